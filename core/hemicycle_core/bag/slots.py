@@ -1,0 +1,133 @@
+"""Carry windows for n clubs in the space between two neighbours.
+
+Rule "roll-out meets carry". With the lower club's total L, the upper club's carry U and roll-outs
+r_1..r_n, the holes left are c_1 - L, c_{i+1} - (c_i + r_i), U - (c_n + r_n). They sum to
+U - L - sum(r), so the largest is smallest when all are equal: h = (U - L - sum r) / (n + 1) and
+c_i = L + i h + r_1 + ... + r_{i-1}. A negative h is overlap to spare, shared evenly.
+
+Rule "even carry steps" is the same with carries for totals and no roll-out; what is then uncovered
+is the part of the step over the wanted one.
+
+A window is c_i give or take a slack: SLACK_M, plus half of what overlap there is to spare. With one
+club the largest hole then grows by at most SLACK_M; with more, two neighbours at the far edges of
+their windows can add it twice, which `at_worst_m` states.
+"""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from ..errors import BadInput
+from ..units import metres, yards
+from .clubs import Carried
+from .coverage import CLOSED_M, GapRule, StepWish
+
+SLACK_M = metres(3.5)  # what a fitter can set a club to: half a degree of loft is about 2 yd
+MOST_CLUBS = 4
+NUMBER_WORDS = ("No club", "One club", "Two", "Three", "Four")
+
+
+@dataclass(frozen=True)
+class Slot:
+    """A place for one club, metres: the carry wanted and the window low to high around it."""
+
+    index: int
+    target_m: float
+    low_m: float
+    high_m: float
+    roll_m: float
+
+
+@dataclass(frozen=True)
+class SlotPlan:
+    """The slots of n clubs. left_m: the largest hole left with every club on target (0: none).
+    slack_m: half-width of the windows. at_worst_m: the largest hole with every club anywhere in its
+    window. sentence: what one more club would do."""
+
+    rule: GapRule
+    count: int
+    slots: tuple[Slot, ...]
+    left_m: float
+    slack_m: float
+    at_worst_m: float
+    sentence: str
+
+
+def _roll_at(carry_m: float, lower: Carried, upper: Carried) -> float:
+    """Likely roll-out of a club between two neighbours, by their own: linear in carry, never negative."""
+    span = upper.carry_m - lower.carry_m
+    share = (carry_m - lower.carry_m) / span if span else 0.5
+    return max(0.0, lower.roll_m + share * (upper.roll_m - lower.roll_m))
+
+
+@dataclass(frozen=True)
+class _Layout:
+    carries: list[float]
+    rolls: list[float]
+    each_m: float  # h above; under even steps the part of the step over the wanted one
+
+
+def _layout(lower: Carried, upper: Carried, count: int, rule: GapRule, step: StepWish) -> _Layout:
+    if rule is GapRule.EVEN_STEPS:
+        each = (upper.carry_m - lower.carry_m) / (count + 1)
+        carries = [lower.carry_m + i * each for i in range(1, count + 1)]
+        return _Layout(carries, [_roll_at(carry, lower, upper) for carry in carries], each - step.most_m)
+    first_guess = [lower.carry_m + i * (upper.carry_m - lower.carry_m) / (count + 1) for i in range(1, count + 1)]
+    rolls = [_roll_at(carry, lower, upper) for carry in first_guess]
+    each = (upper.carry_m - lower.total_m - sum(rolls)) / (count + 1)
+    carries = [lower.total_m + i * each + sum(rolls[: i - 1]) for i in range(1, count + 1)]
+    return _Layout(carries, rolls, each)
+
+
+def plan_slots(lower: Carried, upper: Carried, count: int, *, rule: GapRule, step: StepWish) -> SlotPlan:
+    """Slots for `count` clubs (1 to 4) between two neighbours under a rule.
+
+    Raises BadInput when the neighbours are not in order or the count is out of range.
+    """
+    if upper.carry_m <= lower.carry_m:
+        raise BadInput(f"{upper.name} does not carry further than {lower.name}.", field="upper")
+    if not 1 <= count <= MOST_CLUBS:
+        raise BadInput(f"Plan 1 to {MOST_CLUBS} clubs for one hole.", field="count")
+    layout = _layout(lower, upper, count, rule, step)
+    spare = max(0.0, -layout.each_m) / 2 if rule is GapRule.ROLL_OUT else 0.0
+    slack = SLACK_M + spare
+    slots = tuple(
+        Slot(index=i, target_m=carry, low_m=carry - slack, high_m=carry + slack, roll_m=roll)
+        for i, (carry, roll) in enumerate(zip(layout.carries, layout.rolls, strict=True))
+    )
+    movable_ends = 1 if count == 1 else 2
+    return SlotPlan(
+        rule=rule,
+        count=count,
+        slots=slots,
+        left_m=max(0.0, layout.each_m),
+        slack_m=slack,
+        at_worst_m=max(0.0, layout.each_m + movable_ends * slack),
+        sentence=_sentence(lower, upper, count, rule, step),
+    )
+
+
+def _sentence(lower: Carried, upper: Carried, count: int, rule: GapRule, step: StepWish) -> str:
+    """What this many clubs leave, and how many would close the hole."""
+    here = _layout(lower, upper, count, rule, step)
+    closing = next(
+        (n for n in range(1, MOST_CLUBS + 1) if _layout(lower, upper, n, rule, step).each_m < CLOSED_M), None
+    )
+    head = NUMBER_WORDS[count]
+    many = count > 1
+    if rule is GapRule.EVEN_STEPS:
+        size = round(yards((upper.carry_m - lower.carry_m) / (count + 1)))
+        first = f"{head} {'make' if many else 'makes'} steps of {size} yd; you want {step.text}."
+    elif here.each_m < CLOSED_M:
+        first = f"{head} {'close' if many else 'closes'} it."
+    else:
+        where = "between each" if many else "either side"
+        first = f"{head} {'leave' if many else 'leaves'} {round(yards(here.each_m))} yd {where}."
+    if closing is None or closing <= count or here.each_m < CLOSED_M:
+        return first
+    verb = "makes" if rule is GapRule.EVEN_STEPS else "closes"
+    other = NUMBER_WORDS[closing]
+    if rule is GapRule.EVEN_STEPS:
+        size = round(yards((upper.carry_m - lower.carry_m) / (closing + 1)))
+        return f"{first} {other} {verb.rstrip('s')} steps of {size}."
+    return f"{first} {other} close it."

@@ -1,0 +1,51 @@
+"""A job: a shot the player really plays, made exact enough to be played out."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from enum import StrEnum
+
+from ..errors import BadInput
+from ..flight import Firmness
+
+
+class JobKind(StrEnum):
+    GREEN = "green"  # into a green: must land and stay
+    TEE = "tee"  # off the tee into a fairway
+    LAYUP = "layup"  # along the fairway, short of something
+
+
+class Miss(StrEnum):
+    """The side or flight the player fears."""
+
+    NONE = "none"
+    LEFT = "left"
+    RIGHT = "right"
+    SHORT = "short"
+    LONG = "long"
+
+
+@dataclass(frozen=True)
+class Job:
+    """distance_m: to the middle of the green, or the total wanted off the tee. carry_over_m: what must be
+    flown, None for nothing. width_m, depth_m: of the green, or width of the fairway. uses_per_round: how
+    often it comes up."""
+
+    name: str
+    kind: JobKind
+    distance_m: float
+    firmness: Firmness = Firmness.MEDIUM
+    carry_over_m: float | None = None
+    width_m: float = 25.0
+    depth_m: float = 25.0
+    uses_per_round: float = 1.0
+
+    def __post_init__(self) -> None:
+        if not 10 <= self.distance_m <= 350:
+            raise BadInput(f"“{self.name}”: a distance between 10 and 350 m is needed.", field="distance")
+        if self.carry_over_m is not None and self.carry_over_m > self.distance_m + self.depth_m:
+            raise BadInput(f"“{self.name}”: what must be carried lies behind the target.", field="carry_over")
+        if self.width_m <= 0 or self.depth_m <= 0:
+            raise BadInput(f"“{self.name}”: width and depth must be more than 0.", field="width")
+        if not 0 < self.uses_per_round <= 18:
+            raise BadInput(f"“{self.name}”: between 0 and 18 uses a round.", field="uses_per_round")

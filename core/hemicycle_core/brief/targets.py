@@ -1,0 +1,108 @@
+"""What the club in a slot should do, proposed from the brief and the neighbours, each with its reason."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+
+from ..bag import Carried, Slot, SlotPlan
+from ..bag.coverage import RULE_WORDS
+from ..flight import Firmness
+from ..units import feet, metres, yards, yd_text
+from .jobs import Job, JobKind, Miss
+
+# Landing angle from which a long shot holds, by how firm the green is. In practice 45 degrees holds and
+# 42 to 44 is borderline on an ordinary green; firm asks for about two more, soft allows two less.
+HOLDS_DEG = {Firmness.SOFT: 42.0, Firmness.MEDIUM: 44.0, Firmness.FIRM: 46.0}
+PEAK_ROOM = 0.12  # neighbours' peak heights agree within about this share in an even bag
+SPIN_ROOM_RPM = 300.0
+REACH_M = metres(20)  # a job further than this from a slot's carry belongs to another club
+
+
+@dataclass(frozen=True)
+class Target:
+    """One wish for one slot. quantity: a reading's key, or `side_m` for the width of the pattern.
+    low, high in its canonical unit, None for open. why: one sentence. firm: False when it rests on
+    figures that were typed or are missing."""
+
+    quantity: str
+    low: float | None
+    high: float | None
+    why: str
+    firm: bool = True
+
+
+def jobs_of_slot(jobs: Sequence[Job], slot: Slot) -> list[Job]:
+    """The jobs this slot's club is for: those whose distance its carry or total comes near."""
+
+    def miss(job: Job) -> float:
+        reach = slot.target_m if job.kind is JobKind.GREEN else slot.target_m + slot.roll_m
+        return abs(job.distance_m - reach)
+
+    return [job for job in jobs if miss(job) <= REACH_M]
+
+
+def propose(
+    plan: SlotPlan, slot: Slot, lower: Carried, upper: Carried, jobs: Sequence[Job], *, miss: Miss = Miss.NONE
+) -> list[Target]:
+    """Targets for one slot: carry always; landing, peak, spin and side where the brief and bag allow."""
+    mine = jobs_of_slot(jobs, slot)
+    proposed = [_carry(plan, slot, lower, upper), _landing(mine), _peak(lower, upper), _spin(lower, upper)]
+    proposed.append(_side(mine, miss))
+    return [target for target in proposed if target is not None]
+
+
+def _carry(plan: SlotPlan, slot: Slot, lower: Carried, upper: Carried) -> Target:
+    if plan.rule.value == "roll_out":
+        why = (
+            f"{lower.name} rolls out to {yd_text(lower.total_m)} and {upper.name} carries "
+            f"{yd_text(upper.carry_m)}; by {RULE_WORDS[plan.rule]} this leaves the smallest holes."
+        )
+    else:
+        why = (
+            f"{lower.name} carries {yd_text(lower.carry_m)} and {upper.name} {yd_text(upper.carry_m)}; "
+            f"this cuts the space into {RULE_WORDS[plan.rule]}."
+        )
+    return Target(
+        "carry_m", slot.low_m, slot.high_m, why, firm=lower.spread_m is not None and upper.spread_m is not None
+    )
+
+
+def _landing(jobs: Sequence[Job]) -> Target | None:
+    greens = [job for job in jobs if job.kind is JobKind.GREEN]
+    if not greens:
+        return None
+    hardest = max(greens, key=lambda job: HOLDS_DEG[job.firmness])
+    holds = HOLDS_DEG[hardest.firmness]
+    why = f"“{hardest.name}” is a {hardest.firmness.value} green: from about {holds:.0f}° down the ball stays on."
+    return Target("landing_deg", holds, None, why)
+
+
+def _peak(lower: Carried, upper: Carried) -> Target | None:
+    peaks = [club.peak_m for club in (lower, upper) if club.peak_m is not None]
+    if not peaks:
+        return None
+    low, high = min(peaks) * (1 - PEAK_ROOM), max(peaks) * (1 + PEAK_ROOM)
+    heights = " and ".join(
+        f"{club.name} {feet(club.peak_m):.0f} ft" for club in (lower, upper) if club.peak_m is not None
+    )
+    return Target("peak_m", low, high, f"In line with the neighbours: {heights}.", firm=len(peaks) == 2)
+
+
+def _spin(lower: Carried, upper: Carried) -> Target | None:
+    if lower.spin_rpm is None or upper.spin_rpm is None:
+        return None
+    low, high = sorted((lower.spin_rpm, upper.spin_rpm))
+    ends = f"{upper.name} at {upper.spin_rpm:.0f} and {lower.name} at {lower.spin_rpm:.0f}"
+    why = f"Between {ends}; read it with speed and launch."
+    return Target("spin_rpm", low - SPIN_ROOM_RPM, high + SPIN_ROOM_RPM, why, firm=False)
+
+
+def _side(jobs: Sequence[Job], miss: Miss) -> Target | None:
+    if not jobs:
+        return None
+    tightest = min(jobs, key=lambda job: job.width_m)
+    half = tightest.width_m / 2
+    feared = {Miss.LEFT: " Left is the miss to avoid.", Miss.RIGHT: " Right is the miss to avoid."}.get(miss, "")
+    why = f"“{tightest.name}” is {round(yards(tightest.width_m))} yd wide.{feared}"
+    return Target("offline_m", -half, half, why)

@@ -1,0 +1,1 @@
+"""Files that people and programs exchange; see docs/formats."""

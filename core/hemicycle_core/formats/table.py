@@ -1,0 +1,93 @@
+"""Reading a delimited text file whose separator, encoding and decimal sign are not known."""
+
+from __future__ import annotations
+
+import csv
+import io
+import re
+from dataclasses import dataclass
+
+from ..errors import BadInput
+
+NUMBER = re.compile(r"^[+\-\u2212]?\d+(?:\.\d+)?(?:[eE][+\-]?\d+)?$")
+SEPARATORS = ",;\t|"
+
+
+@dataclass(frozen=True)
+class Row:
+    """One data row with its line number in the file, first line 1."""
+
+    line: int
+    cells: tuple[str, ...]
+
+
+@dataclass(frozen=True)
+class Table:
+    headers: tuple[str, ...]
+    rows: tuple[Row, ...]
+    decimal_comma: bool
+
+
+def decode(data: bytes) -> str:
+    """Text of a file by its byte order mark, else UTF-8, else Windows-1252, which takes what is left."""
+    if not data.strip():
+        raise BadInput("The file is empty. Export the shots from the monitor again.", field="file")
+    if data[:2] in (b"\xff\xfe", b"\xfe\xff"):
+        return data.decode("utf-16", errors="replace")
+    if b"\x00" in data[:4096]:
+        raise BadInput("This is not a text file. Export the shots as CSV.", field="file")
+    try:
+        return data.decode("utf-8-sig")
+    except UnicodeDecodeError:
+        return data.decode("cp1252", errors="replace")
+
+
+def _separator(header_line: str) -> str:
+    counts = {mark: header_line.count(mark) for mark in SEPARATORS}
+    best = max(counts, key=lambda mark: counts[mark])
+    return best if counts[best] else ","
+
+
+def read_table(text: str) -> Table:
+    """Split text into a header and rows; blank lines are passed over, short rows padded."""
+    lines = [line for line in text.splitlines() if line.strip()]
+    if len(lines) < 2:
+        raise BadInput("The file needs a header line and at least one shot below it.", field="file")
+    separator = _separator(lines[0])
+    reader = csv.reader(io.StringIO(text), delimiter=separator)
+    headers: tuple[str, ...] | None = None
+    rows: list[Row] = []
+    try:
+        for cells in reader:
+            if not any(cell.strip() for cell in cells):
+                continue
+            if headers is None:
+                headers = tuple(cell.strip() for cell in cells)
+                continue
+            padded = [cell.strip() for cell in cells] + [""] * (len(headers) - len(cells))
+            rows.append(Row(line=reader.line_num, cells=tuple(padded[: len(headers)])))
+    except csv.Error as error:
+        raise BadInput(f"Line {reader.line_num} cannot be read as CSV: {error}.", field="file") from error
+    if headers is None or not rows:
+        raise BadInput("The file needs a header line and at least one shot below it.", field="file")
+    comma = separator != "," and any(re.fullmatch(r"-?\d+,\d+", cell) for row in rows[:50] for cell in row.cells)
+    return Table(headers=headers, rows=tuple(rows), decimal_comma=comma)
+
+
+def number(cell: str, *, decimal_comma: bool = False) -> float | None:
+    """A cell as a number; None for blank or a dash. `12.3 R` and `L 4` are sides, right positive.
+
+    Raises BadInput for anything else.
+    """
+    text = cell.strip().replace("\u2212", "-").replace("\u00a0", " ").rstrip("°").strip()
+    if text in ("", "-", "--", "n/a", "N/A", "NaN", "nan"):
+        return None
+    sign = 1.0
+    side = re.fullmatch(r"(?:([LR])\s*)?(.*?)(?:\s*([LR]))?", text)
+    if side and (side.group(1) or side.group(3)):
+        text, sign = side.group(2), -1.0 if "L" in (side.group(1), side.group(3)) else 1.0
+    text = text.replace(" ", "")
+    text = text.replace(".", "").replace(",", ".") if decimal_comma else re.sub(r",(?=\d{3}\b)", "", text)
+    if not NUMBER.match(text):
+        raise BadInput(f"“{cell}” is not a number.")
+    return sign * float(text)

@@ -1,0 +1,10 @@
+"""Simulated golfers: the truth behind the demo, the stand-in monitor, practice and benchmarks.
+
+The judging code never imports this package (an import contract).
+"""
+
+from .club import Club
+from .impact import Delivery, Impact, strike_ball
+from .player import Player, Swinging
+
+__all__ = ["Club", "Delivery", "Impact", "Player", "Swinging", "strike_ball"]

@@ -1,0 +1,54 @@
+"""Mean, standard deviation and standard error; kept shots and every shot; the cost of a miss."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+
+import numpy as np
+
+from ..shots import Shot
+
+
+@dataclass(frozen=True)
+class Average:
+    """mean and sd in the unit of the values; sd (n - 1 in the divisor) and se are None under two values."""
+
+    n: int
+    mean: float
+    sd: float | None
+    se: float | None
+
+
+def average(values: Sequence[float]) -> Average | None:
+    """The average of some values, None for none."""
+    if not values:
+        return None
+    array = np.asarray(values, dtype=float)
+    if array.size == 1:
+        return Average(n=1, mean=float(array[0]), sd=None, se=None)
+    sd = float(array.std(ddof=1))
+    return Average(n=int(array.size), mean=float(array.mean()), sd=sd, se=sd / float(np.sqrt(array.size)))
+
+
+def values_of(shots: Sequence[Shot], key: str, *, kept_only: bool = True) -> list[float]:
+    """The values of one reading over the shots that have it, in the shots' order."""
+    chosen = (shot for shot in shots if not (kept_only and shot.aside))
+    return [value for shot in chosen if (value := shot.get(key)) is not None]
+
+
+def cost_of_a_miss(shots: Sequence[Shot]) -> float | None:
+    """Typical carry less the carry of the poor shots, metres.
+
+    The poor shots are those set aside; with none set aside, the 10th percentile of the kept carries
+    (at least five of them). None when neither is there.
+    """
+    kept = values_of(shots, "carry_m")
+    aside = [value for shot in shots if shot.aside and (value := shot.get("carry_m")) is not None]
+    if not kept:
+        return None
+    if aside:
+        return float(np.mean(kept) - np.mean(aside))
+    if len(kept) >= 5:
+        return float(np.mean(kept) - np.percentile(kept, 10))
+    return None

@@ -1,0 +1,148 @@
+"""A shot: what was measured, what was computed, and the filling of blanks.
+
+`Reading` names every quantity once with its unit, the header that files use and its sensible range.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass, field
+from enum import StrEnum
+
+import numpy as np
+
+from .errors import BadInput
+from .flight import FAIRWAY, Air, Firmness, Launch, fly, run_out
+from .units import Quantity
+
+
+class Source(StrEnum):
+    """Where a number comes from; the three are never mixed."""
+
+    MEASURED = "measured"  # by the monitor
+    MODELLED = "modelled"  # by the monitor's own flight model
+    COMPUTED = "computed"  # by Hemicycle
+
+
+@dataclass(frozen=True)
+class Reading:
+    """One quantity of a shot in canonical units, with the range outside which it is questioned."""
+
+    key: str
+    label: str
+    quantity: Quantity
+    low: float
+    high: float
+
+
+READINGS: dict[str, Reading] = {
+    reading.key: reading
+    for reading in (
+        Reading("club_speed_mps", "Club speed", Quantity.SPEED, 10, 70),
+        Reading("ball_speed_mps", "Ball speed", Quantity.SPEED, 5, 95),
+        Reading("launch_deg", "Launch angle", Quantity.ANGLE, -10, 70),
+        Reading("direction_deg", "Launch direction", Quantity.ANGLE, -45, 45),
+        Reading("spin_rpm", "Spin", Quantity.SPIN, 0, 15_000),
+        Reading("axis_deg", "Spin axis", Quantity.ANGLE, -80, 80),
+        Reading("attack_deg", "Attack angle", Quantity.ANGLE, -20, 20),
+        Reading("path_deg", "Club path", Quantity.ANGLE, -30, 30),
+        Reading("face_deg", "Face angle", Quantity.ANGLE, -30, 30),
+        Reading("dynamic_loft_deg", "Dynamic loft", Quantity.ANGLE, -5, 80),
+        Reading("carry_m", "Carry", Quantity.LENGTH, 0, 340),
+        Reading("total_m", "Total", Quantity.LENGTH, 0, 400),
+        Reading("offline_m", "Offline", Quantity.LENGTH, -150, 150),
+        Reading("peak_m", "Peak height", Quantity.LENGTH, 0, 80),
+        Reading("landing_deg", "Landing angle", Quantity.ANGLE, 0, 90),
+        Reading("hang_s", "Hang time", Quantity.TIME, 0, 15),
+    )
+}
+
+COMPUTABLE = ("carry_m", "total_m", "offline_m", "peak_m", "landing_deg", "hang_s")
+
+
+class Strike(StrEnum):
+    """Where or how the ball was met, as measured or called by the fitter."""
+
+    TOE = "toe"
+    HEEL = "heel"
+    THIN = "thin"
+    FAT = "fat"
+
+
+@dataclass(frozen=True)
+class Shot:
+    """One shot in canonical units (`READINGS`), each value with its source."""
+
+    values: Mapping[str, float]
+    sources: Mapping[str, Source] = field(default_factory=dict)
+    aside: bool = False
+    strike: Strike | None = None
+
+    def get(self, key: str) -> float | None:
+        return self.values.get(key)
+
+
+def check_readings(values: Mapping[str, float]) -> None:
+    """Raise BadInput for the first reading that no golf shot can have. Zero speed means no shot."""
+    for key, value in values.items():
+        reading = READINGS.get(key)
+        if reading is None:
+            raise BadInput(f"“{key}” is not a quantity Hemicycle knows.", field=key)
+        if not np.isfinite(value) or not reading.low <= value <= reading.high:
+            raise BadInput(
+                f"{reading.label} reads {value:g}, which no golf shot has "
+                f"({reading.low:g} to {reading.high:g} is possible). Check the unit of the column.",
+                field=key,
+            )
+    if "carry_m" not in values and not {"ball_speed_mps", "launch_deg", "spin_rpm"} <= values.keys():
+        raise BadInput(
+            "A shot needs a carry, or ball speed, launch angle and spin to compute one from.", field="carry_m"
+        )
+    total, carry = values.get("total_m"), values.get("carry_m")
+    if total is not None and carry is not None and total < carry - 15:
+        raise BadInput("Total is well under carry: are the two columns swapped?", field="total_m")
+
+
+def fill_blanks(
+    shots: Sequence[Mapping[str, float]],
+    *,
+    air: Air | None = None,
+    turf: Firmness = Firmness.MEDIUM,
+) -> list[dict[str, float]]:
+    """What the monitor left blank, computed from each shot's own launch; one dict a shot, blanks only.
+
+    Shots without ball speed, launch and spin get nothing. A computed total is the shot's own carry,
+    measured where there is one, plus the computed run-out on `turf`.
+    """
+    filled: list[dict[str, float]] = [{} for _ in shots]
+    able = [i for i, shot in enumerate(shots) if {"ball_speed_mps", "launch_deg", "spin_rpm"} <= shot.keys()]
+    if not able:
+        return filled
+
+    def column(key: str) -> list[float]:
+        return [shots[i].get(key, 0.0) for i in able]
+
+    flight = fly(
+        Launch(
+            column("ball_speed_mps"),
+            column("launch_deg"),
+            column("spin_rpm"),
+            column("direction_deg"),
+            column("axis_deg"),
+        ),
+        air=air,
+    )
+    run = run_out(flight.landing_speed_mps, flight.landing_deg, flight.landing_spin_rpm, FAIRWAY[turf]).run_m
+    for row, i in enumerate(able):
+        shot = shots[i]
+        carry = shot.get("carry_m", float(flight.carry_m[row]))
+        computed = {
+            "carry_m": carry,
+            "total_m": carry + float(run[row]),
+            "offline_m": float(flight.offline_m[row]),
+            "peak_m": float(flight.peak_m[row]),
+            "landing_deg": float(flight.landing_deg[row]),
+            "hang_s": float(flight.hang_s[row]),
+        }
+        filled[i] = {key: value for key, value in computed.items() if key not in shot}
+    return filled

@@ -1,0 +1,94 @@
+"""Quantities and their conversion, in one place.
+
+A unit has a suffix (`yd`, `mph`, ...), which is also how columns of files are named, and a linear
+map to the canonical unit of its quantity: canonical = value * scale + offset.
+Exact definitions: international yard and pound agreement of 1959; mph from the statute mile.
+"""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from enum import StrEnum
+
+METRES_PER_YARD = 0.9144
+METRES_PER_FOOT = 0.3048
+METRES_PER_INCH = 0.0254
+MPS_PER_MPH = 0.44704
+
+
+class Quantity(StrEnum):
+    """What a number is a number of; each has one canonical unit."""
+
+    LENGTH = "length"  # m
+    SPEED = "speed"  # m/s
+    ANGLE = "angle"  # deg
+    SPIN = "spin"  # rpm
+    TEMPERATURE = "temperature"  # deg C
+    TIME = "time"  # s
+    RATIO = "ratio"
+
+
+@dataclass(frozen=True)
+class Unit:
+    """One way to write a quantity. `canonical = value * scale + offset`."""
+
+    suffix: str
+    quantity: Quantity
+    scale: float = 1.0
+    offset: float = 0.0
+
+    def to_canonical(self, value: float) -> float:
+        return value * self.scale + self.offset
+
+    def from_canonical(self, value: float) -> float:
+        return (value - self.offset) / self.scale
+
+
+UNITS: dict[str, Unit] = {
+    unit.suffix: unit
+    for unit in (
+        Unit("m", Quantity.LENGTH),
+        Unit("yd", Quantity.LENGTH, METRES_PER_YARD),
+        Unit("ft", Quantity.LENGTH, METRES_PER_FOOT),
+        Unit("in", Quantity.LENGTH, METRES_PER_INCH),
+        Unit("mps", Quantity.SPEED),
+        Unit("kmh", Quantity.SPEED, 1 / 3.6),
+        Unit("mph", Quantity.SPEED, MPS_PER_MPH),
+        Unit("deg", Quantity.ANGLE),
+        Unit("rpm", Quantity.SPIN),
+        Unit("c", Quantity.TEMPERATURE),
+        Unit("f", Quantity.TEMPERATURE, 5 / 9, -32 * 5 / 9),
+        Unit("s", Quantity.TIME),
+        Unit("ratio", Quantity.RATIO),
+    )
+}
+
+
+def units_of(quantity: Quantity) -> tuple[Unit, ...]:
+    """Every unit a quantity may be written in, canonical first."""
+    return tuple(unit for unit in UNITS.values() if unit.quantity is quantity)
+
+
+def yards(metres: float) -> float:
+    return metres / METRES_PER_YARD
+
+
+def metres(yards_: float) -> float:
+    return yards_ * METRES_PER_YARD
+
+
+def feet(metres_: float) -> float:
+    return metres_ / METRES_PER_FOOT
+
+
+def mph(metres_per_second: float) -> float:
+    return metres_per_second / MPS_PER_MPH
+
+
+def mps(miles_per_hour: float) -> float:
+    return miles_per_hour * MPS_PER_MPH
+
+
+def yd_text(metres_: float) -> str:
+    """A length as whole yards for a sentence, with a true minus sign."""
+    return f"{round(yards(metres_)):d}".replace("-", "\u2212")

@@ -1,0 +1,83 @@
+"""Coverage and slots, against worked figures and against a brute-force search."""
+
+import itertools
+
+import numpy as np
+import pytest
+from hemicycle_core.bag import Carried, GapRule, HeadType, coverage, plan_slots, widest_hole
+from hemicycle_core.bag.coverage import wanted_step
+from hemicycle_core.errors import BadInput
+from hemicycle_core.units import metres, mps, yards
+from hypothesis import given, settings
+from hypothesis import strategies as st
+
+STEP = wanted_step(mps(90))
+
+
+def club(name, carry, total, kind=HeadType.IRON):
+    return Carried(name, kind, metres(carry), metres(total))
+
+
+BAG = [
+    club("Dr", 224, 243, HeadType.DRIVER),
+    club("5W", 196, 209, HeadType.FAIRWAY),
+    club("5i", 162, 170),
+    club("6i", 151, 160),
+    club("PW", 104, 110, HeadType.WEDGE),
+    club("SW", 80, 83, HeadType.WEDGE),
+]
+
+
+def test_the_hole_is_upper_carry_less_lower_total():
+    covered = coverage(BAG, rule=GapRule.ROLL_OUT, step=STEP)
+    hole = widest_hole(covered, skip_above=frozenset({"6i"}))
+    assert (hole.lower.name, hole.upper.name, round(yards(hole.hole_m))) == ("5i", "5W", 26)
+    irons = next(gap for gap in covered.between if gap.upper.name == "5i")
+    assert irons.hole_m == 0
+    assert round(yards(irons.step_m)) == 11
+
+
+def test_even_steps_count_only_what_is_over_the_step_and_wedges_always_use_them():
+    covered = coverage(BAG, rule=GapRule.EVEN_STEPS, step=STEP)
+    gap = next(gap for gap in covered.between if gap.upper.name == "5W")
+    assert round(yards(gap.hole_m)) == 34 - 15
+    wedges = next(gap for gap in coverage(BAG, rule=GapRule.ROLL_OUT, step=STEP).between if gap.upper.name == "PW")
+    assert (wedges.rule, round(yards(wedges.hole_m))) == (GapRule.EVEN_STEPS, 24 - 15)
+
+
+def test_one_club_leaves_nine_either_side_and_two_close_it():
+    lower, upper = club("5i", 162, 170.4), club("5W", 196, 204)
+    plan = plan_slots(lower, upper, 1, rule=GapRule.ROLL_OUT, step=STEP)
+    assert (round(yards(plan.slots[0].low_m)), round(yards(plan.slots[0].high_m))) == (176, 183)
+    assert round(yards(plan.left_m)) == 9
+    assert plan.sentence == "One club leaves 9 yd either side. Two close it."
+    even = plan_slots(club("LW", 84, 86), club("PW", 126, 130), 2, rule=GapRule.EVEN_STEPS, step=STEP)
+    assert [round(yards(slot.target_m)) for slot in even.slots] == [98, 112]
+
+
+@settings(max_examples=25, deadline=None, derandomize=True)
+@given(
+    st.integers(120, 180), st.integers(0, 15), st.integers(25, 60), st.integers(0, 15), st.sampled_from([1, 2]),
+)  # fmt: skip
+def test_no_other_carries_leave_a_smaller_largest_hole(carry, roll, space, upper_roll, count):
+    lower = club("low", carry, carry + roll)
+    upper = club("high", carry + roll + space, carry + roll + space + upper_roll)
+    plan = plan_slots(lower, upper, count, rule=GapRule.ROLL_OUT, step=STEP)
+    rolls = [slot.roll_m for slot in plan.slots]
+
+    def largest(carries):
+        ends = [lower.total_m, *(c + r for c, r in zip(carries, rolls, strict=True))]
+        return max(0.0, *(start - end for end, start in zip(ends, [*carries, upper.carry_m], strict=True)))
+
+    grid = np.linspace(lower.carry_m, upper.carry_m, 90)
+    best = min(largest(carries) for carries in itertools.combinations(grid, count))
+    assert largest([slot.target_m for slot in plan.slots]) <= best + 1e-6
+    edges = itertools.product(*((slot.low_m, slot.high_m) for slot in plan.slots))
+    assert max(largest(carries) for carries in edges) <= plan.at_worst_m + 1e-6
+
+
+def test_clubs_that_make_no_bag_are_refused_in_words():
+    with pytest.raises(BadInput, match="swapped"):
+        club("5i", 162, 120)
+    with pytest.raises(BadInput, match="does not carry further"):
+        plan_slots(club("5W", 196, 209), club("5i", 162, 170), 1, rule=GapRule.ROLL_OUT, step=STEP)
