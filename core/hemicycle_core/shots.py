@@ -115,7 +115,11 @@ def fill_blanks(
     measured where there is one, plus the computed run-out on `turf`.
     """
     filled: list[dict[str, float]] = [{} for _ in shots]
-    able = [i for i, shot in enumerate(shots) if {"ball_speed_mps", "launch_deg", "spin_rpm"} <= shot.keys()]
+    able = [
+        i
+        for i, shot in enumerate(shots)
+        if shot.keys() >= {"ball_speed_mps", "launch_deg", "spin_rpm"} and not shot.keys() >= set(COMPUTABLE)
+    ]
     if not able:
         return filled
 

@@ -5,7 +5,7 @@ import itertools
 import numpy as np
 import pytest
 from hemicycle_core.bag import Carried, GapRule, HeadType, coverage, plan_slots, widest_hole
-from hemicycle_core.bag.coverage import wanted_step
+from hemicycle_core.bag.gaps import wanted_step
 from hemicycle_core.errors import BadInput
 from hemicycle_core.units import metres, mps, yards
 from hypothesis import given, settings

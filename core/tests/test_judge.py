@@ -3,7 +3,7 @@
 import numpy as np
 import pytest
 from hemicycle_core.bag import Carried, GapRule, HeadType, plan_slots
-from hemicycle_core.bag.coverage import wanted_step
+from hemicycle_core.bag.gaps import wanted_step
 from hemicycle_core.brief import Job, JobKind, propose
 from hemicycle_core.errors import BadInput
 from hemicycle_core.flight import Firmness, Launch, fly
@@ -77,12 +77,12 @@ def test_a_club_a_little_long_is_one_turn_away_and_the_turn_is_flown_not_tabled(
     assert said.turn.degrees > 0
     assert -6 < yards(said.turn.carry_m) / said.turn.degrees < -1
     assert verdict(long_).kind is Kind.ONE_HEAD
-    low = turn_loft(launched(105, 7, 2200), 1.0)
+    (low,) = turn_loft(launched(105, 7, 2200), [1.0])
     assert low.carry_m > 0  # a low launcher gains carry from loft
     assert low.spin_rpm > 0
     assert low.ball_speed_mps < 0
     with pytest.raises(BadInput, match="another club"):
-        turn_loft(long_, 6)
+        turn_loft(long_, [6])
 
 
 def test_the_ninety_percent_interval_holds_nine_times_in_ten():

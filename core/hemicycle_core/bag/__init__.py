@@ -1,7 +1,7 @@
 """The bag as coverage of yardages: clubs, holes and overlaps, and the slots that close a hole."""
 
 from .clubs import Carried, HeadType, in_order
-from .coverage import CLOSED_M, Between, Coverage, GapRule, coverage, widest_hole
+from .gaps import CLOSED_M, Between, Coverage, GapRule, coverage, widest_hole
 from .slots import Slot, SlotPlan, plan_slots
 
 __all__ = [

@@ -20,7 +20,7 @@ from dataclasses import dataclass
 from ..errors import BadInput
 from ..units import metres, yards
 from .clubs import Carried
-from .coverage import CLOSED_M, GapRule, StepWish
+from .gaps import CLOSED_M, GapRule, StepWish
 
 SLACK_M = metres(3.5)  # what a fitter can set a club to: half a degree of loft is about 2 yd
 MOST_CLUBS = 4

@@ -6,7 +6,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 
 from ..bag import Carried, Slot, SlotPlan
-from ..bag.coverage import RULE_WORDS
+from ..bag.gaps import RULE_WORDS
 from ..flight import Firmness
 from ..units import feet, metres, yards, yd_text
 from .jobs import Job, JobKind, Miss

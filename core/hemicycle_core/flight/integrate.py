@@ -13,7 +13,7 @@ from .air import Air
 
 Floats = NDArray[np.float64]
 
-STEP_S = 0.04  # carry within a millimetre of a step of 0.001 s; see core/tests/test_flight.py
+STEP_S = 0.1  # carry within a millimetre of a step of 0.005 s; see core/tests/test_flight.py
 LONGEST_S = 20.0
 RPM = 2 * np.pi / 60
 

@@ -49,9 +49,9 @@ class Turf:
 
 
 FAIRWAY = {
-    Firmness.SOFT: Turf(dent=1.15, bounce=0.75, friction=0.40, drag_g=0.32),
-    Firmness.MEDIUM: Turf(dent=1.0, bounce=1.0, friction=0.40, drag_g=0.22),
-    Firmness.FIRM: Turf(dent=0.80, bounce=1.15, friction=0.40, drag_g=0.16),
+    Firmness.SOFT: Turf(dent=1.15, bounce=0.75, friction=0.40, drag_g=0.70),
+    Firmness.MEDIUM: Turf(dent=1.0, bounce=1.0, friction=0.40, drag_g=0.50),
+    Firmness.FIRM: Turf(dent=0.80, bounce=1.15, friction=0.40, drag_g=0.30),
 }
 GREEN = {
     Firmness.SOFT: Turf(dent=1.25, bounce=0.75, friction=0.45, drag_g=0.080),

@@ -31,7 +31,7 @@ class HeadPhysics:
 
 
 PHYSICS = {
-    HeadType.DRIVER: HeadPhysics(1.005, 7.0, 0.72, 0.9, 1.6e-4, 0.02, 0.95),
+    HeadType.DRIVER: HeadPhysics(1.005, 7.0, 0.85, 0.9, 1.6e-4, 0.02, 0.95),
     HeadType.FAIRWAY: HeadPhysics(1.010, 2.8, 0.95, 0.6, 2.0e-4, 0.06, 0.90),
     HeadType.HYBRID: HeadPhysics(1.003, 1.9, 1.06, 0.4, 2.7e-4, 0.06, 0.95),
     HeadType.UTILITY: HeadPhysics(0.998, 0.5, 1.12, 0.15, 5.0e-4, 0.10, 1.05),

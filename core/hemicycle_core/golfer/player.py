@@ -37,14 +37,14 @@ class Player:
     lean_deg: float = 6.0
     path_deg: float = 0.0
     face_deg: float = 0.0
-    speed_spread: float = 0.012
-    attack_spread_deg: float = 0.8
+    speed_spread: float = 0.010
+    attack_spread_deg: float = 0.7
     path_spread_deg: float = 1.2
     face_spread_deg: float = 1.4
-    loft_spread_deg: float = 0.9
-    strike_spread_mm: float = 5.0
+    loft_spread_deg: float = 0.6
+    strike_spread_mm: float = 4.0
     misses: Mapping[str, float] = field(default_factory=lambda: {"thin": 0.06, "fat": 0.04, "toe": 0.03, "heel": 0.03})
-    tiring: float = 0.0004
+    tiring: float = 0.0002
     hand: str = "right"
 
     def __post_init__(self) -> None:

@@ -8,7 +8,7 @@ from dataclasses import dataclass, field
 from enum import StrEnum
 
 from ..bag import Carried, HeadType, Slot
-from ..bag.coverage import CROWDED_M
+from ..bag.gaps import CROWDED_M
 from ..brief import Job, JobKind, Target
 from ..flight.aero import LANDING_ERROR_DEG
 from ..samples.averages import Average, average, cost_of_a_miss, values_of
@@ -214,8 +214,9 @@ def _kind(
 
 
 def _too_flat(jobs: Sequence[Job]) -> tuple[Kind, str, None]:
-    if any(job.kind is not JobKind.GREEN for job in jobs):
-        return Kind.OTHER_JOB, "Does another job: off the tee", None
+    other = next((job for job in jobs if job.kind is not JobKind.GREEN), None)
+    if other is not None:
+        return Kind.OTHER_JOB, f"Does another job: {other.name}", None
     return Kind.ONE_HEAD, "Lands too flat for this job", None
 
 
@@ -223,11 +224,9 @@ def _best_turn(candidate: Candidate, evidence: _Evidence, chance: float) -> Turn
     """The smallest turn predicted to fill the slot; None without a sleeve or without one that does."""
     if not candidate.can_turn:
         return None
-    for degrees in TURNS_DEG:
-        turned = turn_loft(candidate.shots, degrees)
-        if turned is not None and evidence.chance(turned) >= max(CHANCE_AFTER_TURN, chance + 0.15):
-            return turned
-    return None
+    wanted = max(CHANCE_AFTER_TURN, chance + 0.15)
+    turns = turn_loft(candidate.shots, TURNS_DEG)
+    return next((turned for turned in turns if evidence.chance(turned) >= wanted), None)
 
 
 def _crowded(carry_m: float, lower: Carried, upper: Carried) -> Carried | None:

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import math
 from collections.abc import Sequence
 from dataclasses import dataclass
 
@@ -24,11 +25,12 @@ def average(values: Sequence[float]) -> Average | None:
     """The average of some values, None for none."""
     if not values:
         return None
-    array = np.asarray(values, dtype=float)
-    if array.size == 1:
-        return Average(n=1, mean=float(array[0]), sd=None, se=None)
-    sd = float(array.std(ddof=1))
-    return Average(n=int(array.size), mean=float(array.mean()), sd=sd, se=sd / float(np.sqrt(array.size)))
+    n = len(values)
+    mean = math.fsum(values) / n
+    if n == 1:
+        return Average(n=1, mean=mean, sd=None, se=None)
+    sd = math.sqrt(math.fsum((value - mean) ** 2 for value in values) / (n - 1))
+    return Average(n=n, mean=mean, sd=sd, se=sd / math.sqrt(n))
 
 
 def values_of(shots: Sequence[Shot], key: str, *, kept_only: bool = True) -> list[float]:

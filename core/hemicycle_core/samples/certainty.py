@@ -19,7 +19,7 @@ LEVEL = 0.90  # the interval a fitter is shown: wrong once in ten
 # most. It counts as much as PRIOR_SHOTS shots, so that three lucky shots do not look like certainty.
 PRIOR_SPREAD_SHARE = 0.03
 PRIOR_SHOTS = 4
-SETTLED_SHARE = 0.013  # half-width of the interval as a share of carry: 2.3 yd at 175 yd
+SETTLED_SHARE = 0.016  # half-width of the interval as a share of carry: 2.8 yd at 175 yd
 MOST_MORE = 30
 
 

@@ -1,0 +1,1 @@
+"""Programs on the command line that need the core and no database."""

@@ -1,0 +1,142 @@
+"""The stand-in monitor: a separate program that plays the customer's simulated golfer through the shot feed.
+
+It asks the feed what is on the tee, hits that club, and sends the shot until it is answered. The key of
+the bay's monitor comes in HEMICYCLE_FEED_KEY, never on the command line, where other users could read it.
+"""
+
+from __future__ import annotations
+
+import argparse
+import json
+import os
+import signal
+import sys
+import time
+import urllib.error
+import urllib.request
+import uuid
+from dataclasses import dataclass, field
+from typing import Any
+
+from hemicycle_core.bag import HeadType
+from hemicycle_core.errors import BadInput
+from hemicycle_core.flight import Air
+from hemicycle_core.golfer import Club, Player, Swinging
+from hemicycle_core.units import yards
+
+TRIES = 6
+FIRST_WAIT_S = 0.2
+
+
+class Refused(Exception):
+    """The server understood and said no."""
+
+
+@dataclass
+class Feed:
+    """The documented shot feed (docs/formats/shot-feed.md), at least once."""
+
+    url: str
+    key: str
+
+    def _call(self, path: str, data: dict[str, Any] | None = None) -> Any:
+        body = None if data is None else json.dumps(data).encode()
+        headers = {"Authorization": f"Bearer {self.key}", "Content-Type": "application/json"}
+        request = urllib.request.Request(f"{self.url}/api/feed/{path}", data=body, headers=headers)
+        for attempt in range(TRIES):
+            try:
+                with urllib.request.urlopen(request, timeout=10) as answer:
+                    return json.load(answer)
+            except urllib.error.HTTPError as error:
+                if error.code < 500:
+                    raise Refused(_title(error)) from error
+            except (urllib.error.URLError, TimeoutError, ConnectionError):
+                pass
+            time.sleep(FIRST_WAIT_S * 2**attempt)
+        raise Refused(f"{self.url} does not answer.")
+
+    def tee(self) -> dict[str, Any]:
+        tee: dict[str, Any] = self._call("tee")
+        return tee
+
+    def send(self, readings: dict[str, float]) -> dict[str, Any]:
+        """Send one shot. The id is made once, so however often it is sent it counts once."""
+        shot = {"id": uuid.uuid4().hex, "readings": readings}
+        receipt: dict[str, Any] = self._call("shots", {"shots": [shot]})
+        return receipt
+
+
+def _title(error: urllib.error.HTTPError) -> str:
+    try:
+        return str(json.load(error)["title"])
+    except (ValueError, KeyError):
+        return f"The server answered {error.code}."
+
+
+@dataclass
+class Bay:
+    """The golfer in the bay; goes on swinging as the same person while the session stays the same."""
+
+    seed: int | None
+    _swinging: Swinging | None = None
+    _session: int | None = field(default=None)
+
+    def hit(self, tee: dict[str, Any]) -> dict[str, float]:
+        if tee["golfer"] is None:
+            raise Refused("This key is a real monitor's. The stand-in needs a stand-in key.")
+        if tee["club"] is None:
+            raise Refused(f"{tee['build']} has no loft or length: type them in the bag, then hit it.")
+        if self._swinging is None or self._session != tee["session"]:
+            seed = self.seed if self.seed is not None else tee["seed"] * 1000 + tee["shots_so_far"]
+            air = Air(altitude_m=tee["altitude_m"], temperature_c=tee["temperature_c"])
+            self._swinging, self._session = (
+                Swinging(Player.from_dict(tee["golfer"]), seed=seed, air=air),
+                tee["session"],
+            )
+        club = Club(HeadType(tee["club"]["head_type"]), tee["club"]["loft_deg"], tee["club"]["length_m"])
+        shot = self._swinging.shots(club, 1, known=tee["club"]["own"])[0]
+        return {key: round(value, 4) for key, value in shot.items() if key != "strike"}
+
+
+def play(feed: Feed, *, shots: int, every_s: float, seed: int | None) -> int:
+    bay = Bay(seed)
+    for number in range(1, shots + 1):
+        readings = bay.hit(feed.tee())
+        receipt = feed.send(readings)
+        print(f"{number:>3}  {receipt['build']:<4} carry {yards(readings['carry_m']):5.1f} yd", flush=True)
+        if number < shots:
+            time.sleep(every_s)
+    return 0
+
+
+def main(words: list[str]) -> int:
+    parser = argparse.ArgumentParser(
+        prog="hemicycle monitor",
+        description="Hit shots with the build in hand and send them through the shot feed. "
+        "Beside a running Hemicycle, --bay NAME is all it needs.",
+    )
+    parser.add_argument("--bay", help="name of the bay, such as 'Bay 2'; makes a key for two hours")
+    parser.add_argument("--url", default="http://127.0.0.1:8000", help="where Hemicycle is")
+    parser.add_argument("--shots", type=int, default=6, help="how many to hit, 1 to 1000")
+    parser.add_argument("--every", type=float, default=3.0, help="seconds between shots")
+    parser.add_argument("--seed", type=int, help="the same seed hits the same shots")
+    options = parser.parse_args(words)
+    key = os.environ.get("HEMICYCLE_FEED_KEY", "")
+    if not key:
+        print("Name the bay with --bay, or put the bay's key in HEMICYCLE_FEED_KEY.", file=sys.stderr)
+        return 2
+    if not 1 <= options.shots <= 1000 or not 0 <= options.every <= 600:
+        print("Hit 1 to 1000 shots, 0 to 600 seconds apart.", file=sys.stderr)
+        return 2
+    signal.signal(signal.SIGTERM, lambda *_: sys.exit(0))
+    try:
+        return play(Feed(options.url.rstrip("/"), key), shots=options.shots, every_s=options.every, seed=options.seed)
+    except (Refused, BadInput) as error:
+        print(str(error), file=sys.stderr)
+        return 1
+    except KeyboardInterrupt:
+        return 130
+
+
+if __name__ == "__main__":
+    sys.exit(main(sys.argv[1:]))

@@ -1,0 +1,45 @@
+"""Club names as files and people write them, brought to one short form."""
+
+from __future__ import annotations
+
+import re
+
+from ..bag import HeadType
+
+WORDS = {"driver": "Dr", "dr": "Dr", "d": "Dr", "1w": "Dr", "1 wood": "Dr", "putter": "Pt"}
+WEDGES = {
+    "pitching": "PW", "pw": "PW", "gap": "GW", "gw": "GW", "approach": "GW", "aw": "GW",
+    "sand": "SW", "sw": "SW", "lob": "LW", "lw": "LW",
+}  # fmt: skip
+KINDS = {
+    "iron": "i", "i": "i", "wood": "W", "w": "W", "fairway": "W", "fw": "W",
+    "hybrid": "H", "h": "H", "hy": "H", "utility": "U", "u": "U", "driving iron": "U",
+}  # fmt: skip
+HEADS = {"i": HeadType.IRON, "W": HeadType.FAIRWAY, "H": HeadType.HYBRID, "U": HeadType.UTILITY}
+
+
+def short_name(written: str) -> str:
+    """`5 iron`, `iron-5`, `5I` to `5i`; `Wood 5`, `5 fairway wood` to `5W`; unknown names as written."""
+    plain = re.sub(r"[\s_\-]+", " ", written.strip().lower())
+    if plain in WORDS:
+        return WORDS[plain]
+    for word, name in WEDGES.items():
+        if plain in (word, f"{word} wedge", f"{word} w"):
+            return name
+    digits = re.findall(r"\d+", plain)
+    rest = re.sub(r"\d+", " ", plain).replace("wood wood", "wood").strip()
+    rest = "fairway" if rest == "fairway wood" else re.sub(r"\s+", " ", rest)
+    if len(digits) == 1 and rest in KINDS and 1 <= int(digits[0]) <= 11:
+        return f"{digits[0]}{KINDS[rest]}"
+    return written.strip()
+
+
+def head_type_of(name: str) -> HeadType:
+    """The kind of head a short name stands for; an iron when it says nothing."""
+    if name == "Dr":
+        return HeadType.DRIVER
+    if name == "Pt":
+        return HeadType.PUTTER
+    if name in WEDGES.values() or re.fullmatch(r"\d\d°?", name):
+        return HeadType.WEDGE
+    return HEADS.get(name[-1:], HeadType.IRON)

@@ -1,0 +1,43 @@
+"""What to hit next, in one sentence."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+
+from .verdict import Kind, Verdict
+
+DONE = (Kind.OTHER_JOB, Kind.CROWDS, Kind.ONE_HEAD)  # more of the same shots would not change these
+
+
+def next_step(verdicts: Sequence[Verdict], in_hand: str) -> str:
+    """Advice for the build in hand first, then for the one that is furthest from settled."""
+    if not verdicts:
+        return "Put candidates on the stand, then hit the first."
+    mine = next((verdict for verdict in verdicts if verdict.letter == in_hand), None)
+    if mine is not None and (sentence := _for_build(mine)) is not None:
+        return sentence
+    others = [verdict for verdict in verdicts if verdict.letter != in_hand and _wants_shots(verdict)]
+    if others:
+        verdict = max(others, key=lambda each: each.more or 0)
+        return f"{in_hand or 'This one'} is done. Next {verdict.letter}: {_shots(verdict.more or 3)}."
+    return "Every build is settled or ruled out. Compare them on the Bench."
+
+
+def _wants_shots(verdict: Verdict) -> bool:
+    return not verdict.settled and verdict.kind not in DONE and verdict.more != 0
+
+
+def _shots(count: int) -> str:
+    return "1 more shot" if count == 1 else f"{count} more shots"
+
+
+def _for_build(verdict: Verdict) -> str | None:
+    if verdict.turn is not None:
+        way = "up" if verdict.turn.degrees > 0 else "down"
+        turn = f"turn the sleeve {abs(verdict.turn.degrees):.0f}° {way} and hit it as a new build"
+        return f"Do not mix settings: {turn}." if verdict.settled else f"{_shots(verdict.more or 1)}, then {turn}."
+    if not _wants_shots(verdict):
+        return None
+    if verdict.more is None:
+        return "The carries spread too widely to settle. Look at strike before hitting more."
+    return f"{_shots(verdict.more).capitalize()} with {verdict.letter}."

@@ -1,0 +1,71 @@
+"""The launcher's command line."""
+
+from __future__ import annotations
+
+import argparse
+import subprocess
+
+from . import install, serve, tests
+from .common import PYTHON, ROOT, Stop, tools_env, warn
+
+
+def _passed_on(module: str, words: list[str], extra_env: dict[str, str] | None = None) -> int:
+    """Run a command that needs the virtual environment, in place of this process."""
+    install.ensure_python()
+    env = {**tools_env(), **(extra_env or {})}
+    return subprocess.run([str(PYTHON), "-m", module, *words], env=env, check=False).returncode
+
+
+def _flight(words: list[str]) -> int:
+    return _passed_on("hemicycle_commands.flight", words)
+
+
+def _monitor(words: list[str]) -> int:
+    """The stand-in monitor; beside a running server it needs to be told nothing but the bay."""
+    options = argparse.ArgumentParser(prog="hemicycle monitor", add_help=False)
+    options.add_argument("--bay")
+    known, rest = options.parse_known_args(words)
+    extra: dict[str, str] = {}
+    if known.bay is not None:
+        extra["HEMICYCLE_FEED_KEY"] = _new_key(known.bay)
+        rest = ["--url", serve.running_address(), *rest]
+    return _passed_on("hemicycle_commands.monitor", rest, extra)
+
+
+def _new_key(bay: str) -> str:
+    """A two-hour stand-in key for a bay, from the running server's own database."""
+    command = [str(PYTHON), str(ROOT / "server" / "manage.py"), "feed_key", bay, "--stand-in", "--hours", "2"]
+    done = subprocess.run(command, env=serve.django_env(), capture_output=True, text=True, check=False)
+    if done.returncode:
+        raise Stop(done.stderr.strip().splitlines()[-1] if done.stderr.strip() else "No key could be made.")
+    return done.stdout.strip()
+
+
+def main(words: list[str]) -> int:
+    parser = argparse.ArgumentParser(
+        prog="hemicycle", description="The bench, logbook and calculator of a club fitter."
+    )
+    commands = parser.add_subparsers(dest="command", required=True)
+    start = commands.add_parser("start", help="install what is missing and serve the application on loopback")
+    start.add_argument("--port", type=int, default=8000)
+    start.add_argument(
+        "--fresh", action="store_true", help="begin with a new demo shop; removes what is in the database"
+    )
+    start.set_defaults(do=serve.start)
+    commands.add_parser("test", help="run every test").set_defaults(do=tests.test)
+    commands.add_parser("check", help="format, lint, types, contracts and fast tests").set_defaults(do=tests.check)
+    commands.add_parser("flight", help="fly launch conditions from a CSV file", add_help=False)
+    commands.add_parser("monitor", help="the stand-in launch monitor", add_help=False)
+    try:
+        if words[:1] == ["flight"]:
+            return _flight(words[1:])
+        if words[:1] == ["monitor"]:
+            return _monitor(words[1:])
+        options = parser.parse_args(words)
+        result: int = options.do(options)
+    except Stop as stop:
+        warn(f"\n{stop}")
+        return 1
+    except KeyboardInterrupt:
+        return 130
+    return result

@@ -1,0 +1,102 @@
+"""One error shape: problem+json (RFC 9457), with a sentence a fitter understands and the field at fault."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from django.core.exceptions import PermissionDenied
+from django.http import Http404, HttpRequest, JsonResponse
+from hemicycle_core.errors import BadInput
+from rest_framework import exceptions, serializers, status
+from rest_framework.response import Response
+
+MEDIA_TYPE = "application/problem+json"
+
+
+class Refused(Exception):
+    """An action that is understood and not done. `kind` is a stable word for programs."""
+
+    status = status.HTTP_409_CONFLICT
+
+    def __init__(self, sentence: str, *, kind: str = "conflict", field: str | None = None) -> None:
+        super().__init__(sentence)
+        self.kind = kind
+        self.field = field
+
+
+class NotAllowed(Refused):
+    status = status.HTTP_403_FORBIDDEN
+
+    def __init__(self, sentence: str) -> None:
+        super().__init__(sentence, kind="not_allowed")
+
+
+class ProblemSerializer(serializers.Serializer[Any]):
+    """How every error looks."""
+
+    type = serializers.CharField()
+    title = serializers.CharField(help_text="One sentence to show.")
+    status = serializers.IntegerField()
+    field = serializers.CharField(allow_null=True, help_text="Dotted path of the input at fault.")
+
+
+def body(kind: str, title: str, code: int, field: str | None = None) -> dict[str, Any]:
+    return {"type": f"hemicycle:{kind}", "title": title, "status": code, "field": field}
+
+
+def _first(detail: Any, path: str = "") -> tuple[str, str | None]:
+    """The first message of a DRF error and the dotted path to it."""
+    if isinstance(detail, dict):
+        key, inner = next(iter(detail.items()))
+        here = "" if key == "non_field_errors" else str(key)
+        return _first(inner, f"{path}.{here}".strip("."))
+    if isinstance(detail, list):
+        for index, item in enumerate(detail):
+            if item:
+                inside = isinstance(item, dict | list)
+                return _first(item, f"{path}.{index}".strip(".") if inside else path)
+    return str(detail), path or None
+
+
+def handle(error: Exception, _context: dict[str, Any]) -> Response | None:
+    """DRF's exception handler; None lets an unforeseen error become a 500."""
+    if isinstance(error, BadInput):
+        return _response(body("bad_input", str(error), 400, error.field))
+    if isinstance(error, Refused):
+        return _response(body(error.kind, str(error), error.status, error.field))
+    if isinstance(error, Http404):
+        return _response(body("not_found", "That is not here, or not in your shop.", 404))
+    if isinstance(error, PermissionDenied):
+        return _response(body("not_allowed", "You may not do that.", 403))
+    if isinstance(error, exceptions.ValidationError):
+        sentence, field = _first(error.detail)
+        return _response(body("bad_input", f"{_label(field)}{sentence}", 400, field))
+    if isinstance(error, exceptions.NotAuthenticated | exceptions.AuthenticationFailed):
+        return _response(body("sign_in", "Sign in first.", 401))
+    if isinstance(error, exceptions.APIException):
+        return _response(body(error.default_code, str(error.detail), error.status_code))
+    return None
+
+
+def _label(field: str | None) -> str:
+    return f"{field.rsplit('.', 1)[-1].replace('_', ' ').capitalize()}: " if field else ""
+
+
+def _response(problem: dict[str, Any]) -> Response:
+    return Response(problem, status=problem["status"], content_type=MEDIA_TYPE)
+
+
+def page_not_found(_request: HttpRequest, exception: Exception | None = None) -> JsonResponse:
+    return JsonResponse(
+        body("not_found", "There is nothing at this address.", 404), status=404, content_type=MEDIA_TYPE
+    )
+
+
+def csrf_failure(_request: HttpRequest, reason: str = "") -> JsonResponse:
+    title = "This page is out of date. Load it again and repeat what you did."
+    return JsonResponse(body("csrf", title, 403), status=403, content_type=MEDIA_TYPE)
+
+
+def server_error(_request: HttpRequest) -> JsonResponse:
+    title = "Hemicycle made a mistake. What you did is not lost if it was saved; try again."
+    return JsonResponse(body("server_error", title, 500), status=500, content_type=MEDIA_TYPE)

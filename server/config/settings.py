@@ -1,0 +1,121 @@
+"""Settings, from the environment that the launcher prepares. Safe by default: debug off, loopback only."""
+
+from pathlib import Path
+
+import environ
+import structlog
+
+env = environ.Env()
+
+ROOT = Path(__file__).resolve().parent.parent.parent
+WEB_DIST = Path(env("HEMICYCLE_WEB_DIST", default=str(ROOT / "web" / "dist")))
+
+SECRET_KEY = env("HEMICYCLE_SECRET")
+DEBUG = False
+ALLOWED_HOSTS = ["127.0.0.1", "localhost", "[::1]", "testserver"]
+CSRF_TRUSTED_ORIGINS: list[str] = []
+
+INSTALLED_APPS = [
+    "django.contrib.auth",
+    "django.contrib.contenttypes",
+    "django.contrib.sessions",
+    "rest_framework",
+    "drf_spectacular",
+    "axes",
+    "shop",
+    "customers",
+    "rack",
+    "practice",
+    "fitting",
+    "feed",
+    "handover",
+]
+
+MIDDLEWARE = [
+    "django.middleware.security.SecurityMiddleware",
+    "config.middleware.ContentSecurityPolicy",
+    "servestatic.middleware.ServeStaticMiddleware",
+    "django.contrib.sessions.middleware.SessionMiddleware",
+    "django.middleware.common.CommonMiddleware",
+    "django.middleware.csrf.CsrfViewMiddleware",
+    "django.contrib.auth.middleware.AuthenticationMiddleware",
+    "django.middleware.clickjacking.XFrameOptionsMiddleware",
+    "axes.middleware.AxesMiddleware",
+]
+
+ROOT_URLCONF = "config.urls"
+ASGI_APPLICATION = "config.asgi.application"
+
+DATABASES = {"default": env.db("DATABASE_URL")}
+DEFAULT_AUTO_FIELD = "django.db.models.BigAutoField"
+
+AUTH_USER_MODEL = "shop.User"
+AUTHENTICATION_BACKENDS = ["axes.backends.AxesStandaloneBackend", "django.contrib.auth.backends.ModelBackend"]
+AUTH_PASSWORD_VALIDATORS = [
+    {"NAME": "django.contrib.auth.password_validation.MinimumLengthValidator", "OPTIONS": {"min_length": 10}},
+    {"NAME": "django.contrib.auth.password_validation.CommonPasswordValidator"},
+]
+AXES_FAILURE_LIMIT = env.int("HEMICYCLE_SIGN_IN_TRIES", default=8)
+AXES_COOLOFF_TIME = 0.25  # hours
+AXES_LOCKOUT_PARAMETERS = [["username", "ip_address"]]
+AXES_RESET_ON_SUCCESS = True
+AXES_VERBOSE = False
+
+SESSION_COOKIE_HTTPONLY = True
+SESSION_COOKIE_SAMESITE = "Lax"
+SESSION_COOKIE_AGE = 14 * 24 * 3600
+CSRF_COOKIE_SAMESITE = "Lax"  # read by the front end, so not http-only; the session cookie is
+CSRF_FAILURE_VIEW = "config.problems.csrf_failure"
+X_FRAME_OPTIONS = "DENY"
+SECURE_CONTENT_TYPE_NOSNIFF = True
+SECURE_REFERRER_POLICY = "same-origin"
+
+LANGUAGE_CODE = "en-gb"
+TIME_ZONE = "UTC"
+USE_TZ = True
+USE_I18N = False
+
+# The built front end is served from the site's root by ServeStatic, which speaks ASGI.
+STATIC_URL = "/static/"
+SERVESTATIC_ROOT = str(WEB_DIST)
+SERVESTATIC_USE_STATIC_ROOT = False
+SERVESTATIC_INDEX_FILE = False
+SERVESTATIC_USE_FINDERS = False
+SERVESTATIC_AUTOREFRESH = False
+DATA_UPLOAD_MAX_MEMORY_SIZE = 8 * 1024 * 1024
+
+REST_FRAMEWORK = {
+    "DEFAULT_AUTHENTICATION_CLASSES": ["rest_framework.authentication.SessionAuthentication"],
+    "DEFAULT_PERMISSION_CLASSES": ["shop.policy.SignedIn"],
+    "DEFAULT_RENDERER_CLASSES": ["rest_framework.renderers.JSONRenderer"],
+    "DEFAULT_PARSER_CLASSES": ["rest_framework.parsers.JSONParser"],
+    "DEFAULT_SCHEMA_CLASS": "drf_spectacular.openapi.AutoSchema",
+    "EXCEPTION_HANDLER": "config.problems.handle",
+    "UNAUTHENTICATED_USER": "django.contrib.auth.models.AnonymousUser",
+}
+SPECTACULAR_SETTINGS = {
+    "TITLE": "Hemicycle",
+    "VERSION": "1",
+    "DESCRIPTION": "Lengths in metres, speeds in m/s, angles in degrees, spin in rpm; right is positive.",
+    "SERVE_INCLUDE_SCHEMA": False,
+    "COMPONENT_SPLIT_REQUEST": True,
+    "ENUM_GENERATE_CHOICE_DESCRIPTION": False,
+}
+
+structlog.configure(
+    processors=[
+        structlog.contextvars.merge_contextvars,
+        structlog.processors.add_log_level,
+        structlog.processors.TimeStamper(fmt="iso"),
+        structlog.processors.KeyValueRenderer(key_order=["timestamp", "level", "event"]),
+    ]
+)
+LOGGING = {
+    "version": 1,
+    "disable_existing_loggers": False,
+    "handlers": {"console": {"class": "logging.StreamHandler"}},
+    "loggers": {
+        "django": {"handlers": ["console"], "level": "WARNING"},
+        "axes": {"handlers": ["console"], "level": "ERROR"},
+    },
+}

@@ -1,0 +1,1 @@
+"""Every change of a session, one function each."""

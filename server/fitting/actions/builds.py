@@ -1,0 +1,206 @@
+"""The player's own clubs, candidates from the rack, and the build in hand."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from config.problems import Refused
+from django.utils import timezone
+from feed.live import announce
+from hemicycle_core.bag import Carried, HeadType
+from hemicycle_core.errors import BadInput
+from hemicycle_core.formats.club_names import head_type_of, short_name
+from rack.models import Head, Shaft
+from shop.audit import action, record
+from shop.models import User
+
+from ..models import LETTERS, Build, FittingSession
+from .sessions import for_change
+
+# Usual lofts and lengths, to start a typed club from; the fitter measures the real ones.
+USUAL = {
+    "Dr": (10.5, 45.5), "3W": (15, 43), "5W": (18, 42.5), "7W": (21, 42),
+    "3H": (19, 40.5), "4H": (22, 40), "5H": (25, 39.5),
+    "3i": (20, 39), "4i": (23, 38.5), "5i": (26, 38), "6i": (29.5, 37.5), "7i": (33, 37), "8i": (37, 36.5),
+    "9i": (41, 36), "PW": (46, 35.75), "GW": (50, 35.5), "SW": (54, 35.25), "LW": (58, 35),
+}  # fmt: skip
+INCH = 0.0254
+
+
+def _check_typed(name: str, head_type: str, carry_m: float | None, total_m: float | None) -> None:
+    if carry_m is not None:
+        Carried(name, HeadType(head_type), carry_m, carry_m if total_m is None else total_m)
+        if total_m is not None and total_m < carry_m:
+            raise BadInput(f"{name}: the total cannot be under the carry.", field="typed_total_m")
+        if carry_m > 340:
+            raise BadInput(
+                f"{name}: a carry over 340 m is no golf shot. Is it in the right unit?", field="typed_carry_m"
+            )
+    elif total_m is not None:
+        raise BadInput(f"{name}: type the carry too.", field="typed_carry_m")
+
+
+def add_own(session: FittingSession, written: str, **fields: Any) -> Build:
+    """A club of the player's own, by the name it goes by; usual loft and length until measured."""
+    name = short_name(written)
+    if not name:
+        raise BadInput("Give the club a name, such as 5i or 4H.", field="name")
+    if Build.objects.of(session.shop_id).filter(session=session, letter="", archived=False, name=name).exists():
+        raise BadInput(f"{name} is in the bag already. Give the second one another name.", field="name")
+    loft, inches = USUAL.get(name, (None, None))
+    given = {
+        "head_type": head_type_of(name).value,
+        "stated_loft_deg": loft,
+        "set_loft_deg": loft,
+        "length_m": inches * INCH if inches else None,
+        **{key: value for key, value in fields.items() if value is not None},
+    }
+    _check_typed(name, given["head_type"], given.get("typed_carry_m"), given.get("typed_total_m"))
+    return Build.objects.create(shop_id=session.shop_id, session=session, name=name, **given)
+
+
+@action("fit")
+def add_club(actor: User, session_id: int, *, name: str, **fields: Any) -> Build:
+    session = for_change(actor, session_id)
+    build = add_own(session, name, **fields)
+    record(session.shop_id, actor, "club.add", f"build:{build.pk}", session=session.pk, name=build.name)
+    announce(session, "bag")
+    return build
+
+
+@action("fit")
+def change_club(actor: User, build_id: int, **changes: Any) -> Build:
+    """Type carry and total, mark as fixed, correct loft or length. Only what is given changes."""
+    build = Build.objects.one(actor.shop_id or 0, build_id)
+    session = for_change(actor, build.session_id)
+    before = {key: getattr(build, key) for key in changes}
+    for key, value in changes.items():
+        setattr(build, key, value)
+    _check_typed(build.name, build.head_type, build.typed_carry_m, build.typed_total_m)
+    build.save()
+    record(session.shop_id, actor, "club.change", f"build:{build.pk}", before=before, after=changes)
+    announce(session, "bag")
+    return build
+
+
+@action("fit")
+def drop_club(actor: User, build_id: int) -> Build:
+    """Take a club out of the bag or a candidate off the stand; its shots stay on record."""
+    build = Build.objects.one(actor.shop_id or 0, build_id)
+    session = for_change(actor, build.session_id)
+    build.archived = True
+    build.save()
+    if session.in_hand_id == build.pk:
+        session.in_hand = None
+        session.save()
+    record(session.shop_id, actor, "club.drop", f"build:{build.pk}", name=build.name)
+    announce(session, "bag")
+    return build
+
+
+def _hold(session: FittingSession, build: Build) -> None:
+    """Shots of this bay go to this build of this session from now on."""
+    session.in_hand, session.in_hand_at = build, timezone.now()
+    session.save()
+
+
+def _next_letter(session: FittingSession) -> str:
+    """The first letter never used in this session, so that a letter means one build for good."""
+    used = set(Build.objects.of(session.shop_id).filter(session=session).values_list("letter", flat=True))
+    letter = next((letter for letter in LETTERS if letter not in used), None)
+    if letter is None:
+        raise Refused("Eight builds are the most a session holds. Open a new visit for more.", kind="stand_full")
+    return letter
+
+
+@action("fit")
+def add_candidate(
+    actor: User,
+    session_id: int,
+    *,
+    head_id: int,
+    shaft_id: int,
+    set_loft_deg: float | None = None,
+    length_m: float | None = None,
+) -> Build:
+    """A head and shaft from the rack, as a build with the next letter, and in hand if nothing is."""
+    session = for_change(actor, session_id)
+    head = Head.objects.one(session.shop_id, head_id)
+    shaft = Shaft.objects.one(session.shop_id, shaft_id)
+    if session.customer.hand == "left" and not head.left_handed:
+        raise BadInput(f"The {head.model} {head.label} is not made left-handed.", field="head_id")
+    if head.head_type not in shaft.fits:
+        raise BadInput(f"{shaft.name} does not go into a {head.head_type}.", field="shaft_id")
+    loft = head.loft_deg if set_loft_deg is None else set_loft_deg
+    _check_setting(head, loft)
+    build = Build.objects.create(
+        shop_id=session.shop_id,
+        session=session,
+        letter=_next_letter(session),
+        name=f"{head.label} {head.loft_deg:g}°",
+        head_type=head.head_type,
+        head=head,
+        shaft=shaft,
+        stated_loft_deg=head.loft_deg,
+        set_loft_deg=loft,
+        length_m=head.length_m if length_m is None else length_m,
+        price=head.price,
+    )
+    if session.in_hand_id is None:
+        _hold(session, build)
+    record(session.shop_id, actor, "build.add", f"build:{build.pk}", session=session.pk, letter=build.letter)
+    announce(session, "stand")
+    return build
+
+
+def _check_setting(head: Head, loft_deg: float) -> None:
+    turn = abs(loft_deg - head.loft_deg)
+    if turn > head.sleeve_deg + 1e-6:
+        can = f"turns {head.sleeve_deg:g}° either way" if head.sleeve_deg else "is bonded and does not turn"
+        raise BadInput(f"The {head.model} {head.label} {can}.", field="set_loft_deg")
+
+
+@action("fit")
+def new_setting(actor: User, build_id: int, *, set_loft_deg: float) -> Build:
+    """The same head, shaft and length at another sleeve setting: a new build, taken in hand at once."""
+    build = Build.objects.one(actor.shop_id or 0, build_id)
+    session = for_change(actor, build.session_id)
+    if build.head is None:
+        raise BadInput("Only a build from the rack has settings.", field="build")
+    _check_setting(build.head, set_loft_deg)
+    same = Build.objects.of(session.shop_id).filter(
+        session=session, head=build.head, shaft=build.shaft, length_m=build.length_m, archived=False
+    )
+    if any(other.set_loft_deg is not None and abs(other.set_loft_deg - set_loft_deg) < 0.05 for other in same):
+        raise BadInput("This setting is on the stand already. Take that build in hand.", field="set_loft_deg")
+    turned = Build.objects.create(
+        shop_id=session.shop_id,
+        session=session,
+        letter=_next_letter(session),
+        name=f"{build.head.label} {build.head.loft_deg:g}°",
+        head_type=build.head_type,
+        head=build.head,
+        shaft=build.shaft,
+        stated_loft_deg=build.stated_loft_deg,
+        set_loft_deg=set_loft_deg,
+        length_m=build.length_m,
+        price=build.price,
+        turned_from=build,
+    )
+    _hold(session, turned)
+    record(session.shop_id, actor, "build.turn", f"build:{turned.pk}", turned_from=build.letter, letter=turned.letter)
+    announce(session, "stand")
+    return turned
+
+
+@action("fit")
+def take_in_hand(actor: User, session_id: int, *, build_id: int) -> FittingSession:
+    """Shots from the monitor go to this build from now on."""
+    session = for_change(actor, session_id)
+    build = Build.objects.one(session.shop_id, build_id)
+    if build.session_id != session.pk or build.archived:
+        raise BadInput("That club is not on the stand.", field="build")
+    _hold(session, build)
+    record(session.shop_id, actor, "build.in_hand", f"session:{session.pk}", build=build.pk)
+    announce(session, "in_hand")
+    return session

@@ -1,0 +1,169 @@
+"""The baseline from a file: looked at first, then taken in; the file is kept as it was."""
+
+from __future__ import annotations
+
+import hashlib
+from collections import defaultdict
+from collections.abc import Sequence
+from dataclasses import asdict, dataclass
+
+from feed.live import announce
+from hemicycle_core.errors import BadInput
+from hemicycle_core.formats.club_names import short_name
+from hemicycle_core.formats.shots_csv import Column, Parsed, ParsedShot, guess_mapping, parse_shots
+from hemicycle_core.formats.table import Table, read_table
+from hemicycle_core.samples.outliers import unlike_the_others
+from shop.audit import action, record
+from shop.models import User
+
+from .. import pictures as p
+from ..models import Build, ColumnMapping, FittingSession, Shot, ShotImport
+from .builds import add_own
+from .sessions import for_change
+from .shots import run_for, take_in
+
+MOST_TEXT = 4_000_000
+MOST_SHOTS = 2_000
+
+
+@dataclass
+class ImportRequest:
+    """columns: the mapping as the fitter left it, None to propose one. clubs: name in the file to the
+    name in the bag, empty to leave its shots out. aside: lines of the file to set aside."""
+
+    file_name: str
+    text: str
+    columns: Sequence[Column] | None = None
+    clubs: dict[str, str] | None = None
+    aside: Sequence[int] = ()
+
+
+def _table(text: str) -> Table:
+    if len(text) > MOST_TEXT:
+        raise BadInput("The file is over 4 MB, more than a session of shots. Export one session.", field="file")
+    if "\x00" in text:
+        raise BadInput("This is not a text file. Export the shots as CSV.", field="file")
+    table = read_table(text)
+    if len(table.rows) > MOST_SHOTS:
+        raise BadInput(f"The file has over {MOST_SHOTS} rows. Export one session.", field="file")
+    return table
+
+
+def _signature(table: Table) -> str:
+    return hashlib.sha256("\x1f".join(table.headers).encode()).hexdigest()
+
+
+def _columns(session: FittingSession, table: Table, given: Sequence[Column] | None) -> tuple[list[Column], bool]:
+    """The mapping to use and whether it was remembered."""
+    if given is not None:
+        if [column.header for column in given] != list(table.headers):
+            raise BadInput("The mapping is for another file. Choose the file again.", field="columns")
+        return list(given), False
+    known = ColumnMapping.objects.of(session.shop_id).filter(signature=_signature(table)).first()
+    if known is not None:
+        return [Column(**column) for column in known.columns], True
+    return guess_mapping(table.headers), False
+
+
+def _by_club(parsed: Parsed) -> dict[str, list[ParsedShot]]:
+    groups: dict[str, list[ParsedShot]] = defaultdict(list)
+    for shot in parsed.shots:
+        groups[shot.club].append(shot)
+    return groups
+
+
+def _problems(parsed: Parsed) -> list[p.ImportProblem]:
+    return [p.ImportProblem(problem.line, problem.column, problem.sentence) for problem in parsed.problems]
+
+
+def preview(session: FittingSession, request: ImportRequest) -> p.ImportPreview:
+    """How the file would be read; changes nothing."""
+    table = _table(request.text)
+    columns, remembered = _columns(session, table, request.columns)
+    try:
+        parsed = parse_shots(table, columns)
+    except BadInput as error:
+        if request.columns is not None:
+            raise
+        parsed = Parsed((), ())
+        problem = [p.ImportProblem(1, "", str(error))]
+    else:
+        problem = _problems(parsed)
+    groups = _by_club(parsed)
+    unlike = []
+    for club, shots in groups.items():
+        carried = [(shot, shot.values["carry_m"]) for shot in shots if "carry_m" in shot.values]
+        for found in unlike_the_others([carry for _, carry in carried]):
+            shot, carry = carried[found.index]
+            unlike.append(p.ImportRow(shot.line, short_name(club), carry, found.sentence))
+    first = table.rows[0].cells
+    return p.ImportPreview(
+        file_name=request.file_name,
+        columns=[
+            p.ColumnPicture(column.header, column.key, column.unit, column.sure, first[index])
+            for index, column in enumerate(columns)
+        ],
+        clubs=[p.ImportClub(club, short_name(club), len(shots)) for club, shots in groups.items()],
+        unlike=unlike,
+        problems=problem,
+        shots=len(parsed.shots),
+        remembered=remembered,
+    )
+
+
+@action("fit")
+def import_shots(actor: User, session_id: int, request: ImportRequest) -> p.ImportResult:
+    """Take the file's shots in. Rows that cannot be read are listed and the rest go in."""
+    session = for_change(actor, session_id)
+    table = _table(request.text)
+    columns, _ = _columns(session, table, request.columns)
+    parsed = parse_shots(table, columns)
+    kept = ShotImport.objects.create(
+        shop_id=session.shop_id,
+        session=session,
+        file_name=request.file_name[:120],
+        text=request.text,
+        columns=[asdict(column) for column in columns],
+        problems=[asdict(problem) for problem in parsed.problems],
+    )
+    ColumnMapping.objects.update_or_create(
+        shop_id=session.shop_id,
+        signature=_signature(table),
+        defaults={"columns": [asdict(column) for column in columns]},
+    )
+    result = p.ImportResult(shots=0, clubs=0, set_aside=0, computed=0, problems=_problems(parsed))
+    for written, shots in _by_club(parsed).items():
+        name = (request.clubs or {}).get(written, short_name(written))
+        if name:
+            _take_club(session, kept, name, shots, set(request.aside), result)
+    if not result.shots:
+        raise BadInput("No shot of the file could be taken in. Check the mapping.", field="columns")
+    record(session.shop_id, actor, "shots.import", f"session:{session.pk}", file=kept.file_name, shots=result.shots)
+    announce(session, "shots")
+    return result
+
+
+def _take_club(
+    session: FittingSession,
+    kept: ShotImport,
+    name: str,
+    parsed: Sequence[ParsedShot],
+    aside: set[int],
+    result: p.ImportResult,
+) -> None:
+    own = Build.objects.of(session.shop_id).filter(session=session, letter="", archived=False)
+    build = own.filter(name=short_name(name)).first() or add_own(session, name)
+    shots = take_in(
+        session,
+        run_for(session, build, kept),
+        [shot.values for shot in parsed],
+        strikes=[shot.strike for shot in parsed],
+    )
+    for line, shot in zip((each.line for each in parsed), shots, strict=True):
+        if line in aside:
+            shot.aside, shot.aside_reason = True, "unlike the others, at import"
+    Shot.objects.bulk_update([shot for shot in shots if shot.aside], ["aside", "aside_reason"])
+    result.shots += len(shots)
+    result.clubs += 1
+    result.set_aside += sum(shot.aside for shot in shots)
+    result.computed += sum("computed" in shot.sources.values() for shot in shots)

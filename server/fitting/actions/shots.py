@@ -1,0 +1,116 @@
+"""Shots: taking them in, setting them aside and bringing them back, calling the strike, moving them."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+
+from django.db.models import Max
+from feed.live import announce
+from hemicycle_core.errors import BadInput
+from hemicycle_core.flight import Air, Firmness
+from hemicycle_core.shots import Source, Strike, check_readings, fill_blanks
+from shop.audit import action, record
+from shop.models import User
+
+from ..models import Build, FittingSession, Run, Shot, ShotImport
+from .sessions import for_change
+
+
+def run_for(session: FittingSession, build: Build, imported: ShotImport | None = None) -> Run:
+    """The run that a shot of this build joins: the last one of the same file and place, else a new one."""
+    place = {
+        "surface": session.surface,
+        "indoor": session.indoor,
+        "altitude_m": session.altitude_m,
+        "temperature_c": session.temperature_c,
+        "ball": session.ball,
+        "imported": imported,
+    }
+    last = Run.objects.of(session.shop_id).filter(build=build).order_by("-id").first()
+    if last is not None and all(getattr(last, key) == value for key, value in place.items()):
+        return last
+    return Run.objects.create(shop_id=session.shop_id, build=build, **place)
+
+
+def take_in(
+    session: FittingSession,
+    run: Run,
+    readings: list[Mapping[str, float]],
+    *,
+    feed_ids: list[str] | None = None,
+    strikes: list[Strike | None] | None = None,
+) -> list[Shot]:
+    """Store measured shots of one run in order and fill their blanks from the flight model.
+
+    The caller holds the session's lock, so numbers never collide. Raises BadInput for readings that no
+    golf shot has.
+    """
+    for values in readings:
+        check_readings(values)
+    air = Air(altitude_m=run.altitude_m, temperature_c=run.temperature_c)
+    filled = fill_blanks(readings, air=air, turf=Firmness(session.firmness))
+    last = Shot.objects.of(session.shop_id).filter(session=session).aggregate(top=Max("number"))["top"] or 0
+    shots = []
+    for index, (values, computed) in enumerate(zip(readings, filled, strict=True)):
+        strike = strikes[index] if strikes else None
+        shots.append(
+            Shot(
+                shop_id=session.shop_id,
+                session=session,
+                run=run,
+                number=last + 1 + index,
+                feed_id=feed_ids[index] if feed_ids else "",
+                strike=strike.value if strike else "",
+                sources={
+                    **dict.fromkeys(values, Source.MEASURED.value),
+                    **dict.fromkeys(computed, Source.COMPUTED.value),
+                },
+                **{**values, **computed},
+            )
+        )
+    return Shot.objects.bulk_create(shots)
+
+
+def _shot(actor: User, shot_id: int) -> tuple[Shot, FittingSession]:
+    shot = Shot.objects.select_related("run__build").one(actor.shop_id or 0, shot_id)
+    return shot, for_change(actor, shot.session_id)
+
+
+@action("fit")
+def set_aside(actor: User, shot_id: int, *, aside: bool, reason: str = "") -> Shot:
+    """Set a shot aside or bring it back. It stays on record and still counts in what a miss costs."""
+    shot, session = _shot(actor, shot_id)
+    shot.aside = aside
+    shot.aside_reason = reason.strip() if aside else ""
+    shot.save()
+    record(session.shop_id, actor, "shot.aside" if aside else "shot.back", f"shot:{shot.pk}", reason=shot.aside_reason)
+    announce(session, "shot")
+    return shot
+
+
+@action("fit")
+def call_strike(actor: User, shot_id: int, *, strike: str) -> Shot:
+    """Call where the ball was struck; empty takes the call back."""
+    shot, session = _shot(actor, shot_id)
+    before = shot.strike
+    shot.strike = Strike(strike).value if strike else ""
+    shot.save()
+    record(session.shop_id, actor, "shot.strike", f"shot:{shot.pk}", before=before, after=shot.strike)
+    announce(session, "shot")
+    return shot
+
+
+@action("fit")
+def move_shot(actor: User, shot_id: int, *, build_id: int) -> Shot:
+    """File a shot under the build it was really hit with; the move is on record."""
+    shot, session = _shot(actor, shot_id)
+    build = Build.objects.one(session.shop_id, build_id)
+    if build.session_id != session.pk or build.archived:
+        raise BadInput("That club is not part of this session.", field="build")
+    before = shot.run.build_id
+    if before != build.pk:
+        shot.run = run_for(session, build, shot.run.imported)
+        shot.save()
+        record(session.shop_id, actor, "shot.move", f"shot:{shot.pk}", before=before, after=build.pk)
+        announce(session, "shot")
+    return shot

@@ -1,0 +1,109 @@
+"""The Bench: flights, patterns and comparisons of the candidates and the neighbours."""
+
+from __future__ import annotations
+
+from itertools import combinations
+
+import numpy as np
+from hemicycle_core.flight import Launch, fly
+from hemicycle_core.judge import compare
+from hemicycle_core.samples import pattern
+
+from . import pictures as p
+from .models import Build
+from .read import Loaded
+
+POINTS = 48
+
+
+def _path(loaded: Loaded, build: Build, carry_m: float, peak_m: float | None) -> list[list[float]]:
+    """The flight of the average launch, stretched to the average carry and height of the kept shots.
+
+    Stretched, because the average launch does not fly the average carry, and the shots are the truth.
+    """
+    means = [loaded.mean(build, key) for key in ("ball_speed_mps", "launch_deg", "spin_rpm")]
+    if any(mean is None for mean in means):
+        return []
+    speed, launch, spin = (mean.mean for mean in means if mean is not None)
+    flight = fly(Launch(speed, launch, spin), path=True)
+    assert flight.path is not None
+    track = flight.path[:, 0, :]
+    flown = int(np.argmax(track[:, 0] >= flight.carry_m[0] - 1e-6))
+    track = track[: flown + 1]
+    wide = carry_m / float(flight.carry_m[0])
+    tall = (peak_m / float(flight.peak_m[0])) if peak_m is not None else 1.0
+    picked = track[np.linspace(0, len(track) - 1, POINTS).astype(int)]
+    return [[round(float(x) * wide, 2), round(float(z) * tall, 2)] for x, _, z in picked]
+
+
+def board_line(loaded: Loaded, build: Build) -> p.BoardLine | None:
+    club = loaded.carried(build)
+    if club is None:
+        return None
+    offline = loaded.mean(build, "offline_m")
+    found = pattern(loaded.shots_of(build))
+    return p.BoardLine(
+        build=build.pk,
+        letter=build.letter,
+        name=build.name,
+        carry_m=club.carry_m,
+        total_m=club.total_m,
+        offline_m=offline.mean if offline else 0.0,
+        path=_path(loaded, build, club.carry_m, club.peak_m),
+        path_source="computed",
+        pattern=None
+        if found is None
+        else p.PatternPicture(
+            carry_m=found.carry_m,
+            offline_m=found.offline_m,
+            major_m=found.major_m,
+            minor_m=found.minor_m,
+            tilt_deg=found.tilt_deg,
+            depth_m=found.depth_m,
+            width_m=found.width_m,
+        ),
+    )
+
+
+def _differences(builds: list[Build]) -> list[str]:
+    """What differs between candidates besides the head, as it may get the credit or the blame."""
+    said = []
+    for a, b in combinations(builds, 2):
+        parts = []
+        if a.length_m and b.length_m and abs(a.length_m - b.length_m) >= 0.25 * 0.0254:
+            longer, shorter = (a, b) if a.length_m > b.length_m else (b, a)
+            parts.append(
+                f"{longer.letter} is {abs(a.length_m - b.length_m) / 0.0254:.3g} in longer than {shorter.letter}"
+            )
+        if a.shaft and b.shaft and a.shaft.weight_g != b.shaft.weight_g:
+            heavy, light = (a, b) if a.shaft.weight_g > b.shaft.weight_g else (b, a)
+            grams = abs(a.shaft.weight_g - b.shaft.weight_g)
+            parts.append(f"{heavy.letter}’s shaft is {grams} g heavier than {light.letter}’s")
+        if parts:
+            said.append("; ".join(parts) + ".")
+    return said
+
+
+def bench_picture(loaded: Loaded) -> p.BenchPicture:
+    candidates = [loaded.candidate(build) for build in loaded.candidates]
+    pairs = [compare(a, b) for a, b in combinations(candidates, 2)]
+    hole = loaded.hole
+    names = {hole.lower.name, hole.upper.name} if hole else set()
+    return p.BenchPicture(
+        lines=[line for build in loaded.candidates if (line := board_line(loaded, build)) is not None],
+        neighbours=[line for b in loaded.own if b.name in names and (line := board_line(loaded, b)) is not None],
+        comparisons=[
+            p.ComparisonPicture(
+                longer=pair.longer,
+                shorter=pair.shorter,
+                by_m=pair.by_m,
+                chance=pair.chance,
+                settled=pair.settled,
+                more=pair.more,
+                sentence=pair.sentence,
+            )
+            for pair in pairs
+            if pair is not None
+        ],
+        differences=_differences(loaded.candidates),
+    )

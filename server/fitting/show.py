@@ -1,0 +1,309 @@
+"""From a loaded session to its pictures."""
+
+from __future__ import annotations
+
+from hemicycle_core.bag import Between, Slot
+from hemicycle_core.bag.gaps import RULE_WORDS
+from hemicycle_core.brief import Target
+from hemicycle_core.judge import Verdict
+from hemicycle_core.judge.advice import next_step
+from hemicycle_core.samples import certainty, cost_of_a_miss
+from hemicycle_core.samples.averages import average, values_of
+from hemicycle_core.samples.drift import speed_drift
+from hemicycle_core.samples.outliers import unlike_the_others
+from hemicycle_core.shots import READINGS, Source
+from hemicycle_core.units import yards
+
+from . import pictures as p
+from .models import Build, FittingSession, Shot
+from .read import Loaded
+
+LABELS = {key: reading.label for key, reading in READINGS.items()}
+
+
+def status_of(session: FittingSession, *, has_shots: bool) -> str:
+    if session.agreed_at is not None:
+        return "agreed"
+    return "open" if has_shots or session.briefed_at is not None else "not_begun"
+
+
+def person(session: FittingSession) -> p.PersonPicture:
+    customer = session.customer
+    return p.PersonPicture(id=customer.pk, name=customer.name, hand=customer.hand)
+
+
+def brief_picture(loaded: Loaded) -> p.BriefPicture:
+    session = loaded.session
+    return p.BriefPicture(
+        miss=session.miss,
+        firmness=session.firmness,
+        most_clubs=session.most_clubs,
+        budget=None if session.budget is None else str(session.budget),
+        pain=session.pain,
+        notes=session.notes,
+        done=session.briefed_at is not None,
+        jobs=[
+            p.JobPicture(
+                name=job.name,
+                kind=job.kind,
+                distance_m=job.distance_m,
+                carry_over_m=job.carry_over_m,
+                width_m=job.width_m,
+                depth_m=job.depth_m,
+                firmness=job.firmness,
+                uses_per_round=job.uses_per_round,
+            )
+            for job in loaded.jobs
+        ],
+    )
+
+
+def _detail(build: Build) -> str:
+    """What the club is, in one line: loft as set, length and shaft."""
+    parts = []
+    if build.set_loft_deg is not None:
+        turned = build.stated_loft_deg is not None and abs(build.set_loft_deg - build.stated_loft_deg) > 0.05
+        parts.append(
+            f"{build.stated_loft_deg:g}° set to {build.set_loft_deg:g}°" if turned else f"{build.set_loft_deg:g}°"
+        )
+    if build.length_m is not None:
+        parts.append(f"{build.length_m / 0.0254:.4g} in")
+    return ", ".join(parts)
+
+
+def _sources(loaded: Loaded, build: Build) -> dict[str, str]:
+    """The least trusted source of each reading over a build's shots."""
+    rank = {Source.MEASURED: 0, Source.MODELLED: 1, Source.COMPUTED: 2}
+    worst: dict[str, Source] = {}
+    for shot in loaded.shots_of(build):
+        for key, source in shot.sources.items():
+            if rank[source] >= rank[worst.get(key, Source.MEASURED)]:
+                worst[key] = source
+    return {key: source.value for key, source in worst.items()}
+
+
+def build_picture(loaded: Loaded, build: Build) -> p.BuildPicture:
+    shots = loaded.shots_of(build)
+    carry = loaded.mean(build, "carry_m")
+    known = certainty(carry) if carry else None
+    carried = loaded.carried(build)
+
+    def averages(*, kept_only: bool) -> dict[str, float]:
+        means = {key: average(values_of(shots, key, kept_only=kept_only)) for key in READINGS}
+        return {key: mean.mean for key, mean in means.items() if mean is not None}
+
+    return p.BuildPicture(
+        id=build.pk,
+        letter=build.letter,
+        name=build.name,
+        head_type=build.head_type,
+        detail=_detail(build),
+        shaft=f"{build.shaft.name} {build.shaft.weight_g} g {build.shaft.flex}" if build.shaft else "",
+        stated_loft_deg=build.stated_loft_deg,
+        set_loft_deg=build.set_loft_deg,
+        length_m=build.length_m,
+        price=None if build.price is None else str(build.price),
+        fixed=build.fixed,
+        turned_from=build.turned_from.letter if build.turned_from else "",
+        sleeve_deg=build.head.sleeve_deg if build.head else 0.0,
+        carry_m=carried.carry_m if carried else None,
+        total_m=carried.total_m if carried else None,
+        carry_from="hit" if carry else ("typed" if build.typed_carry_m is not None else "none"),
+        spread_m=known.spread if known else None,
+        kept=sum(not shot.aside for shot in shots),
+        set_aside=sum(shot.aside for shot in shots),
+        half_width_m=known.half_width if known else None,
+        settled=bool(known and known.settled),
+        more=known.more if known else None,
+        miss_cost_m=cost_of_a_miss(shots),
+        averages=averages(kept_only=True),
+        averages_all=averages(kept_only=False),
+        sources=_sources(loaded, build),
+    )
+
+
+def _questions(loaded: Loaded) -> dict[int, str]:
+    """Kept shots that look unlike the others of their build, by shot."""
+    found: dict[int, str] = {}
+    for build in loaded.builds:
+        mine = [
+            (shot, shot.carry_m)
+            for shot in loaded.shots
+            if shot.run.build_id == build.pk and not shot.aside and shot.carry_m is not None
+        ]
+        for unlike in unlike_the_others([carry for _, carry in mine]):
+            found[mine[unlike.index][0].pk] = unlike.sentence
+    return found
+
+
+def shot_picture(shot: Shot, question: str) -> p.ShotPicture:
+    return p.ShotPicture(
+        id=shot.pk,
+        number=shot.number,
+        build=shot.run.build_id,
+        aside=shot.aside,
+        aside_reason=shot.aside_reason,
+        strike=shot.strike,
+        question=question,
+        readings=shot.readings,
+        sources=shot.sources,
+    )
+
+
+def _target(loaded: Loaded, slot: Slot, proposed: Target) -> p.TargetPicture:
+    mine = loaded.override_of(slot, proposed.quantity)
+    return p.TargetPicture(
+        quantity=proposed.quantity,
+        label=LABELS[proposed.quantity],
+        low=mine.low if mine else proposed.low,
+        high=mine.high if mine else proposed.high,
+        proposed_low=proposed.low,
+        proposed_high=proposed.high,
+        overruled=mine is not None,
+        why=proposed.why,
+        firm=proposed.firm,
+    )
+
+
+def bag_picture(loaded: Loaded) -> p.BagPicture:
+    covered = loaded.coverage
+    ids = {build.name: build.pk for build in loaded.own}
+
+    def between(gap: Between) -> p.BetweenPicture:
+        return p.BetweenPicture(
+            lower=ids[gap.lower.name],
+            upper=ids[gap.upper.name],
+            rule=gap.rule.value,
+            step_m=gap.step_m,
+            coverage_m=gap.coverage_m,
+            hole_m=gap.hole_m,
+            hole_from_m=gap.hole_from_m,
+            hole_to_m=gap.hole_to_m,
+            overlap_m=gap.overlap_m,
+            crowded=gap.crowded,
+        )
+
+    return p.BagPicture(
+        order=[ids[club.name] for club in covered.clubs],
+        between=[between(gap) for gap in covered.between],
+        rule=covered.rule.value,
+        rule_words=RULE_WORDS[covered.rule],
+        step=covered.step.text,
+        club_count=len(loaded.own),
+        headline=_headline(loaded),
+        plan=_plan(loaded, ids),
+    )
+
+
+def _headline(loaded: Loaded) -> str:
+    hole = loaded.hole
+    if len(loaded.bag) < 2:
+        return "Import the baseline or type carries to see where the hole is."
+    if hole is None or hole.hole_m <= 0:
+        return f"No hole by {RULE_WORDS[loaded.coverage.rule]}."
+    return f"{round(yards(hole.hole_m))} yd uncovered between {hole.lower.name} and {hole.upper.name}."
+
+
+def _plan(loaded: Loaded, ids: dict[str, int]) -> p.PlanPicture | None:
+    plan, hole = loaded.plan, loaded.hole
+    if plan is None or hole is None:
+        return None
+    return p.PlanPicture(
+        lower=ids[hole.lower.name],
+        upper=ids[hole.upper.name],
+        rule=plan.rule.value,
+        open_m=hole.hole_m,
+        count=plan.count,
+        left_m=plan.left_m,
+        slack_m=plan.slack_m,
+        at_worst_m=plan.at_worst_m,
+        sentence=plan.sentence,
+        slots=[
+            p.SlotPicture(
+                index=slot.index,
+                target_m=slot.target_m,
+                low_m=slot.low_m,
+                high_m=slot.high_m,
+                roll_m=slot.roll_m,
+                targets=[_target(loaded, slot, target) for target in loaded.proposed(slot)],
+            )
+            for slot in plan.slots
+        ],
+    )
+
+
+def verdict_picture(loaded: Loaded, verdict: Verdict) -> p.VerdictPicture:
+    build = next(build for build in loaded.candidates if build.letter == verdict.letter)
+    slot = loaded.slot_of(build)
+    return p.VerdictPicture(
+        build=build.pk,
+        letter=verdict.letter,
+        slot=slot.index if slot else 0,
+        kind=verdict.kind.value,
+        headline=verdict.headline,
+        why=verdict.why,
+        chance=verdict.chance,
+        settled=verdict.settled,
+        more=verdict.more,
+        against=verdict.against,
+        change=verdict.change,
+        turn_deg=verdict.turn.degrees if verdict.turn else None,
+        facts=[
+            p.FactPicture(
+                quantity=fact.quantity,
+                label=LABELS[fact.quantity],
+                mean=fact.mean,
+                low=fact.low,
+                high=fact.high,
+                good=fact.good,
+                source=fact.source.value,
+            )
+            for fact in verdict.facts
+        ],
+    )
+
+
+def _swings(loaded: Loaded) -> list[tuple[float, float]]:
+    """Length and club speed of the kept shots hit in this session, in order."""
+    lengths = {build.pk: build.length_m for build in loaded.builds}
+    return [
+        (length, shot.club_speed_mps)
+        for shot in loaded.shots
+        if shot.club_speed_mps is not None
+        and not shot.aside
+        and shot.run.imported_id is None
+        and (length := lengths[shot.run.build_id]) is not None
+    ]
+
+
+def session_picture(loaded: Loaded, *, stand_in: bool) -> p.SessionPicture:
+    session = loaded.session
+    drift = speed_drift(_swings(loaded))
+    questions = _questions(loaded)
+    in_hand = next((build for build in loaded.builds if build.pk == session.in_hand_id), None)
+    return p.SessionPicture(
+        id=session.pk,
+        customer=person(session),
+        fitter=session.fitter.get_full_name() if session.fitter else "",
+        bay=session.bay_id,
+        bay_name=session.bay.name,
+        held_on=session.held_on,
+        ball=session.ball,
+        surface=session.surface,
+        indoor=session.indoor,
+        altitude_m=session.altitude_m,
+        temperature_c=session.temperature_c,
+        status=status_of(session, has_shots=bool(loaded.shots)),
+        rule=session.rule,
+        clubs_to_place=session.clubs_to_place,
+        in_hand=session.in_hand_id,
+        brief=brief_picture(loaded),
+        builds=[build_picture(loaded, build) for build in (*loaded.own, *loaded.candidates)],
+        shots=[shot_picture(shot, questions.get(shot.pk, "")) for shot in loaded.shots],
+        bag=bag_picture(loaded),
+        verdicts=[verdict_picture(loaded, verdict) for verdict in loaded.verdicts],
+        next=next_step(loaded.verdicts, in_hand.letter if in_hand else ""),
+        steady=drift.sentence if drift else "Too few shots yet to see tiring.",
+        tired=bool(drift and drift.tired),
+        stand_in=stand_in,
+    )

@@ -1,0 +1,153 @@
+"""Drafting the handover from a loaded session: each choice with the bag it makes and why the others lost."""
+
+from __future__ import annotations
+
+from fitting.models import Build
+from fitting.pictures import BetweenPicture
+from fitting.read import Loaded
+from hemicycle_core.bag import Between, Carried, Coverage, coverage
+from hemicycle_core.judge import Kind, Verdict
+from hemicycle_core.judge.choice import best, why_it_lost
+from hemicycle_core.units import yards
+
+from .pictures import BagSide, Choice, ClubLine, LostBuild, SheetLine
+
+CAUTIONS = [
+    "Fourteen clubs at most in play; heads and grooves must conform; a setting may not be changed during a round.",
+    "After any change of setting: check that the head is tight and the sleeve screw at the maker’s torque.",
+    "The makers’ instructions, local rules and licensed professionals come first. This is not medical or legal advice.",
+]
+
+
+def _between(gap: Between, ids: dict[str, int]) -> BetweenPicture:
+    return BetweenPicture(
+        lower=ids[gap.lower.name],
+        upper=ids[gap.upper.name],
+        rule=gap.rule.value,
+        step_m=gap.step_m,
+        coverage_m=gap.coverage_m,
+        hole_m=gap.hole_m,
+        hole_from_m=gap.hole_from_m,
+        hole_to_m=gap.hole_to_m,
+        overlap_m=gap.overlap_m,
+        crowded=gap.crowded,
+    )
+
+
+def _headline(covered: Coverage, around: frozenset[str]) -> str:
+    """What is left uncovered at the space in work."""
+    here = [gap for gap in covered.between if {gap.lower.name, gap.upper.name} & around and gap.hole_m > 0]
+    crowded = [gap for gap in covered.between if {gap.lower.name, gap.upper.name} & around and gap.crowded]
+    parts = [f"{round(yards(gap.hole_m))} yd uncovered between {gap.lower.name} and {gap.upper.name}" for gap in here]
+    parts += [f"{gap.upper.name} is only {round(yards(gap.step_m))} yd past {gap.lower.name}" for gap in crowded]
+    return "; ".join(parts) + "." if parts else "The space is closed."
+
+
+def bag_side(loaded: Loaded, extra: Build | None) -> BagSide:
+    """The bag as it is, or with one candidate in it."""
+    pairs = [(build, club) for build in loaded.own if (club := loaded.carried(build)) is not None]
+    if extra is not None and (club := loaded.carried(extra)) is not None:
+        pairs.append((extra, club))
+    builds = {club.name: build for build, club in pairs}
+    covered = coverage([club for _, club in pairs], rule=loaded.coverage.rule, step=loaded.coverage.step)
+    ids = {name: build.pk for name, build in builds.items()}
+    hole = loaded.hole
+    ends = {hole.lower.name, hole.upper.name} if hole else set()
+    around = frozenset({extra.name} if extra is not None else ends)
+    return BagSide(
+        clubs=[_line(builds[club.name], club, extra) for club in covered.clubs],
+        between=[_between(gap, ids) for gap in covered.between],
+        headline=_headline(covered, around) if ends else "No hole by this rule.",
+        club_count=len(loaded.own) + (extra is not None),
+    )
+
+
+def _line(build: Build, club: Carried, extra: Build | None) -> ClubLine:
+    return ClubLine(
+        id=build.pk,
+        letter=build.letter,
+        name=club.name,
+        head_type=club.head_type.value,
+        loft_deg=club.loft_deg,
+        carry_m=club.carry_m,
+        total_m=club.total_m,
+        new=extra is not None and build.pk == extra.pk,
+    )
+
+
+def build_sheet(build: Build) -> list[SheetLine]:
+    """What is ordered: exactly what was hit."""
+    head, shaft = build.head, build.shaft
+    rows: list[tuple[str, str | None]] = [
+        ("Head", f"{head.maker} {head.model} {head.label}" if head else build.name),
+        ("Stated loft", None if build.stated_loft_deg is None else f"{build.stated_loft_deg:g}°"),
+        ("Set loft, as hit", None if build.set_loft_deg is None else f"{build.set_loft_deg:g}°"),
+        ("Lie", f"{head.lie_deg:g}°" if head and head.lie_deg else None),
+        ("Length", None if build.length_m is None else f"{build.length_m / 0.0254:.4g} in"),
+        ("Shaft", f"{shaft.name}, {shaft.weight_g} g, {shaft.flex}, {shaft.material}" if shaft else None),
+        ("Sleeve", (f"turns {head.sleeve_deg:g}°" if head.sleeve_deg else "bonded") if head else None),
+        ("Price", None if build.price is None else f"{build.price}"),
+    ]
+    return [SheetLine(label, value) for label, value in rows if value]
+
+
+def choices(loaded: Loaded) -> list[Choice]:
+    """Every tested candidate and, last, keeping what is there."""
+    verdicts = {verdict.letter: verdict for verdict in loaded.verdicts if verdict.kind is not Kind.NEEDS_SHOTS}
+    tested = [build for build in loaded.candidates if build.letter in verdicts]
+    made = [_choice(loaded, build, verdicts) for build in tested]
+    return [*made, _keep(loaded, verdicts)]
+
+
+def _lost(loaded: Loaded, verdicts: dict[str, Verdict], chosen: Verdict | None) -> list[LostBuild]:
+    names = {build.letter: build.name for build in loaded.candidates}
+    return [
+        LostBuild(letter, names[letter], why_it_lost(verdict, chosen))
+        for letter, verdict in verdicts.items()
+        if chosen is None or letter != chosen.letter
+    ]
+
+
+def _choice(loaded: Loaded, build: Build, verdicts: dict[str, Verdict]) -> Choice:
+    verdict = verdicts[build.letter]
+    after = bag_side(loaded, build)
+    return Choice(
+        build=build.pk,
+        letter=build.letter,
+        name=build.name,
+        headline=verdict.headline,
+        why=verdict.why,
+        reasons=f"{verdict.why} {after.headline}",
+        lost=_lost(loaded, verdicts, verdict),
+        after=after,
+        sheet=build_sheet(build),
+        price=None if build.price is None else str(build.price),
+        prediction="" if verdict.settled else "Not settled: more shots would make this surer.",
+    )
+
+
+def _keep(loaded: Loaded, verdicts: dict[str, Verdict]) -> Choice:
+    before = bag_side(loaded, None)
+    return Choice(
+        build=None,
+        letter="",
+        name="Keep what is there",
+        headline="Keep",
+        why="Nothing changes and nothing is spent.",
+        reasons=f"The bag stays as it is. {before.headline}",
+        lost=_lost(loaded, verdicts, None),
+        after=before,
+        sheet=[],
+        price=None,
+        prediction="",
+    )
+
+
+def suggestion(loaded: Loaded) -> tuple[int | None, str]:
+    """Which build to propose, and the rule it was found by."""
+    prices = {build.letter: float(build.price) for build in loaded.candidates if build.price is not None}
+    chosen = best(loaded.verdicts, prices)
+    build = next((build for build in loaded.candidates if chosen and build.letter == chosen.letter), None)
+    if build is None or chosen is None:
+        return None, "No build fills the slot yet. Keep what is there, or hit more."
+    return build.pk, f"{build.letter} is the likeliest to fill the slot; within noise the cheaper one is put first."

@@ -1,0 +1,81 @@
+"""The API of the handover."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from config.api import actor_of, given, serializer_of, shown
+from drf_spectacular.utils import extend_schema
+from fitting.models import FittingSession
+from fitting.read import load
+from hemicycle_core.bag.gaps import RULE_WORDS
+from rest_framework.request import Request
+from rest_framework.response import Response
+from rest_framework.views import APIView
+from shop.policy import shop_of
+
+from . import pictures as p
+from .actions import agree
+from .draft import CAUTIONS, bag_side, choices, suggestion
+from .models import Recommendation
+
+HandoverOut = serializer_of(p.HandoverPicture)
+AgreeIn = serializer_of(p.AgreeInput)
+ChoiceIn = serializer_of(p.Choice)
+BagSideIn = serializer_of(p.BagSide)
+
+
+def _read(serializer: Any, data: dict[str, Any]) -> Any:
+    made = serializer(data=data)
+    made.is_valid(raise_exception=True)
+    return made.validated_data
+
+
+def _agreed(row: Recommendation) -> p.AgreedPicture:
+    return p.AgreedPicture(
+        revision=row.revision,
+        decision=row.decision,
+        agreed_at=row.agreed_at,
+        agreed_by=row.agreed_by.get_full_name() or row.agreed_by.username,
+        reasons=row.reasons,
+        next_check=row.next_check,
+        runner_up=f"{row.runner_up.letter} {row.runner_up.name}" if row.runner_up else "",
+        choice=_read(ChoiceIn, row.picture["choice"]),
+        before=_read(BagSideIn, row.picture["before"]),
+    )
+
+
+def _handover(session: FittingSession) -> p.HandoverPicture:
+    loaded = load(session)
+    rows = [_agreed(row) for row in session.recommendations.select_related("agreed_by", "runner_up")]
+    build, why = suggestion(loaded)
+    return p.HandoverPicture(
+        session=session.pk,
+        customer=session.customer.name,
+        shop=session.shop.name,
+        held_on=session.held_on,
+        rule_words=RULE_WORDS[loaded.coverage.rule],
+        before=bag_side(loaded, None),
+        choices=choices(loaded),
+        suggested=build,
+        suggestion=why,
+        agreed=rows[0] if rows else None,
+        earlier=rows[1:],
+        cautions=CAUTIONS,
+    )
+
+
+def _session(request: Request, session_id: int) -> FittingSession:
+    return FittingSession.objects.select_related("customer", "shop").one(shop_of(request), session_id)
+
+
+class HandoverView(APIView):
+    @extend_schema(responses=HandoverOut, operation_id="handover", tags=["handover"])
+    def get(self, request: Request, session_id: int) -> Response:
+        return Response(shown(HandoverOut, _handover(_session(request, session_id))))
+
+    @extend_schema(request=AgreeIn, responses={201: HandoverOut}, operation_id="agree", tags=["handover"])
+    def post(self, request: Request, session_id: int) -> Response:
+        """Agree. From then on the session does not change."""
+        agree(actor_of(request), session_id, given(request, AgreeIn))
+        return Response(shown(HandoverOut, _handover(_session(request, session_id))), status=201)

@@ -1,0 +1,151 @@
+"""Loading the made-up shop through the same actions that the API uses."""
+
+from __future__ import annotations
+
+from datetime import timedelta
+from decimal import Decimal
+from typing import Any
+
+from customers.models import Customer
+from django.utils import timezone
+from fitting.actions import builds, sessions, shots
+from fitting.models import Build, FittingSession
+from fitting.pictures import JobPicture
+from fitting.read import load
+from handover.actions import agree
+from handover.draft import choices, suggestion
+from handover.pictures import AgreeInput
+from hemicycle_core.bag import HeadType
+from hemicycle_core.flight import Air
+from hemicycle_core.golfer import Club, Player, Swinging
+from hemicycle_core.shots import Strike
+from hemicycle_core.units import METRES_PER_INCH, metres
+from rack.models import Head, Shaft
+from shop.models import Bay, Role, Shop, User
+
+from .demo_data import BAYS, CUSTOMERS, HEADS, SHAFTS, SHOP, DemoCustomer, DemoVisit
+from .models import SimulatedGolfer
+
+BASELINE_SHOTS = 5
+
+
+def load_demo(password: str) -> Shop:
+    """Make the shop, its people, bays, rack, customers and their visits."""
+    shop = Shop.objects.create(name=SHOP[0], city=SHOP[1])
+    fitter = _person(shop, "fitter", "Rowan Ashby", Role.FITTER, password)
+    _person(shop, "owner", "Petra Lind", Role.OWNER, password)
+    for name, indoor, surface in BAYS:
+        Bay.objects.create(shop=shop, name=name, indoor=indoor, surface=surface, temperature_c=20 if indoor else 14)
+    _rack(shop)
+    for customer in CUSTOMERS:
+        _customer(shop, fitter, customer)
+    return shop
+
+
+def _person(shop: Shop, username: str, name: str, role: Role, password: str) -> User:
+    first, last = name.split()
+    user = User(username=username, first_name=first, last_name=last, shop=shop, role=role)
+    if password:
+        user.set_password(password)
+    else:
+        user.set_unusable_password()
+    user.save()
+    return user
+
+
+def _rack(shop: Shop) -> None:
+    for maker, model, label, kind, loft, lie, inches, sleeve, left, price in HEADS:
+        Head.objects.create(
+            shop=shop,
+            maker=maker,
+            model=model,
+            label=label,
+            head_type=kind,
+            loft_deg=loft,
+            lie_deg=lie,
+            length_m=inches * METRES_PER_INCH,
+            sleeve_deg=sleeve,
+            left_handed=left,
+            price=Decimal(price),
+        )
+    for name, flex, weight, material, fits in SHAFTS:
+        Shaft.objects.create(shop=shop, name=name, flex=flex, weight_g=weight, material=material, fits=fits)
+
+
+def _customer(shop: Shop, fitter: User, demo: DemoCustomer) -> None:
+    customer = sessions.add_customer(fitter, name=demo.name, hand=demo.hand, birth_year=demo.birth_year)
+    golfer = Player.from_dict(demo.golfer)
+    SimulatedGolfer.objects.create(shop=shop, customer=customer, parameters=golfer.to_dict(), seed=demo.seed)
+    for number, visit in enumerate(demo.visits):
+        _visit(shop, fitter, customer, demo, visit, Swinging(golfer, seed=demo.seed * 100 + number))
+
+
+def _visit(
+    shop: Shop, fitter: User, customer: Customer, demo: DemoCustomer, visit: DemoVisit, swinging: Swinging
+) -> None:
+    held_on = timezone.localdate() - timedelta(days=visit.days_ago)
+    bay = Bay.objects.of(shop).get(name=visit.bay)
+    session = sessions.open_session(fitter, customer_id=customer.pk, bay_id=bay.pk, held_on=held_on)
+    swinging.air = Air(altitude_m=session.altitude_m, temperature_c=session.temperature_c)
+    for name in demo.clubs:
+        if not Build.objects.of(shop).filter(session=session, letter="", name=name).exists():
+            builds.add_club(fitter, session.pk, name=name, fixed=name in demo.fixed or None)
+    if visit.jobs:
+        sessions.write_brief(fitter, session.pk, _brief(visit))
+    if visit.baseline:
+        for build in Build.objects.of(shop).filter(session=session, letter="").exclude(head_type=HeadType.PUTTER):
+            _hit(session, build, swinging, BASELINE_SHOTS)
+    for label, model, shaft, count in visit.tried:
+        head, fitted = Head.objects.of(shop).get(label=label, model=model), Shaft.objects.of(shop).get(name=shaft)
+        build = builds.add_candidate(fitter, session.pk, head_id=head.pk, shaft_id=fitted.pk)
+        builds.take_in_hand(fitter, session.pk, build_id=build.pk)
+        _hit(session, build, swinging, count)
+    _set_misses_aside(fitter, session)
+    if visit.agree is not None:
+        _agree(fitter, session, visit)
+
+
+def _brief(visit: DemoVisit) -> sessions.Brief:
+    jobs = [
+        JobPicture(
+            name=job.name,
+            kind=job.kind,  # type: ignore[arg-type]
+            distance_m=metres(job.yards),
+            carry_over_m=None if job.over is None else metres(job.over),
+            width_m=metres(job.width),
+            depth_m=metres(job.depth),
+            firmness=job.firmness,  # type: ignore[arg-type]
+            uses_per_round=job.uses,
+        )
+        for job in visit.jobs
+    ]
+    return sessions.Brief(visit.miss, visit.firmness, 14, None, False, visit.notes, jobs)
+
+
+def _hit(session: FittingSession, build: Build, swinging: Swinging, count: int) -> None:
+    assert build.set_loft_deg is not None
+    assert build.length_m is not None
+    club = Club(HeadType(build.head_type), build.set_loft_deg, build.length_m)
+    hit: list[dict[str, Any]] = swinging.shots(club, count, known=build.is_own)
+    strikes = [Strike(shot["strike"]) if shot["strike"] else None for shot in hit]
+    readings = [{key: value for key, value in shot.items() if key != "strike"} for shot in hit]
+    shots.take_in(session, shots.run_for(session, build), readings, strikes=strikes)
+
+
+def _set_misses_aside(fitter: User, session: FittingSession) -> None:
+    """What the fitter does by ear: the shots called thin, fat, toe or heel do not count."""
+    for shot in session.shots.exclude(strike=""):
+        shots.set_aside(fitter, shot.pk, aside=True, reason=shot.strike)
+
+
+def _agree(fitter: User, session: FittingSession, visit: DemoVisit) -> None:
+    loaded = load(FittingSession.objects.get(pk=session.pk))
+    build, _ = suggestion(loaded)
+    wanted = build if visit.agree == "best" else None
+    choice = next(each for each in choices(loaded) if each.build == wanted)
+    check = session.held_on + timedelta(days=365)
+    agree(
+        fitter,
+        session.pk,
+        AgreeInput(build=wanted, reasons=visit.reasons or choice.reasons, lost=choice.lost, next_check=check),
+    )

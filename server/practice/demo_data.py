@@ -1,0 +1,173 @@
+"""The made-up shop: people, makers and models that do not exist. Lengths in inches, as racks are labelled."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass, field
+from typing import Any
+
+SHOP = ("Fellside Fitting Room", "Aldergate")
+BAYS = [("Bay 1", True, "mat"), ("Bay 2", False, "grass tee")]
+
+# maker, model, label, type, loft, lie, length, sleeve, left-handed, price
+HEADS: list[tuple[str, str, str, str, float, float, float, float, bool, int]] = [
+    ("Tarnhollow", "Ostrel", "3W", "fairway", 15.0, 57.0, 43.0, 2.0, True, 329),
+    ("Tarnhollow", "Ostrel", "5W", "fairway", 18.0, 57.5, 42.5, 2.0, True, 329),
+    ("Tarnhollow", "Ostrel", "7W", "fairway", 21.0, 58.0, 42.0, 2.0, True, 329),
+    ("Tarnhollow", "Ostrel", "9W", "fairway", 24.0, 58.5, 41.5, 2.0, False, 329),
+    ("Brackwater", "Skerry", "3H", "hybrid", 19.0, 58.5, 40.5, 2.0, True, 279),
+    ("Brackwater", "Skerry", "4H", "hybrid", 22.0, 59.0, 40.0, 2.0, True, 279),
+    ("Brackwater", "Skerry", "5H", "hybrid", 25.0, 59.5, 39.5, 2.0, True, 279),
+    ("Nordvane", "Corrie", "4H", "hybrid", 21.0, 59.0, 40.25, 0.0, True, 239),
+    ("Quillmere", "Drumlin", "U3", "utility", 19.5, 60.0, 39.5, 0.0, False, 249),
+    ("Quillmere", "Drumlin", "U4", "utility", 22.0, 60.5, 39.25, 0.0, True, 249),
+    ("Quillmere", "Drumlin", "U5", "utility", 25.0, 61.0, 38.75, 0.0, True, 249),
+]
+# name, flex, weight g, material, fits
+SHAFTS: list[tuple[str, str, int, str, list[str]]] = [
+    ("Fenlark 55", "A", 55, "graphite", ["fairway", "hybrid"]),
+    ("Fenlark 65", "R", 65, "graphite", ["fairway", "hybrid"]),
+    ("Fenlark 75", "S", 75, "graphite", ["fairway", "hybrid", "utility"]),
+    ("Wexmoor 85", "R", 85, "graphite", ["hybrid", "utility"]),
+    ("Wexmoor 95", "S", 95, "steel", ["utility"]),
+]
+
+
+@dataclass
+class DemoJob:
+    name: str
+    kind: str
+    yards: float
+    firmness: str = "medium"
+    over: float | None = None
+    width: float = 26
+    depth: float = 26
+    uses: float = 1.0
+
+
+@dataclass
+class DemoVisit:
+    """days_ago: of the visit. tried: (head label and maker's model, shaft, shots). agree: letter, or "" to keep."""
+
+    days_ago: int
+    bay: str = "Bay 2"
+    jobs: list[DemoJob] = field(default_factory=list)
+    miss: str = "none"
+    firmness: str = "medium"
+    baseline: bool = True
+    tried: list[tuple[str, str, str, int]] = field(default_factory=list)
+    turned: tuple[str, float, int] | None = None
+    agree: str | None = None
+    reasons: str = ""
+    notes: str = ""
+
+
+@dataclass
+class DemoCustomer:
+    name: str
+    hand: str
+    birth_year: int
+    golfer: dict[str, Any]
+    clubs: list[str]
+    seed: int
+    visits: list[DemoVisit]
+    fixed: tuple[str, ...] = ("Dr",)
+
+
+INTO_PAR_FIVE = DemoJob("Second into the 14th", "green", 178, width=24, depth=28, uses=1.5)
+LONG_PAR_THREE = DemoJob("Long par three over the burn", "green", 172, over=158, width=22, depth=24, uses=1.0)
+TIGHT_TEE = DemoJob("Tight tee at the 7th", "tee", 190, width=28, uses=2.0)
+
+CUSTOMERS = [
+    DemoCustomer(
+        "Ines Duarte",
+        "right",
+        1981,
+        {"speed_mps": 36.5, "attack_deg": -2.0, "lean_deg": 4.0, "face_deg": 0.4, "path_deg": 0.2},
+        ["Dr", "5W", "5i", "6i", "7i", "8i", "9i", "PW", "GW", "SW", "LW", "Pt"],
+        10,
+        [
+            DemoVisit(
+                0,
+                jobs=[INTO_PAR_FIVE, LONG_PAR_THREE, TIGHT_TEE],
+                miss="left",
+                notes="Wants to hold par threes from 170 to 185. Dislikes a long shaft.",
+                tried=[
+                    ("4H", "Skerry", "Fenlark 65", 8),
+                    ("9W", "Ostrel", "Fenlark 65", 7),
+                    ("U4", "Drumlin", "Wexmoor 85", 6),
+                ],
+            )
+        ],
+    ),
+    DemoCustomer(
+        "Mabel Thorne",
+        "right",
+        1968,
+        {"speed_mps": 30.5, "attack_deg": -1.5, "lean_deg": 2.5, "speed_spread": 0.015},
+        [],
+        23,
+        [DemoVisit(0, bay="Bay 1", baseline=False)],
+    ),
+    DemoCustomer(
+        "Tunde Bakare",
+        "right",
+        1995,
+        {"speed_mps": 41.5, "attack_deg": -3.6, "lean_deg": 7.5, "face_deg": -0.5},
+        ["Dr", "3W", "4i", "5i", "6i", "7i", "8i", "9i", "PW", "GW", "SW", "LW", "Pt"],
+        3,
+        [
+            DemoVisit(
+                371,
+                jobs=[
+                    DemoJob("Driveable par four lay-up", "tee", 235, width=30, uses=2),
+                    DemoJob("Par five in two", "green", 225, firmness="firm", uses=1),
+                ],
+                firmness="firm",
+                tried=[
+                    ("3H", "Skerry", "Fenlark 75", 7),
+                    ("5W", "Ostrel", "Fenlark 75", 7),
+                    ("U3", "Drumlin", "Wexmoor 95", 7),
+                ],
+                agree="",
+                reasons="Nothing tried beat the bag by more than the noise. Keep it and look again in a year.",
+            ),
+            DemoVisit(
+                6,
+                jobs=[
+                    DemoJob("Par five in two", "green", 225, uses=1.5),
+                    DemoJob("Tight tee into the wind", "tee", 240, width=26, uses=2),
+                ],
+                tried=[
+                    ("5W", "Ostrel", "Fenlark 75", 9),
+                    ("3H", "Skerry", "Fenlark 75", 9),
+                    ("U3", "Drumlin", "Wexmoor 95", 8),
+                ],
+                agree="best",
+                reasons="",
+            ),
+        ],
+    ),
+    DemoCustomer(
+        "Greta Vollmer",
+        "left",
+        1957,
+        {"speed_mps": 26.5, "attack_deg": -1.0, "lean_deg": 1.5, "hand": "left", "speed_spread": 0.016},
+        ["Dr", "5W", "6i", "7i", "8i", "9i", "PW", "SW", "Pt"],
+        41,
+        [
+            DemoVisit(
+                20,
+                bay="Bay 1",
+                jobs=[
+                    DemoJob("Second along the 9th", "layup", 120, uses=3),
+                    DemoJob("Carry the ditch at 4", "layup", 130, over=110, width=35, uses=1),
+                ],
+                firmness="soft",
+                miss="right",
+                tried=[("7W", "Ostrel", "Fenlark 55", 8), ("5H", "Skerry", "Fenlark 55", 8)],
+                agree="best",
+                reasons="",
+            )
+        ],
+    ),
+]

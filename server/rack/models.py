@@ -1,0 +1,38 @@
+"""The shop's demo heads and shafts."""
+
+from __future__ import annotations
+
+from django.db import models
+from hemicycle_core.bag import HeadType
+from shop.scoped import ScopedModel
+
+HEAD_TYPES = [(kind.value, kind.value) for kind in HeadType]
+
+
+class Head(ScopedModel):
+    """One demo head. Lengths in metres; loft and lie in degrees."""
+
+    maker = models.CharField(max_length=40)
+    model = models.CharField(max_length=40)
+    label = models.CharField(max_length=10, help_text="What is written on the sole, such as 4H.")
+    head_type = models.CharField(max_length=10, choices=HEAD_TYPES)
+    loft_deg = models.FloatField()
+    lie_deg = models.FloatField(null=True)
+    length_m = models.FloatField(help_text="Standard length when built.")
+    sleeve_deg = models.FloatField(default=0, help_text="How far the sleeve turns up or down; 0 is bonded.")
+    left_handed = models.BooleanField(default=True, help_text="Also made for left-handers.")
+    price = models.DecimalField(max_digits=8, decimal_places=2)
+
+    class Meta:
+        ordering = ["loft_deg", "head_type", "maker"]
+
+
+class Shaft(ScopedModel):
+    name = models.CharField(max_length=40)
+    flex = models.CharField(max_length=10)
+    weight_g = models.PositiveSmallIntegerField()
+    material = models.CharField(max_length=10)
+    fits = models.JSONField(default=list, help_text="Head types it is made for.")
+
+    class Meta:
+        ordering = ["weight_g", "name"]

@@ -1,0 +1,73 @@
+"""The rack, as a list to pick candidates from."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from config.api import serializer_of, shown
+from drf_spectacular.utils import extend_schema
+from rest_framework.request import Request
+from rest_framework.response import Response
+from rest_framework.views import APIView
+from shop.policy import shop_of
+
+from .models import Head, Shaft
+
+
+@dataclass
+class HeadPicture:
+    id: int
+    maker: str
+    model: str
+    label: str
+    head_type: str
+    loft_deg: float
+    length_m: float
+    sleeve_deg: float
+    left_handed: bool
+    price: str
+
+
+@dataclass
+class ShaftPicture:
+    id: int
+    name: str
+    flex: str
+    weight_g: int
+    material: str
+    fits: list[str]
+
+
+@dataclass
+class RackPicture:
+    heads: list[HeadPicture]
+    shafts: list[ShaftPicture]
+
+
+RackOut = serializer_of(RackPicture)
+
+
+class RackView(APIView):
+    @extend_schema(responses=RackOut, operation_id="rack", tags=["rack"])
+    def get(self, request: Request) -> Response:
+        shop = shop_of(request)
+        heads = [
+            HeadPicture(
+                id=head.pk,
+                maker=head.maker,
+                model=head.model,
+                label=head.label,
+                head_type=head.head_type,
+                loft_deg=head.loft_deg,
+                length_m=head.length_m,
+                sleeve_deg=head.sleeve_deg,
+                left_handed=head.left_handed,
+                price=str(head.price),
+            )
+            for head in Head.objects.of(shop)
+        ]
+        shafts = [
+            ShaftPicture(shaft.pk, shaft.name, shaft.flex, shaft.weight_g, shaft.material, shaft.fits)
+            for shaft in Shaft.objects.of(shop)
+        ]
+        return Response(shown(RackOut, RackPicture(heads, shafts)))

@@ -1,0 +1,58 @@
+"""The shop, its people and bays, and the record of what was changed by whom."""
+
+from __future__ import annotations
+
+from django.contrib.auth.models import AbstractUser
+from django.db import models
+
+from .scoped import ScopedModel
+
+
+class Shop(models.Model):
+    name = models.CharField(max_length=80)
+    city = models.CharField(max_length=80, blank=True)
+
+    def __str__(self) -> str:
+        return self.name
+
+
+class Role(models.TextChoices):
+    OWNER = "owner"
+    FITTER = "fitter"
+
+
+class User(AbstractUser):
+    """Someone who signs in. Without a shop nothing can be seen."""
+
+    shop = models.ForeignKey(Shop, on_delete=models.PROTECT, null=True, related_name="people")
+    role = models.CharField(max_length=10, choices=Role.choices, default=Role.FITTER)
+
+
+class Bay(ScopedModel):
+    """A place to hit from, and the air in it."""
+
+    name = models.CharField(max_length=40)
+    indoor = models.BooleanField(default=True)
+    surface = models.CharField(max_length=20, default="mat")
+    altitude_m = models.FloatField(default=0)
+    temperature_c = models.FloatField(default=20)
+
+    class Meta:
+        constraints = [models.UniqueConstraint(fields=["shop", "name"], name="bay_name_once_a_shop")]
+
+    def __str__(self) -> str:
+        return self.name
+
+
+class AuditEntry(ScopedModel):
+    """One change of state; append only."""
+
+    at = models.DateTimeField(auto_now_add=True)
+    actor = models.ForeignKey(User, on_delete=models.PROTECT, null=True)
+    action = models.CharField(max_length=60)
+    subject = models.CharField(max_length=60)
+    detail = models.JSONField(default=dict)
+
+    class Meta:
+        indexes = [models.Index(fields=["shop", "subject"])]
+        ordering = ["id"]

@@ -1,0 +1,92 @@
+"""Signing in and out, who is signed in, and the shop's bays."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from config.api import given, serializer_of, shown
+from config.problems import MEDIA_TYPE, body
+from django.contrib.auth import authenticate, login, logout
+from django.middleware.csrf import get_token
+from django.utils.decorators import method_decorator
+from django.views.decorators.csrf import csrf_protect
+from drf_spectacular.utils import extend_schema
+from rest_framework.request import Request
+from rest_framework.response import Response
+from rest_framework.views import APIView
+
+from .models import Bay, User
+from .policy import Anyone, may, shop_of
+
+
+@dataclass
+class BayPicture:
+    id: int
+    name: str
+    indoor: bool
+
+
+@dataclass
+class Me:
+    signed_in: bool
+    name: str
+    role: str
+    shop: str
+    bays: list[BayPicture]
+
+
+@dataclass
+class SignIn:
+    username: str
+    password: str
+
+
+MeSerializer = serializer_of(Me)
+SignInSerializer = serializer_of(SignIn)
+
+
+def _me(request: Request) -> Me:
+    user = request.user
+    if not isinstance(user, User) or not may(user, "read"):
+        return Me(signed_in=False, name="", role="", shop="", bays=[])
+    shop = shop_of(request)
+    bays = [BayPicture(bay.pk, bay.name, bay.indoor) for bay in Bay.objects.of(shop).order_by("name")]
+    return Me(True, user.get_full_name() or user.username, user.role, shop.name, bays)
+
+
+class MeView(APIView):
+    permission_classes = [Anyone]
+
+    @extend_schema(responses=MeSerializer, operation_id="me", tags=["shop"])
+    def get(self, request: Request) -> Response:
+        """Who is signed in; also sets the CSRF cookie."""
+        get_token(request._request)
+        return Response(shown(MeSerializer, _me(request)))
+
+
+@method_decorator(csrf_protect, name="dispatch")
+class SignInView(APIView):
+    permission_classes = [Anyone]
+    authentication_classes = []
+
+    @extend_schema(request=SignInSerializer, responses=MeSerializer, operation_id="sign_in", tags=["shop"])
+    def post(self, request: Request) -> Response:
+        """Sign in. Too many wrong tries in a row are refused for a quarter of an hour."""
+        wanted = given(request, SignInSerializer)
+        user = authenticate(request._request, username=wanted.username, password=wanted.password)
+        if user is None:
+            locked = getattr(request._request, "axes_locked_out", False)
+            title = "Too many tries. Wait a quarter of an hour." if locked else "That name and password do not match."
+            code = 429 if locked else 400
+            problem = body("locked_out" if locked else "sign_in_failed", title, code, "password")
+            return Response(problem, status=code, content_type=MEDIA_TYPE)
+        login(request._request, user)
+        request.user = user
+        return Response(shown(MeSerializer, _me(request)))
+
+
+class SignOutView(APIView):
+    @extend_schema(request=None, responses={204: None}, operation_id="sign_out", tags=["shop"])
+    def post(self, request: Request) -> Response:
+        logout(request._request)
+        return Response(status=204)
