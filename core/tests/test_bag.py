@@ -37,7 +37,7 @@ def test_the_hole_is_upper_carry_less_lower_total():
     assert round(yards(irons.step_m)) == 11
 
 
-def test_even_steps_count_only_what_is_over_the_step_and_wedges_always_use_them():
+def test_even_steps_count_only_what_is_over_the_step_and_irons_and_wedges_always_use_them():
     covered = coverage(BAG, rule=GapRule.EVEN_STEPS, step=STEP)
     gap = next(gap for gap in covered.between if gap.upper.name == "5W")
     assert round(yards(gap.hole_m)) == 34 - 15

@@ -292,7 +292,7 @@ class BuildView(APIView):
         )
         return _shown(request, build.session_id)
 
-    @extend_schema(request=None, responses=SessionOut, operation_id="drop_club", tags=["bag"])
+    @extend_schema(request=None, responses={200: SessionOut}, operation_id="drop_club", tags=["bag"])
     def delete(self, request: Request, build_id: int) -> Response:
         """Out of the bag or off the stand; its shots stay on record."""
         return _shown(request, builds.drop_club(actor_of(request), build_id).session_id)

@@ -143,7 +143,7 @@ def _agree(fitter: User, session: FittingSession, visit: DemoVisit) -> None:
     build, _ = suggestion(loaded)
     wanted = build if visit.agree == "best" else None
     choice = next(each for each in choices(loaded) if each.build == wanted)
-    check = session.held_on + timedelta(days=365)
+    check = session.held_on + timedelta(days=visit.check_after_days)
     agree(
         fitter,
         session.pk,

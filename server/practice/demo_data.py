@@ -46,7 +46,8 @@ class DemoJob:
 
 @dataclass
 class DemoVisit:
-    """days_ago: of the visit. tried: (head label and maker's model, shaft, shots). agree: letter, or "" to keep."""
+    """days_ago: of the visit. check_after_days: from then to the next check. tried: (label, model, shaft,
+    shots). agree: "best" for what is proposed, "" to keep, None for not yet."""
 
     days_ago: int
     bay: str = "Bay 2"
@@ -55,10 +56,10 @@ class DemoVisit:
     firmness: str = "medium"
     baseline: bool = True
     tried: list[tuple[str, str, str, int]] = field(default_factory=list)
-    turned: tuple[str, float, int] | None = None
     agree: str | None = None
     reasons: str = ""
     notes: str = ""
+    check_after_days: int = 365
 
 
 @dataclass
@@ -166,6 +167,7 @@ CUSTOMERS = [
                 miss="right",
                 tried=[("7W", "Ostrel", "Fenlark 55", 8), ("5H", "Skerry", "Fenlark 55", 8)],
                 agree="best",
+                check_after_days=42,
                 reasons="",
             )
         ],

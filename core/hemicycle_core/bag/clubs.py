@@ -56,8 +56,9 @@ class Carried:
         return self.total_m - self.carry_m
 
     @property
-    def is_wedge(self) -> bool:
-        return self.head_type is HeadType.WEDGE
+    def is_long_end(self) -> bool:
+        """Whether the club belongs to the long end; irons and wedges do not."""
+        return self.head_type not in (HeadType.IRON, HeadType.WEDGE)
 
 
 def in_order(clubs: Iterable[Carried]) -> tuple[Carried, ...]:

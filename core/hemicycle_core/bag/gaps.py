@@ -46,7 +46,7 @@ def wanted_step(driver_speed_mps: float | None) -> StepWish:
     return StepWish(metres(15), metres(20)) if fast else StepWish(metres(10), metres(15))
 
 
-WEDGE_STEP = StepWish(metres(10), metres(15))
+SHORT_STEP = StepWish(metres(10), metres(15))
 
 
 @dataclass(frozen=True)
@@ -102,12 +102,14 @@ def _between(lower: Carried, upper: Carried, rule: GapRule, step: StepWish) -> B
 def coverage(clubs: Iterable[Carried], *, rule: GapRule, step: StepWish) -> Coverage:
     """Look at every pair of neighbours.
 
-    rule and step hold for the long end; two wedges, or a wedge and the club above it, are always
-    looked at by even carry steps of 10 to 15 yd, as wedges own carries and not roll.
+    rule and step hold for the long end. A pair whose longer club is an iron or a wedge is always looked
+    at by even carry steps of 10 to 15 yd: those are played into greens, where roll-out covers nothing.
     """
     ordered = in_order(club for club in clubs)
     pairs = tuple(
-        _between(lower, upper, GapRule.EVEN_STEPS, WEDGE_STEP) if lower.is_wedge else _between(lower, upper, rule, step)
+        _between(lower, upper, rule, step)
+        if upper.is_long_end
+        else _between(lower, upper, GapRule.EVEN_STEPS, SHORT_STEP)
         for lower, upper in itertools.pairwise(ordered)
     )
     return Coverage(clubs=ordered, between=pairs, rule=rule, step=step)

@@ -1,0 +1,107 @@
+/** Reading and changing one session; every change answers with the whole session. */
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useEffect, useState } from "react";
+import { client, got, type Session } from "./client";
+import type { components } from "./schema";
+
+type BriefBody = components["schemas"]["BriefInputRequest"];
+
+export const sessionKey = (id: number) => ["session", id] as const;
+const path = (id: number) => ({ params: { path: { session_id: id } } });
+
+export function useSession(id: number) {
+	return useQuery({
+		queryKey: sessionKey(id),
+		queryFn: () => got(client.GET("/api/sessions/{session_id}", path(id))),
+	});
+}
+
+export function useBench(id: number) {
+	return useQuery({
+		queryKey: [...sessionKey(id), "bench"],
+		queryFn: () => got(client.GET("/api/sessions/{session_id}/bench", path(id))),
+	});
+}
+
+export function useHandover(id: number) {
+	return useQuery({
+		queryKey: [...sessionKey(id), "handover"],
+		queryFn: () => got(client.GET("/api/sessions/{session_id}/handover", path(id))),
+	});
+}
+
+/** Run a change that answers with the session, and show what came back at once. */
+export function useChange(id: number) {
+	const queries = useQueryClient();
+	return useMutation({
+		mutationFn: (change: () => Promise<Session>) => change(),
+		onSuccess: (session) => {
+			queries.setQueryData(sessionKey(id), session);
+			void queries.invalidateQueries({ queryKey: [...sessionKey(id), "bench"] });
+			void queries.invalidateQueries({ queryKey: [...sessionKey(id), "handover"] });
+			void queries.invalidateQueries({ queryKey: ["sessions"] });
+		},
+	});
+}
+
+export type Live = "live" | "connecting" | "lost";
+
+/** Follow a session: read it anew whenever the server says it changed, and after every break. */
+export function useLive(id: number): Live {
+	const queries = useQueryClient();
+	const [state, setState] = useState<Live>("connecting");
+	useEffect(() => {
+		const source = new EventSource(`/api/sessions/${id}/stream`);
+		const refresh = () => {
+			setState("live");
+			void queries.invalidateQueries({ queryKey: sessionKey(id) });
+		};
+		source.addEventListener("changed", refresh);
+		source.onerror = () => setState("lost");
+		return () => source.close();
+	}, [id, queries]);
+	return state;
+}
+
+export const change = {
+	brief: (id: number, body: BriefBody) =>
+		got(client.PUT("/api/sessions/{session_id}/brief", { ...path(id), body })),
+	gap: (
+		id: number,
+		body: { rule: "roll_out" | "even_steps"; clubs_to_place: number; hole_above: number | null },
+	) => got(client.PUT("/api/sessions/{session_id}/gap", { ...path(id), body })),
+	target: (id: number, body: { slot: number; quantity: string; low: number | null; high: number | null }) =>
+		got(client.PUT("/api/sessions/{session_id}/targets", { ...path(id), body })),
+	addClub: (id: number, body: { name: string; typed_carry_m: number | null; typed_total_m: number | null }) =>
+		got(client.POST("/api/sessions/{session_id}/clubs", { ...path(id), body })),
+	club: (
+		build: number,
+		body: { typed_carry_m: number | null; typed_total_m: number | null; fixed: boolean },
+	) => got(client.PUT("/api/builds/{build_id}", { params: { path: { build_id: build } }, body })),
+	drop: (build: number) =>
+		got(client.DELETE("/api/builds/{build_id}", { params: { path: { build_id: build } } })),
+	candidate: (
+		id: number,
+		body: { head: number; shaft: number; length_m: number | null; set_loft_deg: number | null },
+	) => got(client.POST("/api/sessions/{session_id}/candidates", { ...path(id), body })),
+	setting: (build: number, loft: number) =>
+		got(
+			client.POST("/api/builds/{build_id}/settings", {
+				params: { path: { build_id: build } },
+				body: { set_loft_deg: loft },
+			}),
+		),
+	inHand: (id: number, build: number) =>
+		got(client.PUT("/api/sessions/{session_id}/in-hand", { ...path(id), body: { build } })),
+	aside: (shot: number, aside: boolean, reason = "") =>
+		got(
+			client.PUT("/api/shots/{shot_id}/aside", {
+				params: { path: { shot_id: shot } },
+				body: { aside, reason },
+			}),
+		),
+	strike: (shot: number, strike: "" | "toe" | "heel" | "thin" | "fat") =>
+		got(client.PUT("/api/shots/{shot_id}/strike", { params: { path: { shot_id: shot } }, body: { strike } })),
+	move: (shot: number, build: number) =>
+		got(client.PUT("/api/shots/{shot_id}/build", { params: { path: { shot_id: shot } }, body: { build } })),
+};

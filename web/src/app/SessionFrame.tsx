@@ -1,0 +1,130 @@
+/** A session's five places on keys 1 to 5, and what all of them share. */
+import { CircleHelp, SunMoon } from "lucide-react";
+import { useState } from "react";
+import { Link, Navigate, useNavigate, useParams } from "react-router";
+import type { Session } from "../api/client";
+import { useChange, useLive, useSession } from "../api/session";
+import { Bag } from "../places/Bag";
+import { Bay } from "../places/Bay";
+import { Bench } from "../places/Bench";
+import { Brief } from "../places/Brief";
+import { Handover } from "../places/Handover";
+import { Mark } from "../ui/Mark";
+import { Said, Waiting } from "../ui/Said";
+import { useCommands } from "./commands";
+import { useTheme } from "./theme";
+
+export interface PlaceProps {
+	session: Session;
+	/** Run a change; its problem shows under the header. */
+	act: (change: () => Promise<Session>) => void;
+	busy: boolean;
+	live: ReturnType<typeof useLive>;
+}
+
+const PLACES = [
+	{ id: "brief", name: "Brief", view: Brief },
+	{ id: "bag", name: "Bag", view: Bag },
+	{ id: "bay", name: "Bay", view: Bay },
+	{ id: "bench", name: "Bench", view: Bench },
+	{ id: "handover", name: "Handover", view: Handover },
+] as const;
+
+export function SessionFrame({ onHelp }: { onHelp: () => void }) {
+	const { id = "", place = "" } = useParams();
+	const session = useSession(Number(id));
+	if (session.isError) {
+		return (
+			<main className="space-y-4 p-8">
+				<Said error={session.error} />
+				<Link to="/" className="btn">
+					To the desk
+				</Link>
+			</main>
+		);
+	}
+	if (!session.data) return <Waiting what="the session" />;
+	if (!PLACES.some((each) => each.id === place)) return <Navigate to={`/sessions/${id}/brief`} replace />;
+	return <Frame key={id} session={session.data} place={place} onHelp={onHelp} />;
+}
+
+function Frame({ session, place, onHelp }: { session: Session; place: string; onHelp: () => void }) {
+	const navigate = useNavigate();
+	const live = useLive(session.id);
+	const change = useChange(session.id);
+	const [, turnTheme] = useTheme();
+	const [shown, setShown] = useState(place);
+	if (shown !== place) {
+		setShown(place);
+		change.reset();
+	}
+	useCommands("places", [
+		...PLACES.map((each, index) => ({
+			id: each.id,
+			name: each.name,
+			keys: String(index + 1),
+			shown: String(index + 1),
+			group: "Places",
+			run: () => void navigate(`/sessions/${session.id}/${each.id}`),
+		})),
+		{ id: "desk", name: "Desk", keys: "0", shown: "0", group: "Places", run: () => void navigate("/") },
+	]);
+	const View = PLACES.find((each) => each.id === place)?.view ?? Brief;
+	const where = `${session.bay_name}, ${session.surface}${session.indoor ? ", indoor" : ""}`;
+	return (
+		<div className="flex h-full flex-col">
+			<header className="no-print flex min-h-13 items-center gap-4 border-b border-base-300 bg-base-100 px-4">
+				<Link to="/" aria-label="To the desk" className="py-2">
+					<Mark />
+				</Link>
+				<div className="min-w-0 flex-1">
+					<h1 className="truncate text-[17px] leading-tight">{session.customer.name}</h1>
+					<p className="quiet truncate text-[13px] leading-tight">
+						Long end ·{" "}
+						{new Date(session.held_on).toLocaleDateString("en-GB", {
+							day: "numeric",
+							month: "short",
+							year: "numeric",
+						})}{" "}
+						· {where}
+						{session.customer.hand === "left" ? " · left-handed" : ""}
+					</p>
+				</div>
+				<nav className="flex gap-1" aria-label="Places of the session">
+					{PLACES.map((each, index) => (
+						<Link
+							key={each.id}
+							to={`/sessions/${session.id}/${each.id}`}
+							aria-current={each.id === place ? "page" : undefined}
+							className={`flex min-h-10 items-center gap-1.5 rounded px-3 font-semibold ${each.id === place ? "bg-primary text-primary-content" : "hover:bg-base-200"}`}
+						>
+							<span className={`text-[12px] font-medium ${each.id === place ? "" : "quiet"}`}>
+								{index + 1}
+							</span>{" "}
+							{each.name}
+						</Link>
+					))}
+				</nav>
+				<button type="button" className="p-2" aria-label="Light or dark screen" onClick={turnTheme}>
+					<SunMoon size={19} />
+				</button>
+				<button type="button" className="p-2" aria-label="Keys" onClick={onHelp}>
+					<CircleHelp size={19} />
+				</button>
+			</header>
+			{session.status === "agreed" && place !== "handover" && (
+				<p className="bg-base-300 px-4 py-1.5 text-sm">
+					This session is agreed. It is shown as it was and does not change.
+				</p>
+			)}
+			{change.isError && (
+				<div className="border-b border-base-300 bg-base-100 px-4 py-2">
+					<Said error={change.error} />
+				</div>
+			)}
+			<main className="min-h-0 flex-1 overflow-auto">
+				<View session={session} act={change.mutate} busy={change.isPending} live={live} />
+			</main>
+		</div>
+	);
+}

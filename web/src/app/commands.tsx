@@ -1,0 +1,83 @@
+/**
+ * Every user command is one object in one list: its name, its key, when it is allowed and what it does.
+ * The keys, the key bar and the help sheet are drawn from it.
+ */
+import { createContext, type ReactNode, useContext, useEffect, useMemo, useState } from "react";
+import { useHotkeys } from "react-hotkeys-hook";
+
+export interface Command {
+	id: string;
+	name: string;
+	/** As react-hotkeys-hook writes it; `shown` is what is printed. */
+	keys: string;
+	shown: string;
+	group: string;
+	/** Why it cannot be done now, or nothing when it can. */
+	blocked?: string | undefined;
+	run: () => void;
+}
+
+interface Registry {
+	all: Command[];
+	set: (owner: string, commands: Command[]) => void;
+}
+
+const Context = createContext<Registry>({ all: [], set: () => undefined });
+
+export function CommandProvider({ children }: { children: ReactNode }) {
+	const [owners, setOwners] = useState<Record<string, Command[]>>({});
+	const value = useMemo<Registry>(
+		() => ({
+			all: Object.values(owners).flat(),
+			set: (owner, commands) => setOwners((before) => ({ ...before, [owner]: commands })),
+		}),
+		[owners],
+	);
+	return <Context.Provider value={value}>{children}</Context.Provider>;
+}
+
+/** Offer commands while this component is on the screen. */
+export function useCommands(owner: string, commands: Command[]): void {
+	const { set } = useContext(Context);
+	const signature = commands.map((each) => `${each.id}|${each.name}|${each.blocked ?? ""}`).join();
+	// biome-ignore lint/correctness/useExhaustiveDependencies: the signature stands for the commands shown
+	useEffect(() => {
+		set(owner, commands);
+		return () => set(owner, []);
+	}, [owner, signature]);
+	useHotkeys(
+		commands.map((each) => each.keys),
+		(event, hotkey) => {
+			const pressed = event.key.toLowerCase();
+			const found = commands.find((each) => each.keys === pressed || each.keys === hotkey.keys?.join("+"));
+			if (!found || found.blocked !== undefined) return;
+			event.preventDefault();
+			found.run();
+		},
+		{ useKey: true, enableOnFormTags: false },
+		[commands],
+	);
+}
+
+export const useAllCommands = (): Command[] => useContext(Context).all;
+
+/** The commands of one group as touch targets with their keys. */
+export function CommandBar({ group }: { group: string }) {
+	const commands = useAllCommands().filter((each) => each.group === group);
+	return (
+		<div className="flex flex-wrap gap-1.5">
+			{commands.map((command) => (
+				<button
+					key={command.id}
+					type="button"
+					className="btn btn-sm h-11 gap-1.5 border-base-300 bg-base-100 px-2.5 font-medium"
+					disabled={command.blocked !== undefined}
+					title={command.blocked}
+					onClick={command.run}
+				>
+					<span className="key">{command.shown}</span> {command.name}
+				</button>
+			))}
+		</div>
+	);
+}

@@ -1,0 +1,26 @@
+/** Light or dark, as the system has it until someone chooses; kept on this screen. */
+import { useState } from "react";
+
+export type Theme = "chalk" | "dusk";
+const KEY = "hemicycle-theme";
+
+export function startTheme(): Theme {
+	const kept = localStorage.getItem(KEY);
+	const dark = window.matchMedia?.("(prefers-color-scheme: dark)").matches;
+	const theme: Theme = kept === "chalk" || kept === "dusk" ? kept : dark ? "dusk" : "chalk";
+	document.documentElement.dataset.theme = theme;
+	return theme;
+}
+
+export function useTheme(): [Theme, () => void] {
+	const [theme, setTheme] = useState<Theme>(() =>
+		document.documentElement.dataset.theme === "dusk" ? "dusk" : "chalk",
+	);
+	const turn = () => {
+		const next: Theme = theme === "chalk" ? "dusk" : "chalk";
+		document.documentElement.dataset.theme = next;
+		localStorage.setItem(KEY, next);
+		setTheme(next);
+	};
+	return [theme, turn];
+}

@@ -1,0 +1,33 @@
+import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
+import { StrictMode } from "react";
+import { createRoot } from "react-dom/client";
+import { BrowserRouter } from "react-router";
+import { Problem } from "./api/client";
+import { App } from "./app/App";
+import { CommandProvider } from "./app/commands";
+import { startTheme } from "./app/theme";
+import "./index.css";
+
+startTheme();
+const queries = new QueryClient({
+	defaultOptions: {
+		queries: {
+			staleTime: 10_000,
+			retry: (tries, error) => tries < 2 && !(error instanceof Problem && error.status > 0),
+		},
+	},
+});
+const root = document.getElementById("root");
+if (root) {
+	createRoot(root).render(
+		<StrictMode>
+			<QueryClientProvider client={queries}>
+				<BrowserRouter>
+					<CommandProvider>
+						<App />
+					</CommandProvider>
+				</BrowserRouter>
+			</QueryClientProvider>
+		</StrictMode>,
+	);
+}

@@ -1,0 +1,244 @@
+/** Comparing and judging: the flights, the landing zone, the metrics against the window, the verdicts. */
+import { useState } from "react";
+import { Link } from "react-router";
+import type { Bench as BenchPicture, Session, Verdict } from "../api/client";
+import { useBench } from "../api/session";
+import type { PlaceProps } from "../app/SessionFrame";
+import { FlightBoard } from "../instruments/FlightBoard";
+import { Gate } from "../instruments/Gate";
+import { spanOf } from "../instruments/scale";
+import { Letter, letterColour } from "../ui/Letter";
+import { Said, Waiting } from "../ui/Said";
+import { READINGS, reading, wish, yd } from "../ui/units";
+import { boardClub, buildOf, candidatesOf, windowsOf } from "./model";
+
+const METRICS = ["carry_m", "landing_deg", "peak_m", "spin_rpm", "ball_speed_mps", "offline_m"] as const;
+
+export function Bench({ session }: PlaceProps) {
+	const bench = useBench(session.id);
+	const [all, setAll] = useState(false);
+	if (candidatesOf(session).length === 0) {
+		return (
+			<div className="grid min-h-full place-items-center p-10 text-center">
+				<div className="max-w-md space-y-4">
+					<p className="text-2xl font-semibold">Nothing to compare yet</p>
+					<p className="quiet">
+						Put candidates on the stand, hit at least three shots with each, and they are judged here.
+					</p>
+					<Link className="btn btn-primary h-12 px-8" to={`/sessions/${session.id}/bag`}>
+						To the bag
+					</Link>
+				</div>
+			</div>
+		);
+	}
+	return (
+		<div className="grid min-h-full lg:grid-cols-[1fr_23rem]">
+			<section className="min-w-0 p-4">
+				<div className="mb-1 flex flex-wrap items-baseline gap-x-4">
+					<h2 className="text-lg">Flight board</h2>
+					<p className="quiet text-sm">
+						Ellipse: 80% of kept shots. Whisker: roll-out. Open dot: set aside. Dotted: the clubs on both
+						sides.
+					</p>
+				</div>
+				<Said error={bench.error} />
+				{bench.data ? <Board session={session} bench={bench.data} /> : <Waiting what="the flights" />}
+				<Metrics session={session} all={all} onAll={() => setAll(!all)} />
+			</section>
+			<aside className="flex flex-col gap-4 border-l border-base-300 bg-base-100 p-4">
+				<div className="flex items-baseline justify-between">
+					<h2 className="text-lg">Verdict</h2>
+					<span className="quiet text-sm">chance to fill the slot</span>
+				</div>
+				{session.verdicts.length === 0 && (
+					<p className="quiet">{session.bag.headline} Without a slot there is nothing to judge against.</p>
+				)}
+				<ul className="space-y-4">
+					{session.verdicts.map((verdict) => (
+						<VerdictCard key={verdict.build} session={session} verdict={verdict} />
+					))}
+				</ul>
+				{bench.data && <Really bench={bench.data} />}
+				<Link className="btn btn-primary mt-auto h-12" to={`/sessions/${session.id}/handover`}>
+					Decide
+				</Link>
+			</aside>
+		</div>
+	);
+}
+
+function Board({ session, bench }: { session: Session; bench: BenchPicture }) {
+	return (
+		<FlightBoard
+			clubs={bench.lines.map((line) => boardClub(session, line))}
+			neighbours={bench.neighbours.map((line) => boardClub(session, line))}
+			window={windowsOf(session)[0] ?? null}
+		/>
+	);
+}
+
+function VerdictCard({ session, verdict }: { session: Session; verdict: Verdict }) {
+	const build = buildOf(session, verdict.build);
+	const plan = session.bag.plan;
+	return (
+		<li className="border-t-3 pt-2" style={{ borderColor: letterColour(verdict.letter) }}>
+			<div className="flex items-start gap-2">
+				<Letter letter={verdict.letter} />
+				<p className="min-w-0 flex-1 leading-tight">
+					<span className="block font-semibold">{build?.name}</span>
+					<span
+						className={`block text-[17px] font-semibold ${verdict.kind === "one_turn" ? "hole-text" : ""}`}
+					>
+						{verdict.headline}
+					</span>
+				</p>
+				<span className="num text-2xl">{chanceWords(verdict.chance)}</span>
+			</div>
+			<p className="mt-1 text-[14.5px]">
+				{plan && plan.count > 1 ? `Slot ${verdict.slot + 1}. ` : ""}
+				{verdict.why}
+			</p>
+			{verdict.against && !verdict.why.includes(verdict.against) && (
+				<p className="text-[14.5px]">
+					<span className="quiet">Against:</span> {verdict.against}
+				</p>
+			)}
+			{verdict.change && <p className="text-[14.5px] font-medium">{verdict.change}</p>}
+		</li>
+	);
+}
+
+function chanceWords(chance: number | null): string {
+	if (chance === null) return "";
+	const percent = Math.round(chance * 100);
+	if (percent >= 99) return "99%";
+	return percent < 1 ? "under 1%" : `${percent}%`;
+}
+
+function Really({ bench }: { bench: BenchPicture }) {
+	if (bench.comparisons.length === 0 && bench.differences.length === 0) return null;
+	return (
+		<section className="bg-base-200 p-3">
+			<h3 className="mb-1">Is one really longer?</h3>
+			<ul className="space-y-1 text-[14.5px]">
+				{bench.comparisons.map((pair) => (
+					<li key={pair.longer + pair.shorter}>{pair.sentence}</li>
+				))}
+			</ul>
+			{bench.differences.length > 0 && (
+				<>
+					<h3 className="mt-3 mb-1">What else differs</h3>
+					<ul className="space-y-1 text-[14.5px]">
+						{bench.differences.map((line) => (
+							<li key={line}>{line}</li>
+						))}
+					</ul>
+				</>
+			)}
+		</section>
+	);
+}
+
+function Metrics({ session, all, onAll }: { session: Session; all: boolean; onAll: () => void }) {
+	const builds = candidatesOf(session).filter((build) => build.carry_m !== null);
+	const targets = session.bag.plan?.slots[0]?.targets ?? [];
+	if (builds.length === 0) return null;
+	return (
+		<div className="mt-3 overflow-x-auto">
+			<table className="table-plain w-full">
+				<thead>
+					<tr>
+						<th scope="col">
+							<button type="button" className="min-h-9 cursor-pointer underline" onClick={onAll}>
+								{all ? "Every shot" : "Kept shots"}
+							</button>{" "}
+							against the window
+						</th>
+						{builds.map((build) => (
+							<th key={build.id} scope="col">
+								<span className="inline-flex items-center gap-1.5">
+									<Letter letter={build.letter} size={20} /> {build.name}
+								</span>
+							</th>
+						))}
+					</tr>
+				</thead>
+				<tbody>
+					{METRICS.map((key) => {
+						const target = targets.find((each) => each.quantity === key);
+						const shown = READINGS[key];
+						const convert = shown?.convert ?? ((value: number) => value);
+						const of = (build: (typeof builds)[number]) => (all ? build.averages_all : build.averages)[key];
+						const values = builds
+							.map((build) => of(build))
+							.filter((value): value is number => value !== undefined);
+						const ends = [target?.low, target?.high].filter(
+							(value): value is number => typeof value === "number",
+						);
+						const span = spanOf(
+							[...values, ...ends].map(convert),
+							key === "spin_rpm" ? 500 : key === "landing_deg" ? 2 : 5,
+							key === "spin_rpm" ? 200 : 2,
+						);
+						return (
+							<tr key={key}>
+								<td>
+									{shown?.label}
+									{shown?.unit === "°" ? "" : `, ${shown?.unit}`}
+									<span className="quiet ml-2 text-[13px]">
+										{target ? wish(key, target.low, target.high) : ""}
+									</span>
+								</td>
+								{builds.map((build) => {
+									const value = of(build);
+									return (
+										<td key={build.id}>
+											<span className="flex items-center justify-end gap-3">
+												<span className="num">
+													{reading(key, value)}
+													{build.sources[key] === "computed" && (
+														<span className="quiet text-[12px] font-normal"> computed</span>
+													)}
+												</span>
+												<span className="w-16 xl:w-32">
+													<Gate
+														span={span}
+														low={
+															target?.low === null || target?.low === undefined ? null : convert(target.low)
+														}
+														high={
+															target?.high === null || target?.high === undefined
+																? null
+																: convert(target.high)
+														}
+														dots={[]}
+														mark={value === undefined ? null : convert(value)}
+														colour={letterColour(build.letter)}
+														height={18}
+														label={`${shown?.label} of ${build.letter} against the window`}
+													/>
+												</span>
+											</span>
+										</td>
+									);
+								})}
+							</tr>
+						);
+					})}
+					<tr>
+						<td>A miss costs, yd</td>
+						{builds.map((build) => (
+							<td key={build.id} className="num">
+								<span className="flex items-center justify-end gap-3">
+									{yd(build.miss_cost_m)}
+									<span className="w-16 xl:w-32" />
+								</span>
+							</td>
+						))}
+					</tr>
+				</tbody>
+			</table>
+		</div>
+	);
+}

@@ -1,0 +1,117 @@
+/** One club of the bag: type its carry and total, mark it fixed, see and set aside its shots. */
+import { useState } from "react";
+import type { Build } from "../api/client";
+import { change } from "../api/session";
+import type { PlaceProps } from "../app/SessionFrame";
+import { toYards, yd } from "../ui/units";
+import { shotsOf } from "./model";
+
+const text = (metres: number | null) => (metres === null ? "" : String(Math.round(toYards(metres))));
+const metres = (typed: string) => (typed.trim() === "" ? null : Number(typed.replace(",", ".")) * 0.9144);
+
+export function ClubCard({
+	session,
+	build,
+	act,
+	busy,
+	onClose,
+}: Pick<PlaceProps, "session" | "act" | "busy"> & { build: Build; onClose: () => void }) {
+	const [carry, setCarry] = useState(text(build.carry_m));
+	const [total, setTotal] = useState(text(build.total_m));
+	const shots = shotsOf(session, build.id);
+	const agreed = session.status === "agreed";
+	const save = (fixed: boolean) =>
+		act(() =>
+			change.club(build.id, {
+				typed_carry_m: shots.length ? null : metres(carry),
+				typed_total_m: shots.length ? null : metres(total),
+				fixed,
+			}),
+		);
+	return (
+		<section className="border border-base-300 p-3" aria-label={build.name}>
+			<div className="flex items-center justify-between">
+				<h3 className="text-lg">
+					{build.name} <span className="quiet text-sm font-normal">{build.detail}</span>
+				</h3>
+				<button type="button" className="btn btn-ghost btn-sm" onClick={onClose}>
+					Close
+				</button>
+			</div>
+			<fieldset disabled={agreed || busy} className="space-y-2">
+				{shots.length === 0 ? (
+					<form
+						className="flex items-center gap-2"
+						onSubmit={(event) => {
+							event.preventDefault();
+							save(build.fixed);
+						}}
+					>
+						<label className="flex items-center gap-1">
+							<span className="quiet text-sm">carry</span>
+							<input
+								className="input h-10 w-18 px-2"
+								aria-label={`Carry of ${build.name} in yards`}
+								value={carry}
+								onChange={(e) => setCarry(e.target.value)}
+								inputMode="decimal"
+							/>
+						</label>
+						<label className="flex items-center gap-1">
+							<span className="quiet text-sm">total</span>
+							<input
+								className="input h-10 w-18 px-2"
+								aria-label={`Total of ${build.name} in yards`}
+								value={total}
+								onChange={(e) => setTotal(e.target.value)}
+								inputMode="decimal"
+							/>
+						</label>
+						<button type="submit" className="btn btn-sm h-10">
+							Set
+						</button>
+					</form>
+				) : (
+					<ul className="grid grid-cols-3 gap-1">
+						{shots.map((shot) => (
+							<li key={shot.id}>
+								<button
+									type="button"
+									className="w-full cursor-pointer bg-base-200 px-2 py-1 text-left"
+									title={shot.question || shot.aside_reason}
+									aria-label={`Shot ${shot.number}, carry ${yd(shot.readings.carry_m)}: ${shot.aside ? "bring back" : "set aside"}`}
+									onClick={() => act(() => change.aside(shot.id, !shot.aside, "by the fitter"))}
+								>
+									<span className={`num ${shot.aside ? "quiet line-through" : ""}`}>
+										{yd(shot.readings.carry_m)}
+									</span>{" "}
+									<span className={`text-[12px] ${shot.question ? "hole-text" : "quiet"}`}>
+										{shot.aside ? "aside" : shot.question ? "odd?" : ""}
+									</span>
+								</button>
+							</li>
+						))}
+					</ul>
+				)}
+				<div className="flex items-center justify-between">
+					<label className="flex min-h-9 items-center gap-2 text-sm">
+						<input
+							type="checkbox"
+							className="checkbox checkbox-sm"
+							checked={build.fixed}
+							onChange={(e) => save(e.target.checked)}
+						/>
+						Fixed: stays in the bag
+					</label>
+					<button
+						type="button"
+						className="min-h-9 cursor-pointer text-sm underline"
+						onClick={() => act(() => change.drop(build.id))}
+					>
+						Take out of the bag
+					</button>
+				</div>
+			</fieldset>
+		</section>
+	);
+}

@@ -1,0 +1,183 @@
+/** The desk: sessions to go on with, checks that fall due, customers, and a new visit. */
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { CircleHelp, LogOut, SunMoon } from "lucide-react";
+import { useState } from "react";
+import { useForm } from "react-hook-form";
+import { Link, useNavigate } from "react-router";
+import { client, got, type Me, type SessionLine } from "../api/client";
+import { useTheme } from "../app/theme";
+import { Mark } from "../ui/Mark";
+import { Said, Waiting } from "../ui/Said";
+
+const STATUS = { not_begun: "Not begun", open: "In the middle", agreed: "Agreed" } as const;
+const NEXT = { not_begun: "brief", open: "bay", agreed: "handover" } as const;
+const DUE_DAYS = 45;
+
+const day = (date: string) =>
+	new Date(date).toLocaleDateString("en-GB", { day: "numeric", month: "short", year: "numeric" });
+
+export function Desk({ me, onSignOut, onHelp }: { me: Me; onSignOut: () => void; onHelp: () => void }) {
+	const sessions = useQuery({ queryKey: ["sessions"], queryFn: () => got(client.GET("/api/sessions")) });
+	const [, turnTheme] = useTheme();
+	return (
+		<div className="mx-auto max-w-6xl px-6 pb-12">
+			<header className="flex items-center gap-4 py-4">
+				<Mark />
+				<h1 className="flex-1 text-xl">{me.shop}</h1>
+				<span className="quiet text-sm">{me.name}</span>
+				<button type="button" className="p-2" aria-label="Light or dark screen" onClick={turnTheme}>
+					<SunMoon size={19} />
+				</button>
+				<button type="button" className="p-2" aria-label="Keys" onClick={onHelp}>
+					<CircleHelp size={19} />
+				</button>
+				<button type="button" className="p-2" aria-label="Sign out" onClick={onSignOut}>
+					<LogOut size={19} />
+				</button>
+			</header>
+			<div className="grid gap-8 lg:grid-cols-[1fr_21rem]">
+				<section>
+					<h2 className="mb-2 text-lg">Sessions</h2>
+					<Said error={sessions.error} />
+					{sessions.data ? <Sessions lines={sessions.data} /> : <Waiting what="the sessions" />}
+				</section>
+				<aside className="space-y-8">
+					<NewVisit me={me} />
+					<Due lines={sessions.data ?? []} />
+				</aside>
+			</div>
+		</div>
+	);
+}
+
+function Sessions({ lines }: { lines: SessionLine[] }) {
+	if (lines.length === 0) return <p className="quiet">No session yet. Start one on the right.</p>;
+	const order = { open: 0, not_begun: 1, agreed: 2 };
+	const sorted = [...lines].sort((a, b) => order[a.status] - order[b.status]);
+	return (
+		<ul className="divide-y divide-base-300 border-y border-base-300 bg-base-100">
+			{sorted.map((line) => (
+				<li key={line.id}>
+					<Link
+						to={`/sessions/${line.id}/${NEXT[line.status]}`}
+						className="grid min-h-16 grid-cols-[1fr_8.5rem_9rem] items-center gap-4 px-4 py-2 hover:bg-base-200"
+					>
+						<span className="min-w-0">
+							<span className="block truncate text-[17px] font-semibold">{line.customer.name}</span>
+							<span className="quiet block truncate text-sm">
+								{line.outcome || `${line.shots} shots so far`}
+							</span>
+						</span>
+						<span className="quiet text-sm">
+							{day(line.held_on)}
+							<br />
+							{line.bay_name}
+						</span>
+						<span className={line.status === "agreed" ? "quiet" : "font-semibold"}>
+							{line.status === "agreed" ? "✓ " : ""}
+							{STATUS[line.status]}
+						</span>
+					</Link>
+				</li>
+			))}
+		</ul>
+	);
+}
+
+function Due({ lines }: { lines: SessionLine[] }) {
+	const soon = Date.now() + DUE_DAYS * 86_400_000;
+	const latest = new Map<number, SessionLine>();
+	for (const line of lines) {
+		if (line.next_check && (latest.get(line.customer.id)?.held_on ?? "") < line.held_on)
+			latest.set(line.customer.id, line);
+	}
+	const due = [...latest.values()].filter((line) => new Date(line.next_check ?? "").getTime() < soon);
+	return (
+		<section>
+			<h2 className="mb-2 text-lg">Checks that fall due</h2>
+			{due.length === 0 && <p className="quiet text-sm">None in the next six weeks.</p>}
+			<ul>
+				{due.map((line) => (
+					<li key={line.id} className="py-1">
+						{line.customer.name} <span className="quiet">{day(line.next_check ?? "")}</span>
+					</li>
+				))}
+			</ul>
+		</section>
+	);
+}
+
+interface VisitFields {
+	customer: string;
+	name: string;
+	hand: "right" | "left";
+	bay: string;
+}
+
+function NewVisit({ me }: { me: Me }) {
+	const navigate = useNavigate();
+	const queries = useQueryClient();
+	const customers = useQuery({ queryKey: ["customers"], queryFn: () => got(client.GET("/api/customers")) });
+	const [isNew, setNew] = useState(false);
+	const form = useForm<VisitFields>({
+		defaultValues: { customer: "", name: "", hand: "right", bay: String(me.bays[0]?.id ?? "") },
+	});
+	const open = useMutation({
+		mutationFn: async (fields: VisitFields) => {
+			const customer = isNew
+				? (await got(client.POST("/api/customers", { body: { name: fields.name, hand: fields.hand } }))).id
+				: Number(fields.customer);
+			return got(client.POST("/api/sessions", { body: { customer, bay: Number(fields.bay) } }));
+		},
+		onSuccess: async (session) => {
+			await queries.invalidateQueries();
+			await navigate(`/sessions/${session.id}/brief`);
+		},
+	});
+	return (
+		<form className="space-y-3" onSubmit={form.handleSubmit((fields) => open.mutate(fields))}>
+			<h2 className="text-lg">New visit</h2>
+			{isNew ? (
+				<>
+					<input
+						className="input h-11 w-full"
+						placeholder="Customer’s name"
+						aria-label="Customer’s name"
+						{...form.register("name")}
+						required
+					/>
+					<select className="select h-11 w-full" aria-label="Hand" {...form.register("hand")}>
+						<option value="right">Right-handed</option>
+						<option value="left">Left-handed</option>
+					</select>
+				</>
+			) : (
+				<select className="select h-11 w-full" aria-label="Customer" {...form.register("customer")} required>
+					<option value="">Choose a customer</option>
+					{(customers.data ?? []).map((customer) => (
+						<option key={customer.id} value={customer.id}>
+							{customer.name}
+						</option>
+					))}
+				</select>
+			)}
+			<select className="select h-11 w-full" aria-label="Bay" {...form.register("bay")}>
+				{me.bays.map((bay) => (
+					<option key={bay.id} value={bay.id}>
+						{bay.name}
+						{bay.indoor ? ", indoor" : ", outdoor"}
+					</option>
+				))}
+			</select>
+			<Said error={open.error} />
+			<div className="flex gap-2">
+				<button type="submit" className="btn btn-primary h-11 flex-1" disabled={open.isPending}>
+					Start
+				</button>
+				<button type="button" className="btn h-11" onClick={() => setNew(!isNew)}>
+					{isNew ? "Known customer" : "New customer"}
+				</button>
+			</div>
+		</form>
+	);
+}

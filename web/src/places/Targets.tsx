@@ -1,0 +1,145 @@
+/** What the club in each slot should do, with the reason; every target can be overruled. */
+import { useState } from "react";
+import type { Session, Slot, Target } from "../api/client";
+import { change } from "../api/session";
+import { READINGS, toMetres, wish } from "../ui/units";
+
+interface Props {
+	session: Session;
+	act: (change: () => Promise<Session>) => void;
+	busy: boolean;
+}
+
+export function Targets({ session, act, busy }: Props) {
+	const plan = session.bag.plan;
+	if (!plan) {
+		return (
+			<div>
+				<h2 className="mb-2 text-lg">Targets</h2>
+				<p className="quiet">{session.bag.headline} Targets follow from the hole and the jobs.</p>
+			</div>
+		);
+	}
+	return (
+		<div className="space-y-6">
+			{plan.slots.map((slot) => (
+				<section key={slot.index}>
+					<h2 className="mb-2 text-lg">
+						{plan.slots.length > 1 ? `Slot ${slot.index + 1}: targets` : "Targets for this slot"}
+					</h2>
+					<ul className="space-y-3">
+						{slot.targets.map((target) => (
+							<TargetRow
+								key={target.quantity}
+								session={session}
+								slot={slot}
+								target={target}
+								act={act}
+								busy={busy}
+							/>
+						))}
+					</ul>
+				</section>
+			))}
+		</div>
+	);
+}
+
+/** Shown to canonical, for what is typed. */
+function canonical(quantity: string, text: string): number | null {
+	if (text.trim() === "") return null;
+	const value = Number(text.replace(",", "."));
+	const unit = READINGS[quantity]?.unit;
+	if (unit === "yd") return toMetres(value);
+	if (unit === "ft") return value * 0.3048;
+	return value;
+}
+
+function typed(quantity: string, value: number | null): string {
+	const shown = READINGS[quantity];
+	return value === null || !shown ? "" : String(Math.round(shown.convert(value)));
+}
+
+function TargetRow({ session, slot, target, act, busy }: Props & { slot: Slot; target: Target }) {
+	const [editing, setEditing] = useState(false);
+	const [low, setLow] = useState("");
+	const [high, setHigh] = useState("");
+	const unit = READINGS[target.quantity]?.unit ?? "";
+	const edit = () => {
+		setLow(typed(target.quantity, target.low));
+		setHigh(typed(target.quantity, target.high));
+		setEditing(true);
+	};
+	const put = (from: number | null, to: number | null) => {
+		act(() =>
+			change.target(session.id, { slot: slot.index, quantity: target.quantity, low: from, high: to }),
+		);
+		setEditing(false);
+	};
+	return (
+		<li>
+			<div className="flex items-baseline gap-2">
+				<span className="quiet w-28 shrink-0 text-sm">{target.label}</span>
+				<span className="num flex-1 text-[17px]">
+					{wish(target.quantity, target.low, target.high)}{" "}
+					<span className="quiet text-sm font-normal">{unit === "°" ? "" : unit}</span>
+				</span>
+				{session.status !== "agreed" && !editing && (
+					<button
+						type="button"
+						className="min-h-8 cursor-pointer px-1 text-sm underline"
+						onClick={edit}
+						aria-label={`Change ${target.label}`}
+					>
+						Change
+					</button>
+				)}
+			</div>
+			<p className="quiet text-[13.5px] leading-snug">
+				{target.overruled ? (
+					<>
+						<strong className="text-base-content">Overruled.</strong> Proposed:{" "}
+						{wish(target.quantity, target.proposed_low, target.proposed_high)}.{" "}
+					</>
+				) : null}
+				{target.why}
+				{!target.firm && !target.overruled ? " A guide, not a rule." : ""}
+			</p>
+			{editing && (
+				<form
+					className="mt-1 flex items-center gap-2"
+					onSubmit={(event) => {
+						event.preventDefault();
+						put(canonical(target.quantity, low), canonical(target.quantity, high));
+					}}
+				>
+					<input
+						className="input h-9 w-20 px-2"
+						aria-label={`${target.label} from`}
+						value={low}
+						onChange={(e) => setLow(e.target.value)}
+						inputMode="decimal"
+					/>
+					<span className="quiet text-sm">to</span>
+					<input
+						className="input h-9 w-20 px-2"
+						aria-label={`${target.label} to`}
+						value={high}
+						onChange={(e) => setHigh(e.target.value)}
+						inputMode="decimal"
+					/>
+					<button type="submit" className="btn btn-sm btn-primary h-9" disabled={busy}>
+						Set
+					</button>
+					<button
+						type="button"
+						className="btn btn-sm btn-ghost h-9"
+						onClick={() => (target.overruled ? put(null, null) : setEditing(false))}
+					>
+						{target.overruled ? "As proposed" : "Cancel"}
+					</button>
+				</form>
+			)}
+		</li>
+	);
+}

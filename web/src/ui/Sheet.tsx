@@ -1,0 +1,30 @@
+import { type ReactNode, useEffect, useRef } from "react";
+
+/** A dialog over the place; Escape closes it. */
+export function Sheet({
+	title,
+	onClose,
+	children,
+	wide = false,
+}: {
+	title: string;
+	onClose: () => void;
+	children: ReactNode;
+	wide?: boolean;
+}) {
+	const dialog = useRef<HTMLDialogElement>(null);
+	useEffect(() => dialog.current?.showModal(), []);
+	return (
+		<dialog ref={dialog} className="modal" aria-label={title} onClose={onClose}>
+			<div className={`modal-box ${wide ? "max-w-5xl" : "max-w-2xl"}`}>
+				<div className="mb-3 flex items-center justify-between">
+					<h2 className="text-xl">{title}</h2>
+					<button type="button" className="btn btn-ghost btn-sm h-10" onClick={onClose}>
+						Close
+					</button>
+				</div>
+				{children}
+			</div>
+		</dialog>
+	);
+}
