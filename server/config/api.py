@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from typing import Any, TypeVar
 
+from django.core.validators import ProhibitNullCharactersValidator
 from rest_framework import serializers
 from rest_framework.request import Request
 from rest_framework_dataclasses.serializers import DataclassSerializer
@@ -17,6 +18,9 @@ class _Text(serializers.CharField):
 
     def __init__(self, **options: Any) -> None:
         super().__init__(**{"allow_blank": True, "trim_whitespace": False, **options})
+        for validator in self.validators:
+            if isinstance(validator, ProhibitNullCharactersValidator):
+                validator.message = "This is not a text file. Export the shots as CSV."
 
 
 class PictureSerializer(DataclassSerializer[T]):

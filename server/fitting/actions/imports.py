@@ -41,8 +41,6 @@ class ImportRequest:
 def _table(text: str) -> Table:
     if len(text) > MOST_TEXT:
         raise BadInput("The file is over 4 MB, more than a session of shots. Export one session.", field="file")
-    if "\x00" in text:
-        raise BadInput("This is not a text file. Export the shots as CSV.", field="file")
     table = read_table(text)
     if len(table.rows) > MOST_SHOTS:
         raise BadInput(f"The file has over {MOST_SHOTS} rows. Export one session.", field="file")

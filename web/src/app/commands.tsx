@@ -36,6 +36,17 @@ export function CommandProvider({ children }: { children: ReactNode }) {
 	return <Context.Provider value={value}>{children}</Context.Provider>;
 }
 
+const WRITTEN_IN = new Set(["text", "number", "date", "password", "email", "search"]);
+
+/** Keys belong to what is being typed in, to an open list, and to an open dialog. */
+export function isTyping(event: KeyboardEvent): boolean {
+	if (document.querySelector("dialog[open]")) return true;
+	const at = event.target;
+	if (at instanceof HTMLInputElement) return WRITTEN_IN.has(at.type);
+	if (at instanceof HTMLSelectElement) return !/^[0-9]$/.test(event.key);
+	return at instanceof HTMLTextAreaElement;
+}
+
 /** Offer commands while this component is on the screen. */
 export function useCommands(owner: string, commands: Command[]): void {
 	const { set } = useContext(Context);
@@ -54,7 +65,7 @@ export function useCommands(owner: string, commands: Command[]): void {
 			event.preventDefault();
 			found.run();
 		},
-		{ useKey: true, enableOnFormTags: false },
+		{ useKey: true, enableOnFormTags: true, ignoreEventWhen: isTyping },
 		[commands],
 	);
 }

@@ -212,7 +212,7 @@ function LandingZone({ clubs, window }: FlightBoardProps) {
 	const span = spanOf([...kept.map((shot) => shot.carry), ...ends], 10, 4);
 	const wide = Math.max(12, ...kept.map((shot) => Math.abs(shot.offline))) + 3;
 	// One scale for both directions: a yard is a yard.
-	const scale = Math.min((ZONE_WIDTH - LEFT - 10) / (span.high - span.low), 270 / (2 * wide));
+	const scale = Math.min((ZONE_WIDTH - LEFT - 10) / (span.high - span.low), 215 / (2 * wide));
 	const height = 2 * wide * scale + 26;
 	const width = (span.high - span.low) * scale;
 	const left = LEFT;

@@ -1,0 +1,182 @@
+"""A whole fitting, from sign-in to the customer's page and past a restart, as a fitter does it."""
+
+import re
+import urllib.error
+import urllib.request
+from pathlib import Path
+
+import pytest
+from axe_playwright_python.sync_playwright import Axe
+from playwright.sync_api import Page, expect
+
+DEMO = Path(__file__).resolve().parents[1] / "demo" / "monitor-export.csv"
+
+
+@pytest.fixture
+def page(page: Page):
+    """A page whose console must stay clean."""
+    complaints: list[str] = []
+    page.on("pageerror", lambda error: complaints.append(str(error)))
+    page.on("console", lambda said: complaints.append(said.text) if said.type == "error" else None)
+    yield page
+    unwanted = [text for text in complaints if "400" not in text and "409" not in text]
+    assert unwanted == []
+
+
+def sign_in(page: Page, application) -> None:
+    page.goto(application.address)
+    page.get_by_label("Name").fill("fitter")
+    page.get_by_label("Password").fill(application.password)
+    page.get_by_role("button", name="Sign in").click()
+    expect(page.get_by_role("heading", name="Sessions")).to_be_visible()
+
+
+def accessible(page: Page) -> None:
+    """No violation of WCAG 2.2 A or AA that axe can find, in either theme."""
+    for theme in ("chalk", "dusk"):
+        page.evaluate(f"document.documentElement.dataset.theme = '{theme}'")
+        found = Axe().run(page, options={"runOnly": ["wcag2a", "wcag2aa", "wcag21aa", "wcag22aa"]})
+        assert found.violations_count == 0, f"{page.url} {theme}: {found.generate_report()}"
+    page.evaluate("document.documentElement.dataset.theme = 'chalk'")
+
+
+def brief(page: Page) -> None:
+    page.get_by_role("button", name="+ Long par three").click()
+    page.get_by_role("slider", name="Distance in yards").fill("138")
+    page.get_by_role("button", name="+ Tight tee shot").click()
+    page.get_by_label("Miss to avoid").select_option("left")
+    page.get_by_label("Courses").select_option("soft")
+    expect(page.get_by_text("Saved.", exact=True)).to_be_visible()
+
+
+def bag(page: Page) -> None:
+    page.keyboard.press("2")
+    page.get_by_role("button", name="Import shots").first.click()
+    page.get_by_label("Shots file").set_input_files(DEMO)
+    expect(page.get_by_label("Carry Distance (yd) is")).to_have_value("carry_m")
+    expect(page.get_by_label("Smash Factor is")).to_have_value("")
+    expect(page.get_by_text("Set aside 6i 76 (line 17)")).to_be_visible()
+    page.get_by_role("button", name="Take in 54 shots").click()
+    expect(page.get_by_text("54 shots of 9 clubs. 2 set aside.")).to_be_visible()
+    page.get_by_role("button", name="See the carry map").click()
+    carry_map = page.get_by_role("group", name="Carry map of Mabel Thorne")
+    expect(carry_map).to_contain_text("Between 6i and 5W")
+    expect(carry_map).to_contain_text("Holes by roll-out meets carry; irons and wedges by even carry steps")
+    one = carry_map.inner_text()
+    page.get_by_role("button", name="Even carry steps").click()
+    expect(carry_map).to_contain_text("Holes by even carry steps")
+    page.get_by_role("button", name="2 clubs").click()
+    expect(carry_map).to_contain_text(" and ")
+    page.get_by_role("button", name="Roll-out meets carry").click()
+    page.get_by_role("button", name="1 club", exact=True).click()
+    expect(carry_map).to_have_text(one.replace("\n", ""), use_inner_text=False)
+    page.get_by_label("Club to add").fill("3 wood")
+    page.get_by_label("Carry in yards").fill("168")
+    page.get_by_label("Total in yards").fill("185")
+    page.get_by_role("button", name="Add", exact=True).click()
+    expect(page.get_by_role("row", name=re.compile("3W.*168.*185 typed"))).to_be_visible()
+
+
+def candidates(page: Page) -> None:
+    page.keyboard.press("k")
+    for label in ("4H", "9W", "U4"):
+        row = page.get_by_role("listitem").filter(has=page.get_by_label(f"Shaft for {label}")).first
+        row.get_by_role("button", name="On the stand").click()
+        expect(row.get_by_text(re.compile("^[ABC]$"))).to_be_visible()
+    page.get_by_role("button", name="Close").click()
+
+
+def bay(page: Page, application) -> None:
+    page.keyboard.press("3")
+    expect(page.get_by_text("Feed open")).to_be_visible()
+    page.get_by_role("button", name="Hit 6").click()
+    shots = page.get_by_role("list", name="Shots of this build").get_by_role("listitem")
+    expect(shots).to_have_count(6, timeout=30_000)
+    expect(page.get_by_test_id("last-carry")).to_have_text(re.compile(r"^1[0-9]{2}$"))
+    page.keyboard.press("n")
+    expect(shots.last).to_contain_text("thin")
+    page.keyboard.press("x")
+    expect(shots.last.get_by_role("button")).to_have_accessible_name(re.compile("set aside"))
+    page.keyboard.press("z")
+    expect(shots.last.get_by_role("button")).not_to_have_accessible_name(re.compile("set aside"))
+    for letter in "bc":
+        page.keyboard.press(letter)
+        expect(page.get_by_role("button", name=re.compile(f"^{letter.upper()} "), pressed=True)).to_be_visible()
+        played = application.launch("monitor", "--bay", "Bay 1", "--shots", "5", "--every", "0.1")
+        assert played.returncode == 0, played.stderr
+        expect(shots).to_have_count(5)
+
+
+def bench(page: Page) -> None:
+    page.keyboard.press("4")
+    expect(page.get_by_role("img", name="Side view of the flights")).to_be_visible()
+    expect(page.get_by_role("img", name=re.compile("Landing zone"))).to_be_visible()
+    for letter in "ABC":
+        card = page.get_by_role("listitem").filter(has_text=re.compile(f"^{letter}.*Carries 1"))
+        expect(card).to_have_count(1)
+
+
+def handover(page: Page) -> None:
+    page.keyboard.press("5")
+    page.get_by_role("radio", name=re.compile("9W")).check()
+    page.get_by_label("Reasons").fill("She likes to look down at it, and it lands softest.")
+    page.get_by_role("button", name="Agree").click()
+    expect(page.get_by_text("✓ Agreed")).to_be_visible()
+    page.get_by_role("link", name="Page for the customer").click()
+    expect(page.get_by_role("heading", name="Your new club: 9W 24°")).to_be_visible()
+
+
+def test_a_whole_fitting(page: Page, application) -> None:
+    with pytest.raises(urllib.error.HTTPError) as refused:
+        urllib.request.urlopen(f"{application.address}/api/sessions")
+    assert refused.value.code == 401
+    refused.value.close()
+    sign_in(page, application)
+    accessible(page)
+    page.get_by_role("link", name=re.compile("Mabel Thorne")).click()
+    for step in (brief, bag, candidates):
+        step(page)
+        accessible(page)
+    bay(page, application)
+    accessible(page)
+    bench(page)
+    accessible(page)
+    handover(page)
+    accessible(page)
+    address = page.url
+    assert application.stop() == 0
+    assert application.start() < 10
+    page.goto(address)
+    expect(page.get_by_text("She likes to look down at it, and it lands softest.")).to_be_visible()
+    page.goto(address.replace("/page", "/bay"))
+    expect(page.get_by_text("This session is agreed.")).to_be_visible()
+
+
+def test_a_new_customer_gets_a_session_and_the_keys_are_on_the_sheet(page: Page, application) -> None:
+    sign_in(page, application)
+    page.get_by_role("button", name="New customer").click()
+    page.get_by_label("Customer’s name").fill("Bertram Archibald Featherstonehaugh-Cholmondeley the Younger")
+    page.get_by_label("Hand").select_option("left")
+    page.get_by_role("button", name="Start").click()
+    expect(page.get_by_text("left-handed")).to_be_visible()
+    page.keyboard.press("4")
+    expect(page.get_by_text("Nothing to compare yet")).to_be_visible()
+    page.keyboard.press("2")
+    page.get_by_label("Club to add").fill("5i")
+    page.get_by_label("Carry in yards").fill("150")
+    page.get_by_label("Total in yards").fill("120")
+    page.get_by_role("button", name="Add", exact=True).click()
+    expect(page.get_by_role("alert")).to_contain_text("Are the two swapped?")
+    page.keyboard.press("Escape")
+    page.locator("body").click(position={"x": 5, "y": 400})
+    page.keyboard.press("?")
+    sheet = page.get_by_role("dialog", name="Keys")
+    expect(sheet).to_contain_text("Import shots")
+    expect(sheet).to_contain_text("Handover")
+    assert page.evaluate("document.documentElement.scrollWidth <= innerWidth")
+
+
+def test_a_second_launcher_on_the_same_data_is_refused(application) -> None:
+    done = application.launch("start", "--port", str(application.port + 1))
+    assert done.returncode == 1
+    assert "already running" in done.stderr

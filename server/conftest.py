@@ -1,0 +1,69 @@
+"""Two shops, so that every test can ask whether one sees the other's."""
+
+from __future__ import annotations
+
+import pytest
+from customers.models import Customer
+from django.contrib.auth.hashers import make_password
+from django.test import Client
+from fitting.actions import builds, sessions
+from fitting.models import FittingSession
+from practice.demo import _rack
+from rack.models import Head, Shaft
+from shop.models import Bay, Role, Shop, User
+
+PASSWORD = "long enough to pass"
+
+
+@pytest.fixture(autouse=True)
+def _settings(settings):
+    settings.PASSWORD_HASHERS = ["django.contrib.auth.hashers.MD5PasswordHasher"]
+
+
+def person(shop: Shop, name: str, role: str = Role.FITTER) -> User:
+    return User.objects.create(username=name, shop=shop, role=role, password=make_password(PASSWORD, hasher="md5"))
+
+
+@pytest.fixture
+def shop(db) -> Shop:
+    made = Shop.objects.create(name="One")
+    Bay.objects.create(shop=made, name="Bay 1", indoor=False)
+    _rack(made)
+    return made
+
+
+@pytest.fixture
+def fitter(shop) -> User:
+    return person(shop, "fitter")
+
+
+@pytest.fixture
+def owner(shop) -> User:
+    return person(shop, "owner", Role.OWNER)
+
+
+@pytest.fixture
+def stranger(db) -> User:
+    return person(Shop.objects.create(name="Two"), "stranger")
+
+
+@pytest.fixture
+def desk(fitter) -> Client:
+    """A client signed in as the fitter."""
+    client = Client()
+    client.force_login(fitter)
+    return client
+
+
+@pytest.fixture
+def session(fitter) -> FittingSession:
+    """A session with a typed bag that has a hole, and one candidate in hand."""
+    customer: Customer = sessions.add_customer(fitter, name="Ada Field", hand="right")
+    bay = Bay.objects.get(shop=fitter.shop)
+    made = sessions.open_session(fitter, customer_id=customer.pk, bay_id=bay.pk)
+    for name, carry, total in (("Dr", 224, 243), ("5W", 196, 204), ("5i", 162, 170), ("6i", 151, 158)):
+        builds.add_club(fitter, made.pk, name=name, typed_carry_m=carry * 0.9144, typed_total_m=total * 0.9144)
+    head, shaft = Head.objects.get(label="4H", model="Skerry"), Shaft.objects.get(name="Fenlark 65")
+    builds.add_candidate(fitter, made.pk, head_id=head.pk, shaft_id=shaft.pk)
+    made.refresh_from_db()
+    return made

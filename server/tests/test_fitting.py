@@ -1,0 +1,215 @@
+"""A session through the API: what goes in comes out, nothing is lost, agreed stays agreed."""
+
+from pathlib import Path
+
+import pytest
+from feed.actions import make_key
+from fitting.models import Build, FittingSession, Shot
+from hemicycle_core.golfer import Club, Player, Swinging
+from shop.models import AuditEntry, Bay
+
+JSON = "application/json"
+DEMO = Path(__file__).resolve().parents[2] / "demo" / "monitor-export.csv"
+
+
+@pytest.fixture
+def feed(session, client):
+    """Send readings through the shot feed as the bay's monitor."""
+    key = make_key(Bay.objects.get(shop=session.shop), label="test")
+
+    def send(*shots, status=200):
+        answer = client.post(
+            "/api/feed/shots", {"shots": list(shots)}, content_type=JSON, headers={"authorization": f"Bearer {key}"}
+        )
+        assert answer.status_code == status, answer.content
+        return answer.json()
+
+    return send
+
+
+def hit(feed, count, carry=None, seed=1, first=0):
+    """Shots of a simulated golfer, each carry moved to around `carry` metres when given."""
+    made = Swinging(Player(speed_mps=36.5, attack_deg=-2, lean_deg=4, misses={}), seed=seed).shots(
+        Club("hybrid", 22, 1.016), count, known=True
+    )
+    for index, shot in enumerate(made):
+        shot.pop("strike")
+        if carry is not None:
+            shift = carry - shot["carry_m"] + (index % 3 - 1)
+            shot["carry_m"] += shift
+            shot["total_m"] += shift
+        feed({"id": f"{first + index}", "readings": shot})
+
+
+def test_the_picture_of_a_session_says_where_the_hole_is(desk, session):
+    seen = desk.get(f"/api/sessions/{session.pk}").json()
+    assert seen["bag"]["headline"] == "26 yd uncovered between 5i and 5W."
+    plan = seen["bag"]["plan"]
+    assert plan["sentence"] == "One club leaves 9 yd either side. Two close it."
+    assert round(plan["slots"][0]["target_m"] / 0.9144) == 179
+    assert round((plan["slots"][0]["high_m"] - plan["slots"][0]["low_m"]) / 0.9144) == 7
+    even = desk.put(
+        f"/api/sessions/{session.pk}/gap", {"rule": "even_steps", "clubs_to_place": 2}, content_type=JSON
+    ).json()
+    assert [round(slot["target_m"] / 0.9144) for slot in even["bag"]["plan"]["slots"]] == [173, 185]
+    assert even["bag"]["rule_words"] == "even carry steps"
+
+
+def test_a_retry_never_doubles_a_shot_and_blanks_are_marked_computed(desk, session, feed):
+    shot = {"id": "s1", "readings": {"ball_speed_mps": 54.0, "launch_deg": 15.0, "spin_rpm": 4600.0, "carry_m": 163.0}}
+    assert feed(shot)["new"] == 1
+    assert feed(shot, {**shot, "id": "s2"}) == {"session": session.pk, "build": "A", "accepted": ["s1", "s2"], "new": 1}
+    assert Shot.objects.count() == 2
+    stored = desk.get(f"/api/sessions/{session.pk}").json()["shots"][0]
+    assert stored["sources"]["carry_m"] == "measured"
+    assert stored["sources"]["landing_deg"] == "computed"
+    assert stored["readings"]["carry_m"] == 163.0
+    assert stored["readings"]["total_m"] > 163.0
+
+
+@pytest.mark.parametrize(
+    ("readings", "words"),
+    [
+        ({"carry_m": 1630.0}, "no golf shot"),
+        ({"launch_deg": 15.0}, "needs a carry"),
+        ({"bounce": 1.0}, "not a quantity"),
+    ],
+)
+def test_a_bad_shot_is_refused_whole_with_a_sentence(session, feed, readings, words):
+    problem = feed({"id": "good", "readings": {"carry_m": 150.0}}, {"id": "bad", "readings": readings}, status=400)
+    assert words in problem["title"]
+    assert Shot.objects.count() == 0
+
+
+def test_setting_aside_and_bringing_back_keeps_the_shot_and_both_averages(desk, session, feed):
+    hit(feed, 4, carry=164)
+    feed({"id": "thin", "readings": {"carry_m": 140.0}})
+    last = Shot.objects.order_by("number").last()
+
+    def picture():
+        return next(b for b in desk.get(f"/api/sessions/{session.pk}").json()["builds"] if b["letter"] == "A")
+
+    def put(what, body):
+        return desk.put(f"/api/shots/{last.pk}/{what}", body, content_type=JSON)
+
+    put("strike", {"strike": "thin"})
+    put("aside", {"aside": True, "reason": "thin"})
+    aside = picture()
+    assert (aside["kept"], aside["set_aside"]) == (4, 1)
+    assert aside["averages_all"]["carry_m"] < aside["averages"]["carry_m"] - 4
+    assert round(aside["miss_cost_m"]) == 24
+    put("aside", {"aside": False})
+    assert picture()["kept"] == 5
+    names = list(AuditEntry.objects.filter(subject=f"shot:{last.pk}").values_list("action", flat=True))
+    assert names == ["shot.strike", "shot.aside", "shot.back"]
+
+
+def test_a_new_setting_is_a_build_of_its_own_and_a_shot_can_be_moved_to_it(desk, session, feed):
+    hit(feed, 3)
+    first = Build.objects.get(letter="A")
+    turned = desk.post(f"/api/builds/{first.pk}/settings", {"set_loft_deg": 23}, content_type=JSON).json()
+    b = next(build for build in turned["builds"] if build["letter"] == "B")
+    assert (b["turned_from"], turned["in_hand"], b["kept"]) == ("A", b["id"], 0)
+    shot = Shot.objects.order_by("number").last()
+    moved = desk.put(f"/api/shots/{shot.pk}/build", {"build": b["id"]}, content_type=JSON).json()
+    assert {build["letter"]: build["kept"] for build in moved["builds"] if build["letter"]} == {"A": 2, "B": 1}
+    again = desk.post(f"/api/builds/{first.pk}/settings", {"set_loft_deg": 30}, content_type=JSON)
+    assert again.json()["title"] == "The Skerry 4H turns 2° either way."
+
+
+def test_the_demo_file_comes_in_with_its_mishits_proposed_and_its_mapping_remembered(desk, session):
+    Build.objects.filter(session=session).update(archived=True)
+    body = {"file_name": DEMO.name, "text": DEMO.read_text()}
+    seen = desk.post(f"/api/sessions/{session.pk}/import/preview", body, content_type=JSON).json()
+    taken = {column["header"]: column["key"] for column in seen["columns"]}
+    assert (taken["Carry Distance (yd)"], taken["Smash Factor"], taken["Side (yd)"]) == ("carry_m", "", "offline_m")
+    assert (seen["shots"], seen["problems"], seen["remembered"]) == (54, [], False)
+    assert sorted((row["club"], row["line"]) for row in seen["unlike"]) == [("5W", 12), ("6i", 17)]
+    aside = {"aside": [row["line"] for row in seen["unlike"]]}
+    result = desk.post(f"/api/sessions/{session.pk}/import", {**body, **aside}, content_type=JSON).json()
+    assert (result["shots"], result["clubs"], result["set_aside"]) == (54, 9, 2)
+    assert result["computed"] > 0
+    assert desk.get(f"/api/sessions/{session.pk}").json()["bag"]["plan"]["open_m"] > 25
+    again = desk.post(f"/api/sessions/{session.pk}/import/preview", body, content_type=JSON).json()
+    assert again["remembered"] is True
+
+
+@pytest.mark.parametrize(
+    ("text", "words"),
+    [("", "at least one shot"), ("\x00\x01", "not a text file"), ("name,price\nx,1\n", "which column is the carry")],
+)
+def test_a_file_of_something_else_says_so_and_changes_nothing(desk, session, text, words):
+    answer = desk.post(f"/api/sessions/{session.pk}/import", {"file_name": "x.csv", "text": text}, content_type=JSON)
+    assert answer.status_code == 400
+    assert words in answer.json()["title"]
+    assert session.imports.count() == 0
+
+
+def test_targets_can_be_overruled_and_taken_back(desk, session):
+    def target(body):
+        seen = desk.put(f"/api/sessions/{session.pk}/targets", body, content_type=JSON).json()
+        return next(t for t in seen["bag"]["plan"]["slots"][0]["targets"] if t["quantity"] == "carry_m")
+
+    mine = target({"slot": 0, "quantity": "carry_m", "low": 150, "high": 155})
+    assert (mine["low"], mine["overruled"]) == (150, True)
+    assert mine["proposed_low"] > 155
+    assert target({"slot": 0, "quantity": "carry_m"})["overruled"] is False
+    wrong = desk.put(
+        f"/api/sessions/{session.pk}/targets",
+        {"slot": 0, "quantity": "carry_m", "low": 160, "high": 150},
+        content_type=JSON,
+    )
+    assert (wrong.status_code, wrong.json()["field"]) == (400, "low")
+
+
+def test_the_brief_names_the_field_at_fault_and_keeps_what_was_there(desk, session):
+    job = {
+        "name": "Par three", "kind": "green", "distance_m": 165, "carry_over_m": None,
+        "width_m": 20, "depth_m": 24, "firmness": "firm", "uses_per_round": 1,
+    }  # fmt: skip
+    good = {"miss": "left", "firmness": "firm", "jobs": [job]}
+    seen = desk.put(f"/api/sessions/{session.pk}/brief", good, content_type=JSON).json()
+    landing = next(t for t in seen["bag"]["plan"]["slots"][0]["targets"] if t["quantity"] == "landing_deg")
+    assert landing["low"] == 46
+    bad = {**good, "jobs": [job, {**job, "distance_m": 2}]}
+    problem = desk.put(f"/api/sessions/{session.pk}/brief", bad, content_type=JSON).json()
+    assert problem["field"] == "jobs.1.distance"
+    assert session.jobs.count() == 1
+
+
+def test_a_recommendation_is_agreed_once_and_does_not_follow_later_edits(desk, session, feed):
+    hit(feed, 8, carry=164)
+    draft = desk.get(f"/api/sessions/{session.pk}/handover").json()
+    assert draft["suggested"] == Build.objects.get(letter="A").pk
+    choice = draft["choices"][0]
+    assert choice["after"]["club_count"] == draft["before"]["club_count"] + 1
+    body = {"build": choice["build"], "reasons": "", "lost": []}
+    refused = desk.post(f"/api/sessions/{session.pk}/handover", body, content_type=JSON)
+    assert refused.json()["field"] == "reasons"
+    body["reasons"] = "It lands in the window."
+    agreed = desk.post(f"/api/sessions/{session.pk}/handover", body, content_type=JSON).json()["agreed"]
+    carry = next(club["carry_m"] for club in agreed["choice"]["after"]["clubs"] if club["new"])
+    shot = Shot.objects.first()
+    late = desk.put(f"/api/shots/{shot.pk}/aside", {"aside": True}, content_type=JSON)
+    assert (late.status_code, late.json()["type"]) == (409, "hemicycle:agreed")
+    Shot.objects.update(carry_m=100)
+    page = desk.get(f"/api/sessions/{session.pk}/handover").json()["agreed"]
+    assert next(club["carry_m"] for club in page["choice"]["after"]["clubs"] if club["new"]) == carry
+    feed({"id": "late", "readings": {"carry_m": 160.0}}, status=409)
+
+
+def test_a_new_visit_brings_the_bag_along(desk, session):
+    body = {"customer": session.customer_id, "bay": session.bay_id}
+    visit = desk.post("/api/sessions", body, content_type=JSON).json()
+    assert [build["name"] for build in visit["builds"]] == ["Dr", "5W", "5i", "6i"]
+    assert visit["bag"]["headline"] == "26 yd uncovered between 5i and 5W."
+    assert FittingSession.objects.count() == 2
+
+
+def test_a_session_is_read_in_a_fixed_number_of_queries(desk, session, feed, django_assert_num_queries):
+    hit(feed, 3)
+    with django_assert_num_queries(9):
+        desk.get(f"/api/sessions/{session.pk}")
+    hit(feed, 9, first=10)
+    with django_assert_num_queries(9):
+        desk.get(f"/api/sessions/{session.pk}")

@@ -1,0 +1,84 @@
+"""The live stream over a real server process: a shot is on the wire within half a second."""
+
+import json
+import os
+import socket
+import subprocess
+import sys
+import time
+import urllib.request
+from pathlib import Path
+
+import pytest
+from django.conf import settings
+from django.db import connection
+from django.test import Client
+from feed.actions import make_key
+from shop.models import Bay
+
+ROOT = Path(__file__).resolve().parents[2]
+pytestmark = pytest.mark.django_db(transaction=True)
+
+
+@pytest.fixture
+def address(session):
+    """uvicorn on the test database."""
+    with socket.socket() as probe:
+        probe.bind(("127.0.0.1", 0))
+        port = probe.getsockname()[1]
+    base = settings.DATABASES["default"]
+    url = (
+        f"postgres://{base['USER']}:{base['PASSWORD']}@{base['HOST']}:{base['PORT']}/{connection.settings_dict['NAME']}"
+    )
+    command = [sys.executable, "-m", "uvicorn", "config.asgi:application", "--app-dir", str(ROOT / "server")]
+    process = subprocess.Popen(
+        [
+            *command,
+            "--port",
+            str(port),
+            "--lifespan",
+            "off",
+            "--log-level",
+            "error",
+            "--timeout-graceful-shutdown",
+            "1",
+        ],
+        env={**os.environ, "DATABASE_URL": url},
+    )
+    for _ in range(100):
+        with socket.socket() as probe:
+            if probe.connect_ex(("127.0.0.1", port)) == 0:
+                break
+        time.sleep(0.1)
+    yield f"http://127.0.0.1:{port}"
+    process.terminate()
+    process.wait(10)
+
+
+def test_a_shot_reaches_an_open_screen_within_half_a_second(address, session, fitter):
+    client = Client()
+    client.force_login(fitter)
+    cookie = {"Cookie": f"sessionid={client.cookies['sessionid'].value}"}
+    stream = urllib.request.urlopen(
+        urllib.request.Request(f"{address}/api/sessions/{session.pk}/stream", headers=cookie), timeout=10
+    )
+
+    def next_data():
+        while True:
+            line = stream.readline().decode()
+            if line.startswith("data:"):
+                return line.removeprefix("data:").strip()
+
+    assert next_data() in ("connected", "reconnected")
+    key = make_key(Bay.objects.get(shop=session.shop), label="test")
+    took = []
+    for number in range(5):
+        body = json.dumps({"shots": [{"id": str(number), "readings": {"carry_m": 160.0 + number}}]}).encode()
+        headers = {"Authorization": f"Bearer {key}", "Content-Type": "application/json"}
+        began = time.monotonic()
+        urllib.request.urlopen(urllib.request.Request(f"{address}/api/feed/shots", data=body, headers=headers)).close()
+        while next_data() != "shot":
+            pass
+        took.append(time.monotonic() - began)
+    stream.close()
+    assert sorted(took)[2] < 0.5

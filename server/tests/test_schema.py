@@ -1,0 +1,36 @@
+"""What must not drift apart: models and migrations, the API and its document, the demo and the rules."""
+
+from io import StringIO
+from pathlib import Path
+
+import pytest
+from django.core.management import call_command
+from fitting.models import FittingSession
+from fitting.read import load
+from hemicycle_core.judge import Kind
+from shop.models import Shop
+
+OPENAPI = Path(__file__).resolve().parents[2] / "docs" / "formats" / "openapi.yaml"
+
+
+@pytest.mark.django_db
+def test_no_migration_is_missing():
+    call_command("makemigrations", "--check", "--dry-run", verbosity=0)
+
+
+def test_the_api_document_is_not_stale():
+    out = StringIO()
+    call_command("spectacular", "--fail-on-warn", stdout=out)
+    assert out.getvalue() == OPENAPI.read_text(), "Run: manage.py spectacular --file docs/formats/openapi.yaml"
+
+
+@pytest.mark.django_db
+def test_the_demo_shop_loads_once_and_shows_every_state(monkeypatch):
+    monkeypatch.setenv("HEMICYCLE_DEMO_PASSWORD", "only for this test")
+    call_command("demo")
+    call_command("demo")
+    assert Shop.objects.count() == 1
+    states = sorted((s.agreed_at is not None, s.shots.exists()) for s in FittingSession.objects.all())
+    assert states == [(False, False), (False, True), (True, True), (True, True), (True, True)]
+    middle = load(FittingSession.objects.get(customer__name="Ines Duarte"))
+    assert {verdict.kind for verdict in middle.verdicts} >= {Kind.FILLS, Kind.ONE_TURN}
