@@ -26,6 +26,15 @@ const Context = createContext<Registry>({ all: [], set: () => undefined });
 
 export function CommandProvider({ children }: { children: ReactNode }) {
 	const [owners, setOwners] = useState<Record<string, Command[]>>({});
+	useEffect(() => {
+		// Escape leaves a field, so that the keys of the place work again.
+		const leave = (event: KeyboardEvent) => {
+			if (event.key === "Escape" && isTyping(event) && event.target instanceof HTMLElement)
+				event.target.blur();
+		};
+		window.addEventListener("keydown", leave);
+		return () => window.removeEventListener("keydown", leave);
+	}, []);
 	const value = useMemo<Registry>(
 		() => ({
 			all: Object.values(owners).flat(),
