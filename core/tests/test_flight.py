@@ -14,7 +14,7 @@ from hypothesis import strategies as st
 from scipy.integrate import solve_ivp
 
 # Season averages of male touring professionals, published by radar; see docs/decisions/0002.
-TOUR = list(csv.DictReader(Path(__file__).with_name("data").joinpath("tour_flight_averages.csv").open()))
+TOUR = list(csv.DictReader((Path(__file__).parent / "data" / "tour_flight_averages.csv").read_text().splitlines()))
 
 
 def column(name: str) -> np.ndarray:

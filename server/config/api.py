@@ -23,20 +23,20 @@ class _Text(serializers.CharField):
                 validator.message = "This is not a text file. Export the shots as CSV."
 
 
-class PictureSerializer(DataclassSerializer[T]):
+class PictureSerializer(DataclassSerializer[T]):  # type: ignore[type-var]
     serializer_field_mapping = {**DataclassSerializer.serializer_field_mapping, str: _Text}
 
 
-PictureSerializer.serializer_dataclass_field = PictureSerializer
+PictureSerializer.serializer_dataclass_field = PictureSerializer  # type: ignore[method-assign, assignment]
 
 
-def serializer_of(kind: type[T]) -> type[DataclassSerializer[T]]:
+def serializer_of(kind: type[T]) -> type[PictureSerializer[T]]:
     """A serializer class for a dataclass, named after it so that the API document reads well."""
     meta = type("Meta", (), {"dataclass": kind})
     return type(f"{kind.__name__}Serializer", (PictureSerializer,), {"Meta": meta})
 
 
-def given(request: Request, serializer: type[DataclassSerializer[T]]) -> T:
+def given(request: Request, serializer: type[PictureSerializer[T]]) -> T:
     """The request's body as its dataclass; a problem+json answer when it is not one."""
     made = serializer(data=request.data)
     made.is_valid(raise_exception=True)
@@ -49,5 +49,5 @@ def actor_of(request: Request) -> User:
     return request.user
 
 
-def shown(serializer: type[DataclassSerializer[Any]], picture: Any, *, many: bool = False) -> Any:
+def shown(serializer: type[PictureSerializer[Any]], picture: Any, *, many: bool = False) -> Any:
     return serializer(picture, many=many).data

@@ -16,7 +16,7 @@ MEDIA_TYPE = "application/problem+json"
 class Refused(Exception):
     """An action that is understood and not done. `kind` is a stable word for programs."""
 
-    status = status.HTTP_409_CONFLICT
+    status: int = status.HTTP_409_CONFLICT
 
     def __init__(self, sentence: str, *, kind: str = "conflict", field: str | None = None) -> None:
         super().__init__(sentence)
@@ -25,7 +25,7 @@ class Refused(Exception):
 
 
 class NotAllowed(Refused):
-    status = status.HTTP_403_FORBIDDEN
+    status: int = status.HTTP_403_FORBIDDEN
 
     def __init__(self, sentence: str) -> None:
         super().__init__(sentence, kind="not_allowed")

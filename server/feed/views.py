@@ -5,6 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 from typing import Any
 
+from config.api import actor_of, given, serializer_of, shown
 from config.problems import MEDIA_TYPE, body
 from django.http import HttpRequest, HttpResponseBase, JsonResponse, StreamingHttpResponse
 from drf_spectacular.utils import extend_schema
@@ -16,7 +17,6 @@ from rest_framework.permissions import BasePermission
 from rest_framework.request import Request
 from rest_framework.response import Response
 from rest_framework.views import APIView
-from rest_framework_dataclasses.serializers import DataclassSerializer
 from shop.policy import may
 
 from . import stand_ins
@@ -72,19 +72,13 @@ class Tee:
     temperature_c: float
 
 
-class FeedBatchSerializer(DataclassSerializer[FeedBatch]):
-    class Meta:
-        dataclass = FeedBatch
+FeedBatchSerializer = serializer_of(FeedBatch)
 
 
-class ReceiptSerializer(DataclassSerializer[Receipt]):
-    class Meta:
-        dataclass = Receipt
+ReceiptSerializer = serializer_of(Receipt)
 
 
-class TeeSerializer(DataclassSerializer[Tee]):
-    class Meta:
-        dataclass = Tee
+TeeSerializer = serializer_of(Tee)
 
 
 class FeedShots(APIView):
@@ -94,15 +88,13 @@ class FeedShots(APIView):
     @extend_schema(request=FeedBatchSerializer, responses=ReceiptSerializer, operation_id="feed_shots", tags=["feed"])
     def post(self, request: Request) -> Response:
         """Send one or more shots for the build in hand. Send again with the same ids until answered."""
-        serializer = FeedBatchSerializer(data=request.data)
-        serializer.is_valid(raise_exception=True)
-        shots = serializer.validated_data.shots
+        shots = given(request, FeedBatchSerializer).shots
         if not 1 <= len(shots) <= MOST_SHOTS:
             raise BadInput(f"Send 1 to {MOST_SHOTS} shots at a time.", field="shots")
         if any(not 1 <= len(shot.id) <= 64 for shot in shots):
             raise BadInput("Every shot needs an id of 1 to 64 characters.", field="shots")
         assert isinstance(request.auth, FeedKey)
-        return Response(ReceiptSerializer(receive(request.auth, shots)).data)
+        return Response(shown(ReceiptSerializer, receive(request.auth, shots)))
 
 
 class FeedTee(APIView):
@@ -133,7 +125,7 @@ class FeedTee(APIView):
             altitude_m=session.altitude_m,
             temperature_c=session.temperature_c,
         )
-        return Response(TeeSerializer(tee).data)
+        return Response(shown(TeeSerializer, tee))
 
 
 @dataclass
@@ -142,26 +134,22 @@ class StandInOrder:
     every_s: float = 2.0
 
 
-class StandInOrderSerializer(DataclassSerializer[StandInOrder]):
-    class Meta:
-        dataclass = StandInOrder
+StandInOrderSerializer = serializer_of(StandInOrder)
 
 
 class StandInView(APIView):
     @extend_schema(request=StandInOrderSerializer, responses={202: None}, operation_id="stand_in_start", tags=["bay"])
     def post(self, request: Request, bay_id: int) -> Response:
         """Start the stand-in monitor in a bay."""
-        serializer = StandInOrderSerializer(data=request.data)
-        serializer.is_valid(raise_exception=True)
-        order = serializer.validated_data
+        order = given(request, StandInOrderSerializer)
         address = f"http://127.0.0.1:{request.get_port()}"
-        stand_ins.start(request.user, bay_id=bay_id, shots=order.shots, every_s=order.every_s, address=address)
+        stand_ins.start(actor_of(request), bay_id=bay_id, shots=order.shots, every_s=order.every_s, address=address)
         return Response(status=202)
 
     @extend_schema(responses={204: None}, operation_id="stand_in_stop", tags=["bay"])
     def delete(self, request: Request, bay_id: int) -> Response:
         """Stop it."""
-        stand_ins.stop(request.user, bay_id=bay_id)
+        stand_ins.stop(actor_of(request), bay_id=bay_id)
         return Response(status=204)
 
 

@@ -6,6 +6,10 @@ from dataclasses import dataclass
 from datetime import date, datetime
 from typing import Literal
 
+Status = Literal["not_begun", "open", "agreed"]
+JobWord = Literal["green", "tee", "layup"]
+FirmnessWord = Literal["soft", "medium", "firm"]
+
 
 @dataclass
 class PersonPicture:
@@ -17,12 +21,12 @@ class PersonPicture:
 @dataclass
 class JobPicture:
     name: str
-    kind: Literal["green", "tee", "layup"]
+    kind: JobWord
     distance_m: float
     carry_over_m: float | None
     width_m: float
     depth_m: float
-    firmness: Literal["soft", "medium", "firm"]
+    firmness: FirmnessWord
     uses_per_round: float
 
 
@@ -192,7 +196,7 @@ class SessionPicture:
     indoor: bool
     altitude_m: float
     temperature_c: float
-    status: Literal["not_begun", "open", "agreed"]
+    status: Status
     rule: str
     clubs_to_place: int
     in_hand: int | None
@@ -215,7 +219,7 @@ class SessionLine:
     customer: PersonPicture
     held_on: date
     bay_name: str
-    status: Literal["not_begun", "open", "agreed"]
+    status: Status
     outcome: str
     shots: int
     next_check: date | None

@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from typing import cast
+
 from hemicycle_core.bag import Between, Slot
 from hemicycle_core.bag.gaps import RULE_WORDS
 from hemicycle_core.brief import Target
@@ -21,7 +23,7 @@ from .read import Loaded
 LABELS = {key: reading.label for key, reading in READINGS.items()}
 
 
-def status_of(session: FittingSession, *, has_shots: bool) -> str:
+def status_of(session: FittingSession, *, has_shots: bool) -> p.Status:
     if session.agreed_at is not None:
         return "agreed"
     return "open" if has_shots or session.briefed_at is not None else "not_begun"
@@ -45,12 +47,12 @@ def brief_picture(loaded: Loaded) -> p.BriefPicture:
         jobs=[
             p.JobPicture(
                 name=job.name,
-                kind=job.kind,
+                kind=cast(p.JobWord, job.kind),
                 distance_m=job.distance_m,
                 carry_over_m=job.carry_over_m,
                 width_m=job.width_m,
                 depth_m=job.depth_m,
-                firmness=job.firmness,
+                firmness=cast(p.FirmnessWord, job.firmness),
                 uses_per_round=job.uses_per_round,
             )
             for job in loaded.jobs

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from typing import Any
+from typing import Any, Literal, cast
 
 from config.api import actor_of, given, serializer_of, shown
 from drf_spectacular.utils import extend_schema
@@ -34,7 +34,7 @@ def _read(serializer: Any, data: dict[str, Any]) -> Any:
 def _agreed(row: Recommendation) -> p.AgreedPicture:
     return p.AgreedPicture(
         revision=row.revision,
-        decision=row.decision,
+        decision=cast(Literal["buy", "keep"], row.decision),
         agreed_at=row.agreed_at,
         agreed_by=row.agreed_by.get_full_name() or row.agreed_by.username,
         reasons=row.reasons,

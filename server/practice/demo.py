@@ -2,15 +2,16 @@
 
 from __future__ import annotations
 
+from collections.abc import Mapping
 from datetime import timedelta
 from decimal import Decimal
-from typing import Any
+from typing import Any, cast
 
 from customers.models import Customer
 from django.utils import timezone
 from fitting.actions import builds, sessions, shots
 from fitting.models import Build, FittingSession
-from fitting.pictures import JobPicture
+from fitting.pictures import FirmnessWord, JobPicture, JobWord
 from fitting.read import load
 from handover.actions import agree
 from handover.draft import choices, suggestion
@@ -109,12 +110,12 @@ def _brief(visit: DemoVisit) -> sessions.Brief:
     jobs = [
         JobPicture(
             name=job.name,
-            kind=job.kind,  # type: ignore[arg-type]
+            kind=cast(JobWord, job.kind),
             distance_m=metres(job.yards),
             carry_over_m=None if job.over is None else metres(job.over),
             width_m=metres(job.width),
             depth_m=metres(job.depth),
-            firmness=job.firmness,  # type: ignore[arg-type]
+            firmness=cast(FirmnessWord, job.firmness),
             uses_per_round=job.uses,
         )
         for job in visit.jobs
@@ -128,7 +129,7 @@ def _hit(session: FittingSession, build: Build, swinging: Swinging, count: int) 
     club = Club(HeadType(build.head_type), build.set_loft_deg, build.length_m)
     hit: list[dict[str, Any]] = swinging.shots(club, count, known=build.is_own)
     strikes = [Strike(shot["strike"]) if shot["strike"] else None for shot in hit]
-    readings = [{key: value for key, value in shot.items() if key != "strike"} for shot in hit]
+    readings: list[Mapping[str, float]] = [{key: shot[key] for key in shot if key != "strike"} for shot in hit]
     shots.take_in(session, shots.run_for(session, build), readings, strikes=strikes)
 
 

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Callable
 from functools import wraps
-from typing import Any, Concatenate, ParamSpec, TypeVar
+from typing import Any, TypeVar, cast
 
 from config.problems import NotAllowed
 from django.db import transaction
@@ -12,22 +12,21 @@ from django.db import transaction
 from .models import AuditEntry, User
 from .policy import may
 
-P = ParamSpec("P")
-T = TypeVar("T")
+Action = TypeVar("Action", bound=Callable[..., Any])
 
 
-def action(what: str) -> Callable[[Callable[Concatenate[User, P], T]], Callable[Concatenate[User, P], T]]:
+def action(what: str) -> Callable[[Action], Action]:
     """Mark a function of (actor, ...) as an action: checked against the policy, all or nothing."""
 
-    def mark(function: Callable[Concatenate[User, P], T]) -> Callable[Concatenate[User, P], T]:
+    def mark(function: Action) -> Action:
         @wraps(function)
-        def run(actor: User, *args: P.args, **kwargs: P.kwargs) -> T:
+        def run(actor: User, *args: Any, **kwargs: Any) -> Any:
             if not may(actor, what):
                 raise NotAllowed("You may not do that in this shop.")
             with transaction.atomic():
                 return function(actor, *args, **kwargs)
 
-        return run
+        return cast(Action, run)
 
     return mark
 

@@ -7,7 +7,7 @@ export function HelpSheet({ open, onClose }: { open: boolean; onClose: () => voi
 	const commands = useAllCommands();
 	useEffect(() => {
 		if (open) dialog.current?.showModal();
-		else dialog.current?.close();
+		else if (dialog.current?.open) dialog.current.close();
 	}, [open]);
 	const groups = [...new Set(commands.map((each) => each.group))];
 	return (

@@ -1,0 +1,148 @@
+/** Figures as they are written, colours as they can be told apart, keys as they are meant. */
+import { readFileSync } from "node:fs";
+import { cleanup, fireEvent, render, screen } from "@testing-library/react";
+import { afterEach, describe, expect, test, vi } from "vitest";
+import { CommandBar, CommandProvider, useCommands } from "../app/commands";
+import { HelpSheet } from "../app/HelpSheet";
+import { figure, reading, side, toMetres, toYards, wish } from "./units";
+
+afterEach(cleanup);
+
+describe("figures", () => {
+	test("minus signs, thin spaces and blanks are the real characters", () => {
+		expect(figure(-12.34, 1)).toBe("\u221212.3");
+		expect(figure(-0.2)).toBe("0");
+		expect(figure(4310)).toBe("4\u202f310");
+		expect(figure(null)).toBe("–");
+	});
+	test("readings in the units a fitter works in", () => {
+		expect(toYards(toMetres(178))).toBeCloseTo(178);
+		expect(reading("carry_m", 162.76)).toBe("178");
+		expect(reading("landing_deg", 44.4)).toBe("44°");
+		expect(side(-3.7)).toBe("4 L");
+		expect(wish("landing_deg", 44, null)).toBe("44° or more");
+		expect(wish("offline_m", -10.06, 10.06)).toBe("11 either side");
+	});
+});
+
+describe("letters of builds", () => {
+	const css = readFileSync("src/index.css", "utf8");
+	type Colour = [number, number, number];
+	const linear = (hex: string): Colour =>
+		[1, 3, 5].map((at) => {
+			const part = Number.parseInt(hex.slice(at, at + 2), 16) / 255;
+			return part <= 0.04045 ? part / 12.92 : ((part + 0.055) / 1.055) ** 2.4;
+		}) as Colour;
+	const light = (c: Colour) => 0.2126 * c[0] + 0.7152 * c[1] + 0.0722 * c[2];
+	const contrast = (a: Colour, b: Colour) => {
+		const [high, low] = [light(a), light(b)].sort((x, y) => y - x) as [number, number];
+		return (high + 0.05) / (low + 0.05);
+	};
+	// Simulations of G. M. Machado, M. M. Oliveira, L. A. F. Fernandes, IEEE TVCG 15 (2009) 1291, severity 1.
+	const VISIONS: Record<string, number[][]> = {
+		usual: [
+			[1, 0, 0],
+			[0, 1, 0],
+			[0, 0, 1],
+		],
+		protanopia: [
+			[0.152286, 1.052583, -0.204868],
+			[0.114503, 0.786281, 0.099216],
+			[-0.003882, -0.048116, 1.051998],
+		],
+		deuteranopia: [
+			[0.367322, 0.860646, -0.227968],
+			[0.280085, 0.672501, 0.047413],
+			[-0.01182, 0.04294, 0.968881],
+		],
+	};
+	const seen = (c: Colour, m: number[][]): Colour =>
+		m.map((row) =>
+			Math.min(
+				1,
+				Math.max(
+					0,
+					row.reduce((sum, w, i) => sum + w * (c[i] ?? 0), 0),
+				),
+			),
+		) as Colour;
+	/** OKLab, B. Ottosson 2020. */
+	const oklab = ([r, g, b]: Colour): Colour => {
+		const l = Math.cbrt(0.4122214708 * r + 0.5363325363 * g + 0.0514459929 * b);
+		const m = Math.cbrt(0.2119034982 * r + 0.6806995451 * g + 0.1073969566 * b);
+		const s = Math.cbrt(0.0883024619 * r + 0.2817188376 * g + 0.6299787005 * b);
+		return [
+			0.2104542553 * l + 0.793617785 * m - 0.0040720468 * s,
+			1.9779984951 * l - 2.428592205 * m + 0.4505937099 * s,
+			0.0259040371 * l + 0.7827717662 * m - 0.808675766 * s,
+		];
+	};
+	const apart = (a: Colour, b: Colour) =>
+		Math.hypot(...oklab(a).map((value, i) => value - (oklab(b)[i] ?? 0)));
+	const theme = (name: string) => {
+		const block = css.match(new RegExp(`\\[data-theme="${name}"\\] \\{([^}]*)\\}`))?.[1] ?? "";
+		return (variable: string) =>
+			linear(block.match(new RegExp(`--${variable}: (#[0-9a-f]{6})`))?.[1] ?? "#000000");
+	};
+
+	test.each(["chalk", "dusk"])("in %s they stand apart under common colour vision and from amber", (name) => {
+		const colour = theme(name);
+		const letters = [..."ABCDEFGH"].map((letter) => [letter, colour(letter)] as const);
+		for (const [vision, matrix] of Object.entries(VISIONS)) {
+			for (const [i, [a, first]] of letters.entries()) {
+				for (const [b, second] of letters.slice(i + 1)) {
+					expect(apart(seen(first, matrix), seen(second, matrix)), `${a} ${b} ${vision}`).toBeGreaterThan(
+						0.055,
+					);
+				}
+				expect(
+					apart(seen(first, matrix), seen(colour("hole"), matrix)),
+					`${a} amber ${vision}`,
+				).toBeGreaterThan(0.05);
+			}
+		}
+	});
+	test.each([
+		["chalk", "#e9eeec"],
+		["dusk", "#17262b"],
+	])("in %s they can be read on the ground", (name, ground) => {
+		for (const letter of "ABCDEFGH")
+			expect(contrast(theme(name)(letter), linear(ground)), letter).toBeGreaterThan(4.5);
+	});
+});
+
+function Place({ run, blocked }: { run: () => void; blocked?: string }) {
+	useCommands("place", [
+		{ id: "aside", name: "Set aside", keys: "x", shown: "X", group: "Bay", blocked, run },
+	]);
+	return (
+		<>
+			<input aria-label="Notes" />
+			<CommandBar group="Bay" />
+			<HelpSheet open={false} onClose={() => undefined} />
+		</>
+	);
+}
+
+test("a command is one object: its key, its button and its line on the sheet do the same", () => {
+	const run = vi.fn();
+	const { rerender } = render(
+		<CommandProvider>
+			<Place run={run} />
+		</CommandProvider>,
+	);
+	fireEvent.keyDown(document.body, { key: "x" });
+	fireEvent.click(screen.getByRole("button", { name: /Set aside/ }));
+	expect(run).toHaveBeenCalledTimes(2);
+	expect(screen.getAllByText(/Set aside/)).toHaveLength(2);
+	const notes = screen.getByLabelText("Notes");
+	fireEvent.keyDown(notes, { key: "x" });
+	expect(run).toHaveBeenCalledTimes(2);
+	rerender(
+		<CommandProvider>
+			<Place run={run} blocked="No shot yet" />
+		</CommandProvider>,
+	);
+	fireEvent.keyDown(document.body, { key: "x" });
+	expect(run).toHaveBeenCalledTimes(2);
+});
