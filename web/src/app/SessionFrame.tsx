@@ -72,7 +72,7 @@ function Frame({ session, place, onHelp }: { session: Session; place: string; on
 	const View = PLACES.find((each) => each.id === place)?.view ?? Brief;
 	const where = `${session.bay_name}, ${session.surface}${session.indoor ? ", indoor" : ""}`;
 	return (
-		<div className="flex h-full flex-col">
+		<div className="flex h-dvh flex-col">
 			<header className="no-print flex min-h-13 items-center gap-4 border-b border-base-300 bg-base-100 px-4">
 				<Link to="/" aria-label="To the desk" className="py-2">
 					<Mark />

@@ -48,7 +48,7 @@ export interface CarryMapProps {
 
 const WIDTH = 960;
 const OUTER = 408;
-const BAND = 38;
+const BAND = { small: 62, large: 38 };
 const RING = 13;
 const RING_STEP = 19;
 export const MOST_RINGS = 4;
@@ -81,13 +81,18 @@ export function mapSpan(props: Pick<CarryMapProps, "clubs" | "rings" | "windows"
 export function CarryMap(props: CarryMapProps) {
 	const span = props.span ?? mapSpan(props);
 	const arch: Arch = { cx: WIDTH / 2, cy: 470, span };
-	const inner = OUTER - BAND;
+	const inner = OUTER - (props.small ? BAND.small : BAND.large);
 	const rings = props.rings.slice(0, MOST_RINGS);
 	const ringRadius = (index: number) => inner - 40 - index * RING_STEP;
 	const deepest = rings.length ? ringRadius(rings.length - 1) - RING - 4 : inner - 8;
 	return (
 		<figure className="m-0">
-			<svg viewBox={`0 0 ${WIDTH} 490`} className="block w-full" role="group" aria-label={props.title}>
+			<svg
+				viewBox={props.small ? `-30 -10 ${WIDTH + 60} 500` : `0 0 ${WIDTH} 490`}
+				className="block w-full"
+				role="group"
+				aria-label={props.title}
+			>
 				<defs>
 					<pattern
 						id="hole-hatch"
@@ -141,7 +146,14 @@ export function CarryMap(props: CarryMapProps) {
 					</path>
 				))}
 				{props.holes.map((hole) => (
-					<Hole key={hole.id} arch={arch} hole={hole} inner={inner} choose={props.onChooseHole} />
+					<Hole
+						key={hole.id}
+						arch={arch}
+						hole={hole}
+						inner={inner}
+						small={props.small ?? false}
+						choose={props.onChooseHole}
+					/>
 				))}
 				{rings.map((ring, index) => (
 					<Ring key={ring.letter} arch={arch} ring={ring} radius={ringRadius(index)} />
@@ -168,7 +180,7 @@ function Ticks({ arch, small }: { arch: Arch; small: boolean }) {
 				const labelled = yards % (small ? 40 : 20) === 0;
 				const a = point(arch, yards, OUTER + 17);
 				const b = point(arch, yards, OUTER + (labelled ? 27 : 21));
-				const text = point(arch, yards, OUTER + 42);
+				const text = point(arch, yards, OUTER + (small ? 50 : 42));
 				return (
 					<g key={yards}>
 						<line
@@ -186,7 +198,7 @@ function Ticks({ arch, small }: { arch: Arch; small: boolean }) {
 								textAnchor="middle"
 								dominantBaseline="middle"
 								fill="var(--quiet)"
-								fontSize={small ? 24 : 15}
+								fontSize={small ? 36 : 15}
 							>
 								{yards}
 							</text>
@@ -211,7 +223,7 @@ function Club({ arch, club, inner, small, choose: chosen }: ClubProps) {
 	const body = club.letter ? letterColour(club.letter) : "var(--club)";
 	const a = point(arch, club.carry, inner - 1);
 	const b = point(arch, club.carry, OUTER + 1);
-	const name = point(arch, club.carry + 0.6, inner - 15);
+	const name = point(arch, club.carry + 0.6, inner - (small ? 28 : 15));
 	const said = `${club.name}: carries ${Math.round(club.carry)}, stops at ${Math.round(club.total)} yd`;
 	return (
 		<g {...choose(chosen && (() => chosen(club.id)))} aria-label={said}>
@@ -241,7 +253,7 @@ function Club({ arch, club, inner, small, choose: chosen }: ClubProps) {
 					textAnchor="middle"
 					dominantBaseline="middle"
 					fontWeight="650"
-					fontSize={small ? 26 : 16}
+					fontSize={small ? 40 : 16}
 					fill={colour}
 				>
 					{club.letter ? club.letter : club.name}
@@ -252,15 +264,16 @@ function Club({ arch, club, inner, small, choose: chosen }: ClubProps) {
 }
 
 interface HoleProps {
+	small: boolean;
 	arch: Arch;
 	hole: MapHole;
 	inner: number;
 	choose: ((id: number) => void) | undefined;
 }
 
-function Hole({ arch, hole, inner, choose: chosen }: HoleProps) {
+function Hole({ arch, hole, inner, small, choose: chosen }: HoleProps) {
 	const middle = point(arch, (hole.from + hole.to) / 2, (inner + OUTER) / 2);
-	const wide = hole.yards >= 9;
+	const wide = hole.yards >= (small ? 15 : 9);
 	return (
 		<g {...choose(chosen && (() => chosen(hole.id)))} aria-label={hole.label}>
 			<title>{hole.label}</title>
@@ -279,7 +292,7 @@ function Hole({ arch, hole, inner, choose: chosen }: HoleProps) {
 					textAnchor="middle"
 					dominantBaseline="central"
 					fontWeight="700"
-					fontSize="19"
+					fontSize={small ? 38 : 19}
 					fill="var(--hole)"
 					stroke="var(--hole-fill)"
 					strokeWidth="7"
@@ -388,7 +401,7 @@ function Readout({ readout, rule, small, arch }: CarryMapProps & { arch: Arch; r
 						{line}
 					</text>
 				))}
-			<text x={x} y={arch.cy - (small ? 34 : 14)} fontSize={small ? 28 : 13.5} fill="var(--quiet)">
+			<text x={x} y={arch.cy - (small ? 34 : 14)} fontSize={small ? 38 : 13.5} fill="var(--quiet)">
 				{small ? readout.over : `Holes by ${rule}`}
 			</text>
 		</g>

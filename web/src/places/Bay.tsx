@@ -101,7 +101,7 @@ export function Bay({ session, act, live }: PlaceProps) {
 		},
 		{
 			id: "setting",
-			name: "New setting",
+			name: "Setting",
 			keys: "s",
 			shown: "S",
 			group: "Bay",
@@ -110,7 +110,7 @@ export function Bay({ session, act, live }: PlaceProps) {
 		},
 		{
 			id: "move",
-			name: "Move shot",
+			name: "Move",
 			keys: "m",
 			shown: "M",
 			group: "Bay",

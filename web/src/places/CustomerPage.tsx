@@ -23,7 +23,7 @@ export default function CustomerPage() {
 	if (!handover.data) return <Waiting what="the page" />;
 	const { agreed } = handover.data;
 	return (
-		<main className="mx-auto min-h-full max-w-3xl bg-base-100 px-6 py-8 sm:px-10">
+		<main className="mx-auto min-h-dvh max-w-3xl bg-base-100 px-6 py-8 sm:px-10">
 			<div className="no-print mb-6 flex gap-2">
 				<Link className="btn h-11" to={`/sessions/${id}/handover`}>
 					Back

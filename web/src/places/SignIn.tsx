@@ -16,7 +16,7 @@ export function SignIn({ onSignedIn }: { onSignedIn: (me: Me) => void }) {
 		onSuccess: onSignedIn,
 	});
 	return (
-		<main className="grid min-h-full place-items-center p-6">
+		<main className="grid min-h-dvh place-items-center p-6">
 			<form
 				className="w-full max-w-sm space-y-5"
 				onSubmit={form.handleSubmit((fields) => signIn.mutate(fields))}

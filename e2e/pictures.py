@@ -1,0 +1,69 @@
+"""Take the pictures in docs/screenshots from a fresh demo: `.venv/bin/python e2e/pictures.py`."""
+
+from __future__ import annotations
+
+import shutil
+import socket
+import tempfile
+from pathlib import Path
+
+from conftest import ROOT, Application
+from playwright.sync_api import Page, sync_playwright
+
+OUT = ROOT / "docs" / "screenshots"
+LIGHT, DARK = "chalk", "dusk"
+VIEWS = [("brief", LIGHT), ("bag", LIGHT), ("bag", DARK), ("bay", DARK), ("bench", LIGHT), ("handover", LIGHT)]
+
+
+def take(page: Page, application: Application) -> None:
+    page.goto(application.address)
+    page.get_by_label("Name").fill("fitter")
+    page.get_by_label("Password").fill(application.password)
+    page.get_by_role("button", name="Sign in").click()
+    page.get_by_role("heading", name="Sessions").wait_for()
+    shot(page, "desk")
+    page.get_by_role("link", name="Ines Duarte").click()
+    session = page.url.rsplit("/", 1)[0]
+    for place, theme in VIEWS:
+        page.evaluate(f"localStorage.setItem('hemicycle-theme', '{theme}')")
+        page.goto(f"{session}/{place}")
+        shot(page, place if theme == "chalk" else f"{place}-dark")
+    page.evaluate("localStorage.setItem('hemicycle-theme', 'chalk')")
+    page.goto(application.address)
+    page.get_by_role("link", name="Tunde Bakare").first.click()
+    page.goto(page.url.replace("/handover", "/page"))
+    page.get_by_role("heading", name="Your new club").wait_for()
+    page.screenshot(path=OUT / "page.png", full_page=True)
+    page.goto(application.address)
+    page.get_by_role("link", name="Mabel Thorne").click()
+    page.goto(page.url.replace("/brief", "/bag"))
+    page.get_by_role("button", name="Import shots").first.click()
+    page.get_by_label("Shots file").set_input_files(ROOT / "demo" / "monitor-export.csv")
+    page.get_by_role("button", name="Take in 54 shots").wait_for()
+    shot(page, "import")
+
+
+def shot(page: Page, name: str) -> None:
+    page.wait_for_timeout(900)  # the live stream keeps the network busy, so there is no idle to wait for
+    page.screenshot(path=OUT / f"{name}.png")
+
+
+def main() -> None:
+    home = Path(tempfile.mkdtemp(prefix="hemicycle-pictures-", dir="/tmp"))
+    with socket.socket() as probe:
+        probe.bind(("127.0.0.1", 0))
+        port = probe.getsockname()[1]
+    application = Application(home=home, port=port)
+    application.start()
+    try:
+        with sync_playwright() as playwright:
+            browser = playwright.chromium.launch(executable_path=shutil.which("chromium"), args=["--disable-gpu"])
+            take(browser.new_page(viewport={"width": 1280, "height": 800}, locale="en-GB"), application)
+            browser.close()
+    finally:
+        application.stop()
+        shutil.rmtree(home, ignore_errors=True)
+
+
+if __name__ == "__main__":
+    main()
