@@ -5,7 +5,7 @@ from __future__ import annotations
 import argparse
 import subprocess
 
-from . import install, serve, tests
+from . import install, serve, testing
 from .common import PYTHON, ROOT, Stop, tools_env, warn
 
 
@@ -52,8 +52,8 @@ def main(words: list[str]) -> int:
         "--fresh", action="store_true", help="begin with a new demo shop; removes what is in the database"
     )
     start.set_defaults(do=serve.start)
-    commands.add_parser("test", help="run every test").set_defaults(do=tests.test)
-    commands.add_parser("check", help="format, lint, types, contracts and fast tests").set_defaults(do=tests.check)
+    commands.add_parser("test", help="run every test").set_defaults(do=testing.test)
+    commands.add_parser("check", help="format, lint, types, contracts and fast tests").set_defaults(do=testing.check)
     commands.add_parser("flight", help="fly launch conditions from a CSV file", add_help=False)
     commands.add_parser("monitor", help="the stand-in launch monitor", add_help=False)
     try:

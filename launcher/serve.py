@@ -72,11 +72,25 @@ def only_one(folder: Path) -> Iterator[None]:
         yield
 
 
+def check_database(url: str) -> None:
+    """Stop with a sentence when the database of DATABASE_URL does not answer."""
+    code = "import os, psycopg; psycopg.connect(os.environ['U'], connect_timeout=5).close()"
+    env = {**os.environ, "U": url}
+    done = subprocess.run([str(PYTHON), "-c", code], env=env, capture_output=True, text=True, check=False)
+    if done.returncode:
+        reason = done.stderr.strip().splitlines()[-1].rpartition("Error: ")[2]
+        raise Stop(
+            f"The database of DATABASE_URL does not answer: {reason}\n"
+            + "Check the address, or unset it to use a private one."
+        )
+
+
 @contextlib.contextmanager
 def database(folder: Path, password: str) -> Iterator[str]:
     """The address of a database that answers: DATABASE_URL's, or the private cluster's."""
     given = os.environ.get("DATABASE_URL")
     if given:
+        check_database(given)
         yield given
         return
     cluster = Cluster(usable_home(folder) / "postgres", password=password)

@@ -3,11 +3,13 @@
 import os
 import socket
 import stat
+import subprocess
 
 import pytest
 
-from launcher import install, serve
-from launcher.common import Stop
+from launcher import install, serve, testing
+from launcher.common import Stop, digest
+from launcher.postgres import usable_home
 
 
 def test_a_port_in_use_is_said(tmp_path):
@@ -38,3 +40,48 @@ def test_without_root_missing_packages_are_named(monkeypatch):
     monkeypatch.setattr(os, "geteuid", lambda: 1000)
     with pytest.raises(Stop, match="postgresql chromium"):
         install.ensure_packages()
+
+
+def test_a_database_that_does_not_answer_is_said_without_a_traceback():
+    with pytest.raises(Stop) as said:
+        serve.check_database("postgres://nobody@127.0.0.1:1/none")
+    assert "does not answer" in str(said.value)
+    assert "Traceback" not in str(said.value)
+
+
+def test_a_step_is_done_again_only_when_its_input_changed():
+    lock = install.ROOT / "requirements.txt"
+    assert digest([lock]) == digest([lock])
+    assert digest([lock]) != digest([install.ROOT / "requirements-dev.txt"])
+
+
+def test_the_summary_counts_what_the_reports_say(tmp_path, capsys):
+    report = tmp_path / "core.xml"
+    report.write_text('<testsuites><testsuite tests="5" failures="1" errors="1" skipped="1"/></testsuites>')
+    assert testing._counts(report) == (2, 2, 1)
+    good, bad = testing.Part("core", True, 1.0, 5), testing.Part("web", False, 1.0, 2, 1)
+    assert testing._summary([good], 0, 1) == 0
+    assert testing._summary([good, bad], 0, 1) == 1
+    assert capsys.readouterr().out.endswith("7 passed, 1 failed, 0 skipped\n")
+    # A part that broke before its first test must not look like a pass.
+    assert testing._summary([testing.Part("web", False, 1.0)], 0, 1) == 1
+    assert "0 passed, 1 failed" in capsys.readouterr().out
+
+
+def test_data_goes_where_the_databases_user_can_reach_it(tmp_path, monkeypatch):
+    closed = tmp_path / "closed"
+    closed.mkdir(mode=0o700)
+    monkeypatch.setattr(os, "geteuid", lambda: 1000)
+    assert usable_home(closed / "var") == closed / "var"
+    monkeypatch.undo()
+    if os.geteuid() == 0:
+        assert str(usable_home(closed / "var")).startswith("/var/lib/hemicycle/")
+
+
+def test_flight_through_the_launcher(tmp_path):
+    file = tmp_path / "launch.csv"
+    file.write_text("ball_speed_mph,launch_deg,spin_rpm\n146,10.2,4437\n")
+    done = subprocess.run(
+        [str(install.ROOT / "hemicycle"), "flight", str(file)], capture_output=True, text=True, check=True
+    )
+    assert done.stdout.splitlines()[1].startswith("146,10.2,4437,22")

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Mapping
 from typing import cast
 
 from hemicycle_core.bag import Between, Slot
@@ -167,27 +168,29 @@ def _target(loaded: Loaded, slot: Slot, proposed: Target) -> p.TargetPicture:
     )
 
 
+def between_picture(gap: Between, ids: Mapping[str, int]) -> p.BetweenPicture:
+    """ids: of the builds by the club's name in the bag."""
+    return p.BetweenPicture(
+        lower=ids[gap.lower.name],
+        upper=ids[gap.upper.name],
+        rule=gap.rule.value,
+        step_m=gap.step_m,
+        coverage_m=gap.coverage_m,
+        hole_m=gap.hole_m,
+        hole_from_m=gap.hole_from_m,
+        hole_to_m=gap.hole_to_m,
+        overlap_m=gap.overlap_m,
+        crowded=gap.crowded,
+    )
+
+
 def bag_picture(loaded: Loaded) -> p.BagPicture:
     covered = loaded.coverage
     ids = {build.name: build.pk for build in loaded.own}
 
-    def between(gap: Between) -> p.BetweenPicture:
-        return p.BetweenPicture(
-            lower=ids[gap.lower.name],
-            upper=ids[gap.upper.name],
-            rule=gap.rule.value,
-            step_m=gap.step_m,
-            coverage_m=gap.coverage_m,
-            hole_m=gap.hole_m,
-            hole_from_m=gap.hole_from_m,
-            hole_to_m=gap.hole_to_m,
-            overlap_m=gap.overlap_m,
-            crowded=gap.crowded,
-        )
-
     return p.BagPicture(
         order=[ids[club.name] for club in covered.clubs],
-        between=[between(gap) for gap in covered.between],
+        between=[between_picture(gap, ids) for gap in covered.between],
         rule=covered.rule.value,
         rule_words=RULE_WORDS[covered.rule],
         step=covered.step.text,

@@ -3,9 +3,9 @@
 from __future__ import annotations
 
 from fitting.models import Build
-from fitting.pictures import BetweenPicture
 from fitting.read import Loaded
-from hemicycle_core.bag import Between, Carried, Coverage, coverage
+from fitting.show import between_picture
+from hemicycle_core.bag import Carried, Coverage, coverage
 from hemicycle_core.judge import Kind, Verdict
 from hemicycle_core.judge.choice import best, why_it_lost
 from hemicycle_core.units import yards
@@ -17,21 +17,6 @@ CAUTIONS = [
     "After any change of setting: check that the head is tight and the sleeve screw at the maker’s torque.",
     "The makers’ instructions, local rules and licensed professionals come first. This is not medical or legal advice.",
 ]
-
-
-def _between(gap: Between, ids: dict[str, int]) -> BetweenPicture:
-    return BetweenPicture(
-        lower=ids[gap.lower.name],
-        upper=ids[gap.upper.name],
-        rule=gap.rule.value,
-        step_m=gap.step_m,
-        coverage_m=gap.coverage_m,
-        hole_m=gap.hole_m,
-        hole_from_m=gap.hole_from_m,
-        hole_to_m=gap.hole_to_m,
-        overlap_m=gap.overlap_m,
-        crowded=gap.crowded,
-    )
 
 
 def _headline(covered: Coverage, around: frozenset[str]) -> str:
@@ -56,7 +41,7 @@ def bag_side(loaded: Loaded, extra: Build | None) -> BagSide:
     around = frozenset({extra.name} if extra is not None else ends)
     return BagSide(
         clubs=[_line(builds[club.name], club, extra) for club in covered.clubs],
-        between=[_between(gap, ids) for gap in covered.between],
+        between=[between_picture(gap, ids) for gap in covered.between],
         headline=_headline(covered, around) if ends else "No hole by this rule.",
         club_count=len(loaded.own) + (extra is not None),
     )

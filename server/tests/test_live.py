@@ -6,6 +6,7 @@ import socket
 import subprocess
 import sys
 import time
+import urllib.error
 import urllib.request
 from pathlib import Path
 
@@ -14,6 +15,7 @@ from django.conf import settings
 from django.db import connection
 from django.test import Client
 from feed.actions import make_key
+from feed.models import StandIn
 from shop.models import Bay
 
 ROOT = Path(__file__).resolve().parents[2]
@@ -82,3 +84,44 @@ def test_a_shot_reaches_an_open_screen_within_half_a_second(address, session, fi
         took.append(time.monotonic() - began)
     stream.close()
     assert sorted(took)[2] < 0.5
+
+
+def test_the_stand_in_is_a_process_of_its_own_that_plays_and_stops(address, session, fitter):
+    client = Client()
+    client.force_login(fitter)
+    cookies = "; ".join(f"{name}={morsel.value}" for name, morsel in client.cookies.items())
+    token = (
+        urllib.request.urlopen(f"{address}/api/me").headers["Set-Cookie"].partition("csrftoken=")[2].partition(";")[0]
+    )
+
+    def call(method, body=None):
+        request = urllib.request.Request(
+            f"{address}/api/bays/{session.bay_id}/stand-in",
+            method=method,
+            data=None if body is None else json.dumps(body).encode(),
+            headers={
+                "Cookie": f"{cookies}; csrftoken={token}",
+                "X-CSRFToken": token,
+                "Content-Type": "application/json",
+            },
+        )
+        with urllib.request.urlopen(request, timeout=10) as answer:
+            return answer.status
+
+    assert call("POST", {"shots": 60, "every_s": 0.2}) == 202
+    deadline = time.monotonic() + 20
+    while session.shots.count() < 3 and time.monotonic() < deadline:
+        time.sleep(0.1)
+    assert session.shots.count() >= 3
+    pid = StandIn.objects.get().pid
+    assert b"hemicycle_commands.monitor" in Path(f"/proc/{pid}/cmdline").read_bytes()
+    assert b"Bearer" not in Path(f"/proc/{pid}/cmdline").read_bytes()
+    with pytest.raises(urllib.error.HTTPError) as busy:
+        call("POST", {"shots": 1, "every_s": 1})
+    assert busy.value.code == 409
+    busy.value.close()
+    assert call("DELETE") == 204
+    time.sleep(0.7)
+    hit = session.shots.count()
+    time.sleep(0.7)
+    assert session.shots.count() == hit

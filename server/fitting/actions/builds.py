@@ -45,8 +45,12 @@ def add_own(session: FittingSession, written: str, **fields: Any) -> Build:
     name = short_name(written)
     if not name:
         raise BadInput("Give the club a name, such as 5i or 4H.", field="name")
-    if Build.objects.of(session.shop_id).filter(session=session, letter="", archived=False, name=name).exists():
+    same = Build.objects.of(session.shop_id).filter(session=session, letter="", name=name)
+    if same.filter(archived=False).exists():
         raise BadInput(f"{name} is in the bag already. Give the second one another name.", field="name")
+    back = same.first()
+    if back is not None:
+        return _bring_back(back, fields)
     loft, inches = USUAL.get(name, (None, None))
     given = {
         "head_type": head_type_of(name).value,
@@ -57,6 +61,17 @@ def add_own(session: FittingSession, written: str, **fields: Any) -> Build:
     }
     _check_typed(name, given["head_type"], given.get("typed_carry_m"), given.get("typed_total_m"))
     return Build.objects.create(shop_id=session.shop_id, session=session, name=name, **given)
+
+
+def _bring_back(build: Build, fields: dict[str, Any]) -> Build:
+    """A club that was taken out comes back as it was, with its shots, and with what was typed now."""
+    build.archived = False
+    for key, value in fields.items():
+        if value is not None:
+            setattr(build, key, value)
+    _check_typed(build.name, build.head_type, build.typed_carry_m, build.typed_total_m)
+    build.save()
+    return build
 
 
 @action("fit")

@@ -116,6 +116,8 @@ def import_shots(actor: User, session_id: int, request: ImportRequest) -> p.Impo
     table = _table(request.text)
     columns, _ = _columns(session, table, request.columns)
     parsed = parse_shots(table, columns)
+    if ShotImport.objects.of(session.shop_id).filter(session=session, text=request.text).exists():
+        raise BadInput("The shots of this file are in already.", field="file")
     kept = ShotImport.objects.create(
         shop_id=session.shop_id,
         session=session,

@@ -1,7 +1,7 @@
 /** A shots file: choose it, look at how it is read, then take it in. */
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { client, got, type ImportPreview, type Session } from "../api/client";
+import { client, got, type ImportPreview, Problem, type Session } from "../api/client";
 import { sessionKey } from "../api/session";
 import { Said } from "../ui/Said";
 import { Sheet } from "../ui/Sheet";
@@ -45,6 +45,13 @@ const UNIT_WORDS: Record<string, string> = {
 	deg: "degrees",
 };
 
+const MOST_BYTES = 4_000_000;
+const TOO_LARGE = new Problem(
+	"The file is over 4 MB, more than a session of shots. Export one session.",
+	400,
+	"file",
+);
+
 interface Request {
 	file_name: string;
 	text: string;
@@ -55,6 +62,7 @@ interface Request {
 
 export function ImportDialog({ session, onClose }: { session: Session; onClose: () => void }) {
 	const queries = useQueryClient();
+	const [tooLarge, setTooLarge] = useState(false);
 	const [request, setRequest] = useState<Request | null>(null);
 	const [shown, setShown] = useState<ImportPreview | null>(null);
 	const path = { params: { path: { session_id: session.id } } };
@@ -80,6 +88,9 @@ export function ImportDialog({ session, onClose }: { session: Session; onClose: 
 	const read = async (file: File | undefined) => {
 		if (!file) return;
 		take.reset();
+		setShown(null);
+		setTooLarge(file.size > MOST_BYTES);
+		if (file.size > MOST_BYTES) return;
 		preview.mutate({ file_name: file.name, text: await textOf(file), columns: [], clubs: {}, aside: [] });
 	};
 	if (take.data) {
@@ -106,7 +117,7 @@ export function ImportDialog({ session, onClose }: { session: Session; onClose: 
 				aria-label="Shots file"
 				onChange={(event) => void read(event.target.files?.[0])}
 			/>
-			<Said error={preview.error ?? take.error} />
+			<Said error={tooLarge ? TOO_LARGE : (preview.error ?? take.error)} />
 			{!shown && !preview.error && (
 				<p className="quiet">
 					Any CSV with a header line. You see how it is read before anything is taken in.

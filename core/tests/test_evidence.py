@@ -1,0 +1,158 @@
+"""Odd shots, tiring, and what to do next: said with reasons, and not when there is none."""
+
+import numpy as np
+import pytest
+from hemicycle_core.bag import Carried, GapRule, HeadType, plan_slots
+from hemicycle_core.bag.gaps import wanted_step
+from hemicycle_core.brief import Job, JobKind, propose
+from hemicycle_core.errors import BadInput
+from hemicycle_core.flight import Air, Firmness
+from hemicycle_core.formats.club_names import head_type_of, short_name
+from hemicycle_core.judge import Candidate, judge
+from hemicycle_core.judge.advice import next_step
+from hemicycle_core.judge.choice import best, why_it_lost
+from hemicycle_core.samples import average, certainty
+from hemicycle_core.samples.drift import speed_drift
+from hemicycle_core.samples.outliers import unlike_the_others
+from hemicycle_core.shots import Shot
+from hemicycle_core.units import metres
+from hypothesis import given, settings
+from hypothesis import strategies as st
+
+LOWER = Carried("5i", HeadType.IRON, metres(162), metres(170))
+UPPER = Carried("5W", HeadType.FAIRWAY, metres(196), metres(204))
+PLAN = plan_slots(LOWER, UPPER, 1, rule=GapRule.ROLL_OUT, step=wanted_step(None))
+
+
+def verdict_of(letter, carries, offline=0.0, jobs=()):
+    shots = [Shot({"carry_m": metres(carry), "offline_m": offline}) for carry in carries]
+    return judge(
+        Candidate(letter, letter, HeadType.HYBRID, shots),
+        slot=PLAN.slots[0],
+        targets=propose(PLAN, PLAN.slots[0], LOWER, UPPER, jobs),
+        lower=LOWER,
+        upper=UPPER,
+        jobs=jobs,
+    )
+
+
+def test_odd_shots_are_found_on_both_sides_with_a_sentence_and_ordinary_ones_are_not():
+    carries = [metres(yards) for yards in (178, 181, 150, 176, 180, 204)]
+    found = {unlike.index: unlike.sentence for unlike in unlike_the_others(carries)}
+    assert found == {2: "30 yd short of the others.", 5: "26 yd past the others."}
+    assert unlike_the_others(carries[:3]) == []
+    chance = np.random.default_rng(5)
+    false_alarms = sum(len(unlike_the_others(list(chance.normal(165, 4.5, 8)))) for _ in range(300))
+    assert false_alarms / (300 * 8) < 0.02
+
+
+@settings(max_examples=30, deadline=None, derandomize=True)
+@given(st.permutations([160.0, 161.5, 163.0, 158.0, 130.0, 162.0]))
+def test_the_order_of_shots_does_not_matter(carries):
+    assert {round(carries[unlike.index]) for unlike in unlike_the_others(carries)} == {130}
+    yards = [carry / 0.9144 for carry in carries]
+    assert verdict_of("A", yards).chance == pytest.approx(verdict_of("A", sorted(yards)).chance)
+
+
+def test_tiring_is_seen_through_changes_of_club_and_not_seen_where_there_is_none():
+    chance = np.random.default_rng(8)
+
+    def swings(loss):
+        made = []
+        for number in range(60):
+            length = (1.0, 0.94, 1.07)[number // 20]
+            fresh = 33 * (1 + 1.14 * (length - 0.94))
+            made.append((length, fresh * (1 - loss * number / 59) * (1 + chance.normal(0, 0.01))))
+        return made
+
+    tired = speed_drift(swings(0.05))
+    assert tired.tired
+    assert -0.07 < tired.share < -0.03
+    assert "Rest" in tired.sentence
+    alarms = sum(speed_drift(swings(0.0)).tired for _ in range(60))
+    assert alarms <= 2
+    assert speed_drift([(1.0, 33.0)] * 5) is None
+
+
+@settings(max_examples=40, deadline=None, derandomize=True)
+@given(st.integers(3, 10), st.integers(1, 10), st.floats(1.0, 8.0))
+def test_more_of_the_same_shots_never_make_us_less_sure(n, extra, spread):
+    few = [160 + spread * (-1) ** i for i in range(2 * (n // 2))] or [160.0]
+    more = few + [160 + spread, 160 - spread] * extra
+    assert certainty(average(more)).half_width <= certainty(average(few)).half_width
+
+
+def test_a_mirrored_player_gets_the_mirrored_words():
+    job = Job("Par three", JobKind.GREEN, metres(180), width_m=20)
+    right, left = (verdict_of("A", [178, 180, 179, 181], offline=side, jobs=[job]) for side in (14.0, -14.0))
+    assert right.kind == left.kind
+    assert right.against == left.against == "Offline is outside what the slot asks for."
+
+
+def test_advice_follows_the_build_in_hand_then_the_one_furthest_from_settled():
+    settled, short, open_ = (
+        verdict_of("A", [179, 180, 179, 180, 179, 180, 179]),
+        verdict_of("B", [179, 180]),
+        verdict_of("C", [176, 186, 178, 187]),
+    )
+    assert next_step([], "") == "Put candidates on the stand, then hit the first."
+    assert next_step([settled, short], "B") == "1 more shot with B."
+    assert next_step([settled, short, open_], "A").startswith("A is done. Next C:")
+    assert "Compare them on the Bench" in next_step([settled], "A")
+
+
+def test_within_noise_the_cheaper_build_is_put_first_and_the_loser_says_why():
+    a, b = verdict_of("A", [179] * 8), verdict_of("B", [180] * 8)
+    assert best([a, b], {"A": 329, "B": 239}).letter == "B"
+    assert best([a, b], {"A": 200, "B": 239}).letter == "A"
+    far = verdict_of("C", [190] * 8)
+    assert best([far], {}) is None
+    assert why_it_lost(a, b).startswith("Fills the slot too.")
+    assert "long of" in why_it_lost(far, b)
+
+
+@pytest.mark.parametrize(
+    ("written", "name", "kind"),
+    [("5 iron", "5i", HeadType.IRON), ("Iron-7", "7i", HeadType.IRON), ("Wood 5", "5W", HeadType.FAIRWAY),
+     ("3 Fairway Wood", "3W", HeadType.FAIRWAY), ("hybrid 4", "4H", HeadType.HYBRID), ("U4", "4U", HeadType.UTILITY),
+     ("Pitching Wedge", "PW", HeadType.WEDGE), ("Driver", "Dr", HeadType.DRIVER), ("52°", "52°", HeadType.WEDGE),
+     ("My old one", "My old one", HeadType.IRON)],
+)  # fmt: skip
+def test_club_names_as_people_write_them(written, name, kind):
+    assert short_name(written) == name
+    assert short_name(name) == name
+    assert head_type_of(name) is kind
+
+
+@pytest.mark.parametrize(
+    ("air", "density"),
+    [(Air(temperature_c=15, humidity=0), 1.225), (Air(altitude_m=2000, temperature_c=2, humidity=0), 1.007)],
+)
+def test_dry_air_is_as_dense_as_the_standard_atmosphere_says(air, density):
+    assert air.density == pytest.approx(density, rel=0.002)
+    assert Air(temperature_c=30, humidity=1).density < Air(temperature_c=30, humidity=0).density
+
+
+@pytest.mark.parametrize("firmness", list(Firmness))
+def test_a_firmer_green_asks_for_a_steeper_landing(firmness):
+    job = Job("Par three", JobKind.GREEN, metres(180), firmness)
+    landing = next(t for t in propose(PLAN, PLAN.slots[0], LOWER, UPPER, [job]) if t.quantity == "landing_deg")
+    assert landing.low == {"soft": 42, "medium": 44, "firm": 46}[firmness.value]
+    assert firmness.value in landing.why
+
+
+@pytest.mark.parametrize(
+    ("change", "field"),
+    [({"distance_m": 3}, "distance"), ({"carry_over_m": 400}, "carry_over"), ({"width_m": 0}, "width"),
+     ({"uses_per_round": 0}, "uses_per_round")],
+)  # fmt: skip
+def test_a_job_that_cannot_be_played_names_its_field(change, field):
+    with pytest.raises(BadInput) as error:
+        Job(**{"name": "x", "kind": JobKind.GREEN, "distance_m": 150, **change})
+    assert error.value.field == field
+
+
+@pytest.mark.parametrize("wrong", [{"altitude_m": 9000}, {"temperature_c": 90}, {"humidity": 2}, {"wind_mps": 80}])
+def test_air_that_nobody_plays_in_is_refused(wrong):
+    with pytest.raises(BadInput, match="must lie between"):
+        Air(**wrong)
