@@ -5,7 +5,7 @@ from __future__ import annotations
 import hashlib
 import secrets
 from collections.abc import Mapping
-from dataclasses import dataclass
+from dataclasses import asdict, dataclass
 from datetime import timedelta
 
 from config.problems import Refused
@@ -13,6 +13,7 @@ from django.db import transaction
 from django.utils import timezone
 from fitting.actions.shots import run_for, take_in
 from fitting.models import FittingSession, Shot
+from fitting.show import shot_picture
 from shop.audit import record
 from shop.models import Bay
 
@@ -97,7 +98,8 @@ def receive(key: FeedKey, shots: list[FeedShot]) -> Receipt:
                 feed_ids=list(fresh),
             )
             record(key.shop_id, None, "feed.shots", f"session:{session.pk}", shots=[shot.pk for shot in stored])
-            announce(session, "shot")
+            for shot in stored:
+                announce(session, "shot", shot=asdict(shot_picture(shot, "")))
     return Receipt(
         session=session.pk,
         build=build.letter or build.name,

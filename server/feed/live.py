@@ -10,7 +10,7 @@ import contextlib
 import json
 from collections import defaultdict
 from collections.abc import AsyncIterator
-from typing import TYPE_CHECKING
+from typing import TYPE_CHECKING, Any
 
 import psycopg
 import structlog
@@ -21,14 +21,21 @@ if TYPE_CHECKING:
 
 CHANNEL = "hemicycle_session"
 PING_S = 15.0
+CONNECTED = json.dumps({"what": "connected", "shot": None})
+RECONNECTED = json.dumps({"what": "reconnected", "shot": None})
 QUEUE = 64  # a screen that is this far behind reads everything anew anyway
 log = structlog.get_logger(__name__)
 
 
-def announce(session: FittingSession, what: str) -> None:
-    """Say that a session changed; heard by screens when the transaction commits."""
+def announce(session: FittingSession, what: str, *, shot: dict[str, Any] | None = None) -> None:
+    """Say that a session changed; heard by screens when the transaction commits.
+
+    shot: a new shot as screens draw it, so that it is seen before anything is read anew. A notice holds
+    8,000 bytes; a shot is under 1,500.
+    """
+    notice = {"session": session.pk, "what": what, "shot": shot}
     with connection.cursor() as cursor:
-        cursor.execute("SELECT pg_notify(%s, %s)", [CHANNEL, json.dumps({"session": session.pk, "what": what})])
+        cursor.execute("SELECT pg_notify(%s, %s)", [CHANNEL, json.dumps(notice)])
 
 
 class Listener:
@@ -67,10 +74,10 @@ class Listener:
                 async with await psycopg.AsyncConnection.connect(autocommit=True, **wanted) as database:
                     await database.execute(f"LISTEN {CHANNEL}")
                     self._ready.set()
-                    self._tell_all("reconnected")
+                    self._tell_all(RECONNECTED)
                     async for notice in database.notifies():
                         told = json.loads(notice.payload)
-                        self._tell(told["session"], told["what"])
+                        self._tell(told.pop("session"), json.dumps(told))
             except psycopg.OperationalError as error:
                 log.warning("live.lost", error=str(error))
                 await asyncio.sleep(1)
@@ -99,7 +106,7 @@ def listener() -> Listener:
 async def events(session_id: int) -> AsyncIterator[bytes]:
     """A session's Server-Sent Events: `changed` with what changed; a comment now and then keeps it open."""
     async with listener().changes(session_id) as queue:
-        yield b"retry: 1000\n\nevent: changed\ndata: connected\n\n"
+        yield f"retry: 1000\n\nevent: changed\ndata: {CONNECTED}\n\n".encode()
         while True:
             try:
                 what = await asyncio.wait_for(queue.get(), PING_S)

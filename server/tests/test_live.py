@@ -69,9 +69,9 @@ def test_a_shot_reaches_an_open_screen_within_half_a_second(address, session, fi
         while True:
             line = stream.readline().decode()
             if line.startswith("data:"):
-                return line.removeprefix("data:").strip()
+                return json.loads(line.removeprefix("data:"))
 
-    assert next_data() in ("connected", "reconnected")
+    assert next_data()["what"] in ("connected", "reconnected")
     key = make_key(Bay.objects.get(shop=session.shop), label="test")
     took = []
     for number in range(5):
@@ -79,9 +79,10 @@ def test_a_shot_reaches_an_open_screen_within_half_a_second(address, session, fi
         headers = {"Authorization": f"Bearer {key}", "Content-Type": "application/json"}
         began = time.monotonic()
         urllib.request.urlopen(urllib.request.Request(f"{address}/api/feed/shots", data=body, headers=headers)).close()
-        while next_data() != "shot":
+        while (told := next_data())["what"] != "shot":
             pass
         took.append(time.monotonic() - began)
+        assert told["shot"]["readings"]["carry_m"] == 160.0 + number
     stream.close()
     assert sorted(took)[2] < 0.5
 

@@ -1,7 +1,7 @@
 /** Reading and changing one session; every change answers with the whole session. */
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useEffect, useState } from "react";
-import { client, got, type Session } from "./client";
+import { client, got, type Session, type Shot } from "./client";
 import type { components } from "./schema";
 
 type BriefBody = components["schemas"]["BriefInputRequest"];
@@ -46,17 +46,31 @@ export function useChange(id: number) {
 
 export type Live = "live" | "connecting" | "lost";
 
+/** A session with a new shot in it, at once; its averages follow when it is read anew. */
+function withShot(session: Session, shot: Shot): Session {
+	return session.shots.some((each) => each.id === shot.id)
+		? session
+		: { ...session, shots: [...session.shots, shot] };
+}
+
 /** Follow a session: read it anew whenever the server says it changed, and after every break. */
 export function useLive(id: number): Live {
 	const queries = useQueryClient();
 	const [state, setState] = useState<Live>("connecting");
 	useEffect(() => {
 		const source = new EventSource(`/api/sessions/${id}/stream`);
-		const refresh = () => {
+		const heard = async (event: MessageEvent<string>) => {
 			setState("live");
-			void queries.invalidateQueries({ queryKey: sessionKey(id) });
+			const { shot } = JSON.parse(event.data) as { shot: Shot | null };
+			if (shot) queries.setQueryData<Session>(sessionKey(id), (seen) => seen && withShot(seen, shot));
+			// The session first: what hangs on it can wait until the figures are on the screen.
+			await queries.invalidateQueries({ queryKey: sessionKey(id), exact: true });
+			await queries.invalidateQueries({
+				queryKey: sessionKey(id),
+				predicate: (query) => query.queryKey.length > 2,
+			});
 		};
-		source.addEventListener("changed", refresh);
+		source.addEventListener("changed", (event) => void heard(event));
 		source.onerror = () => setState("lost");
 		return () => source.close();
 	}, [id, queries]);
