@@ -181,3 +181,55 @@ def test_a_second_launcher_on_the_same_data_is_refused(application) -> None:
     done = application.launch("start", "--port", str(application.port + 1))
     assert done.returncode == 1
     assert "already running" in done.stderr
+
+
+def test_in_the_bay_nothing_is_lost(page: Page, application) -> None:
+    """A new setting, a shot filed under the wrong club, a target overruled, a hole chosen by keyboard."""
+    sign_in(page, application)
+    page.get_by_role("link", name=re.compile("Ines Duarte")).click()
+    expect(page.get_by_text("Feed open")).to_be_visible()
+    page.keyboard.press("1")
+    page.get_by_role("button", name="Change Carry").click()
+    page.get_by_label("Carry to").fill("185")
+    page.get_by_role("button", name="Set", exact=True).click()
+    expect(page.get_by_text("Overruled.")).to_be_visible()
+    page.keyboard.press("2")
+    expect(page.get_by_text("Window: carry")).to_be_visible()
+    hole = page.get_by_role("button", name=re.compile("uncovered between 5W and Dr"))
+    hole.focus()
+    page.keyboard.press("Enter")
+    expect(page.get_by_text("Between 5W and Dr", exact=True)).to_be_visible()
+    page.get_by_role("button", name=re.compile("uncovered between 5i and 5W")).click()
+    expect(page.get_by_text("Between 5i and 5W", exact=True)).to_be_visible()
+    page.keyboard.press("3")
+    page.keyboard.press("b")
+    expect(page.get_by_role("button", name=re.compile("^B "), pressed=True)).to_be_visible()
+    page.keyboard.press("s")
+    page.get_by_role("dialog").get_by_role("button", name="25°").click()
+    d = page.get_by_role("button", name=re.compile("^D 9W"), pressed=True)
+    expect(d).to_contain_text("turned from B: 24° set to 25°")
+    assert application.launch("monitor", "--bay", "Bay 2", "--shots", "2", "--every", "0").returncode == 0
+    expect(d).to_contain_text("2 kept")
+    page.keyboard.press("m")
+    page.get_by_role("dialog").get_by_role("button", name="A 4H 22°").click()
+    expect(d).to_contain_text("1 kept")
+    page.keyboard.press("z")
+    expect(d).to_contain_text("2 kept")
+
+
+def test_every_place_fits_a_tablet_and_the_page_a_phone(page: Page, application) -> None:
+    sign_in(page, application)
+    page.get_by_role("link", name=re.compile("Tunde Bakare")).first.click()
+    expect(page.get_by_text("✓ Agreed")).to_be_visible()
+    session = page.url.rsplit("/", 1)[0]
+    page.set_viewport_size({"width": 1024, "height": 768})
+    for place in ("brief", "bag", "bay", "bench", "handover"):
+        page.goto(f"{session}/{place}")
+        expect(page.get_by_role("main")).not_to_contain_text("Reading")
+        assert page.evaluate("document.querySelector('main').scrollWidth <= document.querySelector('main').clientWidth")
+    page.set_viewport_size({"width": 390, "height": 844})
+    page.goto(f"{session}/page")
+    expect(page.get_by_role("heading", name="Your new club: 3H 19°")).to_be_visible()
+    assert page.evaluate("document.documentElement.scrollWidth <= innerWidth")
+    page.goto(f"{application.address}/sessions/99999/bag")
+    expect(page.get_by_role("alert")).to_contain_text("not in your shop")

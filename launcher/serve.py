@@ -197,10 +197,9 @@ def _start(options: argparse.Namespace) -> None:
         kept = keep_secrets(folder)
         with database(folder, kept["database"]) as url:
             env = {**server_env(url, kept["secret"]), "HEMICYCLE_DEMO_PASSWORD": kept["demo"]}
-            with Step("Bringing the database up to date"):
-                manage(env, "migrate", "--no-input", "-v", "0", why="Bringing the database up to date")
-            with Step("Looking after the demo shop"):
-                manage(env, "demo", *(["--fresh"] if options.fresh else []), why="Loading the demo shop")
+            with Step("Bringing the database up to date, with the demo shop when it is empty"):
+                fresh = ["--fresh"] if options.fresh else []
+                manage(env, "demo", "--migrate", *fresh, why="Bringing the database up to date")
             address = f"http://127.0.0.1:{options.port}"
             with web_server(env, options.port) as process:
                 with Step("Starting the server"):

@@ -38,7 +38,11 @@ function cookie(name: string): string {
 	return found ? decodeURIComponent(found.slice(name.length + 1)) : "";
 }
 
-export const client = createClient<paths>({ baseUrl: "/", credentials: "same-origin" });
+export const client = createClient<paths>({
+	baseUrl: window.location.origin,
+	credentials: "same-origin",
+	fetch: (request) => globalThis.fetch(request),
+});
 
 client.use({
 	onRequest({ request }) {

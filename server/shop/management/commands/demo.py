@@ -9,22 +9,28 @@ from django.contrib.auth import get_user_model
 from django.core.management import call_command
 from django.core.management.base import BaseCommand, CommandParser
 from django.db import transaction
-from practice.demo import load_demo
 
 from shop.models import Shop
 
 
 class Command(BaseCommand):
     help = "Load the demo shop when there is no shop yet."
+    # The launcher runs this at every start: the checks would import every view, which takes seconds.
+    requires_system_checks = []
 
     def add_arguments(self, parser: CommandParser) -> None:
+        parser.add_argument("--migrate", action="store_true", help="bring the database up to date first")
         parser.add_argument("--fresh", action="store_true", help="remove everything first")
 
     def handle(self, *_args: Any, **options: Any) -> None:
         password = os.environ.get("HEMICYCLE_DEMO_PASSWORD", "")
+        if options["migrate"]:
+            call_command("migrate", interactive=False, verbosity=0, skip_checks=True)
         if options["fresh"]:
             call_command("flush", "--no-input", verbosity=0)
         if not Shop.objects.exists():
+            from practice.demo import load_demo  # noqa: PLC0415 (the whole core, wanted only once)
+
             with transaction.atomic():
                 load_demo(password)
         elif password:
