@@ -61,6 +61,14 @@ def test_verdicts_from_the_closed_list(hit, jobs, kind):
     assert verdict(hit, jobs).kind is kind
 
 
+def test_what_is_a_whole_step_off_is_not_one_head_away():
+    assert verdict(shots(187, n=9, spread=2)).headline == "One head away"
+    far = Candidate("A", "7W", HeadType.FAIRWAY, shots(230, n=6))
+    targets = propose(PLAN, PLAN.slots[0], LOWER, UPPER, [GREEN])
+    said = judge(far, slot=PLAN.slots[0], targets=targets, lower=LOWER, upper=UPPER)
+    assert said.headline.endswith("yd too long for this slot")
+
+
 def test_a_verdict_says_its_numbers_and_what_would_settle_it():
     said = verdict(shots(181, n=4, spread=4, aside=(160, 162)))
     assert said.why.startswith("Carries 18")

@@ -14,7 +14,7 @@ from ..flight.aero import LANDING_ERROR_DEG
 from ..samples.averages import Average, average, cost_of_a_miss, values_of
 from ..samples.certainty import Certainty, certainty, chance_between
 from ..shots import READINGS, Shot, Source
-from ..units import yards, yd_text
+from ..units import metres, yards, yd_text
 from .whatif import Turned, turn_loft
 
 LEAST_SHOTS = 3  # fewer than this say nothing about a build
@@ -26,6 +26,7 @@ TURNS_DEG = (1.0, -1.0, 2.0, -2.0)  # what common sleeves offer, the smallest fi
 LANDING_SPREAD_DEG = 2.0  # usual spread of landing angles within one build
 LANDING_WANTED_DEG = 1.5
 CHANCE_AFTER_TURN = 0.60
+ONE_HEAD_M = metres(12)  # three to four degrees of loft, or half an inch and two degrees
 
 
 class Kind(StrEnum):
@@ -210,7 +211,17 @@ def _kind(
     crowded = _crowded(evidence.carry.mean, lower, upper)
     if crowded is not None:
         return Kind.CROWDS, f"Crowds {crowded.name}", None
-    return Kind.ONE_HEAD, "One head away", None
+    return Kind.ONE_HEAD, _head_away(evidence), None
+
+
+def _head_away(evidence: _Evidence) -> str:
+    """A head is worth about half a club; what is further off than a whole step is not one head away."""
+    mean, low, high = evidence.carry.mean, evidence.window.low, evidence.window.high
+    short = low - mean if low is not None else 0.0
+    long = mean - high if high is not None else 0.0
+    if max(short, long) <= ONE_HEAD_M:
+        return "One head away"
+    return f"{round(yards(max(short, long)))} yd too {'short' if short > long else 'long'} for this slot"
 
 
 def _too_flat(jobs: Sequence[Job]) -> tuple[Kind, str, None]:

@@ -119,6 +119,7 @@ export function CarryMap(props: CarryMapProps) {
 						key={`${window.low}`}
 						transform={centre(arch)}
 						d={sector(arch, window.low, window.high, deepest, OUTER + 14)}
+						pointerEvents="none"
 						fill="var(--window)"
 						fillOpacity="0.55"
 						stroke="var(--window-line)"
