@@ -78,7 +78,8 @@ def check_database(url: str) -> None:
     env = {**os.environ, "U": url}
     done = subprocess.run([str(PYTHON), "-c", code], env=env, capture_output=True, text=True, check=False)
     if done.returncode:
-        reason = done.stderr.strip().splitlines()[-1].rpartition("Error: ")[2]
+        first = next((line for line in done.stderr.splitlines() if "Error: " in line), done.stderr)
+        reason = first.partition("Error: ")[2]
         raise Stop(
             f"The database of DATABASE_URL does not answer: {reason}\n"
             + "Check the address, or unset it to use a private one."
