@@ -190,6 +190,8 @@ def test_in_the_bay_nothing_is_lost(page: Page, application) -> None:
     page.get_by_role("link", name=re.compile("Ines Duarte")).click()
     expect(page.get_by_text("Feed open")).to_be_visible()
     page.keyboard.press("1")
+    page.get_by_role("button", name="5W", exact=True).click()
+    expect(page.get_by_role("button", name="5W", exact=True, pressed=True)).to_be_visible()
     page.get_by_role("button", name="Change Carry").click()
     page.get_by_label("Carry to").fill("185")
     page.get_by_role("button", name="Set", exact=True).click()

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass, field
+from dataclasses import asdict, dataclass, field
 from datetime import date
 from decimal import Decimal
 from typing import Literal
@@ -85,9 +85,11 @@ class ClubInput:
 
 @dataclass
 class ClubChange:
-    typed_carry_m: float | None
-    typed_total_m: float | None
-    fixed: bool
+    """Only what is sent changes."""
+
+    typed_carry_m: float | None = None
+    typed_total_m: float | None = None
+    fixed: bool = False
 
 
 @dataclass
@@ -283,13 +285,8 @@ class BuildView(APIView):
     @extend_schema(request=ClubChangeIn, responses=SessionOut, operation_id="change_club", tags=["bag"])
     def put(self, request: Request, build_id: int) -> Response:
         new = given(request, ClubChangeIn)
-        build = builds.change_club(
-            actor_of(request),
-            build_id,
-            typed_carry_m=new.typed_carry_m,
-            typed_total_m=new.typed_total_m,
-            fixed=new.fixed,
-        )
+        sent = {key: value for key, value in asdict(new).items() if key in request.data}
+        build = builds.change_club(actor_of(request), build_id, **sent)
         return _shown(request, build.session_id)
 
     @extend_schema(request=None, responses={200: SessionOut}, operation_id="drop_club", tags=["bag"])

@@ -108,7 +108,10 @@ def test_every_change_leaves_an_entry_with_who_made_it(desk, session, fitter):
         {"typed_carry_m": 150, "typed_total_m": 155, "fixed": True},
         content_type=JSON,
     )
-    entries = AuditEntry.objects.all()[before:]
+    fixed_only = desk.put(f"/api/builds/{Build.objects.get(name='5i').pk}", {"fixed": False}, content_type=JSON).json()
+    iron = next(club for club in fixed_only["builds"] if club["name"] == "5i")
+    assert (iron["fixed"], iron["carry_m"], iron["total_m"]) == (False, 150, 155)
+    entries = AuditEntry.objects.all()[before : before + 4]
     assert [entry.action for entry in entries] == ["gap.choose", "build.in_hand", "build.turn", "club.change"]
     assert {entry.actor_id for entry in entries} == {fitter.pk}
     assert entries[3].detail["before"]["typed_carry_m"] == pytest.approx(162 * 0.9144)

@@ -592,10 +592,10 @@ export interface components {
         };
         ClubChangeRequest: {
             /** Format: double */
-            typed_carry_m: number | null;
+            typed_carry_m?: number | null;
             /** Format: double */
-            typed_total_m: number | null;
-            fixed: boolean;
+            typed_total_m?: number | null;
+            fixed?: boolean;
         };
         ClubInputRequest: {
             name: string;
@@ -1092,7 +1092,7 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody: {
+        requestBody?: {
             content: {
                 "application/json": components["schemas"]["ClubChangeRequest"];
             };

@@ -8,6 +8,7 @@ import { change, sessionKey } from "../api/session";
 import type { PlaceProps } from "../app/SessionFrame";
 import { Caution, Said } from "../ui/Said";
 import { toMetres, toYards } from "../ui/units";
+import { ownOf } from "./model";
 import { Targets } from "./Targets";
 
 type Kind = "green" | "tee" | "layup";
@@ -242,6 +243,7 @@ export function Brief({ session, act, busy }: PlaceProps) {
 							{...form.register("budget")}
 						/>
 					</label>
+					<FixedClubs session={session} act={act} />
 					<label className="col-span-2 flex items-end gap-2 pb-2">
 						<input type="checkbox" className="checkbox" {...form.register("pain")} />
 						<span>Pain or an injury</span>
@@ -281,6 +283,30 @@ export function Brief({ session, act, busy }: PlaceProps) {
 					</p>
 				)}
 			</aside>
+		</div>
+	);
+}
+
+/** The clubs that stay whatever is found. */
+function FixedClubs({ session, act }: Pick<PlaceProps, "session" | "act">) {
+	const clubs = ownOf(session);
+	return (
+		<div className="col-span-full">
+			<p className="quiet mb-1 text-sm">Fixed clubs: these stay in the bag</p>
+			{clubs.length === 0 && <p className="quiet">Once the bag is known, its clubs can be fixed here.</p>}
+			<div className="flex flex-wrap gap-1.5">
+				{clubs.map((club) => (
+					<button
+						key={club.id}
+						type="button"
+						aria-pressed={club.fixed}
+						className={`btn btn-sm h-10 min-w-12 ${club.fixed ? "btn-primary" : "border-base-300 bg-base-100"}`}
+						onClick={() => act(() => change.club(club.id, { fixed: !club.fixed }))}
+					>
+						{club.name}
+					</button>
+				))}
+			</div>
 		</div>
 	);
 }

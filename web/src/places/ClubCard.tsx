@@ -23,8 +23,7 @@ export function ClubCard({
 	const save = (fixed: boolean) =>
 		act(() =>
 			change.club(build.id, {
-				typed_carry_m: shots.length ? null : metres(carry),
-				typed_total_m: shots.length ? null : metres(total),
+				...(shots.length ? {} : { typed_carry_m: metres(carry), typed_total_m: metres(total) }),
 				fixed,
 			}),
 		);
