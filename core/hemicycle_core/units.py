@@ -64,11 +64,6 @@ UNITS: dict[str, Unit] = {
 }
 
 
-def units_of(quantity: Quantity) -> tuple[Unit, ...]:
-    """Every unit a quantity may be written in, canonical first."""
-    return tuple(unit for unit in UNITS.values() if unit.quantity is quantity)
-
-
 def yards(metres: float) -> float:
     return metres / METRES_PER_YARD
 

@@ -9,7 +9,7 @@ from hemicycle_core.errors import BadInput
 from hemicycle_core.flight import Firmness, Launch, fly
 from hemicycle_core.judge import Candidate, Kind, compare, judge, turn_loft
 from hemicycle_core.samples import average, certainty, cost_of_a_miss, pattern
-from hemicycle_core.shots import Shot
+from hemicycle_core.shots import Shot, Source
 from hemicycle_core.units import metres, mps, yards
 
 LOWER = Carried("5i", HeadType.IRON, metres(162), metres(170.4), peak_m=metres(27), spin_rpm=5200, spread_m=4)
@@ -59,6 +59,12 @@ def launched(speed_mph, launch, spin, n=8):
 )
 def test_verdicts_from_the_closed_list(hit, jobs, kind):
     assert verdict(hit, jobs).kind is kind
+
+
+def test_computed_figures_make_a_verdict_less_sure_than_measured_ones():
+    measured = shots(179, n=9, spread=2)
+    computed = [Shot(shot.values, {"carry_m": Source.COMPUTED, "landing_deg": Source.COMPUTED}) for shot in measured]
+    assert verdict(computed).chance < verdict(measured).chance - 0.1
 
 
 def test_what_is_a_whole_step_off_is_not_one_head_away():

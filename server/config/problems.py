@@ -7,7 +7,7 @@ from typing import Any
 from django.core.exceptions import PermissionDenied
 from django.http import Http404, HttpRequest, JsonResponse
 from hemicycle_core.errors import BadInput
-from rest_framework import exceptions, serializers, status
+from rest_framework import exceptions, status
 from rest_framework.response import Response
 
 MEDIA_TYPE = "application/problem+json"
@@ -29,15 +29,6 @@ class NotAllowed(Refused):
 
     def __init__(self, sentence: str) -> None:
         super().__init__(sentence, kind="not_allowed")
-
-
-class ProblemSerializer(serializers.Serializer[Any]):
-    """How every error looks."""
-
-    type = serializers.CharField()
-    title = serializers.CharField(help_text="One sentence to show.")
-    status = serializers.IntegerField()
-    field = serializers.CharField(allow_null=True, help_text="Dotted path of the input at fault.")
 
 
 def body(kind: str, title: str, code: int, field: str | None = None) -> dict[str, Any]:

@@ -50,7 +50,6 @@ def board_line(loaded: Loaded, build: Build) -> p.BoardLine | None:
         total_m=club.total_m,
         offline_m=offline.mean if offline else 0.0,
         path=_path(loaded, build, club.carry_m, club.peak_m),
-        path_source="computed",
         pattern=None
         if found is None
         else p.PatternPicture(

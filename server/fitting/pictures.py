@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
-from datetime import date, datetime
+from datetime import date
 from typing import Literal
 
 Status = Literal["not_begun", "open", "agreed"]
@@ -247,7 +247,6 @@ class BoardLine:
     total_m: float
     offline_m: float
     path: list[list[float]]
-    path_source: str
     pattern: PatternPicture | None
 
 
@@ -325,11 +324,3 @@ class ImportResult:
     set_aside: int
     computed: int
     problems: list[ImportProblem]
-
-
-@dataclass
-class AuditLine:
-    at: datetime
-    who: str
-    action: str
-    subject: str

@@ -30,6 +30,15 @@ HEAD_WORDS = {
 }
 
 
+# Usual lofts and lengths, to start a typed club from; the fitter measures the real ones.
+USUAL_LOFT_AND_INCHES: dict[str, tuple[float, float]] = {
+    "Dr": (10.5, 45.5), "3W": (15, 43), "5W": (18, 42.5), "7W": (21, 42),
+    "3H": (19, 40.5), "4H": (22, 40), "5H": (25, 39.5),
+    "3i": (20, 39), "4i": (23, 38.5), "5i": (26, 38), "6i": (29.5, 37.5), "7i": (33, 37), "8i": (37, 36.5),
+    "9i": (41, 36), "PW": (46, 35.75), "GW": (50, 35.5), "SW": (54, 35.25), "LW": (58, 35),
+}  # fmt: skip
+
+
 @dataclass(frozen=True)
 class Carried:
     """A club in the bag, metres; spread_m is the standard deviation of its carry where shots are known,

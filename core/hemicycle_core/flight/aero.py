@@ -64,8 +64,7 @@ MODERN_BALL = Coefficients(
     lift_exponent=0.4,
 )
 
-# Root mean square error of a flight from one shot's own launch, against published averages; it
-# travels with every computed figure. Source: docs/decisions/0002-flight-coefficients.md.
+# Root mean square error of a flight from one launch, against published averages. A verdict adds it to
+# every computed carry and landing angle. Source: docs/decisions/0002-flight-coefficients.md.
 CARRY_ERROR_SHARE = 0.025
-PEAK_ERROR_SHARE = 0.09
 LANDING_ERROR_DEG = 3.0

@@ -10,7 +10,7 @@ from enum import StrEnum
 from ..bag import Carried, HeadType, Slot
 from ..bag.gaps import CROWDED_M
 from ..brief import Job, JobKind, Target
-from ..flight.aero import LANDING_ERROR_DEG
+from ..flight.aero import CARRY_ERROR_SHARE, LANDING_ERROR_DEG
 from ..samples.averages import Average, average, cost_of_a_miss, values_of
 from ..samples.certainty import Certainty, certainty, chance_between
 from ..shots import READINGS, Shot, Source
@@ -20,7 +20,6 @@ from .whatif import Turned, turn_loft
 LEAST_SHOTS = 3  # fewer than this say nothing about a build
 SURE = 0.80  # from this chance on the slot counts as filled
 LIKELY = 0.50  # from this on it may fill it
-UNLIKELY = 0.20
 TOO_FLAT_DEG = 4.0  # this far under the wanted landing angle no turn of a sleeve helps
 TURNS_DEG = (1.0, -1.0, 2.0, -2.0)  # what common sleeves offer, the smallest first
 LANDING_SPREAD_DEG = 2.0  # usual spread of landing angles within one build
@@ -93,6 +92,7 @@ class _Evidence:
     landing: Average | None
     landing_known: Certainty | None
     landing_model_error: float
+    carry_model_error_m: float
     window: Target
     holds: Target | None
 
@@ -100,7 +100,7 @@ class _Evidence:
         """Chance to fill the slot, now or after a turn."""
         shift = turn.carry_m if turn else 0.0
         low, high = self.window.low or -math.inf, self.window.high or math.inf
-        carried = chance_between(self.carry, self.known, low - shift, high - shift)
+        carried = chance_between(self.carry, self.known, low - shift, high - shift, error=self.carry_model_error_m)
         return carried * self.chance_to_hold(turn.landing_deg if turn else 0.0)
 
     def chance_to_hold(self, steeper_deg: float = 0.0) -> float:
@@ -126,6 +126,7 @@ def _evidence(candidate: Candidate, targets: Sequence[Target]) -> _Evidence | No
         return None
     landing = average(values_of(candidate.shots, "landing_deg"))
     modelled = _source(candidate.shots, "landing_deg") is not Source.MEASURED
+    computed = _source(candidate.shots, "carry_m") is not Source.MEASURED
     return _Evidence(
         carry=carry,
         known=certainty(carry),
@@ -134,6 +135,7 @@ def _evidence(candidate: Candidate, targets: Sequence[Target]) -> _Evidence | No
         if landing is None
         else certainty(landing, usual_spread=LANDING_SPREAD_DEG, wanted=LANDING_WANTED_DEG),
         landing_model_error=LANDING_ERROR_DEG if modelled else 0.5,
+        carry_model_error_m=CARRY_ERROR_SHARE * carry.mean if computed else 0.0,
         window=window,
         holds=next((target for target in targets if target.quantity == "landing_deg"), None),
     )

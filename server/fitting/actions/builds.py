@@ -8,23 +8,16 @@ from config.problems import Refused
 from django.utils import timezone
 from feed.live import announce
 from hemicycle_core.bag import Carried, HeadType
+from hemicycle_core.bag.clubs import HEAD_WORDS, USUAL_LOFT_AND_INCHES
 from hemicycle_core.errors import BadInput
 from hemicycle_core.formats.club_names import head_type_of, short_name
+from hemicycle_core.units import METRES_PER_INCH
 from rack.models import Head, Shaft
 from shop.audit import action, record
 from shop.models import User
 
 from ..models import LETTERS, Build, FittingSession
 from .sessions import for_change
-
-# Usual lofts and lengths, to start a typed club from; the fitter measures the real ones.
-USUAL = {
-    "Dr": (10.5, 45.5), "3W": (15, 43), "5W": (18, 42.5), "7W": (21, 42),
-    "3H": (19, 40.5), "4H": (22, 40), "5H": (25, 39.5),
-    "3i": (20, 39), "4i": (23, 38.5), "5i": (26, 38), "6i": (29.5, 37.5), "7i": (33, 37), "8i": (37, 36.5),
-    "9i": (41, 36), "PW": (46, 35.75), "GW": (50, 35.5), "SW": (54, 35.25), "LW": (58, 35),
-}  # fmt: skip
-INCH = 0.0254
 
 
 def _check_typed(name: str, head_type: str, carry_m: float | None, total_m: float | None) -> None:
@@ -51,12 +44,12 @@ def add_own(session: FittingSession, written: str, **fields: Any) -> Build:
     back = same.first()
     if back is not None:
         return _bring_back(back, fields)
-    loft, inches = USUAL.get(name, (None, None))
+    loft, inches = USUAL_LOFT_AND_INCHES.get(name, (None, None))
     given = {
         "head_type": head_type_of(name).value,
         "stated_loft_deg": loft,
         "set_loft_deg": loft,
-        "length_m": inches * INCH if inches else None,
+        "length_m": inches * METRES_PER_INCH if inches else None,
         **{key: value for key, value in fields.items() if value is not None},
     }
     _check_typed(name, given["head_type"], given.get("typed_carry_m"), given.get("typed_total_m"))
@@ -145,7 +138,7 @@ def add_candidate(
     if session.customer.hand == "left" and not head.left_handed:
         raise BadInput(f"The {head.model} {head.label} is not made left-handed.", field="head_id")
     if head.head_type not in shaft.fits:
-        raise BadInput(f"{shaft.name} does not go into a {head.head_type}.", field="shaft_id")
+        raise BadInput(f"{shaft.name} does not go into a {HEAD_WORDS[HeadType(head.head_type)]}.", field="shaft_id")
     loft = head.loft_deg if set_loft_deg is None else set_loft_deg
     _check_setting(head, loft)
     build = Build.objects.create(

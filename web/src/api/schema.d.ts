@@ -501,7 +501,6 @@ export interface components {
             /** Format: double */
             offline_m: number;
             path: number[][];
-            path_source: string;
             pattern: components["schemas"]["PatternPicture"] | null;
         };
         BriefInputRequest: {

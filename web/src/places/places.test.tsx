@@ -240,7 +240,6 @@ test("the landing zone is yard for yard, with right of the target below the line
 			[100, 25],
 			[178 * YD, 0],
 		],
-		path_source: "computed",
 		pattern: null,
 	};
 	const wide = structuredClone(session);
