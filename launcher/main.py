@@ -16,8 +16,10 @@ def _passed_on(module: str, words: list[str], extra_env: dict[str, str] | None =
     return subprocess.run([str(PYTHON), "-m", module, *words], env=env, check=False).returncode
 
 
-def _flight(words: list[str]) -> int:
-    return _passed_on("hemicycle_commands.flight", words)
+PASSED_ON = {
+    "flight": "fly launch conditions from a CSV or JSON lines file",
+    "speed": "how fast the flight model is",
+}
 
 
 def _monitor(words: list[str]) -> int:
@@ -54,11 +56,12 @@ def main(words: list[str]) -> int:
     start.set_defaults(do=serve.start)
     commands.add_parser("test", help="run every test").set_defaults(do=testing.test)
     commands.add_parser("check", help="format, lint, types, contracts and fast tests").set_defaults(do=testing.check)
-    commands.add_parser("flight", help="fly launch conditions from a CSV file", add_help=False)
+    for name, said in PASSED_ON.items():
+        commands.add_parser(name, help=said, add_help=False)
     commands.add_parser("monitor", help="the stand-in launch monitor", add_help=False)
     try:
-        if words[:1] == ["flight"]:
-            return _flight(words[1:])
+        if words and words[0] in PASSED_ON:
+            return _passed_on(f"hemicycle_commands.{words[0]}", words[1:])
         if words[:1] == ["monitor"]:
             return _monitor(words[1:])
         options = parser.parse_args(words)

@@ -1,5 +1,6 @@
 """The programs of the command line, run as a user runs them."""
 
+import csv
 import io
 import json
 import threading
@@ -9,18 +10,53 @@ import pytest
 from hemicycle_commands import flight, monitor
 from hemicycle_core.golfer import Player
 
+HEADER = "id,ball_speed_mph,launch_deg,spin_rpm,altitude_ft\n"
+
+
+def flown(text, options=None):
+    out, errors = io.StringIO(), io.StringIO()
+    code = flight.fly_file(text, out, errors, options)
+    return code, list(csv.DictReader(out.getvalue().splitlines())), errors.getvalue()
+
 
 def test_flight_writes_rows_back_and_names_what_it_skipped():
-    out, errors = io.StringIO(), io.StringIO()
-    text = "id,ball_speed_mph,launch_deg,spin_rpm,altitude_ft\na,146,10.2,4437,\nb,400,10,4000,\nc,146,10.2,4437,6000\n"
-    assert flight.fly_file(text, out, errors) == 1
-    header, first, second = out.getvalue().splitlines()
-    assert header == (
-        "id,ball_speed_mph,launch_deg,spin_rpm,altitude_ft,carry_yd,total_yd,peak_ft,landing_deg,offline_yd,hang_s"
-    )
-    assert first.startswith("a,146,10.2,4437,,22")
-    assert float(second.split(",")[5]) > float(first.split(",")[5])
-    assert errors.getvalue().startswith("Line 3 skipped: A ball speed of")
+    code, rows, said = flown(HEADER + "a,146,10.2,4437,\nb,400,10,4000,\nc,146,10.2,4437,6000\nd,146,,4000,\n")
+    assert code == 1
+    assert [row["id"] for row in rows] == ["a", "c"]
+    assert 215 < float(rows[0]["carry_yd"]) < float(rows[1]["carry_yd"])
+    assert 3 < float(rows[0]["carry_error_yd"]) < 7
+    assert "Line 3 skipped: A ball speed of 400 mph cannot be flown" in said
+    assert "Line 5 skipped: launch_deg is blank." in said
+
+
+def test_flight_in_other_units_is_the_same_flight_and_json_lines_do_too():
+    (plain,) = flown("ball_speed_mph,launch_deg,spin_rpm,temperature_f\n146,10.2,4437,50\n")[1]
+    metric = flown("ball_speed_kmh;launch_deg;spin_rpm;temperature_c\n234,964;10,2;4437;10\n")[1][0]
+    assert float(metric["carry_yd"]) == pytest.approx(float(plain["carry_yd"]), abs=0.15)
+    out = io.StringIO()
+    line = '{"id": 7, "ball_speed_mph": 146, "launch_deg": 10.2, "spin_rpm": 4437, "temperature_f": 50}\n'
+    assert flight.fly_file(line + "[1]\n", out, io.StringIO()) == 1
+    assert json.loads(out.getvalue())["carry_yd"] == float(plain["carry_yd"])
+
+
+def test_flight_starts_from_an_anchor_and_tries_changes(tmp_path, capsys):
+    launch = "ball_speed_mph,launch_deg,spin_rpm"
+    rows = [f"{speed},14,4600" for speed in (118, 120, 122, 124)]
+    (tmp_path / "launch.csv").write_text("\n".join([launch, *rows]))
+    carries = [float(row["carry_yd"]) for row in flown("\n".join([launch, *rows]))[1]]
+    measured = [f"{row},{0.95 * carry:.1f}" for row, carry in zip(rows, carries, strict=True)]
+    (tmp_path / "measured.csv").write_text("\n".join([f"{launch},carry_yd", *measured, "120,14,4600,"]))
+    words = [str(tmp_path / "launch.csv"), "--anchor", str(tmp_path / "measured.csv"), "--whatif", "loft=+1"]
+    assert flight.main(words) == 0
+    said = capsys.readouterr()
+    first = next(csv.DictReader(said.out.splitlines()))
+    assert float(first["carry_yd"]) == pytest.approx(0.95 * carries[0], rel=0.01)
+    assert float(first["after_spin_rpm"]) > 4600
+    assert float(first["after_carry_yd"]) != float(first["carry_yd"])
+    assert "Anchor line 6 left out: no carry." in said.err
+    assert "Anchored to 4 measured flights" in said.err
+    assert flight.main([*words[:-1], "weight_back=5"]) == 2
+    assert "only directions are known" in capsys.readouterr().err
 
 
 def test_flight_says_which_column_is_missing(tmp_path, capsys):

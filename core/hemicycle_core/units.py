@@ -26,6 +26,7 @@ class Quantity(StrEnum):
     TEMPERATURE = "temperature"  # deg C
     TIME = "time"  # s
     RATIO = "ratio"
+    PRESSURE = "pressure"  # Pa
 
 
 @dataclass(frozen=True)
@@ -60,6 +61,9 @@ UNITS: dict[str, Unit] = {
         Unit("f", Quantity.TEMPERATURE, 5 / 9, -32 * 5 / 9),
         Unit("s", Quantity.TIME),
         Unit("ratio", Quantity.RATIO),
+        Unit("pct", Quantity.RATIO, 0.01),
+        Unit("pa", Quantity.PRESSURE),
+        Unit("hpa", Quantity.PRESSURE, 100.0),
     )
 }
 

@@ -1,8 +1,7 @@
-"""Shots from files of any maker's kind, and the flight command's rows."""
+"""Shots from files of any maker's kind."""
 
 import pytest
 from hemicycle_core.errors import BadInput
-from hemicycle_core.formats.flight_csv import check_header, fly_rows
 from hemicycle_core.formats.shots_csv import Column, check_mapping, guess_mapping, parse_shots
 from hemicycle_core.formats.table import decode, read_table
 from hemicycle_core.shots import Strike, check_readings, fill_blanks
@@ -84,14 +83,3 @@ def test_blanks_are_filled_and_only_blanks():
 def test_every_unit_comes_back():
     for unit in UNITS.values():
         assert unit.from_canonical(unit.to_canonical(12.5)) == pytest.approx(12.5)
-
-
-def test_flight_rows_name_what_they_skip():
-    check_header(["ball_speed_mph", "launch_deg", "spin_rpm"])
-    with pytest.raises(BadInput, match="spin_rpm"):
-        check_header(["ball_speed_mph", "launch_deg"])
-    good = {"ball_speed_mph": "146", "launch_deg": "10.2", "spin_rpm": "4437"}
-    rows = list(fly_rows(iter([(2, good), (3, {**good, "launch_deg": "x"}), (4, {**good, "altitude_ft": "5000"})])))
-    assert 215 < float(rows[0].added["carry_yd"]) < 235
-    assert "not a number" in rows[1].problem
-    assert float(rows[2].added["carry_yd"]) > float(rows[0].added["carry_yd"]) + 5

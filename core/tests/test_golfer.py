@@ -1,9 +1,11 @@
 """The simulated golfer against published averages and against the order that fitters describe."""
 
+from dataclasses import replace
+
 import numpy as np
 import pytest
 from hemicycle_core.bag import HeadType
-from hemicycle_core.golfer import Club, Player, Swinging
+from hemicycle_core.golfer import Club, Delivery, Player, Swinging, strike_ball
 from hemicycle_core.units import METRES_PER_INCH, mph, mps
 
 TOUR = Player(speed_mps=mps(90), attack_deg=-4.3, lean_deg=11)
@@ -48,3 +50,30 @@ def test_the_same_seed_hits_the_same_shots_and_a_left_hander_mirrors_them():
     assert a == b
     assert [s["offline_m"] for s in a] == pytest.approx([-s["offline_m"] for s in c])
     assert Player.from_dict(right.to_dict()) == right
+
+
+def test_a_player_warms_up_learns_a_strange_club_and_tires():
+    player = Player(speed_mps=33, speed_spread=0.0, warm_up=0.02, tiring=0.001, misses={})
+    club = Club(HeadType.HYBRID, 22, 40 * METRES_PER_INCH)
+    speeds = [shot["club_speed_mps"] for shot in Swinging(player, seed=2).shots(club, 80)]
+    assert speeds[0] == pytest.approx(0.98 * speeds[20])
+    assert speeds[79] == pytest.approx((1 - 0.04) * speeds[20], rel=0.002)
+    first = [Swinging(AVERAGE, seed=seed).shots(club, 3) for seed in range(60)]
+    later = [Swinging(AVERAGE, seed=seed).shots(club, 3, known=True) for seed in range(60)]
+    spread = [np.std([shot["attack_deg"] for three in hits for shot in three]) for hits in (first, later)]
+    assert spread[0] > 1.2 * spread[1]
+
+
+def test_gear_effect_brings_a_toe_strike_of_a_deep_head_back_more_than_of_a_shallow_one():
+    delivery = Delivery(43, -2, 0, 0, 18, toe_mm=12, high_mm=0)
+    wood, utility = (strike_ball(delivery, Club(kind, 21, 1.0)) for kind in (HeadType.FAIRWAY, HeadType.UTILITY))
+    assert wood.axis_deg < utility.axis_deg < 0  # curves left, back to the line
+    back = strike_ball(delivery, Club(HeadType.HYBRID, 21, 1.0, cg_further_back_mm=8))
+    front = strike_ball(delivery, Club(HeadType.HYBRID, 21, 1.0, cg_further_back_mm=-8))
+    assert back.ball_speed_mps > front.ball_speed_mps
+    thin = replace(delivery, toe_mm=0, high_mm=-10)
+    for club in (Club(HeadType.FAIRWAY, 21, 1.0), Club(HeadType.IRON, 21, 1.0)):
+        low, middle = strike_ball(thin, club), strike_ball(replace(delivery, toe_mm=0), club)
+        assert low.spin_rpm > middle.spin_rpm
+        assert low.launch_deg < middle.launch_deg
+        assert low.ball_speed_mps < middle.ball_speed_mps

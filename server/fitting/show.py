@@ -252,7 +252,7 @@ def verdict_picture(loaded: Loaded, verdict: Verdict) -> p.VerdictPicture:
         more=verdict.more,
         against=verdict.against,
         change=verdict.change,
-        turn_deg=verdict.turn.degrees if verdict.turn else None,
+        turn_deg=verdict.turn.change.amount if verdict.turn else None,
         facts=[
             p.FactPicture(
                 quantity=fact.quantity,

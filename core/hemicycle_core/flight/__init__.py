@@ -1,7 +1,13 @@
-"""The flight of a golf ball: air, forces, integration, landing and roll."""
+"""The flight of a golf ball: air, forces, integration, anchoring, landing and roll."""
 
 from .air import Air
-from .integrate import Flight, Launch, fly
-from .landing import FAIRWAY, GREEN, Firmness, Roll, run_out
+from .anchor import Anchor, anchor, anchored_error
+from .error import FlightError, flight_error
+from .integrate import Flight, Launch, Trim, fly
+from .landing import FAIRWAY, GREEN, Firmness, Roll, RollOut, roll_out, run_out
+from .other_air import REFERENCE_AIR, in_other_air
 
-__all__ = ["FAIRWAY", "GREEN", "Air", "Firmness", "Flight", "Launch", "Roll", "fly", "run_out"]
+__all__ = [
+    "FAIRWAY", "GREEN", "REFERENCE_AIR", "Air", "Anchor", "Firmness", "Flight", "FlightError", "Launch", "Roll",
+    "RollOut", "Trim", "anchor", "anchored_error", "flight_error", "fly", "in_other_air", "roll_out", "run_out",
+]  # fmt: skip

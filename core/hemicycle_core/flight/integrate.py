@@ -2,20 +2,24 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
+from collections.abc import Callable, Sequence
+from dataclasses import dataclass, replace
 
 import numpy as np
 from numpy.typing import ArrayLike, NDArray
 
 from ..errors import BadInput
+from ..units import MPS_PER_MPH
 from .aero import BALL_AREA_M2, BALL_MASS_KG, BALL_RADIUS_M, GRAVITY, MODERN_BALL, SPIN_DECAY, Coefficients
 from .air import Air
 
 Floats = NDArray[np.float64]
 
-STEP_S = 0.1  # carry within a millimetre of a step of 0.005 s; see core/tests/test_flight.py
+STEP_S = 0.2  # carry within a few millimetres of a tight solver; docs/decisions/0002-flight-coefficients.md
 LONGEST_S = 20.0
 RPM = 2 * np.pi / 60
+CHUNK = 4096  # shots flown together: more would leave the processor's cache, fewer waste calls
+X, Y, Z, VX, VY, VZ, OMEGA = range(7)
 
 
 @dataclass(frozen=True)
@@ -34,25 +38,65 @@ class Launch:
     axis_deg: ArrayLike = 0.0
 
     def arrays(self) -> tuple[Floats, ...]:
-        """The five fields as checked arrays of one shape (n,). Raises BadInput for what cannot fly."""
+        """The five fields as arrays of one shape (n,), not yet checked."""
         given = (self.ball_speed_mps, self.launch_deg, self.spin_rpm, self.direction_deg, self.axis_deg)
         fields = [np.atleast_1d(np.asarray(field, dtype=float)) for field in given]
-        speed, launch, spin, direction, axis = (field.copy() for field in np.broadcast_arrays(*fields))
-        limits = (
-            ("ball speed", speed, 2.0, 110.0, "m/s"),
-            ("launch angle", launch, -10.0, 80.0, "degrees"),
-            ("spin", spin, 0.0, 20_000.0, "rpm"),
-            ("launch direction", direction, -60.0, 60.0, "degrees"),
-            ("spin axis", axis, -90.0, 90.0, "degrees"),
+        return tuple(field.copy() for field in np.broadcast_arrays(*fields))
+
+    def problems(self) -> dict[int, BadInput]:
+        """What cannot be flown: for each such shot, by its place in the arrays, the first reason."""
+        found: dict[int, BadInput] = {}
+        for limit, values in zip(LIMITS, self.arrays(), strict=True):
+            shown = values / limit.unit_size
+            bad = ~(np.isfinite(shown) & (shown >= limit.low) & (shown <= limit.high))
+            for i in np.flatnonzero(bad):
+                found.setdefault(int(i), limit.problem(float(shown[i])))
+        return found
+
+    def checked(self) -> tuple[Floats, ...]:
+        """The five arrays. Raises BadInput for the first shot that cannot fly."""
+        problems = self.problems()
+        if problems:
+            raise problems[min(problems)]
+        return self.arrays()
+
+
+@dataclass(frozen=True)
+class _Limit:
+    """What can be flown of one field, in the unit a fitter thinks in."""
+
+    name: str
+    low: float
+    high: float
+    unit: str
+    unit_size: float = 1.0
+
+    def problem(self, value: float) -> BadInput:
+        said = f"A {self.name} of {value:.4g} {self.unit}" if np.isfinite(value) else f"A {self.name} that is no number"
+        return BadInput(
+            f"{said} cannot be flown; it must lie between {self.low:g} and {self.high:g}.".replace("-", "\u2212"),
+            field=self.name.replace(" ", "_"),
         )
-        for name, values, low, high, unit in limits:
-            bad = ~(np.isfinite(values) & (values >= low) & (values <= high))
-            if bad.any():
-                raise BadInput(
-                    f"A {name} of {values[bad][0]:g} {unit} cannot be flown; it must lie between {low:g} and {high:g}.",
-                    field=name.replace(" ", "_"),
-                )
-        return speed, launch, spin, direction, axis
+
+
+LIMITS = (
+    _Limit("ball speed", 5, 245, "mph", MPS_PER_MPH),
+    _Limit("launch angle", -10, 80, "degrees"),
+    _Limit("spin", 0, 20_000, "rpm"),
+    _Limit("launch direction", -60, 60, "degrees"),
+    _Limit("spin axis", -90, 90, "degrees"),
+)
+
+
+@dataclass(frozen=True)
+class Trim:
+    """Scales of drag and of lift, each one number or an array (n,); 1 leaves the model as it is.
+
+    Found by `anchor` from measured flights, or drawn at random to see what the model's error does.
+    """
+
+    drag: ArrayLike = 1.0
+    lift: ArrayLike = 1.0
 
 
 @dataclass(frozen=True)
@@ -75,118 +119,209 @@ class Flight:
     path_s: Floats | None = None
 
 
+@dataclass(frozen=True)
+class _Balls:
+    """What stays the same over a flight: arrays (n,), the spin axis (3, n)."""
+
+    axis: Floats
+    drag: Floats  # 0.5 rho A / m times the drag scale
+    lift: Floats
+    reynolds_per_mps: Floats
+    wind_along: Floats
+    wind_across: Floats
+    windy: bool
+    ball: Coefficients
+
+    def __getitem__(self, which: NDArray[np.intp] | slice) -> _Balls:
+        return replace(
+            self,
+            axis=self.axis[:, which],
+            drag=self.drag[which],
+            lift=self.lift[which],
+            reynolds_per_mps=self.reynolds_per_mps[which],
+            wind_along=self.wind_along[which],
+            wind_across=self.wind_across[which],
+        )
+
+    def rates(self, state: Floats) -> Floats:
+        """Time derivative of the state (7, n): eq. 1 to 3 of `aero` with lift along v x axis."""
+        ux, uy, uz = state[VX], state[VY], state[VZ]
+        if self.windy:
+            profile = _wind_profile(state[Z])
+            ux, uy = ux - self.wind_along * profile, uy - self.wind_across * profile
+        speed = np.sqrt(ux * ux + uy * uy + uz * uz)
+        spin_ratio = state[OMEGA] * BALL_RADIUS_M / speed
+        lift, drag = self.ball.lift_and_drag(spin_ratio, speed * self.reynolds_per_mps)
+        lift *= self.lift * speed
+        drag *= self.drag * speed
+        ax, ay, az = self.axis
+        rates = np.empty_like(state)
+        rates[:VX] = state[VX:OMEGA]
+        rates[VX] = lift * (uy * az - uz * ay) - drag * ux
+        rates[VY] = lift * (uz * ax - ux * az) - drag * uy
+        rates[VZ] = lift * (ux * ay - uy * ax) - drag * uz - GRAVITY
+        rates[OMEGA] = -SPIN_DECAY / BALL_RADIUS_M * state[OMEGA] * speed
+        return rates
+
+    def step(self, state: Floats, h: float | Floats) -> Floats:
+        """One Runge-Kutta step; h in seconds, one number or one a shot."""
+        k1 = self.rates(state)
+        k2 = self.rates(state + 0.5 * h * k1)
+        k3 = self.rates(state + 0.5 * h * k2)
+        k4 = self.rates(state + h * k3)
+        result: Floats = state + h / 6 * (k1 + 2 * (k2 + k3) + k4)
+        return result
+
+
+def _wind_profile(height_m: Floats) -> Floats:
+    """Wind at a height as a share of that at 10 m: the 1/7 power law, levelling off under a metre.
+
+    The law's slope has no bound at the ground, which would cost the integration its order.
+    """
+    profile: Floats = ((height_m**2 + 1.0) / 100.0) ** (1 / 14)
+    return profile
+
+
 def _start(launch: Launch) -> tuple[Floats, Floats]:
-    """State (n, 7) of x, y, z, vx, vy, vz, omega with y to the right, and the unit spin axis (n, 3)."""
-    speed, up, spin, direction, tilt = launch.arrays()
+    """State (7, n) with y to the right, and the unit spin axis (3, n)."""
+    speed, up, spin, direction, tilt = launch.checked()
     up, direction, tilt = np.radians(up), np.radians(direction), np.radians(tilt)
-    forward = np.stack([np.cos(up) * np.cos(direction), np.cos(up) * np.sin(direction), np.sin(up)], axis=1)
+    forward = np.stack([np.cos(up) * np.cos(direction), np.cos(up) * np.sin(direction), np.sin(up)])
     # x downrange, y right, z up is a left-handed frame, so lift points along v x axis, not axis x v.
-    level = np.stack([-np.sin(direction), np.cos(direction), np.zeros_like(up)], axis=1)
-    lift_up = np.stack([-np.sin(up) * np.cos(direction), -np.sin(up) * np.sin(direction), np.cos(up)], axis=1)
-    axis = level * np.cos(tilt)[:, None] - lift_up * np.sin(tilt)[:, None]
-    state = np.zeros((speed.size, 7))
-    state[:, 3:6] = forward * speed[:, None]
-    state[:, 6] = spin * RPM
+    level = np.stack([-np.sin(direction), np.cos(direction), np.zeros_like(up)])
+    lift_up = np.stack([-np.sin(up) * np.cos(direction), -np.sin(up) * np.sin(direction), np.cos(up)])
+    axis = level * np.cos(tilt) - lift_up * np.sin(tilt)
+    state = np.zeros((7, speed.size))
+    state[VX:OMEGA] = forward * speed
+    state[OMEGA] = spin * RPM
     return state, axis
 
 
-def _rates(state: Floats, axis: Floats, air: Air, ball: Coefficients) -> Floats:
-    height = np.maximum(state[:, 2], 0.1)
-    profile = (height / 10.0) ** (1 / 7) if air.wind_mps else np.zeros_like(height)
-    through = state[:, 3:6].copy()
-    through[:, 0] -= air.wind_along_mps * profile
-    through[:, 1] -= air.wind_across_mps * profile
-    speed = np.sqrt((through**2).sum(axis=1))
-    spin_ratio = state[:, 6] * BALL_RADIUS_M / speed
-    reynolds = speed * 2 * BALL_RADIUS_M / air.kinematic_viscosity
-    force = 0.5 * air.density * BALL_AREA_M2 / BALL_MASS_KG * speed
-    rates = np.empty_like(state)
-    rates[:, 0:3] = state[:, 3:6]
-    drag, lift = force * ball.drag(spin_ratio, reynolds), force * ball.lift_of(spin_ratio)
-    vx, vy, vz, ax, ay, az = *through.T, *axis.T
-    rates[:, 3] = -drag * vx + lift * (vy * az - vz * ay)
-    rates[:, 4] = -drag * vy + lift * (vz * ax - vx * az)
-    rates[:, 5] = -drag * vz + lift * (vx * ay - vy * ax)
-    rates[:, 5] -= GRAVITY
-    rates[:, 6] = -SPIN_DECAY * state[:, 6] * speed / BALL_RADIUS_M
-    return rates
+def _balls(axis: Floats, air: Air | Sequence[Air], ball: Coefficients, trim: Trim) -> _Balls:
+    n = axis.shape[1]
+    airs = [air] if isinstance(air, Air) else list(air)
+    if len(airs) not in (1, n):
+        raise BadInput(f"{n} shots need one air or {n}, not {len(airs)}.", field="air")
 
+    distinct = {id(one): one for one in airs}
+    place = {key: i for i, key in enumerate(distinct)}
+    index = np.array([place[id(one)] for one in airs])
 
-def _step(state: Floats, axis: Floats, air: Air, ball: Coefficients, h: float) -> Floats:
-    k1 = _rates(state, axis, air, ball)
-    k2 = _rates(state + 0.5 * h * k1, axis, air, ball)
-    k3 = _rates(state + 0.5 * h * k2, axis, air, ball)
-    k4 = _rates(state + h * k3, axis, air, ball)
-    return state + h / 6 * (k1 + 2 * k2 + 2 * k3 + k4)
+    def each(of: Callable[[Air], float]) -> Floats:
+        return np.broadcast_to(np.array([of(one) for one in distinct.values()], dtype=float)[index], n)
+
+    def scale(value: ArrayLike, name: str) -> Floats:
+        scales = np.broadcast_to(np.asarray(value, dtype=float), n)
+        if not (np.isfinite(scales) & (scales > 0.3) & (scales < 3)).all():
+            raise BadInput(f"A {name} scale must lie between 0.3 and 3.", field=name)
+        return scales
+
+    dynamic = 0.5 * BALL_AREA_M2 / BALL_MASS_KG * each(lambda one: one.density)
+    along, across = each(lambda one: one.wind_along_mps), each(lambda one: one.wind_across_mps)
+    return _Balls(
+        axis=axis,
+        drag=dynamic * scale(trim.drag, "drag"),
+        lift=dynamic * scale(trim.lift, "lift"),
+        reynolds_per_mps=2 * BALL_RADIUS_M / each(lambda one: one.kinematic_viscosity),
+        wind_along=along,
+        wind_across=across,
+        windy=bool(along.any() or across.any()),
+        ball=ball,
+    )
 
 
 def _fraction_to_ground(before: Floats, after: Floats, h: float) -> Floats:
     """Fraction of the step at which height crosses zero: Newton on the cubic Hermite of z, shape (k,)."""
-    z0, z1, v0, v1 = before[:, 2], after[:, 2], before[:, 5] * h, after[:, 5] * h
+    z0, z1, v0, v1 = before[Z], after[Z], before[VZ] * h, after[VZ] * h
     t = z0 / (z0 - z1)
     a, b = 2 * z0 - 2 * z1 + v0 + v1, -3 * z0 + 3 * z1 - 2 * v0 - v1
     for _ in range(3):
         slope = 3 * a * t**2 + 2 * b * t + v0
         t = np.clip(t - (a * t**3 + b * t**2 + v0 * t + z0) / np.where(slope == 0, -1.0, slope), 0, 1)
-    return t
+    fraction: Floats = t
+    return fraction
 
 
-def fly(launch: Launch, *, air: Air | None = None, ball: Coefficients = MODERN_BALL, path: bool = False) -> Flight:
+@dataclass
+class _Landed:
+    """What is known of n shots once they are down: the state (7, n), the time and the peak (n,)."""
+
+    state: Floats
+    hang: Floats
+    peak: Floats
+    samples: list[Floats]
+
+
+def _fly_chunk(state: Floats, balls: _Balls, step: float, path: bool) -> _Landed:
+    n = state.shape[1]
+    out = _Landed(np.zeros((7, n)), np.zeros(n), np.zeros(n), [state[:3].copy()] if path else [])
+    who, now = np.arange(n), 0.0
+    while who.size and now < LONGEST_S:
+        after = balls.step(state, step)
+        top = (state[VZ] > 0) & (after[VZ] <= 0)
+        if top.any():
+            # At the top height does not change with time, so a linear guess of the time is enough.
+            share = state[VZ, top] / (state[VZ, top] - after[VZ, top])
+            out.peak[who[top]] = balls[np.flatnonzero(top)].step(state[:, top], share * step)[Z]
+        down = after[Z] <= 0
+        if down.any():
+            share = _fraction_to_ground(state[:, down], after[:, down], step)
+            out.state[:, who[down]] = balls[np.flatnonzero(down)].step(state[:, down], share * step)
+            out.hang[who[down]] = now + share * step
+            aloft = np.flatnonzero(~down)
+            who, after, balls = who[aloft], after[:, aloft], balls[aloft]
+        state, now = after, now + step
+        if path:
+            here = out.state[:3].copy()
+            here[:, who] = state[:3]
+            out.samples.append(here)
+    out.state[:, who], out.hang[who] = state, now
+    return out
+
+
+def fly(
+    launch: Launch,
+    *,
+    air: Air | Sequence[Air] | None = None,
+    ball: Coefficients = MODERN_BALL,
+    trim: Trim | None = None,
+    path: bool = False,
+) -> Flight:
     """Fly n shots over level ground until they land.
 
-    launch: n shots. air: one air for all of them, 20 degrees C at sea level when None.
-    path: also return sampled paths for drawing. Raises BadInput for launches that cannot be flown.
-    Source of the forces: `aero`. The first step always moves off the ground, so a topped shot
-    with a launch below the horizon lands within its first step.
+    launch: n shots. air: one for all of them or one each, 20 degrees C at sea level when None.
+    trim: scales of drag and lift. path: also return sampled paths for drawing, every half STEP_S.
+    Raises BadInput for launches that cannot be flown. Source of the forces: `aero`. The first step
+    always moves off the ground, so a topped shot with a launch below the horizon lands within it.
     """
-    air = air or Air()
     state, axis = _start(launch)
-    n = state.shape[0]
-    landed, hang, peak = np.zeros((n, 7)), np.zeros(n), np.zeros(n)
-    alive, now = np.arange(n), 0.0
-    samples = [state[:, :3].copy()] if path else []
-    while alive.size and now < LONGEST_S:
-        before = state[alive]
-        after = _step(before, axis[alive], air, ball, STEP_S)
-        state[alive] = after
-        crossing_up = (before[:, 5] > 0) & (after[:, 5] <= 0)
-        rise = np.where(crossing_up, before[:, 5] ** 2 / (2 * np.maximum(before[:, 5] - after[:, 5], 1e-9)) * STEP_S, 0)
-        peak[alive] = np.maximum(peak[alive], np.where(crossing_up, before[:, 2] + rise, after[:, 2]))
-        down = after[:, 2] <= 0
-        if down.any():
-            t = _fraction_to_ground(before[down], after[down], STEP_S)
-            who = alive[down]
-            landed[who] = _step_partial(before[down], axis[who], air, ball, t * STEP_S)
-            hang[who] = now + t * STEP_S
-            state[who] = landed[who]
-            alive = alive[~down]
-        now += STEP_S
-        if path:
-            samples.append(state[:, :3].copy())
-    landed[alive], hang[alive] = state[alive], now
-    return _result(landed, hang, peak, samples)
+    balls = _balls(axis, air or Air(), ball, trim or Trim())
+    step = STEP_S / 2 if path else STEP_S
+    size = state.shape[1] if path else CHUNK
+    parts = [
+        _fly_chunk(state[:, first : first + size], balls[slice(first, first + size)], step, path)
+        for first in range(0, state.shape[1], size)
+    ]
+    return _result(parts, step)
 
 
-def _step_partial(before: Floats, axis: Floats, air: Air, ball: Coefficients, h: Floats) -> Floats:
-    """One Runge-Kutta step with a length of its own for each shot, h of shape (k,) in seconds."""
-    return _step(before, axis, air, ball, h[:, None])  # type: ignore[arg-type]
-
-
-def _result(landed: Floats, hang: Floats, peak: Floats, samples: list[Floats]) -> Flight:
-    vx, vy, vz = landed[:, 3], landed[:, 4], landed[:, 5]
-    level = np.hypot(vx, vy)
-    paths = np.stack(samples) if samples else None
+def _result(parts: list[_Landed], step: float) -> Flight:
+    landed = np.concatenate([part.state for part in parts], axis=1)
+    samples = parts[0].samples
+    paths = np.stack(samples).transpose(0, 2, 1) if samples else None
     if paths is not None:
         paths[:, :, 2] = np.maximum(paths[:, :, 2], 0)
+    vx, vy, vz = landed[VX], landed[VY], landed[VZ]
+    level = np.hypot(vx, vy)
     return Flight(
-        carry_m=landed[:, 0],
-        offline_m=landed[:, 1],
-        peak_m=np.maximum(peak, 0),
+        carry_m=landed[X],
+        offline_m=landed[Y],
+        peak_m=np.maximum(np.concatenate([part.peak for part in parts]), 0),
         landing_deg=np.degrees(np.arctan2(-vz, level)),
         landing_speed_mps=np.sqrt(level**2 + vz**2),
         landing_direction_deg=np.degrees(np.arctan2(vy, vx)),
-        landing_spin_rpm=landed[:, 6] / RPM,
-        hang_s=hang,
+        landing_spin_rpm=landed[OMEGA] / RPM,
+        hang_s=np.concatenate([part.hang for part in parts]),
         path=paths,
-        path_s=np.arange(len(samples), dtype=np.float64) * STEP_S if samples else None,
+        path_s=np.arange(len(samples), dtype=np.float64) * step if samples else None,
     )

@@ -17,6 +17,7 @@ from enum import StrEnum
 import numpy as np
 from numpy.typing import NDArray
 
+from ..errors import BadInput
 from .aero import BALL_RADIUS_M, GRAVITY
 
 Floats = NDArray[np.float64]
@@ -38,14 +39,15 @@ class Turf:
     """Ground under a landing ball.
 
     dent: scale of Penner's theta_c. bounce: scale of his restitution. friction: mu in the dent.
-    drag_g: deceleration of rolling in units of g. All but `friction` (Penner: 0.40) are set so that
-    roll-outs span what players see; see docs/decisions/0003-landing.md.
+    drag_g: deceleration of rolling in units of g. Arrays that broadcast with the landings are many turfs.
+    All but `friction` (Penner: 0.40) are set so that roll-outs span what players see; see
+    docs/decisions/0003-landing.md.
     """
 
-    dent: float
-    bounce: float
-    friction: float
-    drag_g: float
+    dent: float | Floats
+    bounce: float | Floats
+    friction: float | Floats
+    drag_g: float | Floats
 
 
 FAIRWAY = {
@@ -69,7 +71,7 @@ class Roll:
     first_bounce_m: Floats
 
 
-def _restitution(normal_mps: Floats, scale: float) -> Floats:
+def _restitution(normal_mps: Floats, scale: float | Floats) -> Floats:
     e = np.where(normal_mps <= 20, 0.510 - 0.0375 * normal_mps + 0.000903 * normal_mps**2, 0.120)
     return np.clip(e * scale, 0.0, 0.85)
 
@@ -120,3 +122,34 @@ def run_out(landing_speed_mps: Floats, landing_deg: Floats, spin_rpm: Floats, tu
     rolling = 5 / 7 * along - 2 / 7 * BALL_RADIUS_M * spin
     run += np.sign(rolling) * rolling**2 / (2 * turf.drag_g * GRAVITY)
     return Roll(run_m=run, first_bounce_m=first)
+
+
+@dataclass(frozen=True)
+class RollOut:
+    """What a player's shots do on one turf, metres: the middle one, and the span of four in five of them."""
+
+    typical_m: float
+    low_m: float
+    high_m: float
+
+
+# How turf differs within one word: the same fairway is not one number from one yard to the next.
+TURF_SPREAD = 0.15
+DRAWS = 40
+
+
+def roll_out(landing_speed_mps: Floats, landing_deg: Floats, spin_rpm: Floats, turf: Turf) -> RollOut:
+    """The distribution of run-out over n shots, arrays (n,), each on DRAWS patches of the same turf.
+
+    A patch's dent, bounce, friction and rolling drag vary by TURF_SPREAD each (log-normal, fixed seed,
+    so the same shots give the same answer). Raises BadInput for no shots.
+    """
+    if np.size(landing_speed_mps) == 0:
+        raise BadInput("A roll-out needs at least one landing.", field="shots")
+    draws = np.exp(np.random.default_rng(0).normal(0, TURF_SPREAD, (4, DRAWS, 1)))
+    scales = [turf.dent, turf.bounce, turf.friction, turf.drag_g]
+    patch = Turf(*(scale * draw for scale, draw in zip(scales, draws, strict=True)))
+    shape = (DRAWS, np.size(landing_speed_mps))
+    speed, angle, spin = (np.broadcast_to(v, shape) for v in (landing_speed_mps, landing_deg, spin_rpm))
+    low, typical, high = np.percentile(run_out(speed, angle, spin, patch).run_m, [10, 50, 90])
+    return RollOut(float(typical), float(low), float(high))

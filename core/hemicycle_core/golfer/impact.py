@@ -19,7 +19,6 @@ from .club import Club
 SPIN_LOFT_DEG = np.array([8.0, 14.5, 16.4, 19.3, 26.0, 33.0, 40.0, 50.0, 62.0])
 SMASH = np.array([1.505, 1.48, 1.455, 1.41, 1.33, 1.28, 1.23, 1.10, 0.92])
 HIGH_LAUNCH_DEG_PER_MM = 0.12
-HIGH_SPIN_SHARE_PER_MM = -0.012
 
 
 @dataclass(frozen=True)
@@ -57,7 +56,9 @@ def strike_ball(delivery: Delivery, club: Club) -> Impact:
     off_centre = delivery.toe_mm**2 + (1.3 * delivery.high_mm) ** 2
     smash = float(np.interp(spin_loft, SPIN_LOFT_DEG, SMASH)) * physics.speed * max(0.55, 1 - physics.loss * off_centre)
     ideal = 5 / 7 * speed * np.sin(np.radians(spin_loft)) / BALL_RADIUS_M * 60 / (2 * np.pi)
-    spin = ideal * physics.spin * max(0.4, 1 + HIGH_SPIN_SHARE_PER_MM * delivery.high_mm) * (1 - 0.25 * delivery.turf)
+    spin = (
+        ideal * physics.spin * max(0.4, 1 + physics.spin_share_per_mm * delivery.high_mm) * (1 - 0.25 * delivery.turf)
+    )
     face_to_path = delivery.face_deg - delivery.path_deg
     axis = np.degrees(np.arctan2(np.sin(np.radians(face_to_path)), np.sin(np.radians(spin_loft))))
     return Impact(
@@ -65,5 +66,5 @@ def strike_ball(delivery: Delivery, club: Club) -> Impact:
         launch_deg=delivery.attack_deg + to_face * spin_loft + HIGH_LAUNCH_DEG_PER_MM * delivery.high_mm,
         direction_deg=delivery.path_deg + to_face * face_to_path + 0.06 * delivery.toe_mm,
         spin_rpm=float(spin),
-        axis_deg=float(np.clip(axis - physics.gear * delivery.toe_mm, -60, 60)),
+        axis_deg=float(np.clip(axis - physics.axis_deg_per_mm * delivery.toe_mm, -60, 60)),
     )

@@ -10,7 +10,7 @@ import numpy as np
 
 from ..bag import HeadType
 from ..errors import BadInput
-from ..flight import FAIRWAY, Air, Firmness, Launch, fly, run_out
+from ..flight import FAIRWAY, Air, Firmness, Launch, Trim, fly, run_out
 from ..shots import Strike
 from ..units import METRES_PER_INCH
 from .club import Club
@@ -18,6 +18,7 @@ from .impact import Delivery, Impact, strike_ball
 
 REFERENCE_LENGTH_M = 37.0 * METRES_PER_INCH  # a 7-iron
 SPEED_SHARE_PER_INCH = 0.029  # tour averages: 90 mph at 37 in, 113 mph at 45.5 in
+WARM_AFTER = 9  # shots
 STRANGE_SHOTS = 3  # the first shots with a club are learning
 
 
@@ -29,7 +30,9 @@ class Player:
     degrees an inch. lean_deg: what the hands take off the loft of a 7-iron, less for stronger lofts.
     path_deg, face_deg: habits, right positive for a right-hander; spreads are standard deviations.
     misses: share of shots by kind.
-    tiring: share of speed lost a shot after the 40th. hand: "right" or "left".
+    tiring: share of speed lost a shot after the 40th. warm_up: share of speed missing at the first shot,
+    found again by the tenth. hand: "right" or "left". ball_drag, ball_lift: how this player's ball and
+    day differ from the flight model's, which nobody but the simulation knows.
     """
 
     speed_mps: float
@@ -45,6 +48,9 @@ class Player:
     strike_spread_mm: float = 4.0
     misses: Mapping[str, float] = field(default_factory=lambda: {"thin": 0.06, "fat": 0.04, "toe": 0.03, "heel": 0.03})
     tiring: float = 0.0002
+    warm_up: float = 0.01
+    ball_drag: float = 1.0
+    ball_lift: float = 1.0
     hand: str = "right"
 
     def __post_init__(self) -> None:
@@ -53,6 +59,8 @@ class Player:
         unknown = set(self.misses) - {str(kind) for kind in Strike}
         if unknown or sum(self.misses.values()) > 0.8:
             raise BadInput("Misses are toe, heel, thin and fat, and at most 80% in all.", field="misses")
+        if not (0.8 <= self.ball_drag <= 1.25 and 0.8 <= self.ball_lift <= 1.25):
+            raise BadInput("A ball’s drag and lift differ by a quarter at most.", field="ball_drag")
         if self.hand not in ("right", "left"):
             raise BadInput("A player is right- or left-handed.", field="hand")
 
@@ -99,7 +107,8 @@ class Swinging:
         player, draw = self.player, self._chance.normal
         inches = (club.length_m - REFERENCE_LENGTH_M) / METRES_PER_INCH
         tired = max(0, self.hit - 40) * player.tiring
-        speed = player.speed_mps * (1 + SPEED_SHARE_PER_INCH * inches) * (1 - tired)
+        cold = player.warm_up * max(0.0, 1 - (self.hit - 1) / WARM_AFTER)
+        speed = player.speed_mps * (1 + SPEED_SHARE_PER_INCH * inches) * (1 - tired - cold)
         attack = player.attack_deg + 0.25 * max(inches, -1)
         longer = (1 + 0.03 * max(inches, 0)) * wide
         teed = 1.0 if club.head_type is HeadType.DRIVER else 0.0
@@ -143,7 +152,7 @@ class Swinging:
             [side * impact.direction_deg for impact in impacts],
             [side * impact.axis_deg for impact in impacts],
         )
-        flight = fly(launch, air=self.air)
+        flight = fly(launch, air=self.air, trim=Trim(self.player.ball_drag, self.player.ball_lift))
         run = run_out(flight.landing_speed_mps, flight.landing_deg, flight.landing_spin_rpm, FAIRWAY[self.turf])
         return [
             {

@@ -33,8 +33,7 @@ def _shots(count: int) -> str:
 
 def _for_build(verdict: Verdict) -> str | None:
     if verdict.turn is not None:
-        way = "up" if verdict.turn.degrees > 0 else "down"
-        turn = f"turn the sleeve {abs(verdict.turn.degrees):.0f}° {way} and hit it as a new build"
+        turn = f"turn the sleeve {verdict.turn.change.words} and hit it as a new build"
         return f"Do not mix settings: {turn}." if verdict.settled else f"{_shots(verdict.more or 1)}, then {turn}."
     if not _wants_shots(verdict):
         return None

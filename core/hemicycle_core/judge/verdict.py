@@ -10,12 +10,14 @@ from enum import StrEnum
 from ..bag import Carried, HeadType, Slot
 from ..bag.gaps import CROWDED_M
 from ..brief import Job, JobKind, Target
-from ..flight.aero import CARRY_ERROR_SHARE, LANDING_ERROR_DEG
+from ..flight import Air, Anchor
 from ..samples.averages import Average, average, cost_of_a_miss, values_of
 from ..samples.certainty import Certainty, certainty, chance_between
 from ..shots import READINGS, Shot, Source
 from ..units import metres, yards, yd_text
-from .whatif import Turned, turn_loft
+from .changes import Change, ChangeKind
+from .doubt import Doubt, doubt, source_of
+from .whatif import Prediction, predict
 
 LEAST_SHOTS = 3  # fewer than this say nothing about a build
 SURE = 0.80  # from this chance on the slot counts as filled
@@ -42,18 +44,23 @@ class Kind(StrEnum):
 
 @dataclass(frozen=True)
 class Candidate:
-    """A build under judgement. can_turn: it has a sleeve or may be bent."""
+    """A build under judgement. can_turn: it has a sleeve or may be bent. air: that its shots flew in.
+    anchored: the player's own drag and lift, for what-ifs and computed figures."""
 
     letter: str
     name: str
     head_type: HeadType
     shots: Sequence[Shot]
     can_turn: bool = False
+    air: Air | None = None
+    anchored: Anchor = field(default_factory=Anchor)
 
 
 @dataclass(frozen=True)
 class Fact:
-    """One number against its wish. good is None where there is no wish. In canonical units."""
+    """One number against its wish, in canonical units. error: one standard deviation of the flight model's
+    part in it, 0 where it was measured. good is None where there is no wish, or the edge of the wish is
+    within that error."""
 
     quantity: str
     mean: float
@@ -62,6 +69,7 @@ class Fact:
     good: bool | None
     source: Source
     text: str
+    error: float = 0.0
 
 
 @dataclass(frozen=True)
@@ -80,7 +88,7 @@ class Verdict:
     facts: tuple[Fact, ...] = ()
     against: str | None = None
     change: str | None = None
-    turn: Turned | None = field(default=None)
+    turn: Prediction | None = field(default=None)
 
 
 @dataclass(frozen=True)
@@ -91,32 +99,24 @@ class _Evidence:
     known: Certainty
     landing: Average | None
     landing_known: Certainty | None
-    landing_model_error: float
-    carry_model_error_m: float
+    doubt: Doubt
     window: Target
     holds: Target | None
 
-    def chance(self, turn: Turned | None = None) -> float:
+    def chance(self, turn: Prediction | None = None) -> float:
         """Chance to fill the slot, now or after a turn."""
-        shift = turn.carry_m if turn else 0.0
+        shift = turn.gain("carry_m") if turn else 0.0
         low, high = self.window.low or -math.inf, self.window.high or math.inf
-        carried = chance_between(self.carry, self.known, low - shift, high - shift, error=self.carry_model_error_m)
-        return carried * self.chance_to_hold(turn.landing_deg if turn else 0.0)
+        carried = chance_between(self.carry, self.known, low - shift, high - shift, error=self.doubt.carry_m)
+        return carried * self.chance_to_hold(turn.gain("landing_deg") if turn else 0.0)
 
     def chance_to_hold(self, steeper_deg: float = 0.0) -> float:
         """Chance that the mean landing angle is at least the wanted one; 1 where none is wanted."""
         if self.holds is None or self.holds.low is None or self.landing is None or self.landing_known is None:
             return 1.0
-        scale = math.hypot(self.landing_known.spread / math.sqrt(self.landing.n), self.landing_model_error)
+        scale = math.hypot(self.landing_known.spread / math.sqrt(self.landing.n), self.doubt.landing_deg)
         z = (self.landing.mean + steeper_deg - self.holds.low) / scale
         return 0.5 * (1 + math.erf(z / math.sqrt(2)))
-
-
-def _source(shots: Sequence[Shot], key: str) -> Source:
-    """The least trusted source among the shots' values of one reading."""
-    order = (Source.COMPUTED, Source.MODELLED, Source.MEASURED)
-    found = {shot.sources.get(key, Source.MEASURED) for shot in shots if shot.get(key) is not None}
-    return next((source for source in order if source in found), Source.MEASURED)
 
 
 def _evidence(candidate: Candidate, targets: Sequence[Target]) -> _Evidence | None:
@@ -125,8 +125,6 @@ def _evidence(candidate: Candidate, targets: Sequence[Target]) -> _Evidence | No
     if carry is None or window is None:
         return None
     landing = average(values_of(candidate.shots, "landing_deg"))
-    modelled = _source(candidate.shots, "landing_deg") is not Source.MEASURED
-    computed = _source(candidate.shots, "carry_m") is not Source.MEASURED
     return _Evidence(
         carry=carry,
         known=certainty(carry),
@@ -134,8 +132,7 @@ def _evidence(candidate: Candidate, targets: Sequence[Target]) -> _Evidence | No
         landing_known=None
         if landing is None
         else certainty(landing, usual_spread=LANDING_SPREAD_DEG, wanted=LANDING_WANTED_DEG),
-        landing_model_error=LANDING_ERROR_DEG if modelled else 0.5,
-        carry_model_error_m=CARRY_ERROR_SHARE * carry.mean if computed else 0.0,
+        doubt=doubt(candidate.shots, anchored=candidate.anchored, air=candidate.air),
         window=window,
         holds=next((target for target in targets if target.quantity == "landing_deg"), None),
     )
@@ -157,7 +154,7 @@ def judge(
     chance = evidence.chance()
     settled = evidence.known.settled or chance >= 0.95 or chance <= 0.05
     kind, headline, turn = _kind(candidate, evidence, chance, settled, lower, upper, jobs)
-    facts = tuple(_facts(candidate, targets))
+    facts = tuple(_facts(candidate, targets, evidence.doubt))
     return Verdict(
         letter=candidate.letter,
         kind=kind,
@@ -198,7 +195,7 @@ def _kind(
     lower: Carried,
     upper: Carried,
     jobs: Sequence[Job],
-) -> tuple[Kind, str, Turned | None]:
+) -> tuple[Kind, str, Prediction | None]:
     if chance >= SURE and settled:
         return Kind.FILLS, "Fills the slot", None
     if chance >= LIKELY:
@@ -208,8 +205,7 @@ def _kind(
         return _too_flat(jobs)
     turn = _best_turn(candidate, evidence, chance)
     if turn is not None:
-        way = "up" if turn.degrees > 0 else "down"
-        return Kind.ONE_TURN, f"One turn away: {abs(turn.degrees):.0f}° {way}", turn
+        return Kind.ONE_TURN, f"One turn away: {turn.change.words}", turn
     crowded = _crowded(evidence.carry.mean, lower, upper)
     if crowded is not None:
         return Kind.CROWDS, f"Crowds {crowded.name}", None
@@ -233,12 +229,13 @@ def _too_flat(jobs: Sequence[Job]) -> tuple[Kind, str, None]:
     return Kind.ONE_HEAD, "Lands too flat for this job", None
 
 
-def _best_turn(candidate: Candidate, evidence: _Evidence, chance: float) -> Turned | None:
+def _best_turn(candidate: Candidate, evidence: _Evidence, chance: float) -> Prediction | None:
     """The smallest turn predicted to fill the slot; None without a sleeve or without one that does."""
     if not candidate.can_turn:
         return None
     wanted = max(CHANCE_AFTER_TURN, chance + 0.15)
-    turns = turn_loft(candidate.shots, TURNS_DEG)
+    changes = [Change(ChangeKind.LOFT, degrees) for degrees in TURNS_DEG]
+    turns = predict(candidate.shots, changes, air=candidate.air, anchored=candidate.anchored)
     return next((turned for turned in turns if evidence.chance(turned) >= wanted), None)
 
 
@@ -273,7 +270,7 @@ def _landing_words(evidence: _Evidence) -> str:
     if evidence.holds is None or evidence.holds.low is None:
         return f"{lands}."
     shy = evidence.holds.low - evidence.landing.mean
-    if abs(shy) <= evidence.landing_model_error:
+    if abs(shy) <= evidence.doubt.landing_deg:
         return f"{lands}, too close to {evidence.holds.low:.0f}° to call."
     return f"{lands}, {'shy of' if shy > 0 else 'steeper than'} the {evidence.holds.low:.0f}° that holds."
 
@@ -287,12 +284,15 @@ def _against(facts: Sequence[Fact], candidate: Candidate) -> str | None:
     return f"A miss costs {yd_text(cost)} yd." if cost is not None and yards(cost) >= 12 else None
 
 
-def _change(kind: Kind, turn: Turned | None, evidence: _Evidence, settled: bool, candidate: Candidate) -> str | None:
+def _change(
+    kind: Kind, turn: Prediction | None, evidence: _Evidence, settled: bool, candidate: Candidate
+) -> str | None:
     if turn is not None:
+        lands = turn.after["landing_deg"]
         return (
-            f"Predicted at {abs(turn.degrees):.0f}° {'more' if turn.degrees > 0 else 'less'} loft: "
-            f"{yd_text(evidence.carry.mean + turn.carry_m)} carry, "
-            f"{(evidence.landing.mean if evidence.landing else 0) + turn.landing_deg:.0f}° landing. "
+            f"Predicted at {abs(turn.change.amount):.0f}° {'more' if turn.change.amount > 0 else 'less'} loft: "
+            f"{yd_text(evidence.carry.mean + turn.gain('carry_m'))} carry, "
+            f"give or take {max(1, round(yards(turn.error['carry_m'])))}, {lands:.0f}° landing. "
             "Turn it and test it as a new build."
         )
     if not settled and evidence.known.more:
@@ -306,21 +306,30 @@ def _change(kind: Kind, turn: Turned | None, evidence: _Evidence, settled: bool,
     return None
 
 
-def _inside(mean: float, target: Target | None) -> bool | None:
+def _inside(mean: float, target: Target | None, error: float) -> bool | None:
+    """Inside the wish, outside it, or None: no wish, or nearer to its edge than the model is good for."""
     if target is None:
+        return None
+    edges = [edge for edge in (target.low, target.high) if edge is not None]
+    if any(abs(mean - edge) < error for edge in edges):
         return None
     return (target.low is None or mean >= target.low) and (target.high is None or mean <= target.high)
 
 
-def _facts(candidate: Candidate, targets: Sequence[Target]) -> list[Fact]:
+FACTS = ("carry_m", "landing_deg", "peak_m", "spin_rpm", "offline_m", "ball_speed_mps", "launch_deg", "total_m")
+
+
+def _facts(candidate: Candidate, targets: Sequence[Target], doubted: Doubt) -> list[Fact]:
     """Every average with its wish, carry first."""
     facts = []
-    for key in ("carry_m", "landing_deg", "peak_m", "spin_rpm", "offline_m", "ball_speed_mps", "launch_deg", "total_m"):
+    for key in FACTS:
         sample = average(values_of(candidate.shots, key))
         if sample is None:
             continue
         target = next((wish for wish in targets if wish.quantity == key), None)
-        good = _inside(sample.mean, target)
+        source = source_of(candidate.shots, key)
+        error = 0.0 if source is Source.MEASURED else doubted.of(key)
+        good = _inside(sample.mean, target, error)
         word = READINGS[key].label
         text = f"{word} is outside what the slot asks for." if good is False else f"{word} is as wanted."
         facts.append(
@@ -330,8 +339,9 @@ def _facts(candidate: Candidate, targets: Sequence[Target]) -> list[Fact]:
                 low=target.low if target else None,
                 high=target.high if target else None,
                 good=good,
-                source=_source(candidate.shots, key),
+                source=source,
                 text=text,
+                error=error,
             )
         )
     return facts

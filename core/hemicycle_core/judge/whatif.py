@@ -1,78 +1,205 @@
-"""What a turn of the sleeve or a bend would do, shot by shot, from the player's own shots."""
+"""What a change of the club would do, shot by shot, from the player's own shots.
+
+Each shot goes back through its own impact (spin loft, ball speed, launch, spin) and is flown again;
+differences are taken between two computed flights, so that an error common to both drops out, and are
+added to what was measured. There are no fixed yards for a degree: a low launcher may gain by loft.
+"""
 
 from __future__ import annotations
 
-from collections.abc import Sequence
-from dataclasses import dataclass
+import math
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass, replace
 
 import numpy as np
 from numpy.typing import NDArray
 
-from ..errors import BadInput
-from ..flight import Air, Launch, fly
+from ..flight import Air, Anchor, Flight, Launch, fly
 from ..shots import Shot
+from .changes import Change, ChangeKind, Effect, Size
 
-# Share of a change of loft that reaches the face at impact, and of dynamic loft that reaches launch.
-# T. P. Jorgensen, The Physics of Golf (1994) ch. 7: launch is 0.8 to 0.9 of dynamic loft for woods.
-LOFT_TO_DYNAMIC = 0.95
+Floats = NDArray[np.float64]
+
+# Launch as a share of dynamic loft. T. P. Jorgensen, The Physics of Golf (1994) ch. 7: 0.8 to 0.9 for woods.
 DYNAMIC_TO_LAUNCH = 0.82
-MOST_TURN_DEG = 4.0
 ATTACK_USUAL_DEG = -3.0  # long clubs off the turf, when the monitor has not measured it
-CARRY_ERROR_SHARE_PER_DEG = 0.006  # about 1 yd at 175 yd for each degree turned
+# Ball speed goes with a power of the cosine of spin loft: 1 for a rigid face, 1.5 over the published averages
+# of many clubs, which also differ in face.
+SMASH_SLOPE = Size(1.3, 0.30)
+USUAL_LIE_DEG = 58.0
+FIGURES = ("carry_m", "peak_m", "landing_deg", "launch_deg", "spin_rpm", "ball_speed_mps")
+NEEDED = ("ball_speed_mps", "launch_deg", "spin_rpm")
 
 
 @dataclass(frozen=True)
-class Turned:
-    """Mean change over the shots: carry and peak in metres, launch and landing in degrees, spin in rpm,
-    ball speed in m/s; carry_error_m is one standard deviation of the predicted carry change."""
+class Prediction:
+    """Averages before and after one change, by reading (`FIGURES`), in canonical units.
 
-    degrees: float
-    carry_m: float
-    peak_m: float
-    launch_deg: float
-    landing_deg: float
-    spin_rpm: float
-    ball_speed_mps: float
-    carry_error_m: float
-
-
-def turn_loft(shots: Sequence[Shot], turns_deg: Sequence[float], *, air: Air | None = None) -> list[Turned]:
-    """Predict each of `turns_deg` more loft (negative: less); empty when no kept shot has speed, launch and spin.
-
-    Through an oblique impact with spin loft s (dynamic loft less attack angle): ball speed goes with
-    cos s and spin with sin s, so each shot's own changes follow from its own s; then all launches are
-    flown in one batch and differences taken, so that an error of the flight model common to both drops out.
+    before: the kept shots as they are. error: one standard deviation of each difference. before, after
+    and error are empty where only directions are known. face_closed_deg: how far the face points
+    closed of square when the club is soled as before; lie_deg: more upright; bounce_deg: more bounce;
+    each 0 where the change has none.
     """
-    if any(abs(degrees) > MOST_TURN_DEG for degrees in turns_deg):
-        raise BadInput("A turn of more than 4° is another club: test it as one.", field="degrees")
-    keys = ("ball_speed_mps", "launch_deg", "spin_rpm")
-    usable = [shot for shot in shots if not shot.aside and all(shot.get(key) is not None for key in keys)]
+
+    change: Change
+    before: Mapping[str, float]
+    after: Mapping[str, float]
+    error: Mapping[str, float]
+    anchored: bool
+    shots: int
+    face_closed_deg: float = 0.0
+    lie_deg: float = 0.0
+    bounce_deg: float = 0.0
+
+    def gain(self, key: str) -> float:
+        return self.after[key] - self.before[key] if self.after else 0.0
+
+
+@dataclass(frozen=True)
+class Impacts:
+    """What impact is undone from: arrays (n,) of launch conditions and spin loft in degrees."""
+
+    ball_speed_mps: Floats
+    launch_deg: Floats
+    spin_rpm: Floats
+    spin_loft_deg: Floats
+
+    @classmethod
+    def of(cls, speed: Floats, launch: Floats, spin: Floats, attack: Floats, dynamic_loft: Floats) -> Impacts:
+        """NaN in attack or dynamic_loft where it was not measured: then spin loft comes from the launch."""
+        came_in = np.where(np.isnan(attack), ATTACK_USUAL_DEG, attack)
+        dynamic = np.where(np.isnan(dynamic_loft), launch / DYNAMIC_TO_LAUNCH, dynamic_loft)
+        return cls(speed, launch, spin, np.clip(dynamic - came_in, 4, 70))
+
+    def changed(self, effect: Effect, amount: float, *, smash_slope: float = SMASH_SLOPE.value) -> Impacts:
+        """The same swings after `amount` of a change.
+
+        Oblique impact with spin loft s: ball speed goes with cos s and spin with club speed times sin s.
+        """
+        more = effect.dynamic_loft_deg.value * amount
+        after = np.clip(self.spin_loft_deg + more, 2, 75)
+        s, t = np.radians(self.spin_loft_deg), np.radians(after)
+        club = 1 + effect.club_speed_share.value * amount
+        smash = (np.cos(t) / np.cos(s)) ** smash_slope * (1 + effect.smash_share.value * amount)
+        return Impacts(
+            ball_speed_mps=self.ball_speed_mps * club * smash,
+            launch_deg=np.clip(self.launch_deg + DYNAMIC_TO_LAUNCH * (after - self.spin_loft_deg), -10, 80),
+            spin_rpm=np.clip(self.spin_rpm * club * np.sin(t) / np.sin(s), 0, 20_000),
+            spin_loft_deg=after,
+        )
+
+    def variants(self, change: Change) -> list[Impacts]:
+        """After the change: as expected, then with each uncertain size one standard deviation up."""
+        effect, amount = change.effect, change.amount
+        way = 1 if amount > 0 else -1
+
+        def up(size: Size) -> Size:
+            return Size(size.value + way * size.sd)
+
+        bumped = [
+            replace(effect, dynamic_loft_deg=up(effect.dynamic_loft_deg)),
+            replace(effect, club_speed_share=up(effect.club_speed_share)),
+            replace(effect, smash_share=up(effect.smash_share)),
+        ]
+        made = [self.changed(each, amount) for each in (effect, *(one for one in bumped if one != effect))]
+        if effect.dynamic_loft_deg.value:
+            made.append(self.changed(effect, amount, smash_slope=SMASH_SLOPE.value + SMASH_SLOPE.sd))
+        return made
+
+
+def _columns(shots: Sequence[Shot], key: str) -> Floats:
+    return np.array([shot.values.get(key, math.nan) for shot in shots], dtype=float)
+
+
+def _figures(flight: Flight, impacts: Impacts) -> dict[str, Floats]:
+    return {
+        "carry_m": flight.carry_m,
+        "peak_m": flight.peak_m,
+        "landing_deg": flight.landing_deg,
+        "launch_deg": impacts.launch_deg,
+        "spin_rpm": impacts.spin_rpm,
+        "ball_speed_mps": impacts.ball_speed_mps,
+    }
+
+
+def _stacked(sets: Sequence[Impacts]) -> Impacts:
+    def all_of(name: str) -> Floats:
+        return np.concatenate([getattr(each, name) for each in sets])
+
+    return Impacts(all_of("ball_speed_mps"), all_of("launch_deg"), all_of("spin_rpm"), all_of("spin_loft_deg"))
+
+
+def fly_sets(sets: Sequence[Impacts], *, air: Air | Sequence[Air] | None, anchored: Anchor) -> dict[str, Floats]:
+    """Fly several sets of n impacts in one batch: each figure as an array (sets, n)."""
+    stacked = _stacked(sets)
+    airs = air if air is None or isinstance(air, Air) else [*air] * len(sets)
+    launch = Launch(stacked.ball_speed_mps, stacked.launch_deg, stacked.spin_rpm)
+    flight = fly(launch, air=airs, trim=anchored.trim)
+    return {key: values.reshape(len(sets), -1) for key, values in _figures(flight, stacked).items()}
+
+
+def predict(
+    shots: Sequence[Shot],
+    changes: Sequence[Change],
+    *,
+    air: Air | None = None,
+    anchored: Anchor | None = None,
+    lie_deg: float = USUAL_LIE_DEG,
+) -> list[Prediction]:
+    """Predict each change from the kept shots that have ball speed, launch and spin; empty when none has.
+
+    air: that the shots flew in. anchored: the player's own drag and lift. lie_deg: of the club, for the
+    face angle of a sleeve. Raises BadInput for a change too large to be the same club.
+    """
+    usable = [shot for shot in shots if not shot.aside and all(shot.get(key) is not None for key in NEEDED)]
     if not usable:
         return []
-    turns = np.array([0.0, *turns_deg])[:, None]
-    speed, launch, spin = (np.array([shot.values[key] for shot in usable]) for key in keys)
-    attack = np.array([shot.values.get("attack_deg", ATTACK_USUAL_DEG) for shot in usable])
-    spin_loft = np.clip(launch / DYNAMIC_TO_LAUNCH - attack, 4, 70)
-    before, after = np.radians(spin_loft), np.radians(spin_loft + turns * LOFT_TO_DYNAMIC)
-    speeds = speed * np.cos(after) / np.cos(before)
-    spins = np.clip(spin * np.sin(after) / np.sin(before) * speeds / speed, 0, 20_000)
-    launches = launch + turns * LOFT_TO_DYNAMIC * DYNAMIC_TO_LAUNCH
-    flight = fly(Launch(speeds.ravel(), launches.ravel(), spins.ravel()), air=air)
-
-    def change(values: NDArray[np.float64], row: int) -> float:
-        table = values.reshape(turns.size, -1)
-        return float((table[row] - table[0]).mean())
-
+    start = anchored or Anchor()
+    columns = {key: _columns(usable, key) for key in (*FIGURES, "attack_deg", "dynamic_loft_deg")}
+    impacts = Impacts.of(*(columns[key] for key in (*NEEDED, "attack_deg", "dynamic_loft_deg")))
+    sets = [impacts]
+    rows: list[slice] = []
+    for change in changes:
+        made = [] if change.effect.only_a_direction else impacts.variants(change)
+        rows.append(slice(len(sets), len(sets) + len(made)))
+        sets.extend(made)
+    flown = fly_sets(sets, air=air, anchored=start)
+    before = {key: float(np.where(np.isnan(columns[key]), flown[key][0], columns[key]).mean()) for key in FIGURES}
     return [
-        Turned(
-            degrees=degrees,
-            carry_m=change(flight.carry_m, row),
-            peak_m=change(flight.peak_m, row),
-            launch_deg=change(launches, row),
-            landing_deg=change(flight.landing_deg, row),
-            spin_rpm=change(spins, row),
-            ball_speed_mps=change(speeds, row),
-            carry_error_m=CARRY_ERROR_SHARE_PER_DEG * abs(degrees) * float(flight.carry_m.mean()),
+        _prediction(
+            change,
+            before,
+            {key: flown[key][[0, *range(row.start, row.stop)]] for key in FIGURES},
+            start,
+            lie_deg,
+            len(usable),
         )
-        for row, degrees in enumerate(turns_deg, start=1)
+        for change, row in zip(changes, rows, strict=True)
     ]
+
+
+def _prediction(
+    change: Change, before: Mapping[str, float], flown: Mapping[str, Floats], anchored: Anchor, lie_deg: float, n: int
+) -> Prediction:
+    """flown: (1 + variants, n), the first row unchanged and the second as expected."""
+    after, error = {}, {}
+    doubt = anchored.change_error
+    if not change.effect.only_a_direction:
+        for key, table in flown.items():
+            means = table.mean(axis=1)
+            gain = float(means[1] - means[0])
+            after[key] = before[key] + gain
+            error[key] = math.hypot(*(means[2:] - means[1]), doubt * gain)
+    turned = change.amount if change.kind is ChangeKind.LOFT else 0.0
+    return Prediction(
+        change=change,
+        before=before if after else {},
+        after=after,
+        error=error,
+        anchored=anchored.trusted,
+        shots=n,
+        # Turning a head about its shaft by t moves loft by t cos(lie) and face by t sin(lie).
+        face_closed_deg=turned * math.tan(math.radians(lie_deg)),
+        lie_deg=change.effect.lie_deg.value * change.amount,
+        bounce_deg=change.effect.bounce_deg * change.amount,
+    )

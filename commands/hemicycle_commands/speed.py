@@ -1,0 +1,74 @@
+"""`./hemicycle speed`: how fast the flight model is, against SciPy's solver on the same equations."""
+
+from __future__ import annotations
+
+import argparse
+import sys
+import time
+from collections.abc import Callable
+
+import numpy as np
+from hemicycle_core.flight import Air, Launch, fly
+from hemicycle_core.flight.reference import fly_slowly
+
+SOLVER_TOLERANCE = 1e-3  # SciPy's own default for a relative error: the least work it would do
+REPEATS = 5
+
+
+def launches(count: int) -> Launch:
+    """Launches from chips to drives, the same ones every time."""
+    draw = np.random.default_rng(11).uniform
+    return Launch(draw(25, 80, count), draw(6, 40, count), draw(1500, 10_000, count), 0.0, draw(-20, 20, count))
+
+
+def _best_of(work: Callable[[], object]) -> float:
+    times = []
+    for _ in range(REPEATS):
+        began = time.perf_counter()
+        work()
+        times.append(time.perf_counter() - began)
+    return min(times)
+
+
+def measure(count: int, calls: int) -> list[tuple[str, float, float]]:
+    """Rows of what was done, seconds for `count` flights, and times faster than the solver. calls: how many
+    of them the solver really flies; its time is scaled up from those."""
+    batch = launches(count)
+    speed, up, spin, _, axis = batch.arrays()
+    began = time.perf_counter()
+    for i in range(calls):
+        fly_slowly(speed[i], up[i], spin[i], axis[i], Air(), tolerance=SOLVER_TOLERANCE)
+    slow = (time.perf_counter() - began) * count / calls
+    alone = min(count, 200)
+
+    def one_by_one() -> None:
+        for i in range(alone):
+            fly(Launch(speed[i], up[i], spin[i], 0.0, axis[i]))
+
+    singly = _best_of(one_by_one) * count / alone
+    at_once = _best_of(lambda: fly(batch))
+    windy = _best_of(lambda: fly(batch, air=Air(wind_mps=6, wind_from_deg=40)))
+    return [
+        (f"solve_ivp, one call a flight, rtol {SOLVER_TOLERANCE:g}", slow, 1.0),
+        ("one at a time", singly, slow / singly),
+        ("one batch", at_once, slow / at_once),
+        ("one batch in wind", windy, slow / windy),
+    ]
+
+
+def main(words: list[str]) -> int:
+    parser = argparse.ArgumentParser(prog="hemicycle speed", description=__doc__)
+    parser.add_argument("--flights", type=int, default=10_000)
+    parser.add_argument("--calls", type=int, default=500, help="how many of them the solver flies; the rest is scaled")
+    options = parser.parse_args(words)
+    if not 1 <= options.calls <= options.flights <= 1_000_000:
+        print("Give 1 to 1,000,000 flights and no more calls than flights.", file=sys.stderr)
+        return 2
+    print(f"| {options.flights:,} flights | seconds | times faster |\n|---|---|---|")
+    for name, seconds, ratio in measure(options.flights, options.calls):
+        print(f"| {name} | {seconds:.2f} | {ratio:,.0f} |")
+    return 0
+
+
+if __name__ == "__main__":
+    sys.exit(main(sys.argv[1:]))

@@ -1,0 +1,53 @@
+"""How far a computed flight may be from the truth, by region; it travels with every computed figure.
+
+Regions go by the spin ratio at launch, which runs from drivers to wedges whatever the speed. The sizes
+are root mean squares over published averages, of fast players and of slow ones, with the region's own
+rows held out of the fit: docs/decisions/0002-flight-coefficients.md.
+"""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+import numpy as np
+from numpy.typing import ArrayLike, NDArray
+
+from .aero import BALL_RADIUS_M
+
+Floats = NDArray[np.float64]
+
+#                      driver, long end, irons, wedges
+SPIN_RATIO = np.array([0.085, 0.150, 0.300, 0.450])
+CARRY_SHARE = np.array([0.035, 0.025, 0.015, 0.018])
+PEAK_SHARE = np.array([0.060, 0.080, 0.050, 0.050])
+LANDING_DEG = np.array([2.0, 3.5, 3.0, 1.5])
+
+# Two clubs of one player under one flight model: most of its error is the same for both. What differs
+# between neighbouring rows of the published averages, over root two.
+BESIDE_NEIGHBOURS = 0.0125
+# Shares of the error that no scale of drag and lift removes, left once they are anchored to the player's
+# own measured flights: one published row anchored, its neighbours predicted.
+CARRY_LEFT, PEAK_LEFT, LANDING_LEFT = 0.5, 0.65, 0.8
+
+
+@dataclass(frozen=True)
+class FlightError:
+    """One standard deviation of a computed flight, arrays (n,): shares of carry and peak, degrees."""
+
+    carry_share: Floats
+    peak_share: Floats
+    landing_deg: Floats
+
+    def when_anchored(self) -> FlightError:
+        return FlightError(self.carry_share * CARRY_LEFT, self.peak_share * PEAK_LEFT, self.landing_deg * LANDING_LEFT)
+
+
+def flight_error(ball_speed_mps: ArrayLike, spin_rpm: ArrayLike) -> FlightError:
+    """The model's error for launches: ball speed more than 0 in m/s, spin in rpm, arrays (n,)."""
+    speed, spin = np.atleast_1d(np.asarray(ball_speed_mps, float)), np.atleast_1d(np.asarray(spin_rpm, float))
+    ratio = spin * (2 * np.pi / 60) * BALL_RADIUS_M / speed
+    return FlightError(
+        carry_share=np.interp(ratio, SPIN_RATIO, CARRY_SHARE),
+        peak_share=np.interp(ratio, SPIN_RATIO, PEAK_SHARE),
+        landing_deg=np.interp(ratio, SPIN_RATIO, LANDING_DEG),
+    )

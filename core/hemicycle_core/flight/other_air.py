@@ -1,0 +1,77 @@
+"""The same shot in other air: what a measured flight would have been on another day."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+
+import numpy as np
+from numpy.typing import ArrayLike, NDArray
+
+from .air import Air
+from .anchor import Anchor
+from .integrate import Launch, fly
+
+Floats = NDArray[np.float64]
+
+REFERENCE_AIR = Air()  # 20 degrees C, sea level, no wind
+
+
+@dataclass(frozen=True)
+class Moved:
+    """n flights brought to other air, arrays (n,), and one standard deviation of the carry's change."""
+
+    carry_m: Floats
+    offline_m: Floats
+    peak_m: Floats
+    landing_deg: Floats
+    hang_s: Floats
+    carry_error_m: Floats
+
+
+def in_other_air(
+    launch: Launch,
+    *,
+    was: Air | Sequence[Air],
+    now: Air | Sequence[Air] = REFERENCE_AIR,
+    anchored: Anchor | None = None,
+    carry_m: ArrayLike | None = None,
+    offline_m: ArrayLike | None = None,
+    peak_m: ArrayLike | None = None,
+    landing_deg: ArrayLike | None = None,
+    hang_s: ArrayLike | None = None,
+) -> Moved:
+    """Bring n flights from the air they were hit in to other air.
+
+    launch: n launches. was, now: one air or n. The readings (n,), as measured or NaN, are moved by what
+    the model changes: carry, peak and hang time by its ratio, offline and landing angle by its
+    difference, so that an error of the model that both airs share drops out and coming back to the
+    first air returns the first figures. A reading that is None or NaN starts from the model's.
+    """
+    start = anchored or Anchor()
+    before, after = fly(launch, air=was, trim=start.trim), fly(launch, air=now, trim=start.trim)
+
+    def started(values: ArrayLike | None, model: Floats) -> Floats:
+        if values is None:
+            return model
+        given = np.broadcast_to(np.asarray(values, dtype=float), model.shape)
+        return np.where(np.isnan(given), model, given)
+
+    def by_ratio(values: ArrayLike | None, of: str) -> Floats:
+        model: Floats = getattr(before, of)
+        ratio = getattr(after, of) / np.where(model > 0.1, model, np.inf)
+        return started(values, model) * np.where(model > 0.1, ratio, 1.0)
+
+    def by_difference(values: ArrayLike | None, of: str) -> Floats:
+        moved: Floats = started(values, getattr(before, of)) + getattr(after, of) - getattr(before, of)
+        return moved
+
+    carried = by_ratio(carry_m, "carry_m")
+    return Moved(
+        carry_m=carried,
+        offline_m=by_difference(offline_m, "offline_m"),
+        peak_m=by_ratio(peak_m, "peak_m"),
+        landing_deg=by_difference(landing_deg, "landing_deg"),
+        hang_s=by_ratio(hang_s, "hang_s"),
+        carry_error_m=start.change_error * np.abs(carried - started(carry_m, before.carry_m)),
+    )

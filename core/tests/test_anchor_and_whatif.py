@@ -1,0 +1,138 @@
+"""The model tied to a player's own measured shots: anchoring, other air, and what a change of the club would do."""
+
+import numpy as np
+import pytest
+from hemicycle_core.bag import HeadType
+from hemicycle_core.errors import BadInput
+from hemicycle_core.flight import (
+    Air,
+    Anchor,
+    Launch,
+    Trim,
+    anchor,
+    anchored_error,
+    flight_error,
+    fly,
+    in_other_air,
+)
+from hemicycle_core.golfer import Club, Player, Swinging
+from hemicycle_core.judge import EFFECTS, Change, ChangeKind, predict
+from hemicycle_core.shots import Shot
+from hemicycle_core.units import METRES_PER_INCH, mps, yards
+
+N = 12
+LAUNCH = Launch(np.linspace(52, 60, N), np.linspace(12, 17, N), np.linspace(3600, 5200, N))
+TRUTH = Trim(1.06, 0.95)
+
+
+def measured(noise=0.0, seed=0):
+    """Carries and peaks of a ball that flies unlike the model."""
+    flight, chance = fly(LAUNCH, trim=TRUTH), np.random.default_rng(seed)
+    return flight.carry_m * (1 + noise * chance.normal(0, 1, N)), flight.peak_m * (1 + noise * chance.normal(0, 1, N))
+
+
+def test_an_anchored_model_flies_the_measured_carries_and_peaks():
+    carry, peak = measured()
+    found = anchor(LAUNCH, carry, peak)
+    flight = fly(LAUNCH, trim=found.trim)
+    assert np.abs(flight.carry_m / carry - 1).max() < 0.006
+    assert np.abs(flight.peak_m / peak - 1).max() < 0.02
+    assert np.abs(fly(LAUNCH).carry_m / carry - 1).min() > 0.03
+    assert "measured flights" in found.sentence
+    carry[3] *= 0.6  # a misread moves nothing much
+    again = anchor(LAUNCH, carry, peak)
+    assert again.trim.drag == pytest.approx(found.trim.drag, rel=0.02)
+
+
+def test_the_anchors_uncertainty_covers_the_truth_and_shrinks_with_shots():
+    inside = 0
+    for seed in range(40):
+        found = anchor(LAUNCH, *measured(noise=0.012, seed=seed))
+        # Carry at another launch than any that was seen, where it is used.
+        other = Launch(56, 20, 6000)
+        there = fly(other, trim=found.trim)
+        error = anchored_error(other, found, there).carry_share[0]
+        inside += abs(there.carry_m[0] / fly(other, trim=TRUTH).carry_m[0] - 1) < 1.645 * error
+    assert inside >= 34  # nine in ten, less what chance takes in 40
+    few = anchor(Launch(*(column[:3] for column in LAUNCH.arrays())), *(each[:3] for each in measured()))
+    assert found.drag_sd < few.drag_sd < Anchor().drag_sd
+
+
+def test_where_the_monitor_models_flight_anchoring_says_so_and_trusts_nothing():
+    copied = anchor(LAUNCH, *measured(), measured=False)
+    assert not copied.trusted
+    assert "agreement, not truth" in copied.sentence
+    there = fly(LAUNCH, trim=copied.trim)
+    whole = flight_error(LAUNCH.ball_speed_mps, LAUNCH.spin_rpm)
+    assert anchored_error(LAUNCH, copied, there).carry_share == pytest.approx(whole.carry_share)
+    assert not anchor(Launch([55, 56], 14, 4500), np.array([160.0, 162.0])).trusted  # two are too few
+    with pytest.raises(BadInput, match="measured carry"):
+        anchor(LAUNCH, np.zeros(N))
+
+
+def test_the_same_shot_in_other_air_goes_there_and_back():
+    cold, high = Air(temperature_c=5), Air(altitude_m=1500, temperature_c=28, wind_mps=4, wind_from_deg=200)
+    carry = np.array([150.0, np.nan, *np.full(N - 2, 155.0)])
+    there = in_other_air(LAUNCH, was=cold, now=high, carry_m=carry)
+    back = in_other_air(LAUNCH, was=high, now=cold, carry_m=there.carry_m, peak_m=there.peak_m)
+    assert back.carry_m[0] == pytest.approx(150.0)
+    assert np.all(there.carry_m[2:] > 1.03 * back.carry_m[2:])
+    assert np.all(there.carry_error_m > 0)
+    assert in_other_air(LAUNCH, was=cold, now=cold, carry_m=carry).carry_error_m == pytest.approx(0)
+
+
+def shots(speed_mph, launch, spin, n=6):
+    speed = mps(speed_mph) * (1 + 0.01 * np.random.default_rng(3).normal(0, 1, n))
+    return [Shot({"ball_speed_mps": s, "launch_deg": launch, "spin_rpm": spin}) for s in speed]
+
+
+def gain(change, hit, **more):
+    (said,) = predict(hit, [change], **more)
+    return said
+
+
+def test_loft_costs_a_high_launcher_carry_and_gains_a_low_one_some():
+    up = Change(ChangeKind.LOFT, 1.0)
+    high, low = gain(up, shots(126, 16, 5200)), gain(up, shots(100, 6, 2200))
+    assert -5 < yards(high.gain("carry_m")) < -1
+    assert yards(low.gain("carry_m")) > 0.5
+    for said in (high, low):
+        assert 0.6 < said.gain("launch_deg") < 1.0
+        assert said.gain("spin_rpm") > 100
+        assert said.gain("peak_m") > 0
+        assert said.gain("landing_deg") > 0
+        assert said.gain("ball_speed_mps") < 0
+        assert said.error["carry_m"] > 0
+    assert high.face_closed_deg == pytest.approx(1.6, abs=0.05)  # tan 58 degrees
+    assert high.lie_deg == 0
+    assert gain(Change(ChangeKind.BEND, -2.0), shots(100, 25, 8500)).bounce_deg == -2
+
+
+def test_every_change_has_a_direction_a_size_or_says_that_there_is_none_and_a_source():
+    hit = shots(120, 14, 4500)
+    assert yards(gain(Change(ChangeKind.LENGTH, 0.5), hit).gain("carry_m")) == pytest.approx(0.9, abs=0.6)
+    down = gain(Change(ChangeKind.GRIP_DOWN, 1.0), hit)
+    assert down.gain("carry_m") == pytest.approx(-gain(Change(ChangeKind.LENGTH, 1.0), hit).gain("carry_m"), rel=0.05)
+    heavy = gain(Change(ChangeKind.HEAD_WEIGHT, 8.0), hit)
+    assert abs(heavy.gain("carry_m")) < heavy.error["carry_m"]  # the two effects nearly cancel
+    nothing = gain(Change(ChangeKind.WEIGHT_BACK, 10.0), hit)
+    assert nothing.after == {}
+    assert all(effect.source and (effect.directions or not effect.only_a_direction) for effect in EFFECTS.values())
+    with pytest.raises(BadInput, match="another club"):
+        Change(ChangeKind.LOFT, 6)
+
+
+@pytest.mark.parametrize("kind", [HeadType.HYBRID, HeadType.FAIRWAY])
+def test_a_turn_predicted_from_a_players_shots_is_what_the_turned_club_then_does(kind):
+    """The golfer's impact is not the model the prediction undoes: shares, bow and smash are its own."""
+    steady = Player(speed_mps=35, misses={}, warm_up=0, tiring=0, ball_drag=1.04)
+
+    def hit(loft):
+        struck = Swinging(steady, seed=8).shots(Club(kind, loft, 40.5 * METRES_PER_INCH), 60, known=True)
+        return [Shot({key: value for key, value in shot.items() if key != "strike"}) for shot in struck]
+
+    before, after = hit(21), hit(23)
+    said = gain(Change(ChangeKind.LOFT, 2.0), before)
+    really = np.mean([shot.get("carry_m") for shot in after]) - np.mean([shot.get("carry_m") for shot in before])
+    assert really < 0
+    assert abs(said.gain("carry_m") - really) < 2 * said.error["carry_m"] + 0.5
