@@ -10,9 +10,10 @@ from dataclasses import dataclass, field
 from enum import StrEnum
 
 import numpy as np
+from numpy.typing import NDArray
 
 from .errors import BadInput
-from .flight import FAIRWAY, Air, Firmness, Launch, fly, run_out
+from .flight import FAIRWAY, Air, Anchor, Firmness, Launch, anchor, fly, run_out
 from .units import Quantity
 
 
@@ -57,7 +58,9 @@ READINGS: dict[str, Reading] = {
     )
 }
 
-COMPUTABLE = ("carry_m", "total_m", "offline_m", "peak_m", "landing_deg", "hang_s")
+# What a monitor that sees only impact works out with a flight model of its own, on its own turf.
+FLIGHT_READINGS = ("carry_m", "total_m", "offline_m", "peak_m", "landing_deg", "hang_s")
+COMPUTABLE = FLIGHT_READINGS
 
 
 class Strike(StrEnum):
@@ -150,3 +153,46 @@ def fill_blanks(
         }
         filled[i] = {key: value for key, value in computed.items() if key not in shot}
     return filled
+
+
+LAUNCH = ("ball_speed_mps", "launch_deg", "spin_rpm")
+
+
+def columns_of(shots: Sequence[Shot], keys: Sequence[str]) -> dict[str, NDArray[np.float64]]:
+    """Readings of n shots as arrays (n,), NaN where a shot has none."""
+    return {key: np.array([shot.values.get(key, np.nan) for shot in shots], dtype=float) for key in keys}
+
+
+def anchor_to(shots: Sequence[Shot], airs: Sequence[Air]) -> Anchor:
+    """The flight model tied to a session's own flights. airs: the air each shot flew in.
+
+    Kept shots with a launch and a carry that our model did not make; struck off centre they still fly as
+    launched. Where any carry was measured only those count; where the monitor modelled them all, the
+    anchor says so and is not trusted.
+    """
+    flew = [
+        (shot, air)
+        for shot, air in zip(shots, airs, strict=True)
+        if not shot.aside
+        and all(shot.get(key) is not None for key in (*LAUNCH, "carry_m"))
+        and shot.sources.get("carry_m", Source.MEASURED) is not Source.COMPUTED
+    ]
+    measured = [row for row in flew if row[0].sources.get("carry_m", Source.MEASURED) is Source.MEASURED]
+    chosen = measured or flew
+    if not chosen:
+        return Anchor()
+    seen = columns_of([shot for shot, _ in chosen], (*LAUNCH, "direction_deg", "axis_deg", "carry_m", "peak_m"))
+    ours = np.array([shot.sources.get("peak_m") is Source.COMPUTED for shot, _ in chosen])
+    return anchor(
+        Launch(
+            seen["ball_speed_mps"],
+            seen["launch_deg"],
+            seen["spin_rpm"],
+            np.nan_to_num(seen["direction_deg"]),
+            np.nan_to_num(seen["axis_deg"]),
+        ),
+        seen["carry_m"],
+        np.where(ours, np.nan, seen["peak_m"]),
+        air=[air for _, air in chosen],
+        measured=bool(measured),
+    )

@@ -42,6 +42,7 @@ api = [
     path("sessions/<int:session_id>/bench", fitting.BenchView.as_view()),
     path("sessions/<int:session_id>/handover", handover.HandoverView.as_view()),
     path("builds/<int:build_id>", fitting.BuildView.as_view()),
+    path("builds/<int:build_id>/what-if", fitting.WhatIfView.as_view()),
     path("builds/<int:build_id>/settings", fitting.SettingsView.as_view()),
     path("shots/<int:shot_id>/aside", fitting.ShotAsideView.as_view()),
     path("shots/<int:shot_id>/strike", fitting.ShotStrikeView.as_view()),

@@ -5,15 +5,24 @@ from __future__ import annotations
 from itertools import combinations
 
 import numpy as np
-from hemicycle_core.flight import Launch, fly
-from hemicycle_core.judge import compare
+from hemicycle_core.flight import Air, Launch, fly
+from hemicycle_core.judge import compare, elsewhere, predict, usual_changes
 from hemicycle_core.samples import pattern
+from hemicycle_core.units import mps
 
 from . import pictures as p
 from .models import Build
 from .read import Loaded
 
 POINTS = 48
+# Where the same club may be played next: label and what is other about the air there.
+OTHER_AIR: tuple[tuple[str, dict[str, float]], ...] = (
+    ("10 mph against", {"wind_mps": mps(10), "wind_from_deg": 0.0}),
+    ("10 mph behind", {"wind_mps": mps(10), "wind_from_deg": 180.0}),
+    ("A cold day, 41 °F", {"temperature_c": 5.0}),
+    ("A hot day, 95 °F", {"temperature_c": 35.0}),
+    ("Up at 5 000 ft", {"altitude_m": 1524.0}),
+)
 
 
 def _path(loaded: Loaded, build: Build, carry_m: float, peak_m: float | None) -> list[list[float]]:
@@ -25,7 +34,7 @@ def _path(loaded: Loaded, build: Build, carry_m: float, peak_m: float | None) ->
     if any(mean is None for mean in means):
         return []
     speed, launch, spin = (mean.mean for mean in means if mean is not None)
-    flight = fly(Launch(speed, launch, spin), path=True)
+    flight = fly(Launch(speed, launch, spin), air=loaded.air_of(build), trim=loaded.anchored.trim, path=True)
     assert flight.path is not None
     track = flight.path[:, 0, :]
     flown = int(np.argmax(track[:, 0] >= flight.carry_m[0] - 1e-6))
@@ -105,4 +114,44 @@ def bench_picture(loaded: Loaded) -> p.BenchPicture:
             if pair is not None
         ],
         differences=_differences(loaded.candidates),
+    )
+
+
+def what_if_picture(loaded: Loaded, build: Build) -> p.WhatIfPicture:
+    """What a change of this build would do, and what other air would, from its own kept shots."""
+    shots, air, anchored = loaded.shots_of(build), loaded.air_of(build), loaded.anchored
+    sleeve = build.head.sleeve_deg if build.head else 0.0
+    lie = {"lie_deg": build.head.lie_deg} if build.head and build.head.lie_deg else {}
+    made = predict(shots, usual_changes(sleeve_deg=sleeve), air=air, anchored=anchored, **lie)
+    here = {"altitude_m": air.altitude_m, "temperature_c": air.temperature_c}
+    airs = [Air(**{**here, **other}) for _, other in OTHER_AIR]
+    moved = elsewhere(shots, airs, was=air, anchored=anchored)
+    return p.WhatIfPicture(
+        build=build.pk,
+        letter=build.letter,
+        shots=made[0].shots if made else 0,
+        anchored=anchored.trusted,
+        anchor=anchored.sentence,
+        before=dict(next((each.before for each in made if each.before), {})),
+        changes=[
+            p.ChangePicture(
+                kind=each.change.kind.value,
+                label=each.change.effect.label,
+                words=each.change.words,
+                amount=each.change.amount,
+                after=dict(each.after),
+                error=dict(each.error),
+                face_closed_deg=each.face_closed_deg,
+                lie_deg=each.lie_deg,
+                bounce_deg=each.bounce_deg,
+                directions=list(each.change.effect.directions),
+                source=each.change.effect.source,
+                caution=each.change.effect.caution or "",
+            )
+            for each in made
+        ],
+        elsewhere=[
+            p.AirPicture(label, each.carry_m, each.carry_error_m, each.landing_deg)
+            for (label, _), each in zip(OTHER_AIR, moved, strict=False)
+        ],
     )

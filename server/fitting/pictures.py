@@ -270,6 +270,47 @@ class BenchPicture:
 
 
 @dataclass
+class ChangePicture:
+    """after, error: averages after the change and one standard deviation of its doubt, by reading; empty where
+    only directions are known."""
+
+    kind: str
+    label: str
+    words: str
+    amount: float
+    after: dict[str, float]
+    error: dict[str, float]
+    face_closed_deg: float
+    lie_deg: float
+    bounce_deg: float
+    directions: list[str]
+    source: str
+    caution: str
+
+
+@dataclass
+class AirPicture:
+    label: str
+    carry_m: float
+    carry_error_m: float
+    landing_deg: float
+
+
+@dataclass
+class WhatIfPicture:
+    """anchored: the flight model is tied to measured flights; anchor: the sentence that says how."""
+
+    build: int
+    letter: str
+    shots: int
+    anchored: bool
+    anchor: str
+    before: dict[str, float]
+    changes: list[ChangePicture]
+    elsewhere: list[AirPicture]
+
+
+@dataclass
 class ColumnPicture:
     header: str
     key: str

@@ -21,12 +21,12 @@ from hemicycle_core.bag import (
 from hemicycle_core.bag.gaps import wanted_step
 from hemicycle_core.brief import Job as CoreJob
 from hemicycle_core.brief import JobKind, Miss, Target, propose
-from hemicycle_core.flight import Firmness
+from hemicycle_core.flight import Air, Anchor, Firmness
 from hemicycle_core.judge import Candidate, Verdict, judge
 from hemicycle_core.samples import Average, average
 from hemicycle_core.samples.averages import values_of
 from hemicycle_core.shots import Shot as CoreShot
-from hemicycle_core.shots import Source, Strike
+from hemicycle_core.shots import Source, Strike, anchor_to
 
 from .models import Build, FittingSession, Job, Shot, TargetOverride
 
@@ -173,6 +173,18 @@ class Loaded:
             return self.plan.slots[0]
         return min(self.plan.slots, key=lambda slot: abs(slot.target_m - carry.mean))
 
+    def air_of(self, build: Build) -> Air:
+        """The air a build was last hit in; the session's own when it was not."""
+        runs = [shot.run for shot in self.shots if shot.run.build_id == build.pk]
+        place = runs[-1] if runs else self.session
+        return Air(altitude_m=place.altitude_m, temperature_c=place.temperature_c)
+
+    @cached_property
+    def anchored(self) -> Anchor:
+        """The flight model tied to this session's flights, as far as they were measured."""
+        airs = [Air(altitude_m=shot.run.altitude_m, temperature_c=shot.run.temperature_c) for shot in self.shots]
+        return anchor_to([core_shot(shot) for shot in self.shots], airs)
+
     def candidate(self, build: Build) -> Candidate:
         return Candidate(
             letter=build.letter,
@@ -180,6 +192,8 @@ class Loaded:
             head_type=HeadType(build.head_type),
             shots=self.shots_of(build),
             can_turn=bool(build.head and build.head.sleeve_deg),
+            air=self.air_of(build),
+            anchored=self.anchored,
         )
 
     @cached_property

@@ -21,9 +21,9 @@ from shop.policy import shop_of
 from . import pictures as p
 from .actions import builds, imports, sessions, shots
 from .actions.imports import ImportRequest
-from .bench import bench_picture
+from .bench import bench_picture, what_if_picture
 from .lines import session_line
-from .models import FittingSession, Shot
+from .models import Build, FittingSession, Shot
 from .pictures import JobPicture
 from .read import load
 from .show import session_picture
@@ -153,6 +153,7 @@ PersonOut = serializer_of(p.PersonPicture)
 LineOut = serializer_of(p.SessionLine)
 SessionOut = serializer_of(p.SessionPicture)
 BenchOut = serializer_of(p.BenchPicture)
+WhatIfOut = serializer_of(p.WhatIfPicture)
 PreviewOut = serializer_of(p.ImportPreview)
 ImportOut = serializer_of(p.ImportResult)
 NewCustomerIn = serializer_of(NewCustomer)
@@ -367,3 +368,11 @@ class BenchView(APIView):
     @extend_schema(responses=BenchOut, operation_id="bench", tags=["bench"])
     def get(self, request: Request, session_id: int) -> Response:
         return Response(shown(BenchOut, bench_picture(load(_session(request, session_id)))))
+
+
+class WhatIfView(APIView):
+    @extend_schema(responses=WhatIfOut, operation_id="what_if", tags=["bench"])
+    def get(self, request: Request, build_id: int) -> Response:
+        """What a turn, a bend, a length or a weight would do to this build, from its own shots."""
+        build = Build.objects.select_related("head").one(shop_of(request), build_id)
+        return Response(shown(WhatIfOut, what_if_picture(load(_session(request, build.session_id)), build)))

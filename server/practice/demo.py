@@ -36,7 +36,10 @@ def load_demo(password: str) -> Shop:
     fitter = _person(shop, "fitter", "Rowan Ashby", Role.FITTER, password)
     _person(shop, "owner", "Petra Lind", Role.OWNER, password)
     for name, indoor, surface in BAYS:
-        Bay.objects.create(shop=shop, name=name, indoor=indoor, surface=surface, temperature_c=20 if indoor else 14)
+        temperature = 20 if indoor else 14
+        Bay.objects.create(
+            shop=shop, name=name, indoor=indoor, surface=surface, temperature_c=temperature, models_flight=indoor
+        )
     _rack(shop)
     for customer in CUSTOMERS:
         _customer(shop, fitter, customer)

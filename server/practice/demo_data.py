@@ -6,6 +6,7 @@ from dataclasses import dataclass, field
 from typing import Any
 
 SHOP = ("Fellside Fitting Room", "Aldergate")
+# name, indoor (its monitor then models flight), surface
 BAYS = [("Bay 1", True, "mat"), ("Bay 2", False, "grass tee")]
 
 # maker, model, label, type, loft, lie, length, sleeve, left-handed, price

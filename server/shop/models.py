@@ -36,6 +36,9 @@ class Bay(ScopedModel):
     surface = models.CharField(max_length=20, default="mat")
     altitude_m = models.FloatField(default=0)
     temperature_c = models.FloatField(default=20)
+    models_flight = models.BooleanField(
+        default=False, help_text="The monitor sees impact only: its carry, peak, landing and total are its own model."
+    )
 
     class Meta:
         constraints = [models.UniqueConstraint(fields=["shop", "name"], name="bay_name_once_a_shop")]

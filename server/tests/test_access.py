@@ -30,6 +30,7 @@ ADDRESSES = {
     "sessions/<int:session_id>/bench": ("GET",),
     "sessions/<int:session_id>/handover": ("GET", "POST"),
     "builds/<int:build_id>": ("PUT", "DELETE"),
+    "builds/<int:build_id>/what-if": ("GET",),
     "builds/<int:build_id>/settings": ("POST",),
     "shots/<int:shot_id>/aside": ("PUT",),
     "shots/<int:shot_id>/strike": ("PUT",),

@@ -173,6 +173,8 @@ def _sentence(n: int, before: float, measured: bool) -> str:
             f"Matched to the monitor’s own model over {n} shots ({size} {way} than ours). "
             "This monitor does not measure flight, so that is agreement, not truth."
         )
+    if abs(before) < 0.003:
+        return f"Anchored to {n} measured flights: this player’s ball flies as the model alone says."
     return f"Anchored to {n} measured flights: this player’s ball flies {size} {way} than the model alone says."
 
 

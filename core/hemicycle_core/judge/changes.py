@@ -160,6 +160,15 @@ EFFECTS: dict[ChangeKind, Effect] = {
 }
 
 
+# What is worth a look first, from the change that costs least to the one that costs most.
+USUAL_STEPS: tuple[tuple[ChangeKind, float], ...] = (
+    (ChangeKind.LOFT, 1.0), (ChangeKind.LOFT, -1.0), (ChangeKind.BEND, 1.0), (ChangeKind.BEND, -1.0),
+    (ChangeKind.GRIP_DOWN, 1.0), (ChangeKind.WEIGHT_BACK, 8.0), (ChangeKind.HEAD_WEIGHT, 4.0),
+    (ChangeKind.LENGTH, 0.5), (ChangeKind.LENGTH, -0.5),
+    (ChangeKind.SHAFT_WEIGHT, 10.0), (ChangeKind.SHAFT_WEIGHT, -10.0),
+)  # fmt: skip
+
+
 @dataclass(frozen=True)
 class Change:
     """One change: its kind and amount, positive for up, longer, heavier, further back."""
@@ -192,5 +201,13 @@ class Change:
             ChangeKind.WEIGHT_BACK: ("moved back", "moved forward"),
             ChangeKind.SHAFT_WEIGHT: ("heavier shaft", "lighter shaft"),
         }[self.kind]
+        if self.kind is ChangeKind.GRIP_DOWN and self.amount > 0:
+            return f"grip down {self.amount:g} in"
         space = "" if self.effect.unit == "°" else " "
         return f"{abs(self.amount):g}{space}{self.effect.unit} {ways[self.amount < 0]}"
+
+
+def usual_changes(*, sleeve_deg: float) -> list[Change]:
+    """The changes to look at for a club whose sleeve turns sleeve_deg either way; 0 is bonded, so bent instead."""
+    loft = ChangeKind.BEND if sleeve_deg else ChangeKind.LOFT
+    return [Change(kind, amount) for kind, amount in USUAL_STEPS if kind is not loft]

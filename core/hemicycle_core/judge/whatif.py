@@ -14,8 +14,8 @@ from dataclasses import dataclass, replace
 import numpy as np
 from numpy.typing import NDArray
 
-from ..flight import Air, Anchor, Flight, Launch, fly
-from ..shots import Shot
+from ..flight import Air, Anchor, Flight, Launch, fly, in_other_air
+from ..shots import LAUNCH, Shot, columns_of
 from .changes import Change, ChangeKind, Effect, Size
 
 Floats = NDArray[np.float64]
@@ -28,7 +28,6 @@ ATTACK_USUAL_DEG = -3.0  # long clubs off the turf, when the monitor has not mea
 SMASH_SLOPE = Size(1.3, 0.30)
 USUAL_LIE_DEG = 58.0
 FIGURES = ("carry_m", "peak_m", "landing_deg", "launch_deg", "spin_rpm", "ball_speed_mps")
-NEEDED = ("ball_speed_mps", "launch_deg", "spin_rpm")
 
 
 @dataclass(frozen=True)
@@ -107,10 +106,6 @@ class Impacts:
         return made
 
 
-def _columns(shots: Sequence[Shot], key: str) -> Floats:
-    return np.array([shot.values.get(key, math.nan) for shot in shots], dtype=float)
-
-
 def _figures(flight: Flight, impacts: Impacts) -> dict[str, Floats]:
     return {
         "carry_m": flight.carry_m,
@@ -151,12 +146,12 @@ def predict(
     air: that the shots flew in. anchored: the player's own drag and lift. lie_deg: of the club, for the
     face angle of a sleeve. Raises BadInput for a change too large to be the same club.
     """
-    usable = [shot for shot in shots if not shot.aside and all(shot.get(key) is not None for key in NEEDED)]
+    usable = [shot for shot in shots if not shot.aside and all(shot.get(key) is not None for key in LAUNCH)]
     if not usable:
         return []
     start = anchored or Anchor()
-    columns = {key: _columns(usable, key) for key in (*FIGURES, "attack_deg", "dynamic_loft_deg")}
-    impacts = Impacts.of(*(columns[key] for key in (*NEEDED, "attack_deg", "dynamic_loft_deg")))
+    columns = columns_of(usable, (*FIGURES, "attack_deg", "dynamic_loft_deg"))
+    impacts = Impacts.of(*(columns[key] for key in (*LAUNCH, "attack_deg", "dynamic_loft_deg")))
     sets = [impacts]
     rows: list[slice] = []
     for change in changes:
@@ -203,3 +198,38 @@ def _prediction(
         lie_deg=change.effect.lie_deg.value * change.amount,
         bounce_deg=change.effect.bounce_deg * change.amount,
     )
+
+
+@dataclass(frozen=True)
+class Elsewhere:
+    """A build's average carry and landing in other air, and one standard deviation of the carry's change."""
+
+    carry_m: float
+    landing_deg: float
+    carry_error_m: float
+
+
+def elsewhere(
+    shots: Sequence[Shot], airs: Sequence[Air], *, was: Air | None = None, anchored: Anchor | None = None
+) -> list[Elsewhere]:
+    """The kept shots in each of `airs`; was: the air they were hit in. Empty when none has a launch."""
+    usable = [shot for shot in shots if not shot.aside and all(shot.get(key) is not None for key in LAUNCH)]
+    if not usable:
+        return []
+    columns = columns_of(usable, (*LAUNCH, "carry_m", "landing_deg"))
+    n, many = len(usable), len(airs)
+    moved = in_other_air(
+        Launch(*(np.tile(columns[key], many) for key in LAUNCH)),
+        was=was or Air(),
+        now=[air for air in airs for _ in range(n)],
+        anchored=anchored,
+        carry_m=np.tile(columns["carry_m"], many),
+        landing_deg=np.tile(columns["landing_deg"], many),
+    )
+
+    def means(values: Floats) -> Floats:
+        averages: Floats = values.reshape(many, n).mean(axis=1)
+        return averages
+
+    rows = zip(means(moved.carry_m), means(moved.landing_deg), means(moved.carry_error_m), strict=True)
+    return [Elsewhere(float(carry), float(landing), float(error)) for carry, landing, error in rows]

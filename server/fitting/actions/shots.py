@@ -8,7 +8,7 @@ from django.db.models import Max
 from feed.live import announce
 from hemicycle_core.errors import BadInput
 from hemicycle_core.flight import Air, Firmness
-from hemicycle_core.shots import Source, Strike, check_readings, fill_blanks
+from hemicycle_core.shots import FLIGHT_READINGS, Source, Strike, check_readings, fill_blanks
 from shop.audit import action, record
 from shop.models import User
 
@@ -61,14 +61,17 @@ def take_in(
                 number=last + 1 + index,
                 feed_id=feed_ids[index] if feed_ids else "",
                 strike=strike.value if strike else "",
-                sources={
-                    **dict.fromkeys(values, Source.MEASURED.value),
-                    **dict.fromkeys(computed, Source.COMPUTED.value),
-                },
+                sources=_sources(values, computed, models_flight=session.bay.models_flight),
                 **{**values, **computed},
             )
         )
     return Shot.objects.bulk_create(shots)
+
+
+def _sources(values: Mapping[str, float], computed: Mapping[str, float], *, models_flight: bool) -> dict[str, str]:
+    """Where each reading comes from; a monitor that models flight measures none of it."""
+    seen = {key: Source.MODELLED if models_flight and key in FLIGHT_READINGS else Source.MEASURED for key in values}
+    return {key: source.value for key, source in {**seen, **dict.fromkeys(computed, Source.COMPUTED)}.items()}
 
 
 def _shot(actor: User, shot_id: int) -> tuple[Shot, FittingSession]:

@@ -12,6 +12,7 @@ export type Plan = components["schemas"]["PlanPicture"];
 export type Slot = components["schemas"]["SlotPicture"];
 export type Target = components["schemas"]["TargetPicture"];
 export type Verdict = components["schemas"]["VerdictPicture"];
+export type WhatIf = components["schemas"]["WhatIfPicture"];
 export type Bench = components["schemas"]["BenchPicture"];
 export type BoardLine = components["schemas"]["BoardLine"];
 export type Handover = components["schemas"]["HandoverPicture"];

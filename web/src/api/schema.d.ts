@@ -56,6 +56,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/builds/{build_id}/what-if": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description What a turn, a bend, a length or a weight would do to this build, from its own shots. */
+        get: operations["what_if"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/customers": {
         parameters: {
             query?: never;
@@ -439,6 +456,15 @@ export interface components {
             choice: components["schemas"]["Choice"];
             before: components["schemas"]["BagSide"];
         };
+        AirPicture: {
+            label: string;
+            /** Format: double */
+            carry_m: number;
+            /** Format: double */
+            carry_error_m: number;
+            /** Format: double */
+            landing_deg: number;
+        };
         AsideInputRequest: {
             aside: boolean;
             reason?: string;
@@ -576,6 +602,28 @@ export interface components {
         };
         /** @enum {string} */
         CarryFromEnum: "hit" | "typed" | "none";
+        ChangePicture: {
+            kind: string;
+            label: string;
+            words: string;
+            /** Format: double */
+            amount: number;
+            after: {
+                [key: string]: number;
+            };
+            error: {
+                [key: string]: number;
+            };
+            /** Format: double */
+            face_closed_deg: number;
+            /** Format: double */
+            lie_deg: number;
+            /** Format: double */
+            bounce_deg: number;
+            directions: string[];
+            source: string;
+            caution: string;
+        };
         Choice: {
             build: number | null;
             letter: string;
@@ -1029,6 +1077,18 @@ export interface components {
             turn_deg: number | null;
             facts: components["schemas"]["FactPicture"][];
         };
+        WhatIfPicture: {
+            build: number;
+            letter: string;
+            shots: number;
+            anchored: boolean;
+            anchor: string;
+            before: {
+                [key: string]: number;
+            };
+            changes: components["schemas"]["ChangePicture"][];
+            elsewhere: components["schemas"]["AirPicture"][];
+        };
     };
     responses: never;
     parameters: never;
@@ -1149,6 +1209,27 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SessionPicture"];
+                };
+            };
+        };
+    };
+    what_if: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                build_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WhatIfPicture"];
                 };
             };
         };

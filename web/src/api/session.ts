@@ -23,6 +23,16 @@ export function useBench(id: number) {
 	});
 }
 
+/** What a change of one build would do; anew whenever the session changes. */
+export function useWhatIf(id: number, build: number | null) {
+	return useQuery({
+		queryKey: [...sessionKey(id), "what-if", build],
+		enabled: build !== null,
+		queryFn: () =>
+			got(client.GET("/api/builds/{build_id}/what-if", { params: { path: { build_id: build ?? 0 } } })),
+	});
+}
+
 export function useHandover(id: number) {
 	return useQuery({
 		queryKey: [...sessionKey(id), "handover"],
@@ -38,6 +48,7 @@ export function useChange(id: number) {
 		onSuccess: (session) => {
 			queries.setQueryData(sessionKey(id), session);
 			void queries.invalidateQueries({ queryKey: [...sessionKey(id), "bench"] });
+			void queries.invalidateQueries({ queryKey: [...sessionKey(id), "what-if"] });
 			void queries.invalidateQueries({ queryKey: [...sessionKey(id), "handover"] });
 			void queries.invalidateQueries({ queryKey: ["sessions"] });
 		},

@@ -421,7 +421,7 @@ function LastShot({
 								</dd>
 								<dd className="quiet text-[13px]">
 									{target ? wish(key, target.low, target.high) : ""}
-									{source === "computed" ? `${target ? ", " : ""}computed` : ""}
+									{source && source !== "measured" ? `${target ? ", " : ""}${source}` : ""}
 								</dd>
 							</div>
 						);

@@ -11,10 +11,11 @@ import { Letter, letterColour } from "../ui/Letter";
 import { Said, Waiting } from "../ui/Said";
 import { READINGS, reading, wish, yd } from "../ui/units";
 import { boardClub, buildOf, candidatesOf, windowsOf } from "./model";
+import { WhatIf } from "./WhatIf";
 
 const METRICS = ["carry_m", "landing_deg", "peak_m", "spin_rpm", "ball_speed_mps", "offline_m"] as const;
 
-export function Bench({ session }: PlaceProps) {
+export function Bench({ session, act, busy }: PlaceProps) {
 	const bench = useBench(session.id);
 	const [all, setAll] = useState(false);
 	if (candidatesOf(session).length === 0) {
@@ -45,6 +46,7 @@ export function Bench({ session }: PlaceProps) {
 				<Said error={bench.error} />
 				{bench.data ? <Board session={session} bench={bench.data} /> : <Waiting what="the flights" />}
 				<Metrics session={session} all={all} onAll={() => setAll(!all)} />
+				<WhatIf session={session} act={act} busy={busy} />
 			</section>
 			<aside className="flex flex-col gap-4 border-l border-base-300 bg-base-100 p-4">
 				<div className="flex items-baseline justify-between">
@@ -197,8 +199,8 @@ function Metrics({ session, all, onAll }: { session: Session; all: boolean; onAl
 											<span className="flex items-center justify-end gap-3">
 												<span className="num">
 													{reading(key, value)}
-													{build.sources[key] === "computed" && (
-														<span className="quiet text-[12px] font-normal"> computed</span>
+													{build.sources[key] && build.sources[key] !== "measured" && (
+														<span className="quiet text-[12px] font-normal"> {build.sources[key]}</span>
 													)}
 												</span>
 												<span className="w-16 xl:w-32">

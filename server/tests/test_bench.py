@@ -1,0 +1,62 @@
+"""The Bench through the API: what-ifs from a build's own shots, and whose flight a figure is."""
+
+import pytest
+from feed.actions import make_key
+from hemicycle_core.golfer import Club, Player, Swinging
+from shop.models import Bay
+
+JSON = "application/json"
+
+
+@pytest.fixture
+def hit(session, client):
+    """Hit the build in hand with a simulated golfer through the feed."""
+    bay = Bay.objects.get(shop=session.shop)
+    key = make_key(bay, label="test")
+    swinging = Swinging(Player(speed_mps=36.5, ball_drag=1.06, misses={}), seed=3)
+
+    def send(count, *, models_flight=False):
+        Bay.objects.update(models_flight=models_flight)
+        shots = [
+            {"id": f"{swinging.hit}-{i}", "readings": {k: v for k, v in shot.items() if k != "strike"}}
+            for i, shot in enumerate(swinging.shots(Club("hybrid", 22, 1.016), count, known=True))
+        ]
+        headers = {"authorization": f"Bearer {key}"}
+        assert client.post("/api/feed/shots", {"shots": shots}, content_type=JSON, headers=headers).status_code == 200
+
+    return send
+
+
+def what_if(desk, session):
+    build = next(b for b in desk.get(f"/api/sessions/{session.pk}").json()["builds"] if b["letter"] == "A")
+    return build, desk.get(f"/api/builds/{build['id']}/what-if").json()
+
+
+def test_a_what_if_starts_from_the_shots_and_names_face_and_caution(desk, session, hit):
+    assert what_if(desk, session)[1]["shots"] == 0
+    hit(6)
+    build, found = what_if(desk, session)
+    assert found["anchored"] is True
+    assert "Anchored to 6 measured flights: this player’s ball flies" in found["anchor"]
+    assert found["before"]["carry_m"] == pytest.approx(build["averages"]["carry_m"])
+    up = next(each for each in found["changes"] if (each["kind"], each["amount"]) == ("loft", 1.0))
+    assert up["after"]["carry_m"] < found["before"]["carry_m"]
+    assert up["face_closed_deg"] > 1
+    assert "torque" in up["caution"]
+    assert "bend" not in {each["kind"] for each in found["changes"]}  # it has a sleeve
+    against, behind, cold, hot, high = (each["carry_m"] for each in found["elsewhere"])
+    assert against < cold < found["before"]["carry_m"] < hot < behind
+    assert high > found["before"]["carry_m"]
+
+
+def test_a_monitor_that_models_flight_is_matched_and_not_called_truth(desk, session, hit):
+    hit(6, models_flight=True)
+    build, found = what_if(desk, session)
+    assert build["sources"]["carry_m"] == "modelled"
+    assert build["sources"]["ball_speed_mps"] == "measured"
+    assert found["anchored"] is False
+    assert "agreement, not truth" in found["anchor"]
+    less_sure = found["changes"][0]["error"]["carry_m"]
+    hit(6)
+    assert what_if(desk, session)[1]["anchored"] is True
+    assert what_if(desk, session)[1]["changes"][0]["error"]["carry_m"] != less_sure
