@@ -3,10 +3,11 @@
 from __future__ import annotations
 
 from collections.abc import Mapping
-from dataclasses import asdict, dataclass, field, fields
+from dataclasses import asdict, dataclass, field, fields, replace
 from typing import Any
 
 import numpy as np
+from numpy.typing import NDArray
 
 from ..bag import HeadType
 from ..errors import BadInput
@@ -16,9 +17,12 @@ from ..units import METRES_PER_INCH
 from .club import Club
 from .impact import Delivery, Impact, strike_ball
 
+Floats = NDArray[np.float64]
+
 REFERENCE_LENGTH_M = 37.0 * METRES_PER_INCH  # a 7-iron
 SPEED_SHARE_PER_INCH = 0.029  # tour averages: 90 mph at 37 in, 113 mph at 45.5 in
 WARM_AFTER = 9  # shots
+TIRED_AFTER = 40
 STRANGE_SHOTS = 3  # the first shots with a club are learning
 
 
@@ -75,6 +79,14 @@ class Player:
         return cls(**data)
 
 
+@dataclass(frozen=True)
+class Swung:
+    """n shots: readings as arrays (n,) in canonical units, and miss (n,), the index of the kind or -1."""
+
+    readings: dict[str, Floats]
+    miss: NDArray[np.int_]
+
+
 @dataclass
 class Swinging:
     """A player hitting one shot after another; the seed makes the same shots come again."""
@@ -92,87 +104,99 @@ class Swinging:
     def shots(self, club: Club, count: int, *, known: bool = False) -> list[dict[str, Any]]:
         """`count` shots as a good monitor outdoors would measure them: canonical units, and `strike`
         where the shot was a miss. known: the player's own club, with no learning."""
-        struck = [self._swing(club, known) for _ in range(count)]
-        return self._measure(struck) if struck else []
+        if count < 1:
+            return []
+        swung = self.swing(club, count, known=known)
+        strikes = [None if kind < 0 else self._kinds[kind] for kind in swung.miss]
+        columns = {key: values.tolist() for key, values in swung.readings.items()}
+        return [
+            {**dict(zip(columns, row, strict=True)), "strike": strike}
+            for row, strike in zip(zip(*columns.values(), strict=True), strikes, strict=True)
+        ]
 
-    def _swing(self, club: Club, known: bool) -> tuple[Delivery, Impact, Strike | None]:
-        met = self._met.get(club, 0)
-        strange = not known and met < STRANGE_SHOTS
-        self._met[club] = met + 1
-        self.hit += 1
-        delivery, strike = self._deliver(club, 1.35 if strange else 1.0)
-        return delivery, strike_ball(delivery, club), strike
+    def swing(self, club: Club, count: int, *, known: bool = False) -> Swung:
+        """The same as arrays. Shots come one after another from one stream, so 3 and then 2 are as 5."""
+        delivery, miss = self._deliver(club, count, known)
+        return Swung(self._measure(delivery, strike_ball(delivery, club)), miss)
 
-    def _deliver(self, club: Club, wide: float) -> tuple[Delivery, Strike | None]:
-        player, draw = self.player, self._chance.normal
+    @property
+    def _kinds(self) -> list[Strike]:
+        return [Strike(kind) for kind in self.player.misses]
+
+    def _deliver(self, club: Club, count: int, known: bool) -> tuple[Delivery, NDArray[np.int_]]:
+        player, met = self.player, self._met.get(club, 0)
+        self._met[club] = met + count
+        number = np.arange(self.hit + 1, self.hit + count + 1)
+        self.hit += count
+        strange = (np.arange(met, met + count) < STRANGE_SHOTS) & (not known)
+        wide = np.where(strange, 1.35, 1.0)
+        z = self._chance.normal(size=(count, 7)).T
+        luck, size = self._chance.random((count, 2)).T
         inches = (club.length_m - REFERENCE_LENGTH_M) / METRES_PER_INCH
-        tired = max(0, self.hit - 40) * player.tiring
-        cold = player.warm_up * max(0.0, 1 - (self.hit - 1) / WARM_AFTER)
+        tired = np.maximum(0, number - TIRED_AFTER) * player.tiring
+        cold = player.warm_up * np.maximum(0.0, 1 - (number - 1) / WARM_AFTER)
         speed = player.speed_mps * (1 + SPEED_SHARE_PER_INCH * inches) * (1 - tired - cold)
         attack = player.attack_deg + 0.25 * max(inches, -1)
         longer = (1 + 0.03 * max(inches, 0)) * wide
         teed = 1.0 if club.head_type is HeadType.DRIVER else 0.0
-        attack_now = attack + teed + draw(0, player.attack_spread_deg * wide)
+        attack_now = attack + teed + z[0] * player.attack_spread_deg * wide
         lean = player.lean_deg * min(1.0, 0.45 + 0.55 * club.loft_deg / 33)
         loft = club.loft_deg - lean + club.physics.loft_deg + 0.6 * (attack_now - attack)
         delivery = Delivery(
-            club_speed_mps=speed * (1 + draw(0, player.speed_spread * wide)),
+            club_speed_mps=speed * (1 + z[1] * player.speed_spread * wide),
             attack_deg=attack_now,
-            path_deg=player.path_deg + draw(0, player.path_spread_deg * longer),
-            face_deg=player.face_deg + draw(0, player.face_spread_deg * longer * club.physics.steady),
-            dynamic_loft_deg=max(6.0, loft + draw(0, player.loft_spread_deg * wide)),
-            toe_mm=draw(0, player.strike_spread_mm * longer),
-            high_mm=draw(0, 0.6 * player.strike_spread_mm * wide),
+            path_deg=player.path_deg + z[2] * player.path_spread_deg * longer,
+            face_deg=player.face_deg + z[3] * player.face_spread_deg * longer * club.physics.steady,
+            dynamic_loft_deg=np.maximum(6.0, loft + z[4] * player.loft_spread_deg * wide),
+            toe_mm=z[5] * player.strike_spread_mm * longer,
+            high_mm=z[6] * 0.6 * player.strike_spread_mm * wide,
         )
-        return self._missed(delivery)
+        return self._missed(delivery, luck, 0.7 + 0.6 * size)
 
-    def _missed(self, delivery: Delivery) -> tuple[Delivery, Strike | None]:
-        kinds = [Strike(kind) for kind in self.player.misses]
-        shares = list(self.player.misses.values())
-        pick = self._chance.choice(len(kinds) + 1, p=[*shares, 1 - sum(shares)])
-        if pick == len(kinds):
-            return delivery, None
-        size = self._chance.uniform(0.7, 1.3)
-        changed: dict[Strike, dict[str, float]] = {
-            Strike.THIN: {"high_mm": -11 * size, "dynamic_loft_deg": delivery.dynamic_loft_deg - 3 * size},
-            Strike.FAT: {"turf": 0.8 * size, "attack_deg": delivery.attack_deg - 1.5 * size},
-            Strike.TOE: {"toe_mm": 15 * size},
-            Strike.HEEL: {"toe_mm": -15 * size},
-        }
-        return Delivery(**{**asdict(delivery), **changed[kinds[pick]]}), kinds[pick]
+    def _missed(self, delivery: Delivery, luck: Floats, size: Floats) -> tuple[Delivery, NDArray[np.int_]]:
+        """Misses by their shares; the index of the kind, -1 for none."""
+        ends = np.cumsum(list(self.player.misses.values()))
+        miss = np.full(luck.shape, -1)
+        for index in reversed(range(len(ends))):
+            miss[luck < ends[index]] = index
 
-    def _measure(self, struck: list[tuple[Delivery, Impact, Strike | None]]) -> list[dict[str, Any]]:
+        def of(kind: Strike) -> Floats:
+            """The size of the miss for the shots of this kind, 0 for the others."""
+            return np.where(miss == self._kinds.index(kind), size, 0.0) if kind in self._kinds else np.zeros_like(size)
+
+        thin, fat, aside = of(Strike.THIN), of(Strike.FAT), of(Strike.TOE) - of(Strike.HEEL)
+        missed = replace(
+            delivery,
+            high_mm=np.where(thin > 0, -11 * thin, delivery.high_mm),
+            dynamic_loft_deg=np.asarray(delivery.dynamic_loft_deg) - 3 * thin,
+            turf=0.8 * fat,
+            attack_deg=np.asarray(delivery.attack_deg) - 1.5 * fat,
+            toe_mm=np.where(aside != 0, 15 * aside, delivery.toe_mm),
+        )
+        return missed, miss
+
+    def _measure(self, delivery: Delivery, impact: Impact) -> dict[str, Floats]:
         """Fly every shot in one batch; a left-hander's shots are the mirror of a right-hander's."""
         side = -1.0 if self.player.hand == "left" else 1.0
-        impacts = [impact for _, impact, _ in struck]
-        launch = Launch(
-            [impact.ball_speed_mps for impact in impacts],
-            [float(np.clip(impact.launch_deg, -5, 75)) for impact in impacts],
-            [impact.spin_rpm for impact in impacts],
-            [side * impact.direction_deg for impact in impacts],
-            [side * impact.axis_deg for impact in impacts],
-        )
+        direction, axis = side * impact.direction_deg, side * impact.axis_deg
+        launch = Launch(impact.ball_speed_mps, np.clip(impact.launch_deg, -5, 75), impact.spin_rpm, direction, axis)
         flight = fly(launch, air=self.air, trim=Trim(self.player.ball_drag, self.player.ball_lift))
         run = run_out(flight.landing_speed_mps, flight.landing_deg, flight.landing_spin_rpm, FAIRWAY[self.turf])
-        return [
-            {
-                "club_speed_mps": delivery.club_speed_mps,
-                "attack_deg": delivery.attack_deg,
-                "path_deg": side * delivery.path_deg,
-                "face_deg": side * delivery.face_deg,
-                "dynamic_loft_deg": delivery.dynamic_loft_deg,
-                "ball_speed_mps": impact.ball_speed_mps,
-                "launch_deg": impact.launch_deg,
-                "direction_deg": side * impact.direction_deg,
-                "spin_rpm": impact.spin_rpm,
-                "axis_deg": side * impact.axis_deg,
-                "carry_m": float(flight.carry_m[i]),
-                "total_m": float(flight.carry_m[i] + run.run_m[i]),
-                "offline_m": float(flight.offline_m[i]),
-                "peak_m": float(flight.peak_m[i]),
-                "landing_deg": float(flight.landing_deg[i]),
-                "hang_s": float(flight.hang_s[i]),
-                "strike": strike.value if strike else None,
-            }
-            for i, (delivery, impact, strike) in enumerate(struck)
-        ]
+        return {
+            "club_speed_mps": np.asarray(delivery.club_speed_mps, dtype=float),
+            "attack_deg": np.asarray(delivery.attack_deg, dtype=float),
+            "path_deg": side * np.asarray(delivery.path_deg, dtype=float),
+            "face_deg": side * np.asarray(delivery.face_deg, dtype=float),
+            "dynamic_loft_deg": np.asarray(delivery.dynamic_loft_deg, dtype=float),
+            "ball_speed_mps": impact.ball_speed_mps,
+            "launch_deg": impact.launch_deg,
+            "direction_deg": direction,
+            "spin_rpm": impact.spin_rpm,
+            "axis_deg": axis,
+            "carry_m": flight.carry_m,
+            "total_m": flight.carry_m + run.run_m,
+            "offline_m": flight.offline_m,
+            "peak_m": flight.peak_m,
+            "landing_deg": flight.landing_deg,
+            "hang_s": flight.hang_s,
+        }
