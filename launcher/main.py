@@ -3,7 +3,9 @@
 from __future__ import annotations
 
 import argparse
+import contextlib
 import subprocess
+import sys
 
 from . import install, serve, testing
 from .common import PYTHON, ROOT, Stop, tools_env, warn
@@ -11,7 +13,8 @@ from .common import PYTHON, ROOT, Stop, tools_env, warn
 
 def _passed_on(module: str, words: list[str], extra_env: dict[str, str] | None = None) -> int:
     """Run a command that needs the virtual environment, in place of this process."""
-    install.ensure_python()
+    with contextlib.redirect_stdout(sys.stderr):  # standard output is the command's own, often a file
+        install.ensure_python()
     env = {**tools_env(), **(extra_env or {})}
     return subprocess.run([str(PYTHON), "-m", module, *words], env=env, check=False).returncode
 
@@ -19,6 +22,8 @@ def _passed_on(module: str, words: list[str], extra_env: dict[str, str] | None =
 PASSED_ON = {
     "flight": "fly launch conditions from a CSV or JSON lines file",
     "speed": "how fast the flight model is",
+    "judge": "judge a session bundle and print the verdicts as JSON",
+    "practice": "simulated fittings with a hidden truth: how much is lost by hand and by the verdict",
 }
 
 

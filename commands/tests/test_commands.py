@@ -3,11 +3,13 @@
 import csv
 import io
 import json
+import re
 import threading
 from http.server import BaseHTTPRequestHandler, HTTPServer
+from pathlib import Path
 
 import pytest
-from hemicycle_commands import flight, monitor
+from hemicycle_commands import flight, judge, monitor, practice
 from hemicycle_core.golfer import Player
 
 HEADER = "id,ball_speed_mph,launch_deg,spin_rpm,altitude_ft\n"
@@ -112,3 +114,76 @@ def test_the_stand_in_says_what_it_needs(monkeypatch, capsys, words, said):
     monkeypatch.setenv("HEMICYCLE_FEED_KEY", "k" if words else "")
     assert monitor.main(words) == 2
     assert said in capsys.readouterr().err
+
+
+BUNDLE = Path(__file__).resolve().parents[2] / "docs" / "formats" / "session-bundle.example.json"
+
+
+def test_judge_reads_the_worked_example_and_says_the_same_words_each_time(capsys):
+    assert judge.main([str(BUNDLE)]) == 0
+    said = capsys.readouterr().out
+    judge.main([str(BUNDLE)])
+    assert capsys.readouterr().out == said
+    found = json.loads(said)
+    assert [row["letter"] for row in found["verdicts"]] == ["A", "B", "C"]
+    assert {row["metric"] for row in found["comparisons"]} == {"carry_m"}
+    first = found["verdicts"][0]
+    assert 0 < first["jobs"][0]["interval_90"][0] < first["jobs"][0]["success"] < first["jobs"][0]["interval_90"][1] < 1
+    assert found["choice"]["letter"] in ("A", "B", "C", None)
+
+
+def test_the_schema_that_is_documented_is_the_one_in_use(capsys):
+    assert judge.main(["--schema"]) == 0
+    written = BUNDLE.with_name("session-bundle.schema.json").read_text()
+    assert capsys.readouterr().out == written, "Stale: print it anew with ./hemicycle judge --schema"
+
+
+@pytest.mark.parametrize(
+    ("spoil", "words"),
+    [
+        (lambda b: b.update(version=2), "version"),
+        (lambda b: b["builds"][0]["shots"][0]["readings"].update(carry_m=1600), "builds.0.shots.0: Carry reads 1600"),
+        (lambda b: b["builds"][0].pop("head_type"), "'head_type' is a required property"),
+        (lambda b: b.update(slot={"low_m": 170, "high_m": 160}), "wrong way round"),
+        (lambda b: b["builds"][1].update(letter="A"), "two builds have one letter"),
+        (lambda b: b["jobs"][0].update(carry_over_m=250), "lies behind the target"),
+        (lambda b: b.update(clubs=[]), "Give a slot, or clubs"),
+    ],
+)
+def test_a_bundle_that_cannot_be_judged_names_the_place(tmp_path, capsys, spoil, words):
+    bundle = json.loads(BUNDLE.read_text())
+    spoil(bundle)
+    file = tmp_path / "bundle.json"
+    file.write_text(json.dumps(bundle))
+    assert judge.main([str(file)]) == 2
+    assert words in capsys.readouterr().err
+
+
+def test_a_left_hander_in_the_mirror_gets_the_same_verdict(tmp_path, capsys):
+    bundle = json.loads(BUNDLE.read_text())
+    judge.main([str(BUNDLE)])
+    right = json.loads(capsys.readouterr().out)
+    for club in (*bundle["clubs"], *bundle["builds"]):
+        for shot in club.get("shots", []):
+            for key in ("offline_m", "direction_deg", "axis_deg", "path_deg", "face_deg"):
+                if key in shot["readings"]:
+                    shot["readings"][key] *= -1
+    file = tmp_path / "mirror.json"
+    file.write_text(json.dumps(bundle | {"customer": {"hand": "left"}}))
+    assert judge.main([str(file)]) == 0
+    left = json.loads(capsys.readouterr().out)
+    assert [row["verdict"] for row in left["verdicts"]] == [row["verdict"] for row in right["verdicts"]]
+    for one, other in zip(left["verdicts"], right["verdicts"], strict=True):
+        assert one["jobs"][0]["success"] == pytest.approx(other["jobs"][0]["success"], abs=1e-6)
+        assert one["jobs"][0]["fails"]["left"] == pytest.approx(other["jobs"][0]["fails"]["right"], abs=1e-6)
+
+
+def test_practice_loses_less_than_the_hand_and_knows_how_sure_it_is(capsys):
+    assert practice.main(["--fittings", "24", "--shots", "8", "--seed", "3"]) == 0
+    said = capsys.readouterr().out
+    rows = re.findall(r"\| \(([abc])\).*\| ([\d.]+) \| ([\d.]+) \|", said)
+    assert [row[0] for row in rows] == ["a", "b", "c"]
+    assert float(rows[2][1]) < float(rows[0][1])
+    held = int(re.search(r"hold the truth: (\d+)%", said).group(1))
+    assert 75 <= held <= 98
+    assert practice.main(["--shots", "99"]) == 2

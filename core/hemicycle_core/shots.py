@@ -72,17 +72,37 @@ class Strike(StrEnum):
     FAT = "fat"
 
 
+class Intent(StrEnum):
+    """What the player meant to hit; only stock shots say what the club does by itself."""
+
+    STOCK = "stock"
+    LOW = "low"
+    HIGH = "high"
+    DRAW = "draw"
+    FADE = "fade"
+
+
 @dataclass(frozen=True)
 class Shot:
-    """One shot in canonical units (`READINGS`), each value with its source."""
+    """One shot in canonical units (`READINGS`), each value with its source. aside: set aside by the fitter. void:
+    readings that do not count, as the line of a shot that was good for distance; misread: the monitor's error, not
+    a shot."""
 
     values: Mapping[str, float]
     sources: Mapping[str, Source] = field(default_factory=dict)
     aside: bool = False
     strike: Strike | None = None
+    void: frozenset[str] = frozenset()
+    intent: Intent = Intent.STOCK
+    misread: bool = False
 
     def get(self, key: str) -> float | None:
-        return self.values.get(key)
+        return None if key in self.void else self.values.get(key)
+
+    @property
+    def counts(self) -> bool:
+        """Whether it says anything of the club's stock swing."""
+        return not self.misread and self.intent is Intent.STOCK
 
 
 def check_readings(values: Mapping[str, float]) -> None:
@@ -160,7 +180,11 @@ LAUNCH = ("ball_speed_mps", "launch_deg", "spin_rpm")
 
 def columns_of(shots: Sequence[Shot], keys: Sequence[str]) -> dict[str, NDArray[np.float64]]:
     """Readings of n shots as arrays (n,), NaN where a shot has none."""
-    return {key: np.array([shot.values.get(key, np.nan) for shot in shots], dtype=float) for key in keys}
+
+    def column(key: str) -> list[float]:
+        return [np.nan if (value := shot.get(key)) is None else value for shot in shots]
+
+    return {key: np.array(column(key), dtype=float) for key in keys}
 
 
 def anchor_to(shots: Sequence[Shot], airs: Sequence[Air]) -> Anchor:

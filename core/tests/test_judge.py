@@ -1,14 +1,17 @@
 """Averages, certainty and verdicts."""
 
+import re
+
 import numpy as np
 import pytest
 from hemicycle_core.bag import Carried, GapRule, HeadType, plan_slots
 from hemicycle_core.bag.gaps import wanted_step
 from hemicycle_core.brief import Job, JobKind, propose
 from hemicycle_core.flight import Firmness, Launch, fly
-from hemicycle_core.judge import Candidate, Kind, compare, judge
+from hemicycle_core.judge import Candidate, Case, Kind, Liking, Metric, compare, judge, judge_session
+from hemicycle_core.judge.choice import Because
 from hemicycle_core.samples import average, certainty, cost_of_a_miss, pattern
-from hemicycle_core.shots import Shot, Source
+from hemicycle_core.shots import Intent, Shot, Source
 from hemicycle_core.units import metres, mps, yards
 
 LOWER = Carried("5i", HeadType.IRON, metres(162), metres(170.4), peak_m=metres(27), spin_rpm=5200, spread_m=4)
@@ -27,10 +30,13 @@ def shots(carry, landing=46.0, n=8, seed=1, spread=3.0, aside=()):
     return [*made, *(Shot({"carry_m": metres(c)}, aside=True) for c in aside)]
 
 
-def verdict(hit, jobs=(GREEN,), can_turn=False):
+def case(hit, letter="A", kind=HeadType.HYBRID, jobs=(GREEN,), **more):
     targets = propose(PLAN, PLAN.slots[0], LOWER, UPPER, jobs)
-    candidate = Candidate("A", "5H", HeadType.HYBRID, hit, can_turn)
-    return judge(candidate, slot=PLAN.slots[0], targets=targets, lower=LOWER, upper=UPPER, jobs=jobs)
+    return Case(Candidate(letter, letter, kind, hit, **more), PLAN.slots[0], targets, LOWER, UPPER)
+
+
+def verdict(hit, jobs=(GREEN,), **more):
+    return judge(case(hit, jobs=jobs, **more), jobs=jobs)
 
 
 def launched(speed_mph, launch, spin, n=8):
@@ -63,24 +69,58 @@ def test_verdicts_from_the_closed_list(hit, jobs, kind):
 def test_computed_figures_make_a_verdict_less_sure_than_measured_ones():
     measured = shots(179, n=9, spread=2)
     computed = [Shot(shot.values, {"carry_m": Source.COMPUTED, "landing_deg": Source.COMPUTED}) for shot in measured]
+    modelled = [Shot(shot.values, dict.fromkeys(("carry_m", "landing_deg"), Source.MODELLED)) for shot in measured]
     assert verdict(computed).chance < verdict(measured).chance - 0.1
+    assert verdict(modelled).chance < verdict(measured).chance
+    wide = [np.ptp(verdict(each).played[0].interval) for each in (measured, modelled)]
+    assert wide[1] > wide[0]
 
 
 def test_what_is_a_whole_step_off_is_not_one_head_away():
     assert verdict(shots(187, n=9, spread=2)).headline == "One head away"
-    far = Candidate("A", "7W", HeadType.FAIRWAY, shots(230, n=6))
-    targets = propose(PLAN, PLAN.slots[0], LOWER, UPPER, [GREEN])
-    said = judge(far, slot=PLAN.slots[0], targets=targets, lower=LOWER, upper=UPPER)
-    assert said.headline.endswith("yd too long for this slot")
+    assert verdict(shots(230, n=6)).headline.endswith("yd too long for this slot")
+
+
+def test_a_veto_stands_and_a_slow_ball_does_not_hold_up_a_utility_iron():
+    hit = shots(179, n=9, spread=2)
+    assert verdict(hit, liking=Liking.VETOED).kind is Kind.VETOED
+    slow = [Shot({**shot.values, "landing_deg": 35.0, "ball_speed_mps": mps(112)}) for shot in hit]
+    said = verdict(slow, kind=HeadType.UTILITY)
+    assert said.kind is Kind.NOT_SUPPORTED
+    assert "weight further back" in said.change
+    fast = [Shot({**shot.values, "ball_speed_mps": mps(135)}) for shot in slow]
+    assert verdict(fast, kind=HeadType.UTILITY).kind is Kind.ONE_HEAD
+    assert verdict(slow).kind is Kind.ONE_HEAD
+
+
+def test_shots_that_do_not_count_change_nothing():
+    hit = shots(179, n=9, spread=2)
+    odd = Shot({"carry_m": metres(120), "landing_deg": 20.0}, misread=True)
+    low = Shot({"carry_m": metres(140), "landing_deg": 25.0}, intent=Intent.LOW)
+    assert verdict([*hit, odd, low]).why == verdict(hit).why
+    assert verdict([*hit, odd, low]).chance == verdict(hit).chance
+    line = [Shot({**shot.values, "offline_m": 40.0}, void=frozenset({"offline_m"})) for shot in hit]
+    assert all(fact.quantity != "offline_m" for fact in verdict(line).facts)
 
 
 def test_a_verdict_says_its_numbers_and_what_would_settle_it():
-    said = verdict(shots(181, n=4, spread=4, aside=(160, 162)))
-    assert said.why.startswith("Carries 18")
+    said = verdict(shots(181, n=4, spread=5, aside=(160, 162)))
+    assert said.why.startswith("Carries 1")
+    assert "Does “Par three”" in said.why
     assert "A miss costs" in said.why
     assert f"About {said.more} more with A" in said.change
-    more = verdict(shots(181, n=4 + said.more, spread=4, seed=5))
+    more = verdict(shots(181, n=4 + said.more, spread=5, seed=5))
     assert more.half_width_m < said.half_width_m
+    order = [fact.good for fact in said.facts]
+    assert order == sorted(order, key=[False, True, None].index)
+
+
+def test_the_commonest_way_to_fail_is_the_argument_against():
+    right = [Shot({**shot.values, "offline_m": 15.0}) for shot in shots(179, n=9, spread=2)]
+    assert re.fullmatch(r"\d in 10 go right on “Par three”.", verdict(right).against)
+    left = [Shot({**shot.values, "offline_m": -15.0}) for shot in shots(179, n=9, spread=2)]
+    assert verdict(left).against == verdict(right).against.replace("right", "left")
+    assert verdict(left).chance == verdict(right).chance
 
 
 def test_a_club_a_little_long_is_one_turn_away_and_the_turn_is_flown_not_tabled():
@@ -104,12 +144,69 @@ def test_the_ninety_percent_interval_holds_nine_times_in_ten():
 
 
 def test_two_builds_differ_only_when_the_shots_say_so():
-    far, near = Candidate("A", "", HeadType.HYBRID, shots(184)), Candidate("B", "", HeadType.HYBRID, shots(174, seed=2))
+    far, near = case(shots(184)).candidate, case(shots(174, seed=2), "B").candidate
     settled = compare(near, far)
-    assert (settled.longer, settled.settled) == ("A", True)
-    open_ = compare(far, Candidate("C", "", HeadType.HYBRID, shots(182.5, n=5, seed=4)))
+    assert (settled.better, settled.settled) == ("A", True)
+    open_ = compare(far, case(shots(182.5, n=5, seed=4), "C").candidate)
     assert not open_.settled
     assert open_.more is None or open_.more > 0
+    steep = case(shots(180, landing=50), "D").candidate
+    steeper = compare(far, steep, metric=Metric.LANDING)
+    assert (steeper.better, steeper.settled) == ("D", True)
+    assert "steeper than A: settled." in steeper.sentence
+    wide = [Shot({**shot.values, "offline_m": 12.0 * (-1) ** i}) for i, shot in enumerate(shots(180, n=9))]
+    tight = [Shot({**shot.values, "offline_m": 2.0 * (-1) ** i}) for i, shot in enumerate(shots(180, n=9))]
+    straight = compare(case(wide).candidate, case(tight, "B").candidate, metric=Metric.STRAIGHT)
+    assert straight.better == "B"
+    assert compare(far, case(shots(180, n=2), "E").candidate) is None
+
+
+def session(*cases, **more):
+    return judge_session(cases, jobs=[GREEN], **more)
+
+
+def test_best_is_most_successful_shots_then_keep_then_cheaper_then_liked():
+    good, poor = shots(179, n=10, spread=2), shots(196, n=10, spread=3, seed=3)
+    found = session(case(good), case(poor, "B")).choice
+    assert (found.letter, found.because) == ("A", Because.MOST_SHOTS)
+    alike = shots(179, n=10, spread=2, seed=9)
+    cheap = session(case(good, price=200), case(alike, "B", price=300)).choice
+    assert (cheap.letter, cheap.because) == ("A", Because.CHEAPER)
+    liked = session(case(good, price=200, liking=Liking.LIKED), case(alike, "B", price=200)).choice
+    assert (liked.letter, liked.because) == ("A", Because.LIKED)
+    assert session(case(good, price=300), case(alike, "B", price=200), budget=250).choice.letter == "B"
+    assert session(case(good, liking=Liking.VETOED), case(alike, "B")).choice.letter == "B"
+    mine = Candidate("", "5W", HeadType.FAIRWAY, shots(179, n=10, spread=2, seed=6), own=True)
+    kept = session(case(good, price=300), own=[mine])
+    assert (kept.choice.letter, kept.choice.because) == (None, Because.KEEP)
+    assert kept.verdicts[0].kind is Kind.KEEP
+    useless = Candidate("", "5W", HeadType.FAIRWAY, shots(210, n=10, spread=2, seed=6), own=True)
+    bought = session(case(good, price=300), own=[useless]).choice
+    assert bought.letter == "A"
+    assert bought.gain_shots > 0.3
+
+
+def test_a_build_that_says_nothing_changes_no_other_verdict_and_same_inputs_give_the_same_words():
+    a, b = case(shots(179, n=8)), case(shots(184, n=8, seed=2), "B")
+    one, more = session(a, b), session(a, b, case([], "C"))
+    for before, after in zip(one.verdicts, more.verdicts, strict=False):
+        assert (after.why, after.chance, after.facts) == (before.why, before.chance, before.facts)
+    backwards = case(list(reversed(a.candidate.shots)))
+    assert session(backwards, b).verdicts[0].why == one.verdicts[0].why
+    assert session(backwards, b).verdicts[0].chance == pytest.approx(one.verdicts[0].chance)
+    third = session(a, b, case(shots(150, n=8, seed=5), "C"))
+    assert [each.facts for each in third.verdicts[:2]] == [each.facts for each in one.verdicts]
+
+
+@pytest.mark.parametrize(
+    ("hit", "words"),
+    [([], "Not hit yet."), (shots(179, n=1), "1 kept so far. Hit 2 more"),
+     ([Shot({"carry_m": 150.0}, aside=True)] * 3, "Every shot so far is set aside")],
+)  # fmt: skip
+def test_too_little_to_judge_is_said_in_words(hit, words):
+    said = verdict(hit)
+    assert said.kind is Kind.NEEDS_SHOTS
+    assert words in said.why
 
 
 def test_misses_and_pattern():

@@ -6,7 +6,7 @@ from itertools import combinations
 
 import numpy as np
 from hemicycle_core.flight import Air, Launch, fly
-from hemicycle_core.judge import compare, elsewhere, predict, usual_changes
+from hemicycle_core.judge import Metric, compare, elsewhere, predict, usual_changes
 from hemicycle_core.samples import pattern
 from hemicycle_core.units import mps
 
@@ -15,6 +15,7 @@ from .models import Build
 from .read import Loaded
 
 POINTS = 48
+METRICS = (Metric.JOBS, Metric.CARRY, Metric.LANDING, Metric.STRAIGHT)
 # Where the same club may be played next: label and what is other about the air there.
 OTHER_AIR: tuple[tuple[str, dict[str, float]], ...] = (
     ("10 mph against", {"wind_mps": mps(10), "wind_from_deg": 0.0}),
@@ -92,9 +93,25 @@ def _differences(builds: list[Build]) -> list[str]:
     return said
 
 
+def choice_picture(loaded: Loaded) -> p.ChoicePicture:
+    choice = loaded.judgement.choice
+    return p.ChoicePicture(
+        letter=choice.letter,
+        runner_up=choice.runner_up,
+        sentence=choice.sentence,
+        settled=choice.settled,
+        chance_best=choice.chance_best,
+        more_with=choice.more[0] if choice.more else None,
+        more=choice.more[1] if choice.more else None,
+    )
+
+
 def bench_picture(loaded: Loaded) -> p.BenchPicture:
     candidates = [loaded.candidate(build) for build in loaded.candidates]
-    pairs = [compare(a, b) for a, b in combinations(candidates, 2)]
+    weighed = loaded.judgement.weighed
+    pairs = [
+        compare(a, b, metric=metric, weighed=weighed) for metric in METRICS for a, b in combinations(candidates, 2)
+    ]
     hole = loaded.hole
     names = {hole.lower.name, hole.upper.name} if hole else set()
     return p.BenchPicture(
@@ -102,9 +119,11 @@ def bench_picture(loaded: Loaded) -> p.BenchPicture:
         neighbours=[line for b in loaded.own if b.name in names and (line := board_line(loaded, b)) is not None],
         comparisons=[
             p.ComparisonPicture(
-                longer=pair.longer,
-                shorter=pair.shorter,
-                by_m=pair.by_m,
+                metric=pair.metric.value,
+                better=pair.better,
+                worse=pair.worse,
+                by=pair.by,
+                by_equal=pair.by_equal,
                 chance=pair.chance,
                 settled=pair.settled,
                 more=pair.more,
@@ -114,6 +133,7 @@ def bench_picture(loaded: Loaded) -> p.BenchPicture:
             if pair is not None
         ],
         differences=_differences(loaded.candidates),
+        choice=choice_picture(loaded),
     )
 
 

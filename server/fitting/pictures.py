@@ -167,6 +167,21 @@ class FactPicture:
 
 
 @dataclass
+class PlayedPicture:
+    """A job played out with one build: the share that succeeds with its 90% interval, and where the rest goes."""
+
+    job: str
+    uses_per_round: float
+    success: float
+    low: float
+    high: float
+    short: float
+    long: float
+    left: float
+    right: float
+
+
+@dataclass
 class VerdictPicture:
     build: int
     letter: str
@@ -180,7 +195,10 @@ class VerdictPicture:
     against: str | None
     change: str | None
     turn_deg: float | None
+    half_width_m: float | None
+    rounds: float | None
     facts: list[FactPicture]
+    played: list[PlayedPicture]
 
 
 @dataclass
@@ -252,13 +270,30 @@ class BoardLine:
 
 @dataclass
 class ComparisonPicture:
-    longer: str
-    shorter: str
-    by_m: float
+    """See hemicycle_core.judge.Comparison."""
+
+    metric: Literal["jobs", "carry_m", "landing_deg", "side_spread"]
+    better: str
+    worse: str
+    by: float
+    by_equal: float | None
     chance: float
     settled: bool
     more: int | None
     sentence: str
+
+
+@dataclass
+class ChoicePicture:
+    """The build to propose, None to keep what is there, and what would settle it."""
+
+    letter: str | None
+    runner_up: str | None
+    sentence: str
+    settled: bool
+    chance_best: float | None
+    more_with: str | None
+    more: int | None
 
 
 @dataclass
@@ -267,6 +302,7 @@ class BenchPicture:
     neighbours: list[BoardLine]
     comparisons: list[ComparisonPicture]
     differences: list[str]
+    choice: ChoicePicture
 
 
 @dataclass

@@ -22,7 +22,7 @@ from hemicycle_core.bag.gaps import wanted_step
 from hemicycle_core.brief import Job as CoreJob
 from hemicycle_core.brief import JobKind, Miss, Target, propose
 from hemicycle_core.flight import Air, Anchor, Firmness
-from hemicycle_core.judge import Candidate, Verdict, judge
+from hemicycle_core.judge import Candidate, Case, Judgement, Verdict, judge_session
 from hemicycle_core.samples import Average, average
 from hemicycle_core.samples.averages import values_of
 from hemicycle_core.shots import Shot as CoreShot
@@ -194,24 +194,27 @@ class Loaded:
             can_turn=bool(build.head and build.head.sleeve_deg),
             air=self.air_of(build),
             anchored=self.anchored,
+            length_m=build.length_m,
+            price=None if build.price is None else float(build.price),
+            own=build.is_own,
         )
 
     @cached_property
-    def verdicts(self) -> list[Verdict]:
-        if self.hole is None:
-            return []
-        return [
-            judge(
-                self.candidate(build),
-                slot=slot,
-                targets=self.targets(slot),
-                lower=self.hole.lower,
-                upper=self.hole.upper,
-                jobs=self.core_jobs,
-            )
+    def judgement(self) -> Judgement:
+        """Every candidate against its slot, read together with the player's own clubs that were hit."""
+        hole = self.hole
+        cases = [
+            Case(self.candidate(build), slot, self.targets(slot), hole.lower, hole.upper)
             for build in self.candidates
-            if (slot := self.slot_of(build)) is not None
+            if hole is not None and (slot := self.slot_of(build)) is not None
         ]
+        own = [self.candidate(build) for build in self.own if self.shots_of(build)]
+        budget = self.session.budget
+        return judge_session(cases, jobs=self.core_jobs, own=own, budget=None if budget is None else float(budget))
+
+    @property
+    def verdicts(self) -> list[Verdict]:
+        return list(self.judgement.verdicts)
 
 
 def load(session: FittingSession) -> Loaded:

@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Mapping
 from typing import cast
 
-from hemicycle_core.bag import Between, Slot
+from hemicycle_core.bag import Between, HeadType, Slot
 from hemicycle_core.bag.gaps import RULE_WORDS
 from hemicycle_core.brief import Target
 from hemicycle_core.judge import Verdict
@@ -13,7 +13,7 @@ from hemicycle_core.judge.advice import next_step
 from hemicycle_core.samples import certainty, cost_of_a_miss
 from hemicycle_core.samples.averages import average, values_of
 from hemicycle_core.samples.drift import speed_drift
-from hemicycle_core.samples.outliers import unlike_the_others
+from hemicycle_core.samples.outliers import questioned
 from hemicycle_core.shots import READINGS, Source
 from hemicycle_core.units import yards
 
@@ -89,6 +89,8 @@ def build_picture(loaded: Loaded, build: Build) -> p.BuildPicture:
     shots = loaded.shots_of(build)
     carry = loaded.mean(build, "carry_m")
     known = certainty(carry) if carry else None
+    # A candidate's certainty is its verdict's, which the player's other builds inform.
+    verdict = next((each for each in loaded.verdicts if each.letter == build.letter), None)
     carried = loaded.carried(build)
 
     def averages(*, kept_only: bool) -> dict[str, float]:
@@ -115,9 +117,9 @@ def build_picture(loaded: Loaded, build: Build) -> p.BuildPicture:
         spread_m=known.spread if known else None,
         kept=sum(not shot.aside for shot in shots),
         set_aside=sum(shot.aside for shot in shots),
-        half_width_m=known.half_width if known else None,
-        settled=bool(known and known.settled),
-        more=known.more if known else None,
+        half_width_m=verdict.half_width_m if verdict else (known.half_width if known else None),
+        settled=verdict.settled if verdict else bool(known and known.settled),
+        more=verdict.more if verdict else (known.more if known else None),
         miss_cost_m=cost_of_a_miss(shots),
         averages=averages(kept_only=True),
         averages_all=averages(kept_only=False),
@@ -129,13 +131,9 @@ def _questions(loaded: Loaded) -> dict[int, str]:
     """Kept shots that look unlike the others of their build, by shot."""
     found: dict[int, str] = {}
     for build in loaded.builds:
-        mine = [
-            (shot, shot.carry_m)
-            for shot in loaded.shots
-            if shot.run.build_id == build.pk and not shot.aside and shot.carry_m is not None
-        ]
-        for unlike in unlike_the_others([carry for _, carry in mine]):
-            found[mine[unlike.index][0].pk] = unlike.sentence
+        mine = [shot for shot in loaded.shots if shot.run.build_id == build.pk]
+        for unlike in questioned(loaded.shots_of(build), HeadType(build.head_type)):
+            found[mine[unlike.index].pk] = unlike.sentence
     return found
 
 
@@ -253,6 +251,12 @@ def verdict_picture(loaded: Loaded, verdict: Verdict) -> p.VerdictPicture:
         against=verdict.against,
         change=verdict.change,
         turn_deg=verdict.turn.change.amount if verdict.turn else None,
+        half_width_m=verdict.half_width_m,
+        rounds=verdict.rounds,
+        played=[
+            p.PlayedPicture(each.job.name, each.job.uses_per_round, each.success, *each.interval, **each.fails)
+            for each in verdict.played
+        ],
         facts=[
             p.FactPicture(
                 quantity=fact.quantity,

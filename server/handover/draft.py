@@ -7,7 +7,7 @@ from fitting.read import Loaded
 from fitting.show import between_picture
 from hemicycle_core.bag import Carried, Coverage, coverage
 from hemicycle_core.judge import Kind, Verdict
-from hemicycle_core.judge.choice import best, why_it_lost
+from hemicycle_core.judge.choice import why_it_lost
 from hemicycle_core.units import yards
 
 from .pictures import BagSide, Choice, ClubLine, LostBuild, SheetLine
@@ -130,9 +130,6 @@ def _keep(loaded: Loaded, verdicts: dict[str, Verdict]) -> Choice:
 
 def suggestion(loaded: Loaded) -> tuple[int | None, str]:
     """Which build to propose, and the rule it was found by."""
-    prices = {build.letter: float(build.price) for build in loaded.candidates if build.price is not None}
-    chosen = best(loaded.verdicts, prices)
-    build = next((build for build in loaded.candidates if chosen and build.letter == chosen.letter), None)
-    if build is None or chosen is None:
-        return None, "No build fills the slot yet. Keep what is there, or hit more."
-    return build.pk, f"{build.letter} is the likeliest to fill the slot; within noise the cheaper one is put first."
+    choice = loaded.judgement.choice
+    build = next((build for build in loaded.candidates if build.letter == choice.letter), None)
+    return build.pk if build else None, choice.sentence

@@ -6,7 +6,7 @@ where phi is the impact angle above the ground, lets the ball slide or grip in i
 and takes a coefficient of restitution that falls with the normal impact speed
     e = 0.510 - 0.0375 v_n + 0.000903 v_n^2   (v_n <= 20 m/s), 0.120 beyond   (his eq. 8).
 The ball then bounces until it no longer leaves the ground and rolls with constant deceleration.
-His figures are for a golf green; firmness scales the dent and the restitution, as turf lists do.
+His figures are for a firm golf green; firmness scales the dent and the restitution, as turf lists do.
 """
 
 from __future__ import annotations
@@ -56,9 +56,9 @@ FAIRWAY = {
     Firmness.FIRM: Turf(dent=0.80, bounce=1.15, friction=0.40, drag_g=0.30),
 }
 GREEN = {
-    Firmness.SOFT: Turf(dent=1.25, bounce=0.75, friction=0.45, drag_g=0.080),
-    Firmness.MEDIUM: Turf(dent=1.0, bounce=1.0, friction=0.40, drag_g=0.065),
-    Firmness.FIRM: Turf(dent=0.80, bounce=1.15, friction=0.40, drag_g=0.055),
+    Firmness.SOFT: Turf(dent=1.45, bounce=0.60, friction=0.50, drag_g=0.095),
+    Firmness.MEDIUM: Turf(dent=1.22, bounce=0.80, friction=0.45, drag_g=0.080),
+    Firmness.FIRM: Turf(dent=1.02, bounce=1.0, friction=0.40, drag_g=0.065),
 }
 
 

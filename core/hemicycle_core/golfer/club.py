@@ -59,13 +59,15 @@ PHYSICS = {
 @dataclass(frozen=True)
 class Club:
     """head_type, set loft in degrees and length in metres; for one model that differs from its kind:
-    cg_further_back_mm than usual (negative: forward), and face_speed, a scale of ball speed."""
+    cg_further_back_mm than usual (negative: forward), face_speed, a scale of ball speed; and
+    closed_deg, how far its face sits closed to the player."""
 
     head_type: HeadType
     loft_deg: float
     length_m: float
     cg_further_back_mm: float = 0.0
     face_speed: float = 1.0
+    closed_deg: float = 0.0
 
     def __post_init__(self) -> None:
         if self.head_type not in PHYSICS:

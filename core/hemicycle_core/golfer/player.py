@@ -11,7 +11,7 @@ from numpy.typing import NDArray
 
 from ..bag import HeadType
 from ..errors import BadInput
-from ..flight import FAIRWAY, Air, Firmness, Launch, Trim, fly, run_out
+from ..flight import FAIRWAY, Air, Firmness, Flight, Launch, Trim, fly, run_out
 from ..shots import Strike
 from ..units import METRES_PER_INCH
 from .club import Club
@@ -23,7 +23,7 @@ REFERENCE_LENGTH_M = 37.0 * METRES_PER_INCH  # a 7-iron
 SPEED_SHARE_PER_INCH = 0.029  # tour averages: 90 mph at 37 in, 113 mph at 45.5 in
 WARM_AFTER = 9  # shots
 TIRED_AFTER = 40
-STRANGE_SHOTS = 3  # the first shots with a club are learning
+STRANGE_SHOTS, STRANGE_WIDE = 3, 1.25  # the first shots with a club are learning, and spread this much wider
 
 
 @dataclass(frozen=True)
@@ -81,9 +81,11 @@ class Player:
 
 @dataclass(frozen=True)
 class Swung:
-    """n shots: readings as arrays (n,) in canonical units, and miss (n,), the index of the kind or -1."""
+    """n shots: readings as arrays (n,) in canonical units, their flights, and miss (n,), the index of the kind
+    or -1."""
 
     readings: dict[str, Floats]
+    flight: Flight
     miss: NDArray[np.int_]
 
 
@@ -117,7 +119,8 @@ class Swinging:
     def swing(self, club: Club, count: int, *, known: bool = False) -> Swung:
         """The same as arrays. Shots come one after another from one stream, so 3 and then 2 are as 5."""
         delivery, miss = self._deliver(club, count, known)
-        return Swung(self._measure(delivery, strike_ball(delivery, club)), miss)
+        readings, flight = self._measure(delivery, strike_ball(delivery, club))
+        return Swung(readings, flight, miss)
 
     @property
     def _kinds(self) -> list[Strike]:
@@ -129,7 +132,7 @@ class Swinging:
         number = np.arange(self.hit + 1, self.hit + count + 1)
         self.hit += count
         strange = (np.arange(met, met + count) < STRANGE_SHOTS) & (not known)
-        wide = np.where(strange, 1.35, 1.0)
+        wide = np.where(strange, STRANGE_WIDE, 1.0)
         z = self._chance.normal(size=(count, 7)).T
         luck, size = self._chance.random((count, 2)).T
         inches = (club.length_m - REFERENCE_LENGTH_M) / METRES_PER_INCH
@@ -146,7 +149,7 @@ class Swinging:
             club_speed_mps=speed * (1 + z[1] * player.speed_spread * wide),
             attack_deg=attack_now,
             path_deg=player.path_deg + z[2] * player.path_spread_deg * longer,
-            face_deg=player.face_deg + z[3] * player.face_spread_deg * longer * club.physics.steady,
+            face_deg=player.face_deg - club.closed_deg + z[3] * player.face_spread_deg * longer * club.physics.steady,
             dynamic_loft_deg=np.maximum(6.0, loft + z[4] * player.loft_spread_deg * wide),
             toe_mm=z[5] * player.strike_spread_mm * longer,
             high_mm=z[6] * 0.6 * player.strike_spread_mm * wide,
@@ -175,14 +178,14 @@ class Swinging:
         )
         return missed, miss
 
-    def _measure(self, delivery: Delivery, impact: Impact) -> dict[str, Floats]:
+    def _measure(self, delivery: Delivery, impact: Impact) -> tuple[dict[str, Floats], Flight]:
         """Fly every shot in one batch; a left-hander's shots are the mirror of a right-hander's."""
         side = -1.0 if self.player.hand == "left" else 1.0
         direction, axis = side * impact.direction_deg, side * impact.axis_deg
         launch = Launch(impact.ball_speed_mps, np.clip(impact.launch_deg, -5, 75), impact.spin_rpm, direction, axis)
         flight = fly(launch, air=self.air, trim=Trim(self.player.ball_drag, self.player.ball_lift))
         run = run_out(flight.landing_speed_mps, flight.landing_deg, flight.landing_spin_rpm, FAIRWAY[self.turf])
-        return {
+        readings = {
             "club_speed_mps": np.asarray(delivery.club_speed_mps, dtype=float),
             "attack_deg": np.asarray(delivery.attack_deg, dtype=float),
             "path_deg": side * np.asarray(delivery.path_deg, dtype=float),
@@ -200,3 +203,4 @@ class Swinging:
             "landing_deg": flight.landing_deg,
             "hang_s": flight.hang_s,
         }
+        return readings, flight

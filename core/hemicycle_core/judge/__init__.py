@@ -1,11 +1,18 @@
-"""Judging builds against a slot: the verdict with its reasons, and what a change of the club would do."""
+"""Judging builds against a slot: jobs played out, verdicts with their reasons, the choice, and what a change of the
+club would do."""
 
+from .candidate import Candidate, Case, Liking
 from .changes import EFFECTS, Change, ChangeKind, usual_changes
-from .compare import Comparison, compare
-from .verdict import Candidate, Fact, Kind, Verdict, judge
+from .choice import Choice
+from .compare import Comparison, Metric, compare
+from .facts import Fact
+from .judgement import Judgement, judge, judge_session
+from .play import Played
+from .verdict import Kind, Thresholds, Verdict
 from .whatif import Elsewhere, Prediction, elsewhere, predict
 
 __all__ = [
-    "EFFECTS", "Candidate", "Change", "ChangeKind", "Comparison", "Elsewhere", "Fact", "Kind", "Prediction", "Verdict",
-    "compare", "elsewhere", "judge", "predict", "usual_changes",
+    "EFFECTS", "Candidate", "Case", "Change", "ChangeKind", "Choice", "Comparison", "Elsewhere", "Fact", "Judgement",
+    "Kind", "Liking", "Metric", "Played", "Prediction", "Thresholds", "Verdict", "compare", "elsewhere", "judge",
+    "judge_session", "predict", "usual_changes",
 ]  # fmt: skip

@@ -1,23 +1,198 @@
-"""Choosing between verdicts: the likeliest to fill the slot; within noise the cheaper; and why the rest lost."""
+"""What is best, defined once: the most successful shots a round over the jobs, by their uses, inside the limits;
+within noise keep what is there, then the cheaper, then what the player likes.
+
+Where no jobs are named the chance to fill the slot takes the place of shots a round.
+"""
 
 from __future__ import annotations
 
 from collections.abc import Mapping, Sequence
+from dataclasses import dataclass
+from enum import StrEnum
 
-from .verdict import Kind, Verdict
+import numpy as np
+from scipy.special import ndtr
 
-NOISE = 0.10  # chances this close are one chance
+from .candidate import Candidate, Liking
+from .verdict import DEFAULT, Kind, Thresholds, Verdict
+from .weigh import Weighed
+
 FILLING = (Kind.FILLS, Kind.FILLS_NOT_SETTLED)
+NEVER = (Kind.VETOED, Kind.NEEDS_SHOTS, Kind.NOT_SUPPORTED)
+CHANCE_NOISE = 0.10  # without jobs: chances this close are one chance
+STOP_AT = 0.90  # the choice is settled when it is best this surely
+STOP_LOSS = 0.012  # or when stopping now costs less than this share of successful shots, on average
+MOST_MORE = 20
+LIKED = {Liking.LIKED: 0, Liking.NEUTRAL: 1, Liking.DISLIKED: 2, Liking.VETOED: 3}
 
 
-def best(verdicts: Sequence[Verdict], prices: Mapping[str, float]) -> Verdict | None:
-    """The build to propose, None when none fills the slot."""
-    filling = [verdict for verdict in verdicts if verdict.kind in FILLING and verdict.chance is not None]
+class Because(StrEnum):
+    """Why the choice fell where it did, for the sentence and for tests."""
+
+    MOST_SHOTS = "most_shots"
+    KEEP = "keep"
+    CHEAPER = "cheaper"
+    LIKED = "liked"
+    NOTHING = "nothing"
+
+
+@dataclass(frozen=True)
+class Choice:
+    """The build to propose. letter: None to keep what is there. gain_shots: successful shots a round more than what
+    is there now, or than the runner-up where that is not known. chance_best: that no other does more of the jobs.
+    loss: share of successful shots lost on average by stopping now. more: build and shots that would settle it."""
+
+    letter: str | None
+    runner_up: str | None
+    because: Because
+    sentence: str
+    settled: bool
+    chance_best: float | None = None
+    gain_shots: float | None = None
+    gain_price: float | None = None
+    loss: float | None = None
+    more: tuple[str, int] | None = None
+
+
+def choose(
+    candidates: Sequence[Candidate],
+    verdicts: Sequence[Verdict],
+    weighed: Weighed,
+    *,
+    keep: str | None = None,
+    budget: float | None = None,
+    limits: Thresholds = DEFAULT,
+) -> Choice:
+    """Choose among the builds that were judged. keep: the letter under which the bag of today was weighed."""
+    of = {verdict.letter: verdict for verdict in verdicts}
+    open_ = [
+        each
+        for each in candidates
+        if (verdict := of.get(each.letter)) is not None
+        and verdict.kind not in NEVER
+        and (budget is None or each.price is None or each.price <= budget)
+    ]
+    played = [each for each in open_ if weighed.played.get(each.letter)]
+    if not played:
+        return _by_chance(open_, of)
+    return _by_shots(played, weighed, keep, limits)
+
+
+def _by_chance(open_: Sequence[Candidate], of: Mapping[str, Verdict]) -> Choice:
+    filling = [each for each in open_ if of[each.letter].kind in FILLING]
     if not filling:
-        return None
-    top = max(verdict.chance or 0.0 for verdict in filling)
-    close = [verdict for verdict in filling if (verdict.chance or 0.0) >= top - NOISE]
-    return min(close, key=lambda verdict: (prices.get(verdict.letter, float("inf")), verdict.letter))
+        return Choice(
+            None, None, Because.NOTHING, "No build fills the slot yet. Keep what is there, or hit more.", False
+        )
+    top = max(of[each.letter].chance or 0.0 for each in filling)
+    close = [each for each in filling if (of[each.letter].chance or 0.0) >= top - CHANCE_NOISE]
+    ranked = sorted(close, key=_cheaper)
+    chosen = ranked[0]
+    rest = [each for each in filling if each is not chosen]
+    runner = max(rest, key=lambda each: (of[each.letter].chance or 0.0, each.letter), default=None)
+    because = Because.CHEAPER if len(close) > 1 else Because.MOST_SHOTS
+    words = f"{chosen.letter} is the likeliest to fill the slot; within noise the cheaper one is put first."
+    return Choice(
+        chosen.letter, runner.letter if runner else None, because, words, of[chosen.letter].kind is Kind.FILLS
+    )
+
+
+def _cheaper(candidate: Candidate) -> tuple[float, int, str]:
+    return (
+        float("inf") if candidate.price is None else candidate.price, LIKED[candidate.liking], candidate.letter,
+    )  # fmt: skip
+
+
+def _by_shots(played: Sequence[Candidate], weighed: Weighed, keep: str | None, limits: Thresholds) -> Choice:
+    value = {each.letter: float(weighed.rounds[each.letter].mean()) for each in played}
+    top = max(played, key=lambda each: (value[each.letter], each.letter))
+    if keep is not None and _within_noise(weighed, top.letter, keep, limits):
+        return _kept(top, weighed, keep)
+    close = [each for each in played if each is top or _level(weighed, top.letter, each.letter, limits)]
+    priced = all(each.price is not None for each in close)
+    chosen = top
+    because = Because.MOST_SHOTS
+    if len(close) > 1 and priced and min(close, key=_cheaper) is not top:
+        chosen = min(close, key=_cheaper)
+        because = Because.CHEAPER if chosen.price != top.price else Because.LIKED
+    rest = [each for each in played if each is not chosen]
+    runner = max(rest, key=lambda each: (value[each.letter], each.letter), default=None)
+    loss, best = _stopping_now(chosen.letter, played, weighed)
+    settled = best >= STOP_AT or loss <= STOP_LOSS
+    against = keep if keep is not None else (runner.letter if runner else None)
+    gain = weighed.gain(chosen.letter, against) if against is not None else None
+    return Choice(
+        letter=chosen.letter,
+        runner_up=runner.letter if runner else None,
+        because=because,
+        sentence=_sentence(chosen, runner, because, gain, kept=keep is not None),
+        settled=settled,
+        chance_best=best,
+        gain_shots=gain,
+        gain_price=chosen.price,
+        loss=loss,
+        more=None if settled or runner is None else _more(chosen.letter, runner.letter, weighed),
+    )
+
+
+def _within_noise(weighed: Weighed, letter: str, keep: str, limits: Thresholds) -> bool:
+    return weighed.better(letter, keep) < limits.better or weighed.gain(letter, keep) < limits.least_gain
+
+
+def _level(weighed: Weighed, top: str, other: str, limits: Thresholds) -> bool:
+    """Whether another build does as many of the jobs as the top one, as far as anyone can tell."""
+    return weighed.better(top, other) < limits.level
+
+
+def _kept(top: Candidate, weighed: Weighed, keep: str) -> Choice:
+    gain = weighed.gain(top.letter, keep)
+    words = (
+        f"Keep what is there: {top.letter} gains {max(gain, 0):.1f} successful shots a round at best, which is within "
+        "the noise."
+    )
+    return Choice(
+        None, top.letter, Because.KEEP, words, True, weighed.better(keep, top.letter), gain_shots=gain, gain_price=0.0
+    )
+
+
+def _stopping_now(letter: str, played: Sequence[Candidate], weighed: Weighed) -> tuple[float, float]:
+    """What stopping with this build loses on average, as a share of the shots its jobs take, and the chance that it
+    is the best."""
+    table = np.stack([weighed.rounds[each.letter] for each in played])
+    uses = sum(each.job.uses_per_round for each in weighed.played[letter])
+    mine = weighed.rounds[letter]
+    return float((table.max(axis=0) - mine).mean() / uses), float((mine >= table.max(axis=0) - 1e-12).mean())
+
+
+def _more(letter: str, rival: str, weighed: Weighed) -> tuple[str, int]:
+    """The build that most wants shots, and about how many settle the two: their difference stays, its doubt shrinks
+    with the root of the shots."""
+    apart = weighed.rounds[letter] - weighed.rounds[rival]
+    mean, sd = abs(float(apart.mean())), float(apart.std())
+    uses = sum(each.job.uses_per_round for each in weighed.played[letter])
+    thin = min((letter, rival), key=lambda each: (weighed.centres[each].n, each))
+    n = weighed.centres[thin].n
+    for extra in range(1, MOST_MORE + 1):
+        left = sd * np.sqrt(n / (n + extra))
+        z = mean / left
+        loss = left * (np.exp(-z * z / 2) / np.sqrt(2 * np.pi) - z * _tail(z)) / uses
+        if _tail(z) <= 1 - STOP_AT or loss <= STOP_LOSS:
+            return thin, extra
+    return thin, MOST_MORE
+
+
+def _tail(z: float) -> float:
+    return float(ndtr(-z))
+
+
+def _sentence(chosen: Candidate, runner: Candidate | None, because: Because, gain: float | None, *, kept: bool) -> str:
+    rival = "what is there now" if kept else (runner.letter if runner else "")
+    more = f", {gain:+.1f} a round against {rival}".replace("-", "\u2212") if gain is not None else ""
+    if because is Because.CHEAPER:
+        return f"{chosen.letter} does as many of the jobs as any, within noise, and costs least{more}."
+    if because is Because.LIKED:
+        return f"{chosen.letter} does as many of the jobs as any, within noise, and is liked best{more}."
+    return f"{chosen.letter} does the most of the jobs{more}."
 
 
 def why_it_lost(verdict: Verdict, chosen: Verdict | None) -> str:

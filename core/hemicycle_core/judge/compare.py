@@ -1,64 +1,175 @@
-"""Is A really longer than B? Two builds by their kept carries."""
+"""Is A really better than B? Two builds on one metric, as hit and at equal delivery."""
 
 from __future__ import annotations
 
 import math
 from dataclasses import dataclass
+from enum import StrEnum
 
 from scipy import stats
+from scipy.special import stdtr
 
 from ..samples.averages import average, values_of
-from ..samples.certainty import certainty
+from ..samples.pool import Centre
 from ..units import yards
-from .verdict import LEAST_SHOTS, Candidate
+from .candidate import Candidate
+from .verdict import DEFAULT, LANDING_SPREAD_DEG, LANDING_SPREAD_SHOTS
+from .weigh import Weighed, weigh
 
 SETTLED_CHANCE = 0.90
 MOST_MORE = 30
 
 
+class Metric(StrEnum):
+    """What two builds are compared on."""
+
+    CARRY = "carry_m"
+    LANDING = "landing_deg"
+    STRAIGHT = "side_spread"
+    JOBS = "jobs"
+
+
 @dataclass(frozen=True)
 class Comparison:
-    """chance: 0 to 1 that `longer` really carries further. more: further shots with each build that
-    would settle it were the difference as it now looks; 0 when settled, None when over 30."""
+    """better: the letter that carries further, lands steeper, flies straighter or does more of the jobs. by: how
+    much, in metres, degrees or shots a round, as hit; by_equal: the same at the player's own club speed (carry
+    only, else None). chance: 0 to 1 that it really is. more: further shots with each build that would settle it
+    were the difference as it now looks; 0 when settled, None when over 30."""
 
-    longer: str
-    shorter: str
-    by_m: float
+    metric: Metric
+    better: str
+    worse: str
+    by: float
+    by_equal: float | None
     chance: float
     settled: bool
     more: int | None
     sentence: str
 
 
-def compare(first: Candidate, second: Candidate) -> Comparison | None:
-    """Compare mean carries (Welch's t on spreads drawn towards the usual one); None under three each."""
-    samples = [(c, average(values_of(c.shots, "carry_m"))) for c in (first, second)]
-    known = [(c, sample, certainty(sample)) for c, sample in samples if sample and sample.n >= LEAST_SHOTS]
-    if len(known) < 2:
+@dataclass(frozen=True)
+class _Side:
+    """One build on one metric: value, standard error and how many shots made it."""
+
+    letter: str
+    value: float
+    error: float
+    n: float
+    df: float
+    as_hit: float
+
+
+def _carry(candidate: Candidate, centre: Centre) -> _Side:
+    return _Side(
+        candidate.letter,
+        centre.carry_m,
+        centre.carry_se_m,
+        centre.n,
+        centre.df,
+        centre.carry_m / centre.speed_factor,
+    )
+
+
+def _landing(candidate: Candidate) -> _Side | None:
+    sample = average(values_of(candidate.shots, "landing_deg"))
+    if sample is None:
         return None
-    (long_, a, ka), (short, b, kb) = sorted(known, key=lambda row: -row[1].mean)
-    gap, df = a.mean - b.mean, ka.df + kb.df
+    own = 0.0 if sample.sd is None else (sample.n - 1) * sample.sd**2
+    df = LANDING_SPREAD_SHOTS + sample.n - 1
+    error = math.sqrt((own + LANDING_SPREAD_SHOTS * LANDING_SPREAD_DEG**2) / df / sample.n)
+    return _Side(candidate.letter, sample.mean, error, sample.n, df, sample.mean)
+
+
+def _straight(candidate: Candidate, centre: Centre) -> _Side:
+    """The log of the side spread, negated so that straighter is more; its error after a chi-squared."""
+    value = -math.log(centre.side_spread_deg)
+    return _Side(candidate.letter, value, math.sqrt(1 / (2 * (centre.df / 2 + centre.n))), centre.n, centre.df, value)
+
+
+WORDS = {
+    Metric.CARRY: ("carries {by} yd further than", "carry the same"),
+    Metric.LANDING: ("lands {by}° steeper than", "land alike"),
+    Metric.STRAIGHT: ("spreads {by}% less to the sides than", "are as straight as each other"),
+    Metric.JOBS: ("does {by} more of the jobs a round than", "do the jobs alike"),
+}
+
+
+def _shown(metric: Metric, by: float) -> str:
+    if metric is Metric.CARRY:
+        return f"{round(yards(by))}"
+    if metric is Metric.STRAIGHT:
+        return f"{round((1 - math.exp(-by)) * 100)}"
+    return f"{by:.1f}"
+
+
+def _sides(metric: Metric, first: Candidate, second: Candidate, weighed: Weighed) -> list[_Side] | None:
+    made = []
+    for each in (first, second):
+        centre = weighed.centres.get(each.letter)
+        kept = len(values_of(each.shots, "carry_m"))
+        if centre is None or kept < DEFAULT.least_shots:
+            return None
+        if metric is Metric.LANDING:
+            side = _landing(each)
+        else:
+            side = _carry(each, centre) if metric is Metric.CARRY else _straight(each, centre)
+        if side is None:
+            return None
+        made.append(side)
+    return made
+
+
+def compare(
+    first: Candidate, second: Candidate, *, metric: Metric = Metric.CARRY, weighed: Weighed | None = None
+) -> Comparison | None:
+    """Compare two builds; None under three kept shots each or without the metric. weighed: of all the session's
+    builds, whose shared spread makes few shots say more; the two alone when None."""
+    together = weighed or weigh([first, second], [])
+    if metric is Metric.JOBS:
+        return _jobs(first, second, together)
+    sides = _sides(metric, first, second, together)
+    if sides is None:
+        return None
+    a, b = sorted(sides, key=lambda side: (-side.value, side.letter))
+    df = a.df + b.df
 
     def chance(extra: int) -> float:
-        error = math.sqrt(ka.spread**2 / (a.n + extra) + kb.spread**2 / (b.n + extra))
-        return float(stats.t.cdf(gap / error, df + 2 * extra))
+        error = math.hypot(a.error * math.sqrt(a.n / (a.n + extra)), b.error * math.sqrt(b.n / (b.n + extra)))
+        return float(stdtr(df, (a.value - b.value) / error))
 
     more = next((extra for extra in range(MOST_MORE + 1) if chance(extra) >= SETTLED_CHANCE), None)
-    words = f"{long_.letter} carries {round(yards(gap))} yd further than {short.letter}"
-    if more == 0:
-        sentence = f"{words}: settled."
-    elif more is None:
-        sentence = (
-            f"{long_.letter} and {short.letter} carry the same, as far as anyone can tell. Choose on something else."
-        )
-    else:
-        sentence = f"{words} so far: not settled, about {more} more with each."
+    by = a.as_hit - b.as_hit
     return Comparison(
-        longer=long_.letter,
-        shorter=short.letter,
-        by_m=gap,
+        metric=metric,
+        better=a.letter,
+        worse=b.letter,
+        by=by,
+        by_equal=a.value - b.value if metric is Metric.CARRY else None,
         chance=chance(0),
         settled=more == 0,
         more=more,
-        sentence=sentence,
+        sentence=_sentence(metric, a.letter, b.letter, a.value - b.value, more),
     )
+
+
+def _jobs(first: Candidate, second: Candidate, weighed: Weighed) -> Comparison | None:
+    if not (weighed.played.get(first.letter) and weighed.played.get(second.letter)):
+        return None
+    a, b = sorted((first.letter, second.letter), key=lambda letter: -float(weighed.rounds[letter].mean()))
+    chance, by = weighed.better(a, b), weighed.gain(a, b)
+    apart = weighed.rounds[a] - weighed.rounds[b]
+    z = by / max(float(apart.std()), 1e-9)
+    n = min(weighed.centres[a].n, weighed.centres[b].n)
+    needed = n * ((float(stats.norm.ppf(SETTLED_CHANCE)) / z) ** 2 - 1) if z > 0 else math.inf
+    more = 0 if chance >= SETTLED_CHANCE else (max(1, math.ceil(needed)) if needed <= MOST_MORE else None)
+    return Comparison(Metric.JOBS, a, b, by, None, chance, more == 0, more, _sentence(Metric.JOBS, a, b, by, more))
+
+
+def _sentence(metric: Metric, better: str, worse: str, by: float, more: int | None) -> str:
+    ahead, same = WORDS[metric]
+    words = f"{better} {ahead.format(by=_shown(metric, by))} {worse}"
+    if more == 0:
+        return f"{words}: settled."
+    if more is None:
+        return f"{better} and {worse} {same}, as far as anyone can tell. Choose on something else."
+    return f"{words} so far: not settled, about {more} more with each."

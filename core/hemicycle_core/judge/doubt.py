@@ -49,12 +49,14 @@ def _typical_error(shots: Sequence[Shot], anchored: Anchor, air: Air | None) -> 
     return anchored_error(launch, anchored, fly(launch, air=air, trim=anchored.trim), air=air)
 
 
-def doubt(shots: Sequence[Shot], *, anchored: Anchor | None = None, air: Air | None = None) -> Doubt:
+def doubt(
+    shots: Sequence[Shot], *, anchored: Anchor | None = None, air: Air | None = None, against_truth: bool = False
+) -> Doubt:
     """The model's error in a build's averages.
 
     Computed by Hemicycle: the whole error of the region, or what is left of it when anchored. Modelled by
     the monitor: landing and peak as if unanchored; the carry only by what its model would get wrong
-    beside the neighbours, which the same monitor modelled too.
+    beside the neighbours, which the same monitor modelled too, unless it is held against_truth.
     """
     start = anchored or Anchor()
     sources = {key: source_of(shots, key) for key in ("carry_m", "peak_m", "landing_deg")}
@@ -67,7 +69,7 @@ def doubt(shots: Sequence[Shot], *, anchored: Anchor | None = None, air: Air | N
         mean, source = means[key], sources[key]
         if mean is None or source is Source.MEASURED:
             return 0.0
-        if source is Source.MODELLED and key == "carry_m":
+        if source is Source.MODELLED and key == "carry_m" and not against_truth:
             return BESIDE_NEIGHBOURS * mean.mean
         error = whole if source is Source.MODELLED else left
         return float(np.mean(getattr(error, of))) * mean.mean

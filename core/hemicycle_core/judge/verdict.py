@@ -7,27 +7,46 @@ from collections.abc import Sequence
 from dataclasses import dataclass, field
 from enum import StrEnum
 
-from ..bag import Carried, HeadType, Slot
+from scipy import stats
+
+from ..bag import Carried, HeadType
 from ..bag.gaps import CROWDED_M
 from ..brief import Job, JobKind, Target
-from ..flight import Air, Anchor
 from ..samples.averages import Average, average, cost_of_a_miss, values_of
-from ..samples.certainty import Certainty, certainty, chance_between
-from ..shots import READINGS, Shot, Source
-from ..units import metres, yards, yd_text
+from ..samples.certainty import MOST_MORE, SETTLED_SHARE
+from ..samples.pool import Centre
+from ..units import metres, mph, yards, yd_text
+from .candidate import Candidate, Case, Liking
 from .changes import Change, ChangeKind
-from .doubt import Doubt, doubt, source_of
+from .doubt import Doubt, doubt
+from .facts import Fact, against, facts_of, job_words
+from .play import Played
+from .weigh import Weighed
 from .whatif import Prediction, predict
 
-LEAST_SHOTS = 3  # fewer than this say nothing about a build
-SURE = 0.80  # from this chance on the slot counts as filled
-LIKELY = 0.50  # from this on it may fill it
-TOO_FLAT_DEG = 4.0  # this far under the wanted landing angle no turn of a sleeve helps
-TURNS_DEG = (1.0, -1.0, 2.0, -2.0)  # what common sleeves offer, the smallest first
-LANDING_SPREAD_DEG = 2.0  # usual spread of landing angles within one build
-LANDING_WANTED_DEG = 1.5
-CHANCE_AFTER_TURN = 0.60
-ONE_HEAD_M = metres(12)  # three to four degrees of loft, or half an inch and two degrees
+
+@dataclass(frozen=True)
+class Thresholds:
+    """Where one verdict ends and the next begins. Data, each with its reason, that a shop can change."""
+
+    least_shots: int = 3  # fewer say nothing about a build
+    sure: float = 0.80  # from this chance on the slot counts as filled: wrong once in five
+    likely: float = 0.50  # from this on it may fill it
+    too_flat_deg: float = 4.0  # this far under the wanted landing angle no turn of a sleeve helps
+    turns_deg: tuple[float, ...] = (1.0, -1.0, 2.0, -2.0)  # what common sleeves offer, the smallest first
+    after_turn: float = 0.60  # a turn is worth testing from this chance on
+    one_head_m: float = metres(12)  # three to four degrees of loft, or half an inch and two degrees
+    better: float = 0.80  # chance of more shots a round from which a club is worth buying over keeping
+    level: float = 0.65  # chance of more shots a round up to which two builds count as one: under two to one
+    least_gain: float = 0.05  # shots a round: less than one in twenty rounds is no gain, however sure
+    # Ball speed in mph under which a head that comes in too flat is not held up by this player's speed: a forward
+    # centre of gravity gives no height of its own.
+    support_mph: tuple[tuple[HeadType, float], ...] = ((HeadType.UTILITY, 122.0), (HeadType.IRON, 115.0))
+    flat_deg: float = 40.0  # where no job asks for a landing angle: under this a long club runs through greens
+
+
+DEFAULT = Thresholds()
+LANDING_SPREAD_DEG, LANDING_SPREAD_SHOTS = 2.0, 4.0  # usual spread of landing angles within one build
 
 
 class Kind(StrEnum):
@@ -40,42 +59,16 @@ class Kind(StrEnum):
     OTHER_JOB = "other_job"
     CROWDS = "crowds"
     ONE_HEAD = "one_head"
-
-
-@dataclass(frozen=True)
-class Candidate:
-    """A build under judgement. can_turn: it has a sleeve or may be bent. air: that its shots flew in.
-    anchored: the player's own drag and lift, for what-ifs and computed figures."""
-
-    letter: str
-    name: str
-    head_type: HeadType
-    shots: Sequence[Shot]
-    can_turn: bool = False
-    air: Air | None = None
-    anchored: Anchor = field(default_factory=Anchor)
-
-
-@dataclass(frozen=True)
-class Fact:
-    """One number against its wish, in canonical units. error: one standard deviation of the flight model's
-    part in it, 0 where it was measured. good is None where there is no wish, or the edge of the wish is
-    within that error."""
-
-    quantity: str
-    mean: float
-    low: float | None
-    high: float | None
-    good: bool | None
-    source: Source
-    text: str
-    error: float = 0.0
+    NOT_SUPPORTED = "not_supported"
+    KEEP = "keep"
+    VETOED = "vetoed"
 
 
 @dataclass(frozen=True)
 class Verdict:
     """What is said of one build. chance: 0 to 1 that its mean carry lies in the window and its mean
-    landing is steep enough. more: further shots that would settle the carry, None when over 30."""
+    landing is steep enough. more: further shots that would settle the carry, None when over 30. facts: in order
+    of weight. played: its jobs; rounds: successful shots a round over them, None without jobs."""
 
     letter: str
     kind: Kind
@@ -89,6 +82,8 @@ class Verdict:
     against: str | None = None
     change: str | None = None
     turn: Prediction | None = field(default=None)
+    played: tuple[Played, ...] = ()
+    rounds: float | None = None
 
 
 @dataclass(frozen=True)
@@ -96,145 +91,206 @@ class _Evidence:
     """The averages a verdict is made from."""
 
     carry: Average
-    known: Certainty
+    centre: Centre
     landing: Average | None
-    landing_known: Certainty | None
+    landing_se: float
     doubt: Doubt
     window: Target
     holds: Target | None
 
+    @property
+    def half_width_m(self) -> float:
+        """Of the 90% interval of the carry, Student's t on the pooled freedom."""
+        return float(stats.t.ppf(0.95, self.centre.df)) * self.centre.carry_se_m
+
+    @property
+    def narrow(self) -> bool:
+        return self.half_width_m <= SETTLED_SHARE * self.centre.carry_m
+
+    @property
+    def more(self) -> int | None:
+        """Shots that would make the carry's interval narrow, 0 when it is, None when over MOST_MORE."""
+        wanted = (self.half_width_m / (SETTLED_SHARE * self.centre.carry_m)) ** 2
+        extra = max(0, math.ceil((wanted - 1) * self.centre.n))
+        return extra if extra <= MOST_MORE else None
+
     def chance(self, turn: Prediction | None = None) -> float:
         """Chance to fill the slot, now or after a turn."""
         shift = turn.gain("carry_m") if turn else 0.0
+        error = math.hypot(self.doubt.carry_m, turn.error["carry_m"] if turn else 0.0)
+        scale = math.hypot(self.centre.carry_se_m, error)
         low, high = self.window.low or -math.inf, self.window.high or math.inf
-        carried = chance_between(self.carry, self.known, low - shift, high - shift, error=self.doubt.carry_m)
-        return carried * self.chance_to_hold(turn.gain("landing_deg") if turn else 0.0)
+        mean = self.centre.carry_m + shift
+        ends = stats.t.cdf([(high - mean) / scale, (low - mean) / scale], self.centre.df)
+        return float(ends[0] - ends[1]) * self.chance_to_hold(turn.gain("landing_deg") if turn else 0.0)
 
     def chance_to_hold(self, steeper_deg: float = 0.0) -> float:
         """Chance that the mean landing angle is at least the wanted one; 1 where none is wanted."""
-        if self.holds is None or self.holds.low is None or self.landing is None or self.landing_known is None:
+        if self.holds is None or self.holds.low is None or self.landing is None:
             return 1.0
-        scale = math.hypot(self.landing_known.spread / math.sqrt(self.landing.n), self.doubt.landing_deg)
-        z = (self.landing.mean + steeper_deg - self.holds.low) / scale
-        return 0.5 * (1 + math.erf(z / math.sqrt(2)))
+        z = (self.landing.mean + steeper_deg - self.holds.low) / math.hypot(self.landing_se, self.doubt.landing_deg)
+        return float(stats.norm.cdf(z))
 
 
-def _evidence(candidate: Candidate, targets: Sequence[Target]) -> _Evidence | None:
+def _landing_se(landing: Average | None) -> float:
+    """Standard error of a mean landing angle, its spread drawn towards the usual one."""
+    if landing is None:
+        return 0.0
+    own = 0.0 if landing.sd is None else (landing.n - 1) * landing.sd**2
+    variance = (own + LANDING_SPREAD_SHOTS * LANDING_SPREAD_DEG**2) / (LANDING_SPREAD_SHOTS + landing.n - 1)
+    return math.sqrt(variance / landing.n)
+
+
+def _evidence(case: Case, weighed: Weighed) -> _Evidence | None:
+    candidate = case.candidate
     carry = average(values_of(candidate.shots, "carry_m"))
-    window = next((target for target in targets if target.quantity == "carry_m"), None)
-    if carry is None or window is None:
+    window = next((target for target in case.targets if target.quantity == "carry_m"), None)
+    centre = weighed.centres.get(candidate.letter)
+    if carry is None or window is None or centre is None:
         return None
     landing = average(values_of(candidate.shots, "landing_deg"))
     return _Evidence(
         carry=carry,
-        known=certainty(carry),
+        centre=centre,
         landing=landing,
-        landing_known=None
-        if landing is None
-        else certainty(landing, usual_spread=LANDING_SPREAD_DEG, wanted=LANDING_WANTED_DEG),
+        landing_se=_landing_se(landing),
         doubt=doubt(candidate.shots, anchored=candidate.anchored, air=candidate.air),
         window=window,
-        holds=next((target for target in targets if target.quantity == "landing_deg"), None),
+        holds=next((target for target in case.targets if target.quantity == "landing_deg"), None),
     )
 
 
-def judge(
-    candidate: Candidate,
-    *,
-    slot: Slot,
-    targets: Sequence[Target],
-    lower: Carried,
-    upper: Carried,
-    jobs: Sequence[Job] = (),
+@dataclass(frozen=True)
+class Finding:
+    """What was found of a build: its verdict's kind and headline, and the turn that would mend it."""
+
+    kind: Kind
+    headline: str
+    turn: Prediction | None = None
+
+
+def verdict_of(
+    case: Case, weighed: Weighed, *, jobs: Sequence[Job] = (), keep: str | None = None, limits: Thresholds = DEFAULT
 ) -> Verdict:
-    """Judge one build against one slot, from its kept shots."""
-    evidence = _evidence(candidate, targets)
-    if evidence is None or evidence.carry.n < LEAST_SHOTS:
-        return _needs_shots(candidate, evidence)
+    """The verdict of one build among those weighed together. keep: the letter under which what the player has now
+    was weighed, where it is known."""
+    candidate = case.candidate
+    evidence = _evidence(case, weighed)
+    if evidence is None or evidence.carry.n < limits.least_shots:
+        return _needs_shots(candidate, evidence, limits)
     chance = evidence.chance()
-    settled = evidence.known.settled or chance >= 0.95 or chance <= 0.05
-    kind, headline, turn = _kind(candidate, evidence, chance, settled, lower, upper, jobs)
-    facts = tuple(_facts(candidate, targets, evidence.doubt))
+    settled = evidence.narrow or chance >= 0.95 or chance <= 0.05
+    found = _find(case, evidence, weighed, settled, jobs, keep, limits)
+    facts = tuple(facts_of(candidate, case.targets, evidence.doubt))
+    played = weighed.played[candidate.letter]
     return Verdict(
         letter=candidate.letter,
-        kind=kind,
-        headline=headline,
-        why=_why(evidence, candidate),
+        kind=found.kind,
+        headline=found.headline,
+        why=_why(evidence, candidate, played),
         chance=chance,
         settled=settled,
-        more=0 if settled else evidence.known.more,
-        half_width_m=evidence.known.half_width,
+        more=0 if settled else evidence.more,
+        half_width_m=evidence.half_width_m,
         facts=facts,
-        against=_against(facts, candidate),
-        change=_change(kind, turn, evidence, settled, candidate),
-        turn=turn,
+        against=against(facts, candidate, played),
+        change=_change(found, evidence, settled, candidate),
+        turn=found.turn,
+        played=played,
+        rounds=float(weighed.rounds[candidate.letter].mean()) if played else None,
     )
 
 
-def _needs_shots(candidate: Candidate, evidence: _Evidence | None) -> Verdict:
+def _needs_shots(candidate: Candidate, evidence: _Evidence | None, limits: Thresholds) -> Verdict:
     have = 0 if evidence is None else evidence.carry.n
-    need = LEAST_SHOTS - have
+    need = max(limits.least_shots - have, 1)
     said = f"{have} kept so far. Hit {need} more before anything can be said." if have else "Not hit yet."
+    if not have and any(shot.counts for shot in candidate.shots):
+        said = "Every shot so far is set aside. Keep the ones that count, or hit three more."
+    vetoed = candidate.liking is Liking.VETOED
     return Verdict(
         letter=candidate.letter,
-        kind=Kind.NEEDS_SHOTS,
-        headline="Needs shots",
+        kind=Kind.VETOED if vetoed else Kind.NEEDS_SHOTS,
+        headline="Vetoed by the player" if vetoed else "Needs shots",
         why=said,
         chance=None,
-        settled=False,
-        more=max(need, 1),
-        half_width_m=None if evidence is None else evidence.known.half_width,
+        settled=vetoed,
+        more=0 if vetoed else need,
+        half_width_m=None if evidence is None else evidence.half_width_m,
     )
 
 
-def _kind(
-    candidate: Candidate,
+def _find(
+    case: Case,
     evidence: _Evidence,
-    chance: float,
+    weighed: Weighed,
     settled: bool,
-    lower: Carried,
-    upper: Carried,
     jobs: Sequence[Job],
-) -> tuple[Kind, str, Prediction | None]:
-    if chance >= SURE and settled:
-        return Kind.FILLS, "Fills the slot", None
-    if chance >= LIKELY:
-        return Kind.FILLS_NOT_SETTLED, "Fills it, not settled", None
-    flat = evidence.holds is not None and evidence.landing is not None and evidence.holds.low is not None
-    if flat and evidence.landing.mean < evidence.holds.low - TOO_FLAT_DEG:  # type: ignore[union-attr, operator]
+    keep: str | None,
+    limits: Thresholds,
+) -> Finding:
+    candidate, chance = case.candidate, evidence.chance()
+    if candidate.liking is Liking.VETOED:
+        return Finding(Kind.VETOED, "Vetoed by the player")
+    if chance >= limits.likely:
+        if keep is not None and _no_gain(weighed, candidate.letter, keep, limits):
+            return Finding(Kind.KEEP, "Keep what you have: no real gain")
+        sure = chance >= limits.sure and settled
+        return (
+            Finding(Kind.FILLS, "Fills the slot") if sure else Finding(Kind.FILLS_NOT_SETTLED, "Fills it, not settled")
+        )
+    if _not_held_up(candidate, evidence, limits):
+        return Finding(Kind.NOT_SUPPORTED, "Not supported by this speed")
+    holds = evidence.holds.low if evidence.holds is not None else None
+    if holds is not None and evidence.landing is not None and evidence.landing.mean < holds - limits.too_flat_deg:
         return _too_flat(jobs)
-    turn = _best_turn(candidate, evidence, chance)
+    turn = _best_turn(candidate, evidence, chance, limits)
     if turn is not None:
-        return Kind.ONE_TURN, f"One turn away: {turn.change.words}", turn
-    crowded = _crowded(evidence.carry.mean, lower, upper)
+        return Finding(Kind.ONE_TURN, f"One turn away: {turn.change.words}", turn)
+    crowded = _crowded(evidence.carry.mean, case.lower, case.upper)
     if crowded is not None:
-        return Kind.CROWDS, f"Crowds {crowded.name}", None
-    return Kind.ONE_HEAD, _head_away(evidence), None
+        return Finding(Kind.CROWDS, f"Crowds {crowded.name}")
+    return Finding(Kind.ONE_HEAD, _head_away(evidence, limits))
 
 
-def _head_away(evidence: _Evidence) -> str:
+def _no_gain(weighed: Weighed, letter: str, keep: str, limits: Thresholds) -> bool:
+    return weighed.better(letter, keep) < limits.better or weighed.gain(letter, keep) < limits.least_gain
+
+
+def _not_held_up(candidate: Candidate, evidence: _Evidence, limits: Thresholds) -> bool:
+    """Whether the head comes in too flat because the ball is too slow for its kind."""
+    least = dict(limits.support_mph).get(candidate.head_type)
+    speed = average(values_of(candidate.shots, "ball_speed_mps"))
+    if least is None or speed is None or evidence.landing is None:
+        return False
+    holds = evidence.holds.low if evidence.holds is not None else None
+    flat = limits.flat_deg if holds is None else holds - limits.too_flat_deg / 2
+    return mph(speed.mean) < least and evidence.landing.mean < flat
+
+
+def _head_away(evidence: _Evidence, limits: Thresholds) -> str:
     """A head is worth about half a club; what is further off than a whole step is not one head away."""
     mean, low, high = evidence.carry.mean, evidence.window.low, evidence.window.high
     short = low - mean if low is not None else 0.0
     long = mean - high if high is not None else 0.0
-    if max(short, long) <= ONE_HEAD_M:
+    if max(short, long) <= limits.one_head_m:
         return "One head away"
     return f"{round(yards(max(short, long)))} yd too {'short' if short > long else 'long'} for this slot"
 
 
-def _too_flat(jobs: Sequence[Job]) -> tuple[Kind, str, None]:
+def _too_flat(jobs: Sequence[Job]) -> Finding:
     other = next((job for job in jobs if job.kind is not JobKind.GREEN), None)
     if other is not None:
-        return Kind.OTHER_JOB, f"Does another job: {other.name}", None
-    return Kind.ONE_HEAD, "Lands too flat for this job", None
+        return Finding(Kind.OTHER_JOB, f"Does another job: {other.name}")
+    return Finding(Kind.ONE_HEAD, "Lands too flat for this job")
 
 
-def _best_turn(candidate: Candidate, evidence: _Evidence, chance: float) -> Prediction | None:
+def _best_turn(candidate: Candidate, evidence: _Evidence, chance: float, limits: Thresholds) -> Prediction | None:
     """The smallest turn predicted to fill the slot; None without a sleeve or without one that does."""
     if not candidate.can_turn:
         return None
-    wanted = max(CHANCE_AFTER_TURN, chance + 0.15)
-    changes = [Change(ChangeKind.LOFT, degrees) for degrees in TURNS_DEG]
+    wanted = max(limits.after_turn, chance + 0.15)
+    changes = [Change(ChangeKind.LOFT, degrees) for degrees in limits.turns_deg]
     turns = predict(candidate.shots, changes, air=candidate.air, anchored=candidate.anchored)
     return next((turned for turned in turns if evidence.chance(turned) >= wanted), None)
 
@@ -243,11 +299,13 @@ def _crowded(carry_m: float, lower: Carried, upper: Carried) -> Carried | None:
     return next((club for club in (lower, upper) if abs(club.carry_m - carry_m) < CROWDED_M), None)
 
 
-def _why(evidence: _Evidence, candidate: Candidate) -> str:
-    """The numbers behind the verdict, in at most three short sentences."""
+def _why(evidence: _Evidence, candidate: Candidate, played: Sequence[Played]) -> str:
+    """The numbers behind the verdict, in at most four short sentences."""
     parts = [_carry_words(evidence)]
     if evidence.landing is not None:
         parts.append(_landing_words(evidence))
+    if played:
+        parts.append(job_words(played))
     cost = cost_of_a_miss(candidate.shots)
     if cost is not None and yards(cost) >= 3:
         parts.append(f"A miss costs {yd_text(cost)} yd.")
@@ -275,73 +333,31 @@ def _landing_words(evidence: _Evidence) -> str:
     return f"{lands}, {'shy of' if shy > 0 else 'steeper than'} the {evidence.holds.low:.0f}° that holds."
 
 
-def _against(facts: Sequence[Fact], candidate: Candidate) -> str | None:
-    """The strongest argument against: the first wish it does not meet, after the carry and landing."""
-    for fact in facts:
-        if fact.good is False and fact.quantity not in ("carry_m", "landing_deg"):
-            return fact.text
-    cost = cost_of_a_miss(candidate.shots)
-    return f"A miss costs {yd_text(cost)} yd." if cost is not None and yards(cost) >= 12 else None
+WOULD_CHANGE = {
+    Kind.VETOED: "The player’s word stands. It changes only if the player says so.",
+    Kind.KEEP: "A job it does that nothing in the bag does now.",
+    Kind.NOT_SUPPORTED: "A head with its weight further back: a hybrid or a fairway wood of this carry.",
+}
 
 
-def _change(
-    kind: Kind, turn: Prediction | None, evidence: _Evidence, settled: bool, candidate: Candidate
-) -> str | None:
-    if turn is not None:
-        lands = turn.after["landing_deg"]
+def _change(found: Finding, evidence: _Evidence, settled: bool, candidate: Candidate) -> str | None:
+    """What would change the verdict."""
+    if found.turn is not None:
+        turn, lands = found.turn, found.turn.after["landing_deg"]
         return (
             f"Predicted at {abs(turn.change.amount):.0f}° {'more' if turn.change.amount > 0 else 'less'} loft: "
             f"{yd_text(evidence.carry.mean + turn.gain('carry_m'))} carry, "
             f"give or take {max(1, round(yards(turn.error['carry_m'])))}, {lands:.0f}° landing. "
             "Turn it and test it as a new build."
         )
-    if not settled and evidence.known.more:
-        return f"About {evidence.known.more} more with {candidate.letter} would settle the carry."
-    if not settled and evidence.known.more is None:
+    if found.kind in WOULD_CHANGE:
+        return WOULD_CHANGE[found.kind]
+    if not settled and evidence.more:
+        return f"About {evidence.more} more with {candidate.letter} would settle the carry."
+    if not settled and evidence.more is None:
         return "The carries spread too widely to settle: look at strike first."
-    if kind is Kind.ONE_HEAD and evidence.window.low is not None and evidence.carry.mean < evidence.window.low:
+    if found.kind is Kind.ONE_HEAD and evidence.window.low is not None and evidence.carry.mean < evidence.window.low:
         return "A stronger head of this kind, or one step longer."
-    if kind is Kind.ONE_HEAD:
+    if found.kind is Kind.ONE_HEAD:
         return "A weaker head of this kind, or one with its weight further back."
     return None
-
-
-def _inside(mean: float, target: Target | None, error: float) -> bool | None:
-    """Inside the wish, outside it, or None: no wish, or nearer to its edge than the model is good for."""
-    if target is None:
-        return None
-    edges = [edge for edge in (target.low, target.high) if edge is not None]
-    if any(abs(mean - edge) < error for edge in edges):
-        return None
-    return (target.low is None or mean >= target.low) and (target.high is None or mean <= target.high)
-
-
-FACTS = ("carry_m", "landing_deg", "peak_m", "spin_rpm", "offline_m", "ball_speed_mps", "launch_deg", "total_m")
-
-
-def _facts(candidate: Candidate, targets: Sequence[Target], doubted: Doubt) -> list[Fact]:
-    """Every average with its wish, carry first."""
-    facts = []
-    for key in FACTS:
-        sample = average(values_of(candidate.shots, key))
-        if sample is None:
-            continue
-        target = next((wish for wish in targets if wish.quantity == key), None)
-        source = source_of(candidate.shots, key)
-        error = 0.0 if source is Source.MEASURED else doubted.of(key)
-        good = _inside(sample.mean, target, error)
-        word = READINGS[key].label
-        text = f"{word} is outside what the slot asks for." if good is False else f"{word} is as wanted."
-        facts.append(
-            Fact(
-                quantity=key,
-                mean=sample.mean,
-                low=target.low if target else None,
-                high=target.high if target else None,
-                good=good,
-                source=source,
-                text=text,
-                error=error,
-            )
-        )
-    return facts

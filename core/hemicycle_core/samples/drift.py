@@ -1,12 +1,15 @@
-"""Is the player still the same as an hour ago? Club speed over the session."""
+"""Is the player still the same as an hour ago? Club speed, strike and swing over the session; and the first shots
+with a strange club."""
 
 from __future__ import annotations
 
-from collections.abc import Sequence
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 
 import numpy as np
 from scipy import stats
+
+from ..units import yards
 
 LEAST_SHOTS = 12
 TIRED_SHARE = 0.02  # 2% of club speed is about 3 yd at 175 yd: more than a build should win by
@@ -49,3 +52,57 @@ def speed_drift(swings: Sequence[tuple[float, float]]) -> Drift | None:
     else:
         sentence = f"Club speed has held to within {percent}. No sign of tiring."
     return Drift(share=share, tired=real and share < 0, faster=real and share > 0, sentence=sentence)
+
+
+SWING_CHANGED = {"attack_deg": 1.5, "path_deg": 2.0, "face_deg": 2.0}  # degrees over a session: another swing
+SMASH_LOST = 0.02  # the strike has gone
+WORDS = {"attack_deg": "Attack angle", "path_deg": "Club path", "face_deg": "Face angle"}
+
+
+def swing_changes(rows: Sequence[Mapping[str, float]]) -> list[str]:
+    """Sentences on a swing or a strike that changed over the session. rows: of kept shots in the order hit, with
+    attack_deg, path_deg, face_deg and smash where known, each less its own build's mean."""
+    said = []
+    for key, least in (*SWING_CHANGED.items(), ("smash", SMASH_LOST)):
+        values = [(place, row[key]) for place, row in enumerate(rows) if key in row]
+        if len(values) < LEAST_SHOTS:
+            continue
+        order, level = np.asarray(values, dtype=float).T
+        change = float(stats.theilslopes(level, order).slope) * (order[-1] - order[0])
+        if abs(change) < least or float(stats.kendalltau(order, level).pvalue) >= 1 - SURE:
+            continue
+        if key == "smash":
+            if change < 0:
+                said.append(f"Strike is getting worse: smash is down {abs(change):.2f}. Rest or change clubs.")
+        else:
+            words = f"{WORDS[key]} has moved {abs(change):.1f}° since the first shots."
+            said.append(f"{words} Builds hit early and late met different swings.")
+    return said
+
+
+STRANGE = 3  # the first shots with a strange club are learning
+
+
+@dataclass(frozen=True)
+class Learning:
+    """shift_m: what holding out the first shots would add to the average carry. real: more than chance."""
+
+    shift_m: float
+    real: bool
+    sentence: str
+
+
+def learning(carries_m: Sequence[float]) -> Learning | None:
+    """What the first three shots with a strange club do to its average, in the order hit; None under eight shots."""
+    if len(carries_m) < STRANGE + 5:
+        return None
+    first, rest = np.asarray(carries_m[:STRANGE]), np.asarray(carries_m[STRANGE:])
+    shift = float(rest.mean() - np.mean(carries_m))
+    real = float(stats.ttest_ind(first, rest, equal_var=True).pvalue) < 2 * (1 - SURE)
+    way = "further" if shift > 0 else "shorter"
+    words = f"The first {STRANGE} shots were like the rest."
+    if real:
+        words = (
+            f"The first {STRANGE} shots were unlike the rest. Without them it carries {yards(abs(shift)):.0f} yd {way}."
+        )
+    return Learning(shift, real, words)

@@ -1,17 +1,38 @@
-"""Shots that look unlike the others of their build. Proposed with a reason, never removed."""
+"""Shots that look unlike the others of their build, and readings that no shot makes. Proposed with a reason, never
+removed."""
 
 from __future__ import annotations
 
 from collections.abc import Sequence
 from dataclasses import dataclass
+from enum import StrEnum
 
 import numpy as np
 
-from ..units import yards
+from ..bag import HeadType
+from ..flight import Launch, fly
+from ..shots import LAUNCH, Shot, Strike, columns_of
+from ..units import yards, yd_text
 
 LEAST_SHOTS = 4
 USUAL_SPREAD_SHARE = 0.03  # spread of a build's carries before its own shots say otherwise
 UNLIKE = 3.0  # this many robust spreads from the median of the others
+UNLIKE_CALLED = 2.0  # and this many when the strike was called: then there is a reason to look
+# Ball speed over club speed. The rules' limit on the face gives drivers 1.50; a radar's error a little more.
+MOST_SMASH = {
+    HeadType.DRIVER: 1.53, HeadType.FAIRWAY: 1.53, HeadType.HYBRID: 1.51, HeadType.UTILITY: 1.50, HeadType.IRON: 1.50,
+    HeadType.WEDGE: 1.45,
+}  # fmt: skip
+LEAST_SMASH = 0.70  # under this the ball was topped, or the two speeds are not of one shot
+OFF_FLIGHT = 0.18  # a carry this far from what its own launch flies was not flown by that launch
+
+
+class Unlikely(StrEnum):
+    """What is wrong with a shot, as far as can be told."""
+
+    SHORT = "short"  # well short of the others: a poor strike
+    LONG = "long"  # well past the others: a flyer
+    MISREAD = "misread"  # the readings do not go together
 
 
 @dataclass(frozen=True)
@@ -20,10 +41,12 @@ class Unlike:
 
     index: int
     sentence: str
+    kind: Unlikely = Unlikely.SHORT
 
 
-def unlike_the_others(carries_m: Sequence[float]) -> list[Unlike]:
-    """Carries far from the median of the other shots, short or long; none under four shots.
+def unlike_the_others(carries_m: Sequence[float], called: Sequence[bool] = ()) -> list[Unlike]:
+    """Carries far from the median of the other shots, short or long; none under four shots. called: shots whose
+    strike was called a miss, which need less to be questioned.
 
     The spread is the median absolute deviation of the others scaled to a normal one (x 1.4826), and no
     less than 3% of carry, so that a tight group does not make an ordinary shot look odd.
@@ -36,7 +59,41 @@ def unlike_the_others(carries_m: Sequence[float]) -> list[Unlike]:
         others = np.delete(carries, index)
         middle = float(np.median(others))
         spread = max(1.4826 * float(np.median(np.abs(others - middle))), USUAL_SPREAD_SHARE * middle)
-        if abs(carry - middle) > UNLIKE * spread:
-            side = "short of" if carry < middle else "past"
-            found.append(Unlike(index, f"{round(yards(abs(carry - middle)))} yd {side} the others."))
+        limit = UNLIKE_CALLED if called and called[index] else UNLIKE
+        if abs(carry - middle) > limit * spread:
+            short = bool(carry < middle)
+            away = f"{round(yards(abs(carry - middle)))} yd {'short of' if short else 'past'} the others."
+            found.append(Unlike(index, away, Unlikely.SHORT if short else Unlikely.LONG))
     return found
+
+
+def misreads(shots: Sequence[Shot], head_type: HeadType) -> list[Unlike]:
+    """Shots whose readings do not go together: a smash above what physics allows, a carry that its own launch does
+    not fly."""
+    seen = columns_of(shots, (*LAUNCH, "club_speed_mps", "carry_m"))
+    smash = seen["ball_speed_mps"] / seen["club_speed_mps"]
+    found = []
+    for index in np.flatnonzero((smash > MOST_SMASH.get(head_type, 1.53)) | (smash < LEAST_SMASH)):
+        way = "above" if smash[index] > 1 else "below"
+        said = f"Smash {smash[index]:.2f} is {way} what a club can do. Is it a misread?"
+        found.append(Unlike(int(index), said, Unlikely.MISREAD))
+    whole = np.flatnonzero(np.all([np.isfinite(seen[key]) for key in (*LAUNCH, "carry_m")], axis=0))
+    if whole.size:
+        flown = fly(Launch(*(seen[key][whole] for key in LAUNCH))).carry_m
+        for index, carry in zip(whole, flown, strict=True):
+            if abs(seen["carry_m"][index] / max(carry, 1.0) - 1) > OFF_FLIGHT and carry > 30:
+                reads = yd_text(float(seen["carry_m"][index]))
+                said = f"Its launch flies about {yd_text(carry)} yd and it reads {reads}. Is it a misread?"
+                found.append(Unlike(int(index), said, Unlikely.MISREAD))
+    return found
+
+
+def questioned(shots: Sequence[Shot], head_type: HeadType) -> list[Unlike]:
+    """Every kept stock shot of one build to look at: misreads first, then those unlike the others; one reason each."""
+    kept = [index for index, shot in enumerate(shots) if not shot.aside and shot.counts and shot.get("carry_m")]
+    chosen = [shots[index] for index in kept]
+    found = {each.index: each for each in misreads(chosen, head_type)}
+    poor = (Strike.THIN, Strike.FAT)
+    for each in unlike_the_others([shot.values["carry_m"] for shot in chosen], [s.strike in poor for s in chosen]):
+        found.setdefault(each.index, each)
+    return [Unlike(kept[index], each.sentence, each.kind) for index, each in sorted(found.items())]

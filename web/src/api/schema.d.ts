@@ -495,6 +495,7 @@ export interface components {
             neighbours: components["schemas"]["BoardLine"][];
             comparisons: components["schemas"]["ComparisonPicture"][];
             differences: string[];
+            choice: components["schemas"]["ChoicePicture"];
         };
         BetweenPicture: {
             lower: number;
@@ -637,6 +638,16 @@ export interface components {
             price: string | null;
             prediction: string;
         };
+        ChoicePicture: {
+            letter: string | null;
+            runner_up: string | null;
+            sentence: string;
+            settled: boolean;
+            /** Format: double */
+            chance_best: number | null;
+            more_with: string | null;
+            more: number | null;
+        };
         ClubChangeRequest: {
             /** Format: double */
             typed_carry_m?: number | null;
@@ -676,10 +687,13 @@ export interface components {
             example: string;
         };
         ComparisonPicture: {
-            longer: string;
-            shorter: string;
+            metric: components["schemas"]["MetricEnum"];
+            better: string;
+            worse: string;
             /** Format: double */
-            by_m: number;
+            by: number;
+            /** Format: double */
+            by_equal: number | null;
             /** Format: double */
             chance: number;
             settled: boolean;
@@ -848,6 +862,8 @@ export interface components {
             bays: components["schemas"]["BayPicture"][];
         };
         /** @enum {string} */
+        MetricEnum: "jobs" | "carry_m" | "landing_deg" | "side_spread";
+        /** @enum {string} */
         MissEnum: "none" | "left" | "right" | "short" | "long";
         MoveInputRequest: {
             build: number;
@@ -901,6 +917,25 @@ export interface components {
             at_worst_m: number;
             sentence: string;
             slots: components["schemas"]["SlotPicture"][];
+        };
+        PlayedPicture: {
+            job: string;
+            /** Format: double */
+            uses_per_round: number;
+            /** Format: double */
+            success: number;
+            /** Format: double */
+            low: number;
+            /** Format: double */
+            high: number;
+            /** Format: double */
+            short: number;
+            /** Format: double */
+            long: number;
+            /** Format: double */
+            left: number;
+            /** Format: double */
+            right: number;
         };
         RackPicture: {
             heads: components["schemas"]["HeadPicture"][];
@@ -1075,7 +1110,12 @@ export interface components {
             change: string | null;
             /** Format: double */
             turn_deg: number | null;
+            /** Format: double */
+            half_width_m: number | null;
+            /** Format: double */
+            rounds: number | null;
             facts: components["schemas"]["FactPicture"][];
+            played: components["schemas"]["PlayedPicture"][];
         };
         WhatIfPicture: {
             build: number;

@@ -49,6 +49,19 @@ export function Bench({ session, act, busy }: PlaceProps) {
 				<WhatIf session={session} act={act} busy={busy} />
 			</section>
 			<aside className="flex flex-col gap-4 border-l border-base-300 bg-base-100 p-4">
+				{bench.data && session.verdicts.length > 0 && (
+					<p
+						className="border-l-4 py-1 pl-3 text-[15.5px] font-semibold"
+						style={{ borderColor: "var(--window-line)" }}
+					>
+						{bench.data.choice.sentence}
+						{!bench.data.choice.settled && bench.data.choice.more_with && (
+							<span className="quiet block text-[14px] font-normal">
+								Not settled: about {bench.data.choice.more} more with {bench.data.choice.more_with}.
+							</span>
+						)}
+					</p>
+				)}
 				<div className="flex items-baseline justify-between">
 					<h2 className="text-lg">Verdict</h2>
 					<span className="quiet text-sm">chance to fill the slot</span>
@@ -101,6 +114,7 @@ function VerdictCard({ session, verdict }: { session: Session; verdict: Verdict 
 				{plan && plan.count > 1 ? `Slot ${verdict.slot + 1}. ` : ""}
 				{verdict.why}
 			</p>
+			<Jobs verdict={verdict} />
 			{verdict.against && !verdict.why.includes(verdict.against) && (
 				<p className="text-[14.5px]">
 					<span className="quiet">Against:</span> {verdict.against}
@@ -111,6 +125,48 @@ function VerdictCard({ session, verdict }: { session: Session; verdict: Verdict 
 	);
 }
 
+/** How often each job succeeds, with the span that is left open, 0 to 10 in 10. */
+function Jobs({ verdict }: { verdict: Verdict }) {
+	if (verdict.played.length === 0) return null;
+	return (
+		<ul className="my-1.5 space-y-1" aria-label={`Jobs played out with ${verdict.letter}`}>
+			{verdict.played.map((job) => (
+				<li key={job.job} className="flex items-center gap-2 text-[13.5px]">
+					<span className="min-w-0 flex-1 truncate" title={job.job}>
+						{job.job}
+					</span>
+					<svg viewBox="0 0 100 14" className="h-3.5 w-24 shrink-0" aria-hidden="true">
+						<rect x="0" y="5" width="100" height="4" fill="var(--track)" />
+						<rect
+							x={job.low * 100}
+							y="3"
+							width={(job.high - job.low) * 100}
+							height="8"
+							fill={letterColour(verdict.letter)}
+							fillOpacity="0.35"
+						/>
+						<rect
+							x={job.success * 100 - 1.5}
+							y="0"
+							width="3"
+							height="14"
+							fill={letterColour(verdict.letter)}
+						/>
+					</svg>
+					<span
+						className="num w-9 shrink-0 text-right"
+						title={`${percent(job.low)} to ${percent(job.high)}, nine times in ten`}
+					>
+						{percent(job.success)}
+					</span>
+				</li>
+			))}
+		</ul>
+	);
+}
+
+const percent = (share: number) => `${Math.round(share * 100)}%`;
+
 function chanceWords(chance: number | null): string {
 	if (chance === null) return "";
 	const percent = Math.round(chance * 100);
@@ -118,15 +174,40 @@ function chanceWords(chance: number | null): string {
 	return percent < 1 ? "under 1%" : `${percent}%`;
 }
 
+const BETTER = [
+	{ id: "jobs", name: "Jobs" },
+	{ id: "carry_m", name: "Further" },
+	{ id: "landing_deg", name: "Steeper" },
+	{ id: "side_spread", name: "Straighter" },
+] as const;
+
 function Really({ bench }: { bench: BenchPicture }) {
+	const there = BETTER.filter((each) => bench.comparisons.some((pair) => pair.metric === each.id));
+	const [chosen, setMetric] = useState<string>("jobs");
+	const metric = there.find((each) => each.id === chosen)?.id ?? there[0]?.id;
 	if (bench.comparisons.length === 0 && bench.differences.length === 0) return null;
 	return (
 		<section className="bg-base-200 p-3">
-			<h3 className="mb-1">Is one really longer?</h3>
-			<ul className="space-y-1 text-[14.5px]">
-				{bench.comparisons.map((pair) => (
-					<li key={pair.longer + pair.shorter}>{pair.sentence}</li>
+			<h3 className="mb-1.5">Is one really better?</h3>
+			<div className="join mb-2" role="group" aria-label="Better at what">
+				{there.map((each) => (
+					<button
+						key={each.id}
+						type="button"
+						aria-pressed={each.id === metric}
+						className={`btn join-item btn-sm h-10 px-2.5 ${each.id === metric ? "btn-primary" : "border-base-300 bg-base-100"}`}
+						onClick={() => setMetric(each.id)}
+					>
+						{each.name}
+					</button>
 				))}
+			</div>
+			<ul className="space-y-1 text-[14.5px]">
+				{bench.comparisons
+					.filter((pair) => pair.metric === metric)
+					.map((pair) => (
+						<li key={pair.better + pair.worse}>{pair.sentence}</li>
+					))}
 			</ul>
 			{bench.differences.length > 0 && (
 				<>

@@ -1,0 +1,41 @@
+"""`./hemicycle judge BUNDLE.json`: the verdicts on a session bundle, as JSON (docs/formats/session-bundle.md)."""
+
+from __future__ import annotations
+
+import argparse
+import json
+import sys
+from pathlib import Path
+
+from hemicycle_core.errors import BadInput
+from hemicycle_core.formats.bundle import read_bundle, written
+from hemicycle_core.formats.bundle_schema import SCHEMA
+
+
+def main(words: list[str]) -> int:
+    parser = argparse.ArgumentParser(prog="hemicycle judge", description=__doc__)
+    parser.add_argument("file", type=Path, nargs="?", help="a session bundle; - reads standard input")
+    parser.add_argument("--schema", action="store_true", help="print the JSON Schema of a bundle instead")
+    options = parser.parse_args(words)
+    if options.schema:
+        print(json.dumps(SCHEMA, indent=2))
+        return 0
+    if options.file is None:
+        parser.print_usage(sys.stderr)
+        return 2
+    try:
+        text = sys.stdin.read() if str(options.file) == "-" else options.file.read_text(encoding="utf-8")
+        print(json.dumps(written(read_bundle(json.loads(text)).judged()), indent=2, ensure_ascii=False))
+    except OSError as error:
+        print(f"{options.file} cannot be read: {error.strerror}.", file=sys.stderr)
+    except (UnicodeDecodeError, json.JSONDecodeError) as error:
+        print(f"{options.file} is not JSON: {error}.", file=sys.stderr)
+    except BadInput as error:
+        print(str(error), file=sys.stderr)
+    else:
+        return 0
+    return 2
+
+
+if __name__ == "__main__":
+    sys.exit(main(sys.argv[1:]))

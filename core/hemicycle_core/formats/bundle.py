@@ -1,0 +1,256 @@
+"""Reading a session bundle (`bundle_schema`) into the judge's own types, and the verdicts back as plain data."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass
+from typing import Any
+
+from jsonschema import Draft202012Validator
+
+from ..bag import Carried, GapRule, HeadType, Slot, coverage, in_order, plan_slots, widest_hole
+from ..bag.gaps import wanted_step
+from ..brief import Job, JobKind, Miss, Target, propose
+from ..brief.targets import HOLDS_DEG
+from ..errors import BadInput
+from ..flight import Air, Anchor, Firmness
+from ..judge import Candidate, Case, Comparison, Judgement, Liking, Verdict, judge_session
+from ..samples.averages import average, values_of
+from ..shots import FLIGHT_READINGS, Intent, Shot, Source, Strike, anchor_to, check_readings
+from .bundle_schema import SCHEMA
+
+VALIDATOR = Draft202012Validator(SCHEMA)
+
+
+@dataclass(frozen=True)
+class Bundle:
+    """What the judge needs of a session."""
+
+    cases: tuple[Case, ...]
+    jobs: tuple[Job, ...]
+    own: tuple[Candidate, ...]
+    budget: float | None
+
+    def judged(self) -> Judgement:
+        return judge_session(self.cases, jobs=self.jobs, own=self.own, budget=self.budget)
+
+
+def _check(data: Any) -> None:
+    error = min(VALIDATOR.iter_errors(data), key=lambda each: list(map(str, each.path)), default=None)
+    if error is not None:
+        where = ".".join(str(part) for part in error.path)
+        raise BadInput(f"{where or 'The bundle'}: {error.message}", field=where or None)
+
+
+def _shot(row: Mapping[str, Any], models_flight: bool, where: str) -> Shot:
+    readings = {key: float(value) for key, value in row["readings"].items()}
+    try:
+        check_readings(readings)
+    except BadInput as error:
+        raise BadInput(f"{where}: {error}", field=where) from error
+    usual = Source.MODELLED if models_flight else Source.MEASURED
+    sources = {key: usual if key in FLIGHT_READINGS else Source.MEASURED for key in readings}
+    sources |= {key: Source(value) for key, value in row.get("sources", {}).items()}
+    return Shot(
+        values=readings,
+        sources=sources,
+        aside=bool(row.get("aside", False)),
+        strike=Strike(row["strike"]) if row.get("strike") else None,
+        void=frozenset(row.get("void", ())),
+        intent=Intent(row.get("intent", "stock")),
+        misread=bool(row.get("misread", False)),
+    )
+
+
+def _shots(rows: Sequence[Mapping[str, Any]], models_flight: bool, where: str) -> list[Shot]:
+    return [_shot(row, models_flight, f"{where}.shots.{number}") for number, row in enumerate(rows)]
+
+
+def _job(row: Mapping[str, Any]) -> Job:
+    return Job(**{**row, "kind": JobKind(row["kind"]), "firmness": Firmness(row.get("firmness", "medium"))})
+
+
+def _carried(club: Candidate, row: Mapping[str, Any]) -> Carried | None:
+    means = {
+        key: average(values_of(club.shots, key)) for key in ("carry_m", "total_m", "peak_m", "landing_deg", "spin_rpm")
+    }
+    carry = means["carry_m"].mean if means["carry_m"] else row.get("carry_m")
+    if carry is None or club.head_type is HeadType.PUTTER:
+        return None
+    total = means["total_m"].mean if means["total_m"] else row.get("total_m")
+    others = {key: mean.mean for key in ("peak_m", "landing_deg", "spin_rpm") if (mean := means[key])}
+    spread = means["carry_m"].sd if means["carry_m"] else None
+    return Carried(club.name, club.head_type, carry, carry if total is None else total, spread_m=spread, **others)
+
+
+@dataclass(frozen=True)
+class _Place:
+    """A slot with its targets, and the clubs on both sides."""
+
+    slot: Slot
+    targets: Sequence[Target]
+    lower: Carried
+    upper: Carried
+
+
+def _given_place(slot: Mapping[str, Any], clubs: Sequence[Carried], jobs: Sequence[Job]) -> list[_Place]:
+    low, high = float(slot["low_m"]), float(slot["high_m"])
+    if low >= high:
+        raise BadInput("slot: the window is the wrong way round: low_m must be the smaller.", field="slot.low_m")
+    middle = (low + high) / 2
+    greens = [HOLDS_DEG[job.firmness] for job in jobs if job.kind is JobKind.GREEN]
+    least = slot.get("landing_deg") if "landing_deg" in slot else max(greens, default=None)
+    targets = [Target("carry_m", low, high, "The window given.")]
+    if least is not None:
+        targets.append(Target("landing_deg", float(least), None, "The landing angle that holds."))
+    # Far off where the bag does not say: then nothing is crowded.
+    ordered = in_order(clubs)
+    below = next((each for each in reversed(ordered) if each.carry_m < middle), Carried("none", HeadType.IRON, 1, 1))
+    above = next((each for each in ordered if each.carry_m > middle), Carried("none", HeadType.DRIVER, 400, 400))
+    return [_Place(Slot(0, middle, low, high, max(below.roll_m, 0.0)), targets, below, above)]
+
+
+def _found_places(data: Mapping[str, Any], clubs: Sequence[Carried], jobs: Sequence[Job]) -> list[_Place]:
+    rule = GapRule(data.get("rule", "roll_out"))
+    covered = coverage(clubs, rule=rule, step=wanted_step(None))
+    drivers = frozenset(club.name for club in clubs if club.head_type is HeadType.DRIVER)
+    hole = widest_hole(covered, skip_above=drivers) or widest_hole(covered)
+    if hole is None:
+        raise BadInput("Give a slot, or clubs with a hole between them to find one from.", field="slot")
+    plan = plan_slots(hole.lower, hole.upper, data.get("clubs_to_place", 1), rule=hole.rule, step=covered.step)
+    miss = Miss(data.get("miss", "none"))
+    return [
+        _Place(slot, propose(plan, slot, hole.lower, hole.upper, jobs, miss=miss), hole.lower, hole.upper)
+        for slot in plan.slots
+    ]
+
+
+def read_bundle(data: Any) -> Bundle:
+    """A bundle as loaded from JSON. Raises BadInput that names the place in the file for anything that cannot be
+    used: another format, a missing field, a reading no shot has, a window the wrong way round."""
+    _check(data)
+    models_flight = bool(data.get("monitor_models_flight", False))
+    air = Air(**data.get("air", {}))
+    jobs = tuple(_job(row) for row in data.get("jobs", []))
+    letters = [row["letter"] for row in data["builds"]]
+    if len(set(letters)) < len(letters):
+        raise BadInput("builds: two builds have one letter.", field="builds")
+    hit = {
+        kind: [
+            _shots(row.get("shots", []), models_flight, f"{kind}.{number}")
+            for number, row in enumerate(data.get(kind, []))
+        ]
+        for kind in ("clubs", "builds")
+    }
+    every = [shot for group in (*hit["clubs"], *hit["builds"]) for shot in group]
+    anchored = anchor_to(every, [air] * len(every))
+
+    def candidate(row: Mapping[str, Any], shots: Sequence[Shot], own: bool) -> Candidate:
+        return _candidate(row, shots, own=own, air=air, anchored=anchored)
+
+    own = [candidate(row, shots, True) for row, shots in zip(data.get("clubs", []), hit["clubs"], strict=True)]
+    builds = [candidate(row, shots, False) for row, shots in zip(data["builds"], hit["builds"], strict=True)]
+    carried = [
+        club for each, row in zip(own, data.get("clubs", []), strict=True) if (club := _carried(each, row)) is not None
+    ]
+    places = _given_place(data["slot"], carried, jobs) if "slot" in data else _found_places(data, carried, jobs)
+    return Bundle(
+        cases=tuple(_case(build, places) for build in builds),
+        jobs=jobs,
+        own=tuple(each for each in own if each.shots),
+        budget=data.get("budget"),
+    )
+
+
+def _candidate(row: Mapping[str, Any], shots: Sequence[Shot], *, own: bool, air: Air, anchored: Anchor) -> Candidate:
+    return Candidate(
+        letter=row.get("letter", ""),
+        name=row.get("name", row.get("letter", "")),
+        head_type=HeadType(row["head_type"]),
+        shots=shots,
+        can_turn=row.get("sleeve_deg", 0) > 0,
+        air=air,
+        anchored=anchored,
+        length_m=row.get("length_m"),
+        price=row.get("price"),
+        liking=Liking(row.get("liking", "neutral")),
+        own=own,
+    )
+
+
+def _case(build: Candidate, places: Sequence[_Place]) -> Case:
+    """The place a build is judged for: the one its carry is nearest to."""
+    carry = average(values_of(build.shots, "carry_m"))
+    place = min(places, key=lambda each: abs(each.slot.target_m - carry.mean)) if carry else places[0]
+    return Case(build, place.slot, place.targets, place.lower, place.upper)
+
+
+def _verdict(verdict: Verdict) -> dict[str, Any]:
+    return {
+        "letter": verdict.letter,
+        "verdict": verdict.kind.value,
+        "headline": verdict.headline,
+        "why": verdict.why,
+        "against": verdict.against,
+        "would_change_it": verdict.change,
+        "chance_to_fill": verdict.chance,
+        "settled": verdict.settled,
+        "more_shots": verdict.more,
+        "carry_half_width_m": verdict.half_width_m,
+        "turn_deg": verdict.turn.change.amount if verdict.turn else None,
+        "successful_shots_a_round": verdict.rounds,
+        "jobs": [
+            {
+                "name": each.job.name,
+                "success": each.success,
+                "interval_90": list(each.interval),
+                "fails": dict(each.fails),
+            }
+            for each in verdict.played
+        ],
+        "facts": [
+            {
+                "quantity": fact.quantity,
+                "mean": fact.mean,
+                "low": fact.low,
+                "high": fact.high,
+                "good": fact.good,
+                "source": fact.source.value,
+                "model_error": fact.error,
+            }
+            for fact in verdict.facts
+        ],
+    }
+
+
+def _comparison(pair: Comparison) -> dict[str, Any]:
+    return {
+        "metric": pair.metric.value,
+        "better": pair.better,
+        "worse": pair.worse,
+        "by": pair.by,
+        "by_at_equal_speed": pair.by_equal,
+        "chance": pair.chance,
+        "settled": pair.settled,
+        "more_shots_each": pair.more,
+        "sentence": pair.sentence,
+    }
+
+
+def written(judgement: Judgement) -> dict[str, Any]:
+    """A judgement as plain data for JSON; lengths in metres, chances and shares 0 to 1."""
+    choice = judgement.choice
+    return {
+        "choice": {
+            "letter": choice.letter,
+            "runner_up": choice.runner_up,
+            "because": choice.because.value,
+            "sentence": choice.sentence,
+            "settled": choice.settled,
+            "chance_best": choice.chance_best,
+            "gain_shots_a_round": choice.gain_shots,
+            "more_shots": None if choice.more is None else {"letter": choice.more[0], "shots": choice.more[1]},
+        },
+        "verdicts": [_verdict(verdict) for verdict in judgement.verdicts],
+        "comparisons": [_comparison(pair) for pair in judgement.comparisons],
+    }

@@ -1,0 +1,136 @@
+"""The JSON Schema of a session bundle, version 1. docs/formats/session-bundle.schema.json is this, written out."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from ..bag import HeadType
+from ..brief import JobKind
+from ..flight import Firmness
+from ..judge import Liking
+from ..shots import READINGS, Intent, Source, Strike
+
+FORMAT, VERSION = "hemicycle-session", 1
+
+
+def _words(kind: Any) -> dict[str, Any]:
+    return {"enum": [each.value for each in kind]}
+
+
+def _object(needed: list[str], properties: dict[str, Any], **more: Any) -> dict[str, Any]:
+    return {
+        "type": "object", "required": needed, "properties": properties, "additionalProperties": False, **more,
+    }  # fmt: skip
+
+
+NUMBER: dict[str, Any] = {"type": "number"}
+OPTIONAL: dict[str, Any] = {"type": ["number", "null"]}
+TEXT: dict[str, Any] = {"type": "string"}
+
+SHOT = _object(
+    ["readings"],
+    {
+        "readings": _object(
+            [],
+            {
+                key: {**NUMBER, "description": f"{each.label}, {each.low:g} to {each.high:g}."}
+                for key, each in READINGS.items()
+            },
+        ),
+        "sources": {
+            "type": "object",
+            "description": "Of single readings, where not as the bundle's `monitor_models_flight` says.",
+            "propertyNames": {"enum": list(READINGS)},
+            "additionalProperties": _words(Source),
+        },
+        "aside": {"type": "boolean", "description": "Set aside by the fitter; counts as a miss."},
+        "aside_reason": TEXT,
+        "strike": {"enum": [*(each.value for each in Strike), None]},
+        "intent": {**_words(Intent), "description": "What was meant; only stock shots say what the club does."},
+        "misread": {"type": "boolean", "description": "The monitor's error: counts for nothing."},
+        "void": {
+            "type": "array",
+            "items": {"enum": list(READINGS)},
+            "description": "Readings that do not count.",
+        },
+    },
+)
+CLUB = {
+    "name": TEXT,
+    "head_type": _words(HeadType),
+    "loft_deg": OPTIONAL,
+    "length_m": OPTIONAL,
+    "shots": {"type": "array", "items": SHOT},
+}
+SCHEMA: dict[str, Any] = {
+    "$schema": "https://json-schema.org/draft/2020-12/schema",
+    "title": "Hemicycle session bundle",
+    "description": (
+        "Canonical units: metres, metres a second, degrees, rpm, seconds, degrees C. Right of the target and curving "
+        "right are positive, for left-handers too; attack down is negative."
+    ),
+    **_object(
+        ["format", "version", "builds"],
+        {
+            "format": {"const": FORMAT},
+            "version": {"const": VERSION},
+            "customer": _object([], {"name": TEXT, "hand": {"enum": ["right", "left"]}}),
+            "held_on": {"type": "string", "format": "date"},
+            "air": _object([], {"altitude_m": NUMBER, "temperature_c": NUMBER}),
+            "monitor_models_flight": {
+                "type": "boolean",
+                "description": "True where the monitor sees impact only: flight readings are then its own model.",
+            },
+            "budget": OPTIONAL,
+            "miss": {"enum": ["none", "left", "right", "short", "long"]},
+            "jobs": {
+                "type": "array",
+                "items": _object(
+                    ["name", "kind", "distance_m"],
+                    {
+                        "name": TEXT,
+                        "kind": _words(JobKind),
+                        "distance_m": {
+                            **NUMBER,
+                            "description": "To the middle of the green or lay-up; the total wanted off the tee.",
+                        },
+                        "carry_over_m": OPTIONAL,
+                        "width_m": NUMBER,
+                        "depth_m": NUMBER,
+                        "firmness": _words(Firmness),
+                        "uses_per_round": NUMBER,
+                    },
+                ),
+            },
+            "slot": _object(
+                ["low_m", "high_m"],
+                {
+                    "low_m": NUMBER,
+                    "high_m": NUMBER,
+                    "landing_deg": {**OPTIONAL, "description": "Least landing angle; from the jobs when left out."},
+                },
+                description="The carry window. Left out: found from the clubs, by `rule` and `clubs_to_place`.",
+            ),
+            "rule": {"enum": ["roll_out", "even_steps"]},
+            "clubs_to_place": {"type": "integer", "minimum": 1, "maximum": 4},
+            "clubs": {
+                "type": "array",
+                "description": "The bag of today: hit (shots) or typed (carry_m, total_m).",
+                "items": _object(["name", "head_type"], {**CLUB, "carry_m": OPTIONAL, "total_m": OPTIONAL}),
+            },
+            "builds": {
+                "type": "array",
+                "items": _object(
+                    ["letter", "head_type", "shots"],
+                    {
+                        **CLUB,
+                        "letter": {"type": "string", "minLength": 1, "maxLength": 8},
+                        "sleeve_deg": NUMBER,
+                        "price": OPTIONAL,
+                        "liking": _words(Liking),
+                    },
+                ),
+            },
+        },
+    ),
+}

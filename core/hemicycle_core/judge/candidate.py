@@ -1,0 +1,51 @@
+"""A build under judgement, and the place it is judged for."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass, field
+from enum import StrEnum
+
+from ..bag import Carried, HeadType, Slot
+from ..brief import Target
+from ..flight import Air, Anchor
+from ..shots import Shot
+
+
+class Liking(StrEnum):
+    """What the player said of looks, sound and feel, before the numbers."""
+
+    LIKED = "liked"
+    NEUTRAL = "neutral"
+    DISLIKED = "disliked"
+    VETOED = "vetoed"  # will not be played, whatever it does
+
+
+@dataclass(frozen=True)
+class Candidate:
+    """A build under judgement. can_turn: it has a sleeve or may be bent. air: that its shots flew in.
+    anchored: the player's own drag and lift, for what-ifs and computed figures. length_m: None where unknown.
+    own: the player has it already."""
+
+    letter: str
+    name: str
+    head_type: HeadType
+    shots: Sequence[Shot]
+    can_turn: bool = False
+    air: Air | None = None
+    anchored: Anchor = field(default_factory=Anchor)
+    length_m: float | None = None
+    price: float | None = None
+    liking: Liking = Liking.NEUTRAL
+    own: bool = False
+
+
+@dataclass(frozen=True)
+class Case:
+    """A candidate with the slot it is judged for, the targets in force there, and the clubs on both sides."""
+
+    candidate: Candidate
+    slot: Slot
+    targets: Sequence[Target]
+    lower: Carried
+    upper: Carried

@@ -1,0 +1,115 @@
+"""The numbers of a build against its wishes, in order of weight, and the strongest argument against it."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+
+from ..brief import Target
+from ..samples.averages import average, cost_of_a_miss, values_of
+from ..shots import READINGS, Source
+from ..units import yards, yd_text
+from .candidate import Candidate
+from .doubt import Doubt, source_of
+from .play import Played
+
+FACTS = ("carry_m", "landing_deg", "peak_m", "spin_rpm", "offline_m", "ball_speed_mps", "launch_deg", "total_m")
+OFTEN = 0.18  # a way to fail that takes this share of all shots is an argument
+DEAR_MISS_YD = 12.0
+
+
+@dataclass(frozen=True)
+class Fact:
+    """One number against its wish, in canonical units. error: one standard deviation of the flight model's
+    part in it, 0 where it was measured. good is None where there is no wish, or the edge of the wish is
+    within that error."""
+
+    quantity: str
+    mean: float
+    low: float | None
+    high: float | None
+    good: bool | None
+    source: Source
+    text: str
+    error: float = 0.0
+
+
+def _inside(mean: float, target: Target | None, error: float) -> bool | None:
+    """Inside the wish, outside it, or None: no wish, or nearer to its edge than the model is good for."""
+    if target is None:
+        return None
+    edges = [edge for edge in (target.low, target.high) if edge is not None]
+    if any(abs(mean - edge) < error for edge in edges):
+        return None
+    return (target.low is None or mean >= target.low) and (target.high is None or mean <= target.high)
+
+
+def _text(label: str, good: bool | None) -> str:
+    if good is None:
+        return f"{label} decides nothing here."
+    return f"{label} is as wanted." if good else f"{label} is outside what the slot asks for."
+
+
+def facts_of(candidate: Candidate, targets: Sequence[Target], doubted: Doubt) -> list[Fact]:
+    """Every average with its wish: what it misses first, then what it meets, then the rest; carry and landing lead
+    each part."""
+    facts = []
+    for key in FACTS:
+        sample = average(values_of(candidate.shots, key))
+        if sample is None:
+            continue
+        target = next((wish for wish in targets if wish.quantity == key), None)
+        source = source_of(candidate.shots, key)
+        error = 0.0 if source is Source.MEASURED else doubted.of(key)
+        good = _inside(sample.mean, target, error)
+        facts.append(
+            Fact(
+                quantity=key,
+                mean=sample.mean,
+                low=target.low if target else None,
+                high=target.high if target else None,
+                good=good,
+                source=source,
+                text=_text(READINGS[key].label, good),
+                error=error,
+            )
+        )
+    return sorted(facts, key=lambda fact: {False: 0, True: 1, None: 2}[fact.good])
+
+
+def in_ten(share: float) -> str:
+    """A share as a fitter says it."""
+    tenths = round(share * 10)
+    if share < 0.05:
+        return "hardly ever"
+    return "nearly always" if share > 0.95 else f"{tenths} times in 10"
+
+
+def job_words(played: Sequence[Played]) -> str:
+    """The most used job played out, with its interval."""
+    if not played:
+        return ""
+    main = max(played, key=lambda each: each.job.uses_per_round)
+    low, high = main.interval
+    span = f" ({round(low * 10)} to {round(high * 10)})" if round(low * 10) != round(high * 10) else ""
+    return f"Does “{main.job.name}” {in_ten(main.success)}{span}."
+
+
+WAYS = {
+    "short": "stop short", "long": "run through", "left": "go left", "right": "go right",
+}  # fmt: skip
+
+
+def against(facts: Sequence[Fact], candidate: Candidate, played: Sequence[Played]) -> str | None:
+    """The strongest argument against: the commonest way to fail its most used job, else a wish it does not meet,
+    else what a miss costs."""
+    if played:
+        main = max(played, key=lambda each: each.job.uses_per_round)
+        way, share = max(main.fails.items(), key=lambda row: (row[1], row[0]))
+        if share >= OFTEN:
+            return f"{max(2, round(share * 10))} in 10 {WAYS[way]} on “{main.job.name}”."
+    for fact in facts:
+        if fact.good is False and fact.quantity not in ("carry_m", "landing_deg"):
+            return fact.text
+    cost = cost_of_a_miss(candidate.shots)
+    return f"A miss costs {yd_text(cost)} yd." if cost is not None and yards(cost) >= DEAR_MISS_YD else None

@@ -1,0 +1,200 @@
+"""Jobs played out: the pooled, uncertain pattern of a build put on the shot that the club is bought for.
+
+Each of DRAWS players that the shots allow (centre, spread, miss rate and cost, side, model error) plays
+POINTS shots with the build, spread evenly over its mixture of good shots, misses and flyers; the side is
+integrated. That is DRAWS x POINTS = 4,800 virtual shots a job. The spread over the draws is how little
+is known; it shrinks with shots.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass
+
+import numpy as np
+from numpy.typing import NDArray
+from scipy.special import expit, logit, ndtri
+
+from ..bag import HeadType
+from ..brief import Job, JobKind
+from ..samples.pool import FLYER_GAIN, FLYER_SD, FLYERS, LOSS_POINTS, MISS_COST, Centre, Pool, share_between
+from ..units import metres
+from .landings import Run
+
+Floats = NDArray[np.float64]
+
+DRAWS = 200  # antithetic pairs: the second half mirrors the first
+GOOD, POOR, FLEW = 16, LOSS_POINTS, 2
+SEED = 20_260
+MISS_SIDE = 1.15  # misses start and curve this much wider
+BUILD_MISS_SD = 0.35  # log: how far builds of one player differ in miss rate and cost beyond their kind
+RUN_SHARE = 0.15  # of its length: one landing spot against the next
+MOST_RUN_SHIFT_M = 9.0  # how much further or less far a poor shot runs than a good one
+SHORT_OF_GREEN_M = metres(10)  # a ball pitching further short than this is not played to run on
+LEVEL = 0.90
+# How far the success share of a pattern that is not quite as drawn lies from ours, in log odds: what the player's
+# builds share, and this build's own. Measured on simulated players (docs/decisions/0005).
+PATTERN_SHARED, PATTERN_OWN = 0.38, 0.10
+
+
+@dataclass(frozen=True)
+class Doubts:
+    """Standard deviations of the flight model's part: of carry as a share, common to all builds and this one's
+    own; of the landing angle in degrees. Zero where measured."""
+
+    common_share: float = 0.0
+    own_share: float = 0.0
+    landing_deg: float = 0.0
+
+
+@dataclass(frozen=True)
+class Played:
+    """One build on one job. draws (DRAWS,): the success share each possible player has. fails: where the rest go,
+    shares of all shots by `short`, `long`, `left`, `right`."""
+
+    job: Job
+    draws: Floats
+    fails: Mapping[str, float]
+
+    @property
+    def success(self) -> float:
+        return float(self.draws.mean())
+
+    @property
+    def interval(self) -> tuple[float, float]:
+        """The 90% interval of the success share."""
+        low, high = np.quantile(self.draws, [0.5 - LEVEL / 2, 0.5 + LEVEL / 2])
+        return float(low), float(high)
+
+
+def _normals(name: str, count: int) -> Floats:
+    """Standard normals (count, DRAWS) that belong to a name, so that another build changes nothing for this one.
+
+    A Latin hypercube (M. D. McKay and others, Technometrics 21, 1979, 239): every row has each quantile once,
+    in another order. Both halves are the same, so that left can mirror right.
+    """
+    chance = np.random.default_rng([SEED, *name.encode()])
+    half = np.stack([chance.permutation(_quantiles(DRAWS // 2)) for _ in range(count)])
+    return np.concatenate([half, half], axis=1)
+
+
+@dataclass(frozen=True)
+class Possible:
+    """What one build may be like, arrays (DRAWS,): carry of its centre in metres, spreads, miss rate as a share,
+    losses (DRAWS, LOSS_POINTS) as shares of carry, side in degrees, the model's error in its landing angle, how the
+    average landing of its shots may be off in standard errors, and how its pattern may differ from a normal one."""
+
+    carry_m: Floats
+    spread_share: Floats
+    misses: Floats
+    losses: Floats
+    side_deg: Floats
+    side_spread_deg: Floats
+    landing_off_deg: Floats
+    landing_z: Floats
+    pattern_logit: Floats
+
+
+def possible(name: str, head_type: HeadType, centre: Centre, pooled: Pool, *, doubts: Doubts | None = None) -> Possible:
+    """Draw what a build may be like from what its shots and the player's other builds say."""
+    off = doubts or Doubts()
+    z = _normals(name, 10)
+    shared = _normals("all builds of the player", 4)
+    mirror = np.where(np.arange(DRAWS) < DRAWS // 2, 1.0, -1.0)
+    # Student's t from normals: the spread's own draw widens the centre's.
+    wide = np.exp(z[1] / np.sqrt(2 * centre.df))
+    carry = centre.carry_m + centre.carry_se_m * wide * z[0]
+    carry = carry * (1 + off.common_share * shared[2] + off.own_share * z[5])
+    odds = pooled.miss_share / (1 - pooled.miss_share)
+    doubt = np.sqrt(1 / (pooled.miss_shots * pooled.miss_share * (1 - pooled.miss_share)))
+    odds = odds * np.exp(doubt * shared[0] + BUILD_MISS_SD * z[2])
+    dearer = MISS_COST[head_type] * np.exp(0.25 * shared[1] + BUILD_MISS_SD * 0.5 * z[3])
+    return Possible(
+        carry_m=carry,
+        spread_share=centre.spread_share * wide * np.exp(0.18 * z[4]),
+        misses=odds / (1 + odds),
+        losses=np.clip(dearer[:, None] * pooled.losses, -0.03, 0.7),
+        side_deg=centre.side_deg + centre.side_se_deg * z[6] * mirror,
+        side_spread_deg=centre.side_spread_deg * np.exp(z[4] / np.sqrt(2 * centre.df)),
+        landing_off_deg=off.landing_deg * z[7],
+        landing_z=z[9],
+        pattern_logit=PATTERN_SHARED * shared[3] + PATTERN_OWN * z[8],
+    )
+
+
+def _quantiles(count: int) -> Floats:
+    points: Floats = ndtri((np.arange(count) + 0.5) / count)
+    return points
+
+
+def _shots(build: Possible, head_type: HeadType) -> tuple[Floats, Floats, Floats]:
+    """Carry, side spread factor and weight of every virtual shot, (DRAWS, POINTS)."""
+    column = build.carry_m[:, None]
+    spread = build.spread_share[:, None]
+    good = column * (1 + spread * _quantiles(GOOD))
+    poor = column * (1 - build.losses)
+    flew = column * (1 + FLYER_GAIN + np.hypot(FLYER_SD, spread) * _quantiles(FLEW))
+    ones = np.ones((build.carry_m.size, 1))
+    misses = build.misses[:, None]
+    weight = np.concatenate(
+        [
+            (1 - misses - FLYERS) / GOOD * np.ones((1, GOOD)),
+            misses / POOR * np.ones((1, POOR)),
+            FLYERS / FLEW * ones * np.ones((1, FLEW)),
+        ],
+        axis=1,
+    )
+    wide = np.concatenate([np.ones(GOOD), np.full(POOR, MISS_SIDE), np.ones(FLEW)])
+    return np.concatenate([good, poor, flew], axis=1), wide * np.ones_like(weight), weight
+
+
+def ends_of(job: Job) -> tuple[float, float]:
+    """Where a ball may stop, metres from the player. Off the tee further is as good."""
+    near = job.distance_m - job.depth_m / 2
+    return (near, np.inf) if job.kind is JobKind.TEE else (near, job.distance_m + job.depth_m / 2)
+
+
+def least_carry(job: Job) -> float:
+    """What must be flown: what the job says, and for a green at most ten yards short of its front."""
+    over = job.carry_over_m or 0.0
+    return max(over, ends_of(job)[0] - SHORT_OF_GREEN_M) if job.kind is JobKind.GREEN else over
+
+
+def play(build: Possible, head_type: HeadType, run: Run, job: Job) -> Played:
+    """Play one build on one job."""
+    carry, wide, weight = _shots(build, head_type)
+    off = np.clip(run.per_metre * (carry - build.carry_m[:, None]), -MOST_RUN_SHIFT_M, MOST_RUN_SHIFT_M)
+    steeper = build.landing_off_deg + run.angle_se_deg * build.landing_z
+    roll = run.typical_m + run.per_degree_m * steeper[:, None] + off
+    roll_sd = np.hypot(run.sd_m, RUN_SHARE * roll)
+    near, far = ends_of(job)
+    flown = carry >= least_carry(job)
+    # Where it stops is uncertain by the ground alone; the carry of a virtual shot is not.
+    stops = carry + roll
+    reaches, stays = share_between((near - stops) / roll_sd, np.inf), share_between(-np.inf, (far - stops) / roll_sd)
+    deep = np.clip(reaches + stays - 1, 0, 1) * flown
+    half = job.width_m / 2
+    spread = np.radians(build.side_spread_deg[:, None]) * wide * np.maximum(stops, 1)
+    middle = np.radians(build.side_deg[:, None]) * np.maximum(stops, 1)
+    left, right = share_between(-np.inf, (-half - middle) / spread), share_between((half - middle) / spread, np.inf)
+    inside = np.clip(1 - left - right, 0, 1)
+    drawn = np.clip((weight * deep * inside).sum(axis=1), 1e-4, 1 - 1e-4)
+    draws = expit(logit(drawn) + build.pattern_logit)
+    short = (weight * (1 - reaches * flown)).sum(axis=1)
+    long = (weight * flown * (1 - stays)).sum(axis=1)
+    return Played(
+        job,
+        draws,
+        {
+            "short": float(short.mean()),
+            "long": float(long.mean()),
+            "left": float((weight * deep * left).sum(axis=1).mean()),
+            "right": float((weight * deep * right).sum(axis=1).mean()),
+        },
+    )
+
+
+def rounds(played: Sequence[Played]) -> Floats:
+    """Successful shots a round over the jobs, by their uses, (DRAWS,)."""
+    total: Floats = np.sum([each.job.uses_per_round * each.draws for each in played], axis=0) + np.zeros(DRAWS)
+    return total

@@ -1,0 +1,101 @@
+"""All builds of a session read together and played out on its jobs."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass
+
+import numpy as np
+from numpy.typing import NDArray
+
+from ..brief import Job
+from ..flight import Air, Anchor
+from ..flight.error import BESIDE_NEIGHBOURS
+from ..samples.drift import REFERENCE_LENGTH_M, SPEED_SHARE_PER_M
+from ..samples.pool import Centre, Group, Pool, pool
+from ..shots import Shot, Source, columns_of
+from .candidate import Candidate
+from .doubt import doubt, source_of
+from .landings import landings, runs_on
+from .play import Doubts, Played, play, possible, rounds
+
+Floats = NDArray[np.float64]
+
+
+@dataclass(frozen=True)
+class Weighed:
+    """What is known of each build by letter: its centre, and its jobs played out with the successful shots a round
+    for each possible player, (DRAWS,)."""
+
+    pooled: Pool
+    centres: Mapping[str, Centre]
+    played: Mapping[str, tuple[Played, ...]]
+    rounds: Mapping[str, Floats]
+
+    def better(self, first: str, second: str) -> float:
+        """Chance that the first does more of the jobs than the second."""
+        a, b = self.rounds[first], self.rounds[second]
+        return float((a > b).mean() + 0.5 * (a == b).mean())
+
+    def gain(self, first: str, second: str) -> float:
+        """How many more successful shots a round the first makes, on average."""
+        return float((self.rounds[first] - self.rounds[second]).mean())
+
+
+def usable(shots: Sequence[Shot]) -> list[Shot]:
+    """Stock shots that carry, in an order of their own, so that the order they were hit in changes nothing."""
+    there = [shot for shot in shots if shot.counts and (shot.get("carry_m") or 0) > 0]
+    return sorted(there, key=lambda shot: (shot.values["carry_m"], abs(shot.values.get("offline_m", 0.0)), shot.aside))
+
+
+def group_of(candidate: Candidate, shots: Sequence[Shot]) -> Group:
+    """A candidate's usable shots as the pool reads them."""
+    seen = columns_of(shots, ("carry_m", "offline_m", "club_speed_mps", "face_deg", "path_deg"))
+    length = REFERENCE_LENGTH_M if candidate.length_m is None else candidate.length_m
+    return Group(
+        head_type=candidate.head_type,
+        carry_m=seen["carry_m"],
+        side_deg=np.degrees(np.arctan2(seen["offline_m"], seen["carry_m"])),
+        called=np.array([shot.aside for shot in shots], dtype=bool),
+        delivery={
+            "speed": np.log(seen["club_speed_mps"] / (1 + SPEED_SHARE_PER_M * (length - REFERENCE_LENGTH_M))),
+            "face_deg": seen["face_deg"],
+            "path_deg": seen["path_deg"],
+        },
+        strange=not candidate.own,
+    )
+
+
+def doubts_of(candidate: Candidate) -> Doubts:
+    """The flight model's part in a candidate's carry and landing. Most of it is common to one player's builds;
+    what a monitor modelled is as far from truth as what we compute, when it comes to the jobs."""
+    off = doubt(candidate.shots, anchored=candidate.anchored, air=candidate.air, against_truth=True)
+    carries = [shot.values["carry_m"] for shot in candidate.shots if "carry_m" in shot.values]
+    if source_of(candidate.shots, "carry_m") is Source.MEASURED or not carries:
+        return Doubts(0.0, 0.0, off.landing_deg)
+    whole = off.carry_m / float(np.mean(carries))
+    own = min(BESIDE_NEIGHBOURS, whole)
+    return Doubts(float(np.sqrt(max(whole**2 - own**2, 0.0))), own, off.landing_deg)
+
+
+def weigh(candidates: Sequence[Candidate], jobs: Sequence[Job]) -> Weighed:
+    """Pool the candidates that have a shot and play each of them on every job."""
+    there = [(each, shots) for each in candidates if (shots := usable(each.shots))]
+    groups = [group_of(each, shots) for each, shots in there]
+    pooled = pool(groups)
+    airs = [each.air or Air() for each, _ in there]
+    anchored = there[0][0].anchored if there else Anchor()
+    weights = [1 - poor for poor in pooled.miss]
+    carries = [group.carry_m for group in groups]
+    landed = landings([shots for _, shots in there], airs=airs, anchored=anchored) if there and jobs else []
+    runs = [runs_on(landed, weights, carries, job) if landed else [] for job in jobs]
+    centres, played = {}, {}
+    for index, (each, _) in enumerate(there):
+        centre = pooled.centres[index]
+        assert centre is not None
+        may_be = possible(each.letter, each.head_type, centre, pooled, doubts=doubts_of(each))
+        centres[each.letter] = centre
+        played[each.letter] = tuple(
+            play(may_be, each.head_type, run[index], job) for run, job in zip(runs, jobs, strict=True)
+        )
+    return Weighed(pooled, centres, played, {letter: rounds(each) for letter, each in played.items()})

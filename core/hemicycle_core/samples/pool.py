@@ -1,0 +1,348 @@
+"""One player's builds read together, so that five shots say more than five shots alone.
+
+Carries of a build are a mixture: struck well, normal about the build's own centre with a spread that is
+mostly the player's; poor, well short of it; and now and then a flyer, long. Centres are each build's own.
+Spread, miss rate and miss cost are shared: each is drawn towards what all the player's builds say, and
+that towards what is usual (empirical Bayes; A. Gelman et al., Bayesian Data Analysis, 3rd ed., ch. 5 and
+22). Fitted by expectation and maximisation on at most a few hundred shots, always the same steps.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass, field
+
+import numpy as np
+from numpy.typing import ArrayLike, NDArray
+from scipy.special import ndtr, ndtri
+
+from ..bag import HeadType
+
+Floats = NDArray[np.float64]
+
+# Before a shot is hit. Shares of carry; each with the number of shots it weighs as much as.
+USUAL_SPREAD, USUAL_SPREAD_SHOTS = 0.030, 6.0
+OWN_SPREAD_SHOTS = 10.0  # the pooled spread weighs as much as these in each build's own
+USUAL_MISSES, USUAL_MISSES_SHOTS = 0.10, 12.0
+USUAL_LOSS, LOSS_SD, USUAL_LOSS_SHOTS = 0.10, 0.06, 4
+LOSS_POINTS = 6
+FLYERS, FLYER_GAIN, FLYER_SD = 0.015, 0.08, 0.04
+USUAL_SIDE_DEG, USUAL_SIDE_SHOTS = 3.2, 6.0
+OWN_SIDE_SHOTS = 50.0  # sideways, builds of one player spread much alike
+# How far builds of one player differ in where they start and curve, for reasons not seen in the delivery; what the
+# builds themselves say of that weighs against this as if it came from so many builds.
+BUILD_SIDE_DEG, BUILD_SIDE_BUILDS = 0.8, 6.0
+# What a miss costs beside a hybrid's: deep heads forgive, shallow ones do not.
+MISS_COST = {
+    HeadType.DRIVER: 0.7, HeadType.FAIRWAY: 0.75, HeadType.HYBRID: 1.0, HeadType.UTILITY: 1.5, HeadType.IRON: 1.35,
+    HeadType.WEDGE: 1.35,
+}  # fmt: skip
+# And how widely its good shots spread in carry beside a hybrid's, for the same reason.
+CARRY_SPREAD = {
+    HeadType.DRIVER: 0.95, HeadType.FAIRWAY: 0.93, HeadType.HYBRID: 1.0, HeadType.UTILITY: 1.12, HeadType.IRON: 1.12,
+    HeadType.WEDGE: 1.05,
+}  # fmt: skip
+CALLED = 15.0  # odds that a shot set aside or called thin, fat, toe or heel was a miss, over one that was not
+STEPS = 12
+WARM = 0.7
+# The first shots with a strange club spread wider; the player who owns it will know it.
+LEARNING_SHOTS, LEARNING_WIDE = 3, 1.2
+# Today against any other day, and one end of a session against the other: what more shots do not average out.
+DAY_SHARE = 0.005
+
+
+@dataclass(frozen=True)
+class Cause:
+    """A part of the delivery that moves a result. slope: of the result for one unit, before a shot is hit, held by
+    `held` shots' worth. own: how far a build's own average may differ for a reason of the build; more than chance
+    and that is taken out. drifts: the player warms up and tires, so a large difference is more likely his."""
+
+    name: str
+    slope: float
+    own: float
+    held: float = 15.0
+    drifts: bool = False
+
+
+SPEED = Cause("speed", 1.1, 0.004, drifts=True)  # shares; carry goes about with speed, irons a little more
+FACE = Cause("face_deg", 1.2, 0.5)
+PATH = Cause("path_deg", -0.3, 0.7)
+
+
+@dataclass(frozen=True)
+class Group:
+    """One build's shots, arrays (n,): carry in metres; side, the angle offline over carry in degrees, NaN where
+    unknown; called: set aside or called a miss; delivery: by cause, NaN where unknown: `speed`, the log of
+    club speed brought to one length, `face_deg`, `path_deg`; strange: not a club of the player's own.
+    Misreads are left out before."""
+
+    head_type: HeadType
+    carry_m: Floats
+    side_deg: Floats
+    called: NDArray[np.bool_]
+    delivery: Mapping[str, Floats] = field(default_factory=dict)
+    strange: bool = True
+
+    @property
+    def learning(self) -> float:
+        """How much wider the shots spread than they will once the club is known."""
+        n = self.carry_m.size
+        if not self.strange or n == 0:
+            return 1.0
+        first = min(n, LEARNING_SHOTS)
+        return float(np.sqrt((first * LEARNING_WIDE**2 + n - first) / n))
+
+
+@dataclass(frozen=True)
+class Centre:
+    """What is known of one build struck well. carry_m and side_deg with their standard errors; spread_share and
+    side_spread_deg of its shots; df: degrees of freedom of those spreads; n: how many good shots' worth;
+    speed_factor: what brought the carry to the speed of the whole session."""
+
+    carry_m: float
+    carry_se_m: float
+    spread_share: float
+    side_deg: float
+    side_se_deg: float
+    side_spread_deg: float
+    df: float
+    n: float
+    speed_factor: float = 1.0
+
+
+@dataclass(frozen=True)
+class Pool:
+    """centres: one a group, None for a group without shots. miss: chance of each shot to be one, one array a
+    group. miss_share: of the player's shots, miss_shots: what it weighs. losses: what misses cost as
+    shares of carry, of a hybrid: LOSS_POINTS evenly weighted ones, least first."""
+
+    centres: tuple[Centre | None, ...]
+    miss: tuple[Floats, ...]
+    miss_share: float
+    miss_shots: float
+    losses: Floats
+    spread_share: float
+
+
+def _density(x: Floats, mean: float, sd: float) -> Floats:
+    z = (x - mean) / sd
+    density: Floats = np.exp(-0.5 * z * z) / sd
+    return density
+
+
+def _first_centre(group: Group) -> float:
+    """The middle of the shots not called a miss; the longest third's when all were."""
+    kept = group.carry_m[~group.called]
+    return float(np.median(kept)) if kept.size else float(np.quantile(group.carry_m, 0.8))
+
+
+@dataclass
+class _State:
+    """What the steps go over: centres (metres) and spreads by group, the shared rest."""
+
+    centres: list[float]
+    spreads: list[float]
+    spread: float
+    misses: float
+    loss: float
+
+
+def _responsibilities(group: Group, state: _State, index: int) -> tuple[Floats, Floats]:
+    """Chance of each shot to be a miss, and to be a flyer, (n,) each."""
+    off = group.carry_m / state.centres[index] - 1
+    loss = state.loss * MISS_COST[group.head_type]
+    prior = np.where(group.called, CALLED * state.misses / (1 - state.misses + CALLED * state.misses), state.misses)
+    good = (1 - prior - FLYERS) * _density(off, 0.0, state.spreads[index])
+    # A miss is short: cut off above the centre, so that it never claims the long shots.
+    poor = prior * _density(off, -loss, np.hypot(LOSS_SD * MISS_COST[group.head_type], state.spreads[index]))
+    flyer = FLYERS * _density(off, FLYER_GAIN, np.hypot(FLYER_SD, state.spreads[index]))
+    total = good + poor + flyer
+    return poor / total, flyer / total
+
+
+def _step(groups: Sequence[Group], state: _State) -> tuple[_State, list[Floats]]:
+    centres, spreads, misses, weights, sums = [], [], [], [], []
+    for index, group in enumerate(groups):
+        poor, flyer = _responsibilities(group, state, index)
+        good = 1 - poor - flyer
+        centre = (
+            float((good * group.carry_m).sum() / max(good.sum(), 1e-9)) if good.sum() > 0.2 else state.centres[index]
+        )
+        wide = group.learning * CARRY_SPREAD[group.head_type]
+        squares = float((good * (group.carry_m / centre - 1) ** 2).sum()) / wide**2
+        centres.append(centre)
+        misses.append(poor)
+        weights.append(float(good.sum()))
+        sums.append(squares)
+    freedom = sum(max(weight - 1, 0.0) for weight in weights)
+    spread = np.sqrt((USUAL_SPREAD_SHOTS * USUAL_SPREAD**2 + sum(sums)) / (USUAL_SPREAD_SHOTS + freedom))
+    for weight, squares, group in zip(weights, sums, groups, strict=True):
+        spreads.append(
+            CARRY_SPREAD[group.head_type]
+            * float(np.sqrt((OWN_SPREAD_SHOTS * spread**2 + squares) / (OWN_SPREAD_SHOTS + max(weight - 1, 0.0))))
+        )
+    lost = [
+        (poor * np.clip(1 - group.carry_m / centre, 0, 0.6) / MISS_COST[group.head_type]).sum()
+        for poor, group, centre in zip(misses, groups, centres, strict=True)
+    ]
+    missed, count = sum(float(poor.sum()) for poor in misses), sum(group.carry_m.size for group in groups)
+    after = _State(
+        centres,
+        spreads,
+        float(spread),
+        (USUAL_MISSES * USUAL_MISSES_SHOTS + missed) / (USUAL_MISSES_SHOTS + count),
+        (USUAL_LOSS * 4 + float(sum(lost))) / (4 + missed),
+    )
+    return after, misses
+
+
+@dataclass(frozen=True)
+class _Means:
+    """Means of a result by group at equal delivery, their variances, and how much was taken off each."""
+
+    means: Floats
+    variances: Floats
+    taken: Floats
+
+
+def _weighted_means(values: Sequence[Floats], weights: Sequence[Floats]) -> Floats:
+    return np.array([(w * v).sum() / max(w.sum(), 1e-9) for v, w in zip(values, weights, strict=True)])
+
+
+def _at_equal_delivery(
+    values: Sequence[Floats],
+    weights: Sequence[Floats],
+    causes: Sequence[tuple[Cause, Sequence[Floats]]],
+    spread: Floats,
+) -> _Means:
+    """Means by group, with the part that a delivery unlike the player's own explains taken out (analysis of
+    covariance with slopes within groups and shrunk differences of the causes between them).
+
+    values, weights: (n,) each; causes: of the same shape; spread: standard deviation of each group's values.
+    """
+    sums = np.array([float(w.sum()) for w in weights])
+    n = np.maximum(sums, 0.5)
+    means, taken = _weighted_means(values, weights), np.zeros(len(values))
+    unexplained, left = spread**2, np.zeros(len(values))
+    for cause, seen in causes:
+        centres = _weighted_means(seen, weights)
+        within = [x - c for x, c in zip(seen, centres, strict=True)]
+        square = sum(float((w * x * x).sum()) for w, x in zip(weights, within, strict=True))
+        product = sum(float((w * x * (v - m)).sum()) for w, x, v, m in zip(weights, within, values, means, strict=True))
+        variance = square / max(float((sums - 1).clip(0).sum()), 1.0)
+        slope = (product + cause.slope * cause.held * variance) / (square + cause.held * variance + 1e-12)
+        chance = variance / n
+        level = np.average(centres, weights=1 / (chance + cause.own**2))
+        if cause.drifts:
+            # Cold and tired only ever slow: the player's own speed lies above the average by what they took.
+            level += WARM * np.sqrt(max(float(np.var(centres) - (chance + cause.own**2).mean()), 0.0))
+        off = centres - level
+        if cause.drifts:
+            # Further off than chance and the build's own nature explain: met by a warmer or a more tired player.
+            chance = np.maximum(chance, off * off - cause.own**2)
+        taken += slope * off * chance / (chance + cause.own**2)
+        unexplained = np.maximum(unexplained - slope**2 * variance, 0.3 * unexplained)
+        left += slope**2 * chance * cause.own**2 / (chance + cause.own**2)
+    return _Means(means - taken, unexplained / n + left, taken)
+
+
+def _causes(groups: Sequence[Group], wanted: Sequence[Cause]) -> list[tuple[Cause, list[Floats]]]:
+    """The causes that every shot of every group has."""
+    there = [cause for cause in wanted if all(_whole(group, cause.name) for group in groups)]
+    return [(cause, [group.delivery[cause.name] for group in groups]) for cause in there] if len(groups) > 1 else []
+
+
+def _whole(group: Group, name: str) -> bool:
+    return name in group.delivery and bool(np.isfinite(group.delivery[name]).all())
+
+
+def _sides(groups: Sequence[Group], misses: Sequence[Floats]) -> list[tuple[float, float, float]]:
+    """Mean, standard error and spread of the side angle of each group, drawn towards the player's own."""
+    weights = [(1 - poor) * np.isfinite(group.side_deg) for group, poor in zip(groups, misses, strict=True)]
+    values = [np.nan_to_num(group.side_deg) for group in groups]
+    n = np.array([float(w.sum()) for w in weights])
+    if not (n > 0.5).any():
+        return [(0.0, USUAL_SIDE_DEG / 2, USUAL_SIDE_DEG)] * len(groups)
+    learning = np.array([group.learning for group in groups])
+    means = _weighted_means(values, weights)
+    own = np.array([(w * (v - m) ** 2).sum() for v, w, m in zip(values, weights, means, strict=True)]) / learning**2
+    freedom = np.maximum(n - 1, 0)
+    pooled = (USUAL_SIDE_SHOTS * USUAL_SIDE_DEG**2 + own.sum()) / (USUAL_SIDE_SHOTS + freedom.sum())
+    spread = np.sqrt((OWN_SIDE_SHOTS * pooled + own) / (OWN_SIDE_SHOTS + freedom))
+    equal = _at_equal_delivery(values, weights, _causes(groups, (FACE, PATH)), spread * learning)
+    seen = n > 0.5
+    common = float(np.average(equal.means[seen], weights=1 / (equal.variances[seen] + BUILD_SIDE_DEG**2)))
+    apart = np.maximum((equal.means[seen] - common) ** 2 - equal.variances[seen], 0).sum()
+    between = (BUILD_SIDE_BUILDS * BUILD_SIDE_DEG**2 + apart) / (BUILD_SIDE_BUILDS + max(seen.sum() - 1, 0))
+    precision = seen / equal.variances
+    side = (precision * equal.means + common / between) / (precision + 1 / between)
+    return [(float(m), float(v**-0.5), float(s)) for m, v, s in zip(side, precision + 1 / between, spread, strict=True)]
+
+
+def _carries(groups: Sequence[Group], misses: Sequence[Floats], state: _State) -> tuple[Floats, Floats]:
+    """The factor that brings each group's centre to the player's own club speed, and its standard error as a
+    share."""
+    weights = [1 - poor for poor in misses]
+    shares = [group.carry_m / centre - 1 for group, centre in zip(groups, state.centres, strict=True)]
+    learning = np.array([group.learning for group in groups])
+    causes = _causes(groups, (SPEED,))
+    equal = _at_equal_delivery(shares, weights, causes, np.array(state.spreads) * learning)
+    return 1 - equal.taken, np.sqrt(equal.variances + DAY_SHARE**2)
+
+
+def _losses(groups: Sequence[Group], misses: Sequence[Floats], state: _State) -> Floats:
+    """Quantiles of what misses cost: the player's own, each as far as it is one, among the usual ones."""
+    usual = USUAL_LOSS + LOSS_SD * ndtri((np.arange(USUAL_LOSS_SHOTS) + 0.5) / USUAL_LOSS_SHOTS)
+    own = [
+        (1 - group.carry_m / centre) / MISS_COST[group.head_type]
+        for group, centre in zip(groups, state.centres, strict=True)
+    ]
+    losses = np.concatenate([usual, *own])
+    weights = np.concatenate([np.ones(USUAL_LOSS_SHOTS), *misses])
+    order = np.argsort(losses)
+    reached = np.cumsum(weights[order]) - weights[order] / 2
+    wanted = (np.arange(LOSS_POINTS) + 0.5) / LOSS_POINTS * weights.sum()
+    points: Floats = np.clip(np.interp(wanted, reached, losses[order]), -0.02, 0.6)
+    return points
+
+
+def pool(groups: Sequence[Group]) -> Pool:
+    """Read a player's groups together; the order of groups and of shots does not matter."""
+    filled = [group for group in groups if group.carry_m.size]
+    state = _State(
+        [_first_centre(group) for group in filled],
+        [USUAL_SPREAD] * len(filled),
+        USUAL_SPREAD,
+        USUAL_MISSES,
+        USUAL_LOSS,
+    )
+    misses: list[Floats] = []
+    for _ in range(STEPS if filled else 0):
+        state, misses = _step(filled, state)
+    sides = _sides(filled, misses)
+    freedom = USUAL_SPREAD_SHOTS + sum(max(float((1 - poor).sum()) - 1, 0.0) for poor in misses)
+    centres: list[Centre | None] = []
+    chances: list[Floats] = []
+    factors, errors = _carries(filled, misses, state) if filled else (np.zeros(0), np.zeros(0))
+    each = iter(zip(misses, state.centres, state.spreads, sides, factors, errors, strict=True))
+    for group in groups:
+        if not group.carry_m.size:
+            centres.append(None)
+            chances.append(np.zeros(0))
+            continue
+        poor, found, spread, (side, side_se, side_spread), factor, error = next(each)
+        carry = float(found * factor)
+        n = max(float((1 - poor).sum()), 0.5)
+        centres.append(
+            Centre(carry, carry * float(error), spread, side, side_se, side_spread, freedom, n, float(factor))
+        )
+        chances.append(poor)
+    count = sum(group.carry_m.size for group in filled)
+    losses = _losses(filled, misses, state)
+    return Pool(tuple(centres), tuple(chances), state.misses, USUAL_MISSES_SHOTS + count, losses, state.spread)
+
+
+def share_between(low: ArrayLike, high: ArrayLike) -> Floats:
+    """The share of a standard normal between two ends."""
+    share: Floats = ndtr(high) - ndtr(low)
+    return share
