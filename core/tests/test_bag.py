@@ -1,10 +1,20 @@
 """Coverage and slots, against worked figures and against a brute-force search."""
 
 import itertools
+from dataclasses import replace
 
 import numpy as np
 import pytest
-from hemicycle_core.bag import Carried, GapRule, HeadType, coverage, plan_slots, widest_hole
+from hemicycle_core.bag import (
+    Carried,
+    GapRule,
+    HeadType,
+    clubs_for,
+    coverage,
+    plan_slots,
+    remarks,
+    widest_hole,
+)
 from hemicycle_core.bag.gaps import wanted_step
 from hemicycle_core.errors import BadInput
 from hemicycle_core.units import metres, mps, yards
@@ -81,3 +91,58 @@ def test_clubs_that_make_no_bag_are_refused_in_words():
         club("5i", 162, 120)
     with pytest.raises(BadInput, match="does not carry further"):
         plan_slots(club("5W", 196, 209), club("5i", 162, 170), 1, rule=GapRule.ROLL_OUT, step=STEP)
+
+
+def test_carry_only_asks_for_a_carry_within_reach_whatever_rolls_or_how_fast():
+    fast = wanted_step(mps(110))
+    gap = next(each for each in coverage(BAG, rule=GapRule.CARRY_ONLY, step=fast).between if each.upper.name == "5W")
+    assert round(yards(gap.hole_m)) == 34 - 15
+    even = next(each for each in coverage(BAG, rule=GapRule.EVEN_STEPS, step=fast).between if each.upper.name == "5W")
+    assert round(yards(even.hole_m)) == 34 - 20
+
+
+def irons(*carries, spread=4.0):
+    return [
+        Carried(f"{9 - i}i", HeadType.IRON, metres(c), metres(c + 6), spread_m=metres(spread))
+        for i, c in enumerate(carries)
+    ]
+
+
+def said(clubs, what):
+    covered = coverage(clubs, rule=GapRule.ROLL_OUT, step=STEP)
+    return [each.sentence for each in remarks(covered) if each.what == what]
+
+
+def test_the_irons_collapse_where_they_stop_stepping():
+    assert said(irons(116, 128, 139, 150, 161), "collapse") == []
+    assert said(irons(116, 128, 139, 150, 154, 157), "collapse") == [
+        "The irons stop stepping at the 5i: 4 yd past the 6i, where 12 is usual. The long end starts there."
+    ]
+    assert said(irons(116, 128), "collapse") == []
+
+
+def test_neighbours_nearer_than_the_spread_and_flights_out_of_line_are_said():
+    assert len(said(irons(150, 154, spread=5), "overlap")) == 1
+    assert "shots in 10 of one land in" in said(irons(150, 154, spread=5), "overlap")[0]
+    assert said(irons(150, 162, spread=3), "overlap") == []
+    flat = [
+        replace(iron, peak_m=peak, landing_deg=angle, spin_rpm=spin)
+        for iron, peak, angle, spin in zip(
+            irons(140, 152, 164), (27, 21, 28), (48, 45, 48), (6000, 5000, 5600), strict=True
+        )
+    ]
+    assert said(flat, "peak_m")[0].startswith("8i flies lower (69 ft)")
+    assert said(flat, "landing_deg") == ["7i lands steeper than 8i: 48° against 45°."]
+    assert said(flat, "spin_rpm") == ["7i spins more than 8i: read it with speed and launch."]
+
+
+def test_the_number_of_clubs_follows_the_space_and_the_spread():
+    def between(carry, spread):
+        lower, upper = irons(carry - 8, spread=spread)[0], club("5W", 196, 204, HeadType.FAIRWAY)
+        return clubs_for(lower, replace(upper, spread_m=metres(spread)), rule=GapRule.ROLL_OUT, step=STEP)
+
+    assert between(198, 4)[0] == 0
+    assert between(170, 4)[0] == 2
+    few, remark = between(170, 9)
+    assert few == 1
+    assert "closer than this speed and spread can use" in remark.sentence

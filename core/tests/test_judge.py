@@ -184,6 +184,8 @@ def test_best_is_most_successful_shots_then_keep_then_cheaper_then_liked():
     bought = session(case(good, price=300), own=[useless]).choice
     assert bought.letter == "A"
     assert bought.gain_shots > 0.3
+    waiting = session(case(good), case(good[:2], "B")).choice
+    assert (waiting.settled, waiting.more) == (False, ("B", 1))
 
 
 def test_a_build_that_says_nothing_changes_no_other_verdict_and_same_inputs_give_the_same_words():

@@ -131,16 +131,16 @@ def test_odd_shots_are_questioned_on_both_sides_and_misreads_first():
     shots = [shot(c) for c in (178, 181, 176, 180, 179, 150, 204)]
     shots.append(shot(180, ball_speed_mps=70.0, club_speed_mps=40.0))
     shots.append(shot(90, ball_speed_mps=mps(125), launch_deg=15.0, spin_rpm=4500.0))
-    found = {each.index: each for each in questioned(shots, HeadType.HYBRID)}
+    found = {each.index: each for each in questioned([(shots, HeadType.HYBRID)])[0]}
     assert found[5].kind is Unlikely.SHORT
     assert found[6].kind is Unlikely.LONG
     assert "Smash 1.75" in found[7].sentence
     assert "Its launch flies about" in found[8].sentence
     assert set(found) == {5, 6, 7, 8}
     near = [*(shot(c) for c in (178, 181, 176, 180)), shot(166)]
-    assert questioned(near, HeadType.HYBRID) == []
+    assert questioned([(near, HeadType.HYBRID)]) == [[]]
     called = [*near[:4], Shot(near[4].values, strike=Strike.THIN)]
-    assert [each.index for each in questioned(called, HeadType.HYBRID)] == [4]
+    assert [each.index for each in questioned([(called, HeadType.HYBRID)])[0]] == [4]
     assert len(best_five([*shots, shot(175)], "carry_m")) == 5
 
 

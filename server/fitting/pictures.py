@@ -144,6 +144,15 @@ class PlanPicture:
 
 
 @dataclass
+class RemarkPicture:
+    """Something worth knowing of the bag; what: collapse, peak_m, landing_deg, spin_rpm, overlap or count."""
+
+    build: int
+    what: str
+    sentence: str
+
+
+@dataclass
 class BagPicture:
     order: list[int]
     between: list[BetweenPicture]
@@ -153,6 +162,7 @@ class BagPicture:
     club_count: int
     headline: str
     plan: PlanPicture | None
+    remarks: list[RemarkPicture]
 
 
 @dataclass

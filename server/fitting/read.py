@@ -23,7 +23,7 @@ from hemicycle_core.brief import Job as CoreJob
 from hemicycle_core.brief import JobKind, Miss, Target, propose
 from hemicycle_core.flight import Air, Anchor, Firmness
 from hemicycle_core.judge import Candidate, Case, Judgement, Verdict, judge_session
-from hemicycle_core.samples import Average, average
+from hemicycle_core.samples import Average, average, certainty
 from hemicycle_core.samples.averages import values_of
 from hemicycle_core.shots import Shot as CoreShot
 from hemicycle_core.shots import Source, Strike, anchor_to
@@ -99,7 +99,7 @@ class Loaded:
             carry_m=carry_m,
             total_m=carry_m if total_m is None else total_m,
             loft_deg=build.set_loft_deg,
-            spread_m=carry.sd if carry else None,
+            spread_m=certainty(carry).spread if carry else None,
             **{key: found.mean if found else None for key, found in others.items()},
         )
 

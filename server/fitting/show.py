@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Mapping
 from typing import cast
 
-from hemicycle_core.bag import Between, HeadType, Slot
+from hemicycle_core.bag import Between, HeadType, Remark, Slot, clubs_for, remarks
 from hemicycle_core.bag.gaps import RULE_WORDS
 from hemicycle_core.brief import Target
 from hemicycle_core.judge import Verdict
@@ -130,10 +130,10 @@ def build_picture(loaded: Loaded, build: Build) -> p.BuildPicture:
 def _questions(loaded: Loaded) -> dict[int, str]:
     """Kept shots that look unlike the others of their build, by shot."""
     found: dict[int, str] = {}
-    for build in loaded.builds:
-        mine = [shot for shot in loaded.shots if shot.run.build_id == build.pk]
-        for unlike in questioned(loaded.shots_of(build), HeadType(build.head_type)):
-            found[mine[unlike.index].pk] = unlike.sentence
+    groups = [(loaded.shots_of(build), HeadType(build.head_type)) for build in loaded.builds]
+    for build, unlike in zip(loaded.builds, questioned(groups), strict=True):
+        mine = [shot.pk for shot in loaded.shots if shot.run.build_id == build.pk]
+        found |= {mine[each.index]: each.sentence for each in unlike}
     return found
 
 
@@ -195,7 +195,17 @@ def bag_picture(loaded: Loaded) -> p.BagPicture:
         club_count=len(loaded.own),
         headline=_headline(loaded),
         plan=_plan(loaded, ids),
+        remarks=[p.RemarkPicture(ids[each.club], each.what, each.sentence) for each in _remarks(loaded)],
     )
+
+
+def _remarks(loaded: Loaded) -> list[Remark]:
+    """How many clubs belong in the space in work, then what else the bag says."""
+    hole, covered = loaded.hole, loaded.coverage
+    counted = []
+    if hole is not None and hole.step_m > 0:
+        counted.append(clubs_for(hole.lower, hole.upper, rule=hole.rule, step=covered.step)[1])
+    return [*counted, *remarks(covered)]
 
 
 def _headline(loaded: Loaded) -> str:

@@ -58,7 +58,7 @@ class BriefInput:
 
 @dataclass
 class GapInput:
-    rule: Literal["roll_out", "even_steps"]
+    rule: Literal["roll_out", "carry_only", "even_steps"]
     clubs_to_place: int
     hole_above: int | None = None
 

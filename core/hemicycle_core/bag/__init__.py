@@ -2,6 +2,7 @@
 
 from .clubs import Carried, HeadType, in_order
 from .gaps import CLOSED_M, Between, Coverage, GapRule, coverage, widest_hole
+from .remarks import Remark, clubs_for, remarks
 from .slots import Slot, SlotPlan, plan_slots
 
 __all__ = [
@@ -11,10 +12,13 @@ __all__ = [
     "Coverage",
     "GapRule",
     "HeadType",
+    "Remark",
     "Slot",
     "SlotPlan",
+    "clubs_for",
     "coverage",
     "in_order",
     "plan_slots",
+    "remarks",
     "widest_hole",
 ]

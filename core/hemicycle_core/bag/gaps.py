@@ -18,12 +18,14 @@ STEP_SPEED_MPH = 95.0  # driver speed up to which the shorter step suits
 class GapRule(StrEnum):
     """What a right gap is; fitters disagree, so it is chosen and named."""
 
-    ROLL_OUT = "roll_out"
+    ROLL_OUT = "roll_out"  # each total reaches the next carry: tee shots and lay-ups
+    CARRY_ONLY = "carry_only"  # roll-out covers nothing: into greens and over hazards
     EVEN_STEPS = "even_steps"
 
 
 RULE_WORDS = {
     GapRule.ROLL_OUT: "roll-out meets carry",
+    GapRule.CARRY_ONLY: "carry only",
     GapRule.EVEN_STEPS: "even carry steps",
 }
 
@@ -102,10 +104,12 @@ def _between(lower: Carried, upper: Carried, rule: GapRule, step: StepWish) -> B
 def coverage(clubs: Iterable[Carried], *, rule: GapRule, step: StepWish) -> Coverage:
     """Look at every pair of neighbours.
 
-    rule and step hold for the long end. A pair whose longer club is an iron or a wedge is always looked
+    rule and step hold for the long end; by carry only the next carry must be within reach of a stock swing, 10 to
+    15 yd whatever the speed. A pair whose longer club is an iron or a wedge is always looked
     at by even carry steps of 10 to 15 yd: those are played into greens, where roll-out covers nothing.
     """
     ordered = in_order(club for club in clubs)
+    step = SHORT_STEP if rule is GapRule.CARRY_ONLY else step
     pairs = tuple(
         _between(lower, upper, rule, step)
         if upper.is_long_end

@@ -5,7 +5,7 @@ r_1..r_n, the holes left are c_1 - L, c_{i+1} - (c_i + r_i), U - (c_n + r_n). Th
 U - L - sum(r), so the largest is smallest when all are equal: h = (U - L - sum r) / (n + 1) and
 c_i = L + i h + r_1 + ... + r_{i-1}. A negative h is overlap to spare, shared evenly.
 
-Rule "even carry steps" is the same with carries for totals and no roll-out; what is then uncovered
+Rules "even carry steps" and "carry only" are the same with carries for totals and no roll-out; what is then uncovered
 is the part of the step over the wanted one.
 
 A window is c_i give or take a slack: SLACK_M, plus half of what overlap there is to spare. With one
@@ -68,7 +68,7 @@ class _Layout:
 
 
 def _layout(lower: Carried, upper: Carried, count: int, rule: GapRule, step: StepWish) -> _Layout:
-    if rule is GapRule.EVEN_STEPS:
+    if rule is not GapRule.ROLL_OUT:
         each = (upper.carry_m - lower.carry_m) / (count + 1)
         carries = [lower.carry_m + i * each for i in range(1, count + 1)]
         return _Layout(carries, [_roll_at(carry, lower, upper) for carry in carries], each - step.most_m)
@@ -115,7 +115,7 @@ def _sentence(lower: Carried, upper: Carried, count: int, rule: GapRule, step: S
     )
     head = NUMBER_WORDS[count]
     many = count > 1
-    if rule is GapRule.EVEN_STEPS:
+    if rule is not GapRule.ROLL_OUT:
         size = round(yards((upper.carry_m - lower.carry_m) / (count + 1)))
         first = f"{head} {'make' if many else 'makes'} steps of {size} yd; you want {step.text}."
     elif here.each_m < CLOSED_M:
@@ -125,9 +125,8 @@ def _sentence(lower: Carried, upper: Carried, count: int, rule: GapRule, step: S
         first = f"{head} {'leave' if many else 'leaves'} {round(yards(here.each_m))} yd {where}."
     if closing is None or closing <= count or here.each_m < CLOSED_M:
         return first
-    verb = "makes" if rule is GapRule.EVEN_STEPS else "closes"
     other = NUMBER_WORDS[closing]
-    if rule is GapRule.EVEN_STEPS:
+    if rule is not GapRule.ROLL_OUT:
         size = round(yards((upper.carry_m - lower.carry_m) / (closing + 1)))
-        return f"{first} {other} {verb.rstrip('s')} steps of {size}."
+        return f"{first} {other} make steps of {size}."
     return f"{first} {other} close it."

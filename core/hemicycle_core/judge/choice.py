@@ -7,7 +7,7 @@ Where no jobs are named the chance to fill the slot takes the place of shots a r
 from __future__ import annotations
 
 from collections.abc import Mapping, Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from enum import StrEnum
 
 import numpy as np
@@ -18,7 +18,7 @@ from .verdict import DEFAULT, Kind, Thresholds, Verdict
 from .weigh import Weighed
 
 FILLING = (Kind.FILLS, Kind.FILLS_NOT_SETTLED)
-NEVER = (Kind.VETOED, Kind.NEEDS_SHOTS, Kind.NOT_SUPPORTED)
+NEVER = (Kind.VETOED, Kind.NEEDS_SHOTS)
 CHANCE_NOISE = 0.10  # without jobs: chances this close are one chance
 STOP_AT = 0.90  # the choice is settled when it is best this surely
 STOP_LOSS = 0.012  # or when stopping now costs less than this share of successful shots, on average
@@ -73,9 +73,12 @@ def choose(
         and (budget is None or each.price is None or each.price <= budget)
     ]
     played = [each for each in open_ if weighed.played.get(each.letter)]
-    if not played:
-        return _by_chance(open_, of)
-    return _by_shots(played, weighed, keep, limits)
+    made = _by_shots(played, weighed, keep, limits) if played else _by_chance(open_, of)
+    waiting = next((verdict for verdict in verdicts if verdict.kind is Kind.NEEDS_SHOTS), None)
+    if waiting is None:
+        return made
+    # Nothing is settled while a build on the stand has not had its say.
+    return replace(made, settled=False, more=(waiting.letter, waiting.more or limits.least_shots))
 
 
 def _by_chance(open_: Sequence[Candidate], of: Mapping[str, Verdict]) -> Choice:

@@ -4,15 +4,18 @@ removed."""
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from enum import StrEnum
 
 import numpy as np
+from numpy.typing import NDArray
 
 from ..bag import HeadType
 from ..flight import Launch, fly
 from ..shots import LAUNCH, Shot, Strike, columns_of
 from ..units import yards, yd_text
+
+Floats = NDArray[np.float64]
 
 LEAST_SHOTS = 4
 USUAL_SPREAD_SHARE = 0.03  # spread of a build's carries before its own shots say otherwise
@@ -24,6 +27,7 @@ MOST_SMASH = {
     HeadType.WEDGE: 1.45,
 }  # fmt: skip
 LEAST_SMASH = 0.70  # under this the ball was topped, or the two speeds are not of one shot
+SHORTEST_M = 30.0  # under this a topped shot rolls more than it flies
 OFF_FLIGHT = 0.18  # a carry this far from what its own launch flies was not flown by that launch
 
 
@@ -67,33 +71,43 @@ def unlike_the_others(carries_m: Sequence[float], called: Sequence[bool] = ()) -
     return found
 
 
-def misreads(shots: Sequence[Shot], head_type: HeadType) -> list[Unlike]:
+def _flown(shots: Sequence[Shot]) -> Floats:
+    """What each shot's own launch flies, metres (n,), NaN without a launch."""
+    seen = columns_of(shots, LAUNCH)
+    carries = np.full(len(shots), np.nan)
+    whole = np.flatnonzero(np.all([np.isfinite(seen[key]) for key in LAUNCH], axis=0))
+    if whole.size:
+        carries[whole] = fly(Launch(*(seen[key][whole] for key in LAUNCH))).carry_m
+    return carries
+
+
+def _misreads(shots: Sequence[Shot], flown: Floats, head_type: HeadType) -> list[Unlike]:
     """Shots whose readings do not go together: a smash above what physics allows, a carry that its own launch does
     not fly."""
-    seen = columns_of(shots, (*LAUNCH, "club_speed_mps", "carry_m"))
+    seen = columns_of(shots, ("club_speed_mps", "ball_speed_mps", "carry_m"))
     smash = seen["ball_speed_mps"] / seen["club_speed_mps"]
     found = []
     for index in np.flatnonzero((smash > MOST_SMASH.get(head_type, 1.53)) | (smash < LEAST_SMASH)):
         way = "above" if smash[index] > 1 else "below"
         said = f"Smash {smash[index]:.2f} is {way} what a club can do. Is it a misread?"
         found.append(Unlike(int(index), said, Unlikely.MISREAD))
-    whole = np.flatnonzero(np.all([np.isfinite(seen[key]) for key in (*LAUNCH, "carry_m")], axis=0))
-    if whole.size:
-        flown = fly(Launch(*(seen[key][whole] for key in LAUNCH))).carry_m
-        for index, carry in zip(whole, flown, strict=True):
-            if abs(seen["carry_m"][index] / max(carry, 1.0) - 1) > OFF_FLIGHT and carry > 30:
-                reads = yd_text(float(seen["carry_m"][index]))
-                said = f"Its launch flies about {yd_text(carry)} yd and it reads {reads}. Is it a misread?"
-                found.append(Unlike(int(index), said, Unlikely.MISREAD))
+    for index in np.flatnonzero((flown > SHORTEST_M) & (np.abs(seen["carry_m"] / flown - 1) > OFF_FLIGHT)):
+        reads = yd_text(float(seen["carry_m"][index]))
+        said = f"Its launch flies about {yd_text(flown[index])} yd and it reads {reads}. Is it a misread?"
+        found.append(Unlike(int(index), said, Unlikely.MISREAD))
     return found
 
 
-def questioned(shots: Sequence[Shot], head_type: HeadType) -> list[Unlike]:
-    """Every kept stock shot of one build to look at: misreads first, then those unlike the others; one reason each."""
-    kept = [index for index, shot in enumerate(shots) if not shot.aside and shot.counts and shot.get("carry_m")]
-    chosen = [shots[index] for index in kept]
-    found = {each.index: each for each in misreads(chosen, head_type)}
-    poor = (Strike.THIN, Strike.FAT)
-    for each in unlike_the_others([shot.values["carry_m"] for shot in chosen], [s.strike in poor for s in chosen]):
-        found.setdefault(each.index, each)
-    return [Unlike(kept[index], each.sentence, each.kind) for index, each in sorted(found.items())]
+def questioned(groups: Sequence[tuple[Sequence[Shot], HeadType]]) -> list[list[Unlike]]:
+    """Every kept stock shot to look at, by build: misreads first, then those unlike the others; one reason each."""
+    kept = [[i for i, s in enumerate(shots) if not s.aside and s.counts and s.get("carry_m")] for shots, _ in groups]
+    chosen = [[shots[i] for i in which] for (shots, _), which in zip(groups, kept, strict=True)]
+    flown = np.split(_flown([shot for each in chosen for shot in each]), np.cumsum([len(each) for each in chosen])[:-1])
+    made = []
+    for shots, which, carries, (_, head_type) in zip(chosen, kept, flown, groups, strict=True):
+        found = {each.index: each for each in reversed(_misreads(shots, carries, head_type))}
+        poor = [shot.strike in (Strike.THIN, Strike.FAT) for shot in shots]
+        for each in unlike_the_others([shot.values["carry_m"] for shot in shots], poor):
+            found.setdefault(each.index, each)
+        made.append([replace(each, index=which[index]) for index, each in sorted(found.items())])
+    return made

@@ -478,6 +478,7 @@ export interface components {
             club_count: number;
             headline: string;
             plan: components["schemas"]["PlanPicture"] | null;
+            remarks: components["schemas"]["RemarkPicture"][];
         };
         BagSide: {
             clubs: components["schemas"]["ClubLine"][];
@@ -947,8 +948,13 @@ export interface components {
             accepted: string[];
             new: number;
         };
+        RemarkPicture: {
+            build: number;
+            what: string;
+            sentence: string;
+        };
         /** @enum {string} */
-        RuleEnum: "roll_out" | "even_steps";
+        RuleEnum: "roll_out" | "carry_only" | "even_steps";
         SessionLine: {
             id: number;
             customer: components["schemas"]["PersonPicture"];

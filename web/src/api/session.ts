@@ -93,7 +93,11 @@ export const change = {
 		got(client.PUT("/api/sessions/{session_id}/brief", { ...path(id), body })),
 	gap: (
 		id: number,
-		body: { rule: "roll_out" | "even_steps"; clubs_to_place: number; hole_above: number | null },
+		body: {
+			rule: "roll_out" | "carry_only" | "even_steps";
+			clubs_to_place: number;
+			hole_above: number | null;
+		},
 	) => got(client.PUT("/api/sessions/{session_id}/gap", { ...path(id), body })),
 	target: (id: number, body: { slot: number; quantity: string; low: number | null; high: number | null }) =>
 		got(client.PUT("/api/sessions/{session_id}/targets", { ...path(id), body })),

@@ -12,15 +12,33 @@ export interface Rung {
 	hole: boolean;
 	crowded: boolean;
 	fixed: boolean;
+	/** The flight: peak in feet, landing in degrees, spin in rpm; and which of them are out of line. */
+	peak: number | null;
+	landing: number | null;
+	spin: number | null;
+	odd: string[];
 }
 
 interface LadderProps {
 	rungs: Rung[];
 	chosen: number | null;
 	onChoose?: (id: number) => void;
+	/** Show how each club flies in place of where it stops. */
+	flight?: boolean;
 }
 
-export function Ladder({ rungs, chosen, onChoose }: LadderProps) {
+/** One figure of the flight, marked in words when its neighbours fly otherwise. */
+function Flown({ value, unit, odd }: { value: number | null; unit: string; odd: boolean }) {
+	return (
+		<td className={odd ? "num hole-text" : ""}>
+			{value === null ? "–" : `${Math.round(value)}${unit}`}
+			{odd && <span className="sr-only"> out of line</span>}
+			{odd && <span aria-hidden="true"> !</span>}
+		</td>
+	);
+}
+
+export function Ladder({ rungs, chosen, onChoose, flight = false }: LadderProps) {
 	return (
 		<table className="table-plain w-full text-[15px]">
 			<thead>
@@ -28,8 +46,18 @@ export function Ladder({ rungs, chosen, onChoose }: LadderProps) {
 					<th scope="col">Club</th>
 					<th scope="col">Loft</th>
 					<th scope="col">Carry</th>
-					<th scope="col">Total</th>
-					<th scope="col">Step</th>
+					{flight ? (
+						<>
+							<th scope="col">Peak, ft</th>
+							<th scope="col">Lands</th>
+							<th scope="col">Spin</th>
+						</>
+					) : (
+						<>
+							<th scope="col">Total</th>
+							<th scope="col">Step</th>
+						</>
+					)}
 				</tr>
 			</thead>
 			<tbody>
@@ -48,14 +76,24 @@ export function Ladder({ rungs, chosen, onChoose }: LadderProps) {
 						</td>
 						<td className="quiet">{rung.loft === null ? "" : `${rung.loft}°`}</td>
 						<td className="num">{rung.carry === null ? "–" : Math.round(rung.carry)}</td>
-						<td>
-							{rung.total === null ? "–" : Math.round(rung.total)}
-							{rung.typed && <span className="quiet text-[12px]"> typed</span>}
-						</td>
-						<td className={rung.hole || rung.crowded ? "num hole-text" : "quiet"}>
-							{rung.step === null ? "" : Math.round(rung.step)}
-							{rung.crowded && <span className="text-[12px]"> close</span>}
-						</td>
+						{flight ? (
+							<>
+								<Flown value={rung.peak} unit="" odd={rung.odd.includes("peak_m")} />
+								<Flown value={rung.landing} unit="°" odd={rung.odd.includes("landing_deg")} />
+								<Flown value={rung.spin} unit="" odd={rung.odd.includes("spin_rpm")} />
+							</>
+						) : (
+							<>
+								<td>
+									{rung.total === null ? "–" : Math.round(rung.total)}
+									{rung.typed && <span className="quiet text-[12px]"> typed</span>}
+								</td>
+								<td className={rung.hole || rung.crowded ? "num hole-text" : "quiet"}>
+									{rung.step === null ? "" : Math.round(rung.step)}
+									{rung.crowded && <span className="text-[12px]"> close</span>}
+								</td>
+							</>
+						)}
 					</tr>
 				))}
 			</tbody>

@@ -86,19 +86,44 @@ test("a gate keeps its window and marks inside its scale", () => {
 	expect(Math.max(...xs)).toBe(600);
 });
 
-test("the ladder marks the step with the hole and a club that was typed", () => {
-	const rung = { letter: "", loft: 18, fixed: false, crowded: false, typed: false };
-	render(
-		<Ladder
-			chosen={null}
-			rungs={[
-				{ ...rung, id: 2, name: "5W", carry: 196, total: 209, step: 34, hole: true },
-				{ ...rung, id: 1, name: "5i", carry: 162, total: 170, step: null, hole: false, typed: true },
-			]}
-		/>,
-	);
+test("the ladder marks the step with the hole, a club that was typed, and a flight out of line", () => {
+	const rung = { letter: "", loft: 18, fixed: false, crowded: false, typed: false, odd: [] };
+	const rungs = [
+		{
+			...rung,
+			id: 2,
+			name: "5W",
+			carry: 196,
+			total: 209,
+			step: 34,
+			hole: true,
+			peak: 88,
+			landing: 46.4,
+			spin: 3900,
+		},
+		{
+			...rung,
+			id: 1,
+			name: "5i",
+			carry: 162,
+			total: 170,
+			step: null,
+			hole: false,
+			typed: true,
+			peak: 60,
+			landing: null,
+			spin: null,
+			odd: ["peak_m"],
+		},
+	];
+	const { rerender } = render(<Ladder chosen={null} rungs={rungs} />);
 	expect(screen.getByRole("cell", { name: "34" }).className).toContain("hole-text");
 	expect(screen.getByRole("cell", { name: /170 ?typed/ })).toBeTruthy();
+	rerender(<Ladder chosen={null} rungs={rungs} flight />);
+	expect(screen.queryByRole("cell", { name: "34" })).toBeNull();
+	expect(screen.getByRole("cell", { name: "46°" })).toBeTruthy();
+	expect(screen.getByRole("cell", { name: /60\s*out of line/ }).className).toContain("hole-text");
+	expect(screen.getByRole("cell", { name: "88" }).className).not.toContain("hole-text");
 });
 
 test("spans and ticks are whole steps", () => {

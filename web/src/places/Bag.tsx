@@ -16,21 +16,22 @@ import { RackPicker } from "./RackPicker";
 
 const RULES = [
 	{ id: "roll_out", name: "Roll-out meets carry" },
+	{ id: "carry_only", name: "Carry only" },
 	{ id: "even_steps", name: "Even carry steps" },
 ] as const;
+type Rule = (typeof RULES)[number]["id"];
 
 export function Bag(props: PlaceProps) {
 	const { session, act, busy } = props;
 	const [importing, setImporting] = useState(false);
 	const [picking, setPicking] = useState(false);
+	const [flight, setFlight] = useState(false);
 	const [chosen, setChosen] = useState<number | null>(null);
 	const agreed = session.status === "agreed";
-	const gap = (
-		over: Partial<{ rule: "roll_out" | "even_steps"; clubs_to_place: number; hole_above: number | null }>,
-	) =>
+	const gap = (over: Partial<{ rule: Rule; clubs_to_place: number; hole_above: number | null }>) =>
 		act(() =>
 			change.gap(session.id, {
-				rule: session.rule as "roll_out" | "even_steps",
+				rule: session.rule as Rule,
 				clubs_to_place: session.clubs_to_place,
 				hole_above: session.bag.plan?.lower ?? null,
 				...over,
@@ -62,7 +63,11 @@ export function Bag(props: PlaceProps) {
 			shown: "R",
 			group: "Bag",
 			blocked: agreed ? "Agreed" : undefined,
-			run: () => gap({ rule: session.rule === "roll_out" ? "even_steps" : "roll_out" }),
+			run: () =>
+				gap({
+					rule:
+						RULES[(RULES.findIndex((each) => each.id === session.rule) + 1) % RULES.length]?.id ?? "roll_out",
+				}),
 		},
 	]);
 	const club = chosen === null ? undefined : buildOf(session, chosen);
@@ -116,9 +121,18 @@ export function Bag(props: PlaceProps) {
 			<aside className="flex flex-col gap-4 border-l border-base-300 bg-base-100 p-4">
 				<div className="flex items-baseline justify-between">
 					<h2 className="text-lg">Ladder</h2>
+					<button
+						type="button"
+						className="btn btn-sm h-9 border-base-300 bg-base-100"
+						aria-pressed={flight}
+						onClick={() => setFlight(!flight)}
+					>
+						{flight ? "Show steps" : "Show flight"}
+					</button>
 					<ClubCount session={session} />
 				</div>
-				<Ladder rungs={rungs(session)} chosen={chosen} onChoose={setChosen} />
+				<Ladder rungs={rungs(session)} chosen={chosen} onChoose={setChosen} flight={flight} />
+				<Remarks session={session} />
 				{!agreed && <AddClub session={session} act={act} busy={busy} />}
 				{club && (
 					<ClubCard
@@ -137,6 +151,22 @@ export function Bag(props: PlaceProps) {
 			{importing && <ImportDialog session={session} onClose={() => setImporting(false)} />}
 			{picking && <RackPicker session={session} act={act} busy={busy} onClose={() => setPicking(false)} />}
 		</div>
+	);
+}
+
+/** What the bag says besides its holes: how many clubs belong, where irons stop stepping, flights out of line. */
+function Remarks({ session }: { session: Session }) {
+	if (session.bag.remarks.length === 0) return null;
+	return (
+		<section className="bg-base-200 p-3" aria-label="What the bag says">
+			<ul className="space-y-1.5 text-[14.5px]">
+				{session.bag.remarks.map((remark) => (
+					<li key={remark.sentence} className={remark.what === "count" ? "font-semibold" : ""}>
+						{remark.sentence}
+					</li>
+				))}
+			</ul>
+		</section>
 	);
 }
 

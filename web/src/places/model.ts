@@ -163,6 +163,10 @@ export function rungs(session: Session): Rung[] {
 				hole: (gap?.hole_m ?? 0) > 0,
 				crowded: gap?.crowded ?? false,
 				fixed: build.fixed,
+				peak: build.averages.peak_m === undefined ? null : toFeet(build.averages.peak_m),
+				landing: build.averages.landing_deg ?? null,
+				spin: build.averages.spin_rpm ?? null,
+				odd: session.bag.remarks.filter((remark) => remark.build === build.id).map((remark) => remark.what),
 			};
 		});
 }

@@ -101,6 +101,7 @@ const session: Session = {
 	],
 	shots: [shot(1, 4, 177), shot(2, 4, 179), shot(3, 4, 150, { aside: true }), shot(4, 1, 162)],
 	bag: {
+		remarks: [{ build: 1, what: "count", sentence: "One club belongs between 5i and 5W." }],
 		order: [1, 2],
 		between: [
 			{

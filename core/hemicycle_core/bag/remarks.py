@@ -1,0 +1,124 @@
+"""What the bag says of the player: where the irons stop stepping, which flights are out of line, how many clubs a
+space can hold, and which neighbours do each other's work."""
+
+from __future__ import annotations
+
+import itertools
+import math
+from collections.abc import Sequence
+from dataclasses import dataclass
+from statistics import median
+
+from ..samples.overlap import MUDDLED, overlap, smallest_useful_step
+from ..units import feet, yards
+from .clubs import Carried, HeadType, in_order
+from .gaps import CLOSED_M, Coverage, GapRule, StepWish
+from .slots import MOST_CLUBS, plan_slots
+
+USUAL_SPREAD_SHARE = 0.03  # of carry, where a club was typed and not hit
+STOPS_STEPPING = 0.55  # of the usual iron step: under this the loft no longer gives carry
+LOW_SHARE = 0.12  # a peak this much under both neighbours will not hold what they hold
+STEEPER_DEG = 2.0  # a longer club that comes in this much steeper than the shorter one
+SPIN_STEP_RPM = 350.0  # a longer club that spins this much more than the shorter one
+
+
+@dataclass(frozen=True)
+class Remark:
+    """club: whose; what: `collapse`, `peak_m`, `landing_deg`, `spin_rpm`, `overlap` or `count`."""
+
+    club: str
+    what: str
+    sentence: str
+
+
+def spread_of(club: Carried) -> float:
+    """The standard deviation of a club's carry in metres: its own where it was hit, the usual one otherwise."""
+    return club.spread_m if club.spread_m else USUAL_SPREAD_SHARE * club.carry_m
+
+
+def collapse_point(clubs: Sequence[Carried]) -> Remark | None:
+    """The shortest iron from which longer irons stop stepping; None when all step. Needs three irons."""
+    irons = [club for club in in_order(clubs) if club.head_type is HeadType.IRON]
+    if len(irons) < 3:
+        return None
+    steps = [upper.carry_m - lower.carry_m for lower, upper in itertools.pairwise(irons)]
+    usual = median(steps[: max(2, len(steps) // 2)])
+    for (lower, upper), step in zip(itertools.pairwise(irons), steps, strict=True):
+        if step < STOPS_STEPPING * usual and step < smallest_useful_step(spread_of(upper)):
+            words = f"The irons stop stepping at the {upper.name}: {yards(step):.0f} yd past the {lower.name}, where"
+            return Remark(upper.name, "collapse", f"{words} {yards(usual):.0f} is usual. The long end starts there.")
+    return None
+
+
+def out_of_line(clubs: Sequence[Carried]) -> list[Remark]:
+    """Flights unlike their neighbours': a peak well under both, a longer club that lands steeper or spins more.
+
+    A question, not a rejection: spin is read together with speed and launch.
+    """
+    ordered = in_order(club for club in clubs if club.head_type is not HeadType.DRIVER)
+    found = []
+    for low, club, high in zip(ordered, ordered[1:], ordered[2:], strict=False):
+        peaks = [each.peak_m for each in (low, club, high)]
+        if all(peaks) and peaks[1] < (1 - LOW_SHARE) * min(peaks[0], peaks[2]):  # type: ignore[operator,type-var]
+            said = f"{club.name} flies lower ({feet(peaks[1]):.0f} ft) than both its neighbours."  # type: ignore[arg-type]
+            found.append(Remark(club.name, "peak_m", f"{said} It will not hold what they hold."))
+    for shorter, longer in itertools.pairwise(ordered):
+        if shorter.landing_deg and longer.landing_deg and longer.landing_deg > shorter.landing_deg + STEEPER_DEG:
+            said = f"{longer.name} lands steeper than {shorter.name}: {longer.landing_deg:.0f}° against"
+            found.append(Remark(longer.name, "landing_deg", f"{said} {shorter.landing_deg:.0f}°."))
+        if shorter.spin_rpm and longer.spin_rpm and longer.spin_rpm > shorter.spin_rpm + SPIN_STEP_RPM:
+            said = f"{longer.name} spins more than {shorter.name}"
+            found.append(Remark(longer.name, "spin_rpm", f"{said}: read it with speed and launch."))
+    return found
+
+
+def muddled(covered: Coverage) -> list[Remark]:
+    """Neighbours whose step is under the player's spread, so that each lands in the other's yardage."""
+    found = []
+    for gap in covered.between:
+        chance = overlap(max(gap.step_m, 0.0), spread_of(gap.lower), spread_of(gap.upper))
+        if chance > MUDDLED:
+            often = f"{round(chance * 10)} shots in 10"
+            said = f"{gap.lower.name} and {gap.upper.name} are {yards(gap.step_m):.0f} yd apart: {often} of one land in"
+            found.append(Remark(gap.upper.name, "overlap", f"{said} the other’s yardage."))
+    return found
+
+
+def clubs_for(lower: Carried, upper: Carried, *, rule: GapRule, step: StepWish) -> tuple[int, Remark]:
+    """How many clubs belong between two neighbours, 0 to 4, and why: as many as close the space, and no more than
+    this player's speed and spread can use."""
+    space = upper.carry_m - lower.carry_m
+    least = max(smallest_useful_step((spread_of(lower) + spread_of(upper)) / 2), step.least_m)
+    room = max(0, min(MOST_CLUBS, math.floor(space / least) - 1))
+    wanted = 0
+    if _open(lower, upper, rule, step) >= CLOSED_M:
+        plans = (plan_slots(lower, upper, n, rule=rule, step=step) for n in range(1, MOST_CLUBS + 1))
+        wanted = next((plan.count for plan in plans if plan.left_m < CLOSED_M), MOST_CLUBS)
+    count = min(wanted, room)
+    between = f"between {lower.name} and {upper.name}"
+    belong = f"{_number(count)} {'belong' if count > 1 else 'belongs'}"
+    if wanted == 0:
+        words = f"No club is needed {between}."
+    elif count < wanted:
+        words = (
+            f"{_number(wanted)} would close the space {between}, but steps under {yards(least):.0f} yd are closer "
+            f"than this speed and spread can use. {belong} there."
+        )
+    else:
+        words = f"{belong} {between}. The smallest useful step here is {yards(least):.0f} yd."
+    return count, Remark(upper.name, "count", words)
+
+
+def _open(lower: Carried, upper: Carried, rule: GapRule, step: StepWish) -> float:
+    start = lower.total_m if rule is GapRule.ROLL_OUT else lower.carry_m + step.most_m
+    return upper.carry_m - start
+
+
+def _number(count: int) -> str:
+    return ("No club", "One club", "Two clubs", "Three clubs", "Four clubs")[count]
+
+
+def remarks(covered: Coverage) -> list[Remark]:
+    """Everything worth saying of a bag, the collapse point first."""
+    collapse = collapse_point(covered.clubs)
+    return [*([collapse] if collapse else []), *muddled(covered), *out_of_line(covered.clubs)]
