@@ -10,7 +10,7 @@ from hemicycle_core.flight import Air, Firmness
 from hemicycle_core.formats.club_names import head_type_of, short_name
 from hemicycle_core.judge import Candidate, Case, judge
 from hemicycle_core.judge.advice import next_step
-from hemicycle_core.judge.choice import why_it_lost
+from hemicycle_core.judge.choice import Because, Choice, why_it_lost
 from hemicycle_core.samples import average, certainty
 from hemicycle_core.samples.drift import speed_drift
 from hemicycle_core.samples.outliers import unlike_the_others
@@ -87,6 +87,8 @@ def test_advice_follows_the_build_in_hand_then_the_one_furthest_from_settled():
     assert next_step([settled, short], "B") == "1 more shot with B."
     assert next_step([settled, short, open_], "A").startswith("A is done. Next C:")
     assert "Compare them on the Bench" in next_step([settled], "A")
+    open_choice = Choice("A", "D", Because.MOST_SHOTS, "", settled=False, more=("D", 4))
+    assert "About 4 more with D" in next_step([settled], "A", open_choice)
 
 
 def test_the_loser_says_why():

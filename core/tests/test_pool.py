@@ -153,8 +153,11 @@ def test_learning_and_a_changed_swing_are_said_only_when_they_are_there():
     assert not learning([160, 165, 162, 164, 161, 163, 166, 160]).real
     assert learning([160] * 7) is None
     chance = np.random.default_rng(2)
-    steady = [{"path_deg": chance.normal(0, 1.2), "smash": chance.normal(0, 0.02)} for _ in range(40)]
-    moved = [{**row, "path_deg": row["path_deg"] + 0.1 * i} for i, row in enumerate(steady)]
+    steady = [
+        (i % 2, Shot({"path_deg": chance.normal(5 * (i % 2), 1.2), "ball_speed_mps": 56 + chance.normal(0, 0.5)}))
+        for i in range(40)
+    ]
+    moved = [(b, Shot({"path_deg": shot.values["path_deg"] + 0.1 * i})) for i, (b, shot) in enumerate(steady)]
     assert swing_changes(steady) == []
     assert swing_changes(moved)[0].startswith("Club path has moved")
 

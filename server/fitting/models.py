@@ -7,6 +7,7 @@ from django.db import models
 from hemicycle_core.bag import GapRule
 from hemicycle_core.brief import JobKind, Miss
 from hemicycle_core.flight import Firmness
+from hemicycle_core.judge import Liking
 from hemicycle_core.shots import READINGS, Strike
 from rack.models import HEAD_TYPES, Head, Shaft
 from shop.models import Bay, User
@@ -14,6 +15,7 @@ from shop.scoped import ScopedModel
 
 LETTERS = "ABCDEFGH"
 FIRMNESSES = [(firmness.value, firmness.value) for firmness in Firmness]
+LIKINGS = [(liking.value, liking.value) for liking in Liking]
 RULES = [(rule.value, rule.value) for rule in GapRule]
 
 
@@ -83,6 +85,7 @@ class Build(ScopedModel):
     typed_total_m = models.FloatField(null=True)
     price = models.DecimalField(max_digits=8, decimal_places=2, null=True)
     turned_from = models.ForeignKey("self", on_delete=models.PROTECT, null=True, related_name="settings")
+    liking = models.CharField(max_length=8, choices=LIKINGS, default=Liking.NEUTRAL.value)
     archived = models.BooleanField(default=False)
 
     class Meta:

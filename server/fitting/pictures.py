@@ -9,6 +9,7 @@ from typing import Literal
 Status = Literal["not_begun", "open", "agreed"]
 JobWord = Literal["green", "tee", "layup"]
 FirmnessWord = Literal["soft", "medium", "firm"]
+LikingWord = Literal["liked", "neutral", "disliked", "vetoed"]
 
 
 @dataclass
@@ -58,6 +59,7 @@ class BuildPicture:
     length_m: float | None
     price: str | None
     fixed: bool
+    liking: LikingWord
     turned_from: str
     sleeve_deg: float
     carry_m: float | None

@@ -22,7 +22,7 @@ from hemicycle_core.bag.gaps import wanted_step
 from hemicycle_core.brief import Job as CoreJob
 from hemicycle_core.brief import JobKind, Miss, Target, propose
 from hemicycle_core.flight import Air, Anchor, Firmness
-from hemicycle_core.judge import Candidate, Case, Judgement, Verdict, judge_session
+from hemicycle_core.judge import Candidate, Case, Judgement, Liking, Verdict, judge_session
 from hemicycle_core.samples import Average, average, certainty
 from hemicycle_core.samples.averages import values_of
 from hemicycle_core.shots import Shot as CoreShot
@@ -196,6 +196,7 @@ class Loaded:
             anchored=self.anchored,
             length_m=build.length_m,
             price=None if build.price is None else float(build.price),
+            liking=Liking(build.liking),
             own=build.is_own,
         )
 

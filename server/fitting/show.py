@@ -12,14 +12,14 @@ from hemicycle_core.judge import Verdict
 from hemicycle_core.judge.advice import next_step
 from hemicycle_core.samples import certainty, cost_of_a_miss
 from hemicycle_core.samples.averages import average, values_of
-from hemicycle_core.samples.drift import speed_drift
+from hemicycle_core.samples.drift import Drift, learning, speed_drift, swing_changes
 from hemicycle_core.samples.outliers import questioned
 from hemicycle_core.shots import READINGS, Source
 from hemicycle_core.units import yards
 
 from . import pictures as p
 from .models import Build, FittingSession, Shot
-from .read import Loaded
+from .read import Loaded, core_shot
 
 LABELS = {key: reading.label for key, reading in READINGS.items()}
 
@@ -109,6 +109,7 @@ def build_picture(loaded: Loaded, build: Build) -> p.BuildPicture:
         length_m=build.length_m,
         price=None if build.price is None else str(build.price),
         fixed=build.fixed,
+        liking=cast(p.LikingWord, build.liking),
         turned_from=build.turned_from.letter if build.turned_from else "",
         sleeve_deg=build.head.sleeve_deg if build.head else 0.0,
         carry_m=carried.carry_m if carried else None,
@@ -295,6 +296,18 @@ def _swings(loaded: Loaded) -> list[tuple[float, float]]:
     ]
 
 
+def _steady(loaded: Loaded, drift: Drift | None, in_hand: Build | None) -> str:
+    """Whether the player is still the same: speed, swing and strike, and learning with the build in hand."""
+    said = [drift.sentence if drift else "Too few shots yet to see tiring."]
+    here = [shot for shot in loaded.shots if not shot.aside and shot.run.imported_id is None]
+    said += swing_changes([(shot.run.build_id, core_shot(shot)) for shot in here])
+    if in_hand is not None and not in_hand.is_own:
+        mine = [shot.carry_m for shot in here if shot.run.build_id == in_hand.pk and shot.carry_m is not None]
+        learnt = learning(mine)
+        said += [learnt.sentence] if learnt and learnt.real else []
+    return " ".join(said)
+
+
 def session_picture(loaded: Loaded, *, stand_in: bool) -> p.SessionPicture:
     session = loaded.session
     drift = speed_drift(_swings(loaded))
@@ -321,8 +334,8 @@ def session_picture(loaded: Loaded, *, stand_in: bool) -> p.SessionPicture:
         shots=[shot_picture(shot, questions.get(shot.pk, "")) for shot in loaded.shots],
         bag=bag_picture(loaded),
         verdicts=[verdict_picture(loaded, verdict) for verdict in loaded.verdicts],
-        next=next_step(loaded.verdicts, in_hand.letter if in_hand else ""),
-        steady=drift.sentence if drift else "Too few shots yet to see tiring.",
+        next=next_step(loaded.verdicts, in_hand.letter if in_hand else "", loaded.judgement.choice),
+        steady=_steady(loaded, drift, in_hand),
         tired=bool(drift and drift.tired),
         stand_in=stand_in,
     )

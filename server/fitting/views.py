@@ -90,6 +90,7 @@ class ClubChange:
     typed_carry_m: float | None = None
     typed_total_m: float | None = None
     fixed: bool = False
+    liking: p.LikingWord = "neutral"
 
 
 @dataclass

@@ -3,7 +3,7 @@
 import pytest
 from feed.actions import make_key
 from hemicycle_core.golfer import Club, Player, Swinging
-from shop.models import Bay
+from shop.models import AuditEntry, Bay
 
 JSON = "application/json"
 
@@ -47,6 +47,32 @@ def test_a_what_if_starts_from_the_shots_and_names_face_and_caution(desk, sessio
     against, behind, cold, hot, high = (each["carry_m"] for each in found["elsewhere"])
     assert against < cold < found["before"]["carry_m"] < hot < behind
     assert high > found["before"]["carry_m"]
+
+
+def test_the_players_veto_stands_over_the_numbers_and_is_on_record(desk, session, hit):
+    hit(6)
+    build = next(b for b in desk.get(f"/api/sessions/{session.pk}").json()["builds"] if b["letter"] == "A")
+    seen = desk.put(f"/api/builds/{build['id']}", {"liking": "vetoed"}, content_type=JSON).json()
+    assert seen["verdicts"][0]["kind"] == "vetoed"
+    assert desk.get(f"/api/sessions/{session.pk}/bench").json()["choice"]["letter"] is None
+    assert AuditEntry.objects.filter(action="club.change", detail__after__liking="vetoed").exists()
+    refused = desk.put(f"/api/builds/{build['id']}", {"liking": "loathed"}, content_type=JSON)
+    assert refused.status_code == 400
+    assert desk.put(f"/api/builds/{build['id']}", {"liking": "liked"}, content_type=JSON).status_code == 200
+
+
+def test_jobs_are_played_out_and_builds_compared_on_them(desk, session, hit):
+    job = {"name": "Par three", "kind": "green", "distance_m": 160, "carry_over_m": None, "width_m": 25, "depth_m": 25,
+           "firmness": "medium", "uses_per_round": 2}  # fmt: skip
+    brief = {"miss": "none", "firmness": "medium", "jobs": [job]}
+    assert desk.put(f"/api/sessions/{session.pk}/brief", brief, content_type=JSON).status_code == 200
+    hit(8)
+    (verdict,) = desk.get(f"/api/sessions/{session.pk}").json()["verdicts"]
+    (played,) = verdict["played"]
+    assert played["low"] < played["success"] < played["high"]
+    assert verdict["rounds"] == pytest.approx(2 * played["success"])
+    lost = sum(played[way] for way in ("short", "long", "left", "right"))
+    assert lost == pytest.approx(1 - played["success"], abs=0.05)
 
 
 def test_a_monitor_that_models_flight_is_matched_and_not_called_truth(desk, session, hit):

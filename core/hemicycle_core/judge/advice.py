@@ -4,13 +4,14 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 
+from .choice import Choice
 from .verdict import Kind, Verdict
 
 DONE = (Kind.OTHER_JOB, Kind.CROWDS, Kind.ONE_HEAD)  # more of the same shots would not change these
 
 
-def next_step(verdicts: Sequence[Verdict], in_hand: str) -> str:
-    """Advice for the build in hand first, then for the one that is furthest from settled."""
+def next_step(verdicts: Sequence[Verdict], in_hand: str, choice: Choice | None = None) -> str:
+    """Advice for the build in hand first, then for the one that is furthest from settled, then for the choice."""
     if not verdicts:
         return "Put candidates on the stand, then hit the first."
     mine = next((verdict for verdict in verdicts if verdict.letter == in_hand), None)
@@ -20,6 +21,11 @@ def next_step(verdicts: Sequence[Verdict], in_hand: str) -> str:
     if others:
         verdict = max(others, key=lambda each: each.more or 0)
         return f"{in_hand or 'This one'} is done. Next {verdict.letter}: {_shots(verdict.more or 3)}."
+    if choice is not None and not choice.settled and choice.more is not None:
+        letter, count = choice.more
+        return (
+            f"Every carry is settled; which is best is not. About {count} more with {letter}, or decide as they stand."
+        )
     return "Every build is settled or ruled out. Compare them on the Bench."
 
 

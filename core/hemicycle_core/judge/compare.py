@@ -148,7 +148,7 @@ def compare(
         chance=chance(0),
         settled=more == 0,
         more=more,
-        sentence=_sentence(metric, a.letter, b.letter, a.value - b.value, more),
+        sentence=_sentence(metric, a.letter, b.letter, a.value - b.value, more, as_hit=by),
     )
 
 
@@ -165,9 +165,13 @@ def _jobs(first: Candidate, second: Candidate, weighed: Weighed) -> Comparison |
     return Comparison(Metric.JOBS, a, b, by, None, chance, more == 0, more, _sentence(Metric.JOBS, a, b, by, more))
 
 
-def _sentence(metric: Metric, better: str, worse: str, by: float, more: int | None) -> str:
+def _sentence(
+    metric: Metric, better: str, worse: str, by: float, more: int | None, *, as_hit: float | None = None
+) -> str:
     ahead, same = WORDS[metric]
     words = f"{better} {ahead.format(by=_shown(metric, by))} {worse}"
+    if metric is Metric.CARRY and as_hit is not None and round(yards(as_hit)) != round(yards(by)):
+        words += f" at equal club speed ({_shown(metric, as_hit)} as hit)".replace("-", "\u2212")
     if more == 0:
         return f"{words}: settled."
     if more is None:

@@ -3,12 +3,14 @@ with a strange club."""
 
 from __future__ import annotations
 
-from collections.abc import Mapping, Sequence
+from collections import defaultdict
+from collections.abc import Hashable, Sequence
 from dataclasses import dataclass
 
 import numpy as np
 from scipy import stats
 
+from ..shots import Shot
 from ..units import yards
 
 LEAST_SHOTS = 12
@@ -59,10 +61,26 @@ SMASH_LOST = 0.02  # the strike has gone
 WORDS = {"attack_deg": "Attack angle", "path_deg": "Club path", "face_deg": "Face angle"}
 
 
-def swing_changes(rows: Sequence[Mapping[str, float]]) -> list[str]:
-    """Sentences on a swing or a strike that changed over the session. rows: of kept shots in the order hit, with
-    attack_deg, path_deg, face_deg and smash where known, each less its own build's mean."""
-    said = []
+def _apart(shots: Sequence[tuple[Hashable, Shot]]) -> list[dict[str, float]]:
+    """Of each shot what the swing is measured by, less the mean of its own build."""
+    rows: list[tuple[Hashable, dict[str, float]]] = []
+    for build, shot in shots:
+        row = {key: value for key in SWING_CHANGED if (value := shot.get(key)) is not None}
+        ball, club = shot.get("ball_speed_mps"), shot.get("club_speed_mps")
+        if ball and club:
+            row["smash"] = ball / club
+        rows.append((build, row))
+    sums: dict[tuple[Hashable, str], list[float]] = defaultdict(list)
+    for build, row in rows:
+        for key, value in row.items():
+            sums[build, key].append(value)
+    return [{key: value - float(np.mean(sums[build, key])) for key, value in row.items()} for build, row in rows]
+
+
+def swing_changes(shots: Sequence[tuple[Hashable, Shot]]) -> list[str]:
+    """Sentences on a swing or a strike that changed over the session. shots: kept ones in the order hit, each with
+    what names its build; every shot is seen against its own build's mean."""
+    rows, said = _apart(shots), []
     for key, least in (*SWING_CHANGED.items(), ("smash", SMASH_LOST)):
         values = [(place, row[key]) for place, row in enumerate(rows) if key in row]
         if len(values) < LEAST_SHOTS:
@@ -71,12 +89,11 @@ def swing_changes(rows: Sequence[Mapping[str, float]]) -> list[str]:
         change = float(stats.theilslopes(level, order).slope) * (order[-1] - order[0])
         if abs(change) < least or float(stats.kendalltau(order, level).pvalue) >= 1 - SURE:
             continue
-        if key == "smash":
-            if change < 0:
-                said.append(f"Strike is getting worse: smash is down {abs(change):.2f}. Rest or change clubs.")
-        else:
+        if key != "smash":
             words = f"{WORDS[key]} has moved {abs(change):.1f}° since the first shots."
             said.append(f"{words} Builds hit early and late met different swings.")
+        elif change < 0:
+            said.append(f"Strike is getting worse: smash is down {abs(change):.2f}. Rest or change clubs.")
     return said
 
 

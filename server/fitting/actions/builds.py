@@ -78,7 +78,8 @@ def add_club(actor: User, session_id: int, *, name: str, **fields: Any) -> Build
 
 @action("fit")
 def change_club(actor: User, build_id: int, **changes: Any) -> Build:
-    """Type carry and total, mark as fixed, correct loft or length. Only what is given changes."""
+    """Type carry and total, mark as fixed, correct loft or length, note what the player says of it. Only what is
+    given changes."""
     build = Build.objects.one(actor.shop_id or 0, build_id)
     session = for_change(actor, build.session_id)
     before = {key: getattr(build, key) for key in changes}

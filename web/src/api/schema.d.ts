@@ -566,6 +566,7 @@ export interface components {
             length_m: number | null;
             price: string | null;
             fixed: boolean;
+            liking: components["schemas"]["LikingEnum"];
             turned_from: string;
             /** Format: double */
             sleeve_deg: number;
@@ -655,6 +656,7 @@ export interface components {
             /** Format: double */
             typed_total_m?: number | null;
             fixed?: boolean;
+            liking?: components["schemas"]["LikingEnum"];
         };
         ClubInputRequest: {
             name: string;
@@ -840,6 +842,8 @@ export interface components {
         };
         /** @enum {string} */
         KindEnum: "green" | "tee" | "layup";
+        /** @enum {string} */
+        LikingEnum: "liked" | "neutral" | "disliked" | "vetoed";
         LostBuild: {
             letter: string;
             name: string;

@@ -105,7 +105,12 @@ export const change = {
 		got(client.POST("/api/sessions/{session_id}/clubs", { ...path(id), body })),
 	club: (
 		build: number,
-		body: { typed_carry_m?: number | null; typed_total_m?: number | null; fixed?: boolean },
+		body: {
+			typed_carry_m?: number | null;
+			typed_total_m?: number | null;
+			fixed?: boolean;
+			liking?: "liked" | "neutral" | "disliked" | "vetoed";
+		},
 	) => got(client.PUT("/api/builds/{build_id}", { params: { path: { build_id: build } }, body })),
 	drop: (build: number) =>
 		got(client.DELETE("/api/builds/{build_id}", { params: { path: { build_id: build } } })),

@@ -2,7 +2,7 @@
 import { useState } from "react";
 import { Link } from "react-router";
 import type { Bench as BenchPicture, Session, Verdict } from "../api/client";
-import { useBench } from "../api/session";
+import { change, useBench } from "../api/session";
 import type { PlaceProps } from "../app/SessionFrame";
 import { FlightBoard } from "../instruments/FlightBoard";
 import { Gate } from "../instruments/Gate";
@@ -71,7 +71,7 @@ export function Bench({ session, act, busy }: PlaceProps) {
 				)}
 				<ul className="space-y-4">
 					{session.verdicts.map((verdict) => (
-						<VerdictCard key={verdict.build} session={session} verdict={verdict} />
+						<VerdictCard key={verdict.build} session={session} verdict={verdict} act={act} busy={busy} />
 					))}
 				</ul>
 				{bench.data && <Really bench={bench.data} />}
@@ -93,7 +93,19 @@ function Board({ session, bench }: { session: Session; bench: BenchPicture }) {
 	);
 }
 
-function VerdictCard({ session, verdict }: { session: Session; verdict: Verdict }) {
+const LIKINGS = {
+	neutral: "No word yet",
+	liked: "Likes it",
+	disliked: "Dislikes it",
+	vetoed: "Will not play it",
+} as const;
+
+function VerdictCard({
+	session,
+	verdict,
+	act,
+	busy,
+}: { session: Session; verdict: Verdict } & Pick<PlaceProps, "act" | "busy">) {
 	const build = buildOf(session, verdict.build);
 	const plan = session.bag.plan;
 	return (
@@ -121,6 +133,24 @@ function VerdictCard({ session, verdict }: { session: Session; verdict: Verdict 
 				</p>
 			)}
 			{verdict.change && <p className="text-[14.5px] font-medium">{verdict.change}</p>}
+			<label className="mt-1 flex items-center gap-2 text-[14px]">
+				<span className="quiet">The player</span>
+				<select
+					className="select h-9 w-44"
+					aria-label={`What the player says of ${verdict.letter}`}
+					value={build?.liking ?? "neutral"}
+					disabled={busy || session.status === "agreed"}
+					onChange={(event) =>
+						act(() => change.club(verdict.build, { liking: event.target.value as keyof typeof LIKINGS }))
+					}
+				>
+					{Object.entries(LIKINGS).map(([value, words]) => (
+						<option key={value} value={value}>
+							{words}
+						</option>
+					))}
+				</select>
+			</label>
 		</li>
 	);
 }

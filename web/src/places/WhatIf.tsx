@@ -10,6 +10,8 @@ import { figure, reading, toYards, yd } from "../ui/units";
 import { buildOf, candidatesOf } from "./model";
 
 const FIGURES = ["launch_deg", "spin_rpm", "ball_speed_mps", "peak_m", "landing_deg"] as const;
+/** Left out where there is little room: they explain the change, the others are its result. */
+const WIDE = new Set(["launch_deg", "ball_speed_mps"]);
 const NAMES: Record<string, string> = {
 	launch_deg: "Launch",
 	spin_rpm: "Spin, rpm",
@@ -70,7 +72,7 @@ function Answers({ session, found, act, busy }: AnswerProps) {
 							<th scope="col">Change</th>
 							<th scope="col">Carry, yd</th>
 							{FIGURES.map((key) => (
-								<th key={key} scope="col">
+								<th key={key} scope="col" className={WIDE.has(key) ? "hidden xl:table-cell" : ""}>
 									{NAMES[key]}
 								</th>
 							))}
@@ -84,7 +86,9 @@ function Answers({ session, found, act, busy }: AnswerProps) {
 							<td className="font-semibold">As it is</td>
 							<td className="num">{reading("carry_m", found.before.carry_m)}</td>
 							{FIGURES.map((key) => (
-								<td key={key}>{reading(key, found.before[key])}</td>
+								<td key={key} className={WIDE.has(key) ? "hidden xl:table-cell" : ""}>
+									{reading(key, found.before[key])}
+								</td>
 							))}
 							<td />
 						</tr>
@@ -136,7 +140,9 @@ function ChangeRow({ session, found, each, act, busy, open, onOpen }: RowProps) 
 							</span>
 						</td>
 						{FIGURES.map((key) => (
-							<td key={key}>{reading(key, each.after[key])}</td>
+							<td key={key} className={WIDE.has(key) ? "hidden xl:table-cell" : ""}>
+								{reading(key, each.after[key])}
+							</td>
 						))}
 					</>
 				) : (

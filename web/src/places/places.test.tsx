@@ -25,6 +25,7 @@ const build = (id: number, name: string, carry: number | null, more: Partial<Bui
 	length_m: null,
 	price: null,
 	fixed: false,
+	liking: "neutral",
 	turned_from: "",
 	sleeve_deg: 0,
 	carry_m: carry === null ? null : carry * YD,
