@@ -138,7 +138,8 @@ def test_odd_shots_are_questioned_on_both_sides_and_misreads_first():
     assert "Its launch flies about" in found[8].sentence
     assert set(found) == {5, 6, 7, 8}
     near = [*(shot(c) for c in (178, 181, 176, 180)), shot(166)]
-    assert questioned([(near, HeadType.HYBRID)]) == [[]]
+    assert questioned([(near, HeadType.HYBRID), ([], HeadType.IRON)]) == [[], []]
+    assert questioned([]) == []
     called = [*near[:4], Shot(near[4].values, strike=Strike.THIN)]
     assert [each.index for each in questioned([(called, HeadType.HYBRID)])[0]] == [4]
     assert len(best_five([*shots, shot(175)], "carry_m")) == 5

@@ -23,9 +23,8 @@ def next_step(verdicts: Sequence[Verdict], in_hand: str, choice: Choice | None =
         return f"{in_hand or 'This one'} is done. Next {verdict.letter}: {_shots(verdict.more or 3)}."
     if choice is not None and not choice.settled and choice.more is not None:
         letter, count = choice.more
-        return (
-            f"Every carry is settled; which is best is not. About {count} more with {letter}, or decide as they stand."
-        )
+        more = f"About {count} more with {letter}, or decide as they stand."
+        return f"Every carry is settled; which is best is not. {more}"
     return "Every build is settled or ruled out. Compare them on the Bench."
 
 

@@ -21,7 +21,7 @@ FILLING = (Kind.FILLS, Kind.FILLS_NOT_SETTLED)
 NEVER = (Kind.VETOED, Kind.NEEDS_SHOTS)
 CHANCE_NOISE = 0.10  # without jobs: chances this close are one chance
 STOP_AT = 0.90  # the choice is settled when it is best this surely
-STOP_LOSS = 0.012  # or when stopping now costs less than this share of successful shots, on average
+STOP_LOSS = 0.018  # or when stopping now costs less than this share of successful shots, on average
 MOST_MORE = 20
 LIKED = {Liking.LIKED: 0, Liking.NEUTRAL: 1, Liking.DISLIKED: 2, Liking.VETOED: 3}
 
