@@ -44,7 +44,9 @@ def take(page: Page, application: Application) -> None:
 
 
 def shot(page: Page, name: str) -> None:
-    page.wait_for_timeout(900)  # the live stream keeps the network busy, so there is no idle to wait for
+    # The live stream keeps the network busy, so there is no idle to wait for.
+    page.wait_for_function("!/^Reading |\\bReading (the|what)/.test(document.body.innerText)")
+    page.wait_for_timeout(900)
     page.screenshot(path=OUT / f"{name}.png")
 
 

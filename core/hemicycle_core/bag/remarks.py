@@ -101,8 +101,8 @@ def clubs_for(lower: Carried, upper: Carried, *, rule: GapRule, step: StepWish) 
         words = f"No club is needed {between}."
     elif count < wanted:
         words = (
-            f"{_number(wanted)} would close the space {between}, but steps under {yards(least):.0f} yd are closer "
-            f"than this speed and spread can use. {belong} there."
+            f"{belong} {between}: {_number(wanted).lower()} would close the space, but in steps under "
+            f"{yards(least):.0f} yd, closer than this speed and spread can use."
         )
     else:
         words = f"{belong} {between}. The smallest useful step here is {yards(least):.0f} yd."

@@ -66,7 +66,7 @@ export function Ladder({ rungs, chosen, onChoose, flight = false }: LadderProps)
 						<td>
 							<button
 								type="button"
-								className="num min-h-7 w-full cursor-pointer text-left hover:underline"
+								className="num min-h-6 w-full cursor-pointer text-left hover:underline"
 								disabled={!onChoose}
 								onClick={() => onChoose?.(rung.id)}
 							>
