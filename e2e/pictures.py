@@ -2,13 +2,14 @@
 
 from __future__ import annotations
 
+import re
 import shutil
 import socket
 import tempfile
 from pathlib import Path
 
 from conftest import ROOT, Application
-from playwright.sync_api import Page, sync_playwright
+from playwright.sync_api import Page, expect, sync_playwright
 
 OUT = ROOT / "docs" / "screenshots"
 LIGHT, DARK = "chalk", "dusk"
@@ -45,7 +46,7 @@ def take(page: Page, application: Application) -> None:
 
 def shot(page: Page, name: str) -> None:
     # The live stream keeps the network busy, so there is no idle to wait for.
-    page.wait_for_function("!/^Reading |\\bReading (the|what)/.test(document.body.innerText)")
+    expect(page.get_by_text(re.compile("^Reading "))).to_have_count(0, timeout=20_000)
     page.wait_for_timeout(900)
     page.screenshot(path=OUT / f"{name}.png")
 

@@ -192,9 +192,9 @@ def _sentence(chosen: Candidate, runner: Candidate | None, because: Because, gai
     rival = "what is there now" if kept else (runner.letter if runner else "")
     more = f", {gain:+.1f} a round against {rival}".replace("-", "\u2212") if gain is not None else ""
     if because is Because.CHEAPER:
-        return f"{chosen.letter} does as many of the jobs as any, within noise, and costs least{more}."
+        return f"{chosen.letter} does as many of the jobs as any, within noise, and costs least of those{more}."
     if because is Because.LIKED:
-        return f"{chosen.letter} does as many of the jobs as any, within noise, and is liked best{more}."
+        return f"{chosen.letter} does as many of the jobs as any, within noise, and is liked best of those{more}."
     return f"{chosen.letter} does the most of the jobs{more}."
 
 
