@@ -93,6 +93,12 @@ def test_a_veto_stands_and_a_slow_ball_does_not_hold_up_a_utility_iron():
     assert verdict(slow).kind is Kind.ONE_HEAD
 
 
+def test_a_club_that_never_reaches_a_job_does_it_never_and_says_which_way():
+    short, long_ = verdict(shots(110, n=6)), verdict(shots(270, n=6))
+    assert short.played[0].success == long_.played[0].success == 0
+    assert (short.played[0].fails["short"], long_.played[0].fails["long"]) == (1, 1)
+
+
 def test_shots_that_do_not_count_change_nothing():
     hit = shots(179, n=9, spread=2)
     odd = Shot({"carry_m": metres(120), "landing_deg": 20.0}, misread=True)

@@ -194,6 +194,12 @@ def play(build: Possible, head_type: HeadType, run: Run, job: Job) -> Played:
     )
 
 
+def out_of_reach(job: Job, *, short: bool) -> Played:
+    """A job that is not this club's: every shot stops short of it or runs through."""
+    fails = {"short": float(short), "long": float(not short), "left": 0.0, "right": 0.0}
+    return Played(job, np.zeros(DRAWS), fails)
+
+
 def rounds(played: Sequence[Played]) -> Floats:
     """Successful shots a round over the jobs, by their uses, (DRAWS,)."""
     total: Floats = np.sum([each.job.uses_per_round * each.draws for each in played], axis=0) + np.zeros(DRAWS)

@@ -8,7 +8,7 @@ from dataclasses import dataclass
 import numpy as np
 from numpy.typing import NDArray
 
-from ..brief import Job
+from ..brief import Job, JobKind
 from ..flight import Air, Anchor
 from ..flight.error import BESIDE_NEIGHBOURS
 from ..samples.drift import REFERENCE_LENGTH_M, SPEED_SHARE_PER_M
@@ -16,10 +16,13 @@ from ..samples.pool import Centre, Group, Pool, pool
 from ..shots import Shot, Source, columns_of
 from .candidate import Candidate
 from .doubt import doubt, source_of
-from .landings import landings, runs_on
-from .play import Doubts, Played, play, possible, rounds
+from .landings import Run, landings, runs_on
+from .play import Doubts, Played, out_of_reach, play, possible, rounds
 
 Floats = NDArray[np.float64]
+
+
+FAR_SHARE = 0.25  # of carry: further off than any good shot strays
 
 
 @dataclass(frozen=True)
@@ -78,6 +81,14 @@ def doubts_of(candidate: Candidate) -> Doubts:
     return Doubts(float(np.sqrt(max(whole**2 - own**2, 0.0))), own, off.landing_deg)
 
 
+def _near(centre: Centre, run: Run, job: Job) -> bool:
+    """Whether a club can do a job at all: a wedge is not played at a par five."""
+    stops = centre.carry_m + run.typical_m
+    return abs(stops - job.distance_m) < job.depth_m + FAR_SHARE * centre.carry_m or (
+        job.kind is JobKind.TEE and stops > job.distance_m
+    )
+
+
 def weigh(candidates: Sequence[Candidate], jobs: Sequence[Job]) -> Weighed:
     """Pool the candidates that have a shot and play each of them on every job."""
     there = [(each, shots) for each in candidates if (shots := usable(each.shots))]
@@ -96,6 +107,9 @@ def weigh(candidates: Sequence[Candidate], jobs: Sequence[Job]) -> Weighed:
         may_be = possible(each.letter, each.head_type, centre, pooled, doubts=doubts_of(each))
         centres[each.letter] = centre
         played[each.letter] = tuple(
-            play(may_be, each.head_type, run[index], job) for run, job in zip(runs, jobs, strict=True)
+            play(may_be, each.head_type, run[index], job)
+            if _near(centre, run[index], job)
+            else out_of_reach(job, short=centre.carry_m < job.distance_m)
+            for run, job in zip(runs, jobs, strict=True)
         )
     return Weighed(pooled, centres, played, {letter: rounds(each) for letter, each in played.items()})

@@ -1,6 +1,6 @@
 /** A session's five places on keys 1 to 5, and what all of them share. */
 import { CircleHelp, SunMoon } from "lucide-react";
-import { useState } from "react";
+import { useEffect } from "react";
 import { Link, Navigate, useNavigate, useParams } from "react-router";
 import type { Session } from "../api/client";
 import { useChange, useLive, useSession } from "../api/session";
@@ -53,11 +53,11 @@ function Frame({ session, place, onHelp }: { session: Session; place: string; on
 	const live = useLive(session.id);
 	const change = useChange(session.id);
 	const [, turnTheme] = useTheme();
-	const [shown, setShown] = useState(place);
-	if (shown !== place) {
-		setShown(place);
-		change.reset();
-	}
+	const { reset } = change;
+	// A problem belongs to the place it happened in. In an effect: a reset while rendering would start the
+	// navigation's own rendering anew, and again, for as long as it takes.
+	// biome-ignore lint/correctness/useExhaustiveDependencies: the place is what it waits for
+	useEffect(() => reset(), [place, reset]);
 	useCommands("places", [
 		...PLACES.map((each, index) => ({
 			id: each.id,
