@@ -1,8 +1,6 @@
-"""What the core says when the data cannot be used, or only with doubt."""
+"""What the core says when the data cannot be used."""
 
 from __future__ import annotations
-
-from dataclasses import dataclass
 
 
 class BadInput(ValueError):
@@ -11,12 +9,3 @@ class BadInput(ValueError):
     def __init__(self, sentence: str, *, field: str | None = None) -> None:
         super().__init__(sentence)
         self.field = field
-
-
-@dataclass(frozen=True)
-class Question:
-    """Data that can be used, but that a fitter should look at. code: for programs; field: what it is about."""
-
-    code: str
-    sentence: str
-    field: str | None = None
