@@ -14,7 +14,7 @@ import numpy as np
 from scipy.special import ndtr
 
 from .candidate import Candidate, Liking
-from .verdict import DEFAULT, Kind, Thresholds, Verdict
+from .verdict import DEFAULT, Kind, Thresholds, Verdict, no_gain
 from .weigh import Weighed
 
 FILLING = (Kind.FILLS, Kind.FILLS_NOT_SETTLED)
@@ -109,7 +109,7 @@ def _cheaper(candidate: Candidate) -> tuple[float, int, str]:
 def _by_shots(played: Sequence[Candidate], weighed: Weighed, keep: str | None, limits: Thresholds) -> Choice:
     value = {each.letter: float(weighed.rounds[each.letter].mean()) for each in played}
     top = max(played, key=lambda each: (value[each.letter], each.letter))
-    if keep is not None and _within_noise(weighed, top.letter, keep, limits):
+    if keep is not None and no_gain(weighed, top.letter, keep, limits):
         return _kept(top, weighed, keep)
     close = [each for each in played if each is top or _level(weighed, top.letter, each.letter, limits)]
     priced = all(each.price is not None for each in close)
@@ -136,10 +136,6 @@ def _by_shots(played: Sequence[Candidate], weighed: Weighed, keep: str | None, l
         loss=loss,
         more=None if settled or runner is None else _more(chosen.letter, runner.letter, weighed),
     )
-
-
-def _within_noise(weighed: Weighed, letter: str, keep: str, limits: Thresholds) -> bool:
-    return weighed.better(letter, keep) < limits.better or weighed.gain(letter, keep) < limits.least_gain
 
 
 def _level(weighed: Weighed, top: str, other: str, limits: Thresholds) -> bool:

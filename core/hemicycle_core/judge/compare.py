@@ -13,7 +13,7 @@ from ..samples.averages import average, values_of
 from ..samples.pool import Centre
 from ..units import yards
 from .candidate import Candidate
-from .verdict import DEFAULT, LANDING_SPREAD_DEG, LANDING_SPREAD_SHOTS
+from .verdict import DEFAULT, LANDING_SPREAD_SHOTS, landing_se
 from .weigh import Weighed, weigh
 
 SETTLED_CHANCE = 0.90
@@ -74,9 +74,8 @@ def _landing(candidate: Candidate) -> _Side | None:
     sample = average(values_of(candidate.shots, "landing_deg"))
     if sample is None:
         return None
-    own = 0.0 if sample.sd is None else (sample.n - 1) * sample.sd**2
     df = LANDING_SPREAD_SHOTS + sample.n - 1
-    error = math.sqrt((own + LANDING_SPREAD_SHOTS * LANDING_SPREAD_DEG**2) / df / sample.n)
+    error = landing_se(sample)
     return _Side(candidate.letter, sample.mean, error, sample.n, df, sample.mean)
 
 

@@ -132,10 +132,8 @@ class _Evidence:
         return float(stats.norm.cdf(z))
 
 
-def _landing_se(landing: Average | None) -> float:
-    """Standard error of a mean landing angle, its spread drawn towards the usual one."""
-    if landing is None:
-        return 0.0
+def landing_se(landing: Average) -> float:
+    """Standard error of a mean landing angle in degrees, its spread drawn towards the usual one."""
     own = 0.0 if landing.sd is None else (landing.n - 1) * landing.sd**2
     variance = (own + LANDING_SPREAD_SHOTS * LANDING_SPREAD_DEG**2) / (LANDING_SPREAD_SHOTS + landing.n - 1)
     return math.sqrt(variance / landing.n)
@@ -153,7 +151,7 @@ def _evidence(case: Case, weighed: Weighed) -> _Evidence | None:
         carry=carry,
         centre=centre,
         landing=landing,
-        landing_se=_landing_se(landing),
+        landing_se=0.0 if landing is None else landing_se(landing),
         doubt=doubt(candidate.shots, anchored=candidate.anchored, air=candidate.air),
         window=window,
         holds=next((target for target in case.targets if target.quantity == "landing_deg"), None),
@@ -233,7 +231,7 @@ def _find(
     if candidate.liking is Liking.VETOED:
         return Finding(Kind.VETOED, "Vetoed by the player")
     if chance >= limits.likely:
-        if keep is not None and _no_gain(weighed, candidate.letter, keep, limits):
+        if keep is not None and no_gain(weighed, candidate.letter, keep, limits):
             return Finding(Kind.KEEP, "Keep what you have: no real gain")
         sure = chance >= limits.sure and settled
         return (
@@ -253,7 +251,8 @@ def _find(
     return Finding(Kind.ONE_HEAD, _head_away(evidence, limits))
 
 
-def _no_gain(weighed: Weighed, letter: str, keep: str, limits: Thresholds) -> bool:
+def no_gain(weighed: Weighed, letter: str, keep: str, limits: Thresholds) -> bool:
+    """Whether a build makes no more of the jobs than what is there now, as far as can be told or is worth buying."""
     return weighed.better(letter, keep) < limits.better or weighed.gain(letter, keep) < limits.least_gain
 
 

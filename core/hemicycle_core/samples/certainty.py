@@ -63,13 +63,3 @@ def certainty(sample: Average, *, usual_spread: float | None = None, wanted: flo
     enough = half <= goal
     more = int(enough.argmax()) if enough.any() else None
     return Certainty(half_width=float(half[0]), settled=more == 0, more=more, spread=spread, df=df)
-
-
-def chance_between(sample: Average, known: Certainty, low: float, high: float, *, error: float = 0.0) -> float:
-    """Probability that the true mean lies between low and high, 0 to 1.
-
-    error: standard deviation of an error common to all the values, such as a flight model's, in their unit.
-    """
-    scale = math.hypot(known.spread / math.sqrt(sample.n), error)
-    below_high, below_low = stats.t.cdf([(high - sample.mean) / scale, (low - sample.mean) / scale], known.df)
-    return float(below_high - below_low)
