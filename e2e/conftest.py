@@ -15,7 +15,9 @@ from dataclasses import dataclass, field
 from pathlib import Path
 
 import pytest
+from playwright.sync_api import Page, expect
 
+expect.set_options(timeout=15_000)  # a slow machine is slow, not wrong
 ROOT = Path(__file__).resolve().parents[1]
 
 
@@ -89,3 +91,15 @@ def application() -> Iterator[Application]:
     if made.process is not None and made.process.poll() is None:
         made.stop()
     shutil.rmtree(home, ignore_errors=True)
+
+
+@pytest.fixture
+def page(page: Page) -> Iterator[Page]:
+    """A page whose console must stay clean."""
+    complaints: list[str] = []
+    page.on("pageerror", lambda error: complaints.append(str(error)))
+    page.on("console", lambda said: complaints.append(said.text) if said.type == "error" else None)
+    yield page
+    # A refusal that the test provokes is logged by the browser too.
+    unwanted = [text for text in complaints if not re.search(r"status of (400|404|409)", text)]
+    assert unwanted == []

@@ -30,6 +30,13 @@ def take(page: Page, application: Application) -> None:
         page.goto(f"{session}/{place}")
         shot(page, place if theme == "chalk" else f"{place}-dark")
     page.evaluate("localStorage.setItem('hemicycle-theme', 'chalk')")
+    page.goto(f"{session}/bag")
+    for key, name in (("l", "shortlist"), ("p", "plans")):
+        page.keyboard.press(key)
+        page.wait_for_timeout(600)
+        shot(page, name)
+    page.goto(f"{application.address}/shop")
+    shot(page, "shop")
     page.goto(application.address)
     page.get_by_role("link", name="Tunde Bakare").first.click()
     page.goto(page.url.replace("/handover", "/page"))

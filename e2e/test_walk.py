@@ -3,42 +3,10 @@
 import re
 import urllib.error
 import urllib.request
-from pathlib import Path
 
 import pytest
-from axe_playwright_python.sync_playwright import Axe
 from playwright.sync_api import Page, expect
-
-DEMO = Path(__file__).resolve().parents[1] / "demo" / "monitor-export.csv"
-
-
-@pytest.fixture
-def page(page: Page):
-    """A page whose console must stay clean."""
-    complaints: list[str] = []
-    page.on("pageerror", lambda error: complaints.append(str(error)))
-    page.on("console", lambda said: complaints.append(said.text) if said.type == "error" else None)
-    yield page
-    # A refusal that the test provokes is logged by the browser too.
-    unwanted = [text for text in complaints if not re.search(r"status of (400|404|409)", text)]
-    assert unwanted == []
-
-
-def sign_in(page: Page, application) -> None:
-    page.goto(application.address)
-    page.get_by_label("Name").fill("fitter")
-    page.get_by_label("Password").fill(application.password)
-    page.get_by_role("button", name="Sign in").click()
-    expect(page.get_by_role("heading", name="Sessions")).to_be_visible()
-
-
-def accessible(page: Page) -> None:
-    """No violation of WCAG 2.2 A or AA that axe can find, in either theme."""
-    for theme in ("chalk", "dusk"):
-        page.evaluate(f"document.documentElement.dataset.theme = '{theme}'")
-        found = Axe().run(page, options={"runOnly": ["wcag2a", "wcag2aa", "wcag21aa", "wcag22aa"]})
-        assert found.violations_count == 0, f"{page.url} {theme}: {found.generate_report()}"
-    page.evaluate("document.documentElement.dataset.theme = 'chalk'")
+from steps import DEMO, accessible, sign_in
 
 
 def brief(page: Page) -> None:
@@ -46,7 +14,7 @@ def brief(page: Page) -> None:
     page.get_by_role("slider", name="Distance in yards").fill("138")
     page.get_by_role("button", name="+ Tight tee shot").click()
     page.get_by_label("Miss to avoid").select_option("left")
-    page.get_by_label("Courses").select_option("soft")
+    page.get_by_label("Usual ground").select_option("soft")
     expect(page.get_by_text("Saved.", exact=True)).to_be_visible()
 
 
@@ -82,7 +50,8 @@ def bag(page: Page) -> None:
 def candidates(page: Page) -> None:
     page.keyboard.press("k")
     for label in ("4H", "9W", "U4"):
-        row = page.get_by_role("listitem").filter(has=page.get_by_label(f"Shaft for {label}")).first
+        there = page.get_by_role("listitem").filter(has=page.get_by_role("button", name="On the stand"))
+        row = there.filter(has=page.get_by_label(f"Shaft for {label}")).first
         row.get_by_role("button", name="On the stand").click()
         expect(row.get_by_text(re.compile("^[ABC]$"))).to_be_visible()
     page.get_by_role("button", name="Close").click()

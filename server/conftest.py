@@ -44,7 +44,7 @@ def owner(shop) -> User:
 
 @pytest.fixture
 def stranger(db) -> User:
-    return person(Shop.objects.create(name="Two"), "stranger")
+    return person(Shop.objects.create(name="Two"), "stranger", Role.OWNER)
 
 
 @pytest.fixture
@@ -63,7 +63,7 @@ def session(fitter) -> FittingSession:
     made = sessions.open_session(fitter, customer_id=customer.pk, bay_id=bay.pk)
     for name, carry, total in (("Dr", 224, 243), ("5W", 196, 204), ("5i", 162, 170), ("6i", 151, 158)):
         builds.add_club(fitter, made.pk, name=name, typed_carry_m=carry * 0.9144, typed_total_m=total * 0.9144)
-    head, shaft = Head.objects.get(label="4H", model="Skerry"), Shaft.objects.get(name="Fenlark 65")
-    builds.add_candidate(fitter, made.pk, head_id=head.pk, shaft_id=shaft.pk)
+    head, shaft = Head.objects.get(label="4H", model="Skerry"), Shaft.objects.get(name="Fenlark 65 H")
+    builds.add_candidates(fitter, made.pk, [builds.CandidateChoice(head.pk, shaft.pk)])
     made.refresh_from_db()
     return made

@@ -190,14 +190,14 @@ def columns_of(shots: Sequence[Shot], keys: Sequence[str]) -> dict[str, NDArray[
 def anchor_to(shots: Sequence[Shot], airs: Sequence[Air]) -> Anchor:
     """The flight model tied to a session's own flights. airs: the air each shot flew in.
 
-    Kept shots with a launch and a carry that our model did not make; struck off centre they still fly as
-    launched. Where any carry was measured only those count; where the monitor modelled them all, the
-    anchor says so and is not trusted.
+    Kept shots with a launch and a carry that our model did not make; struck off centre, or meant low or high, they
+    still fly as launched, while a misread flew otherwise than it says. Where any carry was measured only those
+    count; where the monitor modelled them all, the anchor says so and is not trusted.
     """
     flew = [
         (shot, air)
         for shot, air in zip(shots, airs, strict=True)
-        if not shot.aside
+        if not (shot.aside or shot.misread)
         and all(shot.get(key) is not None for key in (*LAUNCH, "carry_m"))
         and shot.sources.get("carry_m", Source.MEASURED) is not Source.COMPUTED
     ]

@@ -88,6 +88,11 @@ def mps(miles_per_hour: float) -> float:
     return miles_per_hour * MPS_PER_MPH
 
 
+def ninety(sd: float) -> float:
+    """Half the width of the 90% interval of a normal figure from its standard deviation, in the same unit."""
+    return 1.6449 * sd
+
+
 def yd_text(metres_: float) -> str:
     """A length as whole yards for a sentence, with a true minus sign."""
     return f"{round(yards(metres_)):d}".replace("-", "\u2212")

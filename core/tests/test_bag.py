@@ -13,9 +13,10 @@ from hemicycle_core.bag import (
     coverage,
     plan_slots,
     remarks,
+    slot_with_roll,
     widest_hole,
 )
-from hemicycle_core.bag.gaps import wanted_step
+from hemicycle_core.bag.gaps import usual_rules, wanted_step
 from hemicycle_core.errors import BadInput
 from hemicycle_core.units import metres, mps, yards
 from hypothesis import given, settings
@@ -39,7 +40,7 @@ BAG = [
 
 
 def test_the_hole_is_upper_carry_less_lower_total():
-    covered = coverage(BAG, rule=GapRule.ROLL_OUT, step=STEP)
+    covered = coverage(BAG, usual_rules(GapRule.ROLL_OUT))
     hole = widest_hole(covered, skip_above=frozenset({"6i"}))
     assert (hole.lower.name, hole.upper.name, round(yards(hole.hole_m))) == ("5i", "5W", 26)
     irons = next(gap for gap in covered.between if gap.upper.name == "5i")
@@ -48,10 +49,10 @@ def test_the_hole_is_upper_carry_less_lower_total():
 
 
 def test_even_steps_count_only_what_is_over_the_step_and_irons_and_wedges_always_use_them():
-    covered = coverage(BAG, rule=GapRule.EVEN_STEPS, step=STEP)
+    covered = coverage(BAG, usual_rules(GapRule.EVEN_STEPS))
     gap = next(gap for gap in covered.between if gap.upper.name == "5W")
     assert round(yards(gap.hole_m)) == 34 - 15
-    wedges = next(gap for gap in coverage(BAG, rule=GapRule.ROLL_OUT, step=STEP).between if gap.upper.name == "PW")
+    wedges = next(gap for gap in coverage(BAG, usual_rules(GapRule.ROLL_OUT)).between if gap.upper.name == "PW")
     assert (wedges.rule, round(yards(wedges.hole_m))) == (GapRule.EVEN_STEPS, 24 - 15)
 
 
@@ -94,10 +95,13 @@ def test_clubs_that_make_no_bag_are_refused_in_words():
 
 
 def test_carry_only_asks_for_a_carry_within_reach_whatever_rolls_or_how_fast():
-    fast = wanted_step(mps(110))
-    gap = next(each for each in coverage(BAG, rule=GapRule.CARRY_ONLY, step=fast).between if each.upper.name == "5W")
+    gap = next(
+        each for each in coverage(BAG, usual_rules(GapRule.CARRY_ONLY, mps(110))).between if each.upper.name == "5W"
+    )
     assert round(yards(gap.hole_m)) == 34 - 15
-    even = next(each for each in coverage(BAG, rule=GapRule.EVEN_STEPS, step=fast).between if each.upper.name == "5W")
+    even = next(
+        each for each in coverage(BAG, usual_rules(GapRule.EVEN_STEPS, mps(110))).between if each.upper.name == "5W"
+    )
     assert round(yards(even.hole_m)) == 34 - 20
 
 
@@ -109,7 +113,7 @@ def irons(*carries, spread=4.0):
 
 
 def said(clubs, what):
-    covered = coverage(clubs, rule=GapRule.ROLL_OUT, step=STEP)
+    covered = coverage(clubs, usual_rules(GapRule.ROLL_OUT))
     return [each.sentence for each in remarks(covered) if each.what == what]
 
 
@@ -146,3 +150,15 @@ def test_the_number_of_clubs_follows_the_space_and_the_spread():
     few, remark = between(170, 9)
     assert few == 1
     assert "closer than this speed and spread can use" in remark.sentence
+
+
+def test_what_rolls_further_may_carry_less_and_leaves_the_same_on_both_sides():
+    lower, upper = club("5i", 162, 170), club("5W", 196, 204)
+    plan = plan_slots(lower, upper, 1, rule=GapRule.ROLL_OUT, step=STEP)
+    flat = slot_with_roll(plan, 0, lower, upper, metres(14))
+    below, above = flat.target_m - lower.total_m, upper.carry_m - (flat.target_m + metres(14))
+    assert below == pytest.approx(above)
+    assert flat.target_m < plan.slots[0].target_m
+    assert flat.high_m - flat.low_m == pytest.approx(plan.slots[0].high_m - plan.slots[0].low_m)
+    even = plan_slots(lower, upper, 1, rule=GapRule.EVEN_STEPS, step=STEP)
+    assert slot_with_roll(even, 0, lower, upper, metres(14)).target_m == even.slots[0].target_m

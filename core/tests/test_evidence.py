@@ -102,6 +102,8 @@ def test_the_loser_says_why():
     [("5 iron", "5i", HeadType.IRON), ("Iron-7", "7i", HeadType.IRON), ("Wood 5", "5W", HeadType.FAIRWAY),
      ("3 Fairway Wood", "3W", HeadType.FAIRWAY), ("hybrid 4", "4H", HeadType.HYBRID), ("U4", "4U", HeadType.UTILITY),
      ("Pitching Wedge", "PW", HeadType.WEDGE), ("Driver", "Dr", HeadType.DRIVER), ("52°", "52°", HeadType.WEDGE),
+     ("56 deg", "56°", HeadType.WEDGE), ("60 Wedge", "60°", HeadType.WEDGE), ("58", "58°", HeadType.WEDGE),
+     ("11 wood", "11W", HeadType.FAIRWAY),
      ("My old one", "My old one", HeadType.IRON)],
 )  # fmt: skip
 def test_club_names_as_people_write_them(written, name, kind):

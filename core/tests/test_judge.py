@@ -4,35 +4,15 @@ import re
 
 import numpy as np
 import pytest
-from hemicycle_core.bag import Carried, GapRule, HeadType, plan_slots
-from hemicycle_core.bag.gaps import wanted_step
+from builds import GREEN, LOWER, PLAN, TEE, UPPER, case, session, shots
+from hemicycle_core.bag import HeadType
 from hemicycle_core.brief import Job, JobKind, propose
-from hemicycle_core.flight import Firmness, Launch, fly
-from hemicycle_core.judge import Candidate, Case, Kind, Liking, Metric, compare, judge, judge_session
+from hemicycle_core.flight import Launch, fly
+from hemicycle_core.judge import Candidate, Kind, Liking, Metric, compare, judge, judge_session
 from hemicycle_core.judge.choice import Because
 from hemicycle_core.samples import average, certainty, cost_of_a_miss, pattern
 from hemicycle_core.shots import Intent, Shot, Source
 from hemicycle_core.units import metres, mps, yards
-
-LOWER = Carried("5i", HeadType.IRON, metres(162), metres(170.4), peak_m=metres(27), spin_rpm=5200, spread_m=4)
-UPPER = Carried("5W", HeadType.FAIRWAY, metres(196), metres(204), peak_m=metres(29), spin_rpm=3900, spread_m=4)
-PLAN = plan_slots(LOWER, UPPER, 1, rule=GapRule.ROLL_OUT, step=wanted_step(None))
-GREEN = Job("Par three", JobKind.GREEN, metres(180), Firmness.MEDIUM, width_m=20, depth_m=24)
-TEE = Job("Tight tee", JobKind.TEE, metres(190), width_m=25)
-
-
-def shots(carry, landing=46.0, n=8, seed=1, spread=3.0, aside=()):
-    chance = np.random.default_rng(seed)
-    made = [
-        Shot({"carry_m": metres(carry + chance.normal(0, spread)), "landing_deg": landing + chance.normal(0, 1)})
-        for _ in range(n)
-    ]
-    return [*made, *(Shot({"carry_m": metres(c)}, aside=True) for c in aside)]
-
-
-def case(hit, letter="A", kind=HeadType.HYBRID, jobs=(GREEN,), **more):
-    targets = propose(PLAN, PLAN.slots[0], LOWER, UPPER, jobs)
-    return Case(Candidate(letter, letter, kind, hit, **more), PLAN.slots[0], targets, LOWER, UPPER)
 
 
 def verdict(hit, jobs=(GREEN,), **more):
@@ -167,10 +147,6 @@ def test_two_builds_differ_only_when_the_shots_say_so():
     assert compare(far, case(shots(180, n=2), "E").candidate) is None
 
 
-def session(*cases, **more):
-    return judge_session(cases, jobs=[GREEN], **more)
-
-
 def test_best_is_most_successful_shots_then_keep_then_cheaper_then_liked():
     good, poor = shots(179, n=10, spread=2), shots(196, n=10, spread=3, seed=3)
     found = session(case(good), case(poor, "B")).choice
@@ -242,3 +218,44 @@ def test_targets_say_why():
     assert targets["landing_deg"].low == 44
     assert targets["offline_m"].high == 10
     assert not {"landing_deg"} & {t.quantity for t in propose(PLAN, PLAN.slots[0], LOWER, UPPER, [TEE])}
+
+
+def test_a_choice_outside_its_window_says_why_it_is_put_first():
+    """Jobs that ask for more carry than the gap does: the longer build does more of them and lies past its window."""
+    far = Job("Par five in two", JobKind.GREEN, metres(196), uses_per_round=3, width_m=40, depth_m=30)
+    cases = [case(shots(179), "A", jobs=[far]), case(shots(192, seed=2), "B", jobs=[far])]
+    found = judge_session(cases, jobs=[far])
+    assert found.choice.letter == "B"
+    assert found.verdicts[1].kind not in (Kind.FILLS, Kind.FILLS_NOT_SETTLED)
+    assert found.choice.sentence.endswith("The jobs count for more.")
+    assert "By its window alone: " in found.choice.sentence
+
+
+def own(name, kind, hit):
+    return Candidate("", name, kind, hit, own=True)
+
+
+def test_a_club_earns_what_the_whole_bag_gains_by_it():
+    """A job that the driver does is no argument against a club for greens, though the driver does more of the jobs."""
+    long_tee = Job("Long tee", JobKind.TEE, metres(225), uses_per_round=4, width_m=60)
+    green_club = case(shots(179, n=10, spread=2), jobs=[GREEN, long_tee])
+    driver = own("Dr", HeadType.DRIVER, shots(228, landing=38, n=10, seed=4))
+    found = judge_session([green_club], jobs=[GREEN, long_tee], own=[driver])
+    (seen,) = found.verdicts
+    assert found.weighed.rounds["own Dr"].mean() > seen.rounds + 1
+    assert found.choice.letter == "A"
+    assert found.choice.gain_shots == pytest.approx(seen.played[0].success, abs=0.01)
+    assert seen.kind is Kind.FILLS
+
+
+def test_like_for_like_the_old_club_is_gone_when_the_new_one_comes():
+    tee = Job("Tee", JobKind.TEE, metres(215), uses_per_round=2, width_m=60)
+    old = own("4H", HeadType.HYBRID, shots(216, n=10, seed=4))
+    beside, instead = (
+        judge_session([case(shots(179, n=10), jobs=[GREEN, tee])], jobs=[GREEN, tee], own=[old], replaced=gone)
+        for gone in (None, "4H")
+    )
+    assert beside.choice.letter == "A"
+    assert instead.choice.because is Because.KEEP
+    lost = beside.bags.rounds["A"] - instead.bags.rounds["A"]
+    assert lost.mean() == pytest.approx(2 * beside.weighed.played["own 4H"][1].success, abs=0.1)

@@ -4,13 +4,14 @@ from __future__ import annotations
 
 from typing import Any
 
-from django.core.exceptions import PermissionDenied
+from django.core.exceptions import PermissionDenied, RequestDataTooBig
 from django.http import Http404, HttpRequest, JsonResponse
 from hemicycle_core.errors import BadInput
 from rest_framework import exceptions, status
 from rest_framework.response import Response
 
 MEDIA_TYPE = "application/problem+json"
+TOO_LARGE = "The file is over 4 MB, more than a session of shots. Export one session."
 
 
 class Refused(Exception):
@@ -49,21 +50,27 @@ def _first(detail: Any, path: str = "") -> tuple[str, str | None]:
     return str(detail), path or None
 
 
+PLAIN: dict[type[Exception], dict[str, Any]] = {
+    RequestDataTooBig: body("too_large", TOO_LARGE, 413, "file"),
+    Http404: body("not_found", "That is not here, or not in your shop.", 404),
+    PermissionDenied: body("not_allowed", "You may not do that.", 403),
+    exceptions.NotAuthenticated: body("sign_in", "Sign in first.", 401),
+    exceptions.AuthenticationFailed: body("sign_in", "Sign in first.", 401),
+}
+
+
 def handle(error: Exception, _context: dict[str, Any]) -> Response | None:
     """DRF's exception handler; None lets an unforeseen error become a 500."""
     if isinstance(error, BadInput):
         return _response(body("bad_input", str(error), 400, error.field))
     if isinstance(error, Refused):
         return _response(body(error.kind, str(error), error.status, error.field))
-    if isinstance(error, Http404):
-        return _response(body("not_found", "That is not here, or not in your shop.", 404))
-    if isinstance(error, PermissionDenied):
-        return _response(body("not_allowed", "You may not do that.", 403))
+    for kind, problem in PLAIN.items():
+        if isinstance(error, kind):
+            return _response(problem)
     if isinstance(error, exceptions.ValidationError):
         sentence, field = _first(error.detail)
         return _response(body("bad_input", f"{_label(field)}{sentence}", 400, field))
-    if isinstance(error, exceptions.NotAuthenticated | exceptions.AuthenticationFailed):
-        return _response(body("sign_in", "Sign in first.", 401))
     if isinstance(error, exceptions.APIException):
         return _response(body(error.default_code, str(error.detail), error.status_code))
     return None
@@ -81,6 +88,14 @@ def page_not_found(_request: HttpRequest, exception: Exception | None = None) ->
     return JsonResponse(
         body("not_found", "There is nothing at this address.", 404), status=404, content_type=MEDIA_TYPE
     )
+
+
+def bad_request(_request: HttpRequest, exception: Exception | None = None) -> JsonResponse:
+    """What Django refuses before a view sees it."""
+    large = isinstance(exception, RequestDataTooBig)
+    title = TOO_LARGE if large else "This request cannot be read. Load the page again."
+    code = 413 if large else 400
+    return JsonResponse(body("bad_request", title, code), status=code, content_type=MEDIA_TYPE)
 
 
 def csrf_failure(_request: HttpRequest, reason: str = "") -> JsonResponse:

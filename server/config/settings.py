@@ -100,6 +100,8 @@ SPECTACULAR_SETTINGS = {
     "SERVE_INCLUDE_SCHEMA": False,
     "COMPONENT_SPLIT_REQUEST": True,
     "ENUM_GENERATE_CHOICE_DESCRIPTION": False,
+    # One name for one set of words, whatever the fields are called.
+    "ENUM_NAME_OVERRIDES": {"FirmnessEnum": ["soft", "medium", "firm"]},
 }
 
 structlog.configure(

@@ -10,7 +10,7 @@ from hemicycle_core.judge import Metric, compare, elsewhere, predict, usual_chan
 from hemicycle_core.samples import pattern
 from hemicycle_core.units import mps
 
-from . import pictures as p
+from . import bench_pictures as bp
 from .models import Build
 from .read import Loaded
 
@@ -46,13 +46,13 @@ def _path(loaded: Loaded, build: Build, carry_m: float, peak_m: float | None) ->
     return [[round(float(x) * wide, 2), round(float(z) * tall, 2)] for x, _, z in picked]
 
 
-def board_line(loaded: Loaded, build: Build) -> p.BoardLine | None:
+def board_line(loaded: Loaded, build: Build) -> bp.BoardLine | None:
     club = loaded.carried(build)
     if club is None:
         return None
     offline = loaded.mean(build, "offline_m")
     found = pattern(loaded.shots_of(build))
-    return p.BoardLine(
+    return bp.BoardLine(
         build=build.pk,
         letter=build.letter,
         name=build.name,
@@ -62,7 +62,7 @@ def board_line(loaded: Loaded, build: Build) -> p.BoardLine | None:
         path=_path(loaded, build, club.carry_m, club.peak_m),
         pattern=None
         if found is None
-        else p.PatternPicture(
+        else bp.PatternPicture(
             carry_m=found.carry_m,
             offline_m=found.offline_m,
             major_m=found.major_m,
@@ -74,28 +74,9 @@ def board_line(loaded: Loaded, build: Build) -> p.BoardLine | None:
     )
 
 
-def _differences(builds: list[Build]) -> list[str]:
-    """What differs between candidates besides the head, as it may get the credit or the blame."""
-    said = []
-    for a, b in combinations(builds, 2):
-        parts = []
-        if a.length_m and b.length_m and abs(a.length_m - b.length_m) >= 0.25 * 0.0254:
-            longer, shorter = (a, b) if a.length_m > b.length_m else (b, a)
-            parts.append(
-                f"{longer.letter} is {abs(a.length_m - b.length_m) / 0.0254:.3g} in longer than {shorter.letter}"
-            )
-        if a.shaft and b.shaft and a.shaft.weight_g != b.shaft.weight_g:
-            heavy, light = (a, b) if a.shaft.weight_g > b.shaft.weight_g else (b, a)
-            grams = abs(a.shaft.weight_g - b.shaft.weight_g)
-            parts.append(f"{heavy.letter}’s shaft is {grams} g heavier than {light.letter}’s")
-        if parts:
-            said.append("; ".join(parts) + ".")
-    return said
-
-
-def choice_picture(loaded: Loaded) -> p.ChoicePicture:
+def choice_picture(loaded: Loaded) -> bp.ChoicePicture:
     choice = loaded.judgement.choice
-    return p.ChoicePicture(
+    return bp.ChoicePicture(
         letter=choice.letter,
         runner_up=choice.runner_up,
         sentence=choice.sentence,
@@ -106,7 +87,7 @@ def choice_picture(loaded: Loaded) -> p.ChoicePicture:
     )
 
 
-def bench_picture(loaded: Loaded) -> p.BenchPicture:
+def bench_picture(loaded: Loaded) -> bp.BenchPicture:
     candidates = [loaded.candidate(build) for build in loaded.candidates]
     weighed = loaded.judgement.weighed
     pairs = [
@@ -114,11 +95,11 @@ def bench_picture(loaded: Loaded) -> p.BenchPicture:
     ]
     hole = loaded.hole
     names = {hole.lower.name, hole.upper.name} if hole else set()
-    return p.BenchPicture(
+    return bp.BenchPicture(
         lines=[line for build in loaded.candidates if (line := board_line(loaded, build)) is not None],
         neighbours=[line for b in loaded.own if b.name in names and (line := board_line(loaded, b)) is not None],
         comparisons=[
-            p.ComparisonPicture(
+            bp.ComparisonPicture(
                 metric=pair.metric.value,
                 better=pair.better,
                 worse=pair.worse,
@@ -132,12 +113,11 @@ def bench_picture(loaded: Loaded) -> p.BenchPicture:
             for pair in pairs
             if pair is not None
         ],
-        differences=_differences(loaded.candidates),
         choice=choice_picture(loaded),
     )
 
 
-def what_if_picture(loaded: Loaded, build: Build) -> p.WhatIfPicture:
+def what_if_picture(loaded: Loaded, build: Build) -> bp.WhatIfPicture:
     """What a change of this build would do, and what other air would, from its own kept shots."""
     shots, air, anchored = loaded.shots_of(build), loaded.air_of(build), loaded.anchored
     sleeve = build.head.sleeve_deg if build.head else 0.0
@@ -146,7 +126,7 @@ def what_if_picture(loaded: Loaded, build: Build) -> p.WhatIfPicture:
     here = {"altitude_m": air.altitude_m, "temperature_c": air.temperature_c}
     airs = [Air(**{**here, **other}) for _, other in OTHER_AIR]
     moved = elsewhere(shots, airs, was=air, anchored=anchored)
-    return p.WhatIfPicture(
+    return bp.WhatIfPicture(
         build=build.pk,
         letter=build.letter,
         shots=made[0].shots if made else 0,
@@ -154,7 +134,7 @@ def what_if_picture(loaded: Loaded, build: Build) -> p.WhatIfPicture:
         anchor=anchored.sentence,
         before=dict(next((each.before for each in made if each.before), {})),
         changes=[
-            p.ChangePicture(
+            bp.ChangePicture(
                 kind=each.change.kind.value,
                 label=each.change.effect.label,
                 words=each.change.words,
@@ -171,7 +151,7 @@ def what_if_picture(loaded: Loaded, build: Build) -> p.WhatIfPicture:
             for each in made
         ],
         elsewhere=[
-            p.AirPicture(label, each.carry_m, each.carry_error_m, each.landing_deg)
+            bp.AirPicture(label, each.carry_m, each.carry_error_m, each.landing_deg)
             for (label, _), each in zip(OTHER_AIR, moved, strict=False)
         ],
     )

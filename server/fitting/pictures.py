@@ -9,6 +9,9 @@ from typing import Literal
 Status = Literal["not_begun", "open", "agreed"]
 JobWord = Literal["green", "tee", "layup"]
 FirmnessWord = Literal["soft", "medium", "firm"]
+IntentWord = Literal["stock", "low", "high", "draw", "fade"]
+ShapeWord = Literal["any", "straight", "draw", "fade"]
+CourseWord = Literal["home", "trip", "season"]
 LikingWord = Literal["liked", "neutral", "disliked", "vetoed"]
 
 
@@ -29,11 +32,27 @@ class JobPicture:
     depth_m: float
     firmness: FirmnessWord
     uses_per_round: float
+    course: str = ""
+    lie: str = ""
+
+
+@dataclass
+class CoursePicture:
+    """Where they play. kind: home, trip or season; share: of their rounds, in 100."""
+
+    name: str
+    kind: CourseWord
+    firmness: FirmnessWord
+    share: float
 
 
 @dataclass
 class BriefPicture:
     miss: str
+    shape: ShapeWord
+    courses: list[CoursePicture]
+    lies: list[str]
+    likes: dict[str, LikingWord]
     firmness: str
     most_clubs: int
     budget: str | None
@@ -45,7 +64,8 @@ class BriefPicture:
 
 @dataclass
 class BuildPicture:
-    """carry_from: hit, typed or none. averages: over kept shots, averages_all: over every shot, by reading.
+    """carry_from: hit, typed or none; carry_doubt_m: give or take of that figure, nine times in ten.
+    averages: over kept shots, averages_all: over every shot, by reading.
     sources: of each average, the least trusted of its shots."""
 
     id: int
@@ -65,6 +85,7 @@ class BuildPicture:
     carry_m: float | None
     total_m: float | None
     carry_from: Literal["hit", "typed", "none"]
+    carry_doubt_m: float | None
     spread_m: float | None
     kept: int
     set_aside: int
@@ -79,12 +100,19 @@ class BuildPicture:
 
 @dataclass
 class ShotPicture:
+    """intent: what was meant; only stock shots say what the club does. misread: counts for nothing. distance, line:
+    whether these count."""
+
     id: int
     number: int
     build: int
     aside: bool
     aside_reason: str
     strike: str
+    intent: IntentWord
+    misread: bool
+    distance: bool
+    line: bool
     question: str
     readings: dict[str, float]
     sources: dict[str, str]
@@ -116,7 +144,19 @@ class TargetPicture:
     proposed_high: float | None
     overruled: bool
     why: str
+    sure: str
     firm: bool
+    out_of_reach: str
+
+
+@dataclass
+class TypeWindow:
+    """The carry window of a slot for one kind of head, by its likely roll-out at this player's speed."""
+
+    head_type: str
+    roll_m: float
+    low_m: float
+    high_m: float
 
 
 @dataclass
@@ -127,11 +167,13 @@ class SlotPicture:
     high_m: float
     roll_m: float
     targets: list[TargetPicture]
+    by_type: list[TypeWindow]
 
 
 @dataclass
 class PlanPicture:
-    """The space in work and the slots that close it. lower, upper: builds. left_m: the largest hole left."""
+    """The space in work and the slots that close it. lower, upper: builds; like: the one whose like is wanted.
+    left_m: the largest hole left. proposed_count: how many clubs belong here by space, spread and uses."""
 
     lower: int
     upper: int
@@ -142,6 +184,8 @@ class PlanPicture:
     slack_m: float
     at_worst_m: float
     sentence: str
+    like: int | None
+    proposed_count: int | None
     slots: list[SlotPicture]
 
 
@@ -156,11 +200,22 @@ class RemarkPicture:
 
 @dataclass
 class BagPicture:
+    """step, short_step: wanted at each end, in yards; own_steps: the fitter set one. turf: that roll-out is reckoned
+    on, empty for the monitor's own. stand: what differs between the candidates besides the head. moved: what each
+    candidate does to its neighbours, by letter."""
+
     order: list[int]
     between: list[BetweenPicture]
     rule: str
     rule_words: str
+    short_rule: str
+    short_rule_words: str
     step: str
+    short_step: str
+    own_steps: bool
+    turf: str
+    stand: list[str]
+    moved: dict[str, str]
     club_count: int
     headline: str
     plan: PlanPicture | None
@@ -195,6 +250,8 @@ class PlayedPicture:
 
 @dataclass
 class VerdictPicture:
+    """at_first: the verdict by the first targets kept, where they were others; else empty."""
+
     build: int
     letter: str
     slot: int
@@ -211,6 +268,17 @@ class VerdictPicture:
     rounds: float | None
     facts: list[FactPicture]
     played: list[PlayedPicture]
+    at_first: str
+
+
+@dataclass
+class ImportedPicture:
+    """A file that was taken in. undone: taken back; its shots stay on record and do not count."""
+
+    id: int
+    file_name: str
+    shots: int
+    undone: bool
 
 
 @dataclass
@@ -230,10 +298,13 @@ class SessionPicture:
     rule: str
     clubs_to_place: int
     in_hand: int | None
+    intent: IntentWord
     brief: BriefPicture
     builds: list[BuildPicture]
     shots: list[ShotPicture]
     bag: BagPicture
+    imports: list[ImportedPicture]
+    versions: int
     verdicts: list[VerdictPicture]
     next: str
     steady: str
@@ -253,163 +324,3 @@ class SessionLine:
     outcome: str
     shots: int
     next_check: date | None
-
-
-@dataclass
-class PatternPicture:
-    carry_m: float
-    offline_m: float
-    major_m: float
-    minor_m: float
-    tilt_deg: float
-    depth_m: float
-    width_m: float
-
-
-@dataclass
-class BoardLine:
-    """One club on the flight board: its path as [downrange, height] metres, its landing pattern, its roll."""
-
-    build: int
-    letter: str
-    name: str
-    carry_m: float
-    total_m: float
-    offline_m: float
-    path: list[list[float]]
-    pattern: PatternPicture | None
-
-
-@dataclass
-class ComparisonPicture:
-    """See hemicycle_core.judge.Comparison."""
-
-    metric: Literal["jobs", "carry_m", "landing_deg", "side_spread"]
-    better: str
-    worse: str
-    by: float
-    by_equal: float | None
-    chance: float
-    settled: bool
-    more: int | None
-    sentence: str
-
-
-@dataclass
-class ChoicePicture:
-    """The build to propose, None to keep what is there, and what would settle it."""
-
-    letter: str | None
-    runner_up: str | None
-    sentence: str
-    settled: bool
-    chance_best: float | None
-    more_with: str | None
-    more: int | None
-
-
-@dataclass
-class BenchPicture:
-    lines: list[BoardLine]
-    neighbours: list[BoardLine]
-    comparisons: list[ComparisonPicture]
-    differences: list[str]
-    choice: ChoicePicture
-
-
-@dataclass
-class ChangePicture:
-    """after, error: averages after the change and one standard deviation of its doubt, by reading; empty where
-    only directions are known."""
-
-    kind: str
-    label: str
-    words: str
-    amount: float
-    after: dict[str, float]
-    error: dict[str, float]
-    face_closed_deg: float
-    lie_deg: float
-    bounce_deg: float
-    directions: list[str]
-    source: str
-    caution: str
-
-
-@dataclass
-class AirPicture:
-    label: str
-    carry_m: float
-    carry_error_m: float
-    landing_deg: float
-
-
-@dataclass
-class WhatIfPicture:
-    """anchored: the flight model is tied to measured flights; anchor: the sentence that says how."""
-
-    build: int
-    letter: str
-    shots: int
-    anchored: bool
-    anchor: str
-    before: dict[str, float]
-    changes: list[ChangePicture]
-    elsewhere: list[AirPicture]
-
-
-@dataclass
-class ColumnPicture:
-    header: str
-    key: str
-    unit: str
-    sure: bool
-    example: str
-
-
-@dataclass
-class ImportClub:
-    """A club named in the file and the build it would go to: an own club's short name, or empty to leave out."""
-
-    written: str
-    name: str
-    shots: int
-
-
-@dataclass
-class ImportRow:
-    """A shot of the file that looks unlike the others of its club."""
-
-    line: int
-    club: str
-    carry_m: float
-    why: str
-
-
-@dataclass
-class ImportProblem:
-    line: int
-    column: str
-    sentence: str
-
-
-@dataclass
-class ImportPreview:
-    """remembered: the mapping was accepted for such a file before."""
-
-    file_name: str
-    columns: list[ColumnPicture]
-    clubs: list[ImportClub]
-    unlike: list[ImportRow]
-    problems: list[ImportProblem]
-    shots: int
-    remembered: bool
-
-
-@dataclass
-class ImportResult:
-    shots: int
-    clubs: int
-    set_aside: int
-    computed: int
-    problems: list[ImportProblem]

@@ -2,188 +2,38 @@
 
 from __future__ import annotations
 
-from collections import defaultdict
-from dataclasses import dataclass, field
+from collections.abc import Hashable, Mapping
+from dataclasses import dataclass, replace
 from functools import cached_property
 
 from hemicycle_core.bag import (
-    Between,
-    Carried,
-    Coverage,
-    GapRule,
     HeadType,
     Slot,
-    SlotPlan,
-    coverage,
-    plan_slots,
-    widest_hole,
+    slot_with_roll,
 )
-from hemicycle_core.bag.gaps import wanted_step
-from hemicycle_core.brief import Job as CoreJob
-from hemicycle_core.brief import JobKind, Miss, Target, propose
-from hemicycle_core.flight import Air, Anchor, Firmness
-from hemicycle_core.judge import Candidate, Case, Judgement, Liking, Verdict, judge_session
-from hemicycle_core.samples import Average, average, certainty
-from hemicycle_core.samples.averages import values_of
-from hemicycle_core.shots import Shot as CoreShot
-from hemicycle_core.shots import Source, Strike, anchor_to
+from hemicycle_core.brief import Target, jobs_of_slot
+from hemicycle_core.flight import Air, Firmness
+from hemicycle_core.judge import Candidate, Case, Judgement, Kind, Liking, Verdict, judge_session
+from hemicycle_core.judge.thresholds import Thresholds, changed
+from hemicycle_core.judge.verdict import verdict_of
+from hemicycle_core.rack import Expectation, HeadRecord, Owned, Reach, TypeLine, expect, owned, reach, type_lines
+from hemicycle_core.samples import Average
+from hemicycle_core.samples.lofts import Head as CoreHead
+from hemicycle_core.units import yd_text
 
-from .models import Build, FittingSession, Job, Shot, TargetOverride
+from .known import Known, typed_sd_m
+from .models import Build, FittingSession, Job, Shot, ShotImport, TargetOverride, WindowVersion
+from .remember import Remembered, key_of
 
-
-def core_shot(shot: Shot) -> CoreShot:
-    return CoreShot(
-        values=shot.readings,
-        sources={key: Source(source) for key, source in shot.sources.items()},
-        aside=shot.aside,
-        strike=Strike(shot.strike) if shot.strike else None,
-    )
-
-
-def core_job(job: Job) -> CoreJob:
-    return CoreJob(
-        name=job.name,
-        kind=JobKind(job.kind),
-        distance_m=job.distance_m,
-        firmness=Firmness(job.firmness),
-        carry_over_m=job.carry_over_m,
-        width_m=job.width_m,
-        depth_m=job.depth_m,
-        uses_per_round=job.uses_per_round,
-    )
+# What of a session's row changes without changing what is judged.
+BESIDE_THE_POINT = {"in_hand_id", "in_hand_at", "briefed_at", "notes", "pain", "intent", "agreed_at"}
+JUDGEMENTS, LINES = Remembered(), Remembered()
+FILLING = {Kind.FILLS, Kind.FILLS_NOT_SETTLED}
 
 
 @dataclass
-class Loaded:
+class Loaded(Known):
     """A session with everything that was hit in it, and what the core makes of it, each computed once."""
-
-    session: FittingSession
-    builds: list[Build]
-    shots: list[Shot]
-    jobs: list[Job]
-    overrides: list[TargetOverride]
-    _shots_of: dict[int, list[CoreShot]] = field(default_factory=dict)
-
-    def shots_of(self, build: Build) -> list[CoreShot]:
-        if not self._shots_of:
-            grouped: dict[int, list[CoreShot]] = defaultdict(list)
-            for shot in self.shots:
-                grouped[shot.run.build_id].append(core_shot(shot))
-            self._shots_of = grouped
-        return self._shots_of.get(build.pk, [])
-
-    @cached_property
-    def own(self) -> list[Build]:
-        return [build for build in self.builds if build.is_own and not build.archived]
-
-    @cached_property
-    def candidates(self) -> list[Build]:
-        return [build for build in self.builds if not build.is_own and not build.archived]
-
-    def mean(self, build: Build, key: str) -> Average | None:
-        return average(values_of(self.shots_of(build), key))
-
-    def carried(self, build: Build) -> Carried | None:
-        """The club as the bag sees it: its kept shots, else what was typed; None when neither is known."""
-        carry = self.mean(build, "carry_m")
-        typed = carry is None
-        carry_m = build.typed_carry_m if carry is None else carry.mean
-        if carry_m is None or build.head_type == HeadType.PUTTER:
-            return None
-        total = None if typed else self.mean(build, "total_m")
-        total_m = build.typed_total_m if total is None else total.mean
-        others = {key: self.mean(build, key) for key in ("peak_m", "landing_deg", "spin_rpm")}
-        return Carried(
-            name=build.name,
-            head_type=HeadType(build.head_type),
-            carry_m=carry_m,
-            total_m=carry_m if total_m is None else total_m,
-            loft_deg=build.set_loft_deg,
-            spread_m=certainty(carry).spread if carry else None,
-            **{key: found.mean if found else None for key, found in others.items()},
-        )
-
-    @cached_property
-    def bag(self) -> list[Carried]:
-        return [club for build in self.own if (club := self.carried(build)) is not None]
-
-    @cached_property
-    def coverage(self) -> Coverage:
-        driver = next((build for build in self.own if build.head_type == HeadType.DRIVER), None)
-        speed = self.mean(driver, "club_speed_mps") if driver else None
-        step = wanted_step(speed.mean if speed else None)
-        return coverage(self.bag, rule=GapRule(self.session.rule), step=step)
-
-    @cached_property
-    def hole(self) -> Between | None:
-        """The space in work: the one the fitter chose, else the widest hole below the driver, else any."""
-        chosen = next((build.name for build in self.own if build.pk == self.session.hole_above_id), None)
-        if chosen is not None:
-            found = next((gap for gap in self.coverage.between if gap.lower.name == chosen), None)
-            if found is not None:
-                return found
-        drivers = frozenset(club.name for club in self.bag if club.head_type is HeadType.DRIVER)
-        return widest_hole(self.coverage, skip_above=drivers) or widest_hole(self.coverage)
-
-    @cached_property
-    def plan(self) -> SlotPlan | None:
-        if self.hole is None or self.hole.step_m <= 0:
-            return None
-        return plan_slots(
-            self.hole.lower,
-            self.hole.upper,
-            self.session.clubs_to_place,
-            rule=self.hole.rule,
-            step=self.coverage.step,
-        )
-
-    @cached_property
-    def core_jobs(self) -> list[CoreJob]:
-        return [core_job(job) for job in self.jobs]
-
-    def proposed(self, slot: Slot) -> list[Target]:
-        if self.plan is None or self.hole is None:
-            return []
-        miss = Miss(self.session.miss)
-        return propose(self.plan, slot, self.hole.lower, self.hole.upper, self.core_jobs, miss=miss)
-
-    def override_of(self, slot: Slot, quantity: str) -> TargetOverride | None:
-        found = None
-        for override in self.overrides:
-            if override.slot == slot.index and override.quantity == quantity:
-                found = None if override.cleared else override
-        return found
-
-    def targets(self, slot: Slot) -> list[Target]:
-        """The targets in force: proposals, with the fitter's own where one was set."""
-        in_force = []
-        for target in self.proposed(slot):
-            mine = self.override_of(slot, target.quantity)
-            in_force.append(
-                target if mine is None else Target(target.quantity, mine.low, mine.high, target.why, target.firm)
-            )
-        return in_force
-
-    def slot_of(self, build: Build) -> Slot | None:
-        """The slot a candidate is judged for: the one its carry is nearest to."""
-        if self.plan is None:
-            return None
-        carry = self.mean(build, "carry_m")
-        if carry is None:
-            return self.plan.slots[0]
-        return min(self.plan.slots, key=lambda slot: abs(slot.target_m - carry.mean))
-
-    def air_of(self, build: Build) -> Air:
-        """The air a build was last hit in; the session's own when it was not."""
-        runs = [shot.run for shot in self.shots if shot.run.build_id == build.pk]
-        place = runs[-1] if runs else self.session
-        return Air(altitude_m=place.altitude_m, temperature_c=place.temperature_c)
-
-    @cached_property
-    def anchored(self) -> Anchor:
-        """The flight model tied to this session's flights, as far as they were measured."""
-        airs = [Air(altitude_m=shot.run.altitude_m, temperature_c=shot.run.temperature_c) for shot in self.shots]
-        return anchor_to([core_shot(shot) for shot in self.shots], airs)
 
     def candidate(self, build: Build) -> Candidate:
         return Candidate(
@@ -196,26 +46,153 @@ class Loaded:
             anchored=self.anchored,
             length_m=build.length_m,
             price=None if build.price is None else float(build.price),
-            liking=Liking(build.liking),
+            liking=self.liking_of(build),
             own=build.is_own,
         )
+
+    def liking_of(self, build: Build) -> Liking:
+        """What the player said of this build, else of its kind of head in the brief."""
+        said = build.liking
+        if said == Liking.NEUTRAL and not build.is_own:
+            said = self.session.likes.get(build.head_type, said)
+        return Liking(said)
+
+    def head_of(self, build: Build) -> CoreHead | None:
+        """A build as the rack's predictions see it; None where its loft or length is unknown."""
+        if build.set_loft_deg is None or build.length_m is None:
+            return None
+        key = f"head {build.head_id}" if build.head_id else f"own {build.pk}"
+        return CoreHead(key, HeadType(build.head_type), build.set_loft_deg, build.length_m)
+
+    def expectation(self, records: Mapping[str, HeadRecord] | None = None, *, own_only: bool = False) -> Expectation:
+        """What this player should do with heads not hit. own_only: from the player's own clubs alone."""
+        known: list[Owned] = []
+        for build in self.own if own_only else (*self.own, *self.candidates):
+            head = self.head_of(build)
+            club = head and owned(head, self.shots_of(build), build.typed_carry_m, typed_sd_m=typed_sd_m(build))
+            if club:
+                known.append(club)
+        place = self.session
+        air = Air(altitude_m=place.altitude_m, temperature_c=place.temperature_c)
+        turf = Firmness(place.turf or place.firmness)
+        return expect(known, records=records, air=air, anchored=self.anchored, turf=turf)
+
+    @cached_property
+    def lines(self) -> dict[HeadType, TypeLine]:
+        """How each kind of head should land and roll for this player, over its carries."""
+        return LINES.get(self.fingerprint, lambda: type_lines(self.expectation()))
+
+    def slot_as(self, slot: Slot, head_type: HeadType) -> Slot:
+        """A slot for one kind of head: what rolls further may carry less."""
+        line = self.lines.get(head_type)
+        if line is None or self.plan is None or self.hole is None or self.like is not None:
+            return slot
+        roll = line.roll_at(slot.target_m)
+        return slot_with_roll(self.plan, slot.index, self.hole.lower, self.hole.upper, roll)
+
+    def targets_as(self, slot: Slot, head_type: HeadType) -> list[Target]:
+        """The targets in force for one kind of head; a carry that the fitter set stays as it was set."""
+        own = self.slot_as(slot, head_type)
+        return [
+            replace(target, low=own.low_m, high=own.high_m)
+            if target.quantity == "carry_m" and self.override_of(slot, "carry_m") is None
+            else target
+            for target in self.targets(slot)
+        ]
+
+    def out_of_reach(self, slot: Slot) -> Reach | None:
+        """Whether the landing wanted can be had at this speed; None where it is, or where nothing is known."""
+        wanted = {target.quantity: target for target in self.targets(slot)}
+        landing = wanted.get("landing_deg")
+        if landing is None or landing.low is None:
+            return None
+        found = reach(self.lines, carry_m=slot.target_m, holds_deg=landing.low)
+        return None if found is None or found.within else found
+
+    def uses_between(self) -> float | None:
+        """How often a round the jobs ask for a shot into the space in work; None without jobs."""
+        if not self.jobs or self.plan is None:
+            return None
+        slots = self.plan.slots
+        mine = {id(job): job for slot in slots for job in jobs_of_slot(self.core_jobs, slot)}
+        return sum(job.uses_per_round for job in mine.values())
+
+    @cached_property
+    def limits(self) -> Thresholds:
+        """The shop's thresholds; once agreed, as they were then."""
+        kept = self.session.thresholds
+        return changed(self.session.shop.thresholds if kept is None else kept)
+
+    @cached_property
+    def fingerprint(self) -> Hashable:
+        """All that a judgement rests on: the same rows make the same words."""
+        session = {name: value for name, value in vars(self.session).items() if name not in BESIDE_THE_POINT}
+        rows = [[vars(row) for row in table] for table in (self.builds, self.jobs, self.overrides)]
+        shown = [{k: v for k, v in row.items() if not k.startswith("_")} for table in rows for row in table]
+        shown += [{"sleeve": build.head.sleeve_deg if build.head else None} for build in self.builds]
+        kept = {k: v for k, v in session.items() if not k.startswith("_")}
+        return key_of(self.shots), repr(kept), repr(shown), repr(self.session.shop.thresholds)
 
     @cached_property
     def judgement(self) -> Judgement:
         """Every candidate against its slot, read together with the player's own clubs that were hit."""
+        return JUDGEMENTS.get(self.fingerprint, self._judged)
+
+    def _judged(self) -> Judgement:
         hole = self.hole
         cases = [
-            Case(self.candidate(build), slot, self.targets(slot), hole.lower, hole.upper)
+            Case(self.candidate(build), self.slot_as(slot, kind), self.targets_as(slot, kind), hole.lower, hole.upper)
             for build in self.candidates
+            for kind in (HeadType(build.head_type),)
             if hole is not None and (slot := self.slot_of(build)) is not None
         ]
         own = [self.candidate(build) for build in self.own if self.shots_of(build)]
-        budget = self.session.budget
-        return judge_session(cases, jobs=self.core_jobs, own=own, budget=None if budget is None else float(budget))
+        budget = None if self.session.budget is None else float(self.session.budget)
+        replaced = None if self.like is None else self.like.name
+        return judge_session(cases, jobs=self.core_jobs, own=own, replaced=replaced, budget=budget, limits=self.limits)
+
+    @cached_property
+    def at_first(self) -> dict[str, str]:
+        """The verdict of each candidate by the first targets that were kept, by letter; empty where they are the
+        same still. Targets drift to fit the club that felt good: this shows it."""
+        hole, plan = self.hole, self.plan
+        if hole is None or plan is None or len(self.versions) < 2:
+            return {}
+        slots = [
+            [Target(each["quantity"], each["low"], each["high"], "As first set.") for each in slot]
+            for slot in self.versions[0].slots
+        ]
+        said = {}
+        for build, verdict in zip(self.candidates, self.verdicts, strict=False):
+            targets = _nearest(slots, self.mean(build, "carry_m"))
+            if targets is None:
+                continue
+            carry = next(target for target in targets if target.quantity == "carry_m")
+            low, high = carry.low or 0.0, carry.high or 0.0
+            slot = replace(plan.slots[0], target_m=(low + high) / 2, low_m=low, high_m=high)
+            case = Case(self.candidate(build), slot, targets, hole.lower, hole.upper)
+            known = self.judgement
+            first = verdict_of(case, known.weighed, jobs=self.core_jobs, bags=known.bags, limits=self.limits)
+            if first.kind is not verdict.kind and {first.kind, verdict.kind} != FILLING:
+                window = f"{yd_text(low)} to {yd_text(high)}"
+                said[build.letter] = f"{first.headline} (carry {window})"
+        return said
 
     @property
     def verdicts(self) -> list[Verdict]:
         return list(self.judgement.verdicts)
+
+
+def _nearest(slots: list[list[Target]], carry: Average | None) -> list[Target] | None:
+    """The targets of the slot whose carry window a build's carry is nearest to."""
+
+    def off(targets: list[Target]) -> float:
+        window = next((target for target in targets if target.quantity == "carry_m"), None)
+        if window is None or window.low is None or window.high is None:
+            return float("inf")
+        return abs((window.low + window.high) / 2 - (carry.mean if carry else 0.0))
+
+    return min(slots, key=off, default=None) if carry else None
 
 
 def load(session: FittingSession) -> Loaded:
@@ -224,7 +201,10 @@ def load(session: FittingSession) -> Loaded:
     return Loaded(
         session=session,
         builds=list(Build.objects.of(shop).filter(session=session).select_related("head", "shaft")),
-        shots=list(Shot.objects.of(shop).filter(session=session).select_related("run")),
+        # Shots of a file that was taken back stay on record and do not count.
+        shots=list(Shot.objects.of(shop).filter(session=session, run__imported__undone_at=None).select_related("run")),
         jobs=list(Job.objects.of(shop).filter(session=session)),
         overrides=list(TargetOverride.objects.of(shop).filter(session=session)),
+        versions=list(WindowVersion.objects.of(shop).filter(session=session)),
+        imports=list(ShotImport.objects.of(shop).filter(session=session).defer("text")),
     )

@@ -2,12 +2,9 @@
 
 from __future__ import annotations
 
-from collections.abc import Mapping
 from typing import cast
 
-from hemicycle_core.bag import Between, HeadType, Remark, Slot, clubs_for, remarks
-from hemicycle_core.bag.gaps import RULE_WORDS
-from hemicycle_core.brief import Target
+from hemicycle_core.bag import HeadType
 from hemicycle_core.judge import Verdict
 from hemicycle_core.judge.advice import next_step
 from hemicycle_core.samples import certainty, cost_of_a_miss
@@ -15,11 +12,14 @@ from hemicycle_core.samples.averages import average, values_of
 from hemicycle_core.samples.drift import Drift, learning, speed_drift, swing_changes
 from hemicycle_core.samples.outliers import questioned
 from hemicycle_core.shots import READINGS, Source
-from hemicycle_core.units import yards
+from hemicycle_core.units import ninety
 
 from . import pictures as p
+from .known import core_shot
 from .models import Build, FittingSession, Shot
-from .read import Loaded, core_shot
+from .read import Loaded
+from .remember import Remembered, key_of
+from .show_bag import bag_picture
 
 LABELS = {key: reading.label for key, reading in READINGS.items()}
 
@@ -39,6 +39,10 @@ def brief_picture(loaded: Loaded) -> p.BriefPicture:
     session = loaded.session
     return p.BriefPicture(
         miss=session.miss,
+        shape=cast(p.ShapeWord, session.shape),
+        courses=[p.CoursePicture(**course) for course in session.courses],
+        lies=list(session.lies),
+        likes=cast(dict[str, p.LikingWord], session.likes),
         firmness=session.firmness,
         most_clubs=session.most_clubs,
         budget=None if session.budget is None else str(session.budget),
@@ -55,6 +59,8 @@ def brief_picture(loaded: Loaded) -> p.BriefPicture:
                 depth_m=job.depth_m,
                 firmness=cast(p.FirmnessWord, job.firmness),
                 uses_per_round=job.uses_per_round,
+                course=job.course,
+                lie=job.lie,
             )
             for job in loaded.jobs
         ],
@@ -115,8 +121,9 @@ def build_picture(loaded: Loaded, build: Build) -> p.BuildPicture:
         carry_m=carried.carry_m if carried else None,
         total_m=carried.total_m if carried else None,
         carry_from="hit" if carry else ("typed" if build.typed_carry_m is not None else "none"),
+        carry_doubt_m=ninety(carried.carry_sd_m) if carried else None,
         spread_m=known.spread if known else None,
-        kept=sum(not shot.aside for shot in shots),
+        kept=sum(not shot.aside and shot.counts for shot in shots),
         set_aside=sum(shot.aside for shot in shots),
         half_width_m=verdict.half_width_m if verdict else (known.half_width if known else None),
         settled=verdict.settled if verdict else bool(known and known.settled),
@@ -128,14 +135,21 @@ def build_picture(loaded: Loaded, build: Build) -> p.BuildPicture:
     )
 
 
+QUESTIONS = Remembered()
+
+
 def _questions(loaded: Loaded) -> dict[int, str]:
     """Kept shots that look unlike the others of their build, by shot."""
-    found: dict[int, str] = {}
-    groups = [(loaded.shots_of(build), HeadType(build.head_type)) for build in loaded.builds]
-    for build, unlike in zip(loaded.builds, questioned(groups), strict=True):
-        mine = [shot.pk for shot in loaded.shots if shot.run.build_id == build.pk]
-        found |= {mine[each.index]: each.sentence for each in unlike}
-    return found
+
+    def make() -> dict[int, str]:
+        found: dict[int, str] = {}
+        groups = [(loaded.shots_of(build), HeadType(build.head_type)) for build in loaded.builds]
+        for build, unlike in zip(loaded.builds, questioned(groups), strict=True):
+            mine = [shot.pk for shot in loaded.shots if shot.run.build_id == build.pk]
+            found |= {mine[each.index]: each.sentence for each in unlike}
+        return found
+
+    return QUESTIONS.get(key_of(loaded.shots), make)
 
 
 def shot_picture(shot: Shot, question: str) -> p.ShotPicture:
@@ -146,103 +160,13 @@ def shot_picture(shot: Shot, question: str) -> p.ShotPicture:
         aside=shot.aside,
         aside_reason=shot.aside_reason,
         strike=shot.strike,
+        intent=cast(p.IntentWord, shot.run.intent),
+        misread=shot.misread,
+        distance="carry_m" not in shot.void,
+        line="offline_m" not in shot.void,
         question=question,
         readings=shot.readings,
         sources=shot.sources,
-    )
-
-
-def _target(loaded: Loaded, slot: Slot, proposed: Target) -> p.TargetPicture:
-    mine = loaded.override_of(slot, proposed.quantity)
-    return p.TargetPicture(
-        quantity=proposed.quantity,
-        label=LABELS[proposed.quantity],
-        low=mine.low if mine else proposed.low,
-        high=mine.high if mine else proposed.high,
-        proposed_low=proposed.low,
-        proposed_high=proposed.high,
-        overruled=mine is not None,
-        why=proposed.why,
-        firm=proposed.firm,
-    )
-
-
-def between_picture(gap: Between, ids: Mapping[str, int]) -> p.BetweenPicture:
-    """ids: of the builds by the club's name in the bag."""
-    return p.BetweenPicture(
-        lower=ids[gap.lower.name],
-        upper=ids[gap.upper.name],
-        rule=gap.rule.value,
-        step_m=gap.step_m,
-        coverage_m=gap.coverage_m,
-        hole_m=gap.hole_m,
-        hole_from_m=gap.hole_from_m,
-        hole_to_m=gap.hole_to_m,
-        overlap_m=gap.overlap_m,
-        crowded=gap.crowded,
-    )
-
-
-def bag_picture(loaded: Loaded) -> p.BagPicture:
-    covered = loaded.coverage
-    ids = {build.name: build.pk for build in loaded.own}
-
-    return p.BagPicture(
-        order=[ids[club.name] for club in covered.clubs],
-        between=[between_picture(gap, ids) for gap in covered.between],
-        rule=covered.rule.value,
-        rule_words=RULE_WORDS[covered.rule],
-        step=covered.step.text,
-        club_count=len(loaded.own),
-        headline=_headline(loaded),
-        plan=_plan(loaded, ids),
-        remarks=[p.RemarkPicture(ids[each.club], each.what, each.sentence) for each in _remarks(loaded)],
-    )
-
-
-def _remarks(loaded: Loaded) -> list[Remark]:
-    """How many clubs belong in the space in work, then what else the bag says."""
-    hole, covered = loaded.hole, loaded.coverage
-    counted = []
-    if hole is not None and hole.step_m > 0:
-        counted.append(clubs_for(hole.lower, hole.upper, rule=hole.rule, step=covered.step)[1])
-    return [*counted, *remarks(covered)]
-
-
-def _headline(loaded: Loaded) -> str:
-    hole = loaded.hole
-    if len(loaded.bag) < 2:
-        return "Import the baseline or type carries to see where the hole is."
-    if hole is None or hole.hole_m <= 0:
-        return f"No hole by {RULE_WORDS[loaded.coverage.rule]}."
-    return f"{round(yards(hole.hole_m))} yd uncovered between {hole.lower.name} and {hole.upper.name}."
-
-
-def _plan(loaded: Loaded, ids: dict[str, int]) -> p.PlanPicture | None:
-    plan, hole = loaded.plan, loaded.hole
-    if plan is None or hole is None:
-        return None
-    return p.PlanPicture(
-        lower=ids[hole.lower.name],
-        upper=ids[hole.upper.name],
-        rule=plan.rule.value,
-        open_m=hole.hole_m,
-        count=plan.count,
-        left_m=plan.left_m,
-        slack_m=plan.slack_m,
-        at_worst_m=plan.at_worst_m,
-        sentence=plan.sentence,
-        slots=[
-            p.SlotPicture(
-                index=slot.index,
-                target_m=slot.target_m,
-                low_m=slot.low_m,
-                high_m=slot.high_m,
-                roll_m=slot.roll_m,
-                targets=[_target(loaded, slot, target) for target in loaded.proposed(slot)],
-            )
-            for slot in plan.slots
-        ],
     )
 
 
@@ -263,6 +187,7 @@ def verdict_picture(loaded: Loaded, verdict: Verdict) -> p.VerdictPicture:
         change=verdict.change,
         turn_deg=verdict.turn.change.amount if verdict.turn else None,
         half_width_m=verdict.half_width_m,
+        at_first=loaded.at_first.get(verdict.letter, ""),
         rounds=verdict.rounds,
         played=[
             p.PlayedPicture(each.job.name, each.job.uses_per_round, each.success, *each.interval, **each.fails)
@@ -308,6 +233,18 @@ def _steady(loaded: Loaded, drift: Drift | None, in_hand: Build | None) -> str:
     return " ".join(said)
 
 
+def _imports(loaded: Loaded) -> list[p.ImportedPicture]:
+    return [
+        p.ImportedPicture(
+            id=each.pk,
+            file_name=each.file_name,
+            shots=sum(shot.run.imported_id == each.pk for shot in loaded.shots),
+            undone=each.undone_at is not None,
+        )
+        for each in loaded.imports
+    ]
+
+
 def session_picture(loaded: Loaded, *, stand_in: bool) -> p.SessionPicture:
     session = loaded.session
     drift = speed_drift(_swings(loaded))
@@ -329,10 +266,13 @@ def session_picture(loaded: Loaded, *, stand_in: bool) -> p.SessionPicture:
         rule=session.rule,
         clubs_to_place=session.clubs_to_place,
         in_hand=session.in_hand_id,
+        intent=cast(p.IntentWord, session.intent),
         brief=brief_picture(loaded),
         builds=[build_picture(loaded, build) for build in (*loaded.own, *loaded.candidates)],
         shots=[shot_picture(shot, questions.get(shot.pk, "")) for shot in loaded.shots],
         bag=bag_picture(loaded),
+        imports=_imports(loaded),
+        versions=len(loaded.versions),
         verdicts=[verdict_picture(loaded, verdict) for verdict in loaded.verdicts],
         next=next_step(loaded.verdicts, in_hand.letter if in_hand else "", loaded.judgement.choice),
         steady=_steady(loaded, drift, in_hand),

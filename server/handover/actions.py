@@ -10,6 +10,7 @@ from config.problems import Refused
 from django.core.serializers.json import DjangoJSONEncoder
 from django.utils import timezone
 from feed.live import announce
+from fitting.actions.plans import learn_heads
 from fitting.actions.sessions import for_change
 from fitting.models import Build, FittingSession
 from fitting.read import load
@@ -50,8 +51,10 @@ def agree(actor: User, session_id: int, wanted: AgreeInput) -> Recommendation:
         picture=_plain({"choice": asdict(final), "before": asdict(bag_side(loaded, None))}),
     )
     session.agreed_at = timezone.now()
+    session.thresholds = session.shop.thresholds
     session.save()
     record(session.shop_id, actor, "handover.agree", f"session:{session.pk}", revision=row.revision)
+    learn_heads(loaded, wanted.build)
     announce(session, "agreed")
     return row
 

@@ -2,15 +2,17 @@
 
 from __future__ import annotations
 
+from dataclasses import replace
+
 from fitting.models import Build
+from fitting.planning_pictures import ClubLine
 from fitting.read import Loaded
-from fitting.show import between_picture
-from hemicycle_core.bag import Carried, Coverage, coverage
+from fitting.show_bag import between_picture, name_of
+from hemicycle_core.bag import Carried, coverage, left_open, replanned
 from hemicycle_core.judge import Kind, Verdict
 from hemicycle_core.judge.choice import why_it_lost
-from hemicycle_core.units import yards
 
-from .pictures import BagSide, Choice, ClubLine, LostBuild, SheetLine
+from .pictures import BagSide, Choice, LostBuild, SheetLine
 
 CAUTIONS = [
     "Fourteen clubs at most in play; heads and grooves must conform; a setting may not be changed during a round.",
@@ -19,30 +21,18 @@ CAUTIONS = [
 ]
 
 
-def _headline(covered: Coverage, around: frozenset[str]) -> str:
-    """What is left uncovered at the space in work."""
-    here = [gap for gap in covered.between if {gap.lower.name, gap.upper.name} & around and gap.hole_m > 0]
-    crowded = [gap for gap in covered.between if {gap.lower.name, gap.upper.name} & around and gap.crowded]
-    parts = [f"{round(yards(gap.hole_m))} yd uncovered between {gap.lower.name} and {gap.upper.name}" for gap in here]
-    parts += [f"{gap.upper.name} is only {round(yards(gap.step_m))} yd past {gap.lower.name}" for gap in crowded]
-    return "; ".join(parts) + "." if parts else "The space is closed."
-
-
 def bag_side(loaded: Loaded, extra: Build | None) -> BagSide:
     """The bag as it is, or with one candidate in it."""
     pairs = [(build, club) for build in loaded.own if (club := loaded.carried(build)) is not None]
     if extra is not None and (club := loaded.carried(extra)) is not None:
-        pairs.append((extra, club))
+        pairs.append((extra, replace(club, name=name_of(extra))))
     builds = {club.name: build for build, club in pairs}
-    covered = coverage([club for _, club in pairs], rule=loaded.coverage.rule, step=loaded.coverage.step)
+    covered = coverage([club for _, club in pairs], loaded.rules)
     ids = {name: build.pk for name, build in builds.items()}
-    hole = loaded.hole
-    ends = {hole.lower.name, hole.upper.name} if hole else set()
-    around = frozenset({extra.name} if extra is not None else ends)
     return BagSide(
         clubs=[_line(builds[club.name], club, extra) for club in covered.clubs],
         between=[between_picture(gap, ids) for gap in covered.between],
-        headline=_headline(covered, around) if ends else "No hole by this rule.",
+        headline=replanned(loaded.coverage, covered, name_of(extra)) if extra is not None else left_open(covered),
         club_count=len(loaded.own) + (extra is not None),
     )
 
@@ -51,7 +41,7 @@ def _line(build: Build, club: Carried, extra: Build | None) -> ClubLine:
     return ClubLine(
         id=build.pk,
         letter=build.letter,
-        name=club.name,
+        name=build.name,
         head_type=club.head_type.value,
         loft_deg=club.loft_deg,
         carry_m=club.carry_m,

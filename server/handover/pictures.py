@@ -7,20 +7,7 @@ from datetime import date, datetime
 from typing import Literal
 
 from fitting.pictures import BetweenPicture
-
-
-@dataclass
-class ClubLine:
-    """One club of the bag before or after. id: its build."""
-
-    id: int
-    letter: str
-    name: str
-    head_type: str
-    loft_deg: float | None
-    carry_m: float
-    total_m: float
-    new: bool
+from fitting.planning_pictures import ClubLine
 
 
 @dataclass

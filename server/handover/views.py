@@ -54,7 +54,7 @@ def _handover(session: FittingSession) -> p.HandoverPicture:
         customer=session.customer.name,
         shop=session.shop.name,
         held_on=session.held_on,
-        rule_words=RULE_WORDS[loaded.coverage.rule],
+        rule_words=RULE_WORDS[loaded.rules.long],
         before=bag_side(loaded, None),
         choices=choices(loaded),
         suggested=build,

@@ -58,7 +58,7 @@ def _person(shop: Shop, username: str, name: str, role: Role, password: str) -> 
 
 
 def _rack(shop: Shop) -> None:
-    for maker, model, label, kind, loft, lie, inches, sleeve, left, price in HEADS:
+    for maker, model, label, kind, loft, lie, inches, sleeve, left, sole, tip, stock, price in HEADS:
         Head.objects.create(
             shop=shop,
             maker=maker,
@@ -70,10 +70,13 @@ def _rack(shop: Shop) -> None:
             length_m=inches * METRES_PER_INCH,
             sleeve_deg=sleeve,
             left_handed=left,
+            sole=sole,
+            tip_in=tip,
+            stock=stock,
             price=Decimal(price),
         )
-    for name, flex, weight, material, fits in SHAFTS:
-        Shaft.objects.create(shop=shop, name=name, flex=flex, weight_g=weight, material=material, fits=fits)
+    for name, flex, weight, material, tip, fits in SHAFTS:
+        Shaft.objects.create(shop=shop, name=name, flex=flex, weight_g=weight, material=material, tip_in=tip, fits=fits)
 
 
 def _customer(shop: Shop, fitter: User, demo: DemoCustomer) -> None:
@@ -99,9 +102,10 @@ def _visit(
     if visit.baseline:
         for build in Build.objects.of(shop).filter(session=session, letter="").exclude(head_type=HeadType.PUTTER):
             _hit(session, build, swinging, BASELINE_SHOTS)
+        _set_misses_aside(fitter, session)
     for label, model, shaft, count in visit.tried:
         head, fitted = Head.objects.of(shop).get(label=label, model=model), Shaft.objects.of(shop).get(name=shaft)
-        build = builds.add_candidate(fitter, session.pk, head_id=head.pk, shaft_id=fitted.pk)
+        (build,) = builds.add_candidates(fitter, session.pk, [builds.CandidateChoice(head.pk, fitted.pk)])
         builds.take_in_hand(fitter, session.pk, build_id=build.pk)
         _hit(session, build, swinging, count)
     _set_misses_aside(fitter, session)
@@ -138,7 +142,7 @@ def _hit(session: FittingSession, build: Build, swinging: Swinging, count: int) 
 
 def _set_misses_aside(fitter: User, session: FittingSession) -> None:
     """What the fitter does by ear: the shots called thin, fat, toe or heel do not count."""
-    for shot in session.shots.exclude(strike=""):
+    for shot in session.shots.exclude(strike="").filter(aside=False):
         shots.set_aside(fitter, shot.pk, aside=True, reason=shot.strike)
 
 

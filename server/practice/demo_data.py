@@ -9,27 +9,30 @@ SHOP = ("Fellside Fitting Room", "Aldergate")
 # name, indoor (its monitor then models flight), surface
 BAYS = [("Bay 1", True, "mat"), ("Bay 2", False, "grass tee")]
 
-# maker, model, label, type, loft, lie, length, sleeve, left-handed, price
-HEADS: list[tuple[str, str, str, str, float, float, float, float, bool, int]] = [
-    ("Tarnhollow", "Ostrel", "3W", "fairway", 15.0, 57.0, 43.0, 2.0, True, 329),
-    ("Tarnhollow", "Ostrel", "5W", "fairway", 18.0, 57.5, 42.5, 2.0, True, 329),
-    ("Tarnhollow", "Ostrel", "7W", "fairway", 21.0, 58.0, 42.0, 2.0, True, 329),
-    ("Tarnhollow", "Ostrel", "9W", "fairway", 24.0, 58.5, 41.5, 2.0, False, 329),
-    ("Brackwater", "Skerry", "3H", "hybrid", 19.0, 58.5, 40.5, 2.0, True, 279),
-    ("Brackwater", "Skerry", "4H", "hybrid", 22.0, 59.0, 40.0, 2.0, True, 279),
-    ("Brackwater", "Skerry", "5H", "hybrid", 25.0, 59.5, 39.5, 2.0, True, 279),
-    ("Nordvane", "Corrie", "4H", "hybrid", 21.0, 59.0, 40.25, 0.0, True, 239),
-    ("Quillmere", "Drumlin", "U3", "utility", 19.5, 60.0, 39.5, 0.0, False, 249),
-    ("Quillmere", "Drumlin", "U4", "utility", 22.0, 60.5, 39.25, 0.0, True, 249),
-    ("Quillmere", "Drumlin", "U5", "utility", 25.0, 61.0, 38.75, 0.0, True, 249),
+# maker, model, label, type, loft, lie, length, sleeve, left-handed, sole, tip, stock, price
+HEADS: list[tuple[str, str, str, str, float, float, float, float, bool, str, float, int, int]] = [
+    ("Tarnhollow", "Ostrel", "3W", "fairway", 15.0, 57.0, 43.0, 2.0, True, "shallow", 0.335, 1, 329),
+    ("Tarnhollow", "Ostrel", "5W", "fairway", 18.0, 57.5, 42.5, 2.0, True, "shallow", 0.335, 1, 329),
+    ("Tarnhollow", "Ostrel", "7W", "fairway", 21.0, 58.0, 42.0, 2.0, True, "shallow", 0.335, 1, 329),
+    ("Tarnhollow", "Ostrel", "9W", "fairway", 24.0, 58.5, 41.5, 2.0, False, "shallow", 0.335, 1, 329),
+    ("Brackwater", "Skerry", "3H", "hybrid", 19.0, 58.5, 40.5, 2.0, True, "wide", 0.37, 1, 279),
+    ("Brackwater", "Skerry", "4H", "hybrid", 22.0, 59.0, 40.0, 2.0, True, "wide", 0.37, 1, 279),
+    ("Brackwater", "Skerry", "5H", "hybrid", 25.0, 59.5, 39.5, 2.0, True, "wide", 0.37, 1, 279),
+    ("Nordvane", "Corrie", "4H", "hybrid", 21.0, 59.0, 40.25, 0.0, True, "narrow", 0.37, 0, 239),
+    ("Quillmere", "Drumlin", "U3", "utility", 19.5, 60.0, 39.5, 0.0, False, "narrow", 0.37, 1, 249),
+    ("Quillmere", "Drumlin", "U4", "utility", 22.0, 60.5, 39.25, 0.0, True, "narrow", 0.37, 1, 249),
+    ("Quillmere", "Drumlin", "U5", "utility", 25.0, 61.0, 38.75, 0.0, True, "narrow", 0.37, 1, 249),
 ]
-# name, flex, weight g, material, fits
-SHAFTS: list[tuple[str, str, int, str, list[str]]] = [
-    ("Fenlark 55", "A", 55, "graphite", ["fairway", "hybrid"]),
-    ("Fenlark 65", "R", 65, "graphite", ["fairway", "hybrid"]),
-    ("Fenlark 75", "S", 75, "graphite", ["fairway", "hybrid", "utility"]),
-    ("Wexmoor 85", "R", 85, "graphite", ["hybrid", "utility"]),
-    ("Wexmoor 95", "S", 95, "steel", ["utility"]),
+# name, flex, weight g, material, tip, fits
+SHAFTS: list[tuple[str, str, int, str, float, list[str]]] = [
+    ("Fenlark 55", "A", 55, "graphite", 0.335, ["fairway"]),
+    ("Fenlark 65", "R", 65, "graphite", 0.335, ["fairway"]),
+    ("Fenlark 75", "S", 75, "graphite", 0.335, ["fairway"]),
+    ("Fenlark 55 H", "A", 55, "graphite", 0.37, ["hybrid"]),
+    ("Fenlark 65 H", "R", 65, "graphite", 0.37, ["hybrid"]),
+    ("Fenlark 75 H", "S", 75, "graphite", 0.37, ["hybrid", "utility"]),
+    ("Wexmoor 85", "R", 85, "graphite", 0.37, ["hybrid", "utility"]),
+    ("Wexmoor 95", "S", 95, "steel", 0.37, ["utility"]),
 ]
 
 
@@ -94,7 +97,7 @@ CUSTOMERS = [
                 miss="left",
                 notes="Wants to hold par threes from 170 to 185. Dislikes a long shaft.",
                 tried=[
-                    ("4H", "Skerry", "Fenlark 65", 8),
+                    ("4H", "Skerry", "Fenlark 65 H", 8),
                     ("9W", "Ostrel", "Fenlark 65", 7),
                     ("U4", "Drumlin", "Wexmoor 85", 6),
                 ],
@@ -126,7 +129,7 @@ CUSTOMERS = [
                 ],
                 firmness="firm",
                 tried=[
-                    ("3H", "Skerry", "Fenlark 75", 7),
+                    ("3H", "Skerry", "Fenlark 75 H", 7),
                     ("5W", "Ostrel", "Fenlark 75", 7),
                     ("U3", "Drumlin", "Wexmoor 95", 7),
                 ],
@@ -141,7 +144,7 @@ CUSTOMERS = [
                 ],
                 tried=[
                     ("5W", "Ostrel", "Fenlark 75", 9),
-                    ("3H", "Skerry", "Fenlark 75", 9),
+                    ("3H", "Skerry", "Fenlark 75 H", 9),
                     ("U3", "Drumlin", "Wexmoor 95", 8),
                 ],
                 agree="best",
@@ -166,7 +169,7 @@ CUSTOMERS = [
                 ],
                 firmness="soft",
                 miss="right",
-                tried=[("7W", "Ostrel", "Fenlark 55", 8), ("5H", "Skerry", "Fenlark 55", 8)],
+                tried=[("7W", "Ostrel", "Fenlark 55", 8), ("5H", "Skerry", "Fenlark 55 H", 8)],
                 agree="best",
                 check_after_days=42,
                 reasons="",

@@ -21,6 +21,9 @@ class Head(ScopedModel):
     length_m = models.FloatField(help_text="Standard length when built.")
     sleeve_deg = models.FloatField(default=0, help_text="How far the sleeve turns up or down; 0 is bonded.")
     left_handed = models.BooleanField(default=True, help_text="Also made for left-handers.")
+    sole = models.CharField(max_length=20, blank=True, help_text="Sole of the head, such as narrow or wide.")
+    tip_in = models.FloatField(default=0.37, help_text="Bore of the hosel or sleeve, inches.")
+    stock = models.PositiveSmallIntegerField(default=1, help_text="0: cannot be had.")
     price = models.DecimalField(max_digits=8, decimal_places=2)
 
     class Meta:
@@ -32,6 +35,7 @@ class Shaft(ScopedModel):
     flex = models.CharField(max_length=10)
     weight_g = models.PositiveSmallIntegerField()
     material = models.CharField(max_length=10)
+    tip_in = models.FloatField(default=0.37, help_text="Tip diameter, inches.")
     fits = models.JSONField(default=list, help_text="Head types it is made for.")
 
     class Meta:

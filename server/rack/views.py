@@ -25,6 +25,9 @@ class HeadPicture:
     length_m: float
     sleeve_deg: float
     left_handed: bool
+    sole: str
+    tip_in: float
+    stock: int
     price: str
 
 
@@ -35,6 +38,7 @@ class ShaftPicture:
     flex: str
     weight_g: int
     material: str
+    tip_in: float
     fits: list[str]
 
 
@@ -62,12 +66,15 @@ class RackView(APIView):
                 length_m=head.length_m,
                 sleeve_deg=head.sleeve_deg,
                 left_handed=head.left_handed,
+                sole=head.sole,
+                tip_in=head.tip_in,
+                stock=head.stock,
                 price=str(head.price),
             )
             for head in Head.objects.of(shop)
         ]
         shafts = [
-            ShaftPicture(shaft.pk, shaft.name, shaft.flex, shaft.weight_g, shaft.material, shaft.fits)
+            ShaftPicture(shaft.pk, shaft.name, shaft.flex, shaft.weight_g, shaft.material, shaft.tip_in, shaft.fits)
             for shaft in Shaft.objects.of(shop)
         ]
         return Response(shown(RackOut, RackPicture(heads, shafts)))

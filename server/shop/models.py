@@ -11,6 +11,7 @@ from .scoped import ScopedModel
 class Shop(models.Model):
     name = models.CharField(max_length=80)
     city = models.CharField(max_length=80, blank=True)
+    thresholds = models.JSONField(default=dict, help_text="Those that differ from the usual, in the units shown.")
 
     def __str__(self) -> str:
         return self.name

@@ -15,6 +15,7 @@ from .models import Role, Shop, User
 ALLOWED: dict[str, frozenset[str]] = {
     "read": frozenset({Role.OWNER, Role.FITTER}),
     "fit": frozenset({Role.OWNER, Role.FITTER}),
+    "own": frozenset({Role.OWNER}),
 }
 
 

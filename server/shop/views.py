@@ -2,21 +2,23 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
+from dataclasses import asdict, dataclass
 
-from config.api import given, serializer_of, shown
+from config.api import actor_of, given, serializer_of, shown
 from config.problems import MEDIA_TYPE, body
 from django.contrib.auth import authenticate, login, logout
 from django.middleware.csrf import get_token
 from django.utils.decorators import method_decorator
 from django.views.decorators.csrf import csrf_protect
 from drf_spectacular.utils import extend_schema
+from hemicycle_core.judge.thresholds import Setting, changed, settings_of
 from rest_framework.request import Request
 from rest_framework.response import Response
 from rest_framework.views import APIView
 
-from .models import Bay, User
+from .models import Bay, Shop, User
 from .policy import Anyone, may, shop_of
+from .settings_of_shop import set_bay, set_thresholds
 
 
 @dataclass
@@ -24,6 +26,43 @@ class BayPicture:
     id: int
     name: str
     indoor: bool
+
+
+@dataclass
+class BayRow:
+    """models_flight: the monitor sees impact only, and its carry, peak, landing and total are its own model."""
+
+    id: int
+    name: str
+    indoor: bool
+    surface: str
+    models_flight: bool
+    altitude_m: float
+    temperature_c: float
+
+
+@dataclass
+class ShopPicture:
+    """may_change: whether who asks may change it."""
+
+    name: str
+    may_change: bool
+    thresholds: list[Setting]
+    bays: list[BayRow]
+
+
+@dataclass
+class ThresholdsInput:
+    """By key, in the units shown; only what is sent changes."""
+
+    values: dict[str, float]
+
+
+@dataclass
+class BayInput:
+    models_flight: bool
+    altitude_m: float
+    temperature_c: float
 
 
 @dataclass
@@ -42,6 +81,9 @@ class SignIn:
 
 
 MeSerializer = serializer_of(Me)
+ShopOut = serializer_of(ShopPicture)
+ThresholdsIn = serializer_of(ThresholdsInput)
+BayIn = serializer_of(BayInput)
 SignInSerializer = serializer_of(SignIn)
 
 
@@ -52,6 +94,38 @@ def _me(request: Request) -> Me:
     shop = shop_of(request)
     bays = [BayPicture(bay.pk, bay.name, bay.indoor) for bay in Bay.objects.of(shop).order_by("name")]
     return Me(True, user.get_full_name() or user.username, user.role, shop.name, bays)
+
+
+def _shop(request: Request) -> Response:
+    shop = Shop.objects.get(pk=shop_of(request).pk)
+    bays = Bay.objects.of(shop).order_by("name")
+    picture = ShopPicture(
+        name=shop.name,
+        may_change=may(request.user, "own"),
+        thresholds=settings_of(changed(shop.thresholds)),
+        bays=[BayRow(b.pk, b.name, b.indoor, b.surface, b.models_flight, b.altitude_m, b.temperature_c) for b in bays],
+    )
+    return Response(shown(ShopOut, picture))
+
+
+class ShopView(APIView):
+    @extend_schema(responses=ShopOut, operation_id="shop", tags=["shop"])
+    def get(self, request: Request) -> Response:
+        return _shop(request)
+
+    @extend_schema(request=ThresholdsIn, responses=ShopOut, operation_id="set_thresholds", tags=["shop"])
+    def put(self, request: Request) -> Response:
+        """Owners only."""
+        set_thresholds(actor_of(request), given(request, ThresholdsIn).values)
+        return _shop(request)
+
+
+class BayView(APIView):
+    @extend_schema(request=BayIn, responses=ShopOut, operation_id="set_bay", tags=["shop"])
+    def put(self, request: Request, bay_id: int) -> Response:
+        """Owners only."""
+        set_bay(actor_of(request), bay_id, **asdict(given(request, BayIn)))
+        return _shop(request)
 
 
 class MeView(APIView):

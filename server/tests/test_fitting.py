@@ -5,6 +5,7 @@ from pathlib import Path
 import pytest
 from feed.actions import make_key
 from fitting.models import Build, FittingSession, Shot
+from fitting.read import load
 from hemicycle_core.golfer import Club, Player, Swinging
 from shop.models import AuditEntry, Bay
 
@@ -104,6 +105,29 @@ def test_setting_aside_and_bringing_back_keeps_the_shot_and_both_averages(desk, 
     assert names == ["shot.strike", "shot.aside", "shot.back"]
 
 
+def test_a_shot_counts_for_what_it_shows(desk, session, feed):
+    hit(feed, 4, carry=165)
+    url, first = f"/api/sessions/{session.pk}", Shot.objects.first()
+
+    def averages(url, body):
+        seen = desk.put(url, body, content_type=JSON).json()
+        return next(build for build in seen["builds"] if build["letter"] == "A")
+
+    whole = averages(f"/api/shots/{first.pk}/counts", {})
+    lineless = averages(f"/api/shots/{first.pk}/counts", {"line": False})
+    assert lineless["averages"]["carry_m"] == whole["averages"]["carry_m"]
+    assert lineless["averages"]["offline_m"] != whole["averages"]["offline_m"]
+    misread = averages(f"/api/shots/{first.pk}/counts", {"misread": True})
+    assert (misread["kept"], whole["kept"]) == (3, 4)
+    nothing = desk.put(f"/api/shots/{first.pk}/counts", {"line": False, "distance": False}, content_type=JSON)
+    assert nothing.status_code == 400
+    desk.put(f"{url}/intent", {"intent": "low"}, content_type=JSON)
+    hit(feed, 2, carry=140, first=10)
+    seen = desk.get(url).json()
+    assert [shot["intent"] for shot in seen["shots"]] == ["stock"] * 4 + ["low"] * 2
+    assert next(build["kept"] for build in seen["builds"] if build["letter"] == "A") == 3
+
+
 def test_a_new_setting_is_a_build_of_its_own_and_a_shot_can_be_moved_to_it(desk, session, feed):
     hit(feed, 3)
     first = Build.objects.get(letter="A")
@@ -198,18 +222,65 @@ def test_a_recommendation_is_agreed_once_and_does_not_follow_later_edits(desk, s
     feed({"id": "late", "readings": {"carry_m": 160.0}}, status=409)
 
 
-def test_a_new_visit_brings_the_bag_along(desk, session):
+def test_a_new_visit_brings_the_bag_along_and_what_lasts_of_the_brief(desk, session):
+    told = {"miss": "left", "firmness": "soft", "jobs": [], "likes": {"fairway": "disliked"}, "lies": ["rough"]}
+    desk.put(f"/api/sessions/{session.pk}/brief", told, content_type=JSON)
     body = {"customer": session.customer_id, "bay": session.bay_id}
     visit = desk.post("/api/sessions", body, content_type=JSON).json()
     assert [build["name"] for build in visit["builds"]] == ["Dr", "5W", "5i", "6i"]
     assert visit["bag"]["headline"] == "26 yd uncovered between 5i and 5W."
+    assert (visit["brief"]["miss"], visit["brief"]["likes"]) == ("left", {"fairway": "disliked"})
+    assert visit["status"] == "not_begun"
     assert FittingSession.objects.count() == 2
+
+
+def test_the_flight_is_anchored_anew_when_what_counts_changes(desk, session, feed):
+    hit(feed, 5)
+
+    def anchored():
+        return load(FittingSession.objects.get(pk=session.pk)).anchored
+
+    first = anchored()
+    assert (first.shots, anchored() is first) == (5, True)
+    shot = Shot.objects.first()
+    desk.put(f"/api/shots/{shot.pk}/counts", {"misread": True}, content_type=JSON)
+    assert anchored().shots == 4
+    desk.put(f"/api/shots/{shot.pk}/counts", {}, content_type=JSON)
+    assert anchored() is first
+
+
+def test_a_session_is_judged_anew_when_anything_it_rests_on_changes_and_only_then(desk, session, feed):
+    hit(feed, 4, carry=164)
+    url = f"/api/sessions/{session.pk}"
+
+    def judged():
+        return load(FittingSession.objects.get(pk=session.pk)).judgement
+
+    first = judged()
+    desk.get(f"{url}/bench")
+    desk.put(f"{url}/in-hand", {"build": Build.objects.get(letter="A").pk}, content_type=JSON)
+    assert judged() is first
+    for change, body in (
+        (f"{url}/targets", {"slot": 0, "quantity": "carry_m", "low": 150, "high": 160}),
+        (f"{url}/gap", {"rule": "even_steps", "clubs_to_place": 1}),
+        (f"{url}/brief", {"miss": "left", "firmness": "soft", "jobs": []}),
+        (f"/api/builds/{Build.objects.get(name='5W').pk}", {"typed_carry_m": 185.0}),
+        (f"/api/builds/{Build.objects.get(letter='A').pk}", {"liking": "disliked"}),
+        (f"/api/shots/{Shot.objects.first().pk}/aside", {"aside": True}),
+    ):
+        before = judged()
+        assert desk.put(change, body, content_type=JSON).status_code == 200
+        assert judged() is not before, change
+    before = judged()
+    session.shop.thresholds = {"sure": 0.9}
+    session.shop.save()
+    assert judged() is not before
 
 
 def test_a_session_is_read_in_a_fixed_number_of_queries(desk, session, feed, django_assert_num_queries):
     hit(feed, 3)
-    with django_assert_num_queries(9):
+    with django_assert_num_queries(11):
         desk.get(f"/api/sessions/{session.pk}")
     hit(feed, 9, first=10)
-    with django_assert_num_queries(9):
+    with django_assert_num_queries(11):
         desk.get(f"/api/sessions/{session.pk}")

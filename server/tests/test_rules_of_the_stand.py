@@ -8,7 +8,7 @@ from django.db import connection, connections
 from django.test import Client
 from feed.actions import FeedShot, key_of, make_key, receive
 from feed.models import FeedKey
-from fitting.actions import builds, sessions
+from fitting.actions import sessions
 from fitting.models import Build, Shot
 from fitting.read import load
 from hemicycle_core.flight import Launch, fly
@@ -46,34 +46,47 @@ def test_a_club_that_makes_no_sense_is_refused_at_its_field(desk, session, body,
     assert Build.objects.filter(session=session, letter="").count() == 4
 
 
+def put_up(desk, session, *bodies):
+    """Put heads and shafts on the stand in one act."""
+    return desk.post(f"/api/sessions/{session.pk}/candidates", {"candidates": bodies}, content_type=JSON)
+
+
 def test_a_left_hander_is_not_offered_what_is_not_made(fitter, shop):
     customer = sessions.add_customer(fitter, name="Lena Left", hand="left")
     session = sessions.open_session(fitter, customer_id=customer.pk, bay_id=Bay.objects.get(shop=shop).pk)
     desk = Client()
     desk.force_login(fitter)
     head, shaft = Head.objects.get(label="9W"), Shaft.objects.get(name="Fenlark 65")
-    body = {"head": head.pk, "shaft": shaft.pk}
-    said = problem(desk.post(f"/api/sessions/{session.pk}/candidates", body, content_type=JSON))
+    said = problem(put_up(desk, session, {"head": head.pk, "shaft": shaft.pk}))
     assert said["title"] == "The Ostrel 9W is not made left-handed."
 
 
 def test_a_shaft_that_does_not_fit_and_a_bonded_head_say_so(desk, session):
     utility, wood_shaft = Head.objects.get(label="U4"), Shaft.objects.get(name="Fenlark 65")
-    body = {"head": utility.pk, "shaft": wood_shaft.pk}
-    url = f"/api/sessions/{session.pk}/candidates"
-    assert "does not go into a utility" in problem(desk.post(url, body, content_type=JSON))["title"]
-    body = {"head": utility.pk, "shaft": Shaft.objects.get(name="Wexmoor 85").pk, "set_loft_deg": 23}
-    assert "is bonded and does not turn" in problem(desk.post(url, body, content_type=JSON))["title"]
+    said = problem(put_up(desk, session, {"head": utility.pk, "shaft": wood_shaft.pk}))
+    assert "does not go into a utility" in said["title"]
+    turned = {"head": utility.pk, "shaft": Shaft.objects.get(name="Wexmoor 85").pk, "set_loft_deg": 23}
+    assert "is bonded and does not turn" in problem(put_up(desk, session, turned))["title"]
+
+
+def test_what_cannot_be_had_or_seated_stays_off_the_stand_and_all_go_up_or_none(desk, session):
+    good = {"head": Head.objects.get(label="5H").pk, "shaft": Shaft.objects.get(name="Fenlark 65 H").pk}
+    gone = {"head": Head.objects.get(model="Corrie").pk, "shaft": good["shaft"]}
+    assert "none in stock" in problem(put_up(desk, session, good, gone))["title"]
+    Shaft.objects.filter(name="Fenlark 65").update(fits=["fairway", "hybrid"])
+    thin = {"head": good["head"], "shaft": Shaft.objects.get(name="Fenlark 65").pk}
+    said = problem(put_up(desk, session, thin))
+    assert (said["field"], "0.335 in, the hosel 0.370 in" in said["title"]) == ("shaft", True)
+    assert Build.objects.exclude(letter="").count() == 1
 
 
 def test_a_letter_means_one_build_for_good_and_eight_fill_the_stand(desk, session):
     first = Build.objects.get(letter="A")
     desk.delete(f"/api/builds/{first.pk}")
     body = {"head": first.head_id, "shaft": first.shaft_id}
-    url = f"/api/sessions/{session.pk}/candidates"
-    letters = [desk.post(url, body, content_type=JSON).json()["builds"][-1]["letter"] for _ in range(7)]
+    letters = [put_up(desk, session, body).json()["builds"][-1]["letter"] for _ in range(7)]
     assert letters == list("BCDEFGH")
-    assert problem(desk.post(url, body, content_type=JSON), 409)["type"] == "hemicycle:stand_full"
+    assert problem(put_up(desk, session, body), 409)["type"] == "hemicycle:stand_full"
 
 
 def test_a_club_taken_out_comes_back_with_its_shots(desk, session):
@@ -172,11 +185,10 @@ def test_the_flight_on_the_bench_ends_where_the_shots_landed(desk, session):
     assert [line["name"] for line in bench["neighbours"]] == ["5W", "5i"]
 
 
-def test_the_bench_lists_what_else_differs_between_two_builds(desk, session, fitter):
+def test_the_stand_lists_what_else_differs_between_two_builds(desk, session):
     wood, shaft = Head.objects.get(label="9W"), Shaft.objects.get(name="Fenlark 75")
-    builds.add_candidate(fitter, session.pk, head_id=wood.pk, shaft_id=shaft.pk)
-    said = desk.get(f"/api/sessions/{session.pk}/bench").json()["differences"]
-    assert said == ["B is 1.5 in longer than A; B’s shaft is 10 g heavier than A’s."]
+    said = put_up(desk, session, {"head": wood.pk, "shaft": shaft.pk}).json()["bag"]["stand"]
+    assert said == ["B is 1.5 in longer than A; B’s shaft is 10 g heavier than A’s; A is R flex, B S."]
 
 
 def test_a_candidate_is_judged_for_the_slot_it_is_nearest_to(desk, session):
@@ -188,6 +200,13 @@ def test_a_candidate_is_judged_for_the_slot_it_is_nearest_to(desk, session):
     receive(key, [FeedShot(str(n), {"carry_m": near + n - 1}) for n in range(3)])
     seen = desk.get(f"/api/sessions/{session.pk}").json()
     assert seen["verdicts"][0]["slot"] == 1
+
+
+def test_a_file_of_forty_megabytes_is_refused_in_words_and_changes_nothing(desk, session):
+    text = "club,carry_m\n" + "7i,140\n" * (40_000_000 // 7)
+    said = problem(desk.post(f"/api/sessions/{session.pk}/import", {"file_name": "a.csv", "text": text}, JSON), 413)
+    assert said["title"].startswith("The file is over 4 MB")
+    assert not session.imports.exists()
 
 
 @pytest.mark.parametrize(
@@ -206,3 +225,12 @@ def test_every_error_has_one_shape(desk, method, url, body, status):
     assert set(said) == {"type", "title", "status", "field"}
     assert said["status"] == status
     assert len(said["title"]) > 10
+
+
+def test_a_wedge_that_goes_by_its_loft_has_it_and_one_too_close_to_another_is_said(desk, session):
+    for name, carry in (("GW", 82), ("54 wedge", 81)):
+        desk.post(f"/api/sessions/{session.pk}/clubs", {"name": name, "typed_carry_m": carry}, content_type=JSON)
+    wedge = Build.objects.get(session=session, name="54°")
+    assert (wedge.set_loft_deg, wedge.head_type) == (54, "wedge")
+    seen = desk.get(f"/api/sessions/{session.pk}").json()["bag"]
+    assert any(remark["sentence"].startswith("54° and GW are 1 yd apart") for remark in seen["remarks"])

@@ -1,13 +1,16 @@
 """What must not drift apart: models and migrations, the API and its document, the demo and the rules."""
 
+from importlib import import_module
 from io import StringIO
 from pathlib import Path
 
 import pytest
+from django.apps import apps
 from django.core.management import call_command
 from fitting.models import FittingSession
 from fitting.read import load
 from hemicycle_core.judge import Kind
+from hemicycle_core.judge.thresholds import Thresholds
 from shop.models import Shop
 
 OPENAPI = Path(__file__).resolve().parents[2] / "docs" / "formats" / "openapi.yaml"
@@ -22,6 +25,15 @@ def test_the_api_document_is_not_stale():
     out = StringIO()
     call_command("spectacular", "--fail-on-warn", stdout=out)
     assert out.getvalue() == OPENAPI.read_text(), "Run: manage.py spectacular --file docs/formats/openapi.yaml"
+
+
+@pytest.mark.django_db
+def test_a_threshold_that_is_no_more_is_forgotten_where_it_was_set(session):
+    Shop.objects.update(thresholds={"stop_loss": 0.02, "sure": 0.85})
+    FittingSession.objects.update(thresholds={"stop_loss": 0.02})
+    import_module("fitting.migrations.0009_stop_gain").forget(apps, None)
+    assert Shop.objects.get(pk=session.shop_id).thresholds == {"sure": 0.85}
+    assert load(FittingSession.objects.get(pk=session.pk)).limits == Thresholds()
 
 
 @pytest.mark.django_db

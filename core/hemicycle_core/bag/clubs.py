@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import re
 from collections.abc import Iterable
 from dataclasses import dataclass
 from enum import StrEnum
@@ -39,10 +40,24 @@ USUAL_LOFT_AND_INCHES: dict[str, tuple[float, float]] = {
 }  # fmt: skip
 
 
+WEDGE_INCHES = 35.25
+
+
+def usual_loft_and_inches(name: str) -> tuple[float, float] | None:
+    """Loft in degrees and length in inches that a club of this short name usually has; a wedge that goes by its loft
+    has that loft. None for a name that says neither."""
+    marked = re.fullmatch(r"(\d\d)°", name)
+    return (float(marked[1]), WEDGE_INCHES) if marked else USUAL_LOFT_AND_INCHES.get(name)
+
+
+# A typed figure is remembered, not measured: players and fitters are out by about 5 yd, and long more than short.
+TYPED_SD_M = 4.0
+
+
 @dataclass(frozen=True)
 class Carried:
-    """A club in the bag, metres; spread_m is the standard deviation of its carry where shots are known,
-    peak_m and spin_rpm its typical flight where known."""
+    """A club in the bag, metres; spread_m is the standard deviation of its shots' carries where they are known,
+    carry_sd_m that of the figure itself, as far as it is known; peak_m and spin_rpm its typical flight where known."""
 
     name: str
     head_type: HeadType
@@ -53,6 +68,7 @@ class Carried:
     peak_m: float | None = None
     landing_deg: float | None = None
     spin_rpm: float | None = None
+    carry_sd_m: float = 0.0
 
     def __post_init__(self) -> None:
         if self.carry_m <= 0:

@@ -52,17 +52,41 @@ SHORT_STEP = StepWish(metres(10), metres(15))
 
 
 @dataclass(frozen=True)
+class GapRules:
+    """The rule and the step for each end of the bag. long: pairs whose longer club is a driver, wood, hybrid or
+    utility iron; short: pairs whose longer club is an iron or a wedge, played into greens, where roll-out covers
+    nothing and the step is 10 to 15 yd whatever the speed."""
+
+    long: GapRule
+    long_step: StepWish
+    short: GapRule = GapRule.EVEN_STEPS
+    short_step: StepWish = SHORT_STEP
+
+    def of(self, upper: Carried) -> tuple[GapRule, StepWish]:
+        """The rule and the step for the space under a club."""
+        return (self.long, self.long_step) if upper.is_long_end else (self.short, self.short_step)
+
+
+def usual_rules(rule: GapRule, driver_speed_mps: float | None = None) -> GapRules:
+    """The usual steps for a rule of the long end. By carry only, the next carry must be within reach of a stock
+    swing, 10 to 15 yd at any speed."""
+    step = SHORT_STEP if rule is GapRule.CARRY_ONLY else wanted_step(driver_speed_mps)
+    return GapRules(rule, step)
+
+
+@dataclass(frozen=True)
 class Between:
     """The space between two neighbours, metres.
 
     step_m: difference of carries. coverage_m: upper carry less lower total, positive is uncovered.
     hole_m: what the rule calls uncovered, 0 when under CLOSED_M; it spans hole_from_m to hole_to_m.
-    overlap_m: yardage both own by rolling into it. crowded: their full carries are nearly one.
+    overlap_m: yardage both own by rolling into it. crowded: their full carries are nearly one. step: wanted here.
     """
 
     lower: Carried
     upper: Carried
     rule: GapRule
+    step: StepWish
     step_m: float
     coverage_m: float
     hole_m: float
@@ -78,8 +102,12 @@ class Coverage:
 
     clubs: tuple[Carried, ...]
     between: tuple[Between, ...]
-    rule: GapRule
-    step: StepWish
+    rules: GapRules
+
+    @property
+    def holes_m(self) -> float:
+        """Yardage in metres that the rules call uncovered, all holes together."""
+        return sum(gap.hole_m for gap in self.between)
 
 
 def _between(lower: Carried, upper: Carried, rule: GapRule, step: StepWish) -> Between:
@@ -91,6 +119,7 @@ def _between(lower: Carried, upper: Carried, rule: GapRule, step: StepWish) -> B
         lower=lower,
         upper=upper,
         rule=rule,
+        step=step,
         step_m=gap,
         coverage_m=upper.carry_m - lower.total_m,
         hole_m=hole,
@@ -101,22 +130,11 @@ def _between(lower: Carried, upper: Carried, rule: GapRule, step: StepWish) -> B
     )
 
 
-def coverage(clubs: Iterable[Carried], *, rule: GapRule, step: StepWish) -> Coverage:
-    """Look at every pair of neighbours.
-
-    rule and step hold for the long end; by carry only the next carry must be within reach of a stock swing, 10 to
-    15 yd whatever the speed. A pair whose longer club is an iron or a wedge is always looked
-    at by even carry steps of 10 to 15 yd: those are played into greens, where roll-out covers nothing.
-    """
-    ordered = in_order(club for club in clubs)
-    step = SHORT_STEP if rule is GapRule.CARRY_ONLY else step
-    pairs = tuple(
-        _between(lower, upper, rule, step)
-        if upper.is_long_end
-        else _between(lower, upper, GapRule.EVEN_STEPS, SHORT_STEP)
-        for lower, upper in itertools.pairwise(ordered)
-    )
-    return Coverage(clubs=ordered, between=pairs, rule=rule, step=step)
+def coverage(clubs: Iterable[Carried], rules: GapRules) -> Coverage:
+    """Look at every pair of neighbours by the rule of its end of the bag."""
+    ordered = in_order(clubs)
+    pairs = tuple(_between(lower, upper, *rules.of(upper)) for lower, upper in itertools.pairwise(ordered))
+    return Coverage(clubs=ordered, between=pairs, rules=rules)
 
 
 def widest_hole(covered: Coverage, *, skip_above: frozenset[str] = frozenset()) -> Between | None:

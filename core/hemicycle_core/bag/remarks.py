@@ -15,10 +15,12 @@ from .clubs import Carried, HeadType, in_order
 from .gaps import CLOSED_M, Coverage, GapRule, StepWish
 from .slots import MOST_CLUBS, plan_slots
 
+LEAST_USES = 0.5  # times a round: less, and another club takes the shot on the few days it comes
 USUAL_SPREAD_SHARE = 0.03  # of carry, where a club was typed and not hit
 STOPS_STEPPING = 0.55  # of the usual iron step: under this the loft no longer gives carry
 LOW_SHARE = 0.12  # a peak this much under both neighbours will not hold what they hold
 STEEPER_DEG = 2.0  # a longer club that comes in this much steeper than the shorter one
+LOFT_STEP_DEG = 3.0  # lofts step by 4 to 6 degrees; less than this is a small step
 SPIN_STEP_RPM = 350.0  # a longer club that spins this much more than the shorter one
 
 
@@ -80,13 +82,22 @@ def muddled(covered: Coverage) -> list[Remark]:
         if chance > MUDDLED:
             often = f"{round(chance * 10)} shots in 10"
             said = f"{gap.lower.name} and {gap.upper.name} are {yards(gap.step_m):.0f} yd apart: {often} of one land in"
-            found.append(Remark(gap.upper.name, "overlap", f"{said} the other’s yardage."))
+            one = " One fewer would do." if gap.crowded else ""
+            found.append(Remark(gap.upper.name, "overlap", f"{said} the other’s yardage.{one}"))
     return found
 
 
-def clubs_for(lower: Carried, upper: Carried, *, rule: GapRule, step: StepWish) -> tuple[int, Remark]:
+def _times(count: float) -> str:
+    return "once" if count == 1 else "twice" if count == 2 else f"{count:.2g} times"
+
+
+def clubs_for(
+    lower: Carried, upper: Carried, *, rule: GapRule, step: StepWish, uses: float | None = None
+) -> tuple[int, Remark]:
     """How many clubs belong between two neighbours, 0 to 4, and why: as many as close the space, and no more than
-    this player's speed and spread can use."""
+    this player's speed and spread can use, nor more than come up. uses: times a round that a job lies in the space,
+    None where no jobs are named; a club that comes up less than once in two rounds is not worth a place.
+    """
     space = upper.carry_m - lower.carry_m
     least = max(smallest_useful_step((spread_of(lower) + spread_of(upper)) / 2), step.least_m)
     room = max(0, min(MOST_CLUBS, math.floor(space / least) - 1))
@@ -94,11 +105,15 @@ def clubs_for(lower: Carried, upper: Carried, *, rule: GapRule, step: StepWish) 
     if _open(lower, upper, rule, step) >= CLOSED_M:
         plans = (plan_slots(lower, upper, n, rule=rule, step=step) for n in range(1, MOST_CLUBS + 1))
         wanted = next((plan.count for plan in plans if plan.left_m < CLOSED_M), MOST_CLUBS)
-    count = min(wanted, room)
+    seldom = wanted if uses is None else math.ceil(min(uses / LEAST_USES, MOST_CLUBS))
+    count = min(wanted, room, seldom)
     between = f"between {lower.name} and {upper.name}"
     belong = f"{_number(count)} {'belong' if count > 1 else 'belongs'}"
     if wanted == 0:
         words = f"No club is needed {between}."
+    elif uses is not None and seldom <= min(room, wanted - 1):
+        often = f"come up {_times(uses)} a round" if uses else "are not in the jobs named"
+        words = f"{belong} {between}: the yardages there {often}. By space alone it would be {_number(wanted).lower()}."
     elif count < wanted:
         words = (
             f"{belong} {between}: {_number(wanted).lower()} would close the space, but in steps under "
@@ -107,6 +122,22 @@ def clubs_for(lower: Carried, upper: Carried, *, rule: GapRule, step: StepWish) 
     else:
         words = f"{belong} {between}. The smallest useful step here is {yards(least):.0f} yd."
     return count, Remark(upper.name, "count", words)
+
+
+def loft_check(covered: Coverage) -> list[Remark]:
+    """Neighbours whose lofts say one thing and whose carries another. A check, never a target: equal loft is not
+    equal carry."""
+    found = []
+    for gap in covered.between:
+        if gap.lower.loft_deg is None or gap.upper.loft_deg is None:
+            continue
+        apart = gap.lower.loft_deg - gap.upper.loft_deg
+        lofts = f"{gap.lower.name} and {gap.upper.name} are {abs(apart):g}° apart in loft"
+        if apart >= LOFT_STEP_DEG and gap.crowded:
+            found.append(Remark(gap.upper.name, "loft", f"{lofts} and only {yards(gap.step_m):.0f} yd in carry."))
+        elif apart < LOFT_STEP_DEG / 2 and gap.step_m > gap.step.least_m:
+            found.append(Remark(gap.upper.name, "loft", f"{lofts}, yet {yards(gap.step_m):.0f} yd in carry."))
+    return found
 
 
 def _open(lower: Carried, upper: Carried, rule: GapRule, step: StepWish) -> float:
@@ -121,4 +152,7 @@ def _number(count: int) -> str:
 def remarks(covered: Coverage) -> list[Remark]:
     """Everything worth saying of a bag, the collapse point first."""
     collapse = collapse_point(covered.clubs)
-    return [*([collapse] if collapse else []), *muddled(covered), *out_of_line(covered.clubs)]
+    close = muddled(covered)
+    said = {remark.club for remark in (*close, *([collapse] if collapse else []))}
+    lofts = [remark for remark in loft_check(covered) if remark.club not in said]
+    return [*([collapse] if collapse else []), *close, *out_of_line(covered.clubs), *lofts]

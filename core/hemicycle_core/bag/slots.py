@@ -15,10 +15,11 @@ their windows can add it twice, which `at_worst_m` states.
 
 from __future__ import annotations
 
-from dataclasses import dataclass
+import math
+from dataclasses import dataclass, replace
 
 from ..errors import BadInput
-from ..units import metres, yards
+from ..units import metres, yards, yd_text
 from .clubs import Carried
 from .gaps import CLOSED_M, GapRule, StepWish
 
@@ -29,13 +30,15 @@ NUMBER_WORDS = ("No club", "One club", "Two", "Three", "Four")
 
 @dataclass(frozen=True)
 class Slot:
-    """A place for one club, metres: the carry wanted and the window low to high around it."""
+    """A place for one club, metres: the carry wanted, the window low to high around it, the roll-out a club there
+    likely has, and one standard deviation of the carry wanted, from how well the neighbours are known."""
 
     index: int
     target_m: float
     low_m: float
     high_m: float
     roll_m: float
+    doubt_m: float = 0.0
 
 
 @dataclass(frozen=True)
@@ -51,6 +54,11 @@ class SlotPlan:
     slack_m: float
     at_worst_m: float
     sentence: str
+
+
+def _doubt(share: float, lower: Carried, upper: Carried) -> float:
+    """How far the place this share of the way up may be off, as both neighbours' figures may."""
+    return math.hypot((1 - share) * lower.carry_sd_m, share * upper.carry_sd_m)
 
 
 def _roll_at(carry_m: float, lower: Carried, upper: Carried) -> float:
@@ -92,7 +100,7 @@ def plan_slots(lower: Carried, upper: Carried, count: int, *, rule: GapRule, ste
     spare = max(0.0, -layout.each_m) / 2 if rule is GapRule.ROLL_OUT else 0.0
     slack = SLACK_M + spare
     slots = tuple(
-        Slot(index=i, target_m=carry, low_m=carry - slack, high_m=carry + slack, roll_m=roll)
+        Slot(i, carry, carry - slack, carry + slack, roll, _doubt((i + 1) / (count + 1), lower, upper))
         for i, (carry, roll) in enumerate(zip(layout.carries, layout.rolls, strict=True))
     )
     movable_ends = 1 if count == 1 else 2
@@ -105,6 +113,28 @@ def plan_slots(lower: Carried, upper: Carried, count: int, *, rule: GapRule, ste
         at_worst_m=max(0.0, layout.each_m + movable_ends * slack),
         sentence=_sentence(lower, upper, count, rule, step),
     )
+
+
+def slot_with_roll(plan: SlotPlan, index: int, lower: Carried, upper: Carried, roll_m: float) -> Slot:
+    """One slot of a plan for a club that rolls out `roll_m` metres, the others as they are: what rolls further may
+    carry less. Under the other rules roll-out moves nothing."""
+    slot = plan.slots[index]
+    if plan.rule is not GapRule.ROLL_OUT:
+        return replace(slot, roll_m=roll_m)
+    rolls = [roll_m if each.index == index else each.roll_m for each in plan.slots]
+    each_m = (upper.carry_m - lower.total_m - sum(rolls)) / (plan.count + 1)
+    carry = lower.total_m + (index + 1) * each_m + sum(rolls[:index])
+    half = (slot.high_m - slot.low_m) / 2
+    return replace(slot, target_m=carry, low_m=carry - half, high_m=carry + half, roll_m=roll_m)
+
+
+def plan_like(old: Carried) -> SlotPlan:
+    """One slot that aims at a club's own carry: the same but newer."""
+    slot = Slot(0, old.carry_m, old.carry_m - SLACK_M, old.carry_m + SLACK_M, old.roll_m, old.carry_sd_m)
+    said = (
+        f"Like for like: {old.name}’s carry of {yd_text(old.carry_m)} and its flight, so that no yardage is relearned."
+    )
+    return SlotPlan(GapRule.CARRY_ONLY, 1, (slot,), 0.0, SLACK_M, SLACK_M, said)
 
 
 def _sentence(lower: Carried, upper: Carried, count: int, rule: GapRule, step: StepWish) -> str:

@@ -1,6 +1,6 @@
 """The interview: jobs and wishes, and the targets they ask of a club."""
 
 from .jobs import Job, JobKind, Miss
-from .targets import Target, propose
+from .targets import Target, jobs_of_slot, propose, propose_like
 
-__all__ = ["Job", "JobKind", "Miss", "Target", "propose"]
+__all__ = ["Job", "JobKind", "Miss", "Target", "jobs_of_slot", "propose", "propose_like"]

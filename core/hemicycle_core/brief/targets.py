@@ -8,7 +8,7 @@ from dataclasses import dataclass
 from ..bag import Carried, Slot, SlotPlan
 from ..bag.gaps import RULE_WORDS
 from ..flight import Firmness
-from ..units import feet, metres, yards, yd_text
+from ..units import feet, metres, ninety, yards, yd_text
 from .jobs import Job, JobKind, Miss
 
 # Landing angle from which a long shot holds, by how firm the green is. In practice 45 degrees holds and
@@ -16,20 +16,23 @@ from .jobs import Job, JobKind, Miss
 HOLDS_DEG = {Firmness.SOFT: 42.0, Firmness.MEDIUM: 44.0, Firmness.FIRM: 46.0}
 PEAK_ROOM = 0.12  # neighbours' peak heights agree within about this share in an even bag
 SPIN_ROOM_RPM = 300.0
+LIKE_DEG = 2.0  # landing angles this near are one flight to the eye and to a green
+SPIN_SURE = "A question, not a rule: it explains a flight, it does not judge it."
 REACH_M = metres(20)  # a job further than this from a slot's carry belongs to another club
 
 
 @dataclass(frozen=True)
 class Target:
     """One wish for one slot. quantity: a reading's key, or `side_m` for the width of the pattern.
-    low, high in its canonical unit, None for open. why: one sentence. firm: False when it rests on
-    figures that were typed or are missing."""
+    low, high in its canonical unit, None for open. why: one sentence; sure: another, of how well it is known.
+    firm: False when it rests on figures that were typed or are missing."""
 
     quantity: str
     low: float | None
     high: float | None
     why: str
     firm: bool = True
+    sure: str = ""
 
 
 def jobs_of_slot(jobs: Sequence[Job], slot: Slot) -> list[Job]:
@@ -63,9 +66,34 @@ def _carry(plan: SlotPlan, slot: Slot, lower: Carried, upper: Carried) -> Target
             f"{lower.name} carries {yd_text(lower.carry_m)} and {upper.name} {yd_text(upper.carry_m)}; "
             f"this cuts the space into {RULE_WORDS[plan.rule]}."
         )
-    return Target(
-        "carry_m", slot.low_m, slot.high_m, why, firm=lower.spread_m is not None and upper.spread_m is not None
+    return Target("carry_m", slot.low_m, slot.high_m, why, *_known(slot, [lower, upper]))
+
+
+def _known(slot: Slot, clubs: Sequence[Carried]) -> tuple[bool, str]:
+    """Whether a carry wanted rests on clubs that were hit, and how far it may be off in a sentence."""
+    typed = [club.name for club in clubs if club.spread_m is None]
+    off = f"±{max(1, round(yards(ninety(slot.doubt_m))))} yd"
+    if typed:
+        return False, f"Known to {off}: {' and '.join(typed)} {'were' if len(typed) > 1 else 'was'} typed, not hit."
+    return True, f"Known to {off} from the shots hit."
+
+
+def propose_like(old: Carried, slot: Slot, jobs: Sequence[Job], *, miss: Miss = Miss.NONE) -> list[Target]:
+    """Targets for the same club but newer: the old one's carry and flight, and the side its jobs allow."""
+    firm, sure = _known(slot, [old])
+    aim = f"As {old.name} does today."
+    wanted = [Target("carry_m", slot.low_m, slot.high_m, f"{aim} Like for like, so that no yardage is relearned.",
+                     firm, sure)]  # fmt: skip
+    flight = (
+        ("landing_deg", old.landing_deg, LIKE_DEG),
+        ("peak_m", old.peak_m, None if old.peak_m is None else PEAK_ROOM * old.peak_m),
+        ("spin_rpm", old.spin_rpm, SPIN_ROOM_RPM),
     )
+    for quantity, value, room in flight:
+        if value is not None and room is not None:
+            wanted.append(Target(quantity, value - room, value + room, aim, firm=quantity != "spin_rpm", sure=sure))
+    side = _side(jobs_of_slot(jobs, slot), miss)
+    return [*wanted, side] if side else wanted
 
 
 def _landing(jobs: Sequence[Job]) -> Target | None:
@@ -75,7 +103,7 @@ def _landing(jobs: Sequence[Job]) -> Target | None:
     hardest = max(greens, key=lambda job: HOLDS_DEG[job.firmness])
     holds = HOLDS_DEG[hardest.firmness]
     why = f"“{hardest.name}” is a {hardest.firmness.value} green: from about {holds:.0f}° down the ball stays on."
-    return Target("landing_deg", holds, None, why)
+    return Target("landing_deg", holds, None, why, sure="A rule of thumb: good to about 2°, as greens differ.")
 
 
 def _peak(lower: Carried, upper: Carried) -> Target | None:
@@ -86,7 +114,9 @@ def _peak(lower: Carried, upper: Carried) -> Target | None:
     heights = " and ".join(
         f"{club.name} {feet(club.peak_m):.0f} ft" for club in (lower, upper) if club.peak_m is not None
     )
-    return Target("peak_m", low, high, f"In line with the neighbours: {heights}.", firm=len(peaks) == 2)
+    known = len(peaks) == 2
+    sure = "Both neighbours’ heights are known." if known else "Only one neighbour’s height is known."
+    return Target("peak_m", low, high, f"In line with the neighbours: {heights}.", firm=known, sure=sure)
 
 
 def _spin(lower: Carried, upper: Carried) -> Target | None:
@@ -95,7 +125,7 @@ def _spin(lower: Carried, upper: Carried) -> Target | None:
     low, high = sorted((lower.spin_rpm, upper.spin_rpm))
     ends = f"{upper.name} at {upper.spin_rpm:.0f} and {lower.name} at {lower.spin_rpm:.0f}"
     why = f"Between {ends}; read it with speed and launch."
-    return Target("spin_rpm", low - SPIN_ROOM_RPM, high + SPIN_ROOM_RPM, why, firm=False)
+    return Target("spin_rpm", low - SPIN_ROOM_RPM, high + SPIN_ROOM_RPM, why, firm=False, sure=SPIN_SURE)
 
 
 def _side(jobs: Sequence[Job], miss: Miss) -> Target | None:
@@ -105,4 +135,4 @@ def _side(jobs: Sequence[Job], miss: Miss) -> Target | None:
     half = tightest.width_m / 2
     feared = {Miss.LEFT: " Left is the miss to avoid.", Miss.RIGHT: " Right is the miss to avoid."}.get(miss, "")
     why = f"“{tightest.name}” is {round(yards(tightest.width_m))} yd wide.{feared}"
-    return Target("offline_m", -half, half, why)
+    return Target("offline_m", -half, half, why, sure="As sure as the width that was given.")

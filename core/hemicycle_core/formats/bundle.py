@@ -8,8 +8,7 @@ from typing import Any
 
 from jsonschema import Draft202012Validator
 
-from ..bag import Carried, GapRule, HeadType, Slot, coverage, in_order, plan_slots, widest_hole
-from ..bag.gaps import wanted_step
+from ..bag import Carried, GapRule, HeadType, Slot, coverage, in_order, plan_slots, usual_rules, widest_hole
 from ..brief import Job, JobKind, Miss, Target, propose
 from ..brief.targets import HOLDS_DEG
 from ..errors import BadInput
@@ -112,12 +111,12 @@ def _given_place(slot: Mapping[str, Any], clubs: Sequence[Carried], jobs: Sequen
 
 def _found_places(data: Mapping[str, Any], clubs: Sequence[Carried], jobs: Sequence[Job]) -> list[_Place]:
     rule = GapRule(data.get("rule", "roll_out"))
-    covered = coverage(clubs, rule=rule, step=wanted_step(None))
+    covered = coverage(clubs, usual_rules(rule))
     drivers = frozenset(club.name for club in clubs if club.head_type is HeadType.DRIVER)
     hole = widest_hole(covered, skip_above=drivers) or widest_hole(covered)
     if hole is None:
         raise BadInput("Give a slot, or clubs with a hole between them to find one from.", field="slot")
-    plan = plan_slots(hole.lower, hole.upper, data.get("clubs_to_place", 1), rule=hole.rule, step=covered.step)
+    plan = plan_slots(hole.lower, hole.upper, data.get("clubs_to_place", 1), rule=hole.rule, step=hole.step)
     miss = Miss(data.get("miss", "none"))
     return [
         _Place(slot, propose(plan, slot, hole.lower, hole.upper, jobs, miss=miss), hole.lower, hole.upper)

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from typing import Any
 
-from ..bag import HeadType
+from ..bag import GapRule, HeadType
 from ..brief import JobKind
 from ..flight import Firmness
 from ..judge import Liking
@@ -111,7 +111,7 @@ SCHEMA: dict[str, Any] = {
                 },
                 description="The carry window. Left out: found from the clubs, by `rule` and `clubs_to_place`.",
             ),
-            "rule": {"enum": ["roll_out", "even_steps"]},
+            "rule": _words(GapRule),
             "clubs_to_place": {"type": "integer", "minimum": 1, "maximum": 4},
             "clubs": {
                 "type": "array",

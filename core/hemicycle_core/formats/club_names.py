@@ -15,11 +15,15 @@ KINDS = {
     "iron": "i", "i": "i", "wood": "W", "w": "W", "fairway": "W", "fw": "W",
     "hybrid": "H", "h": "H", "hy": "H", "utility": "U", "u": "U", "driving iron": "U",
 }  # fmt: skip
+# Wedges go by their loft: what may stand beside it, and the lofts they come in.
+MARKED = {"", "°", "deg", "degree", "degrees", "wedge", "° wedge", "degree wedge"}
+WEDGE_LOFTS = (44, 64)
 HEADS = {"i": HeadType.IRON, "W": HeadType.FAIRWAY, "H": HeadType.HYBRID, "U": HeadType.UTILITY}
 
 
 def short_name(written: str) -> str:
-    """`5 iron`, `iron-5`, `5I` to `5i`; `Wood 5`, `5 fairway wood` to `5W`; unknown names as written."""
+    """`5 iron`, `iron-5`, `5I` to `5i`; `Wood 5`, `5 fairway wood` to `5W`; `52`, `52 deg`, `52 wedge` to
+    `52°`; unknown names as written."""
     plain = re.sub(r"[\s_\-]+", " ", written.strip().lower())
     if plain in WORDS:
         return WORDS[plain]
@@ -29,6 +33,8 @@ def short_name(written: str) -> str:
     digits = re.findall(r"\d+", plain)
     rest = re.sub(r"\d+", " ", plain).replace("wood wood", "wood").strip()
     rest = "fairway" if rest == "fairway wood" else re.sub(r"\s+", " ", rest)
+    if len(digits) == 1 and rest in MARKED and WEDGE_LOFTS[0] <= int(digits[0]) <= WEDGE_LOFTS[1]:
+        return f"{digits[0]}°"
     if len(digits) == 1 and rest in KINDS and 1 <= int(digits[0]) <= 11:
         return f"{digits[0]}{KINDS[rest]}"
     return written.strip()

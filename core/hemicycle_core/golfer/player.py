@@ -117,7 +117,8 @@ class Swinging:
         ]
 
     def swing(self, club: Club, count: int, *, known: bool = False) -> Swung:
-        """The same as arrays. Shots come one after another from one stream, so 3 and then 2 are as 5."""
+        """The same as arrays. Each call draws its shots together: the same calls hit the same shots again, but 3 and
+        then 2 are other shots than 5."""
         delivery, miss = self._deliver(club, count, known)
         readings, flight = self._measure(delivery, strike_ball(delivery, club))
         return Swung(readings, flight, miss)

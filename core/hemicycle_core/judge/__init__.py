@@ -8,7 +8,8 @@ from .compare import Comparison, Metric, compare
 from .facts import Fact
 from .judgement import Judgement, judge, judge_session
 from .play import Played
-from .verdict import Kind, Thresholds, Verdict
+from .thresholds import Thresholds
+from .verdict import Kind, Verdict
 from .whatif import Elsewhere, Prediction, elsewhere, predict
 
 __all__ = [

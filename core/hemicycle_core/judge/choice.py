@@ -1,5 +1,6 @@
 """What is best, defined once: the most successful shots a round over the jobs, by their uses, inside the limits;
-within noise keep what is there, then the cheaper, then what the player likes.
+within noise keep what is there, then the cheaper, then what the player likes. Where the player's own clubs are known
+the shots are those of the whole bag with the build in it, each job by the club that does it best.
 
 Where no jobs are named the chance to fill the slot takes the place of shots a round.
 """
@@ -10,19 +11,15 @@ from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, replace
 from enum import StrEnum
 
-import numpy as np
-from scipy.special import ndtr
-
 from .candidate import Candidate, Liking
-from .verdict import DEFAULT, Kind, Thresholds, Verdict, no_gain
-from .weigh import Weighed
+from .stopping import chance_best, more_shots, settled_on
+from .thresholds import DEFAULT, Thresholds
+from .verdict import Kind, Verdict, no_gain
+from .weigh import KEEP, Weighed
 
 FILLING = (Kind.FILLS, Kind.FILLS_NOT_SETTLED)
 NEVER = (Kind.VETOED, Kind.NEEDS_SHOTS)
 CHANCE_NOISE = 0.10  # without jobs: chances this close are one chance
-STOP_AT = 0.90  # the choice is settled when it is best this surely
-STOP_LOSS = 0.018  # or when stopping now costs less than this share of successful shots, on average
-MOST_MORE = 20
 LIKED = {Liking.LIKED: 0, Liking.NEUTRAL: 1, Liking.DISLIKED: 2, Liking.VETOED: 3}
 
 
@@ -40,7 +37,7 @@ class Because(StrEnum):
 class Choice:
     """The build to propose. letter: None to keep what is there. gain_shots: successful shots a round more than what
     is there now, or than the runner-up where that is not known. chance_best: that no other does more of the jobs.
-    loss: share of successful shots lost on average by stopping now. more: build and shots that would settle it."""
+    more: build and shots that would settle it."""
 
     letter: str | None
     runner_up: str | None
@@ -50,7 +47,6 @@ class Choice:
     chance_best: float | None = None
     gain_shots: float | None = None
     gain_price: float | None = None
-    loss: float | None = None
     more: tuple[str, int] | None = None
 
 
@@ -59,11 +55,11 @@ def choose(
     verdicts: Sequence[Verdict],
     weighed: Weighed,
     *,
-    keep: str | None = None,
+    bags: Weighed | None = None,
     budget: float | None = None,
     limits: Thresholds = DEFAULT,
 ) -> Choice:
-    """Choose among the builds that were judged. keep: the letter under which the bag of today was weighed."""
+    """Choose among the builds that were judged. bags: by what the whole bag makes of the jobs, where it is known."""
     of = {verdict.letter: verdict for verdict in verdicts}
     open_ = [
         each
@@ -73,7 +69,12 @@ def choose(
         and (budget is None or each.price is None or each.price <= budget)
     ]
     played = [each for each in open_ if weighed.played.get(each.letter)]
-    made = _by_shots(played, weighed, keep, limits) if played else _by_chance(open_, of)
+    made = _by_shots(played, bags or weighed, bags is not None, limits) if played else _by_chance(open_, of)
+    if made.letter is not None and of[made.letter].kind not in FILLING:
+        # The jobs and the window ask for two things: said, so that the two do not seem to disagree.
+        headline = of[made.letter].headline
+        apart = f" By its window alone: {headline[0].lower()}{headline[1:]}. The jobs count for more."
+        made = replace(made, sentence=made.sentence + apart)
     waiting = next((verdict for verdict in verdicts if verdict.kind is Kind.NEEDS_SHOTS), None)
     if waiting is None:
         return made
@@ -106,11 +107,12 @@ def _cheaper(candidate: Candidate) -> tuple[float, int, str]:
     )  # fmt: skip
 
 
-def _by_shots(played: Sequence[Candidate], weighed: Weighed, keep: str | None, limits: Thresholds) -> Choice:
+def _by_shots(played: Sequence[Candidate], weighed: Weighed, kept: bool, limits: Thresholds) -> Choice:
+    """kept: whether the bag of today is among what was weighed."""
     value = {each.letter: float(weighed.rounds[each.letter].mean()) for each in played}
     top = max(played, key=lambda each: (value[each.letter], each.letter))
-    if keep is not None and no_gain(weighed, top.letter, keep, limits):
-        return _kept(top, weighed, keep)
+    if kept and no_gain(weighed, top.letter, limits):
+        return _kept(top, weighed)
     close = [each for each in played if each is top or _level(weighed, top.letter, each.letter, limits)]
     priced = all(each.price is not None for each in close)
     chosen = top
@@ -120,21 +122,21 @@ def _by_shots(played: Sequence[Candidate], weighed: Weighed, keep: str | None, l
         because = Because.CHEAPER if chosen.price != top.price else Because.LIKED
     rest = [each for each in played if each is not chosen]
     runner = max(rest, key=lambda each: (value[each.letter], each.letter), default=None)
-    loss, best = _stopping_now(chosen.letter, played, weighed)
-    settled = best >= STOP_AT or loss <= STOP_LOSS
-    against = keep if keep is not None else (runner.letter if runner else None)
+    rivals = [each.letter for each in rest]
+    best = chance_best(chosen.letter, rivals, weighed)
+    settled = settled_on(chosen.letter, best, rivals, weighed, limits)
+    against = KEEP if kept else (runner.letter if runner else None)
     gain = weighed.gain(chosen.letter, against) if against is not None else None
     return Choice(
         letter=chosen.letter,
         runner_up=runner.letter if runner else None,
         because=because,
-        sentence=_sentence(chosen, runner, because, gain, kept=keep is not None),
+        sentence=_sentence(chosen, runner, because, gain, kept=kept),
         settled=settled,
         chance_best=best,
         gain_shots=gain,
         gain_price=chosen.price,
-        loss=loss,
-        more=None if settled or runner is None else _more(chosen.letter, runner.letter, weighed),
+        more=None if settled else more_shots(chosen.letter, rivals, weighed, limits),
     )
 
 
@@ -143,45 +145,15 @@ def _level(weighed: Weighed, top: str, other: str, limits: Thresholds) -> bool:
     return weighed.better(top, other) < limits.level
 
 
-def _kept(top: Candidate, weighed: Weighed, keep: str) -> Choice:
-    gain = weighed.gain(top.letter, keep)
+def _kept(top: Candidate, weighed: Weighed) -> Choice:
+    gain = weighed.gain(top.letter, KEEP)
     words = (
         f"Keep what is there: {top.letter} gains {max(gain, 0):.1f} successful shots a round at best, which is within "
         "the noise."
     )
     return Choice(
-        None, top.letter, Because.KEEP, words, True, weighed.better(keep, top.letter), gain_shots=gain, gain_price=0.0
+        None, top.letter, Because.KEEP, words, True, weighed.better(KEEP, top.letter), gain_shots=gain, gain_price=0.0
     )
-
-
-def _stopping_now(letter: str, played: Sequence[Candidate], weighed: Weighed) -> tuple[float, float]:
-    """What stopping with this build loses on average, as a share of the shots its jobs take, and the chance that it
-    is the best."""
-    table = np.stack([weighed.rounds[each.letter] for each in played])
-    uses = sum(each.job.uses_per_round for each in weighed.played[letter])
-    mine = weighed.rounds[letter]
-    return float((table.max(axis=0) - mine).mean() / uses), float((mine >= table.max(axis=0) - 1e-12).mean())
-
-
-def _more(letter: str, rival: str, weighed: Weighed) -> tuple[str, int]:
-    """The build that most wants shots, and about how many settle the two: their difference stays, its doubt shrinks
-    with the root of the shots."""
-    apart = weighed.rounds[letter] - weighed.rounds[rival]
-    mean, sd = abs(float(apart.mean())), float(apart.std())
-    uses = sum(each.job.uses_per_round for each in weighed.played[letter])
-    thin = min((letter, rival), key=lambda each: (weighed.centres[each].n, each))
-    n = weighed.centres[thin].n
-    for extra in range(1, MOST_MORE + 1):
-        left = sd * np.sqrt(n / (n + extra))
-        z = mean / left
-        loss = left * (np.exp(-z * z / 2) / np.sqrt(2 * np.pi) - z * _tail(z)) / uses
-        if _tail(z) <= 1 - STOP_AT or loss <= STOP_LOSS:
-            return thin, extra
-    return thin, MOST_MORE
-
-
-def _tail(z: float) -> float:
-    return float(ndtr(-z))
 
 
 def _sentence(chosen: Candidate, runner: Candidate | None, because: Because, gain: float | None, *, kept: bool) -> str:

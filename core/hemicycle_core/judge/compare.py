@@ -13,7 +13,8 @@ from ..samples.averages import average, values_of
 from ..samples.pool import Centre
 from ..units import yards
 from .candidate import Candidate
-from .verdict import DEFAULT, LANDING_SPREAD_SHOTS, landing_se
+from .thresholds import DEFAULT
+from .verdict import LANDING_SPREAD_SHOTS, landing_se
 from .weigh import Weighed, weigh
 
 SETTLED_CHANCE = 0.90

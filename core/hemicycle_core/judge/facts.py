@@ -79,10 +79,12 @@ def facts_of(candidate: Candidate, targets: Sequence[Target], doubted: Doubt) ->
 
 def in_ten(share: float) -> str:
     """A share as a fitter says it."""
-    tenths = round(share * 10)
     if share < 0.05:
         return "hardly ever"
-    return "nearly always" if share > 0.95 else f"{tenths} times in 10"
+    if share > 0.95:
+        return "nearly always"
+    tenths = min(max(round(share * 10), 1), 9)
+    return {1: "once in 10", 2: "twice in 10"}.get(tenths, f"{tenths} times in 10")
 
 
 def job_words(played: Sequence[Played]) -> str:

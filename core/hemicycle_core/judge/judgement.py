@@ -6,26 +6,30 @@ from collections.abc import Sequence
 from dataclasses import dataclass, replace
 from itertools import combinations
 
-import numpy as np
-
 from ..brief import Job
 from .candidate import Candidate, Case
 from .choice import Choice, choose
 from .compare import Comparison, compare
-from .verdict import DEFAULT, Thresholds, Verdict, verdict_of
-from .weigh import Weighed, weigh
+from .thresholds import DEFAULT, Thresholds
+from .verdict import Verdict, verdict_of
+from .weigh import Weighed, in_the_bag, weigh
 
-KEEP = "the bag of today"
+
+def letter_of_own(name: str) -> str:
+    """The letter under which one of the player's clubs is weighed."""
+    return f"own {name}"
 
 
 @dataclass(frozen=True)
 class Judgement:
-    """verdicts: in the order of the cases. comparisons: of every two builds with enough shots."""
+    """verdicts: in the order of the cases. comparisons: of every two builds with enough shots. bags: the builds by what
+    the whole bag makes of the jobs with each in it, None where no own club was played."""
 
     verdicts: tuple[Verdict, ...]
     comparisons: tuple[Comparison, ...]
     choice: Choice
     weighed: Weighed
+    bags: Weighed | None = None
 
 
 def judge_session(
@@ -33,39 +37,32 @@ def judge_session(
     *,
     jobs: Sequence[Job] = (),
     own: Sequence[Candidate] = (),
+    replaced: str | None = None,
     budget: float | None = None,
     limits: Thresholds = DEFAULT,
 ) -> Judgement:
     """Judge the builds of a session together.
 
     own: the player's clubs with shots, which inform spread and misses, and stand for keeping what is there: on
-    each job the one of them that does it best. Same inputs, same words; the order of shots does not matter.
+    each job the one of them that does it best. replaced: the name of the one that goes when a new one comes. Same
+    inputs, same words; the order of shots does not matter.
     """
     candidates = [case.candidate for case in cases]
     # A letter of its own for each own club, so that names of clubs and letters of builds never meet.
-    mine = [replace(each, letter=f"own {each.name}", own=True) for each in own]
+    mine = [replace(each, letter=letter_of_own(each.name), own=True) for each in own]
     weighed = weigh([*candidates, *mine], jobs)
-    keep = None
-    if jobs and any(weighed.played.get(each.letter) for each in mine):
-        weighed, keep = _with_keep(weighed, [each.letter for each in mine], jobs), KEEP
-    verdicts = tuple(verdict_of(case, weighed, jobs=jobs, keep=keep, limits=limits) for case in cases)
+    played = [each.letter for each in mine if weighed.played.get(each.letter)]
+    gone = None if replaced is None else letter_of_own(replaced)
+    bags = in_the_bag(weighed, played, jobs, replaced=gone) if played else None
+    verdicts = tuple(verdict_of(case, weighed, jobs=jobs, bags=bags, limits=limits) for case in cases)
     pairs = (compare(a, b, weighed=weighed) for a, b in combinations(candidates, 2))
     return Judgement(
         verdicts=verdicts,
         comparisons=tuple(pair for pair in pairs if pair is not None),
-        choice=choose(candidates, verdicts, weighed, keep=keep, budget=budget, limits=limits),
+        choice=choose(candidates, verdicts, weighed, bags=bags, budget=budget, limits=limits),
         weighed=weighed,
+        bags=bags,
     )
-
-
-def _with_keep(weighed: Weighed, letters: Sequence[str], jobs: Sequence[Job]) -> Weighed:
-    """The bag of today as one more build: each job done by the own club that does it best on average."""
-    there = [letter for letter in letters if weighed.played.get(letter)]
-    total = np.zeros_like(next(iter(weighed.rounds.values())))
-    for index, job in enumerate(jobs):
-        best = max(there, key=lambda letter: (weighed.played[letter][index].success, letter))
-        total = total + job.uses_per_round * weighed.played[best][index].draws
-    return replace(weighed, rounds={**weighed.rounds, KEEP: total})
 
 
 def judge(case: Case, *, jobs: Sequence[Job] = (), limits: Thresholds = DEFAULT) -> Verdict:

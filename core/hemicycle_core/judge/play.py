@@ -13,7 +13,7 @@ from dataclasses import dataclass
 
 import numpy as np
 from numpy.typing import NDArray
-from scipy.special import expit, logit, ndtri
+from scipy.special import expit, logit, ndtr, ndtri
 
 from ..bag import HeadType
 from ..brief import Job, JobKind
@@ -26,15 +26,23 @@ Floats = NDArray[np.float64]
 DRAWS = 200  # antithetic pairs: the second half mirrors the first
 GOOD, POOR, FLEW = 16, LOSS_POINTS, 2
 SEED = 20_260
+SHARED = "all builds of the player"
 MISS_SIDE = 1.15  # misses start and curve this much wider
 BUILD_MISS_SD = 0.35  # log: how far builds of one player differ in miss rate and cost beyond their kind
 RUN_SHARE = 0.15  # of its length: one landing spot against the next
 MOST_RUN_SHIFT_M = 9.0  # how much further or less far a poor shot runs than a good one
 SHORT_OF_GREEN_M = metres(10)  # a ball pitching further short than this is not played to run on
 LEVEL = 0.90
+# On the course the player is warm and knows the club: a session's average lies this share short of that, for its
+# first shots are cold and strange. About what warming up costs over twenty shots.
+FRESH_SHARE = 0.005
 # How far the success share of a pattern that is not quite as drawn lies from ours, in log odds: what the player's
 # builds share, and this build's own. Measured on simulated players (docs/decisions/0005).
-PATTERN_SHARED, PATTERN_OWN = 0.38, 0.10
+PATTERN_SHARED, PATTERN_OWN = 0.15, 0.10
+# Log: what a ball runs on a course's ground beside what its word makes us expect, the same for all builds. The word is
+# a fitter's or a player's, and our roll for it was set by judgement (docs/decisions/0003); two thirds to half as much
+# again.
+GROUND_SD = 0.4
 
 
 @dataclass(frozen=True)
@@ -82,7 +90,8 @@ def _normals(name: str, count: int) -> Floats:
 class Possible:
     """What one build may be like, arrays (DRAWS,): carry of its centre in metres, spreads, miss rate as a share,
     losses (DRAWS, LOSS_POINTS) as shares of carry, side in degrees, the model's error in its landing angle, how the
-    average landing of its shots may be off in standard errors, and how its pattern may differ from a normal one."""
+    average landing of its shots may be off in standard errors, how much of the expected run the ground gives, and how
+    its pattern may differ from a normal one."""
 
     carry_m: Floats
     spread_share: Floats
@@ -92,6 +101,7 @@ class Possible:
     side_spread_deg: Floats
     landing_off_deg: Floats
     landing_z: Floats
+    ground: Floats
     pattern_logit: Floats
 
 
@@ -99,11 +109,11 @@ def possible(name: str, head_type: HeadType, centre: Centre, pooled: Pool, *, do
     """Draw what a build may be like from what its shots and the player's other builds say."""
     off = doubts or Doubts()
     z = _normals(name, 10)
-    shared = _normals("all builds of the player", 4)
+    shared = _normals(SHARED, 5)
     mirror = np.where(np.arange(DRAWS) < DRAWS // 2, 1.0, -1.0)
     # Student's t from normals: the spread's own draw widens the centre's.
     wide = np.exp(z[1] / np.sqrt(2 * centre.df))
-    carry = centre.carry_m + centre.carry_se_m * wide * z[0]
+    carry = (centre.carry_m + centre.carry_se_m * wide * z[0]) * (1 + FRESH_SHARE)
     carry = carry * (1 + off.common_share * shared[2] + off.own_share * z[5])
     odds = pooled.miss_share / (1 - pooled.miss_share)
     doubt = np.sqrt(1 / (pooled.miss_shots * pooled.miss_share * (1 - pooled.miss_share)))
@@ -118,6 +128,7 @@ def possible(name: str, head_type: HeadType, centre: Centre, pooled: Pool, *, do
         side_spread_deg=centre.side_spread_deg * np.exp(z[4] / np.sqrt(2 * centre.df)),
         landing_off_deg=off.landing_deg * z[7],
         landing_z=z[9],
+        ground=np.exp(GROUND_SD * shared[4]),
         pattern_logit=PATTERN_SHARED * shared[3] + PATTERN_OWN * z[8],
     )
 
@@ -148,6 +159,23 @@ def _shots(build: Possible, head_type: HeadType) -> tuple[Floats, Floats, Floats
     return np.concatenate([good, poor, flew], axis=1), wide * np.ones_like(weight), weight
 
 
+def _flown(build: Possible, carry: Floats, least_m: float) -> Floats:
+    """How much of each virtual shot carries far enough, (DRAWS, POINTS). A point stands for its share of the shots
+    about it, of which the trouble may catch a part; the poor ones stand for themselves."""
+    column, spread = build.carry_m, build.spread_share
+    made = (carry >= least_m).astype(float)
+    if least_m > 0:
+        made[:, :GOOD] = _part(ndtr((column - least_m) / (spread * column)), GOOD)
+        flew = column * (1 + FLYER_GAIN)
+        made[:, GOOD + POOR :] = _part(ndtr((flew - least_m) / (column * np.hypot(FLYER_SD, spread))), FLEW)
+    return made
+
+
+def _part(over: Floats, points: int) -> Floats:
+    """Of a share (DRAWS,) of shots that are over a line, the part in each of so many equal ones, shortest first."""
+    return np.clip(over[:, None] * points - np.arange(points)[::-1], 0.0, 1.0)
+
+
 def ends_of(job: Job) -> tuple[float, float]:
     """Where a ball may stop, metres from the player. Off the tee further is as good."""
     near = job.distance_m - job.depth_m / 2
@@ -165,10 +193,10 @@ def play(build: Possible, head_type: HeadType, run: Run, job: Job) -> Played:
     carry, wide, weight = _shots(build, head_type)
     off = np.clip(run.per_metre * (carry - build.carry_m[:, None]), -MOST_RUN_SHIFT_M, MOST_RUN_SHIFT_M)
     steeper = build.landing_off_deg + run.angle_se_deg * build.landing_z
-    roll = run.typical_m + run.per_degree_m * steeper[:, None] + off
+    roll = (run.typical_m + run.per_degree_m * steeper[:, None]) * build.ground[:, None] + off
     roll_sd = np.hypot(run.sd_m, RUN_SHARE * roll)
     near, far = ends_of(job)
-    flown = carry >= least_carry(job)
+    flown = _flown(build, carry, least_carry(job))
     # Where it stops is uncertain by the ground alone; the carry of a virtual shot is not.
     stops = carry + roll
     reaches, stays = share_between((near - stops) / roll_sd, np.inf), share_between(-np.inf, (far - stops) / roll_sd)

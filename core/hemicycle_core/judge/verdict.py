@@ -9,43 +9,22 @@ from enum import StrEnum
 
 from scipy import stats
 
-from ..bag import Carried, HeadType
+from ..bag import Carried
 from ..bag.gaps import CROWDED_M
 from ..brief import Job, JobKind, Target
 from ..samples.averages import Average, average, cost_of_a_miss, values_of
 from ..samples.certainty import MOST_MORE, SETTLED_SHARE
 from ..samples.pool import Centre
-from ..units import metres, mph, yards, yd_text
+from ..units import mph, yards, yd_text
 from .candidate import Candidate, Case, Liking
 from .changes import Change, ChangeKind
 from .doubt import Doubt, doubt
 from .facts import Fact, against, facts_of, job_words
 from .play import Played
-from .weigh import Weighed
+from .thresholds import DEFAULT, Thresholds
+from .weigh import KEEP, Weighed
 from .whatif import Prediction, predict
 
-
-@dataclass(frozen=True)
-class Thresholds:
-    """Where one verdict ends and the next begins. Data, each with its reason, that a shop can change."""
-
-    least_shots: int = 3  # fewer say nothing about a build
-    sure: float = 0.80  # from this chance on the slot counts as filled: wrong once in five
-    likely: float = 0.50  # from this on it may fill it
-    too_flat_deg: float = 4.0  # this far under the wanted landing angle no turn of a sleeve helps
-    turns_deg: tuple[float, ...] = (1.0, -1.0, 2.0, -2.0)  # what common sleeves offer, the smallest first
-    after_turn: float = 0.60  # a turn is worth testing from this chance on
-    one_head_m: float = metres(12)  # three to four degrees of loft, or half an inch and two degrees
-    better: float = 0.80  # chance of more shots a round from which a club is worth buying over keeping
-    level: float = 0.65  # chance of more shots a round up to which two builds count as one: under two to one
-    least_gain: float = 0.05  # shots a round: less than one in twenty rounds is no gain, however sure
-    # Ball speed in mph under which a head that comes in too flat is not held up by this player's speed: a forward
-    # centre of gravity gives no height of its own.
-    support_mph: tuple[tuple[HeadType, float], ...] = ((HeadType.UTILITY, 122.0), (HeadType.IRON, 115.0))
-    flat_deg: float = 40.0  # where no job asks for a landing angle: under this a long club runs through greens
-
-
-DEFAULT = Thresholds()
 LANDING_SPREAD_DEG, LANDING_SPREAD_SHOTS = 2.0, 4.0  # usual spread of landing angles within one build
 
 
@@ -168,17 +147,17 @@ class Finding:
 
 
 def verdict_of(
-    case: Case, weighed: Weighed, *, jobs: Sequence[Job] = (), keep: str | None = None, limits: Thresholds = DEFAULT
+    case: Case, weighed: Weighed, *, jobs: Sequence[Job] = (), bags: Weighed | None = None, limits: Thresholds = DEFAULT
 ) -> Verdict:
-    """The verdict of one build among those weighed together. keep: the letter under which what the player has now
-    was weighed, where it is known."""
+    """The verdict of one build among those weighed together. bags: the same by what the whole bag makes of the
+    jobs, where the player's own clubs are known."""
     candidate = case.candidate
     evidence = _evidence(case, weighed)
     if evidence is None or evidence.carry.n < limits.least_shots:
         return _needs_shots(candidate, evidence, limits)
     chance = evidence.chance()
     settled = evidence.narrow or chance >= 0.95 or chance <= 0.05
-    found = _find(case, evidence, weighed, settled, jobs, keep, limits)
+    found = _find(case, evidence, bags, settled, jobs, limits)
     facts = tuple(facts_of(candidate, case.targets, evidence.doubt))
     played = weighed.played[candidate.letter]
     return Verdict(
@@ -221,17 +200,16 @@ def _needs_shots(candidate: Candidate, evidence: _Evidence | None, limits: Thres
 def _find(
     case: Case,
     evidence: _Evidence,
-    weighed: Weighed,
+    bags: Weighed | None,
     settled: bool,
     jobs: Sequence[Job],
-    keep: str | None,
     limits: Thresholds,
 ) -> Finding:
     candidate, chance = case.candidate, evidence.chance()
     if candidate.liking is Liking.VETOED:
         return Finding(Kind.VETOED, "Vetoed by the player")
     if chance >= limits.likely:
-        if keep is not None and no_gain(weighed, candidate.letter, keep, limits):
+        if bags is not None and no_gain(bags, candidate.letter, limits):
             return Finding(Kind.KEEP, "Keep what you have: no real gain")
         sure = chance >= limits.sure and settled
         return (
@@ -251,14 +229,14 @@ def _find(
     return Finding(Kind.ONE_HEAD, _head_away(evidence, limits))
 
 
-def no_gain(weighed: Weighed, letter: str, keep: str, limits: Thresholds) -> bool:
-    """Whether a build makes no more of the jobs than what is there now, as far as can be told or is worth buying."""
-    return weighed.better(letter, keep) < limits.better or weighed.gain(letter, keep) < limits.least_gain
+def no_gain(bags: Weighed, letter: str, limits: Thresholds) -> bool:
+    """Whether the bag makes no more of the jobs with this build in it, as far as can be told or is worth buying."""
+    return bags.better(letter, KEEP) < limits.better or bags.gain(letter, KEEP) < limits.least_gain
 
 
 def _not_held_up(candidate: Candidate, evidence: _Evidence, limits: Thresholds) -> bool:
     """Whether the head comes in too flat because the ball is too slow for its kind."""
-    least = dict(limits.support_mph).get(candidate.head_type)
+    least = limits.support_mph(candidate.head_type)
     speed = average(values_of(candidate.shots, "ball_speed_mps"))
     if least is None or speed is None or evidence.landing is None:
         return False

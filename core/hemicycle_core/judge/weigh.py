@@ -3,11 +3,12 @@
 from __future__ import annotations
 
 from collections.abc import Mapping, Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 import numpy as np
 from numpy.typing import NDArray
 
+from ..bag.plans import shared_out
 from ..brief import Job, JobKind
 from ..flight import Air, Anchor
 from ..flight.error import BESIDE_NEIGHBOURS
@@ -22,6 +23,7 @@ from .play import Doubts, Played, out_of_reach, play, possible, rounds
 Floats = NDArray[np.float64]
 
 
+KEEP = "the bag of today"
 FAR_SHARE = 0.25  # of carry: further off than any good shot strays
 
 
@@ -81,7 +83,7 @@ def doubts_of(candidate: Candidate) -> Doubts:
     return Doubts(float(np.sqrt(max(whole**2 - own**2, 0.0))), own, off.landing_deg)
 
 
-def _near(centre: Centre, run: Run, job: Job) -> bool:
+def near(centre: Centre, run: Run, job: Job) -> bool:
     """Whether a club can do a job at all: a wedge is not played at a par five."""
     stops = centre.carry_m + run.typical_m
     return abs(stops - job.distance_m) < job.depth_m + FAR_SHARE * centre.carry_m or (
@@ -108,8 +110,26 @@ def weigh(candidates: Sequence[Candidate], jobs: Sequence[Job]) -> Weighed:
         centres[each.letter] = centre
         played[each.letter] = tuple(
             play(may_be, each.head_type, run[index], job)
-            if _near(centre, run[index], job)
+            if near(centre, run[index], job)
             else out_of_reach(job, short=centre.carry_m < job.distance_m)
             for run, job in zip(runs, jobs, strict=True)
         )
     return Weighed(pooled, centres, played, {letter: rounds(each) for letter, each in played.items()})
+
+
+def in_the_bag(weighed: Weighed, own: Sequence[str], jobs: Sequence[Job], *, replaced: str | None = None) -> Weighed:
+    """The same builds by what the whole bag makes of the jobs with each of them in it; under KEEP, as it is today.
+
+    A club earns what the bag gains by it: a job that the bag does well already is no argument for or against it.
+    own: letters of the player's clubs that were played; each job is done by the club that does it best on average.
+    replaced: the letter of the one that leaves when a new one comes; it stays in KEEP.
+    """
+    staying = [letter for letter in own if letter != replaced]
+    others = [letter for letter, played in weighed.played.items() if played and letter not in own]
+    rounds = {letter: _best_of([*staying, letter], weighed, jobs) for letter in others}
+    return replace(weighed, rounds={**weighed.rounds, **rounds, KEEP: _best_of(own, weighed, jobs)})
+
+
+def _best_of(letters: Sequence[str], weighed: Weighed, jobs: Sequence[Job]) -> Floats:
+    success = np.stack([[played.draws for played in weighed.played[letter]] for letter in sorted(letters)])
+    return shared_out(success, np.array([job.uses_per_round for job in jobs]))[0]

@@ -24,6 +24,8 @@ Floats = NDArray[np.float64]
 
 LETTERS = "ABCDEFGH"
 TRUTH_SHOTS = 2000
+# On one course “medium” is not what it is on another: a ball runs this share of what the word makes us expect.
+COURSE_RUNS = (0.6, 1.6)
 CALLS = 0.7  # of the misses the fitter sees and sets aside
 # Length of a head of 22 degrees in inches, its change for a degree stronger, and the loft at which it carries as
 # far as a 22 degree hybrid.
@@ -153,10 +155,11 @@ def _truth(player: Player, club: Club, letter: str, jobs: tuple[Job, ...], seed:
     flight, carry = swung.flight, swung.readings["carry_m"]
     made = []
     patches = np.exp(np.random.default_rng(seed).normal(0, TURF_SPREAD, (4, TRUTH_SHOTS)))
-    for job in jobs:
+    for number, job in enumerate(jobs):
+        course = np.exp(np.random.default_rng([seed, number]).uniform(*np.log(COURSE_RUNS)))
         turf = (GREEN if job.kind is JobKind.GREEN else FAIRWAY)[job.firmness]
         spot = Turf(*(scale * patch for scale, patch in zip(astuple(turf), patches, strict=True)))
-        run = run_out(flight.landing_speed_mps, flight.landing_deg, flight.landing_spin_rpm, spot).run_m
+        run = run_out(flight.landing_speed_mps, flight.landing_deg, flight.landing_spin_rpm, spot).run_m * course
         near, far = ends_of(job)
         stops = carry + run
         inside = np.abs(flight.offline_m) * stops / np.maximum(carry, 1) <= job.width_m / 2

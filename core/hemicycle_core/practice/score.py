@@ -15,6 +15,7 @@ from ..flight import FAIRWAY, GREEN, run_out
 from ..judge import Candidate, Case, Judgement, judge_session
 from ..judge.landings import landings
 from ..judge.play import ends_of, least_carry
+from ..judge.thresholds import DEFAULT
 from ..judge.weigh import usable
 from ..shots import Shot, columns_of
 from ..units import metres
@@ -166,7 +167,8 @@ def score(fitting: Fitting, *, judgement: Judgement | None = None) -> Score:
     return made
 
 
-FIRST_SHOTS, MOST_SHOTS, AT_A_TIME = 3, 20, 3
+FIRST_SHOTS, AT_A_TIME = 3, 3
+MOST_SHOTS = DEFAULT.most_shots
 
 
 def until_settled(fitting: Fitting) -> Score:

@@ -37,9 +37,9 @@ MISS_COST = {
     HeadType.DRIVER: 0.7, HeadType.FAIRWAY: 0.75, HeadType.HYBRID: 1.0, HeadType.UTILITY: 1.5, HeadType.IRON: 1.35,
     HeadType.WEDGE: 1.35,
 }  # fmt: skip
-# And how widely its good shots spread in carry beside a hybrid's, for the same reason.
+# And how widely its good shots spread in carry beside a hybrid's: they too are struck a little off the middle.
 CARRY_SPREAD = {
-    HeadType.DRIVER: 0.95, HeadType.FAIRWAY: 0.93, HeadType.HYBRID: 1.0, HeadType.UTILITY: 1.12, HeadType.IRON: 1.12,
+    HeadType.DRIVER: 0.95, HeadType.FAIRWAY: 0.90, HeadType.HYBRID: 1.0, HeadType.UTILITY: 1.25, HeadType.IRON: 1.25,
     HeadType.WEDGE: 1.05,
 }  # fmt: skip
 CALLED = 15.0  # odds that a shot set aside or called thin, fat, toe or heel was a miss, over one that was not

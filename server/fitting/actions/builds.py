@@ -2,15 +2,18 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
+from dataclasses import dataclass
 from typing import Any
 
 from config.problems import Refused
 from django.utils import timezone
 from feed.live import announce
 from hemicycle_core.bag import Carried, HeadType
-from hemicycle_core.bag.clubs import HEAD_WORDS, USUAL_LOFT_AND_INCHES
+from hemicycle_core.bag.clubs import HEAD_WORDS, usual_loft_and_inches
 from hemicycle_core.errors import BadInput
 from hemicycle_core.formats.club_names import head_type_of, short_name
+from hemicycle_core.rack.pulling import seats
 from hemicycle_core.units import METRES_PER_INCH
 from rack.models import Head, Shaft
 from shop.audit import action, record
@@ -18,6 +21,7 @@ from shop.models import User
 
 from ..models import LETTERS, Build, FittingSession
 from .sessions import for_change
+from .windows import keep_windows
 
 
 def _check_typed(name: str, head_type: str, carry_m: float | None, total_m: float | None) -> None:
@@ -44,7 +48,7 @@ def add_own(session: FittingSession, written: str, **fields: Any) -> Build:
     back = same.first()
     if back is not None:
         return _bring_back(back, fields)
-    loft, inches = USUAL_LOFT_AND_INCHES.get(name, (None, None))
+    loft, inches = usual_loft_and_inches(name) or (None, None)
     given = {
         "head_type": head_type_of(name).value,
         "stated_loft_deg": loft,
@@ -71,6 +75,7 @@ def _bring_back(build: Build, fields: dict[str, Any]) -> Build:
 def add_club(actor: User, session_id: int, *, name: str, **fields: Any) -> Build:
     session = for_change(actor, session_id)
     build = add_own(session, name, **fields)
+    keep_windows(session, actor)
     record(session.shop_id, actor, "club.add", f"build:{build.pk}", session=session.pk, name=build.name)
     announce(session, "bag")
     return build
@@ -87,6 +92,7 @@ def change_club(actor: User, build_id: int, **changes: Any) -> Build:
         setattr(build, key, value)
     _check_typed(build.name, build.head_type, build.typed_carry_m, build.typed_total_m)
     build.save()
+    keep_windows(session, actor)
     record(session.shop_id, actor, "club.change", f"build:{build.pk}", before=before, after=changes)
     announce(session, "bag")
     return build
@@ -102,6 +108,7 @@ def drop_club(actor: User, build_id: int) -> Build:
     if session.in_hand_id == build.pk:
         session.in_hand = None
         session.save()
+    keep_windows(session, actor)
     record(session.shop_id, actor, "club.drop", f"build:{build.pk}", name=build.name)
     announce(session, "bag")
     return build
@@ -122,27 +129,48 @@ def _next_letter(session: FittingSession) -> str:
     return letter
 
 
+@dataclass
+class CandidateChoice:
+    """A head and shaft from the rack, at their stated loft and length unless given."""
+
+    head: int
+    shaft: int
+    set_loft_deg: float | None = None
+    length_m: float | None = None
+
+
 @action("fit")
-def add_candidate(
-    actor: User,
-    session_id: int,
-    *,
-    head_id: int,
-    shaft_id: int,
-    set_loft_deg: float | None = None,
-    length_m: float | None = None,
-) -> Build:
-    """A head and shaft from the rack, as a build with the next letter, and in hand if nothing is."""
+def add_candidates(actor: User, session_id: int, wanted: Sequence[CandidateChoice]) -> list[Build]:
+    """Heads and shafts from the rack, each as a build with the next letter; the first is in hand if nothing is."""
     session = for_change(actor, session_id)
-    head = Head.objects.one(session.shop_id, head_id)
-    shaft = Shaft.objects.one(session.shop_id, shaft_id)
+    if not wanted:
+        raise BadInput("Choose at least one head.", field="candidates")
+    made = [_candidate(session, each) for each in wanted]
+    if session.in_hand_id is None:
+        _hold(session, made[0])
+    keep_windows(session, actor, first=True)
+    for build in made:
+        record(session.shop_id, actor, "build.add", f"build:{build.pk}", session=session.pk, letter=build.letter)
+    announce(session, "stand")
+    return made
+
+
+def _candidate(session: FittingSession, wanted: CandidateChoice) -> Build:
+    head = Head.objects.one(session.shop_id, wanted.head)
+    shaft = Shaft.objects.one(session.shop_id, wanted.shaft)
+    said = f"The {head.model} {head.label}"
     if session.customer.hand == "left" and not head.left_handed:
-        raise BadInput(f"The {head.model} {head.label} is not made left-handed.", field="head_id")
+        raise BadInput(f"{said} is not made left-handed.", field="head")
+    if head.stock == 0:
+        raise BadInput(f"{said} cannot be had now: there is none in stock.", field="head")
     if head.head_type not in shaft.fits:
-        raise BadInput(f"{shaft.name} does not go into a {HEAD_WORDS[HeadType(head.head_type)]}.", field="shaft_id")
-    loft = head.loft_deg if set_loft_deg is None else set_loft_deg
+        raise BadInput(f"{shaft.name} does not go into a {HEAD_WORDS[HeadType(head.head_type)]}.", field="shaft")
+    if not seats(shaft.tip_in, head.tip_in):
+        tips = f"its tip is {shaft.tip_in:.3f} in, the hosel {head.tip_in:.3f} in"
+        raise BadInput(f"{shaft.name} does not fit the {head.model} {head.label}: {tips}.", field="shaft")
+    loft = head.loft_deg if wanted.set_loft_deg is None else wanted.set_loft_deg
     _check_setting(head, loft)
-    build = Build.objects.create(
+    return Build.objects.create(
         shop_id=session.shop_id,
         session=session,
         letter=_next_letter(session),
@@ -152,14 +180,9 @@ def add_candidate(
         shaft=shaft,
         stated_loft_deg=head.loft_deg,
         set_loft_deg=loft,
-        length_m=head.length_m if length_m is None else length_m,
+        length_m=head.length_m if wanted.length_m is None else wanted.length_m,
         price=head.price,
     )
-    if session.in_hand_id is None:
-        _hold(session, build)
-    record(session.shop_id, actor, "build.add", f"build:{build.pk}", session=session.pk, letter=build.letter)
-    announce(session, "stand")
-    return build
 
 
 def _check_setting(head: Head, loft_deg: float) -> None:

@@ -7,6 +7,7 @@ from collections import defaultdict
 from collections.abc import Sequence
 from dataclasses import asdict, dataclass
 
+from django.utils import timezone
 from feed.live import announce
 from hemicycle_core.errors import BadInput
 from hemicycle_core.formats.club_names import short_name
@@ -16,11 +17,12 @@ from hemicycle_core.samples.outliers import unlike_the_others
 from shop.audit import action, record
 from shop.models import User
 
-from .. import pictures as p
-from ..models import Build, ColumnMapping, FittingSession, Shot, ShotImport
+from .. import import_pictures as ip
+from ..models import Build, ColumnMapping, FittingSession, Run, Shot, ShotImport
 from .builds import add_own
 from .sessions import for_change
 from .shots import run_for, take_in
+from .windows import keep_windows
 
 MOST_TEXT = 4_000_000
 MOST_SHOTS = 2_000
@@ -70,11 +72,11 @@ def _by_club(parsed: Parsed) -> dict[str, list[ParsedShot]]:
     return groups
 
 
-def _problems(parsed: Parsed) -> list[p.ImportProblem]:
-    return [p.ImportProblem(problem.line, problem.column, problem.sentence) for problem in parsed.problems]
+def _problems(parsed: Parsed) -> list[ip.ImportProblem]:
+    return [ip.ImportProblem(problem.line, problem.column, problem.sentence) for problem in parsed.problems]
 
 
-def preview(session: FittingSession, request: ImportRequest) -> p.ImportPreview:
+def preview(session: FittingSession, request: ImportRequest) -> ip.ImportPreview:
     """How the file would be read; changes nothing."""
     table = _table(request.text)
     columns, remembered = _columns(session, table, request.columns)
@@ -84,7 +86,7 @@ def preview(session: FittingSession, request: ImportRequest) -> p.ImportPreview:
         if request.columns is not None:
             raise
         parsed = Parsed((), ())
-        problem = [p.ImportProblem(1, "", str(error))]
+        problem = [ip.ImportProblem(1, "", str(error))]
     else:
         problem = _problems(parsed)
     groups = _by_club(parsed)
@@ -93,15 +95,15 @@ def preview(session: FittingSession, request: ImportRequest) -> p.ImportPreview:
         carried = [(shot, shot.values["carry_m"]) for shot in shots if "carry_m" in shot.values]
         for found in unlike_the_others([carry for _, carry in carried]):
             shot, carry = carried[found.index]
-            unlike.append(p.ImportRow(shot.line, short_name(club), carry, found.sentence))
+            unlike.append(ip.ImportRow(shot.line, short_name(club), carry, found.sentence))
     first = table.rows[0].cells
-    return p.ImportPreview(
+    return ip.ImportPreview(
         file_name=request.file_name,
         columns=[
-            p.ColumnPicture(column.header, column.key, column.unit, column.sure, first[index])
+            ip.ColumnPicture(column.header, column.key, column.unit, column.sure, first[index])
             for index, column in enumerate(columns)
         ],
-        clubs=[p.ImportClub(club, short_name(club), len(shots)) for club, shots in groups.items()],
+        clubs=[ip.ImportClub(club, short_name(club), len(shots)) for club, shots in groups.items()],
         unlike=unlike,
         problems=problem,
         shots=len(parsed.shots),
@@ -110,13 +112,13 @@ def preview(session: FittingSession, request: ImportRequest) -> p.ImportPreview:
 
 
 @action("fit")
-def import_shots(actor: User, session_id: int, request: ImportRequest) -> p.ImportResult:
+def import_shots(actor: User, session_id: int, request: ImportRequest) -> ip.ImportResult:
     """Take the file's shots in. Rows that cannot be read are listed and the rest go in."""
     session = for_change(actor, session_id)
     table = _table(request.text)
     columns, _ = _columns(session, table, request.columns)
     parsed = parse_shots(table, columns)
-    if ShotImport.objects.of(session.shop_id).filter(session=session, text=request.text).exists():
+    if ShotImport.objects.of(session.shop_id).filter(session=session, text=request.text, undone_at=None).exists():
         raise BadInput("The shots of this file are in already.", field="file")
     kept = ShotImport.objects.create(
         shop_id=session.shop_id,
@@ -131,16 +133,52 @@ def import_shots(actor: User, session_id: int, request: ImportRequest) -> p.Impo
         signature=_signature(table),
         defaults={"columns": [asdict(column) for column in columns]},
     )
-    result = p.ImportResult(shots=0, clubs=0, set_aside=0, computed=0, problems=_problems(parsed))
+    result = ip.ImportResult(shots=0, clubs=0, set_aside=0, computed=0, problems=_problems(parsed))
     for written, shots in _by_club(parsed).items():
         name = (request.clubs or {}).get(written, short_name(written))
         if name:
             _take_club(session, kept, name, shots, set(request.aside), result)
+        elif not written:
+            words = "No club is named, so the shot was left out."
+            result.problems.extend(ip.ImportProblem(shot.line, "", words) for shot in shots)
     if not result.shots:
         raise BadInput("No shot of the file could be taken in. Check the mapping.", field="columns")
     record(session.shop_id, actor, "shots.import", f"session:{session.pk}", file=kept.file_name, shots=result.shots)
+    keep_windows(session, actor)
     announce(session, "shots")
     return result
+
+
+@action("fit")
+def undo_import(actor: User, import_id: int, *, undone: bool) -> FittingSession:
+    """Take a file's shots back, with the clubs that came with it and have nothing else; or bring them in again.
+
+    Nothing is lost: shots and clubs stay on record and come back as they were.
+    """
+    kept = ShotImport.objects.one(actor.shop_id or 0, import_id)
+    session = for_change(actor, kept.session_id)
+    kept.undone_at = timezone.now() if undone else None
+    kept.save()
+    came = Build.objects.of(session.shop_id).filter(session=session, imported=kept)
+    alone = came.exclude(runs__in=Run.objects.of(session.shop_id).exclude(imported=kept)).filter(typed_carry_m=None)
+    for build in alone.filter(archived=not undone).distinct():
+        same = Build.objects.of(session.shop_id).filter(session=session, letter="", name=build.name, archived=False)
+        if undone or not same.exists():
+            build.archived = undone
+            build.save()
+    name = "shots.import_undone" if undone else "shots.import_redone"
+    record(session.shop_id, actor, name, f"session:{session.pk}", file=kept.file_name)
+    keep_windows(session, actor)
+    announce(session, "shots")
+    return session
+
+
+def _build_for(session: FittingSession, kept: ShotImport, name: str) -> Build:
+    """The build on the stand with this letter, else the club of the bag with this name, else a new one there."""
+    there = Build.objects.of(session.shop_id).filter(session=session, archived=False)
+    up = there.filter(letter=name.strip().upper()).exclude(letter="").first()
+    own = up or there.filter(letter="", name=short_name(name)).first()
+    return own or add_own(session, name, imported=kept)
 
 
 def _take_club(
@@ -149,13 +187,11 @@ def _take_club(
     name: str,
     parsed: Sequence[ParsedShot],
     aside: set[int],
-    result: p.ImportResult,
+    result: ip.ImportResult,
 ) -> None:
-    own = Build.objects.of(session.shop_id).filter(session=session, letter="", archived=False)
-    build = own.filter(name=short_name(name)).first() or add_own(session, name)
     shots = take_in(
         session,
-        run_for(session, build, kept),
+        run_for(session, _build_for(session, kept, name), kept),
         [shot.values for shot in parsed],
         strikes=[shot.strike for shot in parsed],
     )

@@ -8,12 +8,16 @@ from django.db.models import Max
 from feed.live import announce
 from hemicycle_core.errors import BadInput
 from hemicycle_core.flight import Air, Firmness
-from hemicycle_core.shots import FLIGHT_READINGS, Source, Strike, check_readings, fill_blanks
+from hemicycle_core.shots import FLIGHT_READINGS, Intent, Source, Strike, check_readings, fill_blanks
 from shop.audit import action, record
 from shop.models import User
 
 from ..models import Build, FittingSession, Run, Shot, ShotImport
 from .sessions import for_change
+from .windows import keep_windows
+
+DISTANCE = ("carry_m", "total_m")
+LINE = ("offline_m", "direction_deg", "axis_deg")
 
 
 def run_for(session: FittingSession, build: Build, imported: ShotImport | None = None) -> Run:
@@ -24,6 +28,7 @@ def run_for(session: FittingSession, build: Build, imported: ShotImport | None =
         "altitude_m": session.altitude_m,
         "temperature_c": session.temperature_c,
         "ball": session.ball,
+        "intent": Intent.STOCK.value if imported else session.intent,
         "imported": imported,
     }
     last = Run.objects.of(session.shop_id).filter(build=build).order_by("-id").first()
@@ -65,7 +70,10 @@ def take_in(
                 **{**values, **computed},
             )
         )
-    return Shot.objects.bulk_create(shots)
+    made = Shot.objects.bulk_create(shots)
+    if run.build.is_own:
+        keep_windows(session, None)
+    return made
 
 
 def _sources(values: Mapping[str, float], computed: Mapping[str, float], *, models_flight: bool) -> dict[str, str]:
@@ -87,6 +95,7 @@ def set_aside(actor: User, shot_id: int, *, aside: bool, reason: str = "") -> Sh
     shot.aside_reason = reason.strip() if aside else ""
     shot.save()
     record(session.shop_id, actor, "shot.aside" if aside else "shot.back", f"shot:{shot.pk}", reason=shot.aside_reason)
+    keep_windows(session, actor)
     announce(session, "shot")
     return shot
 
@@ -104,6 +113,22 @@ def call_strike(actor: User, shot_id: int, *, strike: str) -> Shot:
 
 
 @action("fit")
+def say_what_counts(actor: User, shot_id: int, *, misread: bool, distance: bool, line: bool) -> Shot:
+    """What of a shot counts: nothing of a misread; else its distance, its line, or both."""
+    shot, session = _shot(actor, shot_id)
+    if not (misread or distance or line):
+        raise BadInput("A shot of which nothing counts is set aside, or is a misread.", field="line")
+    before = {"misread": shot.misread, "void": shot.void}
+    shot.misread = misread
+    shot.void = [*(() if distance else DISTANCE), *(() if line else LINE)]
+    shot.save()
+    record(session.shop_id, actor, "shot.counts", f"shot:{shot.pk}", before=before, misread=misread, void=shot.void)
+    keep_windows(session, actor)
+    announce(session, "shot")
+    return shot
+
+
+@action("fit")
 def move_shot(actor: User, shot_id: int, *, build_id: int) -> Shot:
     """File a shot under the build it was really hit with; the move is on record."""
     shot, session = _shot(actor, shot_id)
@@ -115,5 +140,6 @@ def move_shot(actor: User, shot_id: int, *, build_id: int) -> Shot:
         shot.run = run_for(session, build, shot.run.imported)
         shot.save()
         record(session.shop_id, actor, "shot.move", f"shot:{shot.pk}", before=before, after=build.pk)
+        keep_windows(session, actor)
         announce(session, "shot")
     return shot

@@ -21,7 +21,13 @@ export type BagSide = components["schemas"]["BagSide"];
 export type ImportPreview = components["schemas"]["ImportPreview"];
 export type ImportResult = components["schemas"]["ImportResult"];
 export type Job = components["schemas"]["JobPicture"];
+export type Course = components["schemas"]["CoursePicture"];
+export type Plans = components["schemas"]["PlansPicture"];
+export type BagPlan = components["schemas"]["BagPlanPicture"];
+export type Shortlist = components["schemas"]["ShortlistPicture"];
+export type Ranked = components["schemas"]["RankedPicture"];
 export type Rack = components["schemas"]["RackPicture"];
+export type ShopPicture = components["schemas"]["ShopPicture"];
 export type Me = components["schemas"]["Me"];
 
 export class Problem extends Error {

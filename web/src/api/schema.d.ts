@@ -4,6 +4,23 @@
  */
 
 export interface paths {
+    "/api/bays/{bay_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description Owners only. */
+        put: operations["set_bay"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/bays/{bay_id}/stand-in": {
         parameters: {
             query?: never;
@@ -123,6 +140,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/imports/{import_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description Take a file's shots back, or bring them in again. */
+        put: operations["undo_import"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/me": {
         parameters: {
             query?: never;
@@ -135,6 +169,22 @@ export interface paths {
         put?: never;
         post?: never;
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plans/{plan_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["change_plan"];
+        post?: never;
+        delete: operations["drop_plan"];
         options?: never;
         head?: never;
         patch?: never;
@@ -230,7 +280,8 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["add_candidate"];
+        /** @description Put heads and shafts from the rack on the stand, all or none of them. */
+        post: operations["add_candidates"];
         delete?: never;
         options?: never;
         head?: never;
@@ -335,6 +386,74 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sessions/{session_id}/intent": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description What the player means to hit from now on. */
+        put: operations["want_shot"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{session_id}/plans": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description The bag of today, the best one found, and the plans kept beside them. */
+        get: operations["plans"];
+        put?: never;
+        post: operations["keep_plan"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{session_id}/rules": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description The short end's rule, the steps wanted, and the turf that roll-out is reckoned on. */
+        put: operations["choose_rules"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{session_id}/shortlist": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description Which heads of the rack should land in the window, ranked. */
+        get: operations["shortlist"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sessions/{session_id}/targets": {
         parameters: {
             query?: never;
@@ -344,6 +463,23 @@ export interface paths {
         };
         get?: never;
         put: operations["set_target"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shop": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["shop"];
+        /** @description Owners only. */
+        put: operations["set_thresholds"];
         post?: never;
         delete?: never;
         options?: never;
@@ -376,6 +512,22 @@ export interface paths {
         };
         get?: never;
         put: operations["move_shot"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shots/{shot_id}/counts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["say_what_counts"];
         post?: never;
         delete?: never;
         options?: never;
@@ -469,16 +621,66 @@ export interface components {
             aside: boolean;
             reason?: string;
         };
+        BagJobPicture: {
+            job: string;
+            /** Format: double */
+            uses_per_round: number;
+            club: string;
+            /** Format: double */
+            success: number;
+        };
         BagPicture: {
             order: number[];
             between: components["schemas"]["BetweenPicture"][];
             rule: string;
             rule_words: string;
+            short_rule: string;
+            short_rule_words: string;
             step: string;
+            short_step: string;
+            own_steps: boolean;
+            turf: string;
+            stand: string[];
+            moved: {
+                [key: string]: string;
+            };
             club_count: number;
             headline: string;
             plan: components["schemas"]["PlanPicture"] | null;
             remarks: components["schemas"]["RemarkPicture"][];
+        };
+        BagPlanPicture: {
+            id: number | null;
+            name: string;
+            builds: number[];
+            swap_home: number | null;
+            swap_away: number | null;
+            swap_course: string;
+            clubs: components["schemas"]["ClubLine"][];
+            between: components["schemas"]["BetweenPicture"][];
+            /** Format: double */
+            holes_m: number;
+            /** Format: double */
+            widest_m: number;
+            crowded: string[];
+            club_count: number;
+            over: number;
+            /** Format: double */
+            rounds: number | null;
+            /** Format: double */
+            gain: number | null;
+            /** Format: double */
+            gain_low: number | null;
+            /** Format: double */
+            gain_high: number | null;
+            price: string;
+            relearn: string[];
+            added: string[];
+            dropped: string[];
+            expected: string[];
+            jobs: components["schemas"]["BagJobPicture"][];
+            sentence: string;
+            next: string;
         };
         BagSide: {
             clubs: components["schemas"]["ClubLine"][];
@@ -486,16 +688,33 @@ export interface components {
             headline: string;
             club_count: number;
         };
+        BayInputRequest: {
+            models_flight: boolean;
+            /** Format: double */
+            altitude_m: number;
+            /** Format: double */
+            temperature_c: number;
+        };
         BayPicture: {
             id: number;
             name: string;
             indoor: boolean;
         };
+        BayRow: {
+            id: number;
+            name: string;
+            indoor: boolean;
+            surface: string;
+            models_flight: boolean;
+            /** Format: double */
+            altitude_m: number;
+            /** Format: double */
+            temperature_c: number;
+        };
         BenchPicture: {
             lines: components["schemas"]["BoardLine"][];
             neighbours: components["schemas"]["BoardLine"][];
             comparisons: components["schemas"]["ComparisonPicture"][];
-            differences: string[];
             choice: components["schemas"]["ChoicePicture"];
         };
         BetweenPicture: {
@@ -540,9 +759,21 @@ export interface components {
             budget?: string | null;
             pain?: boolean;
             notes?: string;
+            shape?: components["schemas"]["ShapeEnum"];
+            courses?: components["schemas"]["CoursePictureRequest"][];
+            lies?: string[];
+            likes?: {
+                [key: string]: "liked" | "neutral" | "disliked" | "vetoed";
+            };
         };
         BriefPicture: {
             miss: string;
+            shape: components["schemas"]["ShapeEnum"];
+            courses: components["schemas"]["CoursePicture"][];
+            lies: string[];
+            likes: {
+                [key: string]: "liked" | "neutral" | "disliked" | "vetoed";
+            };
             firmness: string;
             most_clubs: number;
             budget: string | null;
@@ -576,6 +807,8 @@ export interface components {
             total_m: number | null;
             carry_from: components["schemas"]["CarryFromEnum"];
             /** Format: double */
+            carry_doubt_m: number | null;
+            /** Format: double */
             spread_m: number | null;
             kept: number;
             set_aside: number;
@@ -602,6 +835,9 @@ export interface components {
             set_loft_deg?: number | null;
             /** Format: double */
             length_m?: number | null;
+        };
+        CandidatesInputRequest: {
+            candidates: components["schemas"]["CandidateInputRequest"][];
         };
         /** @enum {string} */
         CarryFromEnum: "hit" | "typed" | "none";
@@ -655,6 +891,8 @@ export interface components {
             typed_carry_m?: number | null;
             /** Format: double */
             typed_total_m?: number | null;
+            /** Format: double */
+            typed_doubt_m?: number | null;
             fixed?: boolean;
             liking?: components["schemas"]["LikingEnum"];
         };
@@ -667,6 +905,8 @@ export interface components {
             typed_carry_m?: number | null;
             /** Format: double */
             typed_total_m?: number | null;
+            /** Format: double */
+            typed_doubt_m?: number | null;
             fixed?: boolean | null;
         };
         ClubLine: {
@@ -681,6 +921,7 @@ export interface components {
             /** Format: double */
             total_m: number;
             new: boolean;
+            expected?: boolean;
         };
         ColumnPicture: {
             header: string;
@@ -702,6 +943,27 @@ export interface components {
             settled: boolean;
             more: number | null;
             sentence: string;
+        };
+        CountsInputRequest: {
+            misread?: boolean;
+            distance?: boolean;
+            line?: boolean;
+        };
+        CoursePicture: {
+            name: string;
+            kind: components["schemas"]["CoursePictureKindEnum"];
+            firmness: components["schemas"]["FirmnessEnum"];
+            /** Format: double */
+            share: number;
+        };
+        /** @enum {string} */
+        CoursePictureKindEnum: "home" | "trip" | "season";
+        CoursePictureRequest: {
+            name: string;
+            kind: components["schemas"]["CoursePictureKindEnum"];
+            firmness: components["schemas"]["FirmnessEnum"];
+            /** Format: double */
+            share: number;
         };
         /** @enum {string} */
         DecisionEnum: "buy" | "keep";
@@ -732,6 +994,7 @@ export interface components {
             rule: components["schemas"]["RuleEnum"];
             clubs_to_place: number;
             hole_above?: number | null;
+            like_for?: number | null;
         };
         /** @enum {string} */
         HandEnum: "right" | "left";
@@ -763,6 +1026,10 @@ export interface components {
             /** Format: double */
             sleeve_deg: number;
             left_handed: boolean;
+            sole: string;
+            /** Format: double */
+            tip_in: number;
+            stock: number;
             price: string;
         };
         ImportClub: {
@@ -807,12 +1074,23 @@ export interface components {
             carry_m: number;
             why: string;
         };
+        ImportedPicture: {
+            id: number;
+            file_name: string;
+            shots: number;
+            undone: boolean;
+        };
         InHandInputRequest: {
             build: number;
         };
+        /** @enum {string} */
+        IntentEnum: "stock" | "low" | "high" | "draw" | "fade";
+        IntentInputRequest: {
+            intent: components["schemas"]["IntentEnum"];
+        };
         JobPicture: {
             name: string;
-            kind: components["schemas"]["KindEnum"];
+            kind: components["schemas"]["JobPictureKindEnum"];
             /** Format: double */
             distance_m: number;
             /** Format: double */
@@ -824,24 +1102,28 @@ export interface components {
             firmness: components["schemas"]["FirmnessEnum"];
             /** Format: double */
             uses_per_round: number;
-        };
-        JobPictureRequest: {
-            name: string;
-            kind: components["schemas"]["KindEnum"];
-            /** Format: double */
-            distance_m: number;
-            /** Format: double */
-            carry_over_m: number | null;
-            /** Format: double */
-            width_m: number;
-            /** Format: double */
-            depth_m: number;
-            firmness: components["schemas"]["FirmnessEnum"];
-            /** Format: double */
-            uses_per_round: number;
+            course?: string;
+            lie?: string;
         };
         /** @enum {string} */
-        KindEnum: "green" | "tee" | "layup";
+        JobPictureKindEnum: "green" | "tee" | "layup";
+        JobPictureRequest: {
+            name: string;
+            kind: components["schemas"]["JobPictureKindEnum"];
+            /** Format: double */
+            distance_m: number;
+            /** Format: double */
+            carry_over_m: number | null;
+            /** Format: double */
+            width_m: number;
+            /** Format: double */
+            depth_m: number;
+            firmness: components["schemas"]["FirmnessEnum"];
+            /** Format: double */
+            uses_per_round: number;
+            course?: string;
+            lie?: string;
+        };
         /** @enum {string} */
         LikingEnum: "liked" | "neutral" | "disliked" | "vetoed";
         LostBuild: {
@@ -886,6 +1168,8 @@ export interface components {
             /** Format: date */
             held_on?: string | null;
         };
+        /** @enum {unknown} */
+        NullEnum: null;
         PatternPicture: {
             /** Format: double */
             carry_m: number;
@@ -907,6 +1191,13 @@ export interface components {
             name: string;
             hand: string;
         };
+        PlanInputRequest: {
+            name: string;
+            builds: number[];
+            swap_home?: number | null;
+            swap_away?: number | null;
+            swap_course?: string;
+        };
         PlanPicture: {
             lower: number;
             upper: number;
@@ -921,7 +1212,16 @@ export interface components {
             /** Format: double */
             at_worst_m: number;
             sentence: string;
+            like: number | null;
+            proposed_count: number | null;
             slots: components["schemas"]["SlotPicture"][];
+        };
+        PlansPicture: {
+            today: components["schemas"]["BagPlanPicture"];
+            found: components["schemas"]["BagPlanPicture"];
+            plans: components["schemas"]["BagPlanPicture"][];
+            searched: number;
+            courses: string[];
         };
         PlayedPicture: {
             job: string;
@@ -946,6 +1246,43 @@ export interface components {
             heads: components["schemas"]["HeadPicture"][];
             shafts: components["schemas"]["ShaftPicture"][];
         };
+        RankedPicture: {
+            head: number;
+            shaft: number | null;
+            name: string;
+            label: string;
+            maker: string;
+            head_type: string;
+            /** Format: double */
+            loft_deg: number;
+            /** Format: double */
+            set_loft_deg: number;
+            /** Format: double */
+            turn_deg: number;
+            /** Format: double */
+            length_m: number;
+            price: string;
+            /** Format: double */
+            carry_m: number;
+            /** Format: double */
+            carry_within_m: number;
+            /** Format: double */
+            peak_m: number | null;
+            /** Format: double */
+            landing_deg: number | null;
+            /** Format: double */
+            landing_within_deg: number | null;
+            /** Format: double */
+            total_m: number | null;
+            /** Format: double */
+            chance: number;
+            supported: boolean;
+            sentence: string;
+            rough: string;
+            players: number;
+            won: number;
+            letter: string;
+        };
         Receipt: {
             session: number;
             build: string;
@@ -959,6 +1296,18 @@ export interface components {
         };
         /** @enum {string} */
         RuleEnum: "roll_out" | "carry_only" | "even_steps";
+        RulesInputRequest: {
+            short_rule: components["schemas"]["ShortRuleEnum"];
+            turf?: (components["schemas"]["FirmnessEnum"] | components["schemas"]["NullEnum"]) | null;
+            /** Format: double */
+            long_least_m?: number | null;
+            /** Format: double */
+            long_most_m?: number | null;
+            /** Format: double */
+            short_least_m?: number | null;
+            /** Format: double */
+            short_most_m?: number | null;
+        };
         SessionLine: {
             id: number;
             customer: components["schemas"]["PersonPicture"];
@@ -990,15 +1339,32 @@ export interface components {
             rule: string;
             clubs_to_place: number;
             in_hand: number | null;
+            intent: components["schemas"]["IntentEnum"];
             brief: components["schemas"]["BriefPicture"];
             builds: components["schemas"]["BuildPicture"][];
             shots: components["schemas"]["ShotPicture"][];
             bag: components["schemas"]["BagPicture"];
+            imports: components["schemas"]["ImportedPicture"][];
+            versions: number;
             verdicts: components["schemas"]["VerdictPicture"][];
             next: string;
             steady: string;
             tired: boolean;
             stand_in: boolean;
+        };
+        Setting: {
+            key: string;
+            label: string;
+            why: string;
+            unit: string;
+            /** Format: double */
+            value: number;
+            /** Format: double */
+            usual: number;
+            /** Format: double */
+            low: number;
+            /** Format: double */
+            high: number;
         };
         SettingInputRequest: {
             /** Format: double */
@@ -1010,11 +1376,28 @@ export interface components {
             flex: string;
             weight_g: number;
             material: string;
+            /** Format: double */
+            tip_in: number;
             fits: string[];
         };
+        /** @enum {string} */
+        ShapeEnum: "any" | "straight" | "draw" | "fade";
         SheetLine: {
             label: string;
             value: string;
+        };
+        ShopPicture: {
+            name: string;
+            may_change: boolean;
+            thresholds: components["schemas"]["Setting"][];
+            bays: components["schemas"]["BayRow"][];
+        };
+        /** @enum {string} */
+        ShortRuleEnum: "carry_only" | "even_steps";
+        ShortlistPicture: {
+            slots: components["schemas"]["RankedPicture"][][];
+            why: string;
+            left_out: string[];
         };
         ShotPicture: {
             id: number;
@@ -1023,6 +1406,10 @@ export interface components {
             aside: boolean;
             aside_reason: string;
             strike: string;
+            intent: components["schemas"]["IntentEnum"];
+            misread: boolean;
+            distance: boolean;
+            line: boolean;
             question: string;
             readings: {
                 [key: string]: number;
@@ -1046,6 +1433,7 @@ export interface components {
             /** Format: double */
             roll_m: number;
             targets: components["schemas"]["TargetPicture"][];
+            by_type: components["schemas"]["TypeWindow"][];
         };
         StandInOrderRequest: {
             shots: number;
@@ -1080,7 +1468,9 @@ export interface components {
             proposed_high: number | null;
             overruled: boolean;
             why: string;
+            sure: string;
             firm: boolean;
+            out_of_reach: string;
         };
         Tee: {
             session: number;
@@ -1105,6 +1495,23 @@ export interface components {
             length_m: number;
             own: boolean;
         };
+        ThresholdsInputRequest: {
+            values: {
+                [key: string]: number;
+            };
+        };
+        TypeWindow: {
+            head_type: string;
+            /** Format: double */
+            roll_m: number;
+            /** Format: double */
+            low_m: number;
+            /** Format: double */
+            high_m: number;
+        };
+        UndoneInputRequest: {
+            undone: boolean;
+        };
         VerdictPicture: {
             build: number;
             letter: string;
@@ -1126,6 +1533,7 @@ export interface components {
             rounds: number | null;
             facts: components["schemas"]["FactPicture"][];
             played: components["schemas"]["PlayedPicture"][];
+            at_first: string;
         };
         WhatIfPicture: {
             build: number;
@@ -1148,6 +1556,31 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    set_bay: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                bay_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BayInputRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopPicture"];
+                };
+            };
+        };
+    };
     stand_in_start: {
         parameters: {
             query?: never;
@@ -1368,6 +1801,31 @@ export interface operations {
             };
         };
     };
+    undo_import: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                import_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["UndoneInputRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionPicture"];
+                };
+            };
+        };
+    };
     me: {
         parameters: {
             query?: never;
@@ -1383,6 +1841,52 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Me"];
+                };
+            };
+        };
+    };
+    change_plan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                plan_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlanInputRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlansPicture"];
+                };
+            };
+        };
+    };
+    drop_plan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                plan_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlansPicture"];
                 };
             };
         };
@@ -1515,7 +2019,7 @@ export interface operations {
             };
         };
     };
-    add_candidate: {
+    add_candidates: {
         parameters: {
             query?: never;
             header?: never;
@@ -1526,7 +2030,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["CandidateInputRequest"];
+                "application/json": components["schemas"]["CandidatesInputRequest"];
             };
         };
         responses: {
@@ -1711,6 +2215,123 @@ export interface operations {
             };
         };
     };
+    want_shot: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["IntentInputRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionPicture"];
+                };
+            };
+        };
+    };
+    plans: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlansPicture"];
+                };
+            };
+        };
+    };
+    keep_plan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlanInputRequest"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlansPicture"];
+                };
+            };
+        };
+    };
+    choose_rules: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RulesInputRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionPicture"];
+                };
+            };
+        };
+    };
+    shortlist: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShortlistPicture"];
+                };
+            };
+        };
+    };
     set_target: {
         parameters: {
             query?: never;
@@ -1732,6 +2353,48 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SessionPicture"];
+                };
+            };
+        };
+    };
+    shop: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopPicture"];
+                };
+            };
+        };
+    };
+    set_thresholds: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ThresholdsInputRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopPicture"];
                 };
             };
         };
@@ -1773,6 +2436,31 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["MoveInputRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionPicture"];
+                };
+            };
+        };
+    };
+    say_what_counts: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                shot_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["CountsInputRequest"];
             };
         };
         responses: {

@@ -1,10 +1,15 @@
 /** Reading and changing one session; every change answers with the whole session. */
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useEffect, useState } from "react";
-import { client, got, type Session, type Shot } from "./client";
+import { client, got, type Plans, type Session, type Shot } from "./client";
 import type { components } from "./schema";
 
 type BriefBody = components["schemas"]["BriefInputRequest"];
+type GapBody = components["schemas"]["GapInputRequest"];
+type RulesBody = components["schemas"]["RulesInputRequest"];
+type ClubBody = components["schemas"]["ClubInputRequest"];
+export type PlanBody = components["schemas"]["PlanInputRequest"];
+export type CandidateBody = components["schemas"]["CandidateInputRequest"];
 
 export const sessionKey = (id: number) => ["session", id] as const;
 const path = (id: number) => ({ params: { path: { session_id: id } } });
@@ -33,6 +38,41 @@ export function useWhatIf(id: number, build: number | null) {
 	});
 }
 
+/** Which heads of the rack should land in the window. */
+export function useShortlist(id: number) {
+	return useQuery({
+		queryKey: [...sessionKey(id), "shortlist"],
+		queryFn: () => got(client.GET("/api/sessions/{session_id}/shortlist", path(id))),
+	});
+}
+
+/** The bag as it is, the best one found and the plans kept. */
+export function usePlans(id: number, wanted: boolean) {
+	return useQuery({
+		queryKey: [...sessionKey(id), "plans"],
+		enabled: wanted,
+		queryFn: () => got(client.GET("/api/sessions/{session_id}/plans", path(id))),
+	});
+}
+
+/** Keep, change or take away a plan; every change answers with all of them. */
+export function usePlanChange(id: number) {
+	const queries = useQueryClient();
+	return useMutation({
+		mutationFn: (change: () => Promise<Plans>) => change(),
+		onSuccess: (plans) => queries.setQueryData([...sessionKey(id), "plans"], plans),
+	});
+}
+
+const planPath = (plan: number) => ({ params: { path: { plan_id: plan } } });
+export const plan = {
+	keep: (id: number, body: PlanBody) =>
+		got(client.POST("/api/sessions/{session_id}/plans", { ...path(id), body })),
+	change: (kept: number, body: PlanBody) =>
+		got(client.PUT("/api/plans/{plan_id}", { ...planPath(kept), body })),
+	drop: (kept: number) => got(client.DELETE("/api/plans/{plan_id}", planPath(kept))),
+};
+
 export function useHandover(id: number) {
 	return useQuery({
 		queryKey: [...sessionKey(id), "handover"],
@@ -47,9 +87,8 @@ export function useChange(id: number) {
 		mutationFn: (change: () => Promise<Session>) => change(),
 		onSuccess: (session) => {
 			queries.setQueryData(sessionKey(id), session);
-			void queries.invalidateQueries({ queryKey: [...sessionKey(id), "bench"] });
-			void queries.invalidateQueries({ queryKey: [...sessionKey(id), "what-if"] });
-			void queries.invalidateQueries({ queryKey: [...sessionKey(id), "handover"] });
+			for (const part of ["bench", "what-if", "handover", "shortlist", "plans"])
+				void queries.invalidateQueries({ queryKey: [...sessionKey(id), part] });
 			void queries.invalidateQueries({ queryKey: ["sessions"] });
 		},
 	});
@@ -91,33 +130,32 @@ export function useLive(id: number): Live {
 export const change = {
 	brief: (id: number, body: BriefBody) =>
 		got(client.PUT("/api/sessions/{session_id}/brief", { ...path(id), body })),
-	gap: (
-		id: number,
-		body: {
-			rule: "roll_out" | "carry_only" | "even_steps";
-			clubs_to_place: number;
-			hole_above: number | null;
-		},
-	) => got(client.PUT("/api/sessions/{session_id}/gap", { ...path(id), body })),
+	gap: (id: number, body: GapBody) =>
+		got(client.PUT("/api/sessions/{session_id}/gap", { ...path(id), body })),
+	rules: (id: number, body: RulesBody) =>
+		got(client.PUT("/api/sessions/{session_id}/rules", { ...path(id), body })),
 	target: (id: number, body: { slot: number; quantity: string; low: number | null; high: number | null }) =>
 		got(client.PUT("/api/sessions/{session_id}/targets", { ...path(id), body })),
-	addClub: (id: number, body: { name: string; typed_carry_m: number | null; typed_total_m: number | null }) =>
+	addClub: (id: number, body: ClubBody) =>
 		got(client.POST("/api/sessions/{session_id}/clubs", { ...path(id), body })),
 	club: (
 		build: number,
 		body: {
 			typed_carry_m?: number | null;
 			typed_total_m?: number | null;
+			typed_doubt_m?: number | null;
 			fixed?: boolean;
 			liking?: "liked" | "neutral" | "disliked" | "vetoed";
 		},
 	) => got(client.PUT("/api/builds/{build_id}", { params: { path: { build_id: build } }, body })),
 	drop: (build: number) =>
 		got(client.DELETE("/api/builds/{build_id}", { params: { path: { build_id: build } } })),
-	candidate: (
-		id: number,
-		body: { head: number; shaft: number; length_m: number | null; set_loft_deg: number | null },
-	) => got(client.POST("/api/sessions/{session_id}/candidates", { ...path(id), body })),
+	candidates: (id: number, candidates: CandidateBody[]) =>
+		got(client.POST("/api/sessions/{session_id}/candidates", { ...path(id), body: { candidates } })),
+	undoImport: (imported: number, undone: boolean) =>
+		got(
+			client.PUT("/api/imports/{import_id}", { params: { path: { import_id: imported } }, body: { undone } }),
+		),
 	setting: (build: number, loft: number) =>
 		got(
 			client.POST("/api/builds/{build_id}/settings", {
@@ -136,6 +174,10 @@ export const change = {
 		),
 	strike: (shot: number, strike: "" | "toe" | "heel" | "thin" | "fat") =>
 		got(client.PUT("/api/shots/{shot_id}/strike", { params: { path: { shot_id: shot } }, body: { strike } })),
+	counts: (shot: number, body: { misread: boolean; distance: boolean; line: boolean }) =>
+		got(client.PUT("/api/shots/{shot_id}/counts", { params: { path: { shot_id: shot } }, body })),
+	intent: (id: number, intent: Session["intent"]) =>
+		got(client.PUT("/api/sessions/{session_id}/intent", { ...path(id), body: { intent } })),
 	move: (shot: number, build: number) =>
 		got(client.PUT("/api/shots/{shot_id}/build", { params: { path: { shot_id: shot } }, body: { build } })),
 };

@@ -10,6 +10,7 @@ import { HelpSheet } from "./HelpSheet";
 import { SessionFrame } from "./SessionFrame";
 import { useTheme } from "./theme";
 
+const Shop = lazy(() => import("../places/Shop"));
 const CustomerPage = lazy(() => import("../places/CustomerPage"));
 
 export function App() {
@@ -49,6 +50,14 @@ export function App() {
 		<>
 			<Routes>
 				<Route path="/" element={<Desk me={me.data} onSignOut={signOut} onHelp={() => setHelp(true)} />} />
+				<Route
+					path="/shop"
+					element={
+						<Suspense fallback={<Waiting what="the shop" />}>
+							<Shop />
+						</Suspense>
+					}
+				/>
 				<Route
 					path="/sessions/:id/page"
 					element={

@@ -9,7 +9,20 @@ export function startTheme(): Theme {
 	const dark = window.matchMedia?.("(prefers-color-scheme: dark)").matches;
 	const theme: Theme = kept === "chalk" || kept === "dusk" ? kept : dark ? "dusk" : "chalk";
 	document.documentElement.dataset.theme = theme;
+	onPaperLight();
 	return theme;
+}
+
+/** Paper is light, whatever the screen is. */
+function onPaperLight(): void {
+	let screen: string | undefined;
+	window.addEventListener("beforeprint", () => {
+		screen = document.documentElement.dataset.theme;
+		document.documentElement.dataset.theme = "chalk";
+	});
+	window.addEventListener("afterprint", () => {
+		if (screen) document.documentElement.dataset.theme = screen;
+	});
 }
 
 export function useTheme(): [Theme, () => void] {

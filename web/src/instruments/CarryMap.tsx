@@ -3,7 +3,10 @@
  * its carry (hard edge) to its total; inner rings are candidates. A pure drawing of its props, in yards.
  */
 import { letterColour } from "../ui/Letter";
+import { AfterRing } from "./AfterRing";
 import { type Arch, arcLine, centre, point, sector } from "./arch";
+import { MapTable } from "./MapTable";
+import { Dot, Edge, HoleYards } from "./mapParts";
 import { type Span, spanOf, ticks } from "./scale";
 
 export interface MapClub {
@@ -12,8 +15,14 @@ export interface MapClub {
 	carry: number;
 	total: number;
 	spread: number | null;
+	/** Give or take of a figure that was typed. */
+	doubt?: number | null;
 	isNew?: boolean;
 	letter?: string;
+	/** Carried on one course only, in the place of another. */
+	swapped?: string;
+	/** Not hit: where it should carry. */
+	expected?: boolean;
 }
 export interface MapHole {
 	/** The club below the hole; choosing the hole puts this space in work. */
@@ -31,14 +40,29 @@ export interface MapRing {
 	total: number | null;
 	shots: number[];
 }
+export interface MapReadout {
+	over: string;
+	big: string;
+	unit: string;
+	lines: string[];
+	warn: boolean;
+}
+/** The bag as it may become, drawn as one ring inside today's. */
+export interface MapAfter {
+	name: string;
+	readout: MapReadout;
+	clubs: MapClub[];
+	holes: MapHole[];
+}
 export interface CarryMapProps {
 	clubs: MapClub[];
+	after?: MapAfter | undefined;
 	holes: MapHole[];
 	overlaps?: { from: number; to: number; label: string }[];
 	windows: { low: number; high: number }[];
 	rings: MapRing[];
 	rule: string;
-	readout: { over: string; big: string; unit: string; lines: string[]; warn: boolean };
+	readout: MapReadout;
 	small?: boolean;
 	title: string;
 	span?: Span;
@@ -51,6 +75,8 @@ const OUTER = 408;
 const BAND = { small: 62, large: 38 };
 const RING = 13;
 const RING_STEP = 19;
+const AFTER_BELOW = 36;
+const AFTER_BAND = 34;
 export const MOST_RINGS = 4;
 
 function choose(act: (() => void) | undefined) {
@@ -69,8 +95,9 @@ function choose(act: (() => void) | undefined) {
 	};
 }
 
-export function mapSpan(props: Pick<CarryMapProps, "clubs" | "rings" | "windows">): Span {
+export function mapSpan(props: Pick<CarryMapProps, "clubs" | "rings" | "windows" | "after">): Span {
 	const values = [
+		...(props.after?.clubs ?? []).flatMap((club) => [club.carry, club.total]),
 		...props.clubs.flatMap((club) => [club.carry, club.total]),
 		...props.rings.flatMap((ring) => [ring.carry ?? Number.NaN, ring.total ?? Number.NaN, ...ring.shots]),
 		...props.windows.flatMap((window) => [window.low, window.high]),
@@ -82,9 +109,11 @@ export function CarryMap(props: CarryMapProps) {
 	const span = props.span ?? mapSpan(props);
 	const arch: Arch = { cx: WIDTH / 2, cy: 470, span };
 	const inner = OUTER - (props.small ? BAND.small : BAND.large);
-	const rings = props.rings.slice(0, MOST_RINGS);
+	const { after } = props;
+	const rings = after ? [] : props.rings.slice(0, MOST_RINGS);
 	const ringRadius = (index: number) => inner - 40 - index * RING_STEP;
-	const deepest = rings.length ? ringRadius(rings.length - 1) - RING - 4 : inner - 8;
+	const innermost = rings.length ? ringRadius(rings.length - 1) - RING - 4 : inner - 8;
+	const deepest = after ? inner - AFTER_BELOW - AFTER_BAND - 4 : innermost;
 	return (
 		<figure className="m-0">
 			<svg
@@ -156,6 +185,7 @@ export function CarryMap(props: CarryMapProps) {
 						choose={props.onChooseHole}
 					/>
 				))}
+				{after && <AfterRing arch={arch} after={after} outer={inner - AFTER_BELOW} />}
 				{rings.map((ring, index) => (
 					<Ring key={ring.letter} arch={arch} ring={ring} radius={ringRadius(index)} />
 				))}
@@ -168,7 +198,7 @@ export function CarryMap(props: CarryMapProps) {
 				/>
 				<Readout {...props} arch={arch} room={deepest} />
 			</svg>
-			<AsTable {...props} />
+			<MapTable {...props} />
 		</figure>
 	);
 }
@@ -246,6 +276,15 @@ function Club({ arch, club, inner, small, choose: chosen }: ClubProps) {
 					fill="none"
 				/>
 			)}
+			{club.doubt && (
+				<path
+					d={arcLine(arch, club.carry - club.doubt, club.carry + club.doubt, OUTER + 6)}
+					stroke={colour}
+					strokeWidth="1.6"
+					strokeDasharray="3 4"
+					fill="none"
+				/>
+			)}
 			<line x1={a.x} y1={a.y} x2={b.x} y2={b.y} stroke={colour} strokeWidth="6" />
 			{(!small || club.isNew) && (
 				<text
@@ -286,22 +325,7 @@ function Hole({ arch, hole, inner, small, choose: chosen }: HoleProps) {
 				strokeWidth={hole.inWork ? 2.6 : 1.2}
 				strokeDasharray={hole.inWork ? undefined : "5 3"}
 			/>
-			{wide && (
-				<text
-					x={middle.x}
-					y={middle.y}
-					textAnchor="middle"
-					dominantBaseline="central"
-					fontWeight="700"
-					fontSize={small ? 38 : 19}
-					fill="var(--hole)"
-					stroke="var(--hole-fill)"
-					strokeWidth="7"
-					paintOrder="stroke"
-				>
-					{hole.yards}
-				</text>
-			)}
+			{wide && <HoleYards at={middle} yards={hole.yards} size={small ? 38 : 19} />}
 		</g>
 	);
 }
@@ -336,38 +360,9 @@ function Ring({ arch, ring, radius }: { arch: Arch; ring: MapRing; radius: numbe
 			{ring.carry !== null && (
 				<Edge arch={arch} at={ring.carry} inner={radius - RING - 2} outer={radius + 2} colour={colour} />
 			)}
-			<circle cx={label.x} cy={label.y} r="10" fill={colour} />
-			<text
-				x={label.x}
-				y={label.y}
-				textAnchor="middle"
-				dominantBaseline="central"
-				fontWeight="700"
-				fontSize="13"
-				fill="var(--on-letter)"
-			>
-				{ring.letter}
-			</text>
+			<Dot at={label} letter={ring.letter} size={10} />
 		</g>
 	);
-}
-
-function Edge({
-	arch,
-	at,
-	inner,
-	outer,
-	colour,
-}: {
-	arch: Arch;
-	at: number;
-	inner: number;
-	outer: number;
-	colour: string;
-}) {
-	const a = point(arch, at, inner);
-	const b = point(arch, at, outer);
-	return <line className="moves" x1={a.x} y1={a.y} x2={b.x} y2={b.y} stroke={colour} strokeWidth="5" />;
 }
 
 function Readout({ readout, rule, small, arch }: CarryMapProps & { arch: Arch; room: number }) {
@@ -406,50 +401,5 @@ function Readout({ readout, rule, small, arch }: CarryMapProps & { arch: Arch; r
 				{small ? readout.over : `Holes by ${rule}`}
 			</text>
 		</g>
-	);
-}
-
-/** The same for a screen reader. */
-function AsTable({ clubs, holes, rings, rule, title }: CarryMapProps) {
-	return (
-		<div className="sr-only">
-			<table>
-				<caption>
-					{title}. Holes by {rule}.
-				</caption>
-				<thead>
-					<tr>
-						<th scope="col">Club</th>
-						<th scope="col">Carry, yd</th>
-						<th scope="col">Total, yd</th>
-					</tr>
-				</thead>
-				<tbody>
-					{clubs.map((club) => (
-						<tr key={club.id}>
-							<th scope="row">{club.name}</th>
-							<td>{Math.round(club.carry)}</td>
-							<td>{Math.round(club.total)}</td>
-						</tr>
-					))}
-					{rings.map((ring) => (
-						<tr key={ring.letter}>
-							<th scope="row">
-								Candidate {ring.letter} {ring.name}
-							</th>
-							<td>{ring.carry === null ? "not hit" : Math.round(ring.carry)}</td>
-							<td>{ring.total === null ? "not hit" : Math.round(ring.total)}</td>
-						</tr>
-					))}
-					{holes.map((hole) => (
-						<tr key={hole.id}>
-							<th scope="row">{hole.label}</th>
-							<td>{Math.round(hole.from)}</td>
-							<td>{Math.round(hole.to)}</td>
-						</tr>
-					))}
-				</tbody>
-			</table>
-		</div>
 	);
 }

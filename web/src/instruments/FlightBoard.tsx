@@ -31,18 +31,20 @@ export interface FlightBoardProps {
 	clubs: BoardClub[];
 	/** Clubs of the bag on both sides, drawn in ink. */
 	neighbours: BoardClub[];
-	window: { low: number; high: number } | null;
+	windows: { low: number; high: number }[];
 }
 
 const WIDTH = 860;
 const LEFT = 44;
-const ZONE_WIDTH = 470;
+const ZONE_WIDTH = 400;
+const ZONE_HEIGHT = 230;
+const ZONE_TOP = 9;
 
 export function FlightBoard(props: FlightBoardProps) {
 	return (
 		<div>
 			<SideView {...props} />
-			<div className="flex flex-wrap items-start gap-x-10 gap-y-2">
+			<div className="flex flex-wrap items-start gap-x-5 gap-y-2">
 				<LandingZone {...props} />
 				<Patterns clubs={props.clubs} />
 			</div>
@@ -54,7 +56,7 @@ export function FlightBoard(props: FlightBoardProps) {
 export function SideView({
 	clubs,
 	neighbours,
-	window,
+	windows,
 	height = 214,
 }: FlightBoardProps & { height?: number }) {
 	const all = [...neighbours, ...clubs];
@@ -97,8 +99,9 @@ export function SideView({
 					{yards === 0 ? "0 yd" : yards}
 				</text>
 			))}
-			{window && (
+			{windows.map((window) => (
 				<rect
+					key={window.low}
 					x={x(window.low)}
 					width={x(window.high) - x(window.low)}
 					y="6"
@@ -107,7 +110,7 @@ export function SideView({
 					fillOpacity="0.55"
 					stroke="var(--window-line)"
 				/>
-			)}
+			))}
 			{neighbours.map((club) => (
 				<Track key={club.name} club={club} x={x} y={y} ink />
 			))}
@@ -206,57 +209,59 @@ function Patterns({ clubs }: { clubs: BoardClub[] }) {
 	);
 }
 
-function LandingZone({ clubs, window }: FlightBoardProps) {
+function LandingZone({ clubs, windows }: FlightBoardProps) {
 	const kept = clubs.flatMap((club) => club.shots.filter((shot) => !shot.aside));
-	const ends = [window?.low ?? Number.NaN, window?.high ?? Number.NaN, ...clubs.map((club) => club.total)];
+	const ends = [
+		...windows.flatMap((window) => [window.low, window.high]),
+		...clubs.map((club) => club.total),
+	];
 	const span = spanOf([...kept.map((shot) => shot.carry), ...ends], 10, 4);
 	const wide = Math.max(12, ...kept.map((shot) => Math.abs(shot.offline))) + 3;
-	// One scale for both directions: a yard is a yard.
-	const scale = Math.min((ZONE_WIDTH - LEFT - 10) / (span.high - span.low), 215 / (2 * wide));
-	const height = 2 * wide * scale + 26;
-	const width = (span.high - span.low) * scale;
-	const left = LEFT;
-	const x = (yards: number) => left + (yards - span.low) * scale;
-	const y = (offline: number) => wide * scale + offline * scale;
+	// One scale for both directions: a yard is a yard. Seen from behind the player: further is up, right is right.
+	const scale = Math.min(ZONE_WIDTH / (2 * wide), ZONE_HEIGHT / (span.high - span.low));
+	const height = (span.high - span.low) * scale;
+	const width = 2 * wide * scale;
+	const x = (offline: number) => LEFT + (wide + offline) * scale;
+	const y = (yards: number) => ZONE_TOP + (span.high - yards) * scale;
 	const step = wide > 30 ? 20 : 10;
 	return (
 		<svg
-			viewBox={`0 0 ${left + width + 16} ${height}`}
+			viewBox={`0 0 ${LEFT + width + 8} ${height + ZONE_TOP + 24}`}
 			className="block shrink-0"
-			style={{ width: left + width + 16 }}
+			style={{ width: LEFT + width + 8 }}
 			role="img"
 			aria-label="Landing zone from above, yard for yard"
 		>
 			<clipPath id="zone">
-				<rect x={left} y="0" width={width} height={2 * wide * scale} />
+				<rect x={LEFT} y={ZONE_TOP} width={width} height={height} />
 			</clipPath>
-			<rect x={left} y="0" width={width} height={2 * wide * scale} fill="var(--color-base-100)" />
-			{window && (
+			<rect x={LEFT} y={ZONE_TOP} width={width} height={height} fill="var(--color-base-100)" />
+			{windows.map((window) => (
 				<rect
-					x={x(window.low)}
-					width={x(window.high) - x(window.low)}
-					y="0"
-					height={2 * wide * scale}
+					key={window.low}
+					x={LEFT}
+					width={width}
+					y={y(window.high)}
+					height={y(window.low) - y(window.high)}
 					fill="var(--window)"
 					fillOpacity="0.55"
 					stroke="var(--window-line)"
 				/>
-			)}
+			))}
 			{ticks({ low: -wide, high: wide }, step).map((offline) => (
 				<g key={offline}>
 					<line
-						x1={left}
-						x2={left + width}
-						y1={y(offline)}
-						y2={y(offline)}
+						x1={x(offline)}
+						x2={x(offline)}
+						y1={ZONE_TOP}
+						y2={height + ZONE_TOP}
 						stroke={offline ? "var(--color-base-300)" : "var(--quiet)"}
 						strokeDasharray={offline ? undefined : "2 4"}
 					/>
 					<text
-						x={left - 6}
-						y={y(offline)}
-						textAnchor="end"
-						dominantBaseline="middle"
+						x={x(offline)}
+						y={height + ZONE_TOP + 16}
+						textAnchor="middle"
 						fontSize="12.5"
 						fill="var(--quiet)"
 					>
@@ -265,7 +270,15 @@ function LandingZone({ clubs, window }: FlightBoardProps) {
 				</g>
 			))}
 			{ticks(span, 10).map((yards) => (
-				<text key={yards} x={x(yards)} y={height - 8} textAnchor="middle" fontSize="12.5" fill="var(--quiet)">
+				<text
+					key={yards}
+					x={LEFT - 6}
+					y={y(yards)}
+					textAnchor="end"
+					dominantBaseline="middle"
+					fontSize="12.5"
+					fill="var(--quiet)"
+				>
 					{yards}
 				</text>
 			))}
@@ -296,7 +309,7 @@ function Landing({
 				<ellipse
 					rx={club.ellipse.major * scale}
 					ry={club.ellipse.minor * scale}
-					transform={`translate(${x(club.ellipse.carry)} ${y(club.ellipse.offline)}) rotate(${club.ellipse.tilt})`}
+					transform={`translate(${x(club.ellipse.offline)} ${y(club.ellipse.carry)}) rotate(${club.ellipse.tilt - 90})`}
 					fill={colour}
 					fillOpacity="0.12"
 					stroke={colour}
@@ -307,30 +320,30 @@ function Landing({
 				<circle
 					// biome-ignore lint/suspicious/noArrayIndexKey: shots have no identity here and never reorder
 					key={index}
-					cx={x(shot.carry)}
-					cy={y(shot.offline)}
+					cx={x(shot.offline)}
+					cy={y(shot.carry)}
 					r="3.4"
 					fill={shot.aside ? "none" : colour}
 					stroke={colour}
 				/>
 			))}
 			<line
-				x1={x(club.carry)}
-				x2={x(club.total)}
-				y1={y(club.offline)}
-				y2={y(club.offline)}
+				x1={x(club.offline)}
+				x2={x(club.offline)}
+				y1={y(club.carry)}
+				y2={y(club.total)}
 				stroke={colour}
 				strokeWidth="2.4"
 			/>
 			<line
-				x1={x(club.total)}
-				x2={x(club.total)}
-				y1={y(club.offline) - 5}
-				y2={y(club.offline) + 5}
+				x1={x(club.offline) - 5}
+				x2={x(club.offline) + 5}
+				y1={y(club.total)}
+				y2={y(club.total)}
 				stroke={colour}
 				strokeWidth="2.4"
 			/>
-			<Disc letter={club.letter} x={x(club.carry)} y={y(club.offline)} />
+			<Disc letter={club.letter} x={x(club.offline)} y={y(club.carry)} />
 		</g>
 	);
 }

@@ -7,6 +7,8 @@ export interface Rung {
 	carry: number | null;
 	total: number | null;
 	typed: boolean;
+	/** Give or take of the carry in yards, nine times in ten. */
+	doubt: number | null;
 	/** Yards to the next shorter club, and whether a hole lies there. */
 	step: number | null;
 	hole: boolean;
@@ -75,7 +77,12 @@ export function Ladder({ rungs, chosen, onChoose, flight = false }: LadderProps)
 							</button>
 						</td>
 						<td className="quiet">{rung.loft === null ? "" : `${rung.loft}°`}</td>
-						<td className="num">{rung.carry === null ? "–" : Math.round(rung.carry)}</td>
+						<td className="num" title={rung.doubt === null ? undefined : `±${Math.round(rung.doubt)} yd`}>
+							{rung.carry === null ? "–" : Math.round(rung.carry)}
+							{rung.typed && rung.doubt !== null && (
+								<span className="quiet text-[12px] font-normal"> ±{Math.round(rung.doubt)}</span>
+							)}
+						</td>
 						{flight ? (
 							<>
 								<Flown value={rung.peak} unit="" odd={rung.odd.includes("peak_m")} />

@@ -87,7 +87,7 @@ test("a gate keeps its window and marks inside its scale", () => {
 });
 
 test("the ladder marks the step with the hole, a club that was typed, and a flight out of line", () => {
-	const rung = { letter: "", loft: 18, fixed: false, crowded: false, typed: false, odd: [] };
+	const rung = { letter: "", loft: 18, fixed: false, crowded: false, typed: false, doubt: null, odd: [] };
 	const rungs = [
 		{
 			...rung,

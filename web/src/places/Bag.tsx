@@ -1,25 +1,30 @@
-/** Where is the hole? The carry map, the ladder, the rule and the slots; baseline by file or by typing. */
-import { useState } from "react";
-import { Link } from "react-router";
+/** Where is the hole, what closes it, what does the bag become? Map, ladder, stand, short list and plans. */
+import { memo, useCallback, useMemo, useState } from "react";
 import type { Session } from "../api/client";
-import { change } from "../api/session";
+import { change, usePlans } from "../api/session";
 import { useCommands } from "../app/commands";
 import type { PlaceProps } from "../app/SessionFrame";
-import { CarryMap, MOST_RINGS } from "../instruments/CarryMap";
+import { CarryMap } from "../instruments/CarryMap";
+import { FlightLines } from "../instruments/FlightLines";
 import { Ladder } from "../instruments/Ladder";
-import { Letter } from "../ui/Letter";
-import { yd } from "../ui/units";
+import { Said, Waiting } from "../ui/Said";
 import { ClubCard } from "./ClubCard";
 import { ImportDialog } from "./ImportDialog";
-import { buildOf, candidatesOf, mapProps, rungs } from "./model";
+import { afterOf, buildOf, mapProps, rungs } from "./model";
+import { columnsOf, keyOf, Plans } from "./Plans";
 import { RackPicker } from "./RackPicker";
+import { gapChange, RULES, RuleBar } from "./Rules";
+import { ShortList } from "./ShortList";
+import { Stand } from "./Stand";
 
-const RULES = [
-	{ id: "roll_out", name: "Roll-out meets carry" },
-	{ id: "carry_only", name: "Carry only" },
-	{ id: "even_steps", name: "Even carry steps" },
+const PARTS = [
+	{ id: "stand", name: "Stand", key: "t" },
+	{ id: "list", name: "Short list", key: "l" },
+	{ id: "plans", name: "Plans", key: "p" },
 ] as const;
-type Rule = (typeof RULES)[number]["id"];
+type Part = (typeof PARTS)[number]["id"];
+
+const Arch = memo(CarryMap);
 
 export function Bag(props: PlaceProps) {
 	const { session, act, busy } = props;
@@ -27,16 +32,12 @@ export function Bag(props: PlaceProps) {
 	const [picking, setPicking] = useState(false);
 	const [flight, setFlight] = useState(false);
 	const [chosen, setChosen] = useState<number | null>(null);
+	const [part, setPart] = useState<Part>("stand");
+	const [shown, setShown] = useState("best");
+	const plans = usePlans(session.id, part === "plans");
 	const agreed = session.status === "agreed";
-	const gap = (over: Partial<{ rule: Rule; clubs_to_place: number; hole_above: number | null }>) =>
-		act(() =>
-			change.gap(session.id, {
-				rule: session.rule as Rule,
-				clubs_to_place: session.clubs_to_place,
-				hole_above: session.bag.plan?.lower ?? null,
-				...over,
-			}),
-		);
+	const known = session.bag.order.length >= 2;
+	const blocked = agreed ? "Agreed" : undefined;
 	useCommands("bag", [
 		{
 			id: "import",
@@ -44,7 +45,7 @@ export function Bag(props: PlaceProps) {
 			keys: "i",
 			shown: "I",
 			group: "Bag",
-			blocked: agreed ? "Agreed" : undefined,
+			blocked,
 			run: () => setImporting(true),
 		},
 		{
@@ -53,7 +54,7 @@ export function Bag(props: PlaceProps) {
 			keys: "k",
 			shown: "K",
 			group: "Bag",
-			blocked: agreed ? "Agreed" : undefined,
+			blocked,
 			run: () => setPicking(true),
 		},
 		{
@@ -62,68 +63,92 @@ export function Bag(props: PlaceProps) {
 			keys: "r",
 			shown: "R",
 			group: "Bag",
-			blocked: agreed ? "Agreed" : undefined,
+			blocked,
 			run: () =>
-				gap({
-					rule:
-						RULES[(RULES.findIndex((each) => each.id === session.rule) + 1) % RULES.length]?.id ?? "roll_out",
-				}),
+				act(
+					gapChange(session, {
+						rule:
+							RULES[(RULES.findIndex((each) => each.id === session.rule) + 1) % RULES.length]?.id ??
+							"roll_out",
+					}),
+				),
 		},
+		...PARTS.map((each) => ({
+			id: each.id,
+			name: each.name,
+			keys: each.key,
+			shown: each.key.toUpperCase(),
+			group: "Bag",
+			run: () => setPart(each.id),
+		})),
 	]);
 	const club = chosen === null ? undefined : buildOf(session, chosen);
+	const columns = plans.data ? columnsOf(plans.data) : [];
+	const plan = columns.find((each, index) => keyOf(each, index) === shown) ?? columns[1];
+	const planned = part === "plans" ? plan : undefined;
+	// The map is drawn anew when what it shows changes, not when a club is chosen beside it.
+	const map = useMemo(() => mapProps(session, planned && afterOf(session, planned)), [session, planned]);
+	const table = useMemo(() => rungs(session), [session]);
+	const chooseHole = useCallback(
+		(lower: number) => act(gapChange(session, { hole_above: lower, like_for: null })),
+		[act, session],
+	);
 	return (
 		<div className="grid min-h-full lg:grid-cols-[1fr_21.5rem]">
 			<section className="flex min-w-0 flex-col p-4">
-				<div className="flex flex-wrap items-center gap-2">
-					<h2 className="mr-auto text-lg">Carry map</h2>
-					<div className="join" role="group" aria-label="Rule the holes are drawn by">
-						{RULES.map((rule) => (
-							<button
-								key={rule.id}
-								type="button"
-								aria-pressed={session.rule === rule.id}
-								disabled={busy || agreed}
-								className={`btn join-item btn-sm h-10 ${session.rule === rule.id ? "btn-primary" : "border-base-300 bg-base-100"}`}
-								onClick={() => gap({ rule: rule.id })}
-							>
-								{rule.name}
-							</button>
-						))}
+				<RuleBar session={session} act={act} busy={busy} />
+				{known ? (
+					<div className={`mx-auto w-full ${part === "stand" ? "max-w-[60rem]" : "max-w-[44rem]"}`}>
+						<Arch {...map} onChooseClub={setChosen} onChooseHole={chooseHole} />
 					</div>
-					<div className="join" role="group" aria-label="Clubs to place">
-						{[1, 2, 3].map((count) => (
-							<button
-								key={count}
-								type="button"
-								aria-pressed={session.clubs_to_place === count}
-								disabled={busy || agreed}
-								className={`btn join-item btn-sm h-10 ${session.clubs_to_place === count ? "btn-primary" : "border-base-300 bg-base-100"}`}
-								onClick={() => gap({ clubs_to_place: count })}
-							>
-								{count} {count === 1 ? "club" : "clubs"}
-							</button>
-						))}
-					</div>
-				</div>
-				{session.bag.order.length < 2 ? (
-					<NoBaseline session={session} onImport={() => setImporting(true)} />
 				) : (
-					<div className="mx-auto w-full max-w-[62rem] flex-1">
-						<CarryMap
-							{...mapProps(session)}
-							onChooseClub={setChosen}
-							onChooseHole={(lower) => gap({ hole_above: lower })}
-						/>
-					</div>
+					<NoBaseline session={session} onImport={() => setImporting(true)} />
 				)}
-				<Stand session={session} onPick={() => setPicking(true)} agreed={agreed} />
+				<div
+					className="no-print mt-2 mb-2 flex gap-1 border-b border-base-300"
+					role="tablist"
+					aria-label="Below the map"
+				>
+					{PARTS.map((each) => (
+						<button
+							key={each.id}
+							type="button"
+							role="tab"
+							aria-selected={part === each.id}
+							className={`flex min-h-10 cursor-pointer items-center gap-1.5 px-3 font-semibold ${part === each.id ? "bg-primary text-primary-content" : "hover:bg-base-100"}`}
+							onClick={() => setPart(each.id)}
+						>
+							<span className={`text-[12px] font-medium ${part === each.id ? "" : "quiet"}`}>
+								{each.key.toUpperCase()}
+							</span>
+							{each.name}
+						</button>
+					))}
+				</div>
+				{part === "stand" && (
+					<Stand
+						session={session}
+						onPick={() => setPicking(true)}
+						onList={() => setPart("list")}
+						agreed={agreed}
+					/>
+				)}
+				{part === "list" && <ShortList session={session} act={act} busy={busy} />}
+				{part === "plans" &&
+					(plans.data ? (
+						<Plans session={session} plans={plans.data} shown={shown} onShow={setShown} />
+					) : plans.isError ? (
+						<Said error={plans.error} />
+					) : (
+						<Waiting what="the plans" />
+					))}
 			</section>
 			<aside className="flex flex-col gap-4 border-l border-base-300 bg-base-100 p-4">
 				<div className="flex items-baseline justify-between">
 					<h2 className="text-lg">Ladder</h2>
 					<button
 						type="button"
-						className="btn btn-sm h-9 border-base-300 bg-base-100"
+						className="no-print btn btn-sm h-9 border-base-300 bg-base-100"
 						aria-pressed={flight}
 						onClick={() => setFlight(!flight)}
 					>
@@ -131,9 +156,8 @@ export function Bag(props: PlaceProps) {
 					</button>
 					<ClubCount session={session} />
 				</div>
-				<Ladder rungs={rungs(session)} chosen={chosen} onChoose={setChosen} flight={flight} />
-				<Remarks session={session} />
-				{!agreed && <AddClub session={session} act={act} busy={busy} />}
+				<Ladder rungs={table} chosen={chosen} onChoose={setChosen} flight={flight} />
+				{flight && <FlightLines clubs={table} />}
 				{club && (
 					<ClubCard
 						key={club.id}
@@ -144,13 +168,49 @@ export function Bag(props: PlaceProps) {
 						onClose={() => setChosen(null)}
 					/>
 				)}
-				<button type="button" className="btn h-11" onClick={() => setImporting(true)} disabled={agreed}>
+				<Remarks session={session} />
+				{!agreed && <AddClub session={session} act={act} busy={busy} />}
+				<button
+					type="button"
+					className="no-print btn h-11"
+					onClick={() => setImporting(true)}
+					disabled={agreed}
+				>
 					<span className="key">I</span> Import shots
 				</button>
+				<Imports session={session} act={act} busy={busy || agreed} />
 			</aside>
 			{importing && <ImportDialog session={session} onClose={() => setImporting(false)} />}
 			{picking && <RackPicker session={session} act={act} busy={busy} onClose={() => setPicking(false)} />}
 		</div>
+	);
+}
+
+/** The files that were taken in; each can be taken back whole, and brought in again. */
+function Imports({ session, act, busy }: Pick<PlaceProps, "session" | "act" | "busy">) {
+	if (session.imports.length === 0) return null;
+	return (
+		<ul className="space-y-1 text-sm" aria-label="Files taken in">
+			{session.imports.map((file) => (
+				<li key={file.id} className="flex items-center justify-between gap-2">
+					<span
+						className={`min-w-0 truncate ${file.undone ? "quiet line-through" : ""}`}
+						title={file.file_name}
+					>
+						{file.file_name}
+					</span>
+					<span className="quiet shrink-0">{file.undone ? "taken back" : `${file.shots} shots`}</span>
+					<button
+						type="button"
+						className="min-h-9 shrink-0 cursor-pointer underline"
+						disabled={busy}
+						onClick={() => act(() => change.undoImport(file.id, !file.undone))}
+					>
+						{file.undone ? "Bring in again" : "Take back"}
+					</button>
+				</li>
+			))}
+		</ul>
 	);
 }
 
@@ -198,69 +258,6 @@ function NoBaseline({ session, onImport }: { session: Session; onImport: () => v
 	);
 }
 
-function Stand({ session, onPick, agreed }: { session: Session; onPick: () => void; agreed: boolean }) {
-	const candidates = candidatesOf(session);
-	return (
-		<div className="mt-2">
-			<ul className="grid gap-2 sm:grid-cols-2 xl:grid-cols-4">
-				{candidates.map((build) => {
-					const verdict = session.verdicts.find((each) => each.build === build.id);
-					return (
-						<li
-							key={build.id}
-							className="border-t-3 bg-base-100 px-3 py-2"
-							style={{ borderColor: `var(--${build.letter})` }}
-						>
-							<p className="flex items-center gap-2 font-semibold">
-								<Letter letter={build.letter} /> <span className="truncate">{build.name}</span>
-							</p>
-							<p className="truncate">
-								<span className="num text-xl">{yd(build.carry_m)}</span>{" "}
-								<span className="quiet text-sm">
-									carry {build.half_width_m === null ? "" : `±${yd(build.half_width_m, 1)}`}
-								</span>
-								{build.averages.landing_deg !== undefined && (
-									<>
-										{" "}
-										<span className="num text-xl">{Math.round(build.averages.landing_deg)}°</span>{" "}
-										<span className="quiet text-sm">land</span>
-									</>
-								)}
-							</p>
-							<p className={verdict?.kind === "one_turn" ? "hole-text font-semibold" : "font-semibold"}>
-								{verdict?.headline ?? "Not hit yet"}
-							</p>
-						</li>
-					);
-				})}
-				{!agreed && candidates.length < 8 && (
-					<li>
-						<button
-							type="button"
-							className="btn h-full min-h-14 w-full border-dashed border-base-300 bg-transparent"
-							onClick={onPick}
-						>
-							<span className="key">K</span> Candidates from the rack
-						</button>
-					</li>
-				)}
-			</ul>
-			<p className="mt-2 flex items-center justify-between text-sm">
-				<span className="quiet">
-					{candidates.length > MOST_RINGS
-						? `The map shows the first ${MOST_RINGS} candidates.`
-						: "Outer ring: the bag, carry to roll-out. Inner rings: candidates, a dot for each kept shot."}
-				</span>
-				{candidates.length > 0 && (
-					<Link to={`/sessions/${session.id}/bay`} className="font-semibold underline">
-						To the bay
-					</Link>
-				)}
-			</p>
-		</div>
-	);
-}
-
 function AddClub({ session, act, busy }: Pick<PlaceProps, "session" | "act" | "busy">) {
 	const [name, setName] = useState("");
 	const [carry, setCarry] = useState("");
@@ -268,7 +265,7 @@ function AddClub({ session, act, busy }: Pick<PlaceProps, "session" | "act" | "b
 	const metres = (text: string) => (text.trim() === "" ? null : Number(text.replace(",", ".")) * 0.9144);
 	return (
 		<form
-			className="flex items-center gap-1.5"
+			className="no-print flex items-center gap-1.5"
 			onSubmit={(event) => {
 				event.preventDefault();
 				act(() =>

@@ -54,6 +54,50 @@ export function NewSetting({
 	);
 }
 
+const WANTED: { id: Session["intent"]; name: string }[] = [
+	{ id: "stock", name: "Stock" },
+	{ id: "low", name: "Low" },
+	{ id: "high", name: "High" },
+	{ id: "draw", name: "Draw" },
+	{ id: "fade", name: "Fade" },
+];
+
+/** What the player means to hit from now on. */
+export function WantedShot({
+	session,
+	act,
+	onClose,
+}: {
+	session: Session;
+	act: PlaceProps["act"];
+	onClose: () => void;
+}) {
+	return (
+		<Sheet title="Shot wanted" onClose={onClose}>
+			<p className="mb-3">
+				Only stock shots count for what the club does by itself. Others are kept beside them, as what it can
+				be made to do.
+			</p>
+			<div className="flex flex-wrap gap-2">
+				{WANTED.map((each) => (
+					<button
+						key={each.id}
+						type="button"
+						aria-pressed={session.intent === each.id}
+						className={`btn h-14 px-6 text-lg ${session.intent === each.id ? "btn-primary" : ""}`}
+						onClick={() => {
+							act(() => change.intent(session.id, each.id));
+							onClose();
+						}}
+					>
+						{each.name}
+					</button>
+				))}
+			</div>
+		</Sheet>
+	);
+}
+
 interface PickProps {
 	session: Session;
 	shot: Shot;

@@ -10,6 +10,7 @@ import { spanOf } from "../instruments/scale";
 import { Letter, letterColour } from "../ui/Letter";
 import { Said, Waiting } from "../ui/Said";
 import { READINGS, reading, wish, yd } from "../ui/units";
+import { wantedOf } from "./gates";
 import { boardClub, buildOf, candidatesOf, windowsOf } from "./model";
 import { WhatIf } from "./WhatIf";
 
@@ -74,7 +75,7 @@ export function Bench({ session, act, busy }: PlaceProps) {
 						<VerdictCard key={verdict.build} session={session} verdict={verdict} act={act} busy={busy} />
 					))}
 				</ul>
-				{bench.data && <Really bench={bench.data} />}
+				{bench.data && <Really bench={bench.data} session={session} />}
 				<Link className="btn btn-primary mt-auto h-12" to={`/sessions/${session.id}/handover`}>
 					Decide
 				</Link>
@@ -88,7 +89,7 @@ function Board({ session, bench }: { session: Session; bench: BenchPicture }) {
 		<FlightBoard
 			clubs={bench.lines.map((line) => boardClub(session, line))}
 			neighbours={bench.neighbours.map((line) => boardClub(session, line))}
-			window={windowsOf(session)[0] ?? null}
+			windows={windowsOf(session)}
 		/>
 	);
 }
@@ -211,11 +212,11 @@ const BETTER = [
 	{ id: "side_spread", name: "Straighter" },
 ] as const;
 
-function Really({ bench }: { bench: BenchPicture }) {
+function Really({ bench, session }: { bench: BenchPicture; session: Session }) {
 	const there = BETTER.filter((each) => bench.comparisons.some((pair) => pair.metric === each.id));
 	const [chosen, setMetric] = useState<string>("jobs");
 	const metric = there.find((each) => each.id === chosen)?.id ?? there[0]?.id;
-	if (bench.comparisons.length === 0 && bench.differences.length === 0) return null;
+	if (bench.comparisons.length === 0 && session.bag.stand.length === 0) return null;
 	return (
 		<section className="bg-base-200 p-3">
 			<h3 className="mb-1.5">Is one really better?</h3>
@@ -239,11 +240,11 @@ function Really({ bench }: { bench: BenchPicture }) {
 						<li key={pair.better + pair.worse}>{pair.sentence}</li>
 					))}
 			</ul>
-			{bench.differences.length > 0 && (
+			{session.bag.stand.length > 0 && (
 				<>
 					<h3 className="mt-3 mb-1">What else differs</h3>
 					<ul className="space-y-1 text-[14.5px]">
-						{bench.differences.map((line) => (
+						{session.bag.stand.map((line) => (
 							<li key={line}>{line}</li>
 						))}
 					</ul>
@@ -255,7 +256,6 @@ function Really({ bench }: { bench: BenchPicture }) {
 
 function Metrics({ session, all, onAll }: { session: Session; all: boolean; onAll: () => void }) {
 	const builds = candidatesOf(session).filter((build) => build.carry_m !== null);
-	const targets = session.bag.plan?.slots[0]?.targets ?? [];
 	if (builds.length === 0) return null;
 	return (
 		<div className="mt-3 overflow-x-auto">
@@ -279,16 +279,17 @@ function Metrics({ session, all, onAll }: { session: Session; all: boolean; onAl
 				</thead>
 				<tbody>
 					{METRICS.map((key) => {
-						const target = targets.find((each) => each.quantity === key);
+						const wanted = builds.map((build) => wantedOf(session, build, key));
+						const said = [...new Set(wanted.map(({ low, high }) => wish(key, low, high)))];
 						const shown = READINGS[key];
 						const convert = shown?.convert ?? ((value: number) => value);
 						const of = (build: (typeof builds)[number]) => (all ? build.averages_all : build.averages)[key];
 						const values = builds
 							.map((build) => of(build))
 							.filter((value): value is number => value !== undefined);
-						const ends = [target?.low, target?.high].filter(
-							(value): value is number => typeof value === "number",
-						);
+						const ends = wanted
+							.flatMap(({ low, high }) => [low, high])
+							.filter((value): value is number => value !== null);
 						const span = spanOf(
 							[...values, ...ends].map(convert),
 							key === "spin_rpm" ? 500 : key === "landing_deg" ? 2 : 5,
@@ -300,11 +301,13 @@ function Metrics({ session, all, onAll }: { session: Session; all: boolean; onAl
 									{shown?.label}
 									{shown?.unit === "°" ? "" : `, ${shown?.unit}`}
 									<span className="quiet ml-2 text-[13px]">
-										{target ? wish(key, target.low, target.high) : ""}
+										{said.length > 1 ? "each by its own" : said[0]}
 									</span>
 								</td>
-								{builds.map((build) => {
+								{builds.map((build, index) => {
 									const value = of(build);
+									const low = wanted[index]?.low ?? null;
+									const high = wanted[index]?.high ?? null;
 									return (
 										<td key={build.id}>
 											<span className="flex items-center justify-end gap-3">
@@ -317,14 +320,8 @@ function Metrics({ session, all, onAll }: { session: Session; all: boolean; onAl
 												<span className="w-16 xl:w-32">
 													<Gate
 														span={span}
-														low={
-															target?.low === null || target?.low === undefined ? null : convert(target.low)
-														}
-														high={
-															target?.high === null || target?.high === undefined
-																? null
-																: convert(target.high)
-														}
+														low={low === null ? null : convert(low)}
+														high={high === null ? null : convert(high)}
 														dots={[]}
 														mark={value === undefined ? null : convert(value)}
 														colour={letterColour(build.letter)}

@@ -5,6 +5,7 @@ import { change } from "../api/session";
 import type { PlaceProps } from "../app/SessionFrame";
 import { toYards, yd } from "../ui/units";
 import { shotsOf } from "./model";
+import { gapChange } from "./Rules";
 
 const text = (metres: number | null) => (metres === null ? "" : String(Math.round(toYards(metres))));
 const metres = (typed: string) => (typed.trim() === "" ? null : Number(typed.replace(",", ".")) * 0.9144);
@@ -18,12 +19,20 @@ export function ClubCard({
 }: Pick<PlaceProps, "session" | "act" | "busy"> & { build: Build; onClose: () => void }) {
 	const [carry, setCarry] = useState(text(build.carry_m));
 	const [total, setTotal] = useState(text(build.total_m));
+	const [doubt, setDoubt] = useState(text(build.carry_doubt_m));
 	const shots = shotsOf(session, build.id);
 	const agreed = session.status === "agreed";
+	const like = session.bag.plan?.like === build.id;
 	const save = (fixed: boolean) =>
 		act(() =>
 			change.club(build.id, {
-				...(shots.length ? {} : { typed_carry_m: metres(carry), typed_total_m: metres(total) }),
+				...(shots.length
+					? {}
+					: {
+							typed_carry_m: metres(carry),
+							typed_total_m: metres(total),
+							typed_doubt_m: metres(doubt),
+						}),
 				fixed,
 			}),
 		);
@@ -40,7 +49,7 @@ export function ClubCard({
 			<fieldset disabled={agreed || busy} className="space-y-2">
 				{shots.length === 0 ? (
 					<form
-						className="flex items-center gap-2"
+						className="flex flex-wrap items-center gap-2"
 						onSubmit={(event) => {
 							event.preventDefault();
 							save(build.fixed);
@@ -63,6 +72,16 @@ export function ClubCard({
 								aria-label={`Total of ${build.name} in yards`}
 								value={total}
 								onChange={(e) => setTotal(e.target.value)}
+								inputMode="decimal"
+							/>
+						</label>
+						<label className="flex items-center gap-1">
+							<span className="quiet text-sm">±</span>
+							<input
+								className="input h-10 w-14 px-2"
+								aria-label={`Give or take of ${build.name} in yards`}
+								value={doubt}
+								onChange={(e) => setDoubt(e.target.value)}
 								inputMode="decimal"
 							/>
 						</label>
@@ -91,6 +110,16 @@ export function ClubCard({
 							</li>
 						))}
 					</ul>
+				)}
+				{build.carry_m !== null && (
+					<button
+						type="button"
+						className="btn btn-sm h-10 w-full border-base-300 bg-base-100"
+						aria-pressed={like}
+						onClick={() => act(gapChange(session, { like_for: like ? null : build.id, clubs_to_place: 1 }))}
+					>
+						{like ? "Back to the hole" : "Replace it like for like"}
+					</button>
 				)}
 				<div className="flex items-center justify-between">
 					<label className="flex min-h-9 items-center gap-2 text-sm">

@@ -128,7 +128,7 @@ function Deciding({ session, handover }: { session: Session; handover: HandoverP
 				<label className="block">
 					<span className="quiet text-sm">Reasons</span>
 					<textarea
-						className="textarea min-h-24 w-full"
+						className="textarea field-sizing-content min-h-24 w-full"
 						value={reasons}
 						onChange={(event) => setReasons(event.target.value)}
 					/>
@@ -139,7 +139,7 @@ function Deciding({ session, handover }: { session: Session; handover: HandoverP
 							Why {each.letter} {each.name} lost
 						</span>
 						<textarea
-							className="textarea min-h-14 w-full"
+							className="textarea field-sizing-content min-h-14 w-full"
 							value={each.why}
 							onChange={(event) =>
 								setLost(lost.map((one, at) => (at === index ? { ...one, why: event.target.value } : one)))

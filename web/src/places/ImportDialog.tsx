@@ -6,6 +6,7 @@ import { sessionKey } from "../api/session";
 import { Said } from "../ui/Said";
 import { Sheet } from "../ui/Sheet";
 import { yd } from "../ui/units";
+import { lettersOf, listOf } from "./model";
 
 const KEYS: Record<string, string> = {
 	"": "Leave out",
@@ -125,6 +126,7 @@ export function ImportDialog({ session, onClose }: { session: Session; onClose: 
 			)}
 			{shown && request && (
 				<Mapping
+					letters={lettersOf(session)}
 					shown={shown}
 					request={request}
 					onChange={setRequest}
@@ -151,6 +153,7 @@ async function textOf(file: File): Promise<string> {
 }
 
 interface MappingProps {
+	letters: string[];
 	shown: ImportPreview;
 	request: Request;
 	onChange: (request: Request) => void;
@@ -159,7 +162,7 @@ interface MappingProps {
 	busy: boolean;
 }
 
-function Mapping({ shown, request, onChange, onAgain, onTake, busy }: MappingProps) {
+function Mapping({ letters, shown, request, onChange, onAgain, onTake, busy }: MappingProps) {
 	const column = (index: number, key: string, unit: string) =>
 		onAgain({
 			...request,
@@ -233,7 +236,11 @@ function Mapping({ shown, request, onChange, onAgain, onTake, busy }: MappingPro
 			</section>
 			<section className="space-y-4">
 				<div>
-					<h3 className="mb-1">Clubs</h3>
+					<h3>Clubs</h3>
+					<p className="quiet mb-1 text-sm">
+						By name into the bag{letters.length > 0 && `, by letter to ${listOf(letters, "or")} on the stand`}
+						.
+					</p>
 					<ul className="max-h-44 space-y-1 overflow-auto">
 						{shown.clubs.map((club) => (
 							<li key={club.written} className="flex items-center gap-2">

@@ -64,7 +64,9 @@ export function RackPicker({
 type RowProps = Pick<PlaceProps, "session" | "act" | "busy"> & { head: Rack["heads"][number]; rack: Rack };
 
 function HeadRow({ head, rack, session, act, busy }: RowProps) {
-	const fitting = rack.shafts.filter((shaft) => shaft.fits.includes(head.head_type));
+	const fitting = rack.shafts.filter(
+		(each) => each.fits.includes(head.head_type) && Math.abs(each.tip_in - head.tip_in) < 0.004,
+	);
 	const [shaft, setShaft] = useState(String(fitting[Math.min(1, fitting.length - 1)]?.id ?? ""));
 	const [inches, setInches] = useState((head.length_m / 0.0254).toFixed(2));
 	const standing = candidatesOf(session).filter((build) => build.name === `${head.label} ${head.loft_deg}°`);
@@ -74,6 +76,7 @@ function HeadRow({ head, rack, session, act, busy }: RowProps) {
 				<span className="num text-lg">{head.label}</span> <span className="num">{head.loft_deg}°</span>
 				<span className="quiet truncate text-sm">
 					{head.maker} {head.model}, {head.sleeve_deg ? `sleeve ±${head.sleeve_deg}°` : "bonded"}
+					{head.sole ? `, ${head.sole} sole` : ""}
 				</span>
 				{standing.map((build) => (
 					<Letter key={build.id} letter={build.letter} size={20} />
@@ -105,19 +108,21 @@ function HeadRow({ head, rack, session, act, busy }: RowProps) {
 			<button
 				type="button"
 				className="btn btn-sm h-10"
-				disabled={busy || !shaft}
+				disabled={busy || !shaft || head.stock === 0}
 				onClick={() =>
 					act(() =>
-						change.candidate(session.id, {
-							head: head.id,
-							shaft: Number(shaft),
-							length_m: Number(inches) * 0.0254,
-							set_loft_deg: null,
-						}),
+						change.candidates(session.id, [
+							{
+								head: head.id,
+								shaft: Number(shaft),
+								length_m: Number(inches) * 0.0254,
+								set_loft_deg: null,
+							},
+						]),
 					)
 				}
 			>
-				On the stand
+				{head.stock === 0 ? "None there" : "On the stand"}
 			</button>
 		</li>
 	);

@@ -2,7 +2,7 @@
 import { useState } from "react";
 import type { Session, Slot, Target } from "../api/client";
 import { change } from "../api/session";
-import { READINGS, toMetres, wish } from "../ui/units";
+import { READINGS, toMetres, wish, yd } from "../ui/units";
 
 interface Props {
 	session: Session;
@@ -44,6 +44,12 @@ export function Targets({ session, act, busy }: Props) {
 		</div>
 	);
 }
+
+const TYPES: Record<string, string> = {
+	fairway: "Fairway wood",
+	hybrid: "hybrid",
+	utility: "utility iron",
+};
 
 /** Shown to canonical, for what is typed. */
 function canonical(quantity: string, text: string): number | null {
@@ -103,8 +109,22 @@ function TargetRow({ session, slot, target, act, busy }: Props & { slot: Slot; t
 					</>
 				) : null}
 				{target.why}
-				{!target.firm && !target.overruled ? " A guide, not a rule." : ""}
+				{!target.firm && !target.overruled && target.quantity !== "spin_rpm" ? " A guide, not a rule." : ""}
+				{target.sure && !target.overruled && <span className="block">{target.sure}</span>}
 			</p>
+			{target.quantity === "carry_m" && slot.by_type.length > 0 && !target.overruled && (
+				<p className="text-[13.5px] leading-snug">
+					{slot.by_type
+						.map(
+							(each) => `${TYPES[each.head_type] ?? each.head_type} ${yd(each.low_m)} to ${yd(each.high_m)}`,
+						)
+						.join(", ")}
+					<span className="quiet">: what rolls further may carry less.</span>
+				</p>
+			)}
+			{target.out_of_reach && (
+				<p className="hole-text text-[14px] leading-snug font-semibold">{target.out_of_reach}</p>
+			)}
 			{editing && (
 				<form
 					className="mt-1 flex items-center gap-2"

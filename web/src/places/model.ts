@@ -1,9 +1,9 @@
 /** From what the API says to what the instruments draw: yards, feet and names. No rule of the job is here. */
-import type { Bag, BagSide, Between, BoardLine, Build, Session, Shot, Target } from "../api/client";
-import type { CarryMapProps, MapClub, MapHole, MapRing } from "../instruments/CarryMap";
+import type { Bag, BagPlan, BagSide, Between, BoardLine, Build, Session, Shot, Target } from "../api/client";
+import type { CarryMapProps, MapAfter, MapClub, MapHole, MapRing } from "../instruments/CarryMap";
 import type { BoardClub } from "../instruments/FlightBoard";
 import type { Rung } from "../instruments/Ladder";
-import { toFeet, toYards, yd } from "../ui/units";
+import { figure, toFeet, toYards, yd } from "../ui/units";
 
 export const buildOf = (session: Session, id: number | null): Build | undefined =>
 	session.builds.find((build) => build.id === id);
@@ -13,9 +13,13 @@ export const ownOf = (session: Session): Build[] => session.builds.filter((build
 export const shotsOf = (session: Session, build: number): Shot[] =>
 	session.shots.filter((shot) => shot.build === build);
 
+/** Whether a shot says how far the club goes: kept, not misread, and meant as a stock shot. */
+export const countsFor = (shot: Shot): boolean =>
+	!shot.aside && !shot.misread && shot.distance && shot.intent === "stock";
+
 export const carriesOf = (session: Session, build: number): number[] =>
 	shotsOf(session, build)
-		.filter((shot) => !shot.aside && shot.readings.carry_m !== undefined)
+		.filter((shot) => countsFor(shot) && shot.readings.carry_m !== undefined)
 		.map((shot) => toYards(shot.readings.carry_m ?? 0));
 
 export function targetOf(session: Session, slot: number, quantity: string): Target | undefined {
@@ -23,6 +27,15 @@ export function targetOf(session: Session, slot: number, quantity: string): Targ
 }
 
 /** The carry windows in force, in yards. */
+/** The letters on the stand. */
+export const lettersOf = (session: Session) => candidatesOf(session).map((build) => build.letter);
+
+const LISTS = {
+	and: new Intl.ListFormat("en-GB", { type: "conjunction" }),
+	or: new Intl.ListFormat("en-GB", { type: "disjunction" }),
+};
+export const listOf = (words: string[], last: keyof typeof LISTS) => LISTS[last].format(words);
+
 export function windowsOf(session: Session): { low: number; high: number }[] {
 	return (session.bag.plan?.slots ?? []).map((slot) => {
 		const carry = slot.targets.find((target) => target.quantity === "carry_m");
@@ -39,6 +52,8 @@ function mapClubs(session: Session): MapClub[] {
 			carry: toYards(build.carry_m ?? 0),
 			total: toYards(build.total_m ?? build.carry_m ?? 0),
 			spread: build.carry_from === "hit" && build.spread_m !== null ? toYards(build.spread_m) : null,
+			doubt:
+				build.carry_from === "typed" && build.carry_doubt_m !== null ? toYards(build.carry_doubt_m) : null,
 		}));
 }
 
@@ -92,7 +107,7 @@ export function readoutOf(bag: Bag, name: (id: number) => string): CarryMapProps
 	};
 }
 
-export function mapProps(session: Session): CarryMapProps {
+export function mapProps(session: Session, after?: MapAfter): CarryMapProps {
 	const name = (id: number) => buildOf(session, id)?.name ?? "";
 	return {
 		title: `Carry map of ${session.customer.name}`,
@@ -101,15 +116,66 @@ export function mapProps(session: Session): CarryMapProps {
 		overlaps: mapOverlaps(session.bag.between, name),
 		windows: windowsOf(session),
 		rings: mapRings(session),
+		after,
 		rule: ruleWords(session.bag),
-		readout: readoutOf(session.bag, name),
+		readout: after?.readout ?? readoutOf(session.bag, name),
 	};
 }
 
-/** The rule as the map names it; irons and wedges always go by even steps. */
+/** The rule as the map names it, one for each end of the bag, and the turf when it was stated. */
 export function ruleWords(bag: Bag): string {
 	const short = bag.between.some((gap) => gap.rule !== bag.rule);
-	return bag.rule_words + (short ? "; irons and wedges by even carry steps" : "");
+	const turf = bag.turf ? ` on ${bag.turf} turf` : "";
+	return bag.rule_words + turf + (short ? `; irons and wedges by ${bag.short_rule_words}` : "");
+}
+
+/** A plan as the ring inside the map. */
+export function afterOf(session: Session, plan: BagPlan): MapAfter {
+	const name = (id: number) => {
+		const build = buildOf(session, id);
+		return build ? `${build.letter} ${build.name}`.trim() : "";
+	};
+	const carried: MapClub[] = plan.clubs
+		.filter((club) => club.id !== plan.swap_away)
+		.map((club) => ({
+			id: club.id,
+			name: club.name,
+			letter: club.letter,
+			carry: toYards(club.carry_m),
+			total: toYards(club.total_m),
+			spread: null,
+			expected: club.expected,
+		}));
+	const away = buildOf(session, plan.swap_away);
+	const swapped: MapClub[] = away?.carry_m
+		? [
+				{
+					id: away.id,
+					name: away.name,
+					letter: away.letter,
+					carry: toYards(away.carry_m),
+					total: toYards(away.total_m ?? away.carry_m),
+					spread: null,
+					swapped: plan.swap_course,
+				},
+			]
+		: [];
+	const holes = mapHoles(plan.between, name, null);
+	const fresh = plan.builds.map((id) => buildOf(session, id)?.letter).filter(Boolean);
+	const gained =
+		plan.gain === null ? "" : `, ${plan.gain < 0 ? "" : "+"}${figure(plan.gain, 1)} successful shots a round`;
+	return {
+		name: plan.name,
+		readout: {
+			over: fresh.length ? `${plan.name}: ${fresh.join(" and ")} in` : plan.name,
+			big: yd(plan.widest_m),
+			unit: "yd widest hole",
+			lines: [`${yd(plan.holes_m)} yd uncovered in all${fresh.length ? gained : ""}`],
+			warn: plan.widest_m > 0,
+		},
+		clubs: [...carried, ...swapped],
+		holes: holes.map((hole) => ({ ...hole, label: `${plan.name}: ${hole.label}` })),
+	};
 }
 
 export function sideProps(side: BagSide, title: string, rule: string): CarryMapProps {
@@ -159,6 +225,7 @@ export function rungs(session: Session): Rung[] {
 				carry: build.carry_m === null ? null : toYards(build.carry_m),
 				total: build.total_m === null ? null : toYards(build.total_m),
 				typed: build.carry_from === "typed",
+				doubt: build.carry_doubt_m === null ? null : toYards(build.carry_doubt_m),
 				step: gap ? toYards(gap.step_m) : null,
 				hole: (gap?.hole_m ?? 0) > 0,
 				crowded: gap?.crowded ?? false,

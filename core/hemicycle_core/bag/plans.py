@@ -1,0 +1,368 @@
+"""What the bag becomes: any set of clubs, hit or expected, weighed as a whole; the best set found by search.
+
+Best is what it is everywhere else: the most successful shots a round over the jobs, by their uses, inside the
+limits; within noise the bag with fewer changes, then the smaller hole, then the cheaper.
+"""
+
+from __future__ import annotations
+
+import itertools
+import math
+from collections.abc import Iterable, Mapping, Sequence
+from dataclasses import dataclass, field
+
+import numpy as np
+from numpy.typing import NDArray
+
+from ..units import metres, yards, yd_text
+from .clubs import Carried, HeadType
+from .gaps import CLOSED_M, Between, Coverage, GapRules, coverage
+from .slots import SlotPlan, plan_slots
+
+Floats = NDArray[np.float64]
+
+RELEARN_M = metres(3)  # a carry this near to one owned before is the same yardage to the player
+NOISE_SHOTS = 0.05  # a round: less than one shot in twenty rounds is no gain
+NOISE_CHANCE = 0.65  # two bags that do more of the jobs with less than this chance are one
+NOISE_HOLE_M = metres(3)
+MOST_DROPS = 2
+EVERYWHERE = ""
+
+
+@dataclass(frozen=True)
+class Piece:
+    """A club a plan may hold. success (J, D): its success share on each of J jobs for each of D possible players.
+    own: the player has it; fixed: it stays; hit: False when its figures are expected, not hit."""
+
+    key: str
+    club: Carried
+    success: Floats
+    own: bool = False
+    fixed: bool = False
+    hit: bool = True
+    price: float = 0.0
+
+
+@dataclass(frozen=True)
+class Demand:
+    """What is asked of the bag. uses (J,): times a round each job comes up; courses (J,): on which course, or
+    EVERYWHERE; shares: of the rounds, by course, summing to 1; empty for one course."""
+
+    uses: Floats
+    courses: tuple[str, ...]
+    shares: Mapping[str, float] = field(default_factory=dict)
+
+    def on(self, course: str) -> NDArray[np.bool_]:
+        """Which jobs come up on a course."""
+        return np.array([each in (EVERYWHERE, course) for each in self.courses], dtype=bool)
+
+    @property
+    def rounds(self) -> list[tuple[str, float]]:
+        return list(self.shares.items()) or [(EVERYWHERE, 1.0)]
+
+
+@dataclass(frozen=True)
+class SwapPair:
+    """Two clubs owned together, one of them carried: `away` takes the place of `home` on one course."""
+
+    home: str
+    away: str
+    course: str
+
+
+@dataclass(frozen=True)
+class Plan:
+    """keys: of the clubs owned, pairs included. swap: None without one."""
+
+    keys: frozenset[str]
+    swap: SwapPair | None = None
+
+    def carried_on(self, course: str) -> frozenset[str]:
+        if self.swap is None:
+            return self.keys
+        out = self.swap.home if course == self.swap.course else self.swap.away
+        return self.keys - {out}
+
+
+@dataclass(frozen=True)
+class Bag:
+    """A plan weighed. covered: the bag carried most of the time. count: clubs carried, the putter included; over:
+    how many too many. rounds (D,): successful shots a round, empty without jobs. price: of what is bought. relearn:
+    names of the clubs whose carry the player did not own before. added, dropped: names of the clubs that are new
+    and of the own ones left out. by_job: the key of the club that does each job best on its course, or on the usual
+    one. next_slot: the widest hole that is left, and the window that closes it."""
+
+    plan: Plan
+    covered: Coverage
+    count: int
+    over: int
+    rounds: Floats
+    price: float
+    relearn: tuple[str, ...]
+    added: tuple[str, ...]
+    dropped: tuple[str, ...]
+    by_job: tuple[str, ...]
+    expected: tuple[str, ...]
+    next_slot: SlotPlan | None
+    next_between: tuple[str, str] | None
+
+    @property
+    def mean_rounds(self) -> float:
+        return float(self.rounds.mean()) if self.rounds.size else 0.0
+
+    @property
+    def crowded(self) -> tuple[tuple[str, str], ...]:
+        return tuple((gap.lower.name, gap.upper.name) for gap in self.covered.between if gap.crowded)
+
+    def better_than(self, other: Bag) -> float:
+        """Chance that this bag makes more successful shots a round than another."""
+        if not self.rounds.size:
+            return 0.5
+        return float((self.rounds > other.rounds).mean() + 0.5 * (self.rounds == other.rounds).mean())
+
+
+@dataclass(frozen=True)
+class Limits:
+    """most: clubs carried. budget: for all that is bought, None for none named."""
+
+    most: int = 14
+    budget: float | None = None
+    without_carry: int = 1  # clubs in the bag that the map does not show: the putter, and any whose carry is unknown
+
+
+def weigh_plan(plan: Plan, pieces: Sequence[Piece], demand: Demand, rules: GapRules, limits: Limits) -> Bag:
+    """What the bag becomes with these clubs."""
+    of = {piece.key: piece for piece in pieces}
+    usual = max(demand.rounds, key=lambda each: (each[1], each[0]))[0]
+    carried = [piece for piece in pieces if piece.key in plan.carried_on(usual)]
+    covered = coverage([piece.club for piece in carried], rules)
+    before = [piece.club.carry_m for piece in pieces if piece.own]
+    rounds, by_job = _rounds(plan, pieces, demand)
+    bought = [piece for piece in pieces if piece.key in plan.keys and not piece.own]
+    count = len(carried) + limits.without_carry
+    slot, between = _next(covered)
+    return Bag(
+        plan=plan,
+        covered=covered,
+        count=count,
+        over=max(0, count - limits.most),
+        rounds=rounds,
+        price=sum(piece.price for piece in bought),
+        relearn=tuple(
+            piece.club.name for piece in bought if all(abs(piece.club.carry_m - carry) > RELEARN_M for carry in before)
+        ),
+        added=tuple(piece.club.name for piece in bought),
+        dropped=tuple(piece.club.name for piece in pieces if piece.own and piece.key not in plan.keys),
+        by_job=by_job,
+        expected=tuple(of[key].club.name for key in sorted(plan.keys) if not of[key].hit),
+        next_slot=slot,
+        next_between=between,
+    )
+
+
+def _rounds(plan: Plan, pieces: Sequence[Piece], demand: Demand) -> tuple[Floats, tuple[str, ...]]:
+    """Successful shots a round (D,), each job by the club carried there that does it best on average."""
+    jobs = demand.uses.size
+    if not jobs or not pieces:
+        return np.zeros(0), ()
+    total: Floats = np.zeros(pieces[0].success.shape[1])
+    by_job = [""] * jobs
+    # The usual course last: a job met everywhere is shown with the club that does it there.
+    for course, share in sorted(demand.rounds, key=lambda each: each[1]):
+        there = [piece for piece in pieces if piece.key in plan.carried_on(course)]
+        if not there:
+            continue
+        on = np.flatnonzero(demand.on(course))
+        made, best = shared_out(np.stack([piece.success[on] for piece in there]), demand.uses[on])
+        total = total + share * made
+        for job, club in zip(on, best, strict=True):
+            by_job[job] = there[club].key
+    return total, tuple(by_job)
+
+
+def shared_out(success: Floats, uses: Floats) -> tuple[Floats, NDArray[np.int_]]:
+    """Successful shots a round (D,), each job by the club that does it best on average, and which that is (J,).
+    success (C, J, D): of each club on each job for each possible player; uses (J,): times a round."""
+    best = success.mean(axis=2).argmax(axis=0)
+    return uses @ success[best, np.arange(uses.size)], best
+
+
+def _next(covered: Coverage) -> tuple[SlotPlan | None, tuple[str, str] | None]:
+    """The widest hole left below the driver and the window that closes it; a hole under the driver is not one to
+    fill with a club that carries nearly as far."""
+    holes = [gap for gap in covered.between if gap.hole_m >= CLOSED_M and gap.upper.head_type is not HeadType.DRIVER]
+    widest = max(holes, key=lambda gap: gap.hole_m, default=None)
+    if widest is None:
+        return None, None
+    slot = plan_slots(widest.lower, widest.upper, 1, rule=widest.rule, step=widest.step)
+    return slot, (widest.lower.name, widest.upper.name)
+
+
+@dataclass(frozen=True)
+class Found:
+    """The best bag for a number of new clubs, the one it beat, and why in a sentence. searched: bags weighed."""
+
+    bag: Bag
+    runner_up: Bag | None
+    sentence: str
+    searched: int
+
+
+def best_plan(
+    pieces: Sequence[Piece], places: int, demand: Demand, rules: GapRules, limits: Limits, *, swaps: bool = False
+) -> Found:
+    """The best bag with up to `places` new clubs, found by weighing every one.
+
+    What is over the limit of clubs is dropped from the clubs that are not fixed. swaps: also look at pairs owned
+    together where the demand names more than one course. Without a job the holes decide.
+    """
+    new = [piece for piece in pieces if not piece.own]
+    today = weigh_plan(Plan(frozenset(piece.key for piece in pieces if piece.own)), pieces, demand, rules, limits)
+    bags = [today]
+    for size in range(1, min(places, len(new)) + 1):
+        for chosen in itertools.combinations(new, size):
+            if limits.budget is not None and sum(piece.price for piece in chosen) > limits.budget:
+                continue
+            bags += [weigh_plan(plan, pieces, demand, rules, limits) for plan in _with(chosen, pieces, limits)]
+    if swaps and places:
+        bags += [weigh_plan(plan, pieces, demand, rules, limits) for plan in _pairs(new, pieces, demand, limits)]
+    inside = [bag for bag in bags if not bag.over] or bags
+    best = _best(inside)
+    rest = [bag for bag in inside if bag is not best and bag is not today]
+    runner = _best(rest) if rest else None
+    return Found(best, runner, explain(best, today, runner), len(bags))
+
+
+def _with(chosen: Sequence[Piece], pieces: Sequence[Piece], limits: Limits) -> Iterable[Plan]:
+    """Plans that hold the chosen clubs and whatever of the own ones the limit leaves room for."""
+    own = [piece for piece in pieces if piece.own]
+    loose = [piece for piece in own if not piece.fixed]
+    over = max(0, len(own) + len(chosen) + limits.without_carry - limits.most)
+    kept = frozenset(piece.key for piece in (*own, *chosen))
+    if over > min(MOST_DROPS, len(loose)):
+        yield Plan(kept)
+        return
+    for dropped in itertools.combinations(loose, over):
+        yield Plan(kept - {piece.key for piece in dropped})
+    if over == 0:
+        # A club that the new one makes idle may go, though the limit does not ask for it.
+        near = [piece for piece in loose if any(abs(piece.club.carry_m - c.club.carry_m) < RELEARN_M for c in chosen)]
+        yield from (Plan(kept - {piece.key}) for piece in near)
+
+
+def _pairs(new: Sequence[Piece], pieces: Sequence[Piece], demand: Demand, limits: Limits) -> Iterable[Plan]:
+    """Two new clubs owned together, the second for one of the courses that is not the usual one."""
+    courses = [course for course, _ in sorted(demand.rounds, key=lambda each: -each[1])][1:]
+    own = [piece for piece in pieces if piece.own]
+    if len(own) + 1 + limits.without_carry > limits.most:
+        return
+    for home, away in itertools.permutations(new, 2):
+        if limits.budget is not None and home.price + away.price > limits.budget:
+            continue
+        for course in courses:
+            keys = frozenset(piece.key for piece in (*own, home, away))
+            yield Plan(keys, SwapPair(home.key, away.key, course))
+
+
+def _best(bags: Sequence[Bag]) -> Bag:
+    top = max(bags, key=lambda bag: (bag.mean_rounds, -_openness(bag)))
+    close = [bag for bag in bags if bag is top or _level(top, bag)]
+    least = min(_openness(bag) for bag in close)
+    closed = [bag for bag in close if _openness(bag) <= least + NOISE_HOLE_M]
+    return min(closed, key=_least_changed)
+
+
+def _openness(bag: Bag) -> float:
+    """How open a bag is, in metres: the root of the holes' squares, so that one wide hole is worse than two narrow
+    ones of the same sum, and a hole nothing can fill does not hide the others."""
+    return math.hypot(*(gap.hole_m for gap in bag.covered.between))
+
+
+def _least_changed(bag: Bag) -> tuple[int, float, float, list[str]]:
+    return len(bag.added) + len(bag.dropped), bag.price, _openness(bag), sorted(bag.plan.keys)
+
+
+def _level(top: Bag, other: Bag) -> bool:
+    return top.mean_rounds - other.mean_rounds < NOISE_SHOTS or top.better_than(other) < NOISE_CHANCE
+
+
+def explain(best: Bag, today: Bag, runner: Bag | None) -> str:
+    """Why this bag, against the bag of today and the runner-up."""
+    if best.plan == today.plan:
+        return "Keep the bag as it is: nothing on the stand does more of the jobs or closes more of the space."
+    parts = []
+    if today.covered.holes_m - best.covered.holes_m >= CLOSED_M:
+        before, after = yards(today.covered.holes_m), yards(best.covered.holes_m)
+        parts.append(f"{before:.0f} yd uncovered become {after:.0f}")
+    if best.rounds.size:
+        gained = best.rounds - today.rounds
+        low, high = np.quantile(gained, [0.05, 0.95])
+        said = f"{gained.mean():+.1f} successful shots a round ({low:+.1f} to {high:+.1f})".replace("-", "\u2212")
+        parts.append(said)
+    if best.dropped:
+        parts.append(f"{' and '.join(best.dropped)} may go")
+    if best.price:
+        parts.append(f"for {best.price:.0f}")
+    words = f"{' and '.join(best.added)} in: {', '.join(parts)}" if best.added else ", ".join(parts)
+    beside = ""
+    if runner is not None and runner.plan != today.plan and best.rounds.size:
+        behind = best.mean_rounds - runner.mean_rounds
+        tie = "as good within the noise" if _level(best, runner) else f"{behind:.1f} a round behind"
+        names = f", {' and '.join(runner.added)}," if runner.added else ""
+        beside = f" The next best{names} is {tie}."
+    return f"{words[:1].upper()}{words[1:]}.{beside}"
+
+
+def replanned(before: Coverage, after: Coverage, newcomer: str) -> str:
+    """What a club that comes in does to its neighbours: what it fills, what it leaves, whom it crowds."""
+    index = next(i for i, club in enumerate(after.clubs) if club.name == newcomer)
+    sides = [gap for gap in after.between if newcomer in (gap.lower.name, gap.upper.name)]
+    was = next(
+        (
+            gap
+            for gap in before.between
+            if gap.lower.carry_m <= after.clubs[index].carry_m <= gap.upper.carry_m and gap.hole_m > 0
+        ),
+        None,
+    )
+    left = [gap for gap in sides if gap.hole_m > 0]
+    close = [gap for gap in sides if gap.crowded]
+    said = []
+    if was is not None and not left:
+        said.append(f"Closes the {yards(was.hole_m):.0f} yd between {was.lower.name} and {was.upper.name}")
+    elif was is not None:
+        rest = " and ".join(_hole_words(gap, newcomer) for gap in left)
+        space = f"Of the {yards(was.hole_m):.0f} yd between {was.lower.name} and {was.upper.name}"
+        said.append(f"{space}, {rest.replace(' ', ' stay open ', 1)}")
+    elif left:
+        said.append("There is no hole where it lands")
+    for gap in close:
+        other = gap.upper if gap.lower.name == newcomer else gap.lower
+        way = "under" if other is gap.upper else "past"
+        said.append(f"only {yards(gap.step_m):.0f} yd {way} your {other.name}")
+    if not said:
+        return "Changes no hole."
+    return f"{said[0]}, but {' and '.join(said[1:])}." if len(said) > 1 else f"{said[0][:1].upper()}{said[0][1:]}."
+
+
+def next_hole(bag: Bag) -> str:
+    """The widest hole that a bag leaves, and the window that would close it."""
+    if bag.next_slot is None or bag.next_between is None:
+        return "No hole is left under the driver."
+    slot, (lower, upper) = bag.next_slot.slots[0], bag.next_between
+    hole = next(gap for gap in bag.covered.between if (gap.lower.name, gap.upper.name) == (lower, upper))
+    window = f"{yd_text(slot.low_m)} to {yd_text(slot.high_m)}"
+    return f"Widest hole left: {yards(hole.hole_m):.0f} yd between {lower} and {upper}. Its window: carry {window}."
+
+
+def left_open(covered: Coverage) -> str:
+    """What a bag leaves uncovered, widest first, and who crowds whom."""
+    holes = sorted((gap for gap in covered.between if gap.hole_m > 0), key=lambda gap: -gap.hole_m)
+    said = [f"{yards(gap.hole_m):.0f} yd uncovered between {gap.lower.name} and {gap.upper.name}" for gap in holes]
+    close = (gap for gap in covered.between if gap.crowded)
+    said += [f"{gap.upper.name} is only {yards(gap.step_m):.0f} yd past {gap.lower.name}" for gap in close]
+    return "; ".join(said) + "." if said else "No hole by this rule."
+
+
+def _hole_words(gap: Between, newcomer: str) -> str:
+    return f"{yards(gap.hole_m):.0f} {'above' if gap.lower.name == newcomer else 'below'} it"

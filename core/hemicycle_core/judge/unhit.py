@@ -1,0 +1,51 @@
+"""A club that was not hit, played out on the jobs from what it should do: a guess, as wide as it is unsure."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+
+import numpy as np
+
+from ..brief import Job
+from ..rack.expected import Expected
+from ..samples.pool import CARRY_SPREAD, USUAL_SIDE_DEG, Centre, Pool
+from .landings import USUAL_ANGLE_DEG, USUAL_SPEED_MPS, USUAL_SPIN_RPM, Landings, runs_on
+from .play import Doubts, Played, out_of_reach, play, possible
+from .weigh import near
+
+UNHIT_SIDE_SE_DEG = 1.2  # where a strange club starts and curves beside the player's others
+UNHIT_DF = 6.0  # of its spreads: the usual ones drawn from the player's other clubs
+
+
+def play_expected(name: str, expected: Expected, pooled: Pool, jobs: Sequence[Job]) -> tuple[Played, ...]:
+    """Each job played with a club as it should be. pooled: of the player's clubs that were hit.
+
+    Spread, misses and side are the player's own; the carry and the landing are as unsure as the expectation.
+    """
+    kind = expected.head.head_type
+    hit = [centre for centre in pooled.centres if centre is not None]
+    side = float(np.mean([centre.side_deg for centre in hit])) if hit else 0.0
+    wide = float(np.mean([centre.side_spread_deg for centre in hit])) if hit else USUAL_SIDE_DEG
+    centre = Centre(
+        carry_m=expected.carry_m,
+        carry_se_m=expected.carry_sd_m,
+        spread_share=pooled.spread_share * CARRY_SPREAD[kind],
+        side_deg=side,
+        side_se_deg=UNHIT_SIDE_SE_DEG,
+        side_spread_deg=wide,
+        df=UNHIT_DF,
+        n=0.5,
+    )
+    doubts = Doubts(landing_deg=expected.landing_sd_deg or 0.0)
+    may_be = possible(name, kind, centre, pooled, doubts=doubts)
+    landed = Landings(
+        np.array([expected.landing_speed_mps or USUAL_SPEED_MPS]),
+        np.array([expected.landing_deg or USUAL_ANGLE_DEG]),
+        np.array([expected.landing_spin_rpm or USUAL_SPIN_RPM]),
+    )
+    made = []
+    for job in jobs:
+        (run,) = runs_on([landed], [np.ones(1)], [np.array([expected.carry_m])], job)
+        there = near(centre, run, job)
+        made.append(play(may_be, kind, run, job) if there else out_of_reach(job, short=centre.carry_m < job.distance_m))
+    return tuple(made)

@@ -1,0 +1,55 @@
+"""What differs between builds besides the head, as it may get the credit or the blame."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+from itertools import combinations
+
+from ..units import METRES_PER_INCH
+
+LEAST_IN = 0.25  # a quarter of an inch: what a build is cut to
+INCH_EPSILON = 1e-6
+
+
+@dataclass(frozen=True)
+class Spec:
+    """What a build is made of: length in metres, shaft weight in grams, its flex; None where unknown."""
+
+    letter: str
+    length_m: float | None = None
+    shaft_g: int | None = None
+    flex: str | None = None
+
+
+def differences(specs: Sequence[Spec]) -> list[str]:
+    """One sentence for each pair that differs in length, shaft weight or flex."""
+    said = []
+    for a, b in combinations(specs, 2):
+        parts = [words for words in (_length(a, b), _weight(a, b), _flex(a, b)) if words]
+        if parts:
+            said.append("; ".join(parts) + ".")
+    return said
+
+
+def _length(a: Spec, b: Spec) -> str:
+    if a.length_m is None or b.length_m is None:
+        return ""
+    inches = abs(a.length_m - b.length_m) / METRES_PER_INCH
+    if inches < LEAST_IN - INCH_EPSILON:
+        return ""
+    longer, shorter = (a, b) if a.length_m > b.length_m else (b, a)
+    return f"{longer.letter} is {inches:.3g} in longer than {shorter.letter}"
+
+
+def _weight(a: Spec, b: Spec) -> str:
+    if a.shaft_g is None or b.shaft_g is None or a.shaft_g == b.shaft_g:
+        return ""
+    heavy, light = (a, b) if a.shaft_g > b.shaft_g else (b, a)
+    return f"{heavy.letter}’s shaft is {abs(a.shaft_g - b.shaft_g)} g heavier than {light.letter}’s"
+
+
+def _flex(a: Spec, b: Spec) -> str:
+    if a.flex is None or b.flex is None or a.flex == b.flex:
+        return ""
+    return f"{a.letter} is {a.flex} flex, {b.letter} {b.flex}"

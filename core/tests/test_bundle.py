@@ -1,0 +1,182 @@
+"""Session bundles read into the judge's types: what is given, what is found from the bag, what is filled in."""
+
+import copy
+import json
+from pathlib import Path
+
+import numpy as np
+import pytest
+from hemicycle_core.bag import GapRule, HeadType, coverage, plan_slots, usual_rules, widest_hole
+from hemicycle_core.errors import BadInput
+from hemicycle_core.formats.bundle import read_bundle, written
+from hemicycle_core.judge import Kind, Liking
+from hemicycle_core.shots import Source
+from hemicycle_core.units import metres
+
+EXAMPLE = json.loads((Path(__file__).parents[2] / "docs" / "formats" / "session-bundle.example.json").read_text())
+
+
+def hit(carry, n=8, seed=1, landing=46.0, **more):
+    chance = np.random.default_rng(seed)
+    return [
+        {"readings": {
+            "carry_m": metres(carry + chance.normal(0, 3)), "landing_deg": landing + chance.normal(0, 1),
+            "offline_m": metres(chance.normal(0, 4)),
+        }, **more}
+        for _ in range(n)
+    ]  # fmt: skip
+
+
+def build(letter, carry, kind="hybrid", **more):
+    return {"letter": letter, "head_type": kind, "shots": hit(carry, seed=ord(letter)), **more}
+
+
+def bundle(*builds, **more):
+    green = {"name": "Par three", "kind": "green", "distance_m": 165, "width_m": 22, "depth_m": 24}
+    slot = {"low_m": metres(175), "high_m": metres(183)}
+    return {"format": "hemicycle-session", "version": 1, "builds": list(builds), "jobs": [green], "slot": slot, **more}
+
+
+BAG = [
+    {"name": "Dr", "head_type": "driver", "carry_m": metres(224), "total_m": metres(243)},
+    {"name": "5W", "head_type": "fairway", "carry_m": metres(196), "total_m": metres(204)},
+    {"name": "5i", "head_type": "iron", "carry_m": metres(162), "total_m": metres(170)},
+    {"name": "Pt", "head_type": "putter"},
+]
+
+
+def test_the_worked_example_is_read_whole_and_changes_nothing_of_what_was_given():
+    before = copy.deepcopy(EXAMPLE)
+    read = read_bundle(EXAMPLE)
+    assert before == EXAMPLE
+    assert [case.candidate.letter for case in read.cases] == [row["letter"] for row in EXAMPLE["builds"]]
+    assert [len(case.candidate.shots) for case in read.cases] == [len(row["shots"]) for row in EXAMPLE["builds"]]
+    assert read.budget == EXAMPLE["budget"]
+    assert [job.name for job in read.jobs] == [row["name"] for row in EXAMPLE["jobs"]]
+
+
+def test_a_window_left_out_is_the_one_the_bag_asks_for_by_its_rule():
+    data = bundle(build("A", 179), clubs=BAG, rule="roll_out")
+    del data["slot"]
+    (case,) = read_bundle(data).cases
+    covered = coverage([case.lower, case.upper], usual_rules(GapRule.ROLL_OUT))
+    hole = widest_hole(covered)
+    plan = plan_slots(hole.lower, hole.upper, 1, rule=hole.rule, step=hole.step)
+    assert (case.lower.name, case.upper.name) == ("5i", "5W")
+    assert (case.slot.low_m, case.slot.high_m) == pytest.approx((plan.slots[0].low_m, plan.slots[0].high_m))
+    assert {target.quantity for target in case.targets} >= {"carry_m", "landing_deg"}
+    rolling = [*BAG[:2], {**BAG[2], "total_m": metres(178)}]
+    by_rule = [
+        read_bundle({**data, "clubs": rolling, "rule": rule}).cases[0].slot.target_m
+        for rule in ("roll_out", "carry_only")
+    ]
+    assert by_rule[0] > by_rule[1] + metres(1)  # what rolls on needs less above it
+
+
+def test_with_two_clubs_to_place_each_build_is_put_to_the_window_it_is_nearest():
+    data = bundle(build("A", 173), build("B", 188), build("C", 174), clubs=BAG, clubs_to_place=2)
+    del data["slot"]
+    slots = [case.slot.index for case in read_bundle(data).cases]
+    assert slots == [0, 1, 0]
+
+
+def test_a_window_given_stands_and_what_is_not_said_of_the_bag_crowds_nobody():
+    (case,) = read_bundle(bundle(build("A", 179))).cases
+    assert (case.slot.low_m, case.slot.high_m) == pytest.approx((metres(175), metres(183)))
+    assert {target.quantity: target.low for target in case.targets}["landing_deg"] == 44  # a medium green
+    (verdict,) = read_bundle(bundle(build("A", 199))).judged().verdicts
+    assert verdict.kind is not Kind.CROWDS
+    (beside,) = read_bundle(bundle(build("A", 195), clubs=BAG)).judged().verdicts
+    assert beside.kind is Kind.CROWDS
+
+
+def test_the_landing_that_is_asked_for_is_the_one_given_else_the_firmest_greens():
+    def least(**slot):
+        firm = {"name": "F", "kind": "green", "distance_m": 165, "firmness": "firm"}
+        data = bundle(build("A", 179))
+        data["jobs"].append(firm)
+        data["slot"] |= slot
+        return {target.quantity: target.low for target in read_bundle(data).cases[0].targets}.get("landing_deg")
+
+    assert least() == 46
+    assert least(landing_deg=40) == 40
+    assert least(landing_deg=None) is None
+
+
+def test_where_the_monitor_models_flight_only_flight_is_modelled_and_a_shot_may_say_otherwise():
+    own = hit(179, n=1)[0]
+    own["readings"]["ball_speed_mps"] = 55.0
+    own["sources"] = {"landing_deg": "measured"}
+    data = bundle({"letter": "A", "head_type": "hybrid", "shots": [own]}, monitor_models_flight=True)
+    sources = read_bundle(data).cases[0].candidate.shots[0].sources
+    assert sources["carry_m"] is Source.MODELLED
+    assert sources["landing_deg"] is Source.MEASURED
+    assert sources["ball_speed_mps"] is Source.MEASURED
+
+
+def test_what_is_marked_on_a_shot_counts_as_it_does_on_the_screen():
+    def carry_n(**mark):
+        shots = [*hit(179, n=6), *hit(120, n=2, seed=4, **mark)]
+        (verdict,) = read_bundle(bundle({"letter": "A", "head_type": "hybrid", "shots": shots})).judged().verdicts
+        return next(fact.mean for fact in verdict.facts if fact.quantity == "carry_m")
+
+    bare = carry_n()
+    for mark in ({"aside": True}, {"misread": True}, {"void": ["carry_m"]}, {"intent": "low"}):
+        assert carry_n(**mark) > bare + metres(5), mark
+
+
+def test_a_veto_a_budget_and_the_price_are_heard():
+    dear, cheap = build("A", 179, price=400), build("B", 180, price=200)
+    assert read_bundle(bundle(dear, cheap, budget=250)).judged().choice.letter == "B"
+    vetoed = read_bundle(bundle(dear, {**cheap, "liking": "vetoed"}))
+    assert vetoed.cases[1].candidate.liking is Liking.VETOED
+    said = written(vetoed.judged())
+    assert said["choice"]["letter"] == "A"
+    assert said["verdicts"][1]["verdict"] == "vetoed"
+
+
+def test_what_is_written_is_plain_json_and_says_each_figure_once():
+    said = written(read_bundle(bundle(build("A", 179), build("B", 190), clubs=BAG)).judged())
+    assert json.loads(json.dumps(said)) == said
+    for verdict in said["verdicts"]:
+        share = sum(job["success"] for job in verdict["jobs"])
+        assert verdict["successful_shots_a_round"] == pytest.approx(share)
+        for job in verdict["jobs"]:
+            low, high = job["interval_90"]
+            assert 0 <= low <= job["success"] <= high <= 1
+            assert job["success"] + sum(job["fails"].values()) == pytest.approx(1, abs=0.05)
+
+
+def test_own_clubs_that_were_hit_stand_for_keeping_what_is_there():
+    old = {"name": "4H", "head_type": "hybrid", "shots": hit(179, n=10, seed=5)}
+    kept = read_bundle(bundle(build("A", 179, price=300), clubs=[*BAG, old]))
+    assert [each.name for each in kept.own] == ["4H"]
+    assert kept.cases[0].candidate.head_type is HeadType.HYBRID
+    assert written(kept.judged())["choice"]["because"] == "keep"
+    without = written(read_bundle(bundle(build("A", 179, price=300), clubs=BAG)).judged())
+    assert without["choice"]["letter"] == "A"
+
+
+@pytest.mark.parametrize(
+    ("change", "field"),
+    [
+        ({"format": "another"}, "format"),
+        ({"builds": [{"letter": "A", "head_type": "spade", "shots": []}]}, "builds.0.head_type"),
+        ({"builds": [build("A", 179), build("A", 180)]}, "builds"),
+        ({"slot": {"low_m": 170, "high_m": 160}}, "slot.low_m"),
+        ({"builds": [{**build("A", 179), "colour": "red"}]}, "builds.0"),
+        ({"clubs_to_place": 0}, "clubs_to_place"),
+        ({"air": {"altitude_m": 99_000}}, "altitude"),
+    ],
+)
+def test_what_cannot_be_used_is_refused_at_its_place(change, field):
+    with pytest.raises(BadInput) as refused:
+        read_bundle({**bundle(build("A", 179)), **change})
+    assert refused.value.field == field
+    assert len(str(refused.value)) > 15
+
+
+@pytest.mark.parametrize("data", [None, [], "a word", 7, {}])
+def test_anything_else_is_no_bundle(data):
+    with pytest.raises(BadInput):
+        read_bundle(data)

@@ -1,0 +1,30 @@
+"""What every walk through the application does."""
+
+from __future__ import annotations
+
+from pathlib import Path
+
+from axe_playwright_python.sync_playwright import Axe
+from playwright.sync_api import Page, expect
+
+DEMO = Path(__file__).resolve().parents[1] / "demo" / "monitor-export.csv"
+
+COLOURS_MS = 400  # buttons fade from one theme to the other
+
+
+def sign_in(page: Page, application) -> None:
+    page.goto(application.address)
+    page.get_by_label("Name").fill("fitter")
+    page.get_by_label("Password").fill(application.password)
+    page.get_by_role("button", name="Sign in").click()
+    expect(page.get_by_role("heading", name="Sessions")).to_be_visible()
+
+
+def accessible(page: Page) -> None:
+    """No violation of WCAG 2.2 A or AA that axe can find, in either theme."""
+    for theme in ("chalk", "dusk"):
+        page.evaluate(f"document.documentElement.dataset.theme = '{theme}'")
+        page.wait_for_timeout(COLOURS_MS)
+        found = Axe().run(page, options={"runOnly": ["wcag2a", "wcag2aa", "wcag21aa", "wcag22aa"]})
+        assert found.violations_count == 0, f"{page.url} {theme}: {found.generate_report()}"
+    page.evaluate("document.documentElement.dataset.theme = 'chalk'")

@@ -1,0 +1,80 @@
+"""Planning a bag as a fitter does it: the interview by keyboard, the hole, two slots, the short list, the plans."""
+
+import re
+import time
+
+from playwright.sync_api import Page, expect
+from steps import DEMO, accessible, sign_in
+
+INTERVIEW_S = 120
+
+
+def interview(page: Page) -> None:
+    """By keyboard alone."""
+    page.get_by_role("button", name="+ Long par three").press("Enter")
+    page.get_by_role("button", name="+ Tight tee shot").press("Enter")
+    page.get_by_role("slider", name="Distance in yards").first.press("ArrowLeft")
+    expect(page.get_by_role("listitem").filter(has=page.get_by_label("Name of the job")).first).to_contain_text("179")
+    page.get_by_role("slider", name="Must carry in yards").first.press("Home")
+    for _ in range(2):
+        page.get_by_role("button", name="+ Course, trip or season").press("Enter")
+    page.get_by_label("Course", exact=True).nth(1).press("L")
+    page.get_by_role("button", name="semi-rough").press("Space")
+    page.get_by_label("Utility irons").press("w")
+    page.get_by_label("Utility irons").press("Tab")
+    expect(page.get_by_text("Saved.", exact=True)).to_be_visible()
+
+
+def test_the_hole_two_slots_the_short_list_and_what_the_bag_becomes(page: Page, application) -> None:
+    sign_in(page, application)
+    page.get_by_role("button", name="New customer").click()
+    page.get_by_label("Customer’s name").fill("Vera Lindqvist")
+    page.get_by_role("button", name="Start").click()
+    expect(page.get_by_role("heading", name="What must the club do?")).to_be_visible()
+    began = time.monotonic()
+    interview(page)
+    assert time.monotonic() - began < INTERVIEW_S
+    accessible(page)
+
+    page.keyboard.press("Escape")
+    page.keyboard.press("2")
+    page.get_by_role("button", name="Import shots").first.click()
+    page.get_by_label("Shots file").set_input_files(DEMO)
+    page.get_by_role("button", name="Take in 54 shots").click()
+    page.get_by_role("button", name="See the carry map").click()
+    carry_map = page.get_by_role("group", name="Carry map of Vera Lindqvist")
+    expect(carry_map).to_contain_text("Between 6i and 5W")
+    page.keyboard.press("r")
+    expect(carry_map).to_contain_text("Holes by carry only")
+    page.get_by_role("button", name="2 clubs").click()
+    expect(carry_map).to_contain_text(re.compile(r"Window: carry \d+–\d+ and \d+–\d+ yd"))
+
+    page.keyboard.press("l")
+    expect(page.get_by_text(re.compile("Slot 2: "))).to_be_visible()
+    expect(page.get_by_text("vetoed by the player").first).to_be_visible()
+    page.get_by_role("button", name=re.compile("Put [0-9] on the stand")).click()
+    expect(page.get_by_role("button", name="Put the marked on the stand")).to_be_disabled()
+
+    page.keyboard.press("p")
+    plans = page.get_by_role("region", name="Plans for the bag")
+    expect(plans.get_by_role("button", name="Best found", pressed=True)).to_be_visible()
+    expect(plans).to_contain_text("Clubs not hit yet count as the short list expects them.")
+    expect(carry_map).to_contain_text("Best found: ")
+    plans.get_by_role("button", name="Keep").click()
+    expect(plans.get_by_role("group", name="Plan 1: in and out")).to_be_visible()
+    expect(carry_map).to_contain_text("Plan 1: ")
+    accessible(page)
+
+    page.keyboard.press("3")
+    expect(page.get_by_text("Feed open")).to_be_visible()
+    page.get_by_role("button", name="Hit 6").click()
+    shots = page.get_by_role("list", name="Shots of this build").get_by_role("listitem")
+    expect(shots).to_have_count(6, timeout=30_000)
+    page.keyboard.press("2")
+    stand = page.get_by_role("listitem").filter(has_text=re.compile("^A"))
+    expect(stand).to_contain_text(re.compile(r"Closes|stay open|yd (under|past) your|no hole", re.I))
+
+    page.get_by_role("button", name="Take back").click()
+    expect(page.get_by_text("What does Vera carry today?")).to_be_visible()
+    page.get_by_role("button", name="Bring in again").click()
+    expect(carry_map).to_contain_text("Between 6i and 5W")

@@ -1,0 +1,102 @@
+"""Plans kept side by side, and what an agreed session teaches the shop of its heads."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+
+import numpy as np
+from config.problems import Refused
+from feed.live import announce
+from hemicycle_core.bag import HeadType
+from hemicycle_core.errors import BadInput
+from hemicycle_core.rack import owned
+from hemicycle_core.rack.expected import SWUNG
+from shop.audit import action, record
+from shop.models import User
+
+from ..models import BagPlan, Build, FittingSession, HeadSeen
+from ..read import Loaded
+from .sessions import for_change
+
+MOST_PLANS = 3
+LEAST_SHOTS = 3
+
+
+@dataclass
+class PlanChoice:
+    """The clubs of a plan by build. swap_away takes the place of swap_home on swap_course, where there is a pair."""
+
+    name: str
+    builds: Sequence[int]
+    swap_home: int | None = None
+    swap_away: int | None = None
+    swap_course: str = ""
+
+
+def _checked(session: FittingSession, wanted: PlanChoice) -> list[Build]:
+    builds = list(Build.objects.of(session.shop_id).filter(session=session, archived=False, pk__in=list(wanted.builds)))
+    if len(builds) != len(set(wanted.builds)) or not builds:
+        raise BadInput("A plan holds clubs of this session only, one at least.", field="builds")
+    pair = [each for each in (wanted.swap_home, wanted.swap_away) if each is not None]
+    if pair and (len(set(pair)) != 2 or not set(pair) <= set(wanted.builds)):
+        raise BadInput("A swap pair is two clubs of the plan.", field="swap_home")
+    names = {course["name"] for course in session.courses}
+    if pair and wanted.swap_course not in names:
+        raise BadInput("Say for which course of the brief the clubs are swapped.", field="swap_course")
+    return builds
+
+
+@action("fit")
+def keep_plan(actor: User, session_id: int, wanted: PlanChoice, *, plan_id: int | None = None) -> BagPlan:
+    """Keep a plan to compare, or change one that is kept."""
+    session = for_change(actor, session_id)
+    builds = _checked(session, wanted)
+    mine = BagPlan.objects.of(session.shop_id).filter(session=session)
+    if plan_id is None and mine.count() >= MOST_PLANS:
+        raise Refused("Three plans stand side by side at most. Take one away first.", kind="plans_full")
+    row = BagPlan(shop_id=session.shop_id, session=session) if plan_id is None else mine.one(session.shop_id, plan_id)
+    row.name = wanted.name.strip()[:40] or "Plan"
+    row.swap_home_id, row.swap_away_id, row.swap_course = wanted.swap_home, wanted.swap_away, wanted.swap_course
+    row.save()
+    row.builds.set(builds)
+    record(session.shop_id, actor, "plan.keep", f"session:{session.pk}", plan=row.name, builds=list(wanted.builds))
+    announce(session, "plan")
+    return row
+
+
+@action("fit")
+def drop_plan(actor: User, plan_id: int) -> FittingSession:
+    row = BagPlan.objects.one(actor.shop_id or 0, plan_id)
+    session = for_change(actor, row.session_id)
+    record(session.shop_id, actor, "plan.drop", f"session:{session.pk}", plan=row.name)
+    row.delete()
+    announce(session, "plan")
+    return session
+
+
+def learn_heads(loaded: Loaded, won: int | None) -> None:
+    """Keep how each head that was hit departed from what the player's own clubs let expect. won: the build chosen."""
+    expectation = loaded.expectation(own_only=True)
+    if not expectation.by_flight:
+        return
+    rows: dict[int, HeadSeen] = {}
+    for build in loaded.candidates:
+        head = loaded.head_of(build)
+        shots = loaded.shots_of(build)
+        hit = owned(head, shots, typed_sd_m=0.0) if head else None
+        if head is None or hit is None or hit.means is None or hit.n < LEAST_SHOTS or build.head_id is None:
+            continue
+        if HeadType(build.head_type) not in SWUNG:
+            continue
+        mean, _ = expectation.launches([head])
+        known = rows.get(build.head_id)
+        rows[build.head_id] = HeadSeen(
+            shop_id=loaded.session.shop_id,
+            head_id=build.head_id,
+            session=loaded.session,
+            departure=[float(each) for each in hit.means - mean[0]],
+            ball_speed_mps=float(np.exp(hit.means[0])),
+            won=build.pk == won or bool(known and known.won),
+        )
+    HeadSeen.objects.bulk_create(rows.values(), ignore_conflicts=True)

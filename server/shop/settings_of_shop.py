@@ -1,0 +1,41 @@
+"""What an owner sets for the shop: where verdicts begin and end, and what each bay's monitor measures."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+
+from hemicycle_core.errors import BadInput
+from hemicycle_core.judge.thresholds import changed, settings_of
+
+from .audit import action, record
+from .models import Bay, Shop, User
+
+USUAL = {setting.key: setting.usual for setting in settings_of()}
+
+
+@action("own")
+def set_thresholds(actor: User, values: Mapping[str, float]) -> Shop:
+    """Change some thresholds; one set to its usual value is the usual one again. Agreed sessions keep theirs."""
+    shop = Shop.objects.select_for_update().get(pk=actor.shop_id or 0)
+    wanted = {**shop.thresholds, **values}
+    changed(wanted)
+    before = shop.thresholds
+    shop.thresholds = {key: value for key, value in wanted.items() if value != USUAL[key]}
+    shop.save()
+    record(shop.pk, actor, "shop.thresholds", f"shop:{shop.pk}", before=before, after=shop.thresholds)
+    return shop
+
+
+@action("own")
+def set_bay(actor: User, bay_id: int, *, models_flight: bool, altitude_m: float, temperature_c: float) -> Bay:
+    """What a bay's monitor measures and the air in it, for the sessions opened from now on; shots on record keep
+    the source they came with."""
+    bay = Bay.objects.one(actor.shop_id or 0, bay_id)
+    if not -100 <= altitude_m <= 4000:
+        raise BadInput("An altitude between −100 and 4 000 m is needed.", field="altitude_m")
+    if not -20 <= temperature_c <= 50:
+        raise BadInput("A temperature between −20 and 50 °C is needed.", field="temperature_c")
+    bay.models_flight, bay.altitude_m, bay.temperature_c = models_flight, altitude_m, temperature_c
+    bay.save()
+    record(bay.shop_id, actor, "bay.set", f"bay:{bay.pk}", models_flight=models_flight)
+    return bay

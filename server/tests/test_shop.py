@@ -1,0 +1,57 @@
+"""What an owner sets for the shop, and what it does to verdicts."""
+
+import pytest
+from django.test import Client
+from fitting.models import Build, FittingSession
+from fitting.read import load
+from hemicycle_core.golfer import Player, Swinging
+from practice.demo import _hit
+from shop.models import Bay, Shop
+
+JSON = "application/json"
+
+
+@pytest.fixture
+def office(owner):
+    client = Client()
+    client.force_login(owner)
+    return client
+
+
+def test_every_threshold_has_its_reason_and_a_strict_shop_is_not_so_soon_sure(office, session):
+    said = office.get("/api/shop").json()
+    assert all(len(each["why"]) > 15 and each["low"] <= each["value"] <= each["high"] for each in said["thresholds"])
+    build = Build.objects.get(letter="A")
+    _hit(session, build, Swinging(Player(speed_mps=37.4, attack_deg=-2, lean_deg=4, misses={}), seed=5), 12)
+
+    def kind():
+        return load(FittingSession.objects.get(pk=session.pk)).verdicts[0].kind
+
+    before = kind()
+    assert before.startswith("fills")
+    office.put("/api/shop", {"values": {"likely": 0.9, "sure": 0.99}}, content_type=JSON)
+    assert Shop.objects.get(pk=session.shop_id).thresholds.keys() == {"likely", "sure"}
+    assert kind() != before
+    FittingSession.objects.filter(pk=session.pk).update(thresholds={})
+    assert kind() == before  # as it was when it was agreed
+    usual = {each["key"]: each["usual"] for each in said["thresholds"]}
+    office.put("/api/shop", {"values": usual}, content_type=JSON)
+    assert Shop.objects.get(pk=session.shop_id).thresholds == {}
+
+
+@pytest.mark.parametrize(
+    ("values", "field"), [({"sure": 1.5}, "sure"), ({"mood": 1}, "mood"), ({"likely": 0.9, "sure": 0.6}, "likely")]
+)
+def test_a_threshold_that_makes_no_sense_is_refused(office, shop, values, field):
+    answer = office.put("/api/shop", {"values": values}, content_type=JSON)
+    assert (answer.status_code, answer.json()["field"]) == (400, field)
+    assert Shop.objects.get(pk=shop.pk).thresholds == {}
+
+
+def test_a_bay_says_whether_its_monitor_measures_flight(office, shop):
+    bay = Bay.objects.get(shop=shop)
+    body = {"models_flight": True, "altitude_m": 500, "temperature_c": 21}
+    (row,) = office.put(f"/api/bays/{bay.pk}", body, content_type=JSON).json()["bays"]
+    assert (row["models_flight"], row["altitude_m"]) == (True, 500)
+    body["temperature_c"] = 400
+    assert office.put(f"/api/bays/{bay.pk}", body, content_type=JSON).status_code == 400

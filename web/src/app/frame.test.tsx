@@ -1,0 +1,161 @@
+/** The application around the places: signing in, the keys, the live line, and problems that say what to do. */
+import { act, fireEvent, screen, waitFor } from "@testing-library/react";
+import { afterEach, beforeEach, expect, test, vi } from "vitest";
+import { me, session, shot } from "../testing/session";
+import { clear, draw, type Sent, serve } from "../testing/stage";
+import { App } from "./App";
+
+/** The browser's end of a stream, without a server behind it. */
+class Line extends EventTarget {
+	static open: Line[] = [];
+	onerror: (() => void) | null = null;
+	closed = false;
+	constructor(readonly url: string) {
+		super();
+		Line.open.push(this);
+	}
+	close() {
+		this.closed = true;
+	}
+	tell(data: unknown) {
+		this.dispatchEvent(new MessageEvent("changed", { data: JSON.stringify(data) }));
+	}
+}
+
+beforeEach(() => {
+	Line.open = [];
+	vi.stubGlobal("EventSource", Line);
+});
+afterEach(clear);
+
+const SESSION = "GET /api/sessions/7";
+const lists = { "GET /api/sessions": [], "GET /api/customers": [] };
+
+function start(
+	at: string,
+	answers: Record<string, unknown>,
+): { sent: Sent[]; answers: Record<string, unknown> } {
+	const all: Record<string, unknown> = { "GET /api/me": me, [SESSION]: session, ...lists, ...answers };
+	const sent = serve(all);
+	draw(<App />, at);
+	return { sent, answers: all };
+}
+const press = (key: string, code = `Digit${key}`) => fireEvent.keyDown(document.body, { key, code });
+const here = () =>
+	screen.getByRole("navigation", { name: "Places of the session" }).querySelector('[aria-current="page"]')
+		?.textContent;
+
+test("who is not signed in is asked, and goes on where the address led", async () => {
+	const { sent } = start("/sessions/7/bag", {
+		"GET /api/me": { signed_in: false, name: "", role: "", shop: "", bays: [] },
+		"POST /api/sign-in": me,
+	});
+	fireEvent.change(await screen.findByLabelText("Name"), { target: { value: "fitter" } });
+	fireEvent.change(screen.getByLabelText("Password"), { target: { value: "long enough" } });
+	fireEvent.click(screen.getByRole("button", { name: "Sign in" }));
+	await screen.findByPlaceholderText("Club, 5i");
+	expect(sent.find((each) => each.url === "/api/sign-in")?.body).toEqual({
+		username: "fitter",
+		password: "long enough",
+	});
+});
+
+test("a wrong password is said in words and the name stays", async () => {
+	start("/", {
+		"GET /api/me": { signed_in: false, name: "", role: "", shop: "", bays: [] },
+		"POST /api/sign-in": Response.json({ title: "Name or password is wrong.", field: null }, { status: 403 }),
+	});
+	fireEvent.change(await screen.findByLabelText("Name"), { target: { value: "fitter" } });
+	fireEvent.change(screen.getByLabelText("Password"), { target: { value: "x" } });
+	fireEvent.click(screen.getByRole("button", { name: "Sign in" }));
+	expect(await screen.findByText("Name or password is wrong.")).toBeTruthy();
+	expect((screen.getByLabelText("Name") as HTMLInputElement).value).toBe("fitter");
+});
+
+test("the places are on the keys 1 to 5 and the desk on 0", async () => {
+	start("/sessions/7/brief", {});
+	await screen.findByRole("heading", { name: "Ada Field" });
+	expect(here()).toContain("Brief");
+	for (const [key, name] of [
+		["2", "Bag"],
+		["3", "Bay"],
+		["4", "Bench"],
+		["5", "Handover"],
+	] as const) {
+		press(key);
+		await waitFor(() => expect(here()).toContain(name));
+	}
+	press("0");
+	expect(await screen.findByText("No session yet. Start one on the right.")).toBeTruthy();
+});
+
+test("no key of a place fires while a name is typed", async () => {
+	start("/sessions/7/bag", {});
+	const name = await screen.findByPlaceholderText("Club, 5i");
+	fireEvent.keyDown(name, { key: "4", code: "Digit4" });
+	expect(here()).toContain("Bag");
+});
+
+test("a shot is on the screen with the notice, before its averages are read anew", async () => {
+	const { sent, answers } = start("/sessions/7/bay", {});
+	await screen.findByRole("heading", { name: "Ada Field" });
+	answers[SESSION] = new Promise(() => undefined); // the averages are long in coming
+	expect(Line.open.map((each) => each.url)).toEqual(["/api/sessions/7/stream"]);
+	const before = sent.filter((each) => each.url === "/api/sessions/7").length;
+	act(() => Line.open[0]?.tell({ shot: shot(9, 4, 171) }));
+	expect((await screen.findAllByText("171")).length).toBeGreaterThan(0);
+	await waitFor(() => expect(sent.filter((each) => each.url === "/api/sessions/7").length).toBe(before + 1));
+});
+
+test("a break of the line is said where shots are waited for, and so is its return", async () => {
+	start("/sessions/7/bay", {});
+	await screen.findByRole("heading", { name: "Ada Field" });
+	act(() => Line.open[0]?.tell({ shot: null }));
+	expect(await screen.findByText("Feed open")).toBeTruthy();
+	act(() => Line.open[0]?.onerror?.());
+	expect(screen.queryByText("Feed open")).toBeNull();
+	act(() => Line.open[0]?.tell({ shot: null }));
+	expect(await screen.findByText("Feed open")).toBeTruthy();
+});
+
+test("leaving the session closes its line", async () => {
+	start("/sessions/7/bag", {});
+	await screen.findByRole("heading", { name: "Ada Field" });
+	press("0");
+	await screen.findByText("No session yet. Start one on the right.");
+	expect(Line.open.every((each) => each.closed)).toBe(true);
+});
+
+test("a problem of a change is said under the header and belongs to its place", async () => {
+	start("/sessions/7/bag", {
+		"POST /api/sessions/7/clubs": Response.json(
+			{ title: "5i is in the bag already.", field: "name" },
+			{ status: 400 },
+		),
+	});
+	fireEvent.change(await screen.findByPlaceholderText("Club, 5i"), { target: { value: "5i" } });
+	fireEvent.click(screen.getByRole("button", { name: "Add" }));
+	expect(await screen.findByText("5i is in the bag already.")).toBeTruthy();
+	press("4");
+	await waitFor(() => expect(screen.queryByText("5i is in the bag already.")).toBeNull());
+});
+
+test("an agreed session says so in every place but its handover", async () => {
+	start("/sessions/7/bench", {
+		[SESSION]: { ...session, status: "agreed", customer: { id: 1, name: "Ada Field", hand: "left" } },
+	});
+	expect(await screen.findByText(/It is shown as it was and does not change/)).toBeTruthy();
+	expect(screen.getByText(/left-handed/)).toBeTruthy();
+	press("5");
+	await waitFor(() => expect(screen.queryByText(/It is shown as it was/)).toBeNull());
+});
+
+test("a session that is not there leads back to the desk; a server that is silent says what to do", async () => {
+	start("/sessions/8/bag", {});
+	expect(await screen.findByText("Nothing at /api/sessions/8.")).toBeTruthy();
+	expect(screen.getByRole("link", { name: "To the desk" }).getAttribute("href")).toBe("/");
+	clear();
+	vi.stubGlobal("fetch", () => Promise.reject(new TypeError("refused")));
+	draw(<App />);
+	expect(await screen.findByText(/does not answer. Nothing you saved is lost/)).toBeTruthy();
+});

@@ -1,0 +1,56 @@
+import type { CarryMapProps } from "./CarryMap";
+
+/** The same for a screen reader. */
+export function MapTable({ clubs, holes, rings, rule, title, after }: CarryMapProps) {
+	return (
+		<div className="sr-only">
+			<table>
+				<caption>
+					{title}. Holes by {rule}.
+				</caption>
+				<thead>
+					<tr>
+						<th scope="col">Club</th>
+						<th scope="col">Carry, yd</th>
+						<th scope="col">Total, yd</th>
+					</tr>
+				</thead>
+				<tbody>
+					{clubs.map((club) => (
+						<tr key={club.id}>
+							<th scope="row">{club.name}</th>
+							<td>{Math.round(club.carry)}</td>
+							<td>{Math.round(club.total)}</td>
+						</tr>
+					))}
+					{rings.map((ring) => (
+						<tr key={ring.letter}>
+							<th scope="row">
+								Candidate {ring.letter} {ring.name}
+							</th>
+							<td>{ring.carry === null ? "not hit" : Math.round(ring.carry)}</td>
+							<td>{ring.total === null ? "not hit" : Math.round(ring.total)}</td>
+						</tr>
+					))}
+					{(after?.clubs ?? []).map((club) => (
+						<tr key={`after ${club.id}`}>
+							<th scope="row">
+								{after?.name}: {club.letter} {club.name}
+								{club.swapped ? `, on ${club.swapped} only` : ""}
+							</th>
+							<td>{Math.round(club.carry)}</td>
+							<td>{Math.round(club.total)}</td>
+						</tr>
+					))}
+					{[...holes, ...(after?.holes ?? [])].map((hole) => (
+						<tr key={hole.label}>
+							<th scope="row">{hole.label}</th>
+							<td>{Math.round(hole.from)}</td>
+							<td>{Math.round(hole.to)}</td>
+						</tr>
+					))}
+				</tbody>
+			</table>
+		</div>
+	);
+}

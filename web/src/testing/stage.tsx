@@ -1,0 +1,65 @@
+/** A place on its own: what it shows of a session, and what it asks of the API. */
+import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
+import { cleanup, render } from "@testing-library/react";
+import type { ComponentType, ReactNode } from "react";
+import { MemoryRouter } from "react-router";
+import { vi } from "vitest";
+import type { Session } from "../api/client";
+import { CommandProvider } from "../app/commands";
+import type { PlaceProps } from "../app/SessionFrame";
+
+// jsdom draws no dialogs: one that is asked for is open.
+HTMLDialogElement.prototype.showModal = function showModal() {
+	this.open = true;
+};
+
+export interface Sent {
+	method: string;
+	url: string;
+	body: unknown;
+}
+/** Answers by `METHOD /path`, a Response as it is, a promise when it comes; anything else is not found. */
+export type Answers = Record<string, unknown>;
+
+/** Stand in for the server: every request is kept, every answer is the one given. */
+export function serve(answers: Answers): Sent[] {
+	const sent: Sent[] = [];
+	vi.stubGlobal("fetch", async (request: Request) => {
+		const url = new URL(request.url).pathname;
+		const text = await request.text();
+		sent.push({ method: request.method, url, body: text ? JSON.parse(text) : null });
+		const answer = await answers[`${request.method} ${url}`];
+		if (answer instanceof Response) return answer.clone();
+		return answer === undefined
+			? Response.json({ title: `Nothing at ${url}.`, field: null }, { status: 404 })
+			: Response.json(answer);
+	});
+	return sent;
+}
+
+export const changes = (sent: Sent[]): Sent[] => sent.filter((each) => each.method !== "GET");
+
+/** Draw something inside what the application gives it, at an address. */
+export function draw(what: ReactNode, at = "/") {
+	const queries = new QueryClient({
+		defaultOptions: { queries: { retry: false }, mutations: { retry: false } },
+	});
+	return render(
+		<QueryClientProvider client={queries}>
+			<MemoryRouter initialEntries={[at]}>
+				<CommandProvider>{what}</CommandProvider>
+			</MemoryRouter>
+		</QueryClientProvider>,
+	);
+}
+
+/** Draw a place; changes answer with the same session. */
+export function show(Place: ComponentType<PlaceProps>, session: Session) {
+	const act = (change: () => Promise<Session>) => void change().catch(() => undefined);
+	return draw(<Place session={session} act={act} busy={false} live="live" />);
+}
+
+export function clear(): void {
+	cleanup();
+	vi.unstubAllGlobals();
+}
