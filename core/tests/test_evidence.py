@@ -14,10 +14,12 @@ from hemicycle_core.judge.choice import Because, Choice, why_it_lost
 from hemicycle_core.samples import average, certainty
 from hemicycle_core.samples.drift import speed_drift
 from hemicycle_core.samples.outliers import unlike_the_others
+from hemicycle_core.samples.trend import different_chance, trend
 from hemicycle_core.shots import Shot
 from hemicycle_core.units import metres
 from hypothesis import given, settings
 from hypothesis import strategies as st
+from scipy import stats
 
 LOWER = Carried("5i", HeadType.IRON, metres(162), metres(170))
 UPPER = Carried("5W", HeadType.FAIRWAY, metres(196), metres(204))
@@ -67,6 +69,21 @@ def test_tiring_is_seen_through_changes_of_club_and_not_seen_where_there_is_none
     alarms = sum(speed_drift(swings(0.0)).tired for _ in range(60))
     assert alarms <= 2
     assert speed_drift([(1.0, 33.0)] * 5) is None
+
+
+@pytest.mark.parametrize("n", [12, 30])
+def test_trend_and_difference_agree_with_the_library_they_stand_in_for(n):
+    chance = np.random.default_rng(n)
+    order = np.sort(chance.choice(80, n, replace=False))
+    for slope in (0.0, 0.02, 0.08):
+        level = np.round(slope * order + chance.normal(0, 1, n), 1)  # a monitor rounds: some are equal
+        found, by_chance = trend(order, level)
+        assert found == pytest.approx(stats.theilslopes(level, order).slope)
+        assert by_chance == pytest.approx(stats.kendalltau(order, level, method="asymptotic").pvalue, abs=0.06)
+        wanted = stats.ttest_ind(level[:3], level[3:], equal_var=True).pvalue
+        assert different_chance(level[:3], level[3:]) == pytest.approx(wanted)
+    assert trend(order, np.ones(n)) == (0.0, 1.0)
+    assert different_chance(np.ones(3), np.ones(4)) == 1.0
 
 
 @settings(max_examples=40, deadline=None, derandomize=True)

@@ -6,8 +6,7 @@ import math
 from dataclasses import dataclass
 from enum import StrEnum
 
-from scipy import stats
-from scipy.special import stdtr
+from scipy.special import ndtri, stdtr
 
 from ..samples.averages import average, values_of
 from ..samples.pool import Centre
@@ -160,7 +159,7 @@ def _jobs(first: Candidate, second: Candidate, weighed: Weighed) -> Comparison |
     apart = weighed.rounds[a] - weighed.rounds[b]
     z = by / max(float(apart.std()), 1e-9)
     n = min(weighed.centres[a].n, weighed.centres[b].n)
-    needed = n * ((float(stats.norm.ppf(SETTLED_CHANCE)) / z) ** 2 - 1) if z > 0 else math.inf
+    needed = n * ((float(ndtri(SETTLED_CHANCE)) / z) ** 2 - 1) if z > 0 else math.inf
     more = 0 if chance >= SETTLED_CHANCE else (max(1, math.ceil(needed)) if needed <= MOST_MORE else None)
     return Comparison(Metric.JOBS, a, b, by, None, chance, more == 0, more, _sentence(Metric.JOBS, a, b, by, more))
 

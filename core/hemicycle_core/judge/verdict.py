@@ -7,7 +7,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass, field
 from enum import StrEnum
 
-from scipy import stats
+from scipy.special import ndtr, stdtr, stdtrit
 
 from ..bag import Carried
 from ..bag.gaps import CROWDED_M
@@ -80,7 +80,7 @@ class _Evidence:
     @property
     def half_width_m(self) -> float:
         """Of the 90% interval of the carry, Student's t on the pooled freedom."""
-        return float(stats.t.ppf(0.95, self.centre.df)) * self.centre.carry_se_m
+        return float(stdtrit(self.centre.df, 0.95)) * self.centre.carry_se_m
 
     @property
     def narrow(self) -> bool:
@@ -100,15 +100,15 @@ class _Evidence:
         scale = math.hypot(self.centre.carry_se_m, error)
         low, high = self.window.low or -math.inf, self.window.high or math.inf
         mean = self.centre.carry_m + shift
-        ends = stats.t.cdf([(high - mean) / scale, (low - mean) / scale], self.centre.df)
-        return float(ends[0] - ends[1]) * self.chance_to_hold(turn.gain("landing_deg") if turn else 0.0)
+        upper, lower = stdtr(self.centre.df, [(high - mean) / scale, (low - mean) / scale])
+        return float(upper - lower) * self.chance_to_hold(turn.gain("landing_deg") if turn else 0.0)
 
     def chance_to_hold(self, steeper_deg: float = 0.0) -> float:
         """Chance that the mean landing angle is at least the wanted one; 1 where none is wanted."""
         if self.holds is None or self.holds.low is None or self.landing is None:
             return 1.0
         z = (self.landing.mean + steeper_deg - self.holds.low) / math.hypot(self.landing_se, self.doubt.landing_deg)
-        return float(stats.norm.cdf(z))
+        return float(ndtr(z))
 
 
 def landing_se(landing: Average) -> float:

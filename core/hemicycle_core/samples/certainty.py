@@ -7,7 +7,7 @@ from dataclasses import dataclass
 
 import numpy as np
 from numpy.typing import NDArray
-from scipy import stats
+from scipy.special import stdtrit
 
 from .averages import Average
 
@@ -43,7 +43,7 @@ def _spread(sample: Average, usual: float) -> tuple[float, int]:
 
 
 def _half_width(spread: float, n: Ints, df: Ints) -> Floats:
-    half: Floats = stats.t.ppf(0.5 + LEVEL / 2, df) * spread / np.sqrt(n)
+    half: Floats = stdtrit(df, 0.5 + LEVEL / 2) * spread / np.sqrt(n)
     return half
 
 

@@ -8,10 +8,10 @@ from collections.abc import Hashable, Sequence
 from dataclasses import dataclass
 
 import numpy as np
-from scipy import stats
 
 from ..shots import Shot
 from ..units import yards
+from .trend import different_chance, trend
 
 LEAST_SHOTS = 12
 TIRED_SHARE = 0.02  # 2% of club speed is about 3 yd at 175 yd: more than a build should win by
@@ -36,16 +36,15 @@ def speed_drift(swings: Sequence[tuple[float, float]]) -> Drift | None:
 
     swings: (length of the club in metres, club speed in m/s) in the order hit. Speeds are brought to one
     length first, so that going from a wood to an iron is no sign of tiring. None under twelve swings.
-    Theil and Sen's median slope, which a few odd swings do not move; the chance is Kendall's.
+    Theil and Sen's median slope, which a few odd swings do not move; the chance is Mann and Kendall's.
     """
     if len(swings) < LEAST_SHOTS:
         return None
     lengths, speeds = np.asarray(swings, dtype=float).T
     level = speeds / (1 + SPEED_SHARE_PER_M * (lengths - REFERENCE_LENGTH_M))
-    order = np.arange(level.size)
-    slope = float(stats.theilslopes(level, order).slope)
+    slope, by_chance = trend(np.arange(level.size), level)
     share = slope * (level.size - 1) / float(np.median(level))
-    real = float(stats.kendalltau(order, level).pvalue) < 2 * (1 - SURE) and abs(share) >= TIRED_SHARE
+    real = by_chance < 2 * (1 - SURE) and abs(share) >= TIRED_SHARE
     percent = f"{abs(share) * 100:.1f}%"
     if real and share < 0:
         sentence = f"Club speed is down {percent} since the first shots. Rest, then hit the first club again."
@@ -86,8 +85,9 @@ def swing_changes(shots: Sequence[tuple[Hashable, Shot]]) -> list[str]:
         if len(values) < LEAST_SHOTS:
             continue
         order, level = np.asarray(values, dtype=float).T
-        change = float(stats.theilslopes(level, order).slope) * (order[-1] - order[0])
-        if abs(change) < least or float(stats.kendalltau(order, level).pvalue) >= 1 - SURE:
+        slope, by_chance = trend(order, level)
+        change = slope * (order[-1] - order[0])
+        if abs(change) < least or by_chance >= 1 - SURE:
             continue
         if key != "smash":
             words = f"{WORDS[key]} has moved {abs(change):.1f}° since the first shots."
@@ -115,7 +115,7 @@ def learning(carries_m: Sequence[float]) -> Learning | None:
         return None
     first, rest = np.asarray(carries_m[:STRANGE]), np.asarray(carries_m[STRANGE:])
     shift = float(rest.mean() - np.mean(carries_m))
-    real = float(stats.ttest_ind(first, rest, equal_var=True).pvalue) < 2 * (1 - SURE)
+    real = different_chance(first, rest) < 2 * (1 - SURE)
     way = "further" if shift > 0 else "shorter"
     words = f"The first {STRANGE} shots were like the rest."
     if real:

@@ -71,9 +71,14 @@ def take_in(
             )
         )
     made = Shot.objects.bulk_create(shots)
-    if run.build.is_own:
-        keep_windows(session, None)
+    _bag_may_have_moved(session, run, None)
     return made
+
+
+def _bag_may_have_moved(session: FittingSession, run: Run, actor: User | None) -> None:
+    """The windows stand between the player's own clubs: what a candidate does leaves them where they are."""
+    if run.build.is_own:
+        keep_windows(session, actor)
 
 
 def _sources(values: Mapping[str, float], computed: Mapping[str, float], *, models_flight: bool) -> dict[str, str]:
@@ -95,7 +100,7 @@ def set_aside(actor: User, shot_id: int, *, aside: bool, reason: str = "") -> Sh
     shot.aside_reason = reason.strip() if aside else ""
     shot.save()
     record(session.shop_id, actor, "shot.aside" if aside else "shot.back", f"shot:{shot.pk}", reason=shot.aside_reason)
-    keep_windows(session, actor)
+    _bag_may_have_moved(session, shot.run, actor)
     announce(session, "shot")
     return shot
 
@@ -123,7 +128,7 @@ def say_what_counts(actor: User, shot_id: int, *, misread: bool, distance: bool,
     shot.void = [*(() if distance else DISTANCE), *(() if line else LINE)]
     shot.save()
     record(session.shop_id, actor, "shot.counts", f"shot:{shot.pk}", before=before, misread=misread, void=shot.void)
-    keep_windows(session, actor)
+    _bag_may_have_moved(session, shot.run, actor)
     announce(session, "shot")
     return shot
 
