@@ -78,3 +78,18 @@ def test_the_hole_two_slots_the_short_list_and_what_the_bag_becomes(page: Page, 
     expect(page.get_by_text("What does Vera carry today?")).to_be_visible()
     page.get_by_role("button", name="Bring in again").click()
     expect(carry_map).to_contain_text("Between 6i and 5W")
+
+    page.keyboard.press("3")
+    page.keyboard.press("b")
+    expect(shots).to_have_count(0)
+    page.get_by_role("button", name="Hit 6").click()
+    expect(shots).to_have_count(6, timeout=30_000)
+    page.keyboard.press("5")
+    expect(page.get_by_role("heading", name="Recommend, up to 2 clubs")).to_be_visible()
+    for letter in "AB":
+        page.get_by_role("checkbox", name=re.compile(f"^{letter} ")).check()
+    expect(page.get_by_role("heading", name="Build sheet")).to_have_count(2)
+    accessible(page)
+    page.get_by_role("button", name="Agree").click()
+    page.get_by_role("link", name="Page for the customer").click()
+    expect(page.get_by_role("heading", name=re.compile("^Your new clubs: .+ and "))).to_be_visible()

@@ -16,13 +16,13 @@ from hemicycle_core.bag import (
     SwapPair,
     best_plan,
     coverage,
-    left_open,
     plan_like,
+    rebagged,
     replanned,
     usual_rules,
     weigh_plan,
 )
-from hemicycle_core.bag.plans import shared_out
+from hemicycle_core.bag.plans import left_open, shared_out
 from hemicycle_core.units import metres, yards
 
 RULES = usual_rules(GapRule.ROLL_OUT)
@@ -130,6 +130,26 @@ def test_a_newcomer_is_told_by_what_it_closes_leaves_and_crowds():
     assert told(192, 199) == "Of the 26 yd between 5i and 5W, 22 stay open below it, but only 4 yd under your 5W."
     assert told(160, 168) == "Only 2 yd under your 5i."
     assert left_open(before).startswith("26 yd uncovered between 5i and 5W; 20 yd")
+
+
+def test_what_several_clubs_make_of_the_bag_is_told_by_the_widest_hole_and_what_is_left():
+    own = [each.club for each in OWN]
+    before = coverage(own, RULES)
+    two = [
+        Carried(name, HeadType.HYBRID, metres(carry), metres(total))
+        for name, carry, total in (("A", 172, 181), ("B", 182, 194))
+    ]
+    after = coverage([*own, *two], RULES)
+    assert (
+        rebagged(before, after, ["A", "B"], [])
+        == "The widest hole goes from 26 to 20 yd. 20 yd uncovered between 5W and Dr."
+    )
+    assert rebagged(before, coverage([*own, two[0]], RULES), ["A"], []) == replanned(
+        before, coverage([*own, two[0]], RULES), "A"
+    )
+    gone = coverage([club for club in own if club.name != "5W"], RULES)
+    assert rebagged(before, gone, [], ["5W"]).startswith("The widest hole goes from 26 to ")
+    assert rebagged(before, before, [], []) == left_open(before)
 
 
 def test_like_for_like_aims_at_the_old_club_itself():

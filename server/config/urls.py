@@ -50,6 +50,7 @@ api = [
     path("imports/<int:import_id>", bag.ImportedView.as_view()),
     path("sessions/<int:session_id>/bench", fitting.BenchView.as_view()),
     path("sessions/<int:session_id>/handover", handover.HandoverView.as_view()),
+    path("sessions/<int:session_id>/handover/draft", handover.DraftView.as_view()),
     path("builds/<int:build_id>", bag.BuildView.as_view()),
     path("builds/<int:build_id>/what-if", fitting.WhatIfView.as_view()),
     path("builds/<int:build_id>/settings", fitting.SettingsView.as_view()),

@@ -7,7 +7,7 @@ from typing import Any
 from . import pictures as p
 from .show import person, status_of
 
-OUTCOMES = {"buy": "Recommended", "keep": "Keep what is there"}
+OUTCOMES = {"buy": "Recommended", "drop": "Leave out", "keep": "Keep what is there"}
 
 
 def session_line(session: Any) -> p.SessionLine:
@@ -15,7 +15,9 @@ def session_line(session: Any) -> p.SessionLine:
     agreed = next(iter(session.recommendations.all()), None)
     outcome = ""
     if agreed is not None:
-        outcome = OUTCOMES[agreed.decision] + (f": {agreed.build.name}" if agreed.build else "")
+        clubs = (agreed.builds if agreed.decision == "buy" else agreed.dropped).all()
+        names = ", ".join(build.name for build in clubs)
+        outcome = OUTCOMES[agreed.decision] + (f": {names}" if names else "")
     return p.SessionLine(
         id=session.pk,
         customer=person(session),

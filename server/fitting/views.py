@@ -59,7 +59,7 @@ class SessionsView(APIView):
         rows = (
             FittingSession.objects.of(shop_of(request))
             .select_related("customer", "bay")
-            .prefetch_related("recommendations__build")
+            .prefetch_related("recommendations__builds", "recommendations__dropped")
             .annotate(shot_count=Count("shots", filter=Q(shots__run__imported__undone_at=None)))
             .order_by("-held_on", "-id")
         )

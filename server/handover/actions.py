@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import json
-from dataclasses import asdict
+from dataclasses import asdict, replace
 from typing import Any
 
 from config.problems import Refused
@@ -18,9 +18,9 @@ from hemicycle_core.errors import BadInput
 from shop.audit import action, record
 from shop.models import User
 
-from .draft import bag_side, choices
+from .draft import bag_side, draft
 from .models import Decision, Recommendation
-from .pictures import AgreeInput, Choice
+from .pictures import AgreeInput
 
 
 @action("fit")
@@ -30,31 +30,30 @@ def agree(actor: User, session_id: int, wanted: AgreeInput) -> Recommendation:
     loaded = load(session)
     if not loaded.bag:
         raise Refused("There is no bag yet to recommend anything for.", kind="no_bag")
-    chosen = next((choice for choice in choices(loaded) if choice.build == wanted.build), None)
-    if chosen is None:
-        raise BadInput("Only a build with at least 3 kept shots can be recommended.", field="build")
+    chosen = draft(loaded, wanted.builds, wanted.dropped)
     if not wanted.reasons.strip():
         raise BadInput("Say why, in a sentence: nobody remembers it in a year.", field="reasons")
-    final = Choice(**{**chosen.__dict__, "reasons": wanted.reasons.strip(), "lost": wanted.lost})
+    final = replace(chosen, reasons=wanted.reasons.strip(), lost=wanted.lost)
     runner_up = _runner_up(session, wanted)
     row = Recommendation.objects.create(
         shop_id=session.shop_id,
         session=session,
         revision=session.recommendations.count() + 1,
-        decision=Decision.KEEP if wanted.build is None else Decision.BUY,
-        build_id=wanted.build,
+        decision=Decision.BUY if wanted.builds else Decision.DROP if wanted.dropped else Decision.KEEP,
         runner_up=runner_up,
         reasons=final.reasons,
         lost=[asdict(lost) for lost in wanted.lost],
         next_check=wanted.next_check,
         agreed_by=actor,
-        picture=_plain({"choice": asdict(final), "before": asdict(bag_side(loaded, None))}),
+        picture=_plain({"choice": asdict(final), "before": asdict(bag_side(loaded))}),
     )
+    row.builds.set(wanted.builds)
+    row.dropped.set(wanted.dropped)
     session.agreed_at = timezone.now()
     session.thresholds = session.shop.thresholds
     session.save()
     record(session.shop_id, actor, "handover.agree", f"session:{session.pk}", revision=row.revision)
-    learn_heads(loaded, wanted.build)
+    learn_heads(loaded, wanted.builds)
     announce(session, "agreed")
     return row
 

@@ -1,18 +1,22 @@
-"""Drafting the handover from a loaded session: each choice with the bag it makes and why the others lost."""
+"""Drafting the handover from a loaded session: what may be chosen, the bag it makes and why the others lost."""
 
 from __future__ import annotations
 
+from collections.abc import Collection, Iterable, Sequence
 from dataclasses import replace
+from decimal import Decimal
 
-from fitting.models import Build
+from fitting.models import BagPlan, Build
 from fitting.planning_pictures import ClubLine
+from fitting.plans import Planning
 from fitting.read import Loaded
 from fitting.show_bag import between_picture, name_of
-from hemicycle_core.bag import Carried, coverage, left_open, replanned
+from hemicycle_core.bag import Carried, best_plan, coverage, rebagged
+from hemicycle_core.errors import BadInput
 from hemicycle_core.judge import Kind, Verdict
 from hemicycle_core.judge.choice import why_it_lost
 
-from .pictures import BagSide, Choice, LostBuild, SheetLine
+from .pictures import BagSide, Choice, LostBuild, PlanLine, SheetLine, Tested
 
 CAUTIONS = [
     "Fourteen clubs at most in play; heads and grooves must conform; a setting may not be changed during a round.",
@@ -21,23 +25,25 @@ CAUTIONS = [
 ]
 
 
-def bag_side(loaded: Loaded, extra: Build | None) -> BagSide:
-    """The bag as it is, or with one candidate in it."""
+def bag_side(loaded: Loaded, added: Sequence[Build] = (), dropped: Collection[Build] = ()) -> BagSide:
+    """The bag as it is, or with candidates in it and own clubs out of it."""
     pairs = [(build, club) for build in loaded.own if (club := loaded.carried(build)) is not None]
-    if extra is not None and (club := loaded.carried(extra)) is not None:
-        pairs.append((extra, replace(club, name=name_of(extra))))
-    builds = {club.name: build for build, club in pairs}
-    covered = coverage([club for _, club in pairs], loaded.rules)
+    stay = [(build, club) for build, club in pairs if build not in dropped]
+    come = [
+        (build, replace(club, name=name_of(build))) for build in added if (club := loaded.carried(build)) is not None
+    ]
+    builds = {club.name: build for build, club in (*stay, *come)}
+    covered = coverage([club for _, club in (*stay, *come)], loaded.rules)
     ids = {name: build.pk for name, build in builds.items()}
     return BagSide(
-        clubs=[_line(builds[club.name], club, extra) for club in covered.clubs],
+        clubs=[_line(builds[club.name], club) for club in covered.clubs],
         between=[between_picture(gap, ids) for gap in covered.between],
-        headline=replanned(loaded.coverage, covered, name_of(extra)) if extra is not None else left_open(covered),
-        club_count=len(loaded.own) + (extra is not None),
+        headline=rebagged(loaded.coverage, covered, [club.name for _, club in come], [b.name for b in dropped]),
+        club_count=len(loaded.own) - len(dropped) + len(added),
     )
 
 
-def _line(build: Build, club: Carried, extra: Build | None) -> ClubLine:
+def _line(build: Build, club: Carried) -> ClubLine:
     return ClubLine(
         id=build.pk,
         letter=build.letter,
@@ -46,7 +52,7 @@ def _line(build: Build, club: Carried, extra: Build | None) -> ClubLine:
         loft_deg=club.loft_deg,
         carry_m=club.carry_m,
         total_m=club.total_m,
-        new=extra is not None and build.pk == extra.pk,
+        new=not build.is_own,
     )
 
 
@@ -66,60 +72,107 @@ def build_sheet(build: Build) -> list[SheetLine]:
     return [SheetLine(label, value) for label, value in rows if value]
 
 
-def choices(loaded: Loaded) -> list[Choice]:
-    """Every tested candidate and, last, keeping what is there."""
-    verdicts = {verdict.letter: verdict for verdict in loaded.verdicts if verdict.kind is not Kind.NEEDS_SHOTS}
-    tested = [build for build in loaded.candidates if build.letter in verdicts]
-    made = [_choice(loaded, build, verdicts) for build in tested]
-    return [*made, _keep(loaded, verdicts)]
+def _verdicts(loaded: Loaded) -> dict[str, Verdict]:
+    """Of the builds that were hit enough to be recommended, by letter."""
+    return {verdict.letter: verdict for verdict in loaded.verdicts if verdict.kind is not Kind.NEEDS_SHOTS}
 
 
-def _lost(loaded: Loaded, verdicts: dict[str, Verdict], chosen: Verdict | None) -> list[LostBuild]:
-    names = {build.letter: build.name for build in loaded.candidates}
-    return [
-        LostBuild(letter, names[letter], why_it_lost(verdict, chosen))
-        for letter, verdict in verdicts.items()
-        if chosen is None or letter != chosen.letter
-    ]
+def tested(loaded: Loaded) -> list[Tested]:
+    """Every build that may be recommended."""
+    verdicts = _verdicts(loaded)
+    return [_tested(build, verdicts[build.letter]) for build in loaded.candidates if build.letter in verdicts]
 
 
-def _choice(loaded: Loaded, build: Build, verdicts: dict[str, Verdict]) -> Choice:
-    verdict = verdicts[build.letter]
-    after = bag_side(loaded, build)
-    return Choice(
+def _tested(build: Build, verdict: Verdict) -> Tested:
+    return Tested(
         build=build.pk,
         letter=build.letter,
         name=build.name,
         headline=verdict.headline,
         why=verdict.why,
-        reasons=f"{verdict.why} {after.headline}",
-        lost=_lost(loaded, verdicts, verdict),
-        after=after,
         sheet=build_sheet(build),
         price=None if build.price is None else str(build.price),
         prediction="" if verdict.settled else "Not settled: more shots would make this surer.",
     )
 
 
-def _keep(loaded: Loaded, verdicts: dict[str, Verdict]) -> Choice:
-    before = bag_side(loaded, None)
+def draft(loaded: Loaded, builds: Collection[int], dropped: Collection[int] = ()) -> Choice:
+    """The recommendation of these builds, with these own clubs left out; none of either keeps what is there.
+
+    Raises BadInput for a build that was not hit enough, and for a club that is not the player's or is fixed.
+    """
+    verdicts = _verdicts(loaded)
+    hit = [build for build in loaded.candidates if build.letter in verdicts]
+    come = [build for build in hit if build.pk in builds]
+    leave = [build for build in loaded.own if build.pk in dropped]
+    if len(come) != len(set(builds)):
+        least = loaded.limits.least_shots
+        raise BadInput(f"Only builds with at least {least} kept shots can be recommended.", field="builds")
+    if len(leave) != len(set(dropped)):
+        raise BadInput("Only clubs of the player’s own bag can be left out.", field="dropped")
+    if fixed := next((build for build in leave if build.fixed), None):
+        raise BadInput(f"The {fixed.name} is fixed: it stays in the bag. Free it in the Brief first.", field="dropped")
+    after = bag_side(loaded, come, leave)
+    clubs = [_tested(build, verdicts[build.letter]) for build in come]
+    prices = [build.price for build in come if build.price is not None]
     return Choice(
-        build=None,
-        letter="",
-        name="Keep what is there",
-        headline="Keep",
-        why="Nothing changes and nothing is spent.",
-        reasons=f"The bag stays as it is. {before.headline}",
-        lost=_lost(loaded, verdicts, None),
-        after=before,
-        sheet=[],
-        price=None,
-        prediction="",
+        name=_name(come, leave),
+        clubs=clubs,
+        dropped=[build.name for build in leave],
+        reasons=_reasons(clubs, leave, after),
+        lost=[_lost(build, verdicts, come) for build in hit if build not in come],
+        after=after,
+        over=max(0, after.club_count - loaded.session.most_clubs),
+        price=str(sum(prices, Decimal(0))) if prices else None,
     )
 
 
-def suggestion(loaded: Loaded) -> tuple[int | None, str]:
-    """Which build to propose, and the rule it was found by."""
-    choice = loaded.judgement.choice
-    build = next((build for build in loaded.candidates if build.letter == choice.letter), None)
-    return build.pk if build else None, choice.sentence
+def _name(come: Sequence[Build], leave: Sequence[Build]) -> str:
+    if come:
+        return " and ".join(build.name for build in come)
+    return f"Leave out the {' and the '.join(build.name for build in leave)}" if leave else "Keep what is there"
+
+
+def _reasons(clubs: Sequence[Tested], leave: Sequence[Build], after: BagSide) -> str:
+    if not (clubs or leave):
+        return f"The bag stays as it is. {after.headline}"
+    said = [each.why if len(clubs) == 1 else f"{each.letter}: {each.why}" for each in clubs]
+    if leave:
+        said.append(f"Left out: {', '.join(build.name for build in leave)}.")
+    return " ".join([*said, after.headline])
+
+
+def _lost(build: Build, verdicts: dict[str, Verdict], come: Sequence[Build]) -> LostBuild:
+    chosen = verdicts[come[0].letter] if come else None
+    return LostBuild(build.letter, build.name, why_it_lost(verdicts[build.letter], chosen))
+
+
+def suggestion(loaded: Loaded) -> tuple[list[int], list[int], str]:
+    """Which builds to propose, which own clubs to leave out, and the rule they were found by: for one place the
+    verdict's own choice, for more the best bag that the builds hit make."""
+    if loaded.session.clubs_to_place == 1:
+        choice = loaded.judgement.choice
+        return [build.pk for build in loaded.candidates if build.letter == choice.letter], [], choice.sentence
+    planning = Planning(loaded, {})
+    hit = [piece for piece in planning.pieces if piece.own or piece.hit]
+    found = best_plan(hit, loaded.session.clubs_to_place, planning.demand, loaded.rules, planning.limits)
+    come, leave = _sorted_out(loaded, {int(key) for key in found.bag.plan.keys})
+    verdicts = _verdicts(loaded)
+    return [build.pk for build in come if build.letter in verdicts], [build.pk for build in leave], found.sentence
+
+
+def _sorted_out(loaded: Loaded, keys: Collection[int]) -> tuple[list[Build], list[Build]]:
+    """Of the clubs of a plan: the candidates that come in, and the own ones with a carry that it leaves out."""
+    come = [build for build in loaded.candidates if build.pk in keys]
+    return come, [build for build in loaded.own if build.pk not in keys and loaded.carried(build) is not None]
+
+
+def plan_lines(loaded: Loaded, kept: Iterable[BagPlan]) -> list[PlanLine]:
+    """The plans that were kept, as choices. Of a pair that is swapped by course both come in."""
+    verdicts, made = _verdicts(loaded), []
+    for plan in kept:
+        come, leave = _sorted_out(loaded, {build.pk for build in plan.builds.all()})
+        hit = [build.pk for build in come if build.letter in verdicts]
+        unhit = [build.letter for build in come if build.letter not in verdicts]
+        made.append(PlanLine(plan.name, hit, [build.pk for build in leave if not build.fixed], unhit))
+    return made

@@ -10,16 +10,19 @@ from shop.scoped import ScopedModel
 
 class Decision(models.TextChoices):
     BUY = "buy"
+    DROP = "drop"
     KEEP = "keep"
 
 
 class Recommendation(ScopedModel):
-    """What is recommended for the slot. `picture` is the whole page as agreed: it does not follow later edits."""
+    """What is recommended: the builds that come in and the player's clubs that leave, none of either to keep the bag.
+    `picture` is the whole page as agreed: it does not follow later edits."""
 
     session = models.ForeignKey(FittingSession, on_delete=models.PROTECT, related_name="recommendations")
     revision = models.PositiveSmallIntegerField()
     decision = models.CharField(max_length=4, choices=Decision.choices)
-    build = models.ForeignKey(Build, on_delete=models.PROTECT, null=True, related_name="+")
+    builds = models.ManyToManyField(Build, related_name="+")
+    dropped = models.ManyToManyField(Build, related_name="+")
     runner_up = models.ForeignKey(Build, on_delete=models.PROTECT, null=True, related_name="+")
     reasons = models.TextField()
     lost = models.JSONField(default=list, help_text="[{letter, why}] for every build that was not chosen.")

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 from datetime import date, datetime
 from typing import Literal
 
@@ -32,20 +32,42 @@ class LostBuild:
 
 
 @dataclass
-class Choice:
-    """One thing that could be recommended. build None: keep what is there."""
+class Tested:
+    """A build that was hit often enough to be recommended. prediction: what is not sure of it yet."""
 
-    build: int | None
+    build: int
     letter: str
     name: str
     headline: str
     why: str
-    reasons: str
-    lost: list[LostBuild]
-    after: BagSide
     sheet: list[SheetLine]
     price: str | None
     prediction: str
+
+
+@dataclass
+class Choice:
+    """What could be recommended: the builds that come in, none to keep what is there; the names of the player's clubs
+    that leave; why, and why the others lost; the bag it makes, how many clubs that is too many, and what it costs."""
+
+    name: str
+    clubs: list[Tested]
+    dropped: list[str]
+    reasons: str
+    lost: list[LostBuild]
+    after: BagSide
+    over: int
+    price: str | None
+
+
+@dataclass
+class PlanLine:
+    """A plan that was kept, as a choice: what of it was hit, and the letters that were not hit enough."""
+
+    name: str
+    builds: list[int]
+    dropped: list[int]
+    unhit: list[str]
 
 
 @dataclass
@@ -53,7 +75,7 @@ class AgreedPicture:
     """What was agreed, as it was then."""
 
     revision: int
-    decision: Literal["buy", "keep"]
+    decision: Literal["buy", "drop", "keep"]
     agreed_at: datetime
     agreed_by: str
     reasons: str
@@ -71,9 +93,12 @@ class HandoverPicture:
     held_on: date
     rule_words: str
     before: BagSide
-    choices: list[Choice]
-    suggested: int | None
+    tested: list[Tested]
+    plans: list[PlanLine]
+    suggested: list[int]
+    suggested_drop: list[int]
     suggestion: str
+    draft: Choice
     agreed: AgreedPicture | None
     earlier: list[AgreedPicture]
     cautions: list[str]
@@ -81,9 +106,11 @@ class HandoverPicture:
 
 @dataclass
 class AgreeInput:
-    """build None: keep what is there. lost: the reasons as the fitter left them."""
+    """builds: that come in; dropped: the player's clubs that leave; none of either to keep what is there. lost: the
+    reasons as the fitter left them."""
 
-    build: int | None
+    builds: list[int]
     reasons: str
     lost: list[LostBuild]
+    dropped: list[int] = field(default_factory=list)
     next_check: date | None = None

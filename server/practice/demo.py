@@ -14,7 +14,7 @@ from fitting.models import Build, FittingSession
 from fitting.pictures import FirmnessWord, JobPicture, JobWord
 from fitting.read import load
 from handover.actions import agree
-from handover.draft import choices, suggestion
+from handover.draft import draft, suggestion
 from handover.pictures import AgreeInput
 from hemicycle_core.bag import HeadType
 from hemicycle_core.flight import Air
@@ -148,12 +148,11 @@ def _set_misses_aside(fitter: User, session: FittingSession) -> None:
 
 def _agree(fitter: User, session: FittingSession, visit: DemoVisit) -> None:
     loaded = load(FittingSession.objects.get(pk=session.pk))
-    build, _ = suggestion(loaded)
-    wanted = build if visit.agree == "best" else None
-    choice = next(each for each in choices(loaded) if each.build == wanted)
+    wanted, leave, _ = suggestion(loaded) if visit.agree == "best" else ([], [], "")
+    choice = draft(loaded, wanted, leave)
     check = session.held_on + timedelta(days=visit.check_after_days)
     agree(
         fitter,
         session.pk,
-        AgreeInput(build=wanted, reasons=visit.reasons or choice.reasons, lost=choice.lost, next_check=check),
+        AgreeInput(wanted, visit.reasons or choice.reasons, choice.lost, leave, next_check=check),
     )

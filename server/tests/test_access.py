@@ -36,6 +36,7 @@ ADDRESSES = {
     "imports/<int:import_id>": ("PUT",),
     "sessions/<int:session_id>/bench": ("GET",),
     "sessions/<int:session_id>/handover": ("GET", "POST"),
+    "sessions/<int:session_id>/handover/draft": ("GET",),
     "builds/<int:build_id>": ("PUT", "DELETE"),
     "builds/<int:build_id>/what-if": ("GET",),
     "builds/<int:build_id>/settings": ("POST",),
@@ -67,7 +68,7 @@ BODIES = {
     "shop": {"values": {"sure": 0.85}},
     "intent": {"intent": "low"},
     "stand-in": {"shots": 0},
-    "handover": {"build": None, "reasons": "Nothing beats it.", "lost": []},
+    "handover": {"builds": [], "reasons": "Nothing beats it.", "lost": []},
 }
 
 

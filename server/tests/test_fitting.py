@@ -204,10 +204,9 @@ def test_the_brief_names_the_field_at_fault_and_keeps_what_was_there(desk, sessi
 def test_a_recommendation_is_agreed_once_and_does_not_follow_later_edits(desk, session, feed):
     hit(feed, 8, carry=164)
     draft = desk.get(f"/api/sessions/{session.pk}/handover").json()
-    assert draft["suggested"] == Build.objects.get(letter="A").pk
-    choice = draft["choices"][0]
-    assert choice["after"]["club_count"] == draft["before"]["club_count"] + 1
-    body = {"build": choice["build"], "reasons": "", "lost": []}
+    assert draft["suggested"] == [Build.objects.get(letter="A").pk]
+    assert draft["draft"]["after"]["club_count"] == draft["before"]["club_count"] + 1
+    body = {"builds": draft["suggested"], "reasons": "", "lost": []}
     refused = desk.post(f"/api/sessions/{session.pk}/handover", body, content_type=JSON)
     assert refused.json()["field"] == "reasons"
     body["reasons"] = "It lands in the window."

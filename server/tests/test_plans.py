@@ -187,7 +187,7 @@ def test_what_the_shop_saw_of_a_head_is_kept_when_a_session_is_agreed(desk, hit_
     body = {"candidates": [{"head": Head.objects.get(label="4H", model="Skerry").pk, "shaft": shaft.pk}]}
     post(desk, f"/api/sessions/{hit_session.pk}/candidates", body)
     _hit(hit_session, Build.objects.get(letter="A"), Swinging(GOLFER, seed=3), 5)
-    agree = {"build": Build.objects.get(letter="A").pk, "reasons": "It fills it.", "lost": []}
+    agree = {"builds": [Build.objects.get(letter="A").pk], "reasons": "It fills it.", "lost": []}
     post(desk, f"/api/sessions/{hit_session.pk}/handover", agree)
     (seen,) = HeadSeen.objects.all()
     assert seen.won

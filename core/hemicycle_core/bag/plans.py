@@ -345,6 +345,20 @@ def replanned(before: Coverage, after: Coverage, newcomer: str) -> str:
     return f"{said[0]}, but {' and '.join(said[1:])}." if len(said) > 1 else f"{said[0][:1].upper()}{said[0][1:]}."
 
 
+def rebagged(before: Coverage, after: Coverage, added: Sequence[str], dropped: Sequence[str]) -> str:
+    """What a bag becomes by the clubs that come in and those that leave, by name; what it leaves open as it is."""
+    if len(added) == 1 and not dropped:
+        return replanned(before, after, added[0])
+    if not (added or dropped):
+        return left_open(after)
+    was, now = (max((yards(gap.hole_m) for gap in bag.between), default=0.0) for bag in (before, after))
+    change = f"The widest hole goes from {was:.0f} to {now:.0f} yd"
+    if f"{was:.0f}" == f"{now:.0f}":
+        change = f"The widest hole stays {now:.0f} yd" if now else "No hole opens"
+    left = left_open(after)
+    return f"{change}. {left[:1].upper()}{left[1:]}"
+
+
 def next_hole(bag: Bag) -> str:
     """The widest hole that a bag leaves, and the window that would close it."""
     if bag.next_slot is None or bag.next_between is None:

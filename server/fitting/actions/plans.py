@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
+from collections.abc import Collection, Sequence
 from dataclasses import dataclass
 
 import numpy as np
@@ -75,8 +75,8 @@ def drop_plan(actor: User, plan_id: int) -> FittingSession:
     return session
 
 
-def learn_heads(loaded: Loaded, won: int | None) -> None:
-    """Keep how each head that was hit departed from what the player's own clubs let expect. won: the build chosen."""
+def learn_heads(loaded: Loaded, won: Collection[int]) -> None:
+    """Keep how each head that was hit departed from what the player's own clubs let expect. won: the builds chosen."""
     expectation = loaded.expectation(own_only=True)
     if not expectation.by_flight:
         return
@@ -97,6 +97,6 @@ def learn_heads(loaded: Loaded, won: int | None) -> None:
             session=loaded.session,
             departure=[float(each) for each in hit.means - mean[0]],
             ball_speed_mps=float(np.exp(hit.means[0])),
-            won=build.pk == won or bool(known and known.won),
+            won=build.pk in won or bool(known and known.won),
         )
     HeadSeen.objects.bulk_create(rows.values(), ignore_conflicts=True)

@@ -17,6 +17,7 @@ export type Bench = components["schemas"]["BenchPicture"];
 export type BoardLine = components["schemas"]["BoardLine"];
 export type Handover = components["schemas"]["HandoverPicture"];
 export type Choice = components["schemas"]["Choice"];
+export type Tested = components["schemas"]["Tested"];
 export type BagSide = components["schemas"]["BagSide"];
 export type ImportPreview = components["schemas"]["ImportPreview"];
 export type ImportResult = components["schemas"]["ImportResult"];

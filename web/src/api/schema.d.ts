@@ -337,6 +337,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sessions/{session_id}/handover/draft": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description What a choice would make of the bag; without parameters, keeping what is there. */
+        get: operations["handover_draft"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sessions/{session_id}/import": {
         parameters: {
             query?: never;
@@ -589,9 +606,10 @@ export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
         AgreeInputRequest: {
-            build: number | null;
+            builds: number[];
             reasons: string;
             lost: components["schemas"]["LostBuildRequest"][];
+            dropped?: number[];
             /** Format: date */
             next_check?: string | null;
         };
@@ -864,17 +882,14 @@ export interface components {
             caution: string;
         };
         Choice: {
-            build: number | null;
-            letter: string;
             name: string;
-            headline: string;
-            why: string;
+            clubs: components["schemas"]["Tested"][];
+            dropped: string[];
             reasons: string;
             lost: components["schemas"]["LostBuild"][];
             after: components["schemas"]["BagSide"];
-            sheet: components["schemas"]["SheetLine"][];
+            over: number;
             price: string | null;
-            prediction: string;
         };
         ChoicePicture: {
             letter: string | null;
@@ -966,7 +981,7 @@ export interface components {
             share: number;
         };
         /** @enum {string} */
-        DecisionEnum: "buy" | "keep";
+        DecisionEnum: "buy" | "drop" | "keep";
         FactPicture: {
             quantity: string;
             label: string;
@@ -1006,9 +1021,12 @@ export interface components {
             held_on: string;
             rule_words: string;
             before: components["schemas"]["BagSide"];
-            choices: components["schemas"]["Choice"][];
-            suggested: number | null;
+            tested: components["schemas"]["Tested"][];
+            plans: components["schemas"]["PlanLine"][];
+            suggested: number[];
+            suggested_drop: number[];
             suggestion: string;
+            draft: components["schemas"]["Choice"];
             agreed: components["schemas"]["AgreedPicture"] | null;
             earlier: components["schemas"]["AgreedPicture"][];
             cautions: string[];
@@ -1197,6 +1215,12 @@ export interface components {
             swap_home?: number | null;
             swap_away?: number | null;
             swap_course?: string;
+        };
+        PlanLine: {
+            name: string;
+            builds: number[];
+            dropped: number[];
+            unhit: string[];
         };
         PlanPicture: {
             lower: number;
@@ -1494,6 +1518,16 @@ export interface components {
             /** Format: double */
             length_m: number;
             own: boolean;
+        };
+        Tested: {
+            build: number;
+            letter: string;
+            name: string;
+            headline: string;
+            why: string;
+            sheet: components["schemas"]["SheetLine"][];
+            price: string | null;
+            prediction: string;
         };
         ThresholdsInputRequest: {
             values: {
@@ -2136,6 +2170,32 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["HandoverPicture"];
+                };
+            };
+        };
+    };
+    handover_draft: {
+        parameters: {
+            query?: {
+                /** @description Candidates that come in. */
+                builds?: number[];
+                /** @description Own clubs that leave. */
+                dropped?: number[];
+            };
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Choice"];
                 };
             };
         };

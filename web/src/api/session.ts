@@ -1,5 +1,5 @@
 /** Reading and changing one session; every change answers with the whole session. */
-import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useEffect, useState } from "react";
 import { client, got, type Plans, type Session, type Shot } from "./client";
 import type { components } from "./schema";
@@ -77,6 +77,26 @@ export function useHandover(id: number) {
 	return useQuery({
 		queryKey: [...sessionKey(id), "handover"],
 		queryFn: () => got(client.GET("/api/sessions/{session_id}/handover", path(id))),
+	});
+}
+
+export interface Picks {
+	builds: number[];
+	dropped: number[];
+}
+
+/** What a choice would make of the bag; the one before it stays in view until it is known. */
+export function useDraft(id: number, picks: Picks, enabled: boolean) {
+	return useQuery({
+		queryKey: [...sessionKey(id), "handover", "draft", picks],
+		queryFn: () =>
+			got(
+				client.GET("/api/sessions/{session_id}/handover/draft", {
+					params: { path: { session_id: id }, query: picks },
+				}),
+			),
+		enabled,
+		placeholderData: keepPreviousData,
 	});
 }
 

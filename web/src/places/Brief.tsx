@@ -60,7 +60,7 @@ export function Brief({ session, act, busy }: PlaceProps) {
 				<Jobs form={form} fault={fault} />
 				<Courses form={form} />
 				<Player form={form} session={session} act={act} />
-				<p className="flex h-6 items-center gap-3">
+				<div className="flex min-h-6 items-center gap-3">
 					<Said error={save.error} />
 					{!save.error && (
 						<span className="quiet text-sm">
@@ -73,7 +73,7 @@ export function Brief({ session, act, busy }: PlaceProps) {
 										: "Saved as you go."}
 						</span>
 					)}
-				</p>
+				</div>
 			</fieldset>
 			<aside className="border-l border-base-300 bg-base-100 p-5">
 				<Targets session={session} act={act} busy={busy} />

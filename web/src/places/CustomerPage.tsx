@@ -5,7 +5,7 @@ import { useHandover } from "../api/session";
 import { Mark } from "../ui/Mark";
 import { Said, Waiting } from "../ui/Said";
 import { yd } from "../ui/units";
-import { BeforeAfter, BuildSheet, LostList } from "./Handover";
+import { BeforeAfter, BuildSheets, LostList } from "./Handover";
 
 const longDate = (date: string) =>
 	new Date(date).toLocaleDateString("en-GB", { day: "numeric", month: "long", year: "numeric" });
@@ -43,7 +43,7 @@ export default function CustomerPage() {
 
 function Page({ handover, agreed }: { handover: Handover; agreed: NonNullable<Handover["agreed"]> }) {
 	const { choice } = agreed;
-	const fresh = choice.after.clubs.find((club) => club.new);
+	const fresh = choice.after.clubs.filter((club) => club.new);
 	return (
 		<article className="space-y-7">
 			<header className="flex items-start justify-between gap-4 border-b border-base-300 pb-4">
@@ -57,13 +57,21 @@ function Page({ handover, agreed }: { handover: Handover; agreed: NonNullable<Ha
 			</header>
 			<section>
 				<h2 className="mb-1 text-xl">
-					{agreed.decision === "keep" ? "Keep the bag you have" : `Your new club: ${choice.name}`}
+					{agreed.decision === "buy"
+						? `Your new ${fresh.length > 1 ? "clubs" : "club"}: ${choice.name}`
+						: agreed.decision === "keep"
+							? "Keep the bag you have"
+							: choice.name}
 				</h2>
-				{fresh && (
-					<p className="text-lg">
-						It flies <span className="num">{yd(fresh.carry_m)}</span> yards through the air and stops at about{" "}
-						<span className="num">{yd(fresh.total_m)}</span>.
+				{fresh.map((club) => (
+					<p key={club.id} className="text-lg">
+						{fresh.length > 1 ? `The ${club.name}` : "It"} flies{" "}
+						<span className="num">{yd(club.carry_m)}</span> yards through the air and stops at about{" "}
+						<span className="num">{yd(club.total_m)}</span>.
 					</p>
+				))}
+				{agreed.decision === "buy" && choice.dropped.length > 0 && (
+					<p>Leave these at home: {choice.dropped.join(", ")}.</p>
 				)}
 				<p className="mt-1">{agreed.reasons}</p>
 			</section>
@@ -76,7 +84,7 @@ function Page({ handover, agreed }: { handover: Handover; agreed: NonNullable<Ha
 				<BeforeAfter before={agreed.before} after={choice.after} rule={handover.rule_words} />
 			</section>
 			<Distances choice={choice} />
-			{choice.sheet.length > 0 && <BuildSheet choice={choice} />}
+			<BuildSheets clubs={choice.clubs} />
 			<LostList lost={choice.lost} />
 			<footer className="space-y-1 border-t border-base-300 pt-3 text-sm">
 				{agreed.next_check && <p>Come back for a check around {longDate(agreed.next_check)}.</p>}

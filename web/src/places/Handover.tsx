@@ -1,14 +1,21 @@
-/** The decision for the slot, with reasons; the bag before and after; agreed once. */
+/** The decision, one club or several, with reasons; the bag before and after; agreed once. */
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useEffect, useState } from "react";
 import { Link } from "react-router";
-import { type Choice, client, got, type Handover as HandoverPicture, type Session } from "../api/client";
-import { sessionKey, useHandover } from "../api/session";
+import {
+	type Choice,
+	client,
+	got,
+	type Handover as HandoverPicture,
+	type Session,
+	type Tested,
+} from "../api/client";
+import { type Picks, sessionKey, useDraft, useHandover } from "../api/session";
 import type { PlaceProps } from "../app/SessionFrame";
 import { CarryMap, type CarryMapProps, mapSpan } from "../instruments/CarryMap";
 import { Letter } from "../ui/Letter";
 import { Caution, Said, Waiting } from "../ui/Said";
-import { sideProps } from "./model";
+import { ownOf, sideProps } from "./model";
 
 export function Handover({ session }: PlaceProps) {
 	const handover = useHandover(session.id);
@@ -63,35 +70,43 @@ function yearFrom(date: string): string {
 	return next.toISOString().slice(0, 10);
 }
 
+interface Words {
+	of: string;
+	reasons: string;
+	lost: Choice["lost"];
+}
+
+const SAME = (a: number[], b: number[]) => a.length === b.length && a.every((each) => b.includes(each));
+
 function Deciding({ session, handover }: { session: Session; handover: HandoverPicture }) {
 	const queries = useQueryClient();
-	const [picked, setPicked] = useState<number | null>(handover.suggested);
-	const choice = handover.choices.find((each) => each.build === picked) ?? handover.choices.at(-1);
-	const [reasons, setReasons] = useState("");
-	const [lost, setLost] = useState<Choice["lost"]>([]);
+	const suggested: Picks = { builds: handover.suggested, dropped: handover.suggested_drop };
+	const [picked, setPicked] = useState<Picks | null>(null);
+	const picks = picked ?? suggested;
+	const asSuggested = SAME(picks.builds, suggested.builds) && SAME(picks.dropped, suggested.dropped);
+	const found = useDraft(session.id, picks, !asSuggested);
+	const choice = (!asSuggested && found.data) || handover.draft;
+	// What the fitter wrote belongs to the choice it was written for; another one brings its own words.
+	const [written, setWritten] = useState<Words>({ of: "", reasons: "", lost: [] });
+	const words = written.of === choice.reasons ? written : { ...choice, of: choice.reasons };
+	const { reasons, lost } = words;
+	const write = (change: Partial<Words>) => setWritten({ of: choice.reasons, reasons, lost, ...change });
 	const [check, setCheck] = useState(yearFrom(handover.held_on));
-	const key = `${choice?.build}-${choice?.reasons}`;
-	// biome-ignore lint/correctness/useExhaustiveDependencies: another choice brings its own reasons
-	useEffect(() => {
-		setReasons(choice?.reasons ?? "");
-		setLost(choice?.lost ?? []);
-	}, [key]);
 	const agree = useMutation({
 		mutationFn: () =>
 			got(
 				client.POST("/api/sessions/{session_id}/handover", {
 					params: { path: { session_id: session.id } },
-					body: { build: picked, reasons, lost, next_check: check || null },
+					body: { ...picks, reasons, lost, next_check: check || null },
 				}),
 			),
 		onSuccess: () => queries.invalidateQueries(),
 	});
-	if (!choice) return <Waiting what="the choices" />;
 	return (
 		<div className="grid min-h-full lg:grid-cols-[1fr_25rem]">
 			<section className="min-w-0 space-y-5 p-5">
 				<BeforeAfter before={handover.before} after={choice.after} rule={handover.rule_words} />
-				{choice.sheet.length > 0 && <BuildSheet choice={choice} />}
+				<BuildSheets clubs={choice.clubs} />
 				<div className="space-y-1">
 					{handover.cautions.map((line) => (
 						<Caution key={line}>{line}</Caution>
@@ -99,38 +114,40 @@ function Deciding({ session, handover }: { session: Session; handover: HandoverP
 				</div>
 			</section>
 			<aside className="space-y-4 border-l border-base-300 bg-base-100 p-5">
-				<h2 className="text-lg">Recommend for this slot</h2>
+				<h2 className="text-lg">
+					{session.clubs_to_place > 1
+						? `Recommend, up to ${session.clubs_to_place} clubs`
+						: "Recommend for this slot"}
+				</h2>
 				<p className="quiet text-sm">{handover.suggestion}</p>
-				<ul className="space-y-1">
-					{handover.choices.map((each) => (
-						<li key={each.build ?? "keep"}>
-							<label
-								className={`flex min-h-14 cursor-pointer items-center gap-3 border px-3 py-2 ${each.build === picked ? "border-base-content bg-base-200" : "border-base-300"}`}
-							>
-								<input
-									type="radio"
-									className="radio"
-									name="choice"
-									checked={each.build === picked}
-									onChange={() => setPicked(each.build)}
-								/>
-								{each.letter && <Letter letter={each.letter} />}
-								<span className="min-w-0 flex-1">
-									<span className="block font-semibold">{each.name}</span>
-									<span className="quiet block truncate text-sm">{each.headline}</span>
-								</span>
-								<span className="num">{each.price ? Number(each.price).toFixed(0) : ""}</span>
-							</label>
-						</li>
-					))}
-				</ul>
-				{choice.prediction && <p className="hole-text text-sm font-semibold">{choice.prediction}</p>}
+				<Plans handover={handover} picks={picks} suggested={suggested} onPick={setPicked} />
+				<Picker session={session} tested={handover.tested} picks={picks} onPick={setPicked} />
+				{choice.over > 0 && (
+					<p className="hole-text text-sm font-semibold">
+						{choice.after.club_count} clubs: {choice.over} too many. Leave{" "}
+						{choice.over === 1 ? "one" : choice.over} out.
+					</p>
+				)}
+				{choice.clubs.map(
+					(each) =>
+						each.prediction && (
+							<p key={each.build} className="hole-text text-sm font-semibold">
+								{choice.clubs.length > 1 && `${each.letter}: `}
+								{each.prediction}
+							</p>
+						),
+				)}
+				{choice.clubs.length > 1 && choice.price && (
+					<p className="flex justify-between font-semibold">
+						Together <span className="num">{Number(choice.price).toFixed(0)}</span>
+					</p>
+				)}
 				<label className="block">
 					<span className="quiet text-sm">Reasons</span>
 					<textarea
 						className="textarea field-sizing-content min-h-24 w-full"
 						value={reasons}
-						onChange={(event) => setReasons(event.target.value)}
+						onChange={(event) => write({ reasons: event.target.value })}
 					/>
 				</label>
 				{lost.map((each, index) => (
@@ -142,7 +159,9 @@ function Deciding({ session, handover }: { session: Session; handover: HandoverP
 							className="textarea field-sizing-content min-h-14 w-full"
 							value={each.why}
 							onChange={(event) =>
-								setLost(lost.map((one, at) => (at === index ? { ...one, why: event.target.value } : one)))
+								write({
+									lost: lost.map((one, at) => (at === index ? { ...one, why: event.target.value } : one)),
+								})
 							}
 						/>
 					</label>
@@ -156,11 +175,11 @@ function Deciding({ session, handover }: { session: Session; handover: HandoverP
 						onChange={(event) => setCheck(event.target.value)}
 					/>
 				</label>
-				<Said error={agree.error} />
+				<Said error={found.error ?? agree.error} />
 				<button
 					type="button"
 					className="btn btn-primary h-12 w-full text-lg"
-					disabled={agree.isPending}
+					disabled={agree.isPending || (!asSuggested && !found.isSuccess) || found.isPlaceholderData}
 					onClick={() => agree.mutate()}
 				>
 					Agree
@@ -171,21 +190,188 @@ function Deciding({ session, handover }: { session: Session; handover: HandoverP
 	);
 }
 
-export function BuildSheet({ choice }: { choice: Choice }) {
+/** The plans kept on the Bag as choices, beside what is suggested. */
+function Plans({
+	handover,
+	picks,
+	suggested,
+	onPick,
+}: {
+	handover: HandoverPicture;
+	picks: Picks;
+	suggested: Picks;
+	onPick: (picks: Picks) => void;
+}) {
+	if (handover.plans.length === 0) return null;
+	const unhit = handover.plans.filter((plan) => plan.unhit.length > 0);
+	const all = [{ name: "Suggested", ...suggested, unhit: [] as string[] }, ...handover.plans];
 	return (
-		<section>
-			<h3 className="mb-1 flex items-center gap-2 text-lg">
-				Build sheet {choice.letter && <Letter letter={choice.letter} size={20} />}
-			</h3>
-			<dl className="grid grid-cols-[10rem_1fr] gap-y-0.5">
-				{choice.sheet.map((line) => (
-					<div key={line.label} className="contents">
-						<dt className="quiet">{line.label}</dt>
-						<dd className="font-medium">{line.value}</dd>
-					</div>
+		<div>
+			<div className="flex flex-wrap gap-1.5">
+				{all.map((plan) => {
+					const on = SAME(plan.builds, picks.builds) && SAME(plan.dropped, picks.dropped);
+					return (
+						<button
+							key={plan.name}
+							type="button"
+							aria-pressed={on}
+							className={`btn btn-sm h-10 ${on ? "btn-primary" : "border-base-300 bg-base-100"}`}
+							onClick={() => onPick({ builds: plan.builds, dropped: plan.dropped })}
+						>
+							{plan.name}
+						</button>
+					);
+				})}
+			</div>
+			{unhit.map((plan) => (
+				<p key={plan.name} className="quiet mt-1 text-sm">
+					{plan.name} also wants {plan.unhit.join(" and ")}, not hit enough yet.
+				</p>
+			))}
+		</div>
+	);
+}
+
+/** The builds that come in: one where one club is to be placed, else any; and the own clubs that leave. */
+function Picker({
+	session,
+	tested,
+	picks,
+	onPick,
+}: {
+	session: Session;
+	tested: Tested[];
+	picks: Picks;
+	onPick: (picks: Picks) => void;
+}) {
+	const many = session.clubs_to_place > 1;
+	const turn = (build: number) => {
+		const inside = picks.builds.includes(build);
+		const others = many ? picks.builds.filter((each) => each !== build) : [];
+		onPick({ ...picks, builds: inside && many ? others : [...others, build] });
+	};
+	const own = ownOf(session).filter((build) => !build.fixed);
+	return (
+		<>
+			<ul className="space-y-1">
+				{tested.map((each) => (
+					<li key={each.build}>
+						<Row
+							type={many ? "checkbox" : "radio"}
+							checked={picks.builds.includes(each.build)}
+							onChange={() => turn(each.build)}
+							letter={each.letter}
+							name={each.name}
+							headline={each.headline}
+							price={each.price ? Number(each.price).toFixed(0) : ""}
+						/>
+					</li>
 				))}
-			</dl>
-		</section>
+				<li>
+					<Row
+						type="radio"
+						checked={picks.builds.length === 0}
+						onChange={() => onPick({ ...picks, builds: [] })}
+						name={picks.dropped.length ? "Nothing new" : "Keep what is there"}
+						headline={picks.dropped.length ? "Only leave out" : "Keep"}
+					/>
+				</li>
+			</ul>
+			<div className="flex flex-wrap items-center gap-2">
+				<label className="flex items-center gap-2 text-sm">
+					<span className="quiet">Leave out</span>
+					<select
+						className="select h-10 w-36"
+						value=""
+						onChange={(event) =>
+							onPick({ ...picks, dropped: [...picks.dropped, Number(event.target.value)] })
+						}
+					>
+						<option value="">{picks.dropped.length ? "another club" : "no club"}</option>
+						{own
+							.filter((build) => !picks.dropped.includes(build.id))
+							.map((build) => (
+								<option key={build.id} value={build.id}>
+									{build.name}
+								</option>
+							))}
+					</select>
+				</label>
+				{own
+					.filter((build) => picks.dropped.includes(build.id))
+					.map((build) => (
+						<button
+							key={build.id}
+							type="button"
+							className="btn btn-sm h-10 border-base-300 bg-base-100"
+							aria-label={`Keep the ${build.name} after all`}
+							onClick={() => onPick({ ...picks, dropped: picks.dropped.filter((each) => each !== build.id) })}
+						>
+							<s>{build.name}</s> ×
+						</button>
+					))}
+			</div>
+		</>
+	);
+}
+
+function Row({
+	type,
+	checked,
+	onChange,
+	letter,
+	name,
+	headline,
+	price,
+}: {
+	type: "radio" | "checkbox";
+	checked: boolean;
+	onChange: () => void;
+	letter?: string;
+	name: string;
+	headline: string;
+	price?: string;
+}) {
+	return (
+		<label
+			className={`flex min-h-14 cursor-pointer items-center gap-3 border px-3 py-2 ${checked ? "border-base-content bg-base-200" : "border-base-300"}`}
+		>
+			<input
+				type={type}
+				className={type}
+				name={type === "radio" ? "choice" : undefined}
+				checked={checked}
+				onChange={onChange}
+			/>
+			{letter && <Letter letter={letter} />}
+			<span className="min-w-0 flex-1">
+				<span className="block font-semibold">{name}</span>
+				<span className="quiet block truncate text-sm">{headline}</span>
+			</span>
+			<span className="num">{price}</span>
+		</label>
+	);
+}
+
+export function BuildSheets({ clubs }: { clubs: Tested[] }) {
+	return (
+		<div className="grid gap-5 sm:grid-cols-[repeat(auto-fit,minmax(20rem,1fr))]">
+			{clubs.map((club) => (
+				<section key={club.build}>
+					<h3 className="mb-1 flex items-center gap-2 text-lg">
+						Build sheet <Letter letter={club.letter} size={20} />
+					</h3>
+					<dl className="grid grid-cols-[10rem_1fr] gap-y-0.5">
+						{club.sheet.map((line) => (
+							<div key={line.label} className="contents">
+								<dt className="quiet">{line.label}</dt>
+								<dd className="font-medium">{line.value}</dd>
+							</div>
+						))}
+					</dl>
+				</section>
+			))}
+		</div>
 	);
 }
 
@@ -200,7 +386,7 @@ function Agreed({ session, handover }: { session: Session; handover: HandoverPic
 		<div className="grid min-h-full lg:grid-cols-[1fr_25rem]">
 			<section className="min-w-0 space-y-5 p-5">
 				<BeforeAfter before={agreed.before} after={agreed.choice.after} rule={handover.rule_words} />
-				{agreed.choice.sheet.length > 0 && <BuildSheet choice={agreed.choice} />}
+				<BuildSheets clubs={agreed.choice.clubs} />
 			</section>
 			<aside className="space-y-4 border-l border-base-300 bg-base-100 p-5">
 				<p className="quiet text-sm">
@@ -212,10 +398,7 @@ function Agreed({ session, handover }: { session: Session; handover: HandoverPic
 					})}{" "}
 					by {agreed.agreed_by}
 				</p>
-				<h2 className="flex items-center gap-2 text-2xl">
-					{agreed.choice.letter && <Letter letter={agreed.choice.letter} size={28} />}
-					{agreed.choice.name}
-				</h2>
+				<Named choice={agreed.choice} />
 				<p>{agreed.reasons}</p>
 				<LostList lost={agreed.choice.lost} />
 				{agreed.next_check && (
@@ -232,6 +415,21 @@ function Agreed({ session, handover }: { session: Session; handover: HandoverPic
 					Page for the customer
 				</Link>
 			</aside>
+		</div>
+	);
+}
+
+function Named({ choice }: { choice: Choice }) {
+	if (choice.clubs.length === 0) return <h2 className="text-2xl">{choice.name}</h2>;
+	return (
+		<div>
+			{choice.clubs.map((club) => (
+				<h2 key={club.build} className="flex items-center gap-2 text-2xl">
+					<Letter letter={club.letter} size={28} />
+					{club.name}
+				</h2>
+			))}
+			{choice.dropped.length > 0 && <p className="quiet">Left out: {choice.dropped.join(", ")}</p>}
 		</div>
 	);
 }

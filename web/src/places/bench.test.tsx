@@ -1,11 +1,10 @@
-/** The Bench and the Handover on their own: the choice, the verdicts, is one better, the decision as it is sent. */
+/** The Bench on its own: the choice, the verdicts, is one better. */
 import { fireEvent, screen, waitFor } from "@testing-library/react";
 import { afterEach, expect, test } from "vitest";
-import type { Bench as BenchPicture, Choice, Handover as HandoverPicture, Session } from "../api/client";
+import type { Bench as BenchPicture, Session } from "../api/client";
 import { carryTarget, session, verdict, YD } from "../testing/session";
 import { changes, clear, serve, show } from "../testing/stage";
 import { Bench } from "./Bench";
-import { Handover } from "./Handover";
 
 afterEach(clear);
 
@@ -124,92 +123,6 @@ test("the player's word on a build is sent as it is chosen", async () => {
 	fireEvent.change(screen.getByLabelText("What the player says of B"), { target: { value: "vetoed" } });
 	await waitFor(() =>
 		expect(changes(sent)).toEqual([{ method: "PUT", url: "/api/builds/5", body: { liking: "vetoed" } }]),
-	);
-});
-
-const side = { clubs: [], between: [], headline: "26 yd uncovered between 5i and 5W.", club_count: 12 };
-const choice = (build: number | null, letter: string, name: string, more: Partial<Choice> = {}): Choice => ({
-	build,
-	letter,
-	name,
-	headline: "Fills the slot",
-	why: "",
-	reasons: `${name} fills it.`,
-	lost: [],
-	after: { ...side, headline: "The space is closed." },
-	sheet: [{ label: "Head", value: "Brackwater Skerry 4H" }],
-	price: "279.00",
-	prediction: "",
-	...more,
-});
-const handover: HandoverPicture = {
-	session: 7,
-	customer: "Ada Field",
-	shop: "One",
-	held_on: "2026-11-24",
-	rule_words: "roll-out meets carry",
-	before: side,
-	choices: [
-		choice(4, "A", "4H 22°", { lost: [{ letter: "B", name: "U4 22°", why: "Lands too flat." }] }),
-		choice(5, "B", "U4 22°", { prediction: "Not settled: more shots would make this surer." }),
-		choice(null, "", "Keep what is there", { sheet: [], price: null }),
-	],
-	suggested: 4,
-	suggestion: "Most successful shots a round.",
-	agreed: null,
-	earlier: [],
-	cautions: ["Fourteen clubs at most in play."],
-};
-
-test("the decision goes out with its reasons, why the others lost, and the check a year on", async () => {
-	const sent = serve({ "GET /api/sessions/7/handover": handover, "POST /api/sessions/7/handover": handover });
-	show(Handover, judged);
-	expect(((await screen.findByRole("radio", { name: /4H/ })) as HTMLInputElement).checked).toBe(true);
-	fireEvent.change(screen.getByLabelText("Why B U4 22° lost"), {
-		target: { value: "Too flat for the par three." },
-	});
-	fireEvent.change(screen.getByLabelText("Reasons"), { target: { value: "It holds." } });
-	fireEvent.click(screen.getByRole("button", { name: "Agree" }));
-	await waitFor(() => expect(changes(sent)).toHaveLength(1));
-	expect(changes(sent)[0]?.body).toEqual({
-		build: 4,
-		reasons: "It holds.",
-		lost: [{ letter: "B", name: "U4 22°", why: "Too flat for the par three." }],
-		next_check: "2027-11-24",
-	});
-});
-
-test("another choice brings its own reasons and its doubt; keeping buys nothing", async () => {
-	const sent = serve({ "GET /api/sessions/7/handover": handover, "POST /api/sessions/7/handover": handover });
-	show(Handover, judged);
-	fireEvent.click(await screen.findByRole("radio", { name: /U4/ }));
-	expect((screen.getByLabelText("Reasons") as HTMLTextAreaElement).value).toBe("U4 22° fills it.");
-	expect(screen.getByText(/more shots would make this surer/)).toBeTruthy();
-	fireEvent.click(screen.getByRole("radio", { name: /Keep what is there/ }));
-	expect(screen.queryByText(/Build sheet/)).toBeNull();
-	fireEvent.click(screen.getByRole("button", { name: "Agree" }));
-	await waitFor(() => expect(changes(sent)[0]?.body).toMatchObject({ build: null, lost: [] }));
-});
-
-test("what is agreed is shown as it was, with no way to change it", async () => {
-	const agreed = {
-		revision: 1,
-		decision: "buy" as const,
-		agreed_at: "2026-11-24T10:00:00Z",
-		agreed_by: "Rowan Ashby",
-		reasons: "It holds the long par three.",
-		next_check: "2027-11-24",
-		runner_up: "B U4 22°",
-		choice: choice(4, "A", "4H 22°"),
-		before: side,
-	};
-	serve({ "GET /api/sessions/7/handover": { ...handover, agreed } });
-	show(Handover, { ...judged, status: "agreed" });
-	expect(await screen.findByText("It holds the long par three.")).toBeTruthy();
-	expect(screen.getByText(/✓ Agreed 24 November 2026/)).toBeTruthy();
-	expect(screen.queryByRole("button", { name: "Agree" })).toBeNull();
-	expect(screen.getByRole("link", { name: "Page for the customer" }).getAttribute("href")).toBe(
-		"/sessions/7/page",
 	);
 });
 

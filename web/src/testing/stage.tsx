@@ -18,17 +18,20 @@ export interface Sent {
 	url: string;
 	body: unknown;
 }
-/** Answers by `METHOD /path`, a Response as it is, a promise when it comes; anything else is not found. */
+/** Answers by `METHOD /path`: a Response as it is, a promise when it comes, of a function what it makes of the
+ * address; anything else is not found. */
 export type Answers = Record<string, unknown>;
 
 /** Stand in for the server: every request is kept, every answer is the one given. */
 export function serve(answers: Answers): Sent[] {
 	const sent: Sent[] = [];
 	vi.stubGlobal("fetch", async (request: Request) => {
-		const url = new URL(request.url).pathname;
+		const address = new URL(request.url);
+		const url = address.pathname;
 		const text = await request.text();
 		sent.push({ method: request.method, url, body: text ? JSON.parse(text) : null });
-		const answer = await answers[`${request.method} ${url}`];
+		const known = await answers[`${request.method} ${url}`];
+		const answer = typeof known === "function" ? known(address) : known;
 		if (answer instanceof Response) return answer.clone();
 		return answer === undefined
 			? Response.json({ title: `Nothing at ${url}.`, field: null }, { status: 404 })
