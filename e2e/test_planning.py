@@ -25,6 +25,26 @@ def interview(page: Page) -> None:
     expect(page.get_by_text("Saved.", exact=True)).to_be_visible()
 
 
+def hit_six(page: Page) -> None:
+    expect(page.get_by_text("Feed open")).to_be_visible()
+    shots = page.get_by_role("list", name="Shots of this build").get_by_role("listitem")
+    expect(shots).to_have_count(0)
+    page.get_by_role("button", name="Hit 6").click()
+    expect(shots).to_have_count(6, timeout=30_000)
+
+
+def two_clubs_agreed(page: Page) -> None:
+    page.keyboard.press("5")
+    expect(page.get_by_role("heading", name="Recommend, up to 2 clubs")).to_be_visible()
+    for letter in "AB":
+        page.get_by_role("checkbox", name=re.compile(f"^{letter} ")).check()
+    expect(page.get_by_role("heading", name="Build sheet")).to_have_count(2)
+    accessible(page)
+    page.get_by_role("button", name="Agree").click()
+    page.get_by_role("link", name="Page for the customer").click()
+    expect(page.get_by_role("heading", name=re.compile("^Your new clubs: .+ and "))).to_be_visible()
+
+
 def test_the_hole_two_slots_the_short_list_and_what_the_bag_becomes(page: Page, application) -> None:
     sign_in(page, application)
     page.get_by_role("button", name="New customer").click()
@@ -66,10 +86,7 @@ def test_the_hole_two_slots_the_short_list_and_what_the_bag_becomes(page: Page, 
     accessible(page)
 
     page.keyboard.press("3")
-    expect(page.get_by_text("Feed open")).to_be_visible()
-    page.get_by_role("button", name="Hit 6").click()
-    shots = page.get_by_role("list", name="Shots of this build").get_by_role("listitem")
-    expect(shots).to_have_count(6, timeout=30_000)
+    hit_six(page)
     page.keyboard.press("2")
     stand = page.get_by_role("listitem").filter(has_text=re.compile("^A"))
     expect(stand).to_contain_text(re.compile(r"Closes|stay open|yd (under|past) your|no hole", re.I))
@@ -80,16 +97,7 @@ def test_the_hole_two_slots_the_short_list_and_what_the_bag_becomes(page: Page, 
     expect(carry_map).to_contain_text("Between 6i and 5W")
 
     page.keyboard.press("3")
+    expect(page.get_by_text("Stand-in hitting")).to_be_hidden(timeout=30_000)
     page.keyboard.press("b")
-    expect(shots).to_have_count(0)
-    page.get_by_role("button", name="Hit 6").click()
-    expect(shots).to_have_count(6, timeout=30_000)
-    page.keyboard.press("5")
-    expect(page.get_by_role("heading", name="Recommend, up to 2 clubs")).to_be_visible()
-    for letter in "AB":
-        page.get_by_role("checkbox", name=re.compile(f"^{letter} ")).check()
-    expect(page.get_by_role("heading", name="Build sheet")).to_have_count(2)
-    accessible(page)
-    page.get_by_role("button", name="Agree").click()
-    page.get_by_role("link", name="Page for the customer").click()
-    expect(page.get_by_role("heading", name=re.compile("^Your new clubs: .+ and "))).to_be_visible()
+    hit_six(page)
+    two_clubs_agreed(page)
