@@ -22,6 +22,7 @@ from hemicycle_core.bag import HeadType
 from hemicycle_core.errors import BadInput
 from hemicycle_core.flight import Air
 from hemicycle_core.golfer import Club, Player, Swinging
+from hemicycle_core.shots import Intent
 from hemicycle_core.units import yards
 
 TRIES = 6
@@ -94,7 +95,7 @@ class Bay:
                 tee["session"],
             )
         club = Club(HeadType(tee["club"]["head_type"]), tee["club"]["loft_deg"], tee["club"]["length_m"])
-        shot = self._swinging.shots(club, 1, known=tee["club"]["own"])[0]
+        shot = self._swinging.shots(club, 1, known=tee["club"]["own"], meant=Intent(tee["intent"]))[0]
         return {key: round(value, 4) for key, value in shot.items() if key != "strike"}
 
 

@@ -69,18 +69,20 @@ def test_flight_says_which_column_is_missing(tmp_path, capsys):
     assert flight.main([str(tmp_path / "none.csv")]) == 2
 
 
+TEE = {
+    "session": 1, "build": "A", "intent": "stock", "shots_so_far": 0, "seed": 3, "altitude_m": 0, "temperature_c": 20,
+    "golfer": Player(speed_mps=38, misses={}).to_dict(),
+    "club": {"name": "4H", "head_type": "hybrid", "loft_deg": 22, "length_m": 1.0, "own": False},
+}  # fmt: skip
+
+
 class FailingFeed(BaseHTTPRequestHandler):
     """A feed that stores the shot and then fails to answer, the first time."""
 
     seen: list[str] = []
 
     def do_GET(self):
-        tee = {
-            "session": 1, "build": "A", "shots_so_far": 0, "seed": 3, "altitude_m": 0, "temperature_c": 20,
-            "golfer": Player(speed_mps=33).to_dict(),
-            "club": {"name": "4H", "head_type": "hybrid", "loft_deg": 22, "length_m": 1.0, "own": False},
-        }  # fmt: skip
-        self._answer(200, tee)
+        self._answer(200, TEE)
 
     def do_POST(self):
         body = json.loads(self.rfile.read(int(self.headers["Content-Length"])))
@@ -107,6 +109,14 @@ def test_the_stand_in_sends_a_shot_again_with_the_same_id(monkeypatch, capsys):
     assert len(FailingFeed.seen) == 3
     assert FailingFeed.seen[0] == FailingFeed.seen[1] != FailingFeed.seen[2]
     assert capsys.readouterr().out.count("carry") == 2
+
+
+def test_the_stand_in_hits_what_is_asked_for():
+    peaks = {}
+    for intent in ("low", "stock", "high"):
+        bay = monitor.Bay(seed=None)
+        peaks[intent] = sum(bay.hit({**TEE, "intent": intent})["peak_m"] for _ in range(4)) / 4
+    assert peaks["low"] + 2 < peaks["stock"] < peaks["high"] - 1
 
 
 @pytest.mark.parametrize(("words", "said"), [([], "--bay"), (["--shots", "0"], "1 to 1000")])

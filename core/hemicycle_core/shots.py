@@ -104,6 +104,11 @@ class Shot:
         """Whether it says anything of the club's stock swing."""
         return not self.misread and self.intent is Intent.STOCK
 
+    @property
+    def kept(self) -> bool:
+        """Whether it counts and was not set aside: what averages, patterns and predictions are made from."""
+        return self.counts and not self.aside
+
 
 def check_readings(values: Mapping[str, float]) -> None:
     """Raise BadInput for the first reading that no golf shot can have. Zero speed means no shot."""

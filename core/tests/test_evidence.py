@@ -1,5 +1,7 @@
 """Odd shots, tiring, and what to do next: said with reasons, and not when there is none."""
 
+from dataclasses import replace
+
 import numpy as np
 import pytest
 from hemicycle_core.bag import Carried, GapRule, HeadType, plan_slots
@@ -8,14 +10,16 @@ from hemicycle_core.brief import Job, JobKind, propose
 from hemicycle_core.errors import BadInput
 from hemicycle_core.flight import Air, Firmness
 from hemicycle_core.formats.club_names import head_type_of, short_name
+from hemicycle_core.golfer import Club, Player, Swinging
 from hemicycle_core.judge import Candidate, Case, judge
 from hemicycle_core.judge.advice import next_step
 from hemicycle_core.judge.choice import Because, Choice, why_it_lost
 from hemicycle_core.samples import average, certainty
 from hemicycle_core.samples.drift import speed_drift
+from hemicycle_core.samples.meant import range_of_use
 from hemicycle_core.samples.outliers import unlike_the_others
 from hemicycle_core.samples.trend import different_chance, trend
-from hemicycle_core.shots import Shot
+from hemicycle_core.shots import Intent, Shot
 from hemicycle_core.units import metres
 from hypothesis import given, settings
 from hypothesis import strategies as st
@@ -161,3 +165,34 @@ def test_a_job_that_cannot_be_played_names_its_field(change, field):
 def test_air_that_nobody_plays_in_is_refused(wrong):
     with pytest.raises(BadInput, match="must lie between"):
         Air(**wrong)
+
+
+@pytest.mark.parametrize("hand", ["right", "left"])
+def test_a_low_a_high_and_a_bent_shot_are_told_from_the_stock_shot(hand):
+    side = 1 if hand == "right" else -1
+    golfer = Swinging(Player(speed_mps=40, attack_deg=-2, lean_deg=4, misses={}, hand=hand), seed=3)
+    shots = []
+    for intent, count in ((Intent.STOCK, 6), (Intent.LOW, 3), (Intent.HIGH, 3), (Intent.DRAW, 3), (Intent.FADE, 3)):
+        for hit in golfer.shots(Club(HeadType.HYBRID, 22, 1.01), count, known=True, meant=intent):
+            hit.pop("strike")
+            shots.append(Shot(hit, intent=intent))
+    found = {each.intent: each for each in range_of_use(shots, left_handed=hand == "left")}
+    assert all(each.did for each in found.values()) and len(found) == 4
+    assert found[Intent.LOW].by["peak_m"] < -3 < 0 < found[Intent.HIGH].by["peak_m"]
+    assert found[Intent.DRAW].by["curve_m"] * side < -3 < 3 < found[Intent.FADE].by["curve_m"] * side
+    assert "ft lower" in found[Intent.LOW].sentence
+    # Judged as the other hand, a bend goes the wrong way, and it says so.
+    wrong = {each.intent: each for each in range_of_use(shots, left_handed=hand != "left")}
+    assert wrong[Intent.DRAW].did is False and wrong[Intent.DRAW].sentence.endswith("Not what was meant.")
+
+
+def test_what_was_asked_for_is_not_called_done_by_chance_and_only_kept_shots_speak():
+    chance = np.random.default_rng(4)
+    stock = [Shot({"carry_m": 160 + c, "peak_m": 27 + p}) for c, p in chance.normal(0, 1.5, (8, 2))]
+    like = Shot({"carry_m": 160.0, "peak_m": 26.8}, intent=Intent.LOW)
+    (low,) = range_of_use([*stock, like])
+    assert low.did is None and low.sentence.endswith("With 1 shot that may be chance.")
+    assert range_of_use([*stock, replace(like, aside=True), replace(like, misread=True)]) == []
+    assert range_of_use([*stock[:2], like]) == []
+    (carries,) = range_of_use([*(Shot({"carry_m": shot.values["carry_m"]}) for shot in stock), like])
+    assert (carries.did, set(carries.by)) == (None, {"carry_m"})

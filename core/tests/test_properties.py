@@ -19,14 +19,20 @@ from hemicycle_core.bag import (
     usual_rules,
     weigh_plan,
 )
+from hemicycle_core.brief import Job, JobKind, Target
 from hemicycle_core.errors import BadInput
 from hemicycle_core.flight import FAIRWAY, GREEN, Air, Firmness, Launch, fly, roll_out, run_out
 from hemicycle_core.flight.landing import FLAT_HOP_MPS
 from hemicycle_core.golfer import Club, Delivery, Player, Swinging, strike_ball
 from hemicycle_core.golfer.club import PHYSICS
+from hemicycle_core.judge import Candidate, Case, elsewhere, judge_session, predict, usual_changes
 from hemicycle_core.judge.facts import in_ten
 from hemicycle_core.judge.thresholds import DEFAULT, changed, settings_of
+from hemicycle_core.rack import owned
+from hemicycle_core.samples import pattern
+from hemicycle_core.samples.averages import values_of
 from hemicycle_core.samples.lofts import CARRY_SCALES, Head, along, read_along, usual_log_carry
+from hemicycle_core.shots import Intent, Shot
 from hemicycle_core.units import METRES_PER_INCH, metres, yards
 from hypothesis import HealthCheck, assume, given, settings
 from hypothesis import strategies as st
@@ -315,3 +321,46 @@ def test_thresholds_read_as_they_are_shown_come_back_the_same():
                 changed({setting.key: wrong})
             assert said.value.field == setting.key
     assert yards(changed({"one_head_m": 10}).one_head_m) == pytest.approx(10)
+
+
+# What speaks for a club
+
+
+def _hit(meant=Intent.STOCK, seed=5, **said):
+    golfer = Swinging(Player(speed_mps=39, attack_deg=-2, lean_deg=4, misses={}), seed)
+    rows = golfer.shots(Club(HeadType.HYBRID, 22, 1.01), 6, known=True, meant=meant)
+    return [Shot({key: row[key] for key in row if key != "strike"}, intent=meant, **said) for row in rows]
+
+
+HYBRID = Head("h", HeadType.HYBRID, 22.0, 1.01)
+LOW, HIGH = (
+    Carried("5i", HeadType.IRON, metres(160), metres(168)),
+    Carried("5W", HeadType.FAIRWAY, metres(196), metres(204)),
+)
+
+
+def _judged(shots):
+    slot = plan_slots(LOW, HIGH, 1, rule=GapRule.ROLL_OUT, step=metres(13)).slots[0]
+    targets = [Target("carry_m", slot.low_m, slot.high_m, "The slot."), Target("landing_deg", 44, None, "The green.")]
+    case = Case(Candidate("A", "4H", HeadType.HYBRID, shots, can_turn=True), slot, targets, LOW, HIGH)
+    return judge_session([case], jobs=[Job("Second", JobKind.GREEN, metres(180))])
+
+
+@pytest.mark.parametrize(
+    "read",
+    [
+        pattern,
+        lambda shots: predict(shots, usual_changes(sleeve_deg=2.0)),
+        lambda shots: elsewhere(shots, [Air(altitude_m=1500)]),
+        lambda shots: repr(owned(HYBRID, shots, typed_sd_m=3.0)),
+        lambda shots: values_of(shots, "spin_rpm"),
+        lambda shots: repr(_judged(shots).verdicts),
+    ],
+    ids=["pattern", "what-if", "other air", "short list", "averages", "verdict"],
+)
+@pytest.mark.parametrize(
+    "beside", [_hit(Intent.LOW, 6), _hit(Intent.DRAW, 7), _hit(misread=True, seed=8)], ids=["low", "draw", "misread"]
+)
+def test_what_was_meant_otherwise_or_misread_says_nothing_of_the_stock_shot(read, beside):
+    stock = _hit()
+    assert read([*stock, *beside]) == read(stock)

@@ -3,13 +3,14 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
-from typing import Any
+from typing import Any, cast
 
 from config.api import actor_of, given, serializer_of, shown
 from config.problems import MEDIA_TYPE, body
 from django.http import HttpRequest, HttpResponseBase, JsonResponse, StreamingHttpResponse
 from drf_spectacular.utils import extend_schema
 from fitting.models import FittingSession
+from fitting.pictures import IntentWord
 from hemicycle_core.errors import BadInput
 from practice.golfers import golfer_of
 from rest_framework.authentication import BaseAuthentication
@@ -60,11 +61,12 @@ class TeeClub:
 
 @dataclass
 class Tee:
-    """What is on the tee. golfer and seed only for stand-in keys."""
+    """What is on the tee. intent: the shot that is asked for. golfer and seed only for stand-in keys."""
 
     session: int
     build: str
     club: TeeClub | None
+    intent: IntentWord
     shots_so_far: int
     golfer: dict[str, Any] | None
     seed: int | None
@@ -119,6 +121,7 @@ class FeedTee(APIView):
             session=session.pk,
             build=build.letter or build.name,
             club=club,
+            intent=cast(IntentWord, session.intent),
             shots_so_far=session.shots.count(),
             golfer=golfer,
             seed=seed,

@@ -5,9 +5,11 @@ from __future__ import annotations
 from itertools import combinations
 
 import numpy as np
+from customers.models import Hand
 from hemicycle_core.flight import Air, Launch, fly
 from hemicycle_core.judge import Metric, compare, elsewhere, predict, usual_changes
 from hemicycle_core.samples import pattern
+from hemicycle_core.samples.meant import range_of_use
 from hemicycle_core.units import mps
 
 from . import bench_pictures as bp
@@ -114,7 +116,17 @@ def bench_picture(loaded: Loaded) -> bp.BenchPicture:
             if pair is not None
         ],
         choice=choice_picture(loaded),
+        meant=_meant(loaded),
     )
+
+
+def _meant(loaded: Loaded) -> list[bp.MeantPicture]:
+    left = loaded.session.customer.hand == Hand.LEFT
+    return [
+        bp.MeantPicture(build.letter, each.intent.value, each.n, dict(each.by), each.did, each.sentence)
+        for build in loaded.candidates
+        for each in range_of_use(loaded.shots_of(build), left_handed=left)
+    ]
 
 
 def what_if_picture(loaded: Loaded, build: Build) -> bp.WhatIfPicture:

@@ -5,6 +5,8 @@ from __future__ import annotations
 from dataclasses import dataclass
 from typing import Literal
 
+from .pictures import IntentWord
+
 
 @dataclass
 class PatternPicture:
@@ -60,11 +62,24 @@ class ChoicePicture:
 
 
 @dataclass
+class MeantPicture:
+    """See hemicycle_core.samples.meant.Meant."""
+
+    letter: str
+    intent: IntentWord
+    n: int
+    by: dict[str, float]
+    did: bool | None
+    sentence: str
+
+
+@dataclass
 class BenchPicture:
     lines: list[BoardLine]
     neighbours: list[BoardLine]
     comparisons: list[ComparisonPicture]
     choice: ChoicePicture
+    meant: list[MeantPicture]
 
 
 @dataclass

@@ -133,9 +133,7 @@ class Known:
         if not self.session.turf:
             means = {build.pk: self.mean(build, "total_m") for build in self.builds}
             return {pk: mean.mean for pk, mean in means.items() if mean is not None}
-        kept = [
-            [shot for shot in self.shots_of(build) if not shot.aside and shot.get("carry_m")] for build in self.builds
-        ]
+        kept = [[shot for shot in self.shots_of(build) if shot.kept and shot.get("carry_m")] for build in self.builds]
         there = [(build, shots) for build, shots in zip(self.builds, kept, strict=True) if shots]
         if not there:
             return {}

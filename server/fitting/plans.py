@@ -72,7 +72,7 @@ class Planning:
         return [piece for build in self.builds.values() if (piece := self._piece(build)) is not None]
 
     def _piece(self, build: Build) -> Piece | None:
-        kept = sum(not shot.aside and shot.counts for shot in self.loaded.shots_of(build))
+        kept = sum(shot.kept for shot in self.loaded.shots_of(build))
         hit = kept >= (1 if build.is_own else self.loaded.limits.least_shots)
         played = self._played(build) if hit else None
         club = self.loaded.carried(build) if hit or build.typed_carry_m is not None else None

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from typing import cast
 
 from hemicycle_core.bag import HeadType
@@ -12,6 +13,7 @@ from hemicycle_core.samples.averages import average, values_of
 from hemicycle_core.samples.drift import Drift, learning, speed_drift, swing_changes
 from hemicycle_core.samples.outliers import questioned
 from hemicycle_core.shots import READINGS, Source
+from hemicycle_core.shots import Shot as CoreShot
 from hemicycle_core.units import ninety
 
 from . import pictures as p
@@ -123,7 +125,7 @@ def build_picture(loaded: Loaded, build: Build) -> p.BuildPicture:
         carry_from="hit" if carry else ("typed" if build.typed_carry_m is not None else "none"),
         carry_doubt_m=ninety(carried.carry_sd_m) if carried else None,
         spread_m=known.spread if known else None,
-        kept=sum(not shot.aside and shot.counts for shot in shots),
+        kept=sum(shot.kept for shot in shots),
         set_aside=sum(shot.aside for shot in shots),
         half_width_m=verdict.half_width_m if verdict else (known.half_width if known else None),
         settled=verdict.settled if verdict else bool(known and known.settled),
@@ -208,26 +210,28 @@ def verdict_picture(loaded: Loaded, verdict: Verdict) -> p.VerdictPicture:
     )
 
 
-def _swings(loaded: Loaded) -> list[tuple[float, float]]:
-    """Length and club speed of the kept shots hit in this session, in order."""
+def _hit_here(loaded: Loaded) -> list[tuple[int, CoreShot]]:
+    """Build and shot of the kept shots hit in this session, in order."""
+    rows = ((shot.run.build_id, core_shot(shot)) for shot in loaded.shots if shot.run.imported_id is None)
+    return [(build, shot) for build, shot in rows if shot.kept]
+
+
+def _swings(loaded: Loaded, here: Sequence[tuple[int, CoreShot]]) -> list[tuple[float, float]]:
+    """Length and club speed, in order."""
     lengths = {build.pk: build.length_m for build in loaded.builds}
     return [
-        (length, shot.club_speed_mps)
-        for shot in loaded.shots
-        if shot.club_speed_mps is not None
-        and not shot.aside
-        and shot.run.imported_id is None
-        and (length := lengths[shot.run.build_id]) is not None
+        (length, speed)
+        for build, shot in here
+        if (speed := shot.get("club_speed_mps")) is not None and (length := lengths[build]) is not None
     ]
 
 
-def _steady(loaded: Loaded, drift: Drift | None, in_hand: Build | None) -> str:
+def _steady(here: Sequence[tuple[int, CoreShot]], drift: Drift | None, in_hand: Build | None) -> str:
     """Whether the player is still the same: speed, swing and strike, and learning with the build in hand."""
     said = [drift.sentence if drift else "Too few shots yet to see tiring."]
-    here = [shot for shot in loaded.shots if not shot.aside and shot.run.imported_id is None]
-    said += swing_changes([(shot.run.build_id, core_shot(shot)) for shot in here])
+    said += swing_changes(here)
     if in_hand is not None and not in_hand.is_own:
-        mine = [shot.carry_m for shot in here if shot.run.build_id == in_hand.pk and shot.carry_m is not None]
+        mine = [carry for pk, shot in here if pk == in_hand.pk and (carry := shot.get("carry_m")) is not None]
         learnt = learning(mine)
         said += [learnt.sentence] if learnt and learnt.real else []
     return " ".join(said)
@@ -247,7 +251,8 @@ def _imports(loaded: Loaded) -> list[p.ImportedPicture]:
 
 def session_picture(loaded: Loaded, *, stand_in: bool) -> p.SessionPicture:
     session = loaded.session
-    drift = speed_drift(_swings(loaded))
+    here = _hit_here(loaded)
+    drift = speed_drift(_swings(loaded, here))
     questions = _questions(loaded)
     in_hand = next((build for build in loaded.builds if build.pk == session.in_hand_id), None)
     return p.SessionPicture(
@@ -275,7 +280,7 @@ def session_picture(loaded: Loaded, *, stand_in: bool) -> p.SessionPicture:
         versions=len(loaded.versions),
         verdicts=[verdict_picture(loaded, verdict) for verdict in loaded.verdicts],
         next=next_step(loaded.verdicts, in_hand.letter if in_hand else "", loaded.judgement.choice),
-        steady=_steady(loaded, drift, in_hand),
+        steady=_steady(here, drift, in_hand),
         tired=bool(drift and drift.tired),
         stand_in=stand_in,
     )

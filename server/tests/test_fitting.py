@@ -126,6 +126,9 @@ def test_a_shot_counts_for_what_it_shows(desk, session, feed):
     seen = desk.get(url).json()
     assert [shot["intent"] for shot in seen["shots"]] == ["stock"] * 4 + ["low"] * 2
     assert next(build["kept"] for build in seen["builds"] if build["letter"] == "A") == 3
+    (low,) = desk.get(f"{url}/bench").json()["meant"]
+    assert (low["letter"], low["intent"], low["n"]) == ("A", "low", 2)
+    assert low["by"]["carry_m"] < -20 and "yd shorter" in low["sentence"]
 
 
 def test_a_new_setting_is_a_build_of_its_own_and_a_shot_can_be_moved_to_it(desk, session, feed):

@@ -12,7 +12,7 @@ from numpy.typing import NDArray
 from ..bag import HeadType
 from ..errors import BadInput
 from ..flight import FAIRWAY, Air, Firmness, Flight, Launch, Trim, fly, run_out
-from ..shots import Strike
+from ..shots import Intent, Strike
 from ..units import METRES_PER_INCH
 from .club import Club
 from .impact import Delivery, Impact, strike_ball
@@ -89,6 +89,27 @@ class Swung:
     miss: NDArray[np.int_]
 
 
+# What a player changes to hit it low, high or bent, a right-hander's: degrees of dynamic loft, of path and of face, and
+# the share of club speed. Round figures of instruction: the ball back and a shorter finish; the path across the face.
+MEANT: dict[Intent, dict[str, float]] = {
+    Intent.LOW: {"dynamic_loft_deg": -5.0, "speed_share": -0.04},
+    Intent.HIGH: {"dynamic_loft_deg": 4.0, "speed_share": -0.01},
+    Intent.DRAW: {"path_deg": 4.0, "face_deg": 1.5, "dynamic_loft_deg": -1.0},
+    Intent.FADE: {"path_deg": -4.0, "face_deg": -1.5, "dynamic_loft_deg": 1.0},
+}
+
+
+def _as_meant(delivery: Delivery, meant: Intent) -> Delivery:
+    change = MEANT.get(meant, {})
+    return replace(
+        delivery,
+        club_speed_mps=np.asarray(delivery.club_speed_mps) * (1 + change.get("speed_share", 0.0)),
+        dynamic_loft_deg=np.maximum(4.0, np.asarray(delivery.dynamic_loft_deg) + change.get("dynamic_loft_deg", 0.0)),
+        path_deg=np.asarray(delivery.path_deg) + change.get("path_deg", 0.0),
+        face_deg=np.asarray(delivery.face_deg) + change.get("face_deg", 0.0),
+    )
+
+
 @dataclass
 class Swinging:
     """A player hitting one shot after another; the seed makes the same shots come again."""
@@ -103,12 +124,14 @@ class Swinging:
         self._chance = np.random.default_rng(self.seed)
         self._met: dict[Club, int] = {}
 
-    def shots(self, club: Club, count: int, *, known: bool = False) -> list[dict[str, Any]]:
+    def shots(
+        self, club: Club, count: int, *, known: bool = False, meant: Intent = Intent.STOCK
+    ) -> list[dict[str, Any]]:
         """`count` shots as a good monitor outdoors would measure them: canonical units, and `strike`
-        where the shot was a miss. known: the player's own club, with no learning."""
+        where the shot was a miss. known: the player's own club, with no learning. meant: low, high or shaped."""
         if count < 1:
             return []
-        swung = self.swing(club, count, known=known)
+        swung = self.swing(club, count, known=known, meant=meant)
         strikes = [None if kind < 0 else self._kinds[kind] for kind in swung.miss]
         columns = {key: values.tolist() for key, values in swung.readings.items()}
         return [
@@ -116,10 +139,11 @@ class Swinging:
             for row, strike in zip(zip(*columns.values(), strict=True), strikes, strict=True)
         ]
 
-    def swing(self, club: Club, count: int, *, known: bool = False) -> Swung:
+    def swing(self, club: Club, count: int, *, known: bool = False, meant: Intent = Intent.STOCK) -> Swung:
         """The same as arrays. Each call draws its shots together: the same calls hit the same shots again, but 3 and
         then 2 are other shots than 5."""
         delivery, miss = self._deliver(club, count, known)
+        delivery = _as_meant(delivery, meant)
         readings, flight = self._measure(delivery, strike_ball(delivery, club))
         return Swung(readings, flight, miss)
 

@@ -146,7 +146,7 @@ def predict(
     air: that the shots flew in. anchored: the player's own drag and lift. lie_deg: of the club, for the
     face angle of a sleeve. Raises BadInput for a change too large to be the same club.
     """
-    usable = [shot for shot in shots if not shot.aside and all(shot.get(key) is not None for key in LAUNCH)]
+    usable = [shot for shot in shots if shot.kept and all(shot.get(key) is not None for key in LAUNCH)]
     if not usable:
         return []
     start = anchored or Anchor()
@@ -213,7 +213,7 @@ def elsewhere(
     shots: Sequence[Shot], airs: Sequence[Air], *, was: Air | None = None, anchored: Anchor | None = None
 ) -> list[Elsewhere]:
     """The kept shots in each of `airs`; was: the air they were hit in. Empty when none has a launch."""
-    usable = [shot for shot in shots if not shot.aside and all(shot.get(key) is not None for key in LAUNCH)]
+    usable = [shot for shot in shots if shot.kept and all(shot.get(key) is not None for key in LAUNCH)]
     if not usable:
         return []
     columns = columns_of(usable, (*LAUNCH, "carry_m", "landing_deg"))

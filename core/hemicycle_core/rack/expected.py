@@ -101,7 +101,7 @@ def owned(head: Head, shots: Sequence[Shot], typed_carry_m: float | None = None,
     if carry is None:
         return None if typed_carry_m is None else Owned(head, typed_carry_m, typed_sd_m)
     sd = max(carry.se or 0.0, 0.02 * carry.mean / carry.n**0.5)
-    flown = [shot for shot in shots if not shot.aside and all(shot.get(key) for key in LAUNCH)]
+    flown = [shot for shot in shots if shot.kept and all(shot.get(key) for key in LAUNCH)]
     if not flown:
         return Owned(head, carry.mean, sd)
     rows = np.array([[np.log(shot.values[LAUNCH[0]]), shot.values[LAUNCH[1]], np.log(shot.values[LAUNCH[2]])]

@@ -35,7 +35,7 @@ def average(values: Sequence[float]) -> Average | None:
 
 def values_of(shots: Sequence[Shot], key: str, *, kept_only: bool = True) -> list[float]:
     """The values of one reading over the shots that have it, in the shots' order."""
-    chosen = (shot for shot in shots if shot.counts and not (kept_only and shot.aside))
+    chosen = (shot for shot in shots if (shot.kept if kept_only else shot.counts))
     return [value for shot in chosen if (value := shot.get(key)) is not None]
 
 
@@ -44,7 +44,7 @@ BEST_OF = 5
 
 def best_five(shots: Sequence[Shot], key: str) -> list[float]:
     """The values of one reading over the five kept shots nearest the middle of the carries: one school's way."""
-    kept = [shot for shot in shots if shot.counts and not shot.aside and shot.get("carry_m") is not None]
+    kept = [shot for shot in shots if shot.kept and shot.get("carry_m") is not None]
     middle = float(np.median([shot.values["carry_m"] for shot in kept])) if kept else 0.0
     chosen = sorted(kept, key=lambda shot: (abs(shot.values["carry_m"] - middle), shot.values["carry_m"]))[:BEST_OF]
     return [value for shot in chosen if (value := shot.get(key)) is not None]

@@ -102,7 +102,7 @@ def questioned(groups: Sequence[tuple[Sequence[Shot], HeadType]]) -> list[list[U
     """Every kept stock shot to look at, by build: misreads first, then those unlike the others; one reason each."""
     if not groups:
         return []
-    kept = [[i for i, s in enumerate(shots) if not s.aside and s.counts and s.get("carry_m")] for shots, _ in groups]
+    kept = [[i for i, s in enumerate(shots) if s.kept and s.get("carry_m")] for shots, _ in groups]
     chosen = [[shots[i] for i in which] for (shots, _), which in zip(groups, kept, strict=True)]
     flown = np.split(_flown([shot for each in chosen for shot in each]), np.cumsum([len(each) for each in chosen])[:-1])
     made = []

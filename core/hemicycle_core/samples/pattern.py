@@ -34,7 +34,7 @@ def pattern(shots: Sequence[Shot], *, share: float = 0.8) -> Pattern | None:
 
     The scale is the chi-squared quantile with two degrees of freedom, -2 ln(1 - share).
     """
-    landed = [(shot.get("carry_m"), shot.get("offline_m")) for shot in shots if not shot.aside]
+    landed = [(shot.get("carry_m"), shot.get("offline_m")) for shot in shots if shot.kept]
     pairs = [(carry, offline) for carry, offline in landed if carry is not None and offline is not None]
     if len(pairs) < 3:
         return None

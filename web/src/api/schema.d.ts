@@ -734,6 +734,7 @@ export interface components {
             neighbours: components["schemas"]["BoardLine"][];
             comparisons: components["schemas"]["ComparisonPicture"][];
             choice: components["schemas"]["ChoicePicture"];
+            meant: components["schemas"]["MeantPicture"][];
         };
         BetweenPicture: {
             lower: number;
@@ -1166,6 +1167,16 @@ export interface components {
             shop: string;
             bays: components["schemas"]["BayPicture"][];
         };
+        MeantPicture: {
+            letter: string;
+            intent: components["schemas"]["IntentEnum"];
+            n: number;
+            by: {
+                [key: string]: number;
+            };
+            did: boolean | null;
+            sentence: string;
+        };
         /** @enum {string} */
         MetricEnum: "jobs" | "carry_m" | "landing_deg" | "side_spread";
         /** @enum {string} */
@@ -1500,6 +1511,7 @@ export interface components {
             session: number;
             build: string;
             club: components["schemas"]["TeeClub"] | null;
+            intent: components["schemas"]["IntentEnum"];
             shots_so_far: number;
             golfer: {
                 [key: string]: unknown;

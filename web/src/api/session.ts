@@ -18,6 +18,8 @@ export function useSession(id: number) {
 	return useQuery({
 		queryKey: sessionKey(id),
 		queryFn: () => got(client.GET("/api/sessions/{session_id}", path(id))),
+		// The last shot is told a moment before the stand-in has ended, and nothing tells that it has.
+		refetchInterval: (query) => (query.state.data?.stand_in ? 1500 : false),
 	});
 }
 

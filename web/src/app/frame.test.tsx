@@ -140,6 +140,14 @@ test("a problem of a change is said under the header and belongs to its place", 
 	await waitFor(() => expect(screen.queryByText("5i is in the bag already.")).toBeNull());
 });
 
+test("a stand-in that has ended lets the next one hit, though nothing tells that it ended", async () => {
+	const { answers } = start("/sessions/7/bay", { [SESSION]: { ...session, stand_in: true } });
+	const hit = (await screen.findByRole("button", { name: "Hit 1" })) as HTMLButtonElement;
+	expect(hit.disabled).toBe(true);
+	answers[SESSION] = { ...session, stand_in: false };
+	await waitFor(() => expect(hit.disabled).toBe(false), { timeout: 4000 });
+});
+
 test("an agreed session says so in every place but its handover", async () => {
 	start("/sessions/7/bench", {
 		[SESSION]: { ...session, status: "agreed", customer: { id: 1, name: "Ada Field", hand: "left" } },

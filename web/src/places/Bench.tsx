@@ -47,6 +47,7 @@ export function Bench({ session, act, busy }: PlaceProps) {
 				<Said error={bench.error} />
 				{bench.data ? <Board session={session} bench={bench.data} /> : <Waiting what="the flights" />}
 				<Metrics session={session} all={all} onAll={() => setAll(!all)} />
+				{bench.data && <Asked session={session} meant={bench.data.meant} />}
 				<WhatIf session={session} act={act} busy={busy} />
 			</section>
 			<aside className="flex flex-col gap-4 border-l border-base-300 bg-base-100 p-4">
@@ -251,6 +252,66 @@ function Really({ bench, session }: { bench: BenchPicture; session: Session }) {
 				</>
 			)}
 		</section>
+	);
+}
+
+const ASKED = ["low", "high", "draw", "fade"] as const;
+
+/** What a low, high or shaped shot cost or gained beside the stock shot, for the builds that were asked for one. */
+function Asked({ session, meant }: { session: Session; meant: BenchPicture["meant"] }) {
+	if (meant.length === 0) return null;
+	const builds = candidatesOf(session).filter((build) => meant.some((each) => each.letter === build.letter));
+	return (
+		<div className="mt-4 overflow-x-auto">
+			<table className="table-plain w-full">
+				<thead>
+					<tr>
+						<th scope="col">Asked for, beside the stock shot</th>
+						{builds.map((build) => (
+							<th key={build.id} scope="col">
+								<span className="inline-flex items-center gap-1.5">
+									<Letter letter={build.letter} size={20} /> {build.name}
+								</span>
+							</th>
+						))}
+					</tr>
+				</thead>
+				<tbody>
+					{ASKED.filter((intent) => meant.some((each) => each.intent === intent)).map((intent) => (
+						<tr key={intent}>
+							<td className="capitalize">{intent}</td>
+							{builds.map((build) => {
+								const found = meant.find((each) => each.letter === build.letter && each.intent === intent);
+								return (
+									<td key={build.id} className="text-[14.5px]" title={found?.sentence}>
+										{found ? <Did meant={found} /> : <span className="quiet">not asked</span>}
+									</td>
+								);
+							})}
+						</tr>
+					))}
+				</tbody>
+			</table>
+		</div>
+	);
+}
+
+function Did({ meant }: { meant: BenchPicture["meant"][number] }) {
+	const { peak_m: peak, carry_m: carry, curve_m: curve } = meant.by;
+	const shaped = meant.intent === "draw" || meant.intent === "fade";
+	return (
+		<>
+			<span className="num">
+				{shaped
+					? curve !== undefined && `${yd(Math.abs(curve))} yd ${curve > 0 ? "right" : "left"}`
+					: peak !== undefined && `${reading("peak_m", Math.abs(peak))} ft ${peak > 0 ? "higher" : "lower"}`}
+			</span>
+			{carry !== undefined && `, ${yd(Math.abs(carry))} yd ${carry > 0 ? "longer" : "shorter"}`}
+			<span className={`block text-[13px] ${meant.did === false ? "hole-text font-semibold" : "quiet"}`}>
+				{meant.did === false ? "not what was meant" : meant.did === null ? "may be chance" : "as meant"},{" "}
+				{meant.n} hit
+			</span>
+		</>
 	);
 }
 

@@ -44,6 +44,7 @@ const bench: BenchPicture = {
 		more_with: "B",
 		more: 4,
 	},
+	meant: [],
 };
 const judged: Session = {
 	...session,
@@ -115,6 +116,29 @@ test("each build stands against the window it is judged by", async () => {
 	const bands = [...row.querySelectorAll("svg rect")].map((each) => Number(each.getAttribute("x")));
 	expect(bands).toHaveLength(2);
 	expect(bands[1]).toBeGreaterThan(bands[0] ?? 0);
+});
+
+test("of a shot that was asked for it says what it did beside the stock one, and when not as meant", async () => {
+	const by = { peak_m: -6.1, carry_m: -4 * YD, curve_m: 8 * YD };
+	const meant: BenchPicture["meant"] = [
+		{ letter: "A", intent: "low", n: 3, by, did: true, sentence: "" },
+		{ letter: "A", intent: "fade", n: 1, by, did: null, sentence: "" },
+		{ letter: "B", intent: "low", n: 2, by: { ...by, peak_m: 3.05 }, did: false, sentence: "" },
+	];
+	serve({ "GET /api/sessions/7/bench": { ...bench, meant } });
+	show(Bench, judged);
+	const table = (await screen.findByText("Asked for, beside the stock shot")).closest("table") as HTMLElement;
+	const rows = [...table.querySelectorAll("tbody tr")].map((row) =>
+		[...row.querySelectorAll("td")].map((cell) => cell.textContent),
+	);
+	expect(rows).toEqual([
+		[
+			"low",
+			"20 ft lower, 4 yd shorteras meant, 3 hit",
+			"10 ft higher, 4 yd shorternot what was meant, 2 hit",
+		],
+		["fade", "8 yd right, 4 yd shortermay be chance, 1 hit", "not asked"],
+	]);
 });
 
 test("the player's word on a build is sent as it is chosen", async () => {

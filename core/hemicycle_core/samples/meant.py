@@ -1,0 +1,99 @@
+"""Range of use: what a deliberate low, high or shaped shot cost or gained beside the stock shot of the same build."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+
+import numpy as np
+from numpy.typing import NDArray
+
+from ..shots import Intent, Shot, columns_of
+from ..units import feet, yards, yd_text
+from .trend import different_chance
+
+Floats = NDArray[np.float64]
+
+LEAST_STOCK = 3
+SURE = 0.90  # one-sided: that the ball did what was meant, or the opposite
+# What was meant, as a reading and its way; a curve to the right is positive, a draw of a right-hander curves left.
+ASKED: dict[Intent, tuple[str, int]] = {
+    Intent.LOW: ("peak_m", -1),
+    Intent.HIGH: ("peak_m", 1),
+    Intent.DRAW: ("curve_m", -1),
+    Intent.FADE: ("curve_m", 1),
+}
+SHOWN = ("carry_m", "peak_m", "landing_deg", "offline_m")
+
+
+@dataclass(frozen=True)
+class Meant:
+    """Shots of one intent beside the stock ones. n: of them. by: their mean less the stock mean for carry, peak,
+    landing angle, offline and curve, as far as they were read, in canonical units, right positive. did: whether the
+    ball did what was meant; None while that cannot be told."""
+
+    intent: Intent
+    n: int
+    by: dict[str, float]
+    did: bool | None
+    sentence: str
+
+
+def _readings(shots: Sequence[Shot]) -> dict[str, Floats]:
+    seen = columns_of(shots, (*SHOWN, "direction_deg"))
+    # How far it bent in the air: where it came down less where it set out for.
+    seen["curve_m"] = seen["offline_m"] - seen["carry_m"] * np.tan(np.radians(seen.pop("direction_deg")))
+    return {key: values[np.isfinite(values)] for key, values in seen.items()}
+
+
+def range_of_use(shots: Sequence[Shot], *, left_handed: bool = False) -> list[Meant]:
+    """What each kind of shot that was asked for did, in the order of `Intent`; kept shots only, none without three
+    stock shots.
+
+    Means are compared by Student's test with one spread; so few shots tell large changes only.
+    """
+    kept = [shot for shot in shots if not (shot.aside or shot.misread)]
+    stock = _readings([shot for shot in kept if shot.intent is Intent.STOCK])
+    if stock["carry_m"].size < LEAST_STOCK:
+        return []
+    made = []
+    for intent in ASKED:
+        asked = [shot for shot in kept if shot.intent is intent]
+        if asked:
+            made.append(_compared(intent, len(asked), _readings(asked), stock, left_handed=left_handed))
+    return made
+
+
+def _compared(
+    intent: Intent, n: int, asked: dict[str, Floats], stock: dict[str, Floats], *, left_handed: bool
+) -> Meant:
+    by = {key: float(asked[key].mean() - stock[key].mean()) for key in asked if asked[key].size and stock[key].size}
+    key, way = ASKED[intent]
+    if key == "curve_m" and left_handed:
+        way = -way
+    did = None
+    if key in by and stock[key].size >= LEAST_STOCK:
+        chance = different_chance(stock[key], asked[key]) / 2
+        did = None if chance > 1 - SURE else by[key] * way > 0
+    return Meant(intent, n, by, did, _sentence(intent, n, by, did))
+
+
+def _way(value: float, text: str, more: str, less: str) -> str:
+    return f"{text} {more if value > 0 else less}"
+
+
+def _sentence(intent: Intent, n: int, by: dict[str, float], did: bool | None) -> str:
+    parts = []
+    if intent in (Intent.LOW, Intent.HIGH) and "peak_m" in by:
+        parts.append(_way(by["peak_m"], f"{abs(feet(by['peak_m'])):.0f} ft", "higher", "lower"))
+    if intent in (Intent.DRAW, Intent.FADE) and "curve_m" in by:
+        parts.append(_way(by["curve_m"], f"bends {yd_text(abs(by['curve_m']))} yd more to the", "right", "left"))
+    if "carry_m" in by:
+        far = abs(by["carry_m"])
+        parts.append(_way(by["carry_m"], f"{yd_text(far)} yd", "longer", "shorter") if yards(far) >= 1 else "as long")
+    if intent in (Intent.LOW, Intent.HIGH) and yards(abs(by.get("offline_m", 0.0))) >= 2:
+        parts.append(_way(by["offline_m"], f"{yd_text(abs(by['offline_m']))} yd further", "right", "left"))
+    words = f"{intent.value.capitalize()}: {', '.join(parts) or 'nothing to compare'}."
+    if did is None:
+        return f"{words} With {n} {'shot' if n == 1 else 'shots'} that may be chance."
+    return words if did else f"{words} Not what was meant."
