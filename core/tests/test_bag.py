@@ -17,6 +17,7 @@ from hemicycle_core.bag import (
     widest_hole,
 )
 from hemicycle_core.bag.gaps import usual_rules, wanted_step
+from hemicycle_core.brief import common_jobs
 from hemicycle_core.errors import BadInput
 from hemicycle_core.units import metres, mps, yards
 from hypothesis import given, settings
@@ -162,3 +163,21 @@ def test_what_rolls_further_may_carry_less_and_leaves_the_same_on_both_sides():
     assert flat.high_m - flat.low_m == pytest.approx(plan.slots[0].high_m - plan.slots[0].low_m)
     even = plan_slots(lower, upper, 1, rule=GapRule.EVEN_STEPS, step=STEP)
     assert slot_with_roll(even, 0, lower, upper, metres(14)).target_m == even.slots[0].target_m
+
+
+def test_an_interview_starts_at_distances_this_player_meets():
+    def of(name, clubs, plan):
+        job = next(each.job for each in common_jobs(clubs, plan) if each.job.name == name)
+        return round(yards(job.distance_m)), job.carry_over_m and round(yards(job.carry_over_m))
+
+    assert of("Carry over water", [], None) == (170, 160)
+    assert of("Long par three", BAG, None) == (180, None)  # a driver of 224
+    short = [replace(each, carry_m=0.6 * each.carry_m, total_m=0.6 * each.total_m) for each in BAG]
+    assert of("Long par three", short, None) == (110, None)
+    plan = plan_slots(short[2], short[1], 1, rule=GapRule.ROLL_OUT, step=STEP)
+    distance, _ = of("Long par three", short, plan)
+    assert abs(distance - yards(plan.slots[0].target_m)) <= 2.5
+    water, over = of("Carry over water", short, plan)
+    assert over < water < distance
+    sizes = [(each.job.width_m, each.job.uses_per_round) for each in common_jobs(short, plan)]
+    assert sizes == [(each.job.width_m, each.job.uses_per_round) for each in common_jobs([], None)]

@@ -11,12 +11,12 @@ from hemicycle_core.errors import BadInput
 from hemicycle_core.flight import Air, Firmness
 from hemicycle_core.formats.club_names import head_type_of, short_name
 from hemicycle_core.golfer import Club, Player, Swinging
-from hemicycle_core.judge import Candidate, Case, judge
+from hemicycle_core.judge import Candidate, Case, Kind, judge
 from hemicycle_core.judge.advice import next_step
 from hemicycle_core.judge.choice import Because, Choice, why_it_lost
 from hemicycle_core.samples import average, certainty
 from hemicycle_core.samples.drift import speed_drift
-from hemicycle_core.samples.meant import range_of_use
+from hemicycle_core.samples.meant import against_the_shape, range_of_use
 from hemicycle_core.samples.outliers import unlike_the_others
 from hemicycle_core.samples.trend import different_chance, trend
 from hemicycle_core.shots import Intent, Shot
@@ -107,6 +107,8 @@ def test_advice_follows_the_build_in_hand_then_the_one_furthest_from_settled():
     assert next_step([], "") == "Put candidates on the stand, then hit the first."
     assert next_step([settled, short], "B") == "1 more shot with B."
     assert next_step([settled, short, open_], "A").startswith("A is done. Next C:")
+    away = replace(open_, letter="A", kind=Kind.ONE_HEAD, turn=None)
+    assert next_step([away, short, open_], "A").startswith("A is not for this slot as it is. Next C:")
     assert "Compare them on the Bench" in next_step([settled], "A")
     open_choice = Choice("A", "D", Because.MOST_SHOTS, "", settled=False, more=("D", 4))
     assert "About 4 more with D" in next_step([settled], "A", open_choice)
@@ -196,3 +198,18 @@ def test_what_was_asked_for_is_not_called_done_by_chance_and_only_kept_shots_spe
     assert range_of_use([*stock[:2], like]) == []
     (carries,) = range_of_use([*(Shot({"carry_m": shot.values["carry_m"]}) for shot in stock), like])
     assert (carries.did, set(carries.by)) == (None, {"carry_m"})
+
+
+def test_a_ball_that_bends_the_other_way_than_wanted_is_said_and_one_that_may_be_chance_is_not():
+    def bending(*bends):
+        return [Shot({"carry_m": 160.0, "offline_m": bend, "direction_deg": 0.0}) for bend in bends]
+
+    right, little, wild = bending(9, 11, 10, 12), bending(2, 3, 2, 3), bending(-20, 25, 30, -5)
+    assert against_the_shape(right, "draw") == "It bends 11 yd right as a rule; a draw is wanted."
+    assert against_the_shape(right, "straight") == "It bends 11 yd right as a rule; straight is wanted."
+    assert against_the_shape(right, "draw", left_handed=True) == against_the_shape(right, "fade") == ""
+    assert {against_the_shape(shots, "draw") for shots in (little, wild, right[:2], [])} == {""}
+    assert against_the_shape(right, "any") == ""
+    # Set out to the right and bent back to the line: that is a draw, wherever it landed.
+    back = [Shot({"carry_m": 160.0, "offline_m": o, "direction_deg": 5.0}) for o in (0.0, 1.0, -1.0)]
+    assert against_the_shape(back, "fade") == "It bends 15 yd left as a rule; a fade is wanted."

@@ -5,7 +5,6 @@ from __future__ import annotations
 from itertools import combinations
 
 import numpy as np
-from customers.models import Hand
 from hemicycle_core.flight import Air, Launch, fly
 from hemicycle_core.judge import Metric, compare, elsewhere, predict, usual_changes
 from hemicycle_core.samples import pattern
@@ -121,11 +120,10 @@ def bench_picture(loaded: Loaded) -> bp.BenchPicture:
 
 
 def _meant(loaded: Loaded) -> list[bp.MeantPicture]:
-    left = loaded.session.customer.hand == Hand.LEFT
     return [
         bp.MeantPicture(build.letter, each.intent.value, each.n, dict(each.by), each.did, each.sentence)
         for build in loaded.candidates
-        for each in range_of_use(loaded.shots_of(build), left_handed=left)
+        for each in range_of_use(loaded.shots_of(build), left_handed=loaded.left_handed)
     ]
 
 

@@ -6,6 +6,7 @@ from collections import defaultdict
 from dataclasses import dataclass, field
 from functools import cached_property
 
+from customers.models import Hand
 from hemicycle_core.bag import (
     Between,
     Carried,
@@ -126,6 +127,10 @@ class Known:
             carry_sd_m=ninety_of(certainty(carry).half_width) if carry else typed_sd_m(build),
             **{key: found.mean if found else None for key, found in others.items()},
         )
+
+    @property
+    def left_handed(self) -> bool:
+        return bool(self.session.customer.hand == Hand.LEFT)
 
     @cached_property
     def totals(self) -> dict[int, float]:

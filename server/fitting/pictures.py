@@ -48,6 +48,8 @@ class CoursePicture:
 
 @dataclass
 class BriefPicture:
+    """common: jobs to start from, at distances this player meets."""
+
     miss: str
     shape: ShapeWord
     courses: list[CoursePicture]
@@ -59,6 +61,7 @@ class BriefPicture:
     pain: bool
     notes: str
     jobs: list[JobPicture]
+    common: list[JobPicture]
     done: bool
 
 
@@ -250,7 +253,8 @@ class PlayedPicture:
 
 @dataclass
 class VerdictPicture:
-    """at_first: the verdict by the first targets kept, where they were others; else empty."""
+    """at_first: the verdict by the first targets kept, where they were others; else empty. shape: where the ball bends
+    otherwise than the brief wants; else empty."""
 
     build: int
     letter: str
@@ -269,6 +273,7 @@ class VerdictPicture:
     facts: list[FactPicture]
     played: list[PlayedPicture]
     at_first: str
+    shape: str
 
 
 @dataclass

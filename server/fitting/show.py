@@ -6,11 +6,13 @@ from collections.abc import Sequence
 from typing import cast
 
 from hemicycle_core.bag import HeadType
+from hemicycle_core.brief.common import CommonJob, common_jobs
 from hemicycle_core.judge import Verdict
 from hemicycle_core.judge.advice import next_step
 from hemicycle_core.samples import certainty, cost_of_a_miss
 from hemicycle_core.samples.averages import average, values_of
 from hemicycle_core.samples.drift import Drift, learning, speed_drift, swing_changes
+from hemicycle_core.samples.meant import against_the_shape
 from hemicycle_core.samples.outliers import questioned
 from hemicycle_core.shots import READINGS, Source
 from hemicycle_core.shots import Shot as CoreShot
@@ -51,6 +53,7 @@ def brief_picture(loaded: Loaded) -> p.BriefPicture:
         pain=session.pain,
         notes=session.notes,
         done=session.briefed_at is not None,
+        common=[_common(each) for each in common_jobs(loaded.bag, loaded.plan)],
         jobs=[
             p.JobPicture(
                 name=job.name,
@@ -66,6 +69,21 @@ def brief_picture(loaded: Loaded) -> p.BriefPicture:
             )
             for job in loaded.jobs
         ],
+    )
+
+
+def _common(common: CommonJob) -> p.JobPicture:
+    job = common.job
+    return p.JobPicture(
+        name=job.name,
+        kind=job.kind.value,
+        distance_m=job.distance_m,
+        carry_over_m=job.carry_over_m,
+        width_m=job.width_m,
+        depth_m=job.depth_m,
+        firmness=job.firmness.value,
+        uses_per_round=job.uses_per_round,
+        lie=common.lie,
     )
 
 
@@ -190,6 +208,7 @@ def verdict_picture(loaded: Loaded, verdict: Verdict) -> p.VerdictPicture:
         turn_deg=verdict.turn.change.amount if verdict.turn else None,
         half_width_m=verdict.half_width_m,
         at_first=loaded.at_first.get(verdict.letter, ""),
+        shape=against_the_shape(loaded.shots_of(build), loaded.session.shape, left_handed=loaded.left_handed),
         rounds=verdict.rounds,
         played=[
             p.PlayedPicture(each.job.name, each.job.uses_per_round, each.success, *each.interval, **each.fails)

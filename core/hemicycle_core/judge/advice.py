@@ -20,7 +20,8 @@ def next_step(verdicts: Sequence[Verdict], in_hand: str, choice: Choice | None =
     others = [verdict for verdict in verdicts if verdict.letter != in_hand and _wants_shots(verdict)]
     if others:
         verdict = max(others, key=lambda each: each.more or 0)
-        return f"{in_hand or 'This one'} is done. Next {verdict.letter}: {_shots(verdict.more or 3)}."
+        done = "is done" if mine is None or mine.settled else "is not for this slot as it is"
+        return f"{in_hand or 'This one'} {done}. Next {verdict.letter}: {_shots(verdict.more or 3)}."
     if choice is not None and not choice.settled and choice.more is not None:
         letter, count = choice.more
         more = f"About {count} more with {letter}, or decide as they stand."

@@ -9,7 +9,8 @@ import numpy as np
 from numpy.typing import NDArray
 
 from ..shots import Intent, Shot, columns_of
-from ..units import feet, yards, yd_text
+from ..units import feet, metres, ninety, yards, yd_text
+from .averages import average
 from .trend import different_chance
 
 Floats = NDArray[np.float64]
@@ -62,6 +63,30 @@ def range_of_use(shots: Sequence[Shot], *, left_handed: bool = False) -> list[Me
         if asked:
             made.append(_compared(intent, len(asked), _readings(asked), stock, left_handed=left_handed))
     return made
+
+
+LEAST_BEND_M = metres(4)  # less is straight to the eye
+WANTED = {"straight": 0, "draw": -1, "fade": 1}
+SHAPE_WORDS = {"straight": "straight", "draw": "a draw", "fade": "a fade"}
+
+
+def against_the_shape(shots: Sequence[Shot], wanted: str, *, left_handed: bool = False) -> str:
+    """A sentence where the ball as a rule bends otherwise than the player wants; empty where it does as wanted, or that
+    cannot be told.
+
+    wanted: `straight`, `draw` or `fade`, anything else asks for nothing. Kept stock shots, three at least.
+    """
+    if wanted not in WANTED:
+        return ""
+    way = WANTED[wanted] * (-1 if left_handed else 1)
+    bends = average([float(bend) for bend in _readings([shot for shot in shots if shot.kept])["curve_m"]])
+    if bends is None or bends.se is None or bends.n < LEAST_STOCK:
+        return ""
+    as_a_rule = abs(bends.mean) > LEAST_BEND_M and abs(bends.mean) > ninety(bends.se)
+    if not as_a_rule or bends.mean * way > 0:
+        return ""
+    side = "right" if bends.mean > 0 else "left"
+    return f"It bends {yd_text(abs(bends.mean))} yd {side} as a rule; {SHAPE_WORDS[wanted]} is wanted."
 
 
 def _compared(

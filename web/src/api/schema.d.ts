@@ -799,6 +799,7 @@ export interface components {
             pain: boolean;
             notes: string;
             jobs: components["schemas"]["JobPicture"][];
+            common: components["schemas"]["JobPicture"][];
             done: boolean;
         };
         BuildPicture: {
@@ -1580,6 +1581,7 @@ export interface components {
             facts: components["schemas"]["FactPicture"][];
             played: components["schemas"]["PlayedPicture"][];
             at_first: string;
+            shape: string;
         };
         WhatIfPicture: {
             build: number;

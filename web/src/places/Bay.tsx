@@ -188,8 +188,9 @@ export function Bay({ session, act, live }: PlaceProps) {
 				)}
 				<ShotRow shots={shots} shot={shot} colour={letterColour(build?.letter ?? "")} onTouch={touch} />
 				{build && <Flights session={session} build={build} />}
-				{/* On a tablet what is touched after every shot comes before what is looked at now and then. */}
-				<div className="order-1 xl:order-2 xl:mt-auto">
+				{/* What is touched after every shot stays in reach: on a tablet before what is looked at now and then, on a
+				    wide screen at the bottom, however many shots there are. */}
+				<div className="order-1 xl:sticky xl:bottom-0 xl:z-10 xl:order-2 xl:-mx-5 xl:mt-auto xl:-mb-5 xl:bg-base-200 xl:px-5 xl:py-3">
 					<CommandBar group="Bay" />
 				</div>
 			</section>

@@ -134,6 +134,7 @@ function VerdictCard({
 					<span className="quiet">Against:</span> {verdict.against}
 				</p>
 			)}
+			{verdict.shape && <p className="text-[14.5px]">{verdict.shape}</p>}
 			{verdict.change && <p className="text-[14.5px] font-medium">{verdict.change}</p>}
 			<label className="mt-1 flex items-center gap-2 text-[14px]">
 				<span className="quiet">The player</span>

@@ -57,7 +57,7 @@ export function Brief({ session, act, busy }: PlaceProps) {
 	return (
 		<div className="grid min-h-full lg:grid-cols-[1fr_22rem]">
 			<fieldset disabled={agreed} className="min-w-0 space-y-7 p-6">
-				<Jobs form={form} fault={fault} />
+				<Jobs form={form} common={session.brief.common} fault={fault} />
 				<Courses form={form} />
 				<Player form={form} session={session} act={act} />
 				<div className="flex min-h-6 items-center gap-3">

@@ -1,28 +1,30 @@
 /** The shots the club is for, from a list of common ones, made exact by sliding. */
 import { type UseFormReturn, useFieldArray, useWatch } from "react-hook-form";
+import type { Session } from "../api/client";
 import { JobDrawing } from "../instruments/JobDrawing";
-import { COMMON, type Fields, LIES } from "./briefFields";
+import { type Fields, fieldsOfJob, LIES } from "./briefFields";
 
 interface Props {
 	form: UseFormReturn<Fields>;
+	common: Session["brief"]["common"];
 	/** The field the server found fault with, such as `jobs.1.carry_over`. */
 	fault: string;
 }
 
-export function Jobs({ form, fault }: Props) {
+export function Jobs({ form, common, fault }: Props) {
 	const jobs = useFieldArray({ control: form.control, name: "jobs" });
 	return (
 		<section>
 			<h2 className="mb-2 text-lg">What must the club do?</h2>
 			<div className="mb-3 flex flex-wrap gap-1.5">
-				{COMMON.map((common) => (
+				{common.map((each) => (
 					<button
-						key={common.name}
+						key={each.name}
 						type="button"
 						className="btn btn-sm h-10 border-base-300 bg-base-100"
-						onClick={() => jobs.append(common)}
+						onClick={() => jobs.append(fieldsOfJob(each))}
 					>
-						+ {common.name}
+						+ {each.name}
 					</button>
 				))}
 			</div>

@@ -51,6 +51,7 @@ const judged: Session = {
 	verdicts: [
 		verdict({
 			against: "3 in 10 stop short.",
+			shape: "It bends 8 yd right as a rule; a draw is wanted.",
 			played: [
 				{
 					job: "Second",
@@ -87,6 +88,7 @@ test("the choice comes first, with what would settle it, then each verdict with 
 	expect(screen.getByText("under 1%")).toBeTruthy();
 	expect(screen.getByRole("list", { name: "Jobs played out with A" }).textContent).toContain("72%");
 	expect(screen.getByText("3 in 10 stop short.")).toBeTruthy();
+	expect(screen.getByText("It bends 8 yd right as a rule; a draw is wanted.")).toBeTruthy();
 	expect(screen.getByText("B is 1.5 in longer than A.")).toBeTruthy();
 });
 

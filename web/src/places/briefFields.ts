@@ -41,42 +41,25 @@ export interface Fields {
 	likes: Record<HeadKind, Liking>;
 }
 
-const job = (
-	name: string,
-	kind: Kind,
-	distance: number,
-	size: [number, number],
-	more: Partial<JobFields> = {},
-) => ({
-	name,
-	kind,
-	distance,
-	over: 0,
-	width: size[0],
-	depth: size[1],
-	firmness: "medium" as Firmness,
-	uses: 1,
-	course: "",
-	lie: "",
-	...more,
-});
-
-/** Jobs that most players have; made exact afterwards. */
-export const COMMON: JobFields[] = [
-	job("Long par three", "green", 180, [24, 26]),
-	job("Second into a par five", "green", 200, [26, 30], { lie: "fairway" }),
-	job("Long par four", "green", 185, [24, 26], { lie: "fairway", uses: 2 }),
-	job("Carry over water", "green", 170, [24, 26], { over: 158 }),
-	job("Tight tee shot", "tee", 200, [28, 30], { lie: "tee", uses: 2 }),
-	job("Lay-up", "layup", 170, [35, 30], { lie: "fairway" }),
-	job("Out of the rough", "green", 165, [28, 30], { lie: "rough" }),
-];
 export const LIES = ["tee", "fairway", "semi-rough", "rough", "tight", "wet", "sand"];
 export const HEADS: Record<HeadKind, string> = {
 	fairway: "Fairway woods",
 	hybrid: "Hybrids",
 	utility: "Utility irons",
 };
+
+export const fieldsOfJob = (job: Session["brief"]["jobs"][number]): JobFields => ({
+	name: job.name,
+	kind: job.kind,
+	distance: Math.round(toYards(job.distance_m)),
+	over: job.carry_over_m === null ? 0 : Math.round(toYards(job.carry_over_m)),
+	width: Math.round(toYards(job.width_m)),
+	depth: Math.round(toYards(job.depth_m)),
+	firmness: job.firmness,
+	uses: job.uses_per_round,
+	course: job.course ?? "",
+	lie: job.lie ?? "",
+});
 
 export function fieldsOf({ brief }: Session): Fields {
 	return {
@@ -90,18 +73,7 @@ export function fieldsOf({ brief }: Session): Fields {
 		courses: brief.courses,
 		lies: brief.lies,
 		likes: { fairway: "neutral", hybrid: "neutral", utility: "neutral", ...brief.likes },
-		jobs: brief.jobs.map((each) => ({
-			name: each.name,
-			kind: each.kind,
-			distance: Math.round(toYards(each.distance_m)),
-			over: each.carry_over_m === null ? 0 : Math.round(toYards(each.carry_over_m)),
-			width: Math.round(toYards(each.width_m)),
-			depth: Math.round(toYards(each.depth_m)),
-			firmness: each.firmness,
-			uses: each.uses_per_round,
-			course: each.course ?? "",
-			lie: each.lie ?? "",
-		})),
+		jobs: brief.jobs.map(fieldsOfJob),
 	};
 }
 

@@ -70,6 +70,19 @@ export const carryTarget = {
 	firm: true,
 	out_of_reach: "",
 };
+const common = (name: string, yards: number, over?: number): Session["brief"]["common"][number] => ({
+	name,
+	kind: "green",
+	distance_m: yards * YD,
+	carry_over_m: over === undefined ? null : over * YD,
+	width_m: 24 * YD,
+	depth_m: 26 * YD,
+	firmness: "medium",
+	uses_per_round: 1,
+	course: "",
+	lie: "",
+});
+
 export const session: Session = {
 	id: 7,
 	customer: { id: 1, name: "Ada Field", hand: "right" },
@@ -98,6 +111,7 @@ export const session: Session = {
 		pain: false,
 		notes: "",
 		jobs: [],
+		common: [common("Long par three", 180), common("Carry over water", 170, 158)],
 		done: true,
 	},
 	builds: [
@@ -190,6 +204,7 @@ export const verdict = (more: Partial<Verdict> = {}): Verdict => ({
 	facts: [],
 	played: [],
 	at_first: "",
+	shape: "",
 	...more,
 });
 
