@@ -90,6 +90,27 @@ def test_a_window_given_stands_and_what_is_not_said_of_the_bag_crowds_nobody():
     assert beside.kind is Kind.CROWDS
 
 
+def test_like_for_like_aims_at_the_old_club_and_weighs_each_build_in_its_place():
+    old = {"name": "5W", "head_type": "fairway", "shots": hit(196, seed=3)}
+    said = bundle(build("A", 197, "fairway"), build("B", 182), clubs=[BAG[0], old, BAG[2]], like="5W")
+    del said["slot"]
+    read = read_bundle(said)
+    target = next(wish for wish in read.cases[0].targets if wish.quantity == "carry_m")
+    assert target.low < metres(196) < target.high
+    assert (read.cases[0].lower.name, read.cases[0].upper.name) == ("5i", "Dr")
+    judged = read.judged()
+    assert judged.verdicts[0].kind in (Kind.FILLS, Kind.FILLS_NOT_SETTLED, Kind.KEEP)
+    # Beside the old club, which does the job, the shorter B takes nothing away; in its place it does.
+    long = {**said, "jobs": [{**said["jobs"][0], "distance_m": metres(200)}]}
+    beside = {**long, "slot": {"low_m": 175, "high_m": 183}}
+    del beside["like"]
+    in_place, both = (read_bundle(each).judged().bags.rounds["B"].mean() for each in (long, beside))
+    assert in_place < both - 0.1
+    for wrong in ("7W", "Dr"):
+        with pytest.raises(BadInput, match="like: "):
+            read_bundle({**said, "like": wrong})
+
+
 def test_the_landing_that_is_asked_for_is_the_one_given_else_the_firmest_greens():
     def least(**slot):
         firm = {"name": "F", "kind": "green", "distance_m": 165, "firmness": "firm"}

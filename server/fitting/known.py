@@ -20,6 +20,7 @@ from hemicycle_core.bag import (
     coverage,
     plan_like,
     plan_slots,
+    space_of,
     usual_rules,
     widest_hole,
 )
@@ -193,9 +194,7 @@ class Known:
         """The space in work: around the club whose like is wanted, else the one the fitter chose, else the widest
         hole below the driver, else any."""
         if self.like is not None:
-            without = coverage([club for club in self.bag if club.name != self.like.name], self.rules)
-            around = [gap for gap in without.between if gap.lower.carry_m <= self.like.carry_m <= gap.upper.carry_m]
-            return around[0] if around else None
+            return space_of(self.like, self.bag, self.rules)
         chosen = next((build.name for build in self.own if build.pk == self.session.hole_above_id), None)
         if chosen is not None:
             found = next((gap for gap in self.coverage.between if gap.lower.name == chosen), None)

@@ -17,7 +17,7 @@ from .plans import (
     weigh_plan,
 )
 from .remarks import Remark, clubs_for, remarks
-from .slots import Slot, SlotPlan, plan_like, plan_slots, slot_with_roll
+from .slots import Slot, SlotPlan, plan_like, plan_slots, slot_with_roll, space_of
 
 __all__ = [
     "CLOSED_M",
@@ -49,6 +49,7 @@ __all__ = [
     "remarks",
     "replanned",
     "slot_with_roll",
+    "space_of",
     "usual_rules",
     "weigh_plan",
     "widest_hole",

@@ -16,12 +16,13 @@ their windows can add it twice, which `at_worst_m` states.
 from __future__ import annotations
 
 import math
+from collections.abc import Sequence
 from dataclasses import dataclass, replace
 
 from ..errors import BadInput
 from ..units import metres, yards, yd_text
 from .clubs import Carried
-from .gaps import CLOSED_M, GapRule, StepWish
+from .gaps import CLOSED_M, Between, GapRule, GapRules, StepWish, coverage
 
 SLACK_M = metres(3.5)  # what a fitter can set a club to: half a degree of loft is about 2 yd
 MOST_CLUBS = 4
@@ -126,6 +127,12 @@ def slot_with_roll(plan: SlotPlan, index: int, lower: Carried, upper: Carried, r
     carry = lower.total_m + (index + 1) * each_m + sum(rolls[:index])
     half = (slot.high_m - slot.low_m) / 2
     return replace(slot, target_m=carry, low_m=carry - half, high_m=carry + half, roll_m=roll_m)
+
+
+def space_of(old: Carried, clubs: Sequence[Carried], rules: GapRules) -> Between | None:
+    """The space that a club leaves when it goes, between its neighbours; None at an end of the bag."""
+    without = coverage([club for club in clubs if club.name != old.name], rules)
+    return next((gap for gap in without.between if gap.lower.carry_m <= old.carry_m <= gap.upper.carry_m), None)
 
 
 def plan_like(old: Carried) -> SlotPlan:

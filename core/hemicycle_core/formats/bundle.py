@@ -8,8 +8,20 @@ from typing import Any
 
 from jsonschema import Draft202012Validator
 
-from ..bag import Carried, GapRule, HeadType, Slot, coverage, in_order, plan_slots, usual_rules, widest_hole
-from ..brief import Job, JobKind, Miss, Target, propose
+from ..bag import (
+    Carried,
+    GapRule,
+    HeadType,
+    Slot,
+    coverage,
+    in_order,
+    plan_like,
+    plan_slots,
+    space_of,
+    usual_rules,
+    widest_hole,
+)
+from ..brief import Job, JobKind, Miss, Target, propose, propose_like
 from ..brief.targets import HOLDS_DEG
 from ..errors import BadInput
 from ..flight import Air, Anchor, Firmness
@@ -29,9 +41,10 @@ class Bundle:
     jobs: tuple[Job, ...]
     own: tuple[Candidate, ...]
     budget: float | None
+    like: str | None = None
 
     def judged(self) -> Judgement:
-        return judge_session(self.cases, jobs=self.jobs, own=self.own, budget=self.budget)
+        return judge_session(self.cases, jobs=self.jobs, own=self.own, replaced=self.like, budget=self.budget)
 
 
 def _check(data: Any) -> None:
@@ -124,6 +137,18 @@ def _found_places(data: Mapping[str, Any], clubs: Sequence[Carried], jobs: Seque
     ]
 
 
+def _like_places(data: Mapping[str, Any], clubs: Sequence[Carried], jobs: Sequence[Job]) -> list[_Place]:
+    old = next((club for club in clubs if club.name == data["like"]), None)
+    if old is None:
+        raise BadInput(f"like: no club “{data['like']}” with a carry is in clubs.", field="like")
+    space = space_of(old, clubs, usual_rules(GapRule(data.get("rule", "roll_out"))))
+    if space is None:
+        raise BadInput(f"like: give a club on each side of the {old.name}.", field="like")
+    slot = plan_like(old).slots[0]
+    targets = propose_like(old, slot, jobs, miss=Miss(data.get("miss", "none")))
+    return [_Place(slot, targets, space.lower, space.upper)]
+
+
 def read_bundle(data: Any) -> Bundle:
     """A bundle as loaded from JSON. Raises BadInput that names the place in the file for anything that cannot be
     used: another format, a missing field, a reading no shot has, a window the wrong way round."""
@@ -152,12 +177,16 @@ def read_bundle(data: Any) -> Bundle:
     carried = [
         club for each, row in zip(own, data.get("clubs", []), strict=True) if (club := _carried(each, row)) is not None
     ]
-    places = _given_place(data["slot"], carried, jobs) if "slot" in data else _found_places(data, carried, jobs)
+    if "slot" in data:
+        places = _given_place(data["slot"], carried, jobs)
+    else:
+        places = (_like_places if "like" in data else _found_places)(data, carried, jobs)
     return Bundle(
         cases=tuple(_case(build, places) for build in builds),
         jobs=jobs,
         own=tuple(each for each in own if each.shots),
         budget=data.get("budget"),
+        like=data.get("like"),
     )
 
 

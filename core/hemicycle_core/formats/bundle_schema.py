@@ -111,6 +111,13 @@ SCHEMA: dict[str, Any] = {
                 },
                 description="The carry window. Left out: found from the clubs, by `rule` and `clubs_to_place`.",
             ),
+            "like": {
+                "type": "string",
+                "description": (
+                    "The name of a club of `clubs`: the same but newer is wanted. Without a slot its carry and flight "
+                    "are the window. Each build is weighed in its place."
+                ),
+            },
             "rule": _words(GapRule),
             "clubs_to_place": {"type": "integer", "minimum": 1, "maximum": 4},
             "clubs": {
