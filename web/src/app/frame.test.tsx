@@ -1,8 +1,8 @@
 /** The application around the places: signing in, the keys, the live line, and problems that say what to do. */
 import { act, fireEvent, screen, waitFor } from "@testing-library/react";
 import { afterEach, beforeEach, expect, test, vi } from "vitest";
-import { me, session, shot } from "../testing/session";
-import { clear, draw, type Sent, serve } from "../testing/stage";
+import { me, session, shot } from "../tests/session";
+import { clear, draw, type Sent, serve } from "../tests/stage";
 import { App } from "./App";
 
 /** The browser's end of a stream, without a server behind it. */

@@ -2,8 +2,8 @@
 import { fireEvent, screen, waitFor, within } from "@testing-library/react";
 import { afterEach, expect, test } from "vitest";
 import type { Plans as PlansPicture, Session } from "../api/client";
-import { bagPlan, ranked, session, verdict, YD } from "../testing/session";
-import { changes, clear, serve, show } from "../testing/stage";
+import { bagPlan, ranked, session, verdict, YD } from "../tests/session";
+import { changes, clear, serve, show } from "../tests/stage";
 import { Bag } from "./Bag";
 import { afterOf } from "./model";
 

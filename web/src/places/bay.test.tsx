@@ -2,8 +2,8 @@
 import { fireEvent, screen, waitFor } from "@testing-library/react";
 import { afterEach, expect, test } from "vitest";
 import type { Session } from "../api/client";
-import { session, shot, verdict, YD } from "../testing/session";
-import { changes, clear, serve, show } from "../testing/stage";
+import { session, shot, verdict, YD } from "../tests/session";
+import { changes, clear, serve, show } from "../tests/stage";
 import { Bay } from "./Bay";
 
 afterEach(clear);

@@ -2,8 +2,8 @@
 import { fireEvent, screen, waitFor } from "@testing-library/react";
 import { afterEach, expect, test } from "vitest";
 import type { Bench as BenchPicture, Session } from "../api/client";
-import { carryTarget, session, verdict, YD } from "../testing/session";
-import { changes, clear, serve, show } from "../testing/stage";
+import { carryTarget, session, verdict, YD } from "../tests/session";
+import { changes, clear, serve, show } from "../tests/stage";
 import { Bench } from "./Bench";
 
 afterEach(clear);

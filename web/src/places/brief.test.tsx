@@ -2,8 +2,8 @@
 import { act, fireEvent, screen, within } from "@testing-library/react";
 import { afterEach, beforeEach, expect, test, vi } from "vitest";
 import type { Session } from "../api/client";
-import { session, YD } from "../testing/session";
-import { changes, clear, type Sent, serve, show } from "../testing/stage";
+import { session, YD } from "../tests/session";
+import { changes, clear, type Sent, serve, show } from "../tests/stage";
 import { Brief } from "./Brief";
 
 beforeEach(() => void vi.useFakeTimers({ shouldAdvanceTime: true }));

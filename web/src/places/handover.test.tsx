@@ -2,9 +2,9 @@
 import { fireEvent, screen, waitFor } from "@testing-library/react";
 import { afterEach, expect, test } from "vitest";
 import type { Handover as HandoverPicture, Session } from "../api/client";
-import { A, agreed, B, choice, handover } from "../testing/handover";
-import { session } from "../testing/session";
-import { changes, clear, serve, show } from "../testing/stage";
+import { A, agreed, B, choice, handover } from "../tests/handover";
+import { session } from "../tests/session";
+import { changes, clear, serve, show } from "../tests/stage";
 import { Handover } from "./Handover";
 
 afterEach(clear);

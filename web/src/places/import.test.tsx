@@ -2,8 +2,8 @@
 import { fireEvent, screen, waitFor } from "@testing-library/react";
 import { afterEach, expect, test } from "vitest";
 import type { ImportPreview, ImportResult } from "../api/client";
-import { session, YD } from "../testing/session";
-import { clear, type Sent, serve, show } from "../testing/stage";
+import { session, YD } from "../tests/session";
+import { clear, type Sent, serve, show } from "../tests/stage";
 import { ImportDialog } from "./ImportDialog";
 
 afterEach(clear);

@@ -2,8 +2,8 @@
 import { screen, within } from "@testing-library/react";
 import { Route, Routes } from "react-router";
 import { afterEach, expect, test } from "vitest";
-import { A, agreed, B, choice, handover } from "../testing/handover";
-import { clear, draw, serve } from "../testing/stage";
+import { A, agreed, B, choice, handover } from "../tests/handover";
+import { clear, draw, serve } from "../tests/stage";
 import CustomerPage from "./CustomerPage";
 
 afterEach(clear);

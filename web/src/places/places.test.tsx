@@ -4,7 +4,7 @@ import { afterEach, describe, expect, test, vi } from "vitest";
 import type { Session } from "../api/client";
 import { CommandProvider } from "../app/commands";
 import { FlightBoard } from "../instruments/FlightBoard";
-import { session, shot, YD } from "../testing/session";
+import { session, shot, YD } from "../tests/session";
 import { boardClub, carriesOf, mapProps, readoutOf, rungs, sideProps, windowsOf } from "./model";
 import { Targets } from "./Targets";
 

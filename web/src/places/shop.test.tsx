@@ -2,8 +2,8 @@
 import { fireEvent, screen, waitFor } from "@testing-library/react";
 import { afterEach, expect, test } from "vitest";
 import type { SessionLine, ShopPicture } from "../api/client";
-import { me } from "../testing/session";
-import { changes, clear, draw, serve } from "../testing/stage";
+import { me } from "../tests/session";
+import { changes, clear, draw, serve } from "../tests/stage";
 import { Desk } from "./Desk";
 import Shop from "./Shop";
 

@@ -2,8 +2,8 @@
 import { fireEvent, screen, waitFor, within } from "@testing-library/react";
 import { afterEach, expect, test } from "vitest";
 import type { WhatIf as Found, Session } from "../api/client";
-import { build, session, YD } from "../testing/session";
-import { changes, clear, serve, show } from "../testing/stage";
+import { build, session, YD } from "../tests/session";
+import { changes, clear, serve, show } from "../tests/stage";
 import { WhatIf } from "./WhatIf";
 
 afterEach(clear);
