@@ -9,7 +9,7 @@ import numpy as np
 from hemicycle_core.bag import HeadType, Slot
 from hemicycle_core.judge import Liking
 from hemicycle_core.rack import Expectation, HeadRecord, Offer, Ranked, shortlist
-from hemicycle_core.rack.pulling import about_as_fast, rough_words, seats, usual_shaft_g
+from hemicycle_core.rack.pulling import about_as_fast, rough_words, usual_shaft_g
 from hemicycle_core.samples.lofts import Head as CoreHead
 from hemicycle_core.units import ninety
 from rack.models import Head, Shaft
@@ -105,7 +105,7 @@ def shaft_for(head: Head, shafts: Sequence[Shaft], driver_speed_mps: float | Non
     """The shaft that goes into a head and comes nearest to the weight usual at this speed, so that the builds of one
     short list differ little in it."""
     wanted = usual_shaft_g(driver_speed_mps)
-    fitting = [shaft for shaft in shafts if head.head_type in shaft.fits and seats(shaft.tip_in, head.tip_in)]
+    fitting = [shaft for shaft in shafts if shaft.goes_into(head)]
     return min(fitting, key=lambda shaft: (abs(shaft.weight_g - wanted), shaft.pk), default=None)
 
 

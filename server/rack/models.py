@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from django.db import models
 from hemicycle_core.bag import HeadType
+from hemicycle_core.rack.pulling import seats
 from shop.scoped import ScopedModel
 
 HEAD_TYPES = [(kind.value, kind.value) for kind in HeadType]
@@ -40,3 +41,6 @@ class Shaft(ScopedModel):
 
     class Meta:
         ordering = ["weight_g", "name"]
+
+    def goes_into(self, head: Head) -> bool:
+        return head.head_type in self.fits and seats(self.tip_in, head.tip_in)

@@ -16,6 +16,8 @@ from .models import Head, Shaft
 
 @dataclass
 class HeadPicture:
+    """shafts: by id, those that go into this head."""
+
     id: int
     maker: str
     model: str
@@ -26,9 +28,9 @@ class HeadPicture:
     sleeve_deg: float
     left_handed: bool
     sole: str
-    tip_in: float
     stock: int
     price: str
+    shafts: list[int]
 
 
 @dataclass
@@ -38,8 +40,6 @@ class ShaftPicture:
     flex: str
     weight_g: int
     material: str
-    tip_in: float
-    fits: list[str]
 
 
 @dataclass
@@ -55,6 +55,7 @@ class RackView(APIView):
     @extend_schema(responses=RackOut, operation_id="rack", tags=["rack"])
     def get(self, request: Request) -> Response:
         shop = shop_of(request)
+        shafts = list(Shaft.objects.of(shop))
         heads = [
             HeadPicture(
                 id=head.pk,
@@ -67,14 +68,11 @@ class RackView(APIView):
                 sleeve_deg=head.sleeve_deg,
                 left_handed=head.left_handed,
                 sole=head.sole,
-                tip_in=head.tip_in,
                 stock=head.stock,
                 price=str(head.price),
+                shafts=[shaft.pk for shaft in shafts if shaft.goes_into(head)],
             )
             for head in Head.objects.of(shop)
         ]
-        shafts = [
-            ShaftPicture(shaft.pk, shaft.name, shaft.flex, shaft.weight_g, shaft.material, shaft.tip_in, shaft.fits)
-            for shaft in Shaft.objects.of(shop)
-        ]
-        return Response(shown(RackOut, RackPicture(heads, shafts)))
+        pictures = [ShaftPicture(shaft.pk, shaft.name, shaft.flex, shaft.weight_g, shaft.material) for shaft in shafts]
+        return Response(shown(RackOut, RackPicture(heads, pictures)))

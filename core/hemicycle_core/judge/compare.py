@@ -82,7 +82,7 @@ def _landing(candidate: Candidate) -> _Side | None:
 def _straight(candidate: Candidate, centre: Centre) -> _Side:
     """The log of the side spread, negated so that straighter is more; its error after a chi-squared."""
     value = -math.log(centre.side_spread_deg)
-    return _Side(candidate.letter, value, math.sqrt(1 / (2 * (centre.df / 2 + centre.n))), centre.n, centre.df, value)
+    return _Side(candidate.letter, value, math.sqrt(1 / (2 * centre.side_df)), centre.n, centre.side_df, value)
 
 
 WORDS = {

@@ -125,7 +125,7 @@ def possible(name: str, head_type: HeadType, centre: Centre, pooled: Pool, *, do
         misses=odds / (1 + odds),
         losses=np.clip(dearer[:, None] * pooled.losses, -0.03, 0.7),
         side_deg=centre.side_deg + centre.side_se_deg * z[6] * mirror,
-        side_spread_deg=centre.side_spread_deg * np.exp(z[4] / np.sqrt(2 * centre.df)),
+        side_spread_deg=centre.side_spread_deg * np.exp(z[4] / np.sqrt(2 * centre.side_df)),
         landing_off_deg=off.landing_deg * z[7],
         landing_z=z[9],
         ground=np.exp(GROUND_SD * shared[4]),

@@ -35,6 +35,7 @@ def play_expected(name: str, expected: Expected, pooled: Pool, jobs: Sequence[Jo
         side_spread_deg=wide,
         df=UNHIT_DF,
         n=0.5,
+        side_df=UNHIT_DF,
     )
     doubts = Doubts(landing_deg=expected.landing_sd_deg or 0.0)
     may_be = possible(name, kind, centre, pooled, doubts=doubts)

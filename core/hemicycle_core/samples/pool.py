@@ -14,7 +14,7 @@ from dataclasses import dataclass, field
 
 import numpy as np
 from numpy.typing import ArrayLike, NDArray
-from scipy.special import ndtr, ndtri
+from scipy.special import digamma, ndtr, ndtri, polygamma
 
 from ..bag import HeadType
 
@@ -28,7 +28,9 @@ USUAL_LOSS, LOSS_SD, USUAL_LOSS_SHOTS = 0.10, 0.06, 4
 LOSS_POINTS = 6
 FLYERS, FLYER_GAIN, FLYER_SD = 0.015, 0.08, 0.04
 USUAL_SIDE_DEG, USUAL_SIDE_SHOTS = 3.2, 6.0
-OWN_SIDE_SHOTS = 50.0  # sideways, builds of one player spread much alike
+# Sideways, builds of one player spread much alike: the pooled spread weighs as much as these shots in each build's own,
+# unless the builds differ by more than chance; what they say of that weighs against it as if it came from so many.
+OWN_SIDE_SHOTS, OWN_SIDE_BUILDS = 50.0, 12.0
 # How far builds of one player differ in where they start and curve, for reasons not seen in the delivery; what the
 # builds themselves say of that weighs against this as if it came from so many builds.
 BUILD_SIDE_DEG, BUILD_SIDE_BUILDS = 0.8, 6.0
@@ -96,7 +98,7 @@ class Group:
 @dataclass(frozen=True)
 class Centre:
     """What is known of one build struck well. carry_m and side_deg with their standard errors; spread_share and
-    side_spread_deg of its shots; df: degrees of freedom of those spreads; n: how many good shots' worth;
+    side_spread_deg of its shots; df, side_df: degrees of freedom of those spreads; n: how many good shots' worth;
     speed_factor: what brought the carry to the speed of the whole session."""
 
     carry_m: float
@@ -107,6 +109,7 @@ class Centre:
     side_spread_deg: float
     df: float
     n: float
+    side_df: float
     speed_factor: float = 1.0
 
 
@@ -256,19 +259,53 @@ def _whole(group: Group, name: str) -> bool:
     return name in group.delivery and bool(np.isfinite(group.delivery[name]).all())
 
 
-def _sides(groups: Sequence[Group], misses: Sequence[Floats]) -> list[tuple[float, float, float]]:
-    """Mean, standard error and spread of the side angle of each group, drawn towards the player's own."""
+@dataclass(frozen=True)
+class _Side:
+    """Mean, standard error and spread of a group's side angle in degrees, with the freedom of that spread."""
+
+    mean: float
+    error: float
+    spread: float
+    df: float
+
+
+def _shared_shots(squares: Floats, freedom: Floats, pooled: float) -> float:
+    """How many shots the pooled spread weighs in each build's own: fewer, the more the builds' spreads differ beyond
+    chance.
+
+    The logarithms of sample variances scatter by trigamma(freedom / 2) if all are one (M. S. Bartlett and D. G.
+    Kendall, J. R. Stat. Soc. Suppl. 8, 1946, 128); what is over that, and over one standard deviation of it, is the
+    builds'. Prior freedom d spreads them by 2 / d.
+    """
+    usual = 2 / OWN_SIDE_SHOTS
+    told = freedom >= 2
+    if told.sum() < 2:
+        return OWN_SIDE_SHOTS
+    df, variances = freedom[told], np.maximum(squares[told] / freedom[told], 1e-6)
+    # The mean of a log variance lies below the log of its mean.
+    logs = np.log(variances) - digamma(df / 2) + np.log(df / 2)
+    chance = polygamma(1, df / 2)
+    middle = (np.log(pooled) / usual + (logs / chance).sum()) / (1 / usual + (1 / chance).sum())
+    over = ((logs - middle) ** 2 - chance).sum() - np.sqrt(2 * (chance**2).sum())
+    return float(2 / ((OWN_SIDE_BUILDS * usual + max(over, 0.0)) / (OWN_SIDE_BUILDS + told.sum() - 1)))
+
+
+def _sides(groups: Sequence[Group], misses: Sequence[Floats]) -> list[_Side]:
+    """The side angle of each group, drawn towards the player's own."""
     weights = [(1 - poor) * np.isfinite(group.side_deg) for group, poor in zip(groups, misses, strict=True)]
     values = [np.nan_to_num(group.side_deg) for group in groups]
     n = np.array([float(w.sum()) for w in weights])
     if not (n > 0.5).any():
-        return [(0.0, USUAL_SIDE_DEG / 2, USUAL_SIDE_DEG)] * len(groups)
+        return [_Side(0.0, USUAL_SIDE_DEG / 2, USUAL_SIDE_DEG, USUAL_SIDE_SHOTS)] * len(groups)
     learning = np.array([group.learning for group in groups])
     means = _weighted_means(values, weights)
     own = np.array([(w * (v - m) ** 2).sum() for v, w, m in zip(values, weights, means, strict=True)]) / learning**2
     freedom = np.maximum(n - 1, 0)
     pooled = (USUAL_SIDE_SHOTS * USUAL_SIDE_DEG**2 + own.sum()) / (USUAL_SIDE_SHOTS + freedom.sum())
-    spread = np.sqrt((OWN_SIDE_SHOTS * pooled + own) / (OWN_SIDE_SHOTS + freedom))
+    shared = _shared_shots(own, freedom, float(pooled))
+    spread = np.sqrt((shared * pooled + own) / (shared + freedom))
+    # Of the log of a spread: its own part, and what it takes over from the pooled one's.
+    doubt = 1 / (shared + freedom) + (shared / (shared + freedom)) ** 2 / (USUAL_SIDE_SHOTS + freedom.sum())
     equal = _at_equal_delivery(values, weights, _causes(groups, (FACE, PATH)), spread * learning)
     seen = n > 0.5
     common = float(np.average(equal.means[seen], weights=1 / (equal.variances[seen] + BUILD_SIDE_DEG**2)))
@@ -276,7 +313,8 @@ def _sides(groups: Sequence[Group], misses: Sequence[Floats]) -> list[tuple[floa
     between = (BUILD_SIDE_BUILDS * BUILD_SIDE_DEG**2 + apart) / (BUILD_SIDE_BUILDS + max(seen.sum() - 1, 0))
     precision = seen / equal.variances
     side = (precision * equal.means + common / between) / (precision + 1 / between)
-    return [(float(m), float(v**-0.5), float(s)) for m, v, s in zip(side, precision + 1 / between, spread, strict=True)]
+    errors = (precision + 1 / between) ** -0.5
+    return [_Side(*map(float, row)) for row in zip(side, errors, spread, 1 / doubt, strict=True)]
 
 
 def _carries(groups: Sequence[Group], misses: Sequence[Floats], state: _State) -> tuple[Floats, Floats]:
@@ -330,11 +368,22 @@ def pool(groups: Sequence[Group]) -> Pool:
             centres.append(None)
             chances.append(np.zeros(0))
             continue
-        poor, found, spread, (side, side_se, side_spread), factor, error = next(each)
+        poor, found, spread, side, factor, error = next(each)
         carry = float(found * factor)
         n = max(float((1 - poor).sum()), 0.5)
         centres.append(
-            Centre(carry, carry * float(error), spread, side, side_se, side_spread, freedom, n, float(factor))
+            Centre(
+                carry,
+                carry * float(error),
+                spread,
+                side.mean,
+                side.error,
+                side.spread,
+                freedom,
+                n,
+                side.df,
+                float(factor),
+            )
         )
         chances.append(poor)
     count = sum(group.carry_m.size for group in filled)

@@ -1047,10 +1047,9 @@ export interface components {
             sleeve_deg: number;
             left_handed: boolean;
             sole: string;
-            /** Format: double */
-            tip_in: number;
             stock: number;
             price: string;
+            shafts: number[];
         };
         ImportClub: {
             written: string;
@@ -1412,9 +1411,6 @@ export interface components {
             flex: string;
             weight_g: number;
             material: string;
-            /** Format: double */
-            tip_in: number;
-            fits: string[];
         };
         /** @enum {string} */
         ShapeEnum: "any" | "straight" | "draw" | "fade";

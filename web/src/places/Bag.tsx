@@ -8,6 +8,7 @@ import { CarryMap } from "../instruments/CarryMap";
 import { FlightLines } from "../instruments/FlightLines";
 import { Ladder } from "../instruments/Ladder";
 import { Said, Waiting } from "../ui/Said";
+import { typedYards } from "../ui/typed";
 import { ClubCard } from "./ClubCard";
 import { ImportDialog } from "./ImportDialog";
 import { afterOf, buildOf, mapProps, rungs } from "./model";
@@ -262,18 +263,23 @@ function AddClub({ session, act, busy }: Pick<PlaceProps, "session" | "act" | "b
 	const [name, setName] = useState("");
 	const [carry, setCarry] = useState("");
 	const [total, setTotal] = useState("");
-	const metres = (text: string) => (text.trim() === "" ? null : Number(text.replace(",", ".")) * 0.9144);
 	return (
 		<form
 			className="no-print flex items-center gap-1.5"
 			onSubmit={(event) => {
 				event.preventDefault();
-				act(() =>
-					change.addClub(session.id, { name, typed_carry_m: metres(carry), typed_total_m: metres(total) }),
-				);
-				setName("");
-				setCarry("");
-				setTotal("");
+				act(async () => {
+					const made = await change.addClub(session.id, {
+						name,
+						typed_carry_m: typedYards(carry, "carry"),
+						typed_total_m: typedYards(total, "total"),
+					});
+					// What was refused stays to be corrected.
+					setName("");
+					setCarry("");
+					setTotal("");
+					return made;
+				});
 			}}
 		>
 			<input

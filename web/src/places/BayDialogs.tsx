@@ -17,9 +17,10 @@ export function NewSetting({
 	onClose: () => void;
 }) {
 	const stated = build.stated_loft_deg ?? 0;
+	const step = build.sleeve_deg % 1 === 0 ? 1 : 0.5; // so that the stated loft is among them
 	const lofts = Array.from(
-		{ length: Math.round(build.sleeve_deg * 2) + 1 },
-		(_, index) => stated - build.sleeve_deg + index,
+		{ length: Math.round((2 * build.sleeve_deg) / step) + 1 },
+		(_, index) => stated - build.sleeve_deg + index * step,
 	);
 	return (
 		<Sheet title={`${build.letter} ${build.name}: new setting`} onClose={onClose}>

@@ -3,12 +3,12 @@ import { useState } from "react";
 import type { Build } from "../api/client";
 import { change } from "../api/session";
 import type { PlaceProps } from "../app/SessionFrame";
+import { typedYards } from "../ui/typed";
 import { toYards, yd } from "../ui/units";
 import { shotsOf } from "./model";
 import { gapChange } from "./Rules";
 
 const text = (metres: number | null) => (metres === null ? "" : String(Math.round(toYards(metres))));
-const metres = (typed: string) => (typed.trim() === "" ? null : Number(typed.replace(",", ".")) * 0.9144);
 
 export function ClubCard({
 	session,
@@ -24,18 +24,14 @@ export function ClubCard({
 	const agreed = session.status === "agreed";
 	const like = session.bag.plan?.like === build.id;
 	const save = (fixed: boolean) =>
-		act(() =>
-			change.club(build.id, {
-				...(shots.length
-					? {}
-					: {
-							typed_carry_m: metres(carry),
-							typed_total_m: metres(total),
-							typed_doubt_m: metres(doubt),
-						}),
-				fixed,
-			}),
-		);
+		act(async () => {
+			const typed = {
+				typed_carry_m: typedYards(carry, "carry"),
+				typed_total_m: typedYards(total, "total"),
+				typed_doubt_m: typedYards(doubt, "give or take"),
+			};
+			return change.club(build.id, { ...(shots.length ? {} : typed), fixed });
+		});
 	return (
 		<section className="border border-base-300 p-3" aria-label={build.name}>
 			<div className="flex items-center justify-between">

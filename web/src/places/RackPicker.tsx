@@ -7,6 +7,7 @@ import type { PlaceProps } from "../app/SessionFrame";
 import { Letter } from "../ui/Letter";
 import { Said, Waiting } from "../ui/Said";
 import { Sheet } from "../ui/Sheet";
+import { typedNumber } from "../ui/typed";
 import { candidatesOf } from "./model";
 
 const KINDS: Record<string, string> = {
@@ -64,9 +65,7 @@ export function RackPicker({
 type RowProps = Pick<PlaceProps, "session" | "act" | "busy"> & { head: Rack["heads"][number]; rack: Rack };
 
 function HeadRow({ head, rack, session, act, busy }: RowProps) {
-	const fitting = rack.shafts.filter(
-		(each) => each.fits.includes(head.head_type) && Math.abs(each.tip_in - head.tip_in) < 0.004,
-	);
+	const fitting = rack.shafts.filter((each) => head.shafts.includes(each.id));
 	const [shaft, setShaft] = useState(String(fitting[Math.min(1, fitting.length - 1)]?.id ?? ""));
 	const [inches, setInches] = useState((head.length_m / 0.0254).toFixed(2));
 	const standing = candidatesOf(session).filter((build) => build.name === `${head.label} ${head.loft_deg}°`);
@@ -110,16 +109,13 @@ function HeadRow({ head, rack, session, act, busy }: RowProps) {
 				className="btn btn-sm h-10"
 				disabled={busy || !shaft || head.stock === 0}
 				onClick={() =>
-					act(() =>
-						change.candidates(session.id, [
-							{
-								head: head.id,
-								shaft: Number(shaft),
-								length_m: Number(inches) * 0.0254,
-								set_loft_deg: null,
-							},
-						]),
-					)
+					act(async () => {
+						const length = typedNumber(inches, "length");
+						const length_m = length === null ? null : length * 0.0254;
+						return change.candidates(session.id, [
+							{ head: head.id, shaft: Number(shaft), length_m, set_loft_deg: null },
+						]);
+					})
 				}
 			>
 				{head.stock === 0 ? "None there" : "On the stand"}

@@ -3,7 +3,7 @@ import { useState } from "react";
 import type { Session } from "../api/client";
 import { change } from "../api/session";
 import type { PlaceProps } from "../app/SessionFrame";
-import { toMetres } from "../ui/units";
+import { typedYards } from "../ui/typed";
 
 export const RULES = [
 	{ id: "roll_out", name: "Roll-out meets carry" },
@@ -111,17 +111,17 @@ function Steps({ session, act, busy }: Props) {
 	const [short, setShort] = useState(ends(bag.short_step));
 	const asItIs = bag.own_steps ? [...ends(bag.step), ...ends(bag.short_step)] : null;
 	const put = (steps: string[] | null, over: Partial<{ short_rule: ShortRule; turf: string }> = {}) => {
-		const [a, b, c, d] = steps ? steps.map((text) => toMetres(Number(text))) : [];
-		act(() =>
-			change.rules(session.id, {
+		act(async () => {
+			const [a, b, c, d] = steps ? steps.map((text) => typedYards(text, "step")) : [];
+			return change.rules(session.id, {
 				short_rule: over.short_rule ?? (bag.short_rule as ShortRule),
 				turf: ((over.turf ?? bag.turf) || null) as "soft" | "medium" | "firm" | null,
 				long_least_m: a ?? null,
 				long_most_m: b ?? null,
 				short_least_m: c ?? null,
 				short_most_m: d ?? null,
-			}),
-		);
+			});
+		});
 	};
 	return (
 		<form

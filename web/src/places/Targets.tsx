@@ -2,6 +2,7 @@
 import { useState } from "react";
 import type { Session, Slot, Target } from "../api/client";
 import { change } from "../api/session";
+import { typedNumber } from "../ui/typed";
 import { READINGS, toMetres, wish, yd } from "../ui/units";
 
 interface Props {
@@ -53,12 +54,11 @@ const TYPES: Record<string, string> = {
 
 /** Shown to canonical, for what is typed. */
 function canonical(quantity: string, text: string): number | null {
-	if (text.trim() === "") return null;
-	const value = Number(text.replace(",", "."));
+	const value = typedNumber(text, "target");
 	const unit = READINGS[quantity]?.unit;
+	if (value === null) return null;
 	if (unit === "yd") return toMetres(value);
-	if (unit === "ft") return value * 0.3048;
-	return value;
+	return unit === "ft" ? value * 0.3048 : value;
 }
 
 function typed(quantity: string, value: number | null): string {
@@ -76,12 +76,17 @@ function TargetRow({ session, slot, target, act, busy }: Props & { slot: Slot; t
 		setHigh(typed(target.quantity, target.high));
 		setEditing(true);
 	};
-	const put = (from: number | null, to: number | null) => {
-		act(() =>
-			change.target(session.id, { slot: slot.index, quantity: target.quantity, low: from, high: to }),
-		);
-		setEditing(false);
-	};
+	const put = (from: string, to: string) =>
+		act(async () => {
+			const made = await change.target(session.id, {
+				slot: slot.index,
+				quantity: target.quantity,
+				low: canonical(target.quantity, from),
+				high: canonical(target.quantity, to),
+			});
+			setEditing(false);
+			return made;
+		});
 	return (
 		<li>
 			<div className="flex items-baseline gap-2">
@@ -130,7 +135,7 @@ function TargetRow({ session, slot, target, act, busy }: Props & { slot: Slot; t
 					className="mt-1 flex items-center gap-2"
 					onSubmit={(event) => {
 						event.preventDefault();
-						put(canonical(target.quantity, low), canonical(target.quantity, high));
+						put(low, high);
 					}}
 				>
 					<input
@@ -154,7 +159,7 @@ function TargetRow({ session, slot, target, act, busy }: Props & { slot: Slot; t
 					<button
 						type="button"
 						className="btn btn-sm btn-ghost h-9"
-						onClick={() => (target.overruled ? put(null, null) : setEditing(false))}
+						onClick={() => (target.overruled ? put("", "") : setEditing(false))}
 					>
 						{target.overruled ? "As proposed" : "Cancel"}
 					</button>

@@ -118,3 +118,87 @@ test("without a build in hand it says so, and no key does harm", () => {
 	for (const key of "xnzmsqiu") press(key);
 	expect(changes(sent)).toEqual([]);
 });
+
+test("another setting is another build, chosen within what the sleeve turns", async () => {
+	const turning = session.builds.map((each) =>
+		each.id === 4 ? { ...each, stated_loft_deg: 22, set_loft_deg: 22, sleeve_deg: 1.5 } : each,
+	);
+	const sent = serve({ "POST /api/builds/4/settings": inHand });
+	show(Bay, { ...inHand, builds: turning });
+	press("s");
+	const sheet = await screen.findByRole("dialog", { hidden: true });
+	const lofts = [...sheet.querySelectorAll("button.text-lg")] as HTMLButtonElement[];
+	expect(lofts.map((each) => each.textContent)).toEqual([
+		"20.5°",
+		"21°",
+		"21.5°",
+		"22° now",
+		"22.5°",
+		"23°",
+		"23.5°",
+	]);
+	expect(lofts[3]?.disabled).toBe(true);
+	expect(sheet.textContent).toContain("screw is at the maker’s torque");
+	fireEvent.click(lofts[6] as HTMLButtonElement);
+	await waitFor(() => expect(changes(sent)[0]?.body).toEqual({ set_loft_deg: 23.5 }));
+});
+
+test("a bonded head has no other setting", () => {
+	const sent = serve({});
+	show(Bay, inHand);
+	press("s");
+	expect(screen.queryByRole("dialog", { hidden: true })).toBeNull();
+	expect(changes(sent)).toEqual([]);
+});
+
+test("a shot is filed under the club it was hit with, and undo files it back", async () => {
+	const sent = serve({ "PUT /api/shots/2/build": inHand });
+	show(Bay, inHand);
+	fireEvent.click(screen.getByRole("button", { name: "Shot 2, carry 179" }));
+	press("m");
+	const sheet = await screen.findByRole("dialog", { hidden: true });
+	expect(sheet.textContent).toContain("Shot 179 was hit with");
+	const names = [...sheet.querySelectorAll("li button")] as HTMLButtonElement[];
+	expect(names.map((each) => [each.textContent?.trim(), each.disabled])).toEqual([
+		["5i", false],
+		["5W", false],
+		["A 4H 22°", true],
+		["B U4 22°", false],
+	]);
+	fireEvent.click(names[3] as HTMLButtonElement);
+	await waitFor(() => expect(changes(sent)[0]?.body).toEqual({ build: 5 }));
+	press("z");
+	await waitFor(() => expect(changes(sent)[1]?.body).toEqual({ build: 4 }));
+});
+
+test("the stand says of each build how sure its carry is, and own clubs come in hand on request", async () => {
+	const sent = serve(ok);
+	const two = [verdict({ settled: false, more: 3, half_width_m: 4 })];
+	const open = session.builds.map((each) =>
+		each.id === 4 ? { ...each, settled: false, set_aside: 1 } : each,
+	);
+	show(Bay, { ...inHand, builds: open, verdicts: two });
+	const [a, b] = ["4H 22°", "U4 22°"].map((name) => screen.getByRole("button", { name: new RegExp(name) }));
+	expect(a?.textContent).toContain("5 kept, 1 aside");
+	expect(a?.textContent).toContain("3 more settles");
+	expect(a?.getAttribute("aria-pressed")).toBe("true");
+	fireEvent.click(b as HTMLElement);
+	await waitFor(() => expect(changes(sent)[0]?.body).toEqual({ build: 5 }));
+	fireEvent.click(screen.getByRole("button", { name: "The player’s own clubs" }));
+	expect(screen.queryByRole("button", { name: /^Pt/ })).toBeNull();
+	fireEvent.click(screen.getByRole("button", { name: "5i162" }));
+	await waitFor(() => expect(changes(sent)[1]?.body).toEqual({ build: 1 }));
+});
+
+test("the stand-in hits what is asked and is stopped; while it hits it is not started again", async () => {
+	const sent = serve({ "POST /api/bays/1/stand-in": {}, "DELETE /api/bays/1/stand-in": {} });
+	const { unmount } = show(Bay, inHand);
+	fireEvent.click(screen.getByRole("button", { name: "Hit 6" }));
+	await waitFor(() => expect(changes(sent)[0]?.body).toEqual({ shots: 6, every_s: 1.5 }));
+	unmount();
+	show(Bay, { ...inHand, stand_in: true });
+	expect((screen.getByRole("button", { name: "Hit 1" }) as HTMLButtonElement).disabled).toBe(true);
+	expect(screen.getByText("Stand-in hitting")).toBeTruthy();
+	fireEvent.click(screen.getByRole("button", { name: "Stop" }));
+	await waitFor(() => expect(changes(sent)[1]?.method).toBe("DELETE"));
+});

@@ -1,12 +1,15 @@
 /** A place on its own: what it shows of a session, and what it asks of the API. */
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
-import { cleanup, render } from "@testing-library/react";
+import { cleanup, configure, render } from "@testing-library/react";
 import type { ComponentType, ReactNode } from "react";
 import { MemoryRouter } from "react-router";
 import { vi } from "vitest";
 import type { Session } from "../api/client";
 import { CommandProvider } from "../app/commands";
 import type { PlaceProps } from "../app/SessionFrame";
+
+// A slow machine is slow, not wrong.
+configure({ asyncUtilTimeout: 5000 });
 
 // jsdom draws no dialogs: one that is asked for is open.
 HTMLDialogElement.prototype.showModal = function showModal() {

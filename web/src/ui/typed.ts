@@ -1,0 +1,23 @@
+/** What a fitter types, read as a number: nothing is nothing, and what is no number is said, never taken for nothing. */
+import { Problem } from "../api/client";
+import { toMetres } from "./units";
+
+export function typedNumber(text: string, what: string): number | null {
+	const clean = text.trim().replace(",", ".").replace("\u2212", "-");
+	if (clean === "") return null;
+	const value = Number(clean);
+	if (!Number.isFinite(value)) {
+		throw new Problem(
+			`“${text.trim()}” is no number. Write the ${what} in figures, as 165 or 162.5.`,
+			0,
+			null,
+		);
+	}
+	return value;
+}
+
+/** Yards as they travel, in metres. */
+export function typedYards(text: string, what: string): number | null {
+	const yards = typedNumber(text, what);
+	return yards === null ? null : toMetres(yards);
+}
