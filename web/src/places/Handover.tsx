@@ -15,7 +15,8 @@ import type { PlaceProps } from "../app/SessionFrame";
 import { CarryMap, type CarryMapProps, mapSpan } from "../instruments/CarryMap";
 import { Letter } from "../ui/Letter";
 import { Caution, Said, Waiting } from "../ui/Said";
-import { ownOf, sideProps } from "./model";
+import { BuildPicker, PlanChoices, samePicks } from "./HandoverPicks";
+import { sideProps } from "./model";
 
 export function Handover({ session }: PlaceProps) {
 	const handover = useHandover(session.id);
@@ -76,14 +77,12 @@ interface Words {
 	lost: Choice["lost"];
 }
 
-const SAME = (a: number[], b: number[]) => a.length === b.length && a.every((each) => b.includes(each));
-
 function Deciding({ session, handover }: { session: Session; handover: HandoverPicture }) {
 	const queries = useQueryClient();
 	const suggested: Picks = { builds: handover.suggested, dropped: handover.suggested_drop };
 	const [picked, setPicked] = useState<Picks | null>(null);
 	const picks = picked ?? suggested;
-	const asSuggested = SAME(picks.builds, suggested.builds) && SAME(picks.dropped, suggested.dropped);
+	const asSuggested = samePicks(picks, suggested);
 	const found = useDraft(session.id, picks, !asSuggested);
 	const choice = (!asSuggested && found.data) || handover.draft;
 	// What the fitter wrote belongs to the choice it was written for; another one brings its own words.
@@ -120,8 +119,8 @@ function Deciding({ session, handover }: { session: Session; handover: HandoverP
 						: "Recommend for this slot"}
 				</h2>
 				<p className="quiet text-sm">{handover.suggestion}</p>
-				<Plans handover={handover} picks={picks} suggested={suggested} onPick={setPicked} />
-				<Picker session={session} tested={handover.tested} picks={picks} onPick={setPicked} />
+				<PlanChoices handover={handover} picks={picks} suggested={suggested} onPick={setPicked} />
+				<BuildPicker session={session} tested={handover.tested} picks={picks} onPick={setPicked} />
 				{choice.over > 0 && (
 					<p className="hole-text text-sm font-semibold">
 						{choice.after.club_count} clubs: {choice.over} too many. Leave{" "}
@@ -187,169 +186,6 @@ function Deciding({ session, handover }: { session: Session; handover: HandoverP
 				<p className="quiet text-sm">Once agreed, the session does not change any more.</p>
 			</aside>
 		</div>
-	);
-}
-
-/** The plans kept on the Bag as choices, beside what is suggested. */
-function Plans({
-	handover,
-	picks,
-	suggested,
-	onPick,
-}: {
-	handover: HandoverPicture;
-	picks: Picks;
-	suggested: Picks;
-	onPick: (picks: Picks) => void;
-}) {
-	if (handover.plans.length === 0) return null;
-	const unhit = handover.plans.filter((plan) => plan.unhit.length > 0);
-	const all = [{ name: "Suggested", ...suggested, unhit: [] as string[] }, ...handover.plans];
-	return (
-		<div>
-			<div className="flex flex-wrap gap-1.5">
-				{all.map((plan) => {
-					const on = SAME(plan.builds, picks.builds) && SAME(plan.dropped, picks.dropped);
-					return (
-						<button
-							key={plan.name}
-							type="button"
-							aria-pressed={on}
-							className={`btn btn-sm h-10 ${on ? "btn-primary" : "border-base-300 bg-base-100"}`}
-							onClick={() => onPick({ builds: plan.builds, dropped: plan.dropped })}
-						>
-							{plan.name}
-						</button>
-					);
-				})}
-			</div>
-			{unhit.map((plan) => (
-				<p key={plan.name} className="quiet mt-1 text-sm">
-					{plan.name} also wants {plan.unhit.join(" and ")}, not hit enough yet.
-				</p>
-			))}
-		</div>
-	);
-}
-
-/** The builds that come in: one where one club is to be placed, else any; and the own clubs that leave. */
-function Picker({
-	session,
-	tested,
-	picks,
-	onPick,
-}: {
-	session: Session;
-	tested: Tested[];
-	picks: Picks;
-	onPick: (picks: Picks) => void;
-}) {
-	const many = session.clubs_to_place > 1;
-	const turn = (build: number) => {
-		const inside = picks.builds.includes(build);
-		const others = many ? picks.builds.filter((each) => each !== build) : [];
-		onPick({ ...picks, builds: inside && many ? others : [...others, build] });
-	};
-	const own = ownOf(session).filter((build) => !build.fixed);
-	return (
-		<>
-			<ul className="space-y-1">
-				{tested.map((each) => (
-					<li key={each.build}>
-						<Row
-							type={many ? "checkbox" : "radio"}
-							checked={picks.builds.includes(each.build)}
-							onChange={() => turn(each.build)}
-							letter={each.letter}
-							name={each.name}
-							headline={each.headline}
-							price={each.price ? Number(each.price).toFixed(0) : ""}
-						/>
-					</li>
-				))}
-				<li>
-					<Row
-						type="radio"
-						checked={picks.builds.length === 0}
-						onChange={() => onPick({ ...picks, builds: [] })}
-						name={picks.dropped.length ? "Nothing new" : "Keep what is there"}
-						headline={picks.dropped.length ? "Only leave out" : "Keep"}
-					/>
-				</li>
-			</ul>
-			<div className="flex flex-wrap items-center gap-2">
-				<label className="flex items-center gap-2 text-sm">
-					<span className="quiet">Leave out</span>
-					<select
-						className="select h-10 w-36"
-						value=""
-						onChange={(event) =>
-							onPick({ ...picks, dropped: [...picks.dropped, Number(event.target.value)] })
-						}
-					>
-						<option value="">{picks.dropped.length ? "another club" : "no club"}</option>
-						{own
-							.filter((build) => !picks.dropped.includes(build.id))
-							.map((build) => (
-								<option key={build.id} value={build.id}>
-									{build.name}
-								</option>
-							))}
-					</select>
-				</label>
-				{own
-					.filter((build) => picks.dropped.includes(build.id))
-					.map((build) => (
-						<button
-							key={build.id}
-							type="button"
-							className="btn btn-sm h-10 border-base-300 bg-base-100"
-							aria-label={`Keep the ${build.name} after all`}
-							onClick={() => onPick({ ...picks, dropped: picks.dropped.filter((each) => each !== build.id) })}
-						>
-							<s>{build.name}</s> ×
-						</button>
-					))}
-			</div>
-		</>
-	);
-}
-
-function Row({
-	type,
-	checked,
-	onChange,
-	letter,
-	name,
-	headline,
-	price,
-}: {
-	type: "radio" | "checkbox";
-	checked: boolean;
-	onChange: () => void;
-	letter?: string;
-	name: string;
-	headline: string;
-	price?: string;
-}) {
-	return (
-		<label
-			className={`flex min-h-14 cursor-pointer items-center gap-3 border px-3 py-2 ${checked ? "border-base-content bg-base-200" : "border-base-300"}`}
-		>
-			<input
-				type={type}
-				className={type}
-				name={type === "radio" ? "choice" : undefined}
-				checked={checked}
-				onChange={onChange}
-			/>
-			{letter && <Letter letter={letter} />}
-			<span className="min-w-0 flex-1">
-				<span className="block font-semibold">{name}</span>
-				<span className="quiet block truncate text-sm">{headline}</span>
-			</span>
-			<span className="num">{price}</span>
-		</label>
 	);
 }
 
