@@ -26,7 +26,7 @@ def interview(page: Page) -> None:
 
 
 def hit_six(page: Page) -> None:
-    expect(page.get_by_text("Feed open")).to_be_visible()
+    expect(page.get_by_text("Feed open")).to_be_visible(timeout=30_000)
     shots = page.get_by_role("list", name="Shots of this build").get_by_role("listitem")
     expect(shots).to_have_count(0)
     page.get_by_role("button", name="Hit 6").click()
@@ -97,7 +97,7 @@ def test_the_hole_two_slots_the_short_list_and_what_the_bag_becomes(page: Page, 
     expect(carry_map).to_contain_text("Between 6i and 5W")
 
     page.keyboard.press("3")
-    expect(page.get_by_text("Stand-in hitting")).to_be_hidden(timeout=30_000)
+    expect(page.get_by_role("heading", name="On the stand")).to_be_visible()
     page.keyboard.press("b")
     hit_six(page)
     two_clubs_agreed(page)

@@ -11,6 +11,7 @@ from hemicycle_core.judge.unhit import play_expected
 from hemicycle_core.rack.expected import Expected
 from hemicycle_core.rack.pulling import about_as_fast, rough_words, seats, usual_shaft_g
 from hemicycle_core.samples.lofts import Head
+from hemicycle_core.shots import Shot
 from hemicycle_core.units import metres, mps
 
 POOL = session(case(shots(179)), case(shots(184, seed=2), "B")).weighed.pooled
@@ -49,8 +50,10 @@ def success(expected, job=GREEN, name="x"):
 
 
 def test_a_club_as_it_should_be_is_played_like_one_that_was_hit_but_less_surely():
-    hit = session(case(shots(179, n=12))).weighed.played["A"][0]
-    guessed = success(AS_WANTED)
+    straight = np.random.default_rng(4).normal(0, 6, 12)
+    twelve = [Shot({**shot.values, "offline_m": side}) for shot, side in zip(shots(179, n=12), straight, strict=True)]
+    weighed = session(case(twelve)).weighed
+    hit, (guessed,) = weighed.played["A"][0], play_expected("x", AS_WANTED, weighed.pooled, [GREEN])
     assert guessed.success == pytest.approx(hit.success, abs=0.15)
     wide = [high - low for low, high in (guessed.interval, hit.interval)]
     assert wide[0] > wide[1]

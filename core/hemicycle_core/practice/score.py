@@ -180,10 +180,9 @@ def until_settled(fitting: Fitting) -> Score:
         if found.choice.settled or found.choice.more is None:
             return score(fitting, judgement=found)
         letter, wanted = found.choice.more
-        room = MOST_SHOTS - len(fitting.shots[letter])
-        if room <= 0:
-            others = [each for each in fitting.shots if len(fitting.shots[each]) < MOST_SHOTS]
-            if not others or letter not in fitting.shots:
+        room = {each: MOST_SHOTS - len(hit) for each, hit in fitting.shots.items() if len(hit) < MOST_SHOTS}
+        if letter not in room:
+            if not room:
                 return score(fitting, judgement=found)
-            letter, room = min(others, key=lambda each: (len(fitting.shots[each]), each)), MOST_SHOTS
-        fitting.hit(letter, min(wanted, room, AT_A_TIME))
+            letter = min(room, key=lambda each: (-room[each], each))
+        fitting.hit(letter, min(wanted, room[letter], AT_A_TIME))

@@ -71,10 +71,11 @@ function yearFrom(date: string): string {
 	return next.toISOString().slice(0, 10);
 }
 
+/** What the fitter wrote for one choice: reasons, and by letter why the others lost; unset as drafted. */
 interface Words {
 	of: string;
-	reasons: string;
-	lost: Choice["lost"];
+	reasons?: string;
+	why: Record<string, string>;
 }
 
 function Deciding({ session, handover }: { session: Session; handover: HandoverPicture }) {
@@ -85,11 +86,12 @@ function Deciding({ session, handover }: { session: Session; handover: HandoverP
 	const asSuggested = samePicks(picks, suggested);
 	const found = useDraft(session.id, picks, !asSuggested);
 	const choice = (!asSuggested && found.data) || handover.draft;
-	// What the fitter wrote belongs to the choice it was written for; another one brings its own words.
-	const [written, setWritten] = useState<Words>({ of: "", reasons: "", lost: [] });
-	const words = written.of === choice.reasons ? written : { ...choice, of: choice.reasons };
-	const { reasons, lost } = words;
-	const write = (change: Partial<Words>) => setWritten({ of: choice.reasons, reasons, lost, ...change });
+	// Kept by what is picked, not by the draft: what is written while the draft is on its way stays.
+	const key = JSON.stringify(picks);
+	const [written, setWritten] = useState<Words>({ of: "", why: {} });
+	const words: Words = written.of === key ? written : { of: key, why: {} };
+	const reasons = words.reasons ?? choice.reasons;
+	const lost = choice.lost.map((each) => ({ ...each, why: words.why[each.letter] ?? each.why }));
 	const [check, setCheck] = useState(yearFrom(handover.held_on));
 	const agree = useMutation({
 		mutationFn: () =>
@@ -146,10 +148,10 @@ function Deciding({ session, handover }: { session: Session; handover: HandoverP
 					<textarea
 						className="textarea field-sizing-content min-h-24 w-full"
 						value={reasons}
-						onChange={(event) => write({ reasons: event.target.value })}
+						onChange={(event) => setWritten({ ...words, reasons: event.target.value })}
 					/>
 				</label>
-				{lost.map((each, index) => (
+				{lost.map((each) => (
 					<label key={each.letter} className="block">
 						<span className="quiet text-sm">
 							Why {each.letter} {each.name} lost
@@ -158,9 +160,7 @@ function Deciding({ session, handover }: { session: Session; handover: HandoverP
 							className="textarea field-sizing-content min-h-14 w-full"
 							value={each.why}
 							onChange={(event) =>
-								write({
-									lost: lost.map((one, at) => (at === index ? { ...one, why: event.target.value } : one)),
-								})
+								setWritten({ ...words, why: { ...words.why, [each.letter]: event.target.value } })
 							}
 						/>
 					</label>

@@ -58,6 +58,25 @@ test("for one place another build takes the first one's, with its own reasons an
 	expect(screen.getByLabelText("Why A 4H 22° lost")).toBeTruthy();
 });
 
+test("what is written while the bag of another choice is still worked out is kept", async () => {
+	let answer: (drafted: unknown) => void = () => undefined;
+	const sent = serve({
+		[`GET ${URL_OF}`]: handover,
+		[`POST ${URL_OF}`]: handover,
+		[`GET ${URL_OF}/draft`]: new Promise((done) => {
+			answer = done;
+		}),
+	});
+	show(Handover, session);
+	fireEvent.click(await screen.findByRole("radio", { name: /U4/ }));
+	fireEvent.change(screen.getByLabelText("Reasons"), { target: { value: "She likes to look down at it." } });
+	answer(choice([B]));
+	expect(await screen.findByLabelText("Why A 4H 22° lost")).toBeTruthy();
+	expect(reasons()).toBe("She likes to look down at it.");
+	agree();
+	await waitFor(() => expect(changes(sent)[0]?.body).toMatchObject({ builds: [5], reasons: reasons() }));
+});
+
 test("keeping buys nothing", async () => {
 	const sent = open();
 	fireEvent.click(await screen.findByRole("radio", { name: /Keep what is there/ }));
