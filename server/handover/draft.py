@@ -162,9 +162,11 @@ def suggestion(loaded: Loaded) -> tuple[list[int], list[int], str]:
 
 
 def _sorted_out(loaded: Loaded, keys: Collection[int]) -> tuple[list[Build], list[Build]]:
-    """Of the clubs of a plan: the candidates that come in, and the own ones with a carry that it leaves out."""
+    """Of the clubs of a plan: the candidates that come in, and the own ones with a carry that it leaves out; one that
+    was fixed since stays."""
     come = [build for build in loaded.candidates if build.pk in keys]
-    return come, [build for build in loaded.own if build.pk not in keys and loaded.carried(build) is not None]
+    loose = [build for build in loaded.own if not build.fixed and loaded.carried(build) is not None]
+    return come, [build for build in loose if build.pk not in keys]
 
 
 def plan_lines(loaded: Loaded, kept: Iterable[BagPlan]) -> list[PlanLine]:
@@ -174,5 +176,5 @@ def plan_lines(loaded: Loaded, kept: Iterable[BagPlan]) -> list[PlanLine]:
         come, leave = _sorted_out(loaded, {build.pk for build in plan.builds.all()})
         hit = [build.pk for build in come if build.letter in verdicts]
         unhit = [build.letter for build in come if build.letter not in verdicts]
-        made.append(PlanLine(plan.name, hit, [build.pk for build in leave if not build.fixed], unhit))
+        made.append(PlanLine(plan.name, hit, [build.pk for build in leave], unhit))
     return made

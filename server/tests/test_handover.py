@@ -92,6 +92,15 @@ def test_for_one_place_the_verdicts_choice_is_suggested_for_two_the_best_bag_of_
     assert all(holes[letters] ** 0.5 <= least + 3 for letters in chosen)  # within the noise of holes, three metres
 
 
+def test_a_fixed_club_that_the_player_will_not_play_is_not_left_out_for_him(desk, two):
+    fixed = Build.objects.filter(session=two, letter="").first()
+    Build.objects.filter(pk=fixed.pk).update(fixed=True, liking="vetoed")
+    FittingSession.objects.filter(pk=two.pk).update(clubs_to_place=2)
+    said = draft(desk, two)
+    assert fixed.pk not in said["suggested_drop"]
+    assert fixed.name in [club["name"] for club in said["draft"]["after"]["clubs"]]
+
+
 def test_a_plan_kept_on_the_bag_is_a_choice_and_names_what_was_not_hit(desk, two):
     head, shaft = Head.objects.filter(label="9W").first(), Shaft.objects.get(name="Fenlark 55")
     wanted = {"candidates": [{"head": head.pk, "shaft": shaft.pk}]}

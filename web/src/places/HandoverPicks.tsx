@@ -20,8 +20,10 @@ export function PlanChoices({
 	onPick: (picks: Picks) => void;
 }) {
 	if (handover.plans.length === 0) return null;
-	const unhit = handover.plans.filter((plan) => plan.unhit.length > 0);
-	const all = [{ name: "Suggested", ...suggested, unhit: [] as string[] }, ...handover.plans];
+	// Two plans may have one name; their place tells them apart.
+	const all = [{ name: "Suggested", ...suggested, unhit: [] as string[] }, ...handover.plans].map(
+		(plan, place) => ({ ...plan, place }),
+	);
 	return (
 		<div>
 			<div className="flex flex-wrap gap-1.5">
@@ -29,7 +31,7 @@ export function PlanChoices({
 					const on = samePicks(plan, picks);
 					return (
 						<button
-							key={plan.name}
+							key={plan.place}
 							type="button"
 							aria-pressed={on}
 							className={`btn btn-sm h-10 ${on ? "btn-primary" : "border-base-300 bg-base-100"}`}
@@ -40,11 +42,13 @@ export function PlanChoices({
 					);
 				})}
 			</div>
-			{unhit.map((plan) => (
-				<p key={plan.name} className="quiet mt-1 text-sm">
-					{plan.name} also wants {plan.unhit.join(" and ")}, not hit enough yet.
-				</p>
-			))}
+			{all
+				.filter((plan) => plan.unhit.length > 0)
+				.map((plan) => (
+					<p key={plan.place} className="quiet mt-1 text-sm">
+						{plan.name} also wants {plan.unhit.join(" and ")}, not hit enough yet.
+					</p>
+				))}
 		</div>
 	);
 }

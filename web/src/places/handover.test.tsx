@@ -91,6 +91,7 @@ test("for two places two builds go in together, and what is too many is left out
 	expect(await screen.findByText(/1 too many/)).toBeTruthy();
 	expect(screen.getByText("Together").textContent).toBe("Together 558");
 	expect(screen.getAllByRole("heading", { name: /Build sheet/ })).toHaveLength(2);
+	expect(screen.getByText("12 clubs, A and B in")).toBeTruthy();
 	const own = session.builds.find((each) => !each.letter);
 	fireEvent.change(screen.getByLabelText("Leave out"), { target: { value: String(own?.id) } });
 	await waitFor(() => expect(screen.queryByText(/too many/)).toBeNull());
@@ -106,11 +107,13 @@ test("a plan that was kept is chosen in one act, and says what of it was not hit
 	const plans = [
 		{ name: "Plan 1", builds: [5], dropped: [1], unhit: ["C"] },
 		{ name: "Plan 2", builds: [4, 5], dropped: [], unhit: [] },
+		{ name: "Plan 2", builds: [4], dropped: [1], unhit: [] }, // one was taken away and another kept
 	];
 	const sent = open({ ...handover, plans }, { ...session, clubs_to_place: 2 });
 	const first = await screen.findByRole("button", { name: "Plan 1" });
 	expect(screen.getByRole("button", { name: "Suggested" }).getAttribute("aria-pressed")).toBe("true");
 	expect(screen.getByText("Plan 1 also wants C, not hit enough yet.")).toBeTruthy();
+	expect(screen.getAllByRole("button", { name: "Plan 2" })).toHaveLength(2);
 	fireEvent.click(first);
 	await waitFor(() => expect(first.getAttribute("aria-pressed")).toBe("true"));
 	await waitFor(() => expect(reasons()).toBe("B in."));

@@ -180,7 +180,11 @@ export function afterOf(session: Session, plan: BagPlan): MapAfter {
 
 export function sideProps(side: BagSide, title: string, rule: string): CarryMapProps {
 	const name = (id: number) => side.clubs.find((club) => club.id === id)?.name ?? "";
-	const fresh = side.clubs.find((club) => club.new);
+	const fresh = side.clubs.filter((club) => club.new);
+	// One by its name, several by their letters: the line is short.
+	const come = fresh
+		.map((club) => (fresh.length > 1 ? club.letter : `${club.letter} ${club.name}`))
+		.join(" and ");
 	const near = side.between.filter((gap) => gap.hole_m > 0);
 	const widest = near.reduce((most, gap) => Math.max(most, gap.hole_m), 0);
 	return {
@@ -199,7 +203,7 @@ export function sideProps(side: BagSide, title: string, rule: string): CarryMapP
 		rings: [],
 		rule,
 		readout: {
-			over: fresh ? `${side.club_count} clubs, ${fresh.letter} ${fresh.name} in` : `${side.club_count} clubs`,
+			over: come ? `${side.club_count} clubs, ${come} in` : `${side.club_count} clubs`,
 			big: widest > 0 ? yd(widest) : "0",
 			unit: "yd widest hole",
 			lines: [],
