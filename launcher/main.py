@@ -23,6 +23,7 @@ PASSED_ON = {
     "flight": "fly launch conditions from a CSV or JSON lines file",
     "speed": "how fast the flight model is",
     "judge": "judge a session bundle and print the verdicts as JSON",
+    "vocabulary": "print the words, units and ranges that the front end is built with",
     "practice": "simulated fittings with a hidden truth: how much is lost by hand and by the verdict",
 }
 

@@ -3,14 +3,16 @@
 from __future__ import annotations
 
 import pytest
+from common.policy import Role
+from customers.actions import add_customer
 from customers.models import Customer
+from demo.load import load_rack
 from django.contrib.auth.hashers import make_password
 from django.test import Client
 from fitting.actions import builds, sessions
 from fitting.models import FittingSession
-from practice.demo import _rack
 from rack.models import Head, Shaft
-from shop.models import Bay, Role, Shop, User
+from shop.models import Bay, Shop, User
 
 PASSWORD = "long enough to pass"
 
@@ -28,7 +30,7 @@ def person(shop: Shop, name: str, role: str = Role.FITTER) -> User:
 def shop(db) -> Shop:
     made = Shop.objects.create(name="One")
     Bay.objects.create(shop=made, name="Bay 1", indoor=False)
-    _rack(made)
+    load_rack(made)
     return made
 
 
@@ -58,7 +60,7 @@ def desk(fitter) -> Client:
 @pytest.fixture
 def session(fitter) -> FittingSession:
     """A session with a typed bag that has a hole, and one candidate in hand."""
-    customer: Customer = sessions.add_customer(fitter, name="Ada Field", hand="right")
+    customer: Customer = add_customer(fitter, name="Ada Field", hand="right")
     bay = Bay.objects.get(shop=fitter.shop)
     made = sessions.open_session(fitter, customer_id=customer.pk, bay_id=bay.pk)
     for name, carry, total in (("Dr", 224, 243), ("5W", 196, 204), ("5i", 162, 170), ("6i", 151, 158)):

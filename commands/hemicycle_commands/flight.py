@@ -143,7 +143,7 @@ def read_anchor(text: str, errors: TextIO, *, measured: bool) -> Anchor:
         print(f"Anchor line {row.row.line} left out: {row.problem}", file=errors)
     print(anchored.sentence, file=errors)
     if anchored.trusted or anchored.shots >= 3:
-        drag, lift = float(anchored.trim.drag), float(anchored.trim.lift)  # type: ignore[arg-type]
+        drag, lift = float(anchored.scales.drag), float(anchored.scales.lift)  # type: ignore[arg-type]
         print(
             f"Drag × {drag:.3f} ± {drag * anchored.drag_sd:.3f}, lift × {lift:.3f} ± {lift * anchored.lift_sd:.3f}; "
             f"carry {anchored.carry_before * 100:+.1f}% off before, {anchored.carry_after * 100:+.1f}% after.",

@@ -21,8 +21,8 @@ from typing import Any
 from hemicycle_core.bag import HeadType
 from hemicycle_core.errors import BadInput
 from hemicycle_core.flight import Air
-from hemicycle_core.golfer import Club, Player, Swinging
 from hemicycle_core.shots import Intent
+from hemicycle_core.simulation.golfer import Club, Player, Swinging
 from hemicycle_core.units import yards
 
 TRIES = 6

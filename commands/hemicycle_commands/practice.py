@@ -11,7 +11,7 @@ from concurrent.futures import ProcessPoolExecutor
 from functools import partial
 
 import numpy as np
-from hemicycle_core.practice import Score, draw_fitting, score, until_settled
+from hemicycle_core.simulation.practice import Score, draw_fitting, score, until_settled
 
 MOST_FITTINGS, MOST_SHOTS = 20_000, 50
 SETTLED = 0  # stands for "until settled" where a number of shots is wanted

@@ -10,7 +10,8 @@ from pathlib import Path
 
 import pytest
 from hemicycle_commands import flight, judge, monitor, practice
-from hemicycle_core.golfer import Player
+from hemicycle_commands.vocabulary import printed
+from hemicycle_core.simulation.golfer import Player
 
 HEADER = "id,ball_speed_mph,launch_deg,spin_rpm,altitude_ft\n"
 
@@ -197,3 +198,8 @@ def test_practice_loses_less_than_the_hand_and_knows_how_sure_it_is(capsys):
     held = int(re.search(r"hold the truth: (\d+)%", said).group(1))
     assert 75 <= held <= 98
     assert practice.main(["--shots", "99"]) == 2
+
+
+def test_the_front_end_is_built_with_the_words_of_the_core():
+    kept = (Path(__file__).parents[2] / "web" / "src" / "api" / "vocabulary.ts").read_text()
+    assert kept == printed(), "Stale: print it anew with ./hemicycle vocabulary > web/src/api/vocabulary.ts"

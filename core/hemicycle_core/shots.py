@@ -5,7 +5,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Mapping, Sequence
+from collections.abc import Iterable, Mapping, Sequence
 from dataclasses import dataclass, field
 from enum import StrEnum
 
@@ -25,36 +25,51 @@ class Source(StrEnum):
     COMPUTED = "computed"  # by Hemicycle
 
 
+TRUST = (Source.MEASURED, Source.MODELLED, Source.COMPUTED)
+
+
+def least_trusted(shots: Iterable[Mapping[str, Source]]) -> dict[str, Source]:
+    """Of each reading the least trusted source it has in some shots; what is read over them is no better known."""
+    worst: dict[str, Source] = {}
+    for sources in shots:
+        for key, source in sources.items():
+            worst[key] = max(source, worst.get(key, source), key=TRUST.index)
+    return worst
+
+
 @dataclass(frozen=True)
 class Reading:
-    """One quantity of a shot in canonical units, with the range outside which it is questioned."""
+    """One quantity of a shot in canonical units, with the range outside which it is questioned. shown: the suffix of
+    the unit a fitter reads it in (`units.UNITS`), with so many digits."""
 
     key: str
     label: str
     quantity: Quantity
     low: float
     high: float
+    shown: str
+    digits: int = 0
 
 
 READINGS: dict[str, Reading] = {
     reading.key: reading
     for reading in (
-        Reading("club_speed_mps", "Club speed", Quantity.SPEED, 10, 70),
-        Reading("ball_speed_mps", "Ball speed", Quantity.SPEED, 5, 95),
-        Reading("launch_deg", "Launch angle", Quantity.ANGLE, -10, 70),
-        Reading("direction_deg", "Launch direction", Quantity.ANGLE, -45, 45),
-        Reading("spin_rpm", "Spin", Quantity.SPIN, 0, 15_000),
-        Reading("axis_deg", "Spin axis", Quantity.ANGLE, -80, 80),
-        Reading("attack_deg", "Attack angle", Quantity.ANGLE, -20, 20),
-        Reading("path_deg", "Club path", Quantity.ANGLE, -30, 30),
-        Reading("face_deg", "Face angle", Quantity.ANGLE, -30, 30),
-        Reading("dynamic_loft_deg", "Dynamic loft", Quantity.ANGLE, -5, 80),
-        Reading("carry_m", "Carry", Quantity.LENGTH, 0, 340),
-        Reading("total_m", "Total", Quantity.LENGTH, 0, 400),
-        Reading("offline_m", "Offline", Quantity.LENGTH, -150, 150),
-        Reading("peak_m", "Peak height", Quantity.LENGTH, 0, 80),
-        Reading("landing_deg", "Landing angle", Quantity.ANGLE, 0, 90),
-        Reading("hang_s", "Hang time", Quantity.TIME, 0, 15),
+        Reading("club_speed_mps", "Club speed", Quantity.SPEED, 10, 70, "mph", 1),
+        Reading("ball_speed_mps", "Ball speed", Quantity.SPEED, 5, 95, "mph", 1),
+        Reading("launch_deg", "Launch angle", Quantity.ANGLE, -10, 70, "deg", 1),
+        Reading("direction_deg", "Launch direction", Quantity.ANGLE, -45, 45, "deg", 1),
+        Reading("spin_rpm", "Spin", Quantity.SPIN, 0, 15_000, "rpm"),
+        Reading("axis_deg", "Spin axis", Quantity.ANGLE, -80, 80, "deg"),
+        Reading("attack_deg", "Attack angle", Quantity.ANGLE, -20, 20, "deg", 1),
+        Reading("path_deg", "Club path", Quantity.ANGLE, -30, 30, "deg", 1),
+        Reading("face_deg", "Face angle", Quantity.ANGLE, -30, 30, "deg", 1),
+        Reading("dynamic_loft_deg", "Dynamic loft", Quantity.ANGLE, -5, 80, "deg", 1),
+        Reading("carry_m", "Carry", Quantity.LENGTH, 0, 340, "yd"),
+        Reading("total_m", "Total", Quantity.LENGTH, 0, 400, "yd"),
+        Reading("offline_m", "Offline", Quantity.LENGTH, -150, 150, "yd"),
+        Reading("peak_m", "Peak height", Quantity.LENGTH, 0, 80, "ft"),
+        Reading("landing_deg", "Landing angle", Quantity.ANGLE, 0, 90, "deg"),
+        Reading("hang_s", "Hang time", Quantity.TIME, 0, 15, "s", 1),
     )
 }
 
@@ -82,11 +97,14 @@ class Intent(StrEnum):
     FADE = "fade"
 
 
+FULL_SWING = "full_swing"  # the protocol of stock shots; the others are in `protocols`
+
+
 @dataclass(frozen=True)
 class Shot:
     """One shot in canonical units (`READINGS`), each value with its source. aside: set aside by the fitter. void:
     readings that do not count, as the line of a shot that was good for distance; misread: the monitor's error, not
-    a shot."""
+    a shot. protocol: the key of the one it was hit in."""
 
     values: Mapping[str, float]
     sources: Mapping[str, Source] = field(default_factory=dict)
@@ -95,6 +113,7 @@ class Shot:
     void: frozenset[str] = frozenset()
     intent: Intent = Intent.STOCK
     misread: bool = False
+    protocol: str = FULL_SWING
 
     def get(self, key: str) -> float | None:
         return None if key in self.void else self.values.get(key)
@@ -102,7 +121,12 @@ class Shot:
     @property
     def counts(self) -> bool:
         """Whether it says anything of the club's stock swing."""
-        return not self.misread and self.intent is Intent.STOCK
+        return not self.misread and self.protocol == FULL_SWING and self.intent is Intent.STOCK
+
+    @property
+    def speaks_for_carry(self) -> bool:
+        """Whether its distance is one of those that the club's carry is made from."""
+        return self.kept and "carry_m" not in self.void
 
     @property
     def kept(self) -> bool:

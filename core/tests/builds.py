@@ -1,7 +1,7 @@
 """Builds of one slot between a 5 iron and a 5 wood, as tests of the judge put them to it."""
 
 import numpy as np
-from hemicycle_core.bag import Carried, GapRule, HeadType, plan_slots
+from hemicycle_core.bag import Carried, GapRule, HeadType, lay_out_slots
 from hemicycle_core.bag.gaps import wanted_step
 from hemicycle_core.brief import Job, JobKind, propose
 from hemicycle_core.flight import Firmness
@@ -11,7 +11,7 @@ from hemicycle_core.units import metres
 
 LOWER = Carried("5i", HeadType.IRON, metres(162), metres(170.4), peak_m=metres(27), spin_rpm=5200, spread_m=4)
 UPPER = Carried("5W", HeadType.FAIRWAY, metres(196), metres(204), peak_m=metres(29), spin_rpm=3900, spread_m=4)
-PLAN = plan_slots(LOWER, UPPER, 1, rule=GapRule.ROLL_OUT, step=wanted_step(None))
+PLAN = lay_out_slots(LOWER, UPPER, 1, rule=GapRule.ROLL_OUT, step=wanted_step(None))
 GREEN = Job("Par three", JobKind.GREEN, metres(180), Firmness.MEDIUM, width_m=20, depth_m=24)
 TEE = Job("Tight tee", JobKind.TEE, metres(190), width_m=25)
 

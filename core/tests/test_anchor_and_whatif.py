@@ -7,41 +7,41 @@ from hemicycle_core.errors import BadInput
 from hemicycle_core.flight import (
     Air,
     Anchor,
+    FlightScales,
     Launch,
-    Trim,
     anchor,
     anchored_error,
     flight_error,
     fly,
     in_other_air,
 )
-from hemicycle_core.golfer import Club, Player, Swinging
 from hemicycle_core.judge import EFFECTS, Change, ChangeKind, predict
 from hemicycle_core.shots import Shot
+from hemicycle_core.simulation.golfer import Club, Player, Swinging
 from hemicycle_core.units import METRES_PER_INCH, mps, yards
 
 N = 12
 LAUNCH = Launch(np.linspace(52, 60, N), np.linspace(12, 17, N), np.linspace(3600, 5200, N))
-TRUTH = Trim(1.06, 0.95)
+TRUTH = FlightScales(1.06, 0.95)
 
 
 def measured(noise=0.0, seed=0):
     """Carries and peaks of a ball that flies unlike the model."""
-    flight, chance = fly(LAUNCH, trim=TRUTH), np.random.default_rng(seed)
+    flight, chance = fly(LAUNCH, scales=TRUTH), np.random.default_rng(seed)
     return flight.carry_m * (1 + noise * chance.normal(0, 1, N)), flight.peak_m * (1 + noise * chance.normal(0, 1, N))
 
 
 def test_an_anchored_model_flies_the_measured_carries_and_peaks():
     carry, peak = measured()
     found = anchor(LAUNCH, carry, peak)
-    flight = fly(LAUNCH, trim=found.trim)
+    flight = fly(LAUNCH, scales=found.scales)
     assert np.abs(flight.carry_m / carry - 1).max() < 0.006
     assert np.abs(flight.peak_m / peak - 1).max() < 0.02
     assert np.abs(fly(LAUNCH).carry_m / carry - 1).min() > 0.03
     assert "measured flights" in found.sentence
     carry[3] *= 0.6  # a misread moves nothing much
     again = anchor(LAUNCH, carry, peak)
-    assert again.trim.drag == pytest.approx(found.trim.drag, rel=0.02)
+    assert again.scales.drag == pytest.approx(found.scales.drag, rel=0.02)
 
 
 def test_the_anchors_uncertainty_covers_the_truth_and_shrinks_with_shots():
@@ -50,9 +50,9 @@ def test_the_anchors_uncertainty_covers_the_truth_and_shrinks_with_shots():
         found = anchor(LAUNCH, *measured(noise=0.012, seed=seed))
         # Carry at another launch than any that was seen, where it is used.
         other = Launch(56, 20, 6000)
-        there = fly(other, trim=found.trim)
+        there = fly(other, scales=found.scales)
         error = anchored_error(other, found, there).carry_share[0]
-        inside += abs(there.carry_m[0] / fly(other, trim=TRUTH).carry_m[0] - 1) < 1.645 * error
+        inside += abs(there.carry_m[0] / fly(other, scales=TRUTH).carry_m[0] - 1) < 1.645 * error
     assert inside >= 34  # nine in ten, less what chance takes in 40
     few = anchor(Launch(*(column[:3] for column in LAUNCH.arrays())), *(each[:3] for each in measured()))
     assert found.drag_sd < few.drag_sd < Anchor().drag_sd
@@ -62,7 +62,7 @@ def test_where_the_monitor_models_flight_anchoring_says_so_and_trusts_nothing():
     copied = anchor(LAUNCH, *measured(), measured=False)
     assert not copied.trusted
     assert "agreement, not truth" in copied.sentence
-    there = fly(LAUNCH, trim=copied.trim)
+    there = fly(LAUNCH, scales=copied.scales)
     whole = flight_error(LAUNCH.ball_speed_mps, LAUNCH.spin_rpm)
     assert anchored_error(LAUNCH, copied, there).carry_share == pytest.approx(whole.carry_share)
     assert not anchor(Launch([55, 56], 14, 4500), np.array([160.0, 162.0])).trusted  # two are too few

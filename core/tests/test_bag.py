@@ -11,10 +11,10 @@ from hemicycle_core.bag import (
     HeadType,
     clubs_for,
     coverage,
-    plan_slots,
+    lay_out_slots,
     remarks,
     slot_with_roll,
-    widest_hole,
+    widest_gap,
 )
 from hemicycle_core.bag.gaps import usual_rules, wanted_step
 from hemicycle_core.brief import common_jobs
@@ -42,28 +42,28 @@ BAG = [
 
 def test_the_hole_is_upper_carry_less_lower_total():
     covered = coverage(BAG, usual_rules(GapRule.ROLL_OUT))
-    hole = widest_hole(covered, skip_above=frozenset({"6i"}))
-    assert (hole.lower.name, hole.upper.name, round(yards(hole.hole_m))) == ("5i", "5W", 26)
-    irons = next(gap for gap in covered.between if gap.upper.name == "5i")
-    assert irons.hole_m == 0
+    hole = widest_gap(covered, skip_above=frozenset({"6i"}))
+    assert (hole.lower.name, hole.upper.name, round(yards(hole.open_m))) == ("5i", "5W", 26)
+    irons = next(gap for gap in covered.gaps if gap.upper.name == "5i")
+    assert irons.open_m == 0
     assert round(yards(irons.step_m)) == 11
 
 
 def test_even_steps_count_only_what_is_over_the_step_and_irons_and_wedges_always_use_them():
     covered = coverage(BAG, usual_rules(GapRule.EVEN_STEPS))
-    gap = next(gap for gap in covered.between if gap.upper.name == "5W")
-    assert round(yards(gap.hole_m)) == 34 - 15
-    wedges = next(gap for gap in coverage(BAG, usual_rules(GapRule.ROLL_OUT)).between if gap.upper.name == "PW")
-    assert (wedges.rule, round(yards(wedges.hole_m))) == (GapRule.EVEN_STEPS, 24 - 15)
+    gap = next(gap for gap in covered.gaps if gap.upper.name == "5W")
+    assert round(yards(gap.open_m)) == 34 - 15
+    wedges = next(gap for gap in coverage(BAG, usual_rules(GapRule.ROLL_OUT)).gaps if gap.upper.name == "PW")
+    assert (wedges.rule, round(yards(wedges.open_m))) == (GapRule.EVEN_STEPS, 24 - 15)
 
 
 def test_one_club_leaves_nine_either_side_and_two_close_it():
     lower, upper = club("5i", 162, 170.4), club("5W", 196, 204)
-    plan = plan_slots(lower, upper, 1, rule=GapRule.ROLL_OUT, step=STEP)
+    plan = lay_out_slots(lower, upper, 1, rule=GapRule.ROLL_OUT, step=STEP)
     assert (round(yards(plan.slots[0].low_m)), round(yards(plan.slots[0].high_m))) == (176, 183)
     assert round(yards(plan.left_m)) == 9
     assert plan.sentence == "One club leaves 9 yd either side. Two close it."
-    even = plan_slots(club("LW", 84, 86), club("PW", 126, 130), 2, rule=GapRule.EVEN_STEPS, step=STEP)
+    even = lay_out_slots(club("LW", 84, 86), club("PW", 126, 130), 2, rule=GapRule.EVEN_STEPS, step=STEP)
     assert [round(yards(slot.target_m)) for slot in even.slots] == [98, 112]
 
 
@@ -74,7 +74,7 @@ def test_one_club_leaves_nine_either_side_and_two_close_it():
 def test_no_other_carries_leave_a_smaller_largest_hole(carry, roll, space, upper_roll, count):
     lower = club("low", carry, carry + roll)
     upper = club("high", carry + roll + space, carry + roll + space + upper_roll)
-    plan = plan_slots(lower, upper, count, rule=GapRule.ROLL_OUT, step=STEP)
+    plan = lay_out_slots(lower, upper, count, rule=GapRule.ROLL_OUT, step=STEP)
     rolls = [slot.roll_m for slot in plan.slots]
 
     def largest(carries):
@@ -92,18 +92,18 @@ def test_clubs_that_make_no_bag_are_refused_in_words():
     with pytest.raises(BadInput, match="swapped"):
         club("5i", 162, 120)
     with pytest.raises(BadInput, match="does not carry further"):
-        plan_slots(club("5W", 196, 209), club("5i", 162, 170), 1, rule=GapRule.ROLL_OUT, step=STEP)
+        lay_out_slots(club("5W", 196, 209), club("5i", 162, 170), 1, rule=GapRule.ROLL_OUT, step=STEP)
 
 
 def test_carry_only_asks_for_a_carry_within_reach_whatever_rolls_or_how_fast():
     gap = next(
-        each for each in coverage(BAG, usual_rules(GapRule.CARRY_ONLY, mps(110))).between if each.upper.name == "5W"
+        each for each in coverage(BAG, usual_rules(GapRule.CARRY_ONLY, mps(110))).gaps if each.upper.name == "5W"
     )
-    assert round(yards(gap.hole_m)) == 34 - 15
+    assert round(yards(gap.open_m)) == 34 - 15
     even = next(
-        each for each in coverage(BAG, usual_rules(GapRule.EVEN_STEPS, mps(110))).between if each.upper.name == "5W"
+        each for each in coverage(BAG, usual_rules(GapRule.EVEN_STEPS, mps(110))).gaps if each.upper.name == "5W"
     )
-    assert round(yards(even.hole_m)) == 34 - 20
+    assert round(yards(even.open_m)) == 34 - 20
 
 
 def irons(*carries, spread=4.0):
@@ -155,13 +155,13 @@ def test_the_number_of_clubs_follows_the_space_and_the_spread():
 
 def test_what_rolls_further_may_carry_less_and_leaves_the_same_on_both_sides():
     lower, upper = club("5i", 162, 170), club("5W", 196, 204)
-    plan = plan_slots(lower, upper, 1, rule=GapRule.ROLL_OUT, step=STEP)
+    plan = lay_out_slots(lower, upper, 1, rule=GapRule.ROLL_OUT, step=STEP)
     flat = slot_with_roll(plan, 0, lower, upper, metres(14))
     below, above = flat.target_m - lower.total_m, upper.carry_m - (flat.target_m + metres(14))
     assert below == pytest.approx(above)
     assert flat.target_m < plan.slots[0].target_m
     assert flat.high_m - flat.low_m == pytest.approx(plan.slots[0].high_m - plan.slots[0].low_m)
-    even = plan_slots(lower, upper, 1, rule=GapRule.EVEN_STEPS, step=STEP)
+    even = lay_out_slots(lower, upper, 1, rule=GapRule.EVEN_STEPS, step=STEP)
     assert slot_with_roll(even, 0, lower, upper, metres(14)).target_m == even.slots[0].target_m
 
 
@@ -174,7 +174,7 @@ def test_an_interview_starts_at_distances_this_player_meets():
     assert of("Long par three", BAG, None) == (180, None)  # a driver of 224
     short = [replace(each, carry_m=0.6 * each.carry_m, total_m=0.6 * each.total_m) for each in BAG]
     assert of("Long par three", short, None) == (110, None)
-    plan = plan_slots(short[2], short[1], 1, rule=GapRule.ROLL_OUT, step=STEP)
+    plan = lay_out_slots(short[2], short[1], 1, rule=GapRule.ROLL_OUT, step=STEP)
     distance, _ = of("Long par three", short, plan)
     assert abs(distance - yards(plan.slots[0].target_m)) <= 2.5
     water, over = of("Carry over water", short, plan)

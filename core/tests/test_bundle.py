@@ -6,7 +6,7 @@ from pathlib import Path
 
 import numpy as np
 import pytest
-from hemicycle_core.bag import GapRule, HeadType, coverage, plan_slots, usual_rules, widest_hole
+from hemicycle_core.bag import GapRule, HeadType, coverage, lay_out_slots, usual_rules, widest_gap
 from hemicycle_core.errors import BadInput
 from hemicycle_core.formats.bundle import read_bundle, written
 from hemicycle_core.judge import Kind, Liking
@@ -60,8 +60,8 @@ def test_a_window_left_out_is_the_one_the_bag_asks_for_by_its_rule():
     del data["slot"]
     (case,) = read_bundle(data).cases
     covered = coverage([case.lower, case.upper], usual_rules(GapRule.ROLL_OUT))
-    hole = widest_hole(covered)
-    plan = plan_slots(hole.lower, hole.upper, 1, rule=hole.rule, step=hole.step)
+    hole = widest_gap(covered)
+    plan = lay_out_slots(hole.lower, hole.upper, 1, rule=hole.rule, step=hole.step)
     assert (case.lower.name, case.upper.name) == ("5i", "5W")
     assert (case.slot.low_m, case.slot.high_m) == pytest.approx((plan.slots[0].low_m, plan.slots[0].high_m))
     assert {target.quantity for target in case.targets} >= {"carry_m", "landing_deg"}

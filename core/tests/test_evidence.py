@@ -4,22 +4,22 @@ from dataclasses import replace
 
 import numpy as np
 import pytest
-from hemicycle_core.bag import Carried, GapRule, HeadType, plan_slots
+from hemicycle_core.bag import Carried, GapRule, HeadType, lay_out_slots
 from hemicycle_core.bag.gaps import wanted_step
 from hemicycle_core.brief import Job, JobKind, propose
 from hemicycle_core.errors import BadInput
 from hemicycle_core.flight import Air, Firmness
 from hemicycle_core.formats.club_names import head_type_of, short_name
-from hemicycle_core.golfer import Club, Player, Swinging
 from hemicycle_core.judge import Candidate, Case, Kind, judge
 from hemicycle_core.judge.advice import next_step
 from hemicycle_core.judge.choice import Because, Choice, why_it_lost
+from hemicycle_core.protocols.shaped import against_the_shape, range_of_use
 from hemicycle_core.samples import average, certainty
 from hemicycle_core.samples.drift import speed_drift
-from hemicycle_core.samples.meant import against_the_shape, range_of_use
 from hemicycle_core.samples.outliers import unlike_the_others
 from hemicycle_core.samples.trend import different_chance, trend
 from hemicycle_core.shots import Intent, Shot
+from hemicycle_core.simulation.golfer import Club, Player, Swinging
 from hemicycle_core.units import metres
 from hypothesis import given, settings
 from hypothesis import strategies as st
@@ -27,7 +27,7 @@ from scipy import stats
 
 LOWER = Carried("5i", HeadType.IRON, metres(162), metres(170))
 UPPER = Carried("5W", HeadType.FAIRWAY, metres(196), metres(204))
-PLAN = plan_slots(LOWER, UPPER, 1, rule=GapRule.ROLL_OUT, step=wanted_step(None))
+PLAN = lay_out_slots(LOWER, UPPER, 1, rule=GapRule.ROLL_OUT, step=wanted_step(None))
 
 
 def verdict_of(letter, carries, offline=0.0, jobs=()):
@@ -179,13 +179,13 @@ def test_a_low_a_high_and_a_bent_shot_are_told_from_the_stock_shot(hand):
             hit.pop("strike")
             shots.append(Shot(hit, intent=intent))
     found = {each.intent: each for each in range_of_use(shots, left_handed=hand == "left")}
-    assert all(each.did for each in found.values()) and len(found) == 4
+    assert all(each.as_asked for each in found.values()) and len(found) == 4
     assert found[Intent.LOW].by["peak_m"] < -3 < 0 < found[Intent.HIGH].by["peak_m"]
     assert found[Intent.DRAW].by["curve_m"] * side < -3 < 3 < found[Intent.FADE].by["curve_m"] * side
     assert "ft lower" in found[Intent.LOW].sentence
     # Judged as the other hand, a bend goes the wrong way, and it says so.
     wrong = {each.intent: each for each in range_of_use(shots, left_handed=hand != "left")}
-    assert wrong[Intent.DRAW].did is False and wrong[Intent.DRAW].sentence.endswith("Not what was meant.")
+    assert wrong[Intent.DRAW].as_asked is False and wrong[Intent.DRAW].sentence.endswith("Not what was meant.")
 
 
 def test_what_was_asked_for_is_not_called_done_by_chance_and_only_kept_shots_speak():
@@ -193,11 +193,11 @@ def test_what_was_asked_for_is_not_called_done_by_chance_and_only_kept_shots_spe
     stock = [Shot({"carry_m": 160 + c, "peak_m": 27 + p}) for c, p in chance.normal(0, 1.5, (8, 2))]
     like = Shot({"carry_m": 160.0, "peak_m": 26.8}, intent=Intent.LOW)
     (low,) = range_of_use([*stock, like])
-    assert low.did is None and low.sentence.endswith("With 1 shot that may be chance.")
+    assert low.as_asked is None and low.sentence.endswith("With 1 shot that may be chance.")
     assert range_of_use([*stock, replace(like, aside=True), replace(like, misread=True)]) == []
     assert range_of_use([*stock[:2], like]) == []
     (carries,) = range_of_use([*(Shot({"carry_m": shot.values["carry_m"]}) for shot in stock), like])
-    assert (carries.did, set(carries.by)) == (None, {"carry_m"})
+    assert (carries.as_asked, set(carries.by)) == (None, {"carry_m"})
 
 
 def test_a_ball_that_bends_the_other_way_than_wanted_is_said_and_one_that_may_be_chance_is_not():

@@ -130,7 +130,7 @@ def test_an_anchor_is_made_of_the_rows_that_have_a_launch_and_a_carry():
     )
     assert made.trusted
     assert {row.row.line: row.problem for row in left} == {6: "no carry.", 7: "launch_deg is blank."}
-    trimmed = fly(Launch(mps(122), 14.0, 4600.0), trim=made.trim).carry_m[0]
+    trimmed = fly(Launch(mps(122), 14.0, 4600.0), scales=made.scales).carry_m[0]
     assert trimmed == pytest.approx(0.95 * fly(Launch(mps(122), 14.0, 4600.0)).carry_m[0], rel=0.006)
     with pytest.raises(BadInput, match="has no carry column"):
         anchor_rows(rows((120, 14, 4600)), HEADERS, measured=True)

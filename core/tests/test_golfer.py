@@ -5,7 +5,7 @@ from dataclasses import replace
 import numpy as np
 import pytest
 from hemicycle_core.bag import HeadType
-from hemicycle_core.golfer import Club, Delivery, Player, Swinging, strike_ball
+from hemicycle_core.simulation.golfer import Club, Delivery, Player, Swinging, strike_ball
 from hemicycle_core.units import METRES_PER_INCH, mph, mps
 
 TOUR = Player(speed_mps=mps(90), attack_deg=-4.3, lean_deg=11)

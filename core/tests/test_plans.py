@@ -7,16 +7,16 @@ import numpy as np
 import pytest
 from hemicycle_core.bag import (
     Carried,
+    ClubOption,
     Demand,
     GapRule,
     HeadType,
     Limits,
-    Piece,
     Plan,
     SwapPair,
     best_plan,
     coverage,
-    plan_like,
+    lay_out_like,
     rebagged,
     replanned,
     usual_rules,
@@ -29,24 +29,24 @@ RULES = usual_rules(GapRule.ROLL_OUT)
 DRAWS = 200
 
 
-def piece(key, carry, success, *, total=None, price=0.0, own=False, kind=HeadType.HYBRID, fixed=False, doubt=0.05):
+def option(key, carry, success, *, total=None, price=0.0, own=False, kind=HeadType.HYBRID, fixed=False, doubt=0.05):
     """A club with a success share a job, known give or take `doubt`, the same spread of players for all."""
     spread = doubt * np.linspace(-1, 1, DRAWS) * (1 if key < "m" else -1)
     club = Carried(key, kind, metres(carry), metres(carry + 8 if total is None else total))
     share = np.clip(np.array(success)[:, None] + spread, 0, 1)
-    return Piece(key, club, share, own=own, price=price, fixed=fixed)
+    return ClubOption(key, club, share, own=own, price=price, fixed=fixed)
 
 
 OWN = [
-    piece("5i", 162, [0.2, 0.1], own=True, kind=HeadType.IRON),
-    piece("5W", 196, [0.1, 0.6], own=True, kind=HeadType.FAIRWAY),
-    piece("Dr", 224, [0.0, 0.3], own=True, kind=HeadType.DRIVER, fixed=True),
+    option("5i", 162, [0.2, 0.1], own=True, kind=HeadType.IRON),
+    option("5W", 196, [0.1, 0.6], own=True, kind=HeadType.FAIRWAY),
+    option("Dr", 224, [0.0, 0.3], own=True, kind=HeadType.DRIVER, fixed=True),
 ]
 NEW = [
-    piece("a", 179, [0.7, 0.2], price=279),
-    piece("b", 181, [0.68, 0.2], price=249),
-    piece("c", 168, [0.4, 0.1], price=200),
-    piece("d", 198, [0.1, 0.62], price=300, kind=HeadType.FAIRWAY),
+    option("a", 179, [0.7, 0.2], price=279),
+    option("b", 181, [0.68, 0.2], price=249),
+    option("c", 168, [0.4, 0.1], price=200),
+    option("d", 198, [0.1, 0.62], price=300, kind=HeadType.FAIRWAY),
 ]
 DEMAND = Demand(np.array([2.0, 1.0]), ("", ""))
 
@@ -58,8 +58,8 @@ def test_a_bag_is_the_best_club_for_each_job_by_its_uses_with_its_holes_and_its_
     assert bag.by_job == ("a", "5W")
     assert (bag.count, bag.price, bag.added, bag.relearn, bag.dropped) == (5, 279, ("a",), ("a",), ())
     # 170 to 179 and 187 to 196 are open, and 204 to 224 under the driver.
-    assert [round(yards(gap.hole_m)) for gap in bag.covered.between] == [9, 9, 20]
-    assert bag.next_between == ("5i", "a")
+    assert [round(yards(gap.open_m)) for gap in bag.covered.gaps] == [9, 9, 20]
+    assert bag.next_gap == ("5i", "a")
 
 
 def test_the_best_bag_is_the_best_of_all_and_within_noise_the_cheaper():
@@ -80,7 +80,7 @@ def test_the_best_bag_is_the_best_of_all_and_within_noise_the_cheaper():
 
 
 def test_nothing_better_keeps_the_bag_and_says_so():
-    poor = [piece("z", 163, [0.1, 0.1], price=10)]
+    poor = [option("z", 163, [0.1, 0.1], price=10)]
     found = best_plan([*OWN, *poor], 2, DEMAND, RULES, Limits())
     assert found.bag.added == ()
     assert found.sentence.startswith("Keep the bag as it is")
@@ -154,10 +154,10 @@ def test_what_several_clubs_make_of_the_bag_is_told_by_the_widest_hole_and_what_
 
 def test_like_for_like_aims_at_the_old_club_itself():
     old = OWN[1].club
-    plan = plan_like(old)
+    plan = lay_out_like(old)
     assert plan.slots[0].target_m == old.carry_m
     assert round(yards(plan.slots[0].high_m - plan.slots[0].low_m)) == 7
-    same = [*OWN, piece("n", 196.5, [0.1, 0.6], kind=HeadType.FAIRWAY)]
+    same = [*OWN, option("n", 196.5, [0.1, 0.6], kind=HeadType.FAIRWAY)]
     bag = weigh_plan(Plan(frozenset({"5i", "n", "Dr"})), same, DEMAND, RULES, Limits())
     assert (bag.relearn, bag.dropped) == ((), ("5W",))
 

@@ -7,10 +7,10 @@ import pytest
 from hemicycle_core.bag import HeadType
 from hemicycle_core.brief import Job, JobKind
 from hemicycle_core.flight import Firmness
-from hemicycle_core.golfer import Club, Player, Swinging
-from hemicycle_core.practice.fittings import Fitting, Tried, draw_fitting
-from hemicycle_core.practice.score import MOST_SHOTS, Score, by_hand, by_share, judged, score, until_settled
 from hemicycle_core.shots import Shot
+from hemicycle_core.simulation.golfer import Club, Player, Swinging
+from hemicycle_core.simulation.practice.fittings import Fitting, Tried, draw_fitting
+from hemicycle_core.simulation.practice.score import MOST_SHOTS, Score, by_hand, by_share, judged, score, until_settled
 from hemicycle_core.units import metres, yards
 
 GREEN = Job("Green", JobKind.GREEN, metres(180), Firmness.MEDIUM, width_m=metres(24), depth_m=metres(24))

@@ -6,16 +6,16 @@ import numpy as np
 import pytest
 from hemicycle_core.bag import (
     Carried,
+    ClubOption,
     Demand,
     GapRule,
     HeadType,
     Limits,
-    Piece,
     Plan,
     best_plan,
     clubs_for,
     coverage,
-    plan_slots,
+    lay_out_slots,
     usual_rules,
     weigh_plan,
 )
@@ -23,16 +23,16 @@ from hemicycle_core.brief import Job, JobKind, Target
 from hemicycle_core.errors import BadInput
 from hemicycle_core.flight import FAIRWAY, GREEN, Air, Firmness, Launch, fly, roll_out, run_out
 from hemicycle_core.flight.landing import FLAT_HOP_MPS
-from hemicycle_core.golfer import Club, Delivery, Player, Swinging, strike_ball
-from hemicycle_core.golfer.club import PHYSICS
 from hemicycle_core.judge import Candidate, Case, elsewhere, judge_session, predict, usual_changes
 from hemicycle_core.judge.facts import in_ten
-from hemicycle_core.judge.thresholds import DEFAULT, changed, settings_of
 from hemicycle_core.rack import owned
+from hemicycle_core.rack.lofts import CARRY_SCALES, Head, along, read_along, usual_log_carry
 from hemicycle_core.samples import pattern
 from hemicycle_core.samples.averages import values_of
-from hemicycle_core.samples.lofts import CARRY_SCALES, Head, along, read_along, usual_log_carry
 from hemicycle_core.shots import Intent, Shot
+from hemicycle_core.simulation.golfer import Club, Delivery, Player, Swinging, strike_ball
+from hemicycle_core.simulation.golfer.club import PHYSICS
+from hemicycle_core.thresholds import DEFAULT, changed, settings_of
 from hemicycle_core.units import METRES_PER_INCH, metres, yards
 from hypothesis import HealthCheck, assume, given, settings
 from hypothesis import strategies as st
@@ -228,8 +228,8 @@ def test_the_order_clubs_are_named_in_changes_no_hole_and_none_is_negative(carri
     rules = usual_rules(rule)
     assert coverage(bag_of(mixed), rules) == coverage(bag_of(carries), rules)
     covered = coverage(bag_of(carries), rules)
-    assert all(gap.hole_m >= 0 and gap.overlap_m >= 0 for gap in covered.between)
-    assert all(not (gap.hole_m and gap.crowded) for gap in covered.between)
+    assert all(gap.open_m >= 0 and gap.overlap_m >= 0 for gap in covered.gaps)
+    assert all(not (gap.open_m and gap.crowded) for gap in covered.gaps)
 
 
 @MANY
@@ -239,7 +239,7 @@ def test_one_more_club_never_opens_more_than_there_was(carries, extra, rule):
     assume(min(carries) < extra < max(carries))
     rules = usual_rules(rule)
     before, after = coverage(bag_of(carries), rules), coverage(bag_of([*carries, extra]), rules)
-    assert after.holes_m <= before.holes_m + 1e-6
+    assert after.open_m <= before.open_m + 1e-6
 
 
 @MANY
@@ -263,17 +263,17 @@ def test_no_more_clubs_belong_than_the_jobs_call_for_and_a_wider_pattern_never_a
 def test_the_place_between_two_clubs_is_no_surer_than_they_are(count, space, roll, low_sd, high_sd):
     lower = Carried("L", HeadType.IRON, 140.0, 140.0 + roll, carry_sd_m=low_sd)
     upper = Carried("U", HeadType.FAIRWAY, 140.0 + space, 140.0 + space + roll, carry_sd_m=high_sd)
-    plan = plan_slots(lower, upper, count, rule=GapRule.EVEN_STEPS, step=usual_rules(GapRule.EVEN_STEPS).long_step)
+    plan = lay_out_slots(lower, upper, count, rule=GapRule.EVEN_STEPS, step=usual_rules(GapRule.EVEN_STEPS).long_step)
     assert all(0 < slot.doubt_m <= max(low_sd, high_sd) for slot in plan.slots)
     assert [slot.target_m for slot in plan.slots] == sorted(slot.target_m for slot in plan.slots)
 
 
-def pieces_of(rows):
+def options_of(rows):
     made = []
     for number, (carry, share, own) in enumerate(rows):
         club = Carried(f"C{number}", HeadType.HYBRID, metres(carry), metres(carry + 6))
         success = np.clip(share + np.random.default_rng(number).normal(0, 0.05, (1, 50)), 0, 1)
-        made.append(Piece(f"{number}", club, success, own=own, price=100.0))
+        made.append(ClubOption(f"{number}", club, success, own=own, price=100.0))
     return made
 
 
@@ -283,14 +283,14 @@ ROWS = st.lists(st.tuples(st.integers(100, 230), st.floats(0.05, 0.95), st.boole
 @MANY
 @given(ROWS, st.integers(0, 3))
 def test_a_bag_with_one_more_club_does_no_less_and_the_best_found_no_less_than_today(rows, places):
-    pieces = pieces_of(rows)
-    demand, rules, limits = Demand(np.array([1.5]), ("",)), usual_rules(GapRule.ROLL_OUT), Limits()
-    own = frozenset(piece.key for piece in pieces if piece.own)
-    today = weigh_plan(Plan(own), pieces, demand, rules, limits)
-    for piece in pieces:
-        more = weigh_plan(Plan(own | {piece.key}), pieces, demand, rules, limits)
+    options = options_of(rows)
+    demand, rules, thresholds = Demand(np.array([1.5]), ("",)), usual_rules(GapRule.ROLL_OUT), Limits()
+    own = frozenset(option.key for option in options if option.own)
+    today = weigh_plan(Plan(own), options, demand, rules, thresholds)
+    for option in options:
+        more = weigh_plan(Plan(own | {option.key}), options, demand, rules, thresholds)
         assert more.mean_rounds >= today.mean_rounds - 1e-9
-    found = best_plan(pieces, places, demand, rules, limits)
+    found = best_plan(options, places, demand, rules, thresholds)
     assert found.bag.mean_rounds >= today.mean_rounds - 0.051
     assert len(found.bag.added) <= places
     assert found.bag.price == 100 * len(found.bag.added)
@@ -340,7 +340,7 @@ LOW, HIGH = (
 
 
 def _judged(shots):
-    slot = plan_slots(LOW, HIGH, 1, rule=GapRule.ROLL_OUT, step=metres(13)).slots[0]
+    slot = lay_out_slots(LOW, HIGH, 1, rule=GapRule.ROLL_OUT, step=metres(13)).slots[0]
     targets = [Target("carry_m", slot.low_m, slot.high_m, "The slot."), Target("landing_deg", 44, None, "The green.")]
     case = Case(Candidate("A", "4H", HeadType.HYBRID, shots, can_turn=True), slot, targets, LOW, HIGH)
     return judge_session([case], jobs=[Job("Second", JobKind.GREEN, metres(180))])

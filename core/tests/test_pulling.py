@@ -9,8 +9,8 @@ from hemicycle_core.bag import HeadType
 from hemicycle_core.brief import Job, JobKind
 from hemicycle_core.judge.unhit import play_expected
 from hemicycle_core.rack.expected import Expected
+from hemicycle_core.rack.lofts import Head
 from hemicycle_core.rack.pulling import about_as_fast, rough_words, seats, usual_shaft_g
-from hemicycle_core.samples.lofts import Head
 from hemicycle_core.shots import Shot
 from hemicycle_core.units import metres, mps
 

@@ -6,7 +6,7 @@ import numpy as np
 import pytest
 from builds import GREEN, case, session, shots
 from hemicycle_core.judge.stopping import A_FEW, Apart, more_shots, settled_on
-from hemicycle_core.judge.thresholds import DEFAULT
+from hemicycle_core.thresholds import DEFAULT
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
@@ -63,7 +63,7 @@ def test_two_builds_that_do_the_same_are_settled_once_enough_was_hit_though_neit
 def test_a_shop_may_call_it_enough_sooner():
     cases = [case(shots(179, n=8, seed=1)), case(shots(179, n=8, seed=2), "B")]
     assert not session(*cases).choice.settled
-    assert session(*cases, limits=replace(DEFAULT, most_shots=5)).choice.settled
+    assert session(*cases, thresholds=replace(DEFAULT, most_shots=5)).choice.settled
 
 
 def test_few_shots_with_builds_that_may_differ_are_not_settled_and_say_with_which_and_how_many():

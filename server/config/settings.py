@@ -25,15 +25,16 @@ INSTALLED_APPS = [
     "shop",
     "customers",
     "rack",
-    "practice",
     "fitting",
-    "feed",
     "handover",
+    "demo",
+    "live",
 ]
 
 MIDDLEWARE = [
     "django.middleware.security.SecurityMiddleware",
     "config.middleware.ContentSecurityPolicy",
+    "django.middleware.gzip.GZipMiddleware",
     "servestatic.middleware.ServeStaticMiddleware",
     "django.contrib.sessions.middleware.SessionMiddleware",
     "django.middleware.common.CommonMiddleware",
@@ -71,7 +72,7 @@ SESSION_COOKIE_HTTPONLY = True
 SESSION_COOKIE_SAMESITE = "Lax"
 SESSION_COOKIE_AGE = 14 * 24 * 3600
 CSRF_COOKIE_SAMESITE = "Lax"  # read by the front end, so not http-only; the session cookie is
-CSRF_FAILURE_VIEW = "config.problems.csrf_failure"
+CSRF_FAILURE_VIEW = "common.problems.csrf_failure"
 X_FRAME_OPTIONS = "DENY"
 SECURE_CONTENT_TYPE_NOSNIFF = True
 SECURE_REFERRER_POLICY = "same-origin"
@@ -92,11 +93,11 @@ DATA_UPLOAD_MAX_MEMORY_SIZE = 8 * 1024 * 1024
 
 REST_FRAMEWORK = {
     "DEFAULT_AUTHENTICATION_CLASSES": ["rest_framework.authentication.SessionAuthentication"],
-    "DEFAULT_PERMISSION_CLASSES": ["shop.policy.SignedIn"],
+    "DEFAULT_PERMISSION_CLASSES": ["common.policy.SignedIn"],
     "DEFAULT_RENDERER_CLASSES": ["rest_framework.renderers.JSONRenderer"],
     "DEFAULT_PARSER_CLASSES": ["rest_framework.parsers.JSONParser"],
     "DEFAULT_SCHEMA_CLASS": "drf_spectacular.openapi.AutoSchema",
-    "EXCEPTION_HANDLER": "config.problems.handle",
+    "EXCEPTION_HANDLER": "common.problems.handle",
     "UNAUTHENTICATED_USER": "django.contrib.auth.models.AnonymousUser",
 }
 SPECTACULAR_SETTINGS = {
@@ -107,7 +108,20 @@ SPECTACULAR_SETTINGS = {
     "COMPONENT_SPLIT_REQUEST": True,
     "ENUM_GENERATE_CHOICE_DESCRIPTION": False,
     # One name for one set of words, whatever the fields are called.
-    "ENUM_NAME_OVERRIDES": {"FirmnessEnum": ["soft", "medium", "firm"]},
+    "ENUM_NAME_OVERRIDES": {
+        "Firmness": "hemicycle_core.flight.Firmness",
+        "GapRule": "hemicycle_core.bag.GapRule",
+        "HeadType": "hemicycle_core.bag.HeadType",
+        "Intent": "hemicycle_core.shots.Intent",
+        "JobKind": "hemicycle_core.brief.JobKind",
+        "Liking": "hemicycle_core.judge.Liking",
+        "Miss": "hemicycle_core.brief.Miss",
+        "Source": "hemicycle_core.shots.Source",
+        "Strike": "hemicycle_core.shots.Strike",
+        "VerdictKind": "hemicycle_core.judge.Kind",
+        "Metric": "hemicycle_core.judge.Metric",
+        "ChangeKind": "hemicycle_core.judge.ChangeKind",
+    },
 }
 
 structlog.configure(

@@ -1,20 +1,19 @@
 """Every address. The API is under /api/; anything else is the front end, which routes by itself."""
 
+from common.problems import page_not_found
+from customers import views as customers
 from django.conf import settings
 from django.http import FileResponse, HttpRequest, HttpResponse
 from django.urls import include, path, re_path
-from feed import views as feed
-from fitting import bag_views as bag
-from fitting import views as fitting
+from fitting.api.views import bag, bay, bench, brief, imports, plans, session, shortlist
 from handover import views as handover
+from live import views as live
 from rack import views as rack
 from shop import views as shop
 
-from .problems import page_not_found
-
-handler400 = "config.problems.bad_request"
-handler404 = "config.problems.page_not_found"
-handler500 = "config.problems.server_error"
+handler400 = "common.problems.bad_request"
+handler404 = "common.problems.page_not_found"
+handler500 = "common.problems.server_error"
 
 
 def front_end(_request: HttpRequest) -> HttpResponse | FileResponse:
@@ -30,38 +29,39 @@ api = [
     path("sign-out", shop.SignOutView.as_view()),
     path("shop", shop.ShopView.as_view()),
     path("bays/<int:bay_id>", shop.BayView.as_view()),
-    path("customers", fitting.CustomersView.as_view()),
+    path("customers", customers.CustomersView.as_view()),
     path("rack", rack.RackView.as_view()),
-    path("sessions", fitting.SessionsView.as_view()),
-    path("sessions/<int:session_id>", fitting.SessionView.as_view()),
-    path("sessions/<int:session_id>/stream", feed.stream),
-    path("sessions/<int:session_id>/brief", fitting.BriefView.as_view()),
+    path("checks-due", handover.ChecksDueView.as_view()),
+    path("sessions", session.SessionsView.as_view()),
+    path("sessions/<int:session_id>", session.SessionView.as_view()),
+    path("sessions/<int:session_id>/stream", live.stream),
+    path("sessions/<int:session_id>/brief", brief.BriefView.as_view()),
     path("sessions/<int:session_id>/gap", bag.GapView.as_view()),
     path("sessions/<int:session_id>/targets", bag.TargetView.as_view()),
     path("sessions/<int:session_id>/clubs", bag.ClubsView.as_view()),
-    path("sessions/<int:session_id>/import/preview", bag.ImportPreviewView.as_view()),
-    path("sessions/<int:session_id>/import", bag.ImportView.as_view()),
-    path("sessions/<int:session_id>/candidates", bag.CandidatesView.as_view()),
-    path("sessions/<int:session_id>/in-hand", fitting.InHandView.as_view()),
+    path("sessions/<int:session_id>/import/preview", imports.ImportPreviewView.as_view()),
+    path("sessions/<int:session_id>/import", imports.ImportView.as_view()),
+    path("sessions/<int:session_id>/candidates", bay.CandidatesView.as_view()),
+    path("sessions/<int:session_id>/in-hand", bay.InHandView.as_view()),
     path("sessions/<int:session_id>/rules", bag.RulesView.as_view()),
-    path("sessions/<int:session_id>/shortlist", bag.ShortlistView.as_view()),
-    path("sessions/<int:session_id>/plans", bag.PlansView.as_view()),
-    path("plans/<int:plan_id>", bag.PlanView.as_view()),
-    path("imports/<int:import_id>", bag.ImportedView.as_view()),
-    path("sessions/<int:session_id>/bench", fitting.BenchView.as_view()),
+    path("sessions/<int:session_id>/shortlist", shortlist.ShortlistView.as_view()),
+    path("sessions/<int:session_id>/plans", plans.PlansView.as_view()),
+    path("plans/<int:plan_id>", plans.PlanView.as_view()),
+    path("imports/<int:import_id>", imports.ImportedView.as_view()),
+    path("sessions/<int:session_id>/bench", bench.BenchView.as_view()),
     path("sessions/<int:session_id>/handover", handover.HandoverView.as_view()),
     path("sessions/<int:session_id>/handover/draft", handover.DraftView.as_view()),
     path("builds/<int:build_id>", bag.BuildView.as_view()),
-    path("builds/<int:build_id>/what-if", fitting.WhatIfView.as_view()),
-    path("builds/<int:build_id>/settings", fitting.SettingsView.as_view()),
-    path("shots/<int:shot_id>/aside", fitting.ShotAsideView.as_view()),
-    path("shots/<int:shot_id>/strike", fitting.ShotStrikeView.as_view()),
-    path("shots/<int:shot_id>/counts", fitting.ShotCountsView.as_view()),
-    path("sessions/<int:session_id>/intent", fitting.IntentView.as_view()),
-    path("shots/<int:shot_id>/build", fitting.ShotMoveView.as_view()),
-    path("bays/<int:bay_id>/stand-in", feed.StandInView.as_view()),
-    path("feed/tee", feed.FeedTee.as_view()),
-    path("feed/shots", feed.FeedShots.as_view()),
+    path("builds/<int:build_id>/what-if", bench.WhatIfView.as_view()),
+    path("builds/<int:build_id>/settings", bay.SettingsView.as_view()),
+    path("shots/<int:shot_id>/aside", bay.ShotAsideView.as_view()),
+    path("shots/<int:shot_id>/strike", bay.ShotStrikeView.as_view()),
+    path("shots/<int:shot_id>/counts", bay.ShotCountsView.as_view()),
+    path("sessions/<int:session_id>/ask", bay.AskView.as_view()),
+    path("shots/<int:shot_id>/build", bay.ShotMoveView.as_view()),
+    path("bays/<int:bay_id>/stand-in", live.StandInView.as_view()),
+    path("feed/tee", live.FeedTee.as_view()),
+    path("feed/shots", live.FeedShots.as_view()),
 ]
 
 urlpatterns = [

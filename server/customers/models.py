@@ -2,8 +2,8 @@
 
 from __future__ import annotations
 
+from common.scoped import ScopedModel
 from django.db import models
-from shop.scoped import ScopedModel
 
 
 class Hand(models.TextChoices):

@@ -1,4 +1,4 @@
-"""Agreeing on a recommendation: once, whole, and with the page as it was."""
+"""Agreeing on a recommendation, once, with everything as it was shown; and correcting it in a new edition."""
 
 from __future__ import annotations
 
@@ -6,59 +6,82 @@ import json
 from dataclasses import asdict, replace
 from typing import Any
 
-from config.problems import Refused
+from common.problems import Refused
 from django.core.serializers.json import DjangoJSONEncoder
+from django.db.models import F
 from django.utils import timezone
-from feed.live import announce
+from fitting.actions.changes import announce, for_change, for_correction
 from fitting.actions.plans import learn_heads
-from fitting.actions.sessions import for_change
+from fitting.api.answers import keep_as_agreed
+from fitting.domain.session import JudgedSession, load
 from fitting.models import Build, FittingSession
-from fitting.read import load
 from hemicycle_core.errors import BadInput
 from shop.audit import action, record
-from shop.models import User
+from shop.models import Shop, User
 
-from .draft import bag_side, draft
 from .models import Decision, Recommendation
-from .pictures import AgreeInput
+from .present import present_choice, present_side
+from .schemas import AgreeIn
 
 
 @action("fit")
-def agree(actor: User, session_id: int, wanted: AgreeInput) -> Recommendation:
-    """Record the decision. The session and its shots do not change any more."""
+def agree(actor: User, session_id: int, wanted: AgreeIn) -> Recommendation:
+    """Record the decision. The session and its shots do not change any more, and what is shown of it stays."""
     session = for_change(actor, session_id)
-    loaded = load(session)
-    if not loaded.bag:
+    judged = load(session)
+    if not judged.bag.clubs:
         raise Refused("There is no bag yet to recommend anything for.", kind="no_bag")
-    chosen = draft(loaded, wanted.builds, wanted.dropped)
-    if not wanted.reasons.strip():
-        raise BadInput("Say why, in a sentence: nobody remembers it in a year.", field="reasons")
-    final = replace(chosen, reasons=wanted.reasons.strip(), lost=wanted.lost)
-    runner_up = _runner_up(session, wanted)
-    row = Recommendation.objects.create(
-        shop_id=session.shop_id,
-        session=session,
-        revision=session.recommendations.count() + 1,
-        decision=Decision.BUY if wanted.builds else Decision.DROP if wanted.dropped else Decision.KEEP,
-        runner_up=runner_up,
-        reasons=final.reasons,
-        lost=[asdict(lost) for lost in wanted.lost],
-        next_check=wanted.next_check,
-        agreed_by=actor,
-        picture=_plain({"choice": asdict(final), "before": asdict(bag_side(loaded))}),
-    )
-    row.builds.set(wanted.builds)
-    row.dropped.set(wanted.dropped)
-    session.agreed_at = timezone.now()
+    row = _edition(actor, judged, wanted)
+    learn_heads(judged, wanted.builds)
     session.thresholds = session.shop.thresholds
+    session.agreed_at = timezone.now()
     session.save()
-    record(session.shop_id, actor, "handover.agree", f"session:{session.pk}", revision=row.revision)
-    learn_heads(loaded, wanted.builds)
+    Shop.objects.filter(pk=session.shop_id).update(revision=F("revision") + 1)  # what was learnt of its heads
+    keep_as_agreed(
+        FittingSession.objects.select_related("customer", "bay", "fitter", "shop").one(session.shop_id, session.pk)
+    )
+    record(session.shop_id, actor, "handover.agree", f"session:{session.pk}", edition=row.edition)
     announce(session, "agreed")
     return row
 
 
-def _runner_up(session: FittingSession, wanted: AgreeInput) -> Build | None:
+@action("fit")
+def correct(actor: User, session_id: int, wanted: AgreeIn) -> Recommendation:
+    """A new edition of what was agreed, which names who, when and why. The one before it stays as it was."""
+    session = for_correction(actor, session_id)
+    if not wanted.correction.strip():
+        raise BadInput("Say why it is corrected: the edition before it stays readable beside it.", field="correction")
+    row = _edition(actor, load(session), wanted)
+    record(session.shop_id, actor, "handover.correct", f"session:{session.pk}", edition=row.edition, why=row.correction)
+    announce(session, "agreed")
+    return row
+
+
+def _edition(actor: User, judged: JudgedSession, wanted: AgreeIn) -> Recommendation:
+    session = judged.rows.session
+    chosen = present_choice(judged, wanted.builds, wanted.dropped)
+    if not wanted.reasons.strip():
+        raise BadInput("Say why, in a sentence: nobody remembers it in a year.", field="reasons")
+    final = replace(chosen, reasons=wanted.reasons.strip(), lost=wanted.lost)
+    row = Recommendation.objects.create(
+        shop_id=session.shop_id,
+        session=session,
+        edition=session.recommendations.count() + 1,
+        correction=wanted.correction.strip(),
+        decision=Decision.BUY if wanted.builds else Decision.DROP if wanted.dropped else Decision.KEEP,
+        runner_up=_runner_up(session, wanted),
+        reasons=final.reasons,
+        lost=[asdict(lost) for lost in wanted.lost],
+        next_check=wanted.next_check,
+        agreed_by=actor,
+        picture=_plain({"choice": asdict(final), "before": asdict(present_side(judged))}),
+    )
+    row.builds.set(wanted.builds)
+    row.dropped.set(wanted.dropped)
+    return row
+
+
+def _runner_up(session: FittingSession, wanted: AgreeIn) -> Build | None:
     """The first of the builds that lost, as the fitter ordered them."""
     letters = [lost.letter for lost in wanted.lost]
     if not letters:

@@ -1,11 +1,12 @@
-"""The decision, agreed once; a correction is a new revision and the old one stays readable."""
+"""The decision, agreed once; a correction is a new edition and the old one stays readable."""
 
 from __future__ import annotations
 
+from common.scoped import ScopedModel
 from django.db import models
+from django.db.models import Func
 from fitting.models import Build, FittingSession
 from shop.models import User
-from shop.scoped import ScopedModel
 
 
 class Decision(models.TextChoices):
@@ -19,7 +20,8 @@ class Recommendation(ScopedModel):
     `picture` is the whole page as agreed: it does not follow later edits."""
 
     session = models.ForeignKey(FittingSession, on_delete=models.PROTECT, related_name="recommendations")
-    revision = models.PositiveSmallIntegerField()
+    edition = models.PositiveSmallIntegerField()
+    correction = models.TextField(blank=True, help_text="Why this edition was made; empty for the first.")
     decision = models.CharField(max_length=4, choices=Decision.choices)
     builds = models.ManyToManyField(Build, related_name="+")
     dropped = models.ManyToManyField(Build, related_name="+")
@@ -30,7 +32,12 @@ class Recommendation(ScopedModel):
     agreed_at = models.DateTimeField(auto_now_add=True)
     agreed_by = models.ForeignKey(User, on_delete=models.PROTECT)
     picture = models.JSONField()
+    made_in = models.BigIntegerField(
+        db_default=Func(function="txid_current"),
+        editable=False,
+        help_text="The transaction; its clubs came in the same.",
+    )
 
     class Meta:
-        ordering = ["-revision"]
-        constraints = [models.UniqueConstraint(fields=["session", "revision"], name="revision_once_a_session")]
+        ordering = ["-edition"]
+        constraints = [models.UniqueConstraint(fields=["session", "edition"], name="edition_once_a_session")]

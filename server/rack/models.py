@@ -2,10 +2,10 @@
 
 from __future__ import annotations
 
+from common.scoped import ScopedModel
 from django.db import models
 from hemicycle_core.bag import HeadType
-from hemicycle_core.rack.pulling import seats
-from shop.scoped import ScopedModel
+from hemicycle_core.rack.eligible import RackHead, goes_into
 
 HEAD_TYPES = [(kind.value, kind.value) for kind in HeadType]
 
@@ -30,6 +30,20 @@ class Head(ScopedModel):
     class Meta:
         ordering = ["loft_deg", "head_type", "maker"]
 
+    @property
+    def for_core(self) -> RackHead:
+        """The head as the core's rules of the rack see it."""
+        return RackHead(
+            name=f"{self.model} {self.label}",
+            head_type=HeadType(self.head_type),
+            loft_deg=self.loft_deg,
+            sleeve_deg=self.sleeve_deg,
+            left_handed=self.left_handed,
+            stock=self.stock,
+            tip_in=self.tip_in,
+            price=float(self.price),
+        )
+
 
 class Shaft(ScopedModel):
     name = models.CharField(max_length=40)
@@ -43,4 +57,4 @@ class Shaft(ScopedModel):
         ordering = ["weight_g", "name"]
 
     def goes_into(self, head: Head) -> bool:
-        return head.head_type in self.fits and seats(self.tip_in, head.tip_in)
+        return goes_into(self.fits, self.tip_in, head.for_core)

@@ -4,25 +4,26 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
-from config.api import serializer_of, shown
+from common.api import serializer_of, shown
+from common.policy import shop_of
 from drf_spectacular.utils import extend_schema
+from hemicycle_core.bag import HeadType
 from rest_framework.request import Request
 from rest_framework.response import Response
 from rest_framework.views import APIView
-from shop.policy import shop_of
 
 from .models import Head, Shaft
 
 
 @dataclass
-class HeadPicture:
+class HeadOut:
     """shafts: by id, those that go into this head."""
 
     id: int
     maker: str
     model: str
     label: str
-    head_type: str
+    head_type: HeadType
     loft_deg: float
     length_m: float
     sleeve_deg: float
@@ -34,7 +35,7 @@ class HeadPicture:
 
 
 @dataclass
-class ShaftPicture:
+class ShaftOut:
     id: int
     name: str
     flex: str
@@ -43,26 +44,23 @@ class ShaftPicture:
 
 
 @dataclass
-class RackPicture:
-    heads: list[HeadPicture]
-    shafts: list[ShaftPicture]
-
-
-RackOut = serializer_of(RackPicture)
+class RackOut:
+    heads: list[HeadOut]
+    shafts: list[ShaftOut]
 
 
 class RackView(APIView):
-    @extend_schema(responses=RackOut, operation_id="rack", tags=["rack"])
+    @extend_schema(responses=serializer_of(RackOut), operation_id="rack", tags=["rack"])
     def get(self, request: Request) -> Response:
         shop = shop_of(request)
         shafts = list(Shaft.objects.of(shop))
         heads = [
-            HeadPicture(
+            HeadOut(
                 id=head.pk,
                 maker=head.maker,
                 model=head.model,
                 label=head.label,
-                head_type=head.head_type,
+                head_type=HeadType(head.head_type),
                 loft_deg=head.loft_deg,
                 length_m=head.length_m,
                 sleeve_deg=head.sleeve_deg,
@@ -74,5 +72,5 @@ class RackView(APIView):
             )
             for head in Head.objects.of(shop)
         ]
-        pictures = [ShaftPicture(shaft.pk, shaft.name, shaft.flex, shaft.weight_g, shaft.material) for shaft in shafts]
-        return Response(shown(RackOut, RackPicture(heads, pictures)))
+        lines = [ShaftOut(shaft.pk, shaft.name, shaft.flex, shaft.weight_g, shaft.material) for shaft in shafts]
+        return Response(shown(RackOut(heads, lines)))

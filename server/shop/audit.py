@@ -6,11 +6,11 @@ from collections.abc import Callable
 from functools import wraps
 from typing import Any, TypeVar, cast
 
-from config.problems import NotAllowed
+from common.policy import may
+from common.problems import NotAllowed
 from django.db import transaction
 
 from .models import AuditEntry, User
-from .policy import may
 
 Action = TypeVar("Action", bound=Callable[..., Any])
 

@@ -2,31 +2,29 @@
 
 from __future__ import annotations
 
+from common.policy import Role
+from common.scoped import ScopedModel
 from django.contrib.auth.models import AbstractUser
 from django.db import models
-
-from .scoped import ScopedModel
 
 
 class Shop(models.Model):
     name = models.CharField(max_length=80)
     city = models.CharField(max_length=80, blank=True)
     thresholds = models.JSONField(default=dict, help_text="Those that differ from the usual, in the units shown.")
+    revision = models.PositiveIntegerField(default=1, help_text="Goes up when what all sessions rest on changes.")
 
     def __str__(self) -> str:
         return self.name
-
-
-class Role(models.TextChoices):
-    OWNER = "owner"
-    FITTER = "fitter"
 
 
 class User(AbstractUser):
     """Someone who signs in. Without a shop nothing can be seen."""
 
     shop = models.ForeignKey(Shop, on_delete=models.PROTECT, null=True, related_name="people")
-    role = models.CharField(max_length=10, choices=Role.choices, default=Role.FITTER)
+    role = models.CharField(
+        max_length=10, choices=[(role.value, role.value) for role in Role], default=Role.FITTER.value
+    )
 
 
 class Bay(ScopedModel):

@@ -4,8 +4,9 @@ from __future__ import annotations
 
 from collections.abc import Mapping
 
+from django.db.models import F
 from hemicycle_core.errors import BadInput
-from hemicycle_core.judge.thresholds import changed, settings_of
+from hemicycle_core.thresholds import changed, settings_of
 
 from .audit import action, record
 from .models import Bay, Shop, User
@@ -21,6 +22,7 @@ def set_thresholds(actor: User, values: Mapping[str, float]) -> Shop:
     changed(wanted)
     before = shop.thresholds
     shop.thresholds = {key: value for key, value in wanted.items() if value != USUAL[key]}
+    shop.revision += 1
     shop.save()
     record(shop.pk, actor, "shop.thresholds", f"shop:{shop.pk}", before=before, after=shop.thresholds)
     return shop
@@ -37,5 +39,6 @@ def set_bay(actor: User, bay_id: int, *, models_flight: bool, altitude_m: float,
         raise BadInput("A temperature between −20 and 50 °C is needed.", field="temperature_c")
     bay.models_flight, bay.altitude_m, bay.temperature_c = models_flight, altitude_m, temperature_c
     bay.save()
+    Shop.objects.filter(pk=bay.shop_id).update(revision=F("revision") + 1)
     record(bay.shop_id, actor, "bay.set", f"bay:{bay.pk}", models_flight=models_flight)
     return bay

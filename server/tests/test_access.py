@@ -6,8 +6,8 @@ import pytest
 from config.urls import api
 from django.test import Client
 from django.urls import get_resolver
-from feed.actions import make_key
 from fitting.models import BagPlan, Build, Shot, ShotImport
+from live.actions import make_key
 from shop.models import Bay
 
 JSON = "application/json"
@@ -18,6 +18,7 @@ ADDRESSES = {
     "bays/<int:bay_id>": ("PUT",),
     "customers": ("GET", "POST"),
     "rack": ("GET",),
+    "checks-due": ("GET",),
     "sessions": ("GET", "POST"),
     "sessions/<int:session_id>": ("GET",),
     "sessions/<int:session_id>/stream": ("GET",),
@@ -43,9 +44,9 @@ ADDRESSES = {
     "shots/<int:shot_id>/aside": ("PUT",),
     "shots/<int:shot_id>/strike": ("PUT",),
     "shots/<int:shot_id>/counts": ("PUT",),
-    "sessions/<int:session_id>/intent": ("PUT",),
+    "sessions/<int:session_id>/ask": ("PUT",),
     "shots/<int:shot_id>/build": ("PUT",),
-    "bays/<int:bay_id>/stand-in": ("POST", "DELETE"),
+    "bays/<int:bay_id>/stand-in": ("GET", "POST", "DELETE"),
     "feed/tee": ("GET",),
     "feed/shots": ("POST",),
 }
@@ -66,7 +67,7 @@ BODIES = {
     "strike": {"strike": "thin"},
     "counts": {"line": False},
     "shop": {"values": {"sure": 0.85}},
-    "intent": {"intent": "low"},
+    "ask": {"intent": "low", "protocol": "shaped"},
     "stand-in": {"shots": 0},
     "handover": {"builds": [], "reasons": "Nothing beats it.", "lost": []},
 }
@@ -159,7 +160,8 @@ def test_the_shops_own_people_get_through(who, address, method, fill, request):
 def test_lists_hold_only_the_shops_own(session, stranger):
     client = Client()
     client.force_login(stranger)
-    assert client.get("/api/sessions").json() == []
+    assert client.get("/api/sessions").json()["results"] == []
+    assert client.get("/api/checks-due").json()["checks"] == []
     assert client.get("/api/customers").json() == []
     assert client.get("/api/rack").json() == {"heads": [], "shafts": []}
 

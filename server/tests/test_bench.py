@@ -1,8 +1,8 @@
 """The Bench through the API: what-ifs from a build's own shots, and whose flight a figure is."""
 
 import pytest
-from feed.actions import make_key
-from hemicycle_core.golfer import Club, Player, Swinging
+from hemicycle_core.simulation.golfer import Club, Player, Swinging
+from live.actions import make_key
 from shop.models import AuditEntry, Bay
 
 JSON = "application/json"

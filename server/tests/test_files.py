@@ -1,8 +1,8 @@
 """Files as people have them: other units and marks, columns missing, two spellings of a club, other things entirely."""
 
 import pytest
+from fitting.domain.session import load
 from fitting.models import Build, FittingSession, Shot
-from fitting.read import load
 from hemicycle_core.units import yards
 from shop.models import AuditEntry
 
@@ -22,8 +22,8 @@ def preview(desk, session, text, **more):
 
 def carry_of(session, name):
     loaded = load(FittingSession.objects.get(pk=session.pk))
-    build = next(build for build in loaded.own if build.name == name)
-    return loaded.carried(build)
+    build = next(build for build in loaded.rows.own if build.name == name)
+    return loaded.bag.carried(build)
 
 
 @pytest.fixture

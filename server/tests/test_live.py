@@ -14,8 +14,8 @@ import pytest
 from django.conf import settings
 from django.db import connection
 from django.test import Client
-from feed.actions import make_key
-from feed.models import StandIn
+from live.actions import make_key
+from live.models import StandIn
 from shop.models import Bay
 
 ROOT = Path(__file__).resolve().parents[2]

@@ -4,21 +4,22 @@ from dataclasses import replace
 
 import numpy as np
 import pytest
+from customers.actions import add_customer
+from demo.data import CUSTOMERS, HEADS
+from demo.load import hit
 from fitting.actions import builds, sessions
+from fitting.domain.session import load
 from fitting.models import Build, FittingSession, HeadSeen, WindowVersion
-from fitting.read import load
 from hemicycle_core.bag import HeadType
 from hemicycle_core.bag.clubs import USUAL_LOFT_AND_INCHES
 from hemicycle_core.flight import Air
 from hemicycle_core.formats.club_names import head_type_of
-from hemicycle_core.golfer import Club, Player, Swinging
 from hemicycle_core.rack import expect, owned
-from hemicycle_core.samples.lofts import Head as CoreHead
+from hemicycle_core.rack.lofts import Head as CoreHead
 from hemicycle_core.shots import Shot as CoreShot
 from hemicycle_core.shots import anchor_to
+from hemicycle_core.simulation.golfer import Club, Player, Swinging
 from hemicycle_core.units import METRES_PER_INCH, METRES_PER_YARD
-from practice.demo import _hit
-from practice.demo_data import CUSTOMERS, HEADS
 from rack.models import Head, Shaft
 from shop.models import Bay
 
@@ -41,13 +42,13 @@ def post(desk, url, body, status=201):
 @pytest.fixture
 def hit_session(fitter, shop):
     """A session whose bag was hit, with jobs, and nothing on the stand."""
-    customer = sessions.add_customer(fitter, name="Bo Hill", hand="right")
+    customer = add_customer(fitter, name="Bo Hill", hand="right")
     session = sessions.open_session(fitter, customer_id=customer.pk, bay_id=Bay.objects.get(shop=shop).pk)
     swinging = Swinging(GOLFER, seed=4, air=Air(temperature_c=session.temperature_c))
     for name in ("Dr", "5W", "5i", "6i", "7i", "8i", "Pt"):
         build = builds.add_club(fitter, session.pk, name=name, fixed=name == "Dr" or None)
         if name != "Pt":
-            _hit(session, build, swinging, 5)
+            hit(session, build, swinging, 5)
     return session
 
 
@@ -96,7 +97,7 @@ def test_plans_stand_side_by_side_three_at_most_and_agree_with_the_map(desk, hit
     plans = post(desk, f"{url}/plans", pair)
     (kept,) = plans["plans"]
     assert (kept["club_count"], kept["swap_course"]) == (8, "Links")
-    assert [gap["hole_m"] for gap in plans["today"]["between"]] == [g["hole_m"] for g in seen["bag"]["between"]]
+    assert [gap["open_m"] for gap in plans["today"]["gaps"]] == [g["open_m"] for g in seen["bag"]["gaps"]]
     assert plans["courses"] == ["Home", "Links"]
     only = put(desk, f"/api/plans/{kept['id']}", {"name": "A alone", "builds": [*own, a]})["plans"][0]
     assert (only["added"], only["price"]) == (["A 4H 22°"], "279")
@@ -112,9 +113,10 @@ def test_each_end_has_its_rule_its_step_and_its_turf(desk, session):
     rules = {"short_rule": "even_steps", "long_least_m": 9.144, "long_most_m": 18.288, "short_least_m": None}
     put(desk, f"{url}/gap", {"rule": "even_steps", "clubs_to_place": 1})
     bag = put(desk, f"{url}/rules", rules)["bag"]
-    assert (bag["step"], bag["short_step"]) == ("10 to 20", "10 to 15")
-    hole = next(gap for gap in bag["between"] if gap["hole_m"])
-    assert round(hole["hole_m"] / 0.9144) == 34 - 20
+    yards = [round(bag[end][at] / 0.9144) for end in ("long_step", "short_step") for at in ("low", "high")]
+    assert yards == [10, 20, 10, 15]
+    hole = next(gap for gap in bag["gaps"] if gap["open_m"])
+    assert round(hole["open_m"] / 0.9144) == 34 - 20
     assert "both ends" in put(desk, f"{url}/rules", {**rules, "long_most_m": None}, 400)["title"]
     assert "3 to 40" in put(desk, f"{url}/rules", {**rules, "long_least_m": 60}, 400)["title"]
 
@@ -134,9 +136,9 @@ def test_targets_have_versions_from_the_first_candidate_on(desk, session, fitter
     assert WindowVersion.objects.count() == 1
     swinging = Swinging(GOLFER, seed=2)
     build = Build.objects.get(letter="A")
-    _hit(session, build, swinging, 8)
+    hit(session, build, swinging, 8)
     url = f"/api/sessions/{session.pk}"
-    carry = load(FittingSession.objects.get(pk=session.pk)).mean(build, "carry_m").mean
+    carry = load(FittingSession.objects.get(pk=session.pk)).bag.mean(build, "carry_m").mean
     body = {"slot": 0, "quantity": "carry_m", "low": carry - 4, "high": carry + 4}
     seen = put(desk, f"{url}/targets", body)
     assert seen["versions"] == 2
@@ -154,11 +156,11 @@ def test_like_for_like_aims_at_the_club_that_is_there(desk, session):
     body = {"rule": "roll_out", "clubs_to_place": 1, "like_for": wood.pk}
     bag = put(desk, f"/api/sessions/{session.pk}/gap", body)["bag"]
     assert bag["headline"] == "Like for like: a club that does what 5W does."
-    (slot,) = bag["plan"]["slots"]
+    (slot,) = bag["in_work"]["slots"]
     assert round(slot["target_m"] / 0.9144) == 196
     assert slot["targets"][0]["sure"] == "Known to ±7 yd: 5W was typed, not hit."
     bag = put(desk, f"/api/sessions/{session.pk}/gap", {"rule": "roll_out", "clubs_to_place": 1})["bag"]
-    assert bag["plan"]["like"] is None
+    assert bag["in_work"]["like"] is None
 
 
 def test_a_wish_against_a_kind_of_head_holds_on_the_rack_and_on_the_stand(desk, hit_session):
@@ -186,13 +188,13 @@ def test_what_the_shop_saw_of_a_head_is_kept_when_a_session_is_agreed(desk, hit_
     shaft = Shaft.objects.get(name="Fenlark 65 H")
     body = {"candidates": [{"head": Head.objects.get(label="4H", model="Skerry").pk, "shaft": shaft.pk}]}
     post(desk, f"/api/sessions/{hit_session.pk}/candidates", body)
-    _hit(hit_session, Build.objects.get(letter="A"), Swinging(GOLFER, seed=3), 5)
+    hit(hit_session, Build.objects.get(letter="A"), Swinging(GOLFER, seed=3), 5)
     agree = {"builds": [Build.objects.get(letter="A").pk], "reasons": "It fills it.", "lost": []}
     post(desk, f"/api/sessions/{hit_session.pk}/handover", agree)
     (seen,) = HeadSeen.objects.all()
     assert seen.won
     assert abs(seen.departure[0]) < 0.05
-    other = sessions.add_customer(fitter, name="Cy", hand="right")
+    other = add_customer(fitter, name="Cy", hand="right")
     made = sessions.open_session(fitter, customer_id=other.pk, bay_id=hit_session.bay_id)
     for name, carry in (("5W", 180), ("5i", 148), ("7i", 130)):
         builds.add_club(fitter, made.pk, name=name, typed_carry_m=carry)
@@ -214,7 +216,7 @@ ODD_BAGS = {
 
 @pytest.mark.parametrize("clubs", ODD_BAGS.values(), ids=ODD_BAGS.keys())
 def test_an_odd_bag_is_read_whole_and_every_part_of_the_place_still_answers(desk, fitter, shop, clubs):
-    customer = sessions.add_customer(fitter, name="Odd", hand="right")
+    customer = add_customer(fitter, name="Odd", hand="right")
     made = sessions.open_session(fitter, customer_id=customer.pk, bay_id=Bay.objects.get(shop=shop).pk)
     for name, carry in clubs:
         builds.add_club(fitter, made.pk, name=name, typed_carry_m=carry)
@@ -261,30 +263,30 @@ SLOW = Player(speed_mps=27.0, attack_deg=-1.0, lean_deg=2.0)
 
 
 def baseline(fitter, shop, golfer, names=("Dr", "5W", "6i", "7i", "8i"), hand="right"):
-    customer = sessions.add_customer(fitter, name=f"At {golfer.speed_mps} {hand}", hand=hand)
+    customer = add_customer(fitter, name=f"At {golfer.speed_mps} {hand}", hand=hand)
     made = sessions.open_session(fitter, customer_id=customer.pk, bay_id=Bay.objects.get(shop=shop).pk)
     swinging = Swinging(golfer, seed=6)
     for name in names:
-        _hit(made, builds.add_club(fitter, made.pk, name=name), swinging, 5)
+        hit(made, builds.add_club(fitter, made.pk, name=name), swinging, 5)
     return made
 
 
 def test_a_slow_player_is_told_what_no_club_can_do_and_what_one_can(desk, fitter, shop):
     made = baseline(fitter, shop, SLOW)
     seen = brief(desk, made)
-    (slot,) = seen["bag"]["plan"]["slots"]
+    (slot,) = seen["bag"]["in_work"]["slots"]
     middle = slot["target_m"]
     job = {
         "name": "Par three", "kind": "green", "distance_m": middle, "width_m": 24, "depth_m": 26, "firmness": "firm",
         "uses_per_round": 1, "carry_over_m": None,
     }  # fmt: skip
     seen = brief(desk, made, jobs=[job])
-    landing = next(t for t in seen["bag"]["plan"]["slots"][0]["targets"] if t["quantity"] == "landing_deg")
+    landing = next(t for t in seen["bag"]["in_work"]["slots"][0]["targets"] if t["quantity"] == "landing_deg")
     assert landing["out_of_reach"].startswith("Out of reach at this speed")
     fast = baseline(fitter, shop, Player(speed_mps=43.0, attack_deg=-3.5, lean_deg=7.0), ("Dr", "3W", "4i", "5i", "6i"))
-    distance = brief(desk, fast)["bag"]["plan"]["slots"][0]["target_m"]
+    distance = brief(desk, fast)["bag"]["in_work"]["slots"][0]["target_m"]
     seen = brief(desk, fast, jobs=[{**job, "distance_m": distance, "firmness": "soft"}])
-    landing = next(t for t in seen["bag"]["plan"]["slots"][0]["targets"] if t["quantity"] == "landing_deg")
+    landing = next(t for t in seen["bag"]["in_work"]["slots"][0]["targets"] if t["quantity"] == "landing_deg")
     assert landing["out_of_reach"] == ""
 
 
@@ -293,15 +295,15 @@ def test_each_kind_of_head_has_its_window_and_is_judged_by_it_unless_the_fitter_
     url = f"/api/sessions/{hit_session.pk}"
     utility, shaft = Head.objects.get(label="U4"), Shaft.objects.get(name="Wexmoor 85")
     post(desk, f"{url}/candidates", {"candidates": [{"head": utility.pk, "shaft": shaft.pk}]})
-    _hit(hit_session, Build.objects.get(letter="A"), Swinging(GOLFER, seed=8), 5)
+    hit(hit_session, Build.objects.get(letter="A"), Swinging(GOLFER, seed=8), 5)
     seen = desk.get(url).json()
-    (slot,) = seen["bag"]["plan"]["slots"]
+    (slot,) = seen["bag"]["in_work"]["slots"]
     low = {each["head_type"]: each["low_m"] for each in slot["by_type"]}
     assert low["fairway"] > low["hybrid"] > low["utility"]
     carry = next(fact for fact in seen["verdicts"][0]["facts"] if fact["quantity"] == "carry_m")
     assert carry["low"] == pytest.approx(low["utility"])
     seen = put(desk, f"{url}/targets", {"slot": 0, "quantity": "carry_m", "low": 150, "high": 160})
-    assert seen["bag"]["plan"]["slots"][0]["by_type"] == []
+    assert seen["bag"]["in_work"]["slots"][0]["by_type"] == []
     carry = next(fact for fact in seen["verdicts"][0]["facts"] if fact["quantity"] == "carry_m")
     assert (carry["low"], carry["high"]) == (150, 160)
 
@@ -309,7 +311,7 @@ def test_each_kind_of_head_has_its_window_and_is_judged_by_it_unless_the_fitter_
 def test_how_many_clubs_belong_follows_what_the_jobs_call_for(desk, hit_session):
     def said(**more):
         bag = brief(desk, hit_session, **more)["bag"]
-        return bag["plan"]["proposed_count"], next(r["sentence"] for r in bag["remarks"] if r["what"] == "count")
+        return bag["in_work"]["proposed_count"], next(r["sentence"] for r in bag["remarks"] if r["what"] == "count")
 
     count, _ = said()
     assert count >= 1
@@ -325,7 +327,7 @@ def test_how_many_clubs_belong_follows_what_the_jobs_call_for(desk, hit_session)
 def test_what_is_typed_is_known_as_well_as_it_is_said_to_be(desk, session):
     def sure():
         bag = desk.get(f"/api/sessions/{session.pk}").json()["bag"]
-        return bag["plan"]["slots"][0]["targets"][0]["sure"]
+        return bag["in_work"]["slots"][0]["targets"][0]["sure"]
 
     assert sure().startswith("Known to ±5 yd")
     for name in ("5i", "5W"):
@@ -345,7 +347,7 @@ def test_a_veto_of_a_kind_in_the_brief_is_a_veto_of_its_builds_until_the_player_
     wood, shaft = Head.objects.get(label="7W"), Shaft.objects.get(name="Fenlark 65")
     post(desk, f"{url}/candidates", {"candidates": [{"head": wood.pk, "shaft": shaft.pk}]})
     build = Build.objects.get(letter="A")
-    _hit(hit_session, build, Swinging(GOLFER, seed=8), 4)
+    hit(hit_session, build, Swinging(GOLFER, seed=8), 4)
     assert brief(desk, hit_session, likes={"fairway": "vetoed"})["verdicts"][0]["kind"] == "vetoed"
     assert str(build.pk) not in str(desk.get(f"{url}/plans").json()["found"]["builds"])
     seen = put(desk, f"/api/builds/{build.pk}", {"liking": "liked"})
@@ -386,7 +388,7 @@ def test_a_choice_says_the_gain_that_its_plan_says_also_where_a_course_is_seldom
     (rows,) = desk.get(f"{url}/shortlist").json()["slots"]
     post(desk, f"{url}/candidates", {"candidates": [{k: rows[0][k] for k in ("head", "shaft", "set_loft_deg")}]})
     build = Build.objects.get(session=hit_session, letter="A")
-    _hit(hit_session, build, Swinging(GOLFER, seed=9, air=Air(temperature_c=hit_session.temperature_c)), 8)
+    hit(hit_session, build, Swinging(GOLFER, seed=9, air=Air(temperature_c=hit_session.temperature_c)), 8)
     choice = load(FittingSession.objects.get(pk=hit_session.pk)).judgement.choice
     found = desk.get(f"{url}/plans").json()["found"]
     assert (choice.letter, found["added"]) == ("A", [f"A {build.name}"])

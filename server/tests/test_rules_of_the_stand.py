@@ -3,16 +3,17 @@
 import threading
 
 import pytest
+from customers.actions import add_customer
 from customers.models import Customer
+from demo.models import SimulatedGolfer
 from django.db import connection, connections
 from django.test import Client
-from feed.actions import FeedShot, key_of, make_key, receive
-from feed.models import FeedKey
 from fitting.actions import sessions
+from fitting.domain.session import load
 from fitting.models import Build, Shot
-from fitting.read import load
 from hemicycle_core.flight import Launch, fly
-from practice.models import SimulatedGolfer
+from live.actions import FeedShot, feed_key_of, make_key, receive
+from live.models import FeedKey
 from rack.models import Head, Shaft
 from shop.models import AuditEntry, Bay
 
@@ -52,7 +53,7 @@ def put_up(desk, session, *bodies):
 
 
 def test_a_left_hander_is_not_offered_what_is_not_made(fitter, shop):
-    customer = sessions.add_customer(fitter, name="Lena Left", hand="left")
+    customer = add_customer(fitter, name="Lena Left", hand="left")
     session = sessions.open_session(fitter, customer_id=customer.pk, bay_id=Bay.objects.get(shop=shop).pk)
     desk = Client()
     desk.force_login(fitter)
@@ -91,7 +92,7 @@ def test_a_letter_means_one_build_for_good_and_eight_fill_the_stand(desk, sessio
 
 def test_a_club_taken_out_comes_back_with_its_shots(desk, session):
     iron = Build.objects.get(name="5i")
-    key = key_of(make_key(bay_of(session), label="test"))
+    key = feed_key_of(make_key(bay_of(session), label="test"))
     desk.put(f"/api/sessions/{session.pk}/in-hand", {"build": iron.pk}, content_type=JSON)
     receive(key, [FeedShot(str(n), {"carry_m": 150.0 + n}) for n in range(3)])
     gone = desk.delete(f"/api/builds/{iron.pk}").json()
@@ -132,7 +133,7 @@ def test_every_change_leaves_an_entry_with_who_made_it(desk, session, fitter):
 
 @pytest.mark.django_db(transaction=True)
 def test_two_deliveries_of_one_shot_at_once_store_it_once(session):
-    key = key_of(make_key(bay_of(session), label="test"))
+    key = feed_key_of(make_key(bay_of(session), label="test"))
     start = threading.Barrier(6)
     accepted = []
 
@@ -172,7 +173,7 @@ def test_a_key_runs_out_and_only_a_stand_in_learns_the_golfer(client, session):
 
 
 def test_the_flight_on_the_bench_ends_where_the_shots_landed(desk, session):
-    key = key_of(make_key(bay_of(session), label="test"))
+    key = feed_key_of(make_key(bay_of(session), label="test"))
     flown = fly(Launch(54.0, 15.0, 4600))
     readings = {"ball_speed_mps": 54.0, "launch_deg": 15.0, "spin_rpm": 4600.0, "offline_m": 2.0}
     measured = {**readings, "carry_m": float(flown.carry_m[0]) + 6, "peak_m": float(flown.peak_m[0]) - 2}
@@ -195,8 +196,8 @@ def test_a_candidate_is_judged_for_the_slot_it_is_nearest_to(desk, session):
     desk.put(f"/api/sessions/{session.pk}/gap", {"rule": "roll_out", "clubs_to_place": 2}, content_type=JSON)
     session.refresh_from_db()
     loaded = load(session)
-    near = loaded.plan.slots[1].target_m
-    key = key_of(make_key(bay_of(session), label="test"))
+    near = loaded.bag.layout.slots[1].target_m
+    key = feed_key_of(make_key(bay_of(session), label="test"))
     receive(key, [FeedShot(str(n), {"carry_m": near + n - 1}) for n in range(3)])
     seen = desk.get(f"/api/sessions/{session.pk}").json()
     assert seen["verdicts"][0]["slot"] == 1

@@ -7,10 +7,10 @@ from pathlib import Path
 import pytest
 from django.apps import apps
 from django.core.management import call_command
+from fitting.domain.session import load
 from fitting.models import FittingSession
-from fitting.read import load
 from hemicycle_core.judge import Kind
-from hemicycle_core.judge.thresholds import Thresholds
+from hemicycle_core.thresholds import Thresholds
 from shop.models import Shop
 
 OPENAPI = Path(__file__).resolve().parents[2] / "docs" / "formats" / "openapi.yaml"
@@ -33,7 +33,7 @@ def test_a_threshold_that_is_no_more_is_forgotten_where_it_was_set(session):
     FittingSession.objects.update(thresholds={"stop_loss": 0.02})
     import_module("fitting.migrations.0009_stop_gain").forget(apps, None)
     assert Shop.objects.get(pk=session.shop_id).thresholds == {"sure": 0.85}
-    assert load(FittingSession.objects.get(pk=session.pk)).limits == Thresholds()
+    assert load(FittingSession.objects.get(pk=session.pk)).thresholds == Thresholds()
 
 
 @pytest.mark.django_db

@@ -1,11 +1,11 @@
 """What an owner sets for the shop, and what it does to verdicts."""
 
 import pytest
+from demo.load import hit
 from django.test import Client
+from fitting.domain.session import load
 from fitting.models import Build, FittingSession
-from fitting.read import load
-from hemicycle_core.golfer import Player, Swinging
-from practice.demo import _hit
+from hemicycle_core.simulation.golfer import Player, Swinging
 from shop.models import Bay, Shop
 
 JSON = "application/json"
@@ -22,7 +22,7 @@ def test_every_threshold_has_its_reason_and_a_strict_shop_is_not_so_soon_sure(of
     said = office.get("/api/shop").json()
     assert all(len(each["why"]) > 15 and each["low"] <= each["value"] <= each["high"] for each in said["thresholds"])
     build = Build.objects.get(letter="A")
-    _hit(session, build, Swinging(Player(speed_mps=37.4, attack_deg=-2, lean_deg=4, misses={}), seed=5), 12)
+    hit(session, build, Swinging(Player(speed_mps=37.4, attack_deg=-2, lean_deg=4, misses={}), seed=5), 12)
 
     def kind():
         return load(FittingSession.objects.get(pk=session.pk)).verdicts[0].kind

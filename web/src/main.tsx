@@ -4,8 +4,8 @@ import { createRoot } from "react-dom/client";
 import { BrowserRouter } from "react-router";
 import { Problem } from "./api/client";
 import { App } from "./app/App";
-import { CommandProvider } from "./app/commands";
-import { startTheme } from "./app/theme";
+import { CommandProvider } from "./commands/commands";
+import { startTheme } from "./ui/theme";
 import "./index.css";
 
 startTheme();

@@ -1,56 +1,40 @@
 """The bag as coverage of yardages: clubs, holes and overlaps, and the slots that close a hole."""
 
-from .clubs import Carried, HeadType, in_order
-from .gaps import CLOSED_M, Between, Coverage, GapRule, GapRules, StepWish, coverage, usual_rules, widest_hole
+from ..heads import HeadType
+from .clubs import Carried, in_order
+from .gaps import (
+    CLOSED_M,
+    Coverage,
+    Gap,
+    GapRule,
+    GapRules,
+    StepWish,
+    coverage,
+    gap_in_work,
+    usual_rules,
+    widest_gap,
+)
 from .plans import (
     Bag,
+    BestPlan,
+    ClubOption,
     Demand,
-    Found,
     Limits,
-    Piece,
     Plan,
     SwapPair,
     best_plan,
-    next_hole,
+    exchanged,
+    next_gap_words,
     rebagged,
     replanned,
     weigh_plan,
 )
 from .remarks import Remark, clubs_for, remarks
-from .slots import Slot, SlotPlan, plan_like, plan_slots, slot_with_roll, space_of
+from .slots import Slot, SlotLayout, gap_around, lay_out_like, lay_out_slots, nearest_slot, slot_with_roll
 
 __all__ = [
-    "CLOSED_M",
-    "Bag",
-    "Between",
-    "Carried",
-    "Coverage",
-    "Demand",
-    "Found",
-    "GapRule",
-    "GapRules",
-    "HeadType",
-    "Limits",
-    "Piece",
-    "Plan",
-    "Remark",
-    "Slot",
-    "SlotPlan",
-    "StepWish",
-    "SwapPair",
-    "best_plan",
-    "clubs_for",
-    "coverage",
-    "in_order",
-    "next_hole",
-    "plan_like",
-    "plan_slots",
-    "rebagged",
-    "remarks",
-    "replanned",
-    "slot_with_roll",
-    "space_of",
-    "usual_rules",
-    "weigh_plan",
-    "widest_hole",
-]
+    "CLOSED_M", "Bag", "BestPlan", "Carried", "ClubOption", "Coverage", "Demand", "Gap", "GapRule", "GapRules",
+    "HeadType", "Limits", "Plan", "Remark", "Slot", "SlotLayout", "StepWish", "SwapPair", "best_plan", "clubs_for",
+    "coverage", "exchanged", "gap_around", "gap_in_work", "in_order", "lay_out_like", "lay_out_slots", "nearest_slot",
+    "next_gap_words", "rebagged", "remarks", "replanned", "slot_with_roll", "usual_rules", "weigh_plan", "widest_gap",
+]  # fmt: skip

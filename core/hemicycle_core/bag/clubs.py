@@ -5,31 +5,9 @@ from __future__ import annotations
 import re
 from collections.abc import Iterable
 from dataclasses import dataclass
-from enum import StrEnum
 
 from ..errors import BadInput
-
-
-class HeadType(StrEnum):
-    DRIVER = "driver"
-    FAIRWAY = "fairway"
-    HYBRID = "hybrid"
-    UTILITY = "utility"
-    IRON = "iron"
-    WEDGE = "wedge"
-    PUTTER = "putter"
-
-
-HEAD_WORDS = {
-    HeadType.DRIVER: "driver",
-    HeadType.FAIRWAY: "fairway wood",
-    HeadType.HYBRID: "hybrid",
-    HeadType.UTILITY: "utility iron",
-    HeadType.IRON: "iron",
-    HeadType.WEDGE: "wedge",
-    HeadType.PUTTER: "putter",
-}
-
+from ..heads import HeadType
 
 # Usual lofts and lengths, to start a typed club from; the fitter measures the real ones.
 USUAL_LOFT_AND_INCHES: dict[str, tuple[float, float]] = {

@@ -7,6 +7,8 @@ from collections.abc import Iterable
 from dataclasses import dataclass
 from enum import StrEnum
 
+from ..errors import BadInput
+from ..heads import HeadType
 from ..units import metres, mph, yards
 from .clubs import Carried, in_order
 
@@ -49,6 +51,21 @@ def wanted_step(driver_speed_mps: float | None) -> StepWish:
 
 
 SHORT_STEP = StepWish(metres(10), metres(15))
+LEAST_STEP_M, MOST_STEP_M = metres(3), metres(40)
+
+
+def check_step(least_m: float | None, most_m: float | None, *, field: str) -> None:
+    """Raise BadInput for a step that no bag is cut into; neither end given means the usual one."""
+    if (least_m is None) != (most_m is None):
+        raise BadInput("Give both ends of the step, or neither for the usual one.", field=field)
+    if least_m is not None and most_m is not None and not LEAST_STEP_M <= least_m <= most_m <= MOST_STEP_M:
+        raise BadInput("A step runs from its smaller to its larger end, 3 to 40 yd.", field=field)
+
+
+def check_short_rule(rule: GapRule) -> None:
+    """Raise BadInput for a rule that says nothing of irons and wedges."""
+    if rule is GapRule.ROLL_OUT:
+        raise BadInput("Irons and wedges are played into greens: roll-out covers nothing there.", field="short_rule")
 
 
 @dataclass(frozen=True)
@@ -75,11 +92,11 @@ def usual_rules(rule: GapRule, driver_speed_mps: float | None = None) -> GapRule
 
 
 @dataclass(frozen=True)
-class Between:
+class Gap:
     """The space between two neighbours, metres.
 
     step_m: difference of carries. coverage_m: upper carry less lower total, positive is uncovered.
-    hole_m: what the rule calls uncovered, 0 when under CLOSED_M; it spans hole_from_m to hole_to_m.
+    open_m: what the rule calls uncovered, 0 when under CLOSED_M; it spans open_from_m to open_to_m.
     overlap_m: yardage both own by rolling into it. crowded: their full carries are nearly one. step: wanted here.
     """
 
@@ -89,9 +106,9 @@ class Between:
     step: StepWish
     step_m: float
     coverage_m: float
-    hole_m: float
-    hole_from_m: float
-    hole_to_m: float
+    open_m: float
+    open_from_m: float
+    open_to_m: float
     overlap_m: float
     crowded: bool
 
@@ -101,30 +118,30 @@ class Coverage:
     """The bag in order with the space between each pair of neighbours, shortest first."""
 
     clubs: tuple[Carried, ...]
-    between: tuple[Between, ...]
+    gaps: tuple[Gap, ...]
     rules: GapRules
 
     @property
-    def holes_m(self) -> float:
+    def open_m(self) -> float:
         """Yardage in metres that the rules call uncovered, all holes together."""
-        return sum(gap.hole_m for gap in self.between)
+        return sum(gap.open_m for gap in self.gaps)
 
 
-def _between(lower: Carried, upper: Carried, rule: GapRule, step: StepWish) -> Between:
+def _gap(lower: Carried, upper: Carried, rule: GapRule, step: StepWish) -> Gap:
     start = lower.total_m if rule is GapRule.ROLL_OUT else lower.carry_m + step.most_m
     open_m = upper.carry_m - start
     hole = open_m if open_m >= CLOSED_M else 0.0
     gap = upper.carry_m - lower.carry_m
-    return Between(
+    return Gap(
         lower=lower,
         upper=upper,
         rule=rule,
         step=step,
         step_m=gap,
         coverage_m=upper.carry_m - lower.total_m,
-        hole_m=hole,
-        hole_from_m=start if hole else upper.carry_m,
-        hole_to_m=upper.carry_m,
+        open_m=hole,
+        open_from_m=start if hole else upper.carry_m,
+        open_to_m=upper.carry_m,
         overlap_m=max(0.0, lower.total_m - upper.carry_m),
         crowded=gap < CROWDED_M,
     )
@@ -133,11 +150,21 @@ def _between(lower: Carried, upper: Carried, rule: GapRule, step: StepWish) -> B
 def coverage(clubs: Iterable[Carried], rules: GapRules) -> Coverage:
     """Look at every pair of neighbours by the rule of its end of the bag."""
     ordered = in_order(clubs)
-    pairs = tuple(_between(lower, upper, *rules.of(upper)) for lower, upper in itertools.pairwise(ordered))
-    return Coverage(clubs=ordered, between=pairs, rules=rules)
+    pairs = tuple(_gap(lower, upper, *rules.of(upper)) for lower, upper in itertools.pairwise(ordered))
+    return Coverage(clubs=ordered, gaps=pairs, rules=rules)
 
 
-def widest_hole(covered: Coverage, *, skip_above: frozenset[str] = frozenset()) -> Between | None:
+def widest_gap(covered: Coverage, *, skip_above: frozenset[str] = frozenset()) -> Gap | None:
     """The widest hole; pairs whose upper club is named in skip_above are passed over."""
-    holes = [gap for gap in covered.between if gap.hole_m > 0 and gap.upper.name not in skip_above]
-    return max(holes, key=lambda gap: gap.hole_m, default=None)
+    holes = [gap for gap in covered.gaps if gap.open_m > 0 and gap.upper.name not in skip_above]
+    return max(holes, key=lambda gap: gap.open_m, default=None)
+
+
+def gap_in_work(covered: Coverage, *, above: str | None = None) -> Gap | None:
+    """The gap to work on: the one above the club that the fitter chose, else the widest that is open under the
+    driver, else the widest there is; None where nothing is open."""
+    chosen = next((gap for gap in covered.gaps if gap.lower.name == above), None)
+    if chosen is not None:
+        return chosen
+    drivers = frozenset(club.name for club in covered.clubs if club.head_type is HeadType.DRIVER)
+    return widest_gap(covered, skip_above=drivers) or widest_gap(covered)

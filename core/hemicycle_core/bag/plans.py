@@ -8,29 +8,31 @@ from __future__ import annotations
 
 import itertools
 import math
-from collections.abc import Iterable, Mapping, Sequence
+from collections.abc import Collection, Iterable, Mapping, Sequence
 from dataclasses import dataclass, field
 
 import numpy as np
 from numpy.typing import NDArray
 
+from ..heads import HeadType
 from ..units import metres, yards, yd_text
-from .clubs import Carried, HeadType
-from .gaps import CLOSED_M, Between, Coverage, GapRules, coverage
-from .slots import SlotPlan, plan_slots
+from .clubs import Carried
+from .gaps import CLOSED_M, Coverage, Gap, GapRules, coverage
+from .slots import SlotLayout, lay_out_slots
 
 Floats = NDArray[np.float64]
 
 RELEARN_M = metres(3)  # a carry this near to one owned before is the same yardage to the player
 NOISE_SHOTS = 0.05  # a round: less than one shot in twenty rounds is no gain
 NOISE_CHANCE = 0.65  # two bags that do more of the jobs with less than this chance are one
-NOISE_HOLE_M = metres(3)
+NOISE_OPEN_M = metres(3)
 MOST_DROPS = 2
+MOST_KEPT_PLANS = 3  # side by side: more cannot be compared at a glance
 EVERYWHERE = ""
 
 
 @dataclass(frozen=True)
-class Piece:
+class ClubOption:
     """A club a plan may hold. success (J, D): its success share on each of J jobs for each of D possible players.
     own: the player has it; fixed: it stays; hit: False when its figures are expected, not hit."""
 
@@ -103,8 +105,8 @@ class Bag:
     dropped: tuple[str, ...]
     by_job: tuple[str, ...]
     expected: tuple[str, ...]
-    next_slot: SlotPlan | None
-    next_between: tuple[str, str] | None
+    next_slot: SlotLayout | None
+    next_gap: tuple[str, str] | None
 
     @property
     def mean_rounds(self) -> float:
@@ -112,7 +114,7 @@ class Bag:
 
     @property
     def crowded(self) -> tuple[tuple[str, str], ...]:
-        return tuple((gap.lower.name, gap.upper.name) for gap in self.covered.between if gap.crowded)
+        return tuple((gap.lower.name, gap.upper.name) for gap in self.covered.gaps if gap.crowded)
 
     def better_than(self, other: Bag) -> float:
         """Chance that this bag makes more successful shots a round than another."""
@@ -130,15 +132,15 @@ class Limits:
     without_carry: int = 1  # clubs in the bag that the map does not show: the putter, and any whose carry is unknown
 
 
-def weigh_plan(plan: Plan, pieces: Sequence[Piece], demand: Demand, rules: GapRules, limits: Limits) -> Bag:
+def weigh_plan(plan: Plan, options: Sequence[ClubOption], demand: Demand, rules: GapRules, limits: Limits) -> Bag:
     """What the bag becomes with these clubs."""
-    of = {piece.key: piece for piece in pieces}
+    of = {option.key: option for option in options}
     usual = max(demand.rounds, key=lambda each: (each[1], each[0]))[0]
-    carried = [piece for piece in pieces if piece.key in plan.carried_on(usual)]
-    covered = coverage([piece.club for piece in carried], rules)
-    before = [piece.club.carry_m for piece in pieces if piece.own]
-    rounds, by_job = _rounds(plan, pieces, demand)
-    bought = [piece for piece in pieces if piece.key in plan.keys and not piece.own]
+    carried = [option for option in options if option.key in plan.carried_on(usual)]
+    covered = coverage([option.club for option in carried], rules)
+    before = [option.club.carry_m for option in options if option.own]
+    rounds, by_job = _rounds(plan, options, demand)
+    bought = [option for option in options if option.key in plan.keys and not option.own]
     count = len(carried) + limits.without_carry
     slot, between = _next(covered)
     return Bag(
@@ -147,33 +149,35 @@ def weigh_plan(plan: Plan, pieces: Sequence[Piece], demand: Demand, rules: GapRu
         count=count,
         over=max(0, count - limits.most),
         rounds=rounds,
-        price=sum(piece.price for piece in bought),
+        price=sum(option.price for option in bought),
         relearn=tuple(
-            piece.club.name for piece in bought if all(abs(piece.club.carry_m - carry) > RELEARN_M for carry in before)
+            option.club.name
+            for option in bought
+            if all(abs(option.club.carry_m - carry) > RELEARN_M for carry in before)
         ),
-        added=tuple(piece.club.name for piece in bought),
-        dropped=tuple(piece.club.name for piece in pieces if piece.own and piece.key not in plan.keys),
+        added=tuple(option.club.name for option in bought),
+        dropped=tuple(option.club.name for option in options if option.own and option.key not in plan.keys),
         by_job=by_job,
         expected=tuple(of[key].club.name for key in sorted(plan.keys) if not of[key].hit),
         next_slot=slot,
-        next_between=between,
+        next_gap=between,
     )
 
 
-def _rounds(plan: Plan, pieces: Sequence[Piece], demand: Demand) -> tuple[Floats, tuple[str, ...]]:
+def _rounds(plan: Plan, options: Sequence[ClubOption], demand: Demand) -> tuple[Floats, tuple[str, ...]]:
     """Successful shots a round (D,), each job by the club carried there that does it best on average."""
     jobs = demand.uses.size
-    if not jobs or not pieces:
+    if not jobs or not options:
         return np.zeros(0), ()
-    total: Floats = np.zeros(pieces[0].success.shape[1])
+    total: Floats = np.zeros(options[0].success.shape[1])
     by_job = [""] * jobs
     # The usual course last: a job met everywhere is shown with the club that does it there.
     for course, share in sorted(demand.rounds, key=lambda each: each[1]):
-        there = [piece for piece in pieces if piece.key in plan.carried_on(course)]
+        there = [option for option in options if option.key in plan.carried_on(course)]
         if not there:
             continue
         on = np.flatnonzero(demand.on(course))
-        made, best = shared_out(np.stack([piece.success[on] for piece in there]), demand.uses[on])
+        made, best = shared_out(np.stack([option.success[on] for option in there]), demand.uses[on])
         total = total + share * made
         for job, club in zip(on, best, strict=True):
             by_job[job] = there[club].key
@@ -187,19 +191,19 @@ def shared_out(success: Floats, uses: Floats) -> tuple[Floats, NDArray[np.int_]]
     return uses @ success[best, np.arange(uses.size)], best
 
 
-def _next(covered: Coverage) -> tuple[SlotPlan | None, tuple[str, str] | None]:
+def _next(covered: Coverage) -> tuple[SlotLayout | None, tuple[str, str] | None]:
     """The widest hole left below the driver and the window that closes it; a hole under the driver is not one to
     fill with a club that carries nearly as far."""
-    holes = [gap for gap in covered.between if gap.hole_m >= CLOSED_M and gap.upper.head_type is not HeadType.DRIVER]
-    widest = max(holes, key=lambda gap: gap.hole_m, default=None)
+    holes = [gap for gap in covered.gaps if gap.open_m >= CLOSED_M and gap.upper.head_type is not HeadType.DRIVER]
+    widest = max(holes, key=lambda gap: gap.open_m, default=None)
     if widest is None:
         return None, None
-    slot = plan_slots(widest.lower, widest.upper, 1, rule=widest.rule, step=widest.step)
+    slot = lay_out_slots(widest.lower, widest.upper, 1, rule=widest.rule, step=widest.step)
     return slot, (widest.lower.name, widest.upper.name)
 
 
 @dataclass(frozen=True)
-class Found:
+class BestPlan:
     """The best bag for a number of new clubs, the one it beat, and why in a sentence. searched: bags weighed."""
 
     bag: Bag
@@ -209,58 +213,60 @@ class Found:
 
 
 def best_plan(
-    pieces: Sequence[Piece], places: int, demand: Demand, rules: GapRules, limits: Limits, *, swaps: bool = False
-) -> Found:
+    options: Sequence[ClubOption], places: int, demand: Demand, rules: GapRules, limits: Limits, *, swaps: bool = False
+) -> BestPlan:
     """The best bag with up to `places` new clubs, found by weighing every one.
 
     What is over the limit of clubs is dropped from the clubs that are not fixed. swaps: also look at pairs owned
     together where the demand names more than one course. Without a job the holes decide.
     """
-    new = [piece for piece in pieces if not piece.own]
-    today = weigh_plan(Plan(frozenset(piece.key for piece in pieces if piece.own)), pieces, demand, rules, limits)
+    new = [option for option in options if not option.own]
+    today = weigh_plan(Plan(frozenset(option.key for option in options if option.own)), options, demand, rules, limits)
     bags = [today]
     for size in range(1, min(places, len(new)) + 1):
         for chosen in itertools.combinations(new, size):
-            if limits.budget is not None and sum(piece.price for piece in chosen) > limits.budget:
+            if limits.budget is not None and sum(option.price for option in chosen) > limits.budget:
                 continue
-            bags += [weigh_plan(plan, pieces, demand, rules, limits) for plan in _with(chosen, pieces, limits)]
+            bags += [weigh_plan(plan, options, demand, rules, limits) for plan in _with(chosen, options, limits)]
     if swaps and places:
-        bags += [weigh_plan(plan, pieces, demand, rules, limits) for plan in _pairs(new, pieces, demand, limits)]
+        bags += [weigh_plan(plan, options, demand, rules, limits) for plan in _pairs(new, options, demand, limits)]
     inside = [bag for bag in bags if not bag.over] or bags
     best = _best(inside)
     rest = [bag for bag in inside if bag is not best and bag is not today]
     runner = _best(rest) if rest else None
-    return Found(best, runner, explain(best, today, runner), len(bags))
+    return BestPlan(best, runner, explain(best, today, runner), len(bags))
 
 
-def _with(chosen: Sequence[Piece], pieces: Sequence[Piece], limits: Limits) -> Iterable[Plan]:
+def _with(chosen: Sequence[ClubOption], options: Sequence[ClubOption], limits: Limits) -> Iterable[Plan]:
     """Plans that hold the chosen clubs and whatever of the own ones the limit leaves room for."""
-    own = [piece for piece in pieces if piece.own]
-    loose = [piece for piece in own if not piece.fixed]
+    own = [option for option in options if option.own]
+    loose = [option for option in own if not option.fixed]
     over = max(0, len(own) + len(chosen) + limits.without_carry - limits.most)
-    kept = frozenset(piece.key for piece in (*own, *chosen))
+    kept = frozenset(option.key for option in (*own, *chosen))
     if over > min(MOST_DROPS, len(loose)):
         yield Plan(kept)
         return
     for dropped in itertools.combinations(loose, over):
-        yield Plan(kept - {piece.key for piece in dropped})
+        yield Plan(kept - {option.key for option in dropped})
     if over == 0:
         # A club that the new one makes idle may go, though the limit does not ask for it.
-        near = [piece for piece in loose if any(abs(piece.club.carry_m - c.club.carry_m) < RELEARN_M for c in chosen)]
-        yield from (Plan(kept - {piece.key}) for piece in near)
+        near = [
+            option for option in loose if any(abs(option.club.carry_m - c.club.carry_m) < RELEARN_M for c in chosen)
+        ]
+        yield from (Plan(kept - {option.key}) for option in near)
 
 
-def _pairs(new: Sequence[Piece], pieces: Sequence[Piece], demand: Demand, limits: Limits) -> Iterable[Plan]:
+def _pairs(new: Sequence[ClubOption], options: Sequence[ClubOption], demand: Demand, limits: Limits) -> Iterable[Plan]:
     """Two new clubs owned together, the second for one of the courses that is not the usual one."""
     courses = [course for course, _ in sorted(demand.rounds, key=lambda each: -each[1])][1:]
-    own = [piece for piece in pieces if piece.own]
+    own = [option for option in options if option.own]
     if len(own) + 1 + limits.without_carry > limits.most:
         return
     for home, away in itertools.permutations(new, 2):
         if limits.budget is not None and home.price + away.price > limits.budget:
             continue
         for course in courses:
-            keys = frozenset(piece.key for piece in (*own, home, away))
+            keys = frozenset(option.key for option in (*own, home, away))
             yield Plan(keys, SwapPair(home.key, away.key, course))
 
 
@@ -268,14 +274,14 @@ def _best(bags: Sequence[Bag]) -> Bag:
     top = max(bags, key=lambda bag: (bag.mean_rounds, -_openness(bag)))
     close = [bag for bag in bags if bag is top or _level(top, bag)]
     least = min(_openness(bag) for bag in close)
-    closed = [bag for bag in close if _openness(bag) <= least + NOISE_HOLE_M]
+    closed = [bag for bag in close if _openness(bag) <= least + NOISE_OPEN_M]
     return min(closed, key=_least_changed)
 
 
 def _openness(bag: Bag) -> float:
     """How open a bag is, in metres: the root of the holes' squares, so that one wide hole is worse than two narrow
     ones of the same sum, and a hole nothing can fill does not hide the others."""
-    return math.hypot(*(gap.hole_m for gap in bag.covered.between))
+    return math.hypot(*(gap.open_m for gap in bag.covered.gaps))
 
 
 def _least_changed(bag: Bag) -> tuple[int, float, float, list[str]]:
@@ -286,13 +292,22 @@ def _level(top: Bag, other: Bag) -> bool:
     return top.mean_rounds - other.mean_rounds < NOISE_SHOTS or top.better_than(other) < NOISE_CHANCE
 
 
+def exchanged(keys: Collection[str], *, own: Mapping[str, bool], new: Sequence[str]) -> tuple[list[str], list[str]]:
+    """What a set of clubs means for the bag of today: the keys that come in and those that leave.
+
+    keys: of the clubs wanted. own: the clubs of today by key, and whether each is fixed, which stays whatever is
+    wanted. new: the candidates.
+    """
+    return [key for key in new if key in keys], [key for key, fixed in own.items() if not fixed and key not in keys]
+
+
 def explain(best: Bag, today: Bag, runner: Bag | None) -> str:
     """Why this bag, against the bag of today and the runner-up."""
     if best.plan == today.plan:
         return "Keep the bag as it is: nothing on the stand does more of the jobs or closes more of the space."
     parts = []
-    if today.covered.holes_m - best.covered.holes_m >= CLOSED_M:
-        before, after = yards(today.covered.holes_m), yards(best.covered.holes_m)
+    if today.covered.open_m - best.covered.open_m >= CLOSED_M:
+        before, after = yards(today.covered.open_m), yards(best.covered.open_m)
         parts.append(f"{before:.0f} yd uncovered become {after:.0f}")
     if best.rounds.size:
         gained = best.rounds - today.rounds
@@ -316,23 +331,23 @@ def explain(best: Bag, today: Bag, runner: Bag | None) -> str:
 def replanned(before: Coverage, after: Coverage, newcomer: str) -> str:
     """What a club that comes in does to its neighbours: what it fills, what it leaves, whom it crowds."""
     index = next(i for i, club in enumerate(after.clubs) if club.name == newcomer)
-    sides = [gap for gap in after.between if newcomer in (gap.lower.name, gap.upper.name)]
+    sides = [gap for gap in after.gaps if newcomer in (gap.lower.name, gap.upper.name)]
     was = next(
         (
             gap
-            for gap in before.between
-            if gap.lower.carry_m <= after.clubs[index].carry_m <= gap.upper.carry_m and gap.hole_m > 0
+            for gap in before.gaps
+            if gap.lower.carry_m <= after.clubs[index].carry_m <= gap.upper.carry_m and gap.open_m > 0
         ),
         None,
     )
-    left = [gap for gap in sides if gap.hole_m > 0]
+    left = [gap for gap in sides if gap.open_m > 0]
     close = [gap for gap in sides if gap.crowded]
     said = []
     if was is not None and not left:
-        said.append(f"Closes the {yards(was.hole_m):.0f} yd between {was.lower.name} and {was.upper.name}")
+        said.append(f"Closes the {yards(was.open_m):.0f} yd between {was.lower.name} and {was.upper.name}")
     elif was is not None:
-        rest = " and ".join(_hole_words(gap, newcomer) for gap in left)
-        space = f"Of the {yards(was.hole_m):.0f} yd between {was.lower.name} and {was.upper.name}"
+        rest = " and ".join(_open_words(gap, newcomer) for gap in left)
+        space = f"Of the {yards(was.open_m):.0f} yd between {was.lower.name} and {was.upper.name}"
         said.append(f"{space}, {rest.replace(' ', ' stay open ', 1)}")
     elif left:
         said.append("There is no hole where it lands")
@@ -351,7 +366,7 @@ def rebagged(before: Coverage, after: Coverage, added: Sequence[str], dropped: S
         return replanned(before, after, added[0])
     if not (added or dropped):
         return left_open(after)
-    was, now = (max((yards(gap.hole_m) for gap in bag.between), default=0.0) for bag in (before, after))
+    was, now = (max((yards(gap.open_m) for gap in bag.gaps), default=0.0) for bag in (before, after))
     change = f"The widest hole goes from {was:.0f} to {now:.0f} yd"
     if f"{was:.0f}" == f"{now:.0f}":
         change = f"The widest hole stays {now:.0f} yd" if now else "No hole opens"
@@ -359,24 +374,24 @@ def rebagged(before: Coverage, after: Coverage, added: Sequence[str], dropped: S
     return f"{change}. {left[:1].upper()}{left[1:]}"
 
 
-def next_hole(bag: Bag) -> str:
+def next_gap_words(bag: Bag) -> str:
     """The widest hole that a bag leaves, and the window that would close it."""
-    if bag.next_slot is None or bag.next_between is None:
+    if bag.next_slot is None or bag.next_gap is None:
         return "No hole is left under the driver."
-    slot, (lower, upper) = bag.next_slot.slots[0], bag.next_between
-    hole = next(gap for gap in bag.covered.between if (gap.lower.name, gap.upper.name) == (lower, upper))
+    slot, (lower, upper) = bag.next_slot.slots[0], bag.next_gap
+    hole = next(gap for gap in bag.covered.gaps if (gap.lower.name, gap.upper.name) == (lower, upper))
     window = f"{yd_text(slot.low_m)} to {yd_text(slot.high_m)}"
-    return f"Widest hole left: {yards(hole.hole_m):.0f} yd between {lower} and {upper}. Its window: carry {window}."
+    return f"Widest hole left: {yards(hole.open_m):.0f} yd between {lower} and {upper}. Its window: carry {window}."
 
 
 def left_open(covered: Coverage) -> str:
     """What a bag leaves uncovered, widest first, and who crowds whom."""
-    holes = sorted((gap for gap in covered.between if gap.hole_m > 0), key=lambda gap: -gap.hole_m)
-    said = [f"{yards(gap.hole_m):.0f} yd uncovered between {gap.lower.name} and {gap.upper.name}" for gap in holes]
-    close = (gap for gap in covered.between if gap.crowded)
+    holes = sorted((gap for gap in covered.gaps if gap.open_m > 0), key=lambda gap: -gap.open_m)
+    said = [f"{yards(gap.open_m):.0f} yd uncovered between {gap.lower.name} and {gap.upper.name}" for gap in holes]
+    close = (gap for gap in covered.gaps if gap.crowded)
     said += [f"{gap.upper.name} is only {yards(gap.step_m):.0f} yd past {gap.lower.name}" for gap in close]
     return "; ".join(said) + "." if said else "No hole by this rule."
 
 
-def _hole_words(gap: Between, newcomer: str) -> str:
-    return f"{yards(gap.hole_m):.0f} {'above' if gap.lower.name == newcomer else 'below'} it"
+def _open_words(gap: Gap, newcomer: str) -> str:
+    return f"{yards(gap.open_m):.0f} {'above' if gap.lower.name == newcomer else 'below'} it"

@@ -9,11 +9,12 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from statistics import median
 
+from ..heads import HeadType
 from ..samples.overlap import MUDDLED, overlap, smallest_useful_step
 from ..units import feet, yards
-from .clubs import Carried, HeadType, in_order
+from .clubs import Carried, in_order
 from .gaps import CLOSED_M, Coverage, GapRule, StepWish
-from .slots import MOST_CLUBS, plan_slots
+from .slots import MOST_CLUBS, lay_out_slots
 
 LEAST_USES = 0.5  # times a round: less, and another club takes the shot on the few days it comes
 USUAL_SPREAD_SHARE = 0.03  # of carry, where a club was typed and not hit
@@ -77,7 +78,7 @@ def out_of_line(clubs: Sequence[Carried]) -> list[Remark]:
 def muddled(covered: Coverage) -> list[Remark]:
     """Neighbours whose step is under the player's spread, so that each lands in the other's yardage."""
     found = []
-    for gap in covered.between:
+    for gap in covered.gaps:
         chance = overlap(max(gap.step_m, 0.0), spread_of(gap.lower), spread_of(gap.upper))
         if chance > MUDDLED:
             often = f"{round(chance * 10)} shots in 10"
@@ -103,7 +104,7 @@ def clubs_for(
     room = max(0, min(MOST_CLUBS, math.floor(space / least) - 1))
     wanted = 0
     if _open(lower, upper, rule, step) >= CLOSED_M:
-        plans = (plan_slots(lower, upper, n, rule=rule, step=step) for n in range(1, MOST_CLUBS + 1))
+        plans = (lay_out_slots(lower, upper, n, rule=rule, step=step) for n in range(1, MOST_CLUBS + 1))
         wanted = next((plan.count for plan in plans if plan.left_m < CLOSED_M), MOST_CLUBS)
     seldom = wanted if uses is None else math.ceil(min(uses / LEAST_USES, MOST_CLUBS))
     count = min(wanted, room, seldom)
@@ -128,7 +129,7 @@ def loft_check(covered: Coverage) -> list[Remark]:
     """Neighbours whose lofts say one thing and whose carries another. A check, never a target: equal loft is not
     equal carry."""
     found = []
-    for gap in covered.between:
+    for gap in covered.gaps:
         if gap.lower.loft_deg is None or gap.upper.loft_deg is None:
             continue
         apart = gap.lower.loft_deg - gap.upper.loft_deg

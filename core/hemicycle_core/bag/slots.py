@@ -22,10 +22,11 @@ from dataclasses import dataclass, replace
 from ..errors import BadInput
 from ..units import metres, yards, yd_text
 from .clubs import Carried
-from .gaps import CLOSED_M, Between, GapRule, GapRules, StepWish, coverage
+from .gaps import CLOSED_M, Gap, GapRule, GapRules, StepWish, coverage
 
 SLACK_M = metres(3.5)  # what a fitter can set a club to: half a degree of loft is about 2 yd
 MOST_CLUBS = 4
+MOST_OFFERED = 3  # at once: a wider gap is closed in sequence, club after club, on what was measured
 NUMBER_WORDS = ("No club", "One club", "Two", "Three", "Four")
 
 
@@ -43,7 +44,7 @@ class Slot:
 
 
 @dataclass(frozen=True)
-class SlotPlan:
+class SlotLayout:
     """The slots of n clubs. left_m: the largest hole left with every club on target (0: none).
     slack_m: half-width of the windows. at_worst_m: the largest hole with every club anywhere in its
     window. sentence: what one more club would do."""
@@ -70,25 +71,25 @@ def _roll_at(carry_m: float, lower: Carried, upper: Carried) -> float:
 
 
 @dataclass(frozen=True)
-class _Layout:
+class _Cut:
     carries: list[float]
     rolls: list[float]
     each_m: float  # h above; under even steps the part of the step over the wanted one
 
 
-def _layout(lower: Carried, upper: Carried, count: int, rule: GapRule, step: StepWish) -> _Layout:
+def _cut(lower: Carried, upper: Carried, count: int, rule: GapRule, step: StepWish) -> _Cut:
     if rule is not GapRule.ROLL_OUT:
         each = (upper.carry_m - lower.carry_m) / (count + 1)
         carries = [lower.carry_m + i * each for i in range(1, count + 1)]
-        return _Layout(carries, [_roll_at(carry, lower, upper) for carry in carries], each - step.most_m)
+        return _Cut(carries, [_roll_at(carry, lower, upper) for carry in carries], each - step.most_m)
     first_guess = [lower.carry_m + i * (upper.carry_m - lower.carry_m) / (count + 1) for i in range(1, count + 1)]
     rolls = [_roll_at(carry, lower, upper) for carry in first_guess]
     each = (upper.carry_m - lower.total_m - sum(rolls)) / (count + 1)
     carries = [lower.total_m + i * each + sum(rolls[: i - 1]) for i in range(1, count + 1)]
-    return _Layout(carries, rolls, each)
+    return _Cut(carries, rolls, each)
 
 
-def plan_slots(lower: Carried, upper: Carried, count: int, *, rule: GapRule, step: StepWish) -> SlotPlan:
+def lay_out_slots(lower: Carried, upper: Carried, count: int, *, rule: GapRule, step: StepWish) -> SlotLayout:
     """Slots for `count` clubs (1 to 4) between two neighbours under a rule.
 
     Raises BadInput when the neighbours are not in order or the count is out of range.
@@ -97,59 +98,62 @@ def plan_slots(lower: Carried, upper: Carried, count: int, *, rule: GapRule, ste
         raise BadInput(f"{upper.name} does not carry further than {lower.name}.", field="upper")
     if not 1 <= count <= MOST_CLUBS:
         raise BadInput(f"Plan 1 to {MOST_CLUBS} clubs for one hole.", field="count")
-    layout = _layout(lower, upper, count, rule, step)
-    spare = max(0.0, -layout.each_m) / 2 if rule is GapRule.ROLL_OUT else 0.0
+    cut = _cut(lower, upper, count, rule, step)
+    spare = max(0.0, -cut.each_m) / 2 if rule is GapRule.ROLL_OUT else 0.0
     slack = SLACK_M + spare
     slots = tuple(
         Slot(i, carry, carry - slack, carry + slack, roll, _doubt((i + 1) / (count + 1), lower, upper))
-        for i, (carry, roll) in enumerate(zip(layout.carries, layout.rolls, strict=True))
+        for i, (carry, roll) in enumerate(zip(cut.carries, cut.rolls, strict=True))
     )
     movable_ends = 1 if count == 1 else 2
-    return SlotPlan(
+    return SlotLayout(
         rule=rule,
         count=count,
         slots=slots,
-        left_m=max(0.0, layout.each_m),
+        left_m=max(0.0, cut.each_m),
         slack_m=slack,
-        at_worst_m=max(0.0, layout.each_m + movable_ends * slack),
+        at_worst_m=max(0.0, cut.each_m + movable_ends * slack),
         sentence=_sentence(lower, upper, count, rule, step),
     )
 
 
-def slot_with_roll(plan: SlotPlan, index: int, lower: Carried, upper: Carried, roll_m: float) -> Slot:
-    """One slot of a plan for a club that rolls out `roll_m` metres, the others as they are: what rolls further may
+def slot_with_roll(layout: SlotLayout, index: int, lower: Carried, upper: Carried, roll_m: float) -> Slot:
+    """One slot of a layout for a club that rolls out `roll_m` metres, the others as they are: what rolls further may
     carry less. Under the other rules roll-out moves nothing."""
-    slot = plan.slots[index]
-    if plan.rule is not GapRule.ROLL_OUT:
+    slot = layout.slots[index]
+    if layout.rule is not GapRule.ROLL_OUT:
         return replace(slot, roll_m=roll_m)
-    rolls = [roll_m if each.index == index else each.roll_m for each in plan.slots]
-    each_m = (upper.carry_m - lower.total_m - sum(rolls)) / (plan.count + 1)
+    rolls = [roll_m if each.index == index else each.roll_m for each in layout.slots]
+    each_m = (upper.carry_m - lower.total_m - sum(rolls)) / (layout.count + 1)
     carry = lower.total_m + (index + 1) * each_m + sum(rolls[:index])
     half = (slot.high_m - slot.low_m) / 2
     return replace(slot, target_m=carry, low_m=carry - half, high_m=carry + half, roll_m=roll_m)
 
 
-def space_of(old: Carried, clubs: Sequence[Carried], rules: GapRules) -> Between | None:
+def nearest_slot(slots: Sequence[Slot], carry_m: float | None) -> Slot:
+    """The slot that a club is judged for: the one its carry is nearest to, the first before it has one."""
+    return slots[0] if carry_m is None else min(slots, key=lambda slot: abs(slot.target_m - carry_m))
+
+
+def gap_around(old: Carried, clubs: Sequence[Carried], rules: GapRules) -> Gap | None:
     """The space that a club leaves when it goes, between its neighbours; None at an end of the bag."""
     without = coverage([club for club in clubs if club.name != old.name], rules)
-    return next((gap for gap in without.between if gap.lower.carry_m <= old.carry_m <= gap.upper.carry_m), None)
+    return next((gap for gap in without.gaps if gap.lower.carry_m <= old.carry_m <= gap.upper.carry_m), None)
 
 
-def plan_like(old: Carried) -> SlotPlan:
+def lay_out_like(old: Carried) -> SlotLayout:
     """One slot that aims at a club's own carry: the same but newer."""
     slot = Slot(0, old.carry_m, old.carry_m - SLACK_M, old.carry_m + SLACK_M, old.roll_m, old.carry_sd_m)
     said = (
         f"Like for like: {old.name}’s carry of {yd_text(old.carry_m)} and its flight, so that no yardage is relearned."
     )
-    return SlotPlan(GapRule.CARRY_ONLY, 1, (slot,), 0.0, SLACK_M, SLACK_M, said)
+    return SlotLayout(GapRule.CARRY_ONLY, 1, (slot,), 0.0, SLACK_M, SLACK_M, said)
 
 
 def _sentence(lower: Carried, upper: Carried, count: int, rule: GapRule, step: StepWish) -> str:
     """What this many clubs leave, and how many would close the hole."""
-    here = _layout(lower, upper, count, rule, step)
-    closing = next(
-        (n for n in range(1, MOST_CLUBS + 1) if _layout(lower, upper, n, rule, step).each_m < CLOSED_M), None
-    )
+    here = _cut(lower, upper, count, rule, step)
+    closing = next((n for n in range(1, MOST_CLUBS + 1) if _cut(lower, upper, n, rule, step).each_m < CLOSED_M), None)
     head = NUMBER_WORDS[count]
     many = count > 1
     if rule is not GapRule.ROLL_OUT:

@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import dataclass
 
-from ..bag import Carried, HeadType, SlotPlan
+from ..bag import Carried, HeadType, SlotLayout
 from ..units import metres, yards
 from .jobs import Job, JobKind
 
@@ -48,20 +48,20 @@ COMMON = (
 )
 
 
-def _middle(clubs: Sequence[Carried], plan: SlotPlan | None) -> float:
+def _middle(clubs: Sequence[Carried], layout: SlotLayout | None) -> float:
     """The carry in metres about which this player's long shots lie."""
-    if plan is not None and plan.slots:
-        return sum(slot.target_m for slot in plan.slots) / len(plan.slots)
+    if layout is not None and layout.slots:
+        return sum(slot.target_m for slot in layout.slots) / len(layout.slots)
     driver = max((club.carry_m for club in clubs if club.head_type is HeadType.DRIVER), default=None)
     return USUAL_M if driver is None else DRIVER_SHARE * driver
 
 
-def common_jobs(clubs: Sequence[Carried], plan: SlotPlan | None) -> list[CommonJob]:
+def common_jobs(clubs: Sequence[Carried], layout: SlotLayout | None) -> list[CommonJob]:
     """The common jobs moved to this player's length: to the slots in work, else by the driver, else as they are.
 
     Distances and what must be carried in metres, to the nearest five yards; sizes and uses are the course's and stay.
     """
-    scale = min(max(_middle(clubs, plan), LEAST_M), MOST_M) / USUAL_M
+    scale = min(max(_middle(clubs, layout), LEAST_M), MOST_M) / USUAL_M
 
     def moved(length_m: float) -> float:
         return metres(NEAREST_YD * round(yards(length_m * scale) / NEAREST_YD))

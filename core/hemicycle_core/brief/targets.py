@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import dataclass
 
-from ..bag import Carried, Slot, SlotPlan
+from ..bag import Carried, Slot, SlotLayout
 from ..bag.gaps import RULE_WORDS
 from ..flight import Firmness
 from ..units import feet, metres, ninety, yards, yd_text
@@ -46,25 +46,25 @@ def jobs_of_slot(jobs: Sequence[Job], slot: Slot) -> list[Job]:
 
 
 def propose(
-    plan: SlotPlan, slot: Slot, lower: Carried, upper: Carried, jobs: Sequence[Job], *, miss: Miss = Miss.NONE
+    layout: SlotLayout, slot: Slot, lower: Carried, upper: Carried, jobs: Sequence[Job], *, miss: Miss = Miss.NONE
 ) -> list[Target]:
     """Targets for one slot: carry always; landing, peak, spin and side where the brief and bag allow."""
     mine = jobs_of_slot(jobs, slot)
-    proposed = [_carry(plan, slot, lower, upper), _landing(mine), _peak(lower, upper), _spin(lower, upper)]
+    proposed = [_carry(layout, slot, lower, upper), _landing(mine), _peak(lower, upper), _spin(lower, upper)]
     proposed.append(_side(mine, miss))
     return [target for target in proposed if target is not None]
 
 
-def _carry(plan: SlotPlan, slot: Slot, lower: Carried, upper: Carried) -> Target:
-    if plan.rule.value == "roll_out":
+def _carry(layout: SlotLayout, slot: Slot, lower: Carried, upper: Carried) -> Target:
+    if layout.rule.value == "roll_out":
         why = (
             f"{lower.name} rolls out to {yd_text(lower.total_m)} and {upper.name} carries "
-            f"{yd_text(upper.carry_m)}; by {RULE_WORDS[plan.rule]} this leaves the smallest holes."
+            f"{yd_text(upper.carry_m)}; by {RULE_WORDS[layout.rule]} this leaves the smallest holes."
         )
     else:
         why = (
             f"{lower.name} carries {yd_text(lower.carry_m)} and {upper.name} {yd_text(upper.carry_m)}; "
-            f"this cuts the space into {RULE_WORDS[plan.rule]}."
+            f"this cuts the space into {RULE_WORDS[layout.rule]}."
         )
     return Target("carry_m", slot.low_m, slot.high_m, why, *_known(slot, [lower, upper]))
 
@@ -124,7 +124,7 @@ def _spin(lower: Carried, upper: Carried) -> Target | None:
         return None
     low, high = sorted((lower.spin_rpm, upper.spin_rpm))
     ends = f"{upper.name} at {upper.spin_rpm:.0f} and {lower.name} at {lower.spin_rpm:.0f}"
-    why = f"Between {ends}; read it with speed and launch."
+    why = f"Gap {ends}; read it with speed and launch."
     return Target("spin_rpm", low - SPIN_ROOM_RPM, high + SPIN_ROOM_RPM, why, firm=False, sure=SPIN_SURE)
 
 

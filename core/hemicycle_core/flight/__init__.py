@@ -2,12 +2,31 @@
 
 from .air import Air
 from .anchor import Anchor, anchor, anchored_error
+from .drawn import drawn_path
 from .error import FlightError, flight_error
-from .integrate import Flight, Launch, Trim, fly
+from .integrate import Flight, FlightScales, Launch, fly
 from .landing import FAIRWAY, GREEN, Firmness, Roll, RollOut, roll_out, run_out
 from .other_air import REFERENCE_AIR, in_other_air
 
 __all__ = [
-    "FAIRWAY", "GREEN", "REFERENCE_AIR", "Air", "Anchor", "Firmness", "Flight", "FlightError", "Launch", "Roll",
-    "RollOut", "Trim", "anchor", "anchored_error", "flight_error", "fly", "in_other_air", "roll_out", "run_out",
+    "FAIRWAY",
+    "GREEN",
+    "REFERENCE_AIR",
+    "Air",
+    "Anchor",
+    "Firmness",
+    "Flight",
+    "FlightError",
+    "FlightScales",
+    "Launch",
+    "Roll",
+    "RollOut",
+    "anchor",
+    "anchored_error",
+    "drawn_path",
+    "flight_error",
+    "fly",
+    "in_other_air",
+    "roll_out",
+    "run_out",
 ]  # fmt: skip

@@ -18,7 +18,7 @@ from ..errors import BadInput
 from .aero import MODERN_BALL, Coefficients
 from .air import Air
 from .error import FlightError, flight_error
-from .integrate import Flight, Launch, Trim, fly
+from .integrate import Flight, FlightScales, Launch, fly
 
 Floats = NDArray[np.float64]
 
@@ -45,7 +45,7 @@ class Anchor:
     of computed over measured carry less 1, without and with the correction.
     """
 
-    trim: Trim = field(default_factory=Trim)
+    scales: FlightScales = field(default_factory=FlightScales)
     covariance: Floats = field(default_factory=lambda: np.diag(PRIOR_SD**2))
     shots: int = 0
     measured: bool = False
@@ -96,7 +96,7 @@ def _both_ways(seen: _Seen, log_scales: Floats) -> tuple[Floats, Floats]:
     columns = [np.tile(column, 3) for column in seen.launch.arrays()]
     airs = seen.air if isinstance(seen.air, Air) else [*seen.air] * 3
     nudges = np.repeat(np.array([[0.0, 0.0], [NUDGE, 0.0], [0.0, NUDGE]]), n, axis=0) + log_scales
-    flight = fly(Launch(*columns), air=airs, ball=seen.ball, trim=Trim(*np.exp(nudges.T)))
+    flight = fly(Launch(*columns), air=airs, ball=seen.ball, scales=FlightScales(*np.exp(nudges.T)))
     logs = np.concatenate(
         [np.log(flight.carry_m.reshape(3, n)), np.log(np.maximum(flight.peak_m.reshape(3, n), 0.1))], axis=1
     )
@@ -144,7 +144,7 @@ def anchor(
     assert first is not None
     before, after = float(np.median(first[:n])), float(np.median(off[:n]))
     return Anchor(
-        trim=Trim(*np.exp(logs)),
+        scales=FlightScales(*np.exp(logs)),
         covariance=np.linalg.inv(information),
         shots=n,
         measured=measured,
@@ -194,9 +194,9 @@ def anchored_error(
     left = whole.when_anchored()
     sizes, axes = np.linalg.eigh(anchored.covariance)
     carry, peak, landing = left.carry_share**2, left.peak_share**2, left.landing_deg**2
-    centre = np.array([np.log(anchored.trim.drag), np.log(anchored.trim.lift)], dtype=float)
+    centre = np.array([np.log(anchored.scales.drag), np.log(anchored.scales.lift)], dtype=float)
     for size, axis in zip(sizes, axes.T, strict=True):
-        moved = fly(launch, air=air, trim=Trim(*np.exp(centre + np.sqrt(size) * axis)))
+        moved = fly(launch, air=air, scales=FlightScales(*np.exp(centre + np.sqrt(size) * axis)))
         carry = carry + (moved.carry_m / np.maximum(flight.carry_m, 1) - 1) ** 2
         peak = peak + (moved.peak_m / np.maximum(flight.peak_m, 0.1) - 1) ** 2
         landing = landing + (moved.landing_deg - flight.landing_deg) ** 2

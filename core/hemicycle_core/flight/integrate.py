@@ -89,7 +89,7 @@ LIMITS = (
 
 
 @dataclass(frozen=True)
-class Trim:
+class FlightScales:
     """Scales of drag and of lift, each one number or an array (n,); 1 leaves the model as it is.
 
     Found by `anchor` from measured flights, or drawn at random to see what the model's error does.
@@ -197,7 +197,7 @@ def _start(launch: Launch) -> tuple[Floats, Floats]:
     return state, axis
 
 
-def _balls(axis: Floats, air: Air | Sequence[Air], ball: Coefficients, trim: Trim) -> _Balls:
+def _balls(axis: Floats, air: Air | Sequence[Air], ball: Coefficients, scales: FlightScales) -> _Balls:
     n = axis.shape[1]
     airs = [air] if isinstance(air, Air) else list(air)
     if len(airs) not in (1, n):
@@ -220,8 +220,8 @@ def _balls(axis: Floats, air: Air | Sequence[Air], ball: Coefficients, trim: Tri
     along, across = each(lambda one: one.wind_along_mps), each(lambda one: one.wind_across_mps)
     return _Balls(
         axis=axis,
-        drag=dynamic * scale(trim.drag, "drag"),
-        lift=dynamic * scale(trim.lift, "lift"),
+        drag=dynamic * scale(scales.drag, "drag"),
+        lift=dynamic * scale(scales.lift, "lift"),
         reynolds_per_mps=2 * BALL_RADIUS_M / each(lambda one: one.kinematic_viscosity),
         wind_along=along,
         wind_across=across,
@@ -284,18 +284,18 @@ def fly(
     *,
     air: Air | Sequence[Air] | None = None,
     ball: Coefficients = MODERN_BALL,
-    trim: Trim | None = None,
+    scales: FlightScales | None = None,
     path: bool = False,
 ) -> Flight:
     """Fly n shots over level ground until they land.
 
     launch: n shots. air: one for all of them or one each, 20 degrees C at sea level when None.
-    trim: scales of drag and lift. path: also return sampled paths for drawing, every half STEP_S.
+    scales: scales of drag and lift. path: also return sampled paths for drawing, every half STEP_S.
     Raises BadInput for launches that cannot be flown. Source of the forces: `aero`. The first step
     always moves off the ground, so a topped shot with a launch below the horizon lands within it.
     """
     state, axis = _start(launch)
-    balls = _balls(axis, air or Air(), ball, trim or Trim())
+    balls = _balls(axis, air or Air(), ball, scales or FlightScales())
     step = STEP_S / 2 if path else STEP_S
     size = state.shape[1] if path else CHUNK
     parts = [

@@ -49,7 +49,7 @@ def in_other_air(
     first air returns the first figures. A reading that is None or NaN starts from the model's.
     """
     start = anchored or Anchor()
-    before, after = fly(launch, air=was, trim=start.trim), fly(launch, air=now, trim=start.trim)
+    before, after = fly(launch, air=was, scales=start.scales), fly(launch, air=now, scales=start.scales)
 
     def started(values: ArrayLike | None, model: Floats) -> Floats:
         if values is None:

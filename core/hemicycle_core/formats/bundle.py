@@ -14,18 +14,19 @@ from ..bag import (
     HeadType,
     Slot,
     coverage,
+    gap_around,
+    gap_in_work,
     in_order,
-    plan_like,
-    plan_slots,
-    space_of,
+    lay_out_like,
+    lay_out_slots,
     usual_rules,
-    widest_hole,
 )
 from ..brief import Job, JobKind, Miss, Target, propose, propose_like
 from ..brief.targets import HOLDS_DEG
 from ..errors import BadInput
 from ..flight import Air, Anchor, Firmness
 from ..judge import Candidate, Case, Comparison, Judgement, Liking, Verdict, judge_session
+from ..protocols import asked, protocol_of
 from ..samples.averages import average, values_of
 from ..shots import FLIGHT_READINGS, Intent, Shot, Source, Strike, anchor_to, check_readings
 from .bundle_schema import SCHEMA
@@ -63,13 +64,15 @@ def _shot(row: Mapping[str, Any], models_flight: bool, where: str) -> Shot:
     usual = Source.MODELLED if models_flight else Source.MEASURED
     sources = {key: usual if key in FLIGHT_READINGS else Source.MEASURED for key in readings}
     sources |= {key: Source(value) for key, value in row.get("sources", {}).items()}
+    intent = Intent(row.get("intent", "stock"))
     return Shot(
         values=readings,
         sources=sources,
         aside=bool(row.get("aside", False)),
         strike=Strike(row["strike"]) if row.get("strike") else None,
         void=frozenset(row.get("void", ())),
-        intent=Intent(row.get("intent", "stock")),
+        intent=intent,
+        protocol=asked(row["protocol"], intent).key if "protocol" in row else protocol_of(intent).key,
         misread=bool(row.get("misread", False)),
     )
 
@@ -125,15 +128,14 @@ def _given_place(slot: Mapping[str, Any], clubs: Sequence[Carried], jobs: Sequen
 def _found_places(data: Mapping[str, Any], clubs: Sequence[Carried], jobs: Sequence[Job]) -> list[_Place]:
     rule = GapRule(data.get("rule", "roll_out"))
     covered = coverage(clubs, usual_rules(rule))
-    drivers = frozenset(club.name for club in clubs if club.head_type is HeadType.DRIVER)
-    hole = widest_hole(covered, skip_above=drivers) or widest_hole(covered)
-    if hole is None:
+    gap = gap_in_work(covered)
+    if gap is None:
         raise BadInput("Give a slot, or clubs with a hole between them to find one from.", field="slot")
-    plan = plan_slots(hole.lower, hole.upper, data.get("clubs_to_place", 1), rule=hole.rule, step=hole.step)
+    layout = lay_out_slots(gap.lower, gap.upper, data.get("clubs_to_place", 1), rule=gap.rule, step=gap.step)
     miss = Miss(data.get("miss", "none"))
     return [
-        _Place(slot, propose(plan, slot, hole.lower, hole.upper, jobs, miss=miss), hole.lower, hole.upper)
-        for slot in plan.slots
+        _Place(slot, propose(layout, slot, gap.lower, gap.upper, jobs, miss=miss), gap.lower, gap.upper)
+        for slot in layout.slots
     ]
 
 
@@ -141,12 +143,12 @@ def _like_places(data: Mapping[str, Any], clubs: Sequence[Carried], jobs: Sequen
     old = next((club for club in clubs if club.name == data["like"]), None)
     if old is None:
         raise BadInput(f"like: no club “{data['like']}” with a carry is in clubs.", field="like")
-    space = space_of(old, clubs, usual_rules(GapRule(data.get("rule", "roll_out"))))
-    if space is None:
+    gap = gap_around(old, clubs, usual_rules(GapRule(data.get("rule", "roll_out"))))
+    if gap is None:
         raise BadInput(f"like: give a club on each side of the {old.name}.", field="like")
-    slot = plan_like(old).slots[0]
+    slot = lay_out_like(old).slots[0]
     targets = propose_like(old, slot, jobs, miss=Miss(data.get("miss", "none")))
-    return [_Place(slot, targets, space.lower, space.upper)]
+    return [_Place(slot, targets, gap.lower, gap.upper)]
 
 
 def read_bundle(data: Any) -> Bundle:

@@ -47,6 +47,7 @@ SHOT = _object(
         "aside_reason": TEXT,
         "strike": {"enum": [*(each.value for each in Strike), None]},
         "intent": {**_words(Intent), "description": "What was meant; only stock shots say what the club does."},
+        "protocol": {**TEXT, "description": "Key of the test it was hit in; usually follows from the intent."},
         "misread": {"type": "boolean", "description": "The monitor's error: counts for nothing."},
         "void": {
             "type": "array",

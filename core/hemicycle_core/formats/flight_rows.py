@@ -255,7 +255,7 @@ class FlightTable:
 
     def _fly(self, good: _Parsed) -> dict[str, Floats]:
         launch, airs = good.launch(), _one_or_all(good.airs)
-        flight = fly(launch, air=airs, trim=self.anchored.trim)
+        flight = fly(launch, air=airs, scales=self.anchored.scales)
         error = anchored_error(launch, self.anchored, flight, air=airs)
         made = {
             "carry_yd": flight.carry_m,
@@ -310,7 +310,7 @@ def _after(
         launch = Launch(
             impacts.ball_speed_mps, impacts.launch_deg, impacts.spin_rpm, good.column("direction"), good.column("axis")
         )
-        return fly(launch, air=airs, trim=anchored.trim)
+        return fly(launch, air=airs, scales=anchored.scales)
 
     then = flown(after)
     variance = (anchored.change_error * (then.carry_m - before.carry_m)) ** 2

@@ -10,6 +10,7 @@ from ..bag import Carried, HeadType, Slot
 from ..brief import Target
 from ..flight import Air, Anchor
 from ..shots import Shot
+from ..thresholds import DEFAULT, Thresholds
 
 
 class Liking(StrEnum):
@@ -49,3 +50,9 @@ class Case:
     targets: Sequence[Target]
     lower: Carried
     upper: Carried
+
+
+def hit_enough(shots: Sequence[Shot], *, own: bool, thresholds: Thresholds = DEFAULT) -> bool:
+    """Whether a club counts as hit: one of the player's own from its first kept shot, as it is known from the course
+    too; a candidate from as many as the shop asks before anything is said."""
+    return sum(shot.kept for shot in shots) >= (1 if own else thresholds.least_shots)

@@ -11,9 +11,9 @@ from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, replace
 from enum import StrEnum
 
+from ..thresholds import DEFAULT, Thresholds
 from .candidate import Candidate, Liking
 from .stopping import chance_best, more_shots, settled_on
-from .thresholds import DEFAULT, Thresholds
 from .verdict import Kind, Verdict, no_gain
 from .weigh import KEEP, Weighed
 
@@ -57,7 +57,7 @@ def choose(
     *,
     bags: Weighed | None = None,
     budget: float | None = None,
-    limits: Thresholds = DEFAULT,
+    thresholds: Thresholds = DEFAULT,
 ) -> Choice:
     """Choose among the builds that were judged. bags: by what the whole bag makes of the jobs, where it is known."""
     of = {verdict.letter: verdict for verdict in verdicts}
@@ -69,7 +69,7 @@ def choose(
         and (budget is None or each.price is None or each.price <= budget)
     ]
     played = [each for each in open_ if weighed.played.get(each.letter)]
-    made = _by_shots(played, bags or weighed, bags is not None, limits) if played else _by_chance(open_, of)
+    made = _by_shots(played, bags or weighed, bags is not None, thresholds) if played else _by_chance(open_, of)
     if made.letter is not None and of[made.letter].kind not in FILLING:
         # The jobs and the window ask for two things: said, so that the two do not seem to disagree.
         headline = of[made.letter].headline
@@ -79,7 +79,7 @@ def choose(
     if waiting is None:
         return made
     # Nothing is settled while a build on the stand has not had its say.
-    return replace(made, settled=False, more=(waiting.letter, waiting.more or limits.least_shots))
+    return replace(made, settled=False, more=(waiting.letter, waiting.more or thresholds.least_shots))
 
 
 def _by_chance(open_: Sequence[Candidate], of: Mapping[str, Verdict]) -> Choice:
@@ -107,13 +107,13 @@ def _cheaper(candidate: Candidate) -> tuple[float, int, str]:
     )  # fmt: skip
 
 
-def _by_shots(played: Sequence[Candidate], weighed: Weighed, kept: bool, limits: Thresholds) -> Choice:
+def _by_shots(played: Sequence[Candidate], weighed: Weighed, kept: bool, thresholds: Thresholds) -> Choice:
     """kept: whether the bag of today is among what was weighed."""
     value = {each.letter: float(weighed.rounds[each.letter].mean()) for each in played}
     top = max(played, key=lambda each: (value[each.letter], each.letter))
-    if kept and no_gain(weighed, top.letter, limits):
+    if kept and no_gain(weighed, top.letter, thresholds):
         return _kept(top, weighed)
-    close = [each for each in played if each is top or _level(weighed, top.letter, each.letter, limits)]
+    close = [each for each in played if each is top or _level(weighed, top.letter, each.letter, thresholds)]
     priced = all(each.price is not None for each in close)
     chosen = top
     because = Because.MOST_SHOTS
@@ -124,7 +124,7 @@ def _by_shots(played: Sequence[Candidate], weighed: Weighed, kept: bool, limits:
     runner = max(rest, key=lambda each: (value[each.letter], each.letter), default=None)
     rivals = [each.letter for each in rest]
     best = chance_best(chosen.letter, rivals, weighed)
-    settled = settled_on(chosen.letter, best, rivals, weighed, limits)
+    settled = settled_on(chosen.letter, best, rivals, weighed, thresholds)
     against = KEEP if kept else (runner.letter if runner else None)
     gain = weighed.gain(chosen.letter, against) if against is not None else None
     return Choice(
@@ -136,13 +136,13 @@ def _by_shots(played: Sequence[Candidate], weighed: Weighed, kept: bool, limits:
         chance_best=best,
         gain_shots=gain,
         gain_price=chosen.price,
-        more=None if settled else more_shots(chosen.letter, rivals, weighed, limits),
+        more=None if settled else more_shots(chosen.letter, rivals, weighed, thresholds),
     )
 
 
-def _level(weighed: Weighed, top: str, other: str, limits: Thresholds) -> bool:
+def _level(weighed: Weighed, top: str, other: str, thresholds: Thresholds) -> bool:
     """Whether another build does as many of the jobs as the top one, as far as anyone can tell."""
-    return weighed.better(top, other) < limits.level
+    return weighed.better(top, other) < thresholds.level
 
 
 def _kept(top: Candidate, weighed: Weighed) -> Choice:

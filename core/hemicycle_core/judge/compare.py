@@ -10,9 +10,9 @@ from scipy.special import ndtri, stdtr
 
 from ..samples.averages import average, values_of
 from ..samples.pool import Centre
+from ..thresholds import DEFAULT
 from ..units import yards
 from .candidate import Candidate
-from .thresholds import DEFAULT
 from .verdict import LANDING_SPREAD_SHOTS, landing_se
 from .weigh import Weighed, weigh
 

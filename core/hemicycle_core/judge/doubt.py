@@ -46,7 +46,7 @@ def _typical_error(shots: Sequence[Shot], anchored: Anchor, air: Air | None) -> 
     if not anchored.trusted:
         return flight_error(speed, spin)
     launch = Launch(speed, up, spin)
-    return anchored_error(launch, anchored, fly(launch, air=air, trim=anchored.trim), air=air)
+    return anchored_error(launch, anchored, fly(launch, air=air, scales=anchored.scales), air=air)
 
 
 def doubt(

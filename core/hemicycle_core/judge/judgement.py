@@ -7,10 +7,10 @@ from dataclasses import dataclass, replace
 from itertools import combinations
 
 from ..brief import Job
+from ..thresholds import DEFAULT, Thresholds
 from .candidate import Candidate, Case
 from .choice import Choice, choose
 from .compare import Comparison, compare
-from .thresholds import DEFAULT, Thresholds
 from .verdict import Verdict, verdict_of
 from .weigh import Weighed, in_the_bag, weigh
 
@@ -39,7 +39,7 @@ def judge_session(
     own: Sequence[Candidate] = (),
     replaced: str | None = None,
     budget: float | None = None,
-    limits: Thresholds = DEFAULT,
+    thresholds: Thresholds = DEFAULT,
 ) -> Judgement:
     """Judge the builds of a session together.
 
@@ -54,17 +54,17 @@ def judge_session(
     played = [each.letter for each in mine if weighed.played.get(each.letter)]
     gone = None if replaced is None else letter_of_own(replaced)
     bags = in_the_bag(weighed, played, jobs, replaced=gone) if played else None
-    verdicts = tuple(verdict_of(case, weighed, jobs=jobs, bags=bags, limits=limits) for case in cases)
+    verdicts = tuple(verdict_of(case, weighed, jobs=jobs, bags=bags, thresholds=thresholds) for case in cases)
     pairs = (compare(a, b, weighed=weighed) for a, b in combinations(candidates, 2))
     return Judgement(
         verdicts=verdicts,
         comparisons=tuple(pair for pair in pairs if pair is not None),
-        choice=choose(candidates, verdicts, weighed, bags=bags, budget=budget, limits=limits),
+        choice=choose(candidates, verdicts, weighed, bags=bags, budget=budget, thresholds=thresholds),
         weighed=weighed,
         bags=bags,
     )
 
 
-def judge(case: Case, *, jobs: Sequence[Job] = (), limits: Thresholds = DEFAULT) -> Verdict:
+def judge(case: Case, *, jobs: Sequence[Job] = (), thresholds: Thresholds = DEFAULT) -> Verdict:
     """One build alone."""
-    return judge_session([case], jobs=jobs, limits=limits).verdicts[0]
+    return judge_session([case], jobs=jobs, thresholds=thresholds).verdicts[0]

@@ -47,8 +47,8 @@ def landings(
     flew = np.flatnonzero(np.all([np.isfinite(seen[key]) for key in LAUNCH], axis=0))
     if flew.size:
         each = [air for group, air in zip(groups, airs or [Air()] * len(groups), strict=True) for _ in group]
-        trim = (anchored or Anchor()).trim
-        flight = fly(Launch(*(seen[key][flew] for key in LAUNCH)), air=[each[i] for i in flew], trim=trim)
+        scales = (anchored or Anchor()).scales
+        flight = fly(Launch(*(seen[key][flew] for key in LAUNCH)), air=[each[i] for i in flew], scales=scales)
         speed[flew], angle[flew] = flight.landing_speed_mps, flight.landing_deg
         spin[flew] = flight.landing_spin_rpm
     angle = np.where(np.isfinite(seen["landing_deg"]), seen["landing_deg"], angle)

@@ -13,7 +13,7 @@ from dataclasses import dataclass
 import numpy as np
 from scipy.special import ndtr
 
-from .thresholds import Thresholds
+from ..thresholds import Thresholds
 from .weigh import Weighed
 
 A_FEW = 6  # shots, shared by two builds: what a fitter asks for at once
@@ -52,10 +52,10 @@ class Apart:
         z = abs(self.mean) / told
         return float(told * (np.exp(-z * z / 2) / np.sqrt(2 * np.pi) - z * ndtr(-z)))
 
-    def done(self, uses: float, limits: Thresholds) -> bool:
+    def done(self, uses: float, thresholds: Thresholds) -> bool:
         """Whether the two need no more shots. uses: a round, over which the worth is shared."""
-        clear = ndtr(abs(self.mean) / max(self.sd, 1e-9)) >= limits.stop_at
-        return bool(clear) or self.worth <= limits.stop_gain * uses
+        clear = ndtr(abs(self.mean) / max(self.sd, 1e-9)) >= thresholds.stop_at
+        return bool(clear) or self.worth <= thresholds.stop_gain * uses
 
 
 def apart(first: str, second: str, weighed: Weighed) -> Apart:
@@ -71,33 +71,33 @@ def chance_best(letter: str, rivals: Sequence[str], weighed: Weighed) -> float:
     return float((mine >= top - 1e-12).mean())
 
 
-def settled_on(letter: str, best: float, rivals: Sequence[str], weighed: Weighed, limits: Thresholds) -> bool:
+def settled_on(letter: str, best: float, rivals: Sequence[str], weighed: Weighed, thresholds: Thresholds) -> bool:
     """Whether this build is the one as far as it matters: most likely the best, or no few shots are worth hitting, or
     enough were hit with it and with every build that may be better."""
-    still = _open(letter, rivals, weighed, limits)
+    still = _open(letter, rivals, weighed, thresholds)
     most = max((apart(letter, rival, weighed).worth for rival in still), default=0.0)
-    return best >= limits.stop_at or most <= limits.stop_gain * _uses(letter, weighed)
+    return best >= thresholds.stop_at or most <= thresholds.stop_gain * _uses(letter, weighed)
 
 
-def more_shots(letter: str, rivals: Sequence[str], weighed: Weighed, limits: Thresholds) -> tuple[str, int] | None:
+def more_shots(letter: str, rivals: Sequence[str], weighed: Weighed, thresholds: Thresholds) -> tuple[str, int] | None:
     """The build that most wants shots, and about how many settle it against the best of its rivals that were not hit
     enough. None without one."""
-    still = _open(letter, rivals, weighed, limits)
+    still = _open(letter, rivals, weighed, thresholds)
     if not still:
         return None
     rival = max(still, key=lambda each: (float(weighed.rounds[each].mean()), each))
     two, uses = apart(letter, rival, weighed), _uses(letter, weighed)
     first = (two.shots[0], letter) <= (two.shots[1], rival)
-    most = max(1, round(limits.most_shots - min(two.shots)))
+    most = max(1, round(thresholds.most_shots - min(two.shots)))
     hit = (two.after((extra, 0) if first else (0, extra)) for extra in range(1, most))
-    extra = next((number for number, after in enumerate(hit, start=1) if after.done(uses, limits)), most)
+    extra = next((number for number, after in enumerate(hit, start=1) if after.done(uses, thresholds)), most)
     return (letter if first else rival), extra
 
 
-def _open(letter: str, rivals: Sequence[str], weighed: Weighed, limits: Thresholds) -> list[str]:
+def _open(letter: str, rivals: Sequence[str], weighed: Weighed, thresholds: Thresholds) -> list[str]:
     """The rivals against which one of the two may be hit more."""
     n = {each: weighed.centres[each].n for each in (letter, *rivals)}
-    return [rival for rival in rivals if min(n[letter], n[rival]) < limits.most_shots]
+    return [rival for rival in rivals if min(n[letter], n[rival]) < thresholds.most_shots]
 
 
 def _uses(letter: str, weighed: Weighed) -> float:

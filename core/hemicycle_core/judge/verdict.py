@@ -15,13 +15,13 @@ from ..brief import Job, JobKind, Target
 from ..samples.averages import Average, average, cost_of_a_miss, values_of
 from ..samples.certainty import MOST_MORE, SETTLED_SHARE
 from ..samples.pool import Centre
+from ..thresholds import DEFAULT, Thresholds
 from ..units import mph, yards, yd_text
 from .candidate import Candidate, Case, Liking
 from .changes import Change, ChangeKind
 from .doubt import Doubt, doubt
 from .facts import Fact, against, facts_of, job_words
 from .play import Played
-from .thresholds import DEFAULT, Thresholds
 from .weigh import KEEP, Weighed
 from .whatif import Prediction, predict
 
@@ -147,17 +147,22 @@ class Finding:
 
 
 def verdict_of(
-    case: Case, weighed: Weighed, *, jobs: Sequence[Job] = (), bags: Weighed | None = None, limits: Thresholds = DEFAULT
+    case: Case,
+    weighed: Weighed,
+    *,
+    jobs: Sequence[Job] = (),
+    bags: Weighed | None = None,
+    thresholds: Thresholds = DEFAULT,
 ) -> Verdict:
     """The verdict of one build among those weighed together. bags: the same by what the whole bag makes of the
     jobs, where the player's own clubs are known."""
     candidate = case.candidate
     evidence = _evidence(case, weighed)
-    if evidence is None or evidence.carry.n < limits.least_shots:
-        return _needs_shots(candidate, evidence, limits)
+    if evidence is None or evidence.carry.n < thresholds.least_shots:
+        return _needs_shots(candidate, evidence, thresholds)
     chance = evidence.chance()
     settled = evidence.narrow or chance >= 0.95 or chance <= 0.05
-    found = _find(case, evidence, bags, settled, jobs, limits)
+    found = _find(case, evidence, bags, settled, jobs, thresholds)
     facts = tuple(facts_of(candidate, case.targets, evidence.doubt))
     played = weighed.played[candidate.letter]
     return Verdict(
@@ -178,9 +183,9 @@ def verdict_of(
     )
 
 
-def _needs_shots(candidate: Candidate, evidence: _Evidence | None, limits: Thresholds) -> Verdict:
+def _needs_shots(candidate: Candidate, evidence: _Evidence | None, thresholds: Thresholds) -> Verdict:
     have = 0 if evidence is None else evidence.carry.n
-    need = max(limits.least_shots - have, 1)
+    need = max(thresholds.least_shots - have, 1)
     said = f"{have} kept so far. Hit {need} more before anything can be said." if have else "Not hit yet."
     if not have and any(shot.counts for shot in candidate.shots):
         said = "Every shot so far is set aside. Keep the ones that count, or hit three more."
@@ -203,54 +208,54 @@ def _find(
     bags: Weighed | None,
     settled: bool,
     jobs: Sequence[Job],
-    limits: Thresholds,
+    thresholds: Thresholds,
 ) -> Finding:
     candidate, chance = case.candidate, evidence.chance()
     if candidate.liking is Liking.VETOED:
         return Finding(Kind.VETOED, "Vetoed by the player")
-    if chance >= limits.likely:
-        if bags is not None and no_gain(bags, candidate.letter, limits):
+    if chance >= thresholds.likely:
+        if bags is not None and no_gain(bags, candidate.letter, thresholds):
             return Finding(Kind.KEEP, "Keep what you have: no real gain")
-        sure = chance >= limits.sure and settled
+        sure = chance >= thresholds.sure and settled
         return (
             Finding(Kind.FILLS, "Fills the slot") if sure else Finding(Kind.FILLS_NOT_SETTLED, "Fills it, not settled")
         )
-    if _not_held_up(candidate, evidence, limits):
+    if _not_held_up(candidate, evidence, thresholds):
         return Finding(Kind.NOT_SUPPORTED, "Not supported by this speed")
     holds = evidence.holds.low if evidence.holds is not None else None
-    if holds is not None and evidence.landing is not None and evidence.landing.mean < holds - limits.too_flat_deg:
+    if holds is not None and evidence.landing is not None and evidence.landing.mean < holds - thresholds.too_flat_deg:
         return _too_flat(jobs)
-    turn = _best_turn(candidate, evidence, chance, limits)
+    turn = _best_turn(candidate, evidence, chance, thresholds)
     if turn is not None:
         return Finding(Kind.ONE_TURN, f"One turn away: {turn.change.words}", turn)
     crowded = _crowded(evidence.carry.mean, case.lower, case.upper)
     if crowded is not None:
         return Finding(Kind.CROWDS, f"Crowds {crowded.name}")
-    return Finding(Kind.ONE_HEAD, _head_away(evidence, limits))
+    return Finding(Kind.ONE_HEAD, _head_away(evidence, thresholds))
 
 
-def no_gain(bags: Weighed, letter: str, limits: Thresholds) -> bool:
+def no_gain(bags: Weighed, letter: str, thresholds: Thresholds) -> bool:
     """Whether the bag makes no more of the jobs with this build in it, as far as can be told or is worth buying."""
-    return bags.better(letter, KEEP) < limits.better or bags.gain(letter, KEEP) < limits.least_gain
+    return bags.better(letter, KEEP) < thresholds.better or bags.gain(letter, KEEP) < thresholds.least_gain
 
 
-def _not_held_up(candidate: Candidate, evidence: _Evidence, limits: Thresholds) -> bool:
+def _not_held_up(candidate: Candidate, evidence: _Evidence, thresholds: Thresholds) -> bool:
     """Whether the head comes in too flat because the ball is too slow for its kind."""
-    least = limits.support_mph(candidate.head_type)
+    least = thresholds.support_mph(candidate.head_type)
     speed = average(values_of(candidate.shots, "ball_speed_mps"))
     if least is None or speed is None or evidence.landing is None:
         return False
     holds = evidence.holds.low if evidence.holds is not None else None
-    flat = limits.flat_deg if holds is None else holds - limits.too_flat_deg / 2
+    flat = thresholds.flat_deg if holds is None else holds - thresholds.too_flat_deg / 2
     return mph(speed.mean) < least and evidence.landing.mean < flat
 
 
-def _head_away(evidence: _Evidence, limits: Thresholds) -> str:
+def _head_away(evidence: _Evidence, thresholds: Thresholds) -> str:
     """A head is worth about half a club; what is further off than a whole step is not one head away."""
     mean, low, high = evidence.carry.mean, evidence.window.low, evidence.window.high
     short = low - mean if low is not None else 0.0
     long = mean - high if high is not None else 0.0
-    if max(short, long) <= limits.one_head_m:
+    if max(short, long) <= thresholds.one_head_m:
         return "One head away"
     return f"{round(yards(max(short, long)))} yd too {'short' if short > long else 'long'} for this slot"
 
@@ -262,12 +267,12 @@ def _too_flat(jobs: Sequence[Job]) -> Finding:
     return Finding(Kind.ONE_HEAD, "Lands too flat for this job")
 
 
-def _best_turn(candidate: Candidate, evidence: _Evidence, chance: float, limits: Thresholds) -> Prediction | None:
+def _best_turn(candidate: Candidate, evidence: _Evidence, chance: float, thresholds: Thresholds) -> Prediction | None:
     """The smallest turn predicted to fill the slot; None without a sleeve or without one that does."""
     if not candidate.can_turn:
         return None
-    wanted = max(limits.after_turn, chance + 0.15)
-    changes = [Change(ChangeKind.LOFT, degrees) for degrees in limits.turns_deg]
+    wanted = max(thresholds.after_turn, chance + 0.15)
+    changes = [Change(ChangeKind.LOFT, degrees) for degrees in thresholds.turns_deg]
     turns = predict(candidate.shots, changes, air=candidate.air, anchored=candidate.anchored)
     return next((turned for turned in turns if evidence.chance(turned) >= wanted), None)
 

@@ -16,6 +16,7 @@ from numpy.typing import NDArray
 
 from ..flight import Air, Anchor, Flight, Launch, fly, in_other_air
 from ..shots import LAUNCH, Shot, columns_of
+from ..units import mps
 from .changes import Change, ChangeKind, Effect, Size
 
 Floats = NDArray[np.float64]
@@ -27,6 +28,14 @@ ATTACK_USUAL_DEG = -3.0  # long clubs off the turf, when the monitor has not mea
 # of many clubs, which also differ in face.
 SMASH_SLOPE = Size(1.3, 0.30)
 USUAL_LIE_DEG = 58.0
+# Where the same club may be played next: how it is called, and what is other about the air there.
+OTHER_AIRS: tuple[tuple[str, Mapping[str, float]], ...] = (
+    ("10 mph against", {"wind_mps": mps(10), "wind_from_deg": 0.0}),
+    ("10 mph behind", {"wind_mps": mps(10), "wind_from_deg": 180.0}),
+    ("A cold day, 41 °F", {"temperature_c": 5.0}),
+    ("A hot day, 95 °F", {"temperature_c": 35.0}),
+    ("Up at 5 000 ft", {"altitude_m": 1524.0}),
+)
 FIGURES = ("carry_m", "peak_m", "landing_deg", "launch_deg", "spin_rpm", "ball_speed_mps")
 
 
@@ -129,7 +138,7 @@ def fly_sets(sets: Sequence[Impacts], *, air: Air | Sequence[Air] | None, anchor
     stacked = _stacked(sets)
     airs = air if air is None or isinstance(air, Air) else [*air] * len(sets)
     launch = Launch(stacked.ball_speed_mps, stacked.launch_deg, stacked.spin_rpm)
-    flight = fly(launch, air=airs, trim=anchored.trim)
+    flight = fly(launch, air=airs, scales=anchored.scales)
     return {key: values.reshape(len(sets), -1) for key, values in _figures(flight, stacked).items()}
 
 
@@ -233,3 +242,9 @@ def elsewhere(
 
     rows = zip(means(moved.carry_m), means(moved.landing_deg), means(moved.carry_error_m), strict=True)
     return [Elsewhere(float(carry), float(landing), float(error)) for carry, landing, error in rows]
+
+
+def other_airs(air: Air) -> list[Air]:
+    """The airs of `OTHER_AIRS` for a place whose own is given: what they do not name stays as it is there."""
+    here = {"altitude_m": air.altitude_m, "temperature_c": air.temperature_c}
+    return [Air(**{**here, **other}) for _, other in OTHER_AIRS]

@@ -10,6 +10,7 @@ How far the shop's own customers' shots with a head departed from what was expec
 
 from __future__ import annotations
 
+import math
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, field
 
@@ -21,8 +22,8 @@ from ..flight import FAIRWAY, Air, Anchor, Firmness, Launch, anchored_error, fly
 from ..flight.error import BESIDE_NEIGHBOURS
 from ..samples.averages import average, values_of
 from ..samples.drift import SPEED_SHARE_PER_M
-from ..samples.lofts import CARRY_SCALES, Head, Scales, along, read_along, usual_log_carry
 from ..shots import LAUNCH, Shot
+from .lofts import CARRY_SCALES, Head, Scales, along, read_along, usual_log_carry
 
 Floats = NDArray[np.float64]
 
@@ -157,7 +158,7 @@ class Expectation:
         """Carry, landing angle and roll-out (n,) of the expected launches alone, without how sure they are."""
         mean, _ = self.launches(heads)
         launch = Launch(np.exp(mean[:, 0]), mean[:, 1], np.exp(mean[:, 2]))
-        flight = fly(launch, air=self.air, trim=self.anchored.trim)
+        flight = fly(launch, air=self.air, scales=self.anchored.scales)
         run = run_out(flight.landing_speed_mps, flight.landing_deg, flight.landing_spin_rpm, FAIRWAY[self.turf]).run_m
         return flight.carry_m, flight.landing_deg, run
 
@@ -175,9 +176,11 @@ class Expectation:
         nudges = np.concatenate([np.zeros((1, 3)), np.eye(3)])
         table = (mean[None] + nudges[:, None, :] * sd[None]).reshape(-1, 3)
         speed, up, spin = np.exp(table[:, 0]), table[:, 1], np.exp(table[:, 2])
-        flight = fly(Launch(speed, up, spin), air=self.air, trim=self.anchored.trim)
+        flight = fly(Launch(speed, up, spin), air=self.air, scales=self.anchored.scales)
         middle = Launch(speed[:n], up[:n], spin[:n])
-        error = anchored_error(middle, self.anchored, fly(middle, air=self.air, trim=self.anchored.trim), air=self.air)
+        error = anchored_error(
+            middle, self.anchored, fly(middle, air=self.air, scales=self.anchored.scales), air=self.air
+        )
         run = run_out(flight.landing_speed_mps, flight.landing_deg, flight.landing_spin_rpm, FAIRWAY[self.turf]).run_m
         carry, carry_sd = _spread(flight.carry_m, n)
         peak, peak_sd = _spread(flight.peak_m, n)
@@ -216,6 +219,11 @@ class Expectation:
             Expected(each, float(np.exp(m)), float(np.exp(m) * np.sqrt(v)))
             for each, m, v in zip(heads, mean[ours], variance[ours], strict=True)
         ]
+
+
+def expected_as_said(head_type: HeadType, carry_m: float, carry_sd_m: float) -> Expected:
+    """A club of which only a carry is known: its loft and length are NaN, and nothing of its flight is said."""
+    return Expected(Head("", head_type, math.nan, math.nan), carry_m, carry_sd_m)
 
 
 SWUNG = (HeadType.FAIRWAY, HeadType.HYBRID, HeadType.UTILITY, HeadType.IRON)

@@ -9,10 +9,10 @@ import numpy as np
 from numpy.typing import NDArray
 
 from ..bag import HeadType
-from ..bag.clubs import HEAD_WORDS
-from ..samples.lofts import Head
+from ..heads import HEAD_WORDS
 from ..units import yd_text
 from .expected import Expectation
+from .lofts import Head
 from .shortlist import usual_length_m
 
 Floats = NDArray[np.float64]

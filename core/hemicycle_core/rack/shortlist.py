@@ -9,10 +9,10 @@ import numpy as np
 from scipy.special import ndtr
 
 from ..bag import HeadType
-from ..judge.thresholds import DEFAULT, Thresholds
-from ..samples.lofts import Head
+from ..thresholds import DEFAULT, Thresholds
 from ..units import mph, yards, yd_text
 from .expected import Expectation, Expected
+from .lofts import Head
 
 TURN_WORTH = 0.05  # chance gained by a turn of the sleeve: less, and the stated loft is put first
 LIKELY, POSSIBLE = 0.45, 0.15
@@ -47,7 +47,7 @@ def shortlist(
     *,
     windows: Mapping[HeadType, tuple[float, float]],
     holds_deg: float | None = None,
-    limits: Thresholds = DEFAULT,
+    thresholds: Thresholds = DEFAULT,
 ) -> list[Ranked]:
     """Rank every offer for the carry window of its kind, low and high in metres, and a landing angle to reach, None
     for none.
@@ -65,7 +65,7 @@ def shortlist(
     rows: dict[str, list[Ranked]] = {}
     for (offer, turn), each in zip(settings, expected, strict=True):
         low, high = windows[offer.head.head_type]
-        rows.setdefault(offer.head.key, []).append(_row(offer, turn, each, low, high, holds_deg, limits))
+        rows.setdefault(offer.head.key, []).append(_row(offer, turn, each, low, high, holds_deg, thresholds))
     best = [_best_setting(each) for each in rows.values()]
     return sorted(best, key=lambda row: (not row.supported, -round(row.chance, 2), row.offer.price, row.offer.name))
 
@@ -76,21 +76,21 @@ def _turns(offer: Offer) -> list[float]:
 
 
 def _row(
-    offer: Offer, turn: float, each: Expected, low: float, high: float, holds: float | None, limits: Thresholds
+    offer: Offer, turn: float, each: Expected, low: float, high: float, holds: float | None, thresholds: Thresholds
 ) -> Ranked:
     inside = float(ndtr((high - each.carry_m) / each.carry_sd_m) - ndtr((low - each.carry_m) / each.carry_sd_m))
     steep = 1.0
     if holds is not None and each.landing_deg is not None and each.landing_sd_deg:
         steep = float(ndtr((each.landing_deg - holds) / each.landing_sd_deg))
-    supported = _supported(each, holds, limits)
+    supported = _supported(each, holds, thresholds)
     return Ranked(offer, turn, each, inside * steep, supported, _sentence(offer, each, low, high, holds, supported))
 
 
-def _supported(each: Expected, holds: float | None, limits: Thresholds) -> bool:
-    least = limits.support_mph(each.head.head_type)
+def _supported(each: Expected, holds: float | None, thresholds: Thresholds) -> bool:
+    least = thresholds.support_mph(each.head.head_type)
     if least is None or each.ball_speed_mps is None or each.landing_deg is None:
         return True
-    flat = limits.flat_deg if holds is None else holds - limits.too_flat_deg / 2
+    flat = thresholds.flat_deg if holds is None else holds - thresholds.too_flat_deg / 2
     return mph(each.ball_speed_mps) >= least or each.landing_deg >= flat
 
 

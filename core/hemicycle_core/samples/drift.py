@@ -4,8 +4,9 @@ with a strange club."""
 from __future__ import annotations
 
 from collections import defaultdict
-from collections.abc import Hashable, Sequence
+from collections.abc import Hashable, Mapping, Sequence
 from dataclasses import dataclass
+from typing import Any
 
 import numpy as np
 
@@ -123,3 +124,33 @@ def learning(carries_m: Sequence[float]) -> Learning | None:
             f"The first {STRANGE} shots were unlike the rest. Without them it carries {yards(abs(shift)):.0f} yd {way}."
         )
     return Learning(shift, real, words)
+
+
+@dataclass(frozen=True)
+class Steadiness:
+    """Whether the player is still the same as at the first shot. tired: club speed has gone."""
+
+    sentence: str
+    tired: bool
+
+
+def steadiness(
+    shots: Sequence[tuple[Hashable, Shot]], lengths_m: Mapping[Any, float | None], learner: Hashable = None
+) -> Steadiness:
+    """Speed, swing and strike over a session, and learning.
+
+    shots: kept ones in the order hit, each with what names its build. lengths_m: of the builds. learner: the build in
+    hand where it is strange to the player, else None.
+    """
+    swings = [
+        (length, speed)
+        for build, shot in shots
+        if (speed := shot.get("club_speed_mps")) is not None and (length := lengths_m.get(build)) is not None
+    ]
+    drift = speed_drift(swings)
+    said = [drift.sentence if drift else "Too few shots yet to see tiring.", *swing_changes(shots)]
+    if learner is not None:
+        mine = [carry for build, shot in shots if build == learner and (carry := shot.get("carry_m")) is not None]
+        learnt = learning(mine)
+        said += [learnt.sentence] if learnt and learnt.real else []
+    return Steadiness(" ".join(said), bool(drift and drift.tired))

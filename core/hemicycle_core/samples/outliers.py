@@ -10,8 +10,8 @@ from enum import StrEnum
 import numpy as np
 from numpy.typing import NDArray
 
-from ..bag import HeadType
 from ..flight import Launch, fly
+from ..heads import HeadType
 from ..shots import LAUNCH, Shot, Strike, columns_of
 from ..units import yards, yd_text
 

@@ -16,7 +16,7 @@ import numpy as np
 from numpy.typing import ArrayLike, NDArray
 from scipy.special import digamma, ndtr, ndtri, polygamma
 
-from ..bag import HeadType
+from ..heads import HeadType
 
 Floats = NDArray[np.float64]
 

@@ -6,21 +6,21 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from typing import Any
 
-from config.problems import Refused
+from common.problems import Refused
 from django.utils import timezone
-from feed.live import announce
 from hemicycle_core.bag import Carried, HeadType
-from hemicycle_core.bag.clubs import HEAD_WORDS, usual_loft_and_inches
+from hemicycle_core.bag.clubs import usual_loft_and_inches
 from hemicycle_core.errors import BadInput
 from hemicycle_core.formats.club_names import head_type_of, short_name
-from hemicycle_core.rack.pulling import seats
+from hemicycle_core.rack.eligible import check_can_be_had, check_setting, check_shaft, same_setting
+from hemicycle_core.rack.specification import build_name
 from hemicycle_core.units import METRES_PER_INCH
 from rack.models import Head, Shaft
 from shop.audit import action, record
 from shop.models import User
 
 from ..models import LETTERS, Build, FittingSession
-from .sessions import for_change
+from .changes import announce, for_change
 from .windows import keep_windows
 
 
@@ -81,12 +81,17 @@ def add_club(actor: User, session_id: int, *, name: str, **fields: Any) -> Build
     return build
 
 
+def _build(actor: User, build_id: int) -> tuple[Build, FittingSession]:
+    """A build as it is now that its session is locked."""
+    session = for_change(actor, Build.objects.one(actor.shop_id or 0, build_id).session_id)
+    return Build.objects.select_related("head", "shaft").one(session.shop_id, build_id), session
+
+
 @action("fit")
 def change_club(actor: User, build_id: int, **changes: Any) -> Build:
     """Type carry and total, mark as fixed, correct loft or length, note what the player says of it. Only what is
     given changes."""
-    build = Build.objects.one(actor.shop_id or 0, build_id)
-    session = for_change(actor, build.session_id)
+    build, session = _build(actor, build_id)
     before = {key: getattr(build, key) for key in changes}
     for key, value in changes.items():
         setattr(build, key, value)
@@ -101,8 +106,7 @@ def change_club(actor: User, build_id: int, **changes: Any) -> Build:
 @action("fit")
 def drop_club(actor: User, build_id: int) -> Build:
     """Take a club out of the bag or a candidate off the stand; its shots stay on record."""
-    build = Build.objects.one(actor.shop_id or 0, build_id)
-    session = for_change(actor, build.session_id)
+    build, session = _build(actor, build_id)
     build.archived = True
     build.save()
     if session.in_hand_id == build.pk:
@@ -158,23 +162,15 @@ def add_candidates(actor: User, session_id: int, wanted: Sequence[CandidateChoic
 def _candidate(session: FittingSession, wanted: CandidateChoice) -> Build:
     head = Head.objects.one(session.shop_id, wanted.head)
     shaft = Shaft.objects.one(session.shop_id, wanted.shaft)
-    said = f"The {head.model} {head.label}"
-    if session.customer.hand == "left" and not head.left_handed:
-        raise BadInput(f"{said} is not made left-handed.", field="head")
-    if head.stock == 0:
-        raise BadInput(f"{said} cannot be had now: there is none in stock.", field="head")
-    if head.head_type not in shaft.fits:
-        raise BadInput(f"{shaft.name} does not go into a {HEAD_WORDS[HeadType(head.head_type)]}.", field="shaft")
-    if not seats(shaft.tip_in, head.tip_in):
-        tips = f"its tip is {shaft.tip_in:.3f} in, the hosel {head.tip_in:.3f} in"
-        raise BadInput(f"{shaft.name} does not fit the {head.model} {head.label}: {tips}.", field="shaft")
+    check_can_be_had(head.for_core, left_handed=session.customer.hand == "left")
+    check_shaft(shaft.name, shaft.fits, shaft.tip_in, head.for_core)
     loft = head.loft_deg if wanted.set_loft_deg is None else wanted.set_loft_deg
-    _check_setting(head, loft)
+    check_setting(head.for_core, loft)
     return Build.objects.create(
         shop_id=session.shop_id,
         session=session,
         letter=_next_letter(session),
-        name=f"{head.label} {head.loft_deg:g}°",
+        name=build_name(head.label, head.loft_deg),
         head_type=head.head_type,
         head=head,
         shaft=shaft,
@@ -185,31 +181,23 @@ def _candidate(session: FittingSession, wanted: CandidateChoice) -> Build:
     )
 
 
-def _check_setting(head: Head, loft_deg: float) -> None:
-    turn = abs(loft_deg - head.loft_deg)
-    if turn > head.sleeve_deg + 1e-6:
-        can = f"turns {head.sleeve_deg:g}° either way" if head.sleeve_deg else "is bonded and does not turn"
-        raise BadInput(f"The {head.model} {head.label} {can}.", field="set_loft_deg")
-
-
 @action("fit")
 def new_setting(actor: User, build_id: int, *, set_loft_deg: float) -> Build:
     """The same head, shaft and length at another sleeve setting: a new build, taken in hand at once."""
-    build = Build.objects.one(actor.shop_id or 0, build_id)
-    session = for_change(actor, build.session_id)
+    build, session = _build(actor, build_id)
     if build.head is None:
         raise BadInput("Only a build from the rack has settings.", field="build")
-    _check_setting(build.head, set_loft_deg)
+    check_setting(build.head.for_core, set_loft_deg)
     same = Build.objects.of(session.shop_id).filter(
         session=session, head=build.head, shaft=build.shaft, length_m=build.length_m, archived=False
     )
-    if any(other.set_loft_deg is not None and abs(other.set_loft_deg - set_loft_deg) < 0.05 for other in same):
+    if any(same_setting(other.set_loft_deg, set_loft_deg) for other in same):
         raise BadInput("This setting is on the stand already. Take that build in hand.", field="set_loft_deg")
     turned = Build.objects.create(
         shop_id=session.shop_id,
         session=session,
         letter=_next_letter(session),
-        name=f"{build.head.label} {build.head.loft_deg:g}°",
+        name=build_name(build.head.label, build.head.loft_deg),
         head_type=build.head_type,
         head=build.head,
         shaft=build.shaft,

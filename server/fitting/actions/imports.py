@@ -5,22 +5,19 @@ from __future__ import annotations
 import hashlib
 from collections import defaultdict
 from collections.abc import Sequence
-from dataclasses import asdict, dataclass
+from dataclasses import asdict, dataclass, field
 
 from django.utils import timezone
-from feed.live import announce
 from hemicycle_core.errors import BadInput
 from hemicycle_core.formats.club_names import short_name
-from hemicycle_core.formats.shots_csv import Column, Parsed, ParsedShot, guess_mapping, parse_shots
+from hemicycle_core.formats.shots_csv import Column, Parsed, ParsedShot, RowProblem, guess_mapping, parse_shots
 from hemicycle_core.formats.table import Table, read_table
-from hemicycle_core.samples.outliers import unlike_the_others
 from shop.audit import action, record
 from shop.models import User
 
-from .. import import_pictures as ip
 from ..models import Build, ColumnMapping, FittingSession, Run, Shot, ShotImport
 from .builds import add_own
-from .sessions import for_change
+from .changes import announce, for_change
 from .shots import run_for, take_in
 from .windows import keep_windows
 
@@ -40,7 +37,18 @@ class ImportRequest:
     aside: Sequence[int] = ()
 
 
-def _table(text: str) -> Table:
+@dataclass
+class Imported:
+    """What was taken in of a file, and what could not be read."""
+
+    shots: int = 0
+    clubs: int = 0
+    set_aside: int = 0
+    computed: int = 0
+    problems: list[RowProblem] = field(default_factory=list)
+
+
+def table_of(text: str) -> Table:
     if len(text) > MOST_TEXT:
         raise BadInput("The file is over 4 MB, more than a session of shots. Export one session.", field="file")
     table = read_table(text)
@@ -53,7 +61,7 @@ def _signature(table: Table) -> str:
     return hashlib.sha256("\x1f".join(table.headers).encode()).hexdigest()
 
 
-def _columns(session: FittingSession, table: Table, given: Sequence[Column] | None) -> tuple[list[Column], bool]:
+def columns_for(session: FittingSession, table: Table, given: Sequence[Column] | None) -> tuple[list[Column], bool]:
     """The mapping to use and whether it was remembered."""
     if given is not None:
         if [column.header for column in given] != list(table.headers):
@@ -65,58 +73,19 @@ def _columns(session: FittingSession, table: Table, given: Sequence[Column] | No
     return guess_mapping(table.headers), False
 
 
-def _by_club(parsed: Parsed) -> dict[str, list[ParsedShot]]:
+def by_club(parsed: Parsed) -> dict[str, list[ParsedShot]]:
     groups: dict[str, list[ParsedShot]] = defaultdict(list)
     for shot in parsed.shots:
         groups[shot.club].append(shot)
     return groups
 
 
-def _problems(parsed: Parsed) -> list[ip.ImportProblem]:
-    return [ip.ImportProblem(problem.line, problem.column, problem.sentence) for problem in parsed.problems]
-
-
-def preview(session: FittingSession, request: ImportRequest) -> ip.ImportPreview:
-    """How the file would be read; changes nothing."""
-    table = _table(request.text)
-    columns, remembered = _columns(session, table, request.columns)
-    try:
-        parsed = parse_shots(table, columns)
-    except BadInput as error:
-        if request.columns is not None:
-            raise
-        parsed = Parsed((), ())
-        problem = [ip.ImportProblem(1, "", str(error))]
-    else:
-        problem = _problems(parsed)
-    groups = _by_club(parsed)
-    unlike = []
-    for club, shots in groups.items():
-        carried = [(shot, shot.values["carry_m"]) for shot in shots if "carry_m" in shot.values]
-        for found in unlike_the_others([carry for _, carry in carried]):
-            shot, carry = carried[found.index]
-            unlike.append(ip.ImportRow(shot.line, short_name(club), carry, found.sentence))
-    first = table.rows[0].cells
-    return ip.ImportPreview(
-        file_name=request.file_name,
-        columns=[
-            ip.ColumnPicture(column.header, column.key, column.unit, column.sure, first[index])
-            for index, column in enumerate(columns)
-        ],
-        clubs=[ip.ImportClub(club, short_name(club), len(shots)) for club, shots in groups.items()],
-        unlike=unlike,
-        problems=problem,
-        shots=len(parsed.shots),
-        remembered=remembered,
-    )
-
-
 @action("fit")
-def import_shots(actor: User, session_id: int, request: ImportRequest) -> ip.ImportResult:
+def import_shots(actor: User, session_id: int, request: ImportRequest) -> Imported:
     """Take the file's shots in. Rows that cannot be read are listed and the rest go in."""
     session = for_change(actor, session_id)
-    table = _table(request.text)
-    columns, _ = _columns(session, table, request.columns)
+    table = table_of(request.text)
+    columns, _ = columns_for(session, table, request.columns)
     parsed = parse_shots(table, columns)
     if ShotImport.objects.of(session.shop_id).filter(session=session, text=request.text, undone_at=None).exists():
         raise BadInput("The shots of this file are in already.", field="file")
@@ -133,14 +102,14 @@ def import_shots(actor: User, session_id: int, request: ImportRequest) -> ip.Imp
         signature=_signature(table),
         defaults={"columns": [asdict(column) for column in columns]},
     )
-    result = ip.ImportResult(shots=0, clubs=0, set_aside=0, computed=0, problems=_problems(parsed))
-    for written, shots in _by_club(parsed).items():
+    result = Imported(problems=list(parsed.problems))
+    for written, shots in by_club(parsed).items():
         name = (request.clubs or {}).get(written, short_name(written))
         if name:
             _take_club(session, kept, name, shots, set(request.aside), result)
         elif not written:
             words = "No club is named, so the shot was left out."
-            result.problems.extend(ip.ImportProblem(shot.line, "", words) for shot in shots)
+            result.problems.extend(RowProblem(shot.line, "", words) for shot in shots)
     if not result.shots:
         raise BadInput("No shot of the file could be taken in. Check the mapping.", field="columns")
     record(session.shop_id, actor, "shots.import", f"session:{session.pk}", file=kept.file_name, shots=result.shots)
@@ -155,10 +124,12 @@ def undo_import(actor: User, import_id: int, *, undone: bool) -> FittingSession:
 
     Nothing is lost: shots and clubs stay on record and come back as they were.
     """
-    kept = ShotImport.objects.one(actor.shop_id or 0, import_id)
-    session = for_change(actor, kept.session_id)
+    session = for_change(actor, ShotImport.objects.one(actor.shop_id or 0, import_id).session_id)
+    kept = ShotImport.objects.one(session.shop_id, import_id)
     kept.undone_at = timezone.now() if undone else None
     kept.save()
+    session.whole_from = session.revision
+    session.save(update_fields=["whole_from"])
     came = Build.objects.of(session.shop_id).filter(session=session, imported=kept)
     alone = came.exclude(runs__in=Run.objects.of(session.shop_id).exclude(imported=kept)).filter(typed_carry_m=None)
     for build in alone.filter(archived=not undone).distinct():
@@ -187,7 +158,7 @@ def _take_club(
     name: str,
     parsed: Sequence[ParsedShot],
     aside: set[int],
-    result: ip.ImportResult,
+    result: Imported,
 ) -> None:
     shots = take_in(
         session,

@@ -6,21 +6,18 @@ from collections.abc import Collection, Sequence
 from dataclasses import dataclass
 
 import numpy as np
-from config.problems import Refused
-from feed.live import announce
+from common.problems import Refused
 from hemicycle_core.bag import HeadType
+from hemicycle_core.bag.plans import MOST_KEPT_PLANS
 from hemicycle_core.errors import BadInput
 from hemicycle_core.rack import owned
 from hemicycle_core.rack.expected import SWUNG
 from shop.audit import action, record
 from shop.models import User
 
+from ..domain.session import JudgedSession
 from ..models import BagPlan, Build, FittingSession, HeadSeen
-from ..read import Loaded
-from .sessions import for_change
-
-MOST_PLANS = 3
-LEAST_SHOTS = 3
+from .changes import announce, for_change
 
 
 @dataclass
@@ -53,7 +50,7 @@ def keep_plan(actor: User, session_id: int, wanted: PlanChoice, *, plan_id: int 
     session = for_change(actor, session_id)
     builds = _checked(session, wanted)
     mine = BagPlan.objects.of(session.shop_id).filter(session=session)
-    if plan_id is None and mine.count() >= MOST_PLANS:
+    if plan_id is None and mine.count() >= MOST_KEPT_PLANS:
         raise Refused("Three plans stand side by side at most. Take one away first.", kind="plans_full")
     row = BagPlan(shop_id=session.shop_id, session=session) if plan_id is None else mine.one(session.shop_id, plan_id)
     row.name = wanted.name.strip()[:40] or "Plan"
@@ -75,26 +72,32 @@ def drop_plan(actor: User, plan_id: int) -> FittingSession:
     return session
 
 
-def learn_heads(loaded: Loaded, won: Collection[int]) -> None:
+def learn_heads(judged: JudgedSession, won: Collection[int]) -> None:
     """Keep how each head that was hit departed from what the player's own clubs let expect. won: the builds chosen."""
-    expectation = loaded.expectation(own_only=True)
+    expectation = judged.expectation(own_only=True)
     if not expectation.by_flight:
         return
     rows: dict[int, HeadSeen] = {}
-    for build in loaded.candidates:
-        head = loaded.head_of(build)
-        shots = loaded.shots_of(build)
+    for build in judged.rows.candidates:
+        head = judged.head_of(build)
+        shots = judged.rows.shots_of(build)
         hit = owned(head, shots, typed_sd_m=0.0) if head else None
-        if head is None or hit is None or hit.means is None or hit.n < LEAST_SHOTS or build.head_id is None:
+        if (
+            head is None
+            or hit is None
+            or hit.means is None
+            or hit.n < judged.thresholds.least_shots
+            or build.head_id is None
+        ):
             continue
         if HeadType(build.head_type) not in SWUNG:
             continue
         mean, _ = expectation.launches([head])
         known = rows.get(build.head_id)
         rows[build.head_id] = HeadSeen(
-            shop_id=loaded.session.shop_id,
+            shop_id=judged.rows.session.shop_id,
             head_id=build.head_id,
-            session=loaded.session,
+            session=judged.rows.session,
             departure=[float(each) for each in hit.means - mean[0]],
             ball_speed_mps=float(np.exp(hit.means[0])),
             won=build.pk in won or bool(known and known.won),

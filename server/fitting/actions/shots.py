@@ -5,15 +5,14 @@ from __future__ import annotations
 from collections.abc import Mapping
 
 from django.db.models import Max
-from feed.live import announce
 from hemicycle_core.errors import BadInput
 from hemicycle_core.flight import Air, Firmness
-from hemicycle_core.shots import FLIGHT_READINGS, Intent, Source, Strike, check_readings, fill_blanks
+from hemicycle_core.shots import FLIGHT_READINGS, FULL_SWING, Intent, Source, Strike, check_readings, fill_blanks
 from shop.audit import action, record
 from shop.models import User
 
 from ..models import Build, FittingSession, Run, Shot, ShotImport
-from .sessions import for_change
+from .changes import announce, for_change, next_revision
 from .windows import keep_windows
 
 DISTANCE = ("carry_m", "total_m")
@@ -28,6 +27,7 @@ def run_for(session: FittingSession, build: Build, imported: ShotImport | None =
         "altitude_m": session.altitude_m,
         "temperature_c": session.temperature_c,
         "ball": session.ball,
+        "protocol": FULL_SWING if imported else session.protocol,
         "intent": Intent.STOCK.value if imported else session.intent,
         "imported": imported,
     }
@@ -47,12 +47,13 @@ def take_in(
 ) -> list[Shot]:
     """Store measured shots of one run in order and fill their blanks from the flight model.
 
-    The caller holds the session's lock, so numbers never collide. Raises BadInput for readings that no
-    golf shot has.
+    The caller holds the session's lock, so numbers never collide. They make a revision of their own. Raises BadInput
+    for readings that no golf shot has.
     """
     for values in readings:
         check_readings(values)
     air = Air(altitude_m=run.altitude_m, temperature_c=run.temperature_c)
+    next_revision(session)
     filled = fill_blanks(readings, air=air, turf=Firmness(session.firmness))
     last = Shot.objects.of(session.shop_id).filter(session=session).aggregate(top=Max("number"))["top"] or 0
     shots = []
@@ -64,6 +65,7 @@ def take_in(
                 session=session,
                 run=run,
                 number=last + 1 + index,
+                revision=session.revision,
                 feed_id=feed_ids[index] if feed_ids else "",
                 strike=strike.value if strike else "",
                 sources=_sources(values, computed, models_flight=session.bay.models_flight),
@@ -88,8 +90,11 @@ def _sources(values: Mapping[str, float], computed: Mapping[str, float], *, mode
 
 
 def _shot(actor: User, shot_id: int) -> tuple[Shot, FittingSession]:
-    shot = Shot.objects.select_related("run__build").one(actor.shop_id or 0, shot_id)
-    return shot, for_change(actor, shot.session_id)
+    """A shot as it is now that its session is locked, of the revision that this change makes."""
+    session = for_change(actor, Shot.objects.one(actor.shop_id or 0, shot_id).session_id)
+    shot = Shot.objects.select_related("run__build", "run__imported").one(session.shop_id, shot_id)
+    shot.revision = session.revision
+    return shot, session
 
 
 @action("fit")
@@ -106,11 +111,11 @@ def set_aside(actor: User, shot_id: int, *, aside: bool, reason: str = "") -> Sh
 
 
 @action("fit")
-def call_strike(actor: User, shot_id: int, *, strike: str) -> Shot:
-    """Call where the ball was struck; empty takes the call back."""
+def call_strike(actor: User, shot_id: int, *, strike: Strike | None) -> Shot:
+    """Call where the ball was struck; None takes the call back."""
     shot, session = _shot(actor, shot_id)
     before = shot.strike
-    shot.strike = Strike(strike).value if strike else ""
+    shot.strike = strike.value if strike else ""
     shot.save()
     record(session.shop_id, actor, "shot.strike", f"shot:{shot.pk}", before=before, after=shot.strike)
     announce(session, "shot")

@@ -6,18 +6,18 @@ from typing import Any
 
 from shop.models import User
 
+from ..domain.session import JudgedSession, load
 from ..models import FittingSession, WindowVersion
-from ..read import Loaded, load
 
 MOVED_M = 0.3  # a third of a yard: less is how an average settles, not a change of aim
 
 
-def _slots(loaded: Loaded) -> list[list[dict[str, Any]]]:
-    if loaded.plan is None:
+def _slots(judged: JudgedSession) -> list[list[dict[str, Any]]]:
+    if judged.bag.layout is None:
         return []
     return [
-        [{"quantity": t.quantity, "low": t.low, "high": t.high} for t in loaded.targets(slot)]
-        for slot in loaded.plan.slots
+        [{"quantity": t.quantity, "low": t.low, "high": t.high} for t in judged.bag.targets(slot)]
+        for slot in judged.bag.layout.slots
     ]
 
 

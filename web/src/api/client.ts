@@ -1,35 +1,51 @@
 /** The typed client of the API; every error becomes a Problem with a sentence to show. */
 import createClient from "openapi-fetch";
+import type { InUnits } from "../ui/units";
 import type { components, paths } from "./schema";
 
-export type Session = components["schemas"]["SessionPicture"];
-export type SessionLine = components["schemas"]["SessionLine"];
-export type Build = components["schemas"]["BuildPicture"];
-export type Shot = components["schemas"]["ShotPicture"];
-export type Bag = components["schemas"]["BagPicture"];
-export type Between = components["schemas"]["BetweenPicture"];
-export type Plan = components["schemas"]["PlanPicture"];
-export type Slot = components["schemas"]["SlotPicture"];
-export type Target = components["schemas"]["TargetPicture"];
-export type Verdict = components["schemas"]["VerdictPicture"];
-export type WhatIf = components["schemas"]["WhatIfPicture"];
-export type Bench = components["schemas"]["BenchPicture"];
-export type BoardLine = components["schemas"]["BoardLine"];
-export type Handover = components["schemas"]["HandoverPicture"];
-export type Choice = components["schemas"]["Choice"];
-export type Tested = components["schemas"]["Tested"];
-export type BagSide = components["schemas"]["BagSide"];
-export type ImportPreview = components["schemas"]["ImportPreview"];
-export type ImportResult = components["schemas"]["ImportResult"];
-export type Job = components["schemas"]["JobPicture"];
-export type Course = components["schemas"]["CoursePicture"];
-export type Plans = components["schemas"]["PlansPicture"];
-export type BagPlan = components["schemas"]["BagPlanPicture"];
-export type Shortlist = components["schemas"]["ShortlistPicture"];
-export type Ranked = components["schemas"]["RankedPicture"];
-export type Rack = components["schemas"]["RackPicture"];
-export type ShopPicture = components["schemas"]["ShopPicture"];
-export type Me = components["schemas"]["Me"];
+type Schemas = components["schemas"];
+/** What the API sends, with lengths and speeds branded by the endings of their names. */
+type Of<Name extends keyof Schemas> = InUnits<Schemas[Name]>;
+export type Session = Of<"SessionOut">;
+export type SessionLine = Of<"SessionLine">;
+export type ChecksDue = Of<"ChecksDue">;
+export type Person = Of<"Person">;
+export type Build = Of<"BuildOut">;
+export type Shot = Of<"ShotOut">;
+export type Bag = Of<"BagOut">;
+export type Gap = Of<"GapOut">;
+export type GapInWork = Of<"GapInWork">;
+export type Slot = Of<"SlotOut">;
+export type Target = Of<"TargetOut">;
+export type Verdict = Of<"VerdictOut">;
+export type WhatIf = Of<"WhatIfOut">;
+export type Bench = Of<"BenchOut">;
+export type Finding = Of<"FindingOut">;
+export type BoardLine = Of<"BoardLine">;
+export type Handover = Of<"HandoverOut">;
+export type Choice = Of<"Choice">;
+export type Tested = Of<"Tested">;
+export type BagSide = Of<"BagSide">;
+export type ImportPreview = Of<"ImportPreview">;
+export type ImportResult = Of<"ImportResult">;
+export type Job = Of<"JobFields">;
+export type Course = Of<"Course">;
+export type Plans = Of<"PlansOut">;
+export type BagPlan = Of<"BagPlanOut">;
+export type Shortlist = Of<"ShortlistOut">;
+export type Ranked = Of<"RankedOut">;
+export type Rack = Of<"RackOut">;
+export type ShopSettings = Of<"ShopOut">;
+export type Me = Of<"Me">;
+export type Firmness = Schemas["Firmness"];
+export type GapRule = Schemas["GapRule"];
+export type HeadType = Schemas["HeadType"];
+export type Intent = Schemas["Intent"];
+export type Liking = Schemas["Liking"];
+export type Miss = Schemas["Miss"];
+export type JobKind = Schemas["JobKind"];
+export type Source = Schemas["Source"];
+export type Strike = Schemas["Strike"];
 
 export class Problem extends Error {
 	constructor(
@@ -68,10 +84,10 @@ interface Answer<T> {
 	response: Response;
 }
 
-/** The answer's data, or its problem thrown. */
-export async function got<T>(answer: Promise<Answer<T>>): Promise<T> {
+/** The answer's data, its lengths branded, or its problem thrown. */
+export async function got<T>(answer: Promise<Answer<T>>): Promise<InUnits<T>> {
 	const { data, error, response } = await answer;
-	if (response.ok) return data as T;
+	if (response.ok) return data as InUnits<T>;
 	const told = (typeof error === "object" && error !== null ? error : {}) as {
 		title?: string;
 		field?: string | null;

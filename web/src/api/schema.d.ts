@@ -28,7 +28,8 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get?: never;
+        /** @description Whether the stand-in of a bay is hitting. */
+        get: operations["stand_in"];
         put?: never;
         /** @description Start the stand-in monitor in a bay. */
         post: operations["stand_in_start"];
@@ -90,6 +91,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/checks-due": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description Customers whose next check falls due, by what was agreed with each last. */
+        get: operations["checks_due"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/customers": {
         parameters: {
             query?: never;
@@ -97,6 +115,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** @description Customers by name, the first twenty that are found. */
         get: operations["customers"];
         put?: never;
         post: operations["add_customer"];
@@ -213,7 +232,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** @description Every session of the shop, newest first. */
+        /** @description Sessions of the shop, those to go on with first, then newest first, a page at a time. */
         get: operations["sessions"];
         put?: never;
         post: operations["open_session"];
@@ -230,8 +249,26 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** @description A session whole, or what changed since a revision that the reader has. */
         get: operations["session"];
         put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{session_id}/ask": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description What the player is asked to hit from now on. */
+        put: operations["ask_for"];
         post?: never;
         delete?: never;
         options?: never;
@@ -329,7 +366,7 @@ export interface paths {
         };
         get: operations["handover"];
         put?: never;
-        /** @description Agree. From then on the session does not change. */
+        /** @description Agree; from then on the session does not change. With a correction: a new edition of what was agreed. */
         post: operations["agree"];
         delete?: never;
         options?: never;
@@ -396,23 +433,6 @@ export interface paths {
         };
         get?: never;
         put: operations["take_in_hand"];
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/sessions/{session_id}/intent": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        /** @description What the player means to hit from now on. */
-        put: operations["want_shot"];
         post?: never;
         delete?: never;
         options?: never;
@@ -605,16 +625,18 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
-        AgreeInputRequest: {
+        AgreeInRequest: {
             builds: number[];
             reasons: string;
             lost: components["schemas"]["LostBuildRequest"][];
             dropped?: number[];
             /** Format: date */
             next_check?: string | null;
+            correction?: string;
         };
-        AgreedPicture: {
-            revision: number;
+        AgreedOut: {
+            edition: number;
+            correction: string;
             decision: components["schemas"]["DecisionEnum"];
             /** Format: date-time */
             agreed_at: string;
@@ -626,7 +648,7 @@ export interface components {
             choice: components["schemas"]["Choice"];
             before: components["schemas"]["BagSide"];
         };
-        AirPicture: {
+        AirOut: {
             label: string;
             /** Format: double */
             carry_m: number;
@@ -635,11 +657,15 @@ export interface components {
             /** Format: double */
             landing_deg: number;
         };
-        AsideInputRequest: {
+        AsideInRequest: {
             aside: boolean;
             reason?: string;
         };
-        BagJobPicture: {
+        AskInRequest: {
+            intent: components["schemas"]["Intent"];
+            protocol: string;
+        };
+        BagJobOut: {
             job: string;
             /** Format: double */
             uses_per_round: number;
@@ -647,27 +673,27 @@ export interface components {
             /** Format: double */
             success: number;
         };
-        BagPicture: {
+        BagOut: {
             order: number[];
-            between: components["schemas"]["BetweenPicture"][];
-            rule: string;
+            gaps: components["schemas"]["GapOut"][];
+            rule: components["schemas"]["GapRule"];
             rule_words: string;
-            short_rule: string;
+            short_rule: components["schemas"]["GapRule"];
             short_rule_words: string;
-            step: string;
-            short_step: string;
-            own_steps: boolean;
-            turf: string;
+            long_step: components["schemas"]["SpanOut"];
+            short_step: components["schemas"]["SpanOut"];
+            step_is_own: boolean;
+            turf: (components["schemas"]["Firmness"] | components["schemas"]["NullEnum"]) | null;
             stand: string[];
             moved: {
                 [key: string]: string;
             };
             club_count: number;
             headline: string;
-            plan: components["schemas"]["PlanPicture"] | null;
-            remarks: components["schemas"]["RemarkPicture"][];
+            in_work: components["schemas"]["GapInWork"] | null;
+            remarks: components["schemas"]["RemarkOut"][];
         };
-        BagPlanPicture: {
+        BagPlanOut: {
             id: number | null;
             name: string;
             builds: number[];
@@ -675,9 +701,9 @@ export interface components {
             swap_away: number | null;
             swap_course: string;
             clubs: components["schemas"]["ClubLine"][];
-            between: components["schemas"]["BetweenPicture"][];
+            gaps: components["schemas"]["GapOut"][];
             /** Format: double */
-            holes_m: number;
+            open_m: number;
             /** Format: double */
             widest_m: number;
             crowded: string[];
@@ -696,24 +722,24 @@ export interface components {
             added: string[];
             dropped: string[];
             expected: string[];
-            jobs: components["schemas"]["BagJobPicture"][];
+            jobs: components["schemas"]["BagJobOut"][];
             sentence: string;
             next: string;
         };
         BagSide: {
             clubs: components["schemas"]["ClubLine"][];
-            between: components["schemas"]["BetweenPicture"][];
+            gaps: components["schemas"]["GapOut"][];
             headline: string;
             club_count: number;
         };
-        BayInputRequest: {
+        BayInRequest: {
             models_flight: boolean;
             /** Format: double */
             altitude_m: number;
             /** Format: double */
             temperature_c: number;
         };
-        BayPicture: {
+        BayOut: {
             id: number;
             name: string;
             indoor: boolean;
@@ -729,33 +755,14 @@ export interface components {
             /** Format: double */
             temperature_c: number;
         };
-        BenchPicture: {
+        BenchOut: {
+            revision: number;
             lines: components["schemas"]["BoardLine"][];
             neighbours: components["schemas"]["BoardLine"][];
-            comparisons: components["schemas"]["ComparisonPicture"][];
-            choice: components["schemas"]["ChoicePicture"];
-            meant: components["schemas"]["MeantPicture"][];
+            comparisons: components["schemas"]["ComparisonOut"][];
+            choice: components["schemas"]["ChoiceOut"];
+            findings: components["schemas"]["FindingOut"][];
         };
-        BetweenPicture: {
-            lower: number;
-            upper: number;
-            rule: string;
-            /** Format: double */
-            step_m: number;
-            /** Format: double */
-            coverage_m: number;
-            /** Format: double */
-            hole_m: number;
-            /** Format: double */
-            hole_from_m: number;
-            /** Format: double */
-            hole_to_m: number;
-            /** Format: double */
-            overlap_m: number;
-            crowded: boolean;
-        };
-        /** @enum {unknown} */
-        BlankEnum: "";
         BoardLine: {
             build: number;
             letter: string;
@@ -767,46 +774,46 @@ export interface components {
             /** Format: double */
             offline_m: number;
             path: number[][];
-            pattern: components["schemas"]["PatternPicture"] | null;
+            pattern: components["schemas"]["PatternOut"] | null;
         };
-        BriefInputRequest: {
-            miss: components["schemas"]["MissEnum"];
-            firmness: components["schemas"]["FirmnessEnum"];
-            jobs: components["schemas"]["JobPictureRequest"][];
+        BriefInRequest: {
+            miss: components["schemas"]["Miss"];
+            firmness: components["schemas"]["Firmness"];
+            jobs: components["schemas"]["JobFieldsRequest"][];
             most_clubs?: number;
             /** Format: decimal */
             budget?: string | null;
             pain?: boolean;
             notes?: string;
             shape?: components["schemas"]["ShapeEnum"];
-            courses?: components["schemas"]["CoursePictureRequest"][];
+            courses?: components["schemas"]["CourseRequest"][];
             lies?: string[];
             likes?: {
                 [key: string]: "liked" | "neutral" | "disliked" | "vetoed";
             };
         };
-        BriefPicture: {
-            miss: string;
+        BriefOut: {
+            miss: components["schemas"]["Miss"];
             shape: components["schemas"]["ShapeEnum"];
-            courses: components["schemas"]["CoursePicture"][];
+            courses: components["schemas"]["Course"][];
             lies: string[];
             likes: {
                 [key: string]: "liked" | "neutral" | "disliked" | "vetoed";
             };
-            firmness: string;
+            firmness: components["schemas"]["Firmness"];
             most_clubs: number;
             budget: string | null;
             pain: boolean;
             notes: string;
-            jobs: components["schemas"]["JobPicture"][];
-            common: components["schemas"]["JobPicture"][];
+            jobs: components["schemas"]["JobFields"][];
+            common: components["schemas"]["JobFields"][];
             done: boolean;
         };
-        BuildPicture: {
+        BuildOut: {
             id: number;
             letter: string;
             name: string;
-            head_type: string;
+            head_type: components["schemas"]["HeadType"];
             detail: string;
             shaft: string;
             /** Format: double */
@@ -817,10 +824,9 @@ export interface components {
             length_m: number | null;
             price: string | null;
             fixed: boolean;
-            liking: components["schemas"]["LikingEnum"];
+            liking: components["schemas"]["Liking"];
             turned_from: string;
-            /** Format: double */
-            sleeve_deg: number;
+            settings_deg: number[];
             /** Format: double */
             carry_m: number | null;
             /** Format: double */
@@ -836,6 +842,9 @@ export interface components {
             half_width_m: number | null;
             settled: boolean;
             more: number | null;
+            wanted: {
+                [key: string]: components["schemas"]["SpanOut"];
+            };
             /** Format: double */
             miss_cost_m: number | null;
             averages: {
@@ -845,10 +854,10 @@ export interface components {
                 [key: string]: number;
             };
             sources: {
-                [key: string]: string;
+                [key: string]: "measured" | "modelled" | "computed";
             };
         };
-        CandidateInputRequest: {
+        CandidateInRequest: {
             head: number;
             shaft: number;
             /** Format: double */
@@ -856,13 +865,15 @@ export interface components {
             /** Format: double */
             length_m?: number | null;
         };
-        CandidatesInputRequest: {
-            candidates: components["schemas"]["CandidateInputRequest"][];
+        CandidatesInRequest: {
+            candidates: components["schemas"]["CandidateInRequest"][];
         };
         /** @enum {string} */
         CarryFromEnum: "hit" | "typed" | "none";
-        ChangePicture: {
-            kind: string;
+        /** @enum {string} */
+        ChangeKind: "loft" | "bend" | "length" | "grip_down" | "head_weight" | "weight_back" | "shaft_weight";
+        ChangeOut: {
+            kind: components["schemas"]["ChangeKind"];
             label: string;
             words: string;
             /** Format: double */
@@ -883,6 +894,16 @@ export interface components {
             source: string;
             caution: string;
         };
+        CheckDue: {
+            session: number;
+            customer: string;
+            /** Format: date */
+            next_check: string;
+        };
+        ChecksDue: {
+            within_days: number;
+            checks: components["schemas"]["CheckDue"][];
+        };
         Choice: {
             name: string;
             clubs: components["schemas"]["Tested"][];
@@ -893,7 +914,7 @@ export interface components {
             over: number;
             price: string | null;
         };
-        ChoicePicture: {
+        ChoiceOut: {
             letter: string | null;
             runner_up: string | null;
             sentence: string;
@@ -911,11 +932,11 @@ export interface components {
             /** Format: double */
             typed_doubt_m?: number | null;
             fixed?: boolean;
-            liking?: components["schemas"]["LikingEnum"];
+            liking?: components["schemas"]["Liking"];
         };
-        ClubInputRequest: {
+        ClubInRequest: {
             name: string;
-            head_type?: string | null;
+            head_type?: (components["schemas"]["HeadType"] | components["schemas"]["NullEnum"]) | null;
             /** Format: double */
             set_loft_deg?: number | null;
             /** Format: double */
@@ -930,7 +951,7 @@ export interface components {
             id: number;
             letter: string;
             name: string;
-            head_type: string;
+            head_type: components["schemas"]["HeadType"];
             /** Format: double */
             loft_deg: number | null;
             /** Format: double */
@@ -940,15 +961,15 @@ export interface components {
             new: boolean;
             expected?: boolean;
         };
-        ColumnPicture: {
+        ColumnOut: {
             header: string;
             key: string;
             unit: string;
             sure: boolean;
             example: string;
         };
-        ComparisonPicture: {
-            metric: components["schemas"]["MetricEnum"];
+        ComparisonOut: {
+            metric: components["schemas"]["Metric"];
             better: string;
             worse: string;
             /** Format: double */
@@ -961,32 +982,31 @@ export interface components {
             more: number | null;
             sentence: string;
         };
-        CountsInputRequest: {
+        CountsInRequest: {
             misread?: boolean;
             distance?: boolean;
             line?: boolean;
         };
-        CoursePicture: {
+        Course: {
             name: string;
-            kind: components["schemas"]["CoursePictureKindEnum"];
-            firmness: components["schemas"]["FirmnessEnum"];
+            kind: components["schemas"]["CourseKindEnum"];
+            firmness: components["schemas"]["Firmness"];
             /** Format: double */
             share: number;
         };
         /** @enum {string} */
-        CoursePictureKindEnum: "home" | "trip" | "season";
-        CoursePictureRequest: {
+        CourseKindEnum: "home" | "trip" | "season";
+        CourseRequest: {
             name: string;
-            kind: components["schemas"]["CoursePictureKindEnum"];
-            firmness: components["schemas"]["FirmnessEnum"];
+            kind: components["schemas"]["CourseKindEnum"];
+            firmness: components["schemas"]["Firmness"];
             /** Format: double */
             share: number;
         };
         /** @enum {string} */
         DecisionEnum: "buy" | "drop" | "keep";
-        FactPicture: {
+        FactOut: {
             quantity: string;
-            label: string;
             /** Format: double */
             mean: number;
             /** Format: double */
@@ -994,7 +1014,7 @@ export interface components {
             /** Format: double */
             high: number | null;
             good: boolean | null;
-            source: string;
+            source: components["schemas"]["Source"];
         };
         FeedBatchRequest: {
             shots: components["schemas"]["FeedShotRequest"][];
@@ -1005,18 +1025,66 @@ export interface components {
                 [key: string]: number;
             };
         };
-        /** @enum {string} */
-        FirmnessEnum: "soft" | "medium" | "firm";
-        GapInputRequest: {
-            rule: components["schemas"]["RuleEnum"];
-            clubs_to_place: number;
-            hole_above?: number | null;
-            like_for?: number | null;
+        FindingOut: {
+            letter: string;
+            protocol: string;
+            intent: components["schemas"]["Intent"];
+            n: number;
+            by: {
+                [key: string]: number;
+            };
+            as_asked: boolean | null;
+            sentence: string;
         };
         /** @enum {string} */
-        HandEnum: "right" | "left";
-        HandoverPicture: {
+        Firmness: "soft" | "medium" | "firm";
+        GapInRequest: {
+            rule: components["schemas"]["GapRule"];
+            clubs_to_place: number;
+            gap_above?: number | null;
+            like_for?: number | null;
+        };
+        GapInWork: {
+            lower: number;
+            upper: number;
+            rule: components["schemas"]["GapRule"];
+            /** Format: double */
+            open_m: number;
+            count: number;
+            /** Format: double */
+            left_m: number;
+            /** Format: double */
+            slack_m: number;
+            /** Format: double */
+            at_worst_m: number;
+            sentence: string;
+            like: number | null;
+            proposed_count: number | null;
+            slots: components["schemas"]["SlotOut"][];
+        };
+        GapOut: {
+            lower: number;
+            upper: number;
+            rule: components["schemas"]["GapRule"];
+            /** Format: double */
+            step_m: number;
+            /** Format: double */
+            coverage_m: number;
+            /** Format: double */
+            open_m: number;
+            /** Format: double */
+            open_from_m: number;
+            /** Format: double */
+            open_to_m: number;
+            /** Format: double */
+            overlap_m: number;
+            crowded: boolean;
+        };
+        /** @enum {string} */
+        GapRule: "roll_out" | "carry_only" | "even_steps";
+        HandoverOut: {
             session: number;
+            revision: number;
             customer: string;
             shop: string;
             /** Format: date */
@@ -1029,16 +1097,18 @@ export interface components {
             suggested_drop: number[];
             suggestion: string;
             draft: components["schemas"]["Choice"];
-            agreed: components["schemas"]["AgreedPicture"] | null;
-            earlier: components["schemas"]["AgreedPicture"][];
+            agreed: components["schemas"]["AgreedOut"] | null;
+            earlier: components["schemas"]["AgreedOut"][];
             cautions: string[];
+            /** Format: date */
+            next_check: string;
         };
-        HeadPicture: {
+        HeadOut: {
             id: number;
             maker: string;
             model: string;
             label: string;
-            head_type: string;
+            head_type: components["schemas"]["HeadType"];
             /** Format: double */
             loft_deg: number;
             /** Format: double */
@@ -1051,12 +1121,14 @@ export interface components {
             price: string;
             shafts: number[];
         };
+        /** @enum {string} */
+        HeadType: "driver" | "fairway" | "hybrid" | "utility" | "iron" | "wedge" | "putter";
         ImportClub: {
             written: string;
             name: string;
             shots: number;
         };
-        ImportInputRequest: {
+        ImportInRequest: {
             file_name: string;
             text: string;
             columns?: components["schemas"]["MappedColumnRequest"][];
@@ -1067,7 +1139,7 @@ export interface components {
         };
         ImportPreview: {
             file_name: string;
-            columns: components["schemas"]["ColumnPicture"][];
+            columns: components["schemas"]["ColumnOut"][];
             clubs: components["schemas"]["ImportClub"][];
             unlike: components["schemas"]["ImportRow"][];
             problems: components["schemas"]["ImportProblem"][];
@@ -1093,23 +1165,20 @@ export interface components {
             carry_m: number;
             why: string;
         };
-        ImportedPicture: {
+        ImportedFile: {
             id: number;
             file_name: string;
             shots: number;
             undone: boolean;
         };
-        InHandInputRequest: {
+        InHandInRequest: {
             build: number;
         };
         /** @enum {string} */
-        IntentEnum: "stock" | "low" | "high" | "draw" | "fade";
-        IntentInputRequest: {
-            intent: components["schemas"]["IntentEnum"];
-        };
-        JobPicture: {
+        Intent: "stock" | "low" | "high" | "draw" | "fade";
+        JobFields: {
             name: string;
-            kind: components["schemas"]["JobPictureKindEnum"];
+            kind: components["schemas"]["JobKind"];
             /** Format: double */
             distance_m: number;
             /** Format: double */
@@ -1118,17 +1187,15 @@ export interface components {
             width_m: number;
             /** Format: double */
             depth_m: number;
-            firmness: components["schemas"]["FirmnessEnum"];
+            firmness: components["schemas"]["Firmness"];
             /** Format: double */
             uses_per_round: number;
             course?: string;
             lie?: string;
         };
-        /** @enum {string} */
-        JobPictureKindEnum: "green" | "tee" | "layup";
-        JobPictureRequest: {
+        JobFieldsRequest: {
             name: string;
-            kind: components["schemas"]["JobPictureKindEnum"];
+            kind: components["schemas"]["JobKind"];
             /** Format: double */
             distance_m: number;
             /** Format: double */
@@ -1137,14 +1204,16 @@ export interface components {
             width_m: number;
             /** Format: double */
             depth_m: number;
-            firmness: components["schemas"]["FirmnessEnum"];
+            firmness: components["schemas"]["Firmness"];
             /** Format: double */
             uses_per_round: number;
             course?: string;
             lie?: string;
         };
         /** @enum {string} */
-        LikingEnum: "liked" | "neutral" | "disliked" | "vetoed";
+        JobKind: "green" | "tee" | "layup";
+        /** @enum {string} */
+        Liking: "liked" | "neutral" | "disliked" | "vetoed";
         LostBuild: {
             letter: string;
             name: string;
@@ -1165,28 +1234,20 @@ export interface components {
             name: string;
             role: string;
             shop: string;
-            bays: components["schemas"]["BayPicture"][];
-        };
-        MeantPicture: {
-            letter: string;
-            intent: components["schemas"]["IntentEnum"];
-            n: number;
-            by: {
-                [key: string]: number;
-            };
-            did: boolean | null;
-            sentence: string;
+            bays: components["schemas"]["BayOut"][];
         };
         /** @enum {string} */
-        MetricEnum: "jobs" | "carry_m" | "landing_deg" | "side_spread";
+        Metric: "carry_m" | "landing_deg" | "side_spread" | "jobs";
         /** @enum {string} */
-        MissEnum: "none" | "left" | "right" | "short" | "long";
-        MoveInputRequest: {
+        Miss: "none" | "left" | "right" | "short" | "long";
+        MoveInRequest: {
             build: number;
         };
+        /** @enum {string} */
+        NewCustomerHandEnum: "right" | "left";
         NewCustomerRequest: {
             name: string;
-            hand?: components["schemas"]["HandEnum"];
+            hand?: components["schemas"]["NewCustomerHandEnum"];
             birth_year?: number | null;
             email?: string;
             notes?: string;
@@ -1199,7 +1260,22 @@ export interface components {
         };
         /** @enum {unknown} */
         NullEnum: null;
-        PatternPicture: {
+        PaginatedSessionLineList: {
+            /** @example 123 */
+            count: number;
+            /**
+             * Format: uri
+             * @example http://api.example.org/accounts/?page=4
+             */
+            next?: string | null;
+            /**
+             * Format: uri
+             * @example http://api.example.org/accounts/?page=2
+             */
+            previous?: string | null;
+            results: components["schemas"]["SessionLine"][];
+        };
+        PatternOut: {
             /** Format: double */
             carry_m: number;
             /** Format: double */
@@ -1215,12 +1291,14 @@ export interface components {
             /** Format: double */
             width_m: number;
         };
-        PersonPicture: {
+        Person: {
             id: number;
             name: string;
-            hand: string;
+            hand: components["schemas"]["PersonHandEnum"];
         };
-        PlanInputRequest: {
+        /** @enum {string} */
+        PersonHandEnum: "right" | "left";
+        PlanInRequest: {
             name: string;
             builds: number[];
             swap_home?: number | null;
@@ -1233,32 +1311,15 @@ export interface components {
             dropped: number[];
             unhit: string[];
         };
-        PlanPicture: {
-            lower: number;
-            upper: number;
-            rule: string;
-            /** Format: double */
-            open_m: number;
-            count: number;
-            /** Format: double */
-            left_m: number;
-            /** Format: double */
-            slack_m: number;
-            /** Format: double */
-            at_worst_m: number;
-            sentence: string;
-            like: number | null;
-            proposed_count: number | null;
-            slots: components["schemas"]["SlotPicture"][];
-        };
-        PlansPicture: {
-            today: components["schemas"]["BagPlanPicture"];
-            found: components["schemas"]["BagPlanPicture"];
-            plans: components["schemas"]["BagPlanPicture"][];
+        PlansOut: {
+            revision: number;
+            today: components["schemas"]["BagPlanOut"];
+            found: components["schemas"]["BagPlanOut"];
+            plans: components["schemas"]["BagPlanOut"][];
             searched: number;
             courses: string[];
         };
-        PlayedPicture: {
+        PlayedOut: {
             job: string;
             /** Format: double */
             uses_per_round: number;
@@ -1277,17 +1338,17 @@ export interface components {
             /** Format: double */
             right: number;
         };
-        RackPicture: {
-            heads: components["schemas"]["HeadPicture"][];
-            shafts: components["schemas"]["ShaftPicture"][];
+        RackOut: {
+            heads: components["schemas"]["HeadOut"][];
+            shafts: components["schemas"]["ShaftOut"][];
         };
-        RankedPicture: {
+        RankedOut: {
             head: number;
             shaft: number | null;
             name: string;
             label: string;
             maker: string;
-            head_type: string;
+            head_type: components["schemas"]["HeadType"];
             /** Format: double */
             loft_deg: number;
             /** Format: double */
@@ -1324,16 +1385,14 @@ export interface components {
             accepted: string[];
             new: number;
         };
-        RemarkPicture: {
+        RemarkOut: {
             build: number;
             what: string;
             sentence: string;
         };
-        /** @enum {string} */
-        RuleEnum: "roll_out" | "carry_only" | "even_steps";
-        RulesInputRequest: {
-            short_rule: components["schemas"]["ShortRuleEnum"];
-            turf?: (components["schemas"]["FirmnessEnum"] | components["schemas"]["NullEnum"]) | null;
+        RulesInRequest: {
+            short_rule: components["schemas"]["GapRule"];
+            turf?: (components["schemas"]["Firmness"] | components["schemas"]["NullEnum"]) | null;
             /** Format: double */
             long_least_m?: number | null;
             /** Format: double */
@@ -1345,7 +1404,7 @@ export interface components {
         };
         SessionLine: {
             id: number;
-            customer: components["schemas"]["PersonPicture"];
+            customer: components["schemas"]["Person"];
             /** Format: date */
             held_on: string;
             bay_name: string;
@@ -1355,9 +1414,11 @@ export interface components {
             /** Format: date */
             next_check: string | null;
         };
-        SessionPicture: {
+        SessionOut: {
             id: number;
-            customer: components["schemas"]["PersonPicture"];
+            revision: number;
+            shots_since: number;
+            customer: components["schemas"]["Person"];
             fitter: string;
             bay: number;
             bay_name: string;
@@ -1371,21 +1432,28 @@ export interface components {
             /** Format: double */
             temperature_c: number;
             status: components["schemas"]["StatusEnum"];
-            rule: string;
+            frozen: boolean;
+            rule: components["schemas"]["GapRule"];
             clubs_to_place: number;
             in_hand: number | null;
-            intent: components["schemas"]["IntentEnum"];
-            brief: components["schemas"]["BriefPicture"];
-            builds: components["schemas"]["BuildPicture"][];
-            shots: components["schemas"]["ShotPicture"][];
-            bag: components["schemas"]["BagPicture"];
-            imports: components["schemas"]["ImportedPicture"][];
+            protocol: string;
+            intent: components["schemas"]["Intent"];
+            brief: components["schemas"]["BriefOut"];
+            builds: components["schemas"]["BuildOut"][];
+            usual_sources: {
+                [key: string]: "measured" | "modelled" | "computed";
+            };
+            shots: components["schemas"]["ShotOut"][];
+            questions: {
+                [key: string]: string;
+            };
+            bag: components["schemas"]["BagOut"];
+            imports: components["schemas"]["ImportedFile"][];
             versions: number;
-            verdicts: components["schemas"]["VerdictPicture"][];
+            verdicts: components["schemas"]["VerdictOut"][];
             next: string;
             steady: string;
             tired: boolean;
-            stand_in: boolean;
         };
         Setting: {
             key: string;
@@ -1401,11 +1469,11 @@ export interface components {
             /** Format: double */
             high: number;
         };
-        SettingInputRequest: {
+        SettingInRequest: {
             /** Format: double */
             set_loft_deg: number;
         };
-        ShaftPicture: {
+        ShaftOut: {
             id: number;
             name: string;
             flex: string;
@@ -1418,43 +1486,43 @@ export interface components {
             label: string;
             value: string;
         };
-        ShopPicture: {
+        ShopOut: {
             name: string;
             may_change: boolean;
             thresholds: components["schemas"]["Setting"][];
             bays: components["schemas"]["BayRow"][];
         };
-        /** @enum {string} */
-        ShortRuleEnum: "carry_only" | "even_steps";
-        ShortlistPicture: {
-            slots: components["schemas"]["RankedPicture"][][];
+        ShortlistOut: {
+            revision: number;
+            slots: components["schemas"]["RankedOut"][][];
             why: string;
             left_out: string[];
         };
-        ShotPicture: {
+        ShotOut: {
             id: number;
             number: number;
             build: number;
+            counts: boolean;
             aside: boolean;
             aside_reason: string;
-            strike: string;
-            intent: components["schemas"]["IntentEnum"];
+            strike: (components["schemas"]["Strike"] | components["schemas"]["NullEnum"]) | null;
+            protocol: string;
+            intent: components["schemas"]["Intent"];
             misread: boolean;
             distance: boolean;
             line: boolean;
-            question: string;
             readings: {
                 [key: string]: number;
             };
             sources: {
-                [key: string]: string;
+                [key: string]: "measured" | "modelled" | "computed";
             };
         };
         SignInRequest: {
             username: string;
             password: string;
         };
-        SlotPicture: {
+        SlotOut: {
             index: number;
             /** Format: double */
             target_m: number;
@@ -1464,22 +1532,33 @@ export interface components {
             high_m: number;
             /** Format: double */
             roll_m: number;
-            targets: components["schemas"]["TargetPicture"][];
+            targets: components["schemas"]["TargetOut"][];
             by_type: components["schemas"]["TypeWindow"][];
+        };
+        /** @enum {string} */
+        Source: "measured" | "modelled" | "computed";
+        SpanOut: {
+            /** Format: double */
+            low: number | null;
+            /** Format: double */
+            high: number | null;
         };
         StandInOrderRequest: {
             shots: number;
             /** Format: double */
             every_s?: number;
         };
+        StandInState: {
+            hitting: boolean;
+        };
         /** @enum {string} */
         StatusEnum: "not_begun" | "open" | "agreed";
         /** @enum {string} */
-        StrikeEnum: "toe" | "heel" | "thin" | "fat";
-        StrikeInputRequest: {
-            strike: components["schemas"]["StrikeEnum"] | components["schemas"]["BlankEnum"];
+        Strike: "toe" | "heel" | "thin" | "fat";
+        StrikeInRequest: {
+            strike: (components["schemas"]["Strike"] | components["schemas"]["NullEnum"]) | null;
         };
-        TargetInputRequest: {
+        TargetInRequest: {
             slot: number;
             quantity: string;
             /** Format: double */
@@ -1487,9 +1566,8 @@ export interface components {
             /** Format: double */
             high?: number | null;
         };
-        TargetPicture: {
+        TargetOut: {
             quantity: string;
-            label: string;
             /** Format: double */
             low: number | null;
             /** Format: double */
@@ -1508,7 +1586,8 @@ export interface components {
             session: number;
             build: string;
             club: components["schemas"]["TeeClub"] | null;
-            intent: components["schemas"]["IntentEnum"];
+            protocol: string;
+            intent: components["schemas"]["Intent"];
             shots_so_far: number;
             golfer: {
                 [key: string]: unknown;
@@ -1521,7 +1600,7 @@ export interface components {
         };
         TeeClub: {
             name: string;
-            head_type: string;
+            head_type: components["schemas"]["HeadType"];
             /** Format: double */
             loft_deg: number;
             /** Format: double */
@@ -1538,13 +1617,13 @@ export interface components {
             price: string | null;
             prediction: string;
         };
-        ThresholdsInputRequest: {
+        ThresholdsInRequest: {
             values: {
                 [key: string]: number;
             };
         };
         TypeWindow: {
-            head_type: string;
+            head_type: components["schemas"]["HeadType"];
             /** Format: double */
             roll_m: number;
             /** Format: double */
@@ -1552,14 +1631,16 @@ export interface components {
             /** Format: double */
             high_m: number;
         };
-        UndoneInputRequest: {
+        UndoneInRequest: {
             undone: boolean;
         };
-        VerdictPicture: {
+        /** @enum {string} */
+        VerdictKind: "needs_shots" | "fills" | "fills_not_settled" | "one_turn" | "other_job" | "crowds" | "one_head" | "not_supported" | "keep" | "vetoed";
+        VerdictOut: {
             build: number;
             letter: string;
             slot: number;
-            kind: string;
+            kind: components["schemas"]["VerdictKind"];
             headline: string;
             why: string;
             /** Format: double */
@@ -1574,12 +1655,12 @@ export interface components {
             half_width_m: number | null;
             /** Format: double */
             rounds: number | null;
-            facts: components["schemas"]["FactPicture"][];
-            played: components["schemas"]["PlayedPicture"][];
+            facts: components["schemas"]["FactOut"][];
+            played: components["schemas"]["PlayedOut"][];
             at_first: string;
             shape: string;
         };
-        WhatIfPicture: {
+        WhatIfOut: {
             build: number;
             letter: string;
             shots: number;
@@ -1588,8 +1669,8 @@ export interface components {
             before: {
                 [key: string]: number;
             };
-            changes: components["schemas"]["ChangePicture"][];
-            elsewhere: components["schemas"]["AirPicture"][];
+            changes: components["schemas"]["ChangeOut"][];
+            elsewhere: components["schemas"]["AirOut"][];
         };
     };
     responses: never;
@@ -1611,7 +1692,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["BayInputRequest"];
+                "application/json": components["schemas"]["BayInRequest"];
             };
         };
         responses: {
@@ -1620,7 +1701,28 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopPicture"];
+                    "application/json": components["schemas"]["ShopOut"];
+                };
+            };
+        };
+    };
+    stand_in: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                bay_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StandInState"];
                 };
             };
         };
@@ -1672,7 +1774,10 @@ export interface operations {
     change_club: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description A revision that the reader has: shots that did not change after it are left out. */
+                "Since-Revision"?: number;
+            };
             path: {
                 build_id: number;
             };
@@ -1689,7 +1794,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["SessionPicture"];
+                    "application/json": components["schemas"]["SessionOut"];
                 };
             };
         };
@@ -1697,7 +1802,10 @@ export interface operations {
     drop_club: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description A revision that the reader has: shots that did not change after it are left out. */
+                "Since-Revision"?: number;
+            };
             path: {
                 build_id: number;
             };
@@ -1710,7 +1818,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["SessionPicture"];
+                    "application/json": components["schemas"]["SessionOut"];
                 };
             };
         };
@@ -1718,7 +1826,10 @@ export interface operations {
     new_setting: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description A revision that the reader has: shots that did not change after it are left out. */
+                "Since-Revision"?: number;
+            };
             path: {
                 build_id: number;
             };
@@ -1726,7 +1837,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["SettingInputRequest"];
+                "application/json": components["schemas"]["SettingInRequest"];
             };
         };
         responses: {
@@ -1735,7 +1846,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["SessionPicture"];
+                    "application/json": components["schemas"]["SessionOut"];
                 };
             };
         };
@@ -1756,12 +1867,12 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["WhatIfPicture"];
+                    "application/json": components["schemas"]["WhatIfOut"];
                 };
             };
         };
     };
-    customers: {
+    checks_due: {
         parameters: {
             query?: never;
             header?: never;
@@ -1775,7 +1886,29 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["PersonPicture"][];
+                    "application/json": components["schemas"]["ChecksDue"];
+                };
+            };
+        };
+    };
+    customers: {
+        parameters: {
+            query?: {
+                /** @description Part of the name. */
+                search?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Person"][];
                 };
             };
         };
@@ -1798,7 +1931,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["PersonPicture"];
+                    "application/json": components["schemas"]["Person"];
                 };
             };
         };
@@ -1848,7 +1981,10 @@ export interface operations {
     undo_import: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description A revision that the reader has: shots that did not change after it are left out. */
+                "Since-Revision"?: number;
+            };
             path: {
                 import_id: number;
             };
@@ -1856,7 +1992,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["UndoneInputRequest"];
+                "application/json": components["schemas"]["UndoneInRequest"];
             };
         };
         responses: {
@@ -1865,7 +2001,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["SessionPicture"];
+                    "application/json": components["schemas"]["SessionOut"];
                 };
             };
         };
@@ -1900,7 +2036,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["PlanInputRequest"];
+                "application/json": components["schemas"]["PlanInRequest"];
             };
         };
         responses: {
@@ -1909,7 +2045,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["PlansPicture"];
+                    "application/json": components["schemas"]["PlansOut"];
                 };
             };
         };
@@ -1930,7 +2066,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["PlansPicture"];
+                    "application/json": components["schemas"]["PlansOut"];
                 };
             };
         };
@@ -1949,14 +2085,19 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["RackPicture"];
+                    "application/json": components["schemas"]["RackOut"];
                 };
             };
         };
     };
     sessions: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description A page number within the paginated result set. */
+                page?: number;
+                /** @description Number of results to return per page. */
+                size?: number;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -1968,7 +2109,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["SessionLine"][];
+                    "application/json": components["schemas"]["PaginatedSessionLineList"];
                 };
             };
         };
@@ -1976,7 +2117,10 @@ export interface operations {
     open_session: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description A revision that the reader has: shots that did not change after it are left out. */
+                "Since-Revision"?: number;
+            };
             path?: never;
             cookie?: never;
         };
@@ -1991,14 +2135,17 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["SessionPicture"];
+                    "application/json": components["schemas"]["SessionOut"];
                 };
             };
         };
     };
     session: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description A revision that the reader has: shots that did not change after it are left out. */
+                since?: number;
+            };
             header?: never;
             path: {
                 session_id: number;
@@ -2012,7 +2159,35 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["SessionPicture"];
+                    "application/json": components["schemas"]["SessionOut"];
+                };
+            };
+        };
+    };
+    ask_for: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A revision that the reader has: shots that did not change after it are left out. */
+                "Since-Revision"?: number;
+            };
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AskInRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionOut"];
                 };
             };
         };
@@ -2033,7 +2208,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["BenchPicture"];
+                    "application/json": components["schemas"]["BenchOut"];
                 };
             };
         };
@@ -2041,7 +2216,10 @@ export interface operations {
     write_brief: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description A revision that the reader has: shots that did not change after it are left out. */
+                "Since-Revision"?: number;
+            };
             path: {
                 session_id: number;
             };
@@ -2049,7 +2227,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["BriefInputRequest"];
+                "application/json": components["schemas"]["BriefInRequest"];
             };
         };
         responses: {
@@ -2058,7 +2236,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["SessionPicture"];
+                    "application/json": components["schemas"]["SessionOut"];
                 };
             };
         };
@@ -2066,7 +2244,10 @@ export interface operations {
     add_candidates: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description A revision that the reader has: shots that did not change after it are left out. */
+                "Since-Revision"?: number;
+            };
             path: {
                 session_id: number;
             };
@@ -2074,7 +2255,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["CandidatesInputRequest"];
+                "application/json": components["schemas"]["CandidatesInRequest"];
             };
         };
         responses: {
@@ -2083,7 +2264,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["SessionPicture"];
+                    "application/json": components["schemas"]["SessionOut"];
                 };
             };
         };
@@ -2091,7 +2272,10 @@ export interface operations {
     add_club: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description A revision that the reader has: shots that did not change after it are left out. */
+                "Since-Revision"?: number;
+            };
             path: {
                 session_id: number;
             };
@@ -2099,7 +2283,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ClubInputRequest"];
+                "application/json": components["schemas"]["ClubInRequest"];
             };
         };
         responses: {
@@ -2108,7 +2292,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["SessionPicture"];
+                    "application/json": components["schemas"]["SessionOut"];
                 };
             };
         };
@@ -2116,7 +2300,10 @@ export interface operations {
     choose_gap: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description A revision that the reader has: shots that did not change after it are left out. */
+                "Since-Revision"?: number;
+            };
             path: {
                 session_id: number;
             };
@@ -2124,7 +2311,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["GapInputRequest"];
+                "application/json": components["schemas"]["GapInRequest"];
             };
         };
         responses: {
@@ -2133,7 +2320,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["SessionPicture"];
+                    "application/json": components["schemas"]["SessionOut"];
                 };
             };
         };
@@ -2154,7 +2341,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["HandoverPicture"];
+                    "application/json": components["schemas"]["HandoverOut"];
                 };
             };
         };
@@ -2170,7 +2357,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["AgreeInputRequest"];
+                "application/json": components["schemas"]["AgreeInRequest"];
             };
         };
         responses: {
@@ -2179,7 +2366,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["HandoverPicture"];
+                    "application/json": components["schemas"]["HandoverOut"];
                 };
             };
         };
@@ -2221,7 +2408,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ImportInputRequest"];
+                "application/json": components["schemas"]["ImportInRequest"];
             };
         };
         responses: {
@@ -2246,7 +2433,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ImportInputRequest"];
+                "application/json": components["schemas"]["ImportInRequest"];
             };
         };
         responses: {
@@ -2263,7 +2450,10 @@ export interface operations {
     take_in_hand: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description A revision that the reader has: shots that did not change after it are left out. */
+                "Since-Revision"?: number;
+            };
             path: {
                 session_id: number;
             };
@@ -2271,7 +2461,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["InHandInputRequest"];
+                "application/json": components["schemas"]["InHandInRequest"];
             };
         };
         responses: {
@@ -2280,32 +2470,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["SessionPicture"];
-                };
-            };
-        };
-    };
-    want_shot: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                session_id: number;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["IntentInputRequest"];
-            };
-        };
-        responses: {
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["SessionPicture"];
+                    "application/json": components["schemas"]["SessionOut"];
                 };
             };
         };
@@ -2326,7 +2491,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["PlansPicture"];
+                    "application/json": components["schemas"]["PlansOut"];
                 };
             };
         };
@@ -2342,7 +2507,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["PlanInputRequest"];
+                "application/json": components["schemas"]["PlanInRequest"];
             };
         };
         responses: {
@@ -2351,7 +2516,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["PlansPicture"];
+                    "application/json": components["schemas"]["PlansOut"];
                 };
             };
         };
@@ -2359,7 +2524,10 @@ export interface operations {
     choose_rules: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description A revision that the reader has: shots that did not change after it are left out. */
+                "Since-Revision"?: number;
+            };
             path: {
                 session_id: number;
             };
@@ -2367,7 +2535,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["RulesInputRequest"];
+                "application/json": components["schemas"]["RulesInRequest"];
             };
         };
         responses: {
@@ -2376,7 +2544,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["SessionPicture"];
+                    "application/json": components["schemas"]["SessionOut"];
                 };
             };
         };
@@ -2397,7 +2565,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShortlistPicture"];
+                    "application/json": components["schemas"]["ShortlistOut"];
                 };
             };
         };
@@ -2405,7 +2573,10 @@ export interface operations {
     set_target: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description A revision that the reader has: shots that did not change after it are left out. */
+                "Since-Revision"?: number;
+            };
             path: {
                 session_id: number;
             };
@@ -2413,7 +2584,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["TargetInputRequest"];
+                "application/json": components["schemas"]["TargetInRequest"];
             };
         };
         responses: {
@@ -2422,7 +2593,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["SessionPicture"];
+                    "application/json": components["schemas"]["SessionOut"];
                 };
             };
         };
@@ -2441,7 +2612,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopPicture"];
+                    "application/json": components["schemas"]["ShopOut"];
                 };
             };
         };
@@ -2455,7 +2626,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ThresholdsInputRequest"];
+                "application/json": components["schemas"]["ThresholdsInRequest"];
             };
         };
         responses: {
@@ -2464,7 +2635,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopPicture"];
+                    "application/json": components["schemas"]["ShopOut"];
                 };
             };
         };
@@ -2472,7 +2643,10 @@ export interface operations {
     set_aside: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description A revision that the reader has: shots that did not change after it are left out. */
+                "Since-Revision"?: number;
+            };
             path: {
                 shot_id: number;
             };
@@ -2480,7 +2654,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["AsideInputRequest"];
+                "application/json": components["schemas"]["AsideInRequest"];
             };
         };
         responses: {
@@ -2489,7 +2663,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["SessionPicture"];
+                    "application/json": components["schemas"]["SessionOut"];
                 };
             };
         };
@@ -2497,7 +2671,10 @@ export interface operations {
     move_shot: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description A revision that the reader has: shots that did not change after it are left out. */
+                "Since-Revision"?: number;
+            };
             path: {
                 shot_id: number;
             };
@@ -2505,7 +2682,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["MoveInputRequest"];
+                "application/json": components["schemas"]["MoveInRequest"];
             };
         };
         responses: {
@@ -2514,7 +2691,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["SessionPicture"];
+                    "application/json": components["schemas"]["SessionOut"];
                 };
             };
         };
@@ -2522,7 +2699,10 @@ export interface operations {
     say_what_counts: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description A revision that the reader has: shots that did not change after it are left out. */
+                "Since-Revision"?: number;
+            };
             path: {
                 shot_id: number;
             };
@@ -2530,7 +2710,7 @@ export interface operations {
         };
         requestBody?: {
             content: {
-                "application/json": components["schemas"]["CountsInputRequest"];
+                "application/json": components["schemas"]["CountsInRequest"];
             };
         };
         responses: {
@@ -2539,7 +2719,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["SessionPicture"];
+                    "application/json": components["schemas"]["SessionOut"];
                 };
             };
         };
@@ -2547,7 +2727,10 @@ export interface operations {
     call_strike: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description A revision that the reader has: shots that did not change after it are left out. */
+                "Since-Revision"?: number;
+            };
             path: {
                 shot_id: number;
             };
@@ -2555,7 +2738,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["StrikeInputRequest"];
+                "application/json": components["schemas"]["StrikeInRequest"];
             };
         };
         responses: {
@@ -2564,7 +2747,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["SessionPicture"];
+                    "application/json": components["schemas"]["SessionOut"];
                 };
             };
         };

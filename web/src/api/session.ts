@@ -1,68 +1,147 @@
-/** Reading and changing one session; every change answers with the whole session. */
-import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { useEffect, useState } from "react";
-import { client, got, type Plans, type Session, type Shot } from "./client";
+/** Reading and changing one session; every change answers with the session, and every answer with its revision. */
+import {
+	keepPreviousData,
+	type QueryClient,
+	useIsMutating,
+	useMutation,
+	useQuery,
+	useQueryClient,
+} from "@tanstack/react-query";
+import { useEffect, useRef, useState } from "react";
+import type { ReadingKey } from "../ui/units";
+import { client, got, type Intent, type Plans, type Session, type Shot, type Strike } from "./client";
+import { held, newer, sessionKey, withShot } from "./held";
 import type { components } from "./schema";
+import type { ProtocolKey } from "./words";
 
-type BriefBody = components["schemas"]["BriefInputRequest"];
-type GapBody = components["schemas"]["GapInputRequest"];
-type RulesBody = components["schemas"]["RulesInputRequest"];
-type ClubBody = components["schemas"]["ClubInputRequest"];
-export type PlanBody = components["schemas"]["PlanInputRequest"];
-export type CandidateBody = components["schemas"]["CandidateInputRequest"];
+type Schemas = components["schemas"];
+type BriefBody = Schemas["BriefInRequest"];
+type GapBody = Schemas["GapInRequest"];
+type RulesBody = Schemas["RulesInRequest"];
+type ClubBody = Schemas["ClubInRequest"];
+type ClubChange = Schemas["ClubChangeRequest"];
+export type PlanBody = Schemas["PlanInRequest"];
+export type CandidateBody = Schemas["CandidateInRequest"];
 
-export const sessionKey = (id: number) => ["session", id] as const;
+export { sessionKey };
+
 const path = (id: number) => ({ params: { path: { session_id: id } } });
 
+/** Every change is told what this browser has, so that only the shots that changed come back. */
+let revisionHeld = 0;
+client.use({
+	onRequest({ request }) {
+		if (request.method !== "GET") request.headers.set("Since-Revision", String(revisionHeld));
+		return request;
+	},
+});
+
+/** Keep what came, unless something newer is held; read it whole where what came is not enough. */
+function keep(queries: QueryClient, came: Session): Session {
+	const kept = newer(held(queries, came.id), came);
+	if (kept === null) {
+		void queries.invalidateQueries({ queryKey: sessionKey(came.id), exact: true });
+		return held(queries, came.id) ?? came;
+	}
+	queries.setQueryData(sessionKey(came.id), kept);
+	return kept;
+}
+
 export function useSession(id: number) {
-	return useQuery({
+	const queries = useQueryClient();
+	const found = useQuery({
 		queryKey: sessionKey(id),
-		queryFn: () => got(client.GET("/api/sessions/{session_id}", path(id))),
-		// The last shot is told a moment before the stand-in has ended, and nothing tells that it has.
-		refetchInterval: (query) => (query.state.data?.stand_in ? 1500 : false),
+		queryFn: async () => {
+			const since = held(queries, id)?.revision;
+			const asked = { params: { path: { session_id: id }, query: since ? { since } : {} } };
+			const came = await got(client.GET("/api/sessions/{session_id}", asked));
+			return newer(held(queries, id), came) ?? got(client.GET("/api/sessions/{session_id}", path(id)));
+		},
+	});
+	const revision = found.data?.revision ?? 0;
+	useEffect(() => {
+		revisionHeld = revision;
+	}, [revision]);
+	return found;
+}
+
+type Part = "bench" | "shortlist" | "plans" | "handover";
+
+/** A part of a session is asked for once a revision; the one before it stays in view until it comes. */
+/** A session by its number, as far as it is known here. */
+export type Known = Pick<Session, "id" | "revision">;
+
+function usePart<T>(session: Known, part: Part | readonly unknown[], read: () => Promise<T>, wanted = true) {
+	return useQuery({
+		queryKey: [...sessionKey(session.id), ...(typeof part === "string" ? [part] : part), session.revision],
+		queryFn: read,
+		enabled: wanted,
+		placeholderData: keepPreviousData,
+		staleTime: Number.POSITIVE_INFINITY,
+		gcTime: 30_000,
 	});
 }
 
-export function useBench(id: number) {
-	return useQuery({
-		queryKey: [...sessionKey(id), "bench"],
-		queryFn: () => got(client.GET("/api/sessions/{session_id}/bench", path(id))),
-	});
-}
+export const useBench = (session: Session) =>
+	usePart(session, "bench", () => got(client.GET("/api/sessions/{session_id}/bench", path(session.id))));
 
-/** What a change of one build would do; anew whenever the session changes. */
-export function useWhatIf(id: number, build: number | null) {
-	return useQuery({
-		queryKey: [...sessionKey(id), "what-if", build],
-		enabled: build !== null,
-		queryFn: () =>
-			got(client.GET("/api/builds/{build_id}/what-if", { params: { path: { build_id: build ?? 0 } } })),
-	});
-}
+/** What a change of one build would do. */
+export const useWhatIf = (session: Session, build: number | null) =>
+	usePart(
+		session,
+		["what-if", build],
+		() => got(client.GET("/api/builds/{build_id}/what-if", { params: { path: { build_id: build ?? 0 } } })),
+		build !== null,
+	);
 
 /** Which heads of the rack should land in the window. */
-export function useShortlist(id: number) {
-	return useQuery({
-		queryKey: [...sessionKey(id), "shortlist"],
-		queryFn: () => got(client.GET("/api/sessions/{session_id}/shortlist", path(id))),
-	});
-}
+export const useShortlist = (session: Session) =>
+	usePart(session, "shortlist", () =>
+		got(client.GET("/api/sessions/{session_id}/shortlist", path(session.id))),
+	);
 
 /** The bag as it is, the best one found and the plans kept. */
-export function usePlans(id: number, wanted: boolean) {
-	return useQuery({
-		queryKey: [...sessionKey(id), "plans"],
-		enabled: wanted,
-		queryFn: () => got(client.GET("/api/sessions/{session_id}/plans", path(id))),
-	});
+export const usePlans = (session: Session, wanted: boolean) =>
+	usePart(
+		session,
+		"plans",
+		() => got(client.GET("/api/sessions/{session_id}/plans", path(session.id))),
+		wanted,
+	);
+
+export const useHandover = (session: Known) =>
+	usePart(session, "handover", () =>
+		got(client.GET("/api/sessions/{session_id}/handover", path(session.id))),
+	);
+
+export interface Picks {
+	builds: number[];
+	dropped: number[];
 }
+
+/** What a choice would make of the bag. */
+export const useDraft = (session: Session, picks: Picks, wanted: boolean) =>
+	usePart(
+		session,
+		["draft", picks],
+		() =>
+			got(
+				client.GET("/api/sessions/{session_id}/handover/draft", {
+					params: { path: { session_id: session.id }, query: picks },
+				}),
+			),
+		wanted,
+	);
 
 /** Keep, change or take away a plan; every change answers with all of them. */
 export function usePlanChange(id: number) {
 	const queries = useQueryClient();
 	return useMutation({
 		mutationFn: (change: () => Promise<Plans>) => change(),
-		onSuccess: (plans) => queries.setQueryData([...sessionKey(id), "plans"], plans),
+		onSuccess: (plans) => {
+			queries.setQueryData([...sessionKey(id), "plans", plans.revision], plans);
+			void queries.invalidateQueries({ queryKey: sessionKey(id), exact: true });
+		},
 	});
 }
 
@@ -75,78 +154,85 @@ export const plan = {
 	drop: (kept: number) => got(client.DELETE("/api/plans/{plan_id}", planPath(kept))),
 };
 
-export function useHandover(id: number) {
-	return useQuery({
-		queryKey: [...sessionKey(id), "handover"],
-		queryFn: () => got(client.GET("/api/sessions/{session_id}/handover", path(id))),
-	});
+interface Doing {
+	go: () => Promise<Session>;
+	now?: ((session: Session) => Session) | undefined;
 }
 
-export interface Picks {
-	builds: number[];
-	dropped: number[];
-}
-
-/** What a choice would make of the bag; the one before it stays in view until it is known. */
-export function useDraft(id: number, picks: Picks, enabled: boolean) {
-	return useQuery({
-		queryKey: [...sessionKey(id), "handover", "draft", picks],
-		queryFn: () =>
-			got(
-				client.GET("/api/sessions/{session_id}/handover/draft", {
-					params: { path: { session_id: id }, query: picks },
-				}),
-			),
-		enabled,
-		placeholderData: keepPreviousData,
-	});
-}
-
-/** Run a change that answers with the session, and show what came back at once. */
+/**
+ * Run changes of a session one after another. What a change does at once is seen until the server has answered: then
+ * its answer is seen, or, where it was refused, the session as it was, with the reason.
+ */
 export function useChange(id: number) {
 	const queries = useQueryClient();
-	return useMutation({
-		mutationFn: (change: () => Promise<Session>) => change(),
-		onSuccess: (session) => {
-			queries.setQueryData(sessionKey(id), session);
-			for (const part of ["bench", "what-if", "handover", "shortlist", "plans"])
-				void queries.invalidateQueries({ queryKey: [...sessionKey(id), part] });
+	const [early, setEarly] = useState<Doing[]>([]);
+	const mutation = useMutation({
+		mutationKey: sessionKey(id),
+		scope: { id: `session ${id}` },
+		mutationFn: (doing: Doing) => doing.go(),
+		onMutate: (doing) => setEarly((before) => [...before, doing]),
+		onSuccess: (came) => {
+			keep(queries, came);
 			void queries.invalidateQueries({ queryKey: ["sessions"] });
 		},
+		onSettled: (_came, _error, doing) => setEarly((before) => before.filter((each) => each !== doing)),
 	});
+	return {
+		...mutation,
+		act: (go: Doing["go"], now?: Doing["now"]) => mutation.mutate({ go, now }),
+		/** The session with what was just done to it. */
+		seen: (session: Session) => early.reduce((so, doing) => doing.now?.(so) ?? so, session),
+	};
 }
 
 export type Live = "live" | "connecting" | "lost";
-
-/** A session with a new shot in it, at once; its averages follow when it is read anew. */
-function withShot(session: Session, shot: Shot): Session {
-	return session.shots.some((each) => each.id === shot.id)
-		? session
-		: { ...session, shots: [...session.shots, shot] };
+interface Notice {
+	revision: number | null;
+	shot: Shot | null;
 }
 
-/** Follow a session: read it anew whenever the server says it changed, and after every break. */
+/** Follow a session: read it anew whenever the server says that it changed and it is not known yet. */
 export function useLive(id: number): Live {
 	const queries = useQueryClient();
 	const [state, setState] = useState<Live>("connecting");
+	const told = useRef(0);
+	const changing = useIsMutating({ mutationKey: sessionKey(id) });
+	const busy = useRef(false);
+	busy.current = changing > 0;
+
 	useEffect(() => {
 		const source = new EventSource(`/api/sessions/${id}/stream`);
-		const heard = async (event: MessageEvent<string>) => {
+		const heard = (event: MessageEvent<string>) => {
 			setState("live");
-			const { shot } = JSON.parse(event.data) as { shot: Shot | null };
-			if (shot) queries.setQueryData<Session>(sessionKey(id), (seen) => seen && withShot(seen, shot));
-			// The session first: what hangs on it can wait until the figures are on the screen.
-			await queries.invalidateQueries({ queryKey: sessionKey(id), exact: true });
-			await queries.invalidateQueries({
-				queryKey: sessionKey(id),
-				predicate: (query) => query.queryKey.length > 2,
-			});
+			const { revision, shot } = JSON.parse(event.data) as Notice;
+			const before = held(queries, id);
+			told.current = Math.max(told.current, revision ?? 0);
+			if (shot && before && revision !== null && revision > before.revision)
+				queries.setQueryData(sessionKey(id), withShot(before, shot));
+			// A change of this screen is answered with the session; its own notice, which often comes first, is no news.
+			const news = revision === null ? before !== undefined : revision > (before?.revision ?? 0);
+			if (news && !busy.current) void queries.invalidateQueries({ queryKey: sessionKey(id), exact: true });
 		};
-		source.addEventListener("changed", (event) => void heard(event));
+		source.addEventListener("changed", heard);
 		source.onerror = () => setState("lost");
 		return () => source.close();
 	}, [id, queries]);
+
+	useEffect(() => {
+		const now = held(queries, id);
+		if (changing === 0 && now && told.current > now.revision)
+			void queries.invalidateQueries({ queryKey: sessionKey(id), exact: true });
+	}, [changing, id, queries]);
 	return state;
+}
+
+/** Whether the stand-in of a bay is hitting; asked while it does, as nothing tells that it has ended. */
+export function useStandIn(bay: number) {
+	return useQuery({
+		queryKey: ["stand-in", bay],
+		queryFn: () => got(client.GET("/api/bays/{bay_id}/stand-in", { params: { path: { bay_id: bay } } })),
+		refetchInterval: (query) => (query.state.data?.hitting ? 1500 : false),
+	});
 }
 
 export const change = {
@@ -156,20 +242,14 @@ export const change = {
 		got(client.PUT("/api/sessions/{session_id}/gap", { ...path(id), body })),
 	rules: (id: number, body: RulesBody) =>
 		got(client.PUT("/api/sessions/{session_id}/rules", { ...path(id), body })),
-	target: (id: number, body: { slot: number; quantity: string; low: number | null; high: number | null }) =>
-		got(client.PUT("/api/sessions/{session_id}/targets", { ...path(id), body })),
+	target: (
+		id: number,
+		body: { slot: number; quantity: ReadingKey; low: number | null; high: number | null },
+	) => got(client.PUT("/api/sessions/{session_id}/targets", { ...path(id), body })),
 	addClub: (id: number, body: ClubBody) =>
 		got(client.POST("/api/sessions/{session_id}/clubs", { ...path(id), body })),
-	club: (
-		build: number,
-		body: {
-			typed_carry_m?: number | null;
-			typed_total_m?: number | null;
-			typed_doubt_m?: number | null;
-			fixed?: boolean;
-			liking?: "liked" | "neutral" | "disliked" | "vetoed";
-		},
-	) => got(client.PUT("/api/builds/{build_id}", { params: { path: { build_id: build } }, body })),
+	club: (build: number, body: ClubChange) =>
+		got(client.PUT("/api/builds/{build_id}", { params: { path: { build_id: build } }, body })),
 	drop: (build: number) =>
 		got(client.DELETE("/api/builds/{build_id}", { params: { path: { build_id: build } } })),
 	candidates: (id: number, candidates: CandidateBody[]) =>
@@ -194,12 +274,12 @@ export const change = {
 				body: { aside, reason },
 			}),
 		),
-	strike: (shot: number, strike: "" | "toe" | "heel" | "thin" | "fat") =>
+	strike: (shot: number, strike: Strike | null) =>
 		got(client.PUT("/api/shots/{shot_id}/strike", { params: { path: { shot_id: shot } }, body: { strike } })),
 	counts: (shot: number, body: { misread: boolean; distance: boolean; line: boolean }) =>
 		got(client.PUT("/api/shots/{shot_id}/counts", { params: { path: { shot_id: shot } }, body })),
-	intent: (id: number, intent: Session["intent"]) =>
-		got(client.PUT("/api/sessions/{session_id}/intent", { ...path(id), body: { intent } })),
+	ask: (id: number, protocol: ProtocolKey, intent: Intent) =>
+		got(client.PUT("/api/sessions/{session_id}/ask", { ...path(id), body: { protocol, intent } })),
 	move: (shot: number, build: number) =>
 		got(client.PUT("/api/shots/{shot_id}/build", { params: { path: { shot_id: shot } }, body: { build } })),
 };

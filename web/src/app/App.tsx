@@ -1,20 +1,23 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { lazy, Suspense, useState } from "react";
-import { Navigate, Route, Routes } from "react-router";
+import { ErrorBoundary } from "react-error-boundary";
+import { Navigate, Route, Routes, useLocation } from "react-router";
 import { client, got } from "../api/client";
-import { Desk } from "../places/Desk";
-import { SignIn } from "../places/SignIn";
+import { useCommands } from "../commands/commands";
+import { Desk } from "../places/desk/Desk";
+import { Broken } from "../ui/Broken";
 import { Said, Waiting } from "../ui/Said";
-import { useCommands } from "./commands";
+import { useTheme } from "../ui/theme";
 import { HelpSheet } from "./HelpSheet";
 import { SessionFrame } from "./SessionFrame";
-import { useTheme } from "./theme";
+import { SignIn } from "./SignIn";
 
-const Shop = lazy(() => import("../places/Shop"));
-const CustomerPage = lazy(() => import("../places/CustomerPage"));
+const Shop = lazy(() => import("../places/shop/Shop"));
+const CustomerPage = lazy(() => import("../places/handover/CustomerPage"));
 
 export function App() {
 	const queries = useQueryClient();
+	const at = useLocation();
 	const [help, setHelp] = useState(false);
 	const [theme, turnTheme] = useTheme();
 	const me = useQuery({
@@ -48,28 +51,30 @@ export function App() {
 	};
 	return (
 		<>
-			<Routes>
-				<Route path="/" element={<Desk me={me.data} onSignOut={signOut} onHelp={() => setHelp(true)} />} />
-				<Route
-					path="/shop"
-					element={
-						<Suspense fallback={<Waiting what="the shop" />}>
-							<Shop />
-						</Suspense>
-					}
-				/>
-				<Route
-					path="/sessions/:id/page"
-					element={
-						<Suspense fallback={<Waiting what="the page" />}>
-							<CustomerPage />
-						</Suspense>
-					}
-				/>
-				<Route path="/sessions/:id/:place" element={<SessionFrame onHelp={() => setHelp(true)} />} />
-				<Route path="/sessions/:id" element={<Navigate to="brief" replace />} />
-				<Route path="*" element={<Navigate to="/" replace />} />
-			</Routes>
+			<ErrorBoundary FallbackComponent={Broken} resetKeys={[at.pathname]}>
+				<Routes>
+					<Route path="/" element={<Desk me={me.data} onSignOut={signOut} onHelp={() => setHelp(true)} />} />
+					<Route
+						path="/shop"
+						element={
+							<Suspense fallback={<Waiting what="the shop" />}>
+								<Shop />
+							</Suspense>
+						}
+					/>
+					<Route
+						path="/sessions/:id/page"
+						element={
+							<Suspense fallback={<Waiting what="the page" />}>
+								<CustomerPage />
+							</Suspense>
+						}
+					/>
+					<Route path="/sessions/:id/:place" element={<SessionFrame onHelp={() => setHelp(true)} />} />
+					<Route path="/sessions/:id" element={<Navigate to="brief" replace />} />
+					<Route path="*" element={<Navigate to="/" replace />} />
+				</Routes>
+			</ErrorBoundary>
 			<HelpSheet open={help} onClose={() => setHelp(false)} />
 		</>
 	);

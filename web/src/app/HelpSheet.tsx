@@ -1,6 +1,6 @@
 /** The sheet on `?`: every command that can be used here, drawn from the list behind the keys. */
 import { useEffect, useRef } from "react";
-import { useAllCommands } from "./commands";
+import { useAllCommands } from "../commands/commands";
 
 export function HelpSheet({ open, onClose }: { open: boolean; onClose: () => void }) {
 	const dialog = useRef<HTMLDialogElement>(null);

@@ -1,26 +1,20 @@
 /** A session's five places on keys 1 to 5, and what all of them share. */
 import { CircleHelp, SunMoon } from "lucide-react";
 import { useEffect } from "react";
+import { ErrorBoundary } from "react-error-boundary";
 import { Link, Navigate, useNavigate, useParams } from "react-router";
 import type { Session } from "../api/client";
 import { useChange, useLive, useSession } from "../api/session";
-import { Bag } from "../places/Bag";
-import { Bay } from "../places/Bay";
-import { Bench } from "../places/Bench";
-import { Brief } from "../places/Brief";
-import { Handover } from "../places/Handover";
+import { useCommands } from "../commands/commands";
+import { Bag } from "../places/bag/Bag";
+import { Bay } from "../places/bay/Bay";
+import { Bench } from "../places/bench/Bench";
+import { Brief } from "../places/brief/Brief";
+import { Handover } from "../places/handover/Handover";
+import { Broken } from "../ui/Broken";
 import { Mark } from "../ui/Mark";
 import { Said, Waiting } from "../ui/Said";
-import { useCommands } from "./commands";
-import { useTheme } from "./theme";
-
-export interface PlaceProps {
-	session: Session;
-	/** Run a change; its problem shows under the header. */
-	act: (change: () => Promise<Session>) => void;
-	busy: boolean;
-	live: ReturnType<typeof useLive>;
-}
+import { useTheme } from "../ui/theme";
 
 const PLACES = [
 	{ id: "brief", name: "Brief", view: Brief },
@@ -69,6 +63,7 @@ function Frame({ session, place, onHelp }: { session: Session; place: string; on
 		})),
 		{ id: "desk", name: "Desk", keys: "0", shown: "0", group: "Places", run: () => void navigate("/") },
 	]);
+	const seen = change.seen(session);
 	const View = PLACES.find((each) => each.id === place)?.view ?? Brief;
 	const where = `${session.bay_name}, ${session.surface}${session.indoor ? ", indoor" : ""}`;
 	return (
@@ -80,7 +75,6 @@ function Frame({ session, place, onHelp }: { session: Session; place: string; on
 				<div className="min-w-0 flex-1">
 					<h1 className="truncate text-[17px] leading-tight">{session.customer.name}</h1>
 					<p className="quiet truncate text-[13px] leading-tight">
-						Long end ·{" "}
 						{new Date(session.held_on).toLocaleDateString("en-GB", {
 							day: "numeric",
 							month: "short",
@@ -114,7 +108,9 @@ function Frame({ session, place, onHelp }: { session: Session; place: string; on
 			</header>
 			{session.status === "agreed" && place !== "handover" && (
 				<p className="bg-base-300 px-4 py-1.5 text-sm">
-					This session is agreed. It is shown as it was and does not change.
+					{session.frozen
+						? "This session is agreed. It is shown as it was and does not change."
+						: "This session was agreed before its figures were kept. They are worked out anew; what was recommended is as it was."}
 				</p>
 			)}
 			{change.isError && (
@@ -123,7 +119,9 @@ function Frame({ session, place, onHelp }: { session: Session; place: string; on
 				</div>
 			)}
 			<main className="min-h-0 flex-1 overflow-auto">
-				<View session={session} act={change.mutate} busy={change.isPending} live={live} />
+				<ErrorBoundary FallbackComponent={Broken} resetKeys={[place, session.revision]}>
+					<View session={seen} act={change.act} busy={change.isPending} live={live} />
+				</ErrorBoundary>
 			</main>
 		</div>
 	);

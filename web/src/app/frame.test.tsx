@@ -1,7 +1,7 @@
 /** The application around the places: signing in, the keys, the live line, and problems that say what to do. */
 import { act, fireEvent, screen, waitFor } from "@testing-library/react";
 import { afterEach, beforeEach, expect, test, vi } from "vitest";
-import { me, session, shot } from "../tests/session";
+import { me, session, shot, verdict } from "../tests/session";
 import { clear, draw, type Sent, serve } from "../tests/stage";
 import { App } from "./App";
 
@@ -29,7 +29,14 @@ beforeEach(() => {
 afterEach(clear);
 
 const SESSION = "GET /api/sessions/7";
-const lists = { "GET /api/sessions": [], "GET /api/customers": [] };
+const inHand = { ...session, in_hand: 4 };
+const bench = { revision: 40, lines: [], neighbours: [], comparisons: [], choice: {}, findings: [] };
+const lists = {
+	"GET /api/sessions": { count: 0, next: null, previous: null, results: [] },
+	"GET /api/checks-due": { within_days: 42, checks: [] },
+	"GET /api/customers": [],
+	"GET /api/sessions/7/bench": bench,
+};
 
 function start(
 	at: string,
@@ -97,12 +104,12 @@ test("no key of a place fires while a name is typed", async () => {
 });
 
 test("a shot is on the screen with the notice, before its averages are read anew", async () => {
-	const { sent, answers } = start("/sessions/7/bay", {});
+	const { sent, answers } = start("/sessions/7/bay", { [SESSION]: inHand });
 	await screen.findByRole("heading", { name: "Ada Field" });
 	answers[SESSION] = new Promise(() => undefined); // the averages are long in coming
 	expect(Line.open.map((each) => each.url)).toEqual(["/api/sessions/7/stream"]);
 	const before = sent.filter((each) => each.url === "/api/sessions/7").length;
-	act(() => Line.open[0]?.tell({ shot: shot(9, 4, 171) }));
+	act(() => Line.open[0]?.tell({ revision: 41, shot: shot(9, 4, 171) }));
 	expect((await screen.findAllByText("171")).length).toBeGreaterThan(0);
 	await waitFor(() => expect(sent.filter((each) => each.url === "/api/sessions/7").length).toBe(before + 1));
 });
@@ -110,11 +117,11 @@ test("a shot is on the screen with the notice, before its averages are read anew
 test("a break of the line is said where shots are waited for, and so is its return", async () => {
 	start("/sessions/7/bay", {});
 	await screen.findByRole("heading", { name: "Ada Field" });
-	act(() => Line.open[0]?.tell({ shot: null }));
+	act(() => Line.open[0]?.tell({ revision: null, shot: null }));
 	expect(await screen.findByText("Feed open")).toBeTruthy();
 	act(() => Line.open[0]?.onerror?.());
 	expect(screen.queryByText("Feed open")).toBeNull();
-	act(() => Line.open[0]?.tell({ shot: null }));
+	act(() => Line.open[0]?.tell({ revision: null, shot: null }));
 	expect(await screen.findByText("Feed open")).toBeTruthy();
 });
 
@@ -141,16 +148,91 @@ test("a problem of a change is said under the header and belongs to its place", 
 });
 
 test("a stand-in that has ended lets the next one hit, though nothing tells that it ended", async () => {
-	const { answers } = start("/sessions/7/bay", { [SESSION]: { ...session, stand_in: true } });
+	const { answers } = start("/sessions/7/bay", { "GET /api/bays/1/stand-in": { hitting: true } });
 	const hit = (await screen.findByRole("button", { name: "Hit 1" })) as HTMLButtonElement;
-	expect(hit.disabled).toBe(true);
-	answers[SESSION] = { ...session, stand_in: false };
+	await waitFor(() => expect(hit.disabled).toBe(true));
+	answers["GET /api/bays/1/stand-in"] = { hitting: false };
 	await waitFor(() => expect(hit.disabled).toBe(false), { timeout: 4000 });
+});
+
+const whole = (sent: Sent[]) =>
+	sent.filter((each) => each.method === "GET" && each.url === "/api/sessions/7").length;
+
+test("what this screen knows already is not read anew, what it does not know is", async () => {
+	const { sent, answers } = start("/sessions/7/bay", { [SESSION]: inHand });
+	await screen.findByRole("heading", { name: "Ada Field" });
+	act(() => Line.open[0]?.tell({ revision: 40, shot: null }));
+	act(() => Line.open[0]?.tell({ revision: 39, shot: null }));
+	answers[SESSION] = { ...inHand, revision: 41, next: "Six more with B." };
+	act(() => Line.open[0]?.tell({ revision: 41, shot: null }));
+	await screen.findAllByText("Six more with B.");
+	expect(whole(sent)).toBe(2);
+});
+
+test("the word of one's own change, which comes before its answer, makes nothing be read twice", async () => {
+	let answer: (data: unknown) => void = () => undefined;
+	const { sent } = start("/sessions/7/bay", {
+		[SESSION]: inHand,
+		"PUT /api/sessions/7/in-hand": new Promise((done) => {
+			answer = done;
+		}),
+	});
+	await screen.findByRole("heading", { name: "Ada Field" });
+	press("b", "KeyB");
+	await waitFor(() => expect(sent.some((each) => each.method === "PUT")).toBe(true));
+	act(() => Line.open[0]?.tell({ revision: 41, shot: null }));
+	act(() => answer({ ...inHand, revision: 41, in_hand: 5, next: "Now B." }));
+	await screen.findAllByText("Now B.");
+	expect(whole(sent)).toBe(1);
+});
+
+test("a tag shows at once, and is taken back with a word when it is refused", async () => {
+	let refuse: (data: unknown) => void = () => undefined;
+	start("/sessions/7/bay", {
+		[SESSION]: inHand,
+		"PUT /api/shots/2/strike": new Promise((done) => {
+			refuse = done;
+		}),
+	});
+	const second = await screen.findByRole("button", { name: /^Shot 2/ });
+	fireEvent.click(second);
+	press("n", "KeyN");
+	await waitFor(() => expect(second.textContent).toContain("thin"));
+	act(() => refuse(Response.json({ title: "This session is agreed.", field: null }, { status: 409 })));
+	expect(await screen.findByText("This session is agreed.")).toBeTruthy();
+	await waitFor(() => expect(second.textContent).not.toContain("thin"));
+});
+
+test("only the shots that changed come back, into those that are held", async () => {
+	const changed = { ...inHand, revision: 41, shots_since: 40, shots: [shot(1, 4, 177, { strike: "toe" })] };
+	start("/sessions/7/bay", { [SESSION]: inHand, "PUT /api/shots/1/strike": changed });
+	fireEvent.click(await screen.findByRole("button", { name: /^Shot 1/ }));
+	press("t", "KeyT");
+	const row = screen.getByRole("list", { name: "Shots of this build" });
+	await waitFor(() => expect(row.textContent).toContain("toe"));
+	expect(row.querySelectorAll("li")).toHaveLength(3);
+});
+
+test("a place that cannot be drawn says so, and the others go on working", async () => {
+	vi.spyOn(console, "error").mockImplementation(() => undefined);
+	const { answers } = start("/sessions/7/bench", {
+		"GET /api/sessions/7/bench": { ...bench, lines: [{}], choice: null },
+		[SESSION]: { ...session, verdicts: [verdict()] },
+	});
+	expect(await screen.findByText("This place could not be drawn")).toBeTruthy();
+	press("2");
+	await screen.findByPlaceholderText("Club, 5i");
+	answers["GET /api/sessions/7/bench"] = bench;
 });
 
 test("an agreed session says so in every place but its handover", async () => {
 	start("/sessions/7/bench", {
-		[SESSION]: { ...session, status: "agreed", customer: { id: 1, name: "Ada Field", hand: "left" } },
+		[SESSION]: {
+			...session,
+			status: "agreed",
+			frozen: true,
+			customer: { id: 1, name: "Ada Field", hand: "left" },
+		},
 	});
 	expect(await screen.findByText(/It is shown as it was and does not change/)).toBeTruthy();
 	expect(screen.getByText(/left-handed/)).toBeTruthy();

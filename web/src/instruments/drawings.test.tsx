@@ -1,9 +1,9 @@
 /** Drawings of the bag after, of jobs and of flights through the bag: what can be read off them. */
 import { cleanup, render, screen } from "@testing-library/react";
 import { afterEach, describe, expect, test } from "vitest";
-import { CarryMap, type CarryMapProps, type MapClub } from "./CarryMap";
-import { FlightLines } from "./FlightLines";
-import { JobDrawing, type JobDrawingProps } from "./JobDrawing";
+import { CarryMap, type CarryMapProps, type MapClub } from "./carry-map/CarryMap";
+import { FlightLines } from "./flight-board/FlightLines";
+import { JobDrawing, type JobDrawingProps } from "./job-drawing/JobDrawing";
 
 afterEach(cleanup);
 

@@ -1,10 +1,10 @@
 /** The instruments as drawings of their props: equal angle is equal yards, and nothing needs hovering. */
 import { cleanup, fireEvent, render, screen } from "@testing-library/react";
 import { afterEach, expect, test, vi } from "vitest";
-import { angleOf, point } from "./arch";
-import { CarryMap, type CarryMapProps } from "./CarryMap";
-import { Gate } from "./Gate";
-import { Ladder } from "./Ladder";
+import { angleOf, point } from "./carry-map/arch";
+import { CarryMap, type CarryMapProps } from "./carry-map/CarryMap";
+import { Gate } from "./gate/Gate";
+import { Ladder } from "./ladder/Ladder";
 import { spanOf, ticks } from "./scale";
 
 afterEach(cleanup);

@@ -1,6 +1,7 @@
 /** A handover with two builds that were hit, as the server drafts it. */
+
 import type { BagSide, Choice, Handover, Tested } from "../api/client";
-import { YD } from "./session";
+import { toMetres } from "../ui/units";
 
 export const club = (id: number, name: string, carry: number, letter = ""): BagSide["clubs"][number] => ({
 	id,
@@ -8,14 +9,14 @@ export const club = (id: number, name: string, carry: number, letter = ""): BagS
 	name,
 	head_type: "hybrid",
 	loft_deg: null,
-	carry_m: carry * YD,
-	total_m: (carry + 6) * YD,
+	carry_m: toMetres(carry),
+	total_m: toMetres(carry + 6),
 	new: letter !== "",
 	expected: false,
 });
 export const side = (clubs: BagSide["clubs"], headline: string): BagSide => ({
 	clubs,
-	between: [],
+	gaps: [],
 	headline,
 	club_count: 12,
 });
@@ -58,6 +59,7 @@ export function choice(clubs: Tested[], dropped: string[] = [], over = 0): Choic
 
 export const handover: Handover = {
 	session: 7,
+	revision: 40,
 	customer: "Ada Field",
 	shop: "One",
 	held_on: "2026-11-24",
@@ -72,12 +74,14 @@ export const handover: Handover = {
 	agreed: null,
 	earlier: [],
 	cautions: ["Fourteen clubs at most in play."],
+	next_check: "2027-11-24",
 };
 
 export const agreed = (what: Choice, more: Partial<NonNullable<Handover["agreed"]>> = {}): Handover => ({
 	...handover,
 	agreed: {
-		revision: 1,
+		edition: 1,
+		correction: "",
 		decision: "buy",
 		agreed_at: "2026-11-24T10:00:00Z",
 		agreed_by: "Rowan Ashby",

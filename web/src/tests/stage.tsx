@@ -5,8 +5,8 @@ import type { ComponentType, ReactNode } from "react";
 import { MemoryRouter } from "react-router";
 import { vi } from "vitest";
 import type { Session } from "../api/client";
-import { CommandProvider } from "../app/commands";
-import type { PlaceProps } from "../app/SessionFrame";
+import { CommandProvider } from "../commands/commands";
+import type { PlaceProps } from "../session/place";
 
 // A slow machine is slow, not wrong.
 configure({ asyncUtilTimeout: 5000 });
@@ -50,20 +50,26 @@ export function draw(what: ReactNode, at = "/") {
 	const queries = new QueryClient({
 		defaultOptions: { queries: { retry: false }, mutations: { retry: false } },
 	});
-	return render(
-		<QueryClientProvider client={queries}>
-			<MemoryRouter initialEntries={[at]}>
-				<CommandProvider>{what}</CommandProvider>
-			</MemoryRouter>
-		</QueryClientProvider>,
-	);
+	return render(what, {
+		wrapper: ({ children }) => (
+			<QueryClientProvider client={queries}>
+				<MemoryRouter initialEntries={[at]}>
+					<CommandProvider>{children}</CommandProvider>
+				</MemoryRouter>
+			</QueryClientProvider>
+		),
+	});
 }
 
-/** Draw a place; changes answer with the same session. */
-export function show(Place: ComponentType<PlaceProps>, session: Session) {
+/** A place as the frame shows it; changes answer with the same session. */
+export function Place({ place: View, session }: { place: ComponentType<PlaceProps>; session: Session }) {
 	const act = (change: () => Promise<Session>) => void change().catch(() => undefined);
-	return draw(<Place session={session} act={act} busy={false} live="live" />);
+	return <View session={session} act={act} busy={false} live="live" />;
 }
+
+/** Draw a place. */
+export const show = (place: ComponentType<PlaceProps>, session: Session) =>
+	draw(<Place place={place} session={session} />);
 
 export function clear(): void {
 	cleanup();

@@ -2,9 +2,9 @@
 import { readFileSync } from "node:fs";
 import { cleanup, fireEvent, render, screen } from "@testing-library/react";
 import { afterEach, describe, expect, test, vi } from "vitest";
-import { CommandBar, CommandProvider, useCommands } from "../app/commands";
 import { HelpSheet } from "../app/HelpSheet";
-import { figure, reading, side, toMetres, toYards, wish } from "./units";
+import { CommandBar, CommandProvider, useCommands } from "../commands/commands";
+import { figure, type Metres, reading, side, toMetres, toYards, wish } from "./units";
 
 afterEach(cleanup);
 
@@ -19,7 +19,7 @@ describe("figures", () => {
 		expect(toYards(toMetres(178))).toBeCloseTo(178);
 		expect(reading("carry_m", 162.76)).toBe("178");
 		expect(reading("landing_deg", 44.4)).toBe("44°");
-		expect(side(-3.7)).toBe("4 L");
+		expect(side(-3.7 as Metres)).toBe("4 L");
 		expect(wish("landing_deg", 44, null)).toBe("44° or more");
 		expect(wish("offline_m", -10.06, 10.06)).toBe("11 either side");
 	});

@@ -1,14 +1,26 @@
 /** Quantities as they travel (SI) and as they are shown. Branded, so that yards and metres never mix. */
-export type Metres = number & { readonly unit?: "m" };
-export type Yards = number & { readonly unit: "yd" };
+import { VOCABULARY } from "../api/vocabulary";
+
+declare const unit: unique symbol;
+type In<Unit extends string> = number & { readonly [unit]: Unit };
+export type Metres = In<"m">;
+export type Yards = In<"yd">;
+export type MetresPerSecond = In<"m/s">;
+
+/** What the API sends, its numbers branded by the endings of their names. */
+export type InUnits<T> = T extends (infer Each)[]
+	? InUnits<Each>[]
+	: T extends object
+		? { [Key in keyof T]: Key extends `${string}_m` ? Branded<T[Key], Metres> : InUnits<T[Key]> }
+		: T;
+type Branded<T, Unit> = T extends number ? Unit : T extends object ? InUnits<T> : T;
 
 const MINUS = "\u2212";
 const THIN = "\u202f";
 
-export const toYards = (metres: number): Yards => (metres / 0.9144) as Yards;
+export const toYards = (metres: Metres): Yards => (metres / 0.9144) as Yards;
 export const toMetres = (yards: number): Metres => (yards * 0.9144) as Metres;
-export const toFeet = (metres: number): number => metres / 0.3048;
-export const toMph = (mps: number): number => mps / 0.44704;
+export const toFeet = (metres: Metres): number => metres / 0.3048;
 
 /** A number with a true minus sign and thin spaces between thousands; an en dash for nothing. */
 export function figure(value: number | null | undefined, digits = 0): string {
@@ -20,11 +32,11 @@ export function figure(value: number | null | undefined, digits = 0): string {
 	return `${sign}${spaced}${part ? `.${part}` : ""}`;
 }
 
-export const yd = (metres: number | null | undefined, digits = 0): string =>
+export const yd = (metres: Metres | null | undefined, digits = 0): string =>
 	figure(metres === null || metres === undefined ? null : toYards(metres), digits);
 
 /** Side of the line in yards, `6 R` or `4 L`; 0 has no side. */
-export function side(metres: number | null | undefined): string {
+export function side(metres: Metres | null | undefined): string {
 	return metres === null || metres === undefined ? "–" : sideWords(toYards(metres));
 }
 
@@ -33,34 +45,43 @@ export function sideWords(yards: number): string {
 	return whole === 0 ? "0" : `${Math.abs(whole)} ${whole > 0 ? "R" : "L"}`;
 }
 
-export interface Shown {
+export type ReadingKey = keyof typeof VOCABULARY.readings;
+/** Readings of a shot or an average, canonical, by key; what was not read is not there. */
+export type Readings = Record<string, number>;
+
+interface Shown {
 	label: string;
 	unit: string;
 	digits: number;
-	convert: (value: number) => number;
+	scale: number;
+}
+const READINGS: Record<string, Shown> = VOCABULARY.readings;
+const UNKNOWN: Shown = { label: "", unit: "", digits: 0, scale: 1 };
+
+/** How a reading is shown: its label, unit and digits. */
+export const shownAs = (key: string): Shown => READINGS[key] ?? UNKNOWN;
+
+/** A canonical value in the unit it is shown in. */
+export const inShown = (key: string, value: number): number => value / shownAs(key).scale;
+
+/** A length among readings, by its key. */
+export function metresOf(readings: Readings, key: `${string}_m`): Metres | null {
+	const value = readings[key];
+	return value === undefined ? null : (value as Metres);
 }
 
-const same = (value: number) => value;
-
-/** How each reading is shown; the keys are those of the API. */
-export const READINGS: Record<string, Shown> = {
-	carry_m: { label: "Carry", unit: "yd", digits: 0, convert: toYards },
-	total_m: { label: "Total", unit: "yd", digits: 0, convert: toYards },
-	offline_m: { label: "Offline", unit: "yd", digits: 0, convert: toYards },
-	peak_m: { label: "Peak height", unit: "ft", digits: 0, convert: toFeet },
-	landing_deg: { label: "Landing angle", unit: "°", digits: 0, convert: same },
-	spin_rpm: { label: "Spin", unit: "rpm", digits: 0, convert: same },
-	ball_speed_mps: { label: "Ball speed", unit: "mph", digits: 1, convert: toMph },
-	club_speed_mps: { label: "Club speed", unit: "mph", digits: 1, convert: toMph },
-	launch_deg: { label: "Launch", unit: "°", digits: 1, convert: same },
-};
+/** A length among readings, in yards. */
+export function yardsOf(readings: Readings, key: `${string}_m`): Yards | null {
+	const metres = metresOf(readings, key);
+	return metres === null ? null : toYards(metres);
+}
 
 /** A reading in its shown unit, without the unit; degrees carry theirs. */
 export function reading(key: string, value: number | null | undefined): string {
-	const shown = READINGS[key];
-	if (!shown || value === null || value === undefined) return "–";
-	if (key === "offline_m") return side(value);
-	return figure(shown.convert(value), shown.digits) + (shown.unit === "°" ? "°" : "");
+	if (!READINGS[key] || value === null || value === undefined) return "–";
+	if (key === "offline_m") return side(value as Metres);
+	const shown = shownAs(key);
+	return figure(inShown(key, value), shown.digits) + (shown.unit === "°" ? "°" : "");
 }
 
 /** A wish in words: `174 to 181`, `44° or more`. */

@@ -1,0 +1,39 @@
+"""A protocol as data: what it asks, what it needs read, and how its shots are read."""
+
+from __future__ import annotations
+
+from collections.abc import Callable, Mapping, Sequence
+from dataclasses import dataclass
+
+from ..shots import Intent, Shot
+
+
+@dataclass(frozen=True)
+class Finding:
+    """What came of one thing that was asked of the player with one build.
+
+    protocol: its key. intent: the shot asked for. n: shots that say so. by: figures by name, in canonical units,
+    right positive. as_asked: whether the ball did what was asked; None while that cannot be told.
+    """
+
+    protocol: str
+    intent: Intent
+    n: int
+    by: Mapping[str, float]
+    as_asked: bool | None
+    sentence: str
+
+
+@dataclass(frozen=True)
+class Protocol:
+    """key: under which runs carry it. name: as it is offered. why: a sentence for whoever is about to hit. intents:
+    the shots it may ask for. readings: that it is worth little without (`READINGS`). shots: usually asked of each
+    build. read: what came of it from every shot of one build, and whether the player is left-handed."""
+
+    key: str
+    name: str
+    why: str
+    intents: tuple[Intent, ...]
+    readings: tuple[str, ...]
+    shots: int
+    read: Callable[[Sequence[Shot], bool], list[Finding]]

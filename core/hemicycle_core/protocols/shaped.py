@@ -1,0 +1,124 @@
+"""Shaped shots, the range of use: what a deliberate low, high or curved shot cost or gained beside the stock shot of
+the same build."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+
+import numpy as np
+from numpy.typing import NDArray
+
+from ..samples.averages import average
+from ..samples.trend import different_chance
+from ..shots import Intent, Shot, columns_of
+from ..units import feet, metres, ninety, yards, yd_text
+from .protocol import Finding, Protocol
+
+Floats = NDArray[np.float64]
+
+KEY = "shaped"
+LEAST_STOCK = 3
+SURE = 0.90  # one-sided: that the ball did what was meant, or the opposite
+# What was meant, as a reading and its way; a curve to the right is positive, a draw of a right-hander curves left.
+ASKED: dict[Intent, tuple[str, int]] = {
+    Intent.LOW: ("peak_m", -1),
+    Intent.HIGH: ("peak_m", 1),
+    Intent.DRAW: ("curve_m", -1),
+    Intent.FADE: ("curve_m", 1),
+}
+SHOWN = ("carry_m", "peak_m", "landing_deg", "offline_m")
+
+
+def _readings(shots: Sequence[Shot]) -> dict[str, Floats]:
+    seen = columns_of(shots, (*SHOWN, "direction_deg"))
+    # How far it bent in the air: where it came down less where it set out for.
+    seen["curve_m"] = seen["offline_m"] - seen["carry_m"] * np.tan(np.radians(seen.pop("direction_deg")))
+    return {key: values[np.isfinite(values)] for key, values in seen.items()}
+
+
+def range_of_use(shots: Sequence[Shot], *, left_handed: bool = False) -> list[Finding]:
+    """What each kind of shot that was asked for did, in the order of `Intent`; kept shots only, none without three
+    stock shots.
+
+    Means are compared by Student's test with one spread; so few shots tell large changes only.
+    """
+    kept = [shot for shot in shots if not (shot.aside or shot.misread)]
+    stock = _readings([shot for shot in kept if shot.intent is Intent.STOCK])
+    if stock["carry_m"].size < LEAST_STOCK:
+        return []
+    made = []
+    for intent in ASKED:
+        asked = [shot for shot in kept if shot.intent is intent]
+        if asked:
+            made.append(_compared(intent, len(asked), _readings(asked), stock, left_handed=left_handed))
+    return made
+
+
+LEAST_BEND_M = metres(4)  # less is straight to the eye
+WANTED = {"straight": 0, "draw": -1, "fade": 1}
+SHAPE_WORDS = {"straight": "straight", "draw": "a draw", "fade": "a fade"}
+
+
+def against_the_shape(shots: Sequence[Shot], wanted: str, *, left_handed: bool = False) -> str:
+    """A sentence where the ball as a rule bends otherwise than the player wants; empty where it does as wanted, or that
+    cannot be told.
+
+    wanted: `straight`, `draw` or `fade`, anything else asks for nothing. Kept stock shots, three at least.
+    """
+    if wanted not in WANTED:
+        return ""
+    way = WANTED[wanted] * (-1 if left_handed else 1)
+    bends = average([float(bend) for bend in _readings([shot for shot in shots if shot.kept])["curve_m"]])
+    if bends is None or bends.se is None or bends.n < LEAST_STOCK:
+        return ""
+    as_a_rule = abs(bends.mean) > LEAST_BEND_M and abs(bends.mean) > ninety(bends.se)
+    if not as_a_rule or bends.mean * way > 0:
+        return ""
+    side = "right" if bends.mean > 0 else "left"
+    return f"It bends {yd_text(abs(bends.mean))} yd {side} as a rule; {SHAPE_WORDS[wanted]} is wanted."
+
+
+def _compared(
+    intent: Intent, n: int, asked: dict[str, Floats], stock: dict[str, Floats], *, left_handed: bool
+) -> Finding:
+    by = {key: float(asked[key].mean() - stock[key].mean()) for key in asked if asked[key].size and stock[key].size}
+    key, way = ASKED[intent]
+    if key == "curve_m" and left_handed:
+        way = -way
+    did = None
+    if key in by and stock[key].size >= LEAST_STOCK:
+        chance = different_chance(stock[key], asked[key]) / 2
+        did = None if chance > 1 - SURE else by[key] * way > 0
+    return Finding(KEY, intent, n, by, did, _sentence(intent, n, by, did))
+
+
+def _way(value: float, text: str, more: str, less: str) -> str:
+    return f"{text} {more if value > 0 else less}"
+
+
+def _sentence(intent: Intent, n: int, by: dict[str, float], did: bool | None) -> str:
+    parts = []
+    if intent in (Intent.LOW, Intent.HIGH) and "peak_m" in by:
+        parts.append(_way(by["peak_m"], f"{abs(feet(by['peak_m'])):.0f} ft", "higher", "lower"))
+    if intent in (Intent.DRAW, Intent.FADE) and "curve_m" in by:
+        parts.append(_way(by["curve_m"], f"bends {yd_text(abs(by['curve_m']))} yd more to the", "right", "left"))
+    if "carry_m" in by:
+        far = abs(by["carry_m"])
+        parts.append(_way(by["carry_m"], f"{yd_text(far)} yd", "longer", "shorter") if yards(far) >= 1 else "as long")
+    if intent in (Intent.LOW, Intent.HIGH) and yards(abs(by.get("offline_m", 0.0))) >= 2:
+        parts.append(_way(by["offline_m"], f"{yd_text(abs(by['offline_m']))} yd further", "right", "left"))
+    words = f"{intent.value.capitalize()}: {', '.join(parts) or 'nothing to compare'}."
+    if did is None:
+        return f"{words} With {n} {'shot' if n == 1 else 'shots'} that may be chance."
+    return words if did else f"{words} Not what was meant."
+
+
+PROTOCOL = Protocol(
+    key=KEY,
+    name="Shaped shots",
+    why="Others are kept beside them, as what it can be made to do.",
+    intents=tuple(ASKED),
+    readings=("carry_m", "peak_m", "direction_deg", "offline_m"),
+    shots=3,
+    read=lambda shots, left_handed: range_of_use(shots, left_handed=left_handed),
+)

@@ -1,0 +1,193 @@
+"""Simulated fittings of one slot: a player, several builds, jobs, the shots hit, and the truth behind them.
+
+Players are drawn wider and in other shapes than the judge assumes: their shots come from impact physics
+with off-centre strikes, gear effect, warm-up, learning and tiring, not from its mixture of normals.
+"""
+
+from __future__ import annotations
+
+from dataclasses import astuple, dataclass, field, replace
+
+import numpy as np
+from numpy.typing import NDArray
+
+from ...bag import HeadType
+from ...brief import Job, JobKind
+from ...flight import FAIRWAY, GREEN, Firmness, Launch, fly, run_out
+from ...flight.landing import TURF_SPREAD, Turf
+from ...judge.play import ends_of, least_carry
+from ...shots import FLIGHT_READINGS, Shot, Source
+from ...units import METRES_PER_INCH, metres
+from ..golfer import Club, Player, Swinging
+
+Floats = NDArray[np.float64]
+
+LETTERS = "ABCDEFGH"
+TRUTH_SHOTS = 2000
+# On one course “medium” is not what it is on another: a ball runs this share of what the word makes us expect.
+COURSE_RUNS = (0.6, 1.6)
+CALLS = 0.7  # of the misses the fitter sees and sets aside
+# Length of a head of 22 degrees in inches, its change for a degree stronger, and the loft at which it carries as
+# far as a 22 degree hybrid.
+USUAL = {
+    HeadType.FAIRWAY: (41.8, 0.17, 23.5), HeadType.HYBRID: (40.0, 0.17, 22.0), HeadType.UTILITY: (39.25, 0.15, 20.5),
+    HeadType.IRON: (38.7, 0.14, 20.0),
+}  # fmt: skip
+
+
+@dataclass(frozen=True)
+class Tried:
+    """A build as it is in truth. success: the share of the player's shots that do each job, by job."""
+
+    letter: str
+    club: Club
+    success: tuple[float, ...]
+    carry_m: float
+    landing_deg: float
+
+
+@dataclass
+class Fitting:
+    """window: carry in metres. value: true successful shots by use, one a build."""
+
+    player: Player
+    jobs: tuple[Job, ...]
+    window: tuple[float, float]
+    tried: tuple[Tried, ...]
+    swinging: Swinging
+    indoors: bool
+    chance: np.random.Generator
+    shots: dict[str, list[Shot]] = field(default_factory=dict)
+
+    def truth(self, letter: str) -> float:
+        """True success share of a build over the jobs, weighted by their uses."""
+        build = next(each for each in self.tried if each.letter == letter)
+        uses = np.array([job.uses_per_round for job in self.jobs])
+        return float(uses @ np.array(build.success) / uses.sum())
+
+    def hit(self, letter: str, count: int) -> None:
+        """The player hits a build `count` times more; the fitter sets most of the misses aside."""
+        build = next(each for each in self.tried if each.letter == letter)
+        swung = self.swinging.swing(build.club, count)
+        readings = dict(swung.readings)
+        if self.indoors:
+            readings |= _as_modelled(readings)
+        sources = dict.fromkeys(FLIGHT_READINGS, Source.MODELLED) if self.indoors else {}
+        called = (swung.miss >= 0) & (self.chance.random(count) < CALLS)
+        for i in range(count):
+            values = {key: float(column[i]) for key, column in readings.items()}
+            self.shots.setdefault(letter, []).append(Shot(values, sources, aside=bool(called[i])))
+
+
+def _as_modelled(readings: dict[str, Floats]) -> dict[str, Floats]:
+    """What a monitor that sees impact only makes of the same launches: a usual ball on a usual day."""
+    launch = (readings[key] for key in ("ball_speed_mps", "launch_deg", "spin_rpm", "direction_deg", "axis_deg"))
+    flight = fly(Launch(*launch))
+    run = run_out(flight.landing_speed_mps, flight.landing_deg, flight.landing_spin_rpm, FAIRWAY[Firmness.MEDIUM])
+    return {
+        "carry_m": flight.carry_m,
+        "total_m": flight.carry_m + run.run_m,
+        "offline_m": flight.offline_m,
+        "peak_m": flight.peak_m,
+        "landing_deg": flight.landing_deg,
+        "hang_s": flight.hang_s,
+    }
+
+
+def _player(chance: np.random.Generator) -> Player:
+    wide = float(np.exp(chance.normal(0, 0.3)))
+    shares = chance.dirichlet([1.6, 1.2, 0.8, 0.8]) * chance.uniform(0.03, 0.32)
+    spread = {"attack_spread_deg": 0.7, "path_spread_deg": 1.2, "face_spread_deg": 1.4, "loft_spread_deg": 0.6}
+    return Player(
+        speed_mps=chance.uniform(28, 42),
+        attack_deg=chance.uniform(-4.5, -1.0),
+        lean_deg=chance.uniform(1.5, 6.5),
+        path_deg=chance.normal(0, 1.5),
+        face_deg=chance.normal(0, 0.8),
+        speed_spread=0.010 * wide * float(np.exp(chance.normal(0, 0.2))),
+        strike_spread_mm=4.0 * wide * float(np.exp(chance.normal(0, 0.25))),
+        misses=dict(zip(("thin", "fat", "toe", "heel"), (float(share) for share in shares), strict=True)),
+        warm_up=chance.uniform(0, 0.03),
+        tiring=chance.uniform(0, 0.0012),
+        ball_drag=float(np.clip(chance.normal(1, 0.025), 0.85, 1.15)),
+        ball_lift=float(np.clip(chance.normal(1, 0.03), 0.85, 1.15)),
+        hand="left" if chance.random() < 0.1 else "right",
+        **{name: value * wide * float(np.exp(chance.normal(0, 0.2))) for name, value in spread.items()},
+    )
+
+
+def _club(chance: np.random.Generator, kind: HeadType, strength: float, scatter: float) -> Club:
+    inches, an_inch, loft = USUAL[kind]
+    set_loft = float(np.clip(loft + strength + scatter * chance.normal(), 14, 32))
+    return Club(
+        kind,
+        set_loft,
+        (inches + an_inch * (22 - set_loft) + chance.normal(0, 0.2)) * METRES_PER_INCH,
+        cg_further_back_mm=float(np.clip(chance.normal(0, 3), -8, 8)),
+        face_speed=chance.uniform(0.985, 1.01),
+        closed_deg=float(chance.normal(0, 0.5)),
+    )
+
+
+def _jobs(chance: np.random.Generator, target: float) -> tuple[Job, ...]:
+    def firmness() -> Firmness:
+        return Firmness(chance.choice([each.value for each in Firmness]))
+
+    green = Job(
+        "Into a green", JobKind.GREEN, target + metres(4), firmness(), width_m=metres(chance.uniform(18, 34)),
+        depth_m=metres(chance.uniform(18, 34)), uses_per_round=float(chance.uniform(0.5, 2)),
+        carry_over_m=target - metres(chance.uniform(8, 20)) if chance.random() < 0.4 else None,
+    )  # fmt: skip
+    if chance.random() < 0.5:
+        return (green,)
+    tee = Job(
+        "Off the tee", JobKind.TEE, target + metres(chance.uniform(0, 8)), firmness(),
+        width_m=metres(chance.uniform(22, 38)), depth_m=metres(30), uses_per_round=float(chance.uniform(0.5, 2)),
+    )  # fmt: skip
+    return green, tee
+
+
+def _truth(player: Player, club: Club, letter: str, jobs: tuple[Job, ...], seed: int) -> Tried:
+    """A thousand-odd shots of the player fresh and used to the club; one seed for all builds, so that they differ by
+    the builds alone."""
+    steady = replace(player, warm_up=0.0, tiring=0.0)
+    swung = Swinging(steady, seed).swing(club, TRUTH_SHOTS, known=True)
+    flight, carry = swung.flight, swung.readings["carry_m"]
+    made = []
+    patches = np.exp(np.random.default_rng(seed).normal(0, TURF_SPREAD, (4, TRUTH_SHOTS)))
+    for number, job in enumerate(jobs):
+        course = np.exp(np.random.default_rng([seed, number]).uniform(*np.log(COURSE_RUNS)))
+        turf = (GREEN if job.kind is JobKind.GREEN else FAIRWAY)[job.firmness]
+        spot = Turf(*(scale * patch for scale, patch in zip(astuple(turf), patches, strict=True)))
+        run = run_out(flight.landing_speed_mps, flight.landing_deg, flight.landing_spin_rpm, spot).run_m * course
+        near, far = ends_of(job)
+        stops = carry + run
+        inside = np.abs(flight.offline_m) * stops / np.maximum(carry, 1) <= job.width_m / 2
+        made.append(float(((carry >= least_carry(job)) & (stops >= near) & (stops <= far) & inside).mean()))
+    good = swung.miss < 0
+    return Tried(letter, club, tuple(made), float(carry[good].mean()), float(flight.landing_deg[good].mean()))
+
+
+def draw_fitting(seed: int, number: int, *, builds: int = 4, indoors: float = 0.0) -> Fitting:
+    """Fitting `number` of a series; the same seed and number always make the same one. indoors: share of fittings
+    in which the monitor sees impact only and models flight."""
+    chance = np.random.default_rng([seed, number])
+    player = _player(chance)
+    strength = chance.uniform(-2, 4)
+    wanted = _club(np.random.default_rng([seed, number, 1]), HeadType.HYBRID, strength, 0.0)
+    aim = Swinging(replace(player, misses={}, warm_up=0, tiring=0), seed).swing(wanted, 100, known=True)
+    target = float(aim.readings["carry_m"].mean()) + metres(chance.normal(0, 3))
+    jobs = _jobs(chance, target)
+    kinds = [list(USUAL)[int(chance.choice(4, p=[0.3, 0.4, 0.22, 0.08]))] for _ in range(builds)]
+    clubs = [_club(chance, kind, strength, 1.6) for kind in kinds]
+    truth_seed = int(chance.integers(2**31))
+    tried = tuple(_truth(player, club, letter, jobs, truth_seed) for club, letter in zip(clubs, LETTERS, strict=False))
+    return Fitting(
+        player=player,
+        jobs=jobs,
+        window=(target - metres(3.5), target + metres(3.5)),
+        tried=tried,
+        swinging=Swinging(player, int(chance.integers(2**31))),
+        indoors=bool(chance.random() < indoors),
+        chance=chance,
+    )

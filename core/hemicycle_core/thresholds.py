@@ -1,0 +1,126 @@
+"""Where one verdict ends and the next begins: data, each with its reason, that a shop can change."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+from dataclasses import dataclass, field, fields, replace
+from typing import Any
+
+from .errors import BadInput
+from .heads import HeadType
+from .units import metres
+
+
+def _said(default: Any, label: str, why: str, unit: str, low: float, high: float) -> Any:
+    return field(default=default, metadata={"label": label, "why": why, "unit": unit, "low": low, "high": high})
+
+
+@dataclass(frozen=True)
+class Thresholds:
+    """Chances as shares of 1, lengths in metres, angles in degrees, speeds in mph, gains in shots a round."""
+
+    least_shots: int = _said(3, "Shots before anything is said", "Fewer say nothing about a build.", "shots", 2, 10)
+    sure: float = _said(0.80, "Fills the slot from", "Wrong once in five.", "chance", 0.5, 0.99)
+    likely: float = _said(0.50, "May fill it from", "More likely than not.", "chance", 0.2, 0.9)
+    too_flat_deg: float = _said(
+        4.0, "Too flat for any turn", "A sleeve turns two degrees; no turn makes up for more than this.", "°", 1, 10
+    )
+    after_turn: float = _said(0.60, "A turn is worth testing from", "A test costs five shots.", "chance", 0.3, 0.95)
+    one_head_m: float = _said(
+        metres(12),
+        "One head away up to",
+        "Three or four degrees of loft, or two and half an inch.",
+        "yd",
+        4,
+        30,
+    )
+    better: float = _said(
+        0.80,
+        "Worth buying from",
+        "Sold in error once in five at most; else keep what is there.",
+        "chance",
+        0.5,
+        0.99,
+    )
+    level: float = _said(0.65, "Two builds are one up to", "Under two to one nobody can tell.", "chance", 0.5, 0.9)
+    least_gain: float = _said(
+        0.05, "No gain under", "Less than one shot in twenty rounds, however sure.", "shots a round", 0, 1
+    )
+    utility_mph: float = _said(
+        122.0, "Utility iron held up from", "Its forward centre of gravity gives no height of its own.", "mph", 90, 150
+    )
+    iron_mph: float = _said(115.0, "Long iron held up from", "As for the utility iron.", "mph", 90, 150)
+    flat_deg: float = _said(
+        40.0, "Flat without a job under", "Under this a long club runs through most greens.", "°", 30, 50
+    )
+    stop_at: float = _said(0.90, "Choice settled from", "The chance that no other is better.", "chance", 0.6, 0.99)
+    stop_gain: float = _said(
+        0.001,
+        "Or when six more gain under",
+        "Share of good shots that six more would win, on average: less is not worth hitting.",
+        "share",
+        0,
+        0.05,
+    )
+    most_shots: int = _said(20, "Enough good shots with a build", "More tire and tell little.", "shots", 5, 60)
+    turns_deg: tuple[float, ...] = (1.0, -1.0, 2.0, -2.0)  # what common sleeves offer, the smallest first
+
+    def support_mph(self, head_type: HeadType) -> float | None:
+        """Ball speed under which a head that comes in too flat is not held up by this player's speed."""
+        return {HeadType.UTILITY: self.utility_mph, HeadType.IRON: self.iron_mph}.get(head_type)
+
+
+DEFAULT = Thresholds()
+
+
+@dataclass(frozen=True)
+class Setting:
+    """One threshold as a shop sees it; low, high: between which it may lie. All in `unit`, lengths in yards."""
+
+    key: str
+    label: str
+    why: str
+    unit: str
+    value: float
+    usual: float
+    low: float
+    high: float
+
+
+def _shown(value: float, unit: str) -> float:
+    return value / metres(1) if unit == "yd" else float(value)
+
+
+def settings_of(thresholds: Thresholds = DEFAULT) -> list[Setting]:
+    """Every threshold that can be changed, in the order of the verdicts."""
+    return [
+        Setting(
+            key=each.name,
+            label=each.metadata["label"],
+            why=each.metadata["why"],
+            unit=each.metadata["unit"],
+            value=_shown(getattr(thresholds, each.name), each.metadata["unit"]),
+            usual=_shown(each.default, each.metadata["unit"]),  # type: ignore[arg-type]
+            low=each.metadata["low"],
+            high=each.metadata["high"],
+        )
+        for each in fields(Thresholds)
+        if each.metadata
+    ]
+
+
+def changed(values: Mapping[str, float]) -> Thresholds:
+    """The thresholds with some changed, in the units of `settings_of`. Raises BadInput for one that makes no sense."""
+    known = {setting.key: setting for setting in settings_of()}
+    given: dict[str, Any] = {}
+    for key, value in values.items():
+        setting = known.get(key)
+        if setting is None:
+            raise BadInput(f"There is no threshold “{key}”.", field=key)
+        if not setting.low <= value <= setting.high:
+            raise BadInput(f"{setting.label}: between {setting.low:g} and {setting.high:g} {setting.unit}.", field=key)
+        given[key] = metres(value) if setting.unit == "yd" else int(value) if setting.unit == "shots" else value
+    made = replace(DEFAULT, **given)
+    if made.likely > made.sure:
+        raise BadInput("“May fill it” cannot ask for more than “Fills the slot”.", field="likely")
+    return made

@@ -1,0 +1,55 @@
+"""Words, units and ranges as every screen uses them, said once: the front end's own file is printed from here."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from .bag.gaps import LEAST_STEP_M, MOST_STEP_M, RULE_WORDS, GapRule
+from .bag.plans import MOST_KEPT_PLANS
+from .bag.slots import MOST_OFFERED
+from .brief.jobs import JobKind, Miss
+from .flight import Firmness
+from .heads import HEAD_WORDS
+from .judge.candidate import Liking
+from .protocols import PROTOCOLS
+from .rack.eligible import SWUNG_FULL
+from .shots import READINGS, Intent, Strike
+from .units import UNITS
+
+SHORT_RULES = (GapRule.EVEN_STEPS, GapRule.CARRY_ONLY)  # roll-out covers nothing into a green
+
+
+def vocabulary() -> dict[str, Any]:
+    """Plain data. Readings by key: label, unit and digits as shown, and the canonical value of one shown unit."""
+    return {
+        "readings": {
+            key: {
+                "label": reading.label,
+                "unit": "°" if reading.shown == "deg" else reading.shown,
+                "digits": reading.digits,
+                "scale": UNITS[reading.shown].scale,
+            }
+            for key, reading in READINGS.items()
+        },
+        "rules": {rule.value: words[0].upper() + words[1:] for rule, words in RULE_WORDS.items()},
+        "shortRules": [rule.value for rule in SHORT_RULES],
+        "heads": {kind.value: words for kind, words in HEAD_WORDS.items()},
+        "fitted": [kind.value for kind in SWUNG_FULL],
+        "firmness": [each.value for each in Firmness],
+        "jobs": [each.value for each in JobKind],
+        "misses": [each.value for each in Miss],
+        "likings": [each.value for each in Liking],
+        "strikes": [each.value for each in Strike],
+        "intents": [each.value for each in Intent],
+        "protocols": {
+            key: {
+                "name": each.name,
+                "why": each.why,
+                "intents": [intent.value for intent in each.intents],
+                "shots": each.shots,
+            }
+            for key, each in PROTOCOLS.items()
+        },
+        "most": {"clubsToPlace": MOST_OFFERED, "plans": MOST_KEPT_PLANS},
+        "step": {"leastM": LEAST_STEP_M, "mostM": MOST_STEP_M},
+    }

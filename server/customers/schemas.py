@@ -1,0 +1,28 @@
+"""How a customer is named to the browser."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from typing import Literal
+
+from .models import Customer, Hand
+
+
+@dataclass
+class Person:
+    id: int
+    name: str
+    hand: Hand
+
+
+@dataclass
+class NewCustomer:
+    name: str
+    hand: Literal["right", "left"] = "right"
+    birth_year: int | None = None
+    email: str = ""
+    notes: str = ""
+
+
+def person(customer: Customer) -> Person:
+    return Person(id=customer.pk, name=customer.name, hand=Hand(customer.hand))

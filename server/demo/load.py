@@ -1,0 +1,161 @@
+"""Loading the made-up shop through the same actions that the API uses."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+from datetime import timedelta
+from decimal import Decimal
+from typing import Any
+
+from common.policy import Role
+from customers.actions import add_customer
+from customers.models import Customer
+from django.utils import timezone
+from fitting.actions import builds, sessions, shots
+from fitting.actions.brief import Brief, JobFields, write_brief
+from fitting.domain.session import load
+from fitting.models import Build, FittingSession
+from handover.actions import agree
+from handover.present import present_choice, suggestion
+from handover.schemas import AgreeIn
+from hemicycle_core.bag import HeadType
+from hemicycle_core.brief import JobKind, Miss
+from hemicycle_core.flight import Air, Firmness
+from hemicycle_core.shots import Strike
+from hemicycle_core.simulation.golfer import Club, Player, Swinging
+from hemicycle_core.units import METRES_PER_INCH, metres
+from rack.models import Head, Shaft
+from shop.models import Bay, Shop, User
+
+from .data import BAYS, CUSTOMERS, HEADS, SHAFTS, SHOP, DemoCustomer, DemoVisit
+from .models import SimulatedGolfer
+
+BASELINE_SHOTS = 5
+
+
+def load_demo(password: str) -> Shop:
+    """Make the shop, its people, bays, rack, customers and their visits."""
+    shop = Shop.objects.create(name=SHOP[0], city=SHOP[1])
+    fitter = _person(shop, "fitter", "Rowan Ashby", Role.FITTER, password)
+    _person(shop, "owner", "Petra Lind", Role.OWNER, password)
+    for name, indoor, surface in BAYS:
+        temperature = 20 if indoor else 14
+        Bay.objects.create(
+            shop=shop, name=name, indoor=indoor, surface=surface, temperature_c=temperature, models_flight=indoor
+        )
+    load_rack(shop)
+    for customer in CUSTOMERS:
+        _customer(shop, fitter, customer)
+    return shop
+
+
+def _person(shop: Shop, username: str, name: str, role: Role, password: str) -> User:
+    first, last = name.split()
+    user = User(username=username, first_name=first, last_name=last, shop=shop, role=role)
+    if password:
+        user.set_password(password)
+    else:
+        user.set_unusable_password()
+    user.save()
+    return user
+
+
+def load_rack(shop: Shop) -> None:
+    for maker, model, label, kind, loft, lie, inches, sleeve, left, sole, tip, stock, price in HEADS:
+        Head.objects.create(
+            shop=shop,
+            maker=maker,
+            model=model,
+            label=label,
+            head_type=kind,
+            loft_deg=loft,
+            lie_deg=lie,
+            length_m=inches * METRES_PER_INCH,
+            sleeve_deg=sleeve,
+            left_handed=left,
+            sole=sole,
+            tip_in=tip,
+            stock=stock,
+            price=Decimal(price),
+        )
+    for name, flex, weight, material, tip, fits in SHAFTS:
+        Shaft.objects.create(shop=shop, name=name, flex=flex, weight_g=weight, material=material, tip_in=tip, fits=fits)
+
+
+def _customer(shop: Shop, fitter: User, demo: DemoCustomer) -> None:
+    customer = add_customer(fitter, name=demo.name, hand=demo.hand, birth_year=demo.birth_year)
+    golfer = Player.from_dict(demo.golfer)
+    SimulatedGolfer.objects.create(shop=shop, customer=customer, parameters=golfer.to_dict(), seed=demo.seed)
+    for number, visit in enumerate(demo.visits):
+        _visit(shop, fitter, customer, demo, visit, Swinging(golfer, seed=demo.seed * 100 + number))
+
+
+def _visit(
+    shop: Shop, fitter: User, customer: Customer, demo: DemoCustomer, visit: DemoVisit, swinging: Swinging
+) -> None:
+    held_on = timezone.localdate() - timedelta(days=visit.days_ago)
+    bay = Bay.objects.of(shop).get(name=visit.bay)
+    session = sessions.open_session(fitter, customer_id=customer.pk, bay_id=bay.pk, held_on=held_on)
+    swinging.air = Air(altitude_m=session.altitude_m, temperature_c=session.temperature_c)
+    for name in demo.clubs:
+        if not Build.objects.of(shop).filter(session=session, letter="", name=name).exists():
+            builds.add_club(fitter, session.pk, name=name, fixed=name in demo.fixed or None)
+    if visit.jobs:
+        write_brief(fitter, session.pk, _brief(visit))
+    if visit.baseline:
+        for build in Build.objects.of(shop).filter(session=session, letter="").exclude(head_type=HeadType.PUTTER):
+            hit(session, build, swinging, BASELINE_SHOTS)
+        _set_misses_aside(fitter, session)
+    for label, model, shaft, count in visit.tried:
+        head, fitted = Head.objects.of(shop).get(label=label, model=model), Shaft.objects.of(shop).get(name=shaft)
+        (build,) = builds.add_candidates(fitter, session.pk, [builds.CandidateChoice(head.pk, fitted.pk)])
+        builds.take_in_hand(fitter, session.pk, build_id=build.pk)
+        hit(session, build, swinging, count)
+    _set_misses_aside(fitter, session)
+    if visit.agree is not None:
+        _agree(fitter, session, visit)
+
+
+def _brief(visit: DemoVisit) -> Brief:
+    jobs = [
+        JobFields(
+            name=job.name,
+            kind=JobKind(job.kind),
+            distance_m=metres(job.yards),
+            carry_over_m=None if job.over is None else metres(job.over),
+            width_m=metres(job.width),
+            depth_m=metres(job.depth),
+            firmness=Firmness(job.firmness),
+            uses_per_round=job.uses,
+        )
+        for job in visit.jobs
+    ]
+    return Brief(Miss(visit.miss), Firmness(visit.firmness), 14, None, False, visit.notes, jobs)
+
+
+def hit(session: FittingSession, build: Build, swinging: Swinging, count: int) -> None:
+    assert build.set_loft_deg is not None
+    assert build.length_m is not None
+    club = Club(HeadType(build.head_type), build.set_loft_deg, build.length_m)
+    swung: list[dict[str, Any]] = swinging.shots(club, count, known=build.is_own)
+    strikes = [Strike(shot["strike"]) if shot["strike"] else None for shot in swung]
+    readings: list[Mapping[str, float]] = [{key: shot[key] for key in shot if key != "strike"} for shot in swung]
+    shots.take_in(session, shots.run_for(session, build), readings, strikes=strikes)
+
+
+def _set_misses_aside(fitter: User, session: FittingSession) -> None:
+    """What the fitter does by ear: the shots called thin, fat, toe or heel do not count."""
+    for shot in session.shots.exclude(strike="").filter(aside=False):
+        shots.set_aside(fitter, shot.pk, aside=True, reason=shot.strike)
+
+
+def _agree(fitter: User, session: FittingSession, visit: DemoVisit) -> None:
+    judged = load(FittingSession.objects.get(pk=session.pk))
+    wanted, leave, _ = suggestion(judged) if visit.agree == "best" else ([], [], "")
+    choice = present_choice(judged, wanted, leave)
+    check = session.held_on + timedelta(days=visit.check_after_days)
+    agree(
+        fitter,
+        session.pk,
+        AgreeIn(wanted, visit.reasons or choice.reasons, choice.lost, leave, next_check=check),
+    )

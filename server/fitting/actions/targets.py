@@ -1,0 +1,107 @@
+"""The gap in work, the rules gaps are drawn by, and targets overruled."""
+
+from __future__ import annotations
+
+from dataclasses import asdict, dataclass
+
+from hemicycle_core.bag import GapRule
+from hemicycle_core.bag.gaps import check_short_rule, check_step
+from hemicycle_core.bag.slots import MOST_CLUBS
+from hemicycle_core.errors import BadInput
+from hemicycle_core.shots import READINGS
+from shop.audit import action, record
+from shop.models import User
+
+from ..models import Build, FittingSession, TargetOverride
+from .changes import announce, for_change
+from .windows import keep_windows
+
+
+@action("fit")
+def choose_gap(
+    actor: User,
+    session_id: int,
+    *,
+    rule: GapRule,
+    clubs_to_place: int,
+    gap_above_id: int | None,
+    like_for_id: int | None = None,
+) -> FittingSession:
+    """Which rule the holes are drawn by, which space is in work and how many clubs go into it."""
+    session = for_change(actor, session_id)
+    if not 1 <= clubs_to_place <= MOST_CLUBS:
+        raise BadInput(f"Plan 1 to {MOST_CLUBS} clubs for one hole.", field="clubs_to_place")
+    session.rule = rule.value
+    session.clubs_to_place = clubs_to_place
+    session.gap_above = None if gap_above_id is None else own_club(session, gap_above_id)
+    session.like_for = None if like_for_id is None else own_club(session, like_for_id)
+    session.save()
+    keep_windows(session, actor)
+    record(session.shop_id, actor, "gap.choose", f"session:{session.pk}", rule=rule, clubs=clubs_to_place)
+    announce(session, "gap")
+    return session
+
+
+@dataclass
+class RuleChoice:
+    """The short end's rule, the steps wanted in metres (both ends of a step, or neither for the usual one), and the
+    turf that roll-out is reckoned on, empty for the monitor's own."""
+
+    short_rule: GapRule
+    turf: str = ""
+    long_least_m: float | None = None
+    long_most_m: float | None = None
+    short_least_m: float | None = None
+    short_most_m: float | None = None
+
+
+@action("fit")
+def choose_rules(actor: User, session_id: int, wanted: RuleChoice) -> FittingSession:
+    """How the holes are drawn beyond the long end's rule."""
+    session = for_change(actor, session_id)
+    check_short_rule(wanted.short_rule)
+    for end in ("long", "short"):
+        least, most = getattr(wanted, f"{end}_least_m"), getattr(wanted, f"{end}_most_m")
+        check_step(least, most, field=f"{end}_least_m")
+    for name, value in asdict(wanted).items():
+        setattr(session, name, value)
+    session.save()
+    keep_windows(session, actor)
+    record(session.shop_id, actor, "rules.choose", f"session:{session.pk}", **asdict(wanted))
+    announce(session, "gap")
+    return session
+
+
+def own_club(session: FittingSession, build_id: int) -> Build:
+    build = Build.objects.one(session.shop_id, build_id)
+    if build.session_id != session.pk or not build.is_own:
+        raise BadInput("That club is not in this bag.", field="build")
+    return build
+
+
+@action("fit")
+def set_target(
+    actor: User, session_id: int, *, slot: int, quantity: str, low: float | None, high: float | None
+) -> FittingSession:
+    """Overrule a proposed target; with neither end given the proposal is in force again."""
+    session = for_change(actor, session_id)
+    if quantity not in READINGS:
+        raise BadInput("That is not something a target can be set for.", field="quantity")
+    if low is not None and high is not None and low >= high:
+        raise BadInput("The window is the wrong way round: its lower end must be the smaller.", field="low")
+    TargetOverride.objects.create(
+        shop_id=session.shop_id,
+        session=session,
+        slot=slot,
+        quantity=quantity,
+        low=low,
+        high=high,
+        cleared=low is None and high is None,
+        by=actor,
+    )
+    keep_windows(session, actor)
+    record(
+        session.shop_id, actor, "target.set", f"session:{session.pk}", slot=slot, quantity=quantity, low=low, high=high
+    )
+    announce(session, "target")
+    return session

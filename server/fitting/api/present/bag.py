@@ -1,0 +1,162 @@
+"""The bag of a session as it is shown: holes, slots with their targets, what it says of itself."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+from dataclasses import replace
+
+from hemicycle_core.bag import Gap, GapRule, Remark, Slot, clubs_for, coverage, remarks, replanned
+from hemicycle_core.bag.gaps import RULE_WORDS
+from hemicycle_core.brief import Target
+from hemicycle_core.flight import Firmness
+from hemicycle_core.rack import Reach
+from hemicycle_core.rack.differences import Spec, differences
+from hemicycle_core.units import yards
+
+from ...domain.session import JudgedSession, name_of
+from ...models import Build
+from ..schemas.bag import BagOut, GapInWork, GapOut, RemarkOut, SlotOut, SpanOut, TargetOut, TypeWindow
+
+
+def _target(judged: JudgedSession, slot: Slot, proposed: Target, reach: Reach | None) -> TargetOut:
+    mine = judged.bag.override_of(slot, proposed.quantity)
+    return TargetOut(
+        quantity=proposed.quantity,
+        low=mine.low if mine else proposed.low,
+        high=mine.high if mine else proposed.high,
+        proposed_low=proposed.low,
+        proposed_high=proposed.high,
+        overruled=mine is not None,
+        why=proposed.why,
+        sure=proposed.sure,
+        firm=proposed.firm,
+        out_of_reach=reach.sentence if reach and proposed.quantity == "landing_deg" else "",
+    )
+
+
+def present_gap(gap: Gap, ids: Mapping[str, int]) -> GapOut:
+    """ids: of the builds by the club's name in the bag."""
+    return GapOut(
+        lower=ids[gap.lower.name],
+        upper=ids[gap.upper.name],
+        rule=gap.rule,
+        step_m=gap.step_m,
+        coverage_m=gap.coverage_m,
+        open_m=gap.open_m,
+        open_from_m=gap.open_from_m,
+        open_to_m=gap.open_to_m,
+        overlap_m=gap.overlap_m,
+        crowded=gap.crowded,
+    )
+
+
+def present_bag(judged: JudgedSession) -> BagOut:
+    covered = judged.bag.coverage
+    ids = {build.name: build.pk for build in judged.rows.own}
+
+    rules = covered.rules
+    session = judged.rows.session
+    return BagOut(
+        order=[ids[club.name] for club in covered.clubs],
+        gaps=[present_gap(gap, ids) for gap in covered.gaps],
+        rule=rules.long,
+        rule_words=RULE_WORDS[rules.long],
+        short_rule=rules.short,
+        short_rule_words=RULE_WORDS[rules.short],
+        long_step=SpanOut(rules.long_step.least_m, rules.long_step.most_m),
+        short_step=SpanOut(rules.short_step.least_m, rules.short_step.most_m),
+        step_is_own=session.long_least_m is not None or session.short_least_m is not None,
+        turf=Firmness(session.turf) if session.turf else None,
+        stand=differences([_spec(build) for build in judged.rows.candidates]),
+        moved={build.letter: moved_by(judged, build) for build in judged.rows.candidates},
+        club_count=len(judged.rows.own),
+        headline=_headline(judged),
+        in_work=_in_work(judged, ids),
+        remarks=[RemarkOut(ids[each.club], each.what, each.sentence) for each in _remarks(judged)],
+    )
+
+
+def _spec(build: Build) -> Spec:
+    shaft = build.shaft
+    return Spec(build.letter, build.length_m, shaft.weight_g if shaft else None, shaft.flex if shaft else None)
+
+
+def moved_by(judged: JudgedSession, build: Build) -> str:
+    """What a candidate would do to its neighbours in the bag; empty before it was hit."""
+    club = judged.bag.carried(build)
+    if club is None:
+        return ""
+    after = coverage([*judged.bag.clubs, replace(club, name=name_of(build))], judged.bag.rules)
+    return replanned(judged.bag.coverage, after, name_of(build))
+
+
+def _remarks(judged: JudgedSession) -> list[Remark]:
+    """How many clubs belong in the gap in work, then what else the bag says."""
+    counted = _count(judged)
+    return [*([counted[1]] if counted else []), *remarks(judged.bag.coverage)]
+
+
+def _count(judged: JudgedSession) -> tuple[int, Remark] | None:
+    """How many clubs belong in the gap in work."""
+    gap = judged.bag.gap
+    if gap is None or gap.step_m <= 0 or judged.bag.like is not None:
+        return None
+    return clubs_for(gap.lower, gap.upper, rule=gap.rule, step=gap.step, uses=judged.uses_in_gap())
+
+
+def _headline(judged: JudgedSession) -> str:
+    gap = judged.bag.gap
+    if judged.bag.like is not None:
+        return f"Like for like: a club that does what {judged.bag.like.name} does."
+    if len(judged.bag.clubs) < 2:
+        return "Import the baseline or type carries to see where the hole is."
+    if gap is None or gap.open_m <= 0:
+        return f"No hole by {RULE_WORDS[judged.bag.rules.long]}."
+    return f"{round(yards(gap.open_m))} yd uncovered between {gap.lower.name} and {gap.upper.name}."
+
+
+def _in_work(judged: JudgedSession, ids: dict[str, int]) -> GapInWork | None:
+    layout, gap = judged.bag.layout, judged.bag.gap
+    if layout is None or gap is None:
+        return None
+    counted = _count(judged)
+    return GapInWork(
+        lower=ids[gap.lower.name],
+        upper=ids[gap.upper.name],
+        rule=layout.rule,
+        open_m=gap.open_m,
+        count=layout.count,
+        left_m=layout.left_m,
+        slack_m=layout.slack_m,
+        at_worst_m=layout.at_worst_m,
+        sentence=layout.sentence,
+        like=ids[judged.bag.like.name] if judged.bag.like else None,
+        proposed_count=counted[0] if counted else None,
+        slots=[
+            SlotOut(
+                index=slot.index,
+                target_m=slot.target_m,
+                low_m=slot.low_m,
+                high_m=slot.high_m,
+                roll_m=slot.roll_m,
+                targets=_targets(judged, slot),
+                by_type=_by_type(judged, slot),
+            )
+            for slot in layout.slots
+        ],
+    )
+
+
+def _by_type(judged: JudgedSession, slot: Slot) -> list[TypeWindow]:
+    """The window of each kind of head, where roll-out is what closes the space."""
+    if judged.bag.gap is None or judged.bag.gap.rule is not GapRule.ROLL_OUT or judged.bag.like is not None:
+        return []
+    if judged.bag.override_of(slot, "carry_m") is not None:
+        return []
+    own = [(kind, judged.slot_as(slot, kind)) for kind in judged.lines]
+    return [TypeWindow(kind, each.roll_m, each.low_m, each.high_m) for kind, each in own]
+
+
+def _targets(judged: JudgedSession, slot: Slot) -> list[TargetOut]:
+    reach = judged.out_of_reach(slot)
+    return [_target(judged, slot, target, reach) for target in judged.bag.proposed(slot)]

@@ -1,0 +1,148 @@
+"""Builds and shots as they are shown."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping, Sequence
+
+from hemicycle_core.bag import HeadType
+from hemicycle_core.rack.eligible import settings_of
+from hemicycle_core.rack.specification import Specification, detail, shaft_words
+from hemicycle_core.samples import certainty, cost_of_a_miss
+from hemicycle_core.samples.averages import average, values_of
+from hemicycle_core.samples.drift import Steadiness, steadiness
+from hemicycle_core.samples.outliers import questioned
+from hemicycle_core.shots import READINGS, Source, Strike, least_trusted
+from hemicycle_core.shots import Shot as CoreShot
+from hemicycle_core.units import ninety
+
+from ...domain.cache import new_cache, remembered, shots_key
+from ...domain.rows import core_shot
+from ...domain.session import JudgedSession
+from ...models import Build, Shot
+from ..schemas.bag import SpanOut
+from ..schemas.bay import BuildOut, ShotOut
+from ..schemas.words import Intent, Liking
+
+QUESTIONS = new_cache()
+
+
+def specification(build: Build) -> Specification:
+    head, shaft = build.head, build.shaft
+    return Specification(
+        name=build.name,
+        head=f"{head.maker} {head.model} {head.label}" if head else None,
+        stated_loft_deg=build.stated_loft_deg,
+        set_loft_deg=build.set_loft_deg,
+        lie_deg=head.lie_deg if head else None,
+        length_m=build.length_m,
+        shaft=shaft.name if shaft else None,
+        shaft_g=shaft.weight_g if shaft else None,
+        flex=shaft.flex if shaft else None,
+        material=shaft.material if shaft else None,
+        sleeve_deg=head.sleeve_deg if head else None,
+        price=None if build.price is None else str(build.price),
+    )
+
+
+def present_build(judged: JudgedSession, build: Build) -> BuildOut:
+    shots = judged.rows.shots_of(build)
+    carry = judged.bag.mean(build, "carry_m")
+    known = certainty(carry) if carry else None
+    # A candidate's certainty is its verdict's, which the player's other builds inform.
+    verdict = next((each for each in judged.verdicts if each.letter == build.letter), None)
+    carried = judged.bag.carried(build)
+    spec = specification(build)
+
+    def averages(*, kept_only: bool) -> dict[str, float]:
+        means = {key: average(values_of(shots, key, kept_only=kept_only)) for key in READINGS}
+        return {key: mean.mean for key, mean in means.items() if mean is not None}
+
+    return BuildOut(
+        id=build.pk,
+        letter=build.letter,
+        name=build.name,
+        head_type=HeadType(build.head_type),
+        detail=detail(spec),
+        shaft=shaft_words(spec),
+        stated_loft_deg=build.stated_loft_deg,
+        set_loft_deg=build.set_loft_deg,
+        length_m=build.length_m,
+        price=spec.price,
+        fixed=build.fixed,
+        liking=Liking(build.liking),
+        turned_from=build.turned_from.letter if build.turned_from else "",
+        settings_deg=settings_of(build.head.for_core) if build.head else [],
+        carry_m=carried.carry_m if carried else None,
+        total_m=carried.total_m if carried else None,
+        carry_from="hit" if carry else ("typed" if build.typed_carry_m is not None else "none"),
+        carry_doubt_m=ninety(carried.carry_sd_m) if carried else None,
+        spread_m=known.spread if known else None,
+        kept=sum(shot.kept for shot in shots),
+        set_aside=sum(shot.aside for shot in shots),
+        half_width_m=verdict.half_width_m if verdict else (known.half_width if known else None),
+        settled=verdict.settled if verdict else bool(known and known.settled),
+        more=verdict.more if verdict else (known.more if known else None),
+        wanted={target.quantity: SpanOut(target.low, target.high) for target in judged.wanted_of(build)},
+        miss_cost_m=cost_of_a_miss(shots),
+        averages=averages(kept_only=True),
+        averages_all=averages(kept_only=False),
+        sources=least_trusted(shot.sources for shot in shots),
+    )
+
+
+def present_shot(shot: Shot, usual: Mapping[str, Source] | None = None) -> ShotOut:
+    """usual: the sources that need not be named; without them all but measured ones are."""
+    known = core_shot(shot)
+    usual = usual or {}
+    return ShotOut(
+        id=shot.pk,
+        number=shot.number,
+        build=shot.run.build_id,
+        counts=known.speaks_for_carry,
+        aside=shot.aside,
+        aside_reason=shot.aside_reason,
+        strike=Strike(shot.strike) if shot.strike else None,
+        protocol=shot.run.protocol,
+        intent=Intent(shot.run.intent),
+        misread=shot.misread,
+        distance="carry_m" not in shot.void,
+        line="offline_m" not in shot.void,
+        readings={key: round(value, 4) for key, value in shot.readings.items()},
+        sources={key: source for key, source in known.sources.items() if source is not usual.get(key, Source.MEASURED)},
+    )
+
+
+def usual_sources(shots: Sequence[CoreShot]) -> dict[str, Source]:
+    """Where each reading comes from in most shots, where that is not the monitor's measuring."""
+    counts: dict[str, dict[Source, int]] = {}
+    for shot in shots:
+        for key, source in shot.sources.items():
+            of = counts.setdefault(key, {})
+            of[source] = of.get(source, 0) + 1
+    most = {key: max(of, key=lambda source: (of[source], source.value)) for key, of in counts.items()}
+    return {key: source for key, source in most.items() if source is not Source.MEASURED}
+
+
+def questions(judged: JudgedSession) -> dict[int, str]:
+    """Kept shots that look unlike the others of their build, by shot."""
+
+    def make() -> dict[int, str]:
+        found: dict[int, str] = {}
+        rows = judged.rows
+        groups = [(rows.shots_of(build), HeadType(build.head_type)) for build in rows.builds]
+        for build, unlike in zip(rows.builds, questioned(groups), strict=True):
+            mine = [shot.pk for shot, _ in rows.by_build.get(build.pk, [])]
+            found |= {mine[each.index]: each.sentence for each in unlike}
+        return found
+
+    kinds = tuple((build.pk, build.head_type) for build in judged.rows.builds)
+    return remembered(QUESTIONS, (shots_key(judged.rows.shots), kinds), make)
+
+
+def steady(judged: JudgedSession) -> Steadiness:
+    """Whether the player is still the same; learning is looked for with a candidate in hand."""
+    rows = judged.rows
+    hit = ((shot.run.build_id, core_shot(shot)) for shot in rows.shots if shot.run.imported_id is None)
+    strange = next((build.pk for build in rows.candidates if build.pk == rows.session.in_hand_id), None)
+    lengths = {build.pk: build.length_m for build in rows.builds}
+    return steadiness([(build, shot) for build, shot in hit if shot.kept], lengths, strange)

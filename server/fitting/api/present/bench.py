@@ -1,0 +1,189 @@
+"""The Bench: verdicts, flights, patterns and comparisons of the candidates and the neighbours."""
+
+from __future__ import annotations
+
+from itertools import combinations
+
+from hemicycle_core.flight import Launch, drawn_path
+from hemicycle_core.judge import Metric, Verdict, compare, elsewhere, predict, usual_changes
+from hemicycle_core.judge.whatif import OTHER_AIRS, other_airs
+from hemicycle_core.protocols import findings
+from hemicycle_core.protocols.shaped import against_the_shape
+from hemicycle_core.samples import pattern
+
+from ...domain.session import JudgedSession
+from ...models import Build
+from ..schemas.bench import (
+    AirOut,
+    BenchOut,
+    BoardLine,
+    ChangeOut,
+    ChoiceOut,
+    ComparisonOut,
+    FactOut,
+    FindingOut,
+    PatternOut,
+    PlayedOut,
+    VerdictOut,
+    WhatIfOut,
+)
+
+METRICS = (Metric.JOBS, Metric.CARRY, Metric.LANDING, Metric.STRAIGHT)
+LAUNCH = ("ball_speed_mps", "launch_deg", "spin_rpm")
+
+
+def present_verdict(judged: JudgedSession, verdict: Verdict) -> VerdictOut:
+    rows = judged.rows
+    build = next(build for build in rows.candidates if build.letter == verdict.letter)
+    slot = judged.bag.slot_of(build)
+    return VerdictOut(
+        build=build.pk,
+        letter=verdict.letter,
+        slot=slot.index if slot else 0,
+        kind=verdict.kind,
+        headline=verdict.headline,
+        why=verdict.why,
+        chance=verdict.chance,
+        settled=verdict.settled,
+        more=verdict.more,
+        against=verdict.against,
+        change=verdict.change,
+        turn_deg=verdict.turn.change.amount if verdict.turn else None,
+        half_width_m=verdict.half_width_m,
+        at_first=judged.at_first.get(verdict.letter, ""),
+        shape=against_the_shape(rows.shots_of(build), rows.session.shape, left_handed=rows.left_handed),
+        rounds=verdict.rounds,
+        played=[
+            PlayedOut(each.job.name, each.job.uses_per_round, each.success, *each.interval, **each.fails)
+            for each in verdict.played
+        ],
+        facts=[
+            FactOut(fact.quantity, fact.mean, fact.low, fact.high, fact.good, fact.source) for fact in verdict.facts
+        ],
+    )
+
+
+def _path(judged: JudgedSession, build: Build, carry_m: float, peak_m: float | None) -> list[list[float]]:
+    """The flight of the average launch, as large as the average carry and height of the kept shots."""
+    means = [judged.bag.mean(build, key) for key in LAUNCH]
+    if any(mean is None for mean in means):
+        return []
+    launch = Launch(*(mean.mean for mean in means if mean is not None))
+    air, scales = judged.rows.air_of(build), judged.bag.anchored.scales
+    path = drawn_path(launch, carry_m=carry_m, peak_m=peak_m, air=air, scales=scales)
+    return [[round(float(x), 2), round(float(z), 2)] for x, z in path]
+
+
+def present_flight(judged: JudgedSession, build: Build) -> BoardLine | None:
+    club = judged.bag.carried(build)
+    if club is None:
+        return None
+    offline = judged.bag.mean(build, "offline_m")
+    found = pattern(judged.rows.shots_of(build))
+    return BoardLine(
+        build=build.pk,
+        letter=build.letter,
+        name=build.name,
+        carry_m=club.carry_m,
+        total_m=club.total_m,
+        offline_m=offline.mean if offline else 0.0,
+        path=_path(judged, build, club.carry_m, club.peak_m),
+        pattern=None
+        if found is None
+        else PatternOut(
+            carry_m=found.carry_m,
+            offline_m=found.offline_m,
+            major_m=found.major_m,
+            minor_m=found.minor_m,
+            tilt_deg=found.tilt_deg,
+            depth_m=found.depth_m,
+            width_m=found.width_m,
+        ),
+    )
+
+
+def present_choice(judged: JudgedSession) -> ChoiceOut:
+    choice = judged.judgement.choice
+    return ChoiceOut(
+        letter=choice.letter,
+        runner_up=choice.runner_up,
+        sentence=choice.sentence,
+        settled=choice.settled,
+        chance_best=choice.chance_best,
+        more_with=choice.more[0] if choice.more else None,
+        more=choice.more[1] if choice.more else None,
+    )
+
+
+def present_bench(judged: JudgedSession) -> BenchOut:
+    rows, gap = judged.rows, judged.bag.gap
+    candidates = [judged.candidate(build) for build in rows.candidates]
+    weighed = judged.judgement.weighed
+    pairs = [
+        compare(a, b, metric=metric, weighed=weighed) for metric in METRICS for a, b in combinations(candidates, 2)
+    ]
+    names = {gap.lower.name, gap.upper.name} if gap else set()
+    return BenchOut(
+        revision=rows.session.revision,
+        lines=[line for build in rows.candidates if (line := present_flight(judged, build)) is not None],
+        neighbours=[line for b in rows.own if b.name in names and (line := present_flight(judged, b)) is not None],
+        comparisons=[
+            ComparisonOut(
+                metric=pair.metric,
+                better=pair.better,
+                worse=pair.worse,
+                by=pair.by,
+                by_equal=pair.by_equal,
+                chance=pair.chance,
+                settled=pair.settled,
+                more=pair.more,
+                sentence=pair.sentence,
+            )
+            for pair in pairs
+            if pair is not None
+        ],
+        choice=present_choice(judged),
+        findings=[
+            FindingOut(build.letter, each.protocol, each.intent, each.n, dict(each.by), each.as_asked, each.sentence)
+            for build in rows.candidates
+            for each in findings(rows.shots_of(build), left_handed=rows.left_handed)
+        ],
+    )
+
+
+def present_what_if(judged: JudgedSession, build: Build) -> WhatIfOut:
+    """What a change of this build would do, and what other air would, from its own kept shots."""
+    shots, air, anchored = judged.rows.shots_of(build), judged.rows.air_of(build), judged.bag.anchored
+    sleeve = build.head.sleeve_deg if build.head else 0.0
+    lie = {"lie_deg": build.head.lie_deg} if build.head and build.head.lie_deg else {}
+    made = predict(shots, usual_changes(sleeve_deg=sleeve), air=air, anchored=anchored, **lie)
+    moved = elsewhere(shots, other_airs(air), was=air, anchored=anchored)
+    return WhatIfOut(
+        build=build.pk,
+        letter=build.letter,
+        shots=made[0].shots if made else 0,
+        anchored=anchored.trusted,
+        anchor=anchored.sentence,
+        before=dict(next((each.before for each in made if each.before), {})),
+        changes=[
+            ChangeOut(
+                kind=each.change.kind,
+                label=each.change.effect.label,
+                words=each.change.words,
+                amount=each.change.amount,
+                after=dict(each.after),
+                error=dict(each.error),
+                face_closed_deg=each.face_closed_deg,
+                lie_deg=each.lie_deg,
+                bounce_deg=each.bounce_deg,
+                directions=list(each.change.effect.directions),
+                source=each.change.effect.source,
+                caution=each.change.effect.caution or "",
+            )
+            for each in made
+        ],
+        elsewhere=[
+            AirOut(label, each.carry_m, each.carry_error_m, each.landing_deg)
+            for (label, _), each in zip(OTHER_AIRS, moved, strict=False)
+        ],
+    )

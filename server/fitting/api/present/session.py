@@ -1,0 +1,103 @@
+"""A session whole, and in a list."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from customers.schemas import person
+from hemicycle_core.bag import GapRule
+from hemicycle_core.judge.advice import next_step
+from hemicycle_core.shots import Intent
+
+from ...domain.session import JudgedSession
+from ...models import FittingSession
+from ..schemas.imports import ImportedFile
+from ..schemas.session import SessionLine, SessionOut
+from ..schemas.words import Status
+from .bag import present_bag
+from .bay import present_build, present_shot, questions, steady, usual_sources
+from .bench import present_verdict
+from .brief import present_brief
+
+OUTCOMES = {"buy": "Recommended", "drop": "Leave out", "keep": "Keep what is there"}
+
+
+def status_of(session: FittingSession, *, has_shots: bool) -> Status:
+    if session.agreed_at is not None:
+        return "agreed"
+    return "open" if has_shots or session.briefed_at is not None else "not_begun"
+
+
+def present_session(judged: JudgedSession, *, since: int = 0) -> SessionOut:
+    """since: the revision that the reader has; only shots that changed after it are told, where that is enough."""
+    rows, session = judged.rows, judged.rows.session
+    usual = usual_sources([shot for build in rows.builds for shot in rows.shots_of(build)])
+    part = session.whole_from <= since <= session.revision and since > 0
+    unsteady = steady(judged)
+    in_hand = next((build for build in rows.builds if build.pk == session.in_hand_id), None)
+    return SessionOut(
+        id=session.pk,
+        revision=session.revision,
+        shots_since=since if part else 0,
+        customer=person(session.customer),
+        fitter=session.fitter.get_full_name() if session.fitter else "",
+        bay=session.bay_id,
+        bay_name=session.bay.name,
+        held_on=session.held_on,
+        ball=session.ball,
+        surface=session.surface,
+        indoor=session.indoor,
+        altitude_m=session.altitude_m,
+        temperature_c=session.temperature_c,
+        status=status_of(session, has_shots=bool(rows.shots)),
+        frozen=False,
+        rule=GapRule(session.rule),
+        clubs_to_place=session.clubs_to_place,
+        in_hand=session.in_hand_id,
+        protocol=session.protocol,
+        intent=Intent(session.intent),
+        brief=present_brief(judged),
+        builds=[present_build(judged, build) for build in (*rows.own, *rows.candidates)],
+        usual_sources=usual,
+        shots=[present_shot(shot, usual) for shot in rows.shots if not part or shot.revision > since],
+        questions={str(shot): sentence for shot, sentence in questions(judged).items()},
+        bag=present_bag(judged),
+        imports=_imports(judged),
+        versions=len(rows.versions),
+        verdicts=[present_verdict(judged, verdict) for verdict in judged.verdicts],
+        next=next_step(judged.verdicts, in_hand.letter if in_hand else "", judged.judgement.choice),
+        steady=unsteady.sentence,
+        tired=unsteady.tired,
+    )
+
+
+def _imports(judged: JudgedSession) -> list[ImportedFile]:
+    return [
+        ImportedFile(
+            id=each.pk,
+            file_name=each.file_name,
+            shots=sum(shot.run.imported_id == each.pk for shot in judged.rows.shots),
+            undone=each.undone_at is not None,
+        )
+        for each in judged.rows.imports
+    ]
+
+
+def present_line(session: Any) -> SessionLine:
+    """session: a FittingSession with `shot_count` annotated and recommendations prefetched."""
+    agreed = next(iter(session.recommendations.all()), None)
+    outcome = ""
+    if agreed is not None:
+        clubs = (agreed.builds if agreed.decision == "buy" else agreed.dropped).all()
+        names = ", ".join(build.name for build in clubs)
+        outcome = OUTCOMES[agreed.decision] + (f": {names}" if names else "")
+    return SessionLine(
+        id=session.pk,
+        customer=person(session.customer),
+        held_on=session.held_on,
+        bay_name=session.bay.name,
+        status=status_of(session, has_shots=bool(session.shot_count)),
+        outcome=outcome,
+        shots=session.shot_count,
+        next_check=agreed.next_check if agreed else None,
+    )

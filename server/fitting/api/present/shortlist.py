@@ -1,0 +1,128 @@
+"""The short list: which heads of this shop should land in the window for this player."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping, Sequence
+
+from hemicycle_core.bag import HeadType, Slot
+from hemicycle_core.judge import Liking
+from hemicycle_core.rack import Expectation, Offer, Ranked, shortlist
+from hemicycle_core.rack.eligible import SWUNG_FULL, same_setting, why_not
+from hemicycle_core.rack.lofts import Head as CoreHead
+from hemicycle_core.rack.pulling import about_as_fast, rough_words, usual_shaft_g
+from hemicycle_core.units import ninety
+from rack.models import Head, Shaft
+
+from ...domain.planning import records_of, seen_of
+from ...domain.session import JudgedSession
+from ...models import HeadSeen
+from ..schemas.shortlist import RankedOut, ShortlistOut
+
+
+def present_shortlist(judged: JudgedSession) -> ShortlistOut:
+    session, layout = judged.rows.session, judged.bag.layout
+    if layout is None:
+        return ShortlistOut(session.revision, [], "No space is in work yet. The short list follows the window.", [])
+    seen = seen_of(session)
+    expectation = judged.expectation(records_of(seen))
+    if not expectation.known:
+        why = "Hit or type two clubs of the bag at least, irons or woods: the rack is read along them."
+        return ShortlistOut(session.revision, [], why, [])
+    heads, left_out = _can_be_had(judged)
+    offers = [
+        Offer(
+            CoreHead(f"head {head.pk}", HeadType(head.head_type), head.loft_deg, head.length_m),
+            f"{head.label} {head.maker}",
+            head.sleeve_deg,
+            float(head.price),
+        )
+        for head in heads.values()
+    ]
+    slots = [_slot(judged, slot, offers, heads, seen, expectation) for slot in layout.slots]
+    note = "" if expectation.by_flight else "No launches of the bag are known: this rests on carries alone."
+    return ShortlistOut(session.revision, slots, note, left_out)
+
+
+def _slot(
+    judged: JudgedSession,
+    slot: Slot,
+    offers: Sequence[Offer],
+    heads: Mapping[str, Head],
+    seen: Sequence[HeadSeen],
+    expectation: Expectation,
+) -> list[RankedOut]:
+    landing = next((target for target in judged.bag.targets(slot) if target.quantity == "landing_deg"), None)
+    rows = shortlist(
+        offers,
+        expectation,
+        windows={kind: _window(judged, slot, kind) for kind in SWUNG_FULL},
+        holds_deg=landing.low if landing else None,
+        thresholds=judged.thresholds,
+    )
+    shafts = list(Shaft.objects.of(judged.rows.session.shop_id))
+    return [_row(judged, row, heads[row.offer.head.key], shafts, seen) for row in rows]
+
+
+def _window(judged: JudgedSession, slot: Slot, kind: HeadType) -> tuple[float, float]:
+    carry = next(target for target in judged.targets_as(slot, kind) if target.quantity == "carry_m")
+    return (slot.low_m if carry.low is None else carry.low, slot.high_m if carry.high is None else carry.high)
+
+
+def _can_be_had(judged: JudgedSession) -> tuple[dict[str, Head], list[str]]:
+    """Heads that this player can be handed, by key; and what was left out, with the reason."""
+    session = judged.rows.session
+    vetoed = [HeadType(kind) for kind, liking in session.likes.items() if liking == Liking.VETOED]
+    budget = None if session.budget is None else float(session.budget)
+    there, out = {}, []
+    for head in Head.objects.of(session.shop_id).filter(head_type__in=SWUNG_FULL):
+        why = why_not(head.for_core, left_handed=judged.rows.left_handed, vetoed=vetoed, budget=budget)
+        if why:
+            out.append(f"{head.label} {head.maker}: {why}.")
+        else:
+            there[f"head {head.pk}"] = head
+    return there, out
+
+
+def shaft_for(head: Head, shafts: Sequence[Shaft], driver_speed_mps: float | None) -> Shaft | None:
+    """The shaft that goes into a head and comes nearest to the weight usual at this speed, so that the builds of one
+    short list differ little in it."""
+    wanted = usual_shaft_g(driver_speed_mps)
+    fitting = [shaft for shaft in shafts if shaft.goes_into(head)]
+    return min(fitting, key=lambda shaft: (abs(shaft.weight_g - wanted), shaft.pk), default=None)
+
+
+def _row(
+    judged: JudgedSession, row: Ranked, head: Head, shafts: Sequence[Shaft], seen: Sequence[HeadSeen]
+) -> RankedOut:
+    shaft = shaft_for(head, shafts, judged.bag.driver_speed_mps)
+    mine = [each for each in seen if each.head_id == head.pk]
+    expected = row.expected
+    won = sum(each.won for each in mine if about_as_fast(each.ball_speed_mps, expected.ball_speed_mps))
+    set_loft = head.loft_deg + row.turn_deg
+    same = (b.letter for b in judged.rows.candidates if b.head_id == head.pk and same_setting(b.set_loft_deg, set_loft))
+    return RankedOut(
+        head=head.pk,
+        shaft=shaft.pk if shaft else None,
+        name=f"{head.maker} {head.model}",
+        label=head.label,
+        maker=head.maker,
+        head_type=HeadType(head.head_type),
+        loft_deg=head.loft_deg,
+        set_loft_deg=set_loft,
+        turn_deg=row.turn_deg,
+        length_m=head.length_m,
+        price=f"{head.price:.0f}",
+        carry_m=expected.carry_m,
+        carry_within_m=ninety(expected.carry_sd_m),
+        peak_m=expected.peak_m,
+        landing_deg=expected.landing_deg,
+        landing_within_deg=None if expected.landing_sd_deg is None else ninety(expected.landing_sd_deg),
+        total_m=None if expected.roll_m is None else expected.carry_m + expected.roll_m,
+        chance=row.chance,
+        supported=row.supported,
+        sentence=row.sentence,
+        rough=rough_words(HeadType(head.head_type), judged.rows.session.lies),
+        players=len(mine),
+        won=won,
+        letter=next(same, ""),
+    )

@@ -1,0 +1,173 @@
+"""What the Bag sends and is shown: clubs, coverage, the gap in work, targets, rules."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from .words import Firmness, GapRule, HeadType, Liking
+
+
+@dataclass
+class SpanOut:
+    """From low to high in canonical units; None is open."""
+
+    low: float | None
+    high: float | None
+
+
+@dataclass
+class GapOut:
+    """The space between two neighbours of the bag; see hemicycle_core.bag.Gap."""
+
+    lower: int
+    upper: int
+    rule: GapRule
+    step_m: float
+    coverage_m: float
+    open_m: float
+    open_from_m: float
+    open_to_m: float
+    overlap_m: float
+    crowded: bool
+
+
+@dataclass
+class TargetOut:
+    quantity: str
+    low: float | None
+    high: float | None
+    proposed_low: float | None
+    proposed_high: float | None
+    overruled: bool
+    why: str
+    sure: str
+    firm: bool
+    out_of_reach: str
+
+
+@dataclass
+class TypeWindow:
+    """The carry window of a slot for one kind of head, by its likely roll-out at this player's speed."""
+
+    head_type: HeadType
+    roll_m: float
+    low_m: float
+    high_m: float
+
+
+@dataclass
+class SlotOut:
+    index: int
+    target_m: float
+    low_m: float
+    high_m: float
+    roll_m: float
+    targets: list[TargetOut]
+    by_type: list[TypeWindow]
+
+
+@dataclass
+class GapInWork:
+    """The gap in work and the slots that close it. lower, upper: builds; like: the one whose like is wanted.
+    left_m: the largest hole left. proposed_count: how many clubs belong here by space, spread and uses."""
+
+    lower: int
+    upper: int
+    rule: GapRule
+    open_m: float
+    count: int
+    left_m: float
+    slack_m: float
+    at_worst_m: float
+    sentence: str
+    like: int | None
+    proposed_count: int | None
+    slots: list[SlotOut]
+
+
+@dataclass
+class RemarkOut:
+    """Something worth knowing of the bag; what: collapse, peak_m, landing_deg, spin_rpm, overlap or count."""
+
+    build: int
+    what: str
+    sentence: str
+
+
+@dataclass
+class BagOut:
+    """long_step, short_step: wanted at each end, metres; step_is_own: the fitter set one. turf: that roll-out is
+    reckoned on, None for the monitor's own. stand: what differs between the candidates besides the head. moved: what
+    each candidate does to its neighbours, by letter."""
+
+    order: list[int]
+    gaps: list[GapOut]
+    rule: GapRule
+    rule_words: str
+    short_rule: GapRule
+    short_rule_words: str
+    long_step: SpanOut
+    short_step: SpanOut
+    step_is_own: bool
+    turf: Firmness | None
+    stand: list[str]
+    moved: dict[str, str]
+    club_count: int
+    headline: str
+    in_work: GapInWork | None
+    remarks: list[RemarkOut]
+
+
+@dataclass
+class GapIn:
+    """gap_above: the club below the gap in work; like_for: the club whose like is wanted, empty for a hole."""
+
+    rule: GapRule
+    clubs_to_place: int
+    gap_above: int | None = None
+    like_for: int | None = None
+
+
+@dataclass
+class RulesIn:
+    """Steps in metres: both ends of a step, or neither for the usual one. turf: that roll-out is reckoned on, empty
+    for the monitor's own."""
+
+    short_rule: GapRule
+    turf: Firmness | None = None
+    long_least_m: float | None = None
+    long_most_m: float | None = None
+    short_least_m: float | None = None
+    short_most_m: float | None = None
+
+
+@dataclass
+class TargetIn:
+    """Both ends empty: the proposal is in force again."""
+
+    slot: int
+    quantity: str
+    low: float | None = None
+    high: float | None = None
+
+
+@dataclass
+class ClubIn:
+    name: str
+    head_type: HeadType | None = None
+    set_loft_deg: float | None = None
+    typed_carry_m: float | None = None
+    typed_total_m: float | None = None
+    typed_doubt_m: float | None = None
+    fixed: bool | None = None
+
+
+@dataclass
+class ClubChange:
+    """Only what is sent changes."""
+
+    typed_carry_m: float | None = None
+    typed_total_m: float | None = None
+    typed_doubt_m: float | None = None
+    fixed: bool = False
+    liking: Liking = Liking.NEUTRAL

@@ -1,0 +1,124 @@
+"""What the Bay sends and is shown: builds and shots."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from .bag import SpanOut
+from .words import CarryFrom, HeadType, Intent, Liking, Source, Strike
+
+
+@dataclass
+class BuildOut:
+    """carry_from: hit, typed or none; carry_doubt_m: give or take of that figure, nine times in ten.
+    averages: over kept shots, averages_all: over every shot, by reading.
+    sources: of each average, the least trusted of its shots. settings_deg: the lofts its sleeve offers. wanted: what it
+    is judged by, by reading, with the carry of its own kind of head; empty for a club of the player's own."""
+
+    id: int
+    letter: str
+    name: str
+    head_type: HeadType
+    detail: str
+    shaft: str
+    stated_loft_deg: float | None
+    set_loft_deg: float | None
+    length_m: float | None
+    price: str | None
+    fixed: bool
+    liking: Liking
+    turned_from: str
+    settings_deg: list[float]
+    carry_m: float | None
+    total_m: float | None
+    carry_from: CarryFrom
+    carry_doubt_m: float | None
+    spread_m: float | None
+    kept: int
+    set_aside: int
+    half_width_m: float | None
+    settled: bool
+    more: int | None
+    wanted: dict[str, SpanOut]
+    miss_cost_m: float | None
+    averages: dict[str, float]
+    averages_all: dict[str, float]
+    sources: dict[str, Source]
+
+
+@dataclass
+class ShotOut:
+    """counts: its distance is one that the carry is made from. intent: what was meant, in the test that protocol names.
+    misread: counts for nothing. distance, line: whether these count. sources: only those that are not the usual ones
+    of the session."""
+
+    id: int
+    number: int
+    build: int
+    counts: bool
+    aside: bool
+    aside_reason: str
+    strike: Strike | None
+    protocol: str
+    intent: Intent
+    misread: bool
+    distance: bool
+    line: bool
+    readings: dict[str, float]
+    sources: dict[str, Source]
+
+
+@dataclass
+class CandidateIn:
+    head: int
+    shaft: int
+    set_loft_deg: float | None = None
+    length_m: float | None = None
+
+
+@dataclass
+class CandidatesIn:
+    candidates: list[CandidateIn]
+
+
+@dataclass
+class SettingIn:
+    set_loft_deg: float
+
+
+@dataclass
+class InHandIn:
+    build: int
+
+
+@dataclass
+class AsideIn:
+    aside: bool
+    reason: str = ""
+
+
+@dataclass
+class StrikeIn:
+    strike: Strike | None
+
+
+@dataclass
+class CountsIn:
+    """What of a shot counts; nothing of a misread."""
+
+    misread: bool = False
+    distance: bool = True
+    line: bool = True
+
+
+@dataclass
+class AskIn:
+    """What the player is asked to hit from now on."""
+
+    intent: Intent
+    protocol: str
+
+
+@dataclass
+class MoveIn:
+    build: int

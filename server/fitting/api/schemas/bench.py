@@ -1,0 +1,176 @@
+"""What the Bench is shown: verdicts, flights, patterns, comparisons, the choice, what-ifs."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from hemicycle_core.judge import ChangeKind
+
+from .words import Intent, Kind, Metric, Source
+
+
+@dataclass
+class FactOut:
+    quantity: str
+    mean: float
+    low: float | None
+    high: float | None
+    good: bool | None
+    source: Source
+
+
+@dataclass
+class PlayedOut:
+    """A job played out with one build: the share that succeeds with its 90% interval, and where the rest goes."""
+
+    job: str
+    uses_per_round: float
+    success: float
+    low: float
+    high: float
+    short: float
+    long: float
+    left: float
+    right: float
+
+
+@dataclass
+class VerdictOut:
+    """at_first: the verdict by the first targets kept, where they were others; else empty. shape: where the ball bends
+    otherwise than the brief wants; else empty."""
+
+    build: int
+    letter: str
+    slot: int
+    kind: Kind
+    headline: str
+    why: str
+    chance: float | None
+    settled: bool
+    more: int | None
+    against: str | None
+    change: str | None
+    turn_deg: float | None
+    half_width_m: float | None
+    rounds: float | None
+    facts: list[FactOut]
+    played: list[PlayedOut]
+    at_first: str
+    shape: str
+
+
+@dataclass
+class PatternOut:
+    carry_m: float
+    offline_m: float
+    major_m: float
+    minor_m: float
+    tilt_deg: float
+    depth_m: float
+    width_m: float
+
+
+@dataclass
+class BoardLine:
+    """One club on the flight board: its path as [downrange, height] metres, its landing pattern, its roll."""
+
+    build: int
+    letter: str
+    name: str
+    carry_m: float
+    total_m: float
+    offline_m: float
+    path: list[list[float]]
+    pattern: PatternOut | None
+
+
+@dataclass
+class ComparisonOut:
+    """See hemicycle_core.judge.Comparison."""
+
+    metric: Metric
+    better: str
+    worse: str
+    by: float
+    by_equal: float | None
+    chance: float
+    settled: bool
+    more: int | None
+    sentence: str
+
+
+@dataclass
+class ChoiceOut:
+    """The build to propose, None to keep what is there, and what would settle it."""
+
+    letter: str | None
+    runner_up: str | None
+    sentence: str
+    settled: bool
+    chance_best: float | None
+    more_with: str | None
+    more: int | None
+
+
+@dataclass
+class FindingOut:
+    """See hemicycle_core.protocols.Finding."""
+
+    letter: str
+    protocol: str
+    intent: Intent
+    n: int
+    by: dict[str, float]
+    as_asked: bool | None
+    sentence: str
+
+
+@dataclass
+class BenchOut:
+    revision: int
+    lines: list[BoardLine]
+    neighbours: list[BoardLine]
+    comparisons: list[ComparisonOut]
+    choice: ChoiceOut
+    findings: list[FindingOut]
+
+
+@dataclass
+class ChangeOut:
+    """after, error: averages after the change and one standard deviation of its doubt, by reading; empty where
+    only directions are known."""
+
+    kind: ChangeKind
+    label: str
+    words: str
+    amount: float
+    after: dict[str, float]
+    error: dict[str, float]
+    face_closed_deg: float
+    lie_deg: float
+    bounce_deg: float
+    directions: list[str]
+    source: str
+    caution: str
+
+
+@dataclass
+class AirOut:
+    label: str
+    carry_m: float
+    carry_error_m: float
+    landing_deg: float
+
+
+@dataclass
+class WhatIfOut:
+    """anchored: the flight model is tied to measured flights; anchor: the sentence that says how."""
+
+    build: int
+    letter: str
+    shots: int
+    anchored: bool
+    anchor: str
+    before: dict[str, float]
+    changes: list[ChangeOut]
+    elsewhere: list[AirOut]

@@ -1,0 +1,90 @@
+"""What is sent and shown of plans for the bag."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from .bag import GapOut
+from .words import HeadType
+
+
+@dataclass
+class ClubLine:
+    """One club of a bag as it may become. id: its build; expected: not hit, only expected."""
+
+    id: int
+    letter: str
+    name: str
+    head_type: HeadType
+    loft_deg: float | None
+    carry_m: float
+    total_m: float
+    new: bool
+    expected: bool = False
+
+
+@dataclass
+class BagJobOut:
+    """A job and the club of the bag that does it best, with the share that succeeds."""
+
+    job: str
+    uses_per_round: float
+    club: str
+    success: float
+
+
+@dataclass
+class BagPlanOut:
+    """A bag as it may become. id: of the plan kept, None for one that is proposed or today's. builds: the candidates
+    and own clubs in it. rounds: successful shots a round, None without jobs, with its gain over today and the gain's
+    90% interval. next: the widest hole left and the window that closes it."""
+
+    id: int | None
+    name: str
+    builds: list[int]
+    swap_home: int | None
+    swap_away: int | None
+    swap_course: str
+    clubs: list[ClubLine]
+    gaps: list[GapOut]
+    open_m: float
+    widest_m: float
+    crowded: list[str]
+    club_count: int
+    over: int
+    rounds: float | None
+    gain: float | None
+    gain_low: float | None
+    gain_high: float | None
+    price: str
+    relearn: list[str]
+    added: list[str]
+    dropped: list[str]
+    expected: list[str]
+    jobs: list[BagJobOut]
+    sentence: str
+    next: str
+
+
+@dataclass
+class PlansOut:
+    """Today's bag, the best found for the number of places, and the plans kept. searched: bags weighed. courses:
+    names, where there is more than one."""
+
+    revision: int
+    today: BagPlanOut
+    found: BagPlanOut
+    plans: list[BagPlanOut]
+    searched: int
+    courses: list[str]
+
+
+@dataclass
+class PlanIn:
+    """builds: own clubs and candidates that the bag holds. A swap pair: two of them, and the course it is for."""
+
+    name: str
+    builds: list[int]
+    swap_home: int | None = None
+    swap_away: int | None = None
+    swap_course: str = ""

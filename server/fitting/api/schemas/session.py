@@ -1,0 +1,76 @@
+"""A session whole, and in a list."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from datetime import date
+
+from customers.schemas import Person
+
+from .bag import BagOut
+from .bay import BuildOut, ShotOut
+from .bench import VerdictOut
+from .brief import BriefOut
+from .imports import ImportedFile
+from .words import GapRule, Intent, Source, Status
+
+
+@dataclass
+class SessionOut:
+    """revision: goes up with every change and shot. shots_since: the revision after which the shots here changed, 0
+    when they are all of them. usual_sources: of readings, where not measured. questions: of shots that look unlike the
+    others, by id. frozen: shown as it was when it was agreed."""
+
+    id: int
+    revision: int
+    shots_since: int
+    customer: Person
+    fitter: str
+    bay: int
+    bay_name: str
+    held_on: date
+    ball: str
+    surface: str
+    indoor: bool
+    altitude_m: float
+    temperature_c: float
+    status: Status
+    frozen: bool
+    rule: GapRule
+    clubs_to_place: int
+    in_hand: int | None
+    protocol: str
+    intent: Intent
+    brief: BriefOut
+    builds: list[BuildOut]
+    usual_sources: dict[str, Source]
+    shots: list[ShotOut]
+    questions: dict[str, str]
+    bag: BagOut
+    imports: list[ImportedFile]
+    versions: int
+    verdicts: list[VerdictOut]
+    next: str
+    steady: str
+    tired: bool
+
+
+@dataclass
+class SessionLine:
+    """A session in a list."""
+
+    id: int
+    customer: Person
+    held_on: date
+    bay_name: str
+    status: Status
+    outcome: str
+    shots: int
+    next_check: date | None
+
+
+@dataclass
+class NewSession:
+    customer: int
+    bay: int
+    held_on: date | None = None

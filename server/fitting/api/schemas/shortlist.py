@@ -1,0 +1,49 @@
+"""What is shown of the short list of the rack."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from .words import HeadType
+
+
+@dataclass
+class RankedOut:
+    """A head of the rack in its best setting and what it should do. within: give or take, nine times in
+    ten. chance: to carry into the window and land as asked. players: of this shop, who hit the head;
+    won: how often it was chosen by players of about this speed. letter: of the build, where it is on the stand."""
+
+    head: int
+    shaft: int | None
+    name: str
+    label: str
+    maker: str
+    head_type: HeadType
+    loft_deg: float
+    set_loft_deg: float
+    turn_deg: float
+    length_m: float
+    price: str
+    carry_m: float
+    carry_within_m: float
+    peak_m: float | None
+    landing_deg: float | None
+    landing_within_deg: float | None
+    total_m: float | None
+    chance: float
+    supported: bool
+    sentence: str
+    rough: str
+    players: int
+    won: int
+    letter: str
+
+
+@dataclass
+class ShortlistOut:
+    """By slot. why: what is missing where nothing can be said. left_out: heads that cannot be had, with the reason."""
+
+    revision: int
+    slots: list[list[RankedOut]]
+    why: str
+    left_out: list[str]

@@ -1,0 +1,82 @@
+"""The API of the Bag: its clubs, rules and targets."""
+
+from __future__ import annotations
+
+from dataclasses import asdict
+
+from common.api import actor_of, given
+from rest_framework.request import Request
+from rest_framework.response import Response
+from rest_framework.views import APIView
+
+from ...actions import builds, targets
+from ..answers import changed, documented_change
+from ..schemas.bag import ClubChange, ClubIn, GapIn, RulesIn, TargetIn
+
+
+class GapView(APIView):
+    @documented_change(GapIn, name="choose_gap", tags=["sessions"])
+    def put(self, request: Request, session_id: int) -> Response:
+        gap = given(request, GapIn)
+        targets.choose_gap(
+            actor_of(request),
+            session_id,
+            rule=gap.rule,
+            clubs_to_place=gap.clubs_to_place,
+            gap_above_id=gap.gap_above,
+            like_for_id=gap.like_for,
+        )
+        return changed(request, session_id)
+
+
+class RulesView(APIView):
+    @documented_change(RulesIn, name="choose_rules", tags=["sessions"])
+    def put(self, request: Request, session_id: int) -> Response:
+        """The short end's rule, the steps wanted, and the turf that roll-out is reckoned on."""
+        new = given(request, RulesIn)
+        targets.choose_rules(
+            actor_of(request), session_id, targets.RuleChoice(**{**asdict(new), "turf": new.turf or ""})
+        )
+        return changed(request, session_id)
+
+
+class TargetView(APIView):
+    @documented_change(TargetIn, name="set_target", tags=["sessions"])
+    def put(self, request: Request, session_id: int) -> Response:
+        new = given(request, TargetIn)
+        targets.set_target(
+            actor_of(request), session_id, slot=new.slot, quantity=new.quantity, low=new.low, high=new.high
+        )
+        return changed(request, session_id)
+
+
+class ClubsView(APIView):
+    @documented_change(ClubIn, name="add_club", tags=["bag"], status=201)
+    def post(self, request: Request, session_id: int) -> Response:
+        new = given(request, ClubIn)
+        builds.add_club(
+            actor_of(request),
+            session_id,
+            name=new.name,
+            head_type=new.head_type,
+            set_loft_deg=new.set_loft_deg,
+            typed_carry_m=new.typed_carry_m,
+            typed_total_m=new.typed_total_m,
+            typed_doubt_m=new.typed_doubt_m,
+            fixed=new.fixed,
+        )
+        return changed(request, session_id, 201)
+
+
+class BuildView(APIView):
+    @documented_change(ClubChange, name="change_club", tags=["bag"])
+    def put(self, request: Request, build_id: int) -> Response:
+        new = given(request, ClubChange)
+        sent = {key: value for key, value in asdict(new).items() if key in request.data}
+        build = builds.change_club(actor_of(request), build_id, **sent)
+        return changed(request, build.session_id)
+
+    @documented_change(None, name="drop_club", tags=["bag"])
+    def delete(self, request: Request, build_id: int) -> Response:
+        """Out of the bag or off the stand; its shots stay on record."""
+        return changed(request, builds.drop_club(actor_of(request), build_id).session_id)

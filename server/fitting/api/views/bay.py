@@ -1,0 +1,79 @@
+"""The API of the Bay: the stand, the build in hand, shots and what is said of them."""
+
+from __future__ import annotations
+
+from dataclasses import asdict
+
+from common.api import actor_of, given
+from rest_framework.request import Request
+from rest_framework.response import Response
+from rest_framework.views import APIView
+
+from ...actions import builds, sessions, shots
+from ..answers import changed, documented_change
+from ..schemas.bay import AsideIn, AskIn, CandidatesIn, CountsIn, InHandIn, MoveIn, SettingIn, StrikeIn
+
+
+class CandidatesView(APIView):
+    @documented_change(CandidatesIn, name="add_candidates", tags=["bay"], status=201)
+    def post(self, request: Request, session_id: int) -> Response:
+        """Put heads and shafts from the rack on the stand, all or none of them."""
+        new = given(request, CandidatesIn)
+        wanted = [builds.CandidateChoice(**asdict(each)) for each in new.candidates]
+        builds.add_candidates(actor_of(request), session_id, wanted)
+        return changed(request, session_id, 201)
+
+
+class SettingsView(APIView):
+    @documented_change(SettingIn, name="new_setting", tags=["bay"], status=201)
+    def post(self, request: Request, build_id: int) -> Response:
+        """The same build at another sleeve setting, as a build of its own."""
+        setting = given(request, SettingIn)
+        build = builds.new_setting(actor_of(request), build_id, set_loft_deg=setting.set_loft_deg)
+        return changed(request, build.session_id, 201)
+
+
+class InHandView(APIView):
+    @documented_change(InHandIn, name="take_in_hand", tags=["bay"])
+    def put(self, request: Request, session_id: int) -> Response:
+        builds.take_in_hand(actor_of(request), session_id, build_id=given(request, InHandIn).build)
+        return changed(request, session_id)
+
+
+class ShotAsideView(APIView):
+    @documented_change(AsideIn, name="set_aside", tags=["bay"])
+    def put(self, request: Request, shot_id: int) -> Response:
+        new = given(request, AsideIn)
+        shot = shots.set_aside(actor_of(request), shot_id, aside=new.aside, reason=new.reason)
+        return changed(request, shot.session_id)
+
+
+class ShotStrikeView(APIView):
+    @documented_change(StrikeIn, name="call_strike", tags=["bay"])
+    def put(self, request: Request, shot_id: int) -> Response:
+        shot = shots.call_strike(actor_of(request), shot_id, strike=given(request, StrikeIn).strike)
+        return changed(request, shot.session_id)
+
+
+class ShotCountsView(APIView):
+    @documented_change(CountsIn, name="say_what_counts", tags=["bay"])
+    def put(self, request: Request, shot_id: int) -> Response:
+        new = given(request, CountsIn)
+        shot = shots.say_what_counts(actor_of(request), shot_id, **asdict(new))
+        return changed(request, shot.session_id)
+
+
+class AskView(APIView):
+    @documented_change(AskIn, name="ask_for", tags=["bay"])
+    def put(self, request: Request, session_id: int) -> Response:
+        """What the player is asked to hit from now on."""
+        asked = given(request, AskIn)
+        sessions.ask_for(actor_of(request), session_id, intent=asked.intent, protocol=asked.protocol)
+        return changed(request, session_id)
+
+
+class ShotMoveView(APIView):
+    @documented_change(MoveIn, name="move_shot", tags=["bay"])
+    def put(self, request: Request, shot_id: int) -> Response:
+        shot = shots.move_shot(actor_of(request), shot_id, build_id=given(request, MoveIn).build)
+        return changed(request, shot.session_id)

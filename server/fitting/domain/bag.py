@@ -1,0 +1,205 @@
+"""The bag of a session: clubs with their carries, coverage, the gap in work, its slots and the targets in force."""
+
+from __future__ import annotations
+
+from functools import cached_property
+
+from hemicycle_core.bag import (
+    Carried,
+    Coverage,
+    Gap,
+    GapRule,
+    GapRules,
+    HeadType,
+    Slot,
+    SlotLayout,
+    StepWish,
+    coverage,
+    gap_around,
+    gap_in_work,
+    lay_out_like,
+    lay_out_slots,
+    nearest_slot,
+    usual_rules,
+)
+from hemicycle_core.bag.clubs import TYPED_SD_M
+from hemicycle_core.brief import Miss, Target, propose, propose_like
+from hemicycle_core.flight import FAIRWAY, Air, Anchor, Firmness, run_out
+from hemicycle_core.judge.landings import landings
+from hemicycle_core.samples import Average, average, certainty
+from hemicycle_core.samples.averages import values_of
+from hemicycle_core.shots import anchor_to
+from hemicycle_core.units import ninety
+
+from ..models import Build, TargetOverride
+from .cache import new_cache, remembered, shots_key
+from .rows import SessionRows, core_shot
+
+ANCHORS = new_cache()
+
+
+def typed_sd_m(build: Build) -> float:
+    """One standard deviation of a carry that was typed: as it was given, or the usual one."""
+    return TYPED_SD_M if build.typed_doubt_m is None else ninety_of(build.typed_doubt_m)
+
+
+def ninety_of(half_width: float) -> float:
+    """One standard deviation from half of a 90% interval."""
+    return half_width / ninety(1.0)
+
+
+class SessionBag:
+    """What the core makes of a session's clubs, each figure worked out once."""
+
+    def __init__(self, rows: SessionRows) -> None:
+        self.rows = rows
+
+    def mean(self, build: Build, key: str) -> Average | None:
+        return average(values_of(self.rows.shots_of(build), key))
+
+    def carried(self, build: Build) -> Carried | None:
+        """The club as the bag sees it: its kept shots, else what was typed; None when neither is known."""
+        carry = self.mean(build, "carry_m")
+        typed = carry is None
+        carry_m = build.typed_carry_m if carry is None else carry.mean
+        if carry_m is None or build.head_type == HeadType.PUTTER:
+            return None
+        total_m = build.typed_total_m if typed else self.totals.get(build.pk)
+        others = {key: self.mean(build, key) for key in ("peak_m", "landing_deg", "spin_rpm")}
+        return Carried(
+            name=build.name,
+            head_type=HeadType(build.head_type),
+            carry_m=carry_m,
+            total_m=carry_m if total_m is None else total_m,
+            loft_deg=build.set_loft_deg,
+            spread_m=certainty(carry).spread if carry else None,
+            carry_sd_m=ninety_of(certainty(carry).half_width) if carry else typed_sd_m(build),
+            **{key: found.mean if found else None for key, found in others.items()},
+        )
+
+    @cached_property
+    def totals(self) -> dict[int, float]:
+        """Where clubs that were hit stop, by build: as the monitor has it, or on the turf that was stated."""
+        if not self.rows.session.turf:
+            means = {build.pk: self.mean(build, "total_m") for build in self.rows.builds}
+            return {pk: mean.mean for pk, mean in means.items() if mean is not None}
+        kept = [
+            [shot for shot in self.rows.shots_of(build) if shot.kept and shot.get("carry_m")]
+            for build in self.rows.builds
+        ]
+        there = [(build, shots) for build, shots in zip(self.rows.builds, kept, strict=True) if shots]
+        if not there:
+            return {}
+        landed = landings(
+            [shots for _, shots in there], airs=[self.rows.air_of(b) for b, _ in there], anchored=self.anchored
+        )
+        turf, found = FAIRWAY[Firmness(self.rows.session.turf)], {}
+        for (build, _), each in zip(there, landed, strict=True):
+            carry = self.mean(build, "carry_m")
+            assert carry is not None
+            run = run_out(each.speed_mps, each.angle_deg, each.spin_rpm, turf).run_m
+            found[build.pk] = carry.mean + float(run.mean())
+        return found
+
+    @cached_property
+    def clubs(self) -> list[Carried]:
+        return [club for build in self.rows.own if (club := self.carried(build)) is not None]
+
+    @cached_property
+    def driver_speed_mps(self) -> float | None:
+        driver = next((build for build in self.rows.own if build.head_type == HeadType.DRIVER), None)
+        speed = self.mean(driver, "club_speed_mps") if driver else None
+        return speed.mean if speed else None
+
+    @cached_property
+    def rules(self) -> GapRules:
+        """The rule of each end with its step, as the fitter set them or as usual."""
+        said, usual = self.rows.session, usual_rules(GapRule(self.rows.session.rule), self.driver_speed_mps)
+
+        def step(least: float | None, most: float | None, otherwise: StepWish) -> StepWish:
+            return StepWish(least, most) if least is not None and most is not None else otherwise
+
+        return GapRules(
+            long=usual.long,
+            long_step=step(said.long_least_m, said.long_most_m, usual.long_step),
+            short=GapRule(said.short_rule),
+            short_step=step(said.short_least_m, said.short_most_m, usual.short_step),
+        )
+
+    @cached_property
+    def coverage(self) -> Coverage:
+        return coverage(self.clubs, self.rules)
+
+    @cached_property
+    def like(self) -> Carried | None:
+        """The club whose like is wanted, where that is the wish."""
+        old = next((build for build in self.rows.own if build.pk == self.rows.session.like_for_id), None)
+        return self.carried(old) if old else None
+
+    @cached_property
+    def gap(self) -> Gap | None:
+        """The gap in work: around the club whose like is wanted, else as the core says."""
+        if self.like is not None:
+            return gap_around(self.like, self.clubs, self.rules)
+        above = next((build.name for build in self.rows.own if build.pk == self.rows.session.gap_above_id), None)
+        return gap_in_work(self.coverage, above=above)
+
+    @cached_property
+    def layout(self) -> SlotLayout | None:
+        if self.gap is None or self.gap.step_m <= 0:
+            return None
+        if self.like is not None:
+            return lay_out_like(self.like)
+        return lay_out_slots(
+            self.gap.lower,
+            self.gap.upper,
+            self.rows.session.clubs_to_place,
+            rule=self.gap.rule,
+            step=self.gap.step,
+        )
+
+    def proposed(self, slot: Slot) -> list[Target]:
+        if self.layout is None or self.gap is None:
+            return []
+        miss = Miss(self.rows.session.miss)
+        if self.like is not None:
+            return propose_like(self.like, slot, self.rows.core_jobs, miss=miss)
+        return propose(self.layout, slot, self.gap.lower, self.gap.upper, self.rows.core_jobs, miss=miss)
+
+    def override_of(self, slot: Slot, quantity: str) -> TargetOverride | None:
+        found = None
+        for override in self.rows.overrides:
+            if override.slot == slot.index and override.quantity == quantity:
+                found = None if override.cleared else override
+        return found
+
+    def targets(self, slot: Slot) -> list[Target]:
+        """The targets in force: proposals, with the fitter's own where one was set."""
+        in_force = []
+        for target in self.proposed(slot):
+            mine = self.override_of(slot, target.quantity)
+            in_force.append(
+                target
+                if mine is None
+                else Target(target.quantity, mine.low, mine.high, target.why, target.firm, target.sure)
+            )
+        return in_force
+
+    def slot_of(self, build: Build) -> Slot | None:
+        """The slot a candidate is judged for: the one its carry is nearest to."""
+        if self.layout is None:
+            return None
+        carry = self.mean(build, "carry_m")
+        return nearest_slot(self.layout.slots, carry.mean if carry else None)
+
+    @cached_property
+    def anchored(self) -> Anchor:
+        """The flight model tied to this session's flights, as far as they were measured."""
+
+        def make() -> Anchor:
+            airs = [
+                Air(altitude_m=shot.run.altitude_m, temperature_c=shot.run.temperature_c) for shot in self.rows.shots
+            ]
+            return anchor_to([core_shot(shot) for shot in self.rows.shots], airs)
+
+        return remembered(ANCHORS, shots_key(self.rows.shots), make)

@@ -1,0 +1,168 @@
+"""The bag as it may become: the clubs of a session as options, plans weighed, the best one found."""
+
+from __future__ import annotations
+
+from collections import defaultdict
+from collections.abc import Collection, Sequence
+from dataclasses import replace
+from functools import cached_property
+
+import numpy as np
+from hemicycle_core.bag import (
+    Bag,
+    BestPlan,
+    Carried,
+    ClubOption,
+    Demand,
+    HeadType,
+    Limits,
+    Plan,
+    SwapPair,
+    best_plan,
+    exchanged,
+    weigh_plan,
+)
+from hemicycle_core.judge import Liking, Played, hit_enough
+from hemicycle_core.judge.judgement import letter_of_own
+from hemicycle_core.judge.play import DRAWS
+from hemicycle_core.judge.unhit import play_expected
+from hemicycle_core.rack import Expectation, Expected, HeadRecord
+from hemicycle_core.rack.expected import SWUNG, expected_as_said
+
+from ..models import BagPlan, Build, FittingSession, HeadSeen
+from .session import JudgedSession, name_of
+
+
+class Planning:
+    """The options of one session with what is asked of them."""
+
+    def __init__(self, judged: JudgedSession, records: dict[str, HeadRecord]) -> None:
+        self.judged = judged
+        self.records = records
+
+    @cached_property
+    def expectation(self) -> Expectation:
+        return self.judged.expectation(self.records)
+
+    @cached_property
+    def demand(self) -> Demand:
+        jobs, shares = self.judged.rows.jobs, self.judged.rows.courses
+        return Demand(
+            uses=np.array([job.uses_per_round for job in jobs]),
+            courses=tuple(job.course if job.course in shares else "" for job in jobs),
+            shares=shares,
+        )
+
+    @cached_property
+    def limits(self) -> Limits:
+        session = self.judged.rows.session
+        unseen = len(self.judged.rows.own) - len(self.judged.bag.clubs)
+        return Limits(session.most_clubs, None if session.budget is None else float(session.budget), unseen)
+
+    @cached_property
+    def builds(self) -> dict[str, Build]:
+        """What may be in a plan, by key; what the player will not play is not."""
+        there = [*self.judged.rows.own, *self.judged.rows.candidates]
+        return {str(build.pk): build for build in there if self.judged.liking_of(build) is not Liking.VETOED}
+
+    @cached_property
+    def options(self) -> list[ClubOption]:
+        return [option for build in self.builds.values() if (option := self._option(build)) is not None]
+
+    def _option(self, build: Build) -> ClubOption | None:
+        shots, thresholds = self.judged.rows.shots_of(build), self.judged.thresholds
+        hit = hit_enough(shots, own=build.is_own, thresholds=thresholds)
+        played = self._played(build) if hit else None
+        club = self.judged.bag.carried(build) if hit or build.typed_carry_m is not None else None
+        if club is None or played is None:
+            expected = self._expected(build, club)
+            if expected is None:
+                return None
+            club = club or _expected_club(build, expected)
+            played = play_expected(
+                name_of(build), expected, self.judged.judgement.weighed.pooled, self.judged.rows.core_jobs
+            )
+        return ClubOption(
+            key=str(build.pk),
+            club=replace(club, name=name_of(build)),
+            success=np.stack([each.draws for each in played]) if played else np.zeros((0, DRAWS)),
+            own=build.is_own,
+            fixed=build.fixed,
+            hit=hit or build.is_own,
+            price=float(build.price or 0),
+        )
+
+    def _played(self, build: Build) -> Sequence[Played] | None:
+        letter = letter_of_own(build.name) if build.is_own else build.letter
+        return self.judged.judgement.weighed.played.get(letter)
+
+    def _expected(self, build: Build, typed: Carried | None) -> Expected | None:
+        """What a club that was not hit should do: where its carry was typed, with that carry."""
+        head = self.judged.head_of(build)
+        made = self.expectation.of([head]) if head is not None and head.head_type in SWUNG else []
+        if typed is None:
+            return made[0] if made else None
+        kind = HeadType(build.head_type)
+        flight = made[0] if made else expected_as_said(kind, typed.carry_m, typed.carry_sd_m)
+        return replace(flight, carry_m=typed.carry_m, carry_sd_m=typed.carry_sd_m)
+
+    def today(self) -> Plan:
+        return Plan(frozenset(option.key for option in self.options if option.own))
+
+    def weigh(self, plan: Plan) -> Bag:
+        return weigh_plan(plan, self.options, self.demand, self.judged.bag.rules, self.limits)
+
+    def best(self, options: Sequence[ClubOption] | None = None, *, swaps: bool = False) -> BestPlan:
+        """The best bag for the places there are. options: out of these, not out of all."""
+        places, rules = self.judged.rows.session.clubs_to_place, self.judged.bag.rules
+        return best_plan(options or self.options, places, self.demand, rules, self.limits, swaps=swaps)
+
+    def kept(self, row: BagPlan) -> Plan:
+        """A plan that was kept, as far as its clubs are still there to be weighed."""
+        there = {option.key for option in self.options}
+        keys = frozenset(str(build.pk) for build in row.builds.all()) & there
+        swap = None
+        if row.swap_home_id and row.swap_away_id and {str(row.swap_home_id), str(row.swap_away_id)} <= keys:
+            swap = SwapPair(str(row.swap_home_id), str(row.swap_away_id), row.swap_course)
+        return Plan(keys, swap)
+
+
+def exchange(judged: JudgedSession, keys: Collection[str]) -> tuple[list[Build], list[Build]]:
+    """What a set of clubs means for the bag of today: the candidates that come in, the own clubs that leave."""
+    rows = judged.rows
+    builds = {str(build.pk): build for build in (*rows.own, *rows.candidates)}
+    own = {str(build.pk): build.fixed for build in rows.own if judged.bag.carried(build) is not None}
+    come, leave = exchanged(keys, own=own, new=[str(build.pk) for build in rows.candidates])
+    return [builds[key] for key in come], [builds[key] for key in leave]
+
+
+def seen_of(session: FittingSession) -> list[HeadSeen]:
+    """What the shop knows of its heads from other customers' sessions."""
+    return list(HeadSeen.objects.of(session.shop_id).exclude(session__customer=session.customer_id))
+
+
+def records_of(seen: Sequence[HeadSeen]) -> dict[str, HeadRecord]:
+    """By the key under which `head_key` has a head."""
+    rows: dict[str, list[list[float]]] = defaultdict(list)
+    for each in seen:
+        rows[f"head {each.head_id}"].append(each.departure)
+    return {key: HeadRecord(np.mean(departures, axis=0), len(departures)) for key, departures in rows.items()}
+
+
+def planning_of(judged: JudgedSession) -> Planning:
+    """A session's planning, with what the shop knows of its heads."""
+    return Planning(judged, records_of(seen_of(judged.rows.session)))
+
+
+def _expected_club(build: Build, expected: Expected) -> Carried:
+    return Carried(
+        name=build.name,
+        head_type=HeadType(build.head_type),
+        carry_m=expected.carry_m,
+        total_m=expected.carry_m + (expected.roll_m or 0.0),
+        loft_deg=build.set_loft_deg,
+        peak_m=expected.peak_m,
+        landing_deg=expected.landing_deg,
+        spin_rpm=expected.spin_rpm,
+        carry_sd_m=expected.carry_sd_m,
+    )

@@ -1,0 +1,111 @@
+"""The rows of a session, and as the core's own types: shots, jobs, the air they flew in."""
+
+from __future__ import annotations
+
+from collections import defaultdict
+from dataclasses import dataclass, field
+from functools import cached_property
+
+from customers.models import Hand
+from hemicycle_core.brief import Job as CoreJob
+from hemicycle_core.brief import JobKind
+from hemicycle_core.flight import Air, Firmness
+from hemicycle_core.shots import Intent, Source, Strike
+from hemicycle_core.shots import Shot as CoreShot
+
+from ..models import Build, FittingSession, Job, Shot, ShotImport, TargetOverride, WindowVersion
+
+
+def core_shot(shot: Shot) -> CoreShot:
+    return CoreShot(
+        values=shot.readings,
+        sources={key: Source(source) for key, source in shot.sources.items()},
+        aside=shot.aside,
+        strike=Strike(shot.strike) if shot.strike else None,
+        void=frozenset(shot.void),
+        intent=Intent(shot.run.intent),
+        misread=shot.misread,
+        protocol=shot.run.protocol,
+    )
+
+
+def core_job(job: Job, share: float = 1.0) -> CoreJob:
+    """share: of the rounds, in which the job comes up at all."""
+    return CoreJob(
+        name=job.name,
+        kind=JobKind(job.kind),
+        distance_m=job.distance_m,
+        firmness=Firmness(job.firmness),
+        carry_over_m=job.carry_over_m,
+        width_m=job.width_m,
+        depth_m=job.depth_m,
+        uses_per_round=job.uses_per_round * share,
+    )
+
+
+@dataclass
+class SessionRows:
+    """Everything on record of one session, read once."""
+
+    session: FittingSession
+    builds: list[Build]
+    shots: list[Shot]
+    jobs: list[Job]
+    overrides: list[TargetOverride]
+    versions: list[WindowVersion] = field(default_factory=list)
+    imports: list[ShotImport] = field(default_factory=list)
+
+    @cached_property
+    def own(self) -> list[Build]:
+        return [build for build in self.builds if build.is_own and not build.archived]
+
+    @cached_property
+    def candidates(self) -> list[Build]:
+        return [build for build in self.builds if not build.is_own and not build.archived]
+
+    @cached_property
+    def by_build(self) -> dict[int, list[tuple[Shot, CoreShot]]]:
+        grouped: dict[int, list[tuple[Shot, CoreShot]]] = defaultdict(list)
+        for shot in self.shots:
+            grouped[shot.run.build_id].append((shot, core_shot(shot)))
+        return grouped
+
+    def shots_of(self, build: Build) -> list[CoreShot]:
+        return [shot for _, shot in self.by_build.get(build.pk, [])]
+
+    @property
+    def left_handed(self) -> bool:
+        return bool(self.session.customer.hand == Hand.LEFT)
+
+    @cached_property
+    def courses(self) -> dict[str, float]:
+        """The share of the rounds by course, summing to 1; empty where they play one course."""
+        named = {course["name"]: float(course["share"]) for course in self.session.courses if course["share"] > 0}
+        total = sum(named.values())
+        return {name: share / total for name, share in named.items()} if len(named) > 1 else {}
+
+    @cached_property
+    def core_jobs(self) -> list[CoreJob]:
+        """The jobs with their uses in a usual round: what comes up on one course only counts by its share."""
+        return [core_job(job, self.courses.get(job.course, 1.0)) for job in self.jobs]
+
+    def air_of(self, build: Build) -> Air:
+        """The air a build was last hit in; the session's own when it was not."""
+        shots = self.by_build.get(build.pk)
+        place = shots[-1][0].run if shots else self.session
+        return Air(altitude_m=place.altitude_m, temperature_c=place.temperature_c)
+
+
+def read_rows(session: FittingSession) -> SessionRows:
+    """A session's builds, shots, jobs, overrides, versions and files, in a fixed number of queries."""
+    shop = session.shop_id
+    return SessionRows(
+        session=session,
+        builds=list(Build.objects.of(shop).filter(session=session).select_related("head", "shaft")),
+        # Shots of a file that was taken back stay on record and do not count.
+        shots=list(Shot.objects.of(shop).filter(session=session, run__imported__undone_at=None).select_related("run")),
+        jobs=list(Job.objects.of(shop).filter(session=session)),
+        overrides=list(TargetOverride.objects.of(shop).filter(session=session)),
+        versions=list(WindowVersion.objects.of(shop).filter(session=session)),
+        imports=list(ShotImport.objects.of(shop).filter(session=session).defer("text")),
+    )

@@ -1,0 +1,232 @@
+"""From rows to the core's own types: one load of a session, a handful of queries."""
+
+from __future__ import annotations
+
+from collections.abc import Hashable, Mapping
+from dataclasses import replace
+from functools import cached_property
+
+from hemicycle_core.bag import (
+    HeadType,
+    Slot,
+    slot_with_roll,
+)
+from hemicycle_core.brief import Target, jobs_of_slot
+from hemicycle_core.flight import Air, Firmness
+from hemicycle_core.judge import Candidate, Case, Judgement, Kind, Liking, Verdict, judge_session
+from hemicycle_core.judge.verdict import verdict_of
+from hemicycle_core.rack import Expectation, HeadRecord, Owned, Reach, TypeLine, expect, owned, reach, type_lines
+from hemicycle_core.rack.lofts import Head as CoreHead
+from hemicycle_core.samples import Average
+from hemicycle_core.thresholds import Thresholds, changed
+from hemicycle_core.units import yd_text
+
+from ..models import Build, FittingSession
+from .bag import SessionBag, typed_sd_m
+from .cache import new_cache, remembered, shots_key
+from .rows import SessionRows, read_rows
+
+# What of a session's row changes without changing what is judged.
+BESIDE_THE_POINT = {
+    "in_hand_id",
+    "in_hand_at",
+    "briefed_at",
+    "notes",
+    "pain",
+    "intent",
+    "protocol",
+    "agreed_at",
+    "revision",
+}
+JUDGEMENTS, LINES = new_cache(), new_cache()
+FILLING = {Kind.FILLS, Kind.FILLS_NOT_SETTLED}
+
+
+def head_key(build: Build) -> str:
+    """The name under which the rack's predictions know the head of a build."""
+    return f"head {build.head_id}" if build.head_id else f"own {build.pk}"
+
+
+def name_of(build: Build) -> str:
+    """A name that no other club of the session has: own clubs by theirs, candidates by their letter first."""
+    return build.name if build.is_own else f"{build.letter} {build.name}"
+
+
+class JudgedSession:
+    """A session as it stands: its rows, its bag, and every build judged, each worked out once."""
+
+    def __init__(self, rows: SessionRows) -> None:
+        self.rows = rows
+        self.bag = SessionBag(rows)
+
+    def candidate(self, build: Build) -> Candidate:
+        return Candidate(
+            letter=build.letter,
+            name=build.name,
+            head_type=HeadType(build.head_type),
+            shots=self.rows.shots_of(build),
+            can_turn=bool(build.head and build.head.sleeve_deg),
+            air=self.rows.air_of(build),
+            anchored=self.bag.anchored,
+            length_m=build.length_m,
+            price=None if build.price is None else float(build.price),
+            liking=self.liking_of(build),
+            own=build.is_own,
+        )
+
+    def liking_of(self, build: Build) -> Liking:
+        """What the player said of this build, else of its kind of head in the brief."""
+        said = build.liking
+        if said == Liking.NEUTRAL and not build.is_own:
+            said = self.rows.session.likes.get(build.head_type, said)
+        return Liking(said)
+
+    def head_of(self, build: Build) -> CoreHead | None:
+        """A build as the rack's predictions see it; None where its loft or length is unknown."""
+        if build.set_loft_deg is None or build.length_m is None:
+            return None
+        return CoreHead(head_key(build), HeadType(build.head_type), build.set_loft_deg, build.length_m)
+
+    def expectation(self, records: Mapping[str, HeadRecord] | None = None, *, own_only: bool = False) -> Expectation:
+        """What this player should do with heads not hit. own_only: from the player's own clubs alone."""
+        known: list[Owned] = []
+        for build in self.rows.own if own_only else (*self.rows.own, *self.rows.candidates):
+            head = self.head_of(build)
+            club = head and owned(head, self.rows.shots_of(build), build.typed_carry_m, typed_sd_m=typed_sd_m(build))
+            if club:
+                known.append(club)
+        place = self.rows.session
+        air = Air(altitude_m=place.altitude_m, temperature_c=place.temperature_c)
+        turf = Firmness(place.turf or place.firmness)
+        return expect(known, records=records, air=air, anchored=self.bag.anchored, turf=turf)
+
+    @cached_property
+    def lines(self) -> dict[HeadType, TypeLine]:
+        """How each kind of head should land and roll for this player, over its carries."""
+        return remembered(LINES, self.fingerprint, lambda: type_lines(self.expectation()))
+
+    def slot_as(self, slot: Slot, head_type: HeadType) -> Slot:
+        """A slot for one kind of head: what rolls further may carry less."""
+        line = self.lines.get(head_type)
+        if line is None or self.bag.layout is None or self.bag.gap is None or self.bag.like is not None:
+            return slot
+        roll = line.roll_at(slot.target_m)
+        return slot_with_roll(self.bag.layout, slot.index, self.bag.gap.lower, self.bag.gap.upper, roll)
+
+    def targets_as(self, slot: Slot, head_type: HeadType) -> list[Target]:
+        """The targets in force for one kind of head; a carry that the fitter set stays as it was set."""
+        own = self.slot_as(slot, head_type)
+        return [
+            replace(target, low=own.low_m, high=own.high_m)
+            if target.quantity == "carry_m" and self.bag.override_of(slot, "carry_m") is None
+            else target
+            for target in self.bag.targets(slot)
+        ]
+
+    def wanted_of(self, build: Build) -> list[Target]:
+        """What a candidate is judged by: its slot's targets, with the carry of its own kind of head."""
+        slot = None if build.is_own else self.bag.slot_of(build)
+        return [] if slot is None else self.targets_as(slot, HeadType(build.head_type))
+
+    def out_of_reach(self, slot: Slot) -> Reach | None:
+        """Whether the landing wanted can be had at this speed; None where it is, or where nothing is known."""
+        wanted = {target.quantity: target for target in self.bag.targets(slot)}
+        landing = wanted.get("landing_deg")
+        if landing is None or landing.low is None:
+            return None
+        found = reach(self.lines, carry_m=slot.target_m, holds_deg=landing.low)
+        return None if found is None or found.within else found
+
+    def uses_in_gap(self) -> float | None:
+        """How often a round the jobs ask for a shot into the space in work; None without jobs."""
+        if not self.rows.jobs or self.bag.layout is None:
+            return None
+        slots = self.bag.layout.slots
+        mine = {id(job): job for slot in slots for job in jobs_of_slot(self.rows.core_jobs, slot)}
+        return sum(job.uses_per_round for job in mine.values())
+
+    @cached_property
+    def thresholds(self) -> Thresholds:
+        """The shop's thresholds; once agreed, as they were then."""
+        kept = self.rows.session.thresholds
+        return changed(self.rows.session.shop.thresholds if kept is None else kept)
+
+    @cached_property
+    def fingerprint(self) -> Hashable:
+        """All that a judgement rests on: the same rows make the same words."""
+        session = {name: value for name, value in vars(self.rows.session).items() if name not in BESIDE_THE_POINT}
+        rows = [[vars(row) for row in table] for table in (self.rows.builds, self.rows.jobs, self.rows.overrides)]
+        shown = [{k: v for k, v in row.items() if not k.startswith("_")} for table in rows for row in table]
+        shown += [{"sleeve": build.head.sleeve_deg if build.head else None} for build in self.rows.builds]
+        kept = {k: v for k, v in session.items() if not k.startswith("_")}
+        return shots_key(self.rows.shots), repr(kept), repr(shown), repr(self.rows.session.shop.thresholds)
+
+    @cached_property
+    def judgement(self) -> Judgement:
+        """Every candidate against its slot, read together with the player's own clubs that were hit."""
+        return remembered(JUDGEMENTS, self.fingerprint, self._judged)
+
+    def _judged(self) -> Judgement:
+        gap = self.bag.gap
+        cases = [
+            Case(self.candidate(build), self.slot_as(slot, kind), self.targets_as(slot, kind), gap.lower, gap.upper)
+            for build in self.rows.candidates
+            for kind in (HeadType(build.head_type),)
+            if gap is not None and (slot := self.bag.slot_of(build)) is not None
+        ]
+        own = [self.candidate(build) for build in self.rows.own if self.rows.shots_of(build)]
+        budget = None if self.rows.session.budget is None else float(self.rows.session.budget)
+        replaced = None if self.bag.like is None else self.bag.like.name
+        return judge_session(
+            cases, jobs=self.rows.core_jobs, own=own, replaced=replaced, budget=budget, thresholds=self.thresholds
+        )
+
+    @cached_property
+    def at_first(self) -> dict[str, str]:
+        """The verdict of each candidate by the first targets that were kept, by letter; empty where they are the
+        same still. Targets drift to fit the club that felt good: this shows it."""
+        gap, layout = self.bag.gap, self.bag.layout
+        if gap is None or layout is None or len(self.rows.versions) < 2:
+            return {}
+        slots = [
+            [Target(each["quantity"], each["low"], each["high"], "As first set.") for each in slot]
+            for slot in self.rows.versions[0].slots
+        ]
+        said = {}
+        for build, verdict in zip(self.rows.candidates, self.verdicts, strict=False):
+            targets = _nearest(slots, self.bag.mean(build, "carry_m"))
+            if targets is None:
+                continue
+            carry = next(target for target in targets if target.quantity == "carry_m")
+            low, high = carry.low or 0.0, carry.high or 0.0
+            slot = replace(layout.slots[0], target_m=(low + high) / 2, low_m=low, high_m=high)
+            case = Case(self.candidate(build), slot, targets, gap.lower, gap.upper)
+            known = self.judgement
+            first = verdict_of(
+                case, known.weighed, jobs=self.rows.core_jobs, bags=known.bags, thresholds=self.thresholds
+            )
+            if first.kind is not verdict.kind and {first.kind, verdict.kind} != FILLING:
+                window = f"{yd_text(low)} to {yd_text(high)}"
+                said[build.letter] = f"{first.headline} (carry {window})"
+        return said
+
+    @property
+    def verdicts(self) -> list[Verdict]:
+        return list(self.judgement.verdicts)
+
+
+def _nearest(slots: list[list[Target]], carry: Average | None) -> list[Target] | None:
+    """The targets of the slot whose carry window a build's carry is nearest to."""
+
+    def off(targets: list[Target]) -> float:
+        window = next((target for target in targets if target.quantity == "carry_m"), None)
+        if window is None or window.low is None or window.high is None:
+            return float("inf")
+        return abs((window.low + window.high) / 2 - (carry.mean if carry else 0.0))
+
+    return min(slots, key=off, default=None) if carry else None
+
+
+def load(session: FittingSession) -> JudgedSession:
+    """Read a session and make ready to judge it."""
+    return JudgedSession(read_rows(session))

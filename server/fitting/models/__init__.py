@@ -1,0 +1,14 @@
+"""A fitting session: brief, clubs, runs and shots, targets, plans, and what was agreed."""
+
+from .agreed import AgreedAnswers
+from .bag import Build
+from .plans import BagPlan, HeadSeen
+from .session import FittingSession, Job
+from .shots import ColumnMapping, Run, Shot, ShotImport
+from .targets import TargetOverride, WindowVersion
+from .words import LETTERS
+
+__all__ = [
+    "LETTERS", "AgreedAnswers", "BagPlan", "Build", "ColumnMapping", "FittingSession", "HeadSeen", "Job", "Run", "Shot",
+    "ShotImport", "TargetOverride", "WindowVersion",
+]  # fmt: skip

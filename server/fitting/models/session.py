@@ -1,0 +1,83 @@
+"""A fitting session and its brief. Lengths in metres, speeds in m/s, angles in degrees."""
+
+from __future__ import annotations
+
+from common.scoped import ScopedModel
+from customers.models import Customer
+from django.db import models
+from hemicycle_core.bag import GapRule
+from hemicycle_core.brief import JobKind, Miss
+from hemicycle_core.flight import Firmness
+from hemicycle_core.shots import FULL_SWING, Intent
+from shop.models import Bay, User
+
+from .words import FIRMNESSES, INTENTS, RULES, SHAPES, words
+
+
+class FittingSession(ScopedModel):
+    customer = models.ForeignKey(Customer, on_delete=models.PROTECT, related_name="sessions")
+    fitter = models.ForeignKey(User, on_delete=models.PROTECT, null=True)
+    bay = models.ForeignKey(Bay, on_delete=models.PROTECT)
+    held_on = models.DateField()
+    ball = models.CharField(max_length=40, blank=True)
+    surface = models.CharField(max_length=20, default="mat")
+    indoor = models.BooleanField(default=True)
+    altitude_m = models.FloatField(default=0)
+    temperature_c = models.FloatField(default=20)
+    revision = models.PositiveIntegerField(default=1, help_text="Goes up with every change and every shot received.")
+    whole_from = models.PositiveIntegerField(
+        default=1, help_text="The revision since which shots left or came back together: before it all are sent anew."
+    )
+    agreed_at = models.DateTimeField(null=True)
+    thresholds = models.JSONField(null=True, help_text="The shop's, as they were when it was agreed.")
+
+    # The brief
+    miss = models.CharField(max_length=8, choices=words(Miss), default=Miss.NONE.value)
+    firmness = models.CharField(max_length=8, choices=FIRMNESSES, default=Firmness.MEDIUM.value)
+    most_clubs = models.PositiveSmallIntegerField(default=14)
+    budget = models.DecimalField(max_digits=8, decimal_places=2, null=True)
+    pain = models.BooleanField(default=False)
+    notes = models.TextField(blank=True)
+    shape = models.CharField(max_length=8, choices=[(w, w) for w in SHAPES], default="any")
+    courses = models.JSONField(default=list, help_text="Where they play: name, kind, firmness, share of the rounds.")
+    lies = models.JSONField(default=list, help_text="Lies they play these clubs from, in words.")
+    likes = models.JSONField(default=dict, help_text="By head type: liked, disliked or vetoed.")
+    briefed_at = models.DateTimeField(null=True)
+
+    # The gap in work
+    rule = models.CharField(max_length=12, choices=RULES, default=GapRule.ROLL_OUT.value)
+    short_rule = models.CharField(max_length=12, choices=RULES, default=GapRule.EVEN_STEPS.value)
+    long_least_m = models.FloatField(null=True, help_text="Step at the long end; null: by speed.")
+    long_most_m = models.FloatField(null=True)
+    short_least_m = models.FloatField(null=True, help_text="Step of irons and wedges; null: the usual one.")
+    short_most_m = models.FloatField(null=True)
+    turf = models.CharField(max_length=8, blank=True, help_text="Roll-out on this turf; empty: as the monitor has it.")
+    like_for = models.ForeignKey("Build", on_delete=models.SET_NULL, null=True, related_name="+")
+    clubs_to_place = models.PositiveSmallIntegerField(default=1)
+    gap_above = models.ForeignKey("Build", on_delete=models.SET_NULL, null=True, related_name="+")
+
+    protocol = models.CharField(max_length=20, default=FULL_SWING, help_text="What the player is asked to do.")
+    intent = models.CharField(max_length=8, choices=INTENTS, default=Intent.STOCK.value)
+    in_hand = models.ForeignKey("Build", on_delete=models.SET_NULL, null=True, related_name="+")
+    in_hand_at = models.DateTimeField(null=True)
+
+    class Meta:
+        ordering = ["-held_on", "-id"]
+
+
+class Job(ScopedModel):
+    session = models.ForeignKey(FittingSession, on_delete=models.CASCADE, related_name="jobs")
+    position = models.PositiveSmallIntegerField()
+    name = models.CharField(max_length=60)
+    kind = models.CharField(max_length=8, choices=words(JobKind))
+    distance_m = models.FloatField()
+    carry_over_m = models.FloatField(null=True)
+    width_m = models.FloatField(default=25)
+    depth_m = models.FloatField(default=25)
+    firmness = models.CharField(max_length=8, choices=FIRMNESSES, default=Firmness.MEDIUM.value)
+    uses_per_round = models.FloatField(default=1)
+    course = models.CharField(max_length=40, blank=True, help_text="Where it is met; empty: everywhere.")
+    lie = models.CharField(max_length=12, blank=True)
+
+    class Meta:
+        ordering = ["position"]

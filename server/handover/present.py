@@ -1,0 +1,211 @@
+"""The handover as it is shown: what may be chosen, the bag it makes, why the others lost; once agreed, as it was."""
+
+from __future__ import annotations
+
+from collections.abc import Collection, Iterable, Mapping, Sequence
+from dataclasses import replace
+from datetime import date
+from decimal import Decimal
+from typing import Any
+
+from common.api import as_
+from fitting.api.present.bag import present_gap
+from fitting.api.present.bay import specification
+from fitting.api.schemas.plans import ClubLine
+from fitting.domain.planning import Planning, exchange
+from fitting.domain.session import JudgedSession, name_of
+from fitting.models import AgreedAnswers, BagPlan, Build, FittingSession
+from hemicycle_core.bag import Carried, coverage, rebagged
+from hemicycle_core.bag.gaps import RULE_WORDS
+from hemicycle_core.errors import BadInput
+from hemicycle_core.followup import CHECK_AFTER_MONTHS
+from hemicycle_core.judge import Kind, Verdict
+from hemicycle_core.judge.choice import why_it_lost
+from hemicycle_core.judge.recommended import may_be_recommended, recommendation_name, recommendation_reasons
+from hemicycle_core.rack.specification import sheet
+
+from .models import Decision, Recommendation
+from .schemas import AgreedOut, BagSide, Choice, HandoverOut, LostBuild, PlanLine, SheetLine, Tested
+
+CAUTIONS = [
+    "Fourteen clubs at most in play; heads and grooves must conform; a setting may not be changed during a round.",
+    "After any change of setting: check that the head is tight and the sleeve screw at the maker’s torque.",
+    "The makers’ instructions, local rules and licensed professionals come first. This is not medical or legal advice.",
+]
+
+Verdicts = Mapping[str, Verdict]
+
+
+def present_side(judged: JudgedSession, added: Sequence[Build] = (), dropped: Collection[Build] = ()) -> BagSide:
+    """The bag as it is, or with candidates in it and own clubs out of it."""
+    bag = judged.bag
+    pairs = [(build, club) for build in judged.rows.own if (club := bag.carried(build)) is not None]
+    stay = [(build, club) for build, club in pairs if build not in dropped]
+    come = [(build, replace(club, name=name_of(build))) for build in added if (club := bag.carried(build)) is not None]
+    builds = {club.name: build for build, club in (*stay, *come)}
+    covered = coverage([club for _, club in (*stay, *come)], bag.rules)
+    ids = {name: build.pk for name, build in builds.items()}
+    return BagSide(
+        clubs=[_line(builds[club.name], club) for club in covered.clubs],
+        gaps=[present_gap(gap, ids) for gap in covered.gaps],
+        headline=rebagged(bag.coverage, covered, [club.name for _, club in come], [b.name for b in dropped]),
+        club_count=len(judged.rows.own) - len(dropped) + len(added),
+    )
+
+
+def _line(build: Build, club: Carried) -> ClubLine:
+    return ClubLine(
+        id=build.pk,
+        letter=build.letter,
+        name=build.name,
+        head_type=club.head_type,
+        loft_deg=club.loft_deg,
+        carry_m=club.carry_m,
+        total_m=club.total_m,
+        new=not build.is_own,
+    )
+
+
+def verdicts_of(judged: JudgedSession) -> Verdicts:
+    """Of the builds that may be recommended, by letter; of an agreed session as they were spoken then."""
+    session = judged.rows.session
+    kept = AgreedAnswers.objects.of(session.shop_id).filter(session=session).first() if session.agreed_at else None
+    spoken = judged.verdicts if kept is None else [_spoken(row) for row in kept.answers["session"]["verdicts"]]
+    return {verdict.letter: verdict for verdict in spoken if may_be_recommended(verdict)}
+
+
+def _spoken(row: Mapping[str, Any]) -> Verdict:
+    """A verdict as it was kept: its words, without the figures that made them."""
+    words = {
+        name: row[name] for name in ("letter", "headline", "why", "chance", "settled", "more", "against", "change")
+    }
+    return Verdict(kind=Kind(row["kind"]), half_width_m=row["half_width_m"], **words)
+
+
+def present_tested(judged: JudgedSession) -> list[Tested]:
+    """Every build that may be recommended."""
+    verdicts = verdicts_of(judged)
+    return [_tested(build, verdicts[build.letter]) for build in judged.rows.candidates if build.letter in verdicts]
+
+
+def _tested(build: Build, verdict: Verdict) -> Tested:
+    return Tested(
+        build=build.pk,
+        letter=build.letter,
+        name=build.name,
+        headline=verdict.headline,
+        why=verdict.why,
+        sheet=[SheetLine(what, how) for what, how in sheet(specification(build))],
+        price=None if build.price is None else str(build.price),
+        prediction="" if verdict.settled else "Not settled: more shots would make this surer.",
+    )
+
+
+def present_choice(judged: JudgedSession, builds: Collection[int], dropped: Collection[int] = ()) -> Choice:
+    """The recommendation of these builds, with these own clubs left out; none of either keeps what is there.
+
+    Raises BadInput for a build that was not hit enough, and for a club that is not the player's or is fixed.
+    """
+    rows, verdicts = judged.rows, verdicts_of(judged)
+    hit = [build for build in rows.candidates if build.letter in verdicts]
+    come = [build for build in hit if build.pk in builds]
+    leave = [build for build in rows.own if build.pk in dropped]
+    if len(come) != len(set(builds)):
+        least = judged.thresholds.least_shots
+        raise BadInput(f"Only builds with at least {least} kept shots can be recommended.", field="builds")
+    if len(leave) != len(set(dropped)):
+        raise BadInput("Only clubs of the player’s own bag can be left out.", field="dropped")
+    if fixed := next((build for build in leave if build.fixed), None):
+        raise BadInput(f"The {fixed.name} is fixed: it stays in the bag. Free it in the Brief first.", field="dropped")
+    after = present_side(judged, come, leave)
+    clubs = [_tested(build, verdicts[build.letter]) for build in come]
+    prices = [build.price for build in come if build.price is not None]
+    chosen = verdicts[come[0].letter] if come else None
+    out = [build.name for build in leave]
+    return Choice(
+        name=recommendation_name([build.name for build in come], out),
+        clubs=clubs,
+        dropped=out,
+        reasons=recommendation_reasons([(each.letter, each.why) for each in clubs], out, after.headline),
+        lost=[
+            LostBuild(build.letter, build.name, why_it_lost(verdicts[build.letter], chosen))
+            for build in hit
+            if build not in come
+        ],
+        after=after,
+        over=max(0, after.club_count - rows.session.most_clubs),
+        price=str(sum(prices, Decimal(0))) if prices else None,
+    )
+
+
+def suggestion(judged: JudgedSession) -> tuple[list[int], list[int], str]:
+    """Which builds to propose, which own clubs to leave out, and the rule they were found by: for one place the
+    verdict's own choice, for more the best bag that the builds hit make."""
+    if judged.rows.session.clubs_to_place == 1:
+        choice = judged.judgement.choice
+        return [build.pk for build in judged.rows.candidates if build.letter == choice.letter], [], choice.sentence
+    planning = Planning(judged, {})
+    found = planning.best([option for option in planning.options if option.own or option.hit])
+    come, leave = exchange(judged, found.bag.plan.keys)
+    verdicts = verdicts_of(judged)
+    return [build.pk for build in come if build.letter in verdicts], [build.pk for build in leave], found.sentence
+
+
+def present_plan_choices(judged: JudgedSession, kept: Iterable[BagPlan]) -> list[PlanLine]:
+    """The plans that were kept, as choices. Of a pair that is swapped by course both come in."""
+    verdicts, made = verdicts_of(judged), []
+    for plan in kept:
+        come, leave = exchange(judged, {str(build.pk) for build in plan.builds.all()})
+        hit = [build.pk for build in come if build.letter in verdicts]
+        unhit = [build.letter for build in come if build.letter not in verdicts]
+        made.append(PlanLine(plan.name, hit, [build.pk for build in leave], unhit))
+    return made
+
+
+def present_agreed(row: Recommendation) -> AgreedOut:
+    return AgreedOut(
+        edition=row.edition,
+        correction=row.correction,
+        decision=Decision(row.decision),
+        agreed_at=row.agreed_at,
+        agreed_by=row.agreed_by.get_full_name() or row.agreed_by.username,
+        reasons=row.reasons,
+        next_check=row.next_check,
+        runner_up=f"{row.runner_up.letter} {row.runner_up.name}" if row.runner_up else "",
+        choice=as_(Choice, row.picture["choice"]),
+        before=as_(BagSide, row.picture["before"]),
+    )
+
+
+def next_check(held_on: date) -> date:
+    """When to look again if nothing else is said; the 29th of February becomes the 28th."""
+    years, month = divmod(held_on.month - 1 + CHECK_AFTER_MONTHS, 12)
+    leap = held_on.month == 2 and held_on.day == 29
+    return held_on.replace(year=held_on.year + years, month=month + 1, day=28 if leap else held_on.day)
+
+
+def present_handover(judged: JudgedSession) -> HandoverOut:
+    session: FittingSession = judged.rows.session
+    agreed = session.recommendations.select_related("agreed_by", "runner_up")
+    rows = [present_agreed(row) for row in agreed]
+    builds, leave, why = ([], [], "") if rows else suggestion(judged)
+    kept = session.plans.prefetch_related("builds")
+    return HandoverOut(
+        session=session.pk,
+        revision=session.revision,
+        customer=session.customer.name,
+        shop=session.shop.name,
+        held_on=session.held_on,
+        rule_words=RULE_WORDS[judged.bag.rules.long],
+        before=rows[0].before if rows else present_side(judged),
+        tested=present_tested(judged),
+        plans=[] if rows else present_plan_choices(judged, kept),
+        suggested=builds,
+        suggested_drop=leave,
+        suggestion=why,
+        draft=rows[0].choice if rows else present_choice(judged, builds, leave),
+        agreed=rows[0] if rows else None,
+        earlier=rows[1:],
+        cautions=CAUTIONS,
+        next_check=next_check(session.held_on),
+    )

@@ -1,0 +1,27 @@
+"""`manage.py feed_key BAY`: a new key for a bay's monitor, printed once."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from django.core.management.base import BaseCommand, CommandError, CommandParser
+from shop.models import Bay
+
+from live.actions import make_key
+
+
+class Command(BaseCommand):
+    help = "Make a key for a bay's monitor. It is shown once; only its digest is kept."
+
+    def add_arguments(self, parser: CommandParser) -> None:
+        parser.add_argument("bay", help="name of the bay")
+        parser.add_argument("--stand-in", action="store_true", help="for the stand-in monitor")
+        parser.add_argument("--hours", type=float, help="how long it lasts; for ever when not given")
+
+    def handle(self, *_args: Any, **options: Any) -> None:
+        bays = list(Bay.objects.filter(name=options["bay"]).select_related("shop"))
+        if len(bays) != 1:
+            names = ", ".join(Bay.objects.order_by("name").values_list("name", flat=True)) or "none"
+            raise CommandError(f"There is no single bay called “{options['bay']}”. Bays: {names}.")
+        label = "stand-in" if options["stand_in"] else "monitor"
+        self.stdout.write(make_key(bays[0], label=label, stand_in=options["stand_in"], hours=options["hours"]))

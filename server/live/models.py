@@ -1,0 +1,25 @@
+"""Keys of the monitors that may send shots, and the stand-in monitors that were started."""
+
+from __future__ import annotations
+
+from common.scoped import ScopedModel
+from django.db import models
+from shop.models import Bay
+
+
+class FeedKey(ScopedModel):
+    """A bay's monitor proves itself with a key; only its digest is kept."""
+
+    bay = models.ForeignKey(Bay, on_delete=models.CASCADE, related_name="keys")
+    digest = models.CharField(max_length=64, unique=True)
+    label = models.CharField(max_length=40)
+    stand_in = models.BooleanField(default=False, help_text="May learn the simulated golfer behind a customer.")
+    expires_at = models.DateTimeField(null=True)
+
+
+class StandIn(ScopedModel):
+    """A stand-in monitor process started from the Bay; at most one a bay."""
+
+    bay = models.OneToOneField(Bay, on_delete=models.CASCADE, related_name="stand_in")
+    pid = models.PositiveIntegerField()
+    started_at = models.DateTimeField(auto_now_add=True)

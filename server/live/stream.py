@@ -1,0 +1,101 @@
+"""Telling open screens that a session changed: one listener a process hears PostgreSQL’s notices and fans them out.
+
+A browser that listens holds no database connection; a process holds one, whatever the number of screens.
+"""
+
+from __future__ import annotations
+
+import asyncio
+import contextlib
+import json
+from collections import defaultdict
+from collections.abc import AsyncIterator
+
+import psycopg
+import structlog
+from common.notices import CHANNEL
+from django.db import connection
+
+PING_S = 15.0
+CONNECTED = json.dumps({"what": "connected", "revision": None, "shot": None})
+RECONNECTED = json.dumps({"what": "reconnected", "revision": None, "shot": None})
+QUEUE = 64  # a screen that is this far behind reads everything anew anyway
+log = structlog.get_logger(__name__)
+
+
+class Listener:
+    """One LISTEN connection of this process, started with the first screen and ended with the last."""
+
+    def __init__(self) -> None:
+        self._queues: dict[int, set[asyncio.Queue[str]]] = defaultdict(set)
+        self._task: asyncio.Task[None] | None = None
+        self._ready = asyncio.Event()
+
+    @contextlib.asynccontextmanager
+    async def changes(self, session_id: int) -> AsyncIterator[asyncio.Queue[str]]:
+        queue: asyncio.Queue[str] = asyncio.Queue(QUEUE)
+        self._queues[session_id].add(queue)
+        if self._task is None or self._task.done():
+            self._ready.clear()
+            self._task = asyncio.create_task(self._listen())
+        with contextlib.suppress(TimeoutError):
+            await asyncio.wait_for(self._ready.wait(), 5)
+        try:
+            yield queue
+        finally:
+            self._queues[session_id].discard(queue)
+            if not self._queues[session_id]:
+                del self._queues[session_id]
+            if not self._queues and self._task is not None:
+                self._task.cancel()
+                self._task = None
+
+    async def _listen(self) -> None:
+        """Listen for ever; after a lost connection every screen is told to read anew."""
+        while True:
+            try:
+                params = connection.get_connection_params()
+                wanted = {key: params[key] for key in ("dbname", "user", "password", "host", "port") if key in params}
+                async with await psycopg.AsyncConnection.connect(autocommit=True, **wanted) as database:
+                    await database.execute(f"LISTEN {CHANNEL}")
+                    self._ready.set()
+                    self._tell_all(RECONNECTED)
+                    async for notice in database.notifies():
+                        told = json.loads(notice.payload)
+                        self._tell(told.pop("session"), json.dumps(told))
+            except psycopg.OperationalError as error:
+                log.warning("live.lost", error=str(error))
+                await asyncio.sleep(1)
+
+    def _tell(self, session_id: int, what: str) -> None:
+        for queue in self._queues.get(session_id, ()):
+            if not queue.full():
+                queue.put_nowait(what)
+
+    def _tell_all(self, what: str) -> None:
+        for session_id in list(self._queues):
+            self._tell(session_id, what)
+
+
+_listeners: dict[int, Listener] = {}
+
+
+def listener() -> Listener:
+    """The listener of the running event loop."""
+    key = id(asyncio.get_running_loop())
+    if key not in _listeners:
+        _listeners[key] = Listener()
+    return _listeners[key]
+
+
+async def events(session_id: int) -> AsyncIterator[bytes]:
+    """A session's Server-Sent Events: `changed` with what changed; a comment now and then keeps it open."""
+    async with listener().changes(session_id) as queue:
+        yield f"retry: 1000\n\nevent: changed\ndata: {CONNECTED}\n\n".encode()
+        while True:
+            try:
+                what = await asyncio.wait_for(queue.get(), PING_S)
+            except TimeoutError:
+                yield b": still here\n\n"
+                continue
+            yield f"event: changed\ndata: {what}\n\n".encode()

@@ -1,0 +1,178 @@
+"""The shot feed for monitors, and the live stream for screens. Documented in docs/formats/shot-feed.md."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from typing import Any
+
+from common.api import actor_of, given, serializer_of, shown
+from common.policy import may, shop_of
+from common.problems import MEDIA_TYPE, body
+from demo.golfers import golfer_of
+from django.http import HttpRequest, HttpResponseBase, JsonResponse, StreamingHttpResponse
+from drf_spectacular.utils import extend_schema
+from fitting.models import FittingSession
+from hemicycle_core.bag import HeadType
+from hemicycle_core.errors import BadInput
+from hemicycle_core.shots import Intent
+from rest_framework.authentication import BaseAuthentication
+from rest_framework.permissions import BasePermission
+from rest_framework.request import Request
+from rest_framework.response import Response
+from rest_framework.views import APIView
+from shop.models import Bay
+
+from . import stand_ins
+from .actions import FeedShot, Receipt, feed_key_of, receive, session_in
+from .models import FeedKey
+from .stream import events
+
+MOST_SHOTS = 50
+
+
+class MonitorKey(BaseAuthentication):
+    """`Authorization: Bearer KEY`, the key of one bay's monitor."""
+
+    def authenticate(self, request: Request) -> tuple[Any, FeedKey] | None:
+        word, _, secret = request.headers.get("Authorization", "").partition(" ")
+        key = feed_key_of(secret.strip()) if word.lower() == "bearer" and secret.strip() else None
+        return None if key is None else (None, key)
+
+    def authenticate_header(self, request: Request) -> str:
+        return "Bearer"
+
+
+class HasKey(BasePermission):
+    def has_permission(self, request: Request, view: APIView) -> bool:
+        return isinstance(request.auth, FeedKey)
+
+
+@dataclass
+class FeedBatch:
+    shots: list[FeedShot]
+
+
+@dataclass
+class TeeClub:
+    name: str
+    head_type: HeadType
+    loft_deg: float
+    length_m: float
+    own: bool
+
+
+@dataclass
+class Tee:
+    """What is on the tee. intent: the shot that is asked for. golfer and seed only for stand-in keys."""
+
+    session: int
+    build: str
+    club: TeeClub | None
+    protocol: str
+    intent: Intent
+    shots_so_far: int
+    golfer: dict[str, Any] | None
+    seed: int | None
+    altitude_m: float
+    temperature_c: float
+
+
+class FeedShots(APIView):
+    authentication_classes = [MonitorKey]
+    permission_classes = [HasKey]
+
+    @extend_schema(
+        request=serializer_of(FeedBatch), responses=serializer_of(Receipt), operation_id="feed_shots", tags=["feed"]
+    )
+    def post(self, request: Request) -> Response:
+        """Send one or more shots for the build in hand. Send again with the same ids until answered."""
+        shots = given(request, FeedBatch).shots
+        if not 1 <= len(shots) <= MOST_SHOTS:
+            raise BadInput(f"Send 1 to {MOST_SHOTS} shots at a time.", field="shots")
+        if any(not 1 <= len(shot.id) <= 64 for shot in shots):
+            raise BadInput("Every shot needs an id of 1 to 64 characters.", field="shots")
+        assert isinstance(request.auth, FeedKey)
+        return Response(shown(receive(request.auth, shots)))
+
+
+class FeedTee(APIView):
+    authentication_classes = [MonitorKey]
+    permission_classes = [HasKey]
+
+    @extend_schema(responses=serializer_of(Tee), operation_id="feed_tee", tags=["feed"])
+    def get(self, request: Request) -> Response:
+        """What is on the tee in this bay, for monitors that show it."""
+        key = request.auth
+        assert isinstance(key, FeedKey)
+        session = session_in(key.bay)
+        if session is None or session.in_hand is None:
+            problem = body("no_build", "No build is in hand in this bay.", 409)
+            return Response(problem, status=409, content_type=MEDIA_TYPE)
+        build = session.in_hand
+        club = None
+        if build.set_loft_deg is not None and build.length_m is not None:
+            club = TeeClub(build.name, HeadType(build.head_type), build.set_loft_deg, build.length_m, build.is_own)
+        golfer, seed = golfer_of(session.customer) if key.stand_in else (None, None)
+        tee = Tee(
+            session=session.pk,
+            build=build.letter or build.name,
+            club=club,
+            protocol=session.protocol,
+            intent=Intent(session.intent),
+            shots_so_far=session.shots.count(),
+            golfer=golfer,
+            seed=seed,
+            altitude_m=session.altitude_m,
+            temperature_c=session.temperature_c,
+        )
+        return Response(shown(tee))
+
+
+@dataclass
+class StandInOrder:
+    shots: int
+    every_s: float = 2.0
+
+
+@dataclass
+class StandInState:
+    hitting: bool
+
+
+class StandInView(APIView):
+    @extend_schema(responses=serializer_of(StandInState), operation_id="stand_in", tags=["bay"])
+    def get(self, request: Request, bay_id: int) -> Response:
+        """Whether the stand-in of a bay is hitting."""
+        bay = Bay.objects.one(shop_of(request), bay_id)
+        return Response(shown(StandInState(stand_ins.running(bay))))
+
+    @extend_schema(
+        request=serializer_of(StandInOrder), responses={202: None}, operation_id="stand_in_start", tags=["bay"]
+    )
+    def post(self, request: Request, bay_id: int) -> Response:
+        """Start the stand-in monitor in a bay."""
+        order = given(request, StandInOrder)
+        address = f"http://127.0.0.1:{request.get_port()}"
+        stand_ins.start(actor_of(request), bay_id=bay_id, shots=order.shots, every_s=order.every_s, address=address)
+        return Response(status=202)
+
+    @extend_schema(responses={204: None}, operation_id="stand_in_stop", tags=["bay"])
+    def delete(self, request: Request, bay_id: int) -> Response:
+        """Stop it."""
+        stand_ins.stop(actor_of(request), bay_id=bay_id)
+        return Response(status=204)
+
+
+async def stream(request: HttpRequest, session_id: int) -> HttpResponseBase:
+    """Server-Sent Events of one session: `changed` whenever something in it did."""
+    user = await request.auser()
+    if not may(user, "read"):
+        return JsonResponse(body("sign_in", "Sign in first.", 401), status=401, content_type=MEDIA_TYPE)
+    if not await FittingSession.objects.of(user.shop_id).filter(pk=session_id).aexists():  # type: ignore[union-attr, arg-type]
+        title = "That is not here, or not in your shop."
+        return JsonResponse(body("not_found", title, 404), status=404, content_type=MEDIA_TYPE)
+    response = StreamingHttpResponse(events(session_id), content_type="text/event-stream")
+    response.headers["Cache-Control"] = "no-cache"
+    response.headers["Content-Encoding"] = "identity"  # compressing would hold every event back
+    response.headers["X-Accel-Buffering"] = "no"
+    return response

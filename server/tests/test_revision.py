@@ -1,0 +1,107 @@
+"""One number a session: it names what a reader has, and says when there is something new."""
+
+import pytest
+from fitting.api import answers
+from fitting.models import FittingSession, Shot
+from live.actions import make_key
+from shop.models import Bay, Shop
+
+JSON = "application/json"
+
+
+@pytest.fixture
+def send(session, client):
+    key = make_key(Bay.objects.get(shop=session.shop), label="test")
+
+    def send(*ids):
+        body = {"shots": [{"id": each, "readings": {"carry_m": 160.0 + len(each)}} for each in ids]}
+        answer = client.post("/api/feed/shots", body, content_type=JSON, headers={"Authorization": f"Bearer {key}"})
+        assert answer.status_code == 200, answer.content
+
+    return send
+
+
+def since(seen):
+    return {"Since-Revision": str(seen["revision"])}
+
+
+def revision(session):
+    return FittingSession.objects.values_list("revision", flat=True).get(pk=session.pk)
+
+
+def test_every_change_and_every_shot_is_a_revision_and_what_is_refused_is_none(desk, session, send):
+    before = revision(session)
+    send("a", "bb")
+    assert revision(session) == before + 2
+    send("a")  # a retry is nothing new
+    assert revision(session) == before + 2
+    shot = Shot.objects.first()
+    assert desk.put(f"/api/shots/{shot.pk}/aside", {"aside": True}, content_type=JSON).json()["revision"] == before + 3
+    assert desk.put(f"/api/shots/{shot.pk}/counts", {"line": False, "distance": False}, content_type=JSON).status_code
+    assert revision(session) == before + 3
+
+
+@pytest.mark.parametrize("part", ["", "/bench", "/plans", "/shortlist"])
+def test_a_reader_who_has_it_is_told_so_until_session_shop_or_code_change(desk, session, send, part, monkeypatch):
+    send("a", "bb", "ccc")
+    url = f"/api/sessions/{session.pk}{part}"
+
+    def asked(tag):
+        answer = desk.get(url, headers={"If-None-Match": tag} if tag else {})
+        return answer.status_code, answer.headers["ETag"]
+
+    _, tag = asked("")
+    assert asked(tag) == (304, tag)
+    send("dddd")
+    status, second = asked(tag)
+    assert (status, second != tag, asked(second)[0]) == (200, True, 304)
+    Shop.objects.update(revision=99)
+    status, third = asked(second)
+    assert (status, asked(third)[0]) == (200, 304)
+    monkeypatch.setattr(answers, "code_version", lambda: "another")
+    assert asked(third)[0] == 200
+
+
+def test_a_reader_is_told_only_the_shots_that_changed(desk, session, send):
+    send("a", "bb", "ccc")
+    url = f"/api/sessions/{session.pk}"
+    seen = desk.get(url).json()
+    assert (len(seen["shots"]), seen["shots_since"]) == (3, 0)
+    send("dddd")
+    later = desk.get(url, {"since": seen["revision"]}).json()
+    assert [shot["number"] for shot in later["shots"]] == [4]
+    assert later["shots_since"] == seen["revision"]
+    first = Shot.objects.order_by("number").first()
+    answer = desk.put(f"/api/shots/{first.pk}/aside", {"aside": True}, content_type=JSON, headers=since(later))
+    assert [(shot["number"], shot["aside"]) for shot in answer.json()["shots"]] == [(1, True)]
+    # From a revision that this session never had, everything.
+    assert len(desk.get(url, {"since": 9999}).json()["shots"]) == 4
+    assert desk.get(url, {"since": "x"}).status_code == 400
+
+
+def test_shots_that_left_with_their_file_are_not_kept_by_a_reader(desk, session):
+    url = f"/api/sessions/{session.pk}"
+    body = {"file_name": "a.csv", "text": "club,carry_m\n7i,140\n7i,142\n"}
+    assert desk.post(f"{url}/import", body, content_type=JSON).status_code == 201
+    seen = desk.get(url).json()
+    (file,) = seen["imports"]
+    later = desk.put(f"/api/imports/{file['id']}", {"undone": True}, content_type=JSON, headers=since(seen)).json()
+    assert (later["shots_since"], later["shots"]) == (0, [])
+
+
+def test_a_refused_change_leaves_nothing_behind_that_a_later_one_could_be_taken_for(desk, session, send):
+    """A change that is rolled back gives its revision back; nothing worked out under it may be met again."""
+    send("a", "bb", "ccc")
+    url = f"/api/sessions/{session.pk}"
+    bad = {"builds": [], "reasons": "  ", "lost": []}
+    assert desk.post(f"{url}/handover", bad, content_type=JSON).status_code == 400
+    said = desk.put(f"{url}/gap", {"rule": "even_steps", "clubs_to_place": 2}, content_type=JSON).json()
+    assert (said["status"], said["clubs_to_place"], said["revision"]) == ("open", 2, revision(session))
+
+
+def test_answers_travel_small(desk, session, send):
+    send(*["x" * count for count in range(1, 51)])
+    plain = desk.get(f"/api/sessions/{session.pk}")
+    packed = desk.get(f"/api/sessions/{session.pk}", headers={"Accept-Encoding": "gzip"})
+    assert packed.headers["Content-Encoding"] == "gzip"
+    assert len(packed.content) < len(plain.content) / 4

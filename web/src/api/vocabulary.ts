@@ -1,0 +1,189 @@
+/** Printed by `./hemicycle vocabulary` from the core: words, units and ranges. Not to be edited. */
+export const VOCABULARY = {
+ "readings": {
+  "club_speed_mps": {
+   "label": "Club speed",
+   "unit": "mph",
+   "digits": 1,
+   "scale": 0.44704
+  },
+  "ball_speed_mps": {
+   "label": "Ball speed",
+   "unit": "mph",
+   "digits": 1,
+   "scale": 0.44704
+  },
+  "launch_deg": {
+   "label": "Launch angle",
+   "unit": "°",
+   "digits": 1,
+   "scale": 1.0
+  },
+  "direction_deg": {
+   "label": "Launch direction",
+   "unit": "°",
+   "digits": 1,
+   "scale": 1.0
+  },
+  "spin_rpm": {
+   "label": "Spin",
+   "unit": "rpm",
+   "digits": 0,
+   "scale": 1.0
+  },
+  "axis_deg": {
+   "label": "Spin axis",
+   "unit": "°",
+   "digits": 0,
+   "scale": 1.0
+  },
+  "attack_deg": {
+   "label": "Attack angle",
+   "unit": "°",
+   "digits": 1,
+   "scale": 1.0
+  },
+  "path_deg": {
+   "label": "Club path",
+   "unit": "°",
+   "digits": 1,
+   "scale": 1.0
+  },
+  "face_deg": {
+   "label": "Face angle",
+   "unit": "°",
+   "digits": 1,
+   "scale": 1.0
+  },
+  "dynamic_loft_deg": {
+   "label": "Dynamic loft",
+   "unit": "°",
+   "digits": 1,
+   "scale": 1.0
+  },
+  "carry_m": {
+   "label": "Carry",
+   "unit": "yd",
+   "digits": 0,
+   "scale": 0.9144
+  },
+  "total_m": {
+   "label": "Total",
+   "unit": "yd",
+   "digits": 0,
+   "scale": 0.9144
+  },
+  "offline_m": {
+   "label": "Offline",
+   "unit": "yd",
+   "digits": 0,
+   "scale": 0.9144
+  },
+  "peak_m": {
+   "label": "Peak height",
+   "unit": "ft",
+   "digits": 0,
+   "scale": 0.3048
+  },
+  "landing_deg": {
+   "label": "Landing angle",
+   "unit": "°",
+   "digits": 0,
+   "scale": 1.0
+  },
+  "hang_s": {
+   "label": "Hang time",
+   "unit": "s",
+   "digits": 1,
+   "scale": 1.0
+  }
+ },
+ "rules": {
+  "roll_out": "Roll-out meets carry",
+  "carry_only": "Carry only",
+  "even_steps": "Even carry steps"
+ },
+ "shortRules": [
+  "even_steps",
+  "carry_only"
+ ],
+ "heads": {
+  "driver": "driver",
+  "fairway": "fairway wood",
+  "hybrid": "hybrid",
+  "utility": "utility iron",
+  "iron": "iron",
+  "wedge": "wedge",
+  "putter": "putter"
+ },
+ "fitted": [
+  "fairway",
+  "hybrid",
+  "utility"
+ ],
+ "firmness": [
+  "soft",
+  "medium",
+  "firm"
+ ],
+ "jobs": [
+  "green",
+  "tee",
+  "layup"
+ ],
+ "misses": [
+  "none",
+  "left",
+  "right",
+  "short",
+  "long"
+ ],
+ "likings": [
+  "liked",
+  "neutral",
+  "disliked",
+  "vetoed"
+ ],
+ "strikes": [
+  "toe",
+  "heel",
+  "thin",
+  "fat"
+ ],
+ "intents": [
+  "stock",
+  "low",
+  "high",
+  "draw",
+  "fade"
+ ],
+ "protocols": {
+  "full_swing": {
+   "name": "Full swing",
+   "why": "Only stock shots count for what the club does by itself.",
+   "intents": [
+    "stock"
+   ],
+   "shots": 6
+  },
+  "shaped": {
+   "name": "Shaped shots",
+   "why": "Others are kept beside them, as what it can be made to do.",
+   "intents": [
+    "low",
+    "high",
+    "draw",
+    "fade"
+   ],
+   "shots": 3
+  }
+ },
+ "most": {
+  "clubsToPlace": 3,
+  "plans": 3
+ },
+ "step": {
+  "leastM": 2.7432,
+  "mostM": 36.576
+ }
+} as const;

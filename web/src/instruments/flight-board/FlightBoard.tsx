@@ -1,0 +1,350 @@
+/**
+ * Side view of the flights, and below it the landing zone yard for yard. Yards and feet; right of the
+ * target is drawn below the line, as seen from above with the shot going to the right.
+ */
+import { scaleLinear } from "d3-scale";
+import { Letter, letterColour } from "../../ui/Letter";
+import { figure, sideWords } from "../../ui/units";
+import { spanOf, ticks } from "../scale";
+
+export interface BoardClub {
+	letter: string;
+	name: string;
+	/** Downrange yards and height in feet. */
+	path: [number, number][];
+	carry: number;
+	total: number;
+	offline: number;
+	/** Offline, carry. */
+	shots: { carry: number; offline: number; aside: boolean }[];
+	ellipse: {
+		carry: number;
+		offline: number;
+		major: number;
+		minor: number;
+		tilt: number;
+		depth: number;
+		width: number;
+	} | null;
+}
+
+export interface FlightBoardProps {
+	clubs: BoardClub[];
+	/** Clubs of the bag on both sides, drawn in ink. */
+	neighbours: BoardClub[];
+	windows: { low: number; high: number }[];
+}
+
+const WIDTH = 860;
+const LEFT = 44;
+const ZONE_WIDTH = 400;
+const ZONE_HEIGHT = 230;
+const ZONE_TOP = 9;
+
+export function FlightBoard(props: FlightBoardProps) {
+	return (
+		<div>
+			<SideView {...props} />
+			<div className="flex flex-wrap items-start gap-x-5 gap-y-2">
+				<LandingZone {...props} />
+				<Patterns clubs={props.clubs} />
+			</div>
+		</div>
+	);
+}
+
+/** The flights from the side; heights are stretched against distances, as the axes say. */
+export function SideView({
+	clubs,
+	neighbours,
+	windows,
+	height = 214,
+}: FlightBoardProps & { height?: number }) {
+	const all = [...neighbours, ...clubs];
+	const far = spanOf(
+		all.map((club) => club.carry),
+		20,
+		8,
+	).high;
+	const tall = spanOf(
+		all.flatMap((club) => club.path.map(([, z]) => z)),
+		30,
+		5,
+	).high;
+	const x = scaleLinear([0, far], [LEFT, WIDTH - 10]);
+	const y = scaleLinear([0, tall], [height - 24, 12]);
+	return (
+		<svg
+			viewBox={`0 0 ${WIDTH} ${height}`}
+			className="block w-full"
+			role="img"
+			aria-label="Side view of the flights"
+		>
+			{ticks({ low: 0, high: tall }, 30).map((feet) => (
+				<g key={feet}>
+					<line x1={LEFT} x2={WIDTH - 10} y1={y(feet)} y2={y(feet)} stroke="var(--color-base-300)" />
+					<text
+						x={LEFT - 6}
+						y={y(feet)}
+						textAnchor="end"
+						dominantBaseline="middle"
+						fontSize="12.5"
+						fill="var(--quiet)"
+					>
+						{feet === tall ? `${feet} ft` : feet}
+					</text>
+				</g>
+			))}
+			{ticks({ low: 0, high: far }, 40).map((yards) => (
+				<text key={yards} x={x(yards)} y={height - 6} textAnchor="middle" fontSize="12.5" fill="var(--quiet)">
+					{yards === 0 ? "0 yd" : yards}
+				</text>
+			))}
+			{windows.map((window) => (
+				<rect
+					key={window.low}
+					x={x(window.low)}
+					width={x(window.high) - x(window.low)}
+					y="6"
+					height={height - 30}
+					fill="var(--window)"
+					fillOpacity="0.55"
+					stroke="var(--window-line)"
+				/>
+			))}
+			{neighbours.map((club) => (
+				<Track key={club.name} club={club} x={x} y={y} ink />
+			))}
+			{clubs.map((club) => (
+				<Track key={club.letter} club={club} x={x} y={y} ink={false} />
+			))}
+		</svg>
+	);
+}
+
+interface TrackProps {
+	club: BoardClub;
+	x: (yards: number) => number;
+	y: (feet: number) => number;
+	ink: boolean;
+}
+
+function Track({ club, x, y, ink }: TrackProps) {
+	if (club.path.length === 0) return null;
+	const line = club.path
+		.map(([far, up], index) => `${index ? "L" : "M"}${x(far).toFixed(1)} ${y(up).toFixed(1)}`)
+		.join("");
+	const end = club.path.at(-1) ?? [0, 0];
+	const colour = ink ? "var(--color-base-content)" : letterColour(club.letter);
+	// Letters stand apart along the flight, so that close flights keep readable letters.
+	const spread = ink ? 0.5 : 0.42 + 0.11 * "ABCDEFGH".indexOf(club.letter);
+	const mark = club.path[Math.floor(Math.min(0.85, spread) * (club.path.length - 1))] ?? end;
+	return (
+		<g>
+			<path
+				d={line}
+				fill="none"
+				stroke={colour}
+				strokeWidth={ink ? 1.4 : 2.6}
+				strokeDasharray={ink ? "2 4" : undefined}
+			/>
+			{ink ? (
+				<text x={x(end[0]) + 5} y={y(0) - 7} fontSize="12.5" fill={colour}>
+					{club.name}
+				</text>
+			) : (
+				<Disc letter={club.letter} x={x(mark[0])} y={y(mark[1])} />
+			)}
+		</g>
+	);
+}
+
+function Disc({ letter, x, y }: { letter: string; x: number; y: number }) {
+	return (
+		<g>
+			<circle cx={x} cy={y} r="10" fill={letterColour(letter)} />
+			<text
+				x={x}
+				y={y}
+				textAnchor="middle"
+				dominantBaseline="central"
+				fontSize="12.5"
+				fontWeight="700"
+				fill="var(--on-letter)"
+			>
+				{letter}
+			</text>
+		</g>
+	);
+}
+
+/** The pattern in figures, for what the ellipse shows. */
+function Patterns({ clubs }: { clubs: BoardClub[] }) {
+	const known = clubs.filter((club) => club.ellipse !== null);
+	if (known.length === 0) return null;
+	return (
+		<table className="table-plain">
+			<thead>
+				<tr>
+					<th scope="col">80% of shots, yd</th>
+					<th scope="col">Front to back</th>
+					<th scope="col">Side to side</th>
+					<th scope="col">Middle</th>
+					<th scope="col">Roll</th>
+				</tr>
+			</thead>
+			<tbody>
+				{known.map((club) => (
+					<tr key={club.letter}>
+						<td>
+							<Letter letter={club.letter} size={20} /> {club.name}
+						</td>
+						<td className="num">{Math.round(club.ellipse?.depth ?? 0)}</td>
+						<td className="num">{Math.round(club.ellipse?.width ?? 0)}</td>
+						<td className="num">{sideWords(club.offline)}</td>
+						<td className="num">{figure(club.total - club.carry)}</td>
+					</tr>
+				))}
+			</tbody>
+		</table>
+	);
+}
+
+function LandingZone({ clubs, windows }: FlightBoardProps) {
+	const kept = clubs.flatMap((club) => club.shots.filter((shot) => !shot.aside));
+	const ends = [
+		...windows.flatMap((window) => [window.low, window.high]),
+		...clubs.map((club) => club.total),
+	];
+	const span = spanOf([...kept.map((shot) => shot.carry), ...ends], 10, 4);
+	const wide = Math.max(12, ...kept.map((shot) => Math.abs(shot.offline))) + 3;
+	// One scale for both directions: a yard is a yard. Seen from behind the player: further is up, right is right.
+	const scale = Math.min(ZONE_WIDTH / (2 * wide), ZONE_HEIGHT / (span.high - span.low));
+	const height = (span.high - span.low) * scale;
+	const width = 2 * wide * scale;
+	const x = scaleLinear([-wide, wide], [LEFT, LEFT + width]);
+	const y = scaleLinear([span.low, span.high], [ZONE_TOP + height, ZONE_TOP]);
+	const step = wide > 30 ? 20 : 10;
+	return (
+		<svg
+			viewBox={`0 0 ${LEFT + width + 8} ${height + ZONE_TOP + 24}`}
+			className="block shrink-0"
+			style={{ width: LEFT + width + 8 }}
+			role="img"
+			aria-label="Landing zone from above, yard for yard"
+		>
+			<clipPath id="zone">
+				<rect x={LEFT} y={ZONE_TOP} width={width} height={height} />
+			</clipPath>
+			<rect x={LEFT} y={ZONE_TOP} width={width} height={height} fill="var(--color-base-100)" />
+			{windows.map((window) => (
+				<rect
+					key={window.low}
+					x={LEFT}
+					width={width}
+					y={y(window.high)}
+					height={y(window.low) - y(window.high)}
+					fill="var(--window)"
+					fillOpacity="0.55"
+					stroke="var(--window-line)"
+				/>
+			))}
+			{ticks({ low: -wide, high: wide }, step).map((offline) => (
+				<g key={offline}>
+					<line
+						x1={x(offline)}
+						x2={x(offline)}
+						y1={ZONE_TOP}
+						y2={height + ZONE_TOP}
+						stroke={offline ? "var(--color-base-300)" : "var(--quiet)"}
+						strokeDasharray={offline ? undefined : "2 4"}
+					/>
+					<text
+						x={x(offline)}
+						y={height + ZONE_TOP + 16}
+						textAnchor="middle"
+						fontSize="12.5"
+						fill="var(--quiet)"
+					>
+						{offline === 0 ? "line" : `${Math.abs(offline)} ${offline < 0 ? "L" : "R"}`}
+					</text>
+				</g>
+			))}
+			{ticks(span, 10).map((yards) => (
+				<text
+					key={yards}
+					x={LEFT - 6}
+					y={y(yards)}
+					textAnchor="end"
+					dominantBaseline="middle"
+					fontSize="12.5"
+					fill="var(--quiet)"
+				>
+					{yards}
+				</text>
+			))}
+			<g clipPath="url(#zone)">
+				{clubs.map((club) => (
+					<Landing key={club.letter} club={club} x={x} y={y} scale={scale} />
+				))}
+			</g>
+		</svg>
+	);
+}
+
+function Landing({
+	club,
+	x,
+	y,
+	scale,
+}: {
+	club: BoardClub;
+	x: (v: number) => number;
+	y: (v: number) => number;
+	scale: number;
+}) {
+	const colour = letterColour(club.letter);
+	return (
+		<g>
+			{club.ellipse && (
+				<ellipse
+					rx={club.ellipse.major * scale}
+					ry={club.ellipse.minor * scale}
+					transform={`translate(${x(club.ellipse.offline)} ${y(club.ellipse.carry)}) rotate(${club.ellipse.tilt - 90})`}
+					fill={colour}
+					fillOpacity="0.12"
+					stroke={colour}
+					strokeWidth="1.5"
+				/>
+			)}
+			{club.shots.map((shot, index) => (
+				<circle
+					// biome-ignore lint/suspicious/noArrayIndexKey: shots have no identity here and never reorder
+					key={index}
+					cx={x(shot.offline)}
+					cy={y(shot.carry)}
+					r="3.4"
+					fill={shot.aside ? "none" : colour}
+					stroke={colour}
+				/>
+			))}
+			<line
+				x1={x(club.offline)}
+				x2={x(club.offline)}
+				y1={y(club.carry)}
+				y2={y(club.total)}
+				stroke={colour}
+				strokeWidth="2.4"
+			/>
+			<line
+				x1={x(club.offline) - 5}
+				x2={x(club.offline) + 5}
+				y1={y(club.total)}
+				y2={y(club.total)}
+				stroke={colour}
+				strokeWidth="2.4"
+			/>
+			<Disc letter={club.letter} x={x(club.offline)} y={y(club.carry)} />
+		</g>
+	);
+}

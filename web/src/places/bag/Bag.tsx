@@ -1,0 +1,317 @@
+/** Where is the hole, what closes it, what does the bag become? Map, ladder, stand, short list and plans. */
+import { memo, useCallback, useMemo, useState } from "react";
+import type { Session } from "../../api/client";
+import { change, usePlans } from "../../api/session";
+import { useCommands } from "../../commands/commands";
+import { CarryMap } from "../../instruments/carry-map/CarryMap";
+import { FlightLines } from "../../instruments/flight-board/FlightLines";
+import { Ladder } from "../../instruments/ladder/Ladder";
+import { rungs } from "../../session/ladder";
+import { afterOf, mapProps } from "../../session/maps";
+import type { PlaceProps } from "../../session/place";
+import { buildOf } from "../../session/select";
+import { RULES } from "../../session/words";
+import { Said, Waiting } from "../../ui/Said";
+import { typedYards } from "../../ui/typed";
+import { ClubCard } from "./ClubCard";
+import { ImportDialog } from "./ImportDialog";
+import { columnsOf, keyOf, Plans } from "./Plans";
+import { RackPicker } from "./RackPicker";
+import { gapChange, RuleBar } from "./Rules";
+import { ShortList } from "./ShortList";
+import { Stand } from "./Stand";
+
+const PARTS = [
+	{ id: "stand", name: "Stand", key: "t" },
+	{ id: "list", name: "Short list", key: "l" },
+	{ id: "plans", name: "Plans", key: "p" },
+] as const;
+type Part = (typeof PARTS)[number]["id"];
+
+const Arch = memo(CarryMap);
+
+export function Bag(props: PlaceProps) {
+	const { session, act, busy } = props;
+	const [importing, setImporting] = useState(false);
+	const [picking, setPicking] = useState(false);
+	const [flight, setFlight] = useState(false);
+	const [chosen, setChosen] = useState<number | null>(null);
+	const [part, setPart] = useState<Part>("stand");
+	const [shown, setShown] = useState("best");
+	const plans = usePlans(session, part === "plans");
+	const agreed = session.status === "agreed";
+	const known = session.bag.order.length >= 2;
+	const blocked = agreed ? "Agreed" : undefined;
+	useCommands("bag", [
+		{
+			id: "import",
+			name: "Import shots",
+			keys: "i",
+			shown: "I",
+			group: "Bag",
+			blocked,
+			run: () => setImporting(true),
+		},
+		{
+			id: "rack",
+			name: "Candidates from the rack",
+			keys: "k",
+			shown: "K",
+			group: "Bag",
+			blocked,
+			run: () => setPicking(true),
+		},
+		{
+			id: "rule",
+			name: "Change the rule",
+			keys: "r",
+			shown: "R",
+			group: "Bag",
+			blocked,
+			run: () =>
+				act(
+					gapChange(session, {
+						rule:
+							RULES[(RULES.findIndex((each) => each.id === session.rule) + 1) % RULES.length]?.id ??
+							"roll_out",
+					}),
+				),
+		},
+		...PARTS.map((each) => ({
+			id: each.id,
+			name: each.name,
+			keys: each.key,
+			shown: each.key.toUpperCase(),
+			group: "Bag",
+			run: () => setPart(each.id),
+		})),
+	]);
+	const club = chosen === null ? undefined : buildOf(session, chosen);
+	const columns = plans.data ? columnsOf(plans.data) : [];
+	const plan = columns.find((each, index) => keyOf(each, index) === shown) ?? columns[1];
+	const planned = part === "plans" ? plan : undefined;
+	// The map is drawn anew when what it shows changes, not when a club is chosen beside it.
+	const map = useMemo(() => mapProps(session, planned && afterOf(session, planned)), [session, planned]);
+	const table = useMemo(() => rungs(session), [session]);
+	const chooseHole = useCallback(
+		(lower: number) => act(gapChange(session, { gap_above: lower, like_for: null })),
+		[act, session],
+	);
+	return (
+		<div className="grid min-h-full lg:grid-cols-[1fr_21.5rem]">
+			<section className="flex min-w-0 flex-col p-4">
+				<RuleBar session={session} act={act} busy={busy} />
+				{known ? (
+					<div className={`mx-auto w-full ${part === "stand" ? "max-w-[60rem]" : "max-w-[44rem]"}`}>
+						<Arch {...map} onChooseClub={setChosen} onChooseHole={chooseHole} />
+					</div>
+				) : (
+					<NoBaseline session={session} onImport={() => setImporting(true)} />
+				)}
+				<div
+					className="no-print mt-2 mb-2 flex gap-1 border-b border-base-300"
+					role="tablist"
+					aria-label="Below the map"
+				>
+					{PARTS.map((each) => (
+						<button
+							key={each.id}
+							type="button"
+							role="tab"
+							aria-selected={part === each.id}
+							className={`flex min-h-10 cursor-pointer items-center gap-1.5 px-3 font-semibold ${part === each.id ? "bg-primary text-primary-content" : "hover:bg-base-100"}`}
+							onClick={() => setPart(each.id)}
+						>
+							<span className={`text-[12px] font-medium ${part === each.id ? "" : "quiet"}`}>
+								{each.key.toUpperCase()}
+							</span>
+							{each.name}
+						</button>
+					))}
+				</div>
+				{part === "stand" && (
+					<Stand
+						session={session}
+						onPick={() => setPicking(true)}
+						onList={() => setPart("list")}
+						agreed={agreed}
+					/>
+				)}
+				{part === "list" && <ShortList session={session} act={act} busy={busy} />}
+				{part === "plans" &&
+					(plans.data ? (
+						<Plans session={session} plans={plans.data} shown={shown} onShow={setShown} />
+					) : plans.isError ? (
+						<Said error={plans.error} />
+					) : (
+						<Waiting what="the plans" />
+					))}
+			</section>
+			<aside className="flex flex-col gap-4 border-l border-base-300 bg-base-100 p-4">
+				<div className="flex items-baseline justify-between">
+					<h2 className="text-lg">Ladder</h2>
+					<button
+						type="button"
+						className="no-print btn btn-sm h-9 border-base-300 bg-base-100"
+						aria-pressed={flight}
+						onClick={() => setFlight(!flight)}
+					>
+						{flight ? "Show steps" : "Show flight"}
+					</button>
+					<ClubCount session={session} />
+				</div>
+				<Ladder rungs={table} chosen={chosen} onChoose={setChosen} flight={flight} />
+				{flight && <FlightLines clubs={table} />}
+				{club && (
+					<ClubCard
+						key={club.id}
+						session={session}
+						build={club}
+						act={act}
+						busy={busy}
+						onClose={() => setChosen(null)}
+					/>
+				)}
+				<Remarks session={session} />
+				{!agreed && <AddClub session={session} act={act} busy={busy} />}
+				<button
+					type="button"
+					className="no-print btn h-11"
+					onClick={() => setImporting(true)}
+					disabled={agreed}
+				>
+					<span className="key">I</span> Import shots
+				</button>
+				<Imports session={session} act={act} busy={busy || agreed} />
+			</aside>
+			{importing && <ImportDialog session={session} onClose={() => setImporting(false)} />}
+			{picking && <RackPicker session={session} act={act} busy={busy} onClose={() => setPicking(false)} />}
+		</div>
+	);
+}
+
+/** The files that were taken in; each can be taken back whole, and brought in again. */
+function Imports({ session, act, busy }: Pick<PlaceProps, "session" | "act" | "busy">) {
+	if (session.imports.length === 0) return null;
+	return (
+		<ul className="space-y-1 text-sm" aria-label="Files taken in">
+			{session.imports.map((file) => (
+				<li key={file.id} className="flex items-center justify-between gap-2">
+					<span
+						className={`min-w-0 truncate ${file.undone ? "quiet line-through" : ""}`}
+						title={file.file_name}
+					>
+						{file.file_name}
+					</span>
+					<span className="quiet shrink-0">{file.undone ? "taken back" : `${file.shots} shots`}</span>
+					<button
+						type="button"
+						className="min-h-9 shrink-0 cursor-pointer underline"
+						disabled={busy}
+						onClick={() => act(() => change.undoImport(file.id, !file.undone))}
+					>
+						{file.undone ? "Bring in again" : "Take back"}
+					</button>
+				</li>
+			))}
+		</ul>
+	);
+}
+
+/** What the bag says besides its holes: how many clubs belong, where irons stop stepping, flights out of line. */
+function Remarks({ session }: { session: Session }) {
+	if (session.bag.remarks.length === 0) return null;
+	return (
+		<section className="bg-base-200 p-3" aria-label="What the bag says">
+			<ul className="space-y-1.5 text-[14.5px]">
+				{session.bag.remarks.map((remark) => (
+					<li key={remark.sentence} className={remark.what === "count" ? "font-semibold" : ""}>
+						{remark.sentence}
+					</li>
+				))}
+			</ul>
+		</section>
+	);
+}
+
+function ClubCount({ session }: { session: Session }) {
+	const { club_count: count } = session.bag;
+	const most = session.brief.most_clubs;
+	const over = count > most;
+	return (
+		<span className={over ? "hole-text font-semibold" : "quiet text-sm"}>
+			{count} of {most} clubs{over ? ": too many" : ""}
+		</span>
+	);
+}
+
+function NoBaseline({ session, onImport }: { session: Session; onImport: () => void }) {
+	return (
+		<div className="grid flex-1 place-items-center p-10 text-center">
+			<div className="max-w-md space-y-4">
+				<p className="text-2xl font-semibold">What does {session.customer.name.split(" ")[0]} carry today?</p>
+				<p className="quiet">
+					Bring in the shots of the monitor as a CSV file, or add clubs on the right and type what each one
+					carries. Two clubs are enough to see a step.
+				</p>
+				<button type="button" className="btn btn-primary h-12 px-8 text-lg" onClick={onImport}>
+					Import shots
+				</button>
+			</div>
+		</div>
+	);
+}
+
+function AddClub({ session, act, busy }: Pick<PlaceProps, "session" | "act" | "busy">) {
+	const [name, setName] = useState("");
+	const [carry, setCarry] = useState("");
+	const [total, setTotal] = useState("");
+	return (
+		<form
+			className="no-print flex items-center gap-1.5"
+			onSubmit={(event) => {
+				event.preventDefault();
+				act(async () => {
+					const made = await change.addClub(session.id, {
+						name,
+						typed_carry_m: typedYards(carry, "carry"),
+						typed_total_m: typedYards(total, "total"),
+					});
+					// What was refused stays to be corrected.
+					setName("");
+					setCarry("");
+					setTotal("");
+					return made;
+				});
+			}}
+		>
+			<input
+				className="input h-10 min-w-0 flex-1 px-2"
+				placeholder="Club, 5i"
+				aria-label="Club to add"
+				value={name}
+				onChange={(e) => setName(e.target.value)}
+				required
+			/>
+			<input
+				className="input h-10 w-18 px-2"
+				placeholder="carry"
+				aria-label="Carry in yards"
+				inputMode="decimal"
+				value={carry}
+				onChange={(e) => setCarry(e.target.value)}
+			/>
+			<input
+				className="input h-10 w-18 px-2"
+				placeholder="total"
+				aria-label="Total in yards"
+				inputMode="decimal"
+				value={total}
+				onChange={(e) => setTotal(e.target.value)}
+			/>
+			<button type="submit" className="btn btn-sm h-10" disabled={busy}>
+				Add
+			</button>
+		</form>
+	);
+}

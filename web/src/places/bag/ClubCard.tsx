@@ -1,0 +1,143 @@
+/** One club of the bag: type its carry and total, mark it fixed, see and set aside its shots. */
+import { useState } from "react";
+import type { Build } from "../../api/client";
+import { change } from "../../api/session";
+import type { PlaceProps } from "../../session/place";
+import { questionOf, shotsOf } from "../../session/select";
+import { typedYards } from "../../ui/typed";
+import { type Metres, metresOf, toYards, yd } from "../../ui/units";
+import { gapChange } from "./Rules";
+
+const text = (metres: Metres | null) => (metres === null ? "" : String(Math.round(toYards(metres))));
+
+export function ClubCard({
+	session,
+	build,
+	act,
+	busy,
+	onClose,
+}: Pick<PlaceProps, "session" | "act" | "busy"> & { build: Build; onClose: () => void }) {
+	const [carry, setCarry] = useState(text(build.carry_m));
+	const [total, setTotal] = useState(text(build.total_m));
+	const [doubt, setDoubt] = useState(text(build.carry_doubt_m));
+	const shots = shotsOf(session, build.id);
+	const agreed = session.status === "agreed";
+	const like = session.bag.in_work?.like === build.id;
+	const save = (fixed: boolean) =>
+		act(async () => {
+			const typed = {
+				typed_carry_m: typedYards(carry, "carry"),
+				typed_total_m: typedYards(total, "total"),
+				typed_doubt_m: typedYards(doubt, "give or take"),
+			};
+			return change.club(build.id, { ...(shots.length ? {} : typed), fixed });
+		});
+	return (
+		<section className="border border-base-300 p-3" aria-label={build.name}>
+			<div className="flex items-center justify-between">
+				<h3 className="text-lg">
+					{build.name} <span className="quiet text-sm font-normal">{build.detail}</span>
+				</h3>
+				<button type="button" className="btn btn-ghost btn-sm" onClick={onClose}>
+					Close
+				</button>
+			</div>
+			<fieldset disabled={agreed || busy} className="space-y-2">
+				{shots.length === 0 ? (
+					<form
+						className="flex flex-wrap items-center gap-2"
+						onSubmit={(event) => {
+							event.preventDefault();
+							save(build.fixed);
+						}}
+					>
+						<label className="flex items-center gap-1">
+							<span className="quiet text-sm">carry</span>
+							<input
+								className="input h-10 w-18 px-2"
+								aria-label={`Carry of ${build.name} in yards`}
+								value={carry}
+								onChange={(e) => setCarry(e.target.value)}
+								inputMode="decimal"
+							/>
+						</label>
+						<label className="flex items-center gap-1">
+							<span className="quiet text-sm">total</span>
+							<input
+								className="input h-10 w-18 px-2"
+								aria-label={`Total of ${build.name} in yards`}
+								value={total}
+								onChange={(e) => setTotal(e.target.value)}
+								inputMode="decimal"
+							/>
+						</label>
+						<label className="flex items-center gap-1">
+							<span className="quiet text-sm">±</span>
+							<input
+								className="input h-10 w-14 px-2"
+								aria-label={`Give or take of ${build.name} in yards`}
+								value={doubt}
+								onChange={(e) => setDoubt(e.target.value)}
+								inputMode="decimal"
+							/>
+						</label>
+						<button type="submit" className="btn btn-sm h-10">
+							Set
+						</button>
+					</form>
+				) : (
+					<ul className="grid grid-cols-3 gap-1">
+						{shots.map((shot) => {
+							const question = questionOf(session, shot);
+							const carry = yd(metresOf(shot.readings, "carry_m"));
+							return (
+								<li key={shot.id}>
+									<button
+										type="button"
+										className="w-full cursor-pointer bg-base-200 px-2 py-1 text-left"
+										title={question || shot.aside_reason}
+										aria-label={`Shot ${shot.number}, carry ${carry}: ${shot.aside ? "bring back" : "set aside"}`}
+										onClick={() => act(() => change.aside(shot.id, !shot.aside, "by the fitter"))}
+									>
+										<span className={`num ${shot.aside ? "quiet line-through" : ""}`}>{carry}</span>{" "}
+										<span className={`text-[12px] ${question ? "hole-text" : "quiet"}`}>
+											{shot.aside ? "aside" : question ? "odd?" : ""}
+										</span>
+									</button>
+								</li>
+							);
+						})}
+					</ul>
+				)}
+				{build.carry_m !== null && (
+					<button
+						type="button"
+						className="btn btn-sm h-10 w-full border-base-300 bg-base-100"
+						aria-pressed={like}
+						onClick={() => act(gapChange(session, { like_for: like ? null : build.id, clubs_to_place: 1 }))}
+					>
+						{like ? "Back to the hole" : "Replace it like for like"}
+					</button>
+				)}
+				<div className="flex items-center justify-between">
+					<label className="flex min-h-9 items-center gap-2 text-sm">
+						<input
+							type="checkbox"
+							className="checkbox checkbox-sm"
+							checked={build.fixed}
+							onChange={(e) => save(e.target.checked)}
+						/>
+						Fixed: stays in the bag
+					</label>
+					<button
+						type="button"
+						className="min-h-9 cursor-pointer text-sm underline"
+						onClick={() => act(() => change.drop(build.id))}
+					>
+						Take out of the bag
+					</button>
+				</div>
+			</fieldset>
+		</section>
+	);
+}

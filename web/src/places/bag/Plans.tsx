@@ -1,0 +1,332 @@
+/** What the bag becomes: today, the best found and up to three plans side by side, in holes, shots a round and price. */
+import { useState } from "react";
+import type { BagPlan, Plans as PlansPicture, Session } from "../../api/client";
+import { type PlanBody, plan as planChange, usePlanChange } from "../../api/session";
+import { buildOf, candidatesOf, ownOf } from "../../session/select";
+import { Letter } from "../../ui/Letter";
+import { Said } from "../../ui/Said";
+import { figure, yd } from "../../ui/units";
+
+const MOST = 3;
+
+interface Props {
+	session: Session;
+	plans: PlansPicture;
+	shown: string;
+	onShow: (key: string) => void;
+}
+
+export const keyOf = (plan: BagPlan, index: number) =>
+	plan.id === null ? (index ? "best" : "today") : `kept ${plan.id}`;
+export const columnsOf = (plans: PlansPicture): BagPlan[] => [plans.today, plans.found, ...plans.plans];
+
+const bodyOf = (plan: BagPlan): PlanBody => ({
+	name: plan.name,
+	builds: plan.builds,
+	swap_home: plan.swap_home,
+	swap_away: plan.swap_away,
+	swap_course: plan.swap_course,
+});
+
+export function Plans({ session, plans, shown, onShow }: Props) {
+	const change = usePlanChange(session.id);
+	const [editing, setEditing] = useState<number | null>(null);
+	const columns = columnsOf(plans);
+	const agreed = session.status === "agreed";
+	const room = plans.plans.length < MOST && !agreed;
+	const keep = (plan: BagPlan, name: string) =>
+		change.mutate(() => planChange.keep(session.id, { ...bodyOf(plan), name }), {
+			onSuccess: (after) => {
+				const made = after.plans.at(-1);
+				if (made) onShow(keyOf(made, columnsOf(after).length - 1));
+				setEditing(made?.id ?? null);
+			},
+		});
+	const edited = plans.plans.find((plan) => plan.id === editing);
+	return (
+		<section aria-label="Plans for the bag">
+			<Said error={change.error} />
+			<p className="mb-2 font-semibold">
+				{plans.found.sentence}{" "}
+				<span className="quiet text-sm font-normal">
+					Found among {figure(plans.searched)} bag{plans.searched === 1 ? "" : "s"} for{" "}
+					{session.clubs_to_place} new {session.clubs_to_place === 1 ? "club" : "clubs"}.
+				</span>
+			</p>
+			<div className="overflow-x-auto">
+				<table className="table-plain w-full">
+					<thead>
+						<tr>
+							<th scope="col">Bag</th>
+							{columns.map((plan, index) => (
+								<th key={keyOf(plan, index)} scope="col">
+									<button
+										type="button"
+										aria-pressed={shown === keyOf(plan, index)}
+										className={`btn btn-sm h-10 ${shown === keyOf(plan, index) ? "btn-primary" : "border-base-300 bg-base-100"}`}
+										onClick={() => onShow(keyOf(plan, index))}
+									>
+										{plan.name}
+									</button>
+								</th>
+							))}
+						</tr>
+					</thead>
+					<tbody className="text-[15px]">
+						<Line name="New clubs" plans={columns} cell={(plan) => <Added session={session} plan={plan} />} />
+						<Line
+							name="Successful shots a round"
+							plans={columns}
+							cell={(plan, index) => <Rounds plan={plan} today={index === 0} />}
+						/>
+						<Line
+							name="Uncovered"
+							plans={columns}
+							cell={(plan) => (
+								<span className={plan.open_m > 0 ? "num hole-text" : "num"}>
+									{yd(plan.open_m)} <Unit>yd, widest {yd(plan.widest_m)}</Unit>
+								</span>
+							)}
+						/>
+						<Line
+							name="Crowded"
+							plans={columns}
+							cell={(plan) =>
+								plan.crowded.length ? <span className="hole-text">{plan.crowded.join("; ")}</span> : "none"
+							}
+						/>
+						<Line
+							name="Clubs"
+							plans={columns}
+							cell={(plan) => (
+								<span className={plan.over ? "hole-text num" : "num"}>
+									{plan.club_count} <Unit>of {session.brief.most_clubs}</Unit>
+									{plan.over > 0 && ` ${plan.over} too many`}
+								</span>
+							)}
+						/>
+						<Line name="Price" plans={columns} cell={(plan, index) => (index ? plan.price : "–")} />
+						<Line
+							name="Carries to relearn"
+							plans={columns}
+							cell={(plan, index) => (index ? (plan.relearn.length ? plan.relearn.join(", ") : "none") : "–")}
+						/>
+						<Line name="Leaves the bag" plans={columns} cell={(plan) => plan.dropped.join(", ") || "–"} />
+						{plans.today.jobs.map((job, index) => (
+							<Line
+								key={job.job}
+								name={job.job}
+								plans={columns}
+								cell={(plan) => {
+									const mine = plan.jobs[index];
+									return mine ? (
+										<>
+											<span className="num">{Math.round(mine.success * 100)}%</span> <Unit>{mine.club}</Unit>
+										</>
+									) : (
+										"–"
+									);
+								}}
+							/>
+						))}
+						{!agreed && (
+							<tr className="no-print">
+								<td />
+								{columns.map((plan, index) => (
+									<td key={keyOf(plan, index)}>
+										{plan.id === null ? (
+											<button
+												type="button"
+												className="btn btn-sm h-9 border-base-300 bg-base-100"
+												disabled={!room || change.isPending}
+												onClick={() => keep(plan, `Plan ${plans.plans.length + 1}`)}
+											>
+												{index ? "Keep" : "Start from"}
+											</button>
+										) : (
+											<span className="inline-flex gap-1">
+												<button
+													type="button"
+													className="btn btn-sm h-9 border-base-300 bg-base-100"
+													aria-pressed={editing === plan.id}
+													onClick={() => {
+														setEditing(editing === plan.id ? null : plan.id);
+														onShow(keyOf(plan, index));
+													}}
+												>
+													Change
+												</button>
+												<button
+													type="button"
+													className="btn btn-ghost btn-sm h-9"
+													aria-label={`Take ${plan.name} away`}
+													onClick={() => change.mutate(() => planChange.drop(plan.id ?? 0))}
+												>
+													Away
+												</button>
+											</span>
+										)}
+									</td>
+								))}
+							</tr>
+						)}
+					</tbody>
+				</table>
+			</div>
+			{edited && (
+				<Editor
+					key={edited.id}
+					session={session}
+					plan={edited}
+					courses={plans.courses}
+					busy={change.isPending}
+					onChange={(body) => change.mutate(() => planChange.change(edited.id ?? 0, body))}
+				/>
+			)}
+			<p className="quiet mt-2 text-sm">
+				{columns.find((plan, index) => keyOf(plan, index) === shown)?.next}
+				{columns.some((plan) => plan.expected.length > 0) &&
+					" Clubs not hit yet count as the short list expects them."}
+			</p>
+		</section>
+	);
+}
+
+const Unit = ({ children }: { children: React.ReactNode }) => (
+	<span className="quiet text-sm font-normal">{children}</span>
+);
+
+function Line({
+	name,
+	plans,
+	cell,
+}: {
+	name: string;
+	plans: BagPlan[];
+	cell: (plan: BagPlan, index: number) => React.ReactNode;
+}) {
+	return (
+		<tr>
+			<th scope="row" className="max-w-44 truncate border-b-0! text-left!" title={name}>
+				{name}
+			</th>
+			{plans.map((plan, index) => (
+				<td key={keyOf(plan, index)}>{cell(plan, index)}</td>
+			))}
+		</tr>
+	);
+}
+
+function Added({ session, plan }: { session: Session; plan: BagPlan }) {
+	const fresh = plan.builds.map((id) => buildOf(session, id)).filter((build) => build?.letter);
+	if (fresh.length === 0) return <span className="quiet">none</span>;
+	return (
+		<span className="inline-flex flex-wrap items-center justify-end gap-1.5">
+			{fresh.map((build) => (
+				<span key={build?.id} className="inline-flex items-center gap-1">
+					<Letter letter={build?.letter ?? ""} size={20} />
+					{plan.swap_away === build?.id && <Unit>on {plan.swap_course}</Unit>}
+				</span>
+			))}
+		</span>
+	);
+}
+
+function Rounds({ plan, today }: { plan: BagPlan; today: boolean }) {
+	if (plan.rounds === null) return <span className="quiet">no jobs named</span>;
+	return (
+		<>
+			<span className="num text-[17px]">{figure(plan.rounds, 1)}</span>{" "}
+			{!today && plan.gain !== null && (
+				<Unit>
+					{plan.gain >= 0 ? "+" : ""}
+					{figure(plan.gain, 1)} ({figure(plan.gain_low, 1)} to {figure(plan.gain_high, 1)})
+				</Unit>
+			)}
+		</>
+	);
+}
+
+/** Clubs in and out of a plan, and the pair that is swapped by course. */
+function Editor({
+	session,
+	plan,
+	courses,
+	busy,
+	onChange,
+}: {
+	session: Session;
+	plan: BagPlan;
+	courses: string[];
+	busy: boolean;
+	onChange: (body: PlanBody) => void;
+}) {
+	const body = bodyOf(plan);
+	const inside = new Set(plan.builds);
+	const turn = (id: number) => {
+		const builds = inside.has(id) ? plan.builds.filter((each) => each !== id) : [...plan.builds, id];
+		const broken = [plan.swap_home, plan.swap_away].some((each) => each !== null && !builds.includes(each));
+		onChange({ ...body, builds, ...(broken ? { swap_home: null, swap_away: null, swap_course: "" } : {}) });
+	};
+	const fresh = candidatesOf(session).filter((build) => inside.has(build.id));
+	return (
+		<fieldset disabled={busy} className="mt-3 border border-base-300 bg-base-100 p-3">
+			<legend className="px-1 font-semibold">{plan.name}: in and out</legend>
+			<div className="flex flex-wrap gap-1.5">
+				{[...candidatesOf(session), ...ownOf(session).filter((each) => each.carry_m !== null)].map(
+					(build) => (
+						<button
+							key={build.id}
+							type="button"
+							aria-pressed={inside.has(build.id)}
+							disabled={build.fixed}
+							className={`btn btn-sm h-10 ${inside.has(build.id) ? "btn-primary" : "border-base-300 bg-base-100"}`}
+							onClick={() => turn(build.id)}
+						>
+							{build.letter && <Letter letter={build.letter} size={18} />} {build.name}
+							{build.fixed && <span className="text-[12px] font-normal">fixed</span>}
+						</button>
+					),
+				)}
+			</div>
+			{courses.length > 1 && fresh.length > 1 && (
+				<div className="mt-3 flex flex-wrap items-center gap-2 text-sm">
+					<label className="flex items-center gap-2 whitespace-nowrap">
+						Swap pair: on
+						<select
+							className="select h-10"
+							value={plan.swap_course}
+							onChange={(event) => {
+								const course = event.target.value;
+								const [home, away] = fresh;
+								onChange({
+									...body,
+									swap_course: course,
+									swap_home: course ? (plan.swap_home ?? home?.id ?? null) : null,
+									swap_away: course ? (plan.swap_away ?? away?.id ?? null) : null,
+								});
+							}}
+						>
+							<option value="">no course</option>
+							{courses.map((course) => (
+								<option key={course} value={course}>
+									{course}
+								</option>
+							))}
+						</select>
+					</label>
+					{plan.swap_course && (
+						<button
+							type="button"
+							className="btn btn-sm h-10"
+							onClick={() => onChange({ ...body, swap_home: plan.swap_away, swap_away: plan.swap_home })}
+						>
+							{buildOf(session, plan.swap_away ?? 0)?.letter} in the place of{" "}
+							{buildOf(session, plan.swap_home ?? 0)?.letter}: turn round
+						</button>
+					)}
+				</div>
+			)}
+		</fieldset>
+	);
+}

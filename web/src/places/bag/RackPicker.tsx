@@ -1,0 +1,125 @@
+/** Candidates from the rack: a head with a shaft that fits becomes a build with the next letter. */
+import { useQuery } from "@tanstack/react-query";
+import { useState } from "react";
+import { client, got, type Rack } from "../../api/client";
+import { change } from "../../api/session";
+import type { PlaceProps } from "../../session/place";
+import { candidatesOf } from "../../session/select";
+import { Letter } from "../../ui/Letter";
+import { Said, Waiting } from "../../ui/Said";
+import { Sheet } from "../../ui/Sheet";
+import { typedNumber } from "../../ui/typed";
+
+const KINDS: Record<string, string> = {
+	fairway: "Fairway woods",
+	hybrid: "Hybrids",
+	utility: "Utility irons",
+};
+
+export function RackPicker({
+	session,
+	act,
+	busy,
+	onClose,
+}: Pick<PlaceProps, "session" | "act" | "busy"> & { onClose: () => void }) {
+	const rack = useQuery({ queryKey: ["rack"], queryFn: () => got(client.GET("/api/rack")) });
+	return (
+		<Sheet title="Candidates from the rack" onClose={onClose} wide>
+			<Said error={rack.error} />
+			<p className="quiet mb-3">
+				Pull different kinds of about the same loft: equal loft is not equal carry.
+				{session.customer.hand === "left" ? " Only left-handed heads are shown." : ""}
+			</p>
+			{rack.data ? (
+				<div className="space-y-5">
+					{Object.entries(KINDS).map(([kind, title]) => (
+						<section key={kind}>
+							<h3 className="mb-1">{title}</h3>
+							<ul className="divide-y divide-base-300 border-y border-base-300">
+								{rack.data.heads
+									.filter(
+										(head) =>
+											head.head_type === kind && (session.customer.hand !== "left" || head.left_handed),
+									)
+									.map((head) => (
+										<HeadRow
+											key={head.id}
+											head={head}
+											rack={rack.data}
+											session={session}
+											act={act}
+											busy={busy}
+										/>
+									))}
+							</ul>
+						</section>
+					))}
+				</div>
+			) : (
+				<Waiting what="the rack" />
+			)}
+		</Sheet>
+	);
+}
+
+type RowProps = Pick<PlaceProps, "session" | "act" | "busy"> & { head: Rack["heads"][number]; rack: Rack };
+
+function HeadRow({ head, rack, session, act, busy }: RowProps) {
+	const fitting = rack.shafts.filter((each) => head.shafts.includes(each.id));
+	const [shaft, setShaft] = useState(String(fitting[Math.min(1, fitting.length - 1)]?.id ?? ""));
+	const [inches, setInches] = useState((head.length_m / 0.0254).toFixed(2));
+	const standing = candidatesOf(session).filter((build) => build.name === `${head.label} ${head.loft_deg}°`);
+	return (
+		<li className="grid grid-cols-[1fr_15rem_7rem_5rem_6rem] items-center gap-2 py-1.5">
+			<span className="flex items-center gap-2">
+				<span className="num text-lg">{head.label}</span> <span className="num">{head.loft_deg}°</span>
+				<span className="quiet truncate text-sm">
+					{head.maker} {head.model}, {head.sleeve_deg ? `sleeve ±${head.sleeve_deg}°` : "bonded"}
+					{head.sole ? `, ${head.sole} sole` : ""}
+				</span>
+				{standing.map((build) => (
+					<Letter key={build.id} letter={build.letter} size={20} />
+				))}
+			</span>
+			<select
+				className="select h-10"
+				aria-label={`Shaft for ${head.label}`}
+				value={shaft}
+				onChange={(e) => setShaft(e.target.value)}
+			>
+				{fitting.map((each) => (
+					<option key={each.id} value={each.id}>
+						{each.name}, {each.weight_g} g {each.flex}
+					</option>
+				))}
+			</select>
+			<label className="flex items-center gap-1">
+				<input
+					className="input h-10 w-20 px-2 text-right"
+					inputMode="decimal"
+					aria-label={`Length of ${head.label} in inches`}
+					value={inches}
+					onChange={(e) => setInches(e.target.value)}
+				/>
+				<span className="quiet text-sm">in</span>
+			</label>
+			<span className="quiet text-right text-sm">{Number(head.price).toFixed(0)}</span>
+			<button
+				type="button"
+				className="btn btn-sm h-10"
+				disabled={busy || !shaft || head.stock === 0}
+				onClick={() =>
+					act(async () => {
+						const length = typedNumber(inches, "length");
+						const length_m = length === null ? null : length * 0.0254;
+						return change.candidates(session.id, [
+							{ head: head.id, shaft: Number(shaft), length_m, set_loft_deg: null },
+						]);
+					})
+				}
+			>
+				{head.stock === 0 ? "None there" : "On the stand"}
+			</button>
+		</li>
+	);
+}

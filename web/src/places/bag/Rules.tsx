@@ -1,0 +1,208 @@
+/** How the holes are drawn: a rule for each end of the bag, the step wanted, the turf, how many clubs to place. */
+import { useState } from "react";
+import type { Firmness, GapRule, Session } from "../../api/client";
+import { change } from "../../api/session";
+import { VOCABULARY } from "../../api/vocabulary";
+import type { PlaceProps } from "../../session/place";
+import { RULES } from "../../session/words";
+import { typedYards } from "../../ui/typed";
+import { type Metres, toYards } from "../../ui/units";
+
+const TURFS = [null, ...VOCABULARY.firmness] as const;
+const COUNTS = Array.from({ length: VOCABULARY.most.clubsToPlace }, (_, index) => index + 1);
+
+export type Gap = Partial<{
+	rule: GapRule;
+	clubs_to_place: number;
+	gap_above: number | null;
+	like_for: number | null;
+}>;
+
+/** Change the space in work; what is not named stays as it is. */
+export const gapChange = (session: Session, over: Gap) => () =>
+	change.gap(session.id, {
+		rule: session.rule,
+		clubs_to_place: session.clubs_to_place,
+		gap_above: session.bag.in_work?.like ? null : (session.bag.in_work?.lower ?? null),
+		like_for: session.bag.in_work?.like ?? null,
+		...over,
+	});
+
+type Props = Pick<PlaceProps, "session" | "act" | "busy">;
+
+export function RuleBar({ session, act, busy }: Props) {
+	const [more, setMore] = useState(false);
+	const off = busy || session.status === "agreed";
+	const proposed = session.bag.in_work?.proposed_count ?? null;
+	return (
+		<>
+			<div className="flex flex-wrap items-center gap-2">
+				<h2 className="mr-auto text-lg">
+					Carry map
+					<span className="print-only font-normal">
+						{" "}
+						of {session.customer.name}, {new Date(session.held_on).toLocaleDateString("en-GB")}
+					</span>
+				</h2>
+				<div className="no-print join" role="group" aria-label="Rule the holes are drawn by">
+					{RULES.map((rule) => (
+						<button
+							key={rule.id}
+							type="button"
+							aria-pressed={session.rule === rule.id}
+							disabled={off}
+							className={`btn join-item btn-sm h-10 ${session.rule === rule.id ? "btn-primary" : "border-base-300 bg-base-100"}`}
+							onClick={() => act(gapChange(session, { rule: rule.id }))}
+						>
+							{rule.name}
+						</button>
+					))}
+				</div>
+				<button
+					type="button"
+					className="no-print btn btn-sm h-10 border-base-300 bg-base-100"
+					aria-expanded={more}
+					onClick={() => setMore(!more)}
+				>
+					Steps and turf
+				</button>
+				<div className="no-print join" role="group" aria-label="Clubs to place">
+					{COUNTS.map((count) => (
+						<button
+							key={count}
+							type="button"
+							aria-pressed={session.clubs_to_place === count}
+							disabled={off || Boolean(session.bag.in_work?.like)}
+							title={count === proposed ? "As many as belong here" : undefined}
+							className={`btn join-item btn-sm h-10 ${session.clubs_to_place === count ? "btn-primary" : "border-base-300 bg-base-100"}`}
+							onClick={() => act(gapChange(session, { clubs_to_place: count }))}
+						>
+							{count} {count === 1 ? "club" : "clubs"}
+						</button>
+					))}
+				</div>
+				{proposed !== null && proposed > 0 && proposed !== session.clubs_to_place && (
+					<button
+						type="button"
+						className="no-print min-h-10 cursor-pointer text-sm underline"
+						disabled={off}
+						onClick={() => act(gapChange(session, { clubs_to_place: Math.min(proposed, COUNTS.length) }))}
+					>
+						{proposed} {proposed === 1 ? "belongs" : "belong"} here
+					</button>
+				)}
+			</div>
+			{more && <Steps key={JSON.stringify(session.bag.rule)} session={session} act={act} busy={off} />}
+		</>
+	);
+}
+
+type Ends = [string, string];
+const whole = (end: number | null) => (end === null ? "" : String(Math.round(toYards(end as Metres))));
+const ends = ({ low, high }: Session["bag"]["long_step"]): Ends => [whole(low), whole(high)];
+
+function Steps({ session, act, busy }: Props) {
+	const { bag } = session;
+	const [long, setLong] = useState(ends(bag.long_step));
+	const [short, setShort] = useState(ends(bag.short_step));
+	const asItIs = bag.step_is_own ? [...ends(bag.long_step), ...ends(bag.short_step)] : null;
+	const put = (
+		steps: string[] | null,
+		over: Partial<{ short_rule: GapRule; turf: Firmness | null }> = {},
+	) => {
+		act(async () => {
+			const [a, b, c, d] = steps ? steps.map((text) => typedYards(text, "step")) : [];
+			return change.rules(session.id, {
+				short_rule: over.short_rule ?? bag.short_rule,
+				turf: over.turf === undefined ? bag.turf : over.turf,
+				long_least_m: a ?? null,
+				long_most_m: b ?? null,
+				short_least_m: c ?? null,
+				short_most_m: d ?? null,
+			});
+		});
+	};
+	return (
+		<form
+			className="no-print mt-2 flex flex-wrap items-end gap-x-5 gap-y-2 bg-base-100 p-3 text-sm"
+			onSubmit={(event) => {
+				event.preventDefault();
+				put([...long, ...short]);
+			}}
+		>
+			<StepEnds label="Step at the long end" value={long} onChange={setLong} />
+			<StepEnds label="Step of irons and wedges" value={short} onChange={setShort} />
+			<button type="submit" className="btn btn-sm h-10" disabled={busy}>
+				Set steps
+			</button>
+			{bag.step_is_own && (
+				<button type="button" className="btn btn-ghost btn-sm h-10" disabled={busy} onClick={() => put(null)}>
+					Usual steps
+				</button>
+			)}
+			<label>
+				<span className="quiet block">Irons and wedges by</span>
+				<select
+					className="select h-10"
+					value={bag.short_rule}
+					disabled={busy}
+					onChange={(event) => put(asItIs, { short_rule: event.target.value as GapRule })}
+				>
+					{VOCABULARY.shortRules.map((rule) => (
+						<option key={rule} value={rule}>
+							{VOCABULARY.rules[rule]}
+						</option>
+					))}
+				</select>
+			</label>
+			<label>
+				<span className="quiet block">Roll-out on</span>
+				<select
+					className="select h-10"
+					value={bag.turf ?? ""}
+					disabled={busy}
+					onChange={(event) => put(asItIs, { turf: (event.target.value || null) as Firmness | null })}
+				>
+					{TURFS.map((turf) => (
+						<option key={turf} value={turf ?? ""}>
+							{turf ? `${turf} turf` : "the monitor’s turf"}
+						</option>
+					))}
+				</select>
+			</label>
+		</form>
+	);
+}
+
+function StepEnds({
+	label,
+	value,
+	onChange,
+}: {
+	label: string;
+	value: Ends;
+	onChange: (value: Ends) => void;
+}) {
+	return (
+		<fieldset>
+			<legend className="quiet">{label}, yd</legend>
+			<span className="flex items-center gap-1.5">
+				<input
+					className="input h-10 w-14 px-2 text-right"
+					inputMode="decimal"
+					aria-label={`${label}, least`}
+					value={value[0]}
+					onChange={(event) => onChange([event.target.value, value[1]])}
+				/>
+				to
+				<input
+					className="input h-10 w-14 px-2 text-right"
+					inputMode="decimal"
+					aria-label={`${label}, most`}
+					value={value[1]}
+					onChange={(event) => onChange([value[0], event.target.value])}
+				/>
+			</span>
+		</fieldset>
+	);
+}

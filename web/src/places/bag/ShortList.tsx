@@ -1,0 +1,216 @@
+/** Which heads of the rack should land in the window, before anyone pulls them; one act puts the chosen ones up. */
+import { useId, useState } from "react";
+import { Link } from "react-router";
+import type { Ranked, Shortlist } from "../../api/client";
+import { change, useShortlist } from "../../api/session";
+import type { PlaceProps } from "../../session/place";
+import { lettersOf, targetOf } from "../../session/select";
+import { listOf } from "../../session/words";
+import { Letter } from "../../ui/Letter";
+import { Said, Waiting } from "../../ui/Said";
+import { reading, yd } from "../../ui/units";
+
+const FIRST = 3;
+const WORTH = 0.15;
+const ROOM = 8;
+
+const keyOf = (row: Ranked) => `${row.head} ${row.set_loft_deg}`;
+
+/** The first few that may well fill the window and are not up yet. */
+function firstOnes(list: Shortlist | undefined): string[] {
+	const rows = (list?.slots ?? []).flat();
+	const open = rows.filter(
+		(row) => row.supported && !row.letter && row.shaft !== null && row.chance >= WORTH,
+	);
+	return [...new Set(open.map(keyOf))].slice(0, FIRST);
+}
+
+export function ShortList({ session, act, busy }: Pick<PlaceProps, "session" | "act" | "busy">) {
+	const list = useShortlist(session);
+	const [chosen, setChosen] = useState<string[] | null>(null);
+	const agreed = session.status === "agreed";
+	const up = lettersOf(session).length;
+	const marked = chosen ?? (up ? [] : firstOnes(list.data));
+	const rows = (list.data?.slots ?? []).flat();
+	const wanted = [...new Map(rows.map((row) => [keyOf(row), row])).values()].filter(
+		(row) => marked.includes(keyOf(row)) && row.shaft !== null,
+	);
+	if (list.isPending) return <Waiting what="the rack" />;
+	const put = () => {
+		act(() =>
+			change.candidates(
+				session.id,
+				wanted.map((row) => ({
+					head: row.head,
+					shaft: row.shaft ?? 0,
+					set_loft_deg: row.set_loft_deg,
+					length_m: null,
+				})),
+			),
+		);
+		setChosen([]);
+	};
+	return (
+		<section aria-label="Short list of the rack">
+			<Said error={list.error} />
+			{list.data?.why && <p className="quiet mb-2">{list.data.why}</p>}
+			{list.data?.slots.map((slot, index) => (
+				<div key={slot.map(keyOf).join() || "none"} className="mb-3 overflow-x-auto">
+					<table className="table-plain w-full">
+						<caption className="mb-1 text-left text-sm">
+							<SlotWords session={session} index={index} many={list.data.slots.length > 1} />
+						</caption>
+						<thead>
+							<tr>
+								<th scope="col">Head, as it would be set</th>
+								<th scope="col">Should carry</th>
+								<th scope="col">Lands</th>
+								<th scope="col">Peak</th>
+								<th scope="col">In the window</th>
+								<th scope="col">Price</th>
+							</tr>
+						</thead>
+						<tbody>
+							{slot.map((row) => (
+								<Row
+									key={keyOf(row)}
+									row={row}
+									marked={marked.includes(keyOf(row))}
+									disabled={busy || agreed}
+									onMark={(on) =>
+										setChosen(on ? [...marked, keyOf(row)] : marked.filter((each) => each !== keyOf(row)))
+									}
+								/>
+							))}
+						</tbody>
+					</table>
+				</div>
+			))}
+			{!agreed && rows.length > 0 && (
+				<div className="flex flex-wrap items-center gap-3">
+					<button
+						type="button"
+						className="btn btn-primary h-11"
+						disabled={busy || wanted.length === 0 || up + wanted.length > ROOM}
+						onClick={put}
+					>
+						Put {wanted.length || "the marked"} on the stand
+					</button>
+					{up > 0 && wanted.length === 0 && (
+						<Link className="py-2 font-semibold underline" to={`/sessions/${session.id}/bay`}>
+							{listOf(lettersOf(session), "and")} on the stand: to the bay
+						</Link>
+					)}
+					<p className="quiet text-sm">
+						Expected from this player’s own clubs, along their lofts. It is a guess until it is hit.
+					</p>
+				</div>
+			)}
+			{(list.data?.left_out.length ?? 0) > 0 && (
+				<p className="quiet mt-2 text-sm">Left out: {list.data?.left_out.join(" ")}</p>
+			)}
+		</section>
+	);
+}
+
+function SlotWords({
+	session,
+	index,
+	many,
+}: {
+	session: PlaceProps["session"];
+	index: number;
+	many: boolean;
+}) {
+	const carry = targetOf(session, index, "carry_m");
+	const landing = targetOf(session, index, "landing_deg");
+	return (
+		<>
+			<strong>{many ? `Slot ${index + 1}: ` : ""}</strong>
+			carry {reading("carry_m", carry?.low)} to {reading("carry_m", carry?.high)} yd
+			{landing?.low ? `, landing ${Math.round(landing.low)}° or more` : ""}
+		</>
+	);
+}
+
+function Row({
+	row,
+	marked,
+	disabled,
+	onMark,
+}: {
+	row: Ranked;
+	marked: boolean;
+	disabled: boolean;
+	onMark: (on: boolean) => void;
+}) {
+	const id = useId();
+	const turned = row.turn_deg ? `${row.loft_deg}° set to ${row.set_loft_deg}°` : `${row.loft_deg}°`;
+	const history = row.won
+		? `chosen ${row.won === 1 ? "once" : `${row.won} times`} at this speed`
+		: row.players
+			? `hit by ${row.players} here`
+			: "";
+	return (
+		<tr className={row.supported ? "" : "quiet"}>
+			<td>
+				<label htmlFor={id} className="flex min-h-10 cursor-pointer items-center gap-2.5">
+					{row.letter ? (
+						<Letter letter={row.letter} />
+					) : (
+						<input
+							id={id}
+							type="checkbox"
+							className="checkbox"
+							checked={marked}
+							disabled={disabled || row.shaft === null}
+							onChange={(event) => onMark(event.target.checked)}
+						/>
+					)}
+					<span className="min-w-0">
+						<span className="num text-[17px]">{row.label}</span> <span className="num">{turned}</span>{" "}
+						<span className="quiet text-sm">{row.name}</span>
+						<span className="quiet block text-[13.5px] whitespace-normal">
+							{[row.sentence, row.rough, history && `${history[0]?.toUpperCase()}${history.slice(1)}.`]
+								.filter(Boolean)
+								.join(" ")}
+						</span>
+					</span>
+				</label>
+			</td>
+			<td>
+				<span className="num text-[17px]">{yd(row.carry_m)}</span>{" "}
+				<span className="quiet text-sm">±{yd(row.carry_within_m)}</span>
+			</td>
+			<td>
+				<span className="num text-[17px]">{reading("landing_deg", row.landing_deg)}</span>{" "}
+				<span className="quiet text-sm">
+					{row.landing_within_deg === null ? "" : `±${Math.round(row.landing_within_deg)}`}
+				</span>
+			</td>
+			<td>
+				{reading("peak_m", row.peak_m)}{" "}
+				<span className="quiet text-sm">{row.peak_m === null ? "" : "ft"}</span>
+			</td>
+			<td>
+				<Chance share={row.supported ? row.chance : null} />
+			</td>
+			<td>{row.price}</td>
+		</tr>
+	);
+}
+
+/** A chance as shots in ten, which is how a fitter says it. */
+function Chance({ share }: { share: number | null }) {
+	if (share === null) return <span className="text-sm">not supported</span>;
+	return (
+		<span className="inline-flex items-center gap-2">
+			<span className="relative hidden h-2.5 w-16 bg-base-300 xl:block" aria-hidden="true">
+				<span className="absolute inset-y-0 left-0 bg-base-content" style={{ width: `${share * 100}%` }} />
+			</span>
+			<span className="num w-16 text-right">
+				{share < 0.05 ? "unlikely" : `${Math.round(share * 10) || 1} in 10`}
+			</span>
+		</span>
+	);
+}

@@ -1,0 +1,93 @@
+/** The candidates on the stand: what each does, and what it would do to its neighbours. */
+import { Link } from "react-router";
+import type { Session } from "../../api/client";
+import { MOST_RINGS } from "../../instruments/carry-map/CarryMap";
+import { candidatesOf } from "../../session/select";
+import { Letter } from "../../ui/Letter";
+import { yd } from "../../ui/units";
+
+export function Stand({
+	session,
+	onPick,
+	onList,
+	agreed,
+}: {
+	session: Session;
+	onPick: () => void;
+	onList: () => void;
+	agreed: boolean;
+}) {
+	const candidates = candidatesOf(session);
+	return (
+		<div>
+			<ul className="grid gap-2 sm:grid-cols-2 xl:grid-cols-4">
+				{candidates.map((build) => {
+					const verdict = session.verdicts.find((each) => each.build === build.id);
+					return (
+						<li
+							key={build.id}
+							className="border-t-3 bg-base-100 px-3 py-2"
+							style={{ borderColor: `var(--${build.letter})` }}
+						>
+							<p className="flex items-center gap-2 font-semibold">
+								<Letter letter={build.letter} /> <span className="truncate">{build.name}</span>
+							</p>
+							<p className="truncate">
+								<span className="num text-xl">{yd(build.carry_m)}</span>{" "}
+								<span className="quiet text-sm">
+									carry {build.half_width_m === null ? "" : `±${yd(build.half_width_m, 1)}`}
+								</span>
+								{build.averages.landing_deg !== undefined && (
+									<>
+										{" "}
+										<span className="num text-xl">{Math.round(build.averages.landing_deg)}°</span>{" "}
+										<span className="quiet text-sm">land</span>
+									</>
+								)}
+							</p>
+							<p className={verdict?.kind === "one_turn" ? "hole-text font-semibold" : "font-semibold"}>
+								{verdict?.headline ?? "Not hit yet"}
+							</p>
+							{verdict?.at_first && (
+								<p className="hole-text text-[13.5px]">By the first targets: {verdict.at_first}</p>
+							)}
+							{session.bag.moved[build.letter] && (
+								<p className="quiet text-[13.5px] leading-snug">{session.bag.moved[build.letter]}</p>
+							)}
+						</li>
+					);
+				})}
+				{!agreed && candidates.length < 8 && (
+					<li className="no-print flex flex-col gap-2">
+						<button
+							type="button"
+							className="btn min-h-11 w-full flex-1 border-base-300 bg-base-100"
+							onClick={onList}
+						>
+							<span className="key">L</span> Short list for this player
+						</button>
+						<button
+							type="button"
+							className="btn min-h-11 w-full flex-1 border-dashed border-base-300 bg-transparent"
+							onClick={onPick}
+						>
+							<span className="key">K</span> Whole rack
+						</button>
+					</li>
+				)}
+			</ul>
+			<p className="mt-2 flex items-center justify-between text-sm">
+				<span className="quiet">
+					{candidates.length > MOST_RINGS
+						? `The map shows the first ${MOST_RINGS} candidates.`
+						: "Outer ring: the bag, carry to roll-out. Inner rings: candidates, a dot for each kept shot."}
+				</span>
+				{candidates.length > 0 && (
+					<Link to={`/sessions/${session.id}/bay`} className="font-semibold underline">
+						To the bay
+					</Link>
+				)}
+			</p>
+		</div>
+	);
+}

@@ -1,0 +1,144 @@
+/** Clubs of the bag as they are typed: what is refused stays to be corrected, what is no number is never taken for
+ * nothing. */
+
+import { fireEvent, screen, waitFor } from "@testing-library/react";
+import { useState } from "react";
+import { afterEach, expect, test } from "vitest";
+import type { Session } from "../../api/client";
+import type { PlaceProps } from "../../session/place";
+import { session, shot } from "../../tests/session";
+import { changes, clear, draw, serve, show } from "../../tests/stage";
+import { Said } from "../../ui/Said";
+import { typedNumber, typedYards } from "../../ui/typed";
+import { toMetres } from "../../ui/units";
+import { Targets } from "../brief/Targets";
+import { Bag } from "./Bag";
+import { ClubCard } from "./ClubCard";
+
+afterEach(clear);
+
+/** A place as the frame holds it: what goes wrong is said. */
+function Held({ place: Place, of }: { place: (props: PlaceProps) => React.ReactNode; of: Session }) {
+	const [error, setError] = useState<unknown>(null);
+	const act = (change: () => Promise<Session>) => void change().catch(setError);
+	return (
+		<>
+			<Said error={error as Error | null} />
+			<Place session={of} act={act} busy={false} live="live" />
+		</>
+	);
+}
+const held = (place: (props: PlaceProps) => React.ReactNode, of: Session = session) =>
+	draw(<Held place={place} of={of} />);
+const type = (label: string, value: string) =>
+	fireEvent.change(screen.getByLabelText(label), { target: { value } });
+const value = (label: string) => (screen.getByLabelText(label) as HTMLInputElement).value;
+
+test.each([
+	["165", 165],
+	[" 162,5 ", 162.5],
+	["−3", -3],
+	["", null],
+	["  ", null],
+])("typed %j is read as %j", (text, wanted) => {
+	expect(typedNumber(text, "carry")).toBe(wanted);
+	expect(typedYards(text, "carry")).toBe(wanted === null ? null : toMetres(wanted));
+});
+
+test.each(["16o", "1.2.3", "about 160"])("typed %j is refused with what to write", (text) => {
+	expect(() => typedNumber(text, "carry")).toThrow(`“${text}” is no number. Write the carry in figures`);
+});
+
+test("a club that is refused stays in its fields; one that went in leaves them empty", async () => {
+	const answers: Record<string, unknown> = {};
+	const sent = serve(answers);
+	held((props) => <Bag {...props} />);
+	type("Club to add", "7i");
+	type("Carry in yards", "14o");
+	fireEvent.click(screen.getByRole("button", { name: "Add" }));
+	expect((await screen.findByRole("alert")).textContent).toContain("“14o” is no number");
+	expect(changes(sent)).toEqual([]);
+	type("Carry in yards", "140");
+	fireEvent.click(screen.getByRole("button", { name: "Add" }));
+	await waitFor(() => expect(changes(sent)).toHaveLength(1));
+	expect([value("Club to add"), value("Carry in yards")]).toEqual(["7i", "140"]);
+	answers["POST /api/sessions/7/clubs"] = session;
+	fireEvent.click(screen.getByRole("button", { name: "Add" }));
+	await waitFor(() => expect(value("Club to add")).toBe(""));
+	expect(changes(sent)[1]?.body).toEqual({ name: "7i", typed_carry_m: toMetres(140), typed_total_m: null });
+});
+
+const card = (of = session, which = 2) => {
+	const found = of.builds.find((each) => each.id === which);
+	if (!found) throw new Error("no such club");
+	return (props: PlaceProps) => <ClubCard {...props} build={found} onClose={() => undefined} />;
+};
+
+test("a typed club is set whole; a slip of the finger does not clear what was there", async () => {
+	const sent = serve({ "PUT /api/builds/2": session });
+	held(card());
+	expect([value("Carry of 5W in yards"), value("Total of 5W in yards")]).toEqual(["196", "204"]);
+	type("Carry of 5W in yards", "l96");
+	fireEvent.click(screen.getByRole("button", { name: "Set" }));
+	expect((await screen.findByRole("alert")).textContent).toContain("“l96” is no number");
+	expect(changes(sent)).toEqual([]);
+	type("Carry of 5W in yards", "198");
+	type("Give or take of 5W in yards", "6");
+	fireEvent.click(screen.getByRole("button", { name: "Set" }));
+	await waitFor(() => expect(changes(sent)).toHaveLength(1));
+	expect(changes(sent)[0]?.body).toEqual({
+		typed_carry_m: toMetres(198),
+		typed_total_m: toMetres(204),
+		typed_doubt_m: toMetres(6),
+		fixed: true,
+	});
+});
+
+test("of a club that was hit its shots are shown, each set aside or brought back, and it may be freed", async () => {
+	const shots = [shot(8, 1, 161), shot(9, 1, 130, { aside: true }), shot(10, 1, 180)];
+	const sent = serve({ "PUT /api/shots/8/aside": session, "PUT /api/builds/1": session });
+	const odd = { ...session, shots, questions: { 10: "Odd." } };
+	held(card(odd, 1), odd);
+	fireEvent.click(screen.getByRole("button", { name: "Shot 8, carry 161: set aside" }));
+	await waitFor(() => expect(changes(sent)[0]?.body).toMatchObject({ aside: true }));
+	expect(screen.getByRole("button", { name: "Shot 9, carry 130: bring back" })).toBeTruthy();
+	expect(screen.getByTitle("Odd.").textContent).toContain("odd?");
+	fireEvent.click(screen.getByRole("checkbox"));
+	await waitFor(() => expect(changes(sent)[1]?.body).toEqual({ fixed: true }));
+});
+
+test("the same but newer is one act, and back again; a club is taken out of the bag", async () => {
+	const sent = serve({ "PUT /api/sessions/7/gap": session, "DELETE /api/builds/2": session });
+	const { unmount } = held(card());
+	fireEvent.click(screen.getByRole("button", { name: "Replace it like for like" }));
+	await waitFor(() => expect(changes(sent)[0]?.body).toMatchObject({ like_for: 2, clubs_to_place: 1 }));
+	fireEvent.click(screen.getByRole("button", { name: "Take out of the bag" }));
+	await waitFor(() => expect(changes(sent)[1]).toMatchObject({ method: "DELETE", url: "/api/builds/2" }));
+	unmount();
+	const plan = session.bag.in_work ? { ...session.bag.in_work, like: 2 } : null;
+	held(card(), { ...session, bag: { ...session.bag, in_work: plan } });
+	fireEvent.click(screen.getByRole("button", { name: "Back to the hole" }));
+	await waitFor(() => expect(changes(sent)[2]?.body).toMatchObject({ like_for: null }));
+});
+
+test("nothing of an agreed bag can be changed", () => {
+	serve({});
+	show(card(), { ...session, status: "agreed" });
+	expect(screen.getByRole("group").hasAttribute("disabled")).toBe(true);
+});
+
+test("a target that is no number is not sent and can be corrected; one that is refused stays open", async () => {
+	const sent = serve({});
+	held((props) => <Targets {...props} />);
+	fireEvent.click(screen.getByRole("button", { name: "Change Carry" }));
+	type("Carry from", "far");
+	fireEvent.submit(screen.getByLabelText("Carry from"));
+	expect((await screen.findByRole("alert")).textContent).toContain("“far” is no number");
+	expect(changes(sent)).toEqual([]);
+	type("Carry from", "178");
+	fireEvent.submit(screen.getByLabelText("Carry from"));
+	await waitFor(() =>
+		expect(changes(sent)[0]?.body).toMatchObject({ low: toMetres(178), quantity: "carry_m" }),
+	);
+	expect(value("Carry from")).toBe("178");
+});

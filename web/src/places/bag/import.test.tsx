@@ -1,0 +1,122 @@
+/** A shots file: read in whatever letters it was written, looked at, put right, taken in. */
+
+import { fireEvent, screen, waitFor } from "@testing-library/react";
+import { afterEach, expect, test } from "vitest";
+import type { ImportPreview, ImportResult } from "../../api/client";
+import { session } from "../../tests/session";
+import { clear, type Sent, serve, show } from "../../tests/stage";
+import { toMetres } from "../../ui/units";
+import { ImportDialog } from "./ImportDialog";
+
+afterEach(clear);
+
+const PREVIEW = "POST /api/sessions/7/import/preview";
+const TAKE = "POST /api/sessions/7/import";
+const preview: ImportPreview = {
+	file_name: "shots.csv",
+	columns: [
+		{ header: "Schläger", key: "club", unit: "", example: "7i", sure: true },
+		{ header: "Länge", key: "carry_m", unit: "m", example: "140", sure: false },
+		{ header: "Notiz", key: "", unit: "", example: "", sure: true },
+	],
+	clubs: [
+		{ written: "Eisen 7", name: "7i", shots: 5 },
+		{ written: "Fähre", name: "", shots: 1 },
+	],
+	shots: 5,
+	problems: [{ line: 4, column: "Länge", sentence: "“weit” is not a number." }],
+	unlike: [{ line: 3, club: "7i", carry_m: toMetres(90), why: "38 yd under the middle of the others." }],
+	remembered: false,
+};
+const taken: ImportResult = { shots: 5, clubs: 1, set_aside: 1, computed: 2, problems: preview.problems };
+
+function open(answers: Record<string, unknown> = { [PREVIEW]: preview, [TAKE]: taken }): Sent[] {
+	const sent = serve(answers);
+	show(() => <ImportDialog session={{ ...session, id: 7 }} onClose={() => undefined} />, session);
+	return sent;
+}
+const choose = (bytes: Uint8Array<ArrayBuffer> | string, name = "shots.csv") =>
+	fireEvent.change(screen.getByLabelText("Shots file"), { target: { files: [new File([bytes], name)] } });
+const bodies = (sent: Sent[]) => sent.map((each) => each.body as Record<string, unknown>);
+
+const TEXT = "Schläger;Länge\nEisen 7;140\n";
+const latin = Uint8Array.from(TEXT, (letter) => letter.charCodeAt(0));
+const wide = Uint8Array.from([0xff, 0xfe, ...[...TEXT].flatMap((letter) => [letter.charCodeAt(0), 0])]);
+
+test.each([
+	["UTF-8", new TextEncoder().encode(TEXT)],
+	["Windows-1252", latin],
+	["UTF-16", wide],
+])("a file in %s is read as it was written", async (_, bytes) => {
+	const sent = open();
+	choose(bytes);
+	await screen.findByRole("button", { name: "Take in 5 shots" });
+	expect(bodies(sent)[0]).toMatchObject({ file_name: "shots.csv", text: TEXT, columns: [] });
+});
+
+test("what is unlike the others is marked to be set aside, and may be left in", async () => {
+	const sent = open();
+	choose(TEXT);
+	const aside = await screen.findByRole("checkbox", { name: /Set aside 7i 90 \(line 3\): 38 yd under/ });
+	expect((aside as HTMLInputElement).checked).toBe(true);
+	fireEvent.click(aside);
+	fireEvent.click(screen.getByRole("button", { name: "Take in 5 shots" }));
+	await waitFor(() =>
+		expect(bodies(sent)[1]).toMatchObject({ aside: [], clubs: { "Eisen 7": "7i", Fähre: "" } }),
+	);
+});
+
+test("a column put right is read again with a unit of its own kind, and a club goes where it is sent", async () => {
+	const sent = open();
+	choose(TEXT);
+	fireEvent.change(await screen.findByLabelText("Fähre goes to"), { target: { value: "9i" } });
+	expect(screen.getByText("guessed: check")).toBeTruthy();
+	fireEvent.change(screen.getByLabelText("Länge is"), { target: { value: "ball_speed_mps" } });
+	await waitFor(() => expect(sent).toHaveLength(2));
+	expect(bodies(sent)[1]).toMatchObject({
+		columns: [{ key: "club" }, { header: "Länge", key: "ball_speed_mps", unit: "mph" }, { key: "" }],
+		clubs: { Fähre: "9i" },
+	});
+	// What was said of the clubs stays said after the file was read again.
+	const kept = (await screen.findByLabelText("Fähre goes to")) as HTMLInputElement;
+	expect(kept.value).toBe("9i");
+});
+
+test("rows that cannot be read are named with the line and the reason, before and after", async () => {
+	open();
+	choose(TEXT);
+	await screen.findByText("Line 4, Länge: “weit” is not a number.");
+	fireEvent.click(screen.getByRole("button", { name: "Take in 5 shots" }));
+	await screen.findByText(/5 shots of 1 clubs\. 1 set aside\. 2 had blanks filled/);
+	expect(screen.getByText("Line 4, Länge: “weit” is not a number.")).toBeTruthy();
+});
+
+test("a file too large is not sent, and another may be chosen", async () => {
+	const sent = open();
+	choose(new Uint8Array(4_000_001));
+	expect(await screen.findByText(/The file is over 4 MB/)).toBeTruthy();
+	expect(sent).toHaveLength(0);
+	choose(TEXT);
+	await screen.findByRole("button", { name: "Take in 5 shots" });
+	expect(screen.queryByText(/over 4 MB/)).toBeNull();
+});
+
+test("a file of something else says so, and nothing can be taken in", async () => {
+	const refused = Response.json(
+		{ title: "No line of the file looks like a header.", field: "file" },
+		{ status: 400 },
+	);
+	open({ [PREVIEW]: refused });
+	choose("%PDF-1.7");
+	expect(await screen.findByText("No line of the file looks like a header.")).toBeTruthy();
+	expect(screen.queryByRole("button", { name: /Take in/ })).toBeNull();
+});
+
+test("letters on the stand are offered beside the names of the bag", async () => {
+	const sent = open();
+	choose(TEXT);
+	expect(await screen.findByText("By name into the bag, by letter to A or B on the stand.")).toBeTruthy();
+	fireEvent.change(screen.getByLabelText("Eisen 7 goes to"), { target: { value: "B" } });
+	fireEvent.click(screen.getByRole("button", { name: "Take in 5 shots" }));
+	await waitFor(() => expect(bodies(sent)[1]).toMatchObject({ clubs: { "Eisen 7": "B" } }));
+});

@@ -1,0 +1,102 @@
+/** A new setting as a new build, and moving a shot to the build it was hit with. */
+import type { Build, Session, Shot } from "../../api/client";
+import { change } from "../../api/session";
+import { PROTOCOLS, protocolKeys } from "../../api/words";
+import { PANELS } from "../../protocols";
+import type { PlaceProps } from "../../session/place";
+import { Letter } from "../../ui/Letter";
+import { Caution } from "../../ui/Said";
+import { Sheet } from "../../ui/Sheet";
+import { metresOf, yd } from "../../ui/units";
+
+export function NewSetting({
+	build,
+	act,
+	onClose,
+}: {
+	build: Build;
+	act: PlaceProps["act"];
+	onClose: () => void;
+}) {
+	const lofts = build.settings_deg;
+	return (
+		<Sheet title={`${build.letter} ${build.name}: new setting`} onClose={onClose}>
+			<p className="mb-3">
+				Every setting is its own build with its own letter, so that shots of two settings are never averaged
+				together.
+			</p>
+			<div className="mb-4 flex flex-wrap gap-2">
+				{lofts.map((loft) => {
+					const now = build.set_loft_deg !== null && Math.abs(loft - build.set_loft_deg) < 0.05;
+					return (
+						<button
+							key={loft}
+							type="button"
+							className="btn h-14 px-5 text-lg"
+							disabled={now}
+							onClick={() => {
+								act(() => change.setting(build.id, loft));
+								onClose();
+							}}
+						>
+							{loft}°{now ? " now" : ""}
+						</button>
+					);
+				})}
+			</div>
+			<Caution>
+				A turn also moves lie and face angle. Check that the head is tight and the screw is at the maker’s
+				torque before anyone swings.
+			</Caution>
+		</Sheet>
+	);
+}
+
+/** What the player is asked to hit from now on, by what each test asks for. */
+export function WantedShot({
+	session,
+	act,
+	onClose,
+}: Pick<PlaceProps, "session" | "act"> & { onClose: () => void }) {
+	return (
+		<Sheet title="Shot wanted" onClose={onClose}>
+			<p className="mb-3">{protocolKeys.map((protocol) => PROTOCOLS[protocol].why).join(" ")}</p>
+			<div className="flex flex-wrap gap-2">
+				{protocolKeys.map((protocol) => {
+					const { Bay } = PANELS[protocol];
+					return <Bay key={protocol} protocol={protocol} session={session} act={act} onAsked={onClose} />;
+				})}
+			</div>
+		</Sheet>
+	);
+}
+
+interface PickProps {
+	session: Session;
+	shot: Shot;
+	onPick: (build: number) => void;
+	onClose: () => void;
+}
+
+export function PickBuild({ session, shot, onPick, onClose }: PickProps) {
+	return (
+		<Sheet title={`Shot ${yd(metresOf(shot.readings, "carry_m"))} was hit with`} onClose={onClose}>
+			<ul className="grid grid-cols-2 gap-2 sm:grid-cols-3">
+				{session.builds
+					.filter((build) => build.head_type !== "putter")
+					.map((build) => (
+						<li key={build.id}>
+							<button
+								type="button"
+								className="btn h-14 w-full justify-start"
+								disabled={build.id === shot.build}
+								onClick={() => onPick(build.id)}
+							>
+								{build.letter && <Letter letter={build.letter} />} {build.name}
+							</button>
+						</li>
+					))}
+			</ul>
+		</Sheet>
+	);
+}

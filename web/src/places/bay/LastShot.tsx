@@ -1,0 +1,183 @@
+import type { Build, Session, Shot } from "../../api/client";
+import { useStandIn } from "../../api/session";
+import { Gate } from "../../instruments/gate/Gate";
+import type { Span } from "../../instruments/scale";
+import { wantedOf, windowFor } from "../../session/gates";
+import type { PlaceProps } from "../../session/place";
+import { carriesOf, questionOf, sourceOf } from "../../session/select";
+import { Letter, letterColour } from "../../ui/Letter";
+import { figure, metresOf, reading, shownAs, side, wish, yardsOf, yd } from "../../ui/units";
+
+export function InHand({
+	session,
+	build,
+	live,
+}: {
+	session: Session;
+	build: Build | undefined;
+	live: PlaceProps["live"];
+}) {
+	const standIn = useStandIn(session.bay);
+	return (
+		<div className="flex items-center gap-3">
+			{build && (build.letter ? <Letter letter={build.letter} size={30} /> : null)}
+			<h2 className="min-w-0 flex-1 truncate text-[22px]">
+				{build ? build.name : "No build in hand"}{" "}
+				<span className="quiet text-[16px] font-normal">
+					{build?.detail}
+					{build?.shaft ? `, ${build.shaft}` : ""}
+				</span>
+			</h2>
+			<span
+				className={`flex shrink-0 items-center gap-2 ${live === "lost" ? "hole-text" : ""}`}
+				role="status"
+			>
+				<span
+					className={`inline-block h-3 w-3 rounded-full border-2 ${live === "live" ? "bg-current" : ""}`}
+				/>
+				{live === "live"
+					? standIn.data?.hitting
+						? "Stand-in hitting"
+						: "Feed open"
+					: live === "lost"
+						? "Feed lost, trying again"
+						: "Opening the feed"}
+			</span>
+		</div>
+	);
+}
+
+export function LastShot({
+	session,
+	build,
+	shot,
+	span,
+}: {
+	session: Session;
+	build: Build;
+	shot: Shot;
+	span: Span;
+}) {
+	const window = windowFor(build);
+	const carry = yardsOf(shot.readings, "carry_m");
+	const question = questionOf(session, shot);
+	return (
+		<div>
+			<div className="flex items-end gap-6">
+				<p
+					className={`num text-[9.5rem] leading-[0.8] tracking-tight ${shot.aside || shot.misread ? "quiet line-through" : ""}`}
+					data-testid="last-carry"
+				>
+					{figure(carry)}
+				</p>
+				<div className="pb-1 text-[21px] leading-snug">
+					<p className="quiet">carry, yd</p>
+					<p className="font-semibold">{place(carry, window)}</p>
+					{(shot.strike || shot.aside || markOf(shot)) && (
+						<p className="quiet text-[17px]">
+							{shot.aside
+								? `set aside${shot.aside_reason ? `, ${shot.aside_reason}` : ""}`
+								: [shot.strike, markOf(shot)].filter(Boolean).join(", ")}
+						</p>
+					)}
+					{question && <p className="hole-text text-[17px]">Odd: {question}</p>}
+				</div>
+			</div>
+			<div className="mt-4">
+				<Gate
+					span={span}
+					low={window?.low ?? null}
+					high={window?.high ?? null}
+					dots={carriesOf(session, build.id)}
+					mark={null}
+					last={carry}
+					colour={letterColour(build.letter)}
+					labels
+					height={46}
+					label="Carries of this build against the window, yards"
+				/>
+			</div>
+			<dl className="mt-3 grid grid-cols-3 gap-x-6 gap-y-3 md:grid-cols-6">
+				{(["landing_deg", "peak_m", "spin_rpm", "ball_speed_mps", "launch_deg", "offline_m"] as const).map(
+					(key) => {
+						const { low, high } = wantedOf(build, key);
+						const target = low !== null || high !== null;
+						const source = key in shot.readings && sourceOf(session, shot, key);
+						const { label, unit } = shownAs(key);
+						return (
+							<div key={key}>
+								<dt className="quiet text-sm">{label}</dt>
+								<dd className="num text-[27px] leading-tight">
+									{key === "offline_m"
+										? side(metresOf(shot.readings, key))
+										: reading(key, shot.readings[key])}
+									<span className="quiet ml-1 text-[14px] font-normal">{unit === "°" ? "" : unit}</span>
+								</dd>
+								<dd className="quiet text-[13px]">
+									{wish(key, low, high)}
+									{source && source !== "measured" ? `${target ? ", " : ""}${source}` : ""}
+								</dd>
+							</div>
+						);
+					},
+				)}
+			</dl>
+		</div>
+	);
+}
+
+/** What is other about a shot, in a word or two. */
+function markOf(shot: Shot): string {
+	if (shot.misread) return "misread";
+	if (shot.intent !== "stock") return shot.intent;
+	if (!shot.line) return "no line";
+	return shot.distance ? "" : "no carry";
+}
+
+function place(carry: number | null, window: { low: number; high: number } | undefined): string {
+	if (carry === null || !window) return "";
+	if (carry < window.low) return `${Math.max(1, Math.round(window.low - carry))} short of the window`;
+	if (carry > window.high) return `${Math.max(1, Math.round(carry - window.high))} long of the window`;
+	return "In the window";
+}
+
+interface RowProps {
+	session: Session;
+	shots: Shot[];
+	shot: Shot | undefined;
+	colour: string;
+	onTouch: (id: number) => void;
+}
+
+export function ShotRow({ session, shots, shot, colour, onTouch }: RowProps) {
+	return (
+		<ol className="flex flex-wrap gap-1.5" aria-label="Shots of this build">
+			{shots.map((each, index) => {
+				const carry = yd(metresOf(each.readings, "carry_m"));
+				const question = questionOf(session, each);
+				return (
+					<li key={each.id}>
+						<button
+							type="button"
+							className={`min-h-16 w-18 cursor-pointer border-b-3 bg-base-100 px-2 py-1 text-left ${each.id === shot?.id ? "outline-2" : ""}`}
+							style={{ borderColor: each.counts ? colour : "transparent" }}
+							aria-pressed={each.id === shot?.id}
+							aria-label={`Shot ${index + 1}, carry ${carry}${each.aside ? ", set aside" : ""}`}
+							onClick={() => onTouch(each.id)}
+						>
+							<span className="quiet block text-[12px]">{index + 1}</span>
+							<span
+								className={`num block text-[19px] leading-tight ${each.aside || each.misread ? "quiet line-through" : ""}`}
+							>
+								{carry}
+							</span>
+							<span className={`block text-[12px] ${question ? "hole-text" : "quiet"}`}>
+								{each.strike || (each.aside ? "aside" : markOf(each) || (question ? "odd?" : "\u00a0"))}
+							</span>
+						</button>
+					</li>
+				);
+			})}
+		</ol>
+	);
+}

@@ -1,0 +1,106 @@
+/** The builds on the stand and the player's own clubs, to take in hand. */
+import { useState } from "react";
+import type { Build, Session } from "../../api/client";
+import { Gate } from "../../instruments/gate/Gate";
+import type { Span } from "../../instruments/scale";
+import { windowFor } from "../../session/gates";
+import { candidatesOf, carriesOf, ownOf } from "../../session/select";
+import { Letter, letterColour } from "../../ui/Letter";
+import { toYards, yd } from "../../ui/units";
+
+export function BayStand({
+	session,
+	span,
+	onTake,
+}: {
+	session: Session;
+	span: Span;
+	onTake: (id: number) => void;
+}) {
+	const own = ownOf(session).filter((build) => build.head_type !== "putter");
+	const [showOwn, setShowOwn] = useState(candidatesOf(session).length === 0);
+	return (
+		<aside className="border-r border-base-300 bg-base-100">
+			<h2 className="px-4 pt-4 pb-1 text-lg">On the stand</h2>
+			{candidatesOf(session).length === 0 && (
+				<p className="quiet px-4 text-sm">Nothing yet. Pick candidates on the Bag, key K.</p>
+			)}
+			<ul>
+				{candidatesOf(session).map((build) => (
+					<li key={build.id}>
+						<button
+							type="button"
+							className={`block w-full cursor-pointer border-l-4 px-3 py-2.5 text-left ${build.id === session.in_hand ? "bg-base-200" : "border-transparent"}`}
+							style={build.id === session.in_hand ? { borderColor: letterColour(build.letter) } : undefined}
+							aria-pressed={build.id === session.in_hand}
+							onClick={() => onTake(build.id)}
+						>
+							<span className="flex items-center gap-2">
+								<Letter letter={build.letter} />
+								<span className="num text-[17px]">{build.name}</span>
+								<span className="quiet ml-auto text-sm">
+									{build.kept} kept{build.set_aside ? `, ${build.set_aside} aside` : ""}
+								</span>
+							</span>
+							{build.turned_from && (
+								<span className="quiet block text-[13px]">
+									turned from {build.turned_from}: {build.detail}
+								</span>
+							)}
+							<Gate
+								span={span}
+								low={windowFor(build)?.low ?? null}
+								high={windowFor(build)?.high ?? null}
+								dots={carriesOf(session, build.id)}
+								mark={build.carry_m === null ? null : toYards(build.carry_m)}
+								colour={letterColour(build.letter)}
+								height={24}
+								label={`Carries of ${build.letter} against the window`}
+							/>
+							<span className="flex justify-between text-sm">
+								<span>
+									<span className="quiet">carry</span> <span className="num">{yd(build.carry_m)}</span>
+								</span>
+								<span className="quiet">{settledWords(session, build)}</span>
+							</span>
+						</button>
+					</li>
+				))}
+			</ul>
+			<button
+				type="button"
+				className="min-h-11 w-full cursor-pointer px-4 text-left text-sm underline"
+				onClick={() => setShowOwn(!showOwn)}
+			>
+				{showOwn ? "Hide the player’s own clubs" : "The player’s own clubs"}
+			</button>
+			{showOwn && (
+				<ul className="grid grid-cols-3 gap-1 px-3 pb-3">
+					{own.map((build) => (
+						<li key={build.id}>
+							<button
+								type="button"
+								aria-pressed={build.id === session.in_hand}
+								className={`min-h-12 w-full cursor-pointer text-center ${build.id === session.in_hand ? "bg-primary text-primary-content" : "bg-base-200"}`}
+								onClick={() => onTake(build.id)}
+							>
+								<span className="num block">{build.name}</span>
+								<span className="block text-[12px]">{build.kept ? yd(build.carry_m) : "not hit"}</span>
+							</button>
+						</li>
+					))}
+				</ul>
+			)}
+		</aside>
+	);
+}
+
+function settledWords(session: Session, build: Build): string {
+	const verdict = session.verdicts.find((each) => each.build === build.id);
+	if (build.half_width_m === null) return "not hit";
+	const within = `±${yd(build.half_width_m, 1)}`;
+	if (build.settled) return `settled, ${within}`;
+	if (verdict?.settled) return (verdict.chance ?? 0) < 0.5 ? "clear of the window" : "settled";
+	const more = verdict?.more ?? build.more;
+	return more ? `${within}, ${more} more settles` : within;
+}

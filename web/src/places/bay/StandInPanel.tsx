@@ -1,0 +1,51 @@
+/** The stand-in monitor: a separate program that hits for a simulated golfer through the shot feed. */
+import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { client, got, type Session } from "../../api/client";
+import { useStandIn } from "../../api/session";
+import { Said } from "../../ui/Said";
+
+const EVERY_S = 1.5;
+
+export function StandInPanel({ session }: { session: Session }) {
+	const queries = useQueryClient();
+	const hitting = useStandIn(session.bay).data?.hitting ?? false;
+	const refresh = () => queries.invalidateQueries({ queryKey: ["stand-in", session.bay] });
+	const path = { params: { path: { bay_id: session.bay } } };
+	const start = useMutation({
+		mutationFn: (shots: number) =>
+			got(client.POST("/api/bays/{bay_id}/stand-in", { ...path, body: { shots, every_s: EVERY_S } })),
+		onSettled: refresh,
+	});
+	const stop = useMutation({
+		mutationFn: () => got(client.DELETE("/api/bays/{bay_id}/stand-in", path)),
+		onSettled: refresh,
+	});
+	return (
+		<section>
+			<h2 className="mb-1">Stand-in monitor</h2>
+			<p className="quiet mb-2 text-sm">No monitor at hand? A simulated golfer hits what is in hand.</p>
+			<div className="flex gap-1.5">
+				{[1, 6].map((shots) => (
+					<button
+						key={shots}
+						type="button"
+						className="btn btn-sm h-11 flex-1"
+						disabled={hitting || start.isPending}
+						onClick={() => start.mutate(shots)}
+					>
+						Hit {shots}
+					</button>
+				))}
+				<button
+					type="button"
+					className="btn btn-sm h-11 flex-1"
+					disabled={!hitting}
+					onClick={() => stop.mutate()}
+				>
+					Stop
+				</button>
+			</div>
+			<Said error={start.error ?? stop.error} />
+		</section>
+	);
+}

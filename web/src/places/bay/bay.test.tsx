@@ -1,0 +1,231 @@
+/** The Bay on its own: one key each, the shot in work, undo, what counts. */
+
+import { fireEvent, screen, waitFor } from "@testing-library/react";
+import { afterEach, expect, test } from "vitest";
+import type { Session } from "../../api/client";
+import { m, session, shot, verdict } from "../../tests/session";
+import { changes, clear, draw, Place, serve, show } from "../../tests/stage";
+import { toMetres } from "../../ui/units";
+import { Bay } from "./Bay";
+
+afterEach(clear);
+
+const inHand: Session = { ...session, in_hand: 4 };
+const ok = {
+	"PUT /api/shots/3/strike": inHand,
+	"PUT /api/shots/3/aside": inHand,
+	"PUT /api/shots/3/counts": inHand,
+	"PUT /api/shots/1/counts": inHand,
+	"PUT /api/sessions/7/in-hand": inHand,
+	"PUT /api/sessions/7/ask": inHand,
+};
+const press = (key: string) => fireEvent.keyDown(document.body, { key });
+
+test("keys act on the last shot until another is touched, and undo sends back what was", async () => {
+	const sent = serve(ok);
+	show(Bay, inHand);
+	press("n");
+	await waitFor(() => expect(changes(sent)).toHaveLength(1));
+	expect(changes(sent)[0]).toMatchObject({ url: "/api/shots/3/strike", body: { strike: "thin" } });
+	press("z");
+	await waitFor(() => expect(changes(sent)).toHaveLength(2));
+	expect(changes(sent)[1]).toMatchObject({ url: "/api/shots/3/strike", body: { strike: null } });
+	press("x"); // shot 3 is set aside already: it comes back
+	await waitFor(() => expect(changes(sent)[2]?.body).toMatchObject({ aside: false }));
+	fireEvent.click(screen.getByRole("button", { name: "Shot 1, carry 177" }));
+	press("i");
+	await waitFor(() => expect(changes(sent)).toHaveLength(4));
+	expect(changes(sent)[3]).toEqual({
+		method: "PUT",
+		url: "/api/shots/1/counts",
+		body: { misread: false, distance: true, line: false },
+	});
+	press("q");
+	await waitFor(() => expect(changes(sent)[4]?.body).toMatchObject({ misread: true }));
+});
+
+/** Every command of the Bay on the shot in work: its key, its name, and what it sends. */
+const COMMANDS: [string, string, string, object][] = [
+	["t", "Toe", "strike", { strike: "toe" }],
+	["l", "Heel", "strike", { strike: "heel" }],
+	["n", "Thin", "strike", { strike: "thin" }],
+	["y", "Fat", "strike", { strike: "fat" }],
+	["x", "Set aside", "aside", { aside: true }],
+	["q", "Misread", "counts", { misread: true }],
+	["i", "No line", "counts", { line: false }],
+	["u", "No distance", "counts", { distance: false }],
+];
+
+test.each(COMMANDS)(
+	"%s, by key and by touch, acts on the newest shot, also one that came later",
+	async (key, name, what, body) => {
+		const sent = serve({ [`PUT /api/shots/11/${what}`]: inHand, [`PUT /api/shots/12/${what}`]: inHand });
+		const place = (shots: Session["shots"]) => <Place place={Bay} session={{ ...inHand, shots }} />;
+		const { rerender } = draw(place([shot(11, 4, 177)]));
+		press(key);
+		await waitFor(() => expect(changes(sent)).toHaveLength(1));
+		rerender(place([shot(11, 4, 177), shot(12, 4, 181)]));
+		const button = () => screen.getByRole("button", { name: new RegExp(`^${key.toUpperCase()} ${name}$`) });
+		fireEvent.click(button());
+		await waitFor(() => expect(changes(sent)).toHaveLength(2));
+		press(key);
+		await waitFor(() => expect(changes(sent)).toHaveLength(3));
+		expect(changes(sent).map((each) => each.url)).toEqual([
+			`/api/shots/11/${what}`,
+			`/api/shots/12/${what}`,
+			`/api/shots/12/${what}`,
+		]);
+		for (const each of changes(sent)) expect(each.body).toMatchObject(body);
+	},
+);
+
+test("a letter takes a build in hand, and another shot is asked for on W", async () => {
+	const sent = serve(ok);
+	show(Bay, inHand);
+	press("b");
+	await waitFor(() => expect(changes(sent)[0]?.body).toEqual({ build: 5 }));
+	press("w");
+	fireEvent.click(await screen.findByRole("button", { name: "fade", hidden: true }));
+	await waitFor(() => expect(changes(sent)[1]?.body).toEqual({ protocol: "shaped", intent: "fade" }));
+});
+
+test("the last shot is large, says where it lies, and what is other about it", () => {
+	serve({});
+	const mine: Session = {
+		...inHand,
+		shots: [shot(1, 4, 177), shot(2, 4, 172, { line: false })],
+		questions: { 2: "This one is 6 short of the others." },
+		verdicts: [verdict()],
+	};
+	show(Bay, mine);
+	expect(screen.getByTestId("last-carry").textContent).toBe("172");
+	expect(screen.getByText("4 short of the window")).toBeTruthy();
+	expect(screen.getByText("Odd: This one is 6 short of the others.")).toBeTruthy();
+	expect(screen.getByRole("list", { name: "Shots of this build" }).textContent).toContain("no line");
+});
+
+test("the window is that of the build's own kind of head", () => {
+	serve({});
+	const wanted = { carry_m: { low: toMetres(180), high: toMetres(187) } };
+	const builds = inHand.builds.map((each) => (each.id === 4 ? { ...each, wanted } : each));
+	show(Bay, { ...inHand, builds, shots: [shot(1, 4, 178)] });
+	expect(screen.getByText("2 short of the window")).toBeTruthy();
+});
+
+test("shots meant low, misread or without distance are no dots of the stock swing", () => {
+	serve({});
+	const mixed: Session = {
+		...inHand,
+		shots: [
+			shot(1, 4, 177),
+			shot(2, 4, 150, { intent: "low" }),
+			shot(3, 4, 250, { misread: true }),
+			shot(4, 4, 120, { distance: false }),
+		],
+	};
+	const { container } = show(Bay, mixed);
+	const row = screen.getByRole("list", { name: "Shots of this build" });
+	expect([...row.querySelectorAll("li")].map((each) => each.textContent)).toEqual([
+		expect.stringContaining("177"),
+		expect.stringContaining("low"),
+		expect.stringContaining("misread"),
+		expect.stringContaining("no carry"),
+	]);
+	const gate = container.querySelector('[aria-label="Carries of A against the window"]');
+	expect(gate?.querySelectorAll('line[stroke-linecap="round"]')).toHaveLength(1);
+});
+
+test("without a build in hand it says so, and no key does harm", () => {
+	const sent = serve({});
+	show(Bay, { ...session, in_hand: null });
+	expect(screen.getByText("Take a build in hand on the left, then hit.")).toBeTruthy();
+	for (const key of "xnzmsqiu") press(key);
+	expect(changes(sent)).toEqual([]);
+});
+
+test("another setting is another build, chosen within what the sleeve turns", async () => {
+	const turning = session.builds.map((each) =>
+		each.id === 4
+			? { ...each, stated_loft_deg: 22, set_loft_deg: 22, settings_deg: [20.5, 21, 21.5, 22, 22.5, 23, 23.5] }
+			: each,
+	);
+	const sent = serve({ "POST /api/builds/4/settings": inHand });
+	show(Bay, { ...inHand, builds: turning });
+	press("s");
+	const sheet = await screen.findByRole("dialog", { hidden: true });
+	const lofts = [...sheet.querySelectorAll("button.text-lg")] as HTMLButtonElement[];
+	expect(lofts.map((each) => each.textContent)).toEqual([
+		"20.5°",
+		"21°",
+		"21.5°",
+		"22° now",
+		"22.5°",
+		"23°",
+		"23.5°",
+	]);
+	expect(lofts[3]?.disabled).toBe(true);
+	expect(sheet.textContent).toContain("screw is at the maker’s torque");
+	fireEvent.click(lofts[6] as HTMLButtonElement);
+	await waitFor(() => expect(changes(sent)[0]?.body).toEqual({ set_loft_deg: 23.5 }));
+});
+
+test("a bonded head has no other setting", () => {
+	const sent = serve({});
+	show(Bay, inHand);
+	press("s");
+	expect(screen.queryByRole("dialog", { hidden: true })).toBeNull();
+	expect(changes(sent)).toEqual([]);
+});
+
+test("a shot is filed under the club it was hit with, and undo files it back", async () => {
+	const sent = serve({ "PUT /api/shots/2/build": inHand });
+	show(Bay, inHand);
+	fireEvent.click(screen.getByRole("button", { name: "Shot 2, carry 179" }));
+	press("m");
+	const sheet = await screen.findByRole("dialog", { hidden: true });
+	expect(sheet.textContent).toContain("Shot 179 was hit with");
+	const names = [...sheet.querySelectorAll("li button")] as HTMLButtonElement[];
+	expect(names.map((each) => [each.textContent?.trim(), each.disabled])).toEqual([
+		["5i", false],
+		["5W", false],
+		["A 4H 22°", true],
+		["B U4 22°", false],
+	]);
+	fireEvent.click(names[3] as HTMLButtonElement);
+	await waitFor(() => expect(changes(sent)[0]?.body).toEqual({ build: 5 }));
+	press("z");
+	await waitFor(() => expect(changes(sent)[1]?.body).toEqual({ build: 4 }));
+});
+
+test("the stand says of each build how sure its carry is, and own clubs come in hand on request", async () => {
+	const sent = serve(ok);
+	const two = [verdict({ settled: false, more: 3, half_width_m: m(4) })];
+	const open = session.builds.map((each) =>
+		each.id === 4 ? { ...each, settled: false, set_aside: 1 } : each,
+	);
+	show(Bay, { ...inHand, builds: open, verdicts: two });
+	const [a, b] = ["4H 22°", "U4 22°"].map((name) => screen.getByRole("button", { name: new RegExp(name) }));
+	expect(a?.textContent).toContain("5 kept, 1 aside");
+	expect(a?.textContent).toContain("3 more settles");
+	expect(a?.getAttribute("aria-pressed")).toBe("true");
+	fireEvent.click(b as HTMLElement);
+	await waitFor(() => expect(changes(sent)[0]?.body).toEqual({ build: 5 }));
+	fireEvent.click(screen.getByRole("button", { name: "The player’s own clubs" }));
+	expect(screen.queryByRole("button", { name: /^Pt/ })).toBeNull();
+	fireEvent.click(screen.getByRole("button", { name: "5i162" }));
+	await waitFor(() => expect(changes(sent)[1]?.body).toEqual({ build: 1 }));
+});
+
+test("the stand-in hits what is asked and is stopped; while it hits it is not started again", async () => {
+	const sent = serve({ "POST /api/bays/1/stand-in": {}, "DELETE /api/bays/1/stand-in": {} });
+	const { unmount } = show(Bay, inHand);
+	fireEvent.click(screen.getByRole("button", { name: "Hit 6" }));
+	await waitFor(() => expect(changes(sent)[0]?.body).toEqual({ shots: 6, every_s: 1.5 }));
+	unmount();
+	const again = serve({ "GET /api/bays/1/stand-in": { hitting: true }, "DELETE /api/bays/1/stand-in": {} });
+	show(Bay, inHand);
+	await screen.findByText("Stand-in hitting");
+	expect((screen.getByRole("button", { name: "Hit 1" }) as HTMLButtonElement).disabled).toBe(true);
+	fireEvent.click(screen.getByRole("button", { name: "Stop" }));
+	await waitFor(() => expect(changes(again)[0]?.method).toBe("DELETE"));
+});

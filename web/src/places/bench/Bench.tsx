@@ -1,0 +1,368 @@
+/** Comparing and judging: the flights, the landing zone, the metrics against the window, the verdicts. */
+import { useState } from "react";
+import { Link } from "react-router";
+import type { Bench as BenchAnswer, Session, Verdict } from "../../api/client";
+import { change, useBench } from "../../api/session";
+import { protocolKeys } from "../../api/words";
+import { FlightBoard } from "../../instruments/flight-board/FlightBoard";
+import { Gate } from "../../instruments/gate/Gate";
+import { spanOf } from "../../instruments/scale";
+import { PANELS } from "../../protocols";
+import { boardClub } from "../../session/flights";
+import { wantedOf } from "../../session/gates";
+import type { PlaceProps } from "../../session/place";
+import { buildOf, candidatesOf, windowsOf } from "../../session/select";
+import { Letter, letterColour } from "../../ui/Letter";
+import { Said, Waiting } from "../../ui/Said";
+import { inShown, reading, shownAs, wish, yd } from "../../ui/units";
+import { WhatIf } from "./WhatIf";
+
+const METRICS = ["carry_m", "landing_deg", "peak_m", "spin_rpm", "ball_speed_mps", "offline_m"] as const;
+
+export function Bench({ session, act, busy }: PlaceProps) {
+	const bench = useBench(session);
+	const [all, setAll] = useState(false);
+	if (candidatesOf(session).length === 0) {
+		return (
+			<div className="grid min-h-full place-items-center p-10 text-center">
+				<div className="max-w-md space-y-4">
+					<p className="text-2xl font-semibold">Nothing to compare yet</p>
+					<p className="quiet">
+						Put candidates on the stand, hit at least three shots with each, and they are judged here.
+					</p>
+					<Link className="btn btn-primary h-12 px-8" to={`/sessions/${session.id}/bag`}>
+						To the bag
+					</Link>
+				</div>
+			</div>
+		);
+	}
+	return (
+		<div className="grid min-h-full lg:grid-cols-[1fr_23rem]">
+			<section className="min-w-0 p-4">
+				<div className="mb-1 flex flex-wrap items-baseline gap-x-4">
+					<h2 className="text-lg">Flight board</h2>
+					<p className="quiet text-sm">
+						Ellipse: 80% of kept shots. Whisker: roll-out. Open dot: set aside. Dotted: the clubs on both
+						sides.
+					</p>
+				</div>
+				<Said error={bench.error} />
+				{bench.data ? <Board session={session} bench={bench.data} /> : <Waiting what="the flights" />}
+				<Metrics session={session} all={all} onAll={() => setAll(!all)} />
+				{bench.data && <Findings session={session} bench={bench.data} />}
+				<WhatIf session={session} act={act} busy={busy} />
+			</section>
+			<aside className="flex flex-col gap-4 border-l border-base-300 bg-base-100 p-4">
+				{bench.data && session.verdicts.length > 0 && (
+					<p
+						className="border-l-4 py-1 pl-3 text-[15.5px] font-semibold"
+						style={{ borderColor: "var(--window-line)" }}
+					>
+						{bench.data.choice.sentence}
+						{!bench.data.choice.settled && bench.data.choice.more_with && (
+							<span className="quiet block text-[14px] font-normal">
+								Not settled: about {bench.data.choice.more} more with {bench.data.choice.more_with}.
+							</span>
+						)}
+					</p>
+				)}
+				<div className="flex items-baseline justify-between">
+					<h2 className="text-lg">Verdict</h2>
+					<span className="quiet text-sm">chance to fill the slot</span>
+				</div>
+				{session.verdicts.length === 0 && (
+					<p className="quiet">{session.bag.headline} Without a slot there is nothing to judge against.</p>
+				)}
+				<ul className="space-y-4">
+					{session.verdicts.map((verdict) => (
+						<VerdictCard key={verdict.build} session={session} verdict={verdict} act={act} busy={busy} />
+					))}
+				</ul>
+				{bench.data && <Compared bench={bench.data} session={session} />}
+				<Link className="btn btn-primary mt-auto h-12" to={`/sessions/${session.id}/handover`}>
+					Decide
+				</Link>
+			</aside>
+		</div>
+	);
+}
+
+function Board({ session, bench }: { session: Session; bench: BenchAnswer }) {
+	return (
+		<FlightBoard
+			clubs={bench.lines.map((line) => boardClub(session, line))}
+			neighbours={bench.neighbours.map((line) => boardClub(session, line))}
+			windows={windowsOf(session)}
+		/>
+	);
+}
+
+const LIKINGS = {
+	neutral: "No word yet",
+	liked: "Likes it",
+	disliked: "Dislikes it",
+	vetoed: "Will not play it",
+} as const;
+
+function VerdictCard({
+	session,
+	verdict,
+	act,
+	busy,
+}: { session: Session; verdict: Verdict } & Pick<PlaceProps, "act" | "busy">) {
+	const build = buildOf(session, verdict.build);
+	const plan = session.bag.in_work;
+	return (
+		<li className="border-t-3 pt-2" style={{ borderColor: letterColour(verdict.letter) }}>
+			<div className="flex items-start gap-2">
+				<Letter letter={verdict.letter} />
+				<p className="min-w-0 flex-1 leading-tight">
+					<span className="block font-semibold">{build?.name}</span>
+					<span
+						className={`block text-[17px] font-semibold ${verdict.kind === "one_turn" ? "hole-text" : ""}`}
+					>
+						{verdict.headline}
+					</span>
+				</p>
+				<span className="num text-2xl">{chanceWords(verdict.chance)}</span>
+			</div>
+			<p className="mt-1 text-[14.5px]">
+				{plan && plan.count > 1 ? `Slot ${verdict.slot + 1}. ` : ""}
+				{verdict.why}
+			</p>
+			<Jobs verdict={verdict} />
+			{verdict.against && !verdict.why.includes(verdict.against) && (
+				<p className="text-[14.5px]">
+					<span className="quiet">Against:</span> {verdict.against}
+				</p>
+			)}
+			{verdict.shape && <p className="text-[14.5px]">{verdict.shape}</p>}
+			{verdict.change && <p className="text-[14.5px] font-medium">{verdict.change}</p>}
+			<label className="mt-1 flex items-center gap-2 text-[14px]">
+				<span className="quiet">The player</span>
+				<select
+					className="select h-9 w-44"
+					aria-label={`What the player says of ${verdict.letter}`}
+					value={build?.liking ?? "neutral"}
+					disabled={busy || session.status === "agreed"}
+					onChange={(event) =>
+						act(() => change.club(verdict.build, { liking: event.target.value as keyof typeof LIKINGS }))
+					}
+				>
+					{Object.entries(LIKINGS).map(([value, words]) => (
+						<option key={value} value={value}>
+							{words}
+						</option>
+					))}
+				</select>
+			</label>
+		</li>
+	);
+}
+
+/** How often each job succeeds, with the span that is left open, 0 to 10 in 10. */
+function Jobs({ verdict }: { verdict: Verdict }) {
+	if (verdict.played.length === 0) return null;
+	return (
+		<ul className="my-1.5 space-y-1" aria-label={`Jobs played out with ${verdict.letter}`}>
+			{verdict.played.map((job) => (
+				<li key={job.job} className="flex items-center gap-2 text-[13.5px]">
+					<span className="min-w-0 flex-1 truncate" title={job.job}>
+						{job.job}
+					</span>
+					<svg viewBox="0 0 100 14" className="h-3.5 w-24 shrink-0" aria-hidden="true">
+						<rect x="0" y="5" width="100" height="4" fill="var(--track)" />
+						<rect
+							x={job.low * 100}
+							y="3"
+							width={(job.high - job.low) * 100}
+							height="8"
+							fill={letterColour(verdict.letter)}
+							fillOpacity="0.35"
+						/>
+						<rect
+							x={job.success * 100 - 1.5}
+							y="0"
+							width="3"
+							height="14"
+							fill={letterColour(verdict.letter)}
+						/>
+					</svg>
+					<span
+						className="num w-9 shrink-0 text-right"
+						title={`${percent(job.low)} to ${percent(job.high)}, nine times in ten`}
+					>
+						{percent(job.success)}
+					</span>
+				</li>
+			))}
+		</ul>
+	);
+}
+
+const percent = (share: number) => `${Math.round(share * 100)}%`;
+
+function chanceWords(chance: number | null): string {
+	if (chance === null) return "";
+	const percent = Math.round(chance * 100);
+	if (percent >= 99) return "99%";
+	return percent < 1 ? "under 1%" : `${percent}%`;
+}
+
+const BETTER = [
+	{ id: "jobs", name: "Jobs" },
+	{ id: "carry_m", name: "Further" },
+	{ id: "landing_deg", name: "Steeper" },
+	{ id: "side_spread", name: "Straighter" },
+] as const;
+
+function Compared({ bench, session }: { bench: BenchAnswer; session: Session }) {
+	const there = BETTER.filter((each) => bench.comparisons.some((pair) => pair.metric === each.id));
+	const [chosen, setMetric] = useState<string>("jobs");
+	const metric = there.find((each) => each.id === chosen)?.id ?? there[0]?.id;
+	if (bench.comparisons.length === 0 && session.bag.stand.length === 0) return null;
+	return (
+		<section className="bg-base-200 p-3">
+			<h3 className="mb-1.5">Is one really better?</h3>
+			<div className="join mb-2" role="group" aria-label="Better at what">
+				{there.map((each) => (
+					<button
+						key={each.id}
+						type="button"
+						aria-pressed={each.id === metric}
+						className={`btn join-item btn-sm h-10 px-2.5 ${each.id === metric ? "btn-primary" : "border-base-300 bg-base-100"}`}
+						onClick={() => setMetric(each.id)}
+					>
+						{each.name}
+					</button>
+				))}
+			</div>
+			<ul className="space-y-1 text-[14.5px]">
+				{bench.comparisons
+					.filter((pair) => pair.metric === metric)
+					.map((pair) => (
+						<li key={pair.better + pair.worse}>{pair.sentence}</li>
+					))}
+			</ul>
+			{session.bag.stand.length > 0 && (
+				<>
+					<h3 className="mt-3 mb-1">What else differs</h3>
+					<ul className="space-y-1 text-[14.5px]">
+						{session.bag.stand.map((line) => (
+							<li key={line}>{line}</li>
+						))}
+					</ul>
+				</>
+			)}
+		</section>
+	);
+}
+
+/** What came of each protocol that was hit, in its own panel. */
+function Findings({ session, bench }: { session: Session; bench: BenchAnswer }) {
+	return protocolKeys.map((protocol) => {
+		const Panel = PANELS[protocol].Bench;
+		const found = bench.findings.filter((each) => each.protocol === protocol);
+		return Panel && found.length > 0 && <Panel key={protocol} session={session} findings={found} />;
+	});
+}
+
+function Metrics({ session, all, onAll }: { session: Session; all: boolean; onAll: () => void }) {
+	const builds = candidatesOf(session).filter((build) => build.carry_m !== null);
+	if (builds.length === 0) return null;
+	return (
+		<div className="mt-3 overflow-x-auto">
+			<table className="table-plain w-full">
+				<thead>
+					<tr>
+						<th scope="col">
+							<button type="button" className="min-h-9 cursor-pointer underline" onClick={onAll}>
+								{all ? "Every shot" : "Kept shots"}
+							</button>{" "}
+							against the window
+						</th>
+						{builds.map((build) => (
+							<th key={build.id} scope="col">
+								<span className="inline-flex items-center gap-1.5">
+									<Letter letter={build.letter} size={20} /> {build.name}
+								</span>
+							</th>
+						))}
+					</tr>
+				</thead>
+				<tbody>
+					{METRICS.map((key) => {
+						const wanted = builds.map((build) => wantedOf(build, key));
+						const said = [...new Set(wanted.map(({ low, high }) => wish(key, low, high)))];
+						const shown = shownAs(key);
+						const convert = (value: number) => inShown(key, value);
+						const of = (build: (typeof builds)[number]) => (all ? build.averages_all : build.averages)[key];
+						const values = builds
+							.map((build) => of(build))
+							.filter((value): value is number => value !== undefined);
+						const ends = wanted
+							.flatMap(({ low, high }) => [low, high])
+							.filter((value): value is number => value !== null);
+						const span = spanOf(
+							[...values, ...ends].map(convert),
+							key === "spin_rpm" ? 500 : key === "landing_deg" ? 2 : 5,
+							key === "spin_rpm" ? 200 : 2,
+						);
+						return (
+							<tr key={key}>
+								<td>
+									{shown.label}
+									{shown.unit === "°" ? "" : `, ${shown.unit}`}
+									<span className="quiet ml-2 text-[13px]">
+										{said.length > 1 ? "each by its own" : said[0]}
+									</span>
+								</td>
+								{builds.map((build, index) => {
+									const value = of(build);
+									const low = wanted[index]?.low ?? null;
+									const high = wanted[index]?.high ?? null;
+									return (
+										<td key={build.id}>
+											<span className="flex items-center justify-end gap-3">
+												<span className="num">
+													{reading(key, value)}
+													{build.sources[key] && build.sources[key] !== "measured" && (
+														<span className="quiet text-[12px] font-normal"> {build.sources[key]}</span>
+													)}
+												</span>
+												<span className="w-16 xl:w-32">
+													<Gate
+														span={span}
+														low={low === null ? null : convert(low)}
+														high={high === null ? null : convert(high)}
+														dots={[]}
+														mark={value === undefined ? null : convert(value)}
+														colour={letterColour(build.letter)}
+														height={18}
+														label={`${shown.label} of ${build.letter} against the window`}
+													/>
+												</span>
+											</span>
+										</td>
+									);
+								})}
+							</tr>
+						);
+					})}
+					<tr>
+						<td>A miss costs, yd</td>
+						{builds.map((build) => (
+							<td key={build.id} className="num">
+								<span className="flex items-center justify-end gap-3">
+									{yd(build.miss_cost_m)}
+									<span className="w-16 xl:w-32" />
+								</span>
+							</td>
+						))}
+					</tr>
+				</tbody>
+			</table>
+		</div>
+	);
+}

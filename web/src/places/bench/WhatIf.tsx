@@ -1,0 +1,241 @@
+/** What a turn of the sleeve, a length or a weight would do to one build, and what other air would. */
+import { useState } from "react";
+import { useNavigate } from "react-router";
+import type { Session, WhatIf as WhatIfAnswer } from "../../api/client";
+import { change, useWhatIf } from "../../api/session";
+import type { PlaceProps } from "../../session/place";
+import { buildOf, candidatesOf } from "../../session/select";
+import { Letter } from "../../ui/Letter";
+import { Caution, Said, Waiting } from "../../ui/Said";
+import { figure, inShown, type Metres, metresOf, reading, yd } from "../../ui/units";
+
+const FIGURES = ["launch_deg", "spin_rpm", "ball_speed_mps", "peak_m", "landing_deg"] as const;
+/** Left out where there is little room: they explain the change, the others are its result. */
+const WIDE = new Set(["launch_deg", "ball_speed_mps"]);
+const NAMES: Record<string, string> = {
+	launch_deg: "Launch",
+	spin_rpm: "Spin, rpm",
+	ball_speed_mps: "Ball, mph",
+	peak_m: "Peak, ft",
+	landing_deg: "Landing",
+};
+
+export function WhatIf({ session, act, busy }: Pick<PlaceProps, "session" | "act" | "busy">) {
+	const hit = candidatesOf(session).filter((build) => build.kept > 0);
+	const [chosen, setChosen] = useState<number | null>(null);
+	const build = hit.find((each) => each.id === chosen) ?? hit[0];
+	const found = useWhatIf(session, build?.id ?? null);
+	if (!build) return null;
+	return (
+		<section className="mt-5" aria-label="What if">
+			<div className="mb-1 flex flex-wrap items-center gap-2">
+				<h2 className="mr-2 text-lg">What if</h2>
+				{hit.map((each) => (
+					<button
+						key={each.id}
+						type="button"
+						aria-pressed={each.id === build.id}
+						aria-label={`What if with ${each.letter} ${each.name}`}
+						className={`btn btn-sm h-10 px-2 ${each.id === build.id ? "border-base-content" : "border-base-300"} bg-base-100`}
+						onClick={() => setChosen(each.id)}
+					>
+						<Letter letter={each.letter} /> {each.name}
+					</button>
+				))}
+			</div>
+			<Said error={found.error} />
+			{found.data ? (
+				<Answers session={session} found={found.data} act={act} busy={busy} />
+			) : (
+				!found.error && <Waiting what="what a change would do" />
+			)}
+		</section>
+	);
+}
+
+type AnswerProps = Pick<PlaceProps, "act" | "busy"> & { session: Session; found: WhatIfAnswer };
+
+function Answers({ session, found, act, busy }: AnswerProps) {
+	const [open, setOpen] = useState<string | null>(null);
+	if (found.shots === 0)
+		return <p className="quiet">This build has no shot with ball speed, launch and spin to start from.</p>;
+	return (
+		<>
+			<p className="quiet mb-2 text-sm">
+				Predicted from {found.shots} kept shots, each through impact and flight again. {found.anchor} Hit it
+				to know.
+			</p>
+			<div className="grid gap-x-8 gap-y-4 2xl:grid-cols-[1fr_auto]">
+				<table className="table-plain w-full self-start">
+					<thead>
+						<tr>
+							<th scope="col">Change</th>
+							<th scope="col">Carry, yd</th>
+							{FIGURES.map((key) => (
+								<th key={key} scope="col" className={WIDE.has(key) ? "hidden xl:table-cell" : ""}>
+									{NAMES[key]}
+								</th>
+							))}
+							<th scope="col">
+								<span className="sr-only">Test it</span>
+							</th>
+						</tr>
+					</thead>
+					<tbody>
+						<tr className="border-b border-base-300">
+							<td className="font-semibold">As it is</td>
+							<td className="num">{reading("carry_m", found.before.carry_m)}</td>
+							{FIGURES.map((key) => (
+								<td key={key} className={WIDE.has(key) ? "hidden xl:table-cell" : ""}>
+									{reading(key, found.before[key])}
+								</td>
+							))}
+							<td />
+						</tr>
+						{found.changes.map((each) => (
+							<ChangeRow
+								key={each.kind + each.amount}
+								session={session}
+								found={found}
+								each={each}
+								act={act}
+								busy={busy}
+								open={open === each.kind + each.amount}
+								onOpen={() => setOpen(open === each.kind + each.amount ? null : each.kind + each.amount)}
+							/>
+						))}
+					</tbody>
+				</table>
+				<Elsewhere found={found} />
+			</div>
+		</>
+	);
+}
+
+type RowProps = AnswerProps & { each: WhatIfAnswer["changes"][number]; open: boolean; onOpen: () => void };
+
+function ChangeRow({ session, found, each, act, busy, open, onOpen }: RowProps) {
+	const known = each.after.carry_m !== undefined;
+	const gain = inShown("carry_m", (each.after.carry_m ?? 0) - (found.before.carry_m ?? 0));
+	return (
+		<>
+			<tr>
+				<td>
+					<button
+						type="button"
+						className="min-h-8 cursor-pointer text-left underline decoration-dotted underline-offset-4"
+						aria-expanded={open}
+						onClick={onOpen}
+					>
+						{each.words}
+					</button>
+				</td>
+				{known ? (
+					<>
+						<td className="num">
+							{reading("carry_m", each.after.carry_m)}{" "}
+							<span className="quiet text-[13px] font-normal">
+								{gain >= 0 ? "+" : ""}
+								{figure(gain, 1)} ±{yd(metresOf(each.error, "carry_m"), 1)}
+							</span>
+						</td>
+						{FIGURES.map((key) => (
+							<td key={key} className={WIDE.has(key) ? "hidden xl:table-cell" : ""}>
+								{reading(key, each.after[key])}
+							</td>
+						))}
+					</>
+				) : (
+					<td colSpan={FIGURES.length + 1} className="quiet max-w-0 truncate !text-left">
+						{each.directions[0]}
+					</td>
+				)}
+				<td>
+					{each.kind === "loft" && <Test session={session} found={found} each={each} act={act} busy={busy} />}
+				</td>
+			</tr>
+			{open && (
+				<tr>
+					<td colSpan={FIGURES.length + 3} className="max-w-0 !whitespace-normal !text-left">
+						<div className="space-y-1 bg-base-100 p-3 text-[14px]">
+							<Sides each={each} />
+							{each.directions.map((line) => (
+								<p key={line}>{line}</p>
+							))}
+							<p className="quiet">Source: {each.source}</p>
+							{each.caution && <Caution>{each.caution}</Caution>}
+						</div>
+					</td>
+				</tr>
+			)}
+		</>
+	);
+}
+
+/** What a turn does besides loft: face, lie and bounce. */
+function Sides({ each }: { each: WhatIfAnswer["changes"][number] }) {
+	const parts: string[] = [];
+	if (Math.abs(each.face_closed_deg) >= 0.05)
+		parts.push(
+			`face ${figure(Math.abs(each.face_closed_deg), 1)}° ${each.face_closed_deg > 0 ? "closed" : "open"} when soled as before`,
+		);
+	if (Math.abs(each.lie_deg) >= 0.05)
+		parts.push(`lie ${figure(Math.abs(each.lie_deg), 1)}° ${each.lie_deg > 0 ? "more upright" : "flatter"}`);
+	if (Math.abs(each.bounce_deg) >= 0.05)
+		parts.push(`bounce ${figure(Math.abs(each.bounce_deg), 1)}° ${each.bounce_deg > 0 ? "more" : "less"}`);
+	return parts.length ? <p className="font-medium">Also: {parts.join(", ")}.</p> : null;
+}
+
+/** Turn the sleeve as shown and go and hit it: a new build. */
+function Test({ session, found, each, act, busy }: Omit<RowProps, "open" | "onOpen">) {
+	const navigate = useNavigate();
+	const build = buildOf(session, found.build);
+	if (!build || build.set_loft_deg === null || build.stated_loft_deg === null || session.status === "agreed")
+		return null;
+	const loft = build.set_loft_deg + each.amount;
+	if (!build.settings_deg.some((offered) => Math.abs(offered - loft) < 0.05)) return null;
+	return (
+		<button
+			type="button"
+			className="btn btn-sm h-9"
+			disabled={busy}
+			onClick={() =>
+				act(async () => {
+					const after = await change.setting(build.id, loft);
+					void navigate(`/sessions/${session.id}/bay`);
+					return after;
+				})
+			}
+		>
+			Turn and hit it
+		</button>
+	);
+}
+
+function Elsewhere({ found }: { found: WhatIfAnswer }) {
+	return (
+		<table className="table-plain self-start">
+			<thead>
+				<tr>
+					<th scope="col">In other air</th>
+					<th scope="col">Carry, yd</th>
+					<th scope="col">Landing</th>
+				</tr>
+			</thead>
+			<tbody>
+				{found.elsewhere.map((air) => (
+					<tr key={air.label}>
+						<td>{air.label}</td>
+						<td className="num">
+							{yd(air.carry_m)}{" "}
+							<span className="quiet text-[13px] font-normal">
+								±{yd(Math.max(air.carry_error_m, 0.5) as Metres)}
+							</span>
+						</td>
+						<td>{reading("landing_deg", air.landing_deg)}</td>
+					</tr>
+				))}
+			</tbody>
+		</table>
+	);
+}

@@ -1,0 +1,173 @@
+/** The Bench on its own: the choice, the verdicts, is one better. */
+
+import { fireEvent, screen, waitFor } from "@testing-library/react";
+import { afterEach, expect, test } from "vitest";
+import type { Bench as BenchPicture, Session } from "../../api/client";
+import { m, session, verdict } from "../../tests/session";
+import { changes, clear, serve, show } from "../../tests/stage";
+import { toMetres } from "../../ui/units";
+import { Bench } from "./Bench";
+
+afterEach(clear);
+
+const bench: BenchPicture = {
+	lines: [],
+	neighbours: [],
+	comparisons: [
+		{
+			metric: "jobs",
+			better: "A",
+			worse: "B",
+			by: 0.2,
+			by_equal: null,
+			chance: 0.8,
+			settled: false,
+			more: 4,
+			sentence: "A does 0.2 more of the jobs a round than B: not settled.",
+		},
+		{
+			metric: "carry_m",
+			better: "B",
+			worse: "A",
+			by: 5,
+			by_equal: 4,
+			chance: 0.97,
+			settled: true,
+			more: 0,
+			sentence: "B carries 5 yd further than A: settled.",
+		},
+	],
+	choice: {
+		letter: "A",
+		runner_up: "B",
+		sentence: "A makes most of the jobs.",
+		settled: false,
+		chance_best: 0.7,
+		more_with: "B",
+		more: 4,
+	},
+	findings: [],
+	revision: 40,
+};
+const judged: Session = {
+	...session,
+	verdicts: [
+		verdict({
+			against: "3 in 10 stop short.",
+			shape: "It bends 8 yd right as a rule; a draw is wanted.",
+			played: [
+				{
+					job: "Second",
+					uses_per_round: 1,
+					success: 0.72,
+					low: 0.6,
+					high: 0.8,
+					short: 0.2,
+					long: 0,
+					left: 0,
+					right: 0.1,
+				},
+			],
+		}),
+		verdict({
+			build: 5,
+			letter: "B",
+			kind: "one_turn",
+			headline: "One turn away: 1° up",
+			chance: 0.004,
+			slot: 0,
+		}),
+	],
+	bag: { ...session.bag, stand: ["B is 1.5 in longer than A."] },
+};
+const answers = { "GET /api/sessions/7/bench": bench };
+
+test("the choice comes first, with what would settle it, then each verdict with its chance and its jobs", async () => {
+	serve(answers);
+	show(Bench, judged);
+	expect(await screen.findByText("A makes most of the jobs.")).toBeTruthy();
+	expect(screen.getByText("Not settled: about 4 more with B.")).toBeTruthy();
+	expect(screen.getByText("83%")).toBeTruthy();
+	expect(screen.getByText("under 1%")).toBeTruthy();
+	expect(screen.getByRole("list", { name: "Jobs played out with A" }).textContent).toContain("72%");
+	expect(screen.getByText("3 in 10 stop short.")).toBeTruthy();
+	expect(screen.getByText("It bends 8 yd right as a rule; a draw is wanted.")).toBeTruthy();
+	expect(screen.getByText("B is 1.5 in longer than A.")).toBeTruthy();
+});
+
+test("is one really better is asked of one thing at a time, of those that can be told", async () => {
+	serve(answers);
+	show(Bench, judged);
+	expect(await screen.findByText(/0.2 more of the jobs a round/)).toBeTruthy();
+	expect(screen.queryByText(/carries 5 yd further/)).toBeNull();
+	fireEvent.click(screen.getByRole("button", { name: "Further" }));
+	expect(screen.getByText(/carries 5 yd further/)).toBeTruthy();
+	expect(screen.queryByRole("button", { name: "Straighter" })).toBeNull();
+});
+
+test("each build stands against the window it is judged by", async () => {
+	serve(answers);
+	const second = structuredClone(judged);
+	const slot = second.bag.in_work?.slots[0];
+	if (!slot) throw new Error("no slot");
+	const other = { carry_m: { low: toMetres(190), high: toMetres(197) } };
+	second.bag.in_work?.slots.push({ ...slot, index: 1 });
+	second.builds = second.builds.map((each) =>
+		each.letter === "B" ? { ...each, carry_m: toMetres(193), wanted: other } : each,
+	);
+	second.builds = second.builds.map((each) => ({ ...each, averages: { carry_m: each.carry_m ?? 0 } }));
+	second.verdicts = [verdict({ build: 4, slot: 0 }), verdict({ build: 5, letter: "B", slot: 1 })];
+	show(Bench, second);
+	const row = (await screen.findByText(/^Carry, yd/)).closest("tr") as HTMLElement;
+	expect(row.textContent).toContain("each by its own");
+	const bands = [...row.querySelectorAll("svg rect")].map((each) => Number(each.getAttribute("x")));
+	expect(bands).toHaveLength(2);
+	expect(bands[1]).toBeGreaterThan(bands[0] ?? 0);
+});
+
+test("of a shot that was asked for it says what it did beside the stock one, and when not as meant", async () => {
+	const by = { peak_m: m(-6.1), carry_m: -toMetres(4), curve_m: toMetres(8) };
+	const findings: BenchPicture["findings"] = [
+		{ letter: "A", protocol: "shaped", intent: "low", n: 3, by, as_asked: true, sentence: "" },
+		{ letter: "A", protocol: "shaped", intent: "fade", n: 1, by, as_asked: null, sentence: "" },
+		{
+			letter: "B",
+			protocol: "shaped",
+			intent: "low",
+			n: 2,
+			by: { ...by, peak_m: m(3.05) },
+			as_asked: false,
+			sentence: "",
+		},
+	];
+	serve({ "GET /api/sessions/7/bench": { ...bench, findings } });
+	show(Bench, judged);
+	const table = (await screen.findByText("Asked for, beside the stock shot")).closest("table") as HTMLElement;
+	const rows = [...table.querySelectorAll("tbody tr")].map((row) =>
+		[...row.querySelectorAll("td")].map((cell) => cell.textContent),
+	);
+	expect(rows).toEqual([
+		[
+			"low",
+			"20 ft lower, 4 yd shorteras meant, 3 hit",
+			"10 ft higher, 4 yd shorternot what was meant, 2 hit",
+		],
+		["fade", "8 yd right, 4 yd shortermay be chance, 1 hit", "not asked"],
+	]);
+});
+
+test("the player's word on a build is sent as it is chosen", async () => {
+	const sent = serve({ ...answers, "PUT /api/builds/5": judged });
+	show(Bench, judged);
+	fireEvent.change(screen.getByLabelText("What the player says of B"), { target: { value: "vetoed" } });
+	await waitFor(() =>
+		expect(changes(sent)).toEqual([{ method: "PUT", url: "/api/builds/5", body: { liking: "vetoed" } }]),
+	);
+});
+
+test("nothing on the stand is said, with the way to the bag", () => {
+	serve({});
+	show(Bench, { ...session, builds: session.builds.filter((each) => !each.letter) });
+	expect(screen.getByText("Nothing to compare yet")).toBeTruthy();
+	expect(screen.getByRole("link", { name: "To the bag" }).getAttribute("href")).toBe("/sessions/7/bag");
+});

@@ -1,0 +1,176 @@
+/** The shots the club is for, from a list of common ones, made exact by sliding. */
+import { type UseFormReturn, useFieldArray, useWatch } from "react-hook-form";
+import type { Session } from "../../api/client";
+import { JobDrawing } from "../../instruments/job-drawing/JobDrawing";
+import { type Fields, fieldsOfJob, LIES } from "./fields";
+
+interface Props {
+	form: UseFormReturn<Fields>;
+	common: Session["brief"]["common"];
+	/** The field the server found fault with, such as `jobs.1.carry_over`. */
+	fault: string;
+}
+
+export function Jobs({ form, common, fault }: Props) {
+	const jobs = useFieldArray({ control: form.control, name: "jobs" });
+	return (
+		<section>
+			<h2 className="mb-2 text-lg">What must the club do?</h2>
+			<div className="mb-3 flex flex-wrap gap-1.5">
+				{common.map((each) => (
+					<button
+						key={each.name}
+						type="button"
+						className="btn btn-sm h-10 border-base-300 bg-base-100"
+						onClick={() => jobs.append(fieldsOfJob(each))}
+					>
+						+ {each.name}
+					</button>
+				))}
+			</div>
+			{jobs.fields.length === 0 && (
+				<p className="quiet">
+					Add the shots this player meets, then slide distance, carry and size until they are true.
+				</p>
+			)}
+			<ul className="space-y-2">
+				{jobs.fields.map((field, index) => (
+					<JobRow
+						key={field.id}
+						form={form}
+						index={index}
+						onRemove={() => jobs.remove(index)}
+						wrong={fault.startsWith(`jobs.${index}.`)}
+					/>
+				))}
+			</ul>
+		</section>
+	);
+}
+
+function JobRow({
+	form,
+	index,
+	onRemove,
+	wrong,
+}: {
+	form: UseFormReturn<Fields>;
+	index: number;
+	onRemove: () => void;
+	wrong: boolean;
+}) {
+	const at = `jobs.${index}` as const;
+	const job = useWatch({ control: form.control, name: at });
+	const courses = useWatch({ control: form.control, name: "courses" });
+	const number = { valueAsNumber: true };
+	if (!job) return null;
+	return (
+		<li
+			className={`bg-base-100 p-3 ${wrong ? "outline-2" : ""}`}
+			style={wrong ? { outlineColor: "var(--hole)" } : undefined}
+		>
+			<div className="flex flex-wrap items-center gap-2">
+				<input
+					className="input h-10 min-w-44 flex-1 font-semibold"
+					aria-label="Name of the job"
+					{...form.register(`${at}.name`)}
+				/>
+				<select className="select h-10 w-36" aria-label="Kind of shot" {...form.register(`${at}.kind`)}>
+					<option value="green">Into a green</option>
+					<option value="tee">Off the tee</option>
+					<option value="layup">Lay-up</option>
+				</select>
+				<select className="select h-10 w-30" aria-label="Firmness" {...form.register(`${at}.firmness`)}>
+					<option value="soft">Soft</option>
+					<option value="medium">Medium</option>
+					<option value="firm">Firm</option>
+				</select>
+				<select className="select h-10 w-34" aria-label="Lie" {...form.register(`${at}.lie`)}>
+					<option value="">Any lie</option>
+					{LIES.map((lie) => (
+						<option key={lie} value={lie}>
+							{lie}
+						</option>
+					))}
+				</select>
+				{courses.length > 0 && (
+					<select className="select h-10 w-36" aria-label="Course" {...form.register(`${at}.course`)}>
+						<option value="">Everywhere</option>
+						{courses.map((course) => (
+							<option key={course.name} value={course.name}>
+								{course.name}
+							</option>
+						))}
+					</select>
+				)}
+			</div>
+			<div className="mt-2 flex flex-wrap items-center gap-x-3 gap-y-1 xl:gap-x-5">
+				<JobDrawing {...job} over={job.over || null} />
+				<div className="grid min-w-80 flex-1 gap-x-3 sm:grid-cols-2 xl:gap-x-5">
+					<Slide
+						label="Distance in yards"
+						words="to the middle"
+						value={`${job.distance}`}
+						min={60}
+						max={290}
+						{...form.register(`${at}.distance`, number)}
+					/>
+					<Slide
+						label="Must carry in yards"
+						words="must carry"
+						value={job.over > 0 ? `${job.over}` : "–"}
+						min={0}
+						max={job.distance}
+						{...form.register(`${at}.over`, number)}
+					/>
+					<Slide
+						label="Width in yards"
+						words="wide"
+						value={`${job.width}`}
+						min={8}
+						max={60}
+						{...form.register(`${at}.width`, number)}
+					/>
+					<Slide
+						label="Depth in yards"
+						words={job.kind === "tee" ? "to spare" : "deep"}
+						value={`${job.depth}`}
+						min={8}
+						max={60}
+						{...form.register(`${at}.depth`, number)}
+					/>
+					<Slide
+						label="Times a round"
+						words="times a round"
+						value={`${job.uses}`}
+						min={0.1}
+						max={6}
+						step={0.1}
+						{...form.register(`${at}.uses`, number)}
+					/>
+					<button type="button" className="btn btn-ghost btn-sm h-9 justify-self-end" onClick={onRemove}>
+						Remove
+					</button>
+				</div>
+			</div>
+		</li>
+	);
+}
+
+/** A figure that is slid into place; arrow keys move it by one. */
+function Slide({
+	label,
+	words,
+	value,
+	...input
+}: { label: string; words: string; value: string } & React.InputHTMLAttributes<HTMLInputElement> & {
+		ref?: React.Ref<HTMLInputElement>;
+	}) {
+	return (
+		<label className="flex min-h-9 items-center gap-2">
+			<span className="num w-9 text-right text-[17px]">{value}</span>
+			<span className="quiet w-23 shrink-0 text-sm whitespace-nowrap">{words}</span>
+			<input type="range" className="range range-xs min-w-12 flex-1" aria-label={label} {...input} />
+		</label>
+	);
+}

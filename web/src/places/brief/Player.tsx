@@ -1,0 +1,250 @@
+/** What the player likes, fears, owns and may spend, and where they play. */
+import { type UseFormReturn, useFieldArray, useWatch } from "react-hook-form";
+import { change } from "../../api/session";
+import type { PlaceProps } from "../../session/place";
+import { ownOf } from "../../session/select";
+import { Caution } from "../../ui/Said";
+import { type Fields, HEADS, type HeadKind, LIES, type Liking } from "./fields";
+
+type FormProps = { form: UseFormReturn<Fields> };
+
+export function Player({ form, session, act }: FormProps & Pick<PlaceProps, "session" | "act">) {
+	const pain = useWatch({ control: form.control, name: "pain" });
+	return (
+		<section className="grid max-w-4xl grid-cols-2 gap-x-6 gap-y-4 md:grid-cols-4">
+			<Pick
+				label="Miss to avoid"
+				{...form.register("miss")}
+				options={{ none: "No side", left: "Left", right: "Right", short: "Short", long: "Long" }}
+			/>
+			<Pick
+				label="Shape wanted"
+				{...form.register("shape")}
+				options={{ any: "Any", straight: "Straight", draw: "Draw", fade: "Fade" }}
+			/>
+			<Field label="Clubs carried">
+				<input
+					type="number"
+					min={1}
+					max={20}
+					className="input h-11 w-full"
+					{...form.register("mostClubs", { valueAsNumber: true })}
+				/>
+			</Field>
+			<Field label="Budget">
+				<input
+					inputMode="decimal"
+					className="input h-11 w-full"
+					placeholder="none named"
+					{...form.register("budget")}
+				/>
+			</Field>
+			<Lies form={form} />
+			<Likes form={form} />
+			<FixedClubs session={session} act={act} />
+			<label className="col-span-full flex items-center gap-2">
+				<input type="checkbox" className="checkbox" {...form.register("pain")} />
+				<span>Pain or an injury</span>
+			</label>
+			{pain && (
+				<div className="col-span-full">
+					<Caution>Stop on pain. See a doctor before swinging hard: a fitting is not treatment.</Caution>
+				</div>
+			)}
+			<label className="col-span-full block">
+				<span className="quiet text-sm">Notes</span>
+				<textarea className="textarea field-sizing-content min-h-16 w-full" {...form.register("notes")} />
+			</label>
+		</section>
+	);
+}
+
+export function Courses({ form }: FormProps) {
+	const courses = useFieldArray({ control: form.control, name: "courses" });
+	const jobs = useWatch({ control: form.control, name: "jobs" });
+	/** A course that is named anew takes its jobs with it. */
+	const rename = (before: string, after: string) =>
+		jobs.forEach((job, index) => {
+			if (before && job.course === before) form.setValue(`jobs.${index}.course`, after);
+		});
+	return (
+		<section className="max-w-4xl">
+			<div className="mb-2 flex flex-wrap items-center gap-3">
+				<h2 className="text-lg">Where do they play?</h2>
+				<button
+					type="button"
+					className="btn btn-sm h-10 border-base-300 bg-base-100"
+					onClick={() =>
+						courses.append(
+							courses.fields.length
+								? { name: "Links trip", kind: "trip", firmness: "firm", share: 20 }
+								: { name: "Home", kind: "home", firmness: "medium", share: 80 },
+						)
+					}
+				>
+					+ Course, trip or season
+				</button>
+				<Pick
+					inline
+					label="Usual ground"
+					{...form.register("firmness")}
+					options={{ soft: "Soft", medium: "Medium", firm: "Firm" }}
+				/>
+			</div>
+			<ul className="space-y-1.5">
+				{courses.fields.map((field, index) => (
+					<li key={field.id} className="flex flex-wrap items-center gap-2">
+						<input
+							className="input h-10 w-56"
+							aria-label="Name of the course"
+							{...form.register(`courses.${index}.name`, {
+								onChange: (event: { target: { value: string } }) => rename(field.name, event.target.value),
+							})}
+						/>
+						<select
+							className="select h-10 w-32"
+							aria-label="Kind of course"
+							{...form.register(`courses.${index}.kind`)}
+						>
+							<option value="home">Home</option>
+							<option value="trip">Trip</option>
+							<option value="season">Season</option>
+						</select>
+						<select
+							className="select h-10 w-32"
+							aria-label="Ground there"
+							{...form.register(`courses.${index}.firmness`)}
+						>
+							<option value="soft">Soft</option>
+							<option value="medium">Medium</option>
+							<option value="firm">Firm</option>
+						</select>
+						<label className="flex items-center gap-1.5">
+							<input
+								type="number"
+								min={0}
+								max={100}
+								className="input h-10 w-18 px-2 text-right"
+								aria-label="Share of the rounds"
+								{...form.register(`courses.${index}.share`, { valueAsNumber: true })}
+							/>
+							<span className="quiet text-sm">of 100 rounds</span>
+						</label>
+						<button type="button" className="btn btn-ghost h-10" onClick={() => courses.remove(index)}>
+							Remove
+						</button>
+					</li>
+				))}
+			</ul>
+		</section>
+	);
+}
+
+function Lies({ form }: FormProps) {
+	const lies = useWatch({ control: form.control, name: "lies" });
+	const turn = (lie: string) =>
+		form.setValue("lies", lies.includes(lie) ? lies.filter((each) => each !== lie) : [...lies, lie]);
+	return (
+		<div className="col-span-full">
+			<p className="quiet mb-1 text-sm">Lies it is played from</p>
+			<div className="flex flex-wrap gap-1.5">
+				{LIES.map((lie) => (
+					<Toggle key={lie} on={lies.includes(lie)} onTurn={() => turn(lie)}>
+						{lie}
+					</Toggle>
+				))}
+			</div>
+		</div>
+	);
+}
+
+const LIKINGS: { id: Liking; name: string }[] = [
+	{ id: "liked", name: "likes" },
+	{ id: "neutral", name: "no wish" },
+	{ id: "disliked", name: "dislikes" },
+	{ id: "vetoed", name: "will not play" },
+];
+
+function Likes({ form }: FormProps) {
+	return (
+		<fieldset className="col-span-full grid gap-x-6 gap-y-2 sm:grid-cols-3">
+			{(Object.keys(HEADS) as HeadKind[]).map((head) => (
+				<Pick
+					key={head}
+					label={HEADS[head]}
+					{...form.register(`likes.${head}`)}
+					options={Object.fromEntries(LIKINGS.map((each) => [each.id, each.name]))}
+				/>
+			))}
+		</fieldset>
+	);
+}
+
+/** The clubs that stay whatever is found. */
+function FixedClubs({ session, act }: Pick<PlaceProps, "session" | "act">) {
+	const clubs = ownOf(session);
+	return (
+		<div className="col-span-full">
+			<p className="quiet mb-1 text-sm">Fixed clubs: these stay in the bag</p>
+			{clubs.length === 0 && <p className="quiet">Once the bag is known, its clubs can be fixed here.</p>}
+			<div className="flex flex-wrap gap-1.5">
+				{clubs.map((club) => (
+					<Toggle
+						key={club.id}
+						on={club.fixed}
+						onTurn={() => act(() => change.club(club.id, { fixed: !club.fixed }))}
+					>
+						{club.name}
+					</Toggle>
+				))}
+			</div>
+		</div>
+	);
+}
+
+function Toggle({ on, onTurn, children }: { on: boolean; onTurn: () => void; children: React.ReactNode }) {
+	return (
+		<button
+			type="button"
+			aria-pressed={on}
+			className={`btn btn-sm h-10 min-w-12 ${on ? "btn-primary" : "border-base-300 bg-base-100"}`}
+			onClick={onTurn}
+		>
+			{children}
+		</button>
+	);
+}
+
+function Field({ label, children }: { label: string; children: React.ReactNode }) {
+	return (
+		// biome-ignore lint/a11y/noLabelWithoutControl: the control is the child
+		<label className="block">
+			<span className="quiet text-sm">{label}</span>
+			{children}
+		</label>
+	);
+}
+
+function Pick({
+	label,
+	options,
+	inline = false,
+	...select
+}: {
+	label: string;
+	options: Record<string, string>;
+	inline?: boolean;
+} & React.SelectHTMLAttributes<HTMLSelectElement> & { ref?: React.Ref<HTMLSelectElement> }) {
+	return (
+		<label className={inline ? "ml-auto flex items-center gap-2" : "block"}>
+			<span className="quiet text-sm">{label}</span>
+			<select className={inline ? "select h-10 w-28" : "select h-11 w-full"} {...select}>
+				{Object.entries(options).map(([value, words]) => (
+					<option key={value} value={value}>
+						{words}
+					</option>
+				))}
+			</select>
+		</label>
+	);
+}

@@ -1,0 +1,166 @@
+/** What the club in each slot should do, with the reason; every target can be overruled. */
+import { useState } from "react";
+import type { Session, Slot, Target } from "../../api/client";
+import { change } from "../../api/session";
+import { typedNumber } from "../../ui/typed";
+import { inShown, type ReadingKey, shownAs, wish, yd } from "../../ui/units";
+
+interface Props {
+	session: Session;
+	act: (change: () => Promise<Session>) => void;
+	busy: boolean;
+}
+
+export function Targets({ session, act, busy }: Props) {
+	const plan = session.bag.in_work;
+	if (!plan) {
+		return (
+			<div>
+				<h2 className="mb-2 text-lg">Targets</h2>
+				<p className="quiet">{session.bag.headline} Targets follow from the hole and the jobs.</p>
+			</div>
+		);
+	}
+	return (
+		<div className="space-y-6">
+			{plan.slots.map((slot) => (
+				<section key={slot.index}>
+					<h2 className="mb-2 text-lg">
+						{plan.slots.length > 1 ? `Slot ${slot.index + 1}: targets` : "Targets for this slot"}
+					</h2>
+					<ul className="space-y-3">
+						{slot.targets.map((target) => (
+							<TargetRow
+								key={target.quantity}
+								session={session}
+								slot={slot}
+								target={target}
+								act={act}
+								busy={busy}
+							/>
+						))}
+					</ul>
+				</section>
+			))}
+		</div>
+	);
+}
+
+const TYPES: Record<string, string> = {
+	fairway: "Fairway wood",
+	hybrid: "hybrid",
+	utility: "utility iron",
+};
+
+/** Shown to canonical, for what is typed. */
+function canonical(quantity: string, text: string): number | null {
+	const value = typedNumber(text, "target");
+	return value === null ? null : value * shownAs(quantity).scale;
+}
+
+function typed(quantity: string, value: number | null): string {
+	return value === null ? "" : String(Math.round(inShown(quantity, value)));
+}
+
+function TargetRow({ session, slot, target, act, busy }: Props & { slot: Slot; target: Target }) {
+	const [editing, setEditing] = useState(false);
+	const [low, setLow] = useState("");
+	const [high, setHigh] = useState("");
+	const { unit, label } = shownAs(target.quantity);
+	const edit = () => {
+		setLow(typed(target.quantity, target.low));
+		setHigh(typed(target.quantity, target.high));
+		setEditing(true);
+	};
+	const put = (from: string, to: string) =>
+		act(async () => {
+			const made = await change.target(session.id, {
+				slot: slot.index,
+				quantity: target.quantity as ReadingKey,
+				low: canonical(target.quantity, from),
+				high: canonical(target.quantity, to),
+			});
+			setEditing(false);
+			return made;
+		});
+	return (
+		<li>
+			<div className="flex items-baseline gap-2">
+				<span className="quiet w-28 shrink-0 text-sm">{label}</span>
+				<span className="num flex-1 text-[17px]">
+					{wish(target.quantity, target.low, target.high)}{" "}
+					<span className="quiet text-sm font-normal">{unit === "°" ? "" : unit}</span>
+				</span>
+				{session.status !== "agreed" && !editing && (
+					<button
+						type="button"
+						className="min-h-8 cursor-pointer px-1 text-sm underline"
+						onClick={edit}
+						aria-label={`Change ${label}`}
+					>
+						Change
+					</button>
+				)}
+			</div>
+			<p className="quiet text-[13.5px] leading-snug">
+				{target.overruled ? (
+					<>
+						<strong className="text-base-content">Overruled.</strong> Proposed:{" "}
+						{wish(target.quantity, target.proposed_low, target.proposed_high)}.{" "}
+					</>
+				) : null}
+				{target.why}
+				{!target.firm && !target.overruled && target.quantity !== "spin_rpm" ? " A guide, not a rule." : ""}
+				{target.sure && !target.overruled && <span className="block">{target.sure}</span>}
+			</p>
+			{target.quantity === "carry_m" && slot.by_type.length > 0 && !target.overruled && (
+				<p className="text-[13.5px] leading-snug">
+					{slot.by_type
+						.map(
+							(each) => `${TYPES[each.head_type] ?? each.head_type} ${yd(each.low_m)} to ${yd(each.high_m)}`,
+						)
+						.join(", ")}
+					<span className="quiet">: what rolls further may carry less.</span>
+				</p>
+			)}
+			{target.out_of_reach && (
+				<p className="hole-text text-[14px] leading-snug font-semibold">{target.out_of_reach}</p>
+			)}
+			{editing && (
+				<form
+					className="mt-1 flex items-center gap-2"
+					onSubmit={(event) => {
+						event.preventDefault();
+						put(low, high);
+					}}
+				>
+					<input
+						className="input h-9 w-20 px-2"
+						aria-label={`${label} from`}
+						value={low}
+						onChange={(e) => setLow(e.target.value)}
+						inputMode="decimal"
+					/>
+					<span className="quiet text-sm">to</span>
+					<input
+						className="input h-9 w-20 px-2"
+						aria-label={`${label} to`}
+						value={high}
+						onChange={(e) => setHigh(e.target.value)}
+						inputMode="decimal"
+					/>
+					<button type="submit" className="btn btn-sm btn-primary h-9" disabled={busy}>
+						Set
+					</button>
+					<button
+						type="button"
+						className="btn btn-sm btn-ghost h-9"
+						onClick={() => (target.overruled ? put("", "") : setEditing(false))}
+					>
+						{target.overruled ? "As proposed" : "Cancel"}
+					</button>
+				</form>
+			)}
+		</li>
+	);
+}

@@ -1,0 +1,151 @@
+/** The Brief on its own: jobs made exact, courses that keep their jobs, what is sent and when. */
+
+import { act, fireEvent, screen, within } from "@testing-library/react";
+import { afterEach, beforeEach, expect, test, vi } from "vitest";
+import type { Session } from "../../api/client";
+import { m, session } from "../../tests/session";
+import { changes, clear, type Sent, serve, show } from "../../tests/stage";
+import { toMetres } from "../../ui/units";
+import { Brief } from "./Brief";
+
+beforeEach(() => void vi.useFakeTimers({ shouldAdvanceTime: true }));
+afterEach(() => {
+	vi.useRealTimers();
+	clear();
+});
+
+const put = "PUT /api/sessions/7/brief";
+const settle = () => act(() => vi.advanceTimersByTimeAsync(700));
+const last = (sent: Sent[]) =>
+	changes(sent).at(-1)?.body as Record<string, unknown> & { jobs: Record<string, unknown>[] };
+const slide = (name: string, value: number, nth = 0) =>
+	fireEvent.change(screen.getAllByRole("slider", { name })[nth] as HTMLElement, { target: { value } });
+
+test("a common job is made exact by sliding, and travels in metres a moment later, once", async () => {
+	const sent = serve({ [put]: session });
+	show(Brief, session);
+	fireEvent.click(screen.getByRole("button", { name: "+ Carry over water" }));
+	slide("Distance in yards", 172);
+	slide("Must carry in yards", 160);
+	slide("Times a round", 1.5);
+	expect(changes(sent)).toHaveLength(0);
+	await settle();
+	expect(changes(sent)).toHaveLength(1);
+	expect(last(sent).jobs[0]).toMatchObject({
+		name: "Carry over water",
+		distance_m: toMetres(172),
+		carry_over_m: toMetres(160),
+		uses_per_round: 1.5,
+		course: "",
+	});
+	expect(screen.getByRole("img", { name: /172 yd, 160 to carry, 24 wide and 26 deep, medium/ })).toBeTruthy();
+});
+
+test("nothing to carry is sent as nothing", async () => {
+	const sent = serve({ [put]: session });
+	show(Brief, session);
+	fireEvent.click(screen.getByRole("button", { name: "+ Carry over water" }));
+	slide("Must carry in yards", 0);
+	await settle();
+	expect(last(sent).jobs[0]).toMatchObject({ carry_over_m: null });
+});
+
+test("a course that is named anew keeps its jobs, and one that goes leaves them everywhere", async () => {
+	const sent = serve({ [put]: session });
+	const placed: Session = {
+		...session,
+		brief: {
+			...session.brief,
+			courses: [
+				{ name: "Home", kind: "home", firmness: "soft", share: 80 },
+				{ name: "Links", kind: "trip", firmness: "firm", share: 20 },
+			],
+			jobs: [
+				{
+					name: "Into the wind",
+					kind: "tee",
+					distance_m: m(180),
+					carry_over_m: null,
+					width_m: m(26),
+					depth_m: m(26),
+					firmness: "firm",
+					uses_per_round: 2,
+					course: "Links",
+					lie: "tee",
+				},
+			],
+		},
+	};
+	show(Brief, placed);
+	fireEvent.change(screen.getAllByLabelText("Name of the course")[1] as HTMLElement, {
+		target: { value: "West" },
+	});
+	await settle();
+	expect(last(sent).jobs[0]).toMatchObject({ course: "West", lie: "tee" });
+	const rows = screen.getAllByLabelText("Name of the course").map((each) => each.closest("li"));
+	fireEvent.click(within(rows[1] as HTMLElement).getByRole("button", { name: "Remove" }));
+	await settle();
+	expect(last(sent)).toMatchObject({ courses: [{ name: "Home", share: 80 }] });
+	expect(last(sent).jobs[0]).toMatchObject({ course: "" });
+});
+
+test("wishes against a kind of head are sent, no wish is not; pain brings its caution", async () => {
+	const sent = serve({ [put]: session });
+	show(Brief, session);
+	fireEvent.change(screen.getByLabelText("Utility irons"), { target: { value: "vetoed" } });
+	fireEvent.change(screen.getByLabelText("Shape wanted"), { target: { value: "draw" } });
+	fireEvent.click(screen.getByRole("button", { name: "rough" }));
+	fireEvent.click(screen.getByLabelText("Pain or an injury"));
+	await settle();
+	expect(last(sent)).toMatchObject({
+		likes: { utility: "vetoed" },
+		shape: "draw",
+		lies: ["rough"],
+		pain: true,
+	});
+	expect(screen.getByText(/See a doctor before swinging hard/)).toBeTruthy();
+});
+
+test("leaving the place sends what was not sent yet", async () => {
+	const sent = serve({ [put]: session });
+	const { unmount } = show(Brief, session);
+	fireEvent.change(screen.getByLabelText("Notes"), { target: { value: "Dislikes long shafts." } });
+	unmount();
+	await settle();
+	expect(last(sent)).toMatchObject({ notes: "Dislikes long shafts." });
+});
+
+test("a refusal is said under the form, and the form keeps what was typed", async () => {
+	const sent = serve({});
+	show(Brief, session);
+	fireEvent.click(screen.getByRole("button", { name: "+ Long par three" }));
+	await settle();
+	expect(changes(sent)).toHaveLength(1);
+	expect(screen.getByRole("alert").textContent).toContain("Nothing at /api/sessions/7/brief.");
+	expect((screen.getByLabelText("Name of the job") as HTMLInputElement).value).toBe("Long par three");
+});
+
+test("targets say why, how sure, by kind of head, and what is out of reach; an agreed brief is closed", () => {
+	serve({});
+	const told = structuredClone(session);
+	const slot = told.bag.in_work?.slots[0];
+	if (slot) {
+		slot.by_type = [
+			{ head_type: "fairway", roll_m: m(2), low_m: toMetres(178), high_m: toMetres(185) },
+			{ head_type: "utility", roll_m: m(9), low_m: toMetres(173), high_m: toMetres(180) },
+		];
+		slot.targets.push({
+			...(slot.targets[0] as (typeof slot.targets)[number]),
+			quantity: "landing_deg",
+			low: 46,
+			high: null,
+			out_of_reach: "Out of reach at this speed: 40° at the most.",
+		});
+	}
+	show(Brief, { ...told, status: "agreed" });
+	expect(screen.getByText(/Fairway wood 178 to 185, utility iron 173 to 180/)).toBeTruthy();
+	expect(screen.getAllByText("Known to ±2 yd from the shots hit.")).toHaveLength(2);
+	expect(screen.getByText("Out of reach at this speed: 40° at the most.")).toBeTruthy();
+	expect(screen.queryByRole("button", { name: "Change Carry" })).toBeNull();
+	expect(screen.getByText("Agreed.")).toBeTruthy();
+});

@@ -1,0 +1,105 @@
+/** The fields of the interview in yards, and the way to and from what the API holds. */
+import type { Session } from "../../api/client";
+import { toMetres, toYards } from "../../ui/units";
+
+export type Kind = "green" | "tee" | "layup";
+export type Firmness = "soft" | "medium" | "firm";
+export type MissSide = "none" | "left" | "right" | "short" | "long";
+export type Liking = "liked" | "neutral" | "disliked" | "vetoed";
+export type HeadKind = "fairway" | "hybrid" | "utility";
+
+export interface JobFields {
+	name: string;
+	kind: Kind;
+	distance: number;
+	/** 0 for nothing to carry. */
+	over: number;
+	width: number;
+	depth: number;
+	firmness: Firmness;
+	uses: number;
+	course: string;
+	lie: string;
+}
+export interface CourseFields {
+	name: string;
+	kind: "home" | "trip" | "season";
+	firmness: Firmness;
+	share: number;
+}
+export interface Fields {
+	miss: MissSide;
+	shape: "any" | "straight" | "draw" | "fade";
+	firmness: Firmness;
+	mostClubs: number;
+	budget: string;
+	pain: boolean;
+	notes: string;
+	jobs: JobFields[];
+	courses: CourseFields[];
+	lies: string[];
+	likes: Record<HeadKind, Liking>;
+}
+
+export const LIES = ["tee", "fairway", "semi-rough", "rough", "tight", "wet", "sand"];
+export const HEADS: Record<HeadKind, string> = {
+	fairway: "Fairway woods",
+	hybrid: "Hybrids",
+	utility: "Utility irons",
+};
+
+export const fieldsOfJob = (job: Session["brief"]["jobs"][number]): JobFields => ({
+	name: job.name,
+	kind: job.kind,
+	distance: Math.round(toYards(job.distance_m)),
+	over: job.carry_over_m === null ? 0 : Math.round(toYards(job.carry_over_m)),
+	width: Math.round(toYards(job.width_m)),
+	depth: Math.round(toYards(job.depth_m)),
+	firmness: job.firmness,
+	uses: job.uses_per_round,
+	course: job.course ?? "",
+	lie: job.lie ?? "",
+});
+
+export function fieldsOf({ brief }: Session): Fields {
+	return {
+		miss: brief.miss as MissSide,
+		shape: brief.shape,
+		firmness: brief.firmness as Firmness,
+		mostClubs: brief.most_clubs,
+		budget: brief.budget ?? "",
+		pain: brief.pain,
+		notes: brief.notes,
+		courses: brief.courses,
+		lies: brief.lies,
+		likes: { fairway: "neutral", hybrid: "neutral", utility: "neutral", ...brief.likes },
+		jobs: brief.jobs.map(fieldsOfJob),
+	};
+}
+
+export function bodyOf(fields: Fields) {
+	return {
+		miss: fields.miss,
+		shape: fields.shape,
+		firmness: fields.firmness,
+		most_clubs: Number(fields.mostClubs) || 14,
+		budget: fields.budget === "" ? null : fields.budget,
+		pain: fields.pain,
+		notes: fields.notes,
+		courses: fields.courses.map((course) => ({ ...course, share: Number(course.share) || 0 })),
+		lies: fields.lies,
+		likes: Object.fromEntries(Object.entries(fields.likes).filter(([, liking]) => liking !== "neutral")),
+		jobs: fields.jobs.map((each) => ({
+			name: each.name,
+			kind: each.kind,
+			distance_m: toMetres(Number(each.distance)),
+			carry_over_m: Number(each.over) > 0 ? toMetres(Number(each.over)) : null,
+			width_m: toMetres(Number(each.width)),
+			depth_m: toMetres(Number(each.depth)),
+			firmness: each.firmness,
+			uses_per_round: Number(each.uses),
+			course: fields.courses.some((course) => course.name === each.course) ? each.course : "",
+			lie: each.lie,
+		})),
+	};
+}

@@ -1,0 +1,205 @@
+/** The desk: sessions to go on with, checks that fall due, customers, and a new visit. */
+import { useInfiniteQuery, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { CircleHelp, LogOut, SunMoon } from "lucide-react";
+import { useState } from "react";
+import { Controller, useForm } from "react-hook-form";
+import { Link, useNavigate } from "react-router";
+import { client, got, type Me, type Person, Problem, type SessionLine } from "../../api/client";
+import { Mark } from "../../ui/Mark";
+import { Said, Waiting } from "../../ui/Said";
+import { useTheme } from "../../ui/theme";
+import { CustomerPicker } from "./CustomerPicker";
+
+const STATUS = { not_begun: "Not begun", open: "In the middle", agreed: "Agreed" } as const;
+const NEXT = { not_begun: "brief", open: "bay", agreed: "handover" } as const;
+
+const day = (date: string) =>
+	new Date(date).toLocaleDateString("en-GB", { day: "numeric", month: "short", year: "numeric" });
+
+export function Desk({ me, onSignOut, onHelp }: { me: Me; onSignOut: () => void; onHelp: () => void }) {
+	const sessions = useInfiniteQuery({
+		queryKey: ["sessions"],
+		initialPageParam: 1,
+		queryFn: ({ pageParam: page }) => got(client.GET("/api/sessions", { params: { query: { page } } })),
+		getNextPageParam: (last, pages) => (last.next ? pages.length + 1 : undefined),
+	});
+	const lines = sessions.data?.pages.flatMap((page) => page.results);
+	const [, turnTheme] = useTheme();
+	return (
+		<div className="mx-auto max-w-6xl px-6 pb-12">
+			<header className="flex items-center gap-4 py-4">
+				<Mark />
+				<h1 className="flex-1 text-xl">{me.shop}</h1>
+				<Link to="/shop" className="px-2 py-2 font-semibold underline">
+					Shop
+				</Link>
+				<span className="quiet text-sm">{me.name}</span>
+				<button type="button" className="p-2" aria-label="Light or dark screen" onClick={turnTheme}>
+					<SunMoon size={19} />
+				</button>
+				<button type="button" className="p-2" aria-label="Keys" onClick={onHelp}>
+					<CircleHelp size={19} />
+				</button>
+				<button type="button" className="p-2" aria-label="Sign out" onClick={onSignOut}>
+					<LogOut size={19} />
+				</button>
+			</header>
+			<main className="grid gap-8 lg:grid-cols-[1fr_21rem]">
+				<section>
+					<h2 className="mb-2 text-lg">Sessions</h2>
+					<Said error={sessions.error} />
+					{lines ? <Sessions lines={lines} /> : <Waiting what="the sessions" />}
+					{sessions.hasNextPage && (
+						<button
+							type="button"
+							className="btn mt-3 h-11 w-full"
+							disabled={sessions.isFetchingNextPage}
+							onClick={() => void sessions.fetchNextPage()}
+						>
+							Earlier sessions
+						</button>
+					)}
+				</section>
+				<aside className="space-y-8">
+					<NewVisit me={me} />
+					<Due />
+				</aside>
+			</main>
+		</div>
+	);
+}
+
+function Sessions({ lines }: { lines: SessionLine[] }) {
+	if (lines.length === 0) return <p className="quiet">No session yet. Start one on the right.</p>;
+	const order = { open: 0, not_begun: 1, agreed: 2 };
+	const sorted = [...lines].sort((a, b) => order[a.status] - order[b.status]);
+	return (
+		<ul className="divide-y divide-base-300 border-y border-base-300 bg-base-100">
+			{sorted.map((line) => (
+				<li key={line.id}>
+					<Link
+						to={`/sessions/${line.id}/${NEXT[line.status]}`}
+						className="grid min-h-16 grid-cols-[1fr_8.5rem_9rem] items-center gap-4 px-4 py-2 hover:bg-base-200"
+					>
+						<span className="min-w-0">
+							<span className="block truncate text-[17px] font-semibold">{line.customer.name}</span>
+							<span className="quiet block truncate text-sm">
+								{line.outcome || `${line.shots} shots so far`}
+							</span>
+						</span>
+						<span className="quiet text-sm">
+							{day(line.held_on)}
+							<br />
+							{line.bay_name}
+						</span>
+						<span className={line.status === "agreed" ? "quiet" : "font-semibold"}>
+							{line.status === "agreed" ? "✓ " : ""}
+							{STATUS[line.status]}
+						</span>
+					</Link>
+				</li>
+			))}
+		</ul>
+	);
+}
+
+const WEEK_DAYS = 7;
+
+function Due() {
+	const due = useQuery({
+		queryKey: ["sessions", "due"],
+		queryFn: () => got(client.GET("/api/checks-due")),
+	});
+	return (
+		<section>
+			<h2 className="mb-2 text-lg">Checks that fall due</h2>
+			<Said error={due.error} />
+			{due.data?.checks.length === 0 && (
+				<p className="quiet text-sm">
+					None in the next {Math.round(due.data.within_days / WEEK_DAYS)} weeks.
+				</p>
+			)}
+			<ul>
+				{due.data?.checks.map((check) => (
+					<li key={check.session}>
+						<Link className="inline-block min-h-9 py-1" to={`/sessions/${check.session}/handover`}>
+							{check.customer} <span className="quiet">{day(check.next_check)}</span>
+						</Link>
+					</li>
+				))}
+			</ul>
+		</section>
+	);
+}
+
+interface VisitFields {
+	customer: Person | null;
+	name: string;
+	hand: "right" | "left";
+	bay: string;
+}
+
+function NewVisit({ me }: { me: Me }) {
+	const navigate = useNavigate();
+	const queries = useQueryClient();
+	const [isNew, setNew] = useState(false);
+	const form = useForm<VisitFields>({
+		defaultValues: { customer: null, name: "", hand: "right", bay: String(me.bays[0]?.id ?? "") },
+	});
+	const open = useMutation({
+		mutationFn: async (fields: VisitFields) => {
+			const customer = isNew
+				? (await got(client.POST("/api/customers", { body: { name: fields.name, hand: fields.hand } }))).id
+				: fields.customer?.id;
+			if (customer === undefined) throw new Problem("Choose a customer, or add a new one.", 0, "customer");
+			return got(client.POST("/api/sessions", { body: { customer, bay: Number(fields.bay) } }));
+		},
+		onSuccess: async (session) => {
+			await queries.invalidateQueries();
+			await navigate(`/sessions/${session.id}/brief`);
+		},
+	});
+	return (
+		<form className="space-y-3" onSubmit={form.handleSubmit((fields) => open.mutate(fields))}>
+			<h2 className="text-lg">New visit</h2>
+			{isNew ? (
+				<>
+					<input
+						className="input h-11 w-full"
+						placeholder="Customer’s name"
+						aria-label="Customer’s name"
+						{...form.register("name")}
+						required
+					/>
+					<select className="select h-11 w-full" aria-label="Hand" {...form.register("hand")}>
+						<option value="right">Right-handed</option>
+						<option value="left">Left-handed</option>
+					</select>
+				</>
+			) : (
+				<Controller
+					control={form.control}
+					name="customer"
+					render={({ field }) => <CustomerPicker value={field.value} onChange={field.onChange} />}
+				/>
+			)}
+			<select className="select h-11 w-full" aria-label="Bay" {...form.register("bay")}>
+				{me.bays.map((bay) => (
+					<option key={bay.id} value={bay.id}>
+						{bay.name}
+						{bay.indoor ? ", indoor" : ", outdoor"}
+					</option>
+				))}
+			</select>
+			<Said error={open.error} />
+			<div className="flex gap-2">
+				<button type="submit" className="btn btn-primary h-11 flex-1" disabled={open.isPending}>
+					Start
+				</button>
+				<button type="button" className="btn h-11" onClick={() => setNew(!isNew)}>
+					{isNew ? "Known customer" : "New customer"}
+				</button>
+			</div>
+		</form>
+	);
+}

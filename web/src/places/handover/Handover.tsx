@@ -1,0 +1,371 @@
+/** The decision, one club or several, with reasons; the bag before and after; agreed once. */
+import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { Link } from "react-router";
+import {
+	type Choice,
+	client,
+	got,
+	type Handover as HandoverAnswer,
+	type Session,
+	type Tested,
+} from "../../api/client";
+import { type Picks, useDraft, useHandover } from "../../api/session";
+import { CarryMap, type CarryMapProps, mapSpan } from "../../instruments/carry-map/CarryMap";
+import { sideProps } from "../../session/maps";
+import type { PlaceProps } from "../../session/place";
+import { ownOf } from "../../session/select";
+import { Letter } from "../../ui/Letter";
+import { Caution, Said, Waiting } from "../../ui/Said";
+import { BuildPicker, PlanChoices, samePicks } from "./Picks";
+
+export function Handover({ session }: PlaceProps) {
+	const handover = useHandover(session);
+	if (handover.error) {
+		return (
+			<div className="p-6">
+				<Said error={handover.error} />
+			</div>
+		);
+	}
+	if (!handover.data) return <Waiting what="the handover" />;
+	return <Decision session={session} handover={handover.data} />;
+}
+
+function Decision({ session, handover }: { session: Session; handover: HandoverAnswer }) {
+	const [correcting, setCorrecting] = useState(false);
+	const { agreed } = handover;
+	if (!agreed) return <Deciding session={session} handover={handover} />;
+	if (correcting)
+		return (
+			<Deciding session={session} handover={handover} corrects={agreed} onDone={() => setCorrecting(false)} />
+		);
+	return <Agreed session={session} handover={handover} onCorrect={() => setCorrecting(true)} />;
+}
+
+/** Before and after on one scale, so that the change can be seen. */
+export function BeforeAfter({
+	before,
+	after,
+	rule,
+}: {
+	before: HandoverAnswer["before"];
+	after: HandoverAnswer["before"];
+	rule: string;
+}) {
+	const left = sideProps(before, "Bag before", rule);
+	const right = sideProps(after, "Bag after", rule);
+	const span = mapSpan({ clubs: [...left.clubs, ...right.clubs], rings: [], windows: [] });
+	const pair: [string, CarryMapProps, string][] = [
+		["Before", left, before.headline],
+		["After", right, after.headline],
+	];
+	return (
+		<div className="grid gap-5 sm:grid-cols-2">
+			{pair.map(([title, props, headline]) => (
+				<section key={title}>
+					<h3 className="text-lg">{title}</h3>
+					<CarryMap {...props} span={span} small />
+					<p className="text-[15px]">{headline}</p>
+				</section>
+			))}
+		</div>
+	);
+}
+
+/** What the fitter wrote for one choice: reasons, and by letter why the others lost; unset as drafted. */
+interface Words {
+	of: string;
+	reasons?: string;
+	why: Record<string, string>;
+}
+
+type AgreedEdition = NonNullable<HandoverAnswer["agreed"]>;
+
+/** Deciding for the first time, or, with what it corrects, a new edition of what was agreed. */
+function Deciding({
+	session,
+	handover,
+	corrects,
+	onDone,
+}: {
+	session: Session;
+	handover: HandoverAnswer;
+	corrects?: AgreedEdition;
+	onDone?: () => void;
+}) {
+	const queries = useQueryClient();
+	const suggested: Picks = corrects
+		? {
+				builds: corrects.choice.clubs.map((club) => club.build),
+				dropped: ownOf(session)
+					.filter((build) => corrects.choice.dropped.includes(build.name))
+					.map((build) => build.id),
+			}
+		: { builds: handover.suggested, dropped: handover.suggested_drop };
+	const [correction, setCorrection] = useState("");
+	const [picked, setPicked] = useState<Picks | null>(null);
+	const picks = picked ?? suggested;
+	const asSuggested = samePicks(picks, suggested);
+	const found = useDraft(session, picks, !asSuggested);
+	const choice = (!asSuggested && found.data) || handover.draft;
+	// Kept by what is picked, not by the draft: what is written while the draft is on its way stays.
+	const key = JSON.stringify(picks);
+	const [written, setWritten] = useState<Words>({ of: "", why: {} });
+	const words: Words = written.of === key ? written : { of: key, why: {} };
+	const reasons = words.reasons ?? choice.reasons;
+	const lost = choice.lost.map((each) => ({ ...each, why: words.why[each.letter] ?? each.why }));
+	const [check, setCheck] = useState(handover.agreed?.next_check ?? handover.next_check);
+	const agree = useMutation({
+		mutationFn: () =>
+			got(
+				client.POST("/api/sessions/{session_id}/handover", {
+					params: { path: { session_id: session.id } },
+					body: { ...picks, reasons, lost, next_check: check || null, correction },
+				}),
+			),
+		onSuccess: async () => {
+			await queries.invalidateQueries();
+			onDone?.();
+		},
+	});
+	const open = corrects !== undefined && correction.trim() === "";
+	return (
+		<div className="grid min-h-full lg:grid-cols-[1fr_25rem]">
+			<section className="min-w-0 space-y-5 p-5">
+				<BeforeAfter before={handover.before} after={choice.after} rule={handover.rule_words} />
+				<BuildSheets clubs={choice.clubs} />
+				<div className="space-y-1">
+					{handover.cautions.map((line) => (
+						<Caution key={line}>{line}</Caution>
+					))}
+				</div>
+			</section>
+			<aside className="space-y-4 border-l border-base-300 bg-base-100 p-5">
+				<h2 className="text-lg">
+					{corrects
+						? "Correct what was agreed"
+						: session.clubs_to_place > 1
+							? `Recommend, up to ${session.clubs_to_place} clubs`
+							: "Recommend for this slot"}
+				</h2>
+				<p className="quiet text-sm">
+					{corrects ? `Edition ${corrects.edition} stays readable beside this one.` : handover.suggestion}
+				</p>
+				<PlanChoices handover={handover} picks={picks} suggested={suggested} onPick={setPicked} />
+				<BuildPicker session={session} tested={handover.tested} picks={picks} onPick={setPicked} />
+				{choice.over > 0 && (
+					<p className="hole-text text-sm font-semibold">
+						{choice.after.club_count} clubs: {choice.over} too many. Leave{" "}
+						{choice.over === 1 ? "one" : choice.over} out.
+					</p>
+				)}
+				{choice.clubs.map(
+					(each) =>
+						each.prediction && (
+							<p key={each.build} className="hole-text text-sm font-semibold">
+								{choice.clubs.length > 1 && `${each.letter}: `}
+								{each.prediction}
+							</p>
+						),
+				)}
+				{choice.clubs.length > 1 && choice.price && (
+					<p className="flex justify-between font-semibold">
+						Together <span className="num">{Number(choice.price).toFixed(0)}</span>
+					</p>
+				)}
+				<label className="block">
+					<span className="quiet text-sm">Reasons</span>
+					<textarea
+						className="textarea field-sizing-content min-h-24 w-full"
+						value={reasons}
+						onChange={(event) => setWritten({ ...words, reasons: event.target.value })}
+					/>
+				</label>
+				{lost.map((each) => (
+					<label key={each.letter} className="block">
+						<span className="quiet text-sm">
+							Why {each.letter} {each.name} lost
+						</span>
+						<textarea
+							className="textarea field-sizing-content min-h-14 w-full"
+							value={each.why}
+							onChange={(event) =>
+								setWritten({ ...words, why: { ...words.why, [each.letter]: event.target.value } })
+							}
+						/>
+					</label>
+				))}
+				<label className="block">
+					<span className="quiet text-sm">Next check</span>
+					<input
+						type="date"
+						className="input h-11 w-full"
+						value={check}
+						onChange={(event) => setCheck(event.target.value)}
+					/>
+				</label>
+				{corrects && (
+					<label className="block">
+						<span className="quiet text-sm">Why it is corrected</span>
+						<textarea
+							className="textarea field-sizing-content min-h-14 w-full"
+							value={correction}
+							onChange={(event) => setCorrection(event.target.value)}
+						/>
+					</label>
+				)}
+				<Said error={found.error ?? agree.error} />
+				<button
+					type="button"
+					className="btn btn-primary h-12 w-full text-lg"
+					disabled={agree.isPending || open || (!asSuggested && !found.isSuccess) || found.isPlaceholderData}
+					onClick={() => agree.mutate()}
+				>
+					{corrects ? `Agree edition ${corrects.edition + 1}` : "Agree"}
+				</button>
+				{corrects ? (
+					<button type="button" className="btn h-11 w-full" onClick={onDone}>
+						Leave it as agreed
+					</button>
+				) : (
+					<p className="quiet text-sm">Once agreed, the session does not change any more.</p>
+				)}
+			</aside>
+		</div>
+	);
+}
+
+export function BuildSheets({ clubs }: { clubs: Tested[] }) {
+	return (
+		<div className="grid gap-5 sm:grid-cols-[repeat(auto-fit,minmax(20rem,1fr))]">
+			{clubs.map((club) => (
+				<section key={club.build}>
+					<h3 className="mb-1 flex items-center gap-2 text-lg">
+						Build sheet <Letter letter={club.letter} size={20} />
+					</h3>
+					<dl className="grid grid-cols-[10rem_1fr] gap-y-0.5">
+						{club.sheet.map((line) => (
+							<div key={line.label} className="contents">
+								<dt className="quiet">{line.label}</dt>
+								<dd className="font-medium">{line.value}</dd>
+							</div>
+						))}
+					</dl>
+				</section>
+			))}
+		</div>
+	);
+}
+
+const longDay = (date: string) =>
+	new Date(date).toLocaleDateString("en-GB", { day: "numeric", month: "long", year: "numeric" });
+
+function Agreed({
+	session,
+	handover,
+	onCorrect,
+}: {
+	session: Session;
+	handover: HandoverAnswer;
+	onCorrect: () => void;
+}) {
+	const agreed = handover.agreed;
+	if (!agreed) return null;
+	return (
+		<div className="grid min-h-full lg:grid-cols-[1fr_25rem]">
+			<section className="min-w-0 space-y-5 p-5">
+				<BeforeAfter before={agreed.before} after={agreed.choice.after} rule={handover.rule_words} />
+				<BuildSheets clubs={agreed.choice.clubs} />
+			</section>
+			<aside className="space-y-4 border-l border-base-300 bg-base-100 p-5">
+				<p className="quiet text-sm">
+					✓ Agreed {longDay(agreed.agreed_at)} by {agreed.agreed_by}
+				</p>
+				<EditionWords edition={agreed} />
+				<Named choice={agreed.choice} />
+				<p>{agreed.reasons}</p>
+				<LostList lost={agreed.choice.lost} />
+				{agreed.next_check && (
+					<p>
+						<span className="quiet">Next check</span> {longDay(agreed.next_check)}
+					</p>
+				)}
+				<Link className="btn btn-primary h-12 w-full" to={`/sessions/${session.id}/page`}>
+					Page for the customer
+				</Link>
+				<Editions id={session.id} earlier={handover.earlier} />
+				<button type="button" className="min-h-11 cursor-pointer text-sm underline" onClick={onCorrect}>
+					Correct it in a new edition
+				</button>
+			</aside>
+		</div>
+	);
+}
+
+/** Which edition this is and why it was made; nothing for the first. */
+export function EditionWords({ edition }: { edition: AgreedEdition }) {
+	if (edition.edition === 1) return null;
+	return (
+		<p className="border-l-4 py-1 pl-3 text-sm" style={{ borderColor: "var(--window-line)" }}>
+			Edition {edition.edition}, corrected {longDay(edition.agreed_at)} by {edition.agreed_by}:{" "}
+			{edition.correction}
+		</p>
+	);
+}
+
+/** The editions before the one in force, each to be read as it was. */
+export function Editions({ id, earlier }: { id: number; earlier: AgreedEdition[] }) {
+	if (earlier.length === 0) return null;
+	return (
+		<nav aria-label="Earlier editions" className="text-sm">
+			<h3 className="quiet font-normal">Earlier editions</h3>
+			<ul>
+				{earlier.map((each) => (
+					<li key={each.edition}>
+						<Link
+							className="inline-block min-h-9 py-1.5 underline"
+							to={`/sessions/${id}/page?edition=${each.edition}`}
+						>
+							Edition {each.edition}, {longDay(each.agreed_at)}, {each.agreed_by}: {each.choice.name}
+						</Link>
+					</li>
+				))}
+			</ul>
+		</nav>
+	);
+}
+
+function Named({ choice }: { choice: Choice }) {
+	if (choice.clubs.length === 0) return <h2 className="text-2xl">{choice.name}</h2>;
+	return (
+		<div>
+			{choice.clubs.map((club) => (
+				<h2 key={club.build} className="flex items-center gap-2 text-2xl">
+					<Letter letter={club.letter} size={28} />
+					{club.name}
+				</h2>
+			))}
+			{choice.dropped.length > 0 && <p className="quiet">Left out: {choice.dropped.join(", ")}</p>}
+		</div>
+	);
+}
+
+export function LostList({ lost }: { lost: Choice["lost"] }) {
+	if (lost.length === 0) return null;
+	return (
+		<section>
+			<h3 className="mb-1">Why the others lost</h3>
+			<ul className="space-y-2">
+				{lost.map((each) => (
+					<li key={each.letter} className="flex gap-2 text-[15px]">
+						<Letter letter={each.letter} size={20} />
+						<span>
+							<span className="font-semibold">{each.name}.</span> {each.why}
+						</span>
+					</li>
+				))}
+			</ul>
+		</section>
+	);
+}

@@ -1,0 +1,210 @@
+/** What the owner sets: each bay's monitor and air, and where verdicts begin and end, each with its reason. */
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { Link } from "react-router";
+import { client, got, type ShopSettings } from "../../api/client";
+import { Mark } from "../../ui/Mark";
+import { Said, Waiting } from "../../ui/Said";
+
+type Threshold = ShopSettings["thresholds"][number];
+type BayRow = ShopSettings["bays"][number];
+
+export default function Shop() {
+	const queries = useQueryClient();
+	const shop = useQuery({ queryKey: ["shop"], queryFn: () => got(client.GET("/api/shop")) });
+	const put = useMutation({
+		mutationFn: (go: () => Promise<ShopSettings>) => go(),
+		onSuccess: (after) => {
+			queries.setQueryData(["shop"], after);
+			void queries.invalidateQueries({ queryKey: ["session"] });
+		},
+	});
+	return (
+		<div className="mx-auto max-w-5xl px-6 pb-12">
+			<header className="flex items-center gap-4 py-4">
+				<Link to="/" aria-label="To the desk" className="py-2">
+					<Mark />
+				</Link>
+				<h1 className="flex-1 text-xl">{shop.data?.name ?? "Shop"}</h1>
+			</header>
+			<Said error={shop.error ?? put.error} />
+			{shop.data ? (
+				<main className="space-y-8">
+					{!shop.data.may_change && <p className="quiet">Only the owner changes what is here.</p>}
+					<Bays
+						shop={shop.data}
+						onSet={(bay) =>
+							put.mutate(() =>
+								got(client.PUT("/api/bays/{bay_id}", { params: { path: { bay_id: bay.id } }, body: bay })),
+							)
+						}
+					/>
+					<section>
+						<h2 className="text-lg">Where a verdict begins and ends</h2>
+						<p className="quiet mb-2">Sessions that are agreed keep the ones they were judged by.</p>
+						<table className="table-plain w-full bg-base-100">
+							<thead>
+								<tr>
+									<th scope="col" className="pl-3!">
+										Threshold
+									</th>
+									<th scope="col">Value</th>
+									<th scope="col">Usual</th>
+								</tr>
+							</thead>
+							<tbody>
+								{shop.data.thresholds.map((each) => (
+									<Row
+										key={each.key + each.value}
+										threshold={each}
+										disabled={!shop.data.may_change || put.isPending}
+										onSet={(value) =>
+											put.mutate(() =>
+												got(client.PUT("/api/shop", { body: { values: { [each.key]: value } } })),
+											)
+										}
+									/>
+								))}
+							</tbody>
+						</table>
+					</section>
+				</main>
+			) : (
+				<Waiting what="the shop" />
+			)}
+		</div>
+	);
+}
+
+const FOLLOWS = "Follows the ball: flight is measured";
+const IMPACT_ONLY = "Sees impact only: flight is its own model";
+const asShare = (unit: string) => unit === "chance" || unit === "share";
+const shownOf = (value: number, unit: string) =>
+	String(Number((asShare(unit) ? value * 100 : value).toPrecision(3)));
+const unitOf = (unit: string) => (asShare(unit) ? "in 100" : unit);
+
+function Row({
+	threshold,
+	disabled,
+	onSet,
+}: {
+	threshold: Threshold;
+	disabled: boolean;
+	onSet: (value: number) => void;
+}) {
+	const { unit } = threshold;
+	const [text, setText] = useState(shownOf(threshold.value, unit));
+	const set = () => {
+		const value = Number(text.replace(",", ".")) / (asShare(unit) ? 100 : 1);
+		if (Number.isFinite(value) && text !== shownOf(threshold.value, unit)) onSet(value);
+	};
+	return (
+		<tr className="border-b border-base-300">
+			<td className="pl-3!">
+				<span className="font-semibold">{threshold.label}</span>
+				<span className="quiet block text-sm">{threshold.why}</span>
+			</td>
+			<td>
+				<form
+					className="flex items-center justify-end gap-2"
+					onSubmit={(event) => {
+						event.preventDefault();
+						set();
+					}}
+				>
+					<input
+						className={`input h-10 w-20 px-2 text-right ${disabled ? "border-transparent" : ""}`}
+						inputMode="decimal"
+						aria-label={threshold.label}
+						readOnly={disabled}
+						value={text}
+						onChange={(event) => setText(event.target.value)}
+						onBlur={set}
+					/>
+					<span className="quiet w-24 text-left text-sm">{unitOf(unit)}</span>
+				</form>
+			</td>
+			<td className="quiet">
+				{threshold.value === threshold.usual ? "as usual" : `usual ${shownOf(threshold.usual, unit)}`}
+			</td>
+		</tr>
+	);
+}
+
+function Bays({ shop, onSet }: { shop: ShopSettings; onSet: (bay: BayRow) => void }) {
+	return (
+		<section>
+			<h2 className="mb-2 text-lg">Bays and their monitors</h2>
+			<ul className="space-y-1.5">
+				{shop.bays.map((bay) => (
+					<li key={bay.id} className="flex flex-wrap items-center gap-x-6 gap-y-2 bg-base-100 p-3">
+						<span className="w-40">
+							<span className="font-semibold">{bay.name}</span>
+							<span className="quiet block text-sm">
+								{bay.surface}
+								{bay.indoor ? ", indoor" : ", outdoor"}
+							</span>
+						</span>
+						<label className="flex items-center gap-2">
+							{!shop.may_change && <span className="w-72">{bay.models_flight ? IMPACT_ONLY : FOLLOWS}</span>}
+							<select
+								hidden={!shop.may_change}
+								className="select h-10 w-72"
+								aria-label={`What the monitor of ${bay.name} measures`}
+								value={bay.models_flight ? "impact" : "flight"}
+								onChange={(event) => onSet({ ...bay, models_flight: event.target.value === "impact" })}
+							>
+								<option value="flight">{FOLLOWS}</option>
+								<option value="impact">{IMPACT_ONLY}</option>
+							</select>
+						</label>
+						<Air
+							label={`Altitude of ${bay.name} in metres`}
+							unit="m up"
+							value={bay.altitude_m}
+							disabled={!shop.may_change}
+							onSet={(up) => onSet({ ...bay, altitude_m: up as BayRow["altitude_m"] })}
+						/>
+						<Air
+							label={`Temperature in ${bay.name}`}
+							unit="°C"
+							value={bay.temperature_c}
+							disabled={!shop.may_change}
+							onSet={(temperature_c) => onSet({ ...bay, temperature_c })}
+						/>
+					</li>
+				))}
+			</ul>
+		</section>
+	);
+}
+
+function Air({
+	label,
+	unit,
+	value,
+	disabled,
+	onSet,
+}: {
+	label: string;
+	unit: string;
+	value: number;
+	disabled: boolean;
+	onSet: (value: number) => void;
+}) {
+	const [text, setText] = useState(String(value));
+	return (
+		<label className="flex items-center gap-1.5">
+			<input
+				className={`input h-10 w-20 px-2 text-right ${disabled ? "border-transparent" : ""}`}
+				inputMode="decimal"
+				aria-label={label}
+				readOnly={disabled}
+				value={text}
+				onChange={(event) => setText(event.target.value)}
+				onBlur={() => Number(text) !== value && text.trim() !== "" && onSet(Number(text))}
+			/>
+			<span className="quiet text-sm">{unit}</span>
+		</label>
+	);
+}

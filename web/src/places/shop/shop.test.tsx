@@ -1,0 +1,179 @@
+/** The Desk and the Shop: what is in the middle comes first, checks fall due, thresholds change in the shop's words. */
+
+import { fireEvent, screen, waitFor, within } from "@testing-library/react";
+import { afterEach, expect, test } from "vitest";
+import type { SessionLine, ShopSettings } from "../../api/client";
+import { m, me } from "../../tests/session";
+import { changes, clear, draw, serve } from "../../tests/stage";
+import { Desk } from "../desk/Desk";
+import Shop from "./Shop";
+
+afterEach(clear);
+
+const day = (off: number) => new Date(Date.now() + off * 86_400_000).toISOString().slice(0, 10);
+const line = (
+	id: number,
+	name: string,
+	status: SessionLine["status"],
+	more: Partial<SessionLine> = {},
+): SessionLine => ({
+	id,
+	customer: { id, name, hand: "right" },
+	held_on: day(-10),
+	bay_name: "Bay 1",
+	status,
+	outcome: "",
+	shots: 12,
+	next_check: null,
+	...more,
+});
+const page = (results: SessionLine[], next: string | null = null) => ({
+	count: 9,
+	next,
+	previous: null,
+	results,
+});
+const none = {
+	"GET /api/sessions": page([]),
+	"GET /api/checks-due": { within_days: 42, checks: [] },
+	"GET /api/customers": [],
+};
+const desk = () => draw(<Desk me={me} onSignOut={() => undefined} onHelp={() => undefined} />);
+
+test("what is in the middle comes first and leads to the bay; earlier ones come on request", async () => {
+	serve({
+		...none,
+		"GET /api/sessions": (address: URL) =>
+			address.searchParams.get("page") === "2"
+				? page([line(4, "Cy", "agreed")])
+				: page([line(1, "Ada", "agreed"), line(2, "Bo", "not_begun"), line(3, "Di", "open")], "?page=2"),
+	});
+	desk();
+	const links = async () =>
+		(await screen.findAllByRole("link", { name: /In the middle|Not begun|Agreed/ })).map((each) =>
+			each.getAttribute("href"),
+		);
+	const first = ["/sessions/3/bay", "/sessions/2/brief", "/sessions/1/handover"];
+	expect(await links()).toEqual(first);
+	fireEvent.click(screen.getByRole("button", { name: "Earlier sessions" }));
+	await waitFor(async () => expect(await links()).toEqual([...first, "/sessions/4/handover"]));
+	expect(screen.queryByRole("button", { name: "Earlier sessions" })).toBeNull();
+});
+
+test("checks that fall due lead to what was agreed; when there is none, how far was looked is said", async () => {
+	const check = { session: 4, customer: "Cy", next_check: "2027-01-05" };
+	serve({ ...none, "GET /api/checks-due": { within_days: 42, checks: [check] } });
+	desk();
+	const link = await screen.findByRole("link", { name: "Cy 5 Jan 2027" });
+	expect(link.getAttribute("href")).toBe("/sessions/4/handover");
+	clear();
+	serve(none);
+	desk();
+	expect(await screen.findByText("None in the next 6 weeks.")).toBeTruthy();
+});
+
+test("a known customer is found by part of the name, by keyboard, and visits", async () => {
+	const people = [
+		{ id: 8, name: "Eve Moor", hand: "left" },
+		{ id: 9, name: "Steve Ash", hand: "right" },
+	];
+	const sent = serve({
+		...none,
+		"GET /api/customers": (address: URL) =>
+			people.filter((each) => each.name.toLowerCase().includes(address.searchParams.get("search") ?? "")),
+		"POST /api/sessions": { id: 21 },
+	});
+	desk();
+	fireEvent.click(screen.getByRole("button", { name: "Start" }));
+	expect(await screen.findByText("Choose a customer, or add a new one.")).toBeTruthy();
+	const box = screen.getByRole("combobox", { name: "Customer" });
+	fireEvent.change(box, { target: { value: "eve" } });
+	const found = within(screen.getByRole("listbox"));
+	await waitFor(() => expect(found.getAllByRole("option")).toHaveLength(2));
+	fireEvent.keyDown(box, { key: "ArrowDown" });
+	fireEvent.keyDown(box, { key: "Enter" });
+	expect((box as HTMLInputElement).value).toBe("Eve Moor");
+	fireEvent.click(screen.getByRole("button", { name: "Start" }));
+	await waitFor(() => expect(changes(sent)[0]?.body).toEqual({ customer: 8, bay: 3 }));
+});
+
+test("a new customer is made first, then the visit in the bay that was chosen", async () => {
+	const sent = serve({
+		...none,
+		"POST /api/customers": { id: 8, name: "Eve", hand: "left" },
+		"POST /api/sessions": { id: 21 },
+	});
+	draw(<Desk me={me} onSignOut={() => undefined} onHelp={() => undefined} />);
+	fireEvent.click(screen.getByRole("button", { name: "New customer" }));
+	fireEvent.change(screen.getByLabelText("Customer’s name"), { target: { value: "Eve" } });
+	fireEvent.change(screen.getByLabelText("Hand"), { target: { value: "left" } });
+	fireEvent.click(screen.getByRole("button", { name: "Start" }));
+	await waitFor(() => expect(changes(sent)).toHaveLength(2));
+	expect(changes(sent).map((each) => each.body)).toEqual([
+		{ name: "Eve", hand: "left" },
+		{ customer: 8, bay: 3 },
+	]);
+});
+
+const threshold = {
+	key: "sure",
+	label: "Fills the slot from",
+	why: "Wrong once in five.",
+	unit: "chance",
+	value: 0.8,
+	usual: 0.8,
+	low: 0.5,
+	high: 0.99,
+};
+const shop: ShopSettings = {
+	name: "One",
+	may_change: true,
+	thresholds: [
+		threshold,
+		{
+			...threshold,
+			key: "least_gain",
+			label: "No gain under",
+			unit: "shots a round",
+			value: 0.05,
+			usual: 0.05,
+		},
+		{ ...threshold, key: "one_head_m", label: "One head away up to", unit: "yd", value: 10, usual: 12 },
+	],
+	bays: [
+		{
+			id: 3,
+			name: "Bay 1",
+			indoor: true,
+			surface: "mat",
+			models_flight: true,
+			altitude_m: m(0),
+			temperature_c: 20,
+		},
+	],
+};
+
+test("a chance is set in shots out of a hundred, and what is unlike the usual says so", async () => {
+	const sent = serve({ "GET /api/shop": shop, "PUT /api/shop": shop, "PUT /api/bays/3": shop });
+	draw(<Shop />);
+	const sure = await screen.findByLabelText("Fills the slot from");
+	expect((sure as HTMLInputElement).value).toBe("80");
+	fireEvent.change(sure, { target: { value: "85" } });
+	fireEvent.blur(sure);
+	await waitFor(() => expect(changes(sent)[0]?.body).toEqual({ values: { sure: 0.85 } }));
+	expect(screen.getByText("usual 12")).toBeTruthy();
+	expect((screen.getByLabelText("No gain under") as HTMLInputElement).value).toBe("0.05");
+	fireEvent.change(screen.getByLabelText("What the monitor of Bay 1 measures"), {
+		target: { value: "flight" },
+	});
+	await waitFor(() =>
+		expect(changes(sent)[1]).toMatchObject({ url: "/api/bays/3", body: { models_flight: false } }),
+	);
+});
+
+test("a fitter sees the thresholds and cannot change them", async () => {
+	serve({ "GET /api/shop": { ...shop, may_change: false } });
+	draw(<Shop />);
+	expect(((await screen.findByLabelText("Fills the slot from")) as HTMLInputElement).readOnly).toBe(true);
+	expect(screen.getByText("Only the owner changes what is here.")).toBeTruthy();
+});

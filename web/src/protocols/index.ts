@@ -1,0 +1,17 @@
+/** Every protocol of the core with its panels. A new one: its folder, and its line here. */
+import type { ComponentType } from "react";
+import type { ProtocolKey } from "../api/words";
+import { Asks } from "./Asks";
+import type { BayPanelProps, BenchPanelProps } from "./panels";
+import { ShapedBench } from "./shaped/ShapedBench";
+
+interface Panels {
+	Bay: ComponentType<BayPanelProps>;
+	/** Nothing where the whole Bench is what comes of it. */
+	Bench?: ComponentType<BenchPanelProps>;
+}
+
+export const PANELS: Record<ProtocolKey, Panels> = {
+	full_swing: { Bay: Asks },
+	shaped: { Bay: Asks, Bench: ShapedBench },
+};

@@ -1,0 +1,29 @@
+/** The scale and the windows that the gates of a session share. */
+import type { Build, Session } from "../api/client";
+import { type Span, spanOf } from "../instruments/scale";
+import { type Metres, toYards } from "../ui/units";
+import { candidatesOf, carriesOf, ownOf, type Window, windowsOf } from "./select";
+
+/** One scale for every gate of the session: the window and all kept candidate shots. */
+export function gateSpan(session: Session): Span {
+	const shots = candidatesOf(session).flatMap((build) => carriesOf(session, build.id));
+	const windows = windowsOf(session).flatMap((window) => [window.low, window.high]);
+	const own = candidatesOf(session).length
+		? []
+		: ownOf(session).flatMap((build) => carriesOf(session, build.id));
+	return spanOf([...shots, ...windows, ...own], 10, 3);
+}
+
+const OPEN = { low: null, high: null };
+
+/** What is wanted of a reading of this build, in canonical units. */
+export const wantedOf = (build: Build, key: string): { low: number | null; high: number | null } =>
+	build.wanted[key] ?? OPEN;
+
+/** The carry window a build is judged by: its kind's own, as what rolls further may carry less. */
+export function windowFor(build: Build): Window | undefined {
+	const { low, high } = wantedOf(build, "carry_m");
+	return low !== null && high !== null
+		? { low: toYards(low as Metres), high: toYards(high as Metres) }
+		: undefined;
+}

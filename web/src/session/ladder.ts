@@ -1,0 +1,36 @@
+/** The bag of a session as the rungs of the ladder. */
+import type { Build, Session } from "../api/client";
+import type { Rung } from "../instruments/ladder/Ladder";
+import { metresOf, toFeet, toYards } from "../ui/units";
+import { buildOf, ownOf } from "./select";
+
+export function rungs(session: Session): Rung[] {
+	const { order, gaps } = session.bag;
+	const above = new Map(gaps.map((gap) => [gap.upper, gap]));
+	const known = [...order].reverse();
+	const rest = ownOf(session).filter((build) => !order.includes(build.id));
+	return [...known.map((id) => buildOf(session, id)), ...rest]
+		.filter((build): build is Build => build !== undefined)
+		.map((build) => {
+			const gap = above.get(build.id);
+			const peak = metresOf(build.averages, "peak_m");
+			return {
+				id: build.id,
+				name: build.name,
+				letter: "",
+				loft: build.set_loft_deg,
+				carry: build.carry_m === null ? null : toYards(build.carry_m),
+				total: build.total_m === null ? null : toYards(build.total_m),
+				typed: build.carry_from === "typed",
+				doubt: build.carry_doubt_m === null ? null : toYards(build.carry_doubt_m),
+				step: gap ? toYards(gap.step_m) : null,
+				hole: (gap?.open_m ?? 0) > 0,
+				crowded: gap?.crowded ?? false,
+				fixed: build.fixed,
+				peak: peak === null ? null : toFeet(peak),
+				landing: build.averages.landing_deg ?? null,
+				spin: build.averages.spin_rpm ?? null,
+				odd: session.bag.remarks.filter((remark) => remark.build === build.id).map((remark) => remark.what),
+			};
+		});
+}

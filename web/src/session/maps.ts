@@ -1,0 +1,174 @@
+/** A session, a plan or a side of the handover as the carry map draws it. */
+import type { Bag, BagPlan, BagSide, Gap, Session } from "../api/client";
+import type { CarryMapProps, MapAfter, MapClub, MapHole, MapRing } from "../instruments/carry-map/CarryMap";
+import { figure, type Metres, toYards, yd } from "../ui/units";
+import { buildOf, candidatesOf, carriesOf, ownOf, windowsOf } from "./select";
+import { ruleWords } from "./words";
+
+function mapClubs(session: Session): MapClub[] {
+	return ownOf(session).flatMap((build) =>
+		build.carry_m === null
+			? []
+			: [
+					{
+						id: build.id,
+						name: build.name,
+						carry: toYards(build.carry_m),
+						total: toYards(build.total_m ?? build.carry_m),
+						spread: build.carry_from === "hit" && build.spread_m !== null ? toYards(build.spread_m) : null,
+						doubt:
+							build.carry_from === "typed" && build.carry_doubt_m !== null
+								? toYards(build.carry_doubt_m)
+								: null,
+					},
+				],
+	);
+}
+
+function mapHoles(gaps: Gap[], name: (id: number) => string, inWork: number | null): MapHole[] {
+	return gaps
+		.filter((gap) => gap.open_m > 0)
+		.map((gap) => ({
+			id: gap.lower,
+			from: toYards(gap.open_from_m),
+			to: toYards(gap.open_to_m),
+			yards: Math.round(toYards(gap.open_m)),
+			label: `${yd(gap.open_m)} yd uncovered between ${name(gap.lower)} and ${name(gap.upper)}`,
+			inWork: gap.lower === inWork,
+		}));
+}
+
+function mapOverlaps(gaps: Gap[], name: (id: number) => string) {
+	return gaps
+		.filter((gap) => gap.crowded && gap.overlap_m > 0)
+		.map((gap) => ({
+			from: toYards(gap.open_to_m),
+			to: toYards((gap.open_to_m + gap.overlap_m) as Metres),
+			label: `${name(gap.lower)} and ${name(gap.upper)} overlap by ${yd(gap.overlap_m)} yd`,
+		}));
+}
+
+export function mapRings(session: Session): MapRing[] {
+	return candidatesOf(session).map((build) => ({
+		letter: build.letter,
+		name: build.name,
+		carry: build.carry_m === null ? null : toYards(build.carry_m),
+		total: build.total_m === null ? null : toYards(build.total_m),
+		shots: carriesOf(session, build.id),
+	}));
+}
+
+export function readoutOf(bag: Bag, name: (id: number) => string): CarryMapProps["readout"] {
+	const plan = bag.in_work;
+	if (!plan) {
+		const none = bag.order.length < 2;
+		return { over: "", big: none ? "" : "No hole", unit: "", lines: [bag.headline], warn: false };
+	}
+	const windows = plan.slots.map((slot) => `${yd(slot.low_m)}–${yd(slot.high_m)}`).join(" and ");
+	const upper = bag.gaps.find((gap) => gap.lower === plan.lower);
+	return {
+		over: `Between ${name(plan.lower)} and ${name(plan.upper)}`,
+		big: yd(plan.open_m || upper?.step_m),
+		unit: plan.open_m > 0 ? "yd uncovered" : "yd step",
+		lines: [`Window: carry ${windows} yd`, plan.sentence],
+		warn: plan.open_m > 0,
+	};
+}
+
+export function mapProps(session: Session, after?: MapAfter): CarryMapProps {
+	const name = (id: number) => buildOf(session, id)?.name ?? "";
+	return {
+		title: `Carry map of ${session.customer.name}`,
+		clubs: mapClubs(session),
+		holes: mapHoles(session.bag.gaps, name, session.bag.in_work?.lower ?? null),
+		overlaps: mapOverlaps(session.bag.gaps, name),
+		windows: windowsOf(session),
+		rings: mapRings(session),
+		after,
+		rule: ruleWords(session.bag),
+		readout: after?.readout ?? readoutOf(session.bag, name),
+	};
+}
+
+/** A plan as the ring inside the map. */
+export function afterOf(session: Session, plan: BagPlan): MapAfter {
+	const name = (id: number) => {
+		const build = buildOf(session, id);
+		return build ? `${build.letter} ${build.name}`.trim() : "";
+	};
+	const carried: MapClub[] = plan.clubs
+		.filter((club) => club.id !== plan.swap_away)
+		.map((club) => ({
+			id: club.id,
+			name: club.name,
+			letter: club.letter,
+			carry: toYards(club.carry_m),
+			total: toYards(club.total_m),
+			spread: null,
+			expected: club.expected,
+		}));
+	const away = buildOf(session, plan.swap_away);
+	const swapped: MapClub[] = away?.carry_m
+		? [
+				{
+					id: away.id,
+					name: away.name,
+					letter: away.letter,
+					carry: toYards(away.carry_m),
+					total: toYards(away.total_m ?? away.carry_m),
+					spread: null,
+					swapped: plan.swap_course,
+				},
+			]
+		: [];
+	const holes = mapHoles(plan.gaps, name, null);
+	const fresh = plan.builds.map((id) => buildOf(session, id)?.letter).filter(Boolean);
+	const gained =
+		plan.gain === null ? "" : `, ${plan.gain < 0 ? "" : "+"}${figure(plan.gain, 1)} successful shots a round`;
+	return {
+		name: plan.name,
+		readout: {
+			over: fresh.length ? `${plan.name}: ${fresh.join(" and ")} in` : plan.name,
+			big: yd(plan.widest_m),
+			unit: "yd widest hole",
+			lines: [`${yd(plan.open_m)} yd uncovered in all${fresh.length ? gained : ""}`],
+			warn: plan.widest_m > 0,
+		},
+		clubs: [...carried, ...swapped],
+		holes: holes.map((hole) => ({ ...hole, label: `${plan.name}: ${hole.label}` })),
+	};
+}
+
+export function sideProps(side: BagSide, title: string, rule: string): CarryMapProps {
+	const name = (id: number) => side.clubs.find((club) => club.id === id)?.name ?? "";
+	const fresh = side.clubs.filter((club) => club.new);
+	// One by its name, several by their letters: the line is short.
+	const come = fresh
+		.map((club) => (fresh.length > 1 ? club.letter : `${club.letter} ${club.name}`))
+		.join(" and ");
+	const near = side.gaps.filter((gap) => gap.open_m > 0);
+	const widest = near.reduce((most, gap) => (gap.open_m > most ? gap.open_m : most), 0 as Metres);
+	return {
+		title,
+		clubs: side.clubs.map((club) => ({
+			id: club.id,
+			name: club.name,
+			letter: club.new ? club.letter : "",
+			carry: toYards(club.carry_m),
+			total: toYards(club.total_m),
+			spread: null,
+			isNew: club.new,
+		})),
+		holes: mapHoles(side.gaps, name, null),
+		windows: [],
+		rings: [],
+		rule,
+		readout: {
+			over: come ? `${side.club_count} clubs, ${come} in` : `${side.club_count} clubs`,
+			big: widest > 0 ? yd(widest) : "0",
+			unit: "yd widest hole",
+			lines: [],
+			warn: widest > 0,
+		},
+	};
+}

@@ -1,0 +1,46 @@
+/** Picking out of a session what the places ask for. */
+import type { Build, Session, Shot, Target } from "../api/client";
+import { toYards, type Yards, yardsOf } from "../ui/units";
+
+export const buildOf = (session: Session, id: number | null): Build | undefined =>
+	session.builds.find((build) => build.id === id);
+export const candidatesOf = (session: Session): Build[] =>
+	session.builds.filter((build) => build.letter !== "");
+export const ownOf = (session: Session): Build[] => session.builds.filter((build) => build.letter === "");
+export const lettersOf = (session: Session): string[] => candidatesOf(session).map((build) => build.letter);
+export const shotsOf = (session: Session, build: number): Shot[] =>
+	session.shots.filter((shot) => shot.build === build);
+
+/** The carries that a club's own is made from, in yards. */
+export const carriesOf = (session: Session, build: number): Yards[] =>
+	shotsOf(session, build)
+		.filter((shot) => shot.counts)
+		.map((shot) => yardsOf(shot.readings, "carry_m"))
+		.filter((carry) => carry !== null);
+
+/** What unlike the others a shot has about it; nothing when it is like them. */
+export const questionOf = (session: Session, shot: Shot): string => session.questions[shot.id] ?? "";
+
+/** Where a reading of a shot comes from. */
+export const sourceOf = (session: Session, shot: Shot, key: string) =>
+	shot.sources[key] ?? session.usual_sources[key] ?? "measured";
+
+export function targetOf(session: Session, slot: number, quantity: string): Target | undefined {
+	return session.bag.in_work?.slots[slot]?.targets.find((target) => target.quantity === quantity);
+}
+
+export interface Window {
+	low: Yards;
+	high: Yards;
+}
+
+/** The carry windows in force. */
+export function windowsOf(session: Session): Window[] {
+	return (session.bag.in_work?.slots ?? []).map((slot) => {
+		const carry = slot.targets.find((target) => target.quantity === "carry_m");
+		return {
+			low: toYards((carry?.low ?? slot.low_m) as typeof slot.low_m),
+			high: toYards((carry?.high ?? slot.high_m) as typeof slot.high_m),
+		};
+	});
+}

@@ -1,0 +1,18 @@
+/** Words that several places share. */
+import type { Bag } from "../api/client";
+import { VOCABULARY } from "../api/vocabulary";
+
+const LISTS = {
+	and: new Intl.ListFormat("en-GB", { type: "conjunction" }),
+	or: new Intl.ListFormat("en-GB", { type: "disjunction" }),
+};
+export const listOf = (words: string[], last: keyof typeof LISTS) => LISTS[last].format(words);
+
+export const RULES = Object.entries(VOCABULARY.rules).map(([id, name]) => ({ id: id as Bag["rule"], name }));
+
+/** The rule as the map names it, one for each end of the bag, and the turf when it was stated. */
+export function ruleWords(bag: Bag): string {
+	const short = bag.gaps.some((gap) => gap.rule !== bag.rule);
+	const turf = bag.turf ? ` on ${bag.turf} turf` : "";
+	return bag.rule_words + turf + (short ? `; irons and wedges by ${bag.short_rule_words}` : "");
+}
