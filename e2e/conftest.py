@@ -8,14 +8,20 @@ import shutil
 import signal
 import socket
 import subprocess
+import sys
 import tempfile
-import time
+import uuid
 from collections.abc import Iterator
+from contextlib import contextmanager
 from dataclasses import dataclass, field
 from pathlib import Path
 
+import psycopg
 import pytest
 from playwright.sync_api import Page, expect
+
+from launcher.common import server_env
+from launcher.postgres import temporary
 
 expect.set_options(timeout=15_000)  # a slow machine is slow, not wrong
 ROOT = Path(__file__).resolve().parents[1]
@@ -34,10 +40,11 @@ def browser_context_args():
 
 @dataclass
 class Application:
-    """The launcher as a user runs it."""
+    """The launcher as a user runs it. database: the address of one to use; empty for one of its own."""
 
     home: Path
     port: int
+    database: str = ""
     password: str = ""
     said: str = ""
     process: subprocess.Popen[str] | None = field(default=None)
@@ -49,11 +56,10 @@ class Application:
     @property
     def env(self) -> dict[str, str]:
         kept = {key: value for key, value in os.environ.items() if key not in ("DATABASE_URL", "PYTHONPATH")}
-        return {**kept, "HEMICYCLE_HOME": str(self.home)}
+        return {**kept, "HEMICYCLE_HOME": str(self.home), **({"DATABASE_URL": self.database} if self.database else {})}
 
-    def start(self) -> float:
-        """Start and wait until it says it is ready; seconds that took."""
-        began = time.monotonic()
+    def start(self) -> None:
+        """Start and wait until it says it is ready."""
         command = [str(ROOT / "hemicycle"), "start", "--port", str(self.port)]
         self.process = subprocess.Popen(command, env=self.env, stdout=subprocess.PIPE, text=True)
         assert self.process.stdout is not None
@@ -63,7 +69,7 @@ class Application:
             found = re.search(r"Sign in as\s+fitter\s+with\s+(\S+)", line)
             if found:
                 self.password = found.group(1)
-                return time.monotonic() - began
+                return
         raise AssertionError(f"It did not start:\n{self.said}")
 
     def stop(self) -> int:
@@ -79,18 +85,76 @@ class Application:
         )
 
 
-@pytest.fixture(scope="session")
-def application() -> Iterator[Application]:
-    home = Path(tempfile.mkdtemp(prefix="hemicycle-e2e-", dir="/tmp"))
+def free_port() -> int:
     with socket.socket() as probe:
         probe.bind(("127.0.0.1", 0))
-        port = probe.getsockname()[1]
-    made = Application(home=home, port=port)
+        return int(probe.getsockname()[1])
+
+
+@contextmanager
+def running(database: str = "") -> Iterator[Application]:
+    home = Path(tempfile.mkdtemp(prefix="hemicycle-e2e-", dir="/tmp"))
+    made = Application(home=home, port=free_port(), database=database)
     made.start()
-    yield made
-    if made.process is not None and made.process.poll() is None:
-        made.stop()
-    shutil.rmtree(home, ignore_errors=True)
+    try:
+        yield made
+    finally:
+        if made.process is not None and made.process.poll() is None:
+            made.stop()
+        shutil.rmtree(home, ignore_errors=True)
+
+
+@pytest.fixture(scope="session")
+def cluster_url() -> Iterator[str]:
+    """A PostgreSQL to copy databases in: the one `./hemicycle test` has up, else one of our own."""
+    given = os.environ.get("DATABASE_URL")
+    if given:
+        yield given
+        return
+    folder = Path(tempfile.mkdtemp(prefix="hemicycle-e2e-pg-", dir="/tmp"))
+    folder.chmod(0o755)  # the database's own user passes through it
+    with temporary(folder) as cluster:
+        yield cluster.url("postgres")
+
+
+TEMPLATE = "e2e_demo"
+
+
+@pytest.fixture(scope="session")
+def demo(cluster_url) -> str:
+    """The name of a database with the demo shop in it, made once, whoever asks first."""
+    with psycopg.connect(cluster_url, autocommit=True) as database:
+        database.execute("SELECT pg_advisory_lock(4711)")
+        if not database.execute("SELECT 1 FROM pg_database WHERE datname = %s", [TEMPLATE]).fetchone():
+            database.execute(f"CREATE DATABASE {TEMPLATE}_new")
+            env = {**server_env(named(cluster_url, f"{TEMPLATE}_new"), "e2e"), "HEMICYCLE_DEMO_PASSWORD": "not used"}
+            command = [sys.executable, str(ROOT / "server" / "manage.py"), "demo", "--migrate"]
+            subprocess.run(command, env=env, check=True)
+            database.execute(f"ALTER DATABASE {TEMPLATE}_new RENAME TO {TEMPLATE}")
+        database.execute("SELECT pg_advisory_unlock(4711)")
+    return TEMPLATE
+
+
+def named(url: str, database: str) -> str:
+    return url.rsplit("/", 1)[0] + f"/{database}"
+
+
+@pytest.fixture
+def application(cluster_url, demo) -> Iterator[Application]:
+    """The application on a demo shop of this test's own."""
+    mine = f"e2e_{uuid.uuid4().hex}"
+    with psycopg.connect(cluster_url, autocommit=True) as database:
+        database.execute(f"CREATE DATABASE {mine} TEMPLATE {demo}")
+        with running(named(cluster_url, mine)) as made:
+            yield made
+        database.execute(f"DROP DATABASE {mine} WITH (FORCE)")
+
+
+@pytest.fixture
+def fresh_application() -> Iterator[Application]:
+    """The application as it is the first time on a new machine: nothing there yet, a database of its own."""
+    with running() as made:
+        yield made
 
 
 @pytest.fixture

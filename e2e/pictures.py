@@ -4,11 +4,12 @@ from __future__ import annotations
 
 import re
 import shutil
-import socket
-import tempfile
+import sys
 from pathlib import Path
 
-from conftest import ROOT, Application
+sys.path.insert(0, str(Path(__file__).resolve().parents[1]))
+
+from conftest import ROOT, Application, running
 from playwright.sync_api import Page, expect, sync_playwright
 
 OUT = ROOT / "docs" / "screenshots"
@@ -38,7 +39,7 @@ def take(page: Page, application: Application) -> None:
     page.goto(f"{application.address}/shop")
     shot(page, "shop")
     page.goto(application.address)
-    page.get_by_role("link", name="Tunde Bakare").first.click()
+    page.get_by_role("link", name=re.compile("Tunde Bakare.*Recommended")).click()
     page.goto(page.url.replace("/handover", "/page"))
     page.get_by_role("heading", name="Your new club").wait_for()
     page.screenshot(path=OUT / "page.png", full_page=True)
@@ -59,20 +60,10 @@ def shot(page: Page, name: str) -> None:
 
 
 def main() -> None:
-    home = Path(tempfile.mkdtemp(prefix="hemicycle-pictures-", dir="/tmp"))
-    with socket.socket() as probe:
-        probe.bind(("127.0.0.1", 0))
-        port = probe.getsockname()[1]
-    application = Application(home=home, port=port)
-    application.start()
-    try:
-        with sync_playwright() as playwright:
-            browser = playwright.chromium.launch(executable_path=shutil.which("chromium"), args=["--disable-gpu"])
-            take(browser.new_page(viewport={"width": 1280, "height": 800}, locale="en-GB"), application)
-            browser.close()
-    finally:
-        application.stop()
-        shutil.rmtree(home, ignore_errors=True)
+    with running() as application, sync_playwright() as playwright:
+        browser = playwright.chromium.launch(executable_path=shutil.which("chromium"), args=["--disable-gpu"])
+        take(browser.new_page(viewport={"width": 1280, "height": 800}, locale="en-GB"), application)
+        browser.close()
 
 
 if __name__ == "__main__":

@@ -2,9 +2,12 @@
 
 from __future__ import annotations
 
+import contextlib
+import fcntl
 import importlib.util
 import os
 import shutil
+from collections.abc import Iterator
 from pathlib import Path
 
 from .common import DIST, PYTHON, ROOT, VENV, WEB, Step, Stop, digest, is_done, run
@@ -50,6 +53,15 @@ def ensure_packages(*, tests: bool = False) -> None:
         run(["apt-get", "install", "-y", "-q", "--no-install-recommends", *missing], env=env, why="Installing packages")
 
 
+@contextlib.contextmanager
+def one_at_a_time() -> Iterator[None]:
+    """Two launchers that start together do not build over each other: the second waits, then finds it done."""
+    with (ROOT / ".installing.lock").open("a") as lock:
+        fcntl.flock(lock, fcntl.LOCK_EX)
+        yield
+
+
+@one_at_a_time()
 def ensure_python(*, tests: bool = False) -> None:
     """The virtual environment from the locked requirements."""
     locks = ["requirements.txt", *(["requirements-dev.txt"] if tests else [])]
@@ -68,7 +80,12 @@ def ensure_python(*, tests: bool = False) -> None:
             stamp.write_text(wanted)
 
 
+@one_at_a_time()
 def ensure_node_modules() -> None:
+    _node_modules()
+
+
+def _node_modules() -> None:
     stamp = WEB / "node_modules" / ".done"
     wanted = digest([WEB / "package-lock.json"])
     if is_done(stamp, wanted):
@@ -83,13 +100,15 @@ def _front_end_sources() -> list[Path]:
     return [*top, *(path for path in (WEB / "src").rglob("*") if path.is_file())]
 
 
+@one_at_a_time()
 def ensure_front_end() -> None:
     """Build the front end when its sources changed."""
     stamp = DIST / ".done"
     wanted = digest(_front_end_sources())
     if is_done(stamp, wanted):
         return
-    ensure_node_modules()
+    _node_modules()
     with Step("Building the front end"):
         run(["npm", "run", "build", "--silent"], cwd=WEB, why="Building the front end")
+        run([str(PYTHON), "-m", "servestatic.compress", "-q", str(DIST)], why="Packing the front end")
         stamp.write_text(wanted)

@@ -44,6 +44,7 @@ def test_an_anchored_model_flies_the_measured_carries_and_peaks():
     assert again.scales.drag == pytest.approx(found.scales.drag, rel=0.02)
 
 
+@pytest.mark.slow
 def test_the_anchors_uncertainty_covers_the_truth_and_shrinks_with_shots():
     inside = 0
     for seed in range(40):

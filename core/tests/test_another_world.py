@@ -112,6 +112,7 @@ def by_hand(builds, window):
     return min(holds, key=lambda row: row[1])[0] if holds else max(rows, key=lambda row: row[2])[0]
 
 
+@pytest.mark.slow
 @pytest.mark.parametrize(("shots", "wider", "most"), [(5, 0.15, 0.6), (12, 0.15, 0.45), (12, 0.5, 0.45)])
 def test_players_of_another_world_are_chosen_for_better_than_by_hand_and_as_surely_as_said(shots, wider, most):
     lost = {"hand": 0.0, "verdict": 0.0}

@@ -52,6 +52,7 @@ def test_the_same_seed_hits_the_same_shots_and_a_left_hander_mirrors_them():
     assert Player.from_dict(right.to_dict()) == right
 
 
+@pytest.mark.slow
 def test_a_player_warms_up_learns_a_strange_club_and_tires():
     player = Player(speed_mps=33, speed_spread=0.0, warm_up=0.02, tiring=0.001, misses={})
     club = Club(HeadType.HYBRID, 22, 40 * METRES_PER_INCH)

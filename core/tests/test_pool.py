@@ -35,6 +35,7 @@ def hit(chance, centre, n, spread=0.025, misses=0.15):
     return np.where(poor, carries * chance.uniform(0.8, 0.93, n), carries)
 
 
+@pytest.mark.slow
 def test_centres_are_found_under_misses_and_their_intervals_hold_the_truth():
     chance, inside, off = np.random.default_rng(3), 0, []
     for _ in range(150):

@@ -85,6 +85,7 @@ def test_a_fitting_is_the_same_by_seed_and_number_and_another_by_either():
     assert one.shots == again.shots
 
 
+@pytest.mark.slow
 def test_the_truth_is_what_very_many_shots_of_the_player_do():
     """Hit anew under other luck by the player warm and used to the clubs: the carries come back."""
     off = []
@@ -108,6 +109,7 @@ def test_indoors_the_flight_is_the_monitors_own_and_says_so():
     assert "ball_speed_mps" not in shot.sources  # what is not said to be modelled was measured
 
 
+@pytest.mark.slow
 def test_until_settled_goes_on_where_it_wants_to_know_more_and_ends():
     for number in range(3):
         drawn = draw_fitting(6, number, builds=3)

@@ -96,6 +96,7 @@ def test_a_ball_that_hardly_falls_rolls_and_does_not_bounce():
 # Flight
 
 
+@pytest.mark.slow
 @MANY
 @given(st.floats(54, 72), st.floats(13, 22), st.floats(3500, 6500))  # long clubs; a low slow ball needs its lift
 def test_faster_carries_further_and_wind_and_thin_air_go_the_right_way(speed, launch, spin):

@@ -34,8 +34,8 @@ INSTALLED_APPS = [
 MIDDLEWARE = [
     "django.middleware.security.SecurityMiddleware",
     "config.middleware.ContentSecurityPolicy",
-    "django.middleware.gzip.GZipMiddleware",
     "servestatic.middleware.ServeStaticMiddleware",
+    "django.middleware.gzip.GZipMiddleware",  # inside: files are packed when they are built
     "django.contrib.sessions.middleware.SessionMiddleware",
     "django.middleware.common.CommonMiddleware",
     "django.middleware.csrf.CsrfViewMiddleware",

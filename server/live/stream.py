@@ -13,13 +13,13 @@ from collections.abc import AsyncIterator
 
 import psycopg
 import structlog
+from asgiref.sync import sync_to_async
 from common.notices import CHANNEL
 from django.db import connection
+from fitting.models import FittingSession
 
 PING_S = 15.0
-CONNECTED = json.dumps({"what": "connected", "revision": None, "shot": None})
-RECONNECTED = json.dumps({"what": "reconnected", "revision": None, "shot": None})
-QUEUE = 64  # a screen that is this far behind reads everything anew anyway
+QUEUE = 64  # a screen that is this far behind reads everything anew
 log = structlog.get_logger(__name__)
 
 
@@ -39,7 +39,8 @@ class Listener:
             self._ready.clear()
             self._task = asyncio.create_task(self._listen())
         with contextlib.suppress(TimeoutError):
-            await asyncio.wait_for(self._ready.wait(), 5)
+            async with asyncio.timeout(5):
+                await self._ready.wait()
         try:
             yield queue
         finally:
@@ -52,6 +53,7 @@ class Listener:
 
     async def _listen(self) -> None:
         """Listen for ever; after a lost connection every screen is told to read anew."""
+        lost = False
         while True:
             try:
                 params = connection.get_connection_params()
@@ -59,18 +61,23 @@ class Listener:
                 async with await psycopg.AsyncConnection.connect(autocommit=True, **wanted) as database:
                     await database.execute(f"LISTEN {CHANNEL}")
                     self._ready.set()
-                    self._tell_all(RECONNECTED)
-                    async for notice in database.notifies():
-                        told = json.loads(notice.payload)
+                    if lost:
+                        self._tell_all(notice("reconnected", None))
+                    async for heard in database.notifies():
+                        told = json.loads(heard.payload)
                         self._tell(told.pop("session"), json.dumps(told))
             except psycopg.OperationalError as error:
                 log.warning("live.lost", error=str(error))
+                lost = True
                 await asyncio.sleep(1)
 
     def _tell(self, session_id: int, what: str) -> None:
         for queue in self._queues.get(session_id, ()):
-            if not queue.full():
-                queue.put_nowait(what)
+            if queue.full():  # too far behind to be told one by one
+                while not queue.empty():
+                    queue.get_nowait()
+                what = notice("behind", None)
+            queue.put_nowait(what)
 
     def _tell_all(self, what: str) -> None:
         for session_id in list(self._queues):
@@ -88,13 +95,37 @@ def listener() -> Listener:
     return _listeners[key]
 
 
+def notice(what: str, revision: int | None) -> str:
+    """Word of something that no change told. revision: of the session; None where it is not known."""
+    return json.dumps({"what": what, "revision": revision, "shot": None})
+
+
+def let_go() -> None:
+    """Give the database connection of this request back: a stream that waits for hours holds none."""
+    if not connection.in_atomic_block:
+        connection.close()
+
+
+@sync_to_async
+def revision_of(session_id: int) -> int | None:
+    try:
+        return FittingSession.objects.filter(pk=session_id).values_list("revision", flat=True).first()
+    finally:
+        let_go()
+
+
 async def events(session_id: int) -> AsyncIterator[bytes]:
-    """A session's Server-Sent Events: `changed` with what changed; a comment now and then keeps it open."""
+    """A session's Server-Sent Events: `changed` with what changed; a comment now and then keeps it open.
+
+    The first says which revision the session is at, read after the listening began, so that nothing falls between.
+    """
     async with listener().changes(session_id) as queue:
-        yield f"retry: 1000\n\nevent: changed\ndata: {CONNECTED}\n\n".encode()
+        first = notice("connected", await revision_of(session_id))
+        yield f"retry: 1000\n\nevent: changed\ndata: {first}\n\n".encode()
         while True:
             try:
-                what = await asyncio.wait_for(queue.get(), PING_S)
+                async with asyncio.timeout(PING_S):
+                    what = await queue.get()
             except TimeoutError:
                 yield b": still here\n\n"
                 continue

@@ -5,7 +5,7 @@ from __future__ import annotations
 from datetime import date
 
 from customers.models import Customer
-from django.db.models import F
+from django.db.models import BooleanField, ExpressionWrapper, Q
 from django.utils import timezone
 from hemicycle_core.protocols import asked
 from hemicycle_core.shots import Intent
@@ -16,7 +16,7 @@ from ..models import Build, FittingSession
 from .changes import announce, for_change
 
 # Agreed ones last: those to go on with are what the desk is opened for.
-TO_GO_ON_WITH_FIRST = (F("agreed_at").asc(nulls_first=True),)
+TO_GO_ON_WITH_FIRST = (ExpressionWrapper(Q(agreed_at__isnull=False), output_field=BooleanField()).asc(),)
 # Of the brief, what is true of the player and not of one visit.
 LASTING = ("miss", "shape", "firmness", "courses", "lies", "likes", "most_clubs")
 OWN_FIELDS = (

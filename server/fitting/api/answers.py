@@ -126,8 +126,7 @@ def keep_as_agreed(session: FittingSession) -> None:
     """
     # Read anew, not from what is kept by revision: this transaction may yet be rolled back.
     ready = load(session)
-    builds = (*ready.rows.own, *ready.rows.candidates)
-    hit = [f"what_if/{build.pk}" for build in builds if ready.rows.shots_of(build)]
+    hit = [f"what_if/{build.pk}" for build in ready.rows.candidates if ready.rows.shots_of(build)]
     made = {part: _made(ready, part) for part in ("session", *PARTS, *hit)}
     made["session"]["frozen"] = True
     AgreedAnswers.objects.create(
