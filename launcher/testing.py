@@ -119,11 +119,9 @@ def check(_options: argparse.Namespace) -> int:
             ("contracts", [str(tools / "lint-imports"), "--no-cache"], ROOT),
             ("web types", ["npx", "tsc", "--noEmit"], WEB),
             ("web lint", ["npx", "biome", "check", "--error-on-warnings", "src"], WEB),
-        ],
-        [
-            ("core tests", [str(PYTHON), "-m", "pytest", "core/tests", "-p", "no:django", "-m", "not slow"], ROOT),
             ("web tests", ["npx", "vitest", "run", "--reporter=dot"], WEB),
         ],
+        [("core tests", [str(PYTHON), "-m", "pytest", "core/tests", "-p", "no:django", "-m", "not slow"], ROOT)],
     ]
     with ThreadPoolExecutor(len(lanes)) as pool:
         done = pool.map(lambda lane: [_quiet(name, command, env, cwd) for name, command, cwd in lane], lanes)

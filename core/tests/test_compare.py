@@ -1,14 +1,17 @@
 """Is one really better? Of carry, landing, line and jobs: how sure, by how much, and how many more would settle it."""
 
 import re
+from dataclasses import replace
 
 import numpy as np
 import pytest
 from builds import GREEN, case, session, shots
 from hemicycle_core.bag import HeadType
 from hemicycle_core.judge import Candidate, Metric, compare
+from hemicycle_core.judge.advice import next_step
 from hemicycle_core.judge.weigh import weigh
 from hemicycle_core.shots import Shot
+from hemicycle_core.thresholds import DEFAULT
 from hemicycle_core.units import metres, yards
 
 
@@ -72,6 +75,21 @@ def test_under_three_shots_or_without_the_reading_there_is_nothing_to_compare():
     assert compare(bare, B, metric=Metric.LANDING) is None
     assert compare(bare, B) is not None
     assert compare(A, B, metric=Metric.JOBS) is None  # no job was named
+
+
+def test_how_many_shots_say_anything_is_the_shops_to_set_in_every_sentence_alike():
+    strict = replace(DEFAULT, least_shots=6)
+    four = build("A", hit(180, n=4))
+    assert compare(four, B) is not None and compare(four, B, thresholds=strict) is None
+    aside = [Shot({"carry_m": 150.0}, aside=True)] * 3
+    for shots_, words in ((four.shots, "4 kept so far. Hit 2 more"), (aside, "or hit 6 more."), ([], "Not hit yet.")):
+        judged = session(case(shots_), thresholds=strict)
+        assert words in judged.verdicts[0].why
+        assert judged.verdicts[0].more == judged.choice.more[1] == 6 - sum(shot.kept for shot in shots_)
+    said = next_step(
+        session(case(four.shots), case([], letter="B"), thresholds=strict).verdicts, "C", thresholds=strict
+    )
+    assert "B: 6 more shots." in said
 
 
 def test_a_build_hit_while_slow_is_compared_at_equal_speed_with_what_was_hit_beside_it():

@@ -4,13 +4,16 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 
+from ..thresholds import DEFAULT, Thresholds
 from .choice import Choice
 from .verdict import Kind, Verdict
 
 DONE = (Kind.OTHER_JOB, Kind.CROWDS, Kind.ONE_HEAD)  # more of the same shots would not change these
 
 
-def next_step(verdicts: Sequence[Verdict], in_hand: str, choice: Choice | None = None) -> str:
+def next_step(
+    verdicts: Sequence[Verdict], in_hand: str, choice: Choice | None = None, *, thresholds: Thresholds = DEFAULT
+) -> str:
     """Advice for the build in hand first, then for the one that is furthest from settled, then for the choice."""
     if not verdicts:
         return "Put candidates on the stand, then hit the first."
@@ -21,7 +24,9 @@ def next_step(verdicts: Sequence[Verdict], in_hand: str, choice: Choice | None =
     if others:
         verdict = max(others, key=lambda each: each.more or 0)
         done = "is done" if mine is None or mine.settled else "is not for this slot as it is"
-        return f"{in_hand or 'This one'} {done}. Next {verdict.letter}: {_shots(verdict.more or 3)}."
+        return (
+            f"{in_hand or 'This one'} {done}. Next {verdict.letter}: {_shots(verdict.more or thresholds.least_shots)}."
+        )
     if choice is not None and not choice.settled and choice.more is not None:
         letter, count = choice.more
         more = f"About {count} more with {letter}, or decide as they stand."

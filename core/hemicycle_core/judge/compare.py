@@ -10,7 +10,7 @@ from scipy.special import ndtri, stdtr
 
 from ..samples.averages import average, values_of
 from ..samples.pool import Centre
-from ..thresholds import DEFAULT
+from ..thresholds import DEFAULT, Thresholds
 from ..units import yards
 from .candidate import Candidate
 from .verdict import LANDING_SPREAD_SHOTS, landing_se
@@ -101,12 +101,14 @@ def _shown(metric: Metric, by: float) -> str:
     return f"{by:.1f}"
 
 
-def _sides(metric: Metric, first: Candidate, second: Candidate, weighed: Weighed) -> list[_Side] | None:
+def _sides(
+    metric: Metric, first: Candidate, second: Candidate, weighed: Weighed, least_shots: int
+) -> list[_Side] | None:
     made = []
     for each in (first, second):
         centre = weighed.centres.get(each.letter)
         kept = len(values_of(each.shots, "carry_m"))
-        if centre is None or kept < DEFAULT.least_shots:
+        if centre is None or kept < least_shots:
             return None
         if metric is Metric.LANDING:
             side = _landing(each)
@@ -119,14 +121,19 @@ def _sides(metric: Metric, first: Candidate, second: Candidate, weighed: Weighed
 
 
 def compare(
-    first: Candidate, second: Candidate, *, metric: Metric = Metric.CARRY, weighed: Weighed | None = None
+    first: Candidate,
+    second: Candidate,
+    *,
+    metric: Metric = Metric.CARRY,
+    weighed: Weighed | None = None,
+    thresholds: Thresholds = DEFAULT,
 ) -> Comparison | None:
-    """Compare two builds; None under three kept shots each or without the metric. weighed: of all the session's
-    builds, whose shared spread makes few shots say more; the two alone when None."""
+    """Compare two builds; None where one was not hit enough for anything to be said, or without the metric. weighed: of
+    all the session's builds, whose shared spread makes few shots say more; the two alone when None."""
     together = weighed or weigh([first, second], [])
     if metric is Metric.JOBS:
         return _jobs(first, second, together)
-    sides = _sides(metric, first, second, together)
+    sides = _sides(metric, first, second, together, thresholds.least_shots)
     if sides is None:
         return None
     a, b = sorted(sides, key=lambda side: (-side.value, side.letter))

@@ -55,7 +55,7 @@ def judge_session(
     gone = None if replaced is None else letter_of_own(replaced)
     bags = in_the_bag(weighed, played, jobs, replaced=gone) if played else None
     verdicts = tuple(verdict_of(case, weighed, jobs=jobs, bags=bags, thresholds=thresholds) for case in cases)
-    pairs = (compare(a, b, weighed=weighed) for a, b in combinations(candidates, 2))
+    pairs = (compare(a, b, weighed=weighed, thresholds=thresholds) for a, b in combinations(candidates, 2))
     return Judgement(
         verdicts=verdicts,
         comparisons=tuple(pair for pair in pairs if pair is not None),

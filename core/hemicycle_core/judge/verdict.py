@@ -188,7 +188,7 @@ def _needs_shots(candidate: Candidate, evidence: _Evidence | None, thresholds: T
     need = max(thresholds.least_shots - have, 1)
     said = f"{have} kept so far. Hit {need} more before anything can be said." if have else "Not hit yet."
     if not have and any(shot.counts for shot in candidate.shots):
-        said = "Every shot so far is set aside. Keep the ones that count, or hit three more."
+        said = f"Every shot so far is set aside. Keep the ones that count, or hit {need} more."
     vetoed = candidate.liking is Liking.VETOED
     return Verdict(
         letter=candidate.letter,

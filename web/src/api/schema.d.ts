@@ -1452,6 +1452,7 @@ export interface components {
             versions: number;
             verdicts: components["schemas"]["VerdictOut"][];
             next: string;
+            least_shots: number;
             steady: string;
             tired: boolean;
         };

@@ -181,6 +181,7 @@ export const session: Session = {
 	},
 	verdicts: [],
 	next: "",
+	least_shots: 3,
 	steady: "",
 	tired: false,
 	imports: [],

@@ -120,7 +120,9 @@ def present_bench(judged: JudgedSession) -> BenchOut:
     candidates = [judged.candidate(build) for build in rows.candidates]
     weighed = judged.judgement.weighed
     pairs = [
-        compare(a, b, metric=metric, weighed=weighed) for metric in METRICS for a, b in combinations(candidates, 2)
+        compare(a, b, metric=metric, weighed=weighed, thresholds=judged.thresholds)
+        for metric in METRICS
+        for a, b in combinations(candidates, 2)
     ]
     names = {gap.lower.name, gap.upper.name} if gap else set()
     return BenchOut(

@@ -65,7 +65,13 @@ def present_session(judged: JudgedSession, *, since: int = 0) -> SessionOut:
         imports=_imports(judged),
         versions=len(rows.versions),
         verdicts=[present_verdict(judged, verdict) for verdict in judged.verdicts],
-        next=next_step(judged.verdicts, in_hand.letter if in_hand else "", judged.judgement.choice),
+        next=next_step(
+            judged.verdicts,
+            in_hand.letter if in_hand else "",
+            judged.judgement.choice,
+            thresholds=judged.thresholds,
+        ),
+        least_shots=judged.thresholds.least_shots,
         steady=unsteady.sentence,
         tired=unsteady.tired,
     )

@@ -19,7 +19,8 @@ from .words import GapRule, Intent, Source, Status
 class SessionOut:
     """revision: goes up with every change and shot. shots_since: the revision after which the shots here changed, 0
     when they are all of them. usual_sources: of readings, where not measured. questions: of shots that look unlike the
-    others, by id. frozen: shown as it was when it was agreed."""
+    others, by id. frozen: shown as it was when it was agreed.
+    least_shots: before anything is said of a build."""
 
     id: int
     revision: int
@@ -51,6 +52,7 @@ class SessionOut:
     versions: int
     verdicts: list[VerdictOut]
     next: str
+    least_shots: int
     steady: str
     tired: bool
 

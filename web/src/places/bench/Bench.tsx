@@ -19,6 +19,11 @@ import { WhatIf } from "./WhatIf";
 
 const METRICS = ["carry_m", "landing_deg", "peak_m", "spin_rpm", "ball_speed_mps", "offline_m"] as const;
 
+/** A small count as a sentence has it. */
+const inWords = (count: number) =>
+	["no", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten"][count] ??
+	String(count);
+
 export function Bench({ session, act, busy }: PlaceProps) {
 	const bench = useBench(session);
 	const [all, setAll] = useState(false);
@@ -28,7 +33,8 @@ export function Bench({ session, act, busy }: PlaceProps) {
 				<div className="max-w-md space-y-4">
 					<p className="text-2xl font-semibold">Nothing to compare yet</p>
 					<p className="quiet">
-						Put candidates on the stand, hit at least three shots with each, and they are judged here.
+						Put candidates on the stand, hit at least {inWords(session.least_shots)} shots with each, and they
+						are judged here.
 					</p>
 					<Link className="btn btn-primary h-12 px-8" to={`/sessions/${session.id}/bag`}>
 						To the bag

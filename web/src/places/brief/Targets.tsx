@@ -2,6 +2,7 @@
 import { useState } from "react";
 import type { Session, Slot, Target } from "../../api/client";
 import { change } from "../../api/session";
+import { VOCABULARY } from "../../api/vocabulary";
 import { typedNumber } from "../../ui/typed";
 import { inShown, type ReadingKey, shownAs, wish, yd } from "../../ui/units";
 
@@ -45,12 +46,6 @@ export function Targets({ session, act, busy }: Props) {
 		</div>
 	);
 }
-
-const TYPES: Record<string, string> = {
-	fairway: "Fairway wood",
-	hybrid: "hybrid",
-	utility: "utility iron",
-};
 
 /** Shown to canonical, for what is typed. */
 function canonical(quantity: string, text: string): number | null {
@@ -114,11 +109,9 @@ function TargetRow({ session, slot, target, act, busy }: Props & { slot: Slot; t
 				{target.sure && !target.overruled && <span className="block">{target.sure}</span>}
 			</p>
 			{target.quantity === "carry_m" && slot.by_type.length > 0 && !target.overruled && (
-				<p className="text-[13.5px] leading-snug">
+				<p className="text-[13.5px] leading-snug first-letter:uppercase">
 					{slot.by_type
-						.map(
-							(each) => `${TYPES[each.head_type] ?? each.head_type} ${yd(each.low_m)} to ${yd(each.high_m)}`,
-						)
+						.map((each) => `${VOCABULARY.heads[each.head_type]} ${yd(each.low_m)} to ${yd(each.high_m)}`)
 						.join(", ")}
 					<span className="quiet">: what rolls further may carry less.</span>
 				</p>

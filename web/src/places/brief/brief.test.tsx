@@ -143,7 +143,7 @@ test("targets say why, how sure, by kind of head, and what is out of reach; an a
 		});
 	}
 	show(Brief, { ...told, status: "agreed" });
-	expect(screen.getByText(/Fairway wood 178 to 185, utility iron 173 to 180/)).toBeTruthy();
+	expect(screen.getByText(/fairway wood 178 to 185, utility iron 173 to 180/)).toBeTruthy();
 	expect(screen.getAllByText("Known to ±2 yd from the shots hit.")).toHaveLength(2);
 	expect(screen.getByText("Out of reach at this speed: 40° at the most.")).toBeTruthy();
 	expect(screen.queryByRole("button", { name: "Change Carry" })).toBeNull();
