@@ -213,6 +213,7 @@ def test_misses_and_pattern():
 
 def test_targets_say_why():
     targets = {target.quantity: target for target in propose(PLAN, PLAN.slots[0], LOWER, UPPER, [GREEN, TEE])}
+    assert targets["spin_rpm"].why == "Between 5W at 3900 and 5i at 5200; read it with speed and launch."
     assert round(yards(targets["carry_m"].low)) == 176
     assert "5i rolls out to 170" in targets["carry_m"].why
     assert targets["landing_deg"].low == 44

@@ -130,7 +130,7 @@ def _brief(visit: DemoVisit) -> Brief:
         )
         for job in visit.jobs
     ]
-    return Brief(Miss(visit.miss), Firmness(visit.firmness), 14, None, False, visit.notes, jobs)
+    return Brief(Miss(visit.miss), Firmness(visit.firmness), jobs, notes=visit.notes)
 
 
 def hit(session: FittingSession, build: Build, swinging: Swinging, count: int) -> None:

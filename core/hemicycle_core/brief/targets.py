@@ -124,7 +124,7 @@ def _spin(lower: Carried, upper: Carried) -> Target | None:
         return None
     low, high = sorted((lower.spin_rpm, upper.spin_rpm))
     ends = f"{upper.name} at {upper.spin_rpm:.0f} and {lower.name} at {lower.spin_rpm:.0f}"
-    why = f"Gap {ends}; read it with speed and launch."
+    why = f"Between {ends}; read it with speed and launch."
     return Target("spin_rpm", low - SPIN_ROOM_RPM, high + SPIN_ROOM_RPM, why, firm=False, sure=SPIN_SURE)
 
 

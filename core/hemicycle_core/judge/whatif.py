@@ -34,7 +34,7 @@ OTHER_AIRS: tuple[tuple[str, Mapping[str, float]], ...] = (
     ("10 mph behind", {"wind_mps": mps(10), "wind_from_deg": 180.0}),
     ("A cold day, 41 °F", {"temperature_c": 5.0}),
     ("A hot day, 95 °F", {"temperature_c": 35.0}),
-    ("Up at 5 000 ft", {"altitude_m": 1524.0}),
+    ("Up at 5 000 ft", {"altitude_m": 1524.0}),
 )
 FIGURES = ("carry_m", "peak_m", "landing_deg", "launch_deg", "spin_rpm", "ball_speed_mps")
 

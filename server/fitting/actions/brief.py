@@ -2,8 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Mapping, Sequence
-from dataclasses import asdict, dataclass, field
+from dataclasses import asdict, dataclass, field, fields
 from decimal import Decimal
 from typing import Any, Literal
 
@@ -52,19 +51,23 @@ class Course:
 
 @dataclass
 class Brief:
-    """What the interview found; jobs in the order of the form. likes: by head type."""
+    """What the interview found, as it is sent, kept and shown: every field but the jobs is a column of the session by
+    its name. jobs: in the order of the form. likes: by head type."""
 
     miss: Miss
     firmness: Firmness
-    most_clubs: int
-    budget: Decimal | None
-    pain: bool
-    notes: str
-    jobs: Sequence[JobFields]
-    shape: str = "any"
-    courses: Sequence[Course] = ()
-    lies: Sequence[str] = ()
-    likes: Mapping[str, Liking] = field(default_factory=dict)
+    jobs: list[JobFields]
+    most_clubs: int = 14
+    budget: Decimal | None = None
+    pain: bool = False
+    notes: str = ""
+    shape: Literal["any", "straight", "draw", "fade"] = "any"
+    courses: list[Course] = field(default_factory=list)
+    lies: list[str] = field(default_factory=list)
+    likes: dict[str, Liking] = field(default_factory=dict)
+
+
+COLUMNS = [each.name for each in fields(Brief) if each.name != "jobs"]
 
 
 @action("fit")
@@ -80,9 +83,9 @@ def write_brief(actor: User, session_id: int, brief: Brief) -> FittingSession:
         _checked(row, position)
     Job.objects.of(session.shop_id).filter(session=session).delete()
     Job.objects.bulk_create(rows)
-    for name in ("miss", "firmness", "most_clubs", "budget", "pain", "notes", "shape"):
-        setattr(session, name, getattr(brief, name))
-    session.courses, session.lies, session.likes = _courses(brief), list(brief.lies), _likes(brief)
+    checked = {"courses": _courses(brief), "likes": _likes(brief)}
+    for name in COLUMNS:
+        setattr(session, name, checked.get(name, getattr(brief, name)))
     session.briefed_at = timezone.now()
     session.save()
     keep_windows(session, actor)

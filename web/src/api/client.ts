@@ -28,7 +28,6 @@ export type Tested = Of<"Tested">;
 export type BagSide = Of<"BagSide">;
 export type ImportPreview = Of<"ImportPreview">;
 export type ImportResult = Of<"ImportResult">;
-export type Job = Of<"JobFields">;
 export type Course = Of<"Course">;
 export type Plans = Of<"PlansOut">;
 export type BagPlan = Of<"BagPlanOut">;

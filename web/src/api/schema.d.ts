@@ -776,7 +776,25 @@ export interface components {
             path: number[][];
             pattern: components["schemas"]["PatternOut"] | null;
         };
-        BriefInRequest: {
+        BriefOut: {
+            miss: components["schemas"]["Miss"];
+            shape: components["schemas"]["ShapeEnum"];
+            courses: components["schemas"]["Course"][];
+            lies: string[];
+            likes: {
+                [key: string]: "liked" | "neutral" | "disliked" | "vetoed";
+            };
+            firmness: components["schemas"]["Firmness"];
+            most_clubs: number;
+            /** Format: decimal */
+            budget: string | null;
+            pain: boolean;
+            notes: string;
+            jobs: components["schemas"]["JobFields"][];
+            common: components["schemas"]["JobFields"][];
+            done: boolean;
+        };
+        BriefRequest: {
             miss: components["schemas"]["Miss"];
             firmness: components["schemas"]["Firmness"];
             jobs: components["schemas"]["JobFieldsRequest"][];
@@ -791,23 +809,6 @@ export interface components {
             likes?: {
                 [key: string]: "liked" | "neutral" | "disliked" | "vetoed";
             };
-        };
-        BriefOut: {
-            miss: components["schemas"]["Miss"];
-            shape: components["schemas"]["ShapeEnum"];
-            courses: components["schemas"]["Course"][];
-            lies: string[];
-            likes: {
-                [key: string]: "liked" | "neutral" | "disliked" | "vetoed";
-            };
-            firmness: components["schemas"]["Firmness"];
-            most_clubs: number;
-            budget: string | null;
-            pain: boolean;
-            notes: string;
-            jobs: components["schemas"]["JobFields"][];
-            common: components["schemas"]["JobFields"][];
-            done: boolean;
         };
         BuildOut: {
             id: number;
@@ -2228,7 +2229,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["BriefInRequest"];
+                "application/json": components["schemas"]["BriefRequest"];
             };
         };
         responses: {

@@ -15,7 +15,7 @@ import type { components } from "./schema";
 import type { ProtocolKey } from "./words";
 
 type Schemas = components["schemas"];
-type BriefBody = Schemas["BriefInRequest"];
+type BriefBody = Schemas["BriefRequest"];
 type GapBody = Schemas["GapInRequest"];
 type RulesBody = Schemas["RulesInRequest"];
 type ClubBody = Schemas["ClubInRequest"];

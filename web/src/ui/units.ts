@@ -5,7 +5,6 @@ declare const unit: unique symbol;
 type In<Unit extends string> = number & { readonly [unit]: Unit };
 export type Metres = In<"m">;
 export type Yards = In<"yd">;
-export type MetresPerSecond = In<"m/s">;
 
 /** What the API sends, its numbers branded by the endings of their names. */
 export type InUnits<T> = T extends (infer Each)[]

@@ -2,30 +2,26 @@
 
 from __future__ import annotations
 
-from typing import cast
-
 from hemicycle_core.brief import CommonJob, common_jobs
 
-from ...actions.brief import Course, JobFields
+from ...actions.brief import COLUMNS, Course, JobFields
 from ...domain.session import JudgedSession
 from ...models import Job
 from ..schemas.brief import BriefOut
-from ..schemas.words import Firmness, JobKind, Liking, Miss, ShapeWord
+from ..schemas.words import Firmness, JobKind, Liking, Miss
 
 
 def present_brief(judged: JudgedSession) -> BriefOut:
     session = judged.rows.session
+    columns = {name: getattr(session, name) for name in COLUMNS}
+    typed = {
+        "miss": Miss(session.miss),
+        "firmness": Firmness(session.firmness),
+        "courses": [Course(**course) for course in session.courses],
+        "likes": {kind: Liking(liking) for kind, liking in session.likes.items()},
+    }
     return BriefOut(
-        miss=Miss(session.miss),
-        shape=cast(ShapeWord, session.shape),
-        courses=[Course(**course) for course in session.courses],
-        lies=list(session.lies),
-        likes={kind: Liking(liking) for kind, liking in session.likes.items()},
-        firmness=Firmness(session.firmness),
-        most_clubs=session.most_clubs,
-        budget=None if session.budget is None else str(session.budget),
-        pain=session.pain,
-        notes=session.notes,
+        **{**columns, **typed},
         done=session.briefed_at is not None,
         common=[present_common(each) for each in common_jobs(judged.bag.clubs, judged.bag.layout)],
         jobs=[present_job(job) for job in judged.rows.jobs],

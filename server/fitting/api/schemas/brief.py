@@ -1,8 +1,8 @@
-"""What the interview sends and is shown."""
+"""What the interview is shown; what it sends is `actions.brief.Brief`."""
 
 from __future__ import annotations
 
-from dataclasses import dataclass, field
+from dataclasses import dataclass
 from decimal import Decimal
 
 from ...actions.brief import Course, JobFields
@@ -20,24 +20,9 @@ class BriefOut:
     likes: dict[str, Liking]
     firmness: Firmness
     most_clubs: int
-    budget: str | None
+    budget: Decimal | None
     pain: bool
     notes: str
     jobs: list[JobFields]
     common: list[JobFields]
     done: bool
-
-
-@dataclass
-class BriefIn:
-    miss: Miss
-    firmness: Firmness
-    jobs: list[JobFields]
-    most_clubs: int = 14
-    budget: Decimal | None = None
-    pain: bool = False
-    notes: str = ""
-    shape: ShapeWord = "any"
-    courses: list[Course] = field(default_factory=list)
-    lies: list[str] = field(default_factory=list)
-    likes: dict[str, Liking] = field(default_factory=dict)
