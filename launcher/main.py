@@ -40,6 +40,18 @@ def _monitor(words: list[str]) -> int:
     return _passed_on("hemicycle_commands.monitor", rest, extra)
 
 
+def _latency(words: list[str]) -> int:
+    """Time shots through the running server, with its own sign-in and a key of its own."""
+    options = argparse.ArgumentParser(prog="hemicycle latency", add_help=False)
+    options.add_argument("--bay", required=True)
+    known, rest = options.parse_known_args(words)
+    extra = {
+        "HEMICYCLE_FEED_KEY": _new_key(known.bay),
+        "HEMICYCLE_DEMO_PASSWORD": serve.keep_secrets(serve.home())["demo"],
+    }
+    return _passed_on("hemicycle_commands.latency", ["--url", serve.running_address(), *rest], extra)
+
+
 def _new_key(bay: str) -> str:
     """A two-hour stand-in key for a bay, from the running server's own database."""
     command = [str(PYTHON), str(ROOT / "server" / "manage.py"), "feed_key", bay, "--stand-in", "--hours", "2"]
@@ -65,11 +77,14 @@ def main(words: list[str]) -> int:
     for name, said in PASSED_ON.items():
         commands.add_parser(name, help=said, add_help=False)
     commands.add_parser("monitor", help="the stand-in launch monitor", add_help=False)
+    commands.add_parser("latency", help="time shots from sending to an open screen: --bay NAME", add_help=False)
     try:
         if words and words[0] in PASSED_ON:
             return _passed_on(f"hemicycle_commands.{words[0]}", words[1:])
         if words[:1] == ["monitor"]:
             return _monitor(words[1:])
+        if words[:1] == ["latency"]:
+            return _latency(words[1:])
         options = parser.parse_args(words)
         result: int = options.do(options)
     except Stop as stop:

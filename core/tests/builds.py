@@ -11,7 +11,7 @@ from hemicycle_core.units import metres
 
 LOWER = Carried("5i", HeadType.IRON, metres(162), metres(170.4), peak_m=metres(27), spin_rpm=5200, spread_m=4)
 UPPER = Carried("5W", HeadType.FAIRWAY, metres(196), metres(204), peak_m=metres(29), spin_rpm=3900, spread_m=4)
-PLAN = lay_out_slots(LOWER, UPPER, 1, rule=GapRule.ROLL_OUT, step=wanted_step(None))
+LAYOUT = lay_out_slots(LOWER, UPPER, 1, rule=GapRule.ROLL_OUT, step=wanted_step(None))
 GREEN = Job("Par three", JobKind.GREEN, metres(180), Firmness.MEDIUM, width_m=20, depth_m=24)
 TEE = Job("Tight tee", JobKind.TEE, metres(190), width_m=25)
 
@@ -26,8 +26,8 @@ def shots(carry, landing=46.0, n=8, seed=1, spread=3.0, aside=()):
 
 
 def case(hit, letter="A", kind=HeadType.HYBRID, jobs=(GREEN,), **more):
-    targets = propose(PLAN, PLAN.slots[0], LOWER, UPPER, jobs)
-    return Case(Candidate(letter, letter, kind, hit, **more), PLAN.slots[0], targets, LOWER, UPPER)
+    targets = propose(LAYOUT, LAYOUT.slots[0], LOWER, UPPER, jobs)
+    return Case(Candidate(letter, letter, kind, hit, **more), LAYOUT.slots[0], targets, LOWER, UPPER)
 
 
 def session(*cases, **more):

@@ -27,14 +27,14 @@ from scipy import stats
 
 LOWER = Carried("5i", HeadType.IRON, metres(162), metres(170))
 UPPER = Carried("5W", HeadType.FAIRWAY, metres(196), metres(204))
-PLAN = lay_out_slots(LOWER, UPPER, 1, rule=GapRule.ROLL_OUT, step=wanted_step(None))
+LAYOUT = lay_out_slots(LOWER, UPPER, 1, rule=GapRule.ROLL_OUT, step=wanted_step(None))
 
 
 def verdict_of(letter, carries, offline=0.0, jobs=()):
     shots = [Shot({"carry_m": metres(carry), "offline_m": offline}) for carry in carries]
-    targets = propose(PLAN, PLAN.slots[0], LOWER, UPPER, jobs)
+    targets = propose(LAYOUT, LAYOUT.slots[0], LOWER, UPPER, jobs)
     candidate = Candidate(letter, letter, HeadType.HYBRID, shots)
-    return judge(Case(candidate, PLAN.slots[0], targets, LOWER, UPPER), jobs=jobs)
+    return judge(Case(candidate, LAYOUT.slots[0], targets, LOWER, UPPER), jobs=jobs)
 
 
 def test_odd_shots_are_found_on_both_sides_with_a_sentence_and_ordinary_ones_are_not():
@@ -147,7 +147,7 @@ def test_dry_air_is_as_dense_as_the_standard_atmosphere_says(air, density):
 @pytest.mark.parametrize("firmness", list(Firmness))
 def test_a_firmer_green_asks_for_a_steeper_landing(firmness):
     job = Job("Par three", JobKind.GREEN, metres(180), firmness)
-    landing = next(t for t in propose(PLAN, PLAN.slots[0], LOWER, UPPER, [job]) if t.quantity == "landing_deg")
+    landing = next(t for t in propose(LAYOUT, LAYOUT.slots[0], LOWER, UPPER, [job]) if t.quantity == "landing_deg")
     assert landing.low == {"soft": 42, "medium": 44, "firm": 46}[firmness.value]
     assert firmness.value in landing.why
 

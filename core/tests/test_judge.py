@@ -4,7 +4,7 @@ import re
 
 import numpy as np
 import pytest
-from builds import GREEN, LOWER, PLAN, TEE, UPPER, case, session, shots
+from builds import GREEN, LAYOUT, LOWER, TEE, UPPER, case, session, shots
 from hemicycle_core.bag import HeadType
 from hemicycle_core.brief import Job, JobKind, propose
 from hemicycle_core.flight import Launch, fly
@@ -212,13 +212,13 @@ def test_misses_and_pattern():
 
 
 def test_targets_say_why():
-    targets = {target.quantity: target for target in propose(PLAN, PLAN.slots[0], LOWER, UPPER, [GREEN, TEE])}
+    targets = {target.quantity: target for target in propose(LAYOUT, LAYOUT.slots[0], LOWER, UPPER, [GREEN, TEE])}
     assert targets["spin_rpm"].why == "Between 5W at 3900 and 5i at 5200; read it with speed and launch."
     assert round(yards(targets["carry_m"].low)) == 176
     assert "5i rolls out to 170" in targets["carry_m"].why
     assert targets["landing_deg"].low == 44
     assert targets["offline_m"].high == 10
-    assert not {"landing_deg"} & {t.quantity for t in propose(PLAN, PLAN.slots[0], LOWER, UPPER, [TEE])}
+    assert not {"landing_deg"} & {t.quantity for t in propose(LAYOUT, LAYOUT.slots[0], LOWER, UPPER, [TEE])}
 
 
 def test_a_choice_outside_its_window_says_why_it_is_put_first():

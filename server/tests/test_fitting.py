@@ -45,10 +45,10 @@ def hit(feed, count, carry=None, seed=1, first=0):
 def test_the_picture_of_a_session_says_where_the_hole_is(desk, session):
     seen = desk.get(f"/api/sessions/{session.pk}").json()
     assert seen["bag"]["headline"] == "26 yd uncovered between 5i and 5W."
-    plan = seen["bag"]["in_work"]
-    assert plan["sentence"] == "One club leaves 9 yd either side. Two close it."
-    assert round(plan["slots"][0]["target_m"] / 0.9144) == 179
-    assert round((plan["slots"][0]["high_m"] - plan["slots"][0]["low_m"]) / 0.9144) == 7
+    in_work = seen["bag"]["in_work"]
+    assert in_work["sentence"] == "One club leaves 9 yd either side. Two close it."
+    assert round(in_work["slots"][0]["target_m"] / 0.9144) == 179
+    assert round((in_work["slots"][0]["high_m"] - in_work["slots"][0]["low_m"]) / 0.9144) == 7
     even = desk.put(
         f"/api/sessions/{session.pk}/gap", {"rule": "even_steps", "clubs_to_place": 2}, content_type=JSON
     ).json()

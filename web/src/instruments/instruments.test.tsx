@@ -1,4 +1,5 @@
 /** The instruments as drawings of their props: equal angle is equal yards, and nothing needs hovering. */
+import { readFileSync } from "node:fs";
 import { cleanup, fireEvent, render, screen } from "@testing-library/react";
 import { afterEach, expect, test, vi } from "vitest";
 import { angleOf, point } from "./carry-map/arch";
@@ -130,4 +131,21 @@ test("spans and ticks are whole steps", () => {
 	expect(spanOf([163, 187], 10, 3)).toEqual({ low: 160, high: 190 });
 	expect(spanOf([], 10)).toEqual({ low: 0, high: 10 });
 	expect(ticks({ low: 155, high: 180 }, 10)).toEqual([160, 170, 180]);
+});
+
+test("what can be chosen on the map shows its focus by a line over all its own strokes", () => {
+	const { container } = render(
+		<CarryMap {...props} onChooseHole={() => undefined} onChooseClub={() => undefined} />,
+	);
+	const chosen = [...container.querySelectorAll('g[role="button"]')];
+	expect(chosen).toHaveLength(4);
+	for (const each of chosen) {
+		const line = each.querySelector(":scope > .focus-line");
+		expect(each.lastElementChild).toBe(line);
+		expect(line?.getAttribute("d")).toMatch(/^M/);
+		// Its own stroke would hide the one that the focus gives it.
+		expect(line?.getAttribute("stroke")).toBeNull();
+	}
+	const css = readFileSync("src/index.css", "utf8");
+	expect(css).toMatch(/:focus-visible > \.focus-line \{\s*stroke: var\(--color-base-content\)/);
 });

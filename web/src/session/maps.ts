@@ -59,19 +59,19 @@ export function mapRings(session: Session): MapRing[] {
 }
 
 export function readoutOf(bag: Bag, name: (id: number) => string): CarryMapProps["readout"] {
-	const plan = bag.in_work;
-	if (!plan) {
+	const inWork = bag.in_work;
+	if (!inWork) {
 		const none = bag.order.length < 2;
 		return { over: "", big: none ? "" : "No hole", unit: "", lines: [bag.headline], warn: false };
 	}
-	const windows = plan.slots.map((slot) => `${yd(slot.low_m)}–${yd(slot.high_m)}`).join(" and ");
-	const upper = bag.gaps.find((gap) => gap.lower === plan.lower);
+	const windows = inWork.slots.map((slot) => `${yd(slot.low_m)}–${yd(slot.high_m)}`).join(" and ");
+	const upper = bag.gaps.find((gap) => gap.lower === inWork.lower);
 	return {
-		over: `Between ${name(plan.lower)} and ${name(plan.upper)}`,
-		big: yd(plan.open_m || upper?.step_m),
-		unit: plan.open_m > 0 ? "yd uncovered" : "yd step",
-		lines: [`Window: carry ${windows} yd`, plan.sentence],
-		warn: plan.open_m > 0,
+		over: `Between ${name(inWork.lower)} and ${name(inWork.upper)}`,
+		big: yd(inWork.open_m || upper?.step_m),
+		unit: inWork.open_m > 0 ? "yd uncovered" : "yd step",
+		lines: [`Window: carry ${windows} yd`, inWork.sentence],
+		warn: inWork.open_m > 0,
 	};
 }
 

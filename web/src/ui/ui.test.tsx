@@ -15,6 +15,13 @@ describe("figures", () => {
 		expect(figure(4310)).toBe("4\u202f310");
 		expect(figure(null)).toBe("–");
 	});
+	test("yards are not taken for metres", () => {
+		const yards = toYards(toMetres(178));
+		// @ts-expect-error yards where metres are wanted
+		expect(toYards(yards)).toBeGreaterThan(190);
+		// @ts-expect-error a plain number has no unit
+		expect(toYards(100)).toBeGreaterThan(100);
+	});
 	test("readings in the units a fitter works in", () => {
 		expect(toYards(toMetres(178))).toBeCloseTo(178);
 		expect(reading("carry_m", 162.76)).toBe("178");

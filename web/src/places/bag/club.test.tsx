@@ -115,8 +115,8 @@ test("the same but newer is one act, and back again; a club is taken out of the 
 	fireEvent.click(screen.getByRole("button", { name: "Take out of the bag" }));
 	await waitFor(() => expect(changes(sent)[1]).toMatchObject({ method: "DELETE", url: "/api/builds/2" }));
 	unmount();
-	const plan = session.bag.in_work ? { ...session.bag.in_work, like: 2 } : null;
-	held(card(), { ...session, bag: { ...session.bag, in_work: plan } });
+	const inWork = session.bag.in_work ? { ...session.bag.in_work, like: 2 } : null;
+	held(card(), { ...session, bag: { ...session.bag, in_work: inWork } });
 	fireEvent.click(screen.getByRole("button", { name: "Back to the hole" }));
 	await waitFor(() => expect(changes(sent)[2]?.body).toMatchObject({ like_for: null }));
 });

@@ -79,6 +79,38 @@ test.each(COMMANDS)(
 	},
 );
 
+const TOUCHED: [string, string, string][] = [
+	["w", "Shot wanted", "Shot wanted"],
+	["s", "Setting", "4H 22°: new setting"],
+	["m", "Move", "was hit with"],
+];
+test.each(TOUCHED)("%s opens its sheet by key and by touch", async (key, name, title) => {
+	serve({});
+	const builds = inHand.builds.map((each) =>
+		each.id === 4 ? { ...each, settings_deg: [21, 22, 23] } : each,
+	);
+	const { unmount } = show(Bay, { ...inHand, builds });
+	press(key);
+	expect((await screen.findByRole("dialog", { hidden: true })).textContent).toContain(title);
+	unmount();
+	show(Bay, { ...inHand, builds });
+	fireEvent.click(screen.getByRole("button", { name: `${key.toUpperCase()} ${name}` }));
+	expect((await screen.findByRole("dialog", { hidden: true })).textContent).toContain(title);
+});
+
+test("undo by touch takes back what was done last, also after another shot has come", async () => {
+	const sent = serve({ "PUT /api/shots/11/aside": inHand });
+	const place = (shots: Session["shots"]) => <Place place={Bay} session={{ ...inHand, shots }} />;
+	const { rerender } = draw(place([shot(11, 4, 177)]));
+	press("x");
+	await waitFor(() => expect(changes(sent)).toHaveLength(1));
+	rerender(place([shot(11, 4, 177), shot(12, 4, 181)]));
+	fireEvent.click(screen.getByRole("button", { name: "Z Undo" }));
+	await waitFor(() =>
+		expect(changes(sent)[1]).toMatchObject({ url: "/api/shots/11/aside", body: { aside: false } }),
+	);
+});
+
 test("a letter takes a build in hand, and another shot is asked for on W", async () => {
 	const sent = serve(ok);
 	show(Bay, inHand);

@@ -118,7 +118,7 @@ function VerdictCard({
 	busy,
 }: { session: Session; verdict: Verdict } & Pick<PlaceProps, "act" | "busy">) {
 	const build = buildOf(session, verdict.build);
-	const plan = session.bag.in_work;
+	const inWork = session.bag.in_work;
 	return (
 		<li className="border-t-3 pt-2" style={{ borderColor: letterColour(verdict.letter) }}>
 			<div className="flex items-start gap-2">
@@ -134,7 +134,7 @@ function VerdictCard({
 				<span className="num text-2xl">{chanceWords(verdict.chance)}</span>
 			</div>
 			<p className="mt-1 text-[14.5px]">
-				{plan && plan.count > 1 ? `Slot ${verdict.slot + 1}. ` : ""}
+				{inWork && inWork.count > 1 ? `Slot ${verdict.slot + 1}. ` : ""}
 				{verdict.why}
 			</p>
 			<Jobs verdict={verdict} />

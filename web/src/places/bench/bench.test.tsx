@@ -2,7 +2,7 @@
 
 import { fireEvent, screen, waitFor } from "@testing-library/react";
 import { afterEach, expect, test } from "vitest";
-import type { Bench as BenchPicture, Session } from "../../api/client";
+import type { Bench as BenchAnswer, Session } from "../../api/client";
 import { m, session, verdict } from "../../tests/session";
 import { changes, clear, serve, show } from "../../tests/stage";
 import { toMetres } from "../../ui/units";
@@ -10,7 +10,7 @@ import { Bench } from "./Bench";
 
 afterEach(clear);
 
-const bench: BenchPicture = {
+const bench: BenchAnswer = {
 	lines: [],
 	neighbours: [],
 	comparisons: [
@@ -127,7 +127,7 @@ test("each build stands against the window it is judged by", async () => {
 
 test("of a shot that was asked for it says what it did beside the stock one, and when not as meant", async () => {
 	const by = { peak_m: m(-6.1), carry_m: -toMetres(4), curve_m: toMetres(8) };
-	const findings: BenchPicture["findings"] = [
+	const findings: BenchAnswer["findings"] = [
 		{ letter: "A", protocol: "shaped", intent: "low", n: 3, by, as_asked: true, sentence: "" },
 		{ letter: "A", protocol: "shaped", intent: "fade", n: 1, by, as_asked: null, sentence: "" },
 		{

@@ -13,8 +13,8 @@ interface Props {
 }
 
 export function Targets({ session, act, busy }: Props) {
-	const plan = session.bag.in_work;
-	if (!plan) {
+	const inWork = session.bag.in_work;
+	if (!inWork) {
 		return (
 			<div>
 				<h2 className="mb-2 text-lg">Targets</h2>
@@ -24,10 +24,10 @@ export function Targets({ session, act, busy }: Props) {
 	}
 	return (
 		<div className="space-y-6">
-			{plan.slots.map((slot) => (
+			{inWork.slots.map((slot) => (
 				<section key={slot.index}>
 					<h2 className="mb-2 text-lg">
-						{plan.slots.length > 1 ? `Slot ${slot.index + 1}: targets` : "Targets for this slot"}
+						{inWork.slots.length > 1 ? `Slot ${slot.index + 1}: targets` : "Targets for this slot"}
 					</h2>
 					<ul className="space-y-3">
 						{slot.targets.map((target) => (

@@ -1,7 +1,7 @@
 /** The Handover on its own: one club or several, what leaves the bag, the decision as it is sent and as it stays. */
 import { fireEvent, screen, waitFor } from "@testing-library/react";
 import { afterEach, expect, test } from "vitest";
-import type { Handover as HandoverPicture, Session } from "../../api/client";
+import type { Handover as HandoverAnswer, Session } from "../../api/client";
 import { A, agreed, B, choice, handover } from "../../tests/handover";
 import { session } from "../../tests/session";
 import { changes, clear, serve, show } from "../../tests/stage";
@@ -12,7 +12,7 @@ afterEach(clear);
 const URL_OF = "/api/sessions/7/handover";
 
 /** The server: what it drafts follows what it is asked for. */
-function open(picture: HandoverPicture = handover, of: Session = session) {
+function open(picture: HandoverAnswer = handover, of: Session = session) {
 	const sent = serve({
 		[`GET ${URL_OF}`]: picture,
 		[`POST ${URL_OF}`]: picture,

@@ -177,3 +177,16 @@ test("a fitter sees the thresholds and cannot change them", async () => {
 	expect(((await screen.findByLabelText("Fills the slot from")) as HTMLInputElement).readOnly).toBe(true);
 	expect(screen.getByText("Only the owner changes what is here.")).toBeTruthy();
 });
+
+test("desk and shop have a banner and a main part to go to", async () => {
+	serve({ ...none, "GET /api/shop": shop });
+	desk();
+	await screen.findByText("No session yet. Start one on the right.");
+	const landmarks = () => [screen.getAllByRole("banner").length, screen.getAllByRole("main").length];
+	expect(landmarks()).toEqual([1, 1]);
+	clear();
+	serve({ "GET /api/shop": shop });
+	draw(<Shop />);
+	await screen.findByText("Bays and their monitors");
+	expect(landmarks()).toEqual([1, 1]);
+});
