@@ -60,6 +60,7 @@ api = [
     path("sessions/<int:session_id>/ask", bay.AskView.as_view()),
     path("shots/<int:shot_id>/build", bay.ShotMoveView.as_view()),
     path("bays/<int:bay_id>/stand-in", live.StandInView.as_view()),
+    path("bays/<int:bay_id>/tray", live.TrayView.as_view()),
     path("feed/tee", live.FeedTee.as_view()),
     path("feed/shots", live.FeedShots.as_view()),
 ]

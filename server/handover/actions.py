@@ -10,6 +10,7 @@ from common.problems import Refused
 from django.core.serializers.json import DjangoJSONEncoder
 from django.db.models import F
 from django.utils import timezone
+from fitting.actions.bays import leave_bay
 from fitting.actions.changes import announce, for_change, for_correction
 from fitting.actions.plans import learn_heads
 from fitting.api.answers import keep_as_agreed
@@ -36,6 +37,7 @@ def agree(actor: User, session_id: int, wanted: AgreeIn) -> Recommendation:
     session.thresholds = session.shop.thresholds
     session.agreed_at = timezone.now()
     session.save()
+    leave_bay(session)
     Shop.objects.filter(pk=session.shop_id).update(revision=F("revision") + 1)  # what was learnt of its heads
     keep_as_agreed(
         FittingSession.objects.select_related("customer", "bay", "fitter", "shop").one(session.shop_id, session.pk)

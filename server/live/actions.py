@@ -4,21 +4,24 @@ from __future__ import annotations
 
 import hashlib
 import secrets
-from collections.abc import Mapping
+from collections.abc import Collection, Mapping
 from dataclasses import asdict, dataclass
 from datetime import timedelta
 
 from common.problems import Refused
+from common.scoped import ScopedQuerySet
 from django.db import transaction
 from django.utils import timezone
-from fitting.actions.changes import announce
+from fitting.actions.changes import announce, for_change
 from fitting.actions.shots import run_for, take_in
 from fitting.api.present.bay import present_shot
-from fitting.models import FittingSession, Shot
-from shop.audit import record
-from shop.models import Bay
+from fitting.models import BayHold, Build, FittingSession, Shot
+from hemicycle_core.errors import BadInput
+from hemicycle_core.shots import check_readings
+from shop.audit import action, record
+from shop.models import Bay, User
 
-from .models import FeedKey
+from .models import FeedKey, TrayShot
 
 
 @dataclass
@@ -31,12 +34,15 @@ class FeedShot:
 
 @dataclass
 class Receipt:
-    """accepted: ids now on record, known ones included. new: how many were not known before."""
+    """session, build: where the shots went; None and empty where the bay serves no session and they are in its tray.
+    accepted: ids now on record, known ones included. new: how many were not known before. tray: shots of this bay
+    that wait to be filed."""
 
-    session: int
+    session: int | None
     build: str
     accepted: list[str]
     new: int
+    tray: int = 0
 
 
 def digest_of(key: str) -> str:
@@ -63,44 +69,118 @@ def feed_key_of(secret: str) -> FeedKey | None:
 
 
 def session_in(bay: Bay) -> FittingSession | None:
-    """The session that shots from this bay belong to: the one last worked in there with a build in hand."""
-    return (
-        FittingSession.objects.of(bay.shop_id)
-        .filter(bay=bay, agreed_at__isnull=True, in_hand__isnull=False)
-        .select_related("customer", "in_hand")
-        .order_by("-in_hand_at", "-id")
-        .first()
-    )
+    """The session that the bay serves, with a build in hand; None where shots have nowhere to go but the tray."""
+    held = BayHold.objects.of(bay.shop_id).filter(bay=bay)
+    hold = held.select_related("session__customer", "session__in_hand").first()
+    ready = hold is not None and hold.session.agreed_at is None and hold.session.in_hand_id is not None
+    return hold.session if hold is not None and ready else None
+
+
+def _served(bay: Bay) -> FittingSession | None:
+    """The session the bay serves, locked. The bay's own row is looked at again under the lock: a shot goes whole to the
+    one that has the bay, also while it is being moved. Sessions are always locked before it."""
+    while (session := session_in(bay)) is not None:
+        locked = (
+            FittingSession.objects.select_for_update(of=("self",)).select_related("in_hand", "bay").get(pk=session.pk)
+        )
+        hold = BayHold.objects.select_for_update().filter(bay=bay).first()
+        if hold is not None and hold.session_id == locked.pk:
+            return locked if locked.agreed_at is None and locked.in_hand_id is not None else None
+    return None
 
 
 def receive(key: FeedKey, shots: list[FeedShot]) -> Receipt:
-    """Take in shots for the build in hand. All or nothing; ids seen before are accepted and not stored again."""
+    """Take in shots for the build in hand, all or nothing; ids seen before are accepted and not stored again.
+
+    Nothing is guessed: while the bay serves no session, what comes is kept in its tray.
+    """
+    wanted = {_scoped(key, shot.id): shot for shot in shots}
     with transaction.atomic():
-        session = session_in(key.bay)
+        session = _served(key.bay)
         if session is None:
-            raise Refused(
-                "No build is in hand in this bay. Take one in hand, then send the shot again.", kind="no_build"
-            )
-        session = FittingSession.objects.select_for_update(of=("self",)).select_related("in_hand").get(pk=session.pk)
-        build = session.in_hand
-        if build is None or session.agreed_at is not None:
-            raise Refused(
-                "No build is in hand in this bay. Take one in hand, then send the shot again.", kind="no_build"
-            )
-        wanted = {_scoped(key, shot.id): shot for shot in shots}
-        known = set(Shot.objects.of(key.shop_id).filter(feed_id__in=wanted).values_list("feed_id", flat=True))
+            Bay.objects.select_for_update().get(pk=key.bay_id)  # two deliveries of one shot, one after the other
+        known = {
+            *Shot.objects.of(key.shop_id).filter(feed_id__in=wanted).values_list("feed_id", flat=True),
+            *TrayShot.objects.of(key.shop_id).filter(feed_id__in=wanted).values_list("feed_id", flat=True),
+        }
         fresh = {feed_id: shot for feed_id, shot in wanted.items() if feed_id not in known}
-        for feed_id, shot in fresh.items():
-            # One at a time: a revision a shot, so that a screen that missed one knows it.
-            (stored,) = take_in(session, run_for(session, build), [shot.readings], feed_ids=[feed_id])
-            record(key.shop_id, None, "feed.shot", f"session:{session.pk}", shot=stored.pk)
-            announce(session, "shot", shot=asdict(present_shot(stored)))
-    return Receipt(
-        session=session.pk,
-        build=build.letter or build.name,
-        accepted=[shot.id for shot in wanted.values()],
-        new=len(fresh),
+        build = session.in_hand if session is not None else None
+        if session is not None and build is not None:
+            _file(session, fresh, build)
+        elif fresh:
+            _keep(key, fresh)
+        return Receipt(
+            session=session.pk if session is not None else None,
+            build="" if build is None else build.letter or build.name,
+            accepted=[shot.id for shot in wanted.values()],
+            new=len(fresh),
+            tray=waiting(key.bay).count(),
+        )
+
+
+def _file(session: FittingSession, fresh: Mapping[str, FeedShot], build: Build) -> None:
+    """Shots under a build of a session that is locked."""
+    for feed_id, shot in fresh.items():
+        # One at a time: a revision a shot, so that a screen that missed one knows it.
+        (stored,) = take_in(session, run_for(session, build), [shot.readings], feed_ids=[feed_id])
+        record(session.shop_id, None, "feed.shot", f"session:{session.pk}", shot=stored.pk)
+        announce(session, "shot", shot=asdict(present_shot(stored)))
+
+
+def _keep(key: FeedKey, fresh: Mapping[str, FeedShot]) -> None:
+    for shot in fresh.values():
+        check_readings(shot.readings)
+    TrayShot.objects.bulk_create(
+        TrayShot(shop_id=key.shop_id, bay=key.bay, feed_id=feed_id, readings=dict(shot.readings))
+        for feed_id, shot in fresh.items()
     )
+    record(key.shop_id, None, "feed.tray", f"bay:{key.bay_id}", shots=len(fresh))
+    _tell_bay(key.bay)
+
+
+def _tell_bay(bay: Bay) -> None:
+    """Every open session of the bay shows its tray."""
+    for session in FittingSession.objects.of(bay.shop_id).filter(bay=bay, agreed_at=None):
+        announce(session, "tray")
+
+
+def waiting(bay: Bay) -> ScopedQuerySet[TrayShot]:
+    """Shots of a bay that nobody has filed or put away."""
+    return TrayShot.objects.of(bay.shop_id).filter(bay=bay, filed_in=None, put_away_at=None)
+
+
+def _chosen(bay: Bay, ids: Collection[int]) -> list[TrayShot]:
+    rows = list(waiting(bay).select_for_update().filter(pk__in=ids))
+    if not rows or len(rows) != len(set(ids)):
+        raise Refused("Some of these shots were filed or put away already. Look at the tray again.", kind="tray_moved")
+    return rows
+
+
+@action("fit")
+def file_tray(actor: User, bay_id: int, *, session_id: int, build_id: int, shots: Collection[int]) -> FittingSession:
+    """File shots of a bay's tray under a build of a session, in the order they came."""
+    bay = Bay.objects.one(actor.shop_id or 0, bay_id)
+    session = for_change(actor, session_id)
+    rows = _chosen(bay, shots)
+    build = Build.objects.of(bay.shop_id).filter(pk=build_id, session=session, archived=False).first()
+    if build is None:
+        raise BadInput("That club is not part of this session.", field="build")
+    _file(session, {row.feed_id: FeedShot(row.feed_id, row.readings) for row in rows}, build)
+    TrayShot.objects.filter(pk__in=[row.pk for row in rows]).update(filed_in=session)
+    record(bay.shop_id, actor, "tray.file", f"session:{session.pk}", build=build.pk, shots=[row.pk for row in rows])
+    _tell_bay(bay)
+    return session
+
+
+@action("fit")
+def put_away(actor: User, bay_id: int, *, shots: Collection[int]) -> Bay:
+    """Say that shots of a bay's tray are nobody's. They stay on record."""
+    bay = Bay.objects.one(actor.shop_id or 0, bay_id)
+    rows = _chosen(bay, shots)
+    TrayShot.objects.filter(pk__in=[row.pk for row in rows]).update(put_away_at=timezone.now())
+    record(bay.shop_id, actor, "tray.put_away", f"bay:{bay.pk}", shots=[row.pk for row in rows])
+    _tell_bay(bay)
+    return bay
 
 
 def _scoped(key: FeedKey, shot_id: str) -> str:

@@ -23,3 +23,18 @@ class StandIn(ScopedModel):
     bay = models.OneToOneField(Bay, on_delete=models.CASCADE, related_name="stand_in")
     pid = models.PositiveIntegerField()
     started_at = models.DateTimeField(auto_now_add=True)
+
+
+class TrayShot(ScopedModel):
+    """A shot that came while its bay served no session: kept, and filed by one act or put away, never lost."""
+
+    bay = models.ForeignKey(Bay, on_delete=models.PROTECT, related_name="tray")
+    feed_id = models.CharField(max_length=64)
+    at = models.DateTimeField(auto_now_add=True)
+    readings = models.JSONField()
+    filed_in = models.ForeignKey("fitting.FittingSession", on_delete=models.PROTECT, null=True, related_name="+")
+    put_away_at = models.DateTimeField(null=True, help_text="Said to be no shot of anyone's; it stays on record.")
+
+    class Meta:
+        ordering = ["id"]
+        constraints = [models.UniqueConstraint(fields=["shop", "feed_id"], name="a_retry_never_doubles_a_tray_shot")]

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
+from datetime import datetime
 from typing import Any
 
 from common.api import actor_of, given, serializer_of, shown
@@ -23,7 +24,7 @@ from rest_framework.views import APIView
 from shop.models import Bay
 
 from . import stand_ins
-from .actions import FeedShot, Receipt, feed_key_of, receive, session_in
+from .actions import FeedShot, Receipt, feed_key_of, file_tray, put_away, receive, session_in, waiting
 from .models import FeedKey
 from .stream import events
 
@@ -161,6 +162,60 @@ class StandInView(APIView):
         """Stop it."""
         stand_ins.stop(actor_of(request), bay_id=bay_id)
         return Response(status=204)
+
+
+@dataclass
+class TrayLine:
+    id: int
+    at: datetime
+    readings: dict[str, float]
+
+
+@dataclass
+class TrayIn:
+    """shots: by number; the rest of the tray waits on."""
+
+    session: int
+    build: int
+    shots: list[int]
+
+
+@dataclass
+class PutAwayIn:
+    shots: list[int]
+
+
+def _tray(bay: Bay) -> Response:
+    return Response(shown([TrayLine(row.pk, row.at, row.readings) for row in waiting(bay)]))
+
+
+class TrayView(APIView):
+    @extend_schema(responses=serializer_of(TrayLine)(many=True), operation_id="tray", tags=["bay"])
+    def get(self, request: Request, bay_id: int) -> Response:
+        """Shots that came while the bay served no session."""
+        return _tray(Bay.objects.one(shop_of(request), bay_id))
+
+    @extend_schema(
+        request=serializer_of(TrayIn),
+        responses=serializer_of(TrayLine)(many=True),
+        operation_id="file_tray",
+        tags=["bay"],
+    )
+    def post(self, request: Request, bay_id: int) -> Response:
+        """File some of them under a build; answers with those that still wait."""
+        new = given(request, TrayIn)
+        file_tray(actor_of(request), bay_id, session_id=new.session, build_id=new.build, shots=new.shots)
+        return _tray(Bay.objects.one(shop_of(request), bay_id))
+
+    @extend_schema(
+        request=serializer_of(PutAwayIn),
+        responses=serializer_of(TrayLine)(many=True),
+        operation_id="put_away",
+        tags=["bay"],
+    )
+    def put(self, request: Request, bay_id: int) -> Response:
+        """Say that some of them are nobody's; they stay on record."""
+        return _tray(put_away(actor_of(request), bay_id, shots=given(request, PutAwayIn).shots))
 
 
 async def stream(request: HttpRequest, session_id: int) -> HttpResponseBase:

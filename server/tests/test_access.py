@@ -11,6 +11,7 @@ from django.urls import get_resolver
 from fitting.api import answers
 from fitting.models import BagPlan, Build, FittingSession, Shot, ShotImport
 from live.actions import make_key
+from live.models import TrayShot
 from shop.models import Bay
 
 JSON = "application/json"
@@ -50,6 +51,7 @@ ADDRESSES = {
     "sessions/<int:session_id>/ask": ("PUT",),
     "shots/<int:shot_id>/build": ("PUT",),
     "bays/<int:bay_id>/stand-in": ("GET", "POST", "DELETE"),
+    "bays/<int:bay_id>/tray": ("GET", "POST", "PUT"),
     "feed/tee": ("GET",),
     "feed/shots": ("POST",),
 }
@@ -92,6 +94,7 @@ def fill(session, shop):
     build = Build.objects.get(letter="A")
     plan = BagPlan.objects.create(shop=shop, session=session, name="One")
     imported = ShotImport.objects.create(shop=shop, session=session, file_name="a.csv", text="x", columns=[])
+    waits = TrayShot.objects.create(shop=shop, bay=bay, feed_id="kept", readings={"carry_m": 150.0})
     ids = {"session_id": session.pk, "build_id": build.pk, "shot_id": shot.pk, "bay_id": bay.pk}
     ids |= {"plan_id": plan.pk, "import_id": imported.pk}
 
@@ -113,6 +116,8 @@ def fill(session, shop):
             body = {"models_flight": True, "altitude_m": 10, "temperature_c": 18}
         if address == "builds/<int:build_id>":
             body = {"typed_carry_m": None, "typed_total_m": None, "fixed": True}
+        if address.endswith("tray"):
+            body = {"session": session.pk, "build": build.pk, "shots": [waits.pk]}
         for name, value in ids.items():
             address = address.replace(f"<int:{name}>", str(value))
         return f"/api/{address}", body

@@ -47,7 +47,8 @@ def address(session):
         ],
         env={**os.environ, "DATABASE_URL": url},
     )
-    for _ in range(100):
+    for _ in range(600):  # a machine under load takes its time
+        assert process.poll() is None
         with socket.socket() as probe:
             if probe.connect_ex(("127.0.0.1", port)) == 0:
                 break
@@ -108,7 +109,7 @@ def test_the_stand_in_is_a_process_of_its_own_that_plays_and_stops(address, sess
             return answer.status
 
     assert call("POST", {"shots": 60, "every_s": 0.2}) == 202
-    deadline = time.monotonic() + 20
+    deadline = time.monotonic() + 60
     while session.shots.count() < 3 and time.monotonic() < deadline:
         time.sleep(0.1)
     assert session.shots.count() >= 3

@@ -20,6 +20,7 @@ from shop.audit import action, record
 from shop.models import User
 
 from ..models import LETTERS, Build, FittingSession
+from .bays import take_bay
 from .changes import announce, for_change
 from .windows import keep_windows
 
@@ -122,6 +123,7 @@ def _hold(session: FittingSession, build: Build) -> None:
     """Shots of this bay go to this build of this session from now on."""
     session.in_hand, session.in_hand_at = build, timezone.now()
     session.save()
+    take_bay(session)
 
 
 def _next_letter(session: FittingSession) -> str:

@@ -13,7 +13,7 @@ from hemicycle_core.flight import Air, Firmness
 from hemicycle_core.shots import Intent, Source, Strike
 from hemicycle_core.shots import Shot as CoreShot
 
-from ..models import Build, FittingSession, Job, Shot, ShotImport, TargetOverride, WindowVersion
+from ..models import BayHold, Build, FittingSession, Job, Shot, ShotImport, TargetOverride, WindowVersion
 
 
 def core_shot(shot: Shot) -> CoreShot:
@@ -54,6 +54,7 @@ class SessionRows:
     overrides: list[TargetOverride]
     versions: list[WindowVersion] = field(default_factory=list)
     imports: list[ShotImport] = field(default_factory=list)
+    hold: BayHold | None = None
 
     @cached_property
     def own(self) -> list[Build]:
@@ -108,4 +109,5 @@ def read_rows(session: FittingSession) -> SessionRows:
         overrides=list(TargetOverride.objects.of(shop).filter(session=session)),
         versions=list(WindowVersion.objects.of(shop).filter(session=session)),
         imports=list(ShotImport.objects.of(shop).filter(session=session).defer("text")),
+        hold=BayHold.objects.of(shop).filter(bay=session.bay_id).select_related("session__customer").first(),
     )

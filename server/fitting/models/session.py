@@ -81,3 +81,11 @@ class Job(ScopedModel):
 
     class Meta:
         ordering = ["position"]
+
+
+class BayHold(ScopedModel):
+    """Which session a bay serves. One row a bay: its shots go there and nowhere else."""
+
+    bay = models.OneToOneField(Bay, on_delete=models.CASCADE, related_name="hold")
+    session = models.ForeignKey(FittingSession, on_delete=models.CASCADE, related_name="holds")
+    since = models.DateTimeField(auto_now=True)

@@ -40,6 +40,25 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/bays/{bay_id}/tray": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description Shots that came while the bay served no session. */
+        get: operations["tray"];
+        /** @description Say that some of them are nobody's; they stay on record. */
+        put: operations["put_away"];
+        /** @description File some of them under a build; answers with those that still wait. */
+        post: operations["file_tray"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/builds/{build_id}": {
         parameters: {
             query?: never;
@@ -1339,6 +1358,9 @@ export interface components {
             /** Format: double */
             right: number;
         };
+        PutAwayInRequest: {
+            shots: number[];
+        };
         RackOut: {
             heads: components["schemas"]["HeadOut"][];
             shafts: components["schemas"]["ShaftOut"][];
@@ -1381,10 +1403,11 @@ export interface components {
             letter: string;
         };
         Receipt: {
-            session: number;
+            session: number | null;
             build: string;
             accepted: string[];
             new: number;
+            tray?: number;
         };
         RemarkOut: {
             build: number;
@@ -1423,6 +1446,8 @@ export interface components {
             fitter: string;
             bay: number;
             bay_name: string;
+            bay_is_here: boolean;
+            bay_serves: string;
             /** Format: date */
             held_on: string;
             ball: string;
@@ -1624,6 +1649,19 @@ export interface components {
                 [key: string]: number;
             };
         };
+        TrayInRequest: {
+            session: number;
+            build: number;
+            shots: number[];
+        };
+        TrayLine: {
+            id: number;
+            /** Format: date-time */
+            at: string;
+            readings: {
+                [key: string]: number;
+            };
+        };
         TypeWindow: {
             head_type: components["schemas"]["HeadType"];
             /** Format: double */
@@ -1770,6 +1808,77 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    tray: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                bay_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TrayLine"][];
+                };
+            };
+        };
+    };
+    put_away: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                bay_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PutAwayInRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TrayLine"][];
+                };
+            };
+        };
+    };
+    file_tray: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                bay_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TrayInRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TrayLine"][];
+                };
             };
         };
     };

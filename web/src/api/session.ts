@@ -187,6 +187,7 @@ export function useChange(id: number) {
 
 export type Live = "live" | "connecting" | "lost";
 interface Notice {
+	what: string;
 	revision: number | null;
 	shot: Shot | null;
 }
@@ -204,7 +205,8 @@ export function useLive(id: number): Live {
 		const source = new EventSource(`/api/sessions/${id}/stream`);
 		const heard = (event: MessageEvent<string>) => {
 			setState("live");
-			const { revision, shot } = JSON.parse(event.data) as Notice;
+			const { what, revision, shot } = JSON.parse(event.data) as Notice;
+			if (what === "tray" || revision === null) void queries.invalidateQueries({ queryKey: ["tray"] });
 			const before = held(queries, id);
 			told.current = Math.max(told.current, revision ?? 0);
 			if (shot && before && revision !== null && revision > before.revision)
@@ -224,6 +226,32 @@ export function useLive(id: number): Live {
 			void queries.invalidateQueries({ queryKey: sessionKey(id), exact: true });
 	}, [changing, id, queries]);
 	return state;
+}
+
+const bayPath = (bay: number) => ({ params: { path: { bay_id: bay } } });
+const trayKey = (bay: number) => ["tray", bay] as const;
+
+/** Shots that came while a bay served no session. */
+export const useTray = (bay: number) =>
+	useQuery({
+		queryKey: trayKey(bay),
+		queryFn: () => got(client.GET("/api/bays/{bay_id}/tray", bayPath(bay))),
+	});
+
+/** File shots of a tray, or put them away; the answer is what still waits. */
+export function useTrayChange(session: Session) {
+	const queries = useQueryClient();
+	const { bay, id } = session;
+	return useMutation({
+		mutationFn: ({ shots, build }: { shots: number[]; build: number | null }) =>
+			build === null
+				? got(client.PUT("/api/bays/{bay_id}/tray", { ...bayPath(bay), body: { shots } }))
+				: got(
+						client.POST("/api/bays/{bay_id}/tray", { ...bayPath(bay), body: { shots, build, session: id } }),
+					),
+		onSuccess: (left) => queries.setQueryData(trayKey(bay), left),
+		onError: () => queries.invalidateQueries({ queryKey: trayKey(bay) }),
+	});
 }
 
 /** Whether the stand-in of a bay is hitting; asked while it does, as nothing tells that it has ended. */

@@ -182,6 +182,8 @@ export const session: Session = {
 	verdicts: [],
 	next: "",
 	least_shots: 3,
+	bay_is_here: true,
+	bay_serves: "Ada Field",
 	steady: "",
 	tired: false,
 	imports: [],

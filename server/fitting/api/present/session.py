@@ -43,6 +43,8 @@ def present_session(judged: JudgedSession, *, since: int = 0) -> SessionOut:
         fitter=session.fitter.get_full_name() if session.fitter else "",
         bay=session.bay_id,
         bay_name=session.bay.name,
+        bay_is_here=rows.hold is not None and rows.hold.session_id == session.pk,
+        bay_serves="" if rows.hold is None else rows.hold.session.customer.name,
         held_on=session.held_on,
         ball=session.ball,
         surface=session.surface,

@@ -20,7 +20,8 @@ class SessionOut:
     """revision: goes up with every change and shot. shots_since: the revision after which the shots here changed, 0
     when they are all of them. usual_sources: of readings, where not measured. questions: of shots that look unlike the
     others, by id. frozen: shown as it was when it was agreed.
-    least_shots: before anything is said of a build."""
+    least_shots: before anything is said of a build. bay_is_here: shots of
+    the bay come to this session; bay_serves: the customer they come to, empty for nobody."""
 
     id: int
     revision: int
@@ -29,6 +30,8 @@ class SessionOut:
     fitter: str
     bay: int
     bay_name: str
+    bay_is_here: bool
+    bay_serves: str
     held_on: date
     ball: str
     surface: str

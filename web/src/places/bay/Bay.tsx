@@ -16,6 +16,7 @@ import { NewSetting, PickBuild, WantedShot } from "./Dialogs";
 import { InHand, LastShot, ShotRow } from "./LastShot";
 import { BayStand } from "./Stand";
 import { StandInPanel } from "./StandInPanel";
+import { Tray } from "./Tray";
 
 const TAGS = [
 	{ strike: "toe", key: "t" },
@@ -215,6 +216,7 @@ export function Bay({ session, act, live }: PlaceProps) {
 			<BayStand session={session} span={span} onTake={(id) => !agreed && take(id)} />
 			<section className="flex min-w-0 flex-col gap-4 p-5">
 				<InHand session={session} build={build} live={live} />
+				<Tray session={session} build={build} />
 				<p className="font-semibold xl:hidden">{session.next}</p>
 				{build && shot ? (
 					<LastShot session={session} build={build} shot={shot} span={span} />

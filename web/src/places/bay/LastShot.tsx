@@ -18,8 +18,9 @@ export function InHand({
 	live: PlaceProps["live"];
 }) {
 	const standIn = useStandIn(session.bay);
+	const elsewhere = !session.bay_is_here && build !== undefined && session.status !== "agreed";
 	return (
-		<div className="flex items-center gap-3">
+		<div className="flex flex-wrap items-center gap-3">
 			{build && (build.letter ? <Letter letter={build.letter} size={30} /> : null)}
 			<h2 className="min-w-0 flex-1 truncate text-[22px]">
 				{build ? build.name : "No build in hand"}{" "}
@@ -43,6 +44,14 @@ export function InHand({
 						? "Feed lost, trying again"
 						: "Opening the feed"}
 			</span>
+			{elsewhere && (
+				<p className="hole-text w-full font-semibold" role="status">
+					{session.bay_serves
+						? `${session.bay_name} serves ${session.bay_serves} now: shots go there. `
+						: `${session.bay_name} serves nobody: shots wait in its tray. `}
+					Take a build in hand to have them here.
+				</p>
+			)}
 		</div>
 	);
 }

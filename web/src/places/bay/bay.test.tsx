@@ -261,3 +261,35 @@ test("the stand-in hits what is asked and is stopped; while it hits it is not st
 	fireEvent.click(screen.getByRole("button", { name: "Stop" }));
 	await waitFor(() => expect(changes(again)[0]?.method).toBe("DELETE"));
 });
+
+test("when the bay serves another customer both the name and the way back are said", () => {
+	serve({});
+	const { unmount } = show(Bay, { ...inHand, bay_is_here: false, bay_serves: "Bo Hill" });
+	expect(screen.getByText(/Bay 1 serves Bo Hill now: shots go there\. Take a build in hand/)).toBeTruthy();
+	unmount();
+	show(Bay, { ...inHand, bay_is_here: false, bay_serves: "" });
+	expect(screen.getByText(/Bay 1 serves nobody: shots wait in its tray\. Take a build in hand/)).toBeTruthy();
+});
+
+test("shots of the tray are filed under the build in hand by one act, or are nobody's", async () => {
+	const waits = [
+		{ id: 31, at: "2026-11-25T10:00:00Z", readings: { carry_m: toMetres(171) } },
+		{ id: 32, at: "2026-11-25T10:01:00Z", readings: { ball_speed_mps: 54 } },
+	];
+	const answers = { "GET /api/bays/1/tray": waits, "POST /api/bays/1/tray": [], "PUT /api/bays/1/tray": [] };
+	const sent = serve(answers);
+	const { unmount } = show(Bay, inHand);
+	const tray = await screen.findByRole("region", { name: "Tray of the bay" });
+	expect(tray.textContent).toContain("2 shots came while Bay 1 served nobody");
+	expect(tray.textContent).toContain("171 yd120.8 mph");
+	fireEvent.click(screen.getByRole("button", { name: "They were hit with A" }));
+	await waitFor(() => expect(changes(sent)[0]?.body).toEqual({ session: 7, build: 4, shots: [31, 32] }));
+	await waitFor(() => expect(screen.queryByRole("region", { name: "Tray of the bay" })).toBeNull());
+	unmount();
+	serve(answers);
+	show(Bay, { ...session, in_hand: null });
+	const file = await screen.findByRole("button", { name: "Take the build they were hit with in hand" });
+	expect((file as HTMLButtonElement).disabled).toBe(true);
+	fireEvent.click(screen.getByRole("button", { name: "They are nobody’s" }));
+	await waitFor(() => expect(screen.queryByRole("region", { name: "Tray of the bay" })).toBeNull());
+});

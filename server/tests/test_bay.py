@@ -1,0 +1,152 @@
+"""A bay serves one session at a time: no shot is filed under another customer, refused or lost."""
+
+import threading
+
+import pytest
+from customers.actions import add_customer
+from django.db import connections
+from fitting.actions import builds, sessions
+from fitting.models import BayHold, Build, FittingSession, Shot
+from live.actions import make_key
+from live.models import TrayShot
+from shop.models import AuditEntry, Bay
+
+JSON = "application/json"
+
+
+@pytest.fixture
+def bay(session):
+    return session.bay
+
+
+@pytest.fixture
+def other(fitter, session):
+    """Another customer in the same bay, with a club to take in hand."""
+    customer = add_customer(fitter, name="Bo Hill", hand="right")
+    made = sessions.open_session(fitter, customer_id=customer.pk, bay_id=session.bay_id)
+    builds.add_club(fitter, made.pk, name="5i", typed_carry_m=140)
+    return made
+
+
+@pytest.fixture
+def send(bay, client):
+    key = make_key(bay, label="test")
+
+    def send(*ids, status=200, **readings):
+        body = {"shots": [{"id": each, "readings": readings or {"carry_m": 160.0}} for each in ids]}
+        answer = client.post("/api/feed/shots", body, content_type=JSON, headers={"Authorization": f"Bearer {key}"})
+        assert answer.status_code == status, answer.content
+        return answer.json()
+
+    return send
+
+
+def take(fitter, session, name):
+    build = Build.objects.get(session=session, name=name)
+    builds.take_in_hand(fitter, session.pk, build_id=build.pk)
+    return build
+
+
+def of(session):
+    return list(Shot.objects.filter(session=session).values_list("carry_m", flat=True))
+
+
+def test_taking_a_build_in_hand_moves_the_bay_and_both_screens_are_told(
+    desk, fitter, session, other, send, django_capture_on_commit_callbacks
+):
+    assert send("a")["session"] == session.pk
+    before = desk.get(f"/api/sessions/{session.pk}").json()
+    assert (before["bay_is_here"], before["bay_serves"]) == (True, "Ada Field")
+    with django_capture_on_commit_callbacks(execute=True):
+        take(fitter, other, "5i")
+    assert send("b")["session"] == other.pk
+    lost, has = (desk.get(f"/api/sessions/{each.pk}").json() for each in (session, other))
+    assert (lost["bay_is_here"], lost["bay_serves"]) == (False, "Bo Hill")
+    assert lost["revision"] > before["revision"]
+    assert (has["bay_is_here"], has["bay_serves"]) == (True, "Bo Hill")
+    assert (len(of(session)), len(of(other))) == (1, 1)
+
+
+def test_after_the_one_that_had_the_bay_is_agreed_shots_wait_in_the_tray_and_go_to_nobody_else(
+    desk, fitter, session, other, send
+):
+    """The other session stands open with a build in hand: it had the bay before, and does not have it again."""
+    take(fitter, other, "5i")
+    send("a")
+    builds.take_in_hand(fitter, session.pk, build_id=Build.objects.get(session=session, letter="A").pk)
+    send("b")
+    body = {"builds": [], "reasons": "Keep.", "lost": []}
+    assert desk.post(f"/api/sessions/{session.pk}/handover", body, content_type=JSON).status_code == 201
+    assert not BayHold.objects.exists()
+    said = send("c", "d")
+    assert (said["session"], said["build"], said["new"], said["tray"]) == (None, "", 2, 2)
+    assert (len(of(session)), len(of(other))) == (1, 1)
+    assert send("b")["new"] == 0  # a retry of what is stored is accepted, also now
+    assert send("c")["new"] == 0
+    assert TrayShot.objects.count() == 2
+
+
+def test_a_shot_after_the_build_in_hand_was_taken_away_is_kept(fitter, session, send):
+    builds.drop_club(fitter, Build.objects.get(session=session, letter="A").pk)
+    assert send("a")["tray"] == 1
+    assert send("b", carry_m=9000.0, status=400)["field"] == "carry_m"
+    assert Shot.objects.count() == 0 and TrayShot.objects.count() == 1
+
+
+def test_a_tray_is_filed_by_one_act_in_order_and_what_is_nobodys_is_put_away_and_stays_on_record(
+    desk, fitter, session, send
+):
+    build = Build.objects.get(session=session, letter="A")
+    builds.drop_club(fitter, build.pk)
+    Build.objects.filter(pk=build.pk).update(archived=False)
+    for number in range(3):
+        send(f"s{number}", carry_m=150.0 + number)
+    url = f"/api/bays/{session.bay_id}/tray"
+    tray = desk.get(url).json()
+    assert [row["readings"]["carry_m"] for row in tray] == [150.0, 151.0, 152.0]
+    first, second, third = (row["id"] for row in tray)
+    assert len(desk.put(url, {"shots": [second]}, content_type=JSON).json()) == 2
+    body = {"session": session.pk, "build": build.pk, "shots": [first, third]}
+    assert desk.post(url, body, content_type=JSON).json() == []
+    assert of(session) == [150.0, 152.0]
+    assert desk.post(url, body, content_type=JSON).json()["type"] == "hemicycle:tray_moved"
+    assert of(session) == [150.0, 152.0]
+    assert TrayShot.objects.count() == 3
+    names = set(AuditEntry.objects.values_list("action", flat=True))
+    assert {"feed.tray", "tray.file", "tray.put_away"} <= names
+    assert send("s0")["new"] == 0
+
+
+@pytest.mark.django_db(transaction=True)
+def test_while_the_bay_changes_hands_every_shot_is_kept_once_and_for_whom_it_was_hit(
+    fitter, session, other, client, bay
+):
+    key, wrong = make_key(bay, label="test"), []
+    mine = Build.objects.get(session=session, letter="A")
+    theirs = Build.objects.get(session=other, name="5i")
+
+    def fire():
+        try:
+            for number in range(40):
+                body = {"shots": [{"id": f"n{number}", "readings": {"carry_m": 160.0}}]}
+                headers = {"Authorization": f"Bearer {key}"}
+                for _ in range(2):  # a retry each
+                    answer = client.post("/api/feed/shots", body, content_type=JSON, headers=headers)
+                    if answer.status_code != 200:
+                        wrong.append(answer.content)
+        finally:
+            connections.close_all()
+
+    firing = threading.Thread(target=fire)
+    firing.start()
+    for _ in range(8):
+        builds.take_in_hand(fitter, other.pk, build_id=theirs.pk)
+        builds.take_in_hand(fitter, session.pk, build_id=mine.pk)
+    firing.join()
+    assert wrong == []
+    assert Shot.objects.count() + TrayShot.objects.count() == 40
+    for held in (session, other):
+        runs = Shot.objects.filter(session=held).values_list("run__build__session", flat=True)
+        assert set(runs) <= {held.pk}
+    assert FittingSession.objects.get(pk=session.pk).in_hand_id == mine.pk
+    assert Bay.objects.get(pk=bay.pk).hold.session_id == session.pk
