@@ -68,7 +68,7 @@ def test_taking_a_build_in_hand_moves_the_bay_and_both_screens_are_told(
 
 
 def test_after_the_one_that_had_the_bay_is_agreed_shots_wait_in_the_tray_and_go_to_nobody_else(
-    desk, fitter, session, other, send
+    desk, fitter, session, other, send, django_capture_on_commit_callbacks
 ):
     """The other session stands open with a build in hand: it had the bay before, and does not have it again."""
     take(fitter, other, "5i")
@@ -76,8 +76,13 @@ def test_after_the_one_that_had_the_bay_is_agreed_shots_wait_in_the_tray_and_go_
     builds.take_in_hand(fitter, session.pk, build_id=Build.objects.get(session=session, letter="A").pk)
     send("b")
     body = {"builds": [], "reasons": "Keep.", "lost": []}
-    assert desk.post(f"/api/sessions/{session.pk}/handover", body, content_type=JSON).status_code == 201
+    before = desk.get(f"/api/sessions/{other.pk}").json()
+    with django_capture_on_commit_callbacks(execute=True):
+        assert desk.post(f"/api/sessions/{session.pk}/handover", body, content_type=JSON).status_code == 201
     assert not BayHold.objects.exists()
+    told = desk.get(f"/api/sessions/{other.pk}").json()
+    assert (before["bay_serves"], told["bay_serves"]) == ("Ada Field", "")
+    assert told["revision"] > before["revision"]
     said = send("c", "d")
     assert (said["session"], said["build"], said["new"], said["tray"]) == (None, "", 2, 2)
     assert (len(of(session)), len(of(other))) == (1, 1)
