@@ -7,7 +7,8 @@ import { metresOf, reading, yd } from "../../ui/units";
 export function Tray({ session, build }: { session: Session; build: Build | undefined }) {
 	const tray = useTray(session.bay).data ?? [];
 	const change = useTrayChange(session);
-	if (session.status === "agreed" || (tray.length === 0 && !change.error)) return null;
+	if (session.status === "agreed") return null;
+	if (tray.length === 0) return <Said error={change.error} />;
 	const all = tray.map((shot) => shot.id);
 	const many = tray.length === 1 ? "1 shot" : `${tray.length} shots`;
 	return (

@@ -293,3 +293,17 @@ test("shots of the tray are filed under the build in hand by one act, or are nob
 	fireEvent.click(screen.getByRole("button", { name: "They are nobody’s" }));
 	await waitFor(() => expect(screen.queryByRole("region", { name: "Tray of the bay" })).toBeNull());
 });
+
+test("a tray that someone else has filed meanwhile says so, and offers nothing more to file", async () => {
+	const waiting = [[{ id: 31, at: "2026-11-25T10:00:00Z", readings: { carry_m: 150 } }], []];
+	const title = "Some of these shots were filed or put away already. Look at the tray again.";
+	serve({
+		"GET /api/bays/1/tray": () => waiting.shift() ?? [],
+		"POST /api/bays/1/tray": Response.json({ title, field: null }, { status: 409 }),
+	});
+	show(Bay, inHand);
+	fireEvent.click(await screen.findByRole("button", { name: "They were hit with A" }));
+	expect((await screen.findByRole("alert")).textContent).toContain("already");
+	await waitFor(() => expect(screen.queryByRole("button", { name: "They were hit with A" })).toBeNull());
+	expect(screen.queryByText(/^0 shots/)).toBeNull();
+});
