@@ -91,8 +91,13 @@ def test_after_the_one_that_had_the_bay_is_agreed_shots_wait_in_the_tray_and_go_
     assert TrayShot.objects.count() == 2
 
 
-def test_a_shot_after_the_build_in_hand_was_taken_away_is_kept(fitter, session, send):
+def test_a_shot_after_the_build_in_hand_was_taken_away_is_kept_and_every_screen_says_where(
+    desk, fitter, session, other, send
+):
     builds.drop_club(fitter, Build.objects.get(session=session, letter="A").pk)
+    for each in (session, other):
+        said = desk.get(f"/api/sessions/{each.pk}").json()
+        assert (said["bay_is_here"], said["bay_serves"]) == (False, "")
     assert send("a")["tray"] == 1
     assert send("b", carry_m=9000.0, status=400)["field"] == "carry_m"
     assert Shot.objects.count() == 0 and TrayShot.objects.count() == 1

@@ -1,4 +1,5 @@
-"""Which session a bay serves: taking a build in hand moves the bay there, agreeing sets it free."""
+"""Which session a bay serves: taking a build in hand moves the bay there; agreeing, or taking that build
+away, sets it free."""
 
 from __future__ import annotations
 

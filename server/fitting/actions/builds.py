@@ -20,7 +20,7 @@ from shop.audit import action, record
 from shop.models import User
 
 from ..models import LETTERS, Build, FittingSession
-from .bays import take_bay
+from .bays import leave_bay, take_bay
 from .changes import announce, for_change
 from .windows import keep_windows
 
@@ -113,6 +113,7 @@ def drop_club(actor: User, build_id: int) -> Build:
     if session.in_hand_id == build.pk:
         session.in_hand = None
         session.save()
+        leave_bay(session)
     keep_windows(session, actor)
     record(session.shop_id, actor, "club.drop", f"build:{build.pk}", name=build.name)
     announce(session, "bag")
