@@ -103,9 +103,9 @@ def _front_end_sources() -> list[Path]:
 @one_at_a_time()
 def ensure_front_end() -> None:
     """Build the front end when its sources changed."""
-    stamp = DIST / ".done"
+    stamp = VENV / ".front-end.done"  # not among what is served
     wanted = digest(_front_end_sources())
-    if is_done(stamp, wanted):
+    if is_done(stamp, wanted) and (DIST / "index.html").is_file():
         return
     _node_modules()
     with Step("Building the front end"):

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import argparse
+import contextlib
 import csv
 import json
 import sys
@@ -15,10 +16,13 @@ from typing import TextIO
 from hemicycle_core.errors import BadInput
 from hemicycle_core.flight import Anchor
 from hemicycle_core.formats.flight_rows import FlightTable, FlownRow, Row, anchor_rows, read_change, read_header
-from hemicycle_core.formats.table import decode, read_table
+from hemicycle_core.formats.json_text import read_json
+from hemicycle_core.formats.table import MOST_COLUMNS, decode, read_table
 from hemicycle_core.judge import Change
 
 DECIMALS = {"s": 2, "rpm": 0}
+MOST_ROWS = 200_000
+MOST_BYTES = 100_000_000
 MOST_SAID = 20  # reasons on standard error; the rest is counted
 
 
@@ -36,7 +40,7 @@ class Input:
 def read_input(text: str) -> Input:
     """CSV with a header, or JSON lines when the first line starts with a brace."""
     if not text.lstrip().startswith("{"):
-        table = read_table(text)
+        table = read_table(text, most_rows=MOST_ROWS)
         rows = [Row(row.line, dict(zip(table.headers, row.cells, strict=True))) for row in table.rows]
         return Input(list(table.headers), rows, json=False, bad=[], decimal_comma=table.decimal_comma)
     headers: dict[str, None] = {}
@@ -45,13 +49,18 @@ def read_input(text: str) -> Input:
         if not line.strip():
             continue
         try:
-            cells = json.loads(line)
-        except ValueError:
-            cells = None
+            cells = read_json(line)
+        except BadInput as error:
+            bad.append(f"Line {number} skipped: {error}")
+            continue
         if not isinstance(cells, dict):
             bad.append(f"Line {number} skipped: it is not one JSON object.")
             continue
+        if len(rows) == MOST_ROWS:
+            raise BadInput(f"The file has over {MOST_ROWS:,} rows. Fly it in parts.", field="file")
         headers.update(dict.fromkeys(cells))
+        if len(headers) > MOST_COLUMNS:
+            raise BadInput(f"The lines name over {MOST_COLUMNS} columns. Write shots, one in a line.", field="file")
         rows.append(Row(number, cells))
     if not rows:
         raise BadInput("No line of the file is a JSON object.", field="file")
@@ -153,7 +162,11 @@ def read_anchor(text: str, errors: TextIO, *, measured: bool) -> Anchor:
 
 
 def _text(path: Path) -> str:
-    return decode(sys.stdin.buffer.read() if str(path) == "-" else path.read_bytes())
+    with contextlib.nullcontext(sys.stdin.buffer) if str(path) == "-" else path.open("rb") as file:
+        data = file.read(MOST_BYTES + 1)
+    if len(data) > MOST_BYTES:
+        raise BadInput(f"The file is over {MOST_BYTES // 1_000_000} MB. Fly it in parts.", field="file")
+    return decode(data)
 
 
 def main(words: list[str]) -> int:

@@ -10,6 +10,7 @@ from pathlib import Path
 from hemicycle_core.errors import BadInput
 from hemicycle_core.formats.bundle import read_bundle, written
 from hemicycle_core.formats.bundle_schema import SCHEMA
+from hemicycle_core.formats.json_text import MOST_BYTES, read_json
 
 
 def main(words: list[str]) -> int:
@@ -24,14 +25,12 @@ def main(words: list[str]) -> int:
         parser.print_usage(sys.stderr)
         return 2
     try:
-        text = sys.stdin.read() if str(options.file) == "-" else options.file.read_text(encoding="utf-8")
-        print(json.dumps(written(read_bundle(json.loads(text)).judged()), indent=2, ensure_ascii=False))
+        data = (sys.stdin.buffer if str(options.file) == "-" else options.file.open("rb")).read(MOST_BYTES + 1)
+        print(json.dumps(written(read_bundle(read_json(data)).judged()), indent=2, ensure_ascii=False))
     except OSError as error:
         print(f"{options.file} cannot be read: {error.strerror}.", file=sys.stderr)
-    except (UnicodeDecodeError, json.JSONDecodeError) as error:
-        print(f"{options.file} is not JSON: {error}.", file=sys.stderr)
     except BadInput as error:
-        print(str(error), file=sys.stderr)
+        print(f"{options.file}: {error}", file=sys.stderr)
     else:
         return 0
     return 2

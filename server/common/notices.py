@@ -13,6 +13,12 @@ from django.db import connection
 CHANNEL = "hemicycle_session"
 
 
+def tell_sign_ins(user_id: int) -> None:
+    """Somebody’s sign-ins ended or changed: their open streams look whether they still hold."""
+    with connection.cursor() as cursor:
+        cursor.execute("SELECT pg_notify(%s, %s)", [CHANNEL, json.dumps({"sign_ins": user_id})])
+
+
 def tell(session_id: int, revision: int, what: str, *, shot: dict[str, Any] | None = None) -> None:
     """session_id, revision: the session as it now is. what: changed, in a word. shot: a new shot as screens draw it, so
     that it is seen before anything is read anew. A notice holds 8,000 bytes; a shot is under 1,500."""

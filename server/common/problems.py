@@ -4,12 +4,15 @@ from __future__ import annotations
 
 from typing import Any
 
+import structlog
 from django.core.exceptions import PermissionDenied, RequestDataTooBig
+from django.db import InterfaceError, OperationalError
 from django.http import Http404, HttpRequest, JsonResponse
 from hemicycle_core.errors import BadInput
 from rest_framework import exceptions, status
 from rest_framework.response import Response
 
+log = structlog.get_logger(__name__)
 MEDIA_TYPE = "application/problem+json"
 TOO_LARGE = "The file is over 4 MB, more than a session of shots. Export one session."
 
@@ -23,6 +26,7 @@ class Refused(Exception):
         super().__init__(sentence)
         self.kind = kind
         self.field = field
+        self.detail: dict[str, Any] = {}  # more members of the problem, for programs
 
 
 class NotAllowed(Refused):
@@ -50,6 +54,9 @@ def _first(detail: Any, path: str = "") -> tuple[str, str | None]:
     return str(detail), path or None
 
 
+AWAY = body(
+    "away", "The database does not answer just now. It is being started again; nothing that was saved is lost.", 503
+)
 PLAIN: dict[type[Exception], dict[str, Any]] = {
     RequestDataTooBig: body("too_large", TOO_LARGE, 413, "file"),
     Http404: body("not_found", "That is not here, or not in your shop.", 404),
@@ -64,7 +71,10 @@ def handle(error: Exception, _context: dict[str, Any]) -> Response | None:
     if isinstance(error, BadInput):
         return _response(body("bad_input", str(error), 400, error.field))
     if isinstance(error, Refused):
-        return _response(body(error.kind, str(error), error.status, error.field))
+        return _response({**error.detail, **body(error.kind, str(error), error.status, error.field)})
+    if isinstance(error, OperationalError | InterfaceError):
+        log.warning("database.away", error=str(error))
+        return _response(AWAY, headers={"Retry-After": "2"})
     for kind, problem in PLAIN.items():
         if isinstance(error, kind):
             return _response(problem)
@@ -80,8 +90,8 @@ def _label(field: str | None) -> str:
     return f"{field.rsplit('.', 1)[-1].replace('_', ' ').capitalize()}: " if field else ""
 
 
-def _response(problem: dict[str, Any]) -> Response:
-    return Response(problem, status=problem["status"], content_type=MEDIA_TYPE)
+def _response(problem: dict[str, Any], headers: dict[str, str] | None = None) -> Response:
+    return Response(problem, status=problem["status"], content_type=MEDIA_TYPE, headers=headers)
 
 
 def page_not_found(_request: HttpRequest, exception: Exception | None = None) -> JsonResponse:

@@ -2,10 +2,14 @@
 
 from __future__ import annotations
 
-from typing import TYPE_CHECKING, Self, TypeVar
+import json
+from collections.abc import Collection, Iterable
+from typing import TYPE_CHECKING, Any, Self, TypeVar
 
-from django.db import models
+from django.core.exceptions import ValidationError
+from django.db import connections, models
 from django.http import Http404
+from hemicycle_core.errors import BadInput
 
 if TYPE_CHECKING:
     from shop.models import Shop
@@ -25,6 +29,44 @@ class ScopedQuerySet(models.QuerySet[Row]):
             raise Http404
         return row
 
+    def bulk_create(self, objs: Iterable[Row], *args: Any, **kwargs: Any) -> list[Row]:
+        rows = list(objs)
+        for row in rows:
+            check_fits(row)
+        return super().bulk_create(rows, *args, **kwargs)
+
+
+def _fault(field: models.Field[Any, Any], value: Any) -> str | None:
+    """Why a column cannot hold a value, or None when it can."""
+    kind = field.get_internal_type()
+    if isinstance(value, str) and "\x00" in value:
+        return "a character of the text is broken. Type it again."
+    if isinstance(value, str) and field.max_length is not None and len(value) > field.max_length:
+        return f"{field.max_length} characters are the most; this has {len(value)}."
+    if isinstance(value, int) and kind.endswith("IntegerField"):
+        low, high = connections["default"].ops.integer_field_range(kind)
+        if not low <= value <= high:
+            return f"{value} is out of range: {low} to {high}."
+    if isinstance(field, models.JSONField) and "\\u0000" in json.dumps(value, default=str):
+        return "a character of the text is broken. Type it again."
+    if isinstance(field, models.DecimalField | models.EmailField) and value not in (None, ""):
+        try:
+            field.run_validators(field.to_python(value))
+        except ValidationError as error:
+            return " ".join(error.messages)
+    return None
+
+
+def check_fits(row: models.Model, names: Collection[str] | None = None) -> None:
+    """Raise BadInput, with the field at fault, where a row holds what its columns cannot. names: of the fields that
+    will be written, None for all."""
+    for field in row._meta.concrete_fields:
+        if names is not None and field.name not in names and field.attname not in names:
+            continue
+        fault = _fault(field, getattr(row, field.attname))
+        if fault is not None:
+            raise BadInput(f"{str(field.verbose_name).capitalize()}: {fault}", field=field.name)
+
 
 class ScopedModel(models.Model):
     """Base of everything a shop owns."""
@@ -34,3 +76,7 @@ class ScopedModel(models.Model):
 
     class Meta:
         abstract = True
+
+    def save(self, *args: Any, **kwargs: Any) -> None:
+        check_fits(self, kwargs.get("update_fields"))
+        super().save(*args, **kwargs)

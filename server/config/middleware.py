@@ -8,8 +8,14 @@ from django.http import HttpRequest, HttpResponseBase
 POLICY = "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; frame-ancestors 'none'"
 
 
-class ContentSecurityPolicy:
-    """Nothing is loaded from anywhere but this server. Inline style attributes are how SVG is placed."""
+def _private(request: HttpRequest) -> bool:
+    """Whether the answer is somebody's own: what the API says is kept by no cache but, where it says so, theirs."""
+    return request.path.startswith("/api/")
+
+
+class SafeHeaders:
+    """Nothing is loaded from anywhere but this server, and what the API answers stays with who asked. Inline style
+    attributes are how SVG is placed."""
 
     sync_capable = True
     async_capable = True
@@ -22,12 +28,14 @@ class ContentSecurityPolicy:
     def __call__(self, request: HttpRequest) -> HttpResponseBase | Awaitable[HttpResponseBase]:
         if iscoroutinefunction(self.get_response):
             return self._later(request)
-        return self._marked(self.get_response(request))  # type: ignore[arg-type]
+        return self._marked(self.get_response(request), _private(request))  # type: ignore[arg-type]
 
     async def _later(self, request: HttpRequest) -> HttpResponseBase:
-        return self._marked(await self.get_response(request))  # type: ignore[misc]
+        return self._marked(await self.get_response(request), _private(request))  # type: ignore[misc]
 
     @staticmethod
-    def _marked(response: HttpResponseBase) -> HttpResponseBase:
+    def _marked(response: HttpResponseBase, private: bool) -> HttpResponseBase:
         response.headers["Content-Security-Policy"] = POLICY
+        if private and not response.has_header("Cache-Control"):
+            response.headers["Cache-Control"] = "private, no-store"
         return response

@@ -12,8 +12,10 @@ WEB_DIST = Path(env("HEMICYCLE_WEB_DIST", default=str(ROOT / "web" / "dist")))
 
 SECRET_KEY = env("HEMICYCLE_SECRET")
 DEBUG = False
-ALLOWED_HOSTS = ["127.0.0.1", "localhost", "[::1]", "testserver"]
-CSRF_TRUSTED_ORIGINS: list[str] = []
+# Behind a TLS proxy: the names it is reached by. docs/service.md says what the proxy has to send.
+PUBLIC_HOSTS: list[str] = env.list("HEMICYCLE_HOSTS", default=[])
+ALLOWED_HOSTS = ["127.0.0.1", "localhost", "[::1]", *PUBLIC_HOSTS]
+CSRF_TRUSTED_ORIGINS: list[str] = [f"https://{host}" for host in PUBLIC_HOSTS]
 
 INSTALLED_APPS = [
     "django.contrib.auth",
@@ -33,7 +35,8 @@ INSTALLED_APPS = [
 
 MIDDLEWARE = [
     "django.middleware.security.SecurityMiddleware",
-    "config.middleware.ContentSecurityPolicy",
+    "config.middleware.SafeHeaders",
+    "common.asked.AskedMiddleware",
     "servestatic.middleware.ServeStaticMiddleware",
     "django.middleware.gzip.GZipMiddleware",  # inside: files are packed when they are built
     "django.contrib.sessions.middleware.SessionMiddleware",
@@ -47,7 +50,15 @@ MIDDLEWARE = [
 ROOT_URLCONF = "config.urls"
 ASGI_APPLICATION = "config.asgi.application"
 
+# A process shares a few connections among its requests; one that finds none free waits, then is told to come back.
 DATABASES = {"default": env.db("DATABASE_URL")}
+DATABASES["default"].setdefault("OPTIONS", {})["pool"] = {
+    "min_size": 0,
+    "max_size": env.int("HEMICYCLE_CONNECTIONS", default=12),
+    "timeout": 10,
+    "max_idle": 60,
+}
+DATABASES["default"]["CONN_HEALTH_CHECKS"] = True  # one that died with the database is not handed out
 DEFAULT_AUTO_FIELD = "django.db.models.BigAutoField"
 
 AUTH_USER_MODEL = "shop.User"
@@ -58,6 +69,8 @@ AUTH_PASSWORD_VALIDATORS = [
 ]
 AXES_FAILURE_LIMIT = env.int("HEMICYCLE_SIGN_IN_TRIES", default=8)
 AXES_COOLOFF_TIME = 0.25  # hours
+# By name and address together: wrong tries from elsewhere lock nobody out. The address is the connection's own, or
+# what the one proxy that uvicorn was told to trust says it is; axes itself reads no forwarding header.
 AXES_LOCKOUT_PARAMETERS = [["username", "ip_address"]]
 AXES_RESET_ON_SUCCESS = True
 AXES_VERBOSE = False
@@ -68,6 +81,7 @@ PASSWORD_HASHERS = [
     "django.contrib.auth.hashers.PBKDF2PasswordHasher",  # of accounts made before; renewed at their next sign-in
 ]
 
+SESSION_COOKIE_SECURE = CSRF_COOKIE_SECURE = bool(PUBLIC_HOSTS)
 SESSION_COOKIE_HTTPONLY = True
 SESSION_COOKIE_SAMESITE = "Lax"
 SESSION_COOKIE_AGE = 14 * 24 * 3600
@@ -82,6 +96,13 @@ TIME_ZONE = "UTC"
 USE_TZ = True
 USE_I18N = False
 
+# Where the launcher keeps the daily backups, and how often it makes one; none where it was told of no folder.
+BACKUPS = Path(env("HEMICYCLE_BACKUPS")) if env("HEMICYCLE_BACKUPS", default="") else None
+BACKUP_HOURS = env.int("HEMICYCLE_BACKUP_HOURS", default=24) if BACKUPS else 0
+
+# Where this server is reached on its own machine, told by the launcher: behind a proxy a request's port is another.
+OWN_ADDRESS = env("HEMICYCLE_ADDRESS", default="")
+
 # The built front end is served from the site's root by ServeStatic, which speaks ASGI.
 STATIC_URL = "/static/"
 SERVESTATIC_ROOT = str(WEB_DIST)
@@ -92,10 +113,10 @@ SERVESTATIC_AUTOREFRESH = False
 DATA_UPLOAD_MAX_MEMORY_SIZE = 8 * 1024 * 1024
 
 REST_FRAMEWORK = {
-    "DEFAULT_AUTHENTICATION_CLASSES": ["rest_framework.authentication.SessionAuthentication"],
+    "DEFAULT_AUTHENTICATION_CLASSES": ["shop.sign_ins.ShopSession"],
     "DEFAULT_PERMISSION_CLASSES": ["common.policy.SignedIn"],
     "DEFAULT_RENDERER_CLASSES": ["rest_framework.renderers.JSONRenderer"],
-    "DEFAULT_PARSER_CLASSES": ["rest_framework.parsers.JSONParser"],
+    "DEFAULT_PARSER_CLASSES": ["common.parsing.StrictJSONParser"],
     "DEFAULT_SCHEMA_CLASS": "drf_spectacular.openapi.AutoSchema",
     "EXCEPTION_HANDLER": "common.problems.handle",
     "UNAUTHENTICATED_USER": "django.contrib.auth.models.AnonymousUser",

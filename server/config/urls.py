@@ -7,9 +7,11 @@ from django.http import FileResponse, HttpRequest, HttpResponse
 from django.urls import include, path, re_path
 from fitting.api.views import bag, bay, bench, brief, imports, plans, session, shortlist
 from handover import views as handover
+from handover import views_customer as customer
 from live import views as live
 from rack import views as rack
 from shop import views as shop
+from shop import views_people as people
 
 handler400 = "common.problems.bad_request"
 handler404 = "common.problems.page_not_found"
@@ -29,7 +31,17 @@ api = [
     path("sign-out", shop.SignOutView.as_view()),
     path("shop", shop.ShopView.as_view()),
     path("bays/<int:bay_id>", shop.BayView.as_view()),
+    path("people", people.PeopleView.as_view()),
+    path("people/<int:user_id>", people.PersonView.as_view()),
+    path("me/password", people.PasswordView.as_view()),
+    path("me/keys", people.MyKeysView.as_view()),
+    path("me/other-sign-ins", people.OtherSignInsView.as_view()),
+    path("shop/rules", shop.ShopRulesView.as_view()),
+    path("trail", people.TrailView.as_view()),
     path("customers", customers.CustomersView.as_view()),
+    path("customers/<int:customer_id>", customer.CustomerView.as_view()),
+    path("customers/<int:customer_id>/merge", customer.MergeView.as_view()),
+    path("customers/<int:customer_id>/export", customer.ExportView.as_view()),
     path("rack", rack.RackView.as_view()),
     path("checks-due", handover.ChecksDueView.as_view()),
     path("sessions", session.SessionsView.as_view()),
@@ -61,6 +73,8 @@ api = [
     path("shots/<int:shot_id>/build", bay.ShotMoveView.as_view()),
     path("bays/<int:bay_id>/stand-in", live.StandInView.as_view()),
     path("bays/<int:bay_id>/tray", live.TrayView.as_view()),
+    path("bays/<int:bay_id>/keys", live.KeysView.as_view()),
+    path("keys/<int:key_id>", live.KeyView.as_view()),
     path("feed/tee", live.FeedTee.as_view()),
     path("feed/shots", live.FeedShots.as_view()),
 ]

@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from common.problems import Refused
+from django.utils import timezone
 from hemicycle_core.errors import BadInput
 from shop.audit import action, record
 from shop.models import User
@@ -9,16 +11,50 @@ from shop.models import User
 from .models import Customer, Hand
 
 
+def _name(text: str) -> str:
+    name = " ".join(text.split())
+    if not name:
+        raise BadInput("Give the customer a name.", field="name")
+    return name
+
+
+def _birth_year(year: int | None) -> int | None:
+    if year is not None and not 1900 <= year <= timezone.localdate().year:
+        raise BadInput("A year of birth from 1900 to this year, or none.", field="birth_year")
+    return year
+
+
 @action("fit")
 def add_customer(
     actor: User, *, name: str, hand: str, birth_year: int | None = None, email: str = "", notes: str = ""
 ) -> Customer:
-    name = " ".join(name.split())
-    if not name:
-        raise BadInput("Give the customer a name.", field="name")
     assert actor.shop_id is not None
     customer = Customer.objects.create(
-        shop_id=actor.shop_id, name=name, hand=Hand(hand), birth_year=birth_year, email=email, notes=notes
+        shop_id=actor.shop_id,
+        name=_name(name),
+        hand=Hand(hand),
+        birth_year=_birth_year(birth_year),
+        email=email,
+        notes=notes,
     )
-    record(actor.shop_id, actor, "customer.add", f"customer:{customer.pk}", name=name)
+    # No names: the trail is never changed, and a person can be erased.
+    record(actor.shop_id, actor, "customer.add", f"customer:{customer.pk}", of_customer=customer.pk)
+    return customer
+
+
+@action("fit")
+def edit_customer(
+    actor: User, customer_id: int, *, name: str, hand: str, birth_year: int | None, email: str, notes: str
+) -> Customer:
+    customer = Customer.objects.select_for_update().one(actor.shop_id or 0, customer_id)
+    if customer.erased_at is not None:
+        raise Refused("This customer is erased: only figures are left.", kind="erased")
+    wanted = {
+        "name": _name(name), "hand": Hand(hand), "birth_year": _birth_year(birth_year), "email": email, "notes": notes,
+    }  # fmt: skip
+    changed = [field for field, value in wanted.items() if getattr(customer, field) != value]
+    for field in changed:
+        setattr(customer, field, wanted[field])
+    customer.save(update_fields=changed)
+    record(customer.shop_id, actor, "customer.edit", f"customer:{customer.pk}", of_customer=customer.pk, fields=changed)
     return customer

@@ -18,9 +18,19 @@ class Customer(ScopedModel):
     email = models.EmailField(blank=True)
     notes = models.TextField(blank=True)
     created_at = models.DateTimeField(auto_now_add=True)
+    merged_into = models.ForeignKey(
+        "self", on_delete=models.PROTECT, null=True, related_name="merged", help_text="Was found to be the same person."
+    )
+    erased_at = models.DateTimeField(
+        null=True, help_text="The person is gone from it; what was agreed stays as figures."
+    )
 
     class Meta:
         ordering = ["name", "id"]
 
     def __str__(self) -> str:
         return self.name
+
+    def family(self) -> list[int]:
+        """The numbers under which this person is on record: their own and those that were merged into it."""
+        return [self.pk, *Customer.objects.of(self.shop_id).filter(merged_into=self).values_list("pk", flat=True)]

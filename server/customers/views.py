@@ -28,7 +28,9 @@ class CustomersView(APIView):
     def get(self, request: Request) -> Response:
         """Customers by name, the first twenty that are found."""
         wanted = " ".join(request.query_params.get("search", "").split())
-        people = Customer.objects.of(shop_of(request)).filter(name__icontains=wanted)[:MOST_FOUND]
+        people = Customer.objects.of(shop_of(request)).filter(name__icontains=wanted, merged_into=None, erased_at=None)[
+            :MOST_FOUND
+        ]
         return Response(shown([person(each) for each in people]))
 
     @extend_schema(

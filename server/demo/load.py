@@ -12,7 +12,7 @@ from customers.actions import add_customer
 from customers.models import Customer
 from django.utils import timezone
 from fitting.actions import builds, sessions, shots
-from fitting.actions.brief import Brief, JobFields, write_brief
+from fitting.actions.brief import JobFields, write_brief
 from fitting.domain.session import load
 from fitting.models import Build, FittingSession
 from handover.actions import agree
@@ -119,7 +119,7 @@ def _visit(
         _agree(fitter, session, visit)
 
 
-def _brief(visit: DemoVisit) -> Brief:
+def _brief(visit: DemoVisit) -> dict[str, Any]:
     jobs = [
         JobFields(
             name=job.name,
@@ -133,7 +133,7 @@ def _brief(visit: DemoVisit) -> Brief:
         )
         for job in visit.jobs
     ]
-    return Brief(Miss(visit.miss), Firmness(visit.firmness), jobs, notes=visit.notes)
+    return {"miss": Miss(visit.miss), "firmness": Firmness(visit.firmness), "jobs": jobs, "notes": visit.notes}
 
 
 def hit(session: FittingSession, build: Build, swinging: Swinging, count: int) -> None:

@@ -11,24 +11,28 @@ from django.core.serializers.json import DjangoJSONEncoder
 from django.db.models import F
 from django.utils import timezone
 from fitting.actions.bays import leave_bay
-from fitting.actions.changes import announce, for_change, for_correction
+from fitting.actions.changes import announce, for_change, for_correction, not_meanwhile, note
 from fitting.actions.plans import learn_heads
 from fitting.api.answers import keep_as_agreed
 from fitting.domain.session import JudgedSession, load
 from fitting.models import Build, FittingSession
 from hemicycle_core.errors import BadInput
-from shop.audit import action, record
+from shop.audit import action
 from shop.models import Shop, User
 
 from .models import Decision, Recommendation
 from .present import present_choice, present_side
 from .schemas import AgreeIn
 
+# What changes nothing that is agreed on.
+NO_MATTER = ("session.open", "session.ask", "build.in_hand", "plan.keep", "plan.drop")
+
 
 @action("fit")
 def agree(actor: User, session_id: int, wanted: AgreeIn) -> Recommendation:
     """Record the decision. The session and its shots do not change any more, and what is shown of it stays."""
     session = for_change(actor, session_id)
+    not_meanwhile(session, None, but=NO_MATTER)
     judged = load(session)
     if not judged.bag.clubs:
         raise Refused("There is no bag yet to recommend anything for.", kind="no_bag")
@@ -36,13 +40,13 @@ def agree(actor: User, session_id: int, wanted: AgreeIn) -> Recommendation:
     learn_heads(judged, wanted.builds)
     session.thresholds = session.shop.thresholds
     session.agreed_at = timezone.now()
-    session.save()
+    session.save(update_fields=["thresholds", "agreed_at"])
     leave_bay(session)
     Shop.objects.filter(pk=session.shop_id).update(revision=F("revision") + 1)  # what was learnt of its heads
     keep_as_agreed(
         FittingSession.objects.select_related("customer", "bay", "fitter", "shop").one(session.shop_id, session.pk)
     )
-    record(session.shop_id, actor, "handover.agree", f"session:{session.pk}", edition=row.edition)
+    note(session, actor, "handover.agree", f"session:{session.pk}", edition=row.edition)
     announce(session, "agreed")
     return row
 
@@ -51,10 +55,11 @@ def agree(actor: User, session_id: int, wanted: AgreeIn) -> Recommendation:
 def correct(actor: User, session_id: int, wanted: AgreeIn) -> Recommendation:
     """A new edition of what was agreed, which names who, when and why. The one before it stays as it was."""
     session = for_correction(actor, session_id)
+    not_meanwhile(session, ["handover.correct"])
     if not wanted.correction.strip():
         raise BadInput("Say why it is corrected: the edition before it stays readable beside it.", field="correction")
     row = _edition(actor, load(session), wanted)
-    record(session.shop_id, actor, "handover.correct", f"session:{session.pk}", edition=row.edition, why=row.correction)
+    note(session, actor, "handover.correct", f"session:{session.pk}", edition=row.edition, why=row.correction)
     announce(session, "agreed")
     return row
 

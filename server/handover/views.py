@@ -6,6 +6,7 @@ from datetime import timedelta
 
 from common.api import actor_of, given, serializer_of, shown
 from common.policy import shop_of
+from django.db.models.functions import Coalesce
 from django.utils import timezone
 from drf_spectacular.types import OpenApiTypes
 from drf_spectacular.utils import OpenApiParameter, extend_schema
@@ -72,8 +73,10 @@ class ChecksDueView(APIView):
         last = (
             Recommendation.objects.of(shop)
             .select_related("session__customer")
-            .order_by("session__customer_id", "-session__held_on", "-session", "-edition")
-            .distinct("session__customer_id")
+            .filter(session__customer__erased_at=None)
+            .annotate(person=Coalesce("session__customer__merged_into", "session__customer"))
+            .order_by("person", "-session__held_on", "-session", "-edition")
+            .distinct("person")
         )
         until = timezone.localdate() + timedelta(days=DUE_WITHIN_DAYS)
         due = [row for row in last if row.next_check is not None and row.next_check <= until]

@@ -5,23 +5,27 @@ from __future__ import annotations
 import hashlib
 import secrets
 from collections.abc import Collection, Mapping
-from dataclasses import asdict, dataclass
+from dataclasses import asdict, dataclass, field
 from datetime import timedelta
 
 from common.problems import Refused
 from common.scoped import ScopedQuerySet
 from django.db import transaction
 from django.utils import timezone
-from fitting.actions.changes import announce, for_change
+from fitting.actions.changes import announce, for_change, note
 from fitting.actions.shots import run_for, take_in
 from fitting.api.present.bay import present_shot
 from fitting.models import BayHold, Build, FittingSession, Shot
 from hemicycle_core.errors import BadInput
-from hemicycle_core.shots import check_readings
+from hemicycle_core.shots import Source, check_readings
 from shop.audit import action, record
 from shop.models import Bay, User
 
 from .models import FeedKey, TrayShot
+
+YEAR_H = 365 * 24.0
+MOST_DAYS = 730
+USED_AGAIN = timedelta(minutes=5)  # written down no oftener
 
 
 @dataclass
@@ -35,13 +39,14 @@ class FeedShot:
 @dataclass
 class Receipt:
     """session, build: where the shots went; None and empty where the bay serves no session and they are in its tray.
-    accepted: ids now on record, known ones included. new: how many were not known before. tray: shots of this bay
-    that wait to be filed."""
+    accepted: ids now on record, known ones included. new: how many were not known before. differs: ids that were known
+    with other readings; what is on record stays. tray: shots of this bay that wait to be filed."""
 
     session: int | None
     build: str
     accepted: list[str]
     new: int
+    differs: list[str] = field(default_factory=list)
     tray: int = 0
 
 
@@ -50,21 +55,48 @@ def digest_of(key: str) -> str:
     return hashlib.sha256(key.encode()).hexdigest()
 
 
-def make_key(bay: Bay, *, label: str, stand_in: bool = False, hours: float | None = None) -> str:
-    """A new key for a bay's monitor; shown once, only its digest is kept."""
+def make_key(bay: Bay, *, label: str, stand_in: bool = False, hours: float = YEAR_H) -> str:
+    """A new key for a bay's monitor; shown once, only its digest is kept. hours: how long it lasts."""
     key = secrets.token_urlsafe(32)
-    expires = None if hours is None else timezone.now() + timedelta(hours=hours)
+    expires = timezone.now() + timedelta(hours=hours)
     FeedKey.objects.create(
         shop_id=bay.shop_id, bay=bay, digest=digest_of(key), label=label, stand_in=stand_in, expires_at=expires
     )
     return key
 
 
+@action("own")
+def give_key(actor: User, bay_id: int, *, label: str, days: int) -> str:
+    """A key for a monitor of a bay, to be typed into it now: it cannot be read again."""
+    bay = Bay.objects.one(actor.shop_id or 0, bay_id)
+    if not 1 <= days <= MOST_DAYS:
+        raise BadInput(f"A key lasts 1 to {MOST_DAYS} days.", field="days")
+    name = label.strip()
+    if not name:
+        raise BadInput("Say which monitor it is for.", field="label")
+    key = make_key(bay, label=name, hours=days * 24)
+    record(bay.shop_id, actor, "key.make", f"bay:{bay.pk}", label=name, days=days)
+    return key
+
+
+@action("own")
+def revoke_key(actor: User, key_id: int) -> Bay:
+    """From now on the key opens nothing; shots that came by it stay."""
+    key = FeedKey.objects.select_for_update().one(actor.shop_id or 0, key_id)
+    if key.revoked_at is None:
+        key.revoked_at = timezone.now()
+        key.save(update_fields=["revoked_at"])
+        record(key.shop_id, actor, "key.revoke", f"bay:{key.bay_id}", label=key.label)
+    return key.bay
+
+
 def feed_key_of(secret: str) -> FeedKey | None:
     """The key a monitor shows, when it is known and has not run out."""
-    found = FeedKey.objects.filter(digest=digest_of(secret)).select_related("bay").first()
-    if found is None or (found.expires_at is not None and found.expires_at < timezone.now()):
-        return None
+    now = timezone.now()
+    open_ones = FeedKey.objects.filter(digest=digest_of(secret), revoked_at=None, expires_at__gt=now)
+    found = open_ones.select_related("bay").first()
+    if found is not None and (found.last_used_at is None or now - found.last_used_at > USED_AGAIN):
+        FeedKey.objects.filter(pk=found.pk).update(last_used_at=now)
     return found
 
 
@@ -99,10 +131,10 @@ def receive(key: FeedKey, shots: list[FeedShot]) -> Receipt:
         session = _served(key.bay)
         if session is None:
             Bay.objects.select_for_update().get(pk=key.bay_id)  # two deliveries of one shot, one after the other
-        known = {
-            *Shot.objects.of(key.shop_id).filter(feed_id__in=wanted).values_list("feed_id", flat=True),
-            *TrayShot.objects.of(key.shop_id).filter(feed_id__in=wanted).values_list("feed_id", flat=True),
-        }
+        known = _known(key, wanted)
+        differs = [shot.id for feed_id, shot in wanted.items() if known.get(feed_id, shot.readings) != shot.readings]
+        if differs:
+            record(key.shop_id, None, "feed.differs", f"bay:{key.bay_id}", ids=differs)
         fresh = {feed_id: shot for feed_id, shot in wanted.items() if feed_id not in known}
         build = session.in_hand if session is not None else None
         if session is not None and build is not None:
@@ -114,8 +146,21 @@ def receive(key: FeedKey, shots: list[FeedShot]) -> Receipt:
             build="" if build is None else build.letter or build.name,
             accepted=[shot.id for shot in wanted.values()],
             new=len(fresh),
+            differs=differs,
             tray=waiting(key.bay).count(),
         )
+
+
+def _known(key: FeedKey, wanted: Collection[str]) -> dict[str, Mapping[str, float]]:
+    """The readings that came with each id that is on record."""
+    kept: dict[str, Mapping[str, float]] = {
+        row.feed_id: row.readings for row in TrayShot.objects.of(key.shop_id).filter(feed_id__in=wanted)
+    }
+    for shot in Shot.objects.of(key.shop_id).filter(feed_id__in=wanted):
+        kept[shot.feed_id] = {
+            name: getattr(shot, name) for name, source in shot.sources.items() if source != Source.COMPUTED
+        }
+    return kept
 
 
 def _file(session: FittingSession, fresh: Mapping[str, FeedShot], build: Build) -> None:
@@ -123,7 +168,7 @@ def _file(session: FittingSession, fresh: Mapping[str, FeedShot], build: Build) 
     for feed_id, shot in fresh.items():
         # One at a time: a revision a shot, so that a screen that missed one knows it.
         (stored,) = take_in(session, run_for(session, build), [shot.readings], feed_ids=[feed_id])
-        record(session.shop_id, None, "feed.shot", f"session:{session.pk}", shot=stored.pk)
+        note(session, None, "feed.shot", f"shot:{stored.pk}")
         announce(session, "shot", shot=asdict(present_shot(stored)))
 
 
@@ -167,7 +212,7 @@ def file_tray(actor: User, bay_id: int, *, session_id: int, build_id: int, shots
         raise BadInput("That club is not part of this session.", field="build")
     _file(session, {row.feed_id: FeedShot(row.feed_id, row.readings) for row in rows}, build)
     TrayShot.objects.filter(pk__in=[row.pk for row in rows]).update(filed_in=session)
-    record(bay.shop_id, actor, "tray.file", f"session:{session.pk}", build=build.pk, shots=[row.pk for row in rows])
+    note(session, actor, "tray.file", f"session:{session.pk}", build=build.pk, shots=[row.pk for row in rows])
     _tell_bay(bay)
     return session
 
@@ -179,6 +224,26 @@ def put_away(actor: User, bay_id: int, *, shots: Collection[int]) -> Bay:
     rows = _chosen(bay, shots)
     TrayShot.objects.filter(pk__in=[row.pk for row in rows]).update(put_away_at=timezone.now())
     record(bay.shop_id, actor, "tray.put_away", f"bay:{bay.pk}", shots=[row.pk for row in rows])
+    _tell_bay(bay)
+    return bay
+
+
+AWAY_FOR = timedelta(days=1)
+
+
+def put_away_lately(bay: Bay) -> ScopedQuerySet[TrayShot]:
+    """Shots that were said to be nobody's within a day: they can be brought back."""
+    return TrayShot.objects.of(bay.shop_id).filter(bay=bay, put_away_at__gt=timezone.now() - AWAY_FOR)
+
+
+@action("fit")
+def bring_back(actor: User, bay_id: int) -> Bay:
+    """What was put away within a day waits in the tray again."""
+    bay = Bay.objects.one(actor.shop_id or 0, bay_id)
+    back = put_away_lately(bay).update(put_away_at=None)
+    if not back:
+        raise Refused("Nothing was put away within a day.", kind="tray_moved")
+    record(bay.shop_id, actor, "tray.back", f"bay:{bay.pk}", shots=back)
     _tell_bay(bay)
     return bay
 

@@ -8,13 +8,16 @@ from shop.models import Bay
 
 
 class FeedKey(ScopedModel):
-    """A bay's monitor proves itself with a key; only its digest is kept."""
+    """A bay's monitor proves itself with a key; only its digest is kept. It runs out, and can be revoked."""
 
     bay = models.ForeignKey(Bay, on_delete=models.CASCADE, related_name="keys")
     digest = models.CharField(max_length=64, unique=True)
     label = models.CharField(max_length=40)
     stand_in = models.BooleanField(default=False, help_text="May learn the simulated golfer behind a customer.")
-    expires_at = models.DateTimeField(null=True)
+    made_at = models.DateTimeField(auto_now_add=True)
+    expires_at = models.DateTimeField()
+    revoked_at = models.DateTimeField(null=True)
+    last_used_at = models.DateTimeField(null=True)
 
 
 class StandIn(ScopedModel):

@@ -10,6 +10,8 @@ import contextlib
 import json
 from collections import defaultdict
 from collections.abc import AsyncIterator
+from dataclasses import dataclass
+from time import monotonic
 
 import psycopg
 import structlog
@@ -17,8 +19,10 @@ from asgiref.sync import sync_to_async
 from common.notices import CHANNEL
 from django.db import connection
 from fitting.models import FittingSession
+from shop.sign_ins import still_signed_in
 
 PING_S = 15.0
+LOOK_S = 60.0  # how often a stream looks whether its sign-in still holds; one that is ended is told at once
 QUEUE = 64  # a screen that is this far behind reads everything anew
 log = structlog.get_logger(__name__)
 
@@ -65,7 +69,10 @@ class Listener:
                         self._tell_all(notice("reconnected", None))
                     async for heard in database.notifies():
                         told = json.loads(heard.payload)
-                        self._tell(told.pop("session"), json.dumps(told))
+                        if "sign_ins" in told:
+                            self._tell_all(heard.payload)
+                        else:
+                            self._tell(told.pop("session"), json.dumps(told))
             except psycopg.OperationalError as error:
                 log.warning("live.lost", error=str(error))
                 lost = True
@@ -106,6 +113,21 @@ def let_go() -> None:
         connection.close()
 
 
+@dataclass(frozen=True)
+class SignIn:
+    """Whose stream it is, by which sign-in."""
+
+    user: int
+    key: str
+
+    @sync_to_async
+    def holds(self) -> bool:
+        try:
+            return still_signed_in(self.key, self.user)
+        finally:
+            let_go()
+
+
 @sync_to_async
 def revision_of(session_id: int) -> int | None:
     try:
@@ -114,19 +136,28 @@ def revision_of(session_id: int) -> int | None:
         let_go()
 
 
-async def events(session_id: int) -> AsyncIterator[bytes]:
-    """A session's Server-Sent Events: `changed` with what changed; a comment now and then keeps it open.
+async def events(session_id: int, sign_in: SignIn) -> AsyncIterator[bytes]:
+    """A session's Server-Sent Events: `changed` with what changed; a comment now and then keeps it open. It ends with
+    the sign-in.
 
     The first says which revision the session is at, read after the listening began, so that nothing falls between.
     """
     async with listener().changes(session_id) as queue:
         first = notice("connected", await revision_of(session_id))
         yield f"retry: 1000\n\nevent: changed\ndata: {first}\n\n".encode()
+        looked = monotonic()
         while True:
             try:
                 async with asyncio.timeout(PING_S):
                     what = await queue.get()
             except TimeoutError:
+                what = ""
+            if monotonic() - looked > LOOK_S or f'"sign_ins": {sign_in.user}}}' in what:
+                if not await sign_in.holds():
+                    yield f"event: changed\ndata: {notice('signed_out', None)}\n\n".encode()
+                    return
+                looked = monotonic()
+            if not what:
                 yield b": still here\n\n"
-                continue
-            yield f"event: changed\ndata: {what}\n\n".encode()
+            elif '"sign_ins"' not in what:
+                yield f"event: changed\ndata: {what}\n\n".encode()

@@ -6,11 +6,14 @@ from dataclasses import dataclass
 from datetime import datetime
 from typing import Any
 
+from asgiref.sync import sync_to_async
 from common.api import actor_of, given, serializer_of, shown
 from common.policy import may, shop_of
 from common.problems import MEDIA_TYPE, body
 from demo.golfers import golfer_of
+from django.conf import settings
 from django.http import HttpRequest, HttpResponseBase, JsonResponse, StreamingHttpResponse
+from django.utils import timezone
 from drf_spectacular.utils import extend_schema
 from fitting.models import FittingSession
 from hemicycle_core.bag import HeadType
@@ -22,11 +25,25 @@ from rest_framework.request import Request
 from rest_framework.response import Response
 from rest_framework.views import APIView
 from shop.models import Bay
+from shop.sign_ins import signed_in
 
 from . import stand_ins
-from .actions import FeedShot, Receipt, feed_key_of, file_tray, put_away, receive, session_in, waiting
+from .actions import (
+    FeedShot,
+    Receipt,
+    bring_back,
+    feed_key_of,
+    file_tray,
+    give_key,
+    put_away,
+    put_away_lately,
+    receive,
+    revoke_key,
+    session_in,
+    waiting,
+)
 from .models import FeedKey
-from .stream import events
+from .stream import SignIn, events
 
 MOST_SHOTS = 50
 
@@ -153,7 +170,7 @@ class StandInView(APIView):
     def post(self, request: Request, bay_id: int) -> Response:
         """Start the stand-in monitor in a bay."""
         order = given(request, StandInOrder)
-        address = f"http://127.0.0.1:{request.get_port()}"
+        address = settings.OWN_ADDRESS or f"http://127.0.0.1:{request.get_port()}"
         stand_ins.start(actor_of(request), bay_id=bay_id, shots=order.shots, every_s=order.every_s, address=address)
         return Response(status=202)
 
@@ -181,23 +198,32 @@ class TrayIn:
 
 
 @dataclass
+class TrayOut:
+    """waiting: to be filed. put_away: how many were said to be nobody's within a day, and can be brought back."""
+
+    waiting: list[TrayLine]
+    put_away: int
+
+
+@dataclass
 class PutAwayIn:
     shots: list[int]
 
 
 def _tray(bay: Bay) -> Response:
-    return Response(shown([TrayLine(row.pk, row.at, row.readings) for row in waiting(bay)]))
+    lines = [TrayLine(row.pk, row.at, row.readings) for row in waiting(bay)]
+    return Response(shown(TrayOut(lines, put_away_lately(bay).count())))
 
 
 class TrayView(APIView):
-    @extend_schema(responses=serializer_of(TrayLine)(many=True), operation_id="tray", tags=["bay"])
+    @extend_schema(responses=serializer_of(TrayOut), operation_id="tray", tags=["bay"])
     def get(self, request: Request, bay_id: int) -> Response:
         """Shots that came while the bay served no session."""
         return _tray(Bay.objects.one(shop_of(request), bay_id))
 
     @extend_schema(
         request=serializer_of(TrayIn),
-        responses=serializer_of(TrayLine)(many=True),
+        responses=serializer_of(TrayOut),
         operation_id="file_tray",
         tags=["bay"],
     )
@@ -209,7 +235,7 @@ class TrayView(APIView):
 
     @extend_schema(
         request=serializer_of(PutAwayIn),
-        responses=serializer_of(TrayLine)(many=True),
+        responses=serializer_of(TrayOut),
         operation_id="put_away",
         tags=["bay"],
     )
@@ -217,16 +243,81 @@ class TrayView(APIView):
         """Say that some of them are nobody's; they stay on record."""
         return _tray(put_away(actor_of(request), bay_id, shots=given(request, PutAwayIn).shots))
 
+    @extend_schema(responses=serializer_of(TrayOut), operation_id="bring_back", tags=["bay"])
+    def delete(self, request: Request, bay_id: int) -> Response:
+        """Take the putting away back: what was put away within a day waits again."""
+        return _tray(bring_back(actor_of(request), bay_id))
+
+
+@dataclass
+class KeyLine:
+    id: int
+    label: str
+    stand_in: bool
+    made_at: datetime
+    expires_at: datetime
+    last_used_at: datetime | None
+
+
+@dataclass
+class KeyIn:
+    label: str
+    days: int = 365
+
+
+@dataclass
+class KeysOut:
+    """made: a new key, shown this once; None where none was made."""
+
+    keys: list[KeyLine]
+    made: str | None = None
+
+
+def _keys(bay: Bay, made: str | None = None, status: int = 200) -> Response:
+    rows = FeedKey.objects.of(bay.shop_id).filter(bay=bay, revoked_at=None, expires_at__gt=timezone.now())
+    lines = [
+        KeyLine(row.pk, row.label, row.stand_in, row.made_at, row.expires_at, row.last_used_at)
+        for row in rows.order_by("-pk")
+    ]
+    return Response(shown(KeysOut(lines, made)), status=status)
+
+
+class KeysView(APIView):
+    @extend_schema(responses=serializer_of(KeysOut), operation_id="feed_keys", tags=["shop"])
+    def get(self, request: Request, bay_id: int) -> Response:
+        """The keys that monitors of this bay may send with."""
+        return _keys(Bay.objects.one(shop_of(request), bay_id))
+
+    @extend_schema(
+        request=serializer_of(KeyIn),
+        responses={201: serializer_of(KeysOut)},
+        operation_id="give_key",
+        tags=["shop"],
+    )
+    def post(self, request: Request, bay_id: int) -> Response:
+        """A new key. Owners only; it is shown this once."""
+        new = given(request, KeyIn)
+        made = give_key(actor_of(request), bay_id, label=new.label, days=new.days)
+        return _keys(Bay.objects.one(shop_of(request), bay_id), made, 201)
+
+
+class KeyView(APIView):
+    @extend_schema(responses=serializer_of(KeysOut), operation_id="revoke_key", tags=["shop"])
+    def delete(self, request: Request, key_id: int) -> Response:
+        """Owners only. The key opens nothing from now on."""
+        return _keys(revoke_key(actor_of(request), key_id))
+
 
 async def stream(request: HttpRequest, session_id: int) -> HttpResponseBase:
     """Server-Sent Events of one session: `changed` whenever something in it did."""
-    user = await request.auser()
+    user = await sync_to_async(signed_in)(request)
     if not may(user, "read"):
         return JsonResponse(body("sign_in", "Sign in first.", 401), status=401, content_type=MEDIA_TYPE)
-    if not await FittingSession.objects.of(user.shop_id).filter(pk=session_id).aexists():  # type: ignore[union-attr, arg-type]
+    if not await FittingSession.objects.of(user.shop_id).filter(pk=session_id).aexists():
         title = "That is not here, or not in your shop."
         return JsonResponse(body("not_found", title, 404), status=404, content_type=MEDIA_TYPE)
-    response = StreamingHttpResponse(events(session_id), content_type="text/event-stream")
+    sign_in = SignIn(user.pk or 0, request.session.session_key or "")
+    response = StreamingHttpResponse(events(session_id, sign_in), content_type="text/event-stream")
     response.headers["Cache-Control"] = "no-cache"
     response.headers["Content-Encoding"] = "identity"  # compressing would hold every event back
     response.headers["X-Accel-Buffering"] = "no"

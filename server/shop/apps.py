@@ -3,3 +3,6 @@ from django.apps import AppConfig
 
 class ShopConfig(AppConfig):
     name = "shop"
+
+    def ready(self) -> None:
+        from . import schema  # noqa: F401, PLC0415 (registers itself; needs the apps loaded)

@@ -2,10 +2,13 @@
 
 from __future__ import annotations
 
+from collections.abc import Iterator
+
 from common.policy import Role
 from common.scoped import ScopedModel
 from django.contrib.auth.models import AbstractUser
 from django.db import models
+from django.utils.crypto import salted_hmac
 
 
 class Shop(models.Model):
@@ -13,6 +16,10 @@ class Shop(models.Model):
     city = models.CharField(max_length=80, blank=True)
     thresholds = models.JSONField(default=dict, help_text="Those that differ from the usual, in the units shown.")
     revision = models.PositiveIntegerField(default=1, help_text="Goes up when what all sessions rest on changes.")
+    idle_minutes = models.PositiveIntegerField(default=0, help_text="A sign-in ends after so long unused; 0: it stays.")
+    keep_years = models.PositiveSmallIntegerField(
+        default=0, help_text="Customers not seen for so long are erased; 0: never."
+    )
 
     def __str__(self) -> str:
         return self.name
@@ -25,6 +32,15 @@ class User(AbstractUser):
     role = models.CharField(
         max_length=10, choices=[(role.value, role.value) for role in Role], default=Role.FITTER.value
     )
+    keys = models.JSONField(default=dict, help_text="Shortcuts: `off`, and `changed` by command.")
+    sign_ins_from = models.PositiveIntegerField(default=0, help_text="Counts up to end every sign-in made before.")
+
+    def get_session_auth_hash(self) -> str:
+        """Part of every sign-in: a new password, or ending the others, ends those made before."""
+        return salted_hmac("hemicycle.sign_in", f"{self.password}:{self.sign_ins_from}", algorithm="sha256").hexdigest()
+
+    def get_session_auth_fallback_hash(self) -> Iterator[str]:
+        yield from ()
 
 
 class Bay(ScopedModel):
@@ -47,14 +63,36 @@ class Bay(ScopedModel):
 
 
 class AuditEntry(ScopedModel):
-    """One change of state; append only."""
+    """One change of state; append only: PostgreSQL refuses to change or remove one."""
 
     at = models.DateTimeField(auto_now_add=True)
     actor = models.ForeignKey(User, on_delete=models.PROTECT, null=True)
     action = models.CharField(max_length=60)
     subject = models.CharField(max_length=60)
     detail = models.JSONField(default=dict)
+    of_session = models.BigIntegerField(null=True, help_text="The session it was done in.")
+    of_customer = models.BigIntegerField(null=True, help_text="The customer whose data it touched.")
+    revision = models.PositiveIntegerField(null=True, help_text="Of the session, which this change made.")
+    change = models.CharField(max_length=60, blank=True, help_text="As the screen that asked for it names it.")
 
     class Meta:
-        indexes = [models.Index(fields=["shop", "subject"])]
+        indexes = [
+            models.Index(fields=["shop", "subject"]),
+            models.Index(fields=["shop", "of_session", "revision"]),
+            models.Index(fields=["shop", "of_customer"]),
+        ]
         ordering = ["id"]
+
+
+class DoneChange(models.Model):
+    """A change that was carried out, by the name its screen gave it: sent again, it is not done again."""
+
+    actor = models.ForeignKey(User, on_delete=models.CASCADE, related_name="+")
+    change = models.CharField(max_length=60)
+    at = models.DateTimeField(auto_now_add=True)
+
+    class Meta:
+        constraints = [models.UniqueConstraint(fields=["actor", "change"], name="a_change_is_done_once")]
+
+    def __str__(self) -> str:
+        return self.change

@@ -23,7 +23,7 @@ def set_thresholds(actor: User, values: Mapping[str, float]) -> Shop:
     before = shop.thresholds
     shop.thresholds = {key: value for key, value in wanted.items() if value != USUAL[key]}
     shop.revision += 1
-    shop.save()
+    shop.save(update_fields=["thresholds", "revision"])
     record(shop.pk, actor, "shop.thresholds", f"shop:{shop.pk}", before=before, after=shop.thresholds)
     return shop
 
@@ -32,13 +32,13 @@ def set_thresholds(actor: User, values: Mapping[str, float]) -> Shop:
 def set_bay(actor: User, bay_id: int, *, models_flight: bool, altitude_m: float, temperature_c: float) -> Bay:
     """What a bay's monitor measures and the air in it, for the sessions opened from now on; shots on record keep
     the source they came with."""
-    bay = Bay.objects.one(actor.shop_id or 0, bay_id)
+    bay = Bay.objects.select_for_update().one(actor.shop_id or 0, bay_id)
     if not -100 <= altitude_m <= 4000:
         raise BadInput("An altitude between −100 and 4 000 m is needed.", field="altitude_m")
     if not -20 <= temperature_c <= 50:
         raise BadInput("A temperature between −20 and 50 °C is needed.", field="temperature_c")
     bay.models_flight, bay.altitude_m, bay.temperature_c = models_flight, altitude_m, temperature_c
-    bay.save()
+    bay.save(update_fields=["models_flight", "altitude_m", "temperature_c"])
     Shop.objects.filter(pk=bay.shop_id).update(revision=F("revision") + 1)
     record(bay.shop_id, actor, "bay.set", f"bay:{bay.pk}", models_flight=models_flight)
     return bay

@@ -2,11 +2,13 @@
 
 from __future__ import annotations
 
-from dataclasses import asdict, dataclass
+from dataclasses import asdict, dataclass, field
+from datetime import UTC, datetime
 
 from common.api import actor_of, given, serializer_of, shown
 from common.policy import Anyone, may, shop_of
 from common.problems import MEDIA_TYPE, body
+from django.conf import settings
 from django.contrib.auth import authenticate, login, logout
 from django.middleware.csrf import get_token
 from django.utils.decorators import method_decorator
@@ -18,7 +20,10 @@ from rest_framework.response import Response
 from rest_framework.views import APIView
 
 from .models import Bay, Shop, User
+from .people import set_rules
 from .settings_of_shop import set_bay, set_thresholds
+
+LONGEST_NAME, LONGEST_PASSWORD = 150, 256
 
 
 @dataclass
@@ -43,10 +48,13 @@ class BayRow:
 
 @dataclass
 class ShopOut:
-    """may_change: whether who asks may change it."""
+    """may_change: whether who asks may change it. idle_minutes, keep_years: 0 for ever."""
 
     name: str
     may_change: bool
+    idle_minutes: int
+    keep_years: int
+    backup: BackupOut
     thresholds: list[Setting]
     bays: list[BayRow]
 
@@ -59,10 +67,36 @@ class ThresholdsIn:
 
 
 @dataclass
+class ShopRulesIn:
+    """0: for ever."""
+
+    idle_minutes: int
+    keep_years: int
+
+
+@dataclass
+class BackupOut:
+    """The newest backup. every_hours: how often one is made; 0 where this server makes none."""
+
+    made_at: datetime | None
+    bytes: int
+    kept: int
+    every_hours: int
+
+
+@dataclass
 class BayIn:
     models_flight: bool
     altitude_m: float
     temperature_c: float
+
+
+@dataclass
+class Keys:
+    """One's own shortcuts. off: none at all. changed: by command, the key that does it; empty for none."""
+
+    off: bool = False
+    changed: dict[str, str] = field(default_factory=dict)
 
 
 @dataclass
@@ -72,6 +106,7 @@ class Me:
     role: str
     shop: str
     bays: list[BayOut]
+    keys: Keys
 
 
 @dataclass
@@ -83,10 +118,21 @@ class SignIn:
 def _me(request: Request) -> Me:
     user = request.user
     if not isinstance(user, User) or not may(user, "read"):
-        return Me(signed_in=False, name="", role="", shop="", bays=[])
+        return Me(signed_in=False, name="", role="", shop="", bays=[], keys=Keys())
     shop = shop_of(request)
     bays = [BayOut(bay.pk, bay.name, bay.indoor) for bay in Bay.objects.of(shop).order_by("name")]
-    return Me(True, user.get_full_name() or user.username, user.role, shop.name, bays)
+    return Me(True, user.get_full_name() or user.username, user.role, shop.name, bays, Keys(**user.keys))
+
+
+def _backup() -> BackupOut:
+    """What the launcher's folder of backups holds."""
+    folder = settings.BACKUPS
+    files = sorted(folder.glob("*.hemicycle"), key=lambda path: path.stat().st_mtime) if folder else []
+    if not files:
+        return BackupOut(None, 0, 0, settings.BACKUP_HOURS)
+    newest = files[-1].stat()
+    made_at = datetime.fromtimestamp(newest.st_mtime, tz=UTC)
+    return BackupOut(made_at, newest.st_size, len(files), settings.BACKUP_HOURS)
 
 
 def _shop(request: Request) -> Response:
@@ -95,6 +141,9 @@ def _shop(request: Request) -> Response:
     answer = ShopOut(
         name=shop.name,
         may_change=may(request.user, "own"),
+        idle_minutes=shop.idle_minutes,
+        keep_years=shop.keep_years,
+        backup=_backup(),
         thresholds=settings_of(changed(shop.thresholds)),
         bays=[BayRow(b.pk, b.name, b.indoor, b.surface, b.models_flight, b.altitude_m, b.temperature_c) for b in bays],
     )
@@ -115,6 +164,19 @@ class ShopView(APIView):
     def put(self, request: Request) -> Response:
         """Owners only."""
         set_thresholds(actor_of(request), given(request, ThresholdsIn).values)
+        return _shop(request)
+
+
+class ShopRulesView(APIView):
+    @extend_schema(
+        request=serializer_of(ShopRulesIn),
+        responses=serializer_of(ShopOut),
+        operation_id="set_shop_rules",
+        tags=["shop"],
+    )
+    def put(self, request: Request) -> Response:
+        """Owners only."""
+        set_rules(actor_of(request), **asdict(given(request, ShopRulesIn)))
         return _shop(request)
 
 
@@ -147,8 +209,10 @@ class SignInView(APIView):
     def post(self, request: Request) -> Response:
         """Sign in. Too many wrong tries in a row are refused for a quarter of an hour."""
         wanted = given(request, SignIn)
-        user = authenticate(request._request, username=wanted.username, password=wanted.password)
-        if user is None:
+        # No name or password is so long; looking it up, hashing it and counting it as a try would cost us, not them.
+        known = len(wanted.username) <= LONGEST_NAME and len(wanted.password) <= LONGEST_PASSWORD
+        user = known and authenticate(request._request, username=wanted.username, password=wanted.password)
+        if not user:
             locked = getattr(request._request, "axes_locked_out", False)
             title = "Too many tries. Wait a quarter of an hour." if locked else "That name and password do not match."
             code = 429 if locked else 400

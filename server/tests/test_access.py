@@ -5,13 +5,16 @@ from contextlib import contextmanager
 
 import pytest
 from config.urls import api
+from conftest import PASSWORD, person
+from customers.actions import add_customer
 from django.db import transaction
 from django.test import Client
 from django.urls import get_resolver
+from django.utils import timezone
 from fitting.api import answers
 from fitting.models import BagPlan, Build, FittingSession, Shot, ShotImport
 from live.actions import make_key
-from live.models import TrayShot
+from live.models import FeedKey, TrayShot
 from shop.models import Bay
 
 JSON = "application/json"
@@ -21,12 +24,24 @@ ADDRESSES = {
     "shop": ("GET", "PUT"),
     "bays/<int:bay_id>": ("PUT",),
     "customers": ("GET", "POST"),
+    "customers/<int:customer_id>": ("GET", "PUT", "DELETE"),
+    "customers/<int:customer_id>/merge": ("POST",),
+    "customers/<int:customer_id>/export": ("GET",),
+    "people": ("GET", "POST"),
+    "people/<int:user_id>": ("PUT", "POST"),
+    "me/password": ("PUT",),
+    "me/keys": ("PUT",),
+    "me/other-sign-ins": ("DELETE",),
+    "shop/rules": ("PUT",),
+    "trail": ("GET",),
+    "bays/<int:bay_id>/keys": ("GET", "POST"),
+    "keys/<int:key_id>": ("DELETE",),
     "rack": ("GET",),
     "checks-due": ("GET",),
     "sessions": ("GET", "POST"),
     "sessions/<int:session_id>": ("GET",),
     "sessions/<int:session_id>/stream": ("GET",),
-    "sessions/<int:session_id>/brief": ("PUT",),
+    "sessions/<int:session_id>/brief": ("PATCH",),
     "sessions/<int:session_id>/gap": ("PUT",),
     "sessions/<int:session_id>/targets": ("PUT",),
     "sessions/<int:session_id>/clubs": ("POST",),
@@ -51,16 +66,28 @@ ADDRESSES = {
     "sessions/<int:session_id>/ask": ("PUT",),
     "shots/<int:shot_id>/build": ("PUT",),
     "bays/<int:bay_id>/stand-in": ("GET", "POST", "DELETE"),
-    "bays/<int:bay_id>/tray": ("GET", "POST", "PUT"),
+    "bays/<int:bay_id>/tray": ("GET", "POST", "PUT", "DELETE"),
     "feed/tee": ("GET",),
     "feed/shots": ("POST",),
 }
-OWNERS_ONLY = {("shop", "PUT"), ("bays/<int:bay_id>", "PUT")}
+OWNERS_ONLY = {
+    ("shop", "PUT"),
+    ("shop/rules", "PUT"),
+    ("bays/<int:bay_id>", "PUT"),
+    ("bays/<int:bay_id>/keys", "POST"),
+    ("keys/<int:key_id>", "DELETE"),
+    ("customers/<int:customer_id>", "DELETE"),
+    ("people", "GET"),
+    ("people", "POST"),
+    ("people/<int:user_id>", "PUT"),
+    ("people/<int:user_id>", "POST"),
+    ("trail", "GET"),
+}
 OPEN = {"me", "sign-in"}
 ROWS = [(address, method) for address, methods in ADDRESSES.items() for method in methods]
 SHOT = {"id": "first", "readings": {"carry_m": 160.0}}
 BODIES = {
-    "brief": {"miss": "left", "firmness": "soft", "jobs": []},
+    "brief": {"now": {"miss": "left", "firmness": "soft", "jobs": []}},
     "gap": {"rule": "even_steps", "clubs_to_place": 2},
     "targets": {"slot": 0, "quantity": "carry_m", "low": 150, "high": 160},
     "clubs": {"name": "7i"},
@@ -74,6 +101,11 @@ BODIES = {
     "shop": {"values": {"sure": 0.85}},
     "ask": {"intent": "low", "protocol": "shaped"},
     "stand-in": {"shots": 0},
+    "people": {"username": "new", "name": "New Person"},
+    "people/<int:user_id>": {"name": "Other Person", "role": "fitter", "active": True},
+    "password": {"old": PASSWORD, "new": "another that is long"},
+    "keys": {"off": True, "label": "Monitor", "days": 30},
+    "shop/rules": {"idle_minutes": 30, "keep_years": 7},
     "handover": {"builds": [], "reasons": "Nothing beats it.", "lost": []},
 }
 
@@ -96,12 +128,17 @@ def fill(session, shop):
     imported = ShotImport.objects.create(shop=shop, session=session, file_name="a.csv", text="x", columns=[])
     waits = TrayShot.objects.create(shop=shop, bay=bay, feed_id="kept", readings={"carry_m": 150.0})
     ids = {"session_id": session.pk, "build_id": build.pk, "shot_id": shot.pk, "bay_id": bay.pk}
-    ids |= {"plan_id": plan.pk, "import_id": imported.pk}
+    ids |= {"plan_id": plan.pk, "import_id": imported.pk, "customer_id": session.customer_id}
+    ids |= {"user_id": person(shop, "third").pk, "key_id": FeedKey.objects.get().pk}
+    other = add_customer(session.fitter, name="Ada Field", hand="right")
+    TrayShot.objects.create(shop=shop, bay=bay, feed_id="away", readings={"carry_m": 150.0}, put_away_at=timezone.now())
 
     def filled(address):
-        body = BODIES.get(address.rsplit("/", 1)[-1], {})
-        if address == "customers":
+        body = BODIES.get(address) or BODIES.get(address.rsplit("/", 1)[-1], {})
+        if address in ("customers", "customers/<int:customer_id>"):
             body = {"name": "New"}
+        if address.endswith("merge"):
+            body = {"other": other.pk}
         if address == "sessions":
             body = {"customer": session.customer_id, "bay": bay.pk}
         if address.endswith("candidates"):
@@ -165,7 +202,7 @@ def test_the_shops_own_people_get_through(who, fill, request):
     client = Client()
     client.force_login(request.getfixturevalue(who))
     for address, method in [row for row in ROWS if not row[0].startswith("feed/") and "stream" not in row[0]]:
-        if address == "sign-out":
+        if address in ("sign-out", "me/password", "me/other-sign-ins"):  # they end this sign-in
             continue
         with nothing_stays():
             answer = call(client, method, fill, address)

@@ -112,12 +112,17 @@ def test_a_tray_is_filed_by_one_act_in_order_and_what_is_nobodys_is_put_away_and
     for number in range(3):
         send(f"s{number}", carry_m=150.0 + number)
     url = f"/api/bays/{session.bay_id}/tray"
-    tray = desk.get(url).json()
+    tray = desk.get(url).json()["waiting"]
     assert [row["readings"]["carry_m"] for row in tray] == [150.0, 151.0, 152.0]
     first, second, third = (row["id"] for row in tray)
-    assert len(desk.put(url, {"shots": [second]}, content_type=JSON).json()) == 2
+    put_away = {"shots": [second]}
+    assert len(desk.put(url, put_away, content_type=JSON).json()["waiting"]) == 2
+    back = desk.delete(url).json()
+    assert (len(back["waiting"]), back["put_away"]) == (3, 0)
+    left = desk.put(url, put_away, content_type=JSON).json()
+    assert (len(left["waiting"]), left["put_away"]) == (2, 1)
     body = {"session": session.pk, "build": build.pk, "shots": [first, third]}
-    assert desk.post(url, body, content_type=JSON).json() == []
+    assert desk.post(url, body, content_type=JSON).json()["waiting"] == []
     assert of(session) == [150.0, 152.0]
     assert desk.post(url, body, content_type=JSON).json()["type"] == "hemicycle:tray_moved"
     assert of(session) == [150.0, 152.0]

@@ -65,7 +65,7 @@ def test_jobs_are_played_out_and_builds_compared_on_them(desk, session, hit):
     job = {"name": "Par three", "kind": "green", "distance_m": 160, "carry_over_m": None, "width_m": 25, "depth_m": 25,
            "firmness": "medium", "uses_per_round": 2}  # fmt: skip
     brief = {"miss": "none", "firmness": "medium", "jobs": [job]}
-    assert desk.put(f"/api/sessions/{session.pk}/brief", brief, content_type=JSON).status_code == 200
+    assert desk.patch(f"/api/sessions/{session.pk}/brief", {"now": brief}, content_type=JSON).status_code == 200
     hit(8)
     (verdict,) = desk.get(f"/api/sessions/{session.pk}").json()["verdicts"]
     (played,) = verdict["played"]

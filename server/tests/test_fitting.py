@@ -60,7 +60,7 @@ def test_a_retry_never_doubles_a_shot_and_blanks_are_marked_computed(desk, sessi
     shot = {"id": "s1", "readings": {"ball_speed_mps": 54.0, "launch_deg": 15.0, "spin_rpm": 4600.0, "carry_m": 163.0}}
     assert feed(shot)["new"] == 1
     again = feed(shot, {**shot, "id": "s2"})
-    assert again == {"session": session.pk, "build": "A", "accepted": ["s1", "s2"], "new": 1, "tray": 0}
+    assert again == {"session": session.pk, "build": "A", "accepted": ["s1", "s2"], "new": 1, "differs": [], "tray": 0}
     assert Shot.objects.count() == 2
     seen = desk.get(f"/api/sessions/{session.pk}").json()
     stored = {**seen["shots"][0], "sources": {**seen["usual_sources"], **seen["shots"][0]["sources"]}}
@@ -104,7 +104,7 @@ def test_setting_aside_and_bringing_back_keeps_the_shot_and_both_averages(desk, 
     put("aside", {"aside": False})
     assert picture()["kept"] == 5
     names = list(AuditEntry.objects.filter(subject=f"shot:{last.pk}").values_list("action", flat=True))
-    assert names == ["shot.strike", "shot.aside", "shot.back"]
+    assert names == ["feed.shot", "shot.strike", "shot.aside", "shot.back"]
 
 
 def test_a_shot_counts_for_what_it_shows(desk, session, feed):
@@ -197,11 +197,11 @@ def test_the_brief_names_the_field_at_fault_and_keeps_what_was_there(desk, sessi
         "width_m": 20, "depth_m": 24, "firmness": "firm", "uses_per_round": 1,
     }  # fmt: skip
     good = {"miss": "left", "firmness": "firm", "jobs": [job]}
-    seen = desk.put(f"/api/sessions/{session.pk}/brief", good, content_type=JSON).json()
+    seen = desk.patch(f"/api/sessions/{session.pk}/brief", {"now": good}, content_type=JSON).json()
     landing = next(t for t in seen["bag"]["in_work"]["slots"][0]["targets"] if t["quantity"] == "landing_deg")
     assert landing["low"] == 46
     bad = {**good, "jobs": [job, {**job, "distance_m": 2}]}
-    problem = desk.put(f"/api/sessions/{session.pk}/brief", bad, content_type=JSON).json()
+    problem = desk.patch(f"/api/sessions/{session.pk}/brief", {"now": bad}, content_type=JSON).json()
     assert problem["field"] == "jobs.1.distance"
     assert session.jobs.count() == 1
 
@@ -227,7 +227,7 @@ def test_a_recommendation_is_agreed_once_and_does_not_follow_later_edits(desk, s
 
 def test_a_new_visit_brings_the_bag_along_and_what_lasts_of_the_brief(desk, session):
     told = {"miss": "left", "firmness": "soft", "jobs": [], "likes": {"fairway": "disliked"}, "lies": ["rough"]}
-    desk.put(f"/api/sessions/{session.pk}/brief", told, content_type=JSON)
+    desk.patch(f"/api/sessions/{session.pk}/brief", {"now": told}, content_type=JSON)
     body = {"customer": session.customer_id, "bay": session.bay_id}
     visit = desk.post("/api/sessions", body, content_type=JSON).json()
     assert [build["name"] for build in visit["builds"]] == ["Dr", "5W", "5i", "6i"]
@@ -266,7 +266,6 @@ def test_a_session_is_judged_anew_when_anything_it_rests_on_changes_and_only_the
     for change, body in (
         (f"{url}/targets", {"slot": 0, "quantity": "carry_m", "low": 150, "high": 160}),
         (f"{url}/gap", {"rule": "even_steps", "clubs_to_place": 1}),
-        (f"{url}/brief", {"miss": "left", "firmness": "soft", "jobs": []}),
         (f"/api/builds/{Build.objects.get(name='5W').pk}", {"typed_carry_m": 185.0}),
         (f"/api/builds/{Build.objects.get(letter='A').pk}", {"liking": "disliked"}),
         (f"/api/shots/{Shot.objects.first().pk}/aside", {"aside": True}),
@@ -275,6 +274,9 @@ def test_a_session_is_judged_anew_when_anything_it_rests_on_changes_and_only_the
         assert desk.put(change, body, content_type=JSON).status_code == 200
         assert judged() is not before, change
     before = judged()
+    assert desk.patch(f"{url}/brief", {"now": {"miss": "left"}}, content_type=JSON).status_code == 200
+    assert judged() is not before
+    before = judged()
     session.shop.thresholds = {"sure": 0.9}
     session.shop.save()
     assert judged() is not before
@@ -282,6 +284,7 @@ def test_a_session_is_judged_anew_when_anything_it_rests_on_changes_and_only_the
 
 def test_a_session_is_read_in_a_fixed_number_of_queries(desk, session, feed, django_assert_num_queries):
     hit(feed, 3)
+    desk.get("/api/me")  # writes down when this sign-in was last seen
     with django_assert_num_queries(11):
         desk.get(f"/api/sessions/{session.pk}")
     hit(feed, 9, first=10)

@@ -196,7 +196,7 @@ def test_once_agreed_it_is_agreed(desk, two):
 @pytest.mark.parametrize(
     ("method", "url", "body"),
     [
-        ("put", "/api/sessions/{session}/brief", {"miss": "none", "firmness": "soft", "jobs": []}),
+        ("patch", "/api/sessions/{session}/brief", {"now": {"miss": "none", "firmness": "soft", "jobs": []}}),
         ("post", "/api/sessions/{session}/clubs", {"name": "7i", "typed_carry_m": 130}),
         ("put", "/api/sessions/{session}/gap", {"rule": "carry_only", "clubs_to_place": 2}),
         ("put", "/api/shots/{shot}/aside", {"aside": True}),

@@ -58,7 +58,7 @@ def brief(desk, session, **more):
         "firmness": "medium", "uses_per_round": 2,
     }  # fmt: skip
     body = {"miss": "none", "firmness": "medium", "jobs": [job], **more}
-    return put(desk, f"/api/sessions/{session.pk}/brief", body)
+    return desk.patch(f"/api/sessions/{session.pk}/brief", {"now": body}, content_type=JSON).json()
 
 
 def test_the_short_list_puts_up_what_it_proposes_and_plans_count_it_as_expected(desk, hit_session):
@@ -356,8 +356,7 @@ def test_a_veto_of_a_kind_in_the_brief_is_a_veto_of_its_builds_until_the_player_
 
 def test_courses_need_names_of_their_own_and_shares_that_are_shares(desk, session):
     def refused(*courses):
-        job = {"miss": "none", "firmness": "medium", "jobs": [], "courses": list(courses)}
-        return put(desk, f"/api/sessions/{session.pk}/brief", job, 400)
+        return brief(desk, session, courses=list(courses))
 
     home = {"name": "Home", "kind": "home", "firmness": "soft", "share": 80}
     assert refused(home, {**home, "kind": "trip"})["field"] == "courses.1.name"

@@ -11,6 +11,9 @@ from ..errors import BadInput
 
 NUMBER = re.compile(r"^[+\-\u2212]?\d+(?:\.\d+)?(?:[eE][+\-]?\d+)?$")
 SEPARATORS = ",;\t|"
+MOST_COLUMNS = 200
+MOST_CELL = 2_000  # characters
+MOST_DIGITS = 40
 
 
 @dataclass(frozen=True)
@@ -48,26 +51,41 @@ def _separator(header_line: str) -> str:
     return best if counts[best] else ","
 
 
-def read_table(text: str) -> Table:
-    """Split text into a header and rows; blank lines are passed over, short rows padded."""
-    lines = [line for line in text.splitlines() if line.strip()]
-    if len(lines) < 2:
-        raise BadInput("The file needs a header line and at least one shot below it.", field="file")
-    separator = _separator(lines[0])
-    reader = csv.reader(io.StringIO(text), delimiter=separator)
+def _first_line(text: str) -> str:
+    """The first line that holds anything; the rest of the text is left alone."""
+    start = len(text) - len(text.lstrip())
+    return re.split(r"[\r\n]", text[start : start + MOST_COLUMNS * MOST_CELL], maxsplit=1)[0]
+
+
+def _header(cells: list[str]) -> tuple[str, ...]:
+    if len(cells) > MOST_COLUMNS:
+        raise BadInput(f"The file has over {MOST_COLUMNS} columns. Export shots, one in a row.", field="file")
+    return tuple(cell.strip() for cell in cells)
+
+
+def read_table(text: str, *, most_rows: int) -> Table:
+    """Split text into a header and rows; blank lines are passed over, short rows padded. Columns, rows and the length
+    of a cell are bounded as it is read, before anything grows. Raises BadInput with what to do."""
+    separator = _separator(_first_line(text))
+    reader = csv.reader(io.StringIO(text, newline=""), delimiter=separator)
     headers: tuple[str, ...] | None = None
     rows: list[Row] = []
+    before = csv.field_size_limit(MOST_CELL)
     try:
         for cells in reader:
             if not any(cell.strip() for cell in cells):
                 continue
             if headers is None:
-                headers = tuple(cell.strip() for cell in cells)
+                headers = _header(cells)
                 continue
-            padded = [cell.strip() for cell in cells] + [""] * (len(headers) - len(cells))
-            rows.append(Row(line=reader.line_num, cells=tuple(padded[: len(headers)])))
+            if len(rows) == most_rows:
+                raise BadInput(f"The file has over {most_rows:,} rows. Export one session.", field="file")
+            kept = [cell.strip() for cell in cells[: len(headers)]]
+            rows.append(Row(line=reader.line_num, cells=(*kept, *[""] * (len(headers) - len(kept)))))
     except csv.Error as error:
         raise BadInput(f"Line {reader.line_num} cannot be read as CSV: {error}.", field="file") from error
+    finally:
+        csv.field_size_limit(before)
     if headers is None or not rows:
         raise BadInput("The file needs a header line and at least one shot below it.", field="file")
     comma = separator != "," and any(re.fullmatch(r"-?\d+,\d+", cell) for row in rows[:50] for cell in row.cells)
@@ -88,6 +106,6 @@ def number(cell: str, *, decimal_comma: bool = False) -> float | None:
         text, sign = side.group(2), -1.0 if "L" in (side.group(1), side.group(3)) else 1.0
     text = text.replace(" ", "")
     text = text.replace(".", "").replace(",", ".") if decimal_comma else re.sub(r",(?=\d{3}\b)", "", text)
-    if not NUMBER.match(text):
-        raise BadInput(f"“{cell}” is not a number.")
+    if len(text) > MOST_DIGITS or not NUMBER.match(text):
+        raise BadInput(f"“{cell[:MOST_DIGITS]}” is not a number.")
     return sign * float(text)

@@ -2,25 +2,29 @@
 
 from __future__ import annotations
 
-from dataclasses import asdict, dataclass, field, fields
+import json
+from collections.abc import Iterable, Mapping, Sequence
+from dataclasses import asdict, dataclass, field, fields, is_dataclass, replace
 from decimal import Decimal
 from typing import Any, Literal
 
+from common.problems import Refused
 from django.utils import timezone
 from hemicycle_core.bag import HeadType
 from hemicycle_core.brief import JobKind, Miss
 from hemicycle_core.errors import BadInput
 from hemicycle_core.flight import Firmness
 from hemicycle_core.judge import Liking
-from shop.audit import action, record
+from shop.audit import action
 from shop.models import User
 
 from ..domain.rows import core_job
 from ..models import FittingSession, Job
-from .changes import announce, for_change
+from .changes import announce, for_change, note
 from .windows import keep_windows
 
 MOST_COURSES = 6
+MOST_JOBS = 24
 
 
 @dataclass
@@ -68,30 +72,118 @@ class Brief:
 
 
 COLUMNS = [each.name for each in fields(Brief) if each.name != "jobs"]
+LABELS = {
+    "miss": "Miss to avoid",
+    "firmness": "Usual ground",
+    "jobs": "Jobs",
+    "most_clubs": "Clubs carried",
+    "budget": "Budget",
+    "pain": "Pain or an injury",
+    "notes": "Notes",
+    "shape": "Shape wanted",
+    "courses": "Where they play",
+    "lies": "Lies",
+    "likes": "Likes",
+}
+
+
+class Clash(Refused):
+    """A field was written by someone else meanwhile. detail: by field what stands there now."""
+
+    def __init__(self, theirs: dict[str, Any]) -> None:
+        named = ", ".join(LABELS[name] for name in theirs)
+        super().__init__(f"Someone else wrote here meanwhile: {named}. Choose which is to stay.", kind="clash")
+        self.detail = {"theirs": theirs}
+
+
+def brief_of(session: FittingSession, jobs: Iterable[Job]) -> Brief:
+    """What the interview found so far."""
+    columns = {name: getattr(session, name) for name in COLUMNS}
+    typed = {
+        "miss": Miss(session.miss),
+        "firmness": Firmness(session.firmness),
+        "courses": [Course(**course) for course in session.courses],
+        "likes": {kind: Liking(liking) for kind, liking in session.likes.items()},
+    }
+    return Brief(**{**columns, **typed}, jobs=[job_fields(job) for job in jobs])
+
+
+def job_fields(job: Job) -> JobFields:
+    return JobFields(
+        name=job.name,
+        kind=JobKind(job.kind),
+        distance_m=job.distance_m,
+        carry_over_m=job.carry_over_m,
+        width_m=job.width_m,
+        depth_m=job.depth_m,
+        firmness=Firmness(job.firmness),
+        uses_per_round=job.uses_per_round,
+        course=job.course,
+        lie=job.lie,
+    )
+
+
+def _plain(value: Any) -> Any:
+    """As it travels, so that what was read can be held against what is."""
+    return json.loads(json.dumps(asdict(value) if is_dataclass(value) else value, default=_written))  # type: ignore[arg-type]
+
+
+def _written(value: Any) -> Any:
+    if isinstance(value, Decimal):
+        return f"{value.normalize():f}"
+    return asdict(value) if is_dataclass(value) and not isinstance(value, type) else str(value)
+
+
+def _no_clash(before: Brief, now: Mapping[str, Any], was: Mapping[str, Any]) -> None:
+    """Every field is as the screen had it, or already as it is wanted."""
+    theirs = {}
+    for name in now:
+        stands = _plain(getattr(before, name))
+        if name in was and stands not in (_plain(was[name]), _plain(now[name])):
+            theirs[name] = stands
+    if theirs:
+        raise Clash(theirs)
 
 
 @action("fit")
-def write_brief(actor: User, session_id: int, brief: Brief) -> FittingSession:
+def write_brief(
+    actor: User, session_id: int, now: Mapping[str, Any], *, was: Mapping[str, Any] | None = None
+) -> FittingSession:
+    """Write some fields of the brief. now: by name, of the types that Brief has. was: the same fields as the screen had
+    them; one that someone else changed since, to something else, is a clash: nothing is written and both are told."""
     session = for_change(actor, session_id)
+    before = brief_of(session, Job.objects.of(session.shop_id).filter(session=session))
+    _no_clash(before, now, was or {})
+    brief = replace(before, **now)
     if not 1 <= brief.most_clubs <= 20:
         raise BadInput("Clubs carried must be 1 to 20.", field="most_clubs")
+    if brief.budget is not None and brief.budget < 0:
+        raise BadInput("A budget is nought or more.", field="budget")
+    if "jobs" in now:
+        _write_jobs(session, brief.jobs)
+    checked = {"courses": _courses(brief), "likes": _likes(brief)}
+    columns = [name for name in COLUMNS if name in now]
+    for name in columns:
+        setattr(session, name, checked.get(name, getattr(brief, name)))
+    session.briefed_at = timezone.now()
+    session.save(update_fields=["briefed_at", *columns])
+    keep_windows(session, actor)
+    note(session, actor, "brief.write", f"session:{session.pk}", fields=sorted(now))
+    announce(session, "brief")
+    return session
+
+
+def _write_jobs(session: FittingSession, jobs: Sequence[JobFields]) -> None:
+    if len(jobs) > MOST_JOBS:
+        raise BadInput(f"{MOST_JOBS} jobs are the most a brief holds.", field="jobs")
     rows = [
         Job(shop_id=session.shop_id, session=session, position=position, **asdict(job))
-        for position, job in enumerate(brief.jobs)
+        for position, job in enumerate(jobs)
     ]
     for position, row in enumerate(rows):
         _checked(row, position)
     Job.objects.of(session.shop_id).filter(session=session).delete()
     Job.objects.bulk_create(rows)
-    checked = {"courses": _courses(brief), "likes": _likes(brief)}
-    for name in COLUMNS:
-        setattr(session, name, checked.get(name, getattr(brief, name)))
-    session.briefed_at = timezone.now()
-    session.save()
-    keep_windows(session, actor)
-    record(session.shop_id, actor, "brief.write", f"session:{session.pk}", jobs=[job.name for job in rows])
-    announce(session, "brief")
-    return session
 
 
 def _likes(brief: Brief) -> dict[str, str]:

@@ -16,12 +16,12 @@ from hemicycle_core.rack.eligible import check_can_be_had, check_setting, check_
 from hemicycle_core.rack.specification import build_name
 from hemicycle_core.units import METRES_PER_INCH
 from rack.models import Head, Shaft
-from shop.audit import action, record
+from shop.audit import action
 from shop.models import User
 
 from ..models import LETTERS, Build, FittingSession
 from .bays import leave_bay, take_bay
-from .changes import announce, for_change
+from .changes import announce, for_change, not_meanwhile, note
 from .windows import keep_windows
 
 
@@ -68,7 +68,7 @@ def _bring_back(build: Build, fields: dict[str, Any]) -> Build:
         if value is not None:
             setattr(build, key, value)
     _check_typed(build.name, build.head_type, build.typed_carry_m, build.typed_total_m)
-    build.save()
+    build.save(update_fields=["archived", *(key for key, value in fields.items() if value is not None)])
     return build
 
 
@@ -77,7 +77,7 @@ def add_club(actor: User, session_id: int, *, name: str, **fields: Any) -> Build
     session = for_change(actor, session_id)
     build = add_own(session, name, **fields)
     keep_windows(session, actor)
-    record(session.shop_id, actor, "club.add", f"build:{build.pk}", session=session.pk, name=build.name)
+    note(session, actor, "club.add", f"build:{build.pk}", name=build.name)
     announce(session, "bag")
     return build
 
@@ -93,13 +93,18 @@ def change_club(actor: User, build_id: int, **changes: Any) -> Build:
     """Type carry and total, mark as fixed, correct loft or length, note what the player says of it. Only what is
     given changes."""
     build, session = _build(actor, build_id)
+    not_meanwhile(
+        session,
+        ["club.change"],
+        touches=lambda entry: entry.subject == f"build:{build_id}" and bool(changes.keys() & entry.detail["after"]),
+    )
     before = {key: getattr(build, key) for key in changes}
     for key, value in changes.items():
         setattr(build, key, value)
     _check_typed(build.name, build.head_type, build.typed_carry_m, build.typed_total_m)
-    build.save()
+    build.save(update_fields=list(changes))
     keep_windows(session, actor)
-    record(session.shop_id, actor, "club.change", f"build:{build.pk}", before=before, after=changes)
+    note(session, actor, "club.change", f"build:{build.pk}", before=before, after=changes)
     announce(session, "bag")
     return build
 
@@ -109,13 +114,13 @@ def drop_club(actor: User, build_id: int) -> Build:
     """Take a club out of the bag or a candidate off the stand; its shots stay on record."""
     build, session = _build(actor, build_id)
     build.archived = True
-    build.save()
+    build.save(update_fields=["archived"])
     if session.in_hand_id == build.pk:
         session.in_hand = None
-        session.save()
+        session.save(update_fields=["in_hand"])
         leave_bay(session)
     keep_windows(session, actor)
-    record(session.shop_id, actor, "club.drop", f"build:{build.pk}", name=build.name)
+    note(session, actor, "club.drop", f"build:{build.pk}", name=build.name)
     announce(session, "bag")
     return build
 
@@ -123,7 +128,7 @@ def drop_club(actor: User, build_id: int) -> Build:
 def _hold(session: FittingSession, build: Build) -> None:
     """Shots of this bay go to this build of this session from now on."""
     session.in_hand, session.in_hand_at = build, timezone.now()
-    session.save()
+    session.save(update_fields=["in_hand", "in_hand_at"])
     take_bay(session)
 
 
@@ -157,7 +162,7 @@ def add_candidates(actor: User, session_id: int, wanted: Sequence[CandidateChoic
         _hold(session, made[0])
     keep_windows(session, actor, first=True)
     for build in made:
-        record(session.shop_id, actor, "build.add", f"build:{build.pk}", session=session.pk, letter=build.letter)
+        note(session, actor, "build.add", f"build:{build.pk}", letter=build.letter)
     announce(session, "stand")
     return made
 
@@ -211,7 +216,7 @@ def new_setting(actor: User, build_id: int, *, set_loft_deg: float) -> Build:
         turned_from=build,
     )
     _hold(session, turned)
-    record(session.shop_id, actor, "build.turn", f"build:{turned.pk}", turned_from=build.letter, letter=turned.letter)
+    note(session, actor, "build.turn", f"build:{turned.pk}", turned_from=build.letter, letter=turned.letter)
     announce(session, "stand")
     return turned
 
@@ -224,6 +229,6 @@ def take_in_hand(actor: User, session_id: int, *, build_id: int) -> FittingSessi
     if build.session_id != session.pk or build.archived:
         raise BadInput("That club is not on the stand.", field="build")
     _hold(session, build)
-    record(session.shop_id, actor, "build.in_hand", f"session:{session.pk}", build=build.pk)
+    note(session, actor, "build.in_hand", f"session:{session.pk}", build=build.pk)
     announce(session, "in_hand")
     return session

@@ -2,12 +2,16 @@
 
 from __future__ import annotations
 
+from collections.abc import Callable, Collection
 from typing import Any
 
+from common.asked import asked
 from common.notices import tell
 from common.problems import Refused
 from django.db.models import F
-from shop.models import User
+from shop.audit import record
+from shop.models import AuditEntry, User
+from shop.trail import in_words
 
 from ..models import FittingSession
 
@@ -39,3 +43,46 @@ def next_revision(session: FittingSession) -> FittingSession:
 def announce(session: FittingSession, what: str, *, shot: dict[str, Any] | None = None) -> None:
     """Say what changed, with the revision that the session has now. shot: a new shot as screens draw it."""
     tell(session.pk, session.revision, what, shot=shot)
+
+
+def note(session: FittingSession, actor: User | None, name: str, subject: str, /, **detail: Any) -> None:
+    """Write down a change of a session, with the revision that it made."""
+    record(
+        session.shop_id,
+        actor,
+        name,
+        subject,
+        of_session=session.pk,
+        of_customer=session.customer_id,
+        revision=session.revision,
+        **detail,
+    )
+
+
+def not_meanwhile(
+    session: FittingSession,
+    names: Collection[str] | None,
+    *,
+    touches: Callable[[AuditEntry], bool] = lambda _entry: True,
+    but: Collection[str] = (),
+) -> None:
+    """Refuse a change that rests on an old picture: what it is about was changed, elsewhere, after the revision that
+    its screen had. names: of the acts that would, None for any of the session but those of `but`."""
+    seen = asked()
+    if seen.since is None or seen.since >= session.revision - 1:
+        return
+    later = AuditEntry.objects.of(session.shop_id).filter(of_session=session.pk, revision__gt=seen.since)
+    later = later.exclude(action__in=but) if names is None else later.filter(action__in=names)
+    if seen.tab:
+        later = later.exclude(change__startswith=f"{seen.tab}.")
+    changes = [entry for entry in later.select_related("actor") if touches(entry)]
+    if changes:
+        raise Stale(changes)
+
+
+class Stale(Refused):
+    """The picture that a change rests on is old."""
+
+    def __init__(self, changes: list[AuditEntry]) -> None:
+        told = " ".join(in_words(entry) for entry in changes[-3:])
+        super().__init__(f"Meanwhile this changed. {told} Look at it as it is now, then do it again.", kind="stale")

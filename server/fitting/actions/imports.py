@@ -12,12 +12,12 @@ from hemicycle_core.errors import BadInput
 from hemicycle_core.formats.club_names import short_name
 from hemicycle_core.formats.shots_csv import Column, Parsed, ParsedShot, RowProblem, guess_mapping, parse_shots
 from hemicycle_core.formats.table import Table, read_table
-from shop.audit import action, record
+from shop.audit import action
 from shop.models import User
 
 from ..models import Build, ColumnMapping, FittingSession, Run, Shot, ShotImport
 from .builds import add_own
-from .changes import announce, for_change
+from .changes import announce, for_change, note
 from .shots import run_for, take_in
 from .windows import keep_windows
 
@@ -51,10 +51,7 @@ class Imported:
 def table_of(text: str) -> Table:
     if len(text) > MOST_TEXT:
         raise BadInput("The file is over 4 MB, more than a session of shots. Export one session.", field="file")
-    table = read_table(text)
-    if len(table.rows) > MOST_SHOTS:
-        raise BadInput(f"The file has over {MOST_SHOTS} rows. Export one session.", field="file")
-    return table
+    return read_table(text, most_rows=MOST_SHOTS)
 
 
 def _signature(table: Table) -> str:
@@ -112,7 +109,7 @@ def import_shots(actor: User, session_id: int, request: ImportRequest) -> Import
             result.problems.extend(RowProblem(shot.line, "", words) for shot in shots)
     if not result.shots:
         raise BadInput("No shot of the file could be taken in. Check the mapping.", field="columns")
-    record(session.shop_id, actor, "shots.import", f"session:{session.pk}", file=kept.file_name, shots=result.shots)
+    note(session, actor, "shots.import", f"session:{session.pk}", file=kept.file_name, shots=result.shots)
     keep_windows(session, actor)
     announce(session, "shots")
     return result
@@ -127,7 +124,7 @@ def undo_import(actor: User, import_id: int, *, undone: bool) -> FittingSession:
     session = for_change(actor, ShotImport.objects.one(actor.shop_id or 0, import_id).session_id)
     kept = ShotImport.objects.one(session.shop_id, import_id)
     kept.undone_at = timezone.now() if undone else None
-    kept.save()
+    kept.save(update_fields=["undone_at"])
     session.whole_from = session.revision
     session.save(update_fields=["whole_from"])
     came = Build.objects.of(session.shop_id).filter(session=session, imported=kept)
@@ -136,9 +133,9 @@ def undo_import(actor: User, import_id: int, *, undone: bool) -> FittingSession:
         same = Build.objects.of(session.shop_id).filter(session=session, letter="", name=build.name, archived=False)
         if undone or not same.exists():
             build.archived = undone
-            build.save()
+            build.save(update_fields=["archived"])
     name = "shots.import_undone" if undone else "shots.import_redone"
-    record(session.shop_id, actor, name, f"session:{session.pk}", file=kept.file_name)
+    note(session, actor, name, f"session:{session.pk}", file=kept.file_name)
     keep_windows(session, actor)
     announce(session, "shots")
     return session

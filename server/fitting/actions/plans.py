@@ -12,12 +12,12 @@ from hemicycle_core.bag.plans import MOST_KEPT_PLANS
 from hemicycle_core.errors import BadInput
 from hemicycle_core.rack import owned
 from hemicycle_core.rack.expected import SWUNG
-from shop.audit import action, record
+from shop.audit import action
 from shop.models import User
 
 from ..domain.session import JudgedSession
 from ..models import BagPlan, Build, FittingSession, HeadSeen
-from .changes import announce, for_change
+from .changes import announce, for_change, not_meanwhile, note
 
 
 @dataclass
@@ -53,11 +53,13 @@ def keep_plan(actor: User, session_id: int, wanted: PlanChoice, *, plan_id: int 
     if plan_id is None and mine.count() >= MOST_KEPT_PLANS:
         raise Refused("Three plans stand side by side at most. Take one away first.", kind="plans_full")
     row = BagPlan(shop_id=session.shop_id, session=session) if plan_id is None else mine.one(session.shop_id, plan_id)
+    if plan_id is not None:
+        not_meanwhile(session, ["plan.keep"], touches=lambda entry: entry.detail.get("id") == plan_id)
     row.name = wanted.name.strip()[:40] or "Plan"
     row.swap_home_id, row.swap_away_id, row.swap_course = wanted.swap_home, wanted.swap_away, wanted.swap_course
-    row.save()
+    row.save()  # made here, or locked with its session
     row.builds.set(builds)
-    record(session.shop_id, actor, "plan.keep", f"session:{session.pk}", plan=row.name, builds=list(wanted.builds))
+    note(session, actor, "plan.keep", f"session:{session.pk}", id=row.pk, plan=row.name, builds=list(wanted.builds))
     announce(session, "plan")
     return row
 
@@ -66,7 +68,7 @@ def keep_plan(actor: User, session_id: int, wanted: PlanChoice, *, plan_id: int 
 def drop_plan(actor: User, plan_id: int) -> FittingSession:
     row = BagPlan.objects.one(actor.shop_id or 0, plan_id)
     session = for_change(actor, row.session_id)
-    record(session.shop_id, actor, "plan.drop", f"session:{session.pk}", plan=row.name)
+    note(session, actor, "plan.drop", f"session:{session.pk}", plan=row.name)
     row.delete()
     announce(session, "plan")
     return session

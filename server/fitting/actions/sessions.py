@@ -4,16 +4,17 @@ from __future__ import annotations
 
 from datetime import date
 
+from common.problems import Refused
 from customers.models import Customer
 from django.db.models import BooleanField, ExpressionWrapper, Q
 from django.utils import timezone
 from hemicycle_core.protocols import asked
 from hemicycle_core.shots import Intent
-from shop.audit import action, record
+from shop.audit import action
 from shop.models import Bay, User
 
 from ..models import Build, FittingSession
-from .changes import announce, for_change
+from .changes import announce, for_change, note
 
 # Agreed ones last: those to go on with are what the desk is opened for.
 TO_GO_ON_WITH_FIRST = (ExpressionWrapper(Q(agreed_at__isnull=False), output_field=BooleanField()).asc(),)
@@ -31,6 +32,8 @@ def open_session(actor: User, *, customer_id: int, bay_id: int, held_on: date | 
     where they play, what they like and what they fear."""
     assert actor.shop_id is not None
     customer = Customer.objects.one(actor.shop_id, customer_id)
+    if customer.erased_at is not None:
+        raise Refused("This customer is erased. Add them anew for a new visit.", kind="erased")
     bay = Bay.objects.one(actor.shop_id, bay_id)
     session = FittingSession.objects.create(
         shop_id=actor.shop_id,
@@ -43,16 +46,18 @@ def open_session(actor: User, *, customer_id: int, bay_id: int, held_on: date | 
         altitude_m=bay.altitude_m,
         temperature_c=bay.temperature_c,
     )
-    last = FittingSession.objects.of(actor.shop_id).filter(customer=customer).exclude(pk=session.pk).first()
+    last = (
+        FittingSession.objects.of(actor.shop_id).filter(customer__in=customer.family()).exclude(pk=session.pk).first()
+    )
     if last is not None:
         for name in LASTING:
             setattr(session, name, getattr(last, name))
-        session.save()
+        session.save(update_fields=list(LASTING))
         for build in Build.objects.of(actor.shop_id).filter(session=last, letter="", archived=False):
             Build.objects.create(
                 shop_id=actor.shop_id, session=session, **{name: getattr(build, name) for name in OWN_FIELDS}
             )
-    record(actor.shop_id, actor, "session.open", f"session:{session.pk}", customer=customer.pk)
+    note(session, actor, "session.open", f"session:{session.pk}")
     return session
 
 
@@ -62,6 +67,6 @@ def ask_for(actor: User, session_id: int, *, intent: Intent, protocol: str) -> F
     session = for_change(actor, session_id)
     session.protocol, session.intent = asked(protocol, intent).key, intent.value
     session.save(update_fields=["protocol", "intent"])
-    record(session.shop_id, actor, "session.ask", f"session:{session.pk}", protocol=protocol, intent=intent.value)
+    note(session, actor, "session.ask", f"session:{session.pk}", protocol=protocol, intent=intent.value)
     announce(session, "ask")
     return session

@@ -8,11 +8,11 @@ from django.db.models import Max
 from hemicycle_core.errors import BadInput
 from hemicycle_core.flight import Air, Firmness
 from hemicycle_core.shots import FLIGHT_READINGS, FULL_SWING, Intent, Source, Strike, check_readings, fill_blanks
-from shop.audit import action, record
+from shop.audit import action
 from shop.models import User
 
 from ..models import Build, FittingSession, Run, Shot, ShotImport
-from .changes import announce, for_change, next_revision
+from .changes import announce, for_change, next_revision, note
 from .windows import keep_windows
 
 DISTANCE = ("carry_m", "total_m")
@@ -103,8 +103,8 @@ def set_aside(actor: User, shot_id: int, *, aside: bool, reason: str = "") -> Sh
     shot, session = _shot(actor, shot_id)
     shot.aside = aside
     shot.aside_reason = reason.strip() if aside else ""
-    shot.save()
-    record(session.shop_id, actor, "shot.aside" if aside else "shot.back", f"shot:{shot.pk}", reason=shot.aside_reason)
+    shot.save(update_fields=["aside", "aside_reason", "revision"])
+    note(session, actor, "shot.aside" if aside else "shot.back", f"shot:{shot.pk}", reason=shot.aside_reason)
     _bag_may_have_moved(session, shot.run, actor)
     announce(session, "shot")
     return shot
@@ -116,8 +116,8 @@ def call_strike(actor: User, shot_id: int, *, strike: Strike | None) -> Shot:
     shot, session = _shot(actor, shot_id)
     before = shot.strike
     shot.strike = strike.value if strike else ""
-    shot.save()
-    record(session.shop_id, actor, "shot.strike", f"shot:{shot.pk}", before=before, after=shot.strike)
+    shot.save(update_fields=["strike", "revision"])
+    note(session, actor, "shot.strike", f"shot:{shot.pk}", before=before, after=shot.strike)
     announce(session, "shot")
     return shot
 
@@ -131,8 +131,8 @@ def say_what_counts(actor: User, shot_id: int, *, misread: bool, distance: bool,
     before = {"misread": shot.misread, "void": shot.void}
     shot.misread = misread
     shot.void = [*(() if distance else DISTANCE), *(() if line else LINE)]
-    shot.save()
-    record(session.shop_id, actor, "shot.counts", f"shot:{shot.pk}", before=before, misread=misread, void=shot.void)
+    shot.save(update_fields=["misread", "void", "revision"])
+    note(session, actor, "shot.counts", f"shot:{shot.pk}", before=before, misread=misread, void=shot.void)
     _bag_may_have_moved(session, shot.run, actor)
     announce(session, "shot")
     return shot
@@ -148,8 +148,8 @@ def move_shot(actor: User, shot_id: int, *, build_id: int) -> Shot:
     before = shot.run.build_id
     if before != build.pk:
         shot.run = run_for(session, build, shot.run.imported)
-        shot.save()
-        record(session.shop_id, actor, "shot.move", f"shot:{shot.pk}", before=before, after=build.pk)
+        shot.save(update_fields=["run", "revision"])
+        note(session, actor, "shot.move", f"shot:{shot.pk}", before=before, after=build.pk)
         keep_windows(session, actor)
         announce(session, "shot")
     return shot

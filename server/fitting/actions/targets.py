@@ -9,11 +9,11 @@ from hemicycle_core.bag.gaps import check_short_rule, check_step
 from hemicycle_core.bag.slots import MOST_CLUBS
 from hemicycle_core.errors import BadInput
 from hemicycle_core.shots import READINGS
-from shop.audit import action, record
+from shop.audit import action
 from shop.models import User
 
 from ..models import Build, FittingSession, TargetOverride
-from .changes import announce, for_change
+from .changes import announce, for_change, not_meanwhile, note
 from .windows import keep_windows
 
 
@@ -31,13 +31,14 @@ def choose_gap(
     session = for_change(actor, session_id)
     if not 1 <= clubs_to_place <= MOST_CLUBS:
         raise BadInput(f"Plan 1 to {MOST_CLUBS} clubs for one hole.", field="clubs_to_place")
+    not_meanwhile(session, ["gap.choose"])
     session.rule = rule.value
     session.clubs_to_place = clubs_to_place
     session.gap_above = None if gap_above_id is None else own_club(session, gap_above_id)
     session.like_for = None if like_for_id is None else own_club(session, like_for_id)
-    session.save()
+    session.save(update_fields=["rule", "clubs_to_place", "gap_above", "like_for"])
     keep_windows(session, actor)
-    record(session.shop_id, actor, "gap.choose", f"session:{session.pk}", rule=rule, clubs=clubs_to_place)
+    note(session, actor, "gap.choose", f"session:{session.pk}", rule=rule, clubs=clubs_to_place)
     announce(session, "gap")
     return session
 
@@ -59,15 +60,16 @@ class RuleChoice:
 def choose_rules(actor: User, session_id: int, wanted: RuleChoice) -> FittingSession:
     """How the holes are drawn beyond the long end's rule."""
     session = for_change(actor, session_id)
+    not_meanwhile(session, ["rules.choose"])
     check_short_rule(wanted.short_rule)
     for end in ("long", "short"):
         least, most = getattr(wanted, f"{end}_least_m"), getattr(wanted, f"{end}_most_m")
         check_step(least, most, field=f"{end}_least_m")
     for name, value in asdict(wanted).items():
         setattr(session, name, value)
-    session.save()
+    session.save(update_fields=list(asdict(wanted)))
     keep_windows(session, actor)
-    record(session.shop_id, actor, "rules.choose", f"session:{session.pk}", **asdict(wanted))
+    note(session, actor, "rules.choose", f"session:{session.pk}", **asdict(wanted))
     announce(session, "gap")
     return session
 
@@ -89,6 +91,11 @@ def set_target(
         raise BadInput("That is not something a target can be set for.", field="quantity")
     if low is not None and high is not None and low >= high:
         raise BadInput("The window is the wrong way round: its lower end must be the smaller.", field="low")
+    not_meanwhile(
+        session,
+        ["target.set"],
+        touches=lambda entry: (entry.detail["slot"], entry.detail["quantity"]) == (slot, quantity),
+    )
     TargetOverride.objects.create(
         shop_id=session.shop_id,
         session=session,
@@ -100,8 +107,6 @@ def set_target(
         by=actor,
     )
     keep_windows(session, actor)
-    record(
-        session.shop_id, actor, "target.set", f"session:{session.pk}", slot=slot, quantity=quantity, low=low, high=high
-    )
+    note(session, actor, "target.set", f"session:{session.pk}", slot=slot, quantity=quantity, low=low, high=high)
     announce(session, "target")
     return session

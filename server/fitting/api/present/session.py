@@ -5,6 +5,7 @@ from __future__ import annotations
 from typing import Any
 
 from customers.schemas import person
+from django.db.models import Count, Q, QuerySet
 from hemicycle_core.bag import GapRule
 from hemicycle_core.judge.advice import next_step
 from hemicycle_core.shots import Intent
@@ -91,8 +92,17 @@ def _imports(judged: JudgedSession) -> list[ImportedFile]:
     ]
 
 
+def for_lines(sessions: QuerySet[FittingSession]) -> QuerySet[FittingSession]:
+    """Sessions with what their lines are made of: a handful of queries for all of them."""
+    return (
+        sessions.select_related("customer", "bay", "fitter", "shop")
+        .prefetch_related("recommendations__builds", "recommendations__dropped")
+        .annotate(shot_count=Count("shots", filter=Q(shots__run__imported__undone_at=None)))
+    )
+
+
 def present_line(session: Any) -> SessionLine:
-    """session: a FittingSession with `shot_count` annotated and recommendations prefetched."""
+    """session: one of `for_lines`."""
     agreed = next(iter(session.recommendations.all()), None)
     outcome = ""
     if agreed is not None:

@@ -7,7 +7,6 @@ from dataclasses import asdict
 from common.api import actor_of, given, serializer_of
 from common.pages import Pages
 from common.policy import shop_of
-from django.db.models import Count, Q
 from drf_spectacular.utils import extend_schema
 from rest_framework.generics import GenericAPIView
 from rest_framework.request import Request
@@ -17,7 +16,7 @@ from rest_framework.views import APIView
 from ...actions import sessions
 from ...models import FittingSession
 from ..answers import SINCE, answer, changed, documented_change, session_of
-from ..present.session import present_line
+from ..present.session import for_lines, present_line
 from ..schemas.session import NewSession, SessionLine, SessionOut
 
 
@@ -28,13 +27,8 @@ class SessionsView(GenericAPIView[FittingSession]):
     @extend_schema(responses=serializer_of(SessionLine)(many=True), operation_id="sessions", tags=["sessions"])
     def get(self, request: Request) -> Response:
         """Sessions of the shop, those to go on with first, then newest first, a page at a time."""
-        rows = (
-            FittingSession.objects.of(shop_of(request))
-            .select_related("customer", "bay")
-            .prefetch_related("recommendations__builds", "recommendations__dropped")
-            .annotate(shot_count=Count("shots", filter=Q(shots__run__imported__undone_at=None)))
-            .order_by(*sessions.TO_GO_ON_WITH_FIRST, "-held_on", "-id")
-        )
+        rows = for_lines(FittingSession.objects.of(shop_of(request)))
+        rows = rows.order_by(*sessions.TO_GO_ON_WITH_FIRST, "-held_on", "-id")
         return self.get_paginated_response([asdict(present_line(row)) for row in self.paginate_queryset(rows) or []])
 
     @documented_change(NewSession, name="open_session", tags=["sessions"], status=201)

@@ -7,7 +7,7 @@ from typing import Any
 from django.core.management.base import BaseCommand, CommandError, CommandParser
 from shop.models import Bay
 
-from live.actions import make_key
+from live.actions import YEAR_H, make_key
 
 
 class Command(BaseCommand):
@@ -16,7 +16,7 @@ class Command(BaseCommand):
     def add_arguments(self, parser: CommandParser) -> None:
         parser.add_argument("bay", help="name of the bay")
         parser.add_argument("--stand-in", action="store_true", help="for the stand-in monitor")
-        parser.add_argument("--hours", type=float, help="how long it lasts; for ever when not given")
+        parser.add_argument("--hours", type=float, default=YEAR_H, help="how long it lasts; a year when not given")
 
     def handle(self, *_args: Any, **options: Any) -> None:
         bays = list(Bay.objects.filter(name=options["bay"]).select_related("shop"))

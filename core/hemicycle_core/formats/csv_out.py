@@ -1,0 +1,45 @@
+"""Writing CSV: shots in our own header, and cells that no spreadsheet takes for a formula."""
+
+from __future__ import annotations
+
+import csv
+import io
+from collections.abc import Iterable, Mapping, Sequence
+from dataclasses import dataclass
+
+from ..shots import READINGS
+from .shots_csv import CLUB, STRIKE
+from .table import NUMBER
+
+FORMULA = ("=", "+", "-", "@", "\t", "\r")
+
+
+def harmless(cell: object) -> object:
+    """A cell as it is safe to open: text that a spreadsheet would run gets an apostrophe before it; numbers stay."""
+    if isinstance(cell, str) and cell.startswith(FORMULA) and not NUMBER.match(cell.strip()):
+        return f"'{cell}"
+    return cell
+
+
+@dataclass(frozen=True)
+class WrittenShot:
+    """One shot as it is written. club: the build's letter or name; values: canonical units, by reading."""
+
+    session: int
+    number: int
+    club: str
+    strike: str
+    aside: bool
+    values: Mapping[str, float]
+
+
+def shots_csv(shots: Iterable[WrittenShot]) -> str:
+    """Shots as CSV in our own header (docs/formats/shots-csv.md), canonical units, with the session and the number of
+    each and whether it was set aside."""
+    out = io.StringIO()
+    writer = csv.writer(out, lineterminator="\n")
+    writer.writerow(["session", "shot", CLUB, STRIKE, "aside", *READINGS])
+    for shot in shots:
+        values: Sequence[object] = [shot.values.get(key, "") for key in READINGS]
+        writer.writerow([shot.session, shot.number, harmless(shot.club), shot.strike, int(shot.aside), *values])
+    return out.getvalue()

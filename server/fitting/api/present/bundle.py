@@ -1,0 +1,115 @@
+"""A session as a bundle (docs/formats/session-bundle.md), which `./hemicycle judge` reads."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from hemicycle_core.formats.bundle_schema import FORMAT, VERSION
+from hemicycle_core.formats.csv_out import WrittenShot
+from hemicycle_core.shots import FLIGHT_READINGS, Source
+
+from ...domain.session import JudgedSession
+from ...models import Build, Shot
+
+
+def present_bundle(judged: JudgedSession) -> dict[str, Any]:
+    """Everything of a session that a judgement rests on, canonical units."""
+    rows, session = judged.rows, judged.rows.session
+    models_flight = session.bay.models_flight
+    return {
+        "format": FORMAT,
+        "version": VERSION,
+        "customer": {"name": session.customer.name, "hand": session.customer.hand},
+        "held_on": session.held_on.isoformat(),
+        "air": {"altitude_m": session.altitude_m, "temperature_c": session.temperature_c},
+        "monitor_models_flight": models_flight,
+        "budget": None if session.budget is None else float(session.budget),
+        "miss": session.miss,
+        "rule": session.rule,
+        "clubs_to_place": session.clubs_to_place,
+        "jobs": [
+            {
+                "name": job.name,
+                "kind": job.kind,
+                "distance_m": job.distance_m,
+                "carry_over_m": job.carry_over_m,
+                "width_m": job.width_m,
+                "depth_m": job.depth_m,
+                "firmness": job.firmness,
+                "uses_per_round": job.uses_per_round,
+            }
+            for job in rows.jobs
+        ],
+        **_slot(judged),
+        "clubs": [
+            {**_club(judged, build), "carry_m": build.typed_carry_m, "total_m": build.typed_total_m}
+            for build in rows.own
+        ],
+        "builds": [
+            {
+                **_club(judged, build),
+                "letter": build.letter,
+                "sleeve_deg": build.head.sleeve_deg if build.head else 0,
+                "price": None if build.price is None else float(build.price),
+                "liking": judged.liking_of(build).value,
+            }
+            for build in rows.candidates
+        ],
+    }
+
+
+def _slot(judged: JudgedSession) -> dict[str, Any]:
+    """The window in force, where there is one: a bundle holds one place."""
+    layout = judged.bag.layout
+    if layout is None or len(layout.slots) != 1:
+        return {}
+    targets = {target.quantity: target for target in judged.bag.targets(layout.slots[0])}
+    carry, landing = targets.get("carry_m"), targets.get("landing_deg")
+    if carry is None or carry.low is None or carry.high is None:
+        return {}
+    least = {} if landing is None else {"landing_deg": landing.low}
+    return {"slot": {"low_m": carry.low, "high_m": carry.high, **least}}
+
+
+def _club(judged: JudgedSession, build: Build) -> dict[str, Any]:
+    models_flight = judged.rows.session.bay.models_flight
+    return {
+        "name": build.name,
+        "head_type": build.head_type,
+        "loft_deg": build.set_loft_deg,
+        "length_m": build.length_m,
+        "shots": [_shot(shot, models_flight) for shot, _ in judged.rows.by_build.get(build.pk, [])],
+    }
+
+
+def _shot(shot: Shot, models_flight: bool) -> dict[str, Any]:
+    usual = {
+        key: Source.MODELLED if models_flight and key in FLIGHT_READINGS else Source.MEASURED for key in shot.sources
+    }
+    return {
+        "readings": shot.readings,
+        "sources": {key: source for key, source in shot.sources.items() if source != usual[key]},
+        "aside": shot.aside,
+        "aside_reason": shot.aside_reason,
+        "strike": shot.strike or None,
+        "intent": shot.run.intent,
+        "protocol": shot.run.protocol,
+        "misread": shot.misread,
+        "void": list(shot.void),
+    }
+
+
+def written_shots(judged: JudgedSession) -> list[WrittenShot]:
+    """Every shot of a session for a CSV, in the order they were hit."""
+    names = {build.pk: build.letter or build.name for build in judged.rows.builds}
+    return [
+        WrittenShot(
+            session=shot.session_id,
+            number=shot.number,
+            club=names[shot.run.build_id],
+            strike=shot.strike,
+            aside=shot.aside,
+            values=shot.readings,
+        )
+        for shot in judged.rows.shots
+    ]

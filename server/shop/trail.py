@@ -1,0 +1,67 @@
+"""The trail of acts in words."""
+
+from __future__ import annotations
+
+from .models import AuditEntry
+
+WORDS = {
+    "session.open": "opened the session",
+    "session.ask": "changed what the player is asked to hit",
+    "brief.write": "wrote in the brief",
+    "gap.choose": "chose the gap in work",
+    "rules.choose": "chose how the holes are drawn",
+    "target.set": "overruled a target",
+    "club.add": "put a club in the bag",
+    "club.change": "changed a club",
+    "club.drop": "took a club out",
+    "build.add": "put a build on the stand",
+    "build.turn": "turned a build to another setting",
+    "build.in_hand": "took a build in hand",
+    "shot.aside": "set a shot aside",
+    "shot.back": "brought a shot back",
+    "shot.strike": "called a strike",
+    "shot.counts": "said what of a shot counts",
+    "shot.move": "moved a shot to another build",
+    "shots.import": "brought in a file of shots",
+    "shots.import_undone": "took the shots of a file back",
+    "shots.import_redone": "brought the shots of a file in again",
+    "plan.keep": "kept a plan",
+    "plan.drop": "took a plan away",
+    "handover.agree": "agreed",
+    "handover.correct": "corrected what was agreed",
+    "feed.shot": "sent a shot",
+    "feed.differs": "sent a shot again with other readings; the first stands",
+    "feed.tray": "sent shots to the tray",
+    "tray.file": "filed shots of the tray",
+    "tray.put_away": "put shots of the tray away",
+    "tray.back": "brought shots back to the tray",
+    "stand_in.start": "let the stand-in hit",
+    "stand_in.stop": "stopped the stand-in",
+    "key.make": "made a key for a monitor",
+    "key.revoke": "revoked a monitor's key",
+    "customer.add": "added a customer",
+    "customer.edit": "changed a customer's data",
+    "customer.merge": "merged two customers",
+    "customer.part": "took a merging back",
+    "customer.erase": "erased a customer",
+    "customer.export": "exported a customer's data",
+    "shop.thresholds": "changed the thresholds",
+    "shop.rules": "changed how long things are kept",
+    "bay.set": "changed a bay",
+    "person.add": "added a person",
+    "person.change": "changed a person",
+    "person.reset": "gave a person a new password",
+    "me.password": "changed their own password",
+    "me.keys": "changed their keys",
+    "me.end_others": "ended their other sign-ins",
+}
+
+
+def who(entry: AuditEntry) -> str:
+    """Whoever did it, as they are called; a monitor has no name of its own."""
+    return "A monitor" if entry.actor is None else entry.actor.get_full_name() or entry.actor.username
+
+
+def in_words(entry: AuditEntry) -> str:
+    """One entry as a sentence."""
+    return f"{who(entry)} {WORDS.get(entry.action, entry.action)}."
