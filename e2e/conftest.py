@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import json
 import os
 import re
 import shutil
@@ -11,7 +12,7 @@ import subprocess
 import sys
 import tempfile
 import uuid
-from collections.abc import Iterator
+from collections.abc import Callable, Iterator
 from contextlib import contextmanager
 from dataclasses import dataclass, field
 from pathlib import Path
@@ -66,7 +67,7 @@ class Application:
         self.said = ""
         for line in self.process.stdout:
             self.said += line
-            found = re.search(r"Sign in as\s+fitter\s+with\s+(\S+)", line)
+            found = re.search(r"Sign in as\s+fitter\s+with  (.+)", line)
             if found:
                 self.password = found.group(1)
                 return
@@ -94,6 +95,9 @@ def free_port() -> int:
 @contextmanager
 def running(database: str = "") -> Iterator[Application]:
     home = Path(tempfile.mkdtemp(prefix="hemicycle-e2e-", dir="/tmp"))
+    if database:
+        word = {"secret": "e2e", "database": "", "app": "", "demo": DEMO_WORD}
+        (home / "secrets.json").write_text(json.dumps(word))
     made = Application(home=home, port=free_port(), database=database)
     made.start()
     try:
@@ -118,6 +122,7 @@ def cluster_url() -> Iterator[str]:
 
 
 TEMPLATE = "e2e_demo"
+DEMO_WORD = "known to the tests"
 
 
 @pytest.fixture(scope="session")
@@ -127,7 +132,7 @@ def demo(cluster_url) -> str:
         database.execute("SELECT pg_advisory_lock(4711)")
         if not database.execute("SELECT 1 FROM pg_database WHERE datname = %s", [TEMPLATE]).fetchone():
             database.execute(f"CREATE DATABASE {TEMPLATE}_new")
-            env = {**server_env(named(cluster_url, f"{TEMPLATE}_new"), "e2e"), "HEMICYCLE_DEMO_PASSWORD": "not used"}
+            env = {**server_env(named(cluster_url, f"{TEMPLATE}_new"), "e2e"), "HEMICYCLE_DEMO_PASSWORD": DEMO_WORD}
             command = [sys.executable, str(ROOT / "server" / "manage.py"), "demo", "--migrate"]
             subprocess.run(command, env=env, check=True)
             database.execute(f"ALTER DATABASE {TEMPLATE}_new RENAME TO {TEMPLATE}")
@@ -155,6 +160,22 @@ def fresh_application() -> Iterator[Application]:
     """The application as it is the first time on a new machine: nothing there yet, a database of its own."""
     with running() as made:
         yield made
+
+
+@pytest.fixture
+def another() -> Iterator[Callable[[], Application]]:
+    """Makes applications that are not started yet, each over an empty folder of its own."""
+    made: list[Application] = []
+
+    def make() -> Application:
+        made.append(Application(Path(tempfile.mkdtemp(prefix="hemicycle-e2e-", dir="/tmp")), free_port()))
+        return made[-1]
+
+    yield make
+    for each in made:
+        if each.process is not None and each.process.poll() is None:
+            each.stop()
+        shutil.rmtree(each.home, ignore_errors=True)
 
 
 @pytest.fixture

@@ -6,8 +6,9 @@ import argparse
 import contextlib
 import subprocess
 import sys
+from pathlib import Path
 
-from . import install, serve, testing
+from . import install, keep, serve, testing
 from .common import PYTHON, ROOT, Stop, tools_env, warn
 
 
@@ -69,11 +70,21 @@ def main(words: list[str]) -> int:
     start = commands.add_parser("start", help="install what is missing and serve the application on loopback")
     start.add_argument("--port", type=int, default=8000)
     start.add_argument(
-        "--fresh", action="store_true", help="begin with a new demo shop; removes what is in the database"
+        "--fresh", action="store_true", help="begin with a new demo shop; what is there is backed up first"
     )
+    start.add_argument("--workers", type=int, default=1, help="server processes, 1 to 8")
     start.set_defaults(do=serve.start)
     commands.add_parser("test", help="run every test").set_defaults(do=testing.test)
     commands.add_parser("check", help="format, lint, types, contracts and fast tests").set_defaults(do=testing.check)
+    back = commands.add_parser("backup", help="write everything to a file, also while the shop goes on")
+    back.add_argument("file", type=Path)
+    back.set_defaults(do=keep.backup)
+    again = commands.add_parser("restore", help="put a backup in the place of everything that is there")
+    again.add_argument("file", type=Path)
+    again.set_defaults(do=keep.restore)
+    word = commands.add_parser("password", help="give someone a new password, when theirs is lost")
+    word.add_argument("name", help="the name they sign in with")
+    word.set_defaults(do=keep.password)
     for name, said in PASSED_ON.items():
         commands.add_parser(name, help=said, add_help=False)
     commands.add_parser("monitor", help="the stand-in launch monitor", add_help=False)

@@ -14,15 +14,19 @@ import subprocess
 import time
 import urllib.error
 import urllib.request
-from collections.abc import Iterator
+from collections.abc import Callable, Iterator
+from dataclasses import dataclass
 from pathlib import Path
 from typing import Any
 
-from . import install
-from .common import PYTHON, ROOT, Step, Stop, run, say, server_env
-from .postgres import Cluster, usable_home
+from . import install, keep
+from .common import PYTHON, ROOT, Step, Stop, say, server_env
+from .postgres import APP_USER, Cluster, usable_home
+from .supervise import Servers, Watch, end_orphans, listening, running_notice
 
 PATIENCE_S = 30
+MOST_WORKERS = 8
+MOST_CONNECTIONS = 40  # of the 60 the private database takes; the rest is for listeners, commands and backups
 
 
 def home() -> Path:
@@ -36,27 +40,24 @@ def keep_secrets(folder: Path) -> dict[str, str]:
     if path.is_file():
         try:
             kept: dict[str, str] = json.loads(path.read_text())
-            return {name: kept[name] for name in ("secret", "database", "demo")}
+            found = {name: kept[name] for name in ("secret", "database", "demo")}
         except (ValueError, KeyError) as error:
             raise Stop(f"{path} cannot be read. Restore it from a backup: the database's password is in it.") from error
-    made = {
-        "secret": secrets.token_urlsafe(48),
-        "database": secrets.token_urlsafe(24),
-        "demo": secrets.token_urlsafe(9),
-    }
-    handle = os.open(path, os.O_WRONLY | os.O_CREAT | os.O_EXCL, 0o600)
-    with os.fdopen(handle, "w") as file:
+        if "app" in kept:
+            return {**found, "app": kept["app"]}
+    else:
+        found = {
+            "secret": secrets.token_urlsafe(48),
+            "database": secrets.token_urlsafe(24),
+            "demo": secrets.token_urlsafe(9),
+        }
+    made = {**found, "app": secrets.token_urlsafe(24)}
+    new = path.with_suffix(".new")
+    new.unlink(missing_ok=True)
+    with os.fdopen(os.open(new, os.O_WRONLY | os.O_CREAT | os.O_EXCL, 0o600), "w") as file:
         json.dump(made, file)
+    new.rename(path)
     return made
-
-
-def check_port(port: int) -> None:
-    with socket.socket() as probe:
-        probe.setsockopt(socket.SOL_SOCKET, socket.SO_REUSEADDR, 1)
-        try:
-            probe.bind(("127.0.0.1", port))
-        except OSError as error:
-            raise Stop(f"Port {port} is in use. Choose another with --port, or stop what uses it.") from error
 
 
 @contextlib.contextmanager
@@ -86,32 +87,39 @@ def check_database(url: str) -> None:
         )
 
 
+@dataclass
+class Database:
+    """A database that answers. owner_url: for migrations and backups; app_url: for the server, as a role that changes
+    rows and nothing else, where there is one. cluster: the private one, which is watched."""
+
+    owner_url: str
+    app_url: str
+    app_role: str = ""
+    cluster: Cluster | None = None
+
+
 @contextlib.contextmanager
-def database(folder: Path, password: str) -> Iterator[str]:
-    """The address of a database that answers: DATABASE_URL's, or the private cluster's."""
+def database(folder: Path, kept: dict[str, str]) -> Iterator[Database]:
+    """DATABASE_URL's, or the private cluster's."""
     given = os.environ.get("DATABASE_URL")
     if given:
         check_database(given)
-        yield given
+        yield Database(given, os.environ.get("HEMICYCLE_APP_DATABASE_URL") or given)
         return
-    cluster = Cluster(usable_home(folder) / "postgres", password=password)
+    cluster = Cluster(usable_home(folder) / "postgres", password=kept["database"], app_password=kept["app"])
     with Step("Starting the database"):
         cluster.start()
     try:
         cluster.create_database(PYTHON)
-        yield cluster.url()
+        yield Database(cluster.url(), cluster.app_url(), APP_USER, cluster)
     finally:
         cluster.stop()
 
 
-def manage(env: dict[str, str], *words: str, why: str) -> None:
-    run([str(PYTHON), str(ROOT / "server" / "manage.py"), *words], env=env, why=why)
-
-
-def _wait_until_up(process: subprocess.Popen[bytes], address: str) -> None:
+def _wait_until_up(servers: Servers, address: str) -> None:
     deadline = time.monotonic() + PATIENCE_S
     while time.monotonic() < deadline:
-        if process.poll() is not None:
+        if all(process.poll() is not None for process in servers.running):
             raise Stop("The server ended while starting. Its messages are above.")
         with contextlib.suppress(urllib.error.URLError, ConnectionError, TimeoutError):
             urllib.request.urlopen(f"{address}/api/me", timeout=2).close()
@@ -120,52 +128,37 @@ def _wait_until_up(process: subprocess.Popen[bytes], address: str) -> None:
     raise Stop(f"The server did not answer within {PATIENCE_S} s.")
 
 
-@contextlib.contextmanager
-def web_server(env: dict[str, str], port: int) -> Iterator[subprocess.Popen[bytes]]:
-    """uvicorn in a group of its own, so that stand-in monitors it started end with it."""
-    command = [
-        str(PYTHON), "-m", "uvicorn", "config.asgi:application", "--app-dir", str(ROOT / "server"),
-        "--host", "127.0.0.1", "--port", str(port), "--lifespan", "off",
-        "--timeout-graceful-shutdown", "3", "--log-level", "warning", "--no-server-header",
-    ]  # fmt: skip
-    process = subprocess.Popen(command, env=env, start_new_session=True)
-    try:
-        yield process
-    finally:
-        with contextlib.suppress(ProcessLookupError):
-            os.killpg(process.pid, signal.SIGTERM)
+def _notice() -> Path:
+    return home() / "run.json"
+
+
+def is_running() -> bool:
+    """Whether a launcher holds the folder now."""
+    lock = home() / "lock"
+    if not lock.is_file():
+        return False
+    with lock.open("a+") as file:
         try:
-            process.wait(8)
-        except subprocess.TimeoutExpired:
-            os.killpg(process.pid, signal.SIGKILL)
-            process.wait()
+            fcntl.flock(file, fcntl.LOCK_EX | fcntl.LOCK_NB)
+        except OSError:
+            return True
+    return False
 
 
-@contextlib.contextmanager
-def running_notice(folder: Path, address: str, database_url: str) -> Iterator[None]:
-    """Tell other commands of this machine's owner where the server and its database are."""
-    path = folder / "run.json"
-    path.touch(mode=0o600)
-    path.write_text(json.dumps({"address": address, "database": database_url}))
-    try:
-        yield
-    finally:
-        path.unlink(missing_ok=True)
+def _running() -> dict[str, str]:
+    if not is_running() or not _notice().is_file():
+        raise Stop("No Hemicycle is running here. Start it first with ./hemicycle start.")
+    told: dict[str, str] = json.loads(_notice().read_text())
+    return told
 
 
 def django_env() -> dict[str, str]:
     """The environment of a Django command beside the running server."""
-    path = home() / "run.json"
-    if not path.is_file():
-        raise Stop("No Hemicycle is running here. Start it first with ./hemicycle start.")
-    return server_env(json.loads(path.read_text())["database"], keep_secrets(home())["secret"])
+    return server_env(_running()["database"], keep_secrets(home())["secret"])
 
 
 def running_address() -> str:
-    path = home() / "run.json"
-    if not path.is_file():
-        raise Stop("No Hemicycle is running here. Start it first, or name one with --url and HEMICYCLE_FEED_KEY.")
-    return str(json.loads(path.read_text())["address"])
+    return str(_running()["address"])
 
 
 class _Asked(Exception):
@@ -188,25 +181,68 @@ def start(options: argparse.Namespace) -> int:
 
 def _start(options: argparse.Namespace) -> None:
     began = time.monotonic()
-    check_port(options.port)
-    say("Hemicycle")
-    install.ensure_packages()
-    install.ensure_python()
-    install.ensure_front_end()
+    if not 1 <= options.workers <= MOST_WORKERS:
+        raise Stop(f"1 to {MOST_WORKERS} server processes.")
     folder = home()
     with only_one(folder):
-        kept = keep_secrets(folder)
-        with database(folder, kept["database"]) as url:
-            env = {**server_env(url, kept["secret"]), "HEMICYCLE_DEMO_PASSWORD": kept["demo"]}
-            with Step("Bringing the database up to date, with the demo shop when it is empty"):
-                fresh = ["--fresh"] if options.fresh else []
-                manage(env, "demo", "--migrate", *fresh, why="Bringing the database up to date")
-            address = f"http://127.0.0.1:{options.port}"
-            with web_server(env, options.port) as process:
-                with Step("Starting the server"):
-                    _wait_until_up(process, address)
-                say(f"\nReady in {time.monotonic() - began:.1f} s: {address}")
-                say(f"Sign in as  fitter  with  {kept['demo']}\nCtrl-C stops it.")
-                with running_notice(folder, address, url):
-                    if process.wait():
-                        raise Stop("The server ended by itself. Its messages are above.")
+        say("Hemicycle")
+        end_orphans(_notice(), folder)
+        with contextlib.closing(listening(options.port)) as held:
+            install.ensure_packages()
+            install.ensure_python()
+            install.ensure_front_end()
+            kept = keep_secrets(folder)
+            with database(folder, kept) as found:
+                holds = _bring_up_to_date(options, found, kept)
+                _serve(options, found, kept, held, lambda: _ready(began, options.port, kept["demo"] if holds else ""))
+
+
+def _bring_up_to_date(options: argparse.Namespace, found: Database, kept: dict[str, str]) -> bool:
+    """Migrations and the demo; whether the demo's own password still opens it."""
+    env = {
+        **server_env(found.owner_url, kept["secret"]),
+        "HEMICYCLE_DEMO_PASSWORD": kept["demo"],
+        "HEMICYCLE_APP_ROLE": found.app_role,
+    }
+    fresh = ["--fresh"] if options.fresh else []
+    if fresh and (before := keep.keep_safe(env, home())):
+        say(f"  What was there is in {before}")
+    with Step("Bringing the database up to date, with the demo shop when it is empty"):
+        said = keep.manage(env, "demo", "--migrate", *fresh)
+    return said.endswith("holds")
+
+
+def _ready(began: float, port: int, password: str) -> None:
+    say(f"\nReady in {time.monotonic() - began:.1f} s: http://127.0.0.1:{port}")
+    if password:
+        say(f"Sign in as  fitter  with  {password}\nCtrl-C stops it.")
+    else:
+        say("Sign in with your own password; ./hemicycle password NAME gives a new one.\nCtrl-C stops it.")
+
+
+def _serve(
+    options: argparse.Namespace, found: Database, kept: dict[str, str], held: socket.socket, ready: Callable[[], None]
+) -> None:
+    address = f"http://127.0.0.1:{options.port}"
+    env = {
+        **server_env(found.app_url, kept["secret"]),
+        "HEMICYCLE_ADDRESS": address,
+        "HEMICYCLE_BACKUPS": str(keep.folder_of(home())),
+        "HEMICYCLE_BACKUP_HOURS": f"{keep.every_h():.0f}",
+        "HEMICYCLE_CONNECTIONS": str(max(4, MOST_CONNECTIONS // options.workers)),
+    }
+    servers = Servers(env, held, home(), options.workers)
+    daily = keep.Daily(server_env(found.owner_url, kept["secret"]), home())
+
+    def told() -> dict[str, object]:
+        return {"address": address, "database": found.owner_url, "servers": servers.pids()}
+
+    try:
+        with running_notice(_notice(), told) as tell:
+            with Step("Starting the server"):
+                _wait_until_up(servers, address)
+            ready()
+            Watch(found.cluster, servers, tell).run(daily.look)
+    finally:
+        servers.stop()
+        daily.stop()

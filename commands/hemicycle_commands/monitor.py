@@ -25,8 +25,9 @@ from hemicycle_core.shots import Intent
 from hemicycle_core.simulation.golfer import Club, Player, Swinging
 from hemicycle_core.units import yards
 
-TRIES = 6
-FIRST_WAIT_S = 0.2
+FIRST_WAIT_S, LONGEST_WAIT_S = 0.2, 5.0
+TRY_AGAIN = {408, 425, 429}
+PATIENCE_S = 900.0
 
 
 class Refused(Exception):
@@ -39,25 +40,38 @@ class Feed:
 
     url: str
     key: str
+    patience_s: float = PATIENCE_S
 
-    def _call(self, path: str, data: dict[str, Any] | None = None) -> Any:
+    def _call(self, path: str, data: dict[str, Any] | None = None, *, wait_for: frozenset[int] = frozenset()) -> Any:
+        """Ask until answered: a server that is away, busy or says to wait is asked again, ever more seldom. wait_for:
+        answers that mean not yet. Raises Refused for any other no, and when patience has run out."""
         body = None if data is None else json.dumps(data).encode()
         headers = {"Authorization": f"Bearer {self.key}", "Content-Type": "application/json"}
         request = urllib.request.Request(f"{self.url}/api/feed/{path}", data=body, headers=headers)
-        for attempt in range(TRIES):
+        until, wait, said = time.monotonic() + self.patience_s, FIRST_WAIT_S, ""
+        while True:
+            told: float | None = None
             try:
                 with urllib.request.urlopen(request, timeout=10) as answer:
                     return json.load(answer)
             except urllib.error.HTTPError as error:
-                if error.code < 500:
-                    raise Refused(_title(error)) from error
+                title = _title(error)
+                if error.code < 500 and error.code not in TRY_AGAIN | wait_for:
+                    raise Refused(title) from error
+                told = _seconds(error.headers.get("Retry-After"))
             except (urllib.error.URLError, TimeoutError, ConnectionError):
-                pass
-            time.sleep(FIRST_WAIT_S * 2**attempt)
-        raise Refused(f"{self.url} does not answer.")
+                title = f"{self.url} does not answer."
+            if time.monotonic() > until:
+                raise Refused(title)
+            if title != said:
+                print(f"Waiting: {title}", file=sys.stderr, flush=True)
+                said = title
+            time.sleep(wait if told is None else min(told, LONGEST_WAIT_S))
+            wait = min(wait * 2, LONGEST_WAIT_S)
 
     def tee(self) -> dict[str, Any]:
-        tee: dict[str, Any] = self._call("tee")
+        """What is on the tee; waits while no build is in hand."""
+        tee: dict[str, Any] = self._call("tee", wait_for=frozenset({409}))
         return tee
 
     def send(self, readings: dict[str, float]) -> dict[str, Any]:
@@ -65,6 +79,11 @@ class Feed:
         shot = {"id": uuid.uuid4().hex, "readings": readings}
         receipt: dict[str, Any] = self._call("shots", {"shots": [shot]})
         return receipt
+
+
+def _seconds(text: str | None) -> float | None:
+    """Of a Retry-After header in seconds; None for none, and for a date."""
+    return float(text) if text and text.isascii() and text.isdecimal() else None
 
 
 def _title(error: urllib.error.HTTPError) -> str:
@@ -104,7 +123,9 @@ def play(feed: Feed, *, shots: int, every_s: float, seed: int | None) -> int:
     for number in range(1, shots + 1):
         readings = bay.hit(feed.tee())
         receipt = feed.send(readings)
-        print(f"{number:>3}  {receipt['build']:<4} carry {yards(readings['carry_m']):5.1f} yd", flush=True)
+        if receipt["differs"]:
+            print("The server has other readings of this shot.", file=sys.stderr)
+        print(f"{number:>3}  {receipt['build'] or 'tray':<4} carry {yards(readings['carry_m']):5.1f} yd", flush=True)
         if number < shots:
             time.sleep(every_s)
     return 0
@@ -121,6 +142,9 @@ def main(words: list[str]) -> int:
     parser.add_argument("--shots", type=int, default=6, help="how many to hit, 1 to 1000")
     parser.add_argument("--every", type=float, default=3.0, help="seconds between shots")
     parser.add_argument("--seed", type=int, help="the same seed hits the same shots")
+    parser.add_argument(
+        "--patience", type=float, default=PATIENCE_S, help="seconds to go on asking a server that is away"
+    )
     options = parser.parse_args(words)
     key = os.environ.get("HEMICYCLE_FEED_KEY", "")
     if not key:
@@ -131,7 +155,8 @@ def main(words: list[str]) -> int:
         return 2
     signal.signal(signal.SIGTERM, lambda *_: sys.exit(0))
     try:
-        return play(Feed(options.url.rstrip("/"), key), shots=options.shots, every_s=options.every, seed=options.seed)
+        feed = Feed(options.url.rstrip("/"), key, options.patience)
+        return play(feed, shots=options.shots, every_s=options.every, seed=options.seed)
     except (Refused, BadInput) as error:
         print(str(error), file=sys.stderr)
         return 1

@@ -142,9 +142,7 @@ def agreed(desk, fitter, session):
 def everything_kept():
     """Every row of every table that holds something of a shop, as text."""
     with connection.cursor() as cursor:
-        cursor.execute(
-            "SELECT tablename FROM pg_tables WHERE schemaname = 'public'"
-        )
+        cursor.execute("SELECT tablename FROM pg_tables WHERE schemaname = 'public'")
         tables = [name for (name,) in cursor.fetchall()]
         rows = []
         for table in tables:

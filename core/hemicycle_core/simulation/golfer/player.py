@@ -23,6 +23,7 @@ REFERENCE_LENGTH_M = 37.0 * METRES_PER_INCH  # a 7-iron
 SPEED_SHARE_PER_INCH = 0.029  # tour averages: 90 mph at 37 in, 113 mph at 45.5 in
 WARM_AFTER = 9  # shots
 TIRED_AFTER = 40
+TIRED_AT_MOST = 0.10  # share of speed: nobody is ever wholly tired, whatever the shots; set by judgement
 STRANGE_SHOTS, STRANGE_WIDE = 3, 1.25  # the first shots with a club are learning, and spread this much wider
 
 
@@ -34,7 +35,7 @@ class Player:
     degrees an inch. lean_deg: what the hands take off the loft of a 7-iron, less for stronger lofts.
     path_deg, face_deg: habits, right positive for a right-hander; spreads are standard deviations.
     misses: share of shots by kind.
-    tiring: share of speed lost a shot after the 40th. warm_up: share of speed missing at the first shot,
+    tiring: share of speed lost a shot after the 40th, levelling off at a tenth. warm_up: share of speed missing at the first shot,
     found again by the tenth. hand: "right" or "left". ball_drag, ball_lift: how this player's ball and
     day differ from the flight model's, which nobody but the simulation knows.
     """
@@ -161,7 +162,7 @@ class Swinging:
         z = self._chance.normal(size=(count, 7)).T
         luck, size = self._chance.random((count, 2)).T
         inches = (club.length_m - REFERENCE_LENGTH_M) / METRES_PER_INCH
-        tired = np.maximum(0, number - TIRED_AFTER) * player.tiring
+        tired = TIRED_AT_MOST * np.tanh(np.maximum(0, number - TIRED_AFTER) * player.tiring / TIRED_AT_MOST)
         cold = player.warm_up * np.maximum(0.0, 1 - (number - 1) / WARM_AFTER)
         speed = player.speed_mps * (1 + SPEED_SHARE_PER_INCH * inches) * (1 - tired - cold)
         attack = player.attack_deg + 0.25 * max(inches, -1)

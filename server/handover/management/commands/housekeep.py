@@ -1,0 +1,29 @@
+"""`manage.py housekeep`: what is done once a day, beside the backup."""
+
+from __future__ import annotations
+
+from datetime import timedelta
+from typing import Any
+
+from django.core.management import call_command
+from django.core.management.base import BaseCommand
+from django.db import transaction
+from django.utils import timezone
+from shop.models import DoneChange, Shop
+
+from handover.customer_data import erase_unseen
+
+REMEMBERED = timedelta(days=30)
+
+
+class Command(BaseCommand):
+    help = "Forget sign-ins that ran out and changes no screen sends again; erase who the shop keeps no longer."
+
+    def handle(self, *_args: Any, **_options: Any) -> None:
+        call_command("clearsessions")
+        DoneChange.objects.filter(at__lt=timezone.now() - REMEMBERED).delete()
+        for shop in Shop.objects.filter(keep_years__gt=0):
+            with transaction.atomic():
+                erased = erase_unseen(shop, timezone.localdate())
+            if erased:
+                self.stdout.write(f"{shop}: {erased} erased, not seen for {shop.keep_years} years.")
