@@ -102,6 +102,7 @@ class Keys:
 @dataclass
 class Me:
     signed_in: bool
+    username: str
     name: str
     role: str
     shop: str
@@ -118,10 +119,10 @@ class SignIn:
 def _me(request: Request) -> Me:
     user = request.user
     if not isinstance(user, User) or not may(user, "read"):
-        return Me(signed_in=False, name="", role="", shop="", bays=[], keys=Keys())
+        return Me(signed_in=False, username="", name="", role="", shop="", bays=[], keys=Keys())
     shop = shop_of(request)
     bays = [BayOut(bay.pk, bay.name, bay.indoor) for bay in Bay.objects.of(shop).order_by("name")]
-    return Me(True, user.get_full_name() or user.username, user.role, shop.name, bays, Keys(**user.keys))
+    return Me(True, user.username, user.get_full_name() or user.username, user.role, shop.name, bays, Keys(**user.keys))
 
 
 def _backup() -> BackupOut:

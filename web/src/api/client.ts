@@ -1,6 +1,8 @@
 /** The typed client of the API; every error becomes a Problem with a sentence to show. */
 import createClient from "openapi-fetch";
 import type { InUnits } from "../ui/units";
+import { currentSession, revisionHeld } from "./held";
+import { isKept, nextChange, send } from "./outbox";
 import type { components, paths } from "./schema";
 
 type Schemas = components["schemas"];
@@ -36,6 +38,10 @@ export type Ranked = Of<"RankedOut">;
 export type Rack = Of<"RackOut">;
 export type ShopSettings = Of<"ShopOut">;
 export type Me = Of<"Me">;
+export type People = Of<"PeopleOut">;
+export type FeedKeys = Of<"KeysOut">;
+export type Customer = Of<"CustomerOut">;
+export type TrailLine = Of<"TrailLine">;
 export type Firmness = Schemas["Firmness"];
 export type GapRule = Schemas["GapRule"];
 export type HeadType = Schemas["HeadType"];
@@ -64,18 +70,32 @@ function cookie(name: string): string {
 export const client = createClient<paths>({
 	baseUrl: window.location.origin,
 	credentials: "same-origin",
-	fetch: (request) => globalThis.fetch(request),
+	fetch: (request) => (isKept(request) ? send(request) : globalThis.fetch(request)),
 });
 
 client.use({
 	onRequest({ request }) {
 		request.headers.set("X-CSRFToken", cookie("csrftoken"));
+		if (request.method !== "GET") {
+			request.headers.set("Change", nextChange());
+			// Told what this page has, a change answers with the shots that changed only.
+			request.headers.set("Since-Revision", String(revisionHeld(currentSession())));
+		}
 		return request;
+	},
+	onResponse({ response }) {
+		if (response.status === 401) signInEnded();
 	},
 	onError() {
 		return new Problem("The server does not answer. Nothing you saved is lost; try again.", 0, null);
 	},
 });
+
+let signInEnded: () => void = () => undefined;
+/** What is done when an answer says that the sign-in has ended. */
+export const whenSignInEnds = (then: () => void) => {
+	signInEnded = then;
+};
 
 interface Answer<T> {
 	data?: T;

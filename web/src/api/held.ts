@@ -5,6 +5,16 @@
 import type { QueryClient } from "@tanstack/react-query";
 import type { Session, Shot } from "./client";
 
+/** The newest revision of each session that this page has had, and the one it is at. */
+const revisions = new Map<number, number>();
+let current = 0;
+export const currentSession = () => current;
+export const revisionHeld = (id: number) => revisions.get(id) ?? 0;
+export function nowAt(session: Session): void {
+	current = session.id;
+	revisions.set(session.id, Math.max(session.revision, revisionHeld(session.id)));
+}
+
 export const sessionKey = (id: number) => ["session", id] as const;
 
 export const held = (queries: QueryClient, id: number): Session | undefined =>

@@ -21,6 +21,24 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/bays/{bay_id}/keys": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description The keys that monitors of this bay may send with. */
+        get: operations["feed_keys"];
+        put?: never;
+        /** @description A new key. Owners only; it is shown this once. */
+        post: operations["give_key"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/bays/{bay_id}/stand-in": {
         parameters: {
             query?: never;
@@ -53,7 +71,8 @@ export interface paths {
         put: operations["put_away"];
         /** @description File some of them under a build; answers with those that still wait. */
         post: operations["file_tray"];
-        delete?: never;
+        /** @description Take the putting away back: what was put away within a day waits again. */
+        delete: operations["bring_back"];
         options?: never;
         head?: never;
         patch?: never;
@@ -144,6 +163,58 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/customers/{customer_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["customer"];
+        put: operations["edit_customer"];
+        post?: never;
+        /** @description Owners only, and for good: visits stay as figures without a person. */
+        delete: operations["erase_customer"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/customers/{customer_id}/export": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description Everything on record of a person: a page, their shots as CSV, each visit as a bundle. */
+        get: operations["export_customer"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/customers/{customer_id}/merge": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Another customer is this one too. */
+        post: operations["merge_customer"];
+        /** @description Take it back: this customer, who was merged into another, stands alone again. */
+        delete: operations["part_customer"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/feed/shots": {
         parameters: {
             query?: never;
@@ -195,6 +266,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/keys/{key_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** @description Owners only. The key opens nothing from now on. */
+        delete: operations["revoke_key"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/me": {
         parameters: {
             query?: never;
@@ -206,6 +294,93 @@ export interface paths {
         get: operations["me"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/me/keys": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description One's own shortcuts. */
+        put: operations["my_keys"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/me/other-sign-ins": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** @description End every other sign-in of one's own. */
+        delete: operations["end_other_sign_ins"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/me/password": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description One's own password. Every other sign-in ends. */
+        put: operations["set_password"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description Owners only. */
+        get: operations["people"];
+        put?: never;
+        /** @description Owners only. The answer holds the first password, this once. */
+        post: operations["add_person"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{user_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description Owners only. Someone who is disabled is signed out at once; what they did stays in the trail. */
+        put: operations["change_person"];
+        /** @description Owners only. A new password, shown this once. */
+        post: operations["reset_password"];
         delete?: never;
         options?: never;
         head?: never;
@@ -319,12 +494,16 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["write_brief"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
         head?: never;
-        patch?: never;
+        /**
+         * @description Write some fields. 409 `clash` tells what someone else wrote in one of them meanwhile, and nothing is
+         *     written.
+         */
+        patch: operations["write_brief"];
         trace?: never;
     };
     "/api/sessions/{session_id}/candidates": {
@@ -543,6 +722,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/shop/rules": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description Owners only. */
+        put: operations["set_shop_rules"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/shots/{shot_id}/aside": {
         parameters: {
             query?: never;
@@ -640,6 +836,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/trail": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description What was changed by whom, newest first. Owners only. */
+        get: operations["trail"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -683,6 +896,13 @@ export interface components {
         AskInRequest: {
             intent: components["schemas"]["Intent"];
             protocol: string;
+        };
+        BackupOut: {
+            /** Format: date-time */
+            made_at: string | null;
+            bytes: number;
+            kept: number;
+            every_hours: number;
         };
         BagJobOut: {
             job: string;
@@ -795,6 +1015,22 @@ export interface components {
             path: number[][];
             pattern: components["schemas"]["PatternOut"] | null;
         };
+        BriefFieldsRequest: {
+            miss?: components["schemas"]["Miss"];
+            firmness?: components["schemas"]["Firmness"];
+            jobs?: components["schemas"]["JobFieldsRequest"][];
+            most_clubs?: number;
+            /** Format: decimal */
+            budget?: string | null;
+            pain?: boolean;
+            notes?: string;
+            shape?: components["schemas"]["ShapeEnum"];
+            courses?: components["schemas"]["CourseRequest"][];
+            lies?: string[];
+            likes?: {
+                [key: string]: "liked" | "neutral" | "disliked" | "vetoed";
+            };
+        };
         BriefOut: {
             miss: components["schemas"]["Miss"];
             shape: components["schemas"]["ShapeEnum"];
@@ -812,22 +1048,6 @@ export interface components {
             jobs: components["schemas"]["JobFields"][];
             common: components["schemas"]["JobFields"][];
             done: boolean;
-        };
-        BriefRequest: {
-            miss: components["schemas"]["Miss"];
-            firmness: components["schemas"]["Firmness"];
-            jobs: components["schemas"]["JobFieldsRequest"][];
-            most_clubs?: number;
-            /** Format: decimal */
-            budget?: string | null;
-            pain?: boolean;
-            notes?: string;
-            shape?: components["schemas"]["ShapeEnum"];
-            courses?: components["schemas"]["CourseRequest"][];
-            lies?: string[];
-            likes?: {
-                [key: string]: "liked" | "neutral" | "disliked" | "vetoed";
-            };
         };
         BuildOut: {
             id: number;
@@ -1022,6 +1242,20 @@ export interface components {
             firmness: components["schemas"]["Firmness"];
             /** Format: double */
             share: number;
+        };
+        CustomerOut: {
+            id: number;
+            name: string;
+            hand: string;
+            birth_year: number | null;
+            email: string;
+            notes: string;
+            /** Format: date */
+            known_since: string;
+            erased: boolean;
+            may_erase: boolean;
+            merged: components["schemas"]["MergedLine"][];
+            visits: components["schemas"]["SessionLine"][];
         };
         /** @enum {string} */
         DecisionEnum: "buy" | "drop" | "keep";
@@ -1232,6 +1466,43 @@ export interface components {
         };
         /** @enum {string} */
         JobKind: "green" | "tee" | "layup";
+        KeyInRequest: {
+            label: string;
+            days?: number;
+        };
+        KeyLine: {
+            id: number;
+            label: string;
+            stand_in: boolean;
+            /** Format: date-time */
+            made_at: string;
+            /** Format: date-time */
+            expires_at: string;
+            /** Format: date-time */
+            last_used_at: string | null;
+        };
+        Keys: {
+            off?: boolean;
+            changed?: {
+                [key: string]: string;
+            };
+        };
+        KeysIn: {
+            off: boolean;
+            changed?: {
+                [key: string]: string;
+            };
+        };
+        KeysInRequest: {
+            off: boolean;
+            changed?: {
+                [key: string]: string;
+            };
+        };
+        KeysOut: {
+            keys: components["schemas"]["KeyLine"][];
+            made?: string | null;
+        };
         /** @enum {string} */
         Liking: "liked" | "neutral" | "disliked" | "vetoed";
         LostBuild: {
@@ -1251,10 +1522,19 @@ export interface components {
         };
         Me: {
             signed_in: boolean;
+            username: string;
             name: string;
             role: string;
             shop: string;
             bays: components["schemas"]["BayOut"][];
+            keys: components["schemas"]["Keys"];
+        };
+        MergeInRequest: {
+            other: number;
+        };
+        MergedLine: {
+            id: number;
+            name: string;
         };
         /** @enum {string} */
         Metric: "carry_m" | "landing_deg" | "side_spread" | "jobs";
@@ -1271,6 +1551,11 @@ export interface components {
             birth_year?: number | null;
             email?: string;
             notes?: string;
+        };
+        NewPersonRequest: {
+            username: string;
+            name: string;
+            role?: components["schemas"]["RoleEnum"];
         };
         NewSessionRequest: {
             customer: number;
@@ -1295,6 +1580,29 @@ export interface components {
             previous?: string | null;
             results: components["schemas"]["SessionLine"][];
         };
+        PaginatedTrailLineList: {
+            /** @example 123 */
+            count: number;
+            /**
+             * Format: uri
+             * @example http://api.example.org/accounts/?page=4
+             */
+            next?: string | null;
+            /**
+             * Format: uri
+             * @example http://api.example.org/accounts/?page=2
+             */
+            previous?: string | null;
+            results: components["schemas"]["TrailLine"][];
+        };
+        PasswordInRequest: {
+            old: string;
+            new: string;
+        };
+        PatchedBriefChangeRequest: {
+            now?: components["schemas"]["BriefFieldsRequest"];
+            was?: components["schemas"]["BriefFieldsRequest"] | null;
+        };
         PatternOut: {
             /** Format: double */
             carry_m: number;
@@ -1311,6 +1619,10 @@ export interface components {
             /** Format: double */
             width_m: number;
         };
+        PeopleOut: {
+            people: components["schemas"]["PersonLine"][];
+            password?: string | null;
+        };
         Person: {
             id: number;
             name: string;
@@ -1318,6 +1630,20 @@ export interface components {
         };
         /** @enum {string} */
         PersonHandEnum: "right" | "left";
+        PersonInRequest: {
+            name: string;
+            role: components["schemas"]["RoleEnum"];
+            active: boolean;
+        };
+        PersonLine: {
+            id: number;
+            username: string;
+            name: string;
+            role: components["schemas"]["RoleEnum"];
+            active: boolean;
+            /** Format: date-time */
+            last_sign_in: string | null;
+        };
         PlanInRequest: {
             name: string;
             builds: number[];
@@ -1407,6 +1733,7 @@ export interface components {
             build: string;
             accepted: string[];
             new: number;
+            differs?: string[];
             tray?: number;
         };
         RemarkOut: {
@@ -1414,6 +1741,8 @@ export interface components {
             what: string;
             sentence: string;
         };
+        /** @enum {string} */
+        RoleEnum: "owner" | "fitter";
         RulesInRequest: {
             short_rule: components["schemas"]["GapRule"];
             turf?: (components["schemas"]["Firmness"] | components["schemas"]["NullEnum"]) | null;
@@ -1516,8 +1845,15 @@ export interface components {
         ShopOut: {
             name: string;
             may_change: boolean;
+            idle_minutes: number;
+            keep_years: number;
+            backup: components["schemas"]["BackupOut"];
             thresholds: components["schemas"]["Setting"][];
             bays: components["schemas"]["BayRow"][];
+        };
+        ShopRulesInRequest: {
+            idle_minutes: number;
+            keep_years: number;
         };
         ShortlistOut: {
             revision: number;
@@ -1649,6 +1985,20 @@ export interface components {
                 [key: string]: number;
             };
         };
+        TrailLine: {
+            id: number;
+            /** Format: date-time */
+            at: string;
+            who: string;
+            person: number | null;
+            sentence: string;
+            subject: string;
+            session: number | null;
+            customer: number | null;
+            detail: {
+                [key: string]: unknown;
+            };
+        };
         TrayInRequest: {
             session: number;
             build: number;
@@ -1661,6 +2011,10 @@ export interface components {
             readings: {
                 [key: string]: number;
             };
+        };
+        TrayOut: {
+            waiting: components["schemas"]["TrayLine"][];
+            put_away: number;
         };
         TypeWindow: {
             head_type: components["schemas"]["HeadType"];
@@ -1746,6 +2100,52 @@ export interface operations {
             };
         };
     };
+    feed_keys: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                bay_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeysOut"];
+                };
+            };
+        };
+    };
+    give_key: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                bay_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeyInRequest"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeysOut"];
+                };
+            };
+        };
+    };
     stand_in: {
         parameters: {
             query?: never;
@@ -1827,7 +2227,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["TrayLine"][];
+                    "application/json": components["schemas"]["TrayOut"];
                 };
             };
         };
@@ -1852,7 +2252,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["TrayLine"][];
+                    "application/json": components["schemas"]["TrayOut"];
                 };
             };
         };
@@ -1877,8 +2277,28 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["TrayLine"][];
+                    "application/json": components["schemas"]["TrayOut"];
                 };
+            };
+        };
+    };
+    bring_back: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                bay_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No response body */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };
@@ -2047,6 +2467,138 @@ export interface operations {
             };
         };
     };
+    customer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                customer_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CustomerOut"];
+                };
+            };
+        };
+    };
+    edit_customer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                customer_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewCustomerRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CustomerOut"];
+                };
+            };
+        };
+    };
+    erase_customer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                customer_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No response body */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    export_customer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                customer_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/zip": string;
+                };
+            };
+        };
+    };
+    merge_customer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                customer_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MergeInRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CustomerOut"];
+                };
+            };
+        };
+    };
+    part_customer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                customer_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No response body */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     feed_shots: {
         parameters: {
             query?: never;
@@ -2117,6 +2669,26 @@ export interface operations {
             };
         };
     };
+    revoke_key: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No response body */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     me: {
         parameters: {
             query?: never;
@@ -2132,6 +2704,157 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Me"];
+                };
+            };
+        };
+    };
+    my_keys: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeysInRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeysIn"];
+                };
+            };
+        };
+    };
+    end_other_sign_ins: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No response body */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    set_password: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PasswordInRequest"];
+            };
+        };
+        responses: {
+            /** @description No response body */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    people: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PeopleOut"];
+                };
+            };
+        };
+    };
+    add_person: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewPersonRequest"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PeopleOut"];
+                };
+            };
+        };
+    };
+    change_person: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                user_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PersonInRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PeopleOut"];
+                };
+            };
+        };
+    };
+    reset_password: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                user_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PeopleOut"];
                 };
             };
         };
@@ -2336,9 +3059,9 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody: {
+        requestBody?: {
             content: {
-                "application/json": components["schemas"]["BriefRequest"];
+                "application/json": components["schemas"]["PatchedBriefChangeRequest"];
             };
         };
         responses: {
@@ -2751,6 +3474,29 @@ export interface operations {
             };
         };
     };
+    set_shop_rules: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShopRulesInRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopOut"];
+                };
+            };
+        };
+    };
     set_aside: {
         parameters: {
             query?: never;
@@ -2901,6 +3647,33 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    trail: {
+        parameters: {
+            query?: {
+                customer?: number;
+                /** @description A page number within the paginated result set. */
+                page?: number;
+                person?: number;
+                session?: number;
+                /** @description Number of results to return per page. */
+                size?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PaginatedTrailLineList"];
+                };
             };
         };
     };

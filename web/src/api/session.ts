@@ -10,12 +10,11 @@ import {
 import { useEffect, useRef, useState } from "react";
 import type { ReadingKey } from "../ui/units";
 import { client, got, type Intent, type Plans, type Session, type Shot, type Strike } from "./client";
-import { held, newer, sessionKey, withShot } from "./held";
+import { held, newer, nowAt, sessionKey, withShot } from "./held";
 import type { components } from "./schema";
 import type { ProtocolKey } from "./words";
 
 type Schemas = components["schemas"];
-type BriefBody = Schemas["BriefRequest"];
 type GapBody = Schemas["GapInRequest"];
 type RulesBody = Schemas["RulesInRequest"];
 type ClubBody = Schemas["ClubInRequest"];
@@ -27,23 +26,15 @@ export { sessionKey };
 
 const path = (id: number) => ({ params: { path: { session_id: id } } });
 
-/** Every change is told what this browser has, so that only the shots that changed come back. */
-let revisionHeld = 0;
-client.use({
-	onRequest({ request }) {
-		if (request.method !== "GET") request.headers.set("Since-Revision", String(revisionHeld));
-		return request;
-	},
-});
-
 /** Keep what came, unless something newer is held; read it whole where what came is not enough. */
-function keep(queries: QueryClient, came: Session): Session {
+export function keep(queries: QueryClient, came: Session): Session {
 	const kept = newer(held(queries, came.id), came);
 	if (kept === null) {
 		void queries.invalidateQueries({ queryKey: sessionKey(came.id), exact: true });
 		return held(queries, came.id) ?? came;
 	}
 	queries.setQueryData(sessionKey(came.id), kept);
+	nowAt(kept);
 	return kept;
 }
 
@@ -58,10 +49,10 @@ export function useSession(id: number) {
 			return newer(held(queries, id), came) ?? got(client.GET("/api/sessions/{session_id}", path(id)));
 		},
 	});
-	const revision = found.data?.revision ?? 0;
+	const session = found.data;
 	useEffect(() => {
-		revisionHeld = revision;
-	}, [revision]);
+		if (session) nowAt(session);
+	}, [session]);
 	return found;
 }
 
@@ -168,7 +159,7 @@ export function useChange(id: number) {
 	const [early, setEarly] = useState<Doing[]>([]);
 	const mutation = useMutation({
 		mutationKey: sessionKey(id),
-		scope: { id: `session ${id}` },
+		networkMode: "always", // what is typed is kept by the outbox, also without a line
 		mutationFn: (doing: Doing) => doing.go(),
 		onMutate: (doing) => setEarly((before) => [...before, doing]),
 		onSuccess: (came) => {
@@ -206,6 +197,11 @@ export function useLive(id: number): Live {
 		const heard = (event: MessageEvent<string>) => {
 			setState("live");
 			const { what, revision, shot } = JSON.parse(event.data) as Notice;
+			if (what === "signed_out") {
+				source.close();
+				void queries.invalidateQueries({ queryKey: ["me"] });
+				return;
+			}
 			if (what === "tray" || revision === null) void queries.invalidateQueries({ queryKey: ["tray"] });
 			const before = held(queries, id);
 			told.current = Math.max(told.current, revision ?? 0);
@@ -216,7 +212,11 @@ export function useLive(id: number): Live {
 			if (news && !busy.current) void queries.invalidateQueries({ queryKey: sessionKey(id), exact: true });
 		};
 		source.addEventListener("changed", heard);
-		source.onerror = () => setState("lost");
+		source.onerror = () => {
+			setState("lost");
+			// Refused for good, as by an ended sign-in, and not only lost.
+			if (source.readyState === EventSource.CLOSED) void queries.invalidateQueries({ queryKey: ["me"] });
+		};
 		return () => source.close();
 	}, [id, queries]);
 
@@ -238,17 +238,20 @@ export const useTray = (bay: number) =>
 		queryFn: () => got(client.GET("/api/bays/{bay_id}/tray", bayPath(bay))),
 	});
 
-/** File shots of a tray, or put them away; the answer is what still waits. */
+/** File shots of a tray, put them away, or bring back what was; the answer is what still waits. */
 export function useTrayChange(session: Session) {
 	const queries = useQueryClient();
 	const { bay, id } = session;
 	return useMutation({
-		mutationFn: ({ shots, build }: { shots: number[]; build: number | null }) =>
-			build === null
+		mutationFn: (wanted: { shots: number[]; build: number | null } | "back") => {
+			if (wanted === "back") return got(client.DELETE("/api/bays/{bay_id}/tray", bayPath(bay)));
+			const { shots, build } = wanted;
+			return build === null
 				? got(client.PUT("/api/bays/{bay_id}/tray", { ...bayPath(bay), body: { shots } }))
 				: got(
 						client.POST("/api/bays/{bay_id}/tray", { ...bayPath(bay), body: { shots, build, session: id } }),
-					),
+					);
+		},
 		onSuccess: (left) => queries.setQueryData(trayKey(bay), left),
 		onError: () => queries.invalidateQueries({ queryKey: trayKey(bay) }),
 	});
@@ -264,8 +267,6 @@ export function useStandIn(bay: number) {
 }
 
 export const change = {
-	brief: (id: number, body: BriefBody) =>
-		got(client.PUT("/api/sessions/{session_id}/brief", { ...path(id), body })),
 	gap: (id: number, body: GapBody) =>
 		got(client.PUT("/api/sessions/{session_id}/gap", { ...path(id), body })),
 	rules: (id: number, body: RulesBody) =>

@@ -1,19 +1,24 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
-import { lazy, Suspense, useState } from "react";
+import { lazy, Suspense, useEffect, useRef, useState } from "react";
 import { ErrorBoundary } from "react-error-boundary";
 import { Navigate, Route, Routes, useLocation } from "react-router";
-import { client, got } from "../api/client";
-import { useCommands } from "../commands/commands";
+import { client, got, type Me, type Session, whenSignInEnds } from "../api/client";
+import { openOutbox, rebase, signedInAs } from "../api/outbox";
+import { keep } from "../api/session";
+import { useCommands, useOwnKeys } from "../commands/commands";
 import { Desk } from "../places/desk/Desk";
 import { Broken } from "../ui/Broken";
 import { Said, Waiting } from "../ui/Said";
 import { useTheme } from "../ui/theme";
 import { HelpSheet } from "./HelpSheet";
 import { SessionFrame } from "./SessionFrame";
-import { SignIn } from "./SignIn";
+import { SignIn, SignInOver } from "./SignIn";
 
 const Shop = lazy(() => import("../places/shop/Shop"));
 const CustomerPage = lazy(() => import("../places/handover/CustomerPage"));
+
+const isSession = (answer: unknown): answer is Session =>
+	typeof answer === "object" && answer !== null && "revision" in answer && "brief" in answer;
 
 export function App() {
 	const queries = useQueryClient();
@@ -36,14 +41,43 @@ export function App() {
 			run: turnTheme,
 		},
 	]);
-	if (me.isError)
+	const last = useRef<Me | null>(null);
+	if (me.data?.signed_in) last.current = me.data;
+	useEffect(() => {
+		const ended = () => void queries.invalidateQueries({ queryKey: ["me"] });
+		whenSignInEnds(ended);
+		void openOutbox({
+			heard: (answer, entry) => {
+				if (!isSession(answer)) return;
+				if (entry.draft) rebase(entry.draft, answer.brief);
+				keep(queries, answer);
+				void queries.invalidateQueries({ queryKey: ["sessions"] });
+			},
+			signedOut: ended,
+		});
+	}, [queries]);
+	const username = me.data?.signed_in ? me.data.username : "";
+	useEffect(() => signedInAs(username), [username]);
+	const [, setOwn] = useOwnKeys();
+	const keys = me.data?.keys;
+	useEffect(() => {
+		if (keys) setOwn({ off: keys.off ?? false, changed: keys.changed ?? {} });
+	}, [keys, setOwn]);
+	if (me.isError && !last.current)
 		return (
 			<main className="p-8">
 				<Said error={me.error} />
 			</main>
 		);
-	if (!me.data) return <Waiting what="the shop" />;
-	if (!me.data.signed_in) return <SignIn onSignedIn={(data) => queries.setQueryData(["me"], data)} />;
+	const known = last.current;
+	if (!me.data && !known) return <Waiting what="the shop" />;
+	const signedIn = (data: Me) => {
+		// Somebody else begins anew: nothing of what is on this screen is theirs.
+		if (known && data.username !== known.username) window.location.assign("/");
+		queries.setQueryData(["me"], data);
+		void queries.invalidateQueries({ predicate: (query) => query.queryKey[0] !== "me" });
+	};
+	if (!known) return <SignIn onSignedIn={signedIn} />;
 	const signOut = async () => {
 		await got(client.POST("/api/sign-out"));
 		queries.clear();
@@ -53,7 +87,7 @@ export function App() {
 		<>
 			<ErrorBoundary FallbackComponent={Broken} resetKeys={[at.pathname]}>
 				<Routes>
-					<Route path="/" element={<Desk me={me.data} onSignOut={signOut} onHelp={() => setHelp(true)} />} />
+					<Route path="/" element={<Desk me={known} onSignOut={signOut} onHelp={() => setHelp(true)} />} />
 					<Route
 						path="/shop"
 						element={
@@ -76,6 +110,7 @@ export function App() {
 				</Routes>
 			</ErrorBoundary>
 			<HelpSheet open={help} onClose={() => setHelp(false)} />
+			{me.data?.signed_in === false && <SignInOver name={known.username} onSignedIn={signedIn} />}
 		</>
 	);
 }

@@ -1,19 +1,58 @@
-/** The sheet on `?`: every command that can be used here, drawn from the list behind the keys. */
-import { useEffect, useRef } from "react";
-import { useAllCommands } from "../commands/commands";
+/** The sheet on `?`: every command that can be used here with its key, which may be another, or none. */
+import { useMutation } from "@tanstack/react-query";
+import { useEffect, useRef, useState } from "react";
+import { client, got } from "../api/client";
+import { type Command, type OwnKeys, useAllCommands, useOwnKeys } from "../commands/commands";
+import { Said } from "../ui/Said";
 
 export function HelpSheet({ open, onClose }: { open: boolean; onClose: () => void }) {
 	const dialog = useRef<HTMLDialogElement>(null);
 	const commands = useAllCommands();
+	const [own, setOwn] = useOwnKeys();
+	const [asked, setAsked] = useState<string | null>(null);
+	const save = useMutation({
+		mutationFn: (now: OwnKeys) => got(client.PUT("/api/me/keys", { body: now })),
+		onMutate: (now) => {
+			const before = own;
+			setOwn(now);
+			return before;
+		},
+		onError: (_error, _now, before) => before && setOwn(before),
+	});
 	useEffect(() => {
 		if (open) dialog.current?.showModal();
 		else if (dialog.current?.open) dialog.current.close();
 	}, [open]);
 	const groups = [...new Set(commands.map((each) => each.group))];
+	const set = (command: Command, key: string | null) => {
+		const { [command.id]: _before, ...others } = own.changed;
+		save.mutate({ ...own, changed: key === null ? others : { ...others, [command.id]: key } });
+		setAsked(null);
+	};
 	return (
 		<dialog ref={dialog} className="modal" onClose={onClose} aria-label="Keys">
-			<div className="modal-box max-w-2xl">
-				<h2 className="mb-3 text-xl">Keys</h2>
+			<div className="modal-box max-w-3xl">
+				<div className="mb-3 flex flex-wrap items-center gap-x-6 gap-y-2">
+					<h2 className="flex-1 text-xl">Keys</h2>
+					<label className="flex min-h-11 cursor-pointer items-center gap-2">
+						<input
+							type="checkbox"
+							className="checkbox"
+							checked={!own.off}
+							onChange={(event) => save.mutate({ ...own, off: !event.target.checked })}
+						/>
+						Keys act
+					</label>
+					{Object.keys(own.changed).length > 0 && (
+						<button type="button" className="btn h-11" onClick={() => save.mutate({ ...own, changed: {} })}>
+							All as shipped
+						</button>
+					)}
+				</div>
+				<p className="quiet mb-3 text-sm">
+					Press a key here to give its command another one. They are yours, wherever you sign in.
+				</p>
+				<Said error={save.error} />
 				<div className="columns-2 gap-8">
 					{groups.map((group) => (
 						<section key={group} className="mb-4 break-inside-avoid">
@@ -22,8 +61,26 @@ export function HelpSheet({ open, onClose }: { open: boolean; onClose: () => voi
 								{commands
 									.filter((each) => each.group === group)
 									.map((each) => (
-										<li key={each.id} className="flex gap-2 py-0.5">
-											<span className="key">{each.shown}</span>
+										<li key={each.id} className="flex min-h-9 items-center gap-2">
+											{asked === each.id ? (
+												<NewKey
+													taken={(key) =>
+														commands.find((other) => other.keys === key && other.id !== each.id)?.name
+													}
+													onKey={(key) => set(each, key)}
+													onLeave={() => setAsked(null)}
+												/>
+											) : (
+												<button
+													type="button"
+													className="key min-h-8 min-w-8 cursor-pointer"
+													aria-label={`${each.name}: ${each.shown || "no key"}. Change`}
+													disabled={own.off}
+													onClick={() => setAsked(each.id)}
+												>
+													{each.shown || "–"}
+												</button>
+											)}
 											<span className={each.blocked === undefined ? "" : "quiet"}>{each.name}</span>
 										</li>
 									))}
@@ -38,5 +95,43 @@ export function HelpSheet({ open, onClose }: { open: boolean; onClose: () => voi
 				</form>
 			</div>
 		</dialog>
+	);
+}
+
+interface NewKeyProps {
+	/** What a key does already. */
+	taken: (key: string) => string | undefined;
+	/** A key, empty for none. */
+	onKey: (key: string) => void;
+	onLeave: () => void;
+}
+
+/** Waits for the key that a command is to have. */
+function NewKey({ taken, onKey, onLeave }: NewKeyProps) {
+	const [said, setSaid] = useState("");
+	const field = useRef<HTMLButtonElement>(null);
+	useEffect(() => field.current?.focus(), []);
+	return (
+		<button
+			ref={field}
+			type="button"
+			className="key min-h-8 cursor-pointer"
+			aria-label="Press the new key, Backspace for none, Escape to leave it"
+			onBlur={onLeave}
+			onKeyDown={(event) => {
+				if (event.key === "Tab" || event.ctrlKey || event.metaKey || event.altKey) return;
+				event.preventDefault();
+				event.stopPropagation();
+				const key = event.key.toLowerCase();
+				if (key === "escape") return onLeave();
+				if (key === "backspace" || key === "delete") return onKey("");
+				if (key.length !== 1 || key === " ") return;
+				const other = taken(key);
+				if (other) setSaid(`${event.key.toUpperCase()} is ${other}`);
+				else onKey(key);
+			}}
+		>
+			{said || "press a key"}
+		</button>
 	);
 }

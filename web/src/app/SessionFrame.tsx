@@ -15,6 +15,7 @@ import { Broken } from "../ui/Broken";
 import { Mark } from "../ui/Mark";
 import { Said, Waiting } from "../ui/Said";
 import { useTheme } from "../ui/theme";
+import { RefusedLate, SavedLine } from "./SavedLine";
 
 const PLACES = [
 	{ id: "brief", name: "Brief", view: Brief },
@@ -99,6 +100,7 @@ function Frame({ session, place, onHelp }: { session: Session; place: string; on
 						</Link>
 					))}
 				</nav>
+				<SavedLine />
 				<button type="button" className="p-2" aria-label="Light or dark screen" onClick={turnTheme}>
 					<SunMoon size={19} />
 				</button>
@@ -113,6 +115,7 @@ function Frame({ session, place, onHelp }: { session: Session; place: string; on
 						: "This session was agreed before its figures were kept. They are worked out anew; what was recommended is as it was."}
 				</p>
 			)}
+			<RefusedLate />
 			{change.isError && (
 				<div className="border-b border-base-300 bg-base-100 px-4 py-2">
 					<Said error={change.error} />

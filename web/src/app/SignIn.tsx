@@ -1,4 +1,5 @@
 import { useMutation } from "@tanstack/react-query";
+import { useEffect, useRef } from "react";
 import { useForm } from "react-hook-form";
 import { client, got, type Me } from "../api/client";
 import { Mark } from "../ui/Mark";
@@ -9,18 +10,46 @@ interface Fields {
 	password: string;
 }
 
-export function SignIn({ onSignedIn }: { onSignedIn: (me: Me) => void }) {
-	const form = useForm<Fields>({ defaultValues: { username: "", password: "" } });
+/** Name and password; `name` where it is known who comes back. */
+function Entry({ name = "", onSignedIn }: { name?: string; onSignedIn: (me: Me) => void }) {
+	const form = useForm<Fields>({ defaultValues: { username: name, password: "" } });
 	const signIn = useMutation({
 		mutationFn: (body: Fields) => got(client.POST("/api/sign-in", { body })),
 		onSuccess: onSignedIn,
 	});
 	return (
+		<form className="space-y-5" onSubmit={form.handleSubmit((fields) => signIn.mutate(fields))}>
+			<label className="block">
+				<span className="quiet text-sm">Name</span>
+				<input
+					className="input h-12 w-full text-lg"
+					autoComplete="username"
+					{...form.register("username")}
+					required
+				/>
+			</label>
+			<label className="block">
+				<span className="quiet text-sm">Password</span>
+				<input
+					className="input h-12 w-full text-lg"
+					type="password"
+					autoComplete="current-password"
+					{...form.register("password")}
+					required
+				/>
+			</label>
+			<Said error={signIn.error} />
+			<button type="submit" className="btn btn-primary h-12 w-full text-lg" disabled={signIn.isPending}>
+				Sign in
+			</button>
+		</form>
+	);
+}
+
+export function SignIn({ onSignedIn }: { onSignedIn: (me: Me) => void }) {
+	return (
 		<main className="grid min-h-dvh place-items-center p-6">
-			<form
-				className="w-full max-w-sm space-y-5"
-				onSubmit={form.handleSubmit((fields) => signIn.mutate(fields))}
-			>
+			<div className="w-full max-w-sm space-y-5">
 				<div className="flex items-center gap-3">
 					<Mark />
 					<h1 className="text-3xl">Hemicycle</h1>
@@ -28,30 +57,28 @@ export function SignIn({ onSignedIn }: { onSignedIn: (me: Me) => void }) {
 				<p className="quiet">
 					Find the hole in the bag, fit the club that fills it, and know how sure you are.
 				</p>
-				<label className="block">
-					<span className="quiet text-sm">Name</span>
-					<input
-						className="input h-12 w-full text-lg"
-						autoComplete="username"
-						{...form.register("username")}
-						required
-					/>
-				</label>
-				<label className="block">
-					<span className="quiet text-sm">Password</span>
-					<input
-						className="input h-12 w-full text-lg"
-						type="password"
-						autoComplete="current-password"
-						{...form.register("password")}
-						required
-					/>
-				</label>
-				<Said error={signIn.error} />
-				<button type="submit" className="btn btn-primary h-12 w-full text-lg" disabled={signIn.isPending}>
-					Sign in
-				</button>
-			</form>
+				<Entry onSignedIn={onSignedIn} />
+			</div>
 		</main>
+	);
+}
+
+/** The sign-in ended in the middle of something: over the screen, which stays as it is. */
+export function SignInOver({ name, onSignedIn }: { name: string; onSignedIn: (me: Me) => void }) {
+	const dialog = useRef<HTMLDialogElement>(null);
+	useEffect(() => dialog.current?.showModal(), []);
+	return (
+		<dialog
+			ref={dialog}
+			className="modal"
+			aria-label="Sign in again"
+			onCancel={(event) => event.preventDefault()}
+		>
+			<div className="modal-box max-w-sm space-y-4">
+				<h2 className="text-xl">Sign in again</h2>
+				<p className="quiet">Your sign-in has ended. What is on the screen stays, and goes on from here.</p>
+				<Entry name={name} onSignedIn={onSignedIn} />
+			</div>
+		</dialog>
 	);
 }

@@ -3,6 +3,7 @@
 import { cleanup, fireEvent, render, screen, waitFor } from "@testing-library/react";
 import { afterEach, describe, expect, test, vi } from "vitest";
 import type { Session } from "../api/client";
+import { signedInAs } from "../api/outbox";
 import { CommandProvider } from "../commands/commands";
 import { FlightBoard } from "../instruments/flight-board/FlightBoard";
 import { Targets } from "../places/brief/Targets";
@@ -135,6 +136,7 @@ test("a target typed in yards travels in metres, and a refusal is the caller's t
 		sent.push({ url: new URL(request.url).pathname, body: await request.json() });
 		return Response.json({ title: "The window is the wrong way round.", field: "low" }, { status: 400 });
 	});
+	signedInAs("fitter");
 	let said = "";
 	const act = (go: () => Promise<Session>) => void go().catch((error: Error) => (said = error.message));
 	render(

@@ -17,14 +17,36 @@ export interface Command {
 	run: () => void;
 }
 
+/** Someone's own keys. off: none at all; changed: by command, the key that does it, empty for none. */
+export interface OwnKeys {
+	off: boolean;
+	changed: Record<string, string>;
+}
+
 interface Registry {
 	all: Command[];
 	set: (owner: string, commands: Command[]) => void;
+	own: OwnKeys;
+	setOwn: (own: OwnKeys) => void;
 }
 
-const Context = createContext<Registry>({ all: [], set: () => undefined });
+const AS_SHIPPED: OwnKeys = { off: false, changed: {} };
+const Context = createContext<Registry>({
+	all: [],
+	set: () => undefined,
+	own: AS_SHIPPED,
+	setOwn: () => undefined,
+});
+
+/** A command under its owner's key. */
+function owned(command: Command, own: OwnKeys): Command {
+	if (own.off) return { ...command, keys: "", shown: "" };
+	const key = own.changed[command.id];
+	return key === undefined ? command : { ...command, keys: key, shown: key.toUpperCase() };
+}
 
 export function CommandProvider({ children }: { children: ReactNode }) {
+	const [own, setOwn] = useState<OwnKeys>(AS_SHIPPED);
 	const [owners, setOwners] = useState<Record<string, Command[]>>({});
 	useEffect(() => {
 		// Escape leaves a field, so that the keys of the place work again.
@@ -39,33 +61,41 @@ export function CommandProvider({ children }: { children: ReactNode }) {
 		() => ({
 			all: Object.values(owners).flat(),
 			set: (owner, commands) => setOwners((before) => ({ ...before, [owner]: commands })),
+			own,
+			setOwn,
 		}),
-		[owners],
+		[owners, own],
 	);
 	return <Context.Provider value={value}>{children}</Context.Provider>;
 }
 
-const WRITTEN_IN = new Set(["text", "number", "date", "password", "email", "search"]);
+/** Inputs that no key but the space bar means anything to. */
+const PRESSED = new Set(["button", "submit", "reset", "checkbox", "file", "image"]);
+const TAKES_KEYS =
+	'[contenteditable=""], [contenteditable="true"], [role="combobox"], [role="listbox"], [role="menu"]';
 
-/** Keys belong to what is being typed in, to an open list, and to an open dialog. */
+/** Keys belong to what is being typed in or slid, to a list, and to an open dialog. */
 export function isTyping(event: KeyboardEvent): boolean {
 	if (document.querySelector("dialog[open]")) return true;
 	const at = event.target;
-	if (at instanceof HTMLInputElement) return WRITTEN_IN.has(at.type);
-	if (at instanceof HTMLSelectElement) return !/^[0-9]$/.test(event.key);
-	return at instanceof HTMLTextAreaElement;
+	if (at instanceof HTMLInputElement) return !PRESSED.has(at.type);
+	if (at instanceof HTMLSelectElement || at instanceof HTMLTextAreaElement) return true;
+	return at instanceof HTMLElement && at.closest(TAKES_KEYS) !== null;
 }
 
 /** Offer commands while this component is on the screen. */
-export function useCommands(owner: string, commands: Command[]): void {
-	const { set } = useContext(Context);
+export function useCommands(owner: string, shipped: Command[]): void {
+	const { set, own } = useContext(Context);
+	const commands = shipped.map((each) => owned(each, own));
 	// What is drawn changes with the signature alone; what is done is always the newest, also from a button that was
 	// drawn before the shot that it now acts on.
 	const newest = useRef(commands);
 	useEffect(() => {
 		newest.current = commands;
 	});
-	const signature = commands.map((each) => `${each.id}|${each.name}|${each.blocked ?? ""}`).join();
+	const signature = commands
+		.map((each) => `${each.id}|${each.name}|${each.shown}|${each.blocked ?? ""}`)
+		.join();
 	// biome-ignore lint/correctness/useExhaustiveDependencies: the signature stands for the commands shown
 	useEffect(() => {
 		const lasting = newest.current.map((each) => ({
@@ -76,17 +106,24 @@ export function useCommands(owner: string, commands: Command[]): void {
 		return () => set(owner, []);
 	}, [owner, signature]);
 	useHotkeys(
-		commands.map((each) => each.keys),
+		commands.map((each) => each.keys).filter(Boolean),
 		(event, hotkey) => {
 			const pressed = event.key.toLowerCase();
 			const found = commands.find((each) => each.keys === pressed || each.keys === hotkey.keys?.join("+"));
-			if (!found || found.blocked !== undefined) return;
+			// A key held down is pressed once.
+			if (!found || found.blocked !== undefined || event.repeat) return;
 			event.preventDefault();
 			found.run();
 		},
-		{ useKey: true, enableOnFormTags: true, ignoreEventWhen: isTyping },
+		{ useKey: true, enableOnFormTags: true, ignoreEventWhen: isTyping, enabled: !own.off },
 		[commands],
 	);
+}
+
+/** Whose keys they are, and setting them. */
+export function useOwnKeys(): [OwnKeys, (own: OwnKeys) => void] {
+	const { own, setOwn } = useContext(Context);
+	return [own, setOwn];
 }
 
 export const useAllCommands = (): Command[] => useContext(Context).all;
@@ -105,7 +142,7 @@ export function CommandBar({ group }: { group: string }) {
 					title={command.blocked}
 					onClick={command.run}
 				>
-					<span className="key">{command.shown}</span> {command.name}
+					{command.shown && <span className="key">{command.shown}</span>} {command.name}
 				</button>
 			))}
 		</div>

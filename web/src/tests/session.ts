@@ -6,6 +6,8 @@ import { type Metres, toMetres } from "../ui/units";
 export const m = (metres: number) => metres as Metres;
 export const me: Me = {
 	signed_in: true,
+	username: "fitter",
+	keys: { off: false, changed: {} },
 	name: "Rowan",
 	role: "fitter",
 	shop: "One",

@@ -5,6 +5,7 @@ import type { ComponentType, ReactNode } from "react";
 import { MemoryRouter } from "react-router";
 import { vi } from "vitest";
 import type { Session } from "../api/client";
+import { reopen, signedInAs } from "../api/outbox";
 import { CommandProvider } from "../commands/commands";
 import type { PlaceProps } from "../session/place";
 
@@ -27,6 +28,7 @@ export type Answers = Record<string, unknown>;
 
 /** Stand in for the server: every request is kept, every answer is the one given. */
 export function serve(answers: Answers): Sent[] {
+	signedInAs("fitter");
 	const sent: Sent[] = [];
 	vi.stubGlobal("fetch", async (request: Request) => {
 		const address = new URL(request.url);
@@ -73,5 +75,6 @@ export const show = (place: ComponentType<PlaceProps>, session: Session) =>
 
 export function clear(): void {
 	cleanup();
+	reopen(true);
 	vi.unstubAllGlobals();
 }

@@ -1,15 +1,37 @@
 /** Shots that came while the bay served no session: filed by one act, or said to be nobody's. */
+import { useState } from "react";
 import type { Build, Session } from "../../api/client";
 import { useTray, useTrayChange } from "../../api/session";
 import { Said } from "../../ui/Said";
 import { metresOf, reading, yd } from "../../ui/units";
 
 export function Tray({ session, build }: { session: Session; build: Build | undefined }) {
-	const tray = useTray(session.bay).data ?? [];
+	const found = useTray(session.bay).data;
+	const [left, setLeft] = useState<number[]>([]);
+	const tray = found?.waiting ?? [];
 	const change = useTrayChange(session);
 	if (session.status === "agreed") return null;
-	if (tray.length === 0) return <Said error={change.error} />;
-	const all = tray.map((shot) => shot.id);
+	const back = found !== undefined && found.put_away > 0 && (
+		<button
+			type="button"
+			className="min-h-11 cursor-pointer text-sm underline"
+			disabled={change.isPending}
+			onClick={() => change.mutate("back")}
+		>
+			{found.put_away === 1 ? "1 shot was" : `${found.put_away} shots were`} put away as nobody’s: bring back
+		</button>
+	);
+	if (tray.length === 0)
+		return (
+			<>
+				{back}
+				<Said error={change.error} />
+			</>
+		);
+	const chosen = tray.map((shot) => shot.id).filter((id) => !left.includes(id));
+	const turn = (id: number) =>
+		setLeft(left.includes(id) ? left.filter((each) => each !== id) : [...left, id]);
+	const some = chosen.length < tray.length;
 	const many = tray.length === 1 ? "1 shot" : `${tray.length} shots`;
 	return (
 		<section
@@ -23,9 +45,17 @@ export function Tray({ session, build }: { session: Session; build: Build | unde
 			<ol className="num my-1 flex flex-wrap gap-x-4">
 				{tray.map((shot) => (
 					<li key={shot.id}>
-						{shot.readings.carry_m === undefined
-							? `${reading("ball_speed_mps", shot.readings.ball_speed_mps)} mph`
-							: `${yd(metresOf(shot.readings, "carry_m"))} yd`}
+						<label className="flex min-h-11 cursor-pointer items-center gap-1.5">
+							<input
+								type="checkbox"
+								className="checkbox"
+								checked={!left.includes(shot.id)}
+								onChange={() => turn(shot.id)}
+							/>
+							{shot.readings.carry_m === undefined
+								? `${reading("ball_speed_mps", shot.readings.ball_speed_mps)} mph`
+								: `${yd(metresOf(shot.readings, "carry_m"))} yd`}
+						</label>
 					</li>
 				))}
 			</ol>
@@ -33,22 +63,23 @@ export function Tray({ session, build }: { session: Session; build: Build | unde
 				<button
 					type="button"
 					className="btn btn-primary h-11"
-					disabled={!build || change.isPending}
-					onClick={() => build && change.mutate({ shots: all, build: build.id })}
+					disabled={!build || change.isPending || chosen.length === 0}
+					onClick={() => build && change.mutate({ shots: chosen, build: build.id })}
 				>
 					{build
-						? `They were hit with ${build.letter || build.name}`
+						? `${some ? "These" : "They"} were hit with ${build.letter || build.name}`
 						: "Take the build they were hit with in hand"}
 				</button>
 				<button
 					type="button"
 					className="btn h-11"
-					disabled={change.isPending}
-					onClick={() => change.mutate({ shots: all, build: null })}
+					disabled={change.isPending || chosen.length === 0}
+					onClick={() => change.mutate({ shots: chosen, build: null })}
 				>
-					They are nobody’s
+					{some ? "These" : "They"} are nobody’s
 				</button>
 			</div>
+			{back}
 			<Said error={change.error} />
 		</section>
 	);

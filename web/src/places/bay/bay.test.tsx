@@ -276,29 +276,39 @@ test("shots of the tray are filed under the build in hand by one act, or are nob
 		{ id: 31, at: "2026-11-25T10:00:00Z", readings: { carry_m: toMetres(171) } },
 		{ id: 32, at: "2026-11-25T10:01:00Z", readings: { ball_speed_mps: 54 } },
 	];
-	const answers = { "GET /api/bays/1/tray": waits, "POST /api/bays/1/tray": [], "PUT /api/bays/1/tray": [] };
+	const none = { waiting: [], put_away: 0 };
+	const answers = {
+		"GET /api/bays/1/tray": { waiting: waits, put_away: 0 },
+		"POST /api/bays/1/tray": { waiting: waits.slice(1), put_away: 0 },
+		"PUT /api/bays/1/tray": { waiting: [], put_away: 2 },
+		"DELETE /api/bays/1/tray": { waiting: waits, put_away: 0 },
+	};
 	const sent = serve(answers);
 	const { unmount } = show(Bay, inHand);
 	const tray = await screen.findByRole("region", { name: "Tray of the bay" });
 	expect(tray.textContent).toContain("2 shots came while Bay 1 served nobody");
 	expect(tray.textContent).toContain("171 yd120.8 mph");
-	fireEvent.click(screen.getByRole("button", { name: "They were hit with A" }));
-	await waitFor(() => expect(changes(sent)[0]?.body).toEqual({ session: 7, build: 4, shots: [31, 32] }));
-	await waitFor(() => expect(screen.queryByRole("region", { name: "Tray of the bay" })).toBeNull());
+	fireEvent.click(screen.getByRole("checkbox", { name: "120.8 mph" }));
+	fireEvent.click(screen.getByRole("button", { name: "These were hit with A" }));
+	await waitFor(() => expect(changes(sent)[0]?.body).toEqual({ session: 7, build: 4, shots: [31] }));
+	await screen.findByText("1 shot came while Bay 1 served nobody");
 	unmount();
-	serve(answers);
+	serve({ ...answers, "POST /api/bays/1/tray": none });
 	show(Bay, { ...session, in_hand: null });
 	const file = await screen.findByRole("button", { name: "Take the build they were hit with in hand" });
 	expect((file as HTMLButtonElement).disabled).toBe(true);
 	fireEvent.click(screen.getByRole("button", { name: "They are nobody’s" }));
 	await waitFor(() => expect(screen.queryByRole("region", { name: "Tray of the bay" })).toBeNull());
+	fireEvent.click(screen.getByRole("button", { name: "2 shots were put away as nobody’s: bring back" }));
+	expect(await screen.findByRole("region", { name: "Tray of the bay" })).toBeTruthy();
 });
 
 test("a tray that someone else has filed meanwhile says so, and offers nothing more to file", async () => {
-	const waiting = [[{ id: 31, at: "2026-11-25T10:00:00Z", readings: { carry_m: 150 } }], []];
+	const shot = { id: 31, at: "2026-11-25T10:00:00Z", readings: { carry_m: 150 } };
+	const trays = [{ waiting: [shot], put_away: 0 }];
 	const title = "Some of these shots were filed or put away already. Look at the tray again.";
 	serve({
-		"GET /api/bays/1/tray": () => waiting.shift() ?? [],
+		"GET /api/bays/1/tray": () => trays.shift() ?? { waiting: [], put_away: 0 },
 		"POST /api/bays/1/tray": Response.json({ title, field: null }, { status: 409 }),
 	});
 	show(Bay, inHand);

@@ -1,76 +1,117 @@
 /** The interview; it writes the first targets while it is filled in. */
-import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { useQueryClient } from "@tanstack/react-query";
 import { useEffect, useRef } from "react";
 import { type UseFormReturn, useForm, useWatch } from "react-hook-form";
 import { Link } from "react-router";
 import { Problem, type Session } from "../../api/client";
-import { change, sessionKey } from "../../api/session";
+import { held } from "../../api/held";
+import { keepTyping, typedOf, useLine } from "../../api/outbox";
 import type { PlaceProps } from "../../session/place";
 import { Said } from "../../ui/Said";
-import { bodyOf, type Fields, fieldsOf } from "./fields";
+import { Clash } from "./Clash";
+import { bodyOf, type Fields, fieldsOf, NAMES, type Name } from "./fields";
 import { Jobs } from "./Jobs";
 import { Courses, Player } from "./Player";
 import { Targets } from "./Targets";
 
 const SAVE_AFTER_MS = 500;
+const same = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b);
+const withBrief = (session: Session, brief: Record<string, unknown>): Session => ({
+	...session,
+	brief: { ...session.brief, ...brief },
+});
 
-/** Save the form a moment after the last change, and at once when the place is left. */
-function useSaving(session: Session, form: UseFormReturn<Fields>) {
+/** One field, or several, put into the form as the server has them. */
+function put(form: UseFormReturn<Fields>, session: Session, names: readonly Name[]) {
+	const fields = fieldsOf(session);
+	for (const name of names) form.setValue(NAMES[name], fields[NAMES[name]]);
+}
+
+/**
+ * Only the fields that changed are sent, with what stood there when they were changed. Every key is kept in this
+ * browser at once; what someone else writes meanwhile in a field that is not being changed appears in it.
+ */
+function useTyping(session: Session, form: UseFormReturn<Fields>, draft: string) {
+	// What the form was filled from, field by field.
+	const base = useRef<Session | null>(null);
+	base.current ??= withBrief(session, typedOf(draft).was);
 	const queries = useQueryClient();
-	const save = useMutation({
-		mutationFn: (fields: Fields) => change.brief(session.id, bodyOf(fields)),
-		onSuccess: (answer) => {
-			queries.setQueryData(sessionKey(session.id), answer);
-			void queries.invalidateQueries({ queryKey: ["sessions"] });
-		},
-	});
 	const watched = useWatch({ control: form.control });
-	const last = useRef(JSON.stringify(bodyOf(form.getValues())));
-	const mutate = save.mutate;
-	// biome-ignore lint/correctness/useExhaustiveDependencies: every watched change starts the wait anew
+	const path = `/api/sessions/${session.id}/brief`;
+
+	/** What the server has now is what the form is held against; what is news in it is shown. */
+	const follow = (newest: Session) => {
+		const from = base.current;
+		if (!from || newest.revision <= from.revision) return;
+		const typed = typedOf(draft).now;
+		const [mine, theirs] = [bodyOf(form.getValues()), bodyOf(fieldsOf(from))];
+		const free = (Object.keys(NAMES) as Name[]).filter((name) => !(name in typed));
+		const news = free.filter((name) => !same(from.brief[name], newest.brief[name]));
+		const told = Object.fromEntries(news.map((name) => [name, newest.brief[name]]));
+		base.current = { ...withBrief(from, told), revision: newest.revision };
+		// A field that reads as it was sent is left alone: someone may be in the middle of it.
+		const shown = bodyOf(fieldsOf(newest));
+		put(
+			form,
+			newest,
+			news.filter((name) => same(mine[name], theirs[name]) && !same(mine[name], shown[name])),
+		);
+	};
+
+	// biome-ignore lint/correctness/useExhaustiveDependencies: every watched change is looked at
 	useEffect(() => {
-		const send = () => {
-			const fields = form.getValues();
-			const now = JSON.stringify(bodyOf(fields));
-			if (now === last.current) return;
-			last.current = now;
-			mutate(fields);
-		};
-		const timer = setTimeout(send, SAVE_AFTER_MS);
-		return () => clearTimeout(timer);
+		follow(held(queries, session.id) ?? session);
+		const from = base.current;
+		if (!from || session.status === "agreed") return;
+		const [mine, theirs] = [bodyOf(form.getValues()), bodyOf(fieldsOf(from))];
+		const changed = (Object.keys(NAMES) as Name[]).filter((name) => !same(mine[name], theirs[name]));
+		const now = Object.fromEntries(changed.map((name) => [name, mine[name]]));
+		const before = typedOf(draft);
+		if (same(before.now, now)) return;
+		const was = Object.fromEntries(changed.map((name) => [name, before.was[name] ?? from.brief[name]]));
+		keepTyping(draft, path, { now, was }, SAVE_AFTER_MS);
 	}, [watched]);
-	useEffect(
-		() => () => {
-			const fields = form.getValues();
-			if (JSON.stringify(bodyOf(fields)) !== last.current) mutate(fields);
-		},
-		[form, mutate],
-	);
-	return save;
+
+	// biome-ignore lint/correctness/useExhaustiveDependencies: what the server has is news by its revision
+	useEffect(() => follow(session), [session.revision]);
+	return base;
 }
 
 export function Brief({ session, act, busy }: PlaceProps) {
-	const form = useForm<Fields>({ defaultValues: fieldsOf(session) });
-	const save = useSaving(session, form);
+	const draft = `brief:${session.id}`;
+	const line = useLine();
+	const found = typedOf(draft);
+	const form = useForm<Fields>({ defaultValues: fieldsOf(withBrief(session, found.now)) });
+	const base = useTyping(session, form, draft);
 	const agreed = session.status === "agreed";
-	const fault = save.error instanceof Problem ? (save.error.field ?? "") : "";
+	const { refused } = found;
+	const fault = refused?.field ?? "";
+	/** Settle a field that two wrote in: by mine from what stands there now, or by theirs. */
+	const settle = (name: Name, mine: boolean) => {
+		const stands = refused?.theirs?.[name];
+		base.current = withBrief(base.current ?? session, { [name]: stands });
+		const typed = typedOf(draft);
+		const { [name]: _mine, ...others } = typed.now;
+		const { [name]: _old, ...before } = typed.was;
+		const path = `/api/sessions/${session.id}/brief`;
+		if (mine) keepTyping(draft, path, { now: typed.now, was: { ...typed.was, [name]: stands } }, 0);
+		else {
+			keepTyping(draft, path, { now: others, was: before }, 0);
+			put(form, base.current, [name]);
+		}
+	};
 	return (
 		<div className="grid min-h-full lg:grid-cols-[1fr_22rem]">
 			<fieldset disabled={agreed} className="min-w-0 space-y-7 p-6">
+				{refused?.theirs && <Clash theirs={refused.theirs} mine={found.now} onSettle={settle} />}
 				<Jobs form={form} common={session.brief.common} fault={fault} />
 				<Courses form={form} />
 				<Player form={form} session={session} act={act} />
 				<div className="flex min-h-6 items-center gap-3">
-					<Said error={save.error} />
-					{!save.error && (
+					{refused && !refused.theirs && <Said error={new Problem(refused.title, 400, refused.field)} />}
+					{!refused && (
 						<span className="quiet text-sm">
-							{agreed
-								? "Agreed."
-								: save.isPending
-									? "Saving."
-									: session.brief.done
-										? "Saved."
-										: "Saved as you go."}
+							{agreed ? "Agreed." : line.lost || !found.sent ? "Kept here, on its way." : "Saved as you go."}
 						</span>
 					)}
 				</div>

@@ -1,10 +1,11 @@
 /** The Brief on its own: jobs made exact, courses that keep their jobs, what is sent and when. */
 
-import { act, fireEvent, screen, within } from "@testing-library/react";
+import { act, fireEvent, screen, waitFor, within } from "@testing-library/react";
 import { afterEach, beforeEach, expect, test, vi } from "vitest";
 import type { Session } from "../../api/client";
+import { openOutbox, reopen, signedInAs } from "../../api/outbox";
 import { m, session } from "../../tests/session";
-import { changes, clear, type Sent, serve, show } from "../../tests/stage";
+import { changes, clear, Place, type Sent, serve, show } from "../../tests/stage";
 import { toMetres } from "../../ui/units";
 import { Brief } from "./Brief";
 
@@ -14,10 +15,11 @@ afterEach(() => {
 	clear();
 });
 
-const put = "PUT /api/sessions/7/brief";
+const put = "PATCH /api/sessions/7/brief";
 const settle = () => act(() => vi.advanceTimersByTimeAsync(700));
 const last = (sent: Sent[]) =>
-	changes(sent).at(-1)?.body as Record<string, unknown> & { jobs: Record<string, unknown>[] };
+	(changes(sent).at(-1) as { body: { now: Record<string, unknown> & { jobs: Record<string, unknown>[] } } })
+		.body.now;
 const slide = (name: string, value: number, nth = 0) =>
 	fireEvent.change(screen.getAllByRole("slider", { name })[nth] as HTMLElement, { target: { value } });
 
@@ -87,6 +89,8 @@ test("a course that is named anew keeps its jobs, and one that goes leaves them 
 	await settle();
 	expect(last(sent)).toMatchObject({ courses: [{ name: "Home", share: 80 }] });
 	expect(last(sent).jobs[0]).toMatchObject({ course: "" });
+	const [first] = changes(sent);
+	expect(first?.body).toMatchObject({ was: { jobs: [{ course: "Links" }] } });
 });
 
 test("wishes against a kind of head are sent, no wish is not; pain brings its caution", async () => {
@@ -113,6 +117,74 @@ test("leaving the place sends what was not sent yet", async () => {
 	unmount();
 	await settle();
 	expect(last(sent)).toMatchObject({ notes: "Dislikes long shafts." });
+});
+
+const notes = () => screen.getByLabelText("Notes") as HTMLTextAreaElement;
+const type = (text: string) => fireEvent.change(notes(), { target: { value: text } });
+const withNotes = (text: string, revision = 41): Session => ({
+	...session,
+	revision,
+	brief: { ...session.brief, notes: text },
+});
+
+test("a word that was typed and not sent is there after a reload, and goes on its way", async () => {
+	const away = () => vi.stubGlobal("fetch", () => Promise.reject(new TypeError("no line")));
+	away();
+	signedInAs("fitter");
+	const { unmount } = show(Brief, session);
+	type("Sore wri");
+	unmount();
+	reopen(); // before the half second is over
+	signedInAs("fitter");
+	await openOutbox({ heard: () => undefined, signedOut: () => undefined });
+	show(Brief, session);
+	expect(notes().value).toBe("Sore wri");
+	await settle();
+	expect(await screen.findByText("Kept here, on its way.")).toBeTruthy();
+	const later = serve({ [put]: withNotes("Sore wri") });
+	await act(() => vi.advanceTimersByTimeAsync(20_000));
+	expect(changes(later).map((each) => each.body)).toEqual([
+		{ now: { notes: "Sore wri" }, was: { notes: "" } },
+	]);
+});
+
+test("what someone else writes appears in fields that are not being typed in", async () => {
+	const sent = serve({ [put]: session });
+	const { rerender } = show(Brief, session);
+	fireEvent.change(screen.getByLabelText("Budget"), { target: { value: "300" } });
+	rerender(<Place place={Brief} session={withNotes("From the other screen")} />);
+	await waitFor(() => expect(notes().value).toBe("From the other screen"));
+	await settle();
+	expect(changes(sent).map((each) => each.body)).toEqual([{ now: { budget: "300" }, was: { budget: null } }]);
+});
+
+test("two who wrote in one field see both texts, and either may stay", async () => {
+	const clash = Response.json(
+		{ type: "hemicycle:clash", title: "Someone else wrote here.", field: null, theirs: { notes: "Theirs" } },
+		{ status: 409 },
+	);
+	const answers: Record<string, unknown> = { [put]: clash };
+	const sent = serve(answers);
+	const { unmount } = show(Brief, session);
+	type("Mine");
+	await settle();
+	const told = await screen.findByRole("alert", { name: "Two people wrote here" });
+	expect(told.textContent).toContain("Mine");
+	expect(told.textContent).toContain("Theirs");
+	answers[put] = withNotes("Mine");
+	fireEvent.click(screen.getByRole("button", { name: "Keep mine" }));
+	await settle();
+	expect(changes(sent).at(-1)?.body).toEqual({ now: { notes: "Mine" }, was: { notes: "Theirs" } });
+	unmount();
+	clear();
+	serve({ [put]: clash });
+	show(Brief, session);
+	type("Mine");
+	await settle();
+	fireEvent.click(await screen.findByRole("button", { name: "Take theirs" }));
+	await settle();
+	expect(notes().value).toBe("Theirs");
+	expect(screen.queryByRole("alert")).toBeNull();
 });
 
 test("a refusal is said under the form, and the form keeps what was typed", async () => {

@@ -41,6 +41,22 @@ export interface Fields {
 	likes: Record<HeadKind, Liking>;
 }
 
+/** The fields as the API names them, and as the form does. */
+export const NAMES = {
+	miss: "miss",
+	shape: "shape",
+	firmness: "firmness",
+	most_clubs: "mostClubs",
+	budget: "budget",
+	pain: "pain",
+	notes: "notes",
+	courses: "courses",
+	lies: "lies",
+	likes: "likes",
+	jobs: "jobs",
+} as const satisfies Record<string, keyof Fields>;
+export type Name = keyof typeof NAMES;
+
 export const LIES = ["tee", "fairway", "semi-rough", "rough", "tight", "wet", "sand"];
 export const HEADS: Record<HeadKind, string> = {
 	fairway: "Fairway woods",

@@ -7,14 +7,17 @@ import {
 	client,
 	got,
 	type Handover as HandoverAnswer,
+	Problem,
 	type Session,
 	type Tested,
 } from "../../api/client";
+import { settled } from "../../api/outbox";
 import { type Picks, useDraft, useHandover } from "../../api/session";
 import { CarryMap, type CarryMapProps, mapSpan } from "../../instruments/carry-map/CarryMap";
 import { sideProps } from "../../session/maps";
 import type { PlaceProps } from "../../session/place";
 import { ownOf } from "../../session/select";
+import { useKept } from "../../ui/kept";
 import { Letter } from "../../ui/Letter";
 import { Caution, Said, Waiting } from "../../ui/Said";
 import { BuildPicker, PlanChoices, samePicks } from "./Picks";
@@ -75,7 +78,6 @@ export function BeforeAfter({
 
 /** What the fitter wrote for one choice: reasons, and by letter why the others lost; unset as drafted. */
 interface Words {
-	of: string;
 	reasons?: string;
 	why: Record<string, string>;
 }
@@ -103,28 +105,38 @@ function Deciding({
 					.map((build) => build.id),
 			}
 		: { builds: handover.suggested, dropped: handover.suggested_drop };
-	const [correction, setCorrection] = useState("");
-	const [picked, setPicked] = useState<Picks | null>(null);
+	// What is written and picked stays through other places and a reload, until it is agreed.
+	const of = `handover:${session.id}:${corrects?.edition ?? 0}`;
+	const [correction, setCorrection, dropCorrection] = useKept(`${of}:correction`, "");
+	const [picked, setPicked, dropPicked] = useKept<Picks | null>(`${of}:picked`, null);
 	const picks = picked ?? suggested;
 	const asSuggested = samePicks(picks, suggested);
 	const found = useDraft(session, picks, !asSuggested);
 	const choice = (!asSuggested && found.data) || handover.draft;
 	// Kept by what is picked, not by the draft: what is written while the draft is on its way stays.
 	const key = JSON.stringify(picks);
-	const [written, setWritten] = useState<Words>({ of: "", why: {} });
-	const words: Words = written.of === key ? written : { of: key, why: {} };
+	const [written, setWritten, dropWritten] = useKept<Record<string, Words>>(`${of}:words`, {});
+	const words: Words = written[key] ?? { why: {} };
+	const write = (now: Words) => setWritten({ ...written, [key]: now });
 	const reasons = words.reasons ?? choice.reasons;
 	const lost = choice.lost.map((each) => ({ ...each, why: words.why[each.letter] ?? each.why }));
-	const [check, setCheck] = useState(handover.agreed?.next_check ?? handover.next_check);
+	const [check, setCheck, dropCheck] = useKept(
+		`${of}:check`,
+		handover.agreed?.next_check ?? handover.next_check,
+	);
 	const agree = useMutation({
-		mutationFn: () =>
-			got(
+		mutationFn: async () => {
+			if (!(await settled()))
+				throw new Problem("Changes of this session wait for the line. Agree when they are saved.", 0, null);
+			return got(
 				client.POST("/api/sessions/{session_id}/handover", {
 					params: { path: { session_id: session.id } },
 					body: { ...picks, reasons, lost, next_check: check || null, correction },
 				}),
-			),
+			);
+		},
 		onSuccess: async () => {
+			for (const drop of [dropCorrection, dropPicked, dropWritten, dropCheck]) drop();
 			await queries.invalidateQueries();
 			onDone?.();
 		},
@@ -179,7 +191,7 @@ function Deciding({
 					<textarea
 						className="textarea field-sizing-content min-h-24 w-full"
 						value={reasons}
-						onChange={(event) => setWritten({ ...words, reasons: event.target.value })}
+						onChange={(event) => write({ ...words, reasons: event.target.value })}
 					/>
 				</label>
 				{lost.map((each) => (
@@ -191,7 +203,7 @@ function Deciding({
 							className="textarea field-sizing-content min-h-14 w-full"
 							value={each.why}
 							onChange={(event) =>
-								setWritten({ ...words, why: { ...words.why, [each.letter]: event.target.value } })
+								write({ ...words, why: { ...words.why, [each.letter]: event.target.value } })
 							}
 						/>
 					</label>

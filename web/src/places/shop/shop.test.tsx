@@ -128,6 +128,9 @@ const threshold = {
 const shop: ShopSettings = {
 	name: "One",
 	may_change: true,
+	idle_minutes: 0,
+	keep_years: 0,
+	backup: { made_at: null, bytes: 0, kept: 0, every_hours: 24 },
 	thresholds: [
 		threshold,
 		{

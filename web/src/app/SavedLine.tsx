@@ -1,0 +1,39 @@
+/** Whether what was changed here is on the server: saved, on its way, or waiting for the line. */
+import { forget, useLine } from "../api/outbox";
+
+const clock = (at: number) =>
+	new Date(at).toLocaleTimeString("en-GB", { hour: "2-digit", minute: "2-digit" });
+
+export function SavedLine() {
+	const line = useLine();
+	const many = line.waiting === 1 ? "1 change waits" : `${line.waiting} changes wait`;
+	const held = line.waiting > 0 && (line.lost || line.signedOut);
+	return (
+		<p role="status" className={`shrink-0 text-[13px] ${held ? "hole-text font-semibold" : "quiet"}`}>
+			{held
+				? `${many} for the line`
+				: line.waiting > 0
+					? "Saving"
+					: line.savedAt && `Saved ${clock(line.savedAt)}`}
+		</p>
+	);
+}
+
+/** What was changed on an earlier page, sent late, and refused. */
+export function RefusedLate() {
+	const { refused } = useLine();
+	return refused.map((entry) => (
+		<div
+			key={entry.change}
+			role="alert"
+			className="flex items-center gap-3 border-b border-base-300 bg-base-100 px-4 py-1"
+		>
+			<p className="hole-text flex-1 font-semibold">
+				A change made before could not be saved: {entry.refused?.title}
+			</p>
+			<button type="button" className="btn h-10" onClick={() => forget(entry)}>
+				Leave it
+			</button>
+		</div>
+	));
+}
