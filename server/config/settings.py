@@ -98,6 +98,7 @@ USE_I18N = False
 
 # Where the launcher keeps the daily backups, and how often it makes one; none where it was told of no folder.
 BACKUPS = Path(env("HEMICYCLE_BACKUPS")) if env("HEMICYCLE_BACKUPS", default="") else None
+BACKUPS_KEPT = env.int("HEMICYCLE_BACKUPS_KEPT", default=14)
 BACKUP_HOURS = env.int("HEMICYCLE_BACKUP_HOURS", default=24) if BACKUPS else 0
 
 # Where this server is reached on its own machine, told by the launcher: behind a proxy a request's port is another.

@@ -87,7 +87,7 @@ class CustomerView(APIView):
         edit_customer(actor_of(request), customer_id, **asdict(given(request, NewCustomer)))
         return _customer(request, customer_id)
 
-    @extend_schema(responses=serializer_of(CustomerOut), operation_id="erase_customer", tags=["customers"])
+    @extend_schema(responses={200: serializer_of(CustomerOut)}, operation_id="erase_customer", tags=["customers"])
     def delete(self, request: Request, customer_id: int) -> Response:
         """Owners only, and for good: visits stay as figures without a person."""
         customer_data.erase(actor_of(request), customer_id)
@@ -106,7 +106,7 @@ class MergeView(APIView):
         customer_data.merge(actor_of(request), customer_id, other_id=given(request, MergeIn).other)
         return _customer(request, customer_id)
 
-    @extend_schema(responses=serializer_of(CustomerOut), operation_id="part_customer", tags=["customers"])
+    @extend_schema(responses={200: serializer_of(CustomerOut)}, operation_id="part_customer", tags=["customers"])
     def delete(self, request: Request, customer_id: int) -> Response:
         """Take it back: this customer, who was merged into another, stands alone again."""
         customer_data.part(actor_of(request), customer_id)

@@ -243,7 +243,7 @@ class TrayView(APIView):
         """Say that some of them are nobody's; they stay on record."""
         return _tray(put_away(actor_of(request), bay_id, shots=given(request, PutAwayIn).shots))
 
-    @extend_schema(responses=serializer_of(TrayOut), operation_id="bring_back", tags=["bay"])
+    @extend_schema(responses={200: serializer_of(TrayOut)}, operation_id="bring_back", tags=["bay"])
     def delete(self, request: Request, bay_id: int) -> Response:
         """Take the putting away back: what was put away within a day waits again."""
         return _tray(bring_back(actor_of(request), bay_id))
@@ -302,7 +302,7 @@ class KeysView(APIView):
 
 
 class KeyView(APIView):
-    @extend_schema(responses=serializer_of(KeysOut), operation_id="revoke_key", tags=["shop"])
+    @extend_schema(responses={200: serializer_of(KeysOut)}, operation_id="revoke_key", tags=["shop"])
     def delete(self, request: Request, key_id: int) -> Response:
         """Owners only. The key opens nothing from now on."""
         return _keys(revoke_key(actor_of(request), key_id))

@@ -76,11 +76,13 @@ class ShopRulesIn:
 
 @dataclass
 class BackupOut:
-    """The newest backup. every_hours: how often one is made; 0 where this server makes none."""
+    """The newest backup. kept: how many there are; keeps: how many at the most. every_hours: how often one is made; 0
+    where this server makes none."""
 
     made_at: datetime | None
     bytes: int
     kept: int
+    keeps: int
     every_hours: int
 
 
@@ -130,10 +132,10 @@ def _backup() -> BackupOut:
     folder = settings.BACKUPS
     files = sorted(folder.glob("*.hemicycle"), key=lambda path: path.stat().st_mtime) if folder else []
     if not files:
-        return BackupOut(None, 0, 0, settings.BACKUP_HOURS)
+        return BackupOut(None, 0, 0, settings.BACKUPS_KEPT, settings.BACKUP_HOURS)
     newest = files[-1].stat()
     made_at = datetime.fromtimestamp(newest.st_mtime, tz=UTC)
-    return BackupOut(made_at, newest.st_size, len(files), settings.BACKUP_HOURS)
+    return BackupOut(made_at, newest.st_size, len(files), settings.BACKUPS_KEPT, settings.BACKUP_HOURS)
 
 
 def _shop(request: Request) -> Response:

@@ -45,6 +45,9 @@ const STORED = "hemicycle.outbox.";
 const TAB = "hemicycle.tab";
 const AGAIN_MS = [500, 1000, 2000, 4000, 8000, 15_000];
 const MOST_FAULTS = 6;
+/** An answer that takes longer is said to be waited for; one that takes longest is asked for anew. */
+const LONG_MS = 3000;
+const LONGEST_MS = 30_000;
 const TYPED =
 	/^\/api\/(sessions\/\d+\/(brief|targets|gap|rules|clubs|plans)|builds\/\d+|shots\/\d+\/(aside|strike|counts|build)|plans\/\d+|imports\/\d+)$/;
 
@@ -281,6 +284,7 @@ async function fly(entry: Entry): Promise<void> {
 	flying = entry;
 	let answer: Response | null = null;
 	let told: Record<string, unknown> = {};
+	const long = setTimeout(() => tell({ lost: true }), LONG_MS);
 	try {
 		answer = await globalThis.fetch(
 			new Request(new URL(entry.path, window.location.origin), {
@@ -293,6 +297,7 @@ async function fly(entry: Entry): Promise<void> {
 					"Since-Revision": String(entry.since),
 				},
 				...(entry.body === null ? {} : { body: JSON.stringify(entry.body) }),
+				signal: AbortSignal.timeout(LONGEST_MS),
 			}),
 		);
 		if (!answer.ok) told = (await answer.clone().json()) as Record<string, unknown>;
@@ -303,6 +308,8 @@ async function fly(entry: Entry): Promise<void> {
 		if (told.type === "hemicycle:csrf") await ask("/api/me");
 	} catch {
 		if (!answer || answer.status < 500) answer = null;
+	} finally {
+		clearTimeout(long);
 	}
 	flying = null;
 	const faulty = answer?.status === 500 && tries >= MOST_FAULTS;

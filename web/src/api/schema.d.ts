@@ -902,6 +902,7 @@ export interface components {
             made_at: string | null;
             bytes: number;
             kept: number;
+            keeps: number;
             every_hours: number;
         };
         BagJobOut: {
@@ -2293,12 +2294,13 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description No response body */
-            204: {
+            200: {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "application/json": components["schemas"]["TrayOut"];
+                };
             };
         };
     };
@@ -2524,12 +2526,13 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description No response body */
-            204: {
+            200: {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "application/json": components["schemas"]["CustomerOut"];
+                };
             };
         };
     };
@@ -2590,12 +2593,13 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description No response body */
-            204: {
+            200: {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "application/json": components["schemas"]["CustomerOut"];
+                };
             };
         };
     };
@@ -2680,12 +2684,13 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description No response body */
-            204: {
+            200: {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "application/json": components["schemas"]["KeysOut"];
+                };
             };
         };
     };

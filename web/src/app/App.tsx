@@ -15,6 +15,7 @@ import { SessionFrame } from "./SessionFrame";
 import { SignIn, SignInOver } from "./SignIn";
 
 const Shop = lazy(() => import("../places/shop/Shop"));
+const Customer = lazy(() => import("../places/customer/Customer"));
 const CustomerPage = lazy(() => import("../places/handover/CustomerPage"));
 
 const isSession = (answer: unknown): answer is Session =>
@@ -93,6 +94,14 @@ export function App() {
 						element={
 							<Suspense fallback={<Waiting what="the shop" />}>
 								<Shop />
+							</Suspense>
+						}
+					/>
+					<Route
+						path="/customers/:id"
+						element={
+							<Suspense fallback={<Waiting what="the customer" />}>
+								<Customer />
 							</Suspense>
 						}
 					/>

@@ -74,7 +74,11 @@ function Frame({ session, place, onHelp }: { session: Session; place: string; on
 					<Mark />
 				</Link>
 				<div className="min-w-0 flex-1">
-					<h1 className="truncate text-[17px] leading-tight">{session.customer.name}</h1>
+					<h1 className="truncate text-[17px] leading-tight">
+						<Link to={`/customers/${session.customer.id}`} className="hover:underline">
+							{session.customer.name}
+						</Link>
+					</h1>
 					<p className="quiet truncate text-[13px] leading-tight">
 						{new Date(session.held_on).toLocaleDateString("en-GB", {
 							day: "numeric",

@@ -1,12 +1,13 @@
 /** Figures as they are written, colours as they can be told apart, keys as they are meant. */
 import { readFileSync } from "node:fs";
-import { cleanup, fireEvent, render, screen } from "@testing-library/react";
+import { cleanup, fireEvent, screen, waitFor } from "@testing-library/react";
 import { afterEach, describe, expect, test, vi } from "vitest";
 import { HelpSheet } from "../app/HelpSheet";
-import { CommandBar, CommandProvider, useCommands } from "../commands/commands";
+import { CommandBar, useCommands } from "../commands/commands";
+import { clear, draw, serve } from "../tests/stage";
 import { figure, type Metres, reading, side, toMetres, toYards, wish } from "./units";
 
-afterEach(cleanup);
+afterEach(clear);
 
 describe("figures", () => {
 	test("minus signs, thin spaces and blanks are the real characters", () => {
@@ -118,38 +119,60 @@ describe("letters of builds", () => {
 	});
 });
 
-function Place({ run, blocked }: { run: () => void; blocked?: string }) {
+function Commands({ run, blocked, sheet = false }: { run: () => void; blocked?: string; sheet?: boolean }) {
 	useCommands("place", [
 		{ id: "aside", name: "Set aside", keys: "x", shown: "X", group: "Bay", blocked, run },
+		{ id: "thin", name: "Thin", keys: "n", shown: "N", group: "Bay", run: () => undefined },
 	]);
 	return (
 		<>
 			<input aria-label="Notes" />
+			<select aria-label="Club" />
+			<input type="range" aria-label="Distance" />
 			<CommandBar group="Bay" />
-			<HelpSheet open={false} onClose={() => undefined} />
+			<HelpSheet open={sheet} onClose={() => undefined} />
 		</>
 	);
 }
 
 test("a command is one object: its key, its button and its line on the sheet do the same", () => {
 	const run = vi.fn();
-	const { rerender } = render(
-		<CommandProvider>
-			<Place run={run} />
-		</CommandProvider>,
-	);
+	const sent = serve({ "PUT /api/me/keys": {} });
+	draw(<Commands run={run} />);
 	fireEvent.keyDown(document.body, { key: "x" });
-	fireEvent.click(screen.getByRole("button", { name: /Set aside/ }));
+	fireEvent.click(screen.getByRole("button", { name: "X Set aside" }));
 	expect(run).toHaveBeenCalledTimes(2);
 	expect(screen.getAllByText(/Set aside/)).toHaveLength(2);
-	const notes = screen.getByLabelText("Notes");
-	fireEvent.keyDown(notes, { key: "x" });
+	// Not from what takes the key itself, not while it is held down, and not where it is blocked.
+	for (const name of ["Notes", "Club", "Distance"])
+		fireEvent.keyDown(screen.getByLabelText(name), { key: "x" });
+	fireEvent.keyDown(document.body, { key: "x", repeat: true });
 	expect(run).toHaveBeenCalledTimes(2);
-	rerender(
-		<CommandProvider>
-			<Place run={run} blocked="No shot yet" />
-		</CommandProvider>,
-	);
+	cleanup();
+	draw(<Commands run={run} blocked="No shot yet" />);
 	fireEvent.keyDown(document.body, { key: "x" });
 	expect(run).toHaveBeenCalledTimes(2);
+	expect(sent).toEqual([]);
+});
+
+test("a key may be another, or none, and all of them may be off", async () => {
+	const run = vi.fn();
+	const sent = serve({ "PUT /api/me/keys": {} });
+	draw(<Commands run={run} sheet />);
+	const press = (key: string) => fireEvent.keyDown(document.body, { key });
+	fireEvent.click(screen.getByRole("button", { name: "Set aside: X. Change" }));
+	fireEvent.keyDown(screen.getByRole("button", { name: /Press the new key/ }), { key: "n" });
+	expect(screen.getByText("N is Thin")).toBeTruthy();
+	fireEvent.keyDown(screen.getByRole("button", { name: /Press the new key/ }), { key: "j" });
+	await waitFor(() => expect(sent[0]?.body).toEqual({ off: false, changed: { aside: "j" } }));
+	document.querySelector("dialog")?.removeAttribute("open");
+	await screen.findByRole("button", { name: "Set aside: J. Change", hidden: true });
+	press("x");
+	expect(run).toHaveBeenCalledTimes(0);
+	press("j");
+	expect(run).toHaveBeenCalledTimes(1);
+	fireEvent.click(screen.getByRole("checkbox", { name: "Keys act", hidden: true }));
+	press("j");
+	expect(run).toHaveBeenCalledTimes(1);
+	await waitFor(() => expect(sent.at(-1)?.body).toEqual({ off: true, changed: { aside: "j" } }));
 });

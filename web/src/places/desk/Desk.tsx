@@ -2,19 +2,20 @@
 import { useInfiniteQuery, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { CircleHelp, LogOut, SunMoon } from "lucide-react";
 import { useState } from "react";
-import { Controller, useForm } from "react-hook-form";
+import { Controller, useForm, useWatch } from "react-hook-form";
 import { Link, useNavigate } from "react-router";
 import { client, got, type Me, type Person, Problem, type SessionLine } from "../../api/client";
 import { Mark } from "../../ui/Mark";
 import { Said, Waiting } from "../../ui/Said";
 import { useTheme } from "../../ui/theme";
 import { CustomerPicker } from "./CustomerPicker";
+import { day, Sessions } from "./Sessions";
 
-const STATUS = { not_begun: "Not begun", open: "In the middle", agreed: "Agreed" } as const;
-const NEXT = { not_begun: "brief", open: "bay", agreed: "handover" } as const;
-
-const day = (date: string) =>
-	new Date(date).toLocaleDateString("en-GB", { day: "numeric", month: "short", year: "numeric" });
+/** Those to go on with first, also across pages. */
+function inOrder(lines: SessionLine[]): SessionLine[] {
+	const order = { open: 0, not_begun: 1, agreed: 2 };
+	return [...lines].sort((a, b) => order[a.status] - order[b.status]);
+}
 
 export function Desk({ me, onSignOut, onHelp }: { me: Me; onSignOut: () => void; onHelp: () => void }) {
 	const sessions = useInfiniteQuery({
@@ -48,7 +49,8 @@ export function Desk({ me, onSignOut, onHelp }: { me: Me; onSignOut: () => void;
 				<section>
 					<h2 className="mb-2 text-lg">Sessions</h2>
 					<Said error={sessions.error} />
-					{lines ? <Sessions lines={lines} /> : <Waiting what="the sessions" />}
+					{lines?.length === 0 && <p className="quiet">No session yet. Start one on the right.</p>}
+					{lines ? <Sessions lines={inOrder(lines)} /> : <Waiting what="the sessions" />}
 					{sessions.hasNextPage && (
 						<button
 							type="button"
@@ -66,40 +68,6 @@ export function Desk({ me, onSignOut, onHelp }: { me: Me; onSignOut: () => void;
 				</aside>
 			</main>
 		</div>
-	);
-}
-
-function Sessions({ lines }: { lines: SessionLine[] }) {
-	if (lines.length === 0) return <p className="quiet">No session yet. Start one on the right.</p>;
-	const order = { open: 0, not_begun: 1, agreed: 2 };
-	const sorted = [...lines].sort((a, b) => order[a.status] - order[b.status]);
-	return (
-		<ul className="divide-y divide-base-300 border-y border-base-300 bg-base-100">
-			{sorted.map((line) => (
-				<li key={line.id}>
-					<Link
-						to={`/sessions/${line.id}/${NEXT[line.status]}`}
-						className="grid min-h-16 grid-cols-[1fr_8.5rem_9rem] items-center gap-4 px-4 py-2 hover:bg-base-200"
-					>
-						<span className="min-w-0">
-							<span className="block truncate text-[17px] font-semibold">{line.customer.name}</span>
-							<span className="quiet block truncate text-sm">
-								{line.outcome || `${line.shots} shots so far`}
-							</span>
-						</span>
-						<span className="quiet text-sm">
-							{day(line.held_on)}
-							<br />
-							{line.bay_name}
-						</span>
-						<span className={line.status === "agreed" ? "quiet" : "font-semibold"}>
-							{line.status === "agreed" ? "✓ " : ""}
-							{STATUS[line.status]}
-						</span>
-					</Link>
-				</li>
-			))}
-		</ul>
 	);
 }
 
@@ -146,13 +114,20 @@ function NewVisit({ me }: { me: Me }) {
 	const form = useForm<VisitFields>({
 		defaultValues: { customer: null, name: "", hand: "right", bay: String(me.bays[0]?.id ?? "") },
 	});
+	const chosen = useWatch({ control: form.control, name: "customer" });
 	const open = useMutation({
 		mutationFn: async (fields: VisitFields) => {
-			const customer = isNew
-				? (await got(client.POST("/api/customers", { body: { name: fields.name, hand: fields.hand } }))).id
-				: fields.customer?.id;
-			if (customer === undefined) throw new Problem("Choose a customer, or add a new one.", 0, "customer");
-			return got(client.POST("/api/sessions", { body: { customer, bay: Number(fields.bay) } }));
+			let { customer } = fields;
+			if (isNew) {
+				customer = await got(
+					client.POST("/api/customers", { body: { name: fields.name, hand: fields.hand } }),
+				);
+				// Known from here on: a visit that cannot be opened just now does not add them twice.
+				form.setValue("customer", customer);
+				setNew(false);
+			}
+			if (!customer) throw new Problem("Choose a customer, or add a new one.", 0, "customer");
+			return got(client.POST("/api/sessions", { body: { customer: customer.id, bay: Number(fields.bay) } }));
 		},
 		onSuccess: async (session) => {
 			await queries.invalidateQueries();
@@ -182,6 +157,11 @@ function NewVisit({ me }: { me: Me }) {
 					name="customer"
 					render={({ field }) => <CustomerPicker value={field.value} onChange={field.onChange} />}
 				/>
+			)}
+			{!isNew && chosen && (
+				<Link className="inline-block min-h-9 py-1.5 underline" to={`/customers/${chosen.id}`}>
+					{chosen.name}: data and visits
+				</Link>
 			)}
 			<select className="select h-11 w-full" aria-label="Bay" {...form.register("bay")}>
 				{me.bays.map((bay) => (

@@ -1,16 +1,50 @@
-/** What the owner sets: each bay's monitor and air, and where verdicts begin and end, each with its reason. */
+/** What the owner sets: bays and their monitors, where verdicts begin and end, people, how long data is kept; the
+ * trail of acts; and everyone's own sign-in. */
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { Link } from "react-router";
+import { Link, useSearchParams } from "react-router";
 import { client, got, type ShopSettings } from "../../api/client";
 import { Mark } from "../../ui/Mark";
 import { Said, Waiting } from "../../ui/Said";
+import { Data } from "./Data";
+import { Keys } from "./Keys";
+import { People } from "./People";
+import { Trail } from "./Trail";
+import { You } from "./You";
 
 type Threshold = ShopSettings["thresholds"][number];
 type BayRow = ShopSettings["bays"][number];
 
+const OWNERS = [
+	{ id: "bays", name: "Bays" },
+	{ id: "thresholds", name: "Thresholds" },
+	{ id: "people", name: "People" },
+	{ id: "data", name: "Data" },
+	{ id: "trail", name: "Trail" },
+	{ id: "you", name: "You" },
+] as const;
+const EVERYBODYS = OWNERS.filter((each) => each.id !== "people" && each.id !== "trail");
+
+function Parts({ parts, at }: { parts: readonly { id: string; name: string }[]; at: string }) {
+	return (
+		<nav className="flex flex-wrap gap-1" aria-label="Parts of the shop">
+			{parts.map((each) => (
+				<Link
+					key={each.id}
+					to={`/shop?part=${each.id}`}
+					aria-current={each.id === at ? "page" : undefined}
+					className={`flex min-h-11 items-center rounded px-3 font-semibold ${each.id === at ? "bg-primary text-primary-content" : "hover:bg-base-300"}`}
+				>
+					{each.name}
+				</Link>
+			))}
+		</nav>
+	);
+}
+
 export default function Shop() {
 	const queries = useQueryClient();
+	const [search] = useSearchParams();
 	const shop = useQuery({ queryKey: ["shop"], queryFn: () => got(client.GET("/api/shop")) });
 	const put = useMutation({
 		mutationFn: (go: () => Promise<ShopSettings>) => go(),
@@ -19,6 +53,8 @@ export default function Shop() {
 			void queries.invalidateQueries({ queryKey: ["session"] });
 		},
 	});
+	const parts = shop.data?.may_change ? OWNERS : EVERYBODYS;
+	const part = parts.find((each) => each.id === search.get("part"))?.id ?? "bays";
 	return (
 		<div className="mx-auto max-w-5xl px-6 pb-12">
 			<header className="flex items-center gap-4 py-4">
@@ -30,44 +66,61 @@ export default function Shop() {
 			<Said error={shop.error ?? put.error} />
 			{shop.data ? (
 				<main className="space-y-8">
-					{!shop.data.may_change && <p className="quiet">Only the owner changes what is here.</p>}
-					<Bays
-						shop={shop.data}
-						onSet={(bay) =>
-							put.mutate(() =>
-								got(client.PUT("/api/bays/{bay_id}", { params: { path: { bay_id: bay.id } }, body: bay })),
-							)
-						}
-					/>
-					<section>
-						<h2 className="text-lg">Where a verdict begins and ends</h2>
-						<p className="quiet mb-2">Sessions that are agreed keep the ones they were judged by.</p>
-						<table className="table-plain w-full bg-base-100">
-							<thead>
-								<tr>
-									<th scope="col" className="pl-3!">
-										Threshold
-									</th>
-									<th scope="col">Value</th>
-									<th scope="col">Usual</th>
-								</tr>
-							</thead>
-							<tbody>
-								{shop.data.thresholds.map((each) => (
-									<Row
-										key={each.key + each.value}
-										threshold={each}
-										disabled={!shop.data.may_change || put.isPending}
-										onSet={(value) =>
-											put.mutate(() =>
-												got(client.PUT("/api/shop", { body: { values: { [each.key]: value } } })),
-											)
-										}
-									/>
-								))}
-							</tbody>
-						</table>
-					</section>
+					<Parts parts={parts} at={part} />
+					{!shop.data.may_change && part !== "you" && (
+						<p className="quiet">Only the owner changes what is here.</p>
+					)}
+					{part === "people" && <People />}
+					{part === "trail" && <Trail />}
+					{part === "you" && <You />}
+					{part === "data" && (
+						<Data
+							key={`${shop.data.idle_minutes} ${shop.data.keep_years}`}
+							shop={shop.data}
+							onSet={(body) => put.mutate(() => got(client.PUT("/api/shop/rules", { body })))}
+						/>
+					)}
+					{part === "bays" && (
+						<Bays
+							shop={shop.data}
+							onSet={(bay) =>
+								put.mutate(() =>
+									got(client.PUT("/api/bays/{bay_id}", { params: { path: { bay_id: bay.id } }, body: bay })),
+								)
+							}
+						/>
+					)}
+					{part === "thresholds" && (
+						<section>
+							<h2 className="text-lg">Where a verdict begins and ends</h2>
+							<p className="quiet mb-2">Sessions that are agreed keep the ones they were judged by.</p>
+							<table className="table-plain w-full bg-base-100">
+								<thead>
+									<tr>
+										<th scope="col" className="pl-3!">
+											Threshold
+										</th>
+										<th scope="col">Value</th>
+										<th scope="col">Usual</th>
+									</tr>
+								</thead>
+								<tbody>
+									{shop.data.thresholds.map((each) => (
+										<Row
+											key={each.key + each.value}
+											threshold={each}
+											disabled={!shop.data.may_change || put.isPending}
+											onSet={(value) =>
+												put.mutate(() =>
+													got(client.PUT("/api/shop", { body: { values: { [each.key]: value } } })),
+												)
+											}
+										/>
+									))}
+								</tbody>
+							</table>
+						</section>
+					)}
 				</main>
 			) : (
 				<Waiting what="the shop" />
@@ -172,6 +225,7 @@ function Bays({ shop, onSet }: { shop: ShopSettings; onSet: (bay: BayRow) => voi
 							disabled={!shop.may_change}
 							onSet={(temperature_c) => onSet({ ...bay, temperature_c })}
 						/>
+						<Keys bay={bay.id} name={bay.name} mayChange={shop.may_change} />
 					</li>
 				))}
 			</ul>

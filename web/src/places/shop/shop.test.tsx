@@ -130,7 +130,7 @@ const shop: ShopSettings = {
 	may_change: true,
 	idle_minutes: 0,
 	keep_years: 0,
-	backup: { made_at: null, bytes: 0, kept: 0, every_hours: 24 },
+	backup: { made_at: null, bytes: 0, kept: 0, keeps: 14, every_hours: 24 },
 	thresholds: [
 		threshold,
 		{
@@ -157,8 +157,9 @@ const shop: ShopSettings = {
 };
 
 test("a chance is set in shots out of a hundred, and what is unlike the usual says so", async () => {
-	const sent = serve({ "GET /api/shop": shop, "PUT /api/shop": shop, "PUT /api/bays/3": shop });
-	draw(<Shop />);
+	const keys = { "GET /api/bays/3/keys": { keys: [], made: null } };
+	const sent = serve({ "GET /api/shop": shop, "PUT /api/shop": shop, "PUT /api/bays/3": shop, ...keys });
+	draw(<Shop />, "/shop?part=thresholds");
 	const sure = await screen.findByLabelText("Fills the slot from");
 	expect((sure as HTMLInputElement).value).toBe("80");
 	fireEvent.change(sure, { target: { value: "85" } });
@@ -166,6 +167,7 @@ test("a chance is set in shots out of a hundred, and what is unlike the usual sa
 	await waitFor(() => expect(changes(sent)[0]?.body).toEqual({ values: { sure: 0.85 } }));
 	expect(screen.getByText("usual 12")).toBeTruthy();
 	expect((screen.getByLabelText("No gain under") as HTMLInputElement).value).toBe("0.05");
+	fireEvent.click(screen.getByRole("link", { name: "Bays" }));
 	fireEvent.change(screen.getByLabelText("What the monitor of Bay 1 measures"), {
 		target: { value: "flight" },
 	});
@@ -176,9 +178,10 @@ test("a chance is set in shots out of a hundred, and what is unlike the usual sa
 
 test("a fitter sees the thresholds and cannot change them", async () => {
 	serve({ "GET /api/shop": { ...shop, may_change: false } });
-	draw(<Shop />);
+	draw(<Shop />, "/shop?part=thresholds");
 	expect(((await screen.findByLabelText("Fills the slot from")) as HTMLInputElement).readOnly).toBe(true);
 	expect(screen.getByText("Only the owner changes what is here.")).toBeTruthy();
+	expect(screen.queryByRole("link", { name: "People" })).toBeNull();
 });
 
 test("desk and shop have a banner and a main part to go to", async () => {

@@ -1,0 +1,253 @@
+/** One customer: their data and visits; merged with another that is the same person, exported, erased. */
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useRef, useState } from "react";
+import { useForm } from "react-hook-form";
+import { Link, useParams } from "react-router";
+import { type Customer as CustomerAnswer, client, got, type Person } from "../../api/client";
+import { Mark } from "../../ui/Mark";
+import { Said, Waiting } from "../../ui/Said";
+import { CustomerPicker } from "../desk/CustomerPicker";
+import { Sessions } from "../desk/Sessions";
+
+const path = (id: number) => ({ params: { path: { customer_id: id } } });
+
+export default function Customer() {
+	const id = Number(useParams().id);
+	const queries = useQueryClient();
+	const key = ["customer", id];
+	const found = useQuery({
+		queryKey: key,
+		queryFn: () => got(client.GET("/api/customers/{customer_id}", path(id))),
+	});
+	const change = useMutation({
+		mutationFn: (go: () => Promise<CustomerAnswer>) => go(),
+		onSuccess: () => queries.invalidateQueries({ predicate: (query) => query.queryKey[0] !== "me" }),
+	});
+	const customer = found.data;
+	return (
+		<div className="mx-auto max-w-5xl px-6 pb-12">
+			<header className="flex items-center gap-4 py-4">
+				<Link to="/" aria-label="To the desk" className="py-2">
+					<Mark />
+				</Link>
+				<h1 className="min-w-0 flex-1 truncate text-xl">{customer?.name ?? "Customer"}</h1>
+			</header>
+			<Said error={found.error ?? change.error} />
+			{customer ? (
+				<main className="grid gap-8 lg:grid-cols-[1fr_24rem]">
+					<section className="min-w-0">
+						<h2 className="mb-2 text-lg">Visits</h2>
+						{customer.visits.length ? (
+							<Sessions lines={customer.visits} dated />
+						) : (
+							<p className="quiet">No visit yet.</p>
+						)}
+					</section>
+					<aside className="space-y-8">
+						{customer.erased ? (
+							<p>This customer was erased. What was hit and agreed stays as figures, without a person.</p>
+						) : (
+							<>
+								<Own
+									key={JSON.stringify([customer.name, customer.email, customer.notes])}
+									customer={customer}
+									busy={change.isPending}
+									saved={change.isSuccess}
+									onSave={(body) =>
+										change.mutate(() =>
+											got(client.PUT("/api/customers/{customer_id}", { ...path(id), body })),
+										)
+									}
+								/>
+								<Merge
+									customer={customer}
+									onMerge={(other) =>
+										change.mutate(() =>
+											got(
+												client.POST("/api/customers/{customer_id}/merge", { ...path(id), body: { other } }),
+											),
+										)
+									}
+									onPart={(other) =>
+										change.mutate(() => got(client.DELETE("/api/customers/{customer_id}/merge", path(other))))
+									}
+								/>
+								<Take
+									customer={customer}
+									onErase={() =>
+										change.mutate(() => got(client.DELETE("/api/customers/{customer_id}", path(id))))
+									}
+								/>
+							</>
+						)}
+					</aside>
+				</main>
+			) : (
+				!found.error && <Waiting what="the customer" />
+			)}
+		</div>
+	);
+}
+
+interface Fields {
+	name: string;
+	hand: "right" | "left";
+	birth_year: string;
+	email: string;
+	notes: string;
+}
+
+function Own({
+	customer,
+	busy,
+	saved,
+	onSave,
+}: {
+	customer: CustomerAnswer;
+	busy: boolean;
+	saved: boolean;
+	onSave: (fields: Omit<Fields, "birth_year"> & { birth_year: number | null }) => void;
+}) {
+	const form = useForm<Fields>({
+		defaultValues: {
+			name: customer.name,
+			hand: customer.hand === "left" ? "left" : "right",
+			birth_year: customer.birth_year ? String(customer.birth_year) : "",
+			email: customer.email,
+			notes: customer.notes,
+		},
+	});
+	const field = "input h-11 w-full";
+	return (
+		<form
+			className="space-y-3"
+			onSubmit={form.handleSubmit((fields) =>
+				onSave({ ...fields, birth_year: fields.birth_year ? Number(fields.birth_year) : null }),
+			)}
+		>
+			<h2 className="text-lg">Their data</h2>
+			<label className="block">
+				<span className="quiet text-sm">Name</span>
+				<input className={field} required maxLength={80} {...form.register("name")} />
+			</label>
+			<div className="grid grid-cols-2 gap-3">
+				<label className="block">
+					<span className="quiet text-sm">Plays</span>
+					<select className="select h-11 w-full" {...form.register("hand")}>
+						<option value="right">right-handed</option>
+						<option value="left">left-handed</option>
+					</select>
+				</label>
+				<label className="block">
+					<span className="quiet text-sm">Born in</span>
+					<input
+						className={`num ${field}`}
+						inputMode="numeric"
+						pattern="[0-9]{4}"
+						{...form.register("birth_year")}
+					/>
+				</label>
+			</div>
+			<label className="block">
+				<span className="quiet text-sm">E-mail</span>
+				<input type="email" className={field} {...form.register("email")} />
+			</label>
+			<label className="block">
+				<span className="quiet text-sm">Notes</span>
+				<textarea className="textarea field-sizing-content min-h-16 w-full" {...form.register("notes")} />
+			</label>
+			<button type="submit" className="btn btn-primary h-11 w-full" disabled={busy}>
+				Save
+			</button>
+			{saved && !form.formState.isDirty && (
+				<p role="status" className="quiet text-sm">
+					Saved.
+				</p>
+			)}
+		</form>
+	);
+}
+
+function Merge({
+	customer,
+	onMerge,
+	onPart,
+}: {
+	customer: CustomerAnswer;
+	onMerge: (other: number) => void;
+	onPart: (other: number) => void;
+}) {
+	const [other, setOther] = useState<Person | null>(null);
+	return (
+		<section className="space-y-2">
+			<h2 className="text-lg">Twice in the book?</h2>
+			{customer.merged.map((each) => (
+				<p key={each.id} className="flex items-center gap-3">
+					<span className="flex-1">{each.name} is this customer too.</span>
+					<button type="button" className="btn h-11" onClick={() => onPart(each.id)}>
+						Part them
+					</button>
+				</p>
+			))}
+			<CustomerPicker value={other} onChange={setOther} />
+			{other && (
+				<button
+					type="button"
+					className="btn h-11 w-full border-base-300 bg-base-100"
+					disabled={other.id === customer.id}
+					onClick={() => {
+						onMerge(other.id);
+						setOther(null);
+					}}
+				>
+					{other.id === customer.id ? "That is this customer" : `${other.name} and ${customer.name} are one`}
+				</button>
+			)}
+		</section>
+	);
+}
+
+function Take({ customer, onErase }: { customer: CustomerAnswer; onErase: () => void }) {
+	const asked = useRef<HTMLDialogElement>(null);
+	return (
+		<section className="space-y-2">
+			<h2 className="text-lg">Everything on record</h2>
+			<a
+				className="btn h-11 w-full border-base-300 bg-base-100"
+				href={`/api/customers/${customer.id}/export`}
+				download
+			>
+				Export: page, shots, visits
+			</a>
+			{customer.may_erase && (
+				<>
+					<button
+						type="button"
+						className="btn h-11 w-full border-base-300 bg-base-100"
+						onClick={() => asked.current?.showModal()}
+					>
+						Erase this customer
+					</button>
+					<dialog ref={asked} className="modal" aria-label="Erase this customer">
+						<form method="dialog" className="modal-box space-y-4">
+							<h3 className="text-xl">Erase {customer.name}?</h3>
+							<p>
+								Name, e-mail, year of birth, notes, the files that were brought in and every reason that was
+								written are taken out, for good. Visits, shots and what was agreed stay as figures without a
+								person. Backups made before still hold them until they roll out.
+							</p>
+							<div className="flex justify-end gap-3">
+								<button type="submit" className="btn h-11">
+									Keep them
+								</button>
+								<button type="submit" className="btn btn-primary h-11" onClick={onErase}>
+									Erase for good
+								</button>
+							</div>
+						</form>
+					</dialog>
+				</>
+			)}
+		</section>
+	);
+}

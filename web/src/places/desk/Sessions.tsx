@@ -1,0 +1,47 @@
+/** Sessions as lines to open. */
+import { Link } from "react-router";
+import type { SessionLine } from "../../api/client";
+
+const STATUS = { not_begun: "Not begun", open: "In the middle", agreed: "Agreed" } as const;
+const NEXT = { not_begun: "brief", open: "bay", agreed: "handover" } as const;
+
+export const day = (date: string) =>
+	new Date(date).toLocaleDateString("en-GB", { day: "numeric", month: "short", year: "numeric" });
+
+/** dated: of one customer, told apart by their day. */
+export function Sessions({ lines, dated = false }: { lines: SessionLine[]; dated?: boolean }) {
+	return (
+		<ul className="divide-y divide-base-300 border-y border-base-300 bg-base-100">
+			{lines.map((line) => (
+				<li key={line.id}>
+					<Link
+						to={`/sessions/${line.id}/${NEXT[line.status]}`}
+						className="grid min-h-16 grid-cols-[1fr_8.5rem_9rem] items-center gap-4 px-4 py-2 hover:bg-base-200"
+					>
+						<span className="min-w-0">
+							<span className="block truncate text-[17px] font-semibold">
+								{dated ? day(line.held_on) : line.customer.name}
+							</span>
+							<span className="quiet block truncate text-sm">
+								{line.outcome || `${line.shots} shots so far`}
+							</span>
+						</span>
+						<span className="quiet text-sm">
+							{!dated && (
+								<>
+									{day(line.held_on)}
+									<br />
+								</>
+							)}
+							{line.bay_name}
+						</span>
+						<span className={line.status === "agreed" ? "quiet" : "font-semibold"}>
+							{line.status === "agreed" ? "✓ " : ""}
+							{STATUS[line.status]}
+						</span>
+					</Link>
+				</li>
+			))}
+		</ul>
+	);
+}

@@ -1,0 +1,112 @@
+/** Who works here: added, disabled, given a new password. */
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useForm } from "react-hook-form";
+import { client, got, type People as PeopleAnswer } from "../../api/client";
+import { Said, Waiting } from "../../ui/Said";
+import { Once } from "./Once";
+
+type Line = PeopleAnswer["people"][number];
+const path = (id: number) => ({ params: { path: { user_id: id } } });
+const when = (at: string | null) =>
+	at
+		? new Date(at).toLocaleDateString("en-GB", { day: "numeric", month: "short", year: "numeric" })
+		: "never";
+
+export function People() {
+	const queries = useQueryClient();
+	const people = useQuery({ queryKey: ["people"], queryFn: () => got(client.GET("/api/people")) });
+	const change = useMutation({
+		mutationFn: (go: () => Promise<PeopleAnswer>) => go(),
+		onSuccess: (after) => queries.setQueryData(["people"], after),
+	});
+	if (people.error) return <Said error={people.error} />;
+	if (!people.data) return <Waiting what="the people" />;
+	const put = (line: Line, now: Partial<Line>) => {
+		const { name, role, active } = { ...line, ...now };
+		change.mutate(() =>
+			got(client.PUT("/api/people/{user_id}", { ...path(line.id), body: { name, role, active } })),
+		);
+	};
+	return (
+		<section className="space-y-4">
+			<h2 className="text-lg">People</h2>
+			<Said error={change.error} />
+			{change.data?.password && <Once what="The new password" word={change.data.password} />}
+			<ul className="space-y-1.5">
+				{people.data.people.map((line) => (
+					<li key={line.id} className="flex flex-wrap items-center gap-x-5 gap-y-2 bg-base-100 p-3">
+						<span className={`w-72 ${line.active ? "" : "quiet"}`}>
+							<span className="font-semibold">{line.name}</span>
+							<span className="quiet block text-sm">
+								signs in as {line.username}, last {when(line.last_sign_in)}
+							</span>
+						</span>
+						<select
+							className="select h-11 w-32"
+							aria-label={`What ${line.name} is`}
+							value={line.role}
+							onChange={(event) => put(line, { role: event.target.value as Line["role"] })}
+						>
+							<option value="fitter">Fitter</option>
+							<option value="owner">Owner</option>
+						</select>
+						<label className="flex min-h-11 cursor-pointer items-center gap-2">
+							<input
+								type="checkbox"
+								className="checkbox"
+								checked={line.active}
+								onChange={(event) => put(line, { active: event.target.checked })}
+							/>
+							May sign in
+						</label>
+						<button
+							type="button"
+							className="btn ml-auto h-11 border-base-300 bg-base-100"
+							onClick={() => change.mutate(() => got(client.POST("/api/people/{user_id}", path(line.id))))}
+						>
+							New password
+						</button>
+					</li>
+				))}
+			</ul>
+			<Add
+				onAdd={(body) => change.mutateAsync(() => got(client.POST("/api/people", { body })))}
+				busy={change.isPending}
+			/>
+		</section>
+	);
+}
+
+interface NewPerson {
+	name: string;
+	username: string;
+	role: Line["role"];
+}
+
+function Add({ onAdd, busy }: { onAdd: (person: NewPerson) => Promise<unknown>; busy: boolean }) {
+	const form = useForm<NewPerson>({ defaultValues: { name: "", username: "", role: "fitter" } });
+	const add = (person: NewPerson) =>
+		onAdd(person).then(
+			() => form.reset(),
+			() => undefined, // said above; what was typed stays
+		);
+	return (
+		<form className="flex flex-wrap items-end gap-3" onSubmit={form.handleSubmit(add)}>
+			<label>
+				<span className="quiet block text-sm">Name</span>
+				<input className="input h-11 w-52" required {...form.register("name")} />
+			</label>
+			<label>
+				<span className="quiet block text-sm">Signs in as</span>
+				<input className="input h-11 w-40" required autoComplete="off" {...form.register("username")} />
+			</label>
+			<select className="select h-11 w-32" aria-label="What they are" {...form.register("role")}>
+				<option value="fitter">Fitter</option>
+				<option value="owner">Owner</option>
+			</select>
+			<button type="submit" className="btn btn-primary h-11" disabled={busy}>
+				Add
+			</button>
+		</form>
+	);
+}
