@@ -226,7 +226,7 @@ def test_a_backup_taken_under_load_comes_back_row_by_row_in_an_empty_cluster(
     again_file = tmp_path / "again.hemicycle"
     other.launch("backup", str(again_file))
     first, second = (manifest(each)["tables"] for each in (file, again_file))
-    assert {name for name in first if first[name] != second[name]} <= {"django_session", "shop_user"}
+    assert {name for name in first if first[name] != second[name]} <= {"axes_accesslog", "django_session", "shop_user"}
     # Damaged, or made by a newer version: refused, and nothing is touched.
     spoilt = tmp_path / "spoilt.hemicycle"
     data = bytearray(file.read_bytes())

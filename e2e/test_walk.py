@@ -15,7 +15,7 @@ def brief(page: Page) -> None:
     page.get_by_role("button", name="+ Tight tee shot").click()
     page.get_by_label("Miss to avoid").select_option("left")
     page.get_by_label("Usual ground").select_option("soft")
-    expect(page.get_by_text("Saved.", exact=True)).to_be_visible()
+    expect(page.get_by_text(re.compile(r"^Saved \d"))).to_be_visible()
 
 
 def bag(page: Page) -> None:

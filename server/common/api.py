@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from dataclasses import asdict, is_dataclass
+from decimal import Decimal
 from functools import cache
 from typing import TYPE_CHECKING, Any, TypeVar
 
@@ -27,8 +28,15 @@ class _Text(serializers.CharField):
                 validator.message = "This is not a text file. Export the shots as CSV."
 
 
+class _Money(serializers.DecimalField):
+    """An amount; what no column holds is refused before arithmetic on it fails."""
+
+    def __init__(self, **options: Any) -> None:
+        super().__init__(**{**options, "max_digits": 10, "decimal_places": 2})
+
+
 class SchemaSerializer(DataclassSerializer[T]):  # type: ignore[type-var]
-    serializer_field_mapping = {**DataclassSerializer.serializer_field_mapping, str: _Text}
+    serializer_field_mapping = {**DataclassSerializer.serializer_field_mapping, str: _Text, Decimal: _Money}
 
 
 SchemaSerializer.serializer_dataclass_field = SchemaSerializer  # type: ignore[method-assign, assignment]

@@ -119,6 +119,7 @@ def set_keys(actor: User, *, off: bool, changed: Mapping[str, str]) -> User:
         raise BadInput("One key does one thing. Choose another.", field="changed")
     user = person_of(actor.shop_id, actor.pk)
     user.keys = {"off": off, "changed": dict(changed)}
+    check_fits(user, ["keys"])
     user.save(update_fields=["keys"])
     record(user.shop_id or 0, actor, "me.keys", f"person:{user.pk}")
     return user
