@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import argparse
+import contextlib
 import json
 import sys
 from pathlib import Path
@@ -25,7 +26,9 @@ def main(words: list[str]) -> int:
         parser.print_usage(sys.stderr)
         return 2
     try:
-        data = (sys.stdin.buffer if str(options.file) == "-" else options.file.open("rb")).read(MOST_BYTES + 1)
+        given = contextlib.nullcontext(sys.stdin.buffer) if str(options.file) == "-" else options.file.open("rb")
+        with given as file:
+            data = file.read(MOST_BYTES + 1)
         print(json.dumps(written(read_bundle(read_json(data)).judged()), indent=2, ensure_ascii=False))
     except OSError as error:
         print(f"{options.file} cannot be read: {error.strerror}.", file=sys.stderr)

@@ -123,7 +123,7 @@ def play(feed: Feed, *, shots: int, every_s: float, seed: int | None) -> int:
     for number in range(1, shots + 1):
         readings = bay.hit(feed.tee())
         receipt = feed.send(readings)
-        if receipt["differs"]:
+        if receipt.get("differs"):
             print("The server has other readings of this shot.", file=sys.stderr)
         print(f"{number:>3}  {receipt['build'] or 'tray':<4} carry {yards(readings['carry_m']):5.1f} yd", flush=True)
         if number < shots:

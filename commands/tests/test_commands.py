@@ -78,20 +78,25 @@ TEE = {
 
 
 class FailingFeed(BaseHTTPRequestHandler):
-    """A feed that stores the shot and then fails to answer, the first time."""
+    """A feed that has no build in hand at first, stores the shot and then fails to answer, and then says to wait."""
 
+    asked = 0
     seen: list[str] = []
 
     def do_GET(self):
-        self._answer(200, TEE)
+        FailingFeed.asked += 1
+        early = FailingFeed.asked < 3
+        self._answer(409 if early else 200, {"title": "No build is in hand."} if early else TEE)
 
     def do_POST(self):
         body = json.loads(self.rfile.read(int(self.headers["Content-Length"])))
         self.seen.append(body["shots"][0]["id"])
-        self._answer(503 if len(self.seen) == 1 else 200, {"build": "A"})
+        self._answer({1: 503, 2: 429}.get(len(self.seen), 200), {"build": "A", "title": "Wait."})
 
     def _answer(self, status, body):
         self.send_response(status)
+        if status == 429:
+            self.send_header("Retry-After", "1")
         self.end_headers()
         self.wfile.write(json.dumps(body).encode())
 
@@ -99,7 +104,7 @@ class FailingFeed(BaseHTTPRequestHandler):
         pass
 
 
-def test_the_stand_in_sends_a_shot_again_with_the_same_id(monkeypatch, capsys):
+def test_the_stand_in_waits_when_told_to_and_sends_a_shot_again_with_the_same_id(monkeypatch, capsys):
     server = HTTPServer(("127.0.0.1", 0), FailingFeed)
     threading.Thread(target=server.serve_forever, daemon=True).start()
     monkeypatch.setenv("HEMICYCLE_FEED_KEY", "k")
@@ -107,9 +112,11 @@ def test_the_stand_in_sends_a_shot_again_with_the_same_id(monkeypatch, capsys):
     assert monitor.main(["--url", url, "--shots", "2", "--every", "0"]) == 0
     server.shutdown()
     server.server_close()
-    assert len(FailingFeed.seen) == 3
-    assert FailingFeed.seen[0] == FailingFeed.seen[1] != FailingFeed.seen[2]
-    assert capsys.readouterr().out.count("carry") == 2
+    assert len(FailingFeed.seen) == 4
+    assert FailingFeed.seen[0] == FailingFeed.seen[1] == FailingFeed.seen[2] != FailingFeed.seen[3]
+    said = capsys.readouterr()
+    assert said.out.count("carry") == 2
+    assert "Waiting: No build is in hand." in said.err
 
 
 def test_the_stand_in_hits_what_is_asked_for():

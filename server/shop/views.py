@@ -6,6 +6,7 @@ from dataclasses import asdict, dataclass, field
 from datetime import UTC, datetime
 
 from common.api import actor_of, given, serializer_of, shown
+from common.notices import tell_sign_ins
 from common.policy import Anyone, may, shop_of
 from common.problems import MEDIA_TYPE, body
 from django.conf import settings
@@ -229,5 +230,7 @@ class SignInView(APIView):
 class SignOutView(APIView):
     @extend_schema(request=None, responses={204: None}, operation_id="sign_out", tags=["shop"])
     def post(self, request: Request) -> Response:
+        user = actor_of(request)
         logout(request._request)
+        tell_sign_ins(user.pk)
         return Response(status=204)

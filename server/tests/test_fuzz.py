@@ -130,7 +130,7 @@ def test_what_once_broke_it_is_refused_with_the_field_at_fault(desk, session, cl
         (b"--", "multipart/form-data"),
         (b"name=A", "application/x-www-form-urlencoded"),
     ],
-    ids="brackets braces digits infinite nan many bytes text multipart boundary form".split(),
+    ids=["brackets", "braces", "digits", "infinite", "nan", "many", "bytes", "text", "multipart", "boundary", "form"],
 )
 def test_bodies_that_are_none_are_refused_in_words(fitter, body, kind):
     for enforced in (False, True):

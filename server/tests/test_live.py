@@ -1,10 +1,12 @@
 """The live stream over a real server process: a shot is on the wire within half a second."""
 
+import asyncio
 import json
 import os
 import socket
 import subprocess
 import sys
+import threading
 import time
 import urllib.error
 import urllib.request
@@ -56,6 +58,87 @@ def address(session):
     yield f"http://127.0.0.1:{port}"
     process.terminate()
     process.wait(10)
+
+
+def of_the_application():
+    """How many connections the server process has to its database."""
+    with connection.cursor() as cursor:
+        cursor.execute(
+            "SELECT count(*) FROM pg_stat_activity WHERE datname = %s AND pid <> pg_backend_pid()",
+            [connection.settings_dict["NAME"]],
+        )
+        return cursor.fetchone()[0]
+
+
+STREAMS = int(os.environ.get("HEMICYCLE_STREAMS", "40"))  # open at once; twice as many opened and closed; 500 long
+
+
+async def _open(port, path, cookie):
+    reader, writer = await asyncio.open_connection("127.0.0.1", port)
+    writer.write(f"GET {path} HTTP/1.1\r\nHost: 127.0.0.1\r\nCookie: {cookie}\r\n\r\n".encode())
+    await writer.drain()
+    while (line := await asyncio.wait_for(reader.readline(), 60)) and not line.startswith(b"data:"):
+        pass
+    return reader, writer
+
+
+async def _many(port, path, cookie, count):
+    """Streams opened together, a few at a time."""
+    made = []
+    for at in range(0, count, 50):
+        made += await asyncio.gather(*(_open(port, path, cookie) for _ in range(min(50, count - at))))
+    return made
+
+
+def test_streams_hold_no_connection_leak_none_and_end_with_the_sign_in(address, session, fitter):
+    client = Client()
+    client.force_login(fitter)
+    cookie = f"sessionid={client.cookies['sessionid'].value}"
+    port, path = int(address.rpartition(":")[2]), f"/api/sessions/{session.pk}/stream"
+    key = make_key(session.bay, label="test")
+    firing, fired = threading.Event(), []
+
+    def fire():
+        while not firing.is_set():
+            body = json.dumps({"shots": [{"id": f"n{len(fired)}", "readings": {"carry_m": 160.0}}]}).encode()
+            headers = {"Authorization": f"Bearer {key}", "Content-Type": "application/json"}
+            request = urllib.request.Request(f"{address}/api/feed/shots", data=body, headers=headers)
+            with urllib.request.urlopen(request, timeout=60) as answer:
+                fired.append(answer.status)
+
+    async def play():
+        kept = await _many(port, path, cookie, STREAMS)
+        at_rest = await asyncio.to_thread(of_the_application)
+        for _ in range(2):  # opened and closed while shots arrive
+            for _reader, writer in await _many(port, path, cookie, STREAMS):
+                writer.close()
+        # The sign-in ends: so do its streams, at once.
+        await asyncio.to_thread(Client(headers={"cookie": cookie}).post, "/api/sign-out")
+        tails = await asyncio.gather(*(asyncio.wait_for(reader.read(), 60) for reader, _ in kept))
+        for _reader, writer in kept:
+            writer.close()
+        return at_rest, tails
+
+    thread = threading.Thread(target=fire)
+    thread.start()
+    try:
+        at_rest, tails = asyncio.run(play())
+    finally:
+        firing.set()
+        thread.join(60)
+    assert all(b"signed_out" in tail for tail in tails)
+    assert set(fired) == {200}
+    assert len(fired) > 5
+    assert at_rest <= 14  # the pool, the listener, and nothing for the streams
+    deadline = time.monotonic() + 20
+    while of_the_application() > at_rest and time.monotonic() < deadline:
+        time.sleep(0.2)
+    assert of_the_application() <= at_rest
+    request = urllib.request.Request(f"{address}{path}", headers={"Cookie": cookie})
+    with pytest.raises(urllib.error.HTTPError) as ended:
+        urllib.request.urlopen(request, timeout=10)
+    assert ended.value.code == 401
+    ended.value.close()
 
 
 def test_every_shot_reaches_an_open_screen_with_the_revision_it_made(address, session, fitter):
