@@ -59,14 +59,16 @@ class Application:
         kept = {key: value for key, value in os.environ.items() if key not in ("DATABASE_URL", "PYTHONPATH")}
         return {**kept, "HEMICYCLE_HOME": str(self.home), **({"DATABASE_URL": self.database} if self.database else {})}
 
-    def start(self) -> None:
+    def start(self, *words: str) -> None:
         """Start and wait until it says it is ready."""
-        command = [str(ROOT / "hemicycle"), "start", "--port", str(self.port)]
+        command = [str(ROOT / "hemicycle"), "start", "--port", str(self.port), *words]
         self.process = subprocess.Popen(command, env=self.env, stdout=subprocess.PIPE, text=True)
         assert self.process.stdout is not None
         self.said = ""
         for line in self.process.stdout:
             self.said += line
+            if "Sign in with your own password" in line:
+                return
             found = re.search(r"Sign in as\s+fitter\s+with  (.+)", line)
             if found:
                 self.password = found.group(1)

@@ -1,4 +1,4 @@
-"""What is typed is kept: two tabs, a server that stops, a sign-in that ends, a reload in mid-word, a digit in a list."""
+"""What is typed is kept: two tabs, a server that stops, a sign-in that ends, a reload in mid-word, a key in a list."""
 
 from __future__ import annotations
 

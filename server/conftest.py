@@ -8,6 +8,7 @@ from customers.actions import add_customer
 from customers.models import Customer
 from demo.load import load_rack
 from django.contrib.auth.hashers import make_password
+from django.db import connections
 from django.test import Client
 from fitting.actions import builds, sessions
 from fitting.models import FittingSession
@@ -15,6 +16,13 @@ from rack.models import Head, Shaft
 from shop.models import Bay, Shop, User
 
 PASSWORD = "long enough to pass"
+
+
+@pytest.fixture(scope="session")
+def django_db_modify_db_settings(django_db_modify_db_settings_parallel_suffix):
+    """Here a connection that is closed is closed: a pool would keep the database from being dropped. Server processes
+    that tests start have theirs."""
+    connections.databases["default"]["OPTIONS"].pop("pool", None)
 
 
 @pytest.fixture(autouse=True)

@@ -1,30 +1,39 @@
 """What the launcher says when something is in the way."""
 
+import json
 import os
+import signal
 import socket
 import stat
 import subprocess
+import sys
+import time
 
 import pytest
 
-from launcher import install, serve, testing
+from launcher import install, keep, serve, supervise, testing
 from launcher.common import Stop, digest
 from launcher.postgres import usable_home
 
 
-def test_a_port_in_use_is_said(tmp_path):
+def test_a_port_in_use_is_said():
     with socket.socket() as taken:
         taken.bind(("127.0.0.1", 0))
         taken.listen()
         with pytest.raises(Stop, match="--port"):
-            serve.check_port(taken.getsockname()[1])
+            supervise.listening(taken.getsockname()[1])
 
 
 def test_secrets_are_made_once_and_only_their_owner_reads_them(tmp_path):
     made = serve.keep_secrets(tmp_path)
     assert serve.keep_secrets(tmp_path) == made
     assert stat.S_IMODE((tmp_path / "secrets.json").stat().st_mode) == 0o600
-    assert len(set(made.values())) == 3
+    assert len(set(made.values())) == 4
+    earlier = {name: word for name, word in made.items() if name != "app"}
+    (tmp_path / "secrets.json").write_text(json.dumps(earlier))
+    later = serve.keep_secrets(tmp_path)
+    assert {name: later[name] for name in earlier} == earlier
+    assert later == serve.keep_secrets(tmp_path)
     (tmp_path / "secrets.json").write_text("{")
     with pytest.raises(Stop, match="backup"):
         serve.keep_secrets(tmp_path)
@@ -33,6 +42,53 @@ def test_secrets_are_made_once_and_only_their_owner_reads_them(tmp_path):
 def test_one_launcher_a_folder(tmp_path):
     with serve.only_one(tmp_path), pytest.raises(Stop, match="already running"), serve.only_one(tmp_path):
         pass
+
+
+def test_what_ends_again_and_again_is_started_ever_less_eagerly(monkeypatch):
+    now = [100.0]
+    monkeypatch.setattr(supervise.time, "monotonic", lambda: now[0])
+    tired, waited = supervise.Backoff(), []
+    for _ in range(7):
+        tired.over()
+        began = now[0]
+        while not tired.is_due():
+            now[0] += 0.25
+        waited.append(now[0] - began)
+        tired.started()
+    assert waited == [0, 0.5, 1, 2, 5, 5, 5]
+    now[0] += supervise.STEADY_S + 1  # it stood: the next end is the first again
+    tired.over()
+    assert tired.is_due()
+
+
+def test_only_what_a_killed_launcher_left_is_ended(tmp_path):
+    other = subprocess.Popen(["sleep", "30"], start_new_session=True)
+    ours = subprocess.Popen(
+        [sys.executable, "-c", "import time; time.sleep(30)", "config.serve", str(tmp_path)], start_new_session=True
+    )
+    try:
+        told = tmp_path / "run.json"
+        told.write_text(json.dumps({"servers": [other.pid, ours.pid, 2**22 + 5, "x"]}))
+        supervise.end_orphans(told, tmp_path)
+        assert ours.wait(10) == -signal.SIGTERM
+        assert other.poll() is None
+        assert not told.exists()
+    finally:
+        other.kill()
+        other.wait()
+
+
+def test_a_daily_backup_is_due_by_the_age_of_the_newest(tmp_path, monkeypatch):
+    daily = keep.Daily({}, tmp_path)
+    assert daily.due()
+    daily.folder.mkdir()
+    newest = daily.folder / "a.hemicycle"
+    newest.touch()
+    assert not daily.due()
+    os.utime(newest, (0, time.time() - 25 * 3600))
+    assert daily.due()
+    monkeypatch.setenv("HEMICYCLE_BACKUP_HOURS", "0")
+    assert not daily.due()
 
 
 def test_without_root_missing_packages_are_named(monkeypatch):

@@ -112,9 +112,8 @@ def _served(bay: Bay) -> FittingSession | None:
     """The session the bay serves, locked. The bay's own row is looked at again under the lock: a shot goes whole to the
     one that has the bay, also while it is being moved. Sessions are always locked before it."""
     while (session := session_in(bay)) is not None:
-        locked = (
-            FittingSession.objects.select_for_update(of=("self",)).select_related("in_hand", "bay").get(pk=session.pk)
-        )
+        # Alone: what is joined to a row that changed while it was waited for would be missing, not the new one.
+        locked = FittingSession.objects.select_for_update().get(pk=session.pk)
         hold = BayHold.objects.select_for_update().filter(bay=bay).first()
         if hold is not None and hold.session_id == locked.pk:
             return locked if locked.agreed_at is None and locked.in_hand_id is not None else None

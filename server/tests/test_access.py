@@ -210,6 +210,7 @@ def test_the_shops_own_people_get_through(who, fill, request):
             assert (address, method, answer.status_code) == (address, method, 403)
             continue
         # 400: understood and refused for its content (no stand-in shots), past the policy.
+        assert "private" in answer["Cache-Control"], (address, method)
         allowed = {200, 201, 202, 204, *([400] if address.endswith("stand-in") else [])}
         assert answer.status_code in allowed, (address, method, answer.content)
         answers.ANSWERS.clear()  # a revision that was taken back is used again

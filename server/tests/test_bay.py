@@ -132,6 +132,41 @@ def test_a_tray_is_filed_by_one_act_in_order_and_what_is_nobodys_is_put_away_and
     assert send("s0")["new"] == 0
 
 
+def test_a_shot_sent_again_with_other_readings_is_told_and_the_first_stands(session, send):
+    send("a", carry_m=160.0, spin_rpm=4500.0)
+    again = send("a", "b", carry_m=161.0, spin_rpm=4500.0)
+    assert (again["accepted"], again["new"], again["differs"]) == (["a", "b"], 1, ["a"])
+    assert of(session) == [160.0, 161.0]
+    assert AuditEntry.objects.filter(action="feed.differs").count() == 1
+    assert send("a", carry_m=160.0, spin_rpm=4500.0)["differs"] == []
+
+
+@pytest.mark.django_db(transaction=True)
+def test_the_tee_is_never_empty_while_the_build_in_hand_changes(fitter, session, client, bay):
+    key, own = make_key(bay, label="test"), [Build.objects.get(session=session, name=name) for name in ("5i", "6i")]
+    done = threading.Event()
+
+    def change():
+        try:
+            for number in range(40):
+                builds.take_in_hand(fitter, session.pk, build_id=own[number % 2].pk)
+        finally:
+            done.set()
+            connections.close_all()
+
+    changing = threading.Thread(target=change)
+    changing.start()
+    seen, headers = [], {"Authorization": f"Bearer {key}"}
+    while not done.is_set():
+        seen.append(client.get("/api/feed/tee", headers=headers).status_code)
+        body = {"shots": [{"id": str(len(seen)), "readings": {"carry_m": 150.0}}]}
+        seen.append(client.post("/api/feed/shots", body, content_type=JSON, headers=headers).status_code)
+    changing.join(30)
+    assert set(seen) == {200}
+    assert len(seen) > 20
+    assert TrayShot.objects.count() == 0
+
+
 @pytest.mark.django_db(transaction=True)
 def test_while_the_bay_changes_hands_every_shot_is_kept_once_and_for_whom_it_was_hit(
     fitter, session, other, client, bay

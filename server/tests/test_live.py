@@ -3,7 +3,6 @@
 import asyncio
 import json
 import os
-import socket
 import subprocess
 import sys
 import threading
@@ -20,6 +19,8 @@ from live.actions import make_key
 from live.models import StandIn
 from shop.models import Bay
 
+from launcher.supervise import listening
+
 ROOT = Path(__file__).resolve().parents[2]
 pytestmark = pytest.mark.django_db(transaction=True)
 
@@ -27,47 +28,61 @@ pytestmark = pytest.mark.django_db(transaction=True)
 @pytest.fixture
 def address(session):
     """uvicorn on the test database."""
-    with socket.socket() as probe:
-        probe.bind(("127.0.0.1", 0))
-        port = probe.getsockname()[1]
+    held = listening(0)
+    port = held.getsockname()[1]
     base = settings.DATABASES["default"]
     url = (
         f"postgres://{base['USER']}:{base['PASSWORD']}@{base['HOST']}:{base['PORT']}/{connection.settings_dict['NAME']}"
     )
-    command = [sys.executable, "-m", "uvicorn", "config.asgi:application", "--app-dir", str(ROOT / "server")]
     process = subprocess.Popen(
-        [
-            *command,
-            "--port",
-            str(port),
-            "--lifespan",
-            "off",
-            "--log-level",
-            "error",
-            "--timeout-graceful-shutdown",
-            "1",
-        ],
-        env={**os.environ, "DATABASE_URL": url},
+        [sys.executable, "-m", "config.serve"],
+        env={
+            **os.environ,
+            "DATABASE_URL": url,
+            "HEMICYCLE_SOCKET": str(held.fileno()),
+            "HEMICYCLE_SIGN_IN_TRIES": "3",
+            "PGAPPNAME": "served",
+        },
+        pass_fds=[held.fileno()],
+        cwd=ROOT / "server",
     )
-    for _ in range(600):  # a machine under load takes its time
-        assert process.poll() is None
-        with socket.socket() as probe:
-            if probe.connect_ex(("127.0.0.1", port)) == 0:
-                break
-        time.sleep(0.1)
     yield f"http://127.0.0.1:{port}"
     process.terminate()
     process.wait(10)
+    held.close()
+    while of_the_application():  # its last connections end a moment after it
+        time.sleep(0.05)
 
 
 def of_the_application():
     """How many connections the server process has to its database."""
     with connection.cursor() as cursor:
         cursor.execute(
-            "SELECT count(*) FROM pg_stat_activity WHERE datname = %s AND pid <> pg_backend_pid()",
+            "SELECT count(*) FROM pg_stat_activity WHERE datname = %s AND application_name = 'served'",
             [connection.settings_dict["NAME"]],
         )
         return cursor.fetchone()[0]
+
+
+def test_a_forged_forwarding_header_buys_no_more_tries(address, fitter):
+    with urllib.request.urlopen(f"{address}/api/me") as me:
+        token = me.headers["Set-Cookie"].partition("csrftoken=")[2].partition(";")[0]
+    codes = []
+    for number in range(5):
+        request = urllib.request.Request(
+            f"{address}/api/sign-in",
+            data=json.dumps({"username": "fitter", "password": "wrong"}).encode(),
+            headers={
+                "Content-Type": "application/json", "Cookie": f"csrftoken={token}", "X-CSRFToken": token,
+                "X-Forwarded-For": f"203.0.113.{number}", "Forwarded": f"for=203.0.113.{number}",
+                "X-Real-IP": f"203.0.113.{number}",
+            },
+        )  # fmt: skip
+        with pytest.raises(urllib.error.HTTPError) as refused:
+            urllib.request.urlopen(request, timeout=30)
+        codes.append(refused.value.code)
+        refused.value.close()
+    assert codes[-1] == 429, codes
 
 
 STREAMS = int(os.environ.get("HEMICYCLE_STREAMS", "40"))  # open at once; twice as many opened and closed; 500 long

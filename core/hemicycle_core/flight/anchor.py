@@ -97,9 +97,9 @@ def _both_ways(seen: _Seen, log_scales: Floats) -> tuple[Floats, Floats]:
     airs = seen.air if isinstance(seen.air, Air) else [*seen.air] * 3
     nudges = np.repeat(np.array([[0.0, 0.0], [NUDGE, 0.0], [0.0, NUDGE]]), n, axis=0) + log_scales
     flight = fly(Launch(*columns), air=airs, ball=seen.ball, scales=FlightScales(*np.exp(nudges.T)))
-    logs = np.concatenate(
-        [np.log(flight.carry_m.reshape(3, n)), np.log(np.maximum(flight.peak_m.reshape(3, n), 0.1))], axis=1
-    )
+    # A launch that goes nowhere is computed to carry nothing: it is far off, not infinitely far.
+    computed = [np.maximum(each.reshape(3, n), 0.1) for each in (flight.carry_m, flight.peak_m)]
+    logs = np.log(np.concatenate(computed, axis=1))
     slopes = (logs[1:] - logs[0]).T / NUDGE
     return logs[0] - np.log(np.concatenate([seen.carry, seen.peak])), slopes
 
