@@ -13,7 +13,7 @@ from pathlib import Path
 
 import pytest
 from django.conf import settings
-from django.db import connection
+from django.db import connection, connections
 from django.test import Client
 from live.actions import make_key
 from live.models import StandIn
@@ -97,6 +97,18 @@ async def _open(port, path, cookie):
     return reader, writer
 
 
+async def _aside(work, *words):
+    """Something that blocks, in a thread whose connections are closed after it."""
+
+    def run():
+        try:
+            return work(*words)
+        finally:
+            connections.close_all()
+
+    return await asyncio.to_thread(run)
+
+
 async def _many(port, path, cookie, count):
     """Streams opened together, a few at a time."""
     made = []
@@ -123,12 +135,12 @@ def test_streams_hold_no_connection_leak_none_and_end_with_the_sign_in(address, 
 
     async def play():
         kept = await _many(port, path, cookie, STREAMS)
-        at_rest = await asyncio.to_thread(of_the_application)
+        at_rest = await _aside(of_the_application)
         for _ in range(2):  # opened and closed while shots arrive
             for _reader, writer in await _many(port, path, cookie, STREAMS):
                 writer.close()
         # The sign-in ends: so do its streams, at once.
-        await asyncio.to_thread(Client(headers={"cookie": cookie}).post, "/api/sign-out")
+        await _aside(Client(headers={"cookie": cookie}).post, "/api/sign-out")
         tails = await asyncio.gather(*(asyncio.wait_for(reader.read(), 60) for reader, _ in kept))
         for _reader, writer in kept:
             writer.close()
