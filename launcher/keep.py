@@ -5,6 +5,7 @@ from __future__ import annotations
 import argparse
 import contextlib
 import os
+import signal
 import subprocess
 import time
 from collections.abc import Iterator
@@ -13,6 +14,7 @@ from pathlib import Path
 from . import install, serve
 from .common import PYTHON, ROOT, Step, Stop, say, server_env
 from .postgres import binaries
+from .supervise import end_group
 
 KEPT, EVERY_H = 14, 24
 LOOK_AGAIN_S = 60.0
@@ -130,7 +132,12 @@ class Daily:
         if self.at_work is None and self.left:
             words = [str(PYTHON), str(ROOT / "server" / "manage.py"), *self.left.pop(0)]
             self.at_work = subprocess.Popen(
-                words, env=self.env, stdout=subprocess.DEVNULL, stderr=subprocess.PIPE, text=True
+                words,
+                env=self.env,
+                stdout=subprocess.DEVNULL,
+                stderr=subprocess.PIPE,
+                text=True,
+                start_new_session=True,
             )
         elif time.monotonic() - self.looked > LOOK_AGAIN_S:
             self.looked = time.monotonic()
@@ -149,6 +156,7 @@ class Daily:
         self.at_work = None
 
     def stop(self) -> None:
+        """With whatever it has started: what is not finished is begun again another day."""
         if self.at_work is not None:
-            self.at_work.terminate()
+            end_group(self.at_work.pid, signal.SIGKILL)
             self.at_work.communicate()

@@ -165,8 +165,15 @@ class _Asked(Exception):
     """Ctrl-C or SIGTERM."""
 
 
-def _on_signal(_number: int, _frame: Any) -> None:
-    raise _Asked
+_asked: list[int] = []
+
+
+def _on_signal(number: int, _frame: Any) -> None:
+    """End what is being waited for. Written down too: an exception that comes while something is being collected as
+    garbage goes nowhere."""
+    _asked.append(number)
+    if len(_asked) == 1:
+        raise _Asked
 
 
 def start(options: argparse.Namespace) -> int:
@@ -242,7 +249,8 @@ def _serve(
             with Step("Starting the server"):
                 _wait_until_up(servers, address)
             ready()
-            Watch(found.cluster, servers, tell).run(daily.look)
+            Watch(found.cluster, servers, tell).run(daily.look, lambda: not _asked)
+            raise _Asked
     finally:
         servers.stop()
         daily.stop()

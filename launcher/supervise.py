@@ -83,7 +83,7 @@ class Servers:
             if process.poll() is None:
                 continue
             if backoff.due is None:
-                _end_group(process.pid)  # what it had started goes with it
+                end_group(process.pid)  # what it had started goes with it
                 backoff.over()
                 say(f"{_now()} The server process {process.pid} ended ({process.returncode}); starting it again.")
             if backoff.is_due():
@@ -94,16 +94,16 @@ class Servers:
 
     def stop(self) -> None:
         for process in self.running:
-            _end_group(process.pid)
+            end_group(process.pid)
         for process in self.running:
             try:
                 process.wait(8)
             except subprocess.TimeoutExpired:
-                _end_group(process.pid, signal.SIGKILL)
+                end_group(process.pid, signal.SIGKILL)
                 process.wait()
 
 
-def _end_group(pid: int, how: signal.Signals = signal.SIGTERM) -> None:
+def end_group(pid: int, how: signal.Signals = signal.SIGTERM) -> None:
     with contextlib.suppress(ProcessLookupError, PermissionError):
         os.killpg(pid, how)
 
@@ -119,8 +119,9 @@ class Watch:
         self.cluster, self.servers, self.notice = cluster, servers, notice
         self.database = Backoff()
 
-    def run(self, now_and_then: Callable[[], None]) -> None:
-        while True:
+    def run(self, now_and_then: Callable[[], None], goes_on: Callable[[], bool]) -> None:
+        """Until it is no more to go on."""
+        while goes_on():
             self._look_at_database()
             if self.servers.look():
                 self.notice()
@@ -171,12 +172,12 @@ def end_orphans(path: Path, home: Path) -> None:
         return
     left = [pid for pid in pids if isinstance(pid, int) and _is_ours(pid, home)]
     for pid in left:
-        _end_group(pid)
+        end_group(pid)
     until = time.monotonic() + 8
     while any(_is_ours(pid, home) for pid in left) and time.monotonic() < until:
         time.sleep(0.1)
     for pid in left:
-        _end_group(pid, signal.SIGKILL)
+        end_group(pid, signal.SIGKILL)
     if left:
         say(f"  Ended what a killed launcher left over: {len(left)} of its server processes.")
     path.unlink(missing_ok=True)

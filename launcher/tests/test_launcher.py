@@ -67,6 +67,8 @@ def test_only_what_a_killed_launcher_left_is_ended(tmp_path):
         [sys.executable, "-c", "import time; time.sleep(30)", "config.serve", str(tmp_path)], start_new_session=True
     )
     try:
+        while not supervise._is_ours(ours.pid, tmp_path):  # it has yet to become what it is
+            time.sleep(0.02)
         told = tmp_path / "run.json"
         told.write_text(json.dumps({"servers": [other.pid, ours.pid, 2**22 + 5, "x"]}))
         supervise.end_orphans(told, tmp_path)

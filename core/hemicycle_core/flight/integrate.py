@@ -222,7 +222,7 @@ def _balls(axis: Floats, air: Air | Sequence[Air], ball: Coefficients, scales: F
         axis=axis,
         drag=dynamic * scale(scales.drag, "drag"),
         lift=dynamic * scale(scales.lift, "lift"),
-        reynolds_per_mps=2 * BALL_RADIUS_M / each(lambda one: one.kinematic_viscosity),
+        reynolds_per_mps=2 * BALL_RADIUS_M / ball.viscosity(each(lambda one: one.kinematic_viscosity)),
         wind_along=along,
         wind_across=across,
         windy=bool(along.any() or across.any()),

@@ -8,18 +8,21 @@ from dataclasses import dataclass
 import numpy as np
 from numpy.typing import ArrayLike, NDArray
 
+from .aero import ALIKE, Coefficients
 from .air import Air
 from .anchor import Anchor
 from .integrate import Launch, fly
 
 Floats = NDArray[np.float64]
 
+LEAST_DOUBT_M = 0.45  # half a yard: what other air does is never known better, set by judgement
 REFERENCE_AIR = Air()  # 20 degrees C, sea level, no wind
 
 
 @dataclass(frozen=True)
 class Moved:
-    """n flights brought to other air, arrays (n,), and one standard deviation of the carry's change."""
+    """n flights brought to other air, arrays (n,), and one standard deviation of the carry's change: what sets of
+    coefficients that fit alike disagree by, the share by which any computed change is off, and a floor."""
 
     carry_m: Floats
     offline_m: Floats
@@ -67,11 +70,24 @@ def in_other_air(
         return moved
 
     carried = by_ratio(carry_m, "carry_m")
+    change = carried - started(carry_m, before.carry_m)
+    size = started(carry_m, before.carry_m)
+    apart = [size * (_share_gained(launch, was, now, start, ball) - 1) - change for ball in ALIKE]
+    doubt = np.sqrt(np.mean(np.square(apart), axis=0) + (start.change_error * change) ** 2)
     return Moved(
         carry_m=carried,
         offline_m=by_difference(offline_m, "offline_m"),
         peak_m=by_ratio(peak_m, "peak_m"),
         landing_deg=by_difference(landing_deg, "landing_deg"),
         hang_s=by_ratio(hang_s, "hang_s"),
-        carry_error_m=start.change_error * np.abs(carried - started(carry_m, before.carry_m)),
+        carry_error_m=np.where(np.abs(change) < 1e-9, doubt, np.maximum(doubt, LEAST_DOUBT_M)),
     )
+
+
+def _share_gained(
+    launch: Launch, was: Air | Sequence[Air], now: Air | Sequence[Air], start: Anchor, ball: Coefficients
+) -> Floats:
+    """Carry in one air over carry in another by other coefficients, (n,)."""
+    before, after = (fly(launch, air=air, ball=ball, scales=start.scales).carry_m for air in (was, now))
+    ratio: Floats = after / np.maximum(before, 0.1)
+    return ratio

@@ -39,7 +39,7 @@ def fly_slowly(
     spin_axis = np.array([0, -1.0, 0]) * np.cos(tilt) - lift_up * np.sin(tilt)
     wind = np.array([air.wind_along_mps, -air.wind_across_mps, 0])
     dynamic = 0.5 * air.density * BALL_AREA_M2 / BALL_MASS_KG
-    viscosity = air.kinematic_viscosity
+    viscosity = float(MODERN_BALL.viscosity(np.asarray(air.kinematic_viscosity)))
 
     def rates(_t: float, y: Floats) -> Floats:
         through = y[3:6] - wind * ((y[2] ** 2 + 1) / 100) ** (1 / 14)

@@ -9,7 +9,10 @@ export function SavedLine() {
 	const many = line.waiting === 1 ? "1 change waits" : `${line.waiting} changes wait`;
 	const held = line.waiting > 0 && (line.lost || line.signedOut);
 	return (
-		<p role="status" className={`shrink-0 text-[13px] ${held ? "hole-text font-semibold" : "quiet"}`}>
+		<p
+			role="status"
+			className={`w-26 shrink-0 text-right text-[13px] leading-tight ${held ? "hole-text font-semibold" : "quiet"}`}
+		>
 			{held
 				? `${many} for the line`
 				: line.waiting > 0

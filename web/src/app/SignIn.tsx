@@ -34,6 +34,8 @@ function Entry({ name = "", onSignedIn }: { name?: string; onSignedIn: (me: Me) 
 					className="input h-12 w-full text-lg"
 					type="password"
 					autoComplete="current-password"
+					// biome-ignore lint/a11y/noAutofocus: who comes back is known, only the password is wanted
+					autoFocus={name !== ""}
 					{...form.register("password")}
 					required
 				/>

@@ -35,8 +35,8 @@ class Player:
     degrees an inch. lean_deg: what the hands take off the loft of a 7-iron, less for stronger lofts.
     path_deg, face_deg: habits, right positive for a right-hander; spreads are standard deviations.
     misses: share of shots by kind.
-    tiring: share of speed lost a shot after the 40th, levelling off at a tenth. warm_up: share of speed missing at the first shot,
-    found again by the tenth. hand: "right" or "left". ball_drag, ball_lift: how this player's ball and
+    tiring: share of speed lost a shot after the 40th, levelling off at a tenth. warm_up: share of speed missing at
+    the first shot, found again by the tenth. hand: "right" or "left". ball_drag, ball_lift: how this player's ball and
     day differ from the flight model's, which nobody but the simulation knows.
     """
 

@@ -31,5 +31,7 @@ class Command(BaseCommand):
         if options["keep"]:
             for old in sorted(target.parent.glob("*.hemicycle"))[: -options["keep"]]:
                 old.unlink()
+            for left in [*target.parent.glob(".*.dump"), *target.parent.glob(".*.part")]:
+                left.unlink()  # of one that was killed
         rows = sum(table["rows"] for table in manifest["tables"].values())
         self.stdout.write(f"{target}: {rows:,} rows, {target.stat().st_size / 1e6:.1f} MB.")

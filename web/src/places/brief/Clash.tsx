@@ -43,7 +43,7 @@ export function Clash({ theirs, mine, onSettle }: Props) {
 		<section
 			role="alert"
 			aria-label="Two people wrote here"
-			className="space-y-3 border-l-4 bg-base-100 p-3"
+			className="sticky top-2 z-10 space-y-3 border-2 border-l-8 bg-base-100 p-3"
 			style={{ borderColor: "var(--hole)" }}
 		>
 			<h2 className="text-[17px]">Someone else wrote here meanwhile. Which is to stay?</h2>
