@@ -74,6 +74,24 @@ def test_left_is_the_mirror_of_right_and_a_batch_is_its_shots(shot):
     assert np.hypot(faster.carry_m, faster.offline_m) > np.hypot(alone.carry_m, alone.offline_m)
 
 
+@settings(max_examples=60, deadline=None, derandomize=True)
+@given(st.floats(5, 60), st.floats(1, 40), st.floats(0, 6000))
+def test_the_shortest_shots_fly_as_they_would_in_a_vacuum_or_further_and_never_jump(mph_, launch, spin):
+    flight = fly(Launch([mps(mph_), mps(mph_ * 1.001)], launch, spin))
+    vacuum = mps(mph_) ** 2 * np.sin(2 * np.radians(launch)) / 9.80665
+    assert flight.carry_m[0] == pytest.approx(vacuum, rel=0.25 if mph_ < 30 else 0.8)
+    assert 0 < flight.landing_deg[0] < launch + 25
+    assert flight.peak_m[0] > 0
+    assert abs(flight.carry_m[1] / flight.carry_m[0] - 1) < 0.005
+
+
+def test_a_chip_lands_where_it_should():
+    flight = fly(Launch(mps(20), 6, 1000))
+    assert yards(flight.carry_m[0]) == pytest.approx(1.9, abs=0.1)
+    assert flight.landing_deg[0] == pytest.approx(6, abs=0.5)
+    assert flight.hang_s[0] == pytest.approx(0.19, abs=0.01)
+
+
 def test_signs_and_air_go_the_right_way():
     plain = fly(Launch(60, 13, 3500))
     assert fly(Launch(60, 13, 3500, 0, 10)).offline_m[0] > 5  # positive axis curves right

@@ -231,14 +231,21 @@ def _balls(axis: Floats, air: Air | Sequence[Air], ball: Coefficients, scales: F
 
 
 def _fraction_to_ground(before: Floats, after: Floats, h: float) -> Floats:
-    """Fraction of the step at which height crosses zero: Newton on the cubic Hermite of z, shape (k,)."""
+    """Fraction of the step at which height crosses zero: Newton on the cubic Hermite of z, shape (k,).
+
+    A flight that is over within its first step leaves the ground at the step's beginning; it is the other crossing
+    that is wanted: the cubic without that root is a square.
+    """
     z0, z1, v0, v1 = before[Z], after[Z], before[VZ] * h, after[VZ] * h
-    t = z0 / (z0 - z1)
     a, b = 2 * z0 - 2 * z1 + v0 + v1, -3 * z0 + 3 * z1 - 2 * v0 - v1
+    leaves = (z0 == 0) & (v0 > 0)
+    inside = np.sqrt(np.maximum(b * b - 4 * a * v0, 0))
+    back = 2 * v0 / np.where(leaves, np.maximum(inside - b, 1e-12), 1.0)  # the smaller root above 0
+    t = np.where(leaves, 0.0, z0 / (z0 - z1))
     for _ in range(3):
         slope = 3 * a * t**2 + 2 * b * t + v0
         t = np.clip(t - (a * t**3 + b * t**2 + v0 * t + z0) / np.where(slope == 0, -1.0, slope), 0, 1)
-    fraction: Floats = t
+    fraction: Floats = np.where(leaves, np.clip(back, 0, 1), t)
     return fraction
 
 
