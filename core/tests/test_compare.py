@@ -112,9 +112,9 @@ def test_of_two_alike_it_is_seldom_said_that_one_is_better():
 
 
 def test_of_the_jobs_the_whole_bags_shots_a_round_decide():
-    judged = session(case(shots(179, n=9)), case(shots(158, n=9, seed=2), "B"))
+    judged = session(case(shots(179, n=9)), case(shots(148, n=9, seed=2), "B"))
     weighed = judged.weighed
-    first, second = build("A", shots(179, n=9)), build("B", shots(158, n=9, seed=2))
+    first, second = build("A", shots(179, n=9)), build("B", shots(148, n=9, seed=2))
     found = compare(first, second, metric=Metric.JOBS, weighed=weighed)
     assert (found.better, found.settled, found.more) == ("A", True, 0)
     assert found.by == pytest.approx(float((weighed.rounds["A"] - weighed.rounds["B"]).mean()))

@@ -7,7 +7,7 @@ import numpy as np
 import pytest
 from hemicycle_core.errors import BadInput
 from hemicycle_core.flight import FAIRWAY, GREEN, Air, Firmness, Launch, fly, in_other_air, run_out
-from hemicycle_core.flight.landing import roll_out
+from hemicycle_core.flight.landing import green, roll_out
 from hemicycle_core.flight.reference import fly_slowly
 from hemicycle_core.units import mps, yards
 from hypothesis import given, settings
@@ -170,8 +170,16 @@ def test_run_out_orders_by_turf_angle_and_spin():
 
     soft, medium, firm = (run(22, 42, 4000, GREEN[turf]) for turf in Firmness)
     assert soft < medium < firm
-    assert run(20, 30, 3000, FAIRWAY[Firmness.FIRM]) > 30  # a runner
-    assert run(20, 52, 9500, GREEN[Firmness.SOFT]) < 0  # spins back
+    assert run(20, 30, 3000, FAIRWAY[Firmness.FIRM]) > 25  # a runner
+    # Full wedges on a medium green, a pitch with spin, and what no ball does: come back thirty yards.
+    assert -3 < run(21.9, 54, 8900, GREEN[Firmness.MEDIUM]) < -1
+    assert 1 < run(22.7, 56, 3550, GREEN[Firmness.MEDIUM]) < 4
+    assert 2 < run(13.5, 38, 5400, GREEN[Firmness.MEDIUM]) < 5
+    assert run(24, 75, 9000, GREEN[Firmness.SOFT]) > -20
+    assert run(22, 42, 4000, green(Firmness.MEDIUM, 12)) > medium > run(22, 42, 4000, green(Firmness.MEDIUM, 8))
+    # A drive on a medium fairway, and a topped shot of 60 mph, which is on the ground at once.
+    assert 15 < run(27.5, 39.6, 2100, FAIRWAY[Firmness.MEDIUM]) < 25
+    assert 50 < run(26, 3, 300, FAIRWAY[Firmness.MEDIUM]) < 80
     assert run(24, 46, 5500, GREEN[Firmness.MEDIUM]) < run(24, 40, 5500, GREEN[Firmness.MEDIUM])
 
 

@@ -62,9 +62,10 @@ def test_a_steeper_ball_and_one_with_more_spin_never_run_further(speed, angle, s
 def test_firmer_ground_runs_further_on_fairway_and_on_green(speed, angle, spin):
     for ground in (FAIRWAY, GREEN):
         soft, medium, firm = (run(speed, angle, spin, ground[each]) for each in Firmness)
-        assume(soft > 0)  # a ball that spins back does so further on what grips less deep
-        assert soft <= medium + 0.2
-        assert medium <= firm + 0.2
+        for softer, firmer in ((soft, medium), (medium, firm)):
+            assert softer <= max(firmer, 0) + 0.3
+            # A ball that comes back never comes back further for softer ground.
+            assert softer >= min(firmer, 0) - 0.5
 
 
 @MANY

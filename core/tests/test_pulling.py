@@ -68,7 +68,7 @@ def test_the_less_is_known_of_it_the_wider_it_is_played():
 
 
 def test_flat_runs_through_short_stops_short_and_what_is_out_of_reach_is_never_done():
-    flat, short = replace(AS_WANTED, landing_deg=36.0), replace(AS_WANTED, carry_m=metres(166))
+    flat, short = replace(AS_WANTED, landing_deg=36.0), replace(AS_WANTED, carry_m=metres(158))
     assert success(flat).fails["long"] > success(AS_WANTED).fails["long"] + 0.2
     assert success(short).fails["short"] > success(AS_WANTED).fails["short"] + 0.2
     far = success(replace(AS_WANTED, carry_m=metres(95)))

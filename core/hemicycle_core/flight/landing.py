@@ -1,17 +1,19 @@
 """Bounce and roll on turf after A. R. Penner, "The run of a golf ball", Can. J. Phys. 80 (2002) 931.
 
-Penner turns the impact frame by the slope of the dent the ball makes,
-    theta_c = 15.4 deg (v / 18.6 m/s) (phi / 44.4 deg)                      (his eq. 6)
-where phi is the impact angle above the ground, lets the ball slide or grip in it with friction mu,
-and takes a coefficient of restitution that falls with the normal impact speed
+Penner turns the impact frame by the slope of the dent the ball makes, lets the ball slide or grip in it with
+friction mu, and takes a coefficient of restitution that falls with the normal impact speed
     e = 0.510 - 0.0375 v_n + 0.000903 v_n^2   (v_n <= 20 m/s), 0.120 beyond   (his eq. 8).
-The ball then bounces until it no longer leaves the ground and rolls with constant deceleration.
-His figures are for a firm golf green; firmness scales the dent and the restitution, as turf lists do.
+His slope, 15.4 deg (v / 18.6 m/s) (phi / 44.4 deg) with phi the impact angle above the ground (his eq. 6), was
+measured for shallow impacts. A ball that comes straight down makes a dent that slopes to no side, so here it is
+    theta_c = 15.4 deg (v / 18.6 m/s) sin 2 phi
+which is his at his angle and none at 90 degrees; his own would have a lob spin back 30 yards. A bounce also costs
+a share of the speed along the ground and of the spin, more where the ball digs in (ours). The ball then bounces until
+it no longer leaves the ground and rolls with constant deceleration.
 """
 
 from __future__ import annotations
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from enum import StrEnum
 
 import numpy as np
@@ -38,28 +40,55 @@ class Firmness(StrEnum):
 class Turf:
     """Ground under a landing ball.
 
-    dent: scale of Penner's theta_c. bounce: scale of his restitution. friction: mu in the dent.
-    drag_g: deceleration of rolling in units of g. Arrays that broadcast with the landings are many turfs.
-    All but `friction` (Penner: 0.40) are set so that roll-outs span what players see; see
-    docs/decisions/0003-landing.md.
+    dent: scale of the slope theta_c. bounce: scale of the restitution. friction: mu in the dent (Penner: 0.40).
+    drag_g: deceleration of rolling in units of g. loss: share of speed along and of spin that a bounce costs.
+    Arrays that broadcast with the landings are many turfs. Set so that run-outs are what players see, by
+    judgement: docs/decisions/0003-landing.md.
     """
 
     dent: float | Floats
     bounce: float | Floats
     friction: float | Floats
     drag_g: float | Floats
+    loss: float | Floats = 0.0
+
+    def patched(self, draws: Floats) -> Turf:
+        """Patches of this turf: dent, bounce, friction and rolling drag scaled by draws (4, ...)."""
+        dent, bounce, friction, drag = draws
+        return replace(
+            self,
+            dent=self.dent * dent,
+            bounce=self.bounce * bounce,
+            friction=self.friction * friction,
+            drag_g=self.drag_g * drag,
+        )
 
 
 FAIRWAY = {
-    Firmness.SOFT: Turf(dent=1.15, bounce=0.75, friction=0.40, drag_g=0.70),
-    Firmness.MEDIUM: Turf(dent=1.0, bounce=1.0, friction=0.40, drag_g=0.50),
-    Firmness.FIRM: Turf(dent=0.80, bounce=1.15, friction=0.40, drag_g=0.30),
+    Firmness.SOFT: Turf(dent=1.10, bounce=0.21, friction=0.40, drag_g=0.30, loss=0.055),
+    Firmness.MEDIUM: Turf(dent=0.925, bounce=0.75, friction=0.41, drag_g=0.22, loss=0.05),
+    Firmness.FIRM: Turf(dent=0.70, bounce=0.975, friction=0.45, drag_g=0.18, loss=0.035),
 }
-GREEN = {
-    Firmness.SOFT: Turf(dent=1.45, bounce=0.60, friction=0.50, drag_g=0.095),
-    Firmness.MEDIUM: Turf(dent=1.22, bounce=0.80, friction=0.45, drag_g=0.080),
-    Firmness.FIRM: Turf(dent=1.02, bounce=1.0, friction=0.40, drag_g=0.065),
+EVERYDAY_FT = 10.0  # meter reading of a green on an ordinary day; tournaments 11 to 12
+METER_G_FT = 0.56  # the meter lets a ball go at 1.83 m/s: deceleration in g times feet rolled
+FIRMNESS_OF_GREEN = {
+    Firmness.SOFT: Turf(dent=1.045, bounce=0.55, friction=0.325, drag_g=0.0, loss=0.30),
+    Firmness.MEDIUM: Turf(dent=1.04, bounce=1.015, friction=0.446, drag_g=0.0, loss=0.112),
+    Firmness.FIRM: Turf(dent=0.98, bounce=1.25, friction=0.54, drag_g=0.0, loss=0.03),
 }
+
+
+def green(firmness: Firmness, meter_ft: float = EVERYDAY_FT) -> Turf:
+    """A green: how hard it is and how fast it is are two things. meter_ft: the reading of the standard meter.
+
+    Raises BadInput for a reading that no green has.
+    """
+    if not 4 <= meter_ft <= 16:
+        raise BadInput("A green reads 4 to 16 feet on the meter.", field="meter_ft")
+    return replace(FIRMNESS_OF_GREEN[firmness], drag_g=METER_G_FT / meter_ft)
+
+
+GREEN = {firmness: green(firmness) for firmness in Firmness}
 
 
 @dataclass(frozen=True)
@@ -78,8 +107,8 @@ def _restitution(normal_mps: Floats, scale: float | Floats) -> Floats:
 
 def _bounce(along: Floats, down: Floats, spin: Floats, turf: Turf) -> tuple[Floats, Floats, Floats]:
     """One impact: speeds along and downward, backspin in rad/s; returns along, upward, backspin after."""
-    speed, phi = np.hypot(along, down), np.degrees(np.arctan2(down, np.abs(along)))
-    dent = np.radians(15.4 * (speed / 18.6) * (phi / 44.4) * turf.dent) * np.where(along < 0, -1, 1)
+    speed, phi = np.hypot(along, down), np.arctan2(down, np.abs(along))
+    dent = np.radians(15.4 * (speed / 18.6) * np.sin(2 * phi) * turf.dent) * np.where(along < 0, -1, 1)
     tangent = along * np.cos(dent) - down * np.sin(dent)
     normal = np.maximum(along * np.sin(dent) + down * np.cos(dent), 0)
     e = _restitution(normal, turf.bounce)
@@ -90,6 +119,7 @@ def _bounce(along: Floats, down: Floats, spin: Floats, turf: Turf) -> tuple[Floa
     impulse = turf.friction * normal * (1 + e) * np.sign(slip)
     tangent_after = np.where(gripped, tangent - 2 / 7 * slip, tangent - impulse)
     spin_after = np.where(gripped, -tangent_after / BALL_RADIUS_M, spin - 2.5 * impulse / BALL_RADIUS_M)
+    tangent_after, spin_after = tangent_after * (1 - turf.loss), spin_after * (1 - turf.loss)
     normal_after = e * normal
     back_along = tangent_after * np.cos(dent) - normal_after * np.sin(dent)
     up = tangent_after * np.sin(dent) + normal_after * np.cos(dent)
@@ -147,8 +177,7 @@ def roll_out(landing_speed_mps: Floats, landing_deg: Floats, spin_rpm: Floats, t
     if np.size(landing_speed_mps) == 0:
         raise BadInput("A roll-out needs at least one landing.", field="shots")
     draws = np.exp(np.random.default_rng(0).normal(0, TURF_SPREAD, (4, DRAWS, 1)))
-    scales = [turf.dent, turf.bounce, turf.friction, turf.drag_g]
-    patch = Turf(*(scale * draw for scale, draw in zip(scales, draws, strict=True)))
+    patch = turf.patched(draws)
     shape = (DRAWS, np.size(landing_speed_mps))
     speed, angle, spin = (np.broadcast_to(v, shape) for v in (landing_speed_mps, landing_deg, spin_rpm))
     low, typical, high = np.percentile(run_out(speed, angle, spin, patch).run_m, [10, 50, 90])

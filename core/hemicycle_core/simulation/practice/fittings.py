@@ -6,7 +6,7 @@ with off-centre strikes, gear effect, warm-up, learning and tiring, not from its
 
 from __future__ import annotations
 
-from dataclasses import astuple, dataclass, field, replace
+from dataclasses import dataclass, field, replace
 
 import numpy as np
 from numpy.typing import NDArray
@@ -14,7 +14,7 @@ from numpy.typing import NDArray
 from ...bag import HeadType
 from ...brief import Job, JobKind
 from ...flight import FAIRWAY, GREEN, Firmness, Launch, fly, run_out
-from ...flight.landing import TURF_SPREAD, Turf
+from ...flight.landing import TURF_SPREAD
 from ...judge.play import ends_of, least_carry
 from ...shots import FLIGHT_READINGS, Shot, Source
 from ...units import METRES_PER_INCH, metres
@@ -158,7 +158,7 @@ def _truth(player: Player, club: Club, letter: str, jobs: tuple[Job, ...], seed:
     for number, job in enumerate(jobs):
         course = np.exp(np.random.default_rng([seed, number]).uniform(*np.log(COURSE_RUNS)))
         turf = (GREEN if job.kind is JobKind.GREEN else FAIRWAY)[job.firmness]
-        spot = Turf(*(scale * patch for scale, patch in zip(astuple(turf), patches, strict=True)))
+        spot = turf.patched(patches)
         run = run_out(flight.landing_speed_mps, flight.landing_deg, flight.landing_spin_rpm, spot).run_m * course
         near, far = ends_of(job)
         stops = carry + run
