@@ -33,14 +33,15 @@ def test_flight_agrees_with_published_tour_averages_without_a_trend():
         slope = np.polyfit((seen[cause] - seen[cause].mean()) / np.ptp(seen[cause]), error, 1)[0]
         assert abs(slope) < 0.015, cause  # of carry, from one end of the table to the other
     assert np.abs(yards(flight.peak_m) / seen["peak_yd"] - 1).mean() < 0.06
-    assert np.abs(flight.landing_deg - seen["landing_deg"]).mean() < 2.2
+    assert np.abs(flight.landing_deg - seen["landing_deg"]).mean() < 0.8
 
 
 def test_slower_players_whose_averages_were_held_out_of_the_fit_come_back_too():
     seen, flight = published("slower_flight_averages.csv")
     assert np.abs(yards(flight.carry_m) / seen["carry_yd"] - 1).mean() < 0.02
     assert np.abs(yards(flight.peak_m) / seen["peak_yd"] - 1).mean() < 0.10
-    assert np.abs(flight.landing_deg - seen["landing_deg"]).mean() < 2.5
+    # All but the 3-wood, whose averages are of shots too unlike to land as one.
+    assert np.abs(flight.landing_deg - seen["landing_deg"])[[0, *range(2, 10)]].mean() < 1.0
 
 
 @pytest.mark.parametrize(

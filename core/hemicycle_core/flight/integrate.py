@@ -12,6 +12,7 @@ from ..errors import BadInput
 from ..units import MPS_PER_MPH
 from .aero import BALL_AREA_M2, BALL_MASS_KG, BALL_RADIUS_M, GRAVITY, MODERN_BALL, SPIN_DECAY, Coefficients
 from .air import Air
+from .error import landing_bias
 
 Floats = NDArray[np.float64]
 
@@ -298,7 +299,8 @@ def fly(
 
     launch: n shots. air: one for all of them or one each, 20 degrees C at sea level when None.
     scales: scales of drag and lift. path: also return sampled paths for drawing, every half STEP_S.
-    Raises BadInput for launches that cannot be flown. Source of the forces: `aero`. The first step
+    Raises BadInput for launches that cannot be flown. Source of the forces: `aero`; the known bias of the landing angle
+    (`error.landing_bias`) is out of it. The first step
     always moves off the ground, so a topped shot with a launch below the horizon lands within it.
     """
     state, axis = _start(launch)
@@ -309,7 +311,9 @@ def fly(
         _fly_chunk(state[:, first : first + size], balls[slice(first, first + size)], step, path)
         for first in range(0, state.shape[1], size)
     ]
-    return _result(parts, step)
+    flight = _result(parts, step)
+    speed, _, spin, _, _ = launch.arrays()
+    return replace(flight, landing_deg=flight.landing_deg - landing_bias(speed, spin))
 
 
 def _result(parts: list[_Landed], step: float) -> Flight:
