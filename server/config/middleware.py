@@ -3,6 +3,7 @@
 from collections.abc import Awaitable, Callable
 
 from asgiref.sync import iscoroutinefunction, markcoroutinefunction
+from common.problems import bad_request
 from django.http import HttpRequest, HttpResponseBase
 
 POLICY = "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; frame-ancestors 'none'"
@@ -11,6 +12,11 @@ POLICY = "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' d
 def _private(request: HttpRequest) -> bool:
     """Whether the answer is somebody's own: what the API says is kept by no cache but, where it says so, theirs."""
     return request.path.startswith("/api/")
+
+
+def _broken(request: HttpRequest) -> bool:
+    """Whether the address holds a character that no text holds; the database would refuse it."""
+    return "\x00" in request.path or any("\x00" in each for each in request.GET.values())
 
 
 class SafeHeaders:
@@ -28,9 +34,13 @@ class SafeHeaders:
     def __call__(self, request: HttpRequest) -> HttpResponseBase | Awaitable[HttpResponseBase]:
         if iscoroutinefunction(self.get_response):
             return self._later(request)
+        if _broken(request):
+            return self._marked(bad_request(request), True)
         return self._marked(self.get_response(request), _private(request))  # type: ignore[arg-type]
 
     async def _later(self, request: HttpRequest) -> HttpResponseBase:
+        if _broken(request):
+            return self._marked(bad_request(request), True)
         return self._marked(await self.get_response(request), _private(request))  # type: ignore[misc]
 
     @staticmethod

@@ -81,6 +81,14 @@ def test_no_request_of_the_document_is_a_fault(operation, signed_in, session, sh
     run()
 
 
+@pytest.mark.parametrize("query", ["customers?search=a%00b", "sessions?page=%00", "trail?person=%00"])
+def test_a_broken_character_in_the_address_is_refused_in_words(owner, query):
+    client = Client()
+    client.force_login(owner)
+    answer = client.get(f"/api/{query}")
+    assert (answer.status_code, answer["Content-Type"]) == (400, "application/problem+json")
+
+
 WRONG = [
     ("post", "customers", {"name": "x" * 81}, "name"),
     ("post", "customers", {"name": "A", "email": f"{'x' * 250}@a.example"}, "email"),

@@ -93,8 +93,10 @@ def test_wrong_tries_from_elsewhere_lock_nobody_out_and_a_forged_header_wins_non
     settings.AXES_FAILURE_LIMIT = 3
     for number in range(6):
         forged = {"HTTP_X_FORWARDED_FOR": f"10.0.0.{number}", "REMOTE_ADDR": "203.0.113.9"}
-        status = sign_in("fitter", "wrong", **forged)[1]
+        client, status = sign_in("fitter", "wrong", **forged)
     assert status == 429
+    again = client.post("/api/sign-in", {"username": "fitter", "password": PASSWORD}, content_type=JSON, **forged)
+    assert (again.status_code, again.json()["type"]) == (429, "hemicycle:locked_out")
     assert sign_in("fitter", PASSWORD, REMOTE_ADDR="198.51.100.4")[1] == 200
     assert sign_in("x" * 5000, "y" * 5000)[1] == 400
 
