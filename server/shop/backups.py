@@ -167,7 +167,7 @@ def restore(source: Path) -> dict[str, Any]:
 def _swap(server: psycopg.Connection[Any], name: str, beside: str) -> None:
     """The restored database takes the place and the name of the one that was there, which is dropped."""
     connection.close()
-    connection.close_pool()
+    connection.close_pool()  # type: ignore[attr-defined]
     old = f"{beside}_old"
     rename = sql.SQL("ALTER DATABASE {} RENAME TO {}")
     others = "SELECT pg_terminate_backend(pid) FROM pg_stat_activity WHERE datname = %s AND pid <> pg_backend_pid()"
