@@ -234,8 +234,13 @@ def anchor_to(shots: Sequence[Shot], airs: Sequence[Air]) -> Anchor:
     chosen = measured or flew
     if not chosen:
         return Anchor()
-    seen = columns_of([shot for shot, _ in chosen], (*LAUNCH, "direction_deg", "axis_deg", "carry_m", "peak_m"))
-    ours = np.array([shot.sources.get("peak_m") is Source.COMPUTED for shot, _ in chosen])
+    seen = columns_of(
+        [shot for shot, _ in chosen], (*LAUNCH, "direction_deg", "axis_deg", "carry_m", "peak_m", "landing_deg")
+    )
+    ours = {
+        key: np.array([shot.sources.get(key) is Source.COMPUTED for shot, _ in chosen])
+        for key in ("peak_m", "landing_deg")
+    }
     return anchor(
         Launch(
             seen["ball_speed_mps"],
@@ -245,7 +250,8 @@ def anchor_to(shots: Sequence[Shot], airs: Sequence[Air]) -> Anchor:
             np.nan_to_num(seen["axis_deg"]),
         ),
         seen["carry_m"],
-        np.where(ours, np.nan, seen["peak_m"]),
+        np.where(ours["peak_m"], np.nan, seen["peak_m"]),
+        np.where(ours["landing_deg"], np.nan, seen["landing_deg"]),
         air=[air for _, air in chosen],
         measured=bool(measured),
     )

@@ -45,6 +45,22 @@ def test_an_anchored_model_flies_the_measured_carries_and_peaks():
 
 
 @pytest.mark.slow
+def test_measured_landing_angles_are_followed_the_more_of_them_there_are():
+    carry, peak = measured()
+    angles = fly(LAUNCH, scales=TRUTH).landing_deg + 2.5
+    few = np.where(np.arange(N) < 1, angles, np.nan)
+    offsets = [anchor(LAUNCH, carry, peak, seen).landing_deg for seen in (np.full(N, np.nan), few, angles)]
+    assert offsets[0] == 0
+    assert 1.0 < offsets[1] < offsets[2]
+    assert offsets[2] == pytest.approx(2.5, abs=0.5)
+    found = anchor(LAUNCH, carry, peak, angles)
+    assert np.abs(found.fly(LAUNCH).landing_deg - angles).max() < 1.0
+    assert anchor(LAUNCH, carry, peak, angles, measured=False).landing_deg == 0
+    plain = anchor(LAUNCH, carry, peak)
+    errors = [anchored_error(LAUNCH, each, each.fly(LAUNCH)).landing_deg for each in (plain, found)]
+    assert errors[0] == pytest.approx(errors[1])
+
+
 def test_the_anchors_uncertainty_covers_the_truth_and_shrinks_with_shots():
     inside = 0
     for seed in range(40):

@@ -9,7 +9,7 @@ covariance (A. Gelman et al., Bayesian Data Analysis, 3rd ed., ch. 4).
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import dataclass, field
+from dataclasses import dataclass, field, replace
 
 import numpy as np
 from numpy.typing import NDArray
@@ -28,6 +28,7 @@ LEAST_SHOTS = 3
 PRIOR_SD = np.array([0.06, 0.08])  # of log drag, of log lift
 SHOT_CARRY_SHARE = 0.012  # one measured carry against its own launch: radar noise, gusts, the ball's seam
 SHOT_PEAK_SHARE = 0.035
+SHOT_LANDING_DEG, PRIOR_LANDING_DEG = 1.5, 2.0  # one measured landing angle; what the model is off for a player
 COMMON_CARRY_SHARE = 0.004  # what a monitor reads wrong for every shot alike does not average out
 COMMON_PEAK_SHARE = 0.015
 CHANGE_ERROR, CHANGE_ERROR_ANCHORED = 0.15, 0.08  # by judgement: drag and lift are good to a tenth
@@ -42,7 +43,8 @@ class Anchor:
 
     covariance (2, 2): of the logs of the two scales. shots: how many made it. measured: False where the
     monitor only modelled the flight, which is then copied, not known. carry_before, carry_after: mean
-    of computed over measured carry less 1, without and with the correction.
+    of computed over measured carry less 1, without and with the correction. landing_deg: to be added to a computed
+    landing angle, from the angles that were measured; 0 without any.
     """
 
     scales: FlightScales = field(default_factory=FlightScales)
@@ -52,7 +54,13 @@ class Anchor:
     peaks: int = 0
     carry_before: float = 0.0
     carry_after: float = 0.0
+    landing_deg: float = 0.0
     sentence: str = "Not anchored: no measured carries yet. Figures come from the flight model alone."
+
+    def fly(self, launch: Launch, *, air: Air | Sequence[Air] | None = None) -> Flight:
+        """Fly n shots as this player's fly."""
+        flight = fly(launch, air=air, scales=self.scales)
+        return replace(flight, landing_deg=flight.landing_deg + self.landing_deg)
 
     @property
     def drag_sd(self) -> float:
@@ -108,6 +116,7 @@ def anchor(
     launch: Launch,
     carry_m: Floats,
     peak_m: Floats | None = None,
+    landing_deg: Floats | None = None,
     *,
     air: Air | Sequence[Air] | None = None,
     ball: Coefficients = MODERN_BALL,
@@ -115,8 +124,8 @@ def anchor(
 ) -> Anchor:
     """Find the correction from n shots.
 
-    launch: n measured launches. carry_m, peak_m (n,): the flights as measured; a NaN peak is one that
-    was not. air: the air they flew in. measured: False when the monitor modelled the flight itself.
+    launch: n measured launches. carry_m, peak_m, landing_deg (n,): the flights as measured; a NaN peak or angle is
+    one that was not. air: the air they flew in. measured: False when the monitor modelled the flight itself.
     Under LEAST_SHOTS shots nothing is corrected. Raises BadInput for values that cannot be a flight.
     """
     n = launch.arrays()[0].size
@@ -151,8 +160,20 @@ def anchor(
         peaks=int(there[n:].sum()),
         carry_before=before,
         carry_after=after,
+        landing_deg=_landing_offset(seen, FlightScales(*np.exp(logs)), landing_deg) if measured else 0.0,
         sentence=_sentence(n, before, measured),
     )
+
+
+def _landing_offset(seen: _Seen, scales: FlightScales, landing_deg: Floats | None) -> float:
+    """Measured less computed landing angle in degrees, the median drawn towards none by how few there are."""
+    if landing_deg is None:
+        return 0.0
+    computed = fly(seen.launch, air=seen.air, ball=seen.ball, scales=scales).landing_deg
+    off = (np.asarray(landing_deg, dtype=float) - computed)[np.isfinite(landing_deg)]
+    if off.size == 0:
+        return 0.0
+    return float(np.median(off) * off.size / (off.size + (SHOT_LANDING_DEG / PRIOR_LANDING_DEG) ** 2))
 
 
 def _weights(off: Floats, there: Floats, own: Floats) -> Floats:
@@ -195,11 +216,12 @@ def anchored_error(
     sizes, axes = np.linalg.eigh(anchored.covariance)
     carry, peak, landing = left.carry_share**2, left.peak_share**2, left.landing_deg**2
     centre = np.array([np.log(anchored.scales.drag), np.log(anchored.scales.lift)], dtype=float)
+    plain = fly(launch, air=air, scales=anchored.scales)
     for size, axis in zip(sizes, axes.T, strict=True):
         moved = fly(launch, air=air, scales=FlightScales(*np.exp(centre + np.sqrt(size) * axis)))
         carry = carry + (moved.carry_m / np.maximum(flight.carry_m, 1) - 1) ** 2
         peak = peak + (moved.peak_m / np.maximum(flight.peak_m, 0.1) - 1) ** 2
-        landing = landing + (moved.landing_deg - flight.landing_deg) ** 2
+        landing = landing + (moved.landing_deg - plain.landing_deg) ** 2
     return FlightError(
         np.minimum(np.sqrt(carry), whole.carry_share),
         np.minimum(np.sqrt(peak), whole.peak_share),

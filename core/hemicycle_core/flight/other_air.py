@@ -15,7 +15,7 @@ from .integrate import Launch, fly
 
 Floats = NDArray[np.float64]
 
-LEAST_DOUBT_M = 0.45  # half a yard: what other air does is never known better, set by judgement
+LEAST_DOUBT_M = 0.5  # half a metre: what other air does is never known better, set by judgement
 REFERENCE_AIR = Air()  # 20 degrees C, sea level, no wind
 
 

@@ -18,7 +18,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from ..bag import HeadType
-from ..flight import FAIRWAY, Air, Anchor, Firmness, Launch, anchored_error, fly, run_out
+from ..flight import FAIRWAY, Air, Anchor, Firmness, Launch, anchored_error, run_out
 from ..flight.error import BESIDE_NEIGHBOURS
 from ..samples.averages import average, values_of
 from ..samples.drift import SPEED_SHARE_PER_M
@@ -158,7 +158,7 @@ class Expectation:
         """Carry, landing angle and roll-out (n,) of the expected launches alone, without how sure they are."""
         mean, _ = self.launches(heads)
         launch = Launch(np.exp(mean[:, 0]), mean[:, 1], np.exp(mean[:, 2]))
-        flight = fly(launch, air=self.air, scales=self.anchored.scales)
+        flight = self.anchored.fly(launch, air=self.air)
         run = run_out(flight.landing_speed_mps, flight.landing_deg, flight.landing_spin_rpm, FAIRWAY[self.turf]).run_m
         return flight.carry_m, flight.landing_deg, run
 
@@ -176,11 +176,9 @@ class Expectation:
         nudges = np.concatenate([np.zeros((1, 3)), np.eye(3)])
         table = (mean[None] + nudges[:, None, :] * sd[None]).reshape(-1, 3)
         speed, up, spin = np.exp(table[:, 0]), table[:, 1], np.exp(table[:, 2])
-        flight = fly(Launch(speed, up, spin), air=self.air, scales=self.anchored.scales)
+        flight = self.anchored.fly(Launch(speed, up, spin), air=self.air)
         middle = Launch(speed[:n], up[:n], spin[:n])
-        error = anchored_error(
-            middle, self.anchored, fly(middle, air=self.air, scales=self.anchored.scales), air=self.air
-        )
+        error = anchored_error(middle, self.anchored, self.anchored.fly(middle, air=self.air), air=self.air)
         run = run_out(flight.landing_speed_mps, flight.landing_deg, flight.landing_spin_rpm, FAIRWAY[self.turf]).run_m
         carry, carry_sd = _spread(flight.carry_m, n)
         peak, peak_sd = _spread(flight.peak_m, n)

@@ -7,7 +7,7 @@ import type { PlaceProps } from "../../session/place";
 import { buildOf, candidatesOf } from "../../session/select";
 import { Letter } from "../../ui/Letter";
 import { Caution, Said, Waiting } from "../../ui/Said";
-import { figure, inShown, type Metres, metresOf, reading, yd } from "../../ui/units";
+import { figure, inShown, metresOf, reading, yd } from "../../ui/units";
 
 const FIGURES = ["launch_deg", "spin_rpm", "ball_speed_mps", "peak_m", "landing_deg"] as const;
 /** Left out where there is little room: they explain the change, the others are its result. */
@@ -217,7 +217,9 @@ function Elsewhere({ found }: { found: WhatIfAnswer }) {
 		<table className="table-plain self-start">
 			<thead>
 				<tr>
-					<th scope="col">In other air</th>
+					<th scope="col">
+						In other air <span className="quiet text-sm font-normal">wind as at 10 m up</span>
+					</th>
 					<th scope="col">Carry, yd</th>
 					<th scope="col">Landing</th>
 				</tr>
@@ -228,9 +230,7 @@ function Elsewhere({ found }: { found: WhatIfAnswer }) {
 						<td>{air.label}</td>
 						<td className="num">
 							{yd(air.carry_m)}{" "}
-							<span className="quiet text-[13px] font-normal">
-								±{yd(Math.max(air.carry_error_m, 0.5) as Metres)}
-							</span>
+							<span className="quiet text-[13px] font-normal">±{yd(air.carry_error_m)}</span>
 						</td>
 						<td>{reading("landing_deg", air.landing_deg)}</td>
 					</tr>
