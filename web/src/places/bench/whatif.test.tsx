@@ -36,7 +36,7 @@ const found: Found = {
 		{ ...usual, kind: "loft", amount: -3, words: "3° less loft", after: { carry_m: toMetres(180) }, error: { carry_m: toMetres(1) }, directions: [] },
 		{ ...usual, kind: "shaft_weight", amount: 10, words: "10 g heavier shaft", directions: ["Often lower, for some straighter."] },
 	],
-	elsewhere: [{ label: "Cold, 5 °C", carry_m: toMetres(171), carry_error_m: m(0.2), landing_deg: 46 }],
+	elsewhere: [{ label: "Cold, 5 °C", carry_m: toMetres(171), carry_error_m: m(1.6), landing_deg: 46 }],
 }; // biome-ignore format: rows of figures
 const sleeved = build(5, "4H", 176, {
 	letter: "A",
@@ -60,7 +60,7 @@ test("a turn stands beside what was hit, signed and with its doubt", async () =>
 	expect(row("1° more loft").textContent).toContain("174 −2.5 ±1.2");
 	expect(row("3° less loft").textContent).toContain("180 +4.0 ±1.0");
 	expect(screen.getByText(/Predicted from 6 kept shots.*Anchored to 20 measured flights/)).toBeTruthy();
-	expect(screen.getByText("Cold, 5 °C").closest("tr")?.textContent).toContain("171 ±1");
+	expect(screen.getByText("Cold, 5 °C").closest("tr")?.textContent).toContain("171 ±2");
 });
 
 test("what else a turn moves, its source and its caution are one act away", async () => {
