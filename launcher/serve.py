@@ -119,6 +119,8 @@ def database(folder: Path, kept: dict[str, str]) -> Iterator[Database]:
 def _wait_until_up(servers: Servers, address: str) -> None:
     deadline = time.monotonic() + PATIENCE_S
     while time.monotonic() < deadline:
+        if _asked:
+            raise _Asked
         if all(process.poll() is not None for process in servers.running):
             raise Stop("The server ended while starting. Its messages are above.")
         with contextlib.suppress(urllib.error.URLError, ConnectionError, TimeoutError):
@@ -169,11 +171,19 @@ _asked: list[int] = []
 
 
 def _on_signal(number: int, _frame: Any) -> None:
-    """End what is being waited for. Written down too: an exception that comes while something is being collected as
-    garbage goes nowhere."""
+    """End what is being waited for, once. Written down too: an exception that comes while something is being collected
+    as garbage goes nowhere."""
     _asked.append(number)
     if len(_asked) == 1:
         raise _Asked
+
+
+def _only_note() -> None:
+    """From here on a signal is written down and looked for. An exception out of nowhere, while a process is asked
+    whether it still runs, would leave the lock of that process held, and whoever waits for its end would wait for
+    ever."""
+    for number in (signal.SIGTERM, signal.SIGINT):
+        signal.signal(number, lambda number, _frame: _asked.append(number))
 
 
 def start(options: argparse.Namespace) -> int:
@@ -238,6 +248,7 @@ def _serve(
         "HEMICYCLE_BACKUP_HOURS": f"{keep.every_h():.0f}",
         "HEMICYCLE_CONNECTIONS": str(max(4, MOST_CONNECTIONS // options.workers)),
     }
+    _only_note()
     servers = Servers(env, held, home(), options.workers)
     daily = keep.Daily(server_env(found.owner_url, kept["secret"]), home())
 
