@@ -113,8 +113,15 @@ class Bay:
                 Swinging(Player.from_dict(tee["golfer"]), seed=seed, air=air),
                 tee["session"],
             )
-        club = Club(HeadType(tee["club"]["head_type"]), tee["club"]["loft_deg"], tee["club"]["length_m"])
-        shot = self._swinging.shots(club, 1, known=tee["club"]["own"], meant=Intent(tee["intent"]))[0]
+        at_hand = tee["club"]
+        club = Club(
+            HeadType(at_hand["head_type"]),
+            at_hand["loft_deg"],
+            at_hand["length_m"],
+            closed_deg=at_hand["closed_deg"],
+            made_longer_m=at_hand["made_longer_m"],
+        )
+        shot = self._swinging.shots(club, 1, known=at_hand["own"], meant=Intent(tee["intent"]))[0]
         return {key: round(value, 4) for key, value in shot.items() if key != "strike"}
 
 

@@ -73,7 +73,8 @@ def test_flight_says_which_column_is_missing(tmp_path, capsys):
 TEE = {
     "session": 1, "build": "A", "intent": "stock", "shots_so_far": 0, "seed": 3, "altitude_m": 0, "temperature_c": 20,
     "golfer": Player(speed_mps=38, misses={}).to_dict(),
-    "club": {"name": "4H", "head_type": "hybrid", "loft_deg": 22, "length_m": 1.0, "own": False},
+    "club": {"name": "4H", "head_type": "hybrid", "loft_deg": 22, "length_m": 1.0, "own": False,
+             "closed_deg": 0.0, "made_longer_m": 0.0},
 }  # fmt: skip
 
 

@@ -1,5 +1,8 @@
 """The model tied to a player's own measured shots: anchoring, other air, and what a change of the club would do."""
 
+import math
+from dataclasses import replace
+
 import numpy as np
 import pytest
 from hemicycle_core.bag import HeadType
@@ -15,11 +18,13 @@ from hemicycle_core.flight import (
     fly,
     in_other_air,
 )
-from hemicycle_core.judge import EFFECTS, Change, ChangeKind, predict
+from hemicycle_core.flight.aero import ALIKE
+from hemicycle_core.judge import EFFECTS, Change, ChangeKind, HitClub, predict
 from hemicycle_core.shots import Shot
 from hemicycle_core.simulation.golfer import Club, Player, Swinging
 from hemicycle_core.units import METRES_PER_INCH, mps, yards
 
+LAUNCH_KEYS = ("ball_speed_mps", "launch_deg", "spin_rpm")
 N = 12
 LAUNCH = Launch(np.linspace(52, 60, N), np.linspace(12, 17, N), np.linspace(3600, 5200, N))
 TRUTH = FlightScales(1.06, 0.95)
@@ -123,6 +128,59 @@ def test_loft_costs_a_high_launcher_carry_and_gains_a_low_one_some():
     assert high.face_closed_deg == pytest.approx(1.6, abs=0.05)  # tan 58 degrees
     assert high.lie_deg == 0
     assert gain(Change(ChangeKind.BEND, -2.0), shots(100, 25, 8500)).bounce_deg == -2
+
+
+def wedge(speed_mph, launch, spin, n=6):
+    return [replace(shot, values={**shot.values, "attack_deg": -5.0}) for shot in shots(speed_mph, launch, spin, n)]
+
+
+def test_loft_on_a_wedge_launches_as_much_higher_as_its_spin_lets_it():
+    up = Change(ChangeKind.BEND, 1.0)
+    set_wedge, sand_wedge = gain(up, wedge(102, 24.2, 9304)), gain(up, wedge(84, 30, 9900))
+    arrives = up.effect.dynamic_loft_deg.value
+    assert set_wedge.gain("launch_deg") / arrives == pytest.approx(0.62, abs=0.06)
+    assert set_wedge.gain("spin_rpm") > 50
+    # A sand wedge is at the top of what friction gives: more loft, no more spin.
+    assert 0.5 < sand_wedge.gain("launch_deg") / arrives < 0.9
+    assert sand_wedge.gain("spin_rpm") < 30
+    lob = gain(up, wedge(70, 37, 8400))
+    assert lob.gain("spin_rpm") < 0
+    # From wet grass the ball slides: all of the loft is launch.
+    wet = gain(up, wedge(86, 36, 6000))
+    assert wet.gain("launch_deg") / arrives == pytest.approx(1.0, abs=0.03)
+    assert wet.gain("spin_rpm") < 0
+
+
+def test_a_closed_face_and_an_upright_lie_start_it_left_of_a_right_hander_and_right_of_a_left_hander():
+    hit = shots(120, 16, 6800)
+    club = HitClub(lie_deg=62, loft_deg=33, head_type=HeadType.IRON)
+    upright = gain(Change(ChangeKind.LIE, 1.0), hit, club=club)
+    assert -0.65 < upright.start_deg < -0.5
+    assert upright.start_m == pytest.approx(math.tan(math.radians(upright.start_deg)) * fly_mean(hit), rel=0.02)
+    assert gain(Change(ChangeKind.LIE, 1.0), hit, club=replace(club, left_handed=True)).start_deg == -upright.start_deg
+    longer = gain(Change(ChangeKind.LENGTH, 0.5), hit, club=club)
+    assert longer.start_deg == pytest.approx(upright.start_deg)  # half an inch is a degree of lie
+    assert longer.start_error_deg > upright.start_error_deg > 0
+    turned = gain(Change(ChangeKind.LOFT, 1.0), hit, club=club)
+    assert -turned.face_closed_deg < turned.start_deg < 0
+    assert turned.start_error_deg > 0.3
+
+
+def fly_mean(hit):
+    return np.mean([fly(Launch(*(shot.values[key] for key in LAUNCH_KEYS))).carry_m[0] for shot in hit])
+
+
+def test_short_and_slow_shots_say_that_little_is_known_of_them():
+    mph_, share = [20, 30, 40, 50, 70, 100], []
+    for speed in mph_:
+        pitch = flight_error(mps(speed), 40 * speed)
+        share.append(pitch.carry_share[0])
+        # Sets of coefficients as good as ours: what they carry lies within two of what is said.
+        ours = fly(Launch(mps(speed), 32, 100 * speed)).carry_m[0]
+        others = [fly(Launch(mps(speed), 32, 100 * speed), ball=ball).carry_m[0] for ball in ALIKE]
+        assert np.abs(np.array(others) / ours - 1).max() < 2.5 * flight_error(mps(speed), 100 * speed).carry_share[0]
+    assert share[3] > 0.06 > 2.5 * share[5]
+    assert share[0] < share[1] < share[2] < share[3]
 
 
 def test_every_change_has_a_direction_a_size_or_says_that_there_is_none_and_a_source():

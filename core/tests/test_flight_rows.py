@@ -106,7 +106,7 @@ def test_changes_tried_together_are_flown_together_and_their_doubt_grows():
 @pytest.mark.parametrize(
     ("words", "said"),
     [
-        ("lie=1", "is no change. Write one of"),
+        ("face=1", "is no change. Write one of"),
         ("loft=much", "is not a number. Write loft=1"),
         ("weight_back=8", "only directions are known"),
     ],

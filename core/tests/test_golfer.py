@@ -5,8 +5,10 @@ from dataclasses import replace
 import numpy as np
 import pytest
 from hemicycle_core.bag import HeadType
-from hemicycle_core.simulation.golfer import Club, Delivery, Player, Swinging, strike_ball
-from hemicycle_core.units import METRES_PER_INCH, mph, mps
+from hemicycle_core.flight import Firmness, Launch, fly
+from hemicycle_core.impact import Lie, Moisture, start_from_lie
+from hemicycle_core.simulation.golfer import Club, Delivery, Ground, Player, Swinging, strike_ball
+from hemicycle_core.units import METRES_PER_INCH, mph, mps, yards
 
 TOUR = Player(speed_mps=mps(90), attack_deg=-4.3, lean_deg=11)
 AVERAGE = Player(speed_mps=33.0, attack_deg=-2.8, lean_deg=5.5)
@@ -80,3 +82,103 @@ def test_gear_effect_brings_a_toe_strike_of_a_deep_head_back_more_than_of_a_shal
         assert low.spin_rpm > middle.spin_rpm
         assert low.launch_deg < middle.launch_deg
         assert low.ball_speed_mps < middle.ball_speed_mps
+
+
+def wedge_struck(spin_loft, mu):
+    delivery = Delivery(mps(80), -5.0, 0, 0, np.asarray(spin_loft, dtype=float) - 5.0, 0, 0, friction=mu)
+    return strike_ball(delivery, Club(HeadType.WEDGE, 56, 35.25 * METRES_PER_INCH))
+
+
+@pytest.mark.parametrize(
+    ("mu", "smash", "launch", "spin"), [(0.25, 1.03, 31, 10_000), (0.15, 1.03, 36, 6_000), (0.10, 1.03, 39, 4_000)]
+)
+def test_a_wedge_of_fifty_degrees_of_spin_loft_comes_back_from_the_equations(mu, smash, launch, spin):
+    found = wedge_struck(50, mu)
+    assert found.ball_speed_mps / mps(80) == pytest.approx(smash, rel=0.03)
+    assert found.launch_deg == pytest.approx(launch, abs=1.5)
+    assert found.spin_rpm == pytest.approx(spin, rel=0.08)
+
+
+@pytest.mark.parametrize(("mu", "peak"), [(0.25, 49), (0.20, 42), (0.10, 24)])
+def test_spin_peaks_where_friction_gives_out_and_falls_beyond(mu, peak):
+    lofts = np.arange(16.0, 66.0)
+    spin = wedge_struck(lofts, mu).spin_rpm
+    assert lofts[spin.argmax()] == pytest.approx(peak, abs=4)
+    assert spin[-1] < 0.85 * spin.max()
+
+
+def test_worn_grooves_matter_little_from_a_dry_fairway_and_much_from_wet_and_from_grass():
+    def spin(worn, **ground):
+        club = Club(HeadType.WEDGE, 56, 35.25 * METRES_PER_INCH, worn=worn)
+        swinging = Swinging(replace(AVERAGE, misses={}), 3, ground=Ground(**ground))
+        return np.mean([shot["spin_rpm"] for shot in swinging.shots(club, 40, known=True)])
+
+    dry, wet, grass = (
+        spin(1.0, **each) / spin(0.0, **each) for each in ({}, {"moisture": Moisture.WET}, {"lie": Lie.SEMI_ROUGH})
+    )
+    assert wet < grass < dry
+    assert dry > 0.90
+    assert wet < 0.70
+    assert spin(0.0, hard_cover=True) < spin(0.0)
+    assert spin(0.0, moisture=Moisture.WET) < 0.7 * spin(0.0)
+
+
+@pytest.mark.parametrize(
+    ("bounce", "attack", "firmness", "lie"),
+    [(14, -8, Firmness.SOFT, Lie.SOFT), (4, -2, Firmness.FIRM, Lie.TIGHT)],
+    ids=["a digger in soft turf", "a sweeper on tight turf"],
+)
+def test_each_sole_helps_whom_fitters_say(bounce, attack, firmness, lie):
+    other = 18 - bounce
+    player = replace(AVERAGE, attack_deg=attack, misses={}, low_point_sd_mm=22)
+
+    def carry_spread(degrees):
+        club = Club(HeadType.WEDGE, 56, 35.25 * METRES_PER_INCH, bounce_deg=degrees)
+        swinging = Swinging(player, 5, ground=Ground(lie=lie, firmness=firmness))
+        shots = swinging.shots(club, 400, known=True)
+        return np.std([shot["carry_m"] for shot in shots])
+
+    assert carry_spread(bounce) < 0.93 * carry_spread(other)
+
+
+@pytest.mark.parametrize(
+    ("kind", "loft", "speed", "attack", "dynamic"),
+    [(HeadType.DRIVER, 10.5, 100, 0, 13.5), (HeadType.DRIVER, 12, 85, 0, 15), (HeadType.FAIRWAY, 15, 95, -2.5, 14),
+     (HeadType.FAIRWAY, 21, 88, -2.5, 19), (HeadType.HYBRID, 22, 85, -3, 19)],
+)  # fmt: skip
+@pytest.mark.parametrize("toe", [10.0, -10.0])
+def test_a_wood_struck_a_centimetre_off_the_middle_starts_away_and_ends_within_three_yards(
+    kind, loft, speed, attack, dynamic, toe
+):
+    club = Club(kind, loft, 1.1)
+    struck = strike_ball(Delivery(np.array([mps(speed)]), attack, 0, 0, dynamic, toe_mm=toe, high_mm=0), club)
+    flight = fly(
+        Launch(struck.ball_speed_mps, struck.launch_deg, struck.spin_rpm, struck.direction_deg, struck.axis_deg)
+    )
+    assert struck.direction_deg * toe > 0
+    assert struck.axis_deg * toe < 0
+    assert abs(yards(flight.offline_m[0])) < 3
+
+
+@pytest.mark.parametrize(
+    ("kind", "loft", "dynamic", "least", "most"),
+    [(HeadType.IRON, 33, 27, 0.48, 0.65), (HeadType.WEDGE, 56, 46, 1.0, 1.5)],
+)
+def test_a_degree_more_upright_starts_it_to_the_players_own_side(kind, loft, dynamic, least, most):
+    delivery = Delivery(36.0, -4, 0, 0, dynamic, toe_mm=0, high_mm=0)
+    as_is, upright = (strike_ball(delivery, Club(kind, loft, 0.9, upright_deg=each)).direction_deg for each in (0, 1))
+    assert least < float(as_is - upright) < most
+    assert least < start_from_lie(1.0, loft) < most
+
+
+def test_one_head_made_an_inch_longer_gains_less_speed_than_the_next_club_of_a_set():
+    def speed(**longer):
+        club = Club(HeadType.HYBRID, 22, 41 * METRES_PER_INCH, **longer)
+        return Swinging(replace(AVERAGE, misses={}), 3).shots(club, 1, known=True)[0]["club_speed_mps"]
+
+    set_of = Swinging(replace(AVERAGE, misses={}), 3).shots(
+        Club(HeadType.HYBRID, 22, 40 * METRES_PER_INCH), 1, known=True
+    )
+    before = set_of[0]["club_speed_mps"]
+    assert speed() / before - 1 == pytest.approx(0.029, abs=0.004)
+    assert speed(made_longer_m=METRES_PER_INCH) / before - 1 == pytest.approx(0.008, abs=0.001)

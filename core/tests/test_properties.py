@@ -22,7 +22,7 @@ from hemicycle_core.bag import (
 from hemicycle_core.brief import Job, JobKind, Target
 from hemicycle_core.errors import BadInput
 from hemicycle_core.flight import FAIRWAY, GREEN, Air, Firmness, Launch, fly, roll_out, run_out
-from hemicycle_core.flight.landing import FLAT_HOP_MPS
+from hemicycle_core.flight.landing import FLAT_HOP_MPS, green
 from hemicycle_core.judge import Candidate, Case, elsewhere, judge_session, predict, usual_changes
 from hemicycle_core.judge.facts import in_ten
 from hemicycle_core.rack import owned
@@ -66,6 +66,16 @@ def test_firmer_ground_runs_further_on_fairway_and_on_green(speed, angle, spin):
             assert softer <= max(firmer, 0) + 0.3
             # A ball that comes back never comes back further for softer ground.
             assert softer >= min(firmer, 0) - 0.5
+
+
+@MANY
+@given(SPEED, ANGLE, SPIN, st.sampled_from(Firmness), st.floats(4, 15))
+def test_a_faster_green_never_ends_a_shot_nearer_to_its_first_roll_and_nothing_jumps(speed, angle, spin, hard, feet):
+    slow, fast, beside = (run(speed, angle, spin, green(hard, each)) for each in (feet, feet + 1, feet + 0.01))
+    away = 1 if fast > slow else -1
+    assert away * (fast - slow) >= 0
+    assert run(speed, angle, spin, green(hard, 16)) * away >= slow * away - 1e-9
+    assert abs(beside - slow) <= 0.02 + 0.02 * abs(fast - slow)
 
 
 @MANY
@@ -121,10 +131,28 @@ KINDS = st.sampled_from([kind for kind in PHYSICS if kind is not HeadType.DRIVER
 def test_no_strike_off_the_middle_gains_ball_speed_and_toe_and_heel_curve_opposite_ways(kind, toe, high):
     club = Club(kind, 24, 1.0)
     middle, off = strike_ball(DELIVERY, club), strike_ball(replace(DELIVERY, toe_mm=toe, high_mm=high), club)
-    assert off.ball_speed_mps <= middle.ball_speed_mps
+    # A curved face has less loft low down, and a shade more speed with it.
+    assert off.ball_speed_mps <= middle.ball_speed_mps * (1.002 if high < 0 else 1)
     other = strike_ball(replace(DELIVERY, toe_mm=-toe, high_mm=high), club)
     assert off.axis_deg == pytest.approx(-other.axis_deg)
     assert off.direction_deg == pytest.approx(-other.direction_deg)
+
+
+@MANY
+@given(st.floats(20, 42), st.floats(-8, 0), st.floats(24, 58), st.sampled_from([0.07, 0.12, 0.17, 0.25]))
+def test_more_loft_launches_higher_at_any_friction_and_more_friction_never_spins_less(speed, attack, loft, mu):
+    wedge = Club(HeadType.WEDGE, 56, 0.9)
+    there = replace(DELIVERY, club_speed_mps=speed, attack_deg=attack, dynamic_loft_deg=loft, friction=mu)
+    here, higher, rougher, near = (
+        strike_ball(each, wedge)
+        for each in (there, replace(there, dynamic_loft_deg=loft + 2), replace(there, friction=mu + 0.03),
+                     replace(there, dynamic_loft_deg=loft + 0.01))
+    )  # fmt: skip
+    assert higher.launch_deg > here.launch_deg
+    assert higher.ball_speed_mps < here.ball_speed_mps
+    assert rougher.spin_rpm >= here.spin_rpm
+    assert rougher.launch_deg <= here.launch_deg
+    assert near.spin_rpm == pytest.approx(here.spin_rpm, rel=0.002)
 
 
 @MANY

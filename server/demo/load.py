@@ -22,12 +22,13 @@ from hemicycle_core.bag import HeadType
 from hemicycle_core.brief import JobKind, Miss
 from hemicycle_core.flight import Air, Firmness
 from hemicycle_core.shots import Strike
-from hemicycle_core.simulation.golfer import Club, Player, Swinging
+from hemicycle_core.simulation.golfer import Player, Swinging
 from hemicycle_core.units import METRES_PER_INCH, metres
 from rack.models import Head, Shaft
 from shop.models import Bay, Shop, User
 
 from .data import BAYS, CUSTOMERS, HEADS, SHAFTS, SHOP, DemoCustomer, DemoVisit
+from .golfers import club_of
 from .models import SimulatedGolfer
 
 BASELINE_SHOTS = 5
@@ -137,9 +138,8 @@ def _brief(visit: DemoVisit) -> dict[str, Any]:
 
 
 def hit(session: FittingSession, build: Build, swinging: Swinging, count: int) -> None:
-    assert build.set_loft_deg is not None
-    assert build.length_m is not None
-    club = Club(HeadType(build.head_type), build.set_loft_deg, build.length_m)
+    club = club_of(build)
+    assert club is not None
     swung: list[dict[str, Any]] = swinging.shots(club, count, known=build.is_own)
     strikes = [Strike(shot["strike"]) if shot["strike"] else None for shot in swung]
     readings: list[Mapping[str, float]] = [{key: shot[key] for key in shot if key != "strike"} for shot in swung]

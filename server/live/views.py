@@ -10,7 +10,7 @@ from asgiref.sync import sync_to_async
 from common.api import actor_of, given, serializer_of, shown
 from common.policy import may, shop_of
 from common.problems import MEDIA_TYPE, body
-from demo.golfers import golfer_of
+from demo.golfers import club_of, golfer_of
 from django.conf import settings
 from django.http import HttpRequest, HttpResponseBase, JsonResponse, StreamingHttpResponse
 from django.utils import timezone
@@ -77,6 +77,8 @@ class TeeClub:
     loft_deg: float
     length_m: float
     own: bool
+    closed_deg: float
+    made_longer_m: float
 
 
 @dataclass
@@ -127,9 +129,16 @@ class FeedTee(APIView):
             problem = body("no_build", "No build is in hand in this bay.", 409)
             return Response(problem, status=409, content_type=MEDIA_TYPE)
         build = session.in_hand
-        club = None
-        if build.set_loft_deg is not None and build.length_m is not None:
-            club = TeeClub(build.name, HeadType(build.head_type), build.set_loft_deg, build.length_m, build.is_own)
+        swung = club_of(build)
+        club = swung and TeeClub(
+            build.name,
+            swung.head_type,
+            swung.loft_deg,
+            swung.length_m,
+            build.is_own,
+            swung.closed_deg,
+            swung.made_longer_m,
+        )
         golfer, seed = golfer_of(session.customer) if key.stand_in else (None, None)
         tee = Tee(
             session=session.pk,

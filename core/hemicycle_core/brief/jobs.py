@@ -6,7 +6,8 @@ from dataclasses import dataclass
 from enum import StrEnum
 
 from ..errors import BadInput
-from ..flight import Firmness
+from ..flight import FAIRWAY, Firmness, Turf, green
+from ..flight.landing import EVERYDAY_FT, FASTEST_FT, SLOWEST_FT
 
 
 class JobKind(StrEnum):
@@ -28,8 +29,8 @@ class Miss(StrEnum):
 @dataclass(frozen=True)
 class Job:
     """distance_m: to the middle of the green, or the total wanted off the tee. carry_over_m: what must be
-    flown, None for nothing. width_m, depth_m: of the green, or width of the fairway. uses_per_round: how
-    often it comes up."""
+    flown, None for nothing. width_m, depth_m: of the green, or width of the fairway. green_ft: how fast the green is,
+    the reading of the standard meter in feet. uses_per_round: how often it comes up."""
 
     name: str
     kind: JobKind
@@ -39,6 +40,7 @@ class Job:
     width_m: float = 25.0
     depth_m: float = 25.0
     uses_per_round: float = 1.0
+    green_ft: float = EVERYDAY_FT
 
     def __post_init__(self) -> None:
         if not 10 <= self.distance_m <= 350:
@@ -49,3 +51,12 @@ class Job:
             raise BadInput(f"“{self.name}”: width and depth must be more than 0.", field="width")
         if not 0 < self.uses_per_round <= 18:
             raise BadInput(f"“{self.name}”: between 0 and 18 uses a round.", field="uses_per_round")
+        if not SLOWEST_FT <= self.green_ft <= FASTEST_FT:
+            raise BadInput(
+                f"“{self.name}”: a green reads {SLOWEST_FT:g} to {FASTEST_FT:g} feet on the meter.", field="green_ft"
+            )
+
+    @property
+    def turf(self) -> Turf:
+        """The ground it comes down on."""
+        return green(self.firmness, self.green_ft) if self.kind is JobKind.GREEN else FAIRWAY[self.firmness]

@@ -5,7 +5,7 @@ from .anchor import Anchor, anchor, anchored_error
 from .drawn import drawn_path
 from .error import FlightError, flight_error
 from .integrate import Flight, FlightScales, Launch, fly
-from .landing import FAIRWAY, GREEN, Firmness, Roll, RollOut, roll_out, run_out
+from .landing import FAIRWAY, GREEN, Firmness, Roll, RollOut, Turf, green, roll_out, run_out
 from .other_air import REFERENCE_AIR, in_other_air
 
 __all__ = [
@@ -21,11 +21,13 @@ __all__ = [
     "Launch",
     "Roll",
     "RollOut",
+    "Turf",
     "anchor",
     "anchored_error",
     "drawn_path",
     "flight_error",
     "fly",
+    "green",
     "in_other_air",
     "roll_out",
     "run_out",

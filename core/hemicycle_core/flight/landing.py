@@ -70,6 +70,7 @@ FAIRWAY = {
     Firmness.FIRM: Turf(dent=0.70, bounce=0.975, friction=0.45, drag_g=0.18, loss=0.035),
 }
 EVERYDAY_FT = 10.0  # meter reading of a green on an ordinary day; tournaments 11 to 12
+SLOWEST_FT, FASTEST_FT = 4.0, 16.0
 METER_G_FT = 0.56  # the meter lets a ball go at 1.83 m/s: deceleration in g times feet rolled
 FIRMNESS_OF_GREEN = {
     Firmness.SOFT: Turf(dent=1.045, bounce=0.55, friction=0.325, drag_g=0.0, loss=0.30),
@@ -83,8 +84,8 @@ def green(firmness: Firmness, meter_ft: float = EVERYDAY_FT) -> Turf:
 
     Raises BadInput for a reading that no green has.
     """
-    if not 4 <= meter_ft <= 16:
-        raise BadInput("A green reads 4 to 16 feet on the meter.", field="meter_ft")
+    if not SLOWEST_FT <= meter_ft <= FASTEST_FT:
+        raise BadInput(f"A green reads {SLOWEST_FT:g} to {FASTEST_FT:g} feet on the meter.", field="meter_ft")
     return replace(FIRMNESS_OF_GREEN[firmness], drag_g=METER_G_FT / meter_ft)
 
 

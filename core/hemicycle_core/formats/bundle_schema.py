@@ -99,6 +99,7 @@ SCHEMA: dict[str, Any] = {
                         "width_m": NUMBER,
                         "depth_m": NUMBER,
                         "firmness": _words(Firmness),
+                        "green_ft": {**NUMBER, "description": "Speed of the green: the meter's reading in feet."},
                         "uses_per_round": NUMBER,
                     },
                 ),

@@ -10,11 +10,32 @@ from .facts import Fact
 from .judgement import Judgement, judge, judge_session
 from .play import Played
 from .verdict import Kind, Verdict
-from .whatif import Elsewhere, Prediction, elsewhere, predict
+from .whatif import Elsewhere, HitClub, Prediction, elsewhere, predict
 
 __all__ = [
-    "EFFECTS", "Candidate", "Case", "Change", "ChangeKind", "Choice", "Comparison", "Elsewhere", "Fact", "Judgement",
-    "Kind", "Liking", "Metric", "Played", "Prediction", "Thresholds", "Verdict", "compare", "elsewhere", "hit_enough",
+    "EFFECTS",
+    "Candidate",
+    "Case",
+    "Change",
+    "ChangeKind",
+    "Choice",
+    "Comparison",
+    "Elsewhere",
+    "Fact",
+    "HitClub",
+    "Judgement",
+    "Kind",
+    "Liking",
+    "Metric",
+    "Played",
+    "Prediction",
+    "Thresholds",
+    "Verdict",
+    "compare",
+    "elsewhere",
+    "hit_enough",
     "judge",
-    "judge_session", "predict", "usual_changes",
+    "judge_session",
+    "predict",
+    "usual_changes",
 ]  # fmt: skip

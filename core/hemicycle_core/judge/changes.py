@@ -11,6 +11,7 @@ from dataclasses import dataclass
 from enum import StrEnum
 
 from ..errors import BadInput
+from ..impact import SPEED_OF_ONE_HEAD, SPEED_OF_ONE_HEAD_SD
 
 
 class ChangeKind(StrEnum):
@@ -23,6 +24,7 @@ class ChangeKind(StrEnum):
     HEAD_WEIGHT = "head_weight"
     WEIGHT_BACK = "weight_back"
     SHAFT_WEIGHT = "shaft_weight"
+    LIE = "lie"
 
 
 @dataclass(frozen=True)
@@ -70,9 +72,10 @@ SHAFT_WORK = "Heat, epoxy and dust: ventilate, wear gloves and eye protection, f
 
 # A player squares the face again after a change, and not all of it arrives: within about a sixth.
 LOFT_ARRIVES = Size(0.95, 0.15)
-# Same turning speed, longer lever: about 1/70 an inch for arms and club together. Players give some of
-# it back to the heavier feel: half to two thirds is what tests of one head at several lengths find.
-SPEED_AN_INCH = Size(0.008, 0.005)
+# A sleeve's face shows closed when the club is soled as before; a player looks it square again, and about a third of it
+# reaches the ball. By judgement.
+FACE_ARRIVES = Size(0.3, 0.2)
+SPEED_AN_INCH = Size(SPEED_OF_ONE_HEAD, SPEED_OF_ONE_HEAD_SD)
 # Hands at one height: fitters count one degree of lie for half an inch.
 LIE_AN_INCH = Size(2.0, 0.7)
 LENGTH_SOURCE = (
@@ -97,6 +100,18 @@ EFFECTS: dict[ChangeKind, Effect] = {
         dynamic_loft_deg=LOFT_ARRIVES,
         bounce_deg=1.0,
         source="Oblique impact (Jorgensen, 1994, ch. 7). A bend turns the whole head, so the sole moves with the face.",
+        caution=BENDING,
+    ),
+    ChangeKind.LIE: Effect(
+        label="Bend the lie",
+        unit="°",
+        most=4,
+        lie_deg=Size(1.0, 0.0),
+        source=(
+            "A face that leans towards the heel looks that way: lie times the tangent of loft. About 0.85 of it "
+            "reaches the start, by judgement."
+        ),
+        directions=("Carry and height stay. Turf marks on the toe or heel of the sole tell more than a lie board.",),
         caution=BENDING,
     ),
     ChangeKind.LENGTH: Effect(
@@ -163,6 +178,7 @@ EFFECTS: dict[ChangeKind, Effect] = {
 # What is worth a look first, from the change that costs least to the one that costs most.
 USUAL_STEPS: tuple[tuple[ChangeKind, float], ...] = (
     (ChangeKind.LOFT, 1.0), (ChangeKind.LOFT, -1.0), (ChangeKind.BEND, 1.0), (ChangeKind.BEND, -1.0),
+    (ChangeKind.LIE, 1.0), (ChangeKind.LIE, -1.0),
     (ChangeKind.GRIP_DOWN, 1.0), (ChangeKind.WEIGHT_BACK, 8.0), (ChangeKind.HEAD_WEIGHT, 4.0),
     (ChangeKind.LENGTH, 0.5), (ChangeKind.LENGTH, -0.5),
     (ChangeKind.SHAFT_WEIGHT, 10.0), (ChangeKind.SHAFT_WEIGHT, -10.0),
@@ -200,6 +216,7 @@ class Change:
             ChangeKind.HEAD_WEIGHT: ("heavier head", "lighter head"),
             ChangeKind.WEIGHT_BACK: ("moved back", "moved forward"),
             ChangeKind.SHAFT_WEIGHT: ("heavier shaft", "lighter shaft"),
+            ChangeKind.LIE: ("more upright", "flatter"),
         }[self.kind]
         if self.kind is ChangeKind.GRIP_DOWN and self.amount > 0:
             return f"grip down {self.amount:g} in"
@@ -209,5 +226,5 @@ class Change:
 
 def usual_changes(*, sleeve_deg: float) -> list[Change]:
     """The changes to look at for a club whose sleeve turns sleeve_deg either way; 0 is bonded, so bent instead."""
-    loft = ChangeKind.BEND if sleeve_deg else ChangeKind.LOFT
-    return [Change(kind, amount) for kind, amount in USUAL_STEPS if kind is not loft]
+    apart = {ChangeKind.BEND, ChangeKind.LIE} if sleeve_deg else {ChangeKind.LOFT}
+    return [Change(kind, amount) for kind, amount in USUAL_STEPS if kind not in apart]

@@ -8,8 +8,8 @@ from dataclasses import dataclass
 import numpy as np
 from numpy.typing import NDArray
 
-from ..brief import Job, JobKind
-from ..flight import FAIRWAY, GREEN, Air, Anchor, Launch, fly, run_out
+from ..brief import Job
+from ..flight import Air, Anchor, Launch, fly, run_out
 from ..shots import LAUNCH, Shot, columns_of
 
 Floats = NDArray[np.float64]
@@ -73,13 +73,12 @@ class Run:
 def runs_on(landed: Sequence[Landings], weights: Sequence[Floats], carries: Sequence[Floats], job: Job) -> list[Run]:
     """The runs of a player's builds on the green or fairway of a job. landed: of each build with at least one shot;
     weights: how much of a good shot each is; carries in metres. Slope and spread are shared by the builds."""
-    turf = (GREEN if job.kind is JobKind.GREEN else FAIRWAY)[job.firmness]
     sizes = np.cumsum([each.speed_mps.size for each in landed])[:-1]
 
     def joined(name: str) -> Floats:
         return np.concatenate([getattr(each, name) for each in landed])
 
-    flat = np.split(run_out(joined("speed_mps"), joined("angle_deg"), joined("spin_rpm"), turf).run_m, sizes)
+    flat = np.split(run_out(joined("speed_mps"), joined("angle_deg"), joined("spin_rpm"), job.turf).run_m, sizes)
     # Typical is what the typical landing does: the average of the runs is drawn out by the few flat ones.
     typical = np.array(
         [
@@ -87,8 +86,8 @@ def runs_on(landed: Sequence[Landings], weights: Sequence[Floats], carries: Sequ
             for each, weight in zip(landed, weights, strict=True)
         ]
     ).T
-    means = run_out(typical[0], typical[1], typical[2], turf).run_m
-    steeper = run_out(typical[0], np.clip(typical[1] + ANGLE_STEP_DEG, 5, 85), typical[2], turf).run_m
+    means = run_out(typical[0], typical[1], typical[2], job.turf).run_m
+    steeper = run_out(typical[0], np.clip(typical[1] + ANGLE_STEP_DEG, 5, 85), typical[2], job.turf).run_m
     x = np.concatenate(
         [carry - np.average(carry, weights=weight) for carry, weight in zip(carries, weights, strict=True)]
     )

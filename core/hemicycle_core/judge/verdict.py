@@ -23,7 +23,7 @@ from .doubt import Doubt, doubt
 from .facts import Fact, against, facts_of, job_words
 from .play import Played
 from .weigh import KEEP, Weighed
-from .whatif import Prediction, predict
+from .whatif import HitClub, Prediction, predict
 
 LANDING_SPREAD_DEG, LANDING_SPREAD_SHOTS = 2.0, 4.0  # usual spread of landing angles within one build
 
@@ -273,7 +273,8 @@ def _best_turn(candidate: Candidate, evidence: _Evidence, chance: float, thresho
         return None
     wanted = max(thresholds.after_turn, chance + 0.15)
     changes = [Change(ChangeKind.LOFT, degrees) for degrees in thresholds.turns_deg]
-    turns = predict(candidate.shots, changes, air=candidate.air, anchored=candidate.anchored)
+    hit = HitClub(head_type=candidate.head_type)
+    turns = predict(candidate.shots, changes, air=candidate.air, anchored=candidate.anchored, club=hit)
     return next((turned for turned in turns if evidence.chance(turned) >= wanted), None)
 
 

@@ -15,18 +15,32 @@ import numpy as np
 from numpy.typing import NDArray
 
 from ..flight import Air, Anchor, Flight, Launch, fly, in_other_air
+from ..flight.aero import BALL_RADIUS_M
+from ..heads import HeadType
+from ..impact import (
+    ATTACK_DEG,
+    ATTACK_UNKNOWN_DEG,
+    DRY_FRICTION,
+    DRY_FRICTION_SD,
+    GRIP_SHARE,
+    LIE_ARRIVES_SHARE,
+    least_of,
+    start_from_lie,
+)
 from ..shots import LAUNCH, Shot, columns_of
 from ..units import mps
-from .changes import Change, ChangeKind, Effect, Size
+from .changes import FACE_ARRIVES, Change, ChangeKind, Effect, Size
 
 Floats = NDArray[np.float64]
 
-# Launch as a share of dynamic loft. T. P. Jorgensen, The Physics of Golf (1994) ch. 7: 0.8 to 0.9 for woods.
-DYNAMIC_TO_LAUNCH = 0.82
-ATTACK_USUAL_DEG = -3.0  # long clubs off the turf, when the monitor has not measured it
-# Ball speed goes with a power of the cosine of spin loft: 1 for a rigid face, 1.5 over the published averages
-# of many clubs, which also differ in face.
-SMASH_SLOPE = Size(1.3, 0.30)
+# Ball speed goes with a power of the cosine of spin loft: for wedges 0.96, as equation (1) of `impact` has it (1 for a
+# rigid face); over the published averages of long clubs 1.5, which also differ in face. One standard deviation each.
+SMASH_SLOPE_AT = (24.0, 36.0)  # degrees of spin loft
+SMASH_SLOPE, SMASH_SLOPE_SD = (1.3, 0.96), (0.30, 0.15)
+# A ball that left with less spin than this share of what gripping makes has slid; above the second it has gripped. Only
+# where loft is enough: the long clubs spin less for other reasons.
+SLID, GRIPPED = 0.80, 0.95
+SLIDES_FROM = (24.0, 32.0)  # degrees of spin loft
 USUAL_LIE_DEG = 58.0
 # Where the same club may be played next: how it is called, and what is other about the air there.
 OTHER_AIRS: tuple[tuple[str, Mapping[str, float]], ...] = (
@@ -46,7 +60,8 @@ class Prediction:
     before: the kept shots as they are. error: one standard deviation of each difference. before, after
     and error are empty where only directions are known. face_closed_deg: how far the face points
     closed of square when the club is soled as before; lie_deg: more upright; bounce_deg: more bounce;
-    each 0 where the change has none.
+    start_deg: how far the ball starts to the right of where it did, with one standard deviation, and start_m,
+    how many metres that is where the ball lands; each 0 where the change has none.
     """
 
     change: Change
@@ -58,6 +73,9 @@ class Prediction:
     face_closed_deg: float = 0.0
     lie_deg: float = 0.0
     bounce_deg: float = 0.0
+    start_deg: float = 0.0
+    start_error_deg: float = 0.0
+    start_m: float = 0.0
 
     def gain(self, key: str) -> float:
         return self.after[key] - self.before[key] if self.after else 0.0
@@ -73,28 +91,59 @@ class Impacts:
     spin_loft_deg: Floats
 
     @classmethod
-    def of(cls, speed: Floats, launch: Floats, spin: Floats, attack: Floats, dynamic_loft: Floats) -> Impacts:
-        """NaN in attack or dynamic_loft where it was not measured: then spin loft comes from the launch."""
-        came_in = np.where(np.isnan(attack), ATTACK_USUAL_DEG, attack)
-        dynamic = np.where(np.isnan(dynamic_loft), launch / DYNAMIC_TO_LAUNCH, dynamic_loft)
-        return cls(speed, launch, spin, np.clip(dynamic - came_in, 4, 70))
+    def of(
+        cls,
+        speed: Floats,
+        launch: Floats,
+        spin: Floats,
+        attack: Floats,
+        dynamic_loft: Floats,
+        head_type: HeadType | None = None,
+    ) -> Impacts:
+        """NaN in attack or dynamic_loft where it was not measured: then attack is the usual one of the head, and spin
+        loft comes from launch and spin, as spin tells how far the ball left from the line across the face."""
+        usual = ATTACK_UNKNOWN_DEG if head_type is None else ATTACK_DEG.get(head_type, ATTACK_UNKNOWN_DEG)
+        came_in = np.where(np.isnan(attack), usual, attack)
+        away = np.degrees(np.arctan(_along_over_across(speed, spin)))
+        dynamic = np.where(np.isnan(dynamic_loft), launch + away, dynamic_loft)
+        return cls(speed, launch, spin, np.clip(dynamic - came_in, 4, 75))
 
-    def changed(self, effect: Effect, amount: float, *, smash_slope: float = SMASH_SLOPE.value) -> Impacts:
-        """The same swings after `amount` of a change.
-
-        Oblique impact with spin loft s: ball speed goes with cos s and spin with club speed times sin s.
-        """
+    def changed(self, effect: Effect, amount: float, *, slope_sds: float = 0.0, friction_sds: float = 0.0) -> Impacts:
+        """The same swings after `amount` of a change, by the slopes of `impact`: across the face goes with cos s, along
+        it with tan s of that until the ball slides. slope_sds, friction_sds: how many standard deviations the slope of
+        ball speed and the friction of face and ball lie off."""
         more = effect.dynamic_loft_deg.value * amount
-        after = np.clip(self.spin_loft_deg + more, 2, 75)
+        after = np.clip(self.spin_loft_deg + more, 2, 80)
         s, t = np.radians(self.spin_loft_deg), np.radians(after)
         club = 1 + effect.club_speed_share.value * amount
-        smash = (np.cos(t) / np.cos(s)) ** smash_slope * (1 + effect.smash_share.value * amount)
+        slope = np.interp(self.spin_loft_deg, SMASH_SLOPE_AT, SMASH_SLOPE)
+        slope = slope + slope_sds * np.interp(self.spin_loft_deg, SMASH_SLOPE_AT, SMASH_SLOPE_SD)
+        across = club * (np.cos(t) / np.cos(s)) ** slope * (1 + effect.smash_share.value * amount)
+        was = _along_over_across(self.ball_speed_mps, self.spin_rpm)
+        now = self._along(was, t, DRY_FRICTION + friction_sds * DRY_FRICTION_SD)
         return Impacts(
-            ball_speed_mps=self.ball_speed_mps * club * smash,
-            launch_deg=np.clip(self.launch_deg + DYNAMIC_TO_LAUNCH * (after - self.spin_loft_deg), -10, 80),
-            spin_rpm=np.clip(self.spin_rpm * club * np.sin(t) / np.sin(s), 0, 20_000),
+            ball_speed_mps=self.ball_speed_mps * across * np.hypot(1, now) / np.hypot(1, was),
+            launch_deg=np.clip(
+                self.launch_deg + (after - self.spin_loft_deg) - np.degrees(np.arctan(now) - np.arctan(was)), -10, 80
+            ),
+            spin_rpm=np.clip(self.spin_rpm * across * now / np.maximum(was, 1e-9), 0, 20_000),
             spin_loft_deg=after,
         )
+
+    def _along(self, was: Floats, after: Floats, dry: float) -> Floats:
+        """Speed along the face over speed across it at a spin loft `after` (radians), for shots that had `was`. A shot
+        that gripped goes on gripping, up to the friction of a dry face; one that slid goes on sliding."""
+        before = np.radians(self.spin_loft_deg)
+        full, fuller = GRIP_SHARE * np.tan(before), GRIP_SHARE * np.tan(after)
+        reached = was / np.maximum(full, 1e-9)
+        gripped = np.clip((reached - SLID) / (GRIPPED - SLID), 0, 1)
+        slid = (1 - gripped) * np.clip((self.spin_loft_deg - SLIDES_FROM[0]) / (SLIDES_FROM[1] - SLIDES_FROM[0]), 0, 1)
+        # The level of each shot is its own: only what changes with loft is taken from the curve.
+        limit = np.maximum(dry, was)
+        gripping = was * least_of(fuller * reached, limit) / np.maximum(least_of(full * reached, limit), 1e-9)
+        sliding = np.minimum(was, fuller)
+        along: Floats = (1 - slid) * gripping + slid * sliding * was / np.maximum(np.minimum(was, full), 1e-9)
+        return along
 
     def variants(self, change: Change) -> list[Impacts]:
         """After the change: as expected, then with each uncertain size one standard deviation up."""
@@ -111,8 +160,15 @@ class Impacts:
         ]
         made = [self.changed(each, amount) for each in (effect, *(one for one in bumped if one != effect))]
         if effect.dynamic_loft_deg.value:
-            made.append(self.changed(effect, amount, smash_slope=SMASH_SLOPE.value + SMASH_SLOPE.sd))
+            made += [self.changed(effect, amount, slope_sds=1), self.changed(effect, amount, friction_sds=1)]
         return made
+
+
+def _along_over_across(ball_speed_mps: Floats, spin_rpm: Floats) -> Floats:
+    """Speed along the face over speed across it that a ball left with, by its spin: equation (3) of `impact`."""
+    along = spin_rpm * (2 * np.pi / 60) * BALL_RADIUS_M / 2.5
+    share: Floats = np.clip(along / np.maximum(ball_speed_mps, 1e-9), 1e-4, 0.9)
+    return share / np.sqrt(1 - share**2)
 
 
 def _figures(flight: Flight, impacts: Impacts) -> dict[str, Floats]:
@@ -142,25 +198,36 @@ def fly_sets(sets: Sequence[Impacts], *, air: Air | Sequence[Air] | None, anchor
     return {key: values.reshape(len(sets), -1) for key, values in _figures(flight, stacked).items()}
 
 
+@dataclass(frozen=True)
+class HitClub:
+    """What of a club the shots do not tell: lie_deg for the face of a sleeve, loft_deg for what lie does to the start
+    (None: nothing is said of it), the type for the attack angle nobody measured."""
+
+    lie_deg: float = USUAL_LIE_DEG
+    loft_deg: float | None = None
+    head_type: HeadType | None = None
+    left_handed: bool = False
+
+
 def predict(
     shots: Sequence[Shot],
     changes: Sequence[Change],
     *,
     air: Air | None = None,
     anchored: Anchor | None = None,
-    lie_deg: float = USUAL_LIE_DEG,
+    club: HitClub | None = None,
 ) -> list[Prediction]:
     """Predict each change from the kept shots that have ball speed, launch and spin; empty when none has.
 
-    air: that the shots flew in. anchored: the player's own drag and lift. lie_deg: of the club, for the
-    face angle of a sleeve. Raises BadInput for a change too large to be the same club.
+    air: that the shots flew in. anchored: the player's own drag and lift. club: the club that was hit. Raises BadInput
+    for a change too large to be the same club.
     """
     usable = [shot for shot in shots if shot.kept and all(shot.get(key) is not None for key in LAUNCH)]
     if not usable:
         return []
-    start = anchored or Anchor()
+    start, hit = anchored or Anchor(), club or HitClub()
     columns = columns_of(usable, (*FIGURES, "attack_deg", "dynamic_loft_deg"))
-    impacts = Impacts.of(*(columns[key] for key in (*LAUNCH, "attack_deg", "dynamic_loft_deg")))
+    impacts = Impacts.of(*(columns[key] for key in (*LAUNCH, "attack_deg", "dynamic_loft_deg")), hit.head_type)
     sets = [impacts]
     rows: list[slice] = []
     for change in changes:
@@ -175,7 +242,7 @@ def predict(
             before,
             {key: flown[key][[0, *range(row.start, row.stop)]] for key in FIGURES},
             start,
-            lie_deg,
+            hit,
             len(usable),
         )
         for change, row in zip(changes, rows, strict=True)
@@ -183,7 +250,7 @@ def predict(
 
 
 def _prediction(
-    change: Change, before: Mapping[str, float], flown: Mapping[str, Floats], anchored: Anchor, lie_deg: float, n: int
+    change: Change, before: Mapping[str, float], flown: Mapping[str, Floats], anchored: Anchor, club: HitClub, n: int
 ) -> Prediction:
     """flown: (1 + variants, n), the first row unchanged and the second as expected."""
     after, error = {}, {}
@@ -195,6 +262,9 @@ def _prediction(
             after[key] = before[key] + gain
             error[key] = math.hypot(*(means[2:] - means[1]), doubt * gain)
     turned = change.amount if change.kind is ChangeKind.LOFT else 0.0
+    # Turning a head about its shaft by t moves loft by t cos(lie) and face by t sin(lie).
+    closed = turned * math.tan(math.radians(club.lie_deg))
+    start, start_error = _start(change, closed, club)
     return Prediction(
         change=change,
         before=before if after else {},
@@ -202,11 +272,27 @@ def _prediction(
         error=error,
         anchored=anchored.trusted,
         shots=n,
-        # Turning a head about its shaft by t moves loft by t cos(lie) and face by t sin(lie).
-        face_closed_deg=turned * math.tan(math.radians(lie_deg)),
+        face_closed_deg=closed,
         lie_deg=change.effect.lie_deg.value * change.amount,
         bounce_deg=change.effect.bounce_deg * change.amount,
+        start_deg=start,
+        start_error_deg=start_error,
+        start_m=math.tan(math.radians(start)) * (after.get("carry_m") or before["carry_m"]),
     )
+
+
+def _start(change: Change, closed_deg: float, club: HitClub) -> tuple[float, float]:
+    """Degrees to the right by which the ball starts otherwise, and one standard deviation, from the face of a sleeve
+    and the lie. A closed face and an upright lie start it to the player's own side."""
+    lie = change.effect.lie_deg
+    per_degree = 0.0 if club.loft_deg is None else start_from_lie(1.0, club.loft_deg)
+    own_side = FACE_ARRIVES.value * closed_deg + per_degree * lie.value * change.amount
+    error = math.hypot(
+        FACE_ARRIVES.sd * closed_deg,
+        LIE_ARRIVES_SHARE * per_degree * lie.value * change.amount,
+        per_degree * lie.sd * change.amount,
+    )
+    return (own_side if club.left_handed else -own_side), error
 
 
 @dataclass(frozen=True)

@@ -9,16 +9,21 @@ from dataclasses import dataclass
 from typing import Any
 
 import numpy as np
+from numpy.typing import NDArray
 
+from ..impact import SPEED_ACROSS_A_SET
 from ..shots import Shot
-from ..units import yards
+from ..units import METRES_PER_INCH, yards
 from .trend import different_chance, trend
+
+Floats = NDArray[np.float64]
 
 LEAST_SHOTS = 12
 TIRED_SHARE = 0.02  # 2% of club speed is about 3 yd at 175 yd: more than a build should win by
 SURE = 0.95
 REFERENCE_LENGTH_M = 0.94
-SPEED_SHARE_PER_M = 1.14  # a longer club swings faster: 2.9% an inch over published tour averages
+SPEED_SHARE_PER_M = SPEED_ACROSS_A_SET / METRES_PER_INCH
+SHARE_SD, SWING_SD = 0.25, 0.015  # how much players' sets differ in it, and one swing from the next
 
 
 @dataclass(frozen=True)
@@ -35,14 +40,15 @@ class Drift:
 def speed_drift(swings: Sequence[tuple[float, float]]) -> Drift | None:
     """Trend of club speed over a session.
 
-    swings: (length of the club in metres, club speed in m/s) in the order hit. Speeds are brought to one
-    length first, so that going from a wood to an iron is no sign of tiring. None under twelve swings.
+    swings: (length of the club in metres, club speed in m/s) in the order hit; the length of one head made longer or
+    shorter as `impact.length_in_a_set` has it. Speeds are brought to one length first, as this player's clubs show and
+    the usual set has it, so that going from a wood to an iron is no sign of tiring. None under twelve swings.
     Theil and Sen's median slope, which a few odd swings do not move; the chance is Mann and Kendall's.
     """
     if len(swings) < LEAST_SHOTS:
         return None
     lengths, speeds = np.asarray(swings, dtype=float).T
-    level = speeds / (1 + SPEED_SHARE_PER_M * (lengths - REFERENCE_LENGTH_M))
+    level = speeds * np.exp(-share_a_metre(lengths, speeds) * (lengths - REFERENCE_LENGTH_M))
     slope, by_chance = trend(np.arange(level.size), level)
     share = slope * (level.size - 1) / float(np.median(level))
     real = by_chance < 2 * (1 - SURE) and abs(share) >= TIRED_SHARE
@@ -54,6 +60,18 @@ def speed_drift(swings: Sequence[tuple[float, float]]) -> Drift | None:
     else:
         sentence = f"Club speed has held to within {percent}. No sign of tiring."
     return Drift(share=share, tired=real and share < 0, faster=real and share > 0, sentence=sentence)
+
+
+def share_a_metre(lengths_m: Floats, speeds_mps: Floats) -> float:
+    """Growth of the log of club speed with length over n swings in the order hit, (n,) each: the usual set's, moved by
+    what these clubs show beside a steady trend in time."""
+    hit = np.linspace(-0.5, 0.5, lengths_m.size)
+    columns = np.stack([np.ones_like(hit), hit, lengths_m - REFERENCE_LENGTH_M], axis=1)
+    known = np.diag([0.0, 0.0, (SWING_SD / SHARE_SD) ** 2])
+    answer = np.linalg.lstsq(
+        columns.T @ columns + known, columns.T @ np.log(speeds_mps) + known @ [0, 0, SPEED_SHARE_PER_M], rcond=None
+    )
+    return float(answer[0][2])
 
 
 SWING_CHANGED = {"attack_deg": 1.5, "path_deg": 2.0, "face_deg": 2.0}  # degrees over a session: another swing

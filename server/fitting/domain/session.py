@@ -68,7 +68,7 @@ class JudgedSession:
             can_turn=bool(build.head and build.head.sleeve_deg),
             air=self.rows.air_of(build),
             anchored=self.bag.anchored,
-            length_m=build.length_m,
+            length_m=build.length_in_a_set_m,
             price=None if build.price is None else float(build.price),
             liking=self.liking_of(build),
             own=build.is_own,
@@ -83,9 +83,10 @@ class JudgedSession:
 
     def head_of(self, build: Build) -> CoreHead | None:
         """A build as the rack's predictions see it; None where its loft or length is unknown."""
-        if build.set_loft_deg is None or build.length_m is None:
+        length_m = build.length_in_a_set_m
+        if build.set_loft_deg is None or length_m is None:
             return None
-        return CoreHead(head_key(build), HeadType(build.head_type), build.set_loft_deg, build.length_m)
+        return CoreHead(head_key(build), HeadType(build.head_type), build.set_loft_deg, length_m)
 
     def expectation(self, records: Mapping[str, HeadRecord] | None = None, *, own_only: bool = False) -> Expectation:
         """What this player should do with heads not hit. own_only: from the player's own clubs alone."""

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from common.scoped import ScopedModel
 from django.db import models
+from hemicycle_core.impact import length_in_a_set
 from hemicycle_core.judge import Liking
 from rack.models import HEAD_TYPES, Head, Shaft
 
@@ -32,6 +33,13 @@ class Build(ScopedModel):
     liking = models.CharField(max_length=8, choices=LIKINGS, default=Liking.NEUTRAL.value)
     archived = models.BooleanField(default=False)
     imported = models.ForeignKey("ShotImport", on_delete=models.PROTECT, null=True, help_text="The file it came with.")
+
+    @property
+    def length_in_a_set_m(self) -> float | None:
+        """The length that tells how fast it is swung: a head made longer gains less than the next club of a set."""
+        if self.length_m is None:
+            return None
+        return length_in_a_set(self.length_m, self.head.length_m if self.head else None)
 
     class Meta:
         ordering = ["id"]

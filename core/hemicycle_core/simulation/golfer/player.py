@@ -11,16 +11,17 @@ from numpy.typing import NDArray
 
 from ...bag import HeadType
 from ...errors import BadInput
-from ...flight import FAIRWAY, Air, Firmness, Flight, FlightScales, Launch, fly, run_out
+from ...flight import FAIRWAY, Air, Flight, FlightScales, Launch, fly, run_out
+from ...impact import SPEED_ACROSS_A_SET
 from ...shots import Intent, Strike
 from ...units import METRES_PER_INCH
 from .club import Club
+from .ground import Ground, met
 from .impact import Delivery, Impact, strike_ball
 
 Floats = NDArray[np.float64]
 
 REFERENCE_LENGTH_M = 37.0 * METRES_PER_INCH  # a 7-iron
-SPEED_SHARE_PER_INCH = 0.029  # tour averages: 90 mph at 37 in, 113 mph at 45.5 in
 WARM_AFTER = 9  # shots
 TIRED_AFTER = 40
 TIRED_AT_MOST = 0.10  # share of speed: nobody is ever wholly tired, whatever the shots; set by judgement
@@ -37,7 +38,8 @@ class Player:
     misses: share of shots by kind.
     tiring: share of speed lost a shot after the 40th, levelling off at a tenth. warm_up: share of speed missing at
     the first shot, found again by the tenth. hand: "right" or "left". ball_drag, ball_lift: how this player's ball and
-    day differ from the flight model's, which nobody but the simulation knows.
+    day differ from the flight model's, which nobody but the simulation knows. low_point_sd_mm: how far along the ground
+    the club meets the turf otherwise from swing to swing.
     """
 
     speed_mps: float
@@ -56,6 +58,7 @@ class Player:
     warm_up: float = 0.01
     ball_drag: float = 1.0
     ball_lift: float = 1.0
+    low_point_sd_mm: float = 12.0
     hand: str = "right"
 
     def __post_init__(self) -> None:
@@ -118,11 +121,12 @@ class Swinging:
     player: Player
     seed: int
     air: Air = field(default_factory=Air)
-    turf: Firmness = Firmness.MEDIUM
+    ground: Ground = field(default_factory=Ground)
     hit: int = 0
 
     def __post_init__(self) -> None:
         self._chance = np.random.default_rng(self.seed)
+        self._ground_chance = np.random.default_rng([self.seed, 1])
         self._met: dict[Club, int] = {}
 
     def shots(
@@ -145,6 +149,7 @@ class Swinging:
         then 2 are other shots than 5."""
         delivery, miss = self._deliver(club, count, known)
         delivery = _as_meant(delivery, meant)
+        delivery = met(delivery, club, self.ground, self.player.low_point_sd_mm, self._ground_chance)
         readings, flight = self._measure(delivery, strike_ball(delivery, club))
         return Swung(readings, flight, miss)
 
@@ -161,12 +166,12 @@ class Swinging:
         wide = np.where(strange, STRANGE_WIDE, 1.0)
         z = self._chance.normal(size=(count, 7)).T
         luck, size = self._chance.random((count, 2)).T
-        inches = (club.length_m - REFERENCE_LENGTH_M) / METRES_PER_INCH
+        inches = (club.length_in_a_set_m - REFERENCE_LENGTH_M) / METRES_PER_INCH
         tired = TIRED_AT_MOST * np.tanh(np.maximum(0, number - TIRED_AFTER) * player.tiring / TIRED_AT_MOST)
         cold = player.warm_up * np.maximum(0.0, 1 - (number - 1) / WARM_AFTER)
-        speed = player.speed_mps * (1 + SPEED_SHARE_PER_INCH * inches) * (1 - tired - cold)
+        speed = player.speed_mps * (1 + SPEED_ACROSS_A_SET * inches) * (1 - tired - cold)
         attack = player.attack_deg + 0.25 * max(inches, -1)
-        longer = (1 + 0.03 * max(inches, 0)) * wide
+        longer = (1 + 0.03 * max((club.length_m - REFERENCE_LENGTH_M) / METRES_PER_INCH, 0)) * wide
         teed = 1.0 if club.head_type is HeadType.DRIVER else 0.0
         attack_now = attack + teed + z[0] * player.attack_spread_deg * wide
         lean = player.lean_deg * min(1.0, 0.45 + 0.55 * club.loft_deg / 33)
@@ -210,7 +215,9 @@ class Swinging:
         direction, axis = side * impact.direction_deg, side * impact.axis_deg
         launch = Launch(impact.ball_speed_mps, np.clip(impact.launch_deg, -5, 75), impact.spin_rpm, direction, axis)
         flight = fly(launch, air=self.air, scales=FlightScales(self.player.ball_drag, self.player.ball_lift))
-        run = run_out(flight.landing_speed_mps, flight.landing_deg, flight.landing_spin_rpm, FAIRWAY[self.turf])
+        run = run_out(
+            flight.landing_speed_mps, flight.landing_deg, flight.landing_spin_rpm, FAIRWAY[self.ground.firmness]
+        )
         readings = {
             "club_speed_mps": np.asarray(delivery.club_speed_mps, dtype=float),
             "attack_deg": np.asarray(delivery.attack_deg, dtype=float),

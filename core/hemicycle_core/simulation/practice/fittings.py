@@ -13,7 +13,7 @@ from numpy.typing import NDArray
 
 from ...bag import HeadType
 from ...brief import Job, JobKind
-from ...flight import FAIRWAY, GREEN, Firmness, Launch, fly, run_out
+from ...flight import FAIRWAY, Firmness, Launch, fly, run_out
 from ...flight.landing import TURF_SPREAD
 from ...judge.play import ends_of, least_carry
 from ...shots import FLIGHT_READINGS, Shot, Source
@@ -157,8 +157,7 @@ def _truth(player: Player, club: Club, letter: str, jobs: tuple[Job, ...], seed:
     patches = np.exp(np.random.default_rng(seed).normal(0, TURF_SPREAD, (4, TRUTH_SHOTS)))
     for number, job in enumerate(jobs):
         course = np.exp(np.random.default_rng([seed, number]).uniform(*np.log(COURSE_RUNS)))
-        turf = (GREEN if job.kind is JobKind.GREEN else FAIRWAY)[job.firmness]
-        spot = turf.patched(patches)
+        spot = job.turf.patched(patches)
         run = run_out(flight.landing_speed_mps, flight.landing_deg, flight.landing_spin_rpm, spot).run_m * course
         near, far = ends_of(job)
         stops = carry + run

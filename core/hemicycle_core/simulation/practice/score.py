@@ -11,7 +11,7 @@ import numpy as np
 from ...bag import Carried, HeadType, Slot
 from ...brief import JobKind, Target
 from ...brief.targets import HOLDS_DEG
-from ...flight import FAIRWAY, GREEN, run_out
+from ...flight import run_out
 from ...judge import Candidate, Case, Judgement, judge_session
 from ...judge.landings import landings
 from ...judge.play import ends_of, least_carry
@@ -81,8 +81,7 @@ def by_share(fitting: Fitting) -> str:
         seen = columns_of(there, ("carry_m", "offline_m"))
         total = 0.0
         for job in fitting.jobs:
-            turf = (GREEN if job.kind is JobKind.GREEN else FAIRWAY)[job.firmness]
-            stops = seen["carry_m"] + run_out(landed.speed_mps, landed.angle_deg, landed.spin_rpm, turf).run_m
+            stops = seen["carry_m"] + run_out(landed.speed_mps, landed.angle_deg, landed.spin_rpm, job.turf).run_m
             near, far = ends_of(job)
             inside = np.abs(seen["offline_m"]) * stops / seen["carry_m"] <= job.width_m / 2
             done = (seen["carry_m"] >= least_carry(job)) & (stops >= near) & (stops <= far) & inside
