@@ -14,6 +14,7 @@ from hemicycle_core.bag import HeadType
 from hemicycle_core.brief import JobKind, Miss
 from hemicycle_core.errors import BadInput
 from hemicycle_core.flight import Firmness
+from hemicycle_core.flight.landing import EVERYDAY_FT, FASTEST_FT, SLOWEST_FT
 from hemicycle_core.judge import Liking
 from shop.audit import action
 from shop.models import User
@@ -41,16 +42,19 @@ class JobFields:
     uses_per_round: float
     course: str = ""
     lie: str = ""
+    green_ft: float = EVERYDAY_FT
 
 
 @dataclass
 class Course:
-    """Where they play. kind: home, trip or season; share: of their rounds, in 100."""
+    """Where they play. kind: home, trip or season; share: of their rounds, in 100; green_ft: how fast the greens are,
+    the meter's reading in feet."""
 
     name: str
     kind: Literal["home", "trip", "season"]
     firmness: Firmness
     share: float
+    green_ft: float = EVERYDAY_FT
 
 
 @dataclass
@@ -120,6 +124,7 @@ def job_fields(job: Job) -> JobFields:
         uses_per_round=job.uses_per_round,
         course=job.course,
         lie=job.lie,
+        green_ft=job.green_ft,
     )
 
 
@@ -204,6 +209,9 @@ def _courses(brief: Brief) -> list[dict[str, Any]]:
     for index, course in enumerate(brief.courses):
         if not 0 <= course.share <= 100:
             raise BadInput("The share of the rounds runs from 0 to 100.", field=f"courses.{index}.share")
+        if not SLOWEST_FT <= course.green_ft <= FASTEST_FT:
+            words = f"Greens read {SLOWEST_FT:g} to {FASTEST_FT:g} feet on the meter."
+            raise BadInput(words, field=f"courses.{index}.green_ft")
     return [{**asdict(course), "name": name} for course, name in zip(brief.courses, names, strict=True)]
 
 

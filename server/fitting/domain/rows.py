@@ -39,6 +39,7 @@ def core_job(job: Job, share: float = 1.0) -> CoreJob:
         carry_over_m=job.carry_over_m,
         width_m=job.width_m,
         depth_m=job.depth_m,
+        green_ft=job.green_ft,
         uses_per_round=job.uses_per_round * share,
     )
 

@@ -8,6 +8,7 @@ from django.db import models
 from hemicycle_core.bag import GapRule
 from hemicycle_core.brief import JobKind, Miss
 from hemicycle_core.flight import Firmness
+from hemicycle_core.flight.landing import EVERYDAY_FT
 from hemicycle_core.shots import FULL_SWING, Intent
 from shop.models import Bay, User
 
@@ -39,7 +40,9 @@ class FittingSession(ScopedModel):
     pain = models.BooleanField(default=False)
     notes = models.TextField(blank=True)
     shape = models.CharField(max_length=8, choices=[(w, w) for w in SHAPES], default="any")
-    courses = models.JSONField(default=list, help_text="Where they play: name, kind, firmness, share of the rounds.")
+    courses = models.JSONField(
+        default=list, help_text="Where they play: name, kind, ground, green speed, share of the rounds."
+    )
     lies = models.JSONField(default=list, help_text="Lies they play these clubs from, in words.")
     likes = models.JSONField(default=dict, help_text="By head type: liked, disliked or vetoed.")
     briefed_at = models.DateTimeField(null=True)
@@ -75,6 +78,7 @@ class Job(ScopedModel):
     width_m = models.FloatField(default=25)
     depth_m = models.FloatField(default=25)
     firmness = models.CharField(max_length=8, choices=FIRMNESSES, default=Firmness.MEDIUM.value)
+    green_ft = models.FloatField(default=EVERYDAY_FT, help_text="Reading of the standard meter.")
     uses_per_round = models.FloatField(default=1)
     course = models.CharField(max_length=40, blank=True, help_text="Where it is met; empty: everywhere.")
     lie = models.CharField(max_length=12, blank=True)

@@ -1112,7 +1112,7 @@ export interface components {
         /** @enum {string} */
         CarryFromEnum: "hit" | "typed" | "none";
         /** @enum {string} */
-        ChangeKind: "loft" | "bend" | "length" | "grip_down" | "head_weight" | "weight_back" | "shaft_weight";
+        ChangeKind: "loft" | "bend" | "length" | "grip_down" | "head_weight" | "weight_back" | "shaft_weight" | "lie";
         ChangeOut: {
             kind: components["schemas"]["ChangeKind"];
             label: string;
@@ -1131,6 +1131,12 @@ export interface components {
             lie_deg: number;
             /** Format: double */
             bounce_deg: number;
+            /** Format: double */
+            start_deg: number;
+            /** Format: double */
+            start_error_deg: number;
+            /** Format: double */
+            start_m: number;
             directions: string[];
             source: string;
             caution: string;
@@ -1234,6 +1240,8 @@ export interface components {
             firmness: components["schemas"]["Firmness"];
             /** Format: double */
             share: number;
+            /** Format: double */
+            green_ft?: number;
         };
         /** @enum {string} */
         CourseKindEnum: "home" | "trip" | "season";
@@ -1243,6 +1251,8 @@ export interface components {
             firmness: components["schemas"]["Firmness"];
             /** Format: double */
             share: number;
+            /** Format: double */
+            green_ft?: number;
         };
         CustomerOut: {
             id: number;
@@ -1447,6 +1457,8 @@ export interface components {
             uses_per_round: number;
             course?: string;
             lie?: string;
+            /** Format: double */
+            green_ft?: number;
         };
         JobFieldsRequest: {
             name: string;
@@ -1464,6 +1476,8 @@ export interface components {
             uses_per_round: number;
             course?: string;
             lie?: string;
+            /** Format: double */
+            green_ft?: number;
         };
         /** @enum {string} */
         JobKind: "green" | "tee" | "layup";
@@ -1970,6 +1984,10 @@ export interface components {
             /** Format: double */
             length_m: number;
             own: boolean;
+            /** Format: double */
+            closed_deg: number;
+            /** Format: double */
+            made_longer_m: number;
         };
         Tested: {
             build: number;

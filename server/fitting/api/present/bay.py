@@ -144,5 +144,5 @@ def steady(judged: JudgedSession) -> Steadiness:
     rows = judged.rows
     hit = ((shot.run.build_id, core_shot(shot)) for shot in rows.shots if shot.run.imported_id is None)
     strange = next((build.pk for build in rows.candidates if build.pk == rows.session.in_hand_id), None)
-    lengths = {build.pk: build.length_m for build in rows.builds}
+    lengths = {build.pk: build.length_in_a_set_m for build in rows.builds}
     return steadiness([(build, shot) for build, shot in hit if shot.kept], lengths, strange)

@@ -5,8 +5,9 @@ from __future__ import annotations
 from itertools import combinations
 
 from hemicycle_core.flight import Launch, drawn_path
-from hemicycle_core.judge import Metric, Verdict, compare, elsewhere, predict, usual_changes
-from hemicycle_core.judge.whatif import OTHER_AIRS, other_airs
+from hemicycle_core.heads import HeadType
+from hemicycle_core.judge import HitClub, Metric, Verdict, compare, elsewhere, predict, usual_changes
+from hemicycle_core.judge.whatif import OTHER_AIRS, USUAL_LIE_DEG, other_airs
 from hemicycle_core.protocols import findings
 from hemicycle_core.protocols.shaped import against_the_shape
 from hemicycle_core.samples import pattern
@@ -157,8 +158,13 @@ def present_what_if(judged: JudgedSession, build: Build) -> WhatIfOut:
     """What a change of this build would do, and what other air would, from its own kept shots."""
     shots, air, anchored = judged.rows.shots_of(build), judged.rows.air_of(build), judged.bag.anchored
     sleeve = build.head.sleeve_deg if build.head else 0.0
-    lie = {"lie_deg": build.head.lie_deg} if build.head and build.head.lie_deg else {}
-    made = predict(shots, usual_changes(sleeve_deg=sleeve), air=air, anchored=anchored, **lie)
+    hit = HitClub(
+        lie_deg=(build.head.lie_deg if build.head else None) or USUAL_LIE_DEG,
+        loft_deg=build.set_loft_deg,
+        head_type=HeadType(build.head_type),
+        left_handed=judged.rows.left_handed,
+    )
+    made = predict(shots, usual_changes(sleeve_deg=sleeve), air=air, anchored=anchored, club=hit)
     moved = elsewhere(shots, other_airs(air), was=air, anchored=anchored)
     return WhatIfOut(
         build=build.pk,
@@ -178,6 +184,9 @@ def present_what_if(judged: JudgedSession, build: Build) -> WhatIfOut:
                 face_closed_deg=each.face_closed_deg,
                 lie_deg=each.lie_deg,
                 bounce_deg=each.bounce_deg,
+                start_deg=each.start_deg,
+                start_error_deg=each.start_error_deg,
+                start_m=each.start_m,
                 directions=list(each.change.effect.directions),
                 source=each.change.effect.source,
                 caution=each.change.effect.caution or "",

@@ -31,6 +31,7 @@ def present_common(common: CommonJob) -> JobFields:
         width_m=job.width_m,
         depth_m=job.depth_m,
         firmness=job.firmness,
+        green_ft=job.green_ft,
         uses_per_round=job.uses_per_round,
         lie=common.lie,
     )

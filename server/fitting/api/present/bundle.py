@@ -36,6 +36,7 @@ def present_bundle(judged: JudgedSession) -> dict[str, Any]:
                 "width_m": job.width_m,
                 "depth_m": job.depth_m,
                 "firmness": job.firmness,
+                "green_ft": job.green_ft,
                 "uses_per_round": job.uses_per_round,
             }
             for job in rows.jobs

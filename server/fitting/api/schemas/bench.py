@@ -149,6 +149,9 @@ class ChangeOut:
     face_closed_deg: float
     lie_deg: float
     bounce_deg: float
+    start_deg: float
+    start_error_deg: float
+    start_m: float
     directions: list[str]
     source: str
     caution: str

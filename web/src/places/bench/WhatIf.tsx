@@ -7,7 +7,7 @@ import type { PlaceProps } from "../../session/place";
 import { buildOf, candidatesOf } from "../../session/select";
 import { Letter } from "../../ui/Letter";
 import { Caution, Said, Waiting } from "../../ui/Said";
-import { figure, inShown, metresOf, reading, yd } from "../../ui/units";
+import { figure, inShown, type Metres, metresOf, reading, yd } from "../../ui/units";
 
 const FIGURES = ["launch_deg", "spin_rpm", "ball_speed_mps", "peak_m", "landing_deg"] as const;
 /** Left out where there is little room: they explain the change, the others are its result. */
@@ -76,6 +76,7 @@ function Answers({ session, found, act, busy }: AnswerProps) {
 									{NAMES[key]}
 								</th>
 							))}
+							<th scope="col">Start, yd</th>
 							<th scope="col">
 								<span className="sr-only">Test it</span>
 							</th>
@@ -90,6 +91,7 @@ function Answers({ session, found, act, busy }: AnswerProps) {
 									{reading(key, found.before[key])}
 								</td>
 							))}
+							<td />
 							<td />
 						</tr>
 						{found.changes.map((each) => (
@@ -150,13 +152,14 @@ function ChangeRow({ session, found, each, act, busy, open, onOpen }: RowProps) 
 						{each.directions[0]}
 					</td>
 				)}
+				<Start each={each} />
 				<td>
 					{each.kind === "loft" && <Test session={session} found={found} each={each} act={act} busy={busy} />}
 				</td>
 			</tr>
 			{open && (
 				<tr>
-					<td colSpan={FIGURES.length + 3} className="max-w-0 !whitespace-normal !text-left">
+					<td colSpan={FIGURES.length + 4} className="max-w-0 !whitespace-normal !text-left">
 						<div className="space-y-1 bg-base-100 p-3 text-[14px]">
 							<Sides each={each} />
 							{each.directions.map((line) => (
@@ -172,7 +175,22 @@ function ChangeRow({ session, found, each, act, busy, open, onOpen }: RowProps) 
 	);
 }
 
-/** What a turn does besides loft: face, lie and bounce. */
+const size = (metres: number) => Math.abs(metres) as Metres;
+const sideOf = (deg: number) => (deg < 0 ? "left" : "right");
+
+/** How far beside where it came down before a shot starts for. */
+function Start({ each }: { each: WhatIfAnswer["changes"][number] }) {
+	if (Math.abs(each.start_deg) < 0.05) return <td className="quiet">–</td>;
+	const doubt = size((each.start_m * each.start_error_deg) / each.start_deg);
+	return (
+		<td className="num whitespace-nowrap">
+			{yd(size(each.start_m))} {sideOf(each.start_deg)}{" "}
+			<span className="quiet text-[13px] font-normal">±{yd(doubt)}</span>
+		</td>
+	);
+}
+
+/** What a turn does besides loft: face, lie, bounce and start line. */
 function Sides({ each }: { each: WhatIfAnswer["changes"][number] }) {
 	const parts: string[] = [];
 	if (Math.abs(each.face_closed_deg) >= 0.05)
@@ -183,6 +201,10 @@ function Sides({ each }: { each: WhatIfAnswer["changes"][number] }) {
 		parts.push(`lie ${figure(Math.abs(each.lie_deg), 1)}° ${each.lie_deg > 0 ? "more upright" : "flatter"}`);
 	if (Math.abs(each.bounce_deg) >= 0.05)
 		parts.push(`bounce ${figure(Math.abs(each.bounce_deg), 1)}° ${each.bounce_deg > 0 ? "more" : "less"}`);
+	if (Math.abs(each.start_deg) >= 0.05)
+		parts.push(
+			`starts ${figure(Math.abs(each.start_deg), 1)}° further ${sideOf(each.start_deg)} (give or take ${figure(each.start_error_deg, 1)}°)`,
+		);
 	return parts.length ? <p className="font-medium">Also: {parts.join(", ")}.</p> : null;
 }
 

@@ -17,6 +17,9 @@ const usual = {
 	face_closed_deg: 0,
 	lie_deg: 0,
 	bounce_deg: 0,
+	start_deg: 0,
+	start_error_deg: 0,
+	start_m: m(0),
 	source: "",
 	caution: "",
 };
@@ -30,7 +33,7 @@ const found: Found = {
 	changes: [
 		{
 			...usual, kind: "loft", amount: 1, words: "1° more loft", after: { carry_m: toMetres(173.5), landing_deg: 47 },
-			error: { carry_m: toMetres(1.2) }, face_closed_deg: 0.9, lie_deg: 0.4, directions: ["Higher, shorter."],
+			error: { carry_m: toMetres(1.2) }, face_closed_deg: 0.9, lie_deg: 0.4, start_deg: -0.5, start_error_deg: 0.3, start_m: m(-1.4), directions: ["Higher, shorter."],
 			source: "Impact and flight.", caution: "Check that the head is tight.",
 		},
 		{ ...usual, kind: "loft", amount: -3, words: "3° less loft", after: { carry_m: toMetres(180) }, error: { carry_m: toMetres(1) }, directions: [] },
@@ -58,6 +61,7 @@ test("a turn stands beside what was hit, signed and with its doubt", async () =>
 	show(WhatIf, stand);
 	await screen.findByText("1° more loft");
 	expect(row("1° more loft").textContent).toContain("174 −2.5 ±1.2");
+	expect(row("1° more loft").textContent).toContain("2 left ±1");
 	expect(row("3° less loft").textContent).toContain("180 +4.0 ±1.0");
 	expect(screen.getByText(/Predicted from 6 kept shots.*Anchored to 20 measured flights/)).toBeTruthy();
 	expect(screen.getByText("Cold, 5 °C").closest("tr")?.textContent).toContain("171 ±2");
@@ -70,7 +74,9 @@ test("what else a turn moves, its source and its caution are one act away", asyn
 	expect(turn.getAttribute("aria-expanded")).toBe("false");
 	fireEvent.click(turn);
 	expect(
-		screen.getByText("Also: face 0.9° closed when soled as before, lie 0.4° more upright."),
+		screen.getByText(
+			"Also: face 0.9° closed when soled as before, lie 0.4° more upright, starts 0.5° further left (give or take 0.3°).",
+		),
 	).toBeTruthy();
 	expect(screen.getByText("Source: Impact and flight.")).toBeTruthy();
 	expect(screen.getByText("Check that the head is tight.")).toBeTruthy();

@@ -2,7 +2,7 @@
 import { type UseFormReturn, useFieldArray, useWatch } from "react-hook-form";
 import type { Session } from "../../api/client";
 import { JobDrawing } from "../../instruments/job-drawing/JobDrawing";
-import { type Fields, fieldsOfJob, LIES } from "./fields";
+import { type CourseFields, EVERYDAY_FT, type Fields, fieldsOfJob, LIES } from "./fields";
 
 interface Props {
 	form: UseFormReturn<Fields>;
@@ -22,7 +22,7 @@ export function Jobs({ form, common, fault }: Props) {
 						key={each.name}
 						type="button"
 						className="btn btn-sm h-10 border-base-300 bg-base-100"
-						onClick={() => jobs.append(fieldsOfJob(each))}
+						onClick={() => jobs.append({ ...fieldsOfJob(each), ...groundOf(home(form)) })}
 					>
 						+ {each.name}
 					</button>
@@ -48,6 +48,13 @@ export function Jobs({ form, common, fault }: Props) {
 	);
 }
 
+const home = (form: Props["form"]): CourseFields | undefined =>
+	form.getValues("courses").find((course) => course.kind === "home");
+
+/** The ground of a course, as a job takes it over; nothing without one. */
+const groundOf = (course: CourseFields | undefined): Partial<Pick<CourseFields, "firmness" | "greenFt">> =>
+	course ? { firmness: course.firmness, greenFt: Number(course.greenFt) || EVERYDAY_FT } : {};
+
 function JobRow({
 	form,
 	index,
@@ -64,6 +71,12 @@ function JobRow({
 	const courses = useWatch({ control: form.control, name: "courses" });
 	const number = { valueAsNumber: true };
 	if (!job) return null;
+	/** Where it is met tells the ground it comes down on. */
+	const met = (course: string) => {
+		const there = groundOf(courses.find((each) => each.name === course));
+		if (there.firmness) form.setValue(`${at}.firmness`, there.firmness);
+		if (there.greenFt) form.setValue(`${at}.greenFt`, there.greenFt);
+	};
 	return (
 		<li
 			className={`bg-base-100 p-3 ${wrong ? "outline-2" : ""}`}
@@ -94,7 +107,13 @@ function JobRow({
 					))}
 				</select>
 				{courses.length > 0 && (
-					<select className="select h-10 w-36" aria-label="Course" {...form.register(`${at}.course`)}>
+					<select
+						className="select h-10 w-36"
+						aria-label="Course"
+						{...form.register(`${at}.course`, {
+							onChange: (event: { target: { value: string } }) => met(event.target.value),
+						})}
+					>
 						<option value="">Everywhere</option>
 						{courses.map((course) => (
 							<option key={course.name} value={course.name}>
@@ -148,6 +167,17 @@ function JobRow({
 						step={0.1}
 						{...form.register(`${at}.uses`, number)}
 					/>
+					{job.kind === "green" && (
+						<Slide
+							label="Speed of the green in feet on the meter"
+							words="ft green speed"
+							value={`${job.greenFt}`}
+							min={6}
+							max={14}
+							step={0.5}
+							{...form.register(`${at}.greenFt`, number)}
+						/>
+					)}
 					<button type="button" className="btn btn-ghost btn-sm h-9 justify-self-end" onClick={onRemove}>
 						Remove
 					</button>

@@ -4,7 +4,7 @@ import { change } from "../../api/session";
 import type { PlaceProps } from "../../session/place";
 import { ownOf } from "../../session/select";
 import { Caution } from "../../ui/Said";
-import { type Fields, HEADS, type HeadKind, LIES, type Liking } from "./fields";
+import { EVERYDAY_FT, type Fields, HEADS, type HeadKind, LIES, type Liking } from "./fields";
 
 type FormProps = { form: UseFormReturn<Fields> };
 
@@ -77,8 +77,8 @@ export function Courses({ form }: FormProps) {
 					onClick={() =>
 						courses.append(
 							courses.fields.length
-								? { name: "Links trip", kind: "trip", firmness: "firm", share: 20 }
-								: { name: "Home", kind: "home", firmness: "medium", share: 80 },
+								? { name: "Links trip", kind: "trip", firmness: "firm", greenFt: EVERYDAY_FT, share: 20 }
+								: { name: "Home", kind: "home", firmness: "medium", greenFt: EVERYDAY_FT, share: 80 },
 						)
 					}
 				>
@@ -119,6 +119,19 @@ export function Courses({ form }: FormProps) {
 							<option value="medium">Medium</option>
 							<option value="firm">Firm</option>
 						</select>
+						<label className="flex items-center gap-1.5">
+							<span className="quiet text-sm">greens</span>
+							<input
+								type="number"
+								min={4}
+								max={16}
+								step={0.5}
+								className="input h-10 w-18 px-2 text-right"
+								aria-label="Speed of the greens in feet on the meter"
+								{...form.register(`courses.${index}.greenFt`, { valueAsNumber: true })}
+							/>
+							<span className="quiet text-sm">ft</span>
+						</label>
 						<label className="flex items-center gap-1.5">
 							<input
 								type="number"

@@ -17,6 +17,8 @@ export interface JobFields {
 	width: number;
 	depth: number;
 	firmness: Firmness;
+	/** How fast the green is: feet on the meter. */
+	greenFt: number;
 	uses: number;
 	course: string;
 	lie: string;
@@ -25,6 +27,7 @@ export interface CourseFields {
 	name: string;
 	kind: "home" | "trip" | "season";
 	firmness: Firmness;
+	greenFt: number;
 	share: number;
 }
 export interface Fields {
@@ -57,6 +60,8 @@ export const NAMES = {
 } as const satisfies Record<string, keyof Fields>;
 export type Name = keyof typeof NAMES;
 
+/** What greens read on an ordinary day, where nothing else was said. */
+export const EVERYDAY_FT = 10;
 export const LIES = ["tee", "fairway", "semi-rough", "rough", "tight", "wet", "sand"];
 export const HEADS: Record<HeadKind, string> = {
 	fairway: "Fairway woods",
@@ -72,6 +77,7 @@ export const fieldsOfJob = (job: Session["brief"]["jobs"][number]): JobFields =>
 	width: Math.round(toYards(job.width_m)),
 	depth: Math.round(toYards(job.depth_m)),
 	firmness: job.firmness,
+	greenFt: job.green_ft ?? EVERYDAY_FT,
 	uses: job.uses_per_round,
 	course: job.course ?? "",
 	lie: job.lie ?? "",
@@ -86,7 +92,10 @@ export function fieldsOf({ brief }: Session): Fields {
 		budget: brief.budget ?? "",
 		pain: brief.pain,
 		notes: brief.notes,
-		courses: brief.courses,
+		courses: brief.courses.map(({ green_ft, ...course }) => ({
+			...course,
+			greenFt: green_ft ?? EVERYDAY_FT,
+		})),
 		lies: brief.lies,
 		likes: { fairway: "neutral", hybrid: "neutral", utility: "neutral", ...brief.likes },
 		jobs: brief.jobs.map(fieldsOfJob),
@@ -102,7 +111,11 @@ export function bodyOf(fields: Fields) {
 		budget: fields.budget === "" ? null : fields.budget,
 		pain: fields.pain,
 		notes: fields.notes,
-		courses: fields.courses.map((course) => ({ ...course, share: Number(course.share) || 0 })),
+		courses: fields.courses.map(({ greenFt, ...course }) => ({
+			...course,
+			share: Number(course.share) || 0,
+			green_ft: Number(greenFt) || EVERYDAY_FT,
+		})),
 		lies: fields.lies,
 		likes: Object.fromEntries(Object.entries(fields.likes).filter(([, liking]) => liking !== "neutral")),
 		jobs: fields.jobs.map((each) => ({
@@ -113,6 +126,7 @@ export function bodyOf(fields: Fields) {
 			width_m: toMetres(Number(each.width)),
 			depth_m: toMetres(Number(each.depth)),
 			firmness: each.firmness,
+			green_ft: Number(each.greenFt) || EVERYDAY_FT,
 			uses_per_round: Number(each.uses),
 			course: fields.courses.some((course) => course.name === each.course) ? each.course : "",
 			lie: each.lie,
