@@ -32,10 +32,12 @@ SHORT_PEAK, SHORT_LANDING_DEG = 0.7, 20.0
 
 # Landing angles come out too shallow for long clubs, by the same curve for fast players and slow: computed minus
 # published over both tables, least squares on these knots, the slower 3-wood left out. It is taken out of every
-# computed angle. Short, slow shots are in no table: there it fades away.
+# computed angle. Short, slow shots are in no table: there it fades away. So it does for high flights: no row whose
+# peak is a fifth of its carry is too shallow, whatever its spin.
 BIAS_AT = np.array([0.085, 0.150, 0.200, 0.300, 0.450, 0.800])
 BIAS_DEG = np.array([0.5, -2.8, -3.4, -0.8, 0.7, 0.0])
 BIAS_FADES_MPS = (25.0, 40.0)
+HIGH_FADES = (0.165, 0.200)  # peak over carry
 
 # Two clubs of one player under one flight model: most of its error is the same for both. What differs
 # between neighbouring rows of the published averages, over root two.
@@ -62,11 +64,15 @@ def _spin_ratio(ball_speed_mps: ArrayLike, spin_rpm: ArrayLike) -> tuple[Floats,
     return speed, spin * (2 * np.pi / 60) * BALL_RADIUS_M / speed
 
 
-def landing_bias(ball_speed_mps: ArrayLike, spin_rpm: ArrayLike) -> Floats:
-    """By how many degrees the equations land launches (n,) too steep; negative for too shallow."""
+def landing_bias(ball_speed_mps: ArrayLike, spin_rpm: ArrayLike, peak_share: ArrayLike) -> Floats:
+    """By how many degrees the equations land launches (n,) too steep; negative for too shallow. peak_share (n,): peak
+    over carry of the computed flights."""
     speed, ratio = _spin_ratio(ball_speed_mps, spin_rpm)
     slow, fast = BIAS_FADES_MPS
-    bias: Floats = np.interp(ratio, BIAS_AT, BIAS_DEG) * np.clip((speed - slow) / (fast - slow), 0, 1)
+    usual = np.interp(ratio, BIAS_AT, BIAS_DEG) * np.clip((speed - slow) / (fast - slow), 0, 1)
+    low, high = HIGH_FADES
+    flat = np.clip((high - np.asarray(peak_share, float)) / (high - low), 0, 1)
+    bias: Floats = np.where(usual < 0, usual * flat, usual)
     return bias
 
 

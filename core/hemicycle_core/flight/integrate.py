@@ -313,7 +313,8 @@ def fly(
     ]
     flight = _result(parts, step)
     speed, _, spin, _, _ = launch.arrays()
-    return replace(flight, landing_deg=flight.landing_deg - landing_bias(speed, spin))
+    share = flight.peak_m / np.maximum(flight.carry_m, 1e-9)
+    return replace(flight, landing_deg=flight.landing_deg - landing_bias(speed, spin, share))
 
 
 def _result(parts: list[_Landed], step: float) -> Flight:
