@@ -43,6 +43,7 @@ def test_a_what_if_starts_from_the_shots_and_names_face_and_caution(desk, sessio
     assert up["after"]["carry_m"] < found["before"]["carry_m"]
     assert up["face_closed_deg"] > 1
     assert "torque" in up["caution"]
+    assert -up["face_closed_deg"] < up["start_deg"] < 0  # a right-hander's closed face starts it left
     assert "bend" not in {each["kind"] for each in found["changes"]}  # it has a sleeve
     against, behind, cold, hot, high = (each["carry_m"] for each in found["elsewhere"])
     assert against < cold < found["before"]["carry_m"] < hot < behind
@@ -73,6 +74,20 @@ def test_jobs_are_played_out_and_builds_compared_on_them(desk, session, hit):
     assert verdict["rounds"] == pytest.approx(2 * played["success"])
     lost = sum(played[way] for way in ("short", "long", "left", "right"))
     assert lost == pytest.approx(1 - played["success"], abs=0.05)
+    # A green has a speed beside its firmness: as quick as glass, more of these low shots run through.
+    quick = {**brief, "jobs": [{**job, "distance_m": 150, "green_ft": 14}]}
+    slow = {**brief, "jobs": [{**job, "distance_m": 150, "green_ft": 6}]}
+    through = []
+    for each in (quick, slow):
+        assert desk.patch(f"/api/sessions/{session.pk}/brief", {"now": each}, content_type=JSON).status_code == 200
+        seen = desk.get(f"/api/sessions/{session.pk}").json()
+        assert seen["brief"]["jobs"][0]["green_ft"] == each["jobs"][0]["green_ft"]
+        through.append(seen["verdicts"][0]["played"][0]["long"])
+    assert through[0] > through[1]
+    refused = desk.patch(
+        f"/api/sessions/{session.pk}/brief", {"now": {"jobs": [{**job, "green_ft": 30}]}}, content_type=JSON
+    )
+    assert (refused.status_code, refused.json()["field"]) == (400, "jobs.0.green_ft")
 
 
 def test_a_monitor_that_models_flight_is_matched_and_not_called_truth(desk, session, hit):

@@ -361,6 +361,7 @@ def test_courses_need_names_of_their_own_and_shares_that_are_shares(desk, sessio
     home = {"name": "Home", "kind": "home", "firmness": "soft", "share": 80}
     assert refused(home, {**home, "kind": "trip"})["field"] == "courses.1.name"
     assert refused({**home, "share": 130})["field"] == "courses.0.share"
+    assert refused({**home, "green_ft": 3})["field"] == "courses.0.green_ft"
     assert refused(*({**home, "name": f"C{n}"} for n in range(7)))["field"] == "courses"
 
 

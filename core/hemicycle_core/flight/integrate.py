@@ -104,6 +104,8 @@ class FlightScales:
 class Flight:
     """Where n shots went, arrays of shape (n,). Offline right positive; angles in degrees.
 
+    bias_deg: what was taken out of the landing angles (`error.landing_bias`). A change from one flight to another is
+    taken by `landing_beside`, as the bias is known from club to club and not from one setting of a club to the next.
     path: (samples, n, 3) of downrange, right, up in metres on the times `path_s` (samples,), or None
     when it was not asked for; after landing a shot's samples repeat its landing point.
     """
@@ -118,6 +120,13 @@ class Flight:
     hang_s: Floats
     path: Floats | None = None
     path_s: Floats | None = None
+    bias_deg: Floats | float = 0.0
+
+    def landing_beside(self, other: Flight) -> Floats:
+        """Landing angles (n,) of these flights where they are the same shots as `other`'s, changed: with the bias of
+        those."""
+        angles: Floats = self.landing_deg + self.bias_deg - other.bias_deg
+        return angles
 
 
 @dataclass(frozen=True)
@@ -313,8 +322,8 @@ def fly(
     ]
     flight = _result(parts, step)
     speed, _, spin, _, _ = launch.arrays()
-    share = flight.peak_m / np.maximum(flight.carry_m, 1e-9)
-    return replace(flight, landing_deg=flight.landing_deg - landing_bias(speed, spin, share))
+    bias = landing_bias(speed, spin, flight.peak_m / np.maximum(flight.carry_m, 1e-9))
+    return replace(flight, landing_deg=flight.landing_deg - bias, bias_deg=bias)
 
 
 def _result(parts: list[_Landed], step: float) -> Flight:

@@ -78,7 +78,7 @@ def in_other_air(
         carry_m=carried,
         offline_m=by_difference(offline_m, "offline_m"),
         peak_m=by_ratio(peak_m, "peak_m"),
-        landing_deg=by_difference(landing_deg, "landing_deg"),
+        landing_deg=started(landing_deg, before.landing_deg) + after.landing_beside(before) - before.landing_deg,
         hang_s=by_ratio(hang_s, "hang_s"),
         carry_error_m=np.where(np.abs(change) < 1e-9, doubt, np.maximum(doubt, LEAST_DOUBT_M)),
     )

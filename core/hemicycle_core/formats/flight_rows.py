@@ -324,7 +324,7 @@ def _after(
         "after_launch_deg": after.launch_deg,
         "after_spin_rpm": after.spin_rpm,
         "after_ball_speed_mph": after.ball_speed_mps,
-        "after_landing_deg": then.landing_deg,
+        "after_landing_deg": then.landing_beside(before),
         "after_carry_change_error_yd": np.sqrt(variance),
     }
 

@@ -190,12 +190,15 @@ def _stacked(sets: Sequence[Impacts]) -> Impacts:
 
 
 def fly_sets(sets: Sequence[Impacts], *, air: Air | Sequence[Air] | None, anchored: Anchor) -> dict[str, Floats]:
-    """Fly several sets of n impacts in one batch: each figure as an array (sets, n)."""
+    """Fly several sets of n impacts in one batch: each figure as an array (sets, n). The first set is as it was hit,
+    and its landing bias is that of all."""
     stacked = _stacked(sets)
     airs = air if air is None or isinstance(air, Air) else [*air] * len(sets)
     launch = Launch(stacked.ball_speed_mps, stacked.launch_deg, stacked.spin_rpm)
     flight = fly(launch, air=airs, scales=anchored.scales)
-    return {key: values.reshape(len(sets), -1) for key, values in _figures(flight, stacked).items()}
+    figures = {key: values.reshape(len(sets), -1) for key, values in _figures(flight, stacked).items()}
+    bias = np.reshape(flight.bias_deg, (len(sets), -1))
+    return {**figures, "landing_deg": figures["landing_deg"] + bias - bias[0]}
 
 
 @dataclass(frozen=True)

@@ -184,8 +184,8 @@ function Start({ each }: { each: WhatIfAnswer["changes"][number] }) {
 	const doubt = size((each.start_m * each.start_error_deg) / each.start_deg);
 	return (
 		<td className="num whitespace-nowrap">
-			{yd(size(each.start_m))} {sideOf(each.start_deg)}{" "}
-			<span className="quiet text-[13px] font-normal">±{yd(doubt)}</span>
+			{yd(size(each.start_m), 1)} {sideOf(each.start_deg)}{" "}
+			<span className="quiet text-[13px] font-normal">±{yd(doubt, 1)}</span>
 		</td>
 	);
 }

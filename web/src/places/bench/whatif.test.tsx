@@ -61,7 +61,7 @@ test("a turn stands beside what was hit, signed and with its doubt", async () =>
 	show(WhatIf, stand);
 	await screen.findByText("1° more loft");
 	expect(row("1° more loft").textContent).toContain("174 −2.5 ±1.2");
-	expect(row("1° more loft").textContent).toContain("2 left ±1");
+	expect(row("1° more loft").textContent).toContain("1.5 left ±0.9");
 	expect(row("3° less loft").textContent).toContain("180 +4.0 ±1.0");
 	expect(screen.getByText(/Predicted from 6 kept shots.*Anchored to 20 measured flights/)).toBeTruthy();
 	expect(screen.getByText("Cold, 5 °C").closest("tr")?.textContent).toContain("171 ±2");

@@ -124,7 +124,12 @@ function JobRow({
 				)}
 			</div>
 			<div className="mt-2 flex flex-wrap items-center gap-x-3 gap-y-1 xl:gap-x-5">
-				<JobDrawing {...job} over={job.over || null} />
+				<div className="flex flex-col">
+					<JobDrawing {...job} over={job.over || null} />
+					<button type="button" className="btn btn-ghost btn-sm h-9 self-start px-2" onClick={onRemove}>
+						Remove
+					</button>
+				</div>
 				<div className="grid min-w-80 flex-1 gap-x-3 sm:grid-cols-2 xl:gap-x-5">
 					<Slide
 						label="Distance in yards"
@@ -178,9 +183,6 @@ function JobRow({
 							{...form.register(`${at}.greenFt`, number)}
 						/>
 					)}
-					<button type="button" className="btn btn-ghost btn-sm h-9 justify-self-end" onClick={onRemove}>
-						Remove
-					</button>
 				</div>
 			</div>
 		</li>

@@ -120,7 +120,7 @@ export function Courses({ form }: FormProps) {
 							<option value="firm">Firm</option>
 						</select>
 						<label className="flex items-center gap-1.5">
-							<span className="quiet text-sm">greens</span>
+							<span className="quiet text-sm">greens read</span>
 							<input
 								type="number"
 								min={4}
