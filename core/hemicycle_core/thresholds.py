@@ -7,7 +7,6 @@ from dataclasses import dataclass, field, fields, replace
 from typing import Any
 
 from .errors import BadInput
-from .heads import HeadType
 from .units import metres
 
 
@@ -42,14 +41,9 @@ class Thresholds:
         0.5,
         0.99,
     )
-    level: float = _said(0.65, "Two builds are one up to", "Under two to one nobody can tell.", "chance", 0.5, 0.9)
     least_gain: float = _said(
         0.05, "No gain under", "Less than one shot in twenty rounds, however sure.", "shots a round", 0, 1
     )
-    utility_mph: float = _said(
-        122.0, "Utility iron held up from", "Its forward centre of gravity gives no height of its own.", "mph", 90, 150
-    )
-    iron_mph: float = _said(115.0, "Long iron held up from", "As for the utility iron.", "mph", 90, 150)
     flat_deg: float = _said(
         40.0, "Flat without a job under", "Under this a long club runs through most greens.", "°", 30, 50
     )
@@ -63,14 +57,47 @@ class Thresholds:
         0.05,
     )
     most_shots: int = _said(20, "Enough good shots with a build", "More tire and tell little.", "shots", 5, 60)
+    stretch_long: float = _said(
+        0.15, "A step may stretch, long end", "A stock swing there varies by more than this.", "share", 0, 0.5
+    )
+    stretch_short: float = _said(
+        0.10, "A step may stretch, irons and wedges", "Wedges are played to a number.", "share", 0, 0.5
+    )
+    same_carry_m: float = _said(
+        metres(2), "The same carry within", "A monitor reads no better, however many shots.", "yd", 0, 10
+    )
+    same_landing_deg: float = _said(0.5, "The same landing angle within", "A monitor reads no better.", "°", 0, 3)
+    same_spin_rpm: float = _said(100.0, "The same spin within", "A monitor reads no better.", "rpm", 0, 1000)
+    same_peak_m: float = _said(metres(1), "The same height within", "About three feet.", "yd", 0, 5)
+    least_share: float = _said(
+        0.30,
+        "Worth choosing from",
+        "Of the jobs named, where today’s clubs were not hit: a build that does fewer is no answer to them.",
+        "share",
+        0,
+        0.9,
+    )
+    level_shots: float = _said(
+        0.1,
+        "The cheaper wins under",
+        "Two builds this near do the same, once it is this likely that they are.",
+        "shots a round",
+        0,
+        1,
+    )
+    level_sure: float = _said(
+        0.80, "And that known from", "With few shots, what looks level may be anything.", "chance", 0.5, 0.99
+    )
     turns_deg: tuple[float, ...] = (1.0, -1.0, 2.0, -2.0)  # what common sleeves offer, the smallest first
 
-    def support_mph(self, head_type: HeadType) -> float | None:
-        """Ball speed under which a head that comes in too flat is not held up by this player's speed."""
-        return {HeadType.UTILITY: self.utility_mph, HeadType.IRON: self.iron_mph}.get(head_type)
+    def same(self, quantity: str) -> float:
+        """Differences under this are the same, whatever the number of shots; 0 for what has no such line."""
+        found: float = getattr(self, f"same_{quantity}", 0.0)
+        return found
 
 
 DEFAULT = Thresholds()
+RETIRED = frozenset({"utility_mph", "iron_mph", "level"})  # what shops and agreed sessions may still have on record
 
 
 @dataclass(frozen=True)
@@ -114,6 +141,8 @@ def changed(values: Mapping[str, float]) -> Thresholds:
     known = {setting.key: setting for setting in settings_of()}
     given: dict[str, Any] = {}
     for key, value in values.items():
+        if key in RETIRED:
+            continue
         setting = known.get(key)
         if setting is None:
             raise BadInput(f"There is no threshold “{key}”.", field=key)

@@ -93,6 +93,11 @@ def ninety(sd: float) -> float:
     return 1.6449 * sd
 
 
+def yard_words(metres_: float) -> str:
+    """A distance for a sentence: at least one yard, as what is nought is not said."""
+    return f"{max(1, round(yards(metres_)))} yd"
+
+
 def yd_text(metres_: float) -> str:
     """A length as whole yards for a sentence, with a true minus sign."""
     return f"{round(yards(metres_)):d}".replace("-", "\u2212")

@@ -83,7 +83,7 @@ def test_with_two_clubs_to_place_each_build_is_put_to_the_window_it_is_nearest()
 def test_a_window_given_stands_and_what_is_not_said_of_the_bag_crowds_nobody():
     (case,) = read_bundle(bundle(build("A", 179))).cases
     assert (case.slot.low_m, case.slot.high_m) == pytest.approx((metres(175), metres(183)))
-    assert {target.quantity: target.low for target in case.targets}["landing_deg"] == 44  # a medium green
+    assert {target.quantity: target.low for target in case.targets}["landing_deg"] == 45  # a medium green
     (verdict,) = read_bundle(bundle(build("A", 199))).judged().verdicts
     assert verdict.kind is not Kind.CROWDS
     (beside,) = read_bundle(bundle(build("A", 195), clubs=BAG)).judged().verdicts
@@ -119,7 +119,7 @@ def test_the_landing_that_is_asked_for_is_the_one_given_else_the_firmest_greens(
         data["slot"] |= slot
         return {target.quantity: target.low for target in read_bundle(data).cases[0].targets}.get("landing_deg")
 
-    assert least() == 46
+    assert least() == 47
     assert least(landing_deg=40) == 40
     assert least(landing_deg=None) is None
 

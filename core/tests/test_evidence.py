@@ -148,7 +148,7 @@ def test_dry_air_is_as_dense_as_the_standard_atmosphere_says(air, density):
 def test_a_firmer_green_asks_for_a_steeper_landing(firmness):
     job = Job("Par three", JobKind.GREEN, metres(180), firmness)
     landing = next(t for t in propose(LAYOUT, LAYOUT.slots[0], LOWER, UPPER, [job]) if t.quantity == "landing_deg")
-    assert landing.low == {"soft": 42, "medium": 44, "firm": 46}[firmness.value]
+    assert landing.low == {"soft": 42, "medium": 45, "firm": 47}[firmness.value]
     assert firmness.value in landing.why
 
 

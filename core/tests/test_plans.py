@@ -59,7 +59,7 @@ def test_a_bag_is_the_best_club_for_each_job_by_its_uses_with_its_holes_and_its_
     assert (bag.count, bag.price, bag.added, bag.relearn, bag.dropped) == (5, 279, ("a",), ("a",), ())
     # 170 to 179 and 187 to 196 are open, and 204 to 224 under the driver.
     assert [round(yards(gap.open_m)) for gap in bag.covered.gaps] == [9, 9, 20]
-    assert bag.next_gap == ("5i", "a")
+    assert bag.next_gap == ("5W", "Dr")
 
 
 def test_the_best_bag_is_the_best_of_all_and_within_noise_the_cheaper():

@@ -4,7 +4,7 @@ from dataclasses import replace
 
 import pytest
 from builds import LAYOUT, LOWER, UPPER
-from hemicycle_core.bag import HeadType, exchanged, gap_in_work, nearest_slot
+from hemicycle_core.bag import GapOrder, HeadType, exchanged, gap_in_work, nearest_slot
 from hemicycle_core.bag.gaps import GapRule, GapRules, coverage, wanted_step
 from hemicycle_core.errors import BadInput
 from hemicycle_core.flight import Air, Launch, drawn_path, fly
@@ -85,13 +85,22 @@ def test_a_build_is_named_and_ordered_as_it_was_hit():
     assert bare == [("Head", "5i")]
 
 
-def test_the_gap_in_work_is_the_one_chosen_else_the_widest_open_one_under_the_driver():
+def test_the_gap_in_work_is_the_one_chosen_else_the_one_missed_most_under_the_driver_too():
     driver = replace(UPPER, name="Dr", head_type=HeadType.DRIVER, carry_m=metres(240), total_m=metres(260))
     step = wanted_step(None)
     covered = coverage([LOWER, UPPER, driver], GapRules(GapRule.ROLL_OUT, step))
-    assert gap_in_work(covered).lower.name == "5i"
-    assert gap_in_work(covered, above="5W").lower.name == "5W"
-    assert gap_in_work(covered, above="gone").lower.name == "5i"
+    # 36 yd open under the driver, 26 above the 5 iron.
+    assert gap_in_work(covered).lower.name == "5W"
+    assert gap_in_work(covered, above="5i").lower.name == "5i"
+    assert gap_in_work(covered, above="gone").lower.name == "5W"
+    often = {"5W": 0.3, "5i": 2.0}
+    assert gap_in_work(covered, uses=lambda gap: often[gap.lower.name]).lower.name == "5i"
+    assert gap_in_work(covered, uses=lambda gap: often[gap.lower.name], order=GapOrder.WIDTH).lower.name == "5W"
+    assert gap_in_work(covered, uses=lambda gap: None).lower.name == "5W"  # nobody said: as if once
+    ends = [gap_in_work(covered, order=order).lower.name for order in (GapOrder.BOTTOM, GapOrder.TOP)]
+    assert ends == ["5i", "5W"]
+    assert gap_in_work(covered, reached=lambda gap: gap.upper.name != "Dr").lower.name == "5i"
+    assert gap_in_work(covered, reached=lambda gap: False).lower.name == "5W"
     assert gap_in_work(coverage([UPPER, driver], covered.rules)).upper.name == "Dr"
     assert gap_in_work(coverage([UPPER], covered.rules)) is None
     assert nearest_slot(LAYOUT.slots, None) is LAYOUT.slots[0]

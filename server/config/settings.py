@@ -132,6 +132,8 @@ SPECTACULAR_SETTINGS = {
     # One name for one set of words, whatever the fields are called.
     "ENUM_NAME_OVERRIDES": {
         "Firmness": "hemicycle_core.flight.Firmness",
+        "Fear": "hemicycle_core.brief.Fear",
+        "GapOrder": "hemicycle_core.bag.GapOrder",
         "GapRule": "hemicycle_core.bag.GapRule",
         "HeadType": "hemicycle_core.bag.HeadType",
         "Intent": "hemicycle_core.shots.Intent",

@@ -130,15 +130,17 @@ class FeedTee(APIView):
             return Response(problem, status=409, content_type=MEDIA_TYPE)
         build = session.in_hand
         swung = club_of(build)
-        club = swung and TeeClub(
-            build.name,
-            swung.head_type,
-            swung.loft_deg,
-            swung.length_m,
-            build.is_own,
-            swung.closed_deg,
-            swung.made_longer_m,
-        )
+        club = None
+        if swung is not None:
+            club = TeeClub(
+                build.name,
+                swung.head_type,
+                swung.loft_deg,
+                swung.length_m,
+                build.is_own,
+                swung.closed_deg,
+                swung.made_longer_m,
+            )
         golfer, seed = golfer_of(session.customer) if key.stand_in else (None, None)
         tee = Tee(
             session=session.pk,

@@ -199,7 +199,7 @@ def test_the_brief_names_the_field_at_fault_and_keeps_what_was_there(desk, sessi
     good = {"miss": "left", "firmness": "firm", "jobs": [job]}
     seen = desk.patch(f"/api/sessions/{session.pk}/brief", {"now": good}, content_type=JSON).json()
     landing = next(t for t in seen["bag"]["in_work"]["slots"][0]["targets"] if t["quantity"] == "landing_deg")
-    assert landing["low"] == 46
+    assert landing["low"] == 47
     bad = {**good, "jobs": [job, {**job, "distance_m": 2}]}
     problem = desk.patch(f"/api/sessions/{session.pk}/brief", {"now": bad}, content_type=JSON).json()
     assert problem["field"] == "jobs.1.distance"
@@ -285,10 +285,10 @@ def test_a_session_is_judged_anew_when_anything_it_rests_on_changes_and_only_the
 def test_a_session_is_read_in_a_fixed_number_of_queries(desk, session, feed, django_assert_num_queries):
     hit(feed, 3)
     desk.get("/api/me")  # writes down when this sign-in was last seen
-    with django_assert_num_queries(11):
+    with django_assert_num_queries(12):
         desk.get(f"/api/sessions/{session.pk}")
     hit(feed, 9, first=10)
-    with django_assert_num_queries(11):
+    with django_assert_num_queries(12):
         desk.get(f"/api/sessions/{session.pk}")
     # Who asks, and whether it changed: nothing else is read.
     with django_assert_num_queries(4):

@@ -6,6 +6,7 @@ from .gaps import (
     CLOSED_M,
     Coverage,
     Gap,
+    GapOrder,
     GapRule,
     GapRules,
     StepWish,
@@ -33,8 +34,9 @@ from .remarks import Remark, clubs_for, remarks
 from .slots import Slot, SlotLayout, gap_around, lay_out_like, lay_out_slots, nearest_slot, slot_with_roll
 
 __all__ = [
-    "CLOSED_M", "Bag", "BestPlan", "Carried", "ClubOption", "Coverage", "Demand", "Gap", "GapRule", "GapRules",
-    "HeadType", "Limits", "Plan", "Remark", "Slot", "SlotLayout", "StepWish", "SwapPair", "best_plan", "clubs_for",
-    "coverage", "exchanged", "gap_around", "gap_in_work", "in_order", "lay_out_like", "lay_out_slots", "nearest_slot",
-    "next_gap_words", "rebagged", "remarks", "replanned", "slot_with_roll", "usual_rules", "weigh_plan", "widest_gap",
+    "CLOSED_M", "Bag", "BestPlan", "Carried", "ClubOption", "Coverage", "Demand", "Gap", "GapOrder", "GapRule",
+    "GapRules", "HeadType", "Limits", "Plan", "Remark", "Slot", "SlotLayout", "StepWish", "SwapPair", "best_plan",
+    "clubs_for", "coverage", "exchanged", "gap_around", "gap_in_work", "in_order", "lay_out_like", "lay_out_slots",
+    "nearest_slot", "next_gap_words", "rebagged", "remarks", "replanned", "slot_with_roll", "usual_rules",
+    "weigh_plan", "widest_gap",
 ]  # fmt: skip

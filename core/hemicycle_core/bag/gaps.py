@@ -3,16 +3,17 @@
 from __future__ import annotations
 
 import itertools
-from collections.abc import Iterable
-from dataclasses import dataclass
+from collections.abc import Callable, Iterable
+from dataclasses import dataclass, replace
 from enum import StrEnum
 
 from ..errors import BadInput
-from ..heads import HeadType
+from ..thresholds import DEFAULT
 from ..units import metres, mph, yards
 from .clubs import Carried, in_order
 
 CLOSED_M = metres(5)  # a hole under 5 yd is closed: smaller than what a stock swing varies by
+HAIR_M = 1e-6
 CROWDED_M = metres(6)  # two full carries closer than this do the same job
 STEP_SPEED_MPH = 95.0  # driver speed up to which the shorter step suits
 
@@ -34,10 +35,16 @@ RULE_WORDS = {
 
 @dataclass(frozen=True)
 class StepWish:
-    """The carry step wanted between neighbours, metres."""
+    """The carry step wanted between neighbours, metres. stretch: the share over the most by which a step is closed
+    still."""
 
     least_m: float
     most_m: float
+    stretch: float = DEFAULT.stretch_long
+
+    def closes(self, step_m: float) -> bool:
+        """Whether a step this wide is closed: a hair is no hole."""
+        return step_m <= self.most_m * (1 + self.stretch) + HAIR_M
 
     @property
     def text(self) -> str:
@@ -78,10 +85,14 @@ class GapRules:
     long_step: StepWish
     short: GapRule = GapRule.EVEN_STEPS
     short_step: StepWish = SHORT_STEP
+    long_stretch: float = DEFAULT.stretch_long
+    short_stretch: float = DEFAULT.stretch_short
 
     def of(self, upper: Carried) -> tuple[GapRule, StepWish]:
-        """The rule and the step for the space under a club."""
-        return (self.long, self.long_step) if upper.is_long_end else (self.short, self.short_step)
+        """The rule and the step for the space under a club. A step counts as closed up to its stretch over the wish."""
+        if upper.is_long_end:
+            return self.long, replace(self.long_step, stretch=self.long_stretch)
+        return self.short, replace(self.short_step, stretch=self.short_stretch)
 
 
 def usual_rules(rule: GapRule, driver_speed_mps: float | None = None) -> GapRules:
@@ -96,7 +107,8 @@ class Gap:
     """The space between two neighbours, metres.
 
     step_m: difference of carries. coverage_m: upper carry less lower total, positive is uncovered.
-    open_m: what the rule calls uncovered, 0 when under CLOSED_M; it spans open_from_m to open_to_m.
+    open_m: what the rule calls uncovered, 0 when under CLOSED_M by roll-out or within the stretch of the step by the
+    others; it spans open_from_m to open_to_m.
     overlap_m: yardage both own by rolling into it. crowded: their full carries are nearly one. step: wanted here.
     """
 
@@ -127,11 +139,13 @@ class Coverage:
         return sum(gap.open_m for gap in self.gaps)
 
 
-def _gap(lower: Carried, upper: Carried, rule: GapRule, step: StepWish) -> Gap:
+def gap_between(lower: Carried, upper: Carried, rule: GapRule, step: StepWish) -> Gap:
+    """The space between two neighbours by a rule and the step wanted there."""
     start = lower.total_m if rule is GapRule.ROLL_OUT else lower.carry_m + step.most_m
     open_m = upper.carry_m - start
-    hole = open_m if open_m >= CLOSED_M else 0.0
     gap = upper.carry_m - lower.carry_m
+    closed = open_m < CLOSED_M if rule is GapRule.ROLL_OUT else step.closes(gap)
+    hole = 0.0 if closed else open_m
     return Gap(
         lower=lower,
         upper=upper,
@@ -150,21 +164,54 @@ def _gap(lower: Carried, upper: Carried, rule: GapRule, step: StepWish) -> Gap:
 def coverage(clubs: Iterable[Carried], rules: GapRules) -> Coverage:
     """Look at every pair of neighbours by the rule of its end of the bag."""
     ordered = in_order(clubs)
-    pairs = tuple(_gap(lower, upper, *rules.of(upper)) for lower, upper in itertools.pairwise(ordered))
+    pairs = tuple(gap_between(lower, upper, *rules.of(upper)) for lower, upper in itertools.pairwise(ordered))
     return Coverage(clubs=ordered, gaps=pairs, rules=rules)
 
 
-def widest_gap(covered: Coverage, *, skip_above: frozenset[str] = frozenset()) -> Gap | None:
-    """The widest hole; pairs whose upper club is named in skip_above are passed over."""
-    holes = [gap for gap in covered.gaps if gap.open_m > 0 and gap.upper.name not in skip_above]
-    return max(holes, key=lambda gap: gap.open_m, default=None)
+class GapOrder(StrEnum):
+    """From which end the holes are closed, one after another."""
+
+    NEED = "need"  # the one that is missed most first: open yards times uses a round
+    WIDTH = "width"
+    TOP = "top"
+    BOTTOM = "bottom"
 
 
-def gap_in_work(covered: Coverage, *, above: str | None = None) -> Gap | None:
-    """The gap to work on: the one above the club that the fitter chose, else the widest that is open under the
-    driver, else the widest there is; None where nothing is open."""
+def open_gaps(covered: Coverage) -> list[Gap]:
+    return [gap for gap in covered.gaps if gap.open_m > 0]
+
+
+def widest_gap(covered: Coverage) -> Gap | None:
+    """The widest hole, the lower one of two alike; None where nothing is open."""
+    return max(open_gaps(covered), key=lambda gap: gap.open_m, default=None)
+
+
+def gap_in_work(
+    covered: Coverage,
+    *,
+    above: str | None = None,
+    order: GapOrder = GapOrder.NEED,
+    uses: Callable[[Gap], float | None] | None = None,
+    reached: Callable[[Gap], bool] | None = None,
+) -> Gap | None:
+    """The gap to work on: the one above the club that the fitter chose, else the first in order among those that some
+    head reaches at this speed; None where nothing is open.
+
+    uses: how often a round a shot into a gap comes up, None where nobody said, which counts as once. A hole that no
+    head reaches is worked when there is no other.
+    """
     chosen = next((gap for gap in covered.gaps if gap.lower.name == above), None)
     if chosen is not None:
         return chosen
-    drivers = frozenset(club.name for club in covered.clubs if club.head_type is HeadType.DRIVER)
-    return widest_gap(covered, skip_above=drivers) or widest_gap(covered)
+    holes = open_gaps(covered)
+    near = [gap for gap in holes if reached is None or reached(gap)] or holes
+    if order is GapOrder.TOP:
+        return near[-1] if near else None
+    if order is GapOrder.BOTTOM:
+        return near[0] if near else None
+
+    def need(gap: Gap) -> float:
+        often = uses(gap) if uses is not None and order is GapOrder.NEED else None
+        return gap.open_m * (1.0 if often is None else often)
+
+    return max(near, key=need, default=None)

@@ -14,10 +14,9 @@ from dataclasses import dataclass, field
 import numpy as np
 from numpy.typing import NDArray
 
-from ..heads import HeadType
 from ..units import metres, yards, yd_text
 from .clubs import Carried
-from .gaps import CLOSED_M, Coverage, Gap, GapRules, coverage
+from .gaps import CLOSED_M, Coverage, Gap, GapRules, coverage, widest_gap
 from .slots import SlotLayout, lay_out_slots
 
 Floats = NDArray[np.float64]
@@ -192,10 +191,8 @@ def shared_out(success: Floats, uses: Floats) -> tuple[Floats, NDArray[np.int_]]
 
 
 def _next(covered: Coverage) -> tuple[SlotLayout | None, tuple[str, str] | None]:
-    """The widest hole left below the driver and the window that closes it; a hole under the driver is not one to
-    fill with a club that carries nearly as far."""
-    holes = [gap for gap in covered.gaps if gap.open_m >= CLOSED_M and gap.upper.head_type is not HeadType.DRIVER]
-    widest = max(holes, key=lambda gap: gap.open_m, default=None)
+    """The widest hole left and the window that closes it."""
+    widest = widest_gap(covered)
     if widest is None:
         return None, None
     slot = lay_out_slots(widest.lower, widest.upper, 1, rule=widest.rule, step=widest.step)
@@ -377,7 +374,7 @@ def rebagged(before: Coverage, after: Coverage, added: Sequence[str], dropped: S
 def next_gap_words(bag: Bag) -> str:
     """The widest hole that a bag leaves, and the window that would close it."""
     if bag.next_slot is None or bag.next_gap is None:
-        return "No hole is left under the driver."
+        return "No hole is left."
     slot, (lower, upper) = bag.next_slot.slots[0], bag.next_gap
     hole = next(gap for gap in bag.covered.gaps if (gap.lower.name, gap.upper.name) == (lower, upper))
     window = f"{yd_text(slot.low_m)} to {yd_text(slot.high_m)}"

@@ -13,7 +13,7 @@ from ..heads import HeadType
 from ..samples.overlap import MUDDLED, overlap, smallest_useful_step
 from ..units import feet, yards
 from .clubs import Carried, in_order
-from .gaps import CLOSED_M, Coverage, GapRule, StepWish
+from .gaps import Coverage, GapRule, StepWish, gap_between
 from .slots import MOST_CLUBS, lay_out_slots
 
 LEAST_USES = 0.5  # times a round: less, and another club takes the shot on the few days it comes
@@ -103,9 +103,9 @@ def clubs_for(
     least = max(smallest_useful_step((spread_of(lower) + spread_of(upper)) / 2), step.least_m)
     room = max(0, min(MOST_CLUBS, math.floor(space / least) - 1))
     wanted = 0
-    if _open(lower, upper, rule, step) >= CLOSED_M:
+    if gap_between(lower, upper, rule, step).open_m > 0:
         plans = (lay_out_slots(lower, upper, n, rule=rule, step=step) for n in range(1, MOST_CLUBS + 1))
-        wanted = next((plan.count for plan in plans if plan.left_m < CLOSED_M), MOST_CLUBS)
+        wanted = next((plan.count for plan in plans if plan.closes), MOST_CLUBS)
     seldom = wanted if uses is None else math.ceil(min(uses / LEAST_USES, MOST_CLUBS))
     count = min(wanted, room, seldom)
     between = f"between {lower.name} and {upper.name}"
@@ -139,11 +139,6 @@ def loft_check(covered: Coverage) -> list[Remark]:
         elif apart < LOFT_STEP_DEG / 2 and gap.step_m > gap.step.least_m:
             found.append(Remark(gap.upper.name, "loft", f"{lofts}, yet {yards(gap.step_m):.0f} yd in carry."))
     return found
-
-
-def _open(lower: Carried, upper: Carried, rule: GapRule, step: StepWish) -> float:
-    start = lower.total_m if rule is GapRule.ROLL_OUT else lower.carry_m + step.most_m
-    return upper.carry_m - start
 
 
 def _number(count: int) -> str:

@@ -47,7 +47,7 @@ class Slot:
 class SlotLayout:
     """The slots of n clubs. left_m: the largest hole left with every club on target (0: none).
     slack_m: half-width of the windows. at_worst_m: the largest hole with every club anywhere in its
-    window. sentence: what one more club would do."""
+    window. sentence: what one more club would do. closes: whether the rule calls what is left closed."""
 
     rule: GapRule
     count: int
@@ -56,6 +56,7 @@ class SlotLayout:
     slack_m: float
     at_worst_m: float
     sentence: str
+    closes: bool = True
 
 
 def _doubt(share: float, lower: Carried, upper: Carried) -> float:
@@ -75,18 +76,20 @@ class _Cut:
     carries: list[float]
     rolls: list[float]
     each_m: float  # h above; under even steps the part of the step over the wanted one
+    closed: bool
 
 
 def _cut(lower: Carried, upper: Carried, count: int, rule: GapRule, step: StepWish) -> _Cut:
     if rule is not GapRule.ROLL_OUT:
         each = (upper.carry_m - lower.carry_m) / (count + 1)
         carries = [lower.carry_m + i * each for i in range(1, count + 1)]
-        return _Cut(carries, [_roll_at(carry, lower, upper) for carry in carries], each - step.most_m)
+        rolls = [_roll_at(carry, lower, upper) for carry in carries]
+        return _Cut(carries, rolls, each - step.most_m, step.closes(each))
     first_guess = [lower.carry_m + i * (upper.carry_m - lower.carry_m) / (count + 1) for i in range(1, count + 1)]
     rolls = [_roll_at(carry, lower, upper) for carry in first_guess]
     each = (upper.carry_m - lower.total_m - sum(rolls)) / (count + 1)
     carries = [lower.total_m + i * each + sum(rolls[: i - 1]) for i in range(1, count + 1)]
-    return _Cut(carries, rolls, each)
+    return _Cut(carries, rolls, each, each < CLOSED_M)
 
 
 def lay_out_slots(lower: Carried, upper: Carried, count: int, *, rule: GapRule, step: StepWish) -> SlotLayout:
@@ -110,7 +113,8 @@ def lay_out_slots(lower: Carried, upper: Carried, count: int, *, rule: GapRule, 
         rule=rule,
         count=count,
         slots=slots,
-        left_m=max(0.0, cut.each_m),
+        left_m=0.0 if cut.closed and rule is not GapRule.ROLL_OUT else max(0.0, cut.each_m),
+        closes=cut.closed,
         slack_m=slack,
         at_worst_m=max(0.0, cut.each_m + movable_ends * slack),
         sentence=_sentence(lower, upper, count, rule, step),
@@ -153,18 +157,18 @@ def lay_out_like(old: Carried) -> SlotLayout:
 def _sentence(lower: Carried, upper: Carried, count: int, rule: GapRule, step: StepWish) -> str:
     """What this many clubs leave, and how many would close the hole."""
     here = _cut(lower, upper, count, rule, step)
-    closing = next((n for n in range(1, MOST_CLUBS + 1) if _cut(lower, upper, n, rule, step).each_m < CLOSED_M), None)
+    closing = next((n for n in range(1, MOST_CLUBS + 1) if _cut(lower, upper, n, rule, step).closed), None)
     head = NUMBER_WORDS[count]
     many = count > 1
     if rule is not GapRule.ROLL_OUT:
         size = round(yards((upper.carry_m - lower.carry_m) / (count + 1)))
         first = f"{head} {'make' if many else 'makes'} steps of {size} yd; you want {step.text}."
-    elif here.each_m < CLOSED_M:
+    elif here.closed:
         first = f"{head} {'close' if many else 'closes'} it."
     else:
         where = "between each" if many else "either side"
         first = f"{head} {'leave' if many else 'leaves'} {round(yards(here.each_m))} yd {where}."
-    if closing is None or closing <= count or here.each_m < CLOSED_M:
+    if closing is None or closing <= count or here.closed:
         return first
     other = NUMBER_WORDS[closing]
     if rule is not GapRule.ROLL_OUT:

@@ -1,7 +1,10 @@
 """The interview: jobs and wishes, and the targets they ask of a club."""
 
 from .common import CommonJob, common_jobs
-from .jobs import Job, JobKind, Miss
-from .targets import Target, jobs_of_slot, propose, propose_like
+from .jobs import NOTHING_FEARED, Fear, Feared, Job, JobKind, Miss, uses_in
+from .targets import Target, holds_deg, jobs_of_slot, propose, propose_like
 
-__all__ = ["CommonJob", "Job", "JobKind", "Miss", "Target", "common_jobs", "jobs_of_slot", "propose", "propose_like"]
+__all__ = [
+    "NOTHING_FEARED", "CommonJob", "Fear", "Feared", "Job", "JobKind", "Miss", "Target", "common_jobs", "holds_deg",
+    "jobs_of_slot", "propose", "propose_like", "uses_in",
+]  # fmt: skip

@@ -2,9 +2,11 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from dataclasses import dataclass
 from enum import StrEnum
 
+from ..bag import Gap
 from ..errors import BadInput
 from ..flight import FAIRWAY, Firmness, Turf, green
 from ..flight.landing import EVERYDAY_FT, FASTEST_FT, SLOWEST_FT
@@ -24,6 +26,34 @@ class Miss(StrEnum):
     RIGHT = "right"
     SHORT = "short"
     LONG = "long"
+
+
+class Fear(StrEnum):
+    """What a shot on the feared side costs beside one that misses otherwise."""
+
+    SAME = "same"
+    HALF = "half"
+    WHOLE = "whole"
+
+    @property
+    def shots(self) -> float:
+        """In shots, on top of the one that is missed."""
+        return {Fear.SAME: 0.0, Fear.HALF: 0.5, Fear.WHOLE: 1.0}[self]
+
+
+@dataclass(frozen=True)
+class Feared:
+    """The side or way the player fears to miss, and what such a shot costs on top, in shots."""
+
+    miss: Miss = Miss.NONE
+    fear: Fear = Fear.SAME
+
+    @property
+    def shots(self) -> float:
+        return 0.0 if self.miss is Miss.NONE else self.fear.shots
+
+
+NOTHING_FEARED = Feared()
 
 
 @dataclass(frozen=True)
@@ -60,3 +90,19 @@ class Job:
     def turf(self) -> Turf:
         """The ground it comes down on."""
         return green(self.firmness, self.green_ft) if self.kind is JobKind.GREEN else FAIRWAY[self.firmness]
+
+
+def uses_in(gap: Gap, jobs: Sequence[Job]) -> float | None:
+    """How often a round a shot comes up that neither neighbour of a gap owns; None where no job lies there.
+
+    A green asks for a carry, all else for a total.
+    """
+    lower = {True: gap.lower.carry_m, False: gap.lower.total_m}
+    upper = {True: gap.upper.carry_m, False: gap.upper.total_m}
+    mine = [
+        job.uses_per_round
+        for job in jobs
+        for carried in (job.kind is JobKind.GREEN,)
+        if lower[carried] < job.distance_m < upper[carried]
+    ]
+    return sum(mine) if mine else None

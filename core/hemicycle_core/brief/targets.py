@@ -2,18 +2,22 @@
 
 from __future__ import annotations
 
+import math
 from collections.abc import Sequence
 from dataclasses import dataclass
 
-from ..bag import Carried, Slot, SlotLayout
+from ..bag import Carried, HeadType, Slot, SlotLayout
 from ..bag.gaps import RULE_WORDS
 from ..flight import Firmness
 from ..units import feet, metres, ninety, yards, yd_text
 from .jobs import Job, JobKind, Miss
 
-# Landing angle from which a long shot holds, by how firm the green is. In practice 45 degrees holds and
-# 42 to 44 is borderline on an ordinary green; firm asks for about two more, soft allows two less.
-HOLDS_DEG = {Firmness.SOFT: 42.0, Firmness.MEDIUM: 44.0, Firmness.FIRM: 46.0}
+# Landing angle from which a shot holds a green of 25 yd, by how firm it is: in practice 45 degrees holds and 42 to 44
+# is borderline on an ordinary green. A deeper green asks for less, a degree for 5 yd and two at most; and from the
+# longest club of the bag, which nobody expects to stop like an iron, two less are accepted.
+HOLDS_DEG = {Firmness.SOFT: 42.0, Firmness.MEDIUM: 45.0, Firmness.FIRM: 47.0}
+USUAL_DEPTH_M, DEGREE_M, MOST_DEPTH_DEG = metres(25), metres(5), 2.0
+LONGEST_DEG = 2.0
 PEAK_ROOM = 0.12  # neighbours' peak heights agree within about this share in an even bag
 SPIN_ROOM_RPM = 300.0
 LIKE_DEG = 2.0  # landing angles this near are one flight to the eye and to a green
@@ -35,6 +39,13 @@ class Target:
     sure: str = ""
 
 
+def holds_deg(job: Job, *, longest: bool = False) -> float:
+    """The landing angle in degrees from which a green holds. longest: asked of the longest club beside the driver."""
+    deeper = int((job.depth_m - USUAL_DEPTH_M) / DEGREE_M + math.copysign(1e-9, job.depth_m - USUAL_DEPTH_M))
+    asked = HOLDS_DEG[job.firmness] - min(max(deeper, -MOST_DEPTH_DEG), MOST_DEPTH_DEG)
+    return asked - (LONGEST_DEG if longest else 0.0)
+
+
 def jobs_of_slot(jobs: Sequence[Job], slot: Slot) -> list[Job]:
     """The jobs this slot's club is for: those whose distance its carry or total comes near."""
 
@@ -50,7 +61,9 @@ def propose(
 ) -> list[Target]:
     """Targets for one slot: carry always; landing, peak, spin and side where the brief and bag allow."""
     mine = jobs_of_slot(jobs, slot)
-    proposed = [_carry(layout, slot, lower, upper), _landing(mine), _peak(lower, upper), _spin(lower, upper)]
+    longest = upper.head_type is HeadType.DRIVER and slot.index == len(layout.slots) - 1
+    landing = _landing(mine, longest)
+    proposed = [_carry(layout, slot, lower, upper), landing, _peak(lower, upper), _spin(lower, upper)]
     proposed.append(_side(mine, miss))
     return [target for target in proposed if target is not None]
 
@@ -96,27 +109,31 @@ def propose_like(old: Carried, slot: Slot, jobs: Sequence[Job], *, miss: Miss = 
     return [*wanted, side] if side else wanted
 
 
-def _landing(jobs: Sequence[Job]) -> Target | None:
+def _landing(jobs: Sequence[Job], longest: bool) -> Target | None:
     greens = [job for job in jobs if job.kind is JobKind.GREEN]
     if not greens:
         return None
-    hardest = max(greens, key=lambda job: HOLDS_DEG[job.firmness])
-    holds = HOLDS_DEG[hardest.firmness]
-    why = f"“{hardest.name}” is a {hardest.firmness.value} green: from about {holds:.0f}° down the ball stays on."
-    return Target("landing_deg", holds, None, why, sure="A rule of thumb: good to about 2°, as greens differ.")
+    hardest = max(greens, key=holds_deg)
+    holds = holds_deg(hardest, longest=longest)
+    why = (
+        f"“{hardest.name}” is a {hardest.firmness.value} green {round(yards(hardest.depth_m))} yd deep: from about "
+        f"{holds:.0f}° down the ball stays on{', as far as is asked of the longest club' if longest else ''}."
+    )
+    return Target("landing_deg", holds, None, why, sure="A guide, good to about 2°: the jobs played out decide.")
 
 
 def _peak(lower: Carried, upper: Carried) -> Target | None:
     peaks = [club.peak_m for club in (lower, upper) if club.peak_m is not None]
     if not peaks:
         return None
-    low, high = min(peaks) * (1 - PEAK_ROOM), max(peaks) * (1 + PEAK_ROOM)
+    low = min(peaks) * (1 - PEAK_ROOM)
     heights = " and ".join(
         f"{club.name} {feet(club.peak_m):.0f} ft" for club in (lower, upper) if club.peak_m is not None
     )
     known = len(peaks) == 2
     sure = "Both neighbours’ heights are known." if known else "Only one neighbour’s height is known."
-    return Target("peak_m", low, high, f"In line with the neighbours: {heights}.", firm=known, sure=sure)
+    why = f"Not under the neighbours: {heights}. Higher is no fault."
+    return Target("peak_m", low, None, why, firm=known, sure=sure)
 
 
 def _spin(lower: Carried, upper: Carried) -> Target | None:

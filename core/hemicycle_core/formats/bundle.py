@@ -21,8 +21,19 @@ from ..bag import (
     lay_out_slots,
     usual_rules,
 )
-from ..brief import Job, JobKind, Miss, Target, propose, propose_like
-from ..brief.targets import HOLDS_DEG
+from ..brief import (
+    NOTHING_FEARED,
+    Fear,
+    Feared,
+    Job,
+    JobKind,
+    Miss,
+    Target,
+    holds_deg,
+    propose,
+    propose_like,
+    uses_in,
+)
 from ..errors import BadInput
 from ..flight import Air, Anchor, Firmness
 from ..judge import Candidate, Case, Comparison, Judgement, Liking, Verdict, judge_session
@@ -43,9 +54,12 @@ class Bundle:
     own: tuple[Candidate, ...]
     budget: float | None
     like: str | None = None
+    feared: Feared = NOTHING_FEARED
 
     def judged(self) -> Judgement:
-        return judge_session(self.cases, jobs=self.jobs, own=self.own, replaced=self.like, budget=self.budget)
+        return judge_session(
+            self.cases, jobs=self.jobs, own=self.own, replaced=self.like, budget=self.budget, feared=self.feared
+        )
 
 
 def _check(data: Any) -> None:
@@ -113,7 +127,7 @@ def _given_place(slot: Mapping[str, Any], clubs: Sequence[Carried], jobs: Sequen
     if low >= high:
         raise BadInput("slot: the window is the wrong way round: low_m must be the smaller.", field="slot.low_m")
     middle = (low + high) / 2
-    greens = [HOLDS_DEG[job.firmness] for job in jobs if job.kind is JobKind.GREEN]
+    greens = [holds_deg(job) for job in jobs if job.kind is JobKind.GREEN]
     least = slot.get("landing_deg") if "landing_deg" in slot else max(greens, default=None)
     targets = [Target("carry_m", low, high, "The window given.")]
     if least is not None:
@@ -128,7 +142,7 @@ def _given_place(slot: Mapping[str, Any], clubs: Sequence[Carried], jobs: Sequen
 def _found_places(data: Mapping[str, Any], clubs: Sequence[Carried], jobs: Sequence[Job]) -> list[_Place]:
     rule = GapRule(data.get("rule", "roll_out"))
     covered = coverage(clubs, usual_rules(rule))
-    gap = gap_in_work(covered)
+    gap = gap_in_work(covered, uses=lambda each: uses_in(each, jobs))
     if gap is None:
         raise BadInput("Give a slot, or clubs with a hole between them to find one from.", field="slot")
     layout = lay_out_slots(gap.lower, gap.upper, data.get("clubs_to_place", 1), rule=gap.rule, step=gap.step)
@@ -188,6 +202,7 @@ def read_bundle(data: Any) -> Bundle:
         jobs=jobs,
         own=tuple(each for each in own if each.shots),
         budget=data.get("budget"),
+        feared=Feared(Miss(data.get("miss", "none")), Fear(data.get("fear", "half"))),
         like=data.get("like"),
     )
 
@@ -198,7 +213,9 @@ def _candidate(row: Mapping[str, Any], shots: Sequence[Shot], *, own: bool, air:
         name=row.get("name", row.get("letter", "")),
         head_type=HeadType(row["head_type"]),
         shots=shots,
-        can_turn=row.get("sleeve_deg", 0) > 0,
+        up_deg=max(row.get("sleeve_deg", 0) - row.get("turned_deg", 0), 0),
+        down_deg=max(row.get("sleeve_deg", 0) + row.get("turned_deg", 0), 0),
+        loft_deg=row.get("loft_deg"),
         air=air,
         anchored=anchored,
         length_m=row.get("length_m"),

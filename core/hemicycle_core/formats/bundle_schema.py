@@ -84,6 +84,10 @@ SCHEMA: dict[str, Any] = {
             },
             "budget": OPTIONAL,
             "miss": {"enum": ["none", "left", "right", "short", "long"]},
+            "fear": {
+                "enum": ["same", "half", "whole"],
+                "description": "What a shot that misses that way costs on top of the one missed, in shots.",
+            },
             "jobs": {
                 "type": "array",
                 "items": _object(
@@ -135,6 +139,10 @@ SCHEMA: dict[str, Any] = {
                         **CLUB,
                         "letter": {"type": "string", "minLength": 1, "maxLength": 8},
                         "sleeve_deg": NUMBER,
+                        "turned_deg": {
+                            **NUMBER,
+                            "description": "How far the sleeve is turned from the stated loft, up positive.",
+                        },
                         "price": OPTIONAL,
                         "liking": _words(Liking),
                     },

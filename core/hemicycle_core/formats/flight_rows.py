@@ -301,8 +301,8 @@ def _after(
     good: _Parsed, before: Flight, changes: Sequence[Change], anchored: Anchor, airs: Air | Sequence[Air]
 ) -> dict[str, Floats]:
     """The flights with all changes made together, and the standard deviation of the change of carry."""
-    names = ("ball_speed", "launch", "spin", "attack", "dynamic_loft")
-    after = start = Impacts.of(*(good.column(name) for name in names))
+    speed, launched, spin = (good.column(name) for name in ("ball_speed", "launch", "spin"))
+    after = start = Impacts.of(speed, launched, spin, good.column("attack"), good.column("dynamic_loft"))
     for change in changes:
         after = after.changed(change.effect, change.amount)
 

@@ -8,7 +8,7 @@ from ..thresholds import DEFAULT, Thresholds
 from .choice import Choice
 from .verdict import Kind, Verdict
 
-DONE = (Kind.OTHER_JOB, Kind.CROWDS, Kind.ONE_HEAD)  # more of the same shots would not change these
+DONE = (Kind.OTHER_JOB, Kind.CROWDS, Kind.ONE_HEAD, Kind.NOT_SUPPORTED)  # more of the same shots would not change these
 
 
 def next_step(

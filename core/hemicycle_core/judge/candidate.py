@@ -24,7 +24,9 @@ class Liking(StrEnum):
 
 @dataclass(frozen=True)
 class Candidate:
-    """A build under judgement. can_turn: it has a sleeve or may be bent. air: that its shots flew in.
+    """A build under judgement. up_deg, down_deg: how far its sleeve still turns up and down from where it is. loft_deg:
+    as it was hit, None where unknown. next_lofts: of the heads of its kind that can be had for this player, None where
+    the rack is not known. air: that its shots flew in.
     anchored: the player's own drag and lift, for what-ifs and computed figures. length_m: None where unknown.
     own: the player has it already."""
 
@@ -32,13 +34,22 @@ class Candidate:
     name: str
     head_type: HeadType
     shots: Sequence[Shot]
-    can_turn: bool = False
+    up_deg: float = 0.0
+    down_deg: float = 0.0
+    loft_deg: float | None = None
+    next_lofts: tuple[float, ...] | None = None
     air: Air | None = None
     anchored: Anchor = field(default_factory=Anchor)
     length_m: float | None = None
     price: float | None = None
     liking: Liking = Liking.NEUTRAL
     own: bool = False
+
+    @property
+    def key(self) -> str:
+        """What it is, whatever letter it has: by it its chances are drawn, so that another letter changes nothing."""
+        carries = sorted(round(shot.values["carry_m"], 3) for shot in self.shots if shot.counts and shot.get("carry_m"))
+        return f"{self.head_type.value} {carries}"
 
 
 @dataclass(frozen=True)

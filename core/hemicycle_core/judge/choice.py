@@ -1,6 +1,7 @@
-"""What is best, defined once: the most successful shots a round over the jobs, by their uses, inside the limits;
-within noise keep what is there, then the cheaper, then what the player likes. Where the player's own clubs are known
-the shots are those of the whole bag with the build in it, each job by the club that does it best.
+"""What is best, defined once: the most successful shots a round over the jobs, by their uses, less what is feared,
+inside the limits; keep what is there unless a build gains enough and surely enough; between builds that are known to do
+the same, the cheaper, then what the player likes. Where the player's own clubs are known the shots are those of the
+whole bag with the build in it, each job by the club that does it best.
 
 Where no jobs are named the chance to fill the slot takes the place of shots a round.
 """
@@ -12,8 +13,10 @@ from dataclasses import dataclass, replace
 from enum import StrEnum
 
 from ..thresholds import DEFAULT, Thresholds
+from ..units import yard_words
 from .candidate import Candidate, Liking
-from .stopping import chance_best, more_shots, settled_on
+from .facts import in_ten
+from .stopping import chance_best, keep_settled, more_shots, more_to_keep, settled_on
 from .verdict import Kind, Verdict, no_gain
 from .weigh import KEEP, Weighed
 
@@ -61,25 +64,44 @@ def choose(
 ) -> Choice:
     """Choose among the builds that were judged. bags: by what the whole bag makes of the jobs, where it is known."""
     of = {verdict.letter: verdict for verdict in verdicts}
-    open_ = [
-        each
-        for each in candidates
-        if (verdict := of.get(each.letter)) is not None
-        and verdict.kind not in NEVER
-        and (budget is None or each.price is None or each.price <= budget)
-    ]
+    heard = [each for each in candidates if (said := of.get(each.letter)) is not None and said.kind not in NEVER]
+    open_ = [each for each in heard if budget is None or each.price is None or each.price <= budget]
     played = [each for each in open_ if weighed.played.get(each.letter)]
-    made = _by_shots(played, bags or weighed, bags is not None, thresholds) if played else _by_chance(open_, of)
-    if made.letter is not None and of[made.letter].kind not in FILLING:
-        # The jobs and the window ask for two things: said, so that the two do not seem to disagree.
-        headline = of[made.letter].headline
-        apart = f" By its window alone: {headline[0].lower()}{headline[1:]}. The jobs count for more."
-        made = replace(made, sentence=made.sentence + apart)
     waiting = next((verdict for verdict in verdicts if verdict.kind is Kind.NEEDS_SHOTS), None)
+    if not open_:
+        made = _none_left(verdicts, heard, budget)
+    elif played:
+        made = _by_shots(played, bags or weighed, bags is not None, waiting is not None, thresholds)
+    else:
+        made = _by_chance(open_, of)
+    if made.letter is not None:
+        made = replace(made, sentence=made.sentence + _in_spite_of(of[made.letter]))
     if waiting is None:
         return made
     # Nothing is settled while a build on the stand has not had its say.
     return replace(made, settled=False, more=(waiting.letter, waiting.more or thresholds.least_shots))
+
+
+def _none_left(verdicts: Sequence[Verdict], heard: Sequence[Candidate], budget: float | None) -> Choice:
+    if heard and budget is not None:
+        words = f"Every build that was heard costs more than the budget of {budget:g}. Keep what is there."
+    elif verdicts and all(verdict.kind is Kind.VETOED for verdict in verdicts):
+        words = "The player will play none of these. Keep what is there."
+    elif verdicts:
+        words = "No build has had enough shots yet for anything to be said."
+    else:
+        words = "No build is on the stand for this slot. Keep what is there."
+    return Choice(None, None, Because.NOTHING, words, False)
+
+
+def _in_spite_of(verdict: Verdict) -> str:
+    """Where the jobs and the window ask for two things it is said, so that the two do not seem to disagree."""
+    if verdict.kind in FILLING or verdict.off_m is None:
+        return ""
+    if abs(verdict.off_m) > 0:
+        way = "short of" if verdict.off_m < 0 else "past"
+        return f" It carries {yard_words(abs(verdict.off_m))} {way} its window: the jobs count for more."
+    return " It does not land as the window asks: the jobs count for more."
 
 
 def _by_chance(open_: Sequence[Candidate], of: Mapping[str, Verdict]) -> Choice:
@@ -93,7 +115,7 @@ def _by_chance(open_: Sequence[Candidate], of: Mapping[str, Verdict]) -> Choice:
     ranked = sorted(close, key=_cheaper)
     chosen = ranked[0]
     rest = [each for each in filling if each is not chosen]
-    runner = max(rest, key=lambda each: (of[each.letter].chance or 0.0, each.letter), default=None)
+    runner = max(rest, key=lambda each: (of[each.letter].chance or 0.0, each.key), default=None)
     because = Because.CHEAPER if len(close) > 1 else Because.MOST_SHOTS
     words = f"{chosen.letter} is the likeliest to fill the slot; within noise the cheaper one is put first."
     return Choice(
@@ -102,17 +124,25 @@ def _by_chance(open_: Sequence[Candidate], of: Mapping[str, Verdict]) -> Choice:
 
 
 def _cheaper(candidate: Candidate) -> tuple[float, int, str]:
-    return (
-        float("inf") if candidate.price is None else candidate.price, LIKED[candidate.liking], candidate.letter,
-    )  # fmt: skip
+    return (float("inf") if candidate.price is None else candidate.price, LIKED[candidate.liking], candidate.key)
 
 
-def _by_shots(played: Sequence[Candidate], weighed: Weighed, kept: bool, thresholds: Thresholds) -> Choice:
-    """kept: whether the bag of today is among what was weighed."""
+def _by_shots(
+    played: Sequence[Candidate], weighed: Weighed, kept: bool, waiting: bool, thresholds: Thresholds
+) -> Choice:
+    """kept: whether the bag of today is among what was weighed; waiting: whether a build has not had its say."""
     value = {each.letter: float(weighed.rounds[each.letter].mean()) for each in played}
-    top = max(played, key=lambda each: (value[each.letter], each.letter))
+    top = max(played, key=lambda each: (value[each.letter], each.key))
+    uses = sum(each.job.uses_per_round for each in weighed.played[top.letter])
+    if not kept and value[top.letter] < thresholds.least_share * uses:
+        share = value[top.letter] / uses
+        words = (
+            f"None of these does the jobs that are named: {top.letter}, the best, does them {in_ten(share)}. "
+            "Look at the jobs, or at other heads."
+        )
+        return Choice(None, top.letter, Because.NOTHING, words, False)
     if kept and no_gain(weighed, top.letter, thresholds):
-        return _kept(top, weighed)
+        return _kept(played, top, weighed, thresholds)
     close = [each for each in played if each is top or _level(weighed, top.letter, each.letter, thresholds)]
     priced = all(each.price is not None for each in close)
     chosen = top
@@ -121,19 +151,22 @@ def _by_shots(played: Sequence[Candidate], weighed: Weighed, kept: bool, thresho
         chosen = min(close, key=_cheaper)
         because = Because.CHEAPER if chosen.price != top.price else Because.LIKED
     rest = [each for each in played if each is not chosen]
-    runner = max(rest, key=lambda each: (value[each.letter], each.letter), default=None)
+    runner = max(rest, key=lambda each: (value[each.letter], each.key), default=None)
     rivals = [each.letter for each in rest]
     best = chance_best(chosen.letter, rivals, weighed)
     settled = settled_on(chosen.letter, best, rivals, weighed, thresholds)
     against = KEEP if kept else (runner.letter if runner else None)
     gain = weighed.gain(chosen.letter, against) if against is not None else None
+    words = _sentence(chosen, runner, because, gain, kept=kept, alone=waiting and len(played) == 1)
+    if runner is not None and because is Because.MOST_SHOTS:
+        words += _beside(chosen, runner, weighed, best, settled, thresholds)
     return Choice(
         letter=chosen.letter,
         runner_up=runner.letter if runner else None,
         because=because,
-        sentence=_sentence(chosen, runner, because, gain, kept=kept),
+        sentence=words,
         settled=settled,
-        chance_best=best,
+        chance_best=best if rivals or not waiting else None,
         gain_shots=gain,
         gain_price=chosen.price,
         more=None if settled else more_shots(chosen.letter, rivals, weighed, thresholds),
@@ -141,28 +174,66 @@ def _by_shots(played: Sequence[Candidate], weighed: Weighed, kept: bool, thresho
 
 
 def _level(weighed: Weighed, top: str, other: str, thresholds: Thresholds) -> bool:
-    """Whether another build does as many of the jobs as the top one, as far as anyone can tell."""
-    return weighed.better(top, other) < thresholds.level
+    """Whether another build is known to do as many of the jobs as the top one: with few shots nothing is."""
+    return 1 - weighed.by_at_least(top, other, thresholds.level_shots) >= thresholds.level_sure
 
 
-def _kept(top: Candidate, weighed: Weighed) -> Choice:
+def _beside(
+    chosen: Candidate, runner: Candidate, weighed: Weighed, best: float, settled: bool, thresholds: Thresholds
+) -> str:
+    """What is to be said of the runner-up: that fear parts the two, or that nobody can part them any more."""
+    plain = [
+        sum(each.job.uses_per_round * each.success for each in weighed.played[letter])
+        for letter in (chosen.letter, runner.letter)
+    ]
+    if weighed.feared.shots and plain[1] > plain[0]:
+        way = weighed.feared.miss.value
+        return f" {runner.letter} holds more, but misses more to the feared side, {way}: that decides."
+    enough = min(weighed.hit[chosen.letter], weighed.hit[runner.letter]) >= thresholds.most_shots
+    if settled and enough and best < thresholds.stop_at:
+        less = (chosen.price or 0.0) - (runner.price or 0.0)
+        costs = f"costs {less:.0f} less and " if runner.price is not None and less > 0 else ""
+        return f" {runner.letter} {costs}cannot be told from it by more shots: choose as you like."
+    return ""
+
+
+def _kept(played: Sequence[Candidate], top: Candidate, weighed: Weighed, thresholds: Thresholds) -> Choice:
+    """Keeping is a choice like any other: settled when no few shots may turn it."""
     gain = weighed.gain(top.letter, KEEP)
-    words = (
-        f"Keep what is there: {top.letter} gains {max(gain, 0):.1f} successful shots a round at best, which is within "
-        "the noise."
-    )
+    settled = keep_settled([each.letter for each in played], weighed, thresholds)
+    sure = weighed.better(top.letter, KEEP)
+    if gain < thresholds.least_gain:
+        words = f"Keep what is there: {top.letter}, the best of these, gains nothing worth having."
+    else:
+        words = (
+            f"Keep what is there{'' if settled else ' for now'}: {top.letter} gains {gain:.1f} successful shots a "
+            f"round on average, but is better only {in_ten(sure)}."
+        )
+    more = None if settled else more_to_keep(top.letter, weighed, thresholds)
     return Choice(
-        None, top.letter, Because.KEEP, words, True, weighed.better(KEEP, top.letter), gain_shots=gain, gain_price=0.0
+        None,
+        top.letter,
+        Because.KEEP,
+        words,
+        settled,
+        weighed.better(KEEP, top.letter),
+        gain_shots=gain,
+        gain_price=0.0,
+        more=more,
     )
 
 
-def _sentence(chosen: Candidate, runner: Candidate | None, because: Because, gain: float | None, *, kept: bool) -> str:
+def _sentence(
+    chosen: Candidate, runner: Candidate | None, because: Because, gain: float | None, *, kept: bool, alone: bool
+) -> str:
     rival = "what is there now" if kept else (runner.letter if runner else "")
     more = f", {gain:+.1f} a round against {rival}".replace("-", "\u2212") if gain is not None else ""
     if because is Because.CHEAPER:
         return f"{chosen.letter} does as many of the jobs as any, within noise, and costs least of those{more}."
     if because is Because.LIKED:
         return f"{chosen.letter} does as many of the jobs as any, within noise, and is liked best of those{more}."
+    if alone:
+        return f"{chosen.letter} is the only one heard so far{more}."
     return f"{chosen.letter} does the most of the jobs{more}."
 
 

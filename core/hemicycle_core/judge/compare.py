@@ -60,14 +60,10 @@ class _Side:
 
 
 def _carry(candidate: Candidate, centre: Centre) -> _Side:
-    return _Side(
-        candidate.letter,
-        centre.carry_m,
-        centre.carry_se_m,
-        centre.n,
-        centre.df,
-        centre.carry_m / centre.speed_factor,
-    )
+    """As hit it is the average that is shown everywhere; what is compared is where the shots gather, at one speed."""
+    as_hit = average(values_of(candidate.shots, "carry_m"))
+    assert as_hit is not None
+    return _Side(candidate.letter, centre.carry_m, centre.carry_se_m, centre.n, centre.df, as_hit.mean)
 
 
 def _landing(candidate: Candidate) -> _Side | None:
@@ -143,7 +139,8 @@ def compare(
         error = math.hypot(a.error * math.sqrt(a.n / (a.n + extra)), b.error * math.sqrt(b.n / (b.n + extra)))
         return float(stdtr(df, (a.value - b.value) / error))
 
-    more = next((extra for extra in range(MOST_MORE + 1) if chance(extra) >= SETTLED_CHANCE), None)
+    same = a.value - b.value < thresholds.same(metric.value)
+    more = None if same else next((n for n in range(MOST_MORE + 1) if chance(n) >= SETTLED_CHANCE), None)
     by = a.as_hit - b.as_hit
     return Comparison(
         metric=metric,
@@ -175,11 +172,19 @@ def _sentence(
     metric: Metric, better: str, worse: str, by: float, more: int | None, *, as_hit: float | None = None
 ) -> str:
     ahead, same = WORDS[metric]
-    words = f"{better} {ahead.format(by=_shown(metric, by))} {worse}"
-    if metric is Metric.CARRY and as_hit is not None and round(yards(as_hit)) != round(yards(by)):
-        words += f" at equal club speed ({_shown(metric, as_hit)} as hit)".replace("-", "\u2212")
-    if more == 0:
-        return f"{words}: settled."
     if more is None:
         return f"{better} and {worse} {same}, as far as anyone can tell. Choose on something else."
+    words = f"{better} {ahead.format(by=_shown(metric, by))} {worse}"
+    if metric is Metric.CARRY and as_hit is not None and round(yards(as_hit)) != round(yards(by)):
+        words += f" at equal club speed and strike ({_as_hit(better, worse, as_hit)})"
+    if more == 0:
+        return f"{words}: settled."
     return f"{words} so far: not settled, about {more} more with each."
+
+
+def _as_hit(better: str, worse: str, by: float) -> str:
+    """The difference of the averages as hit, which may point the other way."""
+    if round(yards(by)) == 0:
+        return "as hit they carry the same"
+    first, second = (better, worse) if by > 0 else (worse, better)
+    return f"as hit {first} carries {round(yards(abs(by)))} yd further than {second}"

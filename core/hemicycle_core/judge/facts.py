@@ -8,6 +8,7 @@ from dataclasses import dataclass
 from ..brief import Target
 from ..samples.averages import average, cost_of_a_miss, values_of
 from ..shots import READINGS, Source
+from ..thresholds import DEFAULT, Thresholds
 from ..units import yards, yd_text
 from .candidate import Candidate
 from .doubt import Doubt, source_of
@@ -35,7 +36,7 @@ class Fact:
 
 
 def _inside(mean: float, target: Target | None, error: float) -> bool | None:
-    """Inside the wish, outside it, or None: no wish, or nearer to its edge than the model is good for."""
+    """Inside the wish, outside it, or None: no wish, or nearer to its edge than model and monitor are good for."""
     if target is None:
         return None
     edges = [edge for edge in (target.low, target.high) if edge is not None]
@@ -50,7 +51,9 @@ def _text(label: str, good: bool | None) -> str:
     return f"{label} is as wanted." if good else f"{label} is outside what the slot asks for."
 
 
-def facts_of(candidate: Candidate, targets: Sequence[Target], doubted: Doubt) -> list[Fact]:
+def facts_of(
+    candidate: Candidate, targets: Sequence[Target], doubted: Doubt, thresholds: Thresholds = DEFAULT
+) -> list[Fact]:
     """Every average with its wish: what it misses first, then what it meets, then the rest; carry and landing lead
     each part."""
     facts = []
@@ -61,7 +64,7 @@ def facts_of(candidate: Candidate, targets: Sequence[Target], doubted: Doubt) ->
         target = next((wish for wish in targets if wish.quantity == key), None)
         source = source_of(candidate.shots, key)
         error = 0.0 if source is Source.MEASURED else doubted.of(key)
-        good = _inside(sample.mean, target, error)
+        good = _inside(sample.mean, target, max(error, thresholds.same(key)))
         facts.append(
             Fact(
                 quantity=key,

@@ -6,12 +6,12 @@ from collections.abc import Sequence
 from dataclasses import dataclass, replace
 from itertools import combinations
 
-from ..brief import Job
+from ..brief import NOTHING_FEARED, Feared, Job
 from ..thresholds import DEFAULT, Thresholds
 from .candidate import Candidate, Case
 from .choice import Choice, choose
 from .compare import Comparison, compare
-from .verdict import Verdict, verdict_of
+from .verdict import Verdict, recommended, verdict_of
 from .weigh import Weighed, in_the_bag, weigh
 
 
@@ -39,27 +39,30 @@ def judge_session(
     own: Sequence[Candidate] = (),
     replaced: str | None = None,
     budget: float | None = None,
+    feared: Feared = NOTHING_FEARED,
     thresholds: Thresholds = DEFAULT,
 ) -> Judgement:
     """Judge the builds of a session together.
 
     own: the player's clubs with shots, which inform spread and misses, and stand for keeping what is there: on
-    each job the one of them that does it best. replaced: the name of the one that goes when a new one comes. Same
-    inputs, same words; the order of shots does not matter.
+    each job the one of them that does it best. replaced: the name of the one that goes when a new one comes.
+    feared: what the player fears to miss. Same inputs, same words; neither the order of shots nor letters matter.
     """
     candidates = [case.candidate for case in cases]
     # A letter of its own for each own club, so that names of clubs and letters of builds never meet.
     mine = [replace(each, letter=letter_of_own(each.name), own=True) for each in own]
-    weighed = weigh([*candidates, *mine], jobs)
+    weighed = weigh([*candidates, *mine], jobs, feared)
     played = [each.letter for each in mine if weighed.played.get(each.letter)]
     gone = None if replaced is None else letter_of_own(replaced)
     bags = in_the_bag(weighed, played, jobs, replaced=gone) if played else None
-    verdicts = tuple(verdict_of(case, weighed, jobs=jobs, bags=bags, thresholds=thresholds) for case in cases)
+    said = [verdict_of(case, weighed, jobs=jobs, bags=bags, thresholds=thresholds) for case in cases]
+    choice = choose(candidates, said, weighed, bags=bags, budget=budget, thresholds=thresholds)
+    verdicts = tuple(recommended(each) if each.letter == choice.letter else each for each in said)
     pairs = (compare(a, b, weighed=weighed, thresholds=thresholds) for a, b in combinations(candidates, 2))
     return Judgement(
         verdicts=verdicts,
         comparisons=tuple(pair for pair in pairs if pair is not None),
-        choice=choose(candidates, verdicts, weighed, bags=bags, budget=budget, thresholds=thresholds),
+        choice=choice,
         weighed=weighed,
         bags=bags,
     )

@@ -16,7 +16,7 @@ from numpy.typing import NDArray
 from scipy.special import expit, logit, ndtr, ndtri
 
 from ..bag import HeadType
-from ..brief import Job, JobKind
+from ..brief import NOTHING_FEARED, Feared, Job, JobKind
 from ..samples.pool import FLYER_GAIN, FLYER_SD, FLYERS, LOSS_POINTS, MISS_COST, Centre, Pool, share_between
 from ..units import metres
 from .landings import Run
@@ -57,12 +57,23 @@ class Doubts:
 
 @dataclass(frozen=True)
 class Played:
-    """One build on one job. draws (DRAWS,): the success share each possible player has. fails: where the rest go,
-    shares of all shots by `short`, `long`, `left`, `right`."""
+    """One build on one job. draws (DRAWS,): the success share each possible player has. lost: where the rest go, by
+    `short`, `long`, `left`, `right`: shares of all shots, (DRAWS,) each."""
 
     job: Job
     draws: Floats
-    fails: Mapping[str, float]
+    lost: Mapping[str, Floats]
+
+    @property
+    def fails(self) -> dict[str, float]:
+        return {way: float(share.mean()) for way, share in self.lost.items()}
+
+    def worth(self, feared: Feared) -> Floats:
+        """What the job makes for each possible player, (DRAWS,): a shot for a good one, less what is feared."""
+        if not feared.shots:
+            return self.draws
+        worth: Floats = self.draws - feared.shots * self.lost[feared.miss.value]
+        return worth
 
     @property
     def success(self) -> float:
@@ -214,21 +225,23 @@ def play(build: Possible, head_type: HeadType, run: Run, job: Job) -> Played:
         job,
         draws,
         {
-            "short": float(short.mean()),
-            "long": float(long.mean()),
-            "left": float((weight * deep * left).sum(axis=1).mean()),
-            "right": float((weight * deep * right).sum(axis=1).mean()),
+            "short": short,
+            "long": long,
+            "left": (weight * deep * left).sum(axis=1),
+            "right": (weight * deep * right).sum(axis=1),
         },
     )
 
 
 def out_of_reach(job: Job, *, short: bool) -> Played:
     """A job that is not this club's: every shot stops short of it or runs through."""
-    fails = {"short": float(short), "long": float(not short), "left": 0.0, "right": 0.0}
-    return Played(job, np.zeros(DRAWS), fails)
+    nothing, all_ = np.zeros(DRAWS), np.ones(DRAWS)
+    lost = {"short": all_ if short else nothing, "long": nothing if short else all_, "left": nothing, "right": nothing}
+    return Played(job, nothing, lost)
 
 
-def rounds(played: Sequence[Played]) -> Floats:
-    """Successful shots a round over the jobs, by their uses, (DRAWS,)."""
-    total: Floats = np.sum([each.job.uses_per_round * each.draws for each in played], axis=0) + np.zeros(DRAWS)
+def rounds(played: Sequence[Played], feared: Feared = NOTHING_FEARED) -> Floats:
+    """Successful shots a round over the jobs, by their uses, less what is feared, (DRAWS,)."""
+    made = [each.job.uses_per_round * each.worth(feared) for each in played]
+    total: Floats = np.sum(made, axis=0) + np.zeros(DRAWS)
     return total

@@ -14,7 +14,7 @@ import numpy as np
 from scipy.special import ndtr
 
 from ..thresholds import Thresholds
-from .weigh import Weighed
+from .weigh import KEEP, Weighed
 
 A_FEW = 6  # shots, shared by two builds: what a fitter asks for at once
 # After so many shots a build's own doubt is as large as what no shot tells, as the judge draws it: the ground, the
@@ -61,7 +61,7 @@ class Apart:
 def apart(first: str, second: str, weighed: Weighed) -> Apart:
     """How far the first build is ahead of the second."""
     by = weighed.rounds[first] - weighed.rounds[second]
-    return Apart(float(by.mean()), float(by.std()), (weighed.centres[first].n, weighed.centres[second].n))
+    return Apart(float(by.mean()), float(by.std()), (weighed.hit[first], weighed.hit[second]))
 
 
 def chance_best(letter: str, rivals: Sequence[str], weighed: Weighed) -> float:
@@ -96,9 +96,28 @@ def more_shots(letter: str, rivals: Sequence[str], weighed: Weighed, thresholds:
 
 def _open(letter: str, rivals: Sequence[str], weighed: Weighed, thresholds: Thresholds) -> list[str]:
     """The rivals against which one of the two may be hit more."""
-    n = {each: weighed.centres[each].n for each in (letter, *rivals)}
+    n = weighed.hit
     return [rival for rival in rivals if min(n[letter], n[rival]) < thresholds.most_shots]
 
 
+def keep_settled(rivals: Sequence[str], weighed: Weighed, thresholds: Thresholds) -> bool:
+    """Whether keeping what is there is settled: no build may well gain enough to be bought, or a few more shots are
+    not worth hitting, or enough were hit."""
+    may = [each for each in rivals if weighed.by_at_least(each, KEEP, thresholds.least_gain) > 1 - thresholds.stop_at]
+    still = [each for each in may if weighed.hit[each] < thresholds.most_shots]
+    return all(apart(each, KEEP, weighed).worth <= thresholds.stop_gain * _uses(each, weighed) for each in still)
+
+
+def more_to_keep(letter: str, weighed: Weighed, thresholds: Thresholds) -> tuple[str, int] | None:
+    """About how many more shots with a build would say whether it is worth buying; None when enough were hit."""
+    most = round(thresholds.most_shots - weighed.hit[letter])
+    if most < 1:
+        return None
+    two, uses = apart(letter, KEEP, weighed), _uses(letter, weighed)
+    hit = (two.after((extra, 0)) for extra in range(1, most))
+    return letter, next((number for number, after in enumerate(hit, start=1) if after.done(uses, thresholds)), most)
+
+
 def _uses(letter: str, weighed: Weighed) -> float:
-    return sum(each.job.uses_per_round for each in weighed.played[letter])
+    played = weighed.played.get(letter) or next(iter(weighed.played.values()))
+    return sum(each.job.uses_per_round for each in played)

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import math
 from collections.abc import Sequence
-from dataclasses import dataclass, field
+from dataclasses import dataclass, field, replace
 from enum import StrEnum
 
 from scipy.special import ndtr, stdtr, stdtrit
@@ -16,15 +16,17 @@ from ..samples.averages import Average, average, cost_of_a_miss, values_of
 from ..samples.certainty import MOST_MORE, SETTLED_SHARE
 from ..samples.pool import Centre
 from ..thresholds import DEFAULT, Thresholds
-from ..units import mph, yards, yd_text
+from ..units import metres, yard_words, yards, yd_text
 from .candidate import Candidate, Case, Liking
-from .changes import Change, ChangeKind
-from .doubt import Doubt, doubt
+from .changes import EFFECTS, Change, ChangeKind
+from .doubt import MEASURED_CARRY_SHARE, Doubt, doubt
 from .facts import Fact, against, facts_of, job_words
 from .play import Played
 from .weigh import KEEP, Weighed
 from .whatif import HitClub, Prediction, predict
 
+UPPER_80 = 1.2816
+MOVED_M = metres(3)  # an average moved by single shots by less than this is nothing to ask about
 LANDING_SPREAD_DEG, LANDING_SPREAD_SHOTS = 2.0, 4.0  # usual spread of landing angles within one build
 
 
@@ -41,13 +43,15 @@ class Kind(StrEnum):
     NOT_SUPPORTED = "not_supported"
     KEEP = "keep"
     VETOED = "vetoed"
+    RECOMMENDED = "recommended"  # outside its window, and the best of the jobs in spite of it
 
 
 @dataclass(frozen=True)
 class Verdict:
     """What is said of one build. chance: 0 to 1 that its mean carry lies in the window and its mean
     landing is steep enough. more: further shots that would settle the carry, None when over 30. facts: in order
-    of weight. played: its jobs; rounds: successful shots a round over them, None without jobs."""
+    of weight. played: its jobs; rounds: successful shots a round over them, less what is feared, None without jobs.
+    off_m: how far its carry lies outside its window, negative for short, 0 inside; None where nothing can be said."""
 
     letter: str
     kind: Kind
@@ -63,6 +67,7 @@ class Verdict:
     turn: Prediction | None = field(default=None)
     played: tuple[Played, ...] = ()
     rounds: float | None = None
+    off_m: float | None = None
 
 
 @dataclass(frozen=True)
@@ -93,13 +98,34 @@ class _Evidence:
         extra = max(0, math.ceil((wanted - 1) * self.centre.n))
         return extra if extra <= MOST_MORE else None
 
-    def chance(self, turn: Prediction | None = None) -> float:
-        """Chance to fill the slot, now or after a turn."""
+    @property
+    def off_m(self) -> float:
+        """How far the carry lies outside the window, negative for short."""
+        mean, low, high = self.carry.mean, self.window.low, self.window.high
+        if low is not None and mean < low:
+            return mean - low
+        return mean - high if high is not None and mean > high else 0.0
+
+    def inside(self, thresholds: Thresholds) -> bool:
+        """Whether the averages lie where they are wanted, the landing as near to its line as can be told."""
+        if self.off_m or self.holds is None or self.holds.low is None or self.landing is None:
+            return not self.off_m
+        return self.landing.mean >= self.holds.low - max(self.doubt.landing_deg, thresholds.same("landing_deg"))
+
+    @property
+    def moved_m(self) -> float:
+        """How far single shots move the average from where the build's shots gather; 0 where no more than chance."""
+        moved = self.carry.mean - self.centre.carry_m / self.centre.speed_factor
+        return moved if abs(moved) > max(MOVED_M, 2 * self.centre.carry_se_m) else 0.0
+
+    def chance(self, turn: Prediction | None = None, *, head_share: float = 0.0) -> float:
+        """Chance to fill the slot, now or after a change; head_share: how far another head of the kind may carry
+        otherwise."""
         shift = turn.gain("carry_m") if turn else 0.0
-        error = math.hypot(self.doubt.carry_m, turn.error["carry_m"] if turn else 0.0)
+        error = math.hypot(self.doubt.carry_m, turn.error["carry_m"] if turn else 0.0, head_share * self.carry.mean)
         scale = math.hypot(self.centre.carry_se_m, error)
         low, high = self.window.low or -math.inf, self.window.high or math.inf
-        mean = self.centre.carry_m + shift
+        mean = self.carry.mean + shift
         upper, lower = stdtr(self.centre.df, [(high - mean) / scale, (low - mean) / scale])
         return float(upper - lower) * self.chance_to_hold(turn.gain("landing_deg") if turn else 0.0)
 
@@ -126,12 +152,16 @@ def _evidence(case: Case, weighed: Weighed) -> _Evidence | None:
     if carry is None or window is None or centre is None:
         return None
     landing = average(values_of(candidate.shots, "landing_deg"))
+    off = doubt(candidate.shots, anchored=candidate.anchored, air=candidate.air)
+    if case.lower.spread_m is None or case.upper.spread_m is None:
+        # What a monitor reads wrong all day cancels beside clubs it read too, not beside a carry that was typed.
+        off = replace(off, carry_m=math.hypot(off.carry_m, MEASURED_CARRY_SHARE * carry.mean))
     return _Evidence(
         carry=carry,
         centre=centre,
         landing=landing,
         landing_se=0.0 if landing is None else landing_se(landing),
-        doubt=doubt(candidate.shots, anchored=candidate.anchored, air=candidate.air),
+        doubt=off,
         window=window,
         holds=next((target for target in case.targets if target.quantity == "landing_deg"), None),
     )
@@ -161,9 +191,9 @@ def verdict_of(
     if evidence is None or evidence.carry.n < thresholds.least_shots:
         return _needs_shots(candidate, evidence, thresholds)
     chance = evidence.chance()
-    settled = evidence.narrow or chance >= 0.95 or chance <= 0.05
+    settled = (evidence.narrow or chance >= 0.95 or chance <= 0.05) and not evidence.moved_m
     found = _find(case, evidence, bags, settled, jobs, thresholds)
-    facts = tuple(facts_of(candidate, case.targets, evidence.doubt))
+    facts = tuple(facts_of(candidate, case.targets, evidence.doubt, thresholds))
     played = weighed.played[candidate.letter]
     return Verdict(
         letter=candidate.letter,
@@ -176,10 +206,11 @@ def verdict_of(
         half_width_m=evidence.half_width_m,
         facts=facts,
         against=against(facts, candidate, played),
-        change=_change(found, evidence, settled, candidate),
+        change=_change(found, evidence, settled, candidate, thresholds),
         turn=found.turn,
         played=played,
         rounds=float(weighed.rounds[candidate.letter].mean()) if played else None,
+        off_m=evidence.off_m,
     )
 
 
@@ -213,7 +244,7 @@ def _find(
     candidate, chance = case.candidate, evidence.chance()
     if candidate.liking is Liking.VETOED:
         return Finding(Kind.VETOED, "Vetoed by the player")
-    if chance >= thresholds.likely:
+    if chance >= thresholds.likely or evidence.inside(thresholds):
         if bags is not None and no_gain(bags, candidate.letter, thresholds):
             return Finding(Kind.KEEP, "Keep what you have: no real gain")
         sure = chance >= thresholds.sure and settled
@@ -221,9 +252,6 @@ def _find(
             Finding(Kind.FILLS, "Fills the slot") if sure else Finding(Kind.FILLS_NOT_SETTLED, "Fills it, not settled")
         )
     if _not_held_up(candidate, evidence, thresholds):
-        return Finding(Kind.NOT_SUPPORTED, "Not supported by this speed")
-    holds = evidence.holds.low if evidence.holds is not None else None
-    if holds is not None and evidence.landing is not None and evidence.landing.mean < holds - thresholds.too_flat_deg:
         return _too_flat(jobs)
     turn = _best_turn(candidate, evidence, chance, thresholds)
     if turn is not None:
@@ -240,41 +268,45 @@ def no_gain(bags: Weighed, letter: str, thresholds: Thresholds) -> bool:
 
 
 def _not_held_up(candidate: Candidate, evidence: _Evidence, thresholds: Thresholds) -> bool:
-    """Whether the head comes in too flat because the ball is too slow for its kind."""
-    least = thresholds.support_mph(candidate.head_type)
-    speed = average(values_of(candidate.shots, "ball_speed_mps"))
-    if least is None or speed is None or evidence.landing is None:
+    """Whether this player's speed and launch do not hold the head up: even the upper end of 80% of its landing angle,
+    in its best setting, lies under the line."""
+    if evidence.landing is None:
         return False
-    holds = evidence.holds.low if evidence.holds is not None else None
-    flat = thresholds.flat_deg if holds is None else holds - thresholds.too_flat_deg / 2
-    return mph(speed.mean) < least and evidence.landing.mean < flat
+    line = thresholds.flat_deg if evidence.holds is None or evidence.holds.low is None else evidence.holds.low
+    upper = evidence.landing.mean + UPPER_80 * math.hypot(evidence.landing_se, evidence.doubt.landing_deg)
+    if upper >= line or not candidate.up_deg:
+        return upper < line
+    most = Change(ChangeKind.LOFT, min(candidate.up_deg, EFFECTS[ChangeKind.LOFT].most))
+    turned = _predicted(candidate, [most])
+    return upper + (turned[0].gain("landing_deg") if turned else 0.0) < line
+
+
+def _predicted(candidate: Candidate, changes: Sequence[Change]) -> list[Prediction]:
+    hit = HitClub(head_type=candidate.head_type, loft_deg=candidate.loft_deg)
+    return predict(candidate.shots, changes, air=candidate.air, anchored=candidate.anchored, club=hit)
 
 
 def _head_away(evidence: _Evidence, thresholds: Thresholds) -> str:
     """A head is worth about half a club; what is further off than a whole step is not one head away."""
-    mean, low, high = evidence.carry.mean, evidence.window.low, evidence.window.high
-    short = low - mean if low is not None else 0.0
-    long = mean - high if high is not None else 0.0
-    if max(short, long) <= thresholds.one_head_m:
-        return "One head away"
-    return f"{round(yards(max(short, long)))} yd too {'short' if short > long else 'long'} for this slot"
+    if abs(evidence.off_m) > thresholds.one_head_m:
+        return f"{yard_words(abs(evidence.off_m))} too {'short' if evidence.off_m < 0 else 'long'} for this slot"
+    return "One head away" if evidence.off_m else "Lands too flat for this job"
 
 
 def _too_flat(jobs: Sequence[Job]) -> Finding:
     other = next((job for job in jobs if job.kind is not JobKind.GREEN), None)
     if other is not None:
         return Finding(Kind.OTHER_JOB, f"Does another job: {other.name}")
-    return Finding(Kind.ONE_HEAD, "Lands too flat for this job")
+    return Finding(Kind.NOT_SUPPORTED, "Not supported by this speed")
 
 
 def _best_turn(candidate: Candidate, evidence: _Evidence, chance: float, thresholds: Thresholds) -> Prediction | None:
-    """The smallest turn predicted to fill the slot; None without a sleeve or without one that does."""
-    if not candidate.can_turn:
+    """The smallest turn that the sleeve still has and that is predicted to fill the slot; None without one."""
+    left = [turn for turn in thresholds.turns_deg if -candidate.down_deg <= turn <= candidate.up_deg]
+    if not left:
         return None
     wanted = max(thresholds.after_turn, chance + 0.15)
-    changes = [Change(ChangeKind.LOFT, degrees) for degrees in thresholds.turns_deg]
-    hit = HitClub(head_type=candidate.head_type)
-    turns = predict(candidate.shots, changes, air=candidate.air, anchored=candidate.anchored, club=hit)
+    turns = _predicted(candidate, [Change(ChangeKind.LOFT, degrees) for degrees in left])
     return next((turned for turned in turns if evidence.chance(turned) >= wanted), None)
 
 
@@ -285,6 +317,11 @@ def _crowded(carry_m: float, lower: Carried, upper: Carried) -> Carried | None:
 def _why(evidence: _Evidence, candidate: Candidate, played: Sequence[Played]) -> str:
     """The numbers behind the verdict, in at most four short sentences."""
     parts = [_carry_words(evidence)]
+    if evidence.moved_m:
+        way = "longer" if evidence.moved_m > 0 else "shorter"
+        parts.append(
+            f"Single shots make that {yard_words(abs(evidence.moved_m))} {way} than where they gather: look at them."
+        )
     if evidence.landing is not None:
         parts.append(_landing_words(evidence))
     if played:
@@ -296,12 +333,12 @@ def _why(evidence: _Evidence, candidate: Candidate, played: Sequence[Played]) ->
 
 
 def _carry_words(evidence: _Evidence) -> str:
-    mean, low, high = evidence.carry.mean, evidence.window.low, evidence.window.high
+    mean, low, high, off = evidence.carry.mean, evidence.window.low, evidence.window.high, evidence.off_m
     window = f"{yd_text(low or 0)} to {yd_text(high or 0)}"
-    if low is not None and mean < low:
-        return f"Carries {yd_text(mean)}, {max(1, round(yards(low - mean)))} short of {window}."
-    if high is not None and mean > high:
-        return f"Carries {yd_text(mean)}, {max(1, round(yards(mean - high)))} long of {window}."
+    if off:
+        return (
+            f"Carries {yd_text(mean)}, {max(1, round(yards(abs(off))))} {'short' if off < 0 else 'long'} of {window}."
+        )
     return f"Carries {yd_text(mean)}, inside {window}."
 
 
@@ -323,24 +360,90 @@ WOULD_CHANGE = {
 }
 
 
-def _change(found: Finding, evidence: _Evidence, settled: bool, candidate: Candidate) -> str | None:
+def _change(
+    found: Finding, evidence: _Evidence, settled: bool, candidate: Candidate, thresholds: Thresholds
+) -> str | None:
     """What would change the verdict."""
     if found.turn is not None:
-        turn, lands = found.turn, found.turn.after["landing_deg"]
-        return (
-            f"Predicted at {abs(turn.change.amount):.0f}° {'more' if turn.change.amount > 0 else 'less'} loft: "
-            f"{yd_text(evidence.carry.mean + turn.gain('carry_m'))} carry, "
-            f"give or take {max(1, round(yards(turn.error['carry_m'])))}, {lands:.0f}° landing. "
-            "Turn it and test it as a new build."
-        )
+        return _turn_words(found.turn, evidence)
     if found.kind in WOULD_CHANGE:
         return WOULD_CHANGE[found.kind]
+    if not settled and evidence.moved_m:
+        return "Keep the odd shots or set them aside: the carry rests on them."
     if not settled and evidence.more:
         return f"About {evidence.more} more with {candidate.letter} would settle the carry."
     if not settled and evidence.more is None:
         return "The carries spread too widely to settle: look at strike first."
-    if found.kind is Kind.ONE_HEAD and evidence.window.low is not None and evidence.carry.mean < evidence.window.low:
-        return "A stronger head of this kind, or one step longer."
-    if found.kind is Kind.ONE_HEAD:
-        return "A weaker head of this kind, or one with its weight further back."
+    if found.kind in (Kind.ONE_HEAD, Kind.CROWDS):
+        return remedy(candidate, evidence, thresholds)
     return None
+
+
+def _turn_words(turn: Prediction, evidence: _Evidence) -> str:
+    return (
+        f"Predicted at {abs(turn.change.amount):.0f}° {'more' if turn.change.amount > 0 else 'less'} loft: "
+        f"{_after(turn, evidence, 0.0)}. Turn it and test it as a new build."
+    )
+
+
+def _after(change: Prediction, evidence: _Evidence, head_share: float) -> str:
+    error = math.hypot(change.error["carry_m"], head_share * evidence.carry.mean)
+    return (
+        f"{yd_text(evidence.carry.mean + change.gain('carry_m'))} carry, give or take {max(1, round(yards(error)))}, "
+        f"{change.after['landing_deg']:.0f}° landing"
+    )
+
+
+# What may bring a build into its window where its sleeve does not: its length, or the next head of its kind, each with
+# what it spoils. A head of the same kind carries this much otherwise by itself (`rack.expected`).
+LENGTHS_IN = (0.5, -0.5, 1.0, -1.0)
+NEXT_LOFTS_DEG = (1.0, -1.0, 2.0, -2.0, 3.0, -3.0, 4.0, -4.0)
+HEAD_SHARE = 0.008
+NO_REMEDY = "No turn, length or next head of this kind brings it in: look at another kind of head, or at another slot."
+
+
+def remedy(candidate: Candidate, evidence: _Evidence, thresholds: Thresholds) -> str:
+    """The remedy with the best chance among what can be had, in a sentence; that there is none where there is none."""
+    lofts = [Change(ChangeKind.BEND, by) for by in NEXT_LOFTS_DEG if _to_be_had(candidate, by)]
+    changes = [*(Change(ChangeKind.LENGTH, inches) for inches in LENGTHS_IN), *lofts]
+    wanted = max(thresholds.after_turn, evidence.chance() + 0.15)
+    made = [(_chance_after(each, evidence), each) for each in _predicted(candidate, changes)]
+    good = [row for row in made if row[0] >= wanted]
+    if not good:
+        return NO_REMEDY
+    best = max(good, key=lambda row: row[0])[1]
+    if best.change.kind is ChangeKind.LENGTH:
+        spoils = "It spreads wider." if best.change.amount > 0 else "It gathers, and feels lighter."
+        return f"At {best.change.words}: {_after(best, evidence, 0.0)}. {spoils}"
+    by = best.change.amount
+    head = (
+        f"{'A weaker' if by > 0 else 'A stronger'} head of its kind, {abs(by):.0f}° {'more' if by > 0 else 'less'} loft"
+    )
+    if candidate.loft_deg is not None:
+        head += f" ({candidate.loft_deg + by:g}°)"
+    if candidate.next_lofts is not None:
+        head += ", is on the rack"
+    spoils = "Higher, with less roll." if by > 0 else "Lower, with more roll."
+    return f"{head}: {_after(best, evidence, HEAD_SHARE)}. {spoils}"
+
+
+def _chance_after(change: Prediction, evidence: _Evidence) -> float:
+    return evidence.chance(change, head_share=HEAD_SHARE if change.change.kind is ChangeKind.BEND else 0.0)
+
+
+def _to_be_had(candidate: Candidate, by_deg: float) -> bool:
+    """Whether a head of the kind with so much more loft can be had; where the rack is not known, any may be."""
+    if candidate.next_lofts is None or candidate.loft_deg is None:
+        return candidate.next_lofts is None
+    return any(abs(candidate.loft_deg + by_deg - loft) < 0.5 for loft in candidate.next_lofts)
+
+
+def recommended(verdict: Verdict) -> Verdict:
+    """The verdict of the build that is recommended: outside what its window asks, its headline says both."""
+    if verdict.kind in (Kind.FILLS, Kind.FILLS_NOT_SETTLED) or verdict.off_m is None:
+        return verdict
+    apart = "outside its window" if verdict.off_m else "though it lands flatter than asked"
+    if verdict.kind is Kind.OTHER_JOB:
+        apart = f"{verdict.headline[0].lower()}{verdict.headline[1:]}"
+    change = verdict.change if verdict.turn is not None else None
+    return replace(verdict, kind=Kind.RECOMMENDED, headline=f"Recommended, {apart}", change=change)

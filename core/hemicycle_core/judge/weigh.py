@@ -3,13 +3,13 @@
 from __future__ import annotations
 
 from collections.abc import Mapping, Sequence
-from dataclasses import dataclass, replace
+from dataclasses import dataclass, field, replace
 
 import numpy as np
 from numpy.typing import NDArray
 
 from ..bag.plans import shared_out
-from ..brief import Job, JobKind
+from ..brief import NOTHING_FEARED, Feared, Job, JobKind
 from ..flight import Air, Anchor
 from ..flight.error import BESIDE_NEIGHBOURS
 from ..samples.drift import REFERENCE_LENGTH_M, SPEED_SHARE_PER_M
@@ -30,12 +30,15 @@ FAR_SHARE = 0.25  # of carry: further off than any good shot strays
 @dataclass(frozen=True)
 class Weighed:
     """What is known of each build by letter: its centre, and its jobs played out with the successful shots a round
-    for each possible player, (DRAWS,)."""
+    for each possible player, (DRAWS,), less what is feared. hit: shots of each, those that count in part as parts;
+    under KEEP of the player's own clubs, on average."""
 
     pooled: Pool
     centres: Mapping[str, Centre]
     played: Mapping[str, tuple[Played, ...]]
     rounds: Mapping[str, Floats]
+    hit: Mapping[str, float] = field(default_factory=dict)
+    feared: Feared = NOTHING_FEARED
 
     def better(self, first: str, second: str) -> float:
         """Chance that the first does more of the jobs than the second."""
@@ -45,6 +48,10 @@ class Weighed:
     def gain(self, first: str, second: str) -> float:
         """How many more successful shots a round the first makes, on average."""
         return float((self.rounds[first] - self.rounds[second]).mean())
+
+    def by_at_least(self, first: str, second: str, shots: float) -> float:
+        """Chance that the first makes so many successful shots a round more than the second."""
+        return float((self.rounds[first] - self.rounds[second] >= shots).mean())
 
 
 def usable(shots: Sequence[Shot]) -> list[Shot]:
@@ -91,7 +98,7 @@ def near(centre: Centre, run: Run, job: Job) -> bool:
     )
 
 
-def weigh(candidates: Sequence[Candidate], jobs: Sequence[Job]) -> Weighed:
+def weigh(candidates: Sequence[Candidate], jobs: Sequence[Job], feared: Feared = NOTHING_FEARED) -> Weighed:
     """Pool the candidates that have a shot and play each of them on every job."""
     there = [(each, shots) for each in candidates if (shots := usable(each.shots))]
     groups = [group_of(each, shots) for each, shots in there]
@@ -106,7 +113,7 @@ def weigh(candidates: Sequence[Candidate], jobs: Sequence[Job]) -> Weighed:
     for index, (each, _) in enumerate(there):
         centre = pooled.centres[index]
         assert centre is not None
-        may_be = possible(each.letter, each.head_type, centre, pooled, doubts=doubts_of(each))
+        may_be = possible(each.key, each.head_type, centre, pooled, doubts=doubts_of(each))
         centres[each.letter] = centre
         played[each.letter] = tuple(
             play(may_be, each.head_type, run[index], job)
@@ -114,7 +121,8 @@ def weigh(candidates: Sequence[Candidate], jobs: Sequence[Job]) -> Weighed:
             else out_of_reach(job, short=centre.carry_m < job.distance_m)
             for run, job in zip(runs, jobs, strict=True)
         )
-    return Weighed(pooled, centres, played, {letter: rounds(each) for letter, each in played.items()})
+    made = {letter: rounds(each, feared) for letter, each in played.items()}
+    return Weighed(pooled, centres, played, made, {letter: each.n for letter, each in centres.items()}, feared)
 
 
 def in_the_bag(weighed: Weighed, own: Sequence[str], jobs: Sequence[Job], *, replaced: str | None = None) -> Weighed:
@@ -127,9 +135,14 @@ def in_the_bag(weighed: Weighed, own: Sequence[str], jobs: Sequence[Job], *, rep
     staying = [letter for letter in own if letter != replaced]
     others = [letter for letter, played in weighed.played.items() if played and letter not in own]
     rounds = {letter: _best_of([*staying, letter], weighed, jobs) for letter in others}
-    return replace(weighed, rounds={**weighed.rounds, **rounds, KEEP: _best_of(own, weighed, jobs)})
+    own_hit = float(np.mean([weighed.hit[letter] for letter in own]))
+    return replace(
+        weighed,
+        rounds={**weighed.rounds, **rounds, KEEP: _best_of(own, weighed, jobs)},
+        hit={**weighed.hit, KEEP: own_hit},
+    )
 
 
 def _best_of(letters: Sequence[str], weighed: Weighed, jobs: Sequence[Job]) -> Floats:
-    success = np.stack([[played.draws for played in weighed.played[letter]] for letter in sorted(letters)])
-    return shared_out(success, np.array([job.uses_per_round for job in jobs]))[0]
+    worth = [[played.worth(weighed.feared) for played in weighed.played[letter]] for letter in sorted(letters)]
+    return shared_out(np.array(worth), np.array([job.uses_per_round for job in jobs]))[0]

@@ -230,7 +230,8 @@ def predict(
         return []
     start, hit = anchored or Anchor(), club or HitClub()
     columns = columns_of(usable, (*FIGURES, "attack_deg", "dynamic_loft_deg"))
-    impacts = Impacts.of(*(columns[key] for key in (*LAUNCH, "attack_deg", "dynamic_loft_deg")), hit.head_type)
+    speed, launch, spin = (columns[key] for key in LAUNCH)
+    impacts = Impacts.of(speed, launch, spin, columns["attack_deg"], columns["dynamic_loft_deg"], hit.head_type)
     sets = [impacts]
     rows: list[slice] = []
     for change in changes:

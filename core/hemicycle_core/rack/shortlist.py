@@ -16,6 +16,7 @@ from .lofts import Head
 
 TURN_WORTH = 0.05  # chance gained by a turn of the sleeve: less, and the stated loft is put first
 LIKELY, POSSIBLE = 0.45, 0.15
+UPPER_80 = 1.2816  # the upper end of 80% of a normal figure
 
 
 @dataclass(frozen=True)
@@ -87,11 +88,10 @@ def _row(
 
 
 def _supported(each: Expected, holds: float | None, thresholds: Thresholds) -> bool:
-    least = thresholds.support_mph(each.head.head_type)
-    if least is None or each.ball_speed_mps is None or each.landing_deg is None:
+    """False when even the upper end of 80% of its landing lies under the line: the speed does not hold it up."""
+    if each.landing_deg is None or each.landing_sd_deg is None:
         return True
-    flat = thresholds.flat_deg if holds is None else holds - thresholds.too_flat_deg / 2
-    return mph(each.ball_speed_mps) >= least or each.landing_deg >= flat
+    return each.landing_deg + UPPER_80 * each.landing_sd_deg >= (thresholds.flat_deg if holds is None else holds)
 
 
 def _best_setting(rows: Sequence[Ranked]) -> Ranked:
@@ -103,7 +103,11 @@ def _best_setting(rows: Sequence[Ranked]) -> Ranked:
 def _sentence(offer: Offer, each: Expected, low: float, high: float, holds: float | None, supported: bool) -> str:
     if not supported:
         assert each.ball_speed_mps is not None
-        return f"Not supported by this speed: {mph(each.ball_speed_mps):.0f} mph off the face leaves it too flat."
+        assert each.landing_deg is not None
+        return (
+            f"Not supported by this speed: {mph(each.ball_speed_mps):.0f} mph off the face comes down at "
+            f"{each.landing_deg:.0f}°."
+        )
     if each.carry_m < low:
         carry = f"{yards(low - each.carry_m):.0f} yd short of the window"
     elif each.carry_m > high:

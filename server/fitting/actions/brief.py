@@ -11,7 +11,7 @@ from typing import Any, Literal
 from common.problems import Refused
 from django.utils import timezone
 from hemicycle_core.bag import HeadType
-from hemicycle_core.brief import JobKind, Miss
+from hemicycle_core.brief import Fear, JobKind, Miss
 from hemicycle_core.errors import BadInput
 from hemicycle_core.flight import Firmness
 from hemicycle_core.flight.landing import EVERYDAY_FT, FASTEST_FT, SLOWEST_FT
@@ -73,11 +73,13 @@ class Brief:
     courses: list[Course] = field(default_factory=list)
     lies: list[str] = field(default_factory=list)
     likes: dict[str, Liking] = field(default_factory=dict)
+    fear: Fear = Fear.HALF
 
 
 COLUMNS = [each.name for each in fields(Brief) if each.name != "jobs"]
 LABELS = {
     "miss": "Miss to avoid",
+    "fear": "What that miss costs",
     "firmness": "Usual ground",
     "jobs": "Jobs",
     "most_clubs": "Clubs carried",
@@ -105,6 +107,7 @@ def brief_of(session: FittingSession, jobs: Iterable[Job]) -> Brief:
     columns = {name: getattr(session, name) for name in COLUMNS}
     typed = {
         "miss": Miss(session.miss),
+        "fear": Fear(session.fear),
         "firmness": Firmness(session.firmness),
         "courses": [Course(**course) for course in session.courses],
         "likes": {kind: Liking(liking) for kind, liking in session.likes.items()},

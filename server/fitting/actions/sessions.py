@@ -19,7 +19,7 @@ from .changes import announce, for_change, note
 # Agreed ones last: those to go on with are what the desk is opened for.
 TO_GO_ON_WITH_FIRST = (ExpressionWrapper(Q(agreed_at__isnull=False), output_field=BooleanField()).asc(),)
 # Of the brief, what is true of the player and not of one visit.
-LASTING = ("miss", "shape", "firmness", "courses", "lies", "likes", "most_clubs")
+LASTING = ("miss", "fear", "shape", "firmness", "courses", "lies", "likes", "most_clubs")
 OWN_FIELDS = (
     "name", "head_type", "stated_loft_deg", "set_loft_deg", "length_m", "fixed", "typed_carry_m", "typed_total_m",
     "typed_doubt_m",

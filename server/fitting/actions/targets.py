@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from dataclasses import asdict, dataclass
 
-from hemicycle_core.bag import GapRule
+from hemicycle_core.bag import GapOrder, GapRule
 from hemicycle_core.bag.gaps import check_short_rule, check_step
 from hemicycle_core.bag.slots import MOST_CLUBS
 from hemicycle_core.errors import BadInput
@@ -26,17 +26,18 @@ def choose_gap(
     clubs_to_place: int,
     gap_above_id: int | None,
     like_for_id: int | None = None,
+    order: GapOrder = GapOrder.NEED,
 ) -> FittingSession:
     """Which rule the holes are drawn by, which space is in work and how many clubs go into it."""
     session = for_change(actor, session_id)
     if not 1 <= clubs_to_place <= MOST_CLUBS:
         raise BadInput(f"Plan 1 to {MOST_CLUBS} clubs for one hole.", field="clubs_to_place")
     not_meanwhile(session, ["gap.choose"])
-    session.rule = rule.value
+    session.rule, session.gap_order = rule.value, order.value
     session.clubs_to_place = clubs_to_place
     session.gap_above = None if gap_above_id is None else own_club(session, gap_above_id)
     session.like_for = None if like_for_id is None else own_club(session, like_for_id)
-    session.save(update_fields=["rule", "clubs_to_place", "gap_above", "like_for"])
+    session.save(update_fields=["rule", "gap_order", "clubs_to_place", "gap_above", "like_for"])
     keep_windows(session, actor)
     note(session, actor, "gap.choose", f"session:{session.pk}", rule=rule, clubs=clubs_to_place)
     announce(session, "gap")

@@ -2,12 +2,14 @@
 
 from __future__ import annotations
 
+from collections.abc import Callable
 from functools import cached_property
 
 from hemicycle_core.bag import (
     Carried,
     Coverage,
     Gap,
+    GapOrder,
     GapRule,
     GapRules,
     HeadType,
@@ -23,7 +25,7 @@ from hemicycle_core.bag import (
     usual_rules,
 )
 from hemicycle_core.bag.clubs import TYPED_SD_M
-from hemicycle_core.brief import Miss, Target, propose, propose_like
+from hemicycle_core.brief import Miss, Target, propose, propose_like, uses_in
 from hemicycle_core.flight import FAIRWAY, Air, Anchor, Firmness, run_out
 from hemicycle_core.judge.landings import landings
 from hemicycle_core.samples import Average, average, certainty
@@ -51,8 +53,9 @@ def ninety_of(half_width: float) -> float:
 class SessionBag:
     """What the core makes of a session's clubs, each figure worked out once."""
 
-    def __init__(self, rows: SessionRows) -> None:
-        self.rows = rows
+    def __init__(self, rows: SessionRows, reached: Callable[[Gap], bool] | None = None) -> None:
+        """reached: whether some head carries into a gap at this player's speed; None where nobody can say."""
+        self.rows, self.reached = rows, reached
 
     def mean(self, build: Build, key: str) -> Average | None:
         return average(values_of(self.rows.shots_of(build), key))
@@ -124,6 +127,8 @@ class SessionBag:
             long_step=step(said.long_least_m, said.long_most_m, usual.long_step),
             short=GapRule(said.short_rule),
             short_step=step(said.short_least_m, said.short_most_m, usual.short_step),
+            long_stretch=self.rows.thresholds.stretch_long,
+            short_stretch=self.rows.thresholds.stretch_short,
         )
 
     @cached_property
@@ -142,7 +147,13 @@ class SessionBag:
         if self.like is not None:
             return gap_around(self.like, self.clubs, self.rules)
         above = next((build.name for build in self.rows.own if build.pk == self.rows.session.gap_above_id), None)
-        return gap_in_work(self.coverage, above=above)
+        return gap_in_work(
+            self.coverage,
+            above=above,
+            order=GapOrder(self.rows.session.gap_order),
+            uses=lambda gap: uses_in(gap, self.rows.core_jobs),
+            reached=self.reached,
+        )
 
     @cached_property
     def layout(self) -> SlotLayout | None:

@@ -28,9 +28,12 @@ from hemicycle_core.judge.play import DRAWS
 from hemicycle_core.judge.unhit import play_expected
 from hemicycle_core.rack import Expectation, Expected, HeadRecord
 from hemicycle_core.rack.expected import SWUNG, expected_as_said
+from numpy.typing import NDArray
 
 from ..models import BagPlan, Build, FittingSession, HeadSeen
 from .session import JudgedSession, name_of
+
+Floats = NDArray[np.float64]
 
 
 class Planning:
@@ -85,12 +88,16 @@ class Planning:
         return ClubOption(
             key=str(build.pk),
             club=replace(club, name=name_of(build)),
-            success=np.stack([each.draws for each in played]) if played else np.zeros((0, DRAWS)),
+            success=self._worth(played),
             own=build.is_own,
             fixed=build.fixed,
             hit=hit or build.is_own,
             price=float(build.price or 0),
         )
+
+    def _worth(self, played: Sequence[Played]) -> Floats:
+        feared = self.judged.rows.feared
+        return np.stack([each.worth(feared) for each in played]) if played else np.zeros((0, DRAWS))
 
     def _played(self, build: Build) -> Sequence[Played] | None:
         letter = letter_of_own(build.name) if build.is_own else build.letter

@@ -7,11 +7,14 @@ from dataclasses import dataclass, field
 from functools import cached_property
 
 from customers.models import Hand
+from hemicycle_core.brief import Fear, Feared, JobKind, Miss
 from hemicycle_core.brief import Job as CoreJob
-from hemicycle_core.brief import JobKind
 from hemicycle_core.flight import Air, Firmness
+from hemicycle_core.rack.eligible import why_not
 from hemicycle_core.shots import Intent, Source, Strike
 from hemicycle_core.shots import Shot as CoreShot
+from hemicycle_core.thresholds import Thresholds, changed
+from rack.models import Head
 
 from ..models import BayHold, Build, FittingSession, Job, Shot, ShotImport, TargetOverride, WindowVersion
 
@@ -56,6 +59,7 @@ class SessionRows:
     versions: list[WindowVersion] = field(default_factory=list)
     imports: list[ShotImport] = field(default_factory=list)
     hold: BayHold | None = None
+    heads: list[Head] = field(default_factory=list)
 
     @cached_property
     def own(self) -> list[Build]:
@@ -74,6 +78,25 @@ class SessionRows:
 
     def shots_of(self, build: Build) -> list[CoreShot]:
         return [shot for _, shot in self.by_build.get(build.pk, [])]
+
+    @cached_property
+    def thresholds(self) -> Thresholds:
+        """The shop's thresholds; once agreed, as they were then."""
+        kept = self.session.thresholds
+        return changed(self.session.shop.thresholds if kept is None else kept)
+
+    @property
+    def feared(self) -> Feared:
+        return Feared(Miss(self.session.miss), Fear(self.session.fear))
+
+    def next_lofts(self, build: Build) -> tuple[float, ...] | None:
+        """Lofts of the heads of a build's kind that this player can have; None where the rack is not known."""
+        lofts = {
+            head.loft_deg
+            for head in self.heads
+            if head.head_type == build.head_type and not why_not(head.for_core, left_handed=self.left_handed)
+        }
+        return tuple(sorted(lofts)) if self.heads else None
 
     @property
     def left_handed(self) -> bool:
@@ -110,5 +133,6 @@ def read_rows(session: FittingSession) -> SessionRows:
         overrides=list(TargetOverride.objects.of(shop).filter(session=session)),
         versions=list(WindowVersion.objects.of(shop).filter(session=session)),
         imports=list(ShotImport.objects.of(shop).filter(session=session).defer("text")),
+        heads=list(Head.objects.of(shop)),
         hold=BayHold.objects.of(shop).filter(bay=session.bay_id).select_related("session__customer").first(),
     )

@@ -7,8 +7,10 @@ from dataclasses import replace
 from functools import cached_property
 
 from hemicycle_core.bag import (
+    Gap,
     HeadType,
     Slot,
+    lay_out_slots,
     slot_with_roll,
 )
 from hemicycle_core.brief import Target, jobs_of_slot
@@ -18,7 +20,7 @@ from hemicycle_core.judge.verdict import verdict_of
 from hemicycle_core.rack import Expectation, HeadRecord, Owned, Reach, TypeLine, expect, owned, reach, type_lines
 from hemicycle_core.rack.lofts import Head as CoreHead
 from hemicycle_core.samples import Average
-from hemicycle_core.thresholds import Thresholds, changed
+from hemicycle_core.thresholds import Thresholds
 from hemicycle_core.units import yd_text
 
 from ..models import Build, FittingSession
@@ -57,15 +59,27 @@ class JudgedSession:
 
     def __init__(self, rows: SessionRows) -> None:
         self.rows = rows
-        self.bag = SessionBag(rows)
+        self.bag = SessionBag(rows, self._reached)
+
+    def _reached(self, gap: Gap) -> bool:
+        """Whether some usual head carries into a gap at this speed; yes where flights are not known."""
+        if not self.lines:
+            return True
+        (slot,) = lay_out_slots(gap.lower, gap.upper, 1, rule=gap.rule, step=gap.step).slots
+        return any(line.carry_m[-1] >= slot.low_m for line in self.lines.values())
 
     def candidate(self, build: Build) -> Candidate:
+        sleeve = build.head.sleeve_deg if build.head else 0.0
+        turned = build.set_loft_deg - build.head.loft_deg if build.head and build.set_loft_deg is not None else 0.0
         return Candidate(
             letter=build.letter,
             name=build.name,
             head_type=HeadType(build.head_type),
             shots=self.rows.shots_of(build),
-            can_turn=bool(build.head and build.head.sleeve_deg),
+            up_deg=max(sleeve - turned, 0.0),
+            down_deg=max(sleeve + turned, 0.0),
+            loft_deg=build.set_loft_deg,
+            next_lofts=self.rows.next_lofts(build),
             air=self.rows.air_of(build),
             anchored=self.bag.anchored,
             length_m=build.length_in_a_set_m,
@@ -146,11 +160,9 @@ class JudgedSession:
         mine = {id(job): job for slot in slots for job in jobs_of_slot(self.rows.core_jobs, slot)}
         return sum(job.uses_per_round for job in mine.values())
 
-    @cached_property
+    @property
     def thresholds(self) -> Thresholds:
-        """The shop's thresholds; once agreed, as they were then."""
-        kept = self.rows.session.thresholds
-        return changed(self.rows.session.shop.thresholds if kept is None else kept)
+        return self.rows.thresholds
 
     @cached_property
     def fingerprint(self) -> Hashable:
@@ -159,6 +171,7 @@ class JudgedSession:
         rows = [[vars(row) for row in table] for table in (self.rows.builds, self.rows.jobs, self.rows.overrides)]
         shown = [{k: v for k, v in row.items() if not k.startswith("_")} for table in rows for row in table]
         shown += [{"sleeve": build.head.sleeve_deg if build.head else None} for build in self.rows.builds]
+        shown += [{"rack": head.pk, "loft": head.loft_deg, "had": bool(head.stock)} for head in self.rows.heads]
         kept = {k: v for k, v in session.items() if not k.startswith("_")}
         return shots_key(self.rows.shots), repr(kept), repr(shown), repr(self.rows.session.shop.thresholds)
 
@@ -179,7 +192,13 @@ class JudgedSession:
         budget = None if self.rows.session.budget is None else float(self.rows.session.budget)
         replaced = None if self.bag.like is None else self.bag.like.name
         return judge_session(
-            cases, jobs=self.rows.core_jobs, own=own, replaced=replaced, budget=budget, thresholds=self.thresholds
+            cases,
+            jobs=self.rows.core_jobs,
+            own=own,
+            replaced=replaced,
+            budget=budget,
+            feared=self.rows.feared,
+            thresholds=self.thresholds,
         )
 
     @cached_property

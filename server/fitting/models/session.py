@@ -5,8 +5,8 @@ from __future__ import annotations
 from common.scoped import ScopedModel
 from customers.models import Customer
 from django.db import models
-from hemicycle_core.bag import GapRule
-from hemicycle_core.brief import JobKind, Miss
+from hemicycle_core.bag import GapOrder, GapRule
+from hemicycle_core.brief import Fear, JobKind, Miss
 from hemicycle_core.flight import Firmness
 from hemicycle_core.flight.landing import EVERYDAY_FT
 from hemicycle_core.shots import FULL_SWING, Intent
@@ -34,6 +34,9 @@ class FittingSession(ScopedModel):
 
     # The brief
     miss = models.CharField(max_length=8, choices=words(Miss), default=Miss.NONE.value)
+    fear = models.CharField(
+        max_length=8, choices=words(Fear), default=Fear.HALF.value, help_text="What the miss to avoid costs on top."
+    )
     firmness = models.CharField(max_length=8, choices=FIRMNESSES, default=Firmness.MEDIUM.value)
     most_clubs = models.PositiveSmallIntegerField(default=14)
     budget = models.DecimalField(max_digits=8, decimal_places=2, null=True)
@@ -57,6 +60,7 @@ class FittingSession(ScopedModel):
     turf = models.CharField(max_length=8, blank=True, help_text="Roll-out on this turf; empty: as the monitor has it.")
     like_for = models.ForeignKey("Build", on_delete=models.SET_NULL, null=True, related_name="+")
     clubs_to_place = models.PositiveSmallIntegerField(default=1)
+    gap_order = models.CharField(max_length=8, choices=words(GapOrder), default=GapOrder.NEED.value)
     gap_above = models.ForeignKey("Build", on_delete=models.SET_NULL, null=True, related_name="+")
 
     protocol = models.CharField(max_length=20, default=FULL_SWING, help_text="What the player is asked to do.")

@@ -918,6 +918,7 @@ export interface components {
             gaps: components["schemas"]["GapOut"][];
             rule: components["schemas"]["GapRule"];
             rule_words: string;
+            gap_order: components["schemas"]["GapOrder"];
             short_rule: components["schemas"]["GapRule"];
             short_rule_words: string;
             long_step: components["schemas"]["SpanOut"];
@@ -1031,9 +1032,11 @@ export interface components {
             likes?: {
                 [key: string]: "liked" | "neutral" | "disliked" | "vetoed";
             };
+            fear?: components["schemas"]["Fear"];
         };
         BriefOut: {
             miss: components["schemas"]["Miss"];
+            fear: components["schemas"]["Fear"];
             shape: components["schemas"]["ShapeEnum"];
             courses: components["schemas"]["Course"][];
             lies: string[];
@@ -1281,6 +1284,8 @@ export interface components {
             good: boolean | null;
             source: components["schemas"]["Source"];
         };
+        /** @enum {string} */
+        Fear: "same" | "half" | "whole";
         FeedBatchRequest: {
             shots: components["schemas"]["FeedShotRequest"][];
         };
@@ -1307,6 +1312,7 @@ export interface components {
             rule: components["schemas"]["GapRule"];
             clubs_to_place: number;
             gap_above?: number | null;
+            order?: components["schemas"]["GapOrder"];
             like_for?: number | null;
         };
         GapInWork: {
@@ -1327,6 +1333,8 @@ export interface components {
             proposed_count: number | null;
             slots: components["schemas"]["SlotOut"][];
         };
+        /** @enum {string} */
+        GapOrder: "need" | "width" | "top" | "bottom";
         GapOut: {
             lower: number;
             upper: number;
@@ -2048,7 +2056,7 @@ export interface components {
             undone: boolean;
         };
         /** @enum {string} */
-        VerdictKind: "needs_shots" | "fills" | "fills_not_settled" | "one_turn" | "other_job" | "crowds" | "one_head" | "not_supported" | "keep" | "vetoed";
+        VerdictKind: "needs_shots" | "fills" | "fills_not_settled" | "one_turn" | "other_job" | "crowds" | "one_head" | "not_supported" | "keep" | "vetoed" | "recommended";
         VerdictOut: {
             build: number;
             letter: string;

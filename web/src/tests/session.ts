@@ -106,6 +106,7 @@ export const session: Session = {
 	in_hand: 4,
 	brief: {
 		miss: "none",
+		fear: "half",
 		shape: "any",
 		courses: [],
 		lies: [],
@@ -146,6 +147,7 @@ export const session: Session = {
 		],
 		rule: "roll_out",
 		rule_words: "roll-out meets carry",
+		gap_order: "need",
 		short_rule: "even_steps",
 		short_rule_words: "even carry steps",
 		long_step: { low: toMetres(10), high: toMetres(15) },

@@ -10,7 +10,7 @@ import numpy as np
 
 from ...bag import Carried, HeadType, Slot
 from ...brief import JobKind, Target
-from ...brief.targets import HOLDS_DEG
+from ...brief.targets import holds_deg
 from ...flight import run_out
 from ...judge import Candidate, Case, Judgement, judge_session
 from ...judge.landings import landings
@@ -30,7 +30,7 @@ def cases_of(fitting: Fitting) -> list[Case]:
     """The builds of a fitting as a session puts them to the judge."""
     low, high = fitting.window
     slot = Slot(0, (low + high) / 2, low, high, metres(6))
-    greens = [HOLDS_DEG[job.firmness] for job in fitting.jobs if job.kind is JobKind.GREEN]
+    greens = [holds_deg(job) for job in fitting.jobs if job.kind is JobKind.GREEN]
     targets = [Target("carry_m", low, high, "The slot."), Target("landing_deg", max(greens), None, "The green.")]
     lower = Carried("lower", HeadType.IRON, low - metres(16), low - metres(9))
     upper = Carried("upper", HeadType.FAIRWAY, high + metres(16), high + metres(24))

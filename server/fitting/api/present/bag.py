@@ -5,7 +5,18 @@ from __future__ import annotations
 from collections.abc import Mapping
 from dataclasses import replace
 
-from hemicycle_core.bag import Gap, GapRule, Remark, Slot, clubs_for, coverage, remarks, replanned
+from hemicycle_core.bag import (
+    Gap,
+    GapOrder,
+    GapRule,
+    Remark,
+    Slot,
+    clubs_for,
+    coverage,
+    remarks,
+    replanned,
+    widest_gap,
+)
 from hemicycle_core.bag.gaps import RULE_WORDS
 from hemicycle_core.brief import Target
 from hemicycle_core.flight import Firmness
@@ -61,6 +72,7 @@ def present_bag(judged: JudgedSession) -> BagOut:
         gaps=[present_gap(gap, ids) for gap in covered.gaps],
         rule=rules.long,
         rule_words=RULE_WORDS[rules.long],
+        gap_order=GapOrder(session.gap_order),
         short_rule=rules.short,
         short_rule_words=RULE_WORDS[rules.short],
         long_step=SpanOut(rules.long_step.least_m, rules.long_step.most_m),
@@ -112,7 +124,16 @@ def _headline(judged: JudgedSession) -> str:
         return "Import the baseline or type carries to see where the hole is."
     if gap is None or gap.open_m <= 0:
         return f"No hole by {RULE_WORDS[judged.bag.rules.long]}."
-    return f"{round(yards(gap.open_m))} yd uncovered between {gap.lower.name} and {gap.upper.name}."
+    words = f"{_open(gap)}."
+    widest = widest_gap(judged.bag.coverage)
+    if widest is None or widest.open_m <= gap.open_m:
+        return words
+    reached = judged.bag.reached is None or judged.bag.reached(widest)
+    return f"{words} Widest: {_open(widest)}{'' if reached else ', which no club reaches at this speed'}."
+
+
+def _open(gap: Gap) -> str:
+    return f"{round(yards(gap.open_m))} yd uncovered between {gap.lower.name} and {gap.upper.name}"
 
 
 def _in_work(judged: JudgedSession, ids: dict[str, int]) -> GapInWork | None:

@@ -25,6 +25,7 @@ def present_bundle(judged: JudgedSession) -> dict[str, Any]:
         "monitor_models_flight": models_flight,
         "budget": None if session.budget is None else float(session.budget),
         "miss": session.miss,
+        "fear": session.fear,
         "rule": session.rule,
         "clubs_to_place": session.clubs_to_place,
         "jobs": [
@@ -51,6 +52,7 @@ def present_bundle(judged: JudgedSession) -> dict[str, Any]:
                 **_club(judged, build),
                 "letter": build.letter,
                 "sleeve_deg": build.head.sleeve_deg if build.head else 0,
+                "turned_deg": build.set_loft_deg - build.head.loft_deg if build.head and build.set_loft_deg else 0,
                 "price": None if build.price is None else float(build.price),
                 "liking": judged.liking_of(build).value,
             }

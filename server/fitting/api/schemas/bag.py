@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
-from .words import Firmness, GapRule, HeadType, Liking
+from .words import Firmness, GapOrder, GapRule, HeadType, Liking
 
 
 @dataclass
@@ -104,6 +104,7 @@ class BagOut:
     gaps: list[GapOut]
     rule: GapRule
     rule_words: str
+    gap_order: GapOrder
     short_rule: GapRule
     short_rule_words: str
     long_step: SpanOut
@@ -125,6 +126,7 @@ class GapIn:
     rule: GapRule
     clubs_to_place: int
     gap_above: int | None = None
+    order: GapOrder = GapOrder.NEED
     like_for: int | None = None
 
 

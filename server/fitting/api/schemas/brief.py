@@ -6,7 +6,7 @@ from dataclasses import dataclass, field
 from decimal import Decimal
 
 from ...actions.brief import Course, JobFields
-from .words import Firmness, Liking, Miss, ShapeWord
+from .words import Fear, Firmness, Liking, Miss, ShapeWord
 
 
 @dataclass
@@ -24,6 +24,7 @@ class BriefFields:
     courses: list[Course] = field(default_factory=list)
     lies: list[str] = field(default_factory=list)
     likes: dict[str, Liking] = field(default_factory=dict)
+    fear: Fear = Fear.HALF
 
 
 @dataclass
@@ -40,6 +41,7 @@ class BriefOut:
     """common: jobs to start from, at distances this player meets."""
 
     miss: Miss
+    fear: Fear
     shape: ShapeWord
     courses: list[Course]
     lies: list[str]

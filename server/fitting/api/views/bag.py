@@ -24,6 +24,7 @@ class GapView(APIView):
             rule=gap.rule,
             clubs_to_place=gap.clubs_to_place,
             gap_above_id=gap.gap_above,
+            order=gap.order,
             like_for_id=gap.like_for,
         )
         return changed(request, session_id)
