@@ -66,6 +66,7 @@ api = [
     path("builds/<int:build_id>", bag.BuildView.as_view()),
     path("builds/<int:build_id>/what-if", bench.WhatIfView.as_view()),
     path("builds/<int:build_id>/settings", bay.SettingsView.as_view()),
+    path("builds/<int:build_id>/accepted", bay.AcceptedView.as_view()),
     path("shots/<int:shot_id>/aside", bay.ShotAsideView.as_view()),
     path("shots/<int:shot_id>/strike", bay.ShotStrikeView.as_view()),
     path("shots/<int:shot_id>/counts", bay.ShotCountsView.as_view()),

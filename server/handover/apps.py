@@ -3,3 +3,10 @@ from django.apps import AppConfig
 
 class HandoverConfig(AppConfig):
     name = "handover"
+
+    def ready(self) -> None:
+        from fitting.actions.sessions import what_was_agreed
+
+        from .present import agreed_bag
+
+        what_was_agreed(agreed_bag)

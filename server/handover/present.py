@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 from collections.abc import Collection, Iterable, Mapping, Sequence
-from dataclasses import replace
 from datetime import date
 from decimal import Decimal
 from typing import Any
@@ -13,7 +12,7 @@ from fitting.api.present.bag import present_gap
 from fitting.api.present.bay import specification
 from fitting.api.schemas.plans import ClubLine
 from fitting.domain.planning import Planning, exchange
-from fitting.domain.session import JudgedSession, name_of
+from fitting.domain.session import JudgedSession
 from fitting.models import AgreedAnswers, BagPlan, Build, FittingSession
 from hemicycle_core.bag import Carried, coverage, rebagged
 from hemicycle_core.bag.gaps import RULE_WORDS
@@ -41,14 +40,14 @@ def present_side(judged: JudgedSession, added: Sequence[Build] = (), dropped: Co
     bag = judged.bag
     pairs = [(build, club) for build in judged.rows.own if (club := bag.carried(build)) is not None]
     stay = [(build, club) for build, club in pairs if build not in dropped]
-    come = [(build, replace(club, name=name_of(build))) for build in added if (club := bag.carried(build)) is not None]
+    come = [(build, club) for build in added if (club := bag.carried(build)) is not None]
     builds = {club.name: build for build, club in (*stay, *come)}
     covered = coverage([club for _, club in (*stay, *come)], bag.rules)
     ids = {name: build.pk for name, build in builds.items()}
     return BagSide(
         clubs=[_line(builds[club.name], club) for club in covered.clubs],
         gaps=[present_gap(gap, ids) for gap in covered.gaps],
-        headline=rebagged(bag.coverage, covered, [club.name for _, club in come], [b.name for b in dropped]),
+        headline=rebagged(bag.today, covered, [club.name for _, club in come], [b.name for b in dropped]),
         club_count=len(judged.rows.own) - len(dropped) + len(added),
     )
 
@@ -143,7 +142,8 @@ def suggestion(judged: JudgedSession) -> tuple[list[int], list[int], str]:
     verdict's own choice, for more the best bag that the builds hit make."""
     if judged.rows.session.clubs_to_place == 1:
         choice = judged.judgement.choice
-        return [build.pk for build in judged.rows.candidates if build.letter == choice.letter], [], choice.sentence
+        come = [b for b in judged.rows.candidates if b.letter == choice.letter or b.accepted_at is not None]
+        return [build.pk for build in come], [], choice.sentence
     planning = Planning(judged, {})
     found = planning.best([option for option in planning.options if option.own or option.hit])
     come, leave = exchange(judged, found.bag.plan.keys)
@@ -160,6 +160,15 @@ def present_plan_choices(judged: JudgedSession, kept: Iterable[BagPlan]) -> list
         unhit = [build.letter for build in come if build.letter not in verdicts]
         made.append(PlanLine(plan.name, hit, [build.pk for build in leave], unhit))
     return made
+
+
+def agreed_bag(session: FittingSession) -> tuple[set[int], set[int]] | None:
+    """The builds that came in and the own clubs that left, by the last edition; None where nothing was agreed."""
+    last = session.recommendations.first()
+    if last is None:
+        return None
+    come, leave = (set(rows.values_list("pk", flat=True)) for rows in (last.builds, last.dropped))
+    return come, leave
 
 
 def present_agreed(row: Recommendation) -> AgreedOut:

@@ -6,4 +6,4 @@ class LiveConfig(AppConfig):
     label = "feed"  # what its tables and migrations have been called from the first
 
     def ready(self) -> None:
-        from . import schema  # noqa: F401, PLC0415 (registers itself; needs the apps loaded)
+        from . import schema  # noqa: F401 (registers itself; needs the apps loaded)

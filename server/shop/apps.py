@@ -5,4 +5,4 @@ class ShopConfig(AppConfig):
     name = "shop"
 
     def ready(self) -> None:
-        from . import schema  # noqa: F401, PLC0415 (registers itself; needs the apps loaded)
+        from . import schema  # noqa: F401 (registers itself; needs the apps loaded)

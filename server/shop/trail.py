@@ -16,6 +16,8 @@ WORDS = {
     "club.drop": "took a club out",
     "build.add": "put a build on the stand",
     "build.turn": "turned a build to another setting",
+    "build.accept": "took a build into the bag for now",
+    "build.release": "took a build out of the bag again",
     "build.in_hand": "took a build in hand",
     "shot.aside": "set a shot aside",
     "shot.back": "brought a shot back",

@@ -295,13 +295,19 @@ def test_each_kind_of_head_has_its_window_and_is_judged_by_it_unless_the_fitter_
     url = f"/api/sessions/{hit_session.pk}"
     utility, shaft = Head.objects.get(label="U4"), Shaft.objects.get(name="Wexmoor 85")
     post(desk, f"{url}/candidates", {"candidates": [{"head": utility.pk, "shaft": shaft.pk}]})
-    hit(hit_session, Build.objects.get(letter="A"), Swinging(GOLFER, seed=8), 5)
+    swinging = Swinging(GOLFER, seed=8)
+    hit(hit_session, Build.objects.get(letter="A"), swinging, 4)
     seen = desk.get(url).json()
     (slot,) = seen["bag"]["in_work"]["slots"]
     low = {each["head_type"]: each["low_m"] for each in slot["by_type"]}
     assert low["fairway"] > low["hybrid"] > low["utility"]
     carry = next(fact for fact in seen["verdicts"][0]["facts"] if fact["quantity"] == "carry_m")
     assert carry["low"] == pytest.approx(low["utility"])
+    # From the fifth shot on by what it rolls itself.
+    hit(hit_session, Build.objects.get(letter="A"), swinging, 2)
+    own = next(each for each in desk.get(url).json()["builds"] if each["letter"] == "A")
+    assert own["roll_known"] is True
+    assert own["wanted"]["carry_m"]["low"] != pytest.approx(low["utility"], abs=0.2)
     seen = put(desk, f"{url}/targets", {"slot": 0, "quantity": "carry_m", "low": 150, "high": 160})
     assert seen["bag"]["in_work"]["slots"][0]["by_type"] == []
     carry = next(fact for fact in seen["verdicts"][0]["facts"] if fact["quantity"] == "carry_m")

@@ -9,7 +9,7 @@ from itertools import combinations
 from ..brief import NOTHING_FEARED, Feared, Job
 from ..thresholds import DEFAULT, Thresholds
 from .candidate import Candidate, Case
-from .choice import Choice, choose
+from .choice import Because, Choice, choose
 from .compare import Comparison, compare
 from .verdict import Verdict, recommended, verdict_of
 from .weigh import Weighed, in_the_bag, weigh
@@ -18,6 +18,11 @@ from .weigh import Weighed, in_the_bag, weigh
 def letter_of_own(name: str) -> str:
     """The letter under which one of the player's clubs is weighed."""
     return f"own {name}"
+
+
+NOTHING_OPEN = Choice(
+    None, None, Because.KEEP, "No hole is left by this rule: no further club is needed.", True, gain_price=0.0
+)
 
 
 @dataclass(frozen=True)
@@ -41,12 +46,14 @@ def judge_session(
     budget: float | None = None,
     feared: Feared = NOTHING_FEARED,
     thresholds: Thresholds = DEFAULT,
+    nothing_open: bool = False,
 ) -> Judgement:
     """Judge the builds of a session together.
 
     own: the player's clubs with shots, which inform spread and misses, and stand for keeping what is there: on
     each job the one of them that does it best. replaced: the name of the one that goes when a new one comes.
-    feared: what the player fears to miss. Same inputs, same words; neither the order of shots nor letters matter.
+    feared: what the player fears to miss. nothing_open: no space is left to fill. Same inputs, same words; neither the
+    order of shots nor letters matter.
     """
     candidates = [case.candidate for case in cases]
     # A letter of its own for each own club, so that names of clubs and letters of builds never meet.
@@ -56,6 +63,8 @@ def judge_session(
     gone = None if replaced is None else letter_of_own(replaced)
     bags = in_the_bag(weighed, played, jobs, replaced=gone) if played else None
     said = [verdict_of(case, weighed, jobs=jobs, bags=bags, thresholds=thresholds) for case in cases]
+    if nothing_open and not cases:
+        return Judgement((), (), NOTHING_OPEN, weighed, bags)
     choice = choose(candidates, said, weighed, bags=bags, budget=budget, thresholds=thresholds)
     verdicts = tuple(recommended(each) if each.letter == choice.letter else each for each in said)
     pairs = (compare(a, b, weighed=weighed, thresholds=thresholds) for a, b in combinations(candidates, 2))

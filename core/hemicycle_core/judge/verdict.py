@@ -43,6 +43,7 @@ class Kind(StrEnum):
     NOT_SUPPORTED = "not_supported"
     KEEP = "keep"
     VETOED = "vetoed"
+    ACCEPTED = "accepted"  # in the bag for the time being: the rest of the space is cut around it
     RECOMMENDED = "recommended"  # outside its window, and the best of the jobs in spite of it
 
 
@@ -436,6 +437,25 @@ def _to_be_had(candidate: Candidate, by_deg: float) -> bool:
     if candidate.next_lofts is None or candidate.loft_deg is None:
         return candidate.next_lofts is None
     return any(abs(candidate.loft_deg + by_deg - loft) < 0.5 for loft in candidate.next_lofts)
+
+
+def accepted(candidate: Candidate) -> Verdict:
+    """What stands of a build that was taken into the bag for the time being."""
+    means = [average(values_of(candidate.shots, key)) for key in ("carry_m", "total_m")]
+    carry, total = means
+    why = "" if carry is None else f"Carries {yd_text(carry.mean)}"
+    if carry is not None and total is not None:
+        why += f" and stops at {yd_text(total.mean)}"
+    return Verdict(
+        candidate.letter,
+        Kind.ACCEPTED,
+        "In the bag for now",
+        f"{why}: the rest of the space is cut around it." if why else "",
+        None,
+        True,
+        0,
+        None,
+    )
 
 
 def recommended(verdict: Verdict) -> Verdict:

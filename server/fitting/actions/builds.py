@@ -12,6 +12,7 @@ from hemicycle_core.bag import Carried, HeadType
 from hemicycle_core.bag.clubs import usual_loft_and_inches
 from hemicycle_core.errors import BadInput
 from hemicycle_core.formats.club_names import head_type_of, short_name
+from hemicycle_core.judge import hit_enough
 from hemicycle_core.rack.eligible import check_can_be_had, check_setting, check_shaft, same_setting
 from hemicycle_core.rack.specification import build_name
 from hemicycle_core.units import METRES_PER_INCH
@@ -19,6 +20,7 @@ from rack.models import Head, Shaft
 from shop.audit import action
 from shop.models import User
 
+from ..domain.session import JudgedSession, load
 from ..models import LETTERS, Build, FittingSession
 from .bays import leave_bay, take_bay
 from .changes import announce, for_change, not_meanwhile, note
@@ -102,7 +104,9 @@ def change_club(actor: User, build_id: int, **changes: Any) -> Build:
     for key, value in changes.items():
         setattr(build, key, value)
     _check_typed(build.name, build.head_type, build.typed_carry_m, build.typed_total_m)
-    build.save(update_fields=list(changes))
+    if any(before.get(key) != changes.get(key) for key in ("typed_carry_m", "typed_total_m")):
+        build.known_from, build.known_flight = "", None  # typed by hand now, not what was measured then
+    build.save(update_fields=[*changes, "known_from", "known_flight"])
     keep_windows(session, actor)
     note(session, actor, "club.change", f"build:{build.pk}", before=before, after=changes)
     announce(session, "bag")
@@ -113,8 +117,8 @@ def change_club(actor: User, build_id: int, **changes: Any) -> Build:
 def drop_club(actor: User, build_id: int) -> Build:
     """Take a club out of the bag or a candidate off the stand; its shots stay on record."""
     build, session = _build(actor, build_id)
-    build.archived = True
-    build.save(update_fields=["archived"])
+    build.archived, build.accepted_at = True, None
+    build.save(update_fields=["archived", "accepted_at"])
     if session.in_hand_id == build.pk:
         session.in_hand = None
         session.save(update_fields=["in_hand"])
@@ -219,6 +223,30 @@ def new_setting(actor: User, build_id: int, *, set_loft_deg: float) -> Build:
     note(session, actor, "build.turn", f"build:{turned.pk}", turned_from=build.letter, letter=turned.letter)
     announce(session, "stand")
     return turned
+
+
+@action("fit")
+def accept(actor: User, build_id: int, *, accepted: bool) -> Build:
+    """Take a candidate into the bag for the time being, with what was measured, or out of it again. The rest of the
+    space is cut anew and the next gap is in work."""
+    build, session = _build(actor, build_id)
+    not_meanwhile(session, ["build.accept", "build.release", "gap.choose"])
+    if build.is_own or build.archived:
+        raise BadInput("Only a build on the stand is taken into the bag for now.", field="build")
+    if accepted and not may_be_accepted(load(session), build):
+        raise BadInput(f"{build.letter} needs more kept shots before the bag can be cut around it.", field="build")
+    build.accepted_at = timezone.now() if accepted else None
+    build.save(update_fields=["accepted_at"])
+    session.gap_above = session.like_for = None
+    session.save(update_fields=["gap_above", "like_for"])
+    keep_windows(session, actor)
+    note(session, actor, "build.accept" if accepted else "build.release", f"build:{build.pk}", letter=build.letter)
+    announce(session, "bag")
+    return build
+
+
+def may_be_accepted(judged: JudgedSession, build: Build) -> bool:
+    return hit_enough(judged.rows.shots_of(build), own=False, thresholds=judged.thresholds)
 
 
 @action("fit")

@@ -2,7 +2,9 @@
 
 from __future__ import annotations
 
+from collections.abc import Callable, Collection
 from datetime import date
+from typing import Any
 
 from common.problems import Refused
 from customers.models import Customer
@@ -10,9 +12,12 @@ from django.db.models import BooleanField, ExpressionWrapper, Q
 from django.utils import timezone
 from hemicycle_core.protocols import asked
 from hemicycle_core.shots import Intent
+from hemicycle_core.units import ninety
 from shop.audit import action
 from shop.models import Bay, User
 
+from ..domain.bag import FLIGHT
+from ..domain.session import JudgedSession, load
 from ..models import Build, FittingSession
 from .changes import announce, for_change, note
 
@@ -22,14 +27,14 @@ TO_GO_ON_WITH_FIRST = (ExpressionWrapper(Q(agreed_at__isnull=False), output_fiel
 LASTING = ("miss", "fear", "shape", "firmness", "courses", "lies", "likes", "most_clubs")
 OWN_FIELDS = (
     "name", "head_type", "stated_loft_deg", "set_loft_deg", "length_m", "fixed", "typed_carry_m", "typed_total_m",
-    "typed_doubt_m",
+    "typed_doubt_m", "known_from", "known_flight",
 )  # fmt: skip
 
 
 @action("fit")
 def open_session(actor: User, *, customer_id: int, bay_id: int, held_on: date | None = None) -> FittingSession:
-    """A new visit. The bag is carried over from the customer's last session, typed figures and all, and of the brief
-    where they play, what they like and what they fear."""
+    """A new visit. The bag is carried over from the customer's last session as it was agreed, with what was measured
+    there, and of the brief where they play, what they like and what they fear."""
     assert actor.shop_id is not None
     customer = Customer.objects.one(actor.shop_id, customer_id)
     if customer.erased_at is not None:
@@ -53,12 +58,51 @@ def open_session(actor: User, *, customer_id: int, bay_id: int, held_on: date | 
         for name in LASTING:
             setattr(session, name, getattr(last, name))
         session.save(update_fields=list(LASTING))
-        for build in Build.objects.of(actor.shop_id).filter(session=last, letter="", archived=False):
-            Build.objects.create(
-                shop_id=actor.shop_id, session=session, **{name: getattr(build, name) for name in OWN_FIELDS}
-            )
+        _carry_over(last, session)
     note(session, actor, "session.open", f"session:{session.pk}")
     return session
+
+
+# What was agreed of a session, as the handover knows, which stands on this app and says so when it starts: the ids of
+# the builds that came in and of the own clubs that left; None of a session that was not agreed.
+AgreedBag = tuple[Collection[int], Collection[int]]
+_agreed: list[Callable[[FittingSession], AgreedBag | None]] = []
+
+
+def what_was_agreed(ask: Callable[[FittingSession], AgreedBag | None]) -> None:
+    _agreed[:] = [ask]
+
+
+def _carry_over(last: FittingSession, session: FittingSession) -> None:
+    """The bag after the last visit becomes the bag of this one: own clubs but those that left, and what came in, each
+    with its measured carry, roll and flight, and when and in which air that was."""
+    judged = load(last)
+    come, leave = (_agreed[0](last) if _agreed else None) or ((), ())
+    stay = [build for build in judged.rows.own if build.pk not in leave]
+    new = [build for build in judged.rows.candidates if build.pk in come]
+    names: set[str] = set()
+    for build in (*stay, *new):
+        fields = {name: getattr(build, name) for name in OWN_FIELDS} | _measured(judged, build)
+        fields["name"] = build.name if build.name not in names else f"{build.name} new"
+        names.add(str(fields["name"]))
+        Build.objects.create(
+            shop_id=session.shop_id, session=session, head=build.head, shaft=build.shaft, **{**fields, "letter": ""}
+        )
+
+
+def _measured(judged: JudgedSession, build: Build) -> dict[str, Any]:
+    """What was measured of a club, as the next visit may start from it; nothing where it was not hit."""
+    club = judged.bag.carried(build)
+    if club is None or judged.bag.mean(build, "carry_m") is None:
+        return {}
+    air, day = judged.rows.air_of(build), judged.rows.session.held_on
+    return {
+        "typed_carry_m": club.carry_m,
+        "typed_total_m": club.total_m,
+        "typed_doubt_m": ninety(club.carry_sd_m),
+        "known_from": f"{day.day} {day:%b %Y}, {air.temperature_c:.0f} °C at {air.altitude_m:.0f} m",
+        "known_flight": {key: value for key in FLIGHT if (value := getattr(club, key)) is not None},
+    }
 
 
 @action("fit")

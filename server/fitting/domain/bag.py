@@ -38,6 +38,12 @@ from .cache import new_cache, remembered, shots_key
 from .rows import SessionRows, core_shot
 
 ANCHORS = new_cache()
+FLIGHT = ("peak_m", "landing_deg", "spin_rpm")
+
+
+def name_of(build: Build) -> str:
+    """A name that no other club of the session has: own clubs by theirs, candidates by their letter first."""
+    return build.name if build.is_own else f"{build.letter} {build.name}"
 
 
 def typed_sd_m(build: Build) -> float:
@@ -68,16 +74,17 @@ class SessionBag:
         if carry_m is None or build.head_type == HeadType.PUTTER:
             return None
         total_m = build.typed_total_m if typed else self.totals.get(build.pk)
-        others = {key: self.mean(build, key) for key in ("peak_m", "landing_deg", "spin_rpm")}
+        others = {key: self.mean(build, key) for key in FLIGHT}
+        known = (build.known_flight or {}) if typed else {}
         return Carried(
-            name=build.name,
+            name=name_of(build),
             head_type=HeadType(build.head_type),
             carry_m=carry_m,
             total_m=carry_m if total_m is None else total_m,
             loft_deg=build.set_loft_deg,
             spread_m=certainty(carry).spread if carry else None,
             carry_sd_m=ninety_of(certainty(carry).half_width) if carry else typed_sd_m(build),
-            **{key: found.mean if found else None for key, found in others.items()},
+            **{key: found.mean if found else known.get(key) for key, found in others.items()},
         )
 
     @cached_property
@@ -106,7 +113,14 @@ class SessionBag:
 
     @cached_property
     def clubs(self) -> list[Carried]:
-        return [club for build in self.rows.own if (club := self.carried(build)) is not None]
+        """The bag as it is now: the player's own and what was taken in for the time being."""
+        return [club for build in self.rows.in_bag if (club := self.carried(build)) is not None]
+
+    @cached_property
+    def today(self) -> Coverage:
+        """The player's own clubs alone."""
+        own = {build.name for build in self.rows.own}
+        return coverage([club for club in self.clubs if club.name in own], self.rules)
 
     @cached_property
     def driver_speed_mps(self) -> float | None:
@@ -146,7 +160,7 @@ class SessionBag:
         """The gap in work: around the club whose like is wanted, else as the core says."""
         if self.like is not None:
             return gap_around(self.like, self.clubs, self.rules)
-        above = next((build.name for build in self.rows.own if build.pk == self.rows.session.gap_above_id), None)
+        above = next((name_of(build) for build in self.rows.in_bag if build.pk == self.rows.session.gap_above_id), None)
         return gap_in_work(
             self.coverage,
             above=above,

@@ -31,7 +31,8 @@ from hemicycle_core.rack.expected import SWUNG, expected_as_said
 from numpy.typing import NDArray
 
 from ..models import BagPlan, Build, FittingSession, HeadSeen
-from .session import JudgedSession, name_of
+from .bag import name_of
+from .session import JudgedSession
 
 Floats = NDArray[np.float64]
 
@@ -89,7 +90,7 @@ class Planning:
             key=str(build.pk),
             club=replace(club, name=name_of(build)),
             success=self._worth(played),
-            own=build.is_own,
+            own=build in self.judged.rows.in_bag,
             fixed=build.fixed,
             hit=hit or build.is_own,
             price=float(build.price or 0),
@@ -100,7 +101,7 @@ class Planning:
         return np.stack([each.worth(feared) for each in played]) if played else np.zeros((0, DRAWS))
 
     def _played(self, build: Build) -> Sequence[Played] | None:
-        letter = letter_of_own(build.name) if build.is_own else build.letter
+        letter = letter_of_own(name_of(build)) if build in self.judged.rows.in_bag else build.letter
         return self.judged.judgement.weighed.played.get(letter)
 
     def _expected(self, build: Build, typed: Carried | None) -> Expected | None:

@@ -70,6 +70,15 @@ class SessionRows:
         return [build for build in self.builds if not build.is_own and not build.archived]
 
     @cached_property
+    def accepted(self) -> list[Build]:
+        """The candidates that were taken into the bag for the time being."""
+        return [build for build in self.candidates if build.accepted_at is not None]
+
+    @cached_property
+    def in_bag(self) -> list[Build]:
+        return [*self.own, *self.accepted]
+
+    @cached_property
     def by_build(self) -> dict[int, list[tuple[Shot, CoreShot]]]:
         grouped: dict[int, list[tuple[Shot, CoreShot]]] = defaultdict(list)
         for shot in self.shots:

@@ -16,7 +16,7 @@ from hemicycle_core.bag import (
 from hemicycle_core.brief import Target, jobs_of_slot
 from hemicycle_core.flight import Air, Firmness
 from hemicycle_core.judge import Candidate, Case, Judgement, Kind, Liking, Verdict, judge_session
-from hemicycle_core.judge.verdict import verdict_of
+from hemicycle_core.judge.verdict import accepted, verdict_of
 from hemicycle_core.rack import Expectation, HeadRecord, Owned, Reach, TypeLine, expect, owned, reach, type_lines
 from hemicycle_core.rack.lofts import Head as CoreHead
 from hemicycle_core.samples import Average
@@ -24,7 +24,7 @@ from hemicycle_core.thresholds import Thresholds
 from hemicycle_core.units import yd_text
 
 from ..models import Build, FittingSession
-from .bag import SessionBag, typed_sd_m
+from .bag import SessionBag, name_of, typed_sd_m
 from .cache import new_cache, remembered, shots_key
 from .rows import SessionRows, read_rows
 
@@ -41,17 +41,13 @@ BESIDE_THE_POINT = {
     "revision",
 }
 JUDGEMENTS, LINES = new_cache(), new_cache()
+ROLL_KNOWN_FROM = 5  # shots
 FILLING = {Kind.FILLS, Kind.FILLS_NOT_SETTLED}
 
 
 def head_key(build: Build) -> str:
     """The name under which the rack's predictions know the head of a build."""
     return f"head {build.head_id}" if build.head_id else f"own {build.pk}"
-
-
-def name_of(build: Build) -> str:
-    """A name that no other club of the session has: own clubs by theirs, candidates by their letter first."""
-    return build.name if build.is_own else f"{build.letter} {build.name}"
 
 
 class JudgedSession:
@@ -128,9 +124,28 @@ class JudgedSession:
         roll = line.roll_at(slot.target_m)
         return slot_with_roll(self.bag.layout, slot.index, self.bag.gap.lower, self.bag.gap.upper, roll)
 
-    def targets_as(self, slot: Slot, head_type: HeadType) -> list[Target]:
-        """The targets in force for one kind of head; a carry that the fitter set stays as it was set."""
-        own = self.slot_as(slot, head_type)
+    def window_of(self, build: Build, slot: Slot) -> Slot:
+        """A slot for one build: by its own roll-out once five of its shots count, by its kind's before. That roll
+        stands from then on, so that a window moves once."""
+        roll = self.measured_roll(build)
+        if roll is None or self.bag.layout is None or self.bag.gap is None or self.bag.like is not None:
+            return self.slot_as(slot, HeadType(build.head_type))
+        return slot_with_roll(self.bag.layout, slot.index, self.bag.gap.lower, self.bag.gap.upper, roll)
+
+    def measured_roll(self, build: Build) -> float | None:
+        """How far its first five counted shots rolled, metres; None before, and where totals are not known. On the turf
+        that was stated, where one was."""
+        kept = [shot for shot in self.rows.shots_of(build) if shot.kept and shot.get("carry_m") is not None]
+        if len(kept) < ROLL_KNOWN_FROM:
+            return None
+        if self.rows.session.turf:
+            total, carry = self.bag.totals.get(build.pk), self.bag.mean(build, "carry_m")
+            return None if total is None or carry is None else total - carry.mean
+        rolls = [total - shot.values["carry_m"] for shot in kept if (total := shot.get("total_m")) is not None]
+        return sum(rolls[:ROLL_KNOWN_FROM]) / ROLL_KNOWN_FROM if len(rolls) >= ROLL_KNOWN_FROM else None
+
+    def targets_in(self, slot: Slot, own: Slot) -> list[Target]:
+        """The targets in force with the window of a kind or a build; a carry the fitter set stays as it was set."""
         return [
             replace(target, low=own.low_m, high=own.high_m)
             if target.quantity == "carry_m" and self.bag.override_of(slot, "carry_m") is None
@@ -138,10 +153,14 @@ class JudgedSession:
             for target in self.bag.targets(slot)
         ]
 
+    def targets_as(self, slot: Slot, head_type: HeadType) -> list[Target]:
+        """The targets in force for one kind of head."""
+        return self.targets_in(slot, self.slot_as(slot, head_type))
+
     def wanted_of(self, build: Build) -> list[Target]:
-        """What a candidate is judged by: its slot's targets, with the carry of its own kind of head."""
-        slot = None if build.is_own else self.bag.slot_of(build)
-        return [] if slot is None else self.targets_as(slot, HeadType(build.head_type))
+        """What a candidate is judged by: its slot's targets, with the carry window of its own."""
+        slot = None if build.is_own or build.accepted_at is not None else self.bag.slot_of(build)
+        return [] if slot is None else self.targets_in(slot, self.window_of(build, slot))
 
     def out_of_reach(self, slot: Slot) -> Reach | None:
         """Whether the landing wanted can be had at this speed; None where it is, or where nothing is known."""
@@ -183,15 +202,18 @@ class JudgedSession:
     def _judged(self) -> Judgement:
         gap = self.bag.gap
         cases = [
-            Case(self.candidate(build), self.slot_as(slot, kind), self.targets_as(slot, kind), gap.lower, gap.upper)
+            Case(self.candidate(build), self.window_of(build, slot), self.wanted_of(build), gap.lower, gap.upper)
             for build in self.rows.candidates
-            for kind in (HeadType(build.head_type),)
-            if gap is not None and (slot := self.bag.slot_of(build)) is not None
+            if gap is not None and build.accepted_at is None and (slot := self.bag.slot_of(build)) is not None
         ]
-        own = [self.candidate(build) for build in self.rows.own if self.rows.shots_of(build)]
+        own = [
+            replace(self.candidate(build), name=name_of(build))
+            for build in self.rows.in_bag
+            if self.rows.shots_of(build)
+        ]
         budget = None if self.rows.session.budget is None else float(self.rows.session.budget)
         replaced = None if self.bag.like is None else self.bag.like.name
-        return judge_session(
+        judged = judge_session(
             cases,
             jobs=self.rows.core_jobs,
             own=own,
@@ -199,21 +221,28 @@ class JudgedSession:
             budget=budget,
             feared=self.rows.feared,
             thresholds=self.thresholds,
+            nothing_open=gap is None,
         )
+        said = {each.letter: each for each in judged.verdicts}
+        said |= {build.letter: accepted(self.candidate(build)) for build in self.rows.accepted}
+        in_order = (said.get(build.letter) for build in self.rows.candidates)
+        return replace(judged, verdicts=tuple(each for each in in_order if each is not None))
 
     @cached_property
     def at_first(self) -> dict[str, str]:
         """The verdict of each candidate by the first targets that were kept, by letter; empty where they are the
         same still. Targets drift to fit the club that felt good: this shows it."""
         gap, layout = self.bag.gap, self.bag.layout
-        if gap is None or layout is None or len(self.rows.versions) < 2:
+        # What was taken in cut the space anew: the first targets were another slot's.
+        if gap is None or layout is None or len(self.rows.versions) < 2 or self.rows.accepted:
             return {}
         slots = [
             [Target(each["quantity"], each["low"], each["high"], "As first set.") for each in slot]
             for slot in self.rows.versions[0].slots
         ]
         said = {}
-        for build, verdict in zip(self.rows.candidates, self.verdicts, strict=False):
+        for verdict in self.verdicts:
+            build = next(each for each in self.rows.candidates if each.letter == verdict.letter)
             targets = _nearest(slots, self.bag.mean(build, "carry_m"))
             if targets is None:
                 continue

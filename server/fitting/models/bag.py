@@ -28,10 +28,13 @@ class Build(ScopedModel):
     typed_carry_m = models.FloatField(null=True)
     typed_total_m = models.FloatField(null=True)
     typed_doubt_m = models.FloatField(null=True, help_text="Give or take of what was typed; null: the usual one.")
+    known_from = models.CharField(max_length=80, blank=True, help_text="When and where what is typed was measured.")
+    known_flight = models.JSONField(null=True, help_text="Height, landing and spin as they were measured then.")
     price = models.DecimalField(max_digits=8, decimal_places=2, null=True)
     turned_from = models.ForeignKey("self", on_delete=models.PROTECT, null=True, related_name="settings")
     liking = models.CharField(max_length=8, choices=LIKINGS, default=Liking.NEUTRAL.value)
     archived = models.BooleanField(default=False)
+    accepted_at = models.DateTimeField(null=True, help_text="Taken into the bag for the time being.")
     imported = models.ForeignKey("ShotImport", on_delete=models.PROTECT, null=True, help_text="The file it came with.")
 
     @property

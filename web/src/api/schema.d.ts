@@ -95,6 +95,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/builds/{build_id}/accepted": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description Take a build into the bag for the time being, or out of it again. */
+        put: operations["accept"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/builds/{build_id}/settings": {
         parameters: {
             query?: never;
@@ -857,6 +874,9 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        AcceptedInRequest: {
+            accepted: boolean;
+        };
         AgreeInRequest: {
             builds: number[];
             reasons: string;
@@ -1068,6 +1088,7 @@ export interface components {
             length_m: number | null;
             price: string | null;
             fixed: boolean;
+            accepted: boolean;
             liking: components["schemas"]["Liking"];
             turned_from: string;
             settings_deg: number[];
@@ -1076,6 +1097,7 @@ export interface components {
             /** Format: double */
             total_m: number | null;
             carry_from: components["schemas"]["CarryFromEnum"];
+            known_from: string;
             /** Format: double */
             carry_doubt_m: number | null;
             /** Format: double */
@@ -1089,6 +1111,7 @@ export interface components {
             wanted: {
                 [key: string]: components["schemas"]["SpanOut"];
             };
+            roll_known: boolean;
             /** Format: double */
             miss_cost_m: number | null;
             averages: {
@@ -2056,7 +2079,7 @@ export interface components {
             undone: boolean;
         };
         /** @enum {string} */
-        VerdictKind: "needs_shots" | "fills" | "fills_not_settled" | "one_turn" | "other_job" | "crowds" | "one_head" | "not_supported" | "keep" | "vetoed" | "recommended";
+        VerdictKind: "needs_shots" | "fills" | "fills_not_settled" | "one_turn" | "other_job" | "crowds" | "one_head" | "not_supported" | "keep" | "vetoed" | "accepted" | "recommended";
         VerdictOut: {
             build: number;
             letter: string;
@@ -2371,6 +2394,34 @@ export interface operations {
             cookie?: never;
         };
         requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionOut"];
+                };
+            };
+        };
+    };
+    accept: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A revision that the reader has: shots that did not change after it are left out. */
+                "Since-Revision"?: number;
+            };
+            path: {
+                build_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AcceptedInRequest"];
+            };
+        };
         responses: {
             200: {
                 headers: {

@@ -287,6 +287,13 @@ export const change = {
 		got(
 			client.PUT("/api/imports/{import_id}", { params: { path: { import_id: imported } }, body: { undone } }),
 		),
+	accepted: (build: number, accepted: boolean) =>
+		got(
+			client.PUT("/api/builds/{build_id}/accepted", {
+				params: { path: { build_id: build } },
+				body: { accepted },
+			}),
+		),
 	setting: (build: number, loft: number) =>
 		got(
 			client.POST("/api/builds/{build_id}/settings", {

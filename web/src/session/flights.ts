@@ -2,11 +2,13 @@
 import type { BoardLine, Session } from "../api/client";
 import type { BoardClub } from "../instruments/flight-board/FlightBoard";
 import { type Metres, toFeet, toYards, yardsOf } from "../ui/units";
-import { shotsOf } from "./select";
+import { windowFor } from "./gates";
+import { buildOf, shotsOf } from "./select";
 
 export function boardClub(session: Session, line: BoardLine): BoardClub {
 	return {
 		letter: line.letter,
+		window: line.letter ? windowFor(buildOf(session, line.build)) : undefined,
 		name: line.name,
 		path: line.path.map(([far = 0, up = 0]) => [toYards(far as Metres), toFeet(up as Metres)]),
 		carry: toYards(line.carry_m),

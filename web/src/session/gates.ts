@@ -7,7 +7,8 @@ import { candidatesOf, carriesOf, ownOf, type Window, windowsOf } from "./select
 /** One scale for every gate of the session: the window and all kept candidate shots. */
 export function gateSpan(session: Session): Span {
 	const shots = candidatesOf(session).flatMap((build) => carriesOf(session, build.id));
-	const windows = windowsOf(session).flatMap((window) => [window.low, window.high]);
+	const judgedBy = candidatesOf(session).flatMap((build) => windowFor(build) ?? []);
+	const windows = [...windowsOf(session), ...judgedBy].flatMap((window) => [window.low, window.high]);
 	const own = candidatesOf(session).length
 		? []
 		: ownOf(session).flatMap((build) => carriesOf(session, build.id));
@@ -20,8 +21,9 @@ const OPEN = { low: null, high: null };
 export const wantedOf = (build: Build, key: string): { low: number | null; high: number | null } =>
 	build.wanted[key] ?? OPEN;
 
-/** The carry window a build is judged by: its kind's own, as what rolls further may carry less. */
-export function windowFor(build: Build): Window | undefined {
+/** The carry window a build is judged by: its own, as what rolls further may carry less. */
+export function windowFor(build: Build | undefined): Window | undefined {
+	if (!build) return undefined;
 	const { low, high } = wantedOf(build, "carry_m");
 	return low !== null && high !== null
 		? { low: toYards(low as Metres), high: toYards(high as Metres) }

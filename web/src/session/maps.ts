@@ -2,17 +2,17 @@
 import type { Bag, BagPlan, BagSide, Gap, Session } from "../api/client";
 import type { CarryMapProps, MapAfter, MapClub, MapHole, MapRing } from "../instruments/carry-map/CarryMap";
 import { figure, type Metres, toYards, yd } from "../ui/units";
-import { buildOf, candidatesOf, carriesOf, ownOf, windowsOf } from "./select";
+import { buildOf, candidatesOf, carriesOf, inBag, nameOf, windowsOf } from "./select";
 import { ruleWords } from "./words";
 
 function mapClubs(session: Session): MapClub[] {
-	return ownOf(session).flatMap((build) =>
+	return inBag(session).flatMap((build) =>
 		build.carry_m === null
 			? []
 			: [
 					{
 						id: build.id,
-						name: build.name,
+						name: nameOf(build),
 						carry: toYards(build.carry_m),
 						total: toYards(build.total_m ?? build.carry_m),
 						spread: build.carry_from === "hit" && build.spread_m !== null ? toYards(build.spread_m) : null,
@@ -49,13 +49,15 @@ function mapOverlaps(gaps: Gap[], name: (id: number) => string) {
 }
 
 export function mapRings(session: Session): MapRing[] {
-	return candidatesOf(session).map((build) => ({
-		letter: build.letter,
-		name: build.name,
-		carry: build.carry_m === null ? null : toYards(build.carry_m),
-		total: build.total_m === null ? null : toYards(build.total_m),
-		shots: carriesOf(session, build.id),
-	}));
+	return candidatesOf(session)
+		.filter((build) => !build.accepted)
+		.map((build) => ({
+			letter: build.letter,
+			name: build.name,
+			carry: build.carry_m === null ? null : toYards(build.carry_m),
+			total: build.total_m === null ? null : toYards(build.total_m),
+			shots: carriesOf(session, build.id),
+		}));
 }
 
 export function readoutOf(bag: Bag, name: (id: number) => string): CarryMapProps["readout"] {
@@ -76,7 +78,7 @@ export function readoutOf(bag: Bag, name: (id: number) => string): CarryMapProps
 }
 
 export function mapProps(session: Session, after?: MapAfter): CarryMapProps {
-	const name = (id: number) => buildOf(session, id)?.name ?? "";
+	const name = (id: number) => nameOf(buildOf(session, id));
 	return {
 		title: `Carry map of ${session.customer.name}`,
 		clubs: mapClubs(session),

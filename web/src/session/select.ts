@@ -7,6 +7,12 @@ export const buildOf = (session: Session, id: number | null): Build | undefined 
 export const candidatesOf = (session: Session): Build[] =>
 	session.builds.filter((build) => build.letter !== "");
 export const ownOf = (session: Session): Build[] => session.builds.filter((build) => build.letter === "");
+/** The bag as it is now: the player's own and what was taken in for the time being. */
+export const inBag = (session: Session): Build[] =>
+	session.builds.filter((build) => build.letter === "" || build.accepted);
+/** By its name, a build of the stand by its letter first. */
+export const nameOf = (build: Build | undefined): string =>
+	build ? `${build.letter} ${build.name}`.trim() : "";
 export const lettersOf = (session: Session): string[] => candidatesOf(session).map((build) => build.letter);
 export const shotsOf = (session: Session, build: number): Shot[] =>
 	session.shots.filter((shot) => shot.build === build);

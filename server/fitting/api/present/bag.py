@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 from collections.abc import Mapping
-from dataclasses import replace
 
 from hemicycle_core.bag import (
     Gap,
@@ -24,7 +23,8 @@ from hemicycle_core.rack import Reach
 from hemicycle_core.rack.differences import Spec, differences
 from hemicycle_core.units import yards
 
-from ...domain.session import JudgedSession, name_of
+from ...domain.bag import name_of
+from ...domain.session import JudgedSession
 from ...models import Build
 from ..schemas.bag import BagOut, GapInWork, GapOut, RemarkOut, SlotOut, SpanOut, TargetOut, TypeWindow
 
@@ -63,7 +63,7 @@ def present_gap(gap: Gap, ids: Mapping[str, int]) -> GapOut:
 
 def present_bag(judged: JudgedSession) -> BagOut:
     covered = judged.bag.coverage
-    ids = {build.name: build.pk for build in judged.rows.own}
+    ids = {name_of(build): build.pk for build in judged.rows.in_bag}
 
     rules = covered.rules
     session = judged.rows.session
@@ -81,7 +81,7 @@ def present_bag(judged: JudgedSession) -> BagOut:
         turf=Firmness(session.turf) if session.turf else None,
         stand=differences([_spec(build) for build in judged.rows.candidates]),
         moved={build.letter: moved_by(judged, build) for build in judged.rows.candidates},
-        club_count=len(judged.rows.own),
+        club_count=len(judged.rows.in_bag),
         headline=_headline(judged),
         in_work=_in_work(judged, ids),
         remarks=[RemarkOut(ids[each.club], each.what, each.sentence) for each in _remarks(judged)],
@@ -96,9 +96,9 @@ def _spec(build: Build) -> Spec:
 def moved_by(judged: JudgedSession, build: Build) -> str:
     """What a candidate would do to its neighbours in the bag; empty before it was hit."""
     club = judged.bag.carried(build)
-    if club is None:
+    if club is None or build.accepted_at is not None:
         return ""
-    after = coverage([*judged.bag.clubs, replace(club, name=name_of(build))], judged.bag.rules)
+    after = coverage([*judged.bag.clubs, club], judged.bag.rules)
     return replanned(judged.bag.coverage, after, name_of(build))
 
 

@@ -9,8 +9,8 @@ from decimal import Decimal
 import numpy as np
 from hemicycle_core.bag import Bag, Carried, HeadType, next_gap_words
 
+from ...domain.bag import name_of
 from ...domain.planning import Planning
-from ...domain.session import name_of
 from ...models import BagPlan, Build
 from ..schemas.plans import BagJobOut, BagPlanOut, ClubLine, PlansOut
 from .bag import present_gap

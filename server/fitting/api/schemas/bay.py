@@ -10,10 +10,11 @@ from .words import CarryFrom, HeadType, Intent, Liking, Source, Strike
 
 @dataclass
 class BuildOut:
-    """carry_from: hit, typed or none; carry_doubt_m: give or take of that figure, nine times in ten.
-    averages: over kept shots, averages_all: over every shot, by reading.
+    """carry_from: hit, typed or none; known_from: when and in which air a typed figure was measured; carry_doubt_m:
+    give or take of that figure, nine times in ten. averages: over kept shots, averages_all: over every shot, by reading.
     sources: of each average, the least trusted of its shots. settings_deg: the lofts its sleeve offers. wanted: what it
-    is judged by, by reading, with the carry of its own kind of head; empty for a club of the player's own."""
+    is judged by, by reading, with the carry window of its own; empty for a club of the player's own. accepted: taken
+    into the bag for the time being. roll_known: that window is by its own measured roll."""
 
     id: int
     letter: str
@@ -26,12 +27,14 @@ class BuildOut:
     length_m: float | None
     price: str | None
     fixed: bool
+    accepted: bool
     liking: Liking
     turned_from: str
     settings_deg: list[float]
     carry_m: float | None
     total_m: float | None
     carry_from: CarryFrom
+    known_from: str
     carry_doubt_m: float | None
     spread_m: float | None
     kept: int
@@ -40,6 +43,7 @@ class BuildOut:
     settled: bool
     more: int | None
     wanted: dict[str, SpanOut]
+    roll_known: bool
     miss_cost_m: float | None
     averages: dict[str, float]
     averages_all: dict[str, float]
@@ -84,6 +88,11 @@ class CandidatesIn:
 @dataclass
 class SettingIn:
     set_loft_deg: float
+
+
+@dataclass
+class AcceptedIn:
+    accepted: bool
 
 
 @dataclass

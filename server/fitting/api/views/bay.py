@@ -11,7 +11,7 @@ from rest_framework.views import APIView
 
 from ...actions import builds, sessions, shots
 from ..answers import changed, documented_change
-from ..schemas.bay import AsideIn, AskIn, CandidatesIn, CountsIn, InHandIn, MoveIn, SettingIn, StrikeIn
+from ..schemas.bay import AcceptedIn, AsideIn, AskIn, CandidatesIn, CountsIn, InHandIn, MoveIn, SettingIn, StrikeIn
 
 
 class CandidatesView(APIView):
@@ -31,6 +31,14 @@ class SettingsView(APIView):
         setting = given(request, SettingIn)
         build = builds.new_setting(actor_of(request), build_id, set_loft_deg=setting.set_loft_deg)
         return changed(request, build.session_id, 201)
+
+
+class AcceptedView(APIView):
+    @documented_change(AcceptedIn, name="accept", tags=["bag"])
+    def put(self, request: Request, build_id: int) -> Response:
+        """Take a build into the bag for the time being, or out of it again."""
+        build = builds.accept(actor_of(request), build_id, accepted=given(request, AcceptedIn).accepted)
+        return changed(request, build.session_id)
 
 
 class InHandView(APIView):

@@ -10,6 +10,8 @@ import { spanOf, ticks } from "../scale";
 export interface BoardClub {
 	letter: string;
 	name: string;
+	/** The carry window it is judged by. */
+	window?: { low: number; high: number } | undefined;
 	/** Downrange yards and height in feet. */
 	path: [number, number][];
 	carry: number;
@@ -34,6 +36,18 @@ export interface FlightBoardProps {
 	neighbours: BoardClub[];
 	windows: { low: number; high: number }[];
 }
+
+interface Band {
+	letter: string;
+	low: number;
+	high: number;
+}
+
+/** The windows that the clubs shown are judged by, each its own; the slots' where no club has one yet. */
+const bandsOf = (clubs: BoardClub[], windows: FlightBoardProps["windows"]): Band[] => {
+	const own = clubs.flatMap(({ letter, window }) => (window ? [{ letter, ...window }] : []));
+	return own.length ? own : windows.map((window) => ({ letter: "", ...window }));
+};
 
 const WIDTH = 860;
 const LEFT = 44;
@@ -100,17 +114,29 @@ export function SideView({
 					{yards === 0 ? "0 yd" : yards}
 				</text>
 			))}
-			{windows.map((window) => (
-				<rect
-					key={window.low}
-					x={x(window.low)}
-					width={x(window.high) - x(window.low)}
-					y="6"
-					height={height - 30}
-					fill="var(--window)"
-					fillOpacity="0.55"
-					stroke="var(--window-line)"
-				/>
+			{bandsOf(clubs, windows).map((band, index) => (
+				<g key={`${band.letter}${band.low}`}>
+					<rect
+						x={x(band.low)}
+						width={x(band.high) - x(band.low)}
+						y="6"
+						height={height - 30}
+						fill="var(--window)"
+						fillOpacity={band.letter ? 0.35 : 0.55}
+						stroke={band.letter ? "none" : "var(--window-line)"}
+					/>
+					{band.letter && (
+						<rect
+							x={x(band.low)}
+							width={x(band.high) - x(band.low)}
+							y={6 + index * 5}
+							height="3"
+							fill={letterColour(band.letter)}
+						>
+							<title>{`Window of ${band.letter}: ${Math.round(band.low)} to ${Math.round(band.high)}`}</title>
+						</rect>
+					)}
+				</g>
 			))}
 			{neighbours.map((club) => (
 				<Track key={club.name} club={club} x={x} y={y} ink />
@@ -212,10 +238,8 @@ function Patterns({ clubs }: { clubs: BoardClub[] }) {
 
 function LandingZone({ clubs, windows }: FlightBoardProps) {
 	const kept = clubs.flatMap((club) => club.shots.filter((shot) => !shot.aside));
-	const ends = [
-		...windows.flatMap((window) => [window.low, window.high]),
-		...clubs.map((club) => club.total),
-	];
+	const bands = bandsOf(clubs, windows);
+	const ends = [...bands.flatMap((band) => [band.low, band.high]), ...clubs.map((club) => club.total)];
 	const span = spanOf([...kept.map((shot) => shot.carry), ...ends], 10, 4);
 	const wide = Math.max(12, ...kept.map((shot) => Math.abs(shot.offline))) + 3;
 	// One scale for both directions: a yard is a yard. Seen from behind the player: further is up, right is right.
@@ -237,17 +261,27 @@ function LandingZone({ clubs, windows }: FlightBoardProps) {
 				<rect x={LEFT} y={ZONE_TOP} width={width} height={height} />
 			</clipPath>
 			<rect x={LEFT} y={ZONE_TOP} width={width} height={height} fill="var(--color-base-100)" />
-			{windows.map((window) => (
-				<rect
-					key={window.low}
-					x={LEFT}
-					width={width}
-					y={y(window.high)}
-					height={y(window.low) - y(window.high)}
-					fill="var(--window)"
-					fillOpacity="0.55"
-					stroke="var(--window-line)"
-				/>
+			{bands.map((band, index) => (
+				<g key={`${band.letter}${band.low}`}>
+					<rect
+						x={LEFT}
+						width={width}
+						y={y(band.high)}
+						height={y(band.low) - y(band.high)}
+						fill="var(--window)"
+						fillOpacity={band.letter ? 0.35 : 0.55}
+						stroke={band.letter ? "none" : "var(--window-line)"}
+					/>
+					{band.letter && (
+						<rect
+							x={LEFT + index * 5}
+							width="3"
+							y={y(band.high)}
+							height={y(band.low) - y(band.high)}
+							fill={letterColour(band.letter)}
+						/>
+					)}
+				</g>
 			))}
 			{ticks({ low: -wide, high: wide }, step).map((offline) => (
 				<g key={offline}>

@@ -135,6 +135,8 @@ export function Bag(props: PlaceProps) {
 						onPick={() => setPicking(true)}
 						onList={() => setPart("list")}
 						agreed={agreed}
+						act={act}
+						busy={busy}
 					/>
 				)}
 				{part === "list" && <ShortList session={session} act={act} busy={busy} />}

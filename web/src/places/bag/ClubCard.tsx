@@ -42,6 +42,7 @@ export function ClubCard({
 					Close
 				</button>
 			</div>
+			{build.known_from && <p className="quiet text-sm">As measured {build.known_from}.</p>}
 			<fieldset disabled={agreed || busy} className="space-y-2">
 				{shots.length === 0 ? (
 					<form

@@ -1,6 +1,6 @@
 /** How the holes are drawn: a rule for each end of the bag, the step wanted, the turf, how many clubs to place. */
 import { useState } from "react";
-import type { Firmness, GapRule, Session } from "../../api/client";
+import type { Firmness, GapOrder, GapRule, Session } from "../../api/client";
 import { change } from "../../api/session";
 import { VOCABULARY } from "../../api/vocabulary";
 import type { PlaceProps } from "../../session/place";
@@ -8,6 +8,12 @@ import { RULES } from "../../session/words";
 import { typedYards } from "../../ui/typed";
 import { type Metres, toYards } from "../../ui/units";
 
+const ORDERS: Record<GapOrder, string> = {
+	need: "what is missed most",
+	width: "the widest hole",
+	top: "from the top",
+	bottom: "from the bottom",
+};
 const TURFS = [null, ...VOCABULARY.firmness] as const;
 const COUNTS = Array.from({ length: VOCABULARY.most.clubsToPlace }, (_, index) => index + 1);
 
@@ -16,12 +22,14 @@ export type Gap = Partial<{
 	clubs_to_place: number;
 	gap_above: number | null;
 	like_for: number | null;
+	order: GapOrder;
 }>;
 
 /** Change the space in work; what is not named stays as it is. */
 export const gapChange = (session: Session, over: Gap) => () =>
 	change.gap(session.id, {
 		rule: session.rule,
+		order: session.bag.gap_order,
 		clubs_to_place: session.clubs_to_place,
 		gap_above: session.bag.in_work?.like ? null : (session.bag.in_work?.lower ?? null),
 		like_for: session.bag.in_work?.like ?? null,
@@ -140,6 +148,23 @@ function Steps({ session, act, busy }: Props) {
 					Usual steps
 				</button>
 			)}
+			<label>
+				<span className="quiet block">First in work</span>
+				<select
+					className="select h-10"
+					value={bag.gap_order}
+					disabled={busy}
+					onChange={(event) =>
+						act(gapChange(session, { order: event.target.value as GapOrder, gap_above: null }))
+					}
+				>
+					{Object.entries(ORDERS).map(([order, words]) => (
+						<option key={order} value={order}>
+							{words}
+						</option>
+					))}
+				</select>
+			</label>
 			<label>
 				<span className="quiet block">Irons and wedges by</span>
 				<select

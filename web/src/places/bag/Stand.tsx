@@ -2,6 +2,8 @@
 import { Link } from "react-router";
 import type { Session } from "../../api/client";
 import { MOST_RINGS } from "../../instruments/carry-map/CarryMap";
+import { Accept } from "../../session/Accept";
+import type { PlaceProps } from "../../session/place";
 import { candidatesOf } from "../../session/select";
 import { Letter } from "../../ui/Letter";
 import { yd } from "../../ui/units";
@@ -11,7 +13,9 @@ export function Stand({
 	onPick,
 	onList,
 	agreed,
-}: {
+	act,
+	busy,
+}: Pick<PlaceProps, "act" | "busy"> & {
 	session: Session;
 	onPick: () => void;
 	onList: () => void;
@@ -51,6 +55,7 @@ export function Stand({
 							{verdict?.at_first && (
 								<p className="hole-text text-[13.5px]">By the first targets: {verdict.at_first}</p>
 							)}
+							<Accept session={session} build={build} act={act} busy={busy} />
 							{session.bag.moved[build.letter] && (
 								<p className="quiet text-[13.5px] leading-snug">{session.bag.moved[build.letter]}</p>
 							)}

@@ -8,6 +8,7 @@ import { FlightBoard } from "../../instruments/flight-board/FlightBoard";
 import { Gate } from "../../instruments/gate/Gate";
 import { spanOf } from "../../instruments/scale";
 import { PANELS } from "../../protocols";
+import { Accept } from "../../session/Accept";
 import { boardClub } from "../../session/flights";
 import { wantedOf } from "../../session/gates";
 import type { PlaceProps } from "../../session/place";
@@ -138,6 +139,11 @@ function VerdictCard({
 				{verdict.why}
 			</p>
 			<Jobs verdict={verdict} />
+			{build && (
+				<p className="mt-1.5">
+					<Accept session={session} build={build} act={act} busy={busy} />
+				</p>
+			)}
 			{verdict.against && !verdict.why.includes(verdict.against) && (
 				<p className="text-[14.5px]">
 					<span className="quiet">Against:</span> {verdict.against}

@@ -4,6 +4,7 @@ import { HEADS, type HeadKind, type Name } from "./fields";
 const LABELS: Record<Name, string> = {
 	miss: "Miss to avoid",
 	shape: "Shape wanted",
+	fear: "What that miss costs",
 	firmness: "Usual ground",
 	most_clubs: "Clubs carried",
 	budget: "Budget",

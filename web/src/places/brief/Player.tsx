@@ -10,6 +10,7 @@ type FormProps = { form: UseFormReturn<Fields> };
 
 export function Player({ form, session, act }: FormProps & Pick<PlaceProps, "session" | "act">) {
 	const pain = useWatch({ control: form.control, name: "pain" });
+	const miss = useWatch({ control: form.control, name: "miss" });
 	return (
 		<section className="grid max-w-4xl grid-cols-2 gap-x-6 gap-y-4 md:grid-cols-4">
 			<Pick
@@ -17,6 +18,13 @@ export function Player({ form, session, act }: FormProps & Pick<PlaceProps, "ses
 				{...form.register("miss")}
 				options={{ none: "No side", left: "Left", right: "Right", short: "Short", long: "Long" }}
 			/>
+			{miss !== "none" && (
+				<Pick
+					label="Such a shot costs"
+					{...form.register("fear")}
+					options={{ same: "No more than any", half: "Half a shot more", whole: "A whole shot more" }}
+				/>
+			)}
 			<Pick
 				label="Shape wanted"
 				{...form.register("shape")}

@@ -1,5 +1,5 @@
 /** The fields of the interview in yards, and the way to and from what the API holds. */
-import type { Session } from "../../api/client";
+import type { Fear, Session } from "../../api/client";
 import { toMetres, toYards } from "../../ui/units";
 
 export type Kind = "green" | "tee" | "layup";
@@ -32,6 +32,7 @@ export interface CourseFields {
 }
 export interface Fields {
 	miss: MissSide;
+	fear: Fear;
 	shape: "any" | "straight" | "draw" | "fade";
 	firmness: Firmness;
 	mostClubs: number;
@@ -47,6 +48,7 @@ export interface Fields {
 /** The fields as the API names them, and as the form does. */
 export const NAMES = {
 	miss: "miss",
+	fear: "fear",
 	shape: "shape",
 	firmness: "firmness",
 	most_clubs: "mostClubs",
@@ -86,6 +88,7 @@ export const fieldsOfJob = (job: Session["brief"]["jobs"][number]): JobFields =>
 export function fieldsOf({ brief }: Session): Fields {
 	return {
 		miss: brief.miss as MissSide,
+		fear: brief.fear,
 		shape: brief.shape,
 		firmness: brief.firmness as Firmness,
 		mostClubs: brief.most_clubs,
@@ -105,6 +108,7 @@ export function fieldsOf({ brief }: Session): Fields {
 export function bodyOf(fields: Fields) {
 	return {
 		miss: fields.miss,
+		fear: fields.fear,
 		shape: fields.shape,
 		firmness: fields.firmness,
 		most_clubs: Number(fields.mostClubs) || 14,

@@ -1,0 +1,23 @@
+/** Taking a build into the bag for the time being, so that the next gap is cut around it; or out of it again. */
+import type { Build, Session } from "../api/client";
+import { change } from "../api/session";
+import type { PlaceProps } from "./place";
+
+export function Accept({
+	session,
+	build,
+	act,
+	busy,
+}: { session: Session; build: Build } & Pick<PlaceProps, "act" | "busy">) {
+	if (session.status === "agreed" || (!build.accepted && build.kept < session.least_shots)) return null;
+	return (
+		<button
+			type="button"
+			className="no-print btn btn-sm h-9 border-base-300 bg-base-100"
+			disabled={busy}
+			onClick={() => act(() => change.accepted(build.id, !build.accepted))}
+		>
+			{build.accepted ? "Take out of the bag again" : "Into the bag for now"}
+		</button>
+	);
+}
