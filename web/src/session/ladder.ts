@@ -2,7 +2,7 @@
 import type { Build, Session } from "../api/client";
 import type { Rung } from "../instruments/ladder/Ladder";
 import { metresOf, toFeet, toYards } from "../ui/units";
-import { buildOf, nameOf, ownOf } from "./select";
+import { buildOf, ownOf } from "./select";
 
 export function rungs(session: Session): Rung[] {
 	const { order, gaps } = session.bag;
@@ -16,7 +16,7 @@ export function rungs(session: Session): Rung[] {
 			const peak = metresOf(build.averages, "peak_m");
 			return {
 				id: build.id,
-				name: nameOf(build),
+				name: build.name,
 				letter: build.letter,
 				loft: build.set_loft_deg,
 				carry: build.carry_m === null ? null : toYards(build.carry_m),

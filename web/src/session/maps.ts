@@ -60,6 +60,17 @@ export function mapRings(session: Session): MapRing[] {
 		}));
 }
 
+/** The widest hole where another is in work. */
+function widestBeside({ gaps, in_work }: Bag, name: (id: number) => string): string[] {
+	const widest = gaps.reduce(
+		(most: Gap | null, gap) => (gap.open_m > (most?.open_m ?? 0) ? gap : most),
+		null,
+	);
+	const mine = gaps.find((gap) => gap.lower === in_work?.lower);
+	if (!widest || in_work?.like || widest.open_m <= (mine?.open_m ?? 0)) return [];
+	return [`Widest: ${yd(widest.open_m)} yd between ${name(widest.lower)} and ${name(widest.upper)}`];
+}
+
 export function readoutOf(bag: Bag, name: (id: number) => string): CarryMapProps["readout"] {
 	const inWork = bag.in_work;
 	if (!inWork) {
@@ -72,7 +83,7 @@ export function readoutOf(bag: Bag, name: (id: number) => string): CarryMapProps
 		over: `Between ${name(inWork.lower)} and ${name(inWork.upper)}`,
 		big: yd(inWork.open_m || upper?.step_m),
 		unit: inWork.open_m > 0 ? "yd uncovered" : "yd step",
-		lines: [`Window: carry ${windows} yd`, inWork.sentence],
+		lines: [`Window: carry ${windows} yd`, inWork.sentence, ...widestBeside(bag, name)],
 		warn: inWork.open_m > 0,
 	};
 }

@@ -11,10 +11,10 @@ from .words import CarryFrom, HeadType, Intent, Liking, Source, Strike
 @dataclass
 class BuildOut:
     """carry_from: hit, typed or none; known_from: when and in which air a typed figure was measured; carry_doubt_m:
-    give or take of that figure, nine times in ten. averages: over kept shots, averages_all: over every shot, by reading.
-    sources: of each average, the least trusted of its shots. settings_deg: the lofts its sleeve offers. wanted: what it
-    is judged by, by reading, with the carry window of its own; empty for a club of the player's own. accepted: taken
-    into the bag for the time being. roll_known: that window is by its own measured roll."""
+    give or take of that figure, nine times in ten. averages: over kept shots, averages_all: over every shot, by
+    reading. sources: of each average, the least trusted of its shots. settings_deg: the lofts its sleeve offers.
+    wanted: what it is judged by, by reading, with the carry window of its own; empty for a club of the player's own.
+    accepted: taken into the bag for the time being. roll_known: that window is by its own measured roll."""
 
     id: int
     letter: str

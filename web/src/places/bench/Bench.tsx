@@ -139,11 +139,6 @@ function VerdictCard({
 				{verdict.why}
 			</p>
 			<Jobs verdict={verdict} />
-			{build && (
-				<p className="mt-1.5">
-					<Accept session={session} build={build} act={act} busy={busy} />
-				</p>
-			)}
 			{verdict.against && !verdict.why.includes(verdict.against) && (
 				<p className="text-[14.5px]">
 					<span className="quiet">Against:</span> {verdict.against}
@@ -151,24 +146,27 @@ function VerdictCard({
 			)}
 			{verdict.shape && <p className="text-[14.5px]">{verdict.shape}</p>}
 			{verdict.change && <p className="text-[14.5px] font-medium">{verdict.change}</p>}
-			<label className="mt-1 flex items-center gap-2 text-[14px]">
-				<span className="quiet">The player</span>
-				<select
-					className="select h-9 w-44"
-					aria-label={`What the player says of ${verdict.letter}`}
-					value={build?.liking ?? "neutral"}
-					disabled={busy || session.status === "agreed"}
-					onChange={(event) =>
-						act(() => change.club(verdict.build, { liking: event.target.value as keyof typeof LIKINGS }))
-					}
-				>
-					{Object.entries(LIKINGS).map(([value, words]) => (
-						<option key={value} value={value}>
-							{words}
-						</option>
-					))}
-				</select>
-			</label>
+			<div className="mt-1 flex flex-wrap items-center gap-2">
+				<label className="flex items-center gap-2 text-[14px]">
+					<span className="quiet">The player</span>
+					<select
+						className="select h-9 w-44"
+						aria-label={`What the player says of ${verdict.letter}`}
+						value={build?.liking ?? "neutral"}
+						disabled={busy || session.status === "agreed"}
+						onChange={(event) =>
+							act(() => change.club(verdict.build, { liking: event.target.value as keyof typeof LIKINGS }))
+						}
+					>
+						{Object.entries(LIKINGS).map(([value, words]) => (
+							<option key={value} value={value}>
+								{words}
+							</option>
+						))}
+					</select>
+				</label>
+				{build && <Accept session={session} build={build} act={act} busy={busy} />}
+			</div>
 		</li>
 	);
 }
