@@ -156,7 +156,7 @@ def test_like_for_like_aims_at_the_old_club_itself():
     old = OWN[1].club
     plan = lay_out_like(old)
     assert plan.slots[0].target_m == old.carry_m
-    assert round(yards(plan.slots[0].high_m - plan.slots[0].low_m)) == 7
+    assert round(yards(plan.slots[0].high_m - plan.slots[0].low_m)) == 8
     same = [*OWN, option("n", 196.5, [0.1, 0.6], kind=HeadType.FAIRWAY)]
     bag = weigh_plan(Plan(frozenset({"5i", "n", "Dr"})), same, DEMAND, RULES, Limits())
     assert (bag.relearn, bag.dropped) == ((), ("5W",))

@@ -133,6 +133,7 @@ SPECTACULAR_SETTINGS = {
     "ENUM_NAME_OVERRIDES": {
         "Firmness": "hemicycle_core.flight.Firmness",
         "Fear": "hemicycle_core.brief.Fear",
+        "FlightWish": "hemicycle_core.brief.FlightWish",
         "GapOrder": "hemicycle_core.bag.GapOrder",
         "GapRule": "hemicycle_core.bag.GapRule",
         "HeadType": "hemicycle_core.bag.HeadType",

@@ -11,6 +11,7 @@ from .gaps import (
     GapRules,
     StepWish,
     coverage,
+    gap_at,
     gap_in_work,
     usual_rules,
     widest_gap,
@@ -36,7 +37,7 @@ from .slots import Slot, SlotLayout, gap_around, lay_out_like, lay_out_slots, ne
 __all__ = [
     "CLOSED_M", "Bag", "BestPlan", "Carried", "ClubOption", "Coverage", "Demand", "Gap", "GapOrder", "GapRule",
     "GapRules", "HeadType", "Limits", "Plan", "Remark", "Slot", "SlotLayout", "StepWish", "SwapPair", "best_plan",
-    "clubs_for", "coverage", "exchanged", "gap_around", "gap_in_work", "in_order", "lay_out_like", "lay_out_slots",
-    "nearest_slot", "next_gap_words", "rebagged", "remarks", "replanned", "slot_with_roll", "usual_rules",
-    "weigh_plan", "widest_gap",
+    "clubs_for", "coverage", "exchanged", "gap_around", "gap_at", "gap_in_work", "in_order", "lay_out_like",
+    "lay_out_slots", "nearest_slot", "next_gap_words", "rebagged", "remarks", "replanned", "slot_with_roll",
+    "usual_rules", "weigh_plan", "widest_gap",
 ]  # fmt: skip

@@ -177,6 +177,15 @@ class GapOrder(StrEnum):
     BOTTOM = "bottom"
 
 
+def gap_at(carry_m: float, covered: Coverage) -> Gap | None:
+    """The space a yardage lies in, the nearest one beyond the ends of the bag; None under two clubs."""
+
+    def off(gap: Gap) -> float:
+        return max(gap.lower.carry_m - carry_m, carry_m - gap.upper.carry_m, 0.0)
+
+    return min((gap for gap in covered.gaps if gap.step_m > 0), key=off, default=None)
+
+
 def open_gaps(covered: Coverage) -> list[Gap]:
     return [gap for gap in covered.gaps if gap.open_m > 0]
 

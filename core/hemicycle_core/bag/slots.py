@@ -25,6 +25,7 @@ from .clubs import Carried
 from .gaps import CLOSED_M, Gap, GapRule, GapRules, StepWish, coverage
 
 SLACK_M = metres(3.5)  # what a fitter can set a club to: half a degree of loft is about 2 yd
+KEPT_M = metres(4)  # a carry this near to the old club's is the same yardage to the player
 MOST_CLUBS = 4
 MOST_OFFERED = 3  # at once: a wider gap is closed in sequence, club after club, on what was measured
 NUMBER_WORDS = ("No club", "One club", "Two", "Three", "Four")
@@ -145,13 +146,14 @@ def gap_around(old: Carried, clubs: Sequence[Carried], rules: GapRules) -> Gap |
     return next((gap for gap in without.gaps if gap.lower.carry_m <= old.carry_m <= gap.upper.carry_m), None)
 
 
-def lay_out_like(old: Carried) -> SlotLayout:
-    """One slot that aims at a club's own carry: the same but newer."""
-    slot = Slot(0, old.carry_m, old.carry_m - SLACK_M, old.carry_m + SLACK_M, old.roll_m, old.carry_sd_m)
+def lay_out_like(old: Carried, does: str = "Like for like") -> SlotLayout:
+    """One slot that aims at a club's own carry: the same but newer, or its yardage with another flight."""
+    slot = Slot(0, old.carry_m, old.carry_m - KEPT_M, old.carry_m + KEPT_M, old.roll_m, old.carry_sd_m)
     said = (
-        f"Like for like: {old.name}’s carry of {yd_text(old.carry_m)} and its flight, so that no yardage is relearned."
+        f"{does}: {old.name}’s carry of {yd_text(old.carry_m)}, give or take {yd_text(KEPT_M)}, so that no yardage is "
+        "relearned."
     )
-    return SlotLayout(GapRule.CARRY_ONLY, 1, (slot,), 0.0, SLACK_M, SLACK_M, said)
+    return SlotLayout(GapRule.CARRY_ONLY, 1, (slot,), 0.0, KEPT_M, KEPT_M, said)
 
 
 def _sentence(lower: Carried, upper: Carried, count: int, rule: GapRule, step: StepWish) -> str:

@@ -20,7 +20,6 @@ USUAL_DEPTH_M, DEGREE_M, MOST_DEPTH_DEG = metres(25), metres(5), 2.0
 LONGEST_DEG = 2.0
 PEAK_ROOM = 0.12  # neighbours' peak heights agree within about this share in an even bag
 SPIN_ROOM_RPM = 300.0
-LIKE_DEG = 2.0  # landing angles this near are one flight to the eye and to a green
 SPIN_SURE = "A question, not a rule: it explains a flight, it does not judge it."
 REACH_M = metres(20)  # a job further than this from a slot's carry belongs to another club
 
@@ -64,7 +63,7 @@ def propose(
     longest = upper.head_type is HeadType.DRIVER and slot.index == len(layout.slots) - 1
     landing = _landing(mine, longest)
     proposed = [_carry(layout, slot, lower, upper), landing, _peak(lower, upper), _spin(lower, upper)]
-    proposed.append(_side(mine, miss))
+    proposed.append(side_target(mine, miss))
     return [target for target in proposed if target is not None]
 
 
@@ -89,24 +88,6 @@ def _known(slot: Slot, clubs: Sequence[Carried]) -> tuple[bool, str]:
     if typed:
         return False, f"Known to {off}: {' and '.join(typed)} {'were' if len(typed) > 1 else 'was'} typed, not hit."
     return True, f"Known to {off} from the shots hit."
-
-
-def propose_like(old: Carried, slot: Slot, jobs: Sequence[Job], *, miss: Miss = Miss.NONE) -> list[Target]:
-    """Targets for the same club but newer: the old one's carry and flight, and the side its jobs allow."""
-    firm, sure = _known(slot, [old])
-    aim = f"As {old.name} does today."
-    wanted = [Target("carry_m", slot.low_m, slot.high_m, f"{aim} Like for like, so that no yardage is relearned.",
-                     firm, sure)]  # fmt: skip
-    flight = (
-        ("landing_deg", old.landing_deg, LIKE_DEG),
-        ("peak_m", old.peak_m, None if old.peak_m is None else PEAK_ROOM * old.peak_m),
-        ("spin_rpm", old.spin_rpm, SPIN_ROOM_RPM),
-    )
-    for quantity, value, room in flight:
-        if value is not None and room is not None:
-            wanted.append(Target(quantity, value - room, value + room, aim, firm=quantity != "spin_rpm", sure=sure))
-    side = _side(jobs_of_slot(jobs, slot), miss)
-    return [*wanted, side] if side else wanted
 
 
 def _landing(jobs: Sequence[Job], longest: bool) -> Target | None:
@@ -145,7 +126,8 @@ def _spin(lower: Carried, upper: Carried) -> Target | None:
     return Target("spin_rpm", low - SPIN_ROOM_RPM, high + SPIN_ROOM_RPM, why, firm=False, sure=SPIN_SURE)
 
 
-def _side(jobs: Sequence[Job], miss: Miss) -> Target | None:
+def side_target(jobs: Sequence[Job], miss: Miss) -> Target | None:
+    """How wide jobs let the pattern be; None without one."""
     if not jobs:
         return None
     tightest = min(jobs, key=lambda job: job.width_m)

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Mapping, Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 from typing import Any
 
 from jsonschema import Draft202012Validator
@@ -25,15 +25,19 @@ from ..brief import (
     NOTHING_FEARED,
     Fear,
     Feared,
+    FlightWish,
     Job,
     JobKind,
     Miss,
     Target,
+    Wanted,
     holds_deg,
     propose,
+    propose_flight,
     propose_like,
     uses_in,
 )
+from ..brief.wishes import flight_wanted, like_wanted
 from ..errors import BadInput
 from ..flight import Air, Anchor, Firmness
 from ..judge import Candidate, Case, Comparison, Judgement, Liking, Verdict, judge_session
@@ -120,6 +124,7 @@ class _Place:
     targets: Sequence[Target]
     lower: Carried
     upper: Carried
+    wanted: Wanted = field(default_factory=Wanted)
 
 
 def _given_place(slot: Mapping[str, Any], clubs: Sequence[Carried], jobs: Sequence[Job]) -> list[_Place]:
@@ -161,8 +166,12 @@ def _like_places(data: Mapping[str, Any], clubs: Sequence[Carried], jobs: Sequen
     if gap is None:
         raise BadInput(f"like: give a club on each side of the {old.name}.", field="like")
     slot = lay_out_like(old).slots[0]
-    targets = propose_like(old, slot, jobs, miss=Miss(data.get("miss", "none")))
-    return [_Place(slot, targets, gap.lower, gap.upper)]
+    miss, flight = Miss(data.get("miss", "none")), data.get("flight")
+    if flight is None:
+        return [_Place(slot, propose_like(old, slot, jobs, miss=miss), gap.lower, gap.upper, like_wanted(old))]
+    asked = FlightWish(flight)
+    targets = propose_flight(old, asked, slot, jobs, miss=miss)
+    return [_Place(slot, targets, gap.lower, gap.upper, flight_wanted(old, asked))]
 
 
 def read_bundle(data: Any) -> Bundle:
@@ -229,7 +238,7 @@ def _case(build: Candidate, places: Sequence[_Place]) -> Case:
     """The place a build is judged for: the one its carry is nearest to."""
     carry = average(values_of(build.shots, "carry_m"))
     place = min(places, key=lambda each: abs(each.slot.target_m - carry.mean)) if carry else places[0]
-    return Case(build, place.slot, place.targets, place.lower, place.upper)
+    return Case(build, place.slot, place.targets, place.lower, place.upper, place.wanted)
 
 
 def _verdict(verdict: Verdict) -> dict[str, Any]:

@@ -5,7 +5,7 @@ from __future__ import annotations
 from typing import Any
 
 from ..bag import GapRule, HeadType
-from ..brief import JobKind
+from ..brief import FlightWish, JobKind
 from ..flight import Firmness
 from ..judge import Liking
 from ..shots import READINGS, Intent, Source, Strike
@@ -117,6 +117,10 @@ SCHEMA: dict[str, Any] = {
                 },
                 description="The carry window. Left out: found from the clubs, by `rule` and `clubs_to_place`.",
             ),
+            "flight": {
+                "enum": [each.value for each in FlightWish],
+                "description": "With `like`: the yardage of that club is to stay and its flight to be other.",
+            },
             "like": {
                 "type": "string",
                 "description": (

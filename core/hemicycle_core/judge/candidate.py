@@ -7,7 +7,7 @@ from dataclasses import dataclass, field
 from enum import StrEnum
 
 from ..bag import Carried, HeadType, Slot
-from ..brief import Target
+from ..brief import Target, Wanted
 from ..flight import Air, Anchor
 from ..shots import Shot
 from ..thresholds import DEFAULT, Thresholds
@@ -54,13 +54,15 @@ class Candidate:
 
 @dataclass(frozen=True)
 class Case:
-    """A candidate with the slot it is judged for, the targets in force there, and the clubs on both sides."""
+    """A candidate with the slot it is judged for, the targets in force there, the clubs on both sides, and the wish
+    that leads."""
 
     candidate: Candidate
     slot: Slot
     targets: Sequence[Target]
     lower: Carried
     upper: Carried
+    wanted: Wanted = field(default_factory=Wanted)
 
 
 def hit_enough(shots: Sequence[Shot], *, own: bool, thresholds: Thresholds = DEFAULT) -> bool:

@@ -12,9 +12,10 @@ from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, replace
 from enum import StrEnum
 
+from ..brief import Wanted, Wish
 from ..thresholds import DEFAULT, Thresholds
 from ..units import yard_words
-from .candidate import Candidate, Liking
+from .candidate import Candidate, Case, Liking
 from .facts import in_ten
 from .stopping import chance_best, keep_settled, more_shots, more_to_keep, settled_on
 from .verdict import Kind, Verdict, no_gain
@@ -58,18 +59,23 @@ def choose(
     verdicts: Sequence[Verdict],
     weighed: Weighed,
     *,
+    cases: Sequence[Case] = (),
     bags: Weighed | None = None,
     budget: float | None = None,
     thresholds: Thresholds = DEFAULT,
 ) -> Choice:
-    """Choose among the builds that were judged. bags: by what the whole bag makes of the jobs, where it is known."""
+    """Choose among the builds that were judged. cases: theirs, for the wish that leads. bags: by what the whole bag
+    makes of the jobs, where it is known."""
     of = {verdict.letter: verdict for verdict in verdicts}
     heard = [each for each in candidates if (said := of.get(each.letter)) is not None and said.kind not in NEVER]
     open_ = [each for each in heard if budget is None or each.price is None or each.price <= budget]
     played = [each for each in open_ if weighed.played.get(each.letter)]
     waiting = next((verdict for verdict in verdicts if verdict.kind is Kind.NEEDS_SHOTS), None)
+    wanted = Wanted() if not cases else cases[0].wanted
     if not open_:
         made = _none_left(verdicts, heard, budget)
+    elif wanted.wish is not Wish.GAP:
+        made = _by_wish(open_, of, wanted)
     elif played:
         made = _by_shots(played, bags or weighed, bags is not None, waiting is not None, thresholds)
     else:
@@ -102,6 +108,32 @@ def _in_spite_of(verdict: Verdict) -> str:
         way = "short of" if verdict.off_m < 0 else "past"
         return f" It carries {yard_words(abs(verdict.off_m))} {way} its window: the jobs count for more."
     return " It does not land as the window asks: the jobs count for more."
+
+
+def _by_wish(open_: Sequence[Candidate], of: Mapping[str, Verdict], wanted: Wanted) -> Choice:
+    """What was asked of an old club decides; no gain in shots is asked for."""
+    doing = [each for each in open_ if of[each.letter].kind in FILLING]
+    if not doing:
+        words = f"Keep the {wanted.old}: none of these {wanted.does}."
+        return Choice(None, None, Because.KEEP, words, all(of[each.letter].settled for each in open_), gain_price=0.0)
+    top = max(of[each.letter].chance or 0.0 for each in doing)
+    close = sorted((each for each in doing if (of[each.letter].chance or 0.0) >= top - CHANCE_NOISE), key=_cheaper)
+    chosen = close[0]
+    rest = [each for each in doing if each is not chosen]
+    runner = max(rest, key=lambda each: (of[each.letter].chance or 0.0, each.key), default=None)
+    said = of[chosen.letter]
+    surely = "" if said.kind is Kind.FILLS else ", as far as can be told yet"
+    beside = f" {runner.letter} does too." if runner is not None else ""
+    return Choice(
+        chosen.letter,
+        runner.letter if runner else None,
+        Because.CHEAPER if len(close) > 1 else Because.MOST_SHOTS,
+        f"{chosen.letter} {wanted.does}{surely}.{beside}",
+        said.kind is Kind.FILLS,
+        chance_best=said.chance,
+        gain_price=chosen.price,
+        more=(chosen.letter, said.more) if said.more else None,
+    )
 
 
 def _by_chance(open_: Sequence[Candidate], of: Mapping[str, Verdict]) -> Choice:

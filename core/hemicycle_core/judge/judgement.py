@@ -65,7 +65,7 @@ def judge_session(
     said = [verdict_of(case, weighed, jobs=jobs, bags=bags, thresholds=thresholds) for case in cases]
     if nothing_open and not cases:
         return Judgement((), (), NOTHING_OPEN, weighed, bags)
-    choice = choose(candidates, said, weighed, bags=bags, budget=budget, thresholds=thresholds)
+    choice = choose(candidates, said, weighed, cases=cases, bags=bags, budget=budget, thresholds=thresholds)
     verdicts = tuple(recommended(each) if each.letter == choice.letter else each for each in said)
     pairs = (compare(a, b, weighed=weighed, thresholds=thresholds) for a, b in combinations(candidates, 2))
     return Judgement(

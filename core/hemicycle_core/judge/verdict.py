@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import math
-from collections.abc import Sequence
+from collections.abc import Callable, Iterator, Sequence
 from dataclasses import dataclass, field, replace
 from enum import StrEnum
 
@@ -11,12 +11,12 @@ from scipy.special import ndtr, stdtr, stdtrit
 
 from ..bag import Carried
 from ..bag.gaps import CROWDED_M
-from ..brief import Job, JobKind, Target
+from ..brief import Job, JobKind, Target, Wish
 from ..samples.averages import Average, average, cost_of_a_miss, values_of
 from ..samples.certainty import MOST_MORE, SETTLED_SHARE
 from ..samples.pool import Centre
 from ..thresholds import DEFAULT, Thresholds
-from ..units import metres, yard_words, yards, yd_text
+from ..units import feet, metres, yard_words, yards, yd_text
 from .candidate import Candidate, Case, Liking
 from .changes import EFFECTS, Change, ChangeKind
 from .doubt import MEASURED_CARRY_SHARE, Doubt, doubt
@@ -72,6 +72,27 @@ class Verdict:
 
 
 @dataclass(frozen=True)
+class _Demand:
+    """A reading that the wish asks for, as it is and how well that is known."""
+
+    target: Target
+    mean: float
+    error: float
+
+    def chance(self, gain: float = 0.0) -> float:
+        low, high = (math.inf if edge is None else edge for edge in (self.target.low, self.target.high))
+        at = self.mean + gain
+        below = 0.0 if self.target.low is None else float(ndtr((low - at) / self.error))
+        above = 0.0 if self.target.high is None else float(ndtr((at - high) / self.error))
+        return max(0.0, 1.0 - below - above)
+
+    @property
+    def met(self) -> bool:
+        low, high = self.target.low, self.target.high
+        return (low is None or self.mean >= low) and (high is None or self.mean <= high)
+
+
+@dataclass(frozen=True)
 class _Evidence:
     """The averages a verdict is made from."""
 
@@ -82,6 +103,7 @@ class _Evidence:
     doubt: Doubt
     window: Target
     holds: Target | None
+    demands: tuple[_Demand, ...] = ()
 
     @property
     def half_width_m(self) -> float:
@@ -109,8 +131,10 @@ class _Evidence:
 
     def inside(self, thresholds: Thresholds) -> bool:
         """Whether the averages lie where they are wanted, the landing as near to its line as can be told."""
-        if self.off_m or self.holds is None or self.holds.low is None or self.landing is None:
-            return not self.off_m
+        if self.off_m or not all(each.met for each in self.demands):
+            return False
+        if self.holds is None or self.holds.low is None or self.landing is None:
+            return True
         return self.landing.mean >= self.holds.low - max(self.doubt.landing_deg, thresholds.same("landing_deg"))
 
     @property
@@ -128,7 +152,8 @@ class _Evidence:
         low, high = self.window.low or -math.inf, self.window.high or math.inf
         mean = self.carry.mean + shift
         upper, lower = stdtr(self.centre.df, [(high - mean) / scale, (low - mean) / scale])
-        return float(upper - lower) * self.chance_to_hold(turn.gain("landing_deg") if turn else 0.0)
+        asked = math.prod(each.chance(turn.gain(each.target.quantity) if turn else 0.0) for each in self.demands)
+        return float(upper - lower) * asked * self.chance_to_hold(turn.gain("landing_deg") if turn else 0.0)
 
     def chance_to_hold(self, steeper_deg: float = 0.0) -> float:
         """Chance that the mean landing angle is at least the wanted one; 1 where none is wanted."""
@@ -164,8 +189,26 @@ def _evidence(case: Case, weighed: Weighed) -> _Evidence | None:
         landing_se=0.0 if landing is None else landing_se(landing),
         doubt=off,
         window=window,
-        holds=next((target for target in case.targets if target.quantity == "landing_deg"), None),
+        holds=None
+        if case.wanted.demands
+        else next((target for target in case.targets if target.quantity == "landing_deg"), None),
+        demands=tuple(_demanded(case, off)),
     )
+
+
+LEAST_ERROR = {"peak_m": 0.5, "landing_deg": 0.3, "spin_rpm": 50.0}  # of any average: no reading is known better
+USUAL_SPREAD = {"peak_m": 0.06, "landing_deg": 0.04, "spin_rpm": 0.07}  # of single shots, as a share
+
+
+def _demanded(case: Case, off: Doubt) -> Iterator[_Demand]:
+    """What the wish asks for beside the carry, as far as it is known of this build."""
+    for target in case.targets:
+        mean = average(values_of(case.candidate.shots, target.quantity))
+        if target.quantity not in case.wanted.demands or mean is None:
+            continue
+        usual = USUAL_SPREAD[target.quantity] * abs(mean.mean) / mean.n**0.5
+        spread = usual if mean.se is None else math.sqrt(((mean.n - 1) * mean.se**2 + 3 * usual**2) / (mean.n + 2))
+        yield _Demand(target, mean.mean, math.hypot(spread, off.of(target.quantity), LEAST_ERROR[target.quantity]))
 
 
 @dataclass(frozen=True)
@@ -246,13 +289,8 @@ def _find(
     if candidate.liking is Liking.VETOED:
         return Finding(Kind.VETOED, "Vetoed by the player")
     if chance >= thresholds.likely or evidence.inside(thresholds):
-        if bags is not None and no_gain(bags, candidate.letter, thresholds):
-            return Finding(Kind.KEEP, "Keep what you have: no real gain")
-        sure = chance >= thresholds.sure and settled
-        return (
-            Finding(Kind.FILLS, "Fills the slot") if sure else Finding(Kind.FILLS_NOT_SETTLED, "Fills it, not settled")
-        )
-    if _not_held_up(candidate, evidence, thresholds):
+        return _does(case, chance >= thresholds.sure and settled, bags, thresholds)
+    if case.wanted.wish is Wish.GAP and _not_held_up(candidate, evidence, thresholds):
         return _too_flat(jobs)
     turn = _best_turn(candidate, evidence, chance, thresholds)
     if turn is not None:
@@ -260,7 +298,20 @@ def _find(
     crowded = _crowded(evidence.carry.mean, case.lower, case.upper)
     if crowded is not None:
         return Finding(Kind.CROWDS, f"Crowds {crowded.name}")
+    if case.wanted.wish is not Wish.GAP and not evidence.off_m:
+        return Finding(Kind.ONE_HEAD, "Keeps the yardage, not the flight asked for")
     return Finding(Kind.ONE_HEAD, _head_away(evidence, thresholds))
+
+
+def _does(case: Case, surely: bool, bags: Weighed | None, thresholds: Thresholds) -> Finding:
+    """It does what is asked of it: whether that is known, and whether it is worth anything beside the bag of today.
+    Where an old club's like is wanted no gain is asked for."""
+    gap = case.wanted.wish is Wish.GAP
+    if gap and bags is not None and no_gain(bags, case.candidate.letter, thresholds):
+        return Finding(Kind.KEEP, "Keep what you have: no real gain")
+    if surely:
+        return Finding(Kind.FILLS, "Fills the slot" if gap else "Does what was asked")
+    return Finding(Kind.FILLS_NOT_SETTLED, "Fills it, not settled" if gap else "May do what was asked, not settled")
 
 
 def no_gain(bags: Weighed, letter: str, thresholds: Thresholds) -> bool:
@@ -323,7 +374,8 @@ def _why(evidence: _Evidence, candidate: Candidate, played: Sequence[Played]) ->
         parts.append(
             f"Single shots make that {yard_words(abs(evidence.moved_m))} {way} than where they gather: look at them."
         )
-    if evidence.landing is not None:
+    parts += [_demand_words(each) for each in evidence.demands]
+    if evidence.landing is not None and not any(each.target.quantity == "landing_deg" for each in evidence.demands):
         parts.append(_landing_words(evidence))
     if played:
         parts.append(job_words(played))
@@ -341,6 +393,23 @@ def _carry_words(evidence: _Evidence) -> str:
             f"Carries {yd_text(mean)}, {max(1, round(yards(abs(off))))} {'short' if off < 0 else 'long'} of {window}."
         )
     return f"Carries {yd_text(mean)}, inside {window}."
+
+
+SHOWN: dict[str, tuple[str, Callable[[float], str]]] = {
+    "peak_m": ("Peaks at", lambda value: f"{feet(value):.0f} ft"),
+    "landing_deg": ("Lands at", lambda value: f"{value:.0f}°"),
+    "spin_rpm": ("Spins", lambda value: f"{round(value, -1):.0f} rpm"),
+}
+
+
+def _demand_words(demand: _Demand) -> str:
+    says, shown = SHOWN[demand.target.quantity]
+    low, high = demand.target.low, demand.target.high
+    if low is not None and high is not None:
+        wanted = f"{shown(low)} to {shown(high)}"
+    else:
+        wanted = f"{shown(low)} or more" if low is not None else f"{shown(high or 0.0)} or less"
+    return f"{says} {shown(demand.mean)}; wanted: {wanted}."
 
 
 def _landing_words(evidence: _Evidence) -> str:

@@ -7,14 +7,31 @@ from dataclasses import asdict, dataclass
 from hemicycle_core.bag import GapOrder, GapRule
 from hemicycle_core.bag.gaps import check_short_rule, check_step
 from hemicycle_core.bag.slots import MOST_CLUBS
+from hemicycle_core.brief import FlightWish
+from hemicycle_core.brief.wishes import check_named
 from hemicycle_core.errors import BadInput
 from hemicycle_core.shots import READINGS
 from shop.audit import action
 from shop.models import User
 
+from ..domain.session import load
 from ..models import Build, FittingSession, TargetOverride
 from .changes import announce, for_change, not_meanwhile, note
 from .windows import keep_windows
+
+GAP_FIELDS = [
+    "rule", "gap_order", "clubs_to_place", "gap_above", "like_for", "flight_wish", "named_low_m", "named_high_m",
+    "named_total",
+]  # fmt: skip
+
+
+@dataclass
+class Named:
+    """A yardage or band by name, metres; one yardage is both ends. total: where it stops."""
+
+    low_m: float | None = None
+    high_m: float | None = None
+    total: bool = False
 
 
 @action("fit")
@@ -27,17 +44,26 @@ def choose_gap(
     gap_above_id: int | None,
     like_for_id: int | None = None,
     order: GapOrder = GapOrder.NEED,
+    flight: FlightWish | None = None,
+    named: Named | None = None,
 ) -> FittingSession:
     """Which rule the holes are drawn by, which space is in work and how many clubs go into it."""
     session = for_change(actor, session_id)
     if not 1 <= clubs_to_place <= MOST_CLUBS:
         raise BadInput(f"Plan 1 to {MOST_CLUBS} clubs for one hole.", field="clubs_to_place")
     not_meanwhile(session, ["gap.choose"])
+    named = named or Named()
+    check_named(named.low_m, named.high_m)
     session.rule, session.gap_order = rule.value, order.value
+    session.flight_wish = flight.value if flight is not None and like_for_id is not None else ""
+    session.named_low_m, session.named_high_m, session.named_total = named.low_m, named.high_m, named.total
     session.clubs_to_place = clubs_to_place
     session.gap_above = None if gap_above_id is None else own_club(session, gap_above_id)
     session.like_for = None if like_for_id is None else own_club(session, like_for_id)
-    session.save(update_fields=["rule", "gap_order", "clubs_to_place", "gap_above", "like_for"])
+    session.save(update_fields=GAP_FIELDS)
+    bag = load(session).bag
+    if session.flight_wish and bag.layout is not None:
+        bag.proposed(bag.layout.slots[0])  # refused here where the old club's flight is not known
     keep_windows(session, actor)
     note(session, actor, "gap.choose", f"session:{session.pk}", rule=rule, clubs=clubs_to_place)
     announce(session, "gap")

@@ -18,6 +18,7 @@ from hemicycle_core.bag import (
     StepWish,
     coverage,
     gap_around,
+    gap_at,
     gap_in_work,
     lay_out_like,
     lay_out_slots,
@@ -25,7 +26,18 @@ from hemicycle_core.bag import (
     usual_rules,
 )
 from hemicycle_core.bag.clubs import TYPED_SD_M
-from hemicycle_core.brief import Miss, Target, propose, propose_like, uses_in
+from hemicycle_core.brief import (
+    FlightWish,
+    Miss,
+    Target,
+    Wanted,
+    Wish,
+    propose,
+    propose_flight,
+    propose_like,
+    uses_in,
+)
+from hemicycle_core.brief.wishes import flight_wanted, lay_out_named, like_wanted, named_target
 from hemicycle_core.flight import FAIRWAY, Air, Anchor, Firmness, run_out
 from hemicycle_core.judge.landings import landings
 from hemicycle_core.samples import Average, average, certainty
@@ -156,10 +168,30 @@ class SessionBag:
         return self.carried(old) if old else None
 
     @cached_property
+    def wanted(self) -> Wanted:
+        """The wish that leads."""
+        if self.like is None:
+            return Wanted()
+        asked = self.rows.session.flight_wish
+        return flight_wanted(self.like, FlightWish(asked)) if asked else like_wanted(self.like)
+
+    @property
+    def named(self) -> tuple[float, float] | None:
+        """The yardage or band that was named, metres; an old club's like comes first."""
+        low, high = self.rows.session.named_low_m, self.rows.session.named_high_m
+        return None if low is None or high is None or self.like is not None else (low, high)
+
+    def named_layout(self, roll_m: float) -> SlotLayout:
+        assert self.named is not None
+        return lay_out_named(*self.named, roll_m, total=self.rows.session.named_total)
+
+    @cached_property
     def gap(self) -> Gap | None:
-        """The gap in work: around the club whose like is wanted, else as the core says."""
+        """The gap in work: around the club whose like is wanted or the yardage named, else as the core says."""
         if self.like is not None:
             return gap_around(self.like, self.clubs, self.rules)
+        if self.named is not None:
+            return gap_at(sum(self.named) / 2, self.coverage)
         above = next((name_of(build) for build in self.rows.in_bag if build.pk == self.rows.session.gap_above_id), None)
         return gap_in_work(
             self.coverage,
@@ -174,7 +206,9 @@ class SessionBag:
         if self.gap is None or self.gap.step_m <= 0:
             return None
         if self.like is not None:
-            return lay_out_like(self.like)
+            return lay_out_like(self.like, "Its yardage" if self.wanted.wish is Wish.FLIGHT else "Like for like")
+        if self.named is not None:
+            return self.named_layout((self.gap.lower.roll_m + self.gap.upper.roll_m) / 2)
         return lay_out_slots(
             self.gap.lower,
             self.gap.upper,
@@ -187,9 +221,13 @@ class SessionBag:
         if self.layout is None or self.gap is None:
             return []
         miss = Miss(self.rows.session.miss)
+        jobs, asked = self.rows.core_jobs, self.rows.session.flight_wish
+        if self.like is not None and asked:
+            return propose_flight(self.like, FlightWish(asked), slot, jobs, miss=miss, thresholds=self.rows.thresholds)
         if self.like is not None:
-            return propose_like(self.like, slot, self.rows.core_jobs, miss=miss)
-        return propose(self.layout, slot, self.gap.lower, self.gap.upper, self.rows.core_jobs, miss=miss)
+            return propose_like(self.like, slot, jobs, miss=miss)
+        made = propose(self.layout, slot, self.gap.lower, self.gap.upper, jobs, miss=miss)
+        return [named_target(self.layout), *made[1:]] if self.named is not None else made
 
     def override_of(self, slot: Slot, quantity: str) -> TargetOverride | None:
         found = None

@@ -119,18 +119,21 @@ class JudgedSession:
     def slot_as(self, slot: Slot, head_type: HeadType) -> Slot:
         """A slot for one kind of head: what rolls further may carry less."""
         line = self.lines.get(head_type)
-        if line is None or self.bag.layout is None or self.bag.gap is None or self.bag.like is not None:
+        return slot if line is None else self._by_roll(slot, line.roll_at(slot.target_m))
+
+    def _by_roll(self, slot: Slot, roll_m: float) -> Slot:
+        """A slot for a club that rolls so far; where an old club's yardage is wanted, roll moves nothing."""
+        if self.bag.layout is None or self.bag.gap is None or self.bag.like is not None:
             return slot
-        roll = line.roll_at(slot.target_m)
-        return slot_with_roll(self.bag.layout, slot.index, self.bag.gap.lower, self.bag.gap.upper, roll)
+        if self.bag.named is not None:
+            return self.bag.named_layout(roll_m).slots[0]
+        return slot_with_roll(self.bag.layout, slot.index, self.bag.gap.lower, self.bag.gap.upper, roll_m)
 
     def window_of(self, build: Build, slot: Slot) -> Slot:
         """A slot for one build: by its own roll-out once five of its shots count, by its kind's before. That roll
         stands from then on, so that a window moves once."""
         roll = self.measured_roll(build)
-        if roll is None or self.bag.layout is None or self.bag.gap is None or self.bag.like is not None:
-            return self.slot_as(slot, HeadType(build.head_type))
-        return slot_with_roll(self.bag.layout, slot.index, self.bag.gap.lower, self.bag.gap.upper, roll)
+        return self.slot_as(slot, HeadType(build.head_type)) if roll is None else self._by_roll(slot, roll)
 
     def measured_roll(self, build: Build) -> float | None:
         """How far its first five counted shots rolled, metres; None before, and where totals are not known. On the turf
@@ -202,7 +205,14 @@ class JudgedSession:
     def _judged(self) -> Judgement:
         gap = self.bag.gap
         cases = [
-            Case(self.candidate(build), self.window_of(build, slot), self.wanted_of(build), gap.lower, gap.upper)
+            Case(
+                self.candidate(build),
+                self.window_of(build, slot),
+                self.wanted_of(build),
+                gap.lower,
+                gap.upper,
+                self.bag.wanted,
+            )
             for build in self.rows.candidates
             if gap is not None and build.accepted_at is None and (slot := self.bag.slot_of(build)) is not None
         ]
@@ -249,7 +259,7 @@ class JudgedSession:
             carry = next(target for target in targets if target.quantity == "carry_m")
             low, high = carry.low or 0.0, carry.high or 0.0
             slot = replace(layout.slots[0], target_m=(low + high) / 2, low_m=low, high_m=high)
-            case = Case(self.candidate(build), slot, targets, gap.lower, gap.upper)
+            case = Case(self.candidate(build), slot, targets, gap.lower, gap.upper, self.bag.wanted)
             known = self.judgement
             first = verdict_of(
                 case, known.weighed, jobs=self.rows.core_jobs, bags=known.bags, thresholds=self.thresholds

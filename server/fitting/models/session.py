@@ -6,7 +6,7 @@ from common.scoped import ScopedModel
 from customers.models import Customer
 from django.db import models
 from hemicycle_core.bag import GapOrder, GapRule
-from hemicycle_core.brief import Fear, JobKind, Miss
+from hemicycle_core.brief import Fear, FlightWish, JobKind, Miss
 from hemicycle_core.flight import Firmness
 from hemicycle_core.flight.landing import EVERYDAY_FT
 from hemicycle_core.shots import FULL_SWING, Intent
@@ -59,6 +59,12 @@ class FittingSession(ScopedModel):
     short_most_m = models.FloatField(null=True)
     turf = models.CharField(max_length=8, blank=True, help_text="Roll-out on this turf; empty: as the monitor has it.")
     like_for = models.ForeignKey("Build", on_delete=models.SET_NULL, null=True, related_name="+")
+    flight_wish = models.CharField(
+        max_length=10, blank=True, choices=words(FlightWish), help_text="With like_for: its yardage, with this flight."
+    )
+    named_low_m = models.FloatField(null=True, help_text="A yardage or band that was named; one yardage twice.")
+    named_high_m = models.FloatField(null=True)
+    named_total = models.BooleanField(default=False, help_text="Where it stops, not where it lands.")
     clubs_to_place = models.PositiveSmallIntegerField(default=1)
     gap_order = models.CharField(max_length=8, choices=words(GapOrder), default=GapOrder.NEED.value)
     gap_above = models.ForeignKey("Build", on_delete=models.SET_NULL, null=True, related_name="+")

@@ -1331,11 +1331,15 @@ export interface components {
         };
         /** @enum {string} */
         Firmness: "soft" | "medium" | "firm";
+        /** @enum {string} */
+        FlightWish: "higher" | "lower" | "steeper" | "less_spin" | "more_spin";
         GapInRequest: {
             rule: components["schemas"]["GapRule"];
             clubs_to_place: number;
             gap_above?: number | null;
             order?: components["schemas"]["GapOrder"];
+            flight?: (components["schemas"]["FlightWish"] | components["schemas"]["NullEnum"]) | null;
+            named?: components["schemas"]["NamedRequest"];
             like_for?: number | null;
         };
         GapInWork: {
@@ -1353,6 +1357,8 @@ export interface components {
             at_worst_m: number;
             sentence: string;
             like: number | null;
+            flight: (components["schemas"]["FlightWish"] | components["schemas"]["NullEnum"]) | null;
+            named: components["schemas"]["Named"] | null;
             proposed_count: number | null;
             slots: components["schemas"]["SlotOut"][];
         };
@@ -1588,6 +1594,20 @@ export interface components {
         Miss: "none" | "left" | "right" | "short" | "long";
         MoveInRequest: {
             build: number;
+        };
+        Named: {
+            /** Format: double */
+            low_m?: number | null;
+            /** Format: double */
+            high_m?: number | null;
+            total?: boolean;
+        };
+        NamedRequest: {
+            /** Format: double */
+            low_m?: number | null;
+            /** Format: double */
+            high_m?: number | null;
+            total?: boolean;
         };
         /** @enum {string} */
         NewCustomerHandEnum: "right" | "left";

@@ -172,6 +172,8 @@ export const session: Session = {
 			at_worst_m: toMetres(12.5),
 			sentence: "One club leaves 9 yd either side. Two close it.",
 			like: null,
+			flight: null,
+			named: null,
 			proposed_count: 1,
 			slots: [
 				{

@@ -17,12 +17,13 @@ from hemicycle_core.bag import (
     widest_gap,
 )
 from hemicycle_core.bag.gaps import RULE_WORDS
-from hemicycle_core.brief import Target
+from hemicycle_core.brief import FlightWish, Target
 from hemicycle_core.flight import Firmness
 from hemicycle_core.rack import Reach
 from hemicycle_core.rack.differences import Spec, differences
 from hemicycle_core.units import yards
 
+from ...actions.targets import Named
 from ...domain.bag import name_of
 from ...domain.session import JudgedSession
 from ...models import Build
@@ -111,7 +112,7 @@ def _remarks(judged: JudgedSession) -> list[Remark]:
 def _count(judged: JudgedSession) -> tuple[int, Remark] | None:
     """How many clubs belong in the gap in work."""
     gap = judged.bag.gap
-    if gap is None or gap.step_m <= 0 or judged.bag.like is not None:
+    if gap is None or gap.step_m <= 0 or judged.bag.like or judged.bag.named:
         return None
     return clubs_for(gap.lower, gap.upper, rule=gap.rule, step=gap.step, uses=judged.uses_in_gap())
 
@@ -119,7 +120,9 @@ def _count(judged: JudgedSession) -> tuple[int, Remark] | None:
 def _headline(judged: JudgedSession) -> str:
     gap = judged.bag.gap
     if judged.bag.like is not None:
-        return f"Like for like: a club that does what {judged.bag.like.name} does."
+        return f"Wanted: a club that {judged.bag.wanted.does}."
+    if judged.bag.named is not None and judged.bag.layout is not None:
+        return judged.bag.layout.sentence
     if len(judged.bag.clubs) < 2:
         return "Import the baseline or type carries to see where the hole is."
     if gap is None or gap.open_m <= 0:
@@ -140,7 +143,7 @@ def _in_work(judged: JudgedSession, ids: dict[str, int]) -> GapInWork | None:
     layout, gap = judged.bag.layout, judged.bag.gap
     if layout is None or gap is None:
         return None
-    counted = _count(judged)
+    counted, session = _count(judged), judged.rows.session
     return GapInWork(
         lower=ids[gap.lower.name],
         upper=ids[gap.upper.name],
@@ -152,6 +155,8 @@ def _in_work(judged: JudgedSession, ids: dict[str, int]) -> GapInWork | None:
         at_worst_m=layout.at_worst_m,
         sentence=layout.sentence,
         like=ids[judged.bag.like.name] if judged.bag.like else None,
+        flight=FlightWish(session.flight_wish) if session.flight_wish else None,
+        named=Named(*judged.bag.named, session.named_total) if judged.bag.named else None,
         proposed_count=counted[0] if counted else None,
         slots=[
             SlotOut(
@@ -170,7 +175,7 @@ def _in_work(judged: JudgedSession, ids: dict[str, int]) -> GapInWork | None:
 
 def _by_type(judged: JudgedSession, slot: Slot) -> list[TypeWindow]:
     """The window of each kind of head, where roll-out is what closes the space."""
-    if judged.bag.gap is None or judged.bag.gap.rule is not GapRule.ROLL_OUT or judged.bag.like is not None:
+    if judged.bag.gap is None or judged.bag.gap.rule is not GapRule.ROLL_OUT or judged.bag.like:
         return []
     if judged.bag.override_of(slot, "carry_m") is not None:
         return []

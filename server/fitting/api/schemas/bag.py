@@ -2,9 +2,10 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 
-from .words import Firmness, GapOrder, GapRule, HeadType, Liking
+from ...actions.targets import Named
+from .words import Firmness, FlightWish, GapOrder, GapRule, HeadType, Liking
 
 
 @dataclass
@@ -81,6 +82,8 @@ class GapInWork:
     at_worst_m: float
     sentence: str
     like: int | None
+    flight: FlightWish | None
+    named: Named | None
     proposed_count: int | None
     slots: list[SlotOut]
 
@@ -127,6 +130,8 @@ class GapIn:
     clubs_to_place: int
     gap_above: int | None = None
     order: GapOrder = GapOrder.NEED
+    flight: FlightWish | None = None
+    named: Named = field(default_factory=Named)
     like_for: int | None = None
 
 

@@ -5,7 +5,7 @@ from __future__ import annotations
 from typing import Literal
 
 from hemicycle_core.bag import GapOrder, GapRule, HeadType
-from hemicycle_core.brief import Fear, JobKind, Miss
+from hemicycle_core.brief import Fear, FlightWish, JobKind, Miss
 from hemicycle_core.flight import Firmness
 from hemicycle_core.judge import Kind, Liking, Metric
 from hemicycle_core.shots import Intent, Source, Strike
@@ -16,6 +16,6 @@ CourseWord = Literal["home", "trip", "season"]
 CarryFrom = Literal["hit", "typed", "none"]
 
 __all__ = [
-    "CarryFrom", "CourseWord", "Fear", "Firmness", "GapOrder", "GapRule", "HeadType", "Intent", "JobKind", "Kind",
-    "Liking", "Metric", "Miss", "ShapeWord", "Source", "Status", "Strike",
+    "CarryFrom", "CourseWord", "Fear", "Firmness", "FlightWish", "GapOrder", "GapRule", "HeadType", "Intent", "JobKind",
+    "Kind", "Liking", "Metric", "Miss", "ShapeWord", "Source", "Status", "Strike",
 ]  # fmt: skip

@@ -25,6 +25,8 @@ class GapView(APIView):
             clubs_to_place=gap.clubs_to_place,
             gap_above_id=gap.gap_above,
             order=gap.order,
+            flight=gap.flight,
+            named=gap.named,
             like_for_id=gap.like_for,
         )
         return changed(request, session_id)

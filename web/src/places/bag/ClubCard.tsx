@@ -115,7 +115,9 @@ export function ClubCard({
 						type="button"
 						className="btn btn-sm h-10 w-full border-base-300 bg-base-100"
 						aria-pressed={like}
-						onClick={() => act(gapChange(session, { like_for: like ? null : build.id, clubs_to_place: 1 }))}
+						onClick={() =>
+							act(gapChange(session, { like_for: like ? null : build.id, flight: null, clubs_to_place: 1 }))
+						}
 					>
 						{like ? "Back to the hole" : "Replace it like for like"}
 					</button>

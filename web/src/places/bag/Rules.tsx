@@ -1,6 +1,6 @@
 /** How the holes are drawn: a rule for each end of the bag, the step wanted, the turf, how many clubs to place. */
 import { useState } from "react";
-import type { Firmness, GapOrder, GapRule, Session } from "../../api/client";
+import type { Firmness, FlightWish, GapOrder, GapRule, Named, Session } from "../../api/client";
 import { change } from "../../api/session";
 import { VOCABULARY } from "../../api/vocabulary";
 import type { PlaceProps } from "../../session/place";
@@ -23,6 +23,8 @@ export type Gap = Partial<{
 	gap_above: number | null;
 	like_for: number | null;
 	order: GapOrder;
+	flight: FlightWish | null;
+	named: Named;
 }>;
 
 /** Change the space in work; what is not named stays as it is. */
@@ -31,8 +33,11 @@ export const gapChange = (session: Session, over: Gap) => () =>
 		rule: session.rule,
 		order: session.bag.gap_order,
 		clubs_to_place: session.clubs_to_place,
-		gap_above: session.bag.in_work?.like ? null : (session.bag.in_work?.lower ?? null),
+		gap_above:
+			session.bag.in_work?.like || session.bag.in_work?.named ? null : (session.bag.in_work?.lower ?? null),
 		like_for: session.bag.in_work?.like ?? null,
+		flight: session.bag.in_work?.flight ?? null,
+		named: session.bag.in_work?.named ?? {},
 		...over,
 	});
 

@@ -13,6 +13,7 @@ import { bodyOf, type Fields, fieldsOf, NAMES, type Name } from "./fields";
 import { Jobs } from "./Jobs";
 import { Courses, Player } from "./Player";
 import { Targets } from "./Targets";
+import { WishBar } from "./WishBar";
 
 const SAVE_AFTER_MS = 500;
 const same = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b);
@@ -104,6 +105,7 @@ export function Brief({ session, act, busy }: PlaceProps) {
 		<div className="grid min-h-full lg:grid-cols-[1fr_22rem]">
 			<fieldset disabled={agreed} className="min-w-0 space-y-7 p-6">
 				{refused?.theirs && <Clash theirs={refused.theirs} mine={found.now} onSettle={settle} />}
+				<WishBar session={session} act={act} busy={busy} />
 				<Jobs form={form} common={session.brief.common} fault={fault} />
 				<Courses form={form} />
 				<Player form={form} session={session} act={act} />

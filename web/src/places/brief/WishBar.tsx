@@ -1,0 +1,176 @@
+/** What the player came for: it leads, all else limits it. */
+import { useState } from "react";
+import type { FlightWish, Session } from "../../api/client";
+import type { PlaceProps } from "../../session/place";
+import { ownOf } from "../../session/select";
+import { typedYards } from "../../ui/typed";
+import { type Metres, toYards } from "../../ui/units";
+import { gapChange } from "../bag/Rules";
+
+type Kind = "gap" | "flight" | "like" | "named";
+const KINDS: Record<Kind, string> = {
+	gap: "Fill a gap",
+	flight: "Keep the yardage, change the flight",
+	like: "The same but newer",
+	named: "A yardage by name",
+};
+const FLIGHTS: Record<FlightWish, string> = {
+	higher: "higher",
+	lower: "lower",
+	steeper: "steeper landing",
+	less_spin: "less spin",
+	more_spin: "more spin",
+};
+
+function kindOf({ bag }: Session): Kind {
+	if (bag.in_work?.like) return bag.in_work.flight ? "flight" : "like";
+	return bag.in_work?.named ? "named" : "gap";
+}
+
+export function WishBar({ session, act, busy }: Pick<PlaceProps, "session" | "act" | "busy">) {
+	const now = kindOf(session);
+	const [chosen, setChosen] = useState<Kind | null>(null);
+	const kind = chosen ?? now;
+	const clubs = ownOf(session).filter((build) => build.carry_m !== null);
+	const old = session.bag.in_work?.like ?? null;
+	const flight = session.bag.in_work?.flight ?? null;
+	const ask = (over: Parameters<typeof gapChange>[1]) => {
+		setChosen(null);
+		act(gapChange(session, { gap_above: null, like_for: null, flight: null, named: {}, ...over }));
+	};
+	const pick = (next: Kind) => {
+		setChosen(next);
+		if (next === "gap" && now !== "gap") ask({});
+	};
+	return (
+		<section aria-label="What is wanted">
+			<h2 className="mb-2 text-lg">What is wanted?</h2>
+			<div className="flex flex-wrap items-center gap-1.5">
+				{(Object.keys(KINDS) as Kind[]).map((each) => (
+					<button
+						key={each}
+						type="button"
+						aria-pressed={kind === each}
+						disabled={busy}
+						className={`btn btn-sm h-10 ${kind === each ? "btn-primary" : "border-base-300 bg-base-100"}`}
+						onClick={() => pick(each)}
+					>
+						{KINDS[each]}
+					</button>
+				))}
+			</div>
+			{(kind === "flight" || kind === "like") && (
+				<div className="mt-2 flex flex-wrap items-center gap-2">
+					<span className="quiet text-sm">of</span>
+					<select
+						className="select h-10 w-32"
+						aria-label="The club it is held against"
+						value={old ?? ""}
+						disabled={busy}
+						onChange={(event) =>
+							ask({
+								like_for: Number(event.target.value),
+								flight: kind === "flight" ? (flight ?? "higher") : null,
+							})
+						}
+					>
+						<option value="" disabled>
+							which club?
+						</option>
+						{clubs.map((club) => (
+							<option key={club.id} value={club.id}>
+								{club.name}
+							</option>
+						))}
+					</select>
+					{kind === "flight" && (
+						<select
+							className="select h-10 w-44"
+							aria-label="What the flight is to be"
+							value={flight ?? "higher"}
+							disabled={busy || old === null}
+							onChange={(event) => ask({ like_for: old, flight: event.target.value as FlightWish })}
+						>
+							{Object.entries(FLIGHTS).map(([value, words]) => (
+								<option key={value} value={value}>
+									{words}
+								</option>
+							))}
+						</select>
+					)}
+					{old !== null && <span className="quiet text-sm">{session.bag.headline}</span>}
+				</div>
+			)}
+			{kind === "named" && <Yardage session={session} busy={busy} act={act} ask={ask} />}
+		</section>
+	);
+}
+
+const whole = (metres: number | null | undefined) =>
+	metres === null || metres === undefined ? "" : String(Math.round(toYards(metres as Metres)));
+
+function Yardage({
+	session,
+	busy,
+	act,
+	ask,
+}: Pick<PlaceProps, "session" | "busy" | "act"> & { ask: (over: Parameters<typeof gapChange>[1]) => void }) {
+	const named = session.bag.in_work?.named ?? null;
+	const [low, setLow] = useState(whole(named?.low_m));
+	const [high, setHigh] = useState(named?.high_m === named?.low_m ? "" : whole(named?.high_m));
+	const [total, setTotal] = useState(named?.total ?? false);
+	return (
+		<form
+			className="mt-2 flex flex-wrap items-center gap-2"
+			onSubmit={(event) => {
+				event.preventDefault();
+				// What is no number is said by `act`, as everywhere.
+				act(async () => {
+					const from = typedYards(low, "yardage");
+					const to = high.trim() ? typedYards(high, "yardage") : from;
+					return gapChange(session, {
+						gap_above: null,
+						like_for: null,
+						flight: null,
+						named: { low_m: from, high_m: to, total },
+					})();
+				});
+			}}
+		>
+			<input
+				className="input h-10 w-18 px-2 text-right"
+				inputMode="decimal"
+				aria-label="Yardage, or its lower end"
+				placeholder="210"
+				value={low}
+				onChange={(event) => setLow(event.target.value)}
+			/>
+			<span className="quiet text-sm">to</span>
+			<input
+				className="input h-10 w-18 px-2 text-right"
+				inputMode="decimal"
+				aria-label="Upper end of a band"
+				placeholder="–"
+				value={high}
+				onChange={(event) => setHigh(event.target.value)}
+			/>
+			<select
+				className="select h-10 w-28"
+				aria-label="Carry or total"
+				value={total ? "total" : "carry"}
+				onChange={(event) => setTotal(event.target.value === "total")}
+			>
+				<option value="carry">carry</option>
+				<option value="total">total</option>
+			</select>
+			<button type="submit" className="btn btn-sm h-10" disabled={busy}>
+				Ask for it
+			</button>
+			{named && (
+				<button type="button" className="btn btn-ghost btn-sm h-10" disabled={busy} onClick={() => ask({})}>
+					No longer
+				</button>
+			)}
+		</form>
+	);
+}
