@@ -213,11 +213,12 @@ def _demanded(case: Case, off: Doubt) -> Iterator[_Demand]:
 
 @dataclass(frozen=True)
 class Finding:
-    """What was found of a build: its verdict's kind and headline, and the turn that would mend it."""
+    """What was found of a build: its verdict's kind and headline, the turn that would mend it, else what else would."""
 
     kind: Kind
     headline: str
     turn: Prediction | None = None
+    remedy: str | None = None
 
 
 def verdict_of(
@@ -250,7 +251,7 @@ def verdict_of(
         half_width_m=evidence.half_width_m,
         facts=facts,
         against=against(facts, candidate, played),
-        change=_change(found, evidence, settled, candidate, thresholds),
+        change=_change(found, evidence, settled, candidate),
         turn=found.turn,
         played=played,
         rounds=float(weighed.rounds[candidate.letter].mean()) if played else None,
@@ -296,11 +297,13 @@ def _find(
     if turn is not None:
         return Finding(Kind.ONE_TURN, f"One turn away: {turn.change.words}", turn)
     crowded = _crowded(evidence.carry.mean, case.lower, case.upper)
+    mended = remedy(candidate, evidence, thresholds)
     if crowded is not None:
-        return Finding(Kind.CROWDS, f"Crowds {crowded.name}")
+        return Finding(Kind.CROWDS, f"Crowds {crowded.name}", remedy=mended)
     if case.wanted.wish is not Wish.GAP and not evidence.off_m:
-        return Finding(Kind.ONE_HEAD, "Keeps the yardage, not the flight asked for")
-    return Finding(Kind.ONE_HEAD, _head_away(evidence, thresholds))
+        return Finding(Kind.ONE_HEAD, "Keeps the yardage, not the flight asked for", remedy=mended)
+    near = mended != NO_REMEDY and abs(evidence.off_m) <= thresholds.one_head_m
+    return Finding(Kind.ONE_HEAD, _head_away(evidence, near), remedy=mended)
 
 
 def _does(case: Case, surely: bool, bags: Weighed | None, thresholds: Thresholds) -> Finding:
@@ -338,11 +341,13 @@ def _predicted(candidate: Candidate, changes: Sequence[Change]) -> list[Predicti
     return predict(candidate.shots, changes, air=candidate.air, anchored=candidate.anchored, club=hit)
 
 
-def _head_away(evidence: _Evidence, thresholds: Thresholds) -> str:
-    """A head is worth about half a club; what is further off than a whole step is not one head away."""
-    if abs(evidence.off_m) > thresholds.one_head_m:
-        return f"{yard_words(abs(evidence.off_m))} too {'short' if evidence.off_m < 0 else 'long'} for this slot"
-    return "One head away" if evidence.off_m else "Lands too flat for this job"
+def _head_away(evidence: _Evidence, near: bool) -> str:
+    """near: something that can be had brings it in. A head is worth about half a club; what is further off than a whole
+    step is not one head away."""
+    if not evidence.off_m:
+        return "Lands too flat for this job"
+    off = f"{yard_words(abs(evidence.off_m))} too {'short' if evidence.off_m < 0 else 'long'} for this slot"
+    return "One head away" if near else off
 
 
 def _too_flat(jobs: Sequence[Job]) -> Finding:
@@ -430,9 +435,7 @@ WOULD_CHANGE = {
 }
 
 
-def _change(
-    found: Finding, evidence: _Evidence, settled: bool, candidate: Candidate, thresholds: Thresholds
-) -> str | None:
+def _change(found: Finding, evidence: _Evidence, settled: bool, candidate: Candidate) -> str | None:
     """What would change the verdict."""
     if found.turn is not None:
         return _turn_words(found.turn, evidence)
@@ -444,9 +447,7 @@ def _change(
         return f"About {evidence.more} more with {candidate.letter} would settle the carry."
     if not settled and evidence.more is None:
         return "The carries spread too widely to settle: look at strike first."
-    if found.kind in (Kind.ONE_HEAD, Kind.CROWDS):
-        return remedy(candidate, evidence, thresholds)
-    return None
+    return found.remedy
 
 
 def _turn_words(turn: Prediction, evidence: _Evidence) -> str:
@@ -469,6 +470,11 @@ def _after(change: Prediction, evidence: _Evidence, head_share: float) -> str:
 LENGTHS_IN = (0.5, -0.5, 1.0, -1.0)
 NEXT_LOFTS_DEG = (1.0, -1.0, 2.0, -2.0, 3.0, -3.0, 4.0, -4.0)
 HEAD_SHARE = 0.008
+# Without launches nothing can be predicted: then only the way is said.
+STRONGER, WEAKER = (
+    "A stronger head of this kind, or one step longer.",
+    "A weaker head of this kind, or one step shorter.",
+)
 NO_REMEDY = "No turn, length or next head of this kind brings it in: look at another kind of head, or at another slot."
 
 
@@ -477,7 +483,10 @@ def remedy(candidate: Candidate, evidence: _Evidence, thresholds: Thresholds) ->
     lofts = [Change(ChangeKind.BEND, by) for by in NEXT_LOFTS_DEG if _to_be_had(candidate, by)]
     changes = [*(Change(ChangeKind.LENGTH, inches) for inches in LENGTHS_IN), *lofts]
     wanted = max(thresholds.after_turn, evidence.chance() + 0.15)
-    made = [(_chance_after(each, evidence), each) for each in _predicted(candidate, changes)]
+    predicted = _predicted(candidate, changes)
+    if not predicted:
+        return STRONGER if evidence.off_m < 0 else WEAKER
+    made = [(_chance_after(each, evidence), each) for each in predicted]
     good = [row for row in made if row[0] >= wanted]
     if not good:
         return NO_REMEDY

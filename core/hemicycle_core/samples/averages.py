@@ -39,6 +39,16 @@ def values_of(shots: Sequence[Shot], key: str, *, kept_only: bool = True) -> lis
     return [value for shot in chosen if (value := shot.get(key)) is not None]
 
 
+def smash(shots: Sequence[Shot]) -> float | None:
+    """Ball speed over club speed, the average over the kept shots that have both; None without one."""
+    both = [
+        ball / club
+        for shot in shots
+        if shot.kept and (ball := shot.get("ball_speed_mps")) and (club := shot.get("club_speed_mps"))
+    ]
+    return math.fsum(both) / len(both) if both else None
+
+
 BEST_OF = 5
 
 

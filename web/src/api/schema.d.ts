@@ -1114,6 +1114,12 @@ export interface components {
             roll_known: boolean;
             /** Format: double */
             miss_cost_m: number | null;
+            /** Format: double */
+            longest_m: number | null;
+            /** Format: double */
+            shortest_m: number | null;
+            /** Format: double */
+            smash: number | null;
             averages: {
                 [key: string]: number;
             };

@@ -13,6 +13,12 @@ export const inBag = (session: Session): Build[] =>
 /** By its name, a build of the stand by its letter first. */
 export const nameOf = (build: Build | undefined): string =>
 	build ? `${build.letter} ${build.name}`.trim() : "";
+/** The clubs of the bag a build is held against: those on both sides, and the one whose like is wanted. */
+export const besideOf = (session: Session): Build[] => {
+	const { in_work } = session.bag;
+	const ids = in_work ? [in_work.like, in_work.lower, in_work.upper] : [];
+	return inBag(session).filter((build) => build.carry_m !== null && ids.includes(build.id));
+};
 export const lettersOf = (session: Session): string[] => candidatesOf(session).map((build) => build.letter);
 export const shotsOf = (session: Session, build: number): Shot[] =>
 	session.shots.filter((shot) => shot.build === build);

@@ -8,7 +8,7 @@ from hemicycle_core.bag import HeadType
 from hemicycle_core.rack.eligible import settings_of
 from hemicycle_core.rack.specification import Specification, detail, shaft_words
 from hemicycle_core.samples import certainty, cost_of_a_miss
-from hemicycle_core.samples.averages import average, values_of
+from hemicycle_core.samples.averages import average, smash, values_of
 from hemicycle_core.samples.drift import Steadiness, steadiness
 from hemicycle_core.samples.outliers import questioned
 from hemicycle_core.shots import READINGS, Source, Strike, least_trusted
@@ -53,6 +53,8 @@ def present_build(judged: JudgedSession, build: Build) -> BuildOut:
     carried = judged.bag.carried(build)
     spec = specification(build)
 
+    carries = values_of(shots, "carry_m")
+
     def averages(*, kept_only: bool) -> dict[str, float]:
         means = {key: average(values_of(shots, key, kept_only=kept_only)) for key in READINGS}
         return {key: mean.mean for key, mean in means.items() if mean is not None}
@@ -87,6 +89,9 @@ def present_build(judged: JudgedSession, build: Build) -> BuildOut:
         wanted={target.quantity: SpanOut(target.low, target.high) for target in judged.wanted_of(build)},
         roll_known=not build.is_own and judged.measured_roll(build) is not None,
         miss_cost_m=cost_of_a_miss(shots),
+        longest_m=max(carries, default=None),
+        shortest_m=min(carries, default=None),
+        smash=smash(shots),
         averages=averages(kept_only=True),
         averages_all=averages(kept_only=False),
         sources=least_trusted(shot.sources for shot in shots),

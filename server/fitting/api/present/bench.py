@@ -12,6 +12,7 @@ from hemicycle_core.protocols import findings
 from hemicycle_core.protocols.shaped import against_the_shape
 from hemicycle_core.samples import pattern
 
+from ...domain.bag import name_of
 from ...domain.session import JudgedSession
 from ...models import Build
 from ..schemas.bench import (
@@ -126,10 +127,12 @@ def present_bench(judged: JudgedSession) -> BenchOut:
         for a, b in combinations(candidates, 2)
     ]
     names = {gap.lower.name, gap.upper.name} if gap else set()
+    names |= {judged.bag.like.name} if judged.bag.like else set()
+    beside = [build for build in rows.in_bag if name_of(build) in names]
     return BenchOut(
         revision=rows.session.revision,
         lines=[line for build in rows.candidates if (line := present_flight(judged, build)) is not None],
-        neighbours=[line for b in rows.own if b.name in names and (line := present_flight(judged, b)) is not None],
+        neighbours=[line for build in beside if (line := present_flight(judged, build)) is not None],
         comparisons=[
             ComparisonOut(
                 metric=pair.metric,

@@ -14,7 +14,8 @@ class BuildOut:
     give or take of that figure, nine times in ten. averages: over kept shots, averages_all: over every shot, by
     reading. sources: of each average, the least trusted of its shots. settings_deg: the lofts its sleeve offers.
     wanted: what it is judged by, by reading, with the carry window of its own; empty for a club of the player's own.
-    accepted: taken into the bag for the time being. roll_known: that window is by its own measured roll."""
+    longest_m, shortest_m: of the kept carries; smash: their ball speed over club speed. accepted: taken into the bag
+    for the time being. roll_known: that window is by its own measured roll."""
 
     id: int
     letter: str
@@ -45,6 +46,9 @@ class BuildOut:
     wanted: dict[str, SpanOut]
     roll_known: bool
     miss_cost_m: float | None
+    longest_m: float | None
+    shortest_m: float | None
+    smash: float | None
     averages: dict[str, float]
     averages_all: dict[str, float]
     sources: dict[str, Source]

@@ -1,7 +1,7 @@
 /** Comparing and judging: the flights, the landing zone, the metrics against the window, the verdicts. */
 import { useState } from "react";
 import { Link } from "react-router";
-import type { Bench as BenchAnswer, Session, Verdict } from "../../api/client";
+import type { Bench as BenchAnswer, Build, Session, Verdict } from "../../api/client";
 import { change, useBench } from "../../api/session";
 import { protocolKeys } from "../../api/words";
 import { FlightBoard } from "../../instruments/flight-board/FlightBoard";
@@ -12,13 +12,30 @@ import { Accept } from "../../session/Accept";
 import { boardClub } from "../../session/flights";
 import { wantedOf } from "../../session/gates";
 import type { PlaceProps } from "../../session/place";
-import { buildOf, candidatesOf, windowsOf } from "../../session/select";
+import { besideOf, buildOf, candidatesOf, windowsOf } from "../../session/select";
 import { Letter, letterColour } from "../../ui/Letter";
 import { Said, Waiting } from "../../ui/Said";
-import { inShown, reading, shownAs, wish, yd } from "../../ui/units";
+import { figure, inShown, reading, shownAs, wish, yd } from "../../ui/units";
 import { WhatIf } from "./WhatIf";
 
-const METRICS = ["carry_m", "landing_deg", "peak_m", "spin_rpm", "ball_speed_mps", "offline_m"] as const;
+const METRICS = [
+	"carry_m",
+	"total_m",
+	"landing_deg",
+	"peak_m",
+	"launch_deg",
+	"spin_rpm",
+	"ball_speed_mps",
+	"club_speed_mps",
+	"offline_m",
+] as const;
+/** What every fitter reads out beside the averages. */
+const PLAIN: { label: string; of: (build: Build) => string }[] = [
+	{ label: "Smash", of: (build) => figure(build.smash, 2) },
+	{ label: "Longest, yd", of: (build) => yd(build.longest_m) },
+	{ label: "Shortest, yd", of: (build) => yd(build.shortest_m) },
+	{ label: "A miss costs, yd", of: (build) => yd(build.miss_cost_m) },
+];
 
 /** A small count as a sentence has it. */
 const inWords = (count: number) =>
@@ -279,8 +296,11 @@ function Findings({ session, bench }: { session: Session; bench: BenchAnswer }) 
 }
 
 function Metrics({ session, all, onAll }: { session: Session; all: boolean; onAll: () => void }) {
-	const builds = candidatesOf(session).filter((build) => build.carry_m !== null);
-	if (builds.length === 0) return null;
+	const hit = candidatesOf(session).filter((build) => build.carry_m !== null);
+	if (hit.length === 0) return null;
+	const builds = [...hit, ...besideOf(session).filter((build) => !hit.includes(build))];
+	// Many columns leave the gates little room.
+	const wide = builds.length > 4 ? "w-12 xl:w-16" : "w-16 xl:w-28";
 	return (
 		<div className="mt-3 overflow-x-auto">
 			<table className="table-plain w-full">
@@ -295,7 +315,8 @@ function Metrics({ session, all, onAll }: { session: Session; all: boolean; onAl
 						{builds.map((build) => (
 							<th key={build.id} scope="col">
 								<span className="inline-flex items-center gap-1.5">
-									<Letter letter={build.letter} size={20} /> {build.name}
+									{build.letter && <Letter letter={build.letter} size={20} />} {build.name}
+									{!build.letter && <span className="quiet text-[12.5px] font-normal">in the bag</span>}
 								</span>
 							</th>
 						))}
@@ -304,7 +325,9 @@ function Metrics({ session, all, onAll }: { session: Session; all: boolean; onAl
 				<tbody>
 					{METRICS.map((key) => {
 						const wanted = builds.map((build) => wantedOf(build, key));
-						const said = [...new Set(wanted.map(({ low, high }) => wish(key, low, high)))];
+						const said = [
+							...new Set(hit.map((build) => wish(key, wantedOf(build, key).low, wantedOf(build, key).high))),
+						];
 						const shown = shownAs(key);
 						const convert = (value: number) => inShown(key, value);
 						const of = (build: (typeof builds)[number]) => (all ? build.averages_all : build.averages)[key];
@@ -341,16 +364,16 @@ function Metrics({ session, all, onAll }: { session: Session; all: boolean; onAl
 														<span className="quiet text-[12px] font-normal"> {build.sources[key]}</span>
 													)}
 												</span>
-												<span className="w-16 xl:w-32">
+												<span className={wide}>
 													<Gate
 														span={span}
 														low={low === null ? null : convert(low)}
 														high={high === null ? null : convert(high)}
 														dots={[]}
 														mark={value === undefined ? null : convert(value)}
-														colour={letterColour(build.letter)}
+														colour={build.letter ? letterColour(build.letter) : "var(--color-base-content)"}
 														height={18}
-														label={`${shown.label} of ${build.letter} against the window`}
+														label={`${shown.label} of ${build.letter || build.name} against the window`}
 													/>
 												</span>
 											</span>
@@ -360,17 +383,19 @@ function Metrics({ session, all, onAll }: { session: Session; all: boolean; onAl
 							</tr>
 						);
 					})}
-					<tr>
-						<td>A miss costs, yd</td>
-						{builds.map((build) => (
-							<td key={build.id} className="num">
-								<span className="flex items-center justify-end gap-3">
-									{yd(build.miss_cost_m)}
-									<span className="w-16 xl:w-32" />
-								</span>
-							</td>
-						))}
-					</tr>
+					{PLAIN.map((row) => (
+						<tr key={row.label}>
+							<td>{row.label}</td>
+							{builds.map((build) => (
+								<td key={build.id} className="num">
+									<span className="flex items-center justify-end gap-3">
+										{row.of(build)}
+										<span className={wide} />
+									</span>
+								</td>
+							))}
+						</tr>
+					))}
 				</tbody>
 			</table>
 		</div>
