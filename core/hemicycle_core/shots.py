@@ -6,7 +6,7 @@
 from __future__ import annotations
 
 from collections.abc import Iterable, Mapping, Sequence
-from dataclasses import dataclass, field
+from dataclasses import dataclass, field, replace
 from enum import StrEnum
 
 import numpy as np
@@ -14,6 +14,7 @@ from numpy.typing import NDArray
 
 from .errors import BadInput
 from .flight import FAIRWAY, Air, Anchor, Firmness, Launch, anchor, fly, run_out
+from .flight.anchor import LEAST_TO_ANCHOR_M
 from .units import Quantity
 
 
@@ -220,20 +221,23 @@ def anchor_to(shots: Sequence[Shot], airs: Sequence[Air]) -> Anchor:
     """The flight model tied to a session's own flights. airs: the air each shot flew in.
 
     Kept shots with a launch and a carry that our model did not make; struck off centre, or meant low or high, they
-    still fly as launched, while a misread flew otherwise than it says. Where any carry was measured only those
-    count; where the monitor modelled them all, the anchor says so and is not trusted.
+    still fly as launched, while a misread flew otherwise than it says; one of a few metres says nothing of flight and
+    is left out, which the anchor's sentence says. Where any carry was measured only those count; where the monitor
+    modelled them all, the anchor says so and is not trusted.
     """
     flew = [
         (shot, air)
         for shot, air in zip(shots, airs, strict=True)
         if not (shot.aside or shot.misread)
-        and all(shot.get(key) is not None for key in (*LAUNCH, "carry_m"))
+        and all(shot.get(key) is not None for key in LAUNCH)
+        and (shot.get("carry_m") or 0.0) > LEAST_TO_ANCHOR_M
         and shot.sources.get("carry_m", Source.MEASURED) is not Source.COMPUTED
     ]
     measured = [row for row in flew if row[0].sources.get("carry_m", Source.MEASURED) is Source.MEASURED]
     chosen = measured or flew
+    short = sum(0.0 < (shot.get("carry_m") or 0.0) <= LEAST_TO_ANCHOR_M for shot in shots if shot.kept)
     if not chosen:
-        return Anchor()
+        return _saying(Anchor(), short)
     seen = columns_of(
         [shot for shot, _ in chosen], (*LAUNCH, "direction_deg", "axis_deg", "carry_m", "peak_m", "landing_deg")
     )
@@ -241,7 +245,7 @@ def anchor_to(shots: Sequence[Shot], airs: Sequence[Air]) -> Anchor:
         key: np.array([shot.sources.get(key) is Source.COMPUTED for shot, _ in chosen])
         for key in ("peak_m", "landing_deg")
     }
-    return anchor(
+    found = anchor(
         Launch(
             seen["ball_speed_mps"],
             seen["launch_deg"],
@@ -255,3 +259,11 @@ def anchor_to(shots: Sequence[Shot], airs: Sequence[Air]) -> Anchor:
         air=[air for _, air in chosen],
         measured=bool(measured),
     )
+    return _saying(found, short)
+
+
+def _saying(found: Anchor, short: int) -> Anchor:
+    if not short:
+        return found
+    words = "1 shot of a few yards is" if short == 1 else f"{short} shots of a few yards are"
+    return replace(found, sentence=f"{found.sentence} {words} left out of it.")

@@ -20,7 +20,7 @@ from hemicycle_core.flight import (
 )
 from hemicycle_core.flight.aero import ALIKE
 from hemicycle_core.judge import EFFECTS, Change, ChangeKind, HitClub, predict
-from hemicycle_core.shots import Shot
+from hemicycle_core.shots import Shot, anchor_to
 from hemicycle_core.simulation.golfer import Club, Player, Swinging
 from hemicycle_core.units import METRES_PER_INCH, mps, yards
 
@@ -211,3 +211,15 @@ def test_a_turn_predicted_from_a_players_shots_is_what_the_turned_club_then_does
     really = np.mean([shot.get("carry_m") for shot in after]) - np.mean([shot.get("carry_m") for shot in before])
     assert really < 0
     assert abs(said.gain("carry_m") - really) < 2 * said.error["carry_m"] + 0.5
+
+
+def test_a_shot_of_a_few_yards_is_left_out_of_the_anchor_and_said():
+    carry, _ = measured()
+    rows = [
+        Shot({"ball_speed_mps": speed, "launch_deg": up, "spin_rpm": spin, "carry_m": far})
+        for speed, up, spin, far in zip(*(np.asarray(column) for column in LAUNCH.arrays()[:3]), carry, strict=True)
+    ]
+    topped = Shot({"ball_speed_mps": 8.0, "launch_deg": 2.0, "spin_rpm": 500.0, "carry_m": 1.5})
+    plain, beside = (anchor_to(each, [Air()] * len(each)) for each in (rows, [*rows, topped]))
+    assert beside.scales == plain.scales
+    assert beside.sentence == f"{plain.sentence} 1 shot of a few yards is left out of it."

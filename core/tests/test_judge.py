@@ -7,7 +7,7 @@ import numpy as np
 import pytest
 from builds import GREEN, LAYOUT, LOWER, TEE, UPPER, case, session, shots
 from hemicycle_core.bag import HeadType
-from hemicycle_core.brief import Job, JobKind, propose
+from hemicycle_core.brief import Fear, Feared, Job, JobKind, Miss, propose
 from hemicycle_core.flight import Firmness, Launch, fly
 from hemicycle_core.judge import Candidate, Kind, Liking, Metric, compare, judge, judge_session
 from hemicycle_core.judge.choice import Because
@@ -221,7 +221,8 @@ def test_a_build_that_says_nothing_changes_no_other_verdict_and_same_inputs_give
 @pytest.mark.parametrize(
     ("hit", "words"),
     [([], "Not hit yet."), (shots(179, n=1), "1 kept so far. Hit 2 more"),
-     ([Shot({"carry_m": 150.0}, aside=True)] * 3, "Every shot so far is set aside")],
+     ([Shot({"carry_m": 150.0}, aside=True)] * 3, "Every shot so far is set aside"),
+     ([Shot({"offline_m": 2.0})] * 3, "have no carry, nor ball speed")],
 )  # fmt: skip
 def test_too_little_to_judge_is_said_in_words(hit, words):
     said = verdict(hit)
@@ -298,3 +299,72 @@ def test_like_for_like_the_old_club_is_gone_when_the_new_one_comes():
     assert instead.choice.because is Because.KEEP
     lost = beside.bags.rounds["A"] - instead.bags.rounds["A"]
     assert lost.mean() == pytest.approx(2 * beside.weighed.played["own 4H"][1].success, abs=0.1)
+
+
+@pytest.mark.parametrize("seed", range(12))
+def test_another_letter_changes_nothing_and_what_is_recommended_says_its_miss(seed):
+    """Headline, choice and verdict are one story, whatever the builds are called and in which order they stand."""
+    chance = np.random.default_rng(seed)
+    stands = [
+        shots(
+            chance.uniform(168, 196), landing=chance.uniform(40, 50), n=int(chance.integers(4, 12)), seed=seed * 9 + k
+        )
+        for k in range(3)
+    ]
+    mine = Candidate("", "5W", HeadType.FAIRWAY, shots(195, n=8, seed=seed), own=True)
+    prices = chance.integers(150, 350, 3)
+
+    def judged(letters):
+        rows = [
+            case(hit, letter, price=float(price)) for hit, letter, price in zip(stands, letters, prices, strict=True)
+        ]
+        return session(*rows, own=[mine])
+
+    first, other = judged("ABC"), judged("CAB")
+    renamed = dict(zip("ABC", "CAB", strict=True))
+    assert other.choice.letter == renamed.get(first.choice.letter)
+    assert other.choice.because == first.choice.because
+    assert other.choice.gain_shots == pytest.approx(first.choice.gain_shots)
+    assert [each.kind for each in other.verdicts] == [each.kind for each in first.verdicts]
+    for verdict in first.verdicts:
+        says = [verdict.headline.startswith("Recommended"), verdict.kind is Kind.RECOMMENDED]
+        assert says == [says[0]] * 2
+        if verdict.letter != first.choice.letter:
+            assert verdict.kind is not Kind.RECOMMENDED
+        else:
+            assert verdict.kind in (Kind.RECOMMENDED, Kind.FILLS, Kind.FILLS_NOT_SETTLED)
+            if verdict.kind is Kind.RECOMMENDED and verdict.off_m:
+                assert re.search(r"Carries \d+, \d+ (short|long) of", verdict.why)
+                assert "window: the jobs count for more" in first.choice.sentence
+
+
+def test_keep_is_settled_only_where_no_few_shots_may_turn_it():
+    """A challenger that gains, but not surely enough to be bought: keep for now, and how many more would tell."""
+    mine = Candidate("", "5W", HeadType.FAIRWAY, shots(190, n=3, seed=6, spread=4), own=True)
+    few = session(case(shots(181, n=3, spread=5, seed=3)), own=[mine]).choice
+    level = Candidate("", "5W", HeadType.FAIRWAY, shots(179, n=30, seed=6), own=True)
+    clear = session(case(shots(160, n=30, seed=3)), own=[level]).choice
+    assert clear.because is Because.KEEP and clear.settled and clear.more is None
+    assert "gains nothing worth having" in clear.sentence
+    assert (few.because, few.settled) == (Because.KEEP, False)
+    assert few.sentence.startswith("Keep what is there for now: A gains 0.1 successful shots a round on average")
+    assert few.more[0] == "A" and few.more[1] > 1
+
+
+def test_fear_of_one_side_weighs_and_says_when_it_decided():
+    def leaning(side, seed):
+        return [
+            Shot({**shot.values, "offline_m": side + off})
+            for shot, off in zip(
+                shots(179, n=20, spread=2, seed=seed), np.random.default_rng(seed).normal(0, 4, 20), strict=True
+            )
+        ]
+
+    left, right = case(leaning(-4.5, 1)), case(leaning(5.0, 2), "B")
+    plain = judge_session([left, right], jobs=[GREEN]).choice
+    feared = judge_session([left, right], jobs=[GREEN], feared=Feared(Miss.LEFT, Fear.WHOLE)).choice
+    assert plain.letter == "A"
+    assert feared.letter == "B"
+    assert "misses more to the feared side, left: that decides." in feared.sentence
+    same = judge_session([left, right], jobs=[GREEN], feared=Feared(Miss.LEFT, Fear.SAME)).choice
+    assert same.letter == "A"

@@ -23,6 +23,7 @@ from .integrate import Flight, FlightScales, Launch, fly
 Floats = NDArray[np.float64]
 
 LEAST_SHOTS = 3
+LEAST_TO_ANCHOR_M = 5.0  # a carry of less says nothing of drag and lift
 # How far balls and faces differ from the modern ball: enough to make up the model's own error of about
 # 2% of carry and 6% of peak (`error`).
 PRIOR_SD = np.array([0.06, 0.08])  # of log drag, of log lift
@@ -94,8 +95,10 @@ def _check(carry_m: Floats, peak_m: Floats, n: int) -> None:
     for name, values in (("carry", carry_m), ("peak", peak_m)):
         if values.shape != (n,):
             raise BadInput(f"{n} launches need {n} values of {name}, not {values.size}.", field=name)
-    if not (np.isfinite(carry_m) & (carry_m > 5)).all():
-        raise BadInput("Anchoring needs a measured carry of more than 5 m for every shot.", field="carry")
+    if not (np.isfinite(carry_m) & (carry_m > LEAST_TO_ANCHOR_M)).all():
+        raise BadInput(
+            f"Anchoring needs a measured carry of more than {LEAST_TO_ANCHOR_M:g} m for every shot.", field="carry"
+        )
 
 
 def _both_ways(seen: _Seen, log_scales: Floats) -> tuple[Floats, Floats]:

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Mapping, Sequence
-from dataclasses import dataclass, field
+from dataclasses import dataclass, field, replace
 from typing import Any
 
 from jsonschema import Draft202012Validator
@@ -43,7 +43,7 @@ from ..flight import Air, Anchor, Firmness
 from ..judge import Candidate, Case, Comparison, Judgement, Liking, Verdict, judge_session
 from ..protocols import asked, protocol_of
 from ..samples.averages import average, values_of
-from ..shots import FLIGHT_READINGS, Intent, Shot, Source, Strike, anchor_to, check_readings
+from ..shots import FLIGHT_READINGS, Intent, Shot, Source, Strike, anchor_to, check_readings, fill_blanks
 from .bundle_schema import SCHEMA
 
 VALIDATOR = Draft202012Validator(SCHEMA)
@@ -95,8 +95,18 @@ def _shot(row: Mapping[str, Any], models_flight: bool, where: str) -> Shot:
     )
 
 
-def _shots(rows: Sequence[Mapping[str, Any]], models_flight: bool, where: str) -> list[Shot]:
-    return [_shot(row, models_flight, f"{where}.shots.{number}") for number, row in enumerate(rows)]
+def _shots(rows: Sequence[Mapping[str, Any]], models_flight: bool, where: str, air: Air) -> list[Shot]:
+    """A club's shots; a carry that was not given is computed from the launch, as everywhere."""
+    read = [_shot(row, models_flight, f"{where}.shots.{number}") for number, row in enumerate(rows)]
+    bare = [index for index, shot in enumerate(read) if "carry_m" not in shot.values]
+    for index, computed in zip(bare, fill_blanks([read[index].values for index in bare], air=air), strict=True):
+        shot = read[index]
+        read[index] = replace(
+            shot,
+            values={**shot.values, **computed},
+            sources={**shot.sources, **dict.fromkeys(computed, Source.COMPUTED)},
+        )
+    return read
 
 
 def _job(row: Mapping[str, Any]) -> Job:
@@ -186,7 +196,7 @@ def read_bundle(data: Any) -> Bundle:
         raise BadInput("builds: two builds have one letter.", field="builds")
     hit = {
         kind: [
-            _shots(row.get("shots", []), models_flight, f"{kind}.{number}")
+            _shots(row.get("shots", []), models_flight, f"{kind}.{number}", air)
             for number, row in enumerate(data.get(kind, []))
         ]
         for kind in ("clubs", "builds")

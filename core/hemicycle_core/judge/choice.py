@@ -186,7 +186,9 @@ def _by_shots(
     runner = max(rest, key=lambda each: (value[each.letter], each.key), default=None)
     rivals = [each.letter for each in rest]
     best = chance_best(chosen.letter, rivals, weighed)
-    settled = settled_on(chosen.letter, best, rivals, weighed, thresholds)
+    # What is there now is a rival like any other: six more shots may yet say that nothing is gained.
+    held = [*rivals, KEEP] if kept else rivals
+    settled = settled_on(chosen.letter, chance_best(chosen.letter, held, weighed), held, weighed, thresholds)
     against = KEEP if kept else (runner.letter if runner else None)
     gain = weighed.gain(chosen.letter, against) if against is not None else None
     words = _sentence(chosen, runner, because, gain, kept=kept, alone=waiting and len(played) == 1)
@@ -201,8 +203,15 @@ def _by_shots(
         chance_best=best if rivals or not waiting else None,
         gain_shots=gain,
         gain_price=chosen.price,
-        more=None if settled else more_shots(chosen.letter, rivals, weighed, thresholds),
+        more=None if settled else _more(chosen.letter, rivals, weighed, kept, thresholds),
     )
+
+
+def _more(
+    letter: str, rivals: Sequence[str], weighed: Weighed, kept: bool, thresholds: Thresholds
+) -> tuple[str, int] | None:
+    wanting = more_shots(letter, rivals, weighed, thresholds) if rivals else None
+    return wanting or (more_to_keep(letter, weighed, thresholds) if kept else None)
 
 
 def _level(weighed: Weighed, top: str, other: str, thresholds: Thresholds) -> bool:

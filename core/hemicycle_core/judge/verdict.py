@@ -263,7 +263,9 @@ def _needs_shots(candidate: Candidate, evidence: _Evidence | None, thresholds: T
     have = 0 if evidence is None else evidence.carry.n
     need = max(thresholds.least_shots - have, 1)
     said = f"{have} kept so far. Hit {need} more before anything can be said." if have else "Not hit yet."
-    if not have and any(shot.counts for shot in candidate.shots):
+    if not have and any(shot.kept for shot in candidate.shots):
+        said = "The shots so far have no carry, nor ball speed, launch and spin to compute one from."
+    elif not have and any(shot.counts for shot in candidate.shots):
         said = f"Every shot so far is set aside. Keep the ones that count, or hit {need} more."
     vetoed = candidate.liking is Liking.VETOED
     return Verdict(
