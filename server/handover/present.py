@@ -11,6 +11,7 @@ from common.api import as_
 from fitting.api.present.bag import present_gap
 from fitting.api.present.bay import specification
 from fitting.api.schemas.plans import ClubLine
+from fitting.domain.bag import name_of
 from fitting.domain.planning import Planning, exchange
 from fitting.domain.session import JudgedSession
 from fitting.models import AgreedAnswers, BagPlan, Build, FittingSession
@@ -24,7 +25,7 @@ from hemicycle_core.judge.recommended import may_be_recommended, recommendation_
 from hemicycle_core.rack.specification import sheet
 
 from .models import Decision, Recommendation
-from .schemas import AgreedOut, BagSide, Choice, HandoverOut, LostBuild, PlanLine, SheetLine, Tested
+from .schemas import AgreedOut, BagSide, Choice, HandoverOut, LostBuild, PlanLine, SheetLine, SwapOut, Tested
 
 CAUTIONS = [
     "Fourteen clubs at most in play; heads and grooves must conform; a setting may not be changed during a round.",
@@ -35,20 +36,25 @@ CAUTIONS = [
 Verdicts = Mapping[str, Verdict]
 
 
-def present_side(judged: JudgedSession, added: Sequence[Build] = (), dropped: Collection[Build] = ()) -> BagSide:
-    """The bag as it is, or with candidates in it and own clubs out of it."""
+def present_side(
+    judged: JudgedSession, added: Sequence[Build] = (), dropped: Collection[Build] = (), away: Build | None = None
+) -> BagSide:
+    """The bag as it is, or with candidates in it and own clubs out of it. away: the club of a pair that is carried on
+    one course only, which takes no place of its own."""
     bag = judged.bag
     pairs = [(build, club) for build in judged.rows.own if (club := bag.carried(build)) is not None]
     stay = [(build, club) for build, club in pairs if build not in dropped]
     come = [(build, club) for build in added if (club := bag.carried(build)) is not None]
     builds = {club.name: build for build, club in (*stay, *come)}
-    covered = coverage([club for _, club in (*stay, *come)], bag.rules)
+    out = None if away is None else name_of(away)
+    covered = coverage([club for _, club in (*stay, *come) if club.name != out], bag.rules)
+    beside = [(build, club) for build, club in come if club.name == out]
     ids = {name: build.pk for name, build in builds.items()}
     return BagSide(
-        clubs=[_line(builds[club.name], club) for club in covered.clubs],
+        clubs=[_line(builds[club.name], club) for club in covered.clubs] + [_line(*each) for each in beside],
         gaps=[present_gap(gap, ids) for gap in covered.gaps],
-        headline=rebagged(bag.today, covered, [club.name for _, club in come], [b.name for b in dropped]),
-        club_count=len(judged.rows.own) - len(dropped) + len(added),
+        headline=rebagged(bag.today, covered, [c.name for _, c in come if c.name != out], [b.name for b in dropped]),
+        club_count=len(judged.rows.own) - len(dropped) + len(added) - len(beside),
     )
 
 
@@ -116,7 +122,14 @@ def present_choice(judged: JudgedSession, builds: Collection[int], dropped: Coll
         raise BadInput("Only clubs of the player’s own bag can be left out.", field="dropped")
     if fixed := next((build for build in leave if build.fixed), None):
         raise BadInput(f"The {fixed.name} is fixed: it stays in the bag. Free it in the Brief first.", field="dropped")
-    after = present_side(judged, come, leave)
+    pair = _pair(rows.session, come)
+    after = present_side(judged, come, leave, pair.swap_away if pair else None)
+    swap = None
+    if pair is not None and pair.swap_home is not None and pair.swap_away is not None:
+        swap = SwapOut(name_of(pair.swap_home), name_of(pair.swap_away), pair.swap_course)
+    said = after.headline
+    if swap:
+        said += f" {swap.away} on {swap.course}, {swap.home} elsewhere: one place of the bag."
     clubs = [_tested(build, verdicts[build.letter]) for build in come]
     prices = [build.price for build in come if build.price is not None]
     chosen = verdicts[come[0].letter] if come else None
@@ -125,7 +138,7 @@ def present_choice(judged: JudgedSession, builds: Collection[int], dropped: Coll
         name=recommendation_name([build.name for build in come], out),
         clubs=clubs,
         dropped=out,
-        reasons=recommendation_reasons([(each.letter, each.why) for each in clubs], out, after.headline),
+        reasons=recommendation_reasons([(each.letter, each.why) for each in clubs], out, said),
         lost=[
             LostBuild(build.letter, build.name, why_it_lost(verdicts[build.letter], chosen))
             for build in hit
@@ -134,7 +147,14 @@ def present_choice(judged: JudgedSession, builds: Collection[int], dropped: Coll
         after=after,
         over=max(0, after.club_count - rows.session.most_clubs),
         price=str(sum(prices, Decimal(0))) if prices else None,
+        swap=swap,
     )
+
+
+def _pair(session: FittingSession, come: Collection[Build]) -> BagPlan | None:
+    """The plan that was kept whose swap pair comes in whole; None without one."""
+    kept = session.plans.exclude(swap_home=None).exclude(swap_away=None).select_related("swap_home", "swap_away")
+    return next((plan for plan in kept if plan.swap_home in come and plan.swap_away in come), None)
 
 
 def suggestion(judged: JudgedSession) -> tuple[list[int], list[int], str]:

@@ -47,9 +47,19 @@ class Tested:
 
 
 @dataclass
+class SwapOut:
+    """Two clubs owned together, one of them carried: one place of the bag. away: for one course, home: elsewhere."""
+
+    home: str
+    away: str
+    course: str
+
+
+@dataclass
 class Choice:
     """What could be recommended: the builds that come in, none to keep what is there; the names of the player's clubs
-    that leave; why, and why the others lost; the bag it makes, how many clubs that is too many, and what it costs."""
+    that leave; why, and why the others lost; the bag it makes, how many clubs that is too many, and what it costs.
+    swap: the pair that is one place, where a plan that was kept has one."""
 
     name: str
     clubs: list[Tested]
@@ -59,6 +69,7 @@ class Choice:
     after: BagSide
     over: int
     price: str | None
+    swap: SwapOut | None = None
 
 
 @dataclass

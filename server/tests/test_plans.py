@@ -106,6 +106,18 @@ def test_plans_stand_side_by_side_three_at_most_and_agree_with_the_map(desk, hit
     assert "at most" in post(desk, f"{url}/plans", {**pair, "name": "Four"}, 409)["title"]
     assert "two clubs of the plan" in post(desk, f"{url}/plans", {**pair, "swap_away": a}, 400)["title"]
     assert len(desk.delete(f"/api/plans/{kept['id']}").json()["plans"]) == 2
+    # Recommended together, the pair is one place of the bag, with the course it is for.
+    swinging = Swinging(GOLFER, seed=9)
+    for build in (a, b):
+        hit(hit_session, Build.objects.get(pk=build), swinging, 4)
+    drafted = desk.get(f"{url}/handover/draft", {"builds": [a, b]}).json()
+    assert drafted["swap"] == {"home": "A 4H 22°", "away": "B 5H 25°", "course": "Links"}
+    assert drafted["after"]["club_count"] == 8
+    assert drafted["over"] == 0
+    assert "B 5H 25° on Links, A 4H 22° elsewhere: one place of the bag." in drafted["reasons"]
+    assert {club["letter"] for club in drafted["after"]["clubs"]} == {"", "A", "B"}
+    alone = desk.get(f"{url}/handover/draft", {"builds": [a]}).json()
+    assert (alone["swap"], alone["after"]["club_count"]) == (None, 8)
 
 
 def test_each_end_has_its_rule_its_step_and_its_turf(desk, session):

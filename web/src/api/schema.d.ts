@@ -1192,6 +1192,7 @@ export interface components {
             after: components["schemas"]["BagSide"];
             over: number;
             price: string | null;
+            swap?: components["schemas"]["SwapOut"] | null;
         };
         ChoiceOut: {
             letter: string | null;
@@ -1992,6 +1993,11 @@ export interface components {
         Strike: "toe" | "heel" | "thin" | "fat";
         StrikeInRequest: {
             strike: (components["schemas"]["Strike"] | components["schemas"]["NullEnum"]) | null;
+        };
+        SwapOut: {
+            home: string;
+            away: string;
+            course: string;
         };
         TargetInRequest: {
             slot: number;

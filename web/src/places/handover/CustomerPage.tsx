@@ -87,6 +87,12 @@ function Page({ handover, agreed }: { handover: Handover; agreed: NonNullable<Ha
 						<span className="num">{yd(club.total_m)}</span>.
 					</p>
 				))}
+				{choice.swap && (
+					<p>
+						Carry one of two: the {choice.swap.away} on {choice.swap.course}, the {choice.swap.home}{" "}
+						everywhere else. Together they take one place of your bag.
+					</p>
+				)}
 				{agreed.decision === "buy" && choice.dropped.length > 0 && (
 					<p>Leave these at home: {choice.dropped.join(", ")}.</p>
 				)}

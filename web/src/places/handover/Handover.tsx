@@ -166,6 +166,12 @@ function Deciding({
 				</p>
 				<PlanChoices handover={handover} picks={picks} suggested={suggested} onPick={setPicked} />
 				<BuildPicker session={session} tested={handover.tested} picks={picks} onPick={setPicked} />
+				{choice.swap && (
+					<p className="text-[15px]">
+						One place of the bag: <strong>{choice.swap.away}</strong> on {choice.swap.course},{" "}
+						<strong>{choice.swap.home}</strong> elsewhere.
+					</p>
+				)}
 				{choice.over > 0 && (
 					<p className="hole-text text-sm font-semibold">
 						{choice.after.club_count} clubs: {choice.over} too many. Leave{" "}
