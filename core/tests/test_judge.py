@@ -365,6 +365,7 @@ def test_fear_of_one_side_weighs_and_says_when_it_decided():
     feared = judge_session([left, right], jobs=[GREEN], feared=Feared(Miss.LEFT, Fear.WHOLE)).choice
     assert plain.letter == "A"
     assert feared.letter == "B"
-    assert "misses more to the feared side, left: that decides." in feared.sentence
+    assert feared.sentence.startswith("B is put first, ")
+    assert feared.sentence.endswith(": A holds more, but misses more to the feared side, left.")
     same = judge_session([left, right], jobs=[GREEN], feared=Feared(Miss.LEFT, Fear.SAME)).choice
     assert same.letter == "A"

@@ -193,7 +193,13 @@ def _by_shots(
     gain = weighed.gain(chosen.letter, against) if against is not None else None
     words = _sentence(chosen, runner, because, gain, kept=kept, alone=waiting and len(played) == 1)
     if runner is not None and because is Because.MOST_SHOTS:
-        words += _beside(chosen, runner, weighed, best, settled, thresholds)
+        if _fear_decides(chosen, runner, weighed):
+            words = (
+                f"{chosen.letter} is put first{_gain_words(gain, kept, runner)}: {runner.letter} holds more, but "
+                f"misses more to the feared side, {weighed.feared.miss.value}."
+            )
+        else:
+            words += _beside(chosen, runner, weighed, best, settled, thresholds)
     return Choice(
         letter=chosen.letter,
         runner_up=runner.letter if runner else None,
@@ -219,17 +225,19 @@ def _level(weighed: Weighed, top: str, other: str, thresholds: Thresholds) -> bo
     return 1 - weighed.by_at_least(top, other, thresholds.level_shots) >= thresholds.level_sure
 
 
+def _fear_decides(chosen: Candidate, runner: Candidate, weighed: Weighed) -> bool:
+    """Whether the runner-up does more of the jobs and only its feared misses put it second."""
+    first, second = (
+        sum(each.job.uses_per_round * each.success for each in weighed.played[build.letter])
+        for build in (chosen, runner)
+    )
+    return bool(weighed.feared.shots) and second > first
+
+
 def _beside(
     chosen: Candidate, runner: Candidate, weighed: Weighed, best: float, settled: bool, thresholds: Thresholds
 ) -> str:
-    """What is to be said of the runner-up: that fear parts the two, or that nobody can part them any more."""
-    plain = [
-        sum(each.job.uses_per_round * each.success for each in weighed.played[letter])
-        for letter in (chosen.letter, runner.letter)
-    ]
-    if weighed.feared.shots and plain[1] > plain[0]:
-        way = weighed.feared.miss.value
-        return f" {runner.letter} holds more, but misses more to the feared side, {way}: that decides."
+    """What is to be said of the runner-up where nobody can part the two any more."""
     enough = min(weighed.hit[chosen.letter], weighed.hit[runner.letter]) >= thresholds.most_shots
     if settled and enough and best < thresholds.stop_at:
         less = (chosen.price or 0.0) - (runner.price or 0.0)
@@ -264,11 +272,15 @@ def _kept(played: Sequence[Candidate], top: Candidate, weighed: Weighed, thresho
     )
 
 
+def _gain_words(gain: float | None, kept: bool, runner: Candidate | None) -> str:
+    rival = "what is there now" if kept else (runner.letter if runner else "")
+    return f", {gain:+.1f} a round against {rival}".replace("-", "\u2212") if gain is not None else ""
+
+
 def _sentence(
     chosen: Candidate, runner: Candidate | None, because: Because, gain: float | None, *, kept: bool, alone: bool
 ) -> str:
-    rival = "what is there now" if kept else (runner.letter if runner else "")
-    more = f", {gain:+.1f} a round against {rival}".replace("-", "\u2212") if gain is not None else ""
+    more = _gain_words(gain, kept, runner)
     if because is Because.CHEAPER:
         return f"{chosen.letter} does as many of the jobs as any, within noise, and costs least of those{more}."
     if because is Because.LIKED:

@@ -231,7 +231,7 @@ class JudgedSession:
             budget=budget,
             feared=self.rows.feared,
             thresholds=self.thresholds,
-            nothing_open=gap is None,
+            nothing_open=gap is None and len(self.bag.clubs) > 1,
         )
         said = {each.letter: each for each in judged.verdicts}
         said |= {build.letter: accepted(self.candidate(build)) for build in self.rows.accepted}
