@@ -213,7 +213,9 @@ def gap_in_work(
     if chosen is not None:
         return chosen
     holes = open_gaps(covered)
-    near = [gap for gap in holes if reached is None or reached(gap)] or holes
+    near = holes
+    if reached is not None and len(holes) > 1:
+        near = [gap for gap in holes if reached(gap)] or holes
     if order is GapOrder.TOP:
         return near[-1] if near else None
     if order is GapOrder.BOTTOM:
