@@ -1,7 +1,8 @@
 """What the bag becomes: any set of clubs, hit or expected, weighed as a whole; the best set found by search.
 
 Best is what it is everywhere else: the most successful shots a round over the jobs, by their uses, inside the
-limits; within noise the bag with fewer changes, then the smaller hole, then the cheaper.
+limits; the bag of today unless another gains enough and surely enough; between bags that are known to do the same, the
+one with fewer changes, then the cheaper. Without jobs the holes decide.
 """
 
 from __future__ import annotations
@@ -14,6 +15,7 @@ from dataclasses import dataclass, field
 import numpy as np
 from numpy.typing import NDArray
 
+from ..thresholds import DEFAULT, Thresholds
 from ..units import metres, yards, yd_text
 from .clubs import Carried
 from .gaps import CLOSED_M, Coverage, Gap, GapRules, coverage, widest_gap
@@ -22,8 +24,6 @@ from .slots import SlotLayout, lay_out_slots
 Floats = NDArray[np.float64]
 
 RELEARN_M = metres(3)  # a carry this near to one owned before is the same yardage to the player
-NOISE_SHOTS = 0.05  # a round: less than one shot in twenty rounds is no gain
-NOISE_CHANCE = 0.65  # two bags that do more of the jobs with less than this chance are one
 NOISE_OPEN_M = metres(3)
 MOST_DROPS = 2
 MOST_KEPT_PLANS = 3  # side by side: more cannot be compared at a glance
@@ -210,7 +210,14 @@ class BestPlan:
 
 
 def best_plan(
-    options: Sequence[ClubOption], places: int, demand: Demand, rules: GapRules, limits: Limits, *, swaps: bool = False
+    options: Sequence[ClubOption],
+    places: int,
+    demand: Demand,
+    rules: GapRules,
+    limits: Limits,
+    *,
+    swaps: bool = False,
+    thresholds: Thresholds = DEFAULT,
 ) -> BestPlan:
     """The best bag with up to `places` new clubs, found by weighing every one.
 
@@ -228,10 +235,19 @@ def best_plan(
     if swaps and places:
         bags += [weigh_plan(plan, options, demand, rules, limits) for plan in _pairs(new, options, demand, limits)]
     inside = [bag for bag in bags if not bag.over] or bags
-    best = _best(inside)
+    best = _best([bag for bag in inside if bag is today or _worth_having(bag, today, thresholds)] or inside, thresholds)
     rest = [bag for bag in inside if bag is not best and bag is not today]
-    runner = _best(rest) if rest else None
-    return BestPlan(best, runner, explain(best, today, runner), len(bags))
+    runner = _best(rest, thresholds) if rest else None
+    return BestPlan(best, runner, explain(best, today, runner, thresholds), len(bags))
+
+
+def _worth_having(bag: Bag, today: Bag, thresholds: Thresholds) -> bool:
+    """Whether a bag makes enough more of the jobs than today's, and surely enough, as the choice asks of a build; one
+    within the limit of clubs is worth having beside a bag that is over it."""
+    if not bag.rounds.size or today.over:
+        return True
+    gain = bag.mean_rounds - today.mean_rounds
+    return bag.better_than(today) >= thresholds.better and gain >= thresholds.least_gain
 
 
 def _with(chosen: Sequence[ClubOption], options: Sequence[ClubOption], limits: Limits) -> Iterable[Plan]:
@@ -267,9 +283,9 @@ def _pairs(new: Sequence[ClubOption], options: Sequence[ClubOption], demand: Dem
             yield Plan(keys, SwapPair(home.key, away.key, course))
 
 
-def _best(bags: Sequence[Bag]) -> Bag:
+def _best(bags: Sequence[Bag], thresholds: Thresholds) -> Bag:
     top = max(bags, key=lambda bag: (bag.mean_rounds, -_openness(bag)))
-    close = [bag for bag in bags if bag is top or _level(top, bag)]
+    close = [bag for bag in bags if bag is top or _level(top, bag, thresholds)]
     least = min(_openness(bag) for bag in close)
     closed = [bag for bag in close if _openness(bag) <= least + NOISE_OPEN_M]
     return min(closed, key=_least_changed)
@@ -285,8 +301,11 @@ def _least_changed(bag: Bag) -> tuple[int, float, float, list[str]]:
     return len(bag.added) + len(bag.dropped), bag.price, _openness(bag), sorted(bag.plan.keys)
 
 
-def _level(top: Bag, other: Bag) -> bool:
-    return top.mean_rounds - other.mean_rounds < NOISE_SHOTS or top.better_than(other) < NOISE_CHANCE
+def _level(top: Bag, other: Bag, thresholds: Thresholds) -> bool:
+    """Whether another bag is known to do as many of the jobs, by the rule that the choice of a build has."""
+    if not top.rounds.size:
+        return True
+    return float((top.rounds - other.rounds < thresholds.level_shots).mean()) >= thresholds.level_sure
 
 
 def exchanged(keys: Collection[str], *, own: Mapping[str, bool], new: Sequence[str]) -> tuple[list[str], list[str]]:
@@ -298,7 +317,7 @@ def exchanged(keys: Collection[str], *, own: Mapping[str, bool], new: Sequence[s
     return [key for key in new if key in keys], [key for key, fixed in own.items() if not fixed and key not in keys]
 
 
-def explain(best: Bag, today: Bag, runner: Bag | None) -> str:
+def explain(best: Bag, today: Bag, runner: Bag | None, thresholds: Thresholds = DEFAULT) -> str:
     """Why this bag, against the bag of today and the runner-up."""
     if best.plan == today.plan:
         return "Keep the bag as it is: nothing on the stand does more of the jobs or closes more of the space."
@@ -319,7 +338,8 @@ def explain(best: Bag, today: Bag, runner: Bag | None) -> str:
     beside = ""
     if runner is not None and runner.plan != today.plan and best.rounds.size:
         behind = best.mean_rounds - runner.mean_rounds
-        tie = "as good within the noise" if _level(best, runner) else f"{behind:.1f} a round behind"
+        told = best.better_than(runner) >= thresholds.better
+        tie = f"{behind:.1f} a round behind" if told else "as good as far as can be told"
         names = f", {' and '.join(runner.added)}," if runner.added else ""
         beside = f" The next best{names} is {tie}."
     return f"{words[:1].upper()}{words[1:]}.{beside}"

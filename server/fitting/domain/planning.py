@@ -123,7 +123,15 @@ class Planning:
     def best(self, options: Sequence[ClubOption] | None = None, *, swaps: bool = False) -> BestPlan:
         """The best bag for the places there are. options: out of these, not out of all."""
         places, rules = self.judged.rows.session.clubs_to_place, self.judged.bag.rules
-        return best_plan(options or self.options, places, self.demand, rules, self.limits, swaps=swaps)
+        return best_plan(
+            options or self.options,
+            places,
+            self.demand,
+            rules,
+            self.limits,
+            swaps=swaps,
+            thresholds=self.judged.thresholds,
+        )
 
     def kept(self, row: BagPlan) -> Plan:
         """A plan that was kept, as far as its clubs are still there to be weighed."""
