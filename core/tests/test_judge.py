@@ -6,13 +6,13 @@ from dataclasses import replace
 import numpy as np
 import pytest
 from builds import GREEN, LAYOUT, LOWER, TEE, UPPER, case, session, shots
-from hemicycle_core.bag import HeadType
+from hemicycle_core.bag import Carried, ClubOption, Demand, GapRule, HeadType, Limits, best_plan, usual_rules
 from hemicycle_core.brief import Fear, Feared, Job, JobKind, Miss, propose
 from hemicycle_core.flight import Firmness, Launch, fly
 from hemicycle_core.judge import Candidate, Kind, Liking, Metric, compare, judge, judge_session
 from hemicycle_core.judge.choice import Because
 from hemicycle_core.judge.verdict import NO_REMEDY, verdict_of
-from hemicycle_core.judge.weigh import weigh
+from hemicycle_core.judge.weigh import KEEP, weigh
 from hemicycle_core.samples import average, certainty, cost_of_a_miss, pattern
 from hemicycle_core.shots import Intent, Shot, Source
 from hemicycle_core.thresholds import DEFAULT
@@ -301,7 +301,23 @@ def test_like_for_like_the_old_club_is_gone_when_the_new_one_comes():
     assert lost.mean() == pytest.approx(2 * beside.weighed.played["own 4H"][1].success, abs=0.1)
 
 
-@pytest.mark.parametrize("seed", range(12))
+def options_of(judged):
+    """The builds and the player's own clubs as a plan has them."""
+    made = []
+    for letter, played in judged.weighed.played.items():
+        carry = judged.weighed.centres[letter].carry_m
+        made.append(
+            ClubOption(
+                key=letter,
+                club=Carried(letter, HeadType.HYBRID, carry, carry + 7),
+                success=np.stack([each.draws for each in played]),
+                own=letter.startswith("own "),
+            )
+        )
+    return made
+
+
+@pytest.mark.parametrize("seed", range(24))
 def test_another_letter_changes_nothing_and_what_is_recommended_says_its_miss(seed):
     """Headline, choice and verdict are one story, whatever the builds are called and in which order they stand."""
     chance = np.random.default_rng(seed)
@@ -326,6 +342,12 @@ def test_another_letter_changes_nothing_and_what_is_recommended_says_its_miss(se
     assert other.choice.because == first.choice.because
     assert other.choice.gain_shots == pytest.approx(first.choice.gain_shots)
     assert [each.kind for each in other.verdicts] == [each.kind for each in first.verdicts]
+    # The best bag for one place is what the Bench chooses, with the gain that it says.
+    found = best_plan(options_of(first), 1, Demand(np.ones(1), ("",)), usual_rules(GapRule.ROLL_OUT), Limits())
+    assert found.bag.added == (() if first.choice.letter is None else (first.choice.letter,))
+    if first.choice.letter is not None:
+        gained = found.bag.rounds - first.bags.rounds[KEEP]
+        assert gained.mean() == pytest.approx(first.choice.gain_shots)
     for verdict in first.verdicts:
         says = [verdict.headline.startswith("Recommended"), verdict.kind is Kind.RECOMMENDED]
         assert says == [says[0]] * 2

@@ -235,7 +235,10 @@ def best_plan(
     if swaps and places:
         bags += [weigh_plan(plan, options, demand, rules, limits) for plan in _pairs(new, options, demand, limits)]
     inside = [bag for bag in bags if not bag.over] or bags
-    best = _best([bag for bag in inside if bag is today or _worth_having(bag, today, thresholds)] or inside, thresholds)
+    worth = [bag for bag in inside if bag is not today and _worth_having(bag, today, thresholds)]
+    if not today.rounds.size:
+        worth = inside  # without a job the holes decide, today's among them
+    best = _best(worth or ([today] if not today.over else inside), thresholds)
     rest = [bag for bag in inside if bag is not best and bag is not today]
     runner = _best(rest, thresholds) if rest else None
     return BestPlan(best, runner, explain(best, today, runner, thresholds), len(bags))
