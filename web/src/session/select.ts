@@ -19,6 +19,9 @@ export const besideOf = (session: Session): Build[] => {
 	const ids = in_work ? [in_work.like, in_work.lower, in_work.upper] : [];
 	return inBag(session).filter((build) => build.carry_m !== null && ids.includes(build.id));
 };
+/** How many clubs may come in: what was taken into the bag for now, and the places that are left. */
+export const placesOf = (session: Session): number =>
+	candidatesOf(session).filter((build) => build.accepted).length + session.clubs_to_place;
 export const lettersOf = (session: Session): string[] => candidatesOf(session).map((build) => build.letter);
 export const shotsOf = (session: Session, build: number): Shot[] =>
 	session.shots.filter((shot) => shot.build === build);

@@ -16,7 +16,7 @@ import { type Picks, useDraft, useHandover } from "../../api/session";
 import { CarryMap, type CarryMapProps, mapSpan } from "../../instruments/carry-map/CarryMap";
 import { sideProps } from "../../session/maps";
 import type { PlaceProps } from "../../session/place";
-import { ownOf } from "../../session/select";
+import { ownOf, placesOf } from "../../session/select";
 import { useKept } from "../../ui/kept";
 import { Letter } from "../../ui/Letter";
 import { Caution, Said, Waiting } from "../../ui/Said";
@@ -157,8 +157,8 @@ function Deciding({
 				<h2 className="text-lg">
 					{corrects
 						? "Correct what was agreed"
-						: session.clubs_to_place > 1
-							? `Recommend, up to ${session.clubs_to_place} clubs`
+						: placesOf(session) > 1
+							? `Recommend, up to ${placesOf(session)} clubs`
 							: "Recommend for this slot"}
 				</h2>
 				<p className="quiet text-sm">
