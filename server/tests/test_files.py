@@ -1,9 +1,11 @@
 """Files as people have them: other units and marks, columns missing, two spellings of a club, other things entirely."""
 
 import pytest
+from fitting.actions import builds
 from fitting.domain.session import load
 from fitting.models import Build, FittingSession, Shot
 from hemicycle_core.units import yards
+from rack.models import Head, Shaft
 from shop.models import AuditEntry
 
 JSON = "application/json"
@@ -134,3 +136,19 @@ def test_a_letter_sends_shots_to_the_build_on_the_stand_and_they_come_back_out(d
     taken_back = desk.put(f"/api/imports/{kept.pk}", {"undone": True}, content_type=JSON).json()
     assert next(each["kept"] for each in taken_back["builds"] if each["letter"] == "A") == 0
     assert Build.objects.get(pk=build.pk).archived is False
+
+
+def test_a_letter_on_the_stand_comes_before_any_club_of_the_bag_and_a_second_wedge_has_a_name_of_its_own(desk, session):
+    head, shaft = Head.objects.get(label="4H", model="Skerry"), Shaft.objects.get(name="Fenlark 65 H")
+    wanted = [builds.CandidateChoice(head.pk, shaft.pk, length_m=head.length_m + 0.0127 * step) for step in (1, 2, 3)]
+    builds.add_candidates(session.fitter, session.pk, wanted)
+    driver = Build.objects.get(session=session, name="Dr")
+    send(desk, session, "Club,Carry\nD,180\nD,181\nD,179\n54,90\n54,91\n54 old,84\n54 old,85\n", 201)
+    hit = {
+        build.letter or build.name: build.pk
+        for build in Build.objects.filter(session=session, runs__shots__isnull=False)
+    }
+    assert set(hit) == {"D", "54°", "54 old"}
+    assert not Shot.objects.filter(run__build=driver).exists()
+    old = Build.objects.get(session=session, name="54 old")
+    assert (old.head_type, old.set_loft_deg) == ("wedge", 54)

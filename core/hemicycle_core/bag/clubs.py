@@ -19,13 +19,16 @@ USUAL_LOFT_AND_INCHES: dict[str, tuple[float, float]] = {
 
 
 WEDGE_INCHES = 35.25
+WEDGE_LOFTS = (44, 64)
 
 
 def usual_loft_and_inches(name: str) -> tuple[float, float] | None:
     """Loft in degrees and length in inches that a club of this short name usually has; a wedge that goes by its loft
-    has that loft. None for a name that says neither."""
-    marked = re.fullmatch(r"(\d\d)°", name)
-    return (float(marked[1]), WEDGE_INCHES) if marked else USUAL_LOFT_AND_INCHES.get(name)
+    has that loft, and so has the second of two alike, such as `54 old`. None for a name that says neither."""
+    marked = re.fullmatch(r"(\d\d)(?:°| .*)", name)
+    if marked and WEDGE_LOFTS[0] <= int(marked[1]) <= WEDGE_LOFTS[1]:
+        return float(marked[1]), WEDGE_INCHES
+    return USUAL_LOFT_AND_INCHES.get(name) or USUAL_LOFT_AND_INCHES.get(name.split(" ", maxsplit=1)[0])
 
 
 # A typed figure is remembered, not measured: players and fitters are out by about 5 yd, and long more than short.

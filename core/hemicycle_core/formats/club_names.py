@@ -5,6 +5,7 @@ from __future__ import annotations
 import re
 
 from ..bag import HeadType
+from ..bag.clubs import WEDGE_LOFTS
 
 WORDS = {"driver": "Dr", "dr": "Dr", "d": "Dr", "1w": "Dr", "1 wood": "Dr", "putter": "Pt"}
 WEDGES = {
@@ -17,7 +18,6 @@ KINDS = {
 }  # fmt: skip
 # Wedges go by their loft: what may stand beside it, and the lofts they come in.
 MARKED = {"", "°", "deg", "degree", "degrees", "wedge", "° wedge", "degree wedge"}
-WEDGE_LOFTS = (44, 64)
 HEADS = {"i": HeadType.IRON, "W": HeadType.FAIRWAY, "H": HeadType.HYBRID, "U": HeadType.UTILITY}
 
 
@@ -41,11 +41,13 @@ def short_name(written: str) -> str:
 
 
 def head_type_of(name: str) -> HeadType:
-    """The kind of head a short name stands for; an iron when it says nothing."""
-    if name == "Dr":
+    """The kind of head a short name stands for, by its first word: the second of two alike is called `54 old`. An iron
+    when it says nothing."""
+    first = short_name(name.split(maxsplit=1)[0]) if name.split() else ""
+    if first == "Dr":
         return HeadType.DRIVER
-    if name == "Pt":
+    if first == "Pt":
         return HeadType.PUTTER
-    if name in WEDGES.values() or re.fullmatch(r"\d\d°?", name):
+    if first in WEDGES.values() or re.fullmatch(r"\d\d°?", first):
         return HeadType.WEDGE
-    return HEADS.get(name[-1:], HeadType.IRON)
+    return HEADS.get(first[-1:], HeadType.IRON)

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import hashlib
 from collections import defaultdict
-from collections.abc import Sequence
+from collections.abc import Collection, Sequence
 from dataclasses import asdict, dataclass, field
 
 from django.utils import timezone
@@ -70,6 +70,17 @@ def columns_for(session: FittingSession, table: Table, given: Sequence[Column] |
     return guess_mapping(table.headers), False
 
 
+def letters_of(session: FittingSession) -> set[str]:
+    there = Build.objects.of(session.shop_id).filter(session=session, archived=False).exclude(letter="")
+    return set(there.values_list("letter", flat=True))
+
+
+def goes_to(written: str, letters: Collection[str]) -> str:
+    """The letter on the stand, where there is one of that name, before any club of the bag: a file's `D` is build D."""
+    letter = written.strip().upper()
+    return letter if letter in letters else short_name(written)
+
+
 def by_club(parsed: Parsed) -> dict[str, list[ParsedShot]]:
     groups: dict[str, list[ParsedShot]] = defaultdict(list)
     for shot in parsed.shots:
@@ -99,9 +110,9 @@ def import_shots(actor: User, session_id: int, request: ImportRequest) -> Import
         signature=_signature(table),
         defaults={"columns": [asdict(column) for column in columns]},
     )
-    result = Imported(problems=list(parsed.problems))
+    result, letters = Imported(problems=list(parsed.problems)), letters_of(session)
     for written, shots in by_club(parsed).items():
-        name = (request.clubs or {}).get(written, short_name(written))
+        name = (request.clubs or {}).get(written, goes_to(written, letters))
         if name:
             _take_club(session, kept, name, shots, set(request.aside), result)
         elif not written:

@@ -5,11 +5,10 @@ from __future__ import annotations
 from collections.abc import Iterable
 
 from hemicycle_core.errors import BadInput
-from hemicycle_core.formats.club_names import short_name
 from hemicycle_core.formats.shots_csv import Parsed, RowProblem, parse_shots
 from hemicycle_core.samples.outliers import unlike_the_others
 
-from ...actions.imports import Imported, ImportRequest, by_club, columns_for, table_of
+from ...actions.imports import Imported, ImportRequest, by_club, columns_for, goes_to, letters_of, table_of
 from ...models import FittingSession
 from ..schemas.imports import ColumnOut, ImportClub, ImportPreview, ImportProblem, ImportResult, ImportRow
 
@@ -29,13 +28,13 @@ def present_preview(session: FittingSession, request: ImportRequest) -> ImportPr
         if request.columns is not None:
             raise
         parsed, problems = Parsed((), ()), [ImportProblem(1, "", str(error))]
-    groups = by_club(parsed)
+    groups, letters = by_club(parsed), letters_of(session)
     unlike = []
     for club, shots in groups.items():
         carried = [(shot, shot.values["carry_m"]) for shot in shots if "carry_m" in shot.values]
         for found in unlike_the_others([carry for _, carry in carried]):
             shot, carry = carried[found.index]
-            unlike.append(ImportRow(shot.line, short_name(club), carry, found.sentence))
+            unlike.append(ImportRow(shot.line, goes_to(club, letters), carry, found.sentence))
     first = table.rows[0].cells
     return ImportPreview(
         file_name=request.file_name,
@@ -43,7 +42,7 @@ def present_preview(session: FittingSession, request: ImportRequest) -> ImportPr
             ColumnOut(column.header, column.key, column.unit, column.sure, first[index])
             for index, column in enumerate(columns)
         ],
-        clubs=[ImportClub(club, short_name(club), len(shots)) for club, shots in groups.items()],
+        clubs=[ImportClub(club, goes_to(club, letters), len(shots)) for club, shots in groups.items()],
         unlike=unlike,
         problems=problems,
         shots=len(parsed.shots),
