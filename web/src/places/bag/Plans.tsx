@@ -76,6 +76,7 @@ export function Plans({ session, plans, shown, onShow }: Props) {
 						<Line name="New clubs" plans={columns} cell={(plan) => <Added session={session} plan={plan} />} />
 						<Line
 							name="Successful shots a round"
+							beside={fearWords(session)}
 							plans={columns}
 							cell={(plan, index) => <Rounds plan={plan} today={index === 0} />}
 						/>
@@ -196,12 +197,20 @@ const Unit = ({ children }: { children: React.ReactNode }) => (
 	<span className="quiet text-sm font-normal">{children}</span>
 );
 
+/** What a miss to the feared side costs on top, where it does. */
+const fearWords = ({ brief }: Session): string =>
+	brief.miss === "none" || brief.fear === "same"
+		? ""
+		: `a miss ${brief.miss} costs ${brief.fear === "whole" ? "one" : "half a shot"} more`;
+
 function Line({
 	name,
+	beside = "",
 	plans,
 	cell,
 }: {
 	name: string;
+	beside?: string;
 	plans: BagPlan[];
 	cell: (plan: BagPlan, index: number) => React.ReactNode;
 }) {
@@ -209,6 +218,7 @@ function Line({
 		<tr>
 			<th scope="row" className="max-w-44 truncate border-b-0! text-left!" title={name}>
 				{name}
+				{beside && <span className="quiet block text-[12.5px] font-normal">{beside}</span>}
 			</th>
 			{plans.map((plan, index) => (
 				<td key={keyOf(plan, index)}>{cell(plan, index)}</td>
