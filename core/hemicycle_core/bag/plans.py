@@ -245,9 +245,10 @@ def best_plan(
 
 
 def _worth_having(bag: Bag, today: Bag, thresholds: Thresholds) -> bool:
-    """Whether a bag makes enough more of the jobs than today's, and surely enough, as the choice asks of a build; one
-    within the limit of clubs is worth having beside a bag that is over it."""
-    if not bag.rounds.size or today.over:
+    """Whether a bag makes enough more of the jobs than today's, and surely enough, as the choice asks of a build. One
+    within the limit of clubs is worth having beside a bag that is over it; one with clubs that were not hit yet is
+    worth looking at, as nothing is bought by it."""
+    if not bag.rounds.size or today.over or bag.expected:
         return True
     gain = bag.mean_rounds - today.mean_rounds
     return bag.better_than(today) >= thresholds.better and gain >= thresholds.least_gain
@@ -323,7 +324,9 @@ def exchanged(keys: Collection[str], *, own: Mapping[str, bool], new: Sequence[s
 def explain(best: Bag, today: Bag, runner: Bag | None, thresholds: Thresholds = DEFAULT) -> str:
     """Why this bag, against the bag of today and the runner-up."""
     if best.plan == today.plan:
-        return "Keep the bag as it is: nothing on the stand does more of the jobs or closes more of the space."
+        if not today.rounds.size:
+            return "Keep the bag as it is: nothing on the stand closes more of the space."
+        return "Keep the bag as it is: nothing on the stand does surely and enough more of the jobs to be worth having."
     parts = []
     if today.covered.open_m - best.covered.open_m >= CLOSED_M:
         before, after = yards(today.covered.open_m), yards(best.covered.open_m)
