@@ -8,6 +8,8 @@ from typing import Any
 from customers.models import Customer
 from fitting.models import Build
 from hemicycle_core.heads import HeadType
+from hemicycle_core.judge.changes import FACE_ARRIVES
+from hemicycle_core.judge.whatif import USUAL_LIE_DEG
 from hemicycle_core.simulation.golfer import Club, Player
 
 from .models import SimulatedGolfer
@@ -24,20 +26,21 @@ def golfer_of(customer: Customer) -> tuple[dict[str, Any], int]:
     return {**HOUSE.to_dict(), "hand": customer.hand}, customer.pk
 
 
-FACE_REACHES = 0.3  # of the face that a turned sleeve closes: the player looks the rest square again
-USUAL_LIE_DEG = 58.0
+def made_otherwise(build: Build) -> tuple[float, float]:
+    """How a build meets the ball otherwise than its head as it is: how far closed, degrees, as a turned sleeve leaves
+    it once the player has looked it square again; how much longer, metres."""
+    head = build.head
+    if head is None or build.set_loft_deg is None or build.length_m is None:
+        return 0.0, 0.0
+    turned = build.set_loft_deg - head.loft_deg if head.sleeve_deg else 0.0
+    closed = FACE_ARRIVES.value * turned * math.tan(math.radians(head.lie_deg or USUAL_LIE_DEG))
+    return closed, build.length_m - head.length_m
 
 
 def club_of(build: Build) -> Club | None:
     """A build as a simulated golfer swings it; None where its loft or length is unknown."""
     if build.set_loft_deg is None or build.length_m is None:
         return None
-    head = build.head
-    turned = build.set_loft_deg - head.loft_deg if head and head.sleeve_deg else 0.0
-    return Club(
-        HeadType(build.head_type),
-        build.set_loft_deg,
-        build.length_m,
-        closed_deg=FACE_REACHES * turned * math.tan(math.radians((head and head.lie_deg) or USUAL_LIE_DEG)),
-        made_longer_m=build.length_m - head.length_m if head else 0.0,
-    )
+    closed, longer = made_otherwise(build)
+    kind = HeadType(build.head_type)
+    return Club(kind, build.set_loft_deg, build.length_m, closed_deg=closed, made_longer_m=longer)

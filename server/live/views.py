@@ -10,7 +10,7 @@ from asgiref.sync import sync_to_async
 from common.api import actor_of, given, serializer_of, shown
 from common.policy import may, shop_of
 from common.problems import MEDIA_TYPE, body
-from demo.golfers import club_of, golfer_of
+from demo.golfers import golfer_of, made_otherwise
 from django.conf import settings
 from django.http import HttpRequest, HttpResponseBase, JsonResponse, StreamingHttpResponse
 from django.utils import timezone
@@ -129,18 +129,12 @@ class FeedTee(APIView):
             problem = body("no_build", "No build is in hand in this bay.", 409)
             return Response(problem, status=409, content_type=MEDIA_TYPE)
         build = session.in_hand
-        swung = club_of(build)
         club = None
-        if swung is not None:
-            club = TeeClub(
-                build.name,
-                swung.head_type,
-                swung.loft_deg,
-                swung.length_m,
-                build.is_own,
-                swung.closed_deg,
-                swung.made_longer_m,
-            )
+        if build.set_loft_deg is not None and build.length_m is not None:
+            # Any club a player owns, a putter too: what a golfer of ours can swing is the stand-in's affair.
+            kind = HeadType(build.head_type)
+            named = (build.name, kind, build.set_loft_deg, build.length_m, build.is_own)
+            club = TeeClub(*named, *made_otherwise(build))
         golfer, seed = golfer_of(session.customer) if key.stand_in else (None, None)
         tee = Tee(
             session=session.pk,

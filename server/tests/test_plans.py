@@ -193,6 +193,10 @@ def test_the_yardage_stays_and_the_flight_changes_or_a_yardage_is_named(desk, hi
     assert seen["bag"]["headline"] == "197 to 208 yd was asked for."
     refused = put(desk, f"{url}/gap", {**band, "named": {"low_m": 190, "high_m": 180}}, 400)
     assert refused["field"] == "named_low_m"
+    longest = next(each for each in seen["builds"] if each["name"] == "Dr")
+    refused = put(desk, f"{url}/gap", {**ask, "like_for": longest["id"]}, 400)
+    assert "on both sides" in refused["title"]
+    assert desk.get(url).json()["bag"]["headline"] == "197 to 208 yd was asked for."  # as it was
     typed = next(each for each in seen["builds"] if each["name"] == "Pt")
     assert put(desk, f"{url}/gap", {**ask, "like_for": typed["id"]}, 200)["bag"]["in_work"] is not None
 

@@ -167,6 +167,9 @@ def test_a_key_runs_out_and_only_a_stand_in_learns_the_golfer(client, session):
     assert tee(real).json()["golfer"] is None
     seen = tee(stand_in).json()
     assert (seen["golfer"], seen["seed"], seen["club"]["loft_deg"]) == ({"speed_mps": 40.0}, 9, 22.0)
+    # A real monitor may ask with any club in hand, a putter too.
+    Build.objects.filter(pk=session.in_hand_id).update(head_type="putter", set_loft_deg=3.0, length_m=0.86)
+    assert tee(real).json()["club"]["head_type"] == "putter"
     assert real not in str(FeedKey.objects.values())
     old = make_key(bay_of(session), label="old", hours=-1)
     assert problem(tee(old), 401)["type"] == "hemicycle:sign_in"

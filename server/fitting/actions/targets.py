@@ -62,6 +62,9 @@ def choose_gap(
     session.like_for = None if like_for_id is None else own_club(session, like_for_id)
     session.save(update_fields=GAP_FIELDS)
     bag = load(session).bag
+    if bag.like is not None and bag.gap is None:
+        words = f"The {bag.like.name} needs a club with a carry on both sides: type or hit them first."
+        raise BadInput(words, field="like_for")
     if session.flight_wish and bag.layout is not None:
         bag.proposed(bag.layout.slots[0])  # refused here where the old club's flight is not known
     keep_windows(session, actor)
