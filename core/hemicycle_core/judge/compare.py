@@ -13,7 +13,7 @@ from ..samples.pool import Centre
 from ..thresholds import DEFAULT, Thresholds
 from ..units import yards
 from .candidate import Candidate
-from .verdict import LANDING_SPREAD_SHOTS, landing_se
+from .evidence import LANDING_SPREAD_SHOTS, landing_se
 from .weigh import Weighed, weigh
 
 SETTLED_CHANCE = 0.90

@@ -3,31 +3,25 @@
 from __future__ import annotations
 
 import math
-from collections.abc import Callable, Iterator, Sequence
+from collections.abc import Callable, Sequence
 from dataclasses import dataclass, field, replace
 from enum import StrEnum
 
-from scipy.special import ndtr, stdtr, stdtrit
-
 from ..bag import Carried
 from ..bag.gaps import CROWDED_M
-from ..brief import Job, JobKind, Target, Wish
-from ..samples.averages import Average, average, cost_of_a_miss, values_of
-from ..samples.certainty import MOST_MORE, SETTLED_SHARE
-from ..samples.pool import Centre
+from ..brief import Job, JobKind, Wish
+from ..samples.averages import average, cost_of_a_miss, values_of
 from ..thresholds import DEFAULT, Thresholds
-from ..units import feet, metres, yard_words, yards, yd_text
+from ..units import feet, yard_words, yards, yd_text
 from .candidate import Candidate, Case, Liking
 from .changes import EFFECTS, Change, ChangeKind
-from .doubt import MEASURED_CARRY_SHARE, Doubt, doubt
+from .evidence import Demand, Evidence, evidence_of
 from .facts import Fact, against, facts_of, job_words
 from .play import Played
 from .weigh import KEEP, Weighed
 from .whatif import HitClub, Prediction, predict
 
 UPPER_80 = 1.2816
-MOVED_M = metres(3)  # an average moved by single shots by less than this is nothing to ask about
-LANDING_SPREAD_DEG, LANDING_SPREAD_SHOTS = 2.0, 4.0  # usual spread of landing angles within one build
 
 
 class Kind(StrEnum):
@@ -72,146 +66,6 @@ class Verdict:
 
 
 @dataclass(frozen=True)
-class _Demand:
-    """A reading that the wish asks for, as it is and how well that is known."""
-
-    target: Target
-    mean: float
-    error: float
-
-    def chance(self, gain: float = 0.0) -> float:
-        low, high = (math.inf if edge is None else edge for edge in (self.target.low, self.target.high))
-        at = self.mean + gain
-        below = 0.0 if self.target.low is None else float(ndtr((low - at) / self.error))
-        above = 0.0 if self.target.high is None else float(ndtr((at - high) / self.error))
-        return max(0.0, 1.0 - below - above)
-
-    @property
-    def met(self) -> bool:
-        low, high = self.target.low, self.target.high
-        return (low is None or self.mean >= low) and (high is None or self.mean <= high)
-
-
-@dataclass(frozen=True)
-class _Evidence:
-    """The averages a verdict is made from."""
-
-    carry: Average
-    centre: Centre
-    landing: Average | None
-    landing_se: float
-    doubt: Doubt
-    window: Target
-    holds: Target | None
-    demands: tuple[_Demand, ...] = ()
-
-    @property
-    def half_width_m(self) -> float:
-        """Of the 90% interval of the carry, Student's t on the pooled freedom."""
-        return float(stdtrit(self.centre.df, 0.95)) * self.centre.carry_se_m
-
-    @property
-    def narrow(self) -> bool:
-        return self.half_width_m <= SETTLED_SHARE * self.centre.carry_m
-
-    @property
-    def more(self) -> int | None:
-        """Shots that would make the carry's interval narrow, 0 when it is, None when over MOST_MORE."""
-        wanted = (self.half_width_m / (SETTLED_SHARE * self.centre.carry_m)) ** 2
-        extra = max(0, math.ceil((wanted - 1) * self.centre.n))
-        return extra if extra <= MOST_MORE else None
-
-    @property
-    def off_m(self) -> float:
-        """How far the carry lies outside the window, negative for short."""
-        mean, low, high = self.carry.mean, self.window.low, self.window.high
-        if low is not None and mean < low:
-            return mean - low
-        return mean - high if high is not None and mean > high else 0.0
-
-    def inside(self, thresholds: Thresholds) -> bool:
-        """Whether the averages lie where they are wanted, the landing as near to its line as can be told."""
-        if self.off_m or not all(each.met for each in self.demands):
-            return False
-        if self.holds is None or self.holds.low is None or self.landing is None:
-            return True
-        return self.landing.mean >= self.holds.low - max(self.doubt.landing_deg, thresholds.same("landing_deg"))
-
-    @property
-    def moved_m(self) -> float:
-        """How far single shots move the average from where the build's shots gather; 0 where no more than chance."""
-        moved = self.carry.mean - self.centre.carry_m / self.centre.speed_factor
-        return moved if abs(moved) > max(MOVED_M, 2 * self.centre.carry_se_m) else 0.0
-
-    def chance(self, turn: Prediction | None = None, *, head_share: float = 0.0) -> float:
-        """Chance to fill the slot, now or after a change; head_share: how far another head of the kind may carry
-        otherwise."""
-        shift = turn.gain("carry_m") if turn else 0.0
-        error = math.hypot(self.doubt.carry_m, turn.error["carry_m"] if turn else 0.0, head_share * self.carry.mean)
-        scale = math.hypot(self.centre.carry_se_m, error)
-        low, high = self.window.low or -math.inf, self.window.high or math.inf
-        mean = self.carry.mean + shift
-        upper, lower = stdtr(self.centre.df, [(high - mean) / scale, (low - mean) / scale])
-        asked = math.prod(each.chance(turn.gain(each.target.quantity) if turn else 0.0) for each in self.demands)
-        return float(upper - lower) * asked * self.chance_to_hold(turn.gain("landing_deg") if turn else 0.0)
-
-    def chance_to_hold(self, steeper_deg: float = 0.0) -> float:
-        """Chance that the mean landing angle is at least the wanted one; 1 where none is wanted."""
-        if self.holds is None or self.holds.low is None or self.landing is None:
-            return 1.0
-        z = (self.landing.mean + steeper_deg - self.holds.low) / math.hypot(self.landing_se, self.doubt.landing_deg)
-        return float(ndtr(z))
-
-
-def landing_se(landing: Average) -> float:
-    """Standard error of a mean landing angle in degrees, its spread drawn towards the usual one."""
-    own = 0.0 if landing.sd is None else (landing.n - 1) * landing.sd**2
-    variance = (own + LANDING_SPREAD_SHOTS * LANDING_SPREAD_DEG**2) / (LANDING_SPREAD_SHOTS + landing.n - 1)
-    return math.sqrt(variance / landing.n)
-
-
-def _evidence(case: Case, weighed: Weighed) -> _Evidence | None:
-    candidate = case.candidate
-    carry = average(values_of(candidate.shots, "carry_m"))
-    window = next((target for target in case.targets if target.quantity == "carry_m"), None)
-    centre = weighed.centres.get(candidate.letter)
-    if carry is None or window is None or centre is None:
-        return None
-    landing = average(values_of(candidate.shots, "landing_deg"))
-    off = doubt(candidate.shots, anchored=candidate.anchored, air=candidate.air)
-    if case.lower.spread_m is None or case.upper.spread_m is None:
-        # What a monitor reads wrong all day cancels beside clubs it read too, not beside a carry that was typed.
-        off = replace(off, carry_m=math.hypot(off.carry_m, MEASURED_CARRY_SHARE * carry.mean))
-    return _Evidence(
-        carry=carry,
-        centre=centre,
-        landing=landing,
-        landing_se=0.0 if landing is None else landing_se(landing),
-        doubt=off,
-        window=window,
-        holds=None
-        if case.wanted.demands
-        else next((target for target in case.targets if target.quantity == "landing_deg"), None),
-        demands=tuple(_demanded(case, off)),
-    )
-
-
-LEAST_ERROR = {"peak_m": 0.5, "landing_deg": 0.3, "spin_rpm": 50.0}  # of any average: no reading is known better
-USUAL_SPREAD = {"peak_m": 0.06, "landing_deg": 0.04, "spin_rpm": 0.07}  # of single shots, as a share
-
-
-def _demanded(case: Case, off: Doubt) -> Iterator[_Demand]:
-    """What the wish asks for beside the carry, as far as it is known of this build."""
-    for target in case.targets:
-        mean = average(values_of(case.candidate.shots, target.quantity))
-        if target.quantity not in case.wanted.demands or mean is None:
-            continue
-        usual = USUAL_SPREAD[target.quantity] * abs(mean.mean) / mean.n**0.5
-        spread = usual if mean.se is None else math.sqrt(((mean.n - 1) * mean.se**2 + 3 * usual**2) / (mean.n + 2))
-        yield _Demand(target, mean.mean, math.hypot(spread, off.of(target.quantity), LEAST_ERROR[target.quantity]))
-
-
-@dataclass(frozen=True)
 class Finding:
     """What was found of a build: its verdict's kind and headline, the turn that would mend it, else what else would."""
 
@@ -232,7 +86,7 @@ def verdict_of(
     """The verdict of one build among those weighed together. bags: the same by what the whole bag makes of the
     jobs, where the player's own clubs are known."""
     candidate = case.candidate
-    evidence = _evidence(case, weighed)
+    evidence = evidence_of(case, weighed)
     if evidence is None or evidence.carry.n < thresholds.least_shots:
         return _needs_shots(candidate, evidence, thresholds)
     chance = evidence.chance()
@@ -259,7 +113,7 @@ def verdict_of(
     )
 
 
-def _needs_shots(candidate: Candidate, evidence: _Evidence | None, thresholds: Thresholds) -> Verdict:
+def _needs_shots(candidate: Candidate, evidence: Evidence | None, thresholds: Thresholds) -> Verdict:
     have = 0 if evidence is None else evidence.carry.n
     need = max(thresholds.least_shots - have, 1)
     said = f"{have} kept so far. Hit {need} more before anything can be said." if have else "Not hit yet."
@@ -282,7 +136,7 @@ def _needs_shots(candidate: Candidate, evidence: _Evidence | None, thresholds: T
 
 def _find(
     case: Case,
-    evidence: _Evidence,
+    evidence: Evidence,
     bags: Weighed | None,
     settled: bool,
     jobs: Sequence[Job],
@@ -324,7 +178,7 @@ def no_gain(bags: Weighed, letter: str, thresholds: Thresholds) -> bool:
     return bags.better(letter, KEEP) < thresholds.better or bags.gain(letter, KEEP) < thresholds.least_gain
 
 
-def _not_held_up(candidate: Candidate, evidence: _Evidence, thresholds: Thresholds) -> bool:
+def _not_held_up(candidate: Candidate, evidence: Evidence, thresholds: Thresholds) -> bool:
     """Whether this player's speed and launch do not hold the head up: even the upper end of 80% of its landing angle,
     in its best setting, lies under the line."""
     if evidence.landing is None:
@@ -343,7 +197,7 @@ def _predicted(candidate: Candidate, changes: Sequence[Change]) -> list[Predicti
     return predict(candidate.shots, changes, air=candidate.air, anchored=candidate.anchored, club=hit)
 
 
-def _head_away(evidence: _Evidence, near: bool) -> str:
+def _head_away(evidence: Evidence, near: bool) -> str:
     """near: something that can be had brings it in. A head is worth about half a club; what is further off than a whole
     step is not one head away."""
     if not evidence.off_m:
@@ -359,7 +213,7 @@ def _too_flat(jobs: Sequence[Job]) -> Finding:
     return Finding(Kind.NOT_SUPPORTED, "Not supported by this speed")
 
 
-def _best_turn(candidate: Candidate, evidence: _Evidence, chance: float, thresholds: Thresholds) -> Prediction | None:
+def _best_turn(candidate: Candidate, evidence: Evidence, chance: float, thresholds: Thresholds) -> Prediction | None:
     """The smallest turn that the sleeve still has and that is predicted to fill the slot; None without one."""
     left = [turn for turn in thresholds.turns_deg if -candidate.down_deg <= turn <= candidate.up_deg]
     if not left:
@@ -373,7 +227,7 @@ def _crowded(carry_m: float, lower: Carried, upper: Carried) -> Carried | None:
     return next((club for club in (lower, upper) if abs(club.carry_m - carry_m) < CROWDED_M), None)
 
 
-def _why(evidence: _Evidence, candidate: Candidate, played: Sequence[Played]) -> str:
+def _why(evidence: Evidence, candidate: Candidate, played: Sequence[Played]) -> str:
     """The numbers behind the verdict, in at most four short sentences."""
     parts = [_carry_words(evidence)]
     if evidence.moved_m:
@@ -392,7 +246,7 @@ def _why(evidence: _Evidence, candidate: Candidate, played: Sequence[Played]) ->
     return " ".join(parts)
 
 
-def _carry_words(evidence: _Evidence) -> str:
+def _carry_words(evidence: Evidence) -> str:
     mean, low, high, off = evidence.carry.mean, evidence.window.low, evidence.window.high, evidence.off_m
     window = f"{yd_text(low or 0)} to {yd_text(high or 0)}"
     if off:
@@ -409,7 +263,7 @@ SHOWN: dict[str, tuple[str, Callable[[float], str]]] = {
 }
 
 
-def _demand_words(demand: _Demand) -> str:
+def _demand_words(demand: Demand) -> str:
     says, shown = SHOWN[demand.target.quantity]
     low, high = demand.target.low, demand.target.high
     if low is not None and high is not None:
@@ -419,7 +273,7 @@ def _demand_words(demand: _Demand) -> str:
     return f"{says} {shown(demand.mean)}; wanted: {wanted}."
 
 
-def _landing_words(evidence: _Evidence) -> str:
+def _landing_words(evidence: Evidence) -> str:
     assert evidence.landing is not None
     lands = f"Lands at {evidence.landing.mean:.0f}°"
     if evidence.holds is None or evidence.holds.low is None:
@@ -437,7 +291,7 @@ WOULD_CHANGE = {
 }
 
 
-def _change(found: Finding, evidence: _Evidence, settled: bool, candidate: Candidate) -> str | None:
+def _change(found: Finding, evidence: Evidence, settled: bool, candidate: Candidate) -> str | None:
     """What would change the verdict."""
     if found.turn is not None:
         return _turn_words(found.turn, evidence)
@@ -452,14 +306,14 @@ def _change(found: Finding, evidence: _Evidence, settled: bool, candidate: Candi
     return found.remedy
 
 
-def _turn_words(turn: Prediction, evidence: _Evidence) -> str:
+def _turn_words(turn: Prediction, evidence: Evidence) -> str:
     return (
         f"Predicted at {abs(turn.change.amount):.0f}° {'more' if turn.change.amount > 0 else 'less'} loft: "
         f"{_after(turn, evidence, 0.0)}. Turn it and test it as a new build."
     )
 
 
-def _after(change: Prediction, evidence: _Evidence, head_share: float) -> str:
+def _after(change: Prediction, evidence: Evidence, head_share: float) -> str:
     error = math.hypot(change.error["carry_m"], head_share * evidence.carry.mean)
     return (
         f"{yd_text(evidence.carry.mean + change.gain('carry_m'))} carry, give or take {max(1, round(yards(error)))}, "
@@ -480,7 +334,7 @@ STRONGER, WEAKER = (
 NO_REMEDY = "No turn, length or next head of this kind brings it in: look at another kind of head, or at another slot."
 
 
-def remedy(candidate: Candidate, evidence: _Evidence, thresholds: Thresholds) -> str:
+def remedy(candidate: Candidate, evidence: Evidence, thresholds: Thresholds) -> str:
     """The remedy with the best chance among what can be had, in a sentence; that there is none where there is none."""
     lofts = [Change(ChangeKind.BEND, by) for by in NEXT_LOFTS_DEG if _to_be_had(candidate, by)]
     changes = [*(Change(ChangeKind.LENGTH, inches) for inches in LENGTHS_IN), *lofts]
@@ -508,7 +362,7 @@ def remedy(candidate: Candidate, evidence: _Evidence, thresholds: Thresholds) ->
     return f"{head}: {_after(best, evidence, HEAD_SHARE)}. {spoils}"
 
 
-def _chance_after(change: Prediction, evidence: _Evidence) -> float:
+def _chance_after(change: Prediction, evidence: Evidence) -> float:
     return evidence.chance(change, head_share=HEAD_SHARE if change.change.kind is ChangeKind.BEND else 0.0)
 
 
