@@ -10,8 +10,8 @@ from demo.load import load_rack
 from django.contrib.auth.hashers import make_password
 from django.db import connections
 from django.test import Client
-from fitting.actions import builds, sessions
-from fitting.models import FittingSession
+from fitting.actions import builds, sessions, shots
+from fitting.models import Build, FittingSession
 from rack.models import Head, Shaft
 from shop.models import Bay, Shop, User
 
@@ -77,3 +77,15 @@ def session(fitter) -> FittingSession:
     builds.add_candidates(fitter, made.pk, [builds.CandidateChoice(head.pk, shaft.pk)])
     made.refresh_from_db()
     return made
+
+
+def strike(session, letter, carry, total, n=6):
+    """Six shots about one carry and total in yards, with a build on the stand."""
+    build = Build.objects.get(session=session, letter=letter)
+    run = shots.run_for(session, build)
+    rows = [
+        {"carry_m": (carry + off) * 0.9144, "total_m": (total + off) * 0.9144, "landing_deg": 46.0, "offline_m": off}
+        for off in (-1.5, -1, -0.5, 0.5, 1, 1.5)[:n]
+    ]
+    shots.take_in(session, run, rows)
+    return build

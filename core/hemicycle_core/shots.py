@@ -15,6 +15,7 @@ from numpy.typing import NDArray
 from .errors import BadInput
 from .flight import FAIRWAY, Air, Anchor, Firmness, Launch, anchor, fly, run_out
 from .flight.anchor import LEAST_TO_ANCHOR_M
+from .impact import Lie
 from .units import Quantity
 
 
@@ -84,6 +85,8 @@ class Strike(StrEnum):
 
     TOE = "toe"
     HEEL = "heel"
+    HIGH = "high"
+    LOW = "low"
     THIN = "thin"
     FAT = "fat"
 
@@ -96,7 +99,12 @@ class Intent(StrEnum):
     HIGH = "high"
     DRAW = "draw"
     FADE = "fade"
+    EASED = "eased"
+    HARD = "hard"
 
+
+# What a full shot of a club is hit from; from elsewhere a shot says what that lie does, not what the club does.
+CLEAN_LIES = frozenset({Lie.MAT, Lie.TEE, Lie.FAIRWAY})
 
 FULL_SWING = "full_swing"  # the protocol of stock shots; the others are in `protocols`
 
@@ -105,7 +113,8 @@ FULL_SWING = "full_swing"  # the protocol of stock shots; the others are in `pro
 class Shot:
     """One shot in canonical units (`READINGS`), each value with its source. aside: set aside by the fitter. void:
     readings that do not count, as the line of a shot that was good for distance; misread: the monitor's error, not
-    a shot. protocol: the key of the one it was hit in."""
+    a shot. protocol: the key of the one it was hit in. lie: where it was said. old_swing: hit before the player was
+    told to swing otherwise."""
 
     values: Mapping[str, float]
     sources: Mapping[str, Source] = field(default_factory=dict)
@@ -115,6 +124,8 @@ class Shot:
     intent: Intent = Intent.STOCK
     misread: bool = False
     protocol: str = FULL_SWING
+    lie: Lie | None = None
+    old_swing: bool = False
 
     def get(self, key: str) -> float | None:
         return None if key in self.void else self.values.get(key)
@@ -122,7 +133,13 @@ class Shot:
     @property
     def counts(self) -> bool:
         """Whether it says anything of the club's stock swing."""
-        return not self.misread and self.protocol == FULL_SWING and self.intent is Intent.STOCK
+        return self.stock and not self.old_swing
+
+    @property
+    def stock(self) -> bool:
+        """Whether it was a stock swing from a clean lie, with the swing of now or the one before."""
+        clean = self.lie is None or self.lie in CLEAN_LIES
+        return clean and not self.misread and self.protocol == FULL_SWING and self.intent is Intent.STOCK
 
     @property
     def speaks_for_carry(self) -> bool:

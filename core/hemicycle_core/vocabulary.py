@@ -10,9 +10,11 @@ from .bag.slots import MOST_OFFERED
 from .brief.jobs import JobKind, Miss
 from .flight import Firmness
 from .heads import HEAD_WORDS
+from .impact import Lie
 from .judge.candidate import Liking
 from .protocols import PROTOCOLS
 from .rack.eligible import SWUNG_FULL
+from .readout import USUAL, Column
 from .shots import READINGS, Intent, Strike
 from .units import UNITS
 
@@ -50,6 +52,9 @@ def vocabulary() -> dict[str, Any]:
             }
             for key, each in PROTOCOLS.items()
         },
+        "columns": [each.value for each in Column],
+        "usualColumns": [each.value for each in USUAL],
+        "lies": [each.value for each in Lie],
         "most": {"clubsToPlace": MOST_OFFERED, "plans": MOST_KEPT_PLANS},
         "step": {"leastM": LEAST_STEP_M, "mostM": MOST_STEP_M},
     }

@@ -27,7 +27,7 @@ def shots(carry, landing=46.0, n=8, seed=1, spread=3.0, aside=()):
 
 def case(hit, letter="A", kind=HeadType.HYBRID, jobs=(GREEN,), **more):
     targets = propose(LAYOUT, LAYOUT.slots[0], LOWER, UPPER, jobs)
-    return Case(Candidate(letter, letter, kind, hit, **more), LAYOUT.slots[0], targets, LOWER, UPPER)
+    return Case(Candidate(letter, letter, kind, hit, **more), targets, LOWER, UPPER)
 
 
 def session(*cases, **more):

@@ -6,7 +6,7 @@ from itertools import combinations
 
 import numpy as np
 import pytest
-from hemicycle_core.bag import Carried, HeadType, Slot
+from hemicycle_core.bag import Carried, HeadType
 from hemicycle_core.brief import Job, JobKind, Target
 from hemicycle_core.flight import FAIRWAY, GREEN, Firmness, run_out
 from hemicycle_core.judge import Candidate, Case, judge_session
@@ -89,12 +89,9 @@ def draw(number, shots, wider=0.15):
 
 def judged(builds, jobs, window):
     low, high = window
-    slot = Slot(0, (low + high) / 2, low, high, metres(6))
     targets = [Target("carry_m", low, high, "The slot."), Target("landing_deg", 44, None, "The green.")]
     lower, upper = Carried("l", HeadType.IRON, low - 15, low - 8), Carried("u", HeadType.FAIRWAY, high + 15, high + 22)
-    cases = [
-        Case(Candidate(each.letter, each.letter, each.kind, each.shots), slot, targets, lower, upper) for each in builds
-    ]
+    cases = [Case(Candidate(each.letter, each.letter, each.kind, each.shots), targets, lower, upper) for each in builds]
     return judge_session(cases, jobs=jobs)
 
 

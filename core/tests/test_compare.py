@@ -46,7 +46,7 @@ def test_it_does_not_matter_which_of_two_is_named_first(metric):
 @pytest.mark.parametrize(
     ("metric", "words"),
     [
-        (Metric.CARRY, "A carries 8 yd further than B: settled."),
+        (Metric.CARRY, "A carries 8 yd further than B, give or take 3: settled."),
         (Metric.LANDING, r"A lands \d\.\d° steeper than B: settled."),
         (Metric.STRAIGHT, r"A spreads \d\d% less to the sides than B: settled."),
     ],
@@ -100,7 +100,7 @@ def test_a_build_hit_while_slow_is_compared_at_equal_speed_with_what_was_hit_bes
     at_equal = found.by_equal if found.better == "B" else -found.by_equal
     assert yards(as_hit) == pytest.approx(4, abs=2)
     assert at_equal < as_hit - metres(3)
-    assert "at equal club speed and strike (as hit B carries" in found.sentence
+    assert "at equal club speed and strike, give or take 4 (as hit B carries" in found.sentence
 
 
 def test_of_two_alike_it_is_seldom_said_that_one_is_better():

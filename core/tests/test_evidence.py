@@ -34,7 +34,7 @@ def verdict_of(letter, carries, offline=0.0, jobs=()):
     shots = [Shot({"carry_m": metres(carry), "offline_m": offline}) for carry in carries]
     targets = propose(LAYOUT, LAYOUT.slots[0], LOWER, UPPER, jobs)
     candidate = Candidate(letter, letter, HeadType.HYBRID, shots)
-    return judge(Case(candidate, LAYOUT.slots[0], targets, LOWER, UPPER), jobs=jobs)
+    return judge(Case(candidate, targets, LOWER, UPPER), jobs=jobs)
 
 
 def test_odd_shots_are_found_on_both_sides_with_a_sentence_and_ordinary_ones_are_not():

@@ -372,7 +372,7 @@ LOW, HIGH = (
 def _judged(shots):
     slot = lay_out_slots(LOW, HIGH, 1, rule=GapRule.ROLL_OUT, step=metres(13)).slots[0]
     targets = [Target("carry_m", slot.low_m, slot.high_m, "The slot."), Target("landing_deg", 44, None, "The green.")]
-    case = Case(Candidate("A", "4H", HeadType.HYBRID, shots, up_deg=2.0, down_deg=2.0), slot, targets, LOW, HIGH)
+    case = Case(Candidate("A", "4H", HeadType.HYBRID, shots, up_deg=2.0, down_deg=2.0), targets, LOW, HIGH)
     return judge_session([case], jobs=[Job("Second", JobKind.GREEN, metres(180))])
 
 

@@ -20,6 +20,7 @@ def test_every_shot_that_can_be_meant_is_asked_for_by_one_protocol():
     assert {intent: protocol_of(intent).key for intent in Intent} == {
         Intent.STOCK: FULL_SWING,
         **dict.fromkeys((Intent.LOW, Intent.HIGH, Intent.DRAW, Intent.FADE), "shaped"),
+        **dict.fromkeys((Intent.EASED, Intent.HARD), "effort"),
     }
 
 

@@ -134,12 +134,18 @@ def test_a_utility_iron_rolls_further_than_a_fairway_wood_that_carries_as_far():
     assert rolls[2] > rolls[0] + 1
 
 
+ONE_SHAFT = "To tell heads apart, hit them with one shaft."
+
+
 @pytest.mark.parametrize(
     ("b", "said"),
     [
         (Spec("B", 1.0, 65, "R"), []),
-        (Spec("B", 1.0 + METRES_PER_INCH, 75, "R"), ["B is 1 in longer than A; B’s shaft is 10 g heavier than A’s."]),
-        (Spec("B", None, None, "S"), ["A is R flex, B S."]),
+        (
+            Spec("B", 1.0 + METRES_PER_INCH, 75, "R"),
+            ["B is 1 in longer than A; B’s shaft is 10 g heavier than A’s.", ONE_SHAFT],
+        ),
+        (Spec("B", None, None, "S"), ["A is R flex, B S.", ONE_SHAFT]),
     ],
 )
 def test_builds_differ_in_words(b, said):

@@ -6,8 +6,17 @@ import numpy as np
 import pytest
 from builds import GREEN
 from hemicycle_core.bag import Carried, HeadType, lay_out_like
-from hemicycle_core.brief import FlightWish, Wish, propose_flight, propose_like
-from hemicycle_core.brief.wishes import check_named, flight_wanted, lay_out_named, like_wanted, named_target
+from hemicycle_core.brief import FlightWish, Job, JobKind, Wish, propose_flight, propose_like
+from hemicycle_core.brief.wishes import (
+    COMPARED,
+    check_named,
+    far_wanted,
+    flight_wanted,
+    lay_out_named,
+    like_wanted,
+    named_target,
+    propose_far,
+)
 from hemicycle_core.errors import BadInput
 from hemicycle_core.judge import Candidate, Case, Kind, judge_session
 from hemicycle_core.judge.choice import Because
@@ -36,7 +45,7 @@ def judged(shots, asked=None, **more):
     targets = propose_like(OLD, slot, [GREEN]) if asked is None else propose_flight(OLD, asked, slot, [GREEN])
     wanted = like_wanted(OLD) if asked is None else flight_wanted(OLD, asked)
     cases = [
-        Case(Candidate(letter, letter, HeadType.HYBRID, mine, **more), slot, targets, LOWER, UPPER, wanted)
+        Case(Candidate(letter, letter, HeadType.HYBRID, mine, **more), targets, LOWER, UPPER, wanted)
         for letter, mine in zip("AB", shots, strict=False)
     ]
     old = Candidate("", "4H", HeadType.HYBRID, hit(181, 40, seed=9), own=True)
@@ -100,3 +109,77 @@ def test_a_yardage_by_name_is_the_window_and_a_total_is_brought_back_by_the_roll
         with pytest.raises(BadInput):
             check_named(low, high)
     check_named(None, None)
+
+
+def off_the_tee(total, wide, n=16, seed=2, **more):
+    """Shots of one total whose sides are spread so wide, yards."""
+    chance = np.random.default_rng(seed)
+    sides = wide * (np.arange(n) - (n - 1) / 2) / (n / 4)
+    return [
+        Shot({"carry_m": metres(total - 14 + chance.normal(0, 1)), "total_m": metres(total), "offline_m": metres(side),
+              "landing_deg": 38.0}, **more)
+        for side in sides
+    ]  # fmt: skip
+
+
+def far(*builds, old=(214, 14)):
+    club = replace(OLD, name="3W", head_type=HeadType.FAIRWAY, carry_m=metres(200), total_m=metres(old[0]))
+    wanted = far_wanted(club, [Job("Tight tee", JobKind.TEE, metres(220), width_m=metres(30))])
+    cases = [
+        Case(Candidate(letter, letter, HeadType.FAIRWAY, off_the_tee(*each, seed=k)), propose_far(club), wanted=wanted)
+        for k, (letter, each) in enumerate(zip("AB", builds, strict=False))
+    ]
+    mine = Candidate("", "3W", HeadType.FAIRWAY, off_the_tee(*old, seed=9), own=True)
+    return judge_session(cases, own=[mine], jobs=[GREEN])
+
+
+def test_as_far_as_possible_and_in_play_takes_the_longest_that_is_in_play_as_often_as_the_old_club():
+    found = far((221, 14), (229, 21))
+    assert found.choice.letter == "A"
+    assert [verdict.headline for verdict in found.verdicts][1] == "Further, but in play less often than the 3W"
+    in_play = {letter: round(100 * played.success) for letter, played in found.weighed.in_play.items()}
+    assert in_play["own 3W"] - 5 <= in_play["A"] and in_play["B"] < in_play["own 3W"] - 5
+    assert found.choice.sentence.startswith("A goes further than the 3W and is in play as often")
+    assert f"221 in all, in play {in_play['A']} in 100 (3W {in_play['own 3W']})" in found.choice.sentence
+    assert found.choice.sentence.endswith(f"B goes 229, in play {in_play['B']} in 100: too seldom.")
+    # The longer one is taken as soon as it holds the fairway as often; nothing is kept that goes no further.
+    assert far((221, 14), (229, 14)).choice.letter == "B"
+    none = far((214, 14), (213, 12))
+    assert none.choice.letter is None
+    assert none.choice.sentence.startswith("Keep the 3W: none of these goes further than the 3W")
+    assert none.verdicts[0].headline == "No further than the 3W"
+
+
+def test_how_often_a_club_is_in_play_is_not_known_of_one_that_was_not_hit():
+    with pytest.raises(BadInput, match="Hit the 4H first"):
+        far_wanted(replace(OLD, spread_m=None), [])
+    usual = far_wanted(OLD, [GREEN]).fairway
+    assert (usual.name, round(yards(usual.width_m))) == ("a fairway of 32 yd", 32)
+
+
+def test_builds_that_are_only_compared_have_no_window_and_the_jobs_decide_or_the_player():
+    cases = [Case(Candidate(each, each, HeadType.HYBRID, hit(carry, 44)), (), wanted=COMPARED) for each, carry in
+             (("A", 179), ("B", 150))]  # fmt: skip
+    by_jobs = judge_session(cases, jobs=[GREEN])
+    assert [verdict.kind for verdict in by_jobs.verdicts] == [Kind.COMPARED, Kind.COMPARED]
+    assert by_jobs.verdicts[0].why.startswith("Carries 180. Lands at 44°.")
+    assert by_jobs.choice.letter == "A"
+    assert "window" not in by_jobs.choice.sentence
+    alone = judge_session(cases).choice
+    assert (alone.letter, alone.settled) == (None, False)
+    assert alone.sentence.startswith("Compared only")
+
+
+def test_a_club_out_of_favour_is_no_reason_to_keep_what_is_there():
+    old = Candidate("", "4H", HeadType.HYBRID, hit(181, 46, n=12, seed=9), own=True)
+    case = Case(
+        Candidate("A", "A", HeadType.HYBRID, hit(180, 46, n=12)), propose_like(OLD, lay_out_like(OLD).slots[0], [])
+    )
+    kept = judge_session([case], jobs=[GREEN], own=[old])
+    assert kept.choice.letter is None
+    gone = judge_session([case], jobs=[GREEN], own=[replace(old, out_of_favour=True)])
+    assert gone.choice.letter == "A" and gone.bags is None
+    poor = Case(Candidate("A", "A", HeadType.HYBRID, hit(150, 46, n=12)), case.targets)
+    other = Candidate("", "5W", HeadType.FAIRWAY, hit(180, 46, n=12, seed=5), own=True)
+    empty = judge_session([poor], jobs=[GREEN], own=[replace(old, out_of_favour=True), other])
+    assert empty.choice.sentence.endswith("The place of the 4H stays empty.")

@@ -42,7 +42,7 @@ def present_side(
     """The bag as it is, or with candidates in it and own clubs out of it. away: the club of a pair that is carried on
     one course only, which takes no place of its own."""
     bag = judged.bag
-    pairs = [(build, club) for build in judged.rows.own if (club := bag.carried(build)) is not None]
+    pairs = [(build, club) for build in judged.rows.in_favour if (club := bag.carried(build)) is not None]
     stay = [(build, club) for build, club in pairs if build not in dropped]
     come = [(build, club) for build in added if (club := bag.carried(build)) is not None]
     builds = {club.name: build for build, club in (*stay, *come)}
@@ -54,7 +54,7 @@ def present_side(
         clubs=[_line(builds[club.name], club) for club in covered.clubs] + [_line(*each) for each in beside],
         gaps=[present_gap(gap, ids) for gap in covered.gaps],
         headline=rebagged(bag.today, covered, [c.name for _, c in come if c.name != out], [b.name for b in dropped]),
-        club_count=len(judged.rows.own) - len(dropped) + len(added) - len(beside),
+        club_count=len(judged.rows.in_favour) - len(dropped) + len(added) - len(beside),
     )
 
 

@@ -9,12 +9,14 @@ from common.scoped import ScopedModel
 from django.contrib.auth.models import AbstractUser
 from django.db import models
 from django.utils.crypto import salted_hmac
+from hemicycle_core.monitor import Monitor, MonitorKind, Noise
 
 
 class Shop(models.Model):
     name = models.CharField(max_length=80)
     city = models.CharField(max_length=80, blank=True)
     thresholds = models.JSONField(default=dict, help_text="Those that differ from the usual, in the units shown.")
+    columns = models.JSONField(default=list, help_text="What the Bench reads out, in order; empty: the usual.")
     revision = models.PositiveIntegerField(default=1, help_text="Goes up when what all sessions rest on changes.")
     idle_minutes = models.PositiveIntegerField(default=0, help_text="A sign-in ends after so long unused; 0: it stays.")
     keep_years = models.PositiveSmallIntegerField(
@@ -55,8 +57,18 @@ class Bay(ScopedModel):
         default=False, help_text="The monitor sees impact only: its carry, peak, landing and total are its own model."
     )
 
+    noise = models.JSONField(
+        default=dict, help_text="By reading, what the monitor reads wrong where that is not usual: shot and day."
+    )
+
     class Meta:
         constraints = [models.UniqueConstraint(fields=["shop", "name"], name="bay_name_once_a_shop")]
+
+    @property
+    def monitor(self) -> Monitor:
+        """What reads the shots of this bay, with its noise."""
+        kind = MonitorKind.IMPACT if self.models_flight else MonitorKind.FLIGHT
+        return Monitor(kind, {key: Noise(**noise) for key, noise in self.noise.items()})
 
     def __str__(self) -> str:
         return self.name

@@ -15,6 +15,7 @@ from django.middleware.csrf import get_token
 from django.utils.decorators import method_decorator
 from django.views.decorators.csrf import csrf_protect
 from drf_spectacular.utils import extend_schema
+from hemicycle_core.monitor import Noise, noise_in_shown
 from hemicycle_core.thresholds import Setting, changed, settings_of
 from rest_framework.request import Request
 from rest_framework.response import Response
@@ -22,7 +23,7 @@ from rest_framework.views import APIView
 
 from .models import Bay, Shop, User
 from .people import set_rules
-from .settings_of_shop import set_bay, set_thresholds
+from .settings_of_shop import set_bay, set_columns, set_thresholds
 
 LONGEST_NAME, LONGEST_PASSWORD = 150, 256
 
@@ -36,7 +37,8 @@ class BayOut:
 
 @dataclass
 class BayRow:
-    """models_flight: the monitor sees impact only, and its carry, peak, landing and total are its own model."""
+    """models_flight: the monitor sees impact only, and its carry, peak, landing and total are its own model. noise:
+    what it reads wrong, by reading, one standard deviation in the unit shown."""
 
     id: int
     name: str
@@ -45,6 +47,7 @@ class BayRow:
     models_flight: bool
     altitude_m: float
     temperature_c: float
+    noise: dict[str, Noise]
 
 
 @dataclass
@@ -89,9 +92,19 @@ class BackupOut:
 
 @dataclass
 class BayIn:
+    """noise: in the units shown; without it, it stays."""
+
     models_flight: bool
     altitude_m: float
     temperature_c: float
+    noise: dict[str, Noise] | None = None
+
+
+@dataclass
+class ColumnsIn:
+    """What the Bench reads out, in order."""
+
+    columns: list[str]
 
 
 @dataclass
@@ -149,7 +162,19 @@ def _shop(request: Request) -> Response:
         keep_years=shop.keep_years,
         backup=_backup(),
         thresholds=settings_of(changed(shop.thresholds)),
-        bays=[BayRow(b.pk, b.name, b.indoor, b.surface, b.models_flight, b.altitude_m, b.temperature_c) for b in bays],
+        bays=[
+            BayRow(
+                bay.pk,
+                bay.name,
+                bay.indoor,
+                bay.surface,
+                bay.models_flight,
+                bay.altitude_m,
+                bay.temperature_c,
+                noise_in_shown(bay.monitor),
+            )
+            for bay in bays
+        ],
     )
     return Response(shown(answer))
 
@@ -190,7 +215,19 @@ class BayView(APIView):
     )
     def put(self, request: Request, bay_id: int) -> Response:
         """Owners only."""
-        set_bay(actor_of(request), bay_id, **asdict(given(request, BayIn)))
+        bay = given(request, BayIn)
+        sent = {**asdict(bay), "noise": bay.noise}
+        set_bay(actor_of(request), bay_id, **sent)
+        return _shop(request)
+
+
+class ColumnsView(APIView):
+    @extend_schema(
+        request=serializer_of(ColumnsIn), responses=serializer_of(ShopOut), operation_id="set_columns", tags=["shop"]
+    )
+    def put(self, request: Request) -> Response:
+        """Any fitter; it holds for the whole shop."""
+        set_columns(actor_of(request), given(request, ColumnsIn).columns)
         return _shop(request)
 
 

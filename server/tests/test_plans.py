@@ -165,27 +165,27 @@ def test_targets_have_versions_from_the_first_candidate_on(desk, session, fitter
 
 def test_like_for_like_aims_at_the_club_that_is_there(desk, session):
     wood = Build.objects.get(name="5W")
-    body = {"rule": "roll_out", "clubs_to_place": 1, "like_for": wood.pk}
+    body = {"rule": "roll_out", "clubs_to_place": 1, "wish": "like", "like_for": wood.pk}
     bag = put(desk, f"/api/sessions/{session.pk}/gap", body)["bag"]
     assert bag["headline"] == "Wanted: a club that does what the 5W does."
     (slot,) = bag["in_work"]["slots"]
     assert round(slot["target_m"] / 0.9144) == 196
-    assert slot["targets"][0]["sure"] == "Known to ±7 yd: 5W was typed, not hit."
+    assert slot["targets"][0]["sure"] == "Known to ±7 yd: 5W was not hit."
     bag = put(desk, f"/api/sessions/{session.pk}/gap", {"rule": "roll_out", "clubs_to_place": 1})["bag"]
-    assert bag["in_work"]["like"] is None
+    assert bag["wanted"] == {"wish": "gap", "like": None, "flight": None, "named": None}
 
 
 def test_the_yardage_stays_and_the_flight_changes_or_a_yardage_is_named(desk, hit_session):
     url = f"/api/sessions/{hit_session.pk}"
     seen = desk.get(url).json()
     old = next(each for each in seen["builds"] if each["name"] == "5W")
-    ask = {"rule": "roll_out", "clubs_to_place": 1, "like_for": old["id"], "flight": "steeper"}
+    ask = {"rule": "roll_out", "clubs_to_place": 1, "wish": "flight", "like_for": old["id"], "flight": "steeper"}
     seen = put(desk, f"{url}/gap", ask)
     assert seen["bag"]["headline"] == "Wanted: a club that keeps the yardage of the 5W and lands steeper."
     targets = {each["quantity"]: each for each in seen["bag"]["in_work"]["slots"][0]["targets"]}
     assert targets["carry_m"]["low"] < old["carry_m"] < targets["carry_m"]["high"]
     assert targets["landing_deg"]["low"] == pytest.approx(old["averages"]["landing_deg"] + 0.5)
-    assert seen["bag"]["in_work"]["flight"] == "steeper"
+    assert seen["bag"]["wanted"]["flight"] == "steeper"
     band = {"rule": "roll_out", "clubs_to_place": 1, "named": {"low_m": 180, "high_m": 190, "total": False}}
     seen = put(desk, f"{url}/gap", band)
     carry = seen["bag"]["in_work"]["slots"][0]["targets"][0]
@@ -193,12 +193,15 @@ def test_the_yardage_stays_and_the_flight_changes_or_a_yardage_is_named(desk, hi
     assert seen["bag"]["headline"] == "197 to 208 yd was asked for."
     refused = put(desk, f"{url}/gap", {**band, "named": {"low_m": 190, "high_m": 180}}, 400)
     assert refused["field"] == "named_low_m"
-    longest = next(each for each in seen["builds"] if each["name"] == "Dr")
-    refused = put(desk, f"{url}/gap", {**ask, "like_for": longest["id"]}, 400)
-    assert "on both sides" in refused["title"]
+    putter = next(each for each in seen["builds"] if each["name"] == "Pt")
+    refused = put(desk, f"{url}/gap", {**ask, "wish": "far", "like_for": putter["id"]}, 400)
+    assert refused["title"].startswith("Hit or type that club first")
+    refused = put(desk, f"{url}/gap", {**ask, "like_for": None}, 400)
+    assert refused["field"] == "like_for"
     assert desk.get(url).json()["bag"]["headline"] == "197 to 208 yd was asked for."  # as it was
-    typed = next(each for each in seen["builds"] if each["name"] == "Pt")
-    assert put(desk, f"{url}/gap", {**ask, "like_for": typed["id"]}, 200)["bag"]["in_work"] is not None
+    longest = next(each for each in seen["builds"] if each["name"] == "Dr")
+    at_an_end = put(desk, f"{url}/gap", {**ask, "like_for": longest["id"]})["bag"]["in_work"]
+    assert (at_an_end["lower"], at_an_end["upper"]) == (None, None)
 
 
 def test_a_wish_against_a_kind_of_head_holds_on_the_rack_and_on_the_stand(desk, hit_session):

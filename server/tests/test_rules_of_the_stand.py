@@ -189,10 +189,13 @@ def test_the_flight_on_the_bench_ends_where_the_shots_landed(desk, session):
     assert [line["name"] for line in bench["neighbours"]] == ["5W", "5i"]
 
 
+ONE_SHAFT = "To tell heads apart, hit them with one shaft."
+
+
 def test_the_stand_lists_what_else_differs_between_two_builds(desk, session):
     wood, shaft = Head.objects.get(label="9W"), Shaft.objects.get(name="Fenlark 75")
     said = put_up(desk, session, {"head": wood.pk, "shaft": shaft.pk}).json()["bag"]["stand"]
-    assert said == ["B is 1.5 in longer than A; B’s shaft is 10 g heavier than A’s; A is R flex, B S."]
+    assert said == ["B is 1.5 in longer than A; B’s shaft is 10 g heavier than A’s; A is R flex, B S.", ONE_SHAFT]
 
 
 def test_a_candidate_is_judged_for_the_slot_it_is_nearest_to(desk, session):

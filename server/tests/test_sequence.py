@@ -1,8 +1,9 @@
 """The long end gapped in sequence: a club accepted for now cuts the rest anew; a visit starts from what was agreed."""
 
 import pytest
+from conftest import strike
 from customers.actions import add_customer
-from fitting.actions import builds, sessions, shots
+from fitting.actions import builds, sessions
 from fitting.models import Build
 from rack.models import Head, Shaft
 from shop.models import Bay
@@ -26,17 +27,6 @@ def wide(fitter, shop):
         fits = next(each for each in shaft if "fairway" in each.fits and abs(each.tip_in - head.tip_in) < 0.02)
         builds.add_candidates(fitter, made.pk, [builds.CandidateChoice(head.pk, fits.pk)])
     return made
-
-
-def strike(session, letter, carry, total, n=6):
-    build = Build.objects.get(session=session, letter=letter)
-    run = shots.run_for(session, build)
-    rows = [
-        {"carry_m": (carry + off) * 0.9144, "total_m": (total + off) * 0.9144, "landing_deg": 46.0, "offline_m": off}
-        for off in (-1.5, -1, -0.5, 0.5, 1, 1.5)[:n]
-    ]
-    shots.take_in(session, run, rows)
-    return build
 
 
 def seen(desk, session):

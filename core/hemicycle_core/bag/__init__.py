@@ -32,12 +32,13 @@ from .plans import (
     weigh_plan,
 )
 from .remarks import Remark, clubs_for, remarks
+from .serves import Neighbours, as_neighbours, serves
 from .slots import Slot, SlotLayout, gap_around, lay_out_like, lay_out_slots, nearest_slot, slot_with_roll
 
 __all__ = [
     "CLOSED_M", "Bag", "BestPlan", "Carried", "ClubOption", "Coverage", "Demand", "Gap", "GapOrder", "GapRule",
-    "GapRules", "HeadType", "Limits", "Plan", "Remark", "Slot", "SlotLayout", "StepWish", "SwapPair", "best_plan",
-    "clubs_for", "coverage", "exchanged", "gap_around", "gap_at", "gap_in_work", "in_order", "lay_out_like",
-    "lay_out_slots", "nearest_slot", "next_gap_words", "rebagged", "remarks", "replanned", "slot_with_roll",
-    "usual_rules", "weigh_plan", "widest_gap",
+    "GapRules", "HeadType", "Limits", "Neighbours", "Plan", "Remark", "Slot", "SlotLayout", "StepWish",
+    "SwapPair", "as_neighbours", "best_plan", "clubs_for", "coverage", "exchanged", "gap_around", "gap_at",
+    "gap_in_work", "in_order", "lay_out_like", "lay_out_slots", "nearest_slot", "next_gap_words", "rebagged",
+    "remarks", "replanned", "serves", "slot_with_roll", "usual_rules", "weigh_plan", "widest_gap",
 ]  # fmt: skip

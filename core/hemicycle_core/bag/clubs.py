@@ -58,6 +58,11 @@ class Carried:
             raise BadInput(f"{self.name}: the total is far under the carry. Are the two swapped?", field="total")
 
     @property
+    def hit(self) -> bool:
+        """Whether it was hit today, with the swing of now; else it is typed, assumed, or known from another day."""
+        return self.spread_m is not None
+
+    @property
     def roll_m(self) -> float:
         return self.total_m - self.carry_m
 

@@ -67,6 +67,24 @@ def propose(
     return [target for target in proposed if target is not None]
 
 
+def propose_named(
+    named: Target,
+    slot: Slot,
+    lower: Carried | None,
+    upper: Carried | None,
+    jobs: Sequence[Job],
+    *,
+    miss: Miss = Miss.NONE,
+) -> list[Target]:
+    """Targets for a yardage that was named, whatever is known of the clubs beside it. named: the carry it asks for."""
+    mine = jobs_of_slot(jobs, slot)
+    longest = upper is not None and upper.head_type is HeadType.DRIVER
+    proposed = [named, _landing(mine, longest)]
+    if lower is not None and upper is not None:
+        proposed += [_peak(lower, upper), _spin(lower, upper)]
+    return [target for target in (*proposed, side_target(mine, miss)) if target is not None]
+
+
 def _carry(layout: SlotLayout, slot: Slot, lower: Carried, upper: Carried) -> Target:
     if layout.rule.value == "roll_out":
         why = (
@@ -83,7 +101,7 @@ def _carry(layout: SlotLayout, slot: Slot, lower: Carried, upper: Carried) -> Ta
 
 def _known(slot: Slot, clubs: Sequence[Carried]) -> tuple[bool, str]:
     """Whether a carry wanted rests on clubs that were hit, and how far it may be off in a sentence."""
-    typed = [club.name for club in clubs if club.spread_m is None]
+    typed = [club.name for club in clubs if not club.hit]
     off = f"±{max(1, round(yards(ninety(slot.doubt_m))))} yd"
     if typed:
         return False, f"Known to {off}: {' and '.join(typed)} {'were' if len(typed) > 1 else 'was'} typed, not hit."

@@ -1,9 +1,13 @@
-"""What the player came for. One wish leads, the others are limits; each has its own targets and its own success."""
+"""What the player came for. One wish leads, the others are limits; each has its own targets and its own success.
+
+A gap is filled; an old club is replaced by its like, or by its yardage with another flight, or by what goes further and
+stays in play; or builds are only compared, without a window.
+"""
 
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from enum import StrEnum
 
 from ..bag import Carried, Slot, SlotLayout
@@ -12,8 +16,8 @@ from ..bag.slots import KEPT_M, SLACK_M
 from ..errors import BadInput
 from ..thresholds import DEFAULT, Thresholds
 from ..units import feet, metres, yards, yd_text
-from .jobs import Job, Miss
-from .targets import Target, jobs_of_slot, side_target
+from .jobs import Job, JobKind, Miss
+from .targets import REACH_M, Target, jobs_of_slot, side_target
 
 # Within these the new club does what the old one did: no yardage is relearned and nobody sees another flight.
 KEPT_PEAK_M, KEPT_LANDING_DEG, KEPT_SPIN_RPM = metres(8 / 3), 1.5, 400.0
@@ -21,11 +25,14 @@ NAMED_LEAST_M, NAMED_MOST_M = metres(40), metres(330)
 
 
 class Wish(StrEnum):
-    """What leads: a space to fill, an old club's like, or its yardage with another flight."""
+    """What leads: a space to fill, an old club's like, its yardage with another flight, as far as possible and in play,
+    or nothing: builds side by side."""
 
     GAP = "gap"
     LIKE = "like"
     FLIGHT = "flight"
+    FAR = "far"
+    COMPARE = "compare"
 
 
 class FlightWish(StrEnum):
@@ -51,12 +58,20 @@ ASKED: dict[FlightWish, tuple[str, int, str]] = {
 @dataclass(frozen=True)
 class Wanted:
     """The wish that leads and what it is held against. demands: quantities whose targets must be met, carry aside.
-    does: what a build that meets them does, for sentences; old: the club it is held against."""
+    does: what a build that meets them does, for sentences; old: the club it is held against, old_hit: today and by the
+    same monitor. fairway: to be held, where staying in play is part of it."""
 
     wish: Wish = Wish.GAP
     demands: tuple[str, ...] = ()
     does: str = ""
     old: str = ""
+    old_hit: bool = True
+    fairway: Job | None = None
+
+    @property
+    def windowless(self) -> bool:
+        """Whether no carry is asked for."""
+        return self.wish in (Wish.FAR, Wish.COMPARE)
 
 
 FLIGHT = ("landing_deg", "peak_m", "spin_rpm")
@@ -65,12 +80,51 @@ FLIGHT = ("landing_deg", "peak_m", "spin_rpm")
 def like_wanted(old: Carried) -> Wanted:
     """The same but newer: carry and every reading of the flight that is known of the old club."""
     known = tuple(quantity for quantity in FLIGHT if getattr(old, quantity) is not None)
-    return Wanted(Wish.LIKE, known, f"does what the {old.name} does", old.name)
+    return Wanted(Wish.LIKE, known, f"does what the {old.name} does", old.name, old.hit)
 
 
 def flight_wanted(old: Carried, asked: FlightWish) -> Wanted:
     quantity, _, does = ASKED[asked]
-    return Wanted(Wish.FLIGHT, (quantity,), f"keeps the yardage of the {old.name} and {does}", old.name)
+    return Wanted(Wish.FLIGHT, (quantity,), f"keeps the yardage of the {old.name} and {does}", old.name, old.hit)
+
+
+# Of a hundred shots so many more may miss the fairway for the sake of length: about one more a round's tee shots in
+# two rounds.
+OUT_OF_PLAY_MORE = 0.05
+USUAL_FAIRWAY_M = metres(32)
+
+
+def fairway_of(jobs: Sequence[Job], old: Carried) -> Job:
+    """The fairway that is to be held: the tightest of the tee shots near the old club's total, else of all, else one of
+    usual width. Any total reaches it, so that it asks for the side alone."""
+    tee = [job for job in jobs if job.kind is JobKind.TEE]
+    near = [job for job in tee if abs(job.distance_m - old.total_m) <= REACH_M] or tee
+    asked = min(near, key=lambda job: job.width_m, default=None)
+    if asked is None:
+        return Job(f"a fairway of {yd_text(USUAL_FAIRWAY_M)} yd", JobKind.TEE, 10.0, width_m=USUAL_FAIRWAY_M)
+    return replace(asked, distance_m=10.0, carry_over_m=None)
+
+
+def far_wanted(old: Carried, jobs: Sequence[Job]) -> Wanted:
+    """As far as possible and in play: further than the old club of that kind, at most a few in a hundred more out of
+    play. It is never held against the driver.
+
+    Raises BadInput where the old club was not hit: how often it is in play is not known then.
+    """
+    if not old.hit:
+        words = f"Hit the {old.name} first: how far it goes and how often it is in play is what a new one is held to."
+        raise BadInput(words, field="like_for")
+    does = f"goes further than the {old.name} and is in play as often"
+    return Wanted(Wish.FAR, ("total_m", "in_play"), does, old.name, True, fairway_of(jobs, old))
+
+
+def propose_far(old: Carried, thresholds: Thresholds = DEFAULT) -> list[Target]:
+    """The total that counts as further than the old club's; how often it is in play is told by the jobs played out."""
+    edge = old.total_m + thresholds.same_carry_m
+    return [Target("total_m", edge, None, f"Further than the {old.name}, by more than a monitor reads.", *_sure(old))]
+
+
+COMPARED = Wanted(Wish.COMPARE)
 
 
 def propose_like(old: Carried, slot: Slot, jobs: Sequence[Job], *, miss: Miss = Miss.NONE) -> list[Target]:
@@ -125,8 +179,7 @@ def _side(jobs: Sequence[Job], slot: Slot, miss: Miss) -> list[Target]:
 
 def _sure(old: Carried) -> tuple[bool, str]:
     off = f"±{max(1, round(yards(1.6449 * old.carry_sd_m)))} yd"
-    hit = old.spread_m is not None
-    return hit, f"Known to {off} from the shots hit." if hit else f"Known to {off}: {old.name} was typed, not hit."
+    return old.hit, f"Known to {off} from the shots hit." if old.hit else f"Known to {off}: {old.name} was not hit."
 
 
 def check_named(low_m: float | None, high_m: float | None) -> None:

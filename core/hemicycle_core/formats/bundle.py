@@ -12,7 +12,6 @@ from ..bag import (
     Carried,
     GapRule,
     HeadType,
-    Slot,
     coverage,
     gap_around,
     gap_in_work,
@@ -31,16 +30,19 @@ from ..brief import (
     Miss,
     Target,
     Wanted,
+    Wish,
     holds_deg,
     propose,
     propose_flight,
     propose_like,
     uses_in,
 )
-from ..brief.wishes import flight_wanted, like_wanted
+from ..brief.wishes import COMPARED, far_wanted, flight_wanted, like_wanted, propose_far
 from ..errors import BadInput
 from ..flight import Air, Anchor, Firmness
+from ..impact import Lie
 from ..judge import Candidate, Case, Comparison, Judgement, Liking, Verdict, judge_session
+from ..monitor import Monitor, MonitorKind, Noise
 from ..protocols import asked, protocol_of
 from ..samples.averages import average, values_of
 from ..shots import FLIGHT_READINGS, Intent, Shot, Source, Strike, anchor_to, check_readings, fill_blanks
@@ -92,6 +94,8 @@ def _shot(row: Mapping[str, Any], models_flight: bool, where: str) -> Shot:
         intent=intent,
         protocol=asked(row["protocol"], intent).key if "protocol" in row else protocol_of(intent).key,
         misread=bool(row.get("misread", False)),
+        lie=Lie(row["lie"]) if row.get("lie") else None,
+        old_swing=bool(row.get("old_swing", False)),
     )
 
 
@@ -128,12 +132,12 @@ def _carried(club: Candidate, row: Mapping[str, Any]) -> Carried | None:
 
 @dataclass(frozen=True)
 class _Place:
-    """A slot with its targets, and the clubs on both sides."""
+    """A slot by the carry it aims at, with its targets and the clubs on both sides."""
 
-    slot: Slot
+    carry_m: float
     targets: Sequence[Target]
-    lower: Carried
-    upper: Carried
+    lower: Carried | None
+    upper: Carried | None
     wanted: Wanted = field(default_factory=Wanted)
 
 
@@ -147,11 +151,10 @@ def _given_place(slot: Mapping[str, Any], clubs: Sequence[Carried], jobs: Sequen
     targets = [Target("carry_m", low, high, "The window given.")]
     if least is not None:
         targets.append(Target("landing_deg", float(least), None, "The landing angle that holds."))
-    # Far off where the bag does not say: then nothing is crowded.
     ordered = in_order(clubs)
-    below = next((each for each in reversed(ordered) if each.carry_m < middle), Carried("none", HeadType.IRON, 1, 1))
-    above = next((each for each in ordered if each.carry_m > middle), Carried("none", HeadType.DRIVER, 400, 400))
-    return [_Place(Slot(0, middle, low, high, max(below.roll_m, 0.0)), targets, below, above)]
+    below = next((each for each in reversed(ordered) if each.carry_m < middle), None)
+    above = next((each for each in ordered if each.carry_m > middle), None)
+    return [_Place(middle, targets, below, above)]
 
 
 def _found_places(data: Mapping[str, Any], clubs: Sequence[Carried], jobs: Sequence[Job]) -> list[_Place]:
@@ -163,7 +166,7 @@ def _found_places(data: Mapping[str, Any], clubs: Sequence[Carried], jobs: Seque
     layout = lay_out_slots(gap.lower, gap.upper, data.get("clubs_to_place", 1), rule=gap.rule, step=gap.step)
     miss = Miss(data.get("miss", "none"))
     return [
-        _Place(slot, propose(layout, slot, gap.lower, gap.upper, jobs, miss=miss), gap.lower, gap.upper)
+        _Place(slot.target_m, propose(layout, slot, gap.lower, gap.upper, jobs, miss=miss), gap.lower, gap.upper)
         for slot in layout.slots
     ]
 
@@ -173,15 +176,16 @@ def _like_places(data: Mapping[str, Any], clubs: Sequence[Carried], jobs: Sequen
     if old is None:
         raise BadInput(f"like: no club “{data['like']}” with a carry is in clubs.", field="like")
     gap = gap_around(old, clubs, usual_rules(GapRule(data.get("rule", "roll_out"))))
-    if gap is None:
-        raise BadInput(f"like: give a club on each side of the {old.name}.", field="like")
+    lower, upper = (None, None) if gap is None else (gap.lower, gap.upper)
+    if data.get("wish") == Wish.FAR:
+        return [_Place(old.carry_m, propose_far(old), lower, upper, far_wanted(old, jobs))]
     slot = lay_out_like(old).slots[0]
     miss, flight = Miss(data.get("miss", "none")), data.get("flight")
     if flight is None:
-        return [_Place(slot, propose_like(old, slot, jobs, miss=miss), gap.lower, gap.upper, like_wanted(old))]
+        return [_Place(slot.target_m, propose_like(old, slot, jobs, miss=miss), lower, upper, like_wanted(old))]
     asked = FlightWish(flight)
     targets = propose_flight(old, asked, slot, jobs, miss=miss)
-    return [_Place(slot, targets, gap.lower, gap.upper, flight_wanted(old, asked))]
+    return [_Place(slot.target_m, targets, lower, upper, flight_wanted(old, asked))]
 
 
 def read_bundle(data: Any) -> Bundle:
@@ -190,6 +194,8 @@ def read_bundle(data: Any) -> Bundle:
     _check(data)
     models_flight = bool(data.get("monitor_models_flight", False))
     air = Air(**data.get("air", {}))
+    noise = {key: Noise(**each) for key, each in data.get("noise", {}).items()}
+    monitor = Monitor(MonitorKind.IMPACT if models_flight else MonitorKind.FLIGHT, noise)
     jobs = tuple(_job(row) for row in data.get("jobs", []))
     letters = [row["letter"] for row in data["builds"]]
     if len(set(letters)) < len(letters):
@@ -205,17 +211,22 @@ def read_bundle(data: Any) -> Bundle:
     anchored = anchor_to(every, [air] * len(every))
 
     def candidate(row: Mapping[str, Any], shots: Sequence[Shot], own: bool) -> Candidate:
-        return _candidate(row, shots, own=own, air=air, anchored=anchored)
+        return _candidate(row, shots, own=own, air=air, anchored=anchored, monitor=monitor)
 
     own = [candidate(row, shots, True) for row, shots in zip(data.get("clubs", []), hit["clubs"], strict=True)]
     builds = [candidate(row, shots, False) for row, shots in zip(data["builds"], hit["builds"], strict=True)]
     carried = [
         club for each, row in zip(own, data.get("clubs", []), strict=True) if (club := _carried(each, row)) is not None
     ]
-    if "slot" in data:
+    played = {row["name"] for row in data.get("clubs", []) if not row.get("out_of_favour")}
+    if data.get("wish") == Wish.COMPARE:
+        places = [_Place(0.0, (), None, None, COMPARED)]
+    elif "slot" in data:
         places = _given_place(data["slot"], carried, jobs)
     else:
-        places = (_like_places if "like" in data else _found_places)(data, carried, jobs)
+        places = (_like_places if "like" in data else _found_places)(
+            data, carried if "like" in data else [club for club in carried if club.name in played], jobs
+        )
     return Bundle(
         cases=tuple(_case(build, places) for build in builds),
         jobs=jobs,
@@ -226,7 +237,9 @@ def read_bundle(data: Any) -> Bundle:
     )
 
 
-def _candidate(row: Mapping[str, Any], shots: Sequence[Shot], *, own: bool, air: Air, anchored: Anchor) -> Candidate:
+def _candidate(
+    row: Mapping[str, Any], shots: Sequence[Shot], *, own: bool, air: Air, anchored: Anchor, monitor: Monitor
+) -> Candidate:
     return Candidate(
         letter=row.get("letter", ""),
         name=row.get("name", row.get("letter", "")),
@@ -241,14 +254,16 @@ def _candidate(row: Mapping[str, Any], shots: Sequence[Shot], *, own: bool, air:
         price=row.get("price"),
         liking=Liking(row.get("liking", "neutral")),
         own=own,
+        out_of_favour=bool(row.get("out_of_favour", False)),
+        monitor=monitor,
     )
 
 
 def _case(build: Candidate, places: Sequence[_Place]) -> Case:
     """The place a build is judged for: the one its carry is nearest to."""
     carry = average(values_of(build.shots, "carry_m"))
-    place = min(places, key=lambda each: abs(each.slot.target_m - carry.mean)) if carry else places[0]
-    return Case(build, place.slot, place.targets, place.lower, place.upper, place.wanted)
+    place = min(places, key=lambda each: abs(each.carry_m - carry.mean)) if carry else places[0]
+    return Case(build, place.targets, place.lower, place.upper, place.wanted)
 
 
 def _verdict(verdict: Verdict) -> dict[str, Any]:

@@ -5,8 +5,9 @@ from __future__ import annotations
 from typing import Any
 
 from ..bag import GapRule, HeadType
-from ..brief import FlightWish, JobKind
+from ..brief import FlightWish, JobKind, Wish
 from ..flight import Firmness
+from ..impact import Lie
 from ..judge import Liking
 from ..shots import READINGS, Intent, Source, Strike
 
@@ -48,6 +49,11 @@ SHOT = _object(
         "strike": {"enum": [*(each.value for each in Strike), None]},
         "intent": {**_words(Intent), "description": "What was meant; only stock shots say what the club does."},
         "protocol": {**TEXT, "description": "Key of the test it was hit in; usually follows from the intent."},
+        "lie": {
+            "enum": [*(each.value for each in Lie), None],
+            "description": "What it was hit from, where that was said.",
+        },
+        "old_swing": {"type": "boolean", "description": "Hit before the swing was changed: says nothing of now."},
         "misread": {"type": "boolean", "description": "The monitor's error: counts for nothing."},
         "void": {
             "type": "array",
@@ -117,6 +123,17 @@ SCHEMA: dict[str, Any] = {
                 },
                 description="The carry window. Left out: found from the clubs, by `rule` and `clubs_to_place`.",
             ),
+            "wish": {
+                "enum": [each.value for each in Wish],
+                "description": "What leads; by `like` and `flight` where left out. far: further than `like` and in "
+                "play; compare: no window.",
+            },
+            "noise": {
+                "type": "object",
+                "description": "What the monitor reads wrong where not usual: one standard deviation, canonical.",
+                "propertyNames": {"enum": list(READINGS)},
+                "additionalProperties": _object(["shot", "day"], {"shot": NUMBER, "day": NUMBER}),
+            },
             "flight": {
                 "enum": [each.value for each in FlightWish],
                 "description": "With `like`: the yardage of that club is to stay and its flight to be other.",
@@ -133,7 +150,10 @@ SCHEMA: dict[str, Any] = {
             "clubs": {
                 "type": "array",
                 "description": "The bag of today: hit (shots) or typed (carry_m, total_m).",
-                "items": _object(["name", "head_type"], {**CLUB, "carry_m": OPTIONAL, "total_m": OPTIONAL}),
+                "items": _object(
+                    ["name", "head_type"],
+                    {**CLUB, "carry_m": OPTIONAL, "total_m": OPTIONAL, "out_of_favour": {"type": "boolean"}},
+                ),
             },
             "builds": {
                 "type": "array",

@@ -8,7 +8,7 @@ from collections.abc import Iterable, Mapping, Sequence
 from dataclasses import dataclass
 
 from ..shots import READINGS
-from .shots_csv import CLUB, STRIKE
+from .shots_csv import CLUB, INTENT, LIE, STRIKE
 from .table import NUMBER
 
 FORMULA = ("=", "+", "-", "@", "\t", "\r")
@@ -29,6 +29,8 @@ class WrittenShot:
     number: int
     club: str
     strike: str
+    intent: str
+    lie: str
     aside: bool
     values: Mapping[str, float]
 
@@ -38,8 +40,9 @@ def shots_csv(shots: Iterable[WrittenShot]) -> str:
     each and whether it was set aside."""
     out = io.StringIO()
     writer = csv.writer(out, lineterminator="\n")
-    writer.writerow(["session", "shot", CLUB, STRIKE, "aside", *READINGS])
+    writer.writerow(["session", "shot", CLUB, STRIKE, INTENT, LIE, "aside", *READINGS])
     for shot in shots:
         values: Sequence[object] = [shot.values.get(key, "") for key in READINGS]
-        writer.writerow([shot.session, shot.number, harmless(shot.club), shot.strike, int(shot.aside), *values])
+        said = (harmless(shot.club), shot.strike, shot.intent, shot.lie, int(shot.aside))
+        writer.writerow([shot.session, shot.number, *said, *values])
     return out.getvalue()

@@ -5,13 +5,18 @@ from __future__ import annotations
 import re
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
+from enum import StrEnum
+from typing import Any
 
 from ..errors import BadInput
-from ..shots import READINGS, Strike, check_readings
+from ..impact import Lie
+from ..shots import READINGS, Intent, Strike, check_readings
 from ..units import UNITS, Quantity
 from .table import Row, Table, number
 
 CLUB, STRIKE, IGNORE = "club", "strike", ""
+INTENT, LIE = "intent", "lie"
+WORDS_OF_SHOT: dict[str, type[StrEnum]] = {STRIKE: Strike, INTENT: Intent, LIE: Lie}
 
 # Words that say which reading a column holds, longest match first; plain English of the trade.
 WORDS: dict[str, tuple[str, ...]] = {
@@ -33,7 +38,10 @@ WORDS: dict[str, tuple[str, ...]] = {
     "hang_s": ("hang time", "flight time", "time of flight", "hang"),
     CLUB: ("club name", "club"),
     STRIKE: ("strike", "contact"),
+    INTENT: ("intent", "shot type"),
+    LIE: ("lie", "surface"),
 }
+LABELS = {CLUB: "the club", STRIKE: "the strike", INTENT: "the intent", LIE: "the lie"}
 USUAL_UNIT = {
     Quantity.LENGTH: "yd",
     Quantity.SPEED: "mph",
@@ -52,8 +60,8 @@ OTHER_WORDS = ("impact", "closure", "efficiency", "smash", "date", "time stamp",
 
 @dataclass(frozen=True)
 class Column:
-    """What one column of a file is taken to be. key: a reading, `club`, `strike` or empty to leave it out.
-    unit: suffix of the unit its numbers are in. sure: the header said so; otherwise it is a guess to check."""
+    """What one column of a file is taken to be. key: a reading, `club`, `strike`, `intent`, `lie` or empty to leave it
+    out. unit: suffix of the unit its numbers are in. sure: the header said so; otherwise it is a guess to check."""
 
     header: str
     key: str
@@ -66,7 +74,9 @@ class ParsedShot:
     line: int
     club: str
     values: Mapping[str, float]
-    strike: Strike | None
+    strike: Strike | None = None
+    intent: Intent = Intent.STOCK
+    lie: Lie | None = None
 
 
 @dataclass(frozen=True)
@@ -87,7 +97,7 @@ class Parsed:
 def _own(header: str) -> Column | None:
     """Our own header: the reading's name with a unit for a suffix."""
     lowered = header.strip().lower()
-    if lowered in (CLUB, STRIKE):
+    if lowered == CLUB or lowered in WORDS_OF_SHOT:
         return Column(header, lowered)
     stem, _, suffix = lowered.rpartition("_")
     for key, reading in READINGS.items():
@@ -112,7 +122,7 @@ def _foreign(header: str) -> Column:
     if not matches:
         return Column(header, IGNORE)
     key = max(matches)[1]
-    if key in (CLUB, STRIKE):
+    if key == CLUB or key in WORDS_OF_SHOT:
         return Column(header, key)
     quantity = READINGS[key].quantity
     unit = _unit_in(header, quantity)
@@ -138,14 +148,15 @@ def check_mapping(columns: Sequence[Column]) -> None:
     keys = [column.key for column in columns if column.key]
     twice = {key for key in keys if keys.count(key) > 1}
     if twice:
-        label = READINGS[next(iter(twice))].label if next(iter(twice)) in READINGS else next(iter(twice))
+        key = min(twice)
+        label = READINGS[key].label if key in READINGS else LABELS[key]
         raise BadInput(f"Two columns are both {label}. Leave one of them out.", field="mapping")
     for column in columns:
         if column.key in READINGS:
             quantity = READINGS[column.key].quantity
             if column.unit not in UNITS or UNITS[column.unit].quantity is not quantity:
                 raise BadInput(f"“{column.header}” needs a unit of {quantity.value}.", field="mapping")
-        elif column.key not in (CLUB, STRIKE, IGNORE):
+        elif column.key not in (CLUB, IGNORE, *WORDS_OF_SHOT):
             raise BadInput(f"“{column.key}” is not something a column can be.", field="mapping")
     if "carry_m" not in keys and not {"ball_speed_mps", "launch_deg", "spin_rpm"} <= set(keys):
         raise BadInput("Say which column is the carry, or ball speed, launch angle and spin.", field="mapping")
@@ -167,12 +178,17 @@ def parse_shots(table: Table, columns: Sequence[Column]) -> Parsed:
 
 def _shot(row: Row, columns: Sequence[Column], decimal_comma: bool, problems: list[RowProblem]) -> ParsedShot:
     values: dict[str, float] = {}
-    club, strike = "", None
+    club = ""
+    said: dict[str, Any] = {}
     for column, cell in zip(columns, row.cells, strict=True):
         if column.key == CLUB:
             club = cell
-        elif column.key == STRIKE:
-            strike = Strike(cell.lower()) if cell.lower() in set(Strike) else None
+        elif column.key in WORDS_OF_SHOT:
+            word = _word(column.key, cell)
+            if word is not None:
+                said[column.key] = word
+            elif cell.strip() and column.key != STRIKE:
+                problems.append(RowProblem(row.line, column.header, _unknown(column.key, cell)))
         elif column.key:
             try:
                 value = number(cell, decimal_comma=decimal_comma)
@@ -182,4 +198,16 @@ def _shot(row: Row, columns: Sequence[Column], decimal_comma: bool, problems: li
             if value is not None:
                 values[column.key] = UNITS[column.unit].to_canonical(value)
     check_readings(values)
-    return ParsedShot(line=row.line, club=club, values=values, strike=strike)
+    return ParsedShot(line=row.line, club=club, values=values, **said)
+
+
+def _word(key: str, cell: str) -> StrEnum | None:
+    """A word of a closed list as it may be written, with blanks or hyphens; None for another."""
+    plain = re.sub(r"[\s\-]+", "_", cell.strip().lower())
+    known = WORDS_OF_SHOT[key]
+    return known(plain) if plain in set(known) else None
+
+
+def _unknown(key: str, cell: str) -> str:
+    words = ", ".join(each.value.replace("_", " ") for each in WORDS_OF_SHOT[key])
+    return f"“{cell.strip()}” is not one of {words}. The cell was left blank."

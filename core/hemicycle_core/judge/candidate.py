@@ -6,9 +6,10 @@ from collections.abc import Sequence
 from dataclasses import dataclass, field
 from enum import StrEnum
 
-from ..bag import Carried, HeadType, Slot
+from ..bag import Carried, HeadType
 from ..brief import Target, Wanted
 from ..flight import Air, Anchor
+from ..monitor import Monitor
 from ..shots import Shot
 from ..thresholds import DEFAULT, Thresholds
 
@@ -28,7 +29,7 @@ class Candidate:
     as it was hit, None where unknown. next_lofts: of the heads of its kind that can be had for this player, None where
     the rack is not known. air: that its shots flew in.
     anchored: the player's own drag and lift, for what-ifs and computed figures. length_m: None where unknown.
-    own: the player has it already."""
+    own: the player has it already; out_of_favour: and plays it no more. monitor: that read its shots."""
 
     letter: str
     name: str
@@ -44,6 +45,8 @@ class Candidate:
     price: float | None = None
     liking: Liking = Liking.NEUTRAL
     own: bool = False
+    out_of_favour: bool = False
+    monitor: Monitor = field(default_factory=Monitor)
 
     @property
     def key(self) -> str:
@@ -54,14 +57,13 @@ class Candidate:
 
 @dataclass(frozen=True)
 class Case:
-    """A candidate with the slot it is judged for, the targets in force there, the clubs on both sides, and the wish
-    that leads."""
+    """A candidate with the targets in force where it is judged, the clubs on both sides, None at an end of the bag or
+    without one, and the wish that leads."""
 
     candidate: Candidate
-    slot: Slot
     targets: Sequence[Target]
-    lower: Carried
-    upper: Carried
+    lower: Carried | None = None
+    upper: Carried | None = None
     wanted: Wanted = field(default_factory=Wanted)
 
 

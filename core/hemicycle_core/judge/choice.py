@@ -14,12 +14,12 @@ from enum import StrEnum
 
 from ..brief import Wanted, Wish
 from ..thresholds import DEFAULT, Thresholds
-from ..units import yard_words
+from ..units import yard_words, yd_text
 from .candidate import Candidate, Case, Liking
 from .facts import in_ten
 from .stopping import chance_best, keep_settled, more_shots, more_to_keep, settled_on
 from .verdict import Kind, Verdict, no_gain
-from .weigh import KEEP, Weighed
+from .weigh import KEEP, Weighed, letter_of_own
 
 FILLING = (Kind.FILLS, Kind.FILLS_NOT_SETTLED)
 NEVER = (Kind.VETOED, Kind.NEEDS_SHOTS)
@@ -74,10 +74,15 @@ def choose(
     wanted = Wanted() if not cases else cases[0].wanted
     if not open_:
         made = _none_left(verdicts, heard, budget)
-    elif wanted.wish is not Wish.GAP:
+    elif wanted.wish is Wish.FAR:
+        made = _by_far(open_, of, wanted, weighed, thresholds)
+    elif wanted.wish in (Wish.LIKE, Wish.FLIGHT):
         made = _by_wish(open_, of, wanted)
     elif played:
         made = _by_shots(played, bags or weighed, bags is not None, waiting is not None, thresholds)
+    elif wanted.wish is Wish.COMPARE:
+        words = "Compared only: there is no window and no job to choose by. The columns and the player decide."
+        made = Choice(None, None, Because.NOTHING, words, False)
     else:
         made = _by_chance(open_, of)
     if made.letter is not None:
@@ -134,6 +139,62 @@ def _by_wish(open_: Sequence[Candidate], of: Mapping[str, Verdict], wanted: Want
         gain_price=chosen.price,
         more=(chosen.letter, said.more) if said.more else None,
     )
+
+
+def _by_far(
+    open_: Sequence[Candidate],
+    of: Mapping[str, Verdict],
+    wanted: Wanted,
+    weighed: Weighed,
+    thresholds: Thresholds,
+) -> Choice:
+    """The longest of those that are in play as often as the old club; what goes further still is named with why not."""
+    total = {each.letter: _total(of[each.letter]) for each in open_}
+    doing = [each for each in open_ if of[each.letter].kind in FILLING]
+    ranked = sorted(doing, key=lambda each: (-total[each.letter], *_cheaper(each)))
+    longest = max(open_, key=lambda each: (total[each.letter], each.key))
+    wild = longest not in doing and of[longest.letter].kind is Kind.ONE_HEAD and longest.letter in weighed.in_play
+    beyond = f" {longest.letter} goes {yd_text(total[longest.letter])}, in play "
+    beyond += f"{_in_play(longest, weighed)}: too seldom." if wild else ""
+    settled = all(of[each.letter].settled for each in open_)
+    if not ranked:
+        further = any("in play" in of[each.letter].headline for each in open_)
+        words = f"Keep the {wanted.old}: none of these {wanted.does}.{beyond if further and wild else ''}"
+        return Choice(None, longest.letter, Because.KEEP, words, settled, gain_price=0.0)
+    chosen, runner = ranked[0], ranked[1] if len(ranked) > 1 else None
+    old = weighed.in_play.get(letter_of_own(wanted.old))
+    beside = "" if old is None else f" ({wanted.old} {100 * old.success:.0f})"
+    surely = "" if of[chosen.letter].kind is Kind.FILLS else ", as far as can be told yet"
+    words = (
+        f"{chosen.letter} {wanted.does}{surely}: {yd_text(total[chosen.letter])} in all, in play "
+        f"{_in_play(chosen, weighed)}{beside}."
+    )
+    near = runner is not None and total[chosen.letter] - total[runner.letter] <= thresholds.same_carry_m
+    if runner is not None and near:
+        words += f" {runner.letter} goes as far, within what a monitor reads: choose as you like."
+    if wild and total[longest.letter] > total[chosen.letter]:
+        words += beyond
+    said = of[chosen.letter]
+    return Choice(
+        chosen.letter,
+        None if runner is None else runner.letter,
+        Because.MOST_SHOTS,
+        words,
+        said.kind is Kind.FILLS and settled,
+        chance_best=said.chance,
+        gain_price=chosen.price,
+        more=(chosen.letter, said.more) if said.more else None,
+    )
+
+
+def _total(verdict: Verdict) -> float:
+    """Where a build stops, metres; its carry where no total is known."""
+    means = {fact.quantity: fact.mean for fact in verdict.facts}
+    return means.get("total_m", means.get("carry_m", 0.0))
+
+
+def _in_play(build: Candidate, weighed: Weighed) -> str:
+    return f"{100 * weighed.in_play[build.letter].success:.0f} in 100"
 
 
 def _by_chance(open_: Sequence[Candidate], of: Mapping[str, Verdict]) -> Choice:

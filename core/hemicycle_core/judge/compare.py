@@ -11,7 +11,7 @@ from scipy.special import ndtri, stdtr
 from ..samples.averages import average, values_of
 from ..samples.pool import Centre
 from ..thresholds import DEFAULT, Thresholds
-from ..units import yards
+from ..units import ninety, yards
 from .candidate import Candidate
 from .evidence import LANDING_SPREAD_SHOTS, landing_se
 from .weigh import Weighed, weigh
@@ -132,6 +132,8 @@ def compare(
     sides = _sides(metric, first, second, together, thresholds.least_shots)
     if sides is None:
         return None
+    if metric is Metric.CARRY and (few := _too_few_clean(first, second)) is not None:
+        return few
     a, b = sorted(sides, key=lambda side: (-side.value, side.letter))
     df = a.df + b.df
 
@@ -151,8 +153,33 @@ def compare(
         chance=chance(0),
         settled=more == 0,
         more=more,
-        sentence=_sentence(metric, a.letter, b.letter, a.value - b.value, more, as_hit=by),
+        sentence=_sentence(
+            metric, a.letter, b.letter, a.value - b.value, more, as_hit=by, error=math.hypot(a.error, b.error)
+        ),
     )
+
+
+LEAST_CLEAN = 3  # shots struck in the middle: fewer say nothing of equal strike
+
+
+def _too_few_clean(first: Candidate, second: Candidate) -> Comparison | None:
+    """That two builds cannot be compared at equal strike, where most of one's shots were called off the middle."""
+    clean = {
+        each.letter: sum(shot.speaks_for_carry and shot.strike is None for shot in each.shots)
+        for each in (first, second)
+    }
+    letter = min(clean, key=lambda each: (clean[each], each))
+    if clean[letter] >= LEAST_CLEAN:
+        return None
+    sides = [(each.letter, average(values_of(each.shots, "carry_m"))) for each in (first, second)]
+    ranked = sorted(((mean.mean if mean else 0.0, name) for name, mean in sides), key=lambda row: (-row[0], row[1]))
+    (far, better), (near, worse) = ranked
+    need = LEAST_CLEAN - clean[letter]
+    words = (
+        f"{better} and {worse} are not comparable at equal strike: {need} more struck in the middle with {letter} "
+        f"({_as_hit(better, worse, far - near)})."
+    )
+    return Comparison(Metric.CARRY, better, worse, far - near, None, 0.5, False, need, words)
 
 
 def _jobs(first: Candidate, second: Candidate, weighed: Weighed) -> Comparison | None:
@@ -169,14 +196,23 @@ def _jobs(first: Candidate, second: Candidate, weighed: Weighed) -> Comparison |
 
 
 def _sentence(
-    metric: Metric, better: str, worse: str, by: float, more: int | None, *, as_hit: float | None = None
+    metric: Metric,
+    better: str,
+    worse: str,
+    by: float,
+    more: int | None,
+    *,
+    as_hit: float | None = None,
+    error: float = 0.0,
 ) -> str:
     ahead, same = WORDS[metric]
     if more is None:
         return f"{better} and {worse} {same}, as far as anyone can tell. Choose on something else."
     words = f"{better} {ahead.format(by=_shown(metric, by))} {worse}"
-    if metric is Metric.CARRY and as_hit is not None and round(yards(as_hit)) != round(yards(by)):
-        words += f" at equal club speed and strike ({_as_hit(better, worse, as_hit)})"
+    if metric is Metric.CARRY and as_hit is not None:
+        doubt = f", give or take {max(1, round(yards(ninety(error))))}"
+        alike = round(yards(as_hit)) == round(yards(by))
+        words += doubt if alike else f" at equal club speed and strike{doubt} ({_as_hit(better, worse, as_hit)})"
     if more == 0:
         return f"{words}: settled."
     return f"{words} so far: not settled, about {more} more with each."

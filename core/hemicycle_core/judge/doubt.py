@@ -9,21 +9,21 @@ import numpy as np
 
 from ..flight import Air, Anchor, FlightError, Launch, anchored_error, flight_error, fly
 from ..flight.error import BESIDE_NEIGHBOURS
+from ..monitor import Monitor
 from ..samples.averages import average, values_of
 from ..shots import Shot, Source
 
-# What a monitor that measures reads wrong for every shot of a day alike: it cancels between builds, and not against a
-# line, a carry that was typed or another visit. By judgement.
-MEASURED_LANDING_DEG, MEASURED_CARRY_SHARE = 0.5, 0.005
+MEASURED = Monitor()
 
 
 @dataclass(frozen=True)
 class Doubt:
-    """One standard deviation of the model's part in three averages, 0 where they were measured."""
+    """One standard deviation of what is not chance in three averages: a model's part, and of a landing angle that was
+    measured what the monitor reads wrong all day, as it is held against a line. 0 where they were measured."""
 
     carry_m: float = 0.0
     peak_m: float = 0.0
-    landing_deg: float = MEASURED_LANDING_DEG
+    landing_deg: float = MEASURED.noise("landing_deg").day
 
     def of(self, key: str) -> float:
         return {"carry_m": self.carry_m, "peak_m": self.peak_m, "landing_deg": self.landing_deg}.get(key, 0.0)
@@ -52,7 +52,12 @@ def _typical_error(shots: Sequence[Shot], anchored: Anchor, air: Air | None) -> 
 
 
 def doubt(
-    shots: Sequence[Shot], *, anchored: Anchor | None = None, air: Air | None = None, against_truth: bool = False
+    shots: Sequence[Shot],
+    *,
+    anchored: Anchor | None = None,
+    air: Air | None = None,
+    against_truth: bool = False,
+    monitor: Monitor = MEASURED,
 ) -> Doubt:
     """The model's error in a build's averages.
 
@@ -63,7 +68,7 @@ def doubt(
     start = anchored or Anchor()
     sources = {key: source_of(shots, key) for key in ("carry_m", "peak_m", "landing_deg")}
     if all(source is Source.MEASURED for source in sources.values()):
-        return Doubt()
+        return Doubt(landing_deg=monitor.noise("landing_deg").day)
     whole, left = _typical_error(shots, Anchor(), air), _typical_error(shots, start, air)
     means = {key: average(values_of(shots, key)) for key in sources}
 
@@ -76,7 +81,7 @@ def doubt(
         error = whole if source is Source.MODELLED else left
         return float(np.mean(getattr(error, of))) * mean.mean
 
-    landing = MEASURED_LANDING_DEG
+    landing = monitor.noise("landing_deg").day
     if sources["landing_deg"] is not Source.MEASURED:
         error = whole if sources["landing_deg"] is Source.MODELLED else left
         landing = float(np.mean(error.landing_deg))

@@ -9,14 +9,15 @@ from dataclasses import dataclass, replace
 from scipy.special import ndtr, stdtr, stdtrit
 
 from ..brief import Target
+from ..brief.wishes import OUT_OF_PLAY_MORE
 from ..samples.averages import Average, average, values_of
 from ..samples.certainty import MOST_MORE, SETTLED_SHARE
 from ..samples.pool import Centre
 from ..thresholds import Thresholds
 from ..units import metres
 from .candidate import Case
-from .doubt import MEASURED_CARRY_SHARE, Doubt, doubt
-from .weigh import Weighed
+from .doubt import Doubt, doubt
+from .weigh import Weighed, letter_of_own
 from .whatif import Prediction
 
 MOVED_M = metres(3)  # an average moved by single shots by less than this is nothing to ask about
@@ -126,14 +127,17 @@ def evidence_of(case: Case, weighed: Weighed) -> Evidence | None:
     candidate = case.candidate
     carry = average(values_of(candidate.shots, "carry_m"))
     window = next((target for target in case.targets if target.quantity == "carry_m"), None)
+    if window is None and case.wanted.windowless:
+        window = Target("carry_m", None, None, "")
     centre = weighed.centres.get(candidate.letter)
     if carry is None or window is None or centre is None:
         return None
     landing = average(values_of(candidate.shots, "landing_deg"))
-    off = doubt(candidate.shots, anchored=candidate.anchored, air=candidate.air)
-    if case.lower.spread_m is None or case.upper.spread_m is None:
+    off = doubt(candidate.shots, anchored=candidate.anchored, air=candidate.air, monitor=candidate.monitor)
+    held = [club for club in (case.lower, case.upper) if club is not None]
+    if not (case.wanted.old_hit and all(club.hit for club in held)):
         # What a monitor reads wrong all day cancels beside clubs it read too, not beside a carry that was typed.
-        off = replace(off, carry_m=math.hypot(off.carry_m, MEASURED_CARRY_SHARE * carry.mean))
+        off = replace(off, carry_m=math.hypot(off.carry_m, candidate.monitor.noise("carry_m").day))
     return Evidence(
         carry=carry,
         centre=centre,
@@ -144,12 +148,12 @@ def evidence_of(case: Case, weighed: Weighed) -> Evidence | None:
         holds=None
         if case.wanted.demands
         else next((target for target in case.targets if target.quantity == "landing_deg"), None),
-        demands=tuple(_demanded(case, off)),
+        demands=(*_demanded(case, off), *_held(case, weighed)),
     )
 
 
-LEAST_ERROR = {"peak_m": 0.5, "landing_deg": 0.3, "spin_rpm": 50.0}  # of any average: no reading is known better
-USUAL_SPREAD = {"peak_m": 0.06, "landing_deg": 0.04, "spin_rpm": 0.07}  # of single shots, as a share
+LEAST_ERROR = {"peak_m": 0.5, "landing_deg": 0.3, "spin_rpm": 50.0, "total_m": 0.5}  # of any average
+USUAL_SPREAD = {"peak_m": 0.06, "landing_deg": 0.04, "spin_rpm": 0.07, "total_m": 0.05}  # of single shots, as a share
 
 
 def _demanded(case: Case, off: Doubt) -> Iterator[Demand]:
@@ -160,4 +164,17 @@ def _demanded(case: Case, off: Doubt) -> Iterator[Demand]:
             continue
         usual = USUAL_SPREAD[target.quantity] * abs(mean.mean) / mean.n**0.5
         spread = usual if mean.se is None else math.sqrt(((mean.n - 1) * mean.se**2 + 3 * usual**2) / (mean.n + 2))
-        yield Demand(target, mean.mean, math.hypot(spread, off.of(target.quantity), LEAST_ERROR[target.quantity]))
+        # The day's part cancels beside an old club that the same monitor read today.
+        day = 0.0 if case.wanted.old_hit else case.candidate.monitor.noise(target.quantity).day
+        least = LEAST_ERROR[target.quantity]
+        yield Demand(target, mean.mean, math.hypot(spread, off.of(target.quantity), day, least))
+
+
+def _held(case: Case, weighed: Weighed) -> Iterator[Demand]:
+    """How often a build is in play beside the old club, where that is asked."""
+    mine = weighed.in_play.get(case.candidate.letter)
+    old = weighed.in_play.get(letter_of_own(case.wanted.old))
+    if "in_play" in case.wanted.demands and mine is not None and old is not None:
+        why = f"The {case.wanted.old} is in play {100 * old.success:.0f} times in 100."
+        apart = float((mine.draws - old.draws).std())
+        yield Demand(Target("in_play", old.success - OUT_OF_PLAY_MORE, None, why), mine.success, max(apart, 0.01))

@@ -6,19 +6,13 @@ from collections.abc import Sequence
 from dataclasses import dataclass, replace
 from itertools import combinations
 
-from ..brief import NOTHING_FEARED, Feared, Job
+from ..brief import NOTHING_FEARED, Feared, Job, Wanted, Wish
 from ..thresholds import DEFAULT, Thresholds
 from .candidate import Candidate, Case
 from .choice import Because, Choice, choose
 from .compare import Comparison, compare
 from .verdict import Verdict, recommended, verdict_of
-from .weigh import Weighed, in_the_bag, weigh
-
-
-def letter_of_own(name: str) -> str:
-    """The letter under which one of the player's clubs is weighed."""
-    return f"own {name}"
-
+from .weigh import Weighed, in_the_bag, letter_of_own, weigh
 
 NOTHING_OPEN = Choice(
     None, None, Because.KEEP, "No hole is left by this rule: no further club is needed.", True, gain_price=0.0
@@ -50,22 +44,27 @@ def judge_session(
 ) -> Judgement:
     """Judge the builds of a session together.
 
-    own: the player's clubs with shots, which inform spread and misses, and stand for keeping what is there: on
-    each job the one of them that does it best. replaced: the name of the one that goes when a new one comes.
-    feared: what the player fears to miss. nothing_open: no space is left to fill. Same inputs, same words; neither the
-    order of shots nor letters matter.
+    own: the player's clubs with shots, which inform spread and misses, and stand for keeping what is there: on each
+    job the one of them that does it best; one out of favour informs and stands for nothing. replaced: the name of the
+    one that goes when a new one comes. feared: what the player fears to miss. nothing_open: no space is left to fill.
+    Same inputs, same words; neither the order of shots nor letters matter.
     """
     candidates = [case.candidate for case in cases]
     # A letter of its own for each own club, so that names of clubs and letters of builds never meet.
     mine = [replace(each, letter=letter_of_own(each.name), own=True) for each in own]
-    weighed = weigh([*candidates, *mine], jobs, feared)
-    played = [each.letter for each in mine if weighed.played.get(each.letter)]
+    wanted = cases[0].wanted if cases else Wanted()
+    weighed = weigh([*candidates, *mine], jobs, feared, wanted.fairway)
+    played = [each.letter for each in mine if weighed.played.get(each.letter) and not each.out_of_favour]
     gone = None if replaced is None else letter_of_own(replaced)
     bags = in_the_bag(weighed, played, jobs, replaced=gone) if played else None
     said = [verdict_of(case, weighed, jobs=jobs, bags=bags, thresholds=thresholds) for case in cases]
     if nothing_open and not cases:
         return Judgement((), (), NOTHING_OPEN, weighed, bags)
     choice = choose(candidates, said, weighed, cases=cases, bags=bags, budget=budget, thresholds=thresholds)
+    empty = [each.name for each in mine if each.out_of_favour]
+    if choice.letter is None and choice.because is Because.KEEP and empty and wanted.wish is not Wish.COMPARE:
+        stays = f" The place of the {' and the '.join(empty)} stays empty."
+        choice = replace(choice, sentence=choice.sentence + stays)
     verdicts = tuple(recommended(each) if each.letter == choice.letter else each for each in said)
     pairs = (compare(a, b, weighed=weighed, thresholds=thresholds) for a, b in combinations(candidates, 2))
     return Judgement(

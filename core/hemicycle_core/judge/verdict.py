@@ -39,6 +39,7 @@ class Kind(StrEnum):
     VETOED = "vetoed"
     ACCEPTED = "accepted"  # in the bag for the time being: the rest of the space is cut around it
     RECOMMENDED = "recommended"  # outside its window, and the best of the jobs in spite of it
+    COMPARED = "compared"  # side by side with the others, without a window
 
 
 @dataclass(frozen=True)
@@ -109,23 +110,27 @@ def verdict_of(
         turn=found.turn,
         played=played,
         rounds=float(weighed.rounds[candidate.letter].mean()) if played else None,
-        off_m=evidence.off_m,
+        off_m=None if case.wanted.windowless else evidence.off_m,
     )
 
 
 def _needs_shots(candidate: Candidate, evidence: Evidence | None, thresholds: Thresholds) -> Verdict:
     have = 0 if evidence is None else evidence.carry.n
     need = max(thresholds.least_shots - have, 1)
+    again = "Needs shots"
     said = f"{have} kept so far. Hit {need} more before anything can be said." if have else "Not hit yet."
     if not have and any(shot.kept for shot in candidate.shots):
         said = "The shots so far have no carry, nor ball speed, launch and spin to compute one from."
     elif not have and any(shot.counts for shot in candidate.shots):
         said = f"Every shot so far is set aside. Keep the ones that count, or hit {need} more."
+    elif not have and any(shot.stock and shot.old_swing for shot in candidate.shots):
+        said = f"Hit before the swing was changed: hit {need} with the swing of now."
+        again = "Old swing, hit again"
     vetoed = candidate.liking is Liking.VETOED
     return Verdict(
         letter=candidate.letter,
         kind=Kind.VETOED if vetoed else Kind.NEEDS_SHOTS,
-        headline="Vetoed by the player" if vetoed else "Needs shots",
+        headline="Vetoed by the player" if vetoed else again,
         why=said,
         chance=None,
         settled=vetoed,
@@ -145,8 +150,18 @@ def _find(
     candidate, chance = case.candidate, evidence.chance()
     if candidate.liking is Liking.VETOED:
         return Finding(Kind.VETOED, "Vetoed by the player")
+    if case.wanted.wish is Wish.COMPARE:
+        return Finding(Kind.COMPARED, "Side by side, no window")
     if chance >= thresholds.likely or evidence.inside(thresholds):
         return _does(case, chance >= thresholds.sure and settled, bags, thresholds)
+    if case.wanted.wish is Wish.FAR:
+        return Finding(Kind.ONE_HEAD, _not_far(evidence, case.wanted.old))
+    return _beside_it(case, evidence, jobs, thresholds)
+
+
+def _beside_it(case: Case, evidence: Evidence, jobs: Sequence[Job], thresholds: Thresholds) -> Finding:
+    """What is said of a build that does not do what is asked, with what would mend it."""
+    candidate, chance = case.candidate, evidence.chance()
     if case.wanted.wish is Wish.GAP and _not_held_up(candidate, evidence, thresholds):
         return _too_flat(jobs)
     turn = _best_turn(candidate, evidence, chance, thresholds)
@@ -160,6 +175,11 @@ def _find(
         return Finding(Kind.ONE_HEAD, "Keeps the yardage, not the flight asked for", remedy=mended)
     near = mended != NO_REMEDY and abs(evidence.off_m) <= thresholds.one_head_m
     return Finding(Kind.ONE_HEAD, _head_away(evidence, near), remedy=mended)
+
+
+def _not_far(evidence: Evidence, old: str) -> str:
+    missed = [each.target.quantity for each in evidence.demands if not each.met]
+    return f"Further, but in play less often than the {old}" if missed == ["in_play"] else f"No further than the {old}"
 
 
 def _does(case: Case, surely: bool, bags: Weighed | None, thresholds: Thresholds) -> Finding:
@@ -223,8 +243,8 @@ def _best_turn(candidate: Candidate, evidence: Evidence, chance: float, threshol
     return next((turned for turned in turns if evidence.chance(turned) >= wanted), None)
 
 
-def _crowded(carry_m: float, lower: Carried, upper: Carried) -> Carried | None:
-    return next((club for club in (lower, upper) if abs(club.carry_m - carry_m) < CROWDED_M), None)
+def _crowded(carry_m: float, *beside: Carried | None) -> Carried | None:
+    return next((club for club in beside if club is not None and abs(club.carry_m - carry_m) < CROWDED_M), None)
 
 
 def _why(evidence: Evidence, candidate: Candidate, played: Sequence[Played]) -> str:
@@ -248,6 +268,8 @@ def _why(evidence: Evidence, candidate: Candidate, played: Sequence[Played]) -> 
 
 def _carry_words(evidence: Evidence) -> str:
     mean, low, high, off = evidence.carry.mean, evidence.window.low, evidence.window.high, evidence.off_m
+    if low is None and high is None:
+        return f"Carries {yd_text(mean)}."
     window = f"{yd_text(low or 0)} to {yd_text(high or 0)}"
     if off:
         return (
@@ -260,6 +282,8 @@ SHOWN: dict[str, tuple[str, Callable[[float], str]]] = {
     "peak_m": ("Peaks at", lambda value: f"{feet(value):.0f} ft"),
     "landing_deg": ("Lands at", lambda value: f"{value:.0f}°"),
     "spin_rpm": ("Spins", lambda value: f"{round(value, -1):.0f} rpm"),
+    "total_m": ("Stops at", yd_text),
+    "in_play": ("In play", lambda value: f"{100 * value:.0f} in 100"),
 }
 
 

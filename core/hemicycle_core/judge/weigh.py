@@ -27,11 +27,17 @@ KEEP = "the bag of today"
 FAR_SHARE = 0.25  # of carry: further off than any good shot strays
 
 
+def letter_of_own(name: str) -> str:
+    """The letter under which one of the player's clubs is weighed."""
+    return f"own {name}"
+
+
 @dataclass(frozen=True)
 class Weighed:
     """What is known of each build by letter: its centre, and its jobs played out with the successful shots a round
     for each possible player, (DRAWS,), less what is feared. hit: shots of each, those that count in part as parts;
-    under KEEP of the player's own clubs, on average."""
+    under KEEP of the player's own clubs, on average. in_play: how often each stays on the fairway that is to be held,
+    where that is asked."""
 
     pooled: Pool
     centres: Mapping[str, Centre]
@@ -39,6 +45,7 @@ class Weighed:
     rounds: Mapping[str, Floats]
     hit: Mapping[str, float] = field(default_factory=dict)
     feared: Feared = NOTHING_FEARED
+    in_play: Mapping[str, Played] = field(default_factory=dict)
 
     def better(self, first: str, second: str) -> float:
         """Chance that the first does more of the jobs than the second."""
@@ -81,7 +88,13 @@ def group_of(candidate: Candidate, shots: Sequence[Shot]) -> Group:
 def doubts_of(candidate: Candidate) -> Doubts:
     """The flight model's part in a candidate's carry and landing. Most of it is common to one player's builds;
     what a monitor modelled is as far from truth as what we compute, when it comes to the jobs."""
-    off = doubt(candidate.shots, anchored=candidate.anchored, air=candidate.air, against_truth=True)
+    off = doubt(
+        candidate.shots,
+        anchored=candidate.anchored,
+        air=candidate.air,
+        against_truth=True,
+        monitor=candidate.monitor,
+    )
     carries = [shot.values["carry_m"] for shot in candidate.shots if "carry_m" in shot.values]
     if source_of(candidate.shots, "carry_m") is Source.MEASURED or not carries:
         return Doubts(0.0, 0.0, off.landing_deg)
@@ -98,8 +111,14 @@ def near(centre: Centre, run: Run, job: Job) -> bool:
     )
 
 
-def weigh(candidates: Sequence[Candidate], jobs: Sequence[Job], feared: Feared = NOTHING_FEARED) -> Weighed:
-    """Pool the candidates that have a shot and play each of them on every job."""
+def weigh(
+    candidates: Sequence[Candidate],
+    jobs: Sequence[Job],
+    feared: Feared = NOTHING_FEARED,
+    fairway: Job | None = None,
+) -> Weighed:
+    """Pool the candidates that have a shot and play each of them on every job, and on the fairway to be held."""
+    jobs = [*jobs, fairway] if fairway is not None else list(jobs)
     there = [(each, shots) for each in candidates if (shots := usable(each.shots))]
     groups = [group_of(each, shots) for each, shots in there]
     pooled = pool(groups)
@@ -121,8 +140,12 @@ def weigh(candidates: Sequence[Candidate], jobs: Sequence[Job], feared: Feared =
             else out_of_reach(job, short=centre.carry_m < job.distance_m)
             for run, job in zip(runs, jobs, strict=True)
         )
+    held = {letter: each[-1] for letter, each in played.items()} if fairway is not None else {}
+    if fairway is not None:
+        played = {letter: each[:-1] for letter, each in played.items()}
     made = {letter: rounds(each, feared) for letter, each in played.items()}
-    return Weighed(pooled, centres, played, made, {letter: each.n for letter, each in centres.items()}, feared)
+    hit = {letter: each.n for letter, each in centres.items()}
+    return Weighed(pooled, centres, played, made, hit, feared, held)
 
 
 def in_the_bag(weighed: Weighed, own: Sequence[str], jobs: Sequence[Job], *, replaced: str | None = None) -> Weighed:

@@ -43,7 +43,7 @@ def range_of_use(shots: Sequence[Shot], *, left_handed: bool = False) -> list[Fi
     Means are compared by Student's test with one spread; so few shots tell large changes only.
     """
     kept = [shot for shot in shots if not (shot.aside or shot.misread)]
-    stock = _readings([shot for shot in kept if shot.intent is Intent.STOCK])
+    stock = _readings([shot for shot in kept if shot.counts])
     if stock["carry_m"].size < LEAST_STOCK:
         return []
     made = []
@@ -52,6 +52,16 @@ def range_of_use(shots: Sequence[Shot], *, left_handed: bool = False) -> list[Fi
         if asked:
             made.append(_compared(intent, len(asked), _readings(asked), stock, left_handed=left_handed))
     return made
+
+
+def span_words(found: Sequence[Finding]) -> str:
+    """How far low and high shots of one build lie apart, where both were asked for; else empty."""
+    by = {each.intent: each.by for each in found if each.intent in (Intent.LOW, Intent.HIGH)}
+    if len(by) < 2 or any("peak_m" not in each for each in by.values()):
+        return ""
+    apart = {key: by[Intent.HIGH][key] - by[Intent.LOW][key] for key in by[Intent.HIGH].keys() & by[Intent.LOW].keys()}
+    carry = f" and {yd_text(abs(apart['carry_m']))} yd of carry" if "carry_m" in apart else ""
+    return f"From low to high: {abs(feet(apart['peak_m'])):.0f} ft of height{carry}."
 
 
 LEAST_BEND_M = metres(4)  # less is straight to the eye

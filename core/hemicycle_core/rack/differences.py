@@ -29,6 +29,8 @@ def differences(specs: Sequence[Spec]) -> list[str]:
         parts = [words for words in (_length(a, b), _weight(a, b), _flex(a, b)) if words]
         if parts:
             said.append("; ".join(parts) + ".")
+    if any(_weight(a, b) or _flex(a, b) for a, b in combinations(specs, 2)):
+        said.append("To tell heads apart, hit them with one shaft.")
     return said
 
 

@@ -12,6 +12,7 @@ from numpy.typing import NDArray
 
 from ..flight import Launch, fly
 from ..heads import HeadType
+from ..impact import Lie
 from ..shots import LAUNCH, Shot, Strike, columns_of
 from ..units import yards, yd_text
 
@@ -28,6 +29,9 @@ MOST_SMASH = {
 }  # fmt: skip
 LEAST_SMASH = 0.70  # under this the ball was topped, or the two speeds are not of one shot
 SHORTEST_M = 30.0  # under this a topped shot rolls more than it flies
+# A heavy shot off a mat slides on and carries nearly as far; what it loses is spin.
+HEAVY_SPIN_RPM, HEAVY_CARRY_SHARE = 800.0, 0.03
+SMASH_DOUBTED, LEAST_SMASHES = 0.60, 5
 OFF_FLIGHT = 0.18  # a carry this far from what its own launch flies was not flown by that launch
 
 
@@ -37,6 +41,7 @@ class Unlikely(StrEnum):
     SHORT = "short"  # well short of the others: a poor strike
     LONG = "long"  # well past the others: a flyer
     MISREAD = "misread"  # the readings do not go together
+    HEAVY = "heavy"  # off a mat: carried like the others with far less spin
 
 
 @dataclass(frozen=True)
@@ -81,13 +86,55 @@ def _flown(shots: Sequence[Shot]) -> Floats:
     return carries
 
 
-def _misreads(shots: Sequence[Shot], flown: Floats, head_type: HeadType) -> list[Unlike]:
+def _most_smash(head_type: HeadType) -> float:
+    return MOST_SMASH.get(head_type, 1.53)
+
+
+def smash_doubted(groups: Sequence[tuple[Sequence[Shot], HeadType]]) -> str:
+    """What is to be said of a monitor most of whose smash figures stand above what a club can do; empty of one that
+    can be trusted. Said once of the bay, not shot by shot."""
+    over = [
+        ball / club > _most_smash(head_type)
+        for shots, head_type in groups
+        for shot in shots
+        if shot.kept and (ball := shot.get("ball_speed_mps")) and (club := shot.get("club_speed_mps"))
+    ]
+    if len(over) < LEAST_SMASHES or sum(over) < SMASH_DOUBTED * len(over):
+        return ""
+    return (
+        f"{sum(over)} of {len(over)} smash figures are above what a club can do: this bay reads club speed low or ball "
+        "speed high. Compare builds on carry and landing; have the monitor checked."
+    )
+
+
+def _heavy(shots: Sequence[Shot], head_type: HeadType) -> list[Unlike]:
+    """Shots off a mat that carried like the others with far less spin: turf would have stopped the club."""
+    if head_type in (HeadType.DRIVER, HeadType.PUTTER) or len(shots) < LEAST_SHOTS:
+        return []
+    seen = columns_of(shots, ("carry_m", "spin_rpm"))
+    found = []
+    for index, shot in enumerate(shots):
+        others = {key: np.delete(values, index) for key, values in seen.items()}
+        spins, carries = (others[key][np.isfinite(others[key])] for key in ("spin_rpm", "carry_m"))
+        if shot.lie is not Lie.MAT or spins.size < LEAST_SHOTS - 1 or not np.isfinite(seen["spin_rpm"][index]):
+            continue
+        less = float(np.median(spins)) - seen["spin_rpm"][index]
+        spread = 1.4826 * float(np.median(np.abs(spins - np.median(spins))))
+        near = abs(seen["carry_m"][index] / np.median(carries) - 1) <= HEAVY_CARRY_SHARE
+        if near and less >= max(HEAVY_SPIN_RPM, UNLIKE_CALLED * spread):
+            said = f"Carried like the others with {round(less, -1):.0f} rpm less spin: heavy off the mat?"
+            found.append(Unlike(index, said, Unlikely.HEAVY))
+    return found
+
+
+def _misreads(shots: Sequence[Shot], flown: Floats, head_type: HeadType, *, smash_off: bool = False) -> list[Unlike]:
     """Shots whose readings do not go together: a smash above what physics allows, a carry that its own launch does
-    not fly."""
+    not fly. smash_off: the bay's smash is doubted as a whole."""
     seen = columns_of(shots, ("club_speed_mps", "ball_speed_mps", "carry_m"))
     smash = seen["ball_speed_mps"] / seen["club_speed_mps"]
     found = []
-    for index in np.flatnonzero((smash > MOST_SMASH.get(head_type, 1.53)) | (smash < LEAST_SMASH)):
+    above = np.zeros(len(shots), dtype=bool) if smash_off else smash > _most_smash(head_type)
+    for index in np.flatnonzero(above | (smash < LEAST_SMASH)):
         way = "above" if smash[index] > 1 else "below"
         said = f"Smash {smash[index]:.2f} is {way} what a club can do. Is it a misread?"
         found.append(Unlike(int(index), said, Unlikely.MISREAD))
@@ -105,11 +152,14 @@ def questioned(groups: Sequence[tuple[Sequence[Shot], HeadType]]) -> list[list[U
     kept = [[i for i, s in enumerate(shots) if s.kept and s.get("carry_m")] for shots, _ in groups]
     chosen = [[shots[i] for i in which] for (shots, _), which in zip(groups, kept, strict=True)]
     flown = np.split(_flown([shot for each in chosen for shot in each]), np.cumsum([len(each) for each in chosen])[:-1])
+    smash_off = bool(smash_doubted(groups))
     made = []
     for shots, which, carries, (_, head_type) in zip(chosen, kept, flown, groups, strict=True):
-        found = {each.index: each for each in reversed(_misreads(shots, carries, head_type))}
+        found = {each.index: each for each in reversed(_misreads(shots, carries, head_type, smash_off=smash_off))}
         poor = [shot.strike in (Strike.THIN, Strike.FAT) for shot in shots]
         for each in unlike_the_others([shot.values["carry_m"] for shot in shots], poor):
+            found.setdefault(each.index, each)
+        for each in _heavy(shots, head_type):
             found.setdefault(each.index, each)
         made.append([replace(each, index=which[index]) for index, each in sorted(found.items())])
     return made

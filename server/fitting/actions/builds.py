@@ -10,6 +10,7 @@ from common.problems import Refused
 from django.utils import timezone
 from hemicycle_core.bag import Carried, HeadType
 from hemicycle_core.bag.clubs import usual_loft_and_inches
+from hemicycle_core.brief import Wish
 from hemicycle_core.errors import BadInput
 from hemicycle_core.formats.club_names import head_type_of, short_name
 from hemicycle_core.judge import hit_enough
@@ -100,6 +101,8 @@ def change_club(actor: User, build_id: int, **changes: Any) -> Build:
         ["club.change"],
         touches=lambda entry: entry.subject == f"build:{build_id}" and bool(changes.keys() & entry.detail["after"]),
     )
+    if changes.get("out_of_favour") and not build.is_own:
+        raise BadInput("Only a club of the player’s own can be out of favour.", field="out_of_favour")
     before = {key: getattr(build, key) for key in changes}
     for key, value in changes.items():
         setattr(build, key, value)
@@ -238,7 +241,8 @@ def accept(actor: User, build_id: int, *, accepted: bool) -> Build:
     build.accepted_at = timezone.now() if accepted else None
     build.save(update_fields=["accepted_at"])
     session.gap_above = session.like_for = None
-    session.save(update_fields=["gap_above", "like_for"])
+    session.wish = Wish.GAP.value
+    session.save(update_fields=["gap_above", "like_for", "wish"])
     keep_windows(session, actor)
     note(session, actor, "build.accept" if accepted else "build.release", f"build:{build.pk}", letter=build.letter)
     announce(session, "bag")

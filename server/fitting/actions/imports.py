@@ -6,12 +6,14 @@ import hashlib
 from collections import defaultdict
 from collections.abc import Collection, Sequence
 from dataclasses import asdict, dataclass, field
+from itertools import groupby
 
 from django.utils import timezone
 from hemicycle_core.errors import BadInput
 from hemicycle_core.formats.club_names import short_name
 from hemicycle_core.formats.shots_csv import Column, Parsed, ParsedShot, RowProblem, guess_mapping, parse_shots
 from hemicycle_core.formats.table import Table, read_table
+from hemicycle_core.protocols import protocol_of
 from shop.audit import action
 from shop.models import User
 
@@ -168,15 +170,21 @@ def _take_club(
     aside: set[int],
     result: Imported,
 ) -> None:
-    shots = take_in(
-        session,
-        run_for(session, _build_for(session, kept, name), kept),
-        [shot.values for shot in parsed],
-        strikes=[shot.strike for shot in parsed],
-    )
-    for line, shot in zip((each.line for each in parsed), shots, strict=True):
-        if line in aside:
-            shot.aside, shot.aside_reason = True, "unlike the others, at import"
+    build, shots = _build_for(session, kept, name), []
+    # A run holds what was hit alike: what the file says of intent and lie parts it.
+    for (intent, lie), alike in groupby(parsed, key=lambda shot: (shot.intent, shot.lie)):
+        run_of = list(alike)
+        said = {"protocol": protocol_of(intent).key, "intent": intent.value, "lie": lie.value if lie else ""}
+        made = take_in(
+            session,
+            run_for(session, build, kept, **said),
+            [shot.values for shot in run_of],
+            strikes=[shot.strike for shot in run_of],
+        )
+        for line, shot in zip((each.line for each in run_of), made, strict=True):
+            if line in aside:
+                shot.aside, shot.aside_reason = True, "unlike the others, at import"
+        shots += made
     Shot.objects.bulk_update([shot for shot in shots if shot.aside], ["aside", "aside_reason"])
     result.shots += len(shots)
     result.clubs += 1

@@ -3,14 +3,17 @@
 from __future__ import annotations
 
 from collections.abc import Callable, Collection
+from dataclasses import asdict
 from datetime import date
 from typing import Any
 
 from common.problems import Refused
 from customers.models import Customer
-from django.db.models import BooleanField, ExpressionWrapper, Q
+from django.db.models import BooleanField, ExpressionWrapper, Max, Q
 from django.utils import timezone
+from hemicycle_core.errors import BadInput
 from hemicycle_core.protocols import asked
+from hemicycle_core.samples.day import DayKind, speed_of
 from hemicycle_core.shots import Intent
 from hemicycle_core.units import ninety
 from shop.audit import action
@@ -18,8 +21,9 @@ from shop.models import Bay, User
 
 from ..domain.bag import FLIGHT
 from ..domain.session import JudgedSession, load
-from ..models import Build, FittingSession
+from ..models import Build, FittingSession, Run
 from .changes import announce, for_change, note
+from .windows import keep_windows
 
 # Agreed ones last: those to go on with are what the desk is opened for.
 TO_GO_ON_WITH_FIRST = (ExpressionWrapper(Q(agreed_at__isnull=False), output_field=BooleanField()).asc(),)
@@ -27,7 +31,7 @@ TO_GO_ON_WITH_FIRST = (ExpressionWrapper(Q(agreed_at__isnull=False), output_fiel
 LASTING = ("miss", "fear", "shape", "firmness", "courses", "lies", "likes", "most_clubs")
 OWN_FIELDS = (
     "name", "head_type", "stated_loft_deg", "set_loft_deg", "length_m", "fixed", "typed_carry_m", "typed_total_m",
-    "typed_doubt_m", "known_from", "known_flight",
+    "typed_doubt_m", "known_from", "known_flight", "out_of_favour",
 )  # fmt: skip
 
 
@@ -101,8 +105,15 @@ def _measured(judged: JudgedSession, build: Build) -> dict[str, Any]:
         "typed_total_m": club.total_m,
         "typed_doubt_m": ninety(club.carry_sd_m),
         "known_from": f"{day.day} {day:%b %Y}, {air.temperature_c:.0f} °C at {air.altitude_m:.0f} m",
-        "known_flight": {key: value for key in FLIGHT if (value := getattr(club, key)) is not None},
+        "known_flight": {key: value for key in FLIGHT if (value := getattr(club, key)) is not None}
+        | _swung(judged, build),
     }
+
+
+def _swung(judged: JudgedSession, build: Build) -> dict[str, Any]:
+    """Its club speed, by which the next visit tells a fast day from a usual one."""
+    then = speed_of(judged.rows.shots_of(build))
+    return {} if then is None else {"swung": asdict(then)}
 
 
 @action("fit")
@@ -113,4 +124,33 @@ def ask_for(actor: User, session_id: int, *, intent: Intent, protocol: str) -> F
     session.save(update_fields=["protocol", "intent"])
     note(session, actor, "session.ask", f"session:{session.pk}", protocol=protocol, intent=intent.value)
     announce(session, "ask")
+    return session
+
+
+@action("fit")
+def change_swing(actor: User, session_id: int, *, changed: bool) -> FittingSession:
+    """The player was told to swing otherwise: only shots from now on say what a club does. changed: False takes the
+    word back, and what was hit before counts again."""
+    session = for_change(actor, session_id)
+    if not changed and session.swing == 1:
+        raise BadInput("No word on the swing was noted in this session.", field="changed")
+    hit = Run.objects.of(session.shop_id).filter(build__session=session).aggregate(top=Max("swing"))["top"] or 0
+    session.swing = max(session.swing, hit) + 1 if changed else session.swing - 1
+    session.save(update_fields=["swing"])
+    session.whole_from = session.revision
+    session.save(update_fields=["whole_from"])
+    keep_windows(session, actor)
+    note(session, actor, "session.swing" if changed else "session.swing_back", f"session:{session.pk}")
+    announce(session, "swing")
+    return session
+
+
+@action("fit")
+def say_day(actor: User, session_id: int, *, kind: DayKind) -> FittingSession:
+    """That everything flies today, or nothing does; the usual day takes the word back."""
+    session = for_change(actor, session_id)
+    session.day = kind.value
+    session.save(update_fields=["day"])
+    note(session, actor, "session.day", f"session:{session.pk}", kind=kind.value)
+    announce(session, "day")
     return session

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Mapping
+from typing import Any
 
 from django.db.models import Max
 from hemicycle_core.errors import BadInput
@@ -19,8 +20,9 @@ DISTANCE = ("carry_m", "total_m")
 LINE = ("offline_m", "direction_deg", "axis_deg")
 
 
-def run_for(session: FittingSession, build: Build, imported: ShotImport | None = None) -> Run:
-    """The run that a shot of this build joins: the last one of the same file and place, else a new one."""
+def run_for(session: FittingSession, build: Build, imported: ShotImport | None = None, **said: Any) -> Run:
+    """The run that a shot of this build joins: the last one of the same file and place, else a new one. said: of the
+    run, by its column, what a file says otherwise."""
     place = {
         "surface": session.surface,
         "indoor": session.indoor,
@@ -29,7 +31,10 @@ def run_for(session: FittingSession, build: Build, imported: ShotImport | None =
         "ball": session.ball,
         "protocol": FULL_SWING if imported else session.protocol,
         "intent": Intent.STOCK.value if imported else session.intent,
+        "lie": "",
+        "swing": session.swing,
         "imported": imported,
+        **said,
     }
     last = Run.objects.of(session.shop_id).filter(build=build).order_by("-id").first()
     if last is not None and all(getattr(last, key) == value for key, value in place.items()):
@@ -147,9 +152,22 @@ def move_shot(actor: User, shot_id: int, *, build_id: int) -> Shot:
         raise BadInput("That club is not part of this session.", field="build")
     before = shot.run.build_id
     if before != build.pk:
-        shot.run = run_for(session, build, shot.run.imported)
+        run = shot.run
+        said = {name: getattr(run, name) for name in ("protocol", "intent", "lie", "swing")}
+        shot.run = run_for(session, build, run.imported, **said)
         shot.save(update_fields=["run", "revision"])
         note(session, actor, "shot.move", f"shot:{shot.pk}", before=before, after=build.pk)
         keep_windows(session, actor)
         announce(session, "shot")
+    return shot
+
+
+@action("fit")
+def pin_shot(actor: User, shot_id: int, *, pinned: bool) -> Shot:
+    """Keep one shot in sight as the one to copy, or no longer; a new one takes the place of the last."""
+    shot, session = _shot(actor, shot_id)
+    session.pinned = shot if pinned else None
+    session.save(update_fields=["pinned"])
+    note(session, actor, "shot.pin" if pinned else "shot.unpin", f"shot:{shot.pk}")
+    announce(session, "pin")
     return shot

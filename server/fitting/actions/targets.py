@@ -7,8 +7,8 @@ from dataclasses import asdict, dataclass
 from hemicycle_core.bag import GapOrder, GapRule
 from hemicycle_core.bag.gaps import check_short_rule, check_step
 from hemicycle_core.bag.slots import MOST_CLUBS
-from hemicycle_core.brief import FlightWish
-from hemicycle_core.brief.wishes import check_named
+from hemicycle_core.brief import FlightWish, Wish
+from hemicycle_core.brief.wishes import check_named, far_wanted
 from hemicycle_core.errors import BadInput
 from hemicycle_core.shots import READINGS
 from shop.audit import action
@@ -20,8 +20,8 @@ from .changes import announce, for_change, not_meanwhile, note
 from .windows import keep_windows
 
 GAP_FIELDS = [
-    "rule", "gap_order", "clubs_to_place", "gap_above", "like_for", "flight_wish", "named_low_m", "named_high_m",
-    "named_total",
+    "wish", "rule", "gap_order", "clubs_to_place", "gap_above", "like_for", "flight_wish", "named_low_m",
+    "named_high_m", "named_total",
 ]  # fmt: skip
 
 
@@ -46,8 +46,10 @@ def choose_gap(
     order: GapOrder = GapOrder.NEED,
     flight: FlightWish | None = None,
     named: Named | None = None,
+    wish: Wish = Wish.GAP,
 ) -> FittingSession:
-    """Which rule the holes are drawn by, which space is in work and how many clubs go into it."""
+    """What leads; which rule the holes are drawn by, which space is in work and how many clubs go into it. like_for_id:
+    the old club that a new one is held against, with a wish that has one."""
     session = for_change(actor, session_id)
     if not 1 <= clubs_to_place <= MOST_CLUBS:
         raise BadInput(f"Plan 1 to {MOST_CLUBS} clubs for one hole.", field="clubs_to_place")
@@ -55,18 +57,25 @@ def choose_gap(
     named = named or Named()
     check_named(named.low_m, named.high_m)
     session.rule, session.gap_order = rule.value, order.value
-    session.flight_wish = flight.value if flight is not None and like_for_id is not None else ""
+    held = wish in (Wish.LIKE, Wish.FLIGHT, Wish.FAR)
+    if held and like_for_id is None:
+        raise BadInput("Say which club the new one is held against.", field="like_for")
+    if wish is Wish.FLIGHT and flight is None:
+        raise BadInput("Say what the flight is to be: higher, lower, steeper, or with other spin.", field="flight")
+    session.wish = wish.value
+    session.flight_wish = flight.value if flight is not None and wish is Wish.FLIGHT else ""
     session.named_low_m, session.named_high_m, session.named_total = named.low_m, named.high_m, named.total
     session.clubs_to_place = clubs_to_place
     session.gap_above = None if gap_above_id is None else own_club(session, gap_above_id)
-    session.like_for = None if like_for_id is None else own_club(session, like_for_id)
+    session.like_for = own_club(session, like_for_id) if held and like_for_id is not None else None
     session.save(update_fields=GAP_FIELDS)
     bag = load(session).bag
-    if bag.like is not None and bag.gap is None:
-        words = f"The {bag.like.name} needs a club with a carry on both sides: type or hit them first."
-        raise BadInput(words, field="like_for")
-    if session.flight_wish and bag.layout is not None:
+    if held and bag.like is None:
+        raise BadInput("Hit or type that club first: it has no carry to hold a new one against.", field="like_for")
+    if wish is Wish.FLIGHT and bag.layout is not None:
         bag.proposed(bag.layout.slots[0])  # refused here where the old club's flight is not known
+    if wish is Wish.FAR and bag.like is not None:
+        far_wanted(bag.like, [])  # and here where it was not hit
     keep_windows(session, actor)
     note(session, actor, "gap.choose", f"session:{session.pk}", rule=rule, clubs=clubs_to_place)
     announce(session, "gap")

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Callable
+from dataclasses import replace
 from functools import cached_property
 
 from hemicycle_core.bag import (
@@ -37,7 +38,16 @@ from hemicycle_core.brief import (
     propose_like,
     uses_in,
 )
-from hemicycle_core.brief.wishes import flight_wanted, lay_out_named, like_wanted, named_target
+from hemicycle_core.brief.targets import propose_named
+from hemicycle_core.brief.wishes import (
+    COMPARED,
+    far_wanted,
+    flight_wanted,
+    lay_out_named,
+    like_wanted,
+    named_target,
+    propose_far,
+)
 from hemicycle_core.flight import FAIRWAY, Air, Anchor, Firmness, run_out
 from hemicycle_core.judge.landings import landings
 from hemicycle_core.samples import Average, average, certainty
@@ -71,18 +81,29 @@ def ninety_of(half_width: float) -> float:
 class SessionBag:
     """What the core makes of a session's clubs, each figure worked out once."""
 
-    def __init__(self, rows: SessionRows, reached: Callable[[Gap], bool] | None = None) -> None:
-        """reached: whether some head carries into a gap at this player's speed; None where nobody can say."""
-        self.rows, self.reached = rows, reached
+    def __init__(
+        self,
+        rows: SessionRows,
+        reached: Callable[[Gap], bool] | None = None,
+        assume: Callable[[Build], Carried | None] | None = None,
+    ) -> None:
+        """reached: whether some head carries into a gap at this player's speed; None where nobody can say. assume: what
+        a driver that was not hit should do."""
+        self.rows, self.reached, self.assume = rows, reached, assume
 
     def mean(self, build: Build, key: str) -> Average | None:
         return average(values_of(self.rows.shots_of(build), key))
 
     def carried(self, build: Build) -> Carried | None:
-        """The club as the bag sees it: its kept shots, else what was typed; None when neither is known."""
+        """The club as the bag sees it: its kept shots, else those of the swing before, else what was typed, else of a
+        driver what it should do; None when nothing is known."""
         carry = self.mean(build, "carry_m")
+        if carry is None and build.is_own and (old := self._with_the_old_swing(build)) is not None:
+            return old
         typed = carry is None
         carry_m = build.typed_carry_m if carry is None else carry.mean
+        if carry_m is None and self.assumed(build) is not None:
+            return self.assumed(build)
         if carry_m is None or build.head_type == HeadType.PUTTER:
             return None
         total_m = build.typed_total_m if typed else self.totals.get(build.pk)
@@ -98,6 +119,37 @@ class SessionBag:
             carry_sd_m=ninety_of(certainty(carry).half_width) if carry else typed_sd_m(build),
             **{key: found.mean if found else known.get(key) for key, found in others.items()},
         )
+
+    def _with_the_old_swing(self, build: Build) -> Carried | None:
+        """An own club by its shots from before the swing was changed: known no better than if it were typed."""
+        before = [replace(shot, old_swing=False) for shot in self.rows.shots_of(build) if shot.old_swing]
+        means = {key: average(values_of(before, key)) for key in ("carry_m", "total_m", *FLIGHT)}
+        carry, total = means["carry_m"], means["total_m"]
+        if carry is None:
+            return None
+        return Carried(
+            name=name_of(build),
+            head_type=HeadType(build.head_type),
+            carry_m=carry.mean,
+            total_m=carry.mean if total is None else total.mean,
+            loft_deg=build.set_loft_deg,
+            carry_sd_m=TYPED_SD_M,
+            **{key: mean.mean for key in FLIGHT if (mean := means[key]) is not None},
+        )
+
+    def assumed(self, build: Build) -> Carried | None:
+        """What the player's driver should do, where it was neither hit nor typed; None of any other club."""
+        if self.assume is None or not build.is_own or build.head_type != HeadType.DRIVER:
+            return None
+        if build.typed_carry_m is not None or any(shot.get("carry_m") for shot in self.rows.shots_of(build)):
+            return None
+        if build.pk not in self._assumed:
+            self._assumed[build.pk] = self.assume(build)
+        return self._assumed[build.pk]
+
+    @cached_property
+    def _assumed(self) -> dict[int, Carried | None]:
+        return {}
 
     @cached_property
     def totals(self) -> dict[int, float]:
@@ -163,23 +215,33 @@ class SessionBag:
 
     @cached_property
     def like(self) -> Carried | None:
-        """The club whose like is wanted, where that is the wish."""
+        """The club a new one is held against, where the wish has one."""
         old = next((build for build in self.rows.own if build.pk == self.rows.session.like_for_id), None)
         return self.carried(old) if old else None
 
     @cached_property
     def wanted(self) -> Wanted:
         """The wish that leads."""
+        if self.wish is Wish.COMPARE:
+            return COMPARED
         if self.like is None:
             return Wanted()
+        if self.wish is Wish.FAR:
+            return far_wanted(self.like, self.rows.core_jobs) if self.like.hit else Wanted(Wish.FAR)
         asked = self.rows.session.flight_wish
         return flight_wanted(self.like, FlightWish(asked)) if asked else like_wanted(self.like)
+
+    @property
+    def wish(self) -> Wish:
+        """What leads, as far as it can: a wish that rests on an old club needs to know it."""
+        said = Wish(self.rows.session.wish)
+        return said if self.like is not None or said is Wish.COMPARE else Wish.GAP
 
     @property
     def named(self) -> tuple[float, float] | None:
         """The yardage or band that was named, metres; an old club's like comes first."""
         low, high = self.rows.session.named_low_m, self.rows.session.named_high_m
-        return None if low is None or high is None or self.like is not None else (low, high)
+        return None if low is None or high is None or self.wish is not Wish.GAP else (low, high)
 
     def named_layout(self, roll_m: float) -> SlotLayout:
         assert self.named is not None
@@ -187,7 +249,10 @@ class SessionBag:
 
     @cached_property
     def gap(self) -> Gap | None:
-        """The gap in work: around the club whose like is wanted or the yardage named, else as the core says."""
+        """The gap in work: around the old club or the yardage named, else as the core says; None where there is none,
+        and where builds are only compared."""
+        if self.wish is Wish.COMPARE:
+            return None
         if self.like is not None:
             return gap_around(self.like, self.clubs, self.rules)
         if self.named is not None:
@@ -201,14 +266,24 @@ class SessionBag:
             reached=self.reached,
         )
 
+    @property
+    def beside(self) -> tuple[Carried | None, Carried | None]:
+        """The clubs on both sides of the space in work, None where there is none."""
+        return (None, None) if self.gap is None else (self.gap.lower, self.gap.upper)
+
     @cached_property
     def layout(self) -> SlotLayout | None:
-        if self.gap is None or self.gap.step_m <= 0:
+        """The slots in work; None where nothing is open and where no carry is asked for."""
+        if self.wanted.windowless:
             return None
         if self.like is not None:
             return lay_out_like(self.like, "Its yardage" if self.wanted.wish is Wish.FLIGHT else "Like for like")
         if self.named is not None:
-            return self.named_layout((self.gap.lower.roll_m + self.gap.upper.roll_m) / 2)
+            # Without clubs on both sides nothing is known of the roll until something is hit.
+            sides = [club.roll_m for club in self.beside if club is not None]
+            return self.named_layout(sum(sides) / len(sides) if sides else 0.0)
+        if self.gap is None or self.gap.step_m <= 0:
+            return None
         return lay_out_slots(
             self.gap.lower,
             self.gap.upper,
@@ -218,7 +293,7 @@ class SessionBag:
         )
 
     def proposed(self, slot: Slot) -> list[Target]:
-        if self.layout is None or self.gap is None:
+        if self.layout is None:
             return []
         miss = Miss(self.rows.session.miss)
         jobs, asked = self.rows.core_jobs, self.rows.session.flight_wish
@@ -226,8 +301,16 @@ class SessionBag:
             return propose_flight(self.like, FlightWish(asked), slot, jobs, miss=miss, thresholds=self.rows.thresholds)
         if self.like is not None:
             return propose_like(self.like, slot, jobs, miss=miss)
-        made = propose(self.layout, slot, self.gap.lower, self.gap.upper, jobs, miss=miss)
-        return [named_target(self.layout), *made[1:]] if self.named is not None else made
+        if self.named is not None:
+            return propose_named(named_target(self.layout), slot, *self.beside, jobs, miss=miss)
+        assert self.gap is not None
+        return propose(self.layout, slot, self.gap.lower, self.gap.upper, jobs, miss=miss)
+
+    @cached_property
+    def without_window(self) -> list[Target]:
+        """What is asked where no carry is: to go further than the old club, or nothing."""
+        far = self.wish is Wish.FAR and self.like is not None
+        return propose_far(self.like, self.rows.thresholds) if far and self.like is not None else []
 
     def override_of(self, slot: Slot, quantity: str) -> TargetOverride | None:
         found = None
@@ -263,6 +346,6 @@ class SessionBag:
             airs = [
                 Air(altitude_m=shot.run.altitude_m, temperature_c=shot.run.temperature_c) for shot in self.rows.shots
             ]
-            return anchor_to([core_shot(shot) for shot in self.rows.shots], airs)
+            return anchor_to([core_shot(shot, self.rows.session.swing) for shot in self.rows.shots], airs)
 
-        return remembered(ANCHORS, shots_key(self.rows.shots), make)
+        return remembered(ANCHORS, (shots_key(self.rows.shots), self.rows.session.swing), make)

@@ -23,9 +23,9 @@ from hemicycle_core.bag import (
     weigh_plan,
 )
 from hemicycle_core.judge import Liking, Played, hit_enough
-from hemicycle_core.judge.judgement import letter_of_own
 from hemicycle_core.judge.play import DRAWS
 from hemicycle_core.judge.unhit import play_expected
+from hemicycle_core.judge.weigh import letter_of_own
 from hemicycle_core.rack import Expectation, Expected, HeadRecord
 from hemicycle_core.rack.expected import SWUNG, expected_as_said
 from numpy.typing import NDArray
@@ -60,13 +60,14 @@ class Planning:
     @cached_property
     def limits(self) -> Limits:
         session = self.judged.rows.session
-        unseen = len(self.judged.rows.own) - len(self.judged.bag.clubs)
+        unseen = len(self.judged.rows.in_bag) - len(self.judged.bag.clubs)
         return Limits(session.most_clubs, None if session.budget is None else float(session.budget), unseen)
 
     @cached_property
     def builds(self) -> dict[str, Build]:
         """What may be in a plan, by key; what the player will not play is not."""
-        there = [*self.judged.rows.own, *self.judged.rows.candidates]
+        # What was taken in for now stands on the stand too, and is there once.
+        there = {build.pk: build for build in (*self.judged.rows.in_bag, *self.judged.rows.candidates)}.values()
         return {str(build.pk): build for build in there if self.judged.liking_of(build) is not Liking.VETOED}
 
     @cached_property
@@ -77,7 +78,8 @@ class Planning:
         shots, thresholds = self.judged.rows.shots_of(build), self.judged.thresholds
         hit = hit_enough(shots, own=build.is_own, thresholds=thresholds)
         played = self._played(build) if hit else None
-        club = self.judged.bag.carried(build) if hit or build.typed_carry_m is not None else None
+        known = hit or build.typed_carry_m is not None or build.is_own
+        club = self.judged.bag.carried(build) if known else None
         if club is None or played is None:
             expected = self._expected(build, club)
             if expected is None:
@@ -147,7 +149,7 @@ def exchange(judged: JudgedSession, keys: Collection[str]) -> tuple[list[Build],
     """What a set of clubs means for the bag of today: the candidates that come in, the own clubs that leave."""
     rows = judged.rows
     builds = {str(build.pk): build for build in (*rows.own, *rows.candidates)}
-    own = {str(build.pk): build.fixed for build in rows.own if judged.bag.carried(build) is not None}
+    own = {str(build.pk): build.fixed for build in rows.in_favour if judged.bag.carried(build) is not None}
     come, leave = exchanged(keys, own=own, new=[str(build.pk) for build in rows.candidates])
     return [builds[key] for key in come], [builds[key] for key in leave]
 

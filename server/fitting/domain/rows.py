@@ -10,6 +10,7 @@ from customers.models import Hand
 from hemicycle_core.brief import Fear, Feared, JobKind, Miss
 from hemicycle_core.brief import Job as CoreJob
 from hemicycle_core.flight import Air, Firmness
+from hemicycle_core.impact import Lie
 from hemicycle_core.rack.eligible import why_not
 from hemicycle_core.shots import Intent, Source, Strike
 from hemicycle_core.shots import Shot as CoreShot
@@ -19,7 +20,9 @@ from rack.models import Head
 from ..models import BayHold, Build, FittingSession, Job, Shot, ShotImport, TargetOverride, WindowVersion
 
 
-def core_shot(shot: Shot) -> CoreShot:
+def core_shot(shot: Shot, swing: int = 1) -> CoreShot:
+    """swing: the session's by now; a shot of an earlier one says nothing of it."""
+    lie = shot.run.lie or (shot.run.surface if shot.run.surface in set(Lie) else "")
     return CoreShot(
         values=shot.readings,
         sources={key: Source(source) for key, source in shot.sources.items()},
@@ -29,6 +32,8 @@ def core_shot(shot: Shot) -> CoreShot:
         intent=Intent(shot.run.intent),
         misread=shot.misread,
         protocol=shot.run.protocol,
+        lie=Lie(lie) if lie else None,
+        old_swing=shot.run.swing < swing,
     )
 
 
@@ -65,6 +70,11 @@ class SessionRows:
     def own(self) -> list[Build]:
         return [build for build in self.builds if build.is_own and not build.archived]
 
+    @property
+    def in_favour(self) -> list[Build]:
+        """The player's own clubs that are played."""
+        return [build for build in self.own if not build.out_of_favour]
+
     @cached_property
     def candidates(self) -> list[Build]:
         return [build for build in self.builds if not build.is_own and not build.archived]
@@ -76,13 +86,14 @@ class SessionRows:
 
     @cached_property
     def in_bag(self) -> list[Build]:
-        return [*self.own, *self.accepted]
+        """The bag as it is played: without what is out of favour."""
+        return [*self.in_favour, *self.accepted]
 
     @cached_property
     def by_build(self) -> dict[int, list[tuple[Shot, CoreShot]]]:
         grouped: dict[int, list[tuple[Shot, CoreShot]]] = defaultdict(list)
         for shot in self.shots:
-            grouped[shot.run.build_id].append((shot, core_shot(shot)))
+            grouped[shot.run.build_id].append((shot, core_shot(shot, self.session.swing)))
         return grouped
 
     def shots_of(self, build: Build) -> list[CoreShot]:

@@ -7,21 +7,24 @@ from dataclasses import replace
 from functools import cached_property
 
 from hemicycle_core.bag import (
+    Carried,
     Gap,
     HeadType,
     Slot,
     lay_out_slots,
     slot_with_roll,
 )
-from hemicycle_core.brief import Target, jobs_of_slot
+from hemicycle_core.bag.clubs import usual_loft_and_inches
+from hemicycle_core.brief import Job, Target, jobs_of_slot
 from hemicycle_core.flight import Air, Firmness
 from hemicycle_core.judge import Candidate, Case, Judgement, Kind, Liking, Verdict, judge_session
+from hemicycle_core.judge.held import job_to_count
 from hemicycle_core.judge.verdict import accepted, verdict_of
 from hemicycle_core.rack import Expectation, HeadRecord, Owned, Reach, TypeLine, expect, owned, reach, type_lines
 from hemicycle_core.rack.lofts import Head as CoreHead
 from hemicycle_core.samples import Average
 from hemicycle_core.thresholds import Thresholds
-from hemicycle_core.units import yd_text
+from hemicycle_core.units import METRES_PER_INCH, yd_text
 
 from ..models import Build, FittingSession
 from .bag import SessionBag, name_of, typed_sd_m
@@ -30,6 +33,8 @@ from .rows import SessionRows, read_rows
 
 # What of a session's row changes without changing what is judged.
 BESIDE_THE_POINT = {
+    "day",
+    "pinned_id",
     "in_hand_id",
     "in_hand_at",
     "briefed_at",
@@ -55,7 +60,31 @@ class JudgedSession:
 
     def __init__(self, rows: SessionRows) -> None:
         self.rows = rows
-        self.bag = SessionBag(rows, self._reached)
+        self.bag = SessionBag(rows, self._reached, self._assume)
+
+    def _assume(self, build: Build) -> Carried | None:
+        """What the driver should carry by the player's other clubs; None where too little of them is known."""
+        loft, length = usual_loft_and_inches("Dr") or (10.5, 45.5)
+        head = CoreHead(
+            head_key(build),
+            HeadType.DRIVER,
+            build.set_loft_deg or loft,
+            build.length_in_a_set_m or length * METRES_PER_INCH,
+        )
+        made = self.expectation(own_only=True).of([head])
+        if not made:
+            return None
+        return Carried(
+            name=name_of(build),
+            head_type=HeadType.DRIVER,
+            carry_m=made[0].carry_m,
+            total_m=made[0].carry_m + (made[0].roll_m or 0.0),
+            loft_deg=head.loft_deg,
+            peak_m=made[0].peak_m,
+            landing_deg=made[0].landing_deg,
+            spin_rpm=made[0].spin_rpm,
+            carry_sd_m=made[0].carry_sd_m,
+        )
 
     def _reached(self, gap: Gap) -> bool:
         """Whether some usual head carries into a gap at this speed; yes where flights are not known."""
@@ -82,6 +111,8 @@ class JudgedSession:
             price=None if build.price is None else float(build.price),
             liking=self.liking_of(build),
             own=build.is_own,
+            out_of_favour=bool(build.out_of_favour),
+            monitor=self.rows.session.bay.monitor,
         )
 
     def liking_of(self, build: Build) -> Liking:
@@ -123,10 +154,10 @@ class JudgedSession:
 
     def _by_roll(self, slot: Slot, roll_m: float) -> Slot:
         """A slot for a club that rolls so far; where an old club's yardage is wanted, roll moves nothing."""
-        if self.bag.layout is None or self.bag.gap is None or self.bag.like is not None:
-            return slot
         if self.bag.named is not None:
             return self.bag.named_layout(roll_m).slots[0]
+        if self.bag.layout is None or self.bag.gap is None or self.bag.like is not None:
+            return slot
         return slot_with_roll(self.bag.layout, slot.index, self.bag.gap.lower, self.bag.gap.upper, roll_m)
 
     def window_of(self, build: Build, slot: Slot) -> Slot:
@@ -162,7 +193,11 @@ class JudgedSession:
 
     def wanted_of(self, build: Build) -> list[Target]:
         """What a candidate is judged by: its slot's targets, with the carry window of its own."""
-        slot = None if build.is_own or build.accepted_at is not None else self.bag.slot_of(build)
+        if build.is_own or build.accepted_at is not None:
+            return []
+        if self.bag.wanted.windowless:
+            return self.bag.without_window
+        slot = self.bag.slot_of(build)
         return [] if slot is None else self.targets_in(slot, self.window_of(build, slot))
 
     def out_of_reach(self, slot: Slot) -> Reach | None:
@@ -182,6 +217,12 @@ class JudgedSession:
         mine = {id(job): job for slot in slots for job in jobs_of_slot(self.rows.core_jobs, slot)}
         return sum(job.uses_per_round for job in mine.values())
 
+    @cached_property
+    def job_counted(self) -> Job | None:
+        """The job that balls are counted on."""
+        layout = self.bag.layout
+        return job_to_count(self.rows.core_jobs, layout.slots[0] if layout else None)
+
     @property
     def thresholds(self) -> Thresholds:
         return self.rows.thresholds
@@ -195,7 +236,9 @@ class JudgedSession:
         shown += [{"sleeve": build.head.sleeve_deg if build.head else None} for build in self.rows.builds]
         shown += [{"rack": head.pk, "loft": head.loft_deg, "had": bool(head.stock)} for head in self.rows.heads]
         kept = {k: v for k, v in session.items() if not k.startswith("_")}
-        return shots_key(self.rows.shots), repr(kept), repr(shown), repr(self.rows.session.shop.thresholds)
+        bay = self.rows.session.bay
+        rests_on = (self.rows.session.shop.thresholds, bay.models_flight, bay.noise)
+        return shots_key(self.rows.shots), repr(kept), repr(shown), repr(rests_on)
 
     @cached_property
     def judgement(self) -> Judgement:
@@ -203,22 +246,15 @@ class JudgedSession:
         return remembered(JUDGEMENTS, self.fingerprint, self._judged)
 
     def _judged(self) -> Judgement:
-        gap = self.bag.gap
+        somewhere = self.bag.layout is not None or self.bag.wanted.windowless
         cases = [
-            Case(
-                self.candidate(build),
-                self.window_of(build, slot),
-                self.wanted_of(build),
-                gap.lower,
-                gap.upper,
-                self.bag.wanted,
-            )
+            Case(self.candidate(build), self.wanted_of(build), *self.bag.beside, self.bag.wanted)
             for build in self.rows.candidates
-            if gap is not None and build.accepted_at is None and (slot := self.bag.slot_of(build)) is not None
+            if somewhere and build.accepted_at is None
         ]
         own = [
             replace(self.candidate(build), name=name_of(build))
-            for build in self.rows.in_bag
+            for build in (*self.rows.own, *self.rows.accepted)
             if self.rows.shots_of(build)
         ]
         budget = None if self.rows.session.budget is None else float(self.rows.session.budget)
@@ -231,7 +267,7 @@ class JudgedSession:
             budget=budget,
             feared=self.rows.feared,
             thresholds=self.thresholds,
-            nothing_open=gap is None and len(self.bag.clubs) > 1,
+            nothing_open=not somewhere and len(self.bag.clubs) > 1,
         )
         said = {each.letter: each for each in judged.verdicts}
         said |= {build.letter: accepted(self.candidate(build)) for build in self.rows.accepted}
@@ -242,9 +278,9 @@ class JudgedSession:
     def at_first(self) -> dict[str, str]:
         """The verdict of each candidate by the first targets that were kept, by letter; empty where they are the
         same still. Targets drift to fit the club that felt good: this shows it."""
-        gap, layout = self.bag.gap, self.bag.layout
+        layout = self.bag.layout
         # What was taken in cut the space anew: the first targets were another slot's.
-        if gap is None or layout is None or len(self.rows.versions) < 2 or self.rows.accepted:
+        if layout is None or len(self.rows.versions) < 2 or self.rows.accepted:
             return {}
         slots = [
             [Target(each["quantity"], each["low"], each["high"], "As first set.") for each in slot]
@@ -258,8 +294,7 @@ class JudgedSession:
                 continue
             carry = next(target for target in targets if target.quantity == "carry_m")
             low, high = carry.low or 0.0, carry.high or 0.0
-            slot = replace(layout.slots[0], target_m=(low + high) / 2, low_m=low, high_m=high)
-            case = Case(self.candidate(build), slot, targets, gap.lower, gap.upper, self.bag.wanted)
+            case = Case(self.candidate(build), targets, *self.bag.beside, self.bag.wanted)
             known = self.judgement
             first = verdict_of(
                 case, known.weighed, jobs=self.rows.core_jobs, bags=known.bags, thresholds=self.thresholds

@@ -33,6 +33,9 @@ class Build(ScopedModel):
     price = models.DecimalField(max_digits=8, decimal_places=2, null=True)
     turned_from = models.ForeignKey("self", on_delete=models.PROTECT, null=True, related_name="settings")
     liking = models.CharField(max_length=8, choices=LIKINGS, default=Liking.NEUTRAL.value)
+    out_of_favour = models.CharField(
+        max_length=80, blank=True, help_text="Why the player plays it no more; the bag of today is without it."
+    )
     archived = models.BooleanField(default=False)
     accepted_at = models.DateTimeField(null=True, help_text="Taken into the bag for the time being.")
     imported = models.ForeignKey("ShotImport", on_delete=models.PROTECT, null=True, help_text="The file it came with.")

@@ -6,9 +6,10 @@ from common.scoped import ScopedModel
 from customers.models import Customer
 from django.db import models
 from hemicycle_core.bag import GapOrder, GapRule
-from hemicycle_core.brief import Fear, FlightWish, JobKind, Miss
+from hemicycle_core.brief import Fear, FlightWish, JobKind, Miss, Wish
 from hemicycle_core.flight import Firmness
 from hemicycle_core.flight.landing import EVERYDAY_FT
+from hemicycle_core.samples.day import DayKind
 from hemicycle_core.shots import FULL_SWING, Intent
 from shop.models import Bay, User
 
@@ -58,6 +59,7 @@ class FittingSession(ScopedModel):
     short_least_m = models.FloatField(null=True, help_text="Step of irons and wedges; null: the usual one.")
     short_most_m = models.FloatField(null=True)
     turf = models.CharField(max_length=8, blank=True, help_text="Roll-out on this turf; empty: as the monitor has it.")
+    wish = models.CharField(max_length=8, choices=words(Wish), default=Wish.GAP.value, help_text="What leads.")
     like_for = models.ForeignKey("Build", on_delete=models.SET_NULL, null=True, related_name="+")
     flight_wish = models.CharField(
         max_length=10, blank=True, choices=words(FlightWish), help_text="With like_for: its yardage, with this flight."
@@ -69,6 +71,18 @@ class FittingSession(ScopedModel):
     gap_order = models.CharField(max_length=8, choices=words(GapOrder), default=GapOrder.NEED.value)
     gap_above = models.ForeignKey("Build", on_delete=models.SET_NULL, null=True, related_name="+")
 
+    swing = models.PositiveSmallIntegerField(
+        default=1, help_text="Goes up when the player is told to swing otherwise: only shots since then count."
+    )
+    day = models.CharField(
+        max_length=5,
+        choices=words(DayKind),
+        default=DayKind.USUAL.value,
+        help_text="That everything flies today, or nothing does, as the fitter said.",
+    )
+    pinned = models.ForeignKey(
+        "Shot", on_delete=models.SET_NULL, null=True, related_name="+", help_text="A shot to copy, kept in sight."
+    )
     protocol = models.CharField(max_length=20, default=FULL_SWING, help_text="What the player is asked to do.")
     intent = models.CharField(max_length=8, choices=INTENTS, default=Intent.STOCK.value)
     in_hand = models.ForeignKey("Build", on_delete=models.SET_NULL, null=True, related_name="+")

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from common.scoped import ScopedModel
 from django.db import models
+from hemicycle_core.impact import Lie
 from hemicycle_core.shots import FULL_SWING, READINGS, Intent, Strike
 
 from .bag import Build
@@ -48,6 +49,8 @@ class Run(ScopedModel):
     ball = models.CharField(max_length=40, blank=True)
     protocol = models.CharField(max_length=20, default=FULL_SWING)
     intent = models.CharField(max_length=8, choices=INTENTS, default=Intent.STOCK.value)
+    lie = models.CharField(max_length=12, blank=True, choices=words(Lie), help_text="Empty: as the surface says.")
+    swing = models.PositiveSmallIntegerField(default=1, help_text="The session's, when it was hit.")
     imported = models.ForeignKey(ShotImport, on_delete=models.PROTECT, null=True)
 
 

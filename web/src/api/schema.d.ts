@@ -556,6 +556,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sessions/{session_id}/day": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description That everything flies today, or nothing does. */
+        put: operations["say_day"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sessions/{session_id}/gap": {
         parameters: {
             query?: never;
@@ -706,6 +723,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sessions/{session_id}/swing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description The player was told to swing otherwise, or that word is taken back. */
+        put: operations["change_swing"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sessions/{session_id}/targets": {
         parameters: {
             query?: never;
@@ -732,6 +766,23 @@ export interface paths {
         get: operations["shop"];
         /** @description Owners only. */
         put: operations["set_thresholds"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shop/columns": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description Any fitter; it holds for the whole shop. */
+        put: operations["set_columns"];
         post?: never;
         delete?: never;
         options?: never;
@@ -797,6 +848,23 @@ export interface paths {
         };
         get?: never;
         put: operations["say_what_counts"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shots/{shot_id}/pinned": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description Keep a shot in sight as the one to copy. */
+        put: operations["pin_shot"];
         post?: never;
         delete?: never;
         options?: never;
@@ -951,6 +1019,7 @@ export interface components {
             };
             club_count: number;
             headline: string;
+            wanted: components["schemas"]["WishOut"];
             in_work: components["schemas"]["GapInWork"] | null;
             remarks: components["schemas"]["RemarkOut"][];
         };
@@ -999,6 +1068,9 @@ export interface components {
             altitude_m: number;
             /** Format: double */
             temperature_c: number;
+            noise?: {
+                [key: string]: components["schemas"]["NoiseRequest"];
+            } | null;
         };
         BayOut: {
             id: number;
@@ -1015,6 +1087,9 @@ export interface components {
             altitude_m: number;
             /** Format: double */
             temperature_c: number;
+            noise: {
+                [key: string]: components["schemas"]["Noise"];
+            };
         };
         BenchOut: {
             revision: number;
@@ -1023,6 +1098,13 @@ export interface components {
             comparisons: components["schemas"]["ComparisonOut"][];
             choice: components["schemas"]["ChoiceOut"];
             findings: components["schemas"]["FindingOut"][];
+            serves: {
+                [key: string]: string[];
+            };
+            side_by_side: components["schemas"]["NeighboursOut"][];
+            spans: {
+                [key: string]: string;
+            };
         };
         BoardLine: {
             build: number;
@@ -1112,6 +1194,8 @@ export interface components {
                 [key: string]: components["schemas"]["SpanOut"];
             };
             roll_known: boolean;
+            out_of_favour: string;
+            old_swing: number;
             /** Format: double */
             miss_cost_m: number | null;
             /** Format: double */
@@ -1120,6 +1204,10 @@ export interface components {
             shortest_m: number | null;
             /** Format: double */
             smash: number | null;
+            /** Format: double */
+            depth_m: number | null;
+            /** Format: double */
+            width_m: number | null;
             averages: {
                 [key: string]: number;
             };
@@ -1129,6 +1217,7 @@ export interface components {
             sources: {
                 [key: string]: "measured" | "modelled" | "computed";
             };
+            held: components["schemas"]["Held"] | null;
         };
         CandidateInRequest: {
             head: number;
@@ -1142,7 +1231,7 @@ export interface components {
             candidates: components["schemas"]["CandidateInRequest"][];
         };
         /** @enum {string} */
-        CarryFromEnum: "hit" | "typed" | "none";
+        CarryFromEnum: "hit" | "old_swing" | "typed" | "assumed" | "none";
         /** @enum {string} */
         ChangeKind: "loft" | "bend" | "length" | "grip_down" | "head_weight" | "weight_back" | "shaft_weight" | "lie";
         ChangeOut: {
@@ -1213,6 +1302,7 @@ export interface components {
             typed_doubt_m?: number | null;
             fixed?: boolean;
             liking?: components["schemas"]["Liking"];
+            out_of_favour?: string;
         };
         ClubInRequest: {
             name: string;
@@ -1247,6 +1337,9 @@ export interface components {
             unit: string;
             sure: boolean;
             example: string;
+        };
+        ColumnsInRequest: {
+            columns: string[];
         };
         ComparisonOut: {
             metric: components["schemas"]["Metric"];
@@ -1301,6 +1394,11 @@ export interface components {
             merged: components["schemas"]["MergedLine"][];
             visits: components["schemas"]["SessionLine"][];
         };
+        DayInRequest: {
+            kind: components["schemas"]["DayKind"];
+        };
+        /** @enum {string} */
+        DayKind: "usual" | "fast" | "slow";
         /** @enum {string} */
         DecisionEnum: "buy" | "drop" | "keep";
         FactOut: {
@@ -1343,6 +1441,7 @@ export interface components {
         GapInRequest: {
             rule: components["schemas"]["GapRule"];
             clubs_to_place: number;
+            wish?: components["schemas"]["Wish"];
             gap_above?: number | null;
             order?: components["schemas"]["GapOrder"];
             flight?: (components["schemas"]["FlightWish"] | components["schemas"]["NullEnum"]) | null;
@@ -1350,8 +1449,8 @@ export interface components {
             like_for?: number | null;
         };
         GapInWork: {
-            lower: number;
-            upper: number;
+            lower: number | null;
+            upper: number | null;
             rule: components["schemas"]["GapRule"];
             /** Format: double */
             open_m: number;
@@ -1363,9 +1462,6 @@ export interface components {
             /** Format: double */
             at_worst_m: number;
             sentence: string;
-            like: number | null;
-            flight: (components["schemas"]["FlightWish"] | components["schemas"]["NullEnum"]) | null;
-            named: components["schemas"]["Named"] | null;
             proposed_count: number | null;
             slots: components["schemas"]["SlotOut"][];
         };
@@ -1432,6 +1528,11 @@ export interface components {
         };
         /** @enum {string} */
         HeadType: "driver" | "fairway" | "hybrid" | "utility" | "iron" | "wedge" | "putter";
+        Held: {
+            job: string;
+            hit: number;
+            of: number;
+        };
         ImportClub: {
             written: string;
             name: string;
@@ -1484,7 +1585,7 @@ export interface components {
             build: number;
         };
         /** @enum {string} */
-        Intent: "stock" | "low" | "high" | "draw" | "fade";
+        Intent: "stock" | "low" | "high" | "draw" | "fade" | "eased" | "hard";
         JobFields: {
             name: string;
             kind: components["schemas"]["JobKind"];
@@ -1563,6 +1664,8 @@ export interface components {
             made?: string | null;
         };
         /** @enum {string} */
+        Lie: "mat" | "tee" | "fairway" | "tight" | "soft" | "semi_rough" | "rough" | "sand";
+        /** @enum {string} */
         Liking: "liked" | "neutral" | "disliked" | "vetoed";
         LostBuild: {
             letter: string;
@@ -1616,6 +1719,17 @@ export interface components {
             high_m?: number | null;
             total?: boolean;
         };
+        NeighboursOut: {
+            lower: number;
+            upper: number;
+            /** Format: double */
+            step_m: number;
+            /** Format: double */
+            coverage_m: number;
+            /** Format: double */
+            shared: number;
+            sentence: string;
+        };
         /** @enum {string} */
         NewCustomerHandEnum: "right" | "left";
         NewCustomerRequest: {
@@ -1635,6 +1749,18 @@ export interface components {
             bay: number;
             /** Format: date */
             held_on?: string | null;
+        };
+        Noise: {
+            /** Format: double */
+            shot: number;
+            /** Format: double */
+            day: number;
+        };
+        NoiseRequest: {
+            /** Format: double */
+            shot: number;
+            /** Format: double */
+            day: number;
         };
         /** @enum {unknown} */
         NullEnum: null;
@@ -1716,6 +1842,9 @@ export interface components {
             active: boolean;
             /** Format: date-time */
             last_sign_in: string | null;
+        };
+        PinInRequest: {
+            pinned: boolean;
         };
         PlanInRequest: {
             name: string;
@@ -1866,6 +1995,12 @@ export interface components {
             in_hand: number | null;
             protocol: string;
             intent: components["schemas"]["Intent"];
+            swing: number;
+            day: components["schemas"]["DayKind"];
+            day_words: string;
+            pinned: number | null;
+            monitor: string;
+            columns: string[];
             brief: components["schemas"]["BriefOut"];
             builds: components["schemas"]["BuildOut"][];
             usual_sources: {
@@ -1944,6 +2079,8 @@ export interface components {
             strike: (components["schemas"]["Strike"] | components["schemas"]["NullEnum"]) | null;
             protocol: string;
             intent: components["schemas"]["Intent"];
+            lie: (components["schemas"]["Lie"] | components["schemas"]["NullEnum"]) | null;
+            old_swing: boolean;
             misread: boolean;
             distance: boolean;
             line: boolean;
@@ -1990,7 +2127,7 @@ export interface components {
         /** @enum {string} */
         StatusEnum: "not_begun" | "open" | "agreed";
         /** @enum {string} */
-        Strike: "toe" | "heel" | "thin" | "fat";
+        Strike: "toe" | "heel" | "high" | "low" | "thin" | "fat";
         StrikeInRequest: {
             strike: (components["schemas"]["Strike"] | components["schemas"]["NullEnum"]) | null;
         };
@@ -1998,6 +2135,9 @@ export interface components {
             home: string;
             away: string;
             course: string;
+        };
+        SwingInRequest: {
+            changed: boolean;
         };
         TargetInRequest: {
             slot: number;
@@ -2111,7 +2251,7 @@ export interface components {
             undone: boolean;
         };
         /** @enum {string} */
-        VerdictKind: "needs_shots" | "fills" | "fills_not_settled" | "one_turn" | "other_job" | "crowds" | "one_head" | "not_supported" | "keep" | "vetoed" | "accepted" | "recommended";
+        VerdictKind: "needs_shots" | "fills" | "fills_not_settled" | "one_turn" | "other_job" | "crowds" | "one_head" | "not_supported" | "keep" | "vetoed" | "accepted" | "recommended" | "compared";
         VerdictOut: {
             build: number;
             letter: string;
@@ -2147,6 +2287,14 @@ export interface components {
             };
             changes: components["schemas"]["ChangeOut"][];
             elsewhere: components["schemas"]["AirOut"][];
+        };
+        /** @enum {string} */
+        Wish: "gap" | "like" | "flight" | "far" | "compare";
+        WishOut: {
+            wish: components["schemas"]["Wish"];
+            like: number | null;
+            flight: (components["schemas"]["FlightWish"] | components["schemas"]["NullEnum"]) | null;
+            named: components["schemas"]["Named"] | null;
         };
     };
     responses: never;
@@ -3245,6 +3393,34 @@ export interface operations {
             };
         };
     };
+    say_day: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A revision that the reader has: shots that did not change after it are left out. */
+                "Since-Revision"?: number;
+            };
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DayInRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionOut"];
+                };
+            };
+        };
+    };
     choose_gap: {
         parameters: {
             query?: never;
@@ -3518,6 +3694,34 @@ export interface operations {
             };
         };
     };
+    change_swing: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A revision that the reader has: shots that did not change after it are left out. */
+                "Since-Revision"?: number;
+            };
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SwingInRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionOut"];
+                };
+            };
+        };
+    };
     set_target: {
         parameters: {
             query?: never;
@@ -3575,6 +3779,29 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["ThresholdsInRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopOut"];
+                };
+            };
+        };
+    };
+    set_columns: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ColumnsInRequest"];
             };
         };
         responses: {
@@ -3682,6 +3909,34 @@ export interface operations {
         requestBody?: {
             content: {
                 "application/json": components["schemas"]["CountsInRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionOut"];
+                };
+            };
+        };
+    };
+    pin_shot: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A revision that the reader has: shots that did not change after it are left out. */
+                "Since-Revision"?: number;
+            };
+            path: {
+                shot_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PinInRequest"];
             };
         };
         responses: {

@@ -9,7 +9,16 @@ import {
 } from "@tanstack/react-query";
 import { useEffect, useRef, useState } from "react";
 import type { ReadingKey } from "../ui/units";
-import { client, got, type Intent, type Plans, type Session, type Shot, type Strike } from "./client";
+import {
+	client,
+	type DayKind,
+	got,
+	type Intent,
+	type Plans,
+	type Session,
+	type Shot,
+	type Strike,
+} from "./client";
 import { held, newer, nowAt, sessionKey, withShot } from "./held";
 import type { components } from "./schema";
 import type { ProtocolKey } from "./words";
@@ -316,6 +325,12 @@ export const change = {
 		got(client.PUT("/api/shots/{shot_id}/counts", { params: { path: { shot_id: shot } }, body })),
 	ask: (id: number, protocol: ProtocolKey, intent: Intent) =>
 		got(client.PUT("/api/sessions/{session_id}/ask", { ...path(id), body: { protocol, intent } })),
+	pin: (shot: number, pinned: boolean) =>
+		got(client.PUT("/api/shots/{shot_id}/pinned", { params: { path: { shot_id: shot } }, body: { pinned } })),
+	swing: (id: number, changed: boolean) =>
+		got(client.PUT("/api/sessions/{session_id}/swing", { ...path(id), body: { changed } })),
+	day: (id: number, kind: DayKind) =>
+		got(client.PUT("/api/sessions/{session_id}/day", { ...path(id), body: { kind } })),
 	move: (shot: number, build: number) =>
 		got(client.PUT("/api/shots/{shot_id}/build", { params: { path: { shot_id: shot } }, body: { build } })),
 };

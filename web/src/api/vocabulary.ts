@@ -147,6 +147,8 @@ export const VOCABULARY = {
  "strikes": [
   "toe",
   "heel",
+  "high",
+  "low",
   "thin",
   "fat"
  ],
@@ -155,7 +157,9 @@ export const VOCABULARY = {
   "low",
   "high",
   "draw",
-  "fade"
+  "fade",
+  "eased",
+  "hard"
  ],
  "protocols": {
   "full_swing": {
@@ -176,8 +180,70 @@ export const VOCABULARY = {
     "fade"
    ],
    "shots": 3
+  },
+  "effort": {
+   "name": "Effort",
+   "why": "Kept beside the stock swing: what easing off or hitting hard gains or costs.",
+   "intents": [
+    "eased",
+    "hard"
+   ],
+   "shots": 3
   }
  },
+ "columns": [
+  "carry_m",
+  "total_m",
+  "landing_deg",
+  "peak_m",
+  "launch_deg",
+  "spin_rpm",
+  "ball_speed_mps",
+  "club_speed_mps",
+  "smash",
+  "offline_m",
+  "longest",
+  "shortest",
+  "depth",
+  "width",
+  "held",
+  "miss_cost",
+  "attack_deg",
+  "path_deg",
+  "face_deg",
+  "direction_deg",
+  "axis_deg",
+  "dynamic_loft_deg",
+  "hang_s"
+ ],
+ "usualColumns": [
+  "carry_m",
+  "total_m",
+  "landing_deg",
+  "peak_m",
+  "launch_deg",
+  "spin_rpm",
+  "ball_speed_mps",
+  "club_speed_mps",
+  "smash",
+  "offline_m",
+  "longest",
+  "shortest",
+  "depth",
+  "width",
+  "held",
+  "miss_cost"
+ ],
+ "lies": [
+  "mat",
+  "tee",
+  "fairway",
+  "tight",
+  "soft",
+  "semi_rough",
+  "rough",
+  "sand"
+ ],
  "most": {
   "clubsToPlace": 3,
   "plans": 3

@@ -2,6 +2,7 @@
 import type { ComponentType } from "react";
 import type { ProtocolKey } from "../api/words";
 import { Asks } from "./Asks";
+import { EffortBench } from "./effort/EffortBench";
 import type { BayPanelProps, BenchPanelProps } from "./panels";
 import { ShapedBench } from "./shaped/ShapedBench";
 
@@ -14,4 +15,5 @@ interface Panels {
 export const PANELS: Record<ProtocolKey, Panels> = {
 	full_swing: { Bay: Asks },
 	shaped: { Bay: Asks, Bench: ShapedBench },
+	effort: { Bay: Asks, Bench: EffortBench },
 };

@@ -17,9 +17,10 @@ function mapClubs(session: Session): MapClub[] {
 						total: toYards(build.total_m ?? build.carry_m),
 						spread: build.carry_from === "hit" && build.spread_m !== null ? toYards(build.spread_m) : null,
 						doubt:
-							build.carry_from === "typed" && build.carry_doubt_m !== null
+							build.carry_from !== "hit" && build.carry_doubt_m !== null
 								? toYards(build.carry_doubt_m)
 								: null,
+						expected: build.carry_from === "assumed",
 					},
 				],
 	);
@@ -61,28 +62,31 @@ export function mapRings(session: Session): MapRing[] {
 }
 
 /** The widest hole where another is in work. */
-function widestBeside({ gaps, in_work }: Bag, name: (id: number) => string): string[] {
+function widestBeside({ gaps, in_work, wanted }: Bag, name: (id: number) => string): string[] {
 	const widest = gaps.reduce(
 		(most: Gap | null, gap) => (gap.open_m > (most?.open_m ?? 0) ? gap : most),
 		null,
 	);
 	const mine = gaps.find((gap) => gap.lower === in_work?.lower);
-	if (!widest || in_work?.like || widest.open_m <= (mine?.open_m ?? 0)) return [];
+	if (!widest || wanted.wish !== "gap" || widest.open_m <= (mine?.open_m ?? 0)) return [];
 	return [`Widest: ${yd(widest.open_m)} yd between ${name(widest.lower)} and ${name(widest.upper)}`];
 }
 
 export function readoutOf(bag: Bag, name: (id: number) => string): CarryMapProps["readout"] {
 	const inWork = bag.in_work;
 	if (!inWork) {
-		const none = bag.order.length < 2;
+		const none = bag.order.length < 2 || bag.wanted.wish !== "gap";
 		return { over: "", big: none ? "" : "No hole", unit: "", lines: [bag.headline], warn: false };
 	}
 	const windows = inWork.slots.map((slot) => `${yd(slot.low_m)}–${yd(slot.high_m)}`).join(" and ");
 	const upper = bag.gaps.find((gap) => gap.lower === inWork.lower);
 	return {
-		over: `Between ${name(inWork.lower)} and ${name(inWork.upper)}`,
-		big: yd(inWork.open_m || upper?.step_m),
-		unit: inWork.open_m > 0 ? "yd uncovered" : "yd step",
+		over:
+			inWork.lower === null || inWork.upper === null
+				? "At an end of the bag"
+				: `Between ${name(inWork.lower)} and ${name(inWork.upper)}`,
+		big: inWork.lower === null ? windows : yd(inWork.open_m || upper?.step_m),
+		unit: inWork.lower === null ? "yd wanted" : inWork.open_m > 0 ? "yd uncovered" : "yd step",
 		lines: [`Window: carry ${windows} yd`, inWork.sentence, ...widestBeside(bag, name)],
 		warn: inWork.open_m > 0,
 	};

@@ -9,15 +9,18 @@ export const candidatesOf = (session: Session): Build[] =>
 export const ownOf = (session: Session): Build[] => session.builds.filter((build) => build.letter === "");
 /** The bag as it is now: the player's own and what was taken in for the time being. */
 export const inBag = (session: Session): Build[] =>
-	session.builds.filter((build) => build.letter === "" || build.accepted);
+	session.builds.filter((build) => (build.letter === "" ? build.out_of_favour === "" : build.accepted));
 /** By its name, a build of the stand by its letter first. */
 export const nameOf = (build: Build | undefined): string =>
 	build ? `${build.letter} ${build.name}`.trim() : "";
 /** The clubs of the bag a build is held against: those on both sides, and the one whose like is wanted. */
 export const besideOf = (session: Session): Build[] => {
-	const { in_work } = session.bag;
-	const ids = in_work ? [in_work.like, in_work.lower, in_work.upper] : [];
-	return inBag(session).filter((build) => build.carry_m !== null && ids.includes(build.id));
+	const { in_work, wanted } = session.bag;
+	const ids = [wanted.like, in_work?.lower, in_work?.upper];
+	// A club out of favour is no neighbour and stays in sight.
+	return [...inBag(session), ...ownOf(session).filter((build) => build.out_of_favour)].filter(
+		(build) => build.carry_m !== null && (ids.includes(build.id) || build.out_of_favour !== ""),
+	);
 };
 /** How many clubs may come in: what was taken into the bag for now, and the places that are left. */
 export const placesOf = (session: Session): number =>

@@ -8,7 +8,7 @@ from itertools import combinations
 
 import numpy as np
 
-from ...bag import Carried, HeadType, Slot
+from ...bag import Carried, HeadType
 from ...brief import JobKind, Target
 from ...brief.targets import holds_deg
 from ...flight import run_out
@@ -29,7 +29,6 @@ SAID = ((0.5, 0.65), (0.65, 0.75), (0.75, 0.85), (0.85, 0.95), (0.95, 1.0001))
 def cases_of(fitting: Fitting) -> list[Case]:
     """The builds of a fitting as a session puts them to the judge."""
     low, high = fitting.window
-    slot = Slot(0, (low + high) / 2, low, high, metres(6))
     greens = [holds_deg(job) for job in fitting.jobs if job.kind is JobKind.GREEN]
     targets = [Target("carry_m", low, high, "The slot."), Target("landing_deg", max(greens), None, "The green.")]
     lower = Carried("lower", HeadType.IRON, low - metres(16), low - metres(9))
@@ -43,7 +42,6 @@ def cases_of(fitting: Fitting) -> list[Case]:
                 fitting.shots.get(tried.letter, []),
                 length_m=tried.club.length_m,
             ),
-            slot,
             targets,
             lower,
             upper,

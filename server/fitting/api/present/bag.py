@@ -17,7 +17,7 @@ from hemicycle_core.bag import (
     widest_gap,
 )
 from hemicycle_core.bag.gaps import RULE_WORDS
-from hemicycle_core.brief import FlightWish, Target
+from hemicycle_core.brief import FlightWish, Target, Wish
 from hemicycle_core.flight import Firmness
 from hemicycle_core.rack import Reach
 from hemicycle_core.rack.differences import Spec, differences
@@ -27,7 +27,7 @@ from ...actions.targets import Named
 from ...domain.bag import name_of
 from ...domain.session import JudgedSession
 from ...models import Build
-from ..schemas.bag import BagOut, GapInWork, GapOut, RemarkOut, SlotOut, SpanOut, TargetOut, TypeWindow
+from ..schemas.bag import BagOut, GapInWork, GapOut, RemarkOut, SlotOut, SpanOut, TargetOut, TypeWindow, WishOut
 
 
 def _target(judged: JudgedSession, slot: Slot, proposed: Target, reach: Reach | None) -> TargetOut:
@@ -84,6 +84,7 @@ def present_bag(judged: JudgedSession) -> BagOut:
         moved={build.letter: moved_by(judged, build) for build in judged.rows.candidates},
         club_count=len(judged.rows.in_bag),
         headline=_headline(judged),
+        wanted=_wanted(judged, {name_of(build): build.pk for build in judged.rows.own}),
         in_work=_in_work(judged, ids),
         remarks=[RemarkOut(ids[each.club], each.what, each.sentence) for each in _remarks(judged)],
     )
@@ -112,13 +113,25 @@ def _remarks(judged: JudgedSession) -> list[Remark]:
 def _count(judged: JudgedSession) -> tuple[int, Remark] | None:
     """How many clubs belong in the gap in work."""
     gap = judged.bag.gap
-    if gap is None or gap.step_m <= 0 or judged.bag.like or judged.bag.named:
+    if gap is None or gap.step_m <= 0 or judged.bag.wish is not Wish.GAP or judged.bag.named:
         return None
     return clubs_for(gap.lower, gap.upper, rule=gap.rule, step=gap.step, uses=judged.uses_in_gap())
 
 
+def _wanted(judged: JudgedSession, own: Mapping[str, int]) -> WishOut:
+    bag, session = judged.bag, judged.rows.session
+    return WishOut(
+        wish=bag.wish,
+        like=own[bag.like.name] if bag.like else None,
+        flight=FlightWish(session.flight_wish) if session.flight_wish and bag.like else None,
+        named=Named(*bag.named, session.named_total) if bag.named else None,
+    )
+
+
 def _headline(judged: JudgedSession) -> str:
     gap = judged.bag.gap
+    if judged.bag.wish is Wish.COMPARE:
+        return "Compared only: no window, and no verdict by one."
     if judged.bag.like is not None:
         return f"Wanted: a club that {judged.bag.wanted.does}."
     if judged.bag.named is not None and judged.bag.layout is not None:
@@ -141,22 +154,19 @@ def _open(gap: Gap) -> str:
 
 def _in_work(judged: JudgedSession, ids: dict[str, int]) -> GapInWork | None:
     layout, gap = judged.bag.layout, judged.bag.gap
-    if layout is None or gap is None:
+    if layout is None:
         return None
-    counted, session = _count(judged), judged.rows.session
+    counted = _count(judged)
     return GapInWork(
-        lower=ids[gap.lower.name],
-        upper=ids[gap.upper.name],
+        lower=ids[gap.lower.name] if gap else None,
+        upper=ids[gap.upper.name] if gap else None,
         rule=layout.rule,
-        open_m=gap.open_m,
+        open_m=gap.open_m if gap else 0.0,
         count=layout.count,
         left_m=layout.left_m,
         slack_m=layout.slack_m,
         at_worst_m=layout.at_worst_m,
         sentence=layout.sentence,
-        like=ids[judged.bag.like.name] if judged.bag.like else None,
-        flight=FlightWish(session.flight_wish) if session.flight_wish else None,
-        named=Named(*judged.bag.named, session.named_total) if judged.bag.named else None,
         proposed_count=counted[0] if counted else None,
         slots=[
             SlotOut(

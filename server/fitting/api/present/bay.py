@@ -5,12 +5,14 @@ from __future__ import annotations
 from collections.abc import Mapping, Sequence
 
 from hemicycle_core.bag import HeadType
+from hemicycle_core.judge.held import held_on
 from hemicycle_core.rack.eligible import settings_of
 from hemicycle_core.rack.specification import Specification, detail, shaft_words
-from hemicycle_core.samples import certainty, cost_of_a_miss
+from hemicycle_core.samples import certainty, cost_of_a_miss, pattern
 from hemicycle_core.samples.averages import average, smash, values_of
+from hemicycle_core.samples.day import DayKind, Then, day_of, day_words
 from hemicycle_core.samples.drift import Steadiness, steadiness
-from hemicycle_core.samples.outliers import questioned
+from hemicycle_core.samples.outliers import questioned, smash_doubted
 from hemicycle_core.shots import READINGS, Source, Strike, least_trusted
 from hemicycle_core.shots import Shot as CoreShot
 from hemicycle_core.units import ninety
@@ -21,7 +23,7 @@ from ...domain.session import JudgedSession
 from ...models import Build, Shot
 from ..schemas.bag import SpanOut
 from ..schemas.bay import BuildOut, ShotOut
-from ..schemas.words import Intent, Liking
+from ..schemas.words import CarryFrom, Intent, Liking
 
 QUESTIONS = new_cache()
 
@@ -53,7 +55,7 @@ def present_build(judged: JudgedSession, build: Build) -> BuildOut:
     carried = judged.bag.carried(build)
     spec = specification(build)
 
-    carries = values_of(shots, "carry_m")
+    carries, spread = values_of(shots, "carry_m"), pattern(shots)
 
     def averages(*, kept_only: bool) -> dict[str, float]:
         means = {key: average(values_of(shots, key, kept_only=kept_only)) for key in READINGS}
@@ -77,7 +79,7 @@ def present_build(judged: JudgedSession, build: Build) -> BuildOut:
         settings_deg=settings_of(build.head.for_core) if build.head else [],
         carry_m=carried.carry_m if carried else None,
         total_m=carried.total_m if carried else None,
-        carry_from="hit" if carry else ("typed" if build.typed_carry_m is not None else "none"),
+        carry_from=_carry_from(judged, build),
         known_from="" if carry else build.known_from,
         carry_doubt_m=ninety(carried.carry_sd_m) if carried else None,
         spread_m=known.spread if known else None,
@@ -88,19 +90,36 @@ def present_build(judged: JudgedSession, build: Build) -> BuildOut:
         more=verdict.more if verdict else (known.more if known else None),
         wanted={target.quantity: SpanOut(target.low, target.high) for target in judged.wanted_of(build)},
         roll_known=not build.is_own and judged.measured_roll(build) is not None,
+        out_of_favour=build.out_of_favour,
+        old_swing=sum(shot.stock and shot.old_swing for shot in shots),
         miss_cost_m=cost_of_a_miss(shots),
         longest_m=max(carries, default=None),
         shortest_m=min(carries, default=None),
         smash=smash(shots),
+        depth_m=spread.depth_m if spread else None,
+        width_m=spread.width_m if spread else None,
         averages=averages(kept_only=True),
         averages_all=averages(kept_only=False),
         sources=least_trusted(shot.sources for shot in shots),
+        held=None if judged.job_counted is None else held_on(shots, judged.job_counted),
     )
 
 
-def present_shot(shot: Shot, usual: Mapping[str, Source] | None = None) -> ShotOut:
-    """usual: the sources that need not be named; without them all but measured ones are."""
-    known = core_shot(shot)
+def _carry_from(judged: JudgedSession, build: Build) -> CarryFrom:
+    shots = judged.rows.shots_of(build)
+    if judged.bag.mean(build, "carry_m") is not None:
+        return "hit"
+    if build.is_own and any(shot.stock and shot.old_swing and shot.get("carry_m") for shot in shots):
+        return "old_swing"
+    if build.typed_carry_m is not None:
+        return "typed"
+    return "none" if judged.bag.assumed(build) is None else "assumed"
+
+
+def present_shot(shot: Shot, usual: Mapping[str, Source] | None = None, *, swing: int = 1) -> ShotOut:
+    """usual: the sources that need not be named; without them all but measured ones are. swing: the session's by
+    now."""
+    known = core_shot(shot, swing)
     usual = usual or {}
     return ShotOut(
         id=shot.pk,
@@ -112,6 +131,8 @@ def present_shot(shot: Shot, usual: Mapping[str, Source] | None = None) -> ShotO
         strike=Strike(shot.strike) if shot.strike else None,
         protocol=shot.run.protocol,
         intent=Intent(shot.run.intent),
+        lie=known.lie if shot.run.lie else None,
+        old_swing=known.old_swing,
         misread=shot.misread,
         distance="carry_m" not in shot.void,
         line="offline_m" not in shot.void,
@@ -144,13 +165,33 @@ def questions(judged: JudgedSession) -> dict[int, str]:
         return found
 
     kinds = tuple((build.pk, build.head_type) for build in judged.rows.builds)
-    return remembered(QUESTIONS, (shots_key(judged.rows.shots), kinds), make)
+    key = (shots_key(judged.rows.shots), kinds, judged.rows.session.swing)
+    return remembered(QUESTIONS, key, make)
+
+
+def about_the_monitor(judged: JudgedSession) -> str:
+    """What is to be said of the bay's monitor, once for all shots."""
+    rows = judged.rows
+    return smash_doubted([(rows.shots_of(build), HeadType(build.head_type)) for build in rows.builds])
+
+
+def day(judged: JudgedSession) -> str:
+    """What is to be said of the day, with the builds to hit again on another."""
+    rows, choice = judged.rows, judged.judgement.choice
+    known = [
+        (build.name, rows.shots_of(build), Then(**swung))
+        for build in rows.own
+        if (swung := (build.known_flight or {}).get("swung"))
+    ]
+    found = day_of(known, rows.session.bay.monitor, DayKind(rows.session.day))
+    return day_words(found, [letter for letter in (choice.letter, choice.runner_up) if letter])
 
 
 def steady(judged: JudgedSession) -> Steadiness:
     """Whether the player is still the same; learning is looked for with a candidate in hand."""
     rows = judged.rows
-    hit = ((shot.run.build_id, core_shot(shot)) for shot in rows.shots if shot.run.imported_id is None)
+    swing = rows.session.swing
+    hit = ((shot.run.build_id, core_shot(shot, swing)) for shot in rows.shots if shot.run.imported_id is None)
     strange = next((build.pk for build in rows.candidates if build.pk == rows.session.in_hand_id), None)
     lengths = {build.pk: build.length_in_a_set_m for build in rows.builds}
     return steadiness([(build, shot) for build, shot in hit if shot.kept], lengths, strange)

@@ -4,12 +4,13 @@ from __future__ import annotations
 
 from itertools import combinations
 
+from hemicycle_core.bag import as_neighbours, serves
 from hemicycle_core.flight import Launch, drawn_path
 from hemicycle_core.heads import HeadType
 from hemicycle_core.judge import HitClub, Metric, Verdict, compare, elsewhere, predict, usual_changes
 from hemicycle_core.judge.whatif import OTHER_AIRS, USUAL_LIE_DEG, other_airs
 from hemicycle_core.protocols import findings
-from hemicycle_core.protocols.shaped import against_the_shape
+from hemicycle_core.protocols.shaped import against_the_shape, span_words
 from hemicycle_core.samples import pattern
 
 from ...domain.bag import name_of
@@ -24,6 +25,7 @@ from ..schemas.bench import (
     ComparisonOut,
     FactOut,
     FindingOut,
+    NeighboursOut,
     PatternOut,
     PlayedOut,
     VerdictOut,
@@ -129,6 +131,12 @@ def present_bench(judged: JudgedSession) -> BenchOut:
     names = {gap.lower.name, gap.upper.name} if gap else set()
     names |= {judged.bag.like.name} if judged.bag.like else set()
     beside = [build for build in rows.in_bag if name_of(build) in names]
+    # A club out of favour is no neighbour and stays a column.
+    beside += [build for build in rows.own if build.out_of_favour and build not in beside]
+    carried = {build: club for build in (*rows.candidates, *beside) if (club := judged.bag.carried(build)) is not None}
+    ids = {club.name: build.pk for build, club in carried.items()}
+    stand = {build: club for build, club in carried.items() if not build.is_own and build.accepted_at is None}
+    found = {build: findings(rows.shots_of(build), left_handed=rows.left_handed) for build in rows.candidates}
     return BenchOut(
         revision=rows.session.revision,
         lines=[line for build in rows.candidates if (line := present_flight(judged, build)) is not None],
@@ -151,9 +159,19 @@ def present_bench(judged: JudgedSession) -> BenchOut:
         choice=present_choice(judged),
         findings=[
             FindingOut(build.letter, each.protocol, each.intent, each.n, dict(each.by), each.as_asked, each.sentence)
-            for build in rows.candidates
-            for each in findings(rows.shots_of(build), left_handed=rows.left_handed)
+            for build, of_build in found.items()
+            for each in of_build
         ],
+        serves={
+            build.letter: serves(club, judged.bag.coverage, gap, [other for other in stand.values() if other != club])
+            for build, club in stand.items()
+        },
+        side_by_side=[
+            NeighboursOut(ids[two.lower], ids[two.upper], two.step_m, two.coverage_m, two.shared, two.sentence)
+            for a, b in combinations(carried.values(), 2)
+            for two in (as_neighbours(a, b),)
+        ],
+        spans={build.letter: words for build, of_build in found.items() if (words := span_words(of_build))},
     )
 
 

@@ -4,9 +4,11 @@ from __future__ import annotations
 
 from typing import Any
 
+from hemicycle_core.brief import Wish
 from hemicycle_core.formats.bundle_schema import FORMAT, VERSION
 from hemicycle_core.formats.csv_out import WrittenShot
 from hemicycle_core.shots import FLIGHT_READINGS, Source
+from hemicycle_core.shots import Shot as CoreShot
 
 from ...domain.session import JudgedSession
 from ...models import Build, Shot
@@ -26,6 +28,8 @@ def present_bundle(judged: JudgedSession) -> dict[str, Any]:
         "budget": None if session.budget is None else float(session.budget),
         "miss": session.miss,
         "fear": session.fear,
+        **_wish(judged),
+        "noise": session.bay.noise,
         "rule": session.rule,
         "clubs_to_place": session.clubs_to_place,
         "jobs": [
@@ -44,7 +48,12 @@ def present_bundle(judged: JudgedSession) -> dict[str, Any]:
         ],
         **_slot(judged),
         "clubs": [
-            {**_club(judged, build), "carry_m": build.typed_carry_m, "total_m": build.typed_total_m}
+            {
+                **_club(judged, build),
+                "carry_m": build.typed_carry_m,
+                "total_m": build.typed_total_m,
+                "out_of_favour": bool(build.out_of_favour),
+            }
             for build in rows.own
         ],
         "builds": [
@@ -61,10 +70,21 @@ def present_bundle(judged: JudgedSession) -> dict[str, Any]:
     }
 
 
+def _wish(judged: JudgedSession) -> dict[str, Any]:
+    """What leads, with the old club that a new one is held against."""
+    bag = judged.bag
+    if bag.wish is Wish.GAP:
+        return {}
+    said: dict[str, Any] = {"wish": bag.wish.value}
+    if bag.like is not None:
+        said["like"] = bag.like.name
+    return said | ({"flight": judged.rows.session.flight_wish} if bag.wish is Wish.FLIGHT else {})
+
+
 def _slot(judged: JudgedSession) -> dict[str, Any]:
     """The window in force, where there is one: a bundle holds one place."""
     layout = judged.bag.layout
-    if layout is None or len(layout.slots) != 1:
+    if layout is None or len(layout.slots) != 1 or judged.bag.wish is not Wish.GAP:
         return {}
     targets = {target.quantity: target for target in judged.bag.targets(layout.slots[0])}
     carry, landing = targets.get("carry_m"), targets.get("landing_deg")
@@ -81,11 +101,11 @@ def _club(judged: JudgedSession, build: Build) -> dict[str, Any]:
         "head_type": build.head_type,
         "loft_deg": build.set_loft_deg,
         "length_m": build.length_m,
-        "shots": [_shot(shot, models_flight) for shot, _ in judged.rows.by_build.get(build.pk, [])],
+        "shots": [_shot(shot, known, models_flight) for shot, known in judged.rows.by_build.get(build.pk, [])],
     }
 
 
-def _shot(shot: Shot, models_flight: bool) -> dict[str, Any]:
+def _shot(shot: Shot, known: CoreShot, models_flight: bool) -> dict[str, Any]:
     usual = {
         key: Source.MODELLED if models_flight and key in FLIGHT_READINGS else Source.MEASURED for key in shot.sources
     }
@@ -97,6 +117,8 @@ def _shot(shot: Shot, models_flight: bool) -> dict[str, Any]:
         "strike": shot.strike or None,
         "intent": shot.run.intent,
         "protocol": shot.run.protocol,
+        "lie": known.lie.value if known.lie else None,
+        "old_swing": known.old_swing,
         "misread": shot.misread,
         "void": list(shot.void),
     }
@@ -111,6 +133,8 @@ def written_shots(judged: JudgedSession) -> list[WrittenShot]:
             number=shot.number,
             club=names[shot.run.build_id],
             strike=shot.strike,
+            intent=shot.run.intent,
+            lie=shot.run.lie,
             aside=shot.aside,
             values=shot.readings,
         )

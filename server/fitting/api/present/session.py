@@ -8,6 +8,7 @@ from customers.schemas import person
 from django.db.models import Count, Q, QuerySet
 from hemicycle_core.bag import GapRule
 from hemicycle_core.judge.advice import next_step
+from hemicycle_core.samples.day import DayKind
 from hemicycle_core.shots import Intent
 
 from ...domain.session import JudgedSession
@@ -16,7 +17,7 @@ from ..schemas.imports import ImportedFile
 from ..schemas.session import SessionLine, SessionOut
 from ..schemas.words import Status
 from .bag import present_bag
-from .bay import present_build, present_shot, questions, steady, usual_sources
+from .bay import about_the_monitor, day, present_build, present_shot, questions, steady, usual_sources
 from .bench import present_verdict
 from .brief import present_brief
 
@@ -59,10 +60,18 @@ def present_session(judged: JudgedSession, *, since: int = 0) -> SessionOut:
         in_hand=session.in_hand_id,
         protocol=session.protocol,
         intent=Intent(session.intent),
+        swing=session.swing,
+        day=DayKind(session.day),
+        day_words=day(judged),
+        pinned=session.pinned_id,
+        monitor=about_the_monitor(judged),
+        columns=session.shop.columns,
         brief=present_brief(judged),
         builds=[present_build(judged, build) for build in (*rows.own, *rows.candidates)],
         usual_sources=usual,
-        shots=[present_shot(shot, usual) for shot in rows.shots if not part or shot.revision > since],
+        shots=[
+            present_shot(shot, usual, swing=session.swing) for shot in rows.shots if not part or shot.revision > since
+        ],
         questions={str(shot): sentence for shot, sentence in questions(judged).items()},
         bag=present_bag(judged),
         imports=_imports(judged),

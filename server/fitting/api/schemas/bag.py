@@ -5,7 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass, field
 
 from ...actions.targets import Named
-from .words import Firmness, FlightWish, GapOrder, GapRule, HeadType, Liking
+from .words import Firmness, FlightWish, GapOrder, GapRule, HeadType, Liking, Wish
 
 
 @dataclass
@@ -69,11 +69,11 @@ class SlotOut:
 
 @dataclass
 class GapInWork:
-    """The gap in work and the slots that close it. lower, upper: builds; like: the one whose like is wanted.
-    left_m: the largest hole left. proposed_count: how many clubs belong here by space, spread and uses."""
+    """The slots in work. lower, upper: builds on both sides, None at an end of the bag or without one. left_m: the
+    largest hole left. proposed_count: how many clubs belong here by space, spread and uses."""
 
-    lower: int
-    upper: int
+    lower: int | None
+    upper: int | None
     rule: GapRule
     open_m: float
     count: int
@@ -81,9 +81,6 @@ class GapInWork:
     slack_m: float
     at_worst_m: float
     sentence: str
-    like: int | None
-    flight: FlightWish | None
-    named: Named | None
     proposed_count: int | None
     slots: list[SlotOut]
 
@@ -95,6 +92,16 @@ class RemarkOut:
     build: int
     what: str
     sentence: str
+
+
+@dataclass
+class WishOut:
+    """What leads. like: the build that a new one is held against; named: a yardage or band, with a gap to fill."""
+
+    wish: Wish
+    like: int | None
+    flight: FlightWish | None
+    named: Named | None
 
 
 @dataclass
@@ -118,16 +125,19 @@ class BagOut:
     moved: dict[str, str]
     club_count: int
     headline: str
+    wanted: WishOut
     in_work: GapInWork | None
     remarks: list[RemarkOut]
 
 
 @dataclass
 class GapIn:
-    """gap_above: the club below the gap in work; like_for: the club whose like is wanted, empty for a hole."""
+    """gap_above: the club below the gap in work; like_for: the club a new one is held against, with a wish that has
+    one."""
 
     rule: GapRule
     clubs_to_place: int
+    wish: Wish = Wish.GAP
     gap_above: int | None = None
     order: GapOrder = GapOrder.NEED
     flight: FlightWish | None = None
@@ -178,3 +188,4 @@ class ClubChange:
     typed_doubt_m: float | None = None
     fixed: bool = False
     liking: Liking = Liking.NEUTRAL
+    out_of_favour: str = ""

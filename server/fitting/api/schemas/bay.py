@@ -4,8 +4,10 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
+from hemicycle_core.judge.held import Held
+
 from .bag import SpanOut
-from .words import CarryFrom, HeadType, Intent, Liking, Source, Strike
+from .words import CarryFrom, DayKind, HeadType, Intent, Lie, Liking, Source, Strike
 
 
 @dataclass
@@ -13,9 +15,11 @@ class BuildOut:
     """carry_from: hit, typed or none; known_from: when and in which air a typed figure was measured; carry_doubt_m:
     give or take of that figure, nine times in ten. averages: over kept shots, averages_all: over every shot, by
     reading. sources: of each average, the least trusted of its shots. settings_deg: the lofts its sleeve offers.
-    wanted: what it is judged by, by reading, with the carry window of its own; empty for a club of the player's own.
-    longest_m, shortest_m: of the kept carries; smash: their ball speed over club speed. accepted: taken into the bag
-    for the time being. roll_known: that window is by its own measured roll."""
+    wanted: what it is judged by, by reading, with the carry window of its own; empty for a club of the player's
+    own. longest_m, shortest_m: of the kept carries; smash: their ball speed over club speed. accepted: taken into
+    the bag for the time being. roll_known: that window is by its own measured roll. out_of_favour: why the player
+    plays it no more; depth_m, width_m: how far the ellipse of four kept shots in five reaches. old_swing: shots
+    from before the swing was changed. held: balls on the job that they are counted on."""
 
     id: int
     letter: str
@@ -45,20 +49,25 @@ class BuildOut:
     more: int | None
     wanted: dict[str, SpanOut]
     roll_known: bool
+    out_of_favour: str
+    old_swing: int
     miss_cost_m: float | None
     longest_m: float | None
     shortest_m: float | None
     smash: float | None
+    depth_m: float | None
+    width_m: float | None
     averages: dict[str, float]
     averages_all: dict[str, float]
     sources: dict[str, Source]
+    held: Held | None
 
 
 @dataclass
 class ShotOut:
-    """counts: its distance is one that the carry is made from. intent: what was meant, in the test that protocol names.
-    misread: counts for nothing. distance, line: whether these count. sources: only those that are not the usual ones
-    of the session."""
+    """lie: where it was said; old_swing: from before the swing was changed. counts: its distance is one that the
+    carry is made from. intent: what was meant, in the test that protocol names. misread: counts for nothing.
+    distance, line: whether these count. sources: only those that are not the usual ones of the session."""
 
     id: int
     number: int
@@ -69,6 +78,8 @@ class ShotOut:
     strike: Strike | None
     protocol: str
     intent: Intent
+    lie: Lie | None
+    old_swing: bool
     misread: bool
     distance: bool
     line: bool
@@ -130,6 +141,23 @@ class AskIn:
 
     intent: Intent
     protocol: str
+
+
+@dataclass
+class SwingIn:
+    """changed: the player was told to swing otherwise; False takes the word back."""
+
+    changed: bool
+
+
+@dataclass
+class DayIn:
+    kind: DayKind
+
+
+@dataclass
+class PinIn:
+    pinned: bool
 
 
 @dataclass

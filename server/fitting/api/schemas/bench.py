@@ -126,13 +126,31 @@ class FindingOut:
 
 
 @dataclass
+class NeighboursOut:
+    """Two columns read as neighbours; see hemicycle_core.bag.Neighbours. lower, upper: builds."""
+
+    lower: int
+    upper: int
+    step_m: float
+    coverage_m: float
+    shared: float
+    sentence: str
+
+
+@dataclass
 class BenchOut:
+    """serves: where else each build is of use, by letter. side_by_side: every two columns as neighbours. spans: by
+    letter, how far low and high shots lie apart."""
+
     revision: int
     lines: list[BoardLine]
     neighbours: list[BoardLine]
     comparisons: list[ComparisonOut]
     choice: ChoiceOut
     findings: list[FindingOut]
+    serves: dict[str, list[str]]
+    side_by_side: list[NeighboursOut]
+    spans: dict[str, str]
 
 
 @dataclass

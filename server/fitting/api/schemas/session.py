@@ -12,7 +12,7 @@ from .bay import BuildOut, ShotOut
 from .bench import VerdictOut
 from .brief import BriefOut
 from .imports import ImportedFile
-from .words import GapRule, Intent, Source, Status
+from .words import DayKind, GapRule, Intent, Source, Status
 
 
 @dataclass
@@ -21,7 +21,10 @@ class SessionOut:
     when they are all of them. usual_sources: of readings, where not measured. questions: of shots that look unlike the
     others, by id. frozen: shown as it was when it was agreed.
     least_shots: before anything is said of a build. bay_is_here: shots of
-    the bay come to this session; bay_serves: the customer they come to, empty for nobody."""
+    the bay come to this session; bay_serves: the customer they come to, empty for nobody. swing: goes up when the
+    player is told to swing otherwise. day: as the fitter said, day_words: what is said of it. pinned: the shot to copy.
+    monitor: what is to be said of the bay's monitor. columns: what the Bench reads out, in order; empty for the
+    usual."""
 
     id: int
     revision: int
@@ -45,6 +48,12 @@ class SessionOut:
     in_hand: int | None
     protocol: str
     intent: Intent
+    swing: int
+    day: DayKind
+    day_words: str
+    pinned: int | None
+    monitor: str
+    columns: list[str]
     brief: BriefOut
     builds: list[BuildOut]
     usual_sources: dict[str, Source]

@@ -5,17 +5,19 @@ from __future__ import annotations
 from typing import Literal
 
 from hemicycle_core.bag import GapOrder, GapRule, HeadType
-from hemicycle_core.brief import Fear, FlightWish, JobKind, Miss
+from hemicycle_core.brief import Fear, FlightWish, JobKind, Miss, Wish
 from hemicycle_core.flight import Firmness
+from hemicycle_core.impact import Lie
 from hemicycle_core.judge import Kind, Liking, Metric
+from hemicycle_core.samples.day import DayKind
 from hemicycle_core.shots import Intent, Source, Strike
 
 Status = Literal["not_begun", "open", "agreed"]
 ShapeWord = Literal["any", "straight", "draw", "fade"]
 CourseWord = Literal["home", "trip", "season"]
-CarryFrom = Literal["hit", "typed", "none"]
+CarryFrom = Literal["hit", "old_swing", "typed", "assumed", "none"]
 
 __all__ = [
-    "CarryFrom", "CourseWord", "Fear", "Firmness", "FlightWish", "GapOrder", "GapRule", "HeadType", "Intent", "JobKind",
-    "Kind", "Liking", "Metric", "Miss", "ShapeWord", "Source", "Status", "Strike",
+    "CarryFrom", "CourseWord", "DayKind", "Fear", "Firmness", "FlightWish", "GapOrder", "GapRule", "HeadType", "Intent",
+    "JobKind", "Kind", "Lie", "Liking", "Metric", "Miss", "ShapeWord", "Source", "Status", "Strike", "Wish",
 ]  # fmt: skip

@@ -28,6 +28,7 @@ class GapView(APIView):
             flight=gap.flight,
             named=gap.named,
             like_for_id=gap.like_for,
+            wish=gap.wish,
         )
         return changed(request, session_id)
 

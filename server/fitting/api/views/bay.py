@@ -11,7 +11,20 @@ from rest_framework.views import APIView
 
 from ...actions import builds, sessions, shots
 from ..answers import changed, documented_change
-from ..schemas.bay import AcceptedIn, AsideIn, AskIn, CandidatesIn, CountsIn, InHandIn, MoveIn, SettingIn, StrikeIn
+from ..schemas.bay import (
+    AcceptedIn,
+    AsideIn,
+    AskIn,
+    CandidatesIn,
+    CountsIn,
+    DayIn,
+    InHandIn,
+    MoveIn,
+    PinIn,
+    SettingIn,
+    StrikeIn,
+    SwingIn,
+)
 
 
 class CandidatesView(APIView):
@@ -78,6 +91,30 @@ class AskView(APIView):
         asked = given(request, AskIn)
         sessions.ask_for(actor_of(request), session_id, intent=asked.intent, protocol=asked.protocol)
         return changed(request, session_id)
+
+
+class SwingView(APIView):
+    @documented_change(SwingIn, name="change_swing", tags=["bay"])
+    def put(self, request: Request, session_id: int) -> Response:
+        """The player was told to swing otherwise, or that word is taken back."""
+        sessions.change_swing(actor_of(request), session_id, changed=given(request, SwingIn).changed)
+        return changed(request, session_id)
+
+
+class DayView(APIView):
+    @documented_change(DayIn, name="say_day", tags=["bay"])
+    def put(self, request: Request, session_id: int) -> Response:
+        """That everything flies today, or nothing does."""
+        sessions.say_day(actor_of(request), session_id, kind=given(request, DayIn).kind)
+        return changed(request, session_id)
+
+
+class ShotPinView(APIView):
+    @documented_change(PinIn, name="pin_shot", tags=["bay"])
+    def put(self, request: Request, shot_id: int) -> Response:
+        """Keep a shot in sight as the one to copy."""
+        shot = shots.pin_shot(actor_of(request), shot_id, pinned=given(request, PinIn).pinned)
+        return changed(request, shot.session_id)
 
 
 class ShotMoveView(APIView):

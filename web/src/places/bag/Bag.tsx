@@ -94,7 +94,8 @@ export function Bag(props: PlaceProps) {
 	const map = useMemo(() => mapProps(session, planned && afterOf(session, planned)), [session, planned]);
 	const table = useMemo(() => rungs(session), [session]);
 	const chooseHole = useCallback(
-		(lower: number) => act(gapChange(session, { gap_above: lower, like_for: null, flight: null, named: {} })),
+		(lower: number) =>
+			act(gapChange(session, { wish: "gap", gap_above: lower, like_for: null, flight: null, named: {} })),
 		[act, session],
 	);
 	return (

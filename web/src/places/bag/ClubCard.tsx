@@ -22,7 +22,10 @@ export function ClubCard({
 	const [doubt, setDoubt] = useState(text(build.carry_doubt_m));
 	const shots = shotsOf(session, build.id);
 	const agreed = session.status === "agreed";
-	const like = session.bag.in_work?.like === build.id;
+	const { wanted } = session.bag;
+	const like = wanted.wish === "like" && wanted.like === build.id;
+	const [why, setWhy] = useState(build.out_of_favour);
+	const favour = (reason: string) => act(() => change.club(build.id, { out_of_favour: reason }));
 	const save = (fixed: boolean) =>
 		act(async () => {
 			const typed = {
@@ -43,6 +46,14 @@ export function ClubCard({
 				</button>
 			</div>
 			{build.known_from && <p className="quiet text-sm">As measured {build.known_from}.</p>}
+			{build.carry_from === "assumed" && (
+				<p className="hole-text text-sm">
+					Not hit: assumed from the other clubs, give or take {yd(build.carry_doubt_m)} yd.
+				</p>
+			)}
+			{build.carry_from === "old_swing" && (
+				<p className="hole-text text-sm">By the swing before: hit it again with the swing of now.</p>
+			)}
 			<fieldset disabled={agreed || busy} className="space-y-2">
 				{shots.length === 0 ? (
 					<form
@@ -116,12 +127,38 @@ export function ClubCard({
 						className="btn btn-sm h-10 w-full border-base-300 bg-base-100"
 						aria-pressed={like}
 						onClick={() =>
-							act(gapChange(session, { like_for: like ? null : build.id, flight: null, clubs_to_place: 1 }))
+							act(
+								gapChange(session, {
+									wish: like ? "gap" : "like",
+									like_for: like ? null : build.id,
+									flight: null,
+									clubs_to_place: 1,
+								}),
+							)
 						}
 					>
 						{like ? "Back to the hole" : "Replace it like for like"}
 					</button>
 				)}
+				<form
+					className="flex items-center gap-2"
+					onSubmit={(event) => {
+						event.preventDefault();
+						favour(build.out_of_favour && why === build.out_of_favour ? "" : why.trim() || "no reason given");
+					}}
+				>
+					<input
+						className="input h-10 min-w-0 flex-1 px-2"
+						aria-label={`Why the ${build.name} is out of favour`}
+						placeholder="out of favour: why?"
+						maxLength={80}
+						value={why}
+						onChange={(event) => setWhy(event.target.value)}
+					/>
+					<button type="submit" className="btn btn-sm h-10 border-base-300 bg-base-100">
+						{build.out_of_favour && why === build.out_of_favour ? "Back in favour" : "Out of favour"}
+					</button>
+				</form>
 				<div className="flex items-center justify-between">
 					<label className="flex min-h-9 items-center gap-2 text-sm">
 						<input

@@ -13,6 +13,8 @@ const KEYS: Record<string, string> = {
 	"": "Leave out",
 	club: "Club",
 	strike: "Strike",
+	intent: "Intent",
+	lie: "Lie",
 	carry_m: "Carry",
 	total_m: "Total",
 	offline_m: "Offline",

@@ -1,6 +1,6 @@
 /** How the holes are drawn: a rule for each end of the bag, the step wanted, the turf, how many clubs to place. */
 import { useState } from "react";
-import type { Firmness, FlightWish, GapOrder, GapRule, Named, Session } from "../../api/client";
+import type { Firmness, FlightWish, GapOrder, GapRule, Named, Session, Wish } from "../../api/client";
 import { change } from "../../api/session";
 import { VOCABULARY } from "../../api/vocabulary";
 import type { PlaceProps } from "../../session/place";
@@ -18,6 +18,7 @@ const TURFS = [null, ...VOCABULARY.firmness] as const;
 const COUNTS = Array.from({ length: VOCABULARY.most.clubsToPlace }, (_, index) => index + 1);
 
 export type Gap = Partial<{
+	wish: Wish;
 	rule: GapRule;
 	clubs_to_place: number;
 	gap_above: number | null;
@@ -34,10 +35,13 @@ export const gapChange = (session: Session, over: Gap) => () =>
 		order: session.bag.gap_order,
 		clubs_to_place: session.clubs_to_place,
 		gap_above:
-			session.bag.in_work?.like || session.bag.in_work?.named ? null : (session.bag.in_work?.lower ?? null),
-		like_for: session.bag.in_work?.like ?? null,
-		flight: session.bag.in_work?.flight ?? null,
-		named: session.bag.in_work?.named ?? {},
+			session.bag.wanted.wish !== "gap" || session.bag.wanted.named
+				? null
+				: (session.bag.in_work?.lower ?? null),
+		wish: session.bag.wanted.wish,
+		like_for: session.bag.wanted.like,
+		flight: session.bag.wanted.flight,
+		named: session.bag.wanted.named ?? {},
 		...over,
 	});
 
@@ -85,7 +89,7 @@ export function RuleBar({ session, act, busy }: Props) {
 							key={count}
 							type="button"
 							aria-pressed={session.clubs_to_place === count}
-							disabled={off || Boolean(session.bag.in_work?.like)}
+							disabled={off || session.bag.wanted.wish !== "gap"}
 							title={count === proposed ? "As many as belong here" : undefined}
 							className={`btn join-item btn-sm h-10 ${session.clubs_to_place === count ? "btn-primary" : "border-base-300 bg-base-100"}`}
 							onClick={() => act(gapChange(session, { clubs_to_place: count }))}

@@ -115,10 +115,25 @@ test("the same but newer is one act, and back again; a club is taken out of the 
 	fireEvent.click(screen.getByRole("button", { name: "Take out of the bag" }));
 	await waitFor(() => expect(changes(sent)[1]).toMatchObject({ method: "DELETE", url: "/api/builds/2" }));
 	unmount();
-	const inWork = session.bag.in_work ? { ...session.bag.in_work, like: 2 } : null;
-	held(card(), { ...session, bag: { ...session.bag, in_work: inWork } });
+	const wanted = { ...session.bag.wanted, wish: "like" as const, like: 2 };
+	held(card(), { ...session, bag: { ...session.bag, wanted } });
 	fireEvent.click(screen.getByRole("button", { name: "Back to the hole" }));
-	await waitFor(() => expect(changes(sent)[2]?.body).toMatchObject({ like_for: null }));
+	await waitFor(() => expect(changes(sent)[2]?.body).toMatchObject({ wish: "gap", like_for: null }));
+});
+
+test("a club goes out of favour with its reason, and comes back", async () => {
+	const sent = serve({ "PUT /api/builds/2": session });
+	const { unmount } = held(card());
+	type("Why the 5W is out of favour", "balloons");
+	fireEvent.click(screen.getByRole("button", { name: "Out of favour" }));
+	await waitFor(() => expect(changes(sent)[0]?.body).toEqual({ out_of_favour: "balloons" }));
+	unmount();
+	const builds = session.builds.map((each) =>
+		each.id === 2 ? { ...each, out_of_favour: "balloons" } : each,
+	);
+	held(card({ ...session, builds }));
+	fireEvent.click(screen.getByRole("button", { name: "Back in favour" }));
+	await waitFor(() => expect(changes(sent)[1]?.body).toEqual({ out_of_favour: "" }));
 });
 
 test("nothing of an agreed bag can be changed", () => {

@@ -1,6 +1,6 @@
 /** Hitting: the build in hand, the last shot large, its place against the window, what to hit next. */
 import { useMemo, useState } from "react";
-import type { Build, Session, Shot } from "../../api/client";
+import type { Build, DayKind, Session, Shot } from "../../api/client";
 import { change, useBench } from "../../api/session";
 import { type Command, CommandBar, useCommands } from "../../commands/commands";
 import { CarryMap } from "../../instruments/carry-map/CarryMap";
@@ -21,9 +21,13 @@ import { Tray } from "./Tray";
 const TAGS = [
 	{ strike: "toe", key: "t" },
 	{ strike: "heel", key: "l" },
+	{ strike: "high", key: "k" },
+	{ strike: "low", key: "j" },
 	{ strike: "thin", key: "n" },
 	{ strike: "fat", key: "y" },
 ] as const;
+
+const DAYS: DayKind[] = ["usual", "fast", "slow"];
 
 /** Something done that can be taken back. now: how the session looks at once when it is. */
 interface Done {
@@ -162,6 +166,37 @@ export function Bay({ session, act, live }: PlaceProps) {
 			run: () => setDialog("wanted"),
 		},
 		{
+			id: "pin",
+			name: shot && session.pinned === shot.id ? "No longer to copy" : "To copy",
+			keys: "p",
+			shown: "P",
+			group: "Bay",
+			blocked: none,
+			run: () => {
+				if (!shot) return;
+				const pinned = session.pinned !== shot.id;
+				act(
+					() => change.pin(shot.id, pinned),
+					(seen) => ({ ...seen, pinned: pinned ? shot.id : null }),
+				);
+			},
+		},
+		{
+			id: "swing",
+			name: "Swing changed",
+			keys: "v",
+			shown: "V",
+			group: "Bay",
+			blocked: agreed ? "The session is agreed" : undefined,
+			run: () => {
+				act(() => change.swing(session.id, true));
+				setUndo((so) => [
+					...so,
+					{ what: "the word on the swing", back: () => change.swing(session.id, false), now: (seen) => seen },
+				]);
+			},
+		},
+		{
 			id: "undo",
 			name: "Undo",
 			keys: "z",
@@ -198,6 +233,18 @@ export function Bay({ session, act, live }: PlaceProps) {
 		},
 	];
 	useCommands("bay", commands);
+	useCommands("day", [
+		{
+			id: "day",
+			name: "A usual, fast or slow day",
+			keys: "o",
+			shown: "O",
+			group: "Now and then",
+			blocked: agreed ? "The session is agreed" : undefined,
+			run: () =>
+				act(() => change.day(session.id, DAYS[(DAYS.indexOf(session.day) + 1) % DAYS.length] ?? "usual")),
+		},
+	]);
 	useCommands(
 		"stand",
 		candidatesOf(session).map((each) => ({
@@ -249,6 +296,25 @@ export function Bay({ session, act, live }: PlaceProps) {
 				<section>
 					<h2 className="mb-1">Steady?</h2>
 					<p className={session.tired ? "hole-text font-semibold" : "quiet"}>{session.steady}</p>
+					{session.swing > 1 && (
+						<p className="text-[14.5px]">The swing was changed: only shots since then count.</p>
+					)}
+					{[session.day_words, session.monitor].filter(Boolean).map((words) => (
+						<p key={words} className="hole-text text-[14.5px] font-semibold">
+							{words}
+						</p>
+					))}
+					<select
+						className="select mt-1 h-10 w-full"
+						aria-label="What kind of day it is"
+						value={session.day}
+						disabled={agreed}
+						onChange={(event) => act(() => change.day(session.id, event.target.value as DayKind))}
+					>
+						<option value="usual">A usual day</option>
+						<option value="fast">A fast day: everything flies</option>
+						<option value="slow">A slow day</option>
+					</select>
 				</section>
 				{session.bag.in_work && <CarryMap {...mapProps(session)} small />}
 				{!agreed && <StandInPanel session={session} />}

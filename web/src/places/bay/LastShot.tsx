@@ -106,38 +106,122 @@ export function LastShot({
 					label="Carries of this build against the window, yards"
 				/>
 			</div>
-			<dl className="mt-3 grid grid-cols-3 gap-x-6 gap-y-3 md:grid-cols-6">
-				{(["landing_deg", "peak_m", "spin_rpm", "ball_speed_mps", "launch_deg", "offline_m"] as const).map(
-					(key) => {
-						const { low, high } = wantedOf(build, key);
-						const target = low !== null || high !== null;
-						const source = key in shot.readings && sourceOf(session, shot, key);
-						const { label, unit } = shownAs(key);
-						return (
-							<div key={key}>
-								<dt className="quiet text-sm">{label}</dt>
-								<dd className="num text-[27px] leading-tight">
-									{key === "offline_m"
-										? side(metresOf(shot.readings, key))
-										: reading(key, shot.readings[key])}
-									<span className="quiet ml-1 text-[14px] font-normal">{unit === "°" ? "" : unit}</span>
-								</dd>
-								<dd className="quiet text-[13px]">
-									{wish(key, low, high)}
-									{source && source !== "measured" ? `${target ? ", " : ""}${source}` : ""}
-								</dd>
-							</div>
-						);
-					},
-				)}
+			<dl className="mt-3 grid grid-cols-3 gap-x-5 gap-y-2.5 md:grid-cols-5">
+				{SHOWN.map((key) => {
+					const { low, high } = wantedOf(build, key);
+					const target = low !== null || high !== null;
+					const source = key in shot.readings && sourceOf(session, shot, key);
+					const { label, unit } = shownAs(key);
+					return (
+						<div key={key}>
+							<dt className="quiet text-sm">{label}</dt>
+							<dd className="num text-[27px] leading-tight">
+								{key === "offline_m" ? side(metresOf(shot.readings, key)) : reading(key, shot.readings[key])}
+								<span className="quiet ml-1 text-[14px] font-normal">{unit === "°" ? "" : unit}</span>
+							</dd>
+							<dd className="quiet text-[13px]">
+								{wish(key, low, high)}
+								{source && source !== "measured" ? `${target ? ", " : ""}${source}` : ""}
+							</dd>
+						</div>
+					);
+				})}
+				<div>
+					<dt className="quiet text-sm">Smash</dt>
+					<dd className="num text-[27px] leading-tight">{figure(smashOf(shot), 2)}</dd>
+				</div>
 			</dl>
+			<Copy session={session} shot={shot} />
+			<SoFar build={build} />
 		</div>
+	);
+}
+
+const SHOWN = [
+	"landing_deg",
+	"peak_m",
+	"spin_rpm",
+	"launch_deg",
+	"total_m",
+	"ball_speed_mps",
+	"club_speed_mps",
+	"offline_m",
+] as const;
+const DELIVERY = ["path_deg", "face_deg", "attack_deg"] as const;
+
+function smashOf({ readings }: Shot): number | null {
+	const { ball_speed_mps: ball, club_speed_mps: club } = readings;
+	return ball && club ? ball / club : null;
+}
+
+/** The shot that is to be copied, with what this one has other. */
+function Copy({ session, shot }: { session: Session; shot: Shot }) {
+	const model = session.shots.find((each) => each.id === session.pinned);
+	if (!model) return null;
+	const said = (["carry_m", "landing_deg", "peak_m", "spin_rpm", "offline_m", ...DELIVERY] as const)
+		.filter((key) => model.readings[key] !== undefined)
+		.map((key) => {
+			const { label, unit } = shownAs(key);
+			const of = (value: number | undefined) =>
+				value === undefined
+					? "–"
+					: `${reading(key, value)}${unit === "°" || key === "offline_m" ? "" : ` ${unit}`}`;
+			return { key, label, model: of(model.readings[key]), now: of(shot.readings[key]) };
+		});
+	return (
+		<section className="mt-3 border-l-4 border-base-300 pl-3" aria-label="The shot to copy">
+			<p className="quiet text-sm">
+				To copy: shot {model.number}
+				{model.id === shot.id ? ", this one" : ""}
+			</p>
+			<p className="flex flex-wrap gap-x-5 text-[15px]">
+				{said.map((each) => (
+					<span key={each.key}>
+						<span className="quiet">{each.label}</span> <span className="num">{each.model}</span>
+						{model.id !== shot.id && <span className="quiet"> now {each.now}</span>}
+					</span>
+				))}
+			</p>
+		</section>
+	);
+}
+
+/** What the kept shots of this build come to so far. */
+function SoFar({ build }: { build: Build }) {
+	if (build.kept === 0) return null;
+	const delivery = DELIVERY.filter((key) => build.averages[key] !== undefined);
+	return (
+		<p className="mt-3 text-[15px]" data-testid="so-far">
+			<span className="quiet">So far</span> longest <span className="num">{yd(build.longest_m)}</span>,
+			shortest <span className="num">{yd(build.shortest_m)}</span>
+			{build.depth_m !== null && (
+				<>
+					, <span className="num">{yd(build.depth_m)}</span> front to back,{" "}
+					<span className="num">{yd(build.width_m)}</span> side to side
+				</>
+			)}
+			{build.held && (
+				<>
+					; <span className="num">{build.held.hit}</span> of {build.held.of} on “{build.held.job}”
+				</>
+			)}
+			{delivery.length > 0 && (
+				<>
+					;{" "}
+					{delivery
+						.map((key) => `${shownAs(key).label.toLowerCase()} ${reading(key, build.averages[key])}`)
+						.join(", ")}
+				</>
+			)}
+			.
+		</p>
 	);
 }
 
 /** What is other about a shot, in a word or two. */
 function markOf(shot: Shot): string {
 	if (shot.misread) return "misread";
+	if (shot.old_swing) return "old swing";
 	if (shot.intent !== "stock") return shot.intent;
 	if (!shot.line) return "no line";
 	return shot.distance ? "" : "no carry";

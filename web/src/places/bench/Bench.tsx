@@ -1,41 +1,19 @@
 /** Comparing and judging: the flights, the landing zone, the metrics against the window, the verdicts. */
 import { useState } from "react";
 import { Link } from "react-router";
-import type { Bench as BenchAnswer, Build, Session, Verdict } from "../../api/client";
+import type { Bench as BenchAnswer, Session, Verdict, Wish } from "../../api/client";
 import { change, useBench } from "../../api/session";
 import { protocolKeys } from "../../api/words";
 import { FlightBoard } from "../../instruments/flight-board/FlightBoard";
-import { Gate } from "../../instruments/gate/Gate";
-import { spanOf } from "../../instruments/scale";
 import { PANELS } from "../../protocols";
 import { Accept } from "../../session/Accept";
 import { boardClub } from "../../session/flights";
-import { wantedOf } from "../../session/gates";
 import type { PlaceProps } from "../../session/place";
-import { besideOf, buildOf, candidatesOf, windowsOf } from "../../session/select";
+import { buildOf, candidatesOf, windowsOf } from "../../session/select";
 import { Letter, letterColour } from "../../ui/Letter";
 import { Said, Waiting } from "../../ui/Said";
-import { figure, inShown, reading, shownAs, wish, yd } from "../../ui/units";
+import { Metrics } from "./Metrics";
 import { WhatIf } from "./WhatIf";
-
-const METRICS = [
-	"carry_m",
-	"total_m",
-	"landing_deg",
-	"peak_m",
-	"launch_deg",
-	"spin_rpm",
-	"ball_speed_mps",
-	"club_speed_mps",
-	"offline_m",
-] as const;
-/** What every fitter reads out beside the averages. */
-const PLAIN: { label: string; of: (build: Build) => string }[] = [
-	{ label: "Smash", of: (build) => figure(build.smash, 2) },
-	{ label: "Longest, yd", of: (build) => yd(build.longest_m) },
-	{ label: "Shortest, yd", of: (build) => yd(build.shortest_m) },
-	{ label: "A miss costs, yd", of: (build) => yd(build.miss_cost_m) },
-];
 
 /** A small count as a sentence has it. */
 const inWords = (count: number) =>
@@ -44,7 +22,6 @@ const inWords = (count: number) =>
 
 export function Bench({ session, act, busy }: PlaceProps) {
 	const bench = useBench(session);
-	const [all, setAll] = useState(false);
 	if (candidatesOf(session).length === 0) {
 		return (
 			<div className="grid min-h-full place-items-center p-10 text-center">
@@ -73,8 +50,14 @@ export function Bench({ session, act, busy }: PlaceProps) {
 				</div>
 				<Said error={bench.error} />
 				{bench.data ? <Board session={session} bench={bench.data} /> : <Waiting what="the flights" />}
-				<Metrics session={session} all={all} onAll={() => setAll(!all)} />
+				<Metrics session={session} bench={bench.data} />
 				{bench.data && <Findings session={session} bench={bench.data} />}
+				{bench.data &&
+					Object.entries(bench.data.spans).map(([letter, words]) => (
+						<p key={letter} className="mt-1 text-[14.5px]">
+							<Letter letter={letter} size={20} /> {words}
+						</p>
+					))}
 				<WhatIf session={session} act={act} busy={busy} />
 			</section>
 			<aside className="flex flex-col gap-4 border-l border-base-300 bg-base-100 p-4">
@@ -91,16 +74,28 @@ export function Bench({ session, act, busy }: PlaceProps) {
 						)}
 					</p>
 				)}
+				{[session.day_words, session.monitor].filter(Boolean).map((words) => (
+					<p key={words} className="hole-text text-[14.5px] font-semibold">
+						{words}
+					</p>
+				))}
 				<div className="flex items-baseline justify-between">
 					<h2 className="text-lg">Verdict</h2>
-					<span className="quiet text-sm">chance to fill the slot</span>
+					<span className="quiet text-sm">{CHANCES[session.bag.wanted.wish]}</span>
 				</div>
 				{session.verdicts.length === 0 && (
 					<p className="quiet">{session.bag.headline} Without a slot there is nothing to judge against.</p>
 				)}
 				<ul className="space-y-4">
 					{session.verdicts.map((verdict) => (
-						<VerdictCard key={verdict.build} session={session} verdict={verdict} act={act} busy={busy} />
+						<VerdictCard
+							key={verdict.build}
+							session={session}
+							verdict={verdict}
+							serves={bench.data?.serves[verdict.letter] ?? []}
+							act={act}
+							busy={busy}
+						/>
 					))}
 				</ul>
 				{bench.data && <Compared bench={bench.data} session={session} />}
@@ -122,6 +117,15 @@ function Board({ session, bench }: { session: Session; bench: BenchAnswer }) {
 	);
 }
 
+/** What a verdict's chance is the chance of. */
+const CHANCES: Record<Wish, string> = {
+	gap: "chance to fill the slot",
+	like: "chance to do the same",
+	flight: "chance to do what is asked",
+	far: "chance to go further, in play",
+	compare: "",
+};
+
 const LIKINGS = {
 	neutral: "No word yet",
 	liked: "Likes it",
@@ -132,9 +136,10 @@ const LIKINGS = {
 function VerdictCard({
 	session,
 	verdict,
+	serves,
 	act,
 	busy,
-}: { session: Session; verdict: Verdict } & Pick<PlaceProps, "act" | "busy">) {
+}: { session: Session; verdict: Verdict; serves: string[] } & Pick<PlaceProps, "act" | "busy">) {
 	const build = buildOf(session, verdict.build);
 	const inWork = session.bag.in_work;
 	return (
@@ -163,6 +168,7 @@ function VerdictCard({
 			)}
 			{verdict.shape && <p className="text-[14.5px]">{verdict.shape}</p>}
 			{verdict.change && <p className="text-[14.5px] font-medium">{verdict.change}</p>}
+			{serves.length > 0 && <p className="quiet text-[14px]">{serves.join(" ")}</p>}
 			<div className="mt-1 flex flex-wrap items-center gap-2">
 				<label className="flex items-center gap-2 text-[14px]">
 					<span className="quiet">The player</span>
@@ -293,111 +299,4 @@ function Findings({ session, bench }: { session: Session; bench: BenchAnswer }) 
 		const found = bench.findings.filter((each) => each.protocol === protocol);
 		return Panel && found.length > 0 && <Panel key={protocol} session={session} findings={found} />;
 	});
-}
-
-function Metrics({ session, all, onAll }: { session: Session; all: boolean; onAll: () => void }) {
-	const hit = candidatesOf(session).filter((build) => build.carry_m !== null);
-	if (hit.length === 0) return null;
-	const builds = [...hit, ...besideOf(session).filter((build) => !hit.includes(build))];
-	// Many columns leave the gates little room.
-	const wide = builds.length > 4 ? "w-12 xl:w-16" : "w-16 xl:w-28";
-	return (
-		<div className="mt-3 overflow-x-auto">
-			<table className="table-plain w-full">
-				<thead>
-					<tr>
-						<th scope="col">
-							<button type="button" className="min-h-9 cursor-pointer underline" onClick={onAll}>
-								{all ? "Every shot" : "Kept shots"}
-							</button>{" "}
-							against the window
-						</th>
-						{builds.map((build) => (
-							<th key={build.id} scope="col">
-								<span className="inline-flex items-center gap-1.5">
-									{build.letter && <Letter letter={build.letter} size={20} />} {build.name}
-									{!build.letter && <span className="quiet text-[12.5px] font-normal">in the bag</span>}
-								</span>
-							</th>
-						))}
-					</tr>
-				</thead>
-				<tbody>
-					{METRICS.map((key) => {
-						const wanted = builds.map((build) => wantedOf(build, key));
-						const said = [
-							...new Set(hit.map((build) => wish(key, wantedOf(build, key).low, wantedOf(build, key).high))),
-						];
-						const shown = shownAs(key);
-						const convert = (value: number) => inShown(key, value);
-						const of = (build: (typeof builds)[number]) => (all ? build.averages_all : build.averages)[key];
-						const values = builds
-							.map((build) => of(build))
-							.filter((value): value is number => value !== undefined);
-						const ends = wanted
-							.flatMap(({ low, high }) => [low, high])
-							.filter((value): value is number => value !== null);
-						const span = spanOf(
-							[...values, ...ends].map(convert),
-							key === "spin_rpm" ? 500 : key === "landing_deg" ? 2 : 5,
-							key === "spin_rpm" ? 200 : 2,
-						);
-						return (
-							<tr key={key}>
-								<td>
-									{shown.label}
-									{shown.unit === "°" ? "" : `, ${shown.unit}`}
-									<span className="quiet ml-2 text-[13px]">
-										{said.length > 1 ? "each by its own" : said[0]}
-									</span>
-								</td>
-								{builds.map((build, index) => {
-									const value = of(build);
-									const low = wanted[index]?.low ?? null;
-									const high = wanted[index]?.high ?? null;
-									return (
-										<td key={build.id}>
-											<span className="flex items-center justify-end gap-3">
-												<span className="num">
-													{reading(key, value)}
-													{build.sources[key] && build.sources[key] !== "measured" && (
-														<span className="quiet text-[12px] font-normal"> {build.sources[key]}</span>
-													)}
-												</span>
-												<span className={wide}>
-													<Gate
-														span={span}
-														low={low === null ? null : convert(low)}
-														high={high === null ? null : convert(high)}
-														dots={[]}
-														mark={value === undefined ? null : convert(value)}
-														colour={build.letter ? letterColour(build.letter) : "var(--color-base-content)"}
-														height={18}
-														label={`${shown.label} of ${build.letter || build.name} against the window`}
-													/>
-												</span>
-											</span>
-										</td>
-									);
-								})}
-							</tr>
-						);
-					})}
-					{PLAIN.map((row) => (
-						<tr key={row.label}>
-							<td>{row.label}</td>
-							{builds.map((build) => (
-								<td key={build.id} className="num">
-									<span className="flex items-center justify-end gap-3">
-										{row.of(build)}
-										<span className={wide} />
-									</span>
-								</td>
-							))}
-						</tr>
-					))}
-				</tbody>
-			</table>
-		</div>
-	);
 }

@@ -47,6 +47,9 @@ const bench: BenchAnswer = {
 		more: 4,
 	},
 	findings: [],
+	serves: {},
+	side_by_side: [],
+	spans: {},
 	revision: 40,
 };
 const judged: Session = {
@@ -154,6 +157,41 @@ test("of a shot that was asked for it says what it did beside the stock one, and
 		],
 		["fade", "8 yd right, 4 yd shortermay be chance, 1 hit", "not asked"],
 	]);
+});
+
+test("a column can be held against another, and the two read as neighbours; lines are kept for the shop", async () => {
+	const two = {
+		lower: 4,
+		upper: 2,
+		step_m: toMetres(18),
+		coverage_m: toMetres(9),
+		shared: 0.11,
+		sentence: "",
+	};
+	const sent = serve({
+		"GET /api/sessions/7/bench": { ...bench, side_by_side: [two] },
+		"PUT /api/shop/columns": {},
+		"GET /api/sessions/7": judged,
+	});
+	const builds = judged.builds.map((each) => ({ ...each, averages: { carry_m: each.carry_m ?? 0 } }));
+	show(Bench, { ...judged, builds });
+	fireEvent.change(await screen.findByLabelText("What the columns are held against"), {
+		target: { value: "2" },
+	});
+	const row = screen.getByText("Carry, yd").closest("tr") as HTMLElement;
+	expect(row.textContent).toContain("\u221218");
+	expect(((await screen.findByText("Step, yd")).closest("tr") as HTMLElement).textContent).toContain("18");
+	expect((screen.getByText("In the other’s yardage").closest("tr") as HTMLElement).textContent).toContain(
+		"1 in 10",
+	);
+	fireEvent.click(screen.getByRole("button", { name: "Lines" }));
+	fireEvent.click(screen.getByRole("button", { name: "Total, yd further up" }));
+	fireEvent.click(screen.getByRole("button", { name: "Leave out Smash" }));
+	fireEvent.click(screen.getByRole("button", { name: "Keep for the shop" }));
+	await waitFor(() => expect(changes(sent)[0]?.url).toBe("/api/shop/columns"));
+	const kept = changes(sent)[0]?.body as { columns: string[] } | undefined;
+	expect(kept?.columns.slice(0, 2)).toEqual(["total_m", "carry_m"]);
+	expect(kept?.columns).not.toContain("smash");
 });
 
 test("the player's word on a build is sent as it is chosen", async () => {

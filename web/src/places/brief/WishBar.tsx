@@ -1,19 +1,23 @@
 /** What the player came for: it leads, all else limits it. */
 import { useState } from "react";
-import type { FlightWish, Session } from "../../api/client";
+import type { FlightWish, Session, Wish } from "../../api/client";
 import type { PlaceProps } from "../../session/place";
 import { ownOf } from "../../session/select";
 import { typedYards } from "../../ui/typed";
 import { type Metres, toYards } from "../../ui/units";
 import { gapChange } from "../bag/Rules";
 
-type Kind = "gap" | "flight" | "like" | "named";
+type Kind = Wish | "named";
 const KINDS: Record<Kind, string> = {
 	gap: "Fill a gap",
 	flight: "Keep the yardage, change the flight",
 	like: "The same but newer",
+	far: "As far as possible, in play",
 	named: "A yardage by name",
+	compare: "Compare only",
 };
+/** Those that hold a new club against an old one. */
+const HELD: readonly Kind[] = ["flight", "like", "far"];
 const FLIGHTS: Record<FlightWish, string> = {
 	higher: "higher",
 	lower: "lower",
@@ -22,25 +26,28 @@ const FLIGHTS: Record<FlightWish, string> = {
 	more_spin: "more spin",
 };
 
-function kindOf({ bag }: Session): Kind {
-	if (bag.in_work?.like) return bag.in_work.flight ? "flight" : "like";
-	return bag.in_work?.named ? "named" : "gap";
-}
+const kindOf = ({ bag: { wanted } }: Session): Kind => (wanted.named ? "named" : wanted.wish);
 
 export function WishBar({ session, act, busy }: Pick<PlaceProps, "session" | "act" | "busy">) {
 	const now = kindOf(session);
 	const [chosen, setChosen] = useState<Kind | null>(null);
 	const kind = chosen ?? now;
 	const clubs = ownOf(session).filter((build) => build.carry_m !== null);
-	const old = session.bag.in_work?.like ?? null;
-	const flight = session.bag.in_work?.flight ?? null;
+	const old = session.bag.wanted.like;
+	const flight = session.bag.wanted.flight;
 	const ask = (over: Parameters<typeof gapChange>[1]) => {
 		setChosen(null);
-		act(gapChange(session, { gap_above: null, like_for: null, flight: null, named: {}, ...over }));
+		act(
+			gapChange(session, { wish: "gap", gap_above: null, like_for: null, flight: null, named: {}, ...over }),
+		);
 	};
 	const pick = (next: Kind) => {
 		setChosen(next);
 		if (next === "gap" && now !== "gap") ask({});
+		if (next === "compare" && now !== "compare") ask({ wish: "compare" });
+		// The old club stays, where the next wish holds a new one against it too.
+		if (old !== null && HELD.includes(next) && next !== now)
+			ask({ wish: next as Wish, like_for: old, flight: next === "flight" ? (flight ?? "higher") : null });
 	};
 	return (
 		<section aria-label="What is wanted">
@@ -59,9 +66,9 @@ export function WishBar({ session, act, busy }: Pick<PlaceProps, "session" | "ac
 					</button>
 				))}
 			</div>
-			{(kind === "flight" || kind === "like") && (
+			{HELD.includes(kind) && (
 				<div className="mt-2 flex flex-wrap items-center gap-2">
-					<span className="quiet text-sm">of</span>
+					<span className="quiet text-sm">{kind === "far" ? "beside" : "of"}</span>
 					<select
 						className="select h-10 w-32"
 						aria-label="The club it is held against"
@@ -69,6 +76,7 @@ export function WishBar({ session, act, busy }: Pick<PlaceProps, "session" | "ac
 						disabled={busy}
 						onChange={(event) =>
 							ask({
+								wish: kind as Wish,
 								like_for: Number(event.target.value),
 								flight: kind === "flight" ? (flight ?? "higher") : null,
 							})
@@ -89,7 +97,9 @@ export function WishBar({ session, act, busy }: Pick<PlaceProps, "session" | "ac
 							aria-label="What the flight is to be"
 							value={flight ?? "higher"}
 							disabled={busy || old === null}
-							onChange={(event) => ask({ like_for: old, flight: event.target.value as FlightWish })}
+							onChange={(event) =>
+								ask({ wish: "flight", like_for: old, flight: event.target.value as FlightWish })
+							}
 						>
 							{Object.entries(FLIGHTS).map(([value, words]) => (
 								<option key={value} value={value}>
@@ -101,6 +111,7 @@ export function WishBar({ session, act, busy }: Pick<PlaceProps, "session" | "ac
 					{old !== null && <span className="quiet text-sm">{session.bag.headline}</span>}
 				</div>
 			)}
+			{kind === "compare" && <p className="quiet mt-2 text-sm">{session.bag.headline}</p>}
 			{kind === "named" && <Yardage session={session} busy={busy} act={act} ask={ask} />}
 		</section>
 	);
@@ -115,7 +126,7 @@ function Yardage({
 	act,
 	ask,
 }: Pick<PlaceProps, "session" | "busy" | "act"> & { ask: (over: Parameters<typeof gapChange>[1]) => void }) {
-	const named = session.bag.in_work?.named ?? null;
+	const { named } = session.bag.wanted;
 	const [low, setLow] = useState(whole(named?.low_m));
 	const [high, setHigh] = useState(named?.high_m === named?.low_m ? "" : whole(named?.high_m));
 	const [total, setTotal] = useState(named?.total ?? false);
@@ -129,6 +140,7 @@ function Yardage({
 					const from = typedYards(low, "yardage");
 					const to = high.trim() ? typedYards(high, "yardage") : from;
 					return gapChange(session, {
+						wish: "gap",
 						gap_above: null,
 						like_for: null,
 						flight: null,

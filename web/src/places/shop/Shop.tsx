@@ -6,6 +6,7 @@ import { Link, useSearchParams } from "react-router";
 import { client, got, type ShopSettings } from "../../api/client";
 import { Mark } from "../../ui/Mark";
 import { Said, Waiting } from "../../ui/Said";
+import { shownAs } from "../../ui/units";
 import { Data } from "./Data";
 import { Keys } from "./Keys";
 import { People } from "./People";
@@ -184,7 +185,18 @@ function Row({
 	);
 }
 
-function Bays({ shop, onSet }: { shop: ShopSettings; onSet: (bay: BayRow) => void }) {
+/** A bay as it is asked for; its noise stays where it is not named. */
+type BayChange = Pick<BayRow, "id" | "models_flight" | "altitude_m" | "temperature_c"> & {
+	noise?: BayRow["noise"];
+};
+const asked = ({ id, models_flight, altitude_m, temperature_c }: BayRow): BayChange => ({
+	id,
+	models_flight,
+	altitude_m,
+	temperature_c,
+});
+
+function Bays({ shop, onSet }: { shop: ShopSettings; onSet: (bay: BayChange) => void }) {
 	return (
 		<section>
 			<h2 className="mb-2 text-lg">Bays and their monitors</h2>
@@ -205,7 +217,7 @@ function Bays({ shop, onSet }: { shop: ShopSettings; onSet: (bay: BayRow) => voi
 								className="select h-10 w-72"
 								aria-label={`What the monitor of ${bay.name} measures`}
 								value={bay.models_flight ? "impact" : "flight"}
-								onChange={(event) => onSet({ ...bay, models_flight: event.target.value === "impact" })}
+								onChange={(event) => onSet({ ...asked(bay), models_flight: event.target.value === "impact" })}
 							>
 								<option value="flight">{FOLLOWS}</option>
 								<option value="impact">{IMPACT_ONLY}</option>
@@ -216,20 +228,76 @@ function Bays({ shop, onSet }: { shop: ShopSettings; onSet: (bay: BayRow) => voi
 							unit="m up"
 							value={bay.altitude_m}
 							disabled={!shop.may_change}
-							onSet={(up) => onSet({ ...bay, altitude_m: up as BayRow["altitude_m"] })}
+							onSet={(up) => onSet({ ...asked(bay), altitude_m: up as BayRow["altitude_m"] })}
 						/>
 						<Air
 							label={`Temperature in ${bay.name}`}
 							unit="°C"
 							value={bay.temperature_c}
 							disabled={!shop.may_change}
-							onSet={(temperature_c) => onSet({ ...bay, temperature_c })}
+							onSet={(temperature_c) => onSet({ ...asked(bay), temperature_c })}
 						/>
 						<Keys bay={bay.id} name={bay.name} mayChange={shop.may_change} />
+						<NoiseOf bay={bay} mayChange={shop.may_change} onSet={onSet} />
 					</li>
 				))}
 			</ul>
 		</section>
+	);
+}
+
+/** What a bay's monitor reads wrong, by reading: from shot to shot, and all day alike. */
+function NoiseOf({
+	bay,
+	mayChange,
+	onSet,
+}: {
+	bay: BayRow;
+	mayChange: boolean;
+	onSet: (bay: BayChange) => void;
+}) {
+	return (
+		<details className="w-full">
+			<summary className="min-h-9 cursor-pointer underline">What this monitor reads wrong</summary>
+			<p className="quiet mb-2 max-w-3xl text-sm">
+				Give or take, two shots in three. What differs from shot to shot shrinks with more of them; what is
+				wrong all day cancels between builds hit here today, and not against a typed carry, a line or another
+				visit.
+			</p>
+			<table className="table-plain">
+				<thead>
+					<tr>
+						<th scope="col">Reading</th>
+						<th scope="col">shot to shot</th>
+						<th scope="col">all day alike</th>
+					</tr>
+				</thead>
+				<tbody>
+					{Object.entries(bay.noise).map(([key, noise]) => {
+						const { label, unit } = shownAs(key);
+						const set = (part: "shot" | "day") => (value: number) =>
+							onSet({ ...asked(bay), noise: { [key]: { ...noise, [part]: value } } });
+						return (
+							<tr key={key}>
+								<td>{label}</td>
+								{(["shot", "day"] as const).map((part) => (
+									<td key={part}>
+										<Air
+											key={noise[part]}
+											label={`${label} of ${bay.name}, ${part === "shot" ? "from shot to shot" : "all day alike"}`}
+											unit={unit}
+											value={Number(noise[part].toPrecision(2))}
+											disabled={!mayChange}
+											onSet={set(part)}
+										/>
+									</td>
+								))}
+							</tr>
+						);
+					})}
+				</tbody>
+			</table>
+		</details>
 	);
 }
 

@@ -152,6 +152,7 @@ const shop: ShopSettings = {
 			models_flight: true,
 			altitude_m: m(0),
 			temperature_c: 20,
+			noise: { carry_m: { shot: 1.1, day: 1 } },
 		},
 	],
 };
@@ -173,6 +174,13 @@ test("a chance is set in shots out of a hundred, and what is unlike the usual sa
 	});
 	await waitFor(() =>
 		expect(changes(sent)[1]).toMatchObject({ url: "/api/bays/3", body: { models_flight: false } }),
+	);
+	expect(changes(sent)[1]?.body).not.toHaveProperty("noise");
+	const day = screen.getByLabelText("Carry of Bay 1, all day alike");
+	fireEvent.change(day, { target: { value: "2" } });
+	fireEvent.blur(day);
+	await waitFor(() =>
+		expect(changes(sent)[2]?.body).toMatchObject({ noise: { carry_m: { shot: 1.1, day: 2 } } }),
 	);
 });
 

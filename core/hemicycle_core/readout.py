@@ -1,0 +1,51 @@
+"""What is read out of each club side by side, and in which order; a shop chooses of these."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from enum import StrEnum
+
+from .errors import BadInput
+
+
+class Column(StrEnum):
+    """A reading's key where it is the average of one; the rest are made of several shots or readings."""
+
+    CARRY = "carry_m"
+    TOTAL = "total_m"
+    LANDING = "landing_deg"
+    PEAK = "peak_m"
+    LAUNCH = "launch_deg"
+    SPIN = "spin_rpm"
+    BALL_SPEED = "ball_speed_mps"
+    CLUB_SPEED = "club_speed_mps"
+    SMASH = "smash"
+    OFFLINE = "offline_m"
+    LONGEST = "longest"
+    SHORTEST = "shortest"
+    DEPTH = "depth"
+    WIDTH = "width"
+    HELD = "held"
+    MISS = "miss_cost"
+    ATTACK = "attack_deg"
+    PATH = "path_deg"
+    FACE = "face_deg"
+    DIRECTION = "direction_deg"
+    AXIS = "axis_deg"
+    DYNAMIC_LOFT = "dynamic_loft_deg"
+    HANG = "hang_s"
+
+
+USUAL = tuple(Column)[:16]
+
+
+def check_columns(keys: Sequence[str]) -> list[str]:
+    """The columns as they are kept: each once, in the order given. Raises BadInput for one that there is not."""
+    known = set(Column)
+    for key in keys:
+        if key not in known:
+            raise BadInput(f"“{key}” is nothing that is read out.", field="columns")
+    kept = list(dict.fromkeys(keys))
+    if not kept:
+        raise BadInput("Leave at least one line to read out.", field="columns")
+    return [] if kept == [each.value for each in USUAL] else kept

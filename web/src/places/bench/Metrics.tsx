@@ -1,0 +1,348 @@
+/** Every club side by side, line by line: against its window, or against one of them. */
+import { useState } from "react";
+import type { Bench, Build, Session } from "../../api/client";
+import { VOCABULARY } from "../../api/vocabulary";
+import { Gate } from "../../instruments/gate/Gate";
+import { spanOf } from "../../instruments/scale";
+import { wantedOf } from "../../session/gates";
+import { besideOf, candidatesOf } from "../../session/select";
+import { Letter, letterColour } from "../../ui/Letter";
+import { Said } from "../../ui/Said";
+import { Sheet } from "../../ui/Sheet";
+import { figure, inShown, type Metres, reading, shownAs, wish, yd } from "../../ui/units";
+import { useColumnsChange } from "./columns";
+
+type Column = (typeof VOCABULARY.columns)[number];
+
+/** What is made of several shots or readings, in the unit it is shown in. */
+const MADE: Partial<
+	Record<Column, { label: string; value: (build: Build) => number | null; show: (value: number) => string }>
+> = {
+	smash: { label: "Smash", value: (build) => build.smash, show: (value) => figure(value, 2) },
+	longest: lengths("Longest", (build) => build.longest_m),
+	shortest: lengths("Shortest", (build) => build.shortest_m),
+	depth: lengths("Front to back", (build) => build.depth_m),
+	width: lengths("Side to side", (build) => build.width_m),
+	miss_cost: lengths("A miss costs", (build) => build.miss_cost_m),
+};
+
+function lengths(label: string, value: (build: Build) => Metres | null) {
+	return { label: `${label}, yd`, value, show: (metres: number) => yd(metres as Metres) };
+}
+
+export const labelOf = (column: Column): string => {
+	if (column === "held") return "On the job, balls";
+	const made = MADE[column];
+	if (made) return made.label;
+	const { label, unit } = shownAs(column);
+	return unit === "°" ? label : `${label}, ${unit}`;
+};
+
+const columnsOf = (session: Session): readonly Column[] =>
+	session.columns.length ? (session.columns as Column[]) : VOCABULARY.usualColumns;
+
+/** A difference with its sign, in the words of the reading. */
+const signed = (value: number, text: string) =>
+	text === "0" || value === 0 ? text : `${value > 0 ? "+" : "−"}${text}`;
+
+export function Metrics({ session, bench }: { session: Session; bench: Bench | undefined }) {
+	const [all, setAll] = useState(false);
+	const [choosing, setChoosing] = useState(false);
+	const [beside, setBeside] = useState<number | null>(null);
+	const hit = candidatesOf(session).filter((build) => build.carry_m !== null);
+	if (hit.length === 0) return null;
+	const builds = [...hit, ...besideOf(session).filter((build) => !hit.includes(build))];
+	const reference = builds.find((build) => build.id === beside);
+	// Many columns leave the gates little room.
+	const wide = builds.length > 4 ? "w-12 xl:w-16" : "w-16 xl:w-28";
+	const held = hit.find((build) => build.held)?.held;
+	return (
+		<div className="mt-3">
+			<div className="mb-1 flex flex-wrap items-center gap-2">
+				<div className="join" role="group" aria-label="Which shots">
+					{[false, true].map((every) => (
+						<button
+							key={String(every)}
+							type="button"
+							aria-pressed={all === every}
+							className={`btn join-item btn-sm h-10 ${all === every ? "btn-primary" : "border-base-300 bg-base-100"}`}
+							onClick={() => setAll(every)}
+						>
+							{every ? "Every shot" : "Kept shots"}
+						</button>
+					))}
+				</div>
+				<select
+					className="select h-10 w-56"
+					aria-label="What the columns are held against"
+					value={reference?.id ?? ""}
+					onChange={(event) => setBeside(event.target.value ? Number(event.target.value) : null)}
+				>
+					<option value="">against the window</option>
+					{builds.map((build) => (
+						<option key={build.id} value={build.id}>
+							against {`${build.letter} ${build.name}`.trim()}
+						</option>
+					))}
+				</select>
+				<button
+					type="button"
+					className="btn btn-sm h-10 border-base-300 bg-base-100"
+					onClick={() => setChoosing(true)}
+				>
+					Lines
+				</button>
+				{held && (
+					<span className="quiet text-sm">Balls are counted on “{held.job}”, as the monitor has them.</span>
+				)}
+			</div>
+			<div className="overflow-x-auto">
+				<table className="table-plain w-full">
+					<thead>
+						<tr>
+							<th scope="col">
+								{reference ? `Beside ${`${reference.letter} ${reference.name}`.trim()}` : ""}
+							</th>
+							{builds.map((build) => (
+								<th key={build.id} scope="col">
+									<span className="inline-flex items-center gap-1.5">
+										{build.letter && <Letter letter={build.letter} size={20} />} {build.name}
+										{!build.letter && (
+											<span className="quiet text-[12.5px] font-normal">
+												{build.out_of_favour ? "out of favour" : "in the bag"}
+											</span>
+										)}
+									</span>
+								</th>
+							))}
+						</tr>
+					</thead>
+					<tbody>
+						{columnsOf(session).map((column) => (
+							<Line
+								key={column}
+								column={column}
+								builds={builds}
+								all={all}
+								reference={reference}
+								wide={wide}
+							/>
+						))}
+						{reference && bench && <Neighbours builds={builds} reference={reference} bench={bench} />}
+					</tbody>
+				</table>
+			</div>
+			{choosing && <ChooseColumns session={session} onClose={() => setChoosing(false)} />}
+		</div>
+	);
+}
+
+interface LineProps {
+	column: Column;
+	builds: Build[];
+	all: boolean;
+	reference: Build | undefined;
+	wide: string;
+}
+
+function Line({ column, builds, all, reference, wide }: LineProps) {
+	const made = MADE[column];
+	const of = (build: Build): number | null =>
+		made ? made.value(build) : ((all ? build.averages_all : build.averages)[column] ?? null);
+	const there = builds.map(of).filter((value): value is number => value !== null);
+	if (column === "held" ? builds.every((build) => !build.held) : there.length === 0) return null;
+	const base = reference ? of(reference) : null;
+	const show = (value: number) => (made ? made.show(value) : reading(column, value));
+	const apart = (value: number, from: number) => {
+		const by = value - from;
+		const size = column === "offline_m" ? yd(Math.abs(by) as Metres) : show(Math.abs(by));
+		return signed(by, size);
+	};
+	const gated = !made && column !== "held" && !reference;
+	const wants = builds.map((build) => wantedOf(build, column));
+	const said = [
+		...new Set(builds.flatMap((build, index) => (build.letter ? [wishOf(column, wants[index])] : []))),
+	];
+	const ends = wants
+		.flatMap(({ low, high }) => [low, high])
+		.filter((value): value is number => value !== null);
+	const span = spanOf(
+		[...there, ...ends].map((value) => inShown(column, value)),
+		column === "spin_rpm" ? 500 : column.endsWith("_deg") ? 2 : 5,
+		column === "spin_rpm" ? 200 : 2,
+	);
+	return (
+		<tr>
+			<td>
+				{labelOf(column)}
+				{gated && (
+					<span className="quiet ml-2 text-[13px]">{said.length > 1 ? "each by its own" : said[0]}</span>
+				)}
+			</td>
+			{builds.map((build, index) => {
+				const value = of(build);
+				const source = build.sources[column];
+				const { low, high } = wants[index] ?? { low: null, high: null };
+				return (
+					<td key={build.id}>
+						<span className="flex items-center justify-end gap-3">
+							<span className="num">
+								{column === "held" ? (
+									build.held ? (
+										`${build.held.hit} of ${build.held.of}`
+									) : (
+										"–"
+									)
+								) : value === null ? (
+									"–"
+								) : base !== null && build !== reference ? (
+									<span title={show(value)}>{apart(value, base)}</span>
+								) : (
+									show(value)
+								)}
+								{source && source !== "measured" && !made && (
+									<span className="quiet text-[12px] font-normal"> {source}</span>
+								)}
+							</span>
+							<span className={wide}>
+								{gated && (low !== null || high !== null) && (
+									<Gate
+										span={span}
+										low={low === null ? null : inShown(column, low)}
+										high={high === null ? null : inShown(column, high)}
+										dots={[]}
+										mark={value === null ? null : inShown(column, value)}
+										colour={build.letter ? letterColour(build.letter) : "var(--color-base-content)"}
+										height={18}
+										label={`${labelOf(column)} of ${build.letter || build.name} against the window`}
+									/>
+								)}
+							</span>
+						</span>
+					</td>
+				);
+			})}
+		</tr>
+	);
+}
+
+const wishOf = (column: string, wanted: { low: number | null; high: number | null } | undefined) =>
+	wish(column, wanted?.low ?? null, wanted?.high ?? null);
+
+/** Any two columns read as neighbours: the step, what is left open, how often one does the other's work. */
+function Neighbours({ builds, reference, bench }: { builds: Build[]; reference: Build; bench: Bench }) {
+	const of = (build: Build) =>
+		bench.side_by_side.find(
+			(two) =>
+				(two.lower === build.id && two.upper === reference.id) ||
+				(two.upper === build.id && two.lower === reference.id),
+		);
+	const lines = [
+		{ label: "Step, yd", show: (two: Bench["side_by_side"][number]) => yd(two.step_m) },
+		{ label: "Open after the roll, yd", show: (two: Bench["side_by_side"][number]) => yd(two.coverage_m) },
+		{
+			label: "In the other’s yardage",
+			show: (two: Bench["side_by_side"][number]) => `${Math.round(two.shared * 10)} in 10`,
+		},
+	];
+	return lines.map((line) => (
+		<tr key={line.label}>
+			<td>{line.label}</td>
+			{builds.map((build) => {
+				const two = of(build);
+				return (
+					<td key={build.id} title={two?.sentence}>
+						<span className="flex items-center justify-end gap-3">
+							<span className="num">{two ? line.show(two) : "–"}</span>
+							<span className="w-12 xl:w-16" />
+						</span>
+					</td>
+				);
+			})}
+		</tr>
+	));
+}
+
+/** Which lines are read out and in which order, for the whole shop. */
+function ChooseColumns({ session, onClose }: { session: Session; onClose: () => void }) {
+	const [chosen, setChosen] = useState<Column[]>([...columnsOf(session)]);
+	const keep = useColumnsChange(session.id);
+	const rest = VOCABULARY.columns.filter((column) => !chosen.includes(column));
+	const move = (index: number, by: number) =>
+		setChosen((so) => {
+			const made = [...so];
+			const [column] = made.splice(index, 1);
+			if (column) made.splice(index + by, 0, column);
+			return made;
+		});
+	return (
+		<Sheet title="Lines to read out" onClose={onClose}>
+			<p className="quiet mb-2">In this order on the Bench, for everyone in the shop.</p>
+			<Said error={keep.error} />
+			<ul className="space-y-1" aria-label="Lines read out">
+				{chosen.map((column, index) => (
+					<li key={column} className="flex items-center gap-2 bg-base-200 px-3">
+						<span className="flex-1">{labelOf(column)}</span>
+						<button
+							type="button"
+							className="btn btn-ghost btn-sm h-10"
+							aria-label={`${labelOf(column)} further up`}
+							disabled={index === 0}
+							onClick={() => move(index, -1)}
+						>
+							Up
+						</button>
+						<button
+							type="button"
+							className="btn btn-ghost btn-sm h-10"
+							aria-label={`${labelOf(column)} further down`}
+							disabled={index === chosen.length - 1}
+							onClick={() => move(index, 1)}
+						>
+							Down
+						</button>
+						<button
+							type="button"
+							className="btn btn-ghost btn-sm h-10"
+							aria-label={`Leave out ${labelOf(column)}`}
+							disabled={chosen.length === 1}
+							onClick={() => setChosen((so) => so.filter((each) => each !== column))}
+						>
+							Leave out
+						</button>
+					</li>
+				))}
+			</ul>
+			{rest.length > 0 && (
+				<>
+					<h3 className="mt-4 mb-1">Not read out</h3>
+					<div className="flex flex-wrap gap-1.5">
+						{rest.map((column) => (
+							<button
+								key={column}
+								type="button"
+								className="btn btn-sm h-10 border-base-300 bg-base-100"
+								onClick={() => setChosen((so) => [...so, column])}
+							>
+								{labelOf(column)}
+							</button>
+						))}
+					</div>
+				</>
+			)}
+			<div className="mt-4 flex gap-2">
+				<button
+					type="button"
+					className="btn btn-primary h-11"
+					disabled={keep.isPending}
+					onClick={() => keep.mutate(chosen, { onSuccess: onClose })}
+				>
+					Keep for the shop
+				</button>
+				<button type="button" className="btn h-11" onClick={() => setChosen([...VOCABULARY.usualColumns])}>
+					The usual ones
+				</button>
+			</div>
+		</Sheet>
+	);
+}
