@@ -144,10 +144,10 @@ def test_a_club_a_little_long_is_one_turn_away_and_the_turn_is_flown_not_tabled(
     assert (chosen.kind, chosen.turn, chosen.why) == (Kind.RECOMMENDED, said.turn, said.why)
 
     # At the end of its sleeve nothing more is proposed than what the rack has, or that there is nothing.
-    spent = verdict(long_, up_deg=0.0, down_deg=4.0, loft_deg=22.0, next_lofts=(19.0, 24.0))
+    spent = verdict(long_, up_deg=0.0, down_deg=4.0, loft_deg=22.0, next_heads=((19.0, 1.0), (24.0, 1.0)))
     assert spent.kind is Kind.ONE_HEAD
     assert spent.change.startswith("A weaker head of its kind, 2° more loft (24°), is on the rack: ")
-    assert verdict(long_, loft_deg=22.0, next_lofts=(18.0,)).change == NO_REMEDY
+    assert verdict(long_, loft_deg=22.0, next_heads=((18.0, 1.0),)).change == NO_REMEDY
 
 
 def test_the_ninety_percent_interval_holds_nine_times_in_ten():
@@ -267,7 +267,7 @@ def test_a_choice_outside_its_window_says_why_it_is_put_first():
     assert found.verdicts[1].kind not in (Kind.FILLS, Kind.FILLS_NOT_SETTLED)
     assert found.choice.sentence.endswith(" yd past its window: the jobs count for more.")
     assert found.verdicts[1].kind is Kind.RECOMMENDED
-    assert found.verdicts[1].headline == "Recommended, outside its window"
+    assert found.verdicts[1].headline == "Recommended, outside its window, crowding 5W"
     assert " long of 17" in found.verdicts[1].why  # the miss is still said
 
 
@@ -387,7 +387,7 @@ def test_fear_of_one_side_weighs_and_says_when_it_decided():
     feared = judge_session([left, right], jobs=[GREEN], feared=Feared(Miss.LEFT, Fear.WHOLE)).choice
     assert plain.letter == "A"
     assert feared.letter == "B"
-    assert feared.sentence.startswith("B is put first, ")
+    assert feared.sentence.startswith("B is put first")
     assert feared.sentence.endswith(": A holds more, but misses more to the feared side, left.")
     same = judge_session([left, right], jobs=[GREEN], feared=Feared(Miss.LEFT, Fear.SAME)).choice
     assert same.letter == "A"

@@ -50,8 +50,9 @@ class DemoJob:
 
 @dataclass
 class DemoVisit:
-    """days_ago: of the visit. check_after_days: from then to the next check. tried: (label, model, shaft,
-    shots). agree: "best" for what is proposed, "" to keep, None for not yet."""
+    """days_ago: of the visit. check_after_days: from then to the next check. wish: (what leads, old club, flight),
+    empty for a gap. tried: (label, model, shaft, shots). turned: (label of the head, loft set, shots) after they
+    were hit. agree: whether what is proposed was agreed. reasons: empty for the proposed ones."""
 
     days_ago: int
     bay: str = "Bay 2"
@@ -59,8 +60,10 @@ class DemoVisit:
     miss: str = "none"
     firmness: str = "medium"
     baseline: bool = True
+    wish: tuple[str, str, str] = ("gap", "", "")
     tried: list[tuple[str, str, str, int]] = field(default_factory=list)
-    agree: str | None = None
+    turned: list[tuple[str, float, int]] = field(default_factory=list)
+    agree: bool = False
     reasons: str = ""
     notes: str = ""
     check_after_days: int = 365
@@ -118,37 +121,26 @@ CUSTOMERS = [
         "right",
         1995,
         {"speed_mps": 41.5, "attack_deg": -3.6, "lean_deg": 7.5, "face_deg": -0.5},
-        ["Dr", "3W", "4i", "5i", "6i", "7i", "8i", "9i", "PW", "GW", "SW", "LW", "Pt"],
+        ["Dr", "3W", "4H", "5i", "6i", "7i", "8i", "9i", "PW", "GW", "SW", "LW", "Pt"],
         3,
         [
             DemoVisit(
                 371,
-                jobs=[
-                    DemoJob("Driveable par four lay-up", "tee", 235, width=30, uses=2),
-                    DemoJob("Par five in two", "green", 225, firmness="firm", uses=1),
-                ],
+                jobs=[DemoJob("Par three over the quarry", "green", 205, firmness="firm", over=190, uses=1)],
                 firmness="firm",
-                tried=[
-                    ("3H", "Skerry", "Fenlark 75 H", 7),
-                    ("5W", "Ostrel", "Fenlark 75", 7),
-                    ("U3", "Drumlin", "Wexmoor 95", 7),
-                ],
-                agree="",
-                reasons="Nothing tried beat the bag by more than the noise. Keep it and look again in a year.",
+                wish=("flight", "4H", "higher"),
+                tried=[("4H", "Skerry", "Fenlark 75 H", 8), ("U4", "Drumlin", "Wexmoor 95", 8)],
+                agree=True,
             ),
             DemoVisit(
                 6,
                 jobs=[
-                    DemoJob("Par five in two", "green", 225, uses=1.5),
-                    DemoJob("Tight tee into the wind", "tee", 240, width=26, uses=2),
+                    DemoJob("Par five in two", "green", 228, uses=1.5),
+                    DemoJob("Tight tee into the wind", "tee", 235, width=28, uses=2),
                 ],
-                tried=[
-                    ("5W", "Ostrel", "Fenlark 75", 9),
-                    ("3H", "Skerry", "Fenlark 75 H", 9),
-                    ("U3", "Drumlin", "Wexmoor 95", 8),
-                ],
-                agree="best",
-                reasons="",
+                tried=[("5W", "Ostrel", "Fenlark 75", 9), ("7W", "Ostrel", "Fenlark 75", 8)],
+                turned=[("5W", 19.0, 8)],
+                agree=True,
             ),
         ],
     ),
@@ -169,10 +161,9 @@ CUSTOMERS = [
                 ],
                 firmness="soft",
                 miss="right",
-                tried=[("7W", "Ostrel", "Fenlark 55", 8), ("5H", "Skerry", "Fenlark 55 H", 8)],
-                agree="best",
+                tried=[("4H", "Skerry", "Fenlark 55 H", 8), ("5H", "Skerry", "Fenlark 55 H", 8)],
+                agree=True,
                 check_after_days=42,
-                reasons="",
             )
         ],
     ),

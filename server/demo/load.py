@@ -11,15 +11,15 @@ from common.policy import Role
 from customers.actions import add_customer
 from customers.models import Customer
 from django.utils import timezone
-from fitting.actions import builds, sessions, shots
+from fitting.actions import builds, sessions, shots, targets
 from fitting.actions.brief import JobFields, write_brief
 from fitting.domain.session import load
 from fitting.models import Build, FittingSession
 from handover.actions import agree
 from handover.present import present_choice, suggestion
 from handover.schemas import AgreeIn
-from hemicycle_core.bag import HeadType
-from hemicycle_core.brief import JobKind, Miss
+from hemicycle_core.bag import GapRule, HeadType
+from hemicycle_core.brief import FlightWish, JobKind, Miss, Wish
 from hemicycle_core.flight import Air, Firmness
 from hemicycle_core.shots import Strike
 from hemicycle_core.simulation.golfer import Player, Swinging
@@ -110,13 +110,28 @@ def _visit(
         for build in Build.objects.of(shop).filter(session=session, letter="").exclude(head_type=HeadType.PUTTER):
             hit(session, build, swinging, BASELINE_SHOTS)
         _set_misses_aside(fitter, session)
+    leads, held, flight = visit.wish
+    if leads != Wish.GAP:
+        targets.choose_gap(
+            fitter,
+            session.pk,
+            rule=GapRule.ROLL_OUT,
+            clubs_to_place=1,
+            gap_above_id=None,
+            wish=Wish(leads),
+            like_for_id=Build.objects.of(shop).get(session=session, letter="", name=held).pk,
+            flight=FlightWish(flight) if flight else None,
+        )
     for label, model, shaft, count in visit.tried:
         head, fitted = Head.objects.of(shop).get(label=label, model=model), Shaft.objects.of(shop).get(name=shaft)
         (build,) = builds.add_candidates(fitter, session.pk, [builds.CandidateChoice(head.pk, fitted.pk)])
         builds.take_in_hand(fitter, session.pk, build_id=build.pk)
         hit(session, build, swinging, count)
+    for label, loft, count in visit.turned:
+        build = Build.objects.of(shop).filter(session=session, head__label=label).exclude(letter="").latest("pk")
+        hit(session, builds.new_setting(fitter, build.pk, set_loft_deg=loft), swinging, count)
     _set_misses_aside(fitter, session)
-    if visit.agree is not None:
+    if visit.agree:
         _agree(fitter, session, visit)
 
 
@@ -154,7 +169,7 @@ def _set_misses_aside(fitter: User, session: FittingSession) -> None:
 
 def _agree(fitter: User, session: FittingSession, visit: DemoVisit) -> None:
     judged = load(FittingSession.objects.get(pk=session.pk))
-    wanted, leave, _ = suggestion(judged) if visit.agree == "best" else ([], [], "")
+    wanted, leave, _ = suggestion(judged)
     choice = present_choice(judged, wanted, leave)
     check = session.held_on + timedelta(days=visit.check_after_days)
     agree(

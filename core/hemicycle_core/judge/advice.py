@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 
 from ..thresholds import DEFAULT, Thresholds
-from .choice import Choice
+from .choice import Because, Choice
 from .verdict import Kind, Verdict
 
 DONE = (Kind.OTHER_JOB, Kind.CROWDS, Kind.ONE_HEAD, Kind.NOT_SUPPORTED)  # more of the same shots would not change these
@@ -17,7 +17,12 @@ def next_step(
     """Advice for the build in hand first, then for the one that is furthest from settled, then for the choice."""
     if not verdicts:
         return "Put candidates on the stand, then hit the first."
+    odd = next((verdict for verdict in verdicts if verdict.moved), None)
+    if odd is not None:
+        return f"Look at the odd shots of {odd.letter} first: keep them or set them aside."
     mine = next((verdict for verdict in verdicts if verdict.letter == in_hand), None)
+    if choice is not None and choice.settled and choice.letter is None and choice.because is Because.KEEP:
+        return "Keeping what is there is settled. Compare them on the Bench."
     if mine is not None and (sentence := _for_build(mine)) is not None:
         return sentence
     others = [verdict for verdict in verdicts if verdict.letter != in_hand and _wants_shots(verdict)]
@@ -31,6 +36,8 @@ def next_step(
         letter, count = choice.more
         more = f"About {count} more with {letter}, or decide as they stand."
         return f"Every carry is settled; which is best is not. {more}"
+    if choice is not None and not choice.settled and choice.letter is not None:
+        return "More shots would tell little. Decide as they stand, on the Bench."
     return "Every build is settled or ruled out. Compare them on the Bench."
 
 

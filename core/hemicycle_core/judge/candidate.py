@@ -25,11 +25,11 @@ class Liking(StrEnum):
 
 @dataclass(frozen=True)
 class Candidate:
-    """A build under judgement. up_deg, down_deg: how far its sleeve still turns up and down from where it is. loft_deg:
-    as it was hit, None where unknown. next_lofts: of the heads of its kind that can be had for this player, None where
-    the rack is not known. air: that its shots flew in.
-    anchored: the player's own drag and lift, for what-ifs and computed figures. length_m: None where unknown.
-    own: the player has it already; out_of_favour: and plays it no more. monitor: that read its shots."""
+    """A build under judgement. up_deg, down_deg: how far its sleeve still turns up and down from where it is.
+    loft_deg: as it was hit, None where unknown. next_heads: loft and length in metres of the heads of its kind that
+    can be had for this player, None where the rack is not known. air: that its shots flew in. anchored: the
+    player's own drag and lift, for what-ifs and computed figures. length_m: None where unknown. own: the player has
+    it already; out_of_favour: and plays it no more. monitor: that read its shots."""
 
     letter: str
     name: str
@@ -38,7 +38,7 @@ class Candidate:
     up_deg: float = 0.0
     down_deg: float = 0.0
     loft_deg: float | None = None
-    next_lofts: tuple[float, ...] | None = None
+    next_heads: tuple[tuple[float, float], ...] | None = None
     air: Air | None = None
     anchored: Anchor = field(default_factory=Anchor)
     length_m: float | None = None

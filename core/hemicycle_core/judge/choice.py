@@ -23,6 +23,7 @@ from .weigh import KEEP, Weighed, letter_of_own
 
 FILLING = (Kind.FILLS, Kind.FILLS_NOT_SETTLED)
 NEVER = (Kind.VETOED, Kind.NEEDS_SHOTS)
+NAUGHT = 0.05  # of a shot a round: what is written as 0.0 is not said
 CHANCE_NOISE = 0.10  # without jobs: chances this close are one chance
 LIKED = {Liking.LIKED: 0, Liking.NEUTRAL: 1, Liking.DISLIKED: 2, Liking.VETOED: 3}
 
@@ -85,7 +86,11 @@ def choose(
         made = Choice(None, None, Because.NOTHING, words, False)
     else:
         made = _by_chance(open_, of)
-    if made.letter is not None:
+    odd = next((each.letter for each in open_ if of[each.letter].moved), None)
+    if odd is not None:
+        look = f" Single shots of {odd} are unlike its others: look at them first."
+        made = replace(made, sentence=made.sentence + look, settled=False)
+    elif made.letter is not None:
         made = replace(made, sentence=made.sentence + _in_spite_of(of[made.letter]))
     if waiting is None:
         return made
@@ -96,9 +101,11 @@ def choose(
 def _none_left(verdicts: Sequence[Verdict], heard: Sequence[Candidate], budget: float | None) -> Choice:
     if heard and budget is not None:
         words = f"Every build that was heard costs more than the budget of {budget:g}. Keep what is there."
-    elif verdicts and all(verdict.kind is Kind.VETOED for verdict in verdicts):
+        return Choice(None, None, Because.NOTHING, words, True)
+    if verdicts and all(verdict.kind is Kind.VETOED for verdict in verdicts):
         words = "The player will play none of these. Keep what is there."
-    elif verdicts:
+        return Choice(None, None, Because.NOTHING, words, True)
+    if verdicts:
         words = "No build has had enough shots yet for anything to be said."
     else:
         words = "No build is on the stand for this slot. Keep what is there."
@@ -210,7 +217,9 @@ def _by_chance(open_: Sequence[Candidate], of: Mapping[str, Verdict]) -> Choice:
     rest = [each for each in filling if each is not chosen]
     runner = max(rest, key=lambda each: (of[each.letter].chance or 0.0, each.key), default=None)
     because = Because.CHEAPER if len(close) > 1 else Because.MOST_SHOTS
-    words = f"{chosen.letter} is the likeliest to fill the slot; within noise the cheaper one is put first."
+    words = f"{chosen.letter} is the likeliest to fill the slot."
+    if because is Because.CHEAPER:
+        words = f"{chosen.letter} is as likely to fill the slot as any, and costs least of those."
     return Choice(
         chosen.letter, runner.letter if runner else None, because, words, of[chosen.letter].kind is Kind.FILLS
     )
@@ -233,7 +242,8 @@ def _by_shots(
             f"None of these does the jobs that are named: {top.letter}, the best, does them {in_ten(share)}. "
             "Look at the jobs, or at other heads."
         )
-        return Choice(None, top.letter, Because.NOTHING, words, False)
+        # Who does hardly any of them is told with few shots, and more of the same change nothing.
+        return Choice(None, top.letter, Because.NOTHING, words, value[top.letter] < thresholds.least_share / 2 * uses)
     if kept and no_gain(weighed, top.letter, thresholds):
         return _kept(played, top, weighed, thresholds)
     close = [each for each in played if each is top or _level(weighed, top.letter, each.letter, thresholds)]
@@ -313,7 +323,10 @@ def _kept(played: Sequence[Candidate], top: Candidate, weighed: Weighed, thresho
     settled = keep_settled([each.letter for each in played], weighed, thresholds)
     sure = weighed.better(top.letter, KEEP)
     if gain < thresholds.least_gain:
-        words = f"Keep what is there: {top.letter}, the best of these, gains nothing worth having."
+        words = (
+            f"Keep what is there: {top.letter}, the best of these, gains nothing worth having"
+            f"{'' if settled else ' so far'}."
+        )
     else:
         words = (
             f"Keep what is there{'' if settled else ' for now'}: {top.letter} gains {gain:.1f} successful shots a "
@@ -335,7 +348,9 @@ def _kept(played: Sequence[Candidate], top: Candidate, weighed: Weighed, thresho
 
 def _gain_words(gain: float | None, kept: bool, runner: Candidate | None) -> str:
     rival = "what is there now" if kept else (runner.letter if runner else "")
-    return f", {gain:+.1f} a round against {rival}".replace("-", "\u2212") if gain is not None else ""
+    if gain is None or abs(gain) < NAUGHT:
+        return ""
+    return f", {gain:+.1f} a round against {rival}".replace("-", "\u2212")
 
 
 def _sentence(
@@ -348,6 +363,8 @@ def _sentence(
         return f"{chosen.letter} does as many of the jobs as any, within noise, and is liked best of those{more}."
     if alone:
         return f"{chosen.letter} is the only one heard so far{more}."
+    if runner is not None and not kept and gain is not None and abs(gain) < NAUGHT:
+        return f"{chosen.letter} is put first: so far {runner.letter} does as many of the jobs."
     return f"{chosen.letter} does the most of the jobs{more}."
 
 

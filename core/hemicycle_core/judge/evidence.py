@@ -6,7 +6,7 @@ import math
 from collections.abc import Iterator
 from dataclasses import dataclass, replace
 
-from scipy.special import ndtr, stdtr, stdtrit
+from scipy.special import ndtr, ndtri, stdtr, stdtrit
 
 from ..brief import Target
 from ..brief.wishes import OUT_OF_PLAY_MORE
@@ -14,7 +14,7 @@ from ..samples.averages import Average, average, values_of
 from ..samples.certainty import MOST_MORE, SETTLED_SHARE
 from ..samples.pool import Centre
 from ..thresholds import Thresholds
-from ..units import metres
+from ..units import metres, yards
 from .candidate import Case
 from .doubt import Doubt, doubt
 from .weigh import Weighed, letter_of_own
@@ -76,11 +76,11 @@ class Evidence:
 
     @property
     def off_m(self) -> float:
-        """How far the carry lies outside the window, negative for short."""
+        """How far the carry lies outside the window, negative for short, in whole yards as both are shown: what is
+        shown on an edge is inside."""
         mean, low, high = self.carry.mean, self.window.low, self.window.high
-        if low is not None and mean < low:
-            return mean - low
-        return mean - high if high is not None and mean > high else 0.0
+        edge = low if low is not None and mean < low else high if high is not None and mean > high else mean
+        return metres(round(yards(mean)) - round(yards(edge)))
 
     def inside(self, thresholds: Thresholds) -> bool:
         """Whether the averages lie where they are wanted, the landing as near to its line as can be told."""
@@ -89,6 +89,22 @@ class Evidence:
         if self.holds is None or self.holds.low is None or self.landing is None:
             return True
         return self.landing.mean >= self.holds.low - max(self.doubt.landing_deg, thresholds.same("landing_deg"))
+
+    def more_for(self, sure: float) -> int | None:
+        """Shots that would tell whether what is asked beside the carry is met, as sure as that, were the averages to
+        stay; 0 when it is told, None when over MOST_MORE."""
+        most = 0
+        for each in self.demands:
+            if each.chance() >= sure or each.chance() <= 1 - sure:
+                continue
+            edges = [edge for edge in (each.target.low, each.target.high) if edge is not None]
+            z = min(abs(each.mean - edge) for edge in edges) / each.error
+            wanted = (float(ndtri(sure)) / z) ** 2 if z > 0 else math.inf
+            extra = (wanted - 1) * self.centre.n
+            if extra > MOST_MORE:
+                return None
+            most = max(most, math.ceil(extra), 1)
+        return most
 
     @property
     def moved_m(self) -> float:

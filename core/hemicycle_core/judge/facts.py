@@ -112,7 +112,8 @@ def against(facts: Sequence[Fact], candidate: Candidate, played: Sequence[Played
         main = max(played, key=lambda each: each.job.uses_per_round)
         way, share = max(main.fails.items(), key=lambda row: (row[1], row[0]))
         if share >= OFTEN:
-            return f"{max(2, round(share * 10))} in 10 {WAYS[way]} on “{main.job.name}”."
+            often = "Nearly all" if share > 0.95 else f"{max(2, round(share * 10))} in 10"
+            return f"{often} {WAYS[way]} on “{main.job.name}”."
     for fact in facts:
         if fact.good is False and fact.quantity not in ("carry_m", "landing_deg"):
             return fact.text

@@ -10,9 +10,10 @@ from enum import StrEnum
 from ..bag import Carried
 from ..bag.gaps import CROWDED_M
 from ..brief import Job, JobKind, Wish
+from ..impact import SPEED_ACROSS_A_SET
 from ..samples.averages import average, cost_of_a_miss, values_of
 from ..thresholds import DEFAULT, Thresholds
-from ..units import feet, yard_words, yards, yd_text
+from ..units import METRES_PER_INCH, feet, yard_words, yards, yd_text
 from .candidate import Candidate, Case, Liking
 from .changes import EFFECTS, Change, ChangeKind
 from .evidence import Demand, Evidence, evidence_of
@@ -47,7 +48,8 @@ class Verdict:
     """What is said of one build. chance: 0 to 1 that its mean carry lies in the window and its mean
     landing is steep enough. more: further shots that would settle the carry, None when over 30. facts: in order
     of weight. played: its jobs; rounds: successful shots a round over them, less what is feared, None without jobs.
-    off_m: how far its carry lies outside its window, negative for short, 0 inside; None where nothing can be said."""
+    off_m: how far its carry lies outside its window, negative for short, 0 inside, in whole yards; None where nothing
+    can be said. moved: single shots move its average, so that they are looked at before anything rests on it."""
 
     letter: str
     kind: Kind
@@ -64,6 +66,7 @@ class Verdict:
     played: tuple[Played, ...] = ()
     rounds: float | None = None
     off_m: float | None = None
+    moved: bool = False
 
 
 @dataclass(frozen=True)
@@ -91,8 +94,12 @@ def verdict_of(
     if evidence is None or evidence.carry.n < thresholds.least_shots:
         return _needs_shots(candidate, evidence, thresholds)
     chance = evidence.chance()
-    settled = (evidence.narrow or chance >= 0.95 or chance <= 0.05) and not evidence.moved_m
+    told = not case.wanted.demands or evidence.more_for(thresholds.sure) == 0
+    settled = ((evidence.narrow and told) or chance >= 0.95 or chance <= 0.05) and not evidence.moved_m
+    compared = case.wanted.wish is Wish.COMPARE
     found = _find(case, evidence, bags, settled, jobs, thresholds)
+    if evidence.moved_m and found.kind is not Kind.VETOED:
+        found = replace(found, headline="Look at single shots first")
     facts = tuple(facts_of(candidate, case.targets, evidence.doubt, thresholds))
     played = weighed.played[candidate.letter]
     return Verdict(
@@ -100,9 +107,9 @@ def verdict_of(
         kind=found.kind,
         headline=found.headline,
         why=_why(evidence, candidate, played),
-        chance=chance,
+        chance=None if compared else chance,
         settled=settled,
-        more=0 if settled else evidence.more,
+        more=0 if settled else _more(evidence, thresholds),
         half_width_m=evidence.half_width_m,
         facts=facts,
         against=against(facts, candidate, played),
@@ -111,7 +118,14 @@ def verdict_of(
         played=played,
         rounds=float(weighed.rounds[candidate.letter].mean()) if played else None,
         off_m=None if case.wanted.windowless else evidence.off_m,
+        moved=bool(evidence.moved_m),
     )
+
+
+def _more(evidence: Evidence, thresholds: Thresholds) -> int | None:
+    """Shots that would settle the carry and what else is asked; None when over what anyone hits."""
+    wanted = (evidence.more, evidence.more_for(thresholds.sure))
+    return None if None in wanted else max(each for each in wanted if each is not None)
 
 
 def _needs_shots(candidate: Candidate, evidence: Evidence | None, thresholds: Thresholds) -> Verdict:
@@ -153,7 +167,9 @@ def _find(
     if case.wanted.wish is Wish.COMPARE:
         return Finding(Kind.COMPARED, "Side by side, no window")
     if chance >= thresholds.likely or evidence.inside(thresholds):
-        return _does(case, chance >= thresholds.sure and settled, bags, thresholds)
+        found = _does(case, chance >= thresholds.sure and settled, bags, thresholds)
+        close = found.kind is Kind.FILLS_NOT_SETTLED and chance < thresholds.likely
+        return replace(found, headline="Too close to call") if close else found
     if case.wanted.wish is Wish.FAR:
         return Finding(Kind.ONE_HEAD, _not_far(evidence, case.wanted.old))
     return _beside_it(case, evidence, jobs, thresholds)
@@ -168,7 +184,7 @@ def _beside_it(case: Case, evidence: Evidence, jobs: Sequence[Job], thresholds: 
     if turn is not None:
         return Finding(Kind.ONE_TURN, f"One turn away: {turn.change.words}", turn)
     crowded = _crowded(evidence.carry.mean, case.lower, case.upper)
-    mended = remedy(candidate, evidence, thresholds)
+    mended = remedy(case, evidence, thresholds)
     if crowded is not None:
         return Finding(Kind.CROWDS, f"Crowds {crowded.name}", remedy=mended)
     if case.wanted.wish is not Wish.GAP and not evidence.off_m:
@@ -278,18 +294,26 @@ def _carry_words(evidence: Evidence) -> str:
     return f"Carries {yd_text(mean)}, inside {window}."
 
 
-SHOWN: dict[str, tuple[str, Callable[[float], str]]] = {
-    "peak_m": ("Peaks at", lambda value: f"{feet(value):.0f} ft"),
-    "landing_deg": ("Lands at", lambda value: f"{value:.0f}°"),
-    "spin_rpm": ("Spins", lambda value: f"{round(value, -1):.0f} rpm"),
-    "total_m": ("Stops at", yd_text),
-    "in_play": ("In play", lambda value: f"{100 * value:.0f} in 100"),
+# By reading: what a build does, and a figure in words with so many digits more than usual.
+SHOWN: dict[str, tuple[str, Callable[[float, int], str]]] = {
+    "peak_m": ("Peaks at", lambda value, more: f"{feet(value):.{more}f} ft"),
+    "landing_deg": ("Lands at", lambda value, more: f"{value:.{more}f}°"),
+    "spin_rpm": ("Spins", lambda value, more: f"{round(value, more - 1):.0f} rpm"),
+    "total_m": ("Stops at", lambda value, more: f"{yards(value):.{more}f}"),
+    "in_play": ("In play", lambda value, more: f"{100 * value:.{more}f} in 100"),
 }
 
 
 def _demand_words(demand: Demand) -> str:
-    says, shown = SHOWN[demand.target.quantity]
+    says, written = SHOWN[demand.target.quantity]
     low, high = demand.target.low, demand.target.high
+    edges = [edge for edge in (low, high) if edge is not None]
+    # A figure that only rounding puts on the edge is told to one digit more.
+    more = int(not demand.met and written(demand.mean, 0) in [written(edge, 0) for edge in edges])
+
+    def shown(value: float) -> str:
+        return written(value, more)
+
     if low is not None and high is not None:
         wanted = f"{shown(low)} to {shown(high)}"
     else:
@@ -325,6 +349,8 @@ def _change(found: Finding, evidence: Evidence, settled: bool, candidate: Candid
         return "Keep the odd shots or set them aside: the carry rests on them."
     if not settled and evidence.more:
         return f"About {evidence.more} more with {candidate.letter} would settle the carry."
+    if not settled and evidence.more == 0:
+        return found.remedy
     if not settled and evidence.more is None:
         return "The carries spread too widely to settle: look at strike first."
     return found.remedy
@@ -350,6 +376,9 @@ def _after(change: Prediction, evidence: Evidence, head_share: float) -> str:
 LENGTHS_IN = (0.5, -0.5, 1.0, -1.0)
 NEXT_LOFTS_DEG = (1.0, -1.0, 2.0, -2.0, 3.0, -3.0, 4.0, -4.0)
 HEAD_SHARE = 0.008
+# The next head of a set is made shorter as it is weaker. Carry goes up by about this share for one of speed (by `fly`
+# from 60 to 75 m/s), and how fast a length is swung is known to about a third.
+CARRY_A_SPEED, LENGTH_SD = 1.2, 0.33
 # Without launches nothing can be predicted: then only the way is said.
 STRONGER, WEAKER = (
     "A stronger head of this kind, or one step longer.",
@@ -358,13 +387,15 @@ STRONGER, WEAKER = (
 NO_REMEDY = "No turn, length or next head of this kind brings it in: look at another kind of head, or at another slot."
 
 
-def remedy(candidate: Candidate, evidence: Evidence, thresholds: Thresholds) -> str:
-    """The remedy with the best chance among what can be had, in a sentence; that there is none where there is none."""
-    lofts = [Change(ChangeKind.BEND, by) for by in NEXT_LOFTS_DEG if _to_be_had(candidate, by)]
-    changes = [*(Change(ChangeKind.LENGTH, inches) for inches in LENGTHS_IN), *lofts]
+def remedy(case: Case, evidence: Evidence, thresholds: Thresholds) -> str:
+    """The remedy with the best chance among what can be had, in a sentence; that there is none where there is none. A
+    length changes the carry and little else, so that it is no remedy for a flight."""
+    candidate = case.candidate
+    lengths = LENGTHS_IN if case.wanted.wish is Wish.GAP else ()
+    predicted = _predicted(candidate, [Change(ChangeKind.LENGTH, inches) for inches in lengths])
+    predicted += _next_heads(candidate)
     wanted = max(thresholds.after_turn, evidence.chance() + 0.15)
-    predicted = _predicted(candidate, changes)
-    if not predicted:
+    if not predicted and candidate.next_heads is None and evidence.off_m:
         return STRONGER if evidence.off_m < 0 else WEAKER
     made = [(_chance_after(each, evidence), each) for each in predicted]
     good = [row for row in made if row[0] >= wanted]
@@ -376,11 +407,11 @@ def remedy(candidate: Candidate, evidence: Evidence, thresholds: Thresholds) -> 
         return f"At {best.change.words}: {_after(best, evidence, 0.0)}. {spoils}"
     by = best.change.amount
     head = (
-        f"{'A weaker' if by > 0 else 'A stronger'} head of its kind, {abs(by):.0f}° {'more' if by > 0 else 'less'} loft"
+        f"{'A weaker' if by > 0 else 'A stronger'} head of its kind, {abs(by):g}° {'more' if by > 0 else 'less'} loft"
     )
     if candidate.loft_deg is not None:
         head += f" ({candidate.loft_deg + by:g}°)"
-    if candidate.next_lofts is not None:
+    if candidate.next_heads is not None:
         head += ", is on the rack"
     spoils = "Higher, with less roll." if by > 0 else "Lower, with more roll."
     return f"{head}: {_after(best, evidence, HEAD_SHARE)}. {spoils}"
@@ -390,11 +421,34 @@ def _chance_after(change: Prediction, evidence: Evidence) -> float:
     return evidence.chance(change, head_share=HEAD_SHARE if change.change.kind is ChangeKind.BEND else 0.0)
 
 
-def _to_be_had(candidate: Candidate, by_deg: float) -> bool:
-    """Whether a head of the kind with so much more loft can be had; where the rack is not known, any may be."""
-    if candidate.next_lofts is None or candidate.loft_deg is None:
-        return candidate.next_lofts is None
-    return any(abs(candidate.loft_deg + by_deg - loft) < 0.5 for loft in candidate.next_lofts)
+def _next_heads(candidate: Candidate) -> list[Prediction]:
+    """What other heads of the kind should do: those that can be had, each at the length it is made in; where the rack
+    is not known, any loft at the length that was hit."""
+    if candidate.next_heads is None or candidate.loft_deg is None:
+        lofts = () if candidate.next_heads is not None else NEXT_LOFTS_DEG
+        return _predicted(candidate, [Change(ChangeKind.BEND, by) for by in lofts])
+    most = EFFECTS[ChangeKind.BEND].most
+    there = [
+        (loft - candidate.loft_deg, length_m)
+        for loft, length_m in candidate.next_heads
+        if 0.5 <= abs(loft - candidate.loft_deg) <= most
+    ]
+    made = _predicted(candidate, [Change(ChangeKind.BEND, by) for by, _ in there])
+    return [_as_long(each, candidate, length_m) for each, (_, length_m) in zip(made, there, strict=False)]
+
+
+def _as_long(head: Prediction, candidate: Candidate, length_m: float) -> Prediction:
+    """Another head as predicted at the length that was hit, at its own."""
+    if candidate.length_m is None or not head.after:
+        return head
+    inches = (length_m - candidate.length_m) / METRES_PER_INCH
+    further = head.after["carry_m"] * CARRY_A_SPEED * SPEED_ACROSS_A_SET * inches
+    error = math.hypot(head.error["carry_m"], LENGTH_SD * further)
+    return replace(
+        head,
+        after={**head.after, "carry_m": head.after["carry_m"] + further},
+        error={**head.error, "carry_m": error},
+    )
 
 
 def accepted(candidate: Candidate) -> Verdict:
@@ -418,10 +472,12 @@ def accepted(candidate: Candidate) -> Verdict:
 
 def recommended(verdict: Verdict) -> Verdict:
     """The verdict of the build that is recommended: outside what its window asks, its headline says both."""
-    if verdict.kind in (Kind.FILLS, Kind.FILLS_NOT_SETTLED) or verdict.off_m is None:
+    if verdict.kind in (Kind.FILLS, Kind.FILLS_NOT_SETTLED) or verdict.off_m is None or verdict.moved:
         return verdict
     apart = "outside its window" if verdict.off_m else "though it lands flatter than asked"
+    if verdict.kind is Kind.CROWDS:
+        apart = f"outside its window, crowding {verdict.headline.removeprefix('Crowds ')}"
     if verdict.kind is Kind.OTHER_JOB:
         apart = f"{verdict.headline[0].lower()}{verdict.headline[1:]}"
-    change = verdict.change if verdict.turn is not None else None
+    change = None if verdict.change == NO_REMEDY else verdict.change
     return replace(verdict, kind=Kind.RECOMMENDED, headline=f"Recommended, {apart}", change=change)

@@ -109,14 +109,15 @@ class SessionRows:
     def feared(self) -> Feared:
         return Feared(Miss(self.session.miss), Fear(self.session.fear))
 
-    def next_lofts(self, build: Build) -> tuple[float, ...] | None:
-        """Lofts of the heads of a build's kind that this player can have; None where the rack is not known."""
-        lofts = {
-            head.loft_deg
+    def next_heads(self, build: Build) -> tuple[tuple[float, float], ...] | None:
+        """Loft and length of the heads of a build's kind that this player can have; None where the rack is not
+        known."""
+        there = {
+            (head.loft_deg, head.length_m)
             for head in self.heads
             if head.head_type == build.head_type and not why_not(head.for_core, left_handed=self.left_handed)
         }
-        return tuple(sorted(lofts)) if self.heads else None
+        return tuple(sorted(there)) if self.heads else None
 
     @property
     def left_handed(self) -> bool:

@@ -104,7 +104,7 @@ class JudgedSession:
             up_deg=max(sleeve - turned, 0.0),
             down_deg=max(sleeve + turned, 0.0),
             loft_deg=build.set_loft_deg,
-            next_lofts=self.rows.next_lofts(build),
+            next_heads=self.rows.next_heads(build),
             air=self.rows.air_of(build),
             anchored=self.bag.anchored,
             length_m=build.length_in_a_set_m,

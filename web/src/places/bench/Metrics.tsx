@@ -96,7 +96,7 @@ export function Metrics({ session, bench }: { session: Session; bench: Bench | u
 					<span className="quiet text-sm">Balls are counted on “{held.job}”, as the monitor has them.</span>
 				)}
 			</div>
-			<div className="overflow-x-auto">
+			<section className="overflow-x-auto" aria-label="Clubs side by side" tabIndex={0}>
 				<table className="table-plain w-full">
 					<thead>
 						<tr>
@@ -131,7 +131,7 @@ export function Metrics({ session, bench }: { session: Session; bench: Bench | u
 						{reference && bench && <Neighbours builds={builds} reference={reference} bench={bench} />}
 					</tbody>
 				</table>
-			</div>
+			</section>
 			{choosing && <ChooseColumns session={session} onClose={() => setChoosing(false)} />}
 		</div>
 	);
