@@ -12,8 +12,10 @@ from functools import partial
 
 import numpy as np
 from hemicycle_core.simulation.practice import Score, draw_fitting, score, until_settled
+from hemicycle_core.thresholds import DEFAULT
 
 MOST_FITTINGS, MOST_SHOTS = 20_000, 50
+TRULY_BETTER = 0.2  # successful shots a round: what a player notices in a season
 SETTLED = 0  # stands for "until settled" where a number of shots is wanted
 WAYS = (
     ("hand", "(a) by hand: nearest the middle among those landing at 45° or steeper"),
@@ -22,18 +24,20 @@ WAYS = (
 )
 
 
-def one(seed: int, shots: int, builds: int, indoors: float, number: int) -> Score:
+def one(seed: int, shots: int, builds: int, indoors: float, shop: bool, own: bool, number: int) -> Score:
     """Fitting `number` of the series, hit and scored."""
-    fitting = draw_fitting(seed, number, builds=builds, indoors=indoors)
+    fitting = draw_fitting(seed, number, builds=builds, indoors=indoors, shop=shop, own=own)
     if shots == SETTLED:
         return until_settled(fitting)
     for tried in fitting.tried:
         fitting.hit(tried.letter, shots)
+    if fitting.own is not None:
+        fitting.hit(fitting.own.letter, shots)
     return score(fitting)
 
 
 def _scored(options: argparse.Namespace) -> Iterator[Score]:
-    work = partial(one, options.seed, options.shots, options.builds, options.indoors)
+    work = partial(one, options.seed, options.shots, options.builds, options.indoors, options.shop, options.own)
     # One thread a process: the arrays are small, and two processes share the cores better than their libraries do.
     os.environ.setdefault("OPENBLAS_NUM_THREADS", "1")
     with ProcessPoolExecutor(max_workers=os.cpu_count()) as workers:
@@ -68,7 +72,22 @@ def _report(total: Score, options: argparse.Namespace, seconds: float) -> str:
         "|---|---|---|",
     ]
     lines += [f"| {100 * said:.0f}% | {100 * right:.0f}% | {count} |" for said, right, count in total.calibration()]
+    lines += _sold_and_kept(total) if options.own else []
     return "\n".join(lines)
+
+
+def _sold_and_kept(total: Score) -> list[str]:
+    """How often what was sold gains nothing worth having, and what was kept should have been replaced."""
+    sold, kept = np.array(total.sold), np.array(total.kept)
+    false = (sold < DEFAULT.least_gain).sum()
+    wrong = (kept >= TRULY_BETTER).sum()
+    return [
+        "",
+        f"Sold {sold.size}, of which {false} gain under {DEFAULT.least_gain:g} of a shot a round in truth "
+        f"({100 * false / max(sold.size, 1):.0f}%).",
+        f"Kept {kept.size}, of which {wrong} had a build that truly gains {TRULY_BETTER:g} or more "
+        f"({100 * wrong / max(kept.size, 1):.0f}%).",
+    ]
 
 
 def main(words: list[str]) -> int:
@@ -77,6 +96,8 @@ def main(words: list[str]) -> int:
     parser.add_argument("--shots", type=int, default=5, help="a build; 0 hits until the choice is settled")
     parser.add_argument("--builds", type=int, default=4)
     parser.add_argument("--seed", type=int, default=1)
+    parser.add_argument("--shop", action="store_true", help="with a price on each build and a side that is feared")
+    parser.add_argument("--own", action="store_true", help="with a club of the player's own to keep")
     parser.add_argument("--indoors", type=float, default=0.0, help="share of fittings whose monitor models flight")
     options = parser.parse_args(words)
     sized = 1 <= options.fittings <= MOST_FITTINGS and 0 <= options.shots <= MOST_SHOTS

@@ -12,7 +12,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from ...bag import HeadType
-from ...brief import Job, JobKind
+from ...brief import NOTHING_FEARED, Fear, Feared, Job, JobKind, Miss
 from ...flight import FAIRWAY, Firmness, Launch, fly, run_out
 from ...flight.landing import TURF_SPREAD
 from ...judge.play import ends_of, least_carry
@@ -22,7 +22,7 @@ from ..golfer import Club, Player, Swinging
 
 Floats = NDArray[np.float64]
 
-LETTERS = "ABCDEFGH"
+LETTERS, OWN = "ABCDEFGH", "own"
 TRUTH_SHOTS = 2000
 # On one course “medium” is not what it is on another: a ball runs this share of what the word makes us expect.
 COURSE_RUNS = (0.6, 1.6)
@@ -37,18 +37,21 @@ USUAL = {
 
 @dataclass(frozen=True)
 class Tried:
-    """A build as it is in truth. success: the share of the player's shots that do each job, by job."""
+    """A build as it is in truth. success: the share of the player's shots that do each job, by job; feared: the share
+    that reaches it and misses to the feared side."""
 
     letter: str
     club: Club
     success: tuple[float, ...]
     carry_m: float
     landing_deg: float
+    feared: tuple[float, ...] = ()
 
 
 @dataclass
 class Fitting:
-    """window: carry in metres. value: true successful shots by use, one a build."""
+    """window: carry in metres. own: the club of the player's that the builds are held against, None without one.
+    feared: what the player fears; prices: of the builds by letter, empty where they have none."""
 
     player: Player
     jobs: tuple[Job, ...]
@@ -57,18 +60,43 @@ class Fitting:
     swinging: Swinging
     indoors: bool
     chance: np.random.Generator
+    own: Tried | None = None
+    feared: Feared = NOTHING_FEARED
+    prices: dict[str, float] = field(default_factory=dict)
     shots: dict[str, list[Shot]] = field(default_factory=dict)
 
+    @property
+    def hit_with(self) -> dict[str, list[Shot]]:
+        """The shots hit with each build that was tried."""
+        return {letter: shots for letter, shots in self.shots.items() if letter != OWN}
+
+    def build(self, letter: str) -> Tried:
+        there = [*self.tried, self.own] if self.own is not None else self.tried
+        return next(each for each in there if each is not None and each.letter == letter)
+
     def truth(self, letter: str) -> float:
-        """True success share of a build over the jobs, weighted by their uses."""
-        build = next(each for each in self.tried if each.letter == letter)
+        """What a build makes of the jobs in truth, as a share of their uses: its success, less what is feared."""
+        return self._a_round(self._worth(self.build(letter)))
+
+    def gain(self, letter: str) -> float:
+        """What a build adds to the player's own club in truth, shots a round, each job by the better of the two."""
+        assert self.own is not None
+        mine = self._worth(self.own)
+        with_it = np.maximum(mine, self._worth(self.build(letter)))
+        return (self._a_round(with_it) - self._a_round(mine)) * sum(job.uses_per_round for job in self.jobs)
+
+    def _a_round(self, worth: Floats) -> float:
         uses = np.array([job.uses_per_round for job in self.jobs])
-        return float(uses @ np.array(build.success) / uses.sum())
+        return float(uses @ worth / uses.sum())
+
+    def _worth(self, build: Tried) -> Floats:
+        worth: Floats = np.array(build.success) - self.feared.shots * np.array(build.feared)
+        return worth
 
     def hit(self, letter: str, count: int) -> None:
         """The player hits a build `count` times more; the fitter sets most of the misses aside."""
-        build = next(each for each in self.tried if each.letter == letter)
-        swung = self.swinging.swing(build.club, count)
+        build = self.build(letter)
+        swung = self.swinging.swing(build.club, count, known=build is self.own)
         readings = dict(swung.readings)
         if self.indoors:
             readings |= _as_modelled(readings)
@@ -147,13 +175,15 @@ def _jobs(chance: np.random.Generator, target: float) -> tuple[Job, ...]:
     return green, tee
 
 
-def _truth(player: Player, club: Club, letter: str, jobs: tuple[Job, ...], seed: int) -> Tried:
+def _truth(
+    player: Player, club: Club, letter: str, jobs: tuple[Job, ...], seed: int, feared: Miss = Miss.LEFT
+) -> Tried:
     """A thousand-odd shots of the player fresh and used to the club; one seed for all builds, so that they differ by
     the builds alone."""
     steady = replace(player, warm_up=0.0, tiring=0.0)
     swung = Swinging(steady, seed).swing(club, TRUTH_SHOTS, known=True)
     flight, carry = swung.flight, swung.readings["carry_m"]
-    made = []
+    made, lost = [], []
     patches = np.exp(np.random.default_rng(seed).normal(0, TURF_SPREAD, (4, TRUTH_SHOTS)))
     for number, job in enumerate(jobs):
         course = np.exp(np.random.default_rng([seed, number]).uniform(*np.log(COURSE_RUNS)))
@@ -161,15 +191,22 @@ def _truth(player: Player, club: Club, letter: str, jobs: tuple[Job, ...], seed:
         run = run_out(flight.landing_speed_mps, flight.landing_deg, flight.landing_spin_rpm, spot).run_m * course
         near, far = ends_of(job)
         stops = carry + run
-        inside = np.abs(flight.offline_m) * stops / np.maximum(carry, 1) <= job.width_m / 2
-        made.append(float(((carry >= least_carry(job)) & (stops >= near) & (stops <= far) & inside).mean()))
+        side = flight.offline_m * stops / np.maximum(carry, 1)
+        deep = (carry >= least_carry(job)) & (stops >= near) & (stops <= far)
+        made.append(float((deep & (np.abs(side) <= job.width_m / 2)).mean()))
+        away = -side if feared is Miss.LEFT else side
+        lost.append(float((deep & (away > job.width_m / 2)).mean()))
     good = swung.miss < 0
-    return Tried(letter, club, tuple(made), float(carry[good].mean()), float(flight.landing_deg[good].mean()))
+    landing = float(flight.landing_deg[good].mean())
+    return Tried(letter, club, tuple(made), float(carry[good].mean()), landing, tuple(lost))
 
 
-def draw_fitting(seed: int, number: int, *, builds: int = 4, indoors: float = 0.0) -> Fitting:
-    """Fitting `number` of a series; the same seed and number always make the same one. indoors: share of fittings
-    in which the monitor sees impact only and models flight."""
+def draw_fitting(
+    seed: int, number: int, *, builds: int = 4, indoors: float = 0.0, shop: bool = False, own: bool = False
+) -> Fitting:
+    """Fitting `number` of a series; the same seed and number always make the same one. indoors: share of fittings in
+    which the monitor sees impact only and models flight. shop: with a price on each build and a side that two players
+    in three fear. own: with a club of the player's own that they are held against."""
     chance = np.random.default_rng([seed, number])
     player = _player(chance)
     strength = chance.uniform(-2, 4)
@@ -181,6 +218,16 @@ def draw_fitting(seed: int, number: int, *, builds: int = 4, indoors: float = 0.
     clubs = [_club(chance, kind, strength, 1.6) for kind in kinds]
     truth_seed = int(chance.integers(2**31))
     tried = tuple(_truth(player, club, letter, jobs, truth_seed) for club, letter in zip(clubs, LETTERS, strict=False))
+    beside = np.random.default_rng([seed, number, 2])
+    feared, had, prices = NOTHING_FEARED, None, {}
+    side = Miss.LEFT if beside.random() < 0.5 else Miss.RIGHT
+    if shop:
+        tried = tuple(_truth(player, each.club, each.letter, jobs, truth_seed, side) for each in tried)
+        feared = Feared(side, list(Fear)[int(beside.integers(3))])
+        prices = {each.letter: float(10 * beside.integers(18, 42)) for each in tried}
+    if own:
+        club = _club(beside, kinds[int(beside.integers(builds))], strength, 2.2)
+        had = _truth(player, club, OWN, jobs, truth_seed, side)
     return Fitting(
         player=player,
         jobs=jobs,
@@ -189,4 +236,7 @@ def draw_fitting(seed: int, number: int, *, builds: int = 4, indoors: float = 0.
         swinging=Swinging(player, int(chance.integers(2**31))),
         indoors=bool(chance.random() < indoors),
         chance=chance,
+        own=had,
+        feared=feared,
+        prices=prices,
     )

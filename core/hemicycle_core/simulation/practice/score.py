@@ -19,7 +19,7 @@ from ...judge.weigh import usable
 from ...shots import Shot, columns_of
 from ...thresholds import DEFAULT
 from ...units import metres
-from .fittings import Fitting
+from .fittings import OWN, Fitting
 
 HANDS_HOLD_DEG = 45.0  # what is held by hand: from here on it stays
 DROPPED = 0.9  # by hand a shot under this share of the middle one is dropped as poor
@@ -41,6 +41,7 @@ def cases_of(fitting: Fitting) -> list[Case]:
                 tried.club.head_type,
                 fitting.shots.get(tried.letter, []),
                 length_m=tried.club.length_m,
+                price=fitting.prices.get(tried.letter),
             ),
             targets,
             lower,
@@ -51,14 +52,20 @@ def cases_of(fitting: Fitting) -> list[Case]:
 
 
 def judged(fitting: Fitting) -> Judgement:
-    return judge_session(cases_of(fitting), jobs=fitting.jobs)
+    had = fitting.own
+    own = (
+        []
+        if had is None
+        else [Candidate("", OWN, had.club.head_type, fitting.shots.get(OWN, []), length_m=had.club.length_m, own=True)]
+    )
+    return judge_session(cases_of(fitting), jobs=fitting.jobs, own=own, feared=fitting.feared)
 
 
 def by_hand(fitting: Fitting) -> str:
     """Drop the poor shots; among the builds that land at 45 degrees or steeper the average carry nearest the middle
     of the window; the steepest when none does."""
     rows = []
-    for letter, shots in fitting.shots.items():
+    for letter, shots in fitting.hit_with.items():
         kept = [shot for shot in shots if not shot.aside] or list(shots)
         seen = columns_of(kept, ("carry_m", "landing_deg"))
         good = seen["carry_m"] > DROPPED * np.median(seen["carry_m"])
@@ -86,7 +93,7 @@ def by_share(fitting: Fitting) -> str:
             total += job.uses_per_round * float(done.mean())
         return total
 
-    return max(fitting.shots, key=lambda letter: (share(fitting.shots[letter]), letter))
+    return max(fitting.hit_with, key=lambda letter: (share(fitting.shots[letter]), letter))
 
 
 @dataclass
@@ -94,7 +101,8 @@ class Score:
     """Sums over fittings; a score adds to another, so that parts can be made apart.
 
     regret: true success share of the best build less that of the chosen one, by way of choosing. pairs: for every
-    two builds what was said and whether it was right. shots: hit a build.
+    two builds what was said and whether it was right. shots: hit a build. sold, kept: of fittings with a club of the
+    player's own, what the build that was sold gains on it in truth, and what the best one would have, shots a round.
     """
 
     regret: dict[str, list[float]] = field(default_factory=lambda: {"hand": [], "share": [], "verdict": []})
@@ -103,11 +111,13 @@ class Score:
     pairs: list[tuple[float, bool]] = field(default_factory=list)
     best: list[tuple[float, bool]] = field(default_factory=list)
     shots: list[float] = field(default_factory=list)
+    sold: list[float] = field(default_factory=list)
+    kept: list[float] = field(default_factory=list)
 
     def add(self, other: Score) -> None:
         for way, values in other.regret.items():
             self.regret[way].extend(values)
-        for name in ("inside", "off", "pairs", "best", "shots"):
+        for name in ("inside", "off", "pairs", "best", "shots", "sold", "kept"):
             getattr(self, name).extend(getattr(other, name))
 
     def mean_regret(self, way: str) -> float:
@@ -137,7 +147,8 @@ class Score:
 
 def choice_of(judgement: Judgement) -> str:
     """The build put forward; the likeliest to do the jobs when the verdict names none."""
-    rounds = judgement.weighed.rounds
+    tried = {verdict.letter for verdict in judgement.verdicts}
+    rounds = {letter: each for letter, each in judgement.weighed.rounds.items() if letter in tried}
     return judgement.choice.letter or max(rounds, key=lambda letter: (float(rounds[letter].mean()), letter))
 
 
@@ -150,21 +161,26 @@ def score(fitting: Fitting, *, judgement: Judgement | None = None) -> Score:
     for way, letter in (("hand", by_hand(fitting)), ("share", by_share(fitting)), ("verdict", choice_of(found))):
         made.regret[way].append(top - truth[letter])
     uses = sum(job.uses_per_round for job in fitting.jobs)
-    for letter, rounds in found.weighed.rounds.items():
+    for letter, share in truth.items():
+        rounds = found.weighed.rounds[letter]
         low, high = np.quantile(rounds / uses, [0.05, 0.95])
-        made.inside.append(bool(low <= truth[letter] <= high))
-        made.off.append(float(rounds.mean() / uses - truth[letter]))
+        made.inside.append(bool(low <= share <= high))
+        made.off.append(float(rounds.mean() / uses - share))
     for a, b in combinations(truth, 2):
         chance = found.weighed.better(a, b)
         right = truth[a] > truth[b]
         made.pairs.append((chance, right) if chance >= 0.5 else (1 - chance, not right))
+    if fitting.own is not None and found.choice.letter is None:
+        made.kept.append(max(fitting.gain(letter) for letter in truth))
+    elif fitting.own is not None and found.choice.letter is not None:
+        made.sold.append(fitting.gain(found.choice.letter))
     if found.choice.chance_best is not None and found.choice.letter is not None:
         made.best.append((found.choice.chance_best, truth[found.choice.letter] == top))
     made.shots.append(float(np.mean([len(shots) for shots in fitting.shots.values()])))
     return made
 
 
-FIRST_SHOTS, AT_A_TIME = 3, 3
+FIRST_SHOTS, AT_A_TIME, OWN_SHOTS = 3, 3, 5
 MOST_SHOTS = DEFAULT.most_shots
 
 
@@ -172,12 +188,14 @@ def until_settled(fitting: Fitting) -> Score:
     """Hit a few with every build, then go on with the build that most wants shots until the choice is settled."""
     for tried in fitting.tried:
         fitting.hit(tried.letter, FIRST_SHOTS)
+    if fitting.own is not None:
+        fitting.hit(OWN, OWN_SHOTS)
     while True:
         found = judged(fitting)
         if found.choice.settled or found.choice.more is None:
             return score(fitting, judgement=found)
         letter, wanted = found.choice.more
-        room = {each: MOST_SHOTS - len(hit) for each, hit in fitting.shots.items() if len(hit) < MOST_SHOTS}
+        room = {each: MOST_SHOTS - len(hit) for each, hit in fitting.hit_with.items() if len(hit) < MOST_SHOTS}
         if letter not in room:
             if not room:
                 return score(fitting, judgement=found)
