@@ -80,13 +80,15 @@ def _sold_and_kept(total: Score) -> list[str]:
     """How often what was sold gains nothing worth having, and what was kept should have been replaced."""
     sold, kept = np.array(total.sold), np.array(total.kept)
     false = (sold < DEFAULT.least_gain).sum()
-    wrong = (kept >= TRULY_BETTER).sum()
+    surely = np.array(total.surely, dtype=bool)
+    wrong, sure_wrong = (kept >= TRULY_BETTER).sum(), (kept[surely] >= TRULY_BETTER).sum()
     return [
         "",
         f"Sold {sold.size}, of which {false} gain under {DEFAULT.least_gain:g} of a shot a round in truth "
         f"({100 * false / max(sold.size, 1):.0f}%).",
         f"Kept {kept.size}, of which {wrong} had a build that truly gains {TRULY_BETTER:g} or more "
-        f"({100 * wrong / max(kept.size, 1):.0f}%).",
+        f"({100 * wrong / max(kept.size, 1):.0f}%); settled were {surely.sum()}, {sure_wrong} of them so "
+        f"({100 * sure_wrong / max(surely.sum(), 1):.0f}%).",
     ]
 
 

@@ -5,7 +5,7 @@ from dataclasses import replace
 import numpy as np
 import pytest
 from hemicycle_core.bag import HeadType
-from hemicycle_core.brief import Job, JobKind
+from hemicycle_core.brief import NOTHING_FEARED, Job, JobKind
 from hemicycle_core.flight import Firmness
 from hemicycle_core.shots import Shot
 from hemicycle_core.simulation.golfer import Club, Player, Swinging
@@ -30,7 +30,7 @@ def fitting(truth, shots):
     tried = tuple(Tried(letter, CLUB, (value,), metres(180), 46.0) for letter, value in truth.items())
     window = (metres(176), metres(184))
     chance = np.random.default_rng(0)
-    return Fitting(player, (GREEN,), window, tried, Swinging(player, 1), False, chance, dict(shots))
+    return Fitting(player, (GREEN,), window, tried, Swinging(player, 1), False, chance, shots=dict(shots))
 
 
 def test_by_hand_is_the_average_nearest_the_middle_among_those_that_hold_else_the_steepest():
@@ -120,3 +120,21 @@ def test_until_settled_goes_on_where_it_wants_to_know_more_and_ends():
         assert made.shots == [pytest.approx(np.mean(counts))]
         settled = judged(drawn).choice
         assert settled.settled or settled.more is None or max(counts) == MOST_SHOTS
+
+
+def test_a_club_of_the_players_own_is_kept_or_replaced_and_the_truth_says_which_was_right():
+    made = Score()
+    for number in range(3):
+        drawn = draw_fitting(11, number, builds=2, shop=True, own=True)
+        plain = draw_fitting(11, number, builds=2)
+        assert [each.success for each in drawn.tried] == [each.success for each in plain.tried]
+        for letter in ("A", "B", "own"):
+            drawn.hit(letter, 6)
+        assert drawn.gain("own") == 0
+        assert min(drawn.gain(letter) for letter in "AB") >= 0  # a club that is added takes nothing away
+        uses = sum(job.uses_per_round for job in drawn.jobs)
+        lost = uses * (drawn.truth("A") - replace(drawn, feared=NOTHING_FEARED).truth("A"))
+        feared = sum(j.uses_per_round * f for j, f in zip(drawn.jobs, drawn.tried[0].feared, strict=True))
+        assert lost == pytest.approx(-drawn.feared.shots * feared)
+        made.add(score(drawn))
+    assert len(made.sold) + len(made.kept) == 3

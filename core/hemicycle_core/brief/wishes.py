@@ -118,6 +118,16 @@ def far_wanted(old: Carried, jobs: Sequence[Job]) -> Wanted:
     return Wanted(Wish.FAR, ("total_m", "in_play"), does, old.name, True, fairway_of(jobs, old))
 
 
+def far_words(old: Carried, fairway: Job, thresholds: Thresholds = DEFAULT) -> str:
+    """What is asked of a club that is to go as far as possible and be in play."""
+    least = yd_text(old.total_m + thresholds.same_carry_m)
+    where = fairway.name if fairway.name.startswith("a fairway") else f"“{fairway.name}”"
+    return (
+        f"Wanted: {least} yd or more in all, and in play on {where} at most {100 * OUT_OF_PLAY_MORE:.0f} in 100 less "
+        f"often than the {old.name}."
+    )
+
+
 def propose_far(old: Carried, thresholds: Thresholds = DEFAULT) -> list[Target]:
     """The total that counts as further than the old club's; how often it is in play is told by the jobs played out."""
     edge = old.total_m + thresholds.same_carry_m

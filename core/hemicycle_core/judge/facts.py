@@ -48,7 +48,7 @@ def _inside(mean: float, target: Target | None, error: float) -> bool | None:
 def _text(label: str, good: bool | None) -> str:
     if good is None:
         return f"{label} decides nothing here."
-    return f"{label} is as wanted." if good else f"{label} is outside what the slot asks for."
+    return f"{label} is as wanted." if good else f"{label} is outside what is asked for."
 
 
 def facts_of(

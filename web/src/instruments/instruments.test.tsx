@@ -88,7 +88,7 @@ test("a gate keeps its window and marks inside its scale", () => {
 });
 
 test("the ladder marks the step with the hole, a club that was typed, and a flight out of line", () => {
-	const rung = { letter: "", loft: 18, fixed: false, crowded: false, typed: false, doubt: null, odd: [] };
+	const rung = { letter: "", loft: 18, fixed: false, crowded: false, known: "", doubt: null, odd: [] };
 	const rungs = [
 		{
 			...rung,
@@ -110,7 +110,7 @@ test("the ladder marks the step with the hole, a club that was typed, and a flig
 			total: 170,
 			step: null,
 			hole: false,
-			typed: true,
+			known: "typed",
 			peak: 60,
 			landing: null,
 			spin: null,

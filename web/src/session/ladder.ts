@@ -4,11 +4,20 @@ import type { Rung } from "../instruments/ladder/Ladder";
 import { metresOf, toFeet, toYards } from "../ui/units";
 import { buildOf, ownOf } from "./select";
 
+/** How a carry is known that was not hit today. */
+const KNOWN: Record<Build["carry_from"], string> = {
+	hit: "",
+	none: "",
+	typed: "typed",
+	assumed: "assumed",
+	old_swing: "old swing",
+};
+
 export function rungs(session: Session): Rung[] {
 	const { order, gaps } = session.bag;
 	const above = new Map(gaps.map((gap) => [gap.upper, gap]));
 	const known = [...order].reverse();
-	const rest = ownOf(session).filter((build) => !order.includes(build.id));
+	const rest = ownOf(session).filter((build) => !order.includes(build.id) && !build.out_of_favour);
 	return [...known.map((id) => buildOf(session, id)), ...rest]
 		.filter((build): build is Build => build !== undefined)
 		.map((build) => {
@@ -21,7 +30,7 @@ export function rungs(session: Session): Rung[] {
 				loft: build.set_loft_deg,
 				carry: build.carry_m === null ? null : toYards(build.carry_m),
 				total: build.total_m === null ? null : toYards(build.total_m),
-				typed: build.carry_from === "typed",
+				known: KNOWN[build.carry_from],
 				doubt: build.carry_doubt_m === null ? null : toYards(build.carry_doubt_m),
 				step: gap ? toYards(gap.step_m) : null,
 				hole: (gap?.open_m ?? 0) > 0,

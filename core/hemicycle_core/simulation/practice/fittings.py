@@ -90,8 +90,8 @@ class Fitting:
         return float(uses @ worth / uses.sum())
 
     def _worth(self, build: Tried) -> Floats:
-        worth: Floats = np.array(build.success) - self.feared.shots * np.array(build.feared)
-        return worth
+        worth: Floats = np.array(build.success)
+        return worth - self.feared.shots * np.array(build.feared) if self.feared.shots else worth
 
     def hit(self, letter: str, count: int) -> None:
         """The player hits a build `count` times more; the fitter sets most of the misses aside."""

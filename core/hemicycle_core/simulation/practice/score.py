@@ -102,7 +102,8 @@ class Score:
 
     regret: true success share of the best build less that of the chosen one, by way of choosing. pairs: for every
     two builds what was said and whether it was right. shots: hit a build. sold, kept: of fittings with a club of the
-    player's own, what the build that was sold gains on it in truth, and what the best one would have, shots a round.
+    player's own, what the build that was sold gains on it in truth, and what the best one would have, shots a round;
+    surely: of those kept, whether that was said to be settled.
     """
 
     regret: dict[str, list[float]] = field(default_factory=lambda: {"hand": [], "share": [], "verdict": []})
@@ -113,11 +114,12 @@ class Score:
     shots: list[float] = field(default_factory=list)
     sold: list[float] = field(default_factory=list)
     kept: list[float] = field(default_factory=list)
+    surely: list[bool] = field(default_factory=list)
 
     def add(self, other: Score) -> None:
         for way, values in other.regret.items():
             self.regret[way].extend(values)
-        for name in ("inside", "off", "pairs", "best", "shots", "sold", "kept"):
+        for name in ("inside", "off", "pairs", "best", "shots", "sold", "kept", "surely"):
             getattr(self, name).extend(getattr(other, name))
 
     def mean_regret(self, way: str) -> float:
@@ -172,6 +174,7 @@ def score(fitting: Fitting, *, judgement: Judgement | None = None) -> Score:
         made.pairs.append((chance, right) if chance >= 0.5 else (1 - chance, not right))
     if fitting.own is not None and found.choice.letter is None:
         made.kept.append(max(fitting.gain(letter) for letter in truth))
+        made.surely.append(found.choice.settled)
     elif fitting.own is not None and found.choice.letter is not None:
         made.sold.append(fitting.gain(found.choice.letter))
     if found.choice.chance_best is not None and found.choice.letter is not None:

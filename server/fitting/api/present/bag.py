@@ -18,6 +18,7 @@ from hemicycle_core.bag import (
 )
 from hemicycle_core.bag.gaps import RULE_WORDS
 from hemicycle_core.brief import FlightWish, Target, Wish
+from hemicycle_core.brief.wishes import far_words
 from hemicycle_core.flight import Firmness
 from hemicycle_core.rack import Reach
 from hemicycle_core.rack.differences import Spec, differences
@@ -132,6 +133,9 @@ def _headline(judged: JudgedSession) -> str:
     gap = judged.bag.gap
     if judged.bag.wish is Wish.COMPARE:
         return "Compared only: no window, and no verdict by one."
+    fairway = judged.bag.wanted.fairway
+    if judged.bag.like is not None and fairway is not None:
+        return far_words(judged.bag.like, fairway, judged.thresholds)
     if judged.bag.like is not None:
         return f"Wanted: a club that {judged.bag.wanted.does}."
     if judged.bag.named is not None and judged.bag.layout is not None:

@@ -6,7 +6,8 @@ export interface Rung {
 	loft: number | null;
 	carry: number | null;
 	total: number | null;
-	typed: boolean;
+	/** How the carry is known, in a word; empty where it was hit. */
+	known: string;
 	/** Give or take of the carry in yards, nine times in ten. */
 	doubt: number | null;
 	/** Yards to the next shorter club, and whether a hole lies there. */
@@ -79,7 +80,7 @@ export function Ladder({ rungs, chosen, onChoose, flight = false }: LadderProps)
 						<td className="quiet">{rung.loft === null ? "" : `${rung.loft}°`}</td>
 						<td className="num" title={rung.doubt === null ? undefined : `±${Math.round(rung.doubt)} yd`}>
 							{rung.carry === null ? "–" : Math.round(rung.carry)}
-							{rung.typed && rung.doubt !== null && (
+							{rung.known && rung.doubt !== null && (
 								<span className="quiet text-[12px] font-normal"> ±{Math.round(rung.doubt)}</span>
 							)}
 						</td>
@@ -93,7 +94,7 @@ export function Ladder({ rungs, chosen, onChoose, flight = false }: LadderProps)
 							<>
 								<td>
 									{rung.total === null ? "–" : Math.round(rung.total)}
-									{rung.typed && <span className="quiet text-[12px]"> typed</span>}
+									{rung.known && <span className="quiet text-[12px]"> {rung.known}</span>}
 								</td>
 								<td className={rung.hole || rung.crowded ? "num hole-text" : "quiet"}>
 									{rung.step === null ? "" : Math.round(rung.step)}

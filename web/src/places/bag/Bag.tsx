@@ -9,7 +9,7 @@ import { Ladder } from "../../instruments/ladder/Ladder";
 import { rungs } from "../../session/ladder";
 import { afterOf, mapProps } from "../../session/maps";
 import type { PlaceProps } from "../../session/place";
-import { buildOf } from "../../session/select";
+import { buildOf, ownOf } from "../../session/select";
 import { RULES } from "../../session/words";
 import { Said, Waiting } from "../../ui/Said";
 import { typedYards } from "../../ui/typed";
@@ -165,6 +165,7 @@ export function Bag(props: PlaceProps) {
 				</div>
 				<Ladder rungs={table} chosen={chosen} onChoose={setChosen} flight={flight} />
 				{flight && <FlightLines clubs={table} />}
+				<OutOfFavour session={session} onChoose={setChosen} />
 				{club && (
 					<ClubCard
 						key={club.id}
@@ -234,6 +235,27 @@ function Remarks({ session }: { session: Session }) {
 				))}
 			</ul>
 		</section>
+	);
+}
+
+/** Clubs that the player plays no more: in no count and no hole, a press away from coming back. */
+function OutOfFavour({ session, onChoose }: { session: Session; onChoose: (id: number) => void }) {
+	const out = ownOf(session).filter((build) => build.out_of_favour);
+	if (out.length === 0) return null;
+	return (
+		<ul aria-label="Out of favour" className="text-sm">
+			{out.map((build) => (
+				<li key={build.id}>
+					<button
+						type="button"
+						className="min-h-9 cursor-pointer text-left underline"
+						onClick={() => onChoose(build.id)}
+					>
+						{build.name} out of favour: {build.out_of_favour}
+					</button>
+				</li>
+			))}
+		</ul>
 	);
 }
 

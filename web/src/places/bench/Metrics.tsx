@@ -43,7 +43,7 @@ const columnsOf = (session: Session): readonly Column[] =>
 
 /** A difference with its sign, in the words of the reading. */
 const signed = (value: number, text: string) =>
-	text === "0" || value === 0 ? text : `${value > 0 ? "+" : "−"}${text}`;
+	/[1-9]/.test(text) ? `${value > 0 ? "+" : "−"}${text}` : text;
 
 export function Metrics({ session, bench }: { session: Session; bench: Bench | undefined }) {
 	const [all, setAll] = useState(false);
@@ -54,7 +54,7 @@ export function Metrics({ session, bench }: { session: Session; bench: Bench | u
 	const builds = [...hit, ...besideOf(session).filter((build) => !hit.includes(build))];
 	const reference = builds.find((build) => build.id === beside);
 	// Many columns leave the gates little room.
-	const wide = builds.length > 4 ? "w-12 xl:w-16" : "w-16 xl:w-28";
+	const wide = builds.length > 4 ? "w-10 xl:w-16" : "w-16 xl:w-28";
 	const held = hit.find((build) => build.held)?.held;
 	return (
 		<div className="mt-3">
@@ -107,12 +107,12 @@ export function Metrics({ session, bench }: { session: Session; bench: Bench | u
 								<th key={build.id} scope="col">
 									<span className="inline-flex items-center gap-1.5">
 										{build.letter && <Letter letter={build.letter} size={20} />} {build.name}
-										{!build.letter && (
-											<span className="quiet text-[12.5px] font-normal">
-												{build.out_of_favour ? "out of favour" : "in the bag"}
-											</span>
-										)}
 									</span>
+									{!build.letter && (
+										<span className="quiet block text-[12.5px] font-normal">
+											{build.out_of_favour ? "out of favour" : "in the bag"}
+										</span>
+									)}
 								</th>
 							))}
 						</tr>
@@ -204,20 +204,22 @@ function Line({ column, builds, all, reference, wide }: LineProps) {
 									<span className="quiet text-[12px] font-normal"> {source}</span>
 								)}
 							</span>
-							<span className={wide}>
-								{gated && (low !== null || high !== null) && (
-									<Gate
-										span={span}
-										low={low === null ? null : inShown(column, low)}
-										high={high === null ? null : inShown(column, high)}
-										dots={[]}
-										mark={value === null ? null : inShown(column, value)}
-										colour={build.letter ? letterColour(build.letter) : "var(--color-base-content)"}
-										height={18}
-										label={`${labelOf(column)} of ${build.letter || build.name} against the window`}
-									/>
-								)}
-							</span>
+							{!reference && (
+								<span className={wide}>
+									{gated && (low !== null || high !== null) && (
+										<Gate
+											span={span}
+											low={low === null ? null : inShown(column, low)}
+											high={high === null ? null : inShown(column, high)}
+											dots={[]}
+											mark={value === null ? null : inShown(column, value)}
+											colour={build.letter ? letterColour(build.letter) : "var(--color-base-content)"}
+											height={18}
+											label={`${labelOf(column)} of ${build.letter || build.name} against the window`}
+										/>
+									)}
+								</span>
+							)}
 						</span>
 					</td>
 				);
@@ -252,10 +254,7 @@ function Neighbours({ builds, reference, bench }: { builds: Build[]; reference: 
 				const two = of(build);
 				return (
 					<td key={build.id} title={two?.sentence}>
-						<span className="flex items-center justify-end gap-3">
-							<span className="num">{two ? line.show(two) : "–"}</span>
-							<span className="w-12 xl:w-16" />
-						</span>
+						<span className="num">{two ? line.show(two) : "–"}</span>
 					</td>
 				);
 			})}

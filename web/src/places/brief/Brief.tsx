@@ -120,7 +120,7 @@ export function Brief({ session, act, busy }: PlaceProps) {
 			</fieldset>
 			<aside className="border-l border-base-300 bg-base-100 p-5">
 				<Targets session={session} act={act} busy={busy} />
-				{!session.bag.in_work && (
+				{!session.bag.in_work && session.bag.wanted.wish === "gap" && (
 					<p className="mt-3">
 						<Link className="btn h-11 w-full" to={`/sessions/${session.id}/bag`}>
 							Bag: bring in the baseline

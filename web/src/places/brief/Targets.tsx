@@ -18,7 +18,10 @@ export function Targets({ session, act, busy }: Props) {
 		return (
 			<div>
 				<h2 className="mb-2 text-lg">Targets</h2>
-				<p className="quiet">{session.bag.headline} Targets follow from the hole and the jobs.</p>
+				<p className="quiet">
+					{session.bag.headline}
+					{session.bag.wanted.wish === "gap" && " Targets follow from the hole and the jobs."}
+				</p>
 			</div>
 		);
 	}
