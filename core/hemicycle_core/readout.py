@@ -23,6 +23,7 @@ class Column(StrEnum):
     OFFLINE = "offline_m"
     LONGEST = "longest"
     SHORTEST = "shortest"
+    CARRIES = "carries"
     DEPTH = "depth"
     WIDTH = "width"
     HELD = "held"
@@ -36,7 +37,7 @@ class Column(StrEnum):
     HANG = "hang_s"
 
 
-USUAL = tuple(Column)[:16]
+USUAL = tuple(Column)[:20]  # what no monitor measured is left out by itself
 
 
 def check_columns(keys: Sequence[str]) -> list[str]:

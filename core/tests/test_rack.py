@@ -4,6 +4,7 @@ import numpy as np
 import pytest
 from hemicycle_core.bag import HeadType
 from hemicycle_core.bag.clubs import USUAL_LOFT_AND_INCHES
+from hemicycle_core.brief import Target
 from hemicycle_core.flight import Air
 from hemicycle_core.formats.club_names import head_type_of
 from hemicycle_core.rack import HeadRecord, Offer, Owned, expect, owned, reach, shortlist, type_lines
@@ -114,6 +115,28 @@ def test_the_short_list_turns_the_sleeve_when_it_pays_and_names_what_speed_does_
     assert rows[1].sentence.startswith("Not supported by this speed")
     there = shortlist(offers[:1], expectation, windows=window(hybrid.carry_m - 4, hybrid.carry_m + 4))
     assert there[0].turn_deg == 0
+
+
+def test_the_short_list_follows_the_wish():
+    expectation = read(PLAYERS[2])
+    offers = [Offer(head, head.key) for head in HEADS]
+    expected = {each.head.key: each for each in expectation.of(HEADS)}
+    aim = expected[HEADS[4].key]
+    wide = window(aim.carry_m - 30, aim.carry_m + 30)
+    high = shortlist(offers, expectation, windows=wide, demands=[Target("peak_m", aim.peak_m + 4, None, "")])
+    low = shortlist(offers, expectation, windows=wide, demands=[Target("peak_m", None, aim.peak_m - 4, "")])
+    assert high[0].expected.peak_m > aim.peak_m > low[0].expected.peak_m
+    assert any(" ft too low" in row.sentence for row in high)
+    further = aim.carry_m + aim.roll_m + metres(8)
+    far = shortlist(offers, expectation, windows=None, demands=[Target("total_m", further, None, "")])
+    chances = [row.chance for row in far]
+    assert chances == sorted(chances, reverse=True)
+    assert far[0].expected.carry_m + far[0].expected.roll_m > further
+    assert "short of it" in far[-1].sentence
+    plain = shortlist(offers, expectation, windows=None)
+    assert {row.chance for row in plain} == {None}
+    assert [row.expected.carry_m for row in plain] == sorted((e.carry_m for e in expected.values()), reverse=True)
+    assert plain[0].sentence.startswith("Should carry ")
 
 
 def test_a_landing_that_no_club_has_at_this_speed_is_out_of_reach_and_says_what_is_not():

@@ -7,9 +7,10 @@ from conftest import strike
 from customers.actions import add_customer
 from fitting.actions import builds, sessions, shots
 from fitting.models import Build, Shot
+from hemicycle_core.readout import USUAL
 from hemicycle_core.units import metres
 from rack.models import Head, Shaft
-from shop.models import Bay
+from shop.models import AuditEntry, Bay
 
 JSON = "application/json"
 
@@ -93,10 +94,7 @@ def test_one_shot_is_kept_in_sight_and_the_lines_read_out_hold_for_the_shop(desk
     assert stranger.shop.columns == []
     for wrong in (["carats"], []):
         assert put(desk, "/api/shop/columns", {"columns": wrong}, 400)["field"] == "columns"
-    usual = [
-        "carry_m", "total_m", "landing_deg", "peak_m", "launch_deg", "spin_rpm", "ball_speed_mps", "club_speed_mps",
-        "smash", "offline_m", "longest", "shortest", "depth", "width", "held", "miss_cost",
-    ]  # fmt: skip
+    usual = [each.value for each in USUAL]
     put(desk, "/api/shop/columns", {"columns": usual})
     assert desk.get(url).json()["columns"] == []
 
@@ -143,6 +141,7 @@ def test_a_yardage_by_name_and_a_plain_comparison_need_no_bag(desk, fitter, shop
     by_total = put(desk, f"{url}/gap", {**rule, "named": {"low_m": metres(184), "high_m": metres(184), "total": True}})
     window = of(by_total, "A")["wanted"]["carry_m"]
     assert round((window["low"] + window["high"]) / 2 / 0.9144) == 178  # by its own roll of six yards
+    assert AuditEntry.objects.filter(action="window.roll").count() == 1
     plain = put(desk, f"{url}/gap", {**rule, "wish": "compare"})
     assert plain["bag"]["in_work"] is None and plain["verdicts"][0]["kind"] == "compared"
     assert desk.get(f"{url}/bench").json()["choice"]["sentence"].startswith("Compared only")

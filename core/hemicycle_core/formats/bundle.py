@@ -42,6 +42,7 @@ from ..errors import BadInput
 from ..flight import Air, Anchor, Firmness
 from ..impact import Lie
 from ..judge import Candidate, Case, Comparison, Judgement, Liking, Verdict, judge_session
+from ..judge.weigh import called
 from ..monitor import Monitor, MonitorKind, Noise
 from ..protocols import asked, protocol_of
 from ..samples.averages import average, values_of
@@ -330,7 +331,7 @@ def written(judgement: Judgement) -> dict[str, Any]:
             "settled": choice.settled,
             "chance_best": choice.chance_best,
             "gain_shots_a_round": choice.gain_shots,
-            "more_shots": None if choice.more is None else {"letter": choice.more[0], "shots": choice.more[1]},
+            "more_shots": None if choice.more is None else {"with": called(choice.more[0]), "shots": choice.more[1]},
         },
         "verdicts": [_verdict(verdict) for verdict in judgement.verdicts],
         "comparisons": [_comparison(pair) for pair in judgement.comparisons],

@@ -7,6 +7,7 @@ from collections.abc import Sequence
 from ..thresholds import DEFAULT, Thresholds
 from .choice import Because, Choice
 from .verdict import Kind, Verdict
+from .weigh import called
 
 DONE = (Kind.OTHER_JOB, Kind.CROWDS, Kind.ONE_HEAD, Kind.NOT_SUPPORTED)  # more of the same shots would not change these
 
@@ -34,7 +35,7 @@ def next_step(
         )
     if choice is not None and not choice.settled and choice.more is not None:
         letter, count = choice.more
-        more = f"About {count} more with {letter}, or decide as they stand."
+        more = f"About {count} more with {called(letter)}, or decide as they stand."
         return f"Every carry is settled; which is best is not. {more}"
     if choice is not None and not choice.settled and choice.letter is not None:
         return "More shots would tell little. Decide as they stand, on the Bench."

@@ -14,7 +14,7 @@ import numpy as np
 from scipy.special import ndtr
 
 from ..thresholds import Thresholds
-from .weigh import KEEP, Weighed
+from .weigh import KEEP, Weighed, is_own
 
 A_FEW = 6  # shots, shared by two builds: what a fitter asks for at once
 # After so many shots a build's own doubt is as large as what no shot tells, as the judge draws it: the ground, the
@@ -101,21 +101,32 @@ def _open(letter: str, rivals: Sequence[str], weighed: Weighed, thresholds: Thre
 
 
 def keep_settled(rivals: Sequence[str], weighed: Weighed, thresholds: Thresholds) -> bool:
-    """Whether keeping what is there is settled: no build may well gain enough to be bought, or a few more shots are
-    not worth hitting, or enough were hit."""
+    """Whether keeping what is there is settled: no build may well gain enough to be bought, or a few more shots are not
+    worth hitting, or enough were hit. A build that gains enough on average, and is only not known to, is a reason to go
+    on."""
     may = [each for each in rivals if weighed.by_at_least(each, KEEP, thresholds.least_gain) > 1 - thresholds.stop_at]
     still = [each for each in may if weighed.hit[each] < thresholds.most_shots]
+    if any(weighed.gain(each, KEEP) >= thresholds.least_gain for each in still):
+        return False
     return all(apart(each, KEEP, weighed).worth <= thresholds.stop_gain * _uses(each, weighed) for each in still)
 
 
 def more_to_keep(letter: str, weighed: Weighed, thresholds: Thresholds) -> tuple[str, int] | None:
-    """About how many more shots with a build would say whether it is worth buying; None when enough were hit."""
-    most = round(thresholds.most_shots - weighed.hit[letter])
+    """About how many more shots would say whether a build is worth buying, with it or with the club of the bag that it
+    is held against, whichever was hit less; None when enough were hit."""
+    mine = max((each for each in weighed.rounds if is_own(each)), key=lambda each: _value(each, weighed), default=None)
+    less = mine is not None and weighed.hit[mine] <= weighed.hit[letter] - 1
+    wanted = mine if mine is not None and less else letter
+    most = round(thresholds.most_shots - weighed.hit[wanted])
     if most < 1:
         return None
     two, uses = apart(letter, KEEP, weighed), _uses(letter, weighed)
-    hit = (two.after((extra, 0)) for extra in range(1, most))
-    return letter, next((number for number, after in enumerate(hit, start=1) if after.done(uses, thresholds)), most)
+    hit = (two.after((0, extra) if less else (extra, 0)) for extra in range(1, most))
+    return wanted, next((number for number, after in enumerate(hit, start=1) if after.done(uses, thresholds)), most)
+
+
+def _value(letter: str, weighed: Weighed) -> tuple[float, str]:
+    return float(weighed.rounds[letter].mean()), letter
 
 
 def _uses(letter: str, weighed: Weighed) -> float:

@@ -24,12 +24,23 @@ Floats = NDArray[np.float64]
 
 
 KEEP = "the bag of today"
+OWN = "own "
 FAR_SHARE = 0.25  # of carry: further off than any good shot strays
 
 
 def letter_of_own(name: str) -> str:
     """The letter under which one of the player's clubs is weighed."""
-    return f"own {name}"
+    return OWN + name
+
+
+def is_own(letter: str) -> bool:
+    """Whether a letter is that of one of the player's clubs."""
+    return letter.startswith(OWN)
+
+
+def called(letter: str) -> str:
+    """What is weighed under a letter, as it is called in a sentence."""
+    return f"the {letter.removeprefix(OWN)} of the bag" if is_own(letter) else letter
 
 
 @dataclass(frozen=True)

@@ -2,15 +2,16 @@
 
 from __future__ import annotations
 
-from collections.abc import Mapping, Sequence
+from collections.abc import Callable, Mapping, Sequence
 from dataclasses import dataclass
 
 import numpy as np
 from scipy.special import ndtr
 
 from ..bag import HeadType
+from ..brief import Target
 from ..thresholds import DEFAULT, Thresholds
-from ..units import mph, yards, yd_text
+from ..units import feet, mph, yards, yd_text
 from .expected import Expectation, Expected
 from .lofts import Head
 
@@ -32,12 +33,12 @@ class Offer:
 @dataclass(frozen=True)
 class Ranked:
     """An offer in its best setting. turn_deg: from the stated loft. chance: to carry into the window and land as
-    asked. supported: False when the ball is too slow for this kind of head."""
+    asked, None where nothing is asked. supported: False when the ball is too slow for this kind of head."""
 
     offer: Offer
     turn_deg: float
     expected: Expected
-    chance: float
+    chance: float | None
     supported: bool
     sentence: str
 
@@ -46,12 +47,13 @@ def shortlist(
     offers: Sequence[Offer],
     expectation: Expectation,
     *,
-    windows: Mapping[HeadType, tuple[float, float]],
+    windows: Mapping[HeadType, tuple[float, float]] | None,
     holds_deg: float | None = None,
+    demands: Sequence[Target] = (),
     thresholds: Thresholds = DEFAULT,
 ) -> list[Ranked]:
     """Rank every offer for the carry window of its kind, low and high in metres, and a landing angle to reach, None
-    for none.
+    for none. windows: None where no carry is asked. demands: what is asked of the flight or the total beside it.
 
     Empty when fewer than two of the player's clubs are known.
     """
@@ -65,10 +67,14 @@ def shortlist(
         return []
     rows: dict[str, list[Ranked]] = {}
     for (offer, turn), each in zip(settings, expected, strict=True):
-        low, high = windows[offer.head.head_type]
-        rows.setdefault(offer.head.key, []).append(_row(offer, turn, each, low, high, holds_deg, thresholds))
+        window = None if windows is None else windows[offer.head.head_type]
+        rows.setdefault(offer.head.key, []).append(_row(offer, turn, each, window, holds_deg, demands, thresholds))
     best = [_best_setting(each) for each in rows.values()]
-    return sorted(best, key=lambda row: (not row.supported, -round(row.chance, 2), row.offer.price, row.offer.name))
+    if windows is None and not demands:
+        return sorted(best, key=lambda row: (not row.supported, -row.expected.carry_m, row.offer.name))
+    return sorted(
+        best, key=lambda row: (not row.supported, -round(row.chance or 0.0, 2), row.offer.price, row.offer.name)
+    )
 
 
 def _turns(offer: Offer) -> list[float]:
@@ -77,14 +83,52 @@ def _turns(offer: Offer) -> list[float]:
 
 
 def _row(
-    offer: Offer, turn: float, each: Expected, low: float, high: float, holds: float | None, thresholds: Thresholds
+    offer: Offer,
+    turn: float,
+    each: Expected,
+    window: tuple[float, float] | None,
+    holds: float | None,
+    demands: Sequence[Target],
+    thresholds: Thresholds,
 ) -> Ranked:
-    inside = float(ndtr((high - each.carry_m) / each.carry_sd_m) - ndtr((low - each.carry_m) / each.carry_sd_m))
-    steep = 1.0
+    chance = 1.0
+    if window is not None:
+        low, high = window
+        chance *= float(ndtr((high - each.carry_m) / each.carry_sd_m) - ndtr((low - each.carry_m) / each.carry_sd_m))
     if holds is not None and each.landing_deg is not None and each.landing_sd_deg:
-        steep = float(ndtr((each.landing_deg - holds) / each.landing_sd_deg))
-    supported = _supported(each, holds, thresholds)
-    return Ranked(offer, turn, each, inside * steep, supported, _sentence(offer, each, low, high, holds, supported))
+        chance *= float(ndtr((each.landing_deg - holds) / each.landing_sd_deg))
+    for demand in demands:
+        chance *= _met(each, demand)
+    supported = window is None or _supported(each, holds, thresholds)
+    asked = window is not None or bool(demands)
+    said = _sentence(offer, each, window, holds, demands, supported)
+    return Ranked(offer, turn, each, chance if asked else None, supported, said)
+
+
+SPIN_SD = 0.08  # of its size: what is not known of the spin of a head not hit
+
+
+def _flies(each: Expected, quantity: str) -> tuple[float, float] | None:
+    """What a head should do of one reading, with one standard deviation; None where nothing can be said."""
+    known = {
+        "peak_m": (each.peak_m, each.peak_sd_m),
+        "landing_deg": (each.landing_deg, each.landing_sd_deg),
+        "spin_rpm": (each.spin_rpm, None if each.spin_rpm is None else SPIN_SD * each.spin_rpm),
+        "total_m": (None if each.roll_m is None else each.carry_m + each.roll_m, each.carry_sd_m),
+    }
+    mean, sd = known.get(quantity, (None, None))
+    return None if mean is None or not sd else (mean, sd)
+
+
+def _met(each: Expected, demand: Target) -> float:
+    """The chance that a demand is met; one that nothing can be said of changes nothing."""
+    found = _flies(each, demand.quantity)
+    if found is None:
+        return 1.0
+    mean, sd = found
+    below = 0.0 if demand.low is None else float(ndtr((demand.low - mean) / sd))
+    above = 0.0 if demand.high is None else float(ndtr((mean - demand.high) / sd))
+    return max(0.0, 1.0 - below - above)
 
 
 def _supported(each: Expected, holds: float | None, thresholds: Thresholds) -> bool:
@@ -95,12 +139,19 @@ def _supported(each: Expected, holds: float | None, thresholds: Thresholds) -> b
 
 
 def _best_setting(rows: Sequence[Ranked]) -> Ranked:
-    top = max(row.chance for row in rows)
-    worth = [row for row in rows if row.chance >= top - TURN_WORTH]
-    return min(worth, key=lambda row: (abs(row.turn_deg), -row.chance))
+    top = max(row.chance or 0.0 for row in rows)
+    worth = [row for row in rows if (row.chance or 0.0) >= top - TURN_WORTH]
+    return min(worth, key=lambda row: (abs(row.turn_deg), -(row.chance or 0.0)))
 
 
-def _sentence(offer: Offer, each: Expected, low: float, high: float, holds: float | None, supported: bool) -> str:
+def _sentence(
+    offer: Offer,
+    each: Expected,
+    window: tuple[float, float] | None,
+    holds: float | None,
+    demands: Sequence[Target],
+    supported: bool,
+) -> str:
     if not supported:
         assert each.ball_speed_mps is not None
         assert each.landing_deg is not None
@@ -108,19 +159,46 @@ def _sentence(offer: Offer, each: Expected, low: float, high: float, holds: floa
             f"Not supported by this speed: {mph(each.ball_speed_mps):.0f} mph off the face comes down at "
             f"{each.landing_deg:.0f}°."
         )
-    if each.carry_m < low:
-        carry = f"{yards(low - each.carry_m):.0f} yd short of the window"
-    elif each.carry_m > high:
-        carry = f"{yards(each.carry_m - high):.0f} yd past the window"
+    if window is None:
+        stops = "" if each.roll_m is None else f" and stop at {yd_text(each.carry_m + each.roll_m)}"
+        words = f"Should carry {yd_text(each.carry_m)}{stops}"
     else:
-        carry = f"in the window at {yd_text(each.carry_m)}"
-    if holds is None or each.landing_deg is None:
-        return f"Should be {carry}."
-    off = each.landing_deg - holds
-    flight = "and lands as asked" if off >= 0 else f"but lands {-off:.0f}° flatter than asked"
-    if round(-off) == 0:
-        flight = "and lands about as asked"
-    return f"Should be {carry} {flight}."
+        words = f"Should be {_carry_words(each.carry_m, *window)}"
+    if holds is not None and each.landing_deg is not None:
+        off = each.landing_deg - holds
+        flight = "and lands as asked" if off >= 0 else f"but lands {-off:.0f}° flatter than asked"
+        words += f" {'and lands about as asked' if round(-off) == 0 else flight}"
+    missed = [said for demand in demands if (said := _missed(each, demand))]
+    return f"{words}{', but ' + ' and '.join(missed) if missed else ''}."
+
+
+def _carry_words(carry_m: float, low: float, high: float) -> str:
+    if carry_m < low:
+        return f"{yards(low - carry_m):.0f} yd short of the window"
+    if carry_m > high:
+        return f"{yards(carry_m - high):.0f} yd past the window"
+    return f"in the window at {yd_text(carry_m)}"
+
+
+# By reading: how far a head misses what is asked, below it and above it.
+MISSES: dict[str, tuple[Callable[[float], str], str, str]] = {
+    "peak_m": (lambda by: f"{feet(by):.0f} ft", "too low", "too high"),
+    "landing_deg": (lambda by: f"{by:.0f}°", "too flat", "too steep"),
+    "spin_rpm": (lambda by: f"{round(by, -1):.0f} rpm", "short of the spin", "over the spin"),
+    "total_m": (lambda by: f"{yards(by):.0f} yd", "short of it", "past it"),
+}
+
+
+def _missed(each: Expected, demand: Target) -> str:
+    found = _flies(each, demand.quantity)
+    if found is None:
+        return ""
+    shown, under, over = MISSES[demand.quantity]
+    if demand.low is not None and found[0] < demand.low:
+        return f"{shown(demand.low - found[0])} {under}"
+    if demand.high is not None and found[0] > demand.high:
+        return f"{shown(found[0] - demand.high)} {over}"
+    return ""
 
 
 def usual_length_m(head_type: HeadType, loft_deg: float) -> float:

@@ -6,6 +6,7 @@ from collections.abc import Mapping
 from typing import Any
 
 from django.db.models import Max
+from hemicycle_core.bag import ROLL_KNOWN_FROM
 from hemicycle_core.errors import BadInput
 from hemicycle_core.flight import Air, Firmness
 from hemicycle_core.shots import FLIGHT_READINGS, FULL_SWING, Intent, Source, Strike, check_readings, fill_blanks
@@ -78,8 +79,21 @@ def take_in(
             )
         )
     made = Shot.objects.bulk_create(shots)
+    _window_by_roll(session, run, len(made))
     _bag_may_have_moved(session, run, None)
     return made
+
+
+def _window_by_roll(session: FittingSession, run: Run, fresh: int) -> None:
+    """Write down that a build's own window rests on its measured roll from now on: it changes once."""
+    if run.build.is_own:
+        return
+    counted = Shot.objects.of(session.shop_id).filter(
+        run__build=run.build, run__swing=session.swing, run__protocol=FULL_SWING, aside=False, misread=False
+    )
+    now = counted.exclude(carry_m=None).exclude(total_m=None).count()
+    if now - fresh < ROLL_KNOWN_FROM <= now:
+        note(session, None, "window.roll", f"build:{run.build_id}", letter=run.build.letter, shots=now)
 
 
 def _bag_may_have_moved(session: FittingSession, run: Run, actor: User | None) -> None:

@@ -7,6 +7,7 @@ from dataclasses import replace
 from functools import cached_property
 
 from hemicycle_core.bag import (
+    ROLL_KNOWN_FROM,
     Carried,
     Gap,
     HeadType,
@@ -46,7 +47,6 @@ BESIDE_THE_POINT = {
     "revision",
 }
 JUDGEMENTS, LINES = new_cache(), new_cache()
-ROLL_KNOWN_FROM = 5  # shots
 FILLING = {Kind.FILLS, Kind.FILLS_NOT_SETTLED}
 
 

@@ -1922,7 +1922,7 @@ export interface components {
             /** Format: double */
             total_m: number | null;
             /** Format: double */
-            chance: number;
+            chance: number | null;
             supported: boolean;
             sentence: string;
             rough: string;

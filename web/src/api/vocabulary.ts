@@ -204,6 +204,7 @@ export const VOCABULARY = {
   "offline_m",
   "longest",
   "shortest",
+  "carries",
   "depth",
   "width",
   "held",
@@ -229,10 +230,14 @@ export const VOCABULARY = {
   "offline_m",
   "longest",
   "shortest",
+  "carries",
   "depth",
   "width",
   "held",
-  "miss_cost"
+  "miss_cost",
+  "attack_deg",
+  "path_deg",
+  "face_deg"
  ],
  "lies": [
   "mat",

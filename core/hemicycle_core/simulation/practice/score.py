@@ -15,7 +15,7 @@ from ...flight import run_out
 from ...judge import Candidate, Case, Judgement, judge_session
 from ...judge.landings import landings
 from ...judge.play import ends_of, least_carry
-from ...judge.weigh import usable
+from ...judge.weigh import is_own, usable
 from ...shots import Shot, columns_of
 from ...thresholds import DEFAULT
 from ...units import metres
@@ -198,7 +198,8 @@ def until_settled(fitting: Fitting) -> Score:
         if found.choice.settled or found.choice.more is None:
             return score(fitting, judgement=found)
         letter, wanted = found.choice.more
-        room = {each: MOST_SHOTS - len(hit) for each, hit in fitting.hit_with.items() if len(hit) < MOST_SHOTS}
+        letter = OWN if is_own(letter) else letter
+        room = {each: MOST_SHOTS - len(hit) for each, hit in fitting.shots.items() if len(hit) < MOST_SHOTS}
         if letter not in room:
             if not room:
                 return score(fitting, judgement=found)

@@ -21,7 +21,7 @@ from ..schemas.shortlist import RankedOut, ShortlistOut
 
 def present_shortlist(judged: JudgedSession) -> ShortlistOut:
     session, layout = judged.rows.session, judged.bag.layout
-    if layout is None:
+    if layout is None and not judged.bag.wanted.windowless:
         return ShortlistOut(session.revision, [], "No space is in work yet. The short list follows the window.", [])
     seen = seen_of(session)
     expectation = judged.expectation(records_of(seen))
@@ -38,25 +38,30 @@ def present_shortlist(judged: JudgedSession) -> ShortlistOut:
         )
         for head in heads.values()
     ]
-    slots = [_slot(judged, slot, offers, heads, seen, expectation) for slot in layout.slots]
+    places: Sequence[Slot | None] = layout.slots if layout else [None]
+    slots = [_slot(judged, slot, offers, heads, seen, expectation) for slot in places]
     note = "" if expectation.by_flight else "No launches of the bag are known: this rests on carries alone."
     return ShortlistOut(session.revision, slots, note, left_out)
 
 
 def _slot(
     judged: JudgedSession,
-    slot: Slot,
+    slot: Slot | None,
     offers: Sequence[Offer],
     heads: Mapping[str, Head],
     seen: Sequence[HeadSeen],
     expectation: Expectation,
 ) -> list[RankedOut]:
-    landing = next((target for target in judged.bag.targets(slot) if target.quantity == "landing_deg"), None)
+    """slot: None where no carry is asked."""
+    targets = judged.bag.without_window if slot is None else judged.bag.targets(slot)
+    demands = [target for target in targets if target.quantity in judged.bag.wanted.demands]
+    landing = next((each for each in targets if each.quantity == "landing_deg" and each not in demands), None)
     rows = shortlist(
         offers,
         expectation,
-        windows={kind: _window(judged, slot, kind) for kind in SWUNG_FULL},
+        windows=None if slot is None else {kind: _window(judged, slot, kind) for kind in SWUNG_FULL},
         holds_deg=landing.low if landing else None,
+        demands=demands,
         thresholds=judged.thresholds,
     )
     shafts = list(Shaft.objects.of(judged.rows.session.shop_id))

@@ -9,9 +9,10 @@ from .words import HeadType
 
 @dataclass
 class RankedOut:
-    """A head of the rack in its best setting and what it should do. within: give or take, nine times in
-    ten. chance: to carry into the window and land as asked. players: of this shop, who hit the head;
-    won: how often it was chosen by players of about this speed. letter: of the build, where it is on the stand."""
+    """A head of the rack in its best setting and what it should do. within: give or take, nine times in ten.
+    chance: to carry into the window and fly as asked, None where nothing is asked. players: of this shop, who hit
+    the head; won: how often it was chosen by players of about this speed. letter: of the build, where it is on the
+    stand."""
 
     head: int
     shaft: int | None
@@ -30,7 +31,7 @@ class RankedOut:
     landing_deg: float | None
     landing_within_deg: float | None
     total_m: float | None
-    chance: float
+    chance: float | None
     supported: bool
     sentence: str
     rough: str

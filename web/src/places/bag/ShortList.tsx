@@ -20,7 +20,7 @@ const keyOf = (row: Ranked) => `${row.head} ${row.set_loft_deg}`;
 function firstOnes(list: Shortlist | undefined): string[] {
 	const rows = (list?.slots ?? []).flat();
 	const open = rows.filter(
-		(row) => row.supported && !row.letter && row.shaft !== null && row.chance >= WORTH,
+		(row) => row.supported && !row.letter && row.shaft !== null && (row.chance ?? 0) >= WORTH,
 	);
 	return [...new Set(open.map(keyOf))].slice(0, FIRST);
 }
@@ -66,7 +66,7 @@ export function ShortList({ session, act, busy }: Pick<PlaceProps, "session" | "
 								<th scope="col">Should carry</th>
 								<th scope="col">Lands</th>
 								<th scope="col">Peak</th>
-								<th scope="col">In the window</th>
+								<th scope="col">{session.bag.wanted.wish === "gap" ? "In the window" : "As asked"}</th>
 								<th scope="col">Price</th>
 							</tr>
 						</thead>
@@ -124,6 +124,7 @@ function SlotWords({
 }) {
 	const carry = targetOf(session, index, "carry_m");
 	const landing = targetOf(session, index, "landing_deg");
+	if (!carry) return session.bag.headline;
 	return (
 		<>
 			<strong>{many ? `Slot ${index + 1}: ` : ""}</strong>
@@ -193,7 +194,7 @@ function Row({
 				<span className="quiet text-sm">{row.peak_m === null ? "" : "ft"}</span>
 			</td>
 			<td>
-				<Chance share={row.supported ? row.chance : null} />
+				{row.supported && row.chance === null ? "–" : <Chance share={row.supported ? row.chance : null} />}
 			</td>
 			<td>{row.price}</td>
 		</tr>

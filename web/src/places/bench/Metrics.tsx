@@ -5,7 +5,7 @@ import { VOCABULARY } from "../../api/vocabulary";
 import { Gate } from "../../instruments/gate/Gate";
 import { spanOf } from "../../instruments/scale";
 import { wantedOf } from "../../session/gates";
-import { besideOf, candidatesOf } from "../../session/select";
+import { besideOf, candidatesOf, carriesOf } from "../../session/select";
 import { Letter, letterColour } from "../../ui/Letter";
 import { Said } from "../../ui/Said";
 import { Sheet } from "../../ui/Sheet";
@@ -32,6 +32,7 @@ function lengths(label: string, value: (build: Build) => Metres | null) {
 
 export const labelOf = (column: Column): string => {
 	if (column === "held") return "On the job, balls";
+	if (column === "carries") return "Every carry, yd";
 	const made = MADE[column];
 	if (made) return made.label;
 	const { label, unit } = shownAs(column);
@@ -121,6 +122,7 @@ export function Metrics({ session, bench }: { session: Session; bench: Bench | u
 						{columnsOf(session).map((column) => (
 							<Line
 								key={column}
+								session={session}
 								column={column}
 								builds={builds}
 								all={all}
@@ -138,6 +140,7 @@ export function Metrics({ session, bench }: { session: Session; bench: Bench | u
 }
 
 interface LineProps {
+	session: Session;
 	column: Column;
 	builds: Build[];
 	all: boolean;
@@ -145,11 +148,28 @@ interface LineProps {
 	wide: string;
 }
 
-function Line({ column, builds, all, reference, wide }: LineProps) {
+/** Every carry that counts, in the order they were hit. */
+function Carries({ session, builds }: { session: Session; builds: Build[] }) {
+	return (
+		<tr>
+			<td>{labelOf("carries")}</td>
+			{builds.map((build) => (
+				<td key={build.id} className="quiet text-[12.5px] leading-tight whitespace-normal!">
+					{carriesOf(session, build.id)
+						.map((carry) => figure(carry))
+						.join(" ")}
+				</td>
+			))}
+		</tr>
+	);
+}
+
+function Line({ session, column, builds, all, reference, wide }: LineProps) {
 	const made = MADE[column];
 	const of = (build: Build): number | null =>
 		made ? made.value(build) : ((all ? build.averages_all : build.averages)[column] ?? null);
 	const there = builds.map(of).filter((value): value is number => value !== null);
+	if (column === "carries") return <Carries session={session} builds={builds} />;
 	if (column === "held" ? builds.every((build) => !build.held) : there.length === 0) return null;
 	const base = reference ? of(reference) : null;
 	const show = (value: number) => (made ? made.show(value) : reading(column, value));
