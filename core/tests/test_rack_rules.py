@@ -18,7 +18,6 @@ from hemicycle_core.rack.eligible import (
     check_shaft,
     goes_into,
     same_setting,
-    settings_of,
     why_not,
 )
 from hemicycle_core.rack.specification import Specification, build_name, detail, sheet
@@ -67,7 +66,7 @@ def test_what_cannot_be_handed_over_built_or_turned_is_refused_with_the_reason()
 )
 def test_a_sleeve_offers_settings_it_can_be_turned_to_the_stated_one_among_them(sleeve, lofts):
     head = replace(HEAD, sleeve_deg=sleeve)
-    assert settings_of(head) == lofts
+    assert head.lofts_deg == lofts
     for loft in lofts:
         check_setting(head, loft)
     assert same_setting(22.0, 22.04) and not same_setting(22.0, 22.5) and not same_setting(None, None)

@@ -38,6 +38,12 @@ ADDRESSES = {
     "bays/<int:bay_id>/keys": ("GET", "POST"),
     "keys/<int:key_id>": ("DELETE",),
     "rack": ("GET",),
+    "rack/heads": ("POST",),
+    "rack/heads/<int:head_id>": ("PUT", "PATCH"),
+    "rack/shafts": ("POST",),
+    "rack/shafts/<int:shaft_id>": ("PUT", "PATCH"),
+    "rack/file": ("POST",),
+    r"^rack/(?P<what>heads|shafts)\.csv$": ("GET",),
     "checks-due": ("GET",),
     "sessions": ("GET", "POST"),
     "sessions/<int:session_id>": ("GET",),
@@ -76,6 +82,13 @@ ADDRESSES = {
     "feed/shots": ("POST",),
 }
 OWNERS_ONLY = {
+    ("rack/heads", "POST"),
+    ("rack/heads/<int:head_id>", "PUT"),
+    ("rack/heads/<int:head_id>", "PATCH"),
+    ("rack/shafts", "POST"),
+    ("rack/shafts/<int:shaft_id>", "PUT"),
+    ("rack/shafts/<int:shaft_id>", "PATCH"),
+    ("rack/file", "POST"),
     ("shop", "PUT"),
     ("shop/rules", "PUT"),
     ("bays/<int:bay_id>", "PUT"),
@@ -91,6 +104,12 @@ OWNERS_ONLY = {
 OPEN = {"me", "sign-in"}
 ROWS = [(address, method) for address, methods in ADDRESSES.items() for method in methods]
 SHOT = {"id": "first", "readings": {"carry_m": 160.0}}
+HEAD = {
+    "maker": "Corbrae", "model": "Ness", "label": "7W", "head_type": "fairway", "loft_deg": 21, "length_in": 42,
+    "price": 300,
+}  # fmt: skip
+SHAFT = {"name": "Test 60", "flex": "R", "weight_g": 60, "material": "graphite", "tip_in": 0.335, "fits": ["fairway"]}
+FILE = "maker,model,label,type,loft_deg,length_in,price\nCorbrae,Ness,5W,fairway,18,42.5,300\n"
 BODIES = {
     "brief": {"now": {"miss": "left", "firmness": "soft", "jobs": []}},
     "gap": {"rule": "even_steps", "clubs_to_place": 2},
@@ -107,6 +126,11 @@ BODIES = {
     "swing": {"changed": True},
     "day": {"kind": "fast"},
     "pinned": {"pinned": True},
+    "rack/file": {"what": "heads", "text": FILE},
+    "rack/heads": HEAD,
+    "rack/shafts": SHAFT,
+    "rack/heads/<int:head_id>": {**HEAD, "retired": True},
+    "rack/shafts/<int:shaft_id>": {**SHAFT, "retired": True},
     "columns": {"columns": ["carry_m", "total_m"]},
     "shop": {"values": {"sure": 0.85}},
     "ask": {"intent": "low", "protocol": "shaped"},
@@ -139,11 +163,13 @@ def fill(session, shop):
     waits = TrayShot.objects.create(shop=shop, bay=bay, feed_id="kept", readings={"carry_m": 150.0})
     ids = {"session_id": session.pk, "build_id": build.pk, "shot_id": shot.pk, "bay_id": bay.pk}
     ids |= {"plan_id": plan.pk, "import_id": imported.pk, "customer_id": session.customer_id}
+    ids |= {"head_id": build.head_id, "shaft_id": build.shaft_id}
     ids |= {"user_id": person(shop, "third").pk, "key_id": FeedKey.objects.get().pk}
     other = add_customer(session.fitter, name="Ada Field", hand="right")
     TrayShot.objects.create(shop=shop, bay=bay, feed_id="away", readings={"carry_m": 150.0}, put_away_at=timezone.now())
 
     def filled(address):
+        address = address.replace(r"^rack/(?P<what>heads|shafts)\.csv$", "rack/heads.csv")
         body = BODIES.get(address) or BODIES.get(address.rsplit("/", 1)[-1], {})
         if address in ("customers", "customers/<int:customer_id>"):
             body = {"name": "New"}
@@ -234,7 +260,8 @@ def test_lists_hold_only_the_shops_own(session, stranger):
     assert client.get("/api/sessions").json()["results"] == []
     assert client.get("/api/checks-due").json()["checks"] == []
     assert client.get("/api/customers").json() == []
-    assert client.get("/api/rack").json() == {"heads": [], "shafts": []}
+    rack = client.get("/api/rack").json()
+    assert (rack["heads"], rack["shafts"]) == ([], [])
 
 
 def test_signing_in_is_throttled_and_needs_the_csrf_token(fitter, settings):

@@ -14,9 +14,21 @@ SAME_LOFT_DEG = 0.05  # settings nearer than this are one
 
 
 @dataclass(frozen=True)
+class Position:
+    """One position of a sleeve by its name, against the stated head, degrees: more loft, more upright, face closed
+    positive."""
+
+    name: str
+    loft_deg: float = 0.0
+    lie_deg: float = 0.0
+    face_deg: float = 0.0
+
+
+@dataclass(frozen=True)
 class RackHead:
-    """A head as it stands on the rack. sleeve_deg: how far it turns either way, 0 for bonded. tip_in: bore of the
-    hosel, inches. price: None where it has none."""
+    """A head as it stands on the rack. sleeve_deg: how far it turns either way, 0 for bonded; positions: the sleeve's
+    own table, where the shop has it, in place of that. left_handed, right_handed: for whom it is made. tip_in: bore of
+    the hosel, inches. price: None where it has none."""
 
     name: str
     head_type: HeadType
@@ -26,6 +38,30 @@ class RackHead:
     stock: int = 1
     tip_in: float = 0.37
     price: float | None = None
+    positions: tuple[Position, ...] = ()
+    right_handed: bool = True
+
+    @property
+    def lofts_deg(self) -> list[float]:
+        """The lofts its sleeve offers, each once, the stated one among them; none for a bonded head."""
+        if self.positions:
+            return sorted({round(self.loft_deg + each.loft_deg, 3) for each in self.positions} | {self.loft_deg})
+        if not self.sleeve_deg:
+            return []
+        step = 1.0 if self.sleeve_deg % 1 == 0 else 0.5
+        count = round(2 * self.sleeve_deg / step) + 1
+        return [self.loft_deg - self.sleeve_deg + index * step for index in range(count)]
+
+    @property
+    def turns_deg(self) -> tuple[float, float]:
+        """How far its sleeve turns down and up from the stated loft, both positive; nought for a bonded head."""
+        lofts = self.lofts_deg or [self.loft_deg]
+        return self.loft_deg - min(lofts), max(lofts) - self.loft_deg
+
+    def position_of(self, loft_deg: float) -> Position | None:
+        """The position that gives a loft, of several the one with the least face and lie; None without a table."""
+        there = [each for each in self.positions if same_setting(self.loft_deg + each.loft_deg, loft_deg)]
+        return min(there, key=lambda each: (abs(each.face_deg), abs(each.lie_deg), each.name), default=None)
 
 
 def why_not(
@@ -34,6 +70,8 @@ def why_not(
     """Why a head is left off the short list, in a few words; empty when it is not."""
     if left_handed and not head.left_handed:
         return "not made left-handed"
+    if not left_handed and not head.right_handed:
+        return "made left-handed only"
     if head.stock == 0:
         return "none in stock"
     if head.head_type in vetoed:
@@ -47,6 +85,8 @@ def check_can_be_had(head: RackHead, *, left_handed: bool) -> None:
     """Raise BadInput for a head that this shop cannot hand this player."""
     if left_handed and not head.left_handed:
         raise BadInput(f"The {head.name} is not made left-handed.", field="head")
+    if not left_handed and not head.right_handed:
+        raise BadInput(f"The {head.name} is made left-handed only.", field="head")
     if head.stock == 0:
         raise BadInput(f"The {head.name} cannot be had now: there is none in stock.", field="head")
 
@@ -67,18 +107,17 @@ def check_shaft(name: str, fits: Collection[str], tip_in: float, head: RackHead)
 
 def check_setting(head: RackHead, loft_deg: float) -> None:
     """Raise BadInput for a loft that no turn of the sleeve gives."""
-    if abs(loft_deg - head.loft_deg) > head.sleeve_deg + 1e-6:
-        can = f"turns {head.sleeve_deg:g}° either way" if head.sleeve_deg else "is bonded and does not turn"
-        raise BadInput(f"The {head.name} {can}.", field="set_loft_deg")
-
-
-def settings_of(head: RackHead) -> list[float]:
-    """The lofts a sleeve offers, degrees, the stated one among them; none for a bonded head."""
-    if not head.sleeve_deg:
-        return []
-    step = 1.0 if head.sleeve_deg % 1 == 0 else 0.5
-    count = round(2 * head.sleeve_deg / step) + 1
-    return [head.loft_deg - head.sleeve_deg + index * step for index in range(count)]
+    if same_setting(loft_deg, head.loft_deg):
+        return
+    lofts = head.lofts_deg
+    if not lofts:
+        raise BadInput(f"The {head.name} is bonded and does not turn.", field="set_loft_deg")
+    inside = min(lofts) - 1e-6 <= loft_deg <= max(lofts) + 1e-6
+    if head.positions and not any(same_setting(loft_deg, each) for each in lofts):
+        offered = ", ".join(f"{each:g}°" for each in lofts)
+        raise BadInput(f"No position of the {head.name} gives {loft_deg:g}°: {offered}.", field="set_loft_deg")
+    if not inside:
+        raise BadInput(f"The {head.name} turns {head.sleeve_deg:g}° either way.", field="set_loft_deg")
 
 
 def same_setting(loft_deg: float | None, other_deg: float | None) -> bool:

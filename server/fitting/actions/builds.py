@@ -177,6 +177,9 @@ def add_candidates(actor: User, session_id: int, wanted: Sequence[CandidateChoic
 def _candidate(session: FittingSession, wanted: CandidateChoice) -> Build:
     head = Head.objects.one(session.shop_id, wanted.head)
     shaft = Shaft.objects.one(session.shop_id, wanted.shaft)
+    for part, what in ((head, f"{head.model} {head.label}"), (shaft, shaft.name)):
+        if part.retired_at is not None:
+            raise BadInput(f"The {what} was taken off the rack.", field="head" if part is head else "shaft")
     check_can_be_had(head.for_core, left_handed=session.customer.hand == "left")
     check_shaft(shaft.name, shaft.fits, shaft.tip_in, head.for_core)
     loft = head.loft_deg if wanted.set_loft_deg is None else wanted.set_loft_deg

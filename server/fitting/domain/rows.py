@@ -154,6 +154,6 @@ def read_rows(session: FittingSession) -> SessionRows:
         overrides=list(TargetOverride.objects.of(shop).filter(session=session)),
         versions=list(WindowVersion.objects.of(shop).filter(session=session)),
         imports=list(ShotImport.objects.of(shop).filter(session=session).defer("text")),
-        heads=list(Head.objects.of(shop)),
+        heads=list(Head.objects.of(shop).filter(retired_at=None)),
         hold=BayHold.objects.of(shop).filter(bay=session.bay_id).select_related("session__customer").first(),
     )

@@ -94,15 +94,15 @@ class JudgedSession:
         return any(line.carry_m[-1] >= slot.low_m for line in self.lines.values())
 
     def candidate(self, build: Build) -> Candidate:
-        sleeve = build.head.sleeve_deg if build.head else 0.0
+        down, up = build.head.for_core.turns_deg if build.head else (0.0, 0.0)
         turned = build.set_loft_deg - build.head.loft_deg if build.head and build.set_loft_deg is not None else 0.0
         return Candidate(
             letter=build.letter,
             name=build.name,
             head_type=HeadType(build.head_type),
             shots=self.rows.shots_of(build),
-            up_deg=max(sleeve - turned, 0.0),
-            down_deg=max(sleeve + turned, 0.0),
+            up_deg=max(up - turned, 0.0),
+            down_deg=max(down + turned, 0.0),
             loft_deg=build.set_loft_deg,
             next_heads=self.rows.next_heads(build),
             air=self.rows.air_of(build),
@@ -233,7 +233,7 @@ class JudgedSession:
         session = {name: value for name, value in vars(self.rows.session).items() if name not in BESIDE_THE_POINT}
         rows = [[vars(row) for row in table] for table in (self.rows.builds, self.rows.jobs, self.rows.overrides)]
         shown = [{k: v for k, v in row.items() if not k.startswith("_")} for table in rows for row in table]
-        shown += [{"sleeve": build.head.sleeve_deg if build.head else None} for build in self.rows.builds]
+        shown += [{"sleeve": build.head.for_core.lofts_deg if build.head else None} for build in self.rows.builds]
         shown += [{"rack": head.pk, "loft": head.loft_deg, "had": bool(head.stock)} for head in self.rows.heads]
         kept = {k: v for k, v in session.items() if not k.startswith("_")}
         bay = self.rows.session.bay

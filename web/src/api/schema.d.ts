@@ -427,6 +427,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** @description The whole rack with what was taken off it. */
         get: operations["rack"];
         put?: never;
         post?: never;
@@ -434,6 +435,110 @@ export interface paths {
         options?: never;
         head?: never;
         patch?: never;
+        trace?: never;
+    };
+    "/api/rack/{what}.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description Everything on the rack as CSV; what was taken off it is left out. */
+        get: operations["rack_csv"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rack/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Look at a file of heads or shafts, or take in the rows of it that can go in. Owners only. */
+        post: operations["rack_file"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rack/heads": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Owners only. */
+        post: operations["add_head"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rack/heads/{head_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description Owners only. Builds made of it stay as they were hit. */
+        put: operations["change_head"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        /** @description Owners only: off the rack, or back on it. */
+        patch: operations["retire_head"];
+        trace?: never;
+    };
+    "/api/rack/shafts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Owners only. */
+        post: operations["add_shaft"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rack/shafts/{shaft_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description Owners only. */
+        put: operations["change_shaft"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        /** @description Owners only: off the rack, or back on it. */
+        patch: operations["retire_shaft"];
         trace?: never;
     };
     "/api/sessions": {
@@ -1106,6 +1211,8 @@ export interface components {
                 [key: string]: string;
             };
         };
+        /** @enum {string} */
+        Bend: "unknown" | "low" | "mid" | "high";
         BoardLine: {
             build: number;
             letter: string;
@@ -1487,6 +1594,8 @@ export interface components {
         };
         /** @enum {string} */
         GapRule: "roll_out" | "carry_only" | "even_steps";
+        /** @enum {string} */
+        Hand: "right" | "left" | "both";
         HandoverOut: {
             session: number;
             revision: number;
@@ -1508,6 +1617,42 @@ export interface components {
             /** Format: date */
             next_check: string;
         };
+        HeadHistory: {
+            players: number;
+            won: number;
+            /** Format: double */
+            speed_share: number | null;
+            /** Format: double */
+            launch_deg: number | null;
+            /** Format: double */
+            spin_share: number | null;
+        };
+        HeadInRequest: {
+            maker: string;
+            model: string;
+            label: string;
+            head_type: components["schemas"]["HeadType"];
+            /** Format: double */
+            loft_deg: number;
+            /** Format: double */
+            length_in: number;
+            /** Format: double */
+            price: number;
+            /** Format: double */
+            lie_deg?: number | null;
+            /** Format: double */
+            sleeve_deg?: number;
+            positions?: components["schemas"]["PositionRequest"][];
+            /** Format: double */
+            tip_in?: number;
+            hand?: components["schemas"]["Hand"];
+            sole?: string;
+            /** Format: double */
+            bounce_deg?: number | null;
+            head_g?: number | null;
+            made?: components["schemas"]["Made"];
+            stock?: number;
+        };
         HeadOut: {
             id: number;
             maker: string;
@@ -1517,14 +1662,30 @@ export interface components {
             /** Format: double */
             loft_deg: number;
             /** Format: double */
+            lie_deg: number | null;
+            /** Format: double */
             length_m: number;
             /** Format: double */
+            length_in: number;
+            /** Format: double */
             sleeve_deg: number;
+            positions: components["schemas"]["Position"][];
+            lofts_deg: number[];
+            /** Format: double */
+            tip_in: number;
+            hand: components["schemas"]["Hand"];
             left_handed: boolean;
+            right_handed: boolean;
             sole: string;
+            /** Format: double */
+            bounce_deg: number | null;
+            head_g: number | null;
+            made: components["schemas"]["Made"];
             stock: number;
             price: string;
             shafts: number[];
+            retired: boolean;
+            history: components["schemas"]["HeadHistory"];
         };
         /** @enum {string} */
         HeadType: "driver" | "fairway" | "hybrid" | "utility" | "iron" | "wedge" | "putter";
@@ -1677,6 +1838,8 @@ export interface components {
             name: string;
             why: string;
         };
+        /** @enum {string} */
+        Made: "unknown" | "forged" | "cast" | "hollow";
         MappedColumnRequest: {
             header: string;
             key: string;
@@ -1802,6 +1965,9 @@ export interface components {
             now?: components["schemas"]["BriefFieldsRequest"];
             was?: components["schemas"]["BriefFieldsRequest"] | null;
         };
+        PatchedRetiredInRequest: {
+            retired?: boolean;
+        };
         PatternOut: {
             /** Format: double */
             carry_m: number;
@@ -1886,12 +2052,47 @@ export interface components {
             /** Format: double */
             right: number;
         };
+        Position: {
+            name: string;
+            /** Format: double */
+            loft_deg?: number;
+            /** Format: double */
+            lie_deg?: number;
+            /** Format: double */
+            face_deg?: number;
+        };
+        PositionRequest: {
+            name: string;
+            /** Format: double */
+            loft_deg?: number;
+            /** Format: double */
+            lie_deg?: number;
+            /** Format: double */
+            face_deg?: number;
+        };
         PutAwayInRequest: {
             shots: number[];
         };
+        RackFileInRequest: {
+            what: components["schemas"]["WhatEnum"];
+            text: string;
+            only_look?: boolean;
+        };
+        RackFileOut: {
+            rows: number;
+            added: number;
+            changed: number;
+            problems: components["schemas"]["RackProblem"][];
+        };
         RackOut: {
+            may_change: boolean;
             heads: components["schemas"]["HeadOut"][];
             shafts: components["schemas"]["ShaftOut"][];
+        };
+        RackProblem: {
+            line: number;
+            column: string;
+            sentence: string;
         };
         RankedOut: {
             head: number;
@@ -2037,12 +2238,37 @@ export interface components {
             /** Format: double */
             set_loft_deg: number;
         };
+        ShaftInRequest: {
+            name: string;
+            flex: string;
+            weight_g: number;
+            material: string;
+            /** Format: double */
+            tip_in: number;
+            fits: components["schemas"]["HeadType"][];
+            bend?: components["schemas"]["Bend"];
+            /** Format: double */
+            balance?: number | null;
+            /** Format: double */
+            length_in?: number | null;
+            stock?: number;
+        };
         ShaftOut: {
             id: number;
             name: string;
             flex: string;
             weight_g: number;
             material: string;
+            /** Format: double */
+            tip_in: number;
+            fits: components["schemas"]["HeadType"][];
+            bend: components["schemas"]["Bend"];
+            /** Format: double */
+            balance: number | null;
+            /** Format: double */
+            length_in: number | null;
+            stock: number;
+            retired: boolean;
         };
         /** @enum {string} */
         ShapeEnum: "any" | "straight" | "draw" | "fade";
@@ -2276,6 +2502,8 @@ export interface components {
             at_first: string;
             shape: string;
         };
+        /** @enum {string} */
+        WhatEnum: "heads" | "shafts";
         WhatIfOut: {
             build: number;
             letter: string;
@@ -3175,6 +3403,195 @@ export interface operations {
             cookie?: never;
         };
         requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RackOut"];
+                };
+            };
+        };
+    };
+    rack_csv: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                what: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description CSV, as it is read again */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    rack_file: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RackFileInRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RackFileOut"];
+                };
+            };
+        };
+    };
+    add_head: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HeadInRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RackOut"];
+                };
+            };
+        };
+    };
+    change_head: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                head_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HeadInRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RackOut"];
+                };
+            };
+        };
+    };
+    retire_head: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                head_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["PatchedRetiredInRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RackOut"];
+                };
+            };
+        };
+    };
+    add_shaft: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShaftInRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RackOut"];
+                };
+            };
+        };
+    };
+    change_shaft: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                shaft_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShaftInRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RackOut"];
+                };
+            };
+        };
+    };
+    retire_shaft: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                shaft_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["PatchedRetiredInRequest"];
+            };
+        };
         responses: {
             200: {
                 headers: {

@@ -15,6 +15,7 @@ import { SessionFrame } from "./SessionFrame";
 import { SignIn, SignInOver } from "./SignIn";
 
 const Shop = lazy(() => import("../places/shop/Shop"));
+const Rack = lazy(() => import("../places/rack/Rack"));
 const Customer = lazy(() => import("../places/customer/Customer"));
 const CustomerPage = lazy(() => import("../places/handover/CustomerPage"));
 
@@ -94,6 +95,14 @@ export function App() {
 						element={
 							<Suspense fallback={<Waiting what="the shop" />}>
 								<Shop />
+							</Suspense>
+						}
+					/>
+					<Route
+						path="/rack"
+						element={
+							<Suspense fallback={<Waiting what="the rack" />}>
+								<Rack />
 							</Suspense>
 						}
 					/>

@@ -6,7 +6,6 @@ from collections.abc import Mapping, Sequence
 
 from hemicycle_core.bag import HeadType
 from hemicycle_core.judge.held import held_on
-from hemicycle_core.rack.eligible import settings_of
 from hemicycle_core.rack.specification import Specification, detail, shaft_words
 from hemicycle_core.samples import certainty, cost_of_a_miss, pattern
 from hemicycle_core.samples.averages import average, smash, values_of
@@ -76,7 +75,7 @@ def present_build(judged: JudgedSession, build: Build) -> BuildOut:
         accepted=build.accepted_at is not None,
         liking=Liking(build.liking),
         turned_from=build.turned_from.letter if build.turned_from else "",
-        settings_deg=settings_of(build.head.for_core) if build.head else [],
+        settings_deg=build.head.for_core.lofts_deg if build.head else [],
         carry_m=carried.carry_m if carried else None,
         total_m=carried.total_m if carried else None,
         carry_from=_carry_from(judged, build),

@@ -64,7 +64,8 @@ def _slot(
         demands=demands,
         thresholds=judged.thresholds,
     )
-    shafts = list(Shaft.objects.of(judged.rows.session.shop_id))
+    there = Shaft.objects.of(judged.rows.session.shop_id).filter(retired_at=None).exclude(stock=0)
+    shafts = list(there)
     return [_row(judged, row, heads[row.offer.head.key], shafts, seen) for row in rows]
 
 
@@ -79,7 +80,7 @@ def _can_be_had(judged: JudgedSession) -> tuple[dict[str, Head], list[str]]:
     vetoed = [HeadType(kind) for kind, liking in session.likes.items() if liking == Liking.VETOED]
     budget = None if session.budget is None else float(session.budget)
     there, out = {}, []
-    for head in Head.objects.of(session.shop_id).filter(head_type__in=SWUNG_FULL):
+    for head in Head.objects.of(session.shop_id).filter(head_type__in=SWUNG_FULL, retired_at=None):
         why = why_not(head.for_core, left_handed=judged.rows.left_handed, vetoed=vetoed, budget=budget)
         if why:
             out.append(f"{head.label} {head.maker}: {why}.")

@@ -11,9 +11,12 @@ import { Sheet } from "../../ui/Sheet";
 import { typedNumber } from "../../ui/typed";
 
 const KINDS: Record<string, string> = {
+	driver: "Drivers",
 	fairway: "Fairway woods",
 	hybrid: "Hybrids",
 	utility: "Utility irons",
+	iron: "Irons",
+	wedge: "Wedges",
 };
 
 export function RackPicker({
@@ -32,16 +35,19 @@ export function RackPicker({
 			</p>
 			{rack.data ? (
 				<div className="space-y-5">
-					{Object.entries(KINDS).map(([kind, title]) => (
-						<section key={kind}>
-							<h3 className="mb-1">{title}</h3>
-							<ul className="divide-y divide-base-300 border-y border-base-300">
-								{rack.data.heads
-									.filter(
-										(head) =>
-											head.head_type === kind && (session.customer.hand !== "left" || head.left_handed),
-									)
-									.map((head) => (
+					{Object.entries(KINDS).map(([kind, title]) => {
+						const there = rack.data.heads.filter(
+							(head) =>
+								head.head_type === kind &&
+								!head.retired &&
+								(session.customer.hand === "left" ? head.left_handed : head.right_handed),
+						);
+						if (there.length === 0) return null;
+						return (
+							<section key={kind}>
+								<h3 className="mb-1">{title}</h3>
+								<ul className="divide-y divide-base-300 border-y border-base-300">
+									{there.map((head) => (
 										<HeadRow
 											key={head.id}
 											head={head}
@@ -51,9 +57,10 @@ export function RackPicker({
 											busy={busy}
 										/>
 									))}
-							</ul>
-						</section>
-					))}
+								</ul>
+							</section>
+						);
+					})}
 				</div>
 			) : (
 				<Waiting what="the rack" />
@@ -74,7 +81,10 @@ function HeadRow({ head, rack, session, act, busy }: RowProps) {
 			<span className="flex items-center gap-2">
 				<span className="num text-lg">{head.label}</span> <span className="num">{head.loft_deg}°</span>
 				<span className="quiet truncate text-sm">
-					{head.maker} {head.model}, {head.sleeve_deg ? `sleeve ±${head.sleeve_deg}°` : "bonded"}
+					{head.maker} {head.model},{" "}
+					{head.lofts_deg.length
+						? `sleeve ${Math.min(...head.lofts_deg)}° to ${Math.max(...head.lofts_deg)}°`
+						: "bonded"}
 					{head.sole ? `, ${head.sole} sole` : ""}
 				</span>
 				{standing.map((build) => (

@@ -3,46 +3,28 @@
 import { fireEvent, screen, waitFor, within } from "@testing-library/react";
 import { afterEach, expect, test } from "vitest";
 import type { Rack, Session } from "../../api/client";
+import { head, shaft } from "../../tests/rack";
 import { m, session } from "../../tests/session";
 import { changes, clear, serve, show } from "../../tests/stage";
 import { RackPicker } from "./RackPicker";
 
 afterEach(clear);
 
-const head = (
-	id: number,
-	label: string,
-	more: Partial<Rack["heads"][number]> = {},
-): Rack["heads"][number] => ({
-	id,
-	maker: "Brackwater",
-	model: "Skerry",
-	label,
-	head_type: "hybrid",
-	loft_deg: 22,
-	length_m: m(1.016),
-	sleeve_deg: 2,
-	left_handed: true,
-	sole: "",
-	stock: 1,
-	price: "279.00",
-	shafts: [20, 21],
-	...more,
-});
-const shaft = (id: number, name: string, grams: number) => ({
-	id,
-	name,
-	flex: "R",
-	weight_g: grams,
-	material: "graphite",
-});
 const rack: Rack = {
+	may_change: false,
 	heads: [
-		head(1, "4H"),
-		head(2, "5H", { loft_deg: 25, left_handed: false, sleeve_deg: 0, sole: "narrow", shafts: [21] }),
-		head(3, "9W", { head_type: "fairway", loft_deg: 24, stock: 0, shafts: [] }),
+		head(1, "4H", { sole: "", shafts: [20, 21] }),
+		head(2, "5H", {
+			loft_deg: 25,
+			left_handed: false,
+			sleeve_deg: 0,
+			lofts_deg: [],
+			sole: "narrow",
+			shafts: [21],
+		}),
+		head(3, "9W", { head_type: "fairway", loft_deg: 24, sole: "", stock: 0, shafts: [] }),
 	],
-	shafts: [shaft(20, "Fenlark 65 H", 65), shaft(21, "Wexmoor 85", 85)],
+	shafts: [shaft(20, "Fenlark 65 H"), shaft(21, "Wexmoor 85", { weight_g: 85 })],
 };
 
 function open(of: Session = session) {
@@ -60,7 +42,7 @@ test("each head offers the shafts that go into it, and says sleeve, sole and wha
 		[...(await row(label)).querySelectorAll("option")].map((each) => each.textContent);
 	expect(await options("4H")).toEqual(["Fenlark 65 H, 65 g R", "Wexmoor 85, 85 g R"]);
 	expect(await options("5H")).toEqual(["Wexmoor 85, 85 g R"]);
-	expect((await row("4H")).textContent).toContain("sleeve ±2°");
+	expect((await row("4H")).textContent).toContain("sleeve 20° to 24°");
 	expect((await row("4H")).textContent).toContain("A"); // 4H 22° is on the stand as A
 	expect((await row("5H")).textContent).toContain("bonded, narrow sole");
 });

@@ -31,6 +31,9 @@ export function Desk({ me, onSignOut, onHelp }: { me: Me; onSignOut: () => void;
 			<header className="flex items-center gap-4 py-4">
 				<Mark />
 				<h1 className="flex-1 text-xl">{me.shop}</h1>
+				<Link to="/rack" className="px-2 py-2 font-semibold underline">
+					Rack
+				</Link>
 				<Link to="/shop" className="px-2 py-2 font-semibold underline">
 					Shop
 				</Link>

@@ -1,0 +1,155 @@
+"""What stands on a shop's rack: heads and shafts as they are described, and whether a description can be true."""
+
+from __future__ import annotations
+
+import math
+from collections.abc import Sequence
+from dataclasses import dataclass
+from enum import StrEnum
+
+from ..errors import BadInput
+from ..heads import HEAD_WORDS, HeadType
+from .eligible import Position
+
+
+class Hand(StrEnum):
+    """For which players a head is made."""
+
+    RIGHT = "right"
+    LEFT = "left"
+    BOTH = "both"
+
+
+class Made(StrEnum):
+    """How a head is made, which says how far it may be bent."""
+
+    UNKNOWN = "unknown"
+    FORGED = "forged"
+    CAST = "cast"
+    HOLLOW = "hollow"
+
+
+class Bend(StrEnum):
+    """How a shaft bends as makers class it: how high it is said to launch."""
+
+    UNKNOWN = "unknown"
+    LOW = "low"
+    MID = "mid"
+    HIGH = "high"
+
+
+# How far a head may be bent in loft or lie, degrees, unless its maker says otherwise: a forged one by two, a cast one
+# by one, a hollow one not at all (domain of the bench; the maker's word comes first).
+MOST_BEND_DEG = {Made.FORGED: 2.0, Made.UNKNOWN: 2.0, Made.CAST: 1.0, Made.HOLLOW: 0.0}
+LOFTS: dict[HeadType, tuple[float, float]] = {
+    HeadType.DRIVER: (6, 16), HeadType.FAIRWAY: (11, 32), HeadType.HYBRID: (14, 36), HeadType.UTILITY: (14, 36),
+    HeadType.IRON: (14, 52), HeadType.WEDGE: (42, 66),
+}  # fmt: skip
+LENGTHS_IN, LONGEST_IN = (30.0, 48.0), 48.0  # the rules' limit for all but putters
+LIES_DEG, BOUNCES_DEG, HEAD_G, SHAFT_G = (48.0, 70.0), (-4.0, 20.0), (150, 400), (30, 150)
+TIPS_IN, MOST_POSITIONS, MOST_STOCK = (0.3, 0.5), 24, 999
+MOST_TEXT = 40
+
+
+@dataclass(frozen=True)
+class HeadSpec:
+    """A head as a shop describes it. Degrees, inches, grams; lie, bounce and weight None where unknown. sleeve_deg: how
+    far it turns either way, 0 for bonded; positions: the sleeve's own table, where the shop has it, in place of that.
+    stock: 0 cannot be had."""
+
+    maker: str
+    model: str
+    label: str
+    head_type: HeadType
+    loft_deg: float
+    length_in: float
+    price: float
+    lie_deg: float | None = None
+    sleeve_deg: float = 0.0
+    positions: tuple[Position, ...] = ()
+    tip_in: float = 0.37
+    hand: Hand = Hand.BOTH
+    sole: str = ""
+    bounce_deg: float | None = None
+    head_g: int | None = None
+    made: Made = Made.UNKNOWN
+    stock: int = 1
+
+
+@dataclass(frozen=True)
+class ShaftSpec:
+    """A shaft as a shop describes it. Grams and inches; balance: how far up its middle of weight lies, as a share of
+    its length; both None where unknown. fits: kinds of head it is made for."""
+
+    name: str
+    flex: str
+    weight_g: int
+    material: str
+    tip_in: float
+    fits: tuple[HeadType, ...]
+    bend: Bend = Bend.UNKNOWN
+    balance: float | None = None
+    length_in: float | None = None
+    stock: int = 1
+
+
+def _between(value: float | None, ends: tuple[float, float], what: str, unit: str, field: str) -> None:
+    low, high = ends
+    if value is not None and not (math.isfinite(value) and low <= value <= high):
+        raise BadInput(f"{what}: {low:g} to {high:g}{unit}, not {value:g}.", field=field)
+
+
+def _named(value: str, what: str, field: str) -> None:
+    if not value.strip():
+        raise BadInput(f"Give the {what}.", field=field)
+    if len(value) > MOST_TEXT:
+        raise BadInput(f"The {what} has over {MOST_TEXT} characters.", field=field)
+
+
+def check_head(spec: HeadSpec) -> None:
+    """Raise BadInput for the first thing of a head that cannot be true."""
+    for value, what in ((spec.maker, "maker"), (spec.model, "model"), (spec.label, "label")):
+        _named(value, what, what)
+    if len(spec.label) > 10:
+        raise BadInput("The label is what stands on the sole, such as 4H: ten characters at most.", field="label")
+    if spec.head_type is HeadType.PUTTER:
+        raise BadInput("Putters do not stand on this rack.", field="head_type")
+    kind = HEAD_WORDS[spec.head_type]
+    _between(spec.loft_deg, LOFTS[spec.head_type], f"The loft of a {kind}", "°", "loft_deg")
+    _between(spec.length_in, LENGTHS_IN, "The length", " in", "length_in")
+    _between(spec.lie_deg, LIES_DEG, "The lie", "°", "lie_deg")
+    _between(spec.bounce_deg, BOUNCES_DEG, "The bounce", "°", "bounce_deg")
+    _between(spec.head_g, HEAD_G, "The weight of a head", " g", "head_g")
+    _between(spec.tip_in, TIPS_IN, "The bore of a hosel", " in", "tip_in")
+    _between(spec.sleeve_deg, (0.0, 4.0), "What a sleeve turns either way", "°", "sleeve_deg")
+    _between(spec.stock, (0, MOST_STOCK), "What is in stock", "", "stock")
+    _between(spec.price, (0.0, 99_999.0), "The price", "", "price")
+    _check_positions(spec.positions)
+
+
+def _check_positions(positions: Sequence[Position]) -> None:
+    if len(positions) > MOST_POSITIONS:
+        raise BadInput(f"A sleeve has {MOST_POSITIONS} positions at most.", field="positions")
+    names = [each.name for each in positions]
+    if len(set(names)) < len(names) or any(not name.strip() for name in names):
+        raise BadInput("Give each position of the sleeve a name of its own.", field="positions")
+    for each in positions:
+        _between(each.loft_deg, (-4.0, 4.0), f"Position {each.name}, loft", "°", "positions")
+        _between(each.lie_deg, (-5.0, 5.0), f"Position {each.name}, lie", "°", "positions")
+        _between(each.face_deg, (-5.0, 5.0), f"Position {each.name}, face", "°", "positions")
+
+
+def check_shaft_spec(spec: ShaftSpec) -> None:
+    """Raise BadInput for the first thing of a shaft that cannot be true."""
+    _named(spec.name, "name", "name")
+    _named(spec.flex, "flex", "flex")
+    _named(spec.material, "material", "material")
+    if len(spec.flex) > 10 or len(spec.material) > 10:
+        raise BadInput("Flex and material are a word each, ten characters at most.", field="flex")
+    _between(spec.weight_g, SHAFT_G, "The weight of a shaft", " g", "weight_g")
+    _between(spec.tip_in, TIPS_IN, "The tip", " in", "tip_in")
+    _between(spec.balance, (0.4, 0.7), "The balance point, as a share of its length", "", "balance")
+    _between(spec.length_in, LENGTHS_IN, "The length", " in", "length_in")
+    _between(spec.stock, (0, MOST_STOCK), "What is in stock", "", "stock")
+    if not spec.fits:
+        raise BadInput("Say for which kinds of head the shaft is made.", field="fits")

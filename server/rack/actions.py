@@ -1,0 +1,191 @@
+"""Keeping the rack: heads and shafts added, changed, taken off it, brought in and written out."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+from dataclasses import asdict
+from decimal import Decimal
+from typing import Any
+
+from django.db.models import F
+from django.utils import timezone
+from hemicycle_core.errors import BadInput
+from hemicycle_core.formats.rack_csv import ReadRack, read_heads, read_shafts
+from hemicycle_core.rack.stock import Hand, HeadSpec, ShaftSpec, check_head, check_shaft_spec
+from hemicycle_core.units import METRES_PER_INCH
+from shop.audit import action, record
+from shop.models import Shop, User
+
+from .models import Head, Shaft
+
+MOST_TEXT = 2_000_000
+
+
+def head_columns(spec: HeadSpec) -> dict[str, Any]:
+    """A head as it is kept."""
+    return {
+        "maker": spec.maker.strip(),
+        "model": spec.model.strip(),
+        "label": spec.label.strip(),
+        "head_type": spec.head_type.value,
+        "loft_deg": spec.loft_deg,
+        "lie_deg": spec.lie_deg,
+        "length_m": spec.length_in * METRES_PER_INCH,
+        "sleeve_deg": spec.sleeve_deg,
+        "positions": [asdict(each) for each in spec.positions],
+        "left_handed": spec.hand is not Hand.RIGHT,
+        "right_handed": spec.hand is not Hand.LEFT,
+        "sole": spec.sole.strip(),
+        "tip_in": spec.tip_in,
+        "stock": spec.stock,
+        "price": Decimal(str(round(spec.price, 2))),
+        "bounce_deg": spec.bounce_deg,
+        "head_g": spec.head_g,
+        "made": spec.made.value,
+    }
+
+
+def shaft_columns(spec: ShaftSpec) -> dict[str, Any]:
+    """A shaft as it is kept."""
+    return {
+        "name": spec.name.strip(),
+        "flex": spec.flex.strip(),
+        "weight_g": spec.weight_g,
+        "material": spec.material.strip(),
+        "tip_in": spec.tip_in,
+        "fits": [each.value for each in spec.fits],
+        "bend": spec.bend.value,
+        "balance": spec.balance,
+        "length_m": None if spec.length_in is None else spec.length_in * METRES_PER_INCH,
+        "stock": spec.stock,
+    }
+
+
+def _changed(actor: User, act: str, subject: str, /, **detail: Any) -> None:
+    """What every session rests on has changed."""
+    shop = actor.shop_id or 0
+    Shop.objects.filter(pk=shop).update(revision=F("revision") + 1)
+    record(shop, actor, act, subject, **detail)
+
+
+def _same_head(shop: int, spec: HeadSpec) -> Head | None:
+    """The head on the rack that a description is of: by maker, model, what stands on the sole, and loft."""
+    there = Head.objects.of(shop).filter(retired_at=None, maker=spec.maker.strip(), model=spec.model.strip())
+    return there.filter(label=spec.label.strip(), loft_deg=spec.loft_deg).first()
+
+
+@action("own")
+def add_head(actor: User, spec: HeadSpec) -> Head:
+    check_head(spec)
+    shop = actor.shop_id or 0
+    if _same_head(shop, spec) is not None:
+        words = f"The {spec.maker} {spec.model} {spec.label} of {spec.loft_deg:g}° is on the rack. Change that one."
+        raise BadInput(words, field="label")
+    head = Head.objects.create(shop_id=shop, **head_columns(spec))
+    _changed(actor, "rack.head", f"head:{head.pk}", label=head.label)
+    return head
+
+
+@action("own")
+def change_head(actor: User, head_id: int, spec: HeadSpec) -> Head:
+    """Change a head. Builds made of it keep their loft, length and price as they were hit."""
+    check_head(spec)
+    head = Head.objects.select_for_update().one(actor.shop_id or 0, head_id)
+    other = _same_head(head.shop_id, spec)
+    if other is not None and other.pk != head.pk:
+        raise BadInput("Another head of this maker, model, label and loft is on the rack.", field="label")
+    before = head.spec
+    for name, value in head_columns(spec).items():
+        setattr(head, name, value)
+    head.save()
+    _changed(actor, "rack.head", f"head:{head.pk}", before=_differs(before, spec))
+    return head
+
+
+def _differs(before: HeadSpec | ShaftSpec, after: HeadSpec | ShaftSpec) -> dict[str, str]:
+    return {name: str(value) for name, value in vars(before).items() if value != getattr(after, name)}
+
+
+@action("own")
+def retire_head(actor: User, head_id: int, *, retired: bool) -> Head:
+    """Take a head off the rack, or put it back; nothing made of it changes."""
+    head = Head.objects.select_for_update().one(actor.shop_id or 0, head_id)
+    head.retired_at = timezone.now() if retired else None
+    head.save(update_fields=["retired_at"])
+    _changed(actor, "rack.off" if retired else "rack.on", f"head:{head.pk}", label=head.label)
+    return head
+
+
+@action("own")
+def add_shaft(actor: User, spec: ShaftSpec) -> Shaft:
+    check_shaft_spec(spec)
+    shop = actor.shop_id or 0
+    if Shaft.objects.of(shop).filter(retired_at=None, name=spec.name.strip()).exists():
+        raise BadInput(f"{spec.name} is on the rack. Change that one.", field="name")
+    shaft = Shaft.objects.create(shop_id=shop, **shaft_columns(spec))
+    _changed(actor, "rack.shaft", f"shaft:{shaft.pk}", name=shaft.name)
+    return shaft
+
+
+@action("own")
+def change_shaft(actor: User, shaft_id: int, spec: ShaftSpec) -> Shaft:
+    check_shaft_spec(spec)
+    shaft = Shaft.objects.select_for_update().one(actor.shop_id or 0, shaft_id)
+    same = Shaft.objects.of(shaft.shop_id).filter(retired_at=None, name=spec.name.strip()).exclude(pk=shaft.pk)
+    if same.exists():
+        raise BadInput("Another shaft of this name is on the rack.", field="name")
+    before = shaft.spec
+    for name, value in shaft_columns(spec).items():
+        setattr(shaft, name, value)
+    shaft.save()
+    _changed(actor, "rack.shaft", f"shaft:{shaft.pk}", before=_differs(before, spec))
+    return shaft
+
+
+@action("own")
+def retire_shaft(actor: User, shaft_id: int, *, retired: bool) -> Shaft:
+    shaft = Shaft.objects.select_for_update().one(actor.shop_id or 0, shaft_id)
+    shaft.retired_at = timezone.now() if retired else None
+    shaft.save(update_fields=["retired_at"])
+    _changed(actor, "rack.off" if retired else "rack.on", f"shaft:{shaft.pk}", name=shaft.name)
+    return shaft
+
+
+@action("own")
+def look_at(_actor: User, text: str, what: str) -> ReadRack[HeadSpec] | ReadRack[ShaftSpec]:
+    """What of a file would go in; changes nothing."""
+    return read_rack(text, what)
+
+
+def read_rack(text: str, what: str) -> ReadRack[HeadSpec] | ReadRack[ShaftSpec]:
+    """A file of heads or shafts, looked at only. Raises BadInput for one that cannot be read."""
+    if len(text) > MOST_TEXT:
+        raise BadInput("The file is over 2 MB, more than a rack.", field="file")
+    return read_heads(text) if what == "heads" else read_shafts(text)
+
+
+@action("own")
+def bring_in(actor: User, text: str, what: str) -> Mapping[str, int]:
+    """Take in the rows of a file that can go in: what is on the rack by name is brought up to date, the rest is
+    added. Rows that cannot are told by `read_rack` and left out; nothing is taken off the rack."""
+    found = read_rack(text, what)
+    if not found.rows:
+        raise BadInput("No row of the file can be taken in. Mend what is listed, then bring it in again.", field="file")
+    shop, added, changed = actor.shop_id or 0, 0, 0
+    for _, spec in found.rows:
+        if isinstance(spec, HeadSpec):
+            there: Head | Shaft | None = _same_head(shop, spec)
+            columns = head_columns(spec)
+        else:
+            there = Shaft.objects.of(shop).filter(retired_at=None, name=spec.name.strip()).first()
+            columns = shaft_columns(spec)
+        if there is None:
+            (Head if isinstance(spec, HeadSpec) else Shaft).objects.create(shop_id=shop, **columns)
+            added += 1
+        elif there.spec != spec:
+            for name, value in columns.items():
+                setattr(there, name, value)
+            there.save()
+            changed += 1
+    _changed(actor, "rack.bring_in", f"shop:{shop}", what=what, added=added, changed=changed)
+    return {"added": added, "changed": changed}

@@ -1,0 +1,356 @@
+/** One head or shaft of the rack, to be written down or changed. */
+import { type ReactNode, useState } from "react";
+import { client, got } from "../../api/client";
+import type { components } from "../../api/schema";
+import { VOCABULARY } from "../../api/vocabulary";
+import { Said } from "../../ui/Said";
+import { Sheet } from "../../ui/Sheet";
+import { typedNumber } from "../../ui/typed";
+import { type Head, type Shaft, useRackChange } from "./change";
+
+type HeadBody = components["schemas"]["HeadInRequest"];
+type ShaftBody = components["schemas"]["ShaftInRequest"];
+type Position = Head["positions"][number];
+
+const text = (value: number | string | null | undefined) =>
+	value === null || value === undefined ? "" : String(value);
+
+/** Fields as they are typed, by name; figures are read when they are sent. */
+function useFields(start: Record<string, string>) {
+	const [fields, setFields] = useState(start);
+	const field = (
+		name: string,
+		label: string,
+		unit = "",
+		more: Partial<{ numeric: boolean; width: string }> = {},
+	) => (
+		<label key={name} className="flex flex-col gap-0.5">
+			<span className="quiet text-sm">
+				{label}
+				{unit ? `, ${unit}` : ""}
+			</span>
+			<input
+				className={`input h-10 px-2 ${more.width ?? "w-full"}`}
+				inputMode={more.numeric === false ? "text" : "decimal"}
+				value={fields[name] ?? ""}
+				onChange={(event) => setFields((so) => ({ ...so, [name]: event.target.value }))}
+			/>
+		</label>
+	);
+	const choice = (name: string, label: string, options: readonly (readonly [string, string])[]) => (
+		<label key={name} className="flex flex-col gap-0.5">
+			<span className="quiet text-sm">{label}</span>
+			<select
+				className="select h-10 w-full"
+				value={fields[name]}
+				onChange={(event) => setFields((so) => ({ ...so, [name]: event.target.value }))}
+			>
+				{options.map(([value, words]) => (
+					<option key={value} value={value}>
+						{words}
+					</option>
+				))}
+			</select>
+		</label>
+	);
+	return { fields, field, choice };
+}
+
+/** A figure that must be there; what is no number is said. */
+function needed(value: string | undefined, what: string): number {
+	const found = typedNumber(value ?? "", what);
+	if (found === null) throw new Error(`Give the ${what}.`);
+	return found;
+}
+
+function Frame({
+	title,
+	error,
+	busy,
+	retired,
+	onSave,
+	onRetire,
+	onClose,
+	children,
+}: {
+	title: string;
+	error: Error | null;
+	busy: boolean;
+	retired: boolean | null;
+	onSave: () => void;
+	onRetire: () => void;
+	onClose: () => void;
+	children: ReactNode;
+}) {
+	return (
+		<Sheet title={title} onClose={onClose} wide>
+			<form
+				onSubmit={(event) => {
+					event.preventDefault();
+					onSave();
+				}}
+			>
+				<div className="grid grid-cols-2 gap-3 md:grid-cols-4">{children}</div>
+				<Said error={error} />
+				<div className="mt-4 flex gap-2">
+					<button type="submit" className="btn btn-primary h-11" disabled={busy}>
+						{retired === null ? "Onto the rack" : "Save"}
+					</button>
+					{retired !== null && (
+						<button type="button" className="btn h-11" disabled={busy} onClick={onRetire}>
+							{retired ? "Put it back on the rack" : "Take it off the rack"}
+						</button>
+					)}
+				</div>
+			</form>
+		</Sheet>
+	);
+}
+
+const KINDS = Object.entries(VOCABULARY.heads).filter(([kind]) => kind !== "putter");
+
+export function HeadForm({ head, onClose }: { head: Head | null; onClose: () => void }) {
+	const save = useRackChange();
+	const [table, setTable] = useState<Position[]>(head?.positions ?? []);
+	const { fields, field, choice } = useFields({
+		maker: head?.maker ?? "",
+		model: head?.model ?? "",
+		label: head?.label ?? "",
+		head_type: head?.head_type ?? "hybrid",
+		loft: text(head?.loft_deg),
+		lie: text(head?.lie_deg),
+		length: text(head?.length_in),
+		sleeve: text(head?.sleeve_deg ?? 0),
+		tip: text(head?.tip_in ?? 0.37),
+		hand: head?.hand ?? "both",
+		sole: head?.sole ?? "",
+		bounce: text(head?.bounce_deg),
+		weight: text(head?.head_g),
+		made: head?.made ?? "unknown",
+		stock: text(head?.stock ?? 1),
+		price: text(head ? Number(head.price) : null),
+	});
+	const body = (): HeadBody => ({
+		maker: fields.maker ?? "",
+		model: fields.model ?? "",
+		label: fields.label ?? "",
+		head_type: fields.head_type as HeadBody["head_type"],
+		loft_deg: needed(fields.loft, "loft"),
+		length_in: needed(fields.length, "length"),
+		price: needed(fields.price, "price"),
+		lie_deg: typedNumber(fields.lie ?? "", "lie"),
+		sleeve_deg: typedNumber(fields.sleeve ?? "", "sleeve") ?? 0,
+		positions: table,
+		tip_in: needed(fields.tip, "bore"),
+		hand: fields.hand as HeadBody["hand"],
+		sole: fields.sole ?? "",
+		bounce_deg: typedNumber(fields.bounce ?? "", "bounce"),
+		head_g: typedNumber(fields.weight ?? "", "weight"),
+		made: fields.made as HeadBody["made"],
+		stock: needed(fields.stock, "stock"),
+	});
+	const done = { onSuccess: onClose };
+	const path = { params: { path: { head_id: head?.id ?? 0 } } };
+	return (
+		<Frame
+			title={head ? `${head.label} ${head.maker} ${head.model}` : "A head for the rack"}
+			error={save.error}
+			busy={save.isPending}
+			retired={head?.retired ?? null}
+			onSave={() =>
+				save.mutate(async () => {
+					const sent = body();
+					return head
+						? got(client.PUT("/api/rack/heads/{head_id}", { ...path, body: sent }))
+						: got(client.POST("/api/rack/heads", { body: sent }));
+				}, done)
+			}
+			onRetire={() =>
+				save.mutate(
+					() =>
+						got(client.PATCH("/api/rack/heads/{head_id}", { ...path, body: { retired: !head?.retired } })),
+					done,
+				)
+			}
+			onClose={onClose}
+		>
+			{field("maker", "Maker", "", { numeric: false })}
+			{field("model", "Model", "", { numeric: false })}
+			{field("label", "Stands on the sole", "", { numeric: false })}
+			{choice("head_type", "Kind", KINDS)}
+			{field("loft", "Loft", "°")}
+			{field("lie", "Lie", "°")}
+			{field("length", "Length", "in")}
+			{field("price", "Price")}
+			{field("sleeve", "Sleeve turns either way", "°")}
+			{field("tip", "Bore of the hosel", "in")}
+			{choice("hand", "Made for", [
+				["both", "both hands"],
+				["right", "right-handers"],
+				["left", "left-handers"],
+			])}
+			{field("stock", "In stock")}
+			{field("sole", "Sole", "", { numeric: false })}
+			{field("bounce", "Bounce", "°")}
+			{field("weight", "Head weight", "g")}
+			{choice("made", "Made", [
+				["unknown", "not known"],
+				["forged", "forged"],
+				["cast", "cast"],
+				["hollow", "hollow"],
+			])}
+			<Positions table={table} onChange={setTable} />
+		</Frame>
+	);
+}
+
+/** The sleeve's own table of positions, where the shop has it. */
+function Positions({ table, onChange }: { table: Position[]; onChange: (table: Position[]) => void }) {
+	const put = (index: number, over: Partial<Position>) =>
+		onChange(table.map((each, at) => (at === index ? { ...each, ...over } : each)));
+	const cell = (index: number, name: "loft_deg" | "lie_deg" | "face_deg", label: string) => (
+		<input
+			className="input h-10 w-20 px-2 text-right"
+			inputMode="decimal"
+			aria-label={`${label} of position ${index + 1}`}
+			defaultValue={text(table[index]?.[name])}
+			onBlur={(event) => {
+				const value = Number(event.target.value.replace(",", ".").replace("\u2212", "-"));
+				if (Number.isFinite(value)) put(index, { [name]: value });
+			}}
+		/>
+	);
+	return (
+		<fieldset className="col-span-full">
+			<legend className="quiet text-sm">
+				The sleeve’s own table, if you have it: more loft, more upright, face closed positive
+			</legend>
+			<ul className="space-y-1">
+				{table.map((position, index) => (
+					// biome-ignore lint/suspicious/noArrayIndexKey: a position has no other name than the one being typed
+					<li key={index} className="flex flex-wrap items-center gap-2">
+						<input
+							className="input h-10 w-20 px-2"
+							aria-label={`Name of position ${index + 1}`}
+							value={position.name}
+							onChange={(event) => put(index, { name: event.target.value })}
+						/>
+						<span className="quiet text-sm">loft</span>
+						{cell(index, "loft_deg", "Loft")}
+						<span className="quiet text-sm">lie</span>
+						{cell(index, "lie_deg", "Lie")}
+						<span className="quiet text-sm">face</span>
+						{cell(index, "face_deg", "Face")}
+						<button
+							type="button"
+							className="btn btn-ghost btn-sm h-10"
+							onClick={() => onChange(table.filter((_, at) => at !== index))}
+						>
+							Remove
+						</button>
+					</li>
+				))}
+			</ul>
+			<button
+				type="button"
+				className="btn btn-sm mt-1 h-10"
+				onClick={() =>
+					onChange([
+						...table,
+						{ name: String.fromCharCode(65 + table.length), loft_deg: 0, lie_deg: 0, face_deg: 0 },
+					])
+				}
+			>
+				Add a position
+			</button>
+		</fieldset>
+	);
+}
+
+export function ShaftForm({ shaft, onClose }: { shaft: Shaft | null; onClose: () => void }) {
+	const save = useRackChange();
+	const [fits, setFits] = useState<string[]>(shaft?.fits ?? ["hybrid"]);
+	const { fields, field, choice } = useFields({
+		name: shaft?.name ?? "",
+		flex: shaft?.flex ?? "",
+		weight: text(shaft?.weight_g),
+		material: shaft?.material ?? "graphite",
+		tip: text(shaft?.tip_in ?? 0.37),
+		bend: shaft?.bend ?? "unknown",
+		balance: text(shaft?.balance === null || shaft === null ? null : shaft.balance * 100),
+		length: text(shaft?.length_in),
+		stock: text(shaft?.stock ?? 1),
+	});
+	const body = (): ShaftBody => {
+		const balance = typedNumber(fields.balance ?? "", "balance");
+		return {
+			name: fields.name ?? "",
+			flex: fields.flex ?? "",
+			weight_g: needed(fields.weight, "weight"),
+			material: fields.material ?? "",
+			tip_in: needed(fields.tip, "tip"),
+			fits: fits as ShaftBody["fits"],
+			bend: fields.bend as ShaftBody["bend"],
+			balance: balance === null ? null : balance / 100,
+			length_in: typedNumber(fields.length ?? "", "length"),
+			stock: needed(fields.stock, "stock"),
+		};
+	};
+	const done = { onSuccess: onClose };
+	const path = { params: { path: { shaft_id: shaft?.id ?? 0 } } };
+	return (
+		<Frame
+			title={shaft ? shaft.name : "A shaft for the rack"}
+			error={save.error}
+			busy={save.isPending}
+			retired={shaft?.retired ?? null}
+			onSave={() =>
+				save.mutate(async () => {
+					const sent = body();
+					return shaft
+						? got(client.PUT("/api/rack/shafts/{shaft_id}", { ...path, body: sent }))
+						: got(client.POST("/api/rack/shafts", { body: sent }));
+				}, done)
+			}
+			onRetire={() =>
+				save.mutate(
+					() =>
+						got(client.PATCH("/api/rack/shafts/{shaft_id}", { ...path, body: { retired: !shaft?.retired } })),
+					done,
+				)
+			}
+			onClose={onClose}
+		>
+			{field("name", "Name", "", { numeric: false })}
+			{field("weight", "Weight", "g")}
+			{field("flex", "Flex", "", { numeric: false })}
+			{field("material", "Material", "", { numeric: false })}
+			{field("tip", "Tip", "in")}
+			{choice("bend", "Bend class", [
+				["unknown", "not known"],
+				["low", "low launching"],
+				["mid", "mid launching"],
+				["high", "high launching"],
+			])}
+			{field("balance", "Balance", "% of its length")}
+			{field("length", "Length", "in")}
+			{field("stock", "In stock")}
+			<fieldset className="col-span-full flex flex-wrap gap-x-4">
+				<legend className="quiet text-sm">Goes into</legend>
+				{KINDS.map(([kind, words]) => (
+					<label key={kind} className="flex min-h-10 items-center gap-2">
+						<input
+							type="checkbox"
+							className="checkbox checkbox-sm"
+							checked={fits.includes(kind)}
+							onChange={(event) =>
+								setFits((so) => (event.target.checked ? [...so, kind] : so.filter((each) => each !== kind)))
+							}
+						/>
+						{words}
+					</label>
+				))}
+			</fieldset>
+		</Frame>
+	);
+}

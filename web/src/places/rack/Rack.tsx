@@ -1,0 +1,263 @@
+/** The rack: every head and shaft the shop can hand to a player, with how each did here. The owner keeps it. */
+import { useQuery } from "@tanstack/react-query";
+import { useState } from "react";
+import { Link } from "react-router";
+import { client, got } from "../../api/client";
+import { VOCABULARY } from "../../api/vocabulary";
+import { Mark } from "../../ui/Mark";
+import { Said, Waiting } from "../../ui/Said";
+import type { Head, Shaft } from "./change";
+import { HeadForm, ShaftForm } from "./Forms";
+import { RackFile } from "./RackFile";
+
+type Open = { head: Head | null } | { shaft: Shaft | null } | { file: "heads" | "shafts" } | null;
+
+export default function Rack() {
+	const rack = useQuery({ queryKey: ["rack"], queryFn: () => got(client.GET("/api/rack")) });
+	const [part, setPart] = useState<"heads" | "shafts">("heads");
+	const [kind, setKind] = useState<string>("");
+	const [off, setOff] = useState(false);
+	const [open, setOpen] = useState<Open>(null);
+	const close = () => setOpen(null);
+	if (!rack.data) return rack.isError ? <Said error={rack.error} /> : <Waiting what="the rack" />;
+	const { heads, shafts, may_change } = rack.data;
+	const shown = heads.filter((head) => head.retired === off && (kind === "" || head.head_type === kind));
+	const kinds = Object.entries(VOCABULARY.heads).filter(([each]) =>
+		heads.some((head) => head.head_type === each),
+	);
+	return (
+		<div className="mx-auto max-w-7xl px-6 pb-12">
+			<header className="flex items-center gap-4 py-4">
+				<Link to="/" aria-label="Desk">
+					<Mark />
+				</Link>
+				<h1 className="flex-1 text-xl">Rack</h1>
+				<Link to="/" className="px-2 py-2 font-semibold underline">
+					Desk
+				</Link>
+				<Link to="/shop" className="px-2 py-2 font-semibold underline">
+					Shop
+				</Link>
+			</header>
+			<main>
+				<div className="mb-3 flex flex-wrap items-center gap-2">
+					<div className="join" role="tablist" aria-label="What of the rack">
+						{(["heads", "shafts"] as const).map((each) => (
+							<button
+								key={each}
+								type="button"
+								role="tab"
+								aria-selected={part === each}
+								className={`btn join-item h-11 capitalize ${part === each ? "btn-primary" : "border-base-300 bg-base-100"}`}
+								onClick={() => setPart(each)}
+							>
+								{each}
+							</button>
+						))}
+					</div>
+					{part === "heads" && (
+						<select
+							className="select h-11 w-44"
+							aria-label="Kind of head"
+							value={kind}
+							onChange={(event) => setKind(event.target.value)}
+						>
+							<option value="">every kind</option>
+							{kinds.map(([each, words]) => (
+								<option key={each} value={each}>
+									{words}
+								</option>
+							))}
+						</select>
+					)}
+					<label className="flex min-h-11 items-center gap-2">
+						<input
+							type="checkbox"
+							className="checkbox checkbox-sm"
+							checked={off}
+							onChange={(event) => setOff(event.target.checked)}
+						/>
+						Taken off
+					</label>
+					<span className="flex-1" />
+					<a className="btn h-11" href={`/api/rack/${part}.csv`} download>
+						Write out CSV
+					</a>
+					{may_change && (
+						<>
+							<button type="button" className="btn h-11" onClick={() => setOpen({ file: part })}>
+								Bring in CSV
+							</button>
+							<button
+								type="button"
+								className="btn btn-primary h-11"
+								onClick={() => setOpen(part === "heads" ? { head: null } : { shaft: null })}
+							>
+								{part === "heads" ? "Add a head" : "Add a shaft"}
+							</button>
+						</>
+					)}
+				</div>
+				{!may_change && <p className="quiet mb-2">Only the owner changes what is here.</p>}
+				{part === "heads" ? (
+					<Heads heads={shown} mayChange={may_change} onOpen={(head) => setOpen({ head })} />
+				) : (
+					<Shafts
+						shafts={shafts.filter((shaft) => shaft.retired === off)}
+						mayChange={may_change}
+						onOpen={(shaft) => setOpen({ shaft })}
+					/>
+				)}
+			</main>
+			{open && "head" in open && <HeadForm head={open.head} onClose={close} />}
+			{open && "shaft" in open && <ShaftForm shaft={open.shaft} onClose={close} />}
+			{open && "file" in open && <RackFile what={open.file} onClose={close} />}
+		</div>
+	);
+}
+
+const dash = (value: number | null, unit = "") => (value === null ? "–" : `${value}${unit}`);
+
+/** How a head turns, in a few words. */
+export const hosel = (head: Head): string =>
+	head.positions.length
+		? `${head.positions.length} positions, ${Math.min(...head.lofts_deg)}° to ${Math.max(...head.lofts_deg)}°`
+		: head.sleeve_deg
+			? `turns ${head.sleeve_deg}°`
+			: "bonded";
+
+/** How a head did in this shop beside what was expected of it. */
+export function did({ history }: Head): string {
+	if (history.players === 0) return "";
+	const said = [
+		`hit by ${history.players}`,
+		history.won ? `chosen ${history.won === 1 ? "once" : `${history.won} times`}` : "never chosen",
+	];
+	const faster = Math.round((history.speed_share ?? 0) * 1000) / 10;
+	if (Math.abs(faster) >= 0.5)
+		said.push(`${Math.abs(faster)}% ${faster > 0 ? "faster" : "slower"} than expected`);
+	const higher = Math.round((history.launch_deg ?? 0) * 10) / 10;
+	if (Math.abs(higher) >= 0.5) said.push(`${Math.abs(higher)}° ${higher > 0 ? "higher" : "lower"}`);
+	return said.join(", ");
+}
+
+function Heads({
+	heads,
+	mayChange,
+	onOpen,
+}: {
+	heads: Head[];
+	mayChange: boolean;
+	onOpen: (head: Head) => void;
+}) {
+	if (heads.length === 0) return <p className="quiet">Nothing here.</p>;
+	return (
+		<section className="overflow-x-auto bg-base-100" aria-label="Heads" tabIndex={0}>
+			<table className="table-plain w-full">
+				<thead>
+					<tr>
+						<th scope="col" className="pl-3!">
+							Head
+						</th>
+						<th scope="col">Loft</th>
+						<th scope="col">Lie</th>
+						<th scope="col">Length</th>
+						<th scope="col">Hosel</th>
+						<th scope="col">Bounce</th>
+						<th scope="col">Hand</th>
+						<th scope="col">In stock</th>
+						<th scope="col">Price</th>
+						<th scope="col">Here</th>
+					</tr>
+				</thead>
+				<tbody>
+					{heads.map((head) => (
+						<tr key={head.id} className="border-t border-base-300">
+							<td className="pl-3!">
+								<button
+									type="button"
+									className={`min-h-10 text-left ${mayChange ? "cursor-pointer underline" : ""}`}
+									disabled={!mayChange}
+									onClick={() => onOpen(head)}
+								>
+									<span className="num">{head.label}</span> {head.maker} {head.model}
+								</button>
+								<span className="quiet block text-[13px]">
+									{VOCABULARY.heads[head.head_type]}
+									{head.sole ? `, ${head.sole} sole` : ""}
+									{head.made === "unknown" ? "" : `, ${head.made}`}
+								</span>
+							</td>
+							<td className="num">{head.loft_deg}°</td>
+							<td>{dash(head.lie_deg, "°")}</td>
+							<td>{head.length_in} in</td>
+							<td>{hosel(head)}</td>
+							<td>{dash(head.bounce_deg, "°")}</td>
+							<td>{head.hand}</td>
+							<td className={head.stock ? "" : "hole-text font-semibold"}>{head.stock || "none"}</td>
+							<td className="num">{Number(head.price).toFixed(0)}</td>
+							<td className="quiet text-[13.5px] whitespace-normal!">{did(head)}</td>
+						</tr>
+					))}
+				</tbody>
+			</table>
+		</section>
+	);
+}
+
+function Shafts({
+	shafts,
+	mayChange,
+	onOpen,
+}: {
+	shafts: Shaft[];
+	mayChange: boolean;
+	onOpen: (shaft: Shaft) => void;
+}) {
+	if (shafts.length === 0) return <p className="quiet">Nothing here.</p>;
+	return (
+		<section className="overflow-x-auto bg-base-100" aria-label="Shafts" tabIndex={0}>
+			<table className="table-plain w-full">
+				<thead>
+					<tr>
+						<th scope="col" className="pl-3!">
+							Shaft
+						</th>
+						<th scope="col">Weight</th>
+						<th scope="col">Flex</th>
+						<th scope="col">Bend</th>
+						<th scope="col">Material</th>
+						<th scope="col">Tip</th>
+						<th scope="col">Balance</th>
+						<th scope="col">Goes into</th>
+						<th scope="col">In stock</th>
+					</tr>
+				</thead>
+				<tbody>
+					{shafts.map((shaft) => (
+						<tr key={shaft.id} className="border-t border-base-300">
+							<td className="pl-3!">
+								<button
+									type="button"
+									className={`min-h-10 text-left ${mayChange ? "cursor-pointer underline" : ""}`}
+									disabled={!mayChange}
+									onClick={() => onOpen(shaft)}
+								>
+									{shaft.name}
+								</button>
+							</td>
+							<td className="num">{shaft.weight_g} g</td>
+							<td>{shaft.flex}</td>
+							<td>{shaft.bend === "unknown" ? "–" : shaft.bend}</td>
+							<td>{shaft.material}</td>
+							<td>{shaft.tip_in.toFixed(3)} in</td>
+							<td>{shaft.balance === null ? "–" : `${Math.round(shaft.balance * 100)}%`}</td>
+							<td>{shaft.fits.map((each) => VOCABULARY.heads[each]).join(", ")}</td>
+							<td className={shaft.stock ? "" : "hole-text font-semibold"}>{shaft.stock || "none"}</td>
+						</tr>
+					))}
+				</tbody>
+			</table>
+		</section>
+	);
+}
