@@ -68,6 +68,9 @@ ADDRESSES = {
     "builds/<int:build_id>/what-if": ("GET",),
     "builds/<int:build_id>/settings": ("POST",),
     "builds/<int:build_id>/accepted": ("PUT",),
+    "builds/<int:build_id>/otherwise": ("POST",),
+    "sessions/<int:session_id>/borrowed": ("POST",),
+    "sessions/<int:session_id>/level": ("GET", "POST"),
     "shots/<int:shot_id>/aside": ("PUT",),
     "shots/<int:shot_id>/strike": ("PUT",),
     "shots/<int:shot_id>/counts": ("PUT",),
@@ -118,6 +121,9 @@ BODIES = {
     "preview": {"file_name": "a.csv", "text": "club,carry_m\n7i,140\n"},
     "import": {"file_name": "a.csv", "text": "club,carry_m\n7i,140\n"},
     "settings": {"set_loft_deg": 23},
+    "otherwise": {"changes": [{"kind": "length", "amount": 0.5}]},
+    "borrowed": {"name": "Old 3H", "head_type": "hybrid", "loft_deg": 20},
+    "level": {"loft_deg": 23},
     "accepted": {"accepted": False},
     "rules": {"short_rule": "carry_only"},
     "aside": {"aside": True},
@@ -191,6 +197,8 @@ def fill(session, shop):
             body = {"typed_carry_m": None, "typed_total_m": None, "fixed": True}
         if address.endswith("tray"):
             body = {"session": session.pk, "build": build.pk, "shots": [waits.pk]}
+        if address.endswith("level"):
+            address += "?loft_deg=23"
         for name, value in ids.items():
             address = address.replace(f"<int:{name}>", str(value))
         return f"/api/{address}", body

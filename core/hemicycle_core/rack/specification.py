@@ -25,6 +25,8 @@ class Specification:
     material: str | None = None
     sleeve_deg: float | None = None
     price: str | None = None
+    bounce_deg: float | None = None
+    work: tuple[str, ...] = ()
 
     @property
     def turned(self) -> bool:
@@ -68,6 +70,8 @@ def sheet(spec: Specification) -> list[tuple[str, str]]:
         ("Stated loft", None if spec.stated_loft_deg is None else f"{spec.stated_loft_deg:g}°"),
         ("Set loft, as hit", None if spec.set_loft_deg is None else f"{spec.set_loft_deg:g}°"),
         ("Lie", None if not spec.lie_deg else f"{spec.lie_deg:g}°"),
+        ("Bounce", None if spec.bounce_deg is None else f"{spec.bounce_deg:g}°"),
+        ("Work", ", ".join(spec.work)),
         ("Length", None if spec.length_m is None else _length(spec.length_m)),
         ("Shaft", f"{spec.shaft}, {spec.shaft_g} g, {spec.flex}, {spec.material}" if spec.shaft else None),
         ("Sleeve", sleeve),

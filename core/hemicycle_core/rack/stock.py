@@ -9,7 +9,9 @@ from enum import StrEnum
 
 from ..errors import BadInput
 from ..heads import HEAD_WORDS, HeadType
+from ..units import METRES_PER_INCH
 from .eligible import Position
+from .shortlist import usual_length_m
 
 
 class Hand(StrEnum):
@@ -114,8 +116,7 @@ def check_head(spec: HeadSpec) -> None:
         raise BadInput("The label is what stands on the sole, such as 4H: ten characters at most.", field="label")
     if spec.head_type is HeadType.PUTTER:
         raise BadInput("Putters do not stand on this rack.", field="head_type")
-    kind = HEAD_WORDS[spec.head_type]
-    _between(spec.loft_deg, LOFTS[spec.head_type], f"The loft of a {kind}", "°", "loft_deg")
+    check_loft(spec.head_type, spec.loft_deg)
     _between(spec.length_in, LENGTHS_IN, "The length", " in", "length_in")
     _between(spec.lie_deg, LIES_DEG, "The lie", "°", "lie_deg")
     _between(spec.bounce_deg, BOUNCES_DEG, "The bounce", "°", "bounce_deg")
@@ -125,6 +126,22 @@ def check_head(spec: HeadSpec) -> None:
     _between(spec.stock, (0, MOST_STOCK), "What is in stock", "", "stock")
     _between(spec.price, (0.0, 99_999.0), "The price", "", "price")
     _check_positions(spec.positions)
+
+
+def check_loft(head_type: HeadType, loft_deg: float) -> None:
+    """Raise BadInput for a loft that no head of a kind has."""
+    if head_type is HeadType.PUTTER:
+        raise BadInput("A putter is not fitted here.", field="head_type")
+    _between(loft_deg, LOFTS[head_type], f"The loft of a {HEAD_WORDS[head_type]}", "°", "loft_deg")
+
+
+def usual_length(head_type: HeadType, loft_deg: float) -> float:
+    """The length that a club of a kind and loft usually has, metres, where nobody stated it."""
+    if head_type is HeadType.DRIVER:
+        return 45.5 * METRES_PER_INCH
+    if head_type is HeadType.WEDGE:
+        return 35.25 * METRES_PER_INCH
+    return usual_length_m(head_type, loft_deg)
 
 
 def _check_positions(positions: Sequence[Position]) -> None:

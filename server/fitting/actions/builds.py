@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 from dataclasses import dataclass
+from decimal import Decimal
 from typing import Any
 
 from common.problems import Refused
@@ -13,9 +14,11 @@ from hemicycle_core.bag.clubs import usual_loft_and_inches
 from hemicycle_core.brief import Wish
 from hemicycle_core.errors import BadInput
 from hemicycle_core.formats.club_names import head_type_of, short_name
-from hemicycle_core.judge import hit_enough
+from hemicycle_core.judge import Change, hit_enough
 from hemicycle_core.rack.eligible import check_can_be_had, check_setting, check_shaft, same_setting
+from hemicycle_core.rack.made import Levelled, Work, level, worked
 from hemicycle_core.rack.specification import build_name
+from hemicycle_core.rack.stock import check_loft, usual_length
 from hemicycle_core.units import METRES_PER_INCH
 from rack.models import Head, Shaft
 from shop.audit import action
@@ -211,24 +214,118 @@ def new_setting(actor: User, build_id: int, *, set_loft_deg: float) -> Build:
     )
     if any(same_setting(other.set_loft_deg, set_loft_deg) for other in same):
         raise BadInput("This setting is on the stand already. Take that build in hand.", field="set_loft_deg")
-    turned = Build.objects.create(
-        shop_id=session.shop_id,
-        session=session,
-        letter=_next_letter(session),
-        name=build_name(build.head.label, build.head.loft_deg),
-        head_type=build.head_type,
-        head=build.head,
-        shaft=build.shaft,
-        stated_loft_deg=build.stated_loft_deg,
-        set_loft_deg=set_loft_deg,
-        length_m=build.length_m,
-        price=build.price,
-        turned_from=build,
-    )
+    club = worked(build.made_club, [Work("loft", set_loft_deg - (build.set_loft_deg or 0.0))])
+    turned = _made_from(build, session, set_loft_deg=set_loft_deg, lie_deg=club.lie_deg)
     _hold(session, turned)
     note(session, actor, "build.turn", f"build:{turned.pk}", turned_from=build.letter, letter=turned.letter)
     announce(session, "stand")
     return turned
+
+
+def _made_from(parent: Build, session: FittingSession, **fields: Any) -> Build:
+    """A build made from another club, with the next letter, that has it for its parent."""
+    kept = (
+        "name", "head_type", "head", "shaft", "stated_loft_deg", "set_loft_deg", "length_m", "lie_deg", "bounce_deg",
+        "made", "borrowed", "assumed", "price", "work",
+    )  # fmt: skip
+    given = {name: getattr(parent, name) for name in kept}
+    if parent.is_own:
+        given["price"] = Decimal(0)  # the player has it
+    return Build.objects.create(
+        shop_id=session.shop_id,
+        session=session,
+        letter=_next_letter(session),
+        turned_from=parent,
+        **{**given, **fields},
+    )
+
+
+@action("fit")
+def make_otherwise(actor: User, build_id: int, changes: Sequence[Change], *, shaft_id: int | None = None) -> Build:
+    """A club of the stand or of the player's own, made otherwise: a build of its own with that club for its parent,
+    taken in hand at once. An own club without any change is put up as it is."""
+    parent, session = _build(actor, build_id)
+    if not changes and shaft_id is None and not parent.is_own:
+        raise BadInput("Say what is to be changed.", field="changes")
+    club = worked(parent.made_club, [Work(each.kind.value, each.amount) for each in changes])
+    fields: dict[str, Any] = {
+        "set_loft_deg": club.loft_deg,
+        "lie_deg": club.lie_deg,
+        "bounce_deg": club.bounce_deg,
+        "length_m": club.length_m,
+        "work": [*parent.work, *({"kind": e.kind.value, "amount": e.amount, "words": e.words} for e in changes)],
+    }
+    if shaft_id is not None:
+        shaft = Shaft.objects.one(session.shop_id, shaft_id)
+        if parent.head is not None:
+            check_shaft(shaft.name, shaft.fits, shaft.tip_in, parent.head.for_core)
+        fields["shaft"] = shaft
+        fields["work"].append({"kind": "shaft", "amount": 0, "words": f"shaft {shaft.name}"})
+    build = _made_from(parent, session, **fields)
+    _hold(session, build)
+    keep_windows(session, actor, first=True)
+    note(session, actor, "build.make", f"build:{build.pk}", made_from=parent.pk, letter=build.letter)
+    announce(session, "stand")
+    return build
+
+
+@action("fit")
+def borrow(actor: User, session_id: int, *, name: str, head_type: HeadType, loft_deg: float) -> Build:
+    """A club that is neither of the rack nor the player's own, on the stand by three fields; what is not stated of it
+    is assumed from its kind and loft."""
+    session = for_change(actor, session_id)
+    if not name.strip():
+        raise BadInput("Give the club a name.", field="name")
+    check_loft(head_type, loft_deg)
+    build = Build.objects.create(
+        shop_id=session.shop_id,
+        session=session,
+        letter=_next_letter(session),
+        name=name.strip()[:40],
+        head_type=head_type.value,
+        stated_loft_deg=loft_deg,
+        set_loft_deg=loft_deg,
+        length_m=usual_length(head_type, loft_deg),
+        borrowed=True,
+        assumed=["length_m"],
+    )
+    _hold(session, build)
+    keep_windows(session, actor, first=True)
+    note(session, actor, "build.borrow", f"build:{build.pk}", letter=build.letter, name=build.name)
+    announce(session, "stand")
+    return build
+
+
+@action("fit")
+def turn_to_one_loft(actor: User, session_id: int, *, loft_deg: float) -> list[Build]:
+    """Every head of the stand that turns, at the position nearest to one loft, as builds of their own. What cannot
+    come within half a degree is left as it is."""
+    session = for_change(actor, session_id)
+    there = [(build, level(build.made_club, loft_deg)) for build in _standing(session)]
+    wanted = [(build, found.loft_deg) for build, found in there if found.loft_deg is not None]
+    if not wanted:
+        raise BadInput(f"No head on the stand turns to {loft_deg:g}°.", field="loft_deg")
+    made = []
+    for build, loft in wanted:
+        club = worked(build.made_club, [Work("loft", loft - (build.set_loft_deg or 0.0))])
+        made.append(_made_from(build, session, set_loft_deg=club.loft_deg, lie_deg=club.lie_deg))
+    keep_windows(session, actor, first=True)
+    note(session, actor, "build.level", f"session:{session.pk}", loft=loft_deg, letters=[b.letter for b in made])
+    announce(session, "stand")
+    return made
+
+
+def _standing(session: FittingSession) -> list[Build]:
+    """The builds of the stand; of those of one head, the one it was made from last."""
+    rows = Build.objects.of(session.shop_id).filter(session=session, archived=False).exclude(letter="")
+    by_head = {build.head_id or -build.pk: build for build in rows.select_related("head", "shaft").order_by("pk")}
+    return list(by_head.values())
+
+
+def levels(actor: User, session_id: int, *, loft_deg: float) -> list[tuple[Build, Levelled]]:
+    """What turning to one loft would do to each build of the stand."""
+    session = FittingSession.objects.one(actor.shop_id or 0, session_id)
+    return [(build, level(build.made_club, loft_deg)) for build in _standing(session)]
 
 
 @action("fit")

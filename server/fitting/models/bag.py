@@ -4,8 +4,11 @@ from __future__ import annotations
 
 from common.scoped import ScopedModel
 from django.db import models
+from hemicycle_core.heads import HeadType
 from hemicycle_core.impact import length_in_a_set
 from hemicycle_core.judge import Liking
+from hemicycle_core.rack.made import MadeClub, Work
+from hemicycle_core.rack.stock import Made
 from rack.models import HEAD_TYPES, Head, Shaft
 
 from .session import FittingSession
@@ -33,12 +36,40 @@ class Build(ScopedModel):
     price = models.DecimalField(max_digits=8, decimal_places=2, null=True)
     turned_from = models.ForeignKey("self", on_delete=models.PROTECT, null=True, related_name="settings")
     liking = models.CharField(max_length=8, choices=LIKINGS, default=Liking.NEUTRAL.value)
+    lie_deg = models.FloatField(null=True, help_text="As it is made now; null: the head's own.")
+    bounce_deg = models.FloatField(null=True, help_text="As it is made now; null: the head's own.")
+    made = models.CharField(
+        max_length=8, default=Made.UNKNOWN.value, help_text="How it is made, where not of the rack."
+    )
+    work = models.JSONField(default=list, help_text="What was done to the club it was made from: kind, amount, words.")
+    borrowed = models.BooleanField(default=False, help_text="Neither of the rack nor the player's own.")
+    assumed = models.JSONField(default=list, help_text="What nobody stated and its name made us assume.")
     out_of_favour = models.CharField(
         max_length=80, blank=True, help_text="Why the player plays it no more; the bag of today is without it."
     )
     archived = models.BooleanField(default=False)
     accepted_at = models.DateTimeField(null=True, help_text="Taken into the bag for the time being.")
     imported = models.ForeignKey("ShotImport", on_delete=models.PROTECT, null=True, help_text="The file it came with.")
+
+    @property
+    def made_club(self) -> MadeClub:
+        """What work on a club can touch, with the work done so far."""
+        head = self.head
+        done = [Work(each["kind"], each["amount"]) for each in self.work]
+        total = {kind: sum(each.amount for each in done if each.kind == kind) for kind in ("bend", "lie", "grip_down")}
+        return MadeClub(
+            name=self.name,
+            head_type=HeadType(self.head_type),
+            loft_deg=self.set_loft_deg,
+            lie_deg=self.lie_deg if self.lie_deg is not None else (head.lie_deg if head else None),
+            bounce_deg=self.bounce_deg if self.bounce_deg is not None else (head.bounce_deg if head else None),
+            length_m=self.length_m,
+            bent_deg=total["bend"],
+            lie_bent_deg=total["lie"],
+            gripped_in=total["grip_down"],
+            made=Made(head.made if head else self.made),
+            head=head.for_core if head else None,
+        )
 
     @property
     def length_in_a_set_m(self) -> float | None:

@@ -112,6 +112,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/builds/{build_id}/otherwise": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description A club of the stand or of the player's own, made otherwise, as a build of its own. */
+        post: operations["make_otherwise"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/builds/{build_id}/settings": {
         parameters: {
             query?: never;
@@ -608,6 +625,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sessions/{session_id}/borrowed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description A club that is neither of the rack nor the player's own. */
+        post: operations["borrow"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sessions/{session_id}/brief": {
         parameters: {
             query?: never;
@@ -771,6 +805,24 @@ export interface paths {
         get?: never;
         put: operations["take_in_hand"];
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{session_id}/level": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description What turning the stand to one loft would do to each build. */
+        get: operations["levels"];
+        put?: never;
+        /** @description Every head of the stand that turns, at the position nearest to one loft. */
+        post: operations["turn_to_one_loft"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1226,6 +1278,12 @@ export interface components {
             path: number[][];
             pattern: components["schemas"]["PatternOut"] | null;
         };
+        BorrowedInRequest: {
+            name: string;
+            head_type: components["schemas"]["HeadType"];
+            /** Format: double */
+            loft_deg: number;
+        };
         BriefFieldsRequest: {
             miss?: components["schemas"]["Miss"];
             firmness?: components["schemas"]["Firmness"];
@@ -1325,6 +1383,14 @@ export interface components {
                 [key: string]: "measured" | "modelled" | "computed";
             };
             held: components["schemas"]["Held"] | null;
+            /** Format: double */
+            lie_deg: number | null;
+            /** Format: double */
+            bounce_deg: number | null;
+            borrowed: boolean;
+            assumed: string[];
+            work: string[];
+            cautions: string[];
         };
         CandidateInRequest: {
             head: number;
@@ -1824,6 +1890,17 @@ export interface components {
             keys: components["schemas"]["KeyLine"][];
             made?: string | null;
         };
+        LevelInRequest: {
+            /** Format: double */
+            loft_deg: number;
+        };
+        LevelOut: {
+            letter: string;
+            name: string;
+            /** Format: double */
+            loft_deg: number | null;
+            why: string;
+        };
         /** @enum {string} */
         Lie: "mat" | "tee" | "fairway" | "tight" | "soft" | "semi_rough" | "rough" | "sand";
         /** @enum {string} */
@@ -1927,6 +2004,10 @@ export interface components {
         };
         /** @enum {unknown} */
         NullEnum: null;
+        OtherwiseInRequest: {
+            changes?: components["schemas"]["WorkInRequest"][];
+            shaft?: number | null;
+        };
         PaginatedSessionLineList: {
             /** @example 123 */
             count: number;
@@ -2524,6 +2605,11 @@ export interface components {
             flight: (components["schemas"]["FlightWish"] | components["schemas"]["NullEnum"]) | null;
             named: components["schemas"]["Named"] | null;
         };
+        WorkInRequest: {
+            kind: components["schemas"]["ChangeKind"];
+            /** Format: double */
+            amount: number;
+        };
     };
     responses: never;
     parameters: never;
@@ -2832,6 +2918,34 @@ export interface operations {
         };
         responses: {
             200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionOut"];
+                };
+            };
+        };
+    };
+    make_otherwise: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A revision that the reader has: shots that did not change after it are left out. */
+                "Since-Revision"?: number;
+            };
+            path: {
+                build_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["OtherwiseInRequest"];
+            };
+        };
+        responses: {
+            201: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -3726,6 +3840,34 @@ export interface operations {
             };
         };
     };
+    borrow: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A revision that the reader has: shots that did not change after it are left out. */
+                "Since-Revision"?: number;
+            };
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BorrowedInRequest"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionOut"];
+                };
+            };
+        };
+    };
     write_brief: {
         parameters: {
             query?: never;
@@ -4007,6 +4149,57 @@ export interface operations {
         };
         responses: {
             200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionOut"];
+                };
+            };
+        };
+    };
+    levels: {
+        parameters: {
+            query: {
+                loft_deg: number;
+            };
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LevelOut"][];
+                };
+            };
+        };
+    };
+    turn_to_one_loft: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A revision that the reader has: shots that did not change after it are left out. */
+                "Since-Revision"?: number;
+            };
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LevelInRequest"];
+            };
+        };
+        responses: {
+            201: {
                 headers: {
                     [name: string]: unknown;
                 };

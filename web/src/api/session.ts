@@ -10,9 +10,11 @@ import {
 import { useEffect, useRef, useState } from "react";
 import type { ReadingKey } from "../ui/units";
 import {
+	type ChangeKind,
 	client,
 	type DayKind,
 	got,
+	type HeadType,
 	type Intent,
 	type Plans,
 	type Session,
@@ -310,6 +312,17 @@ export const change = {
 				body: { set_loft_deg: loft },
 			}),
 		),
+	otherwise: (build: number, changes: { kind: ChangeKind; amount: number }[], shaft: number | null = null) =>
+		got(
+			client.POST("/api/builds/{build_id}/otherwise", {
+				params: { path: { build_id: build } },
+				body: { changes, shaft },
+			}),
+		),
+	borrow: (id: number, body: { name: string; head_type: HeadType; loft_deg: number }) =>
+		got(client.POST("/api/sessions/{session_id}/borrowed", { ...path(id), body })),
+	level: (id: number, loft_deg: number) =>
+		got(client.POST("/api/sessions/{session_id}/level", { ...path(id), body: { loft_deg } })),
 	inHand: (id: number, build: number) =>
 		got(client.PUT("/api/sessions/{session_id}/in-hand", { ...path(id), body: { build } })),
 	aside: (shot: number, aside: boolean, reason = "") =>

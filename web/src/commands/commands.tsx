@@ -137,7 +137,7 @@ export function CommandBar({ group }: { group: string }) {
 				<button
 					key={command.id}
 					type="button"
-					className="btn btn-sm h-11 gap-1.5 border-base-300 bg-base-100 px-2.5 font-medium"
+					className="btn btn-sm h-11 gap-1 border-base-300 bg-base-100 px-2 font-medium"
 					disabled={command.blocked !== undefined}
 					title={command.blocked}
 					onClick={command.run}

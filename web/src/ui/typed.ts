@@ -16,6 +16,13 @@ export function typedNumber(text: string, what: string): number | null {
 	return value;
 }
 
+/** A number that must be there. */
+export function neededNumber(text: string | undefined, what: string): number {
+	const found = typedNumber(text ?? "", what);
+	if (found === null) throw new Problem(`Give the ${what}.`, 0, null);
+	return found;
+}
+
 /** Yards as they travel, in metres. */
 export function typedYards(text: string, what: string): number | null {
 	const yards = typedNumber(text, what);

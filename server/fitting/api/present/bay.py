@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Mapping, Sequence
 
 from hemicycle_core.bag import HeadType
+from hemicycle_core.judge import EFFECTS, ChangeKind
 from hemicycle_core.judge.held import held_on
 from hemicycle_core.rack.specification import Specification, detail, shaft_words
 from hemicycle_core.samples import certainty, cost_of_a_miss, pattern
@@ -34,7 +35,9 @@ def specification(build: Build) -> Specification:
         head=f"{head.maker} {head.model} {head.label}" if head else None,
         stated_loft_deg=build.stated_loft_deg,
         set_loft_deg=build.set_loft_deg,
-        lie_deg=head.lie_deg if head else None,
+        lie_deg=build.made_club.lie_deg,
+        bounce_deg=build.made_club.bounce_deg,
+        work=tuple(each["words"] for each in build.work),
         length_m=build.length_m,
         shaft=shaft.name if shaft else None,
         shaft_g=shaft.weight_g if shaft else None,
@@ -74,7 +77,7 @@ def present_build(judged: JudgedSession, build: Build) -> BuildOut:
         fixed=build.fixed,
         accepted=build.accepted_at is not None,
         liking=Liking(build.liking),
-        turned_from=build.turned_from.letter if build.turned_from else "",
+        turned_from=(build.turned_from.letter or build.turned_from.name) if build.turned_from else "",
         settings_deg=build.head.for_core.lofts_deg if build.head else [],
         carry_m=carried.carry_m if carried else None,
         total_m=carried.total_m if carried else None,
@@ -100,8 +103,21 @@ def present_build(judged: JudgedSession, build: Build) -> BuildOut:
         averages=averages(kept_only=True),
         averages_all=averages(kept_only=False),
         sources=least_trusted(shot.sources for shot in shots),
+        lie_deg=build.made_club.lie_deg,
+        bounce_deg=build.made_club.bounce_deg,
+        borrowed=build.borrowed,
+        assumed=list(build.assumed),
+        work=[each["words"] for each in build.work],
+        cautions=_cautions(build),
         held=None if judged.job_counted is None else held_on(shots, judged.job_counted),
     )
+
+
+def _cautions(build: Build) -> list[str]:
+    """What to take care of in the work that a build took, each said once."""
+    kinds = [each["kind"] for each in build.work if each["kind"] in set(ChangeKind)]
+    said = [EFFECTS[ChangeKind(kind)].caution for kind in kinds]
+    return list(dict.fromkeys(each for each in said if each))
 
 
 def _carry_from(judged: JudgedSession, build: Build) -> CarryFrom:

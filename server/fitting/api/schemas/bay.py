@@ -2,8 +2,9 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 
+from hemicycle_core.judge import ChangeKind
 from hemicycle_core.judge.held import Held
 
 from .bag import SpanOut
@@ -19,7 +20,8 @@ class BuildOut:
     own. longest_m, shortest_m: of the kept carries; smash: their ball speed over club speed. accepted: taken into
     the bag for the time being. roll_known: that window is by its own measured roll. out_of_favour: why the player
     plays it no more; depth_m, width_m: how far the ellipse of four kept shots in five reaches. old_swing: shots
-    from before the swing was changed. held: balls on the job that they are counted on."""
+    from before the swing was changed. work: what was done to the club it was made from, cautions: that go with it;
+    assumed: fields that nobody stated. held: balls on the job that they are counted on."""
 
     id: int
     letter: str
@@ -61,6 +63,12 @@ class BuildOut:
     averages_all: dict[str, float]
     sources: dict[str, Source]
     held: Held | None
+    lie_deg: float | None
+    bounce_deg: float | None
+    borrowed: bool
+    assumed: list[str]
+    work: list[str]
+    cautions: list[str]
 
 
 @dataclass
@@ -103,6 +111,43 @@ class CandidatesIn:
 @dataclass
 class SettingIn:
     set_loft_deg: float
+
+
+@dataclass
+class WorkIn:
+    kind: ChangeKind
+    amount: float
+
+
+@dataclass
+class OtherwiseIn:
+    """What is done to a club, one piece after the other; shaft: another one of the rack."""
+
+    changes: list[WorkIn] = field(default_factory=list)
+    shaft: int | None = None
+
+
+@dataclass
+class BorrowedIn:
+    name: str
+    head_type: HeadType
+    loft_deg: float
+
+
+@dataclass
+class LevelIn:
+    loft_deg: float
+
+
+@dataclass
+class LevelOut:
+    """What turning to one loft does to a build. loft_deg: to which it comes, None where it is left out; why: what is
+    left of the way, or the reason."""
+
+    letter: str
+    name: str
+    loft_deg: float | None
+    why: str
 
 
 @dataclass

@@ -4,7 +4,10 @@ from __future__ import annotations
 
 from dataclasses import asdict
 
-from common.api import actor_of, given
+from common.api import actor_of, given, serializer_of, shown
+from drf_spectacular.utils import OpenApiParameter, extend_schema
+from hemicycle_core.errors import BadInput
+from hemicycle_core.judge import Change
 from rest_framework.request import Request
 from rest_framework.response import Response
 from rest_framework.views import APIView
@@ -15,11 +18,15 @@ from ..schemas.bay import (
     AcceptedIn,
     AsideIn,
     AskIn,
+    BorrowedIn,
     CandidatesIn,
     CountsIn,
     DayIn,
     InHandIn,
+    LevelIn,
+    LevelOut,
     MoveIn,
+    OtherwiseIn,
     PinIn,
     SettingIn,
     StrikeIn,
@@ -44,6 +51,47 @@ class SettingsView(APIView):
         setting = given(request, SettingIn)
         build = builds.new_setting(actor_of(request), build_id, set_loft_deg=setting.set_loft_deg)
         return changed(request, build.session_id, 201)
+
+
+class OtherwiseView(APIView):
+    @documented_change(OtherwiseIn, name="make_otherwise", tags=["bay"], status=201)
+    def post(self, request: Request, build_id: int) -> Response:
+        """A club of the stand or of the player's own, made otherwise, as a build of its own."""
+        asked = given(request, OtherwiseIn)
+        changes = [Change(each.kind, each.amount) for each in asked.changes]
+        build = builds.make_otherwise(actor_of(request), build_id, changes, shaft_id=asked.shaft)
+        return changed(request, build.session_id, 201)
+
+
+class BorrowedView(APIView):
+    @documented_change(BorrowedIn, name="borrow", tags=["bay"], status=201)
+    def post(self, request: Request, session_id: int) -> Response:
+        """A club that is neither of the rack nor the player's own."""
+        builds.borrow(actor_of(request), session_id, **vars(given(request, BorrowedIn)))
+        return changed(request, session_id, 201)
+
+
+class LevelView(APIView):
+    @extend_schema(
+        parameters=[OpenApiParameter("loft_deg", float, required=True)],
+        responses=serializer_of(LevelOut)(many=True),
+        operation_id="levels",
+        tags=["bay"],
+    )
+    def get(self, request: Request, session_id: int) -> Response:
+        """What turning the stand to one loft would do to each build."""
+        try:
+            loft = float(request.query_params.get("loft_deg", ""))
+        except ValueError as error:
+            raise BadInput("Give the loft as a number.", field="loft_deg") from error
+        found = builds.levels(actor_of(request), session_id, loft_deg=loft)
+        return Response(shown([LevelOut(b.letter, b.name, each.loft_deg, each.why) for b, each in found]))
+
+    @documented_change(LevelIn, name="turn_to_one_loft", tags=["bay"], status=201)
+    def post(self, request: Request, session_id: int) -> Response:
+        """Every head of the stand that turns, at the position nearest to one loft."""
+        builds.turn_to_one_loft(actor_of(request), session_id, loft_deg=given(request, LevelIn).loft_deg)
+        return changed(request, session_id, 201)
 
 
 class AcceptedView(APIView):

@@ -15,6 +15,7 @@ import { Said, Waiting } from "../../ui/Said";
 import { typedYards } from "../../ui/typed";
 import { ClubCard } from "./ClubCard";
 import { ImportDialog } from "./ImportDialog";
+import { OtherClubs } from "./OtherClubs";
 import { columnsOf, keyOf, Plans } from "./Plans";
 import { RackPicker } from "./RackPicker";
 import { gapChange, RuleBar } from "./Rules";
@@ -34,6 +35,7 @@ export function Bag(props: PlaceProps) {
 	const { session, act, busy } = props;
 	const [importing, setImporting] = useState(false);
 	const [picking, setPicking] = useState(false);
+	const [other, setOther] = useState(false);
 	const [flight, setFlight] = useState(false);
 	const [chosen, setChosen] = useState<number | null>(null);
 	const [part, setPart] = useState<Part>("stand");
@@ -60,6 +62,15 @@ export function Bag(props: PlaceProps) {
 			group: "Bag",
 			blocked,
 			run: () => setPicking(true),
+		},
+		{
+			id: "other",
+			name: "Borrowed, own, one loft",
+			keys: "o",
+			shown: "O",
+			group: "Bag",
+			blocked,
+			run: () => setOther(true),
 		},
 		{
 			id: "rule",
@@ -135,6 +146,7 @@ export function Bag(props: PlaceProps) {
 						session={session}
 						onPick={() => setPicking(true)}
 						onList={() => setPart("list")}
+						onOther={() => setOther(true)}
 						agreed={agreed}
 						act={act}
 						busy={busy}
@@ -189,6 +201,7 @@ export function Bag(props: PlaceProps) {
 				<Imports session={session} act={act} busy={busy || agreed} />
 			</aside>
 			{importing && <ImportDialog session={session} onClose={() => setImporting(false)} />}
+			{other && <OtherClubs session={session} act={act} busy={busy} onClose={() => setOther(false)} />}
 			{picking && <RackPicker session={session} act={act} busy={busy} onClose={() => setPicking(false)} />}
 		</div>
 	);

@@ -12,6 +12,7 @@ export function Stand({
 	session,
 	onPick,
 	onList,
+	onOther,
 	agreed,
 	act,
 	busy,
@@ -19,6 +20,7 @@ export function Stand({
 	session: Session;
 	onPick: () => void;
 	onList: () => void;
+	onOther: () => void;
 	agreed: boolean;
 }) {
 	const candidates = candidatesOf(session);
@@ -77,6 +79,13 @@ export function Stand({
 							onClick={onPick}
 						>
 							<span className="key">K</span> Whole rack
+						</button>
+						<button
+							type="button"
+							className="btn min-h-11 w-full flex-1 border-dashed border-base-300 bg-transparent"
+							onClick={onOther}
+						>
+							<span className="key">O</span> Borrowed, own, one loft
 						</button>
 					</li>
 				)}

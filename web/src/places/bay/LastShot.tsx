@@ -74,7 +74,7 @@ export function LastShot({
 		<div>
 			<div className="flex items-end gap-6">
 				<p
-					className={`num text-[9.5rem] leading-[0.8] tracking-tight ${shot.aside || shot.misread ? "quiet line-through" : ""}`}
+					className={`num text-[8.25rem] leading-[0.8] tracking-tight ${shot.aside || shot.misread ? "quiet line-through" : ""}`}
 					data-testid="last-carry"
 				>
 					{figure(carry)}
@@ -106,7 +106,7 @@ export function LastShot({
 					label="Carries of this build against the window, yards"
 				/>
 			</div>
-			<dl className="mt-3 grid grid-cols-3 gap-x-5 gap-y-2.5 md:grid-cols-5">
+			<dl className="mt-3 grid grid-cols-3 gap-x-5 gap-y-1.5 md:grid-cols-5">
 				{SHOWN.map((key) => {
 					const { low, high } = wantedOf(build, key);
 					const target = low !== null || high !== null;
@@ -115,7 +115,7 @@ export function LastShot({
 					return (
 						<div key={key}>
 							<dt className="quiet text-sm">{label}</dt>
-							<dd className="num text-[27px] leading-tight">
+							<dd className="num text-[23px] leading-tight">
 								{key === "offline_m" ? side(metresOf(shot.readings, key)) : reading(key, shot.readings[key])}
 								<span className="quiet ml-1 text-[14px] font-normal">{unit === "°" ? "" : unit}</span>
 							</dd>
@@ -128,7 +128,7 @@ export function LastShot({
 				})}
 				<div>
 					<dt className="quiet text-sm">Smash</dt>
-					<dd className="num text-[27px] leading-tight">{figure(smashOf(shot), 2)}</dd>
+					<dd className="num text-[23px] leading-tight">{figure(smashOf(shot), 2)}</dd>
 				</div>
 			</dl>
 			<Copy session={session} shot={shot} />

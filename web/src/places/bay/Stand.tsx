@@ -44,7 +44,8 @@ export function BayStand({
 							</span>
 							{build.turned_from && (
 								<span className="quiet block text-[13px]">
-									turned from {build.turned_from}: {build.detail}
+									from {build.turned_from}: {build.work.length ? `${build.work.join(", ")}, ` : ""}
+									{build.detail}
 								</span>
 							)}
 							<Gate

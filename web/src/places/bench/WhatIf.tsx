@@ -154,7 +154,11 @@ function ChangeRow({ session, found, each, act, busy, open, onOpen }: RowProps) 
 				)}
 				<Start each={each} />
 				<td>
-					{each.kind === "loft" && <Test session={session} found={found} each={each} act={act} busy={busy} />}
+					{each.kind === "loft" ? (
+						<Test session={session} found={found} each={each} act={act} busy={busy} />
+					) : (
+						<MakeIt session={session} found={found} each={each} act={act} busy={busy} />
+					)}
 				</td>
 			</tr>
 			{open && (
@@ -209,6 +213,34 @@ function Sides({ each }: { each: WhatIfAnswer["changes"][number] }) {
 }
 
 /** Turn the sleeve as shown and go and hit it: a new build. */
+/** Any other change as a build of its own, made from this one. */
+function MakeIt({
+	session,
+	found,
+	each,
+	act,
+	busy,
+}: AnswerProps & { each: WhatIfAnswer["changes"][number] }) {
+	const navigate = useNavigate();
+	return (
+		<button
+			type="button"
+			className="btn btn-sm h-9"
+			aria-label={`Make and test ${found.letter} ${each.words}`}
+			disabled={busy || session.status === "agreed"}
+			onClick={() =>
+				act(async () => {
+					const made = await change.otherwise(found.build, [{ kind: each.kind, amount: each.amount }]);
+					void navigate(`/sessions/${session.id}/bay`);
+					return made;
+				})
+			}
+		>
+			Make it
+		</button>
+	);
+}
+
 function Test({ session, found, each, act, busy }: Omit<RowProps, "open" | "onOpen">) {
 	const navigate = useNavigate();
 	const build = buildOf(session, found.build);

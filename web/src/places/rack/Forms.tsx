@@ -5,7 +5,7 @@ import type { components } from "../../api/schema";
 import { VOCABULARY } from "../../api/vocabulary";
 import { Said } from "../../ui/Said";
 import { Sheet } from "../../ui/Sheet";
-import { typedNumber } from "../../ui/typed";
+import { neededNumber, typedNumber } from "../../ui/typed";
 import { type Head, type Shaft, useRackChange } from "./change";
 
 type HeadBody = components["schemas"]["HeadInRequest"];
@@ -54,13 +54,6 @@ function useFields(start: Record<string, string>) {
 		</label>
 	);
 	return { fields, field, choice };
-}
-
-/** A figure that must be there; what is no number is said. */
-function needed(value: string | undefined, what: string): number {
-	const found = typedNumber(value ?? "", what);
-	if (found === null) throw new Error(`Give the ${what}.`);
-	return found;
 }
 
 function Frame({
@@ -135,19 +128,19 @@ export function HeadForm({ head, onClose }: { head: Head | null; onClose: () => 
 		model: fields.model ?? "",
 		label: fields.label ?? "",
 		head_type: fields.head_type as HeadBody["head_type"],
-		loft_deg: needed(fields.loft, "loft"),
-		length_in: needed(fields.length, "length"),
-		price: needed(fields.price, "price"),
+		loft_deg: neededNumber(fields.loft, "loft"),
+		length_in: neededNumber(fields.length, "length"),
+		price: neededNumber(fields.price, "price"),
 		lie_deg: typedNumber(fields.lie ?? "", "lie"),
 		sleeve_deg: typedNumber(fields.sleeve ?? "", "sleeve") ?? 0,
 		positions: table,
-		tip_in: needed(fields.tip, "bore"),
+		tip_in: neededNumber(fields.tip, "bore"),
 		hand: fields.hand as HeadBody["hand"],
 		sole: fields.sole ?? "",
 		bounce_deg: typedNumber(fields.bounce ?? "", "bounce"),
 		head_g: typedNumber(fields.weight ?? "", "weight"),
 		made: fields.made as HeadBody["made"],
-		stock: needed(fields.stock, "stock"),
+		stock: neededNumber(fields.stock, "stock"),
 	});
 	const done = { onSuccess: onClose };
 	const path = { params: { path: { head_id: head?.id ?? 0 } } };
@@ -286,14 +279,14 @@ export function ShaftForm({ shaft, onClose }: { shaft: Shaft | null; onClose: ()
 		return {
 			name: fields.name ?? "",
 			flex: fields.flex ?? "",
-			weight_g: needed(fields.weight, "weight"),
+			weight_g: neededNumber(fields.weight, "weight"),
 			material: fields.material ?? "",
-			tip_in: needed(fields.tip, "tip"),
+			tip_in: neededNumber(fields.tip, "tip"),
 			fits: fits as ShaftBody["fits"],
 			bend: fields.bend as ShaftBody["bend"],
 			balance: balance === null ? null : balance / 100,
 			length_in: typedNumber(fields.length ?? "", "length"),
-			stock: needed(fields.stock, "stock"),
+			stock: neededNumber(fields.stock, "stock"),
 		};
 	};
 	const done = { onSuccess: onClose };

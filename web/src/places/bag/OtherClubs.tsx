@@ -1,0 +1,225 @@
+/** Clubs that are not of the rack: one that was borrowed, one of the player's own, and the stand at one loft. */
+import { useQuery } from "@tanstack/react-query";
+import { useState } from "react";
+import { client, got, type HeadType, type Session } from "../../api/client";
+import { change } from "../../api/session";
+import { VOCABULARY } from "../../api/vocabulary";
+import type { PlaceProps } from "../../session/place";
+import { ownOf } from "../../session/select";
+import { Letter } from "../../ui/Letter";
+import { Caution, Said } from "../../ui/Said";
+import { Sheet } from "../../ui/Sheet";
+import { neededNumber, typedNumber } from "../../ui/typed";
+
+type Props = Pick<PlaceProps, "session" | "act" | "busy"> & { onClose: () => void };
+type PartProps = Omit<Props, "onClose" | "act"> & { put: (make: () => Promise<Session>) => void };
+const KINDS = Object.entries(VOCABULARY.heads).filter(([kind]) => kind !== "putter");
+
+export function OtherClubs({ session, act, busy, onClose }: Props) {
+	const [error, setError] = useState<Error | null>(null);
+	/** Do it and close; what is refused is said here, and what was typed stays. */
+	const put = (make: () => Promise<Session>) =>
+		act(async () => {
+			setError(null);
+			try {
+				const made = await make();
+				onClose();
+				return made;
+			} catch (refused) {
+				setError(refused as Error);
+				throw refused;
+			}
+		});
+	return (
+		<Sheet title="Another club on the stand" onClose={onClose}>
+			<Said error={error} />
+			<div className="space-y-6">
+				<Borrowed session={session} put={put} busy={busy} />
+				<Own session={session} put={put} busy={busy} />
+				<OneLoft session={session} put={put} busy={busy} />
+			</div>
+		</Sheet>
+	);
+}
+
+function Borrowed({ session, put, busy }: PartProps) {
+	const [name, setName] = useState("");
+	const [kind, setKind] = useState<HeadType>("hybrid");
+	const [loft, setLoft] = useState("");
+	return (
+		<form
+			onSubmit={(event) => {
+				event.preventDefault();
+				put(async () => {
+					const loft_deg = neededNumber(loft, "loft of the borrowed club");
+					return change.borrow(session.id, { name, head_type: kind, loft_deg });
+				});
+			}}
+		>
+			<h3 className="mb-1">A borrowed club</h3>
+			<div className="flex flex-wrap items-center gap-2">
+				<input
+					className="input h-11 min-w-0 flex-1"
+					aria-label="What the borrowed club is called"
+					placeholder="what it is called"
+					value={name}
+					onChange={(event) => setName(event.target.value)}
+					required
+				/>
+				<select
+					className="select h-11 w-40"
+					aria-label="Kind of the borrowed club"
+					value={kind}
+					onChange={(event) => setKind(event.target.value as HeadType)}
+				>
+					{KINDS.map(([each, words]) => (
+						<option key={each} value={each}>
+							{words}
+						</option>
+					))}
+				</select>
+				<input
+					className="input h-11 w-20 text-right"
+					inputMode="decimal"
+					aria-label="Loft of the borrowed club in degrees"
+					placeholder="loft"
+					value={loft}
+					onChange={(event) => setLoft(event.target.value)}
+				/>
+				<button type="submit" className="btn h-11" disabled={busy}>
+					On the stand
+				</button>
+			</div>
+			<p className="quiet mt-1 text-sm">Its length is assumed from kind and loft, and shown as assumed.</p>
+		</form>
+	);
+}
+
+const WORK = [
+	{ kind: "", words: "as it is" },
+	{ kind: "bend", words: "bent, ° weaker" },
+	{ kind: "lie", words: "bent, ° more upright" },
+	{ kind: "length", words: "made longer, in" },
+	{ kind: "grip_down", words: "gripped down, in" },
+	{ kind: "head_weight", words: "heavier head, g" },
+] as const;
+
+function Own({ session, put, busy }: PartProps) {
+	const clubs = ownOf(session).filter((build) => build.head_type !== "putter");
+	const [club, setClub] = useState<number | null>(clubs[0]?.id ?? null);
+	const [kind, setKind] = useState<(typeof WORK)[number]["kind"]>("");
+	const [amount, setAmount] = useState("1");
+	if (clubs.length === 0) return null;
+	return (
+		<form
+			onSubmit={(event) => {
+				event.preventDefault();
+				put(async () => {
+					const by = typedNumber(amount, "amount") ?? 0;
+					return change.otherwise(club ?? 0, kind ? [{ kind, amount: by }] : []);
+				});
+			}}
+		>
+			<h3 className="mb-1">One of the player’s own</h3>
+			<div className="flex flex-wrap items-center gap-2">
+				<select
+					className="select h-11 w-32"
+					aria-label="Which of the player’s own clubs"
+					value={club ?? ""}
+					onChange={(event) => setClub(Number(event.target.value))}
+				>
+					{clubs.map((build) => (
+						<option key={build.id} value={build.id}>
+							{build.name}
+						</option>
+					))}
+				</select>
+				<select
+					className="select h-11 w-52"
+					aria-label="What is done to it"
+					value={kind}
+					onChange={(event) => setKind(event.target.value as typeof kind)}
+				>
+					{WORK.map((each) => (
+						<option key={each.kind} value={each.kind}>
+							{each.words}
+						</option>
+					))}
+				</select>
+				{kind && (
+					<input
+						className="input h-11 w-20 text-right"
+						inputMode="decimal"
+						aria-label="By how much, less than nothing for the other way"
+						value={amount}
+						onChange={(event) => setAmount(event.target.value)}
+					/>
+				)}
+				<button type="submit" className="btn h-11" disabled={busy}>
+					On the stand
+				</button>
+			</div>
+			{(kind === "bend" || kind === "lie") && (
+				<Caution>
+					Two degrees at most unless the maker says otherwise; cast and hollow heads can crack. Eye
+					protection; measure loft, lie and bounce again after.
+				</Caution>
+			)}
+		</form>
+	);
+}
+
+function OneLoft({ session, put, busy }: PartProps) {
+	const [text, setText] = useState("");
+	const loft = Number(text.replace(",", "."));
+	const known = text.trim() !== "" && Number.isFinite(loft);
+	const found = useQuery({
+		queryKey: ["level", session.id, session.revision, loft],
+		queryFn: () =>
+			got(
+				client.GET("/api/sessions/{session_id}/level", {
+					params: { path: { session_id: session.id }, query: { loft_deg: loft } },
+				}),
+			),
+		enabled: known,
+	});
+	const turning = found.data?.filter((row) => row.loft_deg !== null) ?? [];
+	return (
+		<section>
+			<h3 className="mb-1">The heads on the stand at one loft</h3>
+			<div className="flex flex-wrap items-center gap-2">
+				<input
+					className="input h-11 w-24 text-right"
+					inputMode="decimal"
+					aria-label="Loft to turn to in degrees"
+					placeholder="loft, °"
+					value={text}
+					onChange={(event) => setText(event.target.value)}
+				/>
+				<button
+					type="button"
+					className="btn h-11"
+					disabled={busy || turning.length === 0}
+					onClick={() =>
+						put(async () => {
+							return change.level(session.id, loft);
+						})
+					}
+				>
+					Turn {turning.length || "them"}
+				</button>
+			</div>
+			<Said error={found.error} />
+			<ul className="mt-1 space-y-0.5 text-[14.5px]">
+				{found.data?.map((row) => (
+					<li key={row.letter} className={row.loft_deg === null ? "quiet" : ""}>
+						<Letter letter={row.letter} size={20} /> {row.name}:{" "}
+						{row.loft_deg === null
+							? `left out, ${row.why}`
+							: `to ${row.loft_deg}°${row.why ? `, ${row.why}` : ""}`}
+					</li>
+				))}
+			</ul>
+		</section>
+	);
+}
