@@ -15,7 +15,7 @@ from .judge.candidate import Liking
 from .protocols import PROTOCOLS
 from .rack.eligible import SWUNG_FULL
 from .readout import USUAL, Column
-from .shots import READINGS, Intent, Strike
+from .shots import CLEAN_LIES, READINGS, Intent, Strike
 from .units import UNITS
 
 SHORT_RULES = (GapRule.EVEN_STEPS, GapRule.CARRY_ONLY)  # roll-out covers nothing into a green
@@ -55,6 +55,7 @@ def vocabulary() -> dict[str, Any]:
         "columns": [each.value for each in Column],
         "usualColumns": [each.value for each in USUAL],
         "lies": [each.value for each in Lie],
+        "cleanLies": [each.value for each in Lie if each in CLEAN_LIES],
         "most": {"clubsToPlace": MOST_OFFERED, "plans": MOST_KEPT_PLANS},
         "step": {"leastM": LEAST_STEP_M, "mostM": MOST_STEP_M},
     }

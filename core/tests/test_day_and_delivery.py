@@ -15,6 +15,7 @@ from hemicycle_core.monitor import Monitor, MonitorKind, Noise, noise_from_shown
 from hemicycle_core.protocols import findings
 from hemicycle_core.protocols.shaped import span_words
 from hemicycle_core.samples.day import Day, DayKind, Then, day_of, day_words
+from hemicycle_core.samples.lies import by_lie
 from hemicycle_core.samples.outliers import questioned, smash_doubted
 from hemicycle_core.shots import Intent, Shot, Strike
 from hemicycle_core.units import metres
@@ -139,3 +140,14 @@ def test_an_eased_swing_is_told_beside_the_stock_one_and_low_and_high_lie_so_far
     )
     assert span_words(findings([*stock, *low, *high])) == "From low to high: 49 ft of height and 0 yd of carry."
     assert span_words(findings([*stock, *low])) == ""
+
+
+def test_shots_from_another_lie_say_what_the_lie_does_and_nothing_of_the_club():
+    stock = shots(180, n=8, spread=1.5)
+    rough = [replace(shot, lie=Lie.ROUGH) for shot in shots(166, n=5, spread=1.5, seed=7)]
+    (found,) = by_lie([*stock, *rough])
+    assert (found.lie, found.n, found.sure) == (Lie.ROUGH, 5, True)
+    assert found.sentence.startswith("From rough: 1") and "yd shorter" in found.sentence
+    assert judge(case([*stock, *rough])).why == judge(case(stock)).why
+    assert by_lie([*stock, *rough[:1]])[0].sentence.endswith("With 1 shot that may be chance.")
+    assert by_lie(rough) == []

@@ -82,6 +82,7 @@ api = [
     path("shots/<int:shot_id>/counts", bay.ShotCountsView.as_view()),
     path("shots/<int:shot_id>/pinned", bay.ShotPinView.as_view()),
     path("sessions/<int:session_id>/swing", bay.SwingView.as_view()),
+    path("sessions/<int:session_id>/lie", bay.LieView.as_view()),
     path("sessions/<int:session_id>/day", bay.DayView.as_view()),
     path("sessions/<int:session_id>/ask", bay.AskView.as_view()),
     path("shots/<int:shot_id>/build", bay.ShotMoveView.as_view()),

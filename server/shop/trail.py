@@ -30,6 +30,7 @@ WORDS = {
     "shot.unpin": "no longer kept a shot in sight",
     "session.swing": "noted that the swing was changed",
     "session.swing_back": "took back that the swing was changed",
+    "session.lie": "said what is hit from next",
     "session.day": "said what kind of day it is",
     "window.roll": "hit so much with a build that its window is by its own roll from now on",
     "shop.columns": "changed what the Bench reads out",

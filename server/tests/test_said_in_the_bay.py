@@ -160,3 +160,17 @@ def test_a_files_words_of_intent_and_lie_part_its_runs_and_one_that_is_unknown_i
     assert [shot[column] for shot in marked] == [word.replace(" ", "_")]
     assert of(found, "A")["kept"] == 4
     assert answer["result"]["problems"][0]["line"] == 6 if "result" in answer else answer["problems"][0]["line"] == 6
+
+
+def test_what_is_hit_from_rough_is_kept_beside_the_club_and_told_on_the_bench(desk, session):
+    url = f"/api/sessions/{session.pk}"
+    strike(session, "A", 178, 184)
+    before = of(desk.get(url).json(), "A")
+    assert put(desk, f"{url}/lie", {"lie": "rough"})["lie"] == "rough"
+    session.refresh_from_db()
+    strike(session, "A", 160, 170)
+    after = desk.get(url).json()
+    assert (of(after, "A")["carry_m"], of(after, "A")["kept"]) == (before["carry_m"], before["kept"])
+    assert [shot["lie"] for shot in after["shots"][-6:]] == ["rough"] * 6
+    assert desk.get(f"{url}/bench").json()["lies"]["A"] == ["From rough: 18 yd shorter."]
+    assert put(desk, f"{url}/lie", {"lie": None})["lie"] is None

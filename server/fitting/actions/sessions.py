@@ -12,6 +12,7 @@ from customers.models import Customer
 from django.db.models import BooleanField, ExpressionWrapper, Max, Q
 from django.utils import timezone
 from hemicycle_core.errors import BadInput
+from hemicycle_core.impact import Lie
 from hemicycle_core.protocols import asked
 from hemicycle_core.samples.day import DayKind, speed_of
 from hemicycle_core.shots import Intent
@@ -142,6 +143,18 @@ def change_swing(actor: User, session_id: int, *, changed: bool) -> FittingSessi
     keep_windows(session, actor)
     note(session, actor, "session.swing" if changed else "session.swing_back", f"session:{session.pk}")
     announce(session, "swing")
+    return session
+
+
+@action("fit")
+def hit_from(actor: User, session_id: int, *, lie: Lie | None) -> FittingSession:
+    """What the next shots are hit from; None for what the surface of the bay says. From another lie than mat, tee or
+    fairway a shot says what the lie does, not what the club does."""
+    session = for_change(actor, session_id)
+    session.lie = "" if lie is None else lie.value
+    session.save(update_fields=["lie"])
+    note(session, actor, "session.lie", f"session:{session.pk}", lie=session.lie)
+    announce(session, "lie")
     return session
 
 

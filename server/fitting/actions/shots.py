@@ -32,7 +32,7 @@ def run_for(session: FittingSession, build: Build, imported: ShotImport | None =
         "ball": session.ball,
         "protocol": FULL_SWING if imported else session.protocol,
         "intent": Intent.STOCK.value if imported else session.intent,
-        "lie": "",
+        "lie": "" if imported else session.lie,
         "swing": session.swing,
         "imported": imported,
         **said,

@@ -9,6 +9,7 @@ from hemicycle_core.bag import GapOrder, GapRule
 from hemicycle_core.brief import Fear, FlightWish, JobKind, Miss, Wish
 from hemicycle_core.flight import Firmness
 from hemicycle_core.flight.landing import EVERYDAY_FT
+from hemicycle_core.impact import Lie
 from hemicycle_core.samples.day import DayKind
 from hemicycle_core.shots import FULL_SWING, Intent
 from shop.models import Bay, User
@@ -71,6 +72,9 @@ class FittingSession(ScopedModel):
     gap_order = models.CharField(max_length=8, choices=words(GapOrder), default=GapOrder.NEED.value)
     gap_above = models.ForeignKey("Build", on_delete=models.SET_NULL, null=True, related_name="+")
 
+    lie = models.CharField(
+        max_length=12, blank=True, choices=words(Lie), help_text="What is hit from next; empty: as the surface says."
+    )
     swing = models.PositiveSmallIntegerField(
         default=1, help_text="Goes up when the player is told to swing otherwise: only shots since then count."
     )

@@ -44,6 +44,7 @@ export type Customer = Of<"CustomerOut">;
 export type TrailLine = Of<"TrailLine">;
 export type GapOrder = Schemas["GapOrder"];
 export type Wish = Schemas["Wish"];
+export type Lie = Schemas["Lie"];
 export type ChangeKind = Schemas["ChangeKind"];
 export type DayKind = Schemas["DayKind"];
 export type FlightWish = Schemas["FlightWish"];

@@ -829,6 +829,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sessions/{session_id}/lie": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description What the next shots are hit from. */
+        put: operations["hit_from"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sessions/{session_id}/plans": {
         parameters: {
             query?: never;
@@ -1261,6 +1278,9 @@ export interface components {
             side_by_side: components["schemas"]["NeighboursOut"][];
             spans: {
                 [key: string]: string;
+            };
+            lies: {
+                [key: string]: string[];
             };
         };
         /** @enum {string} */
@@ -1903,6 +1923,9 @@ export interface components {
         };
         /** @enum {string} */
         Lie: "mat" | "tee" | "fairway" | "tight" | "soft" | "semi_rough" | "rough" | "sand";
+        LieInRequest: {
+            lie?: (components["schemas"]["Lie"] | components["schemas"]["NullEnum"]) | null;
+        };
         /** @enum {string} */
         Liking: "liked" | "neutral" | "disliked" | "vetoed";
         LostBuild: {
@@ -2277,6 +2300,7 @@ export interface components {
             in_hand: number | null;
             protocol: string;
             intent: components["schemas"]["Intent"];
+            lie: (components["schemas"]["Lie"] | components["schemas"]["NullEnum"]) | null;
             swing: number;
             day: components["schemas"]["DayKind"];
             day_words: string;
@@ -4200,6 +4224,34 @@ export interface operations {
         };
         responses: {
             201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionOut"];
+                };
+            };
+        };
+    };
+    hit_from: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A revision that the reader has: shots that did not change after it are left out. */
+                "Since-Revision"?: number;
+            };
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["LieInRequest"];
+            };
+        };
+        responses: {
+            200: {
                 headers: {
                     [name: string]: unknown;
                 };

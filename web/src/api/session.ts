@@ -16,6 +16,7 @@ import {
 	got,
 	type HeadType,
 	type Intent,
+	type Lie,
 	type Plans,
 	type Session,
 	type Shot,
@@ -342,6 +343,8 @@ export const change = {
 		got(client.PUT("/api/shots/{shot_id}/pinned", { params: { path: { shot_id: shot } }, body: { pinned } })),
 	swing: (id: number, changed: boolean) =>
 		got(client.PUT("/api/sessions/{session_id}/swing", { ...path(id), body: { changed } })),
+	hitFrom: (id: number, lie: Lie | null) =>
+		got(client.PUT("/api/sessions/{session_id}/lie", { ...path(id), body: { lie } })),
 	day: (id: number, kind: DayKind) =>
 		got(client.PUT("/api/sessions/{session_id}/day", { ...path(id), body: { kind } })),
 	move: (shot: number, build: number) =>

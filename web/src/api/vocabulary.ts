@@ -249,6 +249,11 @@ export const VOCABULARY = {
   "rough",
   "sand"
  ],
+ "cleanLies": [
+  "mat",
+  "tee",
+  "fairway"
+ ],
  "most": {
   "clubsToPlace": 3,
   "plans": 3

@@ -211,6 +211,7 @@ export const session: Session = {
 	tired: false,
 	imports: [],
 	intent: "stock",
+	lie: null,
 	swing: 1,
 	day: "usual",
 	day_words: "",

@@ -13,6 +13,7 @@ from hemicycle_core.judge.whatif import OTHER_AIRS, USUAL_LIE_DEG, other_airs
 from hemicycle_core.protocols import findings
 from hemicycle_core.protocols.shaped import against_the_shape, span_words
 from hemicycle_core.samples import pattern
+from hemicycle_core.samples.lies import by_lie
 
 from ...domain.bag import name_of
 from ...domain.session import JudgedSession
@@ -172,6 +173,11 @@ def present_bench(judged: JudgedSession) -> BenchOut:
             for a, b in combinations(carried.values(), 2)
             for two in (as_neighbours(a, b),)
         ],
+        lies={
+            build.letter: [each.sentence for each in found_from]
+            for build in rows.candidates
+            if (found_from := by_lie(rows.shots_of(build)))
+        },
         spans={build.letter: words for build, of_build in found.items() if (words := span_words(of_build))},
     )
 

@@ -7,6 +7,7 @@ from typing import Any
 from customers.schemas import person
 from django.db.models import Count, Q, QuerySet
 from hemicycle_core.bag import GapRule
+from hemicycle_core.impact import Lie
 from hemicycle_core.judge.advice import next_step
 from hemicycle_core.samples.day import DayKind
 from hemicycle_core.shots import Intent
@@ -60,6 +61,7 @@ def present_session(judged: JudgedSession, *, since: int = 0) -> SessionOut:
         in_hand=session.in_hand_id,
         protocol=session.protocol,
         intent=Intent(session.intent),
+        lie=Lie(session.lie) if session.lie else None,
         swing=session.swing,
         day=DayKind(session.day),
         day_words=day(judged),

@@ -196,6 +196,13 @@ class SwingIn:
 
 
 @dataclass
+class LieIn:
+    """Empty: as the surface of the bay says."""
+
+    lie: Lie | None = None
+
+
+@dataclass
 class DayIn:
     kind: DayKind
 

@@ -140,7 +140,7 @@ class NeighboursOut:
 @dataclass
 class BenchOut:
     """serves: where else each build is of use, by letter. side_by_side: every two columns as neighbours. spans: by
-    letter, how far low and high shots lie apart."""
+    letter, how far low and high shots lie apart. lies: by letter, what other lies did beside the stock shots."""
 
     revision: int
     lines: list[BoardLine]
@@ -151,6 +151,7 @@ class BenchOut:
     serves: dict[str, list[str]]
     side_by_side: list[NeighboursOut]
     spans: dict[str, str]
+    lies: dict[str, list[str]]
 
 
 @dataclass

@@ -12,7 +12,7 @@ from .bay import BuildOut, ShotOut
 from .bench import VerdictOut
 from .brief import BriefOut
 from .imports import ImportedFile
-from .words import DayKind, GapRule, Intent, Source, Status
+from .words import DayKind, GapRule, Intent, Lie, Source, Status
 
 
 @dataclass
@@ -48,6 +48,7 @@ class SessionOut:
     in_hand: int | None
     protocol: str
     intent: Intent
+    lie: Lie | None
     swing: int
     day: DayKind
     day_words: str

@@ -25,6 +25,7 @@ from ..schemas.bay import (
     InHandIn,
     LevelIn,
     LevelOut,
+    LieIn,
     MoveIn,
     OtherwiseIn,
     PinIn,
@@ -146,6 +147,14 @@ class SwingView(APIView):
     def put(self, request: Request, session_id: int) -> Response:
         """The player was told to swing otherwise, or that word is taken back."""
         sessions.change_swing(actor_of(request), session_id, changed=given(request, SwingIn).changed)
+        return changed(request, session_id)
+
+
+class LieView(APIView):
+    @documented_change(LieIn, name="hit_from", tags=["bay"])
+    def put(self, request: Request, session_id: int) -> Response:
+        """What the next shots are hit from."""
+        sessions.hit_from(actor_of(request), session_id, lie=given(request, LieIn).lie)
         return changed(request, session_id)
 
 

@@ -1,7 +1,8 @@
 /** Hitting: the build in hand, the last shot large, its place against the window, what to hit next. */
 import { useMemo, useState } from "react";
-import type { Build, DayKind, Session, Shot } from "../../api/client";
+import type { Build, DayKind, Lie, Session, Shot } from "../../api/client";
 import { change, useBench } from "../../api/session";
+import { VOCABULARY } from "../../api/vocabulary";
 import { type Command, CommandBar, useCommands } from "../../commands/commands";
 import { CarryMap } from "../../instruments/carry-map/CarryMap";
 import { SideView } from "../../instruments/flight-board/FlightBoard";
@@ -27,6 +28,9 @@ const TAGS = [
 	{ strike: "fat", key: "y" },
 ] as const;
 
+/** From these a shot speaks for the club. */
+const CLEAN: readonly Lie[] = VOCABULARY.cleanLies;
+const LIES: (Lie | null)[] = [null, ...VOCABULARY.lies];
 const DAYS: DayKind[] = ["usual", "fast", "slow"];
 
 /** Something done that can be taken back. now: how the session looks at once when it is. */
@@ -98,6 +102,11 @@ export function Bay({ session, act, live }: PlaceProps) {
 		act(
 			() => change.inHand(session.id, id),
 			(seen) => ({ ...seen, in_hand: id }),
+		);
+	const from = (lie: Lie | null) =>
+		act(
+			() => change.hitFrom(session.id, lie),
+			(seen) => ({ ...seen, lie }),
 		);
 	const commands: Command[] = [
 		...TAGS.map((tag) => ({
@@ -235,6 +244,15 @@ export function Bay({ session, act, live }: PlaceProps) {
 	useCommands("bay", commands);
 	useCommands("day", [
 		{
+			id: "lie",
+			name: "Hit from another lie",
+			keys: "r",
+			shown: "R",
+			group: "Now and then",
+			blocked: agreed ? "The session is agreed" : undefined,
+			run: () => from(LIES[(LIES.indexOf(session.lie) + 1) % LIES.length] ?? null),
+		},
+		{
 			id: "day",
 			name: "A usual, fast or slow day",
 			keys: "o",
@@ -263,6 +281,33 @@ export function Bay({ session, act, live }: PlaceProps) {
 			<BayStand session={session} span={span} onTake={(id) => !agreed && take(id)} />
 			<section className="flex min-w-0 flex-col gap-4 p-5">
 				<InHand session={session} build={build} live={live} />
+				<p className="flex flex-wrap items-center gap-x-4 gap-y-1 text-[15px]" data-testid="run-bar">
+					<label className="flex items-center gap-2">
+						<span className="quiet">
+							<span className="key">R</span> from
+						</span>
+						<select
+							className="select h-9 w-40"
+							aria-label="What is hit from next"
+							value={session.lie ?? ""}
+							disabled={agreed}
+							onChange={(event) => from((event.target.value || null) as Lie | null)}
+						>
+							<option value="">{session.surface}</option>
+							{VOCABULARY.lies.map((lie) => (
+								<option key={lie} value={lie}>
+									{lie.replace("_", " ")}
+								</option>
+							))}
+						</select>
+					</label>
+					<span>
+						<span className="quiet">swing</span> {session.intent}
+					</span>
+					{session.lie && !CLEAN.includes(session.lie) && (
+						<span className="quiet">Says what the lie does: not counted in what the club does.</span>
+					)}
+				</p>
 				<Tray session={session} build={build} />
 				<p className="font-semibold xl:hidden">{session.next}</p>
 				{build && shot ? (

@@ -222,6 +222,7 @@ function SoFar({ build }: { build: Build }) {
 function markOf(shot: Shot): string {
 	if (shot.misread) return "misread";
 	if (shot.old_swing) return "old swing";
+	if (shot.lie && !shot.counts) return shot.lie.replace("_", " ");
 	if (shot.intent !== "stock") return shot.intent;
 	if (!shot.line) return "no line";
 	return shot.distance ? "" : "no carry";

@@ -53,6 +53,12 @@ export function Bench({ session, act, busy }: PlaceProps) {
 				<Metrics session={session} bench={bench.data} />
 				{bench.data && <Findings session={session} bench={bench.data} />}
 				{bench.data &&
+					Object.entries(bench.data.lies).map(([letter, said]) => (
+						<p key={letter} className="mt-1 text-[14.5px]">
+							<Letter letter={letter} size={20} /> {said.join(" ")}
+						</p>
+					))}
+				{bench.data &&
 					Object.entries(bench.data.spans).map(([letter, words]) => (
 						<p key={letter} className="mt-1 text-[14.5px]">
 							<Letter letter={letter} size={20} /> {words}

@@ -50,6 +50,7 @@ const bench: BenchAnswer = {
 	serves: {},
 	side_by_side: [],
 	spans: {},
+	lies: {},
 	revision: 40,
 };
 const judged: Session = {
