@@ -21,8 +21,9 @@ from typing import Any
 from hemicycle_core.bag import HeadType
 from hemicycle_core.errors import BadInput
 from hemicycle_core.flight import Air
+from hemicycle_core.impact import Lie
 from hemicycle_core.shots import Intent
-from hemicycle_core.simulation.golfer import Club, Player, Swinging
+from hemicycle_core.simulation.golfer import Club, Ground, Player, Swinging
 from hemicycle_core.units import yards
 
 FIRST_WAIT_S, LONGEST_WAIT_S = 0.2, 5.0
@@ -113,6 +114,7 @@ class Bay:
                 Swinging(Player.from_dict(tee["golfer"]), seed=seed, air=air),
                 tee["session"],
             )
+        self._swinging.ground = Ground(Lie(tee["lie"])) if tee.get("lie") else Ground()
         at_hand = tee["club"]
         club = Club(
             HeadType(at_hand["head_type"]),

@@ -128,6 +128,19 @@ def test_the_stand_in_hits_what_is_asked_for():
     assert peaks["low"] + 2 < peaks["stock"] < peaks["high"] - 1
 
 
+def test_the_stand_in_hits_from_the_lie_that_was_said_and_as_hard_as_is_asked():
+    def mean(key, **more):
+        bay = monitor.Bay(seed=5)
+        return sum(bay.hit({**TEE, **more})[key] for _ in range(6)) / 6
+
+    assert mean("ball_speed_mps", lie="rough") < mean("ball_speed_mps", lie=None) - 0.3
+    assert (
+        mean("ball_speed_mps", intent="eased")
+        < mean("ball_speed_mps") - 1
+        < mean("ball_speed_mps", intent="hard") - 1.5
+    )
+
+
 @pytest.mark.parametrize(("words", "said"), [([], "--bay"), (["--shots", "0"], "1 to 1000")])
 def test_the_stand_in_says_what_it_needs(monkeypatch, capsys, words, said):
     monkeypatch.setenv("HEMICYCLE_FEED_KEY", "k" if words else "")

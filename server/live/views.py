@@ -18,6 +18,7 @@ from drf_spectacular.utils import extend_schema
 from fitting.models import FittingSession
 from hemicycle_core.bag import HeadType
 from hemicycle_core.errors import BadInput
+from hemicycle_core.impact import Lie
 from hemicycle_core.shots import Intent
 from rest_framework.authentication import BaseAuthentication
 from rest_framework.permissions import BasePermission
@@ -83,13 +84,15 @@ class TeeClub:
 
 @dataclass
 class Tee:
-    """What is on the tee. intent: the shot that is asked for. golfer and seed only for stand-in keys."""
+    """What is on the tee. intent: the shot that is asked for; lie: what it is hit from, where that was said. golfer
+    and seed only for stand-in keys."""
 
     session: int
     build: str
     club: TeeClub | None
     protocol: str
     intent: Intent
+    lie: Lie | None
     shots_so_far: int
     golfer: dict[str, Any] | None
     seed: int | None
@@ -142,6 +145,7 @@ class FeedTee(APIView):
             club=club,
             protocol=session.protocol,
             intent=Intent(session.intent),
+            lie=Lie(session.lie) if session.lie else None,
             shots_so_far=session.shots.count(),
             golfer=golfer,
             seed=seed,

@@ -4,15 +4,28 @@ from django.db import migrations, models
 
 
 class Migration(migrations.Migration):
-
     dependencies = [
-        ('fitting', '0020_made_otherwise'),
+        ("fitting", "0020_made_otherwise"),
     ]
 
     operations = [
         migrations.AddField(
-            model_name='fittingsession',
-            name='lie',
-            field=models.CharField(blank=True, choices=[('mat', 'mat'), ('tee', 'tee'), ('fairway', 'fairway'), ('tight', 'tight'), ('soft', 'soft'), ('semi_rough', 'semi_rough'), ('rough', 'rough'), ('sand', 'sand')], help_text='What is hit from next; empty: as the surface says.', max_length=12),
+            model_name="fittingsession",
+            name="lie",
+            field=models.CharField(
+                blank=True,
+                choices=[
+                    ("mat", "mat"),
+                    ("tee", "tee"),
+                    ("fairway", "fairway"),
+                    ("tight", "tight"),
+                    ("soft", "soft"),
+                    ("semi_rough", "semi_rough"),
+                    ("rough", "rough"),
+                    ("sand", "sand"),
+                ],
+                help_text="What is hit from next; empty: as the surface says.",
+                max_length=12,
+            ),
         ),
     ]

@@ -2500,6 +2500,7 @@ export interface components {
             club: components["schemas"]["TeeClub"] | null;
             protocol: string;
             intent: components["schemas"]["Intent"];
+            lie: (components["schemas"]["Lie"] | components["schemas"]["NullEnum"]) | null;
             shots_so_far: number;
             golfer: {
                 [key: string]: unknown;

@@ -100,6 +100,8 @@ MEANT: dict[Intent, dict[str, float]] = {
     Intent.HIGH: {"dynamic_loft_deg": 4.0, "speed_share": -0.01},
     Intent.DRAW: {"path_deg": 4.0, "face_deg": 1.5, "dynamic_loft_deg": -1.0},
     Intent.FADE: {"path_deg": -4.0, "face_deg": -1.5, "dynamic_loft_deg": 1.0},
+    Intent.EASED: {"speed_share": -0.07, "dynamic_loft_deg": 0.5},
+    Intent.HARD: {"speed_share": 0.025},
 }
 
 
