@@ -104,3 +104,27 @@ def test_nothing_is_corrected_before_it_is_agreed(desk, session):
     body = {"builds": [], "reasons": "Keep.", "lost": [], "correction": "Too soon."}
     said = desk.post(f"/api/sessions/{session.pk}/handover", body, content_type=JSON)
     assert (said.status_code, said.json()["type"]) == (409, "hemicycle:not_agreed")
+
+
+def without(data, *names):
+    """Plain data as an earlier program kept it, without some fields wherever they stand."""
+    if isinstance(data, list):
+        return [without(each, *names) for each in data]
+    if isinstance(data, dict):
+        return {key: without(value, *names) for key, value in data.items() if key not in names}
+    return data
+
+
+def test_an_answer_that_an_earlier_program_kept_is_read_with_what_answers_have_now(desk, agreed):
+    _, before = agreed
+    new = ("wanted", "columns", "day", "work", "held", "old_swing", "lie", "out_of_favour")
+    old = without(before[""], *new)
+    five = next(each["id"] for each in before[""]["builds"] if each["name"] == "5i")
+    old["bag"]["in_work"] |= {"like": five, "flight": "higher"}
+    now = answers._as_read_now("session", old)
+    assert without(now, *new, "like", "flight") == without(old, *new, "like", "flight")
+    assert now["bag"]["wanted"] == {"wish": "flight", "like": five, "flight": "higher", "named": None}
+    assert (now["columns"], now["day"], now["lie"]) == ([], "usual", None)
+    assert {(tuple(each["work"]), each["old_swing"], each["held"]) for each in now["builds"]} == {((), 0, None)}
+    bench = answers._as_read_now("bench", without(before["/bench"], "serves", "lies", "side_by_side"))
+    assert (bench["serves"], bench["lies"], bench["side_by_side"]) == ({}, {}, [])

@@ -8,10 +8,12 @@ from collections.abc import Callable
 from typing import Any, TypeVar
 
 from common.api import serializer_of, shown
+from common.completed import completed
 from common.policy import shop_of
 from common.version import code_version
 from django.core.serializers.json import DjangoJSONEncoder
 from drf_spectacular.utils import OpenApiParameter, extend_schema
+from hemicycle_core.brief import Wish
 from hemicycle_core.errors import BadInput
 from rest_framework.request import Request
 from rest_framework.response import Response
@@ -24,7 +26,10 @@ from .present.bench import present_bench, present_what_if
 from .present.plans import present_plans
 from .present.session import present_session
 from .present.shortlist import present_shortlist
+from .schemas.bench import BenchOut, WhatIfOut
+from .schemas.plans import PlansOut
 from .schemas.session import SessionOut
+from .schemas.shortlist import ShortlistOut
 
 View = TypeVar("View", bound=Callable[..., Response])
 SINCE = OpenApiParameter(
@@ -78,8 +83,21 @@ def _body(session: FittingSession, part: str, since: int) -> Any:
     if session.agreed_at is not None:
         kept = AgreedAnswers.objects.of(session.shop_id).filter(session=session).first()
         if kept is not None and part in kept.answers:
-            return {**kept.answers[part], "revision": session.revision}
+            return {**_as_read_now(part, kept.answers[part]), "revision": session.revision}
     return _made(judged(session), part, since)
+
+
+KEPT = {"session": SessionOut, "bench": BenchOut, "shortlist": ShortlistOut, "plans": PlansOut, "what_if": WhatIfOut}
+
+
+def _as_read_now(part: str, answer: dict[str, Any]) -> dict[str, Any]:
+    """An answer as it was kept, with the fields that answers have had since: what it says stays as it was."""
+    now: dict[str, Any] = completed(KEPT[part.partition("/")[0]], answer)
+    held = (answer.get("bag") or {}).get("in_work") or {}
+    if part == "session" and "wanted" not in answer["bag"] and held.get("like"):
+        wish = Wish.FLIGHT if held.get("flight") else Wish.LIKE
+        now["bag"]["wanted"] |= {"wish": wish.value, "like": held["like"], "flight": held.get("flight")}
+    return now
 
 
 def documented_change(
