@@ -59,6 +59,17 @@ def test_what_a_monitor_reads_wrong_all_day_counts_against_typed_clubs_and_lines
     assert compare(*pair).settled
 
 
+def test_shots_that_gather_closer_than_the_monitor_reads_are_known_no_better_than_it_reads():
+    tight = shots(176.5, 47, n=9, spread=0.3)
+    sharp, blunt = (
+        case(tight, monitor=Monitor(changed={"carry_m": Noise(each, 0.9), "landing_deg": Noise(each, 0.5)}))
+        for each in (0.1, 8.0)
+    )
+    found = [evidence_of(each, weigh([each.candidate], [])) for each in (sharp, blunt)]
+    assert found[1].landing_se > found[0].landing_se and found[1].read_m > found[0].centre.carry_se_m
+    assert judge(blunt).chance < judge(sharp).chance
+
+
 def test_a_bays_noise_is_typed_in_the_units_shown_and_only_what_is_unusual_is_kept():
     shown = noise_in_shown(Monitor())
     assert noise_from_shown(MonitorKind.FLIGHT, shown) == {}

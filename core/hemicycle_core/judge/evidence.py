@@ -47,7 +47,7 @@ class Demand:
 
 @dataclass(frozen=True)
 class Evidence:
-    """The averages a verdict is made from."""
+    """The averages a verdict is made from. read_m: how well the monitor reads an average carry of so many shots."""
 
     carry: Average
     centre: Centre
@@ -57,6 +57,7 @@ class Evidence:
     window: Target
     holds: Target | None
     demands: tuple[Demand, ...] = ()
+    read_m: float = 0.0
 
     @property
     def half_width_m(self) -> float:
@@ -117,7 +118,7 @@ class Evidence:
         otherwise."""
         shift = turn.gain("carry_m") if turn else 0.0
         error = math.hypot(self.doubt.carry_m, turn.error["carry_m"] if turn else 0.0, head_share * self.carry.mean)
-        scale = math.hypot(self.centre.carry_se_m, error)
+        scale = math.hypot(max(self.centre.carry_se_m, self.read_m), error)
         low, high = self.window.low or -math.inf, self.window.high or math.inf
         mean = self.carry.mean + shift
         upper, lower = stdtr(self.centre.df, [(high - mean) / scale, (low - mean) / scale])
@@ -158,13 +159,16 @@ def evidence_of(case: Case, weighed: Weighed) -> Evidence | None:
         carry=carry,
         centre=centre,
         landing=landing,
-        landing_se=0.0 if landing is None else landing_se(landing),
+        landing_se=0.0
+        if landing is None
+        else max(landing_se(landing), candidate.monitor.noise("landing_deg").shot / landing.n**0.5),
         doubt=off,
         window=window,
         holds=None
         if case.wanted.demands
         else next((target for target in case.targets if target.quantity == "landing_deg"), None),
         demands=(*_demanded(case, off), *_held(case, weighed)),
+        read_m=candidate.monitor.noise("carry_m").shot / carry.n**0.5,
     )
 
 
@@ -180,6 +184,8 @@ def _demanded(case: Case, off: Doubt) -> Iterator[Demand]:
             continue
         usual = USUAL_SPREAD[target.quantity] * abs(mean.mean) / mean.n**0.5
         spread = usual if mean.se is None else math.sqrt(((mean.n - 1) * mean.se**2 + 3 * usual**2) / (mean.n + 2))
+        # Shots that gather closer than the monitor can read are not known better than it reads.
+        spread = max(spread, case.candidate.monitor.noise(target.quantity).shot / mean.n**0.5)
         # The day's part cancels beside an old club that the same monitor read today.
         day = 0.0 if case.wanted.old_hit else case.candidate.monitor.noise(target.quantity).day
         least = LEAST_ERROR[target.quantity]
