@@ -44,7 +44,9 @@ export function BayStand({
 							</span>
 							{build.turned_from && (
 								<span className="quiet block text-[13px]">
-									from {build.turned_from}: {build.work.length ? `${build.work.join(", ")}, ` : ""}
+									{build.work.length
+										? `from ${build.turned_from}: ${build.work.join(", ")},`
+										: `turned from ${build.turned_from}:`}{" "}
 									{build.detail}
 								</span>
 							)}
