@@ -138,8 +138,17 @@ class Shot:
     @property
     def stock(self) -> bool:
         """Whether it was a stock swing from a clean lie, with the swing of now or the one before."""
-        clean = self.lie is None or self.lie in CLEAN_LIES
-        return clean and not self.misread and self.protocol == FULL_SWING and self.intent is Intent.STOCK
+        stock = self.protocol == FULL_SWING and self.intent is Intent.STOCK
+        return stock and self.clean and not self.misread
+
+    @property
+    def clean(self) -> bool:
+        """Whether it was hit from where a full shot is hit from, as far as was said."""
+        return self.lie is None or self.lie in CLEAN_LIES
+
+    def shows(self, intent: Intent) -> bool:
+        """Whether it says what comes of asking for this: kept, from a clean lie, with the swing of now."""
+        return self.intent is intent and self.clean and not (self.aside or self.misread or self.old_swing)
 
     @property
     def speaks_for_carry(self) -> bool:

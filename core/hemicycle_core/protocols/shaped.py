@@ -9,6 +9,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from ..samples.averages import average
+from ..samples.beside import chance_words, far_words, way
 from ..samples.trend import different_chance
 from ..shots import Intent, Shot, columns_of
 from ..units import feet, metres, ninety, yards, yd_text
@@ -42,13 +43,12 @@ def range_of_use(shots: Sequence[Shot], *, left_handed: bool = False) -> list[Fi
 
     Means are compared by Student's test with one spread; so few shots tell large changes only.
     """
-    kept = [shot for shot in shots if not (shot.aside or shot.misread)]
-    stock = _readings([shot for shot in kept if shot.counts])
+    stock = _readings([shot for shot in shots if shot.kept])
     if stock["carry_m"].size < LEAST_STOCK:
         return []
     made = []
     for intent in ASKED:
-        asked = [shot for shot in kept if shot.intent is intent]
+        asked = [shot for shot in shots if shot.shows(intent)]
         if asked:
             made.append(_compared(intent, len(asked), _readings(asked), stock, left_handed=left_handed))
     return made
@@ -102,24 +102,19 @@ def _compared(
     return Finding(KEY, intent, n, by, did, _sentence(intent, n, by, did))
 
 
-def _way(value: float, text: str, more: str, less: str) -> str:
-    return f"{text} {more if value > 0 else less}"
-
-
 def _sentence(intent: Intent, n: int, by: dict[str, float], did: bool | None) -> str:
     parts = []
     if intent in (Intent.LOW, Intent.HIGH) and "peak_m" in by:
-        parts.append(_way(by["peak_m"], f"{abs(feet(by['peak_m'])):.0f} ft", "higher", "lower"))
+        parts.append(way(by["peak_m"], f"{abs(feet(by['peak_m'])):.0f} ft", "higher", "lower"))
     if intent in (Intent.DRAW, Intent.FADE) and "curve_m" in by:
-        parts.append(_way(by["curve_m"], f"bends {yd_text(abs(by['curve_m']))} yd more to the", "right", "left"))
+        parts.append(way(by["curve_m"], f"bends {yd_text(abs(by['curve_m']))} yd more to the", "right", "left"))
     if "carry_m" in by:
-        far = abs(by["carry_m"])
-        parts.append(_way(by["carry_m"], f"{yd_text(far)} yd", "longer", "shorter") if yards(far) >= 1 else "as long")
+        parts.append(far_words(by["carry_m"]))
     if intent in (Intent.LOW, Intent.HIGH) and yards(abs(by.get("offline_m", 0.0))) >= 2:
-        parts.append(_way(by["offline_m"], f"{yd_text(abs(by['offline_m']))} yd further", "right", "left"))
+        parts.append(way(by["offline_m"], f"{yd_text(abs(by['offline_m']))} yd further", "right", "left"))
     words = f"{intent.value.capitalize()}: {', '.join(parts) or 'nothing to compare'}."
     if did is None:
-        return f"{words} With {n} {'shot' if n == 1 else 'shots'} that may be chance."
+        return words + chance_words(n)
     return words if did else f"{words} Not what was meant."
 
 

@@ -9,12 +9,13 @@ import numpy as np
 
 from ..impact import Lie
 from ..shots import CLEAN_LIES, FULL_SWING, Intent, Shot
-from ..units import feet, yards, yd_text
-from .averages import average
+from ..units import feet
+from .beside import beside, chance_words, far_words, read_of, spin_words, way
 from .trend import different_chance
 
 LEAST_STOCK = 3
 SURE = 0.90
+LEAST_FT = 3.0  # a smaller difference of height is not said
 SHOWN = ("carry_m", "peak_m", "spin_rpm", "launch_deg", "ball_speed_mps")
 
 
@@ -30,10 +31,6 @@ class FromLie:
     sentence: str
 
 
-def _values(shots: Sequence[Shot], key: str) -> list[float]:
-    return [value for shot in shots if (value := shot.get(key)) is not None]
-
-
 def by_lie(shots: Sequence[Shot]) -> list[FromLie]:
     """Each lie that was hit from besides the clean ones, in the order of `Lie`; none without three stock shots."""
     full = [
@@ -44,33 +41,26 @@ def by_lie(shots: Sequence[Shot]) -> list[FromLie]:
         and shot.intent is Intent.STOCK
     ]
     stock = [shot for shot in full if shot.counts]
-    if len(_values(stock, "carry_m")) < LEAST_STOCK:
+    if len(read_of(stock, "carry_m")) < LEAST_STOCK:
         return []
     made = []
     for lie in Lie:
         mine = [shot for shot in full if shot.lie is lie]
         if lie in CLEAN_LIES or not mine:
             continue
-        by = {}
-        for key in SHOWN:
-            ours, theirs = average(_values(mine, key)), average(_values(stock, key))
-            if ours is not None and theirs is not None:
-                by[key] = ours.mean - theirs.mean
-        carries = [np.array(_values(each, "carry_m")) for each in (stock, mine)]
+        by = beside(mine, stock, SHOWN)
+        carries = [np.array(read_of(each, "carry_m")) for each in (stock, mine)]
         sure = min(each.size for each in carries) >= 2 and different_chance(*carries) <= 2 * (1 - SURE)
         made.append(FromLie(lie, len(mine), by, sure, _sentence(lie, len(mine), by, sure)))
     return made
 
 
 def _sentence(lie: Lie, n: int, by: dict[str, float], sure: bool) -> str:
-    parts = []
-    if "carry_m" in by:
-        far = abs(by["carry_m"])
-        way = "longer" if by["carry_m"] > 0 else "shorter"
-        parts.append(f"{yd_text(far)} yd {way}" if yards(far) >= 1 else "as long")
-    if abs(by.get("spin_rpm", 0.0)) >= 100:
-        parts.append(f"{abs(by['spin_rpm']):.0f} rpm {'more' if by['spin_rpm'] > 0 else 'less'}")
-    if "peak_m" in by and abs(feet(by["peak_m"])) >= 3:
-        parts.append(f"{abs(feet(by['peak_m'])):.0f} ft {'higher' if by['peak_m'] > 0 else 'lower'}")
-    words = f"From {lie.value.replace('_', ' ')}: {', '.join(parts) or 'nothing to compare'}."
-    return words if sure else f"{words} With {n} {'shot' if n == 1 else 'shots'} that may be chance."
+    higher = by.get("peak_m", 0.0)
+    parts = [
+        far_words(by["carry_m"]) if "carry_m" in by else "",
+        spin_words(by.get("spin_rpm", 0.0)),
+        way(higher, f"{abs(feet(higher)):.0f} ft", "higher", "lower") if abs(feet(higher)) >= LEAST_FT else "",
+    ]
+    words = f"From {lie.value.replace('_', ' ')}: {', '.join(filter(None, parts)) or 'nothing to compare'}."
+    return words if sure else words + chance_words(n)
