@@ -99,5 +99,10 @@ def test_several_heads_are_turned_to_one_loft_in_one_act_and_the_fixed_ones_are_
     turned = [of(seen, letter) for letter in "DE"]
     assert [each["set_loft_deg"] for each in turned] == [23.0, 22.6]
     assert turned[1]["lie_deg"] == wood.lie_deg + 1.0  # the lie that comes with the position
+    # Pressed twice, or back to where the first stands: nothing is put up a second time.
+    assert post(f"{url}/level", {"loft_deg": 23}, 400)["field"] == "loft_deg"
+    first = of(seen, "A")["set_loft_deg"]
+    back = desk.get(f"/api/{url}/level?loft_deg={first}").json()[0]
+    assert (back["letter"], back["loft_deg"], back["why"]) == ("D", None, "stands there already, as A")
     assert post(f"{url}/level", {"loft_deg": 30}, 400)["field"] == "loft_deg"
     assert desk.get(f"/api/{url}/level?loft_deg=far").status_code == 400

@@ -44,7 +44,10 @@ def test_after_the_swing_was_changed_only_new_shots_count_and_the_word_can_be_ta
     back = put(desk, f"{url}/swing", {"changed": False})
     assert round(of(back, "A")["carry_m"] / 0.9144) == 182  # nothing was lost
     assert put(desk, f"{url}/swing", {"changed": False}, 400)["field"] == "changed"
-    assert put(desk, f"{url}/swing", {"changed": True})["swing"] == 3  # never a number that was used
+    # Another word, taken back too, leaves what counted before it: what was hit on both sides of the first.
+    again = put(desk, f"{url}/swing", {"changed": True})
+    assert (of(again, "A")["carry_m"], of(again, "A")["old_swing"]) == (None, 12)
+    assert of(put(desk, f"{url}/swing", {"changed": False}), "A")["carry_m"] == of(back, "A")["carry_m"]
 
 
 def test_a_club_out_of_favour_leaves_the_bag_of_today_and_stays_a_column(desk, session):

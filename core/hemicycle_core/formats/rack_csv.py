@@ -43,17 +43,21 @@ def written_positions(positions: Sequence[Position]) -> str:
     return "; ".join(f"{each.name} {each.loft_deg:g} {each.lie_deg:g} {each.face_deg:g}" for each in positions)
 
 
-def read_positions(cell: str) -> tuple[Position, ...]:
+def read_positions(cell: str, *, decimal_comma: bool = False) -> tuple[Position, ...]:
     """Raises BadInput for a table that is not one."""
     made = []
+    cell = cell.removeprefix("'")  # what makes a first name such as +1 harmless to a spreadsheet
     for part in filter(None, (each.strip() for each in cell.split(";"))):
-        found = re.fullmatch(r"(\S+)\s+(\S+)\s+(\S+)\s+(\S+)", part)
-        if found is None:
-            words = f"“{part}” is no position: give its name, loft, lie and face, such as `A +1 0.5 -0.5`."
+        words = f"“{part}” is no position: give its name, loft, lie and face, such as `A +1 0.5 -0.5`."
+        name, *figures = part.rsplit(maxsplit=3)
+        try:
+            values = [number(each.removeprefix("+"), decimal_comma=decimal_comma) for each in figures]
+        except BadInput as error:
+            raise BadInput(words, field="positions") from error
+        known = [value for value in values if value is not None]
+        if len(known) < 3:
             raise BadInput(words, field="positions")
-        name, *figures = found.groups()
-        values = [number(each.removeprefix("+")) for each in figures]
-        made.append(Position(name, *(0.0 if value is None else value for value in values)))
+        made.append(Position(name, *known))
     return tuple(made)
 
 
@@ -79,8 +83,8 @@ class _Cells:
             raise BadInput(f"Give {name}.", field=name)
         return value
 
-    def whole(self, name: str, otherwise: int | None = None) -> int | None:
-        value = self.figure(name)
+    def whole(self, name: str, otherwise: int | None = None, *, needed: bool = False) -> int | None:
+        value = self.needed(name) if needed else self.figure(name)
         if value is None:
             return otherwise
         if value != int(value):
@@ -107,7 +111,7 @@ def _head(cells: _Cells) -> HeadSpec:
         price=cells.needed("price"),
         lie_deg=cells.figure("lie_deg"),
         sleeve_deg=cells.figure("sleeve_deg", 0.0) or 0.0,
-        positions=read_positions(cells.text("positions")),
+        positions=read_positions(cells.text("positions"), decimal_comma=cells.table.decimal_comma),
         tip_in=cells.figure("tip_in", 0.37) or 0.37,
         hand=cells.word("hand", Hand, Hand.BOTH),
         sole=cells.text("sole"),
@@ -128,7 +132,7 @@ def _shaft(cells: _Cells) -> ShaftSpec:
     spec = ShaftSpec(
         name=cells.text("name"),
         flex=cells.text("flex"),
-        weight_g=int(cells.needed("weight_g")),
+        weight_g=cells.whole("weight_g", needed=True) or 0,
         material=cells.text("material"),
         tip_in=cells.needed("tip_in"),
         fits=tuple(HeadType(each) for each in kinds),

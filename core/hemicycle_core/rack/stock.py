@@ -150,6 +150,8 @@ def _check_positions(positions: Sequence[Position]) -> None:
     names = [each.name for each in positions]
     if len(set(names)) < len(names) or any(not name.strip() for name in names):
         raise BadInput("Give each position of the sleeve a name of its own.", field="positions")
+    if any(";" in name or "'" in name for name in names):
+        raise BadInput("A position’s name has no semicolon and no apostrophe in it.", field="positions")
     for each in positions:
         _between(each.loft_deg, (-4.0, 4.0), f"Position {each.name}, loft", "°", "positions")
         _between(each.lie_deg, (-5.0, 5.0), f"Position {each.name}, lie", "°", "positions")

@@ -301,7 +301,7 @@ def turn_to_one_loft(actor: User, session_id: int, *, loft_deg: float) -> list[B
     """Every head of the stand that turns, at the position nearest to one loft, as builds of their own. What cannot
     come within half a degree is left as it is."""
     session = for_change(actor, session_id)
-    there = [(build, level(build.made_club, loft_deg)) for build in _standing(session)]
+    there = _levelled(session, loft_deg)
     wanted = [(build, found.loft_deg) for build, found in there if found.loft_deg is not None]
     if not wanted:
         raise BadInput(f"No head on the stand turns to {loft_deg:g}°.", field="loft_deg")
@@ -315,17 +315,27 @@ def turn_to_one_loft(actor: User, session_id: int, *, loft_deg: float) -> list[B
     return made
 
 
-def _standing(session: FittingSession) -> list[Build]:
-    """The builds of the stand; of those of one head, the one it was made from last."""
-    rows = Build.objects.of(session.shop_id).filter(session=session, archived=False).exclude(letter="")
-    by_head = {build.head_id or -build.pk: build for build in rows.select_related("head", "shaft").order_by("pk")}
-    return list(by_head.values())
-
-
 def levels(actor: User, session_id: int, *, loft_deg: float) -> list[tuple[Build, Levelled]]:
     """What turning to one loft would do to each build of the stand."""
     session = FittingSession.objects.one(actor.shop_id or 0, session_id)
-    return [(build, level(build.made_club, loft_deg)) for build in _standing(session)]
+    return _levelled(session, loft_deg)
+
+
+def _levelled(session: FittingSession, loft_deg: float) -> list[tuple[Build, Levelled]]:
+    """What turning to one loft would do to each head of the stand; one that stands there already is left as it is."""
+    rows = Build.objects.of(session.shop_id).filter(session=session, archived=False).exclude(letter="")
+    stand = list(rows.select_related("head", "shaft").order_by("pk"))
+    # Of the builds of one head, the one that was made last.
+    last = {build.head_id or -build.pk: build for build in stand}
+    made = []
+    for build in last.values():
+        found = level(build.made_club, loft_deg)
+        same = (
+            each for each in stand if build.head_id and (each.head_id, each.shaft_id) == (build.head_id, build.shaft_id)
+        )
+        there = next((each.letter for each in same if same_setting(each.set_loft_deg, found.loft_deg)), None)
+        made.append((build, Levelled(None, f"stands there already, as {there}") if there else found))
+    return made
 
 
 @action("fit")

@@ -9,7 +9,7 @@ from typing import Any
 
 from common.problems import Refused
 from customers.models import Customer
-from django.db.models import BooleanField, ExpressionWrapper, Max, Q
+from django.db.models import BooleanField, ExpressionWrapper, Q
 from django.utils import timezone
 from hemicycle_core.errors import BadInput
 from hemicycle_core.impact import Lie
@@ -135,11 +135,13 @@ def change_swing(actor: User, session_id: int, *, changed: bool) -> FittingSessi
     session = for_change(actor, session_id)
     if not changed and session.swing == 1:
         raise BadInput("No word on the swing was noted in this session.", field="changed")
-    hit = Run.objects.of(session.shop_id).filter(build__session=session).aggregate(top=Max("swing"))["top"] or 0
-    session.swing = max(session.swing, hit) + 1 if changed else session.swing - 1
-    session.save(update_fields=["swing"])
+    if not changed:
+        # What was hit since is of the swing before: as if the word had never been said.
+        since = Run.objects.of(session.shop_id).filter(build__session=session, swing=session.swing)
+        since.update(swing=session.swing - 1)
+    session.swing += 1 if changed else -1
     session.whole_from = session.revision
-    session.save(update_fields=["whole_from"])
+    session.save(update_fields=["swing", "whole_from"])
     keep_windows(session, actor)
     note(session, actor, "session.swing" if changed else "session.swing_back", f"session:{session.pk}")
     announce(session, "swing")

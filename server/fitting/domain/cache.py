@@ -46,6 +46,8 @@ def shots_key(shots: Sequence[Shot]) -> Hashable:
             shot.strike,
             shot.run.intent,
             shot.run.protocol,
+            shot.run.lie,
+            shot.run.swing,
         )
         for shot in shots
     )
