@@ -4,6 +4,7 @@ import json
 
 import pytest
 from conftest import strike
+from django.utils import timezone
 from fitting.models import Build
 from rack.models import Head, Shaft
 
@@ -79,7 +80,11 @@ def test_a_head_with_a_sleeve_is_turned_and_not_bent_and_a_shaft_must_fit(desk, 
     seen = post(f"builds/{a['id']}/otherwise", {"shaft": right.pk})
     assert of(seen, "B")["shaft"].startswith("Fenlark 75 H") and of(seen, "B")["work"] == ["shaft Fenlark 75 H"]
     assert post(f"builds/{a['id']}/otherwise", {}, 400)["field"] == "changes"
-    for wrong in ({"name": "", "loft_deg": 20}, {"name": "X", "loft_deg": 60}):
+    Shaft.objects.filter(pk=right.pk).update(stock=0)
+    assert "none in stock" in post(f"builds/{a['id']}/otherwise", {"shaft": right.pk}, 400)["title"]
+    Shaft.objects.filter(pk=right.pk).update(stock=1, retired_at=timezone.now())
+    assert "taken off the rack" in post(f"builds/{a['id']}/otherwise", {"shaft": right.pk}, 400)["title"]
+    for wrong in ({"name": "", "loft_deg": 20}, {"name": "X" * 60, "loft_deg": 20}, {"name": "X", "loft_deg": 60}):
         assert post(f"sessions/{session.pk}/borrowed", {"head_type": "hybrid", **wrong}, 400)["field"]
 
 

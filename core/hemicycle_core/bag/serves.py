@@ -18,13 +18,13 @@ OTHER_HEIGHT_M = metres(10 / 3)  # ten feet: what makes two clubs of one carry t
 @dataclass(frozen=True)
 class Neighbours:
     """Two clubs side by side, metres. step_m: between their carries; coverage_m: upper carry less lower total, positive
-    is uncovered; shared: chance that a shot of one lands in the other's yardage."""
+    is uncovered; often: how many in ten shots of one land in the other's yardage."""
 
     lower: str
     upper: str
     step_m: float
     coverage_m: float
-    shared: float
+    often: int
     sentence: str
 
 
@@ -33,15 +33,16 @@ def as_neighbours(first: Carried, second: Carried) -> Neighbours:
     lower, upper = sorted((first, second), key=lambda club: (club.carry_m, club.name))
     step, left = upper.carry_m - lower.carry_m, upper.carry_m - lower.total_m
     shared = overlap(step, spread_of(lower), spread_of(upper))
-    apart = f"{upper.name} carries {yd_text(step)} yd past {lower.name}" if yards(step) >= 0.5 else None
-    words = apart or f"{lower.name} and {upper.name} carry the same"
+    words = f"{lower.name} and {upper.name} carry the same"
+    if round(yards(step)) > 0:
+        words = f"{upper.name} carries {yd_text(step)} yd past {lower.name}"
     if round(yards(left)) > 0:
         words += f"; {yd_text(left)} yd between where {lower.name} stops and that carry"
     elif round(yards(left)) < 0:
         words += f"; {lower.name} rolls {yd_text(-left)} yd past that carry"
-    often = max(0, round(shared * 10))
+    often = round(shared * 10)
     words += f"; {often} in 10 of one land in the other’s yardage." if often else "; they are told apart."
-    return Neighbours(lower.name, upper.name, step, left, shared, words)
+    return Neighbours(lower.name, upper.name, step, left, often, words)
 
 
 def serves(club: Carried, covered: Coverage, work: Gap | None, stand: Sequence[Carried]) -> list[str]:
@@ -62,5 +63,8 @@ def serves(club: Carried, covered: Coverage, work: Gap | None, stand: Sequence[C
             way = "higher" if higher > 0 else "lower"
             said.append(f"Swap partner of {other.name}: the same carry, {abs(feet(higher)):.0f} ft {way}.")
     near = [each for each in covered.clubs if abs(each.carry_m - club.carry_m) < CROWDED_M]
-    said += [f"Could stand in for {each.name}: {yd_text(abs(each.carry_m - club.carry_m))} yd apart." for each in near]
+    for each in near:
+        apart = abs(each.carry_m - club.carry_m)
+        how = f"{yd_text(apart)} yd apart" if round(yards(apart)) > 0 else "the same carry"
+        said.append(f"Could stand in for {each.name}: {how}.")
     return said

@@ -6,6 +6,8 @@ import math
 from collections.abc import Sequence
 from dataclasses import dataclass
 
+from scipy.special import ndtr
+
 from ..bag import Carried, HeadType, Slot, SlotLayout
 from ..bag.gaps import RULE_WORDS
 from ..flight import Firmness
@@ -36,6 +38,12 @@ class Target:
     why: str
     firm: bool = True
     sure: str = ""
+
+    def chance(self, mean: float, sd: float) -> float:
+        """Chance, 0 to 1, that what is known to be about a mean, with one standard deviation over 0, lies inside."""
+        below = 0.0 if self.low is None else float(ndtr((self.low - mean) / sd))
+        above = 0.0 if self.high is None else float(ndtr((mean - self.high) / sd))
+        return max(0.0, 1.0 - below - above)
 
 
 def holds_deg(job: Job, *, longest: bool = False) -> float:

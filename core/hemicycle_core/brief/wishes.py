@@ -91,7 +91,7 @@ def flight_wanted(old: Carried, asked: FlightWish) -> Wanted:
 # Of a hundred shots so many more may miss the fairway for the sake of length: about one more a round's tee shots in
 # two rounds.
 OUT_OF_PLAY_MORE = 0.05
-USUAL_FAIRWAY_M = metres(32)
+USUAL_FAIRWAY = Job("a fairway of 32 yd", JobKind.TEE, 10.0, width_m=metres(32))
 
 
 def fairway_of(jobs: Sequence[Job], old: Carried) -> Job:
@@ -99,10 +99,8 @@ def fairway_of(jobs: Sequence[Job], old: Carried) -> Job:
     usual width. Any total reaches it, so that it asks for the side alone."""
     tee = [job for job in jobs if job.kind is JobKind.TEE]
     near = [job for job in tee if abs(job.distance_m - old.total_m) <= REACH_M] or tee
-    asked = min(near, key=lambda job: job.width_m, default=None)
-    if asked is None:
-        return Job(f"a fairway of {yd_text(USUAL_FAIRWAY_M)} yd", JobKind.TEE, 10.0, width_m=USUAL_FAIRWAY_M)
-    return replace(asked, distance_m=10.0, carry_over_m=None)
+    asked = min(near, key=lambda job: job.width_m, default=USUAL_FAIRWAY)
+    return replace(asked, distance_m=USUAL_FAIRWAY.distance_m, carry_over_m=None)
 
 
 def far_wanted(old: Carried, jobs: Sequence[Job]) -> Wanted:
@@ -121,7 +119,7 @@ def far_wanted(old: Carried, jobs: Sequence[Job]) -> Wanted:
 def far_words(old: Carried, fairway: Job, thresholds: Thresholds = DEFAULT) -> str:
     """What is asked of a club that is to go as far as possible and be in play."""
     least = yd_text(old.total_m + thresholds.same_carry_m)
-    where = fairway.name if fairway.name.startswith("a fairway") else f"“{fairway.name}”"
+    where = fairway.name if fairway == USUAL_FAIRWAY else f"“{fairway.name}”"
     return (
         f"Wanted: {least} yd or more in all, and in play on {where} at most {100 * OUT_OF_PLAY_MORE:.0f} in 100 less "
         f"often than the {old.name}."

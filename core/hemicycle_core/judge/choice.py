@@ -13,6 +13,7 @@ from dataclasses import dataclass, replace
 from enum import StrEnum
 
 from ..brief import Wanted, Wish
+from ..brief.wishes import OUT_OF_PLAY_MORE
 from ..thresholds import DEFAULT, Thresholds
 from ..units import yard_words, yd_text
 from .candidate import Candidate, Case, Liking
@@ -160,16 +161,16 @@ def _by_far(
     doing = [each for each in open_ if of[each.letter].kind in FILLING]
     ranked = sorted(doing, key=lambda each: (-total[each.letter], *_cheaper(each)))
     longest = max(open_, key=lambda each: (total[each.letter], each.key))
-    wild = longest not in doing and of[longest.letter].kind is Kind.ONE_HEAD and longest.letter in weighed.in_play
-    beyond = f" {longest.letter} goes {yd_text(total[longest.letter])}, in play "
-    beyond += f"{_in_play(longest, weighed)}: too seldom." if wild else ""
+    old = weighed.in_play.get(letter_of_own(wanted.old))
+    beyond, further = "", longest not in doing and _further(of[longest.letter])
+    if further and old is not None and weighed.in_play[longest.letter].success < old.success - OUT_OF_PLAY_MORE:
+        gone = yd_text(total[longest.letter])
+        beyond = f" {longest.letter} goes {gone}, in play {_in_play(longest, weighed)}: too seldom."
     settled = all(of[each.letter].settled for each in open_)
     if not ranked:
-        further = any("in play" in of[each.letter].headline for each in open_)
-        words = f"Keep the {wanted.old}: none of these {wanted.does}.{beyond if further and wild else ''}"
+        words = f"Keep the {wanted.old}: none of these {wanted.does}.{beyond}"
         return Choice(None, longest.letter, Because.KEEP, words, settled, gain_price=0.0)
     chosen, runner = ranked[0], ranked[1] if len(ranked) > 1 else None
-    old = weighed.in_play.get(letter_of_own(wanted.old))
     beside = "" if old is None else f" ({wanted.old} {100 * old.success:.0f})"
     surely = "" if of[chosen.letter].kind is Kind.FILLS else ", as far as can be told yet"
     words = (
@@ -179,8 +180,7 @@ def _by_far(
     near = runner is not None and total[chosen.letter] - total[runner.letter] <= thresholds.same_carry_m
     if runner is not None and near:
         words += f" {runner.letter} goes as far, within what a monitor reads: choose as you like."
-    if wild and total[longest.letter] > total[chosen.letter]:
-        words += beyond
+    words += beyond
     said = of[chosen.letter]
     return Choice(
         chosen.letter,
@@ -198,6 +198,11 @@ def _total(verdict: Verdict) -> float:
     """Where a build stops, metres; its carry where no total is known."""
     means = {fact.quantity: fact.mean for fact in verdict.facts}
     return means.get("total_m", means.get("carry_m", 0.0))
+
+
+def _further(verdict: Verdict) -> bool:
+    """Whether its total is one that counts as further than the old club's."""
+    return any(fact.quantity == "total_m" and fact.low is not None and fact.mean >= fact.low for fact in verdict.facts)
 
 
 def _in_play(build: Candidate, weighed: Weighed) -> str:

@@ -33,11 +33,7 @@ class Demand:
     error: float
 
     def chance(self, gain: float = 0.0) -> float:
-        low, high = (math.inf if edge is None else edge for edge in (self.target.low, self.target.high))
-        at = self.mean + gain
-        below = 0.0 if self.target.low is None else float(ndtr((low - at) / self.error))
-        above = 0.0 if self.target.high is None else float(ndtr((at - high) / self.error))
-        return max(0.0, 1.0 - below - above)
+        return self.target.chance(self.mean + gain, self.error)
 
     @property
     def met(self) -> bool:

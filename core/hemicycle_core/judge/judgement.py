@@ -63,7 +63,8 @@ def judge_session(
     choice = choose(candidates, said, weighed, cases=cases, bags=bags, budget=budget, thresholds=thresholds)
     empty = [each.name for each in mine if each.out_of_favour]
     if choice.letter is None and choice.because is Because.KEEP and empty and wanted.wish is not Wish.COMPARE:
-        stays = f" The place of the {' and the '.join(empty)} stays empty."
+        places = "place of the {} stays" if len(empty) == 1 else "places of the {} stay"
+        stays = f" The {places.format(' and the '.join(empty))} empty."
         choice = replace(choice, sentence=choice.sentence + stays)
     verdicts = tuple(recommended(each) if each.letter == choice.letter else each for each in said)
     pairs = (compare(a, b, weighed=weighed, thresholds=thresholds) for a, b in combinations(candidates, 2))

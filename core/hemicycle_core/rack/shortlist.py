@@ -9,9 +9,10 @@ import numpy as np
 from scipy.special import ndtr
 
 from ..bag import HeadType
+from ..bag.clubs import WEDGE_INCHES
 from ..brief import Target
 from ..thresholds import DEFAULT, Thresholds
-from ..units import feet, mph, yards, yd_text
+from ..units import METRES_PER_INCH, feet, mph, yards, yd_text
 from .expected import Expectation, Expected
 from .lofts import Head
 
@@ -125,10 +126,7 @@ def _met(each: Expected, demand: Target) -> float:
     found = _flies(each, demand.quantity)
     if found is None:
         return 1.0
-    mean, sd = found
-    below = 0.0 if demand.low is None else float(ndtr((demand.low - mean) / sd))
-    above = 0.0 if demand.high is None else float(ndtr((mean - demand.high) / sd))
-    return max(0.0, 1.0 - below - above)
+    return demand.chance(*found)
 
 
 def _supported(each: Expected, holds: float | None, thresholds: Thresholds) -> bool:
@@ -204,7 +202,8 @@ def _missed(each: Expected, demand: Target) -> str:
 def usual_length_m(head_type: HeadType, loft_deg: float) -> float:
     """The length heads of a type and loft are built to, metres."""
     inches, at, step = {
+        HeadType.DRIVER: (45.5, 10.5, 0.0), HeadType.WEDGE: (WEDGE_INCHES, 50.0, 0.0),
         HeadType.FAIRWAY: (42.0, 21.0, 1 / 6), HeadType.HYBRID: (40.0, 22.0, 1 / 6),
         HeadType.UTILITY: (39.25, 22.0, 1 / 6), HeadType.IRON: (38.5, 23.0, 1 / 7),
     }[head_type]  # fmt: skip
-    return float(np.clip(inches - (loft_deg - at) * step, 35, 44)) * 0.0254
+    return float(np.clip(inches - (loft_deg - at) * step, 35, 46)) * METRES_PER_INCH

@@ -9,9 +9,7 @@ from enum import StrEnum
 
 from ..errors import BadInput
 from ..heads import HEAD_WORDS, HeadType
-from ..units import METRES_PER_INCH
 from .eligible import Position
-from .shortlist import usual_length_m
 
 
 class Hand(StrEnum):
@@ -41,13 +39,13 @@ class Bend(StrEnum):
 
 
 # How far a head may be bent in loft or lie, degrees, unless its maker says otherwise: a forged one by two, a cast one
-# by one, a hollow one not at all (domain of the bench; the maker's word comes first).
+# by one, a hollow one not at all. The usual caution goes with every bend.
 MOST_BEND_DEG = {Made.FORGED: 2.0, Made.UNKNOWN: 2.0, Made.CAST: 1.0, Made.HOLLOW: 0.0}
 LOFTS: dict[HeadType, tuple[float, float]] = {
     HeadType.DRIVER: (6, 16), HeadType.FAIRWAY: (11, 32), HeadType.HYBRID: (14, 36), HeadType.UTILITY: (14, 36),
     HeadType.IRON: (14, 52), HeadType.WEDGE: (42, 66),
 }  # fmt: skip
-LENGTHS_IN, LONGEST_IN = (30.0, 48.0), 48.0  # the rules' limit for all but putters
+LENGTHS_IN = (30.0, 48.0)  # up to the rules' limit for all but putters
 LIES_DEG, BOUNCES_DEG, HEAD_G, SHAFT_G = (48.0, 70.0), (-4.0, 20.0), (150, 400), (30, 150)
 TIPS_IN, MOST_POSITIONS, MOST_STOCK = (0.3, 0.5), 24, 999
 MOST_TEXT = 40
@@ -101,7 +99,8 @@ def _between(value: float | None, ends: tuple[float, float], what: str, unit: st
         raise BadInput(f"{what}: {low:g} to {high:g}{unit}, not {value:g}.", field=field)
 
 
-def _named(value: str, what: str, field: str) -> None:
+def check_label(value: str, what: str, field: str) -> None:
+    """Raise BadInput for a name that is empty or too long to stand on a card."""
     if not value.strip():
         raise BadInput(f"Give the {what}.", field=field)
     if len(value) > MOST_TEXT:
@@ -111,7 +110,7 @@ def _named(value: str, what: str, field: str) -> None:
 def check_head(spec: HeadSpec) -> None:
     """Raise BadInput for the first thing of a head that cannot be true."""
     for value, what in ((spec.maker, "maker"), (spec.model, "model"), (spec.label, "label")):
-        _named(value, what, what)
+        check_label(value, what, what)
     if len(spec.label) > 10:
         raise BadInput("The label is what stands on the sole, such as 4H: ten characters at most.", field="label")
     if spec.head_type is HeadType.PUTTER:
@@ -135,15 +134,6 @@ def check_loft(head_type: HeadType, loft_deg: float) -> None:
     _between(loft_deg, LOFTS[head_type], f"The loft of a {HEAD_WORDS[head_type]}", "°", "loft_deg")
 
 
-def usual_length(head_type: HeadType, loft_deg: float) -> float:
-    """The length that a club of a kind and loft usually has, metres, where nobody stated it."""
-    if head_type is HeadType.DRIVER:
-        return 45.5 * METRES_PER_INCH
-    if head_type is HeadType.WEDGE:
-        return 35.25 * METRES_PER_INCH
-    return usual_length_m(head_type, loft_deg)
-
-
 def _check_positions(positions: Sequence[Position]) -> None:
     if len(positions) > MOST_POSITIONS:
         raise BadInput(f"A sleeve has {MOST_POSITIONS} positions at most.", field="positions")
@@ -160,9 +150,9 @@ def _check_positions(positions: Sequence[Position]) -> None:
 
 def check_shaft_spec(spec: ShaftSpec) -> None:
     """Raise BadInput for the first thing of a shaft that cannot be true."""
-    _named(spec.name, "name", "name")
-    _named(spec.flex, "flex", "flex")
-    _named(spec.material, "material", "material")
+    check_label(spec.name, "name", "name")
+    check_label(spec.flex, "flex", "flex")
+    check_label(spec.material, "material", "material")
     if len(spec.flex) > 10 or len(spec.material) > 10:
         raise BadInput("Flex and material are a word each, ten characters at most.", field="flex")
     _between(spec.weight_g, SHAFT_G, "The weight of a shaft", " g", "weight_g")

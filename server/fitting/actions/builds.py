@@ -17,8 +17,9 @@ from hemicycle_core.formats.club_names import head_type_of, short_name
 from hemicycle_core.judge import Change, hit_enough
 from hemicycle_core.rack.eligible import check_can_be_had, check_setting, check_shaft, same_setting
 from hemicycle_core.rack.made import Levelled, Work, level, worked
+from hemicycle_core.rack.shortlist import usual_length_m
 from hemicycle_core.rack.specification import build_name
-from hemicycle_core.rack.stock import check_loft, usual_length
+from hemicycle_core.rack.stock import check_label, check_loft
 from hemicycle_core.units import METRES_PER_INCH
 from rack.models import Head, Shaft
 from shop.audit import action
@@ -179,12 +180,10 @@ def add_candidates(actor: User, session_id: int, wanted: Sequence[CandidateChoic
 
 def _candidate(session: FittingSession, wanted: CandidateChoice) -> Build:
     head = Head.objects.one(session.shop_id, wanted.head)
-    shaft = Shaft.objects.one(session.shop_id, wanted.shaft)
-    for part, what in ((head, f"{head.model} {head.label}"), (shaft, shaft.name)):
-        if part.retired_at is not None:
-            raise BadInput(f"The {what} was taken off the rack.", field="head" if part is head else "shaft")
+    if head.retired_at is not None:
+        raise BadInput(f"The {head.model} {head.label} was taken off the rack.", field="head")
     check_can_be_had(head.for_core, left_handed=session.customer.hand == "left")
-    check_shaft(shaft.name, shaft.fits, shaft.tip_in, head.for_core)
+    shaft = _shaft_for(session, wanted.shaft, head)
     loft = head.loft_deg if wanted.set_loft_deg is None else wanted.set_loft_deg
     check_setting(head.for_core, loft)
     return Build.objects.create(
@@ -222,6 +221,18 @@ def new_setting(actor: User, build_id: int, *, set_loft_deg: float) -> Build:
     return turned
 
 
+def _shaft_for(session: FittingSession, shaft_id: int, head: Head | None) -> Shaft:
+    """A shaft of the rack, that can be had and goes into a head of the rack."""
+    shaft = Shaft.objects.one(session.shop_id, shaft_id)
+    if shaft.retired_at is not None:
+        raise BadInput(f"The {shaft.name} was taken off the rack.", field="shaft")
+    if shaft.stock == 0:
+        raise BadInput(f"The {shaft.name} cannot be had now: there is none in stock.", field="shaft")
+    if head is not None:
+        check_shaft(shaft.name, shaft.fits, shaft.tip_in, head.for_core)
+    return shaft
+
+
 def _made_from(parent: Build, session: FittingSession, **fields: Any) -> Build:
     """A build made from another club, with the next letter, that has it for its parent."""
     kept = (
@@ -256,10 +267,7 @@ def make_otherwise(actor: User, build_id: int, changes: Sequence[Change], *, sha
         "work": [*parent.work, *({"kind": e.kind.value, "amount": e.amount, "words": e.words} for e in changes)],
     }
     if shaft_id is not None:
-        shaft = Shaft.objects.one(session.shop_id, shaft_id)
-        if parent.head is not None:
-            check_shaft(shaft.name, shaft.fits, shaft.tip_in, parent.head.for_core)
-        fields["shaft"] = shaft
+        shaft = fields["shaft"] = _shaft_for(session, shaft_id, parent.head)
         fields["work"].append({"kind": "shaft", "amount": 0, "words": f"shaft {shaft.name}"})
     build = _made_from(parent, session, **fields)
     _hold(session, build)
@@ -274,18 +282,17 @@ def borrow(actor: User, session_id: int, *, name: str, head_type: HeadType, loft
     """A club that is neither of the rack nor the player's own, on the stand by three fields; what is not stated of it
     is assumed from its kind and loft."""
     session = for_change(actor, session_id)
-    if not name.strip():
-        raise BadInput("Give the club a name.", field="name")
+    check_label(name, "name of the club", "name")
     check_loft(head_type, loft_deg)
     build = Build.objects.create(
         shop_id=session.shop_id,
         session=session,
         letter=_next_letter(session),
-        name=name.strip()[:40],
+        name=name.strip(),
         head_type=head_type.value,
         stated_loft_deg=loft_deg,
         set_loft_deg=loft_deg,
-        length_m=usual_length(head_type, loft_deg),
+        length_m=usual_length_m(head_type, loft_deg),
         borrowed=True,
         assumed=["length_m"],
     )

@@ -1989,8 +1989,7 @@ export interface components {
             step_m: number;
             /** Format: double */
             coverage_m: number;
-            /** Format: double */
-            shared: number;
+            often: number;
             sentence: string;
         };
         /** @enum {string} */

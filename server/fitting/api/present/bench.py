@@ -169,7 +169,7 @@ def present_bench(judged: JudgedSession) -> BenchOut:
             for build, club in stand.items()
         },
         side_by_side=[
-            NeighboursOut(ids[two.lower], ids[two.upper], two.step_m, two.coverage_m, two.shared, two.sentence)
+            NeighboursOut(ids[two.lower], ids[two.upper], two.step_m, two.coverage_m, two.often, two.sentence)
             for a, b in combinations(carried.values(), 2)
             for two in (as_neighbours(a, b),)
         ],

@@ -133,7 +133,7 @@ class NeighboursOut:
     upper: int
     step_m: float
     coverage_m: float
-    shared: float
+    often: int
     sentence: str
 
 

@@ -264,7 +264,7 @@ function Neighbours({ builds, reference, bench }: { builds: Build[]; reference: 
 		{ label: "Open after the roll, yd", show: (two: Bench["side_by_side"][number]) => yd(two.coverage_m) },
 		{
 			label: "In the other’s yardage",
-			show: (two: Bench["side_by_side"][number]) => `${Math.round(two.shared * 10)} in 10`,
+			show: (two: Bench["side_by_side"][number]) => `${two.often} in 10`,
 		},
 	];
 	return lines.map((line) => (

@@ -166,7 +166,7 @@ test("a column can be held against another, and the two read as neighbours; line
 		upper: 2,
 		step_m: toMetres(18),
 		coverage_m: toMetres(9),
-		shared: 0.11,
+		often: 1,
 		sentence: "",
 	};
 	const sent = serve({
