@@ -168,7 +168,7 @@ def _file(session: FittingSession, fresh: Mapping[str, FeedShot], build: Build) 
         # One at a time: a revision a shot, so that a screen that missed one knows it.
         (stored,) = take_in(session, run_for(session, build), [shot.readings], feed_ids=[feed_id])
         note(session, None, "feed.shot", f"shot:{stored.pk}")
-        announce(session, "shot", shot=asdict(present_shot(stored)))
+        announce(session, "shot", shot=asdict(present_shot(stored, swing=session.swing)))
 
 
 def _keep(key: FeedKey, fresh: Mapping[str, FeedShot]) -> None:

@@ -2,8 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Mapping
-from dataclasses import asdict
+from dataclasses import asdict, dataclass
 from decimal import Decimal
 from typing import Any
 
@@ -61,6 +60,11 @@ def shaft_columns(spec: ShaftSpec) -> dict[str, Any]:
     }
 
 
+def _shop_of(actor: User) -> int:
+    """The actor's shop, locked for this transaction: two who keep its rack at once never write the same thing twice."""
+    return Shop.objects.select_for_update().get(pk=actor.shop_id or 0).pk
+
+
 def _changed(actor: User, act: str, subject: str, /, **detail: Any) -> None:
     """What every session rests on has changed."""
     shop = actor.shop_id or 0
@@ -74,10 +78,14 @@ def _same_head(shop: int, spec: HeadSpec) -> Head | None:
     return there.filter(label=spec.label.strip(), loft_deg=spec.loft_deg).first()
 
 
+def _same_shaft(shop: int, spec: ShaftSpec) -> Shaft | None:
+    return Shaft.objects.of(shop).filter(retired_at=None, name=spec.name.strip()).first()
+
+
 @action("own")
 def add_head(actor: User, spec: HeadSpec) -> Head:
     check_head(spec)
-    shop = actor.shop_id or 0
+    shop = _shop_of(actor)
     if _same_head(shop, spec) is not None:
         words = f"The {spec.maker} {spec.model} {spec.label} of {spec.loft_deg:g}° is on the rack. Change that one."
         raise BadInput(words, field="label")
@@ -90,7 +98,7 @@ def add_head(actor: User, spec: HeadSpec) -> Head:
 def change_head(actor: User, head_id: int, spec: HeadSpec) -> Head:
     """Change a head. Builds made of it keep their loft, length and price as they were hit."""
     check_head(spec)
-    head = Head.objects.select_for_update().one(actor.shop_id or 0, head_id)
+    head = Head.objects.one(_shop_of(actor), head_id)
     other = _same_head(head.shop_id, spec)
     if other is not None and other.pk != head.pk:
         raise BadInput("Another head of this maker, model, label and loft is on the rack.", field="label")
@@ -109,7 +117,9 @@ def _differs(before: HeadSpec | ShaftSpec, after: HeadSpec | ShaftSpec) -> dict[
 @action("own")
 def retire_head(actor: User, head_id: int, *, retired: bool) -> Head:
     """Take a head off the rack, or put it back; nothing made of it changes."""
-    head = Head.objects.select_for_update().one(actor.shop_id or 0, head_id)
+    head = Head.objects.one(_shop_of(actor), head_id)
+    if not retired and _same_head(head.shop_id, head.spec) not in (None, head):
+        raise BadInput("Another head of this maker, model, label and loft is on the rack now.", field="label")
     head.retired_at = timezone.now() if retired else None
     head.save(update_fields=["retired_at"])
     _changed(actor, "rack.off" if retired else "rack.on", f"head:{head.pk}", label=head.label)
@@ -119,8 +129,8 @@ def retire_head(actor: User, head_id: int, *, retired: bool) -> Head:
 @action("own")
 def add_shaft(actor: User, spec: ShaftSpec) -> Shaft:
     check_shaft_spec(spec)
-    shop = actor.shop_id or 0
-    if Shaft.objects.of(shop).filter(retired_at=None, name=spec.name.strip()).exists():
+    shop = _shop_of(actor)
+    if _same_shaft(shop, spec) is not None:
         raise BadInput(f"{spec.name} is on the rack. Change that one.", field="name")
     shaft = Shaft.objects.create(shop_id=shop, **shaft_columns(spec))
     _changed(actor, "rack.shaft", f"shaft:{shaft.pk}", name=shaft.name)
@@ -130,9 +140,9 @@ def add_shaft(actor: User, spec: ShaftSpec) -> Shaft:
 @action("own")
 def change_shaft(actor: User, shaft_id: int, spec: ShaftSpec) -> Shaft:
     check_shaft_spec(spec)
-    shaft = Shaft.objects.select_for_update().one(actor.shop_id or 0, shaft_id)
-    same = Shaft.objects.of(shaft.shop_id).filter(retired_at=None, name=spec.name.strip()).exclude(pk=shaft.pk)
-    if same.exists():
+    shaft = Shaft.objects.one(_shop_of(actor), shaft_id)
+    other = _same_shaft(shaft.shop_id, spec)
+    if other is not None and other.pk != shaft.pk:
         raise BadInput("Another shaft of this name is on the rack.", field="name")
     before = shaft.spec
     for name, value in shaft_columns(spec).items():
@@ -144,40 +154,53 @@ def change_shaft(actor: User, shaft_id: int, spec: ShaftSpec) -> Shaft:
 
 @action("own")
 def retire_shaft(actor: User, shaft_id: int, *, retired: bool) -> Shaft:
-    shaft = Shaft.objects.select_for_update().one(actor.shop_id or 0, shaft_id)
+    shaft = Shaft.objects.one(_shop_of(actor), shaft_id)
+    if not retired and _same_shaft(shaft.shop_id, shaft.spec) not in (None, shaft):
+        raise BadInput("Another shaft of this name is on the rack now.", field="name")
     shaft.retired_at = timezone.now() if retired else None
     shaft.save(update_fields=["retired_at"])
     _changed(actor, "rack.off" if retired else "rack.on", f"shaft:{shaft.pk}", name=shaft.name)
     return shaft
 
 
-@action("own")
-def look_at(_actor: User, text: str, what: str) -> ReadRack[HeadSpec] | ReadRack[ShaftSpec]:
-    """What of a file would go in; changes nothing."""
-    return read_rack(text, what)
+Read = ReadRack[HeadSpec] | ReadRack[ShaftSpec]
 
 
-def read_rack(text: str, what: str) -> ReadRack[HeadSpec] | ReadRack[ShaftSpec]:
-    """A file of heads or shafts, looked at only. Raises BadInput for one that cannot be read."""
+@dataclass(frozen=True)
+class BroughtIn:
+    """What of a file can go in, and how many of that were added and brought up to date; 0 when only looked at."""
+
+    found: Read
+    added: int = 0
+    changed: int = 0
+
+
+def _read(text: str, what: str) -> Read:
     if len(text) > MOST_TEXT:
         raise BadInput("The file is over 2 MB, more than a rack.", field="file")
     return read_heads(text) if what == "heads" else read_shafts(text)
 
 
 @action("own")
-def bring_in(actor: User, text: str, what: str) -> Mapping[str, int]:
+def look_at(_actor: User, text: str, what: str) -> BroughtIn:
+    """What of a file of heads or shafts would go in; changes nothing. Raises BadInput for one that cannot be read."""
+    return BroughtIn(_read(text, what))
+
+
+@action("own")
+def bring_in(actor: User, text: str, what: str) -> BroughtIn:
     """Take in the rows of a file that can go in: what is on the rack by name is brought up to date, the rest is
-    added. Rows that cannot are told by `read_rack` and left out; nothing is taken off the rack."""
-    found = read_rack(text, what)
+    added. Rows that cannot are told and left out; nothing is taken off the rack."""
+    found = _read(text, what)
     if not found.rows:
         raise BadInput("No row of the file can be taken in. Mend what is listed, then bring it in again.", field="file")
-    shop, added, changed = actor.shop_id or 0, 0, 0
+    shop, added, changed = _shop_of(actor), 0, 0
     for _, spec in found.rows:
         if isinstance(spec, HeadSpec):
             there: Head | Shaft | None = _same_head(shop, spec)
             columns = head_columns(spec)
         else:
-            there = Shaft.objects.of(shop).filter(retired_at=None, name=spec.name.strip()).first()
+            there = _same_shaft(shop, spec)
             columns = shaft_columns(spec)
         if there is None:
             (Head if isinstance(spec, HeadSpec) else Shaft).objects.create(shop_id=shop, **columns)
@@ -188,4 +211,4 @@ def bring_in(actor: User, text: str, what: str) -> Mapping[str, int]:
             there.save()
             changed += 1
     _changed(actor, "rack.bring_in", f"shop:{shop}", what=what, added=added, changed=changed)
-    return {"added": added, "changed": changed}
+    return BroughtIn(found, added, changed)

@@ -276,13 +276,9 @@ class RackFileView(APIView):
     def post(self, request: Request) -> Response:
         """Look at a file of heads or shafts, or take in the rows of it that can go in. Owners only."""
         asked = given(request, RackFileIn)
-        actor = actor_of(request)
-        found = actions.look_at(actor, asked.text, asked.what)
-        made = {"added": 0, "changed": 0}
-        if not asked.only_look:
-            made = dict(actions.bring_in(actor, asked.text, asked.what))
-        problems = [RackProblem(each.line, each.column, each.sentence) for each in found.problems]
-        return Response(shown(RackFileOut(len(found.rows), made["added"], made["changed"], problems)))
+        made = (actions.look_at if asked.only_look else actions.bring_in)(actor_of(request), asked.text, asked.what)
+        problems = [RackProblem(each.line, each.column, each.sentence) for each in made.found.problems]
+        return Response(shown(RackFileOut(len(made.found.rows), made.added, made.changed, problems)))
 
 
 class RackCsvView(APIView):

@@ -60,8 +60,14 @@ def test_a_head_is_added_with_its_sleeves_table_turned_by_it_and_taken_off_witho
     again = desk.post(f"/api/sessions/{session.pk}/candidates", json.dumps(body), content_type=JSON)
     assert again.status_code == 400 and "off the rack" in again.json()["title"]
     assert Build.objects.filter(head_id=made["id"]).count() == 2
+    # Another of the same kind came meanwhile: the first comes back only when that one is off.
+    keeper("POST", "/heads", {**HEAD, "loft_deg": 21.5})
+    assert keeper("PATCH", f"/heads/{made['id']}", {"retired": False}, 400)["field"] == "label"
+    other = Head.objects.get(model="Ness", retired_at=None)
+    keeper("PATCH", f"/heads/{other.pk}", {"retired": True})
+    Head.objects.filter(pk=other.pk).update(model="Ness Two")
     assert named(keeper("PATCH", f"/heads/{made['id']}", {"retired": False}), "7W", "Ness")["retired"] is False
-    assert AuditEntry.objects.filter(action="rack.off").count() == 1
+    assert AuditEntry.objects.filter(action="rack.off").count() == 2
 
 
 @pytest.mark.parametrize(

@@ -34,7 +34,6 @@ from .plans import (
 from .remarks import Remark, clubs_for, remarks
 from .serves import Neighbours, as_neighbours, serves
 from .slots import (
-    ROLL_KNOWN_FROM,
     Slot,
     SlotLayout,
     gap_around,
@@ -45,8 +44,7 @@ from .slots import (
 )
 
 __all__ = [
-    "CLOSED_M", "ROLL_KNOWN_FROM",
-    "Bag", "BestPlan", "Carried", "ClubOption", "Coverage", "Demand", "Gap", "GapOrder", "GapRule",
+    "CLOSED_M", "Bag", "BestPlan", "Carried", "ClubOption", "Coverage", "Demand", "Gap", "GapOrder", "GapRule",
     "GapRules", "HeadType", "Limits", "Neighbours", "Plan", "Remark", "Slot", "SlotLayout", "StepWish",
     "SwapPair", "as_neighbours", "best_plan", "clubs_for", "coverage", "exchanged", "gap_around", "gap_at",
     "gap_in_work", "in_order", "lay_out_like", "lay_out_slots", "nearest_slot", "next_gap_words", "rebagged",

@@ -26,7 +26,6 @@ from .gaps import CLOSED_M, Gap, GapRule, GapRules, StepWish, coverage
 
 SLACK_M = metres(3.5)  # what a fitter can set a club to: half a degree of loft is about 2 yd
 KEPT_M = metres(4)  # a carry this near to the old club's is the same yardage to the player
-ROLL_KNOWN_FROM = 5  # counted shots: from then on a build's own window is by its own measured roll
 MOST_CLUBS = 4
 MOST_OFFERED = 3  # at once: a wider gap is closed in sequence, club after club, on what was measured
 NUMBER_WORDS = ("No club", "One club", "Two", "Three", "Four")

@@ -6,13 +6,14 @@ from collections.abc import Mapping
 from typing import Any
 
 from django.db.models import Max
-from hemicycle_core.bag import ROLL_KNOWN_FROM
 from hemicycle_core.errors import BadInput
 from hemicycle_core.flight import Air, Firmness
+from hemicycle_core.samples.roll import measured_roll
 from hemicycle_core.shots import FLIGHT_READINGS, FULL_SWING, Intent, Source, Strike, check_readings, fill_blanks
 from shop.audit import action
 from shop.models import User
 
+from ..domain.rows import core_shot
 from ..models import Build, FittingSession, Run, Shot, ShotImport
 from .changes import announce, for_change, next_revision, note
 from .windows import keep_windows
@@ -88,12 +89,10 @@ def _window_by_roll(session: FittingSession, run: Run, fresh: int) -> None:
     """Write down that a build's own window rests on its measured roll from now on: it changes once."""
     if run.build.is_own:
         return
-    counted = Shot.objects.of(session.shop_id).filter(
-        run__build=run.build, run__swing=session.swing, run__protocol=FULL_SWING, aside=False, misread=False
-    )
-    now = counted.exclude(carry_m=None).exclude(total_m=None).count()
-    if now - fresh < ROLL_KNOWN_FROM <= now:
-        note(session, None, "window.roll", f"build:{run.build_id}", letter=run.build.letter, shots=now)
+    rows = Shot.objects.of(session.shop_id).filter(run__build=run.build).select_related("run").order_by("number")
+    hit = [core_shot(shot, session.swing) for shot in rows]
+    if measured_roll(hit) is not None and measured_roll(hit[:-fresh]) is None:
+        note(session, None, "window.roll", f"build:{run.build_id}", letter=run.build.letter)
 
 
 def _bag_may_have_moved(session: FittingSession, run: Run, actor: User | None) -> None:

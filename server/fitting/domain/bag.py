@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Callable
 from dataclasses import replace
 from functools import cached_property
+from typing import Literal
 
 from hemicycle_core.bag import (
     Carried,
@@ -78,6 +79,9 @@ def ninety_of(half_width: float) -> float:
     return half_width / ninety(1.0)
 
 
+CarryFrom = Literal["hit", "old_swing", "typed", "assumed", "none"]
+
+
 class SessionBag:
     """What the core makes of a session's clubs, each figure worked out once."""
 
@@ -94,16 +98,27 @@ class SessionBag:
     def mean(self, build: Build, key: str) -> Average | None:
         return average(values_of(self.rows.shots_of(build), key))
 
+    def carry_from(self, build: Build) -> CarryFrom:
+        """What a club's carry is known by: its kept shots, else of an own club those of the swing before, else what was
+        typed, else of a driver what it should do."""
+        if self.mean(build, "carry_m") is not None:
+            return "hit"
+        if build.is_own and self._with_the_old_swing(build) is not None:
+            return "old_swing"
+        if build.typed_carry_m is not None:
+            return "typed"
+        return "none" if self.assumed(build) is None else "assumed"
+
     def carried(self, build: Build) -> Carried | None:
-        """The club as the bag sees it: its kept shots, else those of the swing before, else what was typed, else of a
-        driver what it should do; None when nothing is known."""
+        """The club as the bag sees it, by what its carry is known by; None when nothing is known."""
+        known_from = self.carry_from(build)
+        if known_from == "old_swing":
+            return self._with_the_old_swing(build)
+        if known_from == "assumed":
+            return self.assumed(build)
         carry = self.mean(build, "carry_m")
-        if carry is None and build.is_own and (old := self._with_the_old_swing(build)) is not None:
-            return old
         typed = carry is None
         carry_m = build.typed_carry_m if carry is None else carry.mean
-        if carry_m is None and self.assumed(build) is not None:
-            return self.assumed(build)
         if carry_m is None or build.head_type == HeadType.PUTTER:
             return None
         total_m = build.typed_total_m if typed else self.totals.get(build.pk)

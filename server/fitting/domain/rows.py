@@ -20,7 +20,7 @@ from rack.models import Head
 from ..models import BayHold, Build, FittingSession, Job, Shot, ShotImport, TargetOverride, WindowVersion
 
 
-def core_shot(shot: Shot, swing: int = 1) -> CoreShot:
+def core_shot(shot: Shot, swing: int) -> CoreShot:
     """swing: the session's by now; a shot of an earlier one says nothing of it."""
     lie = shot.run.lie or (shot.run.surface if shot.run.surface in set(Lie) else "")
     return CoreShot(

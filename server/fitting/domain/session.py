@@ -7,7 +7,6 @@ from dataclasses import replace
 from functools import cached_property
 
 from hemicycle_core.bag import (
-    ROLL_KNOWN_FROM,
     Carried,
     Gap,
     HeadType,
@@ -24,6 +23,7 @@ from hemicycle_core.judge.verdict import accepted, verdict_of
 from hemicycle_core.rack import Expectation, HeadRecord, Owned, Reach, TypeLine, expect, owned, reach, type_lines
 from hemicycle_core.rack.lofts import Head as CoreHead
 from hemicycle_core.samples import Average
+from hemicycle_core.samples.roll import ROLL_KNOWN_FROM, measured_roll
 from hemicycle_core.thresholds import Thresholds
 from hemicycle_core.units import METRES_PER_INCH, yd_text
 
@@ -170,14 +170,13 @@ class JudgedSession:
     def measured_roll(self, build: Build) -> float | None:
         """How far its first five counted shots rolled, metres; None before, and where totals are not known. On the turf
         that was stated, where one was."""
-        kept = [shot for shot in self.rows.shots_of(build) if shot.kept and shot.get("carry_m") is not None]
-        if len(kept) < ROLL_KNOWN_FROM:
+        shots = self.rows.shots_of(build)
+        if not self.rows.session.turf:
+            return measured_roll(shots)
+        total, carry = self.bag.totals.get(build.pk), self.bag.mean(build, "carry_m")
+        if total is None or carry is None or carry.n < ROLL_KNOWN_FROM:
             return None
-        if self.rows.session.turf:
-            total, carry = self.bag.totals.get(build.pk), self.bag.mean(build, "carry_m")
-            return None if total is None or carry is None else total - carry.mean
-        rolls = [total - shot.values["carry_m"] for shot in kept if (total := shot.get("total_m")) is not None]
-        return sum(rolls[:ROLL_KNOWN_FROM]) / ROLL_KNOWN_FROM if len(rolls) >= ROLL_KNOWN_FROM else None
+        return total - carry.mean
 
     def targets_in(self, slot: Slot, own: Slot) -> list[Target]:
         """The targets in force with the window of a kind or a build; a carry the fitter set stays as it was set."""

@@ -23,7 +23,7 @@ from ...domain.session import JudgedSession
 from ...models import Build, Shot
 from ..schemas.bag import SpanOut
 from ..schemas.bay import BuildOut, ShotOut
-from ..schemas.words import CarryFrom, Intent, Liking
+from ..schemas.words import Intent, Liking
 
 QUESTIONS = new_cache()
 
@@ -81,7 +81,7 @@ def present_build(judged: JudgedSession, build: Build) -> BuildOut:
         settings_deg=build.head.for_core.lofts_deg if build.head else [],
         carry_m=carried.carry_m if carried else None,
         total_m=carried.total_m if carried else None,
-        carry_from=_carry_from(judged, build),
+        carry_from=judged.bag.carry_from(build),
         known_from="" if carry else build.known_from,
         carry_doubt_m=ninety(carried.carry_sd_m) if carried else None,
         spread_m=known.spread if known else None,
@@ -120,18 +120,7 @@ def _cautions(build: Build) -> list[str]:
     return list(dict.fromkeys(each for each in said if each))
 
 
-def _carry_from(judged: JudgedSession, build: Build) -> CarryFrom:
-    shots = judged.rows.shots_of(build)
-    if judged.bag.mean(build, "carry_m") is not None:
-        return "hit"
-    if build.is_own and any(shot.stock and shot.old_swing and shot.get("carry_m") for shot in shots):
-        return "old_swing"
-    if build.typed_carry_m is not None:
-        return "typed"
-    return "none" if judged.bag.assumed(build) is None else "assumed"
-
-
-def present_shot(shot: Shot, usual: Mapping[str, Source] | None = None, *, swing: int = 1) -> ShotOut:
+def present_shot(shot: Shot, usual: Mapping[str, Source] | None = None, *, swing: int) -> ShotOut:
     """usual: the sources that need not be named; without them all but measured ones are. swing: the session's by
     now."""
     known = core_shot(shot, swing)

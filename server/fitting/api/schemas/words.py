@@ -12,10 +12,11 @@ from hemicycle_core.judge import Kind, Liking, Metric
 from hemicycle_core.samples.day import DayKind
 from hemicycle_core.shots import Intent, Source, Strike
 
+from ...domain.bag import CarryFrom
+
 Status = Literal["not_begun", "open", "agreed"]
 ShapeWord = Literal["any", "straight", "draw", "fade"]
 CourseWord = Literal["home", "trip", "season"]
-CarryFrom = Literal["hit", "old_swing", "typed", "assumed", "none"]
 
 __all__ = [
     "CarryFrom", "CourseWord", "DayKind", "Fear", "Firmness", "FlightWish", "GapOrder", "GapRule", "HeadType", "Intent",
