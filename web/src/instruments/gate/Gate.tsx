@@ -89,7 +89,18 @@ export function Gate({
 						vectorEffect="non-scaling-stroke"
 					/>
 				)}
-				{last !== null && (
+				{last !== null && (last < span.low || last > span.high) && (
+					// Off this scale: it points to where it would be.
+					<polygon
+						points={
+							last < span.low
+								? `0,${middle} 16,4 16,${height - 4}`
+								: `${width},${middle} ${width - 16},4 ${width - 16},${height - 4}`
+						}
+						fill="currentColor"
+					/>
+				)}
+				{last !== null && last >= span.low && last <= span.high && (
 					<line
 						x1={x(last)}
 						x2={x(last)}

@@ -9,7 +9,7 @@ import { ownOf } from "../../session/select";
 import { Letter } from "../../ui/Letter";
 import { Caution, Said } from "../../ui/Said";
 import { Sheet } from "../../ui/Sheet";
-import { neededNumber, typedNumber } from "../../ui/typed";
+import { neededNumber } from "../../ui/typed";
 
 type Props = Pick<PlaceProps, "session" | "act" | "busy"> & { onClose: () => void };
 type PartProps = Omit<Props, "onClose" | "act"> & { put: (make: () => Promise<Session>) => void };
@@ -62,6 +62,7 @@ function Borrowed({ session, put, busy }: PartProps) {
 					className="input h-11 min-w-0 flex-1"
 					aria-label="What the borrowed club is called"
 					placeholder="what it is called"
+					maxLength={40}
 					value={name}
 					onChange={(event) => setName(event.target.value)}
 					required
@@ -115,8 +116,10 @@ function Own({ session, put, busy }: PartProps) {
 			onSubmit={(event) => {
 				event.preventDefault();
 				put(async () => {
-					const by = typedNumber(amount, "amount") ?? 0;
-					return change.otherwise(club ?? 0, kind ? [{ kind, amount: by }] : []);
+					return change.otherwise(
+						club ?? 0,
+						kind ? [{ kind, amount: neededNumber(amount, "amount of the work") }] : [],
+					);
 				});
 			}}
 		>

@@ -176,7 +176,7 @@ export function Bay({ session, act, live }: PlaceProps) {
 		},
 		{
 			id: "pin",
-			name: shot && session.pinned === shot.id ? "No longer to copy" : "To copy",
+			name: shot && session.pinned === shot.id ? "Not to copy" : "To copy",
 			keys: "p",
 			shown: "P",
 			group: "Bay",

@@ -9,16 +9,20 @@ import { besideOf, candidatesOf, carriesOf } from "../../session/select";
 import { Letter, letterColour } from "../../ui/Letter";
 import { Said } from "../../ui/Said";
 import { Sheet } from "../../ui/Sheet";
-import { figure, inShown, type Metres, reading, shownAs, wish, yd } from "../../ui/units";
+import { figure, inShown, type Metres, reading, shownAs, toYards, wish, yd } from "../../ui/units";
 import { useColumnsChange } from "./columns";
 
 type Column = (typeof VOCABULARY.columns)[number];
 
-/** What is made of several shots or readings, in the unit it is shown in. */
-const MADE: Partial<
-	Record<Column, { label: string; value: (build: Build) => number | null; show: (value: number) => string }>
-> = {
-	smash: { label: "Smash", value: (build) => build.smash, show: (value) => figure(value, 2) },
+/** What is made of several shots or readings. shown: a value in the unit it is shown in, with so many digits. */
+interface Made {
+	label: string;
+	value: (build: Build) => number | null;
+	shown: (value: number) => number;
+	digits: number;
+}
+const MADE: Partial<Record<Column, Made>> = {
+	smash: { label: "Smash", value: (build) => build.smash, shown: (value) => value, digits: 2 },
 	longest: lengths("Longest", (build) => build.longest_m),
 	shortest: lengths("Shortest", (build) => build.shortest_m),
 	depth: lengths("Front to back", (build) => build.depth_m),
@@ -26,8 +30,8 @@ const MADE: Partial<
 	miss_cost: lengths("A miss costs", (build) => build.miss_cost_m),
 };
 
-function lengths(label: string, value: (build: Build) => Metres | null) {
-	return { label: `${label}, yd`, value, show: (metres: number) => yd(metres as Metres) };
+function lengths(label: string, value: (build: Build) => Metres | null): Made {
+	return { label: `${label}, yd`, value, shown: (metres) => toYards(metres as Metres), digits: 0 };
 }
 
 export const labelOf = (column: Column): string => {
@@ -42,9 +46,15 @@ export const labelOf = (column: Column): string => {
 const columnsOf = (session: Session): readonly Column[] =>
 	session.columns.length ? (session.columns as Column[]) : VOCABULARY.usualColumns;
 
-/** A difference with its sign, in the words of the reading. */
-const signed = (value: number, text: string) =>
-	/[1-9]/.test(text) ? `${value > 0 ? "+" : "−"}${text}` : text;
+/** How two values differ as they are shown, so that whoever subtracts the figures on the screen finds the same. */
+function apart(column: Column, value: number, from: number): string {
+	const made = MADE[column];
+	const { digits, unit } = made ? { digits: made.digits, unit: "" } : shownAs(column);
+	const as = (each: number) => Number((made ? made.shown(each) : inShown(column, each)).toFixed(digits));
+	const by = as(value) - as(from);
+	const size = figure(Math.abs(by), digits) + (unit === "°" ? "°" : "");
+	return /[1-9]/.test(size) ? `${by > 0 ? "+" : "−"}${size}` : size;
+}
 
 export function Metrics({ session, bench }: { session: Session; bench: Bench | undefined }) {
 	const [all, setAll] = useState(false);
@@ -172,12 +182,7 @@ function Line({ session, column, builds, all, reference, wide }: LineProps) {
 	if (column === "carries") return <Carries session={session} builds={builds} />;
 	if (column === "held" ? builds.every((build) => !build.held) : there.length === 0) return null;
 	const base = reference ? of(reference) : null;
-	const show = (value: number) => (made ? made.show(value) : reading(column, value));
-	const apart = (value: number, from: number) => {
-		const by = value - from;
-		const size = column === "offline_m" ? yd(Math.abs(by) as Metres) : show(Math.abs(by));
-		return signed(by, size);
-	};
+	const show = (value: number) => (made ? figure(made.shown(value), made.digits) : reading(column, value));
 	const gated = !made && column !== "held" && !reference;
 	const wants = builds.map((build) => wantedOf(build, column));
 	const said = [
@@ -216,7 +221,7 @@ function Line({ session, column, builds, all, reference, wide }: LineProps) {
 								) : value === null ? (
 									"–"
 								) : base !== null && build !== reference ? (
-									<span title={show(value)}>{apart(value, base)}</span>
+									<span title={show(value)}>{apart(column, value, base)}</span>
 								) : (
 									show(value)
 								)}

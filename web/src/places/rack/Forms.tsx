@@ -100,11 +100,12 @@ function Frame({
 	);
 }
 
+const LETTERS = "ABCDEFGHIJKLMNOPQRSTUVWX";
 const KINDS = Object.entries(VOCABULARY.heads).filter(([kind]) => kind !== "putter");
 
 export function HeadForm({ head, onClose }: { head: Head | null; onClose: () => void }) {
 	const save = useRackChange();
-	const [table, setTable] = useState<Position[]>(head?.positions ?? []);
+	const [table, setTable] = useState<Typed[]>(() => (head?.positions ?? []).map(typedPosition));
 	const { fields, field, choice } = useFields({
 		maker: head?.maker ?? "",
 		model: head?.model ?? "",
@@ -133,7 +134,7 @@ export function HeadForm({ head, onClose }: { head: Head | null; onClose: () => 
 		price: neededNumber(fields.price, "price"),
 		lie_deg: typedNumber(fields.lie ?? "", "lie"),
 		sleeve_deg: typedNumber(fields.sleeve ?? "", "sleeve") ?? 0,
-		positions: table,
+		positions: table.map(positionOf),
 		tip_in: neededNumber(fields.tip, "bore"),
 		hand: fields.hand as HeadBody["hand"],
 		sole: fields.sole ?? "",
@@ -197,22 +198,42 @@ export function HeadForm({ head, onClose }: { head: Head | null; onClose: () => 
 	);
 }
 
+/** A position of a sleeve as it is typed. */
+type Typed = Record<(typeof FIGURES)[number]["name"] | "name", string> & { id: number };
+const FIGURES = [
+	{ name: "loft_deg", label: "loft" },
+	{ name: "lie_deg", label: "lie" },
+	{ name: "face_deg", label: "face" },
+] as const;
+
+const typedPosition = (position: Position, id: number): Typed => ({
+	id,
+	name: position.name,
+	loft_deg: text(position.loft_deg),
+	lie_deg: text(position.lie_deg),
+	face_deg: text(position.face_deg),
+});
+const positionOf = ({ name, ...each }: Typed): Position => {
+	const figure = (key: (typeof FIGURES)[number]["name"], label: string) =>
+		neededNumber(each[key], `${label} of position ${name}`);
+	return {
+		name,
+		loft_deg: figure("loft_deg", "loft"),
+		lie_deg: figure("lie_deg", "lie"),
+		face_deg: figure("face_deg", "face"),
+	};
+};
+
 /** The sleeve's own table of positions, where the shop has it. */
-function Positions({ table, onChange }: { table: Position[]; onChange: (table: Position[]) => void }) {
-	const put = (index: number, over: Partial<Position>) =>
-		onChange(table.map((each, at) => (at === index ? { ...each, ...over } : each)));
-	const cell = (index: number, name: "loft_deg" | "lie_deg" | "face_deg", label: string) => (
-		<input
-			className="input h-10 w-20 px-2 text-right"
-			inputMode="decimal"
-			aria-label={`${label} of position ${index + 1}`}
-			defaultValue={text(table[index]?.[name])}
-			onBlur={(event) => {
-				const value = Number(event.target.value.replace(",", ".").replace("\u2212", "-"));
-				if (Number.isFinite(value)) put(index, { [name]: value });
-			}}
-		/>
-	);
+function Positions({ table, onChange }: { table: Typed[]; onChange: (table: Typed[]) => void }) {
+	const put = (id: number, over: Partial<Typed>) =>
+		onChange(table.map((each) => (each.id === id ? { ...each, ...over } : each)));
+	const add = () => {
+		const names = new Set(table.map((each) => each.name));
+		const free = [...LETTERS].find((letter) => !names.has(letter)) ?? "";
+		const id = Math.max(-1, ...table.map((each) => each.id)) + 1;
+		onChange([...table, typedPosition({ name: free, loft_deg: 0, lie_deg: 0, face_deg: 0 }, id)]);
+	};
 	return (
 		<fieldset className="col-span-full">
 			<legend className="quiet text-sm">
@@ -220,40 +241,37 @@ function Positions({ table, onChange }: { table: Position[]; onChange: (table: P
 			</legend>
 			<ul className="space-y-1">
 				{table.map((position, index) => (
-					// biome-ignore lint/suspicious/noArrayIndexKey: a position has no other name than the one being typed
-					<li key={index} className="flex flex-wrap items-center gap-2">
+					<li key={position.id} className="flex flex-wrap items-center gap-2">
 						<input
 							className="input h-10 w-20 px-2"
 							aria-label={`Name of position ${index + 1}`}
 							value={position.name}
-							onChange={(event) => put(index, { name: event.target.value })}
+							onChange={(event) => put(position.id, { name: event.target.value })}
 						/>
-						<span className="quiet text-sm">loft</span>
-						{cell(index, "loft_deg", "Loft")}
-						<span className="quiet text-sm">lie</span>
-						{cell(index, "lie_deg", "Lie")}
-						<span className="quiet text-sm">face</span>
-						{cell(index, "face_deg", "Face")}
+						{FIGURES.map(({ name, label }) => (
+							<label key={name} className="flex items-center gap-2">
+								<span className="quiet text-sm">{label}</span>
+								<input
+									className="input h-10 w-20 px-2 text-right"
+									inputMode="decimal"
+									aria-label={`${label} of position ${index + 1}`}
+									value={position[name]}
+									onChange={(event) => put(position.id, { [name]: event.target.value })}
+								/>
+							</label>
+						))}
 						<button
 							type="button"
 							className="btn btn-ghost btn-sm h-10"
-							onClick={() => onChange(table.filter((_, at) => at !== index))}
+							aria-label={`Remove position ${index + 1}`}
+							onClick={() => onChange(table.filter((each) => each.id !== position.id))}
 						>
 							Remove
 						</button>
 					</li>
 				))}
 			</ul>
-			<button
-				type="button"
-				className="btn btn-sm mt-1 h-10"
-				onClick={() =>
-					onChange([
-						...table,
-						{ name: String.fromCharCode(65 + table.length), loft_deg: 0, lie_deg: 0, face_deg: 0 },
-					])
-				}
-			>
+			<button type="button" className="btn btn-sm mt-1 h-10" onClick={add}>
 				Add a position
 			</button>
 		</fieldset>

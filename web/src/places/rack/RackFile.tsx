@@ -28,6 +28,10 @@ export function RackFile({ what, onClose }: { what: "heads" | "shafts"; onClose:
 				accept=".csv,text/csv"
 				className="file-input mb-3 h-11 w-full"
 				aria-label={`File of ${what}`}
+				// A file that was mended is picked again under the same name.
+				onClick={(event) => {
+					event.currentTarget.value = "";
+				}}
 				onChange={async (event) => {
 					const file = event.target.files?.[0];
 					if (!file) return;

@@ -61,11 +61,22 @@ test("a head is written down with its sleeve's table; what is no number is said 
 		["Price", "300"],
 	] as const)
 		type(label, value);
-	fireEvent.click(screen.getByRole("button", { name: "Add a position", hidden: true }));
+	const press = (name: string) => fireEvent.click(screen.getByRole("button", { name, hidden: true }));
+	for (const loft of ["1", "-1", "2"]) {
+		press("Add a position");
+		type(`loft of position ${["1", "-1", "2"].indexOf(loft) + 1}`, loft);
+	}
+	// What is taken out takes its own figures with it, and its letter is free again.
+	press("Remove position 1");
+	press("Add a position");
+	type("face of position 3", "o.5");
 	fireEvent.click(screen.getByRole("button", { name: "Onto the rack", hidden: true }));
 	expect(await screen.findByText(/“l25” is no number/)).toBeTruthy();
 	expect(changes(sent)).toEqual([]);
 	type("Loft, °", "25");
+	press("Onto the rack");
+	expect(await screen.findByText(/Write the face of position A in figures/)).toBeTruthy();
+	type("face of position 3", "0.5");
 	fireEvent.click(screen.getByRole("button", { name: "Onto the rack", hidden: true }));
 	await waitFor(() => expect(changes(sent)).toHaveLength(1));
 	expect(changes(sent)[0]?.body).toMatchObject({
@@ -73,7 +84,11 @@ test("a head is written down with its sleeve's table; what is no number is said 
 		loft_deg: 25,
 		length_in: 39.5,
 		lie_deg: null,
-		positions: [{ name: "A", loft_deg: 0, lie_deg: 0, face_deg: 0 }],
+		positions: [
+			{ name: "B", loft_deg: -1, lie_deg: 0, face_deg: 0 },
+			{ name: "C", loft_deg: 2, lie_deg: 0, face_deg: 0 },
+			{ name: "A", loft_deg: 0, lie_deg: 0, face_deg: 0.5 },
+		],
 	});
 	fireEvent.click(await screen.findByRole("button", { name: /^4H/ }));
 	fireEvent.click(screen.getByRole("button", { name: "Take it off the rack", hidden: true }));
