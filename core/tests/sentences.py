@@ -71,7 +71,11 @@ def said(judged: Judgement, in_hand: str = "A") -> list[str]:
         lines += [f"   against: {verdict.against}"] if verdict.against else []
         lines += [f"   then: {verdict.change}"] if verdict.change else []
     choice = judged.choice
-    more = "" if choice.more is None else f", {choice.more[1]} more with {choice.more[0]}"
+    more = (
+        ""
+        if choice.more is None
+        else f", {choice.more.count} more with {choice.more.words}{' in vain' * choice.more.in_vain}"
+    )
     lines.append(f"Choice: {choice.sentence} [{'settled' if choice.settled else 'not settled'}{more}]")
     lines.append(f"Next: {next_step(judged.verdicts, in_hand, choice)}")
     return lines

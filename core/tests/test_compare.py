@@ -85,7 +85,7 @@ def test_how_many_shots_say_anything_is_the_shops_to_set_in_every_sentence_alike
     for shots_, words in ((four.shots, "4 kept so far. Hit 2 more"), (aside, "or hit 6 more."), ([], "Not hit yet.")):
         judged = session(case(shots_), thresholds=strict)
         assert words in judged.verdicts[0].why
-        assert judged.verdicts[0].more == judged.choice.more[1] == 6 - sum(shot.kept for shot in shots_)
+        assert judged.verdicts[0].more == judged.choice.more.count == 6 - sum(shot.kept for shot in shots_)
     said = next_step(
         session(case(four.shots), case([], letter="B"), thresholds=strict).verdicts, "C", thresholds=strict
     )

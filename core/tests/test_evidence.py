@@ -13,6 +13,7 @@ from hemicycle_core.formats.club_names import head_type_of, short_name
 from hemicycle_core.judge import Candidate, Case, Kind, judge
 from hemicycle_core.judge.advice import next_step
 from hemicycle_core.judge.choice import Because, Choice, why_it_lost
+from hemicycle_core.judge.stopping import More
 from hemicycle_core.protocols.shaped import against_the_shape, range_of_use
 from hemicycle_core.samples import average, certainty
 from hemicycle_core.samples.drift import speed_drift
@@ -110,7 +111,7 @@ def test_advice_follows_the_build_in_hand_then_the_one_furthest_from_settled():
     away = replace(open_, letter="A", kind=Kind.ONE_HEAD, turn=None)
     assert next_step([away, short, open_], "A").startswith("A is not for this slot as it is. Next C:")
     assert "Compare them on the Bench" in next_step([settled], "A")
-    open_choice = Choice("A", "D", Because.MOST_SHOTS, "", settled=False, more=("D", 4))
+    open_choice = Choice("A", "D", Because.MOST_SHOTS, "", settled=False, more=More((("D", 4),)))
     assert "About 4 more with D" in next_step([settled], "A", open_choice)
 
 

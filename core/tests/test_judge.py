@@ -11,6 +11,7 @@ from hemicycle_core.brief import Fear, Feared, Job, JobKind, Miss, propose
 from hemicycle_core.flight import Firmness, Launch, fly
 from hemicycle_core.judge import Candidate, Kind, Liking, Metric, compare, judge, judge_session
 from hemicycle_core.judge.choice import Because
+from hemicycle_core.judge.stopping import More
 from hemicycle_core.judge.verdict import NO_REMEDY, verdict_of
 from hemicycle_core.judge.weigh import KEEP, weigh
 from hemicycle_core.samples import average, certainty, cost_of_a_miss, pattern
@@ -203,7 +204,7 @@ def test_best_is_most_successful_shots_then_keep_then_cheaper_then_liked():
     assert bought.letter == "A"
     assert bought.gain_shots > 0.3
     waiting = session(case(good), case(good[:2], "B")).choice
-    assert (waiting.settled, waiting.more) == (False, ("B", 1))
+    assert (waiting.settled, waiting.more) == (False, More((("B", 1),)))
 
 
 def test_a_build_that_says_nothing_changes_no_other_verdict_and_same_inputs_give_the_same_words():
@@ -370,11 +371,11 @@ def test_keep_is_settled_only_where_no_few_shots_may_turn_it():
     assert "gains nothing worth having" in clear.sentence
     assert (few.because, few.settled) == (Because.KEEP, False)
     assert few.sentence.startswith("Keep what is there for now: A gains 0.1 successful shots a round on average")
-    assert few.more[0] == "A" and few.more[1] > 1
+    assert few.more.shots[0][1] > 1
     # What is least known is to be hit: the club of the bag, where it was hit less.
     near = replace(mine, shots=shots(186, n=3, seed=6, spread=4))
     often = session(case(shots(184, n=9, spread=5, seed=3)), own=[near]).choice
-    assert (often.settled, often.more[0]) == (False, "own 5W")
+    assert (often.settled, often.more.letter) == (False, "own 5W")
 
 
 def test_fear_of_one_side_weighs_and_says_when_it_decided():

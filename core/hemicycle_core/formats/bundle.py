@@ -331,7 +331,12 @@ def written(judgement: Judgement) -> dict[str, Any]:
             "settled": choice.settled,
             "chance_best": choice.chance_best,
             "gain_shots_a_round": choice.gain_shots,
-            "more_shots": None if choice.more is None else {"with": called(choice.more[0]), "shots": choice.more[1]},
+            "more_shots": None
+            if choice.more is None
+            else {
+                "with": {called(letter): shots for letter, shots in choice.more.shots},
+                "settle_it": not choice.more.in_vain,
+            },
         },
         "verdicts": [_verdict(verdict) for verdict in judgement.verdicts],
         "comparisons": [_comparison(pair) for pair in judgement.comparisons],

@@ -7,7 +7,6 @@ from collections.abc import Sequence
 from ..thresholds import DEFAULT, Thresholds
 from .choice import Because, Choice
 from .verdict import Kind, Verdict
-from .weigh import called
 
 DONE = (Kind.OTHER_JOB, Kind.CROWDS, Kind.ONE_HEAD, Kind.NOT_SUPPORTED)  # more of the same shots would not change these
 
@@ -34,9 +33,11 @@ def next_step(
             f"{in_hand or 'This one'} {done}. Next {verdict.letter}: {_shots(verdict.more or thresholds.least_shots)}."
         )
     if choice is not None and not choice.settled and choice.more is not None:
-        letter, count = choice.more
-        more = f"About {count} more with {called(letter)}, or decide as they stand."
-        return f"Every carry is settled; which is best is not. {more}"
+        more = f"{choice.more.count} more with {choice.more.words}"
+        said = f"Even {more} would hardly tell: decide as they stand."
+        if not choice.more.in_vain:
+            said = f"About {more}, or decide as they stand."
+        return f"Every carry is settled; which is best is not. {said}"
     if choice is not None and not choice.settled and choice.letter is not None:
         return "More shots would tell little. Decide as they stand, on the Bench."
     return "Every build is settled or ruled out. Compare them on the Bench."

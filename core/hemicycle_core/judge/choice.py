@@ -18,7 +18,7 @@ from ..thresholds import DEFAULT, Thresholds
 from ..units import yard_words, yd_text
 from .candidate import Candidate, Case, Liking
 from .facts import in_ten
-from .stopping import chance_best, keep_settled, more_shots, more_to_keep, settled_on
+from .stopping import More, chance_best, keep_settled, more_shots, more_to_keep, settled_on
 from .verdict import Kind, Verdict, no_gain
 from .weigh import KEEP, Weighed, letter_of_own
 
@@ -43,7 +43,7 @@ class Because(StrEnum):
 class Choice:
     """The build to propose. letter: None to keep what is there. gain_shots: successful shots a round more than what
     is there now, or than the runner-up where that is not known. chance_best: that no other does more of the jobs.
-    more: build and shots that would settle it."""
+    more: shots that would settle it, or would not."""
 
     letter: str | None
     runner_up: str | None
@@ -53,7 +53,7 @@ class Choice:
     chance_best: float | None = None
     gain_shots: float | None = None
     gain_price: float | None = None
-    more: tuple[str, int] | None = None
+    more: More | None = None
 
 
 def choose(
@@ -96,7 +96,7 @@ def choose(
     if waiting is None:
         return made
     # Nothing is settled while a build on the stand has not had its say.
-    return replace(made, settled=False, more=(waiting.letter, waiting.more or thresholds.least_shots))
+    return replace(made, settled=False, more=More(((waiting.letter, waiting.more or thresholds.least_shots),)))
 
 
 def _none_left(verdicts: Sequence[Verdict], heard: Sequence[Candidate], budget: float | None) -> Choice:
@@ -145,7 +145,7 @@ def _by_wish(open_: Sequence[Candidate], of: Mapping[str, Verdict], wanted: Want
         said.kind is Kind.FILLS,
         chance_best=said.chance,
         gain_price=chosen.price,
-        more=(chosen.letter, said.more) if said.more else None,
+        more=More(((chosen.letter, said.more),)) if said.more else None,
     )
 
 
@@ -190,7 +190,7 @@ def _by_far(
         said.kind is Kind.FILLS and settled,
         chance_best=said.chance,
         gain_price=chosen.price,
-        more=(chosen.letter, said.more) if said.more else None,
+        more=More(((chosen.letter, said.more),)) if said.more else None,
     )
 
 
@@ -289,9 +289,7 @@ def _by_shots(
     )
 
 
-def _more(
-    letter: str, rivals: Sequence[str], weighed: Weighed, kept: bool, thresholds: Thresholds
-) -> tuple[str, int] | None:
+def _more(letter: str, rivals: Sequence[str], weighed: Weighed, kept: bool, thresholds: Thresholds) -> More | None:
     wanting = more_shots(letter, rivals, weighed, thresholds) if rivals else None
     return wanting or (more_to_keep(letter, weighed, thresholds) if kept else None)
 

@@ -8,18 +8,21 @@ ch. 5: the value of sample information).
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 import numpy as np
-from scipy.special import ndtr
+from scipy.optimize import brentq
+from scipy.special import ndtr, ndtri
 
 from ..thresholds import Thresholds
-from .weigh import KEEP, Weighed, is_own
+from .weigh import KEEP, Weighed, called, is_own
 
 A_FEW = 6  # shots, shared by two builds: what a fitter asks for at once
 # After so many shots a build's own doubt is as large as what no shot tells, as the judge draws it: the ground, the
 # flight model, how its misses differ from those of the player's other builds.
 KNOWN_AFTER = 2.5
+LIKELY_ENOUGH = 0.5
+FARTHEST = 12.0  # standard deviations: a loss is nought there
 
 
 @dataclass(frozen=True)
@@ -38,24 +41,34 @@ class Apart:
         then = sum(KNOWN_AFTER / (n + extra) for n, extra in zip(self.shots, more, strict=True)) + 1
         return float(self.sd * np.sqrt(then / now))
 
-    def after(self, more: tuple[int, int]) -> Apart:
-        """As it will be after more shots with each, should the average stay."""
-        return Apart(self.mean, self.left(more), (self.shots[0] + more[0], self.shots[1] + more[1]))
-
     @property
     def worth(self) -> float:
         """What a few more shots would gain, in successful shots a round: how much better the choice would be on
         average, as they may turn it."""
-        told = np.sqrt(max(self.sd**2 - self.left((A_FEW // 2, A_FEW // 2)) ** 2, 0.0))
-        if told <= 0:
-            return 0.0
-        z = abs(self.mean) / told
-        return float(told * (np.exp(-z * z / 2) / np.sqrt(2 * np.pi) - z * ndtr(-z)))
+        told = self.told((A_FEW // 2, A_FEW // 2))
+        return told * loss(abs(self.mean) / told) if told > 0 else 0.0
 
-    def done(self, uses: float, thresholds: Thresholds) -> bool:
-        """Whether the two need no more shots. uses: a round, over which the worth is shared."""
-        clear = ndtr(abs(self.mean) / max(self.sd, 1e-9)) >= thresholds.stop_at
-        return bool(clear) or self.worth <= thresholds.stop_gain * uses
+    def told(self, more: tuple[int, int]) -> float:
+        """How far the average is likely to move with more shots, one standard deviation."""
+        return float(np.sqrt(max(self.sd**2 - self.left(more) ** 2, 0.0)))
+
+    def chance_done(self, more: tuple[int, int], uses: float, thresholds: Thresholds) -> float:
+        """The chance that the two need no more shots after these, either way: that the average is then clear of nought,
+        or so far from it that a few more are worth no more than a shop's limit. uses: a round, over which the worth is
+        shared."""
+        then = Apart(0.0, self.left(more), (self.shots[0] + more[0], self.shots[1] + more[1]))
+        few, limit = then.told((A_FEW // 2, A_FEW // 2)), thresholds.stop_gain * uses
+        if then.worth <= limit:
+            return 1.0
+        far = few * brentq(lambda z: loss(z) - limit / few, 0.0, FARTHEST)
+        need = min(far, float(ndtri(thresholds.stop_at)) * then.sd)
+        told = self.told(more)
+        return float(ndtr((self.mean - need) / told) + ndtr((-self.mean - need) / told))
+
+
+def loss(z: float) -> float:
+    """What is missed on average under nought of a normal with mean z and deviation 1 (Raiffa and Schlaifer, ch. 5)."""
+    return float(np.exp(-z * z / 2) / np.sqrt(2 * np.pi) - z * ndtr(-z))
 
 
 def apart(first: str, second: str, weighed: Weighed) -> Apart:
@@ -79,19 +92,59 @@ def settled_on(letter: str, best: float, rivals: Sequence[str], weighed: Weighed
     return best >= thresholds.stop_at or most <= thresholds.stop_gain * _uses(letter, weighed)
 
 
-def more_shots(letter: str, rivals: Sequence[str], weighed: Weighed, thresholds: Thresholds) -> tuple[str, int] | None:
-    """The build that most wants shots, and about how many settle it against the best of its rivals that were not hit
-    enough. None without one."""
+@dataclass(frozen=True)
+class More:
+    """Shots that as likely as not settle a choice: with which builds and about how many each, the one that wants them
+    most first. in_vain: not even so many are likely to, after which enough were hit."""
+
+    shots: tuple[tuple[str, int], ...]
+    in_vain: bool = False
+
+    @property
+    def letter(self) -> str:
+        return self.shots[0][0]
+
+    @property
+    def count(self) -> int:
+        """With the first; with each, where they are about as many."""
+        return max(count for _, count in self.shots) if self._alike else self.shots[0][1]
+
+    @property
+    def words(self) -> str:
+        """With what, to be said after the count: `C`, `each of A and C`, `C and 3 with A`."""
+        first, *rest = (called(letter) for letter, _ in self.shots)
+        if not rest:
+            return first
+        return f"each of {first} and {rest[0]}" if self._alike else f"{first} and {self.shots[1][1]} with {rest[0]}"
+
+    @property
+    def _alike(self) -> bool:
+        counts = [count for _, count in self.shots]
+        return max(counts) - min(counts) <= 1
+
+
+def _more(two: Apart, letters: tuple[str, str], uses: float, thresholds: Thresholds) -> More | None:
+    """What settles which of two is ahead, each shot with the one that was hit less; None when enough were hit."""
+    more, done = [0, 0], False
+    while not done:
+        hit = [had + extra for had, extra in zip(two.shots, more, strict=True)]
+        less = min((0, 1), key=lambda each: (hit[each], letters[each]))
+        if hit[less] >= thresholds.most_shots:
+            break
+        more[less] += 1
+        done = two.chance_done((more[0], more[1]), uses, thresholds) >= LIKELY_ENOUGH
+    order = sorted((0, 1), key=lambda each: (two.shots[each], letters[each]))
+    wanted = tuple((letters[each], more[each]) for each in order if more[each])
+    return More(wanted, in_vain=not done) if wanted else None
+
+
+def more_shots(letter: str, rivals: Sequence[str], weighed: Weighed, thresholds: Thresholds) -> More | None:
+    """What settles a build against the best of its rivals that were not hit enough. None without one."""
     still = _open(letter, rivals, weighed, thresholds)
     if not still:
         return None
-    rival = max(still, key=lambda each: (float(weighed.rounds[each].mean()), each))
-    two, uses = apart(letter, rival, weighed), _uses(letter, weighed)
-    first = (two.shots[0], letter) <= (two.shots[1], rival)
-    most = max(1, round(thresholds.most_shots - min(two.shots)))
-    hit = (two.after((extra, 0) if first else (0, extra)) for extra in range(1, most))
-    extra = next((number for number, after in enumerate(hit, start=1) if after.done(uses, thresholds)), most)
-    return (letter if first else rival), extra
+    rival = max(still, key=lambda each: _value(each, weighed))
+    return _more(apart(letter, rival, weighed), (letter, rival), _uses(letter, weighed), thresholds)
 
 
 def _open(letter: str, rivals: Sequence[str], weighed: Weighed, thresholds: Thresholds) -> list[str]:
@@ -111,18 +164,15 @@ def keep_settled(rivals: Sequence[str], weighed: Weighed, thresholds: Thresholds
     return all(apart(each, KEEP, weighed).worth <= thresholds.stop_gain * _uses(each, weighed) for each in still)
 
 
-def more_to_keep(letter: str, weighed: Weighed, thresholds: Thresholds) -> tuple[str, int] | None:
-    """About how many more shots would say whether a build is worth buying, with it or with the club of the bag that it
-    is held against, whichever was hit less; None when enough were hit."""
-    mine = max((each for each in weighed.rounds if is_own(each)), key=lambda each: _value(each, weighed), default=None)
-    less = mine is not None and weighed.hit[mine] <= weighed.hit[letter] - 1
-    wanted = mine if mine is not None and less else letter
-    most = round(thresholds.most_shots - weighed.hit[wanted])
-    if most < 1:
-        return None
+def more_to_keep(letter: str, weighed: Weighed, thresholds: Thresholds) -> More | None:
+    """What says whether a build is worth buying, with it and with the club of the bag that it is held against; None
+    when enough were hit."""
     two, uses = apart(letter, KEEP, weighed), _uses(letter, weighed)
-    hit = (two.after((0, extra) if less else (extra, 0)) for extra in range(1, most))
-    return wanted, next((number for number, after in enumerate(hit, start=1) if after.done(uses, thresholds)), most)
+    mine = max((each for each in weighed.rounds if is_own(each)), key=lambda each: _value(each, weighed), default=None)
+    if mine is None:
+        return _more(replace(two, shots=(two.shots[0], float(thresholds.most_shots))), (letter, KEEP), uses, thresholds)
+    held = replace(two, shots=(two.shots[0], weighed.hit[mine]))
+    return _more(held, (letter, mine), uses, thresholds)
 
 
 def _value(letter: str, weighed: Weighed) -> tuple[float, str]:

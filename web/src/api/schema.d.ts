@@ -1485,6 +1485,7 @@ export interface components {
             chance_best: number | null;
             more_with: string | null;
             more: number | null;
+            more_in_vain: boolean;
         };
         ClubChangeRequest: {
             /** Format: double */

@@ -132,12 +132,12 @@ export const useAllCommands = (): Command[] => useContext(Context).all;
 export function CommandBar({ group }: { group: string }) {
 	const commands = useAllCommands().filter((each) => each.group === group);
 	return (
-		<div className="flex flex-wrap gap-1.5">
+		<div className="flex flex-wrap gap-1">
 			{commands.map((command) => (
 				<button
 					key={command.id}
 					type="button"
-					className="btn btn-sm h-11 gap-1 border-base-300 bg-base-100 px-2 font-medium"
+					className="btn btn-sm h-11 gap-1 border-base-300 bg-base-100 px-1.5 font-medium"
 					disabled={command.blocked !== undefined}
 					title={command.blocked}
 					onClick={command.run}

@@ -197,11 +197,11 @@ def until_settled(fitting: Fitting) -> Score:
         found = judged(fitting)
         if found.choice.settled or found.choice.more is None:
             return score(fitting, judgement=found)
-        letter, wanted = found.choice.more
-        letter = OWN if is_own(letter) else letter
+        wanted, count = found.choice.more.shots[0]
+        letter = OWN if is_own(wanted) else wanted
         room = {each: MOST_SHOTS - len(hit) for each, hit in fitting.shots.items() if len(hit) < MOST_SHOTS}
         if letter not in room:
             if not room:
                 return score(fitting, judgement=found)
             letter = min(room, key=lambda each: (-room[each], each))
-        fitting.hit(letter, min(wanted, room[letter], AT_A_TIME))
+        fitting.hit(letter, min(count, room[letter], AT_A_TIME))

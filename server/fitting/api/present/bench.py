@@ -8,7 +8,6 @@ from hemicycle_core.bag import as_neighbours, serves
 from hemicycle_core.flight import Launch, drawn_path
 from hemicycle_core.heads import HeadType
 from hemicycle_core.judge import HitClub, Metric, Verdict, compare, elsewhere, predict, usual_changes
-from hemicycle_core.judge.weigh import called
 from hemicycle_core.judge.whatif import OTHER_AIRS, USUAL_LIE_DEG, other_airs
 from hemicycle_core.protocols import findings
 from hemicycle_core.protocols.shaped import against_the_shape, span_words
@@ -116,8 +115,9 @@ def present_choice(judged: JudgedSession) -> ChoiceOut:
         sentence=choice.sentence,
         settled=choice.settled,
         chance_best=choice.chance_best,
-        more_with=called(choice.more[0]) if choice.more else None,
-        more=choice.more[1] if choice.more else None,
+        more_with=choice.more.words if choice.more else None,
+        more=choice.more.count if choice.more else None,
+        more_in_vain=choice.more is not None and choice.more.in_vain,
     )
 
 

@@ -101,7 +101,8 @@ class ComparisonOut:
 
 @dataclass
 class ChoiceOut:
-    """The build to propose, None to keep what is there, and what would settle it."""
+    """The build to propose, None to keep what is there, and what would settle it. more_in_vain: not even so many
+    shots, after which enough were hit."""
 
     letter: str | None
     runner_up: str | None
@@ -110,6 +111,7 @@ class ChoiceOut:
     chance_best: float | None
     more_with: str | None
     more: int | None
+    more_in_vain: bool
 
 
 @dataclass

@@ -94,8 +94,8 @@ export function Gate({
 					<polygon
 						points={
 							last < span.low
-								? `0,${middle} 16,4 16,${height - 4}`
-								: `${width},${middle} ${width - 16},4 ${width - 16},${height - 4}`
+								? `0,${middle} 10,6 10,${height - 6}`
+								: `${width},${middle} ${width - 10},6 ${width - 10},${height - 6}`
 						}
 						fill="currentColor"
 					/>

@@ -20,6 +20,12 @@ const inWords = (count: number) =>
 	["no", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten"][count] ??
 	String(count);
 
+/** With what to go on. */
+const moreOf = ({ more, more_with, more_in_vain }: BenchAnswer["choice"]) =>
+	more_in_vain
+		? `even ${more} more with ${more_with} would hardly tell`
+		: `about ${more} more with ${more_with}`;
+
 export function Bench({ session, act, busy }: PlaceProps) {
 	const bench = useBench(session);
 	if (candidatesOf(session).length === 0) {
@@ -75,7 +81,7 @@ export function Bench({ session, act, busy }: PlaceProps) {
 						{bench.data.choice.sentence}
 						{!bench.data.choice.settled && bench.data.choice.more_with && (
 							<span className="quiet block text-[14px] font-normal">
-								Not settled: about {bench.data.choice.more} more with {bench.data.choice.more_with}.
+								Not settled: {moreOf(bench.data.choice)}.
 							</span>
 						)}
 					</p>

@@ -44,6 +44,7 @@ const bench: BenchAnswer = {
 		settled: false,
 		chance_best: 0.7,
 		more_with: "B",
+		more_in_vain: false,
 		more: 4,
 	},
 	findings: [],
