@@ -12,6 +12,7 @@ from .flight import Firmness
 from .heads import HEAD_WORDS
 from .impact import Lie
 from .judge.candidate import Liking
+from .judge.feel import ASKED, PlayerMode
 from .protocols import PROTOCOLS
 from .rack.eligible import SWUNG_FULL
 from .readout import USUAL, Column
@@ -41,6 +42,8 @@ def vocabulary() -> dict[str, Any]:
         "jobs": [each.value for each in JobKind],
         "misses": [each.value for each in Miss],
         "likings": [each.value for each in Liking],
+        "felt": {felt.value: words for felt, words in ASKED.items()},
+        "modes": [each.value for each in PlayerMode],
         "strikes": [each.value for each in Strike],
         "intents": [each.value for each in Intent],
         "protocols": {

@@ -145,6 +145,7 @@ SPECTACULAR_SETTINGS = {
         "JobKind": "hemicycle_core.brief.JobKind",
         "Lie": "hemicycle_core.impact.Lie",
         "Liking": "hemicycle_core.judge.Liking",
+        "PlayerMode": "hemicycle_core.judge.feel.PlayerMode",
         "Miss": "hemicycle_core.brief.Miss",
         "Source": "hemicycle_core.shots.Source",
         "Strike": "hemicycle_core.shots.Strike",

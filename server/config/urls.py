@@ -5,7 +5,7 @@ from customers import views as customers
 from django.conf import settings
 from django.http import FileResponse, HttpRequest, HttpResponse
 from django.urls import include, path, re_path
-from fitting.api.views import bag, bay, bench, brief, imports, plans, session, shortlist
+from fitting.api.views import bag, bay, bench, brief, imports, plans, player, session, shortlist
 from handover import views as handover
 from handover import views_customer as customer
 from live import views as live
@@ -85,6 +85,11 @@ api = [
     path("sessions/<int:session_id>/lie", bay.LieView.as_view()),
     path("sessions/<int:session_id>/day", bay.DayView.as_view()),
     path("sessions/<int:session_id>/ask", bay.AskView.as_view()),
+    path("sessions/<int:session_id>/player", player.ScreenView.as_view()),
+    path("sessions/<int:session_id>/player/qr", player.CodeView.as_view()),
+    path("sessions/<int:session_id>/felt", player.FeltView.as_view()),
+    path("player/<str:code>", player.PlayerScreenView.as_view()),
+    path("player/<str:code>/stream", live.player_stream),
     path("shots/<int:shot_id>/build", bay.ShotMoveView.as_view()),
     path("bays/<int:bay_id>/stand-in", live.StandInView.as_view()),
     path("bays/<int:bay_id>/tray", live.TrayView.as_view()),

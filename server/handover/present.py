@@ -21,6 +21,7 @@ from hemicycle_core.errors import BadInput
 from hemicycle_core.followup import CHECK_AFTER_MONTHS
 from hemicycle_core.judge import Kind, Verdict
 from hemicycle_core.judge.choice import why_it_lost
+from hemicycle_core.judge.feel import last_said
 from hemicycle_core.judge.recommended import may_be_recommended, recommendation_name, recommendation_reasons
 from hemicycle_core.rack.specification import sheet
 
@@ -90,17 +91,22 @@ def _spoken(row: Mapping[str, Any]) -> Verdict:
 def present_tested(judged: JudgedSession) -> list[Tested]:
     """Every build that may be recommended."""
     verdicts = verdicts_of(judged)
-    return [_tested(build, verdicts[build.letter]) for build in judged.rows.candidates if build.letter in verdicts]
+    return [
+        _tested(judged, build, verdicts[build.letter]) for build in judged.rows.candidates if build.letter in verdicts
+    ]
 
 
-def _tested(build: Build, verdict: Verdict) -> Tested:
+def _tested(judged: JudgedSession, build: Build, verdict: Verdict) -> Tested:
+    felt = last_said(judged.rows.felt_of(build))
+    seen = " (numbers may have been seen before)" if felt is not None and felt.numbers else ""
+    said = [] if felt is None else [SheetLine("The player felt", felt.words + seen)]
     return Tested(
         build=build.pk,
         letter=build.letter,
         name=build.name,
         headline=verdict.headline,
         why=verdict.why,
-        sheet=[SheetLine(what, how) for what, how in sheet(specification(build))],
+        sheet=[*(SheetLine(what, how) for what, how in sheet(specification(build))), *said],
         price=None if build.price is None else str(build.price),
         prediction="" if verdict.settled else "Not settled: more shots would make this surer.",
     )
@@ -130,7 +136,7 @@ def present_choice(judged: JudgedSession, builds: Collection[int], dropped: Coll
     said = after.headline
     if swap:
         said += f" {swap.away} on {swap.course}, {swap.home} elsewhere: one place of the bag."
-    clubs = [_tested(build, verdicts[build.letter]) for build in come]
+    clubs = [_tested(judged, build, verdicts[build.letter]) for build in come]
     prices = [build.price for build in come if build.price is not None]
     chosen = verdicts[come[0].letter] if come else None
     out = [build.name for build in leave]

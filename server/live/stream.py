@@ -12,12 +12,14 @@ from collections import defaultdict
 from collections.abc import AsyncIterator
 from dataclasses import dataclass
 from time import monotonic
+from typing import Protocol
 
 import psycopg
 import structlog
 from asgiref.sync import sync_to_async
 from common.notices import CHANNEL
 from django.db import connection
+from fitting.actions.player import Closed, screen_by
 from fitting.models import FittingSession
 from shop.sign_ins import still_signed_in
 
@@ -113,12 +115,30 @@ def let_go() -> None:
         connection.close()
 
 
+class Holder(Protocol):
+    """By what right a stream is open."""
+
+    def ended_by(self, told: str) -> bool:
+        """Whether a notice may have ended it."""
+
+    def may_hear(self, told: str) -> str:
+        """A notice as it may be passed on; empty where it may not be at all."""
+
+    async def holds(self) -> bool: ...
+
+
 @dataclass(frozen=True)
 class SignIn:
     """Whose stream it is, by which sign-in."""
 
     user: int
     key: str
+
+    def ended_by(self, told: str) -> bool:
+        return f'"sign_ins": {self.user}}}' in told
+
+    def may_hear(self, told: str) -> str:
+        return "" if '"sign_ins"' in told else told
 
     @sync_to_async
     def holds(self) -> bool:
@@ -136,9 +156,33 @@ def revision_of(session_id: int) -> int | None:
         let_go()
 
 
-async def events(session_id: int, sign_in: SignIn) -> AsyncIterator[bytes]:
+@dataclass(frozen=True)
+class PlayersCode:
+    """A stream of a player's screen: it is told that something changed, and nothing of what."""
+
+    code: str
+
+    def ended_by(self, told: str) -> bool:
+        return '"player"' in told
+
+    def may_hear(self, told: str) -> str:
+        heard = json.loads(told)
+        return "" if "sign_ins" in heard else notice("changed", heard["revision"])
+
+    @sync_to_async
+    def holds(self) -> bool:
+        try:
+            screen_by(self.code)
+            return True
+        except Closed:
+            return False
+        finally:
+            let_go()
+
+
+async def events(session_id: int, holder: Holder) -> AsyncIterator[bytes]:
     """A session's Server-Sent Events: `changed` with what changed; a comment now and then keeps it open. It ends with
-    the sign-in.
+    the sign-in, or with the code that opened it.
 
     The first says which revision the session is at, read after the listening began, so that nothing falls between.
     """
@@ -152,12 +196,12 @@ async def events(session_id: int, sign_in: SignIn) -> AsyncIterator[bytes]:
                     what = await queue.get()
             except TimeoutError:
                 what = ""
-            if monotonic() - looked > LOOK_S or f'"sign_ins": {sign_in.user}}}' in what:
-                if not await sign_in.holds():
+            if monotonic() - looked > LOOK_S or holder.ended_by(what):
+                if not await holder.holds():
                     yield f"event: changed\ndata: {notice('signed_out', None)}\n\n".encode()
                     return
                 looked = monotonic()
             if not what:
                 yield b": still here\n\n"
-            elif '"sign_ins"' not in what:
-                yield f"event: changed\ndata: {what}\n\n".encode()
+            elif heard := holder.may_hear(what):
+                yield f"event: changed\ndata: {heard}\n\n".encode()

@@ -9,12 +9,13 @@ from typing import Any
 from asgiref.sync import sync_to_async
 from common.api import actor_of, given, serializer_of, shown
 from common.policy import may, shop_of
-from common.problems import MEDIA_TYPE, body
+from common.problems import MEDIA_TYPE, Refused, body
 from demo.golfers import golfer_of, made_otherwise
 from django.conf import settings
 from django.http import HttpRequest, HttpResponseBase, JsonResponse, StreamingHttpResponse
 from django.utils import timezone
 from drf_spectacular.utils import extend_schema
+from fitting.api.views.player import opened
 from fitting.models import FittingSession
 from hemicycle_core.bag import HeadType
 from hemicycle_core.errors import BadInput
@@ -44,7 +45,7 @@ from .actions import (
     waiting,
 )
 from .models import FeedKey
-from .stream import SignIn, events
+from .stream import Holder, PlayersCode, SignIn, events
 
 MOST_SHOTS = 50
 
@@ -325,8 +326,21 @@ async def stream(request: HttpRequest, session_id: int) -> HttpResponseBase:
     if not await FittingSession.objects.of(user.shop_id).filter(pk=session_id).aexists():
         title = "That is not here, or not in your shop."
         return JsonResponse(body("not_found", title, 404), status=404, content_type=MEDIA_TYPE)
-    sign_in = SignIn(user.pk or 0, request.session.session_key or "")
-    response = StreamingHttpResponse(events(session_id, sign_in), content_type="text/event-stream")
+    return _streamed(session_id, SignIn(user.pk or 0, request.session.session_key or ""))
+
+
+async def player_stream(request: HttpRequest, code: str) -> HttpResponseBase:
+    """Server-Sent Events of a player's screen: `changed` when it is to be read anew, with no word of what did."""
+    try:
+        screen = await sync_to_async(opened)(request, code)
+    except Refused as closed:
+        problem = body(closed.kind, str(closed), closed.status, closed.field)
+        return JsonResponse(problem, status=closed.status, content_type=MEDIA_TYPE)
+    return _streamed(screen.session_id, PlayersCode(screen.code))
+
+
+def _streamed(session_id: int, holder: Holder) -> HttpResponseBase:
+    response = StreamingHttpResponse(events(session_id, holder), content_type="text/event-stream")
     response.headers["Cache-Control"] = "no-cache"
     response.headers["Content-Encoding"] = "identity"  # compressing would hold every event back
     response.headers["X-Accel-Buffering"] = "no"

@@ -31,6 +31,10 @@ WORDS = {
     "session.swing": "noted that the swing was changed",
     "session.swing_back": "took back that the swing was changed",
     "session.lie": "said what is hit from next",
+    "player.mode": "said what the player's screen shows",
+    "player.open": "opened a screen for the player",
+    "player.close": "closed the player's screen",
+    "player.felt": "said what a build felt like",
     "session.day": "said what kind of day it is",
     "window.roll": "hit so much with a build that its window is by its own roll from now on",
     "shop.columns": "changed what the Bench reads out",
@@ -77,7 +81,8 @@ WORDS = {
 
 def who(entry: AuditEntry) -> str:
     """Whoever did it, as they are called; a monitor has no name of its own."""
-    return "A monitor" if entry.actor is None else entry.actor.get_full_name() or entry.actor.username
+    nobody = "The player" if entry.action.startswith("player.") else "A monitor"
+    return nobody if entry.actor is None else entry.actor.get_full_name() or entry.actor.username
 
 
 def in_words(entry: AuditEntry) -> str:

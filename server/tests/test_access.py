@@ -12,7 +12,7 @@ from django.test import Client
 from django.urls import get_resolver
 from django.utils import timezone
 from fitting.api import answers
-from fitting.models import BagPlan, Build, FittingSession, Shot, ShotImport
+from fitting.models import BagPlan, Build, FittingSession, PlayerScreen, Shot, ShotImport
 from live.actions import make_key
 from live.models import FeedKey, TrayShot
 from shop.models import Bay
@@ -80,6 +80,9 @@ ADDRESSES = {
     "sessions/<int:session_id>/lie": ("PUT",),
     "shots/<int:shot_id>/pinned": ("PUT",),
     "shots/<int:shot_id>/build": ("PUT",),
+    "sessions/<int:session_id>/player": ("PUT", "POST", "DELETE"),
+    "sessions/<int:session_id>/player/qr": ("GET",),
+    "sessions/<int:session_id>/felt": ("POST",),
     "bays/<int:bay_id>/stand-in": ("GET", "POST", "DELETE"),
     "bays/<int:bay_id>/tray": ("GET", "POST", "PUT", "DELETE"),
     "feed/tee": ("GET",),
@@ -105,7 +108,7 @@ OWNERS_ONLY = {
     ("people/<int:user_id>", "POST"),
     ("trail", "GET"),
 }
-OPEN = {"me", "sign-in"}
+OPEN = {"me", "sign-in", "player/<str:code>", "player/<str:code>/stream"}  # the code is the key: test_player
 ROWS = [(address, method) for address, methods in ADDRESSES.items() for method in methods]
 SHOT = {"id": "first", "readings": {"carry_m": 160.0}}
 HEAD = {
@@ -132,6 +135,7 @@ BODIES = {
     "counts": {"line": False},
     "swing": {"changed": True},
     "day": {"kind": "fast"},
+    "sessions/<int:session_id>/player": {"mode": "simple"},
     "lie": {"lie": "rough"},
     "pinned": {"pinned": True},
     "rack/file": {"what": "heads", "text": FILE},
@@ -169,6 +173,7 @@ def fill(session, shop):
     plan = BagPlan.objects.create(shop=shop, session=session, name="One")
     imported = ShotImport.objects.create(shop=shop, session=session, file_name="a.csv", text="x", columns=[])
     waits = TrayShot.objects.create(shop=shop, bay=bay, feed_id="kept", readings={"carry_m": 150.0})
+    PlayerScreen.objects.create(shop=shop, session=session, code="ACDEFH")
     ids = {"session_id": session.pk, "build_id": build.pk, "shot_id": shot.pk, "bay_id": bay.pk}
     ids |= {"plan_id": plan.pk, "import_id": imported.pk, "customer_id": session.customer_id}
     ids |= {"head_id": build.head_id, "shaft_id": build.shaft_id}
@@ -191,7 +196,7 @@ def fill(session, shop):
             body = {"name": "Two", "builds": [build.pk]}
         if address.startswith("imports"):
             body = {"undone": True}
-        if address.endswith(("in-hand", "shots/<int:shot_id>/build")):
+        if address.endswith(("in-hand", "felt", "shots/<int:shot_id>/build")):
             body = {"build": build.pk}
         if address == "bays/<int:bay_id>":
             body = {"models_flight": True, "altitude_m": 10, "temperature_c": 18}

@@ -174,15 +174,20 @@ def test_every_shot_reaches_an_open_screen_with_the_revision_it_made(address, se
     stream = urllib.request.urlopen(
         urllib.request.Request(f"{address}/api/sessions/{session.pk}/stream", headers=cookie), timeout=10
     )
+    code = client.post(f"/api/sessions/{session.pk}/player").json()["player"]["code"]
+    players = urllib.request.urlopen(f"{address}/api/player/{code}/stream", timeout=10)
 
-    def next_data():
+    def next_data(of=stream):
         while True:
-            line = stream.readline().decode()
+            line = of.readline().decode()
             if line.startswith("data:"):
                 return json.loads(line.removeprefix("data:"))
 
     first = next_data()
-    assert (first["what"], first["revision"]) == ("connected", session.revision)
+    session.refresh_from_db()
+    while first["revision"] < session.revision:
+        first = next_data()
+    assert next_data(players)["revision"] == session.revision
     key = make_key(Bay.objects.get(shop=session.shop), label="test")
     for number in range(5):
         body = json.dumps({"shots": [{"id": str(number), "readings": {"carry_m": 160.0 + number}}]}).encode()
@@ -192,6 +197,10 @@ def test_every_shot_reaches_an_open_screen_with_the_revision_it_made(address, se
             pass
         assert told["revision"] == first["revision"] + 1 + number
         assert told["shot"]["readings"]["carry_m"] == 160.0 + number
+        # The player's screen hears that something changed and nothing of what.
+        assert next_data(players) == {"what": "changed", "revision": told["revision"], "shot": None}
+    client.delete(f"/api/sessions/{session.pk}/player")
+    assert next_data(players)["what"] == "signed_out" and players.read() == b"\n"
     stream.close()
 
 

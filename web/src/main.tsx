@@ -1,5 +1,5 @@
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
-import { StrictMode } from "react";
+import { lazy, StrictMode, Suspense } from "react";
 import { createRoot } from "react-dom/client";
 import { BrowserRouter } from "react-router";
 import { Problem } from "./api/client";
@@ -7,6 +7,10 @@ import { App } from "./app/App";
 import { CommandProvider } from "./commands/commands";
 import { startTheme } from "./ui/theme";
 import "./index.css";
+
+// The player's screen is opened with a code and knows nothing of sign-ins, keys or the shop.
+const Player = lazy(() => import("./places/player/Player"));
+const forThePlayer = /^\/player(\/|$)/.test(window.location.pathname);
 
 startTheme();
 const queries = new QueryClient({
@@ -22,11 +26,17 @@ if (root) {
 	createRoot(root).render(
 		<StrictMode>
 			<QueryClientProvider client={queries}>
-				<BrowserRouter>
-					<CommandProvider>
-						<App />
-					</CommandProvider>
-				</BrowserRouter>
+				{forThePlayer ? (
+					<Suspense>
+						<Player />
+					</Suspense>
+				) : (
+					<BrowserRouter>
+						<CommandProvider>
+							<App />
+						</CommandProvider>
+					</BrowserRouter>
+				)}
 			</QueryClientProvider>
 		</StrictMode>,
 	);

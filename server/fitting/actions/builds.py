@@ -29,6 +29,7 @@ from ..domain.session import JudgedSession, load
 from ..models import LETTERS, Build, FittingSession
 from .bays import leave_bay, take_bay
 from .changes import announce, for_change, not_meanwhile, note
+from .player import numbers_shown
 from .windows import keep_windows
 
 
@@ -140,6 +141,7 @@ def _hold(session: FittingSession, build: Build) -> None:
     """Shots of this bay go to this build of this session from now on."""
     session.in_hand, session.in_hand_at = build, timezone.now()
     session.save(update_fields=["in_hand", "in_hand_at"])
+    numbers_shown(session)
     take_bay(session)
 
 

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections import defaultdict
+from collections import Counter, defaultdict
 from dataclasses import dataclass, field
 from functools import cached_property
 
@@ -11,13 +11,26 @@ from hemicycle_core.brief import Fear, Feared, JobKind, Miss
 from hemicycle_core.brief import Job as CoreJob
 from hemicycle_core.flight import Air, Firmness
 from hemicycle_core.impact import Lie
+from hemicycle_core.judge.feel import Feel as CoreFeel
+from hemicycle_core.judge.feel import Hit, to_ask
 from hemicycle_core.rack.eligible import why_not
 from hemicycle_core.shots import Intent, Source, Strike
 from hemicycle_core.shots import Shot as CoreShot
 from hemicycle_core.thresholds import Thresholds, changed
 from rack.models import Head
 
-from ..models import BayHold, Build, FittingSession, Job, Shot, ShotImport, TargetOverride, WindowVersion
+from ..models import (
+    BayHold,
+    Build,
+    Feel,
+    FittingSession,
+    Job,
+    PlayerScreen,
+    Shot,
+    ShotImport,
+    TargetOverride,
+    WindowVersion,
+)
 
 
 def core_shot(shot: Shot, swing: int) -> CoreShot:
@@ -65,6 +78,8 @@ class SessionRows:
     imports: list[ShotImport] = field(default_factory=list)
     hold: BayHold | None = None
     heads: list[Head] = field(default_factory=list)
+    felt: list[Feel] = field(default_factory=list)
+    screen: PlayerScreen | None = None
 
     @cached_property
     def own(self) -> list[Build]:
@@ -108,6 +123,19 @@ class SessionRows:
     @property
     def feared(self) -> Feared:
         return Feared(Miss(self.session.miss), Fear(self.session.fear))
+
+    def felt_of(self, build: Build) -> list[CoreFeel]:
+        """What the player said of a build, in order."""
+        return [each.for_core for each in self.felt if each.build_id == build.pk]
+
+    @property
+    def to_ask(self) -> Build | None:
+        """The build whose feel is to be asked on the player's screen."""
+        asked = {each.build_id: each.shots for each in self.felt}
+        hit = Counter(shot.run.build_id for shot in self.shots if shot.run.imported_id is None)
+        stand = [Hit(build.pk, hit[build.pk], asked.get(build.pk)) for build in self.candidates]
+        wanted = to_ask(stand, self.session.in_hand_id)
+        return next((build for build in self.candidates if build.pk == wanted), None)
 
     def next_heads(self, build: Build) -> tuple[tuple[float, float], ...] | None:
         """Loft and length of the heads of a build's kind that this player can have; None where the rack is not
@@ -155,5 +183,7 @@ def read_rows(session: FittingSession) -> SessionRows:
         versions=list(WindowVersion.objects.of(shop).filter(session=session)),
         imports=list(ShotImport.objects.of(shop).filter(session=session).defer("text")),
         heads=list(Head.objects.of(shop).filter(retired_at=None)),
+        felt=list(Feel.objects.of(shop).filter(build__session=session)),
+        screen=PlayerScreen.objects.of(shop).filter(session=session).first(),
         hold=BayHold.objects.of(shop).filter(bay=session.bay_id).select_related("session__customer").first(),
     )

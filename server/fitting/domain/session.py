@@ -18,6 +18,7 @@ from hemicycle_core.bag.clubs import usual_loft_and_inches
 from hemicycle_core.brief import Job, Target, jobs_of_slot
 from hemicycle_core.flight import Air, Firmness
 from hemicycle_core.judge import Candidate, Case, Judgement, Kind, Liking, Verdict, judge_session
+from hemicycle_core.judge.feel import last_said, liking
 from hemicycle_core.judge.held import job_to_count
 from hemicycle_core.judge.verdict import accepted, verdict_of
 from hemicycle_core.rack import Expectation, HeadRecord, Owned, Reach, TypeLine, expect, owned, reach, type_lines
@@ -117,8 +118,12 @@ class JudgedSession:
         )
 
     def liking_of(self, build: Build) -> Liking:
-        """What the player said of this build, else of its kind of head in the brief."""
-        said = build.liking
+        """What the player said of this build, else of its kind of head in the brief; a veto stands."""
+        felt = self.rows.felt_of(build)
+        asked = liking(felt)
+        said = build.liking if asked is not Liking.VETOED else asked
+        if said == Liking.NEUTRAL and last_said(felt) is not None:
+            return asked
         if said == Liking.NEUTRAL and not build.is_own:
             said = self.rows.session.likes.get(build.head_type, said)
         return Liking(said)
@@ -235,6 +240,7 @@ class JudgedSession:
         shown = [{k: v for k, v in row.items() if not k.startswith("_")} for table in rows for row in table]
         shown += [{"sleeve": build.head.for_core.lofts_deg if build.head else None} for build in self.rows.builds]
         shown += [{"rack": head.pk, "loft": head.loft_deg, "had": bool(head.stock)} for head in self.rows.heads]
+        shown += [{"felt": build.pk, "liking": self.liking_of(build)} for build in self.rows.candidates]
         kept = {k: v for k, v in session.items() if not k.startswith("_")}
         bay = self.rows.session.bay
         rests_on = (self.rows.session.shop.thresholds, bay.models_flight, bay.noise)

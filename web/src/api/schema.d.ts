@@ -437,6 +437,24 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/player/{code}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description What the player may see by now. No sign-in: the code opens it. */
+        get: operations["player_screen"];
+        put?: never;
+        /** @description What the player says of a build. Sent twice it is said once. */
+        post: operations["say_feel"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/rack": {
         parameters: {
             query?: never;
@@ -712,6 +730,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sessions/{session_id}/felt": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description What the player said aloud of a build. */
+        post: operations["write_down_feel"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sessions/{session_id}/gap": {
         parameters: {
             query?: never;
@@ -857,6 +892,42 @@ export interface paths {
         get: operations["plans"];
         put?: never;
         post: operations["keep_plan"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{session_id}/player": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description What the player's screen shows from now on. */
+        put: operations["set_up_screen"];
+        /** @description A new code for the player's screen; the one before opens nothing any more. */
+        post: operations["open_screen"];
+        /** @description The code opens nothing from now on. */
+        delete: operations["close_screen"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{session_id}/player/qr": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description The address of the player's screen to scan, as this server is reached by whoever asks. */
+        get: operations["code_to_scan"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1411,6 +1482,7 @@ export interface components {
             assumed: string[];
             work: string[];
             cautions: string[];
+            feel: components["schemas"]["FeelOut"] | null;
         };
         CandidateInRequest: {
             head: number;
@@ -1616,6 +1688,25 @@ export interface components {
             readings: {
                 [key: string]: number;
             };
+        };
+        FeelOut: {
+            marks: {
+                [key: string]: number;
+            };
+            veto: boolean;
+            word: string;
+            words: string;
+            numbers: boolean;
+            times: number;
+        };
+        FeltInRequest: {
+            build: number;
+            looks?: number | null;
+            sound?: number | null;
+            feel?: number | null;
+            trust?: number | null;
+            veto?: boolean;
+            word?: string;
         };
         FindingOut: {
             letter: string;
@@ -1911,6 +2002,13 @@ export interface components {
             keys: components["schemas"]["KeyLine"][];
             made?: string | null;
         };
+        Landed: {
+            /** Format: double */
+            carry_m: number;
+            /** Format: double */
+            offline_m: number;
+            aside: boolean;
+        };
         LevelInRequest: {
             /** Format: double */
             loft_deg: number;
@@ -2156,6 +2254,47 @@ export interface components {
             /** Format: double */
             right: number;
         };
+        PlayerBuild: {
+            letter: string;
+            kept: number;
+            averages: {
+                [key: string]: number;
+            };
+        };
+        PlayerFlight: {
+            /** Format: double */
+            carry_m: number | null;
+            aside: boolean;
+            path: number[][];
+            landed: components["schemas"]["Landed"][];
+            window: components["schemas"]["SpanOut"] | null;
+        };
+        PlayerInRequest: {
+            mode?: (components["schemas"]["PlayerMode"] | components["schemas"]["NullEnum"]) | null;
+            away?: boolean | null;
+        };
+        /** @enum {string} */
+        PlayerMode: "blind" | "feel" | "simple" | "full";
+        PlayerOut: {
+            mode: components["schemas"]["PlayerMode"];
+            away: boolean;
+            code: string;
+            /** Format: date-time */
+            expires_at: string | null;
+            asks: number | null;
+        };
+        PlayerView: {
+            mode: components["schemas"]["PlayerMode"];
+            revision: number;
+            club: string;
+            shots: number;
+            asks: components["schemas"]["ToAsk"] | null;
+            flight: components["schemas"]["PlayerFlight"] | null;
+            readings: {
+                [key: string]: number;
+            };
+            builds: components["schemas"]["PlayerBuild"][];
+        };
         Position: {
             name: string;
             /** Format: double */
@@ -2307,6 +2446,7 @@ export interface components {
             pinned: number | null;
             monitor: string;
             columns: string[];
+            player: components["schemas"]["PlayerOut"] | null;
             brief: components["schemas"]["BriefOut"];
             builds: components["schemas"]["BuildOut"][];
             usual_sources: {
@@ -2538,6 +2678,10 @@ export interface components {
             values: {
                 [key: string]: number;
             };
+        };
+        ToAsk: {
+            build: number;
+            letter: string;
         };
         TrailLine: {
             id: number;
@@ -3534,6 +3678,52 @@ export interface operations {
             };
         };
     };
+    player_screen: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlayerView"];
+                };
+            };
+        };
+    };
+    say_feel: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FeltInRequest"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlayerView"];
+                };
+            };
+        };
+    };
     rack: {
         parameters: {
             query?: never;
@@ -4005,6 +4195,34 @@ export interface operations {
             };
         };
     };
+    write_down_feel: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A revision that the reader has: shots that did not change after it are left out. */
+                "Since-Revision"?: number;
+            };
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FeltInRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionOut"];
+                };
+            };
+        };
+    };
     choose_gap: {
         parameters: {
             query?: never;
@@ -4304,6 +4522,103 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PlansOut"];
+                };
+            };
+        };
+    };
+    set_up_screen: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A revision that the reader has: shots that did not change after it are left out. */
+                "Since-Revision"?: number;
+            };
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["PlayerInRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionOut"];
+                };
+            };
+        };
+    };
+    open_screen: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A revision that the reader has: shots that did not change after it are left out. */
+                "Since-Revision"?: number;
+            };
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionOut"];
+                };
+            };
+        };
+    };
+    close_screen: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A revision that the reader has: shots that did not change after it are left out. */
+                "Since-Revision"?: number;
+            };
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionOut"];
+                };
+            };
+        };
+    };
+    code_to_scan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/svg+xml": string;
                 };
             };
         };

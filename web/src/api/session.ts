@@ -18,6 +18,7 @@ import {
 	type Intent,
 	type Lie,
 	type Plans,
+	type PlayerMode,
 	type Session,
 	type Shot,
 	type Strike,
@@ -345,6 +346,12 @@ export const change = {
 		got(client.PUT("/api/sessions/{session_id}/swing", { ...path(id), body: { changed } })),
 	hitFrom: (id: number, lie: Lie | null) =>
 		got(client.PUT("/api/sessions/{session_id}/lie", { ...path(id), body: { lie } })),
+	screen: (id: number, body: { mode?: PlayerMode; away?: boolean }) =>
+		got(client.PUT("/api/sessions/{session_id}/player", { ...path(id), body })),
+	openScreen: (id: number) => got(client.POST("/api/sessions/{session_id}/player", path(id))),
+	closeScreen: (id: number) => got(client.DELETE("/api/sessions/{session_id}/player", path(id))),
+	felt: (id: number, body: Schemas["FeltInRequest"]) =>
+		got(client.POST("/api/sessions/{session_id}/felt", { ...path(id), body })),
 	day: (id: number, kind: DayKind) =>
 		got(client.PUT("/api/sessions/{session_id}/day", { ...path(id), body: { kind } })),
 	move: (shot: number, build: number) =>

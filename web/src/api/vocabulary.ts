@@ -144,6 +144,18 @@ export const VOCABULARY = {
   "disliked",
   "vetoed"
  ],
+ "felt": {
+  "looks": "Looks, at address",
+  "sound": "Sound",
+  "feel": "Feel",
+  "trust": "Trust, standing over it"
+ },
+ "modes": [
+  "blind",
+  "feel",
+  "simple",
+  "full"
+ ],
  "strikes": [
   "toe",
   "heel",

@@ -6,6 +6,7 @@ from collections.abc import Mapping, Sequence
 
 from hemicycle_core.bag import HeadType
 from hemicycle_core.judge import EFFECTS, ChangeKind
+from hemicycle_core.judge.feel import last_said
 from hemicycle_core.judge.held import held_on
 from hemicycle_core.rack.specification import Specification, detail, shaft_words
 from hemicycle_core.samples import certainty, cost_of_a_miss, pattern
@@ -22,7 +23,7 @@ from ...domain.rows import core_shot
 from ...domain.session import JudgedSession
 from ...models import Build, Shot
 from ..schemas.bag import SpanOut
-from ..schemas.bay import BuildOut, ShotOut
+from ..schemas.bay import BuildOut, FeelOut, ShotOut
 from ..schemas.words import Intent, Liking
 
 QUESTIONS = new_cache()
@@ -109,8 +110,19 @@ def present_build(judged: JudgedSession, build: Build) -> BuildOut:
         assumed=list(build.assumed),
         work=[each["words"] for each in build.work],
         cautions=_cautions(build),
+        feel=_feel(judged, build),
         held=None if judged.job_counted is None else held_on(shots, judged.job_counted),
     )
+
+
+def _feel(judged: JudgedSession, build: Build) -> FeelOut | None:
+    said = judged.rows.felt_of(build)
+    last = last_said(said)
+    if last is None:
+        return None
+    times = sum(each.says for each in said)
+    marks = {felt.value: mark for felt, mark in last.marks.items()}
+    return FeelOut(marks, last.veto, last.word, last.words, last.numbers, times)
 
 
 def _cautions(build: Build) -> list[str]:

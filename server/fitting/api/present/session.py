@@ -21,6 +21,7 @@ from .bag import present_bag
 from .bay import about_the_monitor, day, present_build, present_shot, questions, steady, usual_sources
 from .bench import present_verdict
 from .brief import present_brief
+from .player import present_screen
 
 OUTCOMES = {"buy": "Recommended", "drop": "Leave out", "keep": "Keep what is there"}
 
@@ -68,6 +69,7 @@ def present_session(judged: JudgedSession, *, since: int = 0) -> SessionOut:
         pinned=session.pinned_id,
         monitor=about_the_monitor(judged),
         columns=session.shop.columns,
+        player=present_screen(judged),
         brief=present_brief(judged),
         builds=[present_build(judged, build) for build in (*rows.own, *rows.candidates)],
         usual_sources=usual,

@@ -12,6 +12,19 @@ from .words import CarryFrom, DayKind, HeadType, Intent, Lie, Liking, Source, St
 
 
 @dataclass
+class FeelOut:
+    """What the player said of a build, the last time it was more than skipped. marks: 1 to 5 by what was asked; words:
+    as it is read out; numbers: some may have been seen before; times: how often it was said."""
+
+    marks: dict[str, int]
+    veto: bool
+    word: str
+    words: str
+    numbers: bool
+    times: int
+
+
+@dataclass
 class BuildOut:
     """carry_from: what the carry is known by; known_from: when and in which air a typed figure was measured;
     carry_doubt_m: give or take of that figure, nine times in ten. averages: over kept shots, averages_all: over
@@ -69,6 +82,7 @@ class BuildOut:
     assumed: list[str]
     work: list[str]
     cautions: list[str]
+    feel: FeelOut | None
 
 
 @dataclass

@@ -12,6 +12,7 @@ from .bay import BuildOut, ShotOut
 from .bench import VerdictOut
 from .brief import BriefOut
 from .imports import ImportedFile
+from .player import PlayerOut
 from .words import DayKind, GapRule, Intent, Lie, Source, Status
 
 
@@ -24,7 +25,7 @@ class SessionOut:
     the bay come to this session; bay_serves: the customer they come to, empty for nobody. swing: goes up when the
     player is told to swing otherwise. day: as the fitter said, day_words: what is said of it. pinned: the shot to copy.
     monitor: what is to be said of the bay's monitor. columns: what the Bench reads out, in order; empty for the
-    usual."""
+    usual. player: the player's own screen, None where none was set up."""
 
     id: int
     revision: int
@@ -55,6 +56,7 @@ class SessionOut:
     pinned: int | None
     monitor: str
     columns: list[str]
+    player: PlayerOut | None
     brief: BriefOut
     builds: list[BuildOut]
     usual_sources: dict[str, Source]

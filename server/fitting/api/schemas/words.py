@@ -9,6 +9,7 @@ from hemicycle_core.brief import Fear, FlightWish, JobKind, Miss, Wish
 from hemicycle_core.flight import Firmness
 from hemicycle_core.impact import Lie
 from hemicycle_core.judge import Kind, Liking, Metric
+from hemicycle_core.judge.feel import PlayerMode
 from hemicycle_core.samples.day import DayKind
 from hemicycle_core.shots import Intent, Source, Strike
 
@@ -20,5 +21,6 @@ CourseWord = Literal["home", "trip", "season"]
 
 __all__ = [
     "CarryFrom", "CourseWord", "DayKind", "Fear", "Firmness", "FlightWish", "GapOrder", "GapRule", "HeadType", "Intent",
-    "JobKind", "Kind", "Lie", "Liking", "Metric", "Miss", "ShapeWord", "Source", "Status", "Strike", "Wish",
+    "JobKind", "Kind", "Lie", "Liking", "Metric", "Miss", "PlayerMode", "ShapeWord", "Source", "Status", "Strike",
+    "Wish",
 ]  # fmt: skip

@@ -14,7 +14,8 @@ import { buildOf, candidatesOf, shotsOf } from "../../session/select";
 import { letterColour } from "../../ui/Letter";
 import { Caution } from "../../ui/Said";
 import { NewSetting, PickBuild, WantedShot } from "./Dialogs";
-import { InHand, LastShot, ShotRow } from "./LastShot";
+import { Copy, InHand, LastShot, ShotRow, SoFar } from "./LastShot";
+import { FeltSheet, nextMode, PlayerPanel, PlayerSheet, showing } from "./PlayerPanel";
 import { BayStand } from "./Stand";
 import { StandInPanel } from "./StandInPanel";
 import { Tray } from "./Tray";
@@ -59,7 +60,7 @@ function useShotInWork(session: Session, build: Build | undefined) {
 export function Bay({ session, act, live }: PlaceProps) {
 	const build = buildOf(session, session.in_hand);
 	const { shots, shot, touch } = useShotInWork(session, build);
-	const [dialog, setDialog] = useState<"setting" | "move" | "wanted" | null>(null);
+	const [dialog, setDialog] = useState<"setting" | "move" | "wanted" | "player" | "felt" | null>(null);
 	const [undo, setUndo] = useState<Done[]>([]);
 	const agreed = session.status === "agreed";
 	const none = agreed ? "The session is agreed" : shot ? undefined : "No shot yet";
@@ -253,6 +254,24 @@ export function Bay({ session, act, live }: PlaceProps) {
 			run: () => from(LIES[(LIES.indexOf(session.lie) + 1) % LIES.length] ?? null),
 		},
 		{
+			id: "player",
+			name: "Next mode of the player’s screen",
+			keys: "9",
+			shown: "9",
+			group: "Now and then",
+			blocked: agreed ? "The session is agreed" : undefined,
+			run: () => act(...showing(session, { mode: nextMode(session) })),
+		},
+		{
+			id: "felt",
+			name: "What the player felt",
+			keys: "8",
+			shown: "8",
+			group: "Now and then",
+			blocked: agreed ? "The session is agreed" : undefined,
+			run: () => setDialog("felt"),
+		},
+		{
 			id: "day",
 			name: "A usual, fast or slow day",
 			keys: "o",
@@ -326,6 +345,8 @@ export function Bay({ session, act, live }: PlaceProps) {
 					colour={letterColour(build?.letter ?? "")}
 					onTouch={touch}
 				/>
+				{build && shot && <Copy session={session} shot={shot} />}
+				{build && <SoFar build={build} />}
 				{build && <Flights session={session} build={build} />}
 				{/* What is touched after every shot stays in reach: on a tablet before what is looked at now and then, on a
 				    wide screen at the bottom, however many shots there are. */}
@@ -361,6 +382,7 @@ export function Bay({ session, act, live }: PlaceProps) {
 						<option value="slow">A slow day</option>
 					</select>
 				</section>
+				{!agreed && <PlayerPanel session={session} act={act} onOpen={() => setDialog("player")} />}
 				{session.bag.in_work && <CarryMap {...mapProps(session)} small />}
 				{!agreed && <StandInPanel session={session} />}
 				<Caution>
@@ -370,6 +392,10 @@ export function Bay({ session, act, live }: PlaceProps) {
 			</aside>
 			{dialog === "setting" && build && (
 				<NewSetting build={build} act={act} onClose={() => setDialog(null)} />
+			)}
+			{dialog === "player" && <PlayerSheet session={session} act={act} onClose={() => setDialog(null)} />}
+			{dialog === "felt" && (
+				<FeltSheet session={session} act={act} first={build} onClose={() => setDialog(null)} />
 			)}
 			{dialog === "wanted" && <WantedShot session={session} act={act} onClose={() => setDialog(null)} />}
 			{dialog === "move" && shot && (

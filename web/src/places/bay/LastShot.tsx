@@ -131,8 +131,6 @@ export function LastShot({
 					<dd className="num text-[23px] leading-tight">{figure(smashOf(shot), 2)}</dd>
 				</div>
 			</dl>
-			<Copy session={session} shot={shot} />
-			<SoFar build={build} />
 		</div>
 	);
 }
@@ -155,7 +153,7 @@ function smashOf({ readings }: Shot): number | null {
 }
 
 /** The shot that is to be copied, with what this one has other. */
-function Copy({ session, shot }: { session: Session; shot: Shot }) {
+export function Copy({ session, shot }: { session: Session; shot: Shot }) {
 	const model = session.shots.find((each) => each.id === session.pinned);
 	if (!model) return null;
 	const said = (["carry_m", "landing_deg", "peak_m", "spin_rpm", "offline_m", ...DELIVERY] as const)
@@ -169,7 +167,7 @@ function Copy({ session, shot }: { session: Session; shot: Shot }) {
 			return { key, label, model: of(model.readings[key]), now: of(shot.readings[key]) };
 		});
 	return (
-		<section className="mt-3 border-l-4 border-base-300 pl-3" aria-label="The shot to copy">
+		<section className="border-l-4 border-base-300 pl-3" aria-label="The shot to copy">
 			<p className="quiet text-sm">
 				To copy: shot {model.number}
 				{model.id === shot.id ? ", this one" : ""}
@@ -187,11 +185,11 @@ function Copy({ session, shot }: { session: Session; shot: Shot }) {
 }
 
 /** What the kept shots of this build come to so far. */
-function SoFar({ build }: { build: Build }) {
+export function SoFar({ build }: { build: Build }) {
 	if (build.kept === 0) return null;
 	const delivery = DELIVERY.filter((key) => build.averages[key] !== undefined);
 	return (
-		<p className="mt-3 text-[15px]" data-testid="so-far">
+		<p className="text-[15px]" data-testid="so-far">
 			<span className="quiet">So far</span> longest <span className="num">{yd(build.longest_m)}</span>,
 			shortest <span className="num">{yd(build.shortest_m)}</span>
 			{build.depth_m !== null && (

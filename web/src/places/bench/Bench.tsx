@@ -180,6 +180,12 @@ function VerdictCard({
 			)}
 			{verdict.shape && <p className="text-[14.5px]">{verdict.shape}</p>}
 			{verdict.change && <p className="text-[14.5px] font-medium">{verdict.change}</p>}
+			{build?.feel && (
+				<p className="text-[14.5px]">
+					<span className="quiet">The player felt:</span> {build.feel.words}
+					{build.feel.numbers && <span className="quiet"> (numbers may have been seen)</span>}
+				</p>
+			)}
 			{serves.length > 0 && <p className="quiet text-[14px]">{serves.join(" ")}</p>}
 			<div className="mt-1 flex flex-wrap items-center gap-2">
 				<label className="flex items-center gap-2 text-[14px]">

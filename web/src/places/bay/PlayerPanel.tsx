@@ -1,0 +1,186 @@
+/** The player's own screen as the fitter sets it: what it shows, the code that opens it, and what was felt. */
+import { useState } from "react";
+import type { Build, PlayerMode, Session } from "../../api/client";
+import { change } from "../../api/session";
+import { VOCABULARY } from "../../api/vocabulary";
+import type { PlaceProps } from "../../session/place";
+import { buildOf, candidatesOf } from "../../session/select";
+import { Letter } from "../../ui/Letter";
+import { Sheet } from "../../ui/Sheet";
+import { AskFeel } from "../player/AskFeel";
+
+export const MODES: Record<PlayerMode, string> = {
+	blind: "blind: letter and count",
+	feel: "feel first: asks, no numbers",
+	simple: "simple: carry and flight",
+	full: "full: every number",
+};
+const ORDER = VOCABULARY.modes as readonly PlayerMode[];
+export const nextMode = (session: Session): PlayerMode =>
+	ORDER[(ORDER.indexOf(session.player?.mode ?? "full") + 1) % ORDER.length] ?? "blind";
+
+/** What is sent to have the screen otherwise, and how the session looks at once. */
+export const showing = (
+	session: Session,
+	body: { mode?: PlayerMode; away?: boolean },
+): Parameters<PlaceProps["act"]> => [
+	() => change.screen(session.id, body),
+	(seen) => (seen.player ? { ...seen, player: { ...seen.player, ...body } } : seen),
+];
+
+type Doing = Pick<PlaceProps, "session" | "act">;
+
+export function PlayerPanel({ session, act, onOpen }: Doing & { onOpen: () => void }) {
+	const { player } = session;
+	const asks = player?.asks ? buildOf(session, player.asks) : undefined;
+	const numbers = player?.mode === "simple" || player?.mode === "full";
+	return (
+		<section aria-label="The player’s screen">
+			<h2 className="mb-1">
+				The player’s screen <span className="key">9</span>
+			</h2>
+			{player?.code ? (
+				<>
+					<p className="text-[15px]">
+						Shows <span className="font-semibold">{MODES[player.mode]}</span>
+						{asks && <>. Asks about {asks.letter} now.</>}
+					</p>
+					{!numbers && (
+						<label
+							className={`mt-1 flex min-h-11 items-center gap-2 text-[14.5px] ${player.away ? "" : "hole-text font-semibold"}`}
+						>
+							<input
+								type="checkbox"
+								className="checkbox"
+								checked={player.away}
+								onChange={(event) => act(...showing(session, { away: event.target.checked }))}
+							/>
+							{player.away
+								? "The monitor’s screen is turned away."
+								: "Turn the monitor’s own screen away, else numbers may have been seen."}
+						</label>
+					)}
+				</>
+			) : (
+				<p className="quiet text-sm">Closed. Open it on a tablet to ask for feel before numbers.</p>
+			)}
+			<button type="button" className="btn btn-sm mt-1 h-11 w-full" onClick={onOpen}>
+				{player?.code ? `Code ${player.code}` : "Open a screen"}
+			</button>
+		</section>
+	);
+}
+
+/** The code to type or to scan, the modes, and taking the code back. */
+export function PlayerSheet({ session, act, onClose }: Doing & { onClose: () => void }) {
+	const { player } = session;
+	const address = `${window.location.origin}/player`;
+	const here = ["localhost", "127.0.0.1", "[::1]"].includes(window.location.hostname);
+	const ended = player?.expires_at && new Date(player.expires_at) < new Date();
+	return (
+		<Sheet title="The player’s screen" onClose={onClose}>
+			{player?.code && !ended ? (
+				<div className="flex flex-wrap items-start gap-5">
+					<img
+						src={`/api/sessions/${session.id}/player/qr?${player.code}`}
+						alt="Code to scan with the tablet"
+						className="h-52 w-52 bg-white"
+					/>
+					<div className="min-w-0 flex-1">
+						<p className="quiet">Scan, or open</p>
+						<p className="text-lg break-all">{address}</p>
+						<p className="num my-2 text-5xl tracking-widest" data-testid="player-code">
+							{player.code}
+						</p>
+						{here && (
+							<p className="hole-text text-sm">
+								This address is of this computer only: open it in a second window here. For a tablet, reach
+								Hemicycle by the shop’s own address.
+							</p>
+						)}
+						<p className="quiet text-sm">Good for this session, for twelve hours, until you take it back.</p>
+					</div>
+				</div>
+			) : (
+				<p className="mb-3">
+					{ended ? "The code has run out. " : ""}A code opens it on a second display or a tablet, without
+					signing in. It shows what you choose here and nothing else.
+				</p>
+			)}
+			<div className="mt-4 flex flex-wrap gap-2">
+				<button type="button" className="btn h-12" onClick={() => act(() => change.openScreen(session.id))}>
+					{player?.code ? "New code" : "Open a screen"}
+				</button>
+				{player?.code && (
+					<button
+						type="button"
+						className="btn h-12"
+						onClick={() => act(() => change.closeScreen(session.id))}
+					>
+						Take the code back
+					</button>
+				)}
+			</div>
+			<h3 className="mt-5 mb-1 font-semibold">
+				It shows <span className="quiet font-normal">(key 9: the next)</span>
+			</h3>
+			<div className="grid gap-2 sm:grid-cols-2">
+				{ORDER.map((mode) => (
+					<button
+						key={mode}
+						type="button"
+						aria-pressed={player?.mode === mode}
+						className={`btn h-12 justify-start ${player?.mode === mode ? "btn-primary" : ""}`}
+						onClick={() => act(...showing(session, { mode }))}
+					>
+						{MODES[mode]}
+					</button>
+				))}
+			</div>
+		</Sheet>
+	);
+}
+
+/** What the player said aloud, written down by the fitter. */
+export function FeltSheet({
+	session,
+	act,
+	first,
+	onClose,
+}: Doing & { first: Build | undefined; onClose: () => void }) {
+	const builds = candidatesOf(session);
+	const [picked, setPicked] = useState(first?.letter ? first.id : builds[0]?.id);
+	const build = builds.find((each) => each.id === picked);
+	return (
+		<Sheet title="What the player felt" onClose={onClose} wide>
+			<div className="mb-4 flex flex-wrap gap-2">
+				{builds.map((each) => (
+					<button
+						key={each.id}
+						type="button"
+						aria-pressed={each.id === picked}
+						className={`btn h-12 ${each.id === picked ? "btn-primary" : ""}`}
+						onClick={() => setPicked(each.id)}
+					>
+						<Letter letter={each.letter} /> {each.name}
+					</button>
+				))}
+			</div>
+			{build ? (
+				<AskFeel
+					key={build.id}
+					build={build.id}
+					letter={build.letter}
+					before={build.feel?.marks ?? {}}
+					sending={false}
+					onSay={(felt) => {
+						act(() => change.felt(session.id, felt));
+						onClose();
+					}}
+				/>
+			) : (
+				<p>Put a build on the stand first.</p>
+			)}
+		</Sheet>
+	);
+}
