@@ -31,7 +31,7 @@ SMOOTH_TOP = 12.0  # how sharply the spin turns over at its peak
 
 
 class Lie(StrEnum):
-    """What the ball lies on. Wet is said apart."""
+    """What the ball lies on."""
 
     MAT = "mat"
     TEE = "tee"
@@ -41,6 +41,8 @@ class Lie(StrEnum):
     SEMI_ROUGH = "semi_rough"
     ROUGH = "rough"
     SAND = "sand"
+    SLOPE = "slope"
+    WET = "wet"  # turf that is mown and wet
 
 
 class Moisture(StrEnum):
@@ -94,7 +96,7 @@ def friction(lie: Lie, moisture: Moisture, worn: float = 0.0, *, hard_cover: boo
     """Friction between face and ball. worn: 0 new grooves to 1 worn out. Grass counts as much as water between them:
     the lower of the two holds."""
     found = []
-    for key in (moisture, lie):
+    for key in (moisture, Moisture.WET if lie is Lie.WET else lie):
         if key in FRICTION:
             new, old = FRICTION[key]
             found.append(new + (old - new) * worn)

@@ -10,6 +10,8 @@ from ..bag import Gap
 from ..errors import BadInput
 from ..flight import FAIRWAY, Firmness, Turf, green
 from ..flight.landing import EVERYDAY_FT, FASTEST_FT, SLOWEST_FT
+from ..impact import Lie
+from ..shots import CLEAN_LIES
 
 
 class JobKind(StrEnum):
@@ -60,7 +62,8 @@ NOTHING_FEARED = Feared()
 class Job:
     """distance_m: to the middle of the green, or the total wanted off the tee. carry_over_m: what must be
     flown, None for nothing. width_m, depth_m: of the green, or width of the fairway. green_ft: how fast the green is,
-    the reading of the standard meter in feet. uses_per_round: how often it comes up."""
+    the reading of the standard meter in feet. uses_per_round: how often it comes up. lie: what it is met from, None for
+    any that a full shot is hit from."""
 
     name: str
     kind: JobKind
@@ -71,6 +74,7 @@ class Job:
     depth_m: float = 25.0
     uses_per_round: float = 1.0
     green_ft: float = EVERYDAY_FT
+    lie: Lie | None = None
 
     def __post_init__(self) -> None:
         if not 10 <= self.distance_m <= 350:
@@ -85,6 +89,11 @@ class Job:
             raise BadInput(
                 f"“{self.name}”: a green reads {SLOWEST_FT:g} to {FASTEST_FT:g} feet on the meter.", field="green_ft"
             )
+
+    @property
+    def off(self) -> Lie | None:
+        """The lie that changes what a club does there; None for a clean one."""
+        return None if self.lie in CLEAN_LIES else self.lie
 
     @property
     def turf(self) -> Turf:

@@ -115,7 +115,8 @@ def _shots(rows: Sequence[Mapping[str, Any]], models_flight: bool, where: str, a
 
 
 def _job(row: Mapping[str, Any]) -> Job:
-    return Job(**{**row, "kind": JobKind(row["kind"]), "firmness": Firmness(row.get("firmness", "medium"))})
+    words = {"kind": JobKind(row["kind"]), "firmness": Firmness(row.get("firmness", "medium"))}
+    return Job(**{**row, **words, "lie": Lie(row["lie"]) if row.get("lie") else None})
 
 
 def _carried(club: Candidate, row: Mapping[str, Any]) -> Carried | None:
@@ -287,6 +288,7 @@ def _verdict(verdict: Verdict) -> dict[str, Any]:
                 "success": each.success,
                 "interval_90": list(each.interval),
                 "fails": dict(each.fails),
+                "lie": each.lie.words if each.lie else "",
             }
             for each in verdict.played
         ],

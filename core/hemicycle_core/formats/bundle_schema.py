@@ -111,6 +111,7 @@ SCHEMA: dict[str, Any] = {
                         "firmness": _words(Firmness),
                         "green_ft": {**NUMBER, "description": "Speed of the green: the meter's reading in feet."},
                         "uses_per_round": NUMBER,
+                        "lie": {"enum": [*(each.value for each in Lie), None], "description": "What it is met from."},
                     },
                 ),
             },

@@ -276,6 +276,7 @@ def _by_shots(
             )
         else:
             words += _beside(chosen, runner, weighed, best, settled, thresholds)
+    words += _other_from_clean(chosen, played, weighed)
     return Choice(
         letter=chosen.letter,
         runner_up=runner.letter if runner else None,
@@ -287,6 +288,19 @@ def _by_shots(
         gain_price=chosen.price,
         more=None if settled else _more(chosen.letter, rivals, weighed, kept, thresholds),
     )
+
+
+def _other_from_clean(chosen: Candidate, played: Sequence[Candidate], weighed: Weighed) -> str:
+    """Which build would be first were every job met from a clean lie, where that is another one."""
+    if weighed.clean is None:
+        return ""
+    value = {each.letter: float(weighed.clean.rounds[each.letter].mean()) for each in played}
+    top = max(played, key=lambda each: (value[each.letter], each.key))
+    if value[top.letter] <= value[chosen.letter]:
+        return ""
+    lies = list(dict.fromkeys(each.job.off for each in weighed.played[chosen.letter] if each.job.off))
+    where = " and ".join(lie.value.replace("_", " ") for lie in lies)
+    return f" From a clean lie {top.letter} would do more of them; from {where} it loses more."
 
 
 def _more(letter: str, rivals: Sequence[str], weighed: Weighed, kept: bool, thresholds: Thresholds) -> More | None:

@@ -9,7 +9,7 @@ is known; it shrinks with shots.
 from __future__ import annotations
 
 from collections.abc import Mapping, Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 import numpy as np
 from numpy.typing import NDArray
@@ -19,6 +19,7 @@ from ..bag import HeadType
 from ..brief import NOTHING_FEARED, Feared, Job, JobKind
 from ..samples.pool import FLYER_GAIN, FLYER_SD, FLYERS, LOSS_POINTS, MISS_COST, Centre, Pool, share_between
 from ..units import metres
+from .from_lie import FromLie
 from .landings import Run
 
 Floats = NDArray[np.float64]
@@ -58,11 +59,12 @@ class Doubts:
 @dataclass(frozen=True)
 class Played:
     """One build on one job. draws (DRAWS,): the success share each possible player has. lost: where the rest go, by
-    `short`, `long`, `left`, `right`: shares of all shots, (DRAWS,) each."""
+    `short`, `long`, `left`, `right`: shares of all shots, (DRAWS,) each. lie: what the job's lie does to the build."""
 
     job: Job
     draws: Floats
     lost: Mapping[str, Floats]
+    lie: FromLie | None = None
 
     @property
     def fails(self) -> dict[str, float]:
@@ -144,6 +146,19 @@ def possible(name: str, head_type: HeadType, centre: Centre, pooled: Pool, *, do
     )
 
 
+def lying(build: Possible, name: str, head_type: HeadType, found: FromLie) -> Possible:
+    """What a build may be like from a lie. What was held beforehand is as wrong for every build of its kind; what was
+    measured is its own."""
+    whose = name if found.n else head_type.value
+    z = _normals(f"{whose} from {found.lie.value}", 1)[0]
+    return replace(
+        build,
+        carry_m=build.carry_m * found.carry * np.exp(found.carry_sd * z),
+        spread_share=build.spread_share * found.wide,
+        side_spread_deg=build.side_spread_deg * found.wide,
+    )
+
+
 def _quantiles(count: int) -> Floats:
     points: Floats = ndtri((np.arange(count) + 0.5) / count)
     return points
@@ -199,8 +214,8 @@ def least_carry(job: Job) -> float:
     return max(over, ends_of(job)[0] - SHORT_OF_GREEN_M) if job.kind is JobKind.GREEN else over
 
 
-def play(build: Possible, head_type: HeadType, run: Run, job: Job) -> Played:
-    """Play one build on one job."""
+def play(build: Possible, head_type: HeadType, run: Run, job: Job, lie: FromLie | None = None) -> Played:
+    """Play one build on one job. lie: what the job's does to it, which `build` and `run` have in them."""
     carry, wide, weight = _shots(build, head_type)
     off = np.clip(run.per_metre * (carry - build.carry_m[:, None]), -MOST_RUN_SHIFT_M, MOST_RUN_SHIFT_M)
     steeper = build.landing_off_deg + run.angle_se_deg * build.landing_z
@@ -230,6 +245,7 @@ def play(build: Possible, head_type: HeadType, run: Run, job: Job) -> Played:
             "left": (weight * deep * left).sum(axis=1),
             "right": (weight * deep * right).sum(axis=1),
         },
+        lie,
     )
 
 

@@ -9,9 +9,10 @@ import numpy as np
 from ..brief import Job
 from ..rack.expected import Expected
 from ..samples.pool import CARRY_SPREAD, USUAL_SIDE_DEG, Centre, Pool
+from .from_lie import unhit_from
 from .landings import USUAL_ANGLE_DEG, USUAL_SPEED_MPS, USUAL_SPIN_RPM, Landings, runs_on
-from .play import Doubts, Played, out_of_reach, play, possible
-from .weigh import near
+from .play import Doubts, Played, possible
+from .weigh import play_from
 
 UNHIT_SIDE_SE_DEG = 1.2  # where a strange club starts and curves beside the player's others
 UNHIT_DF = 6.0  # of its spreads: the usual ones drawn from the player's other clubs
@@ -47,6 +48,6 @@ def play_expected(name: str, expected: Expected, pooled: Pool, jobs: Sequence[Jo
     made = []
     for job in jobs:
         (run,) = runs_on([landed], [np.ones(1)], [np.array([expected.carry_m])], job)
-        there = near(centre, run, job)
-        made.append(play(may_be, kind, run, job) if there else out_of_reach(job, short=centre.carry_m < job.distance_m))
+        lie = unhit_from(job.off, kind) if job.off else None
+        made.append(play_from(name, kind, may_be, centre.carry_m, lie, run, job))
     return tuple(made)

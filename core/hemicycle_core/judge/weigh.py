@@ -8,17 +8,20 @@ from dataclasses import dataclass, field, replace
 import numpy as np
 from numpy.typing import NDArray
 
+from ..bag import HeadType
 from ..bag.plans import shared_out
 from ..brief import NOTHING_FEARED, Feared, Job, JobKind
 from ..flight import Air, Anchor
 from ..flight.error import BESIDE_NEIGHBOURS
+from ..impact import Lie
 from ..samples.drift import REFERENCE_LENGTH_M, SPEED_SHARE_PER_M
 from ..samples.pool import Centre, Group, Pool, pool
 from ..shots import Shot, Source, columns_of
 from .candidate import Candidate
 from .doubt import doubt, source_of
+from .from_lie import FromLie, from_lie, landings_from
 from .landings import Run, landings, runs_on
-from .play import Doubts, Played, out_of_reach, play, possible, rounds
+from .play import Doubts, Played, Possible, lying, out_of_reach, play, possible, rounds
 
 Floats = NDArray[np.float64]
 
@@ -48,7 +51,7 @@ class Weighed:
     """What is known of each build by letter: its centre, and its jobs played out with the successful shots a round
     for each possible player, (DRAWS,), less what is feared. hit: shots of each, those that count in part as parts;
     under KEEP of the player's own clubs, on average. in_play: how often each stays on the fairway that is to be held,
-    where that is asked."""
+    where that is asked. clean: the same, were every job met from a clean lie; None where all are."""
 
     pooled: Pool
     centres: Mapping[str, Centre]
@@ -57,6 +60,7 @@ class Weighed:
     hit: Mapping[str, float] = field(default_factory=dict)
     feared: Feared = NOTHING_FEARED
     in_play: Mapping[str, Played] = field(default_factory=dict)
+    clean: Weighed | None = None
 
     def better(self, first: str, second: str) -> float:
         """Chance that the first does more of the jobs than the second."""
@@ -114,10 +118,10 @@ def doubts_of(candidate: Candidate) -> Doubts:
     return Doubts(float(np.sqrt(max(whole**2 - own**2, 0.0))), own, off.landing_deg)
 
 
-def near(centre: Centre, run: Run, job: Job) -> bool:
+def near(carry_m: float, run: Run, job: Job) -> bool:
     """Whether a club can do a job at all: a wedge is not played at a par five."""
-    stops = centre.carry_m + run.typical_m
-    return abs(stops - job.distance_m) < job.depth_m + FAR_SHARE * centre.carry_m or (
+    stops = carry_m + run.typical_m
+    return abs(stops - job.distance_m) < job.depth_m + FAR_SHARE * carry_m or (
         job.kind is JobKind.TEE and stops > job.distance_m
     )
 
@@ -138,7 +142,12 @@ def weigh(
     weights = [1 - poor for poor in pooled.miss]
     carries = [group.carry_m for group in groups]
     landed = landings([shots for _, shots in there], airs=airs, anchored=anchored) if there and jobs else []
-    runs = [runs_on(landed, weights, carries, job) if landed else [] for job in jobs]
+    lies = _lies(there, jobs) if landed else {}
+    down = {None: landed} | {
+        lie: landings_from([shots for _, shots in there], landed, found, airs=airs, anchored=anchored)
+        for lie, found in lies.items()
+    }
+    runs = [runs_on(down[job.off], weights, carries, job) if landed else [] for job in jobs]
     centres, played = {}, {}
     for index, (each, _) in enumerate(there):
         centre = pooled.centres[index]
@@ -146,9 +155,15 @@ def weigh(
         may_be = possible(each.key, each.head_type, centre, pooled, doubts=doubts_of(each))
         centres[each.letter] = centre
         played[each.letter] = tuple(
-            play(may_be, each.head_type, run[index], job)
-            if near(centre, run[index], job)
-            else out_of_reach(job, short=centre.carry_m < job.distance_m)
+            play_from(
+                each.key,
+                each.head_type,
+                may_be,
+                centre.carry_m,
+                lies[job.off][index] if job.off else None,
+                run[index],
+                job,
+            )
             for run, job in zip(runs, jobs, strict=True)
         )
     held = {letter: each[-1] for letter, each in played.items()} if fairway is not None else {}
@@ -156,7 +171,30 @@ def weigh(
         played = {letter: each[:-1] for letter, each in played.items()}
     made = {letter: rounds(each, feared) for letter, each in played.items()}
     hit = {letter: each.n for letter, each in centres.items()}
-    return Weighed(pooled, centres, played, made, hit, feared, held)
+    jobs = jobs[:-1] if fairway is not None else jobs
+    clean = weigh(candidates, [replace(job, lie=None) for job in jobs], feared, fairway) if lies else None
+    return Weighed(pooled, centres, played, made, hit, feared, held, clean)
+
+
+def _lies(there: Sequence[tuple[Candidate, list[Shot]]], jobs: Sequence[Job]) -> dict[Lie, list[FromLie]]:
+    """What each lie of the jobs does to each build, clean ones left out."""
+    return {
+        lie: [
+            from_lie(each.shots, shots, lie, each.head_type, air=each.air, anchored=each.anchored)
+            for each, shots in there
+        ]
+        for lie in sorted({job.off for job in jobs if job.off})
+    }
+
+
+def play_from(
+    name: str, head_type: HeadType, may_be: Possible, carry_m: float, lie: FromLie | None, run: Run, job: Job
+) -> Played:
+    """One build on one job from its lie. carry_m: of its stock shots; lie: what that lie does to it."""
+    carry = carry_m * (lie.carry if lie else 1.0)
+    if not near(carry, run, job):
+        return out_of_reach(job, short=carry < job.distance_m)
+    return play(lying(may_be, name, head_type, lie) if lie else may_be, head_type, run, job, lie)
 
 
 def in_the_bag(weighed: Weighed, own: Sequence[str], jobs: Sequence[Job], *, replaced: str | None = None) -> Weighed:
@@ -169,11 +207,13 @@ def in_the_bag(weighed: Weighed, own: Sequence[str], jobs: Sequence[Job], *, rep
     staying = [letter for letter in own if letter != replaced]
     others = [letter for letter, played in weighed.played.items() if played and letter not in own]
     rounds = {letter: _best_of([*staying, letter], weighed, jobs) for letter in others}
+    clean = weighed.clean and in_the_bag(weighed.clean, own, jobs, replaced=replaced)
     own_hit = float(np.mean([weighed.hit[letter] for letter in own]))
     return replace(
         weighed,
         rounds={**weighed.rounds, **rounds, KEEP: _best_of(own, weighed, jobs)},
         hit={**weighed.hit, KEEP: own_hit},
+        clean=clean,
     )
 
 

@@ -20,7 +20,7 @@ SHOWN = ("carry_m", "peak_m", "spin_rpm", "launch_deg", "ball_speed_mps")
 
 
 @dataclass(frozen=True)
-class FromLie:
+class BesideStock:
     """What shots from one lie did beside the stock ones, means in canonical units by reading. sure: that the carry
     differs at all, with so many shots."""
 
@@ -31,15 +31,20 @@ class FromLie:
     sentence: str
 
 
-def by_lie(shots: Sequence[Shot]) -> list[FromLie]:
-    """Each lie that was hit from besides the clean ones, in the order of `Lie`; none without three stock shots."""
-    full = [
+def full_swings(shots: Sequence[Shot]) -> list[Shot]:
+    """Those that were hit with a stock swing of now, whatever they were hit from."""
+    return [
         shot
         for shot in shots
         if not (shot.aside or shot.misread or shot.old_swing)
         and shot.protocol == FULL_SWING
         and shot.intent is Intent.STOCK
     ]
+
+
+def by_lie(shots: Sequence[Shot]) -> list[BesideStock]:
+    """Each lie that was hit from besides the clean ones, in the order of `Lie`; none without three stock shots."""
+    full = full_swings(shots)
     stock = [shot for shot in full if shot.counts]
     if len(read_of(stock, "carry_m")) < LEAST_STOCK:
         return []
@@ -51,7 +56,7 @@ def by_lie(shots: Sequence[Shot]) -> list[FromLie]:
         by = beside(mine, stock, SHOWN)
         carries = [np.array(read_of(each, "carry_m")) for each in (stock, mine)]
         sure = min(each.size for each in carries) >= 2 and different_chance(*carries) <= 2 * (1 - SURE)
-        made.append(FromLie(lie, len(mine), by, sure, _sentence(lie, len(mine), by, sure)))
+        made.append(BesideStock(lie, len(mine), by, sure, _sentence(lie, len(mine), by, sure)))
     return made
 
 

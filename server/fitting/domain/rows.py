@@ -50,6 +50,12 @@ def core_shot(shot: Shot, swing: int) -> CoreShot:
     )
 
 
+def lie_of(words: str) -> Lie | None:
+    """A lie as the brief words it."""
+    word = words.replace("-", "_")
+    return Lie(word) if word in set(Lie) else None
+
+
 def core_job(job: Job, share: float = 1.0) -> CoreJob:
     """share: of the rounds, in which the job comes up at all."""
     return CoreJob(
@@ -62,6 +68,7 @@ def core_job(job: Job, share: float = 1.0) -> CoreJob:
         depth_m=job.depth_m,
         green_ft=job.green_ft,
         uses_per_round=job.uses_per_round * share,
+        lie=lie_of(job.lie),
     )
 
 

@@ -2021,7 +2021,7 @@ export interface components {
             why: string;
         };
         /** @enum {string} */
-        Lie: "mat" | "tee" | "fairway" | "tight" | "soft" | "semi_rough" | "rough" | "sand";
+        Lie: "mat" | "tee" | "fairway" | "tight" | "soft" | "semi_rough" | "rough" | "sand" | "slope" | "wet";
         LieInRequest: {
             lie?: (components["schemas"]["Lie"] | components["schemas"]["NullEnum"]) | null;
         };
@@ -2253,6 +2253,7 @@ export interface components {
             left: number;
             /** Format: double */
             right: number;
+            lie: string;
         };
         PlayerBuild: {
             letter: string;

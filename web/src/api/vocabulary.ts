@@ -259,7 +259,9 @@ export const VOCABULARY = {
   "soft",
   "semi_rough",
   "rough",
-  "sand"
+  "sand",
+  "slope",
+  "wet"
  ],
  "cleanLies": [
   "mat",

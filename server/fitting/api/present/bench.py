@@ -59,7 +59,14 @@ def present_verdict(judged: JudgedSession, verdict: Verdict) -> VerdictOut:
         shape=against_the_shape(rows.shots_of(build), rows.session.shape, left_handed=rows.left_handed),
         rounds=verdict.rounds,
         played=[
-            PlayedOut(each.job.name, each.job.uses_per_round, each.success, *each.interval, **each.fails)
+            PlayedOut(
+                each.job.name,
+                each.job.uses_per_round,
+                each.success,
+                *each.interval,
+                **each.fails,
+                lie=each.lie.words if each.lie else "",
+            )
             for each in verdict.played
         ],
         facts=[

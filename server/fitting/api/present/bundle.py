@@ -10,6 +10,7 @@ from hemicycle_core.formats.csv_out import WrittenShot
 from hemicycle_core.shots import FLIGHT_READINGS, Source
 from hemicycle_core.shots import Shot as CoreShot
 
+from ...domain.rows import lie_of
 from ...domain.session import JudgedSession
 from ...models import Build, Shot
 
@@ -43,6 +44,7 @@ def present_bundle(judged: JudgedSession) -> dict[str, Any]:
                 "firmness": job.firmness,
                 "green_ft": job.green_ft,
                 "uses_per_round": job.uses_per_round,
+                "lie": lie_of(job.lie),
             }
             for job in rows.jobs
         ],

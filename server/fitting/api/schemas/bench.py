@@ -21,7 +21,8 @@ class FactOut:
 
 @dataclass
 class PlayedOut:
-    """A job played out with one build: the share that succeeds with its 90% interval, and where the rest goes."""
+    """A job played out with one build: the share that succeeds with its 90% interval, and where the rest goes.
+    lie: what the lie it is met from does to the build, and how that is known; empty for a clean one."""
 
     job: str
     uses_per_round: float
@@ -32,6 +33,7 @@ class PlayedOut:
     long: float
     left: float
     right: float
+    lie: str
 
 
 @dataclass

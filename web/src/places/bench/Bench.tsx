@@ -77,6 +77,7 @@ export function Bench({ session, act, busy }: PlaceProps) {
 					<p
 						className="border-l-4 py-1 pl-3 text-[15.5px] font-semibold"
 						style={{ borderColor: "var(--window-line)" }}
+						data-testid="choice"
 					>
 						{bench.data.choice.sentence}
 						{!bench.data.choice.settled && bench.data.choice.more_with && (
@@ -218,7 +219,7 @@ function Jobs({ verdict }: { verdict: Verdict }) {
 	return (
 		<ul className="my-1.5 space-y-1" aria-label={`Jobs played out with ${verdict.letter}`}>
 			{verdict.played.map((job) => (
-				<li key={job.job} className="flex items-center gap-2 text-[13.5px]">
+				<li key={job.job} className="flex flex-wrap items-center gap-x-2 text-[13.5px]">
 					<span className="min-w-0 flex-1 truncate" title={job.job}>
 						{job.job}
 					</span>
@@ -246,6 +247,7 @@ function Jobs({ verdict }: { verdict: Verdict }) {
 					>
 						{percent(job.success)}
 					</span>
+					{job.lie && <span className="quiet w-full text-[12.5px] leading-tight">{job.lie}</span>}
 				</li>
 			))}
 		</ul>

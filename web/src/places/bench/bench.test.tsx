@@ -71,6 +71,7 @@ const judged: Session = {
 					long: 0,
 					left: 0,
 					right: 0.1,
+					lie: "from rough: 9% less carry by judgement, not hit from there",
 				},
 			],
 		}),

@@ -64,7 +64,7 @@ export type Name = keyof typeof NAMES;
 
 /** What greens read on an ordinary day, where nothing else was said. */
 export const EVERYDAY_FT = 10;
-export const LIES = ["tee", "fairway", "semi-rough", "rough", "tight", "wet", "sand"];
+export const LIES = ["tee", "fairway", "semi-rough", "rough", "tight", "soft", "wet", "slope", "sand"];
 export const HEADS: Record<HeadKind, string> = {
 	fairway: "Fairway woods",
 	hybrid: "Hybrids",
