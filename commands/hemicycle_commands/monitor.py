@@ -16,6 +16,7 @@ import urllib.error
 import urllib.request
 import uuid
 from dataclasses import dataclass, field
+from datetime import UTC, datetime
 from typing import Any
 
 from hemicycle_core.bag import HeadType
@@ -77,7 +78,8 @@ class Feed:
 
     def send(self, readings: dict[str, float]) -> dict[str, Any]:
         """Send one shot. The id is made once, so however often it is sent it counts once."""
-        shot = {"id": uuid.uuid4().hex, "readings": readings}
+        hit_at = datetime.now(UTC).isoformat()
+        shot = {"id": uuid.uuid4().hex, "readings": readings, "hit_at": hit_at}
         receipt: dict[str, Any] = self._call("shots", {"shots": [shot]})
         return receipt
 

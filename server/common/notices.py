@@ -19,9 +19,17 @@ def tell_sign_ins(user_id: int) -> None:
         cursor.execute("SELECT pg_notify(%s, %s)", [CHANNEL, json.dumps({"sign_ins": user_id})])
 
 
-def tell(session_id: int, revision: int, what: str, *, shot: dict[str, Any] | None = None) -> None:
-    """session_id, revision: the session as it now is. what: changed, in a word. shot: a new shot as screens draw it, so
-    that it is seen before anything is read anew. A notice holds 8,000 bytes; a shot is under 1,500."""
-    notice = {"session": session_id, "revision": revision, "what": what, "shot": shot}
+def tell(
+    session_id: int,
+    revision: int,
+    what: str,
+    *,
+    shot: dict[str, Any] | None = None,
+    now: dict[str, Any] | None = None,
+) -> None:
+    """session_id, revision: the session as it now is. what: changed, in a word. shot: a new or changed shot as screens
+    draw it, now: plain fields of the session, so that they are seen before anything is read anew. A notice holds 8,000
+    bytes; a shot is under 1,500."""
+    notice = {"session": session_id, "revision": revision, "what": what, "shot": shot, "now": now}
     with connection.cursor() as cursor:
         cursor.execute("SELECT pg_notify(%s, %s)", [CHANNEL, json.dumps(notice)])

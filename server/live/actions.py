@@ -4,9 +4,10 @@ from __future__ import annotations
 
 import hashlib
 import secrets
-from collections.abc import Collection, Mapping
-from dataclasses import asdict, dataclass, field
-from datetime import timedelta
+from collections.abc import Collection, Iterable, Mapping
+from dataclasses import dataclass, field
+from datetime import UTC, datetime, timedelta
+from typing import Any
 
 from common.problems import Refused
 from common.scoped import ScopedQuerySet
@@ -14,9 +15,9 @@ from django.db import transaction
 from django.utils import timezone
 from fitting.actions.changes import announce, for_change, note
 from fitting.actions.shots import run_for, take_in
-from fitting.api.present.bay import present_shot
-from fitting.models import BayHold, Build, FittingSession, Shot
+from fitting.models import BayHold, Build, FittingSession, Shot, TakenInHand
 from hemicycle_core.errors import BadInput
+from hemicycle_core.samples.when import LEAST_HEARD, Clock, Taken, hit_with
 from hemicycle_core.shots import Source, check_readings
 from shop.audit import action, record
 from shop.models import Bay, User
@@ -30,10 +31,12 @@ USED_AGAIN = timedelta(minutes=5)  # written down no oftener
 
 @dataclass
 class FeedShot:
-    """id: made by the monitor, at most 64 characters, the same in every retry. readings: canonical units."""
+    """id: made by the monitor, at most 64 characters, the same in every retry. readings: canonical units. hit_at: when
+    it was hit, by the monitor's own clock."""
 
     id: str
     readings: Mapping[str, float]
+    hit_at: datetime | None = None
 
 
 @dataclass
@@ -58,9 +61,14 @@ def digest_of(key: str) -> str:
 def make_key(bay: Bay, *, label: str, stand_in: bool = False, hours: float = YEAR_H) -> str:
     """A new key for a bay's monitor; shown once, only its digest is kept. hours: how long it lasts."""
     key = secrets.token_urlsafe(32)
-    expires = timezone.now() + timedelta(hours=hours)
     FeedKey.objects.create(
-        shop_id=bay.shop_id, bay=bay, digest=digest_of(key), label=label, stand_in=stand_in, expires_at=expires
+        shop_id=bay.shop_id,
+        bay=bay,
+        digest=digest_of(key),
+        label=label,
+        stand_in=stand_in,
+        expires_at=timezone.now() + timedelta(hours=hours),
+        clock=[0.0] * LEAST_HEARD if stand_in else [],  # the stand-in runs on this machine, by its clock
     )
     return key
 
@@ -136,8 +144,9 @@ def receive(key: FeedKey, shots: list[FeedShot]) -> Receipt:
             record(key.shop_id, None, "feed.differs", f"bay:{key.bay_id}", ids=differs)
         fresh = {feed_id: shot for feed_id, shot in wanted.items() if feed_id not in known}
         build = session.in_hand if session is not None else None
+        clock = _heard(key, fresh.values())
         if session is not None and build is not None:
-            _file(session, fresh, build)
+            build = _file_by_time(session, fresh, clock) or build
         elif fresh:
             _keep(key, fresh)
         return Receipt(
@@ -162,13 +171,47 @@ def _known(key: FeedKey, wanted: Collection[str]) -> dict[str, Mapping[str, floa
     return kept
 
 
-def _file(session: FittingSession, fresh: Mapping[str, FeedShot], build: Build) -> None:
+def _heard(key: FeedKey, shots: Iterable[FeedShot]) -> Clock:
+    """The monitor's clock by what it said so far and says now."""
+    said = [shot.hit_at for shot in shots if shot.hit_at is not None]
+    clock, now = Clock(tuple(key.clock)), timezone.now().timestamp()
+    for hit_at in said:
+        clock = clock.after(hit_at.timestamp(), now)
+    if said:
+        key.clock = [round(by, 3) for by in clock.by]
+        key.save(update_fields=["clock"])
+    return clock
+
+
+def _file_by_time(session: FittingSession, fresh: Mapping[str, FeedShot], clock: Clock) -> Build | None:
+    """Shots under the builds that were in hand when they were hit, in a session that is locked; the last of these
+    builds, None for no shots. What is not sure is marked, to be looked at."""
+    rows = TakenInHand.objects.of(session.shop_id).filter(session=session, build__archived=False)
+    assert session.in_hand_id is not None
+    taken = [Taken(row.build_id, row.at.timestamp()) for row in rows] or [Taken(session.in_hand_id, 0.0)]
+    if taken[-1].build != session.in_hand_id:
+        taken.append(Taken(session.in_hand_id, taken[-1].at_s))
+    now, build = timezone.now().timestamp(), None
+    for feed_id, shot in fresh.items():
+        hit_s = shot.hit_at.timestamp() + clock.offset_s if shot.hit_at is not None and clock.known else None
+        found = hit_with(taken, now, hit_s)
+        build = Build.objects.of(session.shop_id).get(pk=found.build)
+        hit_at = None if hit_s is None else datetime.fromtimestamp(hit_s, tz=UTC)
+        told = {"hit_at": hit_at, "check_club": found.why, "instead_id": found.instead}
+        _file(session, {feed_id: shot}, build, told)
+    return build
+
+
+def _file(
+    session: FittingSession, fresh: Mapping[str, FeedShot], build: Build, told: Mapping[str, Any] | None = None
+) -> None:
     """Shots under a build of a session that is locked."""
     for feed_id, shot in fresh.items():
         # One at a time: a revision a shot, so that a screen that missed one knows it.
-        (stored,) = take_in(session, run_for(session, build), [shot.readings], feed_ids=[feed_id])
+        run = run_for(session, build)
+        (stored,) = take_in(session, run, [shot.readings], feed_ids=[feed_id], told=[told or {}])
         note(session, None, "feed.shot", f"shot:{stored.pk}")
-        announce(session, "shot", shot=asdict(present_shot(stored, swing=session.swing)))
+        announce(session, "shot", shot=stored)
 
 
 def _keep(key: FeedKey, fresh: Mapping[str, FeedShot]) -> None:

@@ -18,6 +18,9 @@ class FeedKey(ScopedModel):
     expires_at = models.DateTimeField()
     revoked_at = models.DateTimeField(null=True)
     last_used_at = models.DateTimeField(null=True)
+    clock = models.JSONField(
+        default=list, help_text="Of its last shots, seconds between the time it said and the time they came."
+    )
 
 
 class StandIn(ScopedModel):

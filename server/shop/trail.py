@@ -38,6 +38,10 @@ WORDS = {
     "session.day": "said what kind of day it is",
     "window.roll": "hit so much with a build that its window is by its own roll from now on",
     "shop.columns": "changed what the Bench reads out",
+    "shot.club": "said that a shot is of the club it is filed under",
+    "shots.change": "changed several shots",
+    "act.undo": "took something back",
+    "act.redo": "did something again",
     "shot.move": "moved a shot to another build",
     "shots.import": "brought in a file of shots",
     "shots.import_undone": "took the shots of a file back",
@@ -85,6 +89,18 @@ def who(entry: AuditEntry) -> str:
     return nobody if entry.actor is None else entry.actor.get_full_name() or entry.actor.username
 
 
+def named(entry: AuditEntry) -> str:
+    """What was done, with what it was done to: `set shot 7 aside`."""
+    words = WORDS.get(entry.action, entry.action)
+    number, letter = entry.detail.get("number"), entry.detail.get("letter")
+    if number:
+        words = words.replace("a shot", f"shot {number}", 1)
+    if letter:
+        words = words.replace("a build", letter, 1)
+    did = WORDS.get(entry.detail.get("did", ""))
+    return words.replace("something", f"“{did}”", 1) if did else words
+
+
 def in_words(entry: AuditEntry) -> str:
     """One entry as a sentence."""
-    return f"{who(entry)} {WORDS.get(entry.action, entry.action)}."
+    return f"{who(entry)} {named(entry)}."

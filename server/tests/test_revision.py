@@ -1,7 +1,12 @@
 """One number a session: it names what a reader has, and says when there is something new."""
 
+import threading
+import time
+from concurrent.futures import ThreadPoolExecutor
+
 import pytest
 from fitting.api import answers
+from fitting.domain.cache import new_cache, remembered
 from fitting.models import FittingSession, Shot
 from live.actions import make_key
 from shop.models import Bay, Shop
@@ -105,3 +110,26 @@ def test_answers_travel_small(desk, session, send):
     packed = desk.get(f"/api/sessions/{session.pk}", headers={"Accept-Encoding": "gzip"})
     assert packed.headers["Content-Encoding"] == "gzip"
     assert len(packed.content) < len(plain.content) / 4
+
+
+def test_what_two_ask_for_at_once_is_made_once_and_a_failure_is_nobody_elses():
+    cache, made, begun = new_cache(), [], threading.Event()
+
+    def slow():
+        begun.set()
+        time.sleep(0.1)
+        made.append(1)
+        return "made"
+
+    def failing():
+        raise ValueError
+
+    with ThreadPoolExecutor(4) as threads:
+        first = threads.submit(remembered, cache, "key", slow)
+        begun.wait(5)
+        others = [threads.submit(remembered, cache, "key", slow) for _ in range(3)]
+        assert {each.result(5) for each in (first, *others)} == {"made"}
+    assert len(made) == 1
+    with pytest.raises(ValueError):
+        remembered(cache, "other", failing)
+    assert remembered(cache, "other", lambda: "then") == "then"

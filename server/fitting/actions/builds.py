@@ -27,6 +27,7 @@ from shop.models import User
 
 from ..domain.session import JudgedSession, load
 from ..models import LETTERS, Build, FittingSession
+from .acts import Altered, alter, in_hand_now, put_up
 from .bays import leave_bay, take_bay
 from .changes import announce, for_change, not_meanwhile, note
 from .player import numbers_shown
@@ -108,15 +109,15 @@ def change_club(actor: User, build_id: int, **changes: Any) -> Build:
     )
     if changes.get("out_of_favour") and not build.is_own:
         raise BadInput("Only a club of the player’s own can be out of favour.", field="out_of_favour")
+    so = {key: changes.get(key, getattr(build, key)) for key in ("typed_carry_m", "typed_total_m")}
+    _check_typed(build.name, build.head_type, so["typed_carry_m"], so["typed_total_m"])
     before = {key: getattr(build, key) for key in changes}
-    for key, value in changes.items():
-        setattr(build, key, value)
-    _check_typed(build.name, build.head_type, build.typed_carry_m, build.typed_total_m)
-    if any(before.get(key) != changes.get(key) for key in ("typed_carry_m", "typed_total_m")):
-        build.known_from, build.known_flight = "", None  # typed by hand now, not what was measured then
-    build.save(update_fields=[*changes, "known_from", "known_flight"])
+    by_hand: dict[str, Any] = {}
+    if any(so[key] != getattr(build, key) for key in so):
+        by_hand = {"known_from": "", "known_flight": None}  # typed now, not what was measured then
+    rows = alter(build, **changes, **by_hand)
     keep_windows(session, actor)
-    note(session, actor, "club.change", f"build:{build.pk}", before=before, after=changes)
+    note(session, actor, "club.change", f"build:{build.pk}", before=before, after=changes, rows=rows)
     announce(session, "bag")
     return build
 
@@ -125,24 +126,25 @@ def change_club(actor: User, build_id: int, **changes: Any) -> Build:
 def drop_club(actor: User, build_id: int) -> Build:
     """Take a club out of the bag or a candidate off the stand; its shots stay on record."""
     build, session = _build(actor, build_id)
-    build.archived, build.accepted_at = True, None
-    build.save(update_fields=["archived", "accepted_at"])
+    rows = alter(build, archived=True, accepted_at=None)
     if session.in_hand_id == build.pk:
-        session.in_hand = None
-        session.save(update_fields=["in_hand"])
+        rows += alter(session, in_hand=None)
         leave_bay(session)
     keep_windows(session, actor)
-    note(session, actor, "club.drop", f"build:{build.pk}", name=build.name)
+    note(session, actor, "club.drop", f"build:{build.pk}", name=build.name, rows=rows)
     announce(session, "bag")
     return build
 
 
-def _hold(session: FittingSession, build: Build) -> None:
+def _hold(session: FittingSession, build: Build) -> list[Altered]:
     """Shots of this bay go to this build of this session from now on."""
-    session.in_hand, session.in_hand_at = build, timezone.now()
-    session.save(update_fields=["in_hand", "in_hand_at"])
+    rows = alter(session, in_hand=build)
+    session.in_hand_at = timezone.now()
+    session.save(update_fields=["in_hand_at"])
+    in_hand_now(session)
     numbers_shown(session)
     take_bay(session)
+    return rows
 
 
 def _next_letter(session: FittingSession) -> str:
@@ -171,11 +173,11 @@ def add_candidates(actor: User, session_id: int, wanted: Sequence[CandidateChoic
     if not wanted:
         raise BadInput("Choose at least one head.", field="candidates")
     made = [_candidate(session, each) for each in wanted]
-    if session.in_hand_id is None:
-        _hold(session, made[0])
+    held = _hold(session, made[0]) if session.in_hand_id is None else []
     keep_windows(session, actor, first=True)
     for build in made:
-        note(session, actor, "build.add", f"build:{build.pk}", letter=build.letter)
+        rows = [*put_up(build), *(held if build is made[0] else [])]
+        note(session, actor, "build.add", f"build:{build.pk}", letter=build.letter, rows=rows)
     announce(session, "stand")
     return made
 
@@ -217,8 +219,8 @@ def new_setting(actor: User, build_id: int, *, set_loft_deg: float) -> Build:
         raise BadInput("This setting is on the stand already. Take that build in hand.", field="set_loft_deg")
     club = worked(build.made_club, [Work("loft", set_loft_deg - (build.set_loft_deg or 0.0))])
     turned = _made_from(build, session, set_loft_deg=set_loft_deg, lie_deg=club.lie_deg)
-    _hold(session, turned)
-    note(session, actor, "build.turn", f"build:{turned.pk}", turned_from=build.letter, letter=turned.letter)
+    rows = [*put_up(turned), *_hold(session, turned)]
+    note(session, actor, "build.turn", f"build:{turned.pk}", turned_from=build.letter, letter=turned.letter, rows=rows)
     announce(session, "stand")
     return turned
 
@@ -272,9 +274,9 @@ def make_otherwise(actor: User, build_id: int, changes: Sequence[Change], *, sha
         shaft = fields["shaft"] = _shaft_for(session, shaft_id, parent.head)
         fields["work"].append({"kind": "shaft", "amount": 0, "words": f"shaft {shaft.name}"})
     build = _made_from(parent, session, **fields)
-    _hold(session, build)
+    rows = [*put_up(build), *_hold(session, build)]
     keep_windows(session, actor, first=True)
-    note(session, actor, "build.make", f"build:{build.pk}", made_from=parent.pk, letter=build.letter)
+    note(session, actor, "build.make", f"build:{build.pk}", made_from=parent.pk, letter=build.letter, rows=rows)
     announce(session, "stand")
     return build
 
@@ -298,9 +300,9 @@ def borrow(actor: User, session_id: int, *, name: str, head_type: HeadType, loft
         borrowed=True,
         assumed=["length_m"],
     )
-    _hold(session, build)
+    rows = [*put_up(build), *_hold(session, build)]
     keep_windows(session, actor, first=True)
-    note(session, actor, "build.borrow", f"build:{build.pk}", letter=build.letter, name=build.name)
+    note(session, actor, "build.borrow", f"build:{build.pk}", letter=build.letter, name=build.name, rows=rows)
     announce(session, "stand")
     return build
 
@@ -319,7 +321,9 @@ def turn_to_one_loft(actor: User, session_id: int, *, loft_deg: float) -> list[B
         club = worked(build.made_club, [Work("loft", loft - (build.set_loft_deg or 0.0))])
         made.append(_made_from(build, session, set_loft_deg=club.loft_deg, lie_deg=club.lie_deg))
     keep_windows(session, actor, first=True)
-    note(session, actor, "build.level", f"session:{session.pk}", loft=loft_deg, letters=[b.letter for b in made])
+    rows = [row for build in made for row in put_up(build)]
+    letters = [build.letter for build in made]
+    note(session, actor, "build.level", f"session:{session.pk}", loft=loft_deg, letters=letters, rows=rows)
     announce(session, "stand")
     return made
 
@@ -357,13 +361,11 @@ def accept(actor: User, build_id: int, *, accepted: bool) -> Build:
         raise BadInput("Only a build on the stand is taken into the bag for now.", field="build")
     if accepted and not may_be_accepted(load(session), build):
         raise BadInput(f"{build.letter} needs more kept shots before the bag can be cut around it.", field="build")
-    build.accepted_at = timezone.now() if accepted else None
-    build.save(update_fields=["accepted_at"])
-    session.gap_above = session.like_for = None
-    session.wish = Wish.GAP.value
-    session.save(update_fields=["gap_above", "like_for", "wish"])
+    rows = alter(build, accepted_at=timezone.now() if accepted else None)
+    rows += alter(session, gap_above=None, like_for=None, wish=Wish.GAP.value)
     keep_windows(session, actor)
-    note(session, actor, "build.accept" if accepted else "build.release", f"build:{build.pk}", letter=build.letter)
+    what = "build.accept" if accepted else "build.release"
+    note(session, actor, what, f"build:{build.pk}", letter=build.letter, rows=rows)
     announce(session, "bag")
     return build
 
@@ -379,7 +381,8 @@ def take_in_hand(actor: User, session_id: int, *, build_id: int) -> FittingSessi
     build = Build.objects.one(session.shop_id, build_id)
     if build.session_id != session.pk or build.archived:
         raise BadInput("That club is not on the stand.", field="build")
-    _hold(session, build)
-    note(session, actor, "build.in_hand", f"session:{session.pk}", build=build.pk)
-    announce(session, "in_hand")
+    rows = _hold(session, build)
+    told = {"build": build.pk, "letter": build.letter or build.name}
+    note(session, actor, "build.in_hand", f"session:{session.pk}", rows=rows, **told)
+    announce(session, "in_hand", in_hand=session.in_hand_id)
     return session

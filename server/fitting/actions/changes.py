@@ -13,7 +13,7 @@ from shop.audit import record
 from shop.models import AuditEntry, User
 from shop.trail import in_words
 
-from ..models import FittingSession
+from ..models import FittingSession, Shot
 
 
 def for_change(actor: User, session_id: int) -> FittingSession:
@@ -40,9 +40,19 @@ def next_revision(session: FittingSession) -> FittingSession:
     return session
 
 
-def announce(session: FittingSession, what: str, *, shot: dict[str, Any] | None = None) -> None:
-    """Say what changed, with the revision that the session has now. shot: a new shot as screens draw it."""
-    tell(session.pk, session.revision, what, shot=shot)
+# How a shot is drawn, as the presenters know, which stand on the actions and say so when they start.
+_drawn: list[Callable[[FittingSession, Shot], dict[str, Any]]] = []
+
+
+def shots_are_drawn_by(draw: Callable[[FittingSession, Shot], dict[str, Any]]) -> None:
+    _drawn[:] = [draw]
+
+
+def announce(session: FittingSession, what: str, *, shot: Shot | None = None, **now: Any) -> None:
+    """Say what changed, with the revision that the session has now. shot: that is new or changed; now: plain fields of
+    the session as they are shown: both are seen before anything is read anew."""
+    drawn = _drawn[0](session, shot) if shot is not None and _drawn else None
+    tell(session.pk, session.revision, what, shot=drawn, now=now or None)
 
 
 def note(session: FittingSession, actor: User | None, name: str, subject: str, /, **detail: Any) -> None:

@@ -22,7 +22,8 @@ from shop.models import Bay, User
 
 from ..domain.bag import FLIGHT
 from ..domain.session import JudgedSession, load
-from ..models import Build, FittingSession, Run
+from ..models import Build, FittingSession
+from .acts import alter, swing_turned
 from .changes import announce, for_change, note
 from .windows import keep_windows
 
@@ -121,10 +122,9 @@ def _swung(judged: JudgedSession, build: Build) -> dict[str, Any]:
 def ask_for(actor: User, session_id: int, *, intent: Intent, protocol: str) -> FittingSession:
     """What the player is asked to hit from now on: stock shots say what a club does, others what it can be made to."""
     session = for_change(actor, session_id)
-    session.protocol, session.intent = asked(protocol, intent).key, intent.value
-    session.save(update_fields=["protocol", "intent"])
-    note(session, actor, "session.ask", f"session:{session.pk}", protocol=protocol, intent=intent.value)
-    announce(session, "ask")
+    rows = alter(session, protocol=asked(protocol, intent).key, intent=intent.value)
+    note(session, actor, "session.ask", f"session:{session.pk}", intent=intent.value, rows=rows)
+    announce(session, "ask", protocol=session.protocol, intent=session.intent)
     return session
 
 
@@ -135,16 +135,12 @@ def change_swing(actor: User, session_id: int, *, changed: bool) -> FittingSessi
     session = for_change(actor, session_id)
     if not changed and session.swing == 1:
         raise BadInput("No word on the swing was noted in this session.", field="changed")
-    if not changed:
-        # What was hit since is of the swing before: as if the word had never been said.
-        since = Run.objects.of(session.shop_id).filter(build__session=session, swing=session.swing)
-        since.update(swing=session.swing - 1)
-    session.swing += 1 if changed else -1
-    session.whole_from = session.revision
-    session.save(update_fields=["swing", "whole_from"])
+    was = session.swing
+    rows = alter(session, swing=was + (1 if changed else -1))
+    swing_turned(session, was, session.swing)
     keep_windows(session, actor)
-    note(session, actor, "session.swing" if changed else "session.swing_back", f"session:{session.pk}")
-    announce(session, "swing")
+    note(session, actor, "session.swing" if changed else "session.swing_back", f"session:{session.pk}", rows=rows)
+    announce(session, "swing", swing=session.swing)
     return session
 
 
@@ -153,10 +149,9 @@ def hit_from(actor: User, session_id: int, *, lie: Lie | None) -> FittingSession
     """What the next shots are hit from; None for what the surface of the bay says. From another lie than mat, tee or
     fairway a shot says what the lie does, not what the club does."""
     session = for_change(actor, session_id)
-    session.lie = "" if lie is None else lie.value
-    session.save(update_fields=["lie"])
-    note(session, actor, "session.lie", f"session:{session.pk}", lie=session.lie)
-    announce(session, "lie")
+    rows = alter(session, lie="" if lie is None else lie.value)
+    note(session, actor, "session.lie", f"session:{session.pk}", lie=session.lie, rows=rows)
+    announce(session, "lie", lie=session.lie or None)
     return session
 
 
@@ -164,8 +159,7 @@ def hit_from(actor: User, session_id: int, *, lie: Lie | None) -> FittingSession
 def say_day(actor: User, session_id: int, *, kind: DayKind) -> FittingSession:
     """That everything flies today, or nothing does; the usual day takes the word back."""
     session = for_change(actor, session_id)
-    session.day = kind.value
-    session.save(update_fields=["day"])
-    note(session, actor, "session.day", f"session:{session.pk}", kind=kind.value)
-    announce(session, "day")
+    rows = alter(session, day=kind.value)
+    note(session, actor, "session.day", f"session:{session.pk}", kind=kind.value, rows=rows)
+    announce(session, "day", day=session.day)
     return session

@@ -2,8 +2,9 @@
 
 from __future__ import annotations
 
-from collections.abc import Mapping
-from typing import Any
+from collections.abc import Collection, Mapping
+from dataclasses import dataclass
+from typing import Any, Literal
 
 from django.db.models import Max
 from hemicycle_core.errors import BadInput
@@ -15,6 +16,7 @@ from shop.models import User
 
 from ..domain.rows import core_shot
 from ..models import Build, FittingSession, Run, Shot, ShotImport
+from .acts import Altered, alter
 from .changes import announce, for_change, next_revision, note
 from .windows import keep_windows
 
@@ -50,12 +52,13 @@ def take_in(
     readings: list[Mapping[str, float]],
     *,
     feed_ids: list[str] | None = None,
+    told: list[Mapping[str, Any]] | None = None,
     strikes: list[Strike | None] | None = None,
 ) -> list[Shot]:
     """Store measured shots of one run in order and fill their blanks from the flight model.
 
-    The caller holds the session's lock, so numbers never collide. They make a revision of their own. Raises BadInput
-    for readings that no golf shot has.
+    The caller holds the session's lock, so numbers never collide. They make a revision of their own. told: more columns
+    of each shot. Raises BadInput for readings that no golf shot has.
     """
     for values in readings:
         check_readings(values)
@@ -76,7 +79,7 @@ def take_in(
                 feed_id=feed_ids[index] if feed_ids else "",
                 strike=strike.value if strike else "",
                 sources=_sources(values, computed, models_flight=session.bay.models_flight),
-                **{**values, **computed},
+                **{**values, **computed, **(told[index] if told else {})},
             )
         )
     made = Shot.objects.bulk_create(shots)
@@ -119,12 +122,11 @@ def _shot(actor: User, shot_id: int) -> tuple[Shot, FittingSession]:
 def set_aside(actor: User, shot_id: int, *, aside: bool, reason: str = "") -> Shot:
     """Set a shot aside or bring it back. It stays on record and still counts in what a miss costs."""
     shot, session = _shot(actor, shot_id)
-    shot.aside = aside
-    shot.aside_reason = reason.strip() if aside else ""
-    shot.save(update_fields=["aside", "aside_reason", "revision"])
-    note(session, actor, "shot.aside" if aside else "shot.back", f"shot:{shot.pk}", reason=shot.aside_reason)
+    rows = alter(shot, aside=aside, aside_reason=reason.strip() if aside else "")
+    what = "shot.aside" if aside else "shot.back"
+    note(session, actor, what, f"shot:{shot.pk}", number=shot.number, reason=shot.aside_reason, rows=rows)
     _bag_may_have_moved(session, shot.run, actor)
-    announce(session, "shot")
+    announce(session, "shot", shot=shot)
     return shot
 
 
@@ -132,11 +134,9 @@ def set_aside(actor: User, shot_id: int, *, aside: bool, reason: str = "") -> Sh
 def call_strike(actor: User, shot_id: int, *, strike: Strike | None) -> Shot:
     """Call where the ball was struck; None takes the call back."""
     shot, session = _shot(actor, shot_id)
-    before = shot.strike
-    shot.strike = strike.value if strike else ""
-    shot.save(update_fields=["strike", "revision"])
-    note(session, actor, "shot.strike", f"shot:{shot.pk}", before=before, after=shot.strike)
-    announce(session, "shot")
+    rows = alter(shot, strike=strike.value if strike else "")
+    note(session, actor, "shot.strike", f"shot:{shot.pk}", number=shot.number, rows=rows)
+    announce(session, "shot", shot=shot)
     return shot
 
 
@@ -146,13 +146,10 @@ def say_what_counts(actor: User, shot_id: int, *, misread: bool, distance: bool,
     shot, session = _shot(actor, shot_id)
     if not (misread or distance or line):
         raise BadInput("A shot of which nothing counts is set aside, or is a misread.", field="line")
-    before = {"misread": shot.misread, "void": shot.void}
-    shot.misread = misread
-    shot.void = [*(() if distance else DISTANCE), *(() if line else LINE)]
-    shot.save(update_fields=["misread", "void", "revision"])
-    note(session, actor, "shot.counts", f"shot:{shot.pk}", before=before, misread=misread, void=shot.void)
+    rows = alter(shot, misread=misread, void=[*(() if distance else DISTANCE), *(() if line else LINE)])
+    note(session, actor, "shot.counts", f"shot:{shot.pk}", number=shot.number, rows=rows)
     _bag_may_have_moved(session, shot.run, actor)
-    announce(session, "shot")
+    announce(session, "shot", shot=shot)
     return shot
 
 
@@ -160,27 +157,91 @@ def say_what_counts(actor: User, shot_id: int, *, misread: bool, distance: bool,
 def move_shot(actor: User, shot_id: int, *, build_id: int) -> Shot:
     """File a shot under the build it was really hit with; the move is on record."""
     shot, session = _shot(actor, shot_id)
+    build = _club(session, build_id)
+    if shot.run.build_id != build.pk:
+        before = shot.run.build_id
+        rows = _moved(session, shot, build)
+        told = {"number": shot.number, "before": before, "after": build.pk}
+        note(session, actor, "shot.move", f"shot:{shot.pk}", rows=rows, **told)
+        keep_windows(session, actor)
+        announce(session, "shot", shot=shot)
+    return shot
+
+
+def _club(session: FittingSession, build_id: int) -> Build:
     build = Build.objects.one(session.shop_id, build_id)
     if build.session_id != session.pk or build.archived:
         raise BadInput("That club is not part of this session.", field="build")
-    before = shot.run.build_id
-    if before != build.pk:
-        run = shot.run
-        said = {name: getattr(run, name) for name in ("protocol", "intent", "lie", "swing")}
-        shot.run = run_for(session, build, run.imported, **said)
-        shot.save(update_fields=["run", "revision"])
-        note(session, actor, "shot.move", f"shot:{shot.pk}", before=before, after=build.pk)
-        keep_windows(session, actor)
-        announce(session, "shot")
+    return build
+
+
+SURE: dict[str, Any] = {"check_club": "", "instead": None}
+
+
+@action("fit")
+def keep_club(actor: User, shot_id: int) -> Shot:
+    """Say that a shot was hit with the club it is filed under, where that was not sure."""
+    shot, session = _shot(actor, shot_id)
+    rows = alter(shot, **SURE)
+    note(session, actor, "shot.club", f"shot:{shot.pk}", number=shot.number, rows=rows)
+    announce(session, "shot", shot=shot)
     return shot
+
+
+def _moved(session: FittingSession, shot: Shot, build: Build) -> list[Altered]:
+    run = shot.run
+    said = {name: getattr(run, name) for name in ("protocol", "intent", "lie", "swing")}
+    return alter(shot, run=run_for(session, build, run.imported, **said), **SURE)
+
+
+@dataclass
+class ForAll:
+    """What is done to several shots at once; None leaves it as it is. strike: empty takes the call back."""
+
+    aside: bool | None = None
+    reason: str = ""
+    strike: Strike | Literal[""] | None = None
+    build: int | None = None
+
+
+@action("fit")
+def change_shots(actor: User, session_id: int, shots: Collection[int], wanted: ForAll) -> FittingSession:
+    """Move, set aside or tag several shots in one act, all of them or none."""
+    session = for_change(actor, session_id)
+    rows = (
+        Shot.objects.of(session.shop_id)
+        .filter(session=session, pk__in=shots)
+        .select_related("run__build", "run__imported")
+    )
+    found = list(rows.order_by("number"))
+    if not found or len(found) != len(set(shots)):
+        raise BadInput("Some of these shots are not part of this session.", field="shots")
+    build = None if wanted.build is None else _club(session, wanted.build)
+    altered: list[Altered] = []
+    for shot in found:
+        shot.revision = session.revision
+        if build is not None and shot.run.build_id != build.pk:
+            altered += _moved(session, shot, build)
+        values: dict[str, Any] = {}
+        if wanted.aside is not None:
+            values |= {"aside": wanted.aside, "aside_reason": wanted.reason.strip() if wanted.aside else ""}
+        if wanted.strike is not None:
+            values |= {"strike": str(wanted.strike)}
+        if values:
+            altered += alter(shot, **values)
+    numbers = ", ".join(str(shot.number) for shot in found)
+    note(session, actor, "shots.change", f"session:{session.pk}", shots=numbers, rows=altered)
+    keep_windows(session, actor)
+    announce(session, "shot")
+    return session
 
 
 @action("fit")
 def pin_shot(actor: User, shot_id: int, *, pinned: bool) -> Shot:
     """Keep one shot in sight as the one to copy, or no longer; a new one takes the place of the last."""
     shot, session = _shot(actor, shot_id)
-    session.pinned = shot if pinned else None
-    session.save(update_fields=["pinned"])
-    note(session, actor, "shot.pin" if pinned else "shot.unpin", f"shot:{shot.pk}")
-    announce(session, "pin")
+    rows = alter(session, pinned=shot if pinned else None)
+    what = "shot.pin" if pinned else "shot.unpin"
+    note(session, actor, what, f"shot:{shot.pk}", number=shot.number, rows=rows)
+    announce(session, "pin", pinned=session.pinned_id)
     return shot

@@ -4,7 +4,7 @@ need; nothing in it outlives the process, so that no answer of older code is eve
 from __future__ import annotations
 
 from collections.abc import Callable, Hashable, Sequence
-from threading import Lock
+from threading import Event, Lock
 from typing import Any, TypeVar
 
 from cachetools import LRUCache
@@ -21,16 +21,35 @@ def new_cache(most: int = MOST) -> Cache:
     return LRUCache(most)
 
 
+_making: dict[tuple[int, Hashable], Event] = {}
+LONGEST_S = 20.0  # whoever makes it may have died; then it is made again
+
+
 def remembered(cache: Cache, key: Hashable, make: Callable[[], Made]) -> Made:
-    """What was made for this key, made now when it is not there. Two that ask at once may both make it: waiting for
-    each other would hold up every other session."""
-    with LOCK:
-        if key in cache:
-            found: Made = cache[key]
-            return found
-    made = make()
-    with LOCK:
-        cache[key] = made
+    """What was made for this key, made now when it is not there. Two screens that ask for the same at once have it made
+    once: the second waits for the first, and nobody else does."""
+    mine = (id(cache), key)
+    while True:
+        with LOCK:
+            if key in cache:
+                found: Made = cache[key]
+                return found
+            making = _making.get(mine)
+            if making is None:
+                made_by_us = _making[mine] = Event()
+                break
+        if not making.wait(LONGEST_S):
+            with LOCK:
+                _making.pop(mine, None)
+    try:
+        made = make()
+        with LOCK:
+            cache[key] = made
+    finally:
+        with LOCK:
+            if _making.get(mine) is made_by_us:
+                del _making[mine]
+        made_by_us.set()
     return made
 
 

@@ -4,12 +4,12 @@ from .agreed import AgreedAnswers
 from .bag import Build
 from .plans import BagPlan, HeadSeen
 from .player import Feel, PlayerScreen
-from .session import BayHold, FittingSession, Job
+from .session import BayHold, FittingSession, Job, TakenInHand
 from .shots import ColumnMapping, Run, Shot, ShotImport
 from .targets import TargetOverride, WindowVersion
 from .words import LETTERS
 
 __all__ = [
     "LETTERS", "AgreedAnswers", "BagPlan", "BayHold", "Build", "ColumnMapping", "Feel", "FittingSession", "HeadSeen",
-    "Job", "PlayerScreen", "Run", "Shot", "ShotImport", "TargetOverride", "WindowVersion",
+    "Job", "PlayerScreen", "Run", "Shot", "ShotImport", "TakenInHand", "TargetOverride", "WindowVersion",
 ]  # fmt: skip

@@ -121,3 +121,14 @@ class BayHold(ScopedModel):
     bay = models.OneToOneField(Bay, on_delete=models.CASCADE, related_name="hold")
     session = models.ForeignKey(FittingSession, on_delete=models.CASCADE, related_name="holds")
     since = models.DateTimeField(auto_now=True)
+
+
+class TakenInHand(ScopedModel):
+    """A build that was taken in hand: by these it is told what a shot was hit with that came later."""
+
+    session = models.ForeignKey(FittingSession, on_delete=models.CASCADE, related_name="taken")
+    build = models.ForeignKey("Build", on_delete=models.CASCADE, related_name="+")
+    at = models.DateTimeField()
+
+    class Meta:
+        ordering = ["at", "id"]

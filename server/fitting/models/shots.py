@@ -63,6 +63,11 @@ class Shot(ScopedModel):
     number = models.PositiveIntegerField(help_text="Order in the session, from 1.")
     feed_id = models.CharField(max_length=64, blank=True)
     at = models.DateTimeField(auto_now_add=True)
+    hit_at = models.DateTimeField(null=True, help_text="By our clock, where the monitor says when.")
+    check_club = models.CharField(max_length=60, blank=True, help_text="Why it may be another club's; empty: sure.")
+    instead = models.ForeignKey(
+        Build, on_delete=models.SET_NULL, null=True, related_name="+", help_text="The club it may be of."
+    )
     revision = models.PositiveIntegerField(default=1, help_text="Of the session, when this shot last changed.")
     aside = models.BooleanField(default=False)
     aside_reason = models.CharField(max_length=80, blank=True)

@@ -2,7 +2,7 @@
 import createClient from "openapi-fetch";
 import type { InUnits } from "../ui/units";
 import { currentSession, revisionHeld } from "./held";
-import { isKept, nextChange, send } from "./outbox";
+import { isKept, nextChange, send, settled } from "./outbox";
 import type { components, paths } from "./schema";
 
 type Schemas = components["schemas"];
@@ -31,6 +31,7 @@ export type BagSide = Of<"BagSide">;
 export type ImportPreview = Of<"ImportPreview">;
 export type ImportResult = Of<"ImportResult">;
 export type Course = Of<"Course">;
+export type Acts = Of<"ActsOut">;
 export type PlayerView = Of<"PlayerView">;
 export type PlayerMode = Schemas["PlayerMode"];
 export type Plans = Of<"PlansOut">;
@@ -77,10 +78,27 @@ function cookie(name: string): string {
 	return found ? decodeURIComponent(found.slice(name.length + 1)) : "";
 }
 
+const LONGEST_MS = 10_000;
+let before: Promise<unknown> = Promise.resolve();
+
+/**
+ * What is not kept is done in its turn, after what was done before it; without a line it is tried at once, and refused
+ * in words.
+ */
+function inItsTurn(request: Request): Promise<Response> {
+	if (request.method === "GET") return globalThis.fetch(request);
+	const long = new Promise((done) => setTimeout(done, LONGEST_MS));
+	const mine = Promise.race([before, long])
+		.then(settled)
+		.then(() => globalThis.fetch(request));
+	before = mine.catch(() => undefined);
+	return mine;
+}
+
 export const client = createClient<paths>({
 	baseUrl: window.location.origin,
 	credentials: "same-origin",
-	fetch: (request) => (isKept(request) ? send(request) : globalThis.fetch(request)),
+	fetch: (request) => (isKept(request) ? send(request) : inItsTurn(request)),
 });
 
 client.use({

@@ -610,6 +610,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sessions/{session_id}/acts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description What was done in this session, newest first, and what whoever asks can take back or do again. */
+        get: operations["acts"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sessions/{session_id}/ask": {
         parameters: {
             query?: never;
@@ -934,6 +951,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sessions/{session_id}/redo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Do again what whoever asks took back last. */
+        post: operations["redo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sessions/{session_id}/rules": {
         parameters: {
             query?: never;
@@ -968,6 +1002,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sessions/{session_id}/shots": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description Move, set aside or tag several shots in one act. */
+        put: operations["change_shots"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sessions/{session_id}/swing": {
         parameters: {
             query?: never;
@@ -995,6 +1046,23 @@ export interface paths {
         get?: never;
         put: operations["set_target"];
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{session_id}/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Take the last thing back that whoever asks did here. */
+        post: operations["undo"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1077,6 +1145,23 @@ export interface paths {
         };
         get?: never;
         put: operations["move_shot"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shots/{shot_id}/club": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description A shot whose club was not sure is of the one it is filed under. */
+        put: operations["keep_club"];
         post?: never;
         delete?: never;
         options?: never;
@@ -1189,6 +1274,16 @@ export interface components {
     schemas: {
         AcceptedInRequest: {
             accepted: boolean;
+        };
+        ActLine: {
+            /** Format: date-time */
+            at: string;
+            sentence: string;
+        };
+        ActsOut: {
+            undo: string;
+            redo: string;
+            trail: components["schemas"]["ActLine"][];
         };
         AgreeInRequest: {
             builds: number[];
@@ -1688,6 +1783,8 @@ export interface components {
             readings: {
                 [key: string]: number;
             };
+            /** Format: date-time */
+            hit_at?: string | null;
         };
         FeelOut: {
             marks: {
@@ -2545,6 +2642,7 @@ export interface components {
             id: number;
             number: number;
             build: number;
+            run: number;
             counts: boolean;
             aside: boolean;
             aside_reason: string;
@@ -2562,6 +2660,16 @@ export interface components {
             sources: {
                 [key: string]: "measured" | "modelled" | "computed";
             };
+            check_club: string;
+            instead: number | null;
+        };
+        ShotsInRequest: {
+            shots: number[];
+            aside?: boolean | null;
+            reason?: string;
+            strike?: (components["schemas"]["Strike"] | components["schemas"]["NullEnum"]) | null;
+            no_strike?: boolean;
+            build?: number | null;
         };
         SignInRequest: {
             username: string;
@@ -4007,6 +4115,27 @@ export interface operations {
             };
         };
     };
+    acts: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ActsOut"];
+                };
+            };
+        };
+    };
     ask_for: {
         parameters: {
             query?: never;
@@ -4624,6 +4753,30 @@ export interface operations {
             };
         };
     };
+    redo: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A revision that the reader has: shots that did not change after it are left out. */
+                "Since-Revision"?: number;
+            };
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionOut"];
+                };
+            };
+        };
+    };
     choose_rules: {
         parameters: {
             query?: never;
@@ -4673,6 +4826,34 @@ export interface operations {
             };
         };
     };
+    change_shots: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A revision that the reader has: shots that did not change after it are left out. */
+                "Since-Revision"?: number;
+            };
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShotsInRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionOut"];
+                };
+            };
+        };
+    };
     change_swing: {
         parameters: {
             query?: never;
@@ -4718,6 +4899,30 @@ export interface operations {
                 "application/json": components["schemas"]["TargetInRequest"];
             };
         };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionOut"];
+                };
+            };
+        };
+    };
+    undo: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A revision that the reader has: shots that did not change after it are left out. */
+                "Since-Revision"?: number;
+            };
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
         responses: {
             200: {
                 headers: {
@@ -4862,6 +5067,30 @@ export interface operations {
                 "application/json": components["schemas"]["MoveInRequest"];
             };
         };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionOut"];
+                };
+            };
+        };
+    };
+    keep_club: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A revision that the reader has: shots that did not change after it are left out. */
+                "Since-Revision"?: number;
+            };
+            path: {
+                shot_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
         responses: {
             200: {
                 headers: {

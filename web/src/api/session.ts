@@ -69,7 +69,7 @@ export function useSession(id: number) {
 	return found;
 }
 
-type Part = "bench" | "shortlist" | "plans" | "handover";
+type Part = "acts" | "bench" | "shortlist" | "plans" | "handover";
 
 /** A part of a session is asked for once a revision; the one before it stays in view until it comes. */
 /** A session by its number, as far as it is known here. */
@@ -88,6 +88,10 @@ function usePart<T>(session: Known, part: Part | readonly unknown[], read: () =>
 
 export const useBench = (session: Session) =>
 	usePart(session, "bench", () => got(client.GET("/api/sessions/{session_id}/bench", path(session.id))));
+
+/** What was done here, and what of it can be taken back or done again. */
+export const useActs = (session: Session) =>
+	usePart(session, "acts", () => got(client.GET("/api/sessions/{session_id}/acts", path(session.id))));
 
 /** What a change of one build would do. */
 export const useWhatIf = (session: Session, build: number | null) =>
@@ -194,6 +198,8 @@ interface Notice {
 	what: string;
 	revision: number | null;
 	shot: Shot | null;
+	/** Plain fields of the session as they are now. */
+	now?: Partial<Session> | null;
 }
 
 /** Follow a session: read it anew whenever the server says that it changed and it is not known yet. */
@@ -209,7 +215,7 @@ export function useLive(id: number): Live {
 		const source = new EventSource(`/api/sessions/${id}/stream`);
 		const heard = (event: MessageEvent<string>) => {
 			setState("live");
-			const { what, revision, shot } = JSON.parse(event.data) as Notice;
+			const { what, revision, shot, now } = JSON.parse(event.data) as Notice;
 			if (what === "signed_out") {
 				source.close();
 				void queries.invalidateQueries({ queryKey: ["me"] });
@@ -218,8 +224,8 @@ export function useLive(id: number): Live {
 			if (what === "tray" || revision === null) void queries.invalidateQueries({ queryKey: ["tray"] });
 			const before = held(queries, id);
 			told.current = Math.max(told.current, revision ?? 0);
-			if (shot && before && revision !== null && revision > before.revision)
-				queries.setQueryData(sessionKey(id), withShot(before, shot));
+			if (before && revision !== null && revision > before.revision && (shot || now))
+				queries.setQueryData(sessionKey(id), { ...(shot ? withShot(before, shot) : before), ...now });
 			// A change of this screen is answered with the session; its own notice, which often comes first, is no news.
 			const news = revision === null ? before !== undefined : revision > (before?.revision ?? 0);
 			if (news && !busy.current) void queries.invalidateQueries({ queryKey: sessionKey(id), exact: true });
@@ -354,6 +360,12 @@ export const change = {
 		got(client.POST("/api/sessions/{session_id}/felt", { ...path(id), body })),
 	day: (id: number, kind: DayKind) =>
 		got(client.PUT("/api/sessions/{session_id}/day", { ...path(id), body: { kind } })),
+	keepClub: (shot: number) =>
+		got(client.PUT("/api/shots/{shot_id}/club", { params: { path: { shot_id: shot } } })),
+	undo: (id: number) => got(client.POST("/api/sessions/{session_id}/undo", path(id))),
+	redo: (id: number) => got(client.POST("/api/sessions/{session_id}/redo", path(id))),
+	shots: (id: number, body: Schemas["ShotsInRequest"]) =>
+		got(client.PUT("/api/sessions/{session_id}/shots", { ...path(id), body })),
 	move: (shot: number, build: number) =>
 		got(client.PUT("/api/shots/{shot_id}/build", { params: { path: { shot_id: shot } }, body: { build } })),
 };

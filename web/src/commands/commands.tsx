@@ -109,7 +109,10 @@ export function useCommands(owner: string, shipped: Command[]): void {
 		commands.map((each) => each.keys).filter(Boolean),
 		(event, hotkey) => {
 			const pressed = event.key.toLowerCase();
-			const found = commands.find((each) => each.keys === pressed || each.keys === hotkey.keys?.join("+"));
+			const chord = event.shiftKey && /^[a-z]$/.test(pressed) ? `shift+${pressed}` : pressed;
+			const found =
+				commands.find((each) => each.keys === chord) ??
+				commands.find((each) => each.keys === pressed || each.keys === hotkey.keys?.join("+"));
 			// A key held down is pressed once.
 			if (!found || found.blocked !== undefined || event.repeat) return;
 			event.preventDefault();

@@ -66,6 +66,9 @@ export const build = (id: number, name: string, carry: number | null, more: Part
 export const shot = (id: number, of: number, carry: number, more: Partial<Shot> = {}): Shot => ({
 	id,
 	number: id,
+	run: 1,
+	check_club: "",
+	instead: null,
 	build: of,
 	counts: !(more.aside || more.misread || more.distance === false || (more.intent ?? "stock") !== "stock"),
 	aside: false,

@@ -3,6 +3,8 @@
 from __future__ import annotations
 
 from collections.abc import Mapping, Sequence
+from dataclasses import asdict
+from typing import Any
 
 from hemicycle_core.bag import HeadType
 from hemicycle_core.judge import EFFECTS, ChangeKind
@@ -17,13 +19,16 @@ from hemicycle_core.samples.outliers import questioned, smash_doubted
 from hemicycle_core.shots import READINGS, Source, Strike, least_trusted
 from hemicycle_core.shots import Shot as CoreShot
 from hemicycle_core.units import ninety
+from shop.models import AuditEntry, User
+from shop.trail import in_words, named
 
+from ...actions.acts import stacks
 from ...domain.cache import new_cache, remembered, shots_key
 from ...domain.rows import core_shot
 from ...domain.session import JudgedSession
-from ...models import Build, Shot
+from ...models import Build, FittingSession, Shot
 from ..schemas.bag import SpanOut
-from ..schemas.bay import BuildOut, FeelOut, ShotOut
+from ..schemas.bay import ActLine, ActsOut, BuildOut, FeelOut, ShotOut
 from ..schemas.words import Intent, Liking
 
 QUESTIONS = new_cache()
@@ -132,6 +137,11 @@ def _cautions(build: Build) -> list[str]:
     return list(dict.fromkeys(each for each in said if each))
 
 
+def drawn_shot(session: FittingSession, shot: Shot) -> dict[str, Any]:
+    """A shot by itself, as screens draw it before anything is read anew."""
+    return asdict(present_shot(shot, swing=session.swing))
+
+
 def present_shot(shot: Shot, usual: Mapping[str, Source] | None = None, *, swing: int) -> ShotOut:
     """usual: the sources that need not be named; without them all but measured ones are. swing: the session's by
     now."""
@@ -141,6 +151,7 @@ def present_shot(shot: Shot, usual: Mapping[str, Source] | None = None, *, swing
         id=shot.pk,
         number=shot.number,
         build=shot.run.build_id,
+        run=shot.run_id,
         counts=known.speaks_for_carry,
         aside=shot.aside,
         aside_reason=shot.aside_reason,
@@ -153,7 +164,23 @@ def present_shot(shot: Shot, usual: Mapping[str, Source] | None = None, *, swing
         distance="carry_m" not in shot.void,
         line="offline_m" not in shot.void,
         readings={key: round(value, 4) for key, value in shot.readings.items()},
+        check_club=shot.check_club,
+        instead=shot.instead_id,
         sources={key: source for key, source in known.sources.items() if source is not usual.get(key, Source.MEASURED)},
+    )
+
+
+TRAIL = 200  # acts: what a session holds but for the longest
+
+
+def present_acts(session: FittingSession, actor: User) -> ActsOut:
+    """What was done in a session, and what this person can take back or do again."""
+    done, undone = stacks(session, actor)
+    lately = AuditEntry.objects.of(session.shop_id).filter(of_session=session.pk).select_related("actor")
+    return ActsOut(
+        undo=named(done[-1]) if done else "",
+        redo=named(undone[-1]) if undone else "",
+        trail=[ActLine(entry.at, in_words(entry)) for entry in lately.order_by("-id")[:TRAIL]],
     )
 
 

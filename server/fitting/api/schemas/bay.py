@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from dataclasses import dataclass, field
+from datetime import datetime
 
 from hemicycle_core.judge import ChangeKind
 from hemicycle_core.judge.held import Held
@@ -89,11 +90,13 @@ class BuildOut:
 class ShotOut:
     """lie: where it was said; old_swing: from before the swing was changed. counts: its distance is one that the
     carry is made from. intent: what was meant, in the test that protocol names. misread: counts for nothing.
-    distance, line: whether these count. sources: only those that are not the usual ones of the session."""
+    distance, line: whether these count. sources: only those that are not the usual ones of the session.
+    check_club: why it may have been hit with another club, instead: which; empty where that is sure."""
 
     id: int
     number: int
     build: int
+    run: int
     counts: bool
     aside: bool
     aside_reason: str
@@ -107,6 +110,8 @@ class ShotOut:
     line: bool
     readings: dict[str, float]
     sources: dict[str, Source]
+    check_club: str
+    instead: int | None
 
 
 @dataclass
@@ -229,3 +234,31 @@ class PinIn:
 @dataclass
 class MoveIn:
     build: int
+
+
+@dataclass
+class ShotsIn:
+    """What is done to several shots; null leaves it as it is. no_strike: takes the call back."""
+
+    shots: list[int]
+    aside: bool | None = None
+    reason: str = ""
+    strike: Strike | None = None
+    no_strike: bool = False
+    build: int | None = None
+
+
+@dataclass
+class ActLine:
+    at: datetime
+    sentence: str
+
+
+@dataclass
+class ActsOut:
+    """undo, redo: what would be taken back or done again, in words; empty where there is nothing. trail: newest
+    first."""
+
+    undo: str
+    redo: str
+    trail: list[ActLine]

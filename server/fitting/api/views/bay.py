@@ -12,10 +12,12 @@ from rest_framework.request import Request
 from rest_framework.response import Response
 from rest_framework.views import APIView
 
-from ...actions import builds, sessions, shots
-from ..answers import changed, documented_change
+from ...actions import acts, builds, sessions, shots
+from ..answers import changed, documented_change, session_of
+from ..present.bay import present_acts
 from ..schemas.bay import (
     AcceptedIn,
+    ActsOut,
     AsideIn,
     AskIn,
     BorrowedIn,
@@ -30,6 +32,7 @@ from ..schemas.bay import (
     OtherwiseIn,
     PinIn,
     SettingIn,
+    ShotsIn,
     StrikeIn,
     SwingIn,
 )
@@ -179,3 +182,44 @@ class ShotMoveView(APIView):
     def put(self, request: Request, shot_id: int) -> Response:
         shot = shots.move_shot(actor_of(request), shot_id, build_id=given(request, MoveIn).build)
         return changed(request, shot.session_id)
+
+
+class ShotClubView(APIView):
+    @documented_change(None, name="keep_club", tags=["bay"])
+    def put(self, request: Request, shot_id: int) -> Response:
+        """A shot whose club was not sure is of the one it is filed under."""
+        shot = shots.keep_club(actor_of(request), shot_id)
+        return changed(request, shot.session_id)
+
+
+class ShotsView(APIView):
+    @documented_change(ShotsIn, name="change_shots", tags=["bay"])
+    def put(self, request: Request, session_id: int) -> Response:
+        """Move, set aside or tag several shots in one act."""
+        new = given(request, ShotsIn)
+        wanted = shots.ForAll(new.aside, new.reason, "" if new.no_strike else new.strike, new.build)
+        shots.change_shots(actor_of(request), session_id, new.shots, wanted)
+        return changed(request, session_id)
+
+
+class ActsView(APIView):
+    @extend_schema(responses=serializer_of(ActsOut), operation_id="acts", tags=["bay"])
+    def get(self, request: Request, session_id: int) -> Response:
+        """What was done in this session, newest first, and what whoever asks can take back or do again."""
+        return Response(shown(present_acts(session_of(request, session_id), actor_of(request))))
+
+
+class UndoView(APIView):
+    @documented_change(None, name="undo", tags=["bay"])
+    def post(self, request: Request, session_id: int) -> Response:
+        """Take the last thing back that whoever asks did here."""
+        acts.undo(actor_of(request), session_id)
+        return changed(request, session_id)
+
+
+class RedoView(APIView):
+    @documented_change(None, name="redo", tags=["bay"])
+    def post(self, request: Request, session_id: int) -> Response:
+        """Do again what whoever asks took back last."""
+        acts.redo(actor_of(request), session_id)
+        return changed(request, session_id)

@@ -1,7 +1,7 @@
 /** Hitting: the build in hand, the last shot large, its place against the window, what to hit next. */
 import { useMemo, useState } from "react";
 import type { Build, DayKind, Lie, Session, Shot } from "../../api/client";
-import { change, useBench } from "../../api/session";
+import { change, useActs, useBench } from "../../api/session";
 import { VOCABULARY } from "../../api/vocabulary";
 import { type Command, CommandBar, useCommands } from "../../commands/commands";
 import { CarryMap } from "../../instruments/carry-map/CarryMap";
@@ -13,6 +13,7 @@ import type { PlaceProps } from "../../session/place";
 import { buildOf, candidatesOf, shotsOf } from "../../session/select";
 import { letterColour } from "../../ui/Letter";
 import { Caution } from "../../ui/Said";
+import { Acts, type AllOf, CheckClub, called, Selection, TrailSheet } from "./Acts";
 import { NewSetting, PickBuild, WantedShot } from "./Dialogs";
 import { Copy, InHand, LastShot, ShotRow, SoFar } from "./LastShot";
 import { FeltSheet, nextMode, PlayerPanel, PlayerSheet, showing } from "./PlayerPanel";
@@ -34,70 +35,71 @@ const CLEAN: readonly Lie[] = VOCABULARY.cleanLies;
 const LIES: (Lie | null)[] = [null, ...VOCABULARY.lies];
 const DAYS: DayKind[] = ["usual", "fast", "slow"];
 
-/** Something done that can be taken back. now: how the session looks at once when it is. */
-interface Done {
-	what: string;
-	back: () => Promise<Session>;
-	now: (session: Session) => Session;
-}
-
-/** A session in which one shot is otherwise. */
-const withShot =
-	(id: number, now: Partial<Shot>) =>
+/** A session in which some shots are otherwise. */
+const withShots =
+	(ids: readonly number[], now: Partial<Shot>) =>
 	(session: Session): Session => ({
 		...session,
-		shots: session.shots.map((shot) => (shot.id === id ? { ...shot, ...now } : shot)),
+		shots: session.shots.map((shot) => (ids.includes(shot.id) ? { ...shot, ...now } : shot)),
 	});
 
-/** The shot that keys act on: the one that was touched, else the last one. */
-function useShotInWork(session: Session, build: Build | undefined) {
+/** The shot that keys act on: the one that was touched, else the last one; or several that were selected. */
+function useShotsInWork(session: Session, build: Build | undefined) {
 	const [touched, setTouched] = useState<number | null>(null);
+	const [chosen, setChosen] = useState<number[]>([]);
 	const shots = useMemo(() => (build ? shotsOf(session, build.id) : []), [session, build]);
 	const shot = shots.find((each) => each.id === touched) ?? shots.at(-1);
-	return { shots, shot, touch: setTouched };
+	const selected = shots.filter((each) => chosen.includes(each.id));
+	const turn = (id: number) =>
+		setChosen((so) => (so.includes(id) ? so.filter((each) => each !== id) : [...so, id]));
+	const touch = (id: number) => {
+		setTouched(id);
+		if (selected.length) turn(id);
+	};
+	const step = (by: number) => {
+		const at = shots.findIndex((each) => each.id === shot?.id) + by;
+		if (shots[at]) setTouched(shots[at].id);
+	};
+	return { shots, shot, selected, touch, turn, step, select: setChosen };
 }
 
-export function Bay({ session, act, live }: PlaceProps) {
+export function Bay({ session, act, busy, live }: PlaceProps) {
 	const build = buildOf(session, session.in_hand);
-	const { shots, shot, touch } = useShotInWork(session, build);
-	const [dialog, setDialog] = useState<"setting" | "move" | "wanted" | "player" | "felt" | null>(null);
-	const [undo, setUndo] = useState<Done[]>([]);
+	const { shots, shot, selected, touch, turn, step, select } = useShotsInWork(session, build);
+	const [dialog, setDialog] = useState<"setting" | "move" | "wanted" | "player" | "felt" | "trail" | null>(
+		null,
+	);
+	const told = useActs(session);
+	const acts = told.data;
+	// What was just done is not in it yet: then the server is asked, and says so where there is nothing.
+	const known = acts !== undefined && !told.isPlaceholderData && !told.isFetching && !busy;
 	const agreed = session.status === "agreed";
 	const none = agreed ? "The session is agreed" : shot ? undefined : "No shot yet";
+	const one = none ?? (selected.length ? "Of one shot: clear the selection first" : undefined);
 	const span = gateSpan(session);
 
-	/** Do something to a shot. now: how the shot looks at once, until the server has said so. */
-	const doing = (
-		what: string,
-		each: Shot,
-		now: Partial<Shot>,
-		go: () => Promise<Session>,
-		back: () => Promise<Session>,
-	) => {
-		act(go, withShot(each.id, now));
-		const before = Object.fromEntries(Object.keys(now).map((key) => [key, each[key as keyof Shot]]));
-		setUndo((so) => [...so, { what, back, now: withShot(each.id, before) }]);
+	/** Do something to the shots in work. now: how they look at once, until the server has said so. */
+	const doing = (now: Partial<Shot>, toOne: (each: Shot) => Promise<Session>, toAll: AllOf) => {
+		if (!shot) return;
+		const ids = selected.map((each) => each.id);
+		if (ids.length === 0) act(() => toOne(shot), withShots([shot.id], now));
+		else {
+			act(() => change.shots(session.id, { shots: ids, ...toAll }), withShots(ids, now));
+			select([]);
+		}
 	};
 	const aside = (each: Shot) => {
-		const reason = each.aside ? "" : (each.strike ?? "by the fitter");
+		const away = selected.length ? selected.some((other) => !other.aside) : !each.aside;
+		const reason = away ? (each.strike ?? "by the fitter") : "";
 		doing(
-			each.aside ? "bringing back" : "setting aside",
-			each,
-			{ aside: !each.aside, aside_reason: reason, counts: each.aside },
-			() => change.aside(each.id, !each.aside, reason),
-			() => change.aside(each.id, each.aside, each.aside_reason),
+			{ aside: away, aside_reason: reason, counts: !away },
+			(mine) => change.aside(mine.id, away, reason),
+			{ aside: away, reason },
 		);
 	};
 	const counts = (each: Shot, over: Partial<Pick<Shot, "misread" | "distance" | "line">>) => {
 		const { misread, distance, line } = each;
-		const before = { misread, distance, line };
-		doing(
-			"what counts",
-			each,
-			over,
-			() => change.counts(each.id, { ...before, ...over }),
-			() => change.counts(each.id, before),
-		);
+		act(() => change.counts(each.id, { misread, distance, line, ...over }), withShots([each.id], over));
 	};
 	const take = (id: number) =>
 		act(
@@ -118,16 +120,8 @@ export function Bay({ session, act, live }: PlaceProps) {
 			group: "Bay",
 			blocked: none,
 			run: () => {
-				if (!shot) return;
-				const was = shot.strike;
-				const strike = was === tag.strike ? null : tag.strike;
-				doing(
-					"the strike",
-					shot,
-					{ strike },
-					() => change.strike(shot.id, strike),
-					() => change.strike(shot.id, was),
-				);
+				const strike = shot?.strike === tag.strike && !selected.length ? null : tag.strike;
+				doing({ strike }, (each) => change.strike(each.id, strike), { strike });
 			},
 		})),
 		{
@@ -145,7 +139,7 @@ export function Bay({ session, act, live }: PlaceProps) {
 			keys: "q",
 			shown: "Q",
 			group: "Bay",
-			blocked: none,
+			blocked: one,
 			run: () => shot && counts(shot, { misread: !shot.misread }),
 		},
 		{
@@ -154,7 +148,7 @@ export function Bay({ session, act, live }: PlaceProps) {
 			keys: "i",
 			shown: "I",
 			group: "Bay",
-			blocked: none,
+			blocked: one,
 			run: () => shot && counts(shot, { line: !shot.line, distance: true }),
 		},
 		{
@@ -163,7 +157,7 @@ export function Bay({ session, act, live }: PlaceProps) {
 			keys: "u",
 			shown: "U",
 			group: "Bay",
-			blocked: none,
+			blocked: one,
 			run: () => shot && counts(shot, { distance: !shot.distance, line: true }),
 		},
 		{
@@ -181,7 +175,7 @@ export function Bay({ session, act, live }: PlaceProps) {
 			keys: "p",
 			shown: "P",
 			group: "Bay",
-			blocked: none,
+			blocked: one,
 			run: () => {
 				if (!shot) return;
 				const pinned = session.pinned !== shot.id;
@@ -200,10 +194,6 @@ export function Bay({ session, act, live }: PlaceProps) {
 			blocked: agreed ? "The session is agreed" : undefined,
 			run: () => {
 				act(() => change.swing(session.id, true));
-				setUndo((so) => [
-					...so,
-					{ what: "the word on the swing", back: () => change.swing(session.id, false), now: (seen) => seen },
-				]);
 			},
 		},
 		{
@@ -212,12 +202,12 @@ export function Bay({ session, act, live }: PlaceProps) {
 			keys: "z",
 			shown: "Z",
 			group: "Bay",
-			blocked: undo.length ? undefined : "Nothing to undo",
-			run: () => {
-				const last = undo.at(-1);
-				if (last) act(last.back, last.now);
-				setUndo((before) => before.slice(0, -1));
-			},
+			blocked: agreed
+				? "The session is agreed"
+				: known && !acts?.undo
+					? "Nothing of yours to undo"
+					: undefined,
+			run: () => act(() => change.undo(session.id)),
 		},
 		{
 			id: "setting",
@@ -244,6 +234,73 @@ export function Bay({ session, act, live }: PlaceProps) {
 	];
 	useCommands("bay", commands);
 	useCommands("day", [
+		{
+			id: "redo",
+			name: "Redo",
+			keys: "shift+z",
+			shown: "⇧Z",
+			group: "Now and then",
+			blocked: agreed
+				? "The session is agreed"
+				: known && !acts?.redo
+					? "Nothing of yours to do again"
+					: undefined,
+			run: () => act(() => change.redo(session.id)),
+		},
+		{
+			id: "select",
+			name: "Select this shot, and others",
+			keys: "6",
+			shown: "6",
+			group: "Now and then",
+			blocked: none,
+			run: () => shot && turn(shot.id),
+		},
+		{
+			id: "select-run",
+			name: "Select the whole run",
+			keys: "7",
+			shown: "7",
+			group: "Now and then",
+			blocked: none,
+			run: () => shot && select(shots.filter((each) => each.run === shot.run).map((each) => each.id)),
+		},
+		{
+			id: "other-club",
+			name: shot?.instead ? `It was ${called(session, shot.instead)}` : "It was the other club",
+			keys: ".",
+			shown: ".",
+			group: "Now and then",
+			blocked: shot?.check_club && !agreed ? undefined : "No club to check",
+			run: () => shot?.instead && act(() => change.move(shot.id, shot.instead as number)),
+		},
+		{
+			id: "this-club",
+			name: "It was this club",
+			keys: ",",
+			shown: ",",
+			group: "Now and then",
+			blocked: shot?.check_club && !agreed ? undefined : "No club to check",
+			run: () => shot && act(() => change.keepClub(shot.id), withShots([shot.id], { check_club: "" })),
+		},
+		{
+			id: "shot-before",
+			name: "The shot before",
+			keys: "arrowleft",
+			shown: "←",
+			group: "Now and then",
+			blocked: none,
+			run: () => step(-1),
+		},
+		{
+			id: "shot-after",
+			name: "The shot after",
+			keys: "arrowright",
+			shown: "→",
+			group: "Now and then",
+			blocked: none,
+			run: () => step(1),
+		},
 		{
 			id: "lie",
 			name: "Hit from another lie",
@@ -338,13 +395,30 @@ export function Bay({ session, act, live }: PlaceProps) {
 							: "Take a build in hand on the left, then hit."}
 					</p>
 				)}
+				{shot?.check_club && !agreed && (
+					<CheckClub
+						session={session}
+						shot={shot}
+						onOther={(id) => act(() => change.move(shot.id, id))}
+						onThis={() => act(() => change.keepClub(shot.id), withShots([shot.id], { check_club: "" }))}
+					/>
+				)}
 				<ShotRow
 					session={session}
 					shots={shots}
 					shot={shot}
+					selected={selected}
 					colour={letterColour(build?.letter ?? "")}
 					onTouch={touch}
 				/>
+				{shot && !agreed && (
+					<Selection
+						selected={selected.length}
+						onOne={() => turn(shot.id)}
+						onRun={() => select(shots.filter((each) => each.run === shot.run).map((each) => each.id))}
+						onClear={() => select([])}
+					/>
+				)}
 				{build && shot && <Copy session={session} shot={shot} />}
 				{build && <SoFar build={build} />}
 				{build && <Flights session={session} build={build} />}
@@ -359,6 +433,13 @@ export function Bay({ session, act, live }: PlaceProps) {
 					<h2 className="mb-1 text-lg">Next</h2>
 					<p className="text-[17px] font-medium">{session.next}</p>
 				</section>
+				<Acts
+					acts={acts}
+					agreed={agreed}
+					onUndo={() => act(() => change.undo(session.id))}
+					onRedo={() => act(() => change.redo(session.id))}
+					onTrail={() => setDialog("trail")}
+				/>
 				<section>
 					<h2 className="mb-1">Steady?</h2>
 					<p className={session.tired ? "hole-text font-semibold" : "quiet"}>{session.steady}</p>
@@ -393,6 +474,7 @@ export function Bay({ session, act, live }: PlaceProps) {
 			{dialog === "setting" && build && (
 				<NewSetting build={build} act={act} onClose={() => setDialog(null)} />
 			)}
+			{dialog === "trail" && <TrailSheet acts={acts} onClose={() => setDialog(null)} />}
 			{dialog === "player" && <PlayerSheet session={session} act={act} onClose={() => setDialog(null)} />}
 			{dialog === "felt" && (
 				<FeltSheet session={session} act={act} first={build} onClose={() => setDialog(null)} />
@@ -403,13 +485,7 @@ export function Bay({ session, act, live }: PlaceProps) {
 					session={session}
 					shot={shot}
 					onPick={(id) => {
-						doing(
-							"the move",
-							shot,
-							{ build: id },
-							() => change.move(shot.id, id),
-							() => change.move(shot.id, shot.build),
-						);
+						doing({ build: id }, (each) => change.move(each.id, id), { build: id });
 						setDialog(null);
 					}}
 					onClose={() => setDialog(null)}

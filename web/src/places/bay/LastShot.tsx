@@ -237,34 +237,41 @@ interface RowProps {
 	session: Session;
 	shots: Shot[];
 	shot: Shot | undefined;
+	selected: Shot[];
 	colour: string;
 	onTouch: (id: number) => void;
 }
 
-export function ShotRow({ session, shots, shot, colour, onTouch }: RowProps) {
+export function ShotRow({ session, shots, shot, selected, colour, onTouch }: RowProps) {
 	return (
 		<ol className="flex flex-wrap gap-1.5" aria-label="Shots of this build">
 			{shots.map((each, index) => {
 				const carry = yd(metresOf(each.readings, "carry_m"));
 				const question = questionOf(session, each);
+				const chosen = selected.includes(each);
 				return (
 					<li key={each.id}>
 						<button
 							type="button"
-							className={`min-h-16 w-18 cursor-pointer border-b-3 bg-base-100 px-2 py-1 text-left ${each.id === shot?.id ? "outline-2" : ""}`}
+							className={`min-h-16 w-18 cursor-pointer border-b-3 px-2 py-1 text-left ${each.id === shot?.id ? "outline-2" : ""} ${chosen ? "bg-base-300" : "bg-base-100"}`}
 							style={{ borderColor: each.counts ? colour : "transparent" }}
 							aria-pressed={each.id === shot?.id}
-							aria-label={`Shot ${index + 1}, carry ${carry}${each.aside ? ", set aside" : ""}`}
+							aria-label={`Shot ${index + 1}, carry ${carry}${each.aside ? ", set aside" : ""}${chosen ? ", selected" : ""}`}
 							onClick={() => onTouch(each.id)}
 						>
-							<span className="quiet block text-[12px]">{index + 1}</span>
+							<span className="quiet block text-[12px]">
+								{index + 1}
+								{chosen ? " ✓" : ""}
+							</span>
 							<span
 								className={`num block text-[19px] leading-tight ${each.aside || each.misread ? "quiet line-through" : ""}`}
 							>
 								{carry}
 							</span>
-							<span className={`block text-[12px] ${question ? "hole-text" : "quiet"}`}>
-								{each.strike || (each.aside ? "aside" : markOf(each) || (question ? "odd?" : "\u00a0"))}
+							<span className={`block text-[12px] ${question || each.check_club ? "hole-text" : "quiet"}`}>
+								{(each.check_club && "club?") ||
+									each.strike ||
+									(each.aside ? "aside" : markOf(each) || (question ? "odd?" : "\u00a0"))}
 							</span>
 						</button>
 					</li>

@@ -21,27 +21,24 @@ const ok = {
 };
 const press = (key: string) => fireEvent.keyDown(document.body, { key });
 
-test("keys act on the last shot until another is touched, and undo sends back what was", async () => {
+test("keys act on the last shot until another is touched", async () => {
 	const sent = serve(ok);
 	show(Bay, inHand);
 	press("n");
 	await waitFor(() => expect(changes(sent)).toHaveLength(1));
 	expect(changes(sent)[0]).toMatchObject({ url: "/api/shots/3/strike", body: { strike: "thin" } });
-	press("z");
-	await waitFor(() => expect(changes(sent)).toHaveLength(2));
-	expect(changes(sent)[1]).toMatchObject({ url: "/api/shots/3/strike", body: { strike: null } });
 	press("x"); // shot 3 is set aside already: it comes back
-	await waitFor(() => expect(changes(sent)[2]?.body).toMatchObject({ aside: false }));
+	await waitFor(() => expect(changes(sent)[1]?.body).toMatchObject({ aside: false }));
 	fireEvent.click(screen.getByRole("button", { name: "Shot 1, carry 177" }));
 	press("i");
-	await waitFor(() => expect(changes(sent)).toHaveLength(4));
-	expect(changes(sent)[3]).toEqual({
+	await waitFor(() => expect(changes(sent)).toHaveLength(3));
+	expect(changes(sent)[2]).toEqual({
 		method: "PUT",
 		url: "/api/shots/1/counts",
 		body: { misread: false, distance: true, line: false },
 	});
 	press("q");
-	await waitFor(() => expect(changes(sent)[4]?.body).toMatchObject({ misread: true }));
+	await waitFor(() => expect(changes(sent)[3]?.body).toMatchObject({ misread: true }));
 });
 
 /** Every command of the Bay on the shot in work: its key, its name, and what it sends. */
@@ -98,17 +95,66 @@ test.each(TOUCHED)("%s opens its sheet by key and by touch", async (key, name, t
 	expect((await screen.findByRole("dialog", { hidden: true })).textContent).toContain(title);
 });
 
-test("undo by touch takes back what was done last, also after another shot has come", async () => {
-	const sent = serve({ "PUT /api/shots/11/aside": inHand });
-	const place = (shots: Session["shots"]) => <Place place={Bay} session={{ ...inHand, shots }} />;
-	const { rerender } = draw(place([shot(11, 4, 177)]));
-	press("x");
-	await waitFor(() => expect(changes(sent)).toHaveLength(1));
-	rerender(place([shot(11, 4, 177), shot(12, 4, 181)]));
-	fireEvent.click(screen.getByRole("button", { name: "Z Undo" }));
+test("undo and redo are named, by key and by touch, and what was done here can be read", async () => {
+	const trail = [{ at: "2026-11-28T10:00:00Z", sentence: "Rowan set shot 3 aside." }];
+	const sent = serve({
+		"GET /api/sessions/7/acts": { undo: "set shot 3 aside", redo: "called a strike", trail },
+		"POST /api/sessions/7/undo": inHand,
+		"POST /api/sessions/7/redo": inHand,
+	});
+	show(Bay, inHand);
+	const undo = await screen.findByRole("button", { name: "Z takes back: set shot 3 aside" });
+	fireEvent.click(undo);
+	press("z");
+	fireEvent.keyDown(document.body, { key: "Z", shiftKey: true });
+	fireEvent.click(screen.getByRole("button", { name: "⇧Z does again: called a strike" }));
 	await waitFor(() =>
-		expect(changes(sent)[1]).toMatchObject({ url: "/api/shots/11/aside", body: { aside: false } }),
+		expect(changes(sent).map((each) => each.url.split("/").at(-1))).toEqual(["undo", "undo", "redo", "redo"]),
 	);
+	fireEvent.click(screen.getByRole("button", { name: "What was done here" }));
+	expect((await screen.findByRole("dialog", { hidden: true })).textContent).toContain(
+		"Rowan set shot 3 aside.",
+	);
+});
+
+test("a shot whose club is not sure says why, and one key files it under the other or leaves it", async () => {
+	const sent = serve({ "PUT /api/shots/12/build": inHand, "PUT /api/shots/12/club": inHand });
+	const unsure = { ...shot(12, 4, 181), check_club: "hit 1.2 s after it was taken", instead: 5 };
+	show(Bay, { ...inHand, shots: [shot(11, 4, 177), unsure] });
+	expect(screen.getByText("Check the club:").parentElement?.textContent).toContain(
+		"hit 1.2 s after it was taken",
+	);
+	press(".");
+	await waitFor(() =>
+		expect(changes(sent)[0]).toMatchObject({ url: "/api/shots/12/build", body: { build: 5 } }),
+	);
+	fireEvent.click(screen.getByRole("button", { name: ", It was A 4H 22°" }));
+	await waitFor(() => expect(changes(sent)[1]?.url).toBe("/api/shots/12/club"));
+	fireEvent.click(screen.getByRole("button", { name: "Shot 1, carry 177" }));
+	expect(screen.queryByText("Check the club:")).toBeNull();
+});
+
+test("several shots, picked one by one or by their run, are tagged, set aside and moved in one act", async () => {
+	const sent = serve({ "PUT /api/sessions/7/shots": inHand });
+	const shots = [shot(1, 4, 177), shot(2, 4, 179), { ...shot(3, 4, 150), run: 2 }];
+	show(Bay, { ...inHand, shots });
+	press("6"); // the last one
+	fireEvent.click(screen.getByRole("button", { name: "Shot 1, carry 177" }));
+	expect(screen.getByText(/^2 selected:/)).not.toBeNull();
+	press("x");
+	await waitFor(() =>
+		expect(changes(sent)[0]?.body).toEqual({ shots: [1, 3], aside: true, reason: "by the fitter" }),
+	);
+	expect(screen.queryByText(/selected:/)).toBeNull();
+	press("7"); // the run of the first, which was touched last
+	expect(screen.getByText(/^2 selected:/)).not.toBeNull();
+	press("n");
+	await waitFor(() => expect(changes(sent)[1]?.body).toEqual({ shots: [1, 2], strike: "thin" }));
+	press("ArrowRight");
+	press("6");
+	press("m");
+	fireEvent.click(await screen.findByRole("button", { name: "B U4 22°", hidden: true }));
+	await waitFor(() => expect(changes(sent)[2]?.body).toEqual({ shots: [2], build: 5 }));
 });
 
 test("a letter takes a build in hand, and another shot is asked for on W", async () => {
@@ -209,7 +255,7 @@ test("a bonded head has no other setting", () => {
 	expect(changes(sent)).toEqual([]);
 });
 
-test("a shot is filed under the club it was hit with, and undo files it back", async () => {
+test("a shot is filed under the club it was hit with", async () => {
 	const sent = serve({ "PUT /api/shots/2/build": inHand });
 	show(Bay, inHand);
 	fireEvent.click(screen.getByRole("button", { name: "Shot 2, carry 179" }));
@@ -225,8 +271,6 @@ test("a shot is filed under the club it was hit with, and undo files it back", a
 	]);
 	fireEvent.click(names[3] as HTMLButtonElement);
 	await waitFor(() => expect(changes(sent)[0]?.body).toEqual({ build: 5 }));
-	press("z");
-	await waitFor(() => expect(changes(sent)[1]?.body).toEqual({ build: 4 }));
 });
 
 test("the stand says of each build how sure its carry is, and own clubs come in hand on request", async () => {

@@ -1,0 +1,168 @@
+"""What was done in a session can be taken back by whoever did it, and done again: the trail keeps, with each act, what
+its rows were and became."""
+
+from __future__ import annotations
+
+from collections.abc import Callable, Sequence
+from datetime import datetime
+from decimal import Decimal
+from typing import Any
+
+from common.problems import Refused
+from django.db import models
+from django.utils import timezone
+from shop.audit import action
+from shop.models import AuditEntry, User
+from shop.trail import in_words, named
+
+from ..models import Build, FittingSession, Run, Shot, TakenInHand
+from .bays import leave_bay, take_bay
+from .changes import announce, for_change, note
+from .player import numbers_shown
+from .windows import keep_windows
+
+# Kind of row, its number, its column, what was there and what is.
+Altered = list[Any]
+KINDS: dict[str, type[Any]] = {"session": FittingSession, "build": Build, "shot": Shot}
+UNDO, REDO = "act.undo", "act.redo"
+
+
+def _plain(value: Any) -> Any:
+    return value.isoformat() if isinstance(value, datetime) else str(value) if isinstance(value, Decimal) else value
+
+
+def alter(row: Any, **values: Any) -> list[Altered]:
+    """Give fields of a session, a build or a shot other values and save them. The answer goes into the trail with the
+    act, so that it can be taken back."""
+    kind = next(name for name, model in KINDS.items() if isinstance(row, model))
+    made = []
+    for name, value in values.items():
+        column = row._meta.get_field(name).attname
+        before = _plain(getattr(row, column))
+        setattr(row, name, value)
+        after = _plain(getattr(row, column))
+        if before != after:
+            made.append([kind, row.pk, column, before, after])
+    row.save(update_fields=[*values, *(["revision"] if kind == "shot" else [])])
+    return made
+
+
+def in_hand_now(session: FittingSession) -> None:
+    """Write down which build is in hand from now on."""
+    if session.in_hand_id is not None:
+        TakenInHand.objects.create(
+            shop_id=session.shop_id, session=session, build_id=session.in_hand_id, at=timezone.now()
+        )
+
+
+def put_up(build: Build) -> list[Altered]:
+    """A build that was just made: taken back, it is off the stand."""
+    return [["build", build.pk, "archived", True, False]]
+
+
+def stacks(session: FittingSession, actor: User) -> tuple[list[AuditEntry], list[AuditEntry]]:
+    """What this person did in a session that can be taken back, the last one last; and what was and can be done
+    again."""
+    done: list[AuditEntry] = []
+    undone: list[AuditEntry] = []
+    mine = AuditEntry.objects.of(session.shop_id).filter(of_session=session.pk, actor=actor).order_by("id")
+    for entry in mine:
+        if entry.action == UNDO and done:
+            undone.append(done.pop())
+        elif entry.action == REDO and undone:
+            done.append(undone.pop())
+        elif entry.detail.get("rows"):
+            done.append(entry)
+            undone.clear()
+    return done, undone
+
+
+@action("fit")
+def undo(actor: User, session_id: int) -> FittingSession:
+    """Take the last thing back that this person did here. Refused where something later rests on it."""
+    session = for_change(actor, session_id)
+    done, _ = stacks(session, actor)
+    if not done:
+        raise Refused("Nothing of yours is left to undo in this session.", kind="nothing_to_undo")
+    return _turned(session, actor, done[-1], UNDO, lambda before, _after: before)
+
+
+@action("fit")
+def redo(actor: User, session_id: int) -> FittingSession:
+    """Do again what this person took back last."""
+    session = for_change(actor, session_id)
+    _, undone = stacks(session, actor)
+    if not undone:
+        raise Refused("Nothing of yours is left to do again in this session.", kind="nothing_to_redo")
+    return _turned(session, actor, undone[-1], REDO, lambda _before, after: after)
+
+
+def _turned(
+    session: FittingSession, actor: User, entry: AuditEntry, what: str, to: Callable[[Any, Any], Any]
+) -> FittingSession:
+    rows: Sequence[Altered] = entry.detail["rows"]
+    swings = []
+    for kind, pk, column, before, after in reversed(rows) if what == UNDO else rows:
+        row: Any = session if kind == "session" else KINDS[kind].objects.of(session.shop_id).get(pk=pk)
+        wanted = to(before, after)
+        field = (
+            row._meta.get_field(column.removesuffix("_id")) if column.endswith("_id") else row._meta.get_field(column)
+        )
+        if _plain(getattr(row, column)) != (after if wanted == before else before):
+            raise Refused(_why(session, entry), kind="rests_on_it")
+        if what == UNDO and kind == "build" and column == "archived" and wanted:
+            _unhit(row)
+        if (kind, column) == ("session", "swing"):
+            swings.append((row.swing, wanted))
+        setattr(row, column, field.to_python(wanted) if isinstance(field, models.DateTimeField) else wanted)
+        if kind == "shot":
+            row.revision = session.revision
+        row.save(update_fields=[field.name, *(["revision"] if kind == "shot" else [])])
+    for was, now in swings:
+        swing_turned(session, was, now)
+    _follow(session, actor, {(kind, column) for kind, _, column, _, _ in rows})
+    note(session, actor, what, entry.subject, of=entry.pk, did=entry.action, number=entry.detail.get("number"))
+    announce(session, "undo")
+    return session
+
+
+def swing_turned(session: FittingSession, was: int, now: int) -> None:
+    """Other shots speak for the clubs from now on; a word on the swing that is taken back was never said."""
+    if now < was:
+        since = Run.objects.of(session.shop_id).filter(build__session=session, swing=was)
+        since.update(swing=now)
+    session.whole_from = session.revision
+    session.save(update_fields=["whole_from"])
+
+
+def _unhit(build: Build) -> None:
+    if Shot.objects.of(build.shop_id).filter(run__build=build).exists():
+        raise Refused(
+            f"{build.letter or build.name} was hit since it was put up. Its shots stay: take it off the stand on the "
+            "Bag instead.",
+            kind="rests_on_it",
+        )
+
+
+def _why(session: FittingSession, entry: AuditEntry) -> str:
+    """Why an act cannot be turned: what was done to the same rows later."""
+    mine = {(kind, pk) for kind, pk, *_ in entry.detail["rows"]}
+    later = (
+        AuditEntry.objects.of(session.shop_id).filter(of_session=session.pk, id__gt=entry.pk).select_related("actor")
+    )
+    after = [each for each in later if mine & {(kind, pk) for kind, pk, *_ in each.detail.get("rows", [])}]
+    told = f" {in_words(after[-1])}" if after else ""
+    return f"“{named(entry)}” cannot be taken back alone: something later rests on it.{told} Undo that first."
+
+
+def _follow(session: FittingSession, actor: User, touched: set[tuple[str, str]]) -> None:
+    """What goes with the rows: the bay with the build in hand, the windows with the bag."""
+    if ("session", "in_hand_id") in touched:
+        session.refresh_from_db(fields=["in_hand"])
+        if session.in_hand_id is None:
+            leave_bay(session)
+        else:
+            in_hand_now(session)
+            take_bay(session)
+            numbers_shown(session)
+    keep_windows(session, actor)
