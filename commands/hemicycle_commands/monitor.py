@@ -111,11 +111,13 @@ class Bay:
             raise Refused(f"{tee['build']} has no loft or length: type them in the bag, then hit it.")
         if self._swinging is None or self._session != tee["session"]:
             seed = self.seed if self.seed is not None else tee["seed"] * 1000 + tee["shots_so_far"]
-            air = Air(altitude_m=tee["altitude_m"], temperature_c=tee["temperature_c"])
-            self._swinging, self._session = (
-                Swinging(Player.from_dict(tee["golfer"]), seed=seed, air=air),
-                tee["session"],
-            )
+            self._swinging, self._session = Swinging(Player.from_dict(tee["golfer"]), seed=seed), tee["session"]
+        self._swinging.air = Air(
+            altitude_m=tee["altitude_m"],
+            temperature_c=tee["temperature_c"],
+            wind_mps=tee["wind_mps"],
+            wind_from_deg=tee["wind_from_deg"],
+        )
         self._swinging.ground = Ground(Lie(tee["lie"])) if tee.get("lie") else Ground()
         at_hand = tee["club"]
         club = Club(
@@ -125,7 +127,8 @@ class Bay:
             closed_deg=at_hand["closed_deg"],
             made_longer_m=at_hand["made_longer_m"],
         )
-        shot = self._swinging.shots(club, 1, known=at_hand["own"], meant=Intent(tee["intent"]))[0]
+        meant, length = Intent(tee["intent"]), tee["length"]
+        shot = self._swinging.shots(club, 1, known=at_hand["own"], meant=meant, length=length)[0]
         return {key: round(value, 4) for key, value in shot.items() if key != "strike"}
 
 

@@ -114,7 +114,7 @@ class Shot:
     """One shot in canonical units (`READINGS`), each value with its source. aside: set aside by the fitter. void:
     readings that do not count, as the line of a shot that was good for distance; misread: the monitor's error, not
     a shot. protocol: the key of the one it was hit in. lie: where it was said. old_swing: hit before the player was
-    told to swing otherwise."""
+    told to swing otherwise. apart: why it is no stock shot of its club otherwise, as another swing or ball."""
 
     values: Mapping[str, float]
     sources: Mapping[str, Source] = field(default_factory=dict)
@@ -126,6 +126,7 @@ class Shot:
     protocol: str = FULL_SWING
     lie: Lie | None = None
     old_swing: bool = False
+    apart: str = ""
 
     def get(self, key: str) -> float | None:
         return None if key in self.void else self.values.get(key)
@@ -139,7 +140,7 @@ class Shot:
     def stock(self) -> bool:
         """Whether it was a stock swing from a clean lie, with the swing of now or the one before."""
         stock = self.protocol == FULL_SWING and self.intent is Intent.STOCK
-        return stock and self.clean and not self.misread
+        return stock and self.clean and not self.misread and not self.apart
 
     @property
     def clean(self) -> bool:
@@ -148,7 +149,8 @@ class Shot:
 
     def shows(self, intent: Intent) -> bool:
         """Whether it says what comes of asking for this: kept, from a clean lie, with the swing of now."""
-        return self.intent is intent and self.clean and not (self.aside or self.misread or self.old_swing)
+        good = not (self.aside or self.misread or self.old_swing or self.apart)
+        return self.intent is intent and self.clean and good
 
     @property
     def speaks_for_carry(self) -> bool:
@@ -254,7 +256,7 @@ def anchor_to(shots: Sequence[Shot], airs: Sequence[Air]) -> Anchor:
     flew = [
         (shot, air)
         for shot, air in zip(shots, airs, strict=True)
-        if not (shot.aside or shot.misread)
+        if not (shot.aside or shot.misread or shot.apart)
         and all(shot.get(key) is not None for key in LAUNCH)
         and (shot.get("carry_m") or 0.0) > LEAST_TO_ANCHOR_M
         and shot.sources.get("carry_m", Source.MEASURED) is not Source.COMPUTED

@@ -15,7 +15,9 @@ from .judge.candidate import Liking
 from .judge.feel import ASKED, PlayerMode
 from .protocols import PROTOCOLS
 from .rack.eligible import SWUNG_FULL
+from .rack.stock import Wear
 from .readout import USUAL, Column
+from .runs import OFFERED, Ball, swing_words
 from .shots import CLEAN_LIES, READINGS, Intent, Strike
 from .units import UNITS
 
@@ -57,6 +59,9 @@ def vocabulary() -> dict[str, Any]:
         },
         "columns": [each.value for each in Column],
         "usualColumns": [each.value for each in USUAL],
+        "lengths": {each: swing_words(each) for each in OFFERED},
+        "balls": [each.value for each in Ball],
+        "wear": [each.value for each in Wear],
         "lies": [each.value for each in Lie],
         "cleanLies": [each.value for each in Lie if each in CLEAN_LIES],
         "most": {"clubsToPlace": MOST_OFFERED, "plans": MOST_KEPT_PLANS},

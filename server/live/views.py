@@ -85,7 +85,9 @@ class TeeClub:
 
 @dataclass
 class Tee:
-    """What is on the tee. intent: the shot that is asked for; lie: what it is hit from, where that was said. golfer
+    """What is on the tee. intent: the shot that is asked for; lie: what it is hit from, where that was said;
+    length: how long the swing is, full, three_quarter, half or a clock position; wind_from_deg: 0 against the shot, 90
+    from the right. golfer
     and seed only for stand-in keys."""
 
     session: int
@@ -99,6 +101,9 @@ class Tee:
     seed: int | None
     altitude_m: float
     temperature_c: float
+    length: str
+    wind_mps: float
+    wind_from_deg: float
 
 
 class FeedShots(APIView):
@@ -152,6 +157,9 @@ class FeedTee(APIView):
             seed=seed,
             altitude_m=session.altitude_m,
             temperature_c=session.temperature_c,
+            length=session.length,
+            wind_mps=session.wind_mps,
+            wind_from_deg=session.wind_from_deg,
         )
         return Response(shown(tee))
 

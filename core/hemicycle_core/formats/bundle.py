@@ -97,6 +97,7 @@ def _shot(row: Mapping[str, Any], models_flight: bool, where: str) -> Shot:
         misread=bool(row.get("misread", False)),
         lie=Lie(row["lie"]) if row.get("lie") else None,
         old_swing=bool(row.get("old_swing", False)),
+        apart=row.get("apart", ""),
     )
 
 

@@ -53,6 +53,7 @@ SHOT = _object(
             "enum": [*(each.value for each in Lie), None],
             "description": "What it was hit from, where that was said.",
         },
+        "apart": {**TEXT, "description": "Why it is no stock shot otherwise: another swing, another ball, wind."},
         "old_swing": {"type": "boolean", "description": "Hit before the swing was changed: says nothing of now."},
         "misread": {"type": "boolean", "description": "The monitor's error: counts for nothing."},
         "void": {

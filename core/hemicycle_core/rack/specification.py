@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
+from ..runs import FULL, swing_words
 from ..units import METRES_PER_INCH
 from .eligible import same_setting
 
@@ -27,6 +28,9 @@ class Specification:
     price: str | None = None
     bounce_deg: float | None = None
     work: tuple[str, ...] = ()
+    measured_loft_deg: float | None = None
+    stock_swing: str = FULL
+    own_shaft: str = ""
 
     @property
     def turned(self) -> bool:
@@ -57,7 +61,7 @@ def detail(spec: Specification) -> str:
 
 
 def shaft_words(spec: Specification) -> str:
-    return f"{spec.shaft} {spec.shaft_g} g {spec.flex}" if spec.shaft else ""
+    return f"{spec.shaft} {spec.shaft_g} g {spec.flex}" if spec.shaft else spec.own_shaft
 
 
 def sheet(spec: Specification) -> list[tuple[str, str]]:
@@ -69,11 +73,13 @@ def sheet(spec: Specification) -> list[tuple[str, str]]:
         ("Head", spec.head or spec.name),
         ("Stated loft", None if spec.stated_loft_deg is None else f"{spec.stated_loft_deg:g}°"),
         ("Set loft, as hit", None if spec.set_loft_deg is None else f"{spec.set_loft_deg:g}°"),
+        ("Measured loft", None if spec.measured_loft_deg is None else f"{spec.measured_loft_deg:g}°"),
         ("Lie", None if not spec.lie_deg else f"{spec.lie_deg:g}°"),
         ("Bounce", None if spec.bounce_deg is None else f"{spec.bounce_deg:g}°"),
         ("Work", ", ".join(spec.work)),
         ("Length", None if spec.length_m is None else _length(spec.length_m)),
-        ("Shaft", f"{spec.shaft}, {spec.shaft_g} g, {spec.flex}, {spec.material}" if spec.shaft else None),
+        ("Shaft", f"{spec.shaft}, {spec.shaft_g} g, {spec.flex}, {spec.material}" if spec.shaft else spec.own_shaft),
+        ("Stock swing", None if spec.stock_swing == FULL else swing_words(spec.stock_swing)),
         ("Sleeve", sleeve),
         ("Price", spec.price),
     ]

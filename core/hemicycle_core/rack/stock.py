@@ -3,12 +3,13 @@
 from __future__ import annotations
 
 import math
-from collections.abc import Sequence
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 from enum import StrEnum
 
 from ..errors import BadInput
 from ..heads import HEAD_WORDS, HeadType
+from ..units import METRES_PER_INCH
 from .eligible import Position
 
 
@@ -97,6 +98,41 @@ def _between(value: float | None, ends: tuple[float, float], what: str, unit: st
     low, high = ends
     if value is not None and not (math.isfinite(value) and low <= value <= high):
         raise BadInput(f"{what}: {low:g} to {high:g}{unit}, not {value:g}.", field=field)
+
+
+class Wear(StrEnum):
+    """How its grooves look, as the fitter sees them."""
+
+    FRESH = "fresh"
+    SOME = "some"
+    WORN = "worn"
+
+
+MOST_ROUNDS = 2000
+LONGEST_IN, LONGEST_PUTTER_IN, SHORTEST_IN = 48.0, 60.0, 29.5
+
+
+def check_stated(head_type: HeadType, stated: Mapping[str, float | None]) -> None:
+    """Raise BadInput for the first thing stated of a club that cannot be true: lofts, lie and bounce in degrees,
+    length in metres, rounds since it was new."""
+    for field, what in (("stated_loft_deg", "stated loft"), ("set_loft_deg", "loft"), ("measured_loft_deg", "loft")):
+        value = stated.get(field)
+        if value is not None and head_type is not HeadType.PUTTER:
+            _between(value, LOFTS[head_type], f"The {what} of a {HEAD_WORDS[head_type]}", "°", field)
+    length = stated.get("length_m")
+    if length is not None:
+        longest = LONGEST_PUTTER_IN if head_type is HeadType.PUTTER else LONGEST_IN
+        _between(round(length / METRES_PER_INCH, 3), (SHORTEST_IN, longest), "The length of a club", " in", "length_m")
+    for field, span, what in (
+        ("lie_deg", (50.0, 80.0), "The lie of a club"),
+        ("bounce_deg", (0.0, 20.0), "The bounce of a club"),
+    ):
+        value = stated.get(field)
+        if value is not None:
+            _between(value, span, what, "°", field)
+    rounds = stated.get("age_rounds")
+    if rounds is not None:
+        _between(rounds, (0, MOST_ROUNDS), "The age of a club", " rounds", "age_rounds")
 
 
 def check_label(value: str, what: str, field: str) -> None:

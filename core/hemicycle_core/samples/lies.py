@@ -36,7 +36,7 @@ def full_swings(shots: Sequence[Shot]) -> list[Shot]:
     return [
         shot
         for shot in shots
-        if not (shot.aside or shot.misread or shot.old_swing)
+        if not (shot.aside or shot.misread or shot.old_swing or shot.apart)
         and shot.protocol == FULL_SWING
         and shot.intent is Intent.STOCK
     ]

@@ -2,9 +2,10 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 from decimal import Decimal
+from enum import StrEnum
 from typing import Any
 
 from common.problems import Refused
@@ -19,7 +20,8 @@ from hemicycle_core.rack.eligible import check_can_be_had, check_setting, check_
 from hemicycle_core.rack.made import Levelled, Work, level, worked
 from hemicycle_core.rack.shortlist import usual_length_m
 from hemicycle_core.rack.specification import build_name
-from hemicycle_core.rack.stock import check_label, check_loft
+from hemicycle_core.rack.stock import check_label, check_loft, check_stated
+from hemicycle_core.runs import stock_swing
 from hemicycle_core.units import METRES_PER_INCH
 from rack.models import Head, Shaft
 from shop.audit import action
@@ -47,6 +49,10 @@ def _check_typed(name: str, head_type: str, carry_m: float | None, total_m: floa
         raise BadInput(f"{name}: type the carry too.", field="typed_carry_m")
 
 
+# What the name of a club makes us assume, until it is stated.
+ASSUMABLE = ("head_type", "set_loft_deg", "length_m")
+
+
 def add_own(session: FittingSession, written: str, **fields: Any) -> Build:
     """A club of the player's own, by the name it goes by; usual loft and length until measured."""
     name = short_name(written)
@@ -67,7 +73,8 @@ def add_own(session: FittingSession, written: str, **fields: Any) -> Build:
         **{key: value for key, value in fields.items() if value is not None},
     }
     _check_typed(name, given["head_type"], given.get("typed_carry_m"), given.get("typed_total_m"))
-    return Build.objects.create(shop_id=session.shop_id, session=session, name=name, **given)
+    assumed = [key for key in ASSUMABLE if given.get(key) is not None and fields.get(key) is None]
+    return Build.objects.create(shop_id=session.shop_id, session=session, name=name, assumed=assumed, **given)
 
 
 def _bring_back(build: Build, fields: dict[str, Any]) -> Build:
@@ -87,6 +94,27 @@ def add_club(actor: User, session_id: int, *, name: str, **fields: Any) -> Build
     build = add_own(session, name, **fields)
     keep_windows(session, actor)
     note(session, actor, "club.add", f"build:{build.pk}", name=build.name)
+    announce(session, "bag")
+    return build
+
+
+@action("fit")
+def state_club(actor: User, build_id: int, stated: Mapping[str, Any]) -> Build:
+    """What the player or the gauge says of a club: only what is given changes, and is assumed no more. A loft that is
+    set is not the stated one, nor the measured one: each is kept."""
+    build, session = _build(actor, build_id)
+    check_stated(HeadType(stated.get("head_type", build.head_type)), stated)
+    if "stock_swing" in stated:
+        stock_swing(stated["stock_swing"])
+    values = {key: value.value if isinstance(value, StrEnum) else value for key, value in stated.items()}
+    if build.head is not None and values.keys() & {"head_type", "stated_loft_deg", "own_shaft"}:
+        raise BadInput("This is a head of the rack: what is stated of it is kept there.", field="head_type")
+    assumed = [key for key in build.assumed if key not in values]
+    rows = alter(build, **values, assumed=assumed)
+    session.whole_from = session.revision  # another stock swing makes other shots count
+    session.save(update_fields=["whole_from"])
+    keep_windows(session, actor)
+    note(session, actor, "club.state", f"build:{build.pk}", name=build.name, rows=rows)
     announce(session, "bag")
     return build
 
@@ -241,7 +269,7 @@ def _made_from(parent: Build, session: FittingSession, **fields: Any) -> Build:
     """A build made from another club, with the next letter, that has it for its parent."""
     kept = (
         "name", "head_type", "head", "shaft", "stated_loft_deg", "set_loft_deg", "length_m", "lie_deg", "bounce_deg",
-        "made", "borrowed", "assumed", "price", "work",
+        "made", "borrowed", "assumed", "price", "work", "own_shaft", "age_rounds", "wear", "stock_swing",
     )  # fmt: skip
     given = {name: getattr(parent, name) for name in kept}
     if parent.is_own:

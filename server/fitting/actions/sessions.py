@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Callable, Collection
-from dataclasses import asdict
+from dataclasses import asdict, dataclass
 from datetime import date
 from typing import Any
 
@@ -12,8 +12,10 @@ from customers.models import Customer
 from django.db.models import BooleanField, ExpressionWrapper, Q
 from django.utils import timezone
 from hemicycle_core.errors import BadInput
+from hemicycle_core.flight import Air
 from hemicycle_core.impact import Lie
 from hemicycle_core.protocols import asked
+from hemicycle_core.runs import Ball, check_wind, swing_length
 from hemicycle_core.samples.day import DayKind, speed_of
 from hemicycle_core.shots import Intent
 from hemicycle_core.units import ninety
@@ -27,13 +29,15 @@ from .acts import alter, swing_turned
 from .changes import announce, for_change, note
 from .windows import keep_windows
 
+MOST_TEE_MM = 70
 # Agreed ones last: those to go on with are what the desk is opened for.
 TO_GO_ON_WITH_FIRST = (ExpressionWrapper(Q(agreed_at__isnull=False), output_field=BooleanField()).asc(),)
 # Of the brief, what is true of the player and not of one visit.
 LASTING = ("miss", "fear", "shape", "firmness", "courses", "lies", "likes", "most_clubs")
 OWN_FIELDS = (
     "name", "head_type", "stated_loft_deg", "set_loft_deg", "length_m", "fixed", "typed_carry_m", "typed_total_m",
-    "typed_doubt_m", "known_from", "known_flight", "out_of_favour",
+    "typed_doubt_m", "known_from", "known_flight", "out_of_favour", "measured_loft_deg", "own_shaft", "age_rounds",
+    "wear", "stock_swing", "lie_deg", "bounce_deg", "assumed",
 )  # fmt: skip
 
 
@@ -152,6 +156,46 @@ def hit_from(actor: User, session_id: int, *, lie: Lie | None) -> FittingSession
     rows = alter(session, lie="" if lie is None else lie.value)
     note(session, actor, "session.lie", f"session:{session.pk}", lie=session.lie, rows=rows)
     announce(session, "lie", lie=session.lie or None)
+    return session
+
+
+@dataclass
+class NextRun:
+    """What the next shots are hit with; None leaves it as it is. tee_mm: 0 for not said."""
+
+    length: str | None = None
+    ball: Ball | None = None
+    wind_mps: float | None = None
+    wind_from_deg: float | None = None
+    tee_mm: int | None = None
+    temperature_c: float | None = None
+
+
+@action("fit")
+def set_run(actor: User, session_id: int, wanted: NextRun) -> FittingSession:
+    """How long the next swings are, with which ball, off which tee, in which wind and air."""
+    session = for_change(actor, session_id)
+    values: dict[str, Any] = {}
+    if wanted.length is not None:
+        values["length"] = swing_length(wanted.length)
+    if wanted.ball is not None:
+        values["struck_ball"] = wanted.ball.value
+    if wanted.wind_mps is not None or wanted.wind_from_deg is not None:
+        values["wind_mps"] = session.wind_mps if wanted.wind_mps is None else wanted.wind_mps
+        values["wind_from_deg"] = session.wind_from_deg if wanted.wind_from_deg is None else wanted.wind_from_deg
+        if values["wind_mps"] and session.indoor:
+            raise BadInput("This bay is indoors: no wind blows here.", field="wind_mps")
+        check_wind(values["wind_mps"], values["wind_from_deg"])
+    if wanted.tee_mm is not None:
+        if not 0 <= wanted.tee_mm <= MOST_TEE_MM:
+            raise BadInput(f"A tee is 0 to {MOST_TEE_MM} mm high.", field="tee_mm")
+        values["tee_mm"] = wanted.tee_mm or None
+    if wanted.temperature_c is not None:
+        Air(temperature_c=wanted.temperature_c)
+        values["temperature_c"] = wanted.temperature_c
+    rows = alter(session, **values)
+    note(session, actor, "session.run", f"session:{session.pk}", rows=rows)
+    announce(session, "run", **{key: value for key, value in values.items() if key != "struck_ball"})
     return session
 
 

@@ -9,6 +9,7 @@ from typing import Any, Literal
 from django.db.models import Max
 from hemicycle_core.errors import BadInput
 from hemicycle_core.flight import Air, Firmness
+from hemicycle_core.runs import in_calm
 from hemicycle_core.samples.roll import measured_roll
 from hemicycle_core.shots import FLIGHT_READINGS, FULL_SWING, Intent, Source, Strike, check_readings, fill_blanks
 from shop.audit import action
@@ -24,6 +25,9 @@ DISTANCE = ("carry_m", "total_m")
 LINE = ("offline_m", "direction_deg", "axis_deg")
 
 
+SAID_OF_A_RUN = ("length", "struck_ball", "wind_mps", "wind_from_deg", "tee_mm")
+
+
 def run_for(session: FittingSession, build: Build, imported: ShotImport | None = None, **said: Any) -> Run:
     """The run that a shot of this build joins: the last one of the same file and place, else a new one. said: of the
     run, by its column, what a file says otherwise."""
@@ -37,6 +41,7 @@ def run_for(session: FittingSession, build: Build, imported: ShotImport | None =
         "intent": Intent.STOCK.value if imported else session.intent,
         "lie": "" if imported else session.lie,
         "swing": session.swing,
+        **({} if imported else {name: getattr(session, name) for name in SAID_OF_A_RUN}),
         "imported": imported,
         **said,
     }
@@ -62,7 +67,12 @@ def take_in(
     """
     for values in readings:
         check_readings(values)
-    air = Air(altitude_m=run.altitude_m, temperature_c=run.temperature_c)
+    air = Air(
+        altitude_m=run.altitude_m,
+        temperature_c=run.temperature_c,
+        wind_mps=run.wind_mps,
+        wind_from_deg=run.wind_from_deg,
+    )
     next_revision(session)
     filled = fill_blanks(readings, air=air, turf=Firmness(session.firmness))
     last = Shot.objects.of(session.shop_id).filter(session=session).aggregate(top=Max("number"))["top"] or 0
@@ -79,6 +89,7 @@ def take_in(
                 feed_id=feed_ids[index] if feed_ids else "",
                 strike=strike.value if strike else "",
                 sources=_sources(values, computed, models_flight=session.bay.models_flight),
+                calm=in_calm({**values, **computed}, air) if run.wind_mps else {},
                 **{**values, **computed, **(told[index] if told else {})},
             )
         )
@@ -93,7 +104,7 @@ def _window_by_roll(session: FittingSession, run: Run, fresh: int) -> None:
     if run.build.is_own:
         return
     rows = Shot.objects.of(session.shop_id).filter(run__build=run.build).select_related("run").order_by("number")
-    hit = [core_shot(shot, session.swing) for shot in rows]
+    hit = [core_shot(shot, session.swing, run.build.stock_swing) for shot in rows]
     if measured_roll(hit) is not None and measured_roll(hit[:-fresh]) is None:
         note(session, None, "window.roll", f"build:{run.build_id}", letter=run.build.letter)
 
@@ -190,7 +201,7 @@ def keep_club(actor: User, shot_id: int) -> Shot:
 
 def _moved(session: FittingSession, shot: Shot, build: Build) -> list[Altered]:
     run = shot.run
-    said = {name: getattr(run, name) for name in ("protocol", "intent", "lie", "swing")}
+    said = {name: getattr(run, name) for name in ("protocol", "intent", "lie", "swing", *SAID_OF_A_RUN)}
     return alter(shot, run=run_for(session, build, run.imported, **said), **SURE)
 
 

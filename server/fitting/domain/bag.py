@@ -58,7 +58,7 @@ from hemicycle_core.units import ninety
 
 from ..models import Build, TargetOverride
 from .cache import new_cache, remembered, shots_key
-from .rows import SessionRows, core_shot
+from .rows import SessionRows
 
 ANCHORS = new_cache()
 FLIGHT = ("peak_m", "landing_deg", "spin_rpm")
@@ -129,7 +129,7 @@ class SessionBag:
             head_type=HeadType(build.head_type),
             carry_m=carry_m,
             total_m=carry_m if total_m is None else total_m,
-            loft_deg=build.set_loft_deg,
+            loft_deg=build.loft_deg,
             spread_m=certainty(carry).spread if carry else None,
             carry_sd_m=ninety_of(certainty(carry).half_width) if carry else typed_sd_m(build),
             **{key: found.mean if found else known.get(key) for key, found in others.items()},
@@ -147,7 +147,7 @@ class SessionBag:
             head_type=HeadType(build.head_type),
             carry_m=carry.mean,
             total_m=carry.mean if total is None else total.mean,
-            loft_deg=build.set_loft_deg,
+            loft_deg=build.loft_deg,
             carry_sd_m=TYPED_SD_M,
             **{key: mean.mean for key in FLIGHT if (mean := means[key]) is not None},
         )
@@ -361,6 +361,7 @@ class SessionBag:
             airs = [
                 Air(altitude_m=shot.run.altitude_m, temperature_c=shot.run.temperature_c) for shot in self.rows.shots
             ]
-            return anchor_to([core_shot(shot, self.rows.session.swing) for shot in self.rows.shots], airs)
+            known = {shot.pk: core for each in self.rows.by_build.values() for shot, core in each}
+            return anchor_to([known[shot.pk] for shot in self.rows.shots], airs)
 
         return remembered(ANCHORS, (shots_key(self.rows.shots), self.rows.session.swing), make)

@@ -67,6 +67,9 @@ def shots_key(shots: Sequence[Shot]) -> Hashable:
             shot.run.protocol,
             shot.run.lie,
             shot.run.swing,
+            shot.run.length,
+            shot.run.struck_ball,
+            bool(shot.calm) or shot.run.wind_mps > 0,
         )
         for shot in shots
     )

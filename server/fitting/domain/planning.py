@@ -178,7 +178,7 @@ def _expected_club(build: Build, expected: Expected) -> Carried:
         head_type=HeadType(build.head_type),
         carry_m=expected.carry_m,
         total_m=expected.carry_m + (expected.roll_m or 0.0),
-        loft_deg=build.set_loft_deg,
+        loft_deg=build.loft_deg,
         peak_m=expected.peak_m,
         landing_deg=expected.landing_deg,
         spin_rpm=expected.spin_rpm,

@@ -14,7 +14,8 @@ from hemicycle_core.impact import Lie
 from hemicycle_core.judge.feel import Feel as CoreFeel
 from hemicycle_core.judge.feel import Hit, to_ask
 from hemicycle_core.rack.eligible import why_not
-from hemicycle_core.shots import Intent, Source, Strike
+from hemicycle_core.runs import FULL, Ball, speaks
+from hemicycle_core.shots import FULL_SWING, Intent, Source, Strike
 from hemicycle_core.shots import Shot as CoreShot
 from hemicycle_core.thresholds import Thresholds, changed
 from rack.models import Head
@@ -33,20 +34,32 @@ from ..models import (
 )
 
 
-def core_shot(shot: Shot, swing: int) -> CoreShot:
-    """swing: the session's by now; a shot of an earlier one says nothing of it."""
-    lie = shot.run.lie or (shot.run.surface if shot.run.surface in set(Lie) else "")
+def core_shot(shot: Shot, swing: int, stock: str = FULL, usual: Ball = Ball.OWN) -> CoreShot:
+    """swing: the session's by now; a shot of an earlier one says nothing of it. stock: the swing that is the club's
+    stock one. usual: the ball that the session's figures are of."""
+    run = shot.run
+    lie = run.lie or (run.surface if run.surface in set(Lie) else "")
+    said = speaks(
+        length=run.length,
+        intent=Intent(run.intent),
+        stock=stock,
+        other_ball="" if run.struck_ball == usual else run.struck_ball,
+        in_wind=run.wind_mps > 0 and not shot.calm,
+    )
+    by_effort = said.intent is Intent.STOCK and run.intent != Intent.STOCK
     return CoreShot(
-        values=shot.readings,
-        sources={key: Source(source) for key, source in shot.sources.items()},
+        values={**shot.readings, **shot.calm},
+        sources={key: Source(source) for key, source in shot.sources.items()}
+        | dict.fromkeys(shot.calm, Source.COMPUTED),
         aside=shot.aside,
         strike=Strike(shot.strike) if shot.strike else None,
         void=frozenset(shot.void),
-        intent=Intent(shot.run.intent),
+        intent=said.intent,
         misread=shot.misread,
-        protocol=shot.run.protocol,
+        protocol=FULL_SWING if by_effort else run.protocol,
         lie=Lie(lie) if lie else None,
-        old_swing=shot.run.swing < swing,
+        old_swing=run.swing < swing,
+        apart=said.apart,
     )
 
 
@@ -114,9 +127,23 @@ class SessionRows:
     @cached_property
     def by_build(self) -> dict[int, list[tuple[Shot, CoreShot]]]:
         grouped: dict[int, list[tuple[Shot, CoreShot]]] = defaultdict(list)
+        stock = {build.pk: build.stock_swing for build in self.builds}
         for shot in self.shots:
-            grouped[shot.run.build_id].append((shot, core_shot(shot, self.session.swing)))
+            known = core_shot(shot, self.session.swing, stock.get(shot.run.build_id, FULL), self.ball)
+            grouped[shot.run.build_id].append((shot, known))
         return grouped
+
+    @cached_property
+    def ball(self) -> Ball:
+        """The ball that the session's figures are of: the player's own, where any shot was hit with it."""
+        hit = Counter(shot.run.struck_ball for shot in self.shots)
+        return Ball.OWN if Ball.OWN in hit or not hit else Ball(hit.most_common(1)[0][0])
+
+    @property
+    def in_order(self) -> list[tuple[Shot, CoreShot]]:
+        """Every shot as it was hit, with what it says."""
+        known = {shot.pk: core for each in self.by_build.values() for shot, core in each}
+        return [(shot, known[shot.pk]) for shot in self.shots]
 
     def shots_of(self, build: Build) -> list[CoreShot]:
         return [shot for _, shot in self.by_build.get(build.pk, [])]

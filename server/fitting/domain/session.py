@@ -37,6 +37,11 @@ from .rows import SessionRows, read_rows
 BESIDE_THE_POINT = {
     "day",
     "lie",
+    "length",
+    "struck_ball",
+    "wind_mps",
+    "wind_from_deg",
+    "tee_mm",
     "pinned_id",
     "in_hand_id",
     "in_hand_at",
@@ -70,7 +75,7 @@ class JudgedSession:
         head = CoreHead(
             head_key(build),
             HeadType.DRIVER,
-            build.set_loft_deg or loft,
+            build.loft_deg or loft,
             build.length_in_a_set_m or length * METRES_PER_INCH,
         )
         made = self.expectation(own_only=True).of([head])
@@ -105,7 +110,7 @@ class JudgedSession:
             shots=self.rows.shots_of(build),
             up_deg=max(up - turned, 0.0),
             down_deg=max(down + turned, 0.0),
-            loft_deg=build.set_loft_deg,
+            loft_deg=build.loft_deg,
             next_heads=self.rows.next_heads(build),
             air=self.rows.air_of(build),
             anchored=self.bag.anchored,
@@ -131,9 +136,9 @@ class JudgedSession:
     def head_of(self, build: Build) -> CoreHead | None:
         """A build as the rack's predictions see it; None where its loft or length is unknown."""
         length_m = build.length_in_a_set_m
-        if build.set_loft_deg is None or length_m is None:
+        if build.loft_deg is None or length_m is None:
             return None
-        return CoreHead(head_key(build), HeadType(build.head_type), build.set_loft_deg, length_m)
+        return CoreHead(head_key(build), HeadType(build.head_type), build.loft_deg, length_m)
 
     def expectation(self, records: Mapping[str, HeadRecord] | None = None, *, own_only: bool = False) -> Expectation:
         """What this player should do with heads not hit. own_only: from the player's own clubs alone."""

@@ -8,11 +8,12 @@ from hemicycle_core.heads import HeadType
 from hemicycle_core.impact import length_in_a_set
 from hemicycle_core.judge import Liking
 from hemicycle_core.rack.made import MadeClub, Work
-from hemicycle_core.rack.stock import Made
+from hemicycle_core.rack.stock import Made, Wear
+from hemicycle_core.runs import FULL
 from rack.models import HEAD_TYPES, Head, Shaft
 
 from .session import FittingSession
-from .words import LIKINGS
+from .words import LIKINGS, words
 
 
 class Build(ScopedModel):
@@ -26,6 +27,10 @@ class Build(ScopedModel):
     shaft = models.ForeignKey(Shaft, on_delete=models.PROTECT, null=True)
     stated_loft_deg = models.FloatField(null=True)
     set_loft_deg = models.FloatField(null=True)
+    measured_loft_deg = models.FloatField(null=True, help_text="On the gauge; null: not measured.")
+    own_shaft = models.CharField(max_length=60, blank=True, help_text="As the player states it, where not of the rack.")
+    age_rounds = models.PositiveIntegerField(null=True, help_text="Rounds played since it was new; null: not said.")
+    wear = models.CharField(max_length=8, blank=True, choices=words(Wear))
     length_m = models.FloatField(null=True)
     fixed = models.BooleanField(default=False)
     typed_carry_m = models.FloatField(null=True)
@@ -36,6 +41,7 @@ class Build(ScopedModel):
     price = models.DecimalField(max_digits=8, decimal_places=2, null=True)
     turned_from = models.ForeignKey("self", on_delete=models.PROTECT, null=True, related_name="settings")
     liking = models.CharField(max_length=8, choices=LIKINGS, default=Liking.NEUTRAL.value)
+    stock_swing = models.CharField(max_length=14, default=FULL, help_text="The swing that its stock figures are of.")
     lie_deg = models.FloatField(null=True, help_text="As it is made now; null: the head's own.")
     bounce_deg = models.FloatField(null=True, help_text="As it is made now; null: the head's own.")
     made = models.CharField(
@@ -52,6 +58,11 @@ class Build(ScopedModel):
     imported = models.ForeignKey("ShotImport", on_delete=models.PROTECT, null=True, help_text="The file it came with.")
 
     @property
+    def loft_deg(self) -> float | None:
+        """What it is reckoned with: as measured on the gauge, else as set."""
+        return self.set_loft_deg if self.measured_loft_deg is None else self.measured_loft_deg
+
+    @property
     def made_club(self) -> MadeClub:
         """What work on a club can touch, with the work done so far."""
         head = self.head
@@ -60,7 +71,7 @@ class Build(ScopedModel):
         return MadeClub(
             name=self.name,
             head_type=HeadType(self.head_type),
-            loft_deg=self.set_loft_deg,
+            loft_deg=self.loft_deg,
             lie_deg=self.lie_deg if self.lie_deg is not None else (head.lie_deg if head else None),
             bounce_deg=self.bounce_deg if self.bounce_deg is not None else (head.bounce_deg if head else None),
             length_m=self.length_m,

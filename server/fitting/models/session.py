@@ -10,6 +10,7 @@ from hemicycle_core.brief import Fear, FlightWish, JobKind, Miss, Wish
 from hemicycle_core.flight import Firmness
 from hemicycle_core.flight.landing import EVERYDAY_FT
 from hemicycle_core.impact import Lie
+from hemicycle_core.runs import FULL, Ball
 from hemicycle_core.samples.day import DayKind
 from hemicycle_core.shots import FULL_SWING, Intent
 from shop.models import Bay, User
@@ -75,6 +76,11 @@ class FittingSession(ScopedModel):
     lie = models.CharField(
         max_length=12, blank=True, choices=words(Lie), help_text="What is hit from next; empty: as the surface says."
     )
+    length = models.CharField(max_length=14, default=FULL, help_text="How long a swing is asked for next.")
+    struck_ball = models.CharField(max_length=6, choices=words(Ball), default=Ball.OWN.value)
+    wind_mps = models.FloatField(default=0)
+    wind_from_deg = models.FloatField(default=0, help_text="0 against the shot, 90 from the right.")
+    tee_mm = models.PositiveSmallIntegerField(null=True, help_text="Height of the tee; null: not said.")
     swing = models.PositiveSmallIntegerField(
         default=1, help_text="Goes up when the player is told to swing otherwise: only shots since then count."
     )

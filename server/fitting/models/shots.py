@@ -5,6 +5,7 @@ from __future__ import annotations
 from common.scoped import ScopedModel
 from django.db import models
 from hemicycle_core.impact import Lie
+from hemicycle_core.runs import FULL, Ball
 from hemicycle_core.shots import FULL_SWING, READINGS, Intent, Strike
 
 from .bag import Build
@@ -51,6 +52,11 @@ class Run(ScopedModel):
     intent = models.CharField(max_length=8, choices=INTENTS, default=Intent.STOCK.value)
     lie = models.CharField(max_length=12, blank=True, choices=words(Lie), help_text="Empty: as the surface says.")
     swing = models.PositiveSmallIntegerField(default=1, help_text="The session's, when it was hit.")
+    length = models.CharField(max_length=14, default=FULL, help_text="How long the swing was.")
+    struck_ball = models.CharField(max_length=6, choices=words(Ball), default=Ball.OWN.value)
+    wind_mps = models.FloatField(default=0)
+    wind_from_deg = models.FloatField(default=0)
+    tee_mm = models.PositiveSmallIntegerField(null=True)
     imported = models.ForeignKey(ShotImport, on_delete=models.PROTECT, null=True)
 
 
@@ -75,6 +81,7 @@ class Shot(ScopedModel):
     void = models.JSONField(default=list, help_text="Readings that do not count, as the line of a shot.")
     strike = models.CharField(max_length=5, blank=True, choices=words(Strike))
     sources = models.JSONField(default=dict)
+    calm = models.JSONField(default=dict, help_text="Readings brought to calm air, where it was hit in wind.")
 
     club_speed_mps = models.FloatField(null=True)
     ball_speed_mps = models.FloatField(null=True)

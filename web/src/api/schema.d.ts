@@ -146,6 +146,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/builds/{build_id}/stated": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description What the player or the gauge says of a club; null or a field that is not sent leaves it as it is. */
+        put: operations["state_club"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/builds/{build_id}/what-if": {
         parameters: {
             query?: never;
@@ -985,6 +1002,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sessions/{session_id}/run": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description How long the next swings are, with which ball, off which tee, in which wind and air. */
+        put: operations["set_run"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sessions/{session_id}/shortlist": {
         parameters: {
             query?: never;
@@ -1402,6 +1436,8 @@ export interface components {
             headline: string;
             club_count: number;
         };
+        /** @enum {string} */
+        Ball: "own" | "hard" | "range";
         BayInRequest: {
             models_flight: boolean;
             /** Format: double */
@@ -1518,6 +1554,11 @@ export interface components {
             /** Format: double */
             set_loft_deg: number | null;
             /** Format: double */
+            measured_loft_deg: number | null;
+            own_shaft: string;
+            age_rounds: number | null;
+            wear: (components["schemas"]["Wear"] | components["schemas"]["NullEnum"]) | null;
+            /** Format: double */
             length_m: number | null;
             price: string | null;
             fixed: boolean;
@@ -1547,6 +1588,7 @@ export interface components {
             roll_known: boolean;
             out_of_favour: string;
             old_swing: number;
+            stock_swing: string;
             /** Format: double */
             miss_cost_m: number | null;
             /** Format: double */
@@ -2499,6 +2541,17 @@ export interface components {
             /** Format: double */
             short_most_m?: number | null;
         };
+        RunInRequest: {
+            length?: string | null;
+            ball?: (components["schemas"]["Ball"] | components["schemas"]["NullEnum"]) | null;
+            /** Format: double */
+            wind_mps?: number | null;
+            /** Format: double */
+            wind_from_deg?: number | null;
+            tee_mm?: number | null;
+            /** Format: double */
+            temperature_c?: number | null;
+        };
         SessionLine: {
             id: number;
             customer: components["schemas"]["Person"];
@@ -2538,6 +2591,13 @@ export interface components {
             protocol: string;
             intent: components["schemas"]["Intent"];
             lie: (components["schemas"]["Lie"] | components["schemas"]["NullEnum"]) | null;
+            length: string;
+            struck_ball: components["schemas"]["Ball"];
+            /** Format: double */
+            wind_mps: number;
+            /** Format: double */
+            wind_from_deg: number;
+            tee_mm: number | null;
             swing: number;
             day: components["schemas"]["DayKind"];
             day_words: string;
@@ -2650,6 +2710,9 @@ export interface components {
             protocol: string;
             intent: components["schemas"]["Intent"];
             lie: (components["schemas"]["Lie"] | components["schemas"]["NullEnum"]) | null;
+            apart: string;
+            /** Format: double */
+            as_hit_m: number | null;
             old_swing: boolean;
             misread: boolean;
             distance: boolean;
@@ -2703,6 +2766,25 @@ export interface components {
         };
         StandInState: {
             hitting: boolean;
+        };
+        StatedRequest: {
+            head_type?: (components["schemas"]["HeadType"] | components["schemas"]["NullEnum"]) | null;
+            /** Format: double */
+            stated_loft_deg?: number | null;
+            /** Format: double */
+            set_loft_deg?: number | null;
+            /** Format: double */
+            measured_loft_deg?: number | null;
+            /** Format: double */
+            lie_deg?: number | null;
+            /** Format: double */
+            bounce_deg?: number | null;
+            /** Format: double */
+            length_m?: number | null;
+            own_shaft?: string | null;
+            age_rounds?: number | null;
+            wear?: (components["schemas"]["Wear"] | components["schemas"]["NullEnum"]) | null;
+            stock_swing?: string | null;
         };
         /** @enum {string} */
         StatusEnum: "not_begun" | "open" | "agreed";
@@ -2759,6 +2841,11 @@ export interface components {
             altitude_m: number;
             /** Format: double */
             temperature_c: number;
+            length: string;
+            /** Format: double */
+            wind_mps: number;
+            /** Format: double */
+            wind_from_deg: number;
         };
         TeeClub: {
             name: string;
@@ -2861,6 +2948,8 @@ export interface components {
             at_first: string;
             shape: string;
         };
+        /** @enum {string} */
+        Wear: "fresh" | "some" | "worn";
         /** @enum {string} */
         WhatEnum: "heads" | "shafts";
         WhatIfOut: {
@@ -3252,6 +3341,34 @@ export interface operations {
         };
         responses: {
             201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionOut"];
+                };
+            };
+        };
+    };
+    state_club: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A revision that the reader has: shots that did not change after it are left out. */
+                "Since-Revision"?: number;
+            };
+            path: {
+                build_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["StatedRequest"];
+            };
+        };
+        responses: {
+            200: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -4792,6 +4909,34 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["RulesInRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionOut"];
+                };
+            };
+        };
+    };
+    set_run: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A revision that the reader has: shots that did not change after it are left out. */
+                "Since-Revision"?: number;
+            };
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["RunInRequest"];
             };
         };
         responses: {

@@ -298,6 +298,10 @@ export const change = {
 		got(client.POST("/api/sessions/{session_id}/clubs", { ...path(id), body })),
 	club: (build: number, body: ClubChange) =>
 		got(client.PUT("/api/builds/{build_id}", { params: { path: { build_id: build } }, body })),
+	state: (build: number, body: Schemas["StatedRequest"]) =>
+		got(client.PUT("/api/builds/{build_id}/stated", { params: { path: { build_id: build } }, body })),
+	run: (id: number, body: Schemas["RunInRequest"]) =>
+		got(client.PUT("/api/sessions/{session_id}/run", { ...path(id), body })),
 	drop: (build: number) =>
 		got(client.DELETE("/api/builds/{build_id}", { params: { path: { build_id: build } } })),
 	candidates: (id: number, candidates: CandidateBody[]) =>

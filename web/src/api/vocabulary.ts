@@ -251,6 +251,24 @@ export const VOCABULARY = {
   "path_deg",
   "face_deg"
  ],
+ "lengths": {
+  "full": "full",
+  "three_quarter": "three-quarter",
+  "half": "half",
+  "7:30": "to 7:30",
+  "9:00": "to 9:00",
+  "10:30": "to 10:30"
+ },
+ "balls": [
+  "own",
+  "hard",
+  "range"
+ ],
+ "wear": [
+  "fresh",
+  "some",
+  "worn"
+ ],
  "lies": [
   "mat",
   "tee",

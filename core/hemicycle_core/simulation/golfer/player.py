@@ -13,11 +13,13 @@ from ...bag import HeadType
 from ...errors import BadInput
 from ...flight import FAIRWAY, Air, Flight, FlightScales, Launch, fly, run_out
 from ...impact import SPEED_ACROSS_A_SET
+from ...runs import FULL
 from ...shots import Intent, Strike
 from ...units import METRES_PER_INCH
 from .club import Club
 from .ground import Ground, met
 from .impact import Delivery, Impact, strike_ball
+from .part import shortened
 
 Floats = NDArray[np.float64]
 
@@ -132,13 +134,14 @@ class Swinging:
         self._met: dict[Club, int] = {}
 
     def shots(
-        self, club: Club, count: int, *, known: bool = False, meant: Intent = Intent.STOCK
+        self, club: Club, count: int, *, known: bool = False, meant: Intent = Intent.STOCK, length: str = FULL
     ) -> list[dict[str, Any]]:
         """`count` shots as a good monitor outdoors would measure them: canonical units, and `strike`
-        where the shot was a miss. known: the player's own club, with no learning. meant: low, high or shaped."""
+        where the shot was a miss. known: the player's own club, with no learning. meant: low, high or shaped;
+        length: of the swing."""
         if count < 1:
             return []
-        swung = self.swing(club, count, known=known, meant=meant)
+        swung = self.swing(club, count, known=known, meant=meant, length=length)
         strikes = [None if kind < 0 else self._kinds[kind] for kind in swung.miss]
         columns = {key: values.tolist() for key, values in swung.readings.items()}
         return [
@@ -146,11 +149,13 @@ class Swinging:
             for row, strike in zip(zip(*columns.values(), strict=True), strikes, strict=True)
         ]
 
-    def swing(self, club: Club, count: int, *, known: bool = False, meant: Intent = Intent.STOCK) -> Swung:
+    def swing(
+        self, club: Club, count: int, *, known: bool = False, meant: Intent = Intent.STOCK, length: str = FULL
+    ) -> Swung:
         """The same as arrays. Each call draws its shots together: the same calls hit the same shots again, but 3 and
         then 2 are other shots than 5."""
         delivery, miss = self._deliver(club, count, known)
-        delivery = _as_meant(delivery, meant)
+        delivery = shortened(_as_meant(delivery, meant), length, self._ground_chance)
         delivery = met(delivery, club, self.ground, self.player.low_point_sd_mm, self._ground_chance)
         readings, flight = self._measure(delivery, strike_ball(delivery, club))
         return Swung(readings, flight, miss)

@@ -11,6 +11,8 @@ from hemicycle_core.judge import EFFECTS, ChangeKind
 from hemicycle_core.judge.feel import last_said
 from hemicycle_core.judge.held import held_on
 from hemicycle_core.rack.specification import Specification, detail, shaft_words
+from hemicycle_core.rack.stock import Wear
+from hemicycle_core.runs import Ball, ball_words
 from hemicycle_core.samples import certainty, cost_of_a_miss, pattern
 from hemicycle_core.samples.averages import average, smash, values_of
 from hemicycle_core.samples.day import DayKind, Then, day_of, day_words
@@ -29,7 +31,7 @@ from ...domain.session import JudgedSession
 from ...models import Build, FittingSession, Shot
 from ..schemas.bag import SpanOut
 from ..schemas.bay import ActLine, ActsOut, BuildOut, FeelOut, ShotOut
-from ..schemas.words import Intent, Liking
+from ..schemas.words import Liking
 
 QUESTIONS = new_cache()
 
@@ -41,6 +43,9 @@ def specification(build: Build) -> Specification:
         head=f"{head.maker} {head.model} {head.label}" if head else None,
         stated_loft_deg=build.stated_loft_deg,
         set_loft_deg=build.set_loft_deg,
+        measured_loft_deg=build.measured_loft_deg,
+        stock_swing=build.stock_swing,
+        own_shaft=build.own_shaft,
         lie_deg=build.made_club.lie_deg,
         bounce_deg=build.made_club.bounce_deg,
         work=tuple(each["words"] for each in build.work),
@@ -78,6 +83,10 @@ def present_build(judged: JudgedSession, build: Build) -> BuildOut:
         shaft=shaft_words(spec),
         stated_loft_deg=build.stated_loft_deg,
         set_loft_deg=build.set_loft_deg,
+        measured_loft_deg=build.measured_loft_deg,
+        own_shaft=build.own_shaft,
+        age_rounds=build.age_rounds,
+        wear=Wear(build.wear) if build.wear else None,
         length_m=build.length_m,
         price=spec.price,
         fixed=build.fixed,
@@ -99,6 +108,7 @@ def present_build(judged: JudgedSession, build: Build) -> BuildOut:
         wanted={target.quantity: SpanOut(target.low, target.high) for target in judged.wanted_of(build)},
         roll_known=not build.is_own and judged.measured_roll(build) is not None,
         out_of_favour=build.out_of_favour,
+        stock_swing=build.stock_swing,
         old_swing=sum(shot.stock and shot.old_swing for shot in shots),
         miss_cost_m=cost_of_a_miss(shots),
         longest_m=max(carries, default=None),
@@ -139,13 +149,14 @@ def _cautions(build: Build) -> list[str]:
 
 def drawn_shot(session: FittingSession, shot: Shot) -> dict[str, Any]:
     """A shot by itself, as screens draw it before anything is read anew."""
-    return asdict(present_shot(shot, swing=session.swing))
+    mine = Shot.objects.of(session.shop_id).filter(session=session, run__struck_ball=Ball.OWN)
+    usual = Ball.OWN if shot.run.struck_ball == Ball.OWN or mine.exists() else Ball(shot.run.struck_ball)
+    return asdict(present_shot(shot, known=core_shot(shot, session.swing, shot.run.build.stock_swing, usual)))
 
 
-def present_shot(shot: Shot, usual: Mapping[str, Source] | None = None, *, swing: int) -> ShotOut:
-    """usual: the sources that need not be named; without them all but measured ones are. swing: the session's by
+def present_shot(shot: Shot, usual: Mapping[str, Source] | None = None, *, known: CoreShot) -> ShotOut:
+    """usual: the sources that need not be named; without them all but measured ones are. known: what the shot says by
     now."""
-    known = core_shot(shot, swing)
     usual = usual or {}
     return ShotOut(
         id=shot.pk,
@@ -157,13 +168,15 @@ def present_shot(shot: Shot, usual: Mapping[str, Source] | None = None, *, swing
         aside_reason=shot.aside_reason,
         strike=Strike(shot.strike) if shot.strike else None,
         protocol=shot.run.protocol,
-        intent=Intent(shot.run.intent),
+        intent=known.intent,
         lie=known.lie if shot.run.lie else None,
+        apart=known.apart,
+        as_hit_m=shot.carry_m if shot.calm else None,
         old_swing=known.old_swing,
         misread=shot.misread,
         distance="carry_m" not in shot.void,
         line="offline_m" not in shot.void,
-        readings={key: round(value, 4) for key, value in shot.readings.items()},
+        readings={key: round(value, 4) for key, value in known.values.items()},
         check_club=shot.check_club,
         instead=shot.instead_id,
         sources={key: source for key, source in known.sources.items() if source is not usual.get(key, Source.MEASURED)},
@@ -213,9 +226,10 @@ def questions(judged: JudgedSession) -> dict[int, str]:
 
 
 def about_the_monitor(judged: JudgedSession) -> str:
-    """What is to be said of the bay's monitor, once for all shots."""
+    """What is to be said of the bay's monitor and of the ball, once for all shots."""
     rows = judged.rows
-    return smash_doubted([(rows.shots_of(build), HeadType(build.head_type)) for build in rows.builds])
+    doubted = smash_doubted([(rows.shots_of(build), HeadType(build.head_type)) for build in rows.builds])
+    return " ".join(words for words in (doubted, ball_words(rows.ball)) if words)
 
 
 def day(judged: JudgedSession) -> str:
@@ -233,8 +247,7 @@ def day(judged: JudgedSession) -> str:
 def steady(judged: JudgedSession) -> Steadiness:
     """Whether the player is still the same; learning is looked for with a candidate in hand."""
     rows = judged.rows
-    swing = rows.session.swing
-    hit = ((shot.run.build_id, core_shot(shot, swing)) for shot in rows.shots if shot.run.imported_id is None)
+    hit = ((shot.run.build_id, known) for shot, known in rows.in_order if shot.run.imported_id is None)
     strange = next((build.pk for build in rows.candidates if build.pk == rows.session.in_hand_id), None)
     lengths = {build.pk: build.length_in_a_set_m for build in rows.builds}
     return steadiness([(build, shot) for build, shot in hit if shot.kept], lengths, strange)

@@ -195,7 +195,7 @@ def present_what_if(judged: JudgedSession, build: Build) -> WhatIfOut:
     sleeve = build.head.sleeve_deg if build.head else 0.0
     hit = HitClub(
         lie_deg=(build.head.lie_deg if build.head else None) or USUAL_LIE_DEG,
-        loft_deg=build.set_loft_deg,
+        loft_deg=build.loft_deg,
         head_type=HeadType(build.head_type),
         left_handed=judged.rows.left_handed,
     )

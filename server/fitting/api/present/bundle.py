@@ -112,13 +112,14 @@ def _shot(shot: Shot, known: CoreShot, models_flight: bool) -> dict[str, Any]:
         key: Source.MODELLED if models_flight and key in FLIGHT_READINGS else Source.MEASURED for key in shot.sources
     }
     return {
-        "readings": shot.readings,
-        "sources": {key: source for key, source in shot.sources.items() if source != usual[key]},
+        "readings": dict(known.values),
+        "sources": {key: source for key, source in known.sources.items() if source != usual[key]},
         "aside": shot.aside,
         "aside_reason": shot.aside_reason,
         "strike": shot.strike or None,
-        "intent": shot.run.intent,
-        "protocol": shot.run.protocol,
+        "intent": known.intent,
+        "protocol": known.protocol,
+        "apart": known.apart,
         "lie": known.lie.value if known.lie else None,
         "old_swing": known.old_swing,
         "misread": shot.misread,

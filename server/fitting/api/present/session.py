@@ -9,6 +9,7 @@ from django.db.models import Count, Q, QuerySet
 from hemicycle_core.bag import GapRule
 from hemicycle_core.impact import Lie
 from hemicycle_core.judge.advice import next_step
+from hemicycle_core.runs import Ball
 from hemicycle_core.samples.day import DayKind
 from hemicycle_core.shots import Intent
 
@@ -63,6 +64,11 @@ def present_session(judged: JudgedSession, *, since: int = 0) -> SessionOut:
         protocol=session.protocol,
         intent=Intent(session.intent),
         lie=Lie(session.lie) if session.lie else None,
+        length=session.length,
+        struck_ball=Ball(session.struck_ball),
+        wind_mps=session.wind_mps,
+        wind_from_deg=session.wind_from_deg,
+        tee_mm=session.tee_mm,
         swing=session.swing,
         day=DayKind(session.day),
         day_words=day(judged),
@@ -74,7 +80,7 @@ def present_session(judged: JudgedSession, *, since: int = 0) -> SessionOut:
         builds=[present_build(judged, build) for build in (*rows.own, *rows.candidates)],
         usual_sources=usual,
         shots=[
-            present_shot(shot, usual, swing=session.swing) for shot in rows.shots if not part or shot.revision > since
+            present_shot(shot, usual, known=known) for shot, known in rows.in_order if not part or shot.revision > since
         ],
         questions={str(shot): sentence for shot, sentence in questions(judged).items()},
         bag=present_bag(judged),

@@ -5,7 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass, field
 
 from ...actions.targets import Named
-from .words import Firmness, FlightWish, GapOrder, GapRule, HeadType, Liking, Wish
+from .words import Firmness, FlightWish, GapOrder, GapRule, HeadType, Liking, Wear, Wish
 
 
 @dataclass
@@ -189,3 +189,20 @@ class ClubChange:
     fixed: bool = False
     liking: Liking = Liking.NEUTRAL
     out_of_favour: str = ""
+
+
+@dataclass
+class Stated:
+    """What is stated or measured of a club; only what is sent changes. Lofts, lie and bounce in degrees."""
+
+    head_type: HeadType | None = None
+    stated_loft_deg: float | None = None
+    set_loft_deg: float | None = None
+    measured_loft_deg: float | None = None
+    lie_deg: float | None = None
+    bounce_deg: float | None = None
+    length_m: float | None = None
+    own_shaft: str | None = None
+    age_rounds: int | None = None
+    wear: Wear | None = None
+    stock_swing: str | None = None

@@ -9,7 +9,7 @@ from hemicycle_core.judge import ChangeKind
 from hemicycle_core.judge.held import Held
 
 from .bag import SpanOut
-from .words import CarryFrom, DayKind, HeadType, Intent, Lie, Liking, Source, Strike
+from .words import Ball, CarryFrom, DayKind, HeadType, Intent, Lie, Liking, Source, Strike, Wear
 
 
 @dataclass
@@ -45,6 +45,10 @@ class BuildOut:
     shaft: str
     stated_loft_deg: float | None
     set_loft_deg: float | None
+    measured_loft_deg: float | None
+    own_shaft: str
+    age_rounds: int | None
+    wear: Wear | None
     length_m: float | None
     price: str | None
     fixed: bool
@@ -67,6 +71,7 @@ class BuildOut:
     roll_known: bool
     out_of_favour: str
     old_swing: int
+    stock_swing: str
     miss_cost_m: float | None
     longest_m: float | None
     shortest_m: float | None
@@ -91,6 +96,8 @@ class ShotOut:
     """lie: where it was said; old_swing: from before the swing was changed. counts: its distance is one that the
     carry is made from. intent: what was meant, in the test that protocol names. misread: counts for nothing.
     distance, line: whether these count. sources: only those that are not the usual ones of the session.
+    apart: why it is no stock
+    shot otherwise, as its swing or ball; as_hit_m: its carry as measured, where wind was taken out of the readings.
     check_club: why it may have been hit with another club, instead: which; empty where that is sure."""
 
     id: int
@@ -104,6 +111,8 @@ class ShotOut:
     protocol: str
     intent: Intent
     lie: Lie | None
+    apart: str
+    as_hit_m: float | None
     old_swing: bool
     misread: bool
     distance: bool
@@ -262,3 +271,15 @@ class ActsOut:
     undo: str
     redo: str
     trail: list[ActLine]
+
+
+@dataclass
+class RunIn:
+    """What the next shots are hit with; null leaves it as it is. tee_mm: 0 for not said."""
+
+    length: str | None = None
+    ball: Ball | None = None
+    wind_mps: float | None = None
+    wind_from_deg: float | None = None
+    tee_mm: int | None = None
+    temperature_c: float | None = None

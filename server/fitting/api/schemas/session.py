@@ -13,19 +13,19 @@ from .bench import VerdictOut
 from .brief import BriefOut
 from .imports import ImportedFile
 from .player import PlayerOut
-from .words import DayKind, GapRule, Intent, Lie, Source, Status
+from .words import Ball, DayKind, GapRule, Intent, Lie, Source, Status
 
 
 @dataclass
 class SessionOut:
     """revision: goes up with every change and shot. shots_since: the revision after which the shots here changed, 0
-    when they are all of them. usual_sources: of readings, where not measured. questions: of shots that look unlike the
-    others, by id. frozen: shown as it was when it was agreed.
-    least_shots: before anything is said of a build. bay_is_here: shots of
-    the bay come to this session; bay_serves: the customer they come to, empty for nobody. swing: goes up when the
-    player is told to swing otherwise. day: as the fitter said, day_words: what is said of it. pinned: the shot to copy.
-    monitor: what is to be said of the bay's monitor. columns: what the Bench reads out, in order; empty for the
-    usual. player: the player's own screen, None where none was set up."""
+    when they are all of them. usual_sources: of readings, where not measured. questions: of shots that look unlike
+    the others, by id. frozen: shown as it was when it was agreed. least_shots: before anything is said of a build.
+    bay_is_here: shots of the bay come to this session; bay_serves: the customer they come to, empty for nobody.
+    length, struck_ball, wind (from_deg: 0 against the shot, 90 from the right), tee_mm: of the next run. swing:
+    goes up when the player is told to swing otherwise. day: as the fitter said, day_words: what is said of it.
+    pinned: the shot to copy. monitor: what is to be said of the bay's monitor. columns: what the Bench reads out,
+    in order; empty for the usual. player: the player's own screen, None where none was set up."""
 
     id: int
     revision: int
@@ -50,6 +50,11 @@ class SessionOut:
     protocol: str
     intent: Intent
     lie: Lie | None
+    length: str
+    struck_ball: Ball
+    wind_mps: float
+    wind_from_deg: float
+    tee_mm: int | None
     swing: int
     day: DayKind
     day_words: str

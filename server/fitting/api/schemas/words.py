@@ -10,6 +10,8 @@ from hemicycle_core.flight import Firmness
 from hemicycle_core.impact import Lie
 from hemicycle_core.judge import Kind, Liking, Metric
 from hemicycle_core.judge.feel import PlayerMode
+from hemicycle_core.rack.stock import Wear
+from hemicycle_core.runs import Ball
 from hemicycle_core.samples.day import DayKind
 from hemicycle_core.shots import Intent, Source, Strike
 
@@ -20,7 +22,7 @@ ShapeWord = Literal["any", "straight", "draw", "fade"]
 CourseWord = Literal["home", "trip", "season"]
 
 __all__ = [
-    "CarryFrom", "CourseWord", "DayKind", "Fear", "Firmness", "FlightWish", "GapOrder", "GapRule", "HeadType", "Intent",
-    "JobKind", "Kind", "Lie", "Liking", "Metric", "Miss", "PlayerMode", "ShapeWord", "Source", "Status", "Strike",
-    "Wish",
+    "Ball", "CarryFrom", "CourseWord", "DayKind", "Fear", "Firmness", "FlightWish", "GapOrder", "GapRule",
+    "HeadType", "Intent", "JobKind", "Kind", "Lie", "Liking", "Metric", "Miss", "PlayerMode", "ShapeWord", "Source",
+    "Status", "Strike", "Wear", "Wish",
 ]  # fmt: skip

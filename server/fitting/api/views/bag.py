@@ -11,7 +11,7 @@ from rest_framework.views import APIView
 
 from ...actions import builds, targets
 from ..answers import changed, documented_change
-from ..schemas.bag import ClubChange, ClubIn, GapIn, RulesIn, TargetIn
+from ..schemas.bag import ClubChange, ClubIn, GapIn, RulesIn, Stated, TargetIn
 
 
 class GapView(APIView):
@@ -84,3 +84,12 @@ class BuildView(APIView):
     def delete(self, request: Request, build_id: int) -> Response:
         """Out of the bag or off the stand; its shots stay on record."""
         return changed(request, builds.drop_club(actor_of(request), build_id).session_id)
+
+
+class StatedView(APIView):
+    @documented_change(Stated, name="state_club", tags=["bag"])
+    def put(self, request: Request, build_id: int) -> Response:
+        """What the player or the gauge says of a club; null or a field that is not sent leaves it as it is."""
+        stated = {key: value for key, value in vars(given(request, Stated)).items() if value is not None}
+        build = builds.state_club(actor_of(request), build_id, stated)
+        return changed(request, build.session_id)

@@ -31,6 +31,7 @@ from ..schemas.bay import (
     MoveIn,
     OtherwiseIn,
     PinIn,
+    RunIn,
     SettingIn,
     ShotsIn,
     StrikeIn,
@@ -158,6 +159,15 @@ class LieView(APIView):
     def put(self, request: Request, session_id: int) -> Response:
         """What the next shots are hit from."""
         sessions.hit_from(actor_of(request), session_id, lie=given(request, LieIn).lie)
+        return changed(request, session_id)
+
+
+class RunView(APIView):
+    @documented_change(RunIn, name="set_run", tags=["bay"])
+    def put(self, request: Request, session_id: int) -> Response:
+        """How long the next swings are, with which ball, off which tee, in which wind and air."""
+        wanted = sessions.NextRun(**vars(given(request, RunIn)))
+        sessions.set_run(actor_of(request), session_id, wanted)
         return changed(request, session_id)
 
 

@@ -7,6 +7,7 @@ import { questionOf, shotsOf } from "../../session/select";
 import { typedYards } from "../../ui/typed";
 import { type Metres, metresOf, toYards, yd } from "../../ui/units";
 import { gapChange } from "./Rules";
+import { Stated } from "./Stated";
 
 const text = (metres: Metres | null) => (metres === null ? "" : String(Math.round(toYards(metres))));
 
@@ -159,6 +160,7 @@ export function ClubCard({
 						{build.out_of_favour && why === build.out_of_favour ? "Back in favour" : "Out of favour"}
 					</button>
 				</form>
+				<Stated build={build} act={act} />
 				<div className="flex items-center justify-between">
 					<label className="flex min-h-9 items-center gap-2 text-sm">
 						<input

@@ -4,9 +4,9 @@
 import { fireEvent, screen, waitFor } from "@testing-library/react";
 import { useState } from "react";
 import { afterEach, expect, test } from "vitest";
-import type { Session } from "../../api/client";
+import type { Build, Session } from "../../api/client";
 import type { PlaceProps } from "../../session/place";
-import { session, shot } from "../../tests/session";
+import { m, session, shot } from "../../tests/session";
 import { changes, clear, draw, serve, show } from "../../tests/stage";
 import { Said } from "../../ui/Said";
 import { typedNumber, typedYards } from "../../ui/typed";
@@ -139,7 +139,7 @@ test("a club goes out of favour with its reason, and comes back", async () => {
 test("nothing of an agreed bag can be changed", () => {
 	serve({});
 	show(card(), { ...session, status: "agreed" });
-	expect(screen.getByRole("group").hasAttribute("disabled")).toBe(true);
+	expect((screen.getAllByRole("group")[0] as HTMLElement).hasAttribute("disabled")).toBe(true);
 });
 
 test("a target that is no number is not sent and can be corrected; one that is refused stays open", async () => {
@@ -156,4 +156,40 @@ test("a target that is no number is not sent and can be corrected; one that is r
 		expect(changes(sent)[0]?.body).toMatchObject({ low: toMetres(178), quantity: "carry_m" }),
 	);
 	expect(value("Carry from")).toBe("178");
+});
+
+test("what a club is can be stated; what was assumed says so, and nonsense is refused where it is typed", async () => {
+	const sent = serve({ "PUT /api/builds/1/stated": session });
+	const assumed = {
+		...session.builds[0],
+		assumed: ["length_m"],
+		length_m: m(0.9652),
+		set_loft_deg: 27,
+	} as Build;
+	draw(
+		<ClubCard
+			session={session}
+			build={{ ...assumed, id: 1 }}
+			act={(go) => void go()}
+			busy={false}
+			onClose={() => undefined}
+		/>,
+	);
+	const length = screen.getByLabelText(/^Length, in/) as HTMLInputElement;
+	expect(length.value).toBe("38");
+	expect(length.closest("label")?.textContent).toContain("assumed");
+	fireEvent.change(length, { target: { value: "long" } });
+	fireEvent.click(screen.getByRole("button", { name: "State it" }));
+	expect(screen.getByRole("alert").textContent).toContain("“long” is no number");
+	fireEvent.change(length, { target: { value: "38,5" } });
+	fireEvent.change(screen.getByLabelText("Loft on the gauge, °"), { target: { value: "26.5" } });
+	fireEvent.change(screen.getByLabelText("Stock swing"), { target: { value: "eased" } });
+	fireEvent.click(screen.getByRole("button", { name: "State it" }));
+	await waitFor(() =>
+		expect(changes(sent)[0]?.body).toEqual({
+			length_m: expect.closeTo(0.9779, 4),
+			measured_loft_deg: 26.5,
+			stock_swing: "eased",
+		}),
+	);
 });

@@ -1,8 +1,7 @@
 /** Hitting: the build in hand, the last shot large, its place against the window, what to hit next. */
 import { useMemo, useState } from "react";
-import type { Build, DayKind, Lie, Session, Shot } from "../../api/client";
+import type { Build, DayKind, Session, Shot } from "../../api/client";
 import { change, useActs, useBench } from "../../api/session";
-import { VOCABULARY } from "../../api/vocabulary";
 import { type Command, CommandBar, useCommands } from "../../commands/commands";
 import { CarryMap } from "../../instruments/carry-map/CarryMap";
 import { SideView } from "../../instruments/flight-board/FlightBoard";
@@ -17,6 +16,7 @@ import { Acts, type AllOf, CheckClub, called, Selection, TrailSheet } from "./Ac
 import { NewSetting, PickBuild, WantedShot } from "./Dialogs";
 import { Copy, InHand, LastShot, ShotRow, SoFar } from "./LastShot";
 import { FeltSheet, nextMode, PlayerPanel, PlayerSheet, showing } from "./PlayerPanel";
+import { after, BALLS, hitFrom, hitWith, LENGTHS, LIES, RunBar, RunSheet } from "./RunBar";
 import { BayStand } from "./Stand";
 import { StandInPanel } from "./StandInPanel";
 import { Tray } from "./Tray";
@@ -30,9 +30,6 @@ const TAGS = [
 	{ strike: "fat", key: "y" },
 ] as const;
 
-/** From these a shot speaks for the club. */
-const CLEAN: readonly Lie[] = VOCABULARY.cleanLies;
-const LIES: (Lie | null)[] = [null, ...VOCABULARY.lies];
 const DAYS: DayKind[] = ["usual", "fast", "slow"];
 
 /** A session in which some shots are otherwise. */
@@ -66,9 +63,9 @@ function useShotsInWork(session: Session, build: Build | undefined) {
 export function Bay({ session, act, busy, live }: PlaceProps) {
 	const build = buildOf(session, session.in_hand);
 	const { shots, shot, selected, touch, turn, step, select } = useShotsInWork(session, build);
-	const [dialog, setDialog] = useState<"setting" | "move" | "wanted" | "player" | "felt" | "trail" | null>(
-		null,
-	);
+	const [dialog, setDialog] = useState<
+		"setting" | "move" | "wanted" | "player" | "felt" | "trail" | "run" | null
+	>(null);
 	const told = useActs(session);
 	const acts = told.data;
 	// What was just done is not in it yet: then the server is asked, and says so where there is nothing.
@@ -105,11 +102,6 @@ export function Bay({ session, act, busy, live }: PlaceProps) {
 		act(
 			() => change.inHand(session.id, id),
 			(seen) => ({ ...seen, in_hand: id }),
-		);
-	const from = (lie: Lie | null) =>
-		act(
-			() => change.hitFrom(session.id, lie),
-			(seen) => ({ ...seen, lie }),
 		);
 	const commands: Command[] = [
 		...TAGS.map((tag) => ({
@@ -308,7 +300,34 @@ export function Bay({ session, act, busy, live }: PlaceProps) {
 			shown: "R",
 			group: "Now and then",
 			blocked: agreed ? "The session is agreed" : undefined,
-			run: () => from(LIES[(LIES.indexOf(session.lie) + 1) % LIES.length] ?? null),
+			run: () => act(...hitFrom(session, after(LIES, session.lie))),
+		},
+		{
+			id: "length",
+			name: "A longer or shorter swing",
+			keys: "-",
+			shown: "−",
+			group: "Now and then",
+			blocked: agreed ? "The session is agreed" : undefined,
+			run: () => act(...hitWith(session, { length: after(LENGTHS, session.length) })),
+		},
+		{
+			id: "ball",
+			name: "Another ball",
+			keys: "=",
+			shown: "=",
+			group: "Now and then",
+			blocked: agreed ? "The session is agreed" : undefined,
+			run: () => act(...hitWith(session, { ball: after(BALLS, session.struck_ball) })),
+		},
+		{
+			id: "run",
+			name: "Wind, tee and air",
+			keys: "/",
+			shown: "/",
+			group: "Now and then",
+			blocked: agreed ? "The session is agreed" : undefined,
+			run: () => setDialog("run"),
 		},
 		{
 			id: "player",
@@ -357,33 +376,7 @@ export function Bay({ session, act, busy, live }: PlaceProps) {
 			<BayStand session={session} span={span} onTake={(id) => !agreed && take(id)} />
 			<section className="flex min-w-0 flex-col gap-4 p-5">
 				<InHand session={session} build={build} live={live} />
-				<p className="flex flex-wrap items-center gap-x-4 gap-y-1 text-[15px]" data-testid="run-bar">
-					<label className="flex items-center gap-2">
-						<span className="quiet">
-							<span className="key">R</span> from
-						</span>
-						<select
-							className="select h-9 w-40"
-							aria-label="What is hit from next"
-							value={session.lie ?? ""}
-							disabled={agreed}
-							onChange={(event) => from((event.target.value || null) as Lie | null)}
-						>
-							<option value="">{session.surface}</option>
-							{VOCABULARY.lies.map((lie) => (
-								<option key={lie} value={lie}>
-									{lie.replace("_", " ")}
-								</option>
-							))}
-						</select>
-					</label>
-					<span>
-						<span className="quiet">swing</span> {session.intent}
-					</span>
-					{session.lie && !CLEAN.includes(session.lie) && (
-						<span className="quiet">Says what the lie does: not counted in what the club does.</span>
-					)}
-				</p>
+				<RunBar session={session} agreed={agreed} act={act} onMore={() => setDialog("run")} />
 				<Tray session={session} build={build} />
 				<p className="font-semibold xl:hidden">{session.next}</p>
 				{build && shot ? (
@@ -474,6 +467,7 @@ export function Bay({ session, act, busy, live }: PlaceProps) {
 			{dialog === "setting" && build && (
 				<NewSetting build={build} act={act} onClose={() => setDialog(null)} />
 			)}
+			{dialog === "run" && <RunSheet session={session} act={act} onClose={() => setDialog(null)} />}
 			{dialog === "trail" && <TrailSheet acts={acts} onClose={() => setDialog(null)} />}
 			{dialog === "player" && <PlayerSheet session={session} act={act} onClose={() => setDialog(null)} />}
 			{dialog === "felt" && (

@@ -1,5 +1,6 @@
-import type { Build, Session, Shot } from "../../api/client";
+import type { Build, Lie, Session, Shot } from "../../api/client";
 import { useStandIn } from "../../api/session";
+import { VOCABULARY } from "../../api/vocabulary";
 import { Gate } from "../../instruments/gate/Gate";
 import type { Span } from "../../instruments/scale";
 import { wantedOf, windowFor } from "../../session/gates";
@@ -89,6 +90,11 @@ export function LastShot({
 								: [shot.strike, markOf(shot)].filter(Boolean).join(", ")}
 						</p>
 					)}
+					{shot.as_hit_m !== null && (
+						<p className="quiet text-[17px]">
+							as hit {yd(shot.as_hit_m)}, without the wind {yd(metresOf(shot.readings, "carry_m"))}
+						</p>
+					)}
 					{question && <p className="hole-text text-[17px]">Odd: {question}</p>}
 				</div>
 			</div>
@@ -145,6 +151,7 @@ const SHOWN = [
 	"club_speed_mps",
 	"offline_m",
 ] as const;
+const CLEAN: readonly Lie[] = VOCABULARY.cleanLies;
 const DELIVERY = ["path_deg", "face_deg", "attack_deg"] as const;
 
 function smashOf({ readings }: Shot): number | null {
@@ -220,7 +227,8 @@ export function SoFar({ build }: { build: Build }) {
 function markOf(shot: Shot): string {
 	if (shot.misread) return "misread";
 	if (shot.old_swing) return "old swing";
-	if (shot.lie && !shot.counts) return shot.lie.replace("_", " ");
+	if (shot.lie && !CLEAN.includes(shot.lie)) return shot.lie.replace("_", " ");
+	if (shot.apart) return shot.apart;
 	if (shot.intent !== "stock") return shot.intent;
 	if (!shot.line) return "no line";
 	return shot.distance ? "" : "no carry";

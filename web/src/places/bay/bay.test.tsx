@@ -361,3 +361,39 @@ test("a tray that someone else has filed meanwhile says so, and offers nothing m
 	await waitFor(() => expect(screen.queryByRole("button", { name: "They were hit with A" })).toBeNull());
 	expect(screen.queryByText(/^0 shots/)).toBeNull();
 });
+
+test("the run bar says what holds now: swing, ball and wind, each changed by one key or touch", async () => {
+	const sent = serve({ "PUT /api/sessions/7/run": inHand });
+	show(Bay, { ...inHand, indoor: false, wind_mps: 4, wind_from_deg: 90 });
+	expect(screen.getByTestId("run-bar").textContent).toContain("9 mph from the right");
+	press("-");
+	press("=");
+	await waitFor(() =>
+		expect(changes(sent).map((each) => each.body)).toEqual([{ length: "three_quarter" }, { ball: "hard" }]),
+	);
+	fireEvent.change(screen.getByLabelText("How long the next swings are"), { target: { value: "9:00" } });
+	await waitFor(() => expect(changes(sent)[2]?.body).toEqual({ length: "9:00" }));
+	press("/");
+	const field = (label: string) => screen.getByLabelText(label, { selector: "input, select" });
+	fireEvent.change(field("Wind in mph"), { target: { value: "11,2" } });
+	fireEvent.change(field("Where the wind comes from"), { target: { value: "180" } });
+	fireEvent.change(field("Height of the tee in millimetres"), { target: { value: "25" } });
+	fireEvent.click(screen.getByRole("button", { name: "From the next shot on", hidden: true }));
+	await waitFor(() =>
+		expect(changes(sent)[3]?.body).toEqual({
+			wind_mps: expect.closeTo(5.007, 2),
+			wind_from_deg: 180,
+			tee_mm: 25,
+			temperature_c: inHand.temperature_c,
+		}),
+	);
+});
+
+test("a shot that is kept apart says why, and one hit in wind what it carried as it was hit", () => {
+	serve({});
+	const half = { ...shot(11, 4, 90), apart: "half swing", counts: false };
+	const windy = { ...shot(12, 4, 181), as_hit_m: toMetres(169) };
+	show(Bay, { ...inHand, shots: [half, windy] });
+	expect(screen.getByRole("button", { name: /^Shot 1/ }).textContent).toContain("half swing");
+	expect(screen.getByText("as hit 169, without the wind 181")).not.toBeNull();
+});

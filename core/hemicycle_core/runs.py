@@ -1,0 +1,114 @@
+"""What a run of shots was hit with beside the club: how long a swing, which ball, in which wind; and which of its shots
+speak for the club's stock figures."""
+
+from __future__ import annotations
+
+import re
+from collections.abc import Mapping
+from dataclasses import dataclass
+from enum import StrEnum
+
+import numpy as np
+
+from .errors import BadInput
+from .flight import Air, Launch
+from .flight.other_air import in_other_air
+from .shots import LAUNCH, Intent
+
+FULL = "full"
+THREE_QUARTER, HALF = "three_quarter", "half"
+OFFERED = (FULL, THREE_QUARTER, HALF, "7:30", "9:00", "10:30")
+_CLOCK = re.compile(r"(6|7|8|9|10|11):(00|30)")
+BY_EFFORT = (Intent.EASED, Intent.HARD)  # swings of full length that are named by what was meant
+MOST_WIND_MPS = 15.0  # what is still played and fitted in
+
+
+class Ball(StrEnum):
+    """What is hit, as far as it changes a flight."""
+
+    OWN = "own"  # the player's, or one like it: what the figures are meant for
+    HARD = "hard"  # a hard cover: less spin from the short clubs
+    RANGE = "range"  # flies as it was made and is worn: nobody knows
+
+
+def swing_length(words: str) -> str:
+    """A length of swing. Raises BadInput for one that there is not."""
+    if words in (FULL, THREE_QUARTER, HALF) or _CLOCK.fullmatch(words):
+        return words
+    raise BadInput(
+        "A swing is full, three-quarter or half, or a clock position of the left arm from 6:00 to 11:30.",
+        field="length",
+    )
+
+
+def swing_words(words: str) -> str:
+    """As it is read out."""
+    return f"to {words}" if ":" in words else words.replace("_", "-")
+
+
+def stock_swing(words: str) -> str:
+    """A swing that may be named as a club's stock one: a length, eased or hard."""
+    return words if words in {each.value for each in BY_EFFORT} else swing_length(words)
+
+
+@dataclass(frozen=True)
+class Speaks:
+    """What a shot says. intent: as it counts; apart: why it says nothing of the stock figures; empty where it does."""
+
+    intent: Intent
+    apart: str
+
+
+def speaks(*, length: str, intent: Intent, stock: str, other_ball: str, in_wind: bool) -> Speaks:
+    """What a shot of a run says of its club.
+
+    stock: the swing that is the club's stock one, full where none was named; an eased swing that is played as stock
+    counts as stock. other_ball: than the one the figures are of; empty for that one. in_wind: hit in wind, and not
+    brought to calm air.
+    """
+    swung = length if length != FULL or intent not in BY_EFFORT else intent.value
+    if swung == stock and intent in BY_EFFORT:
+        intent = Intent.STOCK
+    elif swung != stock and intent is Intent.STOCK:
+        return Speaks(intent, f"{swing_words(swung)} swing")
+    elif length != FULL and swung != stock:
+        return Speaks(intent, f"{swing_words(length)} swing")
+    if other_ball:
+        return Speaks(intent, f"{other_ball} ball")
+    return Speaks(intent, "in the wind" if in_wind else "")
+
+
+def check_wind(mps: float, from_deg: float) -> None:
+    """Raise BadInput for a wind that nobody is fitted in. from_deg: 0 against the shot, 90 from the right."""
+    if not 0 <= mps <= MOST_WIND_MPS:
+        raise BadInput(f"Wind lies between 0 and {MOST_WIND_MPS * 2.23694:.0f} mph here.", field="wind_mps")
+    if not 0 <= from_deg < 360:
+        raise BadInput("Where the wind comes from is an angle from 0 to 359°.", field="wind_from_deg")
+
+
+MOVED = ("carry_m", "offline_m", "peak_m", "landing_deg", "hang_s")
+
+
+def in_calm(values: Mapping[str, float], air: Air) -> dict[str, float]:
+    """Readings of a shot that was hit in wind, as they would have been in calm air of that day; total with its own
+    roll. Empty where its launch is not known, so that it cannot be told."""
+    if not values.keys() >= {*LAUNCH, "carry_m"} or values["carry_m"] <= 0:
+        return {}
+    ball, rises, spin = ([values[key]] for key in LAUNCH)
+    launch = Launch(ball, rises, spin, [values.get("direction_deg", 0.0)], [values.get("axis_deg", 0.0)])
+    now = Air(altitude_m=air.altitude_m, temperature_c=air.temperature_c)
+    carry, offline, peak, landing, hang = ([values.get(key, np.nan)] for key in MOVED)
+    moved = in_other_air(
+        launch, was=air, now=now, carry_m=carry, offline_m=offline, peak_m=peak, landing_deg=landing, hang_s=hang
+    )
+    calm = {key: float(getattr(moved, key)[0]) for key in MOVED if key in values}
+    if "total_m" in values:
+        calm["total_m"] = values["total_m"] + calm["carry_m"] - values["carry_m"]
+    return calm
+
+
+def ball_words(usual: Ball) -> str:
+    """What is to be said where a session was hit with another ball than the player's; empty for that one."""
+    if usual is Ball.OWN:
+        return ""
+    return f"All of it was hit with {usual.value} balls: the yardages are theirs, not those of the ball that is played."

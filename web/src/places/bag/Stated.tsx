@@ -1,0 +1,164 @@
+/** What a club is, as it is stated or measured; what its name made us assume says so until it is. */
+import { useState } from "react";
+import type { Build, HeadType, Wear } from "../../api/client";
+import { change } from "../../api/session";
+import { VOCABULARY } from "../../api/vocabulary";
+import type { PlaceProps } from "../../session/place";
+import { Said } from "../../ui/Said";
+import { typedNumber } from "../../ui/typed";
+import { figure } from "../../ui/units";
+
+const METRES_PER_INCH = 0.0254;
+const HEADS: Record<string, string> = VOCABULARY.heads;
+const SWINGS: Record<string, string> = { ...VOCABULARY.lengths, eased: "eased", hard: "hard" };
+
+/** A figure of a club: its label, what it is now as it is typed, and how what is typed travels. */
+interface Figure {
+	field:
+		| "stated_loft_deg"
+		| "set_loft_deg"
+		| "measured_loft_deg"
+		| "lie_deg"
+		| "bounce_deg"
+		| "length_m"
+		| "age_rounds";
+	label: string;
+	unit: string;
+	now: (build: Build) => number | null;
+	sent?: (typed: number) => number;
+}
+const FIGURES: Figure[] = [
+	{ field: "stated_loft_deg", label: "Loft stated", unit: "°", now: (build) => build.stated_loft_deg },
+	{ field: "set_loft_deg", label: "Loft as set", unit: "°", now: (build) => build.set_loft_deg },
+	{
+		field: "measured_loft_deg",
+		label: "Loft on the gauge",
+		unit: "°",
+		now: (build) => build.measured_loft_deg,
+	},
+	{ field: "lie_deg", label: "Lie", unit: "°", now: (build) => build.lie_deg },
+	{ field: "bounce_deg", label: "Bounce", unit: "°", now: (build) => build.bounce_deg },
+	{
+		field: "length_m",
+		label: "Length",
+		unit: "in",
+		now: (build) => (build.length_m === null ? null : build.length_m / METRES_PER_INCH),
+		sent: (typed) => typed * METRES_PER_INCH,
+	},
+	{ field: "age_rounds", label: "Age", unit: "rounds", now: (build) => build.age_rounds, sent: Math.round },
+];
+const shown = (value: number | null) => (value === null ? "" : figure(value, 2).replace(/\.?0+$/, ""));
+
+export function Stated({ build, act }: { build: Build } & Pick<PlaceProps, "act">) {
+	const [typed, setTyped] = useState<Record<string, string>>({});
+	const [wrong, setWrong] = useState<unknown>(null);
+	const set = (field: string, value: string) => setTyped((so) => ({ ...so, [field]: value }));
+	const rack = build.settings_deg.length > 0;
+	const save = () => {
+		try {
+			const figures = FIGURES.flatMap(({ field, label, sent }) => {
+				const value = field in typed ? typedNumber(typed[field] ?? "", label.toLowerCase()) : null;
+				return value === null ? [] : [[field, sent ? sent(value) : value] as const];
+			});
+			const words = (["own_shaft", "head_type", "wear", "stock_swing"] as const)
+				.filter((field) => typed[field])
+				.map((field) => [field, typed[field]] as const);
+			act(() => change.state(build.id, Object.fromEntries([...figures, ...words])));
+			setTyped({});
+			setWrong(null);
+		} catch (error) {
+			setWrong(error);
+		}
+	};
+	const mark = (field: string) =>
+		build.assumed.includes(field) && !(field in typed) && <span className="hole-text"> assumed</span>;
+	return (
+		<details className="border-t border-base-300 pt-2">
+			<summary className="min-h-9 cursor-pointer text-sm underline">
+				What it is{build.assumed.length > 0 && <span className="hole-text"> (some of it assumed)</span>}
+			</summary>
+			<form
+				className="mt-1 space-y-2"
+				onSubmit={(event) => {
+					event.preventDefault();
+					save();
+				}}
+			>
+				<div className="grid grid-cols-2 gap-x-3 gap-y-1.5">
+					{!rack && (
+						<label className="text-sm">
+							<span className="quiet block">Kind{mark("head_type")}</span>
+							<select
+								className="select h-10 w-full"
+								value={typed.head_type ?? build.head_type}
+								onChange={(event) => set("head_type", event.target.value as HeadType)}
+							>
+								{Object.entries(HEADS).map(([kind, words]) => (
+									<option key={kind} value={kind}>
+										{words}
+									</option>
+								))}
+							</select>
+						</label>
+					)}
+					{FIGURES.map(({ field, label, unit, now }) => (
+						<label key={field} className="text-sm">
+							<span className="quiet block">
+								{label}, {unit}
+								{mark(field)}
+							</span>
+							<input
+								className="input h-10 w-full px-2"
+								inputMode="decimal"
+								value={typed[field] ?? shown(now(build))}
+								onChange={(event) => set(field, event.target.value)}
+							/>
+						</label>
+					))}
+					<label className="text-sm">
+						<span className="quiet block">Shaft</span>
+						<input
+							className="input h-10 w-full px-2"
+							maxLength={60}
+							value={typed.own_shaft ?? (build.own_shaft || build.shaft)}
+							onChange={(event) => set("own_shaft", event.target.value)}
+						/>
+					</label>
+					<label className="text-sm">
+						<span className="quiet block">Grooves</span>
+						<select
+							className="select h-10 w-full"
+							value={typed.wear ?? build.wear ?? ""}
+							onChange={(event) => set("wear", event.target.value as Wear)}
+						>
+							<option value="">not said</option>
+							{VOCABULARY.wear.map((each) => (
+								<option key={each} value={each}>
+									{each === "some" ? "some wear" : each}
+								</option>
+							))}
+						</select>
+					</label>
+					<label className="text-sm">
+						<span className="quiet block">Stock swing</span>
+						<select
+							className="select h-10 w-full"
+							value={typed.stock_swing ?? build.stock_swing}
+							onChange={(event) => set("stock_swing", event.target.value)}
+						>
+							{[...new Set([...Object.keys(SWINGS), build.stock_swing])].map((each) => (
+								<option key={each} value={each}>
+									{SWINGS[each] ?? `to ${each}`}
+								</option>
+							))}
+						</select>
+					</label>
+				</div>
+				<Said error={wrong} />
+				<button type="submit" className="btn btn-sm h-10" disabled={Object.keys(typed).length === 0}>
+					State it
+				</button>
+			</form>
+		</details>
+	);
+}

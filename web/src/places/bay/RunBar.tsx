@@ -1,0 +1,242 @@
+/** What the next shots are hit from and with: what holds now, each changed by one key or touch. */
+import { useState } from "react";
+import type { Ball, Lie, Session } from "../../api/client";
+import { change } from "../../api/session";
+import { VOCABULARY } from "../../api/vocabulary";
+import type { PlaceProps } from "../../session/place";
+import { Said } from "../../ui/Said";
+import { Sheet } from "../../ui/Sheet";
+import { neededNumber } from "../../ui/typed";
+import { figure } from "../../ui/units";
+
+/** From these a shot speaks for the club. */
+const CLEAN: readonly Lie[] = VOCABULARY.cleanLies;
+export const LIES: (Lie | null)[] = [null, ...VOCABULARY.lies];
+const WORDS: Record<string, string> = VOCABULARY.lengths;
+export const LENGTHS = Object.keys(WORDS);
+export const BALLS: readonly Ball[] = VOCABULARY.balls;
+const BALL: Record<Ball, string> = { own: "own ball", hard: "hard ball", range: "range ball" };
+const MPH = 2.23694;
+
+/** The one after another of a list, and round again. */
+export const after = <T,>(all: readonly T[], now: T): T => all[(all.indexOf(now) + 1) % all.length] as T;
+
+type Doing = Parameters<PlaceProps["act"]>;
+export const hitFrom = (session: Session, lie: Lie | null): Doing => [
+	() => change.hitFrom(session.id, lie),
+	(seen) => ({ ...seen, lie }),
+];
+export const hitWith = (session: Session, run: { length?: string; ball?: Ball }): Doing => [
+	() => change.run(session.id, run),
+	(seen) => ({
+		...seen,
+		...(run.length ? { length: run.length } : {}),
+		...(run.ball ? { struck_ball: run.ball } : {}),
+	}),
+];
+
+/** Where the wind comes from, in words. */
+export function windWords(mps: number, fromDeg: number): string {
+	if (mps < 0.05) return "calm";
+	const sides = ["against", "from ahead right", "from the right", "from behind right"];
+	const more = ["helping", "from behind left", "from the left", "from ahead left"];
+	const words = [...sides, ...more][Math.round(fromDeg / 45) % 8] ?? "against";
+	return `${figure(mps * MPH)} mph ${words}`;
+}
+
+interface Props extends Pick<PlaceProps, "session" | "act"> {
+	agreed: boolean;
+	onMore: () => void;
+}
+
+export function RunBar({ session, act, agreed, onMore }: Props) {
+	const { length, struck_ball: ball, lie } = session;
+	const unclean = lie !== null && !CLEAN.includes(lie);
+	const windy = session.wind_mps > 0;
+	const select = "select h-9 px-2";
+	return (
+		<div className="flex flex-wrap items-center gap-x-3 gap-y-1 text-[15px]" data-testid="run-bar">
+			<label className="flex items-center gap-1.5">
+				<span className="quiet">
+					<span className="key">R</span> from
+				</span>
+				<select
+					className={`${select} w-32`}
+					aria-label="What is hit from next"
+					value={lie ?? ""}
+					disabled={agreed}
+					onChange={(event) => act(...hitFrom(session, (event.target.value || null) as Lie | null))}
+				>
+					<option value="">{session.surface}</option>
+					{VOCABULARY.lies.map((each) => (
+						<option key={each} value={each}>
+							{each.replace("_", " ")}
+						</option>
+					))}
+				</select>
+			</label>
+			<label className="flex items-center gap-1.5">
+				<span className="quiet">
+					<span className="key">−</span> swing
+				</span>
+				<select
+					className={`${select} w-36`}
+					aria-label="How long the next swings are"
+					value={length}
+					disabled={agreed}
+					onChange={(event) => act(...hitWith(session, { length: event.target.value }))}
+				>
+					{[...new Set([...LENGTHS, length])].map((each) => (
+						<option key={each} value={each}>
+							{WORDS[each] ?? `to ${each}`}
+						</option>
+					))}
+				</select>
+			</label>
+			{session.intent !== "stock" && (
+				<span>
+					<span className="quiet">meant</span> <span className="font-semibold">{session.intent}</span>
+				</span>
+			)}
+			<label className="flex items-center gap-1.5">
+				<span className="key">=</span>
+				<select
+					className={`${select} w-32`}
+					aria-label="The ball"
+					value={ball}
+					disabled={agreed}
+					onChange={(event) => act(...hitWith(session, { ball: event.target.value as Ball }))}
+				>
+					{BALLS.map((each) => (
+						<option key={each} value={each}>
+							{BALL[each]}
+						</option>
+					))}
+				</select>
+			</label>
+			<button
+				type="button"
+				className={`min-h-9 cursor-pointer ${windy ? "font-semibold" : ""}`}
+				disabled={agreed}
+				onClick={onMore}
+			>
+				<span className="key">/</span> {windWords(session.wind_mps, session.wind_from_deg)},{" "}
+				{figure(session.temperature_c)} °C{session.tee_mm ? `, tee ${session.tee_mm} mm` : ""}
+			</button>
+			<span className="quiet basis-full text-[14px] empty:hidden">{said(unclean, length, ball, windy)}</span>
+		</div>
+	);
+}
+
+/** What the run says of the club, where it does not speak for its stock figures. */
+function said(unclean: boolean, length: string, ball: Ball, windy: boolean): string {
+	if (unclean) return "Says what the lie does: not counted in what the club does.";
+	if (length !== "full") return "Another swing: kept apart, but where it is named as the club’s stock one.";
+	if (ball !== "own") return "Another ball: kept apart, where any shot was hit with the own one.";
+	return windy ? "The flight model takes the wind out of these; what has no launch is kept apart." : "";
+}
+
+const FROM = [
+	[0, "against"],
+	[45, "from ahead, right"],
+	[90, "from the right"],
+	[135, "from behind, right"],
+	[180, "helping"],
+	[225, "from behind, left"],
+	[270, "from the left"],
+	[315, "from ahead, left"],
+] as const;
+
+/** Wind, the height of the tee and the air of the next run. */
+export function RunSheet({
+	session,
+	act,
+	onClose,
+}: Pick<PlaceProps, "session" | "act"> & { onClose: () => void }) {
+	const [wind, setWind] = useState(figure(session.wind_mps * MPH));
+	const [from, setFrom] = useState(Math.round(session.wind_from_deg / 45) * 45);
+	const [tee, setTee] = useState(session.tee_mm ? String(session.tee_mm) : "");
+	const [warm, setWarm] = useState(figure(session.temperature_c));
+	const [wrong, setWrong] = useState<unknown>(null);
+	const field = "input h-11 w-24";
+	return (
+		<Sheet title="Wind, tee and air of the next shots" onClose={onClose}>
+			<form
+				className="space-y-4"
+				onSubmit={(event) => {
+					event.preventDefault();
+					try {
+						const body = {
+							wind_mps: neededNumber(wind, "wind") / MPH,
+							wind_from_deg: from % 360,
+							tee_mm: tee.trim() ? Math.round(neededNumber(tee, "tee")) : 0,
+							temperature_c: neededNumber(warm, "temperature"),
+						};
+						act(() => change.run(session.id, body));
+						onClose();
+					} catch (error) {
+						setWrong(error);
+					}
+				}}
+			>
+				<div className="flex flex-wrap items-center gap-3">
+					<label className="flex items-center gap-2">
+						Wind
+						<input
+							className={field}
+							aria-label="Wind in mph"
+							value={wind}
+							inputMode="decimal"
+							onChange={(e) => setWind(e.target.value)}
+						/>
+						mph
+					</label>
+					<select
+						className="select h-11 w-48"
+						aria-label="Where the wind comes from"
+						value={from}
+						onChange={(e) => setFrom(Number(e.target.value))}
+					>
+						{FROM.map(([deg, words]) => (
+							<option key={deg} value={deg}>
+								{words}
+							</option>
+						))}
+					</select>
+				</div>
+				<div className="flex flex-wrap items-center gap-3">
+					<label className="flex items-center gap-2">
+						Tee
+						<input
+							className={field}
+							aria-label="Height of the tee in millimetres"
+							value={tee}
+							inputMode="numeric"
+							onChange={(e) => setTee(e.target.value)}
+						/>
+						mm
+					</label>
+					<label className="flex items-center gap-2">
+						Air
+						<input
+							className={field}
+							aria-label="Temperature in degrees Celsius"
+							value={warm}
+							inputMode="decimal"
+							onChange={(e) => setWarm(e.target.value)}
+						/>
+						°C
+					</label>
+				</div>
+				<p className="quiet text-sm">
+					Wind as forecasts give it, at 10 m. A shot hit in wind is brought to calm air by the flight model
+					where its launch was read; the carry as it was hit stays beside it.
+				</p>
+				<Said error={wrong} />
+				<button type="submit" className="btn btn-primary h-12">
+					From the next shot on
+				</button>
+			</form>
+		</Sheet>
+	);
+}
