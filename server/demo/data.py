@@ -23,6 +23,17 @@ HEADS: list[tuple[str, str, str, str, float, float, float, float, bool, str, flo
     ("Quillmere", "Drumlin", "U4", "utility", 22.0, 60.5, 39.25, 0.0, True, "narrow", 0.37, 1, 249),
     ("Quillmere", "Drumlin", "U5", "utility", 25.0, 61.0, 38.75, 0.0, True, "narrow", 0.37, 1, 249),
 ]
+# maker, model, label, loft, lie, length, sole, bounce, head g: bonded, tip 0.37, 179 each
+WEDGES: list[tuple[str, str, str, float, float, float, str, float, int]] = [
+    ("Vardholm", "Gannock", "50", 50.0, 64.0, 35.5, "medium", 10.0, 298),
+    ("Vardholm", "Gannock", "54 W", 54.0, 64.0, 35.25, "wide", 14.0, 302),
+    ("Vardholm", "Gannock", "54 M", 54.0, 64.0, 35.25, "medium", 10.0, 301),
+    ("Vardholm", "Gannock", "58 W", 58.0, 64.0, 35.0, "wide", 12.0, 305),
+    ("Vardholm", "Gannock", "58 M", 58.0, 64.0, 35.0, "medium", 8.0, 304),
+    ("Vardholm", "Gannock", "58 N", 58.0, 64.0, 35.0, "narrow", 5.0, 303),
+]
+# The sleeve of the Ostrel 7W by its own table: name, loft, lie and face beside the stated head, degrees.
+SLEEVE = {"7W": [("LO", -1.5, -0.5, -1.0), ("L", -0.75, 0.0, -0.5), ("STD", 0.0, 0.0, 0.0), ("UP", 1.0, 0.75, 0.75)]}
 # name, flex, weight g, material, tip, fits
 SHAFTS: list[tuple[str, str, int, str, float, list[str]]] = [
     ("Fenlark 55", "A", 55, "graphite", 0.335, ["fairway"]),
@@ -33,6 +44,7 @@ SHAFTS: list[tuple[str, str, int, str, float, list[str]]] = [
     ("Fenlark 75 H", "S", 75, "graphite", 0.37, ["hybrid", "utility"]),
     ("Wexmoor 85", "R", 85, "graphite", 0.37, ["hybrid", "utility"]),
     ("Wexmoor 95", "S", 95, "steel", 0.37, ["utility"]),
+    ("Wexmoor 110 W", "wedge", 110, "steel", 0.37, ["wedge"]),
 ]
 
 

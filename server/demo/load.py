@@ -21,13 +21,14 @@ from handover.schemas import AgreeIn
 from hemicycle_core.bag import GapRule, HeadType
 from hemicycle_core.brief import FlightWish, JobKind, Miss, Wish
 from hemicycle_core.flight import Air, Firmness
+from hemicycle_core.rack.stock import Made
 from hemicycle_core.shots import Strike
 from hemicycle_core.simulation.golfer import Player, Swinging
 from hemicycle_core.units import METRES_PER_INCH, metres
 from rack.models import Head, Shaft
 from shop.models import Bay, Shop, User
 
-from .data import BAYS, CUSTOMERS, HEADS, SHAFTS, SHOP, DemoCustomer, DemoVisit
+from .data import BAYS, CUSTOMERS, HEADS, SHAFTS, SHOP, SLEEVE, WEDGES, DemoCustomer, DemoVisit
 from .golfers import club_of
 from .models import SimulatedGolfer
 
@@ -81,6 +82,30 @@ def load_rack(shop: Shop) -> None:
             tip_in=tip,
             stock=stock,
             price=Decimal(price),
+            positions=[
+                {"name": name, "loft_deg": loft, "lie_deg": lie, "face_deg": face}
+                for name, loft, lie, face in SLEEVE.get(label, ())
+            ],
+        )
+    for maker, model, label, loft, lie, inches, sole, bounce, grams in WEDGES:
+        Head.objects.create(
+            shop=shop,
+            maker=maker,
+            model=model,
+            label=label,
+            head_type=HeadType.WEDGE,
+            loft_deg=loft,
+            lie_deg=lie,
+            length_m=inches * METRES_PER_INCH,
+            sleeve_deg=0,
+            left_handed=label in ("50", "54 M", "58 M"),
+            sole=sole,
+            tip_in=0.37,
+            stock=1,
+            price=Decimal(179),
+            bounce_deg=bounce,
+            head_g=grams,
+            made=Made.FORGED,
         )
     for name, flex, weight, material, tip, fits in SHAFTS:
         Shaft.objects.create(shop=shop, name=name, flex=flex, weight_g=weight, material=material, tip_in=tip, fits=fits)

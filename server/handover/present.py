@@ -26,6 +26,7 @@ from hemicycle_core.judge.recommended import may_be_recommended, recommendation_
 from hemicycle_core.rack.specification import sheet
 
 from .models import Decision, Recommendation
+from .predicted import A_PREDICTION, predicted_of
 from .schemas import AgreedOut, BagSide, Choice, HandoverOut, LostBuild, PlanLine, SheetLine, SwapOut, Tested
 
 CAUTIONS = [
@@ -45,7 +46,9 @@ def present_side(
     bag = judged.bag
     pairs = [(build, club) for build in judged.rows.in_favour if (club := bag.carried(build)) is not None]
     stay = [(build, club) for build, club in pairs if build not in dropped]
-    come = [(build, club) for build in added if (club := bag.carried(build)) is not None]
+    guessed = predicted_of(judged, verdicts_of(judged)) if any(bag.carried(build) is None for build in added) else {}
+    made = {build.pk: guessed[build.pk].club if build.pk in guessed else bag.carried(build) for build in added}
+    come = [(build, club) for build in added if (club := made[build.pk]) is not None]
     builds = {club.name: build for build, club in (*stay, *come)}
     out = None if away is None else name_of(away)
     covered = coverage([club for _, club in (*stay, *come) if club.name != out], bag.rules)
@@ -108,18 +111,27 @@ def _tested(judged: JudgedSession, build: Build, verdict: Verdict) -> Tested:
         why=verdict.why,
         sheet=[*(SheetLine(what, how) for what, how in sheet(specification(build))), *said],
         price=None if build.price is None else str(build.price),
-        prediction="" if verdict.settled else "Not settled: more shots would make this surer.",
+        prediction=_prediction(verdict),
     )
+
+
+def _prediction(verdict: Verdict) -> str:
+    if not may_be_recommended(verdict):
+        return A_PREDICTION
+    return "" if verdict.settled else "Not settled: more shots would make this surer."
 
 
 def present_choice(judged: JudgedSession, builds: Collection[int], dropped: Collection[int] = ()) -> Choice:
     """The recommendation of these builds, with these own clubs left out; none of either keeps what is there.
 
-    Raises BadInput for a build that was not hit enough, and for a club that is not the player's or is fixed.
+    Raises BadInput for a build that was not hit enough and is made of none that was, and for a club that is not the
+    player's or is fixed.
     """
     rows, verdicts = judged.rows, verdicts_of(judged)
+    guessed = predicted_of(judged, verdicts)
     hit = [build for build in rows.candidates if build.letter in verdicts]
-    come = [build for build in hit if build.pk in builds]
+    come = [build for build in rows.candidates if build.pk in builds and (build in hit or build.pk in guessed)]
+    verdicts = {**verdicts, **{each.verdict.letter: each.verdict for each in guessed.values()}}
     leave = [build for build in rows.own if build.pk in dropped]
     if len(come) != len(set(builds)):
         least = judged.thresholds.least_shots

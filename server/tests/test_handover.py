@@ -223,3 +223,22 @@ def test_a_session_without_a_bag_has_nothing_to_recommend_for(desk, fitter, sess
     Build.objects.filter(session=session, letter="").update(archived=True)
     said = post(desk, session, {"builds": [], "reasons": "Keep.", "lost": []}, 409)
     assert said["type"] == "hemicycle:no_bag"
+
+
+def test_a_setting_that_was_not_hit_may_be_ordered_as_a_prediction_that_asks_for_a_retest(desk, two):
+    (a,) = ids(two, "A")
+    turned = desk.post(f"/api/builds/{a}/settings", {"set_loft_deg": 23}, content_type=JSON)
+    assert turned.status_code == 201
+    (c,) = ids(two, "C")
+    tested = {each["letter"]: each for each in draft(desk, two)["tested"]}
+    assert list(tested) == ["A", "B", "C"] and tested["C"]["headline"] == "A prediction from A"
+    choice = drafted(desk, two, [c])
+    (club,) = choice["clubs"]
+    assert club["prediction"].startswith("A prediction: it was not hit in this setting. Hit it when it is made")
+    sides = {each["letter"]: each["carry_m"] for each in drafted(desk, two, [a])["after"]["clubs"] if each["letter"]}
+    (after,) = [each for each in choice["after"]["clubs"] if each["new"]]
+    assert -5 < (after["carry_m"] - sides["A"]) / 0.9144 < 0  # a degree more loft
+    assert f"should carry {round(after['carry_m'] / 0.9144)} yd" in club["why"]
+    post(desk, two, {"builds": [c], "reasons": "As ordered.", "lost": choice["lost"]})
+    agreed = draft(desk, two)["agreed"]
+    assert agreed["choice"]["clubs"][0]["prediction"] == club["prediction"]

@@ -145,7 +145,7 @@ export function CommandBar({ group }: { group: string }) {
 					title={command.blocked}
 					onClick={command.run}
 				>
-					{command.shown && <span className="key">{command.shown}</span>} {command.name}
+					{command.shown && <span className="key pointer-coarse:hidden">{command.shown}</span>} {command.name}
 				</button>
 			))}
 		</div>

@@ -415,9 +415,8 @@ export function Bay({ session, act, busy, live }: PlaceProps) {
 				{build && shot && <Copy session={session} shot={shot} />}
 				{build && <SoFar build={build} />}
 				{build && <Flights session={session} build={build} />}
-				{/* What is touched after every shot stays in reach: on a tablet before what is looked at now and then, on a
-				    wide screen at the bottom, however many shots there are. */}
-				<div className="order-1 xl:sticky xl:bottom-0 xl:z-10 xl:order-2 xl:-mx-5 xl:mt-auto xl:-mb-5 xl:bg-base-200 xl:px-5 xl:py-3">
+				{/* What is touched after every shot stays in reach at the bottom, however many shots there are. */}
+				<div className="sticky bottom-0 z-10 order-2 -mx-5 mt-auto -mb-5 bg-base-200 px-5 py-3">
 					<CommandBar group="Bay" />
 				</div>
 			</section>
@@ -497,7 +496,7 @@ function Flights({ session, build }: { session: Session; build: Build }) {
 	if (mine.length === 0) return null;
 	const window = windowFor(build);
 	return (
-		<div className="order-2 max-w-3xl xl:order-1">
+		<div className="order-1 max-w-3xl">
 			<SideView
 				clubs={mine.map((line) => boardClub(session, line))}
 				neighbours={bench.data.neighbours

@@ -71,18 +71,20 @@ export function LastShot({
 	const window = windowFor(build);
 	const carry = yardsOf(shot.readings, "carry_m");
 	const question = questionOf(session, shot);
+	// The window is for stock shots: how far a half swing is short of it says nothing.
+	const stock = shot.intent === "stock" && !shot.apart && (shot.lie === null || CLEAN.includes(shot.lie));
 	return (
 		<div>
 			<div className="flex items-end gap-6">
 				<p
-					className={`num text-[8.25rem] leading-[0.8] tracking-tight ${shot.aside || shot.misread ? "quiet line-through" : ""}`}
+					className={`num text-[6.75rem] leading-[0.8] xl:text-[8.25rem] tracking-tight ${shot.aside || shot.misread ? "quiet line-through" : ""}`}
 					data-testid="last-carry"
 				>
 					{figure(carry)}
 				</p>
 				<div className="pb-1 text-[21px] leading-snug">
 					<p className="quiet">carry, yd</p>
-					<p className="font-semibold">{place(carry, window)}</p>
+					<p className="font-semibold">{stock ? place(carry, window) : ""}</p>
 					{(shot.strike || shot.aside || markOf(shot)) && (
 						<p className="quiet text-[17px]">
 							{shot.aside

@@ -1,0 +1,88 @@
+"""A build that is to be ordered and was not hit in that setting: what it should do, from the build it was made of."""
+
+from __future__ import annotations
+
+import math
+from collections.abc import Mapping
+from dataclasses import dataclass, replace
+
+from fitting.domain.bag import name_of
+from fitting.domain.session import JudgedSession
+from fitting.models import Build
+from hemicycle_core.bag import Carried, HeadType
+from hemicycle_core.judge import Change, ChangeKind, HitClub, Kind, Verdict, predict
+from hemicycle_core.units import ninety, yards, yd_text
+
+A_PREDICTION = "A prediction: it was not hit in this setting. Hit it when it is made, before it counts."
+
+
+@dataclass(frozen=True)
+class Predicted:
+    """verdict: in words, as of a build that was hit; club: as the bag sees it."""
+
+    verdict: Verdict
+    club: Carried
+
+
+def predicted_of(judged: JudgedSession, verdicts: Mapping[str, Verdict]) -> dict[int, Predicted]:
+    """Builds of the stand that nobody hit, made of one that was, with what the change should do. verdicts: of those
+    that were hit, by letter."""
+    if judged.rows.session.agreed_at is not None:
+        return {}
+    found = {}
+    for build in judged.rows.candidates:
+        parent = next((each for each in judged.rows.builds if each.pk == build.turned_from_id), None)
+        if parent is None or judged.rows.shots_of(build) or (parent.letter and parent.letter not in verdicts):
+            continue
+        made = _predicted(judged, build, parent)
+        if made is not None:
+            found[build.pk] = made
+    return found
+
+
+def _changes(build: Build, parent: Build) -> list[Change]:
+    """What was done to the parent to make this one."""
+    done = build.work[len(parent.work) :]
+    if done:
+        return [Change(ChangeKind(each["kind"]), each["amount"]) for each in done if each["kind"] in set(ChangeKind)]
+    if build.loft_deg is not None and parent.loft_deg is not None and build.loft_deg != parent.loft_deg:
+        return [Change(ChangeKind.LOFT, build.loft_deg - parent.loft_deg)]
+    return []
+
+
+def _predicted(judged: JudgedSession, build: Build, parent: Build) -> Predicted | None:
+    carried, changes = judged.bag.carried(parent), _changes(build, parent)
+    if carried is None or not changes:
+        return None
+    hit = HitClub(loft_deg=parent.loft_deg, head_type=HeadType(parent.head_type), left_handed=judged.rows.left_handed)
+    shots, air = judged.rows.shots_of(parent), judged.rows.air_of(parent)
+    each = predict(shots, changes, air=air, anchored=judged.bag.anchored, club=hit)
+    if len(each) != len(changes) or any(not one.after for one in each):
+        return None
+    gain = {key: sum(one.gain(key) for one in each) for key in ("carry_m", "peak_m", "landing_deg")}
+    error = math.sqrt(sum(one.error.get("carry_m", 0.0) ** 2 for one in each))
+    club = replace(
+        carried,
+        name=name_of(build),
+        carry_m=carried.carry_m + gain["carry_m"],
+        total_m=carried.total_m + gain["carry_m"],  # its roll is its parent's
+        peak_m=None if carried.peak_m is None else carried.peak_m + gain["peak_m"],
+        landing_deg=None if carried.landing_deg is None else carried.landing_deg + gain["landing_deg"],
+        carry_sd_m=math.hypot(carried.carry_sd_m or 0.0, error),
+    )
+    words = " and ".join(change.words for change in changes)
+    far = yards(gain["carry_m"])
+    by = f"about {abs(far):.0f} yd {'more' if far > 0 else 'less'} carry" if abs(far) >= 0.5 else "as much carry"
+    from_ = parent.letter or parent.name
+    verdict = Verdict(
+        letter=build.letter,
+        kind=Kind.NEEDS_SHOTS,
+        headline=f"A prediction from {from_}",
+        why=f"Not hit. {from_} with {words} should carry {yd_text(club.carry_m)} yd: {by} than {from_}, give or take "
+        f"{yd_text(ninety(error))}.",
+        chance=None,
+        settled=False,
+        more=judged.thresholds.least_shots,
+        half_width_m=None,
+    )
+    return Predicted(verdict, club)
