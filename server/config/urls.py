@@ -84,6 +84,7 @@ api = [
     path("shots/<int:shot_id>/pinned", bay.ShotPinView.as_view()),
     path("sessions/<int:session_id>/swing", bay.SwingView.as_view()),
     path("sessions/<int:session_id>/lie", bay.LieView.as_view()),
+    path("sessions/<int:session_id>/awaited", session.AwaitedView.as_view()),
     path("sessions/<int:session_id>/run", bay.RunView.as_view()),
     path("sessions/<int:session_id>/day", bay.DayView.as_view()),
     path("sessions/<int:session_id>/ask", bay.AskView.as_view()),

@@ -92,11 +92,11 @@ def _spoken(row: Mapping[str, Any]) -> Verdict:
 
 
 def present_tested(judged: JudgedSession) -> list[Tested]:
-    """Every build that may be recommended."""
-    verdicts = verdicts_of(judged)
-    return [
-        _tested(judged, build, verdicts[build.letter]) for build in judged.rows.candidates if build.letter in verdicts
-    ]
+    """Every build that may be recommended; those that were not hit in their setting as predictions, last."""
+    rows, verdicts = judged.rows.candidates, verdicts_of(judged)
+    guessed = predicted_of(judged, verdicts)
+    hit = [_tested(judged, build, verdicts[build.letter]) for build in rows if build.letter in verdicts]
+    return hit + [_tested(judged, build, guessed[build.pk].verdict) for build in rows if build.pk in guessed]
 
 
 def _tested(judged: JudgedSession, build: Build, verdict: Verdict) -> Tested:

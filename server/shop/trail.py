@@ -36,6 +36,7 @@ WORDS = {
     "player.open": "opened a screen for the player",
     "player.close": "closed the player's screen",
     "player.felt": "said what a build felt like",
+    "session.wait": "said which contender is not here yet",
     "session.run": "said how the next shots are hit",
     "session.day": "said what kind of day it is",
     "window.roll": "hit so much with a build that its window is by its own roll from now on",

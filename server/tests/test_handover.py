@@ -242,3 +242,15 @@ def test_a_setting_that_was_not_hit_may_be_ordered_as_a_prediction_that_asks_for
     post(desk, two, {"builds": [c], "reasons": "As ordered.", "lost": choice["lost"]})
     agreed = draft(desk, two)["agreed"]
     assert agreed["choice"]["clubs"][0]["prediction"] == club["prediction"]
+
+
+def test_a_contender_that_is_not_here_yet_leaves_one_question_and_the_session_open(desk, two):
+    url = f"/api/sessions/{two.pk}"
+    first = desk.get(f"{url}/bench").json()["choice"]["letter"]
+    seen = desk.put(f"{url}/awaited", {"name": "9W 24°"}, content_type=JSON).json()
+    than = first or "what is there now"
+    assert seen["question"].startswith(f"One question remains: does the 9W 24° do more than {than}?")
+    assert desk.get("/api/sessions").json()["results"][0]["outcome"] == "Waits for the 9W 24°"
+    long = desk.put(f"{url}/awaited", {"name": "x" * 41}, content_type=JSON)
+    assert long.status_code == 400 and "40 characters" in long.json()["title"]
+    assert desk.put(f"{url}/awaited", {"name": ""}, content_type=JSON).json()["question"] == ""

@@ -60,3 +60,11 @@ def _for_build(verdict: Verdict) -> str | None:
     if verdict.more is None:
         return "The carries spread too widely to settle. Look at strike before hitting more."
     return f"{_shots(verdict.more).capitalize()} with {verdict.letter}."
+
+
+def open_question(awaited: str, choice: Choice | None) -> str:
+    """The one question that remains while a contender is not here; empty where none is waited for."""
+    if not awaited:
+        return ""
+    than = choice.letter if choice is not None and choice.letter is not None else "what is there now"
+    return f"One question remains: does the {awaited} do more than {than}? It is not here yet: hit it when it is."

@@ -15,6 +15,7 @@ from hemicycle_core.errors import BadInput
 from hemicycle_core.flight import Air
 from hemicycle_core.impact import Lie
 from hemicycle_core.protocols import asked
+from hemicycle_core.rack.stock import check_label
 from hemicycle_core.runs import Ball, check_wind, swing_length
 from hemicycle_core.samples.day import DayKind, speed_of
 from hemicycle_core.shots import Intent
@@ -196,6 +197,18 @@ def set_run(actor: User, session_id: int, wanted: NextRun) -> FittingSession:
     rows = alter(session, **values)
     note(session, actor, "session.run", f"session:{session.pk}", rows=rows)
     announce(session, "run", **{key: value for key, value in values.items() if key != "struck_ball"})
+    return session
+
+
+@action("fit")
+def wait_for(actor: User, session_id: int, *, name: str) -> FittingSession:
+    """A contender that is not here yet: the session stays open for it. Empty: it is waited for no longer."""
+    session = for_change(actor, session_id)
+    if name.strip():
+        check_label(name, "name of the club", "name")
+    rows = alter(session, awaited=name.strip())
+    note(session, actor, "session.wait", f"session:{session.pk}", name=session.awaited, rows=rows)
+    announce(session, "wait", awaited=session.awaited)
     return session
 
 

@@ -35,6 +35,7 @@ from .rows import SessionRows, read_rows
 
 # What of a session's row changes without changing what is judged.
 BESIDE_THE_POINT = {
+    "awaited",
     "day",
     "lie",
     "length",

@@ -84,6 +84,7 @@ class FittingSession(ScopedModel):
     swing = models.PositiveSmallIntegerField(
         default=1, help_text="Goes up when the player is told to swing otherwise: only shots since then count."
     )
+    awaited = models.CharField(max_length=40, blank=True, help_text="A contender that is not here yet.")
     day = models.CharField(
         max_length=5,
         choices=words(DayKind),

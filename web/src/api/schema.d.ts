@@ -661,6 +661,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sessions/{session_id}/awaited": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description A contender that is not here yet; empty where none is waited for any longer. */
+        put: operations["wait_for"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sessions/{session_id}/bench": {
         parameters: {
             query?: never;
@@ -1358,6 +1375,9 @@ export interface components {
         AskInRequest: {
             intent: components["schemas"]["Intent"];
             protocol: string;
+        };
+        AwaitedInRequest: {
+            name: string;
         };
         BackupOut: {
             /** Format: date-time */
@@ -2601,6 +2621,8 @@ export interface components {
             swing: number;
             day: components["schemas"]["DayKind"];
             day_words: string;
+            awaited: string;
+            question: string;
             pinned: number | null;
             monitor: string;
             columns: string[];
@@ -4268,6 +4290,34 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["AskInRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionOut"];
+                };
+            };
+        };
+    };
+    wait_for: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A revision that the reader has: shots that did not change after it are left out. */
+                "Since-Revision"?: number;
+            };
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AwaitedInRequest"];
             };
         };
         responses: {

@@ -366,6 +366,8 @@ export const change = {
 		got(client.PUT("/api/sessions/{session_id}/day", { ...path(id), body: { kind } })),
 	keepClub: (shot: number) =>
 		got(client.PUT("/api/shots/{shot_id}/club", { params: { path: { shot_id: shot } } })),
+	waitFor: (id: number, name: string) =>
+		got(client.PUT("/api/sessions/{session_id}/awaited", { ...path(id), body: { name } })),
 	undo: (id: number) => got(client.POST("/api/sessions/{session_id}/undo", path(id))),
 	redo: (id: number) => got(client.POST("/api/sessions/{session_id}/redo", path(id))),
 	shots: (id: number, body: Schemas["ShotsInRequest"]) =>

@@ -230,6 +230,8 @@ export const session: Session = {
 	monitor: "",
 	columns: [],
 	player: null,
+	awaited: "",
+	question: "",
 	length: "full",
 	struck_ball: "own",
 	wind_mps: 0,

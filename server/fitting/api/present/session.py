@@ -8,7 +8,7 @@ from customers.schemas import person
 from django.db.models import Count, Q, QuerySet
 from hemicycle_core.bag import GapRule
 from hemicycle_core.impact import Lie
-from hemicycle_core.judge.advice import next_step
+from hemicycle_core.judge.advice import next_step, open_question
 from hemicycle_core.runs import Ball
 from hemicycle_core.samples.day import DayKind
 from hemicycle_core.shots import Intent
@@ -72,6 +72,8 @@ def present_session(judged: JudgedSession, *, since: int = 0) -> SessionOut:
         swing=session.swing,
         day=DayKind(session.day),
         day_words=day(judged),
+        awaited=session.awaited,
+        question=open_question(session.awaited, judged.judgement.choice) if session.agreed_at is None else "",
         pinned=session.pinned_id,
         monitor=about_the_monitor(judged),
         columns=session.shop.columns,
@@ -123,7 +125,7 @@ def for_lines(sessions: QuerySet[FittingSession]) -> QuerySet[FittingSession]:
 def present_line(session: Any) -> SessionLine:
     """session: one of `for_lines`."""
     agreed = next(iter(session.recommendations.all()), None)
-    outcome = ""
+    outcome = f"Waits for the {session.awaited}" if session.awaited else ""
     if agreed is not None:
         clubs = (agreed.builds if agreed.decision == "buy" else agreed.dropped).all()
         names = ", ".join(build.name for build in clubs)

@@ -24,8 +24,9 @@ class SessionOut:
     bay_is_here: shots of the bay come to this session; bay_serves: the customer they come to, empty for nobody.
     length, struck_ball, wind (from_deg: 0 against the shot, 90 from the right), tee_mm: of the next run. swing:
     goes up when the player is told to swing otherwise. day: as the fitter said, day_words: what is said of it.
-    pinned: the shot to copy. monitor: what is to be said of the bay's monitor. columns: what the Bench reads out,
-    in order; empty for the usual. player: the player's own screen, None where none was set up."""
+    awaited: a contender that is not here yet, question: the one that remains for it. pinned: the shot to copy.
+    monitor: what is to be said of the bay's monitor. columns: what the Bench reads out, in order; empty for the
+    usual. player: the player's own screen, None where none was set up."""
 
     id: int
     revision: int
@@ -58,6 +59,8 @@ class SessionOut:
     swing: int
     day: DayKind
     day_words: str
+    awaited: str
+    question: str
     pinned: int | None
     monitor: str
     columns: list[str]
@@ -96,3 +99,8 @@ class NewSession:
     customer: int
     bay: int
     held_on: date | None = None
+
+
+@dataclass
+class AwaitedIn:
+    name: str

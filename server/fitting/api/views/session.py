@@ -17,7 +17,7 @@ from ...actions import sessions
 from ...models import FittingSession
 from ..answers import SINCE, answer, changed, documented_change, session_of
 from ..present.session import for_lines, present_line
-from ..schemas.session import NewSession, SessionLine, SessionOut
+from ..schemas.session import AwaitedIn, NewSession, SessionLine, SessionOut
 
 
 class SessionsView(GenericAPIView[FittingSession]):
@@ -43,3 +43,11 @@ class SessionView(APIView):
     def get(self, request: Request, session_id: int) -> Response:
         """A session whole, or what changed since a revision that the reader has."""
         return answer(request, session_of(request, session_id), "session")
+
+
+class AwaitedView(APIView):
+    @documented_change(AwaitedIn, name="wait_for", tags=["sessions"])
+    def put(self, request: Request, session_id: int) -> Response:
+        """A contender that is not here yet; empty where none is waited for any longer."""
+        sessions.wait_for(actor_of(request), session_id, name=given(request, AwaitedIn).name)
+        return changed(request, session_id)

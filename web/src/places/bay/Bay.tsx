@@ -424,6 +424,7 @@ export function Bay({ session, act, busy, live }: PlaceProps) {
 				<section className="hidden xl:block">
 					<h2 className="mb-1 text-lg">Next</h2>
 					<p className="text-[17px] font-medium">{session.next}</p>
+					{session.question && <p className="hole-text mt-1 text-[15px] font-semibold">{session.question}</p>}
 				</section>
 				<Acts
 					acts={acts}

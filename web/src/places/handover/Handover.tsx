@@ -12,7 +12,7 @@ import {
 	type Tested,
 } from "../../api/client";
 import { settled } from "../../api/outbox";
-import { type Picks, useDraft, useHandover } from "../../api/session";
+import { change, type Picks, useDraft, useHandover } from "../../api/session";
 import { CarryMap, type CarryMapProps, mapSpan } from "../../instruments/carry-map/CarryMap";
 import { sideProps } from "../../session/maps";
 import type { PlaceProps } from "../../session/place";
@@ -22,7 +22,7 @@ import { Letter } from "../../ui/Letter";
 import { Caution, Said, Waiting } from "../../ui/Said";
 import { BuildPicker, PlanChoices, samePicks } from "./Picks";
 
-export function Handover({ session }: PlaceProps) {
+export function Handover({ session, act }: PlaceProps) {
 	const handover = useHandover(session);
 	if (handover.error) {
 		return (
@@ -32,16 +32,26 @@ export function Handover({ session }: PlaceProps) {
 		);
 	}
 	if (!handover.data) return <Waiting what="the handover" />;
-	return <Decision session={session} handover={handover.data} />;
+	return <Decision session={session} handover={handover.data} act={act} />;
 }
 
-function Decision({ session, handover }: { session: Session; handover: HandoverAnswer }) {
+function Decision({
+	session,
+	handover,
+	act,
+}: Pick<PlaceProps, "session" | "act"> & { handover: HandoverAnswer }) {
 	const [correcting, setCorrecting] = useState(false);
 	const { agreed } = handover;
-	if (!agreed) return <Deciding session={session} handover={handover} />;
+	if (!agreed) return <Deciding session={session} handover={handover} act={act} />;
 	if (correcting)
 		return (
-			<Deciding session={session} handover={handover} corrects={agreed} onDone={() => setCorrecting(false)} />
+			<Deciding
+				session={session}
+				handover={handover}
+				act={act}
+				corrects={agreed}
+				onDone={() => setCorrecting(false)}
+			/>
 		);
 	return <Agreed session={session} handover={handover} onCorrect={() => setCorrecting(true)} />;
 }
@@ -88,10 +98,10 @@ type AgreedEdition = NonNullable<HandoverAnswer["agreed"]>;
 function Deciding({
 	session,
 	handover,
+	act,
 	corrects,
 	onDone,
-}: {
-	session: Session;
+}: Pick<PlaceProps, "session" | "act"> & {
 	handover: HandoverAnswer;
 	corrects?: AgreedEdition;
 	onDone?: () => void;
@@ -249,8 +259,39 @@ function Deciding({
 				) : (
 					<p className="quiet text-sm">Once agreed, the session does not change any more.</p>
 				)}
+				{!corrects && <NotHere session={session} act={act} />}
 			</aside>
 		</div>
+	);
+}
+
+/** A contender that is not here yet: the session stays open for it. */
+function NotHere({ session, act }: Pick<PlaceProps, "session" | "act">) {
+	const [name, setName] = useState(session.awaited);
+	return (
+		<form
+			className="border-t border-base-300 pt-3"
+			onSubmit={(event) => {
+				event.preventDefault();
+				act(() => change.waitFor(session.id, name.trim()));
+			}}
+		>
+			<label className="block">
+				<span className="quiet text-sm">A contender that is not here yet</span>
+				<span className="flex gap-2">
+					<input
+						className="input h-11 min-w-0 flex-1"
+						maxLength={40}
+						value={name}
+						onChange={(event) => setName(event.target.value)}
+					/>
+					<button type="submit" className="btn h-11" disabled={name.trim() === session.awaited}>
+						{session.awaited && !name.trim() ? "Do not wait" : "Stay open"}
+					</button>
+				</span>
+			</label>
+			{session.question && <p className="hole-text mt-1 text-sm font-semibold">{session.question}</p>}
+		</form>
 	);
 }
 

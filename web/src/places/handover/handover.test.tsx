@@ -174,3 +174,14 @@ test("a correction names its reason, goes out as a new edition, and the one befo
 	const earlier = screen.getByRole("link", { name: /^Edition 1, .*: 4H 22°$/ });
 	expect(earlier.getAttribute("href")).toBe("/sessions/7/page?edition=1");
 });
+
+test("a contender that is not here yet keeps the session open, with the question that remains", async () => {
+	const question = "One question remains: does the 9W do more than A? It is not here yet: hit it when it is.";
+	const sent = open(handover, { ...session, awaited: "9W", question });
+	expect(await screen.findByText(question)).not.toBeNull();
+	fireEvent.change(screen.getByLabelText("A contender that is not here yet"), { target: { value: "" } });
+	fireEvent.click(screen.getByRole("button", { name: "Do not wait" }));
+	await waitFor(() =>
+		expect(changes(sent)[0]).toMatchObject({ url: "/api/sessions/7/awaited", body: { name: "" } }),
+	);
+});
