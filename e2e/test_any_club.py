@@ -22,8 +22,13 @@ def go(page: Page, key: str) -> None:
         page.wait_for_timeout(200)
 
 
-def hit_six(page: Page, kept: int) -> None:
-    page.get_by_role("button", name="Hit 6").click()
+def six_shots(application) -> None:
+    played = application.launch("monitor", "--bay", "Bay 2", "--shots", "6", "--every", "0.1")
+    assert played.returncode == 0, played.stderr
+
+
+def hit_six(page: Page, application, kept: int) -> None:
+    six_shots(application)
     stand = page.locator("aside").filter(has=page.get_by_role("heading", name="On the stand"))
     held = stand.get_by_role("button", pressed=True)
     expect(held).to_contain_text(re.compile(rf"{kept} kept|{kept - 1} kept, 1 aside"), timeout=FEED)
@@ -42,7 +47,7 @@ def test_a_borrowed_club_a_bent_own_one_and_another_lie(page: Page, application)
     expect(page.get_by_role("listitem").filter(has_text="Lent 3H")).to_be_visible()
     go(page, "3")
     expect(page.get_by_role("heading", name=re.compile("^Lent 3H"))).to_be_visible()
-    hit_six(page, 6)
+    hit_six(page, application, 6)
 
     # A bend past what its construction bears is refused where it was typed; the one that can be done is made.
     go(page, "2")
@@ -57,11 +62,11 @@ def test_a_borrowed_club_a_bent_own_one_and_another_lie(page: Page, application)
     expect(page.get_by_role("dialog")).to_have_count(0)
     go(page, "3")
     expect(page.get_by_role("heading", name=re.compile("^5i"))).to_be_visible()
-    hit_six(page, 6)
+    hit_six(page, application, 6)
 
     # From rough: kept beside the club, told on the Bench.
     page.get_by_label("What is hit from next").select_option("rough")
-    page.get_by_role("button", name="Hit 6").click()
+    six_shots(application)
     expect(page.get_by_role("button", name=re.compile("^Shot 12"))).to_be_visible(timeout=FEED)
     go(page, "4")
     expect(page.get_by_text(re.compile("From rough: "))).to_be_visible()
