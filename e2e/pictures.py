@@ -36,6 +36,7 @@ def take(page: Page, application: Application) -> None:
         page.keyboard.press(key)
         page.wait_for_timeout(600)
         shot(page, name)
+    players(page, application, session)
     page.goto(f"{application.address}/rack")
     page.get_by_role("link", name="Write out CSV").wait_for()
     shot(page, "rack")
@@ -58,6 +59,23 @@ def take(page: Page, application: Application) -> None:
     page.get_by_label("Shots file").set_input_files(ROOT / "demo" / "monitor-export.csv")
     page.get_by_role("button", name="Take in 54 shots").wait_for()
     shot(page, "import")
+
+
+def players(page: Page, application: Application, session: str) -> None:
+    """The player's own screen: what it asks, and what it shows."""
+    page.goto(f"{session}/bay")
+    page.get_by_role("button", name="Open a screen").click()
+    page.get_by_role("dialog").get_by_role("button", name="Open a screen").click()
+    code = page.get_by_test_id("player-code").inner_text()
+    player = page.context.browser.new_page(viewport={"width": 1280, "height": 800}, locale="en-GB")
+    player.goto(f"{application.address}/player/{code}")
+    player.get_by_test_id("ask-feel").wait_for()
+    shot(player, "player-feel")
+    page.get_by_role("button", name="full: every number").click()
+    player.evaluate("document.documentElement.dataset.theme = 'dusk'")
+    player.get_by_test_id("player-numbers").wait_for()
+    shot(player, "player-full-dark")
+    player.close()
 
 
 def shot(page: Page, name: str) -> None:
