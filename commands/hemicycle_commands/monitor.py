@@ -23,6 +23,7 @@ from hemicycle_core.bag import HeadType
 from hemicycle_core.errors import BadInput
 from hemicycle_core.flight import Air
 from hemicycle_core.impact import Lie
+from hemicycle_core.runs import FULL
 from hemicycle_core.shots import Intent
 from hemicycle_core.simulation.golfer import Club, Ground, Player, Swinging
 from hemicycle_core.units import yards
@@ -115,8 +116,8 @@ class Bay:
         self._swinging.air = Air(
             altitude_m=tee["altitude_m"],
             temperature_c=tee["temperature_c"],
-            wind_mps=tee["wind_mps"],
-            wind_from_deg=tee["wind_from_deg"],
+            wind_mps=tee.get("wind_mps", 0.0),
+            wind_from_deg=tee.get("wind_from_deg", 0.0),
         )
         self._swinging.ground = Ground(Lie(tee["lie"])) if tee.get("lie") else Ground()
         at_hand = tee["club"]
@@ -127,7 +128,7 @@ class Bay:
             closed_deg=at_hand["closed_deg"],
             made_longer_m=at_hand["made_longer_m"],
         )
-        meant, length = Intent(tee["intent"]), tee["length"]
+        meant, length = Intent(tee["intent"]), tee.get("length", FULL)
         shot = self._swinging.shots(club, 1, known=at_hand["own"], meant=meant, length=length)[0]
         return {key: round(value, 4) for key, value in shot.items() if key != "strike"}
 

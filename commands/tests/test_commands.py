@@ -139,6 +139,8 @@ def test_the_stand_in_hits_from_the_lie_that_was_said_and_as_hard_as_is_asked():
         < mean("ball_speed_mps") - 1
         < mean("ball_speed_mps", intent="hard") - 1.5
     )
+    assert 0.6 < mean("club_speed_mps", length="half") / mean("club_speed_mps") < 0.85
+    assert mean("carry_m", wind_mps=6.0) < mean("carry_m") - 5  # against
 
 
 @pytest.mark.parametrize(("words", "said"), [([], "--bay"), (["--shots", "0"], "1 to 1000")])

@@ -23,7 +23,9 @@ class ChangeKind(StrEnum):
     GRIP_DOWN = "grip_down"
     HEAD_WEIGHT = "head_weight"
     WEIGHT_BACK = "weight_back"
+    WEIGHT_HEEL = "weight_heel"
     SHAFT_WEIGHT = "shaft_weight"
+    GRIP = "grip"
     LIE = "lie"
 
 
@@ -160,6 +162,30 @@ EFFECTS: dict[ChangeKind, Effect] = {
         ),
         caution=TIGHT,
     ),
+    ChangeKind.WEIGHT_HEEL: Effect(
+        label="Weight to the heel",
+        unit="g",
+        most=30,
+        source="A head whose weight lies nearer the shaft turns about it faster (Jorgensen, 1994).",
+        directions=(
+            "The face closes easier: for a right-hander the ball starts and bends further left. To the toe it is the "
+            "other way round.",
+            "The middle of the head moves with the weight: watch where on the face it is struck.",
+            "No size is known well enough to compute: hit it.",
+        ),
+        caution=TIGHT,
+    ),
+    ChangeKind.GRIP: Effect(
+        label="Grip",
+        unit="mm",
+        most=5,
+        source="Shop practice, not a published figure: about one swing-weight point less for 5 g more of grip.",
+        directions=(
+            "A thicker grip stills the hands of some players and frees those of others. No rule holds: hit it.",
+            "A heavier grip makes the head feel lighter.",
+        ),
+        caution="Solvent and a blade: ventilate, wear gloves, cut away from yourself. Let it dry before anyone swings.",
+    ),
     ChangeKind.SHAFT_WEIGHT: Effect(
         label="Shaft weight",
         unit="g",
@@ -179,15 +205,16 @@ EFFECTS: dict[ChangeKind, Effect] = {
 USUAL_STEPS: tuple[tuple[ChangeKind, float], ...] = (
     (ChangeKind.LOFT, 1.0), (ChangeKind.LOFT, -1.0), (ChangeKind.BEND, 1.0), (ChangeKind.BEND, -1.0),
     (ChangeKind.LIE, 1.0), (ChangeKind.LIE, -1.0),
-    (ChangeKind.GRIP_DOWN, 1.0), (ChangeKind.WEIGHT_BACK, 8.0), (ChangeKind.HEAD_WEIGHT, 4.0),
+    (ChangeKind.GRIP_DOWN, 1.0), (ChangeKind.WEIGHT_BACK, 8.0), (ChangeKind.WEIGHT_HEEL, 8.0),
+    (ChangeKind.HEAD_WEIGHT, 4.0),
     (ChangeKind.LENGTH, 0.5), (ChangeKind.LENGTH, -0.5),
-    (ChangeKind.SHAFT_WEIGHT, 10.0), (ChangeKind.SHAFT_WEIGHT, -10.0),
+    (ChangeKind.SHAFT_WEIGHT, 10.0), (ChangeKind.SHAFT_WEIGHT, -10.0), (ChangeKind.GRIP, 0.8),
 )  # fmt: skip
 
 
 @dataclass(frozen=True)
 class Change:
-    """One change: its kind and amount, positive for up, longer, heavier, further back."""
+    """One change: its kind and amount, positive for up, longer, heavier, further back or to the heel, thicker."""
 
     kind: ChangeKind
     amount: float
@@ -215,6 +242,8 @@ class Change:
             ChangeKind.GRIP_DOWN: ("down the grip", "up the grip"),
             ChangeKind.HEAD_WEIGHT: ("heavier head", "lighter head"),
             ChangeKind.WEIGHT_BACK: ("moved back", "moved forward"),
+            ChangeKind.WEIGHT_HEEL: ("moved to the heel", "moved to the toe"),
+            ChangeKind.GRIP: ("thicker grip", "thinner grip"),
             ChangeKind.SHAFT_WEIGHT: ("heavier shaft", "lighter shaft"),
             ChangeKind.LIE: ("more upright", "flatter"),
         }[self.kind]

@@ -1655,7 +1655,7 @@ export interface components {
         /** @enum {string} */
         CarryFromEnum: "hit" | "old_swing" | "typed" | "assumed" | "none";
         /** @enum {string} */
-        ChangeKind: "loft" | "bend" | "length" | "grip_down" | "head_weight" | "weight_back" | "shaft_weight" | "lie";
+        ChangeKind: "loft" | "bend" | "length" | "grip_down" | "head_weight" | "weight_back" | "weight_heel" | "shaft_weight" | "grip" | "lie";
         ChangeOut: {
             kind: components["schemas"]["ChangeKind"];
             label: string;

@@ -103,6 +103,9 @@ const WORK = [
 	{ kind: "length", words: "made longer, in" },
 	{ kind: "grip_down", words: "gripped down, in" },
 	{ kind: "head_weight", words: "heavier head, g" },
+	{ kind: "weight_back", words: "weight to the back, g" },
+	{ kind: "weight_heel", words: "weight to the heel, g" },
+	{ kind: "grip", words: "thicker grip, mm" },
 ] as const;
 
 function Own({ session, put, busy }: PartProps) {
@@ -110,6 +113,8 @@ function Own({ session, put, busy }: PartProps) {
 	const [club, setClub] = useState<number | null>(clubs[0]?.id ?? null);
 	const [kind, setKind] = useState<(typeof WORK)[number]["kind"]>("");
 	const [amount, setAmount] = useState("1");
+	const [shaft, setShaft] = useState<number | null>(null);
+	const rack = useQuery({ queryKey: ["rack"], queryFn: () => got(client.GET("/api/rack")) });
 	if (clubs.length === 0) return null;
 	return (
 		<form
@@ -119,6 +124,7 @@ function Own({ session, put, busy }: PartProps) {
 					return change.otherwise(
 						club ?? 0,
 						kind ? [{ kind, amount: neededNumber(amount, "amount of the work") }] : [],
+						shaft,
 					);
 				});
 			}}
@@ -158,10 +164,29 @@ function Own({ session, put, busy }: PartProps) {
 						onChange={(event) => setAmount(event.target.value)}
 					/>
 				)}
+				<select
+					className="select h-11 w-44"
+					aria-label="Which shaft it gets"
+					value={shaft ?? ""}
+					onChange={(event) => setShaft(event.target.value ? Number(event.target.value) : null)}
+				>
+					<option value="">its own shaft</option>
+					{rack.data?.shafts.map((each) => (
+						<option key={each.id} value={each.id}>
+							{each.name}
+						</option>
+					))}
+				</select>
 				<button type="submit" className="btn h-11" disabled={busy}>
 					On the stand
 				</button>
 			</div>
+			{(shaft !== null || kind === "grip") && (
+				<Caution>
+					Heat, epoxy, solvent and dust: ventilate, wear gloves and eye protection, follow the maker’s data
+					sheet.
+				</Caution>
+			)}
 			{(kind === "bend" || kind === "lie") && (
 				<Caution>
 					Two degrees at most unless the maker says otherwise; cast and hollow heads can crack. Eye

@@ -3,6 +3,7 @@
 import { fireEvent, screen, waitFor } from "@testing-library/react";
 import { afterEach, expect, test } from "vitest";
 import type { PlaceProps } from "../../session/place";
+import { shaft } from "../../tests/rack";
 import { session } from "../../tests/session";
 import { changes, clear, serve, show } from "../../tests/stage";
 import { OtherClubs } from "./OtherClubs";
@@ -45,8 +46,11 @@ test("a borrowed club needs three fields; without its loft nothing is sent and w
 	await waitFor(() => expect(closed()).toBe(1));
 });
 
-test("an own club goes up as it is or bent, with its caution", async () => {
-	const { sent } = open({ "POST /api/builds/1/otherwise": session });
+test("an own club goes up as it is, bent or with another shaft, with the caution of the work", async () => {
+	const { sent } = open({
+		"POST /api/builds/1/otherwise": session,
+		"GET /api/rack": { shafts: [shaft(21, "Fenlark 65 H")] },
+	});
 	stand(1);
 	await waitFor(() => expect(changes(sent)[0]?.body).toEqual({ changes: [], shaft: null }));
 	type("What is done to it", "bend");
@@ -56,6 +60,12 @@ test("an own club goes up as it is or bent, with its caution", async () => {
 	await waitFor(() =>
 		expect(changes(sent)[1]?.body).toEqual({ changes: [{ kind: "bend", amount: -1 }], shaft: null }),
 	);
+	type("What is done to it", "");
+	await screen.findByText("Fenlark 65 H");
+	type("Which shaft it gets", "21");
+	expect(screen.getByText(/epoxy, solvent and dust/)).toBeTruthy();
+	stand(1);
+	await waitFor(() => expect(changes(sent)[2]?.body).toEqual({ changes: [], shaft: 21 }));
 });
 
 test("heads at one loft: those that turn are counted, the fixed ones named", async () => {

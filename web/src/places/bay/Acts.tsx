@@ -83,7 +83,7 @@ export function Selection({
 }) {
 	const button = "btn btn-sm h-9 border-base-300 bg-base-100 px-2 font-medium";
 	return (
-		<p className="-mt-2 flex flex-wrap items-center gap-2 text-[14px]">
+		<p className="flex flex-wrap items-center gap-2 text-[14px]">
 			{selected === 0 ? (
 				<>
 					<button type="button" className={button} onClick={onOne}>

@@ -16,7 +16,7 @@ import { Acts, type AllOf, CheckClub, called, Selection, TrailSheet } from "./Ac
 import { NewSetting, PickBuild, WantedShot } from "./Dialogs";
 import { Copy, InHand, LastShot, ShotRow, SoFar } from "./LastShot";
 import { FeltSheet, nextMode, PlayerPanel, PlayerSheet, showing } from "./PlayerPanel";
-import { after, BALLS, hitFrom, hitWith, LENGTHS, LIES, RunBar, RunSheet } from "./RunBar";
+import { after, BALLS, hitFrom, hitWith, INTENTS, LENGTHS, LIES, meant, RunBar, RunSheet } from "./RunBar";
 import { BayStand } from "./Stand";
 import { StandInPanel } from "./StandInPanel";
 import { Tray } from "./Tray";
@@ -312,6 +312,15 @@ export function Bay({ session, act, busy, live }: PlaceProps) {
 			run: () => act(...hitWith(session, { length: after(LENGTHS, session.length) })),
 		},
 		{
+			id: "intent",
+			name: "Another shot meant",
+			keys: ";",
+			shown: ";",
+			group: "Now and then",
+			blocked: agreed ? "The session is agreed" : undefined,
+			run: () => act(...meant(session, after(INTENTS, session.intent))),
+		},
+		{
 			id: "ball",
 			name: "Another ball",
 			keys: "=",
@@ -396,22 +405,24 @@ export function Bay({ session, act, busy, live }: PlaceProps) {
 						onThis={() => act(() => change.keepClub(shot.id), withShots([shot.id], { check_club: "" }))}
 					/>
 				)}
-				<ShotRow
-					session={session}
-					shots={shots}
-					shot={shot}
-					selected={selected}
-					colour={letterColour(build?.letter ?? "")}
-					onTouch={touch}
-				/>
-				{shot && !agreed && (
-					<Selection
-						selected={selected.length}
-						onOne={() => turn(shot.id)}
-						onRun={() => select(shots.filter((each) => each.run === shot.run).map((each) => each.id))}
-						onClear={() => select([])}
+				<div className="flex flex-wrap items-end gap-x-3 gap-y-2">
+					<ShotRow
+						session={session}
+						shots={shots}
+						shot={shot}
+						selected={selected}
+						colour={letterColour(build?.letter ?? "")}
+						onTouch={touch}
 					/>
-				)}
+					{shot && !agreed && (
+						<Selection
+							selected={selected.length}
+							onOne={() => turn(shot.id)}
+							onRun={() => select(shots.filter((each) => each.run === shot.run).map((each) => each.id))}
+							onClear={() => select([])}
+						/>
+					)}
+				</div>
 				{build && shot && <Copy session={session} shot={shot} />}
 				{build && <SoFar build={build} />}
 				{build && <Flights session={session} build={build} />}

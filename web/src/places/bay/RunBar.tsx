@@ -1,8 +1,9 @@
 /** What the next shots are hit from and with: what holds now, each changed by one key or touch. */
 import { useState } from "react";
-import type { Ball, Lie, Session } from "../../api/client";
+import type { Ball, Intent, Lie, Session } from "../../api/client";
 import { change } from "../../api/session";
 import { VOCABULARY } from "../../api/vocabulary";
+import { PROTOCOLS, protocolKeys } from "../../api/words";
 import type { PlaceProps } from "../../session/place";
 import { Said } from "../../ui/Said";
 import { Sheet } from "../../ui/Sheet";
@@ -34,6 +35,12 @@ export const hitWith = (session: Session, run: { length?: string; ball?: Ball })
 		...(run.ball ? { struck_ball: run.ball } : {}),
 	}),
 ];
+
+export const INTENTS = VOCABULARY.intents as readonly Intent[];
+export const meant = (session: Session, intent: Intent): Doing => {
+	const protocol = protocolKeys.find((each) => PROTOCOLS[each].intents.includes(intent)) ?? "full_swing";
+	return [() => change.ask(session.id, protocol, intent), (seen) => ({ ...seen, protocol, intent })];
+};
 
 /** Where the wind comes from, in words. */
 export function windWords(mps: number, fromDeg: number): string {
@@ -80,7 +87,7 @@ export function RunBar({ session, act, agreed, onMore }: Props) {
 					<span className="key">−</span> swing
 				</span>
 				<select
-					className={`${select} w-36`}
+					className={`${select} w-32`}
 					aria-label="How long the next swings are"
 					value={length}
 					disabled={agreed}
@@ -93,11 +100,24 @@ export function RunBar({ session, act, agreed, onMore }: Props) {
 					))}
 				</select>
 			</label>
-			{session.intent !== "stock" && (
-				<span>
-					<span className="quiet">meant</span> <span className="font-semibold">{session.intent}</span>
+			<label className="flex items-center gap-1.5">
+				<span className="quiet">
+					<span className="key">;</span> meant
 				</span>
-			)}
+				<select
+					className={`${select} w-24`}
+					aria-label="What is meant next"
+					value={session.intent}
+					disabled={agreed}
+					onChange={(event) => act(...meant(session, event.target.value as Intent))}
+				>
+					{INTENTS.map((each) => (
+						<option key={each} value={each}>
+							{each}
+						</option>
+					))}
+				</select>
+			</label>
 			<label className="flex items-center gap-1.5">
 				<span className="key">=</span>
 				<select

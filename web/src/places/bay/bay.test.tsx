@@ -363,7 +363,7 @@ test("a tray that someone else has filed meanwhile says so, and offers nothing m
 });
 
 test("the run bar says what holds now: swing, ball and wind, each changed by one key or touch", async () => {
-	const sent = serve({ "PUT /api/sessions/7/run": inHand });
+	const sent = serve({ "PUT /api/sessions/7/run": inHand, "PUT /api/sessions/7/ask": inHand });
 	show(Bay, { ...inHand, indoor: false, wind_mps: 4, wind_from_deg: 90 });
 	expect(screen.getByTestId("run-bar").textContent).toContain("9 mph from the right");
 	press("-");
@@ -373,6 +373,8 @@ test("the run bar says what holds now: swing, ball and wind, each changed by one
 	);
 	fireEvent.change(screen.getByLabelText("How long the next swings are"), { target: { value: "9:00" } });
 	await waitFor(() => expect(changes(sent)[2]?.body).toEqual({ length: "9:00" }));
+	press(";");
+	await waitFor(() => expect(changes(sent)[3]?.body).toEqual({ protocol: "shaped", intent: "low" }));
 	press("/");
 	const field = (label: string) => screen.getByLabelText(label, { selector: "input, select" });
 	fireEvent.change(field("Wind in mph"), { target: { value: "11,2" } });
@@ -380,7 +382,7 @@ test("the run bar says what holds now: swing, ball and wind, each changed by one
 	fireEvent.change(field("Height of the tee in millimetres"), { target: { value: "25" } });
 	fireEvent.click(screen.getByRole("button", { name: "From the next shot on", hidden: true }));
 	await waitFor(() =>
-		expect(changes(sent)[3]?.body).toEqual({
+		expect(changes(sent)[4]?.body).toEqual({
 			wind_mps: expect.closeTo(5.007, 2),
 			wind_from_deg: 180,
 			tee_mm: 25,
