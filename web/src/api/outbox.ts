@@ -197,7 +197,23 @@ export interface Typing {
 	was: Record<string, unknown>;
 }
 
-export function keepTyping(draft: string, path: string, typing: Typing, afterMs: number): void {
+/** What was saved of each draft last, and what had stood there before. */
+const saved = new Map<string, Typing>();
+const alike = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b);
+
+/** Typed on a picture from before the last saving: what stood there then is what was saved. */
+function onWhatWasSaved(draft: string, typing: Typing): Typing {
+	const last = saved.get(draft);
+	if (!last) return typing;
+	const was = Object.entries(typing.was).map(([name, value]) => {
+		const stale = name in last.now && alike(value, last.was[name]);
+		return [name, stale ? last.now[name] : value] as const;
+	});
+	return { now: typing.now, was: Object.fromEntries(was) };
+}
+
+export function keepTyping(draft: string, path: string, typed: Typing, afterMs: number): void {
+	const typing = onWhatWasSaved(draft, typed);
 	const open = entries.find((entry) => entry.draft === draft && entry !== flying);
 	if (Object.keys(typing.now).length === 0) {
 		if (open) entries = entries.filter((entry) => entry !== open);
@@ -329,6 +345,7 @@ async function arrived(entry: Entry, answer: Response, told: Record<string, unkn
 	answers.delete(entry.change);
 	if (answer.ok) {
 		entries = entries.filter((each) => each !== entry);
+		if (entry.draft) saved.set(entry.draft, entry.body as Typing);
 		const body: unknown = await answer.clone().json();
 		heard(body, entry);
 		store();
@@ -377,6 +394,7 @@ export function reopen(emptied = false): void {
 	tries = 0;
 	who = "";
 	answers.clear();
+	saved.clear();
 	if (emptied) {
 		localStorage.clear();
 		sessionStorage.clear();

@@ -3,7 +3,7 @@
 import { act, fireEvent, screen, waitFor, within } from "@testing-library/react";
 import { afterEach, beforeEach, expect, test, vi } from "vitest";
 import type { Session } from "../../api/client";
-import { openOutbox, reopen, signedInAs } from "../../api/outbox";
+import { keepTyping, openOutbox, reopen, signedInAs, typedOf } from "../../api/outbox";
 import { m, session } from "../../tests/session";
 import { changes, clear, Place, type Sent, serve, show } from "../../tests/stage";
 import { toMetres } from "../../ui/units";
@@ -220,4 +220,18 @@ test("targets say why, how sure, by kind of head, and what is out of reach; an a
 	expect(screen.getByText("Out of reach at this speed: 40° at the most.")).toBeTruthy();
 	expect(screen.queryByRole("button", { name: "Change Carry" })).toBeNull();
 	expect(screen.getByText("Agreed.")).toBeTruthy();
+});
+
+test("what is typed on before the screen has heard of the last saving is held against what was saved", async () => {
+	const sent = serve({ "PATCH /api/sessions/7/brief": session });
+	const sends = (now: string, was: string) =>
+		keepTyping("brief:7", "/api/sessions/7/brief", { now: { notes: now }, was: { notes: was } }, 0);
+	sends("Before", "");
+	await waitFor(() => expect(typedOf("brief:7").sent).toBe(true));
+	sends("Before, and more", "");
+	await waitFor(() => expect(changes(sent)).toHaveLength(2));
+	expect(changes(sent)[1]?.body).toEqual({ now: { notes: "Before, and more" }, was: { notes: "Before" } });
+	await waitFor(() => expect(typedOf("brief:7").sent).toBe(true));
+	sends("Third", "Somebody else's");
+	await waitFor(() => expect(changes(sent)[2]?.body).toMatchObject({ was: { notes: "Somebody else's" } }));
 });
