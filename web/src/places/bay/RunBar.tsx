@@ -60,15 +60,13 @@ export function RunBar({ session, act, agreed, onMore }: Props) {
 	const { length, struck_ball: ball, lie } = session;
 	const unclean = lie !== null && !CLEAN.includes(lie);
 	const windy = session.wind_mps > 0;
-	const select = "select h-9 px-2";
+	const select = "select h-9 ps-2 pe-6";
 	return (
-		<div className="flex flex-wrap items-center gap-x-3 gap-y-1 text-[15px]" data-testid="run-bar">
-			<label className="flex items-center gap-1.5">
-				<span className="quiet">
-					<span className="key">R</span> from
-				</span>
+		<div className="flex flex-wrap items-center gap-x-2 gap-y-1 text-[15px]" data-testid="run-bar">
+			<label className="flex items-center gap-1">
+				<span className="key">R</span>
 				<select
-					className={`${select} w-32`}
+					className={`${select} w-26`}
 					aria-label="What is hit from next"
 					value={lie ?? ""}
 					disabled={agreed}
@@ -82,12 +80,10 @@ export function RunBar({ session, act, agreed, onMore }: Props) {
 					))}
 				</select>
 			</label>
-			<label className="flex items-center gap-1.5">
-				<span className="quiet">
-					<span className="key">−</span> swing
-				</span>
+			<label className="flex items-center gap-1">
+				<span className="key">−</span>
 				<select
-					className={`${select} w-32`}
+					className={`${select} w-30`}
 					aria-label="How long the next swings are"
 					value={length}
 					disabled={agreed}
@@ -95,17 +91,15 @@ export function RunBar({ session, act, agreed, onMore }: Props) {
 				>
 					{[...new Set([...LENGTHS, length])].map((each) => (
 						<option key={each} value={each}>
-							{WORDS[each] ?? `to ${each}`}
+							{`${WORDS[each] ?? `to ${each}`} swing`}
 						</option>
 					))}
 				</select>
 			</label>
-			<label className="flex items-center gap-1.5">
-				<span className="quiet">
-					<span className="key">;</span> meant
-				</span>
+			<label className="flex items-center gap-1">
+				<span className="key">;</span>
 				<select
-					className={`${select} w-24`}
+					className={`${select} w-22`}
 					aria-label="What is meant next"
 					value={session.intent}
 					disabled={agreed}
@@ -118,10 +112,10 @@ export function RunBar({ session, act, agreed, onMore }: Props) {
 					))}
 				</select>
 			</label>
-			<label className="flex items-center gap-1.5">
+			<label className="flex items-center gap-1">
 				<span className="key">=</span>
 				<select
-					className={`${select} w-32`}
+					className={`${select} w-24`}
 					aria-label="The ball"
 					value={ball}
 					disabled={agreed}
