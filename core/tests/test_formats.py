@@ -2,8 +2,10 @@
 
 import pytest
 from hemicycle_core.errors import BadInput
+from hemicycle_core.formats.csv_out import WrittenShot, shots_csv
 from hemicycle_core.formats.shots_csv import Column, check_mapping, guess_mapping, parse_shots
 from hemicycle_core.formats.table import decode, read_table
+from hemicycle_core.runs import Ball
 from hemicycle_core.shots import Strike, check_readings, fill_blanks
 from hemicycle_core.units import UNITS, metres, mps, yards
 
@@ -83,3 +85,18 @@ def test_blanks_are_filled_and_only_blanks():
 def test_every_unit_comes_back():
     for unit in UNITS.values():
         assert unit.from_canonical(unit.to_canonical(12.5)) == pytest.approx(12.5)
+
+
+def test_how_a_shot_was_swung_and_with_which_ball_comes_back_from_our_own_file():
+    runs = [("half", "own"), ("9:00", "range"), ("full", "hard")]
+    written = [
+        WrittenShot(1, n, "A", "", "stock", "", length, ball, False, {"carry_m": 100.0})
+        for n, (length, ball) in enumerate(runs)
+    ]
+    text = shots_csv(written)
+    table = read_table(text, most_rows=10)
+    parsed = parse_shots(table, guess_mapping(table.headers))
+    assert [(shot.swing_length, shot.struck_ball) for shot in parsed.shots] == [(a, Ball(b)) for a, b in runs]
+    table = read_table(text.replace("half", "wild"), most_rows=10)
+    parsed = parse_shots(table, guess_mapping(table.headers))
+    assert parsed.shots[0].swing_length == "full" and "clock position" in parsed.problems[0].sentence

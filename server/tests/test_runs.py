@@ -1,5 +1,7 @@
 """Runs: another swing, ball or wind is kept apart or brought to the reference, and it is said which."""
 
+import json
+
 import pytest
 from conftest import strike
 from fitting.actions.shots import run_for, take_in
@@ -96,3 +98,13 @@ def test_what_the_name_of_a_club_makes_us_assume_is_shown_until_it_is_stated(fit
     now = next(each for each in seen["builds"] if each["id"] == own.pk)
     assert now["assumed"] == ["head_type", "length_m"]
     assert (now["set_loft_deg"], now["measured_loft_deg"]) == (27, 26.5)
+
+
+def test_a_file_parts_runs_by_swing_and_ball(fitter_at, session):
+    rows = "A,180,,\nA,181,,\nA,179,,own\nA,120,half,\nA,150,,range\n"
+    text = "club,carry_yd,swing_length,struck_ball\n" + rows
+    body = json.dumps({"file_name": "hit.csv", "text": text})
+    fitter_at("POST", f"sessions/{session.pk}/import", body, 201)
+    seen = fitter_at("GET", f"sessions/{session.pk}", "")
+    assert [shot["apart"] for shot in seen["shots"]] == ["", "", "", "half swing", "range ball"]
+    assert (build_of(seen)["kept"], round(build_of(seen)["carry_m"] / 0.9144)) == (3, 180)

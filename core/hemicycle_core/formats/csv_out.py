@@ -8,7 +8,7 @@ from collections.abc import Iterable, Mapping, Sequence
 from dataclasses import dataclass
 
 from ..shots import READINGS
-from .shots_csv import CLUB, INTENT, LIE, STRIKE
+from .shots_csv import BALL, CLUB, INTENT, LENGTH, LIE, STRIKE
 from .table import NUMBER
 
 FORMULA = ("=", "+", "-", "@", "\t", "\r")
@@ -31,6 +31,8 @@ class WrittenShot:
     strike: str
     intent: str
     lie: str
+    swing_length: str
+    struck_ball: str
     aside: bool
     values: Mapping[str, float]
 
@@ -40,9 +42,10 @@ def shots_csv(shots: Iterable[WrittenShot]) -> str:
     each and whether it was set aside."""
     out = io.StringIO()
     writer = csv.writer(out, lineterminator="\n")
-    writer.writerow(["session", "shot", CLUB, STRIKE, INTENT, LIE, "aside", *READINGS])
+    writer.writerow(["session", "shot", CLUB, STRIKE, INTENT, LIE, LENGTH, BALL, "aside", *READINGS])
     for shot in shots:
         values: Sequence[object] = [shot.values.get(key, "") for key in READINGS]
-        said = (harmless(shot.club), shot.strike, shot.intent, shot.lie, int(shot.aside))
+        run = (shot.intent, shot.lie, shot.swing_length, shot.struck_ball)
+        said = (harmless(shot.club), shot.strike, *run, int(shot.aside))
         writer.writerow([shot.session, shot.number, *said, *values])
     return out.getvalue()

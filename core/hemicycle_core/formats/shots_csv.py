@@ -10,13 +10,14 @@ from typing import Any
 
 from ..errors import BadInput
 from ..impact import Lie
+from ..runs import FULL, Ball, swing_length
 from ..shots import READINGS, Intent, Strike, check_readings
 from ..units import UNITS, Quantity
 from .table import Row, Table, number
 
 CLUB, STRIKE, IGNORE = "club", "strike", ""
-INTENT, LIE = "intent", "lie"
-WORDS_OF_SHOT: dict[str, type[StrEnum]] = {STRIKE: Strike, INTENT: Intent, LIE: Lie}
+INTENT, LIE, LENGTH, BALL = "intent", "lie", "swing_length", "struck_ball"
+WORDS_OF_SHOT: dict[str, type[StrEnum]] = {STRIKE: Strike, INTENT: Intent, LIE: Lie, BALL: Ball}
 
 # Words that say which reading a column holds, longest match first; plain English of the trade.
 WORDS: dict[str, tuple[str, ...]] = {
@@ -41,7 +42,14 @@ WORDS: dict[str, tuple[str, ...]] = {
     INTENT: ("intent", "shot type"),
     LIE: ("lie", "surface"),
 }
-LABELS = {CLUB: "the club", STRIKE: "the strike", INTENT: "the intent", LIE: "the lie"}
+LABELS = {
+    CLUB: "the club",
+    STRIKE: "the strike",
+    INTENT: "the intent",
+    LIE: "the lie",
+    LENGTH: "the length of the swing",
+    BALL: "the ball",
+}
 USUAL_UNIT = {
     Quantity.LENGTH: "yd",
     Quantity.SPEED: "mph",
@@ -77,6 +85,8 @@ class ParsedShot:
     strike: Strike | None = None
     intent: Intent = Intent.STOCK
     lie: Lie | None = None
+    swing_length: str = FULL
+    struck_ball: Ball = Ball.OWN
 
 
 @dataclass(frozen=True)
@@ -97,7 +107,7 @@ class Parsed:
 def _own(header: str) -> Column | None:
     """Our own header: the reading's name with a unit for a suffix."""
     lowered = header.strip().lower()
-    if lowered == CLUB or lowered in WORDS_OF_SHOT:
+    if lowered in (CLUB, LENGTH) or lowered in WORDS_OF_SHOT:
         return Column(header, lowered)
     stem, _, suffix = lowered.rpartition("_")
     for key, reading in READINGS.items():
@@ -156,7 +166,7 @@ def check_mapping(columns: Sequence[Column]) -> None:
             quantity = READINGS[column.key].quantity
             if column.unit not in UNITS or UNITS[column.unit].quantity is not quantity:
                 raise BadInput(f"“{column.header}” needs a unit of {quantity.value}.", field="mapping")
-        elif column.key not in (CLUB, IGNORE, *WORDS_OF_SHOT):
+        elif column.key not in (CLUB, LENGTH, IGNORE, *WORDS_OF_SHOT):
             raise BadInput(f"“{column.key}” is not something a column can be.", field="mapping")
     if "carry_m" not in keys and not {"ball_speed_mps", "launch_deg", "spin_rpm"} <= set(keys):
         raise BadInput("Say which column is the carry, or ball speed, launch angle and spin.", field="mapping")
@@ -183,6 +193,11 @@ def _shot(row: Row, columns: Sequence[Column], decimal_comma: bool, problems: li
     for column, cell in zip(columns, row.cells, strict=True):
         if column.key == CLUB:
             club = cell
+        elif column.key == LENGTH:
+            try:
+                said[LENGTH] = swing_length(_plain(cell)) if cell.strip() else FULL
+            except BadInput as error:
+                problems.append(RowProblem(row.line, column.header, f"{error} The cell was left blank."))
         elif column.key in WORDS_OF_SHOT:
             word = _word(column.key, cell)
             if word is not None:
@@ -201,10 +216,13 @@ def _shot(row: Row, columns: Sequence[Column], decimal_comma: bool, problems: li
     return ParsedShot(line=row.line, club=club, values=values, **said)
 
 
+def _plain(cell: str) -> str:
+    return re.sub(r"[\s\-]+", "_", cell.strip().lower())
+
+
 def _word(key: str, cell: str) -> StrEnum | None:
     """A word of a closed list as it may be written, with blanks or hyphens; None for another."""
-    plain = re.sub(r"[\s\-]+", "_", cell.strip().lower())
-    known = WORDS_OF_SHOT[key]
+    plain, known = _plain(cell), WORDS_OF_SHOT[key]
     return known(plain) if plain in set(known) else None
 
 

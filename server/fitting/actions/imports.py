@@ -171,10 +171,13 @@ def _take_club(
     result: Imported,
 ) -> None:
     build, shots = _build_for(session, kept, name), []
-    # A run holds what was hit alike: what the file says of intent and lie parts it.
-    for (intent, lie), alike in groupby(parsed, key=lambda shot: (shot.intent, shot.lie)):
+    # A run holds what was hit alike: what the file says of it parts it.
+    for (intent, lie, length, ball), alike in groupby(
+        parsed, key=lambda shot: (shot.intent, shot.lie, shot.swing_length, shot.struck_ball)
+    ):
         run_of = list(alike)
         said = {"protocol": protocol_of(intent).key, "intent": intent.value, "lie": lie.value if lie else ""}
+        said |= {"length": length, "struck_ball": ball.value}
         made = take_in(
             session,
             run_for(session, build, kept, **said),

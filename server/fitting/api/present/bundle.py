@@ -138,6 +138,8 @@ def written_shots(judged: JudgedSession) -> list[WrittenShot]:
             strike=shot.strike,
             intent=shot.run.intent,
             lie=shot.run.lie,
+            swing_length=shot.run.length,
+            struck_ball=shot.run.struck_ball,
             aside=shot.aside,
             values=shot.readings,
         )

@@ -14,6 +14,8 @@ const KEYS: Record<string, string> = {
 	club: "Club",
 	strike: "Strike",
 	intent: "Intent",
+	swing_length: "Length of swing",
+	struck_ball: "Ball",
 	lie: "Lie",
 	carry_m: "Carry",
 	total_m: "Total",
