@@ -64,6 +64,8 @@ def test_a_shop_may_call_it_enough_sooner():
     cases = [case(shots(179, n=8, seed=1)), case(shots(179, n=8, seed=2), "B")]
     assert not session(*cases).choice.settled
     assert session(*cases, thresholds=replace(DEFAULT, most_shots=5)).choice.settled
+    never = session(*cases, thresholds=replace(DEFAULT, stop_gain=0.0)).choice
+    assert not never.settled and never.more.count >= 1
 
 
 def test_few_shots_with_builds_that_may_differ_are_not_settled_and_say_with_which_and_how_many():

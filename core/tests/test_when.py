@@ -23,6 +23,8 @@ TAKEN = [Taken(A, 0.0), Taken(B, 100.0), Taken(C, 200.0)]
         (None, 150.0, C, B),  # no clock: what is in hand now, taken after it came by ours or just before
         (None, 203.0, C, B),
         (None, 250.0, C, None),
+        (-1e9, 250.0, C, None),  # a clock that was set anew tells nothing
+        (1e9, 203.0, C, B),
     ],
 )
 def test_a_shot_belongs_to_what_was_in_hand_when_it_was_hit(hit, came, build, instead):
@@ -32,7 +34,7 @@ def test_a_shot_belongs_to_what_was_in_hand_when_it_was_hit(hit, came, build, in
 
 
 def test_the_same_club_taken_again_is_no_doubt():
-    assert hit_with([Taken(A, 0.0), Taken(A, 10.0)], 11.0, 10.5) == HitWith(A)
+    assert hit_with([Taken(A, 0.0), Taken(A, 10.0)], 11.0, 10.5) == HitWith(A, hit_s=10.5)
     assert hit_with([Taken(A, 0.0)], 0.5, None) == HitWith(A)
 
 

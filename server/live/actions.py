@@ -196,8 +196,11 @@ def _file_by_time(session: FittingSession, fresh: Mapping[str, FeedShot], clock:
         hit_s = shot.hit_at.timestamp() + clock.offset_s if shot.hit_at is not None and clock.known else None
         found = hit_with(taken, now, hit_s)
         build = Build.objects.of(session.shop_id).get(pk=found.build)
-        hit_at = None if hit_s is None else datetime.fromtimestamp(hit_s, tz=UTC)
-        told = {"hit_at": hit_at, "check_club": found.why, "instead_id": found.instead}
+        told = {
+            "hit_at": None if found.hit_s is None else datetime.fromtimestamp(found.hit_s, tz=UTC),
+            "check_club": found.why,
+            "instead_id": found.instead,
+        }
         _file(session, {feed_id: shot}, build, told)
     return build
 

@@ -60,7 +60,7 @@ class Apart:
         few, limit = then.told((A_FEW // 2, A_FEW // 2)), thresholds.stop_gain * uses
         if then.worth <= limit:
             return 1.0
-        far = few * brentq(lambda z: loss(z) - limit / few, 0.0, FARTHEST)
+        far = few * brentq(lambda z: loss(z) - limit / few, 0.0, FARTHEST) if loss(FARTHEST) < limit / few else np.inf
         need = min(far, float(ndtri(thresholds.stop_at)) * then.sd)
         told = self.told(more)
         return float(ndtr((self.mean - need) / told) + ndtr((-self.mean - need) / told))

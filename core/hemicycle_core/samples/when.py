@@ -7,6 +7,7 @@ from dataclasses import dataclass
 
 NEAR_S = 2.0  # of a switch of clubs: either may have been in hand
 LATE_S = 30.0  # on the way for so long, more than one thing may have gone wrong
+LONGEST_S = 3600.0  # a clock that says more has been set anew: it tells nothing
 ARRIVES_S = 4.0  # without a clock: a shot is heard of so long after it was hit, at most
 LEAST_HEARD, MOST_HEARD = 3, 20  # messages from which the offset of a clock is known, and that it is told from
 
@@ -44,20 +45,23 @@ class Taken:
 @dataclass(frozen=True)
 class HitWith:
     """The build that a shot was hit with, and the one it may have been instead, where that is not sure. why: in a few
-    words; empty where it is sure."""
+    words; empty where it is sure. hit_s:
+    when, by our clock; None where that is not known."""
 
     build: int
     instead: int | None = None
     why: str = ""
+    hit_s: float | None = None
 
 
 def hit_with(taken: Sequence[Taken], came_s: float, hit_s: float | None) -> HitWith:
     """Which build was in hand when a shot was hit.
 
     taken: in the order of time, the last one in hand now; one or more. came_s: when it came, hit_s: when it was hit by
-    our clock, None where that is not known. A shot from before the first was taken counts as that one's.
+    our clock, None where that is not known; an hour is more than any shot is on its way. A shot from before the first
+    was taken counts as that one's.
     """
-    if hit_s is None:
+    if hit_s is None or not 0 <= came_s - hit_s + NEAR_S <= LONGEST_S:
         return _by_coming(taken, came_s)
     before = [each for each in taken if each.at_s <= hit_s]
     mine = before[-1] if before else taken[0]
@@ -65,12 +69,12 @@ def hit_with(taken: Sequence[Taken], came_s: float, hit_s: float | None) -> HitW
     at = there.index(mine)
     since, until = hit_s - mine.at_s, (there[at + 1].at_s - hit_s) if at + 1 < len(there) else None
     if until is not None and until < NEAR_S and there[at + 1].build != mine.build:
-        return HitWith(mine.build, there[at + 1].build, f"hit {until:.1f} s before the next club was taken")
+        return HitWith(mine.build, there[at + 1].build, f"hit {until:.1f} s before the next club was taken", hit_s)
     if at > 0 and since < NEAR_S and there[at - 1].build != mine.build:
-        return HitWith(mine.build, there[at - 1].build, f"hit {max(since, 0.0):.1f} s after it was taken")
+        return HitWith(mine.build, there[at - 1].build, f"hit {max(since, 0.0):.1f} s after it was taken", hit_s)
     if came_s - hit_s > LATE_S and there[-1].build != mine.build:
-        return HitWith(mine.build, there[-1].build, f"came {came_s - hit_s:.0f} s after it was hit")
-    return HitWith(mine.build)
+        return HitWith(mine.build, there[-1].build, f"came {came_s - hit_s:.0f} s after it was hit", hit_s)
+    return HitWith(mine.build, hit_s=hit_s)
 
 
 def _by_coming(taken: Sequence[Taken], came_s: float) -> HitWith:
