@@ -1,12 +1,10 @@
 /** Hitting: the build in hand, the last shot large, its place against the window, what to hit next. */
 import { useMemo, useState } from "react";
 import type { Build, DayKind, Session, Shot } from "../../api/client";
-import { change, useActs, useBench } from "../../api/session";
+import { change, useActs } from "../../api/session";
 import { type Command, CommandBar, useCommands } from "../../commands/commands";
 import { CarryMap } from "../../instruments/carry-map/CarryMap";
-import { SideView } from "../../instruments/flight-board/FlightBoard";
-import { boardClub } from "../../session/flights";
-import { gateSpan, windowFor } from "../../session/gates";
+import { gateSpan } from "../../session/gates";
 import { mapProps } from "../../session/maps";
 import type { PlaceProps } from "../../session/place";
 import { buildOf, candidatesOf, shotsOf } from "../../session/select";
@@ -14,6 +12,7 @@ import { letterColour } from "../../ui/Letter";
 import { Caution } from "../../ui/Said";
 import { Acts, type AllOf, CheckClub, called, Selection, TrailSheet } from "./Acts";
 import { NewSetting, PickBuild, WantedShot } from "./Dialogs";
+import { Flights } from "./Flights";
 import { Copy, InHand, LastShot, ShotRow, SoFar } from "./LastShot";
 import { FeltSheet, nextMode, PlayerPanel, PlayerSheet, showing } from "./PlayerPanel";
 import { after, BALLS, hitFrom, hitWith, INTENTS, LENGTHS, LIES, meant, RunBar, RunSheet } from "./RunBar";
@@ -496,27 +495,6 @@ export function Bay({ session, act, busy, live }: PlaceProps) {
 					onClose={() => setDialog(null)}
 				/>
 			)}
-		</div>
-	);
-}
-
-/** The build in hand in the air, between the clubs on both sides. */
-function Flights({ session, build }: { session: Session; build: Build }) {
-	const bench = useBench(session);
-	if (!bench.data) return null;
-	const mine = [...bench.data.lines, ...bench.data.neighbours].filter((line) => line.build === build.id);
-	if (mine.length === 0) return null;
-	const window = windowFor(build);
-	return (
-		<div className="order-1 max-w-3xl">
-			<SideView
-				clubs={mine.map((line) => boardClub(session, line))}
-				neighbours={bench.data.neighbours
-					.filter((line) => line.build !== build.id)
-					.map((line) => boardClub(session, line))}
-				windows={window ? [window] : []}
-				height={168}
-			/>
 		</div>
 	);
 }
