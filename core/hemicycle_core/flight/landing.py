@@ -25,6 +25,7 @@ from .aero import BALL_RADIUS_M, GRAVITY
 Floats = NDArray[np.float64]
 RPM = 2 * np.pi / 60
 MOST_BOUNCES = 12
+DIGS_MPS = 1.0  # from about this speed into the ground on a bounce costs its whole share
 FLAT_HOP_MPS = 0.35  # a hop that leaves the ground slower than this rises under 7 mm: the ball rolls
 
 
@@ -65,17 +66,17 @@ class Turf:
 
 
 FAIRWAY = {
-    Firmness.SOFT: Turf(dent=1.10, bounce=0.21, friction=0.40, drag_g=0.30, loss=0.055),
-    Firmness.MEDIUM: Turf(dent=0.925, bounce=0.75, friction=0.41, drag_g=0.22, loss=0.05),
-    Firmness.FIRM: Turf(dent=0.70, bounce=0.975, friction=0.45, drag_g=0.18, loss=0.035),
+    Firmness.SOFT: Turf(dent=1.10, bounce=0.21, friction=0.40, drag_g=0.30, loss=0.058),
+    Firmness.MEDIUM: Turf(dent=0.925, bounce=0.75, friction=0.41, drag_g=0.22, loss=0.055),
+    Firmness.FIRM: Turf(dent=0.70, bounce=0.975, friction=0.45, drag_g=0.18, loss=0.04),
 }
 EVERYDAY_FT = 10.0  # meter reading of a green on an ordinary day; tournaments 11 to 12
 SLOWEST_FT, FASTEST_FT = 4.0, 16.0
 METER_G_FT = 0.56  # the meter lets a ball go at 1.83 m/s: deceleration in g times feet rolled
 FIRMNESS_OF_GREEN = {
-    Firmness.SOFT: Turf(dent=1.045, bounce=0.55, friction=0.325, drag_g=0.0, loss=0.30),
-    Firmness.MEDIUM: Turf(dent=1.04, bounce=1.015, friction=0.446, drag_g=0.0, loss=0.112),
-    Firmness.FIRM: Turf(dent=0.98, bounce=1.25, friction=0.54, drag_g=0.0, loss=0.03),
+    Firmness.SOFT: Turf(dent=1.045, bounce=0.55, friction=0.325, drag_g=0.0, loss=0.335),
+    Firmness.MEDIUM: Turf(dent=1.04, bounce=1.015, friction=0.446, drag_g=0.0, loss=0.143),
+    Firmness.FIRM: Turf(dent=0.98, bounce=1.25, friction=0.54, drag_g=0.0, loss=0.045),
 }
 
 
@@ -120,7 +121,9 @@ def _bounce(along: Floats, down: Floats, spin: Floats, turf: Turf) -> tuple[Floa
     impulse = turf.friction * normal * (1 + e) * np.sign(slip)
     tangent_after = np.where(gripped, tangent - 2 / 7 * slip, tangent - impulse)
     spin_after = np.where(gripped, -tangent_after / BALL_RADIUS_M, spin - 2.5 * impulse / BALL_RADIUS_M)
-    tangent_after, spin_after = tangent_after * (1 - turf.loss), spin_after * (1 - turf.loss)
+    # A hop that hardly leaves the ground digs in as little: without that the last one would be a step in the run.
+    kept = 1 - turf.loss * (1 - np.exp(-((normal / DIGS_MPS) ** 2)))
+    tangent_after, spin_after = tangent_after * kept, spin_after * kept
     normal_after = e * normal
     back_along = tangent_after * np.cos(dent) - normal_after * np.sin(dent)
     up = tangent_after * np.sin(dent) + normal_after * np.cos(dent)
