@@ -111,6 +111,19 @@ def least_of(a: Floats, b: Floats) -> Floats:
     return made
 
 
+WEDGE_SHARE = 0.30 / (0.30 + 0.0459)  # M / (M + m): a wedge head of 0.30 kg and a ball
+
+
+def smash_at(spin_loft_deg: Floats, club_speed_mps: float = 34.0) -> Floats:
+    """Ball speed over club speed of a wedge struck in the middle that grips, by equations (1) to (3); arrays."""
+    s = np.radians(spin_loft_deg)
+    into = club_speed_mps * np.cos(s)
+    across = np.cos(s) * (1.86 - 0.0029 * into) * WEDGE_SHARE
+    along = np.minimum(0.343 * np.sin(s), DRY_FRICTION * across)
+    made: Floats = np.hypot(across, along)
+    return made
+
+
 def start_from_lie(upright_deg: float, loft_deg: float) -> float:
     """Degrees by which a club that meets the ball more upright starts it to the player's own side (a right-hander's
     left)."""

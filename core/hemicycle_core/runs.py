@@ -17,7 +17,10 @@ from .shots import LAUNCH, Intent
 
 FULL = "full"
 THREE_QUARTER, HALF = "three_quarter", "half"
-OFFERED = (FULL, THREE_QUARTER, HALF, "7:30", "9:00", "10:30")
+COMFORTABLE = "comfortable"  # as far as the player would hit it on the course: the lob wedge's own full swing
+OFFERED = (FULL, COMFORTABLE, THREE_QUARTER, HALF, "7:30", "9:00", "10:30")
+# How long each is, hours of the clock: what a swing by name is about as long as, by judgement.
+CLOCK_FROM = {FULL: 12.0, "hard": 12.5, "eased": 11.75, COMFORTABLE: 11.5, THREE_QUARTER: 10.5, HALF: 9.0}
 _CLOCK = re.compile(r"(6|7|8|9|10|11):(00|30)")
 BY_EFFORT = (Intent.EASED, Intent.HARD)  # swings of full length that are named by what was meant
 MOST_WIND_MPS = 15.0  # what is still played and fitted in
@@ -33,10 +36,10 @@ class Ball(StrEnum):
 
 def swing_length(words: str) -> str:
     """A length of swing. Raises BadInput for one that there is not."""
-    if words in (FULL, THREE_QUARTER, HALF) or _CLOCK.fullmatch(words):
+    if words in (FULL, COMFORTABLE, THREE_QUARTER, HALF) or _CLOCK.fullmatch(words):
         return words
     raise BadInput(
-        "A swing is full, three-quarter or half, or a clock position of the left arm from 6:00 to 11:30.",
+        "A swing is full, comfortable, three-quarter or half, or a clock position of the left arm, 6:00 to 11:30.",
         field="length",
     )
 
@@ -53,29 +56,37 @@ def stock_swing(words: str) -> str:
 
 @dataclass(frozen=True)
 class Speaks:
-    """What a shot says. intent: as it counts; apart: why it says nothing of the stock figures; empty where it does."""
+    """What a shot says. intent: as it counts; apart: why it says nothing of the stock figures; empty where it does.
+    swing: as it was swung, a length, eased or hard; part: that this, and nothing else, makes it no stock shot."""
 
     intent: Intent
     apart: str
+    swing: str = FULL
+    part: bool = False
 
 
-def speaks(*, length: str, intent: Intent, stock: str, other_ball: str, in_wind: bool) -> Speaks:
+def speaks(
+    *, length: str, intent: Intent, stock: str, other_ball: str, in_wind: bool, gripped_in: float = 0.0
+) -> Speaks:
     """What a shot of a run says of its club.
 
     stock: the swing that is the club's stock one, full where none was named; an eased swing that is played as stock
     counts as stock. other_ball: than the one the figures are of; empty for that one. in_wind: hit in wind, and not
-    brought to calm air.
+    brought to calm air. gripped_in: how far down the grip.
     """
     swung = length if length != FULL or intent not in BY_EFFORT else intent.value
     if swung == stock and intent in BY_EFFORT:
         intent = Intent.STOCK
-    elif swung != stock and intent is Intent.STOCK:
-        return Speaks(intent, f"{swing_words(swung)} swing")
-    elif length != FULL and swung != stock:
-        return Speaks(intent, f"{swing_words(length)} swing")
+    if intent is Intent.YARDAGE:
+        return Speaks(intent, f"{other_ball} ball" if other_ball else "in the wind" if in_wind else "", swung)
+    part = swung != stock and intent in (Intent.STOCK, Intent.EASED) and not (other_ball or in_wind)
+    if swung != stock and (intent is Intent.STOCK or length != FULL):
+        return Speaks(intent, f"{swing_words(swung)} swing", swung, part)
     if other_ball:
-        return Speaks(intent, f"{other_ball} ball")
-    return Speaks(intent, "in the wind" if in_wind else "")
+        return Speaks(intent, f"{other_ball} ball", swung)
+    if gripped_in > 0:
+        return Speaks(intent, f"gripped down {gripped_in:g} in", swung)
+    return Speaks(intent, "in the wind" if in_wind else "", swung, part)
 
 
 def check_wind(mps: float, from_deg: float) -> None:
@@ -84,6 +95,15 @@ def check_wind(mps: float, from_deg: float) -> None:
         raise BadInput(f"Wind lies between 0 and {MOST_WIND_MPS * 2.23694:.0f} mph here.", field="wind_mps")
     if not 0 <= from_deg < 360:
         raise BadInput("Where the wind comes from is an angle from 0 to 359°.", field="wind_from_deg")
+
+
+MOST_GRIP_DOWN_IN = 4.0
+
+
+def check_grip(inches: float) -> None:
+    """Raise BadInput for a grip nobody takes. inches: down from the end."""
+    if not 0 <= inches <= MOST_GRIP_DOWN_IN:
+        raise BadInput(f"A club is gripped down by nought to {MOST_GRIP_DOWN_IN:g} in.", field="gripped_in")
 
 
 MOVED = ("carry_m", "offline_m", "peak_m", "landing_deg", "hang_s")

@@ -101,6 +101,7 @@ class Intent(StrEnum):
     FADE = "fade"
     EASED = "eased"
     HARD = "hard"
+    YARDAGE = "yardage"  # to carry so far, however it is swung
 
 
 # What a full shot of a club is hit from; from elsewhere a shot says what that lie does, not what the club does.
@@ -114,7 +115,8 @@ class Shot:
     """One shot in canonical units (`READINGS`), each value with its source. aside: set aside by the fitter. void:
     readings that do not count, as the line of a shot that was good for distance; misread: the monitor's error, not
     a shot. protocol: the key of the one it was hit in. lie: where it was said. old_swing: hit before the player was
-    told to swing otherwise. apart: why it is no stock shot of its club otherwise, as another swing or ball."""
+    told to swing otherwise. apart: why it is no stock shot of its club otherwise, as another swing or ball. swing: how
+    long it was; part: not the stock one of its club. asked_m: the carry that was asked for, where one was."""
 
     values: Mapping[str, float]
     sources: Mapping[str, Source] = field(default_factory=dict)
@@ -127,6 +129,9 @@ class Shot:
     lie: Lie | None = None
     old_swing: bool = False
     apart: str = ""
+    swing: str = "full"
+    part: bool = False
+    asked_m: float | None = None
 
     def get(self, key: str) -> float | None:
         return None if key in self.void else self.values.get(key)

@@ -20,6 +20,9 @@ from .readout import USUAL, Column
 from .runs import OFFERED, Ball, swing_words
 from .shots import CLEAN_LIES, READINGS, Intent, Strike
 from .units import UNITS
+from .wedges.delivery import DIVOT_WORDS
+from .wedges.short_end import SCHOOL_WHY
+from .wedges.words import COMPLAINT_WORDS, WEDGE_WISH_WORDS, Finish, WedgeUse
 
 SHORT_RULES = (GapRule.EVEN_STEPS, GapRule.CARRY_ONLY)  # roll-out covers nothing into a green
 
@@ -62,6 +65,12 @@ def vocabulary() -> dict[str, Any]:
         "lengths": {each: swing_words(each) for each in OFFERED},
         "balls": [each.value for each in Ball],
         "wear": [each.value for each in Wear],
+        "wedgeUses": [each.value for each in WedgeUse],
+        "wedgeWishes": {each.value: words for each, words in WEDGE_WISH_WORDS.items()},
+        "complaints": {each.value: words for each, words in COMPLAINT_WORDS.items()},
+        "finishes": [each.value for each in Finish],
+        "deliveries": {each.value: words for each, words in DIVOT_WORDS.items()},
+        "schools": {each.value: words for each, words in SCHOOL_WHY.items()},
         "lies": [each.value for each in Lie],
         "cleanLies": [each.value for each in Lie if each in CLEAN_LIES],
         "most": {"clubsToPlace": MOST_OFFERED, "plans": MOST_KEPT_PLANS},

@@ -141,10 +141,12 @@ def test_an_eased_swing_is_told_beside_the_stock_one_and_low_and_high_lie_so_far
         ]  # fmt: skip
 
     stock = hit(160.0, 60.0)
-    (eased,) = findings([*stock, *hit(158.5, 57.0, Intent.EASED, "effort", 1.0)])
+    mine, eased = findings([*stock, *hit(158.5, 57.0, Intent.EASED, "effort", 1.0)])
     assert eased.as_asked is True
-    assert eased.sentence == "Eased: 2 yd shorter, spreads 3 yd less. It goes as far at less than full."
-    (hard,) = findings([*stock, *hit(163.0, 58.0, Intent.HARD, "effort")])
+    assert mine.at["spread_m"] == pytest.approx(4.0) and eased.at["carry_m"] == pytest.approx(158.5)
+    said = "Eased: 2 yd shorter, spreads 3 yd less. It goes as far at less than full."
+    assert eased.sentence == f"{said} And it repeats better: it could be the stock swing."
+    _, hard = findings([*stock, *hit(163.0, 58.0, Intent.HARD, "effort")])
     assert hard.sentence.endswith("Not what was meant.")
     low, high = (
         hit(150.0, 60.0, each, "shaped", peak=peak) for each, peak in ((Intent.LOW, 18.0), (Intent.HIGH, 33.0))

@@ -21,6 +21,7 @@ def test_every_shot_that_can_be_meant_is_asked_for_by_one_protocol():
         Intent.STOCK: FULL_SWING,
         **dict.fromkeys((Intent.LOW, Intent.HIGH, Intent.DRAW, Intent.FADE), "shaped"),
         **dict.fromkeys((Intent.EASED, Intent.HARD), "effort"),
+        Intent.YARDAGE: "yardage",
     }
 
 

@@ -5,7 +5,7 @@ from customers import views as customers
 from django.conf import settings
 from django.http import FileResponse, HttpRequest, HttpResponse
 from django.urls import include, path, re_path
-from fitting.api.views import bag, bay, bench, brief, imports, plans, player, session, shortlist
+from fitting.api.views import bag, bay, bench, brief, imports, plans, player, session, shortlist, wedges
 from handover import views as handover
 from handover import views_customer as customer
 from live import views as live
@@ -64,6 +64,7 @@ api = [
     path("sessions/<int:session_id>/in-hand", bay.InHandView.as_view()),
     path("sessions/<int:session_id>/rules", bag.RulesView.as_view()),
     path("sessions/<int:session_id>/shortlist", shortlist.ShortlistView.as_view()),
+    path("sessions/<int:session_id>/sole", wedges.SoleView.as_view()),
     path("sessions/<int:session_id>/plans", plans.PlansView.as_view()),
     path("plans/<int:plan_id>", plans.PlanView.as_view()),
     path("imports/<int:import_id>", imports.ImportedView.as_view()),

@@ -58,13 +58,43 @@ class DemoJob:
     width: float = 26
     depth: float = 26
     uses: float = 1.0
+    lie: str = ""
+    course: str = ""
+
+
+@dataclass
+class DemoWedge:
+    """What is stated of an own wedge: sole, finish, rounds, grooves, lofts as set, bounce; uses a round; complaints."""
+
+    name: str
+    loft: float
+    bounce: float = 10.0
+    sole: str = "medium"
+    finish: str = "plated"
+    rounds: int = 60
+    wear: str = "some"
+    uses: dict[str, float] = field(default_factory=dict)
+    bothers: tuple[str, ...] = ()
+
+
+@dataclass
+class DemoRun:
+    """Shots of one club with another swing: a length, or eased; or asked to carry so many yards."""
+
+    club: str
+    shots: int
+    length: str = "full"
+    eased: bool = False
+    asked: float | None = None
 
 
 @dataclass
 class DemoVisit:
-    """days_ago: of the visit. check_after_days: from then to the next check. wish: (what leads, old club, flight),
-    empty for a gap. tried: (label, model, shaft, shots). turned: (label of the head, loft set, shots) after they
-    were hit. agree: whether what is proposed was agreed. reasons: empty for the proposed ones."""
+    """days_ago: of the visit. check_after_days: from then to the next check. end: of the bag that is worked at;
+    places: clubs to place; wedges, runs: what is stated of the wedges and hit with them beside stock swings;
+    comfortable: the wedge that is never hit full. wish: (what leads, old club, flight), empty for a gap. tried: (label,
+    model, shaft, shots). turned: (label of the head, loft set, shots) after they were hit. agree: whether what is
+    proposed was agreed. reasons: empty for the proposed ones."""
 
     days_ago: int
     bay: str = "Bay 2"
@@ -79,6 +109,16 @@ class DemoVisit:
     reasons: str = ""
     notes: str = ""
     check_after_days: int = 365
+    end: str = "whole"
+    places: int = 1
+    wedges: list[DemoWedge] = field(default_factory=list)
+    runs: list[DemoRun] = field(default_factory=list)
+    comfortable: str = ""
+    wishes: tuple[str, ...] = ()
+    called: str = ""
+    sole: str = ""
+    most: int = 14
+    trip: str = ""
 
 
 @dataclass
@@ -176,6 +216,131 @@ CUSTOMERS = [
                 tried=[("4H", "Skerry", "Fenlark 55 H", 8), ("5H", "Skerry", "Fenlark 55 H", 8)],
                 agree=True,
                 check_after_days=42,
+            )
+        ],
+    ),
+    DemoCustomer(
+        "Yusuf Tarrant",
+        "right",
+        1979,
+        {"speed_mps": 36.0, "attack_deg": -6.5, "lean_deg": 9.5, "speed_spread": 0.012, "eases_off": 0.7},
+        ["Dr", "3W", "4H", "5i", "6i", "7i", "8i", "9i", "PW", "54", "58", "Pt"],
+        67,
+        [
+            DemoVisit(
+                0,
+                jobs=[
+                    DemoJob("Wedge into the 3rd", "green", 97, width=20, depth=16, uses=3),
+                    DemoJob("Front pin over the bunker", "green", 92, over=85, width=20, depth=18, uses=1.5),
+                    DemoJob("Pitch at the 11th", "green", 60, width=18, depth=18, uses=1.0),
+                    DemoJob("Chip with green to work with", "green", 30, width=12, depth=20, uses=1.5),
+                    DemoJob("Greenside bunker", "green", 15, width=10, depth=12, uses=1.0, lie="sand"),
+                ],
+                notes="Says the 54 does not stop any more. Digs with the 58.",
+                end="short",
+                places=2,
+                called="steep",
+                wishes=("even", "stop"),
+                comfortable="58",
+                wedges=[
+                    DemoWedge("PW", 46, 6, "cavity", "plated", 60, "some", {"full": 2, "part": 0.5}),
+                    DemoWedge(
+                        "54",
+                        54,
+                        12,
+                        "medium",
+                        "raw",
+                        190,
+                        "worn",
+                        {"full": 1, "pitch": 1.5, "sand": 1},
+                        ("runs_out", "worn"),
+                    ),
+                    DemoWedge(
+                        "58", 58, 8, "narrow", "plated", 110, "some", {"part": 1, "chip": 1.5, "lob": 0.5}, ("digs",)
+                    ),
+                ],
+                runs=[
+                    DemoRun("54", 4, "three_quarter"),
+                    DemoRun("54", 4, "half"),
+                    DemoRun("PW", 4, eased=True),
+                    DemoRun("58", 3, "half"),
+                    DemoRun("54", 3, asked=75),
+                ],
+                tried=[("50", "Gannock", "Wexmoor 110 W", 9), ("54 M", "Gannock", "Wexmoor 110 W", 6)],
+            )
+        ],
+        ("Dr", "PW"),
+    ),
+    DemoCustomer(
+        "Noor Haverkamp",
+        "left",
+        1951,
+        {"speed_mps": 27.0, "attack_deg": -2.0, "lean_deg": 6.0, "hand": "left", "speed_spread": 0.016},
+        ["Dr", "5W", "7W", "5H", "7i", "8i", "9i", "PW", "GW", "54", "58", "Pt"],
+        71,
+        [
+            DemoVisit(
+                33,
+                jobs=[
+                    DemoJob("Full wedge into the 5th", "green", 74, width=24, depth=24, uses=2.0),
+                    DemoJob("Pitch and run", "green", 40, width=18, depth=22, uses=2.0),
+                    DemoJob("Greenside bunker", "green", 12, width=10, depth=12, uses=1.0, lie="sand"),
+                ],
+                end="short",
+                called="shallow",
+                wishes=("fewer",),
+                wedges=[
+                    DemoWedge("PW", 45, 5, "cavity", uses={"full": 2, "chip": 1}),
+                    DemoWedge("GW", 50, 8, uses={"full": 1}, bothers=("gap",)),
+                    DemoWedge("54", 54, 10, uses={"full": 0.5, "pitch": 1}),
+                    DemoWedge("58", 58, 8, uses={"sand": 1, "lob": 0.2}),
+                ],
+                runs=[DemoRun("PW", 4, "half"), DemoRun("54", 4, "half"), DemoRun("PW", 4, "three_quarter")],
+                tried=[("54 M", "Gannock", "Wexmoor 110 W", 5)],
+                agree=True,
+            )
+        ],
+    ),
+    DemoCustomer(
+        "Bram Oseke",
+        "right",
+        1988,
+        {
+            "speed_mps": 38.5,
+            "attack_deg": -4.5,
+            "lean_deg": 9.0,
+            "face_deg": 0.3,
+            "speed_spread": 0.011,
+            "eases_off": 1.5,
+        },
+        ["Dr", "3W", "5W", "3H", "4i", "5i", "6i", "7i", "8i", "9i", "PW", "54", "Pt"],
+        83,
+        [
+            DemoVisit(
+                2,
+                jobs=[
+                    DemoJob("Par five in two", "green", 216, width=26, depth=30, uses=1.0),
+                    DemoJob("Long par three", "green", 198, width=24, depth=26, uses=1.0),
+                    DemoJob("Wedge over the pond", "green", 112, over=104, width=22, depth=20, uses=1.5),
+                    DemoJob("Half wedge to the shelf", "green", 80, over=72, width=20, depth=18, uses=1.0),
+                    DemoJob(
+                        "Lob at the short 6th", "green", 30, over=22, width=14, depth=12, uses=1.0, course="Links trip"
+                    ),
+                ],
+                end="whole",
+                places=2,
+                trip="Links trip",
+                notes="Fourteen places: more at the short end, or at the long one?",
+                wedges=[
+                    DemoWedge("PW", 46, 6, "cavity", uses={"full": 2}),
+                    DemoWedge("54", 54, 10, uses={"full": 1, "part": 1, "sand": 1}),
+                ],
+                runs=[DemoRun("54", 4, "half"), DemoRun("54", 4, "three_quarter")],
+                tried=[
+                    ("4H", "Skerry", "Fenlark 75 H", 6),
+                    ("50", "Gannock", "Wexmoor 110 W", 6),
+                    ("58 M", "Gannock", "Wexmoor 110 W", 6),
+                ],
             )
         ],
     ),

@@ -18,6 +18,10 @@ from .models import SimulatedGolfer
 HOUSE = Player(speed_mps=33.0, attack_deg=-2.8, lean_deg=5.5)
 
 
+WORN = {"some": 0.4, "worn": 1.0}
+SPECIALIST = 0.985  # ball speed of a specialist wedge beside a set wedge of its loft
+
+
 def golfer_of(customer: Customer) -> tuple[dict[str, Any], int]:
     """Parameters and seed of the golfer behind a customer; the house golfer, on the customer's side, for others."""
     row = SimulatedGolfer.objects.of(customer.shop_id).filter(customer=customer).first()
@@ -43,4 +47,14 @@ def club_of(build: Build) -> Club | None:
         return None
     closed, longer = made_otherwise(build)
     kind = HeadType(build.head_type)
-    return Club(kind, build.set_loft_deg, build.length_m, closed_deg=closed, made_longer_m=longer)
+    specialist = kind is HeadType.WEDGE and not build.is_of_set
+    return Club(
+        kind,
+        build.set_loft_deg,
+        build.length_m,
+        closed_deg=closed,
+        made_longer_m=longer,
+        bounce_deg=build.made_club.bounce_deg if kind is HeadType.WEDGE else None,
+        worn=WORN.get(build.wear, 0.0),
+        face_speed=SPECIALIST if specialist else 1.0,
+    )

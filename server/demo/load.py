@@ -7,28 +7,32 @@ from datetime import timedelta
 from decimal import Decimal
 from typing import Any
 
+import numpy as np
 from common.policy import Role
 from customers.actions import add_customer
 from customers.models import Customer
 from django.utils import timezone
 from fitting.actions import builds, sessions, shots, targets
-from fitting.actions.brief import JobFields, write_brief
+from fitting.actions.brief import Course, JobFields, write_brief
 from fitting.domain.session import load
 from fitting.models import Build, FittingSession
 from handover.actions import agree
 from handover.present import present_choice, suggestion
 from handover.schemas import AgreeIn
-from hemicycle_core.bag import GapRule, HeadType
+from hemicycle_core.bag import BagEnd, GapRule, HeadType
 from hemicycle_core.brief import FlightWish, JobKind, Miss, Wish
 from hemicycle_core.flight import Air, Firmness
+from hemicycle_core.formats.club_names import short_name
 from hemicycle_core.rack.stock import Made
-from hemicycle_core.shots import Strike
+from hemicycle_core.runs import COMFORTABLE, FULL
+from hemicycle_core.shots import Intent, Strike
 from hemicycle_core.simulation.golfer import Player, Swinging
 from hemicycle_core.units import METRES_PER_INCH, metres
+from hemicycle_core.wedges import WedgeWish
 from rack.models import Head, Shaft
 from shop.models import Bay, Shop, User
 
-from .data import BAYS, CUSTOMERS, HEADS, SHAFTS, SHOP, SLEEVE, WEDGES, DemoCustomer, DemoVisit
+from .data import BAYS, CUSTOMERS, HEADS, SHAFTS, SHOP, SLEEVE, WEDGES, DemoCustomer, DemoRun, DemoVisit
 from .golfers import club_of
 from .models import SimulatedGolfer
 
@@ -131,11 +135,17 @@ def _visit(
             builds.add_club(fitter, session.pk, name=name, fixed=name in demo.fixed or None)
     if visit.jobs:
         write_brief(fitter, session.pk, _brief(visit))
+    _state_wedges(fitter, session, visit)
+    session.refresh_from_db()
     if visit.baseline:
         for build in Build.objects.of(shop).filter(session=session, letter="").exclude(head_type=HeadType.PUTTER):
             hit(session, build, swinging, BASELINE_SHOTS)
         _set_misses_aside(fitter, session)
+    for run in visit.runs:
+        _hit_run(session, swinging, run)
     leads, held, flight = visit.wish
+    if leads == Wish.GAP and visit.places > 1:
+        targets.choose_gap(fitter, session.pk, rule=GapRule.ROLL_OUT, clubs_to_place=visit.places, gap_above_id=None)
     if leads != Wish.GAP:
         targets.choose_gap(
             fitter,
@@ -160,6 +170,43 @@ def _visit(
         _agree(fitter, session, visit)
 
 
+def _state_wedges(fitter: User, session: FittingSession, visit: DemoVisit) -> None:
+    for wedge in visit.wedges:
+        build = Build.objects.of(session.shop_id).get(session=session, letter="", name=short_name(wedge.name))
+        stated: dict[str, Any] = {
+            "set_loft_deg": wedge.loft,
+            "stated_loft_deg": wedge.loft,
+            "bounce_deg": wedge.bounce,
+            "sole": wedge.sole,
+            "finish": wedge.finish,
+            "age_rounds": wedge.rounds,
+            "wear": wedge.wear,
+            "uses": wedge.uses,
+            "complaints": list(wedge.bothers),
+        }
+        if wedge.name == visit.comfortable:
+            stated["stock_swing"] = COMFORTABLE
+        builds.state_club(fitter, build.pk, stated)
+
+
+def _hit_run(session: FittingSession, swinging: Swinging, run: DemoRun) -> None:
+    """Shots beside the stock swing, filed as they were asked for."""
+    build = Build.objects.of(session.shop_id).get(session=session, letter="", name=short_name(run.club))
+    said: dict[str, Any] = {"length": run.length}
+    meant: Intent = Intent.STOCK
+    swing: str | float = run.length
+    if run.eased:
+        meant = Intent.EASED
+        said |= {"intent": meant.value, "protocol": "effort"}
+    if run.asked is not None:
+        club = club_of(build)
+        assert club is not None
+        full = float(np.mean([shot["carry_m"] for shot in Swinging(swinging.player, 1).shots(club, 20, known=True)]))
+        swing = min((metres(run.asked) / full) ** (1 / 1.6), 1.0)
+        said |= {"intent": Intent.YARDAGE.value, "protocol": "yardage", "asked_carry_m": metres(run.asked)}
+    hit(session, build, swinging, run.shots, meant=meant, swing=swing, **said)
+
+
 def _brief(visit: DemoVisit) -> dict[str, Any]:
     jobs = [
         JobFields(
@@ -171,19 +218,48 @@ def _brief(visit: DemoVisit) -> dict[str, Any]:
             depth_m=metres(job.depth),
             firmness=Firmness(job.firmness),
             uses_per_round=job.uses,
+            lie=job.lie,
+            course=job.course,
         )
         for job in visit.jobs
     ]
-    return {"miss": Miss(visit.miss), "firmness": Firmness(visit.firmness), "jobs": jobs, "notes": visit.notes}
+    trip = [
+        Course("Home", "home", Firmness.MEDIUM, 80),
+        Course(visit.trip, "trip", Firmness.FIRM, 20),
+    ]
+    return {
+        "miss": Miss(visit.miss),
+        "firmness": Firmness(visit.firmness),
+        "jobs": jobs,
+        "notes": visit.notes,
+        "end": BagEnd(visit.end),
+        "delivery": visit.called,
+        "wedge_wishes": [WedgeWish(each) for each in visit.wishes],
+        "sole": visit.sole,
+        "most_clubs": visit.most,
+        "courses": trip if visit.trip else [],
+    }
 
 
-def hit(session: FittingSession, build: Build, swinging: Swinging, count: int) -> None:
+def hit(
+    session: FittingSession,
+    build: Build,
+    swinging: Swinging,
+    count: int,
+    *,
+    meant: Intent = Intent.STOCK,
+    swing: str | float = FULL,
+    **said: Any,
+) -> None:
+    """swing: as it is hit; said: of the run, by its column. A club whose stock swing is another is hit with that."""
     club = club_of(build)
     assert club is not None
-    swung: list[dict[str, Any]] = swinging.shots(club, count, known=build.is_own)
+    if swing == FULL and build.stock_swing != FULL and meant is Intent.STOCK:
+        swing, said = build.stock_swing, {"length": build.stock_swing, **said}
+    swung: list[dict[str, Any]] = swinging.shots(club, count, known=build.is_own, meant=meant, length=swing)
     strikes = [Strike(shot["strike"]) if shot["strike"] else None for shot in swung]
     readings: list[Mapping[str, float]] = [{key: shot[key] for key in shot if key != "strike"} for shot in swung]
-    shots.take_in(session, shots.run_for(session, build), readings, strikes=strikes)
+    shots.take_in(session, shots.run_for(session, build, **said), readings, strikes=strikes)
 
 
 def _set_misses_aside(fitter: User, session: FittingSession) -> None:

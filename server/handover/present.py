@@ -10,12 +10,14 @@ from typing import Any
 from common.api import as_
 from fitting.api.present.bag import present_gap
 from fitting.api.present.bay import specification
+from fitting.api.present.wedges import present_claims
 from fitting.api.schemas.plans import ClubLine
+from fitting.api.schemas.wedges import ClaimOut
 from fitting.domain.bag import name_of
 from fitting.domain.planning import Planning, exchange
 from fitting.domain.session import JudgedSession
 from fitting.models import AgreedAnswers, BagPlan, Build, FittingSession
-from hemicycle_core.bag import Carried, coverage, rebagged
+from hemicycle_core.bag import BagEnd, Carried, coverage, rebagged
 from hemicycle_core.bag.gaps import RULE_WORDS
 from hemicycle_core.errors import BadInput
 from hemicycle_core.followup import CHECK_AFTER_MONTHS
@@ -181,7 +183,9 @@ def suggestion(judged: JudgedSession) -> tuple[list[int], list[int], str]:
     if judged.rows.session.clubs_to_place == 1:
         choice = judged.judgement.choice
         come = [b for b in judged.rows.candidates if b.letter == choice.letter or b.accepted_at is not None]
-        return [build.pk for build in come], [], choice.sentence
+        places = {judged.wedges.replaces(build) for build in come} - {""}
+        gone = [build.pk for build in judged.rows.in_favour if name_of(build) in places and not build.fixed]
+        return [build.pk for build in come], gone, choice.sentence
     planning = Planning(judged, {})
     found = planning.best([option for option in planning.options if option.own or option.hit])
     come, leave = exchange(judged, found.bag.plan.keys)
@@ -231,6 +235,15 @@ def next_check(held_on: date) -> date:
     return held_on.replace(year=held_on.year + years, month=month + 1, day=28 if leap else held_on.day)
 
 
+def _claims(judged: JudgedSession) -> list[ClaimOut]:
+    """What bothers the player, answered; of an agreed session as it was answered then."""
+    session = judged.rows.session
+    kept = AgreedAnswers.objects.of(session.shop_id).filter(session=session).first() if session.agreed_at else None
+    if kept is None:
+        return present_claims(judged.wedges.claims)
+    return [as_(ClaimOut, each) for each in kept.answers.get("bench", {}).get("claims", [])]
+
+
 def present_handover(judged: JudgedSession) -> HandoverOut:
     session: FittingSession = judged.rows.session
     agreed = session.recommendations.select_related("agreed_by", "runner_up")
@@ -243,7 +256,7 @@ def present_handover(judged: JudgedSession) -> HandoverOut:
         customer=session.customer.name,
         shop=session.shop.name,
         held_on=session.held_on,
-        rule_words=RULE_WORDS[judged.bag.rules.long],
+        rule_words=RULE_WORDS[judged.bag.rules.short if session.end == BagEnd.SHORT else judged.bag.rules.long],
         before=rows[0].before if rows else present_side(judged),
         tested=present_tested(judged),
         plans=[] if rows else present_plan_choices(judged, kept),
@@ -253,6 +266,7 @@ def present_handover(judged: JudgedSession) -> HandoverOut:
         draft=rows[0].choice if rows else present_choice(judged, builds, leave),
         agreed=rows[0] if rows else None,
         earlier=rows[1:],
+        claims=_claims(judged),
         cautions=CAUTIONS,
         next_check=next_check(session.held_on),
     )

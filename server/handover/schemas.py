@@ -7,6 +7,7 @@ from datetime import date, datetime
 
 from fitting.api.schemas.bag import GapOut
 from fitting.api.schemas.plans import ClubLine
+from fitting.api.schemas.wedges import ClaimOut
 
 from .models import Decision
 
@@ -115,6 +116,7 @@ class HandoverOut:
     draft: Choice
     agreed: AgreedOut | None
     earlier: list[AgreedOut]
+    claims: list[ClaimOut]
     cautions: list[str]
     next_check: date
 

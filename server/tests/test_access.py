@@ -58,6 +58,7 @@ ADDRESSES = {
     "sessions/<int:session_id>/in-hand": ("PUT",),
     "sessions/<int:session_id>/rules": ("PUT",),
     "sessions/<int:session_id>/shortlist": ("GET",),
+    "sessions/<int:session_id>/sole": ("GET",),
     "sessions/<int:session_id>/plans": ("GET", "POST"),
     "plans/<int:plan_id>": ("PUT", "DELETE"),
     "imports/<int:import_id>": ("PUT",),
@@ -218,6 +219,8 @@ def fill(session, shop):
         body = own.get(address) or own.get(last) or BODIES.get(address) or BODIES.get(last, {})
         if address.endswith("level"):
             address += "?loft_deg=23"
+        if address.endswith("/sole"):
+            address += "?sole=wide&loft_deg=56"
         for name, value in ids.items():
             address = address.replace(f"<int:{name}>", str(value))
         return f"/api/{address}", body

@@ -11,9 +11,9 @@ from fitting.actions import builds, sessions
 from fitting.domain.session import load
 from fitting.models import Build, FittingSession, HeadSeen, WindowVersion
 from hemicycle_core.bag import HeadType
-from hemicycle_core.bag.clubs import USUAL_LOFT_AND_INCHES
+from hemicycle_core.bag.clubs import usual_loft_and_inches
 from hemicycle_core.flight import Air
-from hemicycle_core.formats.club_names import head_type_of
+from hemicycle_core.formats.club_names import head_type_of, short_name
 from hemicycle_core.rack import expect, owned
 from hemicycle_core.rack.lofts import Head as CoreHead
 from hemicycle_core.shots import Shot as CoreShot
@@ -281,8 +281,8 @@ def test_the_short_list_comes_near_the_truth_of_the_demo_players():
         clubs, hit = [], []
         for name in customer.clubs or ("Dr", "5W", "6i", "7i", "8i", "9i", "PW", "SW"):
             if name != "Pt":
-                loft, inches = USUAL_LOFT_AND_INCHES[name]
-                head = CoreHead(name, head_type_of(name), loft, inches * METRES_PER_INCH)
+                loft, inches = usual_loft_and_inches(short_name(name)) or (0.0, 0.0)
+                head = CoreHead(name, head_type_of(short_name(name)), loft, inches * METRES_PER_INCH)
                 shots = [
                     CoreShot({k: v for k, v in shot.items() if k != "strike"}, aside=shot["strike"] is not None)
                     for shot in swinging.shots(Club(head.head_type, loft, head.length_m), 5, known=True)

@@ -43,6 +43,10 @@ def test_the_demo_shop_loads_once_and_shows_every_state(monkeypatch):
     call_command("demo")
     assert Shop.objects.count() == 1
     states = sorted((s.agreed_at is not None, s.shots.exists()) for s in FittingSession.objects.all())
-    assert states == [(False, False), (False, True), (True, True), (True, True), (True, True)]
+    assert states == [(False, False), *[(False, True)] * 3, *[(True, True)] * 4]
+    ends = {s.customer.name: s.end for s in FittingSession.objects.exclude(end="whole")}
+    assert ends == {"Yusuf Tarrant": "short", "Noor Haverkamp": "short"}
+    both = load(FittingSession.objects.get(customer__name="Bram Oseke"))
+    assert {each.head_type for each in both.rows.candidates} == {"hybrid", "wedge"}
     middle = load(FittingSession.objects.get(customer__name="Ines Duarte"))
     assert {verdict.kind for verdict in middle.verdicts} >= {Kind.FILLS, Kind.ONE_HEAD}

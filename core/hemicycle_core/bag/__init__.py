@@ -4,6 +4,7 @@ from ..heads import HeadType
 from .clubs import Carried, in_order
 from .gaps import (
     CLOSED_M,
+    BagEnd,
     Coverage,
     Gap,
     GapOrder,
@@ -44,7 +45,8 @@ from .slots import (
 )
 
 __all__ = [
-    "CLOSED_M", "Bag", "BestPlan", "Carried", "ClubOption", "Coverage", "Demand", "Gap", "GapOrder", "GapRule",
+    "CLOSED_M", "Bag",
+    "BagEnd", "BestPlan", "Carried", "ClubOption", "Coverage", "Demand", "Gap", "GapOrder", "GapRule",
     "GapRules", "HeadType", "Limits", "Neighbours", "Plan", "Remark", "Slot", "SlotLayout", "StepWish",
     "SwapPair", "as_neighbours", "best_plan", "clubs_for", "coverage", "exchanged", "gap_around", "gap_at",
     "gap_in_work", "in_order", "lay_out_like", "lay_out_slots", "nearest_slot", "next_gap_words", "rebagged",

@@ -38,7 +38,10 @@ TYPED_SD_M = 4.0
 @dataclass(frozen=True)
 class Carried:
     """A club in the bag, metres; spread_m is the standard deviation of its shots' carries where they are known,
-    carry_sd_m that of the figure itself, as far as it is known; peak_m and spin_rpm its typical flight where known."""
+    carry_sd_m that of the figure itself, as far as it is known; peak_m and spin_rpm its typical flight where known;
+    shots: how many its carry is the mean of, 0 where it was not hit. of_set: a wedge that belongs to the irons;
+    kept_for: the short shot a wedge is kept for, whatever its full carry; swing: its stock swing, where that is not the
+    full one."""
 
     name: str
     head_type: HeadType
@@ -50,6 +53,12 @@ class Carried:
     landing_deg: float | None = None
     spin_rpm: float | None = None
     carry_sd_m: float = 0.0
+    ball_speed_mps: float | None = None
+    launch_deg: float | None = None
+    shots: int = 0
+    of_set: bool = False
+    kept_for: str = ""
+    swing: str = ""
 
     def __post_init__(self) -> None:
         if self.carry_m <= 0:

@@ -8,6 +8,7 @@ from dataclasses import dataclass, replace
 from enum import StrEnum
 
 from ..errors import BadInput
+from ..heads import HeadType
 from ..thresholds import DEFAULT
 from ..units import metres, mph, yards
 from .clubs import Carried, in_order
@@ -88,11 +89,16 @@ class GapRules:
     long_stretch: float = DEFAULT.stretch_long
     short_stretch: float = DEFAULT.stretch_short
 
+    @property
+    def wedge_step(self) -> StepWish:
+        """The step wanted between wedges, with its stretch."""
+        return replace(self.short_step, stretch=self.short_stretch)
+
     def of(self, upper: Carried) -> tuple[GapRule, StepWish]:
         """The rule and the step for the space under a club. A step counts as closed up to its stretch over the wish."""
         if upper.is_long_end:
             return self.long, replace(self.long_step, stretch=self.long_stretch)
-        return self.short, replace(self.short_step, stretch=self.short_stretch)
+        return self.short, self.wedge_step
 
 
 def usual_rules(rule: GapRule, driver_speed_mps: float | None = None) -> GapRules:
@@ -109,7 +115,8 @@ class Gap:
     step_m: difference of carries. coverage_m: upper carry less lower total, positive is uncovered.
     open_m: what the rule calls uncovered, 0 when under CLOSED_M by roll-out or within the stretch of the step by the
     others; it spans open_from_m to open_to_m.
-    overlap_m: yardage both own by rolling into it. crowded: their full carries are nearly one. step: wanted here.
+    overlap_m: yardage both own by rolling into it. crowded: their full carries are nearly one, and not on purpose.
+    step: wanted here.
     """
 
     lower: Carried
@@ -157,7 +164,7 @@ def gap_between(lower: Carried, upper: Carried, rule: GapRule, step: StepWish) -
         open_from_m=start if hole else upper.carry_m,
         open_to_m=upper.carry_m,
         overlap_m=max(0.0, lower.total_m - upper.carry_m),
-        crowded=gap < CROWDED_M,
+        crowded=gap < CROWDED_M and not (lower.kept_for or upper.kept_for),
     )
 
 
@@ -166,6 +173,20 @@ def coverage(clubs: Iterable[Carried], rules: GapRules) -> Coverage:
     ordered = in_order(clubs)
     pairs = tuple(gap_between(lower, upper, *rules.of(upper)) for lower, upper in itertools.pairwise(ordered))
     return Coverage(clubs=ordered, gaps=pairs, rules=rules)
+
+
+class BagEnd(StrEnum):
+    """Which end of the bag is worked at."""
+
+    LONG = "long"
+    SHORT = "short"
+    WHOLE = "whole"
+
+    def holds(self, gap: Gap) -> bool:
+        """Whether a space belongs to it: the short end reaches to the set wedge and to where the irons meet it."""
+        if self is BagEnd.WHOLE:
+            return True
+        return (gap.lower.head_type is HeadType.WEDGE) is (self is BagEnd.SHORT)
 
 
 class GapOrder(StrEnum):
@@ -202,17 +223,18 @@ def gap_in_work(
     order: GapOrder = GapOrder.NEED,
     uses: Callable[[Gap], float | None] | None = None,
     reached: Callable[[Gap], bool] | None = None,
+    end: BagEnd = BagEnd.WHOLE,
 ) -> Gap | None:
     """The gap to work on: the one above the club that the fitter chose, else the first in order among those that some
     head reaches at this speed; None where nothing is open.
 
     uses: how often a round a shot into a gap comes up, None where nobody said, which counts as once. A hole that no
-    head reaches is worked when there is no other.
+    head reaches is worked when there is no other. end: of the bag that is worked at.
     """
     chosen = next((gap for gap in covered.gaps if gap.lower.name == above), None)
     if chosen is not None:
         return chosen
-    holes = open_gaps(covered)
+    holes = [gap for gap in open_gaps(covered) if end.holds(gap)]
     near = holes
     if reached is not None and len(holes) > 1:
         near = [gap for gap in holes if reached(gap)] or holes

@@ -274,13 +274,17 @@ def _with(chosen: Sequence[ClubOption], options: Sequence[ClubOption], limits: L
 
 
 def _pairs(new: Sequence[ClubOption], options: Sequence[ClubOption], demand: Demand, limits: Limits) -> Iterable[Plan]:
-    """Two new clubs owned together, the second for one of the courses that is not the usual one."""
+    """Two clubs owned together, the second for one of the courses that is not the usual one: both new, or a new one
+    that takes the place of an own club there, whichever end of the bag the two are of."""
     courses = [course for course, _ in sorted(demand.rounds, key=lambda each: -each[1])][1:]
     own = [option for option in options if option.own]
-    if len(own) + 1 + limits.without_carry > limits.most:
-        return
-    for home, away in itertools.permutations(new, 2):
-        if limits.budget is not None and home.price + away.price > limits.budget:
+    loose = [option for option in own if not option.fixed]
+    more = [] if len(own) + 1 + limits.without_carry > limits.most else list(itertools.permutations(new, 2))
+    if len(own) + limits.without_carry <= limits.most:
+        more += list(itertools.product(loose, new))
+    for home, away in more:
+        price = away.price + (0.0 if home.own else home.price)
+        if limits.budget is not None and price > limits.budget:
             continue
         for course in courses:
             keys = frozenset(option.key for option in (*own, home, away))

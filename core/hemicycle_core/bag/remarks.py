@@ -69,7 +69,10 @@ def out_of_line(clubs: Sequence[Carried]) -> list[Remark]:
         if shorter.landing_deg and longer.landing_deg and longer.landing_deg > shorter.landing_deg + STEEPER_DEG:
             said = f"{longer.name} lands steeper than {shorter.name}: {longer.landing_deg:.0f}° against"
             found.append(Remark(longer.name, "landing_deg", f"{said} {shorter.landing_deg:.0f}°."))
-        if shorter.spin_rpm and longer.spin_rpm and longer.spin_rpm > shorter.spin_rpm + SPIN_STEP_RPM:
+        # Wedges spin most at about 50 degrees of spin loft: beyond it the ball slides, and more loft spins less.
+        falls = shorter.head_type is HeadType.WEDGE
+        spins = shorter.spin_rpm and longer.spin_rpm and longer.spin_rpm > shorter.spin_rpm + SPIN_STEP_RPM
+        if spins and not falls:
             said = f"{longer.name} spins more than {shorter.name}"
             found.append(Remark(longer.name, "spin_rpm", f"{said}: read it with speed and launch."))
     return found

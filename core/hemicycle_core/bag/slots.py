@@ -156,6 +156,15 @@ def lay_out_like(old: Carried, does: str = "Like for like") -> SlotLayout:
     return SlotLayout(GapRule.CARRY_ONLY, 1, (slot,), 0.0, KEPT_M, KEPT_M, said)
 
 
+def lay_out_below(low: Carried, step: StepWish) -> SlotLayout:
+    """One slot a step under the most lofted wedge: where a further one would serve."""
+    middle = low.carry_m - (step.least_m + step.most_m) / 2
+    slack = (step.most_m - step.least_m) / 2
+    slot = Slot(0, middle, middle - slack, middle + slack, 0.0, low.carry_sd_m)
+    said = f"A step of {step.text} yd under {low.name}."
+    return SlotLayout(GapRule.EVEN_STEPS, 1, (slot,), 0.0, slack, slack, said)
+
+
 def _sentence(lower: Carried, upper: Carried, count: int, rule: GapRule, step: StepWish) -> str:
     """What this many clubs leave, and how many would close the hole."""
     here = _cut(lower, upper, count, rule, step)

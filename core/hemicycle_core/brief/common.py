@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 from ..bag import Carried, HeadType, SlotLayout
 from ..units import metres, yards
@@ -37,7 +37,7 @@ def _job(
     )
 
 
-COMMON = (
+COMMON = (  # the long end
     CommonJob(_job("Long par three", JobKind.GREEN, 180, (24, 26))),
     CommonJob(_job("Second into a par five", JobKind.GREEN, 200, (26, 30)), "fairway"),
     CommonJob(_job("Long par four", JobKind.GREEN, 185, (24, 26), uses=2), "fairway"),
@@ -46,6 +46,34 @@ COMMON = (
     CommonJob(_job("Lay-up", JobKind.LAYUP, 170, (35, 30)), "fairway"),
     CommonJob(_job("Out of the rough", JobKind.GREEN, 165, (28, 30)), "rough"),
 )
+
+
+def _short(
+    name: str, yd: float, size: tuple[float, float], over: float | None, uses: float, lie: str = ""
+) -> CommonJob:
+    return CommonJob(_job(name, JobKind.GREEN, yd, size, over=over, uses=uses), lie)
+
+
+# The short ones: yardages of everybody, but for the full wedge, which is the player's own.
+FULL_WEDGE_YD = 105.0
+SHORT = (
+    _short("Full wedge into a green", FULL_WEDGE_YD, (22, 22), None, 2.0, "fairway"),
+    _short("Front pin over a bunker", 85, (20, 18), 78, 1.0, "fairway"),
+    _short("60 yd pitch", 60, (18, 18), None, 1.0, "fairway"),
+    _short("40 yd pitch from semi-rough", 40, (16, 16), None, 0.5, "semi-rough"),
+    _short("30 yd chip with green to work with", 30, (12, 20), None, 1.5, "fairway"),
+    _short("Lob over a bunker, four yards of green", 20, (10, 8), 15, 0.5, "fairway"),
+    _short("Sand, 15 yd", 15, (10, 12), None, 1.0, "sand"),
+)
+
+
+def short_jobs(clubs: Sequence[Carried]) -> list[CommonJob]:
+    """The common jobs under 130 yd; the full wedge at what this player's wedges carry between their ends."""
+    wedges = [club.carry_m for club in clubs if club.head_type is HeadType.WEDGE]
+    if not wedges:
+        return list(SHORT)
+    middle = metres(NEAREST_YD * round(yards(sum(wedges) / len(wedges)) / NEAREST_YD))
+    return [replace(SHORT[0], job=replace(SHORT[0].job, distance_m=middle)), *SHORT[1:]]
 
 
 def _middle(clubs: Sequence[Carried], layout: SlotLayout | None) -> float:

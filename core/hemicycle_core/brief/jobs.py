@@ -12,6 +12,11 @@ from ..flight import FAIRWAY, Firmness, Turf, green
 from ..flight.landing import EVERYDAY_FT, FASTEST_FT, SLOWEST_FT
 from ..impact import Lie
 from ..shots import CLEAN_LIES
+from ..units import metres
+
+NEAREST_M = metres(8) - 1e-6
+SHORT_M = metres(130)
+SHORT_SAND_M = metres(50)
 
 
 class JobKind(StrEnum):
@@ -77,8 +82,8 @@ class Job:
     lie: Lie | None = None
 
     def __post_init__(self) -> None:
-        if not 10 <= self.distance_m <= 350:
-            raise BadInput(f"“{self.name}”: a distance between 10 and 350 m is needed.", field="distance")
+        if not NEAREST_M <= self.distance_m <= 350:
+            raise BadInput(f"“{self.name}”: a distance between 8 yd and 380 yd is needed.", field="distance")
         if self.carry_over_m is not None and self.carry_over_m > self.distance_m + self.depth_m:
             raise BadInput(f"“{self.name}”: what must be carried lies behind the target.", field="carry_over")
         if self.width_m <= 0 or self.depth_m <= 0:
@@ -94,6 +99,16 @@ class Job:
     def off(self) -> Lie | None:
         """The lie that changes what a club does there; None for a clean one."""
         return None if self.lie in CLEAN_LIES else self.lie
+
+    @property
+    def played_out(self) -> bool:
+        """Whether shots can be put on it by their flight. What comes out of a greenside bunker is moved by sand."""
+        return not (self.lie is Lie.SAND and self.distance_m < SHORT_SAND_M)
+
+    @property
+    def short(self) -> bool:
+        """Whether it is one of the short end: under what a full set wedge carries for most."""
+        return self.kind is JobKind.GREEN and self.distance_m < SHORT_M
 
     @property
     def turf(self) -> Turf:
@@ -115,3 +130,8 @@ def uses_in(gap: Gap, jobs: Sequence[Job]) -> float | None:
         if lower[carried] < job.distance_m < upper[carried]
     ]
     return sum(mine) if mine else None
+
+
+def uses_between(low_m: float, high_m: float, jobs: Sequence[Job]) -> float:
+    """How often a round a shot into a green comes up at a carry between two."""
+    return sum(job.uses_per_round for job in jobs if job.kind is JobKind.GREEN and low_m < job.distance_m < high_m)

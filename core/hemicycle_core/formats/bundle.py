@@ -45,6 +45,7 @@ from ..judge import Candidate, Case, Comparison, Judgement, Liking, Verdict, jud
 from ..judge.weigh import called
 from ..monitor import Monitor, MonitorKind, Noise
 from ..protocols import asked, protocol_of
+from ..runs import FULL
 from ..samples.averages import average, values_of
 from ..shots import FLIGHT_READINGS, Intent, Shot, Source, Strike, anchor_to, check_readings, fill_blanks
 from .bundle_schema import SCHEMA
@@ -65,7 +66,12 @@ class Bundle:
 
     def judged(self) -> Judgement:
         return judge_session(
-            self.cases, jobs=self.jobs, own=self.own, replaced=self.like, budget=self.budget, feared=self.feared
+            self.cases,
+            jobs=[job for job in self.jobs if job.played_out],
+            own=self.own,
+            replaced=self.like,
+            budget=self.budget,
+            feared=self.feared,
         )
 
 
@@ -98,6 +104,9 @@ def _shot(row: Mapping[str, Any], models_flight: bool, where: str) -> Shot:
         lie=Lie(row["lie"]) if row.get("lie") else None,
         old_swing=bool(row.get("old_swing", False)),
         apart=row.get("apart", ""),
+        swing=row.get("swing", FULL),
+        part=bool(row.get("part", False)),
+        asked_m=row.get("asked_m"),
     )
 
 
@@ -128,7 +137,7 @@ def _carried(club: Candidate, row: Mapping[str, Any]) -> Carried | None:
     if carry is None or club.head_type is HeadType.PUTTER:
         return None
     total = means["total_m"].mean if means["total_m"] else row.get("total_m")
-    others = {key: mean.mean for key in ("peak_m", "landing_deg", "spin_rpm") if (mean := means[key])}
+    others: dict[str, Any] = {key: mean.mean for key in ("peak_m", "landing_deg", "spin_rpm") if (mean := means[key])}
     spread = means["carry_m"].sd if means["carry_m"] else None
     return Carried(club.name, club.head_type, carry, carry if total is None else total, spread_m=spread, **others)
 
@@ -231,7 +240,10 @@ def read_bundle(data: Any) -> Bundle:
             data, carried if "like" in data else [club for club in carried if club.name in played], jobs
         )
     return Bundle(
-        cases=tuple(_case(build, places) for build in builds),
+        cases=tuple(
+            replace(_case(build, places), replaces=row.get("replaces", ""))
+            for build, row in zip(builds, data["builds"], strict=True)
+        ),
         jobs=jobs,
         own=tuple(each for each in own if each.shots),
         budget=data.get("budget"),
@@ -259,6 +271,8 @@ def _candidate(
         own=own,
         out_of_favour=bool(row.get("out_of_favour", False)),
         monitor=monitor,
+        bend_up_deg=row.get("bend_up_deg", 0.0),
+        bend_down_deg=row.get("bend_down_deg", 0.0),
     )
 
 

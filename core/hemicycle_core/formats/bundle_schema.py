@@ -54,6 +54,9 @@ SHOT = _object(
             "description": "What it was hit from, where that was said.",
         },
         "apart": {**TEXT, "description": "Why it is no stock shot otherwise: another swing, another ball, wind."},
+        "swing": {**TEXT, "description": "How it was swung: a length, eased or hard; full where it is not named."},
+        "part": {"type": "boolean", "description": "Only its swing makes it no stock shot: a part swing of the club."},
+        "asked_m": {"type": "number", "description": "The carry that was asked for, with the intent `yardage`."},
         "old_swing": {"type": "boolean", "description": "Hit before the swing was changed: says nothing of now."},
         "misread": {"type": "boolean", "description": "The monitor's error: counts for nothing."},
         "void": {
@@ -171,6 +174,13 @@ SCHEMA: dict[str, Any] = {
                         },
                         "price": OPTIONAL,
                         "liking": _words(Liking),
+                        "bend_up_deg": {
+                            "type": "number",
+                            "minimum": 0,
+                            "description": "How far it may be bent weaker.",
+                        },
+                        "bend_down_deg": {"type": "number", "minimum": 0},
+                        "replaces": {**TEXT, "description": "The club of the bag whose place it takes."},
                     },
                 ),
             },

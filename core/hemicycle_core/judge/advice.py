@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 
 from ..thresholds import DEFAULT, Thresholds
+from .changes import ChangeKind
 from .choice import Because, Choice
 from .verdict import Kind, Verdict
 
@@ -54,6 +55,8 @@ def _shots(count: int) -> str:
 def _for_build(verdict: Verdict) -> str | None:
     if verdict.turn is not None:
         turn = f"turn the sleeve {verdict.turn.change.words} and hit it as a new build"
+        if verdict.turn.change.kind is ChangeKind.BEND:
+            turn = f"bend it {verdict.turn.change.words} and hit it as a new build"
         return f"Do not mix settings: {turn}." if verdict.settled else f"{_shots(verdict.more or 1)}, then {turn}."
     if not _wants_shots(verdict):
         return None

@@ -29,7 +29,9 @@ class Candidate:
     loft_deg: as it was hit, None where unknown. next_heads: loft and length in metres of the heads of its kind that
     can be had for this player, None where the rack is not known. air: that its shots flew in. anchored: the
     player's own drag and lift, for what-ifs and computed figures. length_m: None where unknown. own: the player has
-    it already; out_of_favour: and plays it no more. monitor: that read its shots."""
+    it already; out_of_favour: and plays it no more. monitor: that read its shots. bend_up_deg, bend_down_deg: how far
+    it may still be bent weaker and stronger; flies_high: of a wedge that leaves too high with too little spin, the test
+    that would tell why, empty of others."""
 
     letter: str
     name: str
@@ -47,6 +49,9 @@ class Candidate:
     own: bool = False
     out_of_favour: bool = False
     monitor: Monitor = field(default_factory=Monitor)
+    bend_up_deg: float = 0.0
+    bend_down_deg: float = 0.0
+    flies_high: str = ""
 
     @property
     def key(self) -> str:
@@ -58,13 +63,16 @@ class Candidate:
 @dataclass(frozen=True)
 class Case:
     """A candidate with the targets in force where it is judged, the clubs on both sides, None at an end of the bag or
-    without one, and the wish that leads."""
+    without one, and the wish that leads. sole_open: it is to be the most lofted wedge, whose sole is not chosen yet.
+    replaces: the name of the own club that it takes the place of, empty where it is one more."""
 
     candidate: Candidate
     targets: Sequence[Target]
     lower: Carried | None = None
     upper: Carried | None = None
     wanted: Wanted = field(default_factory=Wanted)
+    sole_open: bool = False
+    replaces: str = ""
 
 
 def hit_enough(shots: Sequence[Shot], *, own: bool, thresholds: Thresholds = DEFAULT) -> bool:

@@ -19,10 +19,10 @@ from ..units import yard_words, yd_text
 from .candidate import Candidate, Case, Liking
 from .facts import in_ten
 from .stopping import More, chance_best, keep_settled, more_shots, more_to_keep, settled_on
-from .verdict import Kind, Verdict, no_gain
+from .verdict import DOING, Kind, Verdict, no_gain
 from .weigh import KEEP, Weighed, letter_of_own
 
-FILLING = (Kind.FILLS, Kind.FILLS_NOT_SETTLED)
+FILLING = DOING
 NEVER = (Kind.VETOED, Kind.NEEDS_SHOTS)
 NAUGHT = 0.05  # of a shot a round: what is written as 0.0 is not said
 CHANCE_NOISE = 0.10  # without jobs: chances this close are one chance

@@ -91,15 +91,22 @@ def in_ten(share: float) -> str:
 
 
 def job_words(played: Sequence[Played]) -> str:
-    """The most used job played out, with its interval."""
+    """The most used job that is this club's, played out, with its interval."""
     if not played:
         return ""
-    main = max(played, key=lambda each: each.job.uses_per_round)
+    main = _main(played)
     low, high = main.interval
     span = f" ({round(low * 10)} to {round(high * 10)})" if round(low * 10) != round(high * 10) else ""
     return f"Does “{main.job.name}” {in_ten(main.success)}{span}."
 
 
+def _main(played: Sequence[Played]) -> Played:
+    """The most used of the jobs that it can do at all; of all of them where it can do none."""
+    there = [each for each in played if each.success > REACHED] or played
+    return max(there, key=lambda each: each.job.uses_per_round)
+
+
+REACHED = 0.005
 WAYS = {
     "short": "stop short", "long": "run through", "left": "go left", "right": "go right",
 }  # fmt: skip
@@ -109,7 +116,7 @@ def against(facts: Sequence[Fact], candidate: Candidate, played: Sequence[Played
     """The strongest argument against: the commonest way to fail its most used job, else a wish it does not meet,
     else what a miss costs."""
     if played:
-        main = max(played, key=lambda each: each.job.uses_per_round)
+        main = _main(played)
         way, share = max(main.fails.items(), key=lambda row: (row[1], row[0]))
         if share >= OFTEN:
             often = "Nearly all" if share > 0.95 else f"{max(2, round(share * 10))} in 10"

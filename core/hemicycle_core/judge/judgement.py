@@ -46,8 +46,8 @@ def judge_session(
 
     own: the player's clubs with shots, which inform spread and misses, and stand for keeping what is there: on each
     job the one of them that does it best; one out of favour informs and stands for nothing. replaced: the name of the
-    one that goes when a new one comes. feared: what the player fears to miss. nothing_open: no space is left to fill.
-    Same inputs, same words; neither the order of shots nor letters matter.
+    one that goes when a new one comes, where the case names none. feared: what the player fears to miss. nothing_open:
+    no space is left to fill. Same inputs, same words; neither the order of shots nor letters matter.
     """
     candidates = [case.candidate for case in cases]
     # A letter of its own for each own club, so that names of clubs and letters of builds never meet.
@@ -55,7 +55,7 @@ def judge_session(
     wanted = cases[0].wanted if cases else Wanted()
     weighed = weigh([*candidates, *mine], jobs, feared, wanted.fairway)
     played = [each.letter for each in mine if weighed.played.get(each.letter) and not each.out_of_favour]
-    gone = None if replaced is None else letter_of_own(replaced)
+    gone = {case.candidate.letter: letter_of_own(name) for case in cases if (name := case.replaces or replaced)}
     bags = in_the_bag(weighed, played, jobs, replaced=gone) if played else None
     said = [verdict_of(case, weighed, jobs=jobs, bags=bags, thresholds=thresholds) for case in cases]
     if nothing_open and not cases:

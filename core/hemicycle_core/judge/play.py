@@ -59,12 +59,14 @@ class Doubts:
 @dataclass(frozen=True)
 class Played:
     """One build on one job. draws (DRAWS,): the success share each possible player has. lost: where the rest go, by
-    `short`, `long`, `left`, `right`: shares of all shots, (DRAWS,) each. lie: what the job's lie does to the build."""
+    `short`, `long`, `left`, `right`: shares of all shots, (DRAWS,) each. lie: what the job's lie does to the build.
+    eased_m: the carry of the part swing it is done with, None for the stock one."""
 
     job: Job
     draws: Floats
     lost: Mapping[str, Floats]
     lie: FromLie | None = None
+    eased_m: float | None = None
 
     @property
     def fails(self) -> dict[str, float]:

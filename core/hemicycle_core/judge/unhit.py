@@ -9,6 +9,7 @@ import numpy as np
 from ..brief import Job
 from ..rack.expected import Expected
 from ..samples.pool import CARRY_SPREAD, USUAL_SIDE_DEG, Centre, Pool
+from .eased import Eases, Part, can_ease, curve_of
 from .from_lie import unhit_from
 from .landings import USUAL_ANGLE_DEG, USUAL_SPEED_MPS, USUAL_SPIN_RPM, Landings, runs_on
 from .play import Doubts, Played, possible
@@ -18,8 +19,11 @@ UNHIT_SIDE_SE_DEG = 1.2  # where a strange club starts and curves beside the pla
 UNHIT_DF = 6.0  # of its spreads: the usual ones drawn from the player's other clubs
 
 
-def play_expected(name: str, expected: Expected, pooled: Pool, jobs: Sequence[Job]) -> tuple[Played, ...]:
-    """Each job played with a club as it should be. pooled: of the player's clubs that were hit.
+def play_expected(
+    name: str, expected: Expected, pooled: Pool, jobs: Sequence[Job], *, eases: Eases | None = None
+) -> tuple[Played, ...]:
+    """Each job played with a club as it should be. pooled: of the player's clubs that were hit; eases: how well he
+    eases off.
 
     Spread, misses and side are the player's own; the carry and the landing are as unsure as the expectation.
     """
@@ -45,9 +49,14 @@ def play_expected(name: str, expected: Expected, pooled: Pool, jobs: Sequence[Jo
         np.array([expected.landing_deg or USUAL_ANGLE_DEG]),
         np.array([expected.landing_spin_rpm or USUAL_SPIN_RPM]),
     )
+    part = None
+    if can_ease(kind, expected.head.loft_deg):
+        speed, up, spin = expected.ball_speed_mps, expected.launch_deg, expected.spin_rpm
+        known = (speed, up, spin) if speed and up and spin else None
+        part = Part(curve_of(expected.carry_m, known), eases or Eases(), (expected.carry_m,))
     made = []
     for job in jobs:
         (run,) = runs_on([landed], [np.ones(1)], [np.array([expected.carry_m])], job)
         lie = unhit_from(job.off, kind) if job.off else None
-        made.append(play_from(name, kind, may_be, centre.carry_m, lie, run, job))
+        made.append(play_from(name, kind, may_be, centre.carry_m, lie, run, job, part))
     return tuple(made)

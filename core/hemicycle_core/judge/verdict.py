@@ -10,6 +10,7 @@ from enum import StrEnum
 from ..bag import Carried
 from ..bag.gaps import CROWDED_M
 from ..brief import Job, JobKind, Wish
+from ..heads import HeadType
 from ..impact import SPEED_ACROSS_A_SET
 from ..samples.averages import average, cost_of_a_miss, values_of
 from ..thresholds import DEFAULT, Thresholds
@@ -23,6 +24,7 @@ from .weigh import KEEP, Weighed
 from .whatif import HitClub, Prediction, predict
 
 UPPER_80 = 1.2816
+CROWDS, NEAR = "Crowds ", "Too near its neighbour: "
 
 
 class Kind(StrEnum):
@@ -41,6 +43,12 @@ class Kind(StrEnum):
     ACCEPTED = "accepted"  # in the bag for the time being: the rest of the space is cut around it
     RECOMMENDED = "recommended"  # outside its window, and the best of the jobs in spite of it
     COMPARED = "compared"  # side by side with the others, without a window
+    TOO_HIGH = "too_high"  # a wedge: too high a launch with too little spin
+    SOLE_FIRST = "sole_first"  # a wedge: fills its step, and its sole is not chosen yet
+
+
+# What fills the place it is tried for, whatever else is said of it.
+DOING = (Kind.FILLS, Kind.FILLS_NOT_SETTLED, Kind.TOO_HIGH, Kind.SOLE_FIRST)
 
 
 @dataclass(frozen=True)
@@ -182,15 +190,23 @@ def _beside_it(case: Case, evidence: Evidence, jobs: Sequence[Job], thresholds: 
         return _too_flat(jobs)
     turn = _best_turn(candidate, evidence, chance, thresholds)
     if turn is not None:
-        return Finding(Kind.ONE_TURN, f"One turn away: {turn.change.words}", turn)
+        bent = turn.change.kind is ChangeKind.BEND
+        return Finding(Kind.ONE_TURN, _bend_headline(turn) if bent else f"One turn away: {turn.change.words}", turn)
     crowded = _crowded(evidence.carry.mean, case.lower, case.upper)
     mended = remedy(case, evidence, thresholds)
     if crowded is not None:
-        return Finding(Kind.CROWDS, f"Crowds {crowded.name}", remedy=mended)
+        says = NEAR if candidate.head_type is HeadType.WEDGE else CROWDS
+        return Finding(Kind.CROWDS, f"{says}{crowded.name}", remedy=mended)
     if case.wanted.wish is not Wish.GAP and not evidence.off_m:
         return Finding(Kind.ONE_HEAD, "Keeps the yardage, not the flight asked for", remedy=mended)
     near = mended != NO_REMEDY and abs(evidence.off_m) <= thresholds.one_head_m
     return Finding(Kind.ONE_HEAD, _head_away(evidence, near), remedy=mended)
+
+
+def _bend_headline(bend: Prediction) -> str:
+    by = abs(bend.change.amount)
+    degrees = "A degree" if by == 1 else "Two degrees" if by == 2 else f"{by:g} degrees"
+    return f"{degrees} {'weaker' if bend.change.amount > 0 else 'stronger'} away"
 
 
 def _not_far(evidence: Evidence, old: str) -> str:
@@ -200,13 +216,25 @@ def _not_far(evidence: Evidence, old: str) -> str:
 
 def _does(case: Case, surely: bool, bags: Weighed | None, thresholds: Thresholds) -> Finding:
     """It does what is asked of it: whether that is known, and whether it is worth anything beside the bag of today.
-    Where an old club's like is wanted no gain is asked for."""
-    gap = case.wanted.wish is Wish.GAP
+    Where an old club's like is wanted no gain is asked for. A wedge fills a step, once its sole is chosen and where its
+    flight is one that can be controlled."""
+    gap, wedge = case.wanted.wish is Wish.GAP, case.candidate.head_type is HeadType.WEDGE
     if gap and bags is not None and no_gain(bags, case.candidate.letter, thresholds):
-        return Finding(Kind.KEEP, "Keep what you have: no real gain")
+        old = wedge and case.replaces
+        return Finding(
+            Kind.KEEP, f"Keep the {case.replaces}: within noise" if old else "Keep what you have: no real gain"
+        )
+    if wedge and case.candidate.flies_high:
+        return Finding(Kind.TOO_HIGH, "Fills its step, too high with too little spin", remedy=case.candidate.flies_high)
+    if wedge and case.sole_open:
+        return Finding(Kind.SOLE_FIRST, "Fills its step, not before the sole is chosen", remedy=SOLE_FIRST)
     if surely:
-        return Finding(Kind.FILLS, "Fills the slot" if gap else "Does what was asked")
+        step = "Fills its step" if wedge else "Fills the slot"
+        return Finding(Kind.FILLS, step if gap else "Does what was asked")
     return Finding(Kind.FILLS_NOT_SETTLED, "Fills it, not settled" if gap else "May do what was asked, not settled")
+
+
+SOLE_FIRST = "Choose the sole of the most lofted wedge first: its loft is tried in the chosen sole."
 
 
 def no_gain(bags: Weighed, letter: str, thresholds: Thresholds) -> bool:
@@ -250,12 +278,16 @@ def _too_flat(jobs: Sequence[Job]) -> Finding:
 
 
 def _best_turn(candidate: Candidate, evidence: Evidence, chance: float, thresholds: Thresholds) -> Prediction | None:
-    """The smallest turn that the sleeve still has and that is predicted to fill the slot; None without one."""
-    left = [turn for turn in thresholds.turns_deg if -candidate.down_deg <= turn <= candidate.up_deg]
+    """The smallest turn that the sleeve still has, or bend that a wedge still bears, and that is predicted to fill the
+    slot; None without one."""
+    wedge = candidate.head_type is HeadType.WEDGE
+    down, up = (candidate.bend_down_deg, candidate.bend_up_deg) if wedge else (candidate.down_deg, candidate.up_deg)
+    left = [turn for turn in thresholds.turns_deg if -down <= turn <= up]
     if not left:
         return None
     wanted = max(thresholds.after_turn, chance + 0.15)
-    turns = _predicted(candidate, [Change(ChangeKind.LOFT, degrees) for degrees in left])
+    kind = ChangeKind.BEND if wedge else ChangeKind.LOFT
+    turns = _predicted(candidate, [Change(kind, degrees) for degrees in left])
     return next((turned for turned in turns if evidence.chance(turned) >= wanted), None)
 
 
@@ -357,9 +389,11 @@ def _change(found: Finding, evidence: Evidence, settled: bool, candidate: Candid
 
 
 def _turn_words(turn: Prediction, evidence: Evidence) -> str:
+    bent = turn.change.kind is ChangeKind.BEND
+    bounce = f", {abs(turn.bounce_deg):g}° {'more' if turn.bounce_deg > 0 else 'less'} bounce" if bent else ""
     return (
         f"Predicted at {abs(turn.change.amount):.0f}° {'more' if turn.change.amount > 0 else 'less'} loft: "
-        f"{_after(turn, evidence, 0.0)}. Turn it and test it as a new build."
+        f"{_after(turn, evidence, 0.0)}{bounce}. {'Bend' if bent else 'Turn'} it and test it as a new build."
     )
 
 
@@ -472,11 +506,11 @@ def accepted(candidate: Candidate) -> Verdict:
 
 def recommended(verdict: Verdict) -> Verdict:
     """The verdict of the build that is recommended: outside what its window asks, its headline says both."""
-    if verdict.kind in (Kind.FILLS, Kind.FILLS_NOT_SETTLED) or verdict.off_m is None or verdict.moved:
+    if verdict.kind in DOING or verdict.off_m is None or verdict.moved:
         return verdict
     apart = "outside its window" if verdict.off_m else "though it lands flatter than asked"
     if verdict.kind is Kind.CROWDS:
-        apart = f"outside its window, crowding {verdict.headline.removeprefix('Crowds ')}"
+        apart = f"outside its window, crowding {verdict.headline.removeprefix(CROWDS).removeprefix(NEAR)}"
     if verdict.kind is Kind.OTHER_JOB:
         apart = f"{verdict.headline[0].lower()}{verdict.headline[1:]}"
     change = None if verdict.change == NO_REMEDY else verdict.change

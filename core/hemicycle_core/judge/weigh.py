@@ -13,12 +13,13 @@ from ..bag.plans import shared_out
 from ..brief import NOTHING_FEARED, Feared, Job, JobKind
 from ..flight import Air, Anchor
 from ..flight.error import BESIDE_NEIGHBOURS
-from ..impact import Lie
+from ..impact import Lie, smash_at
 from ..samples.drift import REFERENCE_LENGTH_M, SPEED_SHARE_PER_M
 from ..samples.pool import Centre, Group, Pool, pool
 from ..shots import Shot, Source, columns_of
 from .candidate import Candidate
 from .doubt import doubt, source_of
+from .eased import Eases, Part, can_ease, curve_of, eased_to, eases, mean_launch, part_swings
 from .from_lie import FromLie, from_lie, landings_from
 from .landings import Run, landings, runs_on
 from .play import Doubts, Played, Possible, lying, out_of_reach, play, possible, rounds
@@ -51,7 +52,8 @@ class Weighed:
     """What is known of each build by letter: its centre, and its jobs played out with the successful shots a round
     for each possible player, (DRAWS,), less what is feared. hit: shots of each, those that count in part as parts;
     under KEEP of the player's own clubs, on average. in_play: how often each stays on the fairway that is to be held,
-    where that is asked. clean: the same, were every job met from a clean lie; None where all are."""
+    where that is asked. clean: the same, were every job met from a clean lie; None where all are. eases: how well the
+    player eases off."""
 
     pooled: Pool
     centres: Mapping[str, Centre]
@@ -61,6 +63,7 @@ class Weighed:
     feared: Feared = NOTHING_FEARED
     in_play: Mapping[str, Played] = field(default_factory=dict)
     clean: Weighed | None = None
+    eases: Eases = field(default_factory=Eases)
 
     def better(self, first: str, second: str) -> float:
         """Chance that the first does more of the jobs than the second."""
@@ -84,7 +87,20 @@ def usable(shots: Sequence[Shot]) -> list[Shot]:
 
 def group_of(candidate: Candidate, shots: Sequence[Shot]) -> Group:
     """A candidate's usable shots as the pool reads them."""
-    seen = columns_of(shots, ("carry_m", "offline_m", "club_speed_mps", "face_deg", "path_deg"))
+    seen = columns_of(
+        shots,
+        (
+            "carry_m",
+            "offline_m",
+            "club_speed_mps",
+            "ball_speed_mps",
+            "face_deg",
+            "path_deg",
+            "attack_deg",
+            "dynamic_loft_deg",
+        ),
+    )
+    loft = np.nan if candidate.loft_deg is None else candidate.loft_deg
     length = REFERENCE_LENGTH_M if candidate.length_m is None else candidate.length_m
     return Group(
         head_type=candidate.head_type,
@@ -95,6 +111,13 @@ def group_of(candidate: Candidate, shots: Sequence[Shot]) -> Group:
             "speed": np.log(seen["club_speed_mps"] / (1 + SPEED_SHARE_PER_M * (length - REFERENCE_LENGTH_M))),
             "face_deg": seen["face_deg"],
             "path_deg": seen["path_deg"],
+            "attack_deg": seen["attack_deg"],
+            "lean_deg": seen["dynamic_loft_deg"] - loft,
+            "strike": np.log(
+                seen["ball_speed_mps"]
+                / seen["club_speed_mps"]
+                / smash_at(seen["dynamic_loft_deg"] - seen["attack_deg"])
+            ),
         },
         strange=not candidate.own,
     )
@@ -148,6 +171,7 @@ def weigh(
         for lie, found in lies.items()
     }
     runs = [runs_on(down[job.off], weights, carries, job) if landed else [] for job in jobs]
+    parts, ease = _parts(there, pooled)
     centres, played = {}, {}
     for index, (each, _) in enumerate(there):
         centre = pooled.centres[index]
@@ -163,6 +187,7 @@ def weigh(
                 lies[job.off][index] if job.off else None,
                 run[index],
                 job,
+                parts.get(each.letter),
             )
             for run, job in zip(runs, jobs, strict=True)
         )
@@ -173,7 +198,26 @@ def weigh(
     hit = {letter: each.n for letter, each in centres.items()}
     jobs = jobs[:-1] if fairway is not None else jobs
     clean = weigh(candidates, [replace(job, lie=None) for job in jobs], feared, fairway) if lies else None
-    return Weighed(pooled, centres, played, made, hit, feared, held, clean)
+    return Weighed(pooled, centres, played, made, hit, feared, held, clean, ease)
+
+
+def _parts(there: Sequence[tuple[Candidate, list[Shot]]], pooled: Pool) -> tuple[dict[str, Part], Eases]:
+    """What the part swings of the clubs that are eased are played out by, by letter, and how well the player eases
+    off."""
+    easy = [
+        (each, shots, centre)
+        for (each, shots), centre in zip(there, pooled.centres, strict=True)
+        if centre is not None and can_ease(each.head_type, each.loft_deg)
+    ]
+    swings = {each.letter: part_swings(each.shots) for each, _, _ in easy}
+    ease = eases([(centre.carry_m, centre.spread_share, swings[each.letter]) for each, _, centre in easy])
+    made = {}
+    for each, shots, centre in easy:
+        numbers = (centre.carry_m, *(swing.carry_m for swing in swings[each.letter] if swing.is_number))
+        launch = mean_launch([shot for shot in shots if not shot.aside])
+        curve = curve_of(centre.carry_m, launch, air=each.air, anchored=each.anchored)
+        made[each.letter] = Part(curve, ease, numbers)
+    return made, ease
 
 
 def _lies(there: Sequence[tuple[Candidate, list[Shot]]], jobs: Sequence[Job]) -> dict[Lie, list[FromLie]]:
@@ -188,25 +232,41 @@ def _lies(there: Sequence[tuple[Candidate, list[Shot]]], jobs: Sequence[Job]) ->
 
 
 def play_from(
-    name: str, head_type: HeadType, may_be: Possible, carry_m: float, lie: FromLie | None, run: Run, job: Job
+    name: str,
+    head_type: HeadType,
+    may_be: Possible,
+    carry_m: float,
+    lie: FromLie | None,
+    run: Run,
+    job: Job,
+    part: Part | None = None,
 ) -> Played:
-    """One build on one job from its lie. carry_m: of its stock shots; lie: what that lie does to it."""
+    """One build on one job from its lie, by its stock swing or, with `part`, a part swing, whichever does it more
+    often. carry_m: of its stock shots; lie: what that lie does to it."""
     carry = carry_m * (lie.carry if lie else 1.0)
-    if not near(carry, run, job):
-        return out_of_reach(job, short=carry < job.distance_m)
-    return play(lying(may_be, name, head_type, lie) if lie else may_be, head_type, run, job, lie)
+    there = lying(may_be, name, head_type, lie) if lie else may_be
+    ways = [play(there, head_type, run, job, lie)] if near(carry, run, job) else []
+    if part is not None:
+        eased = eased_to(there, head_type, carry_m, part, run, job, lie)
+        ways += [eased] if eased is not None else []
+    return max(ways, key=lambda each: each.success, default=out_of_reach(job, short=carry < job.distance_m))
 
 
-def in_the_bag(weighed: Weighed, own: Sequence[str], jobs: Sequence[Job], *, replaced: str | None = None) -> Weighed:
+def in_the_bag(
+    weighed: Weighed, own: Sequence[str], jobs: Sequence[Job], *, replaced: Mapping[str, str] | None = None
+) -> Weighed:
     """The same builds by what the whole bag makes of the jobs with each of them in it; under KEEP, as it is today.
 
     A club earns what the bag gains by it: a job that the bag does well already is no argument for or against it.
     own: letters of the player's clubs that were played; each job is done by the club that does it best on average.
-    replaced: the letter of the one that leaves when a new one comes; it stays in KEEP.
+    replaced: by letter of a new one, the letter of the one that leaves when it comes; it stays in KEEP.
     """
-    staying = [letter for letter in own if letter != replaced]
+    gone = replaced or {}
     others = [letter for letter, played in weighed.played.items() if played and letter not in own]
-    rounds = {letter: _best_of([*staying, letter], weighed, jobs) for letter in others}
+    rounds = {
+        letter: _best_of([*(each for each in own if each != gone.get(letter)), letter], weighed, jobs)
+        for letter in others
+    }
     clean = weighed.clean and in_the_bag(weighed.clean, own, jobs, replaced=replaced)
     own_hit = float(np.mean([weighed.hit[letter] for letter in own]))
     return replace(

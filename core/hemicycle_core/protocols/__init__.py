@@ -10,10 +10,12 @@ from collections.abc import Sequence
 
 from ..errors import BadInput
 from ..shots import Intent, Shot
-from . import effort, full_swing, shaped
+from . import effort, full_swing, shaped, yardage
 from .protocol import Finding, Protocol
 
-PROTOCOLS: dict[str, Protocol] = {each.key: each for each in (full_swing.PROTOCOL, shaped.PROTOCOL, effort.PROTOCOL)}
+PROTOCOLS: dict[str, Protocol] = {
+    each.key: each for each in (full_swing.PROTOCOL, shaped.PROTOCOL, effort.PROTOCOL, yardage.PROTOCOL)
+}
 
 
 def protocol_named(key: str) -> Protocol:

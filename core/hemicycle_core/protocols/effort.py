@@ -1,11 +1,12 @@
-"""How hard it is swung: what an eased or a hard swing gains or costs beside the stock one of the same build."""
+"""How hard and how long it is swung: eased, part, stock and hard swings of one club side by side."""
 
 from __future__ import annotations
 
-from collections.abc import Sequence
+from collections.abc import Mapping, Sequence
 
 import numpy as np
 
+from ..runs import CLOCK_FROM, swing_words
 from ..samples.averages import average, values_of
 from ..samples.beside import beside, chance_words, far_words, read_of, spin_words
 from ..samples.trend import different_chance
@@ -17,41 +18,79 @@ KEY = "effort"
 LEAST_STOCK = 3
 ASKED = (Intent.EASED, Intent.HARD)
 SURE = 0.90
-AS_FAR_M = metres(3)  # an eased swing that loses no more goes as far to the player
+AS_FAR_M = metres(3)  # a swing that loses no more goes as far to the player
+LONG_ENOUGH = ("three_quarter", "comfortable")  # a shorter one that goes as far is another swing, or another strike
+
+
+def figures_of(shots: Sequence[Shot]) -> dict[str, float]:
+    """Carry, its spread, spin and ball speed of some shots, means in canonical units; what is not read is left out."""
+    found = {}
+    for key in ("carry_m", "spin_rpm", "ball_speed_mps"):
+        mean = average(read_of(shots, key))
+        if mean is not None:
+            found[key] = mean.mean
+    carry = average(read_of(shots, "carry_m"))
+    if carry is not None and carry.sd is not None and carry.n >= LEAST_STOCK:
+        found["spread_m"] = carry.sd
+    return found
 
 
 def by_effort(shots: Sequence[Shot]) -> list[Finding]:
-    """What each swing that was asked for did, eased first; kept shots only, none without three stock shots."""
+    """The stock swing, and what each other one did beside it: eased, hard, then part swings, longest first. Kept shots
+    only; none without three stock shots, and none where nothing but the stock swing was hit."""
     stock = [shot for shot in shots if shot.kept]
     if len(values_of(stock, "carry_m")) < LEAST_STOCK:
         return []
-    asked = {intent: [shot for shot in shots if shot.shows(intent)] for intent in ASKED}
-    return [_compared(intent, mine, stock) for intent, mine in asked.items() if mine]
+    asked: list[tuple[Intent, str, list[Shot]]] = [
+        (intent, "", [shot for shot in shots if shot.shows(intent)]) for intent in ASKED
+    ]
+    part = [shot for shot in shots if shot.part and shot.intent is Intent.STOCK and shot.clean]
+    part = [shot for shot in part if not (shot.aside or shot.misread or shot.old_swing)]
+    for swing in sorted({shot.swing for shot in part}, key=_how_long, reverse=True):
+        asked.append((Intent.STOCK, swing, [shot for shot in part if shot.swing == swing]))
+    found = [_compared(intent, swing, mine, stock) for intent, swing, mine in asked if mine]
+    if not found:
+        return []
+    mine = Finding(KEY, Intent.STOCK, len(stock), {}, None, "", at=figures_of(stock))
+    return [mine, *found]
 
 
-def _compared(intent: Intent, mine: Sequence[Shot], stock: Sequence[Shot]) -> Finding:
+def _how_long(swing: str) -> float:
+    """Of a swing, hours of the clock."""
+    if swing in CLOCK_FROM:
+        return CLOCK_FROM[swing]
+    hour, minute = swing.split(":")
+    return int(hour) + int(minute) / 60
+
+
+def _compared(intent: Intent, swing: str, mine: Sequence[Shot], stock: Sequence[Shot]) -> Finding:
     by = beside(mine, stock, ("carry_m", "spin_rpm", "ball_speed_mps"))
-    spreads = [average(read_of(each, "carry_m")) for each in (mine, stock)]
-    if all(each is not None and each.sd is not None and each.n >= LEAST_STOCK for each in spreads):
-        own, other = (each.sd for each in spreads if each is not None)
-        by["spread_m"] = (own or 0.0) - (other or 0.0)
+    at, of_stock = figures_of(mine), figures_of(stock)
+    if "spread_m" in at and "spread_m" in of_stock:
+        by["spread_m"] = at["spread_m"] - of_stock["spread_m"]
     did, speeds = None, [np.array(read_of(each, "ball_speed_mps")) for each in (stock, mine)]
     if min(each.size for each in speeds) >= 2:
         chance = different_chance(*speeds) / 2
         slower = by["ball_speed_mps"] < 0
-        did = None if chance > 1 - SURE else slower == (intent is Intent.EASED)
-    return Finding(KEY, intent, len(mine), by, did, _sentence(intent, len(mine), by, did))
+        did = None if chance > 1 - SURE else slower == (intent is not Intent.HARD)
+    return Finding(KEY, intent, len(mine), by, did, _sentence(intent, swing, len(mine), by, did), swing, at)
 
 
-def _sentence(intent: Intent, n: int, by: dict[str, float], did: bool | None) -> str:
+def _sentence(intent: Intent, swing: str, n: int, by: Mapping[str, float], did: bool | None) -> str:
     carry = by.get("carry_m")
     parts = [] if carry is None else [far_words(carry)]
     if "spread_m" in by and yards(abs(by["spread_m"])) >= 1:
         parts.append(f"spreads {yd_text(abs(by['spread_m']))} yd {'more' if by['spread_m'] > 0 else 'less'}")
     parts.append(spin_words(by.get("spin_rpm", 0.0)))
-    words = f"{intent.value.capitalize()}: {', '.join(filter(None, parts)) or 'nothing to compare'}."
-    if intent is Intent.EASED and carry is not None and carry > -AS_FAR_M and n >= LEAST_STOCK:
-        words += " It goes as far at less than full."
+    name = (swing_words(swing) if swing else intent.value).capitalize()
+    words = f"{name}: {', '.join(filter(None, parts)) or 'nothing to compare'}."
+    less = intent is Intent.EASED or swing in LONG_ENOUGH
+    if less and carry is not None and carry > -AS_FAR_M and n >= LEAST_STOCK:
+        words += f" It goes as far at {swing_words(swing) if swing else 'less than full'}."
+        if by.get("spread_m", 0.0) < 0:
+            words += " And it repeats better: it could be the stock swing."
+    if swing:
+        return words if n >= LEAST_STOCK else words + chance_words(n)
     if did is None:
         return words + chance_words(n)
     return words if did else f"{words} Not what was meant."

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Callable, Mapping, Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 
 from ..shots import Intent, Shot
 
@@ -13,7 +13,8 @@ class Finding:
     """What came of one thing that was asked of the player with one build.
 
     protocol: its key. intent: the shot asked for. n: shots that say so. by: figures by name, in canonical units,
-    right positive. as_asked: whether the ball did what was asked; None while that cannot be told.
+    right positive. as_asked: whether the ball did what was asked; None while that cannot be told. swing: how long it
+    was, where that is what is compared; at: the figures themselves, where they stand side by side.
     """
 
     protocol: str
@@ -22,6 +23,8 @@ class Finding:
     by: Mapping[str, float]
     as_asked: bool | None
     sentence: str
+    swing: str = ""
+    at: Mapping[str, float] = field(default_factory=dict)
 
 
 @dataclass(frozen=True)

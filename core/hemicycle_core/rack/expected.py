@@ -12,7 +12,7 @@ from __future__ import annotations
 
 import math
 from collections.abc import Mapping, Sequence
-from dataclasses import dataclass, field
+from dataclasses import dataclass, field, replace
 
 import numpy as np
 from numpy.typing import NDArray
@@ -28,17 +28,18 @@ from .lofts import CARRY_SCALES, Head, Scales, along, read_along, usual_log_carr
 Floats = NDArray[np.float64]
 
 QUANTITIES = ("log_ball_speed", "launch_deg", "log_spin")
-# Irons of touring players over `lofts.CURVE_LOFT`, published averages.
+# Irons of touring players over `lofts.CURVE_LOFT`, published averages; over 46 degrees by `impact`.
 CURVE = np.array([
-    np.log([1.49, 1.45, 1.43, 1.41, 1.38, 1.33, 1.32, 1.28, 1.23]),  # of smash: club speed comes in by length
-    [9.0, 10.4, 11.0, 12.1, 14.1, 16.3, 18.1, 20.4, 24.2],
-    np.log([3800, 4630, 4836, 5361, 6231, 7097, 7998, 8647, 9304]),
+    # of smash: club speed comes in by length
+    np.log([1.49, 1.45, 1.43, 1.41, 1.38, 1.33, 1.32, 1.28, 1.23, 1.17, 1.10, 1.01, 0.92]),
+    [9.0, 10.4, 11.0, 12.1, 14.1, 16.3, 18.1, 20.4, 24.2, 26.8, 29.4, 32.5, 36.0],
+    np.log([3800, 4630, 4836, 5361, 6231, 7097, 7998, 8647, 9304, 9700, 9900, 9650, 9200]),
 ])  # fmt: skip
 # What a type does beside an iron of one loft, before this player is seen, and how sure that is (one standard
 # deviation): the order that fitters describe, the sizes by judgement.
 TYPE_MEAN = {
     HeadType.FAIRWAY: (0.005, 1.5, -0.04), HeadType.HYBRID: (0.003, 1.0, -0.02), HeadType.UTILITY: (0.0, 0.3, 0.0),
-    HeadType.DRIVER: (0.01, 2.5, -0.2),
+    HeadType.DRIVER: (0.01, 2.5, -0.2), HeadType.WEDGE: (-0.025, 0.5, 0.03),
 }  # fmt: skip
 # Wide levels and slopes, so that the player's shots decide; the rest by judgement, widened until nine predictions in
 # ten held (docs/decisions/0006).
@@ -119,15 +120,21 @@ class Expectation:
     air: Air = field(default_factory=Air)
     anchored: Anchor = field(default_factory=Anchor)
     turf: Firmness = Firmness.MEDIUM
+    kinds: tuple[HeadType, ...] = ()
+
+    @property
+    def read(self) -> tuple[Owned, ...]:
+        """The clubs that say something."""
+        return tuple(club for club in self.clubs if club.head.head_type in (self.kinds or SWUNG))
 
     @property
     def flown(self) -> tuple[Owned, ...]:
-        return tuple(club for club in self.clubs if club.means is not None and club.head.head_type in SWUNG)
+        return tuple(club for club in self.read if club.means is not None)
 
     @property
     def known(self) -> bool:
         """Whether anything can be said: two clubs at least."""
-        return len([club for club in self.clubs if club.head.head_type in SWUNG]) >= LEAST_CLUBS
+        return len(self.read) >= LEAST_CLUBS
 
     @property
     def by_flight(self) -> bool:
@@ -149,7 +156,14 @@ class Expectation:
         return np.stack(means, axis=1), np.sqrt(np.maximum(np.stack(variances, axis=1), 1e-9))
 
     def of(self, heads: Sequence[Head]) -> list[Expected]:
-        """What each head should do; empty when too little is known of the player."""
+        """What each head should do; empty when too little is known of the player. Wedges are read off the irons and the
+        other wedges; for all else wedges say nothing, as their full swing is not everybody's."""
+        wedges = [head for head in heads if head.head_type is HeadType.WEDGE]
+        if wedges and not self.kinds:
+            made = {each.head: each for each in replace(self, kinds=WEDGES_BY).of(wedges)}
+            rest = [head for head in heads if head.head_type is not HeadType.WEDGE]
+            made |= {each.head: each for each in self.of(rest)}
+            return [made[head] for head in heads if head in made] if len(made) == len({*heads}) else []
         if not heads or not self.known:
             return []
         return self._flown(heads) if self.by_flight else self._by_carry(heads)
@@ -206,7 +220,7 @@ class Expectation:
 
     def _by_carry(self, heads: Sequence[Head]) -> list[Expected]:
         """From carries alone, where no launches are known."""
-        there = [club for club in self.clubs if club.head.head_type in SWUNG]
+        there = self.read
         everyone = [*(club.head for club in there), *heads]
         usual = np.array([usual_log_carry(head) for head in everyone])
         seen = np.log([club.carry_m for club in there])
@@ -225,6 +239,8 @@ def expected_as_said(head_type: HeadType, carry_m: float, carry_sd_m: float) -> 
 
 
 SWUNG = (HeadType.FAIRWAY, HeadType.HYBRID, HeadType.UTILITY, HeadType.IRON)
+READ = (*SWUNG, HeadType.WEDGE)
+WEDGES_BY = (HeadType.IRON, HeadType.WEDGE)
 
 
 def expect(
@@ -235,7 +251,7 @@ def expect(
     anchored: Anchor | None = None,
     turf: Firmness = Firmness.MEDIUM,
 ) -> Expectation:
-    """Read a player's clubs. The driver is teed up and the wedges are part swings: they say nothing here."""
+    """Read a player's clubs. The driver is teed up: it says nothing here; wedges say something of wedges alone."""
     return Expectation(tuple(clubs), records or {}, air or Air(), anchored or Anchor(), turf)
 
 

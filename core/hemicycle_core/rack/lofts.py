@@ -21,10 +21,12 @@ Floats = NDArray[np.float64]
 SMOOTH_DEG = 10.0  # of loft: departures this far apart are nearly strangers
 MIDDLE_LOFT = 27.0
 # Carries of touring players' irons in yards, published averages; their lofts are the usual ones. Under 21 degrees
-# continued in line. As logs, so that a slower player's are the same curve lower down.
-CURVE_LOFT = np.array([15.0, 21, 24, 27, 30.5, 34, 38, 42, 46])
-CARRY_CURVE = np.log([229.0, 212, 203, 194, 183, 172, 160, 148, 136])
-TYPE_CARRY = {HeadType.FAIRWAY: 0.03, HeadType.HYBRID: 0.015}  # beside an iron of one loft
+# continued in line. As logs, so that a slower player's are the same curve lower down. Over 46 degrees nothing is
+# published: what `impact` makes of the same player's delivery, full swings.
+CURVE_LOFT = np.array([15.0, 21, 24, 27, 30.5, 34, 38, 42, 46, 50, 54, 58, 62])
+CARRY_CURVE = np.log([229.0, 212, 203, 194, 183, 172, 160, 148, 136, 124, 111, 97, 82])
+# Beside an iron of one loft. A specialist wedge is shorter and heavier, with its weight low: it flies clearly shorter.
+TYPE_CARRY = {HeadType.FAIRWAY: 0.03, HeadType.HYBRID: 0.015, HeadType.WEDGE: -0.04}
 
 
 @dataclass(frozen=True)

@@ -31,6 +31,15 @@ class Specification:
     measured_loft_deg: float | None = None
     stock_swing: str = FULL
     own_shaft: str = ""
+    sole: str = ""
+    finish: str = ""
+    grip: str = ""
+    stamping: str = ""
+
+    @property
+    def bent(self) -> bool:
+        """Whether its loft was bent."""
+        return any("weaker" in each or "stronger" in each for each in self.work)
 
     @property
     def turned(self) -> bool:
@@ -40,7 +49,10 @@ class Specification:
 
 
 def build_name(label: str, loft_deg: float) -> str:
-    """How a head of the rack goes by on the stand: `4H 22°`."""
+    """How a head of the rack goes by on the stand: `4H 22°`; a wedge that is labelled by its loft `54° M`."""
+    first, *rest = label.split()
+    if first == f"{loft_deg:g}":
+        return " ".join([f"{first}°", *rest])
     return f"{label} {loft_deg:g}°"
 
 
@@ -72,13 +84,20 @@ def sheet(spec: Specification) -> list[tuple[str, str]]:
     rows: list[tuple[str, str | None]] = [
         ("Head", spec.head or spec.name),
         ("Stated loft", None if spec.stated_loft_deg is None else f"{spec.stated_loft_deg:g}°"),
-        ("Set loft, as hit", None if spec.set_loft_deg is None else f"{spec.set_loft_deg:g}°"),
+        (
+            "Loft as bent" if spec.bent else "Set loft, as hit",
+            None if spec.set_loft_deg is None else f"{spec.set_loft_deg:g}°",
+        ),
         ("Measured loft", None if spec.measured_loft_deg is None else f"{spec.measured_loft_deg:g}°"),
         ("Lie", None if not spec.lie_deg else f"{spec.lie_deg:g}°"),
         ("Bounce", None if spec.bounce_deg is None else f"{spec.bounce_deg:g}°"),
+        ("Sole", spec.sole),
+        ("Finish", spec.finish),
         ("Work", ", ".join(spec.work)),
         ("Length", None if spec.length_m is None else _length(spec.length_m)),
         ("Shaft", f"{spec.shaft}, {spec.shaft_g} g, {spec.flex}, {spec.material}" if spec.shaft else spec.own_shaft),
+        ("Grip", spec.grip),
+        ("Stamping", spec.stamping),
         ("Stock swing", None if spec.stock_swing == FULL else swing_words(spec.stock_swing)),
         ("Sleeve", sleeve),
         ("Price", spec.price),

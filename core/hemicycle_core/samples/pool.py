@@ -69,14 +69,22 @@ class Cause:
 SPEED = Cause("speed", 1.1, 0.004, drifts=True)  # shares; carry goes about with speed, irons a little more
 FACE = Cause("face_deg", 1.2, 0.5)
 PATH = Cause("path_deg", -0.3, 0.7)
+# Of wedges: a steeper face flies shorter, a degree of it as much as two of speed in a hundred; a player leans the shaft
+# of one wedge as of another within about half a degree, as far as their lofts are known. Slopes by `impact` and `fly`
+# over wedge lofts.
+WEDGE_SPEED = Cause("speed", 1.45, 0.006, drifts=True)
+LEAN = Cause("lean_deg", -0.027, 0.5)
+ATTACK = Cause("attack_deg", 0.024, 0.4)
+STRIKE = Cause("strike", 1.45, 0.010)
 
 
 @dataclass(frozen=True)
 class Group:
     """One build's shots, arrays (n,): carry in metres; side, the angle offline over carry in degrees, NaN where
     unknown; called: set aside or called a miss; delivery: by cause, NaN where unknown: `speed`, the log of
-    club speed brought to one length, `face_deg`, `path_deg`; strange: not a club of the player's own.
-    Misreads are left out before."""
+    club speed brought to one length, `face_deg`, `path_deg`, `attack_deg`, `lean_deg`, the loft at impact less the
+    club's, and `strike`, the log of smash less that of a middle strike at that spin loft; strange: not a club of the
+    player's own. Misreads are left out before."""
 
     head_type: HeadType
     carry_m: Floats
@@ -255,6 +263,9 @@ def _causes(groups: Sequence[Group], wanted: Sequence[Cause]) -> list[tuple[Caus
     return [(cause, [group.delivery[cause.name] for group in groups]) for cause in there] if len(groups) > 1 else []
 
 
+LOFTED = ("speed", "lean_deg", "attack_deg", "strike")
+
+
 def _whole(group: Group, name: str) -> bool:
     return name in group.delivery and bool(np.isfinite(group.delivery[name]).all())
 
@@ -323,9 +334,17 @@ def _carries(groups: Sequence[Group], misses: Sequence[Floats], state: _State) -
     weights = [1 - poor for poor in misses]
     shares = [group.carry_m / centre - 1 for group, centre in zip(groups, state.centres, strict=True)]
     learning = np.array([group.learning for group in groups])
-    causes = _causes(groups, (SPEED,))
-    equal = _at_equal_delivery(shares, weights, causes, np.array(state.spreads) * learning)
-    return 1 - equal.taken, np.sqrt(equal.variances + DAY_SHARE**2)
+    spread = np.array(state.spreads) * learning
+    equal = _at_equal_delivery(shares, weights, _causes(groups, (SPEED,)), spread)
+    taken, variances = equal.taken, equal.variances
+    # Wedges whose loft at impact was read are brought to one delivery by it too.
+    own = [i for i, g in enumerate(groups) if g.head_type is HeadType.WEDGE and all(_whole(g, each) for each in LOFTED)]
+    if len(own) > 1:
+        mine = [groups[i] for i in own]
+        causes = _causes(mine, (WEDGE_SPEED, LEAN, ATTACK, STRIKE))
+        alike = _at_equal_delivery([shares[i] for i in own], [weights[i] for i in own], causes, spread[own])
+        taken[own], variances[own] = alike.taken, alike.variances
+    return 1 - taken, np.sqrt(variances + DAY_SHARE**2)
 
 
 def _losses(groups: Sequence[Group], misses: Sequence[Floats], state: _State) -> Floats:

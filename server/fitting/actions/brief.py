@@ -10,12 +10,13 @@ from typing import Any, Literal
 
 from common.problems import Refused
 from django.utils import timezone
-from hemicycle_core.bag import HeadType
+from hemicycle_core.bag import BagEnd, HeadType
 from hemicycle_core.brief import Fear, JobKind, Miss
 from hemicycle_core.errors import BadInput
 from hemicycle_core.flight import Firmness
 from hemicycle_core.flight.landing import EVERYDAY_FT, FASTEST_FT, SLOWEST_FT
 from hemicycle_core.judge import Liking
+from hemicycle_core.wedges import School, WedgeWish
 from shop.audit import action
 from shop.models import User
 
@@ -24,7 +25,9 @@ from ..models import FittingSession, Job
 from .changes import announce, for_change, note
 from .windows import keep_windows
 
+DeliveryWord = Literal["", "steep", "middling", "shallow"]
 MOST_COURSES = 6
+MOST_SOLE = 60
 MOST_JOBS = 24
 
 
@@ -74,6 +77,11 @@ class Brief:
     lies: list[str] = field(default_factory=list)
     likes: dict[str, Liking] = field(default_factory=dict)
     fear: Fear = Fear.HALF
+    end: BagEnd = BagEnd.WHOLE
+    school: School = School.SHORTEST
+    delivery: DeliveryWord = ""
+    wedge_wishes: list[WedgeWish] = field(default_factory=list)
+    sole: str = ""
 
 
 COLUMNS = [each.name for each in fields(Brief) if each.name != "jobs"]
@@ -90,6 +98,11 @@ LABELS = {
     "courses": "Where they play",
     "lies": "Lies",
     "likes": "Likes",
+    "end": "End of the bag",
+    "school": "Order of the wedges",
+    "delivery": "Delivery",
+    "wedge_wishes": "Wanted of the wedges",
+    "sole": "Sole chosen",
 }
 
 
@@ -109,6 +122,9 @@ def brief_of(session: FittingSession, jobs: Iterable[Job]) -> Brief:
         "miss": Miss(session.miss),
         "fear": Fear(session.fear),
         "firmness": Firmness(session.firmness),
+        "end": BagEnd(session.end),
+        "school": School(session.school),
+        "wedge_wishes": [WedgeWish(each) for each in session.wedge_wishes],
         "courses": [Course(**course) for course in session.courses],
         "likes": {kind: Liking(liking) for kind, liking in session.likes.items()},
     }
@@ -167,9 +183,12 @@ def write_brief(
         raise BadInput("Clubs carried must be 1 to 20.", field="most_clubs")
     if brief.budget is not None and brief.budget < 0:
         raise BadInput("A budget is nought or more.", field="budget")
+    if len(brief.sole) > MOST_SOLE:
+        raise BadInput(f"The sole chosen: {MOST_SOLE} characters at most.", field="sole")
     if "jobs" in now:
         _write_jobs(session, brief.jobs)
-    checked = {"courses": _courses(brief), "likes": _likes(brief)}
+    wishes = list(dict.fromkeys(each.value for each in map(WedgeWish, brief.wedge_wishes)))
+    checked = {"courses": _courses(brief), "likes": _likes(brief), "wedge_wishes": wishes}
     columns = [name for name in COLUMNS if name in now]
     for name in columns:
         setattr(session, name, checked.get(name, getattr(brief, name)))

@@ -15,7 +15,7 @@ from hemicycle_core.bag.clubs import usual_loft_and_inches
 from hemicycle_core.brief import Wish
 from hemicycle_core.errors import BadInput
 from hemicycle_core.formats.club_names import head_type_of, short_name
-from hemicycle_core.judge import Change, hit_enough
+from hemicycle_core.judge import Change, ChangeKind, hit_enough
 from hemicycle_core.rack.eligible import check_can_be_had, check_setting, check_shaft, same_setting
 from hemicycle_core.rack.made import Levelled, Work, level, worked
 from hemicycle_core.rack.shortlist import usual_length_m
@@ -23,6 +23,7 @@ from hemicycle_core.rack.specification import build_name
 from hemicycle_core.rack.stock import check_label, check_loft, check_stated
 from hemicycle_core.runs import stock_swing
 from hemicycle_core.units import METRES_PER_INCH
+from hemicycle_core.wedges.words import check_complaints, check_uses
 from rack.models import Head, Shaft
 from shop.audit import action
 from shop.models import User
@@ -106,6 +107,13 @@ def state_club(actor: User, build_id: int, stated: Mapping[str, Any]) -> Build:
     check_stated(HeadType(stated.get("head_type", build.head_type)), stated)
     if "stock_swing" in stated:
         stock_swing(stated["stock_swing"])
+    if "uses" in stated:
+        stated = {**stated, "uses": check_uses(stated["uses"])}
+    if "complaints" in stated:
+        stated = {**stated, "complaints": check_complaints(stated["complaints"])}
+    for field, most in MOST_WORDS.items():
+        if len(stated.get(field) or "") > most:
+            raise BadInput(f"{field.capitalize()}: {most} characters at most.", field=field)
     values = {key: value.value if isinstance(value, StrEnum) else value for key, value in stated.items()}
     if build.head is not None and values.keys() & {"head_type", "stated_loft_deg", "own_shaft"}:
         raise BadInput("This is a head of the rack: what is stated of it is kept there.", field="head_type")
@@ -117,6 +125,9 @@ def state_club(actor: User, build_id: int, stated: Mapping[str, Any]) -> Build:
     note(session, actor, "club.state", f"build:{build.pk}", name=build.name, rows=rows)
     announce(session, "bag")
     return build
+
+
+MOST_WORDS = {"sole": 40, "grip": 60, "stamping": 40}
 
 
 def _build(actor: User, build_id: int) -> tuple[Build, FittingSession]:
@@ -186,12 +197,14 @@ def _next_letter(session: FittingSession) -> str:
 
 @dataclass
 class CandidateChoice:
-    """A head and shaft from the rack, at their stated loft and length unless given."""
+    """A head and shaft from the rack, at their stated loft and length unless given. bend_deg: weaker positive, done to
+    it before it is hit."""
 
     head: int
     shaft: int
     set_loft_deg: float | None = None
     length_m: float | None = None
+    bend_deg: float = 0.0
 
 
 @action("fit")
@@ -218,7 +231,7 @@ def _candidate(session: FittingSession, wanted: CandidateChoice) -> Build:
     shaft = _shaft_for(session, wanted.shaft, head)
     loft = head.loft_deg if wanted.set_loft_deg is None else wanted.set_loft_deg
     check_setting(head.for_core, loft)
-    return Build.objects.create(
+    build = Build(
         shop_id=session.shop_id,
         session=session,
         letter=_next_letter(session),
@@ -231,6 +244,14 @@ def _candidate(session: FittingSession, wanted: CandidateChoice) -> Build:
         length_m=head.length_m if wanted.length_m is None else wanted.length_m,
         price=head.price,
     )
+    if wanted.bend_deg:
+        bend = Change(ChangeKind.BEND, wanted.bend_deg)
+        club = worked(build.made_club, [Work(bend.kind.value, bend.amount)])
+        build.set_loft_deg, build.bounce_deg = club.loft_deg, club.bounce_deg
+        build.work = [{"kind": bend.kind.value, "amount": bend.amount, "words": bend.words}]
+        build.name = build_name(head.label, club.loft_deg or head.loft_deg)
+    build.save()
+    return build
 
 
 @action("fit")
@@ -269,7 +290,8 @@ def _made_from(parent: Build, session: FittingSession, **fields: Any) -> Build:
     """A build made from another club, with the next letter, that has it for its parent."""
     kept = (
         "name", "head_type", "head", "shaft", "stated_loft_deg", "set_loft_deg", "length_m", "lie_deg", "bounce_deg",
-        "made", "borrowed", "assumed", "price", "work", "own_shaft", "age_rounds", "wear", "stock_swing",
+        "made", "borrowed", "assumed", "price", "work", "own_shaft", "age_rounds", "wear", "stock_swing", "sole",
+        "finish", "grip", "of_set", "uses",
     )  # fmt: skip
     given = {name: getattr(parent, name) for name in kept}
     if parent.is_own:

@@ -13,10 +13,12 @@ from django.db.models import BooleanField, ExpressionWrapper, Q
 from django.utils import timezone
 from hemicycle_core.errors import BadInput
 from hemicycle_core.flight import Air
+from hemicycle_core.heads import HeadType
 from hemicycle_core.impact import Lie
 from hemicycle_core.protocols import asked
+from hemicycle_core.protocols.yardage import check_asked
 from hemicycle_core.rack.stock import check_label
-from hemicycle_core.runs import Ball, check_wind, swing_length
+from hemicycle_core.runs import COMFORTABLE, Ball, check_grip, check_wind, swing_length
 from hemicycle_core.samples.day import DayKind, speed_of
 from hemicycle_core.shots import Intent
 from hemicycle_core.units import ninety
@@ -26,7 +28,7 @@ from shop.models import Bay, User
 from ..domain.bag import FLIGHT
 from ..domain.session import JudgedSession, load
 from ..models import Build, FittingSession
-from .acts import alter, swing_turned
+from .acts import Altered, alter, swing_turned
 from .changes import announce, for_change, note
 from .windows import keep_windows
 
@@ -34,11 +36,11 @@ MOST_TEE_MM = 70
 # Agreed ones last: those to go on with are what the desk is opened for.
 TO_GO_ON_WITH_FIRST = (ExpressionWrapper(Q(agreed_at__isnull=False), output_field=BooleanField()).asc(),)
 # Of the brief, what is true of the player and not of one visit.
-LASTING = ("miss", "fear", "shape", "firmness", "courses", "lies", "likes", "most_clubs")
+LASTING = ("miss", "fear", "shape", "firmness", "courses", "lies", "likes", "most_clubs", "delivery", "school")
 OWN_FIELDS = (
     "name", "head_type", "stated_loft_deg", "set_loft_deg", "length_m", "fixed", "typed_carry_m", "typed_total_m",
     "typed_doubt_m", "known_from", "known_flight", "out_of_favour", "measured_loft_deg", "own_shaft", "age_rounds",
-    "wear", "stock_swing", "lie_deg", "bounce_deg", "assumed",
+    "wear", "stock_swing", "lie_deg", "bounce_deg", "assumed", "sole", "finish", "grip", "stamping", "of_set", "uses",
 )  # fmt: skip
 
 
@@ -162,7 +164,7 @@ def hit_from(actor: User, session_id: int, *, lie: Lie | None) -> FittingSession
 
 @dataclass
 class NextRun:
-    """What the next shots are hit with; None leaves it as it is. tee_mm: 0 for not said."""
+    """What the next shots are hit with; None leaves it as it is. tee_mm, asked_carry_m: 0 for not said."""
 
     length: str | None = None
     ball: Ball | None = None
@@ -170,15 +172,21 @@ class NextRun:
     wind_from_deg: float | None = None
     tee_mm: int | None = None
     temperature_c: float | None = None
+    asked_carry_m: float | None = None
+    gripped_in: float | None = None
 
 
 @action("fit")
 def set_run(actor: User, session_id: int, wanted: NextRun) -> FittingSession:
-    """How long the next swings are, with which ball, off which tee, in which wind and air."""
+    """How long the next swings are, with which ball, off which tee, in which wind and air. A wedge's comfortable
+    maximum is its stock swing from then on, as it is the swing the player has with it."""
     session = for_change(actor, session_id)
     values: dict[str, Any] = {}
+    rows: list[Altered] = []
     if wanted.length is not None:
         values["length"] = swing_length(wanted.length)
+        if wanted.length == COMFORTABLE:
+            rows += _comfortable(session)
     if wanted.ball is not None:
         values["struck_ball"] = wanted.ball.value
     if wanted.wind_mps is not None or wanted.wind_from_deg is not None:
@@ -194,10 +202,35 @@ def set_run(actor: User, session_id: int, wanted: NextRun) -> FittingSession:
     if wanted.temperature_c is not None:
         Air(temperature_c=wanted.temperature_c)
         values["temperature_c"] = wanted.temperature_c
-    rows = alter(session, **values)
+    rows += alter(session, **values, **_asked_and_gripped(wanted))
+    if any(row[0] == "build" for row in rows):
+        keep_windows(session, actor)
     note(session, actor, "session.run", f"session:{session.pk}", rows=rows)
     announce(session, "run", **{key: value for key, value in values.items() if key != "struck_ball"})
     return session
+
+
+def _comfortable(session: FittingSession) -> list[Altered]:
+    """The wedge in hand is played no further than is comfortable: that is its stock swing from now on."""
+    club = session.in_hand
+    if club is None or club.head_type != HeadType.WEDGE:
+        raise BadInput("A comfortable maximum is asked of a wedge: take one in hand first.", field="length")
+    if club.stock_swing == COMFORTABLE:
+        return []
+    session.whole_from = session.revision
+    session.save(update_fields=["whole_from"])
+    return alter(club, stock_swing=COMFORTABLE)
+
+
+def _asked_and_gripped(wanted: NextRun) -> dict[str, Any]:
+    values: dict[str, Any] = {}
+    if wanted.asked_carry_m is not None:
+        values["asked_carry_m"] = wanted.asked_carry_m or None
+        check_asked(values["asked_carry_m"])
+    if wanted.gripped_in is not None:
+        check_grip(wanted.gripped_in)
+        values["gripped_in"] = wanted.gripped_in
+    return values
 
 
 @action("fit")

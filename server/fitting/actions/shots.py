@@ -25,7 +25,7 @@ DISTANCE = ("carry_m", "total_m")
 LINE = ("offline_m", "direction_deg", "axis_deg")
 
 
-SAID_OF_A_RUN = ("length", "struck_ball", "wind_mps", "wind_from_deg", "tee_mm")
+SAID_OF_A_RUN = ("length", "struck_ball", "wind_mps", "wind_from_deg", "tee_mm", "gripped_in")
 
 
 def run_for(session: FittingSession, build: Build, imported: ShotImport | None = None, **said: Any) -> Run:
@@ -42,6 +42,7 @@ def run_for(session: FittingSession, build: Build, imported: ShotImport | None =
         "lie": "" if imported else session.lie,
         "swing": session.swing,
         **({} if imported else {name: getattr(session, name) for name in SAID_OF_A_RUN}),
+        "asked_carry_m": None if imported or session.intent != Intent.YARDAGE else session.asked_carry_m,
         "imported": imported,
         **said,
     }

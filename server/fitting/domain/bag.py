@@ -5,9 +5,10 @@ from __future__ import annotations
 from collections.abc import Callable
 from dataclasses import replace
 from functools import cached_property
-from typing import Literal
+from typing import Any, Literal
 
 from hemicycle_core.bag import (
+    BagEnd,
     Carried,
     Coverage,
     Gap,
@@ -28,6 +29,7 @@ from hemicycle_core.bag import (
     usual_rules,
 )
 from hemicycle_core.bag.clubs import TYPED_SD_M
+from hemicycle_core.bag.gaps import gap_between
 from hemicycle_core.brief import (
     FlightWish,
     Miss,
@@ -51,10 +53,13 @@ from hemicycle_core.brief.wishes import (
 )
 from hemicycle_core.flight import FAIRWAY, Air, Anchor, Firmness, run_out
 from hemicycle_core.judge.landings import landings
+from hemicycle_core.runs import FULL
 from hemicycle_core.samples import Average, average, certainty
 from hemicycle_core.samples.averages import values_of
 from hemicycle_core.shots import anchor_to
 from hemicycle_core.units import ninety
+from hemicycle_core.wedges import School
+from hemicycle_core.wedges.short_end import set_wedge_of, wedges_of
 
 from ..models import Build, TargetOverride
 from .cache import new_cache, remembered, shots_key
@@ -90,10 +95,12 @@ class SessionBag:
         rows: SessionRows,
         reached: Callable[[Gap], bool] | None = None,
         assume: Callable[[Build], Carried | None] | None = None,
+        cut: Callable[[], SlotLayout | None] | None = None,
     ) -> None:
         """reached: whether some head carries into a gap at this player's speed; None where nobody can say. assume: what
-        a driver that was not hit should do."""
-        self.rows, self.reached, self.assume = rows, reached, assume
+        a driver that was not hit should do. cut: the space between the ends of the wedges, where that end is worked
+        at."""
+        self.rows, self.reached, self.assume, self._cut = rows, reached, assume, cut
 
     def mean(self, build: Build, key: str) -> Average | None:
         return average(values_of(self.rows.shots_of(build), key))
@@ -124,6 +131,7 @@ class SessionBag:
         total_m = build.typed_total_m if typed else self.totals.get(build.pk)
         others = {key: self.mean(build, key) for key in FLIGHT}
         known = (build.known_flight or {}) if typed else {}
+        flown: dict[str, Any] = {key: found.mean if found else known.get(key) for key, found in others.items()}
         return Carried(
             name=name_of(build),
             head_type=HeadType(build.head_type),
@@ -132,8 +140,20 @@ class SessionBag:
             loft_deg=build.loft_deg,
             spread_m=certainty(carry).spread if carry else None,
             carry_sd_m=ninety_of(certainty(carry).half_width) if carry else typed_sd_m(build),
-            **{key: found.mean if found else known.get(key) for key, found in others.items()},
+            shots=carry.n if carry else 0,
+            **self._said_of(build),
+            **flown,
         )
+
+    def _said_of(self, build: Build) -> dict[str, Any]:
+        """What of a club is no figure of its flight, and how it leaves."""
+        leaves = {key: self.mean(build, key) for key in ("ball_speed_mps", "launch_deg")}
+        return {
+            "of_set": build.is_of_set,
+            "kept_for": build.kept_for,
+            "swing": "" if build.stock_swing == FULL else build.stock_swing,
+            **{key: found.mean for key, found in leaves.items() if found is not None},
+        }
 
     def _with_the_old_swing(self, build: Build) -> Carried | None:
         """An own club by its shots from before the swing was changed: known no better than if it were typed."""
@@ -142,6 +162,7 @@ class SessionBag:
         carry, total = means["carry_m"], means["total_m"]
         if carry is None:
             return None
+        flown: dict[str, Any] = {key: mean.mean for key in FLIGHT if (mean := means[key]) is not None}
         return Carried(
             name=name_of(build),
             head_type=HeadType(build.head_type),
@@ -149,12 +170,15 @@ class SessionBag:
             total_m=carry.mean if total is None else total.mean,
             loft_deg=build.loft_deg,
             carry_sd_m=TYPED_SD_M,
-            **{key: mean.mean for key in FLIGHT if (mean := means[key]) is not None},
+            **self._said_of(build),
+            **flown,
         )
 
     def assumed(self, build: Build) -> Carried | None:
-        """What the player's driver should do, where it was neither hit nor typed; None of any other club."""
-        if self.assume is None or not build.is_own or build.head_type != HeadType.DRIVER:
+        """What the player's driver should do, or a wedge that is on order, where it was neither hit nor typed; None of
+        any other club."""
+        guessed = build.head_type == HeadType.DRIVER or build.on_order
+        if self.assume is None or not build.is_own or not guessed:
             return None
         if build.typed_carry_m is not None or any(shot.get("carry_m") for shot in self.rows.shots_of(build)):
             return None
@@ -272,14 +296,37 @@ class SessionBag:
             return gap_around(self.like, self.clubs, self.rules)
         if self.named is not None:
             return gap_at(sum(self.named) / 2, self.coverage)
+        if self.cut is not None and self.cut_ends is not None:
+            low, high = self.cut_ends
+            return gap_between(low, high, *self.rules.of(high))
         above = next((name_of(build) for build in self.rows.in_bag if build.pk == self.rows.session.gap_above_id), None)
         return gap_in_work(
             self.coverage,
             above=above,
-            order=GapOrder(self.rows.session.gap_order),
+            order=self._order,
+            end=BagEnd(self.rows.session.end),
             uses=lambda gap: uses_in(gap, self.rows.core_jobs),
             reached=self.reached,
         )
+
+    @cached_property
+    def cut(self) -> SlotLayout | None:
+        """The space between the ends of the wedges cut by as many as were chosen, where that end is worked at and no
+        other space was named."""
+        return None if self._cut is None or self.rows.session.gap_above_id is not None else self._cut()
+
+    @cached_property
+    def cut_ends(self) -> tuple[Carried, Carried] | None:
+        wedges = [club for club in wedges_of(self.clubs) if not club.kept_for]
+        top = set_wedge_of(self.clubs)
+        return None if top is None or not wedges else (wedges[0], top)
+
+    @property
+    def _order(self) -> GapOrder:
+        """From which end holes are closed: wedges by the school that was chosen."""
+        if self.rows.session.end != BagEnd.SHORT:
+            return GapOrder(self.rows.session.gap_order)
+        return GapOrder.BOTTOM if self.rows.session.school == School.SHORTEST else GapOrder.TOP
 
     @property
     def beside(self) -> tuple[Carried | None, Carried | None]:
@@ -299,6 +346,8 @@ class SessionBag:
             return self.named_layout(sum(sides) / len(sides) if sides else 0.0)
         if self.gap is None or self.gap.step_m <= 0:
             return None
+        if self.cut is not None:
+            return self.cut
         return lay_out_slots(
             self.gap.lower,
             self.gap.upper,

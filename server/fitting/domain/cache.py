@@ -69,6 +69,8 @@ def shots_key(shots: Sequence[Shot]) -> Hashable:
             shot.run.swing,
             shot.run.length,
             shot.run.struck_ball,
+            shot.run.asked_carry_m,
+            shot.run.gripped_in,
             bool(shot.calm) or shot.run.wind_mps > 0,
         )
         for shot in shots

@@ -27,7 +27,7 @@ from hemicycle_core.judge.play import DRAWS
 from hemicycle_core.judge.unhit import play_expected
 from hemicycle_core.judge.weigh import letter_of_own
 from hemicycle_core.rack import Expectation, Expected, HeadRecord
-from hemicycle_core.rack.expected import SWUNG, expected_as_said
+from hemicycle_core.rack.expected import READ, expected_as_said
 from numpy.typing import NDArray
 
 from ..models import BagPlan, Build, FittingSession, HeadSeen
@@ -50,7 +50,7 @@ class Planning:
 
     @cached_property
     def demand(self) -> Demand:
-        jobs, shares = self.judged.rows.jobs, self.judged.rows.courses
+        jobs, shares = [job for job, _ in self.judged.rows.played], self.judged.rows.courses
         return Demand(
             uses=np.array([job.uses_per_round for job in jobs]),
             courses=tuple(job.course if job.course in shares else "" for job in jobs),
@@ -85,8 +85,9 @@ class Planning:
             if expected is None:
                 return None
             club = club or _expected_club(build, expected)
+            weighed = self.judged.judgement.weighed
             played = play_expected(
-                name_of(build), expected, self.judged.judgement.weighed.pooled, self.judged.rows.core_jobs
+                name_of(build), expected, weighed.pooled, self.judged.rows.played_jobs, eases=weighed.eases
             )
         return ClubOption(
             key=str(build.pk),
@@ -109,7 +110,7 @@ class Planning:
     def _expected(self, build: Build, typed: Carried | None) -> Expected | None:
         """What a club that was not hit should do: where its carry was typed, with that carry."""
         head = self.judged.head_of(build)
-        made = self.expectation.of([head]) if head is not None and head.head_type in SWUNG else []
+        made = self.expectation.of([head]) if head is not None and head.head_type in READ else []
         if typed is None:
             return made[0] if made else None
         kind = HeadType(build.head_type)

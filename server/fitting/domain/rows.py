@@ -45,6 +45,7 @@ def core_shot(shot: Shot, swing: int, stock: str = FULL, usual: Ball = Ball.OWN)
         stock=stock,
         other_ball="" if run.struck_ball == usual else run.struck_ball,
         in_wind=run.wind_mps > 0 and not shot.calm,
+        gripped_in=run.gripped_in,
     )
     by_effort = said.intent is Intent.STOCK and run.intent != Intent.STOCK
     return CoreShot(
@@ -60,6 +61,9 @@ def core_shot(shot: Shot, swing: int, stock: str = FULL, usual: Ball = Ball.OWN)
         lie=Lie(lie) if lie else None,
         old_swing=run.swing < swing,
         apart=said.apart,
+        swing=said.swing,
+        part=said.part,
+        asked_m=run.asked_carry_m if said.intent is Intent.YARDAGE else None,
     )
 
 
@@ -196,6 +200,15 @@ class SessionRows:
     def core_jobs(self) -> list[CoreJob]:
         """The jobs with their uses in a usual round: what comes up on one course only counts by its share."""
         return [core_job(job, self.courses.get(job.course, 1.0)) for job in self.jobs]
+
+    @cached_property
+    def played(self) -> list[tuple[Job, CoreJob]]:
+        """The jobs that shots can be put on; what comes out of a greenside bunker is not among them."""
+        return [(job, core) for job, core in zip(self.jobs, self.core_jobs, strict=True) if core.played_out]
+
+    @property
+    def played_jobs(self) -> list[CoreJob]:
+        return [core for _, core in self.played]
 
     def air_of(self, build: Build) -> Air:
         """The air a build was last hit in; the session's own when it was not."""

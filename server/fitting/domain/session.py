@@ -15,7 +15,7 @@ from hemicycle_core.bag import (
     slot_with_roll,
 )
 from hemicycle_core.bag.clubs import usual_loft_and_inches
-from hemicycle_core.brief import Job, Target, jobs_of_slot
+from hemicycle_core.brief import Job, Miss, Target, jobs_of_slot
 from hemicycle_core.flight import Air, Firmness
 from hemicycle_core.judge import Candidate, Case, Judgement, Kind, Liking, Verdict, judge_session
 from hemicycle_core.judge.feel import last_said, liking
@@ -32,6 +32,7 @@ from ..models import Build, FittingSession
 from .bag import SessionBag, name_of, typed_sd_m
 from .cache import new_cache, remembered, shots_key
 from .rows import SessionRows, read_rows
+from .wedges import SessionWedges
 
 # What of a session's row changes without changing what is judged.
 BESIDE_THE_POINT = {
@@ -43,6 +44,10 @@ BESIDE_THE_POINT = {
     "wind_mps",
     "wind_from_deg",
     "tee_mm",
+    "asked_carry_m",
+    "gripped_in",
+    "delivery",
+    "wedge_wishes",
     "pinned_id",
     "in_hand_id",
     "in_hand_at",
@@ -68,14 +73,22 @@ class JudgedSession:
 
     def __init__(self, rows: SessionRows) -> None:
         self.rows = rows
-        self.bag = SessionBag(rows, self._reached, self._assume)
+        self.bag = SessionBag(rows, self._reached, self._assume, lambda: self.wedges.layout)
+
+    @cached_property
+    def wedges(self) -> SessionWedges:
+        """The short end."""
+        return SessionWedges(self)
 
     def _assume(self, build: Build) -> Carried | None:
-        """What the driver should carry by the player's other clubs; None where too little of them is known."""
-        loft, length = usual_loft_and_inches("Dr") or (10.5, 45.5)
+        """What the driver, or a wedge on order, should carry by the player's other clubs; None where too little of them
+        is known."""
+        kind = HeadType(build.head_type)
+        named = "Dr" if kind is HeadType.DRIVER else build.name
+        loft, length = usual_loft_and_inches(named) or (10.5, 45.5)
         head = CoreHead(
             head_key(build),
-            HeadType.DRIVER,
+            HeadType.IRON if build.is_of_set else kind,
             build.loft_deg or loft,
             build.length_in_a_set_m or length * METRES_PER_INCH,
         )
@@ -84,7 +97,8 @@ class JudgedSession:
             return None
         return Carried(
             name=name_of(build),
-            head_type=HeadType.DRIVER,
+            head_type=kind,
+            of_set=build.is_of_set,
             carry_m=made[0].carry_m,
             total_m=made[0].carry_m + (made[0].roll_m or 0.0),
             loft_deg=head.loft_deg,
@@ -121,6 +135,9 @@ class JudgedSession:
             own=build.is_own,
             out_of_favour=bool(build.out_of_favour),
             monitor=self.rows.session.bay.monitor,
+            bend_down_deg=self.wedges.bend_room(build)[0],
+            bend_up_deg=self.wedges.bend_room(build)[1],
+            flies_high="" if build.is_own else self.wedges.flies_high(build),
         )
 
     def liking_of(self, build: Build) -> Liking:
@@ -139,7 +156,9 @@ class JudgedSession:
         length_m = build.length_in_a_set_m
         if build.loft_deg is None or length_m is None:
             return None
-        return CoreHead(head_key(build), HeadType(build.head_type), build.loft_deg, length_m)
+        # A wedge of the set is the next iron of it; a specialist one of its loft is another head.
+        kind = HeadType.IRON if build.is_of_set else HeadType(build.head_type)
+        return CoreHead(head_key(build), kind, build.loft_deg, length_m)
 
     def expectation(self, records: Mapping[str, HeadRecord] | None = None, *, own_only: bool = False) -> Expectation:
         """What this player should do with heads not hit. own_only: from the player's own clubs alone."""
@@ -208,6 +227,9 @@ class JudgedSession:
             return []
         if self.bag.wanted.windowless:
             return self.bag.without_window
+        own = self.wedges.own_place(build)
+        if own is not None:
+            return own.targets(self.rows.core_jobs, Miss(self.rows.session.miss))
         slot = self.bag.slot_of(build)
         return [] if slot is None else self.targets_in(slot, self.window_of(build, slot))
 
@@ -259,11 +281,7 @@ class JudgedSession:
 
     def _judged(self) -> Judgement:
         somewhere = self.bag.layout is not None or self.bag.wanted.windowless
-        cases = [
-            Case(self.candidate(build), self.wanted_of(build), *self.bag.beside, self.bag.wanted)
-            for build in self.rows.candidates
-            if somewhere and build.accepted_at is None
-        ]
+        cases = [self._case(build) for build in self.rows.candidates if somewhere and build.accepted_at is None]
         own = [
             replace(self.candidate(build), name=name_of(build))
             for build in (*self.rows.own, *self.rows.accepted)
@@ -273,7 +291,7 @@ class JudgedSession:
         replaced = None if self.bag.like is None else self.bag.like.name
         judged = judge_session(
             cases,
-            jobs=self.rows.core_jobs,
+            jobs=self.rows.played_jobs,
             own=own,
             replaced=replaced,
             budget=budget,
@@ -285,6 +303,30 @@ class JudgedSession:
         said |= {build.letter: accepted(self.candidate(build)) for build in self.rows.accepted}
         in_order = (said.get(build.letter) for build in self.rows.candidates)
         return replace(judged, verdicts=tuple(each for each in in_order if each is not None))
+
+    def _case(self, build: Build) -> Case:
+        replaces = self.wedges.replaces(build)
+        return Case(
+            self.candidate(build),
+            self.wanted_of(build),
+            *self._beside(build, replaces),
+            self.bag.wanted,
+            sole_open=self.wedges.sole_open(build),
+            replaces=replaces,
+        )
+
+    def _beside(self, build: Build, replaces: str) -> tuple[Carried | None, Carried | None]:
+        """The clubs on both sides: of the space in work; of a wedge in the cut those of the bag it would lie
+        between."""
+        carry, own = self.bag.mean(build, "carry_m"), self.wedges.own_place(build)
+        if own is not None:
+            return own.lower, own.upper
+        if self.bag.cut is None or carry is None:
+            return self.bag.beside
+        rest = [club for club in self.bag.clubs if club.name != replaces]
+        lower = max((c for c in rest if c.carry_m <= carry.mean), key=lambda c: c.carry_m, default=None)
+        upper = min((c for c in rest if c.carry_m > carry.mean), key=lambda c: c.carry_m, default=None)
+        return lower, upper
 
     @cached_property
     def at_first(self) -> dict[str, str]:
@@ -309,7 +351,7 @@ class JudgedSession:
             case = Case(self.candidate(build), targets, *self.bag.beside, self.bag.wanted)
             known = self.judgement
             first = verdict_of(
-                case, known.weighed, jobs=self.rows.core_jobs, bags=known.bags, thresholds=self.thresholds
+                case, known.weighed, jobs=self.rows.played_jobs, bags=known.bags, thresholds=self.thresholds
             )
             if first.kind is not verdict.kind and {first.kind, verdict.kind} != FILLING:
                 window = f"{yd_text(low)} to {yd_text(high)}"

@@ -10,6 +10,7 @@ from hemicycle_core.judge import Liking
 from hemicycle_core.rack.made import MadeClub, Work
 from hemicycle_core.rack.stock import Made, Wear
 from hemicycle_core.runs import FULL
+from hemicycle_core.wedges import Finish, kept_for
 from rack.models import HEAD_TYPES, Head, Shaft
 
 from .session import FittingSession
@@ -44,6 +45,14 @@ class Build(ScopedModel):
     stock_swing = models.CharField(max_length=14, default=FULL, help_text="The swing that its stock figures are of.")
     lie_deg = models.FloatField(null=True, help_text="As it is made now; null: the head's own.")
     bounce_deg = models.FloatField(null=True, help_text="As it is made now; null: the head's own.")
+    sole = models.CharField(max_length=40, blank=True, help_text="As it is stated; empty: the head's own.")
+    finish = models.CharField(max_length=8, blank=True, choices=words(Finish))
+    grip = models.CharField(max_length=60, blank=True)
+    stamping = models.CharField(max_length=40, blank=True)
+    of_set = models.BooleanField(null=True, help_text="A wedge that belongs to the irons; null: as its name says.")
+    on_order = models.BooleanField(default=False, help_text="Ordered, not here yet: what it should do is a prediction.")
+    uses = models.JSONField(default=dict, help_text="What a wedge is used for, times a round by kind of shot.")
+    complaints = models.JSONField(default=list, help_text="What bothers the player with it, each a claim to test.")
     made = models.CharField(
         max_length=8, default=Made.UNKNOWN.value, help_text="How it is made, where not of the rack."
     )
@@ -81,6 +90,18 @@ class Build(ScopedModel):
             made=Made(head.made if head else self.made),
             head=head.for_core if head else None,
         )
+
+    @property
+    def is_of_set(self) -> bool:
+        """Whether a wedge belongs to the irons: as it was stated, else by its name."""
+        if self.of_set is not None or self.head_type != HeadType.WEDGE:
+            return bool(self.of_set)
+        return self.name == "PW"
+
+    @property
+    def kept_for(self) -> str:
+        """The short shot it is kept for, whatever its full carry."""
+        return kept_for(self.uses)
 
     @property
     def length_in_a_set_m(self) -> float | None:

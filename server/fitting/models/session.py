@@ -5,7 +5,7 @@ from __future__ import annotations
 from common.scoped import ScopedModel
 from customers.models import Customer
 from django.db import models
-from hemicycle_core.bag import GapOrder, GapRule
+from hemicycle_core.bag import BagEnd, GapOrder, GapRule
 from hemicycle_core.brief import Fear, FlightWish, JobKind, Miss, Wish
 from hemicycle_core.flight import Firmness
 from hemicycle_core.flight.landing import EVERYDAY_FT
@@ -13,6 +13,7 @@ from hemicycle_core.impact import Lie
 from hemicycle_core.runs import FULL, Ball
 from hemicycle_core.samples.day import DayKind
 from hemicycle_core.shots import FULL_SWING, Intent
+from hemicycle_core.wedges import Delivery, School
 from shop.models import Bay, User
 
 from .words import FIRMNESSES, INTENTS, RULES, SHAPES, words
@@ -51,6 +52,13 @@ class FittingSession(ScopedModel):
     )
     lies = models.JSONField(default=list, help_text="Lies they play these clubs from, in words.")
     likes = models.JSONField(default=dict, help_text="By head type: liked, disliked or vetoed.")
+    end = models.CharField(max_length=5, choices=words(BagEnd), default=BagEnd.WHOLE.value, help_text="Worked at.")
+    school = models.CharField(max_length=9, choices=words(School), default=School.SHORTEST.value)
+    delivery = models.CharField(
+        max_length=8, blank=True, choices=words(Delivery), help_text="As the fitter called it from divots."
+    )
+    wedge_wishes = models.JSONField(default=list, help_text="What the player wants of the wedges.")
+    sole = models.CharField(max_length=60, blank=True, help_text="Chosen for the most lofted wedge; empty: not yet.")
     briefed_at = models.DateTimeField(null=True)
 
     # The gap in work
@@ -81,6 +89,8 @@ class FittingSession(ScopedModel):
     wind_mps = models.FloatField(default=0)
     wind_from_deg = models.FloatField(default=0, help_text="0 against the shot, 90 from the right.")
     tee_mm = models.PositiveSmallIntegerField(null=True, help_text="Height of the tee; null: not said.")
+    asked_carry_m = models.FloatField(null=True, help_text="The carry that is asked for next; null: none.")
+    gripped_in = models.FloatField(default=0, help_text="How far the next shots are gripped down.")
     swing = models.PositiveSmallIntegerField(
         default=1, help_text="Goes up when the player is told to swing otherwise: only shots since then count."
     )

@@ -57,6 +57,8 @@ class Run(ScopedModel):
     wind_mps = models.FloatField(default=0)
     wind_from_deg = models.FloatField(default=0)
     tee_mm = models.PositiveSmallIntegerField(null=True)
+    asked_carry_m = models.FloatField(null=True, help_text="The carry that was asked for.")
+    gripped_in = models.FloatField(default=0)
     imported = models.ForeignKey(ShotImport, on_delete=models.PROTECT, null=True)
 
 

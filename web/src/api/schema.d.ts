@@ -1070,6 +1070,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sessions/{session_id}/sole": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description The head of the rack that gives a sole in a loft, bent where it is not made in it or not for this hand. */
+        get: operations["sole"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sessions/{session_id}/swing": {
         parameters: {
             query?: never;
@@ -1387,6 +1404,8 @@ export interface components {
             keeps: number;
             every_hours: number;
         };
+        /** @enum {string} */
+        BagEnd: "long" | "short" | "whole";
         BagJobOut: {
             job: string;
             /** Format: double */
@@ -1415,6 +1434,8 @@ export interface components {
             headline: string;
             wanted: components["schemas"]["WishOut"];
             in_work: components["schemas"]["GapInWork"] | null;
+            end: components["schemas"]["BagEnd"];
+            short: components["schemas"]["ShortEndOut"] | null;
             remarks: components["schemas"]["RemarkOut"][];
         };
         BagPlanOut: {
@@ -1504,9 +1525,14 @@ export interface components {
             lies: {
                 [key: string]: string[];
             };
+            flights: components["schemas"]["WedgeFlightOut"][];
+            claims: components["schemas"]["ClaimOut"][];
+            eases: string;
         };
         /** @enum {string} */
         Bend: "unknown" | "low" | "mid" | "high";
+        /** @enum {unknown} */
+        BlankEnum: "";
         BoardLine: {
             build: number;
             letter: string;
@@ -1542,6 +1568,11 @@ export interface components {
                 [key: string]: "liked" | "neutral" | "disliked" | "vetoed";
             };
             fear?: components["schemas"]["Fear"];
+            end?: components["schemas"]["BagEnd"];
+            school?: components["schemas"]["School"];
+            delivery?: components["schemas"]["DeliveryEnum"] | components["schemas"]["BlankEnum"];
+            wedge_wishes?: components["schemas"]["WedgeWish"][];
+            sole?: string;
         };
         BriefOut: {
             miss: components["schemas"]["Miss"];
@@ -1560,6 +1591,15 @@ export interface components {
             notes: string;
             jobs: components["schemas"]["JobFields"][];
             common: components["schemas"]["JobFields"][];
+            end: components["schemas"]["BagEnd"];
+            school: components["schemas"]["School"];
+            delivery: components["schemas"]["DeliveryEnum"] | components["schemas"]["BlankEnum"];
+            wedge_wishes: components["schemas"]["WedgeWish"][];
+            sole: string;
+            wish_leads: {
+                [key: string]: string;
+            };
+            delivered: components["schemas"]["Delivered"];
             done: boolean;
         };
         BuildOut: {
@@ -1635,6 +1675,18 @@ export interface components {
             lie_deg: number | null;
             /** Format: double */
             bounce_deg: number | null;
+            sole: string;
+            finish: (components["schemas"]["Finish"] | components["schemas"]["NullEnum"]) | null;
+            grip: string;
+            stamping: string;
+            of_set: boolean;
+            on_order: boolean;
+            kept_for: string;
+            uses: {
+                [key: string]: number;
+            };
+            complaints: components["schemas"]["Complaint"][];
+            part_swings: components["schemas"]["PartSwing"][];
             borrowed: boolean;
             assumed: string[];
             work: string[];
@@ -1648,12 +1700,19 @@ export interface components {
             set_loft_deg?: number | null;
             /** Format: double */
             length_m?: number | null;
+            /** Format: double */
+            bend_deg?: number;
         };
         CandidatesInRequest: {
             candidates: components["schemas"]["CandidateInRequest"][];
         };
         /** @enum {string} */
         CarryFromEnum: "hit" | "old_swing" | "typed" | "assumed" | "none";
+        Cause: {
+            what: string;
+            why: string;
+            test: string;
+        };
         /** @enum {string} */
         ChangeKind: "loft" | "bend" | "length" | "grip_down" | "head_weight" | "weight_back" | "weight_heel" | "shaft_weight" | "grip" | "lie";
         ChangeOut: {
@@ -1715,6 +1774,14 @@ export interface components {
             more_with: string | null;
             more: number | null;
             more_in_vain: boolean;
+        };
+        /** @enum {string} */
+        Claim: "true" | "not_so" | "open";
+        ClaimOut: {
+            club: string;
+            complaint: components["schemas"]["Complaint"];
+            claim: components["schemas"]["Claim"];
+            sentence: string;
         };
         ClubChangeRequest: {
             /** Format: double */
@@ -1778,6 +1845,8 @@ export interface components {
             more: number | null;
             sentence: string;
         };
+        /** @enum {string} */
+        Complaint: "runs_out" | "balloons" | "digs" | "thin" | "sand" | "distance" | "gap" | "line" | "worn";
         CountsInRequest: {
             misread?: boolean;
             distance?: boolean;
@@ -1824,6 +1893,26 @@ export interface components {
         DayKind: "usual" | "fast" | "slow";
         /** @enum {string} */
         DecisionEnum: "buy" | "drop" | "keep";
+        Delivered: {
+            kind: (components["schemas"]["Delivery"] | components["schemas"]["NullEnum"]) | null;
+            measured: boolean;
+            /** Format: double */
+            attack_deg: number | null;
+            shots: number;
+            sentence: string;
+        };
+        /** @enum {string} */
+        Delivery: "steep" | "middling" | "shallow";
+        /** @enum {string} */
+        DeliveryEnum: "steep" | "middling" | "shallow";
+        EndOut: {
+            build: number;
+            /** Format: double */
+            carry_m: number;
+            shots: number;
+            swing: string;
+            missing: string;
+        };
         FactOut: {
             quantity: string;
             /** Format: double */
@@ -1868,6 +1957,7 @@ export interface components {
             word?: string;
         };
         FindingOut: {
+            build: number;
             letter: string;
             protocol: string;
             intent: components["schemas"]["Intent"];
@@ -1877,7 +1967,13 @@ export interface components {
             };
             as_asked: boolean | null;
             sentence: string;
+            swing: string;
+            at: {
+                [key: string]: number;
+            };
         };
+        /** @enum {string} */
+        Finish: "raw" | "plated" | "coated";
         /** @enum {string} */
         Firmness: "soft" | "medium" | "firm";
         /** @enum {string} */
@@ -1950,6 +2046,7 @@ export interface components {
             draft: components["schemas"]["Choice"];
             agreed: components["schemas"]["AgreedOut"] | null;
             earlier: components["schemas"]["AgreedOut"][];
+            claims: components["schemas"]["ClaimOut"][];
             cautions: string[];
             /** Format: date */
             next_check: string;
@@ -2083,7 +2180,7 @@ export interface components {
             build: number;
         };
         /** @enum {string} */
-        Intent: "stock" | "low" | "high" | "draw" | "fade" | "eased" | "hard";
+        Intent: "stock" | "low" | "high" | "draw" | "fade" | "eased" | "hard" | "yardage";
         JobFields: {
             name: string;
             kind: components["schemas"]["JobKind"];
@@ -2318,6 +2415,18 @@ export interface components {
             previous?: string | null;
             results: components["schemas"]["TrailLine"][];
         };
+        PartSwing: {
+            swing: string;
+            /** Format: double */
+            carry_m: number;
+            n: number;
+            /** Format: double */
+            sd_share: number | null;
+            /** Format: double */
+            spin_rpm?: number | null;
+            /** Format: double */
+            launch_deg?: number | null;
+        };
         PasswordInRequest: {
             old: string;
             new: string;
@@ -2373,6 +2482,27 @@ export interface components {
         PinInRequest: {
             pinned: boolean;
         };
+        PlaceOut: {
+            /** Format: double */
+            target_m: number;
+            /** Format: double */
+            low_m: number;
+            /** Format: double */
+            high_m: number;
+            build: number | null;
+            /** Format: double */
+            off_m: number;
+            /** Format: double */
+            bend_deg: number | null;
+            /** Format: double */
+            bend_carry_m: number | null;
+            /** Format: double */
+            bend_error_m: number | null;
+            /** Format: double */
+            bounce_deg: number | null;
+            caution: string;
+            sentence: string;
+        };
         PlanInRequest: {
             name: string;
             builds: number[];
@@ -2413,6 +2543,8 @@ export interface components {
             /** Format: double */
             right: number;
             lie: string;
+            /** Format: double */
+            eased_m: number | null;
         };
         PlayerBuild: {
             letter: string;
@@ -2571,6 +2703,18 @@ export interface components {
             tee_mm?: number | null;
             /** Format: double */
             temperature_c?: number | null;
+            /** Format: double */
+            asked_carry_m?: number | null;
+            /** Format: double */
+            gripped_in?: number | null;
+        };
+        /** @enum {string} */
+        School: "shortest" | "set_wedge";
+        SchoolsOut: {
+            each: number;
+            part: number;
+            proposed: number | null;
+            sentence: string;
         };
         SessionLine: {
             id: number;
@@ -2618,6 +2762,10 @@ export interface components {
             /** Format: double */
             wind_from_deg: number;
             tee_mm: number | null;
+            /** Format: double */
+            asked_carry_m: number | null;
+            /** Format: double */
+            gripped_in: number;
             swing: number;
             day: components["schemas"]["DayKind"];
             day_words: string;
@@ -2714,6 +2862,19 @@ export interface components {
             idle_minutes: number;
             keep_years: number;
         };
+        ShortEndOut: {
+            low: components["schemas"]["EndOut"] | null;
+            high: components["schemas"]["EndOut"] | null;
+            steps: components["schemas"]["StepOut"][];
+            stages: components["schemas"]["Stage"][];
+            school: components["schemas"]["School"];
+            why: string;
+            sentence: string;
+            unhit: string[];
+            schools: components["schemas"]["SchoolsOut"] | null;
+            places: components["schemas"]["PlaceOut"][];
+            recheck: string;
+        };
         ShortlistOut: {
             revision: number;
             slots: components["schemas"]["RankedOut"][][];
@@ -2773,6 +2934,13 @@ export interface components {
             targets: components["schemas"]["TargetOut"][];
             by_type: components["schemas"]["TypeWindow"][];
         };
+        SoleOut: {
+            head: number | null;
+            shaft: number | null;
+            /** Format: double */
+            bend_deg: number;
+            sentence: string;
+        };
         /** @enum {string} */
         Source: "measured" | "modelled" | "computed";
         SpanOut: {
@@ -2780,6 +2948,12 @@ export interface components {
             low: number | null;
             /** Format: double */
             high: number | null;
+        };
+        Stage: {
+            key: string;
+            name: string;
+            done: boolean;
+            words: string;
         };
         StandInOrderRequest: {
             shots: number;
@@ -2807,9 +2981,35 @@ export interface components {
             age_rounds?: number | null;
             wear?: (components["schemas"]["Wear"] | components["schemas"]["NullEnum"]) | null;
             stock_swing?: string | null;
+            sole?: string | null;
+            finish?: (components["schemas"]["Finish"] | components["schemas"]["NullEnum"]) | null;
+            grip?: string | null;
+            stamping?: string | null;
+            of_set?: boolean | null;
+            on_order?: boolean | null;
+            uses?: {
+                [key: string]: number;
+            } | null;
+            complaints?: components["schemas"]["Complaint"][] | null;
         };
         /** @enum {string} */
         StatusEnum: "not_begun" | "open" | "agreed";
+        StepOut: {
+            lower: number;
+            upper: number;
+            /** Format: double */
+            step_m: number;
+            /** Format: double */
+            ball_step_mps: number | null;
+            /** Format: double */
+            over_m: number;
+            few: boolean;
+            sentence: string;
+            /** Format: double */
+            alike_m: number | null;
+            /** Format: double */
+            alike_half_m: number | null;
+        };
         /** @enum {string} */
         Strike: "toe" | "heel" | "high" | "low" | "thin" | "fat";
         StrikeInRequest: {
@@ -2945,7 +3145,7 @@ export interface components {
             undone: boolean;
         };
         /** @enum {string} */
-        VerdictKind: "needs_shots" | "fills" | "fills_not_settled" | "one_turn" | "other_job" | "crowds" | "one_head" | "not_supported" | "keep" | "vetoed" | "accepted" | "recommended" | "compared";
+        VerdictKind: "needs_shots" | "fills" | "fills_not_settled" | "one_turn" | "other_job" | "crowds" | "one_head" | "not_supported" | "keep" | "vetoed" | "accepted" | "recommended" | "compared" | "too_high" | "sole_first";
         VerdictOut: {
             build: number;
             letter: string;
@@ -2972,6 +3172,22 @@ export interface components {
         };
         /** @enum {string} */
         Wear: "fresh" | "some" | "worn";
+        WedgeFlightOut: {
+            build: number;
+            windows: components["schemas"]["Window"][];
+            means: {
+                [key: string]: number;
+            };
+            where: {
+                [key: string]: number;
+            };
+            high_little: boolean;
+            sentence: string;
+            causes: components["schemas"]["Cause"][];
+            source: string;
+        };
+        /** @enum {string} */
+        WedgeWish: "even" | "lower" | "stop" | "fewer" | "fresh" | "trip";
         /** @enum {string} */
         WhatEnum: "heads" | "shafts";
         WhatIfOut: {
@@ -2985,6 +3201,15 @@ export interface components {
             };
             changes: components["schemas"]["ChangeOut"][];
             elsewhere: components["schemas"]["AirOut"][];
+        };
+        Window: {
+            quantity: string;
+            /** Format: double */
+            low: number;
+            /** Format: double */
+            middle: number;
+            /** Format: double */
+            high: number;
         };
         /** @enum {string} */
         Wish: "gap" | "like" | "flight" | "far" | "compare";
@@ -5045,6 +5270,30 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SessionOut"];
+                };
+            };
+        };
+    };
+    sole: {
+        parameters: {
+            query: {
+                loft_deg: number;
+                sole: string;
+            };
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SoleOut"];
                 };
             };
         };

@@ -102,6 +102,20 @@ export const useWhatIf = (session: Session, build: number | null) =>
 		build !== null,
 	);
 
+/** The head of the rack that gives a sole in a loft, bent where it is not made in it. */
+export const useSole = (session: Session, sole: string, loft: number | null) =>
+	usePart(
+		session,
+		["sole", sole, loft],
+		() =>
+			got(
+				client.GET("/api/sessions/{session_id}/sole", {
+					params: { path: { session_id: session.id }, query: { sole, loft_deg: loft ?? 0 } },
+				}),
+			),
+		loft !== null,
+	);
+
 /** Which heads of the rack should land in the window. */
 export const useShortlist = (session: Session) =>
 	usePart(session, "shortlist", () =>
@@ -300,6 +314,9 @@ export const change = {
 		got(client.PUT("/api/builds/{build_id}", { params: { path: { build_id: build } }, body })),
 	state: (build: number, body: Schemas["StatedRequest"]) =>
 		got(client.PUT("/api/builds/{build_id}/stated", { params: { path: { build_id: build } }, body })),
+	/** Fields of the brief written beside its form; was: as they stood. */
+	brief: (id: number, now: Schemas["BriefFieldsRequest"], was: Schemas["BriefFieldsRequest"]) =>
+		got(client.PATCH("/api/sessions/{session_id}/brief", { ...path(id), body: { now, was } })),
 	run: (id: number, body: Schemas["RunInRequest"]) =>
 		got(client.PUT("/api/sessions/{session_id}/run", { ...path(id), body })),
 	drop: (build: number) =>

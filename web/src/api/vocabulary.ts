@@ -171,7 +171,8 @@ export const VOCABULARY = {
   "draw",
   "fade",
   "eased",
-  "hard"
+  "hard",
+  "yardage"
  ],
  "protocols": {
   "full_swing": {
@@ -199,6 +200,14 @@ export const VOCABULARY = {
    "intents": [
     "eased",
     "hard"
+   ],
+   "shots": 3
+  },
+  "yardage": {
+   "name": "A yardage by name",
+   "why": "Asked to carry so far with this club, eased or gripped down. Kept apart from its stock swing.",
+   "intents": [
+    "yardage"
    ],
    "shots": 3
   }
@@ -253,6 +262,7 @@ export const VOCABULARY = {
  ],
  "lengths": {
   "full": "full",
+  "comfortable": "comfortable",
   "three_quarter": "three-quarter",
   "half": "half",
   "7:30": "to 7:30",
@@ -269,6 +279,47 @@ export const VOCABULARY = {
   "some",
   "worn"
  ],
+ "wedgeUses": [
+  "full",
+  "part",
+  "pitch",
+  "chip",
+  "sand",
+  "lob"
+ ],
+ "wedgeWishes": {
+  "even": "even steps",
+  "lower": "lower flight, more spin",
+  "stop": "more stop on short shots",
+  "fewer": "fewer wedges",
+  "fresh": "the same but fresh",
+  "trip": "a trip with another set"
+ },
+ "complaints": {
+  "runs_out": "it does not stop",
+  "balloons": "it flies too high",
+  "digs": "it digs",
+  "thin": "it is thinned off tight ground",
+  "sand": "it does not get out of sand",
+  "distance": "its distance varies",
+  "gap": "the step beside it is wrong",
+  "line": "it goes off line",
+  "worn": "its grooves are gone"
+ },
+ "finishes": [
+  "raw",
+  "plated",
+  "coated"
+ ],
+ "deliveries": {
+  "steep": "deep divots",
+  "middling": "divots of a usual depth",
+  "shallow": "hardly a divot"
+ },
+ "schools": {
+  "shortest": "Shortest first: the most lofted wedge plays the widest set of shots, so its sole and loft come first and the rest is cut up to the set wedge.",
+  "set_wedge": "From the set wedge down: its carry is the one that is there, and each wedge steps down from it."
+ },
  "lies": [
   "mat",
   "tee",

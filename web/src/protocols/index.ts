@@ -5,6 +5,8 @@ import { Asks } from "./Asks";
 import { EffortBench } from "./effort/EffortBench";
 import type { BayPanelProps, BenchPanelProps } from "./panels";
 import { ShapedBench } from "./shaped/ShapedBench";
+import { YardageBay } from "./yardage/YardageBay";
+import { YardageBench } from "./yardage/YardageBench";
 
 interface Panels {
 	Bay: ComponentType<BayPanelProps>;
@@ -16,4 +18,5 @@ export const PANELS: Record<ProtocolKey, Panels> = {
 	full_swing: { Bay: Asks },
 	shaped: { Bay: Asks, Bench: ShapedBench },
 	effort: { Bay: Asks, Bench: EffortBench },
+	yardage: { Bay: YardageBay, Bench: YardageBench },
 };

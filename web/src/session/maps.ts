@@ -1,6 +1,7 @@
 /** A session, a plan or a side of the handover as the carry map draws it. */
 import type { Bag, BagPlan, BagSide, Gap, Session } from "../api/client";
 import type { CarryMapProps, MapAfter, MapClub, MapHole, MapRing } from "../instruments/carry-map/CarryMap";
+import { spanOf } from "../instruments/scale";
 import { figure, type Metres, toYards, yd } from "../ui/units";
 import { buildOf, candidatesOf, carriesOf, inBag, nameOf, windowsOf } from "./select";
 import { ruleWords } from "./words";
@@ -21,6 +22,7 @@ function mapClubs(session: Session): MapClub[] {
 								? toYards(build.carry_doubt_m)
 								: null,
 						expected: build.carry_from === "assumed",
+						parts: build.part_swings.map((each) => toYards(each.carry_m)),
 					},
 				],
 	);
@@ -62,14 +64,27 @@ export function mapRings(session: Session): MapRing[] {
 }
 
 /** The widest hole where another is in work. */
-function widestBeside({ gaps, in_work, wanted }: Bag, name: (id: number) => string): string[] {
+function widestBeside({ gaps, in_work, wanted, end }: Bag, name: (id: number) => string): string[] {
 	const widest = gaps.reduce(
 		(most: Gap | null, gap) => (gap.open_m > (most?.open_m ?? 0) ? gap : most),
 		null,
 	);
 	const mine = gaps.find((gap) => gap.lower === in_work?.lower);
-	if (!widest || wanted.wish !== "gap" || widest.open_m <= (mine?.open_m ?? 0)) return [];
+	if (!widest || end === "short" || wanted.wish !== "gap" || widest.open_m <= (mine?.open_m ?? 0)) return [];
 	return [`Widest: ${yd(widest.open_m)} yd between ${name(widest.lower)} and ${name(widest.upper)}`];
+}
+
+/** The widest step between the ends of the wedges, where their space is cut. */
+function widestStep({ short }: Bag) {
+	if (!short?.places.length || !short.high) return undefined;
+	const top = short.high.build;
+	const last = short.steps.findIndex((step) => step.upper === top);
+	return short.steps
+		.slice(0, last + 1)
+		.reduce<(typeof short.steps)[number] | undefined>(
+			(most, step) => (most && most.step_m >= step.step_m ? most : step),
+			undefined,
+		);
 }
 
 export function readoutOf(bag: Bag, name: (id: number) => string): CarryMapProps["readout"] {
@@ -78,8 +93,17 @@ export function readoutOf(bag: Bag, name: (id: number) => string): CarryMapProps
 		const none = bag.order.length < 2 || bag.wanted.wish !== "gap";
 		return { over: "", big: none ? "" : "No hole", unit: "", lines: [bag.headline], warn: false };
 	}
+	const widest = widestStep(bag);
 	const windows = inWork.slots.map((slot) => `${yd(slot.low_m)}–${yd(slot.high_m)}`).join(" and ");
 	const upper = bag.gaps.find((gap) => gap.lower === inWork.lower);
+	if (widest)
+		return {
+			over: `Between ${name(widest.lower)} and ${name(widest.upper)}`,
+			big: yd(widest.step_m),
+			unit: "yd widest step",
+			lines: [`Window: carry ${windows} yd`, inWork.sentence],
+			warn: widest.over_m > 0,
+		};
 	return {
 		over:
 			inWork.lower === null || inWork.upper === null
@@ -92,7 +116,58 @@ export function readoutOf(bag: Bag, name: (id: number) => string): CarryMapProps
 	};
 }
 
-export function mapProps(session: Session, after?: MapAfter): CarryMapProps {
+const m0 = 0 as Metres;
+export type End = Session["bag"]["end"];
+
+/** The yardages of one end: from the shortest part swing to the shortest iron, or from there on. */
+function spanOfEnd(session: Session, end: End): CarryMapProps["span"] {
+	const { short } = session.bag;
+	if (end === "whole" || !short?.low || !short.high) return undefined;
+	const uppers = short.steps.map((step) => toYards(buildOf(session, step.upper)?.carry_m ?? m0));
+	const top = Math.max(toYards(short.high.carry_m), ...uppers);
+	const clubs = mapClubs(session);
+	if (end === "long")
+		return spanOf(
+			clubs
+				.filter((club) => club.carry >= toYards(short.high?.carry_m ?? m0))
+				.flatMap((club) => [club.carry, club.total]),
+			10,
+			4,
+		);
+	const parts = clubs.flatMap((club) => club.parts ?? []);
+	return spanOf([toYards(short.low.carry_m), top, ...parts], 10, 6);
+}
+
+function mapSteps(session: Session): NonNullable<CarryMapProps["steps"]> {
+	return (session.bag.short?.steps ?? []).map((step) => {
+		const from = toYards(buildOf(session, step.lower)?.carry_m ?? m0);
+		return {
+			from,
+			to: from + toYards(step.step_m),
+			yards: Math.round(toYards(step.step_m)),
+			open: step.over_m > 0,
+		};
+	});
+}
+
+/** The bag at one end, or whole. What lies beyond the end is not drawn. */
+export function mapProps(session: Session, after?: MapAfter, end: End = "whole"): CarryMapProps {
+	const all = wholeMap(session, after);
+	const span = spanOfEnd(session, end);
+	if (!span) return all;
+	const there = (yards: number) => yards >= span.low && yards <= span.high;
+	return {
+		...all,
+		span,
+		clubs: all.clubs.filter((club) => there(club.carry)),
+		holes: all.holes.filter((hole) => there(hole.from) && there(hole.to)),
+		windows: all.windows.filter((window) => there(window.low) && there(window.high)),
+		rings: all.rings.filter((ring) => ring.carry === null || there(ring.carry)),
+		steps: end === "short" ? mapSteps(session) : [],
+	};
+}
+
+function wholeMap(session: Session, after?: MapAfter): CarryMapProps {
 	const name = (id: number) => nameOf(buildOf(session, id));
 	return {
 		title: `Carry map of ${session.customer.name}`,

@@ -15,8 +15,9 @@ export const nameOf = (build: Build | undefined): string =>
 	build ? `${build.letter} ${build.name}`.trim() : "";
 /** The clubs of the bag a build is held against: those on both sides, and the one whose like is wanted. */
 export const besideOf = (session: Session): Build[] => {
-	const { in_work, wanted } = session.bag;
-	const ids = [wanted.like, in_work?.lower, in_work?.upper];
+	const { in_work, wanted, end, short } = session.bag;
+	const wedges = end === "short" ? (short?.steps ?? []).map((step) => step.lower) : [];
+	const ids = [wanted.like, in_work?.lower, in_work?.upper, ...wedges];
 	// A club out of favour is no neighbour and stays in sight.
 	return [...inBag(session), ...ownOf(session).filter((build) => build.out_of_favour)].filter(
 		(build) => build.carry_m !== null && (ids.includes(build.id) || build.out_of_favour !== ""),

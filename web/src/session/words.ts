@@ -12,6 +12,7 @@ export const RULES = Object.entries(VOCABULARY.rules).map(([id, name]) => ({ id:
 
 /** The rule as the map names it, one for each end of the bag, and the turf when it was stated. */
 export function ruleWords(bag: Bag): string {
+	if (bag.end === "short") return bag.short_rule_words;
 	const short = bag.gaps.some((gap) => gap.rule !== bag.rule);
 	const turf = bag.turf ? ` on ${bag.turf} turf` : "";
 	return bag.rule_words + turf + (short ? `; irons and wedges by ${bag.short_rule_words}` : "");

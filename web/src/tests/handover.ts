@@ -73,6 +73,7 @@ export const handover: Handover = {
 	draft: choice([A]),
 	agreed: null,
 	earlier: [],
+	claims: [],
 	cautions: ["Fourteen clubs at most in play."],
 	next_check: "2027-11-24",
 };

@@ -19,7 +19,7 @@ from ...units import METRES_PER_INCH
 from .club import Club
 from .ground import Ground, met
 from .impact import Delivery, Impact, strike_ball
-from .part import shortened
+from .part import shortened, speed_left
 
 Floats = NDArray[np.float64]
 
@@ -41,7 +41,9 @@ class Player:
     tiring: share of speed lost a shot after the 40th, levelling off at a tenth. warm_up: share of speed missing at
     the first shot, found again by the tenth. hand: "right" or "left". ball_drag, ball_lift: how this player's ball and
     day differ from the flight model's, which nobody but the simulation knows. low_point_sd_mm: how far along the ground
-    the club meets the turf otherwise from swing to swing.
+    the club meets the turf otherwise from swing to swing. eases_off: how much wider part swings spread than they do for
+    most. eased_speed: share of the club speed that an eased swing gives up; eased_spread: how wide its strike and speed
+    come beside the stock swing's, under 1 for who swings too hard.
     """
 
     speed_mps: float
@@ -62,6 +64,9 @@ class Player:
     ball_lift: float = 1.0
     low_point_sd_mm: float = 12.0
     hand: str = "right"
+    eases_off: float = 1.0
+    eased_speed: float = 0.07
+    eased_spread: float = 1.0
 
     def __post_init__(self) -> None:
         if not 15 <= self.speed_mps <= 55:
@@ -71,6 +76,8 @@ class Player:
             raise BadInput("Misses are toe, heel, thin and fat, and at most 80% in all.", field="misses")
         if not (0.8 <= self.ball_drag <= 1.25 and 0.8 <= self.ball_lift <= 1.25):
             raise BadInput("A ball’s drag and lift differ by a quarter at most.", field="ball_drag")
+        if not (0.3 <= self.eases_off <= 4 and 0 <= self.eased_speed <= 0.3 and 0.3 <= self.eased_spread <= 2):
+            raise BadInput("A golfer eases off within bounds.", field="eases_off")
         if self.hand not in ("right", "left"):
             raise BadInput("A player is right- or left-handed.", field="hand")
 
@@ -102,13 +109,23 @@ MEANT: dict[Intent, dict[str, float]] = {
     Intent.HIGH: {"dynamic_loft_deg": 4.0, "speed_share": -0.01},
     Intent.DRAW: {"path_deg": 4.0, "face_deg": 1.5, "dynamic_loft_deg": -1.0},
     Intent.FADE: {"path_deg": -4.0, "face_deg": -1.5, "dynamic_loft_deg": 1.0},
-    Intent.EASED: {"speed_share": -0.07, "dynamic_loft_deg": 0.5},
+    Intent.EASED: {"dynamic_loft_deg": 0.5},  # and the player's own share of speed
     Intent.HARD: {"speed_share": 0.025},
 }
 
 
-def _as_meant(delivery: Delivery, meant: Intent) -> Delivery:
+def _as_meant(delivery: Delivery, meant: Intent, player: Player) -> Delivery:
     change = MEANT.get(meant, {})
+    if meant is Intent.EASED:
+        change = {**change, "speed_share": -player.eased_speed}
+        calmer = player.eased_spread
+        speed = np.asarray(delivery.club_speed_mps)
+        delivery = replace(
+            delivery,
+            club_speed_mps=speed.mean() + calmer * (speed - speed.mean()),
+            toe_mm=np.asarray(delivery.toe_mm) * calmer,
+            high_mm=np.asarray(delivery.high_mm) * calmer,
+        )
     return replace(
         delivery,
         club_speed_mps=np.asarray(delivery.club_speed_mps) * (1 + change.get("speed_share", 0.0)),
@@ -134,7 +151,7 @@ class Swinging:
         self._met: dict[Club, int] = {}
 
     def shots(
-        self, club: Club, count: int, *, known: bool = False, meant: Intent = Intent.STOCK, length: str = FULL
+        self, club: Club, count: int, *, known: bool = False, meant: Intent = Intent.STOCK, length: str | float = FULL
     ) -> list[dict[str, Any]]:
         """`count` shots as a good monitor outdoors would measure them: canonical units, and `strike`
         where the shot was a miss. known: the player's own club, with no learning. meant: low, high or shaped;
@@ -150,12 +167,17 @@ class Swinging:
         ]
 
     def swing(
-        self, club: Club, count: int, *, known: bool = False, meant: Intent = Intent.STOCK, length: str = FULL
+        self, club: Club, count: int, *, known: bool = False, meant: Intent = Intent.STOCK, length: str | float = FULL
     ) -> Swung:
-        """The same as arrays. Each call draws its shots together: the same calls hit the same shots again, but 3 and
-        then 2 are other shots than 5."""
+        """The same as arrays. length: as it is called, or the share of the speed that is left.
+
+        Each call draws its shots together: the same calls hit the same shots again, but 3 and then 2 are other shots
+        than 5.
+        """
         delivery, miss = self._deliver(club, count, known)
-        delivery = shortened(_as_meant(delivery, meant), length, self._ground_chance)
+        left = speed_left(length) if isinstance(length, str) else length
+        spread = self.player.speed_spread * self.player.eases_off
+        delivery = shortened(_as_meant(delivery, meant, self.player), left, spread, self._ground_chance)
         delivery = met(delivery, club, self.ground, self.player.low_point_sd_mm, self._ground_chance)
         readings, flight = self._measure(delivery, strike_ball(delivery, club))
         return Swung(readings, flight, miss)

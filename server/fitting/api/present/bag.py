@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Mapping
 
 from hemicycle_core.bag import (
+    BagEnd,
     Gap,
     GapOrder,
     GapRule,
@@ -29,6 +30,7 @@ from ...domain.bag import name_of
 from ...domain.session import JudgedSession
 from ...models import Build
 from ..schemas.bag import BagOut, GapInWork, GapOut, RemarkOut, SlotOut, SpanOut, TargetOut, TypeWindow, WishOut
+from .wedges import present_short_end
 
 
 def _target(judged: JudgedSession, slot: Slot, proposed: Target, reach: Reach | None) -> TargetOut:
@@ -87,6 +89,8 @@ def present_bag(judged: JudgedSession) -> BagOut:
         headline=_headline(judged),
         wanted=_wanted(judged, {name_of(build): build.pk for build in judged.rows.own}),
         in_work=_in_work(judged, ids),
+        end=BagEnd(session.end),
+        short=present_short_end(judged),
         remarks=[RemarkOut(ids[each.club], each.what, each.sentence) for each in _remarks(judged)],
     )
 
@@ -108,12 +112,16 @@ def moved_by(judged: JudgedSession, build: Build) -> str:
 def _remarks(judged: JudgedSession) -> list[Remark]:
     """How many clubs belong in the gap in work, then what else the bag says."""
     counted = _count(judged)
-    return [*([counted[1]] if counted else []), *remarks(judged.bag.coverage)]
+    said = counted is not None and judged.bag.cut is None  # of a cut it stands beside the cut
+    return [*([counted[1]] if said and counted else []), *remarks(judged.bag.coverage)]
 
 
 def _count(judged: JudgedSession) -> tuple[int, Remark] | None:
     """How many clubs belong in the gap in work."""
-    gap = judged.bag.gap
+    gap, schools = judged.bag.gap, judged.wedges.schools
+    if judged.bag.cut is not None and schools is not None and gap is not None:
+        wanted = schools.each if schools.proposed is None else schools.proposed
+        return wanted, Remark(gap.upper.name, "count", schools.sentence)
     if gap is None or gap.step_m <= 0 or judged.bag.wish is not Wish.GAP or judged.bag.named:
         return None
     return clubs_for(gap.lower, gap.upper, rule=gap.rule, step=gap.step, uses=judged.uses_in_gap())
@@ -130,18 +138,30 @@ def _wanted(judged: JudgedSession, own: Mapping[str, int]) -> WishOut:
 
 
 def _headline(judged: JudgedSession) -> str:
-    gap = judged.bag.gap
+    short = judged.wedges.short_end
     if judged.bag.wish is Wish.COMPARE:
         return "Compared only: no window, and no verdict by one."
-    fairway = judged.bag.wanted.fairway
-    if judged.bag.like is not None and fairway is not None:
-        return far_words(judged.bag.like, fairway, judged.thresholds)
-    if judged.bag.like is not None:
-        return f"Wanted: a club that {judged.bag.wanted.does}."
-    if judged.bag.named is not None and judged.bag.layout is not None:
-        return judged.bag.layout.sentence
+    if judged.bag.like is not None or judged.bag.named is not None:
+        return _asked_words(judged)
+    if judged.rows.session.end == BagEnd.SHORT and short is not None:
+        return short.sentence
     if len(judged.bag.clubs) < 2:
         return "Import the baseline or type carries to see where the hole is."
+    return _hole_words(judged)
+
+
+def _asked_words(judged: JudgedSession) -> str:
+    """What was asked of an old club, or the yardage that was named."""
+    fairway, like = judged.bag.wanted.fairway, judged.bag.like
+    if like is not None and fairway is not None:
+        return far_words(like, fairway, judged.thresholds)
+    if like is not None:
+        return f"Wanted: a club that {judged.bag.wanted.does}."
+    return judged.bag.layout.sentence if judged.bag.layout is not None else ""
+
+
+def _hole_words(judged: JudgedSession) -> str:
+    gap = judged.bag.gap
     if gap is None or gap.open_m <= 0:
         return f"No hole by {RULE_WORDS[judged.bag.rules.long]}."
     words = f"{_open(gap)}."

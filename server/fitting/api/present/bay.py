@@ -8,6 +8,7 @@ from typing import Any
 
 from hemicycle_core.bag import HeadType
 from hemicycle_core.judge import EFFECTS, ChangeKind
+from hemicycle_core.judge.eased import part_swings
 from hemicycle_core.judge.feel import last_said
 from hemicycle_core.judge.held import held_on
 from hemicycle_core.rack.specification import Specification, detail, shaft_words
@@ -21,6 +22,7 @@ from hemicycle_core.samples.outliers import questioned, smash_doubted
 from hemicycle_core.shots import READINGS, Source, Strike, least_trusted
 from hemicycle_core.shots import Shot as CoreShot
 from hemicycle_core.units import ninety
+from hemicycle_core.wedges import Complaint, Finish
 from shop.models import AuditEntry, User
 from shop.trail import in_words, named
 
@@ -48,6 +50,10 @@ def specification(build: Build) -> Specification:
         own_shaft=build.own_shaft,
         lie_deg=build.made_club.lie_deg,
         bounce_deg=build.made_club.bounce_deg,
+        sole=build.sole or (head.sole if head else ""),
+        finish=build.finish,
+        grip=build.grip,
+        stamping=build.stamping,
         work=tuple(each["words"] for each in build.work),
         length_m=build.length_m,
         shaft=shaft.name if shaft else None,
@@ -121,6 +127,16 @@ def present_build(judged: JudgedSession, build: Build) -> BuildOut:
         sources=least_trusted(shot.sources for shot in shots),
         lie_deg=build.made_club.lie_deg,
         bounce_deg=build.made_club.bounce_deg,
+        sole=build.sole or (build.head.sole if build.head else ""),
+        finish=Finish(build.finish) if build.finish else None,
+        grip=build.grip,
+        stamping=build.stamping,
+        of_set=build.is_of_set,
+        on_order=build.on_order,
+        kept_for=build.kept_for,
+        uses=dict(build.uses),
+        complaints=[Complaint(each) for each in build.complaints],
+        part_swings=part_swings(shots) if build.head_type in (HeadType.WEDGE, HeadType.IRON) else [],
         borrowed=build.borrowed,
         assumed=list(build.assumed),
         work=[each["words"] for each in build.work],

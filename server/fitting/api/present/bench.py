@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from itertools import combinations
 
-from hemicycle_core.bag import as_neighbours, serves
+from hemicycle_core.bag import BagEnd, as_neighbours, serves
 from hemicycle_core.flight import Launch, drawn_path
 from hemicycle_core.heads import HeadType
 from hemicycle_core.judge import HitClub, Metric, Verdict, compare, elsewhere, predict, usual_changes
@@ -32,6 +32,7 @@ from ..schemas.bench import (
     VerdictOut,
     WhatIfOut,
 )
+from .wedges import eases_words, present_claims, present_flights
 
 METRICS = (Metric.JOBS, Metric.CARRY, Metric.LANDING, Metric.STRAIGHT)
 LAUNCH = ("ball_speed_mps", "launch_deg", "spin_rpm")
@@ -66,6 +67,7 @@ def present_verdict(judged: JudgedSession, verdict: Verdict) -> VerdictOut:
                 *each.interval,
                 **each.fails,
                 lie=each.lie.words if each.lie else "",
+                eased_m=each.eased_m,
             )
             for each in verdict.played
         ],
@@ -139,13 +141,16 @@ def present_bench(judged: JudgedSession) -> BenchOut:
     ]
     names = {gap.lower.name, gap.upper.name} if gap else set()
     names |= {judged.bag.like.name} if judged.bag.like else set()
-    beside = [build for build in rows.in_bag if name_of(build) in names]
+    if rows.session.end == BagEnd.SHORT:
+        names |= {name_of(build) for build in judged.wedges.builds if build in rows.in_bag}
+    beside = [build for build in rows.in_bag if name_of(build) in names and build not in rows.accepted]
     # A club out of favour is no neighbour and stays a column.
     beside += [build for build in rows.own if build.out_of_favour and build not in beside]
     carried = {build: club for build in (*rows.candidates, *beside) if (club := judged.bag.carried(build)) is not None}
     ids = {club.name: build.pk for build, club in carried.items()}
     stand = {build: club for build, club in carried.items() if not build.is_own and build.accepted_at is None}
-    found = {build: findings(rows.shots_of(build), left_handed=rows.left_handed) for build in rows.candidates}
+    hit = [*rows.candidates, *(build for build in rows.own if rows.shots_of(build))]
+    found = {build: findings(rows.shots_of(build), left_handed=rows.left_handed) for build in hit}
     return BenchOut(
         revision=rows.session.revision,
         lines=[line for build in rows.candidates if (line := present_flight(judged, build)) is not None],
@@ -167,7 +172,18 @@ def present_bench(judged: JudgedSession) -> BenchOut:
         ],
         choice=present_choice(judged),
         findings=[
-            FindingOut(build.letter, each.protocol, each.intent, each.n, dict(each.by), each.as_asked, each.sentence)
+            FindingOut(
+                build.pk,
+                build.letter,
+                each.protocol,
+                each.intent,
+                each.n,
+                dict(each.by),
+                each.as_asked,
+                each.sentence,
+                each.swing,
+                dict(each.at),
+            )
             for build, of_build in found.items()
             for each in of_build
         ],
@@ -185,7 +201,12 @@ def present_bench(judged: JudgedSession) -> BenchOut:
             for build in rows.candidates
             if (found_from := by_lie(rows.shots_of(build)))
         },
-        spans={build.letter: words for build, of_build in found.items() if (words := span_words(of_build))},
+        spans={
+            build.letter: words for build, of_build in found.items() if build.letter and (words := span_words(of_build))
+        },
+        flights=present_flights(judged),
+        claims=present_claims(judged.wedges.claims),
+        eases=eases_words(weighed.eases),
     )
 
 

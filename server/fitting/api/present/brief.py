@@ -4,7 +4,10 @@ from __future__ import annotations
 
 from dataclasses import fields
 
+from hemicycle_core.bag import BagEnd
 from hemicycle_core.brief import CommonJob, common_jobs
+from hemicycle_core.brief.common import short_jobs
+from hemicycle_core.wedges.words import WISH_LEADS
 
 from ...actions.brief import JobFields, brief_of
 from ...domain.session import JudgedSession
@@ -16,9 +19,18 @@ def present_brief(judged: JudgedSession) -> BriefOut:
     found = brief_of(session, judged.rows.jobs)
     return BriefOut(
         **{each.name: getattr(found, each.name) for each in fields(found)},
+        wish_leads={each: WISH_LEADS[each] for each in found.wedge_wishes},
+        delivered=judged.wedges.delivered,
         done=session.briefed_at is not None,
-        common=[present_common(each) for each in common_jobs(judged.bag.clubs, judged.bag.layout)],
+        common=[present_common(each) for each in _common(judged)],
     )
+
+
+def _common(judged: JudgedSession) -> list[CommonJob]:
+    """Jobs to start from, of the end that is worked at, or of both."""
+    end, bag = judged.rows.session.end, judged.bag
+    short = short_jobs(bag.clubs) if end != BagEnd.LONG else []
+    return [*(common_jobs(bag.clubs, bag.layout) if end != BagEnd.SHORT else []), *short]
 
 
 def present_common(common: CommonJob) -> JobFields:

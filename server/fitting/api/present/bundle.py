@@ -66,10 +66,19 @@ def present_bundle(judged: JudgedSession) -> dict[str, Any]:
                 "turned_deg": build.set_loft_deg - build.head.loft_deg if build.head and build.set_loft_deg else 0,
                 "price": None if build.price is None else float(build.price),
                 "liking": judged.liking_of(build).value,
+                **_wedge(judged, build),
             }
             for build in rows.candidates
         ],
     }
+
+
+def _wedge(judged: JudgedSession, build: Build) -> dict[str, Any]:
+    """What the judge asks of a wedge beside what it asks of every build."""
+    down, up = judged.wedges.bend_room(build)
+    said = {"bend_up_deg": up, "bend_down_deg": down} if up or down else {}
+    replaces = judged.wedges.replaces(build)
+    return {**said, **({"replaces": replaces} if replaces else {})}
 
 
 def _wish(judged: JudgedSession) -> dict[str, Any]:
@@ -120,6 +129,8 @@ def _shot(shot: Shot, known: CoreShot, models_flight: bool) -> dict[str, Any]:
         "intent": known.intent,
         "protocol": known.protocol,
         "apart": known.apart,
+        **({"swing": known.swing, "part": known.part} if known.part else {}),
+        **({"asked_m": known.asked_m} if known.asked_m is not None else {}),
         "lie": known.lie.value if known.lie else None,
         "old_swing": known.old_swing,
         "misread": shot.misread,

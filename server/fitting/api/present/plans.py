@@ -85,6 +85,7 @@ def _line(builds: dict[str, Build], pk: int, club: Carried, bag: Bag) -> ClubLin
 
 def _jobs(planning: Planning, bag: Bag) -> list[BagJobOut]:
     of = {option.key: option for option in planning.options}
+    jobs = [job for job, _ in planning.judged.rows.played]
     return [
         BagJobOut(
             job=job.name,
@@ -92,5 +93,5 @@ def _jobs(planning: Planning, bag: Bag) -> list[BagJobOut]:
             club=of[key].club.name if key else "",
             success=float(of[key].success[index].mean()) if key else 0.0,
         )
-        for index, (job, key) in enumerate(zip(planning.judged.rows.jobs, bag.by_job, strict=bool(bag.by_job)))
+        for index, (job, key) in enumerate(zip(jobs, bag.by_job, strict=bool(bag.by_job)))
     ]

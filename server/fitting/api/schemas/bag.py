@@ -5,7 +5,8 @@ from __future__ import annotations
 from dataclasses import dataclass, field
 
 from ...actions.targets import Named
-from .words import Firmness, FlightWish, GapOrder, GapRule, HeadType, Liking, Wear, Wish
+from .wedges import ShortEndOut
+from .words import BagEnd, Complaint, Finish, Firmness, FlightWish, GapOrder, GapRule, HeadType, Liking, Wear, Wish
 
 
 @dataclass
@@ -107,7 +108,8 @@ class WishOut:
 @dataclass
 class BagOut:
     """long_step, short_step: wanted at each end, metres; step_is_own: the fitter set one. turf: that roll-out is
-    reckoned on, None for the monitor's own. stand: what differs between the candidates besides the head. moved: what
+    reckoned on, None for the monitor's own. end: that is worked at; short: the short end, None where it is not
+    looked at. stand: what differs between the candidates besides the head. moved: what
     each candidate does to its neighbours, by letter."""
 
     order: list[int]
@@ -127,6 +129,8 @@ class BagOut:
     headline: str
     wanted: WishOut
     in_work: GapInWork | None
+    end: BagEnd
+    short: ShortEndOut | None
     remarks: list[RemarkOut]
 
 
@@ -206,3 +210,11 @@ class Stated:
     age_rounds: int | None = None
     wear: Wear | None = None
     stock_swing: str | None = None
+    sole: str | None = None
+    finish: Finish | None = None
+    grip: str | None = None
+    stamping: str | None = None
+    of_set: bool | None = None
+    on_order: bool | None = None
+    uses: dict[str, float] | None = None
+    complaints: list[Complaint] | None = None

@@ -6,10 +6,11 @@ from dataclasses import dataclass, field
 from datetime import datetime
 
 from hemicycle_core.judge import ChangeKind
+from hemicycle_core.judge.eased import PartSwing
 from hemicycle_core.judge.held import Held
 
 from .bag import SpanOut
-from .words import Ball, CarryFrom, DayKind, HeadType, Intent, Lie, Liking, Source, Strike, Wear
+from .words import Ball, CarryFrom, Complaint, DayKind, Finish, HeadType, Intent, Lie, Liking, Source, Strike, Wear
 
 
 @dataclass
@@ -35,7 +36,8 @@ class BuildOut:
     taken into the bag for the time being. roll_known: that window is by its own measured roll. out_of_favour: why
     the player plays it no more; depth_m, width_m: how far the ellipse of four kept shots in five reaches.
     old_swing: shots from before the swing was changed. work: what was done to the club it was made from, cautions:
-    that go with it; assumed: fields that nobody stated. held: balls on the job that they are counted on."""
+    that go with it; assumed: fields that nobody stated. uses: of a wedge, times a round by kind of shot; kept_for: the
+    short shot it is kept for; part_swings: those that were hit. held: balls on the job that they are counted on."""
 
     id: int
     letter: str
@@ -84,6 +86,16 @@ class BuildOut:
     held: Held | None
     lie_deg: float | None
     bounce_deg: float | None
+    sole: str
+    finish: Finish | None
+    grip: str
+    stamping: str
+    of_set: bool
+    on_order: bool
+    kept_for: str
+    uses: dict[str, float]
+    complaints: list[Complaint]
+    part_swings: list[PartSwing]
     borrowed: bool
     assumed: list[str]
     work: list[str]
@@ -129,6 +141,7 @@ class CandidateIn:
     shaft: int
     set_loft_deg: float | None = None
     length_m: float | None = None
+    bend_deg: float = 0.0
 
 
 @dataclass
@@ -275,7 +288,7 @@ class ActsOut:
 
 @dataclass
 class RunIn:
-    """What the next shots are hit with; null leaves it as it is. tee_mm: 0 for not said."""
+    """What the next shots are hit with; null leaves it as it is. tee_mm, asked_carry_m: 0 for not said."""
 
     length: str | None = None
     ball: Ball | None = None
@@ -283,3 +296,5 @@ class RunIn:
     wind_from_deg: float | None = None
     tee_mm: int | None = None
     temperature_c: float | None = None
+    asked_carry_m: float | None = None
+    gripped_in: float | None = None

@@ -6,6 +6,7 @@ from dataclasses import dataclass
 
 from hemicycle_core.judge import ChangeKind
 
+from .wedges import ClaimOut, WedgeFlightOut
 from .words import Intent, Kind, Metric, Source
 
 
@@ -22,7 +23,8 @@ class FactOut:
 @dataclass
 class PlayedOut:
     """A job played out with one build: the share that succeeds with its 90% interval, and where the rest goes.
-    lie: what the lie it is met from does to the build, and how that is known; empty for a clean one."""
+    lie: what the lie it is met from does to the build, and how that is known; empty for a clean one. eased_m: the carry
+    of the part swing that does it best, None for the stock one."""
 
     job: str
     uses_per_round: float
@@ -34,6 +36,7 @@ class PlayedOut:
     left: float
     right: float
     lie: str
+    eased_m: float | None
 
 
 @dataclass
@@ -118,8 +121,9 @@ class ChoiceOut:
 
 @dataclass
 class FindingOut:
-    """See hemicycle_core.protocols.Finding."""
+    """See hemicycle_core.protocols.Finding. letter: empty for a club of the player's own."""
 
+    build: int
     letter: str
     protocol: str
     intent: Intent
@@ -127,6 +131,8 @@ class FindingOut:
     by: dict[str, float]
     as_asked: bool | None
     sentence: str
+    swing: str
+    at: dict[str, float]
 
 
 @dataclass
@@ -144,7 +150,9 @@ class NeighboursOut:
 @dataclass
 class BenchOut:
     """serves: where else each build is of use, by letter. side_by_side: every two columns as neighbours. spans: by
-    letter, how far low and high shots lie apart. lies: by letter, what other lies did beside the stock shots."""
+    letter, how far low and high shots lie apart. lies: by letter, what other lies did beside the stock shots. flights:
+    of wedges beside the windows of their lofts; claims: what bothers the player, answered; eases: how well the player
+    eases off, in a sentence."""
 
     revision: int
     lines: list[BoardLine]
@@ -156,6 +164,9 @@ class BenchOut:
     side_by_side: list[NeighboursOut]
     spans: dict[str, str]
     lies: dict[str, list[str]]
+    flights: list[WedgeFlightOut]
+    claims: list[ClaimOut]
+    eases: str
 
 
 @dataclass

@@ -5,8 +5,10 @@ from __future__ import annotations
 from dataclasses import dataclass, field
 from decimal import Decimal
 
-from ...actions.brief import Course, JobFields
-from .words import Fear, Firmness, Liking, Miss, ShapeWord
+from hemicycle_core.wedges import Delivered
+
+from ...actions.brief import Course, DeliveryWord, JobFields
+from .words import BagEnd, Fear, Firmness, Liking, Miss, School, ShapeWord, WedgeWish
 
 
 @dataclass
@@ -25,6 +27,11 @@ class BriefFields:
     lies: list[str] = field(default_factory=list)
     likes: dict[str, Liking] = field(default_factory=dict)
     fear: Fear = Fear.HALF
+    end: BagEnd = BagEnd.WHOLE
+    school: School = School.SHORTEST
+    delivery: DeliveryWord = ""
+    wedge_wishes: list[WedgeWish] = field(default_factory=list)
+    sole: str = ""
 
 
 @dataclass
@@ -38,7 +45,8 @@ class BriefChange:
 
 @dataclass
 class BriefOut:
-    """common: jobs to start from, at distances this player meets."""
+    """common: jobs to start from, at distances this player meets. wish_leads: what each wish of the wedges leads to;
+    delivered: how the player comes down, with its source."""
 
     miss: Miss
     fear: Fear
@@ -53,4 +61,11 @@ class BriefOut:
     notes: str
     jobs: list[JobFields]
     common: list[JobFields]
+    end: BagEnd
+    school: School
+    delivery: DeliveryWord
+    wedge_wishes: list[WedgeWish]
+    sole: str
+    wish_leads: dict[str, str]
+    delivered: Delivered
     done: bool

@@ -56,6 +56,8 @@ class SessionOut:
     wind_mps: float
     wind_from_deg: float
     tee_mm: int | None
+    asked_carry_m: float | None
+    gripped_in: float
     swing: int
     day: DayKind
     day_words: str

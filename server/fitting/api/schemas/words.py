@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from typing import Literal
 
-from hemicycle_core.bag import GapOrder, GapRule, HeadType
+from hemicycle_core.bag import BagEnd, GapOrder, GapRule, HeadType
 from hemicycle_core.brief import Fear, FlightWish, JobKind, Miss, Wish
 from hemicycle_core.flight import Firmness
 from hemicycle_core.impact import Lie
@@ -14,6 +14,7 @@ from hemicycle_core.rack.stock import Wear
 from hemicycle_core.runs import Ball
 from hemicycle_core.samples.day import DayKind
 from hemicycle_core.shots import Intent, Source, Strike
+from hemicycle_core.wedges import Complaint, Finish, School, WedgeUse, WedgeWish
 
 from ...domain.bag import CarryFrom
 
@@ -22,7 +23,7 @@ ShapeWord = Literal["any", "straight", "draw", "fade"]
 CourseWord = Literal["home", "trip", "season"]
 
 __all__ = [
-    "Ball", "CarryFrom", "CourseWord", "DayKind", "Fear", "Firmness", "FlightWish", "GapOrder", "GapRule",
-    "HeadType", "Intent", "JobKind", "Kind", "Lie", "Liking", "Metric", "Miss", "PlayerMode", "ShapeWord", "Source",
-    "Status", "Strike", "Wear", "Wish",
+    "BagEnd", "Ball", "CarryFrom", "Complaint", "CourseWord", "DayKind", "Fear", "Finish", "Firmness", "FlightWish",
+    "GapOrder", "GapRule", "HeadType", "Intent", "JobKind", "Kind", "Lie", "Liking", "Metric", "Miss", "PlayerMode",
+    "School", "ShapeWord", "Source", "Status", "Strike", "Wear", "WedgeUse", "WedgeWish", "Wish",
 ]  # fmt: skip

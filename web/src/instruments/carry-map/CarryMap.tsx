@@ -23,6 +23,8 @@ export interface MapClub {
 	swapped?: string;
 	/** Not hit: where it should carry. */
 	expected?: boolean;
+	/** Carries of its part swings. */
+	parts?: number[];
 }
 export interface MapHole {
 	/** The club below the hole; choosing the hole puts this space in work. */
@@ -66,6 +68,8 @@ export interface CarryMapProps {
 	small?: boolean;
 	title: string;
 	span?: Span;
+	/** Steps between neighbours, written inside the ring. */
+	steps?: { from: number; to: number; yards: number; open: boolean }[];
 	onChooseHole?: (id: number) => void;
 	onChooseClub?: (id: number) => void;
 }
@@ -185,6 +189,7 @@ export function CarryMap(props: CarryMapProps) {
 						choose={props.onChooseHole}
 					/>
 				))}
+				{!after && <Steps arch={arch} steps={props.steps ?? []} inner={inner} />}
 				{after && <AfterRing arch={arch} after={after} outer={inner - AFTER_BELOW} />}
 				{rings.map((ring, index) => (
 					<Ring key={ring.letter} arch={arch} ring={ring} radius={ringRadius(index)} />
@@ -286,6 +291,9 @@ function Club({ arch, club, inner, small, choose: chosen }: ClubProps) {
 				/>
 			)}
 			<line x1={a.x} y1={a.y} x2={b.x} y2={b.y} stroke={colour} strokeWidth="6" />
+			{(club.parts ?? []).map((carry) => (
+				<Part key={carry} arch={arch} at={carry} inner={inner} colour={colour} />
+			))}
 			{(!small || club.isNew) && (
 				<text
 					x={name.x}
@@ -307,6 +315,45 @@ function Club({ arch, club, inner, small, choose: chosen }: ClubProps) {
 					inner={inner}
 				/>
 			)}
+		</g>
+	);
+}
+
+/** A part swing of a club: a short open mark inside the ring. */
+function Part({ arch, at, inner, colour }: { arch: Arch; at: number; inner: number; colour: string }) {
+	const a = point(arch, at, inner + 3);
+	const b = point(arch, at, inner + 15);
+	return <line x1={a.x} y1={a.y} x2={b.x} y2={b.y} stroke={colour} strokeWidth="2.5" />;
+}
+
+function Steps({
+	arch,
+	steps,
+	inner,
+}: {
+	arch: Arch;
+	steps: NonNullable<CarryMapProps["steps"]>;
+	inner: number;
+}) {
+	return (
+		<g>
+			{steps.map((step) => {
+				const at = point(arch, (step.from + step.to) / 2, inner - 16);
+				return (
+					<text
+						key={`${step.from}`}
+						x={at.x}
+						y={at.y}
+						textAnchor="middle"
+						dominantBaseline="middle"
+						fontSize="17"
+						fontWeight={step.open ? 700 : 450}
+						fill={step.open ? "var(--hole)" : "var(--quiet)"}
+					>
+						{step.yards}
+					</text>
+				);
+			})}
 		</g>
 	);
 }

@@ -7,7 +7,7 @@ import { CarryMap } from "../../instruments/carry-map/CarryMap";
 import { FlightLines } from "../../instruments/flight-board/FlightLines";
 import { Ladder } from "../../instruments/ladder/Ladder";
 import { rungs } from "../../session/ladder";
-import { afterOf, mapProps } from "../../session/maps";
+import { afterOf, type End, mapProps } from "../../session/maps";
 import type { PlaceProps } from "../../session/place";
 import { buildOf, ownOf } from "../../session/select";
 import { RULES } from "../../session/words";
@@ -19,6 +19,7 @@ import { OtherClubs } from "./OtherClubs";
 import { columnsOf, keyOf, Plans } from "./Plans";
 import { RackPicker } from "./RackPicker";
 import { gapChange, RuleBar } from "./Rules";
+import { ShortEnd } from "./ShortEnd";
 import { ShortList } from "./ShortList";
 import { Stand } from "./Stand";
 
@@ -26,7 +27,13 @@ const PARTS = [
 	{ id: "stand", name: "Stand", key: "t" },
 	{ id: "list", name: "Short list", key: "l" },
 	{ id: "plans", name: "Plans", key: "p" },
+	{ id: "wedges", name: "Short end", key: "w" },
 ] as const;
+const ENDS: { id: End; name: string }[] = [
+	{ id: "whole", name: "Whole bag" },
+	{ id: "short", name: "Short end" },
+	{ id: "long", name: "Long end" },
+];
 type Part = (typeof PARTS)[number]["id"];
 
 const Arch = memo(CarryMap);
@@ -38,7 +45,8 @@ export function Bag(props: PlaceProps) {
 	const [other, setOther] = useState(false);
 	const [flight, setFlight] = useState(false);
 	const [chosen, setChosen] = useState<number | null>(null);
-	const [part, setPart] = useState<Part>("stand");
+	const [part, setPart] = useState<Part>(session.bag.end === "short" ? "wedges" : "stand");
+	const [end, setEnd] = useState<End>(session.bag.short ? session.bag.end : "whole");
 	const [shown, setShown] = useState("best");
 	const plans = usePlans(session, part === "plans");
 	const agreed = session.status === "agreed";
@@ -88,6 +96,15 @@ export function Bag(props: PlaceProps) {
 					}),
 				),
 		},
+		{
+			id: "end",
+			name: "The other end of the map",
+			keys: "e",
+			shown: "E",
+			group: "Bag",
+			blocked: session.bag.short ? undefined : "No wedge is in the bag",
+			run: () => setEnd(ENDS[(ENDS.findIndex((each) => each.id === end) + 1) % ENDS.length]?.id ?? "whole"),
+		},
 		...PARTS.map((each) => ({
 			id: each.id,
 			name: each.name,
@@ -102,7 +119,10 @@ export function Bag(props: PlaceProps) {
 	const plan = columns.find((each, index) => keyOf(each, index) === shown) ?? columns[1];
 	const planned = part === "plans" ? plan : undefined;
 	// The map is drawn anew when what it shows changes, not when a club is chosen beside it.
-	const map = useMemo(() => mapProps(session, planned && afterOf(session, planned)), [session, planned]);
+	const map = useMemo(
+		() => mapProps(session, planned && afterOf(session, planned), end),
+		[session, planned, end],
+	);
 	const table = useMemo(() => rungs(session), [session]);
 	const chooseHole = useCallback(
 		(lower: number) =>
@@ -116,6 +136,7 @@ export function Bag(props: PlaceProps) {
 				{known ? (
 					<div className={`mx-auto w-full ${part === "stand" ? "max-w-[60rem]" : "max-w-[44rem]"}`}>
 						<Arch {...map} onChooseClub={setChosen} onChooseHole={chooseHole} />
+						{session.bag.short && <EndSwitch end={end} onEnd={setEnd} />}
 					</div>
 				) : (
 					<NoBaseline session={session} onImport={() => setImporting(true)} />
@@ -152,6 +173,7 @@ export function Bag(props: PlaceProps) {
 						busy={busy}
 					/>
 				)}
+				{part === "wedges" && <ShortEnd session={session} act={act} busy={busy} />}
 				{part === "list" && <ShortList session={session} act={act} busy={busy} />}
 				{part === "plans" &&
 					(plans.data ? (
@@ -203,6 +225,30 @@ export function Bag(props: PlaceProps) {
 			{importing && <ImportDialog session={session} onClose={() => setImporting(false)} />}
 			{other && <OtherClubs session={session} act={act} busy={busy} onClose={() => setOther(false)} />}
 			{picking && <RackPicker session={session} act={act} busy={busy} onClose={() => setPicking(false)} />}
+		</div>
+	);
+}
+
+/** Which part of the bag the map is scaled to. */
+function EndSwitch({ end, onEnd }: { end: End; onEnd: (end: End) => void }) {
+	return (
+		<div
+			className="no-print flex items-center justify-center gap-1"
+			role="group"
+			aria-label="Scale of the map"
+		>
+			<span className="key">E</span>
+			{ENDS.map((each) => (
+				<button
+					key={each.id}
+					type="button"
+					aria-pressed={end === each.id}
+					className={`btn btn-sm h-9 ${end === each.id ? "btn-primary" : "border-base-300 bg-base-100"}`}
+					onClick={() => onEnd(each.id)}
+				>
+					{each.name}
+				</button>
+			))}
 		</div>
 	);
 }

@@ -35,7 +35,8 @@ export const gapChange = (session: Session, over: Gap) => () =>
 		order: session.bag.gap_order,
 		clubs_to_place: session.clubs_to_place,
 		gap_above:
-			session.bag.wanted.wish !== "gap" || session.bag.wanted.named
+			// The cut between the ends of the wedges is no space above one club.
+			session.bag.wanted.wish !== "gap" || session.bag.wanted.named || session.bag.short?.places.length
 				? null
 				: (session.bag.in_work?.lower ?? null),
 		wish: session.bag.wanted.wish,
@@ -61,7 +62,11 @@ export function RuleBar({ session, act, busy }: Props) {
 						of {session.customer.name}, {new Date(session.held_on).toLocaleDateString("en-GB")}
 					</span>
 				</h2>
-				<div className="no-print join" role="group" aria-label="Rule the holes are drawn by">
+				<div
+					className={`no-print join ${session.bag.end === "short" ? "hidden" : ""}`}
+					role="group"
+					aria-label="Rule the holes are drawn by"
+				>
 					{RULES.map((rule) => (
 						<button
 							key={rule.id}

@@ -15,7 +15,18 @@ import { NewSetting, PickBuild, WantedShot } from "./Dialogs";
 import { Flights } from "./Flights";
 import { Copy, InHand, LastShot, ShotRow, SoFar } from "./LastShot";
 import { FeltSheet, nextMode, PlayerPanel, PlayerSheet, showing } from "./PlayerPanel";
-import { after, BALLS, hitFrom, hitWith, INTENTS, LENGTHS, LIES, meant, RunBar, RunSheet } from "./RunBar";
+import {
+	after,
+	BALLS,
+	hitFrom,
+	hitWith,
+	LIES,
+	meant,
+	nextIntent,
+	nextLength,
+	RunBar,
+	RunSheet,
+} from "./RunBar";
 import { BayStand } from "./Stand";
 import { StandInPanel } from "./StandInPanel";
 import { Tray } from "./Tray";
@@ -208,7 +219,7 @@ export function Bay({ session, act, busy, live }: PlaceProps) {
 			group: "Bay",
 			blocked: agreed
 				? "The session is agreed"
-				: build?.settings_deg.length
+				: build?.settings_deg.length || build?.head_type === "wedge"
 					? undefined
 					: "No sleeve on this build",
 			run: () => setDialog("setting"),
@@ -308,7 +319,7 @@ export function Bay({ session, act, busy, live }: PlaceProps) {
 			shown: "−",
 			group: "Now and then",
 			blocked: agreed ? "The session is agreed" : undefined,
-			run: () => act(...hitWith(session, { length: after(LENGTHS, session.length) })),
+			run: () => act(...hitWith(session, { length: nextLength(session.length) })),
 		},
 		{
 			id: "intent",
@@ -317,7 +328,7 @@ export function Bay({ session, act, busy, live }: PlaceProps) {
 			shown: ";",
 			group: "Now and then",
 			blocked: agreed ? "The session is agreed" : undefined,
-			run: () => act(...meant(session, after(INTENTS, session.intent))),
+			run: () => act(...meant(session, nextIntent(session))),
 		},
 		{
 			id: "ball",

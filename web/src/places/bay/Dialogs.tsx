@@ -4,6 +4,7 @@ import { change } from "../../api/session";
 import { PROTOCOLS, protocolKeys } from "../../api/words";
 import { PANELS } from "../../protocols";
 import type { PlaceProps } from "../../session/place";
+import { nameOf } from "../../session/select";
 import { Letter } from "../../ui/Letter";
 import { Caution } from "../../ui/Said";
 import { Sheet } from "../../ui/Sheet";
@@ -19,6 +20,7 @@ export function NewSetting({
 	onClose: () => void;
 }) {
 	const lofts = build.settings_deg;
+	if (build.head_type === "wedge") return <Bend build={build} act={act} onClose={onClose} />;
 	return (
 		<Sheet title={`${build.letter} ${build.name}: new setting`} onClose={onClose}>
 			<p className="mb-3">
@@ -47,6 +49,37 @@ export function NewSetting({
 			<Caution>
 				A turn also moves lie and face angle. Check that the head is tight and the screw is at the maker’s
 				torque before anyone swings.
+			</Caution>
+		</Sheet>
+	);
+}
+
+/** A wedge is bent where another head is turned. */
+function Bend({ build, act, onClose }: { build: Build; act: PlaceProps["act"]; onClose: () => void }) {
+	return (
+		<Sheet title={`${nameOf(build)}: bent`} onClose={onClose}>
+			<p className="mb-3">
+				A degree weaker is a degree of loft and about one of bounce more. Bent, it is a build of its own: hit
+				it again.
+			</p>
+			<div className="mb-4 flex flex-wrap gap-2">
+				{[2, 1, -1, -2].map((amount) => (
+					<button
+						key={amount}
+						type="button"
+						className="btn h-14 px-5 text-lg"
+						onClick={() => {
+							act(() => change.otherwise(build.id, [{ kind: "bend", amount }]));
+							onClose();
+						}}
+					>
+						{Math.abs(amount)}° {amount > 0 ? "weaker" : "stronger"}
+					</button>
+				))}
+			</div>
+			<Caution>
+				Two degrees at most unless the maker says otherwise; cast and hollow heads can crack. Eye protection;
+				measure loft, lie and bounce again after.
 			</Caution>
 		</Sheet>
 	);

@@ -5,17 +5,21 @@ import { change } from "../../api/session";
 import { VOCABULARY } from "../../api/vocabulary";
 import { PROTOCOLS, protocolKeys } from "../../api/words";
 import type { PlaceProps } from "../../session/place";
+import { buildOf } from "../../session/select";
 import { Said } from "../../ui/Said";
 import { Sheet } from "../../ui/Sheet";
 import { neededNumber } from "../../ui/typed";
-import { figure } from "../../ui/units";
+import { figure, toMetres, yd } from "../../ui/units";
 
 /** From these a shot speaks for the club. */
 const CLEAN: readonly Lie[] = VOCABULARY.cleanLies;
 export const LIES: (Lie | null)[] = [null, ...VOCABULARY.lies];
 const WORDS: Record<string, string> = VOCABULARY.lengths;
-export const LENGTHS = Object.keys(WORDS);
+const LENGTHS = Object.keys(WORDS);
 export const BALLS: readonly Ball[] = VOCABULARY.balls;
+/** Swings by the key: the comfortable maximum is chosen, never come across. */
+const BY_KEY = LENGTHS.filter((each) => each !== "comfortable");
+export const nextLength = (now: string) => after(BY_KEY, BY_KEY.includes(now) ? now : "full");
 const BALL: Record<Ball, string> = { own: "own ball", hard: "hard ball", range: "range ball" };
 const MPH = 2.23694;
 
@@ -36,7 +40,13 @@ export const hitWith = (session: Session, run: { length?: string; ball?: Ball })
 	}),
 ];
 
-export const INTENTS = VOCABULARY.intents as readonly Intent[];
+const INTENTS = VOCABULARY.intents as readonly Intent[];
+/** What is meant next by the key: a yardage only once one was asked for. */
+export const nextIntent = ({ intent, asked_carry_m }: Session): Intent =>
+	after(
+		INTENTS.filter((each) => each !== "yardage" || asked_carry_m !== null || intent === "yardage"),
+		intent,
+	);
 export const meant = (session: Session, intent: Intent): Doing => {
 	const protocol = protocolKeys.find((each) => PROTOCOLS[each].intents.includes(intent)) ?? "full_swing";
 	return [() => change.ask(session.id, protocol, intent), (seen) => ({ ...seen, protocol, intent })];
@@ -60,6 +70,9 @@ export function RunBar({ session, act, agreed, onMore }: Props) {
 	const { length, struck_ball: ball, lie } = session;
 	const unclean = lie !== null && !CLEAN.includes(lie);
 	const windy = session.wind_mps > 0;
+	const wedge = buildOf(session, session.in_hand)?.head_type === "wedge";
+	// As far as one would hit it on the course is asked of wedges alone.
+	const offered = (each: string) => each !== "comfortable" || wedge || length === each;
 	const select = "select h-9 ps-2 pe-6";
 	return (
 		<div className="flex flex-wrap items-center gap-x-2 gap-y-1 text-[15px]" data-testid="run-bar">
@@ -89,7 +102,7 @@ export function RunBar({ session, act, agreed, onMore }: Props) {
 					disabled={agreed}
 					onChange={(event) => act(...hitWith(session, { length: event.target.value }))}
 				>
-					{[...new Set([...LENGTHS, length])].map((each) => (
+					{[...new Set([...LENGTHS, length])].filter(offered).map((each) => (
 						<option key={each} value={each}>
 							{`${WORDS[each] ?? `to ${each}`} swing`}
 						</option>
@@ -112,6 +125,25 @@ export function RunBar({ session, act, agreed, onMore }: Props) {
 					))}
 				</select>
 			</label>
+			{session.intent === "yardage" && (
+				<label className="flex items-center gap-1">
+					carry
+					<input
+						key={session.asked_carry_m}
+						className="input h-9 w-16 px-1.5 text-right"
+						inputMode="decimal"
+						aria-label="Yardage asked for"
+						defaultValue={session.asked_carry_m === null ? "" : yd(session.asked_carry_m)}
+						disabled={agreed}
+						onBlur={(event) => {
+							const asked = Number(event.target.value.replace(",", "."));
+							if (Number.isFinite(asked) && asked > 0)
+								act(() => change.run(session.id, { asked_carry_m: toMetres(asked) }));
+						}}
+					/>
+					yd
+				</label>
+			)}
 			<label className="flex items-center gap-1">
 				<span className="key">=</span>
 				<select
@@ -136,6 +168,7 @@ export function RunBar({ session, act, agreed, onMore }: Props) {
 			>
 				<span className="key">/</span> {windWords(session.wind_mps, session.wind_from_deg)},{" "}
 				{figure(session.temperature_c)} °C{session.tee_mm ? `, tee ${session.tee_mm} mm` : ""}
+				{session.gripped_in > 0 ? `, gripped down ${session.gripped_in} in` : ""}
 			</button>
 			<span className="quiet basis-full text-[14px] empty:hidden">{said(unclean, length, ball, windy)}</span>
 		</div>
@@ -145,6 +178,8 @@ export function RunBar({ session, act, agreed, onMore }: Props) {
 /** What the run says of the club, where it does not speak for its stock figures. */
 function said(unclean: boolean, length: string, ball: Ball, windy: boolean): string {
 	if (unclean) return "Says what the lie does: not counted in what the club does.";
+	if (length === "comfortable")
+		return "As far as the player would hit it on the course: that is the club’s stock swing from here on.";
 	if (length !== "full") return "Another swing: kept apart, but where it is named as the club’s stock one.";
 	if (ball !== "own") return "Another ball: kept apart, where any shot was hit with the own one.";
 	return windy ? "The flight model takes the wind out of these; what has no launch is kept apart." : "";
@@ -171,10 +206,11 @@ export function RunSheet({
 	const [from, setFrom] = useState(Math.round(session.wind_from_deg / 45) * 45);
 	const [tee, setTee] = useState(session.tee_mm ? String(session.tee_mm) : "");
 	const [warm, setWarm] = useState(figure(session.temperature_c));
+	const [grip, setGrip] = useState(session.gripped_in ? String(session.gripped_in) : "");
 	const [wrong, setWrong] = useState<unknown>(null);
 	const field = "input h-11 w-24";
 	return (
-		<Sheet title="Wind, tee and air of the next shots" onClose={onClose}>
+		<Sheet title="Wind, tee, air and grip of the next shots" onClose={onClose}>
 			<form
 				className="space-y-4"
 				onSubmit={(event) => {
@@ -185,6 +221,7 @@ export function RunSheet({
 							wind_from_deg: from % 360,
 							tee_mm: tee.trim() ? Math.round(neededNumber(tee, "tee")) : 0,
 							temperature_c: neededNumber(warm, "temperature"),
+							gripped_in: grip.trim() ? neededNumber(grip, "grip") : 0,
 						};
 						act(() => change.run(session.id, body));
 						onClose();
@@ -240,6 +277,17 @@ export function RunSheet({
 							onChange={(e) => setWarm(e.target.value)}
 						/>
 						°C
+					</label>
+					<label className="flex items-center gap-2">
+						Gripped down
+						<input
+							className={field}
+							aria-label="Gripped down by, inches"
+							value={grip}
+							inputMode="decimal"
+							onChange={(e) => setGrip(e.target.value)}
+						/>
+						in
 					</label>
 				</div>
 				<p className="quiet text-sm">

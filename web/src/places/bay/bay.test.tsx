@@ -387,6 +387,7 @@ test("the run bar says what holds now: swing, ball and wind, each changed by one
 			wind_from_deg: 180,
 			tee_mm: 25,
 			temperature_c: inHand.temperature_c,
+			gripped_in: 0,
 		}),
 	);
 });

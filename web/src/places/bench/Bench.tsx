@@ -7,11 +7,14 @@ import { protocolKeys } from "../../api/words";
 import { FlightBoard } from "../../instruments/flight-board/FlightBoard";
 import { PANELS } from "../../protocols";
 import { Accept } from "../../session/Accept";
+import { Claims } from "../../session/Claims";
 import { boardClub } from "../../session/flights";
 import type { PlaceProps } from "../../session/place";
 import { buildOf, candidatesOf, windowsOf } from "../../session/select";
 import { Letter, letterColour } from "../../ui/Letter";
 import { Said, Waiting } from "../../ui/Said";
+import { yd } from "../../ui/units";
+import { Flights } from "./Flights";
 import { Metrics } from "./Metrics";
 import { WhatIf } from "./WhatIf";
 
@@ -58,6 +61,9 @@ export function Bench({ session, act, busy }: PlaceProps) {
 				{bench.data ? <Board session={session} bench={bench.data} /> : <Waiting what="the flights" />}
 				<Metrics session={session} bench={bench.data} />
 				{bench.data && <Findings session={session} bench={bench.data} />}
+				{bench.data?.eases && <p className="mt-1 text-[14.5px]">{bench.data.eases}</p>}
+				{bench.data && <Flights session={session} flights={bench.data.flights} />}
+				{bench.data && <Claims claims={bench.data.claims} />}
 				{bench.data &&
 					Object.entries(bench.data.lies).map(([letter, said]) => (
 						<p key={letter} className="mt-1 text-[14.5px]">
@@ -247,6 +253,11 @@ function Jobs({ verdict }: { verdict: Verdict }) {
 					>
 						{percent(job.success)}
 					</span>
+					{job.eased_m !== null && (
+						<span className="quiet w-full text-[12.5px] leading-tight">
+							with a part swing that carries {yd(job.eased_m)}
+						</span>
+					)}
 					{job.lie && <span className="quiet w-full text-[12.5px] leading-tight">{job.lie}</span>}
 				</li>
 			))}

@@ -52,6 +52,9 @@ const bench: BenchAnswer = {
 	side_by_side: [],
 	spans: {},
 	lies: {},
+	flights: [],
+	claims: [],
+	eases: "",
 	revision: 40,
 };
 const judged: Session = {
@@ -72,6 +75,7 @@ const judged: Session = {
 					left: 0,
 					right: 0.1,
 					lie: "from rough: 9% less carry by judgement, not hit from there",
+					eased_m: null,
 				},
 			],
 		}),
@@ -134,9 +138,34 @@ test("each build stands against the window it is judged by", async () => {
 test("of a shot that was asked for it says what it did beside the stock one, and when not as meant", async () => {
 	const by = { peak_m: m(-6.1), carry_m: -toMetres(4), curve_m: toMetres(8) };
 	const findings: BenchAnswer["findings"] = [
-		{ letter: "A", protocol: "shaped", intent: "low", n: 3, by, as_asked: true, sentence: "" },
-		{ letter: "A", protocol: "shaped", intent: "fade", n: 1, by, as_asked: null, sentence: "" },
 		{
+			build: 4,
+			swing: "",
+			at: {},
+			letter: "A",
+			protocol: "shaped",
+			intent: "low",
+			n: 3,
+			by,
+			as_asked: true,
+			sentence: "",
+		},
+		{
+			build: 4,
+			swing: "",
+			at: {},
+			letter: "A",
+			protocol: "shaped",
+			intent: "fade",
+			n: 1,
+			by,
+			as_asked: null,
+			sentence: "",
+		},
+		{
+			build: 5,
+			swing: "",
+			at: {},
 			letter: "B",
 			protocol: "shaped",
 			intent: "low",

@@ -13,6 +13,7 @@ import { bodyOf, type Fields, fieldsOf, NAMES, type Name } from "./fields";
 import { Jobs } from "./Jobs";
 import { Courses, Player } from "./Player";
 import { Targets } from "./Targets";
+import { EndPick, Wedges } from "./Wedges";
 import { WishBar } from "./WishBar";
 
 const SAVE_AFTER_MS = 500;
@@ -85,6 +86,7 @@ export function Brief({ session, act, busy }: PlaceProps) {
 	const form = useForm<Fields>({ defaultValues: fieldsOf(withBrief(session, found.now)) });
 	const base = useTyping(session, form, draft);
 	const agreed = session.status === "agreed";
+	const wedgesFirst = useWatch({ control: form.control, name: "end" }) === "short";
 	const { refused } = found;
 	const fault = refused?.field ?? "";
 	/** Settle a field that two wrote in: by mine from what stands there now, or by theirs. */
@@ -105,8 +107,11 @@ export function Brief({ session, act, busy }: PlaceProps) {
 		<div className="grid min-h-full lg:grid-cols-[1fr_22rem]">
 			<fieldset disabled={agreed} className="min-w-0 space-y-7 p-6">
 				{refused?.theirs && <Clash theirs={refused.theirs} mine={found.now} onSettle={settle} />}
+				<EndPick form={form} />
 				<WishBar session={session} act={act} busy={busy} />
+				{wedgesFirst && <Wedges form={form} session={session} act={act} />}
 				<Jobs form={form} common={session.brief.common} fault={fault} />
+				{!wedgesFirst && <Wedges form={form} session={session} act={act} />}
 				<Courses form={form} />
 				<Player form={form} session={session} act={act} />
 				<div className="flex min-h-6 items-center gap-3">

@@ -14,6 +14,9 @@ const LABELS: Record<Name, string> = {
 	lies: "Lies",
 	likes: "Likes",
 	jobs: "Jobs",
+	end: "Which end",
+	delivery: "Divots",
+	wedge_wishes: "Wanted of the wedges",
 };
 
 /** A field in a line. */

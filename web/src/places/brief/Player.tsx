@@ -5,6 +5,7 @@ import type { PlaceProps } from "../../session/place";
 import { ownOf } from "../../session/select";
 import { Caution } from "../../ui/Said";
 import { EVERYDAY_FT, type Fields, HEADS, type HeadKind, LIES, type Liking } from "./fields";
+import { Pick } from "./Pick";
 
 type FormProps = { form: UseFormReturn<Fields> };
 
@@ -242,30 +243,6 @@ function Field({ label, children }: { label: string; children: React.ReactNode }
 		<label className="block">
 			<span className="quiet text-sm">{label}</span>
 			{children}
-		</label>
-	);
-}
-
-function Pick({
-	label,
-	options,
-	inline = false,
-	...select
-}: {
-	label: string;
-	options: Record<string, string>;
-	inline?: boolean;
-} & React.SelectHTMLAttributes<HTMLSelectElement> & { ref?: React.Ref<HTMLSelectElement> }) {
-	return (
-		<label className={inline ? "ml-auto flex items-center gap-2" : "block"}>
-			<span className="quiet text-sm">{label}</span>
-			<select className={inline ? "select h-10 w-28" : "select h-11 w-full"} {...select}>
-				{Object.entries(options).map(([value, words]) => (
-					<option key={value} value={value}>
-						{words}
-					</option>
-				))}
-			</select>
 		</label>
 	);
 }

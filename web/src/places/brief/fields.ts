@@ -6,6 +6,7 @@ export type Kind = "green" | "tee" | "layup";
 export type Firmness = "soft" | "medium" | "firm";
 export type MissSide = "none" | "left" | "right" | "short" | "long";
 export type Liking = "liked" | "neutral" | "disliked" | "vetoed";
+export type BagEnd = Session["brief"]["end"];
 export type HeadKind = "fairway" | "hybrid" | "utility";
 
 export interface JobFields {
@@ -43,6 +44,9 @@ export interface Fields {
 	courses: CourseFields[];
 	lies: string[];
 	likes: Record<HeadKind, Liking>;
+	end: BagEnd;
+	delivery: Session["brief"]["delivery"];
+	wedgeWishes: string[];
 }
 
 /** The fields as the API names them, and as the form does. */
@@ -59,6 +63,9 @@ export const NAMES = {
 	lies: "lies",
 	likes: "likes",
 	jobs: "jobs",
+	end: "end",
+	delivery: "delivery",
+	wedge_wishes: "wedgeWishes",
 } as const satisfies Record<string, keyof Fields>;
 export type Name = keyof typeof NAMES;
 
@@ -102,6 +109,9 @@ export function fieldsOf({ brief }: Session): Fields {
 		lies: brief.lies,
 		likes: { fairway: "neutral", hybrid: "neutral", utility: "neutral", ...brief.likes },
 		jobs: brief.jobs.map(fieldsOfJob),
+		end: brief.end,
+		delivery: brief.delivery,
+		wedgeWishes: brief.wedge_wishes,
 	};
 }
 
@@ -121,6 +131,9 @@ export function bodyOf(fields: Fields) {
 			green_ft: Number(greenFt) || EVERYDAY_FT,
 		})),
 		lies: fields.lies,
+		end: fields.end,
+		delivery: fields.delivery,
+		wedge_wishes: fields.wedgeWishes,
 		likes: Object.fromEntries(Object.entries(fields.likes).filter(([, liking]) => liking !== "neutral")),
 		jobs: fields.jobs.map((each) => ({
 			name: each.name,

@@ -14,6 +14,7 @@ import {
 import { settled } from "../../api/outbox";
 import { change, type Picks, useDraft, useHandover } from "../../api/session";
 import { CarryMap, type CarryMapProps, mapSpan } from "../../instruments/carry-map/CarryMap";
+import { Claims } from "../../session/Claims";
 import { sideProps } from "../../session/maps";
 import type { PlaceProps } from "../../session/place";
 import { ownOf, placesOf } from "../../session/select";
@@ -157,6 +158,7 @@ function Deciding({
 			<section className="min-w-0 space-y-5 p-5">
 				<BeforeAfter before={handover.before} after={choice.after} rule={handover.rule_words} />
 				<BuildSheets clubs={choice.clubs} />
+				<Claims claims={handover.claims} />
 				<div className="space-y-1">
 					{handover.cautions.map((line) => (
 						<Caution key={line}>{line}</Caution>
@@ -336,6 +338,7 @@ function Agreed({
 			<section className="min-w-0 space-y-5 p-5">
 				<BeforeAfter before={agreed.before} after={agreed.choice.after} rule={handover.rule_words} />
 				<BuildSheets clubs={agreed.choice.clubs} />
+				<Claims claims={handover.claims} />
 			</section>
 			<aside className="space-y-4 border-l border-base-300 bg-base-100 p-5">
 				<p className="quiet text-sm">

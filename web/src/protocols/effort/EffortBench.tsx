@@ -1,28 +1,58 @@
-/** What an eased or a hard swing gained or cost beside the stock one, for the builds that were hit so. */
-import { candidatesOf } from "../../session/select";
-import { Letter } from "../../ui/Letter";
+/** Eased, part, stock and hard swings of one club side by side. */
+import { VOCABULARY } from "../../api/vocabulary";
+import { figure, type Metres, yd } from "../../ui/units";
+import { ClubName } from "../ClubName";
 import type { BenchPanelProps } from "../panels";
 
+const LENGTHS: Record<string, string> = VOCABULARY.lengths;
+type Found = BenchPanelProps["findings"][number];
+
+const called = (each: Found) =>
+	each.swing ? (LENGTHS[each.swing] ?? `to ${each.swing}`) : each.intent === "stock" ? "stock" : each.intent;
+
 export function EffortBench({ session, findings }: BenchPanelProps) {
-	const builds = candidatesOf(session).filter((build) =>
-		findings.some((each) => each.letter === build.letter),
-	);
+	const builds = [...new Set(findings.map((each) => each.build))];
 	return (
 		<section className="mt-4" aria-label="Effort">
-			<h3 className="mb-1">Effort, beside the stock swing</h3>
-			<ul className="space-y-1">
-				{builds.map((build) => (
-					<li key={build.id} className="flex items-baseline gap-2">
-						<Letter letter={build.letter} size={20} />
-						<span>
-							{findings
-								.filter((each) => each.letter === build.letter)
+			<h3 className="mb-1">Effort, side by side</h3>
+			{builds.map((build) => {
+				const mine = findings.filter((each) => each.build === build);
+				return (
+					<div key={build} className="mb-2 flex flex-wrap items-start gap-x-6 gap-y-1">
+						<table className="text-[15px]">
+							<thead>
+								<tr className="quiet text-right text-sm">
+									<th className="pr-5 text-left font-normal">
+										<ClubName session={session} build={build} />
+									</th>
+									{["Carry", "Spread", "Spin", "Shots"].map((label) => (
+										<th key={label} className="pr-5 font-normal">
+											{label}
+										</th>
+									))}
+								</tr>
+							</thead>
+							<tbody>
+								{mine.map((each) => (
+									<tr key={called(each)} className="border-t border-base-300 text-right">
+										<td className="py-0.5 pr-5 text-left">{called(each)}</td>
+										<td className="num pr-5 text-lg">{yd((each.at.carry_m ?? null) as Metres | null)}</td>
+										<td className="num pr-5">{yd((each.at.spread_m ?? null) as Metres | null)}</td>
+										<td className="num pr-5">{figure(each.at.spin_rpm)}</td>
+										<td className="num pr-5">{each.n}</td>
+									</tr>
+								))}
+							</tbody>
+						</table>
+						<p className="min-w-48 flex-1 text-[14.5px]">
+							{mine
 								.map((each) => each.sentence)
+								.filter(Boolean)
 								.join(" ")}
-						</span>
-					</li>
-				))}
-			</ul>
+						</p>
+					</div>
+				);
+			})}
 		</section>
 	);
 }

@@ -1,0 +1,244 @@
+"""What a player complains of, answered by what was measured: with the old one beside a fresh one of its loft, or beside
+the player's other wedges. A claim that nothing answers says what would."""
+
+from __future__ import annotations
+
+import math
+from collections.abc import Callable, Sequence
+from dataclasses import dataclass
+from enum import StrEnum
+
+from ..bag import Carried
+from ..bag.gaps import CROWDED_M, StepWish
+from ..flight import GREEN, Air, Anchor, Firmness, run_out
+from ..samples.averages import Average, average, values_of
+from ..shots import Shot, Strike
+from ..units import yards, yd_text
+from ..wedges.flight import WedgeFlight
+from ..wedges.words import COMPLAINT_WORDS, Complaint
+from .landings import landings
+
+SAME_LOFT_DEG = 1.6  # two wedges this near are of one loft
+LEAST_SHOTS = 3
+SEEN_M = 0.9  # on a green a player sees a yard
+SEEN_RPM, SEEN_SIDE_DEG = 400.0, 1.0
+VARIES_SHARE = 0.05
+SURE = 1.2816
+
+
+Says = Callable[..., "Claimed"]
+
+
+class Claim(StrEnum):
+    """What became of it."""
+
+    TRUE = "true"
+    NOT_SO = "not_so"
+    OPEN = "open"
+
+
+@dataclass(frozen=True)
+class Claimed:
+    """club: its name. by: the difference measured, in the unit of its sentence's figure; None while it is open."""
+
+    club: str
+    complaint: Complaint
+    claim: Claim
+    sentence: str
+    by: float | None = None
+
+
+@dataclass(frozen=True)
+class Wedge:
+    """A wedge as a claim sees it. fresh: its grooves are new, as far as is known; loft None where it was not stated."""
+
+    name: str
+    loft_deg: float | None
+    shots: Sequence[Shot]
+    club: Carried | None = None
+    fresh: bool = False
+    flight: WedgeFlight | None = None
+    air: Air | None = None
+
+
+def _kept(wedge: Wedge) -> list[Shot]:
+    return [shot for shot in wedge.shots if shot.kept]
+
+
+def runs_m(wedge: Wedge, anchored: Anchor | None = None) -> Average | None:
+    """How far its full shots run on a medium green of everyday speed, metres, back negative; computed from how they
+    come down. None without a shot with a launch."""
+    shots = [shot for shot in _kept(wedge) if shot.get("launch_deg") is not None and shot.get("spin_rpm") is not None]
+    if not shots:
+        return None
+    (down,) = landings([shots], airs=[wedge.air or Air()], anchored=anchored)
+    run = run_out(down.speed_mps, down.angle_deg, down.spin_rpm, GREEN[Firmness.MEDIUM]).run_m
+    return average([float(each) for each in run])
+
+
+def fresh_beside(wedge: Wedge, others: Sequence[Wedge]) -> Wedge | None:
+    """A fresh wedge of the same loft that was hit; the one with the most shots."""
+    if wedge.loft_deg is None:
+        return None
+    near = [
+        each
+        for each in others
+        if each.fresh
+        and each.loft_deg is not None
+        and abs(each.loft_deg - wedge.loft_deg) <= SAME_LOFT_DEG
+        and len(_kept(each)) >= LEAST_SHOTS
+        and each.name != wedge.name
+    ]
+    return max(near, key=lambda each: len(_kept(each)), default=None)
+
+
+def _apart(mine: Average | None, theirs: Average | None) -> tuple[float, float] | None:
+    """Difference of two means and one standard error of it; None where either has under two shots."""
+    if mine is None or theirs is None or mine.se is None or theirs.se is None:
+        return None
+    return mine.mean - theirs.mean, math.hypot(mine.se, theirs.se)
+
+
+def answered(
+    wedge: Wedge, complaint: Complaint, others: Sequence[Wedge], wish: StepWish, anchored: Anchor | None = None
+) -> Claimed:
+    """One complaint against what was hit. others: the player's other wedges and those on the stand. wish: the step
+    wanted, for a complaint about the step."""
+    said = COMPLAINT_WORDS[complaint]
+
+    def made(claim: Claim, words: str, by: float | None = None) -> Claimed:
+        return Claimed(wedge.name, complaint, claim, f"{wedge.name}, “{said}”: {words}", by)
+
+    enough = len(_kept(wedge)) >= LEAST_SHOTS
+    if complaint is Complaint.SAND:
+        return made(Claim.OPEN, "nothing computes sand. Let them play it from the bunker, beside another sole.")
+    if not enough:
+        return made(Claim.OPEN, f"hit it {LEAST_SHOTS} times first.")
+    if complaint in (Complaint.RUNS_OUT, Complaint.WORN):
+        return _beside_a_fresh_one(wedge, complaint, others, made, anchored)
+    if complaint is Complaint.BALLOONS:
+        return _balloons(wedge, made)
+    if complaint in (Complaint.DIGS, Complaint.THIN):
+        return _strikes(wedge, complaint, others, made)
+    if complaint is Complaint.DISTANCE:
+        return _varies(wedge, others, made)
+    if complaint is Complaint.LINE:
+        return _line(wedge, others, made)
+    return _step_claim(wedge, others, wish, made)
+
+
+def _beside_a_fresh_one(
+    wedge: Wedge, complaint: Complaint, others: Sequence[Wedge], made: Says, anchored: Anchor | None
+) -> Claimed:
+    fresh = fresh_beside(wedge, others)
+    if fresh is None:
+        loft = "its loft" if wedge.loft_deg is None else f"{wedge.loft_deg:g}°"
+        return made(Claim.OPEN, f"hit a fresh one of {loft} beside it.")
+    if complaint is Complaint.RUNS_OUT:
+        found = _apart(runs_m(wedge, anchored), runs_m(fresh, anchored))
+        if found is None:
+            return made(Claim.OPEN, "launch and spin are not read: pace where it stops.")
+        by, error = found
+        true = by >= SEEN_M and by > SURE * error
+        if true:
+            return made(Claim.TRUE, f"it stops {yd_text(by)} yd later than {fresh.name}, on a medium green.", by)
+        less = "as soon as" if abs(by) < SEEN_M else f"{yd_text(abs(by))} yd {'later' if by > 0 else 'sooner'} than"
+        chance = ", which may be chance" if by >= SEEN_M else ""
+        return made(Claim.NOT_SO, f"it stops {less} {fresh.name}{chance}.", by)
+    spin = _apart(average(values_of(wedge.shots, "spin_rpm")), average(values_of(fresh.shots, "spin_rpm")))
+    speed = _apart(average(values_of(wedge.shots, "club_speed_mps")), average(values_of(fresh.shots, "club_speed_mps")))
+    if spin is None:
+        return made(Claim.OPEN, "spin is not read: see where it stops.")
+    by, error = spin
+    swung = ""
+    if speed is not None and abs(speed[0]) > SURE * speed[1] and abs(speed[0]) > 0.4:
+        swung = " They were not swung alike, which explains part of it."
+    if by <= -SEEN_RPM and -by > SURE * error:
+        return made(Claim.TRUE, f"{abs(round(by, -2)):.0f} rpm less than {fresh.name}.{swung}", by)
+    words = f"within what chance makes of {fresh.name}’s spin ({round(by, -1):+.0f} rpm).{swung}"
+    return made(Claim.NOT_SO, words.replace("-", "\u2212"), by)
+
+
+def _balloons(wedge: Wedge, made: Says) -> Claimed:
+    flight = wedge.flight
+    if flight is None or "launch_deg" not in flight.where:
+        return made(Claim.OPEN, "launch and spin are not read.")
+    by = flight.means["launch_deg"] - flight.windows["launch_deg"].middle
+    if flight.high_little:
+        first = flight.causes[0].what if flight.causes else "the contact"
+        return made(Claim.TRUE, f"{abs(by):.0f}° over what its loft makes, with too little spin. Perhaps {first}.", by)
+    if flight.where["launch_deg"] == 1:
+        return made(Claim.TRUE, f"{abs(by):.0f}° over what its loft makes, with the spin it should have.", by)
+    return made(Claim.NOT_SO, f"it leaves at {flight.means['launch_deg']:.0f}°, as its loft makes it.", by)
+
+
+def _strikes(wedge: Wedge, complaint: Complaint, others: Sequence[Wedge], made: Says) -> Claimed:
+    kind = Strike.FAT if complaint is Complaint.DIGS else Strike.THIN
+    mine = [shot for shot in wedge.shots if shot.counts]
+    theirs = [shot for each in others for shot in each.shots if shot.counts]
+    bad, also = (sum(shot.strike is kind for shot in each) for each in (mine, theirs))
+    beside = f", {also} of {len(theirs)} with the other wedges" if theirs else ""
+    words = f"{bad} of {len(mine)} {kind.value}{beside}"
+    often = bad / len(mine)
+    usual = (also + 0.5) / (len(theirs) + 5) if theirs else 0.1
+    if bad >= 2 and often > 2 * usual:
+        return made(Claim.TRUE, f"{words}. Another sole from the same turf would tell whether it is the club.", often)
+    if bad:
+        return made(Claim.OPEN, f"{words}: that may be chance. The sole is tried from turf, not from a mat.", often)
+    return made(Claim.NOT_SO, f"{words}, from what was hit so far.", often)
+
+
+def _varies(wedge: Wedge, others: Sequence[Wedge], made: Says) -> Claimed:
+    carry = average(values_of(wedge.shots, "carry_m"))
+    if carry is None or carry.sd is None:
+        return made(Claim.OPEN, "carry is not read.")
+    share = carry.sd / carry.mean
+    means = [mean for each in others if (mean := average(values_of(each.shots, "carry_m"))) is not None]
+    rest = [mean.sd / mean.mean for mean in means if mean.sd is not None and mean.n > 2]
+    words = f"its carries spread {yards(carry.sd):.0f} yd"
+    if not rest:
+        return made(Claim.TRUE if share > VARIES_SHARE else Claim.NOT_SO, f"{words}, {100 * share:.0f}%.", share)
+    usual = sum(rest) / len(rest)
+    beside = f"{words}, {100 * share:.0f}% of its carry; the other wedges {100 * usual:.0f}%."
+    return made(Claim.TRUE if share > 1.4 * usual else Claim.NOT_SO, beside, share - usual)
+
+
+def _line(wedge: Wedge, others: Sequence[Wedge], made: Says) -> Claimed:
+    def starts(each: Wedge) -> Average | None:
+        sides = [
+            math.degrees(math.atan2(shot.values["offline_m"], shot.values["carry_m"]))
+            for shot in _kept(each)
+            if shot.get("offline_m") is not None and (shot.get("carry_m") or 0) > 0
+        ]
+        return average(sides)
+
+    mine = starts(wedge)
+    if mine is None or mine.se is None:
+        return made(Claim.OPEN, "line is not read.")
+    rest = [found for each in others if (found := starts(each)) is not None]
+    usual = sum(each.mean * each.n for each in rest) / sum(each.n for each in rest) if rest else 0.0
+    by = mine.mean - usual
+    side = "right" if by > 0 else "left"
+    beside = "the other wedges" if rest else "the line"
+    if abs(by) >= SEEN_SIDE_DEG and abs(by) > SURE * mine.se:
+        return made(Claim.TRUE, f"{abs(by):.1f}° {side} of {beside}. Its lie angle is the first thing to measure.", by)
+    return made(Claim.NOT_SO, f"within {abs(by):.1f}° of {beside}.", by)
+
+
+def _step_claim(wedge: Wedge, others: Sequence[Wedge], wish: StepWish, made: Says) -> Claimed:
+    clubs = [each.club for each in others if each.club is not None]
+    if wedge.club is None or not clubs:
+        return made(Claim.OPEN, "the wedges beside it are not hit.")
+    under = [club for club in clubs if club.carry_m < wedge.club.carry_m]
+    over = [club for club in clubs if club.carry_m >= wedge.club.carry_m]
+    steps = []
+    if under:
+        below = max(under, key=lambda club: club.carry_m)
+        steps.append((wedge.club.carry_m - below.carry_m, below.name))
+    if over:
+        above = min(over, key=lambda club: club.carry_m)
+        steps.append((above.carry_m - wedge.club.carry_m, above.name))
+    words = " and ".join(f"{yd_text(step)} yd to {name}" for step, name in steps)
+    wrong = [step for step, _ in steps if not wish.closes(step) or step < CROWDED_M]
+    asked = f"{words}; {wish.text} is wanted."
+    return made(Claim.TRUE if wrong else Claim.NOT_SO, asked, max(step for step, _ in steps))

@@ -1,0 +1,243 @@
+"""Part swings in play: what a wedge does at a yardage under its stock carry.
+
+A club hit less than its stock swing is not another club: ball and spin lose speed together and it leaves as it always
+does, so that one flight model and one launch give its whole curve of carries. Four things are added.
+
+- Its carries spread wider, as a share, the more is eased off (`WIDER`). By judgement; the player's own part swings, all
+  clubs together, outweigh it: one player eases off better than another.
+- A yardage that is nobody's number is aimed at by feel. A stock carry, and a part swing that was measured, is a number.
+- The swing is chosen so that the ball comes to rest in the middle, or further back where something must be carried.
+- Out of sand nothing is computed (`brief.jobs.Job.played_out`).
+"""
+
+from __future__ import annotations
+
+from collections import defaultdict
+from collections.abc import Sequence
+from dataclasses import dataclass, replace
+
+import numpy as np
+from numpy.typing import NDArray
+
+from ..brief import Job, JobKind
+from ..flight import Air, Anchor, Launch, fly, run_out
+from ..flight.landing import Turf
+from ..heads import HeadType
+from ..shots import LAUNCH, Intent, Shot, columns_of
+from ..units import metres
+from .from_lie import FromLie
+from .landings import Run
+from .play import Played, Possible, play
+
+Floats = NDArray[np.float64]
+
+# Spread of carry as a share, beside the stock swing's, by the share of the club speed that is left.
+LEFT, WIDER = (0.30, 0.54, 0.725, 0.875, 1.0), (1.9, 1.65, 1.4, 1.15, 1.0)
+EASES_SD = 0.25  # of the log of how much wider this player's part swings spread than that
+AIM_SHARE, NUMBER_M = 0.032, metres(7)  # off by feel, and how far a number reaches
+LEAST_SHARE, MOST_SHARE = 0.06, 0.985  # of the stock carry: what is still a swing, and what already is the stock one
+CURVE = np.linspace(0.16, 1.0, 14)  # of club speed
+LEAST_LOFT_DEG = 40.0  # irons with less are not eased at a flag
+USABLE_SHARE = 0.06  # of carry: a part swing that spreads wider is no number
+LEAST_SHOTS = 3
+# How well a player eases off is told from so many part swings on, and so many standard deviations from usual; one swing
+# alone says no more than that it spreads twice as wide, or half: a thin shot among three makes any number.
+LEAST_SWINGS, TOLD_SDS, MOST_LOG = 3, 1.28, 0.7
+# A wedge of which only a carry is known leaves about like this, by `impact` at 53 degrees.
+USUAL_LAUNCH_DEG, USUAL_SPIN_A_MPS = 30.0, 240.0
+SPEEDS_MPS = np.linspace(8.0, 56.0, 25)
+BACK = (0.0, 0.2)  # of a green's depth: how far behind its middle may be aimed at
+
+
+@dataclass(frozen=True)
+class Eases:
+    """How this player's part swings spread beside what is usual. wider: the factor, 1 for as usual; sd: of its log; n:
+    part swings it rests on; rank: `well`, `not`, or empty while that cannot be told."""
+
+    wider: float = 1.0
+    sd: float = EASES_SD
+    n: int = 0
+
+    @property
+    def rank(self) -> str:
+        z = np.log(self.wider) / self.sd
+        return "" if self.n < LEAST_SWINGS or abs(z) < TOLD_SDS else "well" if z < 0 else "not"
+
+
+@dataclass(frozen=True)
+class PartSwing:
+    """A swing under the stock one that was measured. carry_m: its mean; sd_share: of its carries as a share, None
+    under three shots."""
+
+    swing: str
+    carry_m: float
+    n: int
+    sd_share: float | None
+    spin_rpm: float | None = None
+    launch_deg: float | None = None
+
+    @property
+    def is_number(self) -> bool:
+        return self.n >= LEAST_SHOTS and self.sd_share is not None and self.sd_share <= USABLE_SHARE
+
+
+def part_swings(shots: Sequence[Shot]) -> list[PartSwing]:
+    """The part swings of one club, shortest carry first: its kept shots with a swing that is not its stock one, from a
+    clean lie."""
+    by: dict[str, list[Shot]] = defaultdict(list)
+    for shot in shots:
+        asked = shot.intent in (Intent.STOCK, Intent.EASED)
+        if shot.part and asked and shot.clean and not (shot.aside or shot.misread or shot.old_swing):
+            by[shot.swing].append(shot)
+    made = []
+    for swing, mine in by.items():
+        seen = columns_of(mine, ("carry_m", "spin_rpm", "launch_deg"))
+        carry = seen["carry_m"][np.isfinite(seen["carry_m"])]
+        if not carry.size:
+            continue
+        sd = float(carry.std(ddof=1) / carry.mean()) if carry.size >= LEAST_SHOTS else None
+        spin, launch = (
+            float(np.nanmean(seen[key])) if np.isfinite(seen[key]).any() else None for key in ("spin_rpm", "launch_deg")
+        )
+        made.append(PartSwing(swing, float(carry.mean()), carry.size, sd, spin, launch))
+    return sorted(made, key=lambda each: (each.carry_m, each.swing))
+
+
+def wider_at(share: float) -> float:
+    """How much wider carries spread, as a share, at this share of the stock carry."""
+    return float(np.interp(share ** (1 / 1.6), LEFT, WIDER))
+
+
+def eases(clubs: Sequence[tuple[float, float, Sequence[PartSwing]]]) -> Eases:
+    """How well a player eases off, all clubs together. clubs: stock carry in metres, spread of it as a share, and the
+    part swings of each.
+
+    Sample variances about what is usual, each by its freedom; the prior on the log of the factor is normal.
+    """
+    logs, weights, n = [], [], 0
+    for carry_m, spread, swings in clubs:
+        for each in swings:
+            if each.sd_share is None or each.carry_m >= carry_m:
+                continue
+            n += 1
+            df = each.n - 1
+            usual = spread * wider_at(each.carry_m / carry_m)
+            # The log of a sample variance lies 1 / df under that of its mean, about.
+            seen = 0.5 * (np.log(max(each.sd_share / usual, 0.05) ** 2) + 1 / df)
+            logs.append(float(np.clip(seen, -MOST_LOG, MOST_LOG)))
+            weights.append(2.0 * df)
+    if not logs:
+        return Eases()
+    precision = 1 / EASES_SD**2 + sum(weights)
+    mean = float(np.dot(weights, logs) / precision)
+    return Eases(float(np.exp(mean)), precision**-0.5, n)
+
+
+@dataclass(frozen=True)
+class Curve:
+    """One club's part swings by its launch, arrays over `CURVE`: carry as a share of the stock one, rising; how it
+    comes down."""
+
+    share: Floats
+    speed_mps: Floats
+    angle_deg: Floats
+    spin_rpm: Floats
+
+    def run_m(self, share: Floats, turf: Turf) -> Floats:
+        """How far a swing with this share of the stock carry runs on a turf."""
+        speed, angle, spin = (
+            np.interp(share, self.share, each) for each in (self.speed_mps, self.angle_deg, self.spin_rpm)
+        )
+        found: Floats = run_out(speed, angle, spin, turf).run_m
+        return found
+
+
+def curve_of(
+    carry_m: float, launch: tuple[float, float, float] | None, *, air: Air | None = None, anchored: Anchor | None = None
+) -> Curve:
+    """The curve of a club. launch: its stock ball speed in m/s, launch in degrees and spin in rpm; None where only its
+    carry is known."""
+    scales = (anchored or Anchor()).scales
+    if launch is None:
+        flown = fly(
+            Launch(SPEEDS_MPS, np.full(25, USUAL_LAUNCH_DEG), USUAL_SPIN_A_MPS * SPEEDS_MPS), air=air, scales=scales
+        )
+        speed = float(np.interp(carry_m, flown.carry_m, SPEEDS_MPS))
+        launch = (speed, USUAL_LAUNCH_DEG, USUAL_SPIN_A_MPS * speed)
+    speed, up, spin = launch
+    flight = fly(Launch(speed * CURVE, np.full(CURVE.size, up), spin * CURVE), air=air, scales=scales)
+    share = np.maximum.accumulate(flight.carry_m / flight.carry_m[-1])
+    return Curve(share, flight.landing_speed_mps, flight.landing_deg, flight.landing_spin_rpm)
+
+
+@dataclass(frozen=True)
+class Part:
+    """What a club's part swings are played out by. numbers: carries in metres that this player has with it, the stock
+    one among them."""
+
+    curve: Curve
+    eases: Eases
+    numbers: tuple[float, ...]
+
+
+def can_ease(head_type: HeadType, loft_deg: float | None) -> bool:
+    """Whether a club is played at less than its stock swing: wedges and the shortest irons."""
+    return head_type is HeadType.WEDGE or (head_type is HeadType.IRON and (loft_deg or 0.0) >= LEAST_LOFT_DEG)
+
+
+def eased_to(
+    build: Possible, head_type: HeadType, carry_m: float, part: Part, run: Run, job: Job, lie: FromLie | None = None
+) -> Played | None:
+    """A job under a club's stock carry, by the part swing that does it best; None where it is no part swing's.
+
+    build, run: as of the stock swing, carry_m its carry; lie: what the job's lie does, which `build` has in it: with a
+    part swing the player hits as much harder, so that only its spread stays.
+    """
+    if job.kind is not JobKind.GREEN:
+        return None
+    shares = np.linspace(LEAST_SHARE, MOST_SHARE, 80)
+    stops = carry_m * shares + part.curve.run_m(shares, job.turf)
+    best = None
+    for back in BACK if job.carry_over_m else BACK[:1]:
+        aim = job.distance_m + back * job.depth_m
+        if not stops[0] <= aim <= stops[-1]:
+            continue
+        # Short spinning shots may stop level with one another: the first swing that gets there is the one.
+        share = float(shares[int(np.argmax(stops >= aim))])
+        played = _played(build, head_type, carry_m, part, run, job, share, lie)
+        if best is None or played.success > best.success:
+            best = played
+    return best
+
+
+def _played(
+    build: Possible,
+    head_type: HeadType,
+    carry_m: float,
+    part: Part,
+    run: Run,
+    job: Job,
+    share: float,
+    lie: FromLie | None,
+) -> Played:
+    eased = carry_m * share
+    nearest = min(abs(eased - each) for each in part.numbers)
+    aim = AIM_SHARE * (1 - np.exp(-0.5 * (nearest / NUMBER_M) ** 2))
+    wide = part.eases.wider if nearest > 0 else 1.0
+    spread = np.hypot(build.spread_share * wider_at(share) * wide, aim)
+    typical = float(part.curve.run_m(np.array([share]), job.turf)[0])
+    # A lie that takes speed from the stock swing is swung against here; what it does to the spread is in `build`.
+    back = 1.0 if lie is None else 1 / lie.carry
+    mine = replace(build, carry_m=build.carry_m * share * back, spread_share=spread)
+    rolls = replace(run, typical_m=typical)
+    return replace(play(mine, head_type, rolls, job, lie), eased_m=eased)
+
+
+def mean_launch(shots: Sequence[Shot]) -> tuple[float, float, float] | None:
+    """Mean launch of the shots that have one: ball speed, angle, spin; None without one."""
+    seen = columns_of(shots, LAUNCH)
+    flew = np.all([np.isfinite(seen[key]) for key in LAUNCH], axis=0)
+    if not flew.any():
+        return None
+    speed, up, spin = (float(seen[key][flew].mean()) for key in LAUNCH)
+    return speed, up, spin

@@ -1,0 +1,59 @@
+"""A sole in a loft that it is not made in, or not for this hand: the nearest that can be bent there."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+
+from .stock import MOST_BEND_DEG, Made
+
+SAME_DEG = 0.25
+STEP_YD_A_DEGREE = 3.0  # of a full wedge, about: said as a guide until it is hit
+
+
+@dataclass(frozen=True)
+class WedgeHead:
+    """A wedge as it stands on the rack. bounce_deg: None where unknown; had: that this player can have it."""
+
+    key: int
+    name: str
+    sole: str
+    loft_deg: float
+    bounce_deg: float | None
+    made: Made
+    had: bool
+
+
+@dataclass(frozen=True)
+class Bent:
+    """A head that gives a sole in a loft. bend_deg: weaker positive, 0 as it is made; bounce_deg after it."""
+
+    head: WedgeHead
+    bend_deg: float
+    bounce_deg: float | None
+    sentence: str
+
+
+def nearest_bent(heads: Sequence[WedgeHead], sole: str, loft_deg: float) -> Bent | None:
+    """The head of a sole that is nearest to a loft among those this player can have and that bear the bend; None where
+    none does. A degree weaker adds about a degree of bounce."""
+    found = []
+    for head in heads:
+        bend = loft_deg - head.loft_deg
+        if head.sole != sole or not head.had or abs(bend) > MOST_BEND_DEG[head.made] + SAME_DEG:
+            continue
+        found.append((abs(bend), head.name, head, bend))
+    if not found:
+        return None
+    _, _, head, bend = min(found, key=lambda each: each[:2])
+    if abs(bend) <= SAME_DEG:
+        return Bent(head, 0.0, head.bounce_deg, f"{head.name} is made in {head.loft_deg:g}°.")
+    bounce = None if head.bounce_deg is None else head.bounce_deg + bend
+    way = "weaker" if bend > 0 else "stronger"
+    with_bounce = "" if bounce is None else f", {bounce:g}° of bounce"
+    words = (
+        f"Not made in {loft_deg:g}°: {head.name} bent {abs(bend):g}° {way}{with_bounce}, about "
+        f"{abs(bend) * STEP_YD_A_DEGREE:.0f} yd {'shorter' if bend > 0 else 'longer'} than as it is made. Hit it as a "
+        "build of its own."
+    )
+    return Bent(head, bend, bounce, words)

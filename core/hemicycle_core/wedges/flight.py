@@ -1,0 +1,246 @@
+"""The flight a full wedge shot should have, by loft and ball speed, and what a high launch with little spin may be.
+
+The window is a curve through what is published and what is reckoned: touring players' set wedges leave at 24 degrees
+with 9,300 rpm at 102 mph (published averages), which is a shaft leant forward by 11 degrees at impact; beyond the set
+wedge nothing is published by loft, and `impact` (1) to (3) takes the same delivery to more loft. How far a player leans
+the shaft is his own: the session's other wedges move the middle of the window to it. Lower launch with more spin is
+easier to control, so that only the high and the little-spinning side is asked about.
+
+Bounce moves the flight either way, by lie and face, so that no direction is told for it.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass, field
+
+import numpy as np
+
+from ..flight import Air, Anchor, Launch, fly
+from ..flight.aero import BALL_RADIUS_M
+from ..heads import HeadType
+from ..impact import ATTACK_DEG, DRY_FRICTION, DRY_FRICTION_SD, GRIP_SHARE, Lie, least_of
+from .delivery import Delivery
+
+# How far the hands take loft off at impact with a full wedge: touring players 11 degrees, most others 5 to 9.
+LEAN_DEG, LEAN_SD_DEG = 9.0, 3.0
+ONE_CLUB_DEG = 1.5  # one standard deviation of one club's lean about the player's
+LAUNCH_SD_DEG, SPIN_SHARE = 1.0, 0.07  # what `impact` leaves unexplained
+SIDE_80 = 1.2816
+LEAST_SHOTS = 3
+OLD_ROUNDS = 75  # by judgement: a prompt to test, never a verdict
+STEP_DEG = 1.0
+SOURCE = (
+    "Published averages up to the set wedge; beyond it reckoned from impact and friction, and moved to how this player "
+    "leans the shaft. Good to about 2° of launch and a tenth of the spin."
+)
+
+
+@dataclass(frozen=True)
+class Window:
+    """Between what four shots in five of such a club lie, in canonical units; middle: of it."""
+
+    quantity: str
+    low: float
+    middle: float
+    high: float
+
+
+@dataclass(frozen=True)
+class Hit:
+    """One wedge as it was hit full, means: degrees, m/s, degrees, rpm. attack_deg: None where not measured."""
+
+    loft_deg: float
+    ball_speed_mps: float
+    launch_deg: float
+    spin_rpm: float
+    attack_deg: float | None = None
+
+    @property
+    def lean_deg(self) -> float:
+        """How far loft was taken off, by what launch and spin say of the loft at impact."""
+        along = self.spin_rpm * (2 * np.pi / 60) * BALL_RADIUS_M / 2.5
+        share = float(np.clip(along / max(self.ball_speed_mps, 1e-9), 1e-4, 0.9))
+        return self.loft_deg - self.launch_deg - float(np.degrees(np.arcsin(share)))
+
+
+def lean_of(others: Sequence[Hit]) -> tuple[float, float]:
+    """How far this player leans the shaft and one standard deviation of what a further wedge of his shows, degrees."""
+    precision = 1 / LEAN_SD_DEG**2
+    weight = 1 / ONE_CLUB_DEG**2
+    total = LEAN_DEG * precision + sum(weight * each.lean_deg for each in others)
+    known = precision + weight * len(others)
+    return total / known, float(np.hypot(known**-0.5, ONE_CLUB_DEG))
+
+
+def _leaves(loft: float, lean: float, attack: float, friction: float, speed: float) -> tuple[float, float]:
+    """Launch in degrees and spin in rpm of a ball that leaves with `speed`: equations (2) and (3) of `impact`."""
+    s = np.radians(np.clip(loft - lean - attack, 5, 75))
+    ratio = float(least_of(np.array(GRIP_SHARE * np.tan(s)), np.array(friction)))
+    away = float(np.arctan(ratio))
+    spin = 2.5 * speed * float(np.sin(away)) / BALL_RADIUS_M * 60 / (2 * np.pi)
+    return attack + float(np.degrees(s)) - float(np.degrees(away)), spin
+
+
+def windows_at(
+    loft_deg: float,
+    ball_speed_mps: float,
+    *,
+    others: Sequence[Hit] = (),
+    attack_deg: float | None = None,
+    air: Air | None = None,
+    anchored: Anchor | None = None,
+) -> dict[str, Window]:
+    """Launch, spin, peak and landing windows of a full shot with a wedge, by quantity.
+
+    loft_deg as bent; others: the player's other wedges, by which his lean is known; attack_deg: as measured, else the
+    usual one of wedges. Raises nothing: any loft and speed has a window.
+    """
+    attack = ATTACK_DEG[HeadType.WEDGE] if attack_deg is None else attack_deg
+    lean, sd = lean_of(others)
+    launch, spin = _leaves(loft_deg, lean, attack, DRY_FRICTION, ball_speed_mps)
+    by_lean = [a - b for a, b in zip(_leaves(loft_deg, lean + sd, attack, DRY_FRICTION, ball_speed_mps),
+                                     (launch, spin), strict=True)]  # fmt: skip
+    by_grip = [a - b for a, b in zip(_leaves(loft_deg, lean, attack, DRY_FRICTION - DRY_FRICTION_SD, ball_speed_mps),
+                                     (launch, spin), strict=True)]  # fmt: skip
+    launch_sd = float(np.hypot(np.hypot(by_lean[0], by_grip[0]), LAUNCH_SD_DEG))
+    spin_sd = float(np.hypot(np.hypot(by_lean[1], by_grip[1]), SPIN_SHARE * spin))
+    ups = np.array([launch, launch - SIDE_80 * launch_sd, launch + SIDE_80 * launch_sd, launch, launch])
+    spins = np.array([spin, spin, spin, spin - SIDE_80 * spin_sd, spin + SIDE_80 * spin_sd])
+    flown = fly(
+        Launch(np.full(5, ball_speed_mps), ups, np.maximum(spins, 500.0)),
+        air=air,
+        scales=(anchored or Anchor()).scales,
+    )
+
+    def window(quantity: str, values: np.ndarray) -> Window:
+        middle = float(values[0])
+        half = float(np.hypot((values[2] - values[1]) / 2, (values[4] - values[3]) / 2))
+        return Window(quantity, middle - half, middle, middle + half)
+
+    return {
+        "launch_deg": Window("launch_deg", launch - SIDE_80 * launch_sd, launch, launch + SIDE_80 * launch_sd),
+        "spin_rpm": Window("spin_rpm", spin - SIDE_80 * spin_sd, spin, spin + SIDE_80 * spin_sd),
+        "peak_m": window("peak_m", flown.peak_m),
+        "landing_deg": window("landing_deg", flown.landing_deg),
+    }
+
+
+@dataclass(frozen=True)
+class Looks:
+    """What is known of the circumstances of a wedge's shots. high, called: shots struck high, and shots whose strike
+    was called at all. wet: from wet turf or with a wet face. lies: what they were hit from. worn: as stated."""
+
+    high: int = 0
+    called: int = 0
+    wet: bool = False
+    lies: frozenset[Lie] = frozenset()
+    firm: bool = False
+    soft: bool = False
+    worn: bool = False
+    age_rounds: int | None = None
+    bounce_deg: float | None = None
+    delivery: Delivery | None = None
+
+
+@dataclass(frozen=True)
+class Cause:
+    """What a high launch with little spin may come from. why: what speaks for it, empty where nothing does yet; test:
+    what would tell."""
+
+    what: str
+    why: str
+    test: str
+
+
+@dataclass(frozen=True)
+class WedgeFlight:
+    """One wedge's full flight beside its window. where: by quantity -1 under, 0 inside, 1 over. high_little: launched
+    over its window with spin under it. causes: the likeliest first; empty where the flight is as it should be."""
+
+    windows: Mapping[str, Window]
+    means: Mapping[str, float]
+    where: Mapping[str, int]
+    high_little: bool
+    sentence: str
+    causes: tuple[Cause, ...] = field(default=())
+
+
+LOW_BOUNCE_DEG, HIGH_BOUNCE_DEG = 7.0, 11.0
+
+
+def causes_of(looks: Looks) -> tuple[Cause, ...]:
+    """What may launch a wedge high with little spin, those with something that speaks for them first."""
+    often = looks.called >= LEAST_SHOTS and looks.high * 2 >= looks.called
+    on_mat = looks.lies <= {Lie.MAT} and bool(looks.lies)
+    digs = []
+    if looks.delivery is Delivery.STEEP:
+        digs.append("a steep delivery")
+    if looks.bounce_deg is not None and looks.bounce_deg <= LOW_BOUNCE_DEG:
+        digs.append(f"{looks.bounce_deg:g}° of bounce")
+    if looks.soft:
+        digs.append("soft turf")
+    sits = []
+    if looks.delivery is Delivery.SHALLOW:
+        sits.append("a shallow delivery")
+    if looks.bounce_deg is not None and looks.bounce_deg >= HIGH_BOUNCE_DEG:
+        sits.append(f"{looks.bounce_deg:g}° of bounce")
+    if looks.firm:
+        sits.append("firm turf")
+    aged = "worn, as it was stated" if looks.worn else ""
+    if not aged and looks.age_rounds is not None and looks.age_rounds >= OLD_ROUNDS:
+        aged = f"{looks.age_rounds} rounds old"
+    from_turf = "Hit it from turf: off a mat a sole neither digs nor sits up."
+    found = [
+        Cause(
+            "the contact is high on the face",
+            f"{looks.high} of {looks.called} called high" if often else "",
+            "Powder the face and call the next five strikes.",
+        ),
+        Cause(
+            "the grass or the face is wet",
+            "hit from wet turf" if looks.wet else "",
+            "Wipe face and ball, hit five from dry turf or a mat.",
+        ),
+        Cause("the grooves are worn", aged, "Hit a fresh one of its loft beside it, dry and wet."),
+        Cause(
+            "the sole digs, so that the ball rides up the face",
+            " and ".join(digs) if len(digs) > 1 or (looks.soft and digs) else "",
+            from_turf if on_mat else "Hit a wider sole or more bounce of its loft from the same turf.",
+        ),
+        Cause(
+            "the sole sits up on firm ground, the face open above all",
+            " and ".join(sits) if len(sits) > 1 or (looks.firm and sits) else "",
+            from_turf if on_mat else "Hit it square and from softer turf; then less bounce from the same turf.",
+        ),
+    ]
+    return tuple(sorted(found, key=lambda each: not each.why))
+
+
+def flight_of(means: Mapping[str, float], windows: Mapping[str, Window], looks: Looks, shots: int) -> WedgeFlight:
+    """A wedge's full shots beside the window of its loft and ball speed. means: by quantity, in canonical units."""
+    where = {}
+    for key, window in windows.items():
+        value = means.get(key)
+        if value is not None:
+            where[key] = -1 if value < window.low else 1 if value > window.high else 0
+    high_little = where.get("launch_deg") == 1 and where.get("spin_rpm") == -1
+    causes = causes_of(looks) if high_little and shots >= LEAST_SHOTS else ()
+    return WedgeFlight(dict(windows), dict(means), where, high_little, _sentence(where, shots), causes)
+
+
+def _sentence(where: Mapping[str, int], shots: int) -> str:
+    """How it flies beside its window, in a few words."""
+    if "launch_deg" not in where or "spin_rpm" not in where:
+        return "Launch and spin are not read: its flight cannot be held against its loft."
+    few = " With so few shots that may be chance." if shots < LEAST_SHOTS else ""
+    up, spun = where["launch_deg"], where["spin_rpm"]
+    if up == 1 and spun == -1:
+        return f"High with little spin: hard to control, in wind above all.{few}"
+    if up == 1:
+        return f"Higher than its loft and speed make, with the spin it should have.{few}"
+    if spun == -1:
+        return f"Less spin than its loft and speed make.{few}"
+    if up == -1 or spun == 1:
+        return "Lower with more spin: easier to control."
+    return "As its loft and speed make it."

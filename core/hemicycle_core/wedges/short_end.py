@@ -1,0 +1,264 @@
+"""The short end: its two ends, the steps between them, how many wedges belong there, in which order it is worked."""
+
+from __future__ import annotations
+
+import itertools
+import math
+from collections.abc import Sequence
+from dataclasses import dataclass
+from enum import StrEnum
+
+from ..bag import Carried, HeadType, StepWish, in_order
+from ..bag.gaps import CROWDED_M
+from ..bag.remarks import spread_of
+from ..runs import COMFORTABLE, swing_words
+from ..samples.overlap import smallest_useful_step
+from ..units import yards, yd_text
+
+END_SHOTS = 3  # an end is the mean of three to five kept shots
+BALL_STEP_MPH = 5.0
+FEW_SHOTS = 5
+MOST_BETWEEN = 4
+
+
+class School(StrEnum):
+    """From which end wedges are fitted."""
+
+    SHORTEST = "shortest"
+    SET_WEDGE = "set_wedge"
+
+
+SCHOOL_WHY = {
+    School.SHORTEST: "Shortest first: the most lofted wedge plays the widest set of shots, so its sole and loft come "
+    "first and the rest is cut up to the set wedge.",
+    School.SET_WEDGE: "From the set wedge down: its carry is the one that is there, and each wedge steps down from it.",
+}
+
+
+@dataclass(frozen=True)
+class End:
+    """One end: the club, its carry, and what is still to be done for it; empty where it stands."""
+
+    club: Carried
+    missing: str
+
+
+@dataclass(frozen=True)
+class Step:
+    """From one club to the next, metres; ball_step_mps None where not read of both. over_m: how much wider than the
+    wish with its stretch, 0 where it is closed. few: either carry rests on so few shots that ball speed is the steadier
+    sign. sentence: how it lies beside the wish."""
+
+    lower: Carried
+    upper: Carried
+    step_m: float
+    ball_step_mps: float | None
+    over_m: float
+    few: bool
+    sentence: str
+
+
+@dataclass(frozen=True)
+class Stage:
+    """A stage of the work. done: whether it stands; words: what it is, or what it yielded."""
+
+    key: str
+    name: str
+    done: bool
+    words: str
+
+
+@dataclass(frozen=True)
+class ShortEnd:
+    """low, high: the most lofted wedge by its stock swing and the full set wedge. steps: shortest first, the last one
+    from the set wedge to the shortest iron, where there is one. stages: the order of work with `why`."""
+
+    low: End | None
+    high: End | None
+    steps: tuple[Step, ...]
+    stages: tuple[Stage, ...]
+    why: str
+    sentence: str
+    unhit: tuple[str, ...]
+
+
+def wedges_of(clubs: Sequence[Carried]) -> tuple[Carried, ...]:
+    """The wedges of a bag, shortest first; those kept for sand or the lob last of one carry."""
+    return in_order(club for club in clubs if club.head_type is HeadType.WEDGE)
+
+
+def set_wedge_of(clubs: Sequence[Carried]) -> Carried | None:
+    """The set wedge: of those that belong to the irons the one that carries furthest, else the longest wedge."""
+    wedges = wedges_of(clubs)
+    of_set = [club for club in wedges if club.of_set] or list(wedges)
+    return of_set[-1] if of_set else None
+
+
+def _end(club: Carried, *, lob: bool) -> End:
+    if club.shots >= END_SHOTS:
+        return End(club, "")
+    have = END_SHOTS - club.shots
+    how = " at the most you would hit it on the course" if lob and club.swing != COMFORTABLE else ""
+    return End(club, f"hit {club.name} {have} more {'time' if have == 1 else 'times'}{how}")
+
+
+def _step(lower: Carried, upper: Carried, wish: StepWish) -> Step:
+    step = upper.carry_m - lower.carry_m
+    both = lower.ball_speed_mps is not None and upper.ball_speed_mps is not None
+    balls = upper.ball_speed_mps - lower.ball_speed_mps if both else None  # type: ignore[operator]
+    over = 0.0 if wish.closes(step) else step - wish.most_m
+    few = both and min(lower.shots, upper.shots) < FEW_SHOTS
+    return Step(lower, upper, step, balls, over, few, _step_words(lower, upper, step, over, wish))
+
+
+def _step_words(lower: Carried, upper: Carried, step_m: float, over_m: float, wish: StepWish) -> str:
+    kept = next((club for club in (lower, upper) if club.kept_for), None)
+    if over_m:
+        return f"{yards(over_m):.0f} yd wider than the {wish.text} wanted."
+    if step_m < CROWDED_M and kept is None:
+        return "The two do the same."
+    if kept is not None and step_m < wish.least_m:
+        return f"Near on purpose: {kept.name} is kept for {kept.kept_for}."
+    if step_m < wish.least_m - 1e-6:
+        return f"Narrower than the {wish.text} wanted."
+    return "As wanted."
+
+
+def short_end(
+    clubs: Sequence[Carried],
+    wish: StepWish,
+    *,
+    school: School = School.SHORTEST,
+    sole: str = "",
+    unknown: Sequence[str] = (),
+) -> ShortEnd | None:
+    """The short end of a bag; None without a wedge. wish: the step wanted; sole: the one chosen for the most lofted
+    wedge, empty while it is not. unknown: names of wedges whose carry nobody knows."""
+    wedges = wedges_of(clubs)
+    if not wedges:
+        return None
+    stepping = [club for club in wedges if not club.kept_for] or list(wedges)
+    high = set_wedge_of(clubs)
+    assert high is not None
+    low = stepping[0]
+    irons = [club for club in in_order(clubs) if club.head_type is HeadType.IRON and club.carry_m > high.carry_m]
+    row = [*wedges, *irons[:1]]
+    steps = tuple(_step(a, b, wish) for a, b in itertools.pairwise(row))
+    unhit = tuple([club.name for club in wedges if not club.shots] + list(unknown))
+    ends = _end(low, lob=True), _end(high, lob=False)
+    stages = _stages(ends, steps, school, sole)
+    return ShortEnd(*ends, steps, stages, SCHOOL_WHY[school], _sentence(ends, steps, wish), unhit)
+
+
+def _stages(ends: tuple[End, End], steps: Sequence[Step], school: School, sole: str) -> tuple[Stage, ...]:
+    low, high = ends
+    missing = [end.missing for end in ends if end.missing]
+    stood = f"{yd_text(low.club.carry_m)} with {low.club.name}, {yd_text(high.club.carry_m)} with {high.club.name}"
+    wide = [step for step in steps if step.over_m]
+    the_ends = Stage(
+        "ends", "Both ends", not missing, f"{', '.join(missing).capitalize()}." if missing else f"{stood}."
+    )
+    cut = Stage(
+        "cut",
+        "The cut",
+        not missing and not wide,
+        f"{len(wide)} {'step is' if len(wide) == 1 else 'steps are'} too wide." if wide else "No step is too wide.",
+    )
+    chosen = f"Chosen: {sole}." if sole else f"Not chosen yet for {low.club.name}."
+    lofted = f"{low.club.loft_deg:g}°" if low.club.loft_deg is not None else "not stated"
+    sole_stage = Stage("sole", f"Sole of {low.club.name}", bool(sole), chosen)
+    loft = Stage("loft", "Its loft", bool(sole) and not low.missing, f"{lofted}, carries {yd_text(low.club.carry_m)}.")
+    if school is School.SET_WEDGE:
+        return the_ends, cut, sole_stage, loft
+    return sole_stage, loft, the_ends, cut
+
+
+def _sentence(ends: tuple[End, End], steps: Sequence[Step], wish: StepWish) -> str:
+    low, high = ends
+    missing = [end.missing for end in ends if end.missing]
+    if missing:
+        return f"First both ends: {' and '.join(missing)}."
+    between = [step for step in steps if step.upper.carry_m <= high.club.carry_m + 1e-6]
+    wide = [step for step in between if step.over_m]
+    asked = f"steps of {wish.text} yd are wanted"
+    if not wide:
+        return f"{yd_text(low.club.carry_m)} to {yd_text(high.club.carry_m)} yd, and no step is too wide: {asked}."
+    widest = max(wide, key=lambda step: step.step_m)
+    return (
+        f"{yd_text(widest.step_m)} yd between {widest.lower.name} and {widest.upper.name}: {asked}, a tenth more at "
+        "most."
+    )
+
+
+@dataclass(frozen=True)
+class Schools:
+    """How many wedges belong between the ends by each school. each: of a wedge for each yardage; part: where part
+    swings fill what is wide; proposed: by how this player eases off, None while that is not known. useful_m: the
+    smallest step this spread can use."""
+
+    each: int
+    part: int
+    proposed: int | None
+    useful_m: float
+    sentence: str
+
+
+def schools(
+    low: Carried,
+    high: Carried,
+    wish: StepWish,
+    *,
+    eases: str = "",
+    part_swings: int = 0,
+    uses: float | None = None,
+    fewer: bool = False,
+) -> Schools:
+    """How many clubs belong between the most lofted wedge and the set wedge, the two left out.
+
+    eases: how well the player eases off, `well`, `not` or empty while it is not known; part_swings: that were hit.
+    uses: full shots a round in that
+    space, None where nobody said: what comes up less than once in two rounds is no reason for a club. fewer: fewer
+    wedges are wanted, whatever it costs.
+    """
+    space = max(high.carry_m - low.carry_m, 0.0)
+    useful = max(smallest_useful_step((spread_of(low) + spread_of(high)) / 2), wish.least_m)
+    room = max(0, math.floor(space / useful + 1e-9) - 1)
+    wanted = next((n for n in range(MOST_BETWEEN + 1) if wish.closes(space / (n + 1))), MOST_BETWEEN)
+    each = min(wanted, room)
+    # With part swings that repeat, twice the step is filled from above.
+    part = min(each, next(n for n in range(MOST_BETWEEN + 2) if space / (n + 1) <= 2 * wish.most_m + 1e-9))
+    if uses is not None and uses < 0.5:
+        each = part
+    span = f"{yd_text(space)} yd from {low.name} to {high.name}"
+    a_wedge = f"a wedge for each yardage asks for {_count(each)} between"
+    wide = f"with part swings {_count(part)} will do, in steps of {yards(space / (part + 1)):.0f}"
+    why = ""
+    if room < wanted:
+        why = f" Closer than {yards(useful):.0f} yd this spread cannot use."
+    if each == part:
+        words = f"{span}: {_count(each)} between, by either school.{why}"
+        return Schools(each, part, each, useful, words)
+    if fewer:
+        costs = {"well": "part swings repeat", "not": "part swings do not repeat: that is what it costs"}
+        said = f" This player’s {costs[eases]}." if eases in costs else " Hit part swings to know what it costs."
+        return Schools(each, part, part, useful, f"{span}: {a_wedge}; {wide}. Fewer are wanted.{said}{why}")
+    if eases == "well":
+        words = f"{span}: {a_wedge}; {wide}. This player’s part swings repeat: the wide steps may stand."
+        return Schools(each, part, part, useful, words + why)
+    if eases == "not":
+        words = f"{span}: {a_wedge}; {wide}. This player’s part swings do not repeat: a wedge for each yardage."
+        return Schools(each, part, each, useful, words + why)
+    repeat = "Hit part swings to know whether they repeat."
+    if part_swings:
+        repeat = "The part swings so far repeat about as most players’ do: either may be right."
+    words = f"{span}: {a_wedge}; {wide}. {repeat}"
+    return Schools(each, part, None, useful, words + why)
+
+
+def _count(number: int) -> str:
+    return ("no wedge", "one wedge", "two wedges", "three wedges", "four wedges")[number]
+
+
+def swing_of(club: Carried) -> str:
+    """Its stock swing as it is read out, empty for a full one."""
+    return f"{swing_words(club.swing)} swing" if club.swing else ""

@@ -1,0 +1,324 @@
+"""The short end: ends, steps and the cut, flights by loft, part swings in play, claims, and verdicts in wedge words."""
+
+from dataclasses import replace
+
+import numpy as np
+import pytest
+from hemicycle_core.bag import BagEnd, Carried, GapRule, HeadType, coverage, gap_in_work, lay_out_slots, usual_rules
+from hemicycle_core.brief import Job, JobKind, Target
+from hemicycle_core.flight import Launch, fly
+from hemicycle_core.impact import Lie
+from hemicycle_core.judge import Candidate, Case, ChangeKind, Kind, judge_session
+from hemicycle_core.judge.claims import Claim, Wedge, answered
+from hemicycle_core.judge.eased import eases, part_swings
+from hemicycle_core.judge.unhit import play_expected
+from hemicycle_core.judge.weigh import weigh
+from hemicycle_core.protocols import findings
+from hemicycle_core.rack.expected import expect, owned
+from hemicycle_core.rack.lofts import Head
+from hemicycle_core.rack.soles import WedgeHead, nearest_bent
+from hemicycle_core.rack.stock import Made
+from hemicycle_core.shots import Intent, Shot, Strike
+from hemicycle_core.simulation.golfer import Club, Player, Swinging
+from hemicycle_core.units import METRES_PER_INCH, metres, mps, yards
+from hemicycle_core.wedges import (
+    Complaint,
+    Delivery,
+    Looks,
+    School,
+    WedgeUse,
+    delivered,
+    flight_of,
+    kept_for,
+    schools,
+    short_end,
+    windows_at,
+)
+from hemicycle_core.wedges.flight import Hit
+
+STEP = usual_rules(GapRule.EVEN_STEPS).wedge_step  # 10 to 15 yd and a tenth
+PLAYER = Player(speed_mps=36, attack_deg=-4.5, lean_deg=9, misses={}, warm_up=0, tiring=0)
+PITCH = Job("60 yd pitch", JobKind.GREEN, metres(60), width_m=metres(18), depth_m=metres(18))
+
+
+def club(name, carry, loft=None, ball=None, shots=5, **more):
+    kind = HeadType.IRON if name.endswith("i") else HeadType.WEDGE
+    speed = None if ball is None else mps(ball)
+    return Carried(name, kind, metres(carry), metres(carry), loft, metres(3), ball_speed_mps=speed, shots=shots, **more)
+
+
+def swung(loft, n=8, length="full", player=PLAYER, seed=3, **more):
+    """Stock shots of a simulated wedge, with what makes them none for another length."""
+    made = Swinging(player, seed).shots(
+        Club(HeadType.WEDGE, loft, 35.3 * METRES_PER_INCH), n, known=True, length=length
+    )
+    part = {} if length == "full" else {"swing": length, "part": True, "apart": f"{length} swing"}
+    return [Shot({key: value for key, value in row.items() if key != "strike"}, **part, **more) for row in made]
+
+
+ENDS = [club("LW", 84, 58, 72), club("SW", 104, 54, 83), club("PW", 126, 46, 95, of_set=True), club("9i", 138)]
+
+
+def test_the_space_between_the_ends_is_cut_into_equal_steps():
+    layout = lay_out_slots(ENDS[0], ENDS[2], 2, rule=GapRule.EVEN_STEPS, step=STEP)
+    assert [round(yards(slot.target_m)) for slot in layout.slots] == [98, 112] and layout.closes
+
+
+def test_ends_steps_and_the_order_of_work_are_told():
+    found = short_end(ENDS, STEP)
+    assert (found.low.club.name, found.high.club.name) == ("LW", "PW")
+    assert [round(yards(step.step_m)) for step in found.steps] == [20, 22, 12]
+    # A tenth over the wish is still closed; more is not excused.
+    assert [step.over_m > 0 for step in found.steps] == [True, True, False]
+    assert short_end([club("LW", 84), club("PW", 100.4)], STEP).steps[0].over_m == 0
+    assert short_end([club("LW", 84), club("PW", 100.6)], STEP).steps[0].over_m > 0
+    assert round(found.steps[0].ball_step_mps / mps(1)) == 11
+    assert [stage.key for stage in found.stages] == ["sole", "loft", "ends", "cut"]
+    assert found.stages[2].done and not found.stages[0].done
+    down = short_end(ENDS, STEP, school=School.SET_WEDGE, sole="wide")
+    assert [stage.key for stage in down.stages] == ["ends", "cut", "sole", "loft"] and down.why != found.why
+    thin = short_end([replace(ENDS[0], shots=1), *ENDS[1:]], STEP, unknown=["GW"])
+    assert "hit LW 2 more times at the most you would hit it on the course" in thin.sentence
+    assert thin.unhit == ("GW",)
+
+
+def test_a_wedge_kept_for_one_shot_is_no_crowding_and_no_step():
+    uses = {WedgeUse.SAND: 1.5, WedgeUse.LOB: 0.5}
+    assert kept_for(uses) == "sand" and kept_for({**uses, WedgeUse.FULL: 0.5}) == "" and kept_for({}) == ""
+    sand = club("60", 82, 60, kept_for="sand")
+    found = short_end([sand, *ENDS], STEP)
+    assert found.low.club.name == "LW" and "kept for sand" in found.steps[0].sentence
+    rules = usual_rules(GapRule.EVEN_STEPS)
+    assert not coverage([sand, *ENDS], rules).gaps[0].crowded
+    assert coverage([replace(sand, kept_for=""), *ENDS], rules).gaps[0].crowded
+
+
+def test_one_end_of_the_bag_is_worked_at_a_time():
+    covered = coverage([*ENDS, club("7i", 190)], usual_rules(GapRule.EVEN_STEPS))
+    assert gap_in_work(covered).lower.name == "9i"
+    assert gap_in_work(covered, end=BagEnd.SHORT).lower.name == "SW"
+    assert gap_in_work(covered, end=BagEnd.LONG).lower.name == "9i"
+
+
+def test_how_many_wedges_belong_depends_on_how_the_player_eases_off():
+    each, well, fewer = (schools(ENDS[0], ENDS[2], STEP, **more) for more in (
+        {"eases": "not", "part_swings": 4}, {"eases": "well", "part_swings": 4}, {"fewer": True},
+    ))  # fmt: skip
+    assert (each.each, each.part) == (2, 1)
+    assert (each.proposed, well.proposed, fewer.proposed) == (2, 1, 1)
+    assert schools(ENDS[0], ENDS[2], STEP).proposed is None
+    wide = [replace(ENDS[i], spread_m=metres(12)) for i in (0, 2)]
+    assert schools(*wide, STEP, eases="not").each == 1  # closer than this spread can use
+
+
+def test_a_published_set_wedge_lies_in_its_window_and_a_player_moves_it():
+    windows = windows_at(46, mps(102))
+    assert windows["launch_deg"].low < 24.2 < windows["launch_deg"].high
+    assert windows["spin_rpm"].low < 9304 < windows["spin_rpm"].high
+    lofted = windows_at(58, mps(82))
+    assert lofted["launch_deg"].middle > windows["launch_deg"].middle + 5
+    flips = [Hit(50, mps(80), 34.0, 8400), Hit(54, mps(74), 37.5, 8300)]
+    moved = windows_at(58, mps(68), others=flips)["launch_deg"]
+    alone = windows_at(58, mps(68))["launch_deg"]
+    assert moved.middle > alone.middle + 2 and moved.high - moved.low < alone.high - alone.low
+
+
+def test_a_high_launch_with_little_spin_is_named_for_what_speaks_for_it():
+    windows = windows_at(54, mps(85))
+    means = {"launch_deg": windows["launch_deg"].high + 2, "spin_rpm": windows["spin_rpm"].low - 800}
+    found = flight_of(means, windows, Looks(high=4, called=6, age_rounds=120), 6)
+    assert found.high_little and found.causes[0].what.startswith("the contact is high")
+    assert [bool(cause.why) for cause in found.causes] == [True, True, False, False, False]
+    dug = Looks(soft=True, bounce_deg=5, delivery=Delivery.STEEP)
+    assert "digs" in flight_of(means, windows, dug, 6).causes[0].what
+    sits = Looks(firm=True, bounce_deg=14, delivery=Delivery.SHALLOW)
+    assert "sits up" in flight_of(means, windows, sits, 6).causes[0].what
+    on_mat = flight_of(means, windows, Looks(lies=frozenset({Lie.MAT})), 6).causes
+    assert all(cause.test for cause in on_mat) and "mat" in on_mat[-1].test
+    assert flight_of(means, windows, Looks(), 2).causes == ()
+    low = {"launch_deg": windows["launch_deg"].low - 1, "spin_rpm": windows["spin_rpm"].high + 100}
+    assert "easier to control" in flight_of(low, windows, Looks(), 6).sentence
+
+
+def test_delivery_is_measured_else_called_and_says_which():
+    assert delivered([]).kind is None
+    called = delivered([-7.0] * 3, Delivery.STEEP)
+    assert (called.kind, called.measured) == (Delivery.STEEP, False) and "called from the divots" in called.sentence
+    measured = delivered([-2.0] * 6, Delivery.STEEP)
+    assert (measured.kind, measured.measured) == (Delivery.SHALLOW, True)
+    assert "2° down over 6 wedge shots, measured. The divots said steep." in measured.sentence
+
+
+# Part swings
+
+
+def build(letter, loft, hit, **more):
+    return Candidate(letter, letter, HeadType.WEDGE, hit, loft_deg=loft, length_m=35.3 * METRES_PER_INCH, **more)
+
+
+def test_a_wedge_does_a_pitch_with_a_part_swing_and_better_where_that_swing_repeats():
+    hit = swung(56, 10)
+    (full,) = weigh([build("A", 56, hit)], [PITCH]).played["A"]
+    assert full.success > 0.5 and yards(full.eased_m) == pytest.approx(58, abs=3)
+    good, bad = (swung(56, 6, "half", replace(PLAYER, eases_off=how), seed=5) for how in (0.4, 2.5))
+    easy, hard = (weigh([build("A", 56, [*hit, *half])], [PITCH]).played["A"][0] for half in (good, bad))
+    assert easy.success > hard.success
+    assert weigh([build("A", 56, hit)], [replace(PITCH, lie=Lie.SAND, distance_m=metres(15))])  # and is not refused
+    assert not replace(PITCH, lie=Lie.SAND, distance_m=metres(15)).played_out
+
+
+def test_a_job_near_the_stock_carry_is_done_with_it_and_one_beyond_it_not_at_all():
+    hit = swung(56, 10)
+    carry = float(np.mean([shot.values["carry_m"] for shot in hit]))
+    near, beyond = (replace(PITCH, distance_m=each) for each in (carry, carry * 1.6))
+    played = weigh([build("A", 56, hit)], [near, beyond]).played["A"]
+    assert played[0].eased_m is None and played[0].success > 0.3
+    assert played[1].success == 0
+
+
+STOCK_SPREAD = float(np.std([shot.values["carry_m"] for shot in swung(54, 200)]) / metres(95))
+
+
+def test_how_well_a_player_eases_off_is_told_from_several_swings_and_never_from_one():
+    def clubs(how, lengths):
+        steady = replace(PLAYER, eases_off=how)
+        swings = [swing for i, each in enumerate(lengths) for swing in part_swings(swung(54, 8, each, steady, seed=i))]
+        return eases([(metres(95), STOCK_SPREAD, swings)])
+
+    lengths = ("half", "three_quarter", "9:00", "7:30", "10:30")
+    assert (clubs(0.3, lengths).rank, clubs(4.0, lengths).rank) == ("well", "not")
+    assert clubs(4.0, lengths[:1]).rank == ""
+
+
+def test_a_short_shot_never_enters_the_full_carry():
+    hit = swung(54, 5)
+    both = [*hit, *swung(54, 4, "half")]
+    assert (
+        judge_session([wedge_case("A", both)]).verdicts[0].why == judge_session([wedge_case("A", hit)]).verdicts[0].why
+    )
+    assert [each.swing for each in part_swings(both)] == ["half"] and part_swings(hit) == []
+
+
+def test_a_wedge_that_was_not_hit_is_expected_from_the_others_and_a_specialist_one_shorter_than_a_set_one():
+    heads = [(HeadType.IRON, 41, 36.0), (HeadType.IRON, 46, 35.75), (HeadType.WEDGE, 56, 35.3)]
+    known = []
+    for i, (kind, loft, inches) in enumerate(heads):
+        made = Swinging(PLAYER, i).shots(Club(kind, loft, inches * METRES_PER_INCH), 8, known=True)
+        hit = [Shot({key: value for key, value in row.items() if key != "strike"}) for row in made]
+        known.append(owned(Head(f"{loft}", kind, loft, inches * METRES_PER_INCH), hit, typed_sd_m=4))
+    of_set, special = expect([each for each in known if each]).of(
+        [Head("set", HeadType.IRON, 50, 0.9), Head("special", HeadType.WEDGE, 50, 0.9)]
+    )
+    assert 2 < yards(of_set.carry_m - special.carry_m) < 12
+    true = Swinging(PLAYER, 9).swing(Club(HeadType.WEDGE, 50, 0.9, face_speed=0.985), 200, known=True)
+    assert special.carry_m == pytest.approx(true.readings["carry_m"].mean(), abs=metres(6))
+    pooled = weigh([build("A", 56, swung(56, 8))], [PITCH]).pooled
+    assert play_expected("special", special, pooled, [PITCH])[0].success > 0.4
+
+
+# What bothers the player
+
+
+def wedge(name, hit, **more):
+    return Wedge(name, 54.0, hit, **more)
+
+
+def test_a_complaint_is_answered_by_a_measurement_beside_a_fresh_one():
+    fresh = wedge("B", swung(54, 8), fresh=True)
+    worn = [replace(shot, values={**shot.values, "spin_rpm": shot.values["spin_rpm"] * 0.55}) for shot in swung(54, 8)]
+    said = answered(wedge("54", worn), Complaint.RUNS_OUT, [fresh], STEP)
+    assert (
+        said.claim is Claim.TRUE and said.by > 1 and f"it stops {yards(said.by):.0f} yd later than B" in said.sentence
+    )
+    same = answered(wedge("54", swung(54, 8, seed=4)), Complaint.RUNS_OUT, [fresh], STEP)
+    assert same.claim is Claim.NOT_SO
+    alone = answered(wedge("54", worn), Complaint.WORN, [], STEP)
+    assert alone.claim is Claim.OPEN and "hit a fresh one of 54° beside it" in alone.sentence
+    gone = answered(wedge("54", worn), Complaint.WORN, [fresh], STEP)
+    assert gone.claim is Claim.TRUE and gone.by < -1000
+    fat = [replace(shot, strike=Strike.FAT) if i < 4 else shot for i, shot in enumerate(swung(54, 8))]
+    assert answered(wedge("54", fat), Complaint.DIGS, [fresh], STEP).claim is Claim.TRUE
+    gap = wedge("54", worn, club=club("54", 100)), [wedge("PW", worn, club=club("PW", 126))]
+    assert answered(gap[0], Complaint.GAP, gap[1], STEP).claim is Claim.TRUE
+
+
+# Verdicts
+
+
+def wedge_case(letter, hit, low=None, **more):
+    carry = float(np.mean([shot.values["carry_m"] for shot in hit if shot.kept]))
+    low = carry - metres(3.5) if low is None else low
+    targets = [Target("carry_m", low, low + metres(7), "The step.")]
+    candidate = {key: more.pop(key) for key in ("bend_up_deg", "bend_down_deg", "flies_high") if key in more}
+    return Case(build(letter, 54, hit, **candidate), targets, **more)
+
+
+def test_verdicts_of_wedges_are_in_words_of_their_own():
+    hit = swung(54, 9)
+    carry = float(np.mean([shot.values["carry_m"] for shot in hit]))
+
+    def said(**more):
+        return judge_session([wedge_case("A", hit, **more)]).verdicts[0]
+
+    assert (said().kind, said().headline) == (Kind.FILLS, "Fills its step")
+    away = said(low=carry - metres(9), bend_up_deg=2.0, bend_down_deg=2.0)
+    assert away.kind is Kind.ONE_TURN and away.turn.change.kind is ChangeKind.BEND
+    assert away.headline in ("A degree weaker away", "Two degrees weaker away")
+    assert "more bounce. Bend it and test it as a new build." in away.change
+    assert said(low=carry - metres(9)).kind is not Kind.ONE_TURN  # what may not be bent is not told to be
+    near = said(low=carry + metres(6), upper=Carried("PW", HeadType.WEDGE, carry + metres(3), carry + metres(3)))
+    assert near.headline == "Too near its neighbour: PW"
+    assert said(flies_high="Powder the face.").kind is Kind.TOO_HIGH
+    assert said(sole_open=True).kind is Kind.SOLE_FIRST
+
+
+def test_a_wedge_that_takes_the_place_of_an_own_one_is_held_against_it_and_kept_within_noise():
+    job = replace(PITCH, name="Full", distance_m=metres(87), depth_m=metres(20), width_m=metres(20))
+    own = build("", 54, swung(54, 8, seed=8), own=True)
+    own = replace(own, name="54 old")
+    found = judge_session([wedge_case("A", swung(54, 8), replaces="54 old")], jobs=[job], own=[own])
+    assert found.verdicts[0].headline == "Keep the 54 old: within noise"
+
+
+# Tests of the player
+
+
+def test_a_yardage_by_name_says_what_was_asked_and_what_came():
+    asked = [
+        Shot({"carry_m": metres(75 + off), "launch_deg": 33.0, "spin_rpm": 7000.0}, intent=Intent.YARDAGE,
+             protocol="yardage", asked_m=metres(75), swing="half")
+        for off in (2, 4, 6)
+    ]  # fmt: skip
+    (found,) = [each for each in findings([*swung(54, 5), *asked]) if each.protocol == "yardage"]
+    assert round(yards(found.by["off_m"])) == 4 and found.as_asked is False
+    assert found.sentence.startswith("Asked 75: carries 79, 4 long, spreads 2 yd;")
+
+
+def test_a_three_quarter_swing_that_goes_as_far_is_found():
+    stock = [Shot({"carry_m": metres(100 + off), "ball_speed_mps": 37.0}) for off in (-5, 0, 5)]
+    part = [
+        Shot({"carry_m": metres(99 + off), "ball_speed_mps": 36.5}, swing="three_quarter", part=True, apart="x")
+        for off in (-1, 0, 1)
+    ]
+    found = [each for each in findings([*stock, *part]) if each.swing]
+    assert found[0].sentence.endswith(
+        "It goes as far at three-quarter. And it repeats better: it could be the stock swing."
+    )
+
+
+def test_a_sole_in_a_loft_it_is_not_made_in_is_the_nearest_one_bent():
+    def head(key, loft, sole="wide", had=True, made=Made.FORGED):
+        return WedgeHead(key, f"H{loft}", sole, loft, 12.0, made, had)
+
+    found = nearest_bent([head(1, 54), head(2, 58), head(3, 56, had=False), head(4, 56, "narrow")], "wide", 56)
+    assert (found.head.key, found.bend_deg, found.bounce_deg) == (1, 2.0, 14.0)
+    assert "bent 2° weaker, 14° of bounce, about 6 yd shorter" in found.sentence
+    assert nearest_bent([head(1, 54, made=Made.CAST)], "wide", 56) is None  # a cast head bears one degree
+    assert nearest_bent([head(1, 56)], "wide", 56).bend_deg == 0
+
+
+def test_published_short_irons_and_wedges_still_carry_as_published():
+    rows = [(115, 18.1, 7998, 160), (109, 20.4, 8647, 148), (102, 24.2, 9304, 136)]
+    speed, launch, spin, carry = np.array(rows, dtype=float).T
+    flown = yards(fly(Launch(speed * mps(1), launch, spin)).carry_m)
+    assert np.abs(flown / carry - 1).mean() < 0.015

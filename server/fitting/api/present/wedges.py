@@ -1,0 +1,162 @@
+"""The short end as it is shown."""
+
+from __future__ import annotations
+
+from hemicycle_core.heads import HeadType
+from hemicycle_core.judge.claims import Claimed
+from hemicycle_core.judge.eased import Eases
+from hemicycle_core.rack.eligible import goes_into, why_not
+from hemicycle_core.rack.soles import WedgeHead, nearest_bent
+from hemicycle_core.rack.stock import Made, check_loft
+from hemicycle_core.runs import swing_words
+from hemicycle_core.units import yards, yd_text
+from hemicycle_core.wedges import End, School, Step
+from hemicycle_core.wedges.flight import SOURCE
+from rack.models import Shaft
+
+from ...domain.bag import name_of
+from ...domain.rows import SessionRows
+from ...domain.session import JudgedSession
+from ...domain.wedges import CutPlace
+from ..schemas.wedges import (
+    ClaimOut,
+    EndOut,
+    PlaceOut,
+    SchoolsOut,
+    ShortEndOut,
+    SoleOut,
+    StepOut,
+    WedgeFlightOut,
+)
+
+APART_YD = 2  # a step that comes out this much otherwise at one swing is said
+
+
+def present_short_end(judged: JudgedSession) -> ShortEndOut | None:
+    wedges = judged.wedges
+    found = wedges.short_end
+    if found is None:
+        return None
+    ids = {name_of(build): build.pk for build in judged.rows.in_bag}
+    schools = wedges.schools
+    return ShortEndOut(
+        low=_end(found.low, ids),
+        high=_end(found.high, ids),
+        steps=[_step(judged, step, ids) for step in found.steps],
+        stages=list(found.stages),
+        school=School(judged.rows.session.school),
+        why=found.why,
+        sentence=found.sentence,
+        unhit=list(found.unhit),
+        schools=None if schools is None else SchoolsOut(schools.each, schools.part, schools.proposed, schools.sentence),
+        places=[_place(place) for place in wedges.cut],
+        recheck=wedges.recheck,
+    )
+
+
+def _end(end: End | None, ids: dict[str, int]) -> EndOut | None:
+    if end is None:
+        return None
+    swing = swing_words(end.club.swing) if end.club.swing else ""
+    return EndOut(ids[end.club.name], end.club.carry_m, end.club.shots, swing, end.missing)
+
+
+def _step(judged: JudgedSession, step: Step, ids: dict[str, int]) -> StepOut:
+    alike = judged.wedges.alike(step.lower.name, step.upper.name)
+    words = step.sentence
+    if alike is not None and abs(round(yards(alike.step_m)) - round(yards(step.step_m))) >= APART_YD:
+        words += f" Had the two been swung alike: {yd_text(alike.step_m)}, give or take "
+        words += f"{max(1, round(yards(alike.half_width_m)))}."
+    return StepOut(
+        lower=ids[step.lower.name],
+        upper=ids[step.upper.name],
+        step_m=step.step_m,
+        ball_step_mps=step.ball_step_mps,
+        over_m=step.over_m,
+        few=step.few,
+        sentence=words,
+        alike_m=None if alike is None else alike.step_m,
+        alike_half_m=None if alike is None else alike.half_width_m,
+    )
+
+
+def _place(place: CutPlace) -> PlaceOut:
+    bend = place.bend
+    return PlaceOut(
+        target_m=place.slot.target_m,
+        low_m=place.slot.low_m,
+        high_m=place.slot.high_m,
+        build=place.build.pk if place.build else None,
+        off_m=place.off_m,
+        bend_deg=bend.change.amount if bend else None,
+        bend_carry_m=bend.after["carry_m"] if bend else None,
+        bend_error_m=bend.error["carry_m"] if bend else None,
+        bounce_deg=bend.bounce_deg if bend else None,
+        caution=(bend.change.effect.caution or "") if bend else "",
+        sentence=place.sentence,
+    )
+
+
+def present_flights(judged: JudgedSession) -> list[WedgeFlightOut]:
+    """Each wedge that was hit full and whose loft is known, the player's own first."""
+    made = []
+    for build in judged.wedges.builds if judged.wedges.worked_at else []:
+        found = judged.wedges.flight(build)
+        if found is None:
+            continue
+        made.append(
+            WedgeFlightOut(
+                build=build.pk,
+                windows=list(found.windows.values()),
+                means=dict(found.means),
+                where=dict(found.where),
+                high_little=found.high_little,
+                sentence=found.sentence,
+                causes=list(found.causes),
+                source=SOURCE,
+            )
+        )
+    return made
+
+
+def present_claims(claims: list[Claimed]) -> list[ClaimOut]:
+    return [ClaimOut(each.club, each.complaint, each.claim, each.sentence) for each in claims]
+
+
+def eases_words(eases: Eases) -> str:
+    """How well the player eases off, in a sentence; empty before a part swing was hit."""
+    if not eases.n:
+        return ""
+    swings = "1 part swing" if eases.n == 1 else f"{eases.n} part swings"
+    if eases.rank == "well":
+        return f"Eases off well: {swings} repeat better than usual."
+    if eases.rank == "not":
+        return f"Does not ease off well: {swings} spread wider than usual."
+    return f"Eases off about as most do, from {swings}."
+
+
+def present_sole(rows: SessionRows, sole: str, loft_deg: float) -> SoleOut:
+    """rows: of the session whose player is to have it."""
+    check_loft(HeadType.WEDGE, loft_deg)
+    heads = [
+        WedgeHead(
+            head.pk,
+            f"{head.model} {head.label}",
+            head.sole,
+            head.loft_deg,
+            head.bounce_deg,
+            Made(head.made),
+            not why_not(head.for_core, left_handed=rows.left_handed),
+        )
+        for head in rows.heads
+        if head.head_type == HeadType.WEDGE
+    ]
+    found = nearest_bent(heads, sole, loft_deg)
+    if found is None:
+        hand = " left-handed" if rows.left_handed else ""
+        words = f"No {sole} sole can be had{hand} within two degrees of {loft_deg:g}°. Another sole, or order it."
+        return SoleOut(None, None, 0.0, words)
+    chosen = next(head for head in rows.heads if head.pk == found.head.key)
+    shafts = Shaft.objects.of(rows.session.shop_id).filter(retired_at=None)
+    fits = next((each for each in shafts if goes_into(each.fits, each.tip_in, chosen.for_core)), None)
+    return SoleOut(found.head.key, None if fits is None else fits.pk, found.bend_deg, found.sentence)

@@ -1,0 +1,116 @@
+"""The short end as it is shown: its ends, steps, places of the cut, flights and claims."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from hemicycle_core.judge.claims import Claim
+from hemicycle_core.wedges import Complaint, School, Stage
+from hemicycle_core.wedges.flight import Cause, Window
+
+
+@dataclass
+class EndOut:
+    """One end: the build, its carry in metres, over how many kept shots, by which swing where it is not the full one,
+    and what is still to be hit for it; empty where it stands."""
+
+    build: int
+    carry_m: float
+    shots: int
+    swing: str
+    missing: str
+
+
+@dataclass
+class StepOut:
+    """See hemicycle_core.wedges.Step. alike_m: the step had they been swung alike, with alike_half_m, half of its 90%
+    interval; None where either was not hit."""
+
+    lower: int
+    upper: int
+    step_m: float
+    ball_step_mps: float | None
+    over_m: float
+    few: bool
+    sentence: str
+    alike_m: float | None
+    alike_half_m: float | None
+
+
+@dataclass
+class PlaceOut:
+    """A place of the cut. build: the own wedge nearest to it; off_m: how far that lies off; bend_deg, with the carry
+    and bounce that are predicted: what would bring it there."""
+
+    target_m: float
+    low_m: float
+    high_m: float
+    build: int | None
+    off_m: float
+    bend_deg: float | None
+    bend_carry_m: float | None
+    bend_error_m: float | None
+    bounce_deg: float | None
+    caution: str
+    sentence: str
+
+
+@dataclass
+class SchoolsOut:
+    """How many wedges belong between the ends: for a wedge for each yardage, with part swings, and as proposed."""
+
+    each: int
+    part: int
+    proposed: int | None
+    sentence: str
+
+
+@dataclass
+class ShortEndOut:
+    """why: of the order of work. unhit: wedges never hit, by name."""
+
+    low: EndOut | None
+    high: EndOut | None
+    steps: list[StepOut]
+    stages: list[Stage]
+    school: School
+    why: str
+    sentence: str
+    unhit: list[str]
+    schools: SchoolsOut | None
+    places: list[PlaceOut]
+    recheck: str
+
+
+@dataclass
+class WedgeFlightOut:
+    """A wedge's full shots beside the window of its loft and ball speed. where: by quantity -1 under, 0 inside, 1
+    over."""
+
+    build: int
+    windows: list[Window]
+    means: dict[str, float]
+    where: dict[str, int]
+    high_little: bool
+    sentence: str
+    causes: list[Cause]
+    source: str
+
+
+@dataclass
+class ClaimOut:
+    club: str
+    complaint: Complaint
+    claim: Claim
+    sentence: str
+
+
+@dataclass
+class SoleOut:
+    """The head of the rack that gives a sole in a loft; None where none does. shaft: one that goes into it; bend_deg:
+    weaker positive, 0 as it is made."""
+
+    head: int | None
+    shaft: int | None
+    bend_deg: float
+    sentence: str

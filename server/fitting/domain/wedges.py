@@ -1,0 +1,435 @@
+"""The short end of a session: what the core makes of its wedges, each figure worked out once."""
+
+from __future__ import annotations
+
+from collections.abc import Iterable, Sequence
+from dataclasses import dataclass
+from functools import cached_property
+from typing import TYPE_CHECKING
+
+import numpy as np
+from hemicycle_core.bag import BagEnd, Carried, Slot, SlotLayout, coverage, lay_out_slots, nearest_slot
+from hemicycle_core.bag.gaps import CROWDED_M
+from hemicycle_core.bag.slots import lay_out_below
+from hemicycle_core.brief import Job, Miss, Target, Wish, propose, uses_between
+from hemicycle_core.brief.targets import propose_named
+from hemicycle_core.brief.wishes import named_target
+from hemicycle_core.flight import Firmness
+from hemicycle_core.heads import HeadType
+from hemicycle_core.impact import Lie
+from hemicycle_core.judge import Change, ChangeKind, HitClub, Prediction, predict
+from hemicycle_core.judge.claims import Claimed, Wedge, answered
+from hemicycle_core.rack.stock import MOST_BEND_DEG, Made, Wear
+from hemicycle_core.samples.alike import AlikeStep, step_at_one_swing
+from hemicycle_core.shots import Strike
+from hemicycle_core.units import yards, yd_text
+from hemicycle_core.wedges import (
+    Complaint,
+    Delivered,
+    Delivery,
+    Looks,
+    School,
+    Schools,
+    ShortEnd,
+    WedgeFlight,
+    WedgeWish,
+    delivered,
+    flight_of,
+    schools,
+    short_end,
+    windows_at,
+)
+from hemicycle_core.wedges.flight import Hit
+from hemicycle_core.wedges.short_end import set_wedge_of, wedges_of
+
+from ..models import Build, FittingSession
+from .bag import name_of
+
+if TYPE_CHECKING:
+    from .session import JudgedSession
+
+BENDS_DEG = (1.0, -1.0, 2.0, -2.0)
+FRESH_ROUNDS = 10
+HIT_FULL = ("ball_speed_mps", "launch_deg", "spin_rpm", "peak_m", "landing_deg")
+
+
+@dataclass(frozen=True)
+class CutPlace:
+    """A place of the cut between the ends: its slot, the own wedge nearest to it, None where none is within reach,
+    how far that lies off, and the bend that would bring it there, None without one."""
+
+    slot: Slot
+    build: Build | None
+    off_m: float
+    bend: Prediction | None
+    sentence: str
+
+
+@dataclass(frozen=True)
+class OwnPlace:
+    """A place of its own that a wedge is judged for: its one slot, and the clubs on both sides; lower None under the
+    most lofted one."""
+
+    layout: SlotLayout
+    lower: Carried | None
+    upper: Carried
+
+    def targets(self, jobs: Sequence[Job], miss: Miss) -> list[Target]:
+        slot = self.layout.slots[0]
+        if self.lower is not None:
+            return propose(self.layout, slot, self.lower, self.upper, jobs, miss=miss)
+        return propose_named(named_target(self.layout), slot, None, self.upper, jobs, miss=miss)
+
+
+class SessionWedges:
+    """The wedges of one session."""
+
+    def __init__(self, judged: JudgedSession) -> None:
+        self.judged, self.rows, self.bag = judged, judged.rows, judged.bag
+
+    @cached_property
+    def builds(self) -> list[Build]:
+        """Every wedge that is there, the player's own first."""
+        return [build for build in (*self.rows.own, *self.rows.candidates) if build.head_type == HeadType.WEDGE]
+
+    @property
+    def worked_at(self) -> bool:
+        return self.rows.session.end != BagEnd.LONG and any(build.is_own for build in self.builds)
+
+    @cached_property
+    def delivered(self) -> Delivered:
+        called = Delivery(self.rows.session.delivery) if self.rows.session.delivery else None
+        attacks = [
+            attack
+            for build in self.builds
+            for shot in self.rows.shots_of(build)
+            if shot.kept and (attack := shot.get("attack_deg")) is not None
+        ]
+        return delivered(attacks, called)
+
+    @cached_property
+    def short_end(self) -> ShortEnd | None:
+        if not self.worked_at:
+            return None
+        known = {club.name for club in self.bag.clubs}
+        unknown = [
+            build.name for build in self.rows.in_favour if build.head_type == HeadType.WEDGE and build.name not in known
+        ]
+        return short_end(
+            self.bag.clubs,
+            self.bag.rules.wedge_step,
+            school=School(self.rows.session.school),
+            sole=self.rows.session.sole,
+            unknown=unknown,
+        )
+
+    @property
+    def ends(self) -> tuple[Carried, Carried] | None:
+        """Both ends, where they are two clubs."""
+        found = self.short_end
+        if found is None or found.low is None or found.high is None:
+            return None
+        low, high = found.low.club, found.high.club
+        return (low, high) if high.carry_m > low.carry_m and low.name != high.name else None
+
+    @cached_property
+    def schools(self) -> Schools | None:
+        if self.ends is None:
+            return None
+        low, high = self.ends
+        uses = uses_between(low.carry_m, high.carry_m, self.rows.core_jobs) if self.rows.jobs else None
+        fewer = WedgeWish.FEWER in self.rows.session.wedge_wishes
+        eases = self.judged.judgement.weighed.eases
+        return schools(
+            low,
+            high,
+            self.bag.rules.wedge_step,
+            eases=eases.rank,
+            part_swings=eases.n,
+            uses=uses,
+            fewer=fewer,
+        )
+
+    @cached_property
+    def layout(self) -> SlotLayout | None:
+        """The cut between the ends by as many wedges as were chosen; None without both ends."""
+        if self.rows.session.end != BagEnd.SHORT or self.ends is None:
+            return None
+        low, high = self.ends
+        rule, step = self.bag.rules.of(high)
+        return lay_out_slots(low, high, self.rows.session.clubs_to_place, rule=rule, step=step)
+
+    def alike(self, lower: str, upper: str) -> AlikeStep | None:
+        """The step between two clubs of the bag had they been swung alike; None where either was not hit."""
+        centres = self.judged.judgement.weighed.centres
+        found = [centres.get(f"own {name}") for name in (lower, upper)]
+        return None if None in found else step_at_one_swing(*found)  # type: ignore[arg-type]
+
+    def between(self) -> list[Build]:
+        """The own wedges between the ends, shortest first; those kept for one shot are not stepped."""
+        if self.ends is None:
+            return []
+        low, high = self.ends
+        mine = {build.name: build for build in self.rows.in_bag if build.head_type == HeadType.WEDGE}
+        inside = [club for club in self.bag.clubs if low.carry_m < club.carry_m < high.carry_m and not club.kept_for]
+        by_name = {name_of(build): build for build in mine.values()}
+        return [by_name[club.name] for club in sorted(inside, key=lambda c: c.carry_m) if club.name in by_name]
+
+    def replaces(self, build: Build) -> str:
+        """The own wedge whose place a wedge of the stand would take: the one it was made of, else one that carries the
+        same, else the one that stands in its place of the cut; empty where it is one more."""
+        if build.head_type != HeadType.WEDGE or self.rows.session.end == BagEnd.LONG:
+            return ""
+        parent = next((each for each in self.rows.in_bag if each.pk == build.turned_from_id and each.is_own), None)
+        if parent is not None:
+            return name_of(parent)
+        carry = self.bag.mean(build, "carry_m")
+        if carry is None:
+            return ""
+        top = set_wedge_of(self.bag.clubs)
+        near = [
+            (abs(club.carry_m - carry.mean), club.name)
+            for club in wedges_of(self.bag.clubs)
+            if not club.kept_for and club is not top
+        ]
+        off, name = min(near, default=(np.inf, ""))
+        if off < CROWDED_M:
+            return name
+        if self.layout is None:
+            return ""
+        mine = nearest_slot(self.layout.slots, carry.mean)
+        there = next((place.build for place in self.cut if place.slot.index == mine.index), None)
+        return "" if there is None else name_of(there)
+
+    def sole_open(self, build: Build) -> bool:
+        """Whether a wedge of the stand is to be the most lofted one, while soles differ and none is chosen."""
+        if self.rows.session.sole or build.head_type != HeadType.WEDGE or self.short_end is None:
+            return False
+        low = self.short_end.low
+        lofted = [each for each in self.rows.candidates if self._is_lofted(each, low.club if low else None)]
+        soles = {each.sole or (each.head.sole if each.head else "") for each in lofted} - {""}
+        return build in lofted and len(soles) > 1
+
+    def _is_lofted(self, build: Build, low: Carried | None) -> bool:
+        if build.head_type != HeadType.WEDGE or build.loft_deg is None or low is None or low.loft_deg is None:
+            return False
+        return build.loft_deg >= low.loft_deg - 1.5
+
+    def own_place(self, build: Build) -> OwnPlace | None:
+        """Where a wedge of the stand is judged that does not belong into the space in work: under the most lofted one,
+        or, while the whole bag is worked at, between the wedges it would lie between. None of any other build."""
+        carry, session = self.bag.mean(build, "carry_m"), self.rows.session
+        if build.head_type != HeadType.WEDGE or session.end == BagEnd.LONG or carry is None:
+            return None
+        if self.bag.wish is not Wish.GAP or self.bag.named is not None or self.short_end is None:
+            return None
+        low, replaces = self.short_end.low, self.replaces(build)
+        if low is not None and carry.mean < low.club.carry_m - CROWDED_M:
+            return OwnPlace(lay_out_below(low.club, self.bag.rules.wedge_step), None, low.club)
+        in_work = self.bag.gap
+        if session.end != BagEnd.WHOLE or (in_work is not None and BagEnd.SHORT.holds(in_work)):
+            return None
+        covered = coverage([club for club in self.bag.clubs if club.name != replaces], self.bag.rules)
+        mine = [gap for gap in covered.gaps if BagEnd.SHORT.holds(gap) and gap.upper.carry_m > carry.mean]
+        gap = next((gap for gap in mine if gap.lower.carry_m <= carry.mean), None)
+        if gap is None:
+            return None
+        return OwnPlace(lay_out_slots(gap.lower, gap.upper, 1, rule=gap.rule, step=gap.step), gap.lower, gap.upper)
+
+    @cached_property
+    def cut(self) -> list[CutPlace]:
+        """What each place of the cut asks of the wedges that are there."""
+        layout = self.layout
+        if layout is None:
+            return []
+        free = {build.pk: build for build in self.between()}
+        places = []
+        for slot in layout.slots:
+            carries = {pk: club.carry_m for pk, build in free.items() if (club := self.bag.carried(build)) is not None}
+            reach = (layout.slots[0].target_m - self.ends[0].carry_m) / 2 if self.ends else 0.0
+            pk = min(carries, key=lambda each: abs(carries[each] - slot.target_m), default=None)
+            if pk is None or abs(carries[pk] - slot.target_m) > reach:
+                words = f"Carry {yd_text(slot.target_m)}: nothing of the bag is near it."
+                places.append(CutPlace(slot, None, 0.0, None, words))
+                continue
+            build = free.pop(pk)
+            places.append(self._place(slot, build, carries[pk] - slot.target_m))
+        return places
+
+    def _place(self, slot: Slot, build: Build, off_m: float) -> CutPlace:
+        name = name_of(build)
+        if abs(off_m) <= (slot.high_m - slot.low_m) / 2:
+            return CutPlace(slot, build, off_m, None, f"Carry {yd_text(slot.target_m)}: the {name} is there.")
+        way = f"{max(1, round(yards(abs(off_m))))} {'long' if off_m > 0 else 'short'}"
+        bend = self.bend_to(build, -off_m)
+        if bend is None:
+            down, up = self.bend_room(build)
+            if self.rows.shots_of(build) and (up or down):
+                words = f"Carry {yd_text(slot.target_m)}: the {name} is {way}; no bend of 2° brings it in."
+            else:
+                words = f"Carry {yd_text(slot.target_m)}: the {name} is {way}."
+            return CutPlace(slot, build, off_m, None, words)
+        words = (
+            f"Carry {yd_text(slot.target_m)}: the {name} is {way}; {bend.change.words} should carry "
+            f"{yd_text(bend.after['carry_m'])}, give or take {max(1, round(yards(1.64 * bend.error['carry_m'])))}."
+        )
+        return CutPlace(slot, build, off_m, bend, words)
+
+    def bend_room(self, build: Build) -> tuple[float, float]:
+        """How far a build may still be bent stronger and weaker, degrees; nought for what is not bent."""
+        if build.head_type != HeadType.WEDGE:
+            return 0.0, 0.0
+        club = build.made_club
+        most = MOST_BEND_DEG[Made(club.made)]
+        return max(most + club.bent_deg, 0.0), max(most - club.bent_deg, 0.0)
+
+    def bends(self, build: Build) -> list[Prediction]:
+        """What each bend it still bears would do, from its own kept shots."""
+        down, up = self.bend_room(build)
+        shots = self.rows.shots_of(build)
+        changes = [Change(ChangeKind.BEND, by) for by in BENDS_DEG if -down <= by <= up]
+        hit = HitClub(loft_deg=build.loft_deg, head_type=HeadType.WEDGE, left_handed=self.rows.left_handed)
+        return predict(shots, changes, air=self.rows.air_of(build), anchored=self.bag.anchored, club=hit)
+
+    def bend_to(self, build: Build, by_m: float) -> Prediction | None:
+        """The bend that brings a carry nearest to one that lies by_m further; None where none brings it nearer."""
+        found = [each for each in self.bends(build) if each.after]
+        best = min(found, key=lambda each: abs(each.gain("carry_m") - by_m), default=None)
+        return best if best is not None and abs(best.gain("carry_m") - by_m) < abs(by_m) - 0.5 else None
+
+    @cached_property
+    def recheck(self) -> str:
+        """A sentence where the irons are others than when the wedges were last hit; empty where they are not, and where
+        the set wedge was hit since."""
+        session, found = self.rows.session, self.short_end
+        if session.end != BagEnd.SHORT or found is None or found.high is None or found.high.club.shots:
+            return ""
+        then = last_with_wedges(session)
+        if then is None:
+            return ""
+        old, now = irons_of(Build.objects.of(session.shop_id).filter(session=then)), irons_of(self.rows.builds)
+        if not old or old == now:
+            return ""
+        day = then.held_on
+        return (
+            f"The irons are others than on {day.day} {day:%b %Y}, when the wedges were last hit: hit "
+            f"{found.high.club.name} again before the space is cut."
+        )
+
+    # Flight
+
+    def _hit(self, build: Build) -> Hit | None:
+        means = {key: self.bag.mean(build, key) for key in (*HIT_FULL[:3], "attack_deg")}
+        if build.loft_deg is None or any(means[key] is None for key in HIT_FULL[:3]):
+            return None
+        ball, up, spin = (means[key].mean for key in HIT_FULL[:3])  # type: ignore[union-attr]
+        attack = means["attack_deg"]
+        return Hit(build.loft_deg, ball, up, spin, attack.mean if attack else None)
+
+    @cached_property
+    def hits(self) -> dict[int, Hit]:
+        return {build.pk: hit for build in self.builds if (hit := self._hit(build)) is not None}
+
+    def looks(self, build: Build) -> Looks:
+        """What is known of the circumstances of a wedge's shots."""
+        shots = [shot for shot in self.rows.shots_of(build) if shot.kept]
+        lies = frozenset(shot.lie for shot in shots if shot.lie is not None)
+        firm = self.rows.session.firmness == Firmness.FIRM or Lie.TIGHT in lies
+        return Looks(
+            high=sum(shot.strike is Strike.HIGH for shot in shots),
+            called=sum(shot.strike is not None for shot in shots),
+            wet=Lie.WET in lies,
+            lies=lies,
+            firm=firm and Lie.MAT not in lies,
+            soft=(self.rows.session.firmness == Firmness.SOFT or Lie.SOFT in lies) and Lie.MAT not in lies,
+            worn=build.wear == Wear.WORN,
+            age_rounds=build.age_rounds,
+            bounce_deg=build.made_club.bounce_deg,
+            delivery=self.delivered.kind,
+        )
+
+    def flight(self, build: Build) -> WedgeFlight | None:
+        """A wedge's stock shots beside the window of its loft and ball speed; None where its loft or launch is not
+        known."""
+        hit = self.hits.get(build.pk)
+        if hit is None:
+            return None
+        if build.pk not in self._flights:
+            others = [each for pk, each in self.hits.items() if pk != build.pk]
+            windows = windows_at(
+                hit.loft_deg,
+                hit.ball_speed_mps,
+                others=others,
+                attack_deg=hit.attack_deg,
+                air=self.rows.air_of(build),
+                anchored=self.bag.anchored,
+            )
+            means = {key: mean.mean for key in HIT_FULL[1:] if (mean := self.bag.mean(build, key)) is not None}
+            n = self.bag.mean(build, "launch_deg")
+            self._flights[build.pk] = flight_of(means, windows, self.looks(build), n.n if n else 0)
+        return self._flights[build.pk]
+
+    @cached_property
+    def _flights(self) -> dict[int, WedgeFlight]:
+        return {}
+
+    def flies_high(self, build: Build) -> str:
+        """The test that would tell why a wedge leaves too high with too little spin; empty where it does not."""
+        found = self.flight(build) if build.head_type == HeadType.WEDGE else None
+        return found.causes[0].test if found is not None and found.causes else ""
+
+    # Claims
+
+    def _wedge(self, build: Build) -> Wedge:
+        fresh = build.wear == Wear.FRESH or (not build.is_own and not build.borrowed)
+        fresh = fresh or (build.age_rounds is not None and build.age_rounds <= FRESH_ROUNDS)
+        return Wedge(
+            name=name_of(build),
+            loft_deg=build.loft_deg,
+            shots=self.rows.shots_of(build),
+            club=self.bag.carried(build),
+            fresh=fresh and build.turned_from_id is None,
+            flight=self.flight(build),
+            air=self.rows.air_of(build),
+        )
+
+    @cached_property
+    def claims(self) -> list[Claimed]:
+        """What bothers the player with each own wedge, answered as far as it was measured."""
+        complaining = [build for build in self.builds if build.is_own and build.complaints]
+        if not complaining:
+            return []
+        seen = {build.pk: self._wedge(build) for build in self.builds}
+        made = []
+        for build in complaining:
+            others = [each for pk, each in seen.items() if pk != build.pk]
+            for complaint in build.complaints:
+                said = answered(
+                    seen[build.pk], Complaint(complaint), others, self.bag.rules.wedge_step, self.bag.anchored
+                )
+                made.append(said)
+        return made
+
+
+def last_with_wedges(session: FittingSession) -> FittingSession | None:
+    """The customer's last visit before this one in which a wedge was hit."""
+    return (
+        FittingSession.objects.of(session.shop_id)
+        .filter(
+            customer__in=session.customer.family(),
+            shots__run__build__head_type=HeadType.WEDGE.value,
+            held_on__lte=session.held_on,
+        )
+        .exclude(pk=session.pk)
+        .distinct()
+        .first()
+    )
+
+
+def irons_of(builds: Iterable[Build]) -> set[tuple[str, float | None]]:
+    """The irons and the wedges of their set by name and stated loft."""
+    return {
+        (build.name, build.stated_loft_deg)
+        for build in builds
+        if build.is_own and not build.archived and (build.head_type == HeadType.IRON or build.is_of_set)
+    }

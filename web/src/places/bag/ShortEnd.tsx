@@ -1,0 +1,258 @@
+/** The short end: the order of work, both ends, the steps, the cut between them and how many wedges belong there. */
+import { useState } from "react";
+import type { Session } from "../../api/client";
+import { change, useSole } from "../../api/session";
+import type { PlaceProps } from "../../session/place";
+import { buildOf, candidatesOf, nameOf } from "../../session/select";
+import { Caution, Said } from "../../ui/Said";
+import { figure, yd } from "../../ui/units";
+import { gapChange } from "./Rules";
+
+type Props = Pick<PlaceProps, "session" | "act" | "busy">;
+type Short = NonNullable<Session["bag"]["short"]>;
+const MPH = 2.23694;
+
+export function ShortEnd({ session, act, busy }: Props) {
+	const short = session.bag.short;
+	if (!short)
+		return (
+			<p className="quiet py-2">No wedge is in the bag. Add PW, 52, 56 and so on, or bring in a file.</p>
+		);
+	return (
+		<div className="grid gap-x-6 gap-y-4 md:grid-cols-[17rem_1fr]">
+			<div className="space-y-3">
+				<Order short={short} session={session} act={act} busy={busy} />
+				<Sole session={session} act={act} busy={busy} />
+			</div>
+			<div className="min-w-0 space-y-4">
+				{short.recheck && <p className="hole-text font-semibold">{short.recheck}</p>}
+				<Steps short={short} session={session} />
+				<Cut short={short} session={session} act={act} busy={busy} />
+				{short.schools && <p className="text-[15px] font-semibold">{short.schools.sentence}</p>}
+				{short.unhit.length > 0 && (
+					<p className="hole-text text-[14.5px]">Never hit here: {short.unhit.join(", ")}.</p>
+				)}
+			</div>
+		</div>
+	);
+}
+
+function Order({ short, session, act, busy }: Props & { short: Short }) {
+	const write = (body: { school: Short["school"] }) =>
+		act(() => change.brief(session.id, body, { school: short.school }));
+	return (
+		<section aria-label="Order of work">
+			<h3 className="mb-1">Order of work</h3>
+			<ol className="space-y-1">
+				{short.stages.map((stage, index) => (
+					<li key={stage.key} className="flex gap-2">
+						<span className="num quiet w-4">{index + 1}</span>
+						<span className="min-w-0">
+							<span className="font-semibold">
+								{stage.name}{" "}
+								{stage.done && (
+									<>
+										<span aria-hidden="true">✓</span>
+										<span className="sr-only">done</span>
+									</>
+								)}
+							</span>
+							<span className="quiet block text-sm">{stage.words}</span>
+						</span>
+					</li>
+				))}
+			</ol>
+			<p className="quiet mt-1 text-sm">{short.why}</p>
+			<button
+				type="button"
+				className="mt-1 min-h-9 cursor-pointer text-sm underline"
+				disabled={busy || session.status === "agreed"}
+				onClick={() => write({ school: short.school === "shortest" ? "set_wedge" : "shortest" })}
+			>
+				{short.school === "shortest" ? "From the set wedge down instead" : "Shortest first instead"}
+			</button>
+		</section>
+	);
+}
+
+/** The sole that was chosen for the most lofted wedge; and a sole in a loft it is not made in. */
+function Sole({ session, act, busy }: Props) {
+	const [loft, setLoft] = useState("");
+	const soles = [...new Set(candidatesOf(session).map((build) => build.sole))].filter(Boolean);
+	const [sole, setSole] = useState("wide");
+	const wanted = Number(loft.replace(",", "."));
+	const found = useSole(session, sole, loft.trim() && Number.isFinite(wanted) ? wanted : null);
+	const agreed = session.status === "agreed";
+	return (
+		<section aria-label="Sole">
+			<h3 className="mb-1">Its sole</h3>
+			<div className="flex flex-wrap items-center gap-1.5">
+				<input
+					key={session.brief.sole}
+					className="input h-10 min-w-0 flex-1 px-2"
+					aria-label="The sole that was chosen"
+					placeholder="not chosen yet"
+					maxLength={60}
+					list="soles"
+					defaultValue={session.brief.sole}
+					disabled={agreed}
+					onBlur={(event) =>
+						event.target.value !== session.brief.sole &&
+						act(() => change.brief(session.id, { sole: event.target.value }, { sole: session.brief.sole }))
+					}
+				/>
+				<datalist id="soles">
+					{["as it is played now", ...soles].map((each) => (
+						<option key={each} value={each} />
+					))}
+				</datalist>
+			</div>
+			<div className="mt-2 flex flex-wrap items-center gap-1.5 text-sm">
+				<span className="quiet">A sole in a loft:</span>
+				<select
+					className="select h-10 w-26"
+					aria-label="Sole looked for"
+					value={sole}
+					onChange={(event) => setSole(event.target.value)}
+				>
+					{["wide", "medium", "narrow"].map((each) => (
+						<option key={each}>{each}</option>
+					))}
+				</select>
+				<input
+					className="input h-10 w-16 px-2 text-right"
+					inputMode="decimal"
+					aria-label="Loft looked for in degrees"
+					placeholder="loft"
+					value={loft}
+					onChange={(event) => setLoft(event.target.value)}
+				/>
+			</div>
+			<Said error={found.error} />
+			{found.data && (
+				<p className="mt-1 text-sm">
+					{found.data.sentence}{" "}
+					{found.data.head !== null && !agreed && (
+						<button
+							type="button"
+							className="min-h-9 cursor-pointer font-semibold underline"
+							disabled={busy}
+							onClick={() => {
+								const { head, shaft, bend_deg } = found.data;
+								if (head !== null && shaft !== null)
+									act(() => change.candidates(session.id, [{ head, shaft, bend_deg }]));
+							}}
+						>
+							On the stand
+						</button>
+					)}
+				</p>
+			)}
+		</section>
+	);
+}
+
+function Steps({ short, session }: { short: Short; session: Session }) {
+	const name = (id: number) => nameOf(buildOf(session, id));
+	const few = short.steps.some((step) => step.few);
+	return (
+		<div>
+			<table className="w-full text-[15px]" aria-label="Steps">
+				<thead>
+					<tr className="quiet text-left text-sm">
+						<th className="whitespace-nowrap font-normal">From, to</th>
+						<th className="whitespace-nowrap pl-4 text-right font-normal">Step, yd</th>
+						<th className="whitespace-nowrap pl-4 text-right font-normal">Ball, mph</th>
+						<th className="w-full pl-4 font-normal">Beside the wish</th>
+					</tr>
+				</thead>
+				<tbody>
+					{short.steps.map((step) => (
+						<tr key={`${step.lower}-${step.upper}`} className="border-t border-base-300 align-baseline">
+							<td className="whitespace-nowrap py-1">
+								{name(step.lower)} → {name(step.upper)}
+							</td>
+							<td className={`num text-right text-lg ${step.over_m > 0 ? "hole-text font-semibold" : ""}`}>
+								{yd(step.step_m)}
+							</td>
+							<td className={`num text-right ${step.few ? "font-semibold" : ""}`}>
+								{step.ball_step_mps === null ? "–" : figure(step.ball_step_mps * MPH)}
+							</td>
+							<td className="pl-4 text-sm">{step.sentence}</td>
+						</tr>
+					))}
+				</tbody>
+			</table>
+			{few && (
+				<p className="quiet mt-1 text-sm">
+					With so few shots ball speed, about 5 mph a step, is the steadier sign.
+				</p>
+			)}
+		</div>
+	);
+}
+
+const COUNTS = [1, 2, 3];
+
+function Cut({ short, session, act, busy }: Props & { short: Short }) {
+	const agreed = session.status === "agreed";
+	if (short.places.length === 0) {
+		const low = short.low?.missing === "" && short.high?.missing === "" && session.bag.end === "short";
+		return (
+			low && (
+				<button
+					type="button"
+					className="btn btn-sm h-10"
+					disabled={busy || agreed}
+					onClick={() => act(gapChange(session, { gap_above: null }))}
+				>
+					Cut the whole space between the ends
+				</button>
+			)
+		);
+	}
+	const caution = short.places.find((place) => place.caution)?.caution;
+	return (
+		<section aria-label="The cut">
+			<div className="mb-1 flex flex-wrap items-center gap-2">
+				<h3>The cut: wedges between the ends</h3>
+				<div className="join" role="group" aria-label="How many wedges between the ends">
+					{COUNTS.map((count) => (
+						<button
+							key={count}
+							type="button"
+							aria-pressed={session.clubs_to_place === count}
+							className={`btn join-item btn-sm h-10 px-4 ${session.clubs_to_place === count ? "btn-primary" : "border-base-300 bg-base-100"}`}
+							disabled={busy || agreed}
+							onClick={() => act(gapChange(session, { clubs_to_place: count }))}
+						>
+							{count}
+						</button>
+					))}
+				</div>
+			</div>
+			<ul className="space-y-1">
+				{short.places.map((place) => (
+					<li key={place.target_m} className="flex flex-wrap items-center gap-2 text-[15px]">
+						<span>{place.sentence}</span>
+						{place.bend_deg !== null && place.build !== null && !agreed && (
+							<button
+								type="button"
+								className="btn btn-sm h-10"
+								disabled={busy}
+								onClick={() => {
+									const { build, bend_deg } = place;
+									if (build !== null && bend_deg !== null)
+										act(() => change.otherwise(build, [{ kind: "bend", amount: bend_deg }]));
+								}}
+							>
+								Bend it, on the stand
+							</button>
+						)}
+					</li>
+				))}
+			</ul>
+			{caution && <Caution>{caution}</Caution>}
+		</section>
+	);
+}

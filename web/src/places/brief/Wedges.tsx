@@ -1,0 +1,227 @@
+/** The wedges laid out: what each is used for and how often, what it is, what bothers the player with it. */
+import { type UseFormReturn, useWatch } from "react-hook-form";
+import type { Build, Session } from "../../api/client";
+import { change } from "../../api/session";
+import { VOCABULARY } from "../../api/vocabulary";
+import type { PlaceProps } from "../../session/place";
+import { ownOf } from "../../session/select";
+import { figure } from "../../ui/units";
+import type { BagEnd, Fields } from "./fields";
+import { Pick } from "./Pick";
+
+type Props = { form: UseFormReturn<Fields>; session: Session; act: PlaceProps["act"] };
+
+const ENDS: Record<BagEnd, string> = { long: "The long end", short: "The wedges", whole: "Both ends" };
+const USES: readonly string[] = VOCABULARY.wedgeUses;
+const COMPLAINTS: Record<string, string> = VOCABULARY.complaints;
+const WISHES: Record<string, string> = VOCABULARY.wedgeWishes;
+const DELIVERIES: Record<string, string> = VOCABULARY.deliveries;
+
+export function EndPick({ form }: { form: UseFormReturn<Fields> }) {
+	const end = useWatch({ control: form.control, name: "end" });
+	return (
+		<section aria-label="Which end" className="flex flex-wrap items-center gap-1.5">
+			<h2 className="mr-2 text-lg">Which end?</h2>
+			{(Object.keys(ENDS) as BagEnd[]).map((each) => (
+				<button
+					key={each}
+					type="button"
+					aria-pressed={end === each}
+					className={`btn btn-sm h-10 ${end === each ? "btn-primary" : "border-base-300 bg-base-100"}`}
+					onClick={() => form.setValue("end", each)}
+				>
+					{ENDS[each]}
+				</button>
+			))}
+		</section>
+	);
+}
+
+export function Wedges({ form, session, act }: Props) {
+	const [end, wishes] = useWatch({ control: form.control, name: ["end", "wedgeWishes"] });
+	const wedges = ownOf(session).filter((build) => build.head_type === "wedge");
+	if (end === "long" || (wedges.length === 0 && end !== "short")) return null;
+	const flip = (wish: string) =>
+		form.setValue(
+			"wedgeWishes",
+			wishes.includes(wish) ? wishes.filter((each) => each !== wish) : [...wishes, wish],
+		);
+	return (
+		<section aria-label="Wedges" className="max-w-4xl">
+			<h2 className="mb-2 text-lg">The wedges</h2>
+			<div className="mb-2 flex flex-wrap items-center gap-1.5">
+				<span className="quiet mr-1 text-sm">Wanted:</span>
+				{Object.entries(WISHES).map(([wish, words]) => (
+					<button
+						key={wish}
+						type="button"
+						aria-pressed={wishes.includes(wish)}
+						className={`btn btn-sm h-10 ${wishes.includes(wish) ? "btn-primary" : "border-base-300 bg-base-100"}`}
+						onClick={() => flip(wish)}
+					>
+						{words}
+					</button>
+				))}
+			</div>
+			{Object.entries(session.brief.wish_leads).map(([wish, leads]) => (
+				<p key={wish} className="quiet text-sm">
+					{leads}
+				</p>
+			))}
+			<div className="my-3 flex flex-wrap items-center gap-x-4 gap-y-1">
+				<span className="text-sm">
+					<span className="quiet">Delivery:</span> {session.brief.delivered.sentence}
+				</span>
+				<Pick
+					inline
+					label="Divots"
+					{...form.register("delivery")}
+					options={{ "": "not called", ...DELIVERIES }}
+				/>
+			</div>
+			{wedges.length === 0 ? (
+				<p className="quiet">
+					No wedge is in the bag yet. Add PW, 52, 56 and so on there, or bring in a file.
+				</p>
+			) : (
+				<ul className="divide-y divide-base-300 border-y border-base-300">
+					{wedges.map((build) => (
+						<Wedge key={build.id} build={build} act={act} />
+					))}
+				</ul>
+			)}
+		</section>
+	);
+}
+
+/** A figure of a wedge that is typed and sent when it is left. */
+function Cell({
+	label,
+	now,
+	unit,
+	wide = "w-14",
+	onSet,
+}: {
+	label: string;
+	now: number | null;
+	unit?: string;
+	wide?: string;
+	onSet: (value: number) => void;
+}) {
+	const shown = now === null ? "" : figure(now, 1).replace(/\.0$/, "");
+	return (
+		<label className="text-sm">
+			<span className="quiet block text-[12.5px]">
+				{label}
+				{unit && ` ${unit}`}
+			</span>
+			<input
+				key={shown}
+				className={`input h-9 px-1.5 text-right ${wide}`}
+				inputMode="decimal"
+				defaultValue={shown}
+				onBlur={(event) => {
+					const value = Number(event.target.value.replace(",", "."));
+					if (event.target.value.trim() !== shown && Number.isFinite(value)) onSet(value);
+				}}
+			/>
+		</label>
+	);
+}
+
+function Wedge({ build, act }: { build: Build; act: PlaceProps["act"] }) {
+	const state = (body: Parameters<typeof change.state>[1]) => act(() => change.state(build.id, body));
+	const complain = (what: string) => {
+		const now = build.complaints as string[];
+		const next = now.includes(what) ? now.filter((each) => each !== what) : [...now, what];
+		state({ complaints: next as Build["complaints"] });
+	};
+	return (
+		<li className="py-2">
+			<div className="flex flex-wrap items-end gap-x-2 gap-y-1.5">
+				<span className="w-16 pb-1.5 text-lg font-semibold">{build.name}</span>
+				<Cell
+					label="Loft"
+					unit="°"
+					now={build.set_loft_deg}
+					onSet={(value) => state({ set_loft_deg: value })}
+				/>
+				<Cell
+					label="Bounce"
+					unit="°"
+					now={build.bounce_deg}
+					onSet={(value) => state({ bounce_deg: value })}
+				/>
+				<label className="text-sm">
+					<span className="quiet block text-[12.5px]">Sole</span>
+					<input
+						key={build.sole}
+						className="input h-9 w-20 px-1.5"
+						maxLength={40}
+						defaultValue={build.sole}
+						onBlur={(event) => event.target.value !== build.sole && state({ sole: event.target.value })}
+					/>
+				</label>
+				<label className="text-sm">
+					<span className="quiet block text-[12.5px]">Finish</span>
+					<select
+						className="select h-9 w-24 ps-1.5 pe-5"
+						value={build.finish ?? ""}
+						onChange={(event) =>
+							event.target.value && state({ finish: event.target.value as NonNullable<Build["finish"]> })
+						}
+					>
+						<option value="">–</option>
+						{VOCABULARY.finishes.map((each) => (
+							<option key={each} value={each}>
+								{each}
+							</option>
+						))}
+					</select>
+				</label>
+				<Cell
+					label="Age"
+					unit="rounds"
+					now={build.age_rounds}
+					wide="w-18"
+					onSet={(value) => state({ age_rounds: Math.round(value) })}
+				/>
+				<fieldset className="flex items-end gap-1.5 border-l border-base-300 pl-2">
+					<legend className="sr-only">{build.name}, times a round</legend>
+					{USES.map((use) => (
+						<Cell
+							key={use}
+							label={use}
+							now={build.uses[use] ?? null}
+							wide="w-11"
+							onSet={(value) => state({ uses: { ...build.uses, [use]: value } })}
+						/>
+					))}
+					<span className="quiet pb-2 text-[12.5px]">a round</span>
+				</fieldset>
+			</div>
+			<div className="mt-1.5 flex flex-wrap items-center gap-1">
+				<span className="quiet w-16 text-sm">Bothers:</span>
+				{Object.entries(COMPLAINTS).map(([what, words]) => {
+					const said = (build.complaints as string[]).includes(what);
+					return (
+						<button
+							key={what}
+							type="button"
+							aria-pressed={said}
+							className={`btn btn-xs h-8 px-2 ${said ? "btn-primary" : "border-base-300 bg-base-100 font-normal"}`}
+							onClick={() => complain(what)}
+						>
+							{words.replace(/^its? /, "")}
+						</button>
+					);
+				})}
+			</div>
+			{build.kept_for && (
+				<p className="quiet mt-1 text-sm">
+					Kept for {build.kept_for}: near its neighbour on purpose, and no step of the cut.
+				</p>
+			)}
+		</li>
+	);
+}

@@ -1,0 +1,51 @@
+/** Asked to carry so far with the club in hand: the yardage is typed, then hit. */
+import { useState } from "react";
+import { change } from "../../api/session";
+import { Said } from "../../ui/Said";
+import { neededNumber } from "../../ui/typed";
+import { toMetres, yd } from "../../ui/units";
+import type { BayPanelProps } from "../panels";
+
+export function YardageBay({ protocol, session, act, onAsked }: BayPanelProps) {
+	const [yards, setYards] = useState(session.asked_carry_m === null ? "" : yd(session.asked_carry_m));
+	const [wrong, setWrong] = useState<unknown>(null);
+	const now = session.protocol === protocol;
+	return (
+		<form
+			className="flex items-center gap-2"
+			onSubmit={(event) => {
+				event.preventDefault();
+				try {
+					const asked = toMetres(neededNumber(yards, "yardage"));
+					act(
+						async () => {
+							await change.run(session.id, { asked_carry_m: asked });
+							return change.ask(session.id, protocol, "yardage");
+						},
+						(seen) => ({ ...seen, protocol, intent: "yardage", asked_carry_m: asked }),
+					);
+					onAsked();
+				} catch (error) {
+					setWrong(error);
+				}
+			}}
+		>
+			<label className="flex items-center gap-2">
+				Carry
+				<input
+					className="input h-14 w-24 text-right text-lg"
+					inputMode="decimal"
+					aria-label="Yardage asked for"
+					placeholder="75"
+					value={yards}
+					onChange={(event) => setYards(event.target.value)}
+				/>
+				yd
+			</label>
+			<button type="submit" className={`btn h-14 px-6 text-lg ${now ? "btn-primary" : ""}`}>
+				Ask for it
+			</button>
+			<Said error={wrong} />
+		</form>
+	);
+}
