@@ -97,6 +97,10 @@ def _title(error: urllib.error.HTTPError) -> str:
         return f"The server answered {error.code}."
 
 
+CARRY_BY_SPEED = 1.6  # d ln carry / d ln club speed of wedges, by `fly`
+PRACTICE_SHOTS = 24
+
+
 @dataclass
 class Bay:
     """The golfer in the bay; goes on swinging as the same person while the session stays the same."""
@@ -127,10 +131,22 @@ class Bay:
             at_hand["length_m"],
             closed_deg=at_hand["closed_deg"],
             made_longer_m=at_hand["made_longer_m"],
+            bounce_deg=at_hand.get("bounce_deg"),
+            worn=at_hand.get("worn", 0.0),
+            face_speed=at_hand.get("face_speed", 1.0),
         )
         meant, length = Intent(tee["intent"]), tee.get("length", FULL)
+        if tee.get("asked_carry_m"):
+            length = self._eased_to(club, tee["asked_carry_m"])
         shot = self._swinging.shots(club, 1, known=at_hand["own"], meant=meant, length=length)[0]
         return {key: round(value, 4) for key, value in shot.items() if key != "strike"}
+
+    def _eased_to(self, club: Club, carry_m: float) -> float:
+        """The share of the full swing's speed that a golfer takes to carry so far, as he feels it."""
+        assert self._swinging is not None
+        full = Swinging(self._swinging.player, 1, air=self._swinging.air).swing(club, PRACTICE_SHOTS, known=True)
+        share = carry_m / float(full.readings["carry_m"][full.miss < 0].mean())
+        return float(min(share ** (1 / CARRY_BY_SPEED), 1.0))
 
 
 def play(feed: Feed, *, shots: int, every_s: float, seed: int | None) -> int:

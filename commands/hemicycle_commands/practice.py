@@ -6,17 +6,26 @@ import argparse
 import os
 import sys
 import time
-from collections.abc import Iterator
+from collections.abc import Callable, Iterator
 from concurrent.futures import ProcessPoolExecutor
 from functools import partial
 
 import numpy as np
 from hemicycle_core.simulation.practice import Score, draw_fitting, score, until_settled
+from hemicycle_core.simulation.practice.wedges import LEVELS, WedgeScore, draw_bag, score_bag
+from hemicycle_core.simulation.practice.wedges import SHOTS as WEDGE_SHOTS
 from hemicycle_core.thresholds import DEFAULT
+from hemicycle_core.units import metres
 
 MOST_FITTINGS, MOST_SHOTS = 20_000, 50
 TRULY_BETTER = 0.2  # successful shots a round: what a player notices in a season
 SETTLED = 0  # stands for "until settled" where a number of shots is wanted
+WEDGE_WAYS = (
+    ("nothing", "change nothing"),
+    ("lofts", "equal loft by the number"),
+    ("ours", "Hemicycle’s proposal: kept unless another is surely and enough better"),
+    ("most", "the bag it puts highest, however unsure"),
+)
 WAYS = (
     ("hand", "(a) by hand: nearest the middle among those landing at 45° or steeper"),
     ("share", "(b) raw success share of the shots hit"),
@@ -36,8 +45,10 @@ def one(seed: int, shots: int, builds: int, indoors: float, shop: bool, own: boo
     return score(fitting)
 
 
-def _scored(options: argparse.Namespace) -> Iterator[Score]:
-    work = partial(one, options.seed, options.shots, options.builds, options.indoors, options.shop, options.own)
+def _scored(options: argparse.Namespace) -> Iterator[Score | WedgeScore]:
+    work: Callable[[int], Score | WedgeScore] = partial(_wedge_bag, options.seed)
+    if not options.wedges:
+        work = partial(one, options.seed, options.shots, options.builds, options.indoors, options.shop, options.own)
     # One thread a process: the arrays are small, and two processes share the cores better than their libraries do.
     os.environ.setdefault("OPENBLAS_NUM_THREADS", "1")
     with ProcessPoolExecutor(max_workers=os.cpu_count()) as workers:
@@ -92,6 +103,39 @@ def _sold_and_kept(total: Score) -> list[str]:
     ]
 
 
+def _wedge_report(total: WedgeScore, options: argparse.Namespace, seconds: float) -> str:
+    """Steps, intervals and the bag proposed, against the truth."""
+    lines = [f"{options.fittings:,} wedge bags, {WEDGE_SHOTS} shots a wedge, seed {options.seed}: {seconds:.0f} s", ""]
+    lines += ["| spread of the player | steps | within 3 yd, at one swing | by averages alone |", "|---|---|---|---|"]
+    for level in LEVELS:
+        said, raw = (np.abs(np.array(each[level])) <= metres(3) for each in (total.steps, total.raw))
+        lines.append(f"| {level} | {said.size} | {100 * said.mean():.0f}% | {100 * raw.mean():.0f}% |")
+    lines += [
+        "",
+        f"90% intervals of a step that hold the truth: {100 * np.mean(total.inside):.0f}%; of a job’s success: "
+        f"{100 * np.mean(total.known):.0f}%, said less true {100 * np.mean(total.off):+.1f} in 100.",
+        "",
+        "| the bag | regret, successful shots a round |",
+        "|---|---|",
+    ]
+    for way, words in WEDGE_WAYS:
+        values = np.array(total.regret[way])
+        lines.append(f"| {words} | {values.mean():.3f} ±{1.645 * values.std() / values.size**0.5:.3f} |")
+    kept, changed = np.array(total.keep), np.array(total.changed)
+    right = (kept < TRULY_BETTER).sum()
+    lines += [
+        "",
+        f"Kept {kept.size}: right in {right} ({100 * right / max(kept.size, 1):.0f}%), as no bag truly gains "
+        f"{TRULY_BETTER:g} or more. Changed {changed.size}, which gain {changed.mean() if changed.size else 0.0:.2f} "
+        "in truth.",
+    ]
+    return "\n".join(lines)
+
+
+def _wedge_bag(seed: int, number: int) -> WedgeScore:
+    return score_bag(draw_bag(seed, number))
+
+
 def main(words: list[str]) -> int:
     parser = argparse.ArgumentParser(prog="hemicycle practice", description=__doc__)
     parser.add_argument("--fittings", type=int, default=200)
@@ -101,21 +145,26 @@ def main(words: list[str]) -> int:
     parser.add_argument("--shop", action="store_true", help="with a price on each build and a side that is feared")
     parser.add_argument("--own", action="store_true", help="with a club of the player's own to keep")
     parser.add_argument("--indoors", type=float, default=0.0, help="share of fittings whose monitor models flight")
+    parser.add_argument("--wedges", action="store_true", help="wedge bags instead: steps, intervals, the bag proposed")
     options = parser.parse_args(words)
     sized = 1 <= options.fittings <= MOST_FITTINGS and 0 <= options.shots <= MOST_SHOTS
     if not (sized and 2 <= options.builds <= 8 and 0 <= options.indoors <= 1):
         most = f"{MOST_FITTINGS:,} fittings, 0 to {MOST_SHOTS} shots, 2 to 8 builds and a share from 0 to 1"
         print(f"Give 1 to {most}.", file=sys.stderr)
         return 2
-    began, total = time.monotonic(), Score()
+    began, total = time.monotonic(), WedgeScore() if options.wedges else Score()
     for done, part in enumerate(_scored(options), start=1):
-        total.add(part)
+        total.add(part)  # type: ignore[arg-type]
         if sys.stderr.isatty():
             sys.stderr.write(f"\r{done:,} of {options.fittings:,} fittings")
             sys.stderr.flush()
     if sys.stderr.isatty():
         sys.stderr.write("\n")
-    print(_report(total, options, time.monotonic() - began))
+    seconds = time.monotonic() - began
+    if isinstance(total, WedgeScore):
+        print(_wedge_report(total, options, seconds))
+    else:
+        print(_report(total, options, seconds))
     return 0
 
 

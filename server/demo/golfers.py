@@ -30,31 +30,28 @@ def golfer_of(customer: Customer) -> tuple[dict[str, Any], int]:
     return {**HOUSE.to_dict(), "hand": customer.hand}, customer.pk
 
 
-def made_otherwise(build: Build) -> tuple[float, float]:
-    """How a build meets the ball otherwise than its head as it is: how far closed, degrees, as a turned sleeve leaves
-    it once the player has looked it square again; how much longer, metres."""
-    head = build.head
+def made_otherwise(build: Build) -> dict[str, Any]:
+    """How a build meets the ball otherwise than a head of its kind: how far closed, degrees, as a turned sleeve leaves
+    it once the player has looked it square again; how much longer, metres; of a wedge its bounce and grooves,
+    and that a specialist one is slower than one of the set."""
+    kind, head = HeadType(build.head_type), build.head
+    wedge = kind is HeadType.WEDGE
+    said: dict[str, Any] = {
+        "closed_deg": 0.0,
+        "made_longer_m": 0.0,
+        "bounce_deg": build.made_club.bounce_deg if wedge else None,
+        "worn": WORN.get(build.wear, 0.0),
+        "face_speed": SPECIALIST if wedge and not build.is_of_set else 1.0,
+    }
     if head is None or build.set_loft_deg is None or build.length_m is None:
-        return 0.0, 0.0
+        return said
     turned = build.set_loft_deg - head.loft_deg if head.sleeve_deg else 0.0
     closed = FACE_ARRIVES.value * turned * math.tan(math.radians(head.lie_deg or USUAL_LIE_DEG))
-    return closed, build.length_m - head.length_m
+    return {**said, "closed_deg": closed, "made_longer_m": build.length_m - head.length_m}
 
 
 def club_of(build: Build) -> Club | None:
     """A build as a simulated golfer swings it; None where its loft or length is unknown."""
     if build.set_loft_deg is None or build.length_m is None:
         return None
-    closed, longer = made_otherwise(build)
-    kind = HeadType(build.head_type)
-    specialist = kind is HeadType.WEDGE and not build.is_of_set
-    return Club(
-        kind,
-        build.set_loft_deg,
-        build.length_m,
-        closed_deg=closed,
-        made_longer_m=longer,
-        bounce_deg=build.made_club.bounce_deg if kind is HeadType.WEDGE else None,
-        worn=WORN.get(build.wear, 0.0),
-        face_speed=SPECIALIST if specialist else 1.0,
-    )
+    return Club(HeadType(build.head_type), build.set_loft_deg, build.length_m, **made_otherwise(build))

@@ -81,14 +81,17 @@ class TeeClub:
     own: bool
     closed_deg: float
     made_longer_m: float
+    bounce_deg: float | None
+    worn: float
+    face_speed: float
 
 
 @dataclass
 class Tee:
     """What is on the tee. intent: the shot that is asked for; lie: what it is hit from, where that was said;
-    length: how long the swing is, full, three_quarter, half or a clock position; wind_from_deg: 0 against the shot, 90
-    from the right. golfer
-    and seed only for stand-in keys."""
+    length: how long the swing is, full, comfortable, three_quarter, half or a clock position; wind_from_deg: 0 against
+    the shot, 90 from the right; asked_carry_m: the carry that is asked for, with the intent yardage. golfer and seed
+    only for stand-in keys."""
 
     session: int
     build: str
@@ -104,6 +107,7 @@ class Tee:
     length: str
     wind_mps: float
     wind_from_deg: float
+    asked_carry_m: float | None
 
 
 class FeedShots(APIView):
@@ -143,7 +147,7 @@ class FeedTee(APIView):
             # Any club a player owns, a putter too: what a golfer of ours can swing is the stand-in's affair.
             kind = HeadType(build.head_type)
             named = (build.name, kind, build.set_loft_deg, build.length_m, build.is_own)
-            club = TeeClub(*named, *made_otherwise(build))
+            club = TeeClub(*named, **made_otherwise(build))
         golfer, seed = golfer_of(session.customer) if key.stand_in else (None, None)
         tee = Tee(
             session=session.pk,
@@ -151,7 +155,7 @@ class FeedTee(APIView):
             club=club,
             protocol=session.protocol,
             intent=Intent(session.intent),
-            lie=Lie(session.lie) if session.lie else None,
+            lie=lie_of_run(session),
             shots_so_far=session.shots.count(),
             golfer=golfer,
             seed=seed,
@@ -160,8 +164,15 @@ class FeedTee(APIView):
             length=session.length,
             wind_mps=session.wind_mps,
             wind_from_deg=session.wind_from_deg,
+            asked_carry_m=session.asked_carry_m if session.intent == Intent.YARDAGE else None,
         )
         return Response(shown(tee))
+
+
+def lie_of_run(session: FittingSession) -> Lie | None:
+    """What the next shot is hit from, as it was said, else as the surface of the bay says."""
+    said = session.lie or (session.surface if session.surface in set(Lie) else "")
+    return Lie(said) if said else None
 
 
 @dataclass

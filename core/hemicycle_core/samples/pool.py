@@ -73,7 +73,7 @@ PATH = Cause("path_deg", -0.3, 0.7)
 # of one wedge as of another within about half a degree, as far as their lofts are known. Slopes by `impact` and `fly`
 # over wedge lofts.
 WEDGE_SPEED = Cause("speed", 1.45, 0.006, drifts=True)
-LEAN = Cause("lean_deg", -0.027, 0.5)
+LEAN = Cause("lean_deg", -0.027, 0.55)
 ATTACK = Cause("attack_deg", 0.024, 0.4)
 STRIKE = Cause("strike", 1.45, 0.010)
 

@@ -1606,6 +1606,7 @@ export interface components {
             id: number;
             letter: string;
             name: string;
+            head: number | null;
             head_type: components["schemas"]["HeadType"];
             detail: string;
             shaft: string;
@@ -3068,6 +3069,8 @@ export interface components {
             wind_mps: number;
             /** Format: double */
             wind_from_deg: number;
+            /** Format: double */
+            asked_carry_m: number | null;
         };
         TeeClub: {
             name: string;
@@ -3081,6 +3084,12 @@ export interface components {
             closed_deg: number;
             /** Format: double */
             made_longer_m: number;
+            /** Format: double */
+            bounce_deg: number | null;
+            /** Format: double */
+            worn: number;
+            /** Format: double */
+            face_speed: number;
         };
         Tested: {
             build: number;

@@ -18,7 +18,7 @@ from ...bag import Carried, ClubOption, Demand, GapRule, HeadType, Limits, best_
 from ...bag.gaps import SHORT_STEP
 from ...bag.plans import shared_out
 from ...brief import Job, JobKind
-from ...flight import Firmness, Launch, fly, run_out
+from ...flight import Firmness, run_out
 from ...judge import Candidate
 from ...judge.play import ends_of, least_carry
 from ...judge.weigh import Weighed, weigh
@@ -268,7 +268,7 @@ class WedgeScore:
     inside: list[bool] = field(default_factory=list)
     known: list[bool] = field(default_factory=list)
     off: list[float] = field(default_factory=list)
-    regret: dict[str, list[float]] = field(default_factory=lambda: {"nothing": [], "lofts": [], "ours": []})
+    regret: dict[str, list[float]] = field(default_factory=lambda: {"nothing": [], "lofts": [], "ours": [], "most": []})
     keep: list[float] = field(default_factory=list)
     changed: list[float] = field(default_factory=list)
 
@@ -346,6 +346,9 @@ def score_bag(bag: WedgeBag) -> WedgeScore:
     made.regret["nothing"].append(best - today)
     made.regret["lofts"].append(best - _rounds(truth, by_number, uses))
     made.regret["ours"].append(best - ours)
+    draws = {option.key: option.success for option in options}
+    most = max(sets, key=lambda each: float(shared_out(np.stack([draws[n] for n in each]), uses)[0].mean()))
+    made.regret["most"].append(best - _rounds(truth, most, uses))
     if set(chosen) == set(bag.own):
         made.keep.append(best - today)
     else:
@@ -362,8 +365,3 @@ def _score_steps(bag: WedgeBag, clubs: Mapping[str, Carried], weighed: Weighed, 
         made.raw[bag.level].append(clubs[upper].carry_m - clubs[lower].carry_m - is_)
         made.steps[bag.level].append(said.step_m - is_)
         made.inside.append(abs(said.step_m - is_) <= said.half_width_m)
-
-
-def flown_carry(ball_speed_mps: float, launch_deg: float, spin_rpm: float) -> float:
-    """Carry of one launch in metres."""
-    return float(fly(Launch([ball_speed_mps], [launch_deg], [spin_rpm])).carry_m[0])

@@ -84,6 +84,7 @@ def present_build(judged: JudgedSession, build: Build) -> BuildOut:
         id=build.pk,
         letter=build.letter,
         name=build.name,
+        head=build.head_id,
         head_type=HeadType(build.head_type),
         detail=detail(spec),
         shaft=shaft_words(spec),

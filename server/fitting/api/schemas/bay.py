@@ -28,7 +28,7 @@ class FeelOut:
 
 @dataclass
 class BuildOut:
-    """carry_from: what the carry is known by; known_from: when and in which air a typed figure was measured;
+    """head: of the rack, where it is from there. carry_from: what the carry is known by; known_from: when and in which air a typed figure was measured;
     carry_doubt_m: give or take of that figure, nine times in ten. averages: over kept shots, averages_all: over
     every shot, by reading. sources: of each average, the least trusted of its shots. settings_deg: the lofts its
     sleeve offers. wanted: what it is judged by, by reading, with the carry window of its own; empty for a club of
@@ -42,6 +42,7 @@ class BuildOut:
     id: int
     letter: str
     name: str
+    head: int | None
     head_type: HeadType
     detail: str
     shaft: str

@@ -75,7 +75,7 @@ function HeadRow({ head, rack, session, act, busy }: RowProps) {
 	const fitting = rack.shafts.filter((each) => head.shafts.includes(each.id));
 	const [shaft, setShaft] = useState(String(fitting[Math.min(1, fitting.length - 1)]?.id ?? ""));
 	const [inches, setInches] = useState((head.length_m / 0.0254).toFixed(2));
-	const standing = candidatesOf(session).filter((build) => build.name === `${head.label} ${head.loft_deg}°`);
+	const standing = candidatesOf(session).filter((build) => build.head === head.id);
 	return (
 		<li className="grid grid-cols-[1fr_15rem_7rem_5rem_6rem] items-center gap-2 py-1.5">
 			<span className="flex items-center gap-2">
@@ -86,6 +86,7 @@ function HeadRow({ head, rack, session, act, busy }: RowProps) {
 						? `sleeve ${Math.min(...head.lofts_deg)}° to ${Math.max(...head.lofts_deg)}°`
 						: "bonded"}
 					{head.sole ? `, ${head.sole} sole` : ""}
+					{head.bounce_deg !== null ? `, ${head.bounce_deg}° bounce` : ""}
 				</span>
 				{standing.map((build) => (
 					<Letter key={build.id} letter={build.letter} size={20} />
