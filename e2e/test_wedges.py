@@ -1,5 +1,5 @@
-"""A wedge fitting from the ends to the handover: ends hit, the space cut, a wedge of the rack, a bend predicted and hit,
-effort found, a plan of both ends, agreed."""
+"""A wedge fitting from the ends to the handover: ends hit, the space cut, a wedge of the rack, a bend predicted and
+hit, effort found, a plan of both ends, agreed."""
 
 import re
 
@@ -56,9 +56,8 @@ def lay_out(page: Page) -> None:
     expect(page.get_by_text(re.compile(r"^Saved \d"))).to_be_visible()
 
 
-def test_a_wedge_fitting_from_the_ends_to_the_handover(page: Page, application) -> None:
-    sign_in(page, application)
-    page.get_by_role("link", name=re.compile("Mabel Thorne")).click()
+def clubs(page: Page) -> None:
+    """The bag by name: what is hit here, and two that are typed."""
     go(page, "2")
     for club, carry, total in (
         ("5W", "157", "166"), ("7i", "112", "117"), ("9i", "", ""), ("PW", "", ""), ("54", "", ""), ("58", "", ""),
@@ -68,13 +67,10 @@ def test_a_wedge_fitting_from_the_ends_to_the_handover(page: Page, application) 
         page.get_by_label("Total in yards").fill(total)
         page.get_by_role("button", name="Add", exact=True).click()
         expect(page.get_by_label("Club to add")).to_have_value("")
-    page.keyboard.press("Escape")
-    go(page, "1")
-    lay_out(page)
-    accessible(page)
-    page.keyboard.press("Escape")
 
-    # Both ends are hit, the 58 no further than would be hit on the course.
+
+def hit_the_ends(page: Page, application) -> None:
+    """Both ends, the 58 no further than would be hit on the course; and the 54 at three quarters."""
     go(page, "3")
     for name in ("9i", "PW"):
         take(page, name)
@@ -97,7 +93,9 @@ def test_a_wedge_fitting_from_the_ends_to_the_handover(page: Page, application) 
     steps = page.get_by_role("table", name="Steps", exact=True).get_by_role("row")
     expect(steps).to_have_count(4)
 
-    # The space is cut; the other end and the whole are a key away.
+
+def cut(page: Page) -> None:
+    """The space is cut; the other end and the whole are a key away."""
     cut = page.get_by_label("The cut", exact=True)
     cut.get_by_role("button", name="1", exact=True).click()
     expect(cut.get_by_role("listitem")).to_have_count(1)
@@ -107,9 +105,10 @@ def test_a_wedge_fitting_from_the_ends_to_the_handover(page: Page, application) 
     page.keyboard.press("e")
     page.keyboard.press("e")
     expect(drawn.get_by_role("button", name=re.compile("^7i"))).to_have_count(1)
-    accessible(page)
 
-    # A wedge of the rack, then bent: predicted on the Bench, made, and hit as a build of its own.
+
+def bend(page: Page, application) -> None:
+    """A wedge of the rack, then bent: predicted on the Bench, made, and hit as a build of its own."""
     page.keyboard.press("k")
     row = page.get_by_role("listitem").filter(has=page.get_by_label("Shaft for 54 M"))
     row.get_by_role("button", name="On the stand").click()
@@ -133,7 +132,9 @@ def test_a_wedge_fitting_from_the_ends_to_the_handover(page: Page, application) 
     card = page.get_by_role("listitem").filter(has_text=re.compile("^B.*Carries"))
     expect(card).to_be_visible()
 
-    # Both ends at once: a hybrid beside the wedges, as plans under one limit of clubs.
+
+def plan_both_ends(page: Page) -> None:
+    """A hybrid beside the wedges, as plans under one limit of clubs."""
     go(page, "1")
     page.get_by_role("button", name="Both ends", exact=True).click()
     expect(page.get_by_text(re.compile(r"^Saved \d"))).to_be_visible()
@@ -153,6 +154,9 @@ def test_a_wedge_fitting_from_the_ends_to_the_handover(page: Page, application) 
     expect(page.get_by_text(re.compile(r"^Saved \d"))).to_be_visible()
     page.keyboard.press("Escape")
 
+
+def agree(page: Page) -> None:
+    """The bent one: its build sheet, the complaint answered, agreed."""
     page.keyboard.press("5")
     page.get_by_role("radio", name=re.compile("B 54")).check()
     sheet = page.get_by_label("Build sheet of B").or_(page.locator("section").filter(has_text="Loft as bent")).first
@@ -163,4 +167,21 @@ def test_a_wedge_fitting_from_the_ends_to_the_handover(page: Page, application) 
     page.get_by_role("button", name="Agree").click()
     expect(page.get_by_text(re.compile("^✓ Agreed .* by Rowan Ashby$"))).to_be_visible()
     expect(page.get_by_label("What bothers the player")).to_contain_text("its distance varies")
+
+
+def test_a_wedge_fitting_from_the_ends_to_the_handover(page: Page, application) -> None:
+    sign_in(page, application)
+    page.get_by_role("link", name=re.compile("Mabel Thorne")).click()
+    clubs(page)
+    page.keyboard.press("Escape")
+    go(page, "1")
+    lay_out(page)
+    accessible(page)
+    page.keyboard.press("Escape")
+    hit_the_ends(page, application)
+    cut(page)
+    accessible(page)
+    bend(page, application)
+    plan_both_ends(page)
+    agree(page)
     accessible(page)

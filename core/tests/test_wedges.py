@@ -4,7 +4,21 @@ from dataclasses import replace
 
 import numpy as np
 import pytest
-from hemicycle_core.bag import BagEnd, Carried, GapRule, HeadType, coverage, gap_in_work, lay_out_slots, usual_rules
+from hemicycle_core.bag import (
+    BagEnd,
+    Carried,
+    ClubOption,
+    Demand,
+    GapRule,
+    HeadType,
+    Limits,
+    best_plan,
+    coverage,
+    gap_in_work,
+    lay_out_slots,
+    school_plan,
+    usual_rules,
+)
 from hemicycle_core.brief import Job, JobKind, Target
 from hemicycle_core.flight import Launch, fly
 from hemicycle_core.impact import Lie
@@ -77,9 +91,11 @@ def test_ends_steps_and_the_order_of_work_are_told():
     assert found.stages[2].done and not found.stages[0].done
     down = short_end(ENDS, STEP, school=School.SET_WEDGE, sole="wide")
     assert [stage.key for stage in down.stages] == ["ends", "cut", "sole", "loft"] and down.why != found.why
-    thin = short_end([replace(ENDS[0], shots=1), *ENDS[1:]], STEP, unknown=["GW"])
+    thin = short_end([replace(ENDS[0], shots=1), *ENDS[1:]], STEP, unknown=[("GW", 50)])
     assert "hit LW 2 more times at the most you would hit it on the course" in thin.sentence
     assert thin.unhit == ("GW",)
+    lob = short_end(ENDS, STEP, unknown=[("60", 60)])
+    assert lob.low.missing == "hit 60 3 times at the most you would hit it on the course"
 
 
 def test_a_wedge_kept_for_one_shot_is_no_crowding_and_no_step():
@@ -238,6 +254,9 @@ def test_a_complaint_is_answered_by_a_measurement_beside_a_fresh_one():
     assert gone.claim is Claim.TRUE and gone.by < -1000
     fat = [replace(shot, strike=Strike.FAT) if i < 4 else shot for i, shot in enumerate(swung(54, 8))]
     assert answered(wedge("54", fat), Complaint.DIGS, [fresh], STEP).claim is Claim.TRUE
+    sand = answered(wedge("54", worn, bounce_deg=12.0, sands=("firm", "soft")), Complaint.SAND, [fresh], STEP)
+    assert sand.claim is Claim.OPEN and "soft sand with about 9°, enough" in sand.sentence
+    assert "firm sand with about 3°, little enough by judgement. Let them play it" in sand.sentence
     gap = wedge("54", worn, club=club("54", 100)), [wedge("PW", worn, club=club("PW", 126))]
     assert answered(gap[0], Complaint.GAP, gap[1], STEP).claim is Claim.TRUE
 
@@ -322,3 +341,54 @@ def test_published_short_irons_and_wedges_still_carry_as_published():
     speed, launch, spin, carry = np.array(rows, dtype=float).T
     flown = yards(fly(Launch(speed * mps(1), launch, spin)).carry_m)
     assert np.abs(flown / carry - 1).mean() < 0.015
+
+
+# Plans of both ends
+
+
+def option(key, kind, carry, success, own=True, fixed=False, price=0.0):
+    draws = np.array(success)[:, None] * np.ones((1, 20))
+    return ClubOption(key, Carried(key, kind, metres(carry), metres(carry)), draws, own=own, fixed=fixed, price=price)
+
+
+def bag_of_both_ends():
+    """By the jobs: a long par three, a wedge of 98 yd at home, a lob on a trip."""
+    wedge, long = HeadType.WEDGE, HeadType.HYBRID
+    options = [
+        option("4H", long, 140, [0.6, 0, 0]), option("PW", wedge, 126, [0, 0.2, 0], fixed=True),
+        option("52", wedge, 108, [0, 0.5, 0]), option("58", wedge, 84, [0, 0.3, 0.4]),
+        option("A 50", wedge, 112, [0, 0.4, 0], own=False, price=150),
+        option("B 56", wedge, 98, [0, 0.8, 0.1], own=False, price=150),
+        option("C 62", wedge, 62, [0, 0, 0.9], own=False, price=150),
+    ]  # fmt: skip
+    demand = Demand(np.array([0.1, 1.0, 3.0]), ("", "", "Links"), {"Home": 0.8, "Links": 0.2})
+    return options, demand, usual_rules(GapRule.EVEN_STEPS)
+
+
+def test_a_wedge_takes_the_place_of_a_long_club_on_a_trip_where_that_makes_more_of_the_jobs():
+    options, demand, rules = bag_of_both_ends()
+    found = best_plan(
+        [o for o in options if o.key != "B 56"], 1, demand, rules, Limits(most=4, without_carry=0), swaps=True
+    )
+    swap = found.bag.plan.swap
+    assert (swap.away, swap.course) == ("C 62", "Links") and found.bag.over == 0
+    assert found.sentence.startswith(f"C 62 for {swap.home} on Links: ")
+
+
+def test_both_schools_are_bags_of_their_own_and_an_unchanged_wedge_is_not_relearned():
+    options, demand, rules = bag_of_both_ends()
+    ends = options[3].club, options[1].club
+    each, part = (
+        school_plan(options, ends, n, demand, rules, Limits(most=9, without_carry=0), closed_first=closed)
+        for n, closed in ((2, True), (1, False))
+    )
+    assert set(each.plan.keys) & {"52", "A 50", "B 56"} == {"A 50", "B 56"}  # 84, 98, 112, 126
+    assert each.covered.open_m < part.covered.open_m and each.price > part.price
+    assert set(part.plan.keys) & {"52", "A 50", "B 56"} == {"B 56"}
+    assert part.relearn == ("B 56",) and "4H" in part.plan.keys
+
+
+def test_a_wedge_that_was_only_topped_is_still_played_and_does_nothing():
+    topped = [replace(shot, values={**shot.values, "ball_speed_mps": 8.0, "carry_m": 6.0}) for shot in swung(56, 4)]
+    (played,) = weigh([build("A", 56, topped)], [PITCH]).played["A"]
+    assert played.success == 0

@@ -30,6 +30,7 @@ from .plans import (
     next_gap_words,
     rebagged,
     replanned,
+    school_plan,
     weigh_plan,
 )
 from .remarks import Remark, clubs_for, remarks
@@ -50,5 +51,5 @@ __all__ = [
     "GapRules", "HeadType", "Limits", "Neighbours", "Plan", "Remark", "Slot", "SlotLayout", "StepWish",
     "SwapPair", "as_neighbours", "best_plan", "clubs_for", "coverage", "exchanged", "gap_around", "gap_at",
     "gap_in_work", "in_order", "lay_out_like", "lay_out_slots", "nearest_slot", "next_gap_words", "rebagged",
-    "remarks", "replanned", "serves", "slot_with_roll", "usual_rules", "weigh_plan", "widest_gap",
+    "remarks", "replanned", "school_plan", "serves", "slot_with_roll", "usual_rules", "weigh_plan", "widest_gap",
 ]  # fmt: skip

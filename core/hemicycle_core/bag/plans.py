@@ -15,16 +15,18 @@ from dataclasses import dataclass, field
 import numpy as np
 from numpy.typing import NDArray
 
+from ..heads import HeadType
 from ..thresholds import DEFAULT, Thresholds
 from ..units import metres, yards, yd_text
 from .clubs import Carried
-from .gaps import CLOSED_M, Coverage, Gap, GapRules, coverage, widest_gap
+from .gaps import CLOSED_M, CROWDED_M, Coverage, Gap, GapRules, coverage, widest_gap
 from .slots import SlotLayout, lay_out_slots
 
 Floats = NDArray[np.float64]
 
 RELEARN_M = metres(3)  # a carry this near to one owned before is the same yardage to the player
 NOISE_OPEN_M = metres(3)
+CLOSED_HALF_M = metres(2)  # between the ends of the wedges, where every yard was cut
 MOST_DROPS = 2
 MOST_KEPT_PLANS = 3  # side by side: more cannot be compared at a glance
 EVERYWHERE = ""
@@ -91,7 +93,7 @@ class Bag:
     how many too many. rounds (D,): successful shots a round, empty without jobs. price: of what is bought. relearn:
     names of the clubs whose carry the player did not own before. added, dropped: names of the clubs that are new
     and of the own ones left out. by_job: the key of the club that does each job best on its course, or on the usual
-    one. next_slot: the widest hole that is left, and the window that closes it."""
+    one. next_slot: the widest hole that is left, and the window that closes it. called: its clubs by key."""
 
     plan: Plan
     covered: Coverage
@@ -106,6 +108,7 @@ class Bag:
     expected: tuple[str, ...]
     next_slot: SlotLayout | None
     next_gap: tuple[str, str] | None
+    called: Mapping[str, str] = field(default_factory=dict)
 
     @property
     def mean_rounds(self) -> float:
@@ -160,6 +163,7 @@ def weigh_plan(plan: Plan, options: Sequence[ClubOption], demand: Demand, rules:
         expected=tuple(of[key].club.name for key in sorted(plan.keys) if not of[key].hit),
         next_slot=slot,
         next_gap=between,
+        called={key: of[key].club.name for key in plan.keys},
     )
 
 
@@ -242,6 +246,42 @@ def best_plan(
     rest = [bag for bag in inside if bag is not best and bag is not today]
     runner = _best(rest, thresholds) if rest else None
     return BestPlan(best, runner, explain(best, today, runner, thresholds), len(bags))
+
+
+def school_plan(
+    options: Sequence[ClubOption],
+    ends: tuple[Carried, Carried],
+    count: int,
+    demand: Demand,
+    rules: GapRules,
+    limits: Limits,
+    *,
+    closed_first: bool,
+) -> Bag:
+    """The bag with `count` wedges between the two ends, out of those that are there: where each yardage is to have its
+    wedge the least open one, else the one that makes most of the jobs; all else of the bag stays. With fewer there than
+    asked for, all of them."""
+    low, high = ends
+
+    def inside(option: ClubOption) -> bool:
+        wedge = option.club.head_type is HeadType.WEDGE and not option.club.kept_for
+        return wedge and low.carry_m + CROWDED_M <= option.club.carry_m <= high.carry_m - CROWDED_M
+
+    there = [option for option in options if inside(option) and not option.fixed]
+    stay = frozenset(option.key for option in options if option.own and option not in there)
+    bags = [
+        weigh_plan(Plan(stay | {option.key for option in chosen}), options, demand, rules, limits)
+        for chosen in itertools.combinations(there, min(count, len(there)))
+    ]
+
+    def worth(bag: Bag) -> tuple[float, float, int, float]:
+        gaps = (
+            gap for gap in bag.covered.gaps if low.carry_m <= gap.lower.carry_m and gap.upper.carry_m <= high.carry_m
+        )
+        tidy = round(math.hypot(*(gap.open_m for gap in gaps)) / CLOSED_HALF_M) if closed_first else 0
+        return tidy, -round(bag.mean_rounds, 2), len(bag.added), bag.price
+
+    return min(bags, key=worth)
 
 
 def _worth_having(bag: Bag, today: Bag, thresholds: Thresholds) -> bool:
@@ -344,15 +384,28 @@ def explain(best: Bag, today: Bag, runner: Bag | None, thresholds: Thresholds = 
         parts.append(f"{' and '.join(best.dropped)} may go")
     if best.price:
         parts.append(f"for {best.price:.0f}")
-    words = f"{' and '.join(best.added)} in: {', '.join(parts)}" if best.added else ", ".join(parts)
+    words = f"{_come(best)}: {', '.join(parts)}" if best.added else ", ".join(parts)
     beside = ""
     if runner is not None and runner.plan != today.plan and best.rounds.size:
         behind = best.mean_rounds - runner.mean_rounds
         told = best.better_than(runner) >= thresholds.better
         tie = f"{behind:.1f} a round behind" if told else "as good as far as can be told"
-        names = f", {' and '.join(runner.added)}," if runner.added else ""
+        names = f", {_come(runner)}," if runner.added else ""
         beside = f" The next best{names} is {tie}."
     return f"{words[:1].upper()}{words[1:]}.{beside}"
+
+
+def _come(bag: Bag) -> str:
+    """What comes into a bag, and of a pair which gives its place to which, where."""
+    swap = bag.plan.swap
+    if swap is None:
+        return f"{' and '.join(bag.added)} in"
+    name = bag.called
+    home, away = name.get(swap.home, ""), name.get(swap.away, "")
+    others = [each for each in bag.added if each not in (home, away)]
+    come = [*others, *([home] if home in bag.added else [])]
+    first = f"{' and '.join(come)} in, " if come else ""
+    return f"{first}{away} for {home} on {swap.course}"
 
 
 def replanned(before: Coverage, after: Coverage, newcomer: str) -> str:

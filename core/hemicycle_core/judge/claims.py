@@ -50,7 +50,8 @@ class Claimed:
 
 @dataclass(frozen=True)
 class Wedge:
-    """A wedge as a claim sees it. fresh: its grooves are new, as far as is known; loft None where it was not stated."""
+    """A wedge as a claim sees it. fresh: its grooves are new, as far as is known; loft None where it was not stated.
+    sands: `soft` or `firm`, of the bunkers where it is played."""
 
     name: str
     loft_deg: float | None
@@ -59,6 +60,8 @@ class Wedge:
     fresh: bool = False
     flight: WedgeFlight | None = None
     air: Air | None = None
+    bounce_deg: float | None = None
+    sands: tuple[str, ...] = ()
 
 
 def _kept(wedge: Wedge) -> list[Shot]:
@@ -99,6 +102,28 @@ def _apart(mine: Average | None, theirs: Average | None) -> tuple[float, float] 
     return mine.mean - theirs.mean, math.hypot(mine.se, theirs.se)
 
 
+# By judgement: what a sole meets the sand with, square, is its bounce less what the hands take off the loft; a degree
+# more for three that the face is opened. Soft sand asks for 8 degrees or more, firm for 4 or less.
+LEAN_DEG, OPENED_DEG, A_DEGREE_OPEN = 9.0, 20.0, 0.3
+SOFT_DEG, FIRM_DEG = 8.0, 4.0
+
+
+def sand_words(wedge: Wedge) -> str:
+    """What a sole is to the sand where it is played, by judgement; empty where bounce or sand is not known."""
+    if wedge.bounce_deg is None or not wedge.sands:
+        return "nothing computes sand. "
+    opened = wedge.bounce_deg - LEAN_DEG + A_DEGREE_OPEN * OPENED_DEG
+    square = wedge.bounce_deg - LEAN_DEG
+    said = []
+    if "soft" in wedge.sands:
+        enough = "enough" if opened >= SOFT_DEG else "too little"
+        said.append(f"opened {OPENED_DEG:.0f}° it meets soft sand with about {opened:.0f}°, {enough} by judgement")
+    if "firm" in wedge.sands:
+        little = "little enough" if square <= FIRM_DEG else "too much"
+        said.append(f"square it meets firm sand with about {max(square, 0):.0f}°, {little} by judgement")
+    return f"{'; '.join(said)}. "
+
+
 def answered(
     wedge: Wedge, complaint: Complaint, others: Sequence[Wedge], wish: StepWish, anchored: Anchor | None = None
 ) -> Claimed:
@@ -111,7 +136,7 @@ def answered(
 
     enough = len(_kept(wedge)) >= LEAST_SHOTS
     if complaint is Complaint.SAND:
-        return made(Claim.OPEN, "nothing computes sand. Let them play it from the bunker, beside another sole.")
+        return made(Claim.OPEN, f"{sand_words(wedge)}Let them play it from the bunker, beside another sole.")
     if not enough:
         return made(Claim.OPEN, f"hit it {LEAST_SHOTS} times first.")
     if complaint in (Complaint.RUNS_OUT, Complaint.WORN):

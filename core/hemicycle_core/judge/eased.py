@@ -45,6 +45,7 @@ LEAST_SHOTS = 3
 LEAST_SWINGS, TOLD_SDS, MOST_LOG = 3, 1.28, 0.7
 # A wedge of which only a carry is known leaves about like this, by `impact` at 53 degrees.
 USUAL_LAUNCH_DEG, USUAL_SPIN_A_MPS = 30.0, 240.0
+LEAST_MPS = 2.5  # slower than this a ball is rolled, not flown
 SPEEDS_MPS = np.linspace(8.0, 56.0, 25)
 BACK = (0.0, 0.2)  # of a green's depth: how far behind its middle may be aimed at
 
@@ -165,7 +166,8 @@ def curve_of(
         speed = float(np.interp(carry_m, flown.carry_m, SPEEDS_MPS))
         launch = (speed, USUAL_LAUNCH_DEG, USUAL_SPIN_A_MPS * speed)
     speed, up, spin = launch
-    flight = fly(Launch(speed * CURVE, np.full(CURVE.size, up), spin * CURVE), air=air, scales=scales)
+    slow = np.maximum(speed * CURVE, LEAST_MPS)
+    flight = fly(Launch(slow, np.full(CURVE.size, up), spin * CURVE), air=air, scales=scales)
     share = np.maximum.accumulate(flight.carry_m / flight.carry_m[-1])
     return Curve(share, flight.landing_speed_mps, flight.landing_deg, flight.landing_spin_rpm)
 

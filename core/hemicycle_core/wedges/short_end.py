@@ -130,10 +130,11 @@ def short_end(
     *,
     school: School = School.SHORTEST,
     sole: str = "",
-    unknown: Sequence[str] = (),
+    unknown: Sequence[tuple[str, float | None]] = (),
 ) -> ShortEnd | None:
     """The short end of a bag; None without a wedge. wish: the step wanted; sole: the one chosen for the most lofted
-    wedge, empty while it is not. unknown: names of wedges whose carry nobody knows."""
+    wedge, empty while it is not. unknown: names and lofts of wedges whose carry nobody knows; one with more loft than
+    the others is the end that is still to be hit."""
     wedges = wedges_of(clubs)
     if not wedges:
         return None
@@ -144,8 +145,11 @@ def short_end(
     irons = [club for club in in_order(clubs) if club.head_type is HeadType.IRON and club.carry_m > high.carry_m]
     row = [*wedges, *irons[:1]]
     steps = tuple(_step(a, b, wish) for a, b in itertools.pairwise(row))
-    unhit = tuple([club.name for club in wedges if not club.shots] + list(unknown))
+    unhit = tuple([club.name for club in wedges if not club.shots] + [name for name, _ in unknown])
     ends = _end(low, lob=True), _end(high, lob=False)
+    lofted = [name for name, loft in unknown if loft is not None and loft > (low.loft_deg or 90)]
+    if lofted:
+        ends = End(low, f"hit {lofted[-1]} {END_SHOTS} times at the most you would hit it on the course"), ends[1]
     stages = _stages(ends, steps, school, sole)
     return ShortEnd(*ends, steps, stages, SCHOOL_WHY[school], _sentence(ends, steps, wish), unhit)
 

@@ -25,6 +25,7 @@ from ..models import FittingSession, Job
 from .changes import announce, for_change, note
 from .windows import keep_windows
 
+Sand = Literal["", "soft", "firm"]
 DeliveryWord = Literal["", "steep", "middling", "shallow"]
 MOST_COURSES = 6
 MOST_SOLE = 60
@@ -51,13 +52,14 @@ class JobFields:
 @dataclass
 class Course:
     """Where they play. kind: home, trip or season; share: of their rounds, in 100; green_ft: how fast the greens are,
-    the meter's reading in feet."""
+    the meter's reading in feet; sand: what their bunkers hold, empty for not said."""
 
     name: str
     kind: Literal["home", "trip", "season"]
     firmness: Firmness
     share: float
     green_ft: float = EVERYDAY_FT
+    sand: Sand = ""
 
 
 @dataclass

@@ -311,9 +311,8 @@ class SessionBag:
 
     @cached_property
     def cut(self) -> SlotLayout | None:
-        """The space between the ends of the wedges cut by as many as were chosen, where that end is worked at and no
-        other space was named."""
-        return None if self._cut is None or self.rows.session.gap_above_id is not None else self._cut()
+        """The space between the ends of the wedges cut by as many as were chosen, where that end is worked at."""
+        return None if self._cut is None else self._cut()
 
     @cached_property
     def cut_ends(self) -> tuple[Carried, Carried] | None:

@@ -20,6 +20,7 @@ from hemicycle_core.bag import (
     SwapPair,
     best_plan,
     exchanged,
+    school_plan,
     weigh_plan,
 )
 from hemicycle_core.judge import Liking, Played, hit_enough
@@ -135,6 +136,22 @@ class Planning:
             swaps=swaps,
             thresholds=self.judged.thresholds,
         )
+
+    def schools(self) -> list[tuple[str, Bag]]:
+        """The bag by both schools of how many wedges belong between the ends, where that is asked: those that are
+        another bag than today's."""
+        wedges = self.judged.wedges
+        if wedges.ends is None or wedges.schools is None:
+            return []
+        found, ends, rules = wedges.schools, wedges.ends, self.judged.bag.rules
+        there = {option.club.name for option in self.options if option.own}
+        if not {ends[0].name, ends[1].name} <= there:
+            return []
+        made = [
+            (name, school_plan(self.options, ends, n, self.demand, rules, self.limits, closed_first=closed))
+            for name, n, closed in (("A wedge each", found.each, True), ("Part swings", found.part, False))
+        ]
+        return [(name, bag) for name, bag in made if bag.plan != self.today()]
 
     def kept(self, row: BagPlan) -> Plan:
         """A plan that was kept, as far as its clubs are still there to be weighed."""

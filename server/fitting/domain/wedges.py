@@ -8,7 +8,7 @@ from functools import cached_property
 from typing import TYPE_CHECKING
 
 import numpy as np
-from hemicycle_core.bag import BagEnd, Carried, Slot, SlotLayout, coverage, lay_out_slots, nearest_slot
+from hemicycle_core.bag import BagEnd, Carried, Slot, SlotLayout, coverage, lay_out_like, lay_out_slots, nearest_slot
 from hemicycle_core.bag.gaps import CROWDED_M
 from hemicycle_core.bag.slots import lay_out_below
 from hemicycle_core.brief import Job, Miss, Target, Wish, propose, uses_between
@@ -72,11 +72,11 @@ class OwnPlace:
 
     layout: SlotLayout
     lower: Carried | None
-    upper: Carried
+    upper: Carried | None
 
     def targets(self, jobs: Sequence[Job], miss: Miss) -> list[Target]:
         slot = self.layout.slots[0]
-        if self.lower is not None:
+        if self.lower is not None and self.upper is not None:
             return propose(self.layout, slot, self.lower, self.upper, jobs, miss=miss)
         return propose_named(named_target(self.layout), slot, None, self.upper, jobs, miss=miss)
 
@@ -111,17 +111,23 @@ class SessionWedges:
     def short_end(self) -> ShortEnd | None:
         if not self.worked_at:
             return None
-        known = {club.name for club in self.bag.clubs}
-        unknown = [
-            build.name for build in self.rows.in_favour if build.head_type == HeadType.WEDGE and build.name not in known
-        ]
         return short_end(
             self.bag.clubs,
             self.bag.rules.wedge_step,
             school=School(self.rows.session.school),
             sole=self.rows.session.sole,
-            unknown=unknown,
+            unknown=self.unknown,
         )
+
+    @cached_property
+    def unknown(self) -> list[tuple[str, float | None]]:
+        """Own wedges whose carry nobody knows, with their lofts."""
+        known = {club.name for club in self.bag.clubs}
+        return [
+            (build.name, build.loft_deg)
+            for build in self.rows.in_favour
+            if build.head_type == HeadType.WEDGE and build.name not in known and not build.kept_for
+        ]
 
     @property
     def ends(self) -> tuple[Carried, Carried] | None:
@@ -130,6 +136,8 @@ class SessionWedges:
         if found is None or found.low is None or found.high is None:
             return None
         low, high = found.low.club, found.high.club
+        if any(loft is not None and loft > (low.loft_deg or 90) for _, loft in self.unknown):
+            return None
         return (low, high) if high.carry_m > low.carry_m and low.name != high.name else None
 
     @cached_property
@@ -152,8 +160,10 @@ class SessionWedges:
 
     @cached_property
     def layout(self) -> SlotLayout | None:
-        """The cut between the ends by as many wedges as were chosen; None without both ends."""
-        if self.rows.session.end != BagEnd.SHORT or self.ends is None:
+        """The cut between the ends by as many wedges as were chosen; None without both ends, and where another space
+        was named."""
+        own_space = self.rows.session.gap_above_id is not None
+        if self.rows.session.end != BagEnd.SHORT or self.ends is None or own_space:
             return None
         low, high = self.ends
         rule, step = self.bag.rules.of(high)
@@ -224,6 +234,9 @@ class SessionWedges:
         if self.bag.wish is not Wish.GAP or self.bag.named is not None or self.short_end is None:
             return None
         low, replaces = self.short_end.low, self.replaces(build)
+        if low is not None and replaces == low.club.name:
+            above = next((club for club in wedges_of(self.bag.clubs) if club.carry_m > low.club.carry_m), None)
+            return OwnPlace(lay_out_like(low.club, f"In the place of {low.club.name}"), None, above)
         if low is not None and carry.mean < low.club.carry_m - CROWDED_M:
             return OwnPlace(lay_out_below(low.club, self.bag.rules.wedge_step), None, low.club)
         in_work = self.bag.gap
@@ -391,6 +404,8 @@ class SessionWedges:
             fresh=fresh and build.turned_from_id is None,
             flight=self.flight(build),
             air=self.rows.air_of(build),
+            bounce_deg=build.made_club.bounce_deg,
+            sands=tuple(sorted({course.get("sand", "") for course in self.rows.session.courses} - {""})),
         )
 
     @cached_property

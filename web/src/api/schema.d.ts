@@ -1861,6 +1861,7 @@ export interface components {
             share: number;
             /** Format: double */
             green_ft?: number;
+            sand?: components["schemas"]["SandEnum"] | components["schemas"]["BlankEnum"];
         };
         /** @enum {string} */
         CourseKindEnum: "home" | "trip" | "season";
@@ -1872,6 +1873,7 @@ export interface components {
             share: number;
             /** Format: double */
             green_ft?: number;
+            sand?: components["schemas"]["SandEnum"] | components["schemas"]["BlankEnum"];
         };
         CustomerOut: {
             id: number;
@@ -2521,6 +2523,7 @@ export interface components {
             revision: number;
             today: components["schemas"]["BagPlanOut"];
             found: components["schemas"]["BagPlanOut"];
+            schools: components["schemas"]["BagPlanOut"][];
             plans: components["schemas"]["BagPlanOut"][];
             searched: number;
             courses: string[];
@@ -2709,6 +2712,8 @@ export interface components {
             /** Format: double */
             gripped_in?: number | null;
         };
+        /** @enum {string} */
+        SandEnum: "soft" | "firm";
         /** @enum {string} */
         School: "shortest" | "set_wedge";
         SchoolsOut: {

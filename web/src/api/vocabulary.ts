@@ -299,10 +299,10 @@ export const VOCABULARY = {
   "runs_out": "it does not stop",
   "balloons": "it flies too high",
   "digs": "it digs",
-  "thin": "it is thinned off tight ground",
-  "sand": "it does not get out of sand",
+  "thin": "it is thinned",
+  "sand": "it stays in the sand",
   "distance": "its distance varies",
-  "gap": "the step beside it is wrong",
+  "gap": "its step is wrong",
   "line": "it goes off line",
   "worn": "its grooves are gone"
  },

@@ -23,6 +23,7 @@ def present_plans(planning: Planning, kept: Sequence[BagPlan]) -> PlansOut:
         revision=planning.judged.rows.session.revision,
         today=_plan(planning, today, today, name="Today", sentence=""),
         found=_plan(planning, found.bag, today, name="Best found", sentence=found.sentence),
+        schools=[_plan(planning, bag, today, name=name, sentence="") for name, bag in planning.schools()],
         plans=[
             replace(_plan(planning, planning.weigh(planning.kept(row)), today, name=row.name, sentence=""), id=row.pk)
             for row in kept

@@ -28,16 +28,17 @@ class FeelOut:
 
 @dataclass
 class BuildOut:
-    """head: of the rack, where it is from there. carry_from: what the carry is known by; known_from: when and in which air a typed figure was measured;
-    carry_doubt_m: give or take of that figure, nine times in ten. averages: over kept shots, averages_all: over
-    every shot, by reading. sources: of each average, the least trusted of its shots. settings_deg: the lofts its
-    sleeve offers. wanted: what it is judged by, by reading, with the carry window of its own; empty for a club of
-    the player's own. longest_m, shortest_m: of the kept carries; smash: their ball speed over club speed. accepted:
-    taken into the bag for the time being. roll_known: that window is by its own measured roll. out_of_favour: why
-    the player plays it no more; depth_m, width_m: how far the ellipse of four kept shots in five reaches.
-    old_swing: shots from before the swing was changed. work: what was done to the club it was made from, cautions:
-    that go with it; assumed: fields that nobody stated. uses: of a wedge, times a round by kind of shot; kept_for: the
-    short shot it is kept for; part_swings: those that were hit. held: balls on the job that they are counted on."""
+    """head: of the rack, where it is from there. carry_from: what the carry is known by; known_from: when and in which
+    air a typed figure was measured; carry_doubt_m: give or take of that figure, nine times in ten. averages:
+    over kept shots, averages_all: over every shot, by reading. sources: of each average, the least trusted of
+    its shots. settings_deg: the lofts its sleeve offers. wanted: what it is judged by, by reading, with the
+    carry window of its own; empty for a club of the player's own. longest_m, shortest_m: of the kept carries;
+    smash: their ball speed over club speed. accepted: taken into the bag for the time being. roll_known: that
+    window is by its own measured roll. out_of_favour: why the player plays it no more; depth_m, width_m: how
+    far the ellipse of four kept shots in five reaches. old_swing: shots from before the swing was changed.
+    work: what was done to the club it was made from, cautions: that go with it; assumed: fields that nobody
+    stated. uses: of a wedge, times a round by kind of shot; kept_for: the short shot it is kept for;
+    part_swings: those that were hit. held: balls on the job that they are counted on."""
 
     id: int
     letter: str

@@ -68,12 +68,14 @@ class BagPlanOut:
 
 @dataclass
 class PlansOut:
-    """Today's bag, the best found for the number of places, and the plans kept. searched: bags weighed. courses:
+    """Today's bag, the best found for the number of places, the bag by both schools of how many wedges belong, and the
+    plans kept. searched: bags weighed. courses:
     names, where there is more than one."""
 
     revision: int
     today: BagPlanOut
     found: BagPlanOut
+    schools: list[BagPlanOut]
     plans: list[BagPlanOut]
     searched: int
     courses: list[str]

@@ -17,8 +17,13 @@ interface Props {
 }
 
 export const keyOf = (plan: BagPlan, index: number) =>
-	plan.id === null ? (index ? "best" : "today") : `kept ${plan.id}`;
-export const columnsOf = (plans: PlansPicture): BagPlan[] => [plans.today, plans.found, ...plans.plans];
+	plan.id !== null ? `kept ${plan.id}` : index === 0 ? "today" : index === 1 ? "best" : plan.name;
+export const columnsOf = (plans: PlansPicture): BagPlan[] => [
+	plans.today,
+	plans.found,
+	...plans.schools,
+	...plans.plans,
+];
 
 const bodyOf = (plan: BagPlan): PlanBody => ({
 	name: plan.name,

@@ -47,6 +47,12 @@ const FIGURES: Figure[] = [
 	},
 	{ field: "age_rounds", label: "Age", unit: "rounds", now: (build) => build.age_rounds, sent: Math.round },
 ];
+/** What is stated of it in words. */
+const WORDS = [
+	["sole", "Sole"],
+	["grip", "Grip"],
+	["stamping", "Stamping"],
+] as const;
 const shown = (value: number | null) => (value === null ? "" : figure(value, 2).replace(/\.?0+$/, ""));
 
 export function Stated({ build, act }: { build: Build } & Pick<PlaceProps, "act">) {
@@ -60,7 +66,9 @@ export function Stated({ build, act }: { build: Build } & Pick<PlaceProps, "act"
 				const value = field in typed ? typedNumber(typed[field] ?? "", label.toLowerCase()) : null;
 				return value === null ? [] : [[field, sent ? sent(value) : value] as const];
 			});
-			const words = (["own_shaft", "head_type", "wear", "stock_swing"] as const)
+			const words = (
+				["own_shaft", "head_type", "wear", "stock_swing", ...WORDS.map(([field]) => field)] as const
+			)
 				.filter((field) => typed[field])
 				.map((field) => [field, typed[field]] as const);
 			act(() => change.state(build.id, Object.fromEntries([...figures, ...words])));
@@ -70,6 +78,7 @@ export function Stated({ build, act }: { build: Build } & Pick<PlaceProps, "act"
 			setWrong(error);
 		}
 	};
+	const said = (field: string, value: unknown) => act(() => change.state(build.id, { [field]: value }));
 	const mark = (field: string) =>
 		build.assumed.includes(field) && !(field in typed) && <span className="hole-text"> assumed</span>;
 	return (
@@ -153,6 +162,52 @@ export function Stated({ build, act }: { build: Build } & Pick<PlaceProps, "act"
 							))}
 						</select>
 					</label>
+					{WORDS.map(([field, label]) => (
+						<label key={field} className="text-sm">
+							<span className="quiet block">{label}</span>
+							<input
+								className="input h-10 w-full px-2"
+								maxLength={field === "grip" ? 60 : 40}
+								value={typed[field] ?? build[field]}
+								onChange={(event) => set(field, event.target.value)}
+							/>
+						</label>
+					))}
+					{build.head_type === "wedge" && (
+						<>
+							<label className="text-sm">
+								<span className="quiet block">Finish</span>
+								<select
+									className="select h-10 w-full"
+									value={build.finish ?? ""}
+									onChange={(event) => event.target.value && said("finish", event.target.value)}
+								>
+									<option value="">not said</option>
+									{VOCABULARY.finishes.map((each) => (
+										<option key={each}>{each}</option>
+									))}
+								</select>
+							</label>
+							<label className="flex min-h-10 items-center gap-2 text-sm">
+								<input
+									type="checkbox"
+									className="checkbox"
+									checked={build.of_set}
+									onChange={(event) => said("of_set", event.target.checked)}
+								/>
+								of the set of irons
+							</label>
+							<label className="flex min-h-10 items-center gap-2 text-sm">
+								<input
+									type="checkbox"
+									className="checkbox"
+									checked={build.on_order}
+									onChange={(event) => said("on_order", event.target.checked)}
+								/>
+								on order, not here yet
+							</label>
+						</>
+					)}
 				</div>
 				<Said error={wrong} />
 				<button type="submit" className="btn btn-sm h-10" disabled={Object.keys(typed).length === 0}>

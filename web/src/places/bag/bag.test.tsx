@@ -81,7 +81,15 @@ const today = bagPlan("Today", [1, 2], {
 	jobs: [{ job: "Second", uses_per_round: 1, club: "5i", success: 0.12 }],
 });
 const kept = bagPlan("Plan 1", [1, 2, 4, 5], { id: 31, swap_home: 4, swap_away: 5, swap_course: "Links" });
-const plans: Plans = { revision: 40, today, found, plans: [kept], searched: 12, courses: ["Home", "Links"] };
+const plans: Plans = {
+	revision: 40,
+	today,
+	found,
+	schools: [],
+	plans: [kept],
+	searched: 12,
+	courses: ["Home", "Links"],
+};
 
 test("plans stand beside today's bag, and the map shows the one that is chosen", async () => {
 	serve({ "GET /api/sessions/7/plans": plans });

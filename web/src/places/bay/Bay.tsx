@@ -29,6 +29,7 @@ import {
 } from "./RunBar";
 import { BayStand } from "./Stand";
 import { StandInPanel } from "./StandInPanel";
+import { Steady } from "./Steady";
 import { Tray } from "./Tray";
 
 const TAGS = [
@@ -454,31 +455,9 @@ export function Bay({ session, act, busy, live }: PlaceProps) {
 					onRedo={() => act(() => change.redo(session.id))}
 					onTrail={() => setDialog("trail")}
 				/>
-				<section>
-					<h2 className="mb-1">Steady?</h2>
-					<p className={session.tired ? "hole-text font-semibold" : "quiet"}>{session.steady}</p>
-					{session.swing > 1 && (
-						<p className="text-[14.5px]">The swing was changed: only shots since then count.</p>
-					)}
-					{[session.day_words, session.monitor].filter(Boolean).map((words) => (
-						<p key={words} className="hole-text text-[14.5px] font-semibold">
-							{words}
-						</p>
-					))}
-					<select
-						className="select mt-1 h-10 w-full"
-						aria-label="What kind of day it is"
-						value={session.day}
-						disabled={agreed}
-						onChange={(event) => act(() => change.day(session.id, event.target.value as DayKind))}
-					>
-						<option value="usual">A usual day</option>
-						<option value="fast">A fast day: everything flies</option>
-						<option value="slow">A slow day</option>
-					</select>
-				</section>
+				<Steady session={session} act={act} agreed={agreed} />
 				{!agreed && <PlayerPanel session={session} act={act} onOpen={() => setDialog("player")} />}
-				{session.bag.in_work && <CarryMap {...mapProps(session)} small />}
+				{session.bag.in_work && <CarryMap {...mapProps(session, undefined, session.bag.end)} small />}
 				{!agreed && <StandInPanel session={session} />}
 				<Caution>
 					One person swings at a time, nobody level with or ahead of the ball. Check that a changed head is

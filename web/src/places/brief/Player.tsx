@@ -86,8 +86,22 @@ export function Courses({ form }: FormProps) {
 					onClick={() =>
 						courses.append(
 							courses.fields.length
-								? { name: "Links trip", kind: "trip", firmness: "firm", greenFt: EVERYDAY_FT, share: 20 }
-								: { name: "Home", kind: "home", firmness: "medium", greenFt: EVERYDAY_FT, share: 80 },
+								? {
+										name: "Links trip",
+										kind: "trip",
+										firmness: "firm",
+										greenFt: EVERYDAY_FT,
+										sand: "",
+										share: 20,
+									}
+								: {
+										name: "Home",
+										kind: "home",
+										firmness: "medium",
+										greenFt: EVERYDAY_FT,
+										sand: "",
+										share: 80,
+									},
 						)
 					}
 				>
@@ -127,6 +141,15 @@ export function Courses({ form }: FormProps) {
 							<option value="soft">Soft</option>
 							<option value="medium">Medium</option>
 							<option value="firm">Firm</option>
+						</select>
+						<select
+							className="select h-10 w-32"
+							aria-label="Sand there"
+							{...form.register(`courses.${index}.sand`)}
+						>
+							<option value="">Sand: –</option>
+							<option value="soft">Soft sand</option>
+							<option value="firm">Firm sand</option>
 						</select>
 						<label className="flex items-center gap-1.5">
 							<span className="quiet text-sm">greens read</span>

@@ -29,6 +29,7 @@ export interface CourseFields {
 	kind: "home" | "trip" | "season";
 	firmness: Firmness;
 	greenFt: number;
+	sand: "" | "soft" | "firm";
 	share: number;
 }
 export interface Fields {
@@ -105,6 +106,7 @@ export function fieldsOf({ brief }: Session): Fields {
 		courses: brief.courses.map(({ green_ft, ...course }) => ({
 			...course,
 			greenFt: green_ft ?? EVERYDAY_FT,
+			sand: course.sand ?? "",
 		})),
 		lies: brief.lies,
 		likes: { fairway: "neutral", hybrid: "neutral", utility: "neutral", ...brief.likes },

@@ -1,0 +1,32 @@
+/** Whether the player is still the same, what kind of day it is, and what is to be said of the monitor. */
+import type { DayKind } from "../../api/client";
+import { change } from "../../api/session";
+import type { PlaceProps } from "../../session/place";
+
+export function Steady({ session, act, agreed }: Pick<PlaceProps, "session" | "act"> & { agreed: boolean }) {
+	return (
+		<section>
+			<h2 className="mb-1">Steady?</h2>
+			<p className={session.tired ? "hole-text font-semibold" : "quiet"}>{session.steady}</p>
+			{session.swing > 1 && (
+				<p className="text-[14.5px]">The swing was changed: only shots since then count.</p>
+			)}
+			{[session.day_words, session.monitor].filter(Boolean).map((words) => (
+				<p key={words} className="hole-text text-[14.5px] font-semibold">
+					{words}
+				</p>
+			))}
+			<select
+				className="select mt-1 h-10 w-full"
+				aria-label="What kind of day it is"
+				value={session.day}
+				disabled={agreed}
+				onChange={(event) => act(() => change.day(session.id, event.target.value as DayKind))}
+			>
+				<option value="usual">A usual day</option>
+				<option value="fast">A fast day: everything flies</option>
+				<option value="slow">A slow day</option>
+			</select>
+		</section>
+	);
+}
