@@ -4,14 +4,17 @@ import { type Span, spanOf } from "../instruments/scale";
 import { type Metres, toYards } from "../ui/units";
 import { candidatesOf, carriesOf, ownOf, type Window, windowsOf } from "./select";
 
-/** One scale for every gate of the session: the window and all kept candidate shots. */
+/** One scale for every gate of the session: the windows and the kept shots that are held against them. */
 export function gateSpan(session: Session): Span {
 	const shots = candidatesOf(session).flatMap((build) => carriesOf(session, build.id));
 	const judgedBy = candidatesOf(session).flatMap((build) => windowFor(build) ?? []);
 	const windows = [...windowsOf(session), ...judgedBy].flatMap((window) => [window.low, window.high]);
-	const own = candidatesOf(session).length
-		? []
-		: ownOf(session).flatMap((build) => carriesOf(session, build.id));
+	// At the short end the own wedges are hit on the same scale.
+	const beside = ownOf(session).filter(
+		(build) =>
+			candidatesOf(session).length === 0 || (session.bag.end === "short" && build.head_type === "wedge"),
+	);
+	const own = beside.flatMap((build) => carriesOf(session, build.id));
 	return spanOf([...shots, ...windows, ...own], 10, 3);
 }
 

@@ -53,7 +53,7 @@ function Reading({ quantity, flight }: { quantity: (typeof SHOWN)[number]; fligh
 	const shown = (value: number) => figure(inShown(quantity, value));
 	const where = flight.where[quantity] ?? 0;
 	return (
-		<span className="w-34">
+		<span className="w-30">
 			<span className="quiet block text-[12.5px]">
 				{label}, {unit}
 			</span>
