@@ -94,6 +94,8 @@ def test_ends_steps_and_the_order_of_work_are_told():
     thin = short_end([replace(ENDS[0], shots=1), *ENDS[1:]], STEP, unknown=[("GW", 50)])
     assert "hit LW 2 more times at the most you would hit it on the course" in thin.sentence
     assert thin.unhit == ("GW",)
+    ordered = short_end([*ENDS[:2], replace(ENDS[2], shots=0, on_order=True)], STEP)
+    assert ordered.high.missing == "hit PW when it is here: until then its carry is a prediction"
     lob = short_end(ENDS, STEP, unknown=[("60", 60)])
     assert lob.low.missing == "hit 60 3 times at the most you would hit it on the course"
 

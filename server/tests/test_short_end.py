@@ -165,10 +165,14 @@ def test_a_set_wedge_on_order_is_a_predicted_end_and_other_irons_ask_for_a_check
     unknown = ask("GET", f"sessions/{again.pk}")
     assert "GW" in unknown["bag"]["short"]["unhit"]
     ask("PUT", f"builds/{pw.pk}", {"typed_carry_m": None, "typed_total_m": None})
-    seen = ask("PUT", f"builds/{pw.pk}/stated", {"on_order": True, "of_set": True, "set_loft_deg": 44})
     Build.objects.filter(pk=new.pk).update(archived=True)
+    builds.add_club(fitter, again.pk, name="8i", typed_carry_m=118.0, typed_total_m=121.0)
+    seen = ask("PUT", f"builds/{pw.pk}/stated", {"on_order": True, "of_set": True, "set_loft_deg": 44})
     build = next(each for each in seen["builds"] if each["id"] == pw.pk)
-    assert build["carry_from"] in ("assumed", "none")
+    assert build["carry_from"] == "assumed"
+    high = seen["bag"]["short"]["high"]
+    assert high["build"] == pw.pk and high["missing"].startswith("hit PW when it is here")
+    assert seen["bag"]["short"]["places"]  # the space is cut to a predicted end
 
 
 def test_a_trip_takes_a_long_club_out_for_a_lob_wedge_and_a_bunker_shot_is_no_sum(ask, session, wedges):

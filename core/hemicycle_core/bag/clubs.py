@@ -41,7 +41,7 @@ class Carried:
     carry_sd_m that of the figure itself, as far as it is known; peak_m and spin_rpm its typical flight where known;
     shots: how many its carry is the mean of, 0 where it was not hit. of_set: a wedge that belongs to the irons;
     kept_for: the short shot a wedge is kept for, whatever its full carry; swing: its stock swing, where that is not the
-    full one."""
+    full one; on_order: not here yet, its figures are a prediction."""
 
     name: str
     head_type: HeadType
@@ -59,6 +59,7 @@ class Carried:
     of_set: bool = False
     kept_for: str = ""
     swing: str = ""
+    on_order: bool = False
 
     def __post_init__(self) -> None:
         if self.carry_m <= 0:

@@ -95,6 +95,8 @@ def set_wedge_of(clubs: Sequence[Carried]) -> Carried | None:
 
 
 def _end(club: Carried, *, lob: bool) -> End:
+    if club.on_order and not club.shots:
+        return End(club, f"hit {club.name} when it is here: until then its carry is a prediction")
     if club.shots >= END_SHOTS:
         return End(club, "")
     have = END_SHOTS - club.shots

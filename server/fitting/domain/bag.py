@@ -151,6 +151,7 @@ class SessionBag:
         return {
             "of_set": build.is_of_set,
             "kept_for": build.kept_for,
+            "on_order": build.on_order,
             "swing": "" if build.stock_swing == FULL else build.stock_swing,
             **{key: found.mean for key, found in leaves.items() if found is not None},
         }

@@ -99,6 +99,7 @@ class JudgedSession:
             name=name_of(build),
             head_type=kind,
             of_set=build.is_of_set,
+            on_order=build.on_order,
             carry_m=made[0].carry_m,
             total_m=made[0].carry_m + (made[0].roll_m or 0.0),
             loft_deg=head.loft_deg,
