@@ -40,6 +40,6 @@ def shortened(delivery: Delivery, left: float, spread: float, chance: np.random.
         delivery,
         club_speed_mps=np.asarray(delivery.club_speed_mps)
         * left
-        * (1 + more * chance.normal(size=np.size(delivery.club_speed_mps))),
+        * np.exp(more * chance.normal(size=np.size(delivery.club_speed_mps))),
         attack_deg=np.asarray(delivery.attack_deg) + SHALLOWER_DEG * (1 - left),
     )
