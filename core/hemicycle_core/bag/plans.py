@@ -259,8 +259,8 @@ def school_plan(
     closed_first: bool,
 ) -> Bag:
     """The bag with `count` wedges between the two ends, out of those that are there: where each yardage is to have its
-    wedge the least open one, else the one that makes most of the jobs; all else of the bag stays. With fewer there than
-    asked for, all of them."""
+    wedge the least open one, which never has fewer than are carried, else the one that makes most of the jobs; all else
+    of the bag stays. With fewer there than asked for, all of them."""
     low, high = ends
 
     def inside(option: ClubOption) -> bool:
@@ -269,6 +269,8 @@ def school_plan(
 
     there = [option for option in options if inside(option) and not option.fixed]
     stay = frozenset(option.key for option in options if option.own and option not in there)
+    if closed_first:
+        count = max(count, sum(option.own for option in there))
     bags = [
         weigh_plan(Plan(stay | {option.key for option in chosen}), options, demand, rules, limits)
         for chosen in itertools.combinations(there, min(count, len(there)))

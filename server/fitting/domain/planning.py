@@ -138,10 +138,10 @@ class Planning:
         )
 
     def schools(self) -> list[tuple[str, Bag]]:
-        """The bag by both schools of how many wedges belong between the ends, where that is asked: those that are
-        another bag than today's."""
+        """The bag by both schools of how many wedges belong between the ends, where that is asked and a wedge is being
+        tried: those that are another bag than today's."""
         wedges = self.judged.wedges
-        if wedges.ends is None or wedges.schools is None:
+        if wedges.ends is None or wedges.schools is None or not wedges.asked:
             return []
         found, ends, rules = wedges.schools, wedges.ends, self.judged.bag.rules
         there = {option.club.name for option in self.options if option.own}

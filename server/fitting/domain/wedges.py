@@ -96,6 +96,12 @@ class SessionWedges:
     def worked_at(self) -> bool:
         return self.rows.session.end != BagEnd.LONG and any(build.is_own for build in self.builds)
 
+    @property
+    def asked(self) -> bool:
+        """Whether wedges are what the session is about: the short end, or any bag with a candidate wedge."""
+        session, tried = self.rows.session, self.rows.candidates
+        return session.end == BagEnd.SHORT or any(build.head_type == HeadType.WEDGE for build in tried)
+
     @cached_property
     def delivered(self) -> Delivered:
         called = Delivery(self.rows.session.delivery) if self.rows.session.delivery else None
