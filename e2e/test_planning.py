@@ -16,7 +16,7 @@ def interview(page: Page) -> None:
     for _ in range(2):
         page.get_by_role("button", name="+ Course, trip or season").press("Enter")
     page.get_by_label("Course", exact=True).nth(1).press("L")
-    page.get_by_role("button", name="semi-rough").press("Space")
+    page.get_by_role("button", name="semi-rough", exact=True).press("Space")
     page.get_by_label("Utility irons").press("w")
     page.get_by_label("Utility irons").press("Tab")
     expect(page.get_by_text(re.compile(r"^Saved \d"))).to_be_visible()

@@ -52,8 +52,8 @@ def load_demo(password: str) -> Shop:
     load_rack(shop)
     for customer in CUSTOMERS:
         _customer(shop, fitter, customer)
-    # Agreed visits have let their bays go; whoever is in the middle has it back.
-    for session in FittingSession.objects.of(shop).filter(agreed_at=None, in_hand__isnull=False):
+    # Agreed visits have let their bays go; whoever is in the middle has it back, of several the first customer.
+    for session in FittingSession.objects.of(shop).filter(agreed_at=None, in_hand__isnull=False).order_by("-pk"):
         builds.take_in_hand(fitter, session.pk, build_id=session.in_hand_id or 0)
     return shop
 
