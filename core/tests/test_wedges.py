@@ -127,6 +127,19 @@ def test_how_many_wedges_belong_depends_on_how_the_player_eases_off():
     assert schools(ENDS[0], ENDS[2], STEP).proposed is None
     wide = [replace(ENDS[i], spread_m=metres(12)) for i in (0, 2)]
     assert schools(*wide, STEP, eases="not").each == 1  # closer than this spread can use
+    seldom = schools(ENDS[0], ENDS[2], STEP, eases="not", uses=0.3)
+    assert (seldom.each, seldom.part) == (1, 1) and "less than once in two rounds" in seldom.sentence
+
+
+@pytest.mark.parametrize("least", [3, 10, 40])
+@pytest.mark.parametrize("space", [0, 1, 42, 120, 300])
+def test_any_space_and_any_step_that_may_be_wished_is_cut_by_no_more_wedges_than_a_bag_holds(least, space):
+    wish = replace(STEP, least_m=metres(least), most_m=metres(least))
+    low, high = club("LW", 20, 60), club("PW", 20 + space, 46, of_set=True)
+    for more in ({}, {"eases": "well"}, {"eases": "not"}, {"fewer": True}, {"uses": 0.0}):
+        found = schools(low, high, wish, **more)
+        assert 0 <= found.part <= found.each <= 4
+        assert found.proposed in (None, found.part, found.each) and found.sentence
 
 
 def test_a_published_set_wedge_lies_in_its_window_and_a_player_moves_it():
@@ -261,6 +274,54 @@ def test_a_complaint_is_answered_by_a_measurement_beside_a_fresh_one():
     assert "firm sand with about 3°, little enough by judgement. Let them play it" in sand.sentence
     gap = wedge("54", worn, club=club("54", 100)), [wedge("PW", worn, club=club("PW", 126))]
     assert answered(gap[0], Complaint.GAP, gap[1], STEP).claim is Claim.TRUE
+
+
+def spread(share, n, middle=95.0, **more):
+    """Shots whose carries spread by a share, evenly about their mean."""
+    at = np.linspace(-1, 1, n)
+    return [Shot({"carry_m": middle * (1 + share * each / at.std(ddof=1)), "offline_m": 0.0}, **more) for each in at]
+
+
+def test_a_complaint_is_true_only_where_chance_does_not_make_it():
+    def said(complaint, mine, theirs, **more):
+        fresh = wedge("54-B", theirs, fresh=True)
+        return answered(wedge("54", mine, **more), complaint, [fresh] if theirs else [], STEP)
+
+    steady = spread(0.03, 9)
+    assert said(Complaint.DISTANCE, spread(0.09, 9), steady).claim is Claim.TRUE
+    few = said(Complaint.DISTANCE, spread(0.06, 3), spread(0.03, 3))
+    assert few.claim is Claim.OPEN and "6% of its carry; the other wedges 3%, which may be chance" in few.sentence
+    assert said(Complaint.DISTANCE, spread(0.035, 9), steady).claim is Claim.NOT_SO
+    assert said(Complaint.DISTANCE, spread(0.09, 9), []).claim is Claim.OPEN  # of one club it may be the swing
+
+    def spinning(rpm, sd, n):
+        values = rpm + sd * np.linspace(-1, 1, n)
+        return [Shot({"carry_m": 95.0, "spin_rpm": float(each)}) for each in values]
+
+    for mine, theirs, claim, words in (
+        ((8000, 300, 6), (9200, 300, 6), Claim.TRUE, "1200 rpm less than 54-B."),
+        ((8700, 900, 3), (9200, 900, 3), Claim.OPEN, "500 rpm less than 54-B, which may be chance"),
+        ((9150, 300, 6), (9200, 300, 6), Claim.NOT_SO, "as much spin as 54-B."),
+        ((9900, 300, 6), (9200, 300, 6), Claim.NOT_SO, "700 rpm more than 54-B."),
+    ):
+        found = said(Complaint.WORN, spinning(*mine), spinning(*theirs))
+        assert found.claim is claim and words in found.sentence, found
+
+    def starting(deg, sd, n):
+        sides = np.radians(deg + sd * np.linspace(-1, 1, n))
+        return [Shot({"carry_m": 95.0, "offline_m": float(95 * np.tan(each))}) for each in sides]
+
+    off = said(Complaint.LINE, starting(-2.0, 0.8, 6), starting(0.2, 0.8, 6))
+    assert off.claim is Claim.TRUE and "2.2° left of the other wedges" in off.sentence
+    assert said(Complaint.LINE, starting(-2.0, 4.0, 3), starting(0.0, 0.8, 6)).claim is Claim.OPEN
+    assert said(Complaint.LINE, starting(0.3, 0.8, 6), starting(0.0, 0.8, 6)).claim is Claim.NOT_SO
+    # Nothing is answered by two shots, nor by what a monitor did not read.
+    assert "hit it 3 times first" in said(Complaint.LINE, steady[:2], steady).sentence
+    assert said(Complaint.RUNS_OUT, steady, steady).claim is Claim.OPEN
+    assert said(Complaint.BALLOONS, steady, steady).claim is Claim.OPEN
+    thin = [replace(shot, strike=Strike.THIN) if i == 0 else shot for i, shot in enumerate(steady)]
+    assert said(Complaint.THIN, thin, steady).claim is Claim.OPEN
+    assert said(Complaint.THIN, steady, thin).claim is Claim.NOT_SO
 
 
 # Verdicts

@@ -22,7 +22,6 @@ from .stopping import More, chance_best, keep_settled, more_shots, more_to_keep,
 from .verdict import DOING, Kind, Verdict, no_gain
 from .weigh import KEEP, Weighed, letter_of_own
 
-FILLING = DOING
 NEVER = (Kind.VETOED, Kind.NEEDS_SHOTS)
 NAUGHT = 0.05  # of a shot a round: what is written as 0.0 is not said
 CHANCE_NOISE = 0.10  # without jobs: chances this close are one chance
@@ -115,7 +114,7 @@ def _none_left(verdicts: Sequence[Verdict], heard: Sequence[Candidate], budget: 
 
 def _in_spite_of(verdict: Verdict) -> str:
     """Where the jobs and the window ask for two things it is said, so that the two do not seem to disagree."""
-    if verdict.kind in FILLING or verdict.off_m is None:
+    if verdict.kind in DOING or verdict.off_m is None:
         return ""
     if abs(verdict.off_m) > 0:
         way = "short of" if verdict.off_m < 0 else "past"
@@ -125,7 +124,7 @@ def _in_spite_of(verdict: Verdict) -> str:
 
 def _by_wish(open_: Sequence[Candidate], of: Mapping[str, Verdict], wanted: Wanted) -> Choice:
     """What was asked of an old club decides; no gain in shots is asked for."""
-    doing = [each for each in open_ if of[each.letter].kind in FILLING]
+    doing = [each for each in open_ if of[each.letter].kind in DOING]
     if not doing:
         words = f"Keep the {wanted.old}: none of these {wanted.does}."
         return Choice(None, None, Because.KEEP, words, all(of[each.letter].settled for each in open_), gain_price=0.0)
@@ -158,7 +157,7 @@ def _by_far(
 ) -> Choice:
     """The longest of those that are in play as often as the old club; what goes further still is named with why not."""
     total = {each.letter: _total(of[each.letter]) for each in open_}
-    doing = [each for each in open_ if of[each.letter].kind in FILLING]
+    doing = [each for each in open_ if of[each.letter].kind in DOING]
     ranked = sorted(doing, key=lambda each: (-total[each.letter], *_cheaper(each)))
     longest = max(open_, key=lambda each: (total[each.letter], each.key))
     old = weighed.in_play.get(letter_of_own(wanted.old))
@@ -210,7 +209,7 @@ def _in_play(build: Candidate, weighed: Weighed) -> str:
 
 
 def _by_chance(open_: Sequence[Candidate], of: Mapping[str, Verdict]) -> Choice:
-    filling = [each for each in open_ if of[each.letter].kind in FILLING]
+    filling = [each for each in open_ if of[each.letter].kind in DOING]
     if not filling:
         return Choice(
             None, None, Because.NOTHING, "No build fills the slot yet. Keep what is there, or hit more.", False
@@ -387,6 +386,6 @@ def _sentence(
 
 def why_it_lost(verdict: Verdict, chosen: Verdict | None) -> str:
     """One sentence for the record."""
-    if verdict.kind in FILLING and chosen is not None:
+    if verdict.kind in DOING and chosen is not None:
         return f"{verdict.headline} too. {verdict.against or verdict.why}"
     return f"{verdict.headline}. {verdict.why}"

@@ -8,6 +8,8 @@ from collections.abc import Callable, Sequence
 from dataclasses import dataclass
 from enum import StrEnum
 
+from scipy.special import fdtri, stdtrit
+
 from ..bag import Carried
 from ..bag.gaps import CROWDED_M, StepWish
 from ..flight import GREEN, Air, Anchor, Firmness, run_out
@@ -21,9 +23,9 @@ from .landings import landings
 SAME_LOFT_DEG = 1.6  # two wedges this near are of one loft
 LEAST_SHOTS = 3
 SEEN_M = 0.9  # on a green a player sees a yard
-SEEN_RPM, SEEN_SIDE_DEG = 400.0, 1.0
-VARIES_SHARE = 0.05
-SURE = 1.2816
+SEEN_RPM, SEEN_SIDE_DEG, SEEN_MPS = 400.0, 1.0, 0.4
+VARIES_SHARE, WIDER = 0.05, 1.4  # carries spread as a share: beyond it, or so much more than the other wedges'
+SURE = 0.9  # one side
 
 
 Says = Callable[..., "Claimed"]
@@ -96,10 +98,12 @@ def fresh_beside(wedge: Wedge, others: Sequence[Wedge]) -> Wedge | None:
 
 
 def _apart(mine: Average | None, theirs: Average | None) -> tuple[float, float] | None:
-    """Difference of two means and one standard error of it; None where either has under two shots."""
+    """Difference of two means and how far chance makes it; None where either has under two shots. Student's t on the
+    lesser freedom."""
     if mine is None or theirs is None or mine.se is None or theirs.se is None:
         return None
-    return mine.mean - theirs.mean, math.hypot(mine.se, theirs.se)
+    chance = float(stdtrit(min(mine.n, theirs.n) - 1, SURE)) * math.hypot(mine.se, theirs.se)
+    return mine.mean - theirs.mean, chance
 
 
 # By judgement: what a sole meets the sand with, square, is its bounce less what the hands take off the loft; a degree
@@ -160,28 +164,40 @@ def _beside_a_fresh_one(
         loft = "its loft" if wedge.loft_deg is None else f"{wedge.loft_deg:g}°"
         return made(Claim.OPEN, f"hit a fresh one of {loft} beside it.")
     if complaint is Complaint.RUNS_OUT:
-        found = _apart(runs_m(wedge, anchored), runs_m(fresh, anchored))
-        if found is None:
-            return made(Claim.OPEN, "launch and spin are not read: pace where it stops.")
-        by, error = found
-        true = by >= SEEN_M and by > SURE * error
-        if true:
-            return made(Claim.TRUE, f"it stops {yd_text(by)} yd later than {fresh.name}, on a medium green.", by)
-        less = "as soon as" if abs(by) < SEEN_M else f"{yd_text(abs(by))} yd {'later' if by > 0 else 'sooner'} than"
-        chance = ", which may be chance" if by >= SEEN_M else ""
-        return made(Claim.NOT_SO, f"it stops {less} {fresh.name}{chance}.", by)
+        return _stops(wedge, fresh, made, anchored)
+    return _spins(wedge, fresh, made)
+
+
+def _stops(wedge: Wedge, fresh: Wedge, made: Says, anchored: Anchor | None) -> Claimed:
+    found = _apart(runs_m(wedge, anchored), runs_m(fresh, anchored))
+    if found is None:
+        return made(Claim.OPEN, "launch and spin are not read: pace where it stops.")
+    by, chance = found
+    if by < SEEN_M:
+        less = f"{yd_text(-by)} yd sooner than" if by <= -SEEN_M else "as soon as"
+        return made(Claim.NOT_SO, f"it stops {less} {fresh.name}.", by)
+    later = f"it stops {yd_text(by)} yd later than {fresh.name}, on a medium green"
+    if by > chance:
+        return made(Claim.TRUE, f"{later}.", by)
+    return made(Claim.OPEN, f"{later}, which may be chance: hit more of both.", by)
+
+
+def _spins(wedge: Wedge, fresh: Wedge, made: Says) -> Claimed:
     spin = _apart(average(values_of(wedge.shots, "spin_rpm")), average(values_of(fresh.shots, "spin_rpm")))
     speed = _apart(average(values_of(wedge.shots, "club_speed_mps")), average(values_of(fresh.shots, "club_speed_mps")))
     if spin is None:
         return made(Claim.OPEN, "spin is not read: see where it stops.")
-    by, error = spin
+    by, chance = spin
     swung = ""
-    if speed is not None and abs(speed[0]) > SURE * speed[1] and abs(speed[0]) > 0.4:
+    if speed is not None and abs(speed[0]) > max(speed[1], SEEN_MPS):
         swung = " They were not swung alike, which explains part of it."
-    if by <= -SEEN_RPM and -by > SURE * error:
-        return made(Claim.TRUE, f"{abs(round(by, -2)):.0f} rpm less than {fresh.name}.{swung}", by)
-    words = f"within what chance makes of {fresh.name}’s spin ({round(by, -1):+.0f} rpm).{swung}"
-    return made(Claim.NOT_SO, words.replace("-", "\u2212"), by)
+    if by <= -SEEN_RPM:
+        less = f"{abs(round(by, -2)):.0f} rpm less than {fresh.name}"
+        if -by > chance:
+            return made(Claim.TRUE, f"{less}.{swung}", by)
+        return made(Claim.OPEN, f"{less}, which may be chance: hit more of both.{swung}", by)
+    much = f"{round(by, -2):.0f} rpm more than" if by >= SEEN_RPM else "as much spin as"
+    return made(Claim.NOT_SO, f"{much} {fresh.name}.{swung}", by)
 
 
 def _balloons(wedge: Wedge, made: Says) -> Claimed:
@@ -194,7 +210,8 @@ def _balloons(wedge: Wedge, made: Says) -> Claimed:
         return made(Claim.TRUE, f"{abs(by):.0f}° over what its loft makes, with too little spin. Perhaps {first}.", by)
     if flight.where["launch_deg"] == 1:
         return made(Claim.TRUE, f"{abs(by):.0f}° over what its loft makes, with the spin it should have.", by)
-    return made(Claim.NOT_SO, f"it leaves at {flight.means['launch_deg']:.0f}°, as its loft makes it.", by)
+    as_made = "lower than" if flight.where["launch_deg"] == -1 else "as"
+    return made(Claim.NOT_SO, f"it leaves at {flight.means['launch_deg']:.0f}°, {as_made} its loft makes it.", by)
 
 
 def _strikes(wedge: Wedge, complaint: Complaint, others: Sequence[Wedge], made: Says) -> Claimed:
@@ -219,13 +236,19 @@ def _varies(wedge: Wedge, others: Sequence[Wedge], made: Says) -> Claimed:
         return made(Claim.OPEN, "carry is not read.")
     share = carry.sd / carry.mean
     means = [mean for each in others if (mean := average(values_of(each.shots, "carry_m"))) is not None]
-    rest = [mean.sd / mean.mean for mean in means if mean.sd is not None and mean.n > 2]
-    words = f"its carries spread {yards(carry.sd):.0f} yd"
+    rest = [(mean.sd / mean.mean, mean.n - 1) for mean in means if mean.sd is not None and mean.n >= LEAST_SHOTS]
+    words = f"its carries spread {yards(carry.sd):.0f} yd, {100 * share:.0f}% of its carry"
     if not rest:
-        return made(Claim.TRUE if share > VARIES_SHARE else Claim.NOT_SO, f"{words}, {100 * share:.0f}%.", share)
-    usual = sum(rest) / len(rest)
-    beside = f"{words}, {100 * share:.0f}% of its carry; the other wedges {100 * usual:.0f}%."
-    return made(Claim.TRUE if share > 1.4 * usual else Claim.NOT_SO, beside, share - usual)
+        return made(Claim.OPEN, f"{words}. Hit another wedge as often: it may be the swing.", share)
+    # Variances against one another, Fisher's F: three shots spread twice as wide as three others by chance.
+    freedom = sum(df for _, df in rest)
+    usual = math.sqrt(sum(df * each**2 for each, df in rest) / freedom)
+    beside = f"{words}; the other wedges {100 * usual:.0f}%"
+    if share <= max(WIDER * usual, VARIES_SHARE):
+        return made(Claim.NOT_SO, f"{beside}.", share - usual)
+    if (share / usual) ** 2 > float(fdtri(carry.n - 1, freedom, SURE)):
+        return made(Claim.TRUE, f"{beside}.", share - usual)
+    return made(Claim.OPEN, f"{beside}, which may be chance: hit more of both.", share - usual)
 
 
 def _line(wedge: Wedge, others: Sequence[Wedge], made: Says) -> Claimed:
@@ -245,8 +268,11 @@ def _line(wedge: Wedge, others: Sequence[Wedge], made: Says) -> Claimed:
     by = mine.mean - usual
     side = "right" if by > 0 else "left"
     beside = "the other wedges" if rest else "the line"
-    if abs(by) >= SEEN_SIDE_DEG and abs(by) > SURE * mine.se:
-        return made(Claim.TRUE, f"{abs(by):.1f}° {side} of {beside}. Its lie angle is the first thing to measure.", by)
+    if abs(by) >= SEEN_SIDE_DEG:
+        off = f"{abs(by):.1f}° {side} of {beside}"
+        if abs(by) > float(stdtrit(mine.n - 1, SURE)) * mine.se:
+            return made(Claim.TRUE, f"{off}. Its lie angle is the first thing to measure.", by)
+        return made(Claim.OPEN, f"{off}, which may be chance: hit more of it.", by)
     return made(Claim.NOT_SO, f"within {abs(by):.1f}° of {beside}.", by)
 
 

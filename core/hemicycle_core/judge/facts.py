@@ -17,6 +17,7 @@ from .play import Played
 FACTS = ("carry_m", "landing_deg", "peak_m", "spin_rpm", "offline_m", "ball_speed_mps", "launch_deg", "total_m")
 OFTEN = 0.18  # a way to fail that takes this share of all shots is an argument
 DEAR_MISS_YD = 12.0
+REACHED = 0.005  # of shots on a job: under it the club cannot do it
 
 
 @dataclass(frozen=True)
@@ -106,7 +107,6 @@ def _main(played: Sequence[Played]) -> Played:
     return max(there, key=lambda each: each.job.uses_per_round)
 
 
-REACHED = 0.005
 WAYS = {
     "short": "stop short", "long": "run through", "left": "go left", "right": "go right",
 }  # fmt: skip

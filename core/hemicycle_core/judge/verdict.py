@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import math
-from collections.abc import Callable, Sequence
+from collections.abc import Sequence
 from dataclasses import dataclass, field, replace
 from enum import StrEnum
 
@@ -12,19 +12,19 @@ from ..bag.gaps import CROWDED_M
 from ..brief import Job, JobKind, Wish
 from ..heads import HeadType
 from ..impact import SPEED_ACROSS_A_SET
-from ..samples.averages import average, cost_of_a_miss, values_of
+from ..samples.averages import average, values_of
 from ..thresholds import DEFAULT, Thresholds
-from ..units import METRES_PER_INCH, feet, yard_words, yards, yd_text
+from ..units import METRES_PER_INCH, yard_words, yards, yd_text
 from .candidate import Candidate, Case, Liking
 from .changes import EFFECTS, Change, ChangeKind
-from .evidence import Demand, Evidence, evidence_of
-from .facts import Fact, against, facts_of, job_words
+from .evidence import Evidence, evidence_of
+from .facts import Fact, against, facts_of
 from .play import Played
 from .weigh import KEEP, Weighed
 from .whatif import HitClub, Prediction, predict
+from .why import why_words
 
 UPPER_80 = 1.2816
-CROWDS, NEAR = "Crowds ", "Too near its neighbour: "
 
 
 class Kind(StrEnum):
@@ -57,7 +57,8 @@ class Verdict:
     landing is steep enough. more: further shots that would settle the carry, None when over 30. facts: in order
     of weight. played: its jobs; rounds: successful shots a round over them, less what is feared, None without jobs.
     off_m: how far its carry lies outside its window, negative for short, 0 inside, in whole yards; None where nothing
-    can be said. moved: single shots move its average, so that they are looked at before anything rests on it."""
+    can be said. moved: single shots move its average, so that they are looked at before anything rests on it. crowded:
+    the club it is too near, empty without one."""
 
     letter: str
     kind: Kind
@@ -75,16 +76,19 @@ class Verdict:
     rounds: float | None = None
     off_m: float | None = None
     moved: bool = False
+    crowded: str = ""
 
 
 @dataclass(frozen=True)
 class Finding:
-    """What was found of a build: its verdict's kind and headline, the turn that would mend it, else what else would."""
+    """What was found of a build: its verdict's kind and headline, the turn that would mend it, else what else would.
+    crowded: the club it is too near."""
 
     kind: Kind
     headline: str
     turn: Prediction | None = None
     remedy: str | None = None
+    crowded: str = ""
 
 
 def verdict_of(
@@ -114,7 +118,7 @@ def verdict_of(
         letter=candidate.letter,
         kind=found.kind,
         headline=found.headline,
-        why=_why(evidence, candidate, played),
+        why=why_words(evidence, candidate, played),
         chance=None if compared else chance,
         settled=settled,
         more=0 if settled else _more(evidence, thresholds),
@@ -127,6 +131,7 @@ def verdict_of(
         rounds=float(weighed.rounds[candidate.letter].mean()) if played else None,
         off_m=None if case.wanted.windowless else evidence.off_m,
         moved=bool(evidence.moved_m),
+        crowded=found.crowded,
     )
 
 
@@ -195,8 +200,8 @@ def _beside_it(case: Case, evidence: Evidence, jobs: Sequence[Job], thresholds: 
     crowded = _crowded(evidence.carry.mean, case.lower, case.upper)
     mended = remedy(case, evidence, thresholds)
     if crowded is not None:
-        says = NEAR if candidate.head_type is HeadType.WEDGE else CROWDS
-        return Finding(Kind.CROWDS, f"{says}{crowded.name}", remedy=mended)
+        says = "Too near its neighbour:" if candidate.head_type is HeadType.WEDGE else "Crowds"
+        return Finding(Kind.CROWDS, f"{says} {crowded.name}", remedy=mended, crowded=crowded.name)
     if case.wanted.wish is not Wish.GAP and not evidence.off_m:
         return Finding(Kind.ONE_HEAD, "Keeps the yardage, not the flight asked for", remedy=mended)
     near = mended != NO_REMEDY and abs(evidence.off_m) <= thresholds.one_head_m
@@ -293,75 +298,6 @@ def _best_turn(candidate: Candidate, evidence: Evidence, chance: float, threshol
 
 def _crowded(carry_m: float, *beside: Carried | None) -> Carried | None:
     return next((club for club in beside if club is not None and abs(club.carry_m - carry_m) < CROWDED_M), None)
-
-
-def _why(evidence: Evidence, candidate: Candidate, played: Sequence[Played]) -> str:
-    """The numbers behind the verdict, in at most four short sentences."""
-    parts = [_carry_words(evidence)]
-    if evidence.moved_m:
-        way = "longer" if evidence.moved_m > 0 else "shorter"
-        parts.append(
-            f"Single shots make that {yard_words(abs(evidence.moved_m))} {way} than where they gather: look at them."
-        )
-    parts += [_demand_words(each) for each in evidence.demands]
-    if evidence.landing is not None and not any(each.target.quantity == "landing_deg" for each in evidence.demands):
-        parts.append(_landing_words(evidence))
-    if played:
-        parts.append(job_words(played))
-    cost = cost_of_a_miss(candidate.shots)
-    if cost is not None and yards(cost) >= 3:
-        parts.append(f"A miss costs {yd_text(cost)} yd.")
-    return " ".join(parts)
-
-
-def _carry_words(evidence: Evidence) -> str:
-    mean, low, high, off = evidence.carry.mean, evidence.window.low, evidence.window.high, evidence.off_m
-    if low is None and high is None:
-        return f"Carries {yd_text(mean)}."
-    window = f"{yd_text(low or 0)} to {yd_text(high or 0)}"
-    if off:
-        return (
-            f"Carries {yd_text(mean)}, {max(1, round(yards(abs(off))))} {'short' if off < 0 else 'long'} of {window}."
-        )
-    return f"Carries {yd_text(mean)}, inside {window}."
-
-
-# By reading: what a build does, and a figure in words with so many digits more than usual.
-SHOWN: dict[str, tuple[str, Callable[[float, int], str]]] = {
-    "peak_m": ("Peaks at", lambda value, more: f"{feet(value):.{more}f} ft"),
-    "landing_deg": ("Lands at", lambda value, more: f"{value:.{more}f}°"),
-    "spin_rpm": ("Spins", lambda value, more: f"{round(value, more - 1):.0f} rpm"),
-    "total_m": ("Stops at", lambda value, more: f"{yards(value):.{more}f}"),
-    "in_play": ("In play", lambda value, more: f"{100 * value:.{more}f} in 100"),
-}
-
-
-def _demand_words(demand: Demand) -> str:
-    says, written = SHOWN[demand.target.quantity]
-    low, high = demand.target.low, demand.target.high
-    edges = [edge for edge in (low, high) if edge is not None]
-    # A figure that only rounding puts on the edge is told to one digit more.
-    more = int(not demand.met and written(demand.mean, 0) in [written(edge, 0) for edge in edges])
-
-    def shown(value: float) -> str:
-        return written(value, more)
-
-    if low is not None and high is not None:
-        wanted = f"{shown(low)} to {shown(high)}"
-    else:
-        wanted = f"{shown(low)} or more" if low is not None else f"{shown(high or 0.0)} or less"
-    return f"{says} {shown(demand.mean)}; wanted: {wanted}."
-
-
-def _landing_words(evidence: Evidence) -> str:
-    assert evidence.landing is not None
-    lands = f"Lands at {evidence.landing.mean:.0f}°"
-    if evidence.holds is None or evidence.holds.low is None:
-        return f"{lands}."
-    shy = evidence.holds.low - evidence.landing.mean
-    if abs(shy) <= evidence.doubt.landing_deg:
-        return f"{lands}, too close to {evidence.holds.low:.0f}° to call."
-    return f"{lands}, {'shy of' if shy > 0 else 'steeper than'} the {evidence.holds.low:.0f}° that holds."
 
 
 WOULD_CHANGE = {
@@ -510,7 +446,7 @@ def recommended(verdict: Verdict) -> Verdict:
         return verdict
     apart = "outside its window" if verdict.off_m else "though it lands flatter than asked"
     if verdict.kind is Kind.CROWDS:
-        apart = f"outside its window, crowding {verdict.headline.removeprefix(CROWDS).removeprefix(NEAR)}"
+        apart = f"outside its window, crowding {verdict.crowded}"
     if verdict.kind is Kind.OTHER_JOB:
         apart = f"{verdict.headline[0].lower()}{verdict.headline[1:]}"
     change = None if verdict.change == NO_REMEDY else verdict.change

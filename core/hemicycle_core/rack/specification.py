@@ -12,7 +12,7 @@ from .eligible import same_setting
 @dataclass(frozen=True)
 class Specification:
     """A build as it was hit: degrees, metres, grams; None where unknown. sleeve_deg: None without a head of the
-    rack, 0 for bonded."""
+    rack, 0 for bonded. bent: its loft was."""
 
     name: str
     head: str | None = None
@@ -28,6 +28,7 @@ class Specification:
     price: str | None = None
     bounce_deg: float | None = None
     work: tuple[str, ...] = ()
+    bent: bool = False
     measured_loft_deg: float | None = None
     stock_swing: str = FULL
     own_shaft: str = ""
@@ -35,11 +36,6 @@ class Specification:
     finish: str = ""
     grip: str = ""
     stamping: str = ""
-
-    @property
-    def bent(self) -> bool:
-        """Whether its loft was bent."""
-        return any("weaker" in each or "stronger" in each for each in self.work)
 
     @property
     def turned(self) -> bool:

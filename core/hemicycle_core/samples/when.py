@@ -45,8 +45,7 @@ class Taken:
 @dataclass(frozen=True)
 class HitWith:
     """The build that a shot was hit with, and the one it may have been instead, where that is not sure. why: in a few
-    words; empty where it is sure. hit_s:
-    when, by our clock; None where that is not known."""
+    words; empty where it is sure. hit_s: when, by our clock; None where that is not known."""
 
     build: int
     instead: int | None = None

@@ -29,7 +29,6 @@ LAUNCH_SD_DEG, SPIN_SHARE = 1.0, 0.07  # what `impact` leaves unexplained
 SIDE_80 = 1.2816
 LEAST_SHOTS = 3
 OLD_ROUNDS = 75  # by judgement: a prompt to test, never a verdict
-STEP_DEG = 1.0
 SOURCE = (
     "Published averages up to the set wedge; beyond it reckoned from impact and friction, and moved to how this player "
     "leans the shaft. Good to about 2° of launch and a tenth of the spin."

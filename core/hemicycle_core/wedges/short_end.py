@@ -11,14 +11,14 @@ from enum import StrEnum
 from ..bag import Carried, HeadType, StepWish, in_order
 from ..bag.gaps import CROWDED_M
 from ..bag.remarks import spread_of
-from ..runs import COMFORTABLE, swing_words
+from ..runs import COMFORTABLE
 from ..samples.overlap import smallest_useful_step
 from ..units import yards, yd_text
 
 END_SHOTS = 3  # an end is the mean of three to five kept shots
-BALL_STEP_MPH = 5.0
 FEW_SHOTS = 5
 MOST_BETWEEN = 4
+SELDOM = 0.5  # full shots a round
 
 
 class School(StrEnum):
@@ -222,9 +222,8 @@ def schools(
     """How many clubs belong between the most lofted wedge and the set wedge, the two left out.
 
     eases: how well the player eases off, `well`, `not` or empty while it is not known; part_swings: that were hit.
-    uses: full shots a round in that
-    space, None where nobody said: what comes up less than once in two rounds is no reason for a club. fewer: fewer
-    wedges are wanted, whatever it costs.
+    uses: full shots a round in that space, None where nobody said: what comes up less than once in two rounds is no
+    reason for a club. fewer: fewer wedges are wanted, whatever it costs.
     """
     space = max(high.carry_m - low.carry_m, 0.0)
     useful = max(smallest_useful_step((spread_of(low) + spread_of(high)) / 2), wish.least_m)
@@ -232,8 +231,10 @@ def schools(
     wanted = next((n for n in range(MOST_BETWEEN + 1) if wish.closes(space / (n + 1))), MOST_BETWEEN)
     each = min(wanted, room)
     # With part swings that repeat, twice the step is filled from above.
-    part = min(each, next(n for n in range(MOST_BETWEEN + 2) if space / (n + 1) <= 2 * wish.most_m + 1e-9))
-    if uses is not None and uses < 0.5:
+    twice = (n for n in range(MOST_BETWEEN) if space / (n + 1) <= 2 * wish.most_m + 1e-9)
+    part = min(each, next(twice, MOST_BETWEEN))
+    seldom = uses is not None and uses < SELDOM and part < each
+    if seldom:
         each = part
     span = f"{yd_text(space)} yd from {low.name} to {high.name}"
     a_wedge = f"a wedge for each yardage asks for {_count(each)} between"
@@ -241,6 +242,8 @@ def schools(
     why = ""
     if room < wanted:
         why = f" Closer than {yards(useful):.0f} yd this spread cannot use."
+    if seldom:
+        why += " A full shot into it comes up less than once in two rounds."
     if each == part:
         words = f"{span}: {_count(each)} between, by either school.{why}"
         return Schools(each, part, each, useful, words)
@@ -263,8 +266,3 @@ def schools(
 
 def _count(number: int) -> str:
     return ("no wedge", "one wedge", "two wedges", "three wedges", "four wedges")[number]
-
-
-def swing_of(club: Carried) -> str:
-    """Its stock swing as it is read out, empty for a full one."""
-    return f"{swing_words(club.swing)} swing" if club.swing else ""

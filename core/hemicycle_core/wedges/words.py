@@ -114,9 +114,3 @@ def kept_for(uses: Mapping[str, float]) -> str:
     if not often[most]:
         return ""
     return "sand" if most is WedgeUse.SAND else "the lob"
-
-
-def uses_words(uses: Mapping[str, float]) -> str:
-    """What it is used for, the most frequent first, as it is read out."""
-    there = sorted(((often, use) for use, often in uses.items() if often > 0), reverse=True)
-    return ", ".join(f"{use} {often:g}" for often, use in there)

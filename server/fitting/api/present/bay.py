@@ -55,6 +55,7 @@ def specification(build: Build) -> Specification:
         grip=build.grip,
         stamping=build.stamping,
         work=tuple(each["words"] for each in build.work),
+        bent=any(each["kind"] == ChangeKind.BEND for each in build.work),
         length_m=build.length_m,
         shaft=shaft.name if shaft else None,
         shaft_g=shaft.weight_g if shaft else None,
