@@ -23,15 +23,19 @@ from hemicycle_core.brief import Job, JobKind, Target
 from hemicycle_core.flight import Launch, fly
 from hemicycle_core.impact import Lie
 from hemicycle_core.judge import Candidate, Case, ChangeKind, Kind, judge_session
-from hemicycle_core.judge.claims import Claim, Wedge, answered
+from hemicycle_core.judge.changes import Change
+from hemicycle_core.judge.claims import Claim, Wedge, answered, grooves_fresh
+from hemicycle_core.judge.cut import bends_left, cut_places, takes_place_of
 from hemicycle_core.judge.eased import eases, part_swings
 from hemicycle_core.judge.unhit import play_expected
 from hemicycle_core.judge.weigh import weigh
+from hemicycle_core.judge.whatif import Prediction
 from hemicycle_core.protocols import findings
 from hemicycle_core.rack.expected import expect, owned
 from hemicycle_core.rack.lofts import Head
 from hemicycle_core.rack.soles import WedgeHead, nearest_bent
-from hemicycle_core.rack.stock import Made
+from hemicycle_core.rack.stock import Made, Wear
+from hemicycle_core.samples.alike import AlikeStep
 from hemicycle_core.shots import Intent, Shot, Strike
 from hemicycle_core.simulation.golfer import Club, Player, Swinging
 from hemicycle_core.units import METRES_PER_INCH, metres, mps, yards
@@ -49,6 +53,7 @@ from hemicycle_core.wedges import (
     windows_at,
 )
 from hemicycle_core.wedges.flight import Hit
+from hemicycle_core.wedges.short_end import as_lofted, soles_differ
 
 STEP = usual_rules(GapRule.EVEN_STEPS).wedge_step  # 10 to 15 yd and a tenth
 PLAYER = Player(speed_mps=36, attack_deg=-4.5, lean_deg=9, misses={}, warm_up=0, tiring=0)
@@ -76,6 +81,58 @@ ENDS = [club("LW", 84, 58, 72), club("SW", 104, 54, 83), club("PW", 126, 46, 95,
 def test_the_space_between_the_ends_is_cut_into_equal_steps():
     layout = lay_out_slots(ENDS[0], ENDS[2], 2, rule=GapRule.EVEN_STEPS, step=STEP)
     assert [round(yards(slot.target_m)) for slot in layout.slots] == [98, 112] and layout.closes
+
+
+def bend(by, gain_yd, before_yd):
+    """A bend of the loft as it is predicted."""
+    now, then = {"carry_m": metres(before_yd)}, {"carry_m": metres(before_yd + gain_yd)}
+    return Prediction(Change(ChangeKind.BEND, by), now, then, {"carry_m": metres(1)}, False, 5)
+
+
+def test_each_place_of_the_cut_has_one_wedge_and_the_bend_that_brings_it_there():
+    layout = lay_out_slots(ENDS[0], ENDS[2], 2, rule=GapRule.EVEN_STEPS, step=STEP)
+    asked = []
+
+    def bends(name):
+        asked.append(name)
+        return [bend(1.0, -3, 103), bend(2.0, -6, 103), bend(-1.0, 3, 103)]
+
+    def said(*wedges):
+        return cut_places(layout, ENDS[0], wedges, bends)
+
+    low, high = said(club("52", 98), club("48", 112))
+    assert [low.sentence, high.sentence] == ["Carry 98: the 52 is there.", "Carry 112: the 48 is there."]
+    assert asked == []  # what stands in its place is not bent
+    off, empty = said(club("54", 103))
+    assert off.bend.change.amount == 2.0 and yards(off.off_m) == pytest.approx(5)
+    assert off.sentence == "Carry 98: the 54 is 5 long; 2° weaker should carry 97, give or take 2."
+    assert empty.sentence == "Carry 112: nothing of the bag is near it." and empty.club == ""
+    # The last wedge is not asked for twice, and what is too far away for any place is at none.
+    one, other = said(club("50", 104), club("52", 99))
+    assert (one.club, other.club) == ("52", "")
+    short = cut_places(layout, ENDS[0], [club("56", 94)], lambda name: [bend(1.0, -3, 94)])[0]
+    assert short.bend is None and short.sentence == "Carry 98: the 56 is 4 short; no bend that it bears brings it in."
+    assert cut_places(layout, ENDS[0], [club("56", 94)], lambda name: [])[0].sentence == "Carry 98: the 56 is 4 short."
+    assert [each.amount for each in bends_left(0.0, 2.0)] == [1.0, 2.0]
+    assert [each.amount for each in bends_left(1.0, 1.0)] == [1.0, -1.0]
+
+    # Whose place a new one takes: that of its like, else the one in its place of the cut; the set wedge's never.
+    bag = [*ENDS, club("52", 99), club("60", 70, kept_for="the lob")]
+    assert takes_place_of(metres(97), bag, []) == "52"
+    assert takes_place_of(metres(95), bag, said(club("52", 99))) == "52"
+    assert takes_place_of(metres(112), bag, said(club("52", 99))) == ""
+    assert takes_place_of(metres(126), bag, []) == "" == takes_place_of(metres(70), bag, [])
+
+
+def test_a_step_at_one_swing_is_said_where_it_is_another_and_a_sole_is_open_where_soles_differ():
+    step = AlikeStep(metres(12.2), metres(2.4))
+    assert step.beside(metres(12.9)) == ""
+    assert step.beside(metres(16)) == "Had the two been swung alike: 12, give or take 2."
+    assert AlikeStep(metres(12), 0.01).beside(metres(16)).endswith("give or take 1.")
+    assert as_lofted(57, ENDS[0]) and not as_lofted(56, ENDS[0]) and not as_lofted(None, ENDS[0])
+    assert soles_differ(["wide", "narrow", ""]) and not soles_differ(["wide", "", "wide"])
+    assert grooves_fresh(Wear.FRESH, 90) and grooves_fresh(None, 10)
+    assert not grooves_fresh(None, 11) and not grooves_fresh(None, None)
 
 
 def test_ends_steps_and_the_order_of_work_are_told():

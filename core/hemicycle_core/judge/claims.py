@@ -13,6 +13,7 @@ from scipy.special import fdtri, stdtrit
 from ..bag import Carried
 from ..bag.gaps import CROWDED_M, StepWish
 from ..flight import GREEN, Air, Anchor, Firmness, run_out
+from ..rack.stock import Wear
 from ..samples.averages import Average, average, values_of
 from ..shots import Shot, Strike
 from ..units import yards, yd_text
@@ -24,6 +25,7 @@ SAME_LOFT_DEG = 1.6  # two wedges this near are of one loft
 LEAST_SHOTS = 3
 SEEN_M = 0.9  # on a green a player sees a yard
 SEEN_RPM, SEEN_SIDE_DEG, SEEN_MPS = 400.0, 1.0, 0.4
+FRESH_ROUNDS = 10
 VARIES_SHARE, WIDER = 0.05, 1.4  # carries spread as a share: beyond it, or so much more than the other wedges'
 SURE = 0.9  # one side
 
@@ -64,6 +66,11 @@ class Wedge:
     air: Air | None = None
     bounce_deg: float | None = None
     sands: tuple[str, ...] = ()
+
+
+def grooves_fresh(wear: Wear | None, age_rounds: int | None) -> bool:
+    """Whether a player's own wedge counts as fresh, by what is seen of its face or by its age."""
+    return wear is Wear.FRESH or (age_rounds is not None and age_rounds <= FRESH_ROUNDS)
 
 
 def _kept(wedge: Wedge) -> list[Shot]:

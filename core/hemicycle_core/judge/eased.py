@@ -64,6 +64,18 @@ class Eases:
         z = np.log(self.wider) / self.sd
         return "" if self.n < LEAST_SWINGS or abs(z) < TOLD_SDS else "well" if z < 0 else "not"
 
+    @property
+    def sentence(self) -> str:
+        """How well the player eases off; empty before a part swing was hit."""
+        if not self.n:
+            return ""
+        swings = "1 part swing" if self.n == 1 else f"{self.n} part swings"
+        if self.rank == "well":
+            return f"Eases off well: {swings} repeat better than usual."
+        if self.rank == "not":
+            return f"Does not ease off well: {swings} spread wider than usual."
+        return f"Eases off about as most do, from {swings}."
+
 
 @dataclass(frozen=True)
 class PartSwing:

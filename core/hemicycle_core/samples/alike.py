@@ -7,7 +7,10 @@ from dataclasses import dataclass
 import numpy as np
 from scipy.special import stdtrit
 
+from ..units import yards, yd_text
 from .pool import Centre
+
+APART_YD = 2
 
 
 @dataclass(frozen=True)
@@ -16,6 +19,13 @@ class AlikeStep:
 
     step_m: float
     half_width_m: float
+
+    def beside(self, measured_m: float) -> str:
+        """What it says beside the step of the plain averages; empty where it says the same."""
+        if abs(round(yards(self.step_m)) - round(yards(measured_m))) < APART_YD:
+            return ""
+        give = max(1, round(yards(self.half_width_m)))
+        return f"Had the two been swung alike: {yd_text(self.step_m)}, give or take {give}."
 
 
 def step_at_one_swing(lower: Centre, upper: Centre) -> AlikeStep:

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import itertools
 import math
-from collections.abc import Sequence
+from collections.abc import Iterable, Sequence
 from dataclasses import dataclass
 from enum import StrEnum
 
@@ -18,6 +18,7 @@ from ..units import yards, yd_text
 END_SHOTS = 3  # an end is the mean of three to five kept shots
 FEW_SHOTS = 5
 MOST_BETWEEN = 4
+NEAR_LOFT_DEG = 1.5
 SELDOM = 0.5  # full shots a round
 
 
@@ -92,6 +93,16 @@ def set_wedge_of(clubs: Sequence[Carried]) -> Carried | None:
     wedges = wedges_of(clubs)
     of_set = [club for club in wedges if club.of_set] or list(wedges)
     return of_set[-1] if of_set else None
+
+
+def as_lofted(loft_deg: float | None, low: Carried) -> bool:
+    """Whether a wedge would be the most lofted one, or stand in for it: it has about the loft of the lower end."""
+    return loft_deg is not None and low.loft_deg is not None and loft_deg >= low.loft_deg - NEAR_LOFT_DEG
+
+
+def soles_differ(soles: Iterable[str]) -> bool:
+    """Whether there is a sole to be chosen; one that is not known is no other."""
+    return len({*soles} - {""}) > 1
 
 
 def _end(club: Carried, *, lob: bool) -> End:

@@ -7,8 +7,7 @@ from dataclasses import dataclass
 from functools import cached_property
 from typing import TYPE_CHECKING
 
-import numpy as np
-from hemicycle_core.bag import BagEnd, Carried, Slot, SlotLayout, coverage, lay_out_like, lay_out_slots, nearest_slot
+from hemicycle_core.bag import BagEnd, Carried, SlotLayout, coverage, lay_out_like, lay_out_slots
 from hemicycle_core.bag.gaps import CROWDED_M
 from hemicycle_core.bag.slots import lay_out_below
 from hemicycle_core.brief import Job, Miss, Target, Wish, propose, uses_between
@@ -17,12 +16,12 @@ from hemicycle_core.brief.wishes import named_target
 from hemicycle_core.flight import Firmness
 from hemicycle_core.heads import HeadType
 from hemicycle_core.impact import Lie
-from hemicycle_core.judge import Change, ChangeKind, HitClub, Prediction, predict
-from hemicycle_core.judge.claims import Claimed, Wedge, answered
+from hemicycle_core.judge import HitClub, Prediction, predict
+from hemicycle_core.judge.claims import Claimed, Wedge, answered, grooves_fresh
+from hemicycle_core.judge.cut import CutPlace, bends_left, cut_places, takes_place_of
 from hemicycle_core.rack.stock import MOST_BEND_DEG, Made, Wear
 from hemicycle_core.samples.alike import AlikeStep, step_at_one_swing
 from hemicycle_core.shots import Strike
-from hemicycle_core.units import yards, yd_text
 from hemicycle_core.wedges import (
     Complaint,
     Delivered,
@@ -40,7 +39,7 @@ from hemicycle_core.wedges import (
     windows_at,
 )
 from hemicycle_core.wedges.flight import Hit
-from hemicycle_core.wedges.short_end import set_wedge_of, wedges_of
+from hemicycle_core.wedges.short_end import as_lofted, soles_differ, wedges_of
 
 from ..models import Build, FittingSession
 from .bag import name_of
@@ -48,21 +47,7 @@ from .bag import name_of
 if TYPE_CHECKING:
     from .session import JudgedSession
 
-BENDS_DEG = (1.0, -1.0, 2.0, -2.0)
-FRESH_ROUNDS = 10
 HIT_FULL = ("ball_speed_mps", "launch_deg", "spin_rpm", "peak_m", "landing_deg")
-
-
-@dataclass(frozen=True)
-class CutPlace:
-    """A place of the cut between the ends: its slot, the own wedge nearest to it, None where none is within reach,
-    how far that lies off, and the bend that would bring it there, None without one."""
-
-    slot: Slot
-    build: Build | None
-    off_m: float
-    bend: Prediction | None
-    sentence: str
 
 
 @dataclass(frozen=True)
@@ -200,22 +185,7 @@ class SessionWedges:
         if parent is not None:
             return name_of(parent)
         carry = self.bag.mean(build, "carry_m")
-        if carry is None:
-            return ""
-        top = set_wedge_of(self.bag.clubs)
-        near = [
-            (abs(club.carry_m - carry.mean), club.name)
-            for club in wedges_of(self.bag.clubs)
-            if not club.kept_for and club is not top
-        ]
-        off, name = min(near, default=(np.inf, ""))
-        if off < CROWDED_M:
-            return name
-        if self.layout is None:
-            return ""
-        mine = nearest_slot(self.layout.slots, carry.mean)
-        there = next((place.build for place in self.cut if place.slot.index == mine.index), None)
-        return "" if there is None else name_of(there)
+        return "" if carry is None else takes_place_of(carry.mean, self.bag.clubs, self.cut)
 
     def sole_open(self, build: Build) -> bool:
         """Whether a wedge of the stand is to be the most lofted one, while soles differ and none is chosen."""
@@ -223,13 +193,10 @@ class SessionWedges:
             return False
         low = self.short_end.low
         lofted = [each for each in self.rows.candidates if self._is_lofted(each, low.club if low else None)]
-        soles = {each.sole or (each.head.sole if each.head else "") for each in lofted} - {""}
-        return build in lofted and len(soles) > 1
+        return build in lofted and soles_differ(each.sole_words for each in lofted)
 
     def _is_lofted(self, build: Build, low: Carried | None) -> bool:
-        if build.head_type != HeadType.WEDGE or build.loft_deg is None or low is None or low.loft_deg is None:
-            return False
-        return build.loft_deg >= low.loft_deg - 1.5
+        return build.head_type == HeadType.WEDGE and low is not None and as_lofted(build.loft_deg, low)
 
     def own_place(self, build: Build) -> OwnPlace | None:
         """Where a wedge of the stand is judged that does not belong into the space in work: under the most lofted one,
@@ -258,41 +225,11 @@ class SessionWedges:
     @cached_property
     def cut(self) -> list[CutPlace]:
         """What each place of the cut asks of the wedges that are there."""
-        layout = self.layout
-        if layout is None:
+        if self.layout is None or self.ends is None:
             return []
-        free = {build.pk: build for build in self.between()}
-        places = []
-        for slot in layout.slots:
-            carries = {pk: club.carry_m for pk, build in free.items() if (club := self.bag.carried(build)) is not None}
-            reach = (layout.slots[0].target_m - self.ends[0].carry_m) / 2 if self.ends else 0.0
-            pk = min(carries, key=lambda each: abs(carries[each] - slot.target_m), default=None)
-            if pk is None or abs(carries[pk] - slot.target_m) > reach:
-                words = f"Carry {yd_text(slot.target_m)}: nothing of the bag is near it."
-                places.append(CutPlace(slot, None, 0.0, None, words))
-                continue
-            build = free.pop(pk)
-            places.append(self._place(slot, build, carries[pk] - slot.target_m))
-        return places
-
-    def _place(self, slot: Slot, build: Build, off_m: float) -> CutPlace:
-        name = name_of(build)
-        if abs(off_m) <= (slot.high_m - slot.low_m) / 2:
-            return CutPlace(slot, build, off_m, None, f"Carry {yd_text(slot.target_m)}: the {name} is there.")
-        way = f"{max(1, round(yards(abs(off_m))))} {'long' if off_m > 0 else 'short'}"
-        bend = self.bend_to(build, -off_m)
-        if bend is None:
-            down, up = self.bend_room(build)
-            if self.rows.shots_of(build) and (up or down):
-                words = f"Carry {yd_text(slot.target_m)}: the {name} is {way}; no bend of 2° brings it in."
-            else:
-                words = f"Carry {yd_text(slot.target_m)}: the {name} is {way}."
-            return CutPlace(slot, build, off_m, None, words)
-        words = (
-            f"Carry {yd_text(slot.target_m)}: the {name} is {way}; {bend.change.words} should carry "
-            f"{yd_text(bend.after['carry_m'])}, give or take {max(1, round(yards(1.64 * bend.error['carry_m'])))}."
-        )
-        return CutPlace(slot, build, off_m, bend, words)
+        mine = {name_of(build): build for build in self.between()}
+        wedges = [club for club in self.bag.clubs if club.name in mine]
+        return cut_places(self.layout, self.ends[0], wedges, lambda name: self.bends(mine[name]))
 
     def bend_room(self, build: Build) -> tuple[float, float]:
         """How far a build may still be bent stronger and weaker, degrees; nought for what is not bent."""
@@ -304,17 +241,9 @@ class SessionWedges:
 
     def bends(self, build: Build) -> list[Prediction]:
         """What each bend it still bears would do, from its own kept shots."""
-        down, up = self.bend_room(build)
-        shots = self.rows.shots_of(build)
-        changes = [Change(ChangeKind.BEND, by) for by in BENDS_DEG if -down <= by <= up]
+        shots, changes = self.rows.shots_of(build), bends_left(*self.bend_room(build))
         hit = HitClub(loft_deg=build.loft_deg, head_type=HeadType.WEDGE, left_handed=self.rows.left_handed)
         return predict(shots, changes, air=self.rows.air_of(build), anchored=self.bag.anchored, club=hit)
-
-    def bend_to(self, build: Build, by_m: float) -> Prediction | None:
-        """The bend that brings a carry nearest to one that lies by_m further; None where none brings it nearer."""
-        found = [each for each in self.bends(build) if each.after]
-        best = min(found, key=lambda each: abs(each.gain("carry_m") - by_m), default=None)
-        return best if best is not None and abs(best.gain("carry_m") - by_m) < abs(by_m) - 0.5 else None
 
     @cached_property
     def recheck(self) -> str:
@@ -384,8 +313,8 @@ class SessionWedges:
                 anchored=self.bag.anchored,
             )
             means = {key: mean.mean for key in HIT_FULL[1:] if (mean := self.bag.mean(build, key)) is not None}
-            n = self.bag.mean(build, "launch_deg")
-            self._flights[build.pk] = flight_of(means, windows, self.looks(build), n.n if n else 0)
+            launch = self.bag.mean(build, "launch_deg")
+            self._flights[build.pk] = flight_of(means, windows, self.looks(build), launch.n if launch else 0)
         return self._flights[build.pk]
 
     @cached_property
@@ -400,8 +329,8 @@ class SessionWedges:
     # Claims
 
     def _wedge(self, build: Build) -> Wedge:
-        fresh = build.wear == Wear.FRESH or (not build.is_own and not build.borrowed)
-        fresh = fresh or (build.age_rounds is not None and build.age_rounds <= FRESH_ROUNDS)
+        of_the_shop = not build.is_own and not build.borrowed
+        fresh = of_the_shop or grooves_fresh(Wear(build.wear) if build.wear else None, build.age_rounds)
         return Wedge(
             name=name_of(build),
             loft_deg=build.loft_deg,

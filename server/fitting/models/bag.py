@@ -99,6 +99,11 @@ class Build(ScopedModel):
         return self.name == "PW"
 
     @property
+    def sole_words(self) -> str:
+        """Its sole as it was stated, else the head's; empty where nobody knows."""
+        return self.sole or (self.head.sole if self.head else "")
+
+    @property
     def kept_for(self) -> str:
         """The short shot it is kept for, whatever its full carry."""
         return kept_for(self.uses)

@@ -32,7 +32,7 @@ from ..schemas.bench import (
     VerdictOut,
     WhatIfOut,
 )
-from .wedges import eases_words, present_claims, present_flights
+from .wedges import present_claims, present_flights
 
 METRICS = (Metric.JOBS, Metric.CARRY, Metric.LANDING, Metric.STRAIGHT)
 LAUNCH = ("ball_speed_mps", "launch_deg", "spin_rpm")
@@ -206,7 +206,7 @@ def present_bench(judged: JudgedSession) -> BenchOut:
         },
         flights=present_flights(judged),
         claims=present_claims(judged.wedges.claims),
-        eases=eases_words(weighed.eases),
+        eases=weighed.eases.sentence,
     )
 
 

@@ -4,12 +4,11 @@ from __future__ import annotations
 
 from hemicycle_core.heads import HeadType
 from hemicycle_core.judge.claims import Claimed
-from hemicycle_core.judge.eased import Eases
+from hemicycle_core.judge.cut import CutPlace
 from hemicycle_core.rack.eligible import goes_into, why_not
 from hemicycle_core.rack.soles import WedgeHead, nearest_bent
 from hemicycle_core.rack.stock import Made, check_loft
 from hemicycle_core.runs import swing_words
-from hemicycle_core.units import yards, yd_text
 from hemicycle_core.wedges import End, School, Step
 from hemicycle_core.wedges.flight import SOURCE
 from rack.models import Shaft
@@ -17,7 +16,6 @@ from rack.models import Shaft
 from ...domain.bag import name_of
 from ...domain.rows import SessionRows
 from ...domain.session import JudgedSession
-from ...domain.wedges import CutPlace
 from ..schemas.wedges import (
     ClaimOut,
     EndOut,
@@ -28,8 +26,6 @@ from ..schemas.wedges import (
     StepOut,
     WedgeFlightOut,
 )
-
-APART_YD = 2  # a step that comes out this much otherwise at one swing is said
 
 
 def present_short_end(judged: JudgedSession) -> ShortEndOut | None:
@@ -49,7 +45,7 @@ def present_short_end(judged: JudgedSession) -> ShortEndOut | None:
         sentence=found.sentence,
         unhit=list(found.unhit),
         schools=None if schools is None else SchoolsOut(schools.each, schools.part, schools.proposed, schools.sentence),
-        places=[_place(place) for place in wedges.cut],
+        places=[_place(place, ids) for place in wedges.cut],
         recheck=wedges.recheck,
     )
 
@@ -63,10 +59,7 @@ def _end(end: End | None, ids: dict[str, int]) -> EndOut | None:
 
 def _step(judged: JudgedSession, step: Step, ids: dict[str, int]) -> StepOut:
     alike = judged.wedges.alike(step.lower.name, step.upper.name)
-    words = step.sentence
-    if alike is not None and abs(round(yards(alike.step_m)) - round(yards(step.step_m))) >= APART_YD:
-        words += f" Had the two been swung alike: {yd_text(alike.step_m)}, give or take "
-        words += f"{max(1, round(yards(alike.half_width_m)))}."
+    words = f"{step.sentence} {'' if alike is None else alike.beside(step.step_m)}".rstrip()
     return StepOut(
         lower=ids[step.lower.name],
         upper=ids[step.upper.name],
@@ -80,13 +73,13 @@ def _step(judged: JudgedSession, step: Step, ids: dict[str, int]) -> StepOut:
     )
 
 
-def _place(place: CutPlace) -> PlaceOut:
+def _place(place: CutPlace, ids: dict[str, int]) -> PlaceOut:
     bend = place.bend
     return PlaceOut(
         target_m=place.slot.target_m,
         low_m=place.slot.low_m,
         high_m=place.slot.high_m,
-        build=place.build.pk if place.build else None,
+        build=ids.get(place.club),
         off_m=place.off_m,
         bend_deg=bend.change.amount if bend else None,
         bend_carry_m=bend.after["carry_m"] if bend else None,
@@ -121,18 +114,6 @@ def present_flights(judged: JudgedSession) -> list[WedgeFlightOut]:
 
 def present_claims(claims: list[Claimed]) -> list[ClaimOut]:
     return [ClaimOut(each.club, each.complaint, each.claim, each.sentence) for each in claims]
-
-
-def eases_words(eases: Eases) -> str:
-    """How well the player eases off, in a sentence; empty before a part swing was hit."""
-    if not eases.n:
-        return ""
-    swings = "1 part swing" if eases.n == 1 else f"{eases.n} part swings"
-    if eases.rank == "well":
-        return f"Eases off well: {swings} repeat better than usual."
-    if eases.rank == "not":
-        return f"Does not ease off well: {swings} spread wider than usual."
-    return f"Eases off about as most do, from {swings}."
 
 
 def present_sole(rows: SessionRows, sole: str, loft_deg: float) -> SoleOut:
