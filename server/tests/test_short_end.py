@@ -113,7 +113,10 @@ def test_what_is_said_of_a_wedge_is_kept_and_checked_and_what_bothers_is_answere
     seen = ask("PUT", f"builds/{old}/stated", {**stated, "grip": "thick", "stamping": "HM", "wear": "worn"})
     build = next(each for each in seen["builds"] if each["id"] == old)
     assert (build["uses"], build["kept_for"], build["finish"]) == ({"sand": 1.5}, "sand", "raw")
-    ask("PUT", f"builds/{old}/stated", {"uses": {"full": 1}})
+    # A use that is said joins what was said; nought takes it out, whoever said it.
+    uses = [ask("PUT", f"builds/{old}/stated", {"uses": each}) for each in ({"full": 1}, {"lob": 0.5}, {"sand": 0})]
+    build = next(each for each in uses[-1]["builds"] if each["id"] == old)
+    assert (build["uses"], build["kept_for"]) == ({"full": 1, "lob": 0.5}, "")
     claims = ask("GET", f"sessions/{session.pk}/bench")["claims"]
     assert [each["complaint"] for each in claims] == ["runs_out", "gap"]
     assert claims[0]["claim"] == "open" and "hit a fresh one of 54° beside it" in claims[0]["sentence"]
@@ -187,3 +190,56 @@ def test_a_trip_takes_a_long_club_out_for_a_lob_wedge_and_a_bunker_shot_is_no_su
     plans = ask("GET", f"sessions/{session.pk}/plans")
     assert [each["job"] for each in plans["today"]["jobs"]] == ["Full"]
     assert {each["name"] for each in plans["schools"]} <= {"A wedge each", "Part swings"}
+
+
+@pytest.mark.parametrize(
+    ("body", "words"),
+    [
+        ({"uses": {"full": 19}}, "0 to 18 times a round"),
+        ({"uses": {"full": -1}}, "0 to 18 times a round"),
+        ({"sole": "x" * 41}, "40 characters at most"),
+        ({"stamping": "x" * 41}, "40 characters at most"),
+        ({"stock_swing": "12:30"}, "clock position"),
+        ({"set_loft_deg": 90}, "loft"),
+    ],
+)
+def test_what_no_wedge_is_is_refused_in_words_and_changes_nothing(ask, session, wedges, body, words):
+    before = Build.objects.get(pk=wedges["54"].pk)
+    problem = ask("PUT", f"builds/{before.pk}/stated", body, 400)
+    assert words in problem["title"], problem
+    after = Build.objects.get(pk=before.pk)
+    assert [getattr(after, key) == getattr(before, key) for key in body] == [True]
+    assert (after.uses, after.sole, after.set_loft_deg) == (before.uses, before.sole, before.set_loft_deg)
+
+
+@pytest.mark.parametrize("loft", ["", "nan", "inf", "fifty", "9", "90"])
+def test_a_sole_is_looked_for_in_a_loft_that_a_wedge_can_have(ask, session, wedges, loft):
+    problem = ask("GET", f"sessions/{session.pk}/sole?sole=wide&loft_deg={loft}", status=400)
+    assert problem["field"] == "loft_deg" or "loft" in problem["title"].lower()
+
+
+def test_names_of_any_length_and_one_shot_alone_leave_the_short_end_standing(ask, fitter, session, wedges):
+    name = "Stover and Daughters wedge of an old bag"
+    named = builds.add_club(fitter, session.pk, name=name, head_type=HeadType.WEDGE, set_loft_deg=60)
+    hit(session, named, 1)
+    short = ask("GET", f"sessions/{session.pk}")["bag"]["short"]
+    seen = ask("GET", f"sessions/{session.pk}")
+    low = next(each for each in seen["builds"] if each["id"] == short["low"]["build"])
+    assert low["name"].startswith("Stover and Daughters")
+    assert "2 more times at the most you would hit it" in short["low"]["missing"]
+    # With every wedge but one gone there are no two ends, and nothing is cut.
+    Build.objects.filter(session=session, name__in=["54", "58", named.name]).update(archived=True)
+    alone = ask("GET", f"sessions/{session.pk}")["bag"]["short"]
+    assert alone["places"] == [] and alone["schools"] is None
+    assert alone["low"]["build"] == alone["high"]["build"] == wedges["PW"].pk
+    ask("GET", f"sessions/{session.pk}/plans")
+
+
+@pytest.mark.parametrize("least_yd", [3, 40])
+def test_the_short_end_is_cut_by_any_step_that_may_be_wished(ask, session, wedges, least_yd):
+    step = least_yd * 0.9144
+    session_of = FittingSession.objects.filter(pk=session.pk)
+    session_of.update(short_least_m=step, short_most_m=step)
+    seen = ask("GET", f"sessions/{session.pk}")["bag"]["short"]
+    assert seen["schools"]["sentence"]
+    ask("GET", f"sessions/{session.pk}/plans")

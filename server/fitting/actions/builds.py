@@ -101,14 +101,14 @@ def add_club(actor: User, session_id: int, *, name: str, **fields: Any) -> Build
 
 @action("fit")
 def state_club(actor: User, build_id: int, stated: Mapping[str, Any]) -> Build:
-    """What the player or the gauge says of a club: only what is given changes, and is assumed no more. A loft that is
-    set is not the stated one, nor the measured one: each is kept."""
+    """What the player or the gauge says of a club: only what is given changes, and is assumed no more; so it is with
+    each of its uses. A loft that is set is not the stated one, nor the measured one: each is kept."""
     build, session = _build(actor, build_id)
     check_stated(HeadType(stated.get("head_type", build.head_type)), stated)
     if "stock_swing" in stated:
         stock_swing(stated["stock_swing"])
     if "uses" in stated:
-        stated = {**stated, "uses": check_uses(stated["uses"])}
+        stated = {**stated, "uses": check_uses({**build.uses, **stated["uses"]})}
     if "complaints" in stated:
         stated = {**stated, "complaints": check_complaints(stated["complaints"])}
     for field, most in MOST_WORDS.items():

@@ -5,12 +5,11 @@ import { change, useSole } from "../../api/session";
 import type { PlaceProps } from "../../session/place";
 import { buildOf, candidatesOf, nameOf } from "../../session/select";
 import { Caution, Said } from "../../ui/Said";
-import { figure, yd } from "../../ui/units";
+import { figure, inShown, yd } from "../../ui/units";
 import { gapChange } from "./Rules";
 
 type Props = Pick<PlaceProps, "session" | "act" | "busy">;
 type Short = NonNullable<Session["bag"]["short"]>;
-const MPH = 2.23694;
 
 export function ShortEnd({ session, act, busy }: Props) {
 	const short = session.bag.short;
@@ -176,7 +175,7 @@ function Steps({ short, session }: { short: Short; session: Session }) {
 								{yd(step.step_m)}
 							</td>
 							<td className={`num text-right ${step.few ? "font-semibold" : ""}`}>
-								{step.ball_step_mps === null ? "–" : figure(step.ball_step_mps * MPH)}
+								{step.ball_step_mps === null ? "–" : figure(inShown("ball_speed_mps", step.ball_step_mps))}
 							</td>
 							<td className="pl-4 text-sm">{step.sentence}</td>
 						</tr>

@@ -1,10 +1,13 @@
 /** The wedges laid out: what each is used for and how often, what it is, what bothers the player with it. */
+import { useState } from "react";
 import { type UseFormReturn, useWatch } from "react-hook-form";
 import type { Build, Session } from "../../api/client";
 import { change } from "../../api/session";
 import { VOCABULARY } from "../../api/vocabulary";
 import type { PlaceProps } from "../../session/place";
 import { ownOf } from "../../session/select";
+import { Said } from "../../ui/Said";
+import { typedNumber } from "../../ui/typed";
 import { figure } from "../../ui/units";
 import type { BagEnd, Fields } from "./fields";
 import { Pick } from "./Pick";
@@ -94,19 +97,24 @@ export function Wedges({ form, session, act }: Props) {
 	);
 }
 
-/** A figure of a wedge that is typed and sent when it is left. */
+/** A figure of a wedge that is typed and sent when it is left. emptied: what an emptied one says; without it the figure
+ * that was there stays. What is no number is said and stays as it was typed. */
 function Cell({
 	label,
 	now,
 	unit,
 	wide = "w-14",
+	emptied = null,
 	onSet,
+	onWrong,
 }: {
 	label: string;
 	now: number | null;
 	unit?: string;
 	wide?: string;
+	emptied?: number | null;
 	onSet: (value: number) => void;
+	onWrong: (error: unknown) => void;
 }) {
 	const shown = now === null ? "" : figure(now, 1).replace(/\.0$/, "");
 	return (
@@ -121,8 +129,15 @@ function Cell({
 				inputMode="decimal"
 				defaultValue={shown}
 				onBlur={(event) => {
-					const value = Number(event.target.value.replace(",", "."));
-					if (event.target.value.trim() !== shown && Number.isFinite(value)) onSet(value);
+					if (event.target.value.trim() === shown) return onWrong(null);
+					try {
+						const value = typedNumber(event.target.value, label.toLowerCase()) ?? emptied;
+						onWrong(null);
+						if (value === null) event.target.value = shown;
+						else onSet(value);
+					} catch (error) {
+						onWrong(error);
+					}
 				}}
 			/>
 		</label>
@@ -130,27 +145,37 @@ function Cell({
 }
 
 function Wedge({ build, act }: { build: Build; act: PlaceProps["act"] }) {
+	const [wrong, setWrong] = useState<unknown>(null);
 	const state = (body: Parameters<typeof change.state>[1]) => act(() => change.state(build.id, body));
-	const complain = (what: string) => {
-		const now = build.complaints as string[];
-		const next = now.includes(what) ? now.filter((each) => each !== what) : [...now, what];
-		state({ complaints: next as Build["complaints"] });
+	// Shown at once, so that the next one adds to it before the server has answered.
+	const complain = (what: Build["complaints"][number]) => {
+		const now = build.complaints;
+		const complaints = now.includes(what) ? now.filter((each) => each !== what) : [...now, what];
+		act(
+			() => change.state(build.id, { complaints }),
+			(seen) => ({
+				...seen,
+				builds: seen.builds.map((each) => (each.id === build.id ? { ...each, complaints } : each)),
+			}),
+		);
 	};
 	return (
 		<li className="py-2">
 			<div className="flex flex-wrap items-end gap-x-2 gap-y-1.5">
-				<span className="w-16 pb-1.5 text-lg font-semibold">{build.name}</span>
+				<span className="min-w-16 pb-1.5 text-lg font-semibold break-words">{build.name}</span>
 				<Cell
 					label="Loft"
 					unit="°"
 					now={build.set_loft_deg}
 					onSet={(value) => state({ set_loft_deg: value })}
+					onWrong={setWrong}
 				/>
 				<Cell
 					label="Bounce"
 					unit="°"
 					now={build.bounce_deg}
 					onSet={(value) => state({ bounce_deg: value })}
+					onWrong={setWrong}
 				/>
 				<label className="text-sm">
 					<span className="quiet block text-[12.5px]">Sole</span>
@@ -185,6 +210,7 @@ function Wedge({ build, act }: { build: Build; act: PlaceProps["act"] }) {
 					now={build.age_rounds}
 					wide="w-18"
 					onSet={(value) => state({ age_rounds: Math.round(value) })}
+					onWrong={setWrong}
 				/>
 				<fieldset className="flex items-end gap-1.5 border-l border-base-300 pl-2">
 					<legend className="sr-only">{build.name}, times a round</legend>
@@ -194,16 +220,19 @@ function Wedge({ build, act }: { build: Build; act: PlaceProps["act"] }) {
 							label={use}
 							now={build.uses[use] ?? null}
 							wide="w-11"
-							onSet={(value) => state({ uses: { ...build.uses, [use]: value } })}
+							emptied={0}
+							onSet={(value) => state({ uses: { [use]: value } })}
+							onWrong={setWrong}
 						/>
 					))}
 					<span className="quiet pb-2 text-[12.5px]">a round</span>
 				</fieldset>
 			</div>
+			<Said error={wrong} />
 			<div className="mt-1.5 flex flex-wrap items-center gap-1">
 				<span className="quiet w-16 text-sm">Bothers:</span>
-				{Object.entries(COMPLAINTS).map(([what, words]) => {
-					const said = (build.complaints as string[]).includes(what);
+				{(Object.entries(COMPLAINTS) as [Build["complaints"][number], string][]).map(([what, words]) => {
+					const said = build.complaints.includes(what);
 					return (
 						<button
 							key={what}

@@ -1,0 +1,143 @@
+/** The short end of the Bag on its own: its order of work, its steps, the cut and the sole. */
+
+import { fireEvent, screen, waitFor, within } from "@testing-library/react";
+import { afterEach, expect, test } from "vitest";
+import type { Session } from "../../api/client";
+import { build, m, session } from "../../tests/session";
+import { changes, clear, serve, show } from "../../tests/stage";
+import { toMetres } from "../../ui/units";
+import { Bag } from "./Bag";
+
+afterEach(clear);
+
+type Short = NonNullable<Session["bag"]["short"]>;
+const place: Short["places"][number] = {
+	target_m: toMetres(98),
+	low_m: toMetres(95),
+	high_m: toMetres(101),
+	build: 61,
+	off_m: toMetres(6),
+	bend_deg: 2,
+	bend_carry_m: toMetres(97),
+	bend_error_m: m(1),
+	bounce_deg: 2,
+	caution: "Bend a little at a time.",
+	sentence: "Carry 98: the 54 is 6 long; 2° weaker should carry 97, give or take 2.",
+};
+const step = (lower: number, upper: number, yards: number, more: Partial<Short["steps"][number]> = {}) => ({
+	lower,
+	upper,
+	step_m: toMetres(yards),
+	ball_step_mps: 2.2352,
+	over_m: m(0),
+	few: false,
+	sentence: "As wanted.",
+	alike_m: null,
+	alike_half_m: null,
+	...more,
+});
+const end = (id: number, yards: number, missing = "") => ({
+	build: id,
+	carry_m: toMetres(yards),
+	shots: 5,
+	swing: "",
+	missing,
+});
+const short: Short = {
+	low: end(62, 84),
+	high: end(63, 126),
+	steps: [
+		step(62, 61, 20, { over_m: m(3.2), few: true, sentence: "5 yd wider than the 10 to 15 wanted." }),
+		step(61, 63, 22, { ball_step_mps: null }),
+	],
+	stages: [
+		{ key: "sole", name: "Sole of 58", done: false, words: "Not chosen yet for 58." },
+		{ key: "ends", name: "Both ends", done: true, words: "84 with 58, 126 with PW." },
+	],
+	school: "shortest",
+	why: "The shortest decides what the others are.",
+	sentence: "22 yd between 54 and PW.",
+	unhit: [],
+	schools: { each: 2, part: 1, proposed: null, sentence: "42 yd from 58 to PW: two wedges between." },
+	places: [
+		place,
+		{ ...place, target_m: toMetres(112), build: null, bend_deg: null, sentence: "Carry 112: nothing." },
+	],
+	recheck: "",
+};
+const bag = (more: Partial<Short> = {}): Session => ({
+	...session,
+	builds: [
+		...session.builds,
+		build(61, "54", 104, { head_type: "wedge" }),
+		build(62, "58", 84, { head_type: "wedge" }),
+		build(63, "PW", 126, { head_type: "wedge" }),
+	],
+	bag: { ...session.bag, end: "short", short: { ...short, ...more } },
+});
+const open = (seen: Session) => {
+	show(Bag, seen);
+	fireEvent.keyDown(document.body, { key: "w" });
+};
+
+test("steps stand with their ball speed, and what is wide or rests on few shots says so", () => {
+	serve({});
+	open(bag());
+	const table = within(screen.getByRole("table", { name: "Steps" }));
+	expect(table.getByRole("row", { name: /58 → 54 20 5 5 yd wider than the 10 to 15 wanted/ })).toBeTruthy();
+	expect(table.getByRole("row", { name: /54 → PW 22 – As wanted/ })).toBeTruthy();
+	expect(screen.getByText(/about 5 mph a step, is the steadier sign/)).toBeTruthy();
+	expect(screen.getByText(/42 yd from 58 to PW: two wedges between/)).toBeTruthy();
+	expect(screen.getByText("done")).toBeTruthy();
+});
+
+test("a place of the cut is filled by a bend, made as a build of its own, with its caution", async () => {
+	const sent = serve({ "POST /api/builds/61/otherwise": session });
+	open(bag());
+	const cut = within(screen.getByRole("region", { name: "The cut" }));
+	expect(cut.getAllByRole("button", { name: "Bend it, on the stand" })).toHaveLength(1);
+	fireEvent.click(cut.getByRole("button", { name: "Bend it, on the stand" }));
+	await waitFor(() => expect(changes(sent)).toHaveLength(1));
+	expect(changes(sent)[0]?.body).toMatchObject({ changes: [{ kind: "bend", amount: 2 }] });
+	expect(cut.getByText(/Bend a little at a time/)).toBeTruthy();
+});
+
+test("how many wedges belong between is chosen, and the order of work turned round", async () => {
+	const sent = serve({ "PUT /api/sessions/7/gap": session, "PATCH /api/sessions/7/brief": session });
+	open(bag());
+	const many = within(screen.getByRole("group", { name: "How many wedges between the ends" }));
+	fireEvent.click(many.getByRole("button", { name: "2" }));
+	fireEvent.click(screen.getByRole("button", { name: "From the set wedge down instead" }));
+	await waitFor(() => expect(changes(sent)).toHaveLength(2));
+	expect(changes(sent)[0]?.body).toMatchObject({ clubs_to_place: 2 });
+	expect(changes(sent)[1]?.body).toMatchObject({ now: { school: "set_wedge" }, was: { school: "shortest" } });
+});
+
+test("an agreed visit shows the cut and changes nothing; without a wedge there is none to show", () => {
+	serve({});
+	open({ ...bag(), status: "agreed" });
+	expect(screen.queryByRole("button", { name: "Bend it, on the stand" })).toBeNull();
+	expect((screen.getByLabelText("The sole that was chosen") as HTMLInputElement).disabled).toBe(true);
+	clear();
+	serve({});
+	open({ ...bag(), bag: { ...session.bag, short: null } });
+	expect(screen.getByText(/No wedge is in the bag/)).toBeTruthy();
+});
+
+test("a sole in a loft it is not made in comes bent, onto the stand in one act", async () => {
+	const sentence = "Not made in 57°: Wide 56 bent 1° weaker.";
+	const sent = serve({
+		"GET /api/sessions/7/sole": (address: URL) =>
+			address.search === "?sole=narrow&loft_deg=57.5" && { head: 8, shaft: 3, bend_deg: 1, sentence },
+		"POST /api/sessions/7/candidates": session,
+	});
+	open(bag({ unhit: ["LW"], recheck: "The irons are others than on 2 May: hit PW again." }));
+	fireEvent.change(screen.getByLabelText("Sole looked for"), { target: { value: "narrow" } });
+	fireEvent.change(screen.getByLabelText("Loft looked for in degrees"), { target: { value: "57,5" } });
+	expect(await screen.findByText(sentence)).toBeTruthy();
+	fireEvent.click(screen.getByRole("button", { name: "On the stand" }));
+	await waitFor(() => expect(changes(sent)).toHaveLength(1));
+	expect(changes(sent)[0]?.body).toEqual({ candidates: [{ head: 8, shaft: 3, bend_deg: 1 }] });
+	expect(screen.getByText("Never hit here: LW.")).toBeTruthy();
+	expect(screen.getByText(/hit PW again/)).toBeTruthy();
+});
