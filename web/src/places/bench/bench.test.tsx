@@ -1,6 +1,6 @@
 /** The Bench on its own: the choice, the verdicts, is one better. */
 
-import { fireEvent, screen, waitFor } from "@testing-library/react";
+import { fireEvent, screen, waitFor, within } from "@testing-library/react";
 import { afterEach, expect, test } from "vitest";
 import type { Bench as BenchAnswer, Session } from "../../api/client";
 import { m, session, verdict } from "../../tests/session";
@@ -188,6 +188,91 @@ test("of a shot that was asked for it says what it did beside the stock one, and
 			"10 ft higher, 4 yd shorternot what was meant, 2 hit",
 		],
 		["fade", "8 yd right, 4 yd shortermay be chance, 1 hit", "not asked"],
+	]);
+});
+
+test("swings of one club stand side by side, and a yardage by name beside what came", async () => {
+	const seen = { build: 4, letter: "A", n: 3, as_asked: null };
+	const at = (yards: number) => ({ carry_m: toMetres(yards), spread_m: toMetres(4), spin_rpm: 8600 });
+	const findings: BenchAnswer["findings"] = [
+		{ ...seen, protocol: "effort", intent: "stock", by: {}, swing: "", at: at(97), sentence: "" },
+		{
+			...seen,
+			protocol: "effort",
+			intent: "stock",
+			by: {},
+			swing: "three_quarter",
+			at: at(96),
+			sentence: "It goes as far at three-quarter.",
+		},
+		{ ...seen, protocol: "effort", intent: "stock", by: {}, swing: "9:00", at: at(61), sentence: "" },
+		{
+			...seen,
+			protocol: "yardage",
+			intent: "yardage",
+			by: {
+				asked_m: toMetres(75),
+				carry_m: toMetres(72),
+				off_m: toMetres(-3),
+				launch_deg: 31,
+				spin_rpm: 7400,
+			},
+			swing: "",
+			at: {},
+			sentence: "Asked 75: carries 72, 3 short.",
+		},
+	];
+	serve({ "GET /api/sessions/7/bench": { ...bench, findings, eases: "Eases off about as most do." } });
+	show(Bench, judged);
+	const effort = within(await screen.findByRole("region", { name: "Effort" }));
+	for (const name of [/^stock 97 4 8.?600 3/, /^three-quarter.* 96 4/, /^to 9:00 61 4/])
+		expect(effort.getByRole("row", { name })).toBeTruthy();
+	expect(effort.getByText("It goes as far at three-quarter.")).toBeTruthy();
+	const asked = within(screen.getByRole("region", { name: "Yardages by name" }));
+	expect(asked.getByRole("row", { name: /75 72 .3 – 31° 7.?400 3/ })).toBeTruthy();
+	expect(screen.getByText(/Eases off about as most do/)).toBeTruthy();
+});
+
+test("a wedge flies beside its window with what it may be, and each complaint has its answer", async () => {
+	const window = (quantity: string, low: number, high: number) => ({
+		quantity,
+		low,
+		middle: (low + high) / 2,
+		high,
+	});
+	const flights: BenchAnswer["flights"] = [
+		{
+			build: 4,
+			windows: [window("launch_deg", 25, 30), window("spin_rpm", 8000, 10200)],
+			means: { launch_deg: 34, spin_rpm: 6900 },
+			where: { launch_deg: 1, spin_rpm: -1 },
+			high_little: true,
+			sentence: "Too high with too little spin.",
+			causes: [{ what: "contact high on the face", why: "3 of 5 called high", test: "Powder the face." }],
+			source: "Published averages up to the set wedge.",
+		},
+	];
+	const claims: BenchAnswer["claims"] = [
+		{
+			club: "54",
+			complaint: "runs_out",
+			claim: "open",
+			sentence: "54, “it does not stop”: hit a fresh one.",
+		},
+		{ club: "54", complaint: "line", claim: "not_so", sentence: "54, “it goes off line”: within 0.3°." },
+	];
+	serve({ "GET /api/sessions/7/bench": { ...bench, flights, claims } });
+	show(Bench, judged);
+	const flight = within(await screen.findByRole("region", { name: "Flight by loft" }));
+	expect(flight.getByText("34")).toBeTruthy();
+	expect(flight.getByText("25 to 30")).toBeTruthy();
+	expect(flight.getByText(/Perhaps contact high on the face/).textContent).toBe(
+		"Perhaps contact high on the face (3 of 5 called high). Powder the face.",
+	);
+	const said = within(screen.getByRole("region", { name: "What bothers the player" }));
+	expect(said.getAllByRole("listitem").map((each) => each.textContent)).toEqual([
+		"open54, “it does not stop”: hit a fresh one.",
+		"not so54, “it goes off line”: within 0.3°.",
 	]);
 });
 

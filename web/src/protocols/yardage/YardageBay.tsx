@@ -24,6 +24,7 @@ export function YardageBay({ protocol, session, act, onAsked }: BayPanelProps) {
 						},
 						(seen) => ({ ...seen, protocol, intent: "yardage", asked_carry_m: asked }),
 					);
+					setWrong(null);
 					onAsked();
 				} catch (error) {
 					setWrong(error);
