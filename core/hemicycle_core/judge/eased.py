@@ -3,10 +3,11 @@
 A club hit less than its stock swing is not another club: ball and spin lose speed together and it leaves as it always
 does, so that one flight model and one launch give its whole curve of carries. Four things are added.
 
-- Its carries spread wider, as a share, the more is eased off (`WIDER`). By judgement; the player's own part swings, all
-  clubs together, outweigh it: one player eases off better than another.
+- Its carries spread wider, as a share, the more is eased off (`WIDER`), and its lines less (`STRAIGHTER`): a slow ball
+  curves less. The player's own part swings, all clubs together, outweigh the first: one eases off better than another.
 - A yardage that is nobody's number is aimed at by feel. A stock carry, and a part swing that was measured, is a number.
-- The swing is chosen so that the ball comes to rest in the middle, or further back where something must be carried.
+- The swing is chosen so that the ball comes to rest in the middle, or further back where something must be carried; on
+  ground that gives more or less run than its word makes us expect, it is played to the ground that is there.
 - Out of sand nothing is computed (`brief.jobs.Job.played_out`).
 """
 
@@ -27,19 +28,25 @@ from ..shots import LAUNCH, Intent, Shot, columns_of
 from ..units import metres
 from .from_lie import FromLie
 from .landings import Run
-from .play import Played, Possible, play
+from .play import Played, Possible, normals_of, play
 
 Floats = NDArray[np.float64]
 
-# Spread of carry as a share, beside the stock swing's, by the share of the club speed that is left.
-LEFT, WIDER = (0.30, 0.54, 0.725, 0.875, 1.0), (1.9, 1.65, 1.4, 1.15, 1.0)
+# Spreads of carry as a share, and of the line in degrees, beside the stock swing's, by the share of its carry that is
+# left, at 0.30, 0.54, 0.725 and 0.875 of its speed: flown with a spread of speed that is, by judgement, 1.6 times the
+# stock swing's at three-quarter and 2.4 times at half, and loft and face as of the stock swing.
+LEFT = (0.115, 0.345, 0.59, 0.815, 1.0)
+WIDER = (2.5, 2.2, 1.8, 1.3, 1.0)
+STRAIGHTER = (0.71, 0.77, 0.86, 0.94, 1.0)
 EASES_SD = 0.25  # of the log of how much wider this player's part swings spread than that
 AIM_SHARE, NUMBER_M = 0.032, metres(7)  # off by feel, and how far a number reaches
-LEAST_SHARE, MOST_SHARE = 0.06, 0.985  # of the stock carry: what is still a swing, and what already is the stock one
+# Of the stock carry: from what is still a swing to what already is the stock one.
+SHARES = np.linspace(0.06, 0.985, 80)
 CURVE = np.linspace(0.16, 1.0, 14)  # of club speed
 LEAST_LOFT_DEG = 40.0  # irons with less are not eased at a flag
 USABLE_SHARE = 0.06  # of carry: a part swing that spreads wider is no number
 LEAST_SHOTS = 3
+SHARED_EASE = "part swings of the player"
 # How well a player eases off is told from so many part swings on, and so many standard deviations from usual; one swing
 # alone says no more than that it spreads twice as wide, or half: a thin shot among three makes any number.
 LEAST_SWINGS, TOLD_SDS, MOST_LOG = 3, 1.28, 0.7
@@ -116,9 +123,10 @@ def part_swings(shots: Sequence[Shot]) -> list[PartSwing]:
     return sorted(made, key=lambda each: (each.carry_m, each.swing))
 
 
-def wider_at(share: float) -> float:
+def wider_at(share: float | Floats) -> Floats:
     """How much wider carries spread, as a share, at this share of the stock carry."""
-    return float(np.interp(share ** (1 / 1.6), LEFT, WIDER))
+    wider: Floats = np.interp(np.asarray(share), LEFT, WIDER)
+    return wider
 
 
 def eases(clubs: Sequence[tuple[float, float, Sequence[PartSwing]]]) -> Eases:
@@ -134,7 +142,7 @@ def eases(clubs: Sequence[tuple[float, float, Sequence[PartSwing]]]) -> Eases:
                 continue
             n += 1
             df = each.n - 1
-            usual = spread * wider_at(each.carry_m / carry_m)
+            usual = spread * float(wider_at(each.carry_m / carry_m))
             # The log of a sample variance lies 1 / df under that of its mean, about.
             seen = 0.5 * (np.log(max(each.sd_share / usual, 0.05) ** 2) + 1 / df)
             logs.append(float(np.clip(seen, -MOST_LOG, MOST_LOG)))
@@ -209,16 +217,17 @@ def eased_to(
     """
     if job.kind is not JobKind.GREEN:
         return None
-    shares = np.linspace(LEAST_SHARE, MOST_SHARE, 80)
-    stops = carry_m * shares + part.curve.run_m(shares, job.turf)
+    runs = part.curve.run_m(SHARES, job.turf)
     best = None
     for back in BACK if job.carry_over_m else BACK[:1]:
         aim = job.distance_m + back * job.depth_m
-        if not stops[0] <= aim <= stops[-1]:
+        stops = carry_m * SHARES + np.append(1.0, build.ground)[:, None] * runs
+        if not stops[0, 0] <= aim <= stops[0, -1]:
             continue
         # Short spinning shots may stop level with one another: the first swing that gets there is the one.
-        share = float(shares[int(np.argmax(stops >= aim))])
-        played = _played(build, head_type, carry_m, part, run, job, share, lie)
+        reached = stops >= aim
+        first = np.where(reached.any(axis=1), reached.argmax(axis=1), SHARES.size - 1)
+        played = _played(build, head_type, carry_m, part, run, job, first, lie)
         if best is None or played.success > best.success:
             best = played
     return best
@@ -231,20 +240,25 @@ def _played(
     part: Part,
     run: Run,
     job: Job,
-    share: float,
+    first: NDArray[np.int_],
     lie: FromLie | None,
 ) -> Played:
-    eased = carry_m * share
+    """first: which of `SHARES` is swung, on the ground that is expected and on that of each possible player."""
+    eased, share = carry_m * float(SHARES[first[0]]), SHARES[first[1:]]
     nearest = min(abs(eased - each) for each in part.numbers)
     aim = AIM_SHARE * (1 - np.exp(-0.5 * (nearest / NUMBER_M) ** 2))
-    wide = part.eases.wider if nearest > 0 else 1.0
-    spread = np.hypot(build.spread_share * wider_at(share) * wide, aim)
-    typical = float(part.curve.run_m(np.array([share]), job.turf)[0])
+    # How well the player eases off is one and the same with every club.
+    wide = part.eases.wider * np.exp(part.eases.sd * normals_of(SHARED_EASE, 1)[0]) if nearest > 0 else 1.0
     # A lie that takes speed from the stock swing is swung against here; what it does to the spread is in `build`.
     back = 1.0 if lie is None else 1 / lie.carry
-    mine = replace(build, carry_m=build.carry_m * share * back, spread_share=spread)
-    rolls = replace(run, typical_m=typical)
-    return replace(play(mine, head_type, rolls, job, lie), eased_m=eased)
+    mine = replace(
+        build,
+        carry_m=build.carry_m * share * back,
+        spread_share=np.hypot(build.spread_share * wider_at(share) * wide, aim),
+        side_spread_deg=build.side_spread_deg * np.interp(share, LEFT, STRAIGHTER),
+    )
+    typical = part.curve.run_m(share, job.turf)
+    return replace(play(mine, head_type, run, job, lie, typical_m=typical), eased_m=eased)
 
 
 def mean_launch(shots: Sequence[Shot]) -> tuple[float, float, float] | None:

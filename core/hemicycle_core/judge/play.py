@@ -12,7 +12,7 @@ from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, replace
 
 import numpy as np
-from numpy.typing import NDArray
+from numpy.typing import ArrayLike, NDArray
 from scipy.special import expit, logit, ndtr, ndtri
 
 from ..bag import HeadType
@@ -90,7 +90,7 @@ class Played:
         return float(low), float(high)
 
 
-def _normals(name: str, count: int) -> Floats:
+def normals_of(name: str, count: int) -> Floats:
     """Standard normals (count, DRAWS) that belong to a name, so that another build changes nothing for this one.
 
     A Latin hypercube (M. D. McKay and others, Technometrics 21, 1979, 239): every row has each quantile once,
@@ -123,8 +123,8 @@ class Possible:
 def possible(name: str, head_type: HeadType, centre: Centre, pooled: Pool, *, doubts: Doubts | None = None) -> Possible:
     """Draw what a build may be like from what its shots and the player's other builds say."""
     off = doubts or Doubts()
-    z = _normals(name, 10)
-    shared = _normals(SHARED, 5)
+    z = normals_of(name, 10)
+    shared = normals_of(SHARED, 5)
     mirror = np.where(np.arange(DRAWS) < DRAWS // 2, 1.0, -1.0)
     # Student's t from normals: the spread's own draw widens the centre's.
     wide = np.exp(z[1] / np.sqrt(2 * centre.df))
@@ -152,7 +152,7 @@ def lying(build: Possible, name: str, head_type: HeadType, found: FromLie) -> Po
     """What a build may be like from a lie. What was held beforehand is as wrong for every build of its kind; what was
     measured is its own."""
     whose = name if found.n else head_type.value
-    z = _normals(f"{whose} from {found.lie.value}", 1)[0]
+    z = normals_of(f"{whose} from {found.lie.value}", 1)[0]
     return replace(
         build,
         carry_m=build.carry_m * found.carry * np.exp(found.carry_sd * z),
@@ -216,12 +216,22 @@ def least_carry(job: Job) -> float:
     return max(over, ends_of(job)[0] - SHORT_OF_GREEN_M) if job.kind is JobKind.GREEN else over
 
 
-def play(build: Possible, head_type: HeadType, run: Run, job: Job, lie: FromLie | None = None) -> Played:
-    """Play one build on one job. lie: what the job's does to it, which `build` and `run` have in them."""
+def play(
+    build: Possible,
+    head_type: HeadType,
+    run: Run,
+    job: Job,
+    lie: FromLie | None = None,
+    *,
+    typical_m: ArrayLike | None = None,
+) -> Played:
+    """Play one build on one job. lie: what the job's does to it, which `build` and `run` have in them; typical_m: the
+    typical run of each possible player (DRAWS,), where it is not that of `run`."""
     carry, wide, weight = _shots(build, head_type)
     off = np.clip(run.per_metre * (carry - build.carry_m[:, None]), -MOST_RUN_SHIFT_M, MOST_RUN_SHIFT_M)
     steeper = build.landing_off_deg + run.angle_se_deg * build.landing_z
-    roll = (run.typical_m + run.per_degree_m * steeper[:, None]) * build.ground[:, None] + off
+    typical = np.asarray(run.typical_m if typical_m is None else typical_m)[..., None]
+    roll = (typical + run.per_degree_m * steeper[:, None]) * build.ground[:, None] + off
     roll_sd = np.hypot(run.sd_m, RUN_SHARE * roll)
     near, far = ends_of(job)
     flown = _flown(build, carry, least_carry(job))

@@ -10,7 +10,7 @@ that towards what is usual (empirical Bayes; A. Gelman et al., Bayesian Data Ana
 from __future__ import annotations
 
 from collections.abc import Mapping, Sequence
-from dataclasses import dataclass, field
+from dataclasses import dataclass, field, replace
 
 import numpy as np
 from numpy.typing import ArrayLike, NDArray
@@ -57,13 +57,15 @@ DAY_SHARE = 0.005
 class Cause:
     """A part of the delivery that moves a result. slope: of the result for one unit, before a shot is hit, held by
     `held` shots' worth. own: how far a build's own average may differ for a reason of the build; more than chance
-    and that is taken out. drifts: the player warms up and tires, so a large difference is more likely his."""
+    and that is taken out. builds: what the builds themselves say of that weighs against it as if `own` came from so
+    many; 0 where it stands as it is. drifts: the player warms up and tires: a large difference is more likely his."""
 
     name: str
     slope: float
     own: float
     held: float = 15.0
     drifts: bool = False
+    builds: float = 0.0
 
 
 SPEED = Cause("speed", 1.1, 0.004, drifts=True)  # shares; carry goes about with speed, irons a little more
@@ -73,8 +75,8 @@ PATH = Cause("path_deg", -0.3, 0.7)
 # of one wedge as of another within about half a degree, as far as their lofts are known. Slopes by `impact` and `fly`
 # over wedge lofts.
 WEDGE_SPEED = Cause("speed", 1.45, 0.006, drifts=True)
-LEAN = Cause("lean_deg", -0.027, 0.55)
-ATTACK = Cause("attack_deg", 0.024, 0.4)
+LEAN = Cause("lean_deg", -0.027, 0.55, builds=3.0)
+ATTACK = Cause("attack_deg", 0.024, 0.4, builds=3.0)
 STRIKE = Cause("strike", 1.45, 0.010)
 
 
@@ -171,10 +173,21 @@ def _responsibilities(group: Group, state: _State, index: int) -> tuple[Floats, 
     return poor / total, flyer / total
 
 
-def _step(groups: Sequence[Group], state: _State) -> tuple[_State, list[Floats]]:
+def _evened(group: Group) -> Group:
+    """A group whose carries are brought to its own middle speed, lean and attack, to tell its misses by: a lofted or a
+    slow shot is short and no miss, a bad strike is one. The same group where that was not read, as at the long end."""
+    causes = (WEDGE_SPEED, LEAN, ATTACK)
+    if group.head_type is not HeadType.WEDGE or not all(_whole(group, cause.name) for cause in causes):
+        return group
+    kept = ~group.called if not group.called.all() else np.ones(group.carry_m.size, dtype=bool)
+    off = sum(cause.slope * (group.delivery[cause.name] - group.delivery[cause.name][kept].mean()) for cause in causes)
+    return replace(group, carry_m=group.carry_m / np.clip(1 + off, 0.5, 1.5))
+
+
+def _settled(groups: Sequence[Group], told: Sequence[tuple[Floats, Floats]], state: _State) -> _State:
+    """Centres, spreads and what misses cost, once it is told which shots were misses and which flyers."""
     centres, spreads, misses, weights, sums = [], [], [], [], []
-    for index, group in enumerate(groups):
-        poor, flyer = _responsibilities(group, state, index)
+    for index, (group, (poor, flyer)) in enumerate(zip(groups, told, strict=True)):
         good = 1 - poor - flyer
         centre = (
             float((good * group.carry_m).sum() / max(good.sum(), 1e-9)) if good.sum() > 0.2 else state.centres[index]
@@ -197,14 +210,13 @@ def _step(groups: Sequence[Group], state: _State) -> tuple[_State, list[Floats]]
         for poor, group, centre in zip(misses, groups, centres, strict=True)
     ]
     missed, count = sum(float(poor.sum()) for poor in misses), sum(group.carry_m.size for group in groups)
-    after = _State(
+    return _State(
         centres,
         spreads,
         float(spread),
         (USUAL_MISSES * USUAL_MISSES_SHOTS + missed) / (USUAL_MISSES_SHOTS + count),
         (USUAL_LOSS * 4 + float(sum(lost))) / (4 + missed),
     )
-    return after, misses
 
 
 @dataclass(frozen=True)
@@ -248,12 +260,16 @@ def _at_equal_delivery(
             # Cold and tired only ever slow: the player's own speed lies above the average by what they took.
             level += WARM * np.sqrt(max(float(np.var(centres) - (chance + cause.own**2).mean()), 0.0))
         off = centres - level
+        own = cause.own**2
+        if cause.builds:
+            apart = max(float((off**2 - chance).sum()), 0.0)
+            own = (cause.builds * own + apart) / (cause.builds + len(values) - 1)
         if cause.drifts:
             # Further off than chance and the build's own nature explain: met by a warmer or a more tired player.
-            chance = np.maximum(chance, off * off - cause.own**2)
-        taken += slope * off * chance / (chance + cause.own**2)
+            chance = np.maximum(chance, off * off - own)
+        taken += slope * off * chance / (chance + own)
         unexplained = np.maximum(unexplained - slope**2 * variance, 0.3 * unexplained)
-        left += slope**2 * chance * cause.own**2 / (chance + cause.own**2)
+        left += slope**2 * chance * own / (chance + own)
     return _Means(means - taken, unexplained / n + left, taken)
 
 
@@ -373,9 +389,14 @@ def pool(groups: Sequence[Group]) -> Pool:
         USUAL_MISSES,
         USUAL_LOSS,
     )
-    misses: list[Floats] = []
+    evened = [_evened(group) for group in filled]
+    told: list[tuple[Floats, Floats]] = []
     for _ in range(STEPS if filled else 0):
-        state, misses = _step(filled, state)
+        told = [_responsibilities(group, state, index) for index, group in enumerate(evened)]
+        state = _settled(evened, told, state)
+    # What is played out is what was hit.
+    state = _settled(filled, told, state) if filled else state
+    misses = [poor for poor, _ in told]
     sides = _sides(filled, misses)
     freedom = USUAL_SPREAD_SHOTS + sum(max(float((1 - poor).sum()) - 1, 0.0) for poor in misses)
     centres: list[Centre | None] = []

@@ -20,7 +20,7 @@ from ...bag.plans import shared_out
 from ...brief import Job, JobKind
 from ...flight import Firmness, run_out
 from ...judge import Candidate
-from ...judge.play import ends_of, least_carry
+from ...judge.play import GROUND_SD, ends_of, least_carry
 from ...judge.weigh import Weighed, weigh
 from ...rack.expected import expect, owned
 from ...rack.lofts import Head
@@ -39,7 +39,9 @@ LEVELS = ("low", "middle", "high")
 SPREADS = {"low": (0.010, 0.8, 2.5, 0.03), "middle": (0.015, 1.3, 3.5, 0.06), "high": (0.025, 2.0, 4.5, 0.12)}
 CALLS = 0.7  # of the misses the fitter hears
 SHOTS = 5
-LEFT = np.array([0.30, 0.38, 0.46, 0.54, 0.62, 0.70, 0.78, 0.86, 0.93, 1.0])
+LEFT = np.array([0.20, 0.25, 0.30, 0.38, 0.46, 0.54, 0.62, 0.70, 0.78, 0.86, 0.93, 1.0])
+# Carries between one of these swings and the next, as shares of its own: half way to each neighbour in speed.
+BETWEEN = {float(at): np.exp(0.8 * np.log(up / at) * np.linspace(-1, 1, 5)) for at, up in itertools.pairwise(LEFT)}
 TRUTH_SHOTS = 600
 FEEL = 0.02  # of the speed: how far a swing to a yardage that is no number is off, for most
 LOFT_OFF_DEG = 0.7  # one standard deviation of what a sole's number is off; the rack's are measured when they come in
@@ -64,6 +66,7 @@ class WedgeBag:
     places: int
     swinging: Swinging
     feel: float
+    ground: float
     truth_seed: int
     chance: np.random.Generator
     shots: dict[str, list[Shot]] = field(default_factory=dict)
@@ -120,7 +123,7 @@ def draw_bag(seed: int, number: int) -> WedgeBag:
     truth_seed = int(chance.integers(2**31))
     made = WedgeBag(
         level, player, own, rack, stated, gauge, irons, (), len(own) + 1, Swinging(player, int(chance.integers(2**31))),
-        FEEL * float(np.exp(chance.normal(0, 0.3))), truth_seed, chance,
+        FEEL * float(np.exp(chance.normal(0, 0.3))), float(np.exp(chance.normal(0, GROUND_SD))), truth_seed, chance,
     )  # fmt: skip
     made.jobs = _jobs(chance, made)
     return made
@@ -173,8 +176,11 @@ def true_success(bag: WedgeBag, club: Club) -> Floats:
         stretch = np.exp(1.6 * feel * np.random.default_rng([bag.truth_seed, row]).normal(size=TRUTH_SHOTS))
         flight = swung.flight
         for at, job in enumerate(bag.jobs):
-            run = run_out(flight.landing_speed_mps, flight.landing_deg, flight.landing_spin_rpm, job.turf).run_m
-            for scale in [1.0] if left == 1.0 else np.linspace(0.92, 1.08, 5):
+            run = (
+                run_out(flight.landing_speed_mps, flight.landing_deg, flight.landing_spin_rpm, job.turf).run_m
+                * bag.ground
+            )
+            for scale in BETWEEN.get(float(left), [1.0]):
                 done = _done(job, flight.carry_m * scale * stretch, run, flight.offline_m * scale)
                 tried[at].append((float(done[::2].mean()), float(done[1::2].mean())))
     return np.array([max(each)[1] for each in tried])
