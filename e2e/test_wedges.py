@@ -185,3 +185,34 @@ def test_a_wedge_fitting_from_the_ends_to_the_handover(page: Page, application) 
     plan_both_ends(page)
     agree(page)
     accessible(page)
+
+
+def test_part_swings_are_hit_by_touch_and_the_distance_card_is_printed(page: Page, application) -> None:
+    sign_in(page, application)
+    page.get_by_role("link", name=re.compile("Yusuf Tarrant")).click()
+    expect(page.get_by_role("link", name=re.compile("Bay"))).to_be_visible()
+    go(page, "3")
+    page.keyboard.press("w")
+    page.get_by_role("button", name="Part swings", exact=True).click()
+    grid = page.get_by_role("table", name="Swings of the distance card")
+    grid.get_by_role("button", name=re.compile("^58° half, 2 of 3")).click()
+    expect(page.get_by_text("58°, half: 1 more shot.").locator("visible=true")).to_be_visible()
+    played = application.launch("monitor", "--bay", "Bay 2", "--shots", "1", "--every", "0")
+    assert played.returncode == 0, played.stderr
+    expect(grid.get_by_role("button", name=re.compile("^58° half, 3 of 3"))).to_be_visible(timeout=FEED)
+    page.keyboard.press("]")
+    expect(grid.get_by_role("button", pressed=True)).to_have_accessible_name(re.compile("^58° .*, 0 of 3"))
+    go(page, "2")
+    card = page.get_by_role("table", name="Distance card")
+    expect(card.get_by_role("row", name=re.compile("58°"))).to_contain_text("comfortable")
+    accessible(page)
+    page.get_by_role("link", name="To print").click()
+    figure = card.get_by_role("row", name=re.compile("^54°")).get_by_role("cell").first
+    expect(figure).to_have_text(re.compile(r"^\d+$"))
+    for size, box in (("Bank card", (85.6, 54)), ("A6", (105, 148))):
+        page.get_by_role("button", name=size).click()
+        accessible(page)
+        printed = page.pdf(prefer_css_page_size=True)
+        sides = re.search(rb"/MediaBox \[0 0 ([\d.]+) ([\d.]+)\]", printed)
+        assert sides is not None and printed.count(b"/Type /Page\n") == 1
+        assert [round(float(each) / 72 * 25.4) for each in sides.groups()] == [round(each) for each in box]

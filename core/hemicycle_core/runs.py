@@ -44,6 +44,14 @@ def swing_length(words: str) -> str:
     )
 
 
+def how_long(swing: str) -> float:
+    """Of a swing, hours of the clock."""
+    if swing in CLOCK_FROM:
+        return CLOCK_FROM[swing]
+    hour, minute = swing.split(":")
+    return int(hour) + int(minute) / 60
+
+
 def swing_words(words: str) -> str:
     """As it is read out."""
     return f"to {words}" if ":" in words else words.replace("_", "-")

@@ -108,6 +108,10 @@ class Intent(StrEnum):
 CLEAN_LIES = frozenset({Lie.MAT, Lie.TEE, Lie.FAIRWAY})
 
 FULL_SWING = "full_swing"  # the protocol of stock shots; the others are in `protocols`
+PART_SWING = "part_swing"  # what is hit full for the distance card is a stock shot too
+STOCK_IN = frozenset({FULL_SWING, PART_SWING})
+# Tests of short shots: nothing that is hit in them is a carry of its club, or a swing of its card.
+SHORT_TESTS = frozenset({"stop", "grooves", "sole"})
 
 
 @dataclass(frozen=True)
@@ -144,8 +148,14 @@ class Shot:
     @property
     def stock(self) -> bool:
         """Whether it was a stock swing from a clean lie, with the swing of now or the one before."""
-        stock = self.protocol == FULL_SWING and self.intent is Intent.STOCK
+        stock = self.protocol in STOCK_IN and self.intent is Intent.STOCK
         return stock and self.clean and not self.misread and not self.apart
+
+    @property
+    def of_part_swing(self) -> bool:
+        """Whether it says what a swing of its club does that is not its stock one: kept, clean, of no short test."""
+        asked = self.part and self.intent in (Intent.STOCK, Intent.EASED) and self.protocol not in SHORT_TESTS
+        return asked and self.clean and not (self.aside or self.misread or self.old_swing)
 
     @property
     def clean(self) -> bool:

@@ -244,3 +244,25 @@ def test_the_short_end_is_cut_by_any_step_that_may_be_wished(ask, session, wedge
     seen = ask("GET", f"sessions/{session.pk}")["bag"]["short"]
     assert seen["schools"]["sentence"]
     ask("GET", f"sessions/{session.pk}/plans")
+
+
+def test_part_swings_make_a_distance_card_and_short_tests_touch_neither_it_nor_a_carry(ask, session, wedges):
+    short = ask("GET", f"sessions/{session.pk}")["bag"]["short"]
+    assert short["card"] is None and short["part"]["minutes"] > 0
+    for name in ("54", "58"):
+        hit(session, wedges[name], 3, "half", protocol="part_swing")
+    hit(session, wedges["54"], 3, "full", protocol="part_swing")
+    hit(session, wedges["PW"], 3, "half", protocol="grooves")
+    ask("PUT", f"sessions/{session.pk}/in-hand", {"build": wedges["54"].pk})
+    ask("PUT", f"sessions/{session.pk}/run", {"length": "three_quarter"})
+    seen = ask("PUT", f"sessions/{session.pk}/ask", {"protocol": "part_swing", "intent": "stock"})
+    builds = {each["id"]: each for each in seen["builds"]}
+    short = seen["bag"]["short"]
+    rows = {builds[row["build"]]["name"]: row for row in short["card"]["rows"]}
+    assert [row["cells"][0]["n"] for row in rows.values()] == [6, 9, 6]
+    half = {name: next(cell for cell in row["cells"] if cell["swing"] == "half") for name, row in rows.items()}
+    assert {name: cell["n"] for name, cell in half.items()} == {"PW": 0, "54°": 3, "58°": 3}
+    assert half["PW"]["why_not"] == "not hit: from the other wedges" and not half["PW"]["usable"]
+    # What the card says of its own swing is what its column, the marks and the carry of the club are made from.
+    assert rows["54°"]["cells"][0]["carry_m"] == builds[wedges["54"].pk]["carry_m"]
+    assert seen["next"] == "54°, three-quarter: 3 shots." and short["part"]["next"]["swing"] == "three_quarter"

@@ -24,7 +24,7 @@ from ..brief import Job, JobKind
 from ..flight import Air, Anchor, Launch, fly, run_out
 from ..flight.landing import Turf
 from ..heads import HeadType
-from ..shots import LAUNCH, Intent, Shot, columns_of
+from ..shots import LAUNCH, Shot, columns_of
 from ..units import metres
 from .from_lie import FromLie
 from .landings import Run
@@ -44,7 +44,8 @@ AIM_SHARE, NUMBER_M = 0.032, metres(7)  # off by feel, and how far a number reac
 SHARES = np.linspace(0.06, 0.985, 80)
 CURVE = np.linspace(0.16, 1.0, 14)  # of club speed
 LEAST_LOFT_DEG = 40.0  # irons with less are not eased at a flag
-USABLE_SHARE = 0.06  # of carry: a part swing that spreads wider is no number
+# One standard deviation, of carry: a part swing that spreads wider is no number. On short ones three yards are little.
+USABLE_SHARE, USABLE_M = 0.06, metres(3)
 LEAST_SHOTS = 3
 SHARED_EASE = "part swings of the player"
 # How well a player eases off is told from so many part swings on, and so many standard deviations from usual; one swing
@@ -84,6 +85,11 @@ class Eases:
         return f"Eases off about as most do, from {swings}."
 
 
+def plays(carry_m: float, spread_m: float) -> bool:
+    """Whether a swing repeats well enough to be a number to play by. spread_m: one standard deviation."""
+    return spread_m <= max(USABLE_SHARE * carry_m, USABLE_M)
+
+
 @dataclass(frozen=True)
 class PartSwing:
     """A swing under the stock one that was measured. carry_m: its mean; sd_share: of its carries as a share, None
@@ -98,7 +104,8 @@ class PartSwing:
 
     @property
     def is_number(self) -> bool:
-        return self.n >= LEAST_SHOTS and self.sd_share is not None and self.sd_share <= USABLE_SHARE
+        spread = None if self.sd_share is None else self.sd_share * self.carry_m
+        return self.n >= LEAST_SHOTS and spread is not None and plays(self.carry_m, spread)
 
 
 def part_swings(shots: Sequence[Shot]) -> list[PartSwing]:
@@ -106,8 +113,7 @@ def part_swings(shots: Sequence[Shot]) -> list[PartSwing]:
     clean lie."""
     by: dict[str, list[Shot]] = defaultdict(list)
     for shot in shots:
-        asked = shot.intent in (Intent.STOCK, Intent.EASED)
-        if shot.part and asked and shot.clean and not (shot.aside or shot.misread or shot.old_swing):
+        if shot.of_part_swing:
             by[shot.swing].append(shot)
     made = []
     for swing, mine in by.items():

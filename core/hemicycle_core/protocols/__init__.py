@@ -10,11 +10,18 @@ from collections.abc import Sequence
 
 from ..errors import BadInput
 from ..shots import Intent, Shot
-from . import effort, full_swing, shaped, yardage
+from . import effort, full_swing, part_swing, shaped, yardage
 from .protocol import Finding, Protocol
 
 PROTOCOLS: dict[str, Protocol] = {
-    each.key: each for each in (full_swing.PROTOCOL, shaped.PROTOCOL, effort.PROTOCOL, yardage.PROTOCOL)
+    each.key: each
+    for each in (
+        full_swing.PROTOCOL,
+        shaped.PROTOCOL,
+        effort.PROTOCOL,
+        yardage.PROTOCOL,
+        part_swing.PROTOCOL,
+    )
 }
 
 

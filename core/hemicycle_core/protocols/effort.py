@@ -6,7 +6,7 @@ from collections.abc import Mapping, Sequence
 
 import numpy as np
 
-from ..runs import CLOCK_FROM, swing_words
+from ..runs import how_long, swing_words
 from ..samples.averages import average, values_of
 from ..samples.beside import beside, chance_words, far_words, read_of, spin_words
 from ..samples.trend import different_chance
@@ -44,23 +44,14 @@ def by_effort(shots: Sequence[Shot]) -> list[Finding]:
     asked: list[tuple[Intent, str, list[Shot]]] = [
         (intent, "", [shot for shot in shots if shot.shows(intent)]) for intent in ASKED
     ]
-    part = [shot for shot in shots if shot.part and shot.intent is Intent.STOCK and shot.clean]
-    part = [shot for shot in part if not (shot.aside or shot.misread or shot.old_swing)]
-    for swing in sorted({shot.swing for shot in part}, key=_how_long, reverse=True):
+    part = [shot for shot in shots if shot.of_part_swing and shot.intent is Intent.STOCK]
+    for swing in sorted({shot.swing for shot in part}, key=how_long, reverse=True):
         asked.append((Intent.STOCK, swing, [shot for shot in part if shot.swing == swing]))
     found = [_compared(intent, swing, mine, stock) for intent, swing, mine in asked if mine]
     if not found:
         return []
     mine = Finding(KEY, Intent.STOCK, len(stock), {}, None, "", at=figures_of(stock))
     return [mine, *found]
-
-
-def _how_long(swing: str) -> float:
-    """Of a swing, hours of the clock."""
-    if swing in CLOCK_FROM:
-        return CLOCK_FROM[swing]
-    hour, minute = swing.split(":")
-    return int(hour) + int(minute) / 60
 
 
 def _compared(intent: Intent, swing: str, mine: Sequence[Shot], stock: Sequence[Shot]) -> Finding:

@@ -8,7 +8,7 @@ from dataclasses import dataclass
 import numpy as np
 
 from ..impact import Lie
-from ..shots import CLEAN_LIES, FULL_SWING, Intent, Shot
+from ..shots import CLEAN_LIES, STOCK_IN, Intent, Shot
 from ..units import feet
 from .beside import beside, chance_words, far_words, read_of, spin_words, way
 from .trend import different_chance
@@ -37,7 +37,7 @@ def full_swings(shots: Sequence[Shot]) -> list[Shot]:
         shot
         for shot in shots
         if not (shot.aside or shot.misread or shot.old_swing or shot.apart)
-        and shot.protocol == FULL_SWING
+        and shot.protocol in STOCK_IN
         and shot.intent is Intent.STOCK
     ]
 

@@ -17,8 +17,11 @@ from hemicycle_core.flight import Firmness
 from hemicycle_core.heads import HeadType
 from hemicycle_core.impact import Lie
 from hemicycle_core.judge import HitClub, Prediction, predict
+from hemicycle_core.judge.card import Card, CardWedge, distance_card
 from hemicycle_core.judge.claims import Claimed, Wedge, answered, grooves_fresh
 from hemicycle_core.judge.cut import CutPlace, bends_left, cut_places, takes_place_of
+from hemicycle_core.judge.eased import PartSwing, part_swings
+from hemicycle_core.protocols.part_swing import PartPlan, part_plan
 from hemicycle_core.rack.stock import MOST_BEND_DEG, Made, Wear
 from hemicycle_core.samples.alike import AlikeStep, step_at_one_swing
 from hemicycle_core.shots import Strike
@@ -262,6 +265,43 @@ class SessionWedges:
         return (
             f"The irons are others than on {day.day} {day:%b %Y}, when the wedges were last hit: hit "
             f"{found.high.club.name} again before the space is cut."
+        )
+
+    # Part swings
+
+    @cached_property
+    def on_the_card(self) -> list[Build]:
+        """The wedges of the distance card: those of the bag, and those of the stand that a part swing was hit with."""
+        in_bag, part = self.rows.in_bag, self.part_swings
+        return [build for build in self.builds if build in in_bag or (build in self.rows.candidates and part[build.pk])]
+
+    @cached_property
+    def part_swings(self) -> dict[int, list[PartSwing]]:
+        return {build.pk: part_swings(self.rows.shots_of(build)) for build in self.builds}
+
+    @cached_property
+    def part_plan(self) -> PartPlan:
+        """What the card still wants."""
+        clubs = []
+        for build in self.on_the_card:
+            hit = {each.swing: each.n for each in self.part_swings[build.pk]}
+            stock = sum(shot.speaks_for_carry for shot in self.rows.shots_of(build))
+            clubs.append((build.pk, build.stock_swing, {**hit, build.stock_swing: stock}))
+        return part_plan(clubs)
+
+    @cached_property
+    def card(self) -> Card | None:
+        """The distance card; None before a part swing was hit."""
+        wedges = [
+            CardWedge(club, self.part_swings[build.pk], self.rows.air_of(build))
+            for build in self.on_the_card
+            if (club := self.bag.carried(build)) is not None
+        ]
+        return distance_card(
+            wedges,
+            self.bag.rules.wedge_step,
+            anchored=self.bag.anchored,
+            firmness=Firmness(self.rows.session.firmness),
         )
 
     # Flight

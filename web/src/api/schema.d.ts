@@ -1707,12 +1707,40 @@ export interface components {
         CandidatesInRequest: {
             candidates: components["schemas"]["CandidateInRequest"][];
         };
+        CardOut: {
+            swings: string[];
+            rows: components["schemas"]["CardRowOut"][];
+            open: string[];
+            shared: string[];
+            eases: string;
+            run: string;
+        };
+        CardRowOut: {
+            build: number;
+            stock: string;
+            cells: components["schemas"]["CellOut"][];
+            sentence: string;
+        };
         /** @enum {string} */
         CarryFromEnum: "hit" | "old_swing" | "typed" | "assumed" | "none";
         Cause: {
             what: string;
             why: string;
             test: string;
+        };
+        CellOut: {
+            swing: string;
+            /** Format: double */
+            carry_m: number;
+            /** Format: double */
+            doubt_m: number;
+            /** Format: double */
+            spread_m: number;
+            /** Format: double */
+            run_m: number;
+            n: number;
+            usable: boolean;
+            why_not: string;
         };
         /** @enum {string} */
         ChangeKind: "loft" | "bend" | "length" | "grip_down" | "head_weight" | "weight_back" | "weight_heel" | "shaft_weight" | "grip" | "lie";
@@ -2418,6 +2446,12 @@ export interface components {
             previous?: string | null;
             results: components["schemas"]["TrailLine"][];
         };
+        PartPlanOut: {
+            tasks: components["schemas"]["TaskOut"][];
+            minutes: number;
+            short: string[];
+            next: components["schemas"]["TaskOut"] | null;
+        };
         PartSwing: {
             swing: string;
             /** Format: double */
@@ -2880,6 +2914,8 @@ export interface components {
             schools: components["schemas"]["SchoolsOut"] | null;
             places: components["schemas"]["PlaceOut"][];
             recheck: string;
+            part: components["schemas"]["PartPlanOut"];
+            card: components["schemas"]["CardOut"] | null;
         };
         ShortlistOut: {
             revision: number;
@@ -3052,6 +3088,12 @@ export interface components {
             sure: string;
             firm: boolean;
             out_of_reach: string;
+        };
+        TaskOut: {
+            build: number;
+            swing: string;
+            done: number;
+            wanted: number;
         };
         Tee: {
             session: number;

@@ -210,6 +210,14 @@ export const VOCABULARY = {
     "yardage"
    ],
    "shots": 3
+  },
+  "part_swing": {
+   "name": "Part swings",
+   "why": "Each wedge full, three-quarter, half and to any hour of the clock: the distance card.",
+   "intents": [
+    "stock"
+   ],
+   "shots": 3
   }
  },
  "columns": [

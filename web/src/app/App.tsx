@@ -17,6 +17,7 @@ import { SignIn, SignInOver } from "./SignIn";
 const Shop = lazy(() => import("../places/shop/Shop"));
 const Rack = lazy(() => import("../places/rack/Rack"));
 const Customer = lazy(() => import("../places/customer/Customer"));
+const CardPage = lazy(() => import("../protocols/part_swing/CardPage"));
 const CustomerPage = lazy(() => import("../places/handover/CustomerPage"));
 
 const isSession = (answer: unknown): answer is Session =>
@@ -119,6 +120,14 @@ export function App() {
 						element={
 							<Suspense fallback={<Waiting what="the page" />}>
 								<CustomerPage />
+							</Suspense>
+						}
+					/>
+					<Route
+						path="/sessions/:id/card"
+						element={
+							<Suspense fallback={<Waiting what="the card" />}>
+								<CardPage />
 							</Suspense>
 						}
 					/>

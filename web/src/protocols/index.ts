@@ -3,7 +3,8 @@ import type { ComponentType } from "react";
 import type { ProtocolKey } from "../api/words";
 import { Asks } from "./Asks";
 import { EffortBench } from "./effort/EffortBench";
-import type { BayPanelProps, BenchPanelProps } from "./panels";
+import type { BayPanelProps, BenchPanelProps, StripProps } from "./panels";
+import { PartSwingBay, PartSwingStrip } from "./part_swing/PartSwingBay";
 import { ShapedBench } from "./shaped/ShapedBench";
 import { YardageBay } from "./yardage/YardageBay";
 import { YardageBench } from "./yardage/YardageBench";
@@ -12,6 +13,8 @@ interface Panels {
 	Bay: ComponentType<BayPanelProps>;
 	/** Nothing where the whole Bench is what comes of it. */
 	Bench?: ComponentType<BenchPanelProps>;
+	/** On the Bay while it is going on. */
+	Strip?: ComponentType<StripProps>;
 }
 
 export const PANELS: Record<ProtocolKey, Panels> = {
@@ -19,4 +22,5 @@ export const PANELS: Record<ProtocolKey, Panels> = {
 	shaped: { Bay: Asks, Bench: ShapedBench },
 	effort: { Bay: Asks, Bench: EffortBench },
 	yardage: { Bay: YardageBay, Bench: YardageBench },
+	part_swing: { Bay: PartSwingBay, Strip: PartSwingStrip },
 };

@@ -16,3 +16,10 @@ export interface BenchPanelProps {
 	/** What came of this protocol, for every build that was hit in it. */
 	findings: Finding[];
 }
+
+/** A line on the Bay while its test is going on. */
+export interface StripProps {
+	session: Session;
+	act: Act;
+	agreed: boolean;
+}

@@ -9,10 +9,12 @@ from django.db.models import Count, Q, QuerySet
 from hemicycle_core.bag import GapRule
 from hemicycle_core.impact import Lie
 from hemicycle_core.judge.advice import next_step, open_question
+from hemicycle_core.protocols.part_swing import next_words
 from hemicycle_core.runs import Ball
 from hemicycle_core.samples.day import DayKind
-from hemicycle_core.shots import Intent
+from hemicycle_core.shots import PART_SWING, Intent
 
+from ...domain.bag import name_of
 from ...domain.session import JudgedSession
 from ...models import FittingSession
 from ..schemas.imports import ImportedFile
@@ -23,6 +25,7 @@ from .bay import about_the_monitor, day, present_build, present_shot, questions,
 from .bench import present_verdict
 from .brief import present_brief
 from .player import present_screen
+from .wedges import next_task
 
 OUTCOMES = {"buy": "Recommended", "drop": "Leave out", "keep": "Keep what is there"}
 
@@ -39,7 +42,6 @@ def present_session(judged: JudgedSession, *, since: int = 0) -> SessionOut:
     usual = usual_sources([shot for build in rows.builds for shot in rows.shots_of(build)])
     part = session.whole_from <= since <= session.revision and since > 0
     unsteady = steady(judged)
-    in_hand = next((build for build in rows.builds if build.pk == session.in_hand_id), None)
     return SessionOut(
         id=session.pk,
         revision=session.revision,
@@ -91,15 +93,23 @@ def present_session(judged: JudgedSession, *, since: int = 0) -> SessionOut:
         imports=_imports(judged),
         versions=len(rows.versions),
         verdicts=[present_verdict(judged, verdict) for verdict in judged.verdicts],
-        next=next_step(
-            judged.verdicts,
-            in_hand.letter if in_hand else "",
-            judged.judgement.choice,
-            thresholds=judged.thresholds,
-        ),
+        next=_next(judged),
         least_shots=judged.thresholds.least_shots,
         steady=unsteady.sentence,
         tired=unsteady.tired,
+    )
+
+
+def _next(judged: JudgedSession) -> str:
+    """What to hit next, of the test that is going on."""
+    rows = judged.rows
+    if rows.session.protocol == PART_SWING and judged.wedges.worked_at:
+        task = next_task(judged)
+        builds = {build.pk: name_of(build) for build in rows.builds}
+        return next_words(task, builds[task.club] if task else "")
+    in_hand = next((build for build in rows.candidates if build.pk == rows.session.in_hand_id), None)
+    return next_step(
+        judged.verdicts, in_hand.letter if in_hand else "", judged.judgement.choice, thresholds=judged.thresholds
     )
 
 

@@ -2,9 +2,12 @@
 
 from __future__ import annotations
 
+from typing import Any
+
 from hemicycle_core.heads import HeadType
 from hemicycle_core.judge.claims import Claimed
 from hemicycle_core.judge.cut import CutPlace
+from hemicycle_core.protocols.part_swing import Task
 from hemicycle_core.rack.eligible import goes_into, why_not
 from hemicycle_core.rack.soles import WedgeHead, nearest_bent
 from hemicycle_core.rack.stock import Made, check_loft
@@ -17,13 +20,18 @@ from ...domain.bag import name_of
 from ...domain.rows import SessionRows
 from ...domain.session import JudgedSession
 from ..schemas.wedges import (
+    CardOut,
+    CardRowOut,
+    CellOut,
     ClaimOut,
     EndOut,
+    PartPlanOut,
     PlaceOut,
     SchoolsOut,
     ShortEndOut,
     SoleOut,
     StepOut,
+    TaskOut,
     WedgeFlightOut,
 )
 
@@ -47,6 +55,48 @@ def present_short_end(judged: JudgedSession) -> ShortEndOut | None:
         schools=None if schools is None else SchoolsOut(schools.each, schools.part, schools.proposed, schools.sentence),
         places=[_place(place, ids) for place in wedges.cut],
         recheck=wedges.recheck,
+        part=_plan(judged),
+        card=present_card(judged),
+    )
+
+
+def _plan(judged: JudgedSession) -> PartPlanOut:
+    plan = judged.wedges.part_plan
+    task = next_task(judged)
+    return PartPlanOut(
+        tasks=[TaskOut(**_task(each)) for each in plan.tasks],
+        minutes=plan.minutes,
+        short=list(plan.short),
+        next=None if task is None else TaskOut(**_task(task)),
+    )
+
+
+def next_task(judged: JudgedSession) -> Task | None:
+    """What the distance card wants next, by what is in hand."""
+    session = judged.rows.session
+    return judged.wedges.part_plan.next_after(session.in_hand_id, session.length)
+
+
+def _task(task: Task) -> dict[str, Any]:
+    return {"build": task.club, "swing": task.swing, "done": task.done, "wanted": task.wanted}
+
+
+def present_card(judged: JudgedSession) -> CardOut | None:
+    """The distance card as it stands."""
+    card = judged.wedges.card
+    if card is None:
+        return None
+    ids = {name_of(build): build.pk for build in judged.wedges.on_the_card}
+    return CardOut(
+        swings=list(card.swings),
+        rows=[
+            CardRowOut(ids[row.name], row.stock, [CellOut(**vars(cell)) for cell in row.cells], row.sentence)
+            for row in card.rows
+        ],
+        open=[each.sentence for each in card.open],
+        shared=[each.sentence for each in card.shared],
+        eases=card.eases.sentence,
+        run=f"a {card.firmness.value} green of everyday speed, computed",
     )
 
 

@@ -66,8 +66,65 @@ class SchoolsOut:
 
 
 @dataclass
+class CellOut:
+    """See hemicycle_core.judge.card.Cell."""
+
+    swing: str
+    carry_m: float
+    doubt_m: float
+    spread_m: float
+    run_m: float
+    n: int
+    usable: bool
+    why_not: str
+
+
+@dataclass
+class CardRowOut:
+    build: int
+    stock: str
+    cells: list[CellOut]
+    sentence: str
+
+
+@dataclass
+class CardOut:
+    """The distance card: its swings, longest first, without the stock ones; what no swing covers and what two wedges
+    share, in sentences; eases: how well the player eases off; run: what the roll is reckoned on."""
+
+    swings: list[str]
+    rows: list[CardRowOut]
+    open: list[str]
+    shared: list[str]
+    eases: str
+    run: str
+
+
+@dataclass
+class TaskOut:
+    """Shots of one wedge with one swing that the card asks for: done of wanted."""
+
+    build: int
+    swing: str
+    done: int
+    wanted: int
+
+
+@dataclass
+class PartPlanOut:
+    """What the card still wants. minutes: what that takes; short: the swings that fit into twenty minutes; next: which
+    task comes next, None when all is hit."""
+
+    tasks: list[TaskOut]
+    minutes: int
+    short: list[str]
+    next: TaskOut | None
+
+
+@dataclass
 class ShortEndOut:
-    """why: of the order of work. unhit: wedges never hit, by name."""
+    """why: of the order of work. unhit: wedges never hit, by name. part: what the distance card still wants; card: as
+    it stands, None before a part swing was hit."""
 
     low: EndOut | None
     high: EndOut | None
@@ -80,6 +137,8 @@ class ShortEndOut:
     schools: SchoolsOut | None
     places: list[PlaceOut]
     recheck: str
+    part: PartPlanOut
+    card: CardOut | None
 
 
 @dataclass

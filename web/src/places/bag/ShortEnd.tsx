@@ -1,7 +1,9 @@
 /** The short end: the order of work, both ends, the steps, the cut between them and how many wedges belong there. */
 import { useState } from "react";
+import { Link } from "react-router";
 import type { Session } from "../../api/client";
 import { change, useSole } from "../../api/session";
+import { DistanceCard } from "../../protocols/part_swing/DistanceCard";
 import type { PlaceProps } from "../../session/place";
 import { buildOf, candidatesOf, nameOf } from "../../session/select";
 import { Caution, Said } from "../../ui/Said";
@@ -31,8 +33,33 @@ export function ShortEnd({ session, act, busy }: Props) {
 				{short.unhit.length > 0 && (
 					<p className="hole-text text-[14.5px]">Never hit here: {short.unhit.join(", ")}.</p>
 				)}
+				<PartSwings short={short} session={session} />
 			</div>
 		</div>
+	);
+}
+
+/** The distance card, or what it takes to have one. */
+function PartSwings({ short, session }: { short: Short; session: Session }) {
+	return (
+		<section aria-label="Part swings">
+			<div className="mb-1 flex flex-wrap items-center gap-3">
+				<h3>Distance card</h3>
+				{short.card && (
+					<Link className="no-print btn btn-sm h-10" to={`/sessions/${session.id}/card`}>
+						To print
+					</Link>
+				)}
+			</div>
+			{short.card ? (
+				<DistanceCard session={session} card={short.card} />
+			) : (
+				<p className="quiet text-sm">
+					What each wedge carries with each swing. In the Bay: W, Part swings; three shots each, about{" "}
+					{short.part.minutes} minutes.
+				</p>
+			)}
+		</section>
 	);
 }
 

@@ -6,6 +6,7 @@ import type { Session } from "../../api/client";
 import { build, m, session } from "../../tests/session";
 import { changes, clear, serve, show } from "../../tests/stage";
 import { toMetres } from "../../ui/units";
+import { Bay } from "../bay/Bay";
 import { Bag } from "./Bag";
 
 afterEach(clear);
@@ -64,6 +65,17 @@ const short: Short = {
 		{ ...place, target_m: toMetres(112), build: null, bend_deg: null, sentence: "Carry 112: nothing." },
 	],
 	recheck: "",
+	part: {
+		tasks: [
+			{ build: 61, swing: "full", done: 5, wanted: 3 },
+			{ build: 61, swing: "half", done: 2, wanted: 3 },
+			{ build: 62, swing: "comfortable", done: 3, wanted: 3 },
+		],
+		minutes: 1,
+		short: ["full", "half"],
+		next: { build: 61, swing: "half", done: 2, wanted: 3 },
+	},
+	card: null,
 };
 const bag = (more: Partial<Short> = {}): Session => ({
 	...session,
@@ -140,4 +152,73 @@ test("a sole in a loft it is not made in comes bent, onto the stand in one act",
 	expect(changes(sent)[0]?.body).toEqual({ candidates: [{ head: 8, shaft: 3, bend_deg: 1 }] });
 	expect(screen.getByText("Never hit here: LW.")).toBeTruthy();
 	expect(screen.getByText(/hit PW again/)).toBeTruthy();
+});
+
+test("the distance card says what is no number to play by, what nothing covers, and where it is printed", () => {
+	serve({});
+	const cell = (swing: string, yards: number, more = {}) => ({
+		swing,
+		carry_m: toMetres(yards),
+		doubt_m: toMetres(3),
+		spread_m: toMetres(2),
+		run_m: toMetres(1),
+		n: 3,
+		usable: true,
+		why_not: "",
+		...more,
+	});
+	open(
+		bag({
+			card: {
+				swings: ["half"],
+				rows: [
+					{ build: 61, stock: "full", cells: [cell("full", 104), cell("half", 60)], sentence: "" },
+					{
+						build: 62,
+						stock: "comfortable",
+						cells: [
+							cell("comfortable", 84),
+							cell("half", 48, { n: 0, usable: false, why_not: "not hit: from the other wedges" }),
+						],
+						sentence: "58 repeats well eased off.",
+					},
+				],
+				open: ["Nothing between 60 (54 half) and 84 (58 comfortable): 24 yd."],
+				shared: [],
+				eases: "",
+				run: "a medium green",
+			},
+		}),
+	);
+	const table = within(screen.getByRole("table", { name: "Distance card" }));
+	expect(table.getByRole("row", { name: /54\s*104\s*±3 · 2\s*60\s*±3 · 2/ })).toBeTruthy();
+	expect(
+		table.getByRole("row", { name: /58\s*comfortable\s*84.*\(48\).*not hit: from the other/ }),
+	).toBeTruthy();
+	expect(screen.getByText(/Nothing between 60/).className).toContain("hole-text");
+	expect(screen.getByText("58 repeats well eased off.")).toBeTruthy();
+	expect(screen.getByRole("link", { name: "To print" }).getAttribute("href")).toBe("/sessions/7/card");
+});
+
+test("a swing of the card is hit by one touch or key: the wedge, the swing and the test together", async () => {
+	const sent = serve({
+		"PUT /api/sessions/7/in-hand": session,
+		"PUT /api/sessions/7/run": session,
+		"PUT /api/sessions/7/ask": session,
+	});
+	const seen: Session = { ...bag(), protocol: "part_swing", in_hand: 62, length: "full" };
+	show(Bay, seen);
+	expect(screen.getByText(/1 shots? left, about 1 minutes?\./)).toBeTruthy();
+	fireEvent.click(screen.getByRole("button", { name: "54 half, 2 of 3" }));
+	await waitFor(() => expect(changes(sent)).toHaveLength(3));
+	expect(changes(sent).map((each) => each.body)).toEqual([
+		{ build: 61 },
+		{ length: "half" },
+		{ protocol: "part_swing", intent: "stock" },
+	]);
+	clear();
+	const again = serve({ "PUT /api/sessions/7/in-hand": session, "PUT /api/sessions/7/run": session });
+	show(Bay, seen);
+	fireEvent.keyDown(document.body, { key: "]" });
+	await waitFor(() => expect(changes(again)[0]?.body).toEqual({ build: 61 }));
 });

@@ -2,8 +2,11 @@
 import { useMemo, useState } from "react";
 import type { Build, DayKind, Session, Shot } from "../../api/client";
 import { change, useActs } from "../../api/session";
+import type { ProtocolKey } from "../../api/words";
 import { type Command, CommandBar, useCommands } from "../../commands/commands";
 import { CarryMap } from "../../instruments/carry-map/CarryMap";
+import { PANELS } from "../../protocols";
+import { hit as hitTask } from "../../protocols/part_swing/tasks";
 import { gateSpan } from "../../session/gates";
 import { mapProps } from "../../session/maps";
 import type { PlaceProps } from "../../session/place";
@@ -109,6 +112,8 @@ export function Bay({ session, act, busy, live }: PlaceProps) {
 		const { misread, distance, line } = each;
 		act(() => change.counts(each.id, { misread, distance, line, ...over }), withShots([each.id], over));
 	};
+	const { Strip } = PANELS[session.protocol as ProtocolKey] ?? {};
+	const task = session.bag.short?.part.next ?? null;
 	const take = (id: number) =>
 		act(
 			() => change.inHand(session.id, id),
@@ -350,6 +355,15 @@ export function Bay({ session, act, busy, live }: PlaceProps) {
 			run: () => setDialog("run"),
 		},
 		{
+			id: "next-task",
+			name: "Next of the part swings",
+			keys: "]",
+			shown: "]",
+			group: "Now and then",
+			blocked: agreed ? "The session is agreed" : task ? undefined : "No part swing is left to hit",
+			run: () => task && hitTask(session, act, task),
+		},
+		{
 			id: "player",
 			name: "Next mode of the player’s screen",
 			keys: "9",
@@ -397,6 +411,7 @@ export function Bay({ session, act, busy, live }: PlaceProps) {
 			<section className="flex min-w-0 flex-col gap-4 p-5">
 				<InHand session={session} build={build} live={live} />
 				<RunBar session={session} agreed={agreed} act={act} onMore={() => setDialog("run")} />
+				{Strip && <Strip session={session} act={act} agreed={agreed} />}
 				<Tray session={session} build={build} />
 				<p className="font-semibold xl:hidden">{session.next}</p>
 				{build && shot ? (

@@ -1,0 +1,106 @@
+/** What the distance card still wants: each wedge by each swing, a touch to hit it next. */
+import type { Session } from "../../api/client";
+import { change } from "../../api/session";
+import { VOCABULARY } from "../../api/vocabulary";
+import type { Act } from "../../session/place";
+import { ClubName } from "../ClubName";
+
+export type PartPlan = NonNullable<Session["bag"]["short"]>["part"];
+export type Task = PartPlan["tasks"][number];
+
+const LENGTHS: Record<string, string> = VOCABULARY.lengths;
+/** As a column is headed. */
+export const swingName = (swing: string) => (LENGTHS[swing] ?? swing).replace("to ", "");
+
+/** Take a wedge in hand for one swing of the card. */
+export function hit(session: Session, act: Act, task: Task) {
+	const { build, swing } = task;
+	act(
+		async () => {
+			if (session.in_hand !== build) await change.inHand(session.id, build);
+			if (session.length !== swing) await change.run(session.id, { length: swing });
+			return change.ask(session.id, "part_swing", "stock");
+		},
+		(seen) => ({ ...seen, in_hand: build, length: swing, protocol: "part_swing", intent: "stock" }),
+	);
+}
+
+export function TaskGrid({
+	session,
+	onHit,
+	agreed,
+}: {
+	session: Session;
+	onHit: (task: Task) => void;
+	agreed: boolean;
+}) {
+	const plan = session.bag.short?.part;
+	if (!plan || plan.tasks.length === 0)
+		return <p className="quiet">No wedge is in the bag: add them on the Bag first.</p>;
+	const builds = [...new Set(plan.tasks.map((task) => task.build))];
+	const stocks = new Set(builds.map((build) => plan.tasks.find((task) => task.build === build)?.swing));
+	const swings = [...new Set(plan.tasks.map((task) => task.swing))].filter((swing) => !stocks.has(swing));
+	const of = (build: number, swing: string | undefined) =>
+		plan.tasks.find((task) => task.build === build && task.swing === swing);
+	const now = (task: Task) =>
+		session.protocol === "part_swing" && session.in_hand === task.build && session.length === task.swing;
+	return (
+		<table aria-label="Swings of the distance card">
+			<thead>
+				<tr className="quiet text-sm">
+					<th className="font-normal" />
+					<th className="px-1 font-normal">stock</th>
+					{swings.map((swing) => (
+						<th key={swing} className="px-1 font-normal">
+							{swingName(swing)}
+						</th>
+					))}
+				</tr>
+			</thead>
+			<tbody>
+				{builds.map((build) => {
+					const stock = plan.tasks.find((task) => task.build === build);
+					return (
+						<tr key={build}>
+							<th className="max-w-40 truncate pr-3 text-left font-normal">
+								<ClubName session={session} build={build} />
+							</th>
+							{[stock, ...swings.map((swing) => of(build, swing))].map((task, index) => (
+								<td key={task?.swing ?? `none-${swings[index - 1]}`} className="p-0.5">
+									{task && (
+										<button
+											type="button"
+											className={`btn h-11 w-20 font-normal ${now(task) ? "btn-primary" : "border-base-300 bg-base-100"}`}
+											aria-pressed={now(task)}
+											aria-label={`${session.builds.find((each) => each.id === build)?.name} ${swingName(task.swing)}, ${task.done} of ${task.wanted}`}
+											disabled={agreed}
+											onClick={() => onHit(task)}
+										>
+											<span className="num">
+												{task.done >= task.wanted ? `${task.done} ✓` : `${task.done} of ${task.wanted}`}
+											</span>
+										</button>
+									)}
+								</td>
+							))}
+						</tr>
+					);
+				})}
+			</tbody>
+		</table>
+	);
+}
+
+/** How long the rest takes, and what fits into twenty minutes. */
+export function MinutesLeft({ plan }: { plan: PartPlan }) {
+	const shots = plan.tasks.reduce((sum, task) => sum + Math.max(task.wanted - task.done, 0), 0);
+	if (shots === 0) return <p>Every swing of the card is hit.</p>;
+	const short = plan.short.map(swingName).join(", ");
+	return (
+		<p>
+			{shots} {shots === 1 ? "shot" : "shots"} left, about {plan.minutes}{" "}
+			{plan.minutes === 1 ? "minute" : "minutes"}.{" "}
+			{plan.minutes > 20 && short && <span className="quiet">In 20 minutes: {short}.</span>}
+		</p>
+	);
+}
