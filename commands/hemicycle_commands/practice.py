@@ -12,10 +12,13 @@ from functools import partial
 
 import numpy as np
 from hemicycle_core.simulation.practice import Score, draw_fitting, score, until_settled
+from hemicycle_core.simulation.practice.soles import SoleScore, score_tests
 from hemicycle_core.simulation.practice.wedges import LEVELS, WedgeScore, draw_bag, score_bag
 from hemicycle_core.simulation.practice.wedges import SHOTS as WEDGE_SHOTS
 from hemicycle_core.thresholds import DEFAULT
 from hemicycle_core.units import metres
+
+from .practice_soles import report as sole_report
 
 MOST_FITTINGS, MOST_SHOTS = 20_000, 50
 TRULY_BETTER = 0.2  # successful shots a round: what a player notices in a season
@@ -45,9 +48,14 @@ def one(seed: int, shots: int, builds: int, indoors: float, shop: bool, own: boo
     return score(fitting)
 
 
-def _scored(options: argparse.Namespace) -> Iterator[Score | WedgeScore]:
-    work: Callable[[int], Score | WedgeScore] = partial(_wedge_bag, options.seed)
-    if not options.wedges:
+Total = Score | WedgeScore | SoleScore
+
+
+def _scored(options: argparse.Namespace) -> Iterator[Total]:
+    work: Callable[[int], Total] = partial(_wedge_bag, options.seed)
+    if options.soles:
+        work = partial(score_tests, options.seed, short=options.short)
+    elif not options.wedges:
         work = partial(one, options.seed, options.shots, options.builds, options.indoors, options.shop, options.own)
     # One thread a process: the arrays are small, and two processes share the cores better than their libraries do.
     os.environ.setdefault("OPENBLAS_NUM_THREADS", "1")
@@ -146,13 +154,16 @@ def main(words: list[str]) -> int:
     parser.add_argument("--own", action="store_true", help="with a club of the player's own to keep")
     parser.add_argument("--indoors", type=float, default=0.0, help="share of fittings whose monitor models flight")
     parser.add_argument("--wedges", action="store_true", help="wedge bags instead: steps, intervals, the bag proposed")
+    parser.add_argument("--soles", action="store_true", help="blind sole tests instead: so many a cell and size")
+    parser.add_argument("--short", action="store_true", help="with --soles: the 20-minute version")
     options = parser.parse_args(words)
     sized = 1 <= options.fittings <= MOST_FITTINGS and 0 <= options.shots <= MOST_SHOTS
     if not (sized and 2 <= options.builds <= 8 and 0 <= options.indoors <= 1):
         most = f"{MOST_FITTINGS:,} fittings, 0 to {MOST_SHOTS} shots, 2 to 8 builds and a share from 0 to 1"
         print(f"Give 1 to {most}.", file=sys.stderr)
         return 2
-    began, total = time.monotonic(), WedgeScore() if options.wedges else Score()
+    total: Total = SoleScore() if options.soles else WedgeScore() if options.wedges else Score()
+    began = time.monotonic()
     for done, part in enumerate(_scored(options), start=1):
         total.add(part)  # type: ignore[arg-type]
         if sys.stderr.isatty():
@@ -161,7 +172,9 @@ def main(words: list[str]) -> int:
     if sys.stderr.isatty():
         sys.stderr.write("\n")
     seconds = time.monotonic() - began
-    if isinstance(total, WedgeScore):
+    if isinstance(total, SoleScore):
+        print(sole_report(total, options.fittings, options.seed, seconds))
+    elif isinstance(total, WedgeScore):
         print(_wedge_report(total, options, seconds))
     else:
         print(_report(total, options, seconds))

@@ -1,0 +1,263 @@
+"""The sole test, blind: which sole a player likes best over the lies he meets, from what he says of each beside the one
+before it.
+
+Soles go by code; who knows which code is which club is not this module's business. Two to five soles of one loft: all
+of them on the first two lies, then the weakest is out, still blind, and two go to the last lies; a duel closes it, the
+one that leads against the control, else against the second. What was dropped ranks as far as it was tried.
+
+What comes of it is in `sole_result`.
+"""
+
+from __future__ import annotations
+
+import itertools
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass
+from enum import StrEnum
+
+import numpy as np
+
+from ..errors import BadInput
+from ..impact import Lie
+from ..samples.paired import Judged, rank
+from ..shots import Intent
+from ..units import metres
+from .protocol import Protocol
+
+KEY = "sole"
+SHOTS = 3  # a code and a lie
+LEAST_SOLES, MOST_SOLES = 2, 5
+ALL_ON, DUEL = 2, "duel"
+DUEL_HANDINGS, SHORT_DUEL = 4, {2: 4, 3: 3, 4: 3, 5: 2}
+SECONDS_A_SHOT, SECONDS_A_HANDING = 25, 30
+SHORT_PLACES, SHORT_ALL_ON = 3, {2: 2, 3: 2, 4: 1, 5: 1}  # twenty minutes
+
+
+class Turf(StrEnum):
+    """How the sole met the ground; the last three in sand."""
+
+    SLID = "slid"
+    DUG = "dug"
+    SKIPPED = "skipped"
+    SAT_UP = "sat_up"
+    GRABBED = "grabbed"
+    EVEN = "even"
+    DEEP = "deep"
+    SHALLOW = "shallow"
+
+
+GOOD_TURF = frozenset({Turf.SLID, Turf.EVEN})
+IN_SAND = (Turf.EVEN, Turf.DEEP, Turf.SHALLOW)
+ON_TURF = tuple(each for each in Turf if each not in IN_SAND)
+
+
+@dataclass(frozen=True)
+class Place:
+    """What is played, and from where. over: it must be flown over something; open_face: else square; side: of the body
+    that is told otherwise to a left-hander."""
+
+    key: str
+    name: str
+    lie: Lie
+    target_m: float
+    open_face: bool = False
+    words: str = ""
+
+    def told(self, *, left_handed: bool) -> str:
+        """What is asked of the player, a sentence."""
+        face = "Face open" if self.open_face else "Face square"
+        words = self.words.replace("left", "\0").replace("right", "left").replace("\0", "right")
+        return f"{face}. {words if left_handed else self.words}".strip()
+
+
+PLACES: dict[str, Place] = {
+    each.key: each
+    for each in (
+        Place("pitch", "Stock pitch", Lie.FAIRWAY, metres(40), words="The usual height, to a spot."),
+        Place("fuller", "Fuller pitch", Lie.FAIRWAY, metres(70), words="Longer swing, the same lie."),
+        Place("soft", "Soft ground", Lie.SOFT, metres(35), words="Where the foot gives."),
+        Place("tight", "Tight lie", Lie.TIGHT, metres(25), words="Bare or shaved turf."),
+        Place("semi_rough", "Semi-rough", Lie.SEMI_ROUGH, metres(25), words="The ball half down."),
+        Place("sand", "Greenside sand", Lie.SAND, metres(15), open_face=True, words="The usual bunker shot."),
+        Place("slope", "On a slope", Lie.SLOPE, metres(30), words="Ball above the feet, it falls to the left."),
+        Place("lob", "Lob over something", Lie.FAIRWAY, metres(20), open_face=True, words="High, and it stops."),
+        Place("wet", "Wet grass", Lie.WET, metres(30), words="Water on grass and face."),
+    )
+}
+FIRST = ("pitch", "fuller")
+USUAL = ("pitch", "fuller", "tight", "soft", "sand", "lob")
+
+
+@dataclass(frozen=True)
+class Handing:
+    """One code handed and hit at one place. said: better (1), level (0) or worse (-1) than the one before it there;
+    None for the first. turf: how it met the ground."""
+
+    code: int
+    place: str
+    said: int | None = None
+    turf: Turf | None = None
+    duel: bool = False
+
+
+@dataclass(frozen=True)
+class SoleTest:
+    """count: codes; places: keys, in the order they are played, the first two for all. twice: two codes of one club, to
+    see how well the player's preference repeats. control: the code of the sole played now, None without one; seed: of
+    its orders. short: the 20-minute version."""
+
+    count: int
+    places: tuple[str, ...]
+    twice: tuple[int, int] | None = None
+    control: int | None = None
+    seed: int = 0
+    short: bool = False
+
+    def __post_init__(self) -> None:
+        if not LEAST_SOLES <= self.soles <= MOST_SOLES:
+            raise BadInput(f"A sole test has {LEAST_SOLES} to {MOST_SOLES} soles.", field="codes")
+        if len(set(self.places)) != len(self.places) or not self.places or self.places[0] not in FIRST:
+            raise BadInput("A sole test begins with the stock pitch, and each lie comes once.", field="places")
+        if any(place not in PLACES for place in self.places):
+            raise BadInput("Choose among the lies of the sole test.", field="places")
+        if len(self.places) < 2:
+            raise BadInput("A wedge that is tried from one lie only is not tried: tick one more.", field="places")
+
+    @property
+    def soles(self) -> int:
+        return self.count - (self.twice is not None)
+
+    def shown(self, code: int) -> int:
+        """The code under which a club is ranked: its first one."""
+        return self.twice[0] if self.twice is not None and code == self.twice[1] else code
+
+
+@dataclass(frozen=True)
+class Next:
+    """What is handed next: which code, where; and whether it is part of the duel."""
+
+    code: int
+    place: str
+    duel: bool = False
+
+
+@dataclass(frozen=True)
+class Standing:
+    """Where a test stands. next: None when all is done; left: codes still in; dropped: by code, after how many places;
+    handings: done, and about how many are left; minutes: these take; complete: the finalists were on every lie, so that
+    a reveal leaves nothing open."""
+
+    next: Next | None
+    left: tuple[int, ...]
+    dropped: Mapping[int, int]
+    done: int
+    more: int
+    minutes: int
+    complete: bool
+
+
+def comparisons(test: SoleTest, handed: Sequence[Handing], *, merged: bool) -> list[Judged]:
+    """The comparisons among the handings: each with the one before it at its place, and in the duel."""
+    found = []
+    for at, (before, now) in enumerate(itertools.pairwise(handed)):
+        together = before.place == now.place and before.duel == now.duel
+        one, two = (test.shown(each.code) if merged else each.code for each in (now, before))
+        if together and now.said is not None and one != two:
+            found.append(Judged(one, two, now.said, cold=at == 0))
+    return found
+
+
+def _order(test: SoleTest, left: Sequence[int], at: int, last: int | None) -> list[int]:
+    """In which order the codes are handed at a place: by chance, two codes of one club not side by side, and not
+    beginning with what was hit last."""
+    chance = np.random.default_rng([test.seed, at])
+    best, least = list(left), 99
+    for _ in range(40):
+        tried = [int(each) for each in chance.permutation(list(left))]
+        beside = sum(test.shown(a) == test.shown(b) for a, b in itertools.pairwise(tried))
+        faults = 2 * beside + (tried[0] == last)
+        if faults < least:
+            best, least = tried, faults
+        if not faults:
+            break
+    return best
+
+
+def _keep(test: SoleTest, left: Sequence[int], handed: Sequence[Handing], count: int) -> list[int]:
+    """The codes that go on: the best liked so far, of a club with two codes one by chance."""
+    left = list(left)
+    if test.twice is not None and set(test.twice) <= set(left):
+        left.remove(test.twice[int(np.random.default_rng([test.seed, 99]).integers(2))])
+    if len(left) <= count:
+        return left
+    found = rank(test.count, comparisons(test, handed, merged=False))
+    return sorted(sorted(left, key=lambda code: -found.score[code])[:count])
+
+
+def _stages(test: SoleTest) -> list[tuple[str, int]]:
+    """How many soles are hit at each place."""
+    places = test.places[:SHORT_PLACES] if test.short else test.places
+    all_on = SHORT_ALL_ON[test.soles] if test.short else ALL_ON
+    rest = len(places) - all_on
+    middle = rest // 2
+    counts = [test.count] * all_on
+    some = max(test.soles - (2 if test.soles == MOST_SOLES else 1), 2)
+    counts += [2 if test.short else some] * middle + [2] * (rest - middle)
+    return list(zip(places, counts, strict=False))
+
+
+def standing(test: SoleTest, handed: Sequence[Handing]) -> Standing:
+    """What comes next, from what was handed so far in the order that was asked."""
+    left: list[int] = list(range(test.count))
+    dropped: dict[int, int] = {}
+    done, last = 0, None
+    stages = _stages(test)
+    ahead = 0
+    found: Next | None = None
+    for at, (place, count) in enumerate(stages):
+        if found is None and count < len(left):
+            kept = _keep(test, left, handed[:done], count)
+            dropped |= {code: at for code in left if code not in kept}
+            left = kept
+        order = _order(test, left, at, last) if found is None else list(range(min(count, len(left))))
+        mine = sum(not each.duel and each.place == place for each in handed)
+        if found is None and mine < len(order):
+            found = Next(order[mine], place)
+            ahead += len(order) - mine
+        elif found is not None:
+            ahead += len(order)
+        done += mine
+        last = order[-1]
+    complete = found is None
+    two = _duel(test, left, handed[:done]) if complete else ()
+    fought = sum(each.duel for each in handed)
+    many = SHORT_DUEL[test.soles] if test.short else DUEL_HANDINGS
+    if complete and fought < many and len(two) == 2:
+        found = Next(two[fought % 2], stages[0][0], duel=True)
+    ahead += many - fought
+    if len(handed) < done + fought:
+        raise BadInput("A handing is missing from the record of this test.", field="handed")
+    more = max(ahead, 0) if found is not None else 0
+    minutes = -(-more * (SHOTS * SECONDS_A_SHOT + SECONDS_A_HANDING) // 60)
+    return Standing(found, tuple(left), dropped, len(handed), more, minutes, complete)
+
+
+def _duel(test: SoleTest, left: Sequence[int], handed: Sequence[Handing]) -> tuple[int, ...]:
+    """Who meets whom at the end: the leader and the control, else the second."""
+    found = rank(test.count, comparisons(test, handed, merged=False))
+    order = [code for code in found.order if code in left]
+    leader, others = order[0], order[1:]
+    if test.control is not None and test.control != leader and test.control in left:
+        return leader, test.control
+    return (leader, others[0]) if others else (leader,)
+
+
+PROTOCOL = Protocol(
+    key=KEY,
+    name="Sole test",
+    why="Soles of one loft under codes, lie after lie: which one the player likes, before anyone says what it is.",
+    intents=(Intent.STOCK,),
+    readings=(),
+    shots=SHOTS,
+    read=lambda _shots, _left_handed: [],
+)

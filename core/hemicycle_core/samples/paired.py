@@ -1,0 +1,131 @@
+"""Paired comparisons with ties: which of a few things is liked best, and how sure that is.
+
+Each judgement says that a thing is better than, level with or worse than the one before it. Bradley and Terry's model
+with ties, after P. V. Rao and L. L. Kupper (J. Am. Stat. Assoc. 62, 1967, 194): with d the difference of the two in
+units of one judgement's noise, better has the chance L(d - t), worse L(-d - t); L is the logistic curve nearest to the
+normal one (slope 1.702) and t how near two must be to be called level. Some judges favour what came last, and a thing
+tried cold suffers for it: both are let be, within what is usual.
+
+So few judgements do not stand alone. What is possible is drawn beforehand (how far things differ at all, nothing among
+it; level and favour), and each draw weighs as much as it makes the judgements likely: nothing has to be approximated
+where one thing won every time.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+from functools import cache, lru_cache
+
+import numpy as np
+from numpy.typing import NDArray
+from scipy.special import expit
+
+Floats = NDArray[np.float64]
+
+DRAWS, SEED = 12_000, 20_261
+LOGISTIC = 1.702  # slope of the logistic curve nearest to the standard normal one
+# How far things differ, one standard deviation in units of one judgement's noise, before anything was tried: nothing at
+# all for this share of players, else half-normal. By judgement, as are the rest.
+ALIKE, APART = 0.1, 1.1
+LEVEL, LEVEL_SD = 0.45, 0.35  # log-normal
+FAVOUR_SD = 0.3  # for what came last; either way
+COLD, COLD_SD = 0.3, 0.3  # what the very first suffers
+TELLABLE = 0.25  # less than this between best and second is no difference that this judge can tell
+SAME, SAME_MORE = 0.35, 0.12  # nor this between the best of two and the last, and so much more for each further one
+
+
+@dataclass(frozen=True)
+class Judged:
+    """Of two things by their index: the one tried later, what was said of it (1 better, 0 level, -1 worse), and the one
+    before it. cold: that the one before was the first of all."""
+
+    later: int
+    before: int
+    said: int
+    cold: bool = False
+
+
+@dataclass(frozen=True)
+class Ranked:
+    """What the judgements say of K things. score (K,): mean difference from their middle, in units of one judgement's
+    noise; error (K,): one standard deviation of it. first (K,): chance to be the best, by however little, best (K,): by
+    as much as can be told; alike: chance that best and second are no further apart than can be told, same: that none
+    are. order: best first, by score; n: judgements."""
+
+    score: Floats
+    error: Floats
+    first: Floats
+    best: Floats
+    alike: float
+    same: float
+    order: tuple[int, ...]
+    n: int
+
+    def likely(self, share: float = 0.8) -> tuple[int, ...]:
+        """The fewest things that hold the best with so much certainty, the likeliest first."""
+        order = np.argsort(-self.first, kind="stable")
+        count = int(np.searchsorted(np.cumsum(self.first[order]), share - 1e-9)) + 1
+        return tuple(int(each) for each in order[:count])
+
+
+@dataclass(frozen=True)
+class _Drawn:
+    """Possible judges and things: unit (N, most), apart, level, favour, cold (N,) each."""
+
+    unit: Floats
+    apart: Floats
+    level: Floats
+    favour: Floats
+    cold: Floats
+
+
+@cache
+def _drawn(count: int) -> _Drawn:
+    chance = np.random.default_rng([SEED, count])
+    half = DRAWS // 2
+    unit = chance.normal(size=(half, count))
+    apart = np.abs(chance.normal(0, APART, half)) * (chance.random(half) >= ALIKE)
+    level = LEVEL * np.exp(chance.normal(0, LEVEL_SD, half))
+    favour, cold = chance.normal(0, FAVOUR_SD, half), chance.normal(COLD, COLD_SD, half)
+    # Mirrored, so that nothing is favoured before it was tried.
+    return _Drawn(
+        np.concatenate([unit, -unit]), np.tile(apart, 2), np.tile(level, 2), np.tile(favour, 2), np.tile(cold, 2)
+    )
+
+
+def rank(count: int, judged: Sequence[Judged]) -> Ranked:
+    """What is known of `count` things after some judgements."""
+    return _ranked(count, tuple(judged))
+
+
+@lru_cache(maxsize=128)
+def _ranked(count: int, judged: tuple[Judged, ...]) -> Ranked:
+    drawn = _drawn(count)
+    values = drawn.unit * drawn.apart[:, None]
+    values = values - values.mean(axis=1, keepdims=True)
+    logs = np.zeros(DRAWS)
+    for each in judged:
+        apart = values[:, each.later] - values[:, each.before] + drawn.favour + (drawn.cold if each.cold else 0.0)
+        better, worse = expit(LOGISTIC * (apart - drawn.level)), expit(LOGISTIC * (-apart - drawn.level))
+        made = better if each.said > 0 else worse if each.said < 0 else 1 - better - worse
+        logs += np.log(np.maximum(made, 1e-12))
+    weights = np.exp(logs - logs.max())
+    weights /= weights.sum()
+    score: Floats = weights @ values
+    error: Floats = np.sqrt(np.maximum(weights @ values**2 - score**2, 0.0))
+    top = np.sort(values, axis=1)
+    told = top[:, -1] - top[:, -2] > TELLABLE
+    same = top[:, -1] - top[:, 0] <= SAME + SAME_MORE * (count - 2)
+    differ = drawn.apart > 0
+    leads = values.argmax(axis=1)
+
+    def share(which: NDArray[np.bool_]) -> Floats:
+        shares: Floats = np.bincount(leads[which], weights=weights[which], minlength=count).astype(float)
+        return shares
+
+    # Where nothing differs each is as likely the first as any.
+    first = share(differ) + float(weights[~differ].sum()) / count
+    order = tuple(int(each) for each in np.argsort(-score, kind="stable"))
+    alike = float(weights[~told].sum())
+    return Ranked(score, error, first, share(told), alike, float(weights[same].sum()), order, len(judged))

@@ -1,0 +1,151 @@
+"""The blind sole test: what is handed when, what is dropped, what may be said of the ranking and of the blindness."""
+
+import itertools
+
+import numpy as np
+import pytest
+from hemicycle_core.errors import BadInput
+from hemicycle_core.protocols.sole import PLACES, USUAL, Handing, SoleTest, Turf, standing
+from hemicycle_core.protocols.sole_result import blindness, result, which_lie
+from hemicycle_core.samples.paired import LEVEL, LOGISTIC, Judged, rank
+from hemicycle_core.simulation.practice.soles import CELLS, SoleScore, draw_truth, play_test, score_tests
+from scipy.special import expit
+
+NAMES = ["Kite", "Lamp", "Moss", "Reed", "Tarn", "Wren"]
+
+
+def answered(test, liking, turf=None):
+    """A whole test by a player without noise: liking by code."""
+    handed = []
+    while (now := standing(test, handed).next) is not None:
+        before = handed[-1] if handed else None
+        together = before is not None and (before.place, before.duel) == (now.place, now.duel)
+        said = int(np.sign(liking[now.code] - liking[before.code])) if together else None
+        handed.append(Handing(now.code, now.place, said, turf and turf(now), now.duel))
+    return handed
+
+
+@pytest.mark.parametrize("count", [2, 3, 4, 5])
+@pytest.mark.parametrize("short", [False, True])
+def test_all_soles_meet_the_first_two_lies_two_the_last_ones_and_a_duel_closes_it(count, short):
+    test = SoleTest(count, USUAL, seed=7, short=short)
+    liking = list(range(count))
+    handed = answered(test, liking)
+    by = {place: [each.code for each in handed if each.place == place and not each.duel] for place in USUAL}
+    played = [place for place in USUAL if by[place]]
+    assert played == list(USUAL[:3] if short else USUAL)
+    whole = 1 if short and count > 3 else 2
+    assert all(sorted(by[place]) == liking for place in played[:whole])
+    # Said of neighbours alone, the second may be dropped; the best is not.
+    assert len(by[played[-1]]) == 2 and count - 1 in by[played[-1]]
+    assert all(a.code != b.code for a, b in itertools.pairwise(handed) if (a.place, a.duel) == (b.place, b.duel))
+    duel = [each.code for each in handed if each.duel]
+    assert set(duel) == set(by[played[-1]]) and duel[0] == count - 1 and len(duel) >= 2
+    end = standing(test, handed)
+    assert end.next is None and end.complete and (end.more, end.minutes) == (0, 0) and end.done == len(handed)
+    assert len(end.dropped) == count - 2 and result(test, handed, NAMES).order[0] == count - 1
+    # Twenty minutes name one of up to four.
+    assert (result(test, handed, NAMES).named is None) == (short and count == 5)
+    # The whole is told in minutes beforehand, and counted down.
+    left = [standing(test, handed[:n]).more for n in range(len(handed) + 1)]
+    assert left == list(range(len(handed), -1, -1))
+    if short:
+        assert standing(test, []).minutes <= 20
+
+
+def test_the_control_meets_the_leader_in_the_duel_where_it_is_still_in():
+    test = SoleTest(3, USUAL, control=1, seed=3)
+    handed = answered(test, [0, 1, 2])
+    assert {each.code for each in handed if each.duel} == {1, 2}
+    dropped = answered(SoleTest(3, USUAL, control=0, seed=3), [0, 1, 2])
+    assert {each.code for each in dropped if each.duel} == {1, 2}
+
+
+def test_a_club_with_two_codes_is_ranked_once_and_says_how_well_the_preference_repeats():
+    test = SoleTest(4, USUAL, twice=(1, 3), seed=5)
+    handed = answered(test, [0, 1, 2, 1])
+    on_pitch = [each.code for each in handed if each.place == "pitch" and not each.duel]
+    assert sorted(on_pitch) == [0, 1, 2, 3]
+    assert all({a, b} != {1, 3} for a, b in itertools.pairwise(on_pitch))
+    assert not {1, 3} <= {each.code for each in handed if each.place == "tight"}
+    found = result(test, handed, NAMES)
+    assert sorted(found.order) == [0, 1, 2] and found.named == 2
+    assert (
+        found.repeats.startswith("Lamp was handed under two codes: they came out ") and "give or take" in found.repeats
+    )
+
+
+def test_judgements_are_weighed_as_a_plain_sum_over_what_is_possible_weighs_them():
+    """Two soles and no favour: the chance that the first is better, by numerical integration of the same model."""
+    judged = [Judged(1, 0, said) for said in (-1, -1, 0, -1, 1)]
+    found = rank(2, judged)
+    apart = np.linspace(-8, 8, 4001)
+    scales = np.abs(np.random.default_rng(1).normal(0, 1.1, 400))[:, None] * 2**0.5
+    prior = 0.9 * (np.exp(-0.5 * (apart / scales) ** 2) / scales / (2 * np.pi) ** 0.5).mean(axis=0)
+    better, worse = expit(LOGISTIC * (apart - LEVEL)), expit(LOGISTIC * (-apart - LEVEL))
+    by = {1: better, 0: 1 - better - worse, -1: worse}
+    likely = np.prod([by[each.said] for each in judged], axis=0)
+    post = prior * likely
+    alike = 0.1 * np.prod([by[each.said][2000] for each in judged])
+    whole = np.trapezoid(post, apart) + alike
+    first = (np.trapezoid(post[apart < 0], apart[apart < 0]) + alike / 2) / whole
+    assert found.first[0] == pytest.approx(first, abs=0.05) and found.first.sum() == pytest.approx(1)
+
+
+def test_what_is_turned_round_is_ranked_the_other_way_and_nothing_favours_a_code_beforehand():
+    nothing = rank(4, [])
+    assert np.allclose(nothing.first, 0.25, atol=0.02) and np.allclose(nothing.score, 0, atol=1e-9)
+    assert nothing.same > 0.2
+    said = [Judged(1, 0, 1), Judged(2, 1, -1), Judged(0, 2, -1), Judged(1, 2, 1)]
+    mirrored = [Judged(each.later, each.before, -each.said) for each in said]
+    one, other = rank(3, said), rank(3, mirrored)
+    assert one.order == tuple(reversed(other.order)) and one.order[0] == 1
+    more = rank(3, said * 3)
+    assert more.first[1] > one.first[1] and more.error[1] < one.error[1] and len(more.likely()) == 1
+
+
+def test_lies_are_flagged_by_the_turf_and_none_decides_before_three_returns():
+    test = SoleTest(2, ("pitch", "sand"), seed=1)
+    digs = answered(test, [0, 1], turf=lambda now: Turf.DEEP if (now.place, now.code) == ("sand", 0) else Turf.SLID)
+    assert result(test, digs, NAMES).flagged == {0: ("sand",)}
+    assert which_lie(test, digs, "sand") is None
+    back = [Handing(code, "sand", said) for code, said in ((0, None), (1, 1), (0, -1), (1, 1))]
+    assert which_lie(test, back, "sand") == 1
+
+
+def test_a_right_guess_weighs_against_chance_and_how_sure_it_was():
+    chances = [blindness(4, right=True, confidence=sure).chance for sure in ("guess", "fairly", "certain")]
+    assert chances == sorted(chances) and chances[0] < 0.4 and chances[2] > 0.5
+    assert "may not have been blind" in blindness(4, right=True, confidence="certain").sentence
+    assert blindness(2, right=True, confidence="fairly").chance < blindness(5, right=True, confidence="fairly").chance
+    assert "blind as far as" in blindness(3, right=False, confidence="certain").sentence
+    with pytest.raises(BadInput):
+        blindness(3, right=True, confidence="very")
+
+
+def test_a_left_hander_is_told_the_slope_the_other_way_round():
+    slope = PLACES["slope"]
+    assert "falls to the left" in slope.told(left_handed=False) and "falls to the right" in slope.told(left_handed=True)
+
+
+@pytest.mark.parametrize(
+    ("count", "places"), [(1, USUAL), (6, USUAL), (3, ("pitch",)), (3, ("sand", "pitch")), (3, ("pitch", "moon"))]
+)
+def test_what_is_no_sole_test_is_refused(count, places):
+    with pytest.raises(BadInput):
+        SoleTest(count, places)
+
+
+def test_simulated_tests_come_again_and_say_what_they_should_of_soles_that_are_one_and_that_differ():
+    total = SoleScore()
+    for number in range(8):
+        total.add(score_tests(4, number))
+    again = score_tests(4, 3)
+    assert again.stated == score_tests(4, 3).stated
+    equal, apart = [
+        [x for (cell, _), each in total.named.items() if cell == c for x in each] for c in (CELLS[0], CELLS[2])
+    ]
+    assert np.mean(equal) < 0.2 and np.mean(apart) > 0.6
+    assert np.mean([x for (cell, _), each in total.first.items() if cell == CELLS[2] for x in each]) > 0.9
+    truth = draw_truth(np.random.default_rng(1), CELLS[2], 4, len(USUAL))
+    assert truth.liked.max() == 1.5 and len(play_test(SoleTest(4, USUAL), truth, np.random.default_rng(2))) == 22
