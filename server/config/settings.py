@@ -136,6 +136,7 @@ SPECTACULAR_SETTINGS = {
         "FlightWish": "hemicycle_core.brief.FlightWish",
         "GapOrder": "hemicycle_core.bag.GapOrder",
         "GapRule": "hemicycle_core.bag.GapRule",
+        "Worth": "hemicycle_core.judge.grooves.Worth",
         "Ball": "hemicycle_core.runs.Ball",
         "Bend": "hemicycle_core.rack.stock.Bend",
         "Hand": "hemicycle_core.rack.stock.Hand",

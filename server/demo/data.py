@@ -79,19 +79,24 @@ class DemoWedge:
 
 @dataclass
 class DemoRun:
-    """Shots of one club with another swing: a length, or eased; or asked to carry so many yards."""
+    """Shots of one club with another swing: a length, or eased; or asked to carry so many yards. letter: of the stand,
+    where it is not a club of the player's own; lie, protocol: where another than usual."""
 
     club: str
     shots: int
     length: str = "full"
     eased: bool = False
     asked: float | None = None
+    letter: str = ""
+    lie: str = ""
+    protocol: str = "full_swing"
 
 
 @dataclass
 class DemoVisit:
     """days_ago: of the visit. check_after_days: from then to the next check. end: of the bag that is worked at;
-    places: clubs to place; wedges, runs: what is stated of the wedges and hit with them beside stock swings;
+    places: clubs to place; wedges, runs: what is stated of the wedges and hit with them beside stock swings; tests: hit
+    once the stand was;
     comfortable: the wedge that is never hit full. wish: (what leads, old club, flight), empty for a gap. tried: (label,
     model, shaft, shots). turned: (label of the head, loft set, shots) after they were hit. agree: whether what is
     proposed was agreed. reasons: empty for the proposed ones."""
@@ -113,6 +118,7 @@ class DemoVisit:
     places: int = 1
     wedges: list[DemoWedge] = field(default_factory=list)
     runs: list[DemoRun] = field(default_factory=list)
+    tests: list[DemoRun] = field(default_factory=list)
     comfortable: str = ""
     wishes: tuple[str, ...] = ()
     called: str = ""
@@ -265,6 +271,12 @@ CUSTOMERS = [
                     DemoRun("PW", 4, eased=True),
                     DemoRun("58", 3, "half"),
                     DemoRun("54", 3, asked=75),
+                ],
+                tests=[
+                    DemoRun("54", 5, "half", protocol="grooves"),
+                    DemoRun("54", 5, "half", lie="wet", protocol="grooves"),
+                    DemoRun("54 M", 5, "half", letter="B", protocol="grooves"),
+                    DemoRun("54 M", 5, "half", letter="B", lie="wet", protocol="grooves"),
                 ],
                 tried=[("50", "Gannock", "Wexmoor 110 W", 9), ("54 M", "Gannock", "Wexmoor 110 W", 6)],
             )

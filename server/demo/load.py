@@ -23,10 +23,11 @@ from hemicycle_core.bag import BagEnd, GapRule, HeadType
 from hemicycle_core.brief import FlightWish, JobKind, Miss, Wish
 from hemicycle_core.flight import Air, Firmness
 from hemicycle_core.formats.club_names import short_name
+from hemicycle_core.impact import Lie
 from hemicycle_core.rack.stock import Made
 from hemicycle_core.runs import COMFORTABLE, FULL
 from hemicycle_core.shots import Intent, Strike
-from hemicycle_core.simulation.golfer import Player, Swinging
+from hemicycle_core.simulation.golfer import Ground, Player, Swinging
 from hemicycle_core.units import METRES_PER_INCH, metres
 from hemicycle_core.wedges import WedgeWish
 from rack.models import Head, Shaft
@@ -165,6 +166,8 @@ def _visit(
     for label, loft, count in visit.turned:
         build = Build.objects.of(shop).filter(session=session, head__label=label).exclude(letter="").latest("pk")
         hit(session, builds.new_setting(fitter, build.pk, set_loft_deg=loft), swinging, count)
+    for run in visit.tests:
+        _hit_run(session, swinging, run)
     _set_misses_aside(fitter, session)
     if visit.agree:
         _agree(fitter, session, visit)
@@ -191,8 +194,10 @@ def _state_wedges(fitter: User, session: FittingSession, visit: DemoVisit) -> No
 
 def _hit_run(session: FittingSession, swinging: Swinging, run: DemoRun) -> None:
     """Shots beside the stock swing, filed as they were asked for."""
-    build = Build.objects.of(session.shop_id).get(session=session, letter="", name=short_name(run.club))
-    said: dict[str, Any] = {"length": run.length}
+    mine = {"name": short_name(run.club)} if not run.letter else {}
+    build = Build.objects.of(session.shop_id).get(session=session, letter=run.letter, **mine)
+    said: dict[str, Any] = {"length": run.length, "lie": run.lie, "protocol": run.protocol}
+    swinging.ground = Ground(Lie(run.lie)) if run.lie else Ground()
     meant: Intent = Intent.STOCK
     swing: str | float = run.length
     if run.eased:

@@ -266,3 +266,32 @@ def test_part_swings_make_a_distance_card_and_short_tests_touch_neither_it_nor_a
     # What the card says of its own swing is what its column, the marks and the carry of the club are made from.
     assert rows["54°"]["cells"][0]["carry_m"] == builds[wedges["54"].pk]["carry_m"]
     assert seen["next"] == "54°, three-quarter: 3 shots." and short["part"]["next"]["swing"] == "three_quarter"
+
+
+def test_an_old_wedge_beside_a_fresh_one_is_told_on_the_bench_and_answers_its_complaint(ask, fitter, session, wedges):
+    old = wedges["54"]
+    ask("PUT", f"builds/{old.pk}/stated", {"complaints": ["worn"], "wear": "worn", "age_rounds": 200})
+    assert ask("GET", f"sessions/{session.pk}")["bag"]["short"]["grooves"]["tasks"] == []
+    fresh = builds.borrow(fitter, session.pk, name="54 new", head_type=HeadType.WEDGE, loft_deg=54)
+    ask("PUT", f"builds/{fresh.pk}/stated", {"wear": "fresh"})
+    for build in (old, fresh):
+        for lie in ("", "wet"):
+            hit(session, build, 4, "half", protocol="grooves", lie=lie)
+    ask("PUT", f"sessions/{session.pk}/in-hand", {"build": old.pk})
+    seen = ask("PUT", f"sessions/{session.pk}/ask", {"protocol": "grooves", "intent": "stock"})
+    plan = seen["bag"]["short"]["grooves"]
+    assert [(each["build"], each["lie"], each["done"]) for each in plan["tasks"]] == [
+        (old.pk, None, 4), (fresh.pk, None, 4), (old.pk, "wet", 4), (fresh.pk, "wet", 4),
+    ]  # fmt: skip
+    assert seen["next"] == "54°, dry, half swing: 1 more shot."
+    (found,) = ask("GET", f"sessions/{session.pk}/bench")["grooves"]
+    assert (found["old"], found["fresh"]) == (old.pk, fresh.pk) and [each["lie"] for each in found["lies"]] == [
+        None,
+        "wet",
+    ]
+    (claim,) = ask("GET", f"sessions/{session.pk}/bench")["claims"]
+    assert found["sentence"][1:] in claim["sentence"]
+    # None of it is a carry of either club, or a swing of the card.
+    builds_now = {each["id"]: each for each in seen["builds"]}
+    assert builds_now[fresh.pk]["carry_m"] is None and builds_now[old.pk]["kept"] == 6
+    assert seen["bag"]["short"]["card"] is None

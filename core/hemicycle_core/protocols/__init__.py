@@ -10,7 +10,7 @@ from collections.abc import Sequence
 
 from ..errors import BadInput
 from ..shots import Intent, Shot
-from . import effort, full_swing, part_swing, shaped, yardage
+from . import effort, full_swing, grooves, part_swing, shaped, yardage
 from .protocol import Finding, Protocol
 
 PROTOCOLS: dict[str, Protocol] = {
@@ -21,6 +21,7 @@ PROTOCOLS: dict[str, Protocol] = {
         effort.PROTOCOL,
         yardage.PROTOCOL,
         part_swing.PROTOCOL,
+        grooves.PROTOCOL,
     )
 }
 

@@ -21,8 +21,13 @@ from hemicycle_core.judge.card import Card, CardWedge, distance_card
 from hemicycle_core.judge.claims import Claimed, Wedge, answered, grooves_fresh
 from hemicycle_core.judge.cut import CutPlace, bends_left, cut_places, takes_place_of
 from hemicycle_core.judge.eased import PartSwing, part_swings
+from hemicycle_core.judge.grooves import Grooves, GrooveWedge, as_claim, compared, hit_in, pairs
+from hemicycle_core.protocols.grooves import KEY as GROOVES
+from hemicycle_core.protocols.grooves import GrooveTask
+from hemicycle_core.protocols.grooves import tasks as groove_tasks
 from hemicycle_core.protocols.part_swing import PartPlan, part_plan
 from hemicycle_core.rack.stock import MOST_BEND_DEG, Made, Wear
+from hemicycle_core.runs import Ball
 from hemicycle_core.samples.alike import AlikeStep, step_at_one_swing
 from hemicycle_core.shots import Strike
 from hemicycle_core.wedges import (
@@ -304,6 +309,47 @@ class SessionWedges:
             firmness=Firmness(self.rows.session.firmness),
         )
 
+    # Grooves
+
+    @cached_property
+    def groove_pairs(self) -> list[tuple[GrooveWedge, GrooveWedge]]:
+        """Each old wedge with the fresh one of its loft."""
+        return pairs(
+            [
+                GrooveWedge(
+                    build.pk,
+                    build.letter or name_of(build),
+                    build.loft_deg,
+                    self.rows.shots_of(build),
+                    self._wedge(build).fresh,
+                    build.age_rounds,
+                    self.rows.air_of(build),
+                )
+                for build in self.builds
+            ]
+        )
+
+    @property
+    def groove_tasks(self) -> list[GrooveTask]:
+        """What the groove test still wants, pair by pair."""
+        return [
+            task
+            for pair in self.groove_pairs
+            for task in groove_tasks(
+                [(each.key, {lie: len(shots) for lie, shots in hit_in(each.shots).items()}) for each in pair]
+            )
+        ]
+
+    @cached_property
+    def grooves(self) -> list[Grooves]:
+        """What came of the groove test, a pair of wedges each."""
+        balls = {Ball(shot.run.struck_ball) for shot in self.rows.shots if shot.run.protocol == GROOVES}
+        found = [
+            compared(old, fresh, self.rows.played_jobs, anchored=self.bag.anchored, balls=sorted(balls))
+            for old, fresh in self.groove_pairs
+        ]
+        return [each for each in found if each is not None]
+
     # Flight
 
     def _hit(self, build: Build) -> Hit | None:
@@ -393,7 +439,11 @@ class SessionWedges:
         made = []
         for build in complaining:
             others = [each for pk, each in seen.items() if pk != build.pk]
+            tested = next((each for each in self.grooves if each.old == build.pk), None)
             for complaint in build.complaints:
+                if complaint == Complaint.WORN and tested is not None:
+                    made.append(as_claim(name_of(build), tested))
+                    continue
                 said = answered(
                     seen[build.pk], Complaint(complaint), others, self.bag.rules.wedge_step, self.bag.anchored
                 )

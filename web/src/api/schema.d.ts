@@ -1527,10 +1527,20 @@ export interface components {
             };
             flights: components["schemas"]["WedgeFlightOut"][];
             claims: components["schemas"]["ClaimOut"][];
+            grooves: components["schemas"]["GroovesOut"][];
             eases: string;
         };
         /** @enum {string} */
         Bend: "unknown" | "low" | "mid" | "high";
+        BesideOut: {
+            /** Format: double */
+            old: number;
+            /** Format: double */
+            fresh: number;
+            /** Format: double */
+            half: number | null;
+            told: boolean;
+        };
         /** @enum {unknown} */
         BlankEnum: "";
         BoardLine: {
@@ -2009,6 +2019,15 @@ export interface components {
         Firmness: "soft" | "medium" | "firm";
         /** @enum {string} */
         FlightWish: "higher" | "lower" | "steeper" | "less_spin" | "more_spin";
+        FromLieBesideOut: {
+            lie: (components["schemas"]["Lie"] | components["schemas"]["NullEnum"]) | null;
+            n_old: number;
+            n_fresh: number;
+            figures: {
+                [key: string]: components["schemas"]["BesideOut"];
+            };
+            sentence: string;
+        };
         GapInRequest: {
             rule: components["schemas"]["GapRule"];
             clubs_to_place: number;
@@ -2058,6 +2077,26 @@ export interface components {
         };
         /** @enum {string} */
         GapRule: "roll_out" | "carry_only" | "even_steps";
+        GroovePlanOut: {
+            tasks: components["schemas"]["GrooveTaskOut"][];
+            minutes: number;
+            next: components["schemas"]["GrooveTaskOut"] | null;
+            length: string;
+        };
+        GrooveTaskOut: {
+            build: number;
+            lie: (components["schemas"]["Lie"] | components["schemas"]["NullEnum"]) | null;
+            done: number;
+            wanted: number;
+        };
+        GroovesOut: {
+            old: number;
+            fresh: number;
+            lies: components["schemas"]["FromLieBesideOut"][];
+            worth: components["schemas"]["Worth"];
+            sentence: string;
+            remarks: string[];
+        };
         /** @enum {string} */
         Hand: "right" | "left" | "both";
         HandoverOut: {
@@ -2916,6 +2955,7 @@ export interface components {
             recheck: string;
             part: components["schemas"]["PartPlanOut"];
             card: components["schemas"]["CardOut"] | null;
+            grooves: components["schemas"]["GroovePlanOut"];
         };
         ShortlistOut: {
             revision: number;
@@ -3280,6 +3320,8 @@ export interface components {
             /** Format: double */
             amount: number;
         };
+        /** @enum {string} */
+        Worth: "replace" | "keep" | "open";
     };
     responses: never;
     parameters: never;

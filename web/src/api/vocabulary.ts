@@ -218,6 +218,14 @@ export const VOCABULARY = {
     "stock"
    ],
    "shots": 3
+  },
+  "grooves": {
+   "name": "Grooves",
+   "why": "An old wedge beside a fresh one of its loft, short, dry and wet: what the wear costs.",
+   "intents": [
+    "stock"
+   ],
+   "shots": 5
   }
  },
  "columns": [

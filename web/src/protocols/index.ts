@@ -3,8 +3,9 @@ import type { ComponentType } from "react";
 import type { ProtocolKey } from "../api/words";
 import { Asks } from "./Asks";
 import { EffortBench } from "./effort/EffortBench";
-import type { BayPanelProps, BenchPanelProps, StripProps } from "./panels";
-import { PartSwingBay, PartSwingStrip } from "./part_swing/PartSwingBay";
+import { GroovesBay, GroovesStrip, nextGroove } from "./grooves/GroovesBay";
+import type { BayPanelProps, BenchPanelProps, NextOf, StripProps } from "./panels";
+import { nextSwing, PartSwingBay, PartSwingStrip } from "./part_swing/PartSwingBay";
 import { ShapedBench } from "./shaped/ShapedBench";
 import { YardageBay } from "./yardage/YardageBay";
 import { YardageBench } from "./yardage/YardageBench";
@@ -15,6 +16,8 @@ interface Panels {
 	Bench?: ComponentType<BenchPanelProps>;
 	/** On the Bay while it is going on. */
 	Strip?: ComponentType<StripProps>;
+	/** What comes next of it, where it says so. */
+	next?: NextOf;
 }
 
 export const PANELS: Record<ProtocolKey, Panels> = {
@@ -22,5 +25,6 @@ export const PANELS: Record<ProtocolKey, Panels> = {
 	shaped: { Bay: Asks, Bench: ShapedBench },
 	effort: { Bay: Asks, Bench: EffortBench },
 	yardage: { Bay: YardageBay, Bench: YardageBench },
-	part_swing: { Bay: PartSwingBay, Strip: PartSwingStrip },
+	part_swing: { Bay: PartSwingBay, Strip: PartSwingStrip, next: nextSwing },
+	grooves: { Bay: GroovesBay, Strip: GroovesStrip, next: nextGroove },
 };

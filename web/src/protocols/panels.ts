@@ -23,3 +23,6 @@ export interface StripProps {
 	act: Act;
 	agreed: boolean;
 }
+
+/** Takes up what is hit next; nothing where all of it is hit. */
+export type NextOf = (session: Session, act: Act) => (() => void) | null;

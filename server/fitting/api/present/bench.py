@@ -32,7 +32,7 @@ from ..schemas.bench import (
     VerdictOut,
     WhatIfOut,
 )
-from .wedges import present_claims, present_flights
+from .wedges import present_claims, present_flights, present_grooves
 
 METRICS = (Metric.JOBS, Metric.CARRY, Metric.LANDING, Metric.STRAIGHT)
 LAUNCH = ("ball_speed_mps", "launch_deg", "spin_rpm")
@@ -206,6 +206,7 @@ def present_bench(judged: JudgedSession) -> BenchOut:
         },
         flights=present_flights(judged),
         claims=present_claims(judged.wedges.claims),
+        grooves=present_grooves(judged),
         eases=weighed.eases.sentence,
     )
 

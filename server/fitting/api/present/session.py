@@ -9,6 +9,8 @@ from django.db.models import Count, Q, QuerySet
 from hemicycle_core.bag import GapRule
 from hemicycle_core.impact import Lie
 from hemicycle_core.judge.advice import next_step, open_question
+from hemicycle_core.protocols.grooves import KEY as GROOVES
+from hemicycle_core.protocols.grooves import next_words as next_groove_words
 from hemicycle_core.protocols.part_swing import next_words
 from hemicycle_core.runs import Ball
 from hemicycle_core.samples.day import DayKind
@@ -25,7 +27,7 @@ from .bay import about_the_monitor, day, present_build, present_shot, questions,
 from .bench import present_verdict
 from .brief import present_brief
 from .player import present_screen
-from .wedges import next_task
+from .wedges import next_groove_task, next_task
 
 OUTCOMES = {"buy": "Recommended", "drop": "Leave out", "keep": "Keep what is there"}
 
@@ -107,6 +109,10 @@ def _next(judged: JudgedSession) -> str:
         task = next_task(judged)
         builds = {build.pk: name_of(build) for build in rows.builds}
         return next_words(task, builds[task.club] if task else "")
+    if rows.session.protocol == GROOVES and judged.wedges.groove_pairs:
+        groove = next_groove_task(judged)
+        names = {each.key: each.name for pair in judged.wedges.groove_pairs for each in pair}
+        return next_groove_words(groove, names[groove.club] if groove else "")
     in_hand = next((build for build in rows.candidates if build.pk == rows.session.in_hand_id), None)
     return next_step(
         judged.verdicts, in_hand.letter if in_hand else "", judged.judgement.choice, thresholds=judged.thresholds

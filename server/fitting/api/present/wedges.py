@@ -5,13 +5,18 @@ from __future__ import annotations
 from typing import Any
 
 from hemicycle_core.heads import HeadType
+from hemicycle_core.impact import Lie
 from hemicycle_core.judge.claims import Claimed
 from hemicycle_core.judge.cut import CutPlace
+from hemicycle_core.protocols.grooves import LENGTH as GROOVE_LENGTH
+from hemicycle_core.protocols.grooves import GrooveTask, minutes_of
+from hemicycle_core.protocols.grooves import next_task as next_task_of_grooves
 from hemicycle_core.protocols.part_swing import Task
 from hemicycle_core.rack.eligible import goes_into, why_not
 from hemicycle_core.rack.soles import WedgeHead, nearest_bent
 from hemicycle_core.rack.stock import Made, check_loft
 from hemicycle_core.runs import swing_words
+from hemicycle_core.shots import CLEAN_LIES
 from hemicycle_core.wedges import End, School, Step
 from hemicycle_core.wedges.flight import SOURCE
 from rack.models import Shaft
@@ -20,11 +25,16 @@ from ...domain.bag import name_of
 from ...domain.rows import SessionRows
 from ...domain.session import JudgedSession
 from ..schemas.wedges import (
+    BesideOut,
     CardOut,
     CardRowOut,
     CellOut,
     ClaimOut,
     EndOut,
+    FromLieBesideOut,
+    GroovePlanOut,
+    GroovesOut,
+    GrooveTaskOut,
     PartPlanOut,
     PlaceOut,
     SchoolsOut,
@@ -57,7 +67,57 @@ def present_short_end(judged: JudgedSession) -> ShortEndOut | None:
         recheck=wedges.recheck,
         part=_plan(judged),
         card=present_card(judged),
+        grooves=_groove_plan(judged),
     )
+
+
+def _groove_plan(judged: JudgedSession) -> GroovePlanOut:
+    asked = judged.wedges.groove_tasks
+    task = next_groove_task(judged)
+    return GroovePlanOut(
+        [_groove_task(each) for each in asked],
+        minutes_of(asked),
+        None if task is None else _groove_task(task),
+        GROOVE_LENGTH,
+    )
+
+
+def next_groove_task(judged: JudgedSession) -> GrooveTask | None:
+    """What the groove test wants next, by what is in hand and hit from."""
+    session = judged.rows.session
+    lie = Lie(session.lie) if session.lie and Lie(session.lie) not in CLEAN_LIES else None
+    return next_task_of_grooves(judged.wedges.groove_tasks, session.in_hand_id, lie)
+
+
+def _groove_task(task: GrooveTask) -> GrooveTaskOut:
+    return GrooveTaskOut(task.club, task.lie, task.done, task.wanted)
+
+
+def present_grooves(judged: JudgedSession) -> list[GroovesOut]:
+    """What came of old wedges beside fresh ones."""
+    return [
+        GroovesOut(
+            old=found.old,
+            fresh=found.fresh,
+            lies=[
+                FromLieBesideOut(
+                    lie=each.lie,
+                    n_old=each.n_old,
+                    n_fresh=each.n_fresh,
+                    figures={
+                        key: BesideOut(figure.old, figure.fresh, figure.half, figure.told)
+                        for key, figure in each.figures.items()
+                    },
+                    sentence=each.sentence,
+                )
+                for each in found.lies
+            ],
+            worth=found.worth,
+            sentence=found.sentence,
+            remarks=list(found.remarks),
+        )
+        for found in (judged.wedges.grooves if judged.wedges.worked_at else [])
+    ]
 
 
 def _plan(judged: JudgedSession) -> PartPlanOut:

@@ -6,7 +6,7 @@ from dataclasses import dataclass
 
 from hemicycle_core.judge import ChangeKind
 
-from .wedges import ClaimOut, WedgeFlightOut
+from .wedges import ClaimOut, GroovesOut, WedgeFlightOut
 from .words import Intent, Kind, Metric, Source
 
 
@@ -151,7 +151,8 @@ class NeighboursOut:
 class BenchOut:
     """serves: where else each build is of use, by letter. side_by_side: every two columns as neighbours. spans: by
     letter, how far low and high shots lie apart. lies: by letter, what other lies did beside the stock shots. flights:
-    of wedges beside the windows of their lofts; claims: what bothers the player, answered; eases: how well the player
+    of wedges beside the windows of their lofts; claims: what bothers the player, answered; grooves: old wedges
+    beside fresh ones; eases: how well the player
     eases off, in a sentence."""
 
     revision: int
@@ -166,6 +167,7 @@ class BenchOut:
     lies: dict[str, list[str]]
     flights: list[WedgeFlightOut]
     claims: list[ClaimOut]
+    grooves: list[GroovesOut]
     eases: str
 
 

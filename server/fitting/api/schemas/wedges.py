@@ -4,7 +4,9 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
+from hemicycle_core.impact import Lie
 from hemicycle_core.judge.claims import Claim
+from hemicycle_core.judge.grooves import Worth
 from hemicycle_core.wedges import Complaint, School, Stage
 from hemicycle_core.wedges.flight import Cause, Window
 
@@ -122,6 +124,59 @@ class PartPlanOut:
 
 
 @dataclass
+class GrooveTaskOut:
+    """Shots of one wedge from one lie, None for dry, that the groove test asks for."""
+
+    build: int
+    lie: Lie | None
+    done: int
+    wanted: int
+
+
+@dataclass
+class GroovePlanOut:
+    """What the groove test still wants, empty where no fresh wedge of an old one's loft is there; minutes: that takes;
+    length: of the swing it asks for."""
+
+    tasks: list[GrooveTaskOut]
+    minutes: int
+    next: GrooveTaskOut | None
+    length: str
+
+
+@dataclass
+class BesideOut:
+    """One figure of both wedges, canonical; half: of the 90% interval of fresh less old, None while it is not
+    known."""
+
+    old: float
+    fresh: float
+    half: float | None
+    told: bool
+
+
+@dataclass
+class FromLieBesideOut:
+    lie: Lie | None
+    n_old: int
+    n_fresh: int
+    figures: dict[str, BesideOut]
+    sentence: str
+
+
+@dataclass
+class GroovesOut:
+    """An old wedge beside a fresh one of its loft."""
+
+    old: int
+    fresh: int
+    lies: list[FromLieBesideOut]
+    worth: Worth
+    sentence: str
+    remarks: list[str]
+
+
+@dataclass
 class ShortEndOut:
     """why: of the order of work. unhit: wedges never hit, by name. part: what the distance card still wants; card: as
     it stands, None before a part swing was hit."""
@@ -139,6 +194,7 @@ class ShortEndOut:
     recheck: str
     part: PartPlanOut
     card: CardOut | None
+    grooves: GroovePlanOut
 
 
 @dataclass

@@ -76,6 +76,7 @@ const short: Short = {
 		next: { build: 61, swing: "half", done: 2, wanted: 3 },
 	},
 	card: null,
+	grooves: { tasks: [], minutes: 0, next: null, length: "half" },
 };
 const bag = (more: Partial<Short> = {}): Session => ({
 	...session,
@@ -221,4 +222,40 @@ test("a swing of the card is hit by one touch or key: the wedge, the swing and t
 	show(Bay, seen);
 	fireEvent.keyDown(document.body, { key: "]" });
 	await waitFor(() => expect(changes(again)[0]?.body).toEqual({ build: 61 }));
+});
+
+test("the groove test takes wedge, lie and swing at a touch, and says where a fresh wedge is wanting", async () => {
+	const sent = serve({
+		"PUT /api/sessions/7/in-hand": session,
+		"PUT /api/sessions/7/lie": session,
+		"PUT /api/sessions/7/run": session,
+		"PUT /api/sessions/7/ask": session,
+	});
+	const tasks = [
+		{ build: 61, lie: null, done: 5, wanted: 5 },
+		{ build: 62, lie: "wet" as const, done: 1, wanted: 5 },
+	];
+	const grooves = { tasks, minutes: 2, next: tasks[1] ?? null, length: "half" };
+	const seen: Session = {
+		...bag({ grooves }),
+		protocol: "grooves",
+		in_hand: 61,
+		length: "full",
+		struck_ball: "range",
+	};
+	show(Bay, seen);
+	expect(screen.getByText(/4 shots left, about 2 min/)).toBeTruthy();
+	expect(screen.getByText(/Range balls say little of grooves/)).toBeTruthy();
+	fireEvent.click(screen.getByRole("button", { name: "58 wet, 1 of 5" }));
+	await waitFor(() => expect(changes(sent)).toHaveLength(4));
+	expect(changes(sent).map((each) => each.body)).toEqual([
+		{ build: 62 },
+		{ lie: "wet" },
+		{ length: "half" },
+		{ protocol: "grooves", intent: "stock" },
+	]);
+	clear();
+	serve({});
+	show(Bay, { ...bag(), protocol: "grooves" });
+	expect(screen.getByText(/No fresh wedge of an old one’s loft is here/)).toBeTruthy();
 });

@@ -6,7 +6,6 @@ import type { ProtocolKey } from "../../api/words";
 import { type Command, CommandBar, useCommands } from "../../commands/commands";
 import { CarryMap } from "../../instruments/carry-map/CarryMap";
 import { PANELS } from "../../protocols";
-import { hit as hitTask } from "../../protocols/part_swing/tasks";
 import { gateSpan } from "../../session/gates";
 import { mapProps } from "../../session/maps";
 import type { PlaceProps } from "../../session/place";
@@ -112,8 +111,8 @@ export function Bay({ session, act, busy, live }: PlaceProps) {
 		const { misread, distance, line } = each;
 		act(() => change.counts(each.id, { misread, distance, line, ...over }), withShots([each.id], over));
 	};
-	const { Strip } = PANELS[session.protocol as ProtocolKey] ?? {};
-	const task = session.bag.short?.part.next ?? null;
+	const { Strip, next } = PANELS[session.protocol as ProtocolKey] ?? {};
+	const goOn = next?.(session, act) ?? null;
 	const take = (id: number) =>
 		act(
 			() => change.inHand(session.id, id),
@@ -356,12 +355,12 @@ export function Bay({ session, act, busy, live }: PlaceProps) {
 		},
 		{
 			id: "next-task",
-			name: "Next of the part swings",
+			name: "Next of this test",
 			keys: "]",
 			shown: "]",
 			group: "Now and then",
-			blocked: agreed ? "The session is agreed" : task ? undefined : "No part swing is left to hit",
-			run: () => task && hitTask(session, act, task),
+			blocked: agreed ? "The session is agreed" : goOn ? undefined : "This test asks for nothing more",
+			run: () => goOn?.(),
 		},
 		{
 			id: "player",

@@ -54,6 +54,7 @@ const bench: BenchAnswer = {
 	lies: {},
 	flights: [],
 	claims: [],
+	grooves: [],
 	eases: "",
 	revision: 40,
 };
@@ -327,4 +328,33 @@ test("nothing on the stand is said, with the way to the bag", () => {
 	show(Bench, { ...session, builds: session.builds.filter((each) => !each.letter) });
 	expect(screen.getByText("Nothing to compare yet")).toBeTruthy();
 	expect(screen.getByRole("link", { name: "To the bag" }).getAttribute("href")).toBe("/sessions/7/bag");
+});
+
+test("an old wedge beside a fresh one: the outcome first, then both figures from each lie", async () => {
+	const beside = (old: number, fresh: number, told = true) => ({ old, fresh, half: 200, told });
+	const grooves: BenchAnswer["grooves"] = [
+		{
+			old: 1,
+			fresh: 11,
+			worth: "replace",
+			sentence: "Worth replacing: wet, 54 runs 2.4 yd further than B.",
+			lies: [
+				{
+					lie: "wet",
+					n_old: 5,
+					n_fresh: 4,
+					figures: { spin_rpm: beside(2100, 3650), run_m: beside(7.1, 4.9, false) },
+					sentence: "Wet: the fresh one spins 1550 rpm more.",
+				},
+			],
+			remarks: ["190 rounds are why it is tested."],
+		},
+	];
+	serve({ "GET /api/sessions/7/bench": { ...bench, grooves } });
+	show(Bench, session);
+	const told = within(await screen.findByRole("region", { name: "Grooves, old against new" }));
+	expect(told.getByText(/^Worth replacing: wet/).className).toContain("hole-text");
+	const row = told.getByRole("row", { name: /^wet/ });
+	expect(row.textContent?.replace(/\s/g, "")).toBe("wet2100|3650––7.8|5.45|4");
+	expect(told.getByText("190 rounds are why it is tested.")).toBeTruthy();
 });

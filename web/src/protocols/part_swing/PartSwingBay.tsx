@@ -1,6 +1,11 @@
 /** Part swings in the Bay: offered among the tests, and a strip while they are being hit. */
-import type { BayPanelProps, StripProps } from "../panels";
+import type { BayPanelProps, NextOf, StripProps } from "../panels";
 import { hit, MinutesLeft, TaskGrid } from "./tasks";
+
+export const nextSwing: NextOf = (session, act) => {
+	const task = session.bag.short?.part.next;
+	return task ? () => hit(session, act, task) : null;
+};
 
 export function PartSwingBay({ session, act, onAsked }: BayPanelProps) {
 	const plan = session.bag.short?.part;

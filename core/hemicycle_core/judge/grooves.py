@@ -1,0 +1,262 @@
+"""Old grooves against new: what the wear costs, as a player sees it on the green, and whether that is more than noise.
+
+Spin alone buys nothing: a wedge is worth replacing where the difference can be seen on the green, a yard and more. A
+club that is trusted is delivered otherwise (leaned into, swung faster): where the delivery moved too, that is said.
+"""
+
+from __future__ import annotations
+
+import math
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass
+from enum import StrEnum
+
+from scipy.special import stdtrit
+
+from ..brief import Job, JobKind
+from ..flight import Air, Anchor, Firmness, run_out
+from ..flight.landing import GREEN, Turf
+from ..impact import Lie
+from ..protocols.grooves import KEY, LIES, PROMPT_ROUNDS, lie_words
+from ..runs import Ball
+from ..samples.averages import Average, average
+from ..shots import Shot
+from ..units import mph, yards
+from ..wedges.words import COMPLAINT_WORDS, Complaint
+from .claims import SAME_LOFT_DEG, SEEN_M, Claim, Claimed
+from .landings import landings
+
+LEAST_SHOTS = 3
+MOST_MORE = 20  # shots: more are not hit to settle this
+READ = ("spin_rpm", "launch_deg", "ball_speed_mps", "club_speed_mps", "attack_deg", "dynamic_loft_deg")
+DELIVERY = ("club_speed_mps", "attack_deg", "dynamic_loft_deg")
+
+
+class Worth(StrEnum):
+    """What came of it."""
+
+    REPLACE = "replace"
+    KEEP = "keep"
+    OPEN = "open"
+
+
+@dataclass(frozen=True)
+class GrooveWedge:
+    """One of the two. key: of the club; shots: all of its; air it was hit in."""
+
+    key: int
+    name: str
+    loft_deg: float | None
+    shots: Sequence[Shot]
+    fresh: bool
+    age_rounds: int | None = None
+    air: Air | None = None
+
+
+@dataclass(frozen=True)
+class Beside:
+    """One figure of both, in its canonical unit: means, the fresh one's less the old one's, and half of the 90%
+    interval of that; None with under two shots of either."""
+
+    old: float
+    fresh: float
+    half: float | None
+
+    @property
+    def by(self) -> float:
+        return self.fresh - self.old
+
+    @property
+    def told(self) -> bool:
+        """Whether it is more than chance."""
+        return self.half is not None and abs(self.by) > self.half
+
+
+@dataclass(frozen=True)
+class FromLieBeside:
+    """Both wedges from one lie, None for dry. figures: by reading, and `run_m`; sentence."""
+
+    lie: Lie | None
+    n_old: int
+    n_fresh: int
+    figures: Mapping[str, Beside]
+    sentence: str
+
+
+@dataclass(frozen=True)
+class Grooves:
+    """old, fresh: keys. worth: replacing; sentence: why; remarks: what else is to be known of it."""
+
+    old: int
+    fresh: int
+    lies: tuple[FromLieBeside, ...]
+    worth: Worth
+    sentence: str
+    remarks: tuple[str, ...]
+
+
+def pairs(wedges: Sequence[GrooveWedge]) -> list[tuple[GrooveWedge, GrooveWedge]]:
+    """Each old wedge with the fresh one nearest to its loft; none where no fresh one is of that loft."""
+    found = []
+    for old in wedges:
+        fresh = [
+            each
+            for each in wedges
+            if each.fresh and not old.fresh and old.loft_deg is not None and each.loft_deg is not None
+            and abs(each.loft_deg - old.loft_deg) <= SAME_LOFT_DEG
+        ]  # fmt: skip
+        if fresh:
+            found.append((old, min(fresh, key=lambda each: abs((each.loft_deg or 0) - (old.loft_deg or 0)))))
+    return found
+
+
+def hit_in(shots: Sequence[Shot]) -> dict[Lie | None, list[Shot]]:
+    """Shots of this test by lie, dry ones under None; kept ones."""
+    made: dict[Lie | None, list[Shot]] = {}
+    for shot in shots:
+        if shot.protocol == KEY and not (shot.aside or shot.misread):
+            made.setdefault(None if shot.clean else shot.lie, []).append(shot)
+    return made
+
+
+def compared(
+    old: GrooveWedge,
+    fresh: GrooveWedge,
+    jobs: Sequence[Job] = (),
+    *,
+    anchored: Anchor | None = None,
+    balls: Sequence[Ball] = (),
+) -> Grooves | None:
+    """What the test says of a pair; None before both were hit from one lie. jobs: the player's; balls: it was hit
+    with."""
+    mine, theirs = hit_in(old.shots), hit_in(fresh.shots)
+    green, where = _green(jobs)
+    lies = []
+    for lie in sorted(mine.keys() & theirs.keys(), key=lambda each: (each is not None, each or "")):
+        lies.append(_from_lie(old, fresh, lie, mine[lie], theirs[lie], green, where, anchored))
+    if not lies:
+        return None
+    worth, sentence = _worth(old, fresh, lies)
+    return Grooves(old.key, fresh.key, tuple(lies), worth, sentence, tuple(_remarks(old, lies, balls)))
+
+
+def _green(jobs: Sequence[Job]) -> tuple[Turf, str]:
+    """The green that roll is told of: of the shortest job that is played to one, else a medium one."""
+    short = [job for job in jobs if job.kind is JobKind.GREEN and job.played_out]
+    if not short:
+        return GREEN[Firmness.MEDIUM], "a medium green"
+    job = min(short, key=lambda each: each.distance_m)
+    return job.turf, f"the green of “{job.name}”"
+
+
+def _from_lie(
+    old: GrooveWedge,
+    fresh: GrooveWedge,
+    lie: Lie | None,
+    mine: Sequence[Shot],
+    theirs: Sequence[Shot],
+    green: Turf,
+    where: str,
+    anchored: Anchor | None,
+) -> FromLieBeside:
+    figures = {}
+    for key in READ:
+        both = [average([value for shot in shots if (value := shot.get(key)) is not None]) for shots in (mine, theirs)]
+        if both[0] is not None and both[1] is not None:
+            figures[key] = _beside(both[0], both[1])
+    flown = [[shot for shot in shots if shot.get("launch_deg") and shot.get("spin_rpm")] for shots in (mine, theirs)]
+    if all(flown):
+        down = landings(flown, airs=[old.air or Air(), fresh.air or Air()], anchored=anchored)
+        runs = [
+            average([float(run) for run in run_out(d.speed_mps, d.angle_deg, d.spin_rpm, green).run_m]) for d in down
+        ]
+        if runs[0] is not None and runs[1] is not None:
+            figures["run_m"] = _beside(runs[0], runs[1])
+    return FromLieBeside(lie, len(mine), len(theirs), figures, _words(lie, figures, where))
+
+
+def _beside(old: Average, fresh: Average) -> Beside:
+    """Welch's interval; freedom after F. E. Satterthwaite (Biometrics Bull. 2, 1946, 110)."""
+    if old.se is None or fresh.se is None:
+        return Beside(old.mean, fresh.mean, None)
+    error = math.hypot(old.se, fresh.se)
+    if error == 0:
+        return Beside(old.mean, fresh.mean, 0.0)
+    freedom = error**4 / (old.se**4 / (old.n - 1) + fresh.se**4 / (fresh.n - 1))
+    return Beside(old.mean, fresh.mean, float(stdtrit(freedom, 0.95)) * error)
+
+
+def _words(lie: Lie | None, figures: Mapping[str, Beside], where: str) -> str:
+    spin, run = figures.get("spin_rpm"), figures.get("run_m")
+    parts = []
+    if spin is not None:
+        more = "more" if spin.by > 0 else "less"
+        within = "" if spin.told else ", within noise"
+        parts.append(f"the fresh one spins {abs(spin.by):.0f} rpm {more}{within}")
+    if run is not None:
+        give = "" if run.half is None else f", give or take {yards(run.half):.1f}"
+        far = f"{abs(yards(run.by)):.1f}"
+        stops = "stops as soon" if far == "0.0" else f"stops {far} yd {'sooner' if run.by < 0 else 'later'}"
+        parts.append(f"{stops} on {where}{give}")
+    words = " and ".join(parts) or "nothing was read of both"
+    return f"{lie_words(lie).capitalize()}: {words}."
+
+
+def _worth(old: GrooveWedge, fresh: GrooveWedge, lies: Sequence[FromLieBeside]) -> tuple[Worth, str]:
+    runs = {
+        each.lie: run
+        for each in lies
+        if (run := each.figures.get("run_m")) is not None and min(each.n_old, each.n_fresh) >= LEAST_SHOTS
+    }
+    costs = {lie: run for lie, run in runs.items() if run.told and -run.by >= SEEN_M}
+    if costs:
+        lie = max(costs, key=lambda each: -costs[each].by)
+        far = f"{yards(-costs[lie].by):.1f}"
+        return Worth.REPLACE, f"Worth replacing: {lie_words(lie)}, {old.name} runs {far} yd further than {fresh.name}."
+    wanted = [lie for lie in LIES if lie not in runs]
+    if wanted:
+        missing = " and ".join(lie_words(lie) for lie in wanted)
+        return Worth.OPEN, f"Not told yet: {LEAST_SHOTS} shots with each from {missing}. Wear shows when it is wet."
+    wide = max(runs.values(), key=lambda run: run.half or 0.0)
+    if all(run.half is not None and -run.by + run.half < 2 * SEEN_M and -run.by < SEEN_M for run in runs.values()):
+        age = "" if old.age_rounds is None else f", {old.age_rounds} rounds old or not"
+        return Worth.KEEP, f"Keep {old.name}{age}: what it loses to {fresh.name} cannot be seen on the green."
+    n = min(min(each.n_old, each.n_fresh) for each in lies)
+    more = min(max(math.ceil(n * ((wide.half or 0.0) / SEEN_M) ** 2) - n, 1), MOST_MORE)
+    return Worth.OPEN, f"Not told yet: about {more} more with each, from the lie that spreads most."
+
+
+OF_WORTH = {Worth.REPLACE: Claim.TRUE, Worth.KEEP: Claim.NOT_SO, Worth.OPEN: Claim.OPEN}
+
+
+def as_claim(club: str, found: Grooves) -> Claimed:
+    """That its grooves are gone, answered by this test: nothing else tells so much of it. club: its name."""
+    words = f"{club}, “{COMPLAINT_WORDS[Complaint.WORN]}”: {found.sentence[0].lower()}{found.sentence[1:]}"
+    return Claimed(club, Complaint.WORN, OF_WORTH[found.worth], words)
+
+
+def _remarks(old: GrooveWedge, lies: Sequence[FromLieBeside], balls: Sequence[Ball]) -> list[str]:
+    said = []
+    if Ball.RANGE in balls:
+        said.append("Hit with range balls: their covers say little of grooves. Hit it again with the player’s ball.")
+    for each in lies:
+        moved = [key for key in DELIVERY if key in each.figures and each.figures[key].told]
+        if moved:
+            how = f"{lie_words(each.lie).capitalize()}, the fresh one was delivered otherwise ({_moved(each, moved)})"
+            said.append(f"{how}: part of the difference is the swing.")
+    if old.age_rounds is not None and old.age_rounds >= PROMPT_ROUNDS:
+        said.append(f"{old.age_rounds} rounds are why it is tested, and say nothing of the outcome.")
+    return said
+
+
+def _moved(each: FromLieBeside, keys: Sequence[str]) -> str:
+    words = []
+    for key in keys:
+        by = each.figures[key].by
+        if key == "club_speed_mps":
+            words.append(f"{abs(mph(by)):.1f} mph {'faster' if by > 0 else 'slower'}")
+        elif key == "attack_deg":
+            words.append(f"{abs(by):.1f}° {'flatter' if by > 0 else 'steeper'}")
+        else:
+            words.append(f"{abs(by):.1f}° {'more' if by > 0 else 'less'} loft at impact")
+    return ", ".join(words)

@@ -1,0 +1,78 @@
+"""Grooves, old against new: short shots with two wedges of one loft and sole, dry and wet, with the player's own ball.
+
+What comes of it is read of both wedges together (`judge.grooves`). Nothing that is hit here is a carry of its club.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass
+
+from ..impact import Lie
+from ..runs import HALF, swing_words
+from ..shots import Intent
+from .protocol import Protocol
+
+KEY = "grooves"
+SHOTS = 5
+LENGTH = HALF  # a short swing: where grooves speak, and a player repeats
+LIES: tuple[Lie | None, ...] = (None, Lie.WET)  # dry as the bay is, and wet
+SECONDS_A_SHOT, SECONDS_A_CHANGE = 25, 20
+PROMPT_ROUNDS = 75  # rounds since new from which on the test is worth its minutes, by judgement; never a verdict
+DRY = "dry"
+
+
+def lie_words(lie: Lie | None) -> str:
+    return DRY if lie is None else lie.value.replace("_", " ")
+
+
+@dataclass(frozen=True)
+class GrooveTask:
+    """Shots of one wedge from one lie. club: its key; lie: None for dry; done: kept shots."""
+
+    club: int
+    lie: Lie | None
+    done: int
+    wanted: int = SHOTS
+
+    @property
+    def left(self) -> int:
+        return max(self.wanted - self.done, 0)
+
+
+def tasks(clubs: Sequence[tuple[int, Mapping[Lie | None, int]]]) -> list[GrooveTask]:
+    """What is asked of the wedges: key and kept shots by lie. Lies by turns, so that neither is hit warm."""
+    lies = [*LIES, *sorted({lie for _, hit in clubs for lie in hit if lie not in LIES and lie is not None})]
+    return [GrooveTask(key, lie, hit.get(lie, 0)) for lie in lies for key, hit in clubs]
+
+
+def minutes_of(left: Sequence[GrooveTask]) -> int:
+    """What the shots that are left take, whole minutes."""
+    there = [task for task in left if task.left]
+    return -(-(SECONDS_A_SHOT * sum(task.left for task in there) + SECONDS_A_CHANGE * len(there)) // 60)
+
+
+def next_task(asked: Sequence[GrooveTask], club: int | None, lie: Lie | None) -> GrooveTask | None:
+    """What is hit next: the rest of what is being hit, else the first that wants shots."""
+    left = [task for task in asked if task.left]
+    mine = [task for task in left if (task.club, task.lie) == (club, lie)]
+    return next(iter([*mine, *left]), None)
+
+
+def next_words(task: GrooveTask | None, name: str) -> str:
+    """What to hit next, in a sentence. name: of its club."""
+    if task is None:
+        return "Both wedges are hit dry and wet. The Bench says whether the old one is worth replacing."
+    shots = "1 more shot" if task.left == 1 else f"{task.left} more shots" if task.done else f"{task.left} shots"
+    return f"{name}, {lie_words(task.lie)}, {swing_words(LENGTH)} swing: {shots}."
+
+
+PROTOCOL = Protocol(
+    key=KEY,
+    name="Grooves",
+    why="An old wedge beside a fresh one of its loft, short, dry and wet: what the wear costs.",
+    intents=(Intent.STOCK,),
+    readings=("spin_rpm", "launch_deg", "ball_speed_mps"),
+    shots=SHOTS,
+    read=lambda _shots, _left_handed: [],
+)

@@ -1,0 +1,110 @@
+"""Old grooves against new: what can be seen on the green, dry and wet, and whether that is more than noise."""
+
+from collections import Counter
+
+import pytest
+from hemicycle_core.brief import Job, JobKind
+from hemicycle_core.heads import HeadType
+from hemicycle_core.impact import Lie
+from hemicycle_core.judge.claims import Claim
+from hemicycle_core.judge.grooves import GrooveWedge, Worth, as_claim, compared, pairs
+from hemicycle_core.protocols.grooves import GrooveTask, minutes_of, next_task, next_words, tasks
+from hemicycle_core.runs import Ball
+from hemicycle_core.shots import Shot
+from hemicycle_core.simulation.golfer import Club, Ground, Player, Swinging
+from hemicycle_core.units import metres, mps, yards
+
+PLAYER = Player(
+    speed_mps=36, attack_deg=-4, lean_deg=8, misses={}, speed_spread=0.013, loft_spread_deg=1.0, warm_up=0, tiring=0
+)
+CHIP = Job("30 yd chip", JobKind.GREEN, metres(30), width_m=metres(12), depth_m=metres(20))
+
+
+def wedge(key, worn, seed, n=5, lies=(None, Lie.WET), rounds=None):
+    """A wedge of 56 degrees, hit short by one simulated player."""
+    shots = []
+    for lie in lies:
+        swinging = Swinging(PLAYER, seed * 10 + key, ground=Ground(lie) if lie else Ground())
+        for row in swinging.shots(Club(HeadType.WEDGE, 56, 0.9, worn=worn), n, known=True, length="half"):
+            values = {name: value for name, value in row.items() if name != "strike"}
+            shots.append(Shot(values, protocol="grooves", lie=lie, swing="half", part=True, apart="half swing"))
+    return GrooveWedge(key, "56 old" if key == 1 else "56 new", 56, shots, key == 2, rounds)
+
+
+def test_what_is_worn_out_is_worth_replacing_and_what_is_as_good_is_kept_whatever_its_age():
+    def outcomes(worn):
+        return Counter(
+            compared(wedge(1, worn, seed, rounds=400), wedge(2, 0.0, seed), [CHIP]).worth for seed in range(24)
+        )
+
+    assert outcomes(1.0)[Worth.REPLACE] >= 16
+    assert outcomes(0.0)[Worth.KEEP] >= 23
+    kept = compared(wedge(1, 0.0, 3, rounds=400), wedge(2, 0.0, 3), [CHIP])
+    assert kept.sentence == "Keep 56 old, 400 rounds old or not: what it loses to 56 new cannot be seen on the green."
+    assert any("400 rounds are why it is tested" in each for each in kept.remarks)
+    assert as_claim("56 old", kept).claim is Claim.NOT_SO
+
+
+def test_the_sentences_say_the_figures_and_the_green_of_the_shortest_job():
+    found = compared(wedge(1, 1.0, 2), wedge(2, 0.0, 2), [CHIP])
+    assert [each.lie for each in found.lies] == [None, Lie.WET]
+    for each in found.lies:
+        spin, run = each.figures["spin_rpm"], each.figures["run_m"]
+        assert f"spins {abs(spin.by):.0f} rpm {'more' if spin.by > 0 else 'less'}" in each.sentence
+        assert (", within noise" in each.sentence) is not spin.told
+        way = "sooner" if run.by < 0 else "later"
+        assert f"{abs(yards(run.by)):.1f} yd {way} on the green of “30 yd chip”" in each.sentence
+    dry, wet = (each.figures["spin_rpm"].by for each in found.lies)
+    assert wet > 500 > abs(dry)
+
+
+def test_without_wet_shots_wear_is_not_told_and_few_shots_say_how_many_more():
+    dry = compared(wedge(1, 0.0, 1, lies=(None,)), wedge(2, 0.0, 1, lies=(None,)))
+    assert dry.worth is Worth.OPEN and "from wet" in dry.sentence
+    assert compared(wedge(1, 0.0, 1, lies=(None,)), wedge(2, 0.0, 1, lies=(Lie.WET,))) is None
+    two = compared(wedge(1, 1.0, 1, n=2), wedge(2, 0.0, 1, n=2))
+    assert two.worth is Worth.OPEN and as_claim("56 old", two).claim is Claim.OPEN
+
+
+def test_a_club_that_is_trusted_and_a_range_ball_are_said():
+    def shots(key, mph):
+        values = [{"spin_rpm": 5000 + i, "launch_deg": 30 + 0.1 * i, "ball_speed_mps": mps(50),
+                   "club_speed_mps": mps(mph + 0.2 * i)} for i in range(5)]  # fmt: skip
+        return GrooveWedge(key, "w", 56, [Shot(each, protocol="grooves") for each in values], key == 2)
+
+    found = compared(shots(1, 52), shots(2, 55), balls=[Ball.RANGE])
+    assert (
+        "Dry, the fresh one was delivered otherwise (3.0 mph faster): part of the difference is the swing."
+        in found.remarks
+    )
+    assert any("range balls" in each for each in found.remarks)
+    assert not any("otherwise" in each for each in compared(shots(1, 52), shots(2, 52)).remarks)
+
+
+def test_a_pair_is_of_one_loft_and_one_of_it_is_fresh():
+    def named(key, loft, fresh):
+        return GrooveWedge(key, str(key), loft, [], fresh)
+
+    found = pairs(
+        [named(1, 54, False), named(2, 58, False), named(3, 55, True), named(4, 54, True), named(5, None, True)]
+    )
+    assert [(old.key, fresh.key) for old, fresh in found] == [(1, 4)]
+
+
+def test_the_test_goes_by_turns_dry_then_wet_and_says_what_comes_next():
+    asked = tasks([(1, {None: 5, Lie.WET: 2}), (2, {None: 3})])
+    assert [(each.club, each.lie, each.left) for each in asked] == [
+        (1, None, 0), (2, None, 2), (1, Lie.WET, 3), (2, Lie.WET, 5),
+    ]  # fmt: skip
+    assert next_task(asked, 1, Lie.WET) == GrooveTask(1, Lie.WET, 2) and next_task(asked, 9, None).club == 2
+    assert minutes_of(asked) == 6 and minutes_of([]) == 0 and next_task([], 1, None) is None
+    assert next_words(next_task(asked, 1, Lie.WET), "54 old") == "54 old, wet, half swing: 3 more shots."
+    assert next_words(None, "").startswith("Both wedges are hit")
+
+
+@pytest.mark.parametrize("aside", [True, False])
+def test_what_was_set_aside_is_no_part_of_it(aside):
+    old, fresh = wedge(1, 0.0, 5), wedge(2, 0.0, 5)
+    wild = Shot({**old.shots[0].values, "spin_rpm": 500.0}, protocol="grooves", aside=aside, swing="half", part=True)
+    moved = compared(GrooveWedge(1, "old", 56, [*old.shots, wild], False), fresh).lies[0].figures["spin_rpm"].old
+    assert (moved == compared(old, fresh).lies[0].figures["spin_rpm"].old) is aside

@@ -1,0 +1,125 @@
+/** Old grooves against new in the Bay: which wedge from which lie, a touch each. */
+import type { Lie, Session } from "../../api/client";
+import { change } from "../../api/session";
+import type { Act } from "../../session/place";
+import { ClubName } from "../ClubName";
+import type { BayPanelProps, StripProps } from "../panels";
+
+type Plan = NonNullable<Session["bag"]["short"]>["grooves"];
+type Task = Plan["tasks"][number];
+
+export const lieWords = (lie: Lie | null) => lie?.replace("_", " ") ?? "dry";
+
+/** Take a wedge in hand for one lie of the test. */
+function hit(session: Session, act: Act, task: Task, length: string) {
+	const { build, lie } = task;
+	act(
+		async () => {
+			if (session.in_hand !== build) await change.inHand(session.id, build);
+			if (session.lie !== lie) await change.hitFrom(session.id, lie);
+			if (session.length !== length) await change.run(session.id, { length });
+			return change.ask(session.id, "grooves", "stock");
+		},
+		(seen) => ({ ...seen, in_hand: build, lie, length, protocol: "grooves", intent: "stock" }),
+	);
+}
+
+/** What the key for the next one does; nothing where all is hit. */
+export function nextGroove(session: Session, act: Act): (() => void) | null {
+	const plan = session.bag.short?.grooves;
+	const task = plan?.next;
+	return plan && task ? () => hit(session, act, task, plan.length) : null;
+}
+
+export function GroovesBay({ session, act, onAsked }: BayPanelProps) {
+	const plan = session.bag.short?.grooves;
+	const first = plan?.next ?? plan?.tasks[0];
+	if (!plan) return null;
+	return (
+		<button
+			type="button"
+			aria-pressed={session.protocol === "grooves"}
+			className={`btn h-14 px-6 text-lg ${session.protocol === "grooves" ? "btn-primary" : ""}`}
+			disabled={!first}
+			title={first ? undefined : "It needs a fresh wedge of an old one’s loft: put one on the stand"}
+			onClick={() => {
+				if (first) hit(session, act, first, plan.length);
+				onAsked();
+			}}
+		>
+			Grooves
+		</button>
+	);
+}
+
+export function GroovesStrip({ session, act, agreed }: StripProps) {
+	const plan = session.bag.short?.grooves;
+	if (!plan || plan.tasks.length === 0)
+		return (
+			<p className="hole-text text-[15px]">
+				No fresh wedge of an old one’s loft is here: put one on the stand, or borrow it.
+			</p>
+		);
+	const builds = [...new Set(plan.tasks.map((task) => task.build))];
+	const lies = [...new Set(plan.tasks.map((task) => task.lie))];
+	const now = (task: Task) =>
+		session.in_hand === task.build && (session.lie ?? null) === task.lie && session.length === plan.length;
+	const left = plan.tasks.reduce((sum, task) => sum + Math.max(task.wanted - task.done, 0), 0);
+	return (
+		<section aria-label="Grooves" className="space-y-1 text-[15px]">
+			<table aria-label="Shots of the groove test">
+				<thead>
+					<tr className="quiet text-sm">
+						<th className="font-normal" />
+						{lies.map((lie) => (
+							<th key={lie ?? "dry"} className="px-1 font-normal">
+								{lieWords(lie)}
+							</th>
+						))}
+					</tr>
+				</thead>
+				<tbody>
+					{builds.map((build) => (
+						<tr key={build}>
+							<th className="max-w-44 truncate pr-3 text-left font-normal">
+								<ClubName session={session} build={build} />
+							</th>
+							{lies.map((lie) => {
+								const task = plan.tasks.find((each) => each.build === build && each.lie === lie);
+								return (
+									<td key={lie ?? "dry"} className="p-0.5">
+										{task && (
+											<button
+												type="button"
+												className={`btn h-11 w-20 font-normal ${now(task) ? "btn-primary" : "border-base-300 bg-base-100"}`}
+												aria-pressed={now(task)}
+												aria-label={`${session.builds.find((each) => each.id === build)?.name} ${lieWords(lie)}, ${task.done} of ${task.wanted}`}
+												disabled={agreed}
+												onClick={() => hit(session, act, task, plan.length)}
+											>
+												<span className="num">
+													{task.done >= task.wanted ? `${task.done} ✓` : `${task.done} of ${task.wanted}`}
+												</span>
+											</button>
+										)}
+									</td>
+								);
+							})}
+						</tr>
+					))}
+				</tbody>
+			</table>
+			<p>
+				{left === 0
+					? "All is hit: the Bench says what the wear costs."
+					: `${left} shots left, about ${plan.minutes} min.`}{" "}
+				<span className="quiet">
+					Half swings to one spot, the player’s own ball. Wet: water on grass and face before each shot.
+				</span>
+			</p>
+			{session.struck_ball === "range" && (
+				<p className="hole-text font-semibold">Range balls say little of grooves: take the player’s own.</p>
+			)}
+		</section>
+	);
+}
