@@ -202,6 +202,23 @@ def test_part_swings_are_hit_by_touch_and_the_distance_card_is_printed(page: Pag
     expect(grid.get_by_role("button", name=re.compile("^58° half, 3 of 3"))).to_be_visible(timeout=FEED)
     page.keyboard.press("]")
     expect(grid.get_by_role("button", pressed=True)).to_have_accessible_name(re.compile("^58° .*, 0 of 3"))
+    page.keyboard.press("w")
+    page.get_by_role("button", name="Stop test", exact=True).click()
+    page.get_by_role("group", name="Wedge of the stop test").get_by_role("button", name=re.compile("^58°")).click()
+    ground = page.get_by_test_id("green")
+    box = ground.bounding_box()
+    assert box is not None
+    for _ in range(2):
+        ground.click(position={"x": box["width"] * 0.52, "y": box["height"] * 0.5})
+        expect(page.get_by_text("Now where it stopped.")).to_be_visible()
+        ground.click(position={"x": box["width"] * 0.62, "y": box["height"] * 0.5})
+        expect(page.get_by_text("Touch where it landed.")).to_be_visible()
+    # The picture reaches from 4 to 37 yd.
+    seen = page.get_by_role("list", name="Balls of this wedge").get_by_role("button", name="Landed 21, stopped 24")
+    expect(seen).to_have_count(2)
+    accessible(page)
+    go(page, "4")
+    expect(page.get_by_role("region", name="Stop test")).to_contain_text("58° lands 21, releases 3: land it 3 yd short")
     go(page, "2")
     card = page.get_by_role("table", name="Distance card")
     expect(card.get_by_role("row", name=re.compile("58°"))).to_contain_text("comfortable")

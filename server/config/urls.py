@@ -5,7 +5,7 @@ from customers import views as customers
 from django.conf import settings
 from django.http import FileResponse, HttpRequest, HttpResponse
 from django.urls import include, path, re_path
-from fitting.api.views import bag, bay, bench, brief, imports, plans, player, session, shortlist, wedges
+from fitting.api.views import bag, bay, bench, brief, imports, plans, player, session, shortlist, stops, wedges
 from handover import views as handover
 from handover import views_customer as customer
 from live import views as live
@@ -83,6 +83,7 @@ api = [
     path("shots/<int:shot_id>/strike", bay.ShotStrikeView.as_view()),
     path("shots/<int:shot_id>/counts", bay.ShotCountsView.as_view()),
     path("shots/<int:shot_id>/pinned", bay.ShotPinView.as_view()),
+    path("sessions/<int:session_id>/task", bay.TaskView.as_view()),
     path("sessions/<int:session_id>/swing", bay.SwingView.as_view()),
     path("sessions/<int:session_id>/lie", bay.LieView.as_view()),
     path("sessions/<int:session_id>/awaited", session.AwaitedView.as_view()),
@@ -94,6 +95,9 @@ api = [
     path("sessions/<int:session_id>/acts", bay.ActsView.as_view()),
     path("sessions/<int:session_id>/undo", bay.UndoView.as_view()),
     path("sessions/<int:session_id>/redo", bay.RedoView.as_view()),
+    path("sessions/<int:session_id>/stop-green", stops.StopGreenView.as_view()),
+    path("sessions/<int:session_id>/stops", stops.StopSeenView.as_view()),
+    path("stops/<int:seen_id>/aside", stops.StopAsideView.as_view()),
     path("sessions/<int:session_id>/player", player.ScreenView.as_view()),
     path("sessions/<int:session_id>/player/qr", player.CodeView.as_view()),
     path("sessions/<int:session_id>/felt", player.FeltView.as_view()),

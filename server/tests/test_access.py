@@ -12,7 +12,7 @@ from django.test import Client
 from django.urls import get_resolver
 from django.utils import timezone
 from fitting.api import answers
-from fitting.models import BagPlan, Build, FittingSession, PlayerScreen, Shot, ShotImport
+from fitting.models import BagPlan, Build, FittingSession, PlayerScreen, Shot, ShotImport, StopSeen
 from live.actions import make_key
 from live.models import FeedKey, TrayShot
 from shop.models import Bay
@@ -77,6 +77,7 @@ ADDRESSES = {
     "shots/<int:shot_id>/strike": ("PUT",),
     "shots/<int:shot_id>/counts": ("PUT",),
     "sessions/<int:session_id>/ask": ("PUT",),
+    "sessions/<int:session_id>/task": ("PUT",),
     "sessions/<int:session_id>/swing": ("PUT",),
     "sessions/<int:session_id>/day": ("PUT",),
     "sessions/<int:session_id>/run": ("PUT",),
@@ -89,6 +90,9 @@ ADDRESSES = {
     "sessions/<int:session_id>/acts": ("GET",),
     "sessions/<int:session_id>/undo": ("POST",),
     "sessions/<int:session_id>/redo": ("POST",),
+    "sessions/<int:session_id>/stop-green": ("PUT",),
+    "sessions/<int:session_id>/stops": ("POST",),
+    "stops/<int:seen_id>/aside": ("PUT",),
     "sessions/<int:session_id>/player": ("PUT", "POST", "DELETE"),
     "sessions/<int:session_id>/player/qr": ("GET",),
     "sessions/<int:session_id>/felt": ("POST",),
@@ -148,6 +152,7 @@ BODIES = {
     "stated": {"lie_deg": 60, "stock_swing": "eased"},
     "sessions/<int:session_id>/run": {"length": "half"},
     "sessions/<int:session_id>/player": {"mode": "simple"},
+    "stop-green": {"target_m": 25, "firmness": "firm", "green_ft": 11, "slope_percent": 1},
     "lie": {"lie": "rough"},
     "pinned": {"pinned": True},
     "rack/file": {"what": "heads", "text": FILE},
@@ -185,9 +190,12 @@ def fill(session, shop):
     plan = BagPlan.objects.create(shop=shop, session=session, name="One")
     imported = ShotImport.objects.create(shop=shop, session=session, file_name="a.csv", text="x", columns=[])
     waits = TrayShot.objects.create(shop=shop, bay=bay, feed_id="kept", readings={"carry_m": 150.0})
+    wedge = Build.objects.create(shop=shop, session=session, name="56", head_type="wedge")
+    seen = StopSeen.objects.create(shop=shop, session=session, build=wedge, target_m=25, landed_m=22, stopped_m=25)
     PlayerScreen.objects.create(shop=shop, session=session, code="ACDEFH")
     ids = {"session_id": session.pk, "build_id": build.pk, "shot_id": shot.pk, "bay_id": bay.pk}
     ids |= {"plan_id": plan.pk, "import_id": imported.pk, "customer_id": session.customer_id}
+    ids |= {"seen_id": seen.pk}
     ids |= {"head_id": build.head_id, "shaft_id": build.shaft_id}
     ids |= {"user_id": person(shop, "third").pk, "key_id": FeedKey.objects.get().pk}
     other = add_customer(session.fitter, name="Ada Field", hand="right")
@@ -206,6 +214,8 @@ def fill(session, shop):
         "imports/<int:import_id>": {"undone": True},
         "in-hand": hit,
         "felt": hit,
+        "task": {**hit, "protocol": "part_swing", "length": "half"},
+        "stops": {"build": wedge.pk, "landed_m": 20, "stopped_m": 24},
         "shots/<int:shot_id>/build": hit,
         "bays/<int:bay_id>": {"models_flight": True, "altitude_m": 10, "temperature_c": 18},
         "builds/<int:build_id>": {"typed_carry_m": None, "typed_total_m": None, "fixed": True},

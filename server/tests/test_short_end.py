@@ -253,9 +253,9 @@ def test_part_swings_make_a_distance_card_and_short_tests_touch_neither_it_nor_a
         hit(session, wedges[name], 3, "half", protocol="part_swing")
     hit(session, wedges["54"], 3, "full", protocol="part_swing")
     hit(session, wedges["PW"], 3, "half", protocol="grooves")
-    ask("PUT", f"sessions/{session.pk}/in-hand", {"build": wedges["54"].pk})
-    ask("PUT", f"sessions/{session.pk}/run", {"length": "three_quarter"})
-    seen = ask("PUT", f"sessions/{session.pk}/ask", {"protocol": "part_swing", "intent": "stock"})
+    task = {"build": wedges["54"].pk, "protocol": "part_swing", "length": "three_quarter"}
+    seen = ask("PUT", f"sessions/{session.pk}/task", task)
+    assert (seen["in_hand"], seen["protocol"], seen["length"], seen["lie"]) == (*task.values(), None)
     builds = {each["id"]: each for each in seen["builds"]}
     short = seen["bag"]["short"]
     rows = {builds[row["build"]]["name"]: row for row in short["card"]["rows"]}
@@ -277,8 +277,7 @@ def test_an_old_wedge_beside_a_fresh_one_is_told_on_the_bench_and_answers_its_co
     for build in (old, fresh):
         for lie in ("", "wet"):
             hit(session, build, 4, "half", protocol="grooves", lie=lie)
-    ask("PUT", f"sessions/{session.pk}/in-hand", {"build": old.pk})
-    seen = ask("PUT", f"sessions/{session.pk}/ask", {"protocol": "grooves", "intent": "stock"})
+    seen = ask("PUT", f"sessions/{session.pk}/task", {"build": old.pk, "protocol": "grooves", "length": "half"})
     plan = seen["bag"]["short"]["grooves"]
     assert [(each["build"], each["lie"], each["done"]) for each in plan["tasks"]] == [
         (old.pk, None, 4), (fresh.pk, None, 4), (old.pk, "wet", 4), (fresh.pk, "wet", 4),
@@ -295,3 +294,30 @@ def test_an_old_wedge_beside_a_fresh_one_is_told_on_the_bench_and_answers_its_co
     builds_now = {each["id"]: each for each in seen["builds"]}
     assert builds_now[fresh.pk]["carry_m"] is None and builds_now[old.pk]["kept"] == 6
     assert seen["bag"]["short"]["card"] is None
+
+
+def test_a_stop_test_is_tapped_and_paced_to_one_green_and_what_is_set_aside_is_no_part_of_it(ask, session, wedges):
+    green = {"target_m": 22.86, "firmness": "medium", "green_ft": 10.5, "slope_percent": -1}
+    ask("PUT", f"sessions/{session.pk}/stop-green", green)
+    ball = {"build": wedges["58"].pk, "landed_m": 20, "stopped_m": 22.5, "stopped_side_m": 1.0}
+    for _ in range(3):
+        ask("POST", f"sessions/{session.pk}/stops", ball, 201)
+    thin = {**ball, "stopped_m": 40}
+    seen = ask("POST", f"sessions/{session.pk}/stops", thin, 201)["bag"]["short"]["stops"]["seen"]
+    ask("PUT", f"stops/{seen[-1]['id']}/aside", {"aside": True})
+    paced = {"build": wedges["PW"].pk, "landed_m": 17, "stopped_m": 25, "balls": 3, "ball": "own"}
+    stops = ask("POST", f"sessions/{session.pk}/stops", paced, 201)["bag"]["short"]["stops"]
+    assert stops["green"] == green and [each["n"] for each in stops["lines"]] == [3, 3]
+    lob, pw = stops["lines"]
+    assert (lob["build"], pw["build"]) == (wedges["58"].pk, wedges["PW"].pk)
+    assert lob["releases_m"] == pytest.approx(2.5) and lob["left_m"] == pytest.approx((0.36**2 + 1) ** 0.5)
+    assert pw["half_m"] is None and stops["firmer"] == "firm" and len(stops["sentences"]) == 1
+    # To another hole it begins anew; what was seen to the first comes back with it.
+    moved = ask("PUT", f"sessions/{session.pk}/stop-green", {**green, "target_m": 36.6})["bag"]["short"]["stops"]
+    assert moved["seen"] == [] and moved["lines"] == []
+    back = ask("PUT", f"sessions/{session.pk}/stop-green", green)["bag"]["short"]["stops"]
+    assert len(back["seen"]) == 5
+    iron = {**ball, "build": wedges["9i"].pk}
+    assert ask("POST", f"sessions/{session.pk}/stops", iron, 400)["field"] == "build"
+    assert ask("POST", f"sessions/{session.pk}/stops", {**ball, "balls": 0}, 400)["field"] == "n"
+    assert ask("PUT", f"sessions/{session.pk}/stop-green", {**green, "green_ft": 1}, 400)["field"] == "green_ft"

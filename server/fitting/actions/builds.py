@@ -175,7 +175,7 @@ def drop_club(actor: User, build_id: int) -> Build:
     return build
 
 
-def _hold(session: FittingSession, build: Build) -> list[Altered]:
+def hold(session: FittingSession, build: Build) -> list[Altered]:
     """Shots of this bay go to this build of this session from now on."""
     rows = alter(session, in_hand=build)
     session.in_hand_at = timezone.now()
@@ -214,7 +214,7 @@ def add_candidates(actor: User, session_id: int, wanted: Sequence[CandidateChoic
     if not wanted:
         raise BadInput("Choose at least one head.", field="candidates")
     made = [_candidate(session, each) for each in wanted]
-    held = _hold(session, made[0]) if session.in_hand_id is None else []
+    held = hold(session, made[0]) if session.in_hand_id is None else []
     keep_windows(session, actor, first=True)
     for build in made:
         rows = [*put_up(build), *(held if build is made[0] else [])]
@@ -268,7 +268,7 @@ def new_setting(actor: User, build_id: int, *, set_loft_deg: float) -> Build:
         raise BadInput("This setting is on the stand already. Take that build in hand.", field="set_loft_deg")
     club = worked(build.made_club, [Work("loft", set_loft_deg - (build.set_loft_deg or 0.0))])
     turned = _made_from(build, session, set_loft_deg=set_loft_deg, lie_deg=club.lie_deg)
-    rows = [*put_up(turned), *_hold(session, turned)]
+    rows = [*put_up(turned), *hold(session, turned)]
     note(session, actor, "build.turn", f"build:{turned.pk}", turned_from=build.letter, letter=turned.letter, rows=rows)
     announce(session, "stand")
     return turned
@@ -324,7 +324,7 @@ def make_otherwise(actor: User, build_id: int, changes: Sequence[Change], *, sha
         shaft = fields["shaft"] = _shaft_for(session, shaft_id, parent.head)
         fields["work"].append({"kind": "shaft", "amount": 0, "words": f"shaft {shaft.name}"})
     build = _made_from(parent, session, **fields)
-    rows = [*put_up(build), *_hold(session, build)]
+    rows = [*put_up(build), *hold(session, build)]
     keep_windows(session, actor, first=True)
     note(session, actor, "build.make", f"build:{build.pk}", made_from=parent.pk, letter=build.letter, rows=rows)
     announce(session, "stand")
@@ -350,7 +350,7 @@ def borrow(actor: User, session_id: int, *, name: str, head_type: HeadType, loft
         borrowed=True,
         assumed=["length_m"],
     )
-    rows = [*put_up(build), *_hold(session, build)]
+    rows = [*put_up(build), *hold(session, build)]
     keep_windows(session, actor, first=True)
     note(session, actor, "build.borrow", f"build:{build.pk}", letter=build.letter, name=build.name, rows=rows)
     announce(session, "stand")
@@ -431,7 +431,7 @@ def take_in_hand(actor: User, session_id: int, *, build_id: int) -> FittingSessi
     build = Build.objects.one(session.shop_id, build_id)
     if build.session_id != session.pk or build.archived:
         raise BadInput("That club is not on the stand.", field="build")
-    rows = _hold(session, build)
+    rows = hold(session, build)
     told = {"build": build.pk, "letter": build.letter or build.name}
     note(session, actor, "build.in_hand", f"session:{session.pk}", rows=rows, **told)
     announce(session, "in_hand", in_hand=session.in_hand_id)

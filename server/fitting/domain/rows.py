@@ -29,6 +29,8 @@ from ..models import (
     PlayerScreen,
     Shot,
     ShotImport,
+    StopSeen,
+    StopTest,
     TargetOverride,
     WindowVersion,
 )
@@ -104,6 +106,8 @@ class SessionRows:
     heads: list[Head] = field(default_factory=list)
     felt: list[Feel] = field(default_factory=list)
     screen: PlayerScreen | None = None
+    stop_test: StopTest | None = None
+    stops_seen: list[StopSeen] = field(default_factory=list)
 
     @cached_property
     def own(self) -> list[Build]:
@@ -231,6 +235,8 @@ def read_rows(session: FittingSession) -> SessionRows:
         imports=list(ShotImport.objects.of(shop).filter(session=session).defer("text")),
         heads=list(Head.objects.of(shop).filter(retired_at=None)),
         felt=list(Feel.objects.of(shop).filter(build__session=session)),
+        stop_test=StopTest.objects.of(shop).filter(session=session).first(),
+        stops_seen=list(StopSeen.objects.of(shop).filter(session=session)),
         screen=PlayerScreen.objects.of(shop).filter(session=session).first(),
         hold=BayHold.objects.of(shop).filter(bay=session.bay_id).select_related("session__customer").first(),
     )

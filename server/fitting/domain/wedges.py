@@ -22,10 +22,12 @@ from hemicycle_core.judge.claims import Claimed, Wedge, answered, grooves_fresh
 from hemicycle_core.judge.cut import CutPlace, bends_left, cut_places, takes_place_of
 from hemicycle_core.judge.eased import PartSwing, part_swings
 from hemicycle_core.judge.grooves import Grooves, GrooveWedge, as_claim, compared, hit_in, pairs
+from hemicycle_core.judge.stops import Stops, StopWedge, stops
 from hemicycle_core.protocols.grooves import KEY as GROOVES
 from hemicycle_core.protocols.grooves import GrooveTask
 from hemicycle_core.protocols.grooves import tasks as groove_tasks
 from hemicycle_core.protocols.part_swing import PartPlan, part_plan
+from hemicycle_core.protocols.stop import StopGreen
 from hemicycle_core.rack.stock import MOST_BEND_DEG, Made, Wear
 from hemicycle_core.runs import Ball
 from hemicycle_core.samples.alike import AlikeStep, step_at_one_swing
@@ -349,6 +351,30 @@ class SessionWedges:
             for old, fresh in self.groove_pairs
         ]
         return [each for each in found if each is not None]
+
+    # Stopping
+
+    @property
+    def stop_green(self) -> StopGreen:
+        """What the stop test is played to."""
+        test = self.rows.stop_test
+        return StopGreen(firmness=Firmness(self.rows.session.firmness)) if test is None else test.for_core
+
+    @cached_property
+    def stops(self) -> Stops | None:
+        """What came of the stop test; None before a ball was seen to its target."""
+        wedges = [
+            StopWedge(
+                build.pk,
+                build.letter or name_of(build),
+                self.bag.carried(build),
+                self.rows.shots_of(build),
+                self.rows.air_of(build),
+            )
+            for build in self.builds
+        ]
+        seen = [each.for_core for each in self.rows.stops_seen if not each.aside]
+        return stops(wedges, seen, self.stop_green, anchored=self.bag.anchored)
 
     # Flight
 

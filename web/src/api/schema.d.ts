@@ -1087,6 +1087,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sessions/{session_id}/stop-green": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description What the stop test is played to from now on. */
+        put: operations["set_stop_green"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{session_id}/stops": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description A ball that was seen to land and to stop, or a group paced together. */
+        post: operations["see_stop"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sessions/{session_id}/swing": {
         parameters: {
             query?: never;
@@ -1113,6 +1147,23 @@ export interface paths {
         };
         get?: never;
         put: operations["set_target"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{session_id}/task": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description What a test asks for next: club, swing and lie at once. */
+        put: operations["take_up_task"];
         post?: never;
         delete?: never;
         options?: never;
@@ -1313,6 +1364,23 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["sign_out"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/stops/{seen_id}/aside": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description Whether a ball of the stop test counts. */
+        put: operations["set_stop_aside"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -2956,6 +3024,7 @@ export interface components {
             part: components["schemas"]["PartPlanOut"];
             card: components["schemas"]["CardOut"] | null;
             grooves: components["schemas"]["GroovePlanOut"];
+            stops: components["schemas"]["StopsOut"];
         };
         ShortlistOut: {
             revision: number;
@@ -3092,6 +3161,86 @@ export interface components {
             /** Format: double */
             alike_half_m: number | null;
         };
+        StopAsideInRequest: {
+            aside: boolean;
+        };
+        StopGreenIn: {
+            /** Format: double */
+            target_m: number;
+            firmness: components["schemas"]["Firmness"];
+            /** Format: double */
+            green_ft: number;
+            /** Format: double */
+            slope_percent: number;
+        };
+        StopGreenInRequest: {
+            /** Format: double */
+            target_m: number;
+            firmness: components["schemas"]["Firmness"];
+            /** Format: double */
+            green_ft: number;
+            /** Format: double */
+            slope_percent: number;
+        };
+        StopLineOut: {
+            build: number;
+            ball: components["schemas"]["Ball"];
+            n: number;
+            /** Format: double */
+            lands_m: number;
+            /** Format: double */
+            releases_m: number;
+            /** Format: double */
+            half_m: number | null;
+            /** Format: double */
+            left_m: number;
+            /** Format: double */
+            firmer_m: number | null;
+            /** Format: double */
+            modelled_m: number | null;
+            /** Format: double */
+            computed_m: number | null;
+            sentence: string;
+        };
+        StopSeenInRequest: {
+            build: number;
+            /** Format: double */
+            landed_m: number;
+            /** Format: double */
+            stopped_m: number;
+            ball?: components["schemas"]["Ball"];
+            /** Format: double */
+            landed_side_m?: number;
+            /** Format: double */
+            stopped_side_m?: number;
+            balls?: number;
+        };
+        StopSeenOut: {
+            id: number;
+            build: number;
+            ball: components["schemas"]["Ball"];
+            /** Format: double */
+            landed_m: number;
+            /** Format: double */
+            stopped_m: number;
+            /** Format: double */
+            landed_side_m: number;
+            /** Format: double */
+            stopped_side_m: number;
+            /** Format: double */
+            left_m: number;
+            balls: number;
+            aside: boolean;
+        };
+        StopsOut: {
+            green: components["schemas"]["StopGreenIn"];
+            wedges: number[];
+            wanted: number;
+            seen: components["schemas"]["StopSeenOut"][];
+            lines: components["schemas"]["StopLineOut"][];
+            sentences: string[];
+            firmer: string;
+        };
         /** @enum {string} */
         Strike: "toe" | "heel" | "high" | "low" | "thin" | "fat";
         StrikeInRequest: {
@@ -3128,6 +3277,12 @@ export interface components {
             sure: string;
             firm: boolean;
             out_of_reach: string;
+        };
+        TaskInRequest: {
+            build: number;
+            protocol: string;
+            length?: string;
+            lie?: (components["schemas"]["Lie"] | components["schemas"]["NullEnum"]) | null;
         };
         TaskOut: {
             build: number;
@@ -5396,6 +5551,62 @@ export interface operations {
             };
         };
     };
+    set_stop_green: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A revision that the reader has: shots that did not change after it are left out. */
+                "Since-Revision"?: number;
+            };
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StopGreenInRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionOut"];
+                };
+            };
+        };
+    };
+    see_stop: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A revision that the reader has: shots that did not change after it are left out. */
+                "Since-Revision"?: number;
+            };
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StopSeenInRequest"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionOut"];
+                };
+            };
+        };
+    };
     change_swing: {
         parameters: {
             query?: never;
@@ -5439,6 +5650,34 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["TargetInRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionOut"];
+                };
+            };
+        };
+    };
+    take_up_task: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A revision that the reader has: shots that did not change after it are left out. */
+                "Since-Revision"?: number;
+            };
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TaskInRequest"];
             };
         };
         responses: {
@@ -5766,6 +6005,34 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    set_stop_aside: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A revision that the reader has: shots that did not change after it are left out. */
+                "Since-Revision"?: number;
+            };
+            path: {
+                seen_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StopAsideInRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionOut"];
+                };
             };
         };
     };

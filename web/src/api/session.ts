@@ -367,6 +367,8 @@ export const change = {
 		got(client.PUT("/api/shots/{shot_id}/counts", { params: { path: { shot_id: shot } }, body })),
 	ask: (id: number, protocol: ProtocolKey, intent: Intent) =>
 		got(client.PUT("/api/sessions/{session_id}/ask", { ...path(id), body: { protocol, intent } })),
+	task: (id: number, body: Schemas["TaskInRequest"]) =>
+		got(client.PUT("/api/sessions/{session_id}/task", { ...path(id), body })),
 	pin: (shot: number, pinned: boolean) =>
 		got(client.PUT("/api/shots/{shot_id}/pinned", { params: { path: { shot_id: shot } }, body: { pinned } })),
 	swing: (id: number, changed: boolean) =>
@@ -379,6 +381,12 @@ export const change = {
 	closeScreen: (id: number) => got(client.DELETE("/api/sessions/{session_id}/player", path(id))),
 	felt: (id: number, body: Schemas["FeltInRequest"]) =>
 		got(client.POST("/api/sessions/{session_id}/felt", { ...path(id), body })),
+	stopGreen: (id: number, body: Schemas["StopGreenInRequest"]) =>
+		got(client.PUT("/api/sessions/{session_id}/stop-green", { ...path(id), body })),
+	stopSeen: (id: number, body: Schemas["StopSeenInRequest"]) =>
+		got(client.POST("/api/sessions/{session_id}/stops", { ...path(id), body })),
+	stopAside: (seen: number, aside: boolean) =>
+		got(client.PUT("/api/stops/{seen_id}/aside", { params: { path: { seen_id: seen } }, body: { aside } })),
 	day: (id: number, kind: DayKind) =>
 		got(client.PUT("/api/sessions/{session_id}/day", { ...path(id), body: { kind } })),
 	keepClub: (shot: number) =>

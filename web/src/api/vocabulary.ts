@@ -226,6 +226,14 @@ export const VOCABULARY = {
     "stock"
    ],
    "shots": 5
+  },
+  "stop": {
+   "name": "Stop test",
+   "why": "One target, each wedge: where it lands, where it stops, and how far short it must land.",
+   "intents": [
+    "stock"
+   ],
+   "shots": 3
   }
  },
  "columns": [

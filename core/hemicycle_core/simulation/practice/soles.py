@@ -111,6 +111,6 @@ def _file(made: SoleScore, key: tuple[str, int], found: SoleResult, best: int, h
         made.right.setdefault(key, []).append(found.named == best)
     made.held.setdefault(key, []).append(best in found.likely)
     made.sizes.setdefault(key, []).append(len(found.likely))
-    made.stated.setdefault(key, []).append(float(found.ranked.first[first]))
+    made.stated.setdefault(key, []).append(found.sure)
     made.same.setdefault(key, []).append(found.same)
     made.handings.setdefault(key, []).append(handings)

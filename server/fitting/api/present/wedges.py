@@ -44,6 +44,7 @@ from ..schemas.wedges import (
     TaskOut,
     WedgeFlightOut,
 )
+from .stops import present_stops
 
 
 def present_short_end(judged: JudgedSession) -> ShortEndOut | None:
@@ -68,6 +69,7 @@ def present_short_end(judged: JudgedSession) -> ShortEndOut | None:
         part=_plan(judged),
         card=present_card(judged),
         grooves=_groove_plan(judged),
+        stops=present_stops(judged),
     )
 
 

@@ -232,6 +232,16 @@ class AskIn:
 
 
 @dataclass
+class TaskIn:
+    """What a test asks for next; lie None: as the surface of the bay says."""
+
+    build: int
+    protocol: str
+    length: str = "full"
+    lie: Lie | None = None
+
+
+@dataclass
 class SwingIn:
     """changed: the player was told to swing otherwise; False takes the word back."""
 

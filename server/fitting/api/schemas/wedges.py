@@ -10,6 +10,8 @@ from hemicycle_core.judge.grooves import Worth
 from hemicycle_core.wedges import Complaint, School, Stage
 from hemicycle_core.wedges.flight import Cause, Window
 
+from .stops import StopsOut
+
 
 @dataclass
 class EndOut:
@@ -195,6 +197,7 @@ class ShortEndOut:
     part: PartPlanOut
     card: CardOut | None
     grooves: GroovePlanOut
+    stops: StopsOut
 
 
 @dataclass

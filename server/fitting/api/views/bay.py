@@ -12,7 +12,7 @@ from rest_framework.request import Request
 from rest_framework.response import Response
 from rest_framework.views import APIView
 
-from ...actions import acts, builds, sessions, shots
+from ...actions import acts, builds, sessions, shots, tasks
 from ..answers import changed, documented_change, session_of
 from ..present.bay import present_acts
 from ..schemas.bay import (
@@ -36,6 +36,7 @@ from ..schemas.bay import (
     ShotsIn,
     StrikeIn,
     SwingIn,
+    TaskIn,
 )
 
 
@@ -143,6 +144,17 @@ class AskView(APIView):
         """What the player is asked to hit from now on."""
         asked = given(request, AskIn)
         sessions.ask_for(actor_of(request), session_id, intent=asked.intent, protocol=asked.protocol)
+        return changed(request, session_id)
+
+
+class TaskView(APIView):
+    @documented_change(TaskIn, name="take_up_task", tags=["bay"])
+    def put(self, request: Request, session_id: int) -> Response:
+        """What a test asks for next: club, swing and lie at once."""
+        task = given(request, TaskIn)
+        tasks.take_up(
+            actor_of(request), session_id, build_id=task.build, protocol=task.protocol, length=task.length, lie=task.lie
+        )
         return changed(request, session_id)
 
 

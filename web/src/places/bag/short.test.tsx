@@ -77,6 +77,15 @@ const short: Short = {
 	},
 	card: null,
 	grooves: { tasks: [], minutes: 0, next: null, length: "half" },
+	stops: {
+		green: { target_m: toMetres(25), firmness: "medium", green_ft: 10, slope_percent: 0 },
+		wedges: [61, 62],
+		wanted: 3,
+		seen: [],
+		lines: [],
+		sentences: [],
+		firmer: "firm",
+	},
 };
 const bag = (more: Partial<Short> = {}): Session => ({
 	...session,
@@ -202,35 +211,22 @@ test("the distance card says what is no number to play by, what nothing covers, 
 });
 
 test("a swing of the card is hit by one touch or key: the wedge, the swing and the test together", async () => {
-	const sent = serve({
-		"PUT /api/sessions/7/in-hand": session,
-		"PUT /api/sessions/7/run": session,
-		"PUT /api/sessions/7/ask": session,
-	});
+	const sent = serve({ "PUT /api/sessions/7/task": session });
 	const seen: Session = { ...bag(), protocol: "part_swing", in_hand: 62, length: "full" };
 	show(Bay, seen);
 	expect(screen.getByText(/1 shots? left, about 1 minutes?\./)).toBeTruthy();
 	fireEvent.click(screen.getByRole("button", { name: "54 half, 2 of 3" }));
-	await waitFor(() => expect(changes(sent)).toHaveLength(3));
-	expect(changes(sent).map((each) => each.body)).toEqual([
-		{ build: 61 },
-		{ length: "half" },
-		{ protocol: "part_swing", intent: "stock" },
-	]);
+	const half = { build: 61, protocol: "part_swing", length: "half", lie: null };
+	await waitFor(() => expect(changes(sent).map((each) => each.body)).toEqual([half]));
 	clear();
-	const again = serve({ "PUT /api/sessions/7/in-hand": session, "PUT /api/sessions/7/run": session });
+	const again = serve({ "PUT /api/sessions/7/task": session });
 	show(Bay, seen);
 	fireEvent.keyDown(document.body, { key: "]" });
-	await waitFor(() => expect(changes(again)[0]?.body).toEqual({ build: 61 }));
+	await waitFor(() => expect(changes(again).map((each) => each.body)).toEqual([half]));
 });
 
 test("the groove test takes wedge, lie and swing at a touch, and says where a fresh wedge is wanting", async () => {
-	const sent = serve({
-		"PUT /api/sessions/7/in-hand": session,
-		"PUT /api/sessions/7/lie": session,
-		"PUT /api/sessions/7/run": session,
-		"PUT /api/sessions/7/ask": session,
-	});
+	const sent = serve({ "PUT /api/sessions/7/task": session });
 	const tasks = [
 		{ build: 61, lie: null, done: 5, wanted: 5 },
 		{ build: 62, lie: "wet" as const, done: 1, wanted: 5 },
@@ -247,15 +243,58 @@ test("the groove test takes wedge, lie and swing at a touch, and says where a fr
 	expect(screen.getByText(/4 shots left, about 2 min/)).toBeTruthy();
 	expect(screen.getByText(/Range balls say little of grooves/)).toBeTruthy();
 	fireEvent.click(screen.getByRole("button", { name: "58 wet, 1 of 5" }));
-	await waitFor(() => expect(changes(sent)).toHaveLength(4));
-	expect(changes(sent).map((each) => each.body)).toEqual([
-		{ build: 62 },
-		{ lie: "wet" },
-		{ length: "half" },
-		{ protocol: "grooves", intent: "stock" },
-	]);
+	const wet = { build: 62, protocol: "grooves", length: "half", lie: "wet" };
+	await waitFor(() => expect(changes(sent).map((each) => each.body)).toEqual([wet]));
 	clear();
 	serve({});
 	show(Bay, { ...bag(), protocol: "grooves" });
 	expect(screen.getByText(/No fresh wedge of an old one’s loft is here/)).toBeTruthy();
+});
+
+test("a ball of the stop test is touched where it lands and where it stops, or typed; one is set aside", async () => {
+	const sent = serve({ "POST /api/sessions/7/stops": session, "PUT /api/stops/5/aside": session });
+	const stops: Short["stops"] = {
+		...short.stops,
+		seen: [
+			{
+				id: 5,
+				build: 61,
+				ball: "own",
+				landed_m: toMetres(20),
+				stopped_m: toMetres(24),
+				landed_side_m: m(0),
+				stopped_side_m: m(0),
+				left_m: toMetres(1),
+				balls: 1,
+				aside: false,
+			},
+		],
+	};
+	show(Bay, { ...bag({ stops }), protocol: "stop", in_hand: 61 });
+	const green = screen.getByTestId("green");
+	green.getBoundingClientRect = () => ({ left: 0, top: 0, width: 330, height: 120 }) as DOMRect;
+	fireEvent.click(green, { clientX: 160, clientY: 60 });
+	expect(screen.getByText("Now where it stopped.")).toBeTruthy();
+	fireEvent.click(green, { clientX: 210, clientY: 70 });
+	await waitFor(() => expect(changes(sent)).toHaveLength(1));
+	// 4 to 37 yd over 330 px, six yards to each side over 120.
+	expect(changes(sent)[0]?.body).toMatchObject({
+		build: 61,
+		landed_m: expect.closeTo(toMetres(20)),
+		landed_side_m: expect.closeTo(0),
+		stopped_m: expect.closeTo(toMetres(25)),
+		stopped_side_m: expect.closeTo(toMetres(1)),
+		balls: 1,
+	});
+	fireEvent.click(screen.getByRole("button", { name: /^58/ }));
+	fireEvent.change(screen.getByLabelText("Landed, yards"), { target: { value: "21" } });
+	fireEvent.click(screen.getByRole("button", { name: "Add" }));
+	expect(screen.getByText(/Give the stop/)).toBeTruthy();
+	fireEvent.change(screen.getByLabelText("Stopped, yards"), { target: { value: "24,5" } });
+	fireEvent.click(screen.getByRole("button", { name: "Add" }));
+	await waitFor(() => expect(changes(sent)).toHaveLength(2));
+	expect(changes(sent)[1]?.body).toMatchObject({ build: 62, stopped_m: toMetres(24.5), balls: 3 });
+	fireEvent.click(screen.getByRole("button", { name: /^54/ }));
+	fireEvent.click(screen.getByRole("button", { name: "Landed 20, stopped 24" }));
+	await waitFor(() => expect(changes(sent)[2]?.body).toEqual({ aside: true }));
 });

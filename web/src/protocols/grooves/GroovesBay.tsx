@@ -14,12 +14,7 @@ export const lieWords = (lie: Lie | null) => lie?.replace("_", " ") ?? "dry";
 function hit(session: Session, act: Act, task: Task, length: string) {
 	const { build, lie } = task;
 	act(
-		async () => {
-			if (session.in_hand !== build) await change.inHand(session.id, build);
-			if (session.lie !== lie) await change.hitFrom(session.id, lie);
-			if (session.length !== length) await change.run(session.id, { length });
-			return change.ask(session.id, "grooves", "stock");
-		},
+		() => change.task(session.id, { build, protocol: "grooves", length, lie }),
 		(seen) => ({ ...seen, in_hand: build, lie, length, protocol: "grooves", intent: "stock" }),
 	);
 }

@@ -16,12 +16,15 @@ export const swingName = (swing: string) => (LENGTHS[swing] ?? swing).replace("t
 export function hit(session: Session, act: Act, task: Task) {
 	const { build, swing } = task;
 	act(
-		async () => {
-			if (session.in_hand !== build) await change.inHand(session.id, build);
-			if (session.length !== swing) await change.run(session.id, { length: swing });
-			return change.ask(session.id, "part_swing", "stock");
-		},
-		(seen) => ({ ...seen, in_hand: build, length: swing, protocol: "part_swing", intent: "stock" }),
+		() => change.task(session.id, { build, protocol: "part_swing", length: swing, lie: null }),
+		(seen) => ({
+			...seen,
+			in_hand: build,
+			length: swing,
+			lie: null,
+			protocol: "part_swing",
+			intent: "stock",
+		}),
 	);
 }
 

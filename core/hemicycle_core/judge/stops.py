@@ -1,0 +1,171 @@
+"""What the stop test says: how far each wedge carries and releases to one target, how far short it must land, and what
+firmer ground would change.
+
+What was seen, what a monitor modelled and what is computed stand side by side and are never averaged.
+"""
+
+from __future__ import annotations
+
+import itertools
+import math
+from collections import defaultdict
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass
+
+import numpy as np
+from scipy.special import stdtrit
+
+from ..bag import Carried
+from ..flight import Air, Anchor, Firmness, run_out
+from ..flight.landing import green
+from ..protocols.stop import KEY, Seen, StopGreen
+from ..runs import Ball
+from ..samples.averages import average
+from ..shots import Shot
+from ..units import yards, yd_text
+from .eased import curve_of
+from .landings import landings
+
+LEAST_BALLS = 2  # to tell how well a release is known
+FIRMER = {Firmness.SOFT: Firmness.MEDIUM, Firmness.MEDIUM: Firmness.FIRM}
+SEEN_M = 0.9  # on a green a player sees a yard
+
+
+@dataclass(frozen=True)
+class StopWedge:
+    """A wedge of the test: as it is carried, None where it was not hit; shots: of this test, where a monitor saw
+    them."""
+
+    key: int
+    name: str
+    club: Carried | None
+    shots: Sequence[Shot] = ()
+    air: Air | None = None
+
+
+@dataclass(frozen=True)
+class StopLine:
+    """One wedge with one ball. n: balls seen. lands_m, releases_m: means; half_m: half of the 90% interval of the
+    release, None where it was paced once; left_m: from the hole; firmer_m: what it would release on the next firmer
+    ground, computed beside what was seen; None on firm. modelled_m, computed_m: the release by the monitor's own model
+    and by ours, of the shots it saw; None without."""
+
+    club: int
+    ball: Ball
+    n: int
+    lands_m: float
+    releases_m: float
+    half_m: float | None
+    left_m: float
+    firmer_m: float | None
+    modelled_m: float | None
+    computed_m: float | None
+    sentence: str
+
+
+@dataclass(frozen=True)
+class Stops:
+    """lines: shortest release first; sentences: what tells them apart."""
+
+    lines: tuple[StopLine, ...]
+    sentences: tuple[str, ...]
+
+
+def stops(
+    wedges: Sequence[StopWedge], seen: Sequence[Seen], played: StopGreen, *, anchored: Anchor | None = None
+) -> Stops | None:
+    """What was seen to the target that is played to now; None before a ball was."""
+    by: dict[tuple[int, Ball], list[Seen]] = defaultdict(list)
+    for each in seen:
+        if abs(each.target_m - played.target_m) < 0.5:
+            by[each.club, each.ball].append(each)
+    there = {wedge.key: wedge for wedge in wedges}
+    lines = [_line(there[club], ball, mine, played, anchored) for (club, ball), mine in by.items() if club in there]
+    if not lines:
+        return None
+    lines.sort(key=lambda line: line.releases_m)
+    names = {key: wedge.name for key, wedge in there.items()}
+    return Stops(tuple(lines), tuple(_apart(lines, names)))
+
+
+def _line(wedge: StopWedge, ball: Ball, mine: Sequence[Seen], played: StopGreen, anchored: Anchor | None) -> StopLine:
+    weights = np.array([each.n for each in mine], dtype=float)
+    lands, stop, left = (
+        float(np.average([getattr(each, name) for each in mine], weights=weights))
+        for name in ("landed_m", "stopped_m", "left_m")
+    )
+    releases = stop - lands
+    each_one = average([each.stopped_m - each.landed_m for each in mine if each.n == 1])
+    half = None
+    if each_one is not None and each_one.se is not None and each_one.n >= LEAST_BALLS and each_one.n == len(mine):
+        half = float(stdtrit(each_one.n - 1, 0.95)) * each_one.se
+    more = _firmer(wedge, lands, played, anchored)
+    firmer = None if more is None else releases + more
+    modelled, computed = _by_monitor(wedge, played, anchored)
+    words = f"lands {yd_text(lands)}, {_release_words(releases)}"
+    short = round(yards(releases))
+    if short >= 1:
+        words += f": land it {short} yd short"
+    if firmer is not None and yards(firmer - releases) >= 1:
+        words += f", {round(yards(firmer))} on {FIRMER[played.firmness].value} ground"
+    return StopLine(
+        wedge.key, ball, int(weights.sum()), lands, releases, half, left, firmer, modelled, computed,
+        f"{_called(wedge.name, ball)} {words}.",
+    )  # fmt: skip
+
+
+def _called(name: str, ball: Ball) -> str:
+    return name if ball is Ball.OWN else f"{name} with a {ball.value} ball"
+
+
+def _release_words(releases_m: float) -> str:
+    far = round(yards(abs(releases_m)))
+    return "stops where it lands" if not far else f"{'releases' if releases_m > 0 else 'comes back'} {far}"
+
+
+def _firmer(wedge: StopWedge, lands_m: float, played: StopGreen, anchored: Anchor | None) -> float | None:
+    """How much further it would run on the next firmer ground of that speed, by the model of the ground; None on firm
+    and where the wedge's carry is not known."""
+    if wedge.club is None or played.firmness not in FIRMER or wedge.club.carry_m <= lands_m:
+        return None
+    club, launch = wedge.club, None
+    if club.ball_speed_mps is not None and club.launch_deg is not None and club.spin_rpm is not None:
+        launch = (club.ball_speed_mps, club.launch_deg, club.spin_rpm)
+    curve = curve_of(club.carry_m, launch, air=wedge.air, anchored=anchored)
+    share = np.array([lands_m / club.carry_m])
+    firm = green(FIRMER[played.firmness], played.green_ft)
+    return float(curve.run_m(share, firm)[0] - curve.run_m(share, played.turf)[0])
+
+
+def _by_monitor(wedge: StopWedge, played: StopGreen, anchored: Anchor | None) -> tuple[float | None, float | None]:
+    """The release of the shots a monitor saw: by its own model, and computed from how they come down."""
+    shots = [shot for shot in wedge.shots if shot.protocol == KEY and not (shot.aside or shot.misread)]
+    rolls = [
+        total - carry
+        for shot in shots
+        if (total := shot.get("total_m")) is not None and (carry := shot.get("carry_m")) is not None
+    ]
+    flown = [shot for shot in shots if shot.get("launch_deg") is not None and shot.get("spin_rpm") is not None]
+    computed = None
+    if flown:
+        (down,) = landings([flown], airs=[wedge.air or Air()], anchored=anchored)
+        computed = float(run_out(down.speed_mps, down.angle_deg, down.spin_rpm, played.turf).run_m.mean())
+    return (math.fsum(rolls) / len(rolls) if rolls else None), computed
+
+
+def _apart(lines: Sequence[StopLine], names: Mapping[int, str]) -> list[str]:
+    """What tells neighbours in the order apart, and where nothing does."""
+    said = []
+    for soon, late in itertools.pairwise(lines):
+        first, second = (_called(names[each.club], each.ball) for each in (soon, late))
+        by = late.releases_m - soon.releases_m
+        if by < SEEN_M:
+            said.append(f"{first} and {second} stop alike.")
+        elif soon.half_m is None or late.half_m is None:
+            said.append(f"{first} stops {yd_text(by)} yd sooner than {second}, paced once: by how much is open.")
+        else:
+            give = math.hypot(soon.half_m, late.half_m)
+            sure = "" if by > give else ": not told apart yet"
+            words = f"{first} stops {yards(by):.1f} yd sooner than {second}, give or take {yards(give):.1f}{sure}."
+            said.append(words)
+    return said

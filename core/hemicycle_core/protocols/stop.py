@@ -1,0 +1,81 @@
+"""The stop test: one target on a green, each wedge, loft or ball; where it lands and where it stops, as it was seen.
+
+Landing and stop are tapped on a picture of the green, or paced once for a group of balls. What came of it is read of
+all the wedges together (`judge.stops`). Nothing of it is a carry of its club.
+"""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from ..errors import BadInput
+from ..flight import Firmness
+from ..flight.landing import EVERYDAY_FT, Turf, green
+from ..runs import Ball
+from ..shots import Intent
+from ..units import metres
+from .protocol import Protocol
+
+KEY = "stop"
+SHOTS = 3
+NEAREST_M, FURTHEST_M = metres(10), metres(60)
+USUAL_TARGET_M = metres(25)
+MOST_SLOPE = 8.0  # percent: steeper holds no ball
+MOST_BALLS = 20
+MOST_PAST_M = metres(60)
+
+
+@dataclass(frozen=True)
+class StopGreen:
+    """What is played to. target_m: to the hole; green_ft: reading of the standard meter; slope_percent: uphill
+    positive, as the ball rolls."""
+
+    target_m: float = USUAL_TARGET_M
+    firmness: Firmness = Firmness.MEDIUM
+    green_ft: float = EVERYDAY_FT
+    slope_percent: float = 0.0
+
+    def __post_init__(self) -> None:
+        if not NEAREST_M <= self.target_m <= FURTHEST_M:
+            raise BadInput("The stop test is played to a target 10 to 60 yd away.", field="target_m")
+        if not 4 <= self.green_ft <= 16:
+            raise BadInput("A green reads 4 to 16 ft on the meter.", field="green_ft")
+        if abs(self.slope_percent) > MOST_SLOPE:
+            raise BadInput(f"No ball stops on more than {MOST_SLOPE:g}% of slope.", field="slope_percent")
+
+    @property
+    def turf(self) -> Turf:
+        return green(self.firmness, self.green_ft)
+
+
+@dataclass(frozen=True)
+class Seen:
+    """One ball, or a group that was paced together: n balls. club: its key; landed_m, stopped_m: from the player along
+    the line to the hole; left_m: from the hole when it stopped. target_m: it was played to."""
+
+    club: int
+    ball: Ball
+    landed_m: float
+    stopped_m: float
+    left_m: float
+    n: int = 1
+    target_m: float = USUAL_TARGET_M
+
+    def __post_init__(self) -> None:
+        if not 1 <= self.n <= MOST_BALLS:
+            raise BadInput(f"Pace 1 to {MOST_BALLS} balls together.", field="n")
+        if not 0 < self.landed_m <= self.target_m + MOST_PAST_M:
+            raise BadInput("Where it landed lies between the player and well past the hole.", field="landed_m")
+        if not 0 < self.stopped_m <= self.target_m + MOST_PAST_M:
+            raise BadInput("Where it stopped lies between the player and well past the hole.", field="stopped_m")
+
+
+PROTOCOL = Protocol(
+    key=KEY,
+    name="Stop test",
+    why="One target, each wedge: where it lands, where it stops, and how far short it must land.",
+    intents=(Intent.STOCK,),
+    readings=(),
+    shots=SHOTS,
+    read=lambda _shots, _left_handed: [],
+)
