@@ -36,7 +36,8 @@ def browser_type_launch_args():
 
 @pytest.fixture(scope="session")
 def browser_context_args():
-    return {"viewport": {"width": 1280, "height": 800}, "locale": "en-GB"}
+    # The files of the application come from the server; what a device keeps of them has a test of its own.
+    return {"viewport": {"width": 1280, "height": 800}, "locale": "en-GB", "service_workers": "block"}
 
 
 @dataclass

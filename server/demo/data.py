@@ -93,13 +93,22 @@ class DemoRun:
 
 
 @dataclass
+class DemoStop:
+    """Balls of one wedge seen to land and to stop, yards; letter: of the stand; paced: balls taken together."""
+
+    club: str
+    balls: list[tuple[float, float]]
+    letter: str = ""
+    paced: int = 1
+
+
+@dataclass
 class DemoVisit:
     """days_ago: of the visit. check_after_days: from then to the next check. end: of the bag that is worked at;
-    places: clubs to place; wedges, runs: what is stated of the wedges and hit with them beside stock swings; tests: hit
-    once the stand was;
-    comfortable: the wedge that is never hit full. wish: (what leads, old club, flight), empty for a gap. tried: (label,
-    model, shaft, shots). turned: (label of the head, loft set, shots) after they were hit. agree: whether what is
-    proposed was agreed. reasons: empty for the proposed ones."""
+    places: clubs to place; wedges, runs: what is stated of the wedges and hit with them beside stock swings; tests,
+    stops: hit once the stand was; comfortable: the wedge that is never hit full. wish: (what leads, old club, flight),
+    empty for a gap. tried: (label, model, shaft, shots). turned: (label of the head, loft set, shots) after they were
+    hit. agree: whether what is proposed was agreed. reasons: empty for the proposed ones."""
 
     days_ago: int
     bay: str = "Bay 2"
@@ -119,6 +128,7 @@ class DemoVisit:
     wedges: list[DemoWedge] = field(default_factory=list)
     runs: list[DemoRun] = field(default_factory=list)
     tests: list[DemoRun] = field(default_factory=list)
+    stops: list[DemoStop] = field(default_factory=list)
     comfortable: str = ""
     wishes: tuple[str, ...] = ()
     called: str = ""
@@ -271,6 +281,12 @@ CUSTOMERS = [
                     DemoRun("PW", 4, eased=True),
                     DemoRun("58", 3, "half"),
                     DemoRun("54", 3, asked=75),
+                ],
+                stops=[
+                    DemoStop("PW", [(17.5, 26.0), (18.5, 27.5), (18.0, 26.0)]),
+                    DemoStop("54", [(20.5, 25.5), (21.0, 25.0), (20.0, 24.0)]),
+                    DemoStop("54 M", [(21.0, 25.0), (20.5, 24.0), (21.5, 25.5)], letter="B"),
+                    DemoStop("58", [(22.0, 24.5)], paced=3),
                 ],
                 tests=[
                     DemoRun("54", 5, "half", protocol="grooves"),

@@ -12,7 +12,7 @@ from common.policy import Role
 from customers.actions import add_customer
 from customers.models import Customer
 from django.utils import timezone
-from fitting.actions import builds, sessions, shots, targets
+from fitting.actions import builds, sessions, shots, stops, targets
 from fitting.actions.brief import Course, JobFields, write_brief
 from fitting.domain.session import load
 from fitting.models import Build, FittingSession
@@ -25,7 +25,7 @@ from hemicycle_core.flight import Air, Firmness
 from hemicycle_core.formats.club_names import short_name
 from hemicycle_core.impact import Lie
 from hemicycle_core.rack.stock import Made
-from hemicycle_core.runs import COMFORTABLE, FULL
+from hemicycle_core.runs import COMFORTABLE, FULL, Ball
 from hemicycle_core.shots import Intent, Strike
 from hemicycle_core.simulation.golfer import Ground, Player, Swinging
 from hemicycle_core.units import METRES_PER_INCH, metres
@@ -33,7 +33,7 @@ from hemicycle_core.wedges import WedgeWish
 from rack.models import Head, Shaft
 from shop.models import Bay, Shop, User
 
-from .data import BAYS, CUSTOMERS, HEADS, SHAFTS, SHOP, SLEEVE, WEDGES, DemoCustomer, DemoRun, DemoVisit
+from .data import BAYS, CUSTOMERS, HEADS, SHAFTS, SHOP, SLEEVE, WEDGES, DemoCustomer, DemoRun, DemoStop, DemoVisit
 from .golfers import club_of
 from .models import SimulatedGolfer
 
@@ -166,8 +166,7 @@ def _visit(
     for label, loft, count in visit.turned:
         build = Build.objects.of(shop).filter(session=session, head__label=label).exclude(letter="").latest("pk")
         hit(session, builds.new_setting(fitter, build.pk, set_loft_deg=loft), swinging, count)
-    for run in visit.tests:
-        _hit_run(session, swinging, run)
+    _tests(fitter, session, swinging, visit)
     _set_misses_aside(fitter, session)
     if visit.agree:
         _agree(fitter, session, visit)
@@ -194,8 +193,7 @@ def _state_wedges(fitter: User, session: FittingSession, visit: DemoVisit) -> No
 
 def _hit_run(session: FittingSession, swinging: Swinging, run: DemoRun) -> None:
     """Shots beside the stock swing, filed as they were asked for."""
-    mine = {"name": short_name(run.club)} if not run.letter else {}
-    build = Build.objects.of(session.shop_id).get(session=session, letter=run.letter, **mine)
+    build = _own_or_tried(session, run.club, run.letter)
     said: dict[str, Any] = {"length": run.length, "lie": run.lie, "protocol": run.protocol}
     swinging.ground = Ground(Lie(run.lie)) if run.lie else Ground()
     meant: Intent = Intent.STOCK
@@ -210,6 +208,29 @@ def _hit_run(session: FittingSession, swinging: Swinging, run: DemoRun) -> None:
         swing = min((metres(run.asked) / full) ** (1 / 1.6), 1.0)
         said |= {"intent": Intent.YARDAGE.value, "protocol": "yardage", "asked_carry_m": metres(run.asked)}
     hit(session, build, swinging, run.shots, meant=meant, swing=swing, **said)
+
+
+def _own_or_tried(session: FittingSession, name: str, letter: str) -> Build:
+    """A build of the stand by its letter, else the player's own by its name."""
+    mine = {} if letter else {"name": short_name(name)}
+    return Build.objects.of(session.shop_id).get(session=session, letter=letter, **mine)
+
+
+def _tests(fitter: User, session: FittingSession, swinging: Swinging, visit: DemoVisit) -> None:
+    """Short shots, after the stand was hit."""
+    for run in visit.tests:
+        _hit_run(session, swinging, run)
+    for seen in visit.stops:
+        _see(fitter, session, seen)
+
+
+def _see(fitter: User, session: FittingSession, seen: DemoStop) -> None:
+    build = _own_or_tried(session, seen.club, seen.letter)
+    for lands, ends in seen.balls:
+        stops.see(
+            fitter, session.pk, build_id=build.pk, ball=Ball.OWN, landed_m=metres(lands), stopped_m=metres(ends),
+            landed_side_m=0.0, stopped_side_m=0.0, balls=seen.paced,
+        )  # fmt: skip
 
 
 def _brief(visit: DemoVisit) -> dict[str, Any]:

@@ -3,6 +3,7 @@ import { lazy, StrictMode, Suspense } from "react";
 import { createRoot } from "react-dom/client";
 import { BrowserRouter } from "react-router";
 import { Problem } from "./api/client";
+import { begin } from "./api/onDevice";
 import { App } from "./app/App";
 import { CommandProvider } from "./commands/commands";
 import { startTheme } from "./ui/theme";
@@ -22,6 +23,8 @@ const queries = new QueryClient({
 	},
 });
 const root = document.getElementById("root");
+if (import.meta.env.PROD && !forThePlayer) void navigator.serviceWorker?.register("/sw.js");
+if (!forThePlayer) await begin(queries);
 if (root) {
 	createRoot(root).render(
 		<StrictMode>

@@ -381,6 +381,21 @@ export function useLine(): Line {
 	return useSyncExternalStore(listen, () => line);
 }
 
+let waits: Entry[] = [];
+
+/** The changes of this sign-in that the server does not have yet: a screen shows them as they will be. */
+function waiting(): Entry[] {
+	const mine = entries.filter((entry) => entry.who === who && !entry.refused);
+	const same = mine.length === waits.length && mine.every((entry, index) => entry === waits[index]);
+	if (!same) waits = mine;
+	return waits;
+}
+
+export function useWaiting<Body>(path: string): Body[] {
+	const mine = useSyncExternalStore(listen, waiting);
+	return mine.filter((entry) => entry.path === path).map((entry) => entry.body as Body);
+}
+
 function listen(listener: () => void): () => void {
 	listeners.add(listener);
 	return () => listeners.delete(listener);

@@ -3,6 +3,7 @@ import { lazy, Suspense, useEffect, useRef, useState } from "react";
 import { ErrorBoundary } from "react-error-boundary";
 import { Navigate, Route, Routes, useLocation } from "react-router";
 import { client, got, type Me, type Session, whenSignInEnds } from "../api/client";
+import { forgetOnDevice } from "../api/onDevice";
 import { openOutbox, rebase, signedInAs } from "../api/outbox";
 import { keep } from "../api/session";
 import { useCommands, useOwnKeys } from "../commands/commands";
@@ -76,13 +77,15 @@ export function App() {
 	if (!me.data && !known) return <Waiting what="the shop" />;
 	const signedIn = (data: Me) => {
 		// Somebody else begins anew: nothing of what is on this screen is theirs.
-		if (known && data.username !== known.username) window.location.assign("/");
+		if (known && data.username !== known.username)
+			void forgetOnDevice().then(() => window.location.assign("/"));
 		queries.setQueryData(["me"], data);
 		void queries.invalidateQueries({ predicate: (query) => query.queryKey[0] !== "me" });
 	};
 	if (!known) return <SignIn onSignedIn={signedIn} />;
 	const signOut = async () => {
 		await got(client.POST("/api/sign-out"));
+		await forgetOnDevice();
 		queries.clear();
 		window.location.assign("/");
 	};

@@ -59,7 +59,8 @@ export function DistanceCard({ session, card }: { session: Session; card: Card }
 			</table>
 			<p className="quiet mt-1 text-[13px]">
 				± how well the carry is known, nine times in ten; then its spread from shot to shot. In brackets: no
-				number to play by. Roll: {card.run}.
+				number to play by. Wedges are read together: a number may lie a yard off its own average. Roll:{" "}
+				{card.run}.
 			</p>
 			<ul className="mt-2 space-y-0.5 text-[15px]">
 				{card.open.map((sentence) => (

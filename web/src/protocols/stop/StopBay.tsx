@@ -1,6 +1,7 @@
 /** The stop test in the Bay: the green is said once, then each ball is tapped where it lands and where it stops. */
 import { useState } from "react";
 import type { Session } from "../../api/client";
+import { useWaiting } from "../../api/outbox";
 import { change } from "../../api/session";
 import { VOCABULARY } from "../../api/vocabulary";
 import { Said } from "../../ui/Said";
@@ -10,6 +11,7 @@ import { ClubName } from "../ClubName";
 import type { BayPanelProps, StripProps } from "../panels";
 import { Green, type Spot } from "./Green";
 
+type Sent = Parameters<typeof change.stopSeen>[1];
 export type Stops = NonNullable<Session["bag"]["short"]>["stops"];
 type Firmness = Stops["green"]["firmness"];
 
@@ -117,12 +119,29 @@ export function StopStrip({ session, act, agreed }: StripProps) {
 	const stops = session.bag.short?.stops;
 	const [chosen, setChosen] = useState<number | null>(null);
 	const [landed, setLanded] = useState<Spot | null>(null);
+	const waiting = useWaiting<Sent>(`/api/sessions/${session.id}/stops`);
 	if (!stops) return <p className="quiet">No wedge is in the bag: add them on the Bag first.</p>;
 	const inHand = stops.wedges.find((id) => id === session.in_hand);
 	const club = stops.wedges.find((id) => id === chosen) ?? inHand ?? stops.wedges[0];
+	// What has no line yet is on the picture all the same.
+	const seen: Stops["seen"] = [
+		...stops.seen,
+		...waiting.map((each, index) => ({
+			...each,
+			id: -1 - index,
+			landed_m: each.landed_m as Metres,
+			stopped_m: each.stopped_m as Metres,
+			landed_side_m: (each.landed_side_m ?? 0) as Metres,
+			stopped_side_m: (each.stopped_side_m ?? 0) as Metres,
+			ball: each.ball ?? "own",
+			balls: each.balls ?? 1,
+			left_m: 0 as unknown as Metres,
+			aside: false,
+		})),
+	];
 	const count = (id: number) =>
-		stops.seen.filter((each) => each.build === id && !each.aside).reduce((sum, each) => sum + each.balls, 0);
-	const mine = stops.seen.filter((each) => each.build === club);
+		seen.filter((each) => each.build === id && !each.aside).reduce((sum, each) => sum + each.balls, 0);
+	const mine = seen.filter((each) => each.build === club);
 	const add = (from: Spot, to: Spot, balls = 1) => {
 		if (club === undefined) return;
 		act(() =>
@@ -162,7 +181,7 @@ export function StopStrip({ session, act, agreed }: StripProps) {
 			</div>
 			<Green
 				target={stops.green.target_m as Metres}
-				balls={stops.seen
+				balls={seen
 					.filter((each) => !each.aside)
 					.map((each) => ({
 						id: each.id,
@@ -193,7 +212,7 @@ export function StopStrip({ session, act, agreed }: StripProps) {
 								type="button"
 								className={`btn h-11 border-base-300 bg-base-100 font-normal ${each.aside ? "line-through opacity-70" : ""}`}
 								aria-label={`Landed ${yd(each.landed_m as Metres)}, stopped ${yd(each.stopped_m as Metres)}${each.aside ? ", set aside" : ""}`}
-								disabled={agreed}
+								disabled={agreed || each.id < 0}
 								onClick={() => act(() => change.stopAside(each.id, !each.aside))}
 							>
 								<span className="num">
