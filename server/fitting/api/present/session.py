@@ -109,9 +109,9 @@ def _next(judged: JudgedSession) -> str:
         task = next_task(judged)
         builds = {build.pk: name_of(build) for build in rows.builds}
         return next_words(task, builds[task.club] if task else "")
-    if rows.session.protocol == GROOVES and judged.wedges.groove_pairs:
+    if rows.session.protocol == GROOVES and judged.wedges.tests.groove_pairs:
         groove = next_groove_task(judged)
-        names = {each.key: each.name for pair in judged.wedges.groove_pairs for each in pair}
+        names = {each.key: each.name for pair in judged.wedges.tests.groove_pairs for each in pair}
         return next_groove_words(groove, names[groove.club] if groove else "")
     in_hand = next((build for build in rows.candidates if build.pk == rows.session.in_hand_id), None)
     return next_step(

@@ -12,7 +12,7 @@ from ..schemas.stops import StopGreenIn, StopLineOut, StopSeenOut, StopsOut
 
 def present_stops(judged: JudgedSession) -> StopsOut:
     wedges = judged.wedges
-    played, found = wedges.stop_green, wedges.stops
+    played, found = wedges.tests.stop_green, wedges.tests.stops
     return StopsOut(
         green=StopGreenIn(played.target_m, played.firmness, played.green_ft, played.slope_percent),
         wedges=[build.pk for build in wedges.builds],

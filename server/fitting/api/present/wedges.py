@@ -74,7 +74,7 @@ def present_short_end(judged: JudgedSession) -> ShortEndOut | None:
 
 
 def _groove_plan(judged: JudgedSession) -> GroovePlanOut:
-    asked = judged.wedges.groove_tasks
+    asked = judged.wedges.tests.groove_tasks
     task = next_groove_task(judged)
     return GroovePlanOut(
         [_groove_task(each) for each in asked],
@@ -88,7 +88,7 @@ def next_groove_task(judged: JudgedSession) -> GrooveTask | None:
     """What the groove test wants next, by what is in hand and hit from."""
     session = judged.rows.session
     lie = Lie(session.lie) if session.lie and Lie(session.lie) not in CLEAN_LIES else None
-    return next_task_of_grooves(judged.wedges.groove_tasks, session.in_hand_id, lie)
+    return next_task_of_grooves(judged.wedges.tests.groove_tasks, session.in_hand_id, lie)
 
 
 def _groove_task(task: GrooveTask) -> GrooveTaskOut:
@@ -118,12 +118,12 @@ def present_grooves(judged: JudgedSession) -> list[GroovesOut]:
             sentence=found.sentence,
             remarks=list(found.remarks),
         )
-        for found in (judged.wedges.grooves if judged.wedges.worked_at else [])
+        for found in (judged.wedges.tests.grooves if judged.wedges.worked_at else [])
     ]
 
 
 def _plan(judged: JudgedSession) -> PartPlanOut:
-    plan = judged.wedges.part_plan
+    plan = judged.wedges.tests.part_plan
     task = next_task(judged)
     return PartPlanOut(
         tasks=[TaskOut(**_task(each)) for each in plan.tasks],
@@ -136,7 +136,7 @@ def _plan(judged: JudgedSession) -> PartPlanOut:
 def next_task(judged: JudgedSession) -> Task | None:
     """What the distance card wants next, by what is in hand."""
     session = judged.rows.session
-    return judged.wedges.part_plan.next_after(session.in_hand_id, session.length)
+    return judged.wedges.tests.part_plan.next_after(session.in_hand_id, session.length)
 
 
 def _task(task: Task) -> dict[str, Any]:
@@ -145,10 +145,10 @@ def _task(task: Task) -> dict[str, Any]:
 
 def present_card(judged: JudgedSession) -> CardOut | None:
     """The distance card as it stands."""
-    card = judged.wedges.card
+    card = judged.wedges.tests.card
     if card is None:
         return None
-    ids = {name_of(build): build.pk for build in judged.wedges.on_the_card}
+    ids = {name_of(build): build.pk for build in judged.wedges.tests.on_the_card}
     return CardOut(
         swings=list(card.swings),
         rows=[

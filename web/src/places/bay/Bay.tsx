@@ -1,6 +1,6 @@
 /** Hitting: the build in hand, the last shot large, its place against the window, what to hit next. */
-import { useMemo, useState } from "react";
-import type { Build, DayKind, Session, Shot } from "../../api/client";
+import { useState } from "react";
+import type { DayKind, Session, Shot } from "../../api/client";
 import { change, useActs } from "../../api/session";
 import type { ProtocolKey } from "../../api/words";
 import { type Command, CommandBar, useCommands } from "../../commands/commands";
@@ -9,7 +9,7 @@ import { PANELS } from "../../protocols";
 import { gateSpan } from "../../session/gates";
 import { mapProps } from "../../session/maps";
 import type { PlaceProps } from "../../session/place";
-import { buildOf, candidatesOf, shotsOf } from "../../session/select";
+import { buildOf, candidatesOf } from "../../session/select";
 import { letterColour } from "../../ui/Letter";
 import { Caution } from "../../ui/Said";
 import { Acts, type AllOf, CheckClub, called, Selection, TrailSheet } from "./Acts";
@@ -33,6 +33,7 @@ import { BayStand } from "./Stand";
 import { StandInPanel } from "./StandInPanel";
 import { Steady } from "./Steady";
 import { Tray } from "./Tray";
+import { useShotsInWork, withShots } from "./work";
 
 const TAGS = [
 	{ strike: "toe", key: "t" },
@@ -44,34 +45,6 @@ const TAGS = [
 ] as const;
 
 const DAYS: DayKind[] = ["usual", "fast", "slow"];
-
-/** A session in which some shots are otherwise. */
-const withShots =
-	(ids: readonly number[], now: Partial<Shot>) =>
-	(session: Session): Session => ({
-		...session,
-		shots: session.shots.map((shot) => (ids.includes(shot.id) ? { ...shot, ...now } : shot)),
-	});
-
-/** The shot that keys act on: the one that was touched, else the last one; or several that were selected. */
-function useShotsInWork(session: Session, build: Build | undefined) {
-	const [touched, setTouched] = useState<number | null>(null);
-	const [chosen, setChosen] = useState<number[]>([]);
-	const shots = useMemo(() => (build ? shotsOf(session, build.id) : []), [session, build]);
-	const shot = shots.find((each) => each.id === touched) ?? shots.at(-1);
-	const selected = shots.filter((each) => chosen.includes(each.id));
-	const turn = (id: number) =>
-		setChosen((so) => (so.includes(id) ? so.filter((each) => each !== id) : [...so, id]));
-	const touch = (id: number) => {
-		setTouched(id);
-		if (selected.length) turn(id);
-	};
-	const step = (by: number) => {
-		const at = shots.findIndex((each) => each.id === shot?.id) + by;
-		if (shots[at]) setTouched(shots[at].id);
-	};
-	return { shots, shot, selected, touch, turn, step, select: setChosen };
-}
 
 export function Bay({ session, act, busy, live }: PlaceProps) {
 	const build = buildOf(session, session.in_hand);

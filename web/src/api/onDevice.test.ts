@@ -1,0 +1,68 @@
+/** What was read last opens without a line, and is never shown while the server answers. */
+import { QueryClient } from "@tanstack/react-query";
+import { get, set } from "idb-keyval";
+import { beforeEach, expect, test, vi } from "vitest";
+import { begin, forgetOnDevice } from "./onDevice";
+
+const kept = vi.hoisted(() => new Map<string, unknown>());
+// jsdom has no IndexedDB: the same few words over a map.
+vi.mock("idb-keyval", () => ({
+	get: async (key: string) => kept.get(key),
+	set: async (key: string, value: unknown) => void kept.set(key, value),
+	del: async (key: string) => void kept.delete(key),
+}));
+
+const KEY = "hemicycle.read";
+const answers = (answer: () => Promise<Response>) => vi.stubGlobal("fetch", answer);
+const me = { signed_in: true, username: "rowan" };
+const lost = () => Promise.reject(new TypeError("no line"));
+
+beforeEach(() => kept.clear());
+
+async function visit() {
+	const queries = new QueryClient();
+	answers(async () => Response.json(me));
+	await begin(queries);
+	queries.setQueryData(["session", 7], { id: 7, revision: 4 });
+	queries.setQueryData(["rack"], { heads: [] });
+	await vi.waitFor(() => expect(kept.has(KEY)).toBe(true), 5000);
+	return queries;
+}
+
+test("a session that was open is there without a line, and nothing else of the shop", async () => {
+	await visit();
+	const later = new QueryClient();
+	answers(lost);
+	await begin(later);
+	expect(later.getQueryData(["me"])).toEqual(me);
+	expect(later.getQueryData(["session", 7])).toEqual({ id: 7, revision: 4 });
+	expect(later.getQueryData(["rack"])).toBeUndefined();
+});
+
+test("while the server answers nothing of it is used, and a broken answer is no answer", async () => {
+	await visit();
+	const later = new QueryClient();
+	answers(async () => Response.json({ signed_in: false }));
+	await begin(later);
+	expect(later.getQueryData(["me"])).toEqual({ signed_in: false });
+	expect(later.getQueryData(["session", 7])).toBeUndefined();
+	const broken = new QueryClient();
+	answers(async () => new Response("", { status: 503 }));
+	await begin(broken);
+	expect(broken.getQueryData(["session", 7])).toEqual({ id: 7, revision: 4 });
+});
+
+test("it is forgotten with the sign-out, and after half a day", async () => {
+	await visit();
+	const old = (await get(KEY)) as { at: number };
+	await set(KEY, { ...old, at: Date.now() - 13 * 3600 * 1000 });
+	answers(lost);
+	const stale = new QueryClient();
+	await begin(stale);
+	expect(stale.getQueryData(["session", 7])).toBeUndefined();
+	await set(KEY, old);
+	await forgetOnDevice();
+	const empty = new QueryClient();
+	await begin(empty);
+	expect(empty.getQueryData(["me"])).toBeUndefined();
+});

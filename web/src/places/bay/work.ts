@@ -1,0 +1,32 @@
+/** The shots that an act in the Bay is about. */
+import { useMemo, useState } from "react";
+import type { Build, Session, Shot } from "../../api/client";
+import { shotsOf } from "../../session/select";
+
+/** A session in which some shots are otherwise. */
+export const withShots =
+	(ids: readonly number[], now: Partial<Shot>) =>
+	(session: Session): Session => ({
+		...session,
+		shots: session.shots.map((shot) => (ids.includes(shot.id) ? { ...shot, ...now } : shot)),
+	});
+
+/** The shot that keys act on: the one that was touched, else the last one; or several that were selected. */
+export function useShotsInWork(session: Session, build: Build | undefined) {
+	const [touched, setTouched] = useState<number | null>(null);
+	const [chosen, setChosen] = useState<number[]>([]);
+	const shots = useMemo(() => (build ? shotsOf(session, build.id) : []), [session, build]);
+	const shot = shots.find((each) => each.id === touched) ?? shots.at(-1);
+	const selected = shots.filter((each) => chosen.includes(each.id));
+	const turn = (id: number) =>
+		setChosen((so) => (so.includes(id) ? so.filter((each) => each !== id) : [...so, id]));
+	const touch = (id: number) => {
+		setTouched(id);
+		if (selected.length) turn(id);
+	};
+	const step = (by: number) => {
+		const at = shots.findIndex((each) => each.id === shot?.id) + by;
+		if (shots[at]) setTouched(shots[at].id);
+	};
+	return { shots, shot, selected, touch, turn, step, select: setChosen };
+}
