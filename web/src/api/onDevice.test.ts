@@ -1,8 +1,8 @@
 /** What was read last opens without a line, and is never shown while the server answers. */
 import { QueryClient } from "@tanstack/react-query";
 import { get, set } from "idb-keyval";
-import { beforeEach, expect, test, vi } from "vitest";
-import { begin, forgetOnDevice } from "./onDevice";
+import { afterEach, beforeEach, expect, test, vi } from "vitest";
+import { begin as beginWith, forgetOnDevice } from "./onDevice";
 
 const kept = vi.hoisted(() => new Map<string, unknown>());
 // jsdom has no IndexedDB: the same few words over a map.
@@ -17,7 +17,13 @@ const answers = (answer: () => Promise<Response>) => vi.stubGlobal("fetch", answ
 const me = { signed_in: true, username: "rowan" };
 const lost = () => Promise.reject(new TypeError("no line"));
 
+const running: (() => void)[] = [];
+const begin = async (queries: QueryClient) => void running.push(await beginWith(queries));
+
 beforeEach(() => kept.clear());
+afterEach(() => {
+	for (const stop of running.splice(0)) stop();
+});
 
 async function visit() {
 	const queries = new QueryClient();
@@ -25,7 +31,7 @@ async function visit() {
 	await begin(queries);
 	queries.setQueryData(["session", 7], { id: 7, revision: 4 });
 	queries.setQueryData(["rack"], { heads: [] });
-	await vi.waitFor(() => expect(kept.has(KEY)).toBe(true), 5000);
+	await vi.waitFor(() => expect(kept.has(KEY)).toBe(true), 10_000);
 	return queries;
 }
 

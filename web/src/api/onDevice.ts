@@ -41,8 +41,8 @@ async function write(queries: QueryClient): Promise<void> {
 export const forgetOnDevice = (): Promise<void> => del(KEPT).catch(() => undefined);
 
 /** Ask the server who is here; where it does not answer, begin with what was read last. From then on what is read is
- * kept. */
-export async function begin(queries: QueryClient): Promise<void> {
+ * kept, until what is returned is called. */
+export async function begin(queries: QueryClient): Promise<() => void> {
 	try {
 		const answer = await fetch("/api/me", { signal: AbortSignal.timeout(4000) });
 		if (!answer.ok) throw new Error(String(answer.status));
@@ -51,8 +51,12 @@ export async function begin(queries: QueryClient): Promise<void> {
 		await bringBack(queries);
 	}
 	let timer: ReturnType<typeof setTimeout> | undefined;
-	queries.getQueryCache().subscribe(() => {
+	const leave = queries.getQueryCache().subscribe(() => {
 		clearTimeout(timer);
 		timer = setTimeout(() => void write(queries), AFTER_MS);
 	});
+	return () => {
+		leave();
+		clearTimeout(timer);
+	};
 }
