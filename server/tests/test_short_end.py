@@ -262,7 +262,7 @@ def test_part_swings_make_a_distance_card_and_short_tests_touch_neither_it_nor_a
     assert [row["cells"][0]["n"] for row in rows.values()] == [6, 9, 6]
     half = {name: next(cell for cell in row["cells"] if cell["swing"] == "half") for name, row in rows.items()}
     assert {name: cell["n"] for name, cell in half.items()} == {"PW": 0, "54°": 3, "58°": 3}
-    assert half["PW"]["why_not"] == "not hit: from the other wedges" and not half["PW"]["usable"]
+    assert half["PW"]["why_not"] == "not hit" and not half["PW"]["usable"]
     # What the card says of its own swing is what its column, the marks and the carry of the club are made from.
     assert rows["54°"]["cells"][0]["carry_m"] == builds[wedges["54"].pk]["carry_m"]
     assert seen["next"] == "54°, three-quarter: 3 shots." and short["part"]["next"]["swing"] == "three_quarter"

@@ -209,7 +209,7 @@ def _cell(
     n, carry = hit.n if hit is not None else 0, club.carry_m * share
     why_not = ""
     if n < LEAST_SHOTS:
-        why_not = "not hit: from the other wedges" if n == 0 else f"{n} of {LEAST_SHOTS} shots"
+        why_not = "not hit" if n == 0 else f"{n} of {LEAST_SHOTS} shots"
     elif not plays(carry, spread * carry):
         why_not = "spreads too widely to play by"
     run = float(curve.run_m(np.array([share]), turf)[0])

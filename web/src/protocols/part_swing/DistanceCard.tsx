@@ -19,7 +19,7 @@ function Carry({ cell }: { cell: Cell | undefined }) {
 	return (
 		<td className={`px-3 py-1 text-right align-baseline ${cell.usable ? "" : "quiet"}`}>
 			<span className="num text-lg">{read(cell)}</span>
-			<span className="num quiet ml-1.5 text-[13px]">
+			<span className="num quiet block whitespace-nowrap text-[13px]">
 				±{yd(cell.doubt_m as Metres)} · {yd(cell.spread_m as Metres)}
 			</span>
 			{cell.why_not && <span className="quiet block text-[13px]">{cell.why_not}</span>}
@@ -59,8 +59,8 @@ export function DistanceCard({ session, card }: { session: Session; card: Card }
 			</table>
 			<p className="quiet mt-1 text-[13px]">
 				± how well the carry is known, nine times in ten; then its spread from shot to shot. In brackets: no
-				number to play by. Wedges are read together: a number may lie a yard off its own average. Roll:{" "}
-				{card.run}.
+				number to play by. Wedges are read together: a number may lie a yard off its own average, and what was
+				not hit is from the others. Roll: {card.run}.
 			</p>
 			<ul className="mt-2 space-y-0.5 text-[15px]">
 				{card.open.map((sentence) => (

@@ -52,7 +52,7 @@ export function Green({
 	);
 	return (
 		<svg
-			viewBox={`0 -1.2 ${width} ${2 * HALF_YD + 2.4}`}
+			viewBox={`0 -1.4 ${width} ${2 * HALF_YD + 1.6}`}
 			className="block w-full touch-manipulation select-none bg-base-100"
 			role="img"
 			aria-label={`The green from above, the hole at ${Math.round(toYards(target))} yd`}
@@ -68,13 +68,7 @@ export function Green({
 						strokeOpacity={0.18}
 						strokeWidth={0.06}
 					/>
-					<text
-						x={yards - from}
-						y={2 * HALF_YD + 0.95}
-						fontSize={0.9}
-						textAnchor="middle"
-						fill="currentColor"
-					>
+					<text x={yards - from} y={-0.4} fontSize={0.9} textAnchor="middle" fill="currentColor">
 						{yards}
 					</text>
 				</g>

@@ -179,6 +179,16 @@ export function StopStrip({ session, act, agreed }: StripProps) {
 					</button>
 				))}
 			</div>
+			<div className="flex min-h-11 flex-wrap items-center gap-x-4">
+				<p className="font-semibold" aria-live="polite">
+					{landed ? "Now where it stopped." : "Touch where it landed."}
+				</p>
+				{landed && (
+					<button type="button" className="btn btn-sm h-11" onClick={() => setLanded(null)}>
+						Landing again
+					</button>
+				)}
+			</div>
 			<Green
 				target={stops.green.target_m as Metres}
 				balls={seen
@@ -193,14 +203,6 @@ export function StopStrip({ session, act, agreed }: StripProps) {
 				onTap={agreed ? undefined : (spot) => (landed ? add(landed, spot) : setLanded(spot))}
 			/>
 			<div className="flex flex-wrap items-center gap-x-4 gap-y-1">
-				<p className="font-semibold" aria-live="polite">
-					{landed ? "Now where it stopped." : "Touch where it landed."}
-				</p>
-				{landed && (
-					<button type="button" className="btn btn-sm h-11" onClick={() => setLanded(null)}>
-						Landing again
-					</button>
-				)}
 				{!agreed && <Paced target={stops.green.target_m} onSeen={add} />}
 			</div>
 			{mine.length > 0 && (
