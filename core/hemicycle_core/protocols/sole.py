@@ -20,14 +20,11 @@ import numpy as np
 from ..errors import BadInput
 from ..impact import Lie
 from ..samples.paired import Judged, rank
-from ..shots import Intent
 from ..units import metres
-from .protocol import Protocol
 
-KEY = "sole"
 SHOTS = 3  # a code and a lie
 LEAST_SOLES, MOST_SOLES = 2, 5
-ALL_ON, DUEL = 2, "duel"
+ALL_ON = 2  # lies that all soles are hit from
 DUEL_HANDINGS, SHORT_DUEL = 4, {2: 4, 3: 3, 4: 3, 5: 2}
 SECONDS_A_SHOT, SECONDS_A_HANDING = 25, 30
 SHORT_PLACES, SHORT_ALL_ON = 3, {2: 2, 3: 2, 4: 1, 5: 1}  # twenty minutes
@@ -47,8 +44,6 @@ class Turf(StrEnum):
 
 
 GOOD_TURF = frozenset({Turf.SLID, Turf.EVEN})
-IN_SAND = (Turf.EVEN, Turf.DEEP, Turf.SHALLOW)
-ON_TURF = tuple(each for each in Turf if each not in IN_SAND)
 
 
 @dataclass(frozen=True)
@@ -250,14 +245,3 @@ def _duel(test: SoleTest, left: Sequence[int], handed: Sequence[Handing]) -> tup
     if test.control is not None and test.control != leader and test.control in left:
         return leader, test.control
     return (leader, others[0]) if others else (leader,)
-
-
-PROTOCOL = Protocol(
-    key=KEY,
-    name="Sole test",
-    why="Soles of one loft under codes, lie after lie: which one the player likes, before anyone says what it is.",
-    intents=(Intent.STOCK,),
-    readings=(),
-    shots=SHOTS,
-    read=lambda _shots, _left_handed: [],
-)

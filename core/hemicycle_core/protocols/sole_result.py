@@ -26,7 +26,6 @@ SHARPER = {2: 1.6}
 SAME = 0.5  # chance that none can be told from another, from which on that is said
 RETURNS = 3  # a lie decides only after so many returns to it
 PATCHY = 0.5  # share of a code's turf marks on a lie that are bad, from which on the lie is flagged
-FLOOR = 0.85  # of the most spin: what spins less lies under the floor
 
 
 @dataclass(frozen=True)
