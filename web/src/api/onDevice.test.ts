@@ -1,16 +1,15 @@
 /** What was read last opens without a line, and is never shown while the server answers. */
 import { QueryClient } from "@tanstack/react-query";
-import { get, set } from "idb-keyval";
 import { afterEach, beforeEach, expect, test, vi } from "vitest";
-import { begin as beginWith, forgetOnDevice } from "./onDevice";
+import { begin as beginWith, forgetOnDevice, type Store } from "./onDevice";
 
-const kept = vi.hoisted(() => new Map<string, unknown>());
 // jsdom has no IndexedDB: the same few words over a map.
-vi.mock("idb-keyval", () => ({
-	get: async (key: string) => kept.get(key),
-	set: async (key: string, value: unknown) => void kept.set(key, value),
-	del: async (key: string) => void kept.delete(key),
-}));
+const kept = new Map<string, unknown>();
+const store: Store = {
+	get: async (key) => kept.get(key),
+	set: async (key, value) => void kept.set(key, value),
+	del: async (key) => void kept.delete(key),
+};
 
 const KEY = "hemicycle.read";
 const answers = (answer: () => Promise<Response>) => vi.stubGlobal("fetch", answer);
@@ -18,7 +17,7 @@ const me = { signed_in: true, username: "rowan" };
 const lost = () => Promise.reject(new TypeError("no line"));
 
 const running: (() => void)[] = [];
-const begin = async (queries: QueryClient) => void running.push(await beginWith(queries));
+const begin = async (queries: QueryClient) => void running.push(await beginWith(queries, store));
 
 beforeEach(() => kept.clear());
 afterEach(() => {
@@ -60,14 +59,14 @@ test("while the server answers nothing of it is used, and a broken answer is no 
 
 test("it is forgotten with the sign-out, and after half a day", async () => {
 	await visit();
-	const old = (await get(KEY)) as { at: number };
-	await set(KEY, { ...old, at: Date.now() - 13 * 3600 * 1000 });
+	const old = kept.get(KEY) as { at: number };
+	kept.set(KEY, { ...old, at: Date.now() - 13 * 3600 * 1000 });
 	answers(lost);
 	const stale = new QueryClient();
 	await begin(stale);
 	expect(stale.getQueryData(["session", 7])).toBeUndefined();
-	await set(KEY, old);
-	await forgetOnDevice();
+	kept.set(KEY, old);
+	await forgetOnDevice(store);
 	const empty = new QueryClient();
 	await begin(empty);
 	expect(empty.getQueryData(["me"])).toBeUndefined();
