@@ -100,4 +100,6 @@ def yard_words(metres_: float) -> str:
 
 def yd_text(metres_: float) -> str:
     """A length as whole yards for a sentence, with a true minus sign."""
-    return f"{round(yards(metres_)):d}".replace("-", "\u2212")
+    # Halves go up, as the screens round them: a sentence reads as the table beside it.
+    whole = int(abs(yards(metres_)) + 0.5)
+    return f"\u2212{whole}" if metres_ < 0 and whole else str(whole)

@@ -40,7 +40,7 @@ def test_each_wedge_lands_and_releases_as_it_was_seen_and_must_land_so_far_short
     found = stops(WEDGES, seen, GREEN)
     lob, set_ = found.lines
     assert (lob.club, set_.club) == (2, 1) and [round(yards(each.releases_m)) for each in found.lines] == [2, 9]
-    assert set_.sentence.startswith("PW lands 18, releases 9: land it 9 yd short, ")
+    assert set_.sentence.startswith("PW lands 19, releases 9: land it 9 yd short, ")
     assert found.sentences == ("58 stops 6.9 yd sooner than PW, give or take 1.0.",)
     # Firmer ground is computed beside what was seen, and further.
     assert (
