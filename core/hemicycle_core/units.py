@@ -100,6 +100,10 @@ def yard_words(metres_: float) -> str:
 
 def yd_text(metres_: float) -> str:
     """A length as whole yards for a sentence, with a true minus sign."""
-    # Halves go up, as the screens round them: a sentence reads as the table beside it.
+    return f"{whole_yards(metres_):d}".replace("-", "\u2212")
+
+
+def whole_yards(metres_: float) -> int:
+    """Halves go away from nought, as the screens round them: a sentence reads as the table beside it."""
     whole = int(abs(yards(metres_)) + 0.5)
-    return f"\u2212{whole}" if metres_ < 0 and whole else str(whole)
+    return -whole if metres_ < 0 else whole

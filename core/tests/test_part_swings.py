@@ -150,3 +150,11 @@ def test_short_tests_are_no_swing_of_the_card_and_a_stock_swing_hit_for_it_count
     assert part_swings(shots) == []
     assert Shot({"carry_m": metres(100)}, protocol="part_swing").kept
     assert not Shot({"carry_m": metres(25)}, protocol="stop").counts
+
+
+def test_a_comfortable_stock_swing_is_a_part_of_the_full_one_that_the_others_share():
+    """58 hit as far as is comfortable, and the same wedge by a full swing: half is the longer part of the first."""
+    others = [wedge("54", 90, part("half", 52)), wedge("PW", 120, part("half", 69))]
+    full = cells(distance_card([*others, wedge("58", 74)], STEP), "58")["half"]
+    eased = cells(distance_card([*others, wedge("58", 74, swing="comfortable")], STEP), "58")["half"]
+    assert full.carry_m * 1.05 < eased.carry_m < full.carry_m * 1.2

@@ -20,7 +20,7 @@ from ..bag.gaps import StepWish
 from ..flight import Air, Anchor, Firmness
 from ..flight.landing import GREEN, Turf
 from ..runs import BY_EFFORT, how_long, swing_words
-from ..units import metres, ninety, yards, yd_text
+from ..units import metres, ninety, whole_yards, yards, yd_text
 from .eased import CURVE, LEAST_SHOTS, Curve, Eases, PartSwing, curve_of, eases, plays, wider_at
 
 # The share of the club speed a swing leaves, by hours of the clock, and how far one player's differs from it, by
@@ -154,13 +154,14 @@ def _spread_at(club: Carried, share: float, ease: Eases) -> float:
 
 
 def _seen(wedge: CardWedge, curve: Curve, ease: Eases) -> dict[str, _Seen]:
-    found = {}
+    found, stock = {}, usual_left(wedge.club.swing or "full")
     for each in wedge.part:
         share = each.carry_m / wedge.club.carry_m
         # A share of carry moves about 1.6 times as much as the share of speed behind it.
         error = _spread_at(wedge.club, share, ease) / 1.6 / np.sqrt(each.n)
         left = float(np.interp(share, curve.share, CURVE)) if share < 1 else share ** (1 / 1.6)
-        found[each.swing] = _Seen(left, left * error)
+        # A stock swing may be a comfortable one: what wedges share is the part of the full swing.
+        found[each.swing] = _Seen(left * stock, left * stock * error)
     return found
 
 
@@ -198,7 +199,8 @@ def _cell(
     swing: str, wedge: CardWedge, curve: Curve, seen: dict[str, dict[str, _Seen]], ease: Eases, turf: Turf
 ) -> Cell:
     club = wedge.club
-    left, sd = _left(swing, club.name, seen)
+    stock = usual_left(club.swing or "full")
+    left, sd = (each / stock for each in _left(swing, club.name, seen))
     low, share, high = (float(np.interp(at, CURVE, curve.share)) for at in (left - sd, left, left + sd))
     doubt = ninety(float(np.hypot((high - low) / 2 * club.carry_m, share * club.carry_sd_m)))
     hit = next((each for each in wedge.part if each.swing == swing), None)
@@ -262,7 +264,7 @@ def _open(rows: Sequence[CardRow], step: StepWish) -> tuple[OpenYardage, ...]:
         if step.closes(high.carry_m - low.carry_m):
             continue
         # As it can be subtracted from the two that are read.
-        apart = round(yards(high.carry_m)) - round(yards(low.carry_m))
+        apart = whole_yards(high.carry_m) - whole_yards(low.carry_m)
         words = (
             f"Nothing between {yd_text(low.carry_m)} ({called(low_row.name, low.swing)}) and {yd_text(high.carry_m)} "
             f"({called(high_row.name, high.swing)}): {apart} yd."

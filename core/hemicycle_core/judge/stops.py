@@ -22,7 +22,7 @@ from ..protocols.stop import KEY, Seen, StopGreen
 from ..runs import Ball
 from ..samples.averages import average
 from ..shots import Shot
-from ..units import yards, yd_text
+from ..units import whole_yards, yards, yd_text
 from .eased import curve_of
 from .landings import landings
 
@@ -103,11 +103,11 @@ def _line(wedge: StopWedge, ball: Ball, mine: Sequence[Seen], played: StopGreen,
     firmer = None if more is None else releases + more
     modelled, computed = _by_monitor(wedge, played, anchored)
     words = f"lands {yd_text(lands)}, {_release_words(releases)}"
-    short = round(yards(releases))
+    short = whole_yards(releases)
     if short >= 1:
         words += f": land it {short} yd short"
     if firmer is not None and yards(firmer - releases) >= 1:
-        words += f", {round(yards(firmer))} on {FIRMER[played.firmness].value} ground"
+        words += f", {whole_yards(firmer)} on {FIRMER[played.firmness].value} ground"
     return StopLine(
         wedge.key, ball, int(weights.sum()), lands, releases, half, left, firmer, modelled, computed,
         f"{_called(wedge.name, ball)} {words}.",
@@ -119,7 +119,7 @@ def _called(name: str, ball: Ball) -> str:
 
 
 def _release_words(releases_m: float) -> str:
-    far = round(yards(abs(releases_m)))
+    far = whole_yards(abs(releases_m))
     return "stops where it lands" if not far else f"{'releases' if releases_m > 0 else 'comes back'} {far}"
 
 
