@@ -4,6 +4,7 @@ import { change } from "../../api/session";
 import type { Act } from "../../session/place";
 import { ClubName } from "../ClubName";
 import type { BayPanelProps, StripProps } from "../panels";
+import { TaskButton } from "../TaskButton";
 
 type Plan = NonNullable<Session["bag"]["short"]>["grooves"];
 type Task = Plan["tasks"][number];
@@ -84,18 +85,14 @@ export function GroovesStrip({ session, act, agreed }: StripProps) {
 								return (
 									<td key={lie ?? "dry"} className="p-0.5">
 										{task && (
-											<button
-												type="button"
-												className={`btn h-11 w-20 font-normal ${now(task) ? "btn-primary" : "border-base-300 bg-base-100"}`}
-												aria-pressed={now(task)}
-												aria-label={`${session.builds.find((each) => each.id === build)?.name} ${lieWords(lie)}, ${task.done} of ${task.wanted}`}
-												disabled={agreed}
-												onClick={() => hit(session, act, task, plan.length)}
-											>
-												<span className="num">
-													{task.done >= task.wanted ? `${task.done} ✓` : `${task.done} of ${task.wanted}`}
-												</span>
-											</button>
+											<TaskButton
+												name={`${session.builds.find((each) => each.id === build)?.name} ${lieWords(lie)}`}
+												done={task.done}
+												wanted={task.wanted}
+												now={now(task)}
+												agreed={agreed}
+												onHit={() => hit(session, act, task, plan.length)}
+											/>
 										)}
 									</td>
 								);

@@ -4,6 +4,7 @@ import { change } from "../../api/session";
 import { VOCABULARY } from "../../api/vocabulary";
 import type { Act } from "../../session/place";
 import { ClubName } from "../ClubName";
+import { TaskButton } from "../TaskButton";
 
 export type PartPlan = NonNullable<Session["bag"]["short"]>["part"];
 export type Task = PartPlan["tasks"][number];
@@ -71,18 +72,14 @@ export function TaskGrid({
 							{[stock, ...swings.map((swing) => of(build, swing))].map((task, index) => (
 								<td key={task?.swing ?? `none-${swings[index - 1]}`} className="p-0.5">
 									{task && (
-										<button
-											type="button"
-											className={`btn h-11 w-20 font-normal ${now(task) ? "btn-primary" : "border-base-300 bg-base-100"}`}
-											aria-pressed={now(task)}
-											aria-label={`${session.builds.find((each) => each.id === build)?.name} ${swingName(task.swing)}, ${task.done} of ${task.wanted}`}
-											disabled={agreed}
-											onClick={() => onHit(task)}
-										>
-											<span className="num">
-												{task.done >= task.wanted ? `${task.done} ✓` : `${task.done} of ${task.wanted}`}
-											</span>
-										</button>
+										<TaskButton
+											name={`${session.builds.find((each) => each.id === build)?.name} ${swingName(task.swing)}`}
+											done={task.done}
+											wanted={task.wanted}
+											now={now(task)}
+											agreed={agreed}
+											onHit={() => onHit(task)}
+										/>
 									)}
 								</td>
 							))}
