@@ -315,8 +315,11 @@ def test_a_stop_test_is_tapped_and_paced_to_one_green_and_what_is_set_aside_is_n
     # To another hole it begins anew; what was seen to the first comes back with it.
     moved = ask("PUT", f"sessions/{session.pk}/stop-green", {**green, "target_m": 36.6})["bag"]["short"]["stops"]
     assert moved["seen"] == [] and moved["lines"] == []
+    # One that arrives late is filed under the hole it was played to.
+    late = ask("POST", f"sessions/{session.pk}/stops", {**ball, "target_m": 22.86}, 201)["bag"]["short"]["stops"]
+    assert late["seen"] == []
     back = ask("PUT", f"sessions/{session.pk}/stop-green", green)["bag"]["short"]["stops"]
-    assert len(back["seen"]) == 5
+    assert len(back["seen"]) == 6
     iron = {**ball, "build": wedges["9i"].pk}
     assert ask("POST", f"sessions/{session.pk}/stops", iron, 400)["field"] == "build"
     assert ask("POST", f"sessions/{session.pk}/stops", {**ball, "balls": 0}, 400)["field"] == "n"

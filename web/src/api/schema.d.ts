@@ -3214,6 +3214,8 @@ export interface components {
             /** Format: double */
             stopped_side_m?: number;
             balls?: number;
+            /** Format: double */
+            target_m?: number | null;
         };
         StopSeenOut: {
             id: number;

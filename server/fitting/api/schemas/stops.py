@@ -19,7 +19,8 @@ class StopGreenIn:
 
 @dataclass
 class StopSeenIn:
-    """A ball seen, or `balls` paced together; along the line to the hole, sideways right positive, metres."""
+    """A ball seen, or `balls` paced together; along the line to the hole, sideways right positive, metres. target_m:
+    the hole it was played to, None for the one that is set now: a ball may arrive late."""
 
     build: int
     landed_m: float
@@ -28,6 +29,7 @@ class StopSeenIn:
     landed_side_m: float = 0.0
     stopped_side_m: float = 0.0
     balls: int = 1
+    target_m: float | None = None
 
 
 @dataclass

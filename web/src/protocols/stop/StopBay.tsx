@@ -153,6 +153,7 @@ export function StopStrip({ session, act, agreed }: StripProps) {
 				stopped_m: to.far,
 				stopped_side_m: to.side,
 				balls,
+				target_m: stops.green.target_m,
 			}),
 		);
 		setLanded(null);
