@@ -2,6 +2,9 @@
 
 from __future__ import annotations
 
+from collections.abc import Iterable
+from typing import Any
+
 import pytest
 from common.policy import Role
 from customers.actions import add_customer
@@ -10,8 +13,9 @@ from demo.load import load_rack
 from django.contrib.auth.hashers import make_password
 from django.db import connections
 from django.test import Client
-from fitting.actions import builds, sessions, shots
+from fitting.actions import builds, sessions, shots, soles
 from fitting.models import Build, FittingSession
+from hemicycle_core.judge.soles import Control
 from rack.models import Head, Shaft
 from shop.models import Bay, Shop, User
 
@@ -77,6 +81,16 @@ def session(fitter) -> FittingSession:
     builds.add_candidates(fitter, made.pk, [builds.CandidateChoice(head.pk, shaft.pk)])
     made.refresh_from_db()
     return made
+
+
+def sole_test(heads: Iterable[Head], **over: Any) -> soles.SetUp:
+    """How a blind test of these heads is set up; the first is the control unless said otherwise."""
+    usual = {
+        "loft_deg": 58, "clubs": [soles.ClubOfTest(head=head.pk) for head in heads], "shaft": None,
+        "places": ["pitch", "fuller", "tight", "sand"], "control": 0, "control_is": Control.FRESH, "repeat": None,
+        "short": False, "double": False, "wedge": None,
+    }  # fmt: skip
+    return soles.SetUp(**{**usual, **over})
 
 
 def strike(session, letter, carry, total, n=6):

@@ -13,7 +13,10 @@ from .heads import HEAD_WORDS
 from .impact import Lie
 from .judge.candidate import Liking
 from .judge.feel import ASKED, PlayerMode
+from .judge.soles import CONTROL_WORDS
 from .protocols import PROTOCOLS
+from .protocols.sole import IN_SAND, LEAST_SOLES, MOST_SOLES, ON_GRASS
+from .protocols.sole_result import CERTAIN
 from .rack.eligible import SWUNG_FULL
 from .rack.stock import Wear
 from .readout import USUAL, Column
@@ -59,6 +62,12 @@ def vocabulary() -> dict[str, Any]:
                 "shots": each.shots,
             }
             for key, each in PROTOCOLS.items()
+        },
+        "sole": {
+            "turf": {"grass": [each.value for each in ON_GRASS], "sand": [each.value for each in IN_SAND]},
+            "confidence": list(CERTAIN),
+            "controls": {each.value: words for each, words in CONTROL_WORDS.items()},
+            "soles": [LEAST_SOLES, MOST_SOLES],
         },
         "columns": [each.value for each in Column],
         "usualColumns": [each.value for each in USUAL],

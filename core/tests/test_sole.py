@@ -1,14 +1,20 @@
 """The blind sole test: what is handed when, what is dropped, what may be said of the ranking and of the blindness."""
 
 import itertools
+from dataclasses import replace
 
 import numpy as np
 import pytest
 from hemicycle_core.errors import BadInput
+from hemicycle_core.flight import Firmness
+from hemicycle_core.judge.soles import Control, SoleClub, belief, check_clubs, places_for, warnings
 from hemicycle_core.protocols.sole import PLACES, USUAL, Handing, SoleTest, Turf, standing
-from hemicycle_core.protocols.sole_result import blindness, result, which_lie
+from hemicycle_core.protocols.sole_measured import at_odds, measured
+from hemicycle_core.protocols.sole_result import Role, blindness, loft_needed, result, which_lie
 from hemicycle_core.samples.paired import LEVEL, LOGISTIC, Judged, rank
+from hemicycle_core.shots import Shot
 from hemicycle_core.simulation.practice.soles import CELLS, SoleScore, draw_truth, play_test, score_tests
+from hemicycle_core.wedges import Delivery
 from scipy.special import expit
 
 NAMES = ["Kite", "Lamp", "Moss", "Reed", "Tarn", "Wren"]
@@ -19,9 +25,9 @@ def answered(test, liking, turf=None):
     handed = []
     while (now := standing(test, handed).next) is not None:
         before = handed[-1] if handed else None
-        together = before is not None and (before.place, before.duel) == (now.place, now.duel)
+        together = before is not None and before.stage == (now.place, now.visit, now.duel)
         said = int(np.sign(liking[now.code] - liking[before.code])) if together else None
-        handed.append(Handing(now.code, now.place, said, turf and turf(now), now.duel))
+        handed.append(Handing(now.code, now.place, said, turf and turf(now), now.duel, now.visit))
     return handed
 
 
@@ -109,8 +115,101 @@ def test_lies_are_flagged_by_the_turf_and_none_decides_before_three_returns():
     digs = answered(test, [0, 1], turf=lambda now: Turf.DEEP if (now.place, now.code) == ("sand", 0) else Turf.SLID)
     assert result(test, digs, NAMES).flagged == {0: ("sand",)}
     assert which_lie(test, digs, "sand") is None
-    back = [Handing(code, "sand", said) for code, said in ((0, None), (1, 1), (0, -1), (1, 1))]
-    assert which_lie(test, back, "sand") == 1
+    many = [Handing(code, "sand", said) for code, said in ((0, None), (1, 1), (0, -1), (1, 1))]
+    assert which_lie(test, many, "sand") is None
+    # Gone back to three times, the finalists are asked there anew each time.
+    test = replace(test, returns=("sand",) * 3)
+    back = answered(test, [0, 1])
+    assert [each.visit for each in back if each.place == "sand"] == [0, 0, 1, 1, 2, 2, 3, 3]
+    assert (
+        which_lie(test, back, "sand") == 1 and "Greenside sand decides for Lamp" in result(test, back, NAMES).deciding
+    )
+    assert which_lie(test, back, "pitch") is None
+
+
+def test_without_a_line_nobody_is_dropped_and_what_was_hit_then_counts_as_far_as_it_went():
+    test = SoleTest(4, ("pitch", "fuller", "tight", "sand"), seed=2)
+    begun = answered(test, [0, 1, 2, 3])[:6]
+    ahead = standing(test, begun).ahead
+    assert [each.place for each in ahead].count("tight") == [each.place for each in ahead].count("sand") == 4
+    met = [*begun, *(Handing(each.code, each.place, 0) for each in ahead[:6])]
+    now = standing(test, met)
+    assert now.next.place == "sand" and len(now.left) == 2 and now.more == 2 + 4 and not now.complete
+    # Of a code that is out nothing more is asked.
+    assert {each.code for each in now.ahead} == set(now.left)
+
+
+def test_clubs_by_name_are_tried_twice_on_one_shot_and_say_whether_the_loft_is_needed():
+    test = SoleTest(3, ("lob",), seed=1, open=True)
+    roles = dict(enumerate(Role))
+    names = ["As is", "Weaker", "Less"]
+    said = {}
+    for best in range(3):
+        handed = answered(test, [code == best for code in range(3)])
+        assert len(handed) == 6 and not any(each.duel for each in handed) and standing(test, handed).complete
+        said[roles[best]] = loft_needed(result(test, handed, names), roles)
+    assert "the loft is needed" in said[Role.WEAKER] and "opening the face does it" in said[Role.LESS]
+    assert "neither more loft nor less" in said[Role.AS_IS]
+    level = answered(test, [0, 0, 0])
+    assert "not needed here" in loft_needed(result(test, level, names), roles)
+    with pytest.raises(BadInput):
+        SoleTest(3, ("lob", "sand"), open=True)
+
+
+def test_clubs_of_a_test_are_of_one_loft_and_what_else_differs_is_said():
+    own = SoleClub("the own 56°", 56, "medium", 10, "Old 110", 0.90, finish="raw")
+    wide = SoleClub("Wide 56", 56, "wide", 14, "New 120", 0.895, finish="plated")
+    check_clubs([own, wide, replace(wide, loft_deg=57)])
+    with pytest.raises(BadInput, match=r"56° and Wide 56 57\.5°"):
+        check_clubs([own, replace(wide, loft_deg=57.5)])
+    with pytest.raises(BadInput):
+        check_clubs([own])
+    told = warnings([own, wide], Control.OWN)
+    assert [each.split()[1] for each in told[:2]] == ["shafts", "finishes"] and "fresh grooves" in told[-1]
+    assert warnings([wide, replace(wide, name="Other")], Control.FRESH) == []
+    assert "no control" in warnings([wide, replace(wide, name="Other")], None)[0]
+    assert any("lengths differ by 1 in" in each for each in warnings([wide, replace(wide, length_m=0.9204)], None))
+    assert places_for({}) == USUAL and places_for({"sand": 2, "lob": 1, "full": 0}) == (
+        "pitch",
+        "fuller",
+        "sand",
+        "lob",
+    )
+
+
+@pytest.mark.parametrize(
+    ("delivery", "firm", "chosen"),
+    [("steep", "medium", "Wide"), ("shallow", "firm", "Thin"), ("steep", "firm", "Mid"), ("middling", "soft", "Wide")],
+)
+def test_belief_is_told_beside_what_was_found_and_not_without_a_delivery(delivery, firm, chosen):
+    clubs = [SoleClub("Wide", 58, "wide", 12), SoleClub("Thin", 58, "narrow", 5), SoleClub("Mid", 58, "medium", 8)]
+    found = belief(clubs, 0, Delivery(delivery), Firmness(firm))
+    assert clubs[found.club].name == chosen
+    assert ("The test says the same" in found.sentence) == (chosen == "Wide")
+    assert belief(clubs, 0, None, Firmness(firm)).club is None
+
+
+def test_distance_and_spin_are_measured_apart_and_what_disagrees_is_said():
+    chance = np.random.default_rng(3)
+
+    def shots(sd, spin, n=4):
+        return [Shot({"carry_m": 30 + sd * chance.normal(), "spin_rpm": spin + 50 * chance.normal()}) for _ in range(n)]
+
+    lies = ("pitch", "tight", "sand", "lob")
+    hit = {
+        code: {lie: shots(sd, spin) for lie in lies}
+        for code, sd, spin in ((0, 4.0, 4000), (1, 1.0, 6000), (2, 4, 6100))
+    }
+    found = measured(hit, {0: {"sand": [1.0, 3.0]}}, NAMES.__getitem__)
+    assert found.tightest == 1 and found.lines[0].under == lies and found.lines[1].under == ()
+    one = found.lines[1]
+    assert one.low_m < one.spread_m < one.high_m and found.lines[0].cells["sand"].left_m == 2.0
+    assert found.lines[1].cells["sand"].left_m is None and found.lines[1].cells["sand"].run_m is None
+    said = at_odds(0, found, NAMES.__getitem__)
+    assert said.startswith("Kite is liked best, yet Lamp repeats its distance better and it spins under the floor")
+    assert at_odds(1, found, NAMES.__getitem__) == "" and at_odds(None, found, NAMES.__getitem__) == ""
+    nothing = measured({}, {}, NAMES.__getitem__)
+    assert (nothing.tightest, nothing.sentences) == (None, ())
 
 
 def test_a_right_guess_weighs_against_chance_and_how_sure_it_was():

@@ -5,7 +5,7 @@ from customers import views as customers
 from django.conf import settings
 from django.http import FileResponse, HttpRequest, HttpResponse
 from django.urls import include, path, re_path
-from fitting.api.views import bag, bay, bench, brief, imports, plans, player, session, shortlist, stops, wedges
+from fitting.api.views import bag, bay, bench, brief, imports, plans, player, session, shortlist, soles, stops, wedges
 from handover import views as handover
 from handover import views_customer as customer
 from live import views as live
@@ -98,6 +98,25 @@ api = [
     path("sessions/<int:session_id>/stop-green", stops.StopGreenView.as_view()),
     path("sessions/<int:session_id>/stops", stops.StopSeenView.as_view()),
     path("stops/<int:seen_id>/aside", stops.StopAsideView.as_view()),
+    path("sessions/<int:session_id>/soles", soles.SoleTestsView.as_view()),
+    path("sessions/<int:session_id>/soles/choices", soles.SoleChoicesView.as_view()),
+    path("sessions/<int:session_id>/soles/check", soles.SoleCheckView.as_view()),
+    path("soles/<int:test_id>/handings", soles.HandingsView.as_view()),
+    path("handings/<int:handing_id>", soles.HandingView.as_view()),
+    path("soles/<int:test_id>/in-hand", soles.TakeCodeView.as_view()),
+    path("soles/<int:test_id>/returns", soles.ReturnView.as_view()),
+    path("soles/<int:test_id>/guess", soles.GuessView.as_view()),
+    path("soles/<int:test_id>/reveal", soles.RevealView.as_view()),
+    path("soles/<int:test_id>/give-up", soles.GiveUpView.as_view()),
+    path("soles/<int:test_id>/chosen", soles.ChooseView.as_view()),
+    path("soles/<int:test_id>/lofts", soles.LoftsView.as_view()),
+    path("soles/<int:test_id>/link", soles.LinkView.as_view()),
+    path("soles/<int:test_id>/hand-out", soles.HandOutCodeView.as_view()),
+    path("soles/<int:test_id>/course", soles.CourseCodeView.as_view()),
+    path("soles/<int:test_id>/notes", soles.CourseNotesView.as_view()),
+    path("hand-out/<str:code>", soles.HandOutPageView.as_view()),
+    path("hand-out/<str:code>/stream", live.hand_out_stream),
+    path("course/<str:code>", soles.CoursePageView.as_view()),
     path("sessions/<int:session_id>/player", player.ScreenView.as_view()),
     path("sessions/<int:session_id>/player/qr", player.CodeView.as_view()),
     path("sessions/<int:session_id>/felt", player.FeltView.as_view()),

@@ -34,6 +34,8 @@ def agree(actor: User, session_id: int, wanted: AgreeIn) -> Recommendation:
     session = for_change(actor, session_id)
     not_meanwhile(session, None, but=NO_MATTER)
     judged = load(session)
+    if any(each.test.is_on and not each.told for each in judged.soles):
+        raise Refused("A blind sole test is going on. Reveal it or give it up first.", kind="sole_test_on")
     if not judged.bag.clubs:
         raise Refused("There is no bag yet to recommend anything for.", kind="no_bag")
     row = _edition(actor, judged, wanted)

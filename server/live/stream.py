@@ -9,7 +9,7 @@ import asyncio
 import contextlib
 import json
 from collections import defaultdict
-from collections.abc import AsyncIterator
+from collections.abc import AsyncIterator, Callable
 from dataclasses import dataclass
 from time import monotonic
 from typing import Protocol
@@ -18,8 +18,8 @@ import psycopg
 import structlog
 from asgiref.sync import sync_to_async
 from common.notices import CHANNEL
+from common.problems import Refused
 from django.db import connection
-from fitting.actions.player import Closed, screen_by
 from fitting.models import FittingSession
 from shop.sign_ins import still_signed_in
 
@@ -157,13 +157,15 @@ def revision_of(session_id: int) -> int | None:
 
 
 @dataclass(frozen=True)
-class PlayersCode:
-    """A stream of a player's screen: it is told that something changed, and nothing of what."""
+class ByCode:
+    """A stream of a page that a code opened: it is told that something changed, and nothing of what. find: raises
+    Refused once the code opens nothing any more; ends: what was done when it may have ended."""
 
-    code: str
+    find: Callable[[], object]
+    ends: str
 
     def ended_by(self, told: str) -> bool:
-        return '"player"' in told
+        return f'"{self.ends}"' in told
 
     def may_hear(self, told: str) -> str:
         heard = json.loads(told)
@@ -172,9 +174,9 @@ class PlayersCode:
     @sync_to_async
     def holds(self) -> bool:
         try:
-            screen_by(self.code)
+            self.find()
             return True
-        except Closed:
+        except Refused:
             return False
         finally:
             let_go()

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Callable
 from dataclasses import dataclass
 from datetime import datetime
 from typing import Any
@@ -15,8 +16,11 @@ from django.conf import settings
 from django.http import HttpRequest, HttpResponseBase, JsonResponse, StreamingHttpResponse
 from django.utils import timezone
 from drf_spectacular.utils import extend_schema
+from fitting.actions.hand_out import hand_out_by
+from fitting.actions.player import screen_by
 from fitting.api.views.player import opened
-from fitting.models import FittingSession
+from fitting.api.views.soles import handed_out
+from fitting.models import FittingSession, PlayerScreen, SoleTest
 from hemicycle_core.bag import HeadType
 from hemicycle_core.errors import BadInput
 from hemicycle_core.impact import Lie
@@ -45,7 +49,7 @@ from .actions import (
     waiting,
 )
 from .models import FeedKey
-from .stream import Holder, PlayersCode, SignIn, events
+from .stream import ByCode, Holder, SignIn, events
 
 MOST_SHOTS = 50
 
@@ -350,12 +354,23 @@ async def stream(request: HttpRequest, session_id: int) -> HttpResponseBase:
 
 async def player_stream(request: HttpRequest, code: str) -> HttpResponseBase:
     """Server-Sent Events of a player's screen: `changed` when it is to be read anew, with no word of what did."""
+    return await _by_code(lambda: opened(request, code), lambda: screen_by(code), "player")
+
+
+async def hand_out_stream(request: HttpRequest, code: str) -> HttpResponseBase:
+    """The same for the assistant's page of a sole test."""
+    return await _by_code(lambda: handed_out(request, code)[0], lambda: hand_out_by(code), "sole")
+
+
+async def _by_code(
+    first: Callable[[], PlayerScreen | SoleTest], find: Callable[[], object], ends: str
+) -> HttpResponseBase:
     try:
-        screen = await sync_to_async(opened)(request, code)
+        opens = await sync_to_async(first)()
     except Refused as closed:
         problem = body(closed.kind, str(closed), closed.status, closed.field)
         return JsonResponse(problem, status=closed.status, content_type=MEDIA_TYPE)
-    return _streamed(screen.session_id, PlayersCode(screen.code))
+    return _streamed(opens.session_id, ByCode(find, ends))
 
 
 def _streamed(session_id: int, holder: Holder) -> HttpResponseBase:

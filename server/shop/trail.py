@@ -39,6 +39,21 @@ WORDS = {
     "stop.green": "set what the stop test is played to",
     "stop.seen": "saw a ball stop",
     "stop.aside": "changed whether a ball of the stop test counts",
+    "sole.set_up": "set up a blind sole test",
+    "sole.said": "wrote down what a code was like",
+    "sole.changed": "put right what was said of a code",
+    "sole.return": "went back to a lie",
+    "sole.guess": "wrote down which code the player takes for his own",
+    "sole.reveal": "revealed the sole test",
+    "sole.stop": "gave the sole test up",
+    "sole.choose": "chose a sole",
+    "sole.lofts": "tries the chosen sole in other lofts",
+    "sole.link": "looked at which code is which club",
+    "sole.hand_out": "gave a code for the assistant's page",
+    "sole.opened": "opened the assistant's page",
+    "sole.course": "gave a code for notes of the course",
+    "sole.note": "wrote down what the course said",
+    "player.course": "wrote what the course said",
     "player.felt": "said what a build felt like",
     "session.wait": "said which contender is not here yet",
     "session.run": "said how the next shots are hit",
@@ -90,9 +105,12 @@ WORDS = {
 }
 
 
+NOBODY = {"sole.opened": "The assistant"}
+
+
 def who(entry: AuditEntry) -> str:
     """Whoever did it, as they are called; a monitor has no name of its own."""
-    nobody = "The player" if entry.action.startswith("player.") else "A monitor"
+    nobody = "The player" if entry.action.startswith("player.") else NOBODY.get(entry.action, "A monitor")
     return nobody if entry.actor is None else entry.actor.get_full_name() or entry.actor.username
 
 
@@ -100,8 +118,11 @@ def named(entry: AuditEntry) -> str:
     """What was done, with what it was done to: `set shot 7 aside`."""
     words = WORDS.get(entry.action, entry.action)
     number, letter = entry.detail.get("number"), entry.detail.get("letter")
+    code = entry.detail.get("code")
     if number:
         words = words.replace("a shot", f"shot {number}", 1)
+    if code:
+        words = words.replace("a code", str(code), 1)
     if letter:
         words = words.replace("a build", letter, 1)
     did = WORDS.get(entry.detail.get("did", ""))

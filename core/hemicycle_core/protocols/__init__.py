@@ -10,7 +10,7 @@ from collections.abc import Sequence
 
 from ..errors import BadInput
 from ..shots import Intent, Shot
-from . import effort, full_swing, grooves, part_swing, shaped, stop, yardage
+from . import effort, full_swing, grooves, part_swing, shaped, sole, stop, yardage
 from .protocol import Finding, Protocol
 
 PROTOCOLS: dict[str, Protocol] = {
@@ -23,6 +23,7 @@ PROTOCOLS: dict[str, Protocol] = {
         part_swing.PROTOCOL,
         grooves.PROTOCOL,
         stop.PROTOCOL,
+        sole.PROTOCOL,
     )
 }
 

@@ -19,9 +19,13 @@ import numpy as np
 
 from ..errors import BadInput
 from ..impact import Lie
+from ..runs import HALF, THREE_QUARTER
 from ..samples.paired import Judged, rank
+from ..shots import Intent
 from ..units import metres
+from .protocol import Protocol
 
+KEY = "sole"
 SHOTS = 3  # a code and a lie
 LEAST_SOLES, MOST_SOLES = 2, 5
 ALL_ON = 2  # lies that all soles are hit from
@@ -44,12 +48,22 @@ class Turf(StrEnum):
 
 
 GOOD_TURF = frozenset({Turf.SLID, Turf.EVEN})
+IN_SAND = (Turf.EVEN, Turf.DEEP, Turf.SHALLOW)
+ON_GRASS = tuple(turf for turf in Turf if turf not in IN_SAND)
+# Spoken across a bay and written on the tape of a shaft; no two begin alike, none is a letter of the stand said aloud.
+WORDS = (
+    "Acorn", "Basket", "Candle", "Dolphin", "Emerald", "Feather", "Garden", "Harbour", "Island", "Jacket", "Kettle",
+    "Lantern", "Marble", "Needle", "Orchard", "Pepper", "Quiver", "Ribbon", "Saddle", "Teapot", "Umbrella", "Velvet",
+    "Walnut", "Yogurt",
+)  # fmt: skip
+MOST_RETURNS = 12
+OPEN_ROUNDS = 2  # of clubs by name on one shot
 
 
 @dataclass(frozen=True)
 class Place:
     """What is played, and from where. over: it must be flown over something; open_face: else square; side: of the body
-    that is told otherwise to a left-hander."""
+    that is told otherwise to a left-hander. length: about how long the swing is."""
 
     key: str
     name: str
@@ -57,6 +71,7 @@ class Place:
     target_m: float
     open_face: bool = False
     words: str = ""
+    length: str = HALF
 
     def told(self, *, left_handed: bool) -> str:
         """What is asked of the player, a sentence."""
@@ -69,7 +84,9 @@ PLACES: dict[str, Place] = {
     each.key: each
     for each in (
         Place("pitch", "Stock pitch", Lie.FAIRWAY, metres(40), words="The usual height, to a spot."),
-        Place("fuller", "Fuller pitch", Lie.FAIRWAY, metres(70), words="Longer swing, the same lie."),
+        Place(
+            "fuller", "Fuller pitch", Lie.FAIRWAY, metres(70), words="Longer swing, the same lie.", length=THREE_QUARTER
+        ),
         Place("soft", "Soft ground", Lie.SOFT, metres(35), words="Where the foot gives."),
         Place("tight", "Tight lie", Lie.TIGHT, metres(25), words="Bare or shaved turf."),
         Place("semi_rough", "Semi-rough", Lie.SEMI_ROUGH, metres(25), words="The ball half down."),
@@ -93,13 +110,20 @@ class Handing:
     said: int | None = None
     turf: Turf | None = None
     duel: bool = False
+    visit: int = 0
+
+    @property
+    def stage(self) -> tuple[str, int, bool]:
+        """Handings of one stage are compared with each other."""
+        return self.place, self.visit, self.duel
 
 
 @dataclass(frozen=True)
 class SoleTest:
     """count: codes; places: keys, in the order they are played, the first two for all. twice: two codes of one club, to
     see how well the player's preference repeats. control: the code of the sole played now, None without one; seed: of
-    its orders. short: the 20-minute version."""
+    its orders. short: the 20-minute version. returns: places that are gone back to, in their order. open: no blind
+    test but clubs by name on one shot, each twice: nothing is dropped, and no duel closes it."""
 
     count: int
     places: tuple[str, ...]
@@ -107,14 +131,22 @@ class SoleTest:
     control: int | None = None
     seed: int = 0
     short: bool = False
+    returns: tuple[str, ...] = ()
+    open: bool = False
 
     def __post_init__(self) -> None:
         if not LEAST_SOLES <= self.soles <= MOST_SOLES:
-            raise BadInput(f"A sole test has {LEAST_SOLES} to {MOST_SOLES} soles.", field="codes")
+            raise BadInput(f"A sole test has {LEAST_SOLES} to {MOST_SOLES} soles.", field="clubs")
+        if any(place not in PLACES for place in (*self.places, *self.returns)):
+            raise BadInput("Choose among the lies of the sole test.", field="places")
+        if len(self.returns) > MOST_RETURNS or not set(self.returns) <= set(self.places):
+            raise BadInput("Go back only to a lie of this test, twelve times at most.", field="place")
+        if self.open:
+            if len(self.places) != 1:
+                raise BadInput("Clubs by name are tried on one shot.", field="places")
+            return
         if len(set(self.places)) != len(self.places) or not self.places or self.places[0] not in FIRST:
             raise BadInput("A sole test begins with the stock pitch, and each lie comes once.", field="places")
-        if any(place not in PLACES for place in self.places):
-            raise BadInput("Choose among the lies of the sole test.", field="places")
         if len(self.places) < 2:
             raise BadInput("A wedge that is tried from one lie only is not tried: tick one more.", field="places")
 
@@ -129,18 +161,21 @@ class SoleTest:
 
 @dataclass(frozen=True)
 class Next:
-    """What is handed next: which code, where; and whether it is part of the duel."""
+    """What is handed next: which code, where; whether it is part of the duel; which return to the place it is, 0 for
+    the first time there."""
 
     code: int
     place: str
     duel: bool = False
+    visit: int = 0
 
 
 @dataclass(frozen=True)
 class Standing:
     """Where a test stands. next: None when all is done; left: codes still in; dropped: by code, after how many places;
     handings: done, and about how many are left; minutes: these take; complete: the finalists were on every lie, so that
-    a reveal leaves nothing open."""
+    a reveal leaves nothing open; unplayed: the lies they were not on. ahead: what can be handed from now on if nobody
+    can be asked who is dropped: then nobody is."""
 
     next: Next | None
     left: tuple[int, ...]
@@ -149,13 +184,15 @@ class Standing:
     more: int
     minutes: int
     complete: bool
+    unplayed: tuple[str, ...]
+    ahead: tuple[Next, ...]
 
 
 def comparisons(test: SoleTest, handed: Sequence[Handing], *, merged: bool) -> list[Judged]:
     """The comparisons among the handings: each with the one before it at its place, and in the duel."""
     found = []
     for at, (before, now) in enumerate(itertools.pairwise(handed)):
-        together = before.place == now.place and before.duel == now.duel
+        together = before.stage == now.stage
         one, two = (test.shown(each.code) if merged else each.code for each in (now, before))
         if together and now.said is not None and one != two:
             found.append(Judged(one, two, now.said, cold=at == 0))
@@ -189,8 +226,18 @@ def _keep(test: SoleTest, left: Sequence[int], handed: Sequence[Handing], count:
     return sorted(sorted(left, key=lambda code: -found.score[code])[:count])
 
 
-def _stages(test: SoleTest) -> list[tuple[str, int]]:
+@dataclass(frozen=True)
+class _Stage:
+    place: str
+    visit: int
+    count: int
+
+
+def _stages(test: SoleTest) -> list[_Stage]:
     """How many soles are hit at each place."""
+    if test.open:
+        (place,) = test.places
+        return [_Stage(place, visit, test.count) for visit in range(OPEN_ROUNDS + len(test.returns))]
     places = test.places[:SHORT_PLACES] if test.short else test.places
     all_on = SHORT_ALL_ON[test.soles] if test.short else ALL_ON
     rest = len(places) - all_on
@@ -198,43 +245,71 @@ def _stages(test: SoleTest) -> list[tuple[str, int]]:
     counts = [test.count] * all_on
     some = max(test.soles - (2 if test.soles == MOST_SOLES else 1), 2)
     counts += [2 if test.short else some] * middle + [2] * (rest - middle)
-    return list(zip(places, counts, strict=False))
+    visits = dict.fromkeys(places, 0)
+    stages = [_Stage(place, 0, count) for place, count in zip(places, counts, strict=False)]
+    for place in test.returns:
+        visits[place] = visits.get(place, 0) + 1
+        stages.append(_Stage(place, visits[place], 2))
+    return stages
+
+
+def is_asked(test: SoleTest, place: str, visit: int) -> bool:
+    """Whether a lie is to be played so often."""
+    return any((each.place, each.visit) == (place, visit) for each in _stages(test))
+
+
+def minutes_of(handings: int) -> int:
+    """What so many handings take, whole minutes."""
+    return -(-handings * (SHOTS * SECONDS_A_SHOT + SECONDS_A_HANDING) // 60)
 
 
 def standing(test: SoleTest, handed: Sequence[Handing]) -> Standing:
-    """What comes next, from what was handed so far in the order that was asked."""
+    """What comes next, from what was handed so far. A code that was handed though it was dropped counts, and nothing is
+    asked of it any more."""
     left: list[int] = list(range(test.count))
     dropped: dict[int, int] = {}
-    done, last = 0, None
+    before: list[Handing] = []
+    ahead: list[Next] = []
+    more, last = 0, None
     stages = _stages(test)
-    ahead = 0
-    found: Next | None = None
-    for at, (place, count) in enumerate(stages):
-        if found is None and count < len(left):
-            kept = _keep(test, left, handed[:done], count)
+    unplayed: list[str] = []
+    for at, stage in enumerate(stages):
+        if not more and stage.count < len(left):
+            kept = _keep(test, left, before, stage.count)
             dropped |= {code: at for code in left if code not in kept}
             left = kept
-        order = _order(test, left, at, last) if found is None else list(range(min(count, len(left))))
-        mine = sum(not each.duel and each.place == place for each in handed)
-        if found is None and mine < len(order):
-            found = Next(order[mine], place)
-            ahead += len(order) - mine
-        elif found is not None:
-            ahead += len(order)
-        done += mine
+        mine = [each for each in handed if each.stage == (stage.place, stage.visit, False)]
+        there = {each.code for each in mine}
+        order = _order(test, left, at, last)
+        missing = [code for code in order if code not in there]
+        # Once something is missing, who will be left is not known yet, only how many.
+        more += len(missing) if not more else max(min(stage.count, len(left)) - len(there), 0)
+        ahead += [Next(code, stage.place, visit=stage.visit) for code in missing]
+        if missing and stage.visit == 0:
+            unplayed.append(stage.place)
+        before += mine
         last = order[-1]
-    complete = found is None
-    two = _duel(test, left, handed[:done]) if complete else ()
+    complete = not more
+    two = _duel(test, left, before) if complete and not test.open else ()
     fought = sum(each.duel for each in handed)
-    many = SHORT_DUEL[test.soles] if test.short else DUEL_HANDINGS
-    if complete and fought < many and len(two) == 2:
-        found = Next(two[fought % 2], stages[0][0], duel=True)
-    ahead += many - fought
-    if len(handed) < done + fought:
-        raise BadInput("A handing is missing from the record of this test.", field="handed")
-    more = max(ahead, 0) if found is not None else 0
-    minutes = -(-more * (SHOTS * SECONDS_A_SHOT + SECONDS_A_HANDING) // 60)
-    return Standing(found, tuple(left), dropped, len(handed), more, minutes, complete)
+    many = 0 if test.open else SHORT_DUEL[test.soles] if test.short else DUEL_HANDINGS
+    left_of_duel = max(many - fought, 0)
+    if complete and len(two) == 2:
+        ahead = [Next(two[turn % 2], stages[0].place, duel=True) for turn in range(fought, many)]
+    more = more + left_of_duel if ahead else 0
+    following = ahead[0] if ahead else None
+    return Standing(
+        following, tuple(left), dropped, len(handed), more, minutes_of(more), complete, tuple(unplayed), tuple(ahead)
+    )
+
+
+def next_words(coming: Next | None, word: str, before: str) -> str:
+    """What to do next, in a sentence. word: of the code that comes; before: of the one it is held against, empty for
+    the first at its lie."""
+    if coming is None:
+        return "All is hit. Ask the player which one is his; then reveal."
+    what = f"Hand {word}, {'duel' if coming.duel else PLACES[coming.place].name.lower()}: {SHOTS} shots"
+    return f"{what}, then better, level or worse than {before}." if before else f"{what}."
 
 
 def _duel(test: SoleTest, left: Sequence[int], handed: Sequence[Handing]) -> tuple[int, ...]:
@@ -245,3 +320,14 @@ def _duel(test: SoleTest, left: Sequence[int], handed: Sequence[Handing]) -> tup
     if test.control is not None and test.control != leader and test.control in left:
         return leader, test.control
     return (leader, others[0]) if others else (leader,)
+
+
+PROTOCOL = Protocol(
+    key=KEY,
+    name="Sole test",
+    why="Two to five soles of one loft, blind, from the lies the player meets: which one he likes best.",
+    intents=(Intent.STOCK,),
+    readings=(),
+    shots=SHOTS,
+    read=lambda _shots, _left_handed: [],
+)

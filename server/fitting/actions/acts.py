@@ -15,7 +15,7 @@ from shop.audit import action
 from shop.models import AuditEntry, User
 from shop.trail import in_words, named
 
-from ..models import Build, FittingSession, Run, Shot, TakenInHand
+from ..models import Build, FittingSession, Run, Shot, SoleHanding, TakenInHand
 from .bays import leave_bay, take_bay
 from .changes import announce, for_change, note
 from .player import numbers_shown
@@ -23,7 +23,7 @@ from .windows import keep_windows
 
 # Kind of row, its number, its column, what was there and what is.
 Altered = list[Any]
-KINDS: dict[str, type[Any]] = {"session": FittingSession, "build": Build, "shot": Shot}
+KINDS: dict[str, type[Any]] = {"session": FittingSession, "build": Build, "shot": Shot, "handing": SoleHanding}
 UNDO, REDO = "act.undo", "act.redo"
 
 
@@ -112,6 +112,8 @@ def _turned(
             raise Refused(_why(session, entry), kind="rests_on_it")
         if what == UNDO and kind == "build" and column == "archived" and wanted:
             _unhit(row)
+        if kind == "handing" and not row.test.is_on:
+            raise Refused("The sole test is over: what was said in it stays.", kind="rests_on_it")
         if (kind, column) == ("session", "swing"):
             swings.append((row.swing, wanted))
         setattr(row, column, field.to_python(wanted) if isinstance(field, models.DateTimeField) else wanted)

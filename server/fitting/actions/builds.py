@@ -133,7 +133,10 @@ MOST_WORDS = {"sole": 40, "grip": 60, "stamping": 40}
 def _build(actor: User, build_id: int) -> tuple[Build, FittingSession]:
     """A build as it is now that its session is locked."""
     session = for_change(actor, Build.objects.one(actor.shop_id or 0, build_id).session_id)
-    return Build.objects.select_related("head", "shaft").one(session.shop_id, build_id), session
+    build = Build.objects.select_related("head", "shaft").one(session.shop_id, build_id)
+    if build.coded:
+        raise BadInput(f"{build.name} is a code of the sole test: nothing is known or done of it.", field="build")
+    return build, session
 
 
 @action("fit")
@@ -213,7 +216,7 @@ def add_candidates(actor: User, session_id: int, wanted: Sequence[CandidateChoic
     session = for_change(actor, session_id)
     if not wanted:
         raise BadInput("Choose at least one head.", field="candidates")
-    made = [_candidate(session, each) for each in wanted]
+    made = [candidate_of(session, each) for each in wanted]
     held = hold(session, made[0]) if session.in_hand_id is None else []
     keep_windows(session, actor, first=True)
     for build in made:
@@ -223,12 +226,13 @@ def add_candidates(actor: User, session_id: int, wanted: Sequence[CandidateChoic
     return made
 
 
-def _candidate(session: FittingSession, wanted: CandidateChoice) -> Build:
+def candidate_of(session: FittingSession, wanted: CandidateChoice) -> Build:
+    """A head of the rack as a build of a session that is locked."""
     head = Head.objects.one(session.shop_id, wanted.head)
     if head.retired_at is not None:
         raise BadInput(f"The {head.model} {head.label} was taken off the rack.", field="head")
     check_can_be_had(head.for_core, left_handed=session.customer.hand == "left")
-    shaft = _shaft_for(session, wanted.shaft, head)
+    shaft = shaft_for(session, wanted.shaft, head)
     loft = head.loft_deg if wanted.set_loft_deg is None else wanted.set_loft_deg
     check_setting(head.for_core, loft)
     build = Build(
@@ -274,7 +278,7 @@ def new_setting(actor: User, build_id: int, *, set_loft_deg: float) -> Build:
     return turned
 
 
-def _shaft_for(session: FittingSession, shaft_id: int, head: Head | None) -> Shaft:
+def shaft_for(session: FittingSession, shaft_id: int, head: Head | None) -> Shaft:
     """A shaft of the rack, that can be had and goes into a head of the rack."""
     shaft = Shaft.objects.one(session.shop_id, shaft_id)
     if shaft.retired_at is not None:
@@ -321,7 +325,7 @@ def make_otherwise(actor: User, build_id: int, changes: Sequence[Change], *, sha
         "work": [*parent.work, *({"kind": e.kind.value, "amount": e.amount, "words": e.words} for e in changes)],
     }
     if shaft_id is not None:
-        shaft = fields["shaft"] = _shaft_for(session, shaft_id, parent.head)
+        shaft = fields["shaft"] = shaft_for(session, shaft_id, parent.head)
         fields["work"].append({"kind": "shaft", "amount": 0, "words": f"shaft {shaft.name}"})
     build = _made_from(parent, session, **fields)
     rows = [*put_up(build), *hold(session, build)]

@@ -20,6 +20,12 @@ from .changes import announce, for_change, next_revision, note
 # Nothing that is read as something else from three metres: 24 letters and figures, 24^6 codes.
 SIGNS = "ACDEFHJKLMNPRTUVWXY34679"
 LENGTH = 6
+
+
+def new_code(length: int = LENGTH) -> str:
+    return "".join(secrets.choice(SIGNS) for _ in range(length))
+
+
 LASTS = timedelta(hours=12)
 
 
@@ -58,7 +64,7 @@ def open_screen(actor: User, session_id: int) -> FittingSession:
     session = for_change(actor, session_id)
     screen = _screen(session)
     for _ in range(8):
-        code = "".join(secrets.choice(SIGNS) for _ in range(LENGTH))
+        code = new_code()
         try:
             with transaction.atomic():
                 PlayerScreen.objects.filter(pk=screen.pk).update(

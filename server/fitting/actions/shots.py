@@ -9,6 +9,7 @@ from typing import Any, Literal
 from django.db.models import Max
 from hemicycle_core.errors import BadInput
 from hemicycle_core.flight import Air, Firmness
+from hemicycle_core.protocols.sole import KEY as SOLE
 from hemicycle_core.runs import in_calm
 from hemicycle_core.samples.roll import measured_roll
 from hemicycle_core.shots import FLIGHT_READINGS, FULL_SWING, Intent, Source, Strike, check_readings, fill_blanks
@@ -40,6 +41,7 @@ def run_for(session: FittingSession, build: Build, imported: ShotImport | None =
         "protocol": FULL_SWING if imported else session.protocol,
         "intent": Intent.STOCK.value if imported else session.intent,
         "lie": "" if imported else session.lie,
+        "place": session.place if session.protocol == SOLE and not imported else "",
         "swing": session.swing,
         **({} if imported else {name: getattr(session, name) for name in SAID_OF_A_RUN}),
         "asked_carry_m": None if imported or session.intent != Intent.YARDAGE else session.asked_carry_m,
@@ -102,7 +104,7 @@ def take_in(
 
 def _window_by_roll(session: FittingSession, run: Run, fresh: int) -> None:
     """Write down that a build's own window rests on its measured roll from now on: it changes once."""
-    if run.build.is_own:
+    if not run.build.letter:
         return
     rows = Shot.objects.of(session.shop_id).filter(run__build=run.build).select_related("run").order_by("number")
     hit = [core_shot(shot, session.swing, run.build.stock_swing) for shot in rows]
@@ -202,7 +204,7 @@ def keep_club(actor: User, shot_id: int) -> Shot:
 
 def _moved(session: FittingSession, shot: Shot, build: Build) -> list[Altered]:
     run = shot.run
-    said = {name: getattr(run, name) for name in ("protocol", "intent", "lie", "swing", *SAID_OF_A_RUN)}
+    said = {name: getattr(run, name) for name in ("protocol", "intent", "lie", "place", "swing", *SAID_OF_A_RUN)}
     return alter(shot, run=run_for(session, build, run.imported, **said), **SURE)
 
 

@@ -54,8 +54,9 @@ def see(
     if build is None or build.head_type != HeadType.WEDGE:
         raise BadInput("Choose a wedge of this session.", field="build")
     seen = StopSeen(
-        shop_id=session.shop_id, session=session, build=build, ball=ball.value, target_m=target_m or _test(session).target_m,
-        landed_m=landed_m, stopped_m=stopped_m, landed_side_m=landed_side_m, stopped_side_m=stopped_side_m, balls=balls,
+        shop_id=session.shop_id, session=session, build=build, ball=ball.value,
+        target_m=target_m or _test(session).target_m, landed_m=landed_m, stopped_m=stopped_m,
+        landed_side_m=landed_side_m, stopped_side_m=stopped_side_m, balls=balls,
     )  # fmt: skip
     _ = seen.for_core  # refuses what cannot be
     seen.save()

@@ -71,7 +71,7 @@ FLIGHT = ("peak_m", "landing_deg", "spin_rpm")
 
 def name_of(build: Build) -> str:
     """A name that no other club of the session has: own clubs by theirs, candidates by their letter first."""
-    return build.name if build.is_own else f"{build.letter} {build.name}"
+    return f"{build.letter} {build.name}".strip()
 
 
 def typed_sd_m(build: Build) -> float:

@@ -29,6 +29,7 @@ from ..models import (
     PlayerScreen,
     Shot,
     ShotImport,
+    SoleTest,
     StopSeen,
     StopTest,
     TargetOverride,
@@ -108,6 +109,7 @@ class SessionRows:
     screen: PlayerScreen | None = None
     stop_test: StopTest | None = None
     stops_seen: list[StopSeen] = field(default_factory=list)
+    sole_tests: list[SoleTest] = field(default_factory=list)
 
     @cached_property
     def own(self) -> list[Build]:
@@ -120,7 +122,7 @@ class SessionRows:
 
     @cached_property
     def candidates(self) -> list[Build]:
-        return [build for build in self.builds if not build.is_own and not build.archived]
+        return [build for build in self.builds if build.letter and not build.archived]
 
     @cached_property
     def accepted(self) -> list[Build]:
@@ -237,6 +239,12 @@ def read_rows(session: FittingSession) -> SessionRows:
         felt=list(Feel.objects.of(shop).filter(build__session=session)),
         stop_test=StopTest.objects.of(shop).filter(session=session).first(),
         stops_seen=list(StopSeen.objects.of(shop).filter(session=session)),
+        sole_tests=list(
+            SoleTest.objects.of(shop)
+            .filter(session=session)
+            .select_related("setter")
+            .prefetch_related("codes__head", "codes__shaft", "codes__club__head", "handings", "notes")
+        ),
         screen=PlayerScreen.objects.of(shop).filter(session=session).first(),
         hold=BayHold.objects.of(shop).filter(bay=session.bay_id).select_related("session__customer").first(),
     )

@@ -32,6 +32,7 @@ from ..models import Build, FittingSession
 from .bag import SessionBag, name_of, typed_sd_m
 from .cache import new_cache, remembered, shots_key
 from .rows import SessionRows, read_rows
+from .soles import SessionSole
 from .wedges import SessionWedges
 
 # What of a session's row changes without changing what is judged.
@@ -56,6 +57,7 @@ BESIDE_THE_POINT = {
     "pain",
     "intent",
     "protocol",
+    "place",
     "agreed_at",
     "revision",
 }
@@ -79,6 +81,11 @@ class JudgedSession:
     def wedges(self) -> SessionWedges:
         """The short end."""
         return SessionWedges(self)
+
+    @cached_property
+    def soles(self) -> list[SessionSole]:
+        """The sole tests of the session, in their order."""
+        return [SessionSole(self, test) for test in self.rows.sole_tests]
 
     def _assume(self, build: Build) -> Carried | None:
         """What the driver, or a wedge on order, should carry by the player's other clubs; None where too little of them

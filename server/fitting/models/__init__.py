@@ -6,12 +6,13 @@ from .plans import BagPlan, HeadSeen
 from .player import Feel, PlayerScreen
 from .session import BayHold, FittingSession, Job, TakenInHand
 from .shots import ColumnMapping, Run, Shot, ShotImport
+from .soles import Blind, CourseNote, SoleCode, SoleHanding, SoleTest
 from .stops import StopSeen, StopTest
 from .targets import TargetOverride, WindowVersion
 from .words import LETTERS
 
 __all__ = [
-    "LETTERS", "AgreedAnswers", "BagPlan", "BayHold", "Build", "ColumnMapping", "Feel", "FittingSession", "HeadSeen",
-    "Job", "PlayerScreen", "Run", "Shot", "ShotImport", "StopSeen", "StopTest", "TakenInHand", "TargetOverride",
-    "WindowVersion",
+    "LETTERS", "AgreedAnswers", "BagPlan", "BayHold", "Blind", "Build", "ColumnMapping", "CourseNote", "Feel",
+    "FittingSession", "HeadSeen", "Job", "PlayerScreen", "Run", "Shot", "ShotImport", "SoleCode", "SoleHanding",
+    "SoleTest", "StopSeen", "StopTest", "TakenInHand", "TargetOverride", "WindowVersion",
 ]  # fmt: skip

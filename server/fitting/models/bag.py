@@ -63,6 +63,7 @@ class Build(ScopedModel):
         max_length=80, blank=True, help_text="Why the player plays it no more; the bag of today is without it."
     )
     archived = models.BooleanField(default=False)
+    coded = models.BooleanField(default=False, help_text="A code of a sole test: which club it is, only its link says.")
     accepted_at = models.DateTimeField(null=True, help_text="Taken into the bag for the time being.")
     imported = models.ForeignKey("ShotImport", on_delete=models.PROTECT, null=True, help_text="The file it came with.")
 
@@ -128,4 +129,4 @@ class Build(ScopedModel):
 
     @property
     def is_own(self) -> bool:
-        return not self.letter
+        return not self.letter and not self.coded

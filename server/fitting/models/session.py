@@ -106,6 +106,7 @@ class FittingSession(ScopedModel):
     )
     protocol = models.CharField(max_length=20, default=FULL_SWING, help_text="What the player is asked to do.")
     intent = models.CharField(max_length=8, choices=INTENTS, default=Intent.STOCK.value)
+    place = models.CharField(max_length=12, blank=True, help_text="What a sole test plays next; empty: nothing.")
     in_hand = models.ForeignKey("Build", on_delete=models.SET_NULL, null=True, related_name="+")
     in_hand_at = models.DateTimeField(null=True)
 

@@ -51,6 +51,7 @@ class Run(ScopedModel):
     protocol = models.CharField(max_length=20, default=FULL_SWING)
     intent = models.CharField(max_length=8, choices=INTENTS, default=Intent.STOCK.value)
     lie = models.CharField(max_length=12, blank=True, choices=words(Lie), help_text="Empty: as the surface says.")
+    place = models.CharField(max_length=12, blank=True, help_text="What a sole test played; empty: another test.")
     swing = models.PositiveSmallIntegerField(default=1, help_text="The session's, when it was hit.")
     length = models.CharField(max_length=14, default=FULL, help_text="How long the swing was.")
     struck_ball = models.CharField(max_length=6, choices=words(Ball), default=Ball.OWN.value)

@@ -188,6 +188,7 @@ def present_shot(shot: Shot, usual: Mapping[str, Source] | None = None, *, known
         protocol=shot.run.protocol,
         intent=known.intent,
         lie=known.lie if shot.run.lie else None,
+        place=shot.run.place,
         apart=known.apart,
         as_hit_m=shot.carry_m if shot.calm else None,
         old_swing=known.old_swing,

@@ -43,7 +43,7 @@ def present_player(judged: JudgedSession, screen: PlayerScreen) -> PlayerView:
     view = PlayerView(
         mode=mode,
         revision=rows.session.revision,
-        club="" if build is None else build.letter or "own",
+        club="" if build is None else build.name if build.coded else build.letter or "own",
         shots=len(hit),
         asks=None if asked is None else ToAsk(asked.pk, asked.letter),
         flight=None,

@@ -12,6 +12,7 @@ from hemicycle_core.judge.advice import next_step, open_question
 from hemicycle_core.protocols.grooves import KEY as GROOVES
 from hemicycle_core.protocols.grooves import next_words as next_groove_words
 from hemicycle_core.protocols.part_swing import next_words
+from hemicycle_core.protocols.sole import KEY as SOLE
 from hemicycle_core.runs import Ball
 from hemicycle_core.samples.day import DayKind
 from hemicycle_core.shots import PART_SWING, Intent
@@ -27,6 +28,7 @@ from .bay import about_the_monitor, day, present_build, present_shot, questions,
 from .bench import present_verdict
 from .brief import present_brief
 from .player import present_screen
+from .soles import present_soles
 from .wedges import next_groove_task, next_task
 
 OUTCOMES = {"buy": "Recommended", "drop": "Leave out", "keep": "Keep what is there"}
@@ -84,6 +86,7 @@ def present_session(judged: JudgedSession, *, since: int = 0) -> SessionOut:
         monitor=about_the_monitor(judged),
         columns=session.shop.columns,
         player=present_screen(judged),
+        soles=present_soles(judged),
         brief=present_brief(judged),
         builds=[present_build(judged, build) for build in (*rows.own, *rows.candidates)],
         usual_sources=usual,
@@ -109,6 +112,9 @@ def _next(judged: JudgedSession) -> str:
         task = next_task(judged)
         builds = {build.pk: name_of(build) for build in rows.builds}
         return next_words(task, builds[task.club] if task else "")
+    on = next((each for each in judged.soles if each.test.is_on), None)
+    if rows.session.protocol == SOLE and on is not None:
+        return on.next
     if rows.session.protocol == GROOVES and judged.wedges.tests.groove_pairs:
         groove = next_groove_task(judged)
         names = {each.key: each.name for pair in judged.wedges.tests.groove_pairs for each in pair}

@@ -112,7 +112,8 @@ class ShotOut:
     distance, line: whether these count. sources: only those that are not the usual ones of the session.
     apart: why it is no stock
     shot otherwise, as its swing or ball; as_hit_m: its carry as measured, where wind was taken out of the readings.
-    check_club: why it may have been hit with another club, instead: which; empty where that is sure."""
+    place: of a sole test, what was played. check_club: why it may have been hit with another club, instead: which;
+    empty where that is sure."""
 
     id: int
     number: int
@@ -125,6 +126,7 @@ class ShotOut:
     protocol: str
     intent: Intent
     lie: Lie | None
+    place: str
     apart: str
     as_hit_m: float | None
     old_swing: bool

@@ -74,8 +74,9 @@ class PlayerBuild:
 
 @dataclass
 class PlayerView:
-    """What the player may see by now, and nothing else. club: the letter in hand, `own` for one of the bag, empty for
-    none. flight: in the simple and the full mode. readings of the last shot, builds by their averages: in the full."""
+    """What the player may see by now, and nothing else. club: the letter in hand, the word of a code, `own` for one
+    of the bag, empty for none. flight: in the simple and the full mode. readings of the last shot, builds by their
+    averages: in the full."""
 
     mode: PlayerMode
     revision: int

@@ -13,6 +13,7 @@ from .bench import VerdictOut
 from .brief import BriefOut
 from .imports import ImportedFile
 from .player import PlayerOut
+from .soles import SoleTestOut
 from .words import Ball, DayKind, GapRule, Intent, Lie, Source, Status
 
 
@@ -26,7 +27,8 @@ class SessionOut:
     goes up when the player is told to swing otherwise. day: as the fitter said, day_words: what is said of it.
     awaited: a contender that is not here yet, question: the one that remains for it. pinned: the shot to copy.
     monitor: what is to be said of the bay's monitor. columns: what the Bench reads out, in order; empty for the
-    usual. player: the player's own screen, None where none was set up."""
+    usual. player: the player's own screen, None where none was set up. soles: the blind
+    tests of soles, in their order."""
 
     id: int
     revision: int
@@ -67,6 +69,7 @@ class SessionOut:
     monitor: str
     columns: list[str]
     player: PlayerOut | None
+    soles: list[SoleTestOut]
     brief: BriefOut
     builds: list[BuildOut]
     usual_sources: dict[str, Source]

@@ -3,6 +3,8 @@
 from __future__ import annotations
 
 import io
+from collections.abc import Callable
+from typing import TypeVar
 
 import segno
 from axes.handlers.proxy import AxesProxyHandler
@@ -82,19 +84,26 @@ COOKIE = "player"
 GUESSING = {"username": "a player's code"}  # counted by the address it comes from, like a name
 
 
-def opened(request: HttpRequest, code: str) -> PlayerScreen:
-    """The screen that a code opens. Guessing is refused after some tries for a quarter of an hour, but to a screen
-    that has opened before. Raises Closed and TooMany, with what to do."""
-    code = code.strip().upper()
-    before = request.get_signed_cookie(COOKIE, default="", salt=COOKIE) == code
+Opened = TypeVar("Opened")
+
+
+def guarded(request: HttpRequest, find: Callable[[], Opened], *, before: bool = False) -> Opened:
+    """What a code opens. Guessing is refused after some tries for a quarter of an hour, but to a page that has opened
+    before. Raises Closed and TooMany, with what to do."""
     if not before and not AxesProxyHandler.is_allowed(request, GUESSING):
         raise TooMany("Too many wrong codes. Wait a quarter of an hour, or ask the fitter for help.", kind="locked_out")
     try:
-        return player.screen_by(code)
+        return find()
     except player.Closed as closed:
         if closed.kind == "no_such_code":
-            AxesProxyHandler.user_login_failed(opened, GUESSING, request)
+            AxesProxyHandler.user_login_failed(guarded, GUESSING, request)
         raise
+
+
+def opened(request: HttpRequest, code: str) -> PlayerScreen:
+    """The screen that a code opens."""
+    before = request.get_signed_cookie(COOKIE, default="", salt=COOKIE) == code.strip().upper()
+    return guarded(request, lambda: player.screen_by(code), before=before)
 
 
 class PlayerScreenView(APIView):

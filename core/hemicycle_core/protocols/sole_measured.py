@@ -1,0 +1,185 @@
+"""What was measured in a sole test, apart from what was liked: how well each code repeats its distance, and whether it
+keeps its spin over a floor.
+
+Control first, spin over a floor: the tightest distance is worth more than the highest spin, as long as the ball still
+stops. The floor at a lie is a share of the middle of all codes there. What was not read is left out, never nought.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Callable, Mapping, Sequence
+from dataclasses import dataclass
+
+import numpy as np
+from scipy.stats import chi2, f
+
+from ..shots import Shot, Source
+from ..units import ninety, yards
+from .sole import PLACES
+
+FLOOR = 0.85  # of the middle spin of all codes at a lie: what is less can be seen on the green. By judgement
+TOLD = 0.10  # chance from which on two spreads are one
+READ = ("launch_deg", "spin_rpm", "carry_m")
+
+
+@dataclass(frozen=True)
+class Cell:
+    """One code at one lie, means over the shots that were read. n: shots; run_m: total less carry; left_m: from the
+    hole, over the handings in which it was said."""
+
+    n: int
+    launch_deg: float | None
+    spin_rpm: float | None
+    carry_m: float | None
+    run_m: float | None
+    left_m: float | None
+    spin_half_rpm: float | None
+
+
+@dataclass(frozen=True)
+class Measured:
+    """One code. spread_m: how its carries scatter about the mean of each lie, one standard deviation, between low_m and
+    high_m with nine chances in ten; None with fewer than three to tell it by. under: lies at which its spin is under
+    the floor, beyond chance."""
+
+    cells: Mapping[str, Cell]
+    spread_m: float | None
+    low_m: float | None
+    high_m: float | None
+    left_m: float | None
+    under: tuple[str, ...]
+
+
+@dataclass(frozen=True)
+class SoleMeasured:
+    """lines by code; tightest: the code that repeats its distance best beyond chance, None where none does; floors:
+    spin by lie; sentences."""
+
+    lines: Mapping[int, Measured]
+    tightest: int | None
+    floors: Mapping[str, float]
+    sentences: tuple[str, ...]
+
+
+def _mean(values: Sequence[float]) -> float | None:
+    return float(np.mean(values)) if values else None
+
+
+def _read(shot: Shot, key: str) -> float | None:
+    """A reading of the monitor; what was computed here was not read."""
+    return None if shot.sources.get(key) is Source.COMPUTED else shot.get(key)
+
+
+def _cell(shots: Sequence[Shot], left_m: Sequence[float]) -> Cell:
+    read = {key: [value for shot in shots if (value := _read(shot, key)) is not None] for key in READ}
+    runs = [
+        total - carry
+        for shot in shots
+        if (total := _read(shot, "total_m")) is not None and (carry := _read(shot, "carry_m")) is not None
+    ]
+    spins = read["spin_rpm"]
+    half = ninety(float(np.std(spins, ddof=1)) / len(spins) ** 0.5) if len(spins) > 1 else None
+    return Cell(
+        len(shots), _mean(read["launch_deg"]), _mean(spins), _mean(read["carry_m"]), _mean(runs), _mean(left_m), half
+    )
+
+
+def _spread(carries: Sequence[Sequence[float]]) -> tuple[float, int] | None:
+    """Variance within the lies, square metres, and by how many degrees of freedom."""
+    free = sum(len(each) - 1 for each in carries if each)
+    if free < 2:
+        return None
+    return sum(float(np.sum((np.array(each) - np.mean(each)) ** 2)) for each in carries if each) / free, free
+
+
+def measured(
+    shots: Mapping[int, Mapping[str, Sequence[Shot]]],
+    left_m: Mapping[int, Mapping[str, Sequence[float]]],
+    name: Callable[[int], str],
+) -> SoleMeasured:
+    """shots: kept ones by code and lie; left_m: from the hole as it was said, the same way. name: of a code."""
+    codes = sorted({*shots, *left_m})
+    cells = {
+        code: {
+            place: _cell(shots.get(code, {}).get(place, ()), left_m.get(code, {}).get(place, ()))
+            for place in PLACES
+            if shots.get(code, {}).get(place) or left_m.get(code, {}).get(place)
+        }
+        for code in codes
+    }
+    floors = _floors(cells)
+    variances = {code: _spread(_carries(shots.get(code, {}))) for code in codes}
+    lines = {code: _line(cells[code], variances[code], floors) for code in codes}
+    tightest = _tightest({code: each for code, each in variances.items() if each is not None})
+    return SoleMeasured(lines, tightest, floors, tuple(_sentences(lines, tightest, name)))
+
+
+def _carries(by_place: Mapping[str, Sequence[Shot]]) -> list[list[float]]:
+    return [[value for shot in shots if (value := _read(shot, "carry_m")) is not None] for shots in by_place.values()]
+
+
+def _floors(cells: Mapping[int, Mapping[str, Cell]]) -> dict[str, float]:
+    floors = {}
+    for place in PLACES:
+        spins = [spin for by in cells.values() if place in by and (spin := by[place].spin_rpm) is not None]
+        if len(spins) > 1:
+            floors[place] = FLOOR * float(np.median(spins))
+    return floors
+
+
+def _line(cells: Mapping[str, Cell], variance: tuple[float, int] | None, floors: Mapping[str, float]) -> Measured:
+    under = tuple(
+        place
+        for place, cell in cells.items()
+        if place in floors
+        and cell.spin_rpm is not None
+        and cell.spin_half_rpm is not None
+        and cell.spin_rpm + cell.spin_half_rpm < floors[place]
+    )
+    left = _mean([cell.left_m for cell in cells.values() if cell.left_m is not None])
+    if variance is None:
+        return Measured(cells, None, None, None, left, under)
+    value, free = variance
+    low, high = ((value * free / chi2.ppf(at, free)) ** 0.5 for at in (0.95, 0.05))
+    return Measured(cells, value**0.5, float(low), float(high), left, under)
+
+
+def _tightest(variances: Mapping[int, tuple[float, int]]) -> int | None:
+    """The code whose spread is smaller than that of the next by more than chance."""
+    if len(variances) < 2:
+        return None
+    order = sorted(variances, key=lambda code: variances[code][0])
+    (one, free), (two, free_two) = (variances[code] for code in order[:2])
+    if two <= 0:
+        return None
+    return order[0] if float(f.cdf(one / two, free, free_two)) < TOLD / 2 else None
+
+
+def _sentences(lines: Mapping[int, Measured], tightest: int | None, name: Callable[[int], str]) -> list[str]:
+    known = {code: each.spread_m for code, each in lines.items() if each.spread_m is not None}
+    said = []
+    if tightest is not None:
+        least = yards(known[tightest])
+        said.append(f"{name(tightest)} repeats its distance best: carries scatter by {least:.1f} yd.")
+    elif len(known) > 1:
+        said.append("How well they repeat their distance is not told apart.")
+    for code, each in lines.items():
+        if each.under:
+            where = ", ".join(PLACES[place].name.lower() for place in each.under)
+            said.append(f"{name(code)} spins under the floor: {where}.")
+    return said
+
+
+def at_odds(liked: int | None, found: SoleMeasured, name: Callable[[int], str]) -> str:
+    """Where what was liked and what was measured disagree, a sentence; empty where they do not."""
+    if liked is None:
+        return ""
+    said = []
+    if found.tightest is not None and found.tightest != liked:
+        said.append(f"{name(found.tightest)} repeats its distance better")
+    mine = found.lines.get(liked)
+    if mine is not None and mine.under:
+        said.append("it spins under the floor")
+    if not said:
+        return ""
+    return f"{name(liked)} is liked best, yet {' and '.join(said)}. No score mixes the two: fitter and player choose."

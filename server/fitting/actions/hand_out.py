@@ -1,0 +1,180 @@
+"""Pages of a sole test that open with a code and no sign-in: the assistant's, which tells which code is which club
+where the fitter is blind too, and the player's, for notes of the course days later."""
+
+from __future__ import annotations
+
+import secrets
+from datetime import date, timedelta
+
+from common.problems import Refused
+from django.db import IntegrityError, transaction
+from django.utils import timezone
+from hemicycle_core.errors import BadInput
+from hemicycle_core.protocols.sole import PLACES
+from shop.audit import action
+from shop.models import User
+
+from ..models import Blind, CourseNote, FittingSession, SoleTest
+from .changes import announce, for_change, next_revision, note
+from .player import Closed, new_code
+from .soles import sole_of, test_for_change
+
+SIGNS_OF_A_CODE = 8
+COURSE_LASTS = timedelta(days=60)
+MOST_WORD = 200
+NO_PAGE = "No page has this code. Look at it again: eight letters and figures, as the fitter's screen shows them."
+OVER = "This code opens nothing any more: the test is over, or there is a newer code."
+
+
+def _with_code(test: SoleTest, column: str, **more: object) -> str:
+    """A code that no other test has, written down."""
+    for _ in range(8):
+        code = new_code(SIGNS_OF_A_CODE)
+        try:
+            with transaction.atomic():
+                SoleTest.objects.filter(pk=test.pk).update(**{column: code}, **more)
+            return code
+        except IntegrityError:
+            continue
+    raise Refused("No code was found. Try again.", kind="no_code")
+
+
+@action("fit")
+def open_hand_out(actor: User, test_id: int) -> str:
+    """A new code for the assistant's page of a test that is blind to both sides; the one before opens nothing any more.
+    The first device that opens it keeps it."""
+    test, session = test_for_change(actor, test_id)
+    if test.blind != Blind.DOUBLE or not test.is_on:
+        raise Refused(
+            "Only a test that is blind to both sides, and going on, has an assistant’s page.", kind="not_double"
+        )
+    code = _with_code(test, "hand_out", hand_out_device="", hand_out_opened_at=None)
+    note(session, actor, "sole.hand_out", f"sole:{test.pk}")
+    announce(session, "sole")
+    return code
+
+
+def hand_out_by(code: str) -> SoleTest:
+    """The test whose assistant's page a code opens. Raises Closed where it opens none."""
+    wanted = code.strip().upper()
+    test = SoleTest.objects.select_related("session").filter(hand_out=wanted).first() if wanted else None
+    if test is None:
+        raise Closed(NO_PAGE, kind="no_such_code", field="code")
+    if not test.is_on or test.session.agreed_at is not None:
+        raise Closed(OVER, kind="code_ended", field="code")
+    return test
+
+
+def claim(code: str, device: str) -> tuple[SoleTest, str]:
+    """The test of a code for the one device that has its page open; the first is it. Raises Refused for another one."""
+    with transaction.atomic():
+        known = hand_out_by(code)
+        session = FittingSession.objects.select_for_update(of=("self",)).get(pk=known.session_id)
+        test = hand_out_by(code)  # as it is under the lock
+        if not test.hand_out_device:
+            test.hand_out_device = secrets.token_hex(16)
+            test.hand_out_opened_at = timezone.now()
+            test.save(update_fields=["hand_out_device", "hand_out_opened_at"])
+            next_revision(session)
+            note(session, None, "sole.opened", f"sole:{test.pk}")
+            announce(session, "sole")
+        elif not secrets.compare_digest(test.hand_out_device, device):
+            raise Refused(
+                "Another device has this page open: one assistant hands out. Ask the fitter for a new code.",
+                kind="open_elsewhere",
+            )
+        return test, test.hand_out_device
+
+
+def tape(code: str, device: str, *, number: int, taped: bool) -> SoleTest:
+    """That a code is on the shaft of its club, and its marks are covered."""
+    test, _ = claim(code, device)
+    with transaction.atomic():
+        changed = test.codes.filter(number=number).update(taped=taped)
+        if not changed:
+            raise BadInput("This code is not part of the test.", field="code")
+    return test
+
+
+# The course
+
+
+@action("fit")
+def open_course(actor: User, test_id: int) -> FittingSession:
+    """A code with which the player writes down, days later, what each did on the course."""
+    test, session = test_for_change(actor, test_id)
+    if test.stopped_at is not None:
+        raise Refused("This sole test was given up.", kind="sole_test_over")
+    _with_code(test, "course", course_until=timezone.now() + COURSE_LASTS)
+    note(session, actor, "sole.course", f"sole:{test.pk}")
+    announce(session, "sole")
+    return session
+
+
+def course_by(code: str) -> SoleTest:
+    """The test that a code of the course opens. Raises Closed where it opens none."""
+    wanted = code.strip().upper()
+    test = SoleTest.objects.select_related("session").filter(course=wanted).first() if wanted else None
+    if test is None:
+        raise Closed(NO_PAGE, kind="no_such_code", field="code")
+    ended = test.course_until is None or test.course_until <= timezone.now()
+    if ended or test.stopped_at is not None or test.session.agreed_at is not None:
+        raise Closed("This is decided, or too long ago: nothing more can be noted.", kind="code_ended", field="code")
+    return test
+
+
+def note_by_code(code: str, played_on: date, number: int, place: str, word: str, *, first: bool) -> SoleTest:
+    """What the player writes of a code, on their own page. Sent twice it is kept once."""
+    with transaction.atomic():
+        known = course_by(code)
+        session = FittingSession.objects.select_for_update(of=("self",)).get(pk=known.session_id)
+        test = course_by(code)
+        _write(next_revision(session), test, None, played_on, number, place, word, first=first)
+        return test
+
+
+@action("fit")
+def note_of_course(
+    actor: User, test_id: int, *, played_on: date, code: int, place: str, word: str, first: bool
+) -> FittingSession:
+    """What the player told of the course, as the fitter writes it down."""
+    session = for_change(actor, SoleTest.objects.one(actor.shop_id or 0, test_id).session_id)
+    test = SoleTest.objects.one(session.shop_id, test_id)
+    _write(session, test, actor, played_on, code, place, word, first=first)
+    return session
+
+
+def _write(
+    session: FittingSession,
+    test: SoleTest,
+    actor: User | None,
+    played_on: date,
+    number: int,
+    place: str,
+    word: str,
+    *,
+    first: bool,
+) -> None:
+    found = sole_of(test)
+    if not 0 <= number < len(found.codes):
+        raise BadInput("This code is not part of the test.", field="code")
+    if place and place not in PLACES:
+        raise BadInput("Choose among the lies of the sole test.", field="place")
+    if not word.strip() and not first:
+        raise BadInput("Say what it did, or that it was the one picked up first.", field="word")
+    if len(word.strip()) > MOST_WORD:
+        raise BadInput(f"A note has {MOST_WORD} characters at most.", field="word")
+    if not test.at.date() <= played_on <= timezone.localdate():
+        raise BadInput("The day lies between the test and today.", field="played_on")
+    CourseNote.objects.get_or_create(
+        session=session,
+        test=test,
+        played_on=played_on,
+        code=number,
+        place=place,
+        word=word.strip(),
+        first=first,
+        defaults={"shop_id": session.shop_id, "by_player": actor is None},
+    )
+    note(session, actor, "player.course" if actor is None else "sole.note", f"sole:{test.pk}")
+    announce(session, "sole")

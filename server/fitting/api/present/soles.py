@@ -1,0 +1,272 @@
+"""The sole test as it is shown: by code until it is revealed, by club from then on."""
+
+from __future__ import annotations
+
+from dataclasses import asdict
+
+from hemicycle_core.heads import HeadType
+from hemicycle_core.judge.soles import ONE_LOFT_DEG, Control, SoleClub, places_for, warnings
+from hemicycle_core.protocols.sole import PLACES, SHOTS, Next, SoleTest, minutes_of, standing
+from hemicycle_core.protocols.sole import Turf as TurfWord
+from hemicycle_core.protocols.sole_result import Role, blindness
+from hemicycle_core.rack.eligible import goes_into, why_not
+from hemicycle_core.rack.stock import MOST_BEND_DEG, Made
+from rack.models import Head, Shaft
+
+from ...domain.session import JudgedSession
+from ...domain.soles import SessionSole, club_of_build, club_of_head
+from ...models import Blind, Build, CourseNote, SoleHanding
+from ..schemas.soles import (
+    CourseCode,
+    CourseNoteOut,
+    CourseView,
+    HandingOut,
+    HandOutView,
+    LinkLine,
+    LinkOut,
+    NextCode,
+    SoleCellOut,
+    SoleCheckOut,
+    SoleChoiceOut,
+    SoleChoicesOut,
+    SoleClubOut,
+    SoleCodeOut,
+    SolePlace,
+    SoleResultOut,
+    SoleTestOut,
+)
+
+
+def present_soles(judged: JudgedSession) -> list[SoleTestOut]:
+    """Every sole test of the session, without which code is which club where that is not to be told yet."""
+    return [_test(found) for found in judged.soles]
+
+
+def _test(found: SessionSole) -> SoleTestOut:
+    test, where = found.test, found.standing
+    return SoleTestOut(
+        id=test.pk,
+        blind=Blind(test.blind),
+        setter=test.setter.username if test.setter else "",
+        setter_name=test.setter.get_full_name() if test.setter else "",
+        loft_deg=test.loft_deg,
+        wedge=test.wedge_id,
+        short=test.short,
+        on=test.is_on,
+        revealed=found.told,
+        places=places(test.places, left_handed=found.judged.rows.left_handed),
+        codes=[_code(found, code) for code in range(len(found.codes))],
+        handings=[_handing(each) for each in found.handings],
+        next=_next(where.next) if test.is_on else None,
+        ahead=[NextCode(**asdict(each)) for each in where.ahead] if test.is_on else [],
+        shots=SHOTS,
+        done=where.done,
+        more=where.more if test.is_on else 0,
+        minutes=where.minutes if test.is_on else 0,
+        complete=where.complete,
+        unplayed=list(where.unplayed),
+        result=_result(found),
+        warnings=found.warnings if found.told else [],
+        guess=test.guess,
+        confidence=test.confidence,
+        chosen=test.chosen,
+        hand_out_opened=test.hand_out_opened_at,
+        course=test.course,
+        notes=[_note(each) for each in test.notes.all()],
+    )
+
+
+def _next(coming: Next | None) -> NextCode | None:
+    return None if coming is None else NextCode(**asdict(coming))
+
+
+def places(keys: list[str], *, left_handed: bool) -> list[SolePlace]:
+    return [
+        SolePlace(key, place.name, place.told(left_handed=left_handed), place.key == "sand", place.target_m)
+        for key in keys
+        if (place := PLACES[key])
+    ]
+
+
+def _code(found: SessionSole, code: int) -> SoleCodeOut:
+    row, line = found.codes[code], found.measured.lines.get(code)
+    return SoleCodeOut(
+        code=code,
+        word=found.word(code),
+        build=row.build_id,
+        dropped=found.standing.dropped.get(code),
+        club=_club(found, code) if found.told else None,
+        cells=[
+            SoleCellOut(place, cell.n, cell.launch_deg, cell.spin_rpm, cell.carry_m, cell.run_m, cell.left_m)
+            for place, cell in (line.cells.items() if line else ())
+        ],
+        spread_m=line.spread_m if line else None,
+        spread_low_m=line.low_m if line else None,
+        spread_high_m=line.high_m if line else None,
+        bad=list(found.result.flagged.get(code, ())),
+        under=list(line.under) if line else [],
+    )
+
+
+def _club(found: SessionSole, code: int) -> SoleClubOut:
+    club, same = found.clubs[code], found.core.shown(code)
+    role = found.codes[code].role
+    control = found.core.control
+    return SoleClubOut(
+        name=club.name,
+        sole=club.sole,
+        bounce_deg=club.bounce_deg,
+        loft_deg=club.loft_deg,
+        shaft=club.shaft,
+        control=control is not None and found.core.shown(control) == same,
+        same_as=same if same != code else None,
+        loft_role=Role(role) if role else None,
+    )
+
+
+def _handing(row: SoleHanding) -> HandingOut:
+    return HandingOut(
+        row.pk, row.code, row.place, row.visit, row.duel, row.said, row.best,
+        TurfWord(row.turf) if row.turf else None, row.groove, row.sound, row.left_m,
+    )  # fmt: skip
+
+
+def _result(found: SessionSole) -> SoleResultOut:
+    made = found.result
+    return SoleResultOut(
+        order=list(made.order) if made.ranked.n else [],
+        named=made.named,
+        likely=list(made.likely) if made.ranked.n else [],
+        sure=made.sure,
+        same=made.same,
+        sentences=list(made.sentences),
+        deciding=made.deciding,
+        repeats=made.repeats,
+        measured=list(found.measured.sentences),
+        at_odds=found.at_odds,
+        belief=found.belief.sentence if found.test.revealed_at is not None and not found.loft_needed else "",
+        blindness=_blindness(found),
+        loft_needed=found.loft_needed,
+    )
+
+
+def _blindness(found: SessionSole) -> str:
+    """What the player's guess says, once it is told."""
+    test, control = found.test, found.core.control
+    if not found.told or test.blind == Blind.OPEN:
+        return ""
+    if test.guess is None:
+        return "The player was not asked which one is his: whether the test was blind is not known."
+    if control is None:
+        return "There was no control to guess: whether the test was blind is not known."
+    right = found.core.shown(test.guess) == found.core.shown(control)
+    return blindness(found.core.soles, right=right, confidence=test.confidence).sentence
+
+
+def _note(row: CourseNote) -> CourseNoteOut:
+    return CourseNoteOut(row.played_on, row.code, row.place, row.word, row.first, row.by_player)
+
+
+# Setting up
+
+
+def present_choices(judged: JudgedSession, loft_deg: float, wedge: Build | None, shafts: list[Shaft]) -> SoleChoicesOut:
+    """What could be in a test of one loft for this player. wedge: the own one it is about."""
+    rows = judged.rows
+    shaft = next((each for each in shafts if each.stock), None)
+    found = [each for head in rows.heads if (each := _head_choice(head, loft_deg, rows.left_handed, wedge))]
+    there = [
+        build for build in judged.wedges.builds if build.loft_deg and abs(build.loft_deg - loft_deg) <= ONE_LOFT_DEG
+    ]
+    found += [_build_choice(build) for build in there]
+    fits = shaft is not None and any(
+        goes_into(shaft.fits, shaft.tip_in, head.for_core) for head in rows.heads if head.head_type == HeadType.WEDGE
+    )
+    return SoleChoicesOut(
+        loft_deg=loft_deg,
+        clubs=sorted(found, key=lambda each: (each.head is None, each.bounce_deg or 0.0, each.name)),
+        places=list(places_for(wedge.uses if wedge else {})),
+        lies=places(list(PLACES), left_handed=rows.left_handed),
+        shaft=shaft.pk if shaft and fits else None,
+        shaft_name=shaft.name if shaft and fits else "",
+    )
+
+
+def _head_choice(head: Head, loft_deg: float, left_handed: bool, wedge: Build | None) -> SoleChoiceOut | None:
+    if head.head_type != HeadType.WEDGE or why_not(head.for_core, left_handed=left_handed):
+        return None
+    apart = loft_deg - head.loft_deg
+    bend = apart if abs(apart) > ONE_LOFT_DEG else 0.0
+    if abs(bend) > MOST_BEND_DEG[Made(head.made)]:
+        return None
+    club = club_of_head(head, None, bend)
+    same = wedge is not None and bool(club.sole) and club.sole == wedge.sole_words
+    fresh = same and wedge is not None and wedge.head_id == head.pk
+    control = Control.FRESH if fresh else Control.NEAREST if same else None
+    return SoleChoiceOut(head.pk, None, bend, club.name, club.sole, club.bounce_deg, club.loft_deg, control)
+
+
+def _build_choice(build: Build) -> SoleChoiceOut:
+    club = club_of_build(build)
+    own = Control.OWN if build.is_own else None
+    return SoleChoiceOut(None, build.pk, 0.0, club.name, club.sole, club.bounce_deg, club.loft_deg, own)
+
+
+def present_check(test: SoleTest, clubs: list[SoleClub], control: Control | None) -> SoleCheckOut:
+    more = standing(test, []).more
+    return SoleCheckOut(more, minutes_of(more), warnings(clubs, control))
+
+
+# Who may know, and pages by a code
+
+
+def present_link(found: SessionSole) -> LinkOut:
+    return LinkOut(_lines(found))
+
+
+def _lines(found: SessionSole) -> list[LinkLine]:
+    return [
+        LinkLine(code, found.word(code), club.name, _detail(club), found.codes[code].taped)
+        for code, club in enumerate(found.clubs)
+    ]
+
+
+def _detail(club: SoleClub) -> str:
+    bounce = "" if club.bounce_deg is None else f"{club.bounce_deg:g}° bounce"
+    return ", ".join(
+        each for each in (f"{club.loft_deg:g}°", bounce, club.sole and f"{club.sole} sole", club.shaft) if each
+    )
+
+
+def present_hand_out(found: SessionSole) -> HandOutView:
+    where, rows = found.standing, found.judged.rows
+    coming = where.next
+    shown = places([coming.place], left_handed=rows.left_handed) if coming else []
+    return HandOutView(
+        revision=rows.session.revision,
+        customer=rows.session.customer.name,
+        lines=_lines(found),
+        next=_next(coming),
+        place=shown[0] if shown else None,
+        following=_next(where.ahead[1]) if len(where.ahead) > 1 else None,
+        shots=SHOTS,
+        more=where.more,
+    )
+
+
+def _on_course(found: SessionSole, code: int) -> str:
+    return f"{found.word(code)}, {found.name(code)}" if found.told else found.word(code)
+
+
+def present_course(found: SessionSole) -> CourseView:
+    """Only those that are still in: what lost in the bay is not taken out."""
+    left = [code for code in found.standing.left if found.core.shown(code) == code or not found.told]
+    return CourseView(
+        codes=[
+            CourseCode(code, found.word(code) if not found.told else f"{found.word(code)}, {found.name(code)}")
+            for code in left
+        ],
+        places=places(list(found.test.places), left_handed=found.judged.rows.left_handed),
+        notes=[_note(each) for each in found.test.notes.all()],
+        since=found.test.at.date(),
+    )

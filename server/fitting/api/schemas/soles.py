@@ -1,0 +1,339 @@
+"""The sole test as it is sent and shown."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from datetime import date, datetime
+
+from hemicycle_core.judge.soles import Control
+from hemicycle_core.protocols.sole import Turf
+from hemicycle_core.protocols.sole_result import Role
+
+from ...models import Blind
+
+
+@dataclass
+class ClubOfTestIn:
+    """A head of the rack, bent before it is hit (weaker positive), or a club of the session."""
+
+    head: int | None = None
+    build: int | None = None
+    bend_deg: float = 0.0
+
+
+@dataclass
+class SoleTestIn:
+    """control, repeat: clubs by their place in the list; repeat is handed under two codes. wedge: the own one whose
+    sole it is about. double: blind to the fitter too."""
+
+    loft_deg: float
+    clubs: list[ClubOfTestIn]
+    places: list[str]
+    shaft: int | None = None
+    control: int | None = None
+    control_is: Control | None = None
+    repeat: int | None = None
+    short: bool = False
+    double: bool = False
+    wedge: int | None = None
+
+
+@dataclass
+class SoleCheckOut:
+    """What a test would take, and what else differs than the sole."""
+
+    handings: int
+    minutes: int
+    warnings: list[str]
+
+
+@dataclass
+class SoleChoiceOut:
+    """A club that could be in a test. suits: that it stands for the control, as what; empty where it does not."""
+
+    head: int | None
+    build: int | None
+    bend_deg: float
+    name: str
+    sole: str
+    bounce_deg: float | None
+    loft_deg: float
+    control: Control | None
+
+
+@dataclass
+class SolePlace:
+    """told: what is asked of the player, for the hand that he plays with."""
+
+    key: str
+    name: str
+    told: str
+    sand: bool
+    target_m: float
+
+
+@dataclass
+class SoleChoicesOut:
+    """places: proposed by the wedge's own uses, of all lies; shaft: of the rack, for all heads of it."""
+
+    loft_deg: float
+    clubs: list[SoleChoiceOut]
+    places: list[str]
+    lies: list[SolePlace]
+    shaft: int | None
+    shaft_name: str
+
+
+@dataclass
+class SaidIn:
+    """said: better 1, level 0, worse -1 than the one before, null for the first at a lie; best: the same against the
+    best so far; groove: where it struck, from the lowest; left_m: from the hole."""
+
+    said: int | None = None
+    turf: Turf | None = None
+    best: int | None = None
+    groove: int | None = None
+    sound: str = ""
+    left_m: float | None = None
+
+
+@dataclass(kw_only=True)
+class HandingIn(SaidIn):
+    """One code hit at one lie. visit: which return to it, 0 for the first time."""
+
+    code: int
+    place: str
+    visit: int = 0
+    duel: bool = False
+
+
+@dataclass
+class TakeCodeIn:
+    code: int
+    place: str
+
+
+@dataclass
+class PlaceIn:
+    place: str
+
+
+@dataclass
+class GuessIn:
+    """confidence: guess, fairly or certain."""
+
+    code: int
+    confidence: str
+
+
+@dataclass
+class RevealIn:
+    early: bool = False
+
+
+@dataclass
+class ChooseIn:
+    code: int
+
+
+@dataclass
+class CourseNoteIn:
+    played_on: date
+    code: int
+    place: str = ""
+    word: str = ""
+    first: bool = False
+
+
+@dataclass
+class NextCode:
+    code: int
+    place: str
+    duel: bool
+    visit: int
+
+
+@dataclass
+class SoleClubOut:
+    """What a code is, told at the reveal."""
+
+    name: str
+    sole: str
+    bounce_deg: float | None
+    loft_deg: float
+    shaft: str
+    control: bool
+    same_as: int | None
+    loft_role: Role | None
+
+
+@dataclass
+class SoleCellOut:
+    """Means of one code at one lie; null where nothing was read."""
+
+    place: str
+    n: int
+    launch_deg: float | None
+    spin_rpm: float | None
+    carry_m: float | None
+    run_m: float | None
+    left_m: float | None
+
+
+@dataclass
+class SoleCodeOut:
+    """build: that its shots are filed under. dropped: after how many lies, null while it is in; bad: lies at which it
+    met the ground badly; under: at which its spin is under the floor."""
+
+    code: int
+    word: str
+    build: int
+    dropped: int | None
+    club: SoleClubOut | None
+    cells: list[SoleCellOut]
+    spread_m: float | None
+    spread_low_m: float | None
+    spread_high_m: float | None
+    bad: list[str]
+    under: list[str]
+
+
+@dataclass
+class HandingOut:
+    id: int
+    code: int
+    place: str
+    visit: int
+    duel: bool
+    said: int | None
+    best: int | None
+    turf: Turf | None
+    groove: int | None
+    sound: str
+    left_m: float | None
+
+
+@dataclass
+class SoleResultOut:
+    """order: codes, best liked first; named: beyond doubt, null where none is; likely: that hold the best with eight
+    chances in ten; sure: chance of the first. measured: sentences of distance and spin, beside the ranking."""
+
+    order: list[int]
+    named: int | None
+    likely: list[int]
+    sure: float
+    same: bool
+    sentences: list[str]
+    deciding: str
+    repeats: str
+    measured: list[str]
+    at_odds: str
+    belief: str
+    blindness: str
+    loft_needed: str
+
+
+@dataclass
+class CourseNoteOut:
+    played_on: date
+    code: int
+    place: str
+    word: str
+    first: bool
+    by_player: bool
+
+
+@dataclass
+class SoleTestOut:
+    """setter: by sign-in name. ahead: what can be handed without asking, in order, while there is no line. complete:
+    the finalists were on every lie; unplayed: those they were not on. hand_out_opened: since when the assistant's page
+    is open. course: the code of the player's notes, empty where there is none."""
+
+    id: int
+    blind: Blind
+    setter: str
+    setter_name: str
+    loft_deg: float
+    wedge: int | None
+    short: bool
+    on: bool
+    revealed: bool
+    places: list[SolePlace]
+    codes: list[SoleCodeOut]
+    handings: list[HandingOut]
+    next: NextCode | None
+    ahead: list[NextCode]
+    shots: int
+    done: int
+    more: int
+    minutes: int
+    complete: bool
+    unplayed: list[str]
+    result: SoleResultOut
+    warnings: list[str]
+    guess: int | None
+    confidence: str
+    chosen: int | None
+    hand_out_opened: datetime | None
+    course: str
+    notes: list[CourseNoteOut]
+
+
+@dataclass
+class LinkLine:
+    code: int
+    word: str
+    club: str
+    detail: str
+    taped: bool
+
+
+@dataclass
+class LinkOut:
+    """Which code is which club, for whoever may know."""
+
+    lines: list[LinkLine]
+
+
+@dataclass
+class HandOutCode:
+    """The code of the assistant's page, shown this once; drawn: its address to scan, an SVG."""
+
+    code: str
+    drawn: str
+
+
+@dataclass
+class HandOutView:
+    """The assistant's page."""
+
+    revision: int
+    customer: str
+    lines: list[LinkLine]
+    next: NextCode | None
+    place: SolePlace | None
+    following: NextCode | None
+    shots: int
+    more: int
+
+
+@dataclass
+class TapedIn:
+    code: int
+    taped: bool
+
+
+@dataclass
+class CourseCode:
+    code: int
+    name: str
+
+
+@dataclass
+class CourseView:
+    """The player's page of the course: codes that may be noted, by word or, once told, by club."""
+
+    codes: list[CourseCode]
+    places: list[SolePlace]
+    notes: list[CourseNoteOut]
+    since: date

@@ -1,0 +1,278 @@
+"""The API of the sole test."""
+
+from __future__ import annotations
+
+import io
+from dataclasses import asdict
+
+import segno
+from common.api import actor_of, given, serializer_of, shown
+from common.policy import Anyone
+from django.http import HttpRequest
+from drf_spectacular.utils import OpenApiParameter, extend_schema
+from hemicycle_core.errors import BadInput
+from hemicycle_core.judge.soles import check_clubs
+from hemicycle_core.protocols.sole import SoleTest as CoreSoleTest
+from rack.models import Shaft
+from rest_framework.request import Request
+from rest_framework.response import Response
+from rest_framework.views import APIView
+
+from ...actions import hand_out, soles
+from ...models import SoleTest
+from ..answers import changed, documented_change, judged, session_of
+from ..present.soles import present_check, present_choices, present_course, present_hand_out, present_link
+from ..schemas.soles import (
+    ChooseIn,
+    CourseNoteIn,
+    CourseView,
+    GuessIn,
+    HandingIn,
+    HandOutCode,
+    HandOutView,
+    LinkOut,
+    PlaceIn,
+    RevealIn,
+    SaidIn,
+    SoleCheckOut,
+    SoleChoicesOut,
+    SoleTestIn,
+    TakeCodeIn,
+    TapedIn,
+)
+from .player import guarded
+
+
+def _clubs(new: SoleTestIn) -> list[soles.ClubOfTest]:
+    return [soles.ClubOfTest(**asdict(each)) for each in new.clubs]
+
+
+class SoleTestsView(APIView):
+    @documented_change(SoleTestIn, name="set_up_sole_test", tags=["soles"], status=201)
+    def post(self, request: Request, session_id: int) -> Response:
+        """A blind sole test, its first code in hand. Which code is which club is drawn here and told nowhere else."""
+        new = given(request, SoleTestIn)
+        soles.set_up(actor_of(request), session_id, soles.SetUp(**{**vars(new), "clubs": _clubs(new)}))
+        return changed(request, session_id, 201)
+
+
+class SoleChoicesView(APIView):
+    @extend_schema(
+        parameters=[OpenApiParameter("loft_deg", float, required=True), OpenApiParameter("wedge", int)],
+        responses=serializer_of(SoleChoicesOut),
+        operation_id="sole_choices",
+        tags=["soles"],
+    )
+    def get(self, request: Request, session_id: int) -> Response:
+        """What could be in a sole test of one loft."""
+        session = session_of(request, session_id)
+        try:
+            loft = float(request.query_params.get("loft_deg", ""))
+            wedge = int(request.query_params.get("wedge") or 0)
+        except ValueError as error:
+            raise BadInput("Give the loft as a number, and the wedge by its own.", field="loft_deg") from error
+        ready = judged(session)
+        about = next((build for build in ready.rows.own if build.pk == wedge), None)
+        shafts = Shaft.objects.of(session.shop_id).filter(retired_at=None, fits__contains=["wedge"])
+        return Response(shown(present_choices(ready, loft, about, list(shafts))))
+
+
+class SoleCheckView(APIView):
+    @extend_schema(
+        request=serializer_of(SoleTestIn),
+        responses=serializer_of(SoleCheckOut),
+        operation_id="check_sole_test",
+        tags=["soles"],
+    )
+    def post(self, request: Request, session_id: int) -> Response:
+        """How long a test would take, and what else differs than the sole; nothing is kept."""
+        new, session = given(request, SoleTestIn), session_of(request, session_id)
+        clubs = [each.known for each in soles.clubs_of(session, _clubs(new), new.shaft)]
+        check_clubs(clubs)
+        count = len(clubs) + (new.repeat is not None)
+        twice = (0, 1) if new.repeat is not None else None
+        return Response(
+            shown(
+                present_check(
+                    CoreSoleTest(count, tuple(new.places), twice=twice, short=new.short), clubs, new.control_is
+                )
+            )
+        )
+
+
+def _said(new: SaidIn) -> soles.Said:
+    return soles.Said(new.said, new.turf, new.best, new.groove, new.sound, new.left_m)
+
+
+class HandingsView(APIView):
+    @documented_change(HandingIn, name="say_of_code", tags=["soles"], status=201)
+    def post(self, request: Request, test_id: int) -> Response:
+        """What the player says of the code that was handed; the next one is in hand from then on."""
+        new = given(request, HandingIn)
+        session = soles.say(
+            actor_of(request), test_id, code=new.code, place=new.place, said=_said(new), visit=new.visit, duel=new.duel
+        )
+        return changed(request, session.pk, 201)
+
+
+class HandingView(APIView):
+    @documented_change(SaidIn, name="change_said_of_code", tags=["soles"])
+    def put(self, request: Request, handing_id: int) -> Response:
+        """What was said of a code, put right."""
+        session = soles.change_said(actor_of(request), handing_id, _said(given(request, SaidIn)))
+        return changed(request, session.pk)
+
+
+class TakeCodeView(APIView):
+    @documented_change(TakeCodeIn, name="take_code", tags=["soles"])
+    def put(self, request: Request, test_id: int) -> Response:
+        """Another code in hand, or from another lie, than what comes next."""
+        session = soles.take_code(actor_of(request), test_id, **asdict(given(request, TakeCodeIn)))
+        return changed(request, session.pk)
+
+
+class ReturnView(APIView):
+    @documented_change(PlaceIn, name="go_back_to_lie", tags=["soles"])
+    def post(self, request: Request, test_id: int) -> Response:
+        """The finalists once more at a lie."""
+        session = soles.go_back(actor_of(request), test_id, place=given(request, PlaceIn).place)
+        return changed(request, session.pk)
+
+
+class GuessView(APIView):
+    @documented_change(GuessIn, name="guess_own_sole", tags=["soles"])
+    def put(self, request: Request, test_id: int) -> Response:
+        """Which code the player takes for the sole he plays now."""
+        session = soles.guess(actor_of(request), test_id, **asdict(given(request, GuessIn)))
+        return changed(request, session.pk)
+
+
+class RevealView(APIView):
+    @documented_change(RevealIn, name="reveal_soles", tags=["soles"])
+    def post(self, request: Request, test_id: int) -> Response:
+        """Everybody is told which code is which club."""
+        session = soles.reveal(actor_of(request), test_id, early=given(request, RevealIn).early)
+        return changed(request, session.pk)
+
+
+class GiveUpView(APIView):
+    @documented_change(None, name="give_up_sole_test", tags=["soles"])
+    def post(self, request: Request, test_id: int) -> Response:
+        """The test ends without a result."""
+        session = soles.give_up(actor_of(request), test_id)
+        return changed(request, session.pk)
+
+
+class ChooseView(APIView):
+    @documented_change(ChooseIn, name="choose_sole", tags=["soles"])
+    def put(self, request: Request, test_id: int) -> Response:
+        """The sole that fitter and player chose; it comes onto the stand."""
+        session = soles.choose(actor_of(request), test_id, code=given(request, ChooseIn).code)
+        return changed(request, session.pk)
+
+
+class LoftsView(APIView):
+    @documented_change(PlaceIn, name="try_lofts", tags=["soles"], status=201)
+    def post(self, request: Request, test_id: int) -> Response:
+        """The sole that was chosen, a degree weaker and in less loft, by name on one shot."""
+        test = soles.try_lofts(actor_of(request), test_id, place=given(request, PlaceIn).place)
+        return changed(request, test.session_id, 201)
+
+
+class LinkView(APIView):
+    @extend_schema(responses=serializer_of(LinkOut), operation_id="sole_link", tags=["soles"])
+    def get(self, request: Request, test_id: int) -> Response:
+        """Which code is which club: for whoever set the test up alone, and written down."""
+        answer = Response(shown(present_link(soles.link(actor_of(request), test_id))))
+        answer["Cache-Control"] = "private, no-store"
+        return answer
+
+
+class HandOutCodeView(APIView):
+    @extend_schema(
+        request=None, responses={201: serializer_of(HandOutCode)}, operation_id="open_hand_out", tags=["soles"]
+    )
+    def post(self, request: Request, test_id: int) -> Response:
+        """A new code for the assistant's page; the one before opens nothing any more."""
+        code = hand_out.open_hand_out(actor_of(request), test_id)
+        drawn = io.BytesIO()
+        made = segno.make(request.build_absolute_uri(f"/hand-out/{code}"), error="m", micro=False)
+        made.save(drawn, kind="svg", scale=6, border=2, dark="#000", light="#fff", xmldecl=False, svgns=True)
+        answer = Response(shown(HandOutCode(code, drawn.getvalue().decode())), status=201)
+        answer["Cache-Control"] = "private, no-store"
+        return answer
+
+
+DEVICE = "hand-out"
+
+
+def handed_out(request: HttpRequest, code: str) -> tuple[SoleTest, str]:
+    """The test of an assistant's page, for the one device that has it open, with the name of that device."""
+    device = request.get_signed_cookie(DEVICE, default="", salt=DEVICE) or ""
+    return guarded(request, lambda: hand_out.claim(code, device))
+
+
+def _hand_out_page(test: SoleTest, device: str) -> Response:
+    answer = Response(shown(present_hand_out(soles.sole_of(test))))
+    answer["Cache-Control"] = "private, no-store"
+    answer.set_signed_cookie(DEVICE, device, salt=DEVICE, httponly=True, samesite="Lax", max_age=24 * 3600)
+    return answer
+
+
+class HandOutPageView(APIView):
+    permission_classes = [Anyone]
+    authentication_classes = []
+
+    @extend_schema(responses=serializer_of(HandOutView), operation_id="hand_out", tags=["soles"])
+    def get(self, request: Request, code: str) -> Response:
+        """The assistant's page: which code is which club, and which one is handed next. One device alone has it."""
+        return _hand_out_page(*handed_out(request._request, code))
+
+    @extend_schema(
+        request=serializer_of(TapedIn), responses=serializer_of(HandOutView), operation_id="tape_code", tags=["soles"]
+    )
+    def put(self, request: Request, code: str) -> Response:
+        """That a code is on its shaft."""
+        _, device = handed_out(request._request, code)
+        new = given(request, TapedIn)
+        return _hand_out_page(hand_out.tape(code, device, number=new.code, taped=new.taped), device)
+
+
+class CourseCodeView(APIView):
+    @documented_change(None, name="open_course", tags=["soles"], status=201)
+    def post(self, request: Request, test_id: int) -> Response:
+        """A code for the player's notes of the course."""
+        session = hand_out.open_course(actor_of(request), test_id)
+        return changed(request, session.pk, 201)
+
+
+class CourseNotesView(APIView):
+    @documented_change(CourseNoteIn, name="note_of_course", tags=["soles"], status=201)
+    def post(self, request: Request, test_id: int) -> Response:
+        """What the player told of the course."""
+        session = hand_out.note_of_course(actor_of(request), test_id, **asdict(given(request, CourseNoteIn)))
+        return changed(request, session.pk, 201)
+
+
+class CoursePageView(APIView):
+    permission_classes = [Anyone]
+    authentication_classes = []
+
+    @extend_schema(responses=serializer_of(CourseView), operation_id="course", tags=["soles"])
+    def get(self, request: Request, code: str) -> Response:
+        """The player's page of the course. No sign-in: the code opens it."""
+        test = guarded(request._request, lambda: hand_out.course_by(code))
+        return Response(shown(present_course(soles.sole_of(test))))
+
+    @extend_schema(
+        request=serializer_of(CourseNoteIn),
+        responses={201: serializer_of(CourseView)},
+        operation_id="say_of_course",
+        tags=["soles"],
+    )
+    def post(self, request: Request, code: str) -> Response:
+        """What the player writes of a code. Sent twice it is kept once."""
+        test = guarded(request._request, lambda: hand_out.course_by(code))
+        new = given(request, CourseNoteIn)
+        hand_out.note_by_code(test.course, new.played_on, new.code, new.place, new.word, first=new.first)
+        return Response(shown(present_course(soles.sole_of(test))), status=201)

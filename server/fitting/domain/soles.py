@@ -1,0 +1,164 @@
+"""Sole tests of one session as the core knows them."""
+
+from __future__ import annotations
+
+from collections import defaultdict
+from functools import cached_property
+from typing import TYPE_CHECKING
+
+from hemicycle_core.flight import Firmness
+from hemicycle_core.judge.soles import Belief, Control, SoleClub, belief, warnings
+from hemicycle_core.protocols.sole import Handing, Standing, next_words, standing
+from hemicycle_core.protocols.sole import SoleTest as CoreSoleTest
+from hemicycle_core.protocols.sole_measured import SoleMeasured, at_odds, measured
+from hemicycle_core.protocols.sole_result import Role, SoleResult, loft_needed, result
+from hemicycle_core.shots import Shot as CoreShot
+from rack.models import Head, Shaft
+
+from ..models import Blind, Build, SoleCode, SoleHanding, SoleTest
+
+if TYPE_CHECKING:
+    from .session import JudgedSession
+
+
+def club_of_head(head: Head, shaft: Shaft | None, bend_deg: float) -> SoleClub:
+    """A head of the rack as it goes into a test, bent where it is."""
+    bent = f", bent {abs(bend_deg):g}° {'weaker' if bend_deg > 0 else 'stronger'}" if bend_deg else ""
+    return SoleClub(
+        name=f"{head.model} {head.label}{bent}",
+        loft_deg=head.loft_deg + bend_deg,
+        sole=head.sole,
+        bounce_deg=None if head.bounce_deg is None else head.bounce_deg + bend_deg,
+        shaft=shaft.name if shaft else "",
+        length_m=head.length_m,
+    )
+
+
+def club_of_build(build: Build) -> SoleClub:
+    """A club of the session as it goes into a test: the player's own, or one of the stand."""
+    return SoleClub(
+        name=f"{build.letter} {build.name}".strip() if build.letter else f"the own {build.name}",
+        loft_deg=build.loft_deg or 0.0,
+        sole=build.sole_words,
+        bounce_deg=build.made_club.bounce_deg,
+        shaft=build.shaft.name if build.shaft else build.own_shaft,
+        length_m=build.length_m,
+        grip=build.grip,
+        finish=build.finish,
+    )
+
+
+class SessionSole:
+    """One sole test: where it stands, and what came of it. Nothing here tells which club a code is but `clubs`."""
+
+    def __init__(self, judged: JudgedSession, test: SoleTest) -> None:
+        self.judged, self.test = judged, test
+        self.codes: list[SoleCode] = list(test.codes.all())
+        self.builds = {build.pk: build for build in judged.rows.builds}
+
+    @property
+    def told(self) -> bool:
+        """Whether everybody may know which code is which club."""
+        return self.test.revealed_at is not None or self.test.blind == Blind.OPEN
+
+    @cached_property
+    def core(self) -> CoreSoleTest:
+        return self.test.for_core(len(self.codes))
+
+    @cached_property
+    def handings(self) -> list[SoleHanding]:
+        return [each for each in self.test.handings.all() if not each.void]
+
+    @cached_property
+    def handed(self) -> list[Handing]:
+        return [each.for_core for each in self.handings]
+
+    @cached_property
+    def standing(self) -> Standing:
+        return standing(self.core, self.handed)
+
+    def word(self, code: int) -> str:
+        return self.builds[self.codes[code].build_id].name
+
+    @cached_property
+    def clubs(self) -> list[SoleClub]:
+        """What each code is."""
+        return [self.club(code) for code in self.codes]
+
+    def club(self, code: SoleCode) -> SoleClub:
+        if code.head is not None:
+            return club_of_head(code.head, code.shaft, code.bend_deg)
+        assert code.club is not None
+        return club_of_build(code.club)
+
+    def name(self, code: int) -> str:
+        """How a sentence calls a code: by its club once that is told."""
+        return self.clubs[code].name if self.told else self.word(code)
+
+    @cached_property
+    def result(self) -> SoleResult:
+        """Before the reveal each code stands for itself: that two are one club would tell what they are."""
+        names = [self.name(code) for code in range(len(self.codes))]
+        return result(self.core, self.handed, names, merged=self.told)
+
+    @cached_property
+    def liked(self) -> int | None:
+        """The code that leads or is named."""
+        if not self.result.ranked.n or self.result.same:
+            return None
+        return self.result.named if self.result.named is not None else self.result.order[0]
+
+    @cached_property
+    def shots(self) -> dict[int, dict[str, list[CoreShot]]]:
+        """Shots that count by code and lie; once it is told, those of one club together."""
+        found: dict[int, dict[str, list[CoreShot]]] = defaultdict(lambda: defaultdict(list))
+        for code in self.codes:
+            by = found[self._shown(code.number)]
+            for shot, known in self.judged.rows.by_build.get(code.build_id, []):
+                if shot.run.place and not (known.aside or known.misread):
+                    by[shot.run.place].append(known)
+        return {code: dict(by) for code, by in found.items() if by}
+
+    def _shown(self, code: int) -> int:
+        return self.core.shown(code) if self.told else code
+
+    @cached_property
+    def measured(self) -> SoleMeasured:
+        left: dict[int, dict[str, list[float]]] = defaultdict(lambda: defaultdict(list))
+        for each in self.handings:
+            if each.left_m is not None:
+                left[self._shown(each.code)][each.place].append(each.left_m)
+        return measured(self.shots, left, self.name)
+
+    @property
+    def next(self) -> str:
+        """What to do next, in a sentence."""
+        coming = self.standing.next
+        last = self.handed[-1] if self.handed else None
+        together = coming is not None and last is not None and last.stage == (coming.place, coming.visit, coming.duel)
+        before = self.word(last.code) if last is not None and together else ""
+        return next_words(coming, self.word(coming.code) if coming else "", before)
+
+    @property
+    def at_odds(self) -> str:
+        return at_odds(self.liked, self.measured, self.name)
+
+    @property
+    def warnings(self) -> list[str]:
+        """What else differs than the sole; it names shafts and soles."""
+        return warnings(self.clubs, Control(self.test.control_is) if self.test.control_is else None)
+
+    @property
+    def belief(self) -> Belief:
+        wedges = self.judged.wedges
+        shown = [code for code in range(len(self.codes)) if self.core.shown(code) == code]
+        liked = shown.index(self.core.shown(self.liked)) if self.liked is not None else None
+        clubs = [self.clubs[code] for code in shown]
+        return belief(clubs, liked, wedges.delivered.kind, Firmness(self.judged.rows.session.firmness))
+
+    @property
+    def loft_needed(self) -> str:
+        """Where lofts of one sole are tried: whether the shot needs the loft; empty in a blind test."""
+        if self.test.blind != Blind.OPEN:
+            return ""
+        return loft_needed(self.result, {code.number: Role(code.role) for code in self.codes})
