@@ -9,9 +9,10 @@ import { CommandProvider } from "./commands/commands";
 import { startTheme } from "./ui/theme";
 import "./index.css";
 
-// The player's screen is opened with a code and knows nothing of sign-ins, keys or the shop.
+// What is opened with a code knows nothing of sign-ins, keys or the shop.
 const Player = lazy(() => import("./places/player/Player"));
-const forThePlayer = /^\/player(\/|$)/.test(window.location.pathname);
+const ByCode = lazy(() => import("./places/by-code/ByCode"));
+const [, opened] = /^\/(player|hand-out|course)(?:\/|$)/.exec(window.location.pathname) ?? [];
 
 startTheme();
 const queries = new QueryClient({
@@ -23,16 +24,14 @@ const queries = new QueryClient({
 	},
 });
 const root = document.getElementById("root");
-if (import.meta.env.PROD && !forThePlayer) void navigator.serviceWorker?.register("/sw.js");
-if (!forThePlayer) await begin(queries);
+if (import.meta.env.PROD && !opened) void navigator.serviceWorker?.register("/sw.js");
+if (!opened) await begin(queries);
 if (root) {
 	createRoot(root).render(
 		<StrictMode>
 			<QueryClientProvider client={queries}>
-				{forThePlayer ? (
-					<Suspense>
-						<Player />
-					</Suspense>
+				{opened ? (
+					<Suspense>{opened === "player" ? <Player /> : <ByCode />}</Suspense>
 				) : (
 					<BrowserRouter>
 						<CommandProvider>

@@ -197,6 +197,24 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/course/{code}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description The player's page of the course. No sign-in: the code opens it. */
+        get: operations["course"];
+        put?: never;
+        /** @description What the player writes of a code. Sent twice it is kept once. */
+        post: operations["say_of_course"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/customers": {
         parameters: {
             query?: never;
@@ -293,6 +311,41 @@ export interface paths {
         /** @description What is on the tee in this bay, for monitors that show it. */
         get: operations["feed_tee"];
         put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/hand-out/{code}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description The assistant's page: which code is which club, and which one is handed next. One device alone has it. */
+        get: operations["hand_out"];
+        /** @description That a code is on its shaft. */
+        put: operations["tape_code"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/handings/{handing_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description What was said of a code, put right. */
+        put: operations["change_said_of_code"];
         post?: never;
         delete?: never;
         options?: never;
@@ -1087,6 +1140,57 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sessions/{session_id}/soles": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description A blind sole test, its first code in hand. Which code is which club is drawn here and told nowhere else. */
+        post: operations["set_up_sole_test"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{session_id}/soles/check": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description How long a test would take, and what else differs than the sole; nothing is kept. */
+        post: operations["check_sole_test"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{session_id}/soles/choices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description What could be in a sole test of one loft. */
+        get: operations["sole_choices"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sessions/{session_id}/stop-green": {
         parameters: {
             query?: never;
@@ -1370,6 +1474,210 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/soles/{test_id}/chosen": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description The sole that fitter and player chose; it comes onto the stand. */
+        put: operations["choose_sole"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/soles/{test_id}/course": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description A code for the player's notes of the course. */
+        post: operations["open_course"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/soles/{test_id}/give-up": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description The test ends without a result. */
+        post: operations["give_up_sole_test"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/soles/{test_id}/guess": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description Which code the player takes for the sole he plays now. */
+        put: operations["guess_own_sole"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/soles/{test_id}/hand-out": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description A new code for the assistant's page; the one before opens nothing any more. */
+        post: operations["open_hand_out"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/soles/{test_id}/handings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description What the player says of the code that was handed; the next one is in hand from then on. */
+        post: operations["say_of_code"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/soles/{test_id}/in-hand": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description Another code in hand, or from another lie, than what comes next. */
+        put: operations["take_code"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/soles/{test_id}/link": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description Which code is which club: for whoever set the test up alone, and written down. */
+        get: operations["sole_link"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/soles/{test_id}/lofts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description The sole that was chosen, a degree weaker and in less loft, by name on one shot. */
+        post: operations["try_lofts"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/soles/{test_id}/notes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description What the player told of the course. */
+        post: operations["note_of_course"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/soles/{test_id}/returns": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description The finalists once more at a lie. */
+        post: operations["go_back_to_lie"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/soles/{test_id}/reveal": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Everybody is told which code is which club. */
+        post: operations["reveal_soles"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/stops/{seen_id}/aside": {
         parameters: {
             query?: never;
@@ -1611,6 +1919,8 @@ export interface components {
         };
         /** @enum {unknown} */
         BlankEnum: "";
+        /** @enum {string} */
+        BlindEnum: "single" | "double" | "open";
         BoardLine: {
             build: number;
             letter: string;
@@ -1882,6 +2192,9 @@ export interface components {
             more: number | null;
             more_in_vain: boolean;
         };
+        ChooseInRequest: {
+            code: number;
+        };
         /** @enum {string} */
         Claim: "true" | "not_so" | "open";
         ClaimOut: {
@@ -1928,6 +2241,12 @@ export interface components {
             new: boolean;
             expected?: boolean;
         };
+        ClubOfTestInRequest: {
+            head?: number | null;
+            build?: number | null;
+            /** Format: double */
+            bend_deg?: number;
+        };
         ColumnOut: {
             header: string;
             key: string;
@@ -1969,8 +2288,29 @@ export interface components {
             green_ft?: number;
             sand?: components["schemas"]["SandEnum"] | components["schemas"]["BlankEnum"];
         };
+        CourseCode: {
+            code: number;
+            name: string;
+        };
         /** @enum {string} */
         CourseKindEnum: "home" | "trip" | "season";
+        CourseNoteInRequest: {
+            /** Format: date */
+            played_on: string;
+            code: number;
+            place?: string;
+            word?: string;
+            first?: boolean;
+        };
+        CourseNoteOut: {
+            /** Format: date */
+            played_on: string;
+            code: number;
+            place: string;
+            word: string;
+            first: boolean;
+            by_player: boolean;
+        };
         CourseRequest: {
             name: string;
             kind: components["schemas"]["CourseKindEnum"];
@@ -1980,6 +2320,13 @@ export interface components {
             /** Format: double */
             green_ft?: number;
             sand?: components["schemas"]["SandEnum"] | components["schemas"]["BlankEnum"];
+        };
+        CourseView: {
+            codes: components["schemas"]["CourseCode"][];
+            places: components["schemas"]["SolePlace"][];
+            notes: components["schemas"]["CourseNoteOut"][];
+            /** Format: date */
+            since: string;
         };
         CustomerOut: {
             id: number;
@@ -2165,8 +2512,53 @@ export interface components {
             sentence: string;
             remarks: string[];
         };
+        GuessInRequest: {
+            code: number;
+            confidence: string;
+        };
         /** @enum {string} */
         Hand: "right" | "left" | "both";
+        HandOutCode: {
+            code: string;
+            drawn: string;
+        };
+        HandOutView: {
+            revision: number;
+            customer: string;
+            lines: components["schemas"]["LinkLine"][];
+            next: components["schemas"]["NextCode"] | null;
+            place: components["schemas"]["SolePlace"] | null;
+            following: components["schemas"]["NextCode"] | null;
+            shots: number;
+            more: number;
+        };
+        HandingInRequest: {
+            said?: number | null;
+            turf?: (components["schemas"]["Turf"] | components["schemas"]["NullEnum"]) | null;
+            best?: number | null;
+            groove?: number | null;
+            sound?: string;
+            /** Format: double */
+            left_m?: number | null;
+            code: number;
+            place: string;
+            visit?: number;
+            duel?: boolean;
+        };
+        HandingOut: {
+            id: number;
+            code: number;
+            place: string;
+            visit: number;
+            duel: boolean;
+            said: number | null;
+            best: number | null;
+            turf: (components["schemas"]["Turf"] | components["schemas"]["NullEnum"]) | null;
+            groove: number | null;
+            sound: string;
+            /** Format: double */
+            left_m: number | null;
+        };
         HandoverOut: {
             session: number;
             revision: number;
@@ -2421,6 +2813,18 @@ export interface components {
         };
         /** @enum {string} */
         Liking: "liked" | "neutral" | "disliked" | "vetoed";
+        LinkLine: {
+            code: number;
+            word: string;
+            club: string;
+            detail: string;
+            taped: boolean;
+        };
+        LinkOut: {
+            lines: components["schemas"]["LinkLine"][];
+        };
+        /** @enum {string} */
+        LoftRole: "as_is" | "weaker" | "less";
         LostBuild: {
             letter: string;
             name: string;
@@ -2504,6 +2908,12 @@ export interface components {
             bay: number;
             /** Format: date */
             held_on?: string | null;
+        };
+        NextCode: {
+            code: number;
+            place: string;
+            duel: boolean;
+            visit: number;
         };
         Noise: {
             /** Format: double */
@@ -2625,6 +3035,9 @@ export interface components {
         };
         PinInRequest: {
             pinned: boolean;
+        };
+        PlaceInRequest: {
+            place: string;
         };
         PlaceOut: {
             /** Format: double */
@@ -2824,6 +3237,9 @@ export interface components {
             what: string;
             sentence: string;
         };
+        RevealInRequest: {
+            early?: boolean;
+        };
         /** @enum {string} */
         RoleEnum: "owner" | "fitter";
         RulesInRequest: {
@@ -2852,6 +3268,15 @@ export interface components {
             asked_carry_m?: number | null;
             /** Format: double */
             gripped_in?: number | null;
+        };
+        SaidInRequest: {
+            said?: number | null;
+            turf?: (components["schemas"]["Turf"] | components["schemas"]["NullEnum"]) | null;
+            best?: number | null;
+            groove?: number | null;
+            sound?: string;
+            /** Format: double */
+            left_m?: number | null;
         };
         /** @enum {string} */
         SandEnum: "soft" | "firm";
@@ -2922,6 +3347,7 @@ export interface components {
             monitor: string;
             columns: string[];
             player: components["schemas"]["PlayerOut"] | null;
+            soles: components["schemas"]["SoleTestOut"][];
             brief: components["schemas"]["BriefOut"];
             builds: components["schemas"]["BuildOut"][];
             usual_sources: {
@@ -3044,6 +3470,7 @@ export interface components {
             protocol: string;
             intent: components["schemas"]["Intent"];
             lie: (components["schemas"]["Lie"] | components["schemas"]["NullEnum"]) | null;
+            place: string;
             apart: string;
             /** Format: double */
             as_hit_m: number | null;
@@ -3085,12 +3512,152 @@ export interface components {
             targets: components["schemas"]["TargetOut"][];
             by_type: components["schemas"]["TypeWindow"][];
         };
+        SoleCellOut: {
+            place: string;
+            n: number;
+            /** Format: double */
+            launch_deg: number | null;
+            /** Format: double */
+            spin_rpm: number | null;
+            /** Format: double */
+            carry_m: number | null;
+            /** Format: double */
+            run_m: number | null;
+            /** Format: double */
+            left_m: number | null;
+        };
+        SoleCheckOut: {
+            handings: number;
+            minutes: number;
+            warnings: string[];
+        };
+        SoleChoiceOut: {
+            head: number | null;
+            build: number | null;
+            /** Format: double */
+            bend_deg: number;
+            name: string;
+            sole: string;
+            /** Format: double */
+            bounce_deg: number | null;
+            /** Format: double */
+            loft_deg: number;
+            control: (components["schemas"]["SoleControl"] | components["schemas"]["NullEnum"]) | null;
+        };
+        SoleChoicesOut: {
+            /** Format: double */
+            loft_deg: number;
+            clubs: components["schemas"]["SoleChoiceOut"][];
+            places: string[];
+            lies: components["schemas"]["SolePlace"][];
+            shaft: number | null;
+            shaft_name: string;
+        };
+        SoleClubOut: {
+            name: string;
+            sole: string;
+            /** Format: double */
+            bounce_deg: number | null;
+            /** Format: double */
+            loft_deg: number;
+            shaft: string;
+            control: boolean;
+            same_as: number | null;
+            loft_role: (components["schemas"]["LoftRole"] | components["schemas"]["NullEnum"]) | null;
+        };
+        SoleCodeOut: {
+            code: number;
+            word: string;
+            build: number;
+            dropped: number | null;
+            club: components["schemas"]["SoleClubOut"] | null;
+            cells: components["schemas"]["SoleCellOut"][];
+            /** Format: double */
+            spread_m: number | null;
+            /** Format: double */
+            spread_low_m: number | null;
+            /** Format: double */
+            spread_high_m: number | null;
+            bad: string[];
+            under: string[];
+        };
+        /** @enum {string} */
+        SoleControl: "fresh" | "nearest" | "own";
         SoleOut: {
             head: number | null;
             shaft: number | null;
             /** Format: double */
             bend_deg: number;
             sentence: string;
+        };
+        SolePlace: {
+            key: string;
+            name: string;
+            told: string;
+            sand: boolean;
+            /** Format: double */
+            target_m: number;
+        };
+        SoleResultOut: {
+            order: number[];
+            named: number | null;
+            likely: number[];
+            /** Format: double */
+            sure: number;
+            same: boolean;
+            sentences: string[];
+            deciding: string;
+            repeats: string;
+            measured: string[];
+            at_odds: string;
+            belief: string;
+            blindness: string;
+            loft_needed: string;
+        };
+        SoleTestInRequest: {
+            /** Format: double */
+            loft_deg: number;
+            clubs: components["schemas"]["ClubOfTestInRequest"][];
+            places: string[];
+            shaft?: number | null;
+            control?: number | null;
+            control_is?: (components["schemas"]["SoleControl"] | components["schemas"]["NullEnum"]) | null;
+            repeat?: number | null;
+            short?: boolean;
+            double?: boolean;
+            wedge?: number | null;
+        };
+        SoleTestOut: {
+            id: number;
+            blind: components["schemas"]["BlindEnum"];
+            setter: string;
+            setter_name: string;
+            /** Format: double */
+            loft_deg: number;
+            wedge: number | null;
+            short: boolean;
+            on: boolean;
+            revealed: boolean;
+            places: components["schemas"]["SolePlace"][];
+            codes: components["schemas"]["SoleCodeOut"][];
+            handings: components["schemas"]["HandingOut"][];
+            next: components["schemas"]["NextCode"] | null;
+            ahead: components["schemas"]["NextCode"][];
+            shots: number;
+            done: number;
+            more: number;
+            minutes: number;
+            complete: boolean;
+            unplayed: string[];
+            result: components["schemas"]["SoleResultOut"];
+            warnings: string[];
+            guess: number | null;
+            confidence: string;
+            chosen: number | null;
+            /** Format: date-time */
+            hand_out_opened: string | null;
+            course: string;
+            notes: components["schemas"]["CourseNoteOut"][];
         };
         /** @enum {string} */
         Source: "measured" | "modelled" | "computed";
@@ -3256,6 +3823,14 @@ export interface components {
         SwingInRequest: {
             changed: boolean;
         };
+        TakeCodeInRequest: {
+            code: number;
+            place: string;
+        };
+        TapedInRequest: {
+            code: number;
+            taped: boolean;
+        };
         TargetInRequest: {
             slot: number;
             quantity: string;
@@ -3385,6 +3960,8 @@ export interface components {
             waiting: components["schemas"]["TrayLine"][];
             put_away: number;
         };
+        /** @enum {string} */
+        Turf: "slid" | "dug" | "skipped" | "sat_up" | "grabbed" | "even" | "deep" | "shallow";
         TypeWindow: {
             head_type: components["schemas"]["HeadType"];
             /** Format: double */
@@ -3920,6 +4497,52 @@ export interface operations {
             };
         };
     };
+    course: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CourseView"];
+                };
+            };
+        };
+    };
+    say_of_course: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CourseNoteInRequest"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CourseView"];
+                };
+            };
+        };
+    };
     customers: {
         parameters: {
             query?: {
@@ -4137,6 +4760,80 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Tee"];
+                };
+            };
+        };
+    };
+    hand_out: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HandOutView"];
+                };
+            };
+        };
+    };
+    tape_code: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TapedInRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HandOutView"];
+                };
+            };
+        };
+    };
+    change_said_of_code: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A revision that the reader has: shots that did not change after it are left out. */
+                "Since-Revision"?: number;
+            };
+            path: {
+                handing_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["SaidInRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionOut"];
                 };
             };
         };
@@ -5553,6 +6250,83 @@ export interface operations {
             };
         };
     };
+    set_up_sole_test: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A revision that the reader has: shots that did not change after it are left out. */
+                "Since-Revision"?: number;
+            };
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SoleTestInRequest"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionOut"];
+                };
+            };
+        };
+    };
+    check_sole_test: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SoleTestInRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SoleCheckOut"];
+                };
+            };
+        };
+    };
+    sole_choices: {
+        parameters: {
+            query: {
+                loft_deg: number;
+                wedge?: number;
+            };
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SoleChoicesOut"];
+                };
+            };
+        };
+    };
     set_stop_green: {
         parameters: {
             query?: never;
@@ -6007,6 +6781,320 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    choose_sole: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A revision that the reader has: shots that did not change after it are left out. */
+                "Since-Revision"?: number;
+            };
+            path: {
+                test_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChooseInRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionOut"];
+                };
+            };
+        };
+    };
+    open_course: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A revision that the reader has: shots that did not change after it are left out. */
+                "Since-Revision"?: number;
+            };
+            path: {
+                test_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionOut"];
+                };
+            };
+        };
+    };
+    give_up_sole_test: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A revision that the reader has: shots that did not change after it are left out. */
+                "Since-Revision"?: number;
+            };
+            path: {
+                test_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionOut"];
+                };
+            };
+        };
+    };
+    guess_own_sole: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A revision that the reader has: shots that did not change after it are left out. */
+                "Since-Revision"?: number;
+            };
+            path: {
+                test_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GuessInRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionOut"];
+                };
+            };
+        };
+    };
+    open_hand_out: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                test_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HandOutCode"];
+                };
+            };
+        };
+    };
+    say_of_code: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A revision that the reader has: shots that did not change after it are left out. */
+                "Since-Revision"?: number;
+            };
+            path: {
+                test_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HandingInRequest"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionOut"];
+                };
+            };
+        };
+    };
+    take_code: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A revision that the reader has: shots that did not change after it are left out. */
+                "Since-Revision"?: number;
+            };
+            path: {
+                test_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TakeCodeInRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionOut"];
+                };
+            };
+        };
+    };
+    sole_link: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                test_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LinkOut"];
+                };
+            };
+        };
+    };
+    try_lofts: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A revision that the reader has: shots that did not change after it are left out. */
+                "Since-Revision"?: number;
+            };
+            path: {
+                test_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlaceInRequest"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionOut"];
+                };
+            };
+        };
+    };
+    note_of_course: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A revision that the reader has: shots that did not change after it are left out. */
+                "Since-Revision"?: number;
+            };
+            path: {
+                test_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CourseNoteInRequest"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionOut"];
+                };
+            };
+        };
+    };
+    go_back_to_lie: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A revision that the reader has: shots that did not change after it are left out. */
+                "Since-Revision"?: number;
+            };
+            path: {
+                test_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlaceInRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionOut"];
+                };
+            };
+        };
+    };
+    reveal_soles: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A revision that the reader has: shots that did not change after it are left out. */
+                "Since-Revision"?: number;
+            };
+            path: {
+                test_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["RevealInRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionOut"];
+                };
             };
         };
     };

@@ -299,6 +299,40 @@ export function useStandIn(bay: number) {
 	});
 }
 
+const solePath = (test: number) => ({ params: { path: { test_id: test } } });
+
+/** What could be in a sole test of one loft. */
+export const useSoleChoices = (session: Session, loft: number | null, wedge: number | null) =>
+	usePart(
+		session,
+		["sole-choices", loft, wedge],
+		() =>
+			got(
+				client.GET("/api/sessions/{session_id}/soles/choices", {
+					params: {
+						path: { session_id: session.id },
+						query: { loft_deg: loft ?? 0, ...(wedge ? { wedge } : {}) },
+					},
+				}),
+			),
+		loft !== null,
+	);
+
+/** How long a sole test would take, and what else differs than the sole. */
+export const useSoleCheck = (session: Session, body: Schemas["SoleTestInRequest"], wanted: boolean) =>
+	useQuery({
+		queryKey: [...sessionKey(session.id), "sole-check", body],
+		queryFn: () => got(client.POST("/api/sessions/{session_id}/soles/check", { ...path(session.id), body })),
+		enabled: wanted,
+		placeholderData: keepPreviousData,
+		retry: false,
+	});
+
+/** Which code is which club, for whoever may know: never kept. */
+export const soleLink = (test: number) => got(client.GET("/api/soles/{test_id}/link", solePath(test)));
+export const openHandOut = (test: number) =>
+	got(client.POST("/api/soles/{test_id}/hand-out", solePath(test)));
+
 export const change = {
 	gap: (id: number, body: GapBody) =>
 		got(client.PUT("/api/sessions/{session_id}/gap", { ...path(id), body })),
@@ -387,6 +421,28 @@ export const change = {
 		got(client.POST("/api/sessions/{session_id}/stops", { ...path(id), body })),
 	stopAside: (seen: number, aside: boolean) =>
 		got(client.PUT("/api/stops/{seen_id}/aside", { params: { path: { seen_id: seen } }, body: { aside } })),
+	setUpSoles: (id: number, body: Schemas["SoleTestInRequest"]) =>
+		got(client.POST("/api/sessions/{session_id}/soles", { ...path(id), body })),
+	sayOfCode: (test: number, body: Schemas["HandingInRequest"]) =>
+		got(client.POST("/api/soles/{test_id}/handings", { ...solePath(test), body })),
+	changeSaid: (handing: number, body: Schemas["SaidInRequest"]) =>
+		got(client.PUT("/api/handings/{handing_id}", { params: { path: { handing_id: handing } }, body })),
+	takeCode: (test: number, code: number, place: string) =>
+		got(client.PUT("/api/soles/{test_id}/in-hand", { ...solePath(test), body: { code, place } })),
+	goBack: (test: number, place: string) =>
+		got(client.POST("/api/soles/{test_id}/returns", { ...solePath(test), body: { place } })),
+	guessSole: (test: number, code: number, confidence: string) =>
+		got(client.PUT("/api/soles/{test_id}/guess", { ...solePath(test), body: { code, confidence } })),
+	revealSoles: (test: number, early: boolean) =>
+		got(client.POST("/api/soles/{test_id}/reveal", { ...solePath(test), body: { early } })),
+	giveUpSoles: (test: number) => got(client.POST("/api/soles/{test_id}/give-up", solePath(test))),
+	chooseSole: (test: number, code: number) =>
+		got(client.PUT("/api/soles/{test_id}/chosen", { ...solePath(test), body: { code } })),
+	tryLofts: (test: number, place: string) =>
+		got(client.POST("/api/soles/{test_id}/lofts", { ...solePath(test), body: { place } })),
+	openCourse: (test: number) => got(client.POST("/api/soles/{test_id}/course", solePath(test))),
+	noteOfCourse: (test: number, body: Schemas["CourseNoteInRequest"]) =>
+		got(client.POST("/api/soles/{test_id}/notes", { ...solePath(test), body })),
 	day: (id: number, kind: DayKind) =>
 		got(client.PUT("/api/sessions/{session_id}/day", { ...path(id), body: { kind } })),
 	keepClub: (shot: number) =>

@@ -234,7 +234,45 @@ export const VOCABULARY = {
     "stock"
    ],
    "shots": 3
+  },
+  "sole": {
+   "name": "Sole test",
+   "why": "Two to five soles of one loft, blind, from the lies the player meets: which one he likes best.",
+   "intents": [
+    "stock"
+   ],
+   "shots": 3
   }
+ },
+ "sole": {
+  "turf": {
+   "grass": [
+    "slid",
+    "dug",
+    "skipped",
+    "sat_up",
+    "grabbed"
+   ],
+   "sand": [
+    "even",
+    "deep",
+    "shallow"
+   ]
+  },
+  "confidence": [
+   "guess",
+   "fairly",
+   "certain"
+  ],
+  "controls": {
+   "fresh": "a fresh copy of the sole played now",
+   "nearest": "the sole nearest to the one played now",
+   "own": "the player’s own club"
+  },
+  "soles": [
+   2,
+   5
+  ]
  },
  "columns": [
   "carry_m",

@@ -19,6 +19,7 @@ const Shop = lazy(() => import("../places/shop/Shop"));
 const Rack = lazy(() => import("../places/rack/Rack"));
 const Customer = lazy(() => import("../places/customer/Customer"));
 const CardPage = lazy(() => import("../protocols/part_swing/CardPage"));
+const SoleSetUp = lazy(() => import("../protocols/sole/SetUp"));
 const CustomerPage = lazy(() => import("../places/handover/CustomerPage"));
 
 const isSession = (answer: unknown): answer is Session =>
@@ -131,6 +132,14 @@ export function App() {
 						element={
 							<Suspense fallback={<Waiting what="the card" />}>
 								<CardPage />
+							</Suspense>
+						}
+					/>
+					<Route
+						path="/sessions/:id/soles"
+						element={
+							<Suspense fallback={<Waiting what="the soles" />}>
+								<SoleSetUp />
 							</Suspense>
 						}
 					/>

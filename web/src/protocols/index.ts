@@ -7,6 +7,8 @@ import { GroovesBay, GroovesStrip, nextGroove } from "./grooves/GroovesBay";
 import type { BayPanelProps, BenchPanelProps, NextOf, StripProps } from "./panels";
 import { nextSwing, PartSwingBay, PartSwingStrip } from "./part_swing/PartSwingBay";
 import { ShapedBench } from "./shaped/ShapedBench";
+import { nextCode, SoleBay } from "./sole/SoleBay";
+import { SoleStrip } from "./sole/SoleStrip";
 import { StopBay, StopStrip } from "./stop/StopBay";
 import { YardageBay } from "./yardage/YardageBay";
 import { YardageBench } from "./yardage/YardageBench";
@@ -27,6 +29,7 @@ export const PANELS: Record<ProtocolKey, Panels> = {
 	effort: { Bay: Asks, Bench: EffortBench },
 	yardage: { Bay: YardageBay, Bench: YardageBench },
 	part_swing: { Bay: PartSwingBay, Strip: PartSwingStrip, next: nextSwing },
+	sole: { Bay: SoleBay, Strip: SoleStrip, next: nextCode },
 	stop: { Bay: StopBay, Strip: StopStrip },
 	grooves: { Bay: GroovesBay, Strip: GroovesStrip, next: nextGroove },
 };

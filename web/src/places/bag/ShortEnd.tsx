@@ -133,6 +133,11 @@ function Sole({ session, act, busy }: Props) {
 					))}
 				</datalist>
 			</div>
+			{!agreed && (
+				<Link className="btn mt-1 h-10 border-base-300 bg-base-100" to={`/sessions/${session.id}/soles`}>
+					Set up a blind sole test
+				</Link>
+			)}
 			<div className="mt-2 flex flex-wrap items-center gap-1.5 text-sm">
 				<span className="quiet">A sole in a loft:</span>
 				<select

@@ -48,7 +48,7 @@ const DAYS: DayKind[] = ["usual", "fast", "slow"];
 
 export function Bay({ session, act, busy, live }: PlaceProps) {
 	const build = buildOf(session, session.in_hand);
-	const { shots, shot, selected, touch, turn, step, select } = useShotsInWork(session, build);
+	const { shots, shot, selected, touch, turn, step, select } = useShotsInWork(session, session.in_hand);
 	const [dialog, setDialog] = useState<
 		"setting" | "move" | "wanted" | "player" | "felt" | "trail" | "run" | null
 	>(null);
@@ -57,6 +57,10 @@ export function Bay({ session, act, busy, live }: PlaceProps) {
 	// What was just done is not in it yet: then the server is asked, and says so where there is nothing.
 	const known = acts !== undefined && !told.isPlaceholderData && !told.isFetching && !busy;
 	const agreed = session.status === "agreed";
+	const code =
+		session.in_hand === null
+			? session.protocol === "sole"
+			: session.soles.some((test) => test.codes.some((each) => each.build === session.in_hand));
 	const none = agreed ? "The session is agreed" : shot ? undefined : "No shot yet";
 	const one = none ?? (selected.length ? "Of one shot: clear the selection first" : undefined);
 	const span = gateSpan(session);
@@ -381,14 +385,14 @@ export function Bay({ session, act, busy, live }: PlaceProps) {
 		<div className="grid min-h-full grid-cols-[15.5rem_1fr] xl:grid-cols-[17.5rem_1fr_17rem]">
 			<BayStand session={session} span={span} onTake={(id) => !agreed && take(id)} />
 			<section className="flex min-w-0 flex-col gap-4 p-5">
-				<InHand session={session} build={build} live={live} />
-				<RunBar session={session} agreed={agreed} act={act} onMore={() => setDialog("run")} />
+				<InHand session={session} build={build} code={code} live={live} />
+				{/* From which lie and how long a swing comes with the code. */}
+				{!code && <RunBar session={session} agreed={agreed} act={act} onMore={() => setDialog("run")} />}
 				{Strip && <Strip session={session} act={act} agreed={agreed} />}
 				<Tray session={session} build={build} />
 				<p className="font-semibold xl:hidden">{session.next}</p>
-				{build && shot ? (
-					<LastShot session={session} build={build} shot={shot} span={span} />
-				) : (
+				{build && shot && <LastShot session={session} build={build} shot={shot} span={span} />}
+				{!(build && shot) && !code && (
 					<p className="quiet py-16 text-center text-xl">
 						{build
 							? "Hit the first shot: it appears here by itself."

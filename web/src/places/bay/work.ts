@@ -1,6 +1,6 @@
 /** The shots that an act in the Bay is about. */
 import { useMemo, useState } from "react";
-import type { Build, Session, Shot } from "../../api/client";
+import type { Session, Shot } from "../../api/client";
 import { shotsOf } from "../../session/select";
 
 /** A session in which some shots are otherwise. */
@@ -12,10 +12,10 @@ export const withShots =
 	});
 
 /** The shot that keys act on: the one that was touched, else the last one; or several that were selected. */
-export function useShotsInWork(session: Session, build: Build | undefined) {
+export function useShotsInWork(session: Session, build: number | null) {
 	const [touched, setTouched] = useState<number | null>(null);
 	const [chosen, setChosen] = useState<number[]>([]);
-	const shots = useMemo(() => (build ? shotsOf(session, build.id) : []), [session, build]);
+	const shots = useMemo(() => (build === null ? [] : shotsOf(session, build)), [session, build]);
 	const shot = shots.find((each) => each.id === touched) ?? shots.at(-1);
 	const selected = shots.filter((each) => chosen.includes(each.id));
 	const turn = (id: number) =>

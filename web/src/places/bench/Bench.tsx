@@ -7,6 +7,7 @@ import { protocolKeys } from "../../api/words";
 import { FlightBoard } from "../../instruments/flight-board/FlightBoard";
 import { PANELS } from "../../protocols";
 import { GroovesBench } from "../../protocols/grooves/GroovesBench";
+import { SoleBench } from "../../protocols/sole/SoleBench";
 import { StopBench } from "../../protocols/stop/StopBench";
 import { Accept } from "../../session/Accept";
 import { Claims } from "../../session/Claims";
@@ -66,6 +67,7 @@ export function Bench({ session, act, busy }: PlaceProps) {
 				{bench.data?.eases && <p className="mt-1 text-[14.5px]">{bench.data.eases}</p>}
 				{bench.data && <Flights session={session} flights={bench.data.flights} />}
 				<StopBench session={session} />
+				<SoleBench session={session} act={act} />
 				{bench.data && <GroovesBench session={session} grooves={bench.data.grooves} />}
 				{bench.data && <Claims claims={bench.data.claims} />}
 				{bench.data &&

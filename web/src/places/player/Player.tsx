@@ -24,7 +24,7 @@ export default function Player() {
 	return code ? <Opened code={code} onOther={open} /> : <Enter onCode={open} />;
 }
 
-function Enter({ onCode, why = "" }: { onCode: (code: string) => void; why?: string }) {
+export function Enter({ onCode, why = "" }: { onCode: (code: string) => void; why?: string }) {
 	const [typed, setTyped] = useState("");
 	return (
 		<Frame>
@@ -58,7 +58,7 @@ function Enter({ onCode, why = "" }: { onCode: (code: string) => void; why?: str
 	);
 }
 
-function Frame({ children, lost = false }: { children: ReactNode; lost?: boolean }) {
+export function Frame({ children, lost = false }: { children: ReactNode; lost?: boolean }) {
 	const [, turn] = useTheme();
 	return (
 		<main className="flex min-h-dvh flex-col bg-base-100">
@@ -141,6 +141,18 @@ function Opened({ code, onOther }: { code: string; onOther: (code: string) => vo
 }
 
 const clubOf = (view: PlayerView) => (view.club === "own" ? "" : view.club);
+
+/** By its letter; a code of a blind test by its word. */
+function ClubOf({ view, size }: { view: PlayerView; size: number }) {
+	const club = clubOf(view);
+	if (club.length === 1) return <Letter letter={club} size={size} />;
+	return (
+		<span className="block font-semibold" style={{ fontSize: `${size / 2.6}px`, lineHeight: 1.1 }}>
+			{club || "Your own club"}
+		</span>
+	);
+}
+
 const counted = (shots: number) => `${shots} ${shots === 1 ? "shot" : "shots"}`;
 
 function Blind({ view }: { view: PlayerView }) {
@@ -150,11 +162,7 @@ function Blind({ view }: { view: PlayerView }) {
 				<p className="text-5xl">The fitter hands you a club</p>
 			) : (
 				<>
-					{clubOf(view) ? (
-						<Letter letter={clubOf(view)} size={260} />
-					) : (
-						<p className="text-6xl font-semibold">Your own club</p>
-					)}
+					<ClubOf view={view} size={260} />
 					<p className="mt-8 text-5xl">{counted(view.shots)}</p>
 				</>
 			)}
@@ -202,7 +210,7 @@ function Numbers({ view }: { view: PlayerView }) {
 		<div className="flex flex-1 flex-col gap-4 px-5 pb-3 lg:flex-row" data-testid="player-numbers">
 			<section className={`shrink-0 ${full ? "lg:w-96" : "lg:w-80"}`}>
 				<p className="flex items-center gap-4 text-3xl">
-					{clubOf(view) ? <Letter letter={clubOf(view)} size={72} /> : "Your own club"}
+					<ClubOf view={view} size={72} />
 					<span className="quiet">{counted(view.shots)}</span>
 				</p>
 				<p

@@ -1,0 +1,178 @@
+/** What the course said, days later, beside the test: by the player's code, or as the fitter writes it down. */
+import { useState } from "react";
+import type { Session, SoleTest } from "../../api/client";
+import { change } from "../../api/session";
+import type { Act } from "../../session/place";
+import { nameOfCode, placeOf } from "./coming";
+
+const shortDay = (day: string) =>
+	new Date(day).toLocaleDateString("en-GB", { day: "numeric", month: "short" });
+export const today = () => new Date().toLocaleDateString("sv-SE");
+
+export function Notes({
+	notes,
+	name,
+	place,
+}: {
+	notes: SoleTest["notes"];
+	name: (code: number) => string;
+	place: (key: string) => string;
+}) {
+	return (
+		<ul className="space-y-0.5 text-[15px]" aria-label="Notes of the course">
+			{notes.map((note) => (
+				<li key={`${note.played_on}${note.code}${note.place}${note.word}${note.first}`}>
+					<span className="quiet">{shortDay(note.played_on)}</span>{" "}
+					<span className="font-semibold">{name(note.code)}</span>
+					{note.place ? `, ${place(note.place)}` : ""}
+					{note.first ? ", picked up first" : ""}
+					{note.word ? `: ${note.word}` : ""}
+					{note.by_player ? "" : <span className="quiet"> (told to the fitter)</span>}
+				</li>
+			))}
+		</ul>
+	);
+}
+
+export function CourseNotes({ session, act, test }: { session: Session; act: Act; test: SoleTest }) {
+	const [open, setOpen] = useState(false);
+	const agreed = session.status === "agreed";
+	const left = test.codes.filter((each) => !each.club?.same_as && each.dropped === null);
+	if (agreed && test.notes.length === 0) return null;
+	return (
+		<div className="mt-3">
+			<h4 className="quiet mb-1 text-sm">On the course</h4>
+			<Notes
+				notes={test.notes}
+				name={(code) => nameOfCode(test, code)}
+				place={(key) => placeOf(test, key)?.name.toLowerCase() ?? key}
+			/>
+			{!agreed && (
+				<div className="mt-1 flex flex-wrap items-center gap-2 text-[15px]">
+					{test.course ? (
+						<p>
+							The player writes at <span className="num">{window.location.host}/course</span> with{" "}
+							<span className="num text-xl tracking-wider" data-testid="course-code">
+								{test.course}
+							</span>
+						</p>
+					) : (
+						<button type="button" className="btn h-11" onClick={() => act(() => change.openCourse(test.id))}>
+							A code for the player’s notes
+						</button>
+					)}
+					<button type="button" className="btn h-11" aria-expanded={open} onClick={() => setOpen(!open)}>
+						Write down what was told
+					</button>
+				</div>
+			)}
+			{open && !agreed && (
+				<NoteForm
+					codes={left.map((each) => ({ code: each.code, name: nameOfCode(test, each.code) }))}
+					places={test.places}
+					since={null}
+					onNote={(note) => {
+						act(() => change.noteOfCourse(test.id, note));
+						setOpen(false);
+					}}
+				/>
+			)}
+		</div>
+	);
+}
+
+export type Note = Parameters<typeof change.noteOfCourse>[1];
+
+export function NoteForm({
+	codes,
+	places,
+	since,
+	large = false,
+	onNote,
+}: {
+	codes: { code: number; name: string }[];
+	places: { key: string; name: string }[];
+	since: string | null;
+	large?: boolean;
+	onNote: (note: Note) => void;
+}) {
+	const [code, setCode] = useState<number | null>(codes.length === 1 ? (codes[0]?.code ?? null) : null);
+	const [place, setPlace] = useState("");
+	const [word, setWord] = useState("");
+	const [first, setFirst] = useState(false);
+	const [day, setDay] = useState(today());
+	const tall = large ? "h-16 text-xl" : "h-12";
+	return (
+		<form
+			className="mt-2 space-y-3"
+			onSubmit={(event) => {
+				event.preventDefault();
+				if (code === null) return;
+				onNote({ played_on: day, code, place, word: word.trim(), first });
+				setWord("");
+				setFirst(false);
+			}}
+		>
+			<div role="group" aria-label="Which one" className="flex flex-wrap gap-2">
+				{codes.map((each) => (
+					<button
+						key={each.code}
+						type="button"
+						aria-pressed={code === each.code}
+						className={`btn ${tall} ${code === each.code ? "btn-primary" : "border-base-300 bg-base-100"}`}
+						onClick={() => setCode(each.code)}
+					>
+						{each.name}
+					</button>
+				))}
+				<button
+					type="button"
+					aria-pressed={first}
+					className={`btn ${tall} ${first ? "btn-primary" : "border-base-300 bg-base-100"}`}
+					onClick={() => setFirst(!first)}
+				>
+					Picked up first
+				</button>
+			</div>
+			<div className="flex flex-wrap gap-2">
+				<select
+					className={`select w-48 ${tall}`}
+					aria-label="From which lie"
+					value={place}
+					onChange={(event) => setPlace(event.target.value)}
+				>
+					<option value="">Any lie</option>
+					{places.map((each) => (
+						<option key={each.key} value={each.key}>
+							{each.name}
+						</option>
+					))}
+				</select>
+				<input
+					type="date"
+					className={`input w-44 ${tall}`}
+					aria-label="Played on"
+					min={since ?? undefined}
+					max={today()}
+					value={day}
+					onChange={(event) => setDay(event.target.value)}
+				/>
+				<input
+					className={`input min-w-56 flex-1 ${tall}`}
+					aria-label="What it did"
+					placeholder="What it did"
+					maxLength={200}
+					value={word}
+					onChange={(event) => setWord(event.target.value)}
+				/>
+				<button
+					type="submit"
+					className={`btn btn-primary ${tall}`}
+					disabled={code === null || (!word.trim() && !first)}
+				>
+					Write it down
+				</button>
+			</div>
+		</form>
+	);
+}

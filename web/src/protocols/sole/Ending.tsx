@@ -1,0 +1,118 @@
+/** After the duel: the player's guess, a lie gone back to, and the reveal. */
+import { useState } from "react";
+import { useNavigate } from "react-router";
+import type { Session, SoleTest } from "../../api/client";
+import { change } from "../../api/session";
+import { VOCABULARY } from "../../api/vocabulary";
+import type { Act } from "../../session/place";
+import { Sheet } from "../../ui/Sheet";
+import { placeOf, wordOf } from "./coming";
+import { Choice, codesOf } from "./Marks";
+
+const SURE: Record<string, string> = { guess: "Only a guess", fairly: "Fairly sure", certain: "Certain" };
+
+export function Ending({ session, act, test }: { session: Session; act: Act; test: SoleTest }) {
+	const [code, setCode] = useState<number | null>(test.guess);
+	const guess = (confidence: string) =>
+		code !== null && act(() => change.guessSole(test.id, code, confidence));
+	const open = test.blind === "open";
+	return (
+		<div className="space-y-3">
+			<h2 className="text-[2rem] leading-tight font-semibold">
+				{open ? "All is hit." : "All is hit. Which one is the sole he plays now?"}
+			</h2>
+			{!open && (
+				<div className="flex flex-wrap gap-x-8 gap-y-2">
+					<Choice label="The player’s guess" all={codesOf(test)} chosen={code} onChoose={setCode} />
+					<Choice
+						label="How sure the player is"
+						all={VOCABULARY.sole.confidence.map((each) => ({
+							value: each as string,
+							name: SURE[each] ?? each,
+						}))}
+						chosen={test.guess !== null && test.guess === code ? test.confidence : null}
+						disabled={code === null}
+						onChoose={guess}
+					/>
+				</div>
+			)}
+			<p>{test.result.sentences.join(" ")}</p>
+			<div className="flex flex-wrap items-center gap-2">
+				<Reveal session={session} act={act} test={test} />
+				{!open && <GoBack act={act} test={test} />}
+			</div>
+		</div>
+	);
+}
+
+/** Ends the blindness; where lies are left, or nobody guessed, that is said first. */
+export function Reveal({ session, act, test }: { session: Session; act: Act; test: SoleTest }) {
+	const go = useNavigate();
+	const [asked, setAsked] = useState(false);
+	const left = test.unplayed.map((key) => placeOf(test, key)?.name.toLowerCase()).join(", ");
+	const open = test.blind === "open";
+	const reveal = () => {
+		act(() => change.revealSoles(test.id, left !== ""));
+		go(`/sessions/${session.id}/bench`);
+		setAsked(false);
+	};
+	return (
+		<>
+			<button
+				type="button"
+				className="btn btn-primary h-14 px-6 text-lg"
+				disabled={session.status === "agreed"}
+				onClick={() => (left || (!open && test.guess === null) ? setAsked(true) : reveal())}
+			>
+				{open ? "Done" : "Reveal"}
+			</button>
+			{asked && (
+				<Sheet title={open ? "End it now?" : "Reveal now?"} onClose={() => setAsked(false)}>
+					<div className="space-y-3 text-[17px]">
+						{left && <p>Not played by those that are left: {left}. What follows says nothing of it.</p>}
+						{!open && test.guess === null && (
+							<p>The player has not guessed yet: without that nobody knows whether the test was blind.</p>
+						)}
+						<div className="flex gap-2">
+							<button type="button" className="btn btn-primary h-12" onClick={reveal}>
+								{open ? "End it" : "Reveal all the same"}
+							</button>
+							<button type="button" className="btn h-12" onClick={() => setAsked(false)}>
+								Not yet
+							</button>
+						</div>
+					</div>
+				</Sheet>
+			)}
+		</>
+	);
+}
+
+/** The finalists once more at one lie: which lie decides takes three returns to it. */
+function GoBack({ act, test }: { act: Act; test: SoleTest }) {
+	return (
+		<label className="flex items-center gap-2 text-[15px]">
+			<select
+				className="select h-14 w-80"
+				aria-label="Go back to a lie"
+				value=""
+				onChange={(event) => event.target.value && act(() => change.goBack(test.id, event.target.value))}
+			>
+				<option value="">Go back to a lie with {wordsLeft(test)}</option>
+				{test.places
+					.filter((place) => !test.unplayed.includes(place.key))
+					.map((place) => (
+						<option key={place.key} value={place.key}>
+							{place.name}
+						</option>
+					))}
+			</select>
+		</label>
+	);
+}
+
+const wordsLeft = (test: SoleTest) =>
+	test.codes
+		.filter((each) => each.dropped === null)
+		.map((each) => wordOf(test, each.code))
+		.join(" and ");

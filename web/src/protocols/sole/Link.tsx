@@ -1,0 +1,128 @@
+/** Which code is which club: for whoever set the test up, and never left standing on the screen. */
+import { useMutation } from "@tanstack/react-query";
+import { useState } from "react";
+import type { SoleTest } from "../../api/client";
+import { openHandOut, soleLink } from "../../api/session";
+import { Said } from "../../ui/Said";
+import { Sheet } from "../../ui/Sheet";
+
+interface Line {
+	code: number;
+	word: string;
+	club: string;
+	detail: string;
+}
+
+/** The other word of a club that has two. */
+const sharing = (line: Line, lines: Line[]) =>
+	lines.find((each) => each.code !== line.code && each.club === line.club && each.detail === line.detail)
+		?.word;
+
+export function TapeList({ lines }: { lines: Line[] }) {
+	return (
+		<table className="w-full text-left text-[17px]">
+			<thead className="quiet text-sm">
+				<tr>
+					<th className="py-1 pr-6 font-normal">On the tape</th>
+					<th className="font-normal">Club</th>
+				</tr>
+			</thead>
+			<tbody>
+				{lines.map((line) => (
+					<tr key={line.code} className="border-t border-base-300">
+						<th className="py-2 pr-6 text-xl font-semibold">{line.word}</th>
+						<td>
+							{line.club} <span className="quiet text-[15px]">{line.detail}</span>
+							{sharing(line, lines) && (
+								<span className="block text-[15px] font-semibold">
+									The same club as {sharing(line, lines)}: change its tape unseen.
+								</span>
+							)}
+						</td>
+					</tr>
+				))}
+			</tbody>
+		</table>
+	);
+}
+
+export function LinkSheet({ test, onClose }: { test: SoleTest; onClose: () => void }) {
+	const link = useMutation({ mutationFn: () => soleLink(test.id) });
+	return (
+		<Sheet title="Which code is which club" onClose={onClose}>
+			<div className="space-y-3 text-[16px]">
+				<p>
+					A word on tape on each shaft, the marks on the back of the head covered, nothing on sole or face.
+					Wipe the club and hand it over sole down, unseen.
+				</p>
+				{link.data ? (
+					<TapeList lines={link.data.lines} />
+				) : (
+					<button type="button" className="btn btn-primary h-14" onClick={() => link.mutate()}>
+						Show it: the player does not see this screen
+					</button>
+				)}
+				<p className="quiet text-sm">That it was looked at is written into the trail.</p>
+				<Said error={link.error} />
+			</div>
+		</Sheet>
+	);
+}
+
+/** The assistant's page by its code: shown this once, as only one device may have it open. */
+export function HandOutSheet({ test, onClose }: { test: SoleTest; onClose: () => void }) {
+	const [asked, setAsked] = useState(false);
+	const made = useMutation({ mutationFn: () => openHandOut(test.id) });
+	const opened = test.hand_out_opened !== null;
+	return (
+		<Sheet title="The assistant’s page" onClose={onClose}>
+			<div className="space-y-3 text-[16px]">
+				<p>
+					It alone tells which code is which club. Let the assistant scan or type the code on a device of
+					their own: the first device that opens it keeps it.
+				</p>
+				{opened && (
+					<p className="font-semibold">
+						Open since{" "}
+						{new Date(test.hand_out_opened as string).toLocaleTimeString("en-GB", {
+							hour: "2-digit",
+							minute: "2-digit",
+						})}
+						.
+					</p>
+				)}
+				{made.data && !opened ? (
+					<div className="flex flex-wrap items-center gap-6">
+						<img
+							className="w-44 bg-white"
+							alt="The address of the assistant’s page, to scan"
+							src={`data:image/svg+xml;utf8,${encodeURIComponent(made.data.drawn)}`}
+						/>
+						<p>
+							<span className="quiet block">{window.location.host}/hand-out</span>
+							<span className="num text-4xl tracking-widest" data-testid="hand-out-code">
+								{made.data.code}
+							</span>
+						</p>
+					</div>
+				) : opened && !asked ? (
+					<button type="button" className="btn h-12" onClick={() => setAsked(true)}>
+						It went to the wrong device
+					</button>
+				) : (
+					<button
+						type="button"
+						className="btn btn-primary h-14"
+						onClick={() => {
+							setAsked(false);
+							made.mutate();
+						}}
+					>
+						{opened ? "A new code; that page closes" : "Give a code"}
+					</button>
+				)}
+				<Said error={made.error} />
+			</div>
+		</Sheet>
+	);
+}

@@ -1,0 +1,445 @@
+/** Setting up a blind sole test, once: the soles, the control, the lies, and who knows which code is which club. */
+import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { type ReactNode, useState } from "react";
+import { Link, useNavigate, useParams } from "react-router";
+import type { Session, SoleChoices } from "../../api/client";
+import { change, keep, soleLink, useSession, useSoleCheck, useSoleChoices } from "../../api/session";
+import { VOCABULARY } from "../../api/vocabulary";
+import { ownOf } from "../../session/select";
+import { Said, Waiting } from "../../ui/Said";
+import { figure, type Metres, yd } from "../../ui/units";
+import { HandOutSheet, TapeList } from "./Link";
+
+type Body = Parameters<typeof change.setUpSoles>[1];
+type Control = NonNullable<Body["control_is"]>;
+type Club = SoleChoices["clubs"][number];
+
+const keyOf = (club: Club) => `${club.head ?? ""}/${club.build ?? ""}`;
+
+export default function SetUpPage() {
+	const { id = "" } = useParams();
+	const session = useSession(Number(id));
+	if (session.error)
+		return (
+			<main className="p-6">
+				<Said error={session.error} />
+			</main>
+		);
+	if (!session.data) return <Waiting what="the session" />;
+	return <SetUp session={session.data} />;
+}
+
+function SetUp({ session }: { session: Session }) {
+	const own = ownOf(session).filter((build) => build.head_type === "wedge" && build.set_loft_deg !== null);
+	const [wedge, setWedge] = useState<number | null>(own.at(-1)?.id ?? null);
+	const [typed, setTyped] = useState<string | null>(null);
+	const about = own.find((build) => build.id === wedge);
+	const said = typed ?? (about ? String(about.measured_loft_deg ?? about.set_loft_deg) : "56");
+	const loft = Number(said.replace(",", "."));
+	const good = Number.isFinite(loft) && loft >= 40 && loft <= 68;
+	const choices = useSoleChoices(session, good ? loft : null, wedge);
+	const [made, setMade] = useState<number | null>(null);
+	const test = session.soles.find((each) => each.id === made);
+	return (
+		<main className="min-h-dvh p-5">
+			<header className="mb-4 flex flex-wrap items-center gap-3">
+				<Link className="btn h-11" to={`/sessions/${session.id}/bay`}>
+					Back to the Bay
+				</Link>
+				<h1 className="text-2xl font-semibold">Blind sole test, {session.customer.name}</h1>
+			</header>
+			{test ? (
+				<Taping session={session} test={test} />
+			) : (
+				<>
+					<div className="mb-4 flex flex-wrap items-center gap-4 text-[16px]">
+						<label className="flex items-center gap-2">
+							For
+							<select
+								className="select h-12 w-44"
+								aria-label="The wedge whose sole it is about"
+								value={wedge ?? ""}
+								onChange={(event) => {
+									setWedge(Number(event.target.value) || null);
+									setTyped(null);
+								}}
+							>
+								{own.map((build) => (
+									<option key={build.id} value={build.id}>
+										the own {build.name}
+									</option>
+								))}
+								<option value="">a wedge not owned yet</option>
+							</select>
+						</label>
+						<label className="flex items-center gap-2">
+							soles of
+							<input
+								className="input h-12 w-20 text-right"
+								inputMode="decimal"
+								aria-label="Loft in degrees"
+								value={said}
+								onChange={(event) => setTyped(event.target.value)}
+							/>
+							°
+						</label>
+						<span className="quiet">within a degree; a head is bent there where it bears it.</span>
+					</div>
+					<Said error={choices.error} />
+					{choices.data && good && (
+						<Chosen
+							key={`${wedge}/${loft}`}
+							session={session}
+							choices={choices.data}
+							loft={loft}
+							wedge={wedge}
+							onMade={setMade}
+						/>
+					)}
+				</>
+			)}
+		</main>
+	);
+}
+
+/** To begin with: every head there is, up to five, the control by what the player plays. */
+function usual(choices: SoleChoices) {
+	const heads = choices.clubs.filter((club) => club.head !== null).slice(0, VOCABULARY.sole.soles[1]);
+	const control =
+		heads.find((club) => club.control === "fresh") ??
+		heads.find((club) => club.control === "nearest") ??
+		choices.clubs.find((club) => club.control === "own");
+	const chosen = heads.map(keyOf);
+	if (control && !chosen.includes(keyOf(control)) && chosen.length < VOCABULARY.sole.soles[1])
+		chosen.push(keyOf(control));
+	return { chosen, control: control ? keyOf(control) : "", as: control?.control ?? null };
+}
+
+interface ChosenProps {
+	session: Session;
+	choices: SoleChoices;
+	loft: number;
+	wedge: number | null;
+	onMade: (test: number) => void;
+}
+
+function Chosen({ session, choices, loft, wedge, onMade }: ChosenProps) {
+	const first = usual(choices);
+	const [chosen, setChosen] = useState(first.chosen);
+	const [control, setControl] = useState(first.control);
+	const [as, setAs] = useState<Control | null>(first.as);
+	const [repeat, setRepeat] = useState("");
+	const [places, setPlaces] = useState(choices.places);
+	const [short, setShort] = useState(false);
+	const [double, setDouble] = useState(false);
+	const queries = useQueryClient();
+	const clubs = choices.clubs.filter((club) => chosen.includes(keyOf(club)));
+	const indexOf = (key: string) => {
+		const at = clubs.findIndex((club) => keyOf(club) === key);
+		return at < 0 ? null : at;
+	};
+	const controlAt = indexOf(control);
+	const body: Body = {
+		loft_deg: loft,
+		wedge,
+		clubs: clubs.map(({ head, build, bend_deg }) => ({ head, build, bend_deg })),
+		shaft: choices.shaft,
+		control: controlAt,
+		control_is: controlAt === null ? null : (as ?? "nearest"),
+		repeat: indexOf(repeat),
+		places: choices.lies.map((lie) => lie.key).filter((key) => places.includes(key)),
+		short,
+		double,
+	};
+	const [least, most] = VOCABULARY.sole.soles;
+	const enough = clubs.length >= least && clubs.length <= most && places.length >= 2;
+	const check = useSoleCheck(session, body, enough);
+	const begin = useMutation({
+		mutationFn: () => change.setUpSoles(session.id, body),
+		onSuccess: (came) => {
+			keep(queries, came);
+			const made = came.soles.at(-1);
+			if (made) onMade(made.id);
+		},
+	});
+	return (
+		<div className="grid gap-x-8 gap-y-5 lg:grid-cols-[1fr_20rem]">
+			<div className="space-y-5">
+				<Soles
+					choices={choices}
+					chosen={chosen}
+					control={control}
+					repeat={repeat}
+					onTurn={(key) =>
+						setChosen(chosen.includes(key) ? chosen.filter((each) => each !== key) : [...chosen, key])
+					}
+					onControl={(club) => {
+						setControl(control === keyOf(club) ? "" : keyOf(club));
+						setAs(club.control ?? "nearest");
+					}}
+					onRepeat={(key) => setRepeat(repeat === key ? "" : key)}
+				/>
+				{controlAt !== null && (
+					<label className="flex flex-wrap items-center gap-2">
+						The control is
+						<select
+							className="select h-11 w-80"
+							aria-label="What the control stands for"
+							value={as ?? "nearest"}
+							onChange={(event) => setAs(event.target.value as Control)}
+						>
+							{Object.entries(VOCABULARY.sole.controls).map(([key, words]) => (
+								<option key={key} value={key}>
+									{words}
+								</option>
+							))}
+						</select>
+					</label>
+				)}
+				<Lies
+					choices={choices}
+					places={places}
+					onTurn={(key) =>
+						setPlaces(places.includes(key) ? places.filter((each) => each !== key) : [...places, key])
+					}
+				/>
+			</div>
+			<aside className="space-y-4">
+				<Ways
+					label="How long"
+					ways={[
+						[!short, "The whole test", () => setShort(false)],
+						[short, "20 minutes", () => setShort(true)],
+					]}
+				>
+					{short ? "Three of the lies, and a short duel." : "All ticked lies, and a duel of four."}
+				</Ways>
+				<Ways
+					label="Who is blind"
+					ways={[
+						[!double, "The player", () => setDouble(false)],
+						[double, "The fitter too", () => setDouble(true)],
+					]}
+				>
+					{double
+						? "Only the assistant’s page tells which code is which club."
+						: "Only this sign-in can see which code is which club, and it stays hidden until asked for."}
+				</Ways>
+				{check.data && enough && !check.error && (
+					<div aria-live="polite">
+						<p className="text-xl font-semibold">
+							About <span className="num">{check.data.minutes}</span> min,{" "}
+							<span className="num">{check.data.handings}</span> clubs handed
+						</p>
+						<ul className="mt-1 space-y-1 text-[15px]">
+							{check.data.warnings.map((words) => (
+								<li key={words} className="border-l-4 py-0.5 pl-3" style={{ borderColor: "var(--hole)" }}>
+									{words}
+								</li>
+							))}
+						</ul>
+					</div>
+				)}
+				{!enough && (
+					<p className="hole-text font-semibold">
+						{clubs.length < least
+							? "Two soles at least: borrow one, or bend one to this loft."
+							: clubs.length > most
+								? "Five soles at most: the player tires."
+								: "Two lies at least: a wedge that is tried from one only is not tried."}
+					</p>
+				)}
+				<Said error={begin.error ?? (enough ? check.error : null)} />
+				<button
+					type="button"
+					className="btn btn-primary h-14 w-full text-lg"
+					disabled={!enough || begin.isPending || session.status === "agreed"}
+					onClick={() => begin.mutate()}
+				>
+					Draw the codes
+				</button>
+			</aside>
+		</div>
+	);
+}
+
+function Ways({
+	label,
+	ways,
+	children,
+}: {
+	label: string;
+	ways: [boolean, string, () => void][];
+	children: ReactNode;
+}) {
+	return (
+		<div>
+			<div className="flex gap-1.5" role="group" aria-label={label}>
+				{ways.map(([on, name, choose]) => (
+					<button
+						key={name}
+						type="button"
+						aria-pressed={on}
+						className={`btn h-12 flex-1 ${on ? "btn-primary" : "border-base-300 bg-base-100"}`}
+						onClick={choose}
+					>
+						{name}
+					</button>
+				))}
+			</div>
+			<p className="quiet mt-1 text-sm">{children}</p>
+		</div>
+	);
+}
+
+interface SolesProps {
+	choices: SoleChoices;
+	chosen: string[];
+	control: string;
+	repeat: string;
+	onTurn: (key: string) => void;
+	onControl: (club: Club) => void;
+	onRepeat: (key: string) => void;
+}
+
+function Soles({ choices, chosen, control, repeat, onTurn, onControl, onRepeat }: SolesProps) {
+	const on = "btn-primary";
+	const off = "border-base-300 bg-base-100";
+	if (choices.clubs.length === 0)
+		return (
+			<p className="hole-text font-semibold">
+				No wedge of this loft is on the rack, or bends to it, for this hand.
+			</p>
+		);
+	return (
+		<table className="w-full text-left text-[16px]" aria-label="Soles of the test">
+			<thead className="quiet text-sm">
+				<tr>
+					<th className="py-1 font-normal">Sole</th>
+					<th className="font-normal">Bounce</th>
+					<th className="font-normal">Loft</th>
+					<th className="font-normal">Control</th>
+					<th className="font-normal">Under two codes</th>
+				</tr>
+			</thead>
+			<tbody>
+				{choices.clubs.map((club) => {
+					const key = keyOf(club);
+					const is = chosen.includes(key);
+					return (
+						<tr key={key} className="border-t border-base-300">
+							<td>
+								<label className="flex min-h-12 cursor-pointer items-center gap-3">
+									<input type="checkbox" className="checkbox" checked={is} onChange={() => onTurn(key)} />
+									<span>
+										<span className="font-semibold">{club.name}</span>{" "}
+										<span className="quiet">{club.sole && `${club.sole} sole`}</span>
+									</span>
+								</label>
+							</td>
+							<td className="num">{club.bounce_deg === null ? "–" : `${figure(club.bounce_deg)}°`}</td>
+							<td className="num">{figure(club.loft_deg, club.loft_deg % 1 ? 1 : 0)}°</td>
+							<td>
+								<button
+									type="button"
+									className={`btn h-10 min-w-20 ${is && control === key ? on : off}`}
+									aria-pressed={is && control === key}
+									aria-label={`${club.name} is the control`}
+									disabled={!is}
+									onClick={() => onControl(club)}
+								>
+									{is && control === key ? "Control" : "–"}
+								</button>
+							</td>
+							<td>
+								<button
+									type="button"
+									className={`btn h-10 min-w-20 ${is && repeat === key ? on : off}`}
+									aria-pressed={is && repeat === key}
+									aria-label={`${club.name} under two codes`}
+									disabled={!is}
+									onClick={() => onRepeat(key)}
+								>
+									{is && repeat === key ? "Twice" : "–"}
+								</button>
+							</td>
+						</tr>
+					);
+				})}
+			</tbody>
+		</table>
+	);
+}
+
+function Lies({
+	choices,
+	places,
+	onTurn,
+}: {
+	choices: SoleChoices;
+	places: string[];
+	onTurn: (key: string) => void;
+}) {
+	return (
+		<section aria-label="Lies of the test">
+			<h2 className="mb-1 text-lg">From which lies</h2>
+			<p className="quiet mb-2 text-sm">
+				All soles on the first two; then the weakest is out, still blind, and two go to the last.
+			</p>
+			<div className="grid gap-1 sm:grid-cols-2 xl:grid-cols-3">
+				{choices.lies.map((lie, at) => (
+					<label key={lie.key} className="flex min-h-12 cursor-pointer items-start gap-3 py-1">
+						<input
+							type="checkbox"
+							className="checkbox mt-0.5"
+							checked={places.includes(lie.key)}
+							disabled={at === 0}
+							onChange={() => onTurn(lie.key)}
+						/>
+						<span>
+							<span className="font-semibold">{lie.name}</span>{" "}
+							<span className="num quiet">{yd(lie.target_m as Metres)} yd</span>
+							<span className="quiet block text-sm leading-tight">{lie.told}</span>
+						</span>
+					</label>
+				))}
+			</div>
+		</section>
+	);
+}
+
+/** The codes are drawn: now they go onto the shafts. */
+function Taping({ session, test }: { session: Session; test: Session["soles"][number] }) {
+	const go = useNavigate();
+	const [page, setPage] = useState(false);
+	const link = useMutation({ mutationFn: () => soleLink(test.id) });
+	return (
+		<section className="max-w-3xl space-y-4 text-[17px]" aria-label="Taping">
+			<h2 className="text-2xl font-semibold">Tape the shafts</h2>
+			<p>
+				A word on tape on each shaft, the marks on the back of the head covered, nothing on sole or face. Wipe
+				each club and hand it over sole down, unseen.
+			</p>
+			{test.blind === "double" ? (
+				<button type="button" className="btn btn-primary h-14 text-lg" onClick={() => setPage(true)}>
+					A code for the assistant’s page
+				</button>
+			) : link.data ? (
+				<TapeList lines={link.data.lines} />
+			) : (
+				<button type="button" className="btn btn-primary h-14 text-lg" onClick={() => link.mutate()}>
+					Show which is which: the player does not see this screen
+				</button>
+			)}
+			<Said error={link.error} />
+			<button
+				type="button"
+				className={`btn h-14 text-lg ${link.data ? "btn-primary" : "border-base-300 bg-base-100"}`}
+				onClick={() => go(`/sessions/${session.id}/bay`)}
+			>
+				Taped: to the Bay
+			</button>
+			{page && <HandOutSheet test={test} onClose={() => setPage(false)} />}
+		</section>
+	);
+}

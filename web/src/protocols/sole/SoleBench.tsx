@@ -1,0 +1,234 @@
+/** What came of the sole tests: what was liked, what was measured and how the turf was met, side by side. */
+import { useState } from "react";
+import type { Session, SoleTest } from "../../api/client";
+import { change } from "../../api/session";
+import type { Act } from "../../session/place";
+import { figure, type Metres, reading, yd } from "../../ui/units";
+import { CourseNotes } from "./CourseNotes";
+import { nameOfCode, placeOf } from "./coming";
+
+type Code = SoleTest["codes"][number];
+
+export function SoleBench({ session, act }: { session: Session; act: Act }) {
+	const shown = session.soles.filter((test) => test.handings.length > 0);
+	if (shown.length === 0) return null;
+	return (
+		<section className="mt-5" aria-label="Sole tests">
+			{shown.map((test) => (
+				<OneTest key={test.id} session={session} act={act} test={test} />
+			))}
+		</section>
+	);
+}
+
+const title = (session: Session, test: SoleTest) => {
+	const about = session.builds.find((build) => build.id === test.wedge);
+	const of = about ? `, for the own ${about.name}` : "";
+	return test.blind === "open"
+		? `The sole in other lofts, ${placeOf(test, test.places[0]?.key ?? "")?.name.toLowerCase()}`
+		: `Blind sole test, ${figure(test.loft_deg)}°${of}`;
+};
+
+function OneTest({ session, act, test }: { session: Session; act: Act; test: SoleTest }) {
+	const { result } = test;
+	const [figures, setFigures] = useState(false);
+	const ranked = result.order.map((code) => test.codes[code] as Code);
+	const rest = test.codes.filter((each) => !result.order.includes(each.code) && !each.club?.same_as);
+	const agreed = session.status === "agreed";
+	return (
+		<article className="mb-6" aria-label={title(session, test)}>
+			<h3 className="mb-1">{title(session, test)}</h3>
+			<p className="text-lg font-semibold" data-testid="sole-result">
+				{result.named !== null && <span aria-hidden="true">✓ </span>}
+				{result.loft_needed || result.sentences.join(" ")}
+			</p>
+			{!test.revealed && (
+				<p className="quiet">
+					{test.on
+						? "Still blind: by code until it is revealed in the Bay."
+						: "Given up: which code was which club is never told."}
+				</p>
+			)}
+			<table className="mt-2 w-full text-left text-[15px]">
+				<thead className="quiet text-sm">
+					<tr>
+						<th className="w-12 py-1 font-normal">Liked</th>
+						<th className="font-normal">{test.revealed ? "Club" : "Code"}</th>
+						<th className="pl-4 font-normal">Met the turf badly</th>
+						<th className="pl-4 font-normal">Carries scatter, yd</th>
+						<th className="pl-4 font-normal">Spin</th>
+						{test.revealed && test.blind !== "open" && <th className="pl-4 font-normal">Chosen</th>}
+					</tr>
+				</thead>
+				<tbody>
+					{[...ranked, ...rest].map((code, at) => (
+						<tr key={code.code} className="border-t border-base-300">
+							<td className="num py-2 text-xl">{at < ranked.length ? at + 1 : ""}</td>
+							<td>
+								<ClubOf code={code} test={test} />
+							</td>
+							<td className={`pl-4 ${code.bad.length ? "hole-text font-semibold" : "quiet"}`}>
+								{code.bad.map((key) => placeOf(test, key)?.name.toLowerCase()).join(", ") || "–"}
+							</td>
+							<td className="pl-4">
+								<Scatter code={code} />
+							</td>
+							<td className={`pl-4 ${code.under.length ? "hole-text font-semibold" : "quiet"}`}>
+								{code.under.length
+									? `under the floor: ${code.under.map((key) => placeOf(test, key)?.name.toLowerCase()).join(", ")}`
+									: code.cells.some((cell) => cell.spin_rpm !== null)
+										? "over the floor"
+										: "not read"}
+							</td>
+							{test.revealed && test.blind !== "open" && (
+								<td className="py-0.5 pl-4">
+									<button
+										type="button"
+										aria-pressed={test.chosen === code.code}
+										className={`btn h-11 ${test.chosen === code.code ? "btn-primary" : "border-base-300 bg-base-100"}`}
+										disabled={agreed}
+										onClick={() => act(() => change.chooseSole(test.id, code.code))}
+									>
+										{test.chosen === code.code ? "Chosen ✓" : "Choose"}
+									</button>
+								</td>
+							)}
+						</tr>
+					))}
+				</tbody>
+			</table>
+			<ul className="mt-2 space-y-0.5 text-[15px]">
+				{[
+					result.at_odds,
+					...result.measured,
+					test.blind === "open" ? "" : result.deciding,
+					result.repeats,
+					result.blindness,
+					result.belief,
+					...test.warnings,
+				]
+					.filter(Boolean)
+					.map((sentence) => (
+						<li key={sentence} className={sentence === result.at_odds ? "font-semibold" : ""}>
+							{sentence}
+						</li>
+					))}
+			</ul>
+			<div className="mt-2 flex flex-wrap items-center gap-2">
+				{test.codes.some((code) => code.cells.length > 0) && (
+					<button
+						type="button"
+						className="btn h-11"
+						aria-expanded={figures}
+						onClick={() => setFigures(!figures)}
+					>
+						Figures lie by lie
+					</button>
+				)}
+				{test.chosen !== null && !agreed && (
+					<TryLofts act={act} test={test} busy={session.soles.some((each) => each.on)} />
+				)}
+			</div>
+			{figures && <Figures test={test} />}
+			{test.blind !== "open" && (test.revealed || test.on) && (
+				<CourseNotes session={session} act={act} test={test} />
+			)}
+		</article>
+	);
+}
+
+function ClubOf({ code, test }: { code: Code; test: SoleTest }) {
+	const { club } = code;
+	if (!club) return <span className="text-lg font-semibold">{code.word}</span>;
+	const twin = test.codes.find((each) => each.club?.same_as === code.code);
+	return (
+		<>
+			<span className="text-lg font-semibold">{club.name}</span>{" "}
+			<span className="quiet">
+				{[
+					club.sole && `${club.sole} sole`,
+					club.bounce_deg === null ? "" : `${figure(club.bounce_deg)}° bounce`,
+					test.blind === "open" ? "" : `was ${[code.word, twin?.word].filter(Boolean).join(" and ")}`,
+					club.control ? "the control" : "",
+				]
+					.filter(Boolean)
+					.join(", ")}
+			</span>
+		</>
+	);
+}
+
+function Scatter({ code }: { code: Code }) {
+	if (code.spread_m === null) return <span className="quiet">not read</span>;
+	const yards = (value: Metres | number | null) => figure((value as number) / 0.9144, 1);
+	return (
+		<>
+			<span className="num">{yards(code.spread_m)}</span>{" "}
+			<span className="quiet">
+				({yards(code.spread_low_m)} to {yards(code.spread_high_m)})
+			</span>
+		</>
+	);
+}
+
+/** Means of each code at each lie; what was not read is left blank. */
+function Figures({ test }: { test: SoleTest }) {
+	const blank = <span className="quiet">–</span>;
+	const length = (value: number | null) => (value === null ? blank : yd(value as Metres));
+	return (
+		<table className="mt-2 text-left text-[14.5px]">
+			<thead className="quiet text-sm">
+				<tr>
+					{["Lie", "", "Shots", "Launch", "Spin, rpm", "Carry, yd", "Run, yd", "Left, yd"].map((head) => (
+						<th key={head} className="pr-6 font-normal">
+							{head}
+						</th>
+					))}
+				</tr>
+			</thead>
+			<tbody>
+				{test.places.flatMap((place) =>
+					test.codes.flatMap((code) =>
+						code.cells
+							.filter((cell) => cell.place === place.key)
+							.map((cell) => (
+								<tr key={`${place.key}${code.code}`} className="border-t border-base-300">
+									<td className="py-1 pr-6">{place.name}</td>
+									<td className="pr-6 font-semibold">{nameOfCode(test, code.code)}</td>
+									<td className="num pr-6">{cell.n}</td>
+									<td className="num pr-6">{reading("launch_deg", cell.launch_deg)}</td>
+									<td className="num pr-6">{reading("spin_rpm", cell.spin_rpm)}</td>
+									<td className="num pr-6">{length(cell.carry_m)}</td>
+									<td className="num pr-6">{length(cell.run_m)}</td>
+									<td className="num pr-6">{length(cell.left_m)}</td>
+								</tr>
+							)),
+					),
+				)}
+			</tbody>
+		</table>
+	);
+}
+
+/** Is the loft needed, or the open face? The chosen sole a degree weaker and in less loft, on one shot. */
+function TryLofts({ act, test, busy }: { act: Act; test: SoleTest; busy: boolean }) {
+	return (
+		<label className="flex items-center gap-2 text-[15px]">
+			Is the loft needed, or the open face?
+			<select
+				className="select h-11 w-52"
+				aria-label="Try the chosen sole in other lofts on one shot"
+				value=""
+				disabled={busy}
+				onChange={(event) => event.target.value && act(() => change.tryLofts(test.id, event.target.value))}
+			>
+				<option value="">{busy ? "A test is going on" : "Try it on one shot"}</option>
+				{test.places.map((place) => (
+					<option key={place.key} value={place.key}>
+						{place.name}
+					</option>
+				))}
+			</select>
+		</label>
+	);
+}

@@ -1,0 +1,88 @@
+/** What is done now and then in a sole test: the link for its setter, the assistant's page, an early end. */
+import { useQuery } from "@tanstack/react-query";
+import { useState } from "react";
+import { client, got, type SoleTest } from "../../api/client";
+import { change } from "../../api/session";
+import type { Act } from "../../session/place";
+import { Sheet } from "../../ui/Sheet";
+import { placeOf } from "./coming";
+import { HandOutSheet, LinkSheet } from "./Link";
+
+type Dialog = "link" | "hand_out" | "end" | null;
+
+export function TestMenu({ act, test }: { act: Act; test: SoleTest }) {
+	const me = useQuery({ queryKey: ["me"], queryFn: () => got(client.GET("/api/me")) });
+	const [dialog, setDialog] = useState<Dialog>(null);
+	const setter = me.data?.username === test.setter;
+	const close = () => setDialog(null);
+	return (
+		<div className="flex flex-wrap items-center gap-2 text-[15px]">
+			{test.blind === "single" && setter && (
+				<button type="button" className="btn h-11" onClick={() => setDialog("link")}>
+					Which code is which
+				</button>
+			)}
+			{test.blind === "double" && (
+				<button type="button" className="btn h-11" onClick={() => setDialog("hand_out")}>
+					The assistant’s page
+				</button>
+			)}
+			<button type="button" className="btn h-11" onClick={() => setDialog("end")}>
+				End it early
+			</button>
+			<span className="quiet">
+				{test.blind === "single" &&
+					!setter &&
+					`Only ${test.setter_name || test.setter} may see which code is which club.`}
+				{test.blind === "double" &&
+					test.hand_out_opened === null &&
+					"The assistant has not opened the page yet."}
+			</span>
+			{dialog === "link" && <LinkSheet test={test} onClose={close} />}
+			{dialog === "hand_out" && <HandOutSheet test={test} onClose={close} />}
+			{dialog === "end" && <EndEarly act={act} test={test} onClose={close} />}
+		</div>
+	);
+}
+
+function EndEarly({ act, test, onClose }: { act: Act; test: SoleTest; onClose: () => void }) {
+	const left = test.unplayed.map((key) => placeOf(test, key)?.name.toLowerCase()).join(", ");
+	const end = (go: () => void) => {
+		go();
+		onClose();
+	};
+	return (
+		<Sheet title="End the sole test early" onClose={onClose}>
+			<div className="space-y-4 text-[16px]">
+				{test.handings.length > 0 && (
+					<div>
+						<button
+							type="button"
+							className="btn btn-primary h-12"
+							onClick={() => end(() => act(() => change.revealSoles(test.id, true)))}
+						>
+							Reveal now
+						</button>
+						<p className="mt-1">
+							{left
+								? `Not played by those that are left: ${left}. What was said stands; of these lies it says nothing.`
+								: "The duel is not over: the ranking stands as it is now."}
+						</p>
+					</div>
+				)}
+				<div>
+					<button
+						type="button"
+						className="btn h-12"
+						onClick={() => end(() => act(() => change.giveUpSoles(test.id)))}
+					>
+						Give it up
+					</button>
+					<p className="mt-1">
+						What was hit and said stays on record, and which code was which club is never told.
+					</p>
+				</div>
+			</div>
+		</Sheet>
+	);
+}

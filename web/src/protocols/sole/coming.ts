@@ -1,0 +1,48 @@
+/** What of a sole test comes next, with what was said here and has no line yet. */
+import type { Session, SoleTest } from "../../api/client";
+import type { change } from "../../api/session";
+
+export type Handing = Parameters<typeof change.sayOfCode>[1];
+export type NextCode = NonNullable<SoleTest["next"]>;
+type Stage = Pick<NextCode, "place" | "visit" | "duel">;
+
+export interface Coming {
+	/** Nothing where all is played, or where only the server can say who is left. */
+	next: NextCode | null;
+	/** The first at its lie: held against nothing. */
+	first: boolean;
+	/** The code it is held against. */
+	before: number | null;
+}
+
+const stageOf = (each: { place: string; visit?: number; duel?: boolean }): Stage => ({
+	place: each.place,
+	visit: each.visit ?? 0,
+	duel: each.duel ?? false,
+});
+export const sameStage = (a: Stage, b: Stage) =>
+	a.place === b.place && a.visit === b.visit && a.duel === b.duel;
+
+/** The test that is on, else the last one that was set up. */
+export const soleTestOf = (session: Session): SoleTest | undefined =>
+	session.soles.find((each) => each.on) ?? session.soles.at(-1);
+
+export function comingOf(test: SoleTest, waiting: Handing[]): Coming {
+	const left = [...test.ahead];
+	for (const said of waiting) {
+		const at = left.findIndex((each) => each.code === said.code && sameStage(each, stageOf(said)));
+		if (at >= 0) left.splice(at, 1);
+	}
+	const next = left[0] ?? null;
+	const last = waiting.at(-1) ?? test.handings.at(-1);
+	const together = next !== null && last !== undefined && sameStage(next, stageOf(last));
+	return { next, first: !together, before: together ? last.code : null };
+}
+
+export const wordOf = (test: SoleTest, code: number): string => test.codes[code]?.word ?? "";
+export const placeOf = (test: SoleTest, key: string) => test.places.find((each) => each.key === key);
+/** By its club once that is told. */
+export const nameOfCode = (test: SoleTest, code: number): string => {
+	const found = test.codes[code];
+	return found?.club ? (found.word === found.club.name ? found.word : found.club.name) : (found?.word ?? "");
+};
