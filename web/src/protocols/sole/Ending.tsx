@@ -13,8 +13,16 @@ const SURE: Record<string, string> = { guess: "Only a guess", fairly: "Fairly su
 
 export function Ending({ session, act, test }: { session: Session; act: Act; test: SoleTest }) {
 	const [code, setCode] = useState<number | null>(test.guess);
-	const guess = (confidence: string) =>
-		code !== null && act(() => change.guessSole(test.id, code, confidence));
+	const guess = (confidence: string) => {
+		if (code === null) return;
+		act(
+			() => change.guessSole(test.id, code, confidence),
+			(seen) => ({
+				...seen,
+				soles: seen.soles.map((each) => (each.id === test.id ? { ...each, guess: code, confidence } : each)),
+			}),
+		);
+	};
 	const open = test.blind === "open";
 	return (
 		<div className="space-y-3">

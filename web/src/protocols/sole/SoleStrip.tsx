@@ -16,10 +16,11 @@ import { TestMenu } from "./TestMenu";
 
 export function SoleStrip({ session, act, agreed }: StripProps) {
 	const test = soleTestOf(session);
+	const line = useLine();
 	const waiting = useWaiting<Handing>(test ? `/api/soles/${test.id}/handings` : "");
 	if (!test?.on)
 		return <p className="quiet text-[17px]">No sole test is going on. Key W, Sole test, sets one up.</p>;
-	const coming = comingOf(test, waiting);
+	const coming = comingOf(test, waiting, line.lost);
 	const key = coming.next
 		? [coming.next.code, coming.next.place, coming.next.visit, test.done + waiting.length].join()
 		: "";
@@ -37,7 +38,7 @@ export function SoleStrip({ session, act, agreed }: StripProps) {
 					waiting={waiting.length}
 				/>
 			) : waiting.length > 0 ? (
-				<WaitsForLine />
+				<WaitsForLine lost={line.lost} />
 			) : (
 				<Ending session={session} act={act} test={test} />
 			)}
@@ -47,11 +48,10 @@ export function SoleStrip({ session, act, agreed }: StripProps) {
 	);
 }
 
-function WaitsForLine() {
-	const line = useLine();
+function WaitsForLine({ lost }: { lost: boolean }) {
 	return (
 		<p className="hole-text text-lg font-semibold" role="status">
-			{line.lost
+			{lost
 				? "All that can be handed without the line is said and kept. Who meets whom next is told when it is back."
 				: "Reading who comes next."}
 		</p>
@@ -146,8 +146,10 @@ function Handed({
 					<p>{place?.told}</p>
 				</div>
 				<p className="quiet text-right text-[15px]">
-					<span className="num">{test.done + waiting}</span> of{" "}
-					<span className="num">{test.done + test.more}</span> handed
+					<span className="num" data-testid="handed">
+						{test.done + waiting}
+					</span>{" "}
+					of <span className="num">{test.done + test.more}</span> handed
 					<br />
 					about <span className="num">{test.minutes}</span> min left
 				</p>

@@ -27,15 +27,17 @@ export const sameStage = (a: Stage, b: Stage) =>
 export const soleTestOf = (session: Session): SoleTest | undefined =>
 	session.soles.find((each) => each.on) ?? session.soles.at(-1);
 
-export function comingOf(test: SoleTest, waiting: Handing[]): Coming {
+/** lost: without a line nobody is out; with one, who goes on to the next lie is waited for. */
+export function comingOf(test: SoleTest, waiting: Handing[], lost: boolean): Coming {
 	const left = [...test.ahead];
 	for (const said of waiting) {
 		const at = left.findIndex((each) => each.code === said.code && sameStage(each, stageOf(said)));
 		if (at >= 0) left.splice(at, 1);
 	}
-	const next = left[0] ?? null;
 	const last = waiting.at(-1) ?? test.handings.at(-1);
-	const together = next !== null && last !== undefined && sameStage(next, stageOf(last));
+	const coming = left[0] ?? null;
+	const together = coming !== null && last !== undefined && sameStage(coming, stageOf(last));
+	const next = together || lost || waiting.length === 0 ? coming : null;
 	return { next, first: !together, before: together ? last.code : null };
 }
 
