@@ -14,7 +14,24 @@ from playwright.sync_api import Page, expect, sync_playwright
 
 OUT = ROOT / "docs" / "screenshots"
 LIGHT, DARK = "chalk", "dusk"
-VIEWS = [("brief", LIGHT), ("bag", LIGHT), ("bag", DARK), ("bay", DARK), ("bench", LIGHT), ("handover", LIGHT)]
+VIEWS = [("brief", LIGHT), ("bag", LIGHT), ("bay", DARK), ("bench", LIGHT), ("handover", LIGHT)]
+
+
+def sole_test(page: Page) -> None:
+    """A blind test begun, two codes handed."""
+    page.goto(page.url.replace("/bench", "/soles"))
+    page.get_by_role("button", name="Draw the codes").click()
+    page.get_by_role("button", name="Taped: to the Bay").click()
+    handed = page.get_by_test_id("handed")
+    handed.wait_for()
+    page.wait_for_timeout(500)
+    for keys, count in ((["Shift+S"], "1"), (["ArrowUp", "Shift+D"], "2")):
+        for key in keys:
+            page.keyboard.press(key)
+        expect(handed).to_have_text(count)
+    page.evaluate("document.documentElement.dataset.theme = 'dusk'")
+    shot(page, "sole-test-dark")
+    page.evaluate("document.documentElement.dataset.theme = 'chalk'")
 
 
 def take(page: Page, application: Application) -> None:
@@ -47,6 +64,7 @@ def take(page: Page, application: Application) -> None:
     page.get_by_role("region", name="Grooves, old against new").wait_for()
     page.get_by_role("region", name="Stop test").evaluate("part => part.scrollIntoView()")
     shot(page, "short-tests")
+    sole_test(page)
     page.goto(f"{application.address}/rack")
     page.get_by_role("link", name="Write out CSV").wait_for()
     shot(page, "rack")

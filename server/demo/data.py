@@ -103,11 +103,23 @@ class DemoStop:
 
 
 @dataclass
+class DemoSole:
+    """A blind test for an own wedge: heads of the rack by label, the first the control, the player liking them so much;
+    places; what the course said of the best: days after, lie, word."""
+
+    wedge: str
+    liked: dict[str, int]
+    places: list[str]
+    digs: list[tuple[str, str]]
+    course: list[tuple[int, str, str]] = field(default_factory=list)
+
+
+@dataclass
 class DemoVisit:
     """days_ago: of the visit. check_after_days: from then to the next check. end: of the bag that is worked at;
     places: clubs to place; wedges, runs: what is stated of the wedges and hit with them beside stock swings; tests,
-    stops: hit once the stand was; comfortable: the wedge that is never hit full. wish: (what leads, old club, flight),
-    empty for a gap. tried: (label, model, shaft, shots). turned: (label of the head, loft set, shots) after they were
+    stops, soles: hit once the stand was; comfortable: the wedge that is never hit full. wish: (what leads, old club,
+    flight), empty for a gap. tried: (label, model, shaft, shots). turned: (label of the head, loft set, shots) after they were
     hit. agree: whether what is proposed was agreed. reasons: empty for the proposed ones."""
 
     days_ago: int
@@ -129,6 +141,7 @@ class DemoVisit:
     runs: list[DemoRun] = field(default_factory=list)
     tests: list[DemoRun] = field(default_factory=list)
     stops: list[DemoStop] = field(default_factory=list)
+    soles: list[DemoSole] = field(default_factory=list)
     comfortable: str = ""
     wishes: tuple[str, ...] = ()
     called: str = ""
@@ -293,6 +306,15 @@ CUSTOMERS = [
                     DemoRun("54", 5, "half", lie="wet", protocol="grooves"),
                     DemoRun("54 M", 5, "half", letter="B", protocol="grooves"),
                     DemoRun("54 M", 5, "half", letter="B", lie="wet", protocol="grooves"),
+                ],
+                soles=[
+                    DemoSole(
+                        "54",
+                        {"54 M": 0, "54 W": 1},
+                        ["pitch", "fuller", "soft", "tight", "sand"],
+                        [("54 M", "soft"), ("54 M", "sand")],
+                        [(0, "sand", "Came out without thinking about it")],
+                    )
                 ],
                 tried=[("50", "Gannock", "Wexmoor 110 W", 9), ("54 M", "Gannock", "Wexmoor 110 W", 6)],
             )

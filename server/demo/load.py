@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Mapping
 from datetime import timedelta
 from decimal import Decimal
+from random import Random
 from typing import Any
 
 import numpy as np
@@ -12,8 +13,10 @@ from common.policy import Role
 from customers.actions import add_customer
 from customers.models import Customer
 from django.utils import timezone
-from fitting.actions import builds, sessions, shots, stops, targets
+from fitting.actions import builds, sessions, shots, soles, stops, targets
 from fitting.actions.brief import Course, JobFields, write_brief
+from fitting.actions.hand_out import note_of_course
+from fitting.actions.soles import ClubOfTest, Said, SetUp
 from fitting.domain.session import load
 from fitting.models import Build, FittingSession
 from handover.actions import agree
@@ -24,6 +27,8 @@ from hemicycle_core.brief import FlightWish, JobKind, Miss, Wish
 from hemicycle_core.flight import Air, Firmness
 from hemicycle_core.formats.club_names import short_name
 from hemicycle_core.impact import Lie
+from hemicycle_core.judge.soles import Control
+from hemicycle_core.protocols.sole import Turf
 from hemicycle_core.rack.stock import Made
 from hemicycle_core.runs import COMFORTABLE, FULL, Ball
 from hemicycle_core.shots import Intent, Strike
@@ -33,7 +38,20 @@ from hemicycle_core.wedges import WedgeWish
 from rack.models import Head, Shaft
 from shop.models import Bay, Shop, User
 
-from .data import BAYS, CUSTOMERS, HEADS, SHAFTS, SHOP, SLEEVE, WEDGES, DemoCustomer, DemoRun, DemoStop, DemoVisit
+from .data import (
+    BAYS,
+    CUSTOMERS,
+    HEADS,
+    SHAFTS,
+    SHOP,
+    SLEEVE,
+    WEDGES,
+    DemoCustomer,
+    DemoRun,
+    DemoSole,
+    DemoStop,
+    DemoVisit,
+)
 from .golfers import club_of
 from .models import SimulatedGolfer
 
@@ -222,6 +240,42 @@ def _tests(fitter: User, session: FittingSession, swinging: Swinging, visit: Dem
         _hit_run(session, swinging, run)
     for seen in visit.stops:
         _see(fitter, session, seen)
+    for sole in visit.soles:
+        _sole(fitter, session, sole)
+
+
+def _sole(fitter: User, session: FittingSession, demo: DemoSole) -> None:
+    """A blind test as the player answered it, revealed, without a monitor; what was in hand is so again."""
+    session.refresh_from_db()
+    held, labels = session.in_hand_id, list(demo.liked)
+    heads = [Head.objects.of(session.shop_id).get(label=label) for label in labels]
+    wedge = _own_or_tried(session, demo.wedge, "")
+    shaft = Shaft.objects.of(session.shop_id).get(name="Wexmoor 110 W")
+    wanted = SetUp(
+        wedge.loft_deg or 54, [ClubOfTest(head=head.pk) for head in heads], shaft.pk, demo.places, 0, Control.NEAREST,
+        None, short=False, double=False, wedge=wedge.pk,
+    )  # fmt: skip
+    test = soles.set_up(fitter, session.pk, wanted, chance=Random(54))
+    label = {code.number: code.head.label for code in test.codes.select_related("head")}
+    while (coming := soles.sole_of(test).standing.next) is not None:
+        handed = soles.sole_of(test).handed
+        together = handed and handed[-1].stage == (coming.place, coming.visit, coming.duel)
+        apart = demo.liked[label[coming.code]] - demo.liked[label[handed[-1].code]] if together else None
+        dug = (label[coming.code], coming.place) in demo.digs
+        sand = coming.place == "sand"
+        turf = (Turf.DEEP if dug else Turf.EVEN) if sand else (Turf.DUG if dug else Turf.SLID)
+        soles.say(
+            fitter, test.pk, code=coming.code, place=coming.place, visit=coming.visit, duel=coming.duel,
+            said=Said(said=apart, turf=turf),
+        )  # fmt: skip
+    best = max(label, key=lambda code: demo.liked[label[code]])
+    soles.guess(fitter, test.pk, code=best, confidence="guess")
+    soles.reveal(fitter, test.pk, early=False)
+    for days, place, word in demo.course:
+        day = timezone.localdate() + timedelta(days=days)
+        note_of_course(fitter, test.pk, played_on=day, code=best, place=place, word=word, first=True)
+    if held is not None:
+        builds.take_in_hand(fitter, session.pk, build_id=held)
 
 
 def _see(fitter: User, session: FittingSession, seen: DemoStop) -> None:

@@ -2,9 +2,10 @@
 
 from __future__ import annotations
 
-import secrets
 from collections.abc import Sequence
+from contextlib import suppress
 from dataclasses import dataclass
+from random import Random, SystemRandom
 from typing import Any
 
 from common.problems import NotAllowed, Refused
@@ -36,6 +37,7 @@ from .changes import announce, for_change, note
 MOST_LEFT_M = 60.0
 MOST_GROOVE = 16
 MOST_SOUND = 40
+DRAWN = SystemRandom()
 
 
 @dataclass(frozen=True)
@@ -101,8 +103,9 @@ def _club(session: FittingSession, wanted: ClubOfTest, shaft_id: int | None) -> 
 
 
 @action("fit")
-def set_up(actor: User, session_id: int, wanted: SetUp) -> SoleTest:
-    """A blind test, with the first code in hand. Codes are drawn: neither their order nor their numbers tell a club."""
+def set_up(actor: User, session_id: int, wanted: SetUp, *, chance: Random = DRAWN) -> SoleTest:
+    """A blind test, with the first code in hand. Codes are drawn: neither their order nor their numbers tell a club.
+    chance: by which; the demo's comes again."""
     session = for_change(actor, session_id)
     clubs = clubs_of(session, wanted.clubs, wanted.shaft)
     check_clubs([each.known for each in clubs])
@@ -112,7 +115,7 @@ def set_up(actor: User, session_id: int, wanted: SetUp) -> SoleTest:
     if (wanted.control is None) != (wanted.control_is is None):
         raise BadInput("Say which club is the control, and what it stands for.", field="control")
     order = [*range(len(clubs)), *([] if wanted.repeat is None else [wanted.repeat])]
-    secrets.SystemRandom().shuffle(order)
+    chance.shuffle(order)
     twice = [at for at, club in enumerate(order) if club == wanted.repeat] if wanted.repeat is not None else None
     test = _made(
         session,
@@ -126,6 +129,7 @@ def set_up(actor: User, session_id: int, wanted: SetUp) -> SoleTest:
         control=None if wanted.control is None else order.index(wanted.control),
         control_is=wanted.control_is.value if wanted.control_is else "",
         twice=twice,
+        chance=chance,
     )
     note(session, actor, "sole.set_up", f"sole:{test.pk}")
     announce(session, "sole")
@@ -139,18 +143,20 @@ def _own_wedge(session: FittingSession, build_id: int) -> Build:
     return build
 
 
-def _made(session: FittingSession, actor: User, clubs: Sequence[tuple[_Club, str]], **fields: Any) -> SoleTest:
+def _made(
+    session: FittingSession, actor: User, clubs: Sequence[tuple[_Club, str]], *, chance: Random = DRAWN, **fields: Any
+) -> SoleTest:
     """A test with its codes, and what comes first taken up. clubs: with their role where lofts are tried."""
     if SoleTest.objects.of(session.shop_id).filter(session=session, revealed_at=None, stopped_at=None).exists():
         raise Refused("A sole test is going on. Reveal it or give it up first.", kind="sole_test_on")
     blind, loft_deg = fields["blind"], fields["loft_deg"]
-    seed = secrets.randbelow(2**31)
+    seed = chance.getrandbits(31)
     test = SoleTest(
         shop_id=session.shop_id, session=session, setter=actor, seed=seed, **{**fields, "blind": blind.value}
     )
     _ = test.for_core(len(clubs))  # refuses what no sole test is
     test.save()
-    words = _words(session, len(clubs))
+    words = _words(session, len(clubs), chance)
     for number, (each, role) in enumerate(clubs):
         build = Build.objects.create(
             shop_id=session.shop_id,
@@ -178,13 +184,13 @@ def _made(session: FittingSession, actor: User, clubs: Sequence[tuple[_Club, str
     return test
 
 
-def _words(session: FittingSession, count: int) -> list[str]:
+def _words(session: FittingSession, count: int, chance: Random) -> list[str]:
     """Words that no code of this session had, in no order."""
     used = set(Build.objects.of(session.shop_id).filter(session=session, coded=True).values_list("name", flat=True))
     free = [word for word in WORDS if word not in used] or list(WORDS)
     if len(free) < count:
         raise Refused("All words for codes are used in this session. Open a new visit for more.", kind="no_words")
-    return secrets.SystemRandom().sample(free, count)
+    return chance.sample(free, count)
 
 
 def sole_of(test: SoleTest) -> SessionSole:
@@ -477,11 +483,9 @@ def try_lofts(actor: User, test_id: int, *, place: str) -> SoleTest:
     shaft = chosen.shaft.pk if chosen.shaft else None
     wanted = [(ClubOfTest(head=chosen.head.pk, bend_deg=chosen.bend_deg), Role.AS_IS)]
     weaker = ClubOfTest(head=chosen.head.pk, bend_deg=chosen.bend_deg + WEAKER_DEG)
-    try:
+    with suppress(BadInput):  # where it does not bear the bend, the other is tried alone
         _club(session, weaker, shaft)
         wanted.append((weaker, Role.WEAKER))
-    except BadInput:
-        pass  # it does not bear the bend: the other is tried alone
     less = _less_loft(session, chosen.head)
     if less is not None:
         wanted.append((ClubOfTest(head=less.pk), Role.LESS))

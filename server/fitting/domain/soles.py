@@ -145,7 +145,9 @@ class SessionSole:
 
     @property
     def warnings(self) -> list[str]:
-        """What else differs than the sole; it names shafts and soles."""
+        """What else differs than the sole; it names shafts and soles. Where lofts are tried they are to differ."""
+        if self.test.blind == Blind.OPEN:
+            return []
         return warnings(self.clubs, Control(self.test.control_is) if self.test.control_is else None)
 
     @property

@@ -23,6 +23,14 @@ export function Caution({ children }: { children: ReactNode }) {
 	);
 }
 
+/** Wherever a wedge is to be bent. */
+export const BendCaution = () => (
+	<Caution>
+		Two degrees at most unless the maker says otherwise; cast and hollow heads can crack. Eye protection;
+		measure loft, lie and bounce again after.
+	</Caution>
+);
+
 export function Waiting({ what }: { what: string }) {
 	return <p className="quiet p-6">Reading {what}.</p>;
 }

@@ -6,6 +6,7 @@ import type { ProtocolKey } from "../../api/words";
 import { type Command, CommandBar, useCommands } from "../../commands/commands";
 import { CarryMap } from "../../instruments/carry-map/CarryMap";
 import { PANELS } from "../../protocols";
+import { soleTitle } from "../../protocols/sole/coming";
 import { gateSpan } from "../../session/gates";
 import { mapProps } from "../../session/maps";
 import type { PlaceProps } from "../../session/place";
@@ -57,10 +58,7 @@ export function Bay({ session, act, busy, live }: PlaceProps) {
 	// What was just done is not in it yet: then the server is asked, and says so where there is nothing.
 	const known = acts !== undefined && !told.isPlaceholderData && !told.isFetching && !busy;
 	const agreed = session.status === "agreed";
-	const code =
-		session.in_hand === null
-			? session.protocol === "sole"
-			: session.soles.some((test) => test.codes.some((each) => each.build === session.in_hand));
+	const code = soleTitle(session);
 	const none = agreed ? "The session is agreed" : shot ? undefined : "No shot yet";
 	const one = none ?? (selected.length ? "Of one shot: clear the selection first" : undefined);
 	const span = gateSpan(session);

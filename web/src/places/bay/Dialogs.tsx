@@ -6,7 +6,7 @@ import { PANELS } from "../../protocols";
 import type { PlaceProps } from "../../session/place";
 import { nameOf } from "../../session/select";
 import { Letter } from "../../ui/Letter";
-import { Caution } from "../../ui/Said";
+import { BendCaution, Caution } from "../../ui/Said";
 import { Sheet } from "../../ui/Sheet";
 import { metresOf, yd } from "../../ui/units";
 
@@ -77,10 +77,7 @@ function Bend({ build, act, onClose }: { build: Build; act: PlaceProps["act"]; o
 					</button>
 				))}
 			</div>
-			<Caution>
-				Two degrees at most unless the maker says otherwise; cast and hollow heads can crack. Eye protection;
-				measure loft, lie and bounce again after.
-			</Caution>
+			<BendCaution />
 		</Sheet>
 	);
 }

@@ -17,17 +17,18 @@ export function InHand({
 }: {
 	session: Session;
 	build: Build | undefined;
-	/** A code of a sole test is in hand: it has a strip of its own. */
-	code: boolean;
+	/** What is going on while a code of a sole test is in hand, which has a strip of its own; else empty. */
+	code: string;
 	live: PlaceProps["live"];
 }) {
 	const standIn = useStandIn(session.bay);
-	const elsewhere = !session.bay_is_here && (build !== undefined || code) && session.status !== "agreed";
+	const elsewhere =
+		!session.bay_is_here && (build !== undefined || code !== "") && session.status !== "agreed";
 	return (
 		<div className="flex flex-wrap items-center gap-3">
 			{build && (build.letter ? <Letter letter={build.letter} size={30} /> : null)}
 			<h2 className="min-w-0 flex-1 truncate text-[22px]">
-				{build ? build.name : code ? "Blind sole test" : "No build in hand"}{" "}
+				{build ? build.name : code || "No build in hand"}{" "}
 				<span className="quiet text-[16px] font-normal">
 					{build?.detail}
 					{build?.shaft ? `, ${build.shaft}` : ""}

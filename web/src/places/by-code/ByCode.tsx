@@ -110,7 +110,7 @@ function HandOutPage({ code, onOther }: PageProps) {
 									className="flex min-h-16 w-full cursor-pointer items-center gap-4 border-t border-base-300 py-2 text-left"
 									onClick={() => tape.mutate(line)}
 								>
-									<span className="w-36 text-2xl font-semibold">{line.word}</span>
+									<span className="w-28 text-2xl font-semibold sm:w-36">{line.word}</span>
 									<span className="flex-1">
 										<span className="block text-lg leading-tight">{line.club}</span>
 										<span className="quiet text-sm">{line.detail}</span>

@@ -104,7 +104,10 @@ function GoBack({ act, test }: { act: Act; test: SoleTest }) {
 				className="select h-14 w-80"
 				aria-label="Go back to a lie"
 				value=""
-				onChange={(event) => event.target.value && act(() => change.goBack(test.id, event.target.value))}
+				onChange={(event) => {
+					const place = event.target.value; // the list is back at its first line when this is sent
+					if (place) act(() => change.goBack(test.id, place));
+				}}
 			>
 				<option value="">Go back to a lie with {wordsLeft(test)}</option>
 				{test.places

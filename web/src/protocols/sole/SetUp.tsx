@@ -6,7 +6,7 @@ import type { Session, SoleChoices } from "../../api/client";
 import { change, keep, soleLink, useSession, useSoleCheck, useSoleChoices } from "../../api/session";
 import { VOCABULARY } from "../../api/vocabulary";
 import { ownOf } from "../../session/select";
-import { Said, Waiting } from "../../ui/Said";
+import { BendCaution, Said, Waiting } from "../../ui/Said";
 import { figure, type Metres, yd } from "../../ui/units";
 import { HandOutSheet, TapeList } from "./Link";
 
@@ -212,7 +212,13 @@ function Chosen({ session, choices, loft, wedge, onMade }: ChosenProps) {
 						[short, "20 minutes", () => setShort(true)],
 					]}
 				>
-					{short ? "Three of the lies, and a short duel." : "All ticked lies, and a duel of four."}
+					{short
+						? `${choices.lies
+								.filter((lie) => places.includes(lie.key))
+								.slice(0, 3)
+								.map((lie) => lie.name)
+								.join(", ")}, and a short duel.`
+						: "All ticked lies, and a duel of four."}
 				</Ways>
 				<Ways
 					label="Who is blind"
@@ -240,6 +246,7 @@ function Chosen({ session, choices, loft, wedge, onMade }: ChosenProps) {
 						</ul>
 					</div>
 				)}
+				{clubs.some((club) => club.bend_deg) && <BendCaution />}
 				{!enough && (
 					<p className="hole-text font-semibold">
 						{clubs.length < least

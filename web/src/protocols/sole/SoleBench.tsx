@@ -1,5 +1,6 @@
 /** What came of the sole tests: what was liked, what was measured and how the turf was met, side by side. */
 import { useState } from "react";
+import { useNavigate } from "react-router";
 import type { Session, SoleTest } from "../../api/client";
 import { change } from "../../api/session";
 import type { Act } from "../../session/place";
@@ -126,7 +127,7 @@ function OneTest({ session, act, test }: { session: Session; act: Act; test: Sol
 					</button>
 				)}
 				{test.chosen !== null && !agreed && (
-					<TryLofts act={act} test={test} busy={session.soles.some((each) => each.on)} />
+					<TryLofts session={session.id} act={act} test={test} busy={session.soles.some((each) => each.on)} />
 				)}
 			</div>
 			{figures && <Figures test={test} />}
@@ -211,7 +212,18 @@ function Figures({ test }: { test: SoleTest }) {
 }
 
 /** Is the loft needed, or the open face? The chosen sole a degree weaker and in less loft, on one shot. */
-function TryLofts({ act, test, busy }: { act: Act; test: SoleTest; busy: boolean }) {
+function TryLofts({
+	session,
+	act,
+	test,
+	busy,
+}: {
+	session: number;
+	act: Act;
+	test: SoleTest;
+	busy: boolean;
+}) {
+	const go = useNavigate();
 	return (
 		<label className="flex items-center gap-2 text-[15px]">
 			Is the loft needed, or the open face?
@@ -220,7 +232,12 @@ function TryLofts({ act, test, busy }: { act: Act; test: SoleTest; busy: boolean
 				aria-label="Try the chosen sole in other lofts on one shot"
 				value=""
 				disabled={busy}
-				onChange={(event) => event.target.value && act(() => change.tryLofts(test.id, event.target.value))}
+				onChange={(event) => {
+					const place = event.target.value; // the list is back at its first line when this is sent
+					if (!place) return;
+					act(() => change.tryLofts(test.id, place));
+					go(`/sessions/${session}/bay`);
+				}}
 			>
 				<option value="">{busy ? "A test is going on" : "Try it on one shot"}</option>
 				{test.places.map((place) => (

@@ -4,7 +4,7 @@ import type { Shot, SoleTest, Turf } from "../../api/client";
 import { useLine, useWaiting } from "../../api/outbox";
 import { change } from "../../api/session";
 import { useCommands } from "../../commands/commands";
-import { Said } from "../../ui/Said";
+import { BendCaution, Said } from "../../ui/Said";
 import { typedNumber } from "../../ui/typed";
 import { type Metres, reading, toMetres, yd } from "../../ui/units";
 import type { StripProps } from "../panels";
@@ -166,6 +166,7 @@ function Handed({
 					</button>
 				</p>
 			)}
+			{code?.club?.loft_role === "weaker" && <BendCaution />}
 			<ShotsOfCode shots={shots} wanted={test.shots} />
 			<div className="space-y-2">
 				<div>

@@ -41,6 +41,15 @@ export function comingOf(test: SoleTest, waiting: Handing[], lost: boolean): Com
 	return { next, first: !together, before: together ? last.code : null };
 }
 
+/** What a sole test that is in hand is called; empty where none is. */
+export function soleTitle(session: Session): string {
+	const of = (test: SoleTest) => test.codes.some((each) => each.build === session.in_hand);
+	const test =
+		session.in_hand === null && session.protocol === "sole" ? soleTestOf(session) : session.soles.find(of);
+	if (!test) return "";
+	return test.blind === "open" ? "The sole in other lofts" : "Blind sole test";
+}
+
 export const wordOf = (test: SoleTest, code: number): string => test.codes[code]?.word ?? "";
 export const placeOf = (test: SoleTest, key: string) => test.places.find((each) => each.key === key);
 /** By its club once that is told. */
