@@ -5,7 +5,21 @@ from customers import views as customers
 from django.conf import settings
 from django.http import FileResponse, HttpRequest, HttpResponse
 from django.urls import include, path, re_path
-from fitting.api.views import bag, bay, bench, brief, imports, plans, player, session, shortlist, soles, stops, wedges
+from fitting.api.views import (
+    bag,
+    bay,
+    bench,
+    brief,
+    grooves,
+    imports,
+    plans,
+    player,
+    session,
+    shortlist,
+    soles,
+    stops,
+    wedges,
+)
 from handover import views as handover
 from handover import views_customer as customer
 from live import views as live
@@ -98,6 +112,11 @@ api = [
     path("sessions/<int:session_id>/stop-green", stops.StopGreenView.as_view()),
     path("sessions/<int:session_id>/stops", stops.StopSeenView.as_view()),
     path("stops/<int:seen_id>/aside", stops.StopAsideView.as_view()),
+    path("sessions/<int:session_id>/grooves", grooves.BlindGroovesView.as_view()),
+    path("grooves/<int:blind_id>/guess", grooves.GrooveGuessView.as_view()),
+    path("grooves/<int:blind_id>/reveal", grooves.GrooveRevealView.as_view()),
+    path("grooves/<int:blind_id>/give-up", grooves.GrooveGiveUpView.as_view()),
+    path("grooves/<int:blind_id>/link", grooves.GrooveLinkView.as_view()),
     path("sessions/<int:session_id>/soles", soles.SoleTestsView.as_view()),
     path("sessions/<int:session_id>/soles/choices", soles.SoleChoicesView.as_view()),
     path("sessions/<int:session_id>/soles/check", soles.SoleCheckView.as_view()),

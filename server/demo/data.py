@@ -119,8 +119,8 @@ class DemoVisit:
     """days_ago: of the visit. check_after_days: from then to the next check. end: of the bag that is worked at;
     places: clubs to place; wedges, runs: what is stated of the wedges and hit with them beside stock swings; tests,
     stops, soles: hit once the stand was; comfortable: the wedge that is never hit full. wish: (what leads, old club,
-    flight), empty for a gap. tried: (label, model, shaft, shots). turned: (label of the head, loft set, shots) after they were
-    hit. agree: whether what is proposed was agreed. reasons: empty for the proposed ones."""
+    flight), empty for a gap. tried: (label, model, shaft, shots). turned: (label of the head, loft set, shots) after
+    they were hit. agree: whether what is proposed was agreed. reasons: empty for the proposed ones."""
 
     days_ago: int
     bay: str = "Bay 2"

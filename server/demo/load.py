@@ -256,7 +256,7 @@ def _sole(fitter: User, session: FittingSession, demo: DemoSole) -> None:
         None, short=False, double=False, wedge=wedge.pk,
     )  # fmt: skip
     test = soles.set_up(fitter, session.pk, wanted, chance=Random(54))
-    label = {code.number: code.head.label for code in test.codes.select_related("head")}
+    label = {code.number: code.head.label for code in test.codes.select_related("head") if code.head}
     while (coming := soles.sole_of(test).standing.next) is not None:
         handed = soles.sole_of(test).handed
         together = handed and handed[-1].stage == (coming.place, coming.visit, coming.duel)

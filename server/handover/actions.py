@@ -36,6 +36,8 @@ def agree(actor: User, session_id: int, wanted: AgreeIn) -> Recommendation:
     judged = load(session)
     if any(each.test.is_on and not each.told for each in judged.soles):
         raise Refused("A blind sole test is going on. Reveal it or give it up first.", kind="sole_test_on")
+    if any(each.is_on for each in judged.rows.blind_grooves):
+        raise Refused("A blind groove test is going on. Reveal it or give it up first.", kind="grooves_on")
     if not judged.bag.clubs:
         raise Refused("There is no bag yet to recommend anything for.", kind="no_bag")
     row = _edition(actor, judged, wanted)

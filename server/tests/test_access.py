@@ -13,7 +13,17 @@ from django.urls import get_resolver
 from django.utils import timezone
 from fitting.actions import soles
 from fitting.api import answers
-from fitting.models import BagPlan, Build, FittingSession, PlayerScreen, Shot, ShotImport, SoleHanding, StopSeen
+from fitting.models import (
+    BagPlan,
+    BlindGrooves,
+    Build,
+    FittingSession,
+    PlayerScreen,
+    Shot,
+    ShotImport,
+    SoleHanding,
+    StopSeen,
+)
 from live.actions import make_key
 from live.models import FeedKey, TrayShot
 from rack.models import Head
@@ -95,6 +105,11 @@ ADDRESSES = {
     "sessions/<int:session_id>/stop-green": ("PUT",),
     "sessions/<int:session_id>/stops": ("POST",),
     "stops/<int:seen_id>/aside": ("PUT",),
+    "sessions/<int:session_id>/grooves": ("POST",),
+    "grooves/<int:blind_id>/guess": ("PUT",),
+    "grooves/<int:blind_id>/reveal": ("POST",),
+    "grooves/<int:blind_id>/give-up": ("POST",),
+    "grooves/<int:blind_id>/link": ("GET",),
     "sessions/<int:session_id>/soles": ("POST",),
     "sessions/<int:session_id>/soles/choices": ("GET",),
     "sessions/<int:session_id>/soles/check": ("POST",),
@@ -216,10 +231,15 @@ def fill(session, shop):
     heads = Head.objects.filter(shop=shop, label__startswith="58").order_by("pk")
     test = soles.set_up(session.fitter, session.pk, sole_test(heads))
     soles.say(session.fitter, test.pk, code=0, place="pitch", said=soles.Said())
+    codes = [soles.coded(session, word, 56) for word in ("One", "Two")]
+    blind = BlindGrooves.objects.create(
+        shop=shop, session=session, setter=session.fitter, old=wedge, fresh=build, one=codes[0], two=codes[1],
+        one_is_old=True,
+    )  # fmt: skip
     new_test = {"loft_deg": 58, "clubs": [{"head": head.pk} for head in heads], "places": ["pitch", "sand"]}
     ids = {"session_id": session.pk, "build_id": build.pk, "shot_id": shot.pk, "bay_id": bay.pk}
     ids |= {"plan_id": plan.pk, "import_id": imported.pk, "customer_id": session.customer_id}
-    ids |= {"seen_id": seen.pk, "test_id": test.pk, "handing_id": SoleHanding.objects.get().pk}
+    ids |= {"seen_id": seen.pk, "test_id": test.pk, "handing_id": SoleHanding.objects.get().pk, "blind_id": blind.pk}
     ids |= {"head_id": build.head_id, "shaft_id": build.shaft_id}
     ids |= {"user_id": person(shop, "third").pk, "key_id": FeedKey.objects.get().pk}
     other = add_customer(session.fitter, name="Ada Field", hand="right")
@@ -252,6 +272,8 @@ def fill(session, shop):
         "soles/<int:test_id>/in-hand": {"code": 1, "place": "pitch"},
         "returns": {"place": "pitch"},
         "guess": {"code": 0, "confidence": "fairly"},
+        "grooves/<int:blind_id>/guess": {"code": codes[0].pk, "confidence": "fairly"},
+        "grooves": {"old": wedge.pk, "fresh": build.pk},
         "reveal": {"early": True},
         "chosen": {"code": 0},
         "lofts": {"place": "lob"},
@@ -328,7 +350,10 @@ def test_the_shops_own_people_get_through(who, fill, request):
         # 400: understood and refused for its content (no stand-in shots), past the policy.
         assert "private" in answer["Cache-Control"], (address, method)
         # 409: nothing that can be taken back, as what was put up was hit since; a sole test that is not so far.
-        not_so = ("undo", "redo", "/soles", "returns", "chosen", "lofts", "hand-out", "handover")
+        not_so = (
+            "undo", "redo", "/soles", "/grooves", "grooves/<int:blind_id>/reveal", "returns", "chosen", "lofts",
+            "hand-out", "handover",
+        )  # fmt: skip
         refused = [400] if address.endswith("stand-in") else [409] if address.endswith(not_so) else []
         allowed = {200, 201, 202, 204, *refused}
         assert answer.status_code in allowed, (address, method, answer.content)

@@ -297,8 +297,12 @@ def test_an_old_wedge_beside_a_fresh_one_is_told_on_the_bench_and_answers_its_co
 
 
 def test_a_stop_test_is_tapped_and_paced_to_one_green_and_what_is_set_aside_is_no_part_of_it(ask, session, wedges):
-    green = {"target_m": 22.86, "firmness": "medium", "green_ft": 10.5, "slope_percent": -1}
-    ask("PUT", f"sessions/{session.pk}/stop-green", green)
+    green = {
+        "target_m": 22.86, "firmness": "medium", "green_ft": 10.5, "slope_percent": -1, "wind_mps": 4.0,
+        "wind_from_deg": 180.0,
+    }  # fmt: skip
+    first = ask("PUT", f"sessions/{session.pk}/stop-green", green)["bag"]["short"]["stops"]
+    assert first["minutes"] == 5  # three wedges, three balls each
     ball = {"build": wedges["58"].pk, "landed_m": 20, "stopped_m": 22.5, "stopped_side_m": 1.0}
     for _ in range(3):
         ask("POST", f"sessions/{session.pk}/stops", ball, 201)
@@ -324,3 +328,6 @@ def test_a_stop_test_is_tapped_and_paced_to_one_green_and_what_is_set_aside_is_n
     assert ask("POST", f"sessions/{session.pk}/stops", iron, 400)["field"] == "build"
     assert ask("POST", f"sessions/{session.pk}/stops", {**ball, "balls": 0}, 400)["field"] == "n"
     assert ask("PUT", f"sessions/{session.pk}/stop-green", {**green, "green_ft": 1}, 400)["field"] == "green_ft"
+    assert ask("PUT", f"sessions/{session.pk}/stop-green", {**green, "wind_mps": 90}, 400)["field"] == "wind_mps"
+    wide = {**ball, "stopped_side_m": 500}
+    assert ask("POST", f"sessions/{session.pk}/stops", wide, 400)["field"] == "landed_side_m"

@@ -12,9 +12,9 @@ from fitting.actions.shots import run_for, take_in
 from fitting.api import answers
 from fitting.api.present.bundle import present_bundle, written_shots
 from fitting.domain.session import load
-from fitting.models import Build, FittingSession, SoleCode, SoleHanding
+from fitting.models import BlindGrooves, Build, FittingSession, SoleCode, SoleHanding
 from live.actions import make_key
-from rack.models import Head
+from rack.models import Head, Shaft
 from shop.models import AuditEntry
 
 JSON = "application/json"
@@ -242,6 +242,56 @@ def test_two_at_once_retries_and_slips_change_no_judgement(ask, session, begun, 
     assert "reveal" in ask("POST", f"sessions/{session.pk}/handover", agree, 409)["title"].lower()
     (over,) = ask("POST", f"{url}/give-up")["soles"]
     assert not over["on"] and not over["revealed"] and over["codes"][0]["club"] is None
+
+
+def test_grooves_blind_are_the_wedges_own_once_revealed_and_told_nowhere_before(ask, fitter, owner, session):
+    typed = {"typed_carry_m": 75.0, "typed_total_m": 77.0}
+    old = builds.add_club(fitter, session.pk, name="54", set_loft_deg=54, wear="worn", **typed)
+    (fresh,) = builds.add_candidates(fitter, session.pk, [builds.CandidateChoice(*pair_of("54 M"))])
+    FittingSession.objects.filter(pk=session.pk).update(end="short")
+    first = ask("GET", f"sessions/{session.pk}")["bag"]["short"]["grooves"]
+    assert first["pairs"] == [{"old": old.pk, "fresh": fresh.pk}] and first["blind"] is None
+    seen = ask("POST", f"sessions/{session.pk}/grooves", {"old": old.pk, "fresh": fresh.pk}, 201)
+    blind = seen["bag"]["short"]["grooves"]["blind"]
+    codes = [each["build"] for each in blind["codes"]]
+    assert seen["in_hand"] == codes[0] and seen["protocol"] == "grooves" and blind["codes"][0]["word"] in seen["next"]
+    for code in codes:
+        for lie in (None, "wet"):
+            ask(
+                "PUT",
+                f"sessions/{session.pk}/task",
+                {"build": code, "protocol": "grooves", "length": "half", "lie": lie},
+            )
+            session.refresh_from_db()
+            hit(session, Build.objects.get(pk=code), 4000 + 400 * codes.index(code))
+    ask("PUT", f"grooves/{blind['id']}/guess", {"code": codes[1], "confidence": "certain"})
+    other = Client()
+    other.force_login(owner)
+
+    def read():
+        answers.ANSWERS.clear()
+        answers.JUDGED.clear()
+        return everything(ask, session, other)
+
+    before = read()
+    test = BlindGrooves.objects.get()
+    BlindGrooves.objects.update(one_is_old=not test.one_is_old)
+    assert read() == before
+    assert json.loads(before[1])["grooves"] == []
+    ask("GET", f"grooves/{blind['id']}/link", status=403, client=other)
+    assert {each["detail"] for each in ask("GET", f"grooves/{blind['id']}/link")["lines"]} == {"old", "new"}
+    told = ask("POST", f"grooves/{blind['id']}/reveal")
+    assert told["protocol"] == "full_swing" and told["in_hand"] is None
+    assert {each["build"] for each in told["shots"]} == {old.pk, fresh.pk}
+    (found,) = ask("GET", f"sessions/{session.pk}/bench")["grooves"]
+    right = BlindGrooves.objects.get().club(Build.objects.get(pk=codes[1])) == fresh
+    assert ("told the new one" in found["blind"]) == right
+    assert [each["n_old"] for each in found["lies"]] == [3, 3]
+    assert ask("POST", f"grooves/{blind['id']}/reveal", status=409)["type"] == "hemicycle:grooves_over"
+
+
+def pair_of(label):
+    return Head.objects.get(label=label).pk, Shaft.objects.get(name="Wexmoor 110 W").pk
 
 
 def test_what_a_code_was_hit_is_measured_apart_and_touches_no_club(ask, session, begun):

@@ -140,6 +140,16 @@ def compared(
     return Grooves(old.key, fresh.key, tuple(lies), worth, sentence, tuple(_remarks(old, lies, balls)))
 
 
+def told_blind(*, right: bool, confidence: str) -> str:
+    """What the player's guess which of two codes was the new one says: a sentence."""
+    if not right:
+        return "Blind, the player took the old one for the new one: what he believes of it is not the grooves."
+    if confidence == "certain":
+        return "Blind, the player told the new one from the old, and was certain of it."
+    sure = "fairly sure" if confidence == "fairly" else "only guessing"
+    return f"Blind, the player took the right one for the new one and was {sure}: by chance that is right once in two."
+
+
 def _green(jobs: Sequence[Job]) -> tuple[Turf, str]:
     """The green that roll is told of: of the shortest job that is played to one, else a medium one."""
     short = [job for job in jobs if job.kind is JobKind.GREEN and job.played_out]

@@ -131,7 +131,7 @@ def _firmer(wedge: StopWedge, lands_m: float, played: StopGreen, anchored: Ancho
     club, launch = wedge.club, None
     if club.ball_speed_mps is not None and club.launch_deg is not None and club.spin_rpm is not None:
         launch = (club.ball_speed_mps, club.launch_deg, club.spin_rpm)
-    curve = curve_of(club.carry_m, launch, air=wedge.air, anchored=anchored)
+    curve = curve_of(club.carry_m, launch, air=played.air(wedge.air), anchored=anchored)
     share = np.array([lands_m / club.carry_m])
     firm = green(FIRMER[played.firmness], played.green_ft)
     return float(curve.run_m(share, firm)[0] - curve.run_m(share, played.turf)[0])
@@ -148,7 +148,7 @@ def _by_monitor(wedge: StopWedge, played: StopGreen, anchored: Anchor | None) ->
     flown = [shot for shot in shots if shot.get("launch_deg") is not None and shot.get("spin_rpm") is not None]
     computed = None
     if flown:
-        (down,) = landings([flown], airs=[wedge.air or Air()], anchored=anchored)
+        (down,) = landings([flown], airs=[played.air(wedge.air)], anchored=anchored)
         computed = float(run_out(down.speed_mps, down.angle_deg, down.spin_rpm, played.turf).run_m.mean())
     return (math.fsum(rolls) / len(rolls) if rolls else None), computed
 

@@ -6,12 +6,13 @@ all the wedges together (`judge.stops`). Nothing of it is a carry of its club.
 
 from __future__ import annotations
 
-from dataclasses import dataclass
+from collections.abc import Sequence
+from dataclasses import dataclass, replace
 
 from ..errors import BadInput
-from ..flight import Firmness
+from ..flight import Air, Firmness
 from ..flight.landing import EVERYDAY_FT, Turf, green
-from ..runs import Ball
+from ..runs import Ball, check_wind
 from ..shots import Intent
 from ..units import metres
 from .protocol import Protocol
@@ -27,13 +28,15 @@ MOST_PAST_M = metres(60)
 
 @dataclass(frozen=True)
 class StopGreen:
-    """What is played to. target_m: to the hole; green_ft: reading of the standard meter; slope_percent: uphill
-    positive, as the ball rolls."""
+    """What is played to, entered once. target_m: to the hole; green_ft: reading of the standard meter; slope_percent:
+    uphill positive, as the ball rolls; wind_from_deg: 0 against the shot, 90 from the right."""
 
     target_m: float = USUAL_TARGET_M
     firmness: Firmness = Firmness.MEDIUM
     green_ft: float = EVERYDAY_FT
     slope_percent: float = 0.0
+    wind_mps: float = 0.0
+    wind_from_deg: float = 0.0
 
     def __post_init__(self) -> None:
         if not NEAREST_M <= self.target_m <= FURTHEST_M:
@@ -42,6 +45,11 @@ class StopGreen:
             raise BadInput("A green reads 4 to 16 ft on the meter.", field="green_ft")
         if abs(self.slope_percent) > MOST_SLOPE:
             raise BadInput(f"No ball stops on more than {MOST_SLOPE:g}% of slope.", field="slope_percent")
+        check_wind(self.wind_mps, self.wind_from_deg)
+
+    def air(self, still: Air | None) -> Air:
+        """The air a wedge was hit in, with the wind of the test."""
+        return replace(still or Air(), wind_mps=self.wind_mps, wind_from_deg=self.wind_from_deg)
 
     @property
     def turf(self) -> Turf:
@@ -68,6 +76,15 @@ class Seen:
             raise BadInput("Where it landed lies between the player and well past the hole.", field="landed_m")
         if not 0 < self.stopped_m <= self.target_m + MOST_PAST_M:
             raise BadInput("Where it stopped lies between the player and well past the hole.", field="stopped_m")
+
+
+SECONDS_A_BALL, SECONDS_A_CHANGE = 25, 20
+
+
+def minutes_of(done: Sequence[int]) -> int:
+    """What the balls that are left take, whole minutes. done: of each wedge."""
+    left = [max(SHOTS - each, 0) for each in done]
+    return -(-(SECONDS_A_BALL * sum(left) + SECONDS_A_CHANGE * sum(each > 0 for each in left)) // 60)
 
 
 PROTOCOL = Protocol(

@@ -156,18 +156,9 @@ def _made(
     )
     _ = test.for_core(len(clubs))  # refuses what no sole test is
     test.save()
-    words = _words(session, len(clubs), chance)
+    words = free_words(session, len(clubs), chance)
     for number, (each, role) in enumerate(clubs):
-        build = Build.objects.create(
-            shop_id=session.shop_id,
-            session=session,
-            name=each.known.name[:40] if blind is Blind.OPEN else words[number],
-            head_type=HeadType.WEDGE.value,
-            stated_loft_deg=loft_deg,
-            set_loft_deg=loft_deg,
-            length_m=usual_length_m(HeadType.WEDGE, loft_deg),
-            coded=True,
-        )
+        build = coded(session, each.known.name[:40] if blind is Blind.OPEN else words[number], loft_deg)
         SoleCode.objects.create(
             shop_id=session.shop_id,
             session=session,
@@ -184,7 +175,21 @@ def _made(
     return test
 
 
-def _words(session: FittingSession, count: int, chance: Random) -> list[str]:
+def coded(session: FittingSession, word: str, loft_deg: float) -> Build:
+    """What the shots of a code are filed under: it says nothing of its club but the loft that all have."""
+    return Build.objects.create(
+        shop_id=session.shop_id,
+        session=session,
+        name=word,
+        head_type=HeadType.WEDGE.value,
+        stated_loft_deg=loft_deg,
+        set_loft_deg=loft_deg,
+        length_m=usual_length_m(HeadType.WEDGE, loft_deg),
+        coded=True,
+    )
+
+
+def free_words(session: FittingSession, count: int, chance: Random = DRAWN) -> list[str]:
     """Words that no code of this session had, in no order."""
     used = set(Build.objects.of(session.shop_id).filter(session=session, coded=True).values_list("name", flat=True))
     free = [word for word in WORDS if word not in used] or list(WORDS)
@@ -228,9 +233,9 @@ def put_down(session: FittingSession) -> list[Altered]:
     return rows
 
 
-def _over(session: FittingSession) -> None:
-    """The test is not asked for any more."""
-    if session.protocol == SOLE:
+def test_over(session: FittingSession, protocol: str) -> None:
+    """A test is not asked for any more."""
+    if session.protocol == protocol:
         put_down(session)
         alter(session, protocol=FULL_SWING)
 
@@ -301,14 +306,15 @@ def say(
     )
     rows: list[Altered] = [["handing", handing.pk, "void", True, False], *_take_up(session, test)]
     note(session, actor, "sole.said", f"sole:{test.pk}", code=found.word(code), rows=rows)
-    _announce_run(session)
+    announce_run(session)
     return session
 
 
-def _announce_run(session: FittingSession) -> None:
+def announce_run(session: FittingSession, what: str = "sole") -> None:
+    """With what is in hand and asked for by now."""
     announce(
         session,
-        "sole",
+        what,
         in_hand=session.in_hand_id,
         length=session.length,
         lie=session.lie or None,
@@ -359,7 +365,7 @@ def take_code(actor: User, test_id: int, *, code: int, place: str) -> FittingSes
         raise BadInput("This code, or this lie, is not part of the test.", field="code")
     rows = _hand(session, found, Next(code, place))
     note(session, actor, "session.task", f"sole:{test.pk}", rows=rows)
-    _announce_run(session)
+    announce_run(session)
     return session
 
 
@@ -374,7 +380,7 @@ def go_back(actor: User, test_id: int, *, place: str) -> FittingSession:
     test.save(update_fields=["returns"])
     _take_up(session, test)
     note(session, actor, "sole.return", f"sole:{test.pk}")
-    _announce_run(session)
+    announce_run(session)
     return session
 
 
@@ -406,9 +412,9 @@ def reveal(actor: User, test_id: int, *, early: bool) -> FittingSession:
         raise Refused(f"The finalists were not on: {open_}. What follows says nothing of it.", kind="not_complete")
     test.revealed_at = timezone.now()
     test.save(update_fields=["revealed_at"])
-    _over(session)
+    test_over(session, SOLE)
     note(session, actor, "sole.reveal", f"sole:{test.pk}")
-    _announce_run(session)
+    announce_run(session)
     return session
 
 
@@ -418,9 +424,9 @@ def give_up(actor: User, test_id: int) -> FittingSession:
     test, session = _going_on(actor, test_id)
     test.stopped_at = timezone.now()
     test.save(update_fields=["stopped_at"])
-    _over(session)
+    test_over(session, SOLE)
     note(session, actor, "sole.stop", f"sole:{test.pk}")
-    _announce_run(session)
+    announce_run(session)
     return session
 
 

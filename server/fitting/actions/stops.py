@@ -6,6 +6,7 @@ from common.problems import Refused
 from hemicycle_core.errors import BadInput
 from hemicycle_core.flight import Firmness
 from hemicycle_core.heads import HeadType
+from hemicycle_core.protocols.stop import MOST_PAST_M
 from hemicycle_core.runs import Ball
 from shop.audit import action
 from shop.models import User
@@ -21,12 +22,21 @@ def _test(session: FittingSession) -> StopTest:
 
 @action("fit")
 def set_green(
-    actor: User, session_id: int, *, target_m: float, firmness: Firmness, green_ft: float, slope_percent: float
+    actor: User,
+    session_id: int,
+    *,
+    target_m: float,
+    firmness: Firmness,
+    green_ft: float,
+    slope_percent: float,
+    wind_mps: float = 0.0,
+    wind_from_deg: float = 0.0,
 ) -> FittingSession:
     """What the test is played to from now on; what was seen to another target stays with that."""
     session = for_change(actor, session_id)
     test = _test(session)
     test.target_m, test.firmness, test.green_ft, test.slope_percent = target_m, firmness.value, green_ft, slope_percent
+    test.wind_mps, test.wind_from_deg = wind_mps, wind_from_deg
     _ = test.for_core  # refuses what no green is
     test.save()
     note(session, actor, "stop.green", f"session:{session.pk}", target_m=round(target_m, 1))
@@ -53,6 +63,9 @@ def see(
     build = Build.objects.of(session.shop_id).filter(pk=build_id, session=session, archived=False).first()
     if build is None or build.head_type != HeadType.WEDGE:
         raise BadInput("Choose a wedge of this session.", field="build")
+    for side_m in (landed_side_m, stopped_side_m):
+        if abs(side_m) > MOST_PAST_M:
+            raise BadInput("To the side it lies 66 yd off the line at most.", field="landed_side_m")
     seen = StopSeen(
         shop_id=session.shop_id, session=session, build=build, ball=ball.value,
         target_m=target_m or _test(session).target_m, landed_m=landed_m, stopped_m=stopped_m,

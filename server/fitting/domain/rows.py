@@ -22,6 +22,7 @@ from rack.models import Head
 
 from ..models import (
     BayHold,
+    BlindGrooves,
     Build,
     Feel,
     FittingSession,
@@ -110,6 +111,7 @@ class SessionRows:
     stop_test: StopTest | None = None
     stops_seen: list[StopSeen] = field(default_factory=list)
     sole_tests: list[SoleTest] = field(default_factory=list)
+    blind_grooves: list[BlindGrooves] = field(default_factory=list)
 
     @cached_property
     def own(self) -> list[Build]:
@@ -244,6 +246,9 @@ def read_rows(session: FittingSession) -> SessionRows:
             .filter(session=session)
             .select_related("setter")
             .prefetch_related("codes__head", "codes__shaft", "codes__club__head", "handings", "notes")
+        ),
+        blind_grooves=list(
+            BlindGrooves.objects.of(shop).filter(session=session).select_related("setter", "old", "fresh", "one", "two")
         ),
         screen=PlayerScreen.objects.of(shop).filter(session=session).first(),
         hold=BayHold.objects.of(shop).filter(bay=session.bay_id).select_related("session__customer").first(),

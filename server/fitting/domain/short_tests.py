@@ -17,7 +17,7 @@ from hemicycle_core.protocols.part_swing import PartPlan, part_plan
 from hemicycle_core.protocols.stop import StopGreen
 from hemicycle_core.runs import Ball
 
-from ..models import Build
+from ..models import BlindGrooves, Build
 from .bag import name_of
 
 if TYPE_CHECKING:
@@ -92,8 +92,16 @@ class ShortTests:
         )
 
     @property
+    def groove_blind(self) -> BlindGrooves | None:
+        """The groove test that is blind just now."""
+        return next((each for each in self.rows.blind_grooves if each.is_on), None)
+
+    @property
     def groove_tasks(self) -> list[GrooveTask]:
-        """What the groove test still wants, pair by pair."""
+        """What the groove test still wants, pair by pair; of a blind one by its codes."""
+        if self.groove_blind is not None:
+            hit = [(code.pk, hit_in(self.rows.shots_of(code))) for code in self.groove_blind.codes]
+            return groove_tasks([(key, {lie: len(shots) for lie, shots in mine.items()}) for key, mine in hit])
         return [
             task
             for pair in self.groove_pairs

@@ -2,6 +2,7 @@
 
 from .agreed import AgreedAnswers
 from .bag import Build
+from .grooves import BlindGrooves
 from .plans import BagPlan, HeadSeen
 from .player import Feel, PlayerScreen
 from .session import BayHold, FittingSession, Job, TakenInHand
@@ -12,7 +13,7 @@ from .targets import TargetOverride, WindowVersion
 from .words import LETTERS
 
 __all__ = [
-    "LETTERS", "AgreedAnswers", "BagPlan", "BayHold", "Blind", "Build", "ColumnMapping", "CourseNote", "Feel",
-    "FittingSession", "HeadSeen", "Job", "PlayerScreen", "Run", "Shot", "ShotImport", "SoleCode", "SoleHanding",
+    "LETTERS", "AgreedAnswers", "BagPlan", "BayHold", "Blind", "BlindGrooves", "Build", "ColumnMapping", "CourseNote",
+    "Feel", "FittingSession", "HeadSeen", "Job", "PlayerScreen", "Run", "Shot", "ShotImport", "SoleCode", "SoleHanding",
     "SoleTest", "StopSeen", "StopTest", "TakenInHand", "TargetOverride", "WindowVersion",
 ]  # fmt: skip

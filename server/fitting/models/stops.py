@@ -23,9 +23,19 @@ class StopTest(ScopedModel):
     green_ft = models.FloatField(default=EVERYDAY_FT, help_text="Reading of the standard meter.")
     slope_percent = models.FloatField(default=0, help_text="Uphill positive.")
 
+    wind_mps = models.FloatField(default=0)
+    wind_from_deg = models.FloatField(default=0, help_text="0 against the shot, 90 from the right.")
+
     @property
     def for_core(self) -> StopGreen:
-        return StopGreen(self.target_m, Firmness(self.firmness), self.green_ft, self.slope_percent)
+        return StopGreen(
+            self.target_m,
+            Firmness(self.firmness),
+            self.green_ft,
+            self.slope_percent,
+            self.wind_mps,
+            self.wind_from_deg,
+        )
 
 
 class StopSeen(ScopedModel):

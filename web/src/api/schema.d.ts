@@ -318,6 +318,74 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/grooves/{blind_id}/give-up": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description The test ends, and its codes are never told. */
+        post: operations["give_up_grooves"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/grooves/{blind_id}/guess": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description Which code the player takes for the new one. */
+        put: operations["guess_new_grooves"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/grooves/{blind_id}/link": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description Which code is which wedge: for whoever set the test up alone, and written down. */
+        get: operations["groove_link"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/grooves/{blind_id}/reveal": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Which is which is told; the shots are those of the wedges from then on. */
+        post: operations["reveal_grooves"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/hand-out/{code}": {
         parameters: {
             query?: never;
@@ -861,6 +929,23 @@ export interface paths {
         get?: never;
         put: operations["choose_gap"];
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{session_id}/grooves": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description An old wedge and a fresh one of its loft under two codes. */
+        post: operations["begin_blind_grooves"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1921,6 +2006,18 @@ export interface components {
         BlankEnum: "";
         /** @enum {string} */
         BlindEnum: "single" | "double" | "open";
+        BlindGroovesInRequest: {
+            old: number;
+            fresh: number;
+        };
+        BlindGroovesOut: {
+            id: number;
+            setter: string;
+            setter_name: string;
+            codes: components["schemas"]["GrooveCode"][];
+            guess: number | null;
+            confidence: string;
+        };
         BoardLine: {
             build: number;
             letter: string;
@@ -2492,11 +2589,25 @@ export interface components {
         };
         /** @enum {string} */
         GapRule: "roll_out" | "carry_only" | "even_steps";
+        GrooveCode: {
+            build: number;
+            word: string;
+        };
+        GrooveGuessInRequest: {
+            code: number;
+            confidence: string;
+        };
+        GroovePair: {
+            old: number;
+            fresh: number;
+        };
         GroovePlanOut: {
             tasks: components["schemas"]["GrooveTaskOut"][];
             minutes: number;
             next: components["schemas"]["GrooveTaskOut"] | null;
             length: string;
+            pairs: components["schemas"]["GroovePair"][];
+            blind: components["schemas"]["BlindGroovesOut"] | null;
         };
         GrooveTaskOut: {
             build: number;
@@ -2505,6 +2616,7 @@ export interface components {
             wanted: number;
         };
         GroovesOut: {
+            blind: string;
             old: number;
             fresh: number;
             lies: components["schemas"]["FromLieBesideOut"][];
@@ -3739,6 +3851,10 @@ export interface components {
             green_ft: number;
             /** Format: double */
             slope_percent: number;
+            /** Format: double */
+            wind_mps?: number;
+            /** Format: double */
+            wind_from_deg?: number;
         };
         StopGreenInRequest: {
             /** Format: double */
@@ -3748,6 +3864,10 @@ export interface components {
             green_ft: number;
             /** Format: double */
             slope_percent: number;
+            /** Format: double */
+            wind_mps?: number;
+            /** Format: double */
+            wind_from_deg?: number;
         };
         StopLineOut: {
             build: number;
@@ -3805,6 +3925,7 @@ export interface components {
             green: components["schemas"]["StopGreenIn"];
             wedges: number[];
             wanted: number;
+            minutes: number;
             seen: components["schemas"]["StopSeenOut"][];
             lines: components["schemas"]["StopLineOut"][];
             sentences: string[];
@@ -4764,6 +4885,103 @@ export interface operations {
             };
         };
     };
+    give_up_grooves: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A revision that the reader has: shots that did not change after it are left out. */
+                "Since-Revision"?: number;
+            };
+            path: {
+                blind_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionOut"];
+                };
+            };
+        };
+    };
+    guess_new_grooves: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A revision that the reader has: shots that did not change after it are left out. */
+                "Since-Revision"?: number;
+            };
+            path: {
+                blind_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GrooveGuessInRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionOut"];
+                };
+            };
+        };
+    };
+    groove_link: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                blind_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LinkOut"];
+                };
+            };
+        };
+    };
+    reveal_grooves: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A revision that the reader has: shots that did not change after it are left out. */
+                "Since-Revision"?: number;
+            };
+            path: {
+                blind_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionOut"];
+                };
+            };
+        };
+    };
     hand_out: {
         parameters: {
             query?: never;
@@ -5716,6 +5934,34 @@ export interface operations {
         };
         responses: {
             200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionOut"];
+                };
+            };
+        };
+    };
+    begin_blind_grooves: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A revision that the reader has: shots that did not change after it are left out. */
+                "Since-Revision"?: number;
+            };
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BlindGroovesInRequest"];
+            };
+        };
+        responses: {
+            201: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -330,6 +330,8 @@ export const useSoleCheck = (session: Session, body: Schemas["SoleTestInRequest"
 
 /** Which code is which club, for whoever may know: never kept. */
 export const soleLink = (test: number) => got(client.GET("/api/soles/{test_id}/link", solePath(test)));
+const blindPath = (test: number) => ({ params: { path: { blind_id: test } } });
+export const grooveLink = (test: number) => got(client.GET("/api/grooves/{blind_id}/link", blindPath(test)));
 export const openHandOut = (test: number) =>
 	got(client.POST("/api/soles/{test_id}/hand-out", solePath(test)));
 
@@ -421,6 +423,12 @@ export const change = {
 		got(client.POST("/api/sessions/{session_id}/stops", { ...path(id), body })),
 	stopAside: (seen: number, aside: boolean) =>
 		got(client.PUT("/api/stops/{seen_id}/aside", { params: { path: { seen_id: seen } }, body: { aside } })),
+	blindGrooves: (id: number, old: number, fresh: number) =>
+		got(client.POST("/api/sessions/{session_id}/grooves", { ...path(id), body: { old, fresh } })),
+	guessGrooves: (test: number, code: number, confidence: string) =>
+		got(client.PUT("/api/grooves/{blind_id}/guess", { ...blindPath(test), body: { code, confidence } })),
+	revealGrooves: (test: number) => got(client.POST("/api/grooves/{blind_id}/reveal", blindPath(test))),
+	giveUpGrooves: (test: number) => got(client.POST("/api/grooves/{blind_id}/give-up", blindPath(test))),
 	setUpSoles: (id: number, body: Schemas["SoleTestInRequest"]) =>
 		got(client.POST("/api/sessions/{session_id}/soles", { ...path(id), body })),
 	sayOfCode: (test: number, body: Schemas["HandingInRequest"]) =>

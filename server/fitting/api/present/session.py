@@ -118,6 +118,7 @@ def _next(judged: JudgedSession) -> str:
     if rows.session.protocol == GROOVES and judged.wedges.tests.groove_pairs:
         groove = next_groove_task(judged)
         names = {each.key: each.name for pair in judged.wedges.tests.groove_pairs for each in pair}
+        names |= {build.pk: build.name for build in rows.builds if build.coded}
         return next_groove_words(groove, names[groove.club] if groove else "")
     in_hand = next((build for build in rows.candidates if build.pk == rows.session.in_hand_id), None)
     return next_step(

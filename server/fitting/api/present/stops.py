@@ -2,8 +2,10 @@
 
 from __future__ import annotations
 
+from collections import Counter
+
 from hemicycle_core.judge.stops import FIRMER
-from hemicycle_core.protocols.stop import SHOTS
+from hemicycle_core.protocols.stop import SHOTS, minutes_of
 from hemicycle_core.runs import Ball
 
 from ...domain.session import JudgedSession
@@ -13,17 +15,21 @@ from ..schemas.stops import StopGreenIn, StopLineOut, StopSeenOut, StopsOut
 def present_stops(judged: JudgedSession) -> StopsOut:
     wedges = judged.wedges
     played, found = wedges.tests.stop_green, wedges.tests.stops
+    there = [seen for seen in judged.rows.stops_seen if abs(seen.target_m - played.target_m) < 0.5]
+    done: Counter[int] = Counter()
+    for seen in there:
+        done[seen.build_id] += 0 if seen.aside else seen.balls
     return StopsOut(
-        green=StopGreenIn(played.target_m, played.firmness, played.green_ft, played.slope_percent),
+        green=StopGreenIn(**vars(played)),
         wedges=[build.pk for build in wedges.builds],
         wanted=SHOTS,
+        minutes=minutes_of([done[build.pk] for build in wedges.builds]),
         seen=[
             StopSeenOut(
                 seen.pk, seen.build_id, Ball(seen.ball), seen.landed_m, seen.stopped_m, seen.landed_side_m,
                 seen.stopped_side_m, seen.left_m, seen.balls, seen.aside,
             )
-            for seen in judged.rows.stops_seen
-            if abs(seen.target_m - played.target_m) < 0.5
+            for seen in there
         ],
         lines=[
             StopLineOut(**{("build" if key == "club" else key): value for key, value in vars(line).items()})

@@ -8,6 +8,7 @@ from hemicycle_core.heads import HeadType
 from hemicycle_core.impact import Lie
 from hemicycle_core.judge.claims import Claimed
 from hemicycle_core.judge.cut import CutPlace
+from hemicycle_core.judge.grooves import told_blind
 from hemicycle_core.protocols.grooves import LENGTH as GROOVE_LENGTH
 from hemicycle_core.protocols.grooves import GrooveTask, minutes_of
 from hemicycle_core.protocols.grooves import next_task as next_task_of_grooves
@@ -24,14 +25,18 @@ from rack.models import Shaft
 from ...domain.bag import name_of
 from ...domain.rows import SessionRows
 from ...domain.session import JudgedSession
+from ...models import BlindGrooves
 from ..schemas.wedges import (
     BesideOut,
+    BlindGroovesOut,
     CardOut,
     CardRowOut,
     CellOut,
     ClaimOut,
     EndOut,
     FromLieBesideOut,
+    GrooveCode,
+    GroovePair,
     GroovePlanOut,
     GroovesOut,
     GrooveTaskOut,
@@ -81,7 +86,26 @@ def _groove_plan(judged: JudgedSession) -> GroovePlanOut:
         minutes_of(asked),
         None if task is None else _groove_task(task),
         GROOVE_LENGTH,
+        [GroovePair(old.key, fresh.key) for old, fresh in judged.wedges.tests.groove_pairs],
+        _blind(judged.wedges.tests.groove_blind),
     )
+
+
+def _blind(test: BlindGrooves | None) -> BlindGroovesOut | None:
+    if test is None:
+        return None
+    codes = [GrooveCode(code.pk, code.name) for code in test.codes]
+    who = test.setter
+    return BlindGroovesOut(test.pk, who.username, who.get_full_name(), codes, test.guess_id, test.confidence)
+
+
+def _told_blind(judged: JudgedSession, old: int, fresh: int) -> str:
+    """What the guess of the last blind test of a pair said."""
+    pair = [each for each in judged.rows.blind_grooves if (each.old_id, each.fresh_id) == (old, fresh)]
+    told = next((each for each in reversed(pair) if each.revealed_at is not None and each.guess is not None), None)
+    if told is None or told.guess is None:
+        return ""
+    return told_blind(right=told.club(told.guess).pk == told.fresh_id, confidence=told.confidence)
 
 
 def next_groove_task(judged: JudgedSession) -> GrooveTask | None:
@@ -99,6 +123,7 @@ def present_grooves(judged: JudgedSession) -> list[GroovesOut]:
     """What came of old wedges beside fresh ones."""
     return [
         GroovesOut(
+            blind=_told_blind(judged, found.old, found.fresh),
             old=found.old,
             fresh=found.fresh,
             lies=[

@@ -9,12 +9,14 @@ from .words import Ball, Firmness
 
 @dataclass
 class StopGreenIn:
-    """What is played to. slope_percent: uphill positive."""
+    """What is played to. slope_percent: uphill positive; wind_from_deg: 0 against the shot, 90 from the right."""
 
     target_m: float
     firmness: Firmness
     green_ft: float
     slope_percent: float
+    wind_mps: float = 0.0
+    wind_from_deg: float = 0.0
 
 
 @dataclass
@@ -71,11 +73,13 @@ class StopLineOut:
 @dataclass
 class StopsOut:
     """The stop test: what it is played to, which wedges it asks for, the balls seen to this target, and what came of
-    them, shortest release first. firmer: the ground that is told beside, empty on firm; wanted: balls of each wedge."""
+    them, shortest release first. firmer: the ground that is told beside, empty on firm; wanted: balls of each wedge;
+    minutes: what the rest of them takes."""
 
     green: StopGreenIn
     wedges: list[int]
     wanted: int
+    minutes: int
     seen: list[StopSeenOut]
     lines: list[StopLineOut]
     sentences: list[str]

@@ -136,14 +136,40 @@ class GrooveTaskOut:
 
 
 @dataclass
+class GrooveCode:
+    build: int
+    word: str
+
+
+@dataclass
+class BlindGroovesOut:
+    """The groove test that is blind just now. setter: by sign-in name; guess: the code taken for the new one."""
+
+    id: int
+    setter: str
+    setter_name: str
+    codes: list[GrooveCode]
+    guess: int | None
+    confidence: str
+
+
+@dataclass
+class GroovePair:
+    old: int
+    fresh: int
+
+
+@dataclass
 class GroovePlanOut:
     """What the groove test still wants, empty where no fresh wedge of an old one's loft is there; minutes: that takes;
-    length: of the swing it asks for."""
+    length: of the swing it asks for. pairs: that could be hit blind; blind: the one that is."""
 
     tasks: list[GrooveTaskOut]
     minutes: int
     next: GrooveTaskOut | None
     length: str
+    pairs: list[GroovePair]
+    blind: BlindGroovesOut | None
 
 
 @dataclass
@@ -168,8 +194,9 @@ class FromLieBesideOut:
 
 @dataclass
 class GroovesOut:
-    """An old wedge beside a fresh one of its loft."""
+    """An old wedge beside a fresh one of its loft. blind: what the player's guess said, where it was hit blind."""
 
+    blind: str
     old: int
     fresh: int
     lies: list[FromLieBesideOut]

@@ -76,11 +76,12 @@ const short: Short = {
 		next: { build: 61, swing: "half", done: 2, wanted: 3 },
 	},
 	card: null,
-	grooves: { tasks: [], minutes: 0, next: null, length: "half" },
+	grooves: { tasks: [], minutes: 0, next: null, length: "half", pairs: [], blind: null },
 	stops: {
 		green: { target_m: toMetres(25), firmness: "medium", green_ft: 10, slope_percent: 0 },
 		wedges: [61, 62],
 		wanted: 3,
+		minutes: 4,
 		seen: [],
 		lines: [],
 		sentences: [],
@@ -226,7 +227,7 @@ test("the groove test takes wedge, lie and swing at a touch, and says where a fr
 		{ build: 61, lie: null, done: 5, wanted: 5 },
 		{ build: 62, lie: "wet" as const, done: 1, wanted: 5 },
 	];
-	const grooves = { tasks, minutes: 2, next: tasks[1] ?? null, length: "half" };
+	const grooves = { tasks, minutes: 2, next: tasks[1] ?? null, length: "half", pairs: [], blind: null };
 	const seen: Session = {
 		...bag({ grooves }),
 		protocol: "grooves",

@@ -10,6 +10,7 @@ import { Said } from "../../ui/Said";
 import { Sheet } from "../../ui/Sheet";
 import { neededNumber } from "../../ui/typed";
 import { figure, toMetres, yd } from "../../ui/units";
+import { FROM, MPH } from "../../ui/wind";
 
 /** From these a shot speaks for the club. */
 const CLEAN: readonly Lie[] = VOCABULARY.cleanLies;
@@ -21,7 +22,6 @@ export const BALLS: readonly Ball[] = VOCABULARY.balls;
 const BY_KEY = LENGTHS.filter((each) => each !== "comfortable");
 export const nextLength = (now: string) => after(BY_KEY, BY_KEY.includes(now) ? now : "full");
 const BALL: Record<Ball, string> = { own: "own ball", hard: "hard ball", range: "range ball" };
-const MPH = 2.23694;
 
 /** The one after another of a list, and round again. */
 export const after = <T,>(all: readonly T[], now: T): T => all[(all.indexOf(now) + 1) % all.length] as T;
@@ -184,17 +184,6 @@ function said(unclean: boolean, length: string, ball: Ball, windy: boolean): str
 	if (ball !== "own") return "Another ball: kept apart, where any shot was hit with the own one.";
 	return windy ? "The flight model takes the wind out of these; what has no launch is kept apart." : "";
 }
-
-const FROM = [
-	[0, "against"],
-	[45, "from ahead, right"],
-	[90, "from the right"],
-	[135, "from behind, right"],
-	[180, "helping"],
-	[225, "from behind, left"],
-	[270, "from the left"],
-	[315, "from ahead, left"],
-] as const;
 
 /** Wind, the height of the tee and the air of the next run. */
 export function RunSheet({

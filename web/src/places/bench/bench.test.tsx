@@ -336,6 +336,7 @@ test("an old wedge beside a fresh one: the outcome first, then both figures from
 		{
 			old: 1,
 			fresh: 11,
+			blind: "",
 			worth: "replace",
 			sentence: "Worth replacing: wet, 54 runs 2.4 yd further than B.",
 			lies: [

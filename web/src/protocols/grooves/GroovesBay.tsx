@@ -1,9 +1,14 @@
 /** Old grooves against new in the Bay: which wedge from which lie, a touch each. */
-import type { Lie, Session } from "../../api/client";
-import { change } from "../../api/session";
+import { useQuery } from "@tanstack/react-query";
+import { useState } from "react";
+import { useNavigate } from "react-router";
+import { client, got, type Lie, type Session } from "../../api/client";
+import { change, grooveLink } from "../../api/session";
 import type { Act } from "../../session/place";
 import { ClubName } from "../ClubName";
 import type { BayPanelProps, StripProps } from "../panels";
+import { LinkSheet } from "../sole/Link";
+import { Guess } from "../sole/Marks";
 import { TaskButton } from "../TaskButton";
 
 type Plan = NonNullable<Session["bag"]["short"]>["grooves"];
@@ -50,6 +55,7 @@ export function GroovesBay({ session, act, onAsked }: BayPanelProps) {
 
 export function GroovesStrip({ session, act, agreed }: StripProps) {
 	const plan = session.bag.short?.grooves;
+	const blind = plan?.blind ?? null;
 	if (!plan || plan.tasks.length === 0)
 		return (
 			<p className="hole-text text-[15px]">
@@ -78,7 +84,11 @@ export function GroovesStrip({ session, act, agreed }: StripProps) {
 					{builds.map((build) => (
 						<tr key={build}>
 							<th className="max-w-44 truncate pr-3 text-left font-normal">
-								<ClubName session={session} build={build} />
+								{wordOf(plan, build) ? (
+									<span className="text-lg font-semibold">{wordOf(plan, build)}</span>
+								) : (
+									<ClubName session={session} build={build} />
+								)}
 							</th>
 							{lies.map((lie) => {
 								const task = plan.tasks.find((each) => each.build === build && each.lie === lie);
@@ -86,7 +96,7 @@ export function GroovesStrip({ session, act, agreed }: StripProps) {
 									<td key={lie ?? "dry"} className="p-0.5">
 										{task && (
 											<TaskButton
-												name={`${session.builds.find((each) => each.id === build)?.name} ${lieWords(lie)}`}
+												name={`${wordOf(plan, build) || session.builds.find((each) => each.id === build)?.name} ${lieWords(lie)}`}
 												done={task.done}
 												wanted={task.wanted}
 												now={now(task)}
@@ -103,15 +113,84 @@ export function GroovesStrip({ session, act, agreed }: StripProps) {
 			</table>
 			<p>
 				{left === 0
-					? "All is hit: the Bench says what the wear costs."
+					? blind
+						? "All is hit."
+						: "All is hit: the Bench says what the wear costs."
 					: `${left} shots left, about ${plan.minutes} min.`}{" "}
 				<span className="quiet">
 					Half swings to one spot, the player’s own ball. Wet: water on grass and face before each shot.
 				</span>
 			</p>
+			{blind ? (
+				<Blind session={session} act={act} blind={blind} />
+			) : (
+				!agreed && <RunBlind session={session} act={act} plan={plan} />
+			)}
 			{session.struck_ball === "range" && (
 				<p className="hole-text font-semibold">Range balls say little of grooves: take the player’s own.</p>
 			)}
 		</section>
+	);
+}
+
+const wordOf = (plan: Plan, build: number) =>
+	plan.blind?.codes.find((each) => each.build === build)?.word ?? "";
+
+/** New or old? Under codes the player is asked, and the answer is not his belief. */
+function RunBlind({ session, act, plan }: { session: Session; act: Act; plan: Plan }) {
+	const pair =
+		plan.pairs.find((each) => each.old === session.in_hand || each.fresh === session.in_hand) ??
+		plan.pairs[0];
+	if (!pair) return null;
+	return (
+		<button
+			type="button"
+			className="btn h-11 border-base-300 bg-base-100"
+			onClick={() => act(() => change.blindGrooves(session.id, pair.old, pair.fresh))}
+		>
+			Hit it blind: new or old?
+		</button>
+	);
+}
+
+function Blind({ session, act, blind }: { session: Session; act: Act; blind: NonNullable<Plan["blind"]> }) {
+	const me = useQuery({ queryKey: ["me"], queryFn: () => got(client.GET("/api/me")) });
+	const [link, setLink] = useState(false);
+	const go = useNavigate();
+	return (
+		<div className="space-y-2">
+			<p className="font-semibold">Which one is the new one?</p>
+			<Guess
+				codes={blind.codes.map((each) => ({ value: each.build, name: each.word }))}
+				guess={blind.guess}
+				confidence={blind.confidence}
+				onGuess={(code, sure) => act(() => change.guessGrooves(blind.id, code, sure))}
+			/>
+			<div className="flex flex-wrap items-center gap-2">
+				<button
+					type="button"
+					className="btn btn-primary h-12"
+					onClick={() => {
+						act(() => change.revealGrooves(blind.id));
+						go(`/sessions/${session.id}/bench`);
+					}}
+				>
+					Reveal
+				</button>
+				{me.data?.username === blind.setter ? (
+					<button type="button" className="btn h-11" onClick={() => setLink(true)}>
+						Which code is which
+					</button>
+				) : (
+					<span className="quiet">
+						Only {blind.setter_name || blind.setter} may see which code is which wedge.
+					</span>
+				)}
+				<button type="button" className="btn h-11" onClick={() => act(() => change.giveUpGrooves(blind.id))}>
+					Give it up
+				</button>
+			</div>
+			{link && <LinkSheet read={() => grooveLink(blind.id)} onClose={() => setLink(false)} />}
+		</div>
 	);
 }

@@ -51,9 +51,11 @@ export function GroovesBench({ session, grooves }: { session: Session; grooves: 
 						</tbody>
 					</table>
 					<ul className="mt-1 space-y-0.5 text-[14.5px]">
-						{[...each.lies.map((from) => from.sentence), ...each.remarks].map((sentence) => (
-							<li key={sentence}>{sentence}</li>
-						))}
+						{[...each.lies.map((from) => from.sentence), ...each.remarks, each.blind]
+							.filter(Boolean)
+							.map((sentence) => (
+								<li key={sentence}>{sentence}</li>
+							))}
 					</ul>
 				</div>
 			))}

@@ -3,18 +3,13 @@ import { useState } from "react";
 import { useNavigate } from "react-router";
 import type { Session, SoleTest } from "../../api/client";
 import { change } from "../../api/session";
-import { VOCABULARY } from "../../api/vocabulary";
 import type { Act } from "../../session/place";
 import { Sheet } from "../../ui/Sheet";
 import { placeOf, wordOf } from "./coming";
-import { Choice, codesOf } from "./Marks";
-
-const SURE: Record<string, string> = { guess: "Only a guess", fairly: "Fairly sure", certain: "Certain" };
+import { codesOf, Guess } from "./Marks";
 
 export function Ending({ session, act, test }: { session: Session; act: Act; test: SoleTest }) {
-	const [code, setCode] = useState<number | null>(test.guess);
-	const guess = (confidence: string) => {
-		if (code === null) return;
+	const guess = (code: number, confidence: string) =>
 		act(
 			() => change.guessSole(test.id, code, confidence),
 			(seen) => ({
@@ -22,7 +17,6 @@ export function Ending({ session, act, test }: { session: Session; act: Act; tes
 				soles: seen.soles.map((each) => (each.id === test.id ? { ...each, guess: code, confidence } : each)),
 			}),
 		);
-	};
 	const open = test.blind === "open";
 	return (
 		<div className="space-y-3">
@@ -30,19 +24,7 @@ export function Ending({ session, act, test }: { session: Session; act: Act; tes
 				{open ? "All is hit." : "All is hit. Which one is the sole he plays now?"}
 			</h2>
 			{!open && (
-				<div className="flex flex-wrap gap-x-8 gap-y-2">
-					<Choice label="The player’s guess" all={codesOf(test)} chosen={code} onChoose={setCode} />
-					<Choice
-						label="How sure the player is"
-						all={VOCABULARY.sole.confidence.map((each) => ({
-							value: each as string,
-							name: SURE[each] ?? each,
-						}))}
-						chosen={test.guess !== null && test.guess === code ? test.confidence : null}
-						disabled={code === null}
-						onChoose={guess}
-					/>
-				</div>
+				<Guess codes={codesOf(test)} guess={test.guess} confidence={test.confidence} onGuess={guess} />
 			)}
 			<p>{test.result.sentences.join(" ")}</p>
 			<div className="flex flex-wrap items-center gap-2">

@@ -2,7 +2,8 @@
 import { useMutation } from "@tanstack/react-query";
 import { useState } from "react";
 import type { SoleTest } from "../../api/client";
-import { openHandOut, soleLink } from "../../api/session";
+import type { components } from "../../api/schema";
+import { openHandOut } from "../../api/session";
 import { Said } from "../../ui/Said";
 import { Sheet } from "../../ui/Sheet";
 
@@ -46,8 +47,10 @@ export function TapeList({ lines }: { lines: Line[] }) {
 	);
 }
 
-export function LinkSheet({ test, onClose }: { test: SoleTest; onClose: () => void }) {
-	const link = useMutation({ mutationFn: () => soleLink(test.id) });
+type Links = components["schemas"]["LinkOut"];
+
+export function LinkSheet({ read, onClose }: { read: () => Promise<Links>; onClose: () => void }) {
+	const link = useMutation({ mutationFn: read });
 	return (
 		<Sheet title="Which code is which club" onClose={onClose}>
 			<div className="space-y-3 text-[16px]">

@@ -1,4 +1,5 @@
 /** What is said of a code after its shots: two touches, and what else was noticed. */
+import { useState } from "react";
 import type { SoleTest, Turf } from "../../api/client";
 import { VOCABULARY } from "../../api/vocabulary";
 
@@ -64,6 +65,35 @@ export function Choice<T extends string | number>({
 					{each.shown && <span className="key pointer-coarse:hidden">{each.shown}</span>} {each.name}
 				</button>
 			))}
+		</div>
+	);
+}
+
+const SURE: Record<string, string> = { guess: "Only a guess", fairly: "Fairly sure", certain: "Certain" };
+
+/** Which code the player takes for one he knows, and how sure he is. */
+export function Guess({
+	codes,
+	guess,
+	confidence,
+	onGuess,
+}: {
+	codes: { value: number; name: string }[];
+	guess: number | null;
+	confidence: string;
+	onGuess: (code: number, confidence: string) => void;
+}) {
+	const [code, setCode] = useState(guess);
+	return (
+		<div className="flex flex-wrap gap-x-8 gap-y-2">
+			<Choice label="The player’s guess" all={codes} chosen={code} onChoose={setCode} />
+			<Choice
+				label="How sure the player is"
+				all={VOCABULARY.sole.confidence.map((each) => ({ value: each as string, name: SURE[each] ?? each }))}
+				chosen={guess !== null && guess === code ? confidence : null}
+				disabled={code === null}
+				onChoose={(sure) => code !== null && onGuess(code, sure)}
+			/>
 		</div>
 	);
 }

@@ -2,7 +2,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { client, got, type SoleTest } from "../../api/client";
-import { change } from "../../api/session";
+import { change, soleLink } from "../../api/session";
 import type { Act } from "../../session/place";
 import { Sheet } from "../../ui/Sheet";
 import { placeOf } from "./coming";
@@ -38,7 +38,7 @@ export function TestMenu({ act, test }: { act: Act; test: SoleTest }) {
 					test.hand_out_opened === null &&
 					"The assistant has not opened the page yet."}
 			</span>
-			{dialog === "link" && <LinkSheet test={test} onClose={close} />}
+			{dialog === "link" && <LinkSheet read={() => soleLink(test.id)} onClose={close} />}
 			{dialog === "hand_out" && <HandOutSheet test={test} onClose={close} />}
 			{dialog === "end" && <EndEarly act={act} test={test} onClose={close} />}
 		</div>

@@ -41,8 +41,10 @@ export function comingOf(test: SoleTest, waiting: Handing[], lost: boolean): Com
 	return { next, first: !together, before: together ? last.code : null };
 }
 
-/** What a sole test that is in hand is called; empty where none is. */
+/** What a test by codes that is in hand is called; empty where none is. */
 export function soleTitle(session: Session): string {
+	const blind = session.bag.short?.grooves.blind;
+	if (blind?.codes.some((code) => code.build === session.in_hand)) return "Grooves, blind";
 	const of = (test: SoleTest) => test.codes.some((each) => each.build === session.in_hand);
 	const test =
 		session.in_hand === null && session.protocol === "sole" ? soleTestOf(session) : session.soles.find(of);

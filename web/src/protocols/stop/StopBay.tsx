@@ -7,6 +7,7 @@ import { VOCABULARY } from "../../api/vocabulary";
 import { Said } from "../../ui/Said";
 import { neededNumber, typedNumber } from "../../ui/typed";
 import { figure, type Metres, toMetres, yd } from "../../ui/units";
+import { FROM, MPH } from "../../ui/wind";
 import { ClubName } from "../ClubName";
 import type { BayPanelProps, StripProps } from "../panels";
 import { Green, type Spot } from "./Green";
@@ -42,12 +43,12 @@ function PlayedTo({ session, act, agreed, stops }: StripProps & { stops: Stops }
 	const write = (over: Partial<Stops["green"]>) =>
 		act(() => change.stopGreen(session.id, { ...green, ...over }));
 	const typed =
-		(what: string, key: "target_m" | "green_ft" | "slope_percent", scale = 1) =>
+		(what: string, key: "target_m" | "green_ft" | "slope_percent" | "wind_mps", scale = 1) =>
 		(event: { target: HTMLInputElement }) => {
 			try {
 				const value = (typedNumber(event.target.value, what) ?? 0) * scale;
 				setWrong(null);
-				if (Math.abs(value - green[key]) > 1e-6) write({ [key]: value });
+				if (Math.abs(value - (green[key] ?? 0)) > 1e-6) write({ [key]: value });
 			} catch (error) {
 				setWrong(error);
 			}
@@ -110,6 +111,34 @@ function PlayedTo({ session, act, agreed, stops }: StripProps & { stops: Stops }
 				/>
 				%
 			</label>
+			<label className="flex items-center gap-1.5">
+				Wind
+				<input
+					key={green.wind_mps}
+					className={field}
+					inputMode="decimal"
+					aria-label="Wind in mph"
+					defaultValue={figure((green.wind_mps ?? 0) * MPH)}
+					disabled={agreed}
+					onBlur={typed("wind", "wind_mps", 1 / MPH)}
+				/>
+				mph
+			</label>
+			{(green.wind_mps ?? 0) > 0 && (
+				<select
+					className="select h-11 w-44"
+					aria-label="Where the wind comes from"
+					value={green.wind_from_deg}
+					disabled={agreed}
+					onChange={(event) => write({ wind_from_deg: Number(event.target.value) })}
+				>
+					{FROM.map(([deg, words]) => (
+						<option key={deg} value={deg}>
+							{words}
+						</option>
+					))}
+				</select>
+			)}
 			<Said error={wrong} />
 		</div>
 	);
@@ -183,6 +212,9 @@ export function StopStrip({ session, act, agreed }: StripProps) {
 			<div className="flex min-h-11 flex-wrap items-center gap-x-4">
 				<p className="font-semibold" aria-live="polite">
 					{landed ? "Now where it stopped." : "Touch where it landed."}
+				</p>
+				<p className="quiet">
+					{stops.minutes ? `About ${stops.minutes} min for the rest.` : "All wedges have their balls."}
 				</p>
 				{landed && (
 					<button type="button" className="btn btn-sm h-11" onClick={() => setLanded(null)}>
