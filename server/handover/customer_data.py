@@ -18,7 +18,7 @@ from fitting.actions.changes import announce, next_revision
 from fitting.api.present.bundle import present_bundle, written_shots
 from fitting.api.present.session import for_lines
 from fitting.domain.session import load
-from fitting.models import AgreedAnswers, BayHold, FittingSession, Shot, ShotImport
+from fitting.models import AgreedAnswers, BayHold, CourseNote, FittingSession, Shot, ShotImport, SoleHanding
 from hemicycle_core.errors import BadInput
 from hemicycle_core.formats.csv_out import shots_csv
 from shop.audit import action, record
@@ -85,6 +85,8 @@ def _erase(customer: Customer, actor: User | None) -> Customer:
     visits.update(notes="", pain=False)
     ShotImport.objects.of(customer.shop_id).filter(session__in=visits).update(text="", file_name="", problems=[])
     Shot.objects.of(customer.shop_id).filter(session__in=visits.filter(agreed_at=None)).update(aside_reason="")
+    CourseNote.objects.of(customer.shop_id).filter(session__in=visits).update(word="")
+    SoleHanding.objects.of(customer.shop_id).filter(session__in=visits).update(sound="")
     AgreedAnswers.objects.of(customer.shop_id).filter(session__in=visits).update(
         answers=Func(F("answers"), function="fitting_without_person")
     )

@@ -7,18 +7,20 @@ import zipfile
 from datetime import timedelta
 
 import pytest
-from conftest import PASSWORD, person
+from conftest import PASSWORD, person, sole_test
 from customers.actions import add_customer, edit_customer
 from customers.models import Customer
 from django.db import DatabaseError, connection, transaction
 from django.test import Client
 from django.utils import timezone
-from fitting.actions import builds, sessions
+from fitting.actions import builds, sessions, soles
 from fitting.actions.brief import write_brief
+from fitting.actions.hand_out import note_of_course
 from fitting.models import AgreedAnswers, FittingSession, ShotImport
 from handover.customer_data import ERASED, erase_unseen
 from hemicycle_core.formats.bundle import read_bundle
 from live.actions import make_key
+from rack.models import Head
 from shop.models import AuditEntry, User
 from shop.sign_ins import SEEN, still_signed_in
 
@@ -134,6 +136,11 @@ def agreed(desk, fitter, session):
     file = {"file_name": "ada-field.csv", "text": "player,club,carry_m\nAda Field,=7i,131\nAda Field,=7i,133\n"}
     answer = desk.post(f"/api/sessions/{session.pk}/import", file, content_type=JSON)
     assert answer.status_code == 201, answer.content
+    test = soles.set_up(fitter, session.pk, sole_test(Head.objects.filter(label__startswith="58")))
+    soles.say(fitter, test.pk, code=0, place="pitch", said=soles.Said(sound="Ada: dull"))
+    soles.reveal(fitter, test.pk, early=True)
+    today = timezone.localdate()
+    note_of_course(fitter, test.pk, played_on=today, code=0, place="", word="Ada liked it", first=True)
     reasons = {"builds": [], "reasons": "Ada likes hers.", "lost": [{"letter": "A", "name": "4H", "why": "Ada: no."}]}
     assert desk.post(f"/api/sessions/{session.pk}/handover", reasons, content_type=JSON).status_code == 201
     later = sessions.open_session(fitter, customer_id=session.customer_id, bay_id=session.bay_id)
@@ -164,6 +171,8 @@ def test_erasing_takes_the_person_out_of_everything_and_leaves_what_was_agreed_a
     assert (erased["name"], erased["erased"], len(erased["visits"])) == (ERASED, True, 2)
     assert [row for row in everything_kept() if "Ada" in row or "ada@" in row or "sore" in row] == []
     after = AgreedAnswers.objects.get().answers
+    (test,) = after["session"]["soles"]
+    assert test["notes"][0]["first"] and test["codes"] == before["session"]["soles"][0]["codes"]
     assert after["session"]["bag"] == before["session"]["bag"]
     page = desk.get(f"/api/sessions/{session.pk}/handover").json()
     assert page["customer"] == ERASED
@@ -185,6 +194,8 @@ def test_erasing_takes_the_person_out_of_everything_and_leaves_what_was_agreed_a
         "UPDATE fitting_fittingsession SET notes = 'more'",
         "UPDATE fitting_agreedanswers SET answers = '{}'",
         "UPDATE fitting_shotimport SET text = 'other'",
+        "UPDATE fitting_coursenote SET word = 'other'",
+        "UPDATE fitting_solehanding SET sound = '', turf = 'dug'",
         "UPDATE handover_recommendation SET reasons = 'other'",
         "DELETE FROM handover_recommendation",
     ],

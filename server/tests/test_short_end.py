@@ -8,6 +8,8 @@ from demo.golfers import club_of
 from django.utils import timezone
 from fitting.actions import builds, sessions
 from fitting.actions.shots import run_for, take_in
+from fitting.api.present.bundle import present_bundle
+from fitting.domain.session import load
 from fitting.models import Build, FittingSession
 from hemicycle_core.heads import HeadType
 from hemicycle_core.runs import COMFORTABLE
@@ -329,5 +331,7 @@ def test_a_stop_test_is_tapped_and_paced_to_one_green_and_what_is_set_aside_is_n
     assert ask("POST", f"sessions/{session.pk}/stops", {**ball, "balls": 0}, 400)["field"] == "n"
     assert ask("PUT", f"sessions/{session.pk}/stop-green", {**green, "green_ft": 1}, 400)["field"] == "green_ft"
     assert ask("PUT", f"sessions/{session.pk}/stop-green", {**green, "wind_mps": 90}, 400)["field"] == "wind_mps"
+    bundle = present_bundle(load(FittingSession.objects.get(pk=session.pk)))
+    assert len(bundle["tests"]["stops"]) == 6 and bundle["tests"]["stops"][0]["club"] == "58°"
     wide = {**ball, "stopped_side_m": 500}
     assert ask("POST", f"sessions/{session.pk}/stops", wide, 400)["field"] == "landed_side_m"

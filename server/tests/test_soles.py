@@ -13,6 +13,7 @@ from fitting.api import answers
 from fitting.api.present.bundle import present_bundle, written_shots
 from fitting.domain.session import load
 from fitting.models import BlindGrooves, Build, FittingSession, SoleCode, SoleHanding
+from hemicycle_core.formats.bundle import VALIDATOR
 from live.actions import make_key
 from rack.models import Head, Shaft
 from shop.models import AuditEntry
@@ -107,6 +108,12 @@ def test_a_staged_test_with_control_repeat_and_duel_ends_in_a_reveal_that_names_
     assert stand[-1]["name"] == "58° W" and seen["brief"]["sole"] == "wide"
     again = ask("PUT", f"soles/{done['id']}/chosen", {"code": wide})
     assert len(again["builds"]) == len(seen["builds"])
+    ready = load(FittingSession.objects.get(pk=session.pk))
+    bundle = json.loads(json.dumps(present_bundle(ready), cls=DjangoJSONEncoder))
+    VALIDATOR.validate(bundle)
+    (kept,) = bundle["tests"]["soles"]
+    assert {each["club"] for each in kept["codes"]} == {f"Gannock {label}" for label in LIKED}
+    assert len(kept["handed"]) == len(done["handings"]) and kept["chosen"] == done["codes"][wide]["word"]
     # The same sole a degree weaker and in less loft, by name on one shot.
     lofts = ask("POST", f"soles/{done['id']}/lofts", {"place": "sand"}, 201)["soles"][1]
     assert [each["club"]["loft_role"] for each in lofts["codes"]] == ["as_is", "weaker", "less"]
@@ -153,7 +160,9 @@ def test_nothing_before_the_reveal_tells_or_orders_by_the_club_of_a_code(ask, ow
         found = [text for client in others for text in everything(ask, session, client)]
         found.append(json.dumps(ask("GET", f"player/{screen}", client=player)))
         ready = load(FittingSession.objects.get(pk=session.pk))
-        found.append(json.dumps(present_bundle(ready), cls=DjangoJSONEncoder))
+        bundle = json.dumps(present_bundle(ready), cls=DjangoJSONEncoder)
+        VALIDATOR.validate(json.loads(bundle))
+        found.append(bundle)
         found.append(repr(written_shots(ready)))
         return found
 

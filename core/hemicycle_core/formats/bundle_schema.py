@@ -9,6 +9,8 @@ from ..brief import FlightWish, JobKind, Wish
 from ..flight import Firmness
 from ..impact import Lie
 from ..judge import Liking
+from ..protocols.sole import PLACES, Turf
+from ..runs import Ball
 from ..shots import READINGS, Intent, Source, Strike
 
 FORMAT, VERSION = "hemicycle-session", 1
@@ -73,6 +75,68 @@ CLUB = {
     "length_m": OPTIONAL,
     "shots": {"type": "array", "items": SHOT},
 }
+SEEN = _object(
+    ["club", "landed_m", "stopped_m"],
+    {
+        "club": TEXT,
+        "ball": _words(Ball),
+        "target_m": NUMBER,
+        "landed_m": NUMBER,
+        "stopped_m": NUMBER,
+        "landed_side_m": NUMBER,
+        "stopped_side_m": NUMBER,
+        "balls": {"type": "integer", "minimum": 1, "description": "Paced together."},
+        "aside": {"type": "boolean"},
+    },
+)
+HANDED = _object(
+    ["code", "place"],
+    {
+        "code": TEXT,
+        "place": {"enum": list(PLACES)},
+        "visit": {"type": "integer", "minimum": 0},
+        "duel": {"type": "boolean"},
+        "said": {"enum": [1, 0, -1, None], "description": "Better, level or worse than the one before it."},
+        "best": {"enum": [1, 0, -1, None], "description": "The same against the best so far."},
+        "turf": {"enum": [*(each.value for each in Turf), None]},
+        "groove": {"type": ["integer", "null"], "description": "Where it struck, counted from the lowest."},
+        "sound": TEXT,
+        "left_m": OPTIONAL,
+    },
+)
+SOLES = _object(
+    ["loft_deg", "codes", "handed"],
+    {
+        "loft_deg": NUMBER,
+        "blind": {"enum": ["single", "double", "open"]},
+        "revealed": {"type": "boolean"},
+        "codes": {
+            "type": "array",
+            "items": _object(
+                ["code", "shots"],
+                {
+                    "code": TEXT,
+                    "club": {**TEXT, "description": "Left out while the test is blind."},
+                    "control": {"type": "boolean"},
+                    "shots": {"type": "array", "items": SHOT},
+                },
+            ),
+        },
+        "handed": {"type": "array", "items": HANDED},
+        "guess": TEXT,
+        "confidence": TEXT,
+        "chosen": TEXT,
+        "course": {
+            "type": "array",
+            "items": _object(
+                ["played_on", "code"],
+                {"played_on": TEXT, "code": TEXT, "place": TEXT, "word": TEXT, "first": {"type": "boolean"}},
+            ),
+        },
+    },
+)
+TESTS = _object([], {"stops": {"type": "array", "items": SEEN}, "soles": {"type": "array", "items": SOLES}})
+
 SCHEMA: dict[str, Any] = {
     "$schema": "https://json-schema.org/draft/2020-12/schema",
     "title": "Hemicycle session bundle",
@@ -152,6 +216,7 @@ SCHEMA: dict[str, Any] = {
             },
             "rule": _words(GapRule),
             "clubs_to_place": {"type": "integer", "minimum": 1, "maximum": 4},
+            "tests": {**TESTS, "description": "Tests of the short game; on record, the judge asks nothing of them."},
             "clubs": {
                 "type": "array",
                 "description": "The bag of today: hit (shots) or typed (carry_m, total_m).",

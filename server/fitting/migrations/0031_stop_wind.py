@@ -4,20 +4,19 @@ from django.db import migrations, models
 
 
 class Migration(migrations.Migration):
-
     dependencies = [
-        ('fitting', '0030_blind_grooves'),
+        ("fitting", "0030_blind_grooves"),
     ]
 
     operations = [
         migrations.AddField(
-            model_name='stoptest',
-            name='wind_from_deg',
-            field=models.FloatField(default=0, help_text='0 against the shot, 90 from the right.'),
+            model_name="stoptest",
+            name="wind_from_deg",
+            field=models.FloatField(default=0, help_text="0 against the shot, 90 from the right."),
         ),
         migrations.AddField(
-            model_name='stoptest',
-            name='wind_mps',
+            model_name="stoptest",
+            name="wind_mps",
             field=models.FloatField(default=0),
         ),
     ]

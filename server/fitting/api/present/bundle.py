@@ -5,13 +5,15 @@ from __future__ import annotations
 from typing import Any
 
 from hemicycle_core.brief import Wish
-from hemicycle_core.formats.bundle_schema import FORMAT, VERSION
+from hemicycle_core.formats.bundle_schema import FORMAT, SEEN, VERSION
 from hemicycle_core.formats.csv_out import WrittenShot
 from hemicycle_core.shots import FLIGHT_READINGS, Source
 from hemicycle_core.shots import Shot as CoreShot
 
+from ...domain.bag import name_of
 from ...domain.rows import lie_of
 from ...domain.session import JudgedSession
+from ...domain.soles import SessionSole
 from ...models import Build, Shot
 
 
@@ -49,6 +51,7 @@ def present_bundle(judged: JudgedSession) -> dict[str, Any]:
             for job in rows.jobs
         ],
         **_slot(judged),
+        **_tests(judged),
         "clubs": [
             {
                 **_club(judged, build),
@@ -70,6 +73,58 @@ def present_bundle(judged: JudgedSession) -> dict[str, Any]:
             }
             for build in rows.candidates
         ],
+    }
+
+
+def _tests(judged: JudgedSession) -> dict[str, Any]:
+    """The tests of the short game; which code is which club only once that is told."""
+    names = {build.pk: name_of(build) for build in judged.rows.builds}
+    seen = [
+        {
+            "club": names[each.build_id],
+            **{key: getattr(each, key) for key in SEEN["properties"] if key != "club"},
+        }
+        for each in judged.rows.stops_seen
+    ]
+    soles = [_sole(judged, found) for found in judged.soles]
+    made = {"stops": seen, "soles": soles}
+    return {"tests": {key: value for key, value in made.items() if value}} if seen or soles else {}
+
+
+def _sole(judged: JudgedSession, found: SessionSole) -> dict[str, Any]:
+    test, models_flight = found.test, judged.rows.session.bay.models_flight
+    codes = [
+        {
+            "code": found.word(code.number),
+            **({"club": found.clubs[code.number].name, "control": code.number == test.control} if found.told else {}),
+            "shots": [_shot(*each, models_flight) for each in judged.rows.by_build.get(code.build_id, [])],
+        }
+        for code in found.codes
+    ]
+    said = ("place", "visit", "duel", "said", "best", "groove", "sound", "left_m")
+    course = [
+        {
+            "played_on": each.played_on.isoformat(),
+            "code": found.word(each.code),
+            "place": each.place,
+            "word": each.word,
+            "first": each.first,
+        }
+        for each in test.notes.all()
+    ]
+    one = {key: found.word(value) for key in ("guess", "chosen") if (value := getattr(test, key)) is not None}
+    return {
+        "loft_deg": test.loft_deg,
+        "blind": test.blind,
+        "revealed": found.told,
+        "codes": codes,
+        "handed": [
+            {"code": found.word(each.code), "turf": each.turf or None, **{key: getattr(each, key) for key in said}}
+            for each in found.handings
+        ],
+        **one,
+        **({"confidence": test.confidence} if test.confidence else {}),
+        "course": course,
     }
 
 
