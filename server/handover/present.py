@@ -105,6 +105,7 @@ def _tested(judged: JudgedSession, build: Build, verdict: Verdict) -> Tested:
     felt = last_said(judged.rows.felt_of(build))
     seen = " (numbers may have been seen before)" if felt is not None and felt.numbers else ""
     said = [] if felt is None else [SheetLine("The player felt", felt.words + seen)]
+    said += [SheetLine("Its sole, tried blind", words) for each in judged.soles if (words := each.chosen_words(build))]
     return Tested(
         build=build.pk,
         letter=build.letter,

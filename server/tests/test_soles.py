@@ -108,6 +108,10 @@ def test_a_staged_test_with_control_repeat_and_duel_ends_in_a_reveal_that_names_
     assert stand[-1]["name"] == "58° W" and seen["brief"]["sole"] == "wide"
     again = ask("PUT", f"soles/{done['id']}/chosen", {"code": wide})
     assert len(again["builds"]) == len(seen["builds"])
+    wide_build = Build.objects.get(pk=stand[-1]["id"])
+    take_in(session, run_for(session, wide_build), [{"carry_m": 70.0 + off} for off in range(5)])
+    tested = {each["build"]: each["sheet"] for each in ask("GET", f"sessions/{session.pk}/handover")["tested"]}
+    assert {"what": "Its sole, tried blind", "how": result["sentences"][0]} in tested[wide_build.pk]
     ready = load(FittingSession.objects.get(pk=session.pk))
     bundle = json.loads(json.dumps(present_bundle(ready), cls=DjangoJSONEncoder))
     VALIDATOR.validate(bundle)

@@ -15,7 +15,7 @@ from hemicycle_core.protocols.sole_result import Role, SoleResult, loft_needed, 
 from hemicycle_core.shots import Shot as CoreShot
 from rack.models import Head, Shaft
 
-from ..models import Blind, Build, SoleCode, SoleHanding, SoleTest
+from ..models import Blind, Build, CourseNote, SoleCode, SoleHanding, SoleTest
 
 if TYPE_CHECKING:
     from .session import JudgedSession
@@ -157,6 +157,21 @@ class SessionSole:
         liked = shown.index(self.core.shown(self.liked)) if self.liked is not None else None
         clubs = [self.clubs[code] for code in shown]
         return belief(clubs, liked, wedges.delivered.kind, Firmness(self.judged.rows.session.firmness))
+
+    def chosen_words(self, build: Build) -> str:
+        """What is said of a build of the stand that is the sole chosen here; empty where it is not."""
+        chosen = None if self.test.chosen is None else self.codes[self.test.chosen]
+        if chosen is None or chosen.head is None or chosen.head_id != build.head_id:
+            return ""
+        if abs((build.set_loft_deg or 0.0) - chosen.head.loft_deg - chosen.bend_deg) > 0.05:
+            return ""
+        first = any(note.first and self.core.shown(note.code) == self.core.shown(chosen.number) for note in self.notes)
+        course = " Picked up first on the course." if first else ""
+        return f"{' '.join(self.result.sentences)}{course}"
+
+    @cached_property
+    def notes(self) -> list[CourseNote]:
+        return list(self.test.notes.all())
 
     @property
     def loft_needed(self) -> str:

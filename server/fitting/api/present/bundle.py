@@ -110,7 +110,7 @@ def _sole(judged: JudgedSession, found: SessionSole) -> dict[str, Any]:
             "word": each.word,
             "first": each.first,
         }
-        for each in test.notes.all()
+        for each in found.notes
     ]
     one = {key: found.word(value) for key in ("guess", "chosen") if (value := getattr(test, key)) is not None}
     return {

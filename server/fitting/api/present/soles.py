@@ -72,7 +72,7 @@ def _test(found: SessionSole) -> SoleTestOut:
         chosen=test.chosen,
         hand_out_opened=test.hand_out_opened_at,
         course=test.course,
-        notes=[_note(each) for each in test.notes.all()],
+        notes=[_note(each) for each in found.notes],
     )
 
 
@@ -267,6 +267,6 @@ def present_course(found: SessionSole) -> CourseView:
             for code in left
         ],
         places=places(list(found.test.places), left_handed=found.judged.rows.left_handed),
-        notes=[_note(each) for each in found.test.notes.all()],
+        notes=[_note(each) for each in found.notes],
         since=found.test.at.date(),
     )

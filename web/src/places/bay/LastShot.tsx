@@ -22,8 +22,7 @@ export function InHand({
 	live: PlaceProps["live"];
 }) {
 	const standIn = useStandIn(session.bay);
-	const elsewhere =
-		!session.bay_is_here && (build !== undefined || code !== "") && session.status !== "agreed";
+	const elsewhere = !session.bay_is_here && session.in_hand !== null && session.status !== "agreed";
 	return (
 		<div className="flex flex-wrap items-center gap-3">
 			{build && (build.letter ? <Letter letter={build.letter} size={30} /> : null)}

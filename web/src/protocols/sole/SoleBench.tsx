@@ -172,6 +172,14 @@ function Scatter({ code }: { code: Code }) {
 	);
 }
 
+/** What else was noticed of a code at a lie, in words. */
+const noticed = (test: SoleTest, place: string, code: number, what: "groove" | "sound") =>
+	test.handings
+		.filter((each) => each.place === place && (test.codes[each.code]?.club?.same_as ?? each.code) === code)
+		.map((each) => each[what])
+		.filter((said) => said !== null && said !== "")
+		.join(", ");
+
 /** Means of each code at each lie; what was not read is left blank. */
 function Figures({ test }: { test: SoleTest }) {
 	const blank = <span className="quiet">–</span>;
@@ -180,7 +188,18 @@ function Figures({ test }: { test: SoleTest }) {
 		<table className="mt-2 text-left text-[14.5px]">
 			<thead className="quiet text-sm">
 				<tr>
-					{["Lie", "", "Shots", "Launch", "Spin, rpm", "Carry, yd", "Run, yd", "Left, yd"].map((head) => (
+					{[
+						"Lie",
+						"",
+						"Shots",
+						"Launch",
+						"Spin, rpm",
+						"Carry, yd",
+						"Run, yd",
+						"Left, yd",
+						"Groove",
+						"Sound",
+					].map((head) => (
 						<th key={head} className="pr-6 font-normal">
 							{head}
 						</th>
@@ -202,6 +221,8 @@ function Figures({ test }: { test: SoleTest }) {
 									<td className="num pr-6">{length(cell.carry_m)}</td>
 									<td className="num pr-6">{length(cell.run_m)}</td>
 									<td className="num pr-6">{length(cell.left_m)}</td>
+									<td className="num pr-6">{noticed(test, cell.place, code.code, "groove") || blank}</td>
+									<td>{noticed(test, cell.place, code.code, "sound") || blank}</td>
 								</tr>
 							)),
 					),
