@@ -13,7 +13,7 @@ from demo.load import load_rack
 from django.contrib.auth.hashers import make_password
 from django.db import connections
 from django.test import Client
-from fitting.actions import builds, sessions, shots, soles
+from fitting.actions import builds, sessions, shots, sole_setup
 from fitting.models import Build, FittingSession
 from hemicycle_core.judge.soles import Control
 from rack.models import Head, Shaft
@@ -83,14 +83,14 @@ def session(fitter) -> FittingSession:
     return made
 
 
-def sole_test(heads: Iterable[Head], **over: Any) -> soles.SetUp:
+def sole_test(heads: Iterable[Head], **over: Any) -> sole_setup.SetUp:
     """How a blind test of these heads is set up; the first is the control unless said otherwise."""
     usual = {
-        "loft_deg": 58, "clubs": [soles.ClubOfTest(head=head.pk) for head in heads], "shaft": None,
+        "loft_deg": 58, "clubs": [sole_setup.ClubOfTest(head=head.pk) for head in heads], "shaft": None,
         "places": ["pitch", "fuller", "tight", "sand"], "control": 0, "control_is": Control.FRESH, "repeat": None,
         "short": False, "double": False, "wedge": None,
     }  # fmt: skip
-    return soles.SetUp(**{**usual, **over})
+    return sole_setup.SetUp(**{**usual, **over})
 
 
 def strike(session, letter, carry, total, n=6):

@@ -13,10 +13,11 @@ from common.policy import Role
 from customers.actions import add_customer
 from customers.models import Customer
 from django.utils import timezone
-from fitting.actions import builds, sessions, shots, soles, stops, targets
+from fitting.actions import builds, sessions, shots, sole_setup, soles, stops, targets
 from fitting.actions.brief import Course, JobFields, write_brief
 from fitting.actions.hand_out import note_of_course
-from fitting.actions.soles import ClubOfTest, Said, SetUp
+from fitting.actions.sole_setup import ClubOfTest, SetUp
+from fitting.actions.soles import Said
 from fitting.domain.session import load
 from fitting.models import Build, FittingSession
 from handover.actions import agree
@@ -255,7 +256,7 @@ def _sole(fitter: User, session: FittingSession, demo: DemoSole) -> None:
         wedge.loft_deg or 54, [ClubOfTest(head=head.pk) for head in heads], shaft.pk, demo.places, 0, Control.NEAREST,
         None, short=False, double=False, wedge=wedge.pk,
     )  # fmt: skip
-    test = soles.set_up(fitter, session.pk, wanted, chance=Random(54))
+    test = sole_setup.set_up(fitter, session.pk, wanted, chance=Random(54))
     label = {code.number: code.head.label for code in test.codes.select_related("head") if code.head}
     while (coming := soles.sole_of(test).standing.next) is not None:
         handed = soles.sole_of(test).handed

@@ -11,7 +11,8 @@ from django.db import transaction
 from django.test import Client
 from django.urls import get_resolver
 from django.utils import timezone
-from fitting.actions import soles
+from fitting.actions import codes as of_tests
+from fitting.actions import sole_setup, soles
 from fitting.api import answers
 from fitting.models import (
     BagPlan,
@@ -229,9 +230,9 @@ def fill(session, shop):
     seen = StopSeen.objects.create(shop=shop, session=session, build=wedge, target_m=25, landed_m=22, stopped_m=25)
     PlayerScreen.objects.create(shop=shop, session=session, code="ACDEFH")
     heads = Head.objects.filter(shop=shop, label__startswith="58").order_by("pk")
-    test = soles.set_up(session.fitter, session.pk, sole_test(heads))
+    test = sole_setup.set_up(session.fitter, session.pk, sole_test(heads))
     soles.say(session.fitter, test.pk, code=0, place="pitch", said=soles.Said())
-    codes = [soles.coded(session, word, 56) for word in ("One", "Two")]
+    codes = [of_tests.coded(session, word, 56) for word in ("One", "Two")]
     blind = BlindGrooves.objects.create(
         shop=shop, session=session, setter=session.fitter, old=wedge, fresh=build, one=codes[0], two=codes[1],
         one_is_old=True,

@@ -13,7 +13,7 @@ from customers.models import Customer
 from django.db import DatabaseError, connection, transaction
 from django.test import Client
 from django.utils import timezone
-from fitting.actions import builds, sessions, soles
+from fitting.actions import builds, sessions, sole_setup, soles
 from fitting.actions.brief import write_brief
 from fitting.actions.hand_out import note_of_course
 from fitting.models import AgreedAnswers, FittingSession, ShotImport
@@ -136,7 +136,7 @@ def agreed(desk, fitter, session):
     file = {"file_name": "ada-field.csv", "text": "player,club,carry_m\nAda Field,=7i,131\nAda Field,=7i,133\n"}
     answer = desk.post(f"/api/sessions/{session.pk}/import", file, content_type=JSON)
     assert answer.status_code == 201, answer.content
-    test = soles.set_up(fitter, session.pk, sole_test(Head.objects.filter(label__startswith="58")))
+    test = sole_setup.set_up(fitter, session.pk, sole_test(Head.objects.filter(label__startswith="58")))
     soles.say(fitter, test.pk, code=0, place="pitch", said=soles.Said(sound="Ada: dull"))
     soles.reveal(fitter, test.pk, early=True)
     today = timezone.localdate()

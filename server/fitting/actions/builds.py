@@ -16,12 +16,14 @@ from hemicycle_core.brief import Wish
 from hemicycle_core.errors import BadInput
 from hemicycle_core.formats.club_names import head_type_of, short_name
 from hemicycle_core.judge import Change, ChangeKind, hit_enough
+from hemicycle_core.protocols.sole import KEY as SOLE
 from hemicycle_core.rack.eligible import check_can_be_had, check_setting, check_shaft, same_setting
 from hemicycle_core.rack.made import Levelled, Work, level, worked
 from hemicycle_core.rack.shortlist import usual_length_m
 from hemicycle_core.rack.specification import build_name
 from hemicycle_core.rack.stock import check_label, check_loft, check_stated
-from hemicycle_core.runs import stock_swing
+from hemicycle_core.runs import FULL, stock_swing
+from hemicycle_core.shots import FULL_SWING
 from hemicycle_core.units import METRES_PER_INCH
 from hemicycle_core.wedges.words import check_complaints, check_uses
 from rack.models import Head, Shaft
@@ -179,8 +181,11 @@ def drop_club(actor: User, build_id: int) -> Build:
 
 
 def hold(session: FittingSession, build: Build) -> list[Altered]:
-    """Shots of this bay go to this build of this session from now on."""
+    """Shots of this bay go to this build of this session from now on. A sole test is of its codes alone: with a club by
+    name in hand, stock swings are hit."""
     rows = alter(session, in_hand=build)
+    if session.protocol == SOLE and not build.coded:
+        rows += alter(session, protocol=FULL_SWING, place="", lie="", length=FULL)
     session.in_hand_at = timezone.now()
     session.save(update_fields=["in_hand_at"])
     in_hand_now(session)

@@ -17,7 +17,7 @@ from ..models import BlindGrooves, Build, FittingSession, Run, Shot
 from .acts import alter
 from .builds import hold
 from .changes import announce, for_change, note
-from .soles import DRAWN, announce_run, coded, free_words, test_over
+from .codes import DRAWN, announce_run, coded, free_words, test_over
 
 
 @action("fit")

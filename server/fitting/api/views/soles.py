@@ -18,7 +18,7 @@ from rest_framework.request import Request
 from rest_framework.response import Response
 from rest_framework.views import APIView
 
-from ...actions import hand_out, soles
+from ...actions import hand_out, sole_setup, soles
 from ...models import SoleTest
 from ..answers import changed, documented_change, judged, session_of
 from ..present.soles import present_check, present_choices, present_course, present_hand_out, present_link
@@ -43,8 +43,8 @@ from ..schemas.soles import (
 from .player import guarded
 
 
-def _clubs(new: SoleTestIn) -> list[soles.ClubOfTest]:
-    return [soles.ClubOfTest(**asdict(each)) for each in new.clubs]
+def _clubs(new: SoleTestIn) -> list[sole_setup.ClubOfTest]:
+    return [sole_setup.ClubOfTest(**asdict(each)) for each in new.clubs]
 
 
 class SoleTestsView(APIView):
@@ -52,7 +52,7 @@ class SoleTestsView(APIView):
     def post(self, request: Request, session_id: int) -> Response:
         """A blind sole test, its first code in hand. Which code is which club is drawn here and told nowhere else."""
         new = given(request, SoleTestIn)
-        soles.set_up(actor_of(request), session_id, soles.SetUp(**{**vars(new), "clubs": _clubs(new)}))
+        sole_setup.set_up(actor_of(request), session_id, sole_setup.SetUp(**{**vars(new), "clubs": _clubs(new)}))
         return changed(request, session_id, 201)
 
 
@@ -87,7 +87,7 @@ class SoleCheckView(APIView):
     def post(self, request: Request, session_id: int) -> Response:
         """How long a test would take, and what else differs than the sole; nothing is kept."""
         new, session = given(request, SoleTestIn), session_of(request, session_id)
-        clubs = [each.known for each in soles.clubs_of(session, _clubs(new), new.shaft)]
+        clubs = [each.known for each in sole_setup.clubs_of(session, _clubs(new), new.shaft)]
         check_clubs(clubs)
         count = len(clubs) + (new.repeat is not None)
         twice = (0, 1) if new.repeat is not None else None
@@ -167,7 +167,7 @@ class ChooseView(APIView):
     @documented_change(ChooseIn, name="choose_sole", tags=["soles"])
     def put(self, request: Request, test_id: int) -> Response:
         """The sole that fitter and player chose; it comes onto the stand."""
-        session = soles.choose(actor_of(request), test_id, code=given(request, ChooseIn).code)
+        session = sole_setup.choose(actor_of(request), test_id, code=given(request, ChooseIn).code)
         return changed(request, session.pk)
 
 
@@ -175,7 +175,7 @@ class LoftsView(APIView):
     @documented_change(PlaceIn, name="try_lofts", tags=["soles"], status=201)
     def post(self, request: Request, test_id: int) -> Response:
         """The sole that was chosen, a degree weaker and in less loft, by name on one shot."""
-        test = soles.try_lofts(actor_of(request), test_id, place=given(request, PlaceIn).place)
+        test = sole_setup.try_lofts(actor_of(request), test_id, place=given(request, PlaceIn).place)
         return changed(request, test.session_id, 201)
 
 

@@ -55,7 +55,5 @@ export function soleTitle(session: Session): string {
 export const wordOf = (test: SoleTest, code: number): string => test.codes[code]?.word ?? "";
 export const placeOf = (test: SoleTest, key: string) => test.places.find((each) => each.key === key);
 /** By its club once that is told. */
-export const nameOfCode = (test: SoleTest, code: number): string => {
-	const found = test.codes[code];
-	return found?.club ? (found.word === found.club.name ? found.word : found.club.name) : (found?.word ?? "");
-};
+export const nameOfCode = (test: SoleTest, code: number): string =>
+	test.codes[code]?.club?.name ?? wordOf(test, code);

@@ -143,7 +143,7 @@ test("with a line, who goes on to the next lie is waited for; without one nobody
 	expect(comingOf(two, [duel[0] as never], false)).toMatchObject({ next: duel[1], before: 0 });
 });
 
-test("what was said is put right by a touch, and another club in hand is said before a shot is misfiled", async () => {
+test("what was said is put right by a touch, and that another club is in hand is said", async () => {
 	const sent = serve({ "PUT /api/handings/31": session, "PUT /api/soles/5/in-hand": session });
 	show(
 		Bay,

@@ -1,0 +1,252 @@
+"""Setting up a sole test: which clubs, drawn into codes; the sole that is chosen of it, and that one in other lofts."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from contextlib import suppress
+from dataclasses import dataclass
+from random import Random
+from typing import Any
+
+from common.problems import Refused
+from hemicycle_core.errors import BadInput
+from hemicycle_core.heads import HeadType
+from hemicycle_core.judge.soles import Control, SoleClub, check_clubs
+from hemicycle_core.protocols.sole_result import Role
+from hemicycle_core.rack.eligible import check_can_be_had
+from hemicycle_core.rack.made import Work, worked
+from rack.models import Head, Shaft
+from shop.audit import action
+from shop.models import User
+
+from ..domain.soles import club_of_build, club_of_head
+from ..models import Blind, Build, FittingSession, SoleCode, SoleTest
+from .builds import CandidateChoice, candidate_of, shaft_for
+from .changes import announce, for_change, note
+from .codes import DRAWN, coded, free_words
+from .soles import sole_of, take_up, test_for_change
+from .windows import keep_windows
+
+
+@dataclass(frozen=True)
+class ClubOfTest:
+    """A head of the rack, bent before it is hit, or a club of the session."""
+
+    head: int | None = None
+    build: int | None = None
+    bend_deg: float = 0.0
+
+
+@dataclass(frozen=True)
+class SetUp:
+    """How a sole test is set up. control, repeat: clubs by their place in the list; repeat is handed under two codes.
+    wedge: the own one whose sole it is about."""
+
+    loft_deg: float
+    clubs: Sequence[ClubOfTest]
+    shaft: int | None
+    places: Sequence[str]
+    control: int | None
+    control_is: Control | None
+    repeat: int | None
+    short: bool
+    double: bool
+    wedge: int | None
+
+
+@dataclass(frozen=True)
+class _Club:
+    """A club of the test as rows and as the core knows it."""
+
+    known: SoleClub
+    head: Head | None
+    shaft: Shaft | None
+    bend_deg: float
+    club: Build | None
+
+
+def clubs_of(session: FittingSession, wanted: Sequence[ClubOfTest], shaft_id: int | None) -> list[_Club]:
+    """The clubs of a test, each checked to be there for this player."""
+    return [_club(session, each, shaft_id) for each in wanted]
+
+
+def _club(session: FittingSession, wanted: ClubOfTest, shaft_id: int | None) -> _Club:
+    if (wanted.head is None) == (wanted.build is None):
+        raise BadInput("A club of the test is a head of the rack or a club of this session.", field="clubs")
+    if wanted.build is not None:
+        build = Build.objects.of(session.shop_id).select_related("head", "shaft").filter(pk=wanted.build).first()
+        there = build is not None and build.session_id == session.pk and not build.archived and not build.coded
+        if build is None or not there or build.head_type != HeadType.WEDGE or build.loft_deg is None:
+            raise BadInput("Choose a wedge of this session whose loft is known.", field="clubs")
+        return _Club(club_of_build(build), None, None, 0.0, build)
+    head = Head.objects.one(session.shop_id, wanted.head or 0)
+    if head.head_type != HeadType.WEDGE or head.retired_at is not None:
+        raise BadInput("Soles are tried of wedges that stand on the rack.", field="clubs")
+    check_can_be_had(head.for_core, left_handed=session.customer.hand == "left")
+    shaft = None if shaft_id is None else shaft_for(session, shaft_id, head)
+    if wanted.bend_deg:
+        made = Build(head=head, name=head.label, head_type=head.head_type, set_loft_deg=head.loft_deg)
+        worked(made.made_club, [Work("bend", wanted.bend_deg)])  # refuses a bend that it does not bear
+    return _Club(club_of_head(head, shaft, wanted.bend_deg), head, shaft, wanted.bend_deg, None)
+
+
+@action("fit")
+def set_up(actor: User, session_id: int, wanted: SetUp, *, chance: Random = DRAWN) -> SoleTest:
+    """A blind test, with the first code in hand. Codes are drawn: neither their order nor their numbers tell a club.
+    chance: by which; the demo's comes again."""
+    session = for_change(actor, session_id)
+    clubs = clubs_of(session, wanted.clubs, wanted.shaft)
+    check_clubs([each.known for each in clubs])
+    for named in (wanted.control, wanted.repeat):
+        if named is not None and not 0 <= named < len(clubs):
+            raise BadInput("The control, or the club with two codes, is none of the clubs chosen.", field="clubs")
+    if (wanted.control is None) != (wanted.control_is is None):
+        raise BadInput("Say which club is the control, and what it stands for.", field="control")
+    order = [*range(len(clubs)), *([] if wanted.repeat is None else [wanted.repeat])]
+    chance.shuffle(order)
+    twice = [at for at, club in enumerate(order) if club == wanted.repeat] if wanted.repeat is not None else None
+    test = _made(
+        session,
+        actor,
+        [(clubs[club], "") for club in order],
+        blind=Blind.DOUBLE if wanted.double else Blind.SINGLE,
+        loft_deg=wanted.loft_deg,
+        wedge=None if wanted.wedge is None else _own_wedge(session, wanted.wedge),
+        places=list(wanted.places),
+        short=wanted.short,
+        control=None if wanted.control is None else order.index(wanted.control),
+        control_is=wanted.control_is.value if wanted.control_is else "",
+        twice=twice,
+        chance=chance,
+    )
+    note(session, actor, "sole.set_up", f"sole:{test.pk}")
+    announce(session, "sole")
+    return test
+
+
+def _own_wedge(session: FittingSession, build_id: int) -> Build:
+    build = Build.objects.of(session.shop_id).filter(session=session, pk=build_id, archived=False).first()
+    if build is None or not build.is_own or build.head_type != HeadType.WEDGE:
+        raise BadInput("Choose a wedge of the player’s own.", field="wedge")
+    return build
+
+
+def _made(
+    session: FittingSession, actor: User, clubs: Sequence[tuple[_Club, str]], *, chance: Random = DRAWN, **fields: Any
+) -> SoleTest:
+    """A test with its codes, and what comes first taken up. clubs: with their role where lofts are tried."""
+    if SoleTest.objects.of(session.shop_id).filter(session=session, revealed_at=None, stopped_at=None).exists():
+        raise Refused("A sole test is going on. Reveal it or give it up first.", kind="sole_test_on")
+    blind, loft_deg = fields["blind"], fields["loft_deg"]
+    seed = chance.getrandbits(31)
+    test = SoleTest(
+        shop_id=session.shop_id, session=session, setter=actor, seed=seed, **{**fields, "blind": blind.value}
+    )
+    _ = test.for_core(len(clubs))  # refuses what no sole test is
+    test.save()
+    words = free_words(session, len(clubs), chance)
+    for number, (each, role) in enumerate(clubs):
+        build = coded(session, each.known.name[:40] if blind is Blind.OPEN else words[number], loft_deg)
+        SoleCode.objects.create(
+            shop_id=session.shop_id,
+            session=session,
+            test=test,
+            number=number,
+            build=build,
+            head=each.head,
+            shaft=each.shaft,
+            bend_deg=each.bend_deg,
+            club=each.club,
+            role=role,
+        )
+    take_up(session, test)
+    return test
+
+
+@action("fit")
+def choose(actor: User, test_id: int, *, code: int) -> FittingSession:
+    """The sole that fitter and player chose, whatever the ranking says: it comes onto the stand."""
+    test, session = test_for_change(actor, test_id)
+    if test.revealed_at is None:
+        raise Refused("Reveal the test first: then a sole is chosen.", kind="not_revealed")
+    codes = list(test.codes.all())
+    if not 0 <= code < len(codes):
+        raise BadInput("This code is not part of the test.", field="code")
+    test.chosen = code
+    test.save(update_fields=["chosen"])
+    found = sole_of(test)
+    chosen = codes[code]
+    if chosen.head is not None and not _stands(session, chosen):
+        shaft = chosen.shaft or _any_shaft(session, chosen.head)
+        candidate_of(session, CandidateChoice(chosen.head.pk, shaft.pk, bend_deg=chosen.bend_deg))
+        keep_windows(session, actor, first=True)
+    low = found.judged.wedges.short_end
+    lofted = low.low.club.loft_deg if low is not None and low.low is not None else None
+    if found.club(chosen).sole and (lofted is None or abs(lofted - test.loft_deg) <= 2.0):
+        session.sole = found.club(chosen).sole
+        session.save(update_fields=["sole"])
+    note(session, actor, "sole.choose", f"sole:{test.pk}", name=found.clubs[code].name)
+    announce(session, "sole")
+    return session
+
+
+def _stands(session: FittingSession, chosen: SoleCode) -> bool:
+    assert chosen.head is not None
+    there = Build.objects.of(session.shop_id).filter(session=session, head=chosen.head, archived=False)
+    loft = chosen.head.loft_deg + chosen.bend_deg
+    return any(build.letter and abs((build.set_loft_deg or 0.0) - loft) < 0.05 for build in there)
+
+
+def _any_shaft(session: FittingSession, head: Head) -> Shaft:
+    shafts = Shaft.objects.of(session.shop_id).filter(retired_at=None).exclude(stock=0)
+    found = next((each for each in shafts if each.goes_into(head)), None)
+    if found is None:
+        raise BadInput(f"No shaft of the rack goes into the {head.model} {head.label}.", field="shaft")
+    return found
+
+
+WEAKER_DEG, LESS_LOFT_DEG = 1.0, 3.0
+
+
+@action("fit")
+def try_lofts(actor: User, test_id: int, *, place: str) -> SoleTest:
+    """The sole that was chosen as it is, a degree weaker and in less loft, by name on one shot: whether the shot needs
+    the loft, or only the face is to be opened."""
+    before, session = test_for_change(actor, test_id)
+    if before.chosen is None:
+        raise Refused("Choose a sole first: that one is tried in other lofts.", kind="nothing_chosen")
+    chosen = before.codes.all()[before.chosen]
+    if chosen.head is None:
+        raise Refused(
+            "The sole that was chosen is no head of the rack: it is not there in other lofts.", kind="no_head"
+        )
+    shaft = chosen.shaft.pk if chosen.shaft else None
+    wanted = [(ClubOfTest(head=chosen.head.pk, bend_deg=chosen.bend_deg), Role.AS_IS)]
+    weaker = ClubOfTest(head=chosen.head.pk, bend_deg=chosen.bend_deg + WEAKER_DEG)
+    with suppress(BadInput):  # where it does not bear the bend, the other is tried alone
+        _club(session, weaker, shaft)
+        wanted.append((weaker, Role.WEAKER))
+    less = _less_loft(session, chosen.head)
+    if less is not None:
+        wanted.append((ClubOfTest(head=less.pk), Role.LESS))
+    if len(wanted) < 2:
+        raise Refused(
+            f"The {chosen.head.model} {chosen.head.label} does not bear a bend, and the rack has its sole in no less "
+            "loft: there is nothing to try it against.",
+            kind="no_lofts",
+        )
+    clubs = [(_club(session, each, shaft), role.value) for each, role in wanted]
+    test = _made(session, actor, clubs, blind=Blind.OPEN, loft_deg=before.loft_deg, wedge=before.wedge, places=[place])
+    note(session, actor, "sole.lofts", f"sole:{test.pk}")
+    announce(session, "sole")
+    return test
+
+
+def _less_loft(session: FittingSession, head: Head) -> Head | None:
+    """The head of the same sole, of its own model if it can be, with the next less loft that makes a difference."""
+    left = session.customer.hand == "left"
+    same = Head.objects.of(session.shop_id).filter(
+        head_type=HeadType.WEDGE, sole=head.sole, retired_at=None, loft_deg__lte=head.loft_deg - LESS_LOFT_DEG
+    )
+    had = [each for each in same.exclude(stock=0) if (each.left_handed if left else each.right_handed)]
+    return max(had, key=lambda each: (each.model == head.model, each.loft_deg), default=None)
