@@ -169,23 +169,36 @@ export function signedInAs(name: string): void {
 	pump();
 }
 
+let taking: Promise<unknown> = Promise.resolve();
+
+/** Put a change at the end of what waits. Changes stand in the order they were made, however long it takes to read
+ * what each of them says: an undo has no body and would overtake what it takes back. */
+function take(request: Request): Promise<Entry> {
+	const taken = taking.then(async () => {
+		const text = await request.text();
+		const entry: Entry = {
+			change: nextChange(),
+			who,
+			session: currentSession(),
+			method: request.method,
+			path: new URL(request.url).pathname,
+			body: text ? JSON.parse(text) : null,
+			since: revisionHeld(currentSession()),
+			due: 0,
+		};
+		for (const before of entries) before.due = 0;
+		entries.push(entry);
+		store();
+		tell();
+		return entry;
+	});
+	taking = taken.catch(() => undefined);
+	return taken;
+}
+
 /** Keep a change and send it; the answer comes when the server has it, or has refused it. */
 export async function send(request: Request): Promise<Response> {
-	const text = await request.text();
-	const entry: Entry = {
-		change: nextChange(),
-		who,
-		session: currentSession(),
-		method: request.method,
-		path: new URL(request.url).pathname,
-		body: text ? JSON.parse(text) : null,
-		since: revisionHeld(currentSession()),
-		due: 0,
-	};
-	for (const before of entries) before.due = 0;
-	entries.push(entry);
-	store();
-	tell();
+	const entry = await take(request);
 	const answer = new Promise<Response>((done) => answers.set(entry.change, done));
 	pump();
 	return answer;
