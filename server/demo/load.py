@@ -258,8 +258,8 @@ def _sole(fitter: User, session: FittingSession, demo: DemoSole) -> None:
     )  # fmt: skip
     test = sole_setup.set_up(fitter, session.pk, wanted, chance=Random(54))
     label = {code.number: code.head.label for code in test.codes.select_related("head") if code.head}
-    while (coming := soles.sole_of(test).standing.next) is not None:
-        handed = soles.sole_of(test).handed
+    while (coming := (found := soles.sole_of(test)).standing.next) is not None:
+        handed = found.handed
         together = handed and handed[-1].stage == (coming.place, coming.visit, coming.duel)
         apart = demo.liked[label[coming.code]] - demo.liked[label[handed[-1].code]] if together else None
         dug = (label[coming.code], coming.place) in demo.digs

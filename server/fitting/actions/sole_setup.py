@@ -19,6 +19,7 @@ from rack.models import Head, Shaft
 from shop.audit import action
 from shop.models import User
 
+from ..domain.session import load
 from ..domain.soles import club_of_build, club_of_head
 from ..models import Blind, Build, FittingSession, SoleCode, SoleTest
 from .builds import CandidateChoice, candidate_of, shaft_for
@@ -180,7 +181,7 @@ def choose(actor: User, test_id: int, *, code: int) -> FittingSession:
         shaft = chosen.shaft or _any_shaft(session, chosen.head)
         candidate_of(session, CandidateChoice(chosen.head.pk, shaft.pk, bend_deg=chosen.bend_deg))
         keep_windows(session, actor, first=True)
-    low = found.judged.wedges.short_end
+    low = load(FittingSession.objects.select_related("customer", "bay", "shop").get(pk=session.pk)).wedges.short_end
     lofted = low.low.club.loft_deg if low is not None and low.low is not None else None
     if found.club(chosen).sole and (lofted is None or abs(lofted - test.loft_deg) <= 2.0):
         session.sole = found.club(chosen).sole

@@ -16,9 +16,8 @@ from hemicycle_core.shots import Intent
 from shop.audit import action, record
 from shop.models import User
 
-from ..domain.session import load
-from ..domain.soles import SessionSole
-from ..models import Blind, FittingSession, SoleHanding, SoleTest
+from ..domain.soles import PlayedSole
+from ..models import WITH_CODES, Blind, FittingSession, SoleHanding, SoleTest
 from .acts import Altered, alter
 from .builds import hold
 from .changes import announce, for_change, note
@@ -29,10 +28,10 @@ MOST_GROOVE = 16
 MOST_SOUND = 40
 
 
-def sole_of(test: SoleTest) -> SessionSole:
+def sole_of(test: SoleTest) -> PlayedSole:
     """A test as it stands now."""
-    session = FittingSession.objects.select_related("customer", "bay", "fitter", "shop").get(pk=test.session_id)
-    return next(each for each in load(session).soles if each.test.pk == test.pk)
+    rows = SoleTest.objects.select_related("session__customer").prefetch_related(*WITH_CODES)
+    return PlayedSole(rows.get(pk=test.pk))
 
 
 def take_up(session: FittingSession, test: SoleTest) -> list[Altered]:
@@ -42,9 +41,9 @@ def take_up(session: FittingSession, test: SoleTest) -> list[Altered]:
     return put_down(session) if coming is None else _hand(session, found, coming)
 
 
-def _hand(session: FittingSession, found: SessionSole, coming: Next) -> list[Altered]:
+def _hand(session: FittingSession, found: PlayedSole, coming: Next) -> list[Altered]:
     place = PLACES[coming.place]
-    rows = hold(session, found.builds[found.codes[coming.code].build_id])
+    rows = hold(session, found.codes[coming.code].build)
     return rows + alter(
         session,
         lie=place.lie.value,
@@ -125,7 +124,7 @@ def say(
     return session
 
 
-def _check_turn(found: SessionSole, code: int, place: str, visit: int, duel: bool) -> None:
+def _check_turn(found: PlayedSole, code: int, place: str, visit: int, duel: bool) -> None:
     """What was said twice is refused; without a line codes come that nobody could say were dropped."""
     coming = found.standing.next
     if duel:
@@ -232,7 +231,7 @@ def give_up(actor: User, test_id: int) -> FittingSession:
     return session
 
 
-def link(actor: User, test_id: int) -> SessionSole:
+def link(actor: User, test_id: int) -> PlayedSole:
     """Which code is which club, for whoever set the test up, and written down. Raises NotAllowed for anyone else, and
     where the assistant's page alone tells it."""
     test = SoleTest.objects.one(actor.shop_id or 0, test_id)

@@ -21,6 +21,7 @@ from hemicycle_core.thresholds import Thresholds, changed
 from rack.models import Head
 
 from ..models import (
+    WITH_CODES,
     BayHold,
     BlindGrooves,
     Build,
@@ -242,10 +243,7 @@ def read_rows(session: FittingSession) -> SessionRows:
         stop_test=StopTest.objects.of(shop).filter(session=session).first(),
         stops_seen=list(StopSeen.objects.of(shop).filter(session=session)),
         sole_tests=list(
-            SoleTest.objects.of(shop)
-            .filter(session=session)
-            .select_related("setter")
-            .prefetch_related("codes__head", "codes__shaft", "codes__club__head", "handings", "notes")
+            SoleTest.objects.of(shop).filter(session=session).select_related("setter").prefetch_related(*WITH_CODES)
         ),
         blind_grooves=list(
             BlindGrooves.objects.of(shop).filter(session=session).select_related("setter", "old", "fresh", "one", "two")

@@ -48,13 +48,12 @@ def club_of_build(build: Build) -> SoleClub:
     )
 
 
-class SessionSole:
-    """One sole test: where it stands, and what came of it. Nothing here tells which club a code is but `clubs`."""
+class PlayedSole:
+    """One sole test: where it stands and what was said. Nothing here tells which club a code is but `clubs`."""
 
-    def __init__(self, judged: JudgedSession, test: SoleTest) -> None:
-        self.judged, self.test = judged, test
+    def __init__(self, test: SoleTest) -> None:
+        self.test = test
         self.codes: list[SoleCode] = list(test.codes.all())
-        self.builds = {build.pk: build for build in judged.rows.builds}
 
     @property
     def told(self) -> bool:
@@ -78,7 +77,7 @@ class SessionSole:
         return standing(self.core, self.handed)
 
     def word(self, code: int) -> str:
-        return self.builds[self.codes[code].build_id].name
+        return self.codes[code].build.name
 
     @cached_property
     def clubs(self) -> list[SoleClub]:
@@ -108,6 +107,27 @@ class SessionSole:
             return None
         return self.result.named if self.result.named is not None else self.result.order[0]
 
+    @property
+    def next(self) -> str:
+        """What to do next, in a sentence."""
+        coming = self.standing.next
+        last = self.handed[-1] if self.handed else None
+        together = coming is not None and last is not None and last.stage == (coming.place, coming.visit, coming.duel)
+        before = self.word(last.code) if last is not None and together else ""
+        return next_words(coming, self.word(coming.code) if coming else "", before)
+
+    @cached_property
+    def notes(self) -> list[CourseNote]:
+        return list(self.test.notes.all())
+
+
+class SessionSole(PlayedSole):
+    """A sole test with what was hit in it and what is known of the player."""
+
+    def __init__(self, judged: JudgedSession, test: SoleTest) -> None:
+        super().__init__(test)
+        self.judged = judged
+
     @cached_property
     def shots(self) -> dict[int, dict[str, list[CoreShot]]]:
         """Shots that count by code and lie; once it is told, those of one club together."""
@@ -129,15 +149,6 @@ class SessionSole:
             if each.left_m is not None:
                 left[self._shown(each.code)][each.place].append(each.left_m)
         return measured(self.shots, left, self.name)
-
-    @property
-    def next(self) -> str:
-        """What to do next, in a sentence."""
-        coming = self.standing.next
-        last = self.handed[-1] if self.handed else None
-        together = coming is not None and last is not None and last.stage == (coming.place, coming.visit, coming.duel)
-        before = self.word(last.code) if last is not None and together else ""
-        return next_words(coming, self.word(coming.code) if coming else "", before)
 
     @property
     def at_odds(self) -> str:
@@ -168,10 +179,6 @@ class SessionSole:
         first = any(note.first and self.core.shown(note.code) == self.core.shown(chosen.number) for note in self.notes)
         course = " Picked up first on the course." if first else ""
         return f"{' '.join(self.result.sentences)}{course}"
-
-    @cached_property
-    def notes(self) -> list[CourseNote]:
-        return list(self.test.notes.all())
 
     @property
     def loft_needed(self) -> str:

@@ -7,13 +7,14 @@ from .plans import BagPlan, HeadSeen
 from .player import Feel, PlayerScreen
 from .session import BayHold, FittingSession, Job, TakenInHand
 from .shots import ColumnMapping, Run, Shot, ShotImport
-from .soles import Blind, CourseNote, SoleCode, SoleHanding, SoleTest
+from .soles import WITH_CODES, Blind, CourseNote, SoleCode, SoleHanding, SoleTest
 from .stops import StopSeen, StopTest
 from .targets import TargetOverride, WindowVersion
 from .words import LETTERS
 
 __all__ = [
-    "LETTERS", "AgreedAnswers", "BagPlan", "BayHold", "Blind", "BlindGrooves", "Build", "ColumnMapping", "CourseNote",
-    "Feel", "FittingSession", "HeadSeen", "Job", "PlayerScreen", "Run", "Shot", "ShotImport", "SoleCode", "SoleHanding",
-    "SoleTest", "StopSeen", "StopTest", "TakenInHand", "TargetOverride", "WindowVersion",
+    "LETTERS", "WITH_CODES", "AgreedAnswers", "BagPlan", "BayHold", "Blind", "BlindGrooves", "Build",
+    "ColumnMapping", "CourseNote", "Feel", "FittingSession", "HeadSeen", "Job", "PlayerScreen", "Run", "Shot",
+    "ShotImport", "SoleCode", "SoleHanding", "SoleTest", "StopSeen", "StopTest", "TakenInHand", "TargetOverride",
+    "WindowVersion",
 ]  # fmt: skip

@@ -26,6 +26,18 @@ class Blind(StrEnum):
     OPEN = "open"
 
 
+# What a test is read with.
+WITH_CODES = (
+    "codes__build",
+    "codes__head",
+    "codes__shaft",
+    "codes__club__head",
+    "codes__club__shaft",
+    "handings",
+    "notes",
+)
+
+
 class SoleTest(ScopedModel):
     """One sole test of a session. Which club a code is, which one is the control and which club has two codes is kept
     from every answer until it is revealed (`SoleCode`, `control`, `twice`)."""

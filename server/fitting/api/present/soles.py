@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from dataclasses import asdict
 
+from customers.models import Hand
 from hemicycle_core.heads import HeadType
 from hemicycle_core.judge.soles import ONE_LOFT_DEG, Control, SoleClub, places_for, warnings
 from hemicycle_core.protocols.sole import PLACES, SHOTS, Next, SoleTest, minutes_of, standing
@@ -14,7 +15,7 @@ from hemicycle_core.rack.stock import MOST_BEND_DEG, Made
 from rack.models import Head, Shaft
 
 from ...domain.session import JudgedSession
-from ...domain.soles import SessionSole, club_of_build, club_of_head
+from ...domain.soles import PlayedSole, SessionSole, club_of_build, club_of_head
 from ...models import Blind, Build, CourseNote, SoleHanding
 from ..schemas.soles import (
     CourseCode,
@@ -220,11 +221,11 @@ def present_check(test: SoleTest, clubs: list[SoleClub], control: Control | None
 # Who may know, and pages by a code
 
 
-def present_link(found: SessionSole) -> LinkOut:
+def present_link(found: PlayedSole) -> LinkOut:
     return LinkOut(_lines(found))
 
 
-def _lines(found: SessionSole) -> list[LinkLine]:
+def _lines(found: PlayedSole) -> list[LinkLine]:
     return [
         LinkLine(code, found.word(code), club.name, _detail(club), found.codes[code].taped)
         for code, club in enumerate(found.clubs)
@@ -238,13 +239,13 @@ def _detail(club: SoleClub) -> str:
     )
 
 
-def present_hand_out(found: SessionSole) -> HandOutView:
-    where, rows = found.standing, found.judged.rows
+def present_hand_out(found: PlayedSole) -> HandOutView:
+    where, session = found.standing, found.test.session
     coming = where.next
-    shown = places([coming.place], left_handed=rows.left_handed) if coming else []
+    shown = places([coming.place], left_handed=session.customer.hand == Hand.LEFT) if coming else []
     return HandOutView(
-        revision=rows.session.revision,
-        customer=rows.session.customer.name,
+        revision=session.revision,
+        customer=session.customer.name,
         lines=_lines(found),
         next=_next(coming),
         place=shown[0] if shown else None,
@@ -254,11 +255,11 @@ def present_hand_out(found: SessionSole) -> HandOutView:
     )
 
 
-def _on_course(found: SessionSole, code: int) -> str:
+def _on_course(found: PlayedSole, code: int) -> str:
     return f"{found.word(code)}, {found.name(code)}" if found.told else found.word(code)
 
 
-def present_course(found: SessionSole) -> CourseView:
+def present_course(found: PlayedSole) -> CourseView:
     """Only those that are still in: what lost in the bay is not taken out."""
     left = [code for code in found.standing.left if found.core.shown(code) == code or not found.told]
     return CourseView(
@@ -266,7 +267,7 @@ def present_course(found: SessionSole) -> CourseView:
             CourseCode(code, found.word(code) if not found.told else f"{found.word(code)}, {found.name(code)}")
             for code in left
         ],
-        places=places(list(found.test.places), left_handed=found.judged.rows.left_handed),
+        places=places(list(found.test.places), left_handed=found.test.session.customer.hand == Hand.LEFT),
         notes=[_note(each) for each in found.notes],
         since=found.test.at.date(),
     )

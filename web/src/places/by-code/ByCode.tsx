@@ -7,17 +7,17 @@ import { Said } from "../../ui/Said";
 import { type Metres, yd } from "../../ui/units";
 import { Enter, Frame } from "../player/Player";
 
-const [, KIND, CODE] = window.location.pathname.split("/");
 const at = (code: string) => ({ params: { path: { code } } });
 
 export default function ByCode() {
-	const [code, setCode] = useState(() => CODE?.toUpperCase() ?? "");
+	const [, kind = ""] = window.location.pathname.split("/");
+	const [code, setCode] = useState(() => window.location.pathname.split("/")[2]?.toUpperCase() ?? "");
 	const open = (wanted: string) => {
-		window.history.replaceState(null, "", `/${KIND}/${wanted}`);
+		window.history.replaceState(null, "", `/${kind}/${wanted}`);
 		setCode(wanted);
 	};
 	if (!code) return <Enter onCode={open} />;
-	return KIND === "course" ? (
+	return kind === "course" ? (
 		<Course code={code} onOther={open} />
 	) : (
 		<HandOutPage code={code} onOther={open} />

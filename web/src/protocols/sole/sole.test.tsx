@@ -292,9 +292,13 @@ test("the set-up begins with what there is, refuses what is no test, and shows t
 	expect(await screen.findByText("Thin 58")).toBeTruthy();
 });
 
-test("a page by a code asks for one, and says what to do where it opens nothing", async () => {
-	window.history.replaceState(null, "", "/hand-out");
-	serve({});
+test("a page by a code asks for one, and says why where it opens nothing", async () => {
+	window.history.replaceState(null, "", "/course");
+	serve({ "GET /api/course/WRONG": Response.json({ title: "No page has this code." }, { status: 404 }) });
 	draw(<ByCode />);
-	expect(screen.getByLabelText("Code on the fitter’s screen")).toBeTruthy();
+	fireEvent.change(screen.getByLabelText("Code on the fitter’s screen"), { target: { value: "wrong" } });
+	fireEvent.click(screen.getByRole("button", { name: "Open" }));
+	expect(await screen.findByText("No page has this code.")).toBeTruthy();
+	expect(window.location.pathname).toBe("/course/WRONG");
+	window.history.replaceState(null, "", "/");
 });
