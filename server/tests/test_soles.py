@@ -189,7 +189,8 @@ def test_nothing_before_the_reveal_tells_or_orders_by_the_club_of_a_code(ask, ow
 
 
 def test_a_test_that_is_blind_to_both_sides_is_told_on_the_assistants_page_alone(ask, fitter, session, heads):
-    test = sole_setup.set_up(fitter, session.pk, sole_test(heads, double=True))
+    test = sole_setup.set_up(fitter, session.pk, sole_test(heads, double=True, short=True))
+    assert test.places == ["pitch", "fuller", "tight"]  # twenty minutes hold three of those ticked
     ask("GET", f"soles/{test.pk}/link", status=403)
     first = ask("POST", f"soles/{test.pk}/hand-out", status=201)
     assert first["drawn"].startswith("<svg") and len(first["code"]) == 8

@@ -12,6 +12,7 @@ from common.problems import Refused
 from hemicycle_core.errors import BadInput
 from hemicycle_core.heads import HeadType
 from hemicycle_core.judge.soles import Control, SoleClub, check_clubs
+from hemicycle_core.protocols.sole import SHORT_PLACES
 from hemicycle_core.protocols.sole_result import Role
 from hemicycle_core.rack.eligible import check_can_be_had
 from hemicycle_core.rack.made import Work, worked
@@ -113,7 +114,7 @@ def set_up(actor: User, session_id: int, wanted: SetUp, *, chance: Random = DRAW
         blind=Blind.DOUBLE if wanted.double else Blind.SINGLE,
         loft_deg=wanted.loft_deg,
         wedge=None if wanted.wedge is None else _own_wedge(session, wanted.wedge),
-        places=list(wanted.places),
+        places=list(wanted.places)[: SHORT_PLACES if wanted.short else None],
         short=wanted.short,
         control=None if wanted.control is None else order.index(wanted.control),
         control_is=wanted.control_is.value if wanted.control_is else "",
