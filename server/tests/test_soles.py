@@ -373,3 +373,7 @@ def test_notes_of_the_course_are_kept_beside_the_test_by_the_players_code_and_by
     (both,) = ask("POST", f"{url}/notes", {**mine, "place": "", "word": "", "first": True}, 201)["soles"]
     assert len(both["notes"]) == 2
     ask("GET", "course/AAAAAAAA", status=404, client=player)
+    # Told, the winner is on the page by its club, whichever of its two codes went on.
+    ask("POST", f"{url}/reveal", {"early": True})
+    told = ask("GET", f"course/{seen['course']}", client=player)["codes"]
+    assert len(told) == 2 and any(each["name"].endswith("Gannock 58 W") for each in told)

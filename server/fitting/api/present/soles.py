@@ -261,7 +261,7 @@ def _on_course(found: PlayedSole, code: int) -> str:
 
 def present_course(found: PlayedSole) -> CourseView:
     """Only those that are still in: what lost in the bay is not taken out."""
-    left = [code for code in found.standing.left if found.core.shown(code) == code or not found.told]
+    left = sorted({found.core.shown(code) if found.told else code for code in found.standing.left})
     return CourseView(
         codes=[
             CourseCode(code, found.word(code) if not found.told else f"{found.word(code)}, {found.name(code)}")

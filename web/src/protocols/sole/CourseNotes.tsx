@@ -34,10 +34,16 @@ export function Notes({
 	);
 }
 
+/** By either of its codes. */
+const stillIn = (test: SoleTest, code: SoleTest["codes"][number]) =>
+	[code, ...test.codes.filter((each) => each.club?.same_as === code.code)].some(
+		(each) => each.dropped === null,
+	);
+
 export function CourseNotes({ session, act, test }: { session: Session; act: Act; test: SoleTest }) {
 	const [open, setOpen] = useState(false);
 	const agreed = session.status === "agreed";
-	const left = test.codes.filter((each) => !each.club?.same_as && each.dropped === null);
+	const left = test.codes.filter((each) => (each.club?.same_as ?? null) === null && stillIn(test, each));
 	if (agreed && test.notes.length === 0) return null;
 	return (
 		<div className="mt-3">

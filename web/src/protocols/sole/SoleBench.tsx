@@ -34,7 +34,9 @@ function OneTest({ session, act, test }: { session: Session; act: Act; test: Sol
 	const { result } = test;
 	const [figures, setFigures] = useState(false);
 	const ranked = result.order.map((code) => test.codes[code] as Code);
-	const rest = test.codes.filter((each) => !result.order.includes(each.code) && !each.club?.same_as);
+	const rest = test.codes.filter(
+		(each) => !result.order.includes(each.code) && (each.club?.same_as ?? null) === null,
+	);
 	const agreed = session.status === "agreed";
 	return (
 		<article className="mb-6" aria-label={title(session, test)}>

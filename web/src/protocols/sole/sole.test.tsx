@@ -220,15 +220,28 @@ test("the Bench ranks by code while it is blind, and by club with what disagrees
 		],
 		result: { ...ranked, at_odds: "Wide 58 is liked best, yet Thin 58 repeats its distance better." },
 	};
-	const again = serve({ "PUT /api/soles/5/chosen": session });
 	draw(<SoleBench session={played(told)} act={act} />);
 	const [, wide, thin] = screen.getAllByRole("row");
 	expect(wide?.textContent).toContain("Wide 58 wide sole, 12° bounce, was Garden and Marble");
 	expect(wide?.textContent).toContain("2.2 (1.5 to 3.9)");
 	expect(thin?.textContent).toContain("the control");
 	expect(thin?.textContent).toContain("under the floor: stock pitch");
+	expect(screen.getAllByRole("row")).toHaveLength(3);
 	expect(screen.getByText(/yet Thin 58 repeats/)).toBeTruthy();
-	fireEvent.click(within(wide as HTMLElement).getByRole("button", { name: "Choose" }));
+	// The second code of a club is no row of its own, whichever the first is.
+	clear();
+	serve({ "PUT /api/soles/5/chosen": session });
+	const twins = [
+		code(0, "Candle", { club: club("Wide 58") }),
+		code(1, "Garden", { club: club("Wide 58", { same_as: 0 }) }),
+	];
+	const order = { ...ranked, order: [0], named: 0 };
+	draw(<SoleBench session={played({ ...told, codes: twins, result: order })} act={act} />);
+	expect(screen.getAllByRole("row")).toHaveLength(2);
+	clear();
+	const again = serve({ "PUT /api/soles/5/chosen": session });
+	draw(<SoleBench session={played(told)} act={act} />);
+	fireEvent.click(screen.getAllByRole("button", { name: "Choose" })[0] as HTMLElement);
 	await waitFor(() => expect(changes(again)[0]?.body).toEqual({ code: 1 }));
 	expect(changes(sent)).toEqual([]);
 });
