@@ -14,6 +14,7 @@ from fitting.api.present.bundle import present_bundle, written_shots
 from fitting.domain.session import load
 from fitting.models import BlindGrooves, Build, FittingSession, SoleCode, SoleHanding
 from hemicycle_core.formats.bundle import VALIDATOR
+from hemicycle_core.protocols.sole import WORDS
 from live.actions import make_key
 from rack.models import Head, Shaft
 from shop.models import AuditEntry
@@ -124,6 +125,9 @@ def test_a_staged_test_with_control_repeat_and_duel_ends_in_a_reveal_that_names_
     assert [each["club"]["loft_deg"] for each in lofts["codes"]] == [58, 59, 54]
     tried = answered(ask, lofts, [0, 1, -1])
     assert len(tried["handings"]) == 6 and "the loft is needed" in tried["result"]["loft_needed"]
+    # On another shot too: the clubs go by the same names once more.
+    ask("POST", f"soles/{lofts['id']}/reveal")
+    ask("POST", f"soles/{done['id']}/lofts", {"place": "tight"}, 201)
 
 
 def everything(ask, session, client):
@@ -324,6 +328,8 @@ def test_what_a_code_was_hit_is_measured_apart_and_touches_no_club(ask, session,
         session.refresh_from_db()
         hit(session, session.in_hand, 4000 if code == low else 6000)
         begun = answered(ask, begun, liking, until=begun["done"] + 1)
+    # What was hit before the last word is no shot of the code that is handed next.
+    assert begun["since"] == 24
     seen = ask("GET", f"sessions/{session.pk}")
     line = next(each for each in seen["soles"][0]["codes"] if each["code"] == low)
     assert line["under"] == ["pitch", "fuller"] and line["cells"][0]["n"] == 3
@@ -377,3 +383,39 @@ def test_notes_of_the_course_are_kept_beside_the_test_by_the_players_code_and_by
     ask("POST", f"{url}/reveal", {"early": True})
     told = ask("GET", f"course/{seen['course']}", client=player)["codes"]
     assert len(told) == 2 and any(each["name"].endswith("Gannock 58 W") for each in told)
+
+
+def test_a_session_has_words_for_so_many_codes_and_says_so_when_they_are_used(ask, fitter, session, heads):
+    for _ in range(8):
+        test = sole_setup.set_up(fitter, session.pk, sole_test(heads))
+        soles.give_up(fitter, test.pk)
+    words = list(Build.objects.filter(session=session, coded=True).values_list("name", flat=True))
+    assert len(words) == len(set(words)) == len(WORDS)
+    body = {"loft_deg": 58, "clubs": [{"head": head.pk} for head in heads], "places": ["pitch", "sand"]}
+    assert "All words" in ask("POST", f"sessions/{session.pk}/soles", body, 409)["title"]
+
+
+def test_a_shot_with_a_club_by_name_is_never_of_a_sole_test(ask, fitter, session, begun):
+    """Whatever a screen that is behind asks for: the run says what the shot is."""
+    letter = Build.objects.get(session=session, letter="A")
+    FittingSession.objects.filter(pk=session.pk).update(in_hand=letter, protocol="sole", place="pitch", lie="")
+    session.refresh_from_db()
+    hit(session, letter)
+    seen = ask("GET", f"sessions/{session.pk}")
+    assert {(each["protocol"], each["place"]) for each in seen["shots"]} == {("full_swing", "")}
+
+
+def test_a_left_hander_is_told_the_slope_the_other_way_on_every_page(ask, fitter, session, heads):
+    session.customer.hand = "left"
+    session.customer.save()
+    Head.objects.filter(label__startswith="58").update(left_handed=True)
+    test = sole_setup.set_up(fitter, session.pk, sole_test(heads, double=True, places=["pitch", "slope"]))
+    (seen,) = ask("GET", f"sessions/{session.pk}")["soles"]
+    assert "falls to the right" in seen["places"][1]["told"]
+    code = ask("POST", f"soles/{test.pk}/hand-out", status=201)["code"]
+    page = Client()
+    for _ in heads:
+        coming = ask("GET", f"hand-out/{code}", client=page)["next"]
+        said = None if coming == seen["next"] else 1
+        ask("POST", f"soles/{test.pk}/handings", {**coming, "said": said, "turf": "slid"}, 201)
+    assert "falls to the right" in ask("GET", f"hand-out/{code}", client=page)["place"]["told"]

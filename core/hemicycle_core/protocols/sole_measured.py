@@ -11,10 +11,12 @@ from collections.abc import Callable, Mapping, Sequence
 from dataclasses import dataclass
 
 import numpy as np
+from scipy.special import stdtrit
 from scipy.stats import chi2, f
 
+from ..samples.averages import average
 from ..shots import Shot, Source
-from ..units import ninety, yards
+from ..units import yards
 from .sole import PLACES
 
 FLOOR = 0.85  # of the middle spin of all codes at a lie: what is less can be seen on the green. By judgement
@@ -78,7 +80,8 @@ def _cell(shots: Sequence[Shot], left_m: Sequence[float]) -> Cell:
         if (total := _read(shot, "total_m")) is not None and (carry := _read(shot, "carry_m")) is not None
     ]
     spins = read["spin_rpm"]
-    half = ninety(float(np.std(spins, ddof=1)) / len(spins) ** 0.5) if len(spins) > 1 else None
+    spin = average(spins)
+    half = None if spin is None or spin.se is None else float(stdtrit(spin.n - 1, 0.95)) * spin.se
     return Cell(
         len(shots), _mean(read["launch_deg"]), _mean(spins), _mean(read["carry_m"]), _mean(runs), _mean(left_m), half
     )

@@ -36,7 +36,7 @@ def coded(session: FittingSession, word: str, loft_deg: float) -> Build:
 def free_words(session: FittingSession, count: int, chance: Random = DRAWN) -> list[str]:
     """Words that no code of this session had, in no order."""
     used = set(Build.objects.of(session.shop_id).filter(session=session, coded=True).values_list("name", flat=True))
-    free = [word for word in WORDS if word not in used] or list(WORDS)
+    free = [word for word in WORDS if word not in used]
     if len(free) < count:
         raise Refused("All words for codes are used in this session. Open a new visit for more.", kind="no_words")
     return chance.sample(free, count)

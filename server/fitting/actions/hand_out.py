@@ -164,7 +164,7 @@ def _write(
         raise BadInput("Say what it did, or that it was the one picked up first.", field="word")
     if len(word.strip()) > MOST_WORD:
         raise BadInput(f"A note has {MOST_WORD} characters at most.", field="word")
-    if not test.at.date() <= played_on <= timezone.localdate():
+    if not timezone.localdate(test.at) <= played_on <= timezone.localdate():
         raise BadInput("The day lies between the test and today.", field="played_on")
     CourseNote.objects.get_or_create(
         session=session,

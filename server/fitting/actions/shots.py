@@ -38,10 +38,11 @@ def run_for(session: FittingSession, build: Build, imported: ShotImport | None =
         "altitude_m": session.altitude_m,
         "temperature_c": session.temperature_c,
         "ball": session.ball,
-        "protocol": FULL_SWING if imported else session.protocol,
+        # A sole test is of its codes alone, whatever is asked for.
+        "protocol": FULL_SWING if imported or (session.protocol == SOLE and not build.coded) else session.protocol,
         "intent": Intent.STOCK.value if imported else session.intent,
         "lie": "" if imported else session.lie,
-        "place": session.place if session.protocol == SOLE and not imported else "",
+        "place": session.place if build.coded and session.protocol == SOLE and not imported else "",
         "swing": session.swing,
         **({} if imported else {name: getattr(session, name) for name in SAID_OF_A_RUN}),
         "asked_carry_m": None if imported or session.intent != Intent.YARDAGE else session.asked_carry_m,

@@ -111,7 +111,7 @@ def say(
     said.check(PLACES[place].lie)
     _check_turn(found, code, place, visit, duel)
     before = found.handings[-1] if found.handings else None
-    first = before is None or before.for_core.stage != (place, visit, duel) or before.code == code
+    first = before is None or before.for_core.stage != (place, visit, duel)
     if not first and said.said is None:
         raise BadInput("Say whether it was better than the one before, level or worse.", field="said")
     values = said.values | ({"said": None} if first else {})

@@ -123,7 +123,9 @@ class Build(ScopedModel):
                 fields=["session", "letter"], condition=~models.Q(letter=""), name="letter_once_a_session"
             ),
             models.UniqueConstraint(
-                fields=["session", "name"], condition=models.Q(letter="", archived=False), name="own_club_name_once"
+                fields=["session", "name"],
+                condition=models.Q(letter="", archived=False, coded=False),
+                name="own_club_name_once",
             ),
         ]
 

@@ -3756,6 +3756,7 @@ export interface components {
             next: components["schemas"]["NextCode"] | null;
             ahead: components["schemas"]["NextCode"][];
             shots: number;
+            since: number;
             done: number;
             more: number;
             minutes: number;

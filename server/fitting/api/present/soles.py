@@ -5,6 +5,7 @@ from __future__ import annotations
 from dataclasses import asdict
 
 from customers.models import Hand
+from django.utils import timezone
 from hemicycle_core.heads import HeadType
 from hemicycle_core.judge.soles import ONE_LOFT_DEG, Control, SoleClub, places_for, warnings
 from hemicycle_core.protocols.sole import PLACES, SHOTS, Next, SoleTest, minutes_of, standing
@@ -61,6 +62,7 @@ def _test(found: SessionSole) -> SoleTestOut:
         next=_next(where.next) if test.is_on else None,
         ahead=[NextCode(**asdict(each)) for each in where.ahead] if test.is_on else [],
         shots=SHOTS,
+        since=_since(found),
         done=where.done,
         more=where.more if test.is_on else 0,
         minutes=where.minutes if test.is_on else 0,
@@ -75,6 +77,14 @@ def _test(found: SessionSole) -> SoleTestOut:
         course=test.course,
         notes=[_note(each) for each in found.notes],
     )
+
+
+def _since(found: SessionSole) -> int:
+    """The last shot of the session when a code was said last: what came after it belongs to the one that is handed."""
+    if not found.handings:
+        return 0
+    said = found.handings[-1].at
+    return max((shot.number for shot in found.judged.rows.shots if shot.at <= said), default=0)
 
 
 def _next(coming: Next | None) -> NextCode | None:
@@ -263,11 +273,8 @@ def present_course(found: PlayedSole) -> CourseView:
     """Only those that are still in: what lost in the bay is not taken out."""
     left = sorted({found.core.shown(code) if found.told else code for code in found.standing.left})
     return CourseView(
-        codes=[
-            CourseCode(code, found.word(code) if not found.told else f"{found.word(code)}, {found.name(code)}")
-            for code in left
-        ],
+        codes=[CourseCode(code, _on_course(found, code)) for code in left],
         places=places(list(found.test.places), left_handed=found.test.session.customer.hand == Hand.LEFT),
         notes=[_note(each) for each in found.notes],
-        since=found.test.at.date(),
+        since=timezone.localdate(found.test.at),
     )

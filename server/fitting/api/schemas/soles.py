@@ -245,9 +245,10 @@ class CourseNoteOut:
 
 @dataclass
 class SoleTestOut:
-    """setter: by sign-in name. ahead: what can be handed without asking, in order, while there is no line. complete:
-    the finalists were on every lie; unplayed: those they were not on. hand_out_opened: since when the assistant's page
-    is open. course: the code of the player's notes, empty where there is none."""
+    """setter: by sign-in name. ahead: what can be handed without asking, in order, while there is no line. since: shots
+    after this number are of the code that is handed now. complete: the finalists were on every lie; unplayed: those
+    they were not on. hand_out_opened: since when the assistant's page is open. course: the code of the player's notes,
+    empty where there is none."""
 
     id: int
     blind: Blind
@@ -264,6 +265,7 @@ class SoleTestOut:
     next: NextCode | None
     ahead: list[NextCode]
     shots: int
+    since: int
     done: int
     more: int
     minutes: int

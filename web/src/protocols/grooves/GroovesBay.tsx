@@ -170,6 +170,7 @@ function Blind({ session, act, blind }: { session: Session; act: Act; blind: Non
 				<button
 					type="button"
 					className="btn btn-primary h-12"
+					disabled={!session.bag.short?.grooves.tasks.some((task) => task.done > 0)}
 					onClick={() => {
 						act(() => change.revealGrooves(blind.id));
 						go(`/sessions/${session.id}/bench`);

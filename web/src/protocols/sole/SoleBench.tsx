@@ -1,9 +1,11 @@
 /** What came of the sole tests: what was liked, what was measured and how the turf was met, side by side. */
+import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { useNavigate } from "react-router";
 import type { Session, SoleTest } from "../../api/client";
-import { change } from "../../api/session";
+import { change, keep } from "../../api/session";
 import type { Act } from "../../session/place";
+import { Said } from "../../ui/Said";
 import { figure, type Metres, reading, yd } from "../../ui/units";
 import { CourseNotes } from "./CourseNotes";
 import { nameOfCode, placeOf } from "./coming";
@@ -129,7 +131,7 @@ function OneTest({ session, act, test }: { session: Session; act: Act; test: Sol
 					</button>
 				)}
 				{test.chosen !== null && !agreed && (
-					<TryLofts session={session.id} act={act} test={test} busy={session.soles.some((each) => each.on)} />
+					<TryLofts session={session.id} test={test} busy={session.soles.some((each) => each.on)} />
 				)}
 			</div>
 			{figures && <Figures test={test} />}
@@ -140,9 +142,19 @@ function OneTest({ session, act, test }: { session: Session; act: Act; test: Sol
 	);
 }
 
+/** Whoever was dropped ranks as far as it was tried. */
+const outAfter = ({ dropped }: Code, twin: Code | undefined) =>
+	dropped === null || twin?.dropped === null ? "" : `out after ${Math.max(dropped, twin?.dropped ?? 0)} lies`;
+
 function ClubOf({ code, test }: { code: Code; test: SoleTest }) {
 	const { club } = code;
-	if (!club) return <span className="text-lg font-semibold">{code.word}</span>;
+	if (!club)
+		return (
+			<>
+				<span className="text-lg font-semibold">{code.word}</span>{" "}
+				<span className="quiet">{outAfter(code, undefined)}</span>
+			</>
+		);
 	const twin = test.codes.find((each) => each.club?.same_as === code.code);
 	return (
 		<>
@@ -153,6 +165,7 @@ function ClubOf({ code, test }: { code: Code; test: SoleTest }) {
 					club.bounce_deg === null ? "" : `${figure(club.bounce_deg)}° bounce`,
 					test.blind === "open" ? "" : `was ${[code.word, twin?.word].filter(Boolean).join(" and ")}`,
 					club.control ? "the control" : "",
+					outAfter(code, twin),
 				]
 					.filter(Boolean)
 					.join(", ")}
@@ -235,40 +248,36 @@ function Figures({ test }: { test: SoleTest }) {
 }
 
 /** Is the loft needed, or the open face? The chosen sole a degree weaker and in less loft, on one shot. */
-function TryLofts({
-	session,
-	act,
-	test,
-	busy,
-}: {
-	session: number;
-	act: Act;
-	test: SoleTest;
-	busy: boolean;
-}) {
+function TryLofts({ session, test, busy }: { session: number; test: SoleTest; busy: boolean }) {
 	const go = useNavigate();
+	const queries = useQueryClient();
+	const begin = useMutation({
+		mutationFn: (place: string) => change.tryLofts(test.id, place),
+		onSuccess: (came) => {
+			keep(queries, came);
+			go(`/sessions/${session}/bay`);
+		},
+	});
 	return (
-		<label className="flex items-center gap-2 text-[15px]">
-			Is the loft needed, or the open face?
-			<select
-				className="select h-11 w-52"
-				aria-label="Try the chosen sole in other lofts on one shot"
-				value=""
-				disabled={busy}
-				onChange={(event) => {
-					const place = event.target.value; // the list is back at its first line when this is sent
-					if (!place) return;
-					act(() => change.tryLofts(test.id, place));
-					go(`/sessions/${session}/bay`);
-				}}
-			>
-				<option value="">{busy ? "A test is going on" : "Try it on one shot"}</option>
-				{test.places.map((place) => (
-					<option key={place.key} value={place.key}>
-						{place.name}
-					</option>
-				))}
-			</select>
-		</label>
+		<>
+			<label className="flex items-center gap-2 text-[15px]">
+				Is the loft needed, or the open face?
+				<select
+					className="select h-11 w-52"
+					aria-label="Try the chosen sole in other lofts on one shot"
+					value=""
+					disabled={busy || begin.isPending}
+					onChange={(event) => event.target.value && begin.mutate(event.target.value)}
+				>
+					<option value="">{busy ? "A test is going on" : "Try it on one shot"}</option>
+					{test.places.map((place) => (
+						<option key={place.key} value={place.key}>
+							{place.name}
+						</option>
+					))}
+				</select>
+			</label>
+			<Said error={begin.error} />
+		</>
 	);
 }

@@ -82,7 +82,7 @@ function Handed({
 	const sand = place?.sand ?? false;
 	const code = test.codes[next.code];
 	const inHand = code?.build === session.in_hand && session.protocol === "sole";
-	const shots = session.shots.filter((each) => each.build === code?.build && each.place === next.place);
+	const shots = session.shots.filter((each) => each.build === code?.build && each.number > test.since);
 	const send = (now: { said: number | null; turf: Turf | null }) => {
 		if (now.turf === null || (now.said === null && !coming.first)) return;
 		try {

@@ -82,6 +82,7 @@ const begun: SoleTest = {
 	next: next(1),
 	ahead: [next(1), next(0), next(2), next(2, "sand"), next(0, "sand"), next(1, "sand")],
 	shots: 3,
+	since: 0,
 	done: 0,
 	more: 9,
 	minutes: 16,
