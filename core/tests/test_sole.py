@@ -7,10 +7,23 @@ import numpy as np
 import pytest
 from hemicycle_core.errors import BadInput
 from hemicycle_core.flight import Firmness
-from hemicycle_core.judge.soles import Control, SoleClub, belief, check_clubs, places_for, warnings
-from hemicycle_core.protocols.sole import PLACES, USUAL, Handing, SoleTest, Turf, standing
+from hemicycle_core.impact import Lie
+from hemicycle_core.judge.soles import (
+    Control,
+    SoleClub,
+    belief,
+    bend_to,
+    check_clubs,
+    control_of,
+    places_for,
+    proposed,
+    warnings,
+)
+from hemicycle_core.protocols.sole import PLACES, USUAL, Handing, Said, SoleTest, Turf, standing
 from hemicycle_core.protocols.sole_measured import at_odds, measured
 from hemicycle_core.protocols.sole_result import Role, blindness, loft_needed, result, which_lie
+from hemicycle_core.rack.soles import WedgeHead, in_less_loft
+from hemicycle_core.rack.stock import Made
 from hemicycle_core.samples.paired import LEVEL, LOGISTIC, Judged, rank
 from hemicycle_core.shots import Shot
 from hemicycle_core.simulation.practice.soles import CELLS, SoleScore, draw_truth, play_test, score_tests
@@ -248,3 +261,49 @@ def test_simulated_tests_come_again_and_say_what_they_should_of_soles_that_are_o
     assert np.mean([x for (cell, _), each in total.first.items() if cell == CELLS[2] for x in each]) > 0.9
     truth = draw_truth(np.random.default_rng(1), CELLS[2], 4, len(USUAL))
     assert truth.liked.max() == 1.5 and len(play_test(SoleTest(4, USUAL), truth, np.random.default_rng(2))) == 22
+
+
+def test_the_control_is_the_best_that_stands_for_the_sole_played_now_and_the_own_club_only_without_one():
+    assert control_of(sole="wide", played="wide", same_head=True) is Control.FRESH
+    assert control_of(sole="wide", played="wide", same_head=False) is Control.NEAREST
+    assert control_of(sole="wide", played="", same_head=True) is None
+    assert control_of(sole="", played="", same_head=True) is None
+    assert proposed([None, Control.NEAREST, Control.FRESH, Control.OWN]) == ([0, 1, 2], 2)
+    assert proposed([None, None, Control.OWN]) == ([0, 1, 2], 2)
+    assert proposed([None, None]) == ([0, 1], None)
+    # Of a full rack five go in, the control among them though it stands last.
+    assert proposed([None] * 6 + [Control.NEAREST, Control.OWN]) == ([0, 1, 2, 3, 6], 6)
+    assert [bend_to(58, head) for head in (57, 58, 59, 56, 60.5)] == [0, 0, 0, 2, -2.5]
+
+
+def test_a_sole_in_less_loft_is_of_its_own_model_if_that_can_be_had():
+    def head(key, loft, sole="wide", model="Tern", had=True):
+        return WedgeHead(key, f"{model} {loft}", sole, loft, 10, Made.FORGED, had, model)
+
+    chosen = head(1, 58)
+    rack = [chosen, head(2, 56), head(3, 54), head(4, 52), head(5, 55, model="Other"), head(6, 54, sole="narrow")]
+    assert in_less_loft(rack, chosen).key == 3  # two degrees tell nothing, and the own model comes first
+    assert in_less_loft([*rack[:2], rack[4]], chosen).key == 5
+    assert in_less_loft([chosen, head(3, 54, had=False)], chosen) is None
+
+
+@pytest.mark.parametrize(
+    ("said", "lie", "field"),
+    [
+        (Said(said=2), Lie.FAIRWAY, "said"),
+        (Said(best=-3), Lie.FAIRWAY, "said"),
+        (Said(turf=Turf.DEEP), Lie.FAIRWAY, "turf"),
+        (Said(turf=Turf.DUG), Lie.SAND, "turf"),
+        (Said(groove=17), Lie.TIGHT, "groove"),
+        (Said(groove=-1), Lie.TIGHT, "groove"),
+        (Said(left_m=60), Lie.TIGHT, "left_m"),
+        (Said(left_m=-0.1), Lie.TIGHT, "left_m"),
+        (Said(sound="x" * 41), Lie.TIGHT, "sound"),
+    ],
+)
+def test_what_cannot_be_said_from_a_lie_is_refused_and_the_ends_of_each_range_are_not(said, lie, field):
+    with pytest.raises(BadInput) as refused:
+        said.check(lie)
+    assert refused.value.field == field
+    Said(said=-1, turf=Turf.SHALLOW, best=1, groove=16, sound="x" * 40, left_m=59).check(Lie.SAND)
+    Said(groove=0, left_m=0).check(Lie.TIGHT)

@@ -17,7 +17,6 @@ from fitting.actions import builds, sessions, shots, sole_setup, soles, stops, t
 from fitting.actions.brief import Course, JobFields, write_brief
 from fitting.actions.hand_out import note_of_course
 from fitting.actions.sole_setup import ClubOfTest, SetUp
-from fitting.actions.soles import Said
 from fitting.domain.session import load
 from fitting.models import Build, FittingSession
 from handover.actions import agree
@@ -29,7 +28,7 @@ from hemicycle_core.flight import Air, Firmness
 from hemicycle_core.formats.club_names import short_name
 from hemicycle_core.impact import Lie
 from hemicycle_core.judge.soles import Control
-from hemicycle_core.protocols.sole import Turf
+from hemicycle_core.protocols.sole import Said, Turf
 from hemicycle_core.rack.stock import Made
 from hemicycle_core.runs import COMFORTABLE, FULL, Ball
 from hemicycle_core.shots import Intent, Strike

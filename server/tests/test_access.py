@@ -25,6 +25,7 @@ from fitting.models import (
     SoleHanding,
     StopSeen,
 )
+from hemicycle_core.protocols.sole import Said
 from live.actions import make_key
 from live.models import FeedKey, TrayShot
 from rack.models import Head
@@ -231,7 +232,7 @@ def fill(session, shop):
     PlayerScreen.objects.create(shop=shop, session=session, code="ACDEFH")
     heads = Head.objects.filter(shop=shop, label__startswith="58").order_by("pk")
     test = sole_setup.set_up(session.fitter, session.pk, sole_test(heads))
-    soles.say(session.fitter, test.pk, code=0, place="pitch", said=soles.Said())
+    soles.say(session.fitter, test.pk, code=0, place="pitch", said=Said())
     codes = [of_tests.coded(session, word, 56) for word in ("One", "Two")]
     blind = BlindGrooves.objects.create(
         shop=shop, session=session, setter=session.fitter, old=wedge, fresh=build, one=codes[0], two=codes[1],

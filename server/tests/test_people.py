@@ -19,6 +19,7 @@ from fitting.actions.hand_out import note_of_course
 from fitting.models import AgreedAnswers, FittingSession, ShotImport
 from handover.customer_data import ERASED, erase_unseen
 from hemicycle_core.formats.bundle import read_bundle
+from hemicycle_core.protocols.sole import Said
 from live.actions import make_key
 from rack.models import Head
 from shop.models import AuditEntry, User
@@ -137,7 +138,7 @@ def agreed(desk, fitter, session):
     answer = desk.post(f"/api/sessions/{session.pk}/import", file, content_type=JSON)
     assert answer.status_code == 201, answer.content
     test = sole_setup.set_up(fitter, session.pk, sole_test(Head.objects.filter(label__startswith="58")))
-    soles.say(fitter, test.pk, code=0, place="pitch", said=soles.Said(sound="Ada: dull"))
+    soles.say(fitter, test.pk, code=0, place="pitch", said=Said(sound="Ada: dull"))
     soles.reveal(fitter, test.pk, early=True)
     today = timezone.localdate()
     note_of_course(fitter, test.pk, played_on=today, code=0, place="", word="Ada liked it", first=True)

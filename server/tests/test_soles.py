@@ -14,7 +14,7 @@ from fitting.api.present.bundle import present_bundle, written_shots
 from fitting.domain.session import load
 from fitting.models import BlindGrooves, Build, FittingSession, SoleCode, SoleHanding
 from hemicycle_core.formats.bundle import VALIDATOR
-from hemicycle_core.protocols.sole import WORDS
+from hemicycle_core.protocols.sole import WORDS, Said
 from live.actions import make_key
 from rack.models import Head, Shaft
 from shop.models import AuditEntry
@@ -212,7 +212,7 @@ def test_a_test_that_is_blind_to_both_sides_is_told_on_the_assistants_page_alone
     second = ask("POST", f"soles/{test.pk}/hand-out", status=201)
     ask("GET", f"hand-out/{first['code']}", status=404, client=assistant)
     assert ask("GET", f"hand-out/{second['code']}", client=fitters)["more"] == page["more"]
-    soles.say(fitter, test.pk, code=seen["next"]["code"], place="pitch", said=soles.Said())
+    soles.say(fitter, test.pk, code=seen["next"]["code"], place="pitch", said=Said())
     ask("POST", f"soles/{test.pk}/reveal", {"early": True})
     ask("GET", f"hand-out/{second['code']}", status=404, client=fitters)
     assert ask("GET", f"soles/{test.pk}/link")["lines"]

@@ -70,6 +70,30 @@ class SoleClub:
     finish: str = ""
 
 
+def bend_to(loft_deg: float, head_deg: float) -> float:
+    """How far a head is bent to stand in a test of one loft, weaker positive; not at all within a degree of it."""
+    return 0.0 if abs(loft_deg - head_deg) <= ONE_LOFT_DEG else loft_deg - head_deg
+
+
+def control_of(*, sole: str, played: str, same_head: bool) -> Control | None:
+    """What a head of the rack stands for as the control: the same head as is played now a fresh copy of it, one of the
+    same sole the nearest to it. played: the sole that is played now, empty where nobody said; None for no control."""
+    if not sole or sole != played:
+        return None
+    return Control.FRESH if same_head else Control.NEAREST
+
+
+def proposed(controls: Sequence[Control | None]) -> tuple[list[int], int | None]:
+    """Which of the clubs that could be in a test are proposed, by their places, and which of them for the control: the
+    best control there is, then the others in their order, as many as a test holds. The own club is in it only where
+    nothing of the rack stands for it: it is worn, and the player knows it."""
+    best = [at for kind in Control for at, control in enumerate(controls) if control is kind]
+    control = best[0] if best else None
+    rest = [at for at, kind in enumerate(controls) if at != control and kind is not Control.OWN]
+    chosen = ([] if control is None else [control]) + rest
+    return sorted(chosen[:MOST_SOLES]), control
+
+
 def check_clubs(clubs: Sequence[SoleClub]) -> None:
     """Raises BadInput for clubs that are no sole test: too few or too many, or not of one loft."""
     if not LEAST_SOLES <= len(clubs) <= MOST_SOLES:

@@ -118,6 +118,38 @@ class Handing:
         return self.place, self.visit, self.duel
 
 
+MOST_LEFT_M = metres(65)
+MOST_GROOVE = 16
+MOST_SOUND = 40
+
+
+@dataclass(frozen=True)
+class Said:
+    """What is said of a code after its shots. said: better 1, level 0, worse -1 than the one before it; best: the same
+    against the best so far; groove: where it struck, from the lowest; left_m: from the hole."""
+
+    said: int | None = None
+    turf: Turf | None = None
+    best: int | None = None
+    groove: int | None = None
+    sound: str = ""
+    left_m: float | None = None
+
+    def check(self, lie: Lie) -> None:
+        """Raises BadInput for what cannot be said from this lie."""
+        if {self.said, self.best} - {None, -1, 0, 1}:
+            raise BadInput("Say better, level or worse.", field="said")
+        if self.turf is not None and (self.turf in IN_SAND) != (lie is Lie.SAND):
+            where = "in sand it is even, deep or shallow" if lie is Lie.SAND else "that is said in sand"
+            raise BadInput(f"How it met the ground: {where}.", field="turf")
+        if self.groove is not None and not 0 <= self.groove <= MOST_GROOVE:
+            raise BadInput(f"Grooves are counted from the lowest, 1 to {MOST_GROOVE}; 0 is under them.", field="groove")
+        if self.left_m is not None and not 0 <= self.left_m <= MOST_LEFT_M:
+            raise BadInput("What is left to the hole is 0 to 65 yd.", field="left_m")
+        if len(self.sound) > MOST_SOUND:
+            raise BadInput(f"The sound in a word: {MOST_SOUND} characters at most.", field="sound")
+
+
 @dataclass(frozen=True)
 class SoleTest:
     """count: codes; places: keys, in the order they are played, the first two for all. twice: two codes of one club, to

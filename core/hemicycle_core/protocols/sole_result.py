@@ -194,14 +194,19 @@ class Blindness:
     sentence: str
 
 
+def check_confidence(confidence: str) -> None:
+    """Raises BadInput for a word that is none of `CERTAIN`."""
+    if confidence not in CERTAIN:
+        raise BadInput("Say whether it was a guess, fairly sure or certain.", field="confidence")
+
+
 def blindness(count: int, *, right: bool, confidence: str) -> Blindness:
     """The player's guess which of `count` soles is the one he plays now, against chance (1 in count) and how sure he
     was: `guess`, `fairly` or `certain`.
 
     Who knows guesses right and says so; who does not is right once in `count` and seldom certain. By judgement.
     """
-    if confidence not in CERTAIN:
-        raise BadInput("Say whether it was a guess, fairly sure or certain.", field="confidence")
+    check_confidence(confidence)
     knows, blind = CERTAIN[confidence]
     seen = SEEN_BEFORE * knows * (0.95 if right else 0.05)
     unseen = (1 - SEEN_BEFORE) * blind * (1 / count if right else 1 - 1 / count)

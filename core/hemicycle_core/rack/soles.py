@@ -13,7 +13,8 @@ STEP_YD_A_DEGREE = 3.0  # of a full wedge, about: said as a guide until it is hi
 
 @dataclass(frozen=True)
 class WedgeHead:
-    """A wedge as it stands on the rack. bounce_deg: None where unknown; had: that this player can have it."""
+    """A wedge as it stands on the rack. bounce_deg: None where unknown; had: that this player can have it; model: of
+    its maker."""
 
     key: int
     name: str
@@ -22,6 +23,7 @@ class WedgeHead:
     bounce_deg: float | None
     made: Made
     had: bool
+    model: str = ""
 
 
 @dataclass(frozen=True)
@@ -32,6 +34,18 @@ class Bent:
     bend_deg: float
     bounce_deg: float | None
     sentence: str
+
+
+LESS_LOFT_DEG = 3.0  # less than this and the same shot hardly tells
+
+
+def in_less_loft(heads: Sequence[WedgeHead], of: WedgeHead) -> WedgeHead | None:
+    """The head of the same sole that has the next less loft that tells, of the same model if there is one; None where
+    this player can have none."""
+    less = [
+        head for head in heads if head.sole == of.sole and head.had and head.loft_deg <= of.loft_deg - LESS_LOFT_DEG
+    ]
+    return max(less, key=lambda head: (head.model == of.model, head.loft_deg), default=None)
 
 
 def nearest_bent(heads: Sequence[WedgeHead], sole: str, loft_deg: float) -> Bent | None:

@@ -7,7 +7,7 @@ from django.utils import timezone
 from hemicycle_core.errors import BadInput
 from hemicycle_core.protocols.grooves import KEY as GROOVES
 from hemicycle_core.protocols.grooves import LENGTH
-from hemicycle_core.protocols.sole_result import blindness
+from hemicycle_core.protocols.sole_result import check_confidence
 from hemicycle_core.shots import Intent
 from shop.audit import action, record
 from shop.models import User
@@ -62,7 +62,7 @@ def guess(actor: User, blind_id: int, *, code: int, confidence: str) -> FittingS
     test, session = _on(actor, blind_id)
     if code not in (test.one_id, test.two_id):
         raise BadInput("This code is not part of the test.", field="code")
-    _ = blindness(2, right=True, confidence=confidence)  # refuses what is no confidence
+    check_confidence(confidence)
     test.guess_id, test.confidence = code, confidence
     test.save(update_fields=["guess", "confidence"])
     note(session, actor, "grooves.guess", f"session:{session.pk}")

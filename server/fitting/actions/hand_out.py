@@ -7,7 +7,7 @@ import secrets
 from datetime import date, timedelta
 
 from common.problems import Refused
-from django.db import IntegrityError, transaction
+from django.db import transaction
 from django.utils import timezone
 from hemicycle_core.errors import BadInput
 from hemicycle_core.protocols.sole import PLACES
@@ -16,27 +16,15 @@ from shop.models import User
 
 from ..models import Blind, CourseNote, FittingSession, SoleTest
 from .changes import announce, for_change, next_revision, note
-from .player import Closed, new_code
+from .player import Closed, give_code
 from .soles import sole_of, test_for_change
 
 SIGNS_OF_A_CODE = 8
 COURSE_LASTS = timedelta(days=60)
 MOST_WORD = 200
+MOST_NOTES = 60
 NO_PAGE = "No page has this code. Look at it again: eight letters and figures, as the fitter's screen shows them."
 OVER = "This code opens nothing any more: the test is over, or there is a newer code."
-
-
-def _with_code(test: SoleTest, column: str, **more: object) -> str:
-    """A code that no other test has, written down."""
-    for _ in range(8):
-        code = new_code(SIGNS_OF_A_CODE)
-        try:
-            with transaction.atomic():
-                SoleTest.objects.filter(pk=test.pk).update(**{column: code}, **more)
-            return code
-        except IntegrityError:
-            continue
-    raise Refused("No code was found. Try again.", kind="no_code")
 
 
 @action("fit")
@@ -48,18 +36,25 @@ def open_hand_out(actor: User, test_id: int) -> str:
         raise Refused(
             "Only a test that is blind to both sides, and going on, has an assistant’s page.", kind="not_double"
         )
-    code = _with_code(test, "hand_out", hand_out_device="", hand_out_opened_at=None)
+    rows = SoleTest.objects.filter(pk=test.pk)
+    code = give_code(rows, "hand_out", SIGNS_OF_A_CODE, hand_out_device="", hand_out_opened_at=None)
     note(session, actor, "sole.hand_out", f"sole:{test.pk}")
     announce(session, "sole")
     return code
 
 
-def hand_out_by(code: str) -> SoleTest:
-    """The test whose assistant's page a code opens. Raises Closed where it opens none."""
+def _by(column: str, code: str) -> SoleTest:
+    """The test that has a code. Raises Closed where none has."""
     wanted = code.strip().upper()
-    test = SoleTest.objects.select_related("session").filter(hand_out=wanted).first() if wanted else None
+    test = SoleTest.objects.select_related("session").filter(**{column: wanted}).first() if wanted else None
     if test is None:
         raise Closed(NO_PAGE, kind="no_such_code", field="code")
+    return test
+
+
+def hand_out_by(code: str) -> SoleTest:
+    """The test whose assistant's page a code opens. Raises Closed where it opens none."""
+    test = _by("hand_out", code)
     if not test.is_on or test.session.agreed_at is not None:
         raise Closed(OVER, kind="code_ended", field="code")
     return test
@@ -69,6 +64,8 @@ def claim(code: str, device: str) -> tuple[SoleTest, str]:
     """The test of a code for the one device that has its page open; the first is it. Raises Refused for another one."""
     with transaction.atomic():
         known = hand_out_by(code)
+        if known.hand_out_device and secrets.compare_digest(known.hand_out_device, device):
+            return known, device
         session = FittingSession.objects.select_for_update(of=("self",)).get(pk=known.session_id)
         test = hand_out_by(code)  # as it is under the lock
         if not test.hand_out_device:
@@ -105,7 +102,8 @@ def open_course(actor: User, test_id: int) -> FittingSession:
     test, session = test_for_change(actor, test_id)
     if test.stopped_at is not None:
         raise Refused("This sole test was given up.", kind="sole_test_over")
-    _with_code(test, "course", course_until=timezone.now() + COURSE_LASTS)
+    rows = SoleTest.objects.filter(pk=test.pk)
+    give_code(rows, "course", SIGNS_OF_A_CODE, course_until=timezone.now() + COURSE_LASTS)
     note(session, actor, "sole.course", f"sole:{test.pk}")
     announce(session, "sole")
     return session
@@ -113,10 +111,7 @@ def open_course(actor: User, test_id: int) -> FittingSession:
 
 def course_by(code: str) -> SoleTest:
     """The test that a code of the course opens. Raises Closed where it opens none."""
-    wanted = code.strip().upper()
-    test = SoleTest.objects.select_related("session").filter(course=wanted).first() if wanted else None
-    if test is None:
-        raise Closed(NO_PAGE, kind="no_such_code", field="code")
+    test = _by("course", code)
     ended = test.course_until is None or test.course_until <= timezone.now()
     if ended or test.stopped_at is not None or test.session.agreed_at is not None:
         raise Closed("This is decided, or too long ago: nothing more can be noted.", kind="code_ended", field="code")
@@ -166,6 +161,8 @@ def _write(
         raise BadInput(f"A note has {MOST_WORD} characters at most.", field="word")
     if not timezone.localdate(test.at) <= played_on <= timezone.localdate():
         raise BadInput("The day lies between the test and today.", field="played_on")
+    if test.notes.count() >= MOST_NOTES:
+        raise Refused("So many notes are enough: decide.", kind="enough")
     CourseNote.objects.get_or_create(
         session=session,
         test=test,

@@ -4,9 +4,10 @@ from __future__ import annotations
 
 import secrets
 from datetime import timedelta
+from typing import Any
 
 from common.problems import Refused
-from django.db import IntegrityError, transaction
+from django.db import IntegrityError, models, transaction
 from django.utils import timezone
 from hemicycle_core.errors import BadInput
 from hemicycle_core.judge.feel import NUMBERS, Felt, PlayerMode
@@ -22,8 +23,17 @@ SIGNS = "ACDEFHJKLMNPRTUVWXY34679"
 LENGTH = 6
 
 
-def new_code(length: int = LENGTH) -> str:
-    return "".join(secrets.choice(SIGNS) for _ in range(length))
+def give_code(rows: models.QuerySet[Any], column: str, length: int, **more: object) -> str:
+    """Write a new code that opens a page into a row, with more of its columns; no other row has it."""
+    for _ in range(8):
+        code = "".join(secrets.choice(SIGNS) for _ in range(length))
+        try:
+            with transaction.atomic():
+                rows.update(**{column: code}, **more)
+            return code
+        except IntegrityError:
+            continue
+    raise Refused("No free code was found. Try again.", kind="no_code")
 
 
 LASTS = timedelta(hours=12)
@@ -63,16 +73,8 @@ def open_screen(actor: User, session_id: int) -> FittingSession:
     """A new code for the player's screen; the one before opens nothing from now on."""
     session = for_change(actor, session_id)
     screen = _screen(session)
-    for _ in range(8):
-        code = new_code()
-        try:
-            with transaction.atomic():
-                PlayerScreen.objects.filter(pk=screen.pk).update(
-                    code=code, expires_at=timezone.now() + LASTS, revoked_at=None
-                )
-            break
-        except IntegrityError:
-            continue
+    rows = PlayerScreen.objects.filter(pk=screen.pk)
+    give_code(rows, "code", LENGTH, expires_at=timezone.now() + LASTS, revoked_at=None)
     note(session, actor, "player.open", f"session:{session.pk}")
     announce(session, "player")
     return session

@@ -9,6 +9,7 @@ from random import Random
 from typing import Any
 
 from common.problems import Refused
+from customers.models import Hand
 from hemicycle_core.errors import BadInput
 from hemicycle_core.heads import HeadType
 from hemicycle_core.judge.soles import Control, SoleClub, check_clubs
@@ -16,12 +17,14 @@ from hemicycle_core.protocols.sole import SHORT_PLACES
 from hemicycle_core.protocols.sole_result import Role
 from hemicycle_core.rack.eligible import check_can_be_had
 from hemicycle_core.rack.made import Work, worked
+from hemicycle_core.rack.soles import in_less_loft
+from hemicycle_core.wedges.short_end import as_lofted
 from rack.models import Head, Shaft
 from shop.audit import action
 from shop.models import User
 
 from ..domain.session import load
-from ..domain.soles import club_of_build, club_of_head
+from ..domain.soles import club_of_build, club_of_head, wedge_head
 from ..models import Blind, Build, FittingSession, SoleCode, SoleTest
 from .builds import CandidateChoice, candidate_of, shaft_for
 from .changes import announce, for_change, note
@@ -84,7 +87,7 @@ def _club(session: FittingSession, wanted: ClubOfTest, shaft_id: int | None) -> 
     head = Head.objects.one(session.shop_id, wanted.head or 0)
     if head.head_type != HeadType.WEDGE or head.retired_at is not None:
         raise BadInput("Soles are tried of wedges that stand on the rack.", field="clubs")
-    check_can_be_had(head.for_core, left_handed=session.customer.hand == "left")
+    check_can_be_had(head.for_core, left_handed=session.customer.hand == Hand.LEFT)
     shaft = None if shaft_id is None else shaft_for(session, shaft_id, head)
     if wanted.bend_deg:
         made = Build(head=head, name=head.label, head_type=head.head_type, set_loft_deg=head.loft_deg)
@@ -182,10 +185,10 @@ def choose(actor: User, test_id: int, *, code: int) -> FittingSession:
         shaft = chosen.shaft or _any_shaft(session, chosen.head)
         candidate_of(session, CandidateChoice(chosen.head.pk, shaft.pk, bend_deg=chosen.bend_deg))
         keep_windows(session, actor, first=True)
-    low = load(FittingSession.objects.select_related("customer", "bay", "shop").get(pk=session.pk)).wedges.short_end
-    lofted = low.low.club.loft_deg if low is not None and low.low is not None else None
-    if found.club(chosen).sole and (lofted is None or abs(lofted - test.loft_deg) <= 2.0):
-        session.sole = found.club(chosen).sole
+    short, sole = load(session).wedges.short_end, found.club(chosen).sole
+    low = short.low.club if short is not None and short.low is not None else None
+    if sole and (low is None or as_lofted(test.loft_deg, low)):
+        session.sole = sole
         session.save(update_fields=["sole"])
     note(session, actor, "sole.choose", f"sole:{test.pk}", name=found.clubs[code].name)
     announce(session, "sole")
@@ -207,7 +210,7 @@ def _any_shaft(session: FittingSession, head: Head) -> Shaft:
     return found
 
 
-WEAKER_DEG, LESS_LOFT_DEG = 1.0, 3.0
+WEAKER_DEG = 1.0
 
 
 @action("fit")
@@ -228,9 +231,13 @@ def try_lofts(actor: User, test_id: int, *, place: str) -> SoleTest:
     with suppress(BadInput):  # where it does not bear the bend, the other is tried alone
         _club(session, weaker, shaft)
         wanted.append((weaker, Role.WEAKER))
-    less = _less_loft(session, chosen.head)
+    left = session.customer.hand == Hand.LEFT
+    rack = Head.objects.of(session.shop_id).filter(head_type=HeadType.WEDGE, retired_at=None)
+    less = in_less_loft(
+        [wedge_head(each, left_handed=left) for each in rack], wedge_head(chosen.head, left_handed=left)
+    )
     if less is not None:
-        wanted.append((ClubOfTest(head=less.pk), Role.LESS))
+        wanted.append((ClubOfTest(head=less.key), Role.LESS))
     if len(wanted) < 2:
         raise Refused(
             f"The {chosen.head.model} {chosen.head.label} does not bear a bend, and the rack has its sole in no less "
@@ -242,13 +249,3 @@ def try_lofts(actor: User, test_id: int, *, place: str) -> SoleTest:
     note(session, actor, "sole.lofts", f"sole:{test.pk}")
     announce(session, "sole")
     return test
-
-
-def _less_loft(session: FittingSession, head: Head) -> Head | None:
-    """The head of the same sole, of its own model if it can be, with the next less loft that makes a difference."""
-    left = session.customer.hand == "left"
-    same = Head.objects.of(session.shop_id).filter(
-        head_type=HeadType.WEDGE, sole=head.sole, retired_at=None, loft_deg__lte=head.loft_deg - LESS_LOFT_DEG
-    )
-    had = [each for each in same.exclude(stock=0) if (each.left_handed if left else each.right_handed)]
-    return max(had, key=lambda each: (each.model == head.model, each.loft_deg), default=None)

@@ -2,16 +2,14 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
 from typing import Any
 
 from common.problems import NotAllowed, Refused
 from django.utils import timezone
 from hemicycle_core.errors import BadInput
-from hemicycle_core.impact import Lie
-from hemicycle_core.protocols.sole import IN_SAND, PLACES, Next, Turf, is_asked
 from hemicycle_core.protocols.sole import KEY as SOLE
-from hemicycle_core.protocols.sole_result import CERTAIN, blindness
+from hemicycle_core.protocols.sole import PLACES, Next, Said, is_asked
+from hemicycle_core.protocols.sole_result import check_confidence
 from hemicycle_core.shots import Intent
 from shop.audit import action, record
 from shop.models import User
@@ -22,10 +20,6 @@ from .acts import Altered, alter
 from .builds import hold
 from .changes import announce, for_change, note
 from .codes import announce_run, put_down, test_over
-
-MOST_LEFT_M = 60.0
-MOST_GROOVE = 16
-MOST_SOUND = 40
 
 
 def sole_of(test: SoleTest) -> PlayedSole:
@@ -67,34 +61,8 @@ def _going_on(actor: User, test_id: int) -> tuple[SoleTest, FittingSession]:
     return test, session
 
 
-@dataclass(frozen=True)
-class Said:
-    """What is said of a code after its shots. said: better 1, level 0, worse -1 than the one before it; best: the same
-    against the best so far; groove: where it struck, from the lowest; left_m: from the hole."""
-
-    said: int | None = None
-    turf: Turf | None = None
-    best: int | None = None
-    groove: int | None = None
-    sound: str = ""
-    left_m: float | None = None
-
-    def check(self, lie: Lie) -> None:
-        if {self.said, self.best} - {None, -1, 0, 1}:
-            raise BadInput("Say better, level or worse.", field="said")
-        if self.turf is not None and (self.turf in IN_SAND) != (lie is Lie.SAND):
-            where = "in sand it is even, deep or shallow" if lie is Lie.SAND else "that is said in sand"
-            raise BadInput(f"How it met the ground: {where}.", field="turf")
-        if self.groove is not None and not 0 <= self.groove <= MOST_GROOVE:
-            raise BadInput(f"Grooves are counted from the lowest, 1 to {MOST_GROOVE}; 0 is under them.", field="groove")
-        if self.left_m is not None and not 0 <= self.left_m <= MOST_LEFT_M:
-            raise BadInput("What is left to the hole is 0 to 65 yd.", field="left_m")
-        if len(self.sound) > MOST_SOUND:
-            raise BadInput(f"The sound in a word: {MOST_SOUND} characters at most.", field="sound")
-
-    @property
-    def values(self) -> dict[str, Any]:
-        return {**vars(self), "turf": self.turf.value if self.turf else "", "sound": self.sound.strip()}
+def _columns(said: Said) -> dict[str, Any]:
+    return {**vars(said), "turf": said.turf.value if said.turf else "", "sound": said.sound.strip()}
 
 
 @action("fit")
@@ -114,7 +82,7 @@ def say(
     first = before is None or before.for_core.stage != (place, visit, duel)
     if not first and said.said is None:
         raise BadInput("Say whether it was better than the one before, level or worse.", field="said")
-    values = said.values | ({"said": None} if first else {})
+    values = _columns(said) | ({"said": None} if first else {})
     handing = SoleHanding.objects.create(
         shop_id=session.shop_id, session=session, test=test, code=code, place=place, visit=visit, duel=duel, **values
     )
@@ -149,9 +117,10 @@ def change_said(actor: User, handing_id: int, said: Said) -> FittingSession:
         raise BadInput(
             "The first at a lie is held against nothing; all others are better, level or worse.", field="said"
         )
-    for name, value in said.values.items():
+    columns = _columns(said)
+    for name, value in columns.items():
         setattr(handing, name, value)
-    handing.save(update_fields=list(said.values))
+    handing.save(update_fields=list(columns))
     note(session, actor, "sole.changed", f"sole:{test.pk}", code=sole_of(test).word(handing.code))
     announce(session, "sole")
     return session
@@ -192,8 +161,7 @@ def guess(actor: User, test_id: int, *, code: int, confidence: str) -> FittingSe
     count = test.codes.count()
     if not 0 <= code < count:
         raise BadInput("This code is not part of the test.", field="code")
-    if confidence not in CERTAIN:
-        _ = blindness(count, right=False, confidence=confidence)  # says what may be said
+    check_confidence(confidence)
     test.guess, test.confidence = code, confidence
     test.save(update_fields=["guess", "confidence"])
     note(session, actor, "sole.guess", f"sole:{test.pk}")

@@ -12,6 +12,9 @@ from hemicycle_core.protocols.sole import Handing, Standing, next_words, standin
 from hemicycle_core.protocols.sole import SoleTest as CoreSoleTest
 from hemicycle_core.protocols.sole_measured import SoleMeasured, at_odds, measured
 from hemicycle_core.protocols.sole_result import Role, SoleResult, loft_needed, result
+from hemicycle_core.rack.eligible import why_not
+from hemicycle_core.rack.soles import WedgeHead
+from hemicycle_core.rack.stock import Made
 from hemicycle_core.shots import Shot as CoreShot
 from rack.models import Head, Shaft
 
@@ -31,6 +34,20 @@ def club_of_head(head: Head, shaft: Shaft | None, bend_deg: float) -> SoleClub:
         bounce_deg=None if head.bounce_deg is None else head.bounce_deg + bend_deg,
         shaft=shaft.name if shaft else "",
         length_m=head.length_m,
+    )
+
+
+def wedge_head(head: Head, *, left_handed: bool) -> WedgeHead:
+    """A wedge of the rack as the core looks for soles among them."""
+    return WedgeHead(
+        head.pk,
+        f"{head.model} {head.label}",
+        head.sole,
+        head.loft_deg,
+        head.bounce_deg,
+        Made(head.made),
+        not why_not(head.for_core, left_handed=left_handed),
+        head.model,
     )
 
 

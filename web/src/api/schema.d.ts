@@ -3660,6 +3660,8 @@ export interface components {
             /** Format: double */
             loft_deg: number;
             clubs: components["schemas"]["SoleChoiceOut"][];
+            chosen: number[];
+            control: number | null;
             places: string[];
             lies: components["schemas"]["SolePlace"][];
             shaft: number | null;

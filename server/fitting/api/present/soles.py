@@ -7,7 +7,16 @@ from dataclasses import asdict
 from customers.models import Hand
 from django.utils import timezone
 from hemicycle_core.heads import HeadType
-from hemicycle_core.judge.soles import ONE_LOFT_DEG, Control, SoleClub, places_for, warnings
+from hemicycle_core.judge.soles import (
+    ONE_LOFT_DEG,
+    Control,
+    SoleClub,
+    bend_to,
+    control_of,
+    places_for,
+    proposed,
+    warnings,
+)
 from hemicycle_core.protocols.sole import PLACES, SHOTS, Next, SoleTest, minutes_of, standing
 from hemicycle_core.protocols.sole import Turf as TurfWord
 from hemicycle_core.protocols.sole_result import Role, blindness
@@ -193,9 +202,13 @@ def present_choices(judged: JudgedSession, loft_deg: float, wedge: Build | None,
     fits = shaft is not None and any(
         goes_into(shaft.fits, shaft.tip_in, head.for_core) for head in rows.heads if head.head_type == HeadType.WEDGE
     )
+    clubs = sorted(found, key=lambda each: (each.head is None, each.bounce_deg or 0.0, each.name))
+    chosen, control = proposed([each.control for each in clubs])
     return SoleChoicesOut(
         loft_deg=loft_deg,
-        clubs=sorted(found, key=lambda each: (each.head is None, each.bounce_deg or 0.0, each.name)),
+        clubs=clubs,
+        chosen=chosen,
+        control=control,
         places=list(places_for(wedge.uses if wedge else {})),
         lies=places(list(PLACES), left_handed=rows.left_handed),
         shaft=shaft.pk if shaft and fits else None,
@@ -206,14 +219,12 @@ def present_choices(judged: JudgedSession, loft_deg: float, wedge: Build | None,
 def _head_choice(head: Head, loft_deg: float, left_handed: bool, wedge: Build | None) -> SoleChoiceOut | None:
     if head.head_type != HeadType.WEDGE or why_not(head.for_core, left_handed=left_handed):
         return None
-    apart = loft_deg - head.loft_deg
-    bend = apart if abs(apart) > ONE_LOFT_DEG else 0.0
+    bend = bend_to(loft_deg, head.loft_deg)
     if abs(bend) > MOST_BEND_DEG[Made(head.made)]:
         return None
     club = club_of_head(head, None, bend)
-    same = wedge is not None and bool(club.sole) and club.sole == wedge.sole_words
-    fresh = same and wedge is not None and wedge.head_id == head.pk
-    control = Control.FRESH if fresh else Control.NEAREST if same else None
+    played, same = (wedge.sole_words, wedge.head_id == head.pk) if wedge else ("", False)
+    control = control_of(sole=club.sole, played=played, same_head=same)
     return SoleChoiceOut(head.pk, None, bend, club.name, club.sole, club.bounce_deg, club.loft_deg, control)
 
 

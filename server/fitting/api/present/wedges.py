@@ -13,9 +13,9 @@ from hemicycle_core.protocols.grooves import LENGTH as GROOVE_LENGTH
 from hemicycle_core.protocols.grooves import GrooveTask, minutes_of
 from hemicycle_core.protocols.grooves import next_task as next_task_of_grooves
 from hemicycle_core.protocols.part_swing import Task
-from hemicycle_core.rack.eligible import goes_into, why_not
-from hemicycle_core.rack.soles import WedgeHead, nearest_bent
-from hemicycle_core.rack.stock import Made, check_loft
+from hemicycle_core.rack.eligible import goes_into
+from hemicycle_core.rack.soles import nearest_bent
+from hemicycle_core.rack.stock import check_loft
 from hemicycle_core.runs import swing_words
 from hemicycle_core.shots import CLEAN_LIES
 from hemicycle_core.wedges import End, School, Step
@@ -25,6 +25,7 @@ from rack.models import Shaft
 from ...domain.bag import name_of
 from ...domain.rows import SessionRows
 from ...domain.session import JudgedSession
+from ...domain.soles import wedge_head
 from ...models import BlindGrooves
 from ..schemas.wedges import (
     BesideOut,
@@ -256,19 +257,7 @@ def present_claims(claims: list[Claimed]) -> list[ClaimOut]:
 def present_sole(rows: SessionRows, sole: str, loft_deg: float) -> SoleOut:
     """rows: of the session whose player is to have it."""
     check_loft(HeadType.WEDGE, loft_deg)
-    heads = [
-        WedgeHead(
-            head.pk,
-            f"{head.model} {head.label}",
-            head.sole,
-            head.loft_deg,
-            head.bounce_deg,
-            Made(head.made),
-            not why_not(head.for_core, left_handed=rows.left_handed),
-        )
-        for head in rows.heads
-        if head.head_type == HeadType.WEDGE
-    ]
+    heads = [wedge_head(head, left_handed=rows.left_handed) for head in rows.heads if head.head_type == HeadType.WEDGE]
     found = nearest_bent(heads, sole, loft_deg)
     if found is None:
         hand = " left-handed" if rows.left_handed else ""

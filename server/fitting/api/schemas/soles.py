@@ -74,10 +74,13 @@ class SolePlace:
 
 @dataclass
 class SoleChoicesOut:
-    """places: proposed by the wedge's own uses, of all lies; shaft: of the rack, for all heads of it."""
+    """chosen, control: proposed, by their place among the clubs; places: by the wedge's own uses, of all lies; shaft:
+    of the rack, for all heads of it."""
 
     loft_deg: float
     clubs: list[SoleChoiceOut]
+    chosen: list[int]
+    control: int | None
     places: list[str]
     lies: list[SolePlace]
     shaft: int | None

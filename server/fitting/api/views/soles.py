@@ -12,6 +12,7 @@ from django.http import HttpRequest
 from drf_spectacular.utils import OpenApiParameter, extend_schema
 from hemicycle_core.errors import BadInput
 from hemicycle_core.judge.soles import check_clubs
+from hemicycle_core.protocols.sole import Said
 from hemicycle_core.protocols.sole import SoleTest as CoreSoleTest
 from rack.models import Shaft
 from rest_framework.request import Request
@@ -100,8 +101,8 @@ class SoleCheckView(APIView):
         )
 
 
-def _said(new: SaidIn) -> soles.Said:
-    return soles.Said(new.said, new.turf, new.best, new.groove, new.sound, new.left_m)
+def _said(new: SaidIn) -> Said:
+    return Said(new.said, new.turf, new.best, new.groove, new.sound, new.left_m)
 
 
 class HandingsView(APIView):

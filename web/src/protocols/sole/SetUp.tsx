@@ -28,7 +28,9 @@ export default function SetUpPage() {
 
 function SetUp({ session }: { session: Session }) {
 	const own = ownOf(session).filter((build) => build.head_type === "wedge" && build.set_loft_deg !== null);
-	const [wedge, setWedge] = useState<number | null>(own.at(-1)?.id ?? null);
+	// The most lofted one is settled first.
+	const lofted = [...own].sort((a, b) => (b.set_loft_deg ?? 0) - (a.set_loft_deg ?? 0))[0];
+	const [wedge, setWedge] = useState<number | null>(lofted?.id ?? null);
 	const [typed, setTyped] = useState<string | null>(null);
 	const about = own.find((build) => build.id === wedge);
 	const said = typed ?? (about ? String(about.measured_loft_deg ?? about.set_loft_deg) : "56");
@@ -99,19 +101,6 @@ function SetUp({ session }: { session: Session }) {
 	);
 }
 
-/** To begin with: every head there is, up to five, the control by what the player plays. */
-function usual(choices: SoleChoices) {
-	const heads = choices.clubs.filter((club) => club.head !== null).slice(0, VOCABULARY.sole.soles[1]);
-	const control =
-		heads.find((club) => club.control === "fresh") ??
-		heads.find((club) => club.control === "nearest") ??
-		choices.clubs.find((club) => club.control === "own");
-	const chosen = heads.map(keyOf);
-	if (control && !chosen.includes(keyOf(control)) && chosen.length < VOCABULARY.sole.soles[1])
-		chosen.push(keyOf(control));
-	return { chosen, control: control ? keyOf(control) : "", as: control?.control ?? null };
-}
-
 interface ChosenProps {
 	session: Session;
 	choices: SoleChoices;
@@ -121,10 +110,12 @@ interface ChosenProps {
 }
 
 function Chosen({ session, choices, loft, wedge, onMade }: ChosenProps) {
-	const first = usual(choices);
-	const [chosen, setChosen] = useState(first.chosen);
-	const [control, setControl] = useState(first.control);
-	const [as, setAs] = useState<Control | null>(first.as);
+	const first = choices.control === null ? undefined : choices.clubs[choices.control];
+	const [chosen, setChosen] = useState(() =>
+		choices.clubs.filter((_, at) => choices.chosen.includes(at)).map(keyOf),
+	);
+	const [control, setControl] = useState(first ? keyOf(first) : "");
+	const [as, setAs] = useState<Control | null>(first?.control ?? null);
 	const [repeat, setRepeat] = useState("");
 	const [places, setPlaces] = useState(choices.places);
 	const [short, setShort] = useState(false);

@@ -262,6 +262,8 @@ test("the set-up begins with what there is, refuses what is no test, and shows t
 	const choices = {
 		loft_deg: 58,
 		clubs: [choice(1, "Thin 58", "nearest"), choice(2, "Wide 58")],
+		chosen: [0, 1],
+		control: 0,
 		places: ["pitch", "sand"],
 		lies,
 		shaft: 3,
