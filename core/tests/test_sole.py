@@ -307,3 +307,12 @@ def test_what_cannot_be_said_from_a_lie_is_refused_and_the_ends_of_each_range_ar
     assert refused.value.field == field
     Said(said=-1, turf=Turf.SHALLOW, best=1, groove=16, sound="x" * 40, left_m=59).check(Lie.SAND)
     Said(groove=0, left_m=0).check(Lie.TIGHT)
+
+
+def test_neighbours_that_are_not_told_apart_share_a_place():
+    test = SoleTest(3, USUAL, seed=4)
+    beaten = result(test, answered(test, [0, 0, 9]), NAMES)
+    assert beaten.order[0] == 2 and beaten.placed == (1, 2, 2)
+    assert result(test, answered(test, [0, 0, 0]), NAMES).placed == (1, 1, 1)
+    two = SoleTest(2, USUAL, seed=4)
+    assert result(two, answered(two, [0, 1]), NAMES).placed == (1, 2)

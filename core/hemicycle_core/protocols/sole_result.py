@@ -6,6 +6,7 @@ Preference, what was measured, and how the turf was met stand apart: no score mi
 
 from __future__ import annotations
 
+import itertools
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 from enum import StrEnum
@@ -32,13 +33,15 @@ PATCHY = 0.5  # share of a code's turf marks on a lie that are bad, from which o
 @dataclass(frozen=True)
 class SoleResult:
     """What came of it. ranked: chances and order by code (`samples.paired`; the second code of a club has no part in
-    it); named: the code that is best beyond doubt, None where none is; likely: the codes that hold the best with eight
+    it); placed: the place of each in that order, from 1, shared by neighbours no further apart than their doubt; named:
+    the code that is best beyond doubt, None where none is; likely: the codes that hold the best with eight
     chances in ten; sure: chance of the first to be the best; same: that no difference can be told; sentences; flagged:
     lies by code where it met the ground badly; repeats: what its two codes say of how well the preference repeats;
     deciding: which lie decides, as far as that can be told."""
 
     ranked: Ranked
     order: tuple[int, ...]
+    placed: tuple[int, ...]
     named: int | None
     likely: tuple[int, ...]
     sure: float
@@ -69,6 +72,7 @@ def result(test: SoleTest, handed: Sequence[Handing], names: Sequence[str], *, m
     return SoleResult(
         ranked=ranked,
         order=order,
+        placed=_placed(ranked),
         named=named,
         likely=likely,
         sure=sure,
@@ -78,6 +82,16 @@ def result(test: SoleTest, handed: Sequence[Handing], names: Sequence[str], *, m
         repeats=_repeats(test, handed, names) if merged else "",
         deciding=_deciding(test, handed, names),
     )
+
+
+def _placed(ranked: Ranked) -> tuple[int, ...]:
+    """By judgement: two that are less than one standard deviation of their difference apart share a place."""
+    places = [1]
+    for before, now in itertools.pairwise(ranked.order):
+        apart = float(ranked.score[before] - ranked.score[now])
+        doubt = float(np.hypot(ranked.error[before], ranked.error[now]))
+        places.append(places[-1] if apart < doubt else len(places) + 1)
+    return tuple(places)
 
 
 def _sentences(

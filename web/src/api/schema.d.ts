@@ -3714,6 +3714,7 @@ export interface components {
         };
         SoleResultOut: {
             order: number[];
+            placed: number[];
             named: number | null;
             likely: number[];
             /** Format: double */

@@ -155,6 +155,7 @@ def _result(found: SessionSole) -> SoleResultOut:
     made = found.result
     return SoleResultOut(
         order=list(made.order) if made.ranked.n else [],
+        placed=list(made.placed) if made.ranked.n else [],
         named=made.named,
         likely=list(made.likely) if made.ranked.n else [],
         sure=made.sure,

@@ -218,10 +218,12 @@ class HandingOut:
 
 @dataclass
 class SoleResultOut:
-    """order: codes, best liked first; named: beyond doubt, null where none is; likely: that hold the best with eight
-    chances in ten; sure: chance of the first. measured: sentences of distance and spin, beside the ranking."""
+    """order: codes, best liked first; placed: their places, shared where they are not told apart; named: beyond doubt,
+    null where none is; likely: that hold the best with eight chances in ten; sure: chance of the first. measured:
+    sentences of distance and spin, beside the ranking."""
 
     order: list[int]
+    placed: list[int]
     named: int | None
     likely: list[int]
     sure: float

@@ -68,7 +68,7 @@ function OneTest({ session, act, test }: { session: Session; act: Act; test: Sol
 				<tbody>
 					{[...ranked, ...rest].map((code, at) => (
 						<tr key={code.code} className="border-t border-base-300">
-							<td className="num py-2 text-xl">{at < ranked.length ? at + 1 : ""}</td>
+							<td className="num py-2 text-xl">{at < ranked.length ? placeIn(result.placed, at) : ""}</td>
 							<td>
 								<ClubOf code={code} test={test} />
 							</td>
@@ -141,6 +141,10 @@ function OneTest({ session, act, test }: { session: Session; act: Act; test: Sol
 		</article>
 	);
 }
+
+/** Where two are not told apart they share a place. */
+const placeIn = (placed: number[], at: number) =>
+	`${placed[at]}${placed.filter((each) => each === placed[at]).length > 1 ? "=" : ""}`;
 
 /** Whoever was dropped ranks as far as it was tried. */
 const outAfter = ({ dropped }: Code, twin: Code | undefined) =>

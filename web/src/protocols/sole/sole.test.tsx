@@ -1,7 +1,7 @@
 /** The sole test on the screen: what is handed and held against what, what is sent, and who is told what when. */
 import { fireEvent, screen, waitFor, within } from "@testing-library/react";
 import { Route, Routes } from "react-router";
-import { afterEach, expect, test } from "vitest";
+import { afterEach, expect, test, vi } from "vitest";
 import type { Session, SoleTest } from "../../api/client";
 import { Bay } from "../../places/bay/Bay";
 import ByCode from "../../places/by-code/ByCode";
@@ -53,6 +53,7 @@ const handing = (id: number, number: number, said: number | null, key = "pitch")
 });
 const result: SoleTest["result"] = {
 	order: [],
+	placed: [],
 	named: null,
 	likely: [],
 	sure: 0.5,
@@ -198,10 +199,34 @@ const club = (name: string, more = {}) => ({
 test("the Bench ranks by code while it is blind, and by club with what disagrees once it is revealed", async () => {
 	const sent = serve({ "PUT /api/soles/5/chosen": session });
 	const act = (go: () => Promise<Session>) => void go().catch(() => undefined);
-	const ranked = { ...result, order: [1, 0], named: 1, sentences: ["Garden is liked best, 91 in 100 sure."] };
+	const ranked = {
+		...result,
+		order: [1, 0],
+		placed: [1, 2],
+		named: 1,
+		sentences: ["Garden is liked best, 91 in 100 sure."],
+	};
 	const handings = [handing(30, 1, null)];
 	draw(<SoleBench session={played({ handings, result: ranked })} act={act} />);
 	expect(screen.getByText(/Still blind/)).toBeTruthy();
+	expect(screen.getAllByRole("row").map((row) => row.firstChild?.textContent)).toEqual([
+		"Liked",
+		"1",
+		"2",
+		"",
+	]);
+	clear();
+	serve({});
+	const level = { ...result, order: [2, 1, 0], placed: [1, 2, 2], sentences: ["Marble leads."] };
+	const codes = [code(0, "Candle", { dropped: 2 }), code(1, "Garden"), code(2, "Marble")];
+	draw(<SoleBench session={played({ handings, result: level, codes })} act={act} />);
+	expect(screen.getAllByRole("row").map((row) => row.firstChild?.textContent)).toEqual([
+		"Liked",
+		"1",
+		"2=",
+		"2=",
+	]);
+	expect(screen.getByText("out after 2 lies")).toBeTruthy();
 	expect(screen.queryByRole("button", { name: "Choose" })).toBeNull();
 	clear();
 	serve({ "PUT /api/soles/5/chosen": session });
@@ -236,7 +261,7 @@ test("the Bench ranks by code while it is blind, and by club with what disagrees
 		code(0, "Candle", { club: club("Wide 58") }),
 		code(1, "Garden", { club: club("Wide 58", { same_as: 0 }) }),
 	];
-	const order = { ...ranked, order: [0], named: 0 };
+	const order = { ...ranked, order: [0], placed: [1], named: 0 };
 	draw(<SoleBench session={played({ ...told, codes: twins, result: order })} act={act} />);
 	expect(screen.getAllByRole("row")).toHaveLength(2);
 	clear();
@@ -317,4 +342,154 @@ test("a page by a code asks for one, and says why where it opens nothing", async
 	expect(await screen.findByText("No page has this code.")).toBeTruthy();
 	expect(window.location.pathname).toBe("/course/WRONG");
 	window.history.replaceState(null, "", "/");
+});
+
+test("the assistant’s page says whom to hand, tapes shafts, and closes where the test is over", async () => {
+	const page = {
+		revision: 3,
+		customer: "Ada Field",
+		lines: [
+			{ code: 0, word: "Candle", club: "Thin 58", detail: "58°, 5° bounce", taped: false },
+			{ code: 1, word: "Garden", club: "Wide 58", detail: "58°, 12° bounce", taped: true },
+		],
+		next: next(1),
+		place: place("pitch", "Stock pitch"),
+		following: next(0),
+		shots: 3,
+		more: 9,
+	};
+	window.history.replaceState(null, "", "/hand-out/ACDEFHJK");
+	const [candle, garden] = page.lines as [(typeof page.lines)[0], (typeof page.lines)[0]];
+	const sent = serve({
+		"GET /api/hand-out/ACDEFHJK": page,
+		"PUT /api/hand-out/ACDEFHJK": {
+			...page,
+			next: null,
+			place: null,
+			lines: [{ ...candle, taped: true }, garden],
+		},
+	});
+	vi.stubGlobal(
+		"EventSource",
+		class {
+			addEventListener() {}
+			close() {}
+		},
+	);
+	draw(<ByCode />);
+	expect((await screen.findByTestId("hand")).textContent).toBe("Garden");
+	expect(screen.getByText("Then Candle.")).toBeTruthy();
+	expect(screen.getByRole("button", { name: /Garden.*on/, pressed: true })).toBeTruthy();
+	fireEvent.click(screen.getByRole("button", { name: /Candle/ }));
+	await waitFor(() => expect(changes(sent)[0]?.body).toEqual({ code: 0, taped: true }));
+	expect(await screen.findByText(/All is handed/)).toBeTruthy();
+	clear();
+	const why = "This code opens nothing any more: the test is over, or there is a newer code.";
+	serve({ "GET /api/hand-out/ACDEFHJK": Response.json({ title: why }, { status: 404 }) });
+	draw(<ByCode />);
+	expect((await screen.findByRole("alert")).textContent).toBe(why);
+	window.history.replaceState(null, "", "/");
+});
+
+test("a note of the course needs the club and a word, or that it was picked up first; it is on the page at once", async () => {
+	const page = {
+		codes: [
+			{ code: 0, name: "Candle" },
+			{ code: 2, name: "Marble" },
+		],
+		places: begun.places,
+		notes: [],
+		since: "2026-11-20",
+	};
+	const note = { code: 2, place: "sand", word: "", first: true, by_player: true, played_on: "2026-11-24" };
+	window.history.replaceState(null, "", "/course/ACDEFHJK");
+	const sent = serve({
+		"GET /api/course/ACDEFHJK": page,
+		"POST /api/course/ACDEFHJK": { ...page, notes: [note] },
+	});
+	draw(<ByCode />);
+	const write = (await screen.findByRole("button", { name: "Write it down" })) as HTMLButtonElement;
+	expect(write.disabled).toBe(true);
+	fireEvent.click(screen.getByRole("button", { name: "Marble" }));
+	expect(write.disabled).toBe(true);
+	fireEvent.click(screen.getByRole("button", { name: "Picked up first" }));
+	fireEvent.change(screen.getByLabelText("From which lie"), { target: { value: "sand" } });
+	fireEvent.click(write);
+	await waitFor(() =>
+		expect(changes(sent)[0]?.body).toMatchObject({ code: 2, place: "sand", word: "", first: true }),
+	);
+	expect(await screen.findByText(/, greenside sand, picked up first/)).toBeTruthy();
+	window.history.replaceState(null, "", "/");
+});
+
+test("only the setter is offered the link; in a double blind test nobody is, and an early end says what is left", async () => {
+	const me = (username: string) => ({ "GET /api/me": { signed_in: true, username } });
+	const sent = serve({ ...me("fitter"), "POST /api/soles/5/give-up": session });
+	show(Bay, played({ handings: [handing(30, 1, null)] }));
+	expect(await screen.findByRole("button", { name: "Which code is which" })).toBeTruthy();
+	fireEvent.click(screen.getByRole("button", { name: "End it early" }));
+	expect(screen.getByText(/Not played by those that are left: stock pitch, greenside sand/)).toBeTruthy();
+	fireEvent.click(screen.getByRole("button", { name: "Give it up" }));
+	await waitFor(() => expect(changes(sent).map((each) => each.url)).toEqual(["/api/soles/5/give-up"]));
+	clear();
+	serve(me("other"));
+	show(Bay, played({}));
+	expect(await screen.findByText("Only Rowan Ashby may see which code is which club.")).toBeTruthy();
+	expect(screen.queryByRole("button", { name: "Which code is which" })).toBeNull();
+	clear();
+	serve(me("fitter"));
+	show(Bay, played({ blind: "double" }));
+	expect(await screen.findByText("The assistant has not opened the page yet.")).toBeTruthy();
+	expect(screen.queryByRole("button", { name: "Which code is which" })).toBeNull();
+});
+
+test("grooves blind go by their words, and are revealed once something was hit", async () => {
+	const task = (id: number, done: number) => ({ build: id, lie: null, done, wanted: 5 });
+	const blind = {
+		id: 9,
+		setter: "fitter",
+		setter_name: "",
+		codes: [
+			{ build: 80, word: "Feather" },
+			{ build: 81, word: "Kettle" },
+		],
+		guess: null,
+		confidence: "",
+	};
+	const plan = (done: number) => ({
+		tasks: [task(80, done), task(81, 0)],
+		minutes: 8,
+		next: task(81, 0),
+		length: "half",
+		pairs: [],
+		blind,
+	});
+	const seen = (done: number): Session => ({
+		...session,
+		in_hand: 80,
+		protocol: "grooves",
+		bag: {
+			...session.bag,
+			short: { grooves: plan(done), places: [], steps: [], high: null } as unknown as Session["bag"]["short"],
+		},
+	});
+	const answers = {
+		"GET /api/me": { signed_in: true, username: "fitter" },
+		"PUT /api/grooves/9/guess": session,
+	};
+	serve(answers);
+	show(Bay, seen(0));
+	expect(screen.getByRole("heading", { name: /Grooves, blind/ })).toBeTruthy();
+	expect((screen.getByRole("button", { name: "Reveal" }) as HTMLButtonElement).disabled).toBe(true);
+	clear();
+	const sent = serve({ ...answers, "POST /api/grooves/9/reveal": session });
+	show(Bay, seen(3));
+	const guess = within(screen.getByRole("group", { name: "The player’s guess" }));
+	fireEvent.click(guess.getByRole("button", { name: "Kettle" }));
+	fireEvent.click(screen.getByRole("button", { name: "Only a guess" }));
+	await waitFor(() => expect(changes(sent)).toHaveLength(1));
+	fireEvent.click(screen.getByRole("button", { name: "Reveal" }));
+	await waitFor(() => expect(changes(sent)).toHaveLength(2));
+	expect(changes(sent)[0]?.body).toEqual({ code: 81, confidence: "guess" });
+	expect(changes(sent)[1]?.url).toBe("/api/grooves/9/reveal");
 });
