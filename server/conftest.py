@@ -2,7 +2,10 @@
 
 from __future__ import annotations
 
+import json
+import threading
 from collections.abc import Iterable
+from itertools import count
 from typing import Any
 
 import pytest
@@ -103,3 +106,42 @@ def strike(session, letter, carry, total, n=6):
     ]
     shots.take_in(session, run, rows)
     return build
+
+
+NUMBERS = count(1)
+
+
+def tab(user, name):
+    """A screen of its own: numbers its changes and says what it looked at."""
+    client = Client()
+    client.force_login(user)
+
+    def call(method, url, body, *, since=None, change=None):
+        headers = {"change": change or f"tab-{name}-00000000.{next(NUMBERS)}"}
+        if since is not None:
+            headers["since-revision"] = str(since)
+        return client.generic(method, url, json.dumps(body), content_type="application/json", headers=headers)
+
+    call.get = client.get
+    return call
+
+
+def both(*acts):
+    """Run acts at once, each on a connection of its own; their errors come out."""
+    errors, ready = [], threading.Barrier(len(acts))
+
+    def run(act):
+        try:
+            ready.wait(10)
+            act()
+        except Exception as error:  # whatever it is, the test is to see it
+            errors.append(error)
+        finally:
+            connections.close_all()
+
+    threads = [threading.Thread(target=run, args=[act]) for act in acts]
+    for thread in threads:
+        thread.start()
+    for thread in threads:
+        thread.join(30)
+    assert errors == []

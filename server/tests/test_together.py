@@ -1,12 +1,7 @@
 """Two people, two tabs, one session: nothing of what either did is lost, and an old picture is told."""
 
-import json
-import threading
-from itertools import count
-
 import pytest
-from django.db import connections
-from django.test import Client
+from conftest import both, tab
 from fitting.actions import builds, shots
 from fitting.actions.brief import write_brief
 from fitting.models import Build, FittingSession, Shot
@@ -14,27 +9,11 @@ from hemicycle_core.shots import Strike
 from live.actions import make_key
 
 JSON = "application/json"
-NUMBERS = count(1)
 
 
 @pytest.fixture
 def url(session):
     return f"/api/sessions/{session.pk}"
-
-
-def tab(user, name):
-    """A screen of its own: numbers its changes and says what it looked at."""
-    client = Client()
-    client.force_login(user)
-
-    def call(method, url, body, *, since=None, change=None):
-        headers = {"change": change or f"tab-{name}-00000000.{next(NUMBERS)}"}
-        if since is not None:
-            headers["since-revision"] = str(since)
-        return client.generic(method, url, json.dumps(body), content_type=JSON, headers=headers)
-
-    call.get = client.get
-    return call
 
 
 @pytest.fixture
@@ -45,27 +24,6 @@ def one(fitter):
 @pytest.fixture
 def two(owner):
     return tab(owner, "two")
-
-
-def both(*acts):
-    """Run acts at once, each on a connection of its own; their errors come out."""
-    errors, ready = [], threading.Barrier(len(acts))
-
-    def run(act):
-        try:
-            ready.wait(10)
-            act()
-        except Exception as error:  # whatever it is, the test is to see it
-            errors.append(error)
-        finally:
-            connections.close_all()
-
-    threads = [threading.Thread(target=run, args=[act]) for act in acts]
-    for thread in threads:
-        thread.start()
-    for thread in threads:
-        thread.join(30)
-    assert errors == []
 
 
 @pytest.mark.django_db(transaction=True)
