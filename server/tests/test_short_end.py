@@ -31,7 +31,8 @@ def ask(desk):
 
 
 def hit(session, build, n=6, length="full", **said):
-    swung = Swinging(GOLFER, seed=build.pk).shots(club_of(build), n, known=True, length=length)
+    seed = round(10 * build.set_loft_deg) + 1000 * build.runs.count()  # an id would be another one in another order
+    swung = Swinging(GOLFER, seed=seed).shots(club_of(build), n, known=True, length=length)
     run = run_for(session, build, **{"length": length, **said})
     take_in(session, run, [{key: shot[key] for key in shot if key != "strike"} for shot in swung])
 

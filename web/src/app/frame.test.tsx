@@ -1,7 +1,7 @@
 /** The application around the places: signing in, the keys, the live line, and problems that say what to do. */
 import { act, fireEvent, screen, waitFor } from "@testing-library/react";
 import { afterEach, beforeEach, expect, test, vi } from "vitest";
-import { me, session, shot, verdict } from "../tests/session";
+import { bench, me, session, shot, verdict } from "../tests/session";
 import { clear, draw, type Sent, serve } from "../tests/stage";
 import { App } from "./App";
 
@@ -30,7 +30,6 @@ afterEach(clear);
 
 const SESSION = "GET /api/sessions/7";
 const inHand = { ...session, in_hand: 4 };
-const bench = { revision: 40, lines: [], neighbours: [], comparisons: [], choice: {}, findings: [] };
 const lists = {
 	"GET /api/sessions": { count: 0, next: null, previous: null, results: [] },
 	"GET /api/checks-due": { within_days: 42, checks: [] },

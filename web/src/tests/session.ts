@@ -1,6 +1,6 @@
 /** A session as the API shows it: a bag with one hole, candidate A hit and B not. */
 
-import type { BagPlan, Build, Me, Ranked, Session, Shot, Verdict } from "../api/client";
+import type { BagPlan, Bench, Build, Me, Ranked, Session, Shot, Verdict } from "../api/client";
 import { type Metres, toMetres } from "../ui/units";
 
 export const m = (metres: number) => metres as Metres;
@@ -348,3 +348,30 @@ export const bagPlan = (name: string, builds: number[], more: Partial<BagPlan> =
 	next: "",
 	...more,
 });
+
+/** The Bench with nothing hit: nothing to compare, and no choice yet. */
+export const bench: Bench = {
+	lines: [],
+	neighbours: [],
+	comparisons: [],
+	choice: {
+		letter: "",
+		runner_up: "",
+		sentence: "",
+		settled: false,
+		chance_best: null,
+		more_with: "",
+		more_in_vain: false,
+		more: null,
+	},
+	findings: [],
+	serves: {},
+	side_by_side: [],
+	spans: {},
+	lies: {},
+	flights: [],
+	claims: [],
+	grooves: [],
+	eases: "",
+	revision: 40,
+};

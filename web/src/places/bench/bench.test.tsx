@@ -3,7 +3,7 @@
 import { fireEvent, screen, waitFor, within } from "@testing-library/react";
 import { afterEach, expect, test } from "vitest";
 import type { Bench as BenchAnswer, Session } from "../../api/client";
-import { m, session, verdict } from "../../tests/session";
+import { bench as empty, m, session, verdict } from "../../tests/session";
 import { changes, clear, serve, show } from "../../tests/stage";
 import { toMetres } from "../../ui/units";
 import { Bench } from "./Bench";
@@ -11,8 +11,7 @@ import { Bench } from "./Bench";
 afterEach(clear);
 
 const bench: BenchAnswer = {
-	lines: [],
-	neighbours: [],
+	...empty,
 	comparisons: [
 		{
 			metric: "jobs",
@@ -47,16 +46,6 @@ const bench: BenchAnswer = {
 		more_in_vain: false,
 		more: 4,
 	},
-	findings: [],
-	serves: {},
-	side_by_side: [],
-	spans: {},
-	lies: {},
-	flights: [],
-	claims: [],
-	grooves: [],
-	eases: "",
-	revision: 40,
 };
 const judged: Session = {
 	...session,
