@@ -3,7 +3,7 @@ import { lazy, StrictMode, Suspense } from "react";
 import { createRoot } from "react-dom/client";
 import { BrowserRouter } from "react-router";
 import { Problem } from "./api/client";
-import { begin } from "./api/onDevice";
+import { begin, beginByCode } from "./api/onDevice";
 import { App } from "./app/App";
 import { CommandProvider } from "./commands/commands";
 import { startTheme } from "./ui/theme";
@@ -24,8 +24,9 @@ const queries = new QueryClient({
 	},
 });
 const root = document.getElementById("root");
-if (import.meta.env.PROD && !opened) void navigator.serviceWorker?.register("/sw.js");
-if (!opened) await begin(queries);
+// The player's screen shows what is live or nothing.
+if (import.meta.env.PROD && opened !== "player") void navigator.serviceWorker?.register("/sw.js");
+if (opened !== "player") await (opened ? beginByCode : begin)(queries);
 if (root) {
 	createRoot(root).render(
 		<StrictMode>

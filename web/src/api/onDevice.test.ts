@@ -1,7 +1,8 @@
 /** What was read last opens without a line, and is never shown while the server answers. */
 import { QueryClient } from "@tanstack/react-query";
 import { afterEach, beforeEach, expect, test, vi } from "vitest";
-import { begin as beginWith, forgetOnDevice, type Store } from "./onDevice";
+import { Problem } from "./client";
+import { beginByCode, begin as beginWith, forgetOnDevice, type Store } from "./onDevice";
 
 // jsdom has no IndexedDB: the same few words over a map.
 const kept = new Map<string, unknown>();
@@ -70,4 +71,36 @@ test("it is forgotten with the sign-out, and after half a day", async () => {
 	const empty = new QueryClient();
 	await begin(empty);
 	expect(empty.getQueryData(["me"])).toBeUndefined();
+});
+
+test("it is there after a second reload too, though reading it anew failed in between", async () => {
+	await visit();
+	answers(lost);
+	const first = new QueryClient();
+	await begin(first);
+	kept.clear();
+	const failed = first.fetchQuery({ queryKey: ["session", 7], queryFn: () => lost(), retry: false });
+	await expect(failed).rejects.toThrow("no line");
+	await vi.waitFor(() => expect(kept.has(KEY)).toBe(true), 10_000);
+	const second = new QueryClient();
+	await begin(second);
+	expect(second.getQueryData(["session", 7])).toEqual({ id: 7, revision: 4 });
+	expect(second.getQueryState(["session", 7])?.status).toBe("success");
+});
+
+test("a page that a code opens is kept by itself, and goes when the code is refused", async () => {
+	const page = new QueryClient();
+	running.push(await beginByCode(page, store));
+	page.setQueryData(["hand-out", "ACDE"], { lines: [] });
+	page.setQueryData(["rack"], { heads: [] });
+	await vi.waitFor(() => expect(kept.size).toBe(1), 10_000);
+	const later = new QueryClient();
+	running.push(await beginByCode(later, store));
+	expect(later.getQueryData(["hand-out", "ACDE"])).toEqual({ lines: [] });
+	expect(later.getQueryState(["hand-out", "ACDE"])?.isInvalidated).toBe(true);
+	expect(later.getQueryData(["rack"])).toBeUndefined();
+	const over = async () => Promise.reject(new Problem("This code opens nothing any more.", 404, "code"));
+	const refused = later.fetchQuery({ queryKey: ["hand-out", "ACDE"], queryFn: over, retry: false });
+	await expect(refused).rejects.toThrow("opens nothing");
+	await vi.waitFor(() => expect(kept.size).toBe(0), 10_000);
 });

@@ -1,15 +1,23 @@
 /**
- * What was last read stays on this device, so that a session opens outdoors without a line, after a reload too. Nothing
- * is read from here while the server answers; it is forgotten with the sign-out, and after half a day.
+ * What was last read stays on this device, so that it opens outdoors without a line, after a reload too. Nothing of a
+ * session is read from here while the server answers; it is forgotten with the sign-out, and after half a day.
  */
-import { dehydrate, hydrate, type QueryClient } from "@tanstack/react-query";
+import { dehydrate, hydrate, type Query, type QueryClient } from "@tanstack/react-query";
 import { del, get, set } from "idb-keyval";
+import { Problem } from "./client";
 
-const KEPT = "hemicycle.read";
 const LASTS_MS = 12 * 3600 * 1000;
 const AFTER_MS = 1000;
-/** What a session in the Bay is made of; the rest of the shop is not carried about. */
-const CARRIED = ["me", "session", "bench", "sessions"];
+
+/** What is carried about, by name, and the first words of its queries. */
+interface Carried {
+	name: string;
+	what: string[];
+}
+/** What a session in the Bay is made of, and not the rest of the shop. */
+const SESSION: Carried = { name: "hemicycle.read", what: ["me", "session", "bench", "sessions"] };
+/** Pages that a code opens, on a device of their own. */
+const BY_CODE: Carried = { name: "hemicycle.by-code", what: ["hand-out", "course"] };
 
 interface Kept {
 	at: number;
@@ -25,29 +33,51 @@ export interface Store {
 const DEVICE: Store = { get, set, del };
 
 /** What was kept, put where it would have been read. */
-async function bringBack(queries: QueryClient, store: Store): Promise<void> {
+async function bringBack(queries: QueryClient, store: Store, carried: Carried): Promise<void> {
 	try {
-		const kept = (await store.get(KEPT)) as Kept | undefined;
+		const kept = (await store.get(carried.name)) as Kept | undefined;
 		if (kept && kept.at > Date.now() - LASTS_MS) hydrate(queries, kept.state);
 	} catch {
 		// A browser that keeps nothing begins without.
 	}
 }
 
-async function write(queries: QueryClient, store: Store): Promise<void> {
-	const state = dehydrate(queries, {
-		shouldDehydrateQuery: (query) =>
-			query.state.status === "success" && CARRIED.includes(String(query.queryKey[0])),
+/** Read well once, and not refused since: that the line was lost meanwhile takes nothing away. */
+const stands = ({ state }: Query) =>
+	state.data !== undefined && !(state.error instanceof Problem && state.error.status >= 400);
+
+async function write(queries: QueryClient, store: Store, carried: Carried): Promise<void> {
+	const { mutations, queries: read } = dehydrate(queries, {
+		shouldDehydrateQuery: (query) => stands(query) && carried.what.includes(String(query.queryKey[0])),
 	});
+	const well = read.map((each) => ({
+		...each,
+		state: { ...each.state, status: "success" as const, error: null, fetchFailureReason: null },
+	}));
 	try {
-		await store.set(KEPT, { at: Date.now(), state } satisfies Kept);
+		if (well.length === 0) await store.del(carried.name);
+		else
+			await store.set(carried.name, { at: Date.now(), state: { mutations, queries: well } } satisfies Kept);
 	} catch {
 		// Full or forbidden: then it is read anew.
 	}
 }
 
+/** From now on what is read is kept, until what is returned is called. */
+function carryOn(queries: QueryClient, store: Store, carried: Carried): () => void {
+	let timer: ReturnType<typeof setTimeout> | undefined;
+	const leave = queries.getQueryCache().subscribe(() => {
+		clearTimeout(timer);
+		timer = setTimeout(() => void write(queries, store, carried), AFTER_MS);
+	});
+	return () => {
+		leave();
+		clearTimeout(timer);
+	};
+}
+
 export const forgetOnDevice = (store: Store = DEVICE): Promise<void> =>
-	store.del(KEPT).catch(() => undefined);
+	store.del(SESSION.name).catch(() => undefined);
 
 /** Ask the server who is here; where it does not answer, begin with what was read last. From then on what is read is
  * kept, until what is returned is called. */
@@ -57,15 +87,15 @@ export async function begin(queries: QueryClient, store: Store = DEVICE): Promis
 		if (!answer.ok) throw new Error(String(answer.status));
 		queries.setQueryData(["me"], await answer.json());
 	} catch {
-		await bringBack(queries, store);
+		await bringBack(queries, store, SESSION);
 	}
-	let timer: ReturnType<typeof setTimeout> | undefined;
-	const leave = queries.getQueryCache().subscribe(() => {
-		clearTimeout(timer);
-		timer = setTimeout(() => void write(queries, store), AFTER_MS);
-	});
-	return () => {
-		leave();
-		clearTimeout(timer);
-	};
+	return carryOn(queries, store, SESSION);
+}
+
+/** A page that a code opens begins as it was read last, and is read anew as soon as the server answers; where that
+ * refuses the code, nothing of it stays. */
+export async function beginByCode(queries: QueryClient, store: Store = DEVICE): Promise<() => void> {
+	await bringBack(queries, store, BY_CODE);
+	for (const what of BY_CODE.what) void queries.invalidateQueries({ queryKey: [what] });
+	return carryOn(queries, store, BY_CODE);
 }

@@ -1,7 +1,10 @@
 /** Pages that open with a code and no sign-in: the assistant's of a sole test, and the player's notes of the course. */
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { type ReactNode, useEffect, useState } from "react";
-import { type CourseView, client, got, type HandOut, Problem } from "../../api/client";
+import { useLostLine } from "../../api/byCode";
+import { client, got, Problem } from "../../api/client";
+import { openOutbox, signedInAs, useLine, useWaiting } from "../../api/outbox";
+import { RefusedLate } from "../../app/SavedLine";
 import { type Note, NoteForm, Notes } from "../../protocols/sole/CourseNotes";
 import { Said } from "../../ui/Said";
 import { type Metres, yd } from "../../ui/units";
@@ -29,24 +32,19 @@ interface PageProps {
 	onOther: (code: string) => void;
 }
 
-function useLivePage(kind: "hand-out" | "course", code: string, known: boolean) {
+/** What is written here waits on this device until the server has it, after a reload too, and is sent by this code
+ * alone. */
+function useKept(kind: "hand-out" | "course", code: string) {
 	const queries = useQueryClient();
-	const [lost, setLost] = useState(false);
 	useEffect(() => {
-		if (!known || kind === "course") return;
-		const source = new EventSource(`/api/hand-out/${code}/stream`);
-		source.addEventListener("changed", () => {
-			setLost(false);
-			void queries.invalidateQueries({ queryKey: [kind, code] });
+		void openOutbox({
+			heard: (answer, entry) => {
+				if (entry.path === `/api/${kind}/${code}`) queries.setQueryData([kind, code], answer);
+			},
+			signedOut: () => undefined,
 		});
-		source.onerror = () => {
-			setLost(true);
-			if (source.readyState === EventSource.CLOSED)
-				void queries.invalidateQueries({ queryKey: [kind, code] });
-		};
-		return () => source.close();
-	}, [kind, code, known, queries]);
-	return lost;
+		signedInAs(`${kind}/${code}`);
+	}, [kind, code, queries]);
 }
 
 function Opening({ lost }: { lost: boolean }): ReactNode {
@@ -57,28 +55,43 @@ function Opening({ lost }: { lost: boolean }): ReactNode {
 	);
 }
 
+type Taped = { code: number; taped: boolean };
+
 function HandOutPage({ code, onOther }: PageProps) {
-	const queries = useQueryClient();
 	const page = useQuery({
 		queryKey: ["hand-out", code],
 		queryFn: () => got(client.GET("/api/hand-out/{code}", at(code))),
 	});
-	const lost = useLivePage("hand-out", code, page.isSuccess);
+	useKept("hand-out", code);
+	const lost = useLostLine("hand-out", code, page.data !== undefined);
+	const waiting = useWaiting<Taped>(`/api/hand-out/${code}`);
 	const tape = useMutation({
-		mutationFn: (line: HandOut["lines"][number]) =>
-			got(client.PUT("/api/hand-out/{code}", { ...at(code), body: { code: line.code, taped: !line.taped } })),
-		onSuccess: (came) => queries.setQueryData(["hand-out", code], came),
+		networkMode: "always",
+		mutationFn: (body: Taped) => got(client.PUT("/api/hand-out/{code}", { ...at(code), body })),
 	});
 	if (page.error instanceof Problem && page.error.status >= 400)
 		return <Enter onCode={onOther} why={page.error.title} />;
 	if (!page.data) return <Opening lost={lost || page.isError} />;
-	const { next, place, following, lines } = page.data;
+	const { next, place, following } = page.data;
+	const lines = page.data.lines.map((line) => ({
+		...line,
+		taped: waiting.findLast((each) => each.code === line.code)?.taped ?? line.taped,
+	}));
 	const word = (at: number) => lines.find((line) => line.code === at)?.word ?? "";
 	return (
 		<Frame lost={lost}>
 			<div className="grid flex-1 content-start gap-x-12 gap-y-6 p-5 md:grid-cols-[1fr_26rem]">
 				<section aria-label="Hand out next">
-					{next && place ? (
+					{lost ? (
+						<>
+							<h1 className="text-4xl font-semibold">Hand the word the fitter calls.</h1>
+							<p className="mt-4 text-2xl">
+								What comes next is on the fitter’s screen only, until the line is back. Here stands which club
+								it is.
+							</p>
+							<p className="mt-2 text-xl">Wiped, sole down, unseen.</p>
+						</>
+					) : next && place ? (
 						<>
 							<p className="quiet text-2xl">{next.duel ? "Duel: hand" : "Hand"}</p>
 							<h1 className="text-[5.5rem] leading-none font-semibold tracking-tight" data-testid="hand">
@@ -108,7 +121,7 @@ function HandOutPage({ code, onOther }: PageProps) {
 									type="button"
 									aria-pressed={line.taped}
 									className="flex min-h-16 w-full cursor-pointer items-center gap-4 border-t border-base-300 py-2 text-left"
-									onClick={() => tape.mutate(line)}
+									onClick={() => tape.mutate({ code: line.code, taped: !line.taped })}
 								>
 									<span className="w-28 text-2xl font-semibold sm:w-36">{line.word}</span>
 									<span className="flex-1">
@@ -130,30 +143,36 @@ function HandOutPage({ code, onOther }: PageProps) {
 }
 
 function Course({ code, onOther }: PageProps) {
-	const queries = useQueryClient();
 	const page = useQuery({
 		queryKey: ["course", code],
 		queryFn: () => got(client.GET("/api/course/{code}", at(code))),
 	});
+	useKept("course", code);
+	const line = useLine();
+	const waiting = useWaiting<Required<Note>>(`/api/course/${code}`);
 	const say = useMutation({
 		networkMode: "always",
-		retry: (_tries, why) => !(why instanceof Problem && why.status >= 400),
-		retryDelay: 2000,
 		mutationFn: (note: Note) => got(client.POST("/api/course/{code}", { ...at(code), body: note })),
-		onSuccess: (came: CourseView) => queries.setQueryData(["course", code], came),
 	});
 	if (page.error instanceof Problem && page.error.status >= 400)
 		return <Enter onCode={onOther} why={page.error.title} />;
 	if (!page.data) return <Opening lost={page.isError} />;
 	const { codes, places, notes, since } = page.data;
 	return (
-		<Frame lost={say.isPending && say.failureCount > 0}>
+		<Frame lost={page.isError || line.lost}>
+			<RefusedLate />
 			<div className="mx-auto w-full max-w-3xl space-y-5 p-5">
 				<h1 className="text-3xl font-semibold">How did they play?</h1>
 				<NoteForm large codes={codes} places={places} since={since} onNote={say.mutate} />
 				<Said error={say.error} />
+				{waiting.length > 0 && (
+					<p role="status" className="text-lg font-semibold">
+						{waiting.length === 1 ? "1 note waits" : `${waiting.length} notes wait`} on this device for the
+						line.
+					</p>
+				)}
 				<Notes
-					notes={notes}
+					notes={[...notes, ...waiting.map((each) => ({ ...each, by_player: true }))]}
 					name={(at) => codes.find((each) => each.code === at)?.name ?? ""}
 					place={(key) => places.find((each) => each.key === key)?.name.toLowerCase() ?? key}
 				/>

@@ -4,7 +4,8 @@
  */
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { SunMoon } from "lucide-react";
-import { type ReactNode, useEffect, useLayoutEffect, useRef, useState } from "react";
+import { type ReactNode, useLayoutEffect, useRef, useState } from "react";
+import { useLostLine } from "../../api/byCode";
 import { client, got, type PlayerView, Problem } from "../../api/client";
 import { PlayerFlight } from "../../instruments/player-flight/PlayerFlight";
 import { Letter } from "../../ui/Letter";
@@ -76,35 +77,13 @@ export function Frame({ children, lost = false }: { children: ReactNode; lost?: 
 	);
 }
 
-/** What the code shows by now, read anew whenever the server says that something changed. */
-function useScreen(code: string) {
+function Opened({ code, onOther }: { code: string; onOther: (code: string) => void }) {
 	const queries = useQueryClient();
-	const [lost, setLost] = useState(false);
-	const found = useQuery({
+	const { data, error } = useQuery({
 		queryKey: ["player", code],
 		queryFn: () => got(client.GET("/api/player/{code}", at(code))),
 	});
-	const known = found.isSuccess;
-	useEffect(() => {
-		if (!known) return;
-		const source = new EventSource(`/api/player/${code}/stream`);
-		source.addEventListener("changed", () => {
-			setLost(false);
-			void queries.invalidateQueries({ queryKey: ["player", code] });
-		});
-		source.onerror = () => {
-			setLost(true);
-			if (source.readyState === EventSource.CLOSED)
-				void queries.invalidateQueries({ queryKey: ["player", code] });
-		};
-		return () => source.close();
-	}, [code, known, queries]);
-	return { ...found, lost };
-}
-
-function Opened({ code, onOther }: { code: string; onOther: (code: string) => void }) {
-	const queries = useQueryClient();
-	const { data, error, lost } = useScreen(code);
+	const lost = useLostLine("player", code, data !== undefined);
 	const say = useMutation({
 		networkMode: "always",
 		retry: (_tries, why) => !(why instanceof Problem && why.status >= 400),
