@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import argparse
+import itertools
 import sys
 import time
 from collections.abc import Callable
@@ -39,10 +40,11 @@ def measure(count: int, calls: int) -> list[tuple[str, float, float]]:
     for i in range(calls):
         fly_slowly(speed[i], up[i], spin[i], axis[i], Air(), tolerance=SOLVER_TOLERANCE)
     slow = (time.perf_counter() - began) * count / calls
-    alone = min(count, 200)
+    alone = max(min(count // REPEATS, 200), 1)
+    ahead = itertools.cycle(range(count))  # other ones each time: a flight of a few shots is kept
 
     def one_by_one() -> None:
-        for i in range(alone):
+        for i in itertools.islice(ahead, alone):
             fly(Launch(speed[i], up[i], spin[i], 0.0, axis[i]))
 
     singly = _best_of(one_by_one) * count / alone

@@ -1,12 +1,14 @@
 """Flight against published figures and against a slow reference of the same equations."""
 
 import csv
+from dataclasses import replace
 from pathlib import Path
 
 import numpy as np
 import pytest
 from hemicycle_core.errors import BadInput
-from hemicycle_core.flight import FAIRWAY, GREEN, Air, Firmness, Launch, fly, in_other_air, run_out
+from hemicycle_core.flight import FAIRWAY, GREEN, Air, Firmness, FlightScales, Launch, fly, in_other_air, run_out
+from hemicycle_core.flight.aero import MODERN_BALL
 from hemicycle_core.flight.landing import green, roll_out
 from hemicycle_core.flight.reference import fly_slowly
 from hemicycle_core.units import mps, yards
@@ -73,6 +75,28 @@ def test_left_is_the_mirror_of_right_and_a_batch_is_its_shots(shot):
     assert alone.carry_m[0] == pytest.approx(both.carry_m[0], abs=1e-9)
     faster = fly(Launch(speed * 1.02, launch, spin, direction, axis))
     assert np.hypot(faster.carry_m, faster.offline_m) > np.hypot(alone.carry_m, alone.offline_m)
+
+
+def test_a_flight_that_was_asked_for_is_kept_as_it_was_and_by_all_it_depends_on():
+    shot = Launch(60, 15, 5000, 1, -3)
+    kept = fly(shot)
+    assert fly(Launch([60], [15.0], [5000], [1], [-3])) is kept
+    with pytest.raises(ValueError, match="read-only"):
+        kept.carry_m[0] += 1
+    flown = fly(Launch(np.full(300, 60), 15, 5000, 1, -3))  # so many are not kept
+    assert flown.carry_m == pytest.approx(kept.carry_m[0]) and flown.landing_deg == pytest.approx(kept.landing_deg[0])
+    flown.carry_m[0] += 1
+    other_ball = replace(MODERN_BALL, lift=MODERN_BALL.lift * 1.1)
+    others = [
+        fly(shot, air=Air(altitude_m=1500)),
+        fly(shot, air=[Air(wind_mps=5)]),
+        fly(shot, scales=FlightScales(drag=1.1)),
+        fly(shot, scales=FlightScales(lift=1.1)),
+        fly(shot, ball=other_ball),
+        fly(Launch(60, 15, 5000, 1, 3)),
+    ]
+    assert len({round(float(each.carry_m[0]), 6) + round(float(each.offline_m[0]), 6) for each in [kept, *others]}) == 7
+    assert fly(shot, path=True).path is not None and fly(shot) is kept
 
 
 @settings(max_examples=60, deadline=None, derandomize=True)

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Callable, Sequence
 from dataclasses import dataclass, replace
+from functools import lru_cache
 
 import numpy as np
 from numpy.typing import ArrayLike, NDArray
@@ -20,6 +21,7 @@ STEP_S = 0.2  # carry within a few millimetres of a tight solver; docs/decisions
 LONGEST_S = 20.0
 RPM = 2 * np.pi / 60
 CHUNK = 4096  # shots flown together: more would leave the processor's cache, fewer waste calls
+FEW, KEPT = 256, 512  # so many flights of so few shots are kept: one session asks for the same ones over and over
 X, Y, Z, VX, VY, VZ, OMEGA = range(7)
 
 
@@ -309,11 +311,31 @@ def fly(
     launch: n shots. air: one for all of them or one each, 20 degrees C at sea level when None.
     scales: scales of drag and lift. path: also return sampled paths for drawing, every half STEP_S.
     Raises BadInput for launches that cannot be flown. Source of the forces: `aero`; the known bias of the landing angle
-    (`error.landing_bias`) is out of it. The first step
-    always moves off the ground, so a topped shot with a launch below the horizon lands within it.
+    (`error.landing_bias`) is out of it. The first step always moves off the ground, so a topped shot with a launch
+    below the horizon lands within it. Flights of up to `FEW` shots without their paths are kept, and read-only.
     """
+    air, scales = air or Air(), scales or FlightScales()
+    fields = launch.arrays()
+    n = fields[0].size
+    if path or n > FEW:
+        return _flown(launch, air, ball, scales, path)
+    both = np.stack([np.broadcast_to(np.asarray(each, dtype=float), n) for each in (scales.drag, scales.lift)])
+    return _few(np.stack(fields).tobytes(), air if isinstance(air, Air) else tuple(air), ball, both.tobytes())
+
+
+@lru_cache(KEPT)
+def _few(fields: bytes, air: Air | tuple[Air, ...], ball: Coefficients, scales: bytes) -> Flight:
+    launch = Launch(*np.frombuffer(fields).reshape(5, -1))
+    flight = _flown(launch, air, ball, FlightScales(*np.frombuffer(scales).reshape(2, -1)), path=False)
+    for each in vars(flight).values():
+        if isinstance(each, np.ndarray):
+            each.setflags(write=False)  # whoever asks for the same flight has this one
+    return flight
+
+
+def _flown(launch: Launch, air: Air | Sequence[Air], ball: Coefficients, scales: FlightScales, path: bool) -> Flight:
     state, axis = _start(launch)
-    balls = _balls(axis, air or Air(), ball, scales or FlightScales())
+    balls = _balls(axis, air, ball, scales)
     step = STEP_S / 2 if path else STEP_S
     size = state.shape[1] if path else CHUNK
     parts = [

@@ -11,8 +11,7 @@ from collections.abc import Callable, Mapping, Sequence
 from dataclasses import dataclass
 
 import numpy as np
-from scipy.special import stdtrit
-from scipy.stats import chi2, f
+from scipy.special import chdtri, fdtr, stdtrit
 
 from ..samples.averages import average
 from ..shots import Shot, Source
@@ -143,7 +142,7 @@ def _line(cells: Mapping[str, Cell], variance: tuple[float, int] | None, floors:
     if variance is None:
         return Measured(cells, None, None, None, left, under)
     value, free = variance
-    low, high = ((value * free / chi2.ppf(at, free)) ** 0.5 for at in (0.95, 0.05))
+    low, high = ((value * free / chdtri(free, 1 - at)) ** 0.5 for at in (0.95, 0.05))
     return Measured(cells, value**0.5, float(low), float(high), left, under)
 
 
@@ -155,7 +154,7 @@ def _tightest(variances: Mapping[int, tuple[float, int]]) -> int | None:
     (one, free), (two, free_two) = (variances[code] for code in order[:2])
     if two <= 0:
         return None
-    return order[0] if float(f.cdf(one / two, free, free_two)) < TOLD / 2 else None
+    return order[0] if float(fdtr(free, free_two, one / two)) < TOLD / 2 else None
 
 
 def _sentences(lines: Mapping[int, Measured], tightest: int | None, name: Callable[[int], str]) -> list[str]:

@@ -153,9 +153,14 @@ function Course({ code, onOther }: PageProps) {
 	const say = useMutation({
 		networkMode: "always",
 		mutationFn: (note: Note) => got(client.POST("/api/course/{code}", { ...at(code), body: note })),
+		onError: () => page.refetch(), // it may be decided by now
 	});
-	if (page.error instanceof Problem && page.error.status >= 400)
-		return <Enter onCode={onOther} why={page.error.title} />;
+	if (page.error instanceof Problem && page.error.status >= 400) {
+		const late = line.refused.map((each) => (each.body as Note).word);
+		const untold = [...late, say.error && say.variables.word].filter(Boolean);
+		const words = untold.length > 0 ? ` Tell the fitter yourself: ${untold.join("; ")}` : "";
+		return <Enter onCode={onOther} why={`${page.error.title}${words}`} />;
+	}
 	if (!page.data) return <Opening lost={page.isError} />;
 	const { codes, places, notes, since } = page.data;
 	return (
@@ -165,6 +170,7 @@ function Course({ code, onOther }: PageProps) {
 				<h1 className="text-3xl font-semibold">How did they play?</h1>
 				<NoteForm large codes={codes} places={places} since={since} onNote={say.mutate} />
 				<Said error={say.error} />
+				{say.error && <p className="text-lg">Not written down: {say.variables.word || "picked up first"}</p>}
 				{waiting.length > 0 && (
 					<p role="status" className="text-lg font-semibold">
 						{waiting.length === 1 ? "1 note waits" : `${waiting.length} notes wait`} on this device for the

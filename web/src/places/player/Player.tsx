@@ -63,7 +63,7 @@ export function Frame({ children, lost = false }: { children: ReactNode; lost?: 
 	const [, turn] = useTheme();
 	return (
 		<main className="flex min-h-dvh flex-col bg-base-100">
-			<header className="flex items-center justify-between px-5 py-3">
+			<header className="flex items-center justify-between gap-3 px-5 py-3">
 				<Mark />
 				<span role="status" className="hole-text text-xl font-semibold">
 					{lost ? "Not live: the line is lost, trying again" : ""}

@@ -419,6 +419,19 @@ test("a note of the course needs the club and a word, or that it was picked up f
 		expect(changes(sent)[0]?.body).toMatchObject({ code: 2, place: "sand", word: "", first: true }),
 	);
 	expect(await screen.findByText(/, greenside sand, picked up first/)).toBeTruthy();
+	clear();
+	// Decided meanwhile: what was written is not lost with the page.
+	const why = "This is decided: nothing more can be noted.";
+	const over = () => Response.json({ title: why, field: null }, { status: 404 });
+	const answers: Record<string, unknown> = { "GET /api/course/ACDEFHJK": page };
+	serve(answers);
+	draw(<ByCode />);
+	fireEvent.click(await screen.findByRole("button", { name: "Marble" }));
+	fireEvent.change(screen.getByLabelText("What it did"), { target: { value: "Dug" } });
+	answers["POST /api/course/ACDEFHJK"] = over();
+	answers["GET /api/course/ACDEFHJK"] = over();
+	fireEvent.click(screen.getByRole("button", { name: "Write it down" }));
+	expect(await screen.findByText(`${why} Tell the fitter yourself: Dug`)).toBeTruthy();
 	window.history.replaceState(null, "", "/");
 });
 
