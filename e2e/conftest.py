@@ -40,6 +40,15 @@ def browser_context_args():
     return {"viewport": {"width": 1280, "height": 800}, "locale": "en-GB", "service_workers": "block"}
 
 
+def pytest_collection_modifyitems(items: list[pytest.Item]) -> None:
+    """Tests with a shop of their own begin the second half: one process runs them while the other makes the demo that
+    all others copy."""
+    own = [item for item in items if "demo" not in getattr(item, "fixturenames", ())]
+    rest = [item for item in items if item not in own]
+    half = len(items) // 2
+    items[:] = [*rest[:half], *own, *rest[half:]]
+
+
 @dataclass
 class Application:
     """The launcher as a user runs it. database: the address of one to use; empty for one of its own."""
