@@ -5,7 +5,7 @@ import os
 import re
 import signal
 
-from playwright.sync_api import Browser, Locator, Page, expect
+from playwright.sync_api import Browser, Locator, Page, Route, expect
 from steps import accessible, sign_in
 from test_any_club import go
 from test_typed import servers
@@ -73,6 +73,25 @@ def set_up(page: Page, act) -> None:
     expect(page.get_by_text(re.compile(r"About \d+ min"))).to_be_visible()
 
 
+def on_a_slow_line(page: Page, fitter: Fitter) -> None:
+    """The first of two keys, pressed before the answer to the last code is in, is still there when it is."""
+
+    def late(route: Route) -> None:
+        answer = route.fetch()
+        page.wait_for_timeout(800)
+        route.fulfill(response=answer)
+
+    page.route("**/handings", late)
+    with page.expect_response("**/handings"):
+        fitter.answer()
+        word = fitter.shown
+        page.keyboard.press("[")
+    page.unroute("**/handings")
+    page.wait_for_timeout(300)
+    expect(page.get_by_test_id("code")).to_have_text(word)
+    expect(page.get_by_role("button", name=re.compile("Level$"), pressed=True)).to_be_visible()
+
+
 def links_of(page: Page) -> list[str]:
     rows = page.get_by_role("table").get_by_role("row")
     expect(rows.nth(1)).to_be_visible()
@@ -103,6 +122,7 @@ def test_a_whole_staged_test_by_the_keyboard_alone_ends_in_a_reveal_and_a_chosen
     page.keyboard.press("z")
     expect(page.get_by_test_id("code")).to_have_text(first)
     fitter.stage = ""
+    on_a_slow_line(page, fitter)
     fitter.play()
     expect(page.get_by_role("heading", name=re.compile("Which one is the sole he plays now"))).to_be_visible()
     by_key(page, next(word for word, liked in fitter.liking.items() if liked == 0))

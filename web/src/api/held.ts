@@ -2,8 +2,11 @@
  * What this browser holds of a session, by its revision: an older answer never overwrites a newer one, and only the
  * shots that changed travel.
  */
-import type { QueryClient } from "@tanstack/react-query";
+import { notifyManager, type QueryClient } from "@tanstack/react-query";
 import type { Session, Shot } from "./client";
+
+// An answer is drawn with what it changes elsewhere, such as what waits no more, and not a frame after it.
+notifyManager.setScheduler(queueMicrotask);
 
 /** The newest revision of each session that this page has had, and the one it is at. */
 const revisions = new Map<number, number>();

@@ -313,6 +313,7 @@ async function fly(entry: Entry): Promise<void> {
 	flying = entry;
 	let answer: Response | null = null;
 	let told: Record<string, unknown> = {};
+	let made: unknown;
 	const long = setTimeout(() => tell({ lost: true }), LONG_MS);
 	try {
 		answer = await globalThis.fetch(
@@ -335,6 +336,7 @@ async function fly(entry: Entry): Promise<void> {
 			answer = await ask(`/api/sessions/${entry.session}${entry.path.includes("plans") ? "/plans" : ""}`);
 		}
 		if (told.type === "hemicycle:csrf") await ask("/api/me");
+		if (answer.ok) made = await answer.clone().json();
 	} catch {
 		if (!answer || answer.status < 500) answer = null;
 	} finally {
@@ -349,18 +351,18 @@ async function fly(entry: Entry): Promise<void> {
 	}
 	if (told.type === "hemicycle:csrf" && tries === 0) return later();
 	tries = 0;
-	await arrived(entry, answer, told);
+	arrived(entry, answer, told, made);
 	pump();
 }
 
-async function arrived(entry: Entry, answer: Response, told: Record<string, unknown>): Promise<void> {
+/** In one go: what a change made is there in the moment in which it waits no more. */
+function arrived(entry: Entry, answer: Response, told: Record<string, unknown>, made: unknown): void {
 	const consumer = answers.get(entry.change);
 	answers.delete(entry.change);
 	if (answer.ok) {
 		entries = entries.filter((each) => each !== entry);
 		if (entry.draft) saved.set(entry.draft, entry.body as Typing);
-		const body: unknown = await answer.clone().json();
-		heard(body, entry);
+		heard(made, entry);
 		store();
 		tell({ lost: false, savedAt: Date.now() });
 	} else if (entry.draft || !consumer) {

@@ -1,5 +1,5 @@
 /** The blind sole test in the Bay: which code is handed from which lie, and what the player says of it. */
-import { useState } from "react";
+import { useRef, useState } from "react";
 import type { Shot, SoleTest, Turf } from "../../api/client";
 import { useLine, useWaiting } from "../../api/outbox";
 import { change } from "../../api/session";
@@ -8,7 +8,7 @@ import { BendCaution, Said } from "../../ui/Said";
 import { typedNumber } from "../../ui/typed";
 import { type Metres, reading, toMetres, yd } from "../../ui/units";
 import type { StripProps } from "../panels";
-import { type Coming, comingOf, type Handing, placeOf, soleTestOf, wordOf } from "./coming";
+import { type Coming, comingOf, type Handing, notYetIn, placeOf, soleTestOf, wordOf } from "./coming";
 import { Ending } from "./Ending";
 import { HandingList } from "./HandingList";
 import { Choice, SAID, turfKey, turfName, turfsOf } from "./Marks";
@@ -17,9 +17,11 @@ import { TestMenu } from "./TestMenu";
 export function SoleStrip({ session, act, agreed }: StripProps) {
 	const test = soleTestOf(session);
 	const line = useLine();
-	const waiting = useWaiting<Handing>(test ? `/api/soles/${test.id}/handings` : "");
+	const unheard = useWaiting<Handing>(test ? `/api/soles/${test.id}/handings` : "");
+	const placed = useRef(new Map<Handing, number>());
 	if (!test?.on)
 		return <p className="quiet text-[17px]">No sole test is going on. Key W, Sole test, sets one up.</p>;
+	const waiting = notYetIn(test, unheard, placed.current);
 	const coming = comingOf(test, waiting, line.lost);
 	const key = coming.next
 		? [coming.next.code, coming.next.place, coming.next.visit, test.done + waiting.length].join()
@@ -78,13 +80,14 @@ function Handed({
 	const [turf, setTurf] = useState<Turf | null>(null);
 	const [more, setMore] = useState({ best: null as number | null, groove: "", sound: "", left: "" });
 	const [wrong, setWrong] = useState<unknown>(null);
+	const sent = useRef(false); // a key that bounces says nothing twice
 	const place = placeOf(test, next.place);
 	const sand = place?.sand ?? false;
 	const code = test.codes[next.code];
 	const inHand = code?.build === session.in_hand && session.protocol === "sole";
 	const shots = session.shots.filter((each) => each.build === code?.build && each.number > test.since);
 	const send = (now: { said: number | null; turf: Turf | null }) => {
-		if (now.turf === null || (now.said === null && !coming.first)) return;
+		if (sent.current || now.turf === null || (now.said === null && !coming.first)) return;
 		try {
 			const groove = typedNumber(more.groove, "groove");
 			const left = typedNumber(more.left, "distance left");
@@ -97,6 +100,7 @@ function Handed({
 				left_m: left === null ? null : toMetres(left),
 			};
 			setWrong(null);
+			sent.current = true;
 			act(() => change.sayOfCode(test.id, body));
 		} catch (error) {
 			setWrong(error);

@@ -27,6 +27,19 @@ export const sameStage = (a: Stage, b: Stage) =>
 export const soleTestOf = (session: Session): SoleTest | undefined =>
 	session.soles.find((each) => each.on) ?? session.soles.at(-1);
 
+/** Of what waits, what the test as it is read does not have yet: an answer may be read before the one who gave it is
+ * told so. placed: by each that waits, which handing it is, from nought; it is kept from one drawing to the next. */
+export function notYetIn(test: SoleTest, waiting: Handing[], placed: Map<Handing, number>): Handing[] {
+	for (const gone of [...placed.keys()].filter((each) => !waiting.includes(each))) placed.delete(gone);
+	let at = test.done;
+	for (const said of waiting) {
+		at = placed.get(said) ?? at;
+		placed.set(said, at);
+		at += 1;
+	}
+	return waiting.filter((said) => (placed.get(said) ?? 0) >= test.done);
+}
+
 /** lost: without a line nobody is out; with one, who goes on to the next lie is waited for. */
 export function comingOf(test: SoleTest, waiting: Handing[], lost: boolean): Coming {
 	const left = [...test.ahead];

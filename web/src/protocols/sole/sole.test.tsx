@@ -7,7 +7,7 @@ import { Bay } from "../../places/bay/Bay";
 import ByCode from "../../places/by-code/ByCode";
 import { build, m, session } from "../../tests/session";
 import { changes, clear, draw, serve, show } from "../../tests/stage";
-import { comingOf } from "./coming";
+import { comingOf, notYetIn } from "./coming";
 import SetUpPage from "./SetUp";
 import { SoleBench } from "./SoleBench";
 
@@ -143,6 +143,22 @@ test("with a line, who goes on to the next lie is waited for; without one nobody
 	const duel = [next(0, "pitch", { duel: true }), next(1, "pitch", { duel: true })];
 	const two = { ...begun, ahead: [...duel, ...duel] };
 	expect(comingOf(two, [duel[0] as never], false)).toMatchObject({ next: duel[1], before: 0 });
+});
+
+test("what is read before its own answer came is not counted twice, nor one of a duel taken for another", () => {
+	const placed = new Map();
+	const [one, two] = [next(0, "pitch", { duel: true }), next(1, "pitch", { duel: true })] as never[];
+	const at = (done: number, waiting: never[]) => notYetIn({ ...begun, done }, waiting, placed);
+	expect(at(4, [])).toEqual([]);
+	expect(at(4, [one] as never[])).toEqual([one]);
+	expect(at(4, [one, two] as never[])).toEqual([one, two]);
+	expect(at(5, [one, two] as never[])).toEqual([two]);
+	expect(at(6, [one, two] as never[])).toEqual([]);
+	expect(at(6, [])).toEqual([]);
+	// Taken back, and said again.
+	expect(at(5, [next(1, "pitch", { duel: true })] as never[])).toHaveLength(1);
+	// After a reload without a line all that waits is still to come.
+	expect(notYetIn({ ...begun, done: 4 }, [one, two] as never[], new Map())).toHaveLength(2);
 });
 
 test("what was said is put right by a touch, and that another club is in hand is said", async () => {
