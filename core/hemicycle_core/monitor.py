@@ -89,7 +89,7 @@ def noise_from_shown(kind: MonitorKind, shown: Mapping[str, Noise]) -> dict[str,
         if noise.shot < 0 or noise.day < 0:
             raise BadInput(f"{label}: a noise is nought or more.", field=key)
         if noise.shot > MOST_TIMES * usual.shot or noise.day > MOST_TIMES * usual.day:
-            raise BadInput(f"{label}: over {MOST_TIMES:.0f} times the usual is no monitor to fit with.", field=key)
+            raise BadInput(f"{label}: over {MOST_TIMES:g} times the usual is no monitor to fit with.", field=key)
         if abs(noise.shot - usual.shot) > 1e-6 or abs(noise.day - usual.day) > 1e-6:
             made[key] = noise
     return made

@@ -14,6 +14,7 @@ from .errors import BadInput
 from .flight import Air, Launch
 from .flight.other_air import in_other_air
 from .shots import LAUNCH, Intent
+from .units import shown
 
 FULL = "full"
 THREE_QUARTER, HALF = "three_quarter", "half"
@@ -100,7 +101,7 @@ def speaks(
 def check_wind(mps: float, from_deg: float) -> None:
     """Raise BadInput for a wind that nobody is fitted in. from_deg: 0 against the shot, 90 from the right."""
     if not 0 <= mps <= MOST_WIND_MPS:
-        raise BadInput(f"Wind lies between 0 and {MOST_WIND_MPS * 2.23694:.0f} mph here.", field="wind_mps")
+        raise BadInput(f"Wind lies between 0 and {shown(MOST_WIND_MPS * 2.23694)} mph here.", field="wind_mps")
     if not 0 <= from_deg < 360:
         raise BadInput("Where the wind comes from is an angle from 0 to 359°.", field="wind_from_deg")
 

@@ -78,6 +78,8 @@ READINGS: dict[str, Reading] = {
 # What a monitor that sees only impact works out with a flight model of its own, on its own turf.
 FLIGHT_READINGS = ("carry_m", "total_m", "offline_m", "peak_m", "landing_deg", "hang_s")
 COMPUTABLE = FLIGHT_READINGS
+LAUNCH = ("ball_speed_mps", "launch_deg", "spin_rpm")
+LINE = ("direction_deg", "axis_deg")  # without both nothing is known of where a ball comes down sideways
 
 
 class Strike(StrEnum):
@@ -207,15 +209,12 @@ def fill_blanks(
 ) -> list[dict[str, float]]:
     """What the monitor left blank, computed from each shot's own launch; one dict a shot, blanks only.
 
-    Shots without ball speed, launch and spin get nothing. A computed total is the shot's own carry,
+    Shots without ball speed, launch and spin get nothing; where direction or spin axis was not read, nothing says where
+    it came down sideways, and offline stays unread. A computed total is the shot's own carry,
     measured where there is one, plus the computed run-out on `turf`.
     """
     filled: list[dict[str, float]] = [{} for _ in shots]
-    able = [
-        i
-        for i, shot in enumerate(shots)
-        if shot.keys() >= {"ball_speed_mps", "launch_deg", "spin_rpm"} and not shot.keys() >= set(COMPUTABLE)
-    ]
+    able = [i for i, shot in enumerate(shots) if shot.keys() >= set(LAUNCH) and not shot.keys() >= set(COMPUTABLE)]
     if not able:
         return filled
 
@@ -244,11 +243,9 @@ def fill_blanks(
             "landing_deg": float(flight.landing_deg[row]),
             "hang_s": float(flight.hang_s[row]),
         }
-        filled[i] = {key: value for key, value in computed.items() if key not in shot}
+        unread = set() if shot.keys() >= set(LINE) else {"offline_m"}
+        filled[i] = {key: value for key, value in computed.items() if key not in shot and key not in unread}
     return filled
-
-
-LAUNCH = ("ball_speed_mps", "launch_deg", "spin_rpm")
 
 
 def columns_of(shots: Sequence[Shot], keys: Sequence[str]) -> dict[str, NDArray[np.float64]]:

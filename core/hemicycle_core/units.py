@@ -7,6 +7,7 @@ Exact definitions: international yard and pound agreement of 1959; mph from the 
 
 from __future__ import annotations
 
+import math
 from dataclasses import dataclass
 from enum import StrEnum
 
@@ -93,17 +94,43 @@ def ninety(sd: float) -> float:
     return 1.6449 * sd
 
 
-def yard_words(metres_: float) -> str:
-    """A distance for a sentence: at least one yard, as what is nought is not said."""
-    return f"{max(1, round(yards(metres_)))} yd"
+def whole(value: float, digits: int = 0) -> float:
+    """Rounded to so many digits as everything that is shown is: halves go away from nought, as a fitter rounds and as
+    the screens do. What is compared with what is shown is rounded by this first."""
+    scale = 10.0**digits
+    # A half that a conversion of units missed by the last bits of a float is still a half.
+    made = math.floor(abs(value) * scale + 0.5 + HALF) / scale
+    return -made if value < 0 and made else made
 
 
-def yd_text(metres_: float) -> str:
-    """A length as whole yards for a sentence, with a true minus sign."""
-    return f"{whole_yards(metres_):d}".replace("-", "\u2212")
+HALF = 1e-9
+
+
+def shown(value: float, digits: int = 0) -> str:
+    """A figure for a sentence with so many digits, or rounded to tens and hundreds for negative ones; with a true minus
+    sign."""
+    return f"{whole(value, digits):.{max(digits, 0)}f}".replace("-", "\u2212")
 
 
 def whole_yards(metres_: float) -> int:
-    """Halves go away from nought, as the screens round them: a sentence reads as the table beside it."""
-    whole = int(abs(yards(metres_)) + 0.5)
-    return -whole if metres_ < 0 else whole
+    """A length as the whole yards it is shown in."""
+    return int(whole(yards(metres_)))
+
+
+def yd_text(metres_: float) -> str:
+    """A length as whole yards for a sentence."""
+    return shown(yards(metres_))
+
+
+def yard_words(metres_: float) -> str:
+    """A distance for a sentence: at least one yard, as what is nought is not said."""
+    return f"{max(1, whole_yards(metres_))} yd"
+
+
+def outside(mean_m: float, low_m: float | None, high_m: float | None) -> int:
+    """How many yards a length lies outside a window as both are shown: negative for short of it, 0 inside and on an
+    edge."""
+    mean = whole_yards(mean_m)
+    if low_m is not None and mean < whole_yards(low_m):
+        return mean - whole_yards(low_m)
+    return max(mean - whole_yards(high_m), 0) if high_m is not None else 0

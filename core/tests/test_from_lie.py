@@ -87,7 +87,7 @@ def first(wood, jobs):
 
 
 def test_the_lie_that_jobs_are_met_from_turns_the_choice_and_shots_from_there_turn_it_back():
-    wood = shots(182, spread=3, n=9, seed=2)
+    wood = shots(182, spread=3, n=9, seed=4)
     assert first(wood, [TEE]).choice.letter == "A"
     both = [TEE, replace(FROM_ROUGH, uses_per_round=4)]
     turned = first(wood, both)

@@ -3,14 +3,13 @@
 import numpy as np
 import pytest
 from hemicycle_core.bag import HeadType
-from hemicycle_core.bag.clubs import USUAL_LOFT_AND_INCHES
+from hemicycle_core.bag.clubs import USUAL_LOFT_AND_INCHES, usual_length_m
 from hemicycle_core.brief import Target
 from hemicycle_core.flight import Air
 from hemicycle_core.formats.club_names import head_type_of
 from hemicycle_core.rack import HeadRecord, Offer, Owned, expect, owned, reach, shortlist, type_lines
 from hemicycle_core.rack.differences import Spec, differences
 from hemicycle_core.rack.lofts import Head
-from hemicycle_core.rack.shortlist import usual_length_m
 from hemicycle_core.shots import Shot, anchor_to
 from hemicycle_core.simulation.golfer import Club, Player, Swinging
 from hemicycle_core.units import METRES_PER_INCH, metres, yards

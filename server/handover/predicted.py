@@ -11,7 +11,7 @@ from fitting.domain.session import JudgedSession
 from fitting.models import Build
 from hemicycle_core.bag import Carried, HeadType
 from hemicycle_core.judge import Change, ChangeKind, HitClub, Kind, Verdict, predict
-from hemicycle_core.units import ninety, yards, yd_text
+from hemicycle_core.units import ninety, shown, yards, yd_text
 
 A_PREDICTION = "A prediction: it was not hit in this setting. Hit it when it is made, before it counts."
 
@@ -72,7 +72,7 @@ def _predicted(judged: JudgedSession, build: Build, parent: Build) -> Predicted 
     )
     words = " and ".join(change.words for change in changes)
     far = yards(gain["carry_m"])
-    by = f"about {abs(far):.0f} yd {'more' if far > 0 else 'less'} carry" if abs(far) >= 0.5 else "as much carry"
+    by = f"about {shown(abs(far))} yd {'more' if far > 0 else 'less'} carry" if abs(far) >= 0.5 else "as much carry"
     from_ = parent.letter or parent.name
     verdict = Verdict(
         letter=build.letter,

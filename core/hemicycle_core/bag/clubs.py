@@ -8,6 +8,7 @@ from dataclasses import dataclass
 
 from ..errors import BadInput
 from ..heads import HeadType
+from ..units import METRES_PER_INCH
 
 # Usual lofts and lengths, to start a typed club from; the fitter measures the real ones.
 USUAL_LOFT_AND_INCHES: dict[str, tuple[float, float]] = {
@@ -20,6 +21,19 @@ USUAL_LOFT_AND_INCHES: dict[str, tuple[float, float]] = {
 
 WEDGE_INCHES = 35.25
 WEDGE_LOFTS = (44, 64)
+# What heads of a kind are built to: inches at a loft, and how much shorter for a degree more.
+BUILT_INCHES = {
+    HeadType.DRIVER: (45.5, 10.5, 0.0), HeadType.WEDGE: (WEDGE_INCHES, 50.0, 0.0),
+    HeadType.FAIRWAY: (42.0, 21.0, 1 / 6), HeadType.HYBRID: (40.0, 22.0, 1 / 6),
+    HeadType.UTILITY: (39.25, 22.0, 1 / 6), HeadType.IRON: (38.5, 23.0, 1 / 7),
+}  # fmt: skip
+USUAL_LOFT_OF_KIND = {
+    HeadType.DRIVER: 10.5, HeadType.FAIRWAY: 18.0, HeadType.HYBRID: 22.0, HeadType.UTILITY: 20.0, HeadType.IRON: 30.0,
+    HeadType.WEDGE: 54.0,
+}  # fmt: skip
+# How far a length that nobody stated may be off what is usual, one standard deviation, where the loft is known and
+# where it is not, by judgement: makers differ by about half an inch, and an iron is any of a set.
+LENGTH_SD_M = (0.5 * METRES_PER_INCH, 1.2 * METRES_PER_INCH)
 
 
 def usual_loft_and_inches(name: str) -> tuple[float, float] | None:
@@ -29,6 +43,21 @@ def usual_loft_and_inches(name: str) -> tuple[float, float] | None:
     if marked and WEDGE_LOFTS[0] <= int(marked[1]) <= WEDGE_LOFTS[1]:
         return float(marked[1]), WEDGE_INCHES
     return USUAL_LOFT_AND_INCHES.get(name) or USUAL_LOFT_AND_INCHES.get(name.split(" ", maxsplit=1)[0])
+
+
+def usual_length_m(head_type: HeadType, loft_deg: float) -> float:
+    """The length heads of a kind and loft are built to, metres."""
+    inches, at, step = BUILT_INCHES.get(head_type, BUILT_INCHES[HeadType.IRON])
+    return max(35.0, min(46.0, inches - (loft_deg - at) * step)) * METRES_PER_INCH
+
+
+def length_known(head_type: HeadType, loft_deg: float | None, length_m: float | None) -> tuple[float, float]:
+    """The length of a club in metres and one standard deviation of it: none where it was stated, else that of its kind
+    and loft with its doubt."""
+    if length_m is not None:
+        return length_m, 0.0
+    loft = USUAL_LOFT_OF_KIND.get(head_type, 30.0) if loft_deg is None else loft_deg
+    return usual_length_m(head_type, loft), LENGTH_SD_M[loft_deg is None]
 
 
 # A typed figure is remembered, not measured: players and fitters are out by about 5 yd, and long more than short.

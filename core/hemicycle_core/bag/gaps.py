@@ -10,7 +10,7 @@ from enum import StrEnum
 from ..errors import BadInput
 from ..heads import HeadType
 from ..thresholds import DEFAULT
-from ..units import metres, mph, yards
+from ..units import metres, mph, yd_text
 from .clubs import Carried, in_order
 
 CLOSED_M = metres(5)  # a hole under 5 yd is closed: smaller than what a stock swing varies by
@@ -49,7 +49,7 @@ class StepWish:
 
     @property
     def text(self) -> str:
-        return f"{round(yards(self.least_m))} to {round(yards(self.most_m))}"
+        return f"{yd_text(self.least_m)} to {yd_text(self.most_m)}"
 
 
 def wanted_step(driver_speed_mps: float | None) -> StepWish:

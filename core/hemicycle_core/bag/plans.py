@@ -17,7 +17,7 @@ from numpy.typing import NDArray
 
 from ..heads import HeadType
 from ..thresholds import DEFAULT, Thresholds
-from ..units import metres, yards, yd_text
+from ..units import metres, shown, yards, yd_text
 from .clubs import Carried
 from .gaps import CLOSED_M, CROWDED_M, Coverage, Gap, GapRules, coverage, widest_gap
 from .slots import SlotLayout, lay_out_slots
@@ -376,7 +376,7 @@ def explain(best: Bag, today: Bag, runner: Bag | None, thresholds: Thresholds = 
     parts = []
     if today.covered.open_m - best.covered.open_m >= CLOSED_M:
         before, after = yards(today.covered.open_m), yards(best.covered.open_m)
-        parts.append(f"{before:.0f} yd uncovered become {after:.0f}")
+        parts.append(f"{shown(before)} yd uncovered become {shown(after)}")
     if best.rounds.size:
         gained = best.rounds - today.rounds
         low, high = np.quantile(gained, [0.05, 0.95])
@@ -385,13 +385,13 @@ def explain(best: Bag, today: Bag, runner: Bag | None, thresholds: Thresholds = 
     if best.dropped:
         parts.append(f"{' and '.join(best.dropped)} may go")
     if best.price:
-        parts.append(f"for {best.price:.0f}")
+        parts.append(f"for {shown(best.price)}")
     words = f"{_come(best)}: {', '.join(parts)}" if best.added else ", ".join(parts)
     beside = ""
     if runner is not None and runner.plan != today.plan and best.rounds.size:
         behind = best.mean_rounds - runner.mean_rounds
         told = best.better_than(runner) >= thresholds.better
-        tie = f"{behind:.1f} a round behind" if told else "as good as far as can be told"
+        tie = f"{shown(behind, 1)} a round behind" if told else "as good as far as can be told"
         names = f", {_come(runner)}," if runner.added else ""
         beside = f" The next best{names} is {tie}."
     return f"{words[:1].upper()}{words[1:]}.{beside}"
@@ -426,17 +426,17 @@ def replanned(before: Coverage, after: Coverage, newcomer: str) -> str:
     close = [gap for gap in sides if gap.crowded]
     said = []
     if was is not None and not left:
-        said.append(f"Closes the {yards(was.open_m):.0f} yd between {was.lower.name} and {was.upper.name}")
+        said.append(f"Closes the {yd_text(was.open_m)} yd between {was.lower.name} and {was.upper.name}")
     elif was is not None:
         rest = " and ".join(_open_words(gap, newcomer) for gap in left)
-        space = f"Of the {yards(was.open_m):.0f} yd between {was.lower.name} and {was.upper.name}"
+        space = f"Of the {yd_text(was.open_m)} yd between {was.lower.name} and {was.upper.name}"
         said.append(f"{space}, {rest.replace(' ', ' stay open ', 1)}")
     elif left:
         said.append("There is no hole where it lands")
     for gap in close:
         other = gap.upper if gap.lower.name == newcomer else gap.lower
         way = "under" if other is gap.upper else "past"
-        said.append(f"only {yards(gap.step_m):.0f} yd {way} your {other.name}")
+        said.append(f"only {yd_text(gap.step_m)} yd {way} your {other.name}")
     if not said:
         return "Changes no hole."
     return f"{said[0]}, but {' and '.join(said[1:])}." if len(said) > 1 else f"{said[0][:1].upper()}{said[0][1:]}."
@@ -449,9 +449,9 @@ def rebagged(before: Coverage, after: Coverage, added: Sequence[str], dropped: S
     if not (added or dropped):
         return left_open(after)
     was, now = (max((yards(gap.open_m) for gap in bag.gaps), default=0.0) for bag in (before, after))
-    change = f"The widest hole goes from {was:.0f} to {now:.0f} yd"
-    if f"{was:.0f}" == f"{now:.0f}":
-        change = f"The widest hole stays {now:.0f} yd" if now else "No hole opens"
+    change = f"The widest hole goes from {shown(was)} to {shown(now)} yd"
+    if f"{shown(was)}" == f"{shown(now)}":
+        change = f"The widest hole stays {shown(now)} yd" if now else "No hole opens"
     left = left_open(after)
     return f"{change}. {left[:1].upper()}{left[1:]}"
 
@@ -463,17 +463,17 @@ def next_gap_words(bag: Bag) -> str:
     slot, (lower, upper) = bag.next_slot.slots[0], bag.next_gap
     hole = next(gap for gap in bag.covered.gaps if (gap.lower.name, gap.upper.name) == (lower, upper))
     window = f"{yd_text(slot.low_m)} to {yd_text(slot.high_m)}"
-    return f"Widest hole left: {yards(hole.open_m):.0f} yd between {lower} and {upper}. Its window: carry {window}."
+    return f"Widest hole left: {yd_text(hole.open_m)} yd between {lower} and {upper}. Its window: carry {window}."
 
 
 def left_open(covered: Coverage) -> str:
     """What a bag leaves uncovered, widest first, and who crowds whom."""
     holes = sorted((gap for gap in covered.gaps if gap.open_m > 0), key=lambda gap: -gap.open_m)
-    said = [f"{yards(gap.open_m):.0f} yd uncovered between {gap.lower.name} and {gap.upper.name}" for gap in holes]
+    said = [f"{yd_text(gap.open_m)} yd uncovered between {gap.lower.name} and {gap.upper.name}" for gap in holes]
     close = (gap for gap in covered.gaps if gap.crowded)
-    said += [f"{gap.upper.name} is only {yards(gap.step_m):.0f} yd past {gap.lower.name}" for gap in close]
+    said += [f"{gap.upper.name} is only {yd_text(gap.step_m)} yd past {gap.lower.name}" for gap in close]
     return "; ".join(said) + "." if said else "No hole by this rule."
 
 
 def _open_words(gap: Gap, newcomer: str) -> str:
-    return f"{yards(gap.open_m):.0f} {'above' if gap.lower.name == newcomer else 'below'} it"
+    return f"{yd_text(gap.open_m)} {'above' if gap.lower.name == newcomer else 'below'} it"

@@ -11,7 +11,7 @@ from statistics import median
 
 from ..heads import HeadType
 from ..samples.overlap import MUDDLED, overlap, smallest_useful_step
-from ..units import feet, yards
+from ..units import feet, shown, yd_text
 from .clubs import Carried, in_order
 from .gaps import Coverage, GapRule, StepWish, gap_between
 from .slots import MOST_CLUBS, lay_out_slots
@@ -48,8 +48,8 @@ def collapse_point(clubs: Sequence[Carried]) -> Remark | None:
     usual = median(steps[: max(2, len(steps) // 2)])
     for (lower, upper), step in zip(itertools.pairwise(irons), steps, strict=True):
         if step < STOPS_STEPPING * usual and step < smallest_useful_step(spread_of(upper)):
-            words = f"The irons stop stepping at the {upper.name}: {yards(step):.0f} yd past the {lower.name}, where"
-            return Remark(upper.name, "collapse", f"{words} {yards(usual):.0f} is usual. The long end starts there.")
+            words = f"The irons stop stepping at the {upper.name}: {yd_text(step)} yd past the {lower.name}, where"
+            return Remark(upper.name, "collapse", f"{words} {yd_text(usual)} is usual. The long end starts there.")
     return None
 
 
@@ -63,12 +63,12 @@ def out_of_line(clubs: Sequence[Carried]) -> list[Remark]:
     for low, club, high in zip(ordered, ordered[1:], ordered[2:], strict=False):
         peaks = [each.peak_m for each in (low, club, high)]
         if all(peaks) and peaks[1] < (1 - LOW_SHARE) * min(peaks[0], peaks[2]):  # type: ignore[operator,type-var]
-            said = f"{club.name} flies lower ({feet(peaks[1]):.0f} ft) than both its neighbours."  # type: ignore[arg-type]
+            said = f"{club.name} flies lower ({shown(feet(peaks[1]))} ft) than both its neighbours."  # type: ignore[arg-type]
             found.append(Remark(club.name, "peak_m", f"{said} It will not hold what they hold."))
     for shorter, longer in itertools.pairwise(ordered):
         if shorter.landing_deg and longer.landing_deg and longer.landing_deg > shorter.landing_deg + STEEPER_DEG:
-            said = f"{longer.name} lands steeper than {shorter.name}: {longer.landing_deg:.0f}° against"
-            found.append(Remark(longer.name, "landing_deg", f"{said} {shorter.landing_deg:.0f}°."))
+            said = f"{longer.name} lands steeper than {shorter.name}: {shown(longer.landing_deg)}° against"
+            found.append(Remark(longer.name, "landing_deg", f"{said} {shown(shorter.landing_deg)}°."))
         # Wedges spin most at about 50 degrees of spin loft: beyond it the ball slides, and more loft spins less.
         falls = shorter.head_type is HeadType.WEDGE
         spins = shorter.spin_rpm and longer.spin_rpm and longer.spin_rpm > shorter.spin_rpm + SPIN_STEP_RPM
@@ -84,8 +84,8 @@ def muddled(covered: Coverage) -> list[Remark]:
     for gap in covered.gaps:
         chance = overlap(max(gap.step_m, 0.0), spread_of(gap.lower), spread_of(gap.upper))
         if chance > MUDDLED:
-            often = f"{round(chance * 10)} shots in 10"
-            said = f"{gap.lower.name} and {gap.upper.name} are {yards(gap.step_m):.0f} yd apart: {often} of one land in"
+            often = f"{shown(chance * 10)} shots in 10"
+            said = f"{gap.lower.name} and {gap.upper.name} are {yd_text(gap.step_m)} yd apart: {often} of one land in"
             one = " One fewer would do." if gap.crowded else ""
             found.append(Remark(gap.upper.name, "overlap", f"{said} the other’s yardage.{one}"))
     return found
@@ -121,10 +121,10 @@ def clubs_for(
     elif count < wanted:
         words = (
             f"{belong} {between}: {_number(wanted).lower()} would close the space, but in steps under "
-            f"{yards(least):.0f} yd, closer than this speed and spread can use."
+            f"{yd_text(least)} yd, closer than this speed and spread can use."
         )
     else:
-        words = f"{belong} {between}. The smallest useful step here is {yards(least):.0f} yd."
+        words = f"{belong} {between}. The smallest useful step here is {yd_text(least)} yd."
     return count, Remark(upper.name, "count", words)
 
 
@@ -138,9 +138,9 @@ def loft_check(covered: Coverage) -> list[Remark]:
         apart = gap.lower.loft_deg - gap.upper.loft_deg
         lofts = f"{gap.lower.name} and {gap.upper.name} are {abs(apart):g}° apart in loft"
         if apart >= LOFT_STEP_DEG and gap.crowded:
-            found.append(Remark(gap.upper.name, "loft", f"{lofts} and only {yards(gap.step_m):.0f} yd in carry."))
+            found.append(Remark(gap.upper.name, "loft", f"{lofts} and only {yd_text(gap.step_m)} yd in carry."))
         elif apart < LOFT_STEP_DEG / 2 and gap.step_m > gap.step.least_m:
-            found.append(Remark(gap.upper.name, "loft", f"{lofts}, yet {yards(gap.step_m):.0f} yd in carry."))
+            found.append(Remark(gap.upper.name, "loft", f"{lofts}, yet {yd_text(gap.step_m)} yd in carry."))
     return found
 
 

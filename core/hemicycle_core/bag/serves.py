@@ -6,7 +6,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 
 from ..samples.overlap import overlap
-from ..units import feet, metres, yards, yd_text
+from ..units import feet, metres, shown, whole, whole_yards, yd_text
 from .clubs import Carried
 from .gaps import CROWDED_M, Coverage, Gap
 from .remarks import spread_of
@@ -34,13 +34,13 @@ def as_neighbours(first: Carried, second: Carried) -> Neighbours:
     step, left = upper.carry_m - lower.carry_m, upper.carry_m - lower.total_m
     shared = overlap(step, spread_of(lower), spread_of(upper))
     words = f"{lower.name} and {upper.name} carry the same"
-    if round(yards(step)) > 0:
+    if whole_yards(step) > 0:
         words = f"{upper.name} carries {yd_text(step)} yd past {lower.name}"
-    if round(yards(left)) > 0:
+    if whole_yards(left) > 0:
         words += f"; {yd_text(left)} yd between where {lower.name} stops and that carry"
-    elif round(yards(left)) < 0:
+    elif whole_yards(left) < 0:
         words += f"; {lower.name} rolls {yd_text(-left)} yd past that carry"
-    often = round(shared * 10)
+    often = int(whole(shared * 10))
     words += f"; {often} in 10 of one land in the other’s yardage." if often else "; they are told apart."
     return Neighbours(lower.name, upper.name, step, left, often, words)
 
@@ -61,10 +61,10 @@ def serves(club: Carried, covered: Coverage, work: Gap | None, stand: Sequence[C
         higher = club.peak_m - other.peak_m
         if abs(higher) >= OTHER_HEIGHT_M:
             way = "higher" if higher > 0 else "lower"
-            said.append(f"Swap partner of {other.name}: the same carry, {abs(feet(higher)):.0f} ft {way}.")
+            said.append(f"Swap partner of {other.name}: the same carry, {shown(abs(feet(higher)))} ft {way}.")
     near = [each for each in covered.clubs if abs(each.carry_m - club.carry_m) < CROWDED_M]
     for each in near:
         apart = abs(each.carry_m - club.carry_m)
-        how = f"{yd_text(apart)} yd apart" if round(yards(apart)) > 0 else "the same carry"
+        how = f"{yd_text(apart)} yd apart" if whole_yards(apart) > 0 else "the same carry"
         said.append(f"Could stand in for {each.name}: {how}.")
     return said

@@ -20,7 +20,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass, replace
 
 from ..errors import BadInput
-from ..units import metres, yards, yd_text
+from ..units import metres, whole_yards, yd_text
 from .clubs import Carried
 from .gaps import CLOSED_M, Gap, GapRule, GapRules, StepWish, coverage
 
@@ -172,17 +172,17 @@ def _sentence(lower: Carried, upper: Carried, count: int, rule: GapRule, step: S
     head = NUMBER_WORDS[count]
     many = count > 1
     if rule is not GapRule.ROLL_OUT:
-        size = round(yards((upper.carry_m - lower.carry_m) / (count + 1)))
+        size = whole_yards((upper.carry_m - lower.carry_m) / (count + 1))
         first = f"{head} {'make' if many else 'makes'} steps of {size} yd; you want {step.text}."
     elif here.closed:
         first = f"{head} {'close' if many else 'closes'} it."
     else:
         where = "between each" if many else "either side"
-        first = f"{head} {'leave' if many else 'leaves'} {round(yards(here.each_m))} yd {where}."
+        first = f"{head} {'leave' if many else 'leaves'} {yd_text(here.each_m)} yd {where}."
     if closing is None or closing <= count or here.closed:
         return first
     other = NUMBER_WORDS[closing]
     if rule is not GapRule.ROLL_OUT:
-        size = round(yards((upper.carry_m - lower.carry_m) / (closing + 1)))
+        size = whole_yards((upper.carry_m - lower.carry_m) / (closing + 1))
         return f"{first} {other} make steps of {size}."
     return f"{first} {other} close it."

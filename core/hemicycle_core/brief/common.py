@@ -6,7 +6,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass, replace
 
 from ..bag import Carried, HeadType, SlotLayout
-from ..units import metres, yards
+from ..units import metres, whole, yards
 from .jobs import Job, JobKind
 
 USUAL_M = metres(180)  # the carry that the distances below are written for
@@ -72,7 +72,7 @@ def short_jobs(clubs: Sequence[Carried]) -> list[CommonJob]:
     wedges = [club.carry_m for club in clubs if club.head_type is HeadType.WEDGE]
     if not wedges:
         return list(SHORT)
-    middle = metres(NEAREST_YD * round(yards(sum(wedges) / len(wedges)) / NEAREST_YD))
+    middle = metres(NEAREST_YD * whole(yards(sum(wedges) / len(wedges)) / NEAREST_YD))
     return [replace(SHORT[0], job=replace(SHORT[0].job, distance_m=middle)), *SHORT[1:]]
 
 
@@ -92,7 +92,7 @@ def common_jobs(clubs: Sequence[Carried], layout: SlotLayout | None) -> list[Com
     scale = min(max(_middle(clubs, layout), LEAST_M), MOST_M) / USUAL_M
 
     def moved(length_m: float) -> float:
-        return metres(NEAREST_YD * round(yards(length_m * scale) / NEAREST_YD))
+        return metres(NEAREST_YD * whole(yards(length_m * scale) / NEAREST_YD))
 
     return [
         CommonJob(

@@ -11,7 +11,7 @@ from scipy.special import ndtr
 from ..bag import Carried, HeadType, Slot, SlotLayout
 from ..bag.gaps import RULE_WORDS
 from ..flight import Firmness
-from ..units import feet, metres, ninety, yards, yd_text
+from ..units import feet, metres, ninety, shown, whole_yards, yd_text
 from .jobs import Job, JobKind, Miss
 
 # Landing angle from which a shot holds a green of 25 yd, by how firm it is: in practice 45 degrees holds and 42 to 44
@@ -110,7 +110,7 @@ def _carry(layout: SlotLayout, slot: Slot, lower: Carried, upper: Carried) -> Ta
 def _known(slot: Slot, clubs: Sequence[Carried]) -> tuple[bool, str]:
     """Whether a carry wanted rests on clubs that were hit, and how far it may be off in a sentence."""
     typed = [club.name for club in clubs if not club.hit]
-    off = f"±{max(1, round(yards(ninety(slot.doubt_m))))} yd"
+    off = f"±{max(1, whole_yards(ninety(slot.doubt_m)))} yd"
     if typed:
         return False, f"Known to {off}: {' and '.join(typed)} {'were' if len(typed) > 1 else 'was'} typed, not hit."
     return True, f"Known to {off} from the shots hit."
@@ -123,8 +123,8 @@ def _landing(jobs: Sequence[Job], longest: bool) -> Target | None:
     hardest = max(greens, key=holds_deg)
     holds = holds_deg(hardest, longest=longest)
     why = (
-        f"“{hardest.name}” is a {hardest.firmness.value} green {round(yards(hardest.depth_m))} yd deep: from about "
-        f"{holds:.0f}° down the ball stays on{', as far as is asked of the longest club' if longest else ''}."
+        f"“{hardest.name}” is a {hardest.firmness.value} green {yd_text(hardest.depth_m)} yd deep: from about "
+        f"{shown(holds)}° down the ball stays on{', as far as is asked of the longest club' if longest else ''}."
     )
     return Target("landing_deg", holds, None, why, sure="A guide, good to about 2°: the jobs played out decide.")
 
@@ -135,7 +135,7 @@ def _peak(lower: Carried, upper: Carried) -> Target | None:
         return None
     low = min(peaks) * (1 - PEAK_ROOM)
     heights = " and ".join(
-        f"{club.name} {feet(club.peak_m):.0f} ft" for club in (lower, upper) if club.peak_m is not None
+        f"{club.name} {shown(feet(club.peak_m))} ft" for club in (lower, upper) if club.peak_m is not None
     )
     known = len(peaks) == 2
     sure = "Both neighbours’ heights are known." if known else "Only one neighbour’s height is known."
@@ -147,7 +147,7 @@ def _spin(lower: Carried, upper: Carried) -> Target | None:
     if lower.spin_rpm is None or upper.spin_rpm is None:
         return None
     low, high = sorted((lower.spin_rpm, upper.spin_rpm))
-    ends = f"{upper.name} at {upper.spin_rpm:.0f} and {lower.name} at {lower.spin_rpm:.0f}"
+    ends = f"{upper.name} at {shown(upper.spin_rpm)} and {lower.name} at {shown(lower.spin_rpm)}"
     why = f"Between {ends}; read it with speed and launch."
     return Target("spin_rpm", low - SPIN_ROOM_RPM, high + SPIN_ROOM_RPM, why, firm=False, sure=SPIN_SURE)
 
@@ -159,5 +159,5 @@ def side_target(jobs: Sequence[Job], miss: Miss) -> Target | None:
     tightest = min(jobs, key=lambda job: job.width_m)
     half = tightest.width_m / 2
     feared = {Miss.LEFT: " Left is the miss to avoid.", Miss.RIGHT: " Right is the miss to avoid."}.get(miss, "")
-    why = f"“{tightest.name}” is {round(yards(tightest.width_m))} yd wide.{feared}"
+    why = f"“{tightest.name}” is {yd_text(tightest.width_m)} yd wide.{feared}"
     return Target("offline_m", -half, half, why, sure="As sure as the width that was given.")

@@ -15,7 +15,7 @@ from ..bag.gaps import GapRule
 from ..bag.slots import KEPT_M, SLACK_M
 from ..errors import BadInput
 from ..thresholds import DEFAULT, Thresholds
-from ..units import feet, metres, yards, yd_text
+from ..units import feet, metres, shown, whole_yards, yd_text
 from .jobs import Job, JobKind, Miss
 from .targets import REACH_M, Target, jobs_of_slot, side_target
 
@@ -121,7 +121,7 @@ def far_words(old: Carried, fairway: Job, thresholds: Thresholds = DEFAULT) -> s
     least = yd_text(old.total_m + thresholds.same_carry_m)
     where = fairway.name if fairway == USUAL_FAIRWAY else f"“{fairway.name}”"
     return (
-        f"Wanted: {least} yd or more in all, and in play on {where} at most {100 * OUT_OF_PLAY_MORE:.0f} in 100 less "
+        f"Wanted: {least} yd or more in all, and in play on {where} at most {100 * OUT_OF_PLAY_MORE:g} in 100 less "
         f"often than the {old.name}."
     )
 
@@ -168,14 +168,14 @@ def propose_flight(
     if value is None:
         raise BadInput(f"Hit the {old.name} first: its flight is what the new one is held against.", field="like_for")
     edge = value + way * thresholds.same(quantity)
-    shown = {
-        "peak_m": f"{feet(value):.0f} ft", "landing_deg": f"{value:.0f}°", "spin_rpm": f"{value:.0f} rpm",
+    has = {
+        "peak_m": f"{shown(feet(value))} ft", "landing_deg": f"{shown(value)}°", "spin_rpm": f"{shown(value)} rpm",
     }[quantity]  # fmt: skip
     return [
         Target("carry_m", old.carry_m - KEPT_M, old.carry_m + KEPT_M,
                f"The yardage of the {old.name} stays.", *_sure(old)),
         Target(quantity, edge if way > 0 else None, None if way > 0 else edge,
-               f"The {old.name} has {shown}; a club that {does} beats that by more than a monitor reads.", *_sure(old)),
+               f"The {old.name} has {has}; a club that {does} beats that by more than a monitor reads.", *_sure(old)),
         *_side(jobs, slot, miss),
     ]  # fmt: skip
 
@@ -186,7 +186,7 @@ def _side(jobs: Sequence[Job], slot: Slot, miss: Miss) -> list[Target]:
 
 
 def _sure(old: Carried) -> tuple[bool, str]:
-    off = f"±{max(1, round(yards(1.6449 * old.carry_sd_m)))} yd"
+    off = f"±{max(1, whole_yards(1.6449 * old.carry_sd_m))} yd"
     return old.hit, f"Known to {off} from the shots hit." if old.hit else f"Known to {off}: {old.name} was not hit."
 
 

@@ -15,6 +15,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from ..errors import BadInput
+from ..units import shown
 from .aero import MODERN_BALL, Coefficients
 from .air import Air
 from .error import FlightError, flight_error
@@ -190,7 +191,7 @@ def _weights(off: Floats, there: Floats, own: Floats) -> Floats:
 
 
 def _sentence(n: int, before: float, measured: bool) -> str:
-    size = f"{abs(before) * 100:.1f}%"
+    size = f"{shown(abs(before) * 100, 1)}%"
     way = "longer" if before < 0 else "shorter"
     if not measured:
         return (

@@ -28,7 +28,8 @@ class Candidate:
     """A build under judgement. up_deg, down_deg: how far its sleeve still turns up and down from where it is.
     loft_deg: as it was hit, None where unknown. next_heads: loft and length in metres of the heads of its kind that
     can be had for this player, None where the rack is not known. air: that its shots flew in. anchored: the
-    player's own drag and lift, for what-ifs and computed figures. length_m: None where unknown. own: the player has
+    player's own drag and lift, for what-ifs and computed figures. length_m: None where unknown; length_stated: it is no
+    guess by its name or kind. own: the player has
     it already; out_of_favour: and plays it no more. monitor: that read its shots. bend_up_deg, bend_down_deg: how far
     it may still be bent weaker and stronger; flies_high: of a wedge that leaves too high with too little spin, the test
     that would tell why, empty of others."""
@@ -44,6 +45,7 @@ class Candidate:
     air: Air | None = None
     anchored: Anchor = field(default_factory=Anchor)
     length_m: float | None = None
+    length_stated: bool = True
     price: float | None = None
     liking: Liking = Liking.NEUTRAL
     own: bool = False
@@ -52,6 +54,11 @@ class Candidate:
     bend_up_deg: float = 0.0
     bend_down_deg: float = 0.0
     flies_high: str = ""
+
+    @property
+    def side_read(self) -> bool:
+        """Whether any of its shots says where it starts and curves."""
+        return any(shot.counts and shot.get("offline_m") is not None for shot in self.shots)
 
     @property
     def key(self) -> str:

@@ -20,7 +20,7 @@ from ..bag.gaps import StepWish
 from ..flight import Air, Anchor, Firmness
 from ..flight.landing import GREEN, Turf
 from ..runs import BY_EFFORT, how_long, swing_words
-from ..units import metres, ninety, whole_yards, yards, yd_text
+from ..units import metres, ninety, shown, whole_yards, yd_text
 from .eased import CURVE, LEAST_SHOTS, Curve, Eases, PartSwing, curve_of, eases, plays, wider_at
 
 # The share of the club speed a swing leaves, by hours of the clock, and how far one player's differs from it, by
@@ -245,7 +245,7 @@ def _eased(wedge: CardWedge, curve: Curve) -> str:
     if sum(n for _, n in lost) >= SPIN_SHOTS:
         share = float(np.average([each for each, _ in lost], weights=[n for _, n in lost]))
         if share > LOST_SPIN:
-            parts.append(f"loses {share * 100:.0f}% of the spin its speed would give")
+            parts.append(f"loses {shown(share * 100)}% of the spin its speed would give")
     return f"{club.name} {' and '.join(parts)}." if parts else ""
 
 
@@ -283,6 +283,6 @@ def _shared(rows: Sequence[CardRow]) -> tuple[Shared, ...]:
         words, better = f"{yd_text(at)}: {first} and {second}", ""
         if abs(one.run_m - two.run_m) >= STOPS_M:
             better = first if one.run_m < two.run_m else second
-            words += f"; {better} stops {max(1, round(yards(abs(one.run_m - two.run_m))))} yd sooner"
+            words += f"; {better} stops {max(1, whole_yards(abs(one.run_m - two.run_m)))} yd sooner"
         found.append(Shared(at, (a.name, one.swing), (b.name, two.swing), better, f"{words}."))
     return tuple(found)

@@ -15,7 +15,7 @@ from enum import StrEnum
 from ..brief import Wanted, Wish
 from ..brief.wishes import OUT_OF_PLAY_MORE
 from ..thresholds import DEFAULT, Thresholds
-from ..units import yard_words, yd_text
+from ..units import shown, yard_words, yd_text
 from .candidate import Candidate, Case, Liking
 from .facts import in_ten
 from .stopping import More, chance_best, keep_settled, more_shots, more_to_keep, settled_on
@@ -170,7 +170,7 @@ def _by_far(
         words = f"Keep the {wanted.old}: none of these {wanted.does}.{beyond}"
         return Choice(None, longest.letter, Because.KEEP, words, settled, gain_price=0.0)
     chosen, runner = ranked[0], ranked[1] if len(ranked) > 1 else None
-    beside = "" if old is None else f" ({wanted.old} {100 * old.success:.0f})"
+    beside = "" if old is None else f" ({wanted.old} {shown(100 * old.success)})"
     surely = "" if of[chosen.letter].kind is Kind.FILLS else ", as far as can be told yet"
     words = (
         f"{chosen.letter} {wanted.does}{surely}: {yd_text(total[chosen.letter])} in all, in play "
@@ -205,7 +205,7 @@ def _further(verdict: Verdict) -> bool:
 
 
 def _in_play(build: Candidate, weighed: Weighed) -> str:
-    return f"{100 * weighed.in_play[build.letter].success:.0f} in 100"
+    return f"{shown(100 * weighed.in_play[build.letter].success)} in 100"
 
 
 def _by_chance(open_: Sequence[Candidate], of: Mapping[str, Verdict]) -> Choice:
@@ -328,7 +328,7 @@ def _beside(
     enough = min(weighed.hit[chosen.letter], weighed.hit[runner.letter]) >= thresholds.most_shots
     if settled and enough and best < thresholds.stop_at:
         less = (chosen.price or 0.0) - (runner.price or 0.0)
-        costs = f"costs {less:.0f} less and " if runner.price is not None and less > 0 else ""
+        costs = f"costs {shown(less)} less and " if runner.price is not None and less > 0 else ""
         return f" {runner.letter} {costs}cannot be told from it by more shots: choose as you like."
     return ""
 
@@ -345,8 +345,8 @@ def _kept(played: Sequence[Candidate], top: Candidate, weighed: Weighed, thresho
         )
     else:
         words = (
-            f"Keep what is there{'' if settled else ' for now'}: {top.letter} gains {gain:.1f} successful shots a "
-            f"round on average, but is better only {in_ten(sure)}."
+            f"Keep what is there{'' if settled else ' for now'}: {top.letter} gains {shown(gain, 1)} successful shots "
+            f"a round on average, but is better only {in_ten(sure)}."
         )
     more = None if settled else more_to_keep(top.letter, weighed, thresholds)
     return Choice(

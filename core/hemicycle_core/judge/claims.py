@@ -13,10 +13,11 @@ from scipy.special import fdtri, stdtrit
 from ..bag import Carried
 from ..bag.gaps import CROWDED_M, StepWish
 from ..flight import GREEN, Air, Anchor, Firmness, run_out
+from ..heads import HeadType
 from ..rack.stock import Wear
 from ..samples.averages import Average, average, values_of
 from ..shots import Shot, Strike
-from ..units import yards, yd_text
+from ..units import shown, yd_text
 from ..wedges.flight import WedgeFlight
 from ..wedges.words import COMPLAINT_WORDS, Complaint
 from .landings import landings
@@ -83,7 +84,7 @@ def runs_m(wedge: Wedge, anchored: Anchor | None = None) -> Average | None:
     shots = [shot for shot in _kept(wedge) if shot.get("launch_deg") is not None and shot.get("spin_rpm") is not None]
     if not shots:
         return None
-    (down,) = landings([shots], airs=[wedge.air or Air()], anchored=anchored)
+    (down,) = landings([shots], kinds=[HeadType.WEDGE], airs=[wedge.air or Air()], anchored=anchored)
     run = run_out(down.speed_mps, down.angle_deg, down.spin_rpm, GREEN[Firmness.MEDIUM]).run_m
     return average([float(each) for each in run])
 
@@ -128,10 +129,10 @@ def sand_words(wedge: Wedge) -> str:
     said = []
     if "soft" in wedge.sands:
         enough = "enough" if opened >= SOFT_DEG else "too little"
-        said.append(f"opened {OPENED_DEG:.0f}° it meets soft sand with about {opened:.0f}°, {enough} by judgement")
+        said.append(f"opened {OPENED_DEG:g}° it meets soft sand with about {shown(opened)}°, {enough} by judgement")
     if "firm" in wedge.sands:
         little = "little enough" if square <= FIRM_DEG else "too much"
-        said.append(f"square it meets firm sand with about {max(square, 0):.0f}°, {little} by judgement")
+        said.append(f"square it meets firm sand with about {shown(max(square, 0))}°, {little} by judgement")
     return f"{'; '.join(said)}. "
 
 
@@ -199,11 +200,11 @@ def _spins(wedge: Wedge, fresh: Wedge, made: Says) -> Claimed:
     if speed is not None and abs(speed[0]) > max(speed[1], SEEN_MPS):
         swung = " They were not swung alike, which explains part of it."
     if by <= -SEEN_RPM:
-        less = f"{abs(round(by, -2)):.0f} rpm less than {fresh.name}"
+        less = f"{shown(abs(by), -2)} rpm less than {fresh.name}"
         if -by > chance:
             return made(Claim.TRUE, f"{less}.{swung}", by)
         return made(Claim.OPEN, f"{less}, which may be chance: hit more of both.{swung}", by)
-    much = f"{round(by, -2):.0f} rpm more than" if by >= SEEN_RPM else "as much spin as"
+    much = f"{shown(by, -2)} rpm more than" if by >= SEEN_RPM else "as much spin as"
     return made(Claim.NOT_SO, f"{much} {fresh.name}.{swung}", by)
 
 
@@ -214,11 +215,13 @@ def _balloons(wedge: Wedge, made: Says) -> Claimed:
     by = flight.means["launch_deg"] - flight.windows["launch_deg"].middle
     if flight.high_little:
         first = flight.causes[0].what if flight.causes else "the contact"
-        return made(Claim.TRUE, f"{abs(by):.0f}° over what its loft makes, with too little spin. Perhaps {first}.", by)
+        return made(
+            Claim.TRUE, f"{shown(abs(by))}° over what its loft makes, with too little spin. Perhaps {first}.", by
+        )
     if flight.where["launch_deg"] == 1:
-        return made(Claim.TRUE, f"{abs(by):.0f}° over what its loft makes, with the spin it should have.", by)
+        return made(Claim.TRUE, f"{shown(abs(by))}° over what its loft makes, with the spin it should have.", by)
     as_made = "lower than" if flight.where["launch_deg"] == -1 else "as"
-    return made(Claim.NOT_SO, f"it leaves at {flight.means['launch_deg']:.0f}°, {as_made} its loft makes it.", by)
+    return made(Claim.NOT_SO, f"it leaves at {shown(flight.means['launch_deg'])}°, {as_made} its loft makes it.", by)
 
 
 def _strikes(wedge: Wedge, complaint: Complaint, others: Sequence[Wedge], made: Says) -> Claimed:
@@ -244,13 +247,13 @@ def _varies(wedge: Wedge, others: Sequence[Wedge], made: Says) -> Claimed:
     share = carry.sd / carry.mean
     means = [mean for each in others if (mean := average(values_of(each.shots, "carry_m"))) is not None]
     rest = [(mean.sd / mean.mean, mean.n - 1) for mean in means if mean.sd is not None and mean.n >= LEAST_SHOTS]
-    words = f"its carries spread {yards(carry.sd):.0f} yd, {100 * share:.0f}% of its carry"
+    words = f"its carries spread {yd_text(carry.sd)} yd, {shown(100 * share)}% of its carry"
     if not rest:
         return made(Claim.OPEN, f"{words}. Hit another wedge as often: it may be the swing.", share)
     # Variances against one another, Fisher's F: three shots spread twice as wide as three others by chance.
     freedom = sum(df for _, df in rest)
     usual = math.sqrt(sum(df * each**2 for each, df in rest) / freedom)
-    beside = f"{words}; the other wedges {100 * usual:.0f}%"
+    beside = f"{words}; the other wedges {shown(100 * usual)}%"
     if share <= max(WIDER * usual, VARIES_SHARE):
         return made(Claim.NOT_SO, f"{beside}.", share - usual)
     if (share / usual) ** 2 > float(fdtri(carry.n - 1, freedom, SURE)):
@@ -276,11 +279,11 @@ def _line(wedge: Wedge, others: Sequence[Wedge], made: Says) -> Claimed:
     side = "right" if by > 0 else "left"
     beside = "the other wedges" if rest else "the line"
     if abs(by) >= SEEN_SIDE_DEG:
-        off = f"{abs(by):.1f}° {side} of {beside}"
+        off = f"{shown(abs(by), 1)}° {side} of {beside}"
         if abs(by) > float(stdtrit(mine.n - 1, SURE)) * mine.se:
             return made(Claim.TRUE, f"{off}. Its lie angle is the first thing to measure.", by)
         return made(Claim.OPEN, f"{off}, which may be chance: hit more of it.", by)
-    return made(Claim.NOT_SO, f"within {abs(by):.1f}° of {beside}.", by)
+    return made(Claim.NOT_SO, f"within {shown(abs(by), 1)}° of {beside}.", by)
 
 
 def _step_claim(wedge: Wedge, others: Sequence[Wedge], wish: StepWish, made: Says) -> Claimed:

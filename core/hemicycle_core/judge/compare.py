@@ -6,18 +6,17 @@ import math
 from dataclasses import dataclass
 from enum import StrEnum
 
-from scipy.special import ndtri, stdtr
-
+from ..estimate import Estimate, more_to_tell
 from ..samples.averages import average, values_of
 from ..samples.pool import Centre
 from ..thresholds import DEFAULT, Thresholds
-from ..units import ninety, yards
+from ..units import shown, whole_yards, yd_text
 from .candidate import Candidate
 from .evidence import LANDING_SPREAD_SHOTS, landing_se
+from .stopping import apart
 from .weigh import Weighed, weigh
 
 SETTLED_CHANCE = 0.90
-MOST_MORE = 30
 
 
 class Metric(StrEnum):
@@ -49,13 +48,10 @@ class Comparison:
 
 @dataclass(frozen=True)
 class _Side:
-    """One build on one metric: value, standard error and how many shots made it."""
+    """One build on one metric: what is known, and the value as hit."""
 
     letter: str
-    value: float
-    error: float
-    n: float
-    df: float
+    known: Estimate
     as_hit: float
 
 
@@ -63,7 +59,7 @@ def _carry(candidate: Candidate, centre: Centre) -> _Side:
     """As hit it is the average that is shown everywhere; what is compared is where the shots gather, at one speed."""
     as_hit = average(values_of(candidate.shots, "carry_m"))
     assert as_hit is not None
-    return _Side(candidate.letter, centre.carry_m, centre.carry_se_m, centre.n, centre.df, as_hit.mean)
+    return _Side(candidate.letter, centre.carry, as_hit.mean)
 
 
 def _landing(candidate: Candidate) -> _Side | None:
@@ -71,14 +67,16 @@ def _landing(candidate: Candidate) -> _Side | None:
     if sample is None:
         return None
     df = LANDING_SPREAD_SHOTS + sample.n - 1
-    error = landing_se(sample)
-    return _Side(candidate.letter, sample.mean, error, sample.n, df, sample.mean)
+    return _Side(candidate.letter, Estimate(sample.mean, landing_se(sample), df, shots=sample.n), sample.mean)
 
 
-def _straight(candidate: Candidate, centre: Centre) -> _Side:
+def _straight(candidate: Candidate, centre: Centre) -> _Side | None:
     """The log of the side spread, negated so that straighter is more; its error after a chi-squared."""
+    if not centre.side_read:
+        return None
     value = -math.log(centre.side_spread_deg)
-    return _Side(candidate.letter, value, math.sqrt(1 / (2 * centre.side_df)), centre.n, centre.side_df, value)
+    known = Estimate(value, math.sqrt(1 / (2 * centre.side_df)), centre.side_df, shots=centre.n)
+    return _Side(candidate.letter, known, value)
 
 
 WORDS = {
@@ -91,10 +89,10 @@ WORDS = {
 
 def _shown(metric: Metric, by: float) -> str:
     if metric is Metric.CARRY:
-        return f"{round(yards(by))}"
+        return yd_text(by)
     if metric is Metric.STRAIGHT:
-        return f"{round((1 - math.exp(-by)) * 100)}"
-    return f"{by:.1f}"
+        return shown((1 - math.exp(-by)) * 100)
+    return f"{shown(by, 1)}"
 
 
 def _sides(
@@ -134,28 +132,26 @@ def compare(
         return None
     if metric is Metric.CARRY and (few := _too_few_clean(first, second)) is not None:
         return few
-    a, b = sorted(sides, key=lambda side: (-side.value, side.letter))
-    df = a.df + b.df
+    a, b = sorted(sides, key=lambda side: (-side.known.mean, side.letter))
 
-    def chance(extra: int) -> float:
-        error = math.hypot(a.error * math.sqrt(a.n / (a.n + extra)), b.error * math.sqrt(b.n / (b.n + extra)))
-        return float(stdtr(df, (a.value - b.value) / error))
+    def apart(extra: int) -> Estimate:
+        # Carries and sides of one player's builds have one spread between them.
+        return a.known.after(extra).less(b.known.after(extra), pooled=metric is not Metric.LANDING)
 
-    same = a.value - b.value < thresholds.same(metric.value)
-    more = None if same else next((n for n in range(MOST_MORE + 1) if chance(n) >= SETTLED_CHANCE), None)
+    found = apart(0)
+    same = found.mean < thresholds.same(metric.value)
+    more = None if same else more_to_tell(apart, 0.0, sure=SETTLED_CHANCE)
     by = a.as_hit - b.as_hit
     return Comparison(
         metric=metric,
         better=a.letter,
         worse=b.letter,
         by=by,
-        by_equal=a.value - b.value if metric is Metric.CARRY else None,
-        chance=chance(0),
+        by_equal=found.mean if metric is Metric.CARRY else None,
+        chance=found.chance(low=0.0),
         settled=more == 0,
         more=more,
-        sentence=_sentence(
-            metric, a.letter, b.letter, a.value - b.value, more, as_hit=by, error=math.hypot(a.error, b.error)
-        ),
+        sentence=_sentence(metric, a.letter, b.letter, found.mean, more, as_hit=by, half=found.half),
     )
 
 
@@ -187,11 +183,9 @@ def _jobs(first: Candidate, second: Candidate, weighed: Weighed) -> Comparison |
         return None
     a, b = sorted((first.letter, second.letter), key=lambda letter: -float(weighed.rounds[letter].mean()))
     chance, by = weighed.better(a, b), weighed.gain(a, b)
-    apart = weighed.rounds[a] - weighed.rounds[b]
-    z = by / max(float(apart.std()), 1e-9)
-    n = min(weighed.centres[a].n, weighed.centres[b].n)
-    needed = n * ((float(ndtri(SETTLED_CHANCE)) / z) ** 2 - 1) if z > 0 else math.inf
-    more = 0 if chance >= SETTLED_CHANCE else (max(1, math.ceil(needed)) if needed <= MOST_MORE else None)
+    two = apart(a, b, weighed)
+    told = more_to_tell(lambda extra: two.known((extra, extra)), 0.0, sure=SETTLED_CHANCE)
+    more = 0 if chance >= SETTLED_CHANCE else None if told is None else max(told, 1)
     return Comparison(Metric.JOBS, a, b, by, None, chance, more == 0, more, _sentence(Metric.JOBS, a, b, by, more))
 
 
@@ -203,16 +197,21 @@ def _sentence(
     more: int | None,
     *,
     as_hit: float | None = None,
-    error: float = 0.0,
+    half: float = 0.0,
 ) -> str:
     ahead, same = WORDS[metric]
+    apart_as_hit = metric is Metric.CARRY and as_hit is not None and whole_yards(as_hit) != whole_yards(by)
+    if more is None and apart_as_hit:
+        words = _as_hit(better, worse, as_hit or 0.0)
+        return f"{better} and {worse} {same} at equal club speed and strike, as far as anyone can tell ({words})."
     if more is None:
         return f"{better} and {worse} {same}, as far as anyone can tell. Choose on something else."
     words = f"{better} {ahead.format(by=_shown(metric, by))} {worse}"
     if metric is Metric.CARRY and as_hit is not None:
-        doubt = f", give or take {max(1, round(yards(ninety(error))))}"
-        alike = round(yards(as_hit)) == round(yards(by))
-        words += doubt if alike else f" at equal club speed and strike{doubt} ({_as_hit(better, worse, as_hit)})"
+        doubt = f", give or take {max(1, whole_yards(half))}"
+        words += (
+            doubt if not apart_as_hit else f" at equal club speed and strike{doubt} ({_as_hit(better, worse, as_hit)})"
+        )
     if more == 0:
         return f"{words}: settled."
     return f"{words} so far: not settled, about {more} more with each."
@@ -220,7 +219,7 @@ def _sentence(
 
 def _as_hit(better: str, worse: str, by: float) -> str:
     """The difference of the averages as hit, which may point the other way."""
-    if round(yards(by)) == 0:
+    if whole_yards(by) == 0:
         return "as hit they carry the same"
     first, second = (better, worse) if by > 0 else (worse, better)
-    return f"as hit {first} carries {round(yards(abs(by)))} yd further than {second}"
+    return f"as hit {first} carries {yd_text(abs(by))} yd further than {second}"

@@ -8,7 +8,7 @@ from dataclasses import dataclass
 
 from ..bag import Carried, Slot, SlotLayout, nearest_slot
 from ..bag.gaps import CROWDED_M
-from ..units import yards, yd_text
+from ..units import whole_yards, yd_text
 from ..wedges.short_end import set_wedge_of, wedges_of
 from .changes import Change, ChangeKind
 from .whatif import Prediction
@@ -59,13 +59,13 @@ def _place(slot: Slot, name: str, off_m: float, bends: Callable[[str], Sequence[
     says = f"Carry {yd_text(slot.target_m)}: the {name} is"
     if abs(off_m) <= (slot.high_m - slot.low_m) / 2:
         return CutPlace(slot, name, off_m, None, f"{says} there.")
-    says += f" {max(1, round(yards(abs(off_m))))} {'long' if off_m > 0 else 'short'}"
+    says += f" {max(1, whole_yards(abs(off_m)))} {'long' if off_m > 0 else 'short'}"
     known = [each for each in bends(name) if each.after]
     bend = _nearest(known, -off_m)
     if bend is None:
         more = "; no bend that it bears brings it in" if known else ""
         return CutPlace(slot, name, off_m, None, f"{says}{more}.")
-    give = max(1, round(yards(INTERVAL_90 * bend.error["carry_m"])))
+    give = max(1, whole_yards(INTERVAL_90 * bend.error["carry_m"]))
     carries = yd_text(bend.after["carry_m"])
     words = f"{says}; {bend.change.words} should carry {carries}, give or take {give}."
     return CutPlace(slot, name, off_m, bend, words)

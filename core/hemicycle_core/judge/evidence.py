@@ -6,15 +6,14 @@ import math
 from collections.abc import Iterator
 from dataclasses import dataclass, replace
 
-from scipy.special import ndtr, ndtri, stdtr, stdtrit
-
 from ..brief import Target
 from ..brief.wishes import OUT_OF_PLAY_MORE
+from ..estimate import UNREAD, Estimate, more_to_tell, more_until
 from ..samples.averages import Average, average, values_of
-from ..samples.certainty import MOST_MORE, SETTLED_SHARE
+from ..samples.certainty import SETTLED_SHARE
 from ..samples.pool import Centre
 from ..thresholds import Thresholds
-from ..units import metres, yards
+from ..units import metres, outside, shown
 from .candidate import Case
 from .doubt import Doubt, doubt
 from .weigh import Weighed, letter_of_own
@@ -26,19 +25,34 @@ LANDING_SPREAD_DEG, LANDING_SPREAD_SHOTS = 2.0, 4.0  # usual spread of landing a
 
 @dataclass(frozen=True)
 class Demand:
-    """A reading that the wish asks for, as it is and how well that is known."""
+    """A reading that the wish asks for, as it is and how well that is known; known: None where it was not read."""
 
     target: Target
-    mean: float
-    error: float
+    known: Estimate | None
 
-    def chance(self, gain: float = 0.0) -> float:
-        return self.target.chance(self.mean + gain, self.error)
+    def chance(self, gain: float = 0.0, gain_sd: float = 0.0) -> float:
+        """That it is met, after a change by so much; as likely as not where nobody read it."""
+        if self.known is None:
+            return UNREAD
+        known = replace(self.known, mean=self.known.mean + gain, floor=math.hypot(self.known.floor, gain_sd))
+        return known.chance(self.target.low, self.target.high)
 
     @property
-    def met(self) -> bool:
+    def met(self) -> bool | None:
+        """Whether the average is where it is asked for; None where it was not read."""
         low, high = self.target.low, self.target.high
-        return (low is None or self.mean >= low) and (high is None or self.mean <= high)
+        if self.known is None:
+            return None
+        return (low is None or self.known.mean >= low) and (high is None or self.known.mean <= high)
+
+    def more(self, sure: float) -> int | None:
+        """Shots that would tell whether it is met, as sure as that, were the average to stay; None when over what
+        anyone hits, or where it is not read."""
+        known = self.known
+        if known is None:
+            return None
+        ends = [end for end in (self.target.low, self.target.high) if end is not None]
+        return more_to_tell(known.after, *ends, sure=sure)
 
 
 @dataclass(frozen=True)
@@ -57,51 +71,52 @@ class Evidence:
 
     @property
     def half_width_m(self) -> float:
-        """Of the 90% interval of the carry, Student's t on the pooled freedom."""
-        return float(stdtrit(self.centre.df, 0.95)) * self.centre.carry_se_m
+        """Of the 90% interval of the carry."""
+        return self.centre.carry.half
 
     @property
     def narrow(self) -> bool:
-        return self.half_width_m <= SETTLED_SHARE * self.centre.carry_m
+        return self._narrow(0)
 
     @property
     def more(self) -> int | None:
-        """Shots that would make the carry's interval narrow, 0 when it is, None when over MOST_MORE."""
-        wanted = (self.half_width_m / (SETTLED_SHARE * self.centre.carry_m)) ** 2
-        extra = max(0, math.ceil((wanted - 1) * self.centre.n))
-        return extra if extra <= MOST_MORE else None
+        """Shots that would make the carry's interval narrow, 0 when it is, None when over what anyone hits."""
+        return more_until(self._narrow)
+
+    def _narrow(self, extra: int) -> bool:
+        return self.centre.carry.after(extra).half <= SETTLED_SHARE * self.centre.carry_m
+
+    @property
+    def unread(self) -> tuple[str, ...]:
+        """What is asked for and was not read, by reading."""
+        asked = [each.target.quantity for each in self.demands if each.known is None]
+        return (*asked, *(["landing_deg"] if self._line is not None and self.landing is None else []))
+
+    @property
+    def _line(self) -> float | None:
+        """The landing angle that holds, where one is wanted."""
+        return None if self.holds is None else self.holds.low
 
     @property
     def off_m(self) -> float:
         """How far the carry lies outside the window, negative for short, in whole yards as both are shown: what is
         shown on an edge is inside."""
-        mean, low, high = self.carry.mean, self.window.low, self.window.high
-        edge = low if low is not None and mean < low else high if high is not None and mean > high else mean
-        return metres(round(yards(mean)) - round(yards(edge)))
+        return metres(outside(self.carry.mean, self.window.low, self.window.high))
 
     def inside(self, thresholds: Thresholds) -> bool:
-        """Whether the averages lie where they are wanted, the landing as near to its line as can be told."""
-        if self.off_m or not all(each.met for each in self.demands):
+        """Whether the averages that were read lie where they are wanted, the landing as near to its line as can be
+        told."""
+        if self.off_m or any(each.met is False for each in self.demands):
             return False
-        if self.holds is None or self.holds.low is None or self.landing is None:
+        if self._line is None or self.landing is None:
             return True
-        return self.landing.mean >= self.holds.low - max(self.doubt.landing_deg, thresholds.same("landing_deg"))
+        return self.landing.mean >= self._line - max(self.doubt.landing_deg, thresholds.same("landing_deg"))
 
     def more_for(self, sure: float) -> int | None:
         """Shots that would tell whether what is asked beside the carry is met, as sure as that, were the averages to
-        stay; 0 when it is told, None when over MOST_MORE."""
-        most = 0
-        for each in self.demands:
-            if each.chance() >= sure or each.chance() <= 1 - sure:
-                continue
-            edges = [edge for edge in (each.target.low, each.target.high) if edge is not None]
-            z = min(abs(each.mean - edge) for edge in edges) / each.error
-            wanted = (float(ndtri(sure)) / z) ** 2 if z > 0 else math.inf
-            extra = (wanted - 1) * self.centre.n
-            if extra > MOST_MORE:
-                return None
-            most = max(most, math.ceil(extra), 1)
-        return most
+        stay; 0 when it is told, None when over what anyone hits or where it is not read."""
+        wanted = [each.more(sure) for each in self.demands]
+        return None if None in wanted else max((each for each in wanted if each is not None), default=0)
 
     @property
     def moved_m(self) -> float:
@@ -113,20 +128,24 @@ class Evidence:
         """Chance to fill the slot, now or after a change; head_share: how far another head of the kind may carry
         otherwise."""
         shift = turn.gain("carry_m") if turn else 0.0
-        error = math.hypot(self.doubt.carry_m, turn.error["carry_m"] if turn else 0.0, head_share * self.carry.mean)
-        scale = math.hypot(max(self.centre.carry_se_m, self.read_m), error)
-        low, high = self.window.low or -math.inf, self.window.high or math.inf
-        mean = self.carry.mean + shift
-        upper, lower = stdtr(self.centre.df, [(high - mean) / scale, (low - mean) / scale])
+        known = self.centre.carry
+        floor = math.hypot(
+            known.floor, self.doubt.carry_m, turn.error["carry_m"] if turn else 0.0, head_share * self.carry.mean
+        )
+        known = replace(known, mean=self.carry.mean + shift, error=max(known.error, self.read_m), floor=floor)
         asked = math.prod(each.chance(turn.gain(each.target.quantity) if turn else 0.0) for each in self.demands)
-        return float(upper - lower) * asked * self.chance_to_hold(turn.gain("landing_deg") if turn else 0.0)
+        held = self.chance_to_hold(turn.gain("landing_deg") if turn else 0.0)
+        return known.chance(self.window.low, self.window.high) * asked * held
 
     def chance_to_hold(self, steeper_deg: float = 0.0) -> float:
-        """Chance that the mean landing angle is at least the wanted one; 1 where none is wanted."""
-        if self.holds is None or self.holds.low is None or self.landing is None:
+        """Chance that the mean landing angle is at least the wanted one; 1 where none is wanted, as likely as not where
+        it was not read."""
+        if self._line is None:
             return 1.0
-        z = (self.landing.mean + steeper_deg - self.holds.low) / math.hypot(self.landing_se, self.doubt.landing_deg)
-        return float(ndtr(z))
+        if self.landing is None:
+            return UNREAD
+        known = Estimate(self.landing.mean + steeper_deg, self.landing_se, floor=self.doubt.landing_deg)
+        return known.chance(low=self._line)
 
 
 def landing_se(landing: Average) -> float:
@@ -176,7 +195,10 @@ def _demanded(case: Case, off: Doubt) -> Iterator[Demand]:
     """What the wish asks for beside the carry, as far as it is known of this build."""
     for target in case.targets:
         mean = average(values_of(case.candidate.shots, target.quantity))
-        if target.quantity not in case.wanted.demands or mean is None:
+        if target.quantity not in case.wanted.demands or target.quantity == "in_play":
+            continue
+        if mean is None:
+            yield Demand(target, None)
             continue
         usual = USUAL_SPREAD[target.quantity] * abs(mean.mean) / mean.n**0.5
         spread = usual if mean.se is None else math.sqrt(((mean.n - 1) * mean.se**2 + 3 * usual**2) / (mean.n + 2))
@@ -185,7 +207,8 @@ def _demanded(case: Case, off: Doubt) -> Iterator[Demand]:
         # The day's part cancels beside an old club that the same monitor read today.
         day = 0.0 if case.wanted.old_hit else case.candidate.monitor.noise(target.quantity).day
         least = LEAST_ERROR[target.quantity]
-        yield Demand(target, mean.mean, math.hypot(spread, off.of(target.quantity), day, least))
+        floor = math.hypot(off.of(target.quantity), day, least)
+        yield Demand(target, Estimate(mean.mean, spread, mean.n + 2, floor, mean.n))
 
 
 def _held(case: Case, weighed: Weighed) -> Iterator[Demand]:
@@ -193,6 +216,7 @@ def _held(case: Case, weighed: Weighed) -> Iterator[Demand]:
     mine = weighed.in_play.get(case.candidate.letter)
     old = weighed.in_play.get(letter_of_own(case.wanted.old))
     if "in_play" in case.wanted.demands and mine is not None and old is not None:
-        why = f"The {case.wanted.old} is in play {100 * old.success:.0f} times in 100."
+        why = f"The {case.wanted.old} is in play {shown(100 * old.success)} times in 100."
         apart = float((mine.draws - old.draws).std())
-        yield Demand(Target("in_play", old.success - OUT_OF_PLAY_MORE, None, why), mine.success, max(apart, 0.01))
+        known = Estimate(mine.success, max(apart, 0.01), shots=weighed.centres[case.candidate.letter].n)
+        yield Demand(Target("in_play", old.success - OUT_OF_PLAY_MORE, None, why), known)

@@ -9,7 +9,7 @@ from ..brief import Target
 from ..samples.averages import average, cost_of_a_miss, values_of
 from ..shots import READINGS, Source
 from ..thresholds import DEFAULT, Thresholds
-from ..units import yards, yd_text
+from ..units import shown, whole, yards, yd_text
 from .candidate import Candidate
 from .doubt import Doubt, source_of
 from .play import Played
@@ -87,7 +87,7 @@ def in_ten(share: float) -> str:
         return "hardly ever"
     if share > 0.95:
         return "nearly always"
-    tenths = min(max(round(share * 10), 1), 9)
+    tenths = min(max(int(whole(share * 10)), 1), 9)
     return {1: "once in 10", 2: "twice in 10"}.get(tenths, f"{tenths} times in 10")
 
 
@@ -97,7 +97,8 @@ def job_words(played: Sequence[Played]) -> str:
         return ""
     main = _main(played)
     low, high = main.interval
-    span = f" ({round(low * 10)} to {round(high * 10)})" if round(low * 10) != round(high * 10) else ""
+    ends = shown(low * 10), shown(high * 10)
+    span = f" ({ends[0]} to {ends[1]})" if ends[0] != ends[1] else ""
     return f"Does “{main.job.name}” {in_ten(main.success)}{span}."
 
 
@@ -119,7 +120,7 @@ def against(facts: Sequence[Fact], candidate: Candidate, played: Sequence[Played
         main = _main(played)
         way, share = max(main.fails.items(), key=lambda row: (row[1], row[0]))
         if share >= OFTEN:
-            often = "Nearly all" if share > 0.95 else f"{max(2, round(share * 10))} in 10"
+            often = "Nearly all" if share > 0.95 else f"{max(2, int(whole(share * 10)))} in 10"
             return f"{often} {WAYS[way]} on “{main.job.name}”."
     for fact in facts:
         if fact.good is False and fact.quantity not in ("carry_m", "landing_deg"):

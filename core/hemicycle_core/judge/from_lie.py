@@ -19,6 +19,7 @@ from ..heads import HeadType
 from ..impact import ATTACK_DEG, GRIP_SHARE, Lie, Moisture, friction, least_of
 from ..samples.lies import full_swings
 from ..shots import LAUNCH, Shot, columns_of
+from ..units import whole
 from .landings import Landings
 
 Floats = NDArray[np.float64]
@@ -88,7 +89,7 @@ class FromLie:
     @property
     def words(self) -> str:
         """How it is known and what it takes."""
-        by = round(100 * abs(1 - self.carry))
+        by = int(whole(100 * abs(1 - self.carry)))
         takes = f"{by}% {'less' if self.carry < 1 else 'more'} carry" if by else "as much carry"
         where = self.lie.value.replace("_", " ")
         if not self.n:
@@ -232,6 +233,7 @@ def landings_from(
                 was.speed_mps * by["speed"][mine],
                 np.clip(was.angle_deg + steeper[mine], 5.0, 85.0),
                 was.spin_rpm * by["spin"][mine],
+                read=was.read,
             )
         )
     return made

@@ -6,28 +6,26 @@ club that is trusted is delivered otherwise (leaned into, swung faster): where t
 
 from __future__ import annotations
 
-import math
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 from enum import StrEnum
 
-from scipy.special import stdtrit
-
 from ..brief import Job, JobKind
+from ..estimate import MOST_MORE, Estimate, more_until
 from ..flight import Air, Anchor, Firmness, run_out
 from ..flight.landing import GREEN, Turf
+from ..heads import HeadType
 from ..impact import Lie
 from ..protocols.grooves import KEY, LIES, PROMPT_ROUNDS, lie_words
 from ..runs import Ball
 from ..samples.averages import Average, average
 from ..shots import Shot
-from ..units import mph, yards
+from ..units import mph, shown, yards
 from ..wedges.words import COMPLAINT_WORDS, Complaint
 from .claims import SAME_LOFT_DEG, SEEN_M, Claim, Claimed
 from .landings import landings
 
 LEAST_SHOTS = 3
-MOST_MORE = 20  # shots: more are not hit to settle this
 READ = ("spin_rpm", "launch_deg", "ball_speed_mps", "club_speed_mps", "attack_deg", "dynamic_loft_deg")
 DELIVERY = ("club_speed_mps", "attack_deg", "dynamic_loft_deg")
 
@@ -55,16 +53,31 @@ class GrooveWedge:
 
 @dataclass(frozen=True)
 class Beside:
-    """One figure of both, in its canonical unit: means, the fresh one's less the old one's, and half of the 90%
-    interval of that; None with under two shots of either."""
+    """One figure of both, in its canonical unit: means, and what is known of each; None with under two shots of
+    either."""
 
     old: float
     fresh: float
-    half: float | None
+    known: tuple[Estimate, Estimate] | None
 
     @property
     def by(self) -> float:
         return self.fresh - self.old
+
+    @property
+    def half(self) -> float | None:
+        """Half of the 90% interval of the difference."""
+        return self._half(0)
+
+    def _half(self, extra: int) -> float | None:
+        if self.known is None:
+            return None
+        old, fresh = (each.after(extra) for each in self.known)
+        return fresh.less(old).half
+
+    def more_to(self, half: float) -> int | None:
+        """Shots with each that would tell the difference to within so much; None when over what anyone hits."""
+        return more_until(lambda extra: (self._half(extra) or 0.0) <= half)
 
     @property
     def told(self) -> bool:
@@ -176,7 +189,9 @@ def _from_lie(
             figures[key] = _beside(both[0], both[1])
     flown = [[shot for shot in shots if shot.get("launch_deg") and shot.get("spin_rpm")] for shots in (mine, theirs)]
     if all(flown):
-        down = landings(flown, airs=[old.air or Air(), fresh.air or Air()], anchored=anchored)
+        down = landings(
+            flown, kinds=[HeadType.WEDGE] * 2, airs=[old.air or Air(), fresh.air or Air()], anchored=anchored
+        )
         runs = [
             average([float(run) for run in run_out(d.speed_mps, d.angle_deg, d.spin_rpm, green).run_m]) for d in down
         ]
@@ -186,14 +201,10 @@ def _from_lie(
 
 
 def _beside(old: Average, fresh: Average) -> Beside:
-    """Welch's interval; freedom after F. E. Satterthwaite (Biometrics Bull. 2, 1946, 110)."""
     if old.se is None or fresh.se is None:
         return Beside(old.mean, fresh.mean, None)
-    error = math.hypot(old.se, fresh.se)
-    if error == 0:
-        return Beside(old.mean, fresh.mean, 0.0)
-    freedom = error**4 / (old.se**4 / (old.n - 1) + fresh.se**4 / (fresh.n - 1))
-    return Beside(old.mean, fresh.mean, float(stdtrit(freedom, 0.95)) * error)
+    one, two = (Estimate(each.mean, each.se or 0.0, each.n - 1, shots=each.n) for each in (old, fresh))
+    return Beside(old.mean, fresh.mean, (one, two))
 
 
 def _words(lie: Lie | None, figures: Mapping[str, Beside], where: str) -> str:
@@ -202,10 +213,10 @@ def _words(lie: Lie | None, figures: Mapping[str, Beside], where: str) -> str:
     if spin is not None:
         more = "more" if spin.by > 0 else "less"
         within = "" if spin.told else ", within noise"
-        parts.append(f"the fresh one spins {abs(spin.by):.0f} rpm {more}{within}")
+        parts.append(f"the fresh one spins {shown(abs(spin.by))} rpm {more}{within}")
     if run is not None:
-        give = "" if run.half is None else f", give or take {yards(run.half):.1f}"
-        far = f"{abs(yards(run.by)):.1f}"
+        give = "" if run.half is None else f", give or take {shown(yards(run.half), 1)}"
+        far = f"{shown(abs(yards(run.by)), 1)}"
         stops = "stops as soon" if far == "0.0" else f"stops {far} yd {'sooner' if run.by < 0 else 'later'}"
         parts.append(f"{stops} on {where}{give}")
     words = " and ".join(parts) or "nothing was read of both"
@@ -221,7 +232,7 @@ def _worth(old: GrooveWedge, fresh: GrooveWedge, lies: Sequence[FromLieBeside]) 
     costs = {lie: run for lie, run in runs.items() if run.told and -run.by >= SEEN_M}
     if costs:
         lie = max(costs, key=lambda each: -costs[each].by)
-        far = f"{yards(-costs[lie].by):.1f}"
+        far = f"{shown(yards(-costs[lie].by), 1)}"
         return Worth.REPLACE, f"Worth replacing: {lie_words(lie)}, {old.name} runs {far} yd further than {fresh.name}."
     wanted = [lie for lie in LIES if lie not in runs]
     if wanted:
@@ -231,9 +242,10 @@ def _worth(old: GrooveWedge, fresh: GrooveWedge, lies: Sequence[FromLieBeside]) 
     if all(run.half is not None and -run.by + run.half < 2 * SEEN_M and -run.by < SEEN_M for run in runs.values()):
         age = "" if old.age_rounds is None else f", {old.age_rounds} rounds old or not"
         return Worth.KEEP, f"Keep {old.name}{age}: what it loses to {fresh.name} cannot be seen on the green."
-    n = min(min(each.n_old, each.n_fresh) for each in lies)
-    more = min(max(math.ceil(n * ((wide.half or 0.0) / SEEN_M) ** 2) - n, 1), MOST_MORE)
-    return Worth.OPEN, f"Not told yet: about {more} more with each, from the lie that spreads most."
+    more = wide.more_to(SEEN_M)
+    if more is None:
+        return Worth.OPEN, f"Not told yet, and over {MOST_MORE} more with each would tell: look at strike first."
+    return Worth.OPEN, f"Not told yet: about {max(more, 1)} more with each, from the lie that spreads most."
 
 
 OF_WORTH = {Worth.REPLACE: Claim.TRUE, Worth.KEEP: Claim.NOT_SO, Worth.OPEN: Claim.OPEN}
@@ -264,9 +276,9 @@ def _moved(each: FromLieBeside, keys: Sequence[str]) -> str:
     for key in keys:
         by = each.figures[key].by
         if key == "club_speed_mps":
-            words.append(f"{abs(mph(by)):.1f} mph {'faster' if by > 0 else 'slower'}")
+            words.append(f"{shown(abs(mph(by)), 1)} mph {'faster' if by > 0 else 'slower'}")
         elif key == "attack_deg":
-            words.append(f"{abs(by):.1f}° {'flatter' if by > 0 else 'steeper'}")
+            words.append(f"{shown(abs(by), 1)}° {'flatter' if by > 0 else 'steeper'}")
         else:
-            words.append(f"{abs(by):.1f}° {'more' if by > 0 else 'less'} loft at impact")
+            words.append(f"{shown(abs(by), 1)}° {'more' if by > 0 else 'less'} loft at impact")
     return ", ".join(words)

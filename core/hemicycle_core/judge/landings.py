@@ -10,12 +10,19 @@ from numpy.typing import NDArray
 
 from ..brief import Job
 from ..flight import Air, Anchor, Launch, fly, run_out
+from ..heads import HeadType
 from ..shots import LAUNCH, Shot, columns_of
 
 Floats = NDArray[np.float64]
 
-# A shot without a launch comes down about like this: long clubs of middling players, after `fly`.
-USUAL_SPEED_MPS, USUAL_ANGLE_DEG, USUAL_SPIN_RPM = 24.5, 43.0, 3900.0
+# Shots without a launch come down about like this by their kind of head, m/s, degrees and rpm: clubs of middling
+# players, after `fly`; and how far a player's own may be off it in angle, one standard deviation, by judgement.
+USUAL_DOWN = {
+    HeadType.DRIVER: (27.0, 37.0, 2400.0), HeadType.FAIRWAY: (25.5, 42.0, 3500.0),
+    HeadType.HYBRID: (24.5, 43.0, 3900.0), HeadType.UTILITY: (24.5, 41.0, 3900.0),
+    HeadType.IRON: (24.0, 46.0, 5300.0), HeadType.WEDGE: (22.5, 50.0, 7500.0),
+}  # fmt: skip
+UNREAD_ANGLE_SD_DEG = 4.0
 ANGLE_STEP_DEG = 2.0
 # Before a shot is hit: no slope, held by this many square metres of carry; a spread, held by so many shots.
 SLOPE_PRIOR_M2 = 60.0
@@ -26,24 +33,31 @@ MOST_OFF_M = 8.0  # a run further from the typical one than this counts as this 
 
 @dataclass(frozen=True)
 class Landings:
-    """n shots coming down, arrays (n,)."""
+    """n shots coming down, arrays (n,). read: some of them say how; else they are usual ones of their kind of head."""
 
     speed_mps: Floats
     angle_deg: Floats
     spin_rpm: Floats
+    read: bool = True
 
 
 def landings(
-    groups: Sequence[Sequence[Shot]], *, airs: Sequence[Air] | None = None, anchored: Anchor | None = None
+    groups: Sequence[Sequence[Shot]],
+    *,
+    kinds: Sequence[HeadType] | None = None,
+    airs: Sequence[Air] | None = None,
+    anchored: Anchor | None = None,
 ) -> list[Landings]:
-    """Of the shots of several builds, flown in one batch. airs: one a build.
+    """Of the shots of several builds, flown in one batch. kinds: of head, one a build, hybrids where None; airs: one a
+    build.
 
-    From each shot's launch, with its own landing angle where it has one; usual values without a launch.
+    From each shot's launch, with its own landing angle where it has one. A shot that says nothing comes down as the
+    others of its build do on average; where none says anything, as is usual of its kind.
     """
     shots = [shot for group in groups for shot in group]
     seen = columns_of(shots, (*LAUNCH, "landing_deg"))
     n = len(shots)
-    speed, angle, spin = (np.full(n, value) for value in (USUAL_SPEED_MPS, USUAL_ANGLE_DEG, USUAL_SPIN_RPM))
+    speed, angle, spin = (np.full(n, np.nan) for _ in range(3))
     flew = np.flatnonzero(np.all([np.isfinite(seen[key]) for key in LAUNCH], axis=0))
     if flew.size:
         each = [air for group, air in zip(groups, airs or [Air()] * len(groups), strict=True) for _ in group]
@@ -54,7 +68,22 @@ def landings(
     angle = np.where(np.isfinite(seen["landing_deg"]), seen["landing_deg"], angle)
     ends = np.cumsum([len(group) for group in groups])[:-1]
     parts = zip(*(np.split(values, ends) for values in (speed, angle, spin)), strict=True)
-    return [Landings(*part) for part in parts]
+    usual = kinds or [HeadType.HYBRID] * len(groups)
+    return [_filled(part, USUAL_DOWN.get(kind, OTHERWISE)) for part, kind in zip(parts, usual, strict=True)]
+
+
+OTHERWISE = USUAL_DOWN[HeadType.HYBRID]
+
+
+def _filled(part: tuple[Floats, Floats, Floats], usual: tuple[float, float, float]) -> Landings:
+    """A build's speeds, angles and spins with what was not read filled in."""
+
+    def filled(values: Floats, otherwise: float) -> Floats:
+        there = np.isfinite(values)
+        return np.where(there, values, values[there].mean() if there.any() else otherwise)
+
+    speed, angle, spin = (filled(values, otherwise) for values, otherwise in zip(part, usual, strict=True))
+    return Landings(speed, angle, spin, read=bool(np.isfinite(part[1]).any()))
 
 
 @dataclass(frozen=True)
@@ -102,6 +131,12 @@ def runs_on(landed: Sequence[Landings], weights: Sequence[Floats], carries: Sequ
         np.sqrt((ANGLE_PRIOR_SHOTS * ANGLE_SD_DEG**2 + (w * off**2).sum()) / (ANGLE_PRIOR_SHOTS + freedom))
     )
     return [
-        Run(float(mean), float(more - mean) / ANGLE_STEP_DEG, slope, sd, angle_sd / float(weight.sum()) ** 0.5)
-        for mean, more, weight in zip(means, steeper, weights, strict=True)
+        Run(
+            float(mean),
+            float(more - mean) / ANGLE_STEP_DEG,
+            slope,
+            sd,
+            angle_sd / float(weight.sum()) ** 0.5 if each.read else UNREAD_ANGLE_SD_DEG,
+        )
+        for mean, more, weight, each in zip(means, steeper, weights, landed, strict=True)
     ]

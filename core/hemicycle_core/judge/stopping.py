@@ -14,6 +14,7 @@ import numpy as np
 from scipy.optimize import brentq
 from scipy.special import ndtr, ndtri
 
+from ..estimate import Estimate
 from ..thresholds import Thresholds
 from .weigh import KEEP, Weighed, called, is_own
 
@@ -35,11 +36,18 @@ class Apart:
     shots: tuple[float, float]
 
     def left(self, more: tuple[int, int]) -> float:
-        """The standard deviation after more shots with each: a build's own doubt shrinks with their root, what no
-        shot tells stays."""
-        now = sum(KNOWN_AFTER / n for n in self.shots) + 1
-        then = sum(KNOWN_AFTER / (n + extra) for n, extra in zip(self.shots, more, strict=True)) + 1
-        return float(self.sd * np.sqrt(then / now))
+        """The standard deviation after more shots with each."""
+        return self.known(more).sd
+
+    def known(self, more: tuple[int, int] = (0, 0)) -> Estimate:
+        """What is known after more shots with each: a build's own doubt shrinks with their root, what no shot tells
+        stays."""
+        floor = self.sd / float(np.sqrt(sum(KNOWN_AFTER / n for n in self.shots) + 1))
+        one, two = (
+            Estimate(0.0, floor * float(np.sqrt(KNOWN_AFTER / n)), shots=n).after(extra)
+            for n, extra in zip(self.shots, more, strict=True)
+        )
+        return replace(one.less(two), mean=self.mean, floor=floor)
 
     @property
     def worth(self) -> float:

@@ -18,11 +18,12 @@ from scipy.special import stdtrit
 from ..bag import Carried
 from ..flight import Air, Anchor, Firmness, run_out
 from ..flight.landing import green
+from ..heads import HeadType
 from ..protocols.stop import KEY, Seen, StopGreen
 from ..runs import Ball
 from ..samples.averages import average
 from ..shots import Shot
-from ..units import whole_yards, yards, yd_text
+from ..units import shown, whole_yards, yards, yd_text
 from .eased import curve_of
 from .landings import landings
 
@@ -148,7 +149,7 @@ def _by_monitor(wedge: StopWedge, played: StopGreen, anchored: Anchor | None) ->
     flown = [shot for shot in shots if shot.get("launch_deg") is not None and shot.get("spin_rpm") is not None]
     computed = None
     if flown:
-        (down,) = landings([flown], airs=[played.air(wedge.air)], anchored=anchored)
+        (down,) = landings([flown], kinds=[HeadType.WEDGE], airs=[played.air(wedge.air)], anchored=anchored)
         computed = float(run_out(down.speed_mps, down.angle_deg, down.spin_rpm, played.turf).run_m.mean())
     return (math.fsum(rolls) / len(rolls) if rolls else None), computed
 
@@ -166,6 +167,6 @@ def _apart(lines: Sequence[StopLine], names: Mapping[int, str]) -> list[str]:
         else:
             give = math.hypot(soon.half_m, late.half_m)
             sure = "" if by > give else ": not told apart yet"
-            words = f"{first} stops {yards(by):.1f} yd sooner than {second}, give or take {yards(give):.1f}{sure}."
-            said.append(words)
+            apart = f"{first} stops {shown(yards(by), 1)} yd sooner than {second}"
+            said.append(f"{apart}, give or take {shown(yards(give), 1)}{sure}.")
     return said

@@ -7,11 +7,12 @@ from collections.abc import Sequence
 import numpy as np
 
 from ..brief import Job
+from ..estimate import Estimate
 from ..rack.expected import Expected
 from ..samples.pool import CARRY_SPREAD, USUAL_SIDE_DEG, Centre, Pool
 from .eased import Eases, Part, can_ease, curve_of
 from .from_lie import unhit_from
-from .landings import USUAL_ANGLE_DEG, USUAL_SPEED_MPS, USUAL_SPIN_RPM, Landings, runs_on
+from .landings import OTHERWISE, USUAL_DOWN, Landings, runs_on
 from .play import Doubts, Played, possible
 from .weigh import play_from
 
@@ -32,23 +33,20 @@ def play_expected(
     side = float(np.mean([centre.side_deg for centre in hit])) if hit else 0.0
     wide = float(np.mean([centre.side_spread_deg for centre in hit])) if hit else USUAL_SIDE_DEG
     centre = Centre(
-        carry_m=expected.carry_m,
-        carry_se_m=expected.carry_sd_m,
+        carry=Estimate(expected.carry_m, expected.carry_sd_m, UNHIT_DF, shots=0.5),
         spread_share=pooled.spread_share * CARRY_SPREAD[kind],
         side_deg=side,
         side_se_deg=UNHIT_SIDE_SE_DEG,
         side_spread_deg=wide,
-        df=UNHIT_DF,
-        n=0.5,
         side_df=UNHIT_DF,
+        n=0.5,
     )
     doubts = Doubts(landing_deg=expected.landing_sd_deg or 0.0)
     may_be = possible(name, kind, centre, pooled, doubts=doubts)
-    landed = Landings(
-        np.array([expected.landing_speed_mps or USUAL_SPEED_MPS]),
-        np.array([expected.landing_deg or USUAL_ANGLE_DEG]),
-        np.array([expected.landing_spin_rpm or USUAL_SPIN_RPM]),
-    )
+    down = (expected.landing_speed_mps, expected.landing_deg, expected.landing_spin_rpm)
+    usual = USUAL_DOWN.get(kind, OTHERWISE)
+    fast, steep, spinning = (np.array([u if each is None else each]) for each, u in zip(down, usual, strict=True))
+    landed = Landings(fast, steep, spinning, read=expected.landing_deg is not None)
     part = None
     if can_ease(kind, expected.head.loft_deg):
         speed, up, spin = expected.ball_speed_mps, expected.launch_deg, expected.spin_rpm

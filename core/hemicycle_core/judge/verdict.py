@@ -13,8 +13,9 @@ from ..brief import Job, JobKind, Wish
 from ..heads import HeadType
 from ..impact import SPEED_ACROSS_A_SET
 from ..samples.averages import average, values_of
+from ..shots import READINGS
 from ..thresholds import DEFAULT, Thresholds
-from ..units import METRES_PER_INCH, yard_words, yards, yd_text
+from ..units import METRES_PER_INCH, shown, whole_yards, yard_words, yd_text
 from .candidate import Candidate, Case, Liking
 from .changes import EFFECTS, Change, ChangeKind
 from .evidence import Evidence, evidence_of
@@ -106,7 +107,7 @@ def verdict_of(
     if evidence is None or evidence.carry.n < thresholds.least_shots:
         return _needs_shots(candidate, evidence, thresholds)
     chance = evidence.chance()
-    told = not case.wanted.demands or evidence.more_for(thresholds.sure) == 0
+    told = not evidence.unread and evidence.more_for(thresholds.sure) == 0
     settled = ((evidence.narrow and told) or chance >= 0.95 or chance <= 0.05) and not evidence.moved_m
     compared = case.wanted.wish is Wish.COMPARE
     found = _find(case, evidence, bags, settled, jobs, thresholds)
@@ -179,6 +180,11 @@ def _find(
         return Finding(Kind.VETOED, "Vetoed by the player")
     if case.wanted.wish is Wish.COMPARE:
         return Finding(Kind.COMPARED, "Side by side, no window")
+    if evidence.unread and evidence.inside(thresholds) and not _kept_instead(case, bags, thresholds):
+        labels = " and ".join(READINGS[key].label for key in evidence.unread)
+        return Finding(
+            Kind.FILLS_NOT_SETTLED, f"{labels[0]}{labels[1:].lower()} not read: cannot be told", remedy=READ_IT
+        )
     if chance >= thresholds.likely or evidence.inside(thresholds):
         found = _does(case, chance >= thresholds.sure and settled, bags, thresholds)
         close = found.kind is Kind.FILLS_NOT_SETTLED and chance < thresholds.likely
@@ -215,7 +221,7 @@ def _bend_headline(bend: Prediction) -> str:
 
 
 def _not_far(evidence: Evidence, old: str) -> str:
-    missed = [each.target.quantity for each in evidence.demands if not each.met]
+    missed = [each.target.quantity for each in evidence.demands if each.met is False]
     return f"Further, but in play less often than the {old}" if missed == ["in_play"] else f"No further than the {old}"
 
 
@@ -224,7 +230,7 @@ def _does(case: Case, surely: bool, bags: Weighed | None, thresholds: Thresholds
     Where an old club's like is wanted no gain is asked for. A wedge fills a step, once its sole is chosen and where its
     flight is one that can be controlled."""
     gap, wedge = case.wanted.wish is Wish.GAP, case.candidate.head_type is HeadType.WEDGE
-    if gap and bags is not None and no_gain(bags, case.candidate.letter, thresholds):
+    if _kept_instead(case, bags, thresholds):
         old = wedge and case.replaces
         return Finding(
             Kind.KEEP, f"Keep the {case.replaces}: within noise" if old else "Keep what you have: no real gain"
@@ -239,6 +245,12 @@ def _does(case: Case, surely: bool, bags: Weighed | None, thresholds: Thresholds
     return Finding(Kind.FILLS_NOT_SETTLED, "Fills it, not settled" if gap else "May do what was asked, not settled")
 
 
+def _kept_instead(case: Case, bags: Weighed | None, thresholds: Thresholds) -> bool:
+    """Whether a gap is to be filled and the bag of today does as much without this build."""
+    return case.wanted.wish is Wish.GAP and bags is not None and no_gain(bags, case.candidate.letter, thresholds)
+
+
+READ_IT = "A monitor that reads it, or ball speed, launch and spin, would tell."
 SOLE_FIRST = "Choose the sole of the most lofted wedge first: its loft is tried in the chosen sole."
 
 
@@ -313,6 +325,8 @@ def _change(found: Finding, evidence: Evidence, settled: bool, candidate: Candid
         return _turn_words(found.turn, evidence)
     if found.kind in WOULD_CHANGE:
         return WOULD_CHANGE[found.kind]
+    if evidence.unread and found.remedy == READ_IT:
+        return READ_IT
     if not settled and evidence.moved_m:
         return "Keep the odd shots or set them aside: the carry rests on them."
     if not settled and evidence.more:
@@ -328,7 +342,7 @@ def _turn_words(turn: Prediction, evidence: Evidence) -> str:
     bent = turn.change.kind is ChangeKind.BEND
     bounce = f", {abs(turn.bounce_deg):g}° {'more' if turn.bounce_deg > 0 else 'less'} bounce" if bent else ""
     return (
-        f"Predicted at {abs(turn.change.amount):.0f}° {'more' if turn.change.amount > 0 else 'less'} loft: "
+        f"Predicted at {shown(abs(turn.change.amount))}° {'more' if turn.change.amount > 0 else 'less'} loft: "
         f"{_after(turn, evidence, 0.0)}{bounce}. {'Bend' if bent else 'Turn'} it and test it as a new build."
     )
 
@@ -336,8 +350,8 @@ def _turn_words(turn: Prediction, evidence: Evidence) -> str:
 def _after(change: Prediction, evidence: Evidence, head_share: float) -> str:
     error = math.hypot(change.error["carry_m"], head_share * evidence.carry.mean)
     return (
-        f"{yd_text(evidence.carry.mean + change.gain('carry_m'))} carry, give or take {max(1, round(yards(error)))}, "
-        f"{change.after['landing_deg']:.0f}° landing"
+        f"{yd_text(evidence.carry.mean + change.gain('carry_m'))} carry, give or take {max(1, whole_yards(error))}, "
+        f"{shown(change.after['landing_deg'])}° landing"
     )
 
 

@@ -9,6 +9,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from ..bag import HeadType
+from ..bag.clubs import LENGTH_SD_M, length_known
 from ..bag.plans import shared_out
 from ..brief import NOTHING_FEARED, Feared, Job, JobKind
 from ..flight import Air, Anchor
@@ -101,7 +102,7 @@ def group_of(candidate: Candidate, shots: Sequence[Shot]) -> Group:
         ),
     )
     loft = np.nan if candidate.loft_deg is None else candidate.loft_deg
-    length = REFERENCE_LENGTH_M if candidate.length_m is None else candidate.length_m
+    length, unsure = length_known(candidate.head_type, candidate.loft_deg, candidate.length_m)
     return Group(
         head_type=candidate.head_type,
         carry_m=seen["carry_m"],
@@ -120,6 +121,8 @@ def group_of(candidate: Candidate, shots: Sequence[Shot]) -> Group:
             ),
         },
         strange=not candidate.own,
+        length_m=length,
+        length_sd_m=unsure if candidate.length_stated else max(unsure, LENGTH_SD_M[0]),
     )
 
 
@@ -164,11 +167,12 @@ def weigh(
     anchored = there[0][0].anchored if there else Anchor()
     weights = [1 - poor for poor in pooled.miss]
     carries = [group.carry_m for group in groups]
-    landed = landings([shots for _, shots in there], airs=airs, anchored=anchored) if there and jobs else []
+    kinds = [each.head_type for each, _ in there]
+    hit_by = [shots for _, shots in there]
+    landed = landings(hit_by, kinds=kinds, airs=airs, anchored=anchored) if there and jobs else []
     lies = _lies(there, jobs) if landed else {}
     down = {None: landed} | {
-        lie: landings_from([shots for _, shots in there], landed, found, airs=airs, anchored=anchored)
-        for lie, found in lies.items()
+        lie: landings_from(hit_by, landed, found, airs=airs, anchored=anchored) for lie, found in lies.items()
     }
     runs = [runs_on(down[job.off], weights, carries, job) if landed else [] for job in jobs]
     parts, ease = _parts(there, pooled)

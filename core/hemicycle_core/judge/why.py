@@ -5,15 +5,18 @@ from __future__ import annotations
 from collections.abc import Callable, Sequence
 
 from ..samples.averages import cost_of_a_miss
-from ..units import feet, yard_words, yards, yd_text
+from ..shots import READINGS
+from ..units import feet, shown, yard_words, yards, yd_text
 from .candidate import Candidate
 from .evidence import Demand, Evidence
 from .facts import job_words
 from .play import Played
 
+SIDE_UNREAD = "Direction not read: to the sides it counts as usual players spread."
+
 
 def why_words(evidence: Evidence, candidate: Candidate, played: Sequence[Played]) -> str:
-    """The numbers behind the verdict, in at most four short sentences."""
+    """The numbers behind the verdict, in a few short sentences."""
     parts = [_carry_words(evidence)]
     if evidence.moved_m:
         way = "longer" if evidence.moved_m > 0 else "shorter"
@@ -21,10 +24,14 @@ def why_words(evidence: Evidence, candidate: Candidate, played: Sequence[Played]
             f"Single shots make that {yard_words(abs(evidence.moved_m))} {way} than where they gather: look at them."
         )
     parts += [_demand_words(each) for each in evidence.demands]
+    if "landing_deg" in evidence.unread and not any(each.target.quantity == "landing_deg" for each in evidence.demands):
+        parts.append("Landing angle not read: whether it holds is not told.")
     if evidence.landing is not None and not any(each.target.quantity == "landing_deg" for each in evidence.demands):
         parts.append(_landing_words(evidence))
     if played:
         parts.append(job_words(played))
+        if not candidate.side_read:
+            parts.append(SIDE_UNREAD)
     cost = cost_of_a_miss(candidate.shots)
     if cost is not None and yards(cost) >= 3:
         parts.append(f"A miss costs {yd_text(cost)} yd.")
@@ -37,9 +44,7 @@ def _carry_words(evidence: Evidence) -> str:
         return f"Carries {yd_text(mean)}."
     window = f"{yd_text(low or 0)} to {yd_text(high or 0)}"
     if off:
-        return (
-            f"Carries {yd_text(mean)}, {max(1, round(yards(abs(off))))} {'short' if off < 0 else 'long'} of {window}."
-        )
+        return f"Carries {yd_text(mean)}, {yd_text(abs(off))} {'short' if off < 0 else 'long'} of {window}."
     return f"Carries {yd_text(mean)}, inside {window}."
 
 
@@ -47,7 +52,7 @@ def _carry_words(evidence: Evidence) -> str:
 SHOWN: dict[str, tuple[str, Callable[[float, int], str]]] = {
     "peak_m": ("Peaks at", lambda value, more: f"{feet(value):.{more}f} ft"),
     "landing_deg": ("Lands at", lambda value, more: f"{value:.{more}f}°"),
-    "spin_rpm": ("Spins", lambda value, more: f"{round(value, more - 1):.0f} rpm"),
+    "spin_rpm": ("Spins", lambda value, more: f"{shown(value, more - 1)} rpm"),
     "total_m": ("Stops at", lambda value, more: f"{yards(value):.{more}f}"),
     "in_play": ("In play", lambda value, more: f"{100 * value:.{more}f} in 100"),
 }
@@ -55,10 +60,13 @@ SHOWN: dict[str, tuple[str, Callable[[float, int], str]]] = {
 
 def _demand_words(demand: Demand) -> str:
     says, written = SHOWN[demand.target.quantity]
+    if demand.known is None:
+        return f"{READINGS[demand.target.quantity].label} not read: whether it is as asked is not told."
+    mean = demand.known.mean
     low, high = demand.target.low, demand.target.high
     edges = [edge for edge in (low, high) if edge is not None]
     # A figure that only rounding puts on the edge is told to one digit more.
-    more = int(not demand.met and written(demand.mean, 0) in [written(edge, 0) for edge in edges])
+    more = int(not demand.met and written(mean, 0) in [written(edge, 0) for edge in edges])
 
     def shown(value: float) -> str:
         return written(value, more)
@@ -67,15 +75,15 @@ def _demand_words(demand: Demand) -> str:
         wanted = f"{shown(low)} to {shown(high)}"
     else:
         wanted = f"{shown(low)} or more" if low is not None else f"{shown(high or 0.0)} or less"
-    return f"{says} {shown(demand.mean)}; wanted: {wanted}."
+    return f"{says} {shown(mean)}; wanted: {wanted}."
 
 
 def _landing_words(evidence: Evidence) -> str:
     assert evidence.landing is not None
-    lands = f"Lands at {evidence.landing.mean:.0f}°"
+    lands = f"Lands at {shown(evidence.landing.mean)}°"
     if evidence.holds is None or evidence.holds.low is None:
         return f"{lands}."
     shy = evidence.holds.low - evidence.landing.mean
     if abs(shy) <= evidence.doubt.landing_deg:
-        return f"{lands}, too close to {evidence.holds.low:.0f}° to call."
-    return f"{lands}, {'shy of' if shy > 0 else 'steeper than'} the {evidence.holds.low:.0f}° that holds."
+        return f"{lands}, too close to {shown(evidence.holds.low)}° to call."
+    return f"{lands}, {'shy of' if shy > 0 else 'steeper than'} the {shown(evidence.holds.low)}° that holds."

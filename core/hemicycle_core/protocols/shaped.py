@@ -12,7 +12,7 @@ from ..samples.averages import average
 from ..samples.beside import chance_words, far_words, way
 from ..samples.trend import different_chance
 from ..shots import Intent, Shot, columns_of
-from ..units import feet, metres, ninety, yards, yd_text
+from ..units import feet, metres, ninety, shown, yards, yd_text
 from .protocol import Finding, Protocol
 
 Floats = NDArray[np.float64]
@@ -61,7 +61,7 @@ def span_words(found: Sequence[Finding]) -> str:
         return ""
     apart = {key: by[Intent.HIGH][key] - by[Intent.LOW][key] for key in by[Intent.HIGH].keys() & by[Intent.LOW].keys()}
     carry = f" and {yd_text(abs(apart['carry_m']))} yd of carry" if "carry_m" in apart else ""
-    return f"From low to high: {abs(feet(apart['peak_m'])):.0f} ft of height{carry}."
+    return f"From low to high: {shown(abs(feet(apart['peak_m'])))} ft of height{carry}."
 
 
 LEAST_BEND_M = metres(4)  # less is straight to the eye
@@ -105,7 +105,7 @@ def _compared(
 def _sentence(intent: Intent, n: int, by: dict[str, float], did: bool | None) -> str:
     parts = []
     if intent in (Intent.LOW, Intent.HIGH) and "peak_m" in by:
-        parts.append(way(by["peak_m"], f"{abs(feet(by['peak_m'])):.0f} ft", "higher", "lower"))
+        parts.append(way(by["peak_m"], f"{shown(abs(feet(by['peak_m'])))} ft", "higher", "lower"))
     if intent in (Intent.DRAW, Intent.FADE) and "curve_m" in by:
         parts.append(way(by["curve_m"], f"bends {yd_text(abs(by['curve_m']))} yd more to the", "right", "left"))
     if "carry_m" in by:

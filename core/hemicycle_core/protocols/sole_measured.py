@@ -15,7 +15,7 @@ from scipy.special import chdtri, fdtr, stdtrit
 
 from ..samples.averages import average
 from ..shots import Shot, Source
-from ..units import yards
+from ..units import shown, yards
 from .sole import PLACES
 
 FLOOR = 0.85  # of the middle spin of all codes at a lie: what is less can be seen on the green. By judgement
@@ -162,7 +162,7 @@ def _sentences(lines: Mapping[int, Measured], tightest: int | None, name: Callab
     said = []
     if tightest is not None:
         least = yards(known[tightest])
-        said.append(f"{name(tightest)} repeats its distance best: carries scatter by {least:.1f} yd.")
+        said.append(f"{name(tightest)} repeats its distance best: carries scatter by {shown(least, 1)} yd.")
     elif len(known) > 1:
         said.append("How well they repeat their distance is not told apart.")
     for code, each in lines.items():

@@ -16,7 +16,7 @@ from scipy.special import expit, logit
 
 from ..errors import BadInput
 from ..samples.paired import Judged, Ranked, rank
-from ..units import ninety
+from ..units import ninety, shown, whole
 from .sole import GOOD_TURF, MOST_SOLES, PLACES, Handing, SoleTest, comparisons
 
 # From which chance on one is named the best, by the number of soles: of tests of soles that are all one, at most one in
@@ -116,7 +116,7 @@ def _sentences(
 
 def _in_100(sure: float) -> str:
     """Nothing that a player says is certain."""
-    return f"{min(round(sure * 100), 99)} in 100"
+    return f"{min(int(whole(sure * 100)), 99)} in 100"
 
 
 def _flagged(test: SoleTest, handed: Sequence[Handing], *, merged: bool) -> dict[int, tuple[str, ...]]:
@@ -141,8 +141,8 @@ def _repeats(test: SoleTest, handed: Sequence[Handing], names: Sequence[str]) ->
     apart = abs(float(found.score[one] - found.score[two]))
     give = ninety(float(np.hypot(found.error[one], found.error[two])))
     return (
-        f"{names[one]} was handed under two codes: they came out {apart:.1f} of one judgement’s noise apart, give or "
-        f"take {give:.1f}."
+        f"{names[one]} was handed under two codes: they came out {shown(apart, 1)} of one judgement’s noise apart, "
+        f"give or take {shown(give, 1)}."
     )
 
 

@@ -10,7 +10,7 @@ from ..errors import BadInput
 from ..samples.averages import average
 from ..samples.beside import beside, chance_words, read_of, spin_words, way
 from ..shots import Intent, Shot
-from ..units import metres, yards, yd_text
+from ..units import metres, shown, whole_yards, yd_text
 from .protocol import Finding, Protocol
 
 KEY = "yardage"
@@ -52,12 +52,12 @@ def _finding(asked_m: float, mine: Sequence[Shot], stock: Sequence[Shot]) -> Fin
 
 def _sentence(asked_m: float, n: int, by: dict[str, float]) -> str:
     off = by["off_m"]
-    far = f"{yd_text(abs(off))} {'long' if off > 0 else 'short'}" if round(yards(abs(off))) else "on it"
+    far = f"{yd_text(abs(off))} {'long' if off > 0 else 'short'}" if whole_yards(abs(off)) else "on it"
     words = f"Asked {yd_text(asked_m)}: carries {yd_text(by['carry_m'])}, {far}"
     if "spread_m" in by:
-        words += f", spreads {max(1, round(yards(by['spread_m'])))} yd"
+        words += f", spreads {max(1, whole_yards(by['spread_m']))} yd"
     launch, spin = by.get("launch_deg_beside", 0.0), by.get("spin_rpm_beside", 0.0)
-    parts = [way(launch, f"{abs(launch):.0f}°", "higher", "lower")] if abs(launch) >= LEAST_DEG else []
+    parts = [way(launch, f"{shown(abs(launch))}°", "higher", "lower")] if abs(launch) >= LEAST_DEG else []
     parts += [spin_words(spin)] if spin_words(spin) else []
     words += f"; {' and '.join(parts)} than its stock swing." if parts else "."
     return words if n >= TOLD_SHOTS else words + chance_words(n)

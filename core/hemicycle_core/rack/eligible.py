@@ -7,6 +7,7 @@ from dataclasses import dataclass
 
 from ..errors import BadInput
 from ..heads import HEAD_WORDS, HeadType
+from ..units import shown
 from .pulling import seats
 
 SWUNG_FULL = (HeadType.FAIRWAY, HeadType.HYBRID, HeadType.UTILITY)  # read along the player's own clubs
@@ -77,7 +78,7 @@ def why_not(
     if head.head_type in vetoed:
         return "vetoed by the player"
     if budget is not None and head.price is not None and head.price > budget:
-        return f"{head.price:.0f} is over the budget"
+        return f"{shown(head.price)} is over the budget"
     return ""
 
 
@@ -101,7 +102,7 @@ def check_shaft(name: str, fits: Collection[str], tip_in: float, head: RackHead)
     if head.head_type.value not in fits:
         raise BadInput(f"{name} does not go into a {HEAD_WORDS[head.head_type]}.", field="shaft")
     if not seats(tip_in, head.tip_in):
-        tips = f"its tip is {tip_in:.3f} in, the hosel {head.tip_in:.3f} in"
+        tips = f"its tip is {shown(tip_in, 3)} in, the hosel {shown(head.tip_in, 3)} in"
         raise BadInput(f"{name} does not fit the {head.name}: {tips}.", field="shaft")
 
 

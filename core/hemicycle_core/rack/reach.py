@@ -9,11 +9,11 @@ import numpy as np
 from numpy.typing import NDArray
 
 from ..bag import HeadType
+from ..bag.clubs import usual_length_m
 from ..heads import HEAD_WORDS
-from ..units import yd_text
+from ..units import shown, yd_text
 from .expected import Expectation
 from .lofts import Head
-from .shortlist import usual_length_m
 
 Floats = NDArray[np.float64]
 
@@ -79,11 +79,11 @@ def reach(lines: Mapping[HeadType, TypeLine], *, carry_m: float, holds_deg: floa
     angle = far[kind].landing_at(carry_m)
     if angle >= holds_deg - DOUBT_DEG:
         return Reach(angle, kind, longest, "")
-    until = f" {holds_deg:.0f}° is within reach up to about {yd_text(longest)} yd." if longest else ""
+    until = f" {shown(holds_deg)}° is within reach up to about {yd_text(longest)} yd." if longest else ""
     return Reach(
         angle,
         kind,
         longest,
-        f"Out of reach at this speed: a club that carries {yd_text(carry_m)} yd lands at {angle:.0f}° at the most, "
+        f"Out of reach at this speed: a club that carries {yd_text(carry_m)} yd lands at {shown(angle)}° at the most, "
         f"a {HEAD_WORDS[kind]}.{until}",
     )

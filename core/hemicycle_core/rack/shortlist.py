@@ -5,14 +5,13 @@ from __future__ import annotations
 from collections.abc import Callable, Mapping, Sequence
 from dataclasses import dataclass
 
-import numpy as np
 from scipy.special import ndtr
 
 from ..bag import HeadType
-from ..bag.clubs import WEDGE_INCHES
 from ..brief import Target
+from ..estimate import UNREAD
 from ..thresholds import DEFAULT, Thresholds
-from ..units import METRES_PER_INCH, feet, mph, yards, yd_text
+from ..units import feet, mph, outside, shown, whole, yd_text
 from .expected import Expectation, Expected
 from .lofts import Head
 
@@ -96,8 +95,8 @@ def _row(
     if window is not None:
         low, high = window
         chance *= float(ndtr((high - each.carry_m) / each.carry_sd_m) - ndtr((low - each.carry_m) / each.carry_sd_m))
-    if holds is not None and each.landing_deg is not None and each.landing_sd_deg:
-        chance *= float(ndtr((each.landing_deg - holds) / each.landing_sd_deg))
+    if holds is not None:
+        chance *= _met(each, Target("landing_deg", holds, None, ""))
     for demand in demands:
         chance *= _met(each, demand)
     supported = window is None or _supported(each, holds, thresholds)
@@ -122,11 +121,9 @@ def _flies(each: Expected, quantity: str) -> tuple[float, float] | None:
 
 
 def _met(each: Expected, demand: Target) -> float:
-    """The chance that a demand is met; one that nothing can be said of changes nothing."""
+    """The chance that a demand is met."""
     found = _flies(each, demand.quantity)
-    if found is None:
-        return 1.0
-    return demand.chance(*found)
+    return UNREAD if found is None else demand.chance(*found)
 
 
 def _supported(each: Expected, holds: float | None, thresholds: Thresholds) -> bool:
@@ -154,8 +151,8 @@ def _sentence(
         assert each.ball_speed_mps is not None
         assert each.landing_deg is not None
         return (
-            f"Not supported by this speed: {mph(each.ball_speed_mps):.0f} mph off the face comes down at "
-            f"{each.landing_deg:.0f}°."
+            f"Not supported by this speed: {shown(mph(each.ball_speed_mps))} mph off the face comes down at "
+            f"{shown(each.landing_deg)}°."
         )
     if window is None:
         stops = "" if each.roll_m is None else f" and stop at {yd_text(each.carry_m + each.roll_m)}"
@@ -164,26 +161,27 @@ def _sentence(
         words = f"Should be {_carry_words(each.carry_m, *window)}"
     if holds is not None and each.landing_deg is not None:
         off = each.landing_deg - holds
-        flight = "and lands as asked" if off >= 0 else f"but lands {-off:.0f}° flatter than asked"
-        words += f" {'and lands about as asked' if round(-off) == 0 else flight}"
+        flight = "and lands as asked" if off >= 0 else f"but lands {shown(-off)}° flatter than asked"
+        words += f" {'and lands about as asked' if not whole(off) else flight}"
+    elif holds is not None:
+        words += ", how it lands is not known"
     missed = [said for demand in demands if (said := _missed(each, demand))]
     return f"{words}{', but ' + ' and '.join(missed) if missed else ''}."
 
 
 def _carry_words(carry_m: float, low: float, high: float) -> str:
-    if carry_m < low:
-        return f"{yards(low - carry_m):.0f} yd short of the window"
-    if carry_m > high:
-        return f"{yards(carry_m - high):.0f} yd past the window"
+    off = outside(carry_m, low, high)
+    if off:
+        return f"{abs(off)} yd {'short of' if off < 0 else 'past'} the window"
     return f"in the window at {yd_text(carry_m)}"
 
 
 # By reading: how far a head misses what is asked, below it and above it.
 MISSES: dict[str, tuple[Callable[[float], str], str, str]] = {
-    "peak_m": (lambda by: f"{feet(by):.0f} ft", "too low", "too high"),
-    "landing_deg": (lambda by: f"{by:.0f}°", "too flat", "too steep"),
-    "spin_rpm": (lambda by: f"{round(by, -1):.0f} rpm", "short of the spin", "over the spin"),
-    "total_m": (lambda by: f"{yards(by):.0f} yd", "short of it", "past it"),
+    "peak_m": (lambda by: f"{shown(feet(by))} ft", "too low", "too high"),
+    "landing_deg": (lambda by: f"{shown(by)}°", "too flat", "too steep"),
+    "spin_rpm": (lambda by: f"{shown(by, -1)} rpm", "short of the spin", "over the spin"),
+    "total_m": (lambda by: f"{yd_text(by)} yd", "short of it", "past it"),
 }
 
 
@@ -197,13 +195,3 @@ def _missed(each: Expected, demand: Target) -> str:
     if demand.high is not None and found[0] > demand.high:
         return f"{shown(found[0] - demand.high)} {over}"
     return ""
-
-
-def usual_length_m(head_type: HeadType, loft_deg: float) -> float:
-    """The length heads of a type and loft are built to, metres."""
-    inches, at, step = {
-        HeadType.DRIVER: (45.5, 10.5, 0.0), HeadType.WEDGE: (WEDGE_INCHES, 50.0, 0.0),
-        HeadType.FAIRWAY: (42.0, 21.0, 1 / 6), HeadType.HYBRID: (40.0, 22.0, 1 / 6),
-        HeadType.UTILITY: (39.25, 22.0, 1 / 6), HeadType.IRON: (38.5, 23.0, 1 / 7),
-    }[head_type]  # fmt: skip
-    return float(np.clip(inches - (loft_deg - at) * step, 35, 46)) * METRES_PER_INCH

@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import dataclass
 
+from ..units import shown
 from .stock import MOST_BEND_DEG, Made
 
 SAME_DEG = 0.25
@@ -67,7 +68,7 @@ def nearest_bent(heads: Sequence[WedgeHead], sole: str, loft_deg: float) -> Bent
     with_bounce = "" if bounce is None else f", {bounce:g}° of bounce"
     words = (
         f"Not made in {loft_deg:g}°: {head.name} bent {abs(bend):g}° {way}{with_bounce}, about "
-        f"{abs(bend) * STEP_YD_A_DEGREE:.0f} yd {'shorter' if bend > 0 else 'longer'} than as it is made. Hit it as a "
-        "build of its own."
+        f"{shown(abs(bend) * STEP_YD_A_DEGREE)} yd {'shorter' if bend > 0 else 'longer'} than as it is made. Hit it as "
+        "a build of its own."
     )
     return Bent(head, bend, bounce, words)

@@ -4,10 +4,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
-import numpy as np
-from scipy.special import stdtrit
-
-from ..units import yards, yd_text
+from ..units import whole_yards, yd_text
 from .pool import Centre
 
 APART_YD = 2
@@ -22,17 +19,16 @@ class AlikeStep:
 
     def beside(self, measured_m: float) -> str:
         """What it says beside the step of the plain averages; empty where it says the same."""
-        if abs(round(yards(self.step_m)) - round(yards(measured_m))) < APART_YD:
+        if abs(whole_yards(self.step_m) - whole_yards(measured_m)) < APART_YD:
             return ""
-        give = max(1, round(yards(self.half_width_m)))
+        give = max(1, whole_yards(self.half_width_m))
         return f"Had the two been swung alike: {yd_text(self.step_m)}, give or take {give}."
 
 
 def step_at_one_swing(lower: Centre, upper: Centre) -> AlikeStep:
     """The step from one club to another, both read together and brought to the player's own delivery (`pool`).
 
-    Student's t on the lesser freedom.
+    Both errors come from the player's one spread.
     """
-    error = float(np.hypot(lower.carry_se_m, upper.carry_se_m))
-    half = float(stdtrit(min(lower.df, upper.df), 0.95)) * error
-    return AlikeStep(upper.carry_m - lower.carry_m, half)
+    step = upper.carry.less(lower.carry, pooled=True)
+    return AlikeStep(step.mean, step.half)

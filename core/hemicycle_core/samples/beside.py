@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Iterable, Sequence
 
 from ..shots import Shot
-from ..units import yards, yd_text
+from ..units import shown, yards, yd_text
 from .averages import average
 
 LEAST_RPM = 100.0  # a smaller difference of spin is not said
@@ -37,7 +37,7 @@ def far_words(by_m: float) -> str:
 
 def spin_words(by_rpm: float) -> str:
     """A difference of spin in words; empty where it is too small to be said."""
-    return way(by_rpm, f"{abs(by_rpm):.0f} rpm", "more", "less") if abs(by_rpm) >= LEAST_RPM else ""
+    return way(by_rpm, f"{shown(abs(by_rpm))} rpm", "more", "less") if abs(by_rpm) >= LEAST_RPM else ""
 
 
 def chance_words(n: int) -> str:

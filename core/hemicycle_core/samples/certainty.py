@@ -5,22 +5,14 @@ from __future__ import annotations
 import math
 from dataclasses import dataclass
 
-import numpy as np
-from numpy.typing import NDArray
-from scipy.special import stdtrit
-
+from ..estimate import Estimate, more_until
 from .averages import Average
 
-Floats = NDArray[np.float64]
-Ints = NDArray[np.int_]
-
-LEVEL = 0.90  # the interval a fitter is shown: wrong once in ten
 # Spread of kept carries within one build, as a share of carry: about 2.5% for steady players, 4% for
 # most. It counts as much as PRIOR_SHOTS shots, so that three lucky shots do not look like certainty.
 PRIOR_SPREAD_SHARE = 0.03
 PRIOR_SHOTS = 4
 SETTLED_SHARE = 0.016  # half-width of the interval as a share of carry: 2.8 yd at 175 yd
-MOST_MORE = 30
 
 
 @dataclass(frozen=True)
@@ -42,11 +34,6 @@ def _spread(sample: Average, usual: float) -> tuple[float, int]:
     return math.sqrt((own + PRIOR_SHOTS * usual**2) / df), df
 
 
-def _half_width(spread: float, n: Ints, df: Ints) -> Floats:
-    half: Floats = stdtrit(df, 0.5 + LEVEL / 2) * spread / np.sqrt(n)
-    return half
-
-
 def certainty(sample: Average, *, usual_spread: float | None = None, wanted: float | None = None) -> Certainty:
     """The certainty of a mean.
 
@@ -58,8 +45,6 @@ def certainty(sample: Average, *, usual_spread: float | None = None, wanted: flo
     usual = PRIOR_SPREAD_SHARE * abs(sample.mean) if usual_spread is None else usual_spread
     goal = SETTLED_SHARE * abs(sample.mean) if wanted is None else wanted
     spread, df = _spread(sample, usual)
-    extra = np.arange(MOST_MORE + 1)
-    half = _half_width(spread, sample.n + extra, df + extra)
-    enough = half <= goal
-    more = int(enough.argmax()) if enough.any() else None
-    return Certainty(half_width=float(half[0]), settled=more == 0, more=more, spread=spread, df=df)
+    known = Estimate(sample.mean, spread / math.sqrt(sample.n), df, shots=sample.n)
+    more = more_until(lambda extra: known.after(extra).half <= goal)
+    return Certainty(half_width=known.half, settled=more == 0, more=more, spread=spread, df=df)

@@ -11,6 +11,7 @@ from scipy.special import ndtr
 
 from ..monitor import Monitor
 from ..shots import Shot
+from ..units import shown
 from .averages import average, values_of
 
 LEAST_SHARE = 0.02  # of club speed: less is what a player does from one week to the next
@@ -82,7 +83,7 @@ def day_words(day: Day, finalists: Sequence[str]) -> str:
     if day.clubs:
         named = " and ".join((", ".join(day.clubs[:-1]), day.clubs[-1]))
         way = "faster" if day.share > 0 else "slower"
-        why = f"{named} are swung {abs(100 * day.share):.0f}% {way} than at the last visit"
+        why = f"{named} are swung {shown(abs(100 * day.share))}% {way} than at the last visit"
     else:
         why = "the fitter says so"
     words = f"A {day.kind.value} day: {why}."

@@ -13,7 +13,7 @@ from numpy.typing import NDArray
 
 from ..impact import SPEED_ACROSS_A_SET
 from ..shots import Shot
-from ..units import METRES_PER_INCH, yards
+from ..units import METRES_PER_INCH, shown, yd_text
 from .trend import different_chance, trend
 
 Floats = NDArray[np.float64]
@@ -52,7 +52,7 @@ def speed_drift(swings: Sequence[tuple[float, float]]) -> Drift | None:
     slope, by_chance = trend(np.arange(level.size), level)
     share = slope * (level.size - 1) / float(np.median(level))
     real = by_chance < 2 * (1 - SURE) and abs(share) >= TIRED_SHARE
-    percent = f"{abs(share) * 100:.1f}%"
+    percent = f"{shown(abs(share) * 100, 1)}%"
     if real and share < 0:
         sentence = f"Club speed is down {percent} since the first shots. Rest, then hit the first club again."
     elif real:
@@ -109,10 +109,10 @@ def swing_changes(shots: Sequence[tuple[Hashable, Shot]]) -> list[str]:
         if abs(change) < least or by_chance >= 1 - SURE:
             continue
         if key != "smash":
-            words = f"{WORDS[key]} has moved {abs(change):.1f}° since the first shots."
+            words = f"{WORDS[key]} has moved {shown(abs(change), 1)}° since the first shots."
             said.append(f"{words} Builds hit early and late met different swings.")
         elif change < 0:
-            said.append(f"Strike is getting worse: smash is down {abs(change):.2f}. Rest or change clubs.")
+            said.append(f"Strike is getting worse: smash is down {shown(abs(change), 2)}. Rest or change clubs.")
     return said
 
 
@@ -138,9 +138,8 @@ def learning(carries_m: Sequence[float]) -> Learning | None:
     way = "further" if shift > 0 else "shorter"
     words = f"The first {STRANGE} shots were like the rest."
     if real:
-        words = (
-            f"The first {STRANGE} shots were unlike the rest. Without them it carries {yards(abs(shift)):.0f} yd {way}."
-        )
+        further = f"it carries {yd_text(abs(shift))} yd {way}"
+        words = f"The first {STRANGE} shots were unlike the rest. Without them {further}."
     return Learning(shift, real, words)
 
 

@@ -9,7 +9,7 @@ import numpy as np
 
 from ..impact import Lie
 from ..shots import CLEAN_LIES, STOCK_IN, Intent, Shot
-from ..units import feet
+from ..units import feet, shown
 from .beside import beside, chance_words, far_words, read_of, spin_words, way
 from .trend import different_chance
 
@@ -65,7 +65,7 @@ def _sentence(lie: Lie, n: int, by: dict[str, float], sure: bool) -> str:
     parts = [
         far_words(by["carry_m"]) if "carry_m" in by else "",
         spin_words(by.get("spin_rpm", 0.0)),
-        way(higher, f"{abs(feet(higher)):.0f} ft", "higher", "lower") if abs(feet(higher)) >= LEAST_FT else "",
+        way(higher, f"{shown(abs(feet(higher)))} ft", "higher", "lower") if abs(feet(higher)) >= LEAST_FT else "",
     ]
     words = f"From {lie.value.replace('_', ' ')}: {', '.join(filter(None, parts)) or 'nothing to compare'}."
     return words if sure else words + chance_words(n)

@@ -14,7 +14,7 @@ from ..flight import Launch, fly
 from ..heads import HeadType
 from ..impact import Lie
 from ..shots import LAUNCH, Shot, Strike, columns_of
-from ..units import yards, yd_text
+from ..units import shown, yd_text
 
 Floats = NDArray[np.float64]
 
@@ -71,7 +71,7 @@ def unlike_the_others(carries_m: Sequence[float], called: Sequence[bool] = ()) -
         limit = UNLIKE_CALLED if called and called[index] else UNLIKE
         if abs(carry - middle) > limit * spread:
             short = bool(carry < middle)
-            away = f"{round(yards(abs(carry - middle)))} yd {'short of' if short else 'past'} the others."
+            away = f"{yd_text(abs(carry - middle))} yd {'short of' if short else 'past'} the others."
             found.append(Unlike(index, away, Unlikely.SHORT if short else Unlikely.LONG))
     return found
 
@@ -122,7 +122,7 @@ def _heavy(shots: Sequence[Shot], head_type: HeadType) -> list[Unlike]:
         spread = 1.4826 * float(np.median(np.abs(spins - np.median(spins))))
         near = abs(seen["carry_m"][index] / np.median(carries) - 1) <= HEAVY_CARRY_SHARE
         if near and less >= max(HEAVY_SPIN_RPM, UNLIKE_CALLED * spread):
-            said = f"Carried like the others with {round(less, -1):.0f} rpm less spin: heavy off the mat?"
+            said = f"Carried like the others with {shown(less, -1)} rpm less spin: heavy off the mat?"
             found.append(Unlike(index, said, Unlikely.HEAVY))
     return found
 
@@ -136,7 +136,7 @@ def _misreads(shots: Sequence[Shot], flown: Floats, head_type: HeadType, *, smas
     above = np.zeros(len(shots), dtype=bool) if smash_off else smash > _most_smash(head_type)
     for index in np.flatnonzero(above | (smash < LEAST_SMASH)):
         way = "above" if smash[index] > 1 else "below"
-        said = f"Smash {smash[index]:.2f} is {way} what a club can do. Is it a misread?"
+        said = f"Smash {shown(smash[index], 2)} is {way} what a club can do. Is it a misread?"
         found.append(Unlike(int(index), said, Unlikely.MISREAD))
     for index in np.flatnonzero((flown > SHORTEST_M) & (np.abs(seen["carry_m"] / flown - 1) > OFF_FLIGHT)):
         reads = yd_text(float(seen["carry_m"][index]))

@@ -16,7 +16,10 @@ import numpy as np
 from numpy.typing import ArrayLike, NDArray
 from scipy.special import digamma, ndtr, ndtri, polygamma
 
+from ..estimate import Estimate
 from ..heads import HeadType
+from ..units import ninety
+from .drift import REFERENCE_LENGTH_M, SHARE_SD, SPEED_SHARE_PER_M
 
 Floats = NDArray[np.float64]
 
@@ -86,7 +89,8 @@ class Group:
     unknown; called: set aside or called a miss; delivery: by cause, NaN where unknown: `speed`, the log of
     club speed brought to one length, `face_deg`, `path_deg`, `attack_deg`, `lean_deg`, the loft at impact less the
     club's, and `strike`, the log of smash less that of a middle strike at that spin loft; strange: not a club of the
-    player's own. Misreads are left out before."""
+    player's own. length_m: as the player's own set has it, and length_sd_m how well that is known. Misreads are left
+    out before."""
 
     head_type: HeadType
     carry_m: Floats
@@ -94,6 +98,8 @@ class Group:
     called: NDArray[np.bool_]
     delivery: Mapping[str, Floats] = field(default_factory=dict)
     strange: bool = True
+    length_m: float = REFERENCE_LENGTH_M
+    length_sd_m: float = 0.0
 
     @property
     def learning(self) -> float:
@@ -107,20 +113,32 @@ class Group:
 
 @dataclass(frozen=True)
 class Centre:
-    """What is known of one build struck well. carry_m and side_deg with their standard errors; spread_share and
-    side_spread_deg of its shots; df, side_df: degrees of freedom of those spreads; n: how many good shots' worth;
-    speed_factor: what brought the carry to the speed of the whole session."""
+    """What is known of one build struck well. carry: its mean in metres at the speed of the whole session, its shots
+    those that a known club would have needed; speed_factor: what brought it there; n: good shots' worth; side_deg with
+    its standard error; spread_share and side_spread_deg of its shots; side_df: degrees of freedom of the latter;
+    side_read: whether any of its shots says where it starts and curves, else its side is that of usual players."""
 
-    carry_m: float
-    carry_se_m: float
+    carry: Estimate
     spread_share: float
     side_deg: float
     side_se_deg: float
     side_spread_deg: float
-    df: float
-    n: float
     side_df: float
+    n: float
     speed_factor: float = 1.0
+    side_read: bool = True
+
+    @property
+    def carry_m(self) -> float:
+        return self.carry.mean
+
+    @property
+    def carry_se_m(self) -> float:
+        return self.carry.sd
+
+    @property
+    def df(self) -> float:
+        return self.carry.freedom
 
 
 @dataclass(frozen=True)
@@ -227,6 +245,15 @@ class _Means:
     variances: Floats
     taken: Floats
 
+    def within(self, spread: Floats, n: Floats) -> _Means:
+        """The same with nothing taken off a mean that is more than its own doubt: what was measured outweighs what
+        explains it. What is not taken off is doubt, up to as much again. spread, n: of the values of the means."""
+        plain = np.hypot(spread / np.sqrt(np.maximum(n, 0.5)), DAY_SHARE)
+        most = ninety(1.0) * plain
+        taken = np.clip(self.taken, -most, most)
+        over = self.taken - taken
+        return _Means(self.means + over, np.minimum(self.variances + over**2, plain**2 + most**2), taken)
+
 
 def _weighted_means(values: Sequence[Floats], weights: Sequence[Floats]) -> Floats:
     return np.array([(w * v).sum() / max(w.sum(), 1e-9) for v, w in zip(values, weights, strict=True)])
@@ -237,17 +264,21 @@ def _at_equal_delivery(
     weights: Sequence[Floats],
     causes: Sequence[tuple[Cause, Sequence[Floats]]],
     spread: Floats,
+    *,
+    apart: Floats | float = 0.0,
 ) -> _Means:
     """Means by group, with the part that a delivery unlike the player's own explains taken out (analysis of
     covariance with slopes within groups and shrunk differences of the causes between them).
 
-    values, weights: (n,) each; causes: of the same shape; spread: standard deviation of each group's values.
+    values, weights: (n,) each; causes: of the same shape; spread: standard deviation of each group's values; apart:
+    how far each build may differ in speed for its length.
     """
     sums = np.array([float(w.sum()) for w in weights])
     n = np.maximum(sums, 0.5)
     means, taken = _weighted_means(values, weights), np.zeros(len(values))
     unexplained, left = spread**2, np.zeros(len(values))
     for cause, seen in causes:
+        nature = cause.own**2 + (np.square(apart) if cause.name == SPEED.name else 0.0)
         centres = _weighted_means(seen, weights)
         within = [x - c for x, c in zip(seen, centres, strict=True)]
         square = sum(float((w * x * x).sum()) for w, x in zip(weights, within, strict=True))
@@ -255,12 +286,12 @@ def _at_equal_delivery(
         variance = square / max(float((sums - 1).clip(0).sum()), 1.0)
         slope = (product + cause.slope * cause.held * variance) / (square + cause.held * variance + 1e-12)
         chance = variance / n
-        level = np.average(centres, weights=1 / (chance + cause.own**2))
+        level = np.average(centres, weights=1 / (chance + nature))
         if cause.drifts:
             # Cold and tired only ever slow: the player's own speed lies above the average by what they took.
-            level += WARM * np.sqrt(max(float(np.var(centres) - (chance + cause.own**2).mean()), 0.0))
+            level += WARM * np.sqrt(max(float(np.var(centres) - (chance + nature).mean()), 0.0))
         off = centres - level
-        own = cause.own**2
+        own = nature
         if cause.builds:
             apart = max(float((off**2 - chance).sum()), 0.0)
             own = (cause.builds * own + apart) / (cause.builds + len(values) - 1)
@@ -344,23 +375,37 @@ def _sides(groups: Sequence[Group], misses: Sequence[Floats]) -> list[_Side]:
     return [_Side(*map(float, row)) for row in zip(side, errors, spread, 1 / doubt, strict=True)]
 
 
+def _lengths_apart(groups: Sequence[Group], n: Floats) -> Floats:
+    """How far each group's speed, brought to one length, may be off for its length, (groups,): players' sets differ in
+    what a length gains, and a length may be known by its kind alone. Shares."""
+    lengths = np.array([group.length_m for group in groups])
+    unsure = np.array([group.length_sd_m for group in groups])
+    off = SHARE_SD * (lengths - np.average(lengths, weights=np.maximum(n, 0.5)))
+    apart: Floats = np.hypot(off, SPEED_SHARE_PER_M * unsure)
+    return apart
+
+
 def _carries(groups: Sequence[Group], misses: Sequence[Floats], state: _State) -> tuple[Floats, Floats]:
-    """The factor that brings each group's centre to the player's own club speed, and its standard error as a
+    """The factor that brings each group's centre to the player's own club speed, and its standard error by chance as a
     share."""
     weights = [1 - poor for poor in misses]
     shares = [group.carry_m / centre - 1 for group, centre in zip(groups, state.centres, strict=True)]
     learning = np.array([group.learning for group in groups])
     spread = np.array(state.spreads) * learning
-    equal = _at_equal_delivery(shares, weights, _causes(groups, (SPEED,)), spread)
+    n = np.array([float(w.sum()) for w in weights])
+    apart = _lengths_apart(groups, n)
+    equal = _at_equal_delivery(shares, weights, _causes(groups, (SPEED,)), spread, apart=apart).within(spread, n)
     taken, variances = equal.taken, equal.variances
     # Wedges whose loft at impact was read are brought to one delivery by it too.
     own = [i for i, g in enumerate(groups) if g.head_type is HeadType.WEDGE and all(_whole(g, each) for each in LOFTED)]
     if len(own) > 1:
         mine = [groups[i] for i in own]
         causes = _causes(mine, (WEDGE_SPEED, LEAN, ATTACK, STRIKE))
-        alike = _at_equal_delivery([shares[i] for i in own], [weights[i] for i in own], causes, spread[own])
+        near = _lengths_apart(mine, n[own])
+        alike = _at_equal_delivery([shares[i] for i in own], [weights[i] for i in own], causes, spread[own], apart=near)
+        alike = alike.within(spread[own], n[own])
         taken[own], variances[own] = alike.taken, alike.variances
-    return 1 - taken, np.sqrt(variances + DAY_SHARE**2)
+    return 1 - taken, np.sqrt(variances)
 
 
 def _losses(groups: Sequence[Group], misses: Sequence[Floats], state: _State) -> Floats:
@@ -411,19 +456,12 @@ def pool(groups: Sequence[Group]) -> Pool:
         poor, found, spread, side, factor, error = next(each)
         carry = float(found * factor)
         n = max(float((1 - poor).sum()), 0.5)
+        known = Estimate(
+            carry, carry * float(error), freedom, DAY_SHARE * carry, n / group.learning**2, 1 - state.misses
+        )
+        read = bool(np.isfinite(group.side_deg).any())
         centres.append(
-            Centre(
-                carry,
-                carry * float(error),
-                spread,
-                side.mean,
-                side.error,
-                side.spread,
-                freedom,
-                n,
-                side.df,
-                float(factor),
-            )
+            Centre(known, spread, side.mean, side.error, side.spread, side.df, n, float(factor), side_read=read)
         )
         chances.append(poor)
     count = sum(group.carry_m.size for group in filled)

@@ -5,6 +5,8 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import dataclass
 
+from ..units import shown
+
 NEAR_S = 2.0  # of a switch of clubs: either may have been in hand
 LATE_S = 30.0  # on the way for so long, more than one thing may have gone wrong
 LONGEST_S = 3600.0  # a clock that says more has been set anew: it tells nothing
@@ -68,11 +70,13 @@ def hit_with(taken: Sequence[Taken], came_s: float, hit_s: float | None) -> HitW
     at = there.index(mine)
     since, until = hit_s - mine.at_s, (there[at + 1].at_s - hit_s) if at + 1 < len(there) else None
     if until is not None and until < NEAR_S and there[at + 1].build != mine.build:
-        return HitWith(mine.build, there[at + 1].build, f"hit {until:.1f} s before the next club was taken", hit_s)
+        return HitWith(
+            mine.build, there[at + 1].build, f"hit {shown(until, 1)} s before the next club was taken", hit_s
+        )
     if at > 0 and since < NEAR_S and there[at - 1].build != mine.build:
-        return HitWith(mine.build, there[at - 1].build, f"hit {max(since, 0.0):.1f} s after it was taken", hit_s)
+        return HitWith(mine.build, there[at - 1].build, f"hit {shown(max(since, 0.0), 1)} s after it was taken", hit_s)
     if came_s - hit_s > LATE_S and there[-1].build != mine.build:
-        return HitWith(mine.build, there[-1].build, f"came {came_s - hit_s:.0f} s after it was hit", hit_s)
+        return HitWith(mine.build, there[-1].build, f"came {shown(came_s - hit_s)} s after it was hit", hit_s)
     return HitWith(mine.build, hit_s=hit_s)
 
 
@@ -80,5 +84,5 @@ def _by_coming(taken: Sequence[Taken], came_s: float) -> HitWith:
     """The one in hand when it came; the one before where that was taken only just now."""
     now = taken[-1]
     if len(taken) > 1 and came_s - now.at_s < ARRIVES_S and taken[-2].build != now.build:
-        return HitWith(now.build, taken[-2].build, f"came {max(came_s - now.at_s, 0.0):.1f} s after it was taken")
+        return HitWith(now.build, taken[-2].build, f"came {shown(max(came_s - now.at_s, 0.0), 1)} s after it was taken")
     return HitWith(now.build)

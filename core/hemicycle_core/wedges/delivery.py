@@ -11,6 +11,7 @@ from dataclasses import dataclass
 from enum import StrEnum
 
 from ..samples.averages import average
+from ..units import shown
 
 STEEP_DEG, SHALLOW_DEG = -6.0, -3.0
 LEAST_SHOTS = 5
@@ -60,6 +61,6 @@ def delivered(attacks_deg: Sequence[float], called: Delivery | None = None) -> D
         words = f"{DELIVERY_WORDS[called].capitalize()}, as called from the divots."
         return Delivered(called, False, None if mean is None else mean.mean, have, words)
     kind = _kind(mean.mean)
-    down = f"{abs(mean.mean):.0f}° {'down' if mean.mean < 0 else 'up'}"
+    down = f"{shown(abs(mean.mean))}° {'down' if mean.mean < 0 else 'up'}"
     words = f"{DELIVERY_WORDS[kind].capitalize()}: {down} over {mean.n} wedge shots, measured."
     return Delivered(kind, True, mean.mean, mean.n, words + (by_eye if called not in (None, kind) else ""))

@@ -13,7 +13,7 @@ from ..bag.gaps import CROWDED_M
 from ..bag.remarks import spread_of
 from ..runs import COMFORTABLE
 from ..samples.overlap import smallest_useful_step
-from ..units import yards, yd_text
+from ..units import shown, yards, yd_text
 
 END_SHOTS = 3  # an end is the mean of three to five kept shots
 FEW_SHOTS = 5
@@ -127,7 +127,7 @@ def _step(lower: Carried, upper: Carried, wish: StepWish) -> Step:
 def _step_words(lower: Carried, upper: Carried, step_m: float, over_m: float, wish: StepWish) -> str:
     kept = next((club for club in (lower, upper) if club.kept_for), None)
     if over_m:
-        return f"{yards(over_m):.0f} yd wider than the {wish.text} wanted."
+        return f"{yd_text(over_m)} yd wider than the {wish.text} wanted."
     if step_m < CROWDED_M and kept is None:
         return "The two do the same."
     if kept is not None and step_m < wish.least_m:
@@ -249,10 +249,10 @@ def schools(
         each = part
     span = f"{yd_text(space)} yd from {low.name} to {high.name}"
     a_wedge = f"a wedge for each yardage asks for {_count(each)} between"
-    wide = f"with part swings {_count(part)} will do, in steps of {yards(space / (part + 1)):.0f}"
+    wide = f"with part swings {_count(part)} will do, in steps of {shown(yards(space / (part + 1)))}"
     why = ""
     if room < wanted:
-        why = f" Closer than {yards(useful):.0f} yd this spread cannot use."
+        why = f" Closer than {yd_text(useful)} yd this spread cannot use."
     if seldom:
         why += " A full shot into it comes up less than once in two rounds."
     if each == part:

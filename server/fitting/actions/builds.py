@@ -11,7 +11,7 @@ from typing import Any
 from common.problems import Refused
 from django.utils import timezone
 from hemicycle_core.bag import Carried, HeadType
-from hemicycle_core.bag.clubs import usual_loft_and_inches
+from hemicycle_core.bag.clubs import usual_length_m, usual_loft_and_inches
 from hemicycle_core.brief import Wish
 from hemicycle_core.errors import BadInput
 from hemicycle_core.formats.club_names import head_type_of, short_name
@@ -19,7 +19,6 @@ from hemicycle_core.judge import Change, ChangeKind, hit_enough
 from hemicycle_core.protocols.sole import KEY as SOLE
 from hemicycle_core.rack.eligible import check_can_be_had, check_setting, check_shaft, same_setting
 from hemicycle_core.rack.made import Levelled, Work, level, worked
-from hemicycle_core.rack.shortlist import usual_length_m
 from hemicycle_core.rack.specification import build_name
 from hemicycle_core.rack.stock import check_label, check_loft, check_stated
 from hemicycle_core.runs import FULL, stock_swing

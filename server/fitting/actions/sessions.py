@@ -21,7 +21,7 @@ from hemicycle_core.rack.stock import check_label
 from hemicycle_core.runs import COMFORTABLE, Ball, check_grip, check_wind, swing_length
 from hemicycle_core.samples.day import DayKind, speed_of
 from hemicycle_core.shots import Intent
-from hemicycle_core.units import ninety
+from hemicycle_core.units import ninety, shown
 from shop.audit import action
 from shop.models import Bay, User
 
@@ -113,7 +113,7 @@ def _measured(judged: JudgedSession, build: Build) -> dict[str, Any]:
         "typed_carry_m": club.carry_m,
         "typed_total_m": club.total_m,
         "typed_doubt_m": ninety(club.carry_sd_m),
-        "known_from": f"{day.day} {day:%b %Y}, {air.temperature_c:.0f} °C at {air.altitude_m:.0f} m",
+        "known_from": f"{day.day} {day:%b %Y}, {shown(air.temperature_c)} °C at {shown(air.altitude_m)} m",
         "known_flight": {key: value for key in FLIGHT if (value := getattr(club, key)) is not None}
         | _swung(judged, build),
     }

@@ -205,7 +205,10 @@ class SessionBag:
         if not there:
             return {}
         landed = landings(
-            [shots for _, shots in there], airs=[self.rows.air_of(b) for b, _ in there], anchored=self.anchored
+            [shots for _, shots in there],
+            kinds=[HeadType(build.head_type) for build, _ in there],
+            airs=[self.rows.air_of(build) for build, _ in there],
+            anchored=self.anchored,
         )
         turf, found = FAIRWAY[Firmness(self.rows.session.turf)], {}
         for (build, _), each in zip(there, landed, strict=True):

@@ -138,6 +138,7 @@ class JudgedSession:
             air=self.rows.air_of(build),
             anchored=self.bag.anchored,
             length_m=build.length_in_a_set_m,
+            length_stated="length_m" not in build.assumed,
             price=None if build.price is None else float(build.price),
             liking=self.liking_of(build),
             own=build.is_own,

@@ -23,7 +23,7 @@ from hemicycle_core.brief.wishes import far_words
 from hemicycle_core.flight import Firmness
 from hemicycle_core.rack import Reach
 from hemicycle_core.rack.differences import Spec, differences
-from hemicycle_core.units import yards
+from hemicycle_core.units import yd_text
 
 from ...actions.targets import Named
 from ...domain.bag import name_of
@@ -173,7 +173,7 @@ def _hole_words(judged: JudgedSession) -> str:
 
 
 def _open(gap: Gap) -> str:
-    return f"{round(yards(gap.open_m))} yd uncovered between {gap.lower.name} and {gap.upper.name}"
+    return f"{yd_text(gap.open_m)} yd uncovered between {gap.lower.name} and {gap.upper.name}"
 
 
 def _in_work(judged: JudgedSession, ids: dict[str, int]) -> GapInWork | None:

@@ -4,10 +4,10 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 from dataclasses import replace
-from decimal import Decimal
 
 import numpy as np
 from hemicycle_core.bag import Bag, Carried, HeadType, next_gap_words
+from hemicycle_core.units import shown
 
 from ...domain.bag import name_of
 from ...domain.planning import Planning
@@ -58,7 +58,7 @@ def _plan(planning: Planning, bag: Bag, today: Bag, *, name: str, sentence: str)
         gain=float(gained.mean()) if gained.size else None,
         gain_low=None if low is None else float(low),
         gain_high=None if high is None else float(high),
-        price=f"{Decimal(bag.price):.0f}",
+        price=f"{shown(float(bag.price))}",
         relearn=list(bag.relearn),
         added=list(bag.added),
         dropped=list(bag.dropped),

@@ -10,7 +10,7 @@ from hemicycle_core.rack import Expectation, Offer, Ranked, shortlist
 from hemicycle_core.rack.eligible import SWUNG_FULL, same_setting, why_not
 from hemicycle_core.rack.lofts import Head as CoreHead
 from hemicycle_core.rack.pulling import about_as_fast, rough_words, usual_shaft_g
-from hemicycle_core.units import ninety
+from hemicycle_core.units import ninety, shown
 from rack.models import Head, Shaft
 
 from ...domain.planning import records_of, seen_of
@@ -117,7 +117,7 @@ def _row(
         set_loft_deg=set_loft,
         turn_deg=row.turn_deg,
         length_m=head.length_m,
-        price=f"{head.price:.0f}",
+        price=f"{shown(float(head.price))}",
         carry_m=expected.carry_m,
         carry_within_m=ninety(expected.carry_sd_m),
         peak_m=expected.peak_m,
