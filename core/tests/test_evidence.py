@@ -9,7 +9,6 @@ from hemicycle_core.bag.gaps import wanted_step
 from hemicycle_core.brief import Job, JobKind, propose
 from hemicycle_core.errors import BadInput
 from hemicycle_core.flight import Air, Firmness
-from hemicycle_core.formats.club_names import head_type_of, short_name
 from hemicycle_core.judge import Candidate, Case, Kind, judge
 from hemicycle_core.judge.advice import next_step
 from hemicycle_core.judge.choice import Because, Choice, why_it_lost
@@ -119,21 +118,6 @@ def test_the_loser_says_why():
     a, b, far = verdict_of("A", [179] * 8), verdict_of("B", [180] * 8), verdict_of("C", [190] * 8)
     assert why_it_lost(a, b).startswith("Fills the slot too.")
     assert "long of" in why_it_lost(far, b)
-
-
-@pytest.mark.parametrize(
-    ("written", "name", "kind"),
-    [("5 iron", "5i", HeadType.IRON), ("Iron-7", "7i", HeadType.IRON), ("Wood 5", "5W", HeadType.FAIRWAY),
-     ("3 Fairway Wood", "3W", HeadType.FAIRWAY), ("hybrid 4", "4H", HeadType.HYBRID), ("U4", "4U", HeadType.UTILITY),
-     ("Pitching Wedge", "PW", HeadType.WEDGE), ("Driver", "Dr", HeadType.DRIVER), ("52°", "52°", HeadType.WEDGE),
-     ("56 deg", "56°", HeadType.WEDGE), ("60 Wedge", "60°", HeadType.WEDGE), ("58", "58°", HeadType.WEDGE),
-     ("11 wood", "11W", HeadType.FAIRWAY),
-     ("My old one", "My old one", HeadType.IRON)],
-)  # fmt: skip
-def test_club_names_as_people_write_them(written, name, kind):
-    assert short_name(written) == name
-    assert short_name(name) == name
-    assert head_type_of(name) is kind
 
 
 @pytest.mark.parametrize(

@@ -3,16 +3,23 @@
 import pytest
 from hemicycle_core.errors import BadInput
 from hemicycle_core.formats.csv_out import WrittenShot, shots_csv
-from hemicycle_core.formats.shots_csv import Column, check_mapping, guess_mapping, parse_shots
-from hemicycle_core.formats.table import decode, read_table
+from hemicycle_core.formats.shots import (
+    Column,
+    RunSaid,
+    check_mapping,
+    guess_mapping,
+    open_bytes,
+    open_text,
+    parse_shots,
+)
 from hemicycle_core.runs import Ball
 from hemicycle_core.shots import Strike, check_readings, fill_blanks
 from hemicycle_core.units import UNITS, metres, mps, yards
 
 
 def parse(text):
-    table = read_table(text, most_rows=100)
-    return parse_shots(table, guess_mapping(table.headers))
+    sheet = open_text(text).sheet
+    return parse_shots(sheet, guess_mapping(sheet))
 
 
 def test_a_monitors_file_is_mapped_by_its_words_and_units():
@@ -39,7 +46,7 @@ def test_metres_with_commas_and_semicolons():
 
 
 def test_our_own_header_needs_no_mapping():
-    columns = guess_mapping(["club", "ball_speed_kmh", "carry_m", "peak_ft", "strike"])
+    columns = guess_mapping(open_text("club,ball_speed_kmh,carry_m,peak_ft,strike\n5i,190,140,80,thin\n").sheet)
     assert all(column.sure for column in columns)
     assert [column.unit for column in columns] == ["", "kmh", "m", "ft", ""]
     assert parse("club,carry_yd,strike\n5i,160,thin\n").shots[0].strike is Strike.THIN
@@ -59,7 +66,7 @@ def test_bad_rows_are_listed_and_the_rest_goes_in():
 )
 def test_files_that_hold_no_shots_say_so(data, words):
     with pytest.raises(BadInput, match=words):
-        read_table(decode(data), most_rows=100)
+        open_bytes(data)
 
 
 def test_a_mapping_that_cannot_make_shots_is_refused():
@@ -90,13 +97,11 @@ def test_every_unit_comes_back():
 def test_how_a_shot_was_swung_and_with_which_ball_comes_back_from_our_own_file():
     runs = [("half", "own"), ("9:00", "range"), ("full", "hard")]
     written = [
-        WrittenShot(1, n, "A", "", "stock", "", length, ball, False, {"carry_m": 100.0})
+        WrittenShot(1, n, "A", {"carry_m": 100.0}, run=RunSaid(swing_length=length, struck_ball=Ball(ball)))
         for n, (length, ball) in enumerate(runs)
     ]
     text = shots_csv(written)
-    table = read_table(text, most_rows=10)
-    parsed = parse_shots(table, guess_mapping(table.headers))
-    assert [(shot.swing_length, shot.struck_ball) for shot in parsed.shots] == [(a, Ball(b)) for a, b in runs]
-    table = read_table(text.replace("half", "wild"), most_rows=10)
-    parsed = parse_shots(table, guess_mapping(table.headers))
-    assert parsed.shots[0].swing_length == "full" and "clock position" in parsed.problems[0].sentence
+    back = [(shot.run.swing_length, shot.run.struck_ball) for shot in parse(text).shots]
+    assert back == [(a, Ball(b)) for a, b in runs]
+    parsed = parse(text.replace("half", "wild"))
+    assert parsed.shots[0].run.swing_length == "full" and "clock position" in parsed.problems[0].sentence

@@ -6,7 +6,7 @@ from hemicycle_core.bag import HeadType
 from hemicycle_core.bag.clubs import USUAL_LOFT_AND_INCHES, usual_length_m
 from hemicycle_core.brief import Target
 from hemicycle_core.flight import Air
-from hemicycle_core.formats.club_names import head_type_of
+from hemicycle_core.formats.club_names import kind_of
 from hemicycle_core.rack import HeadRecord, Offer, Owned, expect, owned, reach, shortlist, type_lines
 from hemicycle_core.rack.differences import Spec, differences
 from hemicycle_core.rack.lofts import Head
@@ -28,7 +28,7 @@ def read(player, seed=1, shots=5):
     clubs, everything = [], []
     for name in BAG:
         loft, inches = USUAL_LOFT_AND_INCHES[name]
-        kind, length = head_type_of(name), inches * METRES_PER_INCH
+        kind, length = kind_of(name), inches * METRES_PER_INCH
         hit = [
             Shot({k: v for k, v in shot.items() if k != "strike"}, aside=shot["strike"] is not None)
             for shot in swinging.shots(Club(kind, loft, length), shots, known=True)

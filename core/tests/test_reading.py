@@ -1,13 +1,11 @@
 """Files and figures as people write them, and a session's evidence whatever order or club it came in."""
 
-from dataclasses import replace
-
 import numpy as np
 import pytest
 from hemicycle_core.bag import HeadType
 from hemicycle_core.errors import BadInput
-from hemicycle_core.formats.shots_csv import guess_mapping, parse_shots
-from hemicycle_core.formats.table import decode, number, read_table
+from hemicycle_core.formats.shots import guess_mapping, open_bytes, parse_shots
+from hemicycle_core.formats.table import number
 from hemicycle_core.samples.averages import average, best_five, cost_of_a_miss, values_of
 from hemicycle_core.samples.drift import learning, speed_drift, swing_changes
 from hemicycle_core.samples.outliers import Unlikely, questioned
@@ -51,10 +49,9 @@ def test_a_blank_is_no_number_and_words_are_refused(cell):
 def test_any_encoding_and_any_separator_give_the_same_shots(encoding, separator):
     rows = [["Schläger", "Carry (m)"], ["7i", "131.5"], ["7i", "129.0"]]
     text = "\r\n".join(separator.join(row) for row in rows) + "\r\n"
-    table = read_table(decode(text.encode(encoding)), most_rows=5000)
+    table = open_bytes(text.encode(encoding)).sheet
     assert table.headers == ("Schläger", "Carry (m)")
-    columns = [replace(c, key="club") if c.header == "Schläger" else c for c in guess_mapping(table.headers)]
-    parsed = parse_shots(table, columns)
+    parsed = parse_shots(table, guess_mapping(table))
     assert [shot.values["carry_m"] for shot in parsed.shots] == [131.5, 129.0]
 
 

@@ -76,6 +76,8 @@ api = [
     path("sessions/<int:session_id>/import", imports.ImportView.as_view()),
     path("sessions/<int:session_id>/candidates", bay.CandidatesView.as_view()),
     path("sessions/<int:session_id>/in-hand", bay.InHandView.as_view()),
+    path("sessions/<int:session_id>/partner", session.PartnerView.as_view()),
+    path("sessions/<int:session_id>/turn", session.TurnView.as_view()),
     path("sessions/<int:session_id>/rules", bag.RulesView.as_view()),
     path("sessions/<int:session_id>/shortlist", shortlist.ShortlistView.as_view()),
     path("sessions/<int:session_id>/sole", wedges.SoleView.as_view()),

@@ -14,11 +14,12 @@ from customers.models import Customer
 from django.db.models import F, Func
 from django.template import Context, Engine
 from django.utils import timezone
+from fitting.actions.bays import leave_bay
 from fitting.actions.changes import announce, next_revision
 from fitting.api.present.bundle import present_bundle, written_shots
 from fitting.api.present.session import for_lines
 from fitting.domain.session import load
-from fitting.models import AgreedAnswers, BayHold, CourseNote, FittingSession, Shot, ShotImport, SoleHanding
+from fitting.models import AgreedAnswers, CourseNote, FittingSession, Shot, ShotImport, SoleHanding
 from hemicycle_core.errors import BadInput
 from hemicycle_core.formats.csv_out import shots_csv
 from shop.audit import action, record
@@ -81,9 +82,12 @@ def _erase(customer: Customer, actor: User | None) -> Customer:
         name=ERASED, email="", notes="", birth_year=None, erased_at=timezone.now()
     )
     visits = FittingSession.objects.of(customer.shop_id).filter(customer__in=family)
-    BayHold.objects.of(customer.shop_id).filter(session__in=visits).delete()
+    for visit in visits:
+        leave_bay(visit)
     visits.update(notes="", pain=False)
-    ShotImport.objects.of(customer.shop_id).filter(session__in=visits).update(text="", file_name="", problems=[])
+    ShotImport.objects.of(customer.shop_id).filter(session__in=visits).update(
+        text="", data=None, file_name="", problems=[]
+    )
     Shot.objects.of(customer.shop_id).filter(session__in=visits.filter(agreed_at=None)).update(aside_reason="")
     CourseNote.objects.of(customer.shop_id).filter(session__in=visits).update(word="")
     SoleHanding.objects.of(customer.shop_id).filter(session__in=visits).update(sound="")

@@ -7,6 +7,7 @@ import secrets
 from collections.abc import Collection, Iterable, Mapping
 from dataclasses import dataclass, field
 from datetime import UTC, datetime, timedelta
+from functools import cached_property
 from typing import Any
 
 from common.problems import Refused
@@ -15,9 +16,9 @@ from django.db import transaction
 from django.utils import timezone
 from fitting.actions.changes import announce, for_change, note
 from fitting.actions.shots import run_for, take_in
-from fitting.models import BayHold, Build, FittingSession, Shot, TakenInHand
+from fitting.models import BayHold, BayServed, Build, FittingSession, Shot, TakenInHand
 from hemicycle_core.errors import BadInput
-from hemicycle_core.samples.when import LEAST_HEARD, Clock, Taken, hit_with
+from hemicycle_core.samples.when import LEAST_HEARD, LONGEST_S, Clock, HeldBy, Spell, Taken, held_by, hit_with
 from hemicycle_core.shots import Source, check_readings
 from shop.audit import action, record
 from shop.models import Bay, User
@@ -116,47 +117,112 @@ def session_in(bay: Bay) -> FittingSession | None:
     return hold.session if hold is not None and ready else None
 
 
-def _served(bay: Bay) -> FittingSession | None:
-    """The session the bay serves, locked. The bay's own row is looked at again under the lock: a shot goes whole to the
-    one that has the bay, also while it is being moved. Sessions are always locked before it."""
-    while (session := session_in(bay)) is not None:
-        # Alone: what is joined to a row that changed while it was waited for would be missing, not the new one.
-        locked = FittingSession.objects.select_for_update().get(pk=session.pk)
-        hold = BayHold.objects.select_for_update().filter(bay=bay).first()
-        if hold is not None and hold.session_id == locked.pk:
-            return locked if locked.agreed_at is None and locked.in_hand_id is not None else None
-    return None
+def _spells(bay: Bay) -> list[Spell]:
+    """Whom the bay served in the last hour and before it, in the order of time; nobody where nothing is on record."""
+    rows = BayServed.objects.of(bay.shop_id).filter(bay=bay)
+    since = timezone.now() - timedelta(seconds=LONGEST_S)
+    before = rows.filter(at__lt=since).last()
+    there = ([before] if before else []) + list(rows.filter(at__gte=since))
+    return [Spell(row.session_id, row.at.timestamp()) for row in there] or [Spell(None, 0.0)]
+
+
+@dataclass
+class _Coming:
+    """Shots that came together and are not on record yet: when each was hit by our clock, None where that is not
+    known, and whose it is."""
+
+    clock: Clock
+    spells: list[Spell]
+    fresh: dict[str, FeedShot]
+
+    @cached_property
+    def hit_s(self) -> dict[str, float | None]:
+        return {
+            feed_id: shot.hit_at.timestamp() + self.clock.offset_s if shot.hit_at and self.clock.known else None
+            for feed_id, shot in self.fresh.items()
+        }
+
+    @cached_property
+    def whose(self) -> dict[str, HeldBy]:
+        now = timezone.now().timestamp()
+        return {feed_id: held_by(self.spells, now, hit_s) for feed_id, hit_s in self.hit_s.items()}
+
+    @property
+    def sessions(self) -> set[int]:
+        return {held.session for held in self.whose.values() if held.session is not None}
 
 
 def receive(key: FeedKey, shots: list[FeedShot]) -> Receipt:
-    """Take in shots for the build in hand, all or nothing; ids seen before are accepted and not stored again.
+    """Take in shots, each for the session that the bay served and the build that was in hand when it was hit, all or
+    nothing; ids seen before are accepted and not stored again.
 
-    Nothing is guessed: while the bay serves no session, what comes is kept in its tray.
+    Nothing is guessed: what came while the bay served nobody, or between two customers, is kept in its tray.
     """
     wanted = {_scoped(key, shot.id): shot for shot in shots}
-    with transaction.atomic():
-        session = _served(key.bay)
-        if session is None:
-            Bay.objects.select_for_update().get(pk=key.bay_id)  # two deliveries of one shot, one after the other
-        known = _known(key, wanted)
-        differs = [shot.id for feed_id, shot in wanted.items() if known.get(feed_id, shot.readings) != shot.readings]
-        if differs:
-            record(key.shop_id, None, "feed.differs", f"bay:{key.bay_id}", ids=differs)
-        fresh = {feed_id: shot for feed_id, shot in wanted.items() if feed_id not in known}
-        build = session.in_hand if session is not None else None
-        clock = _heard(key, fresh.values())
-        if session is not None and build is not None:
-            build = _file_by_time(session, fresh, clock) or build
-        elif fresh:
-            _keep(key, fresh)
-        return Receipt(
-            session=session.pk if session is not None else None,
-            build="" if build is None else build.letter or build.name,
-            accepted=[shot.id for shot in wanted.values()],
-            new=len(fresh),
-            differs=differs,
-            tray=waiting(key.bay).count(),
-        )
+    lock: set[int] = set()
+    while True:
+        with transaction.atomic():
+            locked = _locked(key, lock)
+            known = _known(key, wanted)
+            fresh = {feed_id: shot for feed_id, shot in wanted.items() if feed_id not in known}
+            coming = _Coming(_heard(key, fresh.values()), _spells(key.bay), fresh)
+            now = coming.spells[-1].session
+            needed = coming.sessions | ({now} if now is not None else set())
+            if not needed <= lock:
+                lock |= needed  # sessions are always locked before their bay: begin again with them
+                continue
+            return _received(key, wanted, known, coming, locked)
+
+
+def _locked(key: FeedKey, sessions: Collection[int]) -> dict[int, FittingSession]:
+    """The sessions and then the bay, locked: a shot goes whole to one of them, also while the bay is handed on, and two
+    deliveries of one shot come one after the other."""
+    rows = FittingSession.objects.select_for_update().filter(pk__in=sessions).order_by("pk")
+    locked = {session.pk: session for session in rows}
+    Bay.objects.select_for_update(no_key=True).get(pk=key.bay_id)
+    return locked
+
+
+def _received(
+    key: FeedKey,
+    wanted: Mapping[str, FeedShot],
+    known: Mapping[str, Mapping[str, float]],
+    coming: _Coming,
+    locked: Mapping[int, FittingSession],
+) -> Receipt:
+    differs = [shot.id for feed_id, shot in wanted.items() if known.get(feed_id, shot.readings) != shot.readings]
+    if differs:
+        record(key.shop_id, None, "feed.differs", f"bay:{key.bay_id}", ids=differs)
+    _remember(key, coming.clock)
+    now = locked.get(coming.spells[-1].session or 0)
+    open_ = now is not None and now.agreed_at is None and now.in_hand_id is not None
+    build = now.in_hand if now is not None and open_ else None
+    waits: dict[str, str] = {}
+    for feed_id, shot in coming.fresh.items():
+        held = coming.whose[feed_id]
+        session = locked.get(held.session or 0)
+        filed = None if session is None else _file_by_time(session, feed_id, shot, coming)
+        if filed is None:
+            waits[feed_id] = held.why or _why_not(session)
+        elif session is now:
+            build = filed
+    if waits:
+        _keep(key, coming, waits)
+    return Receipt(
+        session=now.pk if now is not None and open_ else None,
+        build="" if build is None else build.letter or build.name,
+        accepted=[shot.id for shot in wanted.values()],
+        new=len(coming.fresh),
+        differs=differs,
+        tray=waiting(key.bay).count(),
+    )
+
+
+def _why_not(session: FittingSession | None) -> str:
+    """Why a shot of this session cannot be filed in it."""
+    if session is None:
+        return ""
+    return "hit before the visit was agreed, and came after" if session.agreed_at else "hit with no club in hand"
 
 
 def _known(key: FeedKey, wanted: Collection[str]) -> dict[str, Mapping[str, float]]:
@@ -174,34 +240,39 @@ def _known(key: FeedKey, wanted: Collection[str]) -> dict[str, Mapping[str, floa
 def _heard(key: FeedKey, shots: Iterable[FeedShot]) -> Clock:
     """The monitor's clock by what it said so far and says now."""
     said = [shot.hit_at for shot in shots if shot.hit_at is not None]
-    clock, now = Clock(tuple(key.clock)), timezone.now().timestamp()
-    for hit_at in said:
+    clock, now = Clock(tuple(key.clock), tuple(key.clock_odd)), timezone.now().timestamp()
+    for hit_at in sorted(said):
         clock = clock.after(hit_at.timestamp(), now)
-    if said:
-        key.clock = [round(by, 3) for by in clock.by]
-        key.save(update_fields=["clock"])
     return clock
 
 
-def _file_by_time(session: FittingSession, fresh: Mapping[str, FeedShot], clock: Clock) -> Build | None:
-    """Shots under the builds that were in hand when they were hit, in a session that is locked; the last of these
-    builds, None for no shots. What is not sure is marked, to be looked at."""
+def _remember(key: FeedKey, clock: Clock) -> None:
+    by, odd = ([round(off, 3) for off in offsets] for offsets in (clock.by, clock.odd))
+    if [by, odd] != [key.clock, key.clock_odd]:
+        key.clock, key.clock_odd = by, odd
+        key.save(update_fields=["clock", "clock_odd"])
+
+
+def _file_by_time(session: FittingSession, feed_id: str, shot: FeedShot, coming: _Coming) -> Build | None:
+    """A shot under the build that was in hand when it was hit, in a session that is locked; None where the session
+    takes nothing in. What is not sure is marked, to be looked at."""
+    if session.agreed_at is not None:
+        return None
     rows = TakenInHand.objects.of(session.shop_id).filter(session=session, build__archived=False)
-    assert session.in_hand_id is not None
-    taken = [Taken(row.build_id, row.at.timestamp()) for row in rows] or [Taken(session.in_hand_id, 0.0)]
-    if taken[-1].build != session.in_hand_id:
-        taken.append(Taken(session.in_hand_id, taken[-1].at_s))
-    now, build = timezone.now().timestamp(), None
-    for feed_id, shot in fresh.items():
-        hit_s = shot.hit_at.timestamp() + clock.offset_s if shot.hit_at is not None and clock.known else None
-        found = hit_with(taken, now, hit_s)
-        build = Build.objects.of(session.shop_id).get(pk=found.build)
-        told = {
-            "hit_at": None if found.hit_s is None else datetime.fromtimestamp(found.hit_s, tz=UTC),
-            "check_club": found.why,
-            "instead_id": found.instead,
-        }
-        _file(session, {feed_id: shot}, build, told)
+    taken = [Taken(row.build_id, row.at.timestamp()) for row in rows]
+    if session.in_hand_id is not None and (not taken or taken[-1].build != session.in_hand_id):
+        taken.append(Taken(session.in_hand_id, taken[-1].at_s if taken else 0.0))
+    if not taken:
+        return None
+    now = timezone.now().timestamp()
+    found = hit_with(taken, now, coming.hit_s[feed_id], jumped_s=coming.clock.jumped_s if shot.hit_at else 0.0)
+    build = Build.objects.of(session.shop_id).get(pk=found.build)
+    told = {
+        "hit_at": None if found.hit_s is None else datetime.fromtimestamp(found.hit_s, tz=UTC),
+        "check_club": found.why[:60],
+        "instead_id": found.instead,
+    }
+    _file(session, {feed_id: shot}, build, told)
     return build
 
 
@@ -217,14 +288,26 @@ def _file(
         announce(session, "shot", shot=stored)
 
 
-def _keep(key: FeedKey, fresh: Mapping[str, FeedShot]) -> None:
-    for shot in fresh.values():
-        check_readings(shot.readings)
+def _keep(key: FeedKey, coming: _Coming, waits: Mapping[str, str]) -> None:
+    """Shots in the tray, with why each waits there, where the bay did serve somebody."""
+    for feed_id in waits:
+        check_readings(coming.fresh[feed_id].readings)
+    hit = {
+        feed_id: None if (at := coming.hit_s[feed_id]) is None else datetime.fromtimestamp(at, tz=UTC)
+        for feed_id in waits
+    }
     TrayShot.objects.bulk_create(
-        TrayShot(shop_id=key.shop_id, bay=key.bay, feed_id=feed_id, readings=dict(shot.readings))
-        for feed_id, shot in fresh.items()
+        TrayShot(
+            shop_id=key.shop_id,
+            bay=key.bay,
+            feed_id=feed_id,
+            readings=dict(coming.fresh[feed_id].readings),
+            hit_at=hit[feed_id],
+            why=why,
+        )
+        for feed_id, why in waits.items()
     )
-    record(key.shop_id, None, "feed.tray", f"bay:{key.bay_id}", shots=len(fresh))
+    record(key.shop_id, None, "feed.tray", f"bay:{key.bay_id}", shots=len(waits))
     _tell_bay(key.bay)
 
 

@@ -21,6 +21,7 @@ class FeedKey(ScopedModel):
     clock = models.JSONField(
         default=list, help_text="Of its last shots, seconds between the time it said and the time they came."
     )
+    clock_odd = models.JSONField(default=list, help_text="The same of those that do not go with these at all.")
 
 
 class StandIn(ScopedModel):
@@ -38,6 +39,8 @@ class TrayShot(ScopedModel):
     feed_id = models.CharField(max_length=64)
     at = models.DateTimeField(auto_now_add=True)
     readings = models.JSONField()
+    hit_at = models.DateTimeField(null=True, help_text="By our clock, where the monitor says when.")
+    why = models.CharField(max_length=120, blank=True, help_text="Why it waits, where the bay did serve somebody.")
     filed_in = models.ForeignKey("fitting.FittingSession", on_delete=models.PROTECT, null=True, related_name="+")
     put_away_at = models.DateTimeField(null=True, help_text="Said to be no shot of anyone's; it stays on record.")
 

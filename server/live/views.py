@@ -216,9 +216,13 @@ class StandInView(APIView):
 
 @dataclass
 class TrayLine:
+    """why: it waits, where the bay did serve somebody; empty where it served nobody. hit_at: where that is known."""
+
     id: int
     at: datetime
     readings: dict[str, float]
+    hit_at: datetime | None
+    why: str
 
 
 @dataclass
@@ -244,7 +248,7 @@ class PutAwayIn:
 
 
 def _tray(bay: Bay) -> Response:
-    lines = [TrayLine(row.pk, row.at, row.readings) for row in waiting(bay)]
+    lines = [TrayLine(row.pk, row.at, row.readings, row.hit_at, row.why) for row in waiting(bay)]
     return Response(shown(TrayOut(lines, put_away_lately(bay).count())))
 
 

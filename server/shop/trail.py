@@ -100,6 +100,8 @@ WORDS = {
     "shop.thresholds": "changed the thresholds",
     "shop.rules": "changed how long things are kept",
     "bay.set": "changed a bay",
+    "bay.share": "said whose player hits in turn",
+    "bay.turn": "handed the bay to the player who is up",
     "person.add": "added a person",
     "person.change": "changed a person",
     "person.reset": "gave a person a new password",

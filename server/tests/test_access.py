@@ -11,11 +11,12 @@ from django.db import transaction
 from django.test import Client
 from django.urls import get_resolver
 from django.utils import timezone
+from fitting.actions import builds, sessions, sole_setup, soles
 from fitting.actions import codes as of_tests
-from fitting.actions import sole_setup, soles
 from fitting.api import answers
 from fitting.models import (
     BagPlan,
+    BayHold,
     BlindGrooves,
     Build,
     FittingSession,
@@ -70,6 +71,8 @@ ADDRESSES = {
     "sessions/<int:session_id>/import": ("POST",),
     "sessions/<int:session_id>/candidates": ("POST",),
     "sessions/<int:session_id>/in-hand": ("PUT",),
+    "sessions/<int:session_id>/partner": ("PUT",),
+    "sessions/<int:session_id>/turn": ("POST",),
     "sessions/<int:session_id>/rules": ("PUT",),
     "sessions/<int:session_id>/shortlist": ("GET",),
     "sessions/<int:session_id>/sole": ("GET",),
@@ -245,6 +248,9 @@ def fill(session, shop):
     ids |= {"head_id": build.head_id, "shaft_id": build.shaft_id}
     ids |= {"user_id": person(shop, "third").pk, "key_id": FeedKey.objects.get().pk}
     other = add_customer(session.fitter, name="Ada Field", hand="right")
+    turn = sessions.open_session(session.fitter, customer_id=other.pk, bay_id=bay.pk)
+    FittingSession.objects.filter(pk=turn.pk).update(in_hand=builds.add_club(session.fitter, turn.pk, name="7i"))
+    BayHold.objects.update_or_create(bay=bay, defaults={"shop": shop, "session": session, "partner": turn})
     TrayShot.objects.create(shop=shop, bay=bay, feed_id="away", readings={"carry_m": 150.0}, put_away_at=timezone.now())
 
     # What names rows of this shop, by address or by its last word.
@@ -254,7 +260,8 @@ def fill(session, shop):
         "customers/<int:customer_id>": {"name": "New"},
         "merge": {"other": other.pk},
         "sessions": {"customer": session.customer_id, "bay": bay.pk},
-        "candidates": {"candidates": [{"head": build.head_id, "shaft": build.shaft_id}]},
+        "candidates": {"candidates": [{"head": build.head_id, "shaft": build.shaft_id}], "again": True},
+        "partner": {"session": turn.pk},
         "plans": {"name": "Two", "builds": [build.pk]},
         "plans/<int:plan_id>": {"name": "Two", "builds": [build.pk]},
         "imports/<int:import_id>": {"undone": True},

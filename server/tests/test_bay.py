@@ -1,12 +1,14 @@
 """A bay serves one session at a time: no shot is filed under another customer, refused or lost."""
 
 import threading
+from datetime import timedelta
 
 import pytest
 from customers.actions import add_customer
 from django.db import connections
+from django.db.models import F
 from fitting.actions import builds, sessions
-from fitting.models import BayHold, Build, FittingSession, Shot
+from fitting.models import BayHold, BayServed, Build, FittingSession, Shot, TakenInHand
 from live.actions import make_key
 from live.models import TrayShot
 from shop.models import AuditEntry, Bay
@@ -41,9 +43,12 @@ def send(bay, client):
     return send
 
 
-def take(fitter, session, name):
+def take(fitter, session, name, ago=10):
+    """The bay goes to a session; so many seconds ago, as what comes sooner may have been hit for the one before."""
     build = Build.objects.get(session=session, name=name)
     builds.take_in_hand(fitter, session.pk, build_id=build.pk)
+    for table in (BayServed, TakenInHand):
+        table.objects.update(at=F("at") - timedelta(seconds=ago))
     return build
 
 
@@ -73,7 +78,7 @@ def test_after_the_one_that_had_the_bay_is_agreed_shots_wait_in_the_tray_and_go_
     """The other session stands open with a build in hand: it had the bay before, and does not have it again."""
     take(fitter, other, "5i")
     send("a")
-    builds.take_in_hand(fitter, session.pk, build_id=Build.objects.get(session=session, letter="A").pk)
+    take(fitter, session, "4H 22°")
     send("b")
     body = {"builds": [], "reasons": "Keep.", "lost": []}
     before = desk.get(f"/api/sessions/{other.pk}").json()

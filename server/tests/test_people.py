@@ -134,7 +134,10 @@ def agreed(desk, fitter, session):
         notes="=HYPERLINK(1)",
     )  # fmt: skip
     write_brief(fitter, session.pk, {"notes": "Ada has a sore wrist", "pain": True})
-    file = {"file_name": "ada-field.csv", "text": "player,club,carry_m\nAda Field,=7i,131\nAda Field,=7i,133\n"}
+    file = {
+        "file_name": "ada-field.csv",
+        "text": "player,club,carry_m\nAda Field,=7i of hers,131\nAda Field,=7i of hers,133\n",
+    }
     answer = desk.post(f"/api/sessions/{session.pk}/import", file, content_type=JSON)
     assert answer.status_code == 201, answer.content
     test = sole_setup.set_up(fitter, session.pk, sole_test(Head.objects.filter(label__startswith="58")))
@@ -235,7 +238,7 @@ def test_everything_of_a_customer_is_exported_and_reads_back(desk, session, agre
     assert json.loads(packed.read("person.json"))["notes"] == "=HYPERLINK(1)"  # kept as it was written
     rows = list(csv.DictReader(io.StringIO(packed.read("shots.csv").decode())))
     assert [float(row["carry_m"]) for row in rows] == [131, 133]
-    assert rows[0]["club"] == "'=7i"  # and harmless where a spreadsheet opens it
+    assert rows[0]["club"] == "'=7i of hers"  # and harmless where a spreadsheet opens it
     visits = [name for name in packed.namelist() if "-visit-" in name]
     assert len(visits) == 2
     bundle = json.loads(packed.read(next(name for name in visits if f"-{session.pk}." in name)))

@@ -13,7 +13,7 @@ from fitting.models import Build, FittingSession, HeadSeen, WindowVersion
 from hemicycle_core.bag import HeadType
 from hemicycle_core.bag.clubs import usual_loft_and_inches
 from hemicycle_core.flight import Air
-from hemicycle_core.formats.club_names import head_type_of, short_name
+from hemicycle_core.formats.club_names import kind_of, short_name
 from hemicycle_core.rack import expect, owned
 from hemicycle_core.rack.lofts import Head as CoreHead
 from hemicycle_core.shots import Shot as CoreShot
@@ -250,8 +250,8 @@ ODD_BAGS = {
     "two": [("Dr", 200), ("7i", 130)],
     "out of order": [("Dr", 120), ("7i", 180), ("SW", 150)],
     "equal carries": [("5i", 150), ("6i", 150), ("7i", 150)],
-    "seventeen": [(f"C{n}", 60 + 9 * n) for n in range(17)],
-    "no lofts": [("My old one", 160), ("Another", 140), ("5i", 150)],
+    "seventeen": [(f"{n}i spare" if n > 9 else f"{n + 1}i", 60 + 9 * n) for n in range(17)],
+    "no lofts": [("7 wood of old", 160), ("4H of old", 140), ("5i", 150)],
 }
 
 
@@ -282,7 +282,7 @@ def test_the_short_list_comes_near_the_truth_of_the_demo_players():
         for name in customer.clubs or ("Dr", "5W", "6i", "7i", "8i", "9i", "PW", "SW"):
             if name != "Pt":
                 loft, inches = usual_loft_and_inches(short_name(name)) or (0.0, 0.0)
-                head = CoreHead(name, head_type_of(short_name(name)), loft, inches * METRES_PER_INCH)
+                head = CoreHead(name, kind_of(short_name(name)), loft, inches * METRES_PER_INCH)
                 shots = [
                     CoreShot({k: v for k, v in shot.items() if k != "strike"}, aside=shot["strike"] is not None)
                     for shot in swinging.shots(Club(head.head_type, loft, head.length_m), 5, known=True)

@@ -36,9 +36,19 @@ USUAL_LOFT_OF_KIND = {
 LENGTH_SD_M = (0.5 * METRES_PER_INCH, 1.2 * METRES_PER_INCH)
 
 
+# How a long club is called that goes by its loft: `19° hybrid`.
+BY_LOFT = {
+    "wood": HeadType.FAIRWAY, "hybrid": HeadType.HYBRID, "utility": HeadType.UTILITY, "iron": HeadType.IRON,
+}  # fmt: skip
+
+
 def usual_loft_and_inches(name: str) -> tuple[float, float] | None:
     """Loft in degrees and length in inches that a club of this short name usually has; a wedge that goes by its loft
     has that loft, and so has the second of two alike, such as `54 old`. None for a name that says neither."""
+    by_loft = re.match(rf"(\d+(?:\.\d+)?)° ({'|'.join(BY_LOFT)})\b", name)
+    if by_loft:
+        loft = float(by_loft[1])
+        return loft, usual_length_m(BY_LOFT[by_loft[2]], loft) / METRES_PER_INCH
     marked = re.fullmatch(r"(\d\d)(?:°| .*)", name)
     if marked and WEDGE_LOFTS[0] <= int(marked[1]) <= WEDGE_LOFTS[1]:
         return float(marked[1]), WEDGE_INCHES
@@ -70,7 +80,8 @@ class Carried:
     carry_sd_m that of the figure itself, as far as it is known; peak_m and spin_rpm its typical flight where known;
     shots: how many its carry is the mean of, 0 where it was not hit. of_set: a wedge that belongs to the irons;
     kept_for: the short shot a wedge is kept for, whatever its full carry; swing: its stock swing, where that is not the
-    full one; on_order: not here yet, its figures are a prediction."""
+    full one; on_order: not here yet, its figures are a prediction; total_read: where it stops was measured or typed,
+    else it rolls as is usual of its kind."""
 
     name: str
     head_type: HeadType
@@ -89,6 +100,7 @@ class Carried:
     kept_for: str = ""
     swing: str = ""
     on_order: bool = False
+    total_read: bool = True
 
     def __post_init__(self) -> None:
         if self.carry_m <= 0:

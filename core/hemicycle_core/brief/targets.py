@@ -96,7 +96,8 @@ def propose_named(
 def _carry(layout: SlotLayout, slot: Slot, lower: Carried, upper: Carried) -> Target:
     if layout.rule.value == "roll_out":
         why = (
-            f"{lower.name} rolls out to {yd_text(lower.total_m)} and {upper.name} carries "
+            f"{lower.name} {'rolls' if lower.total_read else 'is taken to roll'} out to {yd_text(lower.total_m)}"
+            f"{'' if lower.total_read else ', as its kind does,'} and {upper.name} carries "
             f"{yd_text(upper.carry_m)}; by {RULE_WORDS[layout.rule]} this leaves the smallest holes."
         )
     else:

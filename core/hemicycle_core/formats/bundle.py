@@ -42,6 +42,7 @@ from ..errors import BadInput
 from ..flight import Air, Anchor, Firmness
 from ..impact import Lie
 from ..judge import Candidate, Case, Comparison, Judgement, Liking, Verdict, judge_session
+from ..judge.landings import usual_roll_m
 from ..judge.weigh import called
 from ..monitor import Monitor, MonitorKind, Noise
 from ..protocols import asked, protocol_of
@@ -139,7 +140,8 @@ def _carried(club: Candidate, row: Mapping[str, Any]) -> Carried | None:
     total = means["total_m"].mean if means["total_m"] else row.get("total_m")
     others: dict[str, Any] = {key: mean.mean for key in ("peak_m", "landing_deg", "spin_rpm") if (mean := means[key])}
     spread = means["carry_m"].sd if means["carry_m"] else None
-    return Carried(club.name, club.head_type, carry, carry if total is None else total, spread_m=spread, **others)
+    stops = carry + usual_roll_m(club.head_type) if total is None else total
+    return Carried(club.name, club.head_type, carry, stops, spread_m=spread, total_read=total is not None, **others)
 
 
 @dataclass(frozen=True)

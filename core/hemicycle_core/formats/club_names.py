@@ -1,53 +1,124 @@
-"""Club names as files and people write them, brought to one short form."""
+"""Club names as files and people write them, brought to one short form: what kind of head, and which of its kind.
+
+The kind is told by a word, never assumed: a name that says none has none. `Hybrid 19°`, `2 DI`, `Holz 5`, `fer 6` do.
+"""
 
 from __future__ import annotations
 
 import re
+from dataclasses import dataclass
 
 from ..bag import HeadType
-from ..bag.clubs import WEDGE_LOFTS
+from ..bag.clubs import BY_LOFT, WEDGE_LOFTS
 
-WORDS = {"driver": "Dr", "dr": "Dr", "d": "Dr", "1w": "Dr", "1 wood": "Dr", "putter": "Pt"}
+SHORT = {HeadType.IRON: "i", HeadType.FAIRWAY: "W", HeadType.HYBRID: "H", HeadType.UTILITY: "U"}
+NAMED = {kind: word for word, kind in BY_LOFT.items()}
+# English first, then German, French, Spanish.
+KINDS: dict[str, HeadType] = {
+    word: kind
+    for kind, words in {
+        HeadType.IRON: ("iron", "irons", "i", "ir", "eisen", "fer", "hierro"),
+        HeadType.FAIRWAY: ("wood", "w", "wd", "fairway", "fw", "fairway wood", "holz", "fairwayholz", "bois", "madera"),
+        HeadType.HYBRID: ("hybrid", "h", "hy", "hyb", "hybride", "híbrido", "hibrido"),
+        HeadType.UTILITY: ("utility", "u", "ut", "util", "utility iron", "driving iron", "di"),
+    }.items()
+    for word in words
+}
+DRIVERS = frozenset(("driver", "dr", "d", "1w", "1 w", "1 wood", "w1", "wood 1", "holz 1", "bois 1"))
+PUTTERS = frozenset(("putter", "putt", "pt"))
 WEDGES = {
-    "pitching": "PW", "pw": "PW", "gap": "GW", "gw": "GW", "approach": "GW", "aw": "GW",
+    "pitching": "PW", "pitch": "PW", "pw": "PW", "gap": "GW", "gw": "GW", "approach": "GW", "aw": "GW",
     "sand": "SW", "sw": "SW", "lob": "LW", "lw": "LW",
 }  # fmt: skip
-KINDS = {
-    "iron": "i", "i": "i", "wood": "W", "w": "W", "fairway": "W", "fw": "W",
-    "hybrid": "H", "h": "H", "hy": "H", "utility": "U", "u": "U", "driving iron": "U",
-}  # fmt: skip
-# Wedges go by their loft: what may stand beside it, and the lofts they come in.
-MARKED = {"", "°", "deg", "degree", "degrees", "wedge", "° wedge", "degree wedge"}
-HEADS = {"i": HeadType.IRON, "W": HeadType.FAIRWAY, "H": HeadType.HYBRID, "U": HeadType.UTILITY}
+WEDGE_WORDS = frozenset(("wedge", "w", "wedges"))
+DEGREES = frozenset(("deg", "degree", "degrees", "grad", "°"))
+MOST_NUMBER = 11  # an iron, wood or hybrid by number; a larger figure is its loft
+LONG_LOFTS = (9.0, 45.0)
+
+
+@dataclass(frozen=True)
+class Named:
+    """What a name says. short: how the club is called here; kind: of head, None where it does not say; loft_deg: where
+    it says one."""
+
+    short: str
+    kind: HeadType | None = None
+    loft_deg: float | None = None
+
+
+def named(written: str) -> Named:
+    """`5 iron`, `iron-5`, `Eisen 5`, `5I` to `5i`; `Wood 5`, `5 fairway wood` to `5W`; `Hybrid 19°` to `19° hybrid`;
+    `52`, `52 deg`, `SW 52` to `52°`. What follows a club and says nothing of it stays behind it (`54 old`); a name that
+    says no kind stays as it is written."""
+    bare = " ".join(re.sub(r"[\[({].*?[\])}]", " ", written).split())
+    plain = " ".join(re.sub(r"[\s_\-–]+", " ", bare.lower()).split())
+    if plain in DRIVERS:
+        return Named("Dr", HeadType.DRIVER)
+    if plain in PUTTERS:
+        return Named("Pt", HeadType.PUTTER)
+    # `7i`, `i7`, `19°h` in their parts.
+    parts = re.findall(r"\d+(?:[.,/]\d+)?|(?:driving|utility) iron\b|fairway wood\b|[^\W\d_]+|°", plain)
+    for count in range(len(parts), 0, -1):
+        found = _of_parts(parts[:count])
+        if found is not None:
+            rest = " ".join(parts[count:])
+            if rest and not _is_remark(parts[:count], parts[count:]):
+                break
+            return Named(written.strip() if rest else found.short, found.kind, found.loft_deg)
+    return Named(written.strip())
+
+
+def _is_remark(club: list[str], rest: list[str]) -> bool:
+    """Whether what follows a club only says which of two it is: one letter is too little for a club by itself."""
+    return len("".join(club)) > 1 and not any(part in KINDS or part[:1].isdigit() for part in rest)
+
+
+def _of_parts(parts: list[str]) -> Named | None:
+    """A club from words, a figure and a mark for degrees, in any order; None where they are none."""
+    figures = [part for part in parts if part[0].isdigit()]
+    degrees = any(part in DEGREES for part in parts)
+    words = [part for part in parts if not part[0].isdigit() and part not in DEGREES]
+    if len(figures) > 1 or len(words) > 2:
+        return None
+    figure = re.split(r"[/]", figures[0])[0].replace(",", ".") if figures else ""
+    return _wedge(words, figure) or _long(" ".join(words), figure, degrees)
+
+
+def _wedge(words: list[str], figure: str) -> Named | None:
+    """A wedge by its loft, of which `56.10` and `56/10` name the bounce too, or by its word."""
+    loft = float(figure.split(".", maxsplit=1)[0]) if figure else None
+    if loft is not None and not WEDGE_LOFTS[0] <= loft <= WEDGE_LOFTS[1]:
+        return None
+    name = next((WEDGES[word] for word in words if word in WEDGES), None)
+    rest = [word for word in words if word not in WEDGES]
+    if any(word not in WEDGE_WORDS for word in rest) or len(words) - len(rest) > 1:
+        return None
+    if loft is not None:
+        exact = float(figure) if re.fullmatch(r"\d\d\.5", figure) else loft
+        return Named(f"{exact:g}°", HeadType.WEDGE, exact)
+    return None if name is None else Named(name, HeadType.WEDGE)
+
+
+def _long(words: str, figure: str, degrees: bool) -> Named | None:
+    if words in ("driver", "dr") and figure:
+        loft = float(figure)
+        return Named("Dr", HeadType.DRIVER, loft) if 6 <= loft <= 16 else None
+    kind = KINDS.get(words)
+    if kind is None or not figure:
+        return None
+    number = float(figure)
+    if not degrees and number.is_integer() and 1 <= number <= MOST_NUMBER:
+        return Named(f"{number:.0f}{SHORT[kind]}", kind)
+    if LONG_LOFTS[0] <= number <= LONG_LOFTS[1]:
+        return Named(f"{number:g}° {NAMED[kind]}", kind, number)
+    return None
 
 
 def short_name(written: str) -> str:
-    """`5 iron`, `iron-5`, `5I` to `5i`; `Wood 5`, `5 fairway wood` to `5W`; `52`, `52 deg`, `52 wedge` to
-    `52°`; unknown names as written."""
-    plain = re.sub(r"[\s_\-]+", " ", written.strip().lower())
-    if plain in WORDS:
-        return WORDS[plain]
-    for word, name in WEDGES.items():
-        if plain in (word, f"{word} wedge", f"{word} w"):
-            return name
-    digits = re.findall(r"\d+", plain)
-    rest = re.sub(r"\d+", " ", plain).replace("wood wood", "wood").strip()
-    rest = "fairway" if rest == "fairway wood" else re.sub(r"\s+", " ", rest)
-    if len(digits) == 1 and rest in MARKED and WEDGE_LOFTS[0] <= int(digits[0]) <= WEDGE_LOFTS[1]:
-        return f"{digits[0]}°"
-    if len(digits) == 1 and rest in KINDS and 1 <= int(digits[0]) <= 11:
-        return f"{digits[0]}{KINDS[rest]}"
-    return written.strip()
+    """A name as it is called here; one that says no kind as it is written."""
+    return named(written).short
 
 
-def head_type_of(name: str) -> HeadType:
-    """The kind of head a short name stands for, by its first word: the second of two alike is called `54 old`. An iron
-    when it says nothing."""
-    first = short_name(name.split(maxsplit=1)[0]) if name.split() else ""
-    if first == "Dr":
-        return HeadType.DRIVER
-    if first == "Pt":
-        return HeadType.PUTTER
-    if first in WEDGES.values() or re.fullmatch(r"\d\d°?", first):
-        return HeadType.WEDGE
-    return HEADS.get(first[-1:], HeadType.IRON)
+def kind_of(written: str) -> HeadType | None:
+    """The kind of head that a name says; None where it says none."""
+    return named(written).kind

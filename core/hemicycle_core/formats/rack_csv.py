@@ -15,7 +15,7 @@ from ..heads import HeadType
 from ..rack.eligible import Position
 from ..rack.stock import Bend, Hand, HeadSpec, Made, ShaftSpec, check_head, check_shaft_spec
 from .csv_out import harmless
-from .shots_csv import RowProblem
+from .shots import RowProblem
 from .table import Row, Table, number, read_table
 
 MOST_ROWS = 2_000

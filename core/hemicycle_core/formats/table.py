@@ -51,6 +51,63 @@ def _separator(header_line: str) -> str:
     return best if counts[best] else ","
 
 
+@dataclass(frozen=True)
+class Line:
+    """One line of a grid with its number in the file, first line 1."""
+
+    line: int
+    cells: tuple[str, ...]
+
+
+def read_lines(text: str, *, most_rows: int) -> list[Line]:
+    """Every line of a delimited text that holds anything, as wide as it is. Columns, rows and the length of a cell are
+    bounded as it is read. Raises BadInput with what to do."""
+    separator = _separator_of(text)
+    reader = csv.reader(io.StringIO(text, newline=""), delimiter=separator)
+    lines: list[Line] = []
+    before = csv.field_size_limit(MOST_CELL)
+    try:
+        for cells in reader:
+            if not any(cell.strip() for cell in cells):
+                continue
+            check_width(len(cells))
+            if len(lines) > most_rows:
+                raise BadInput(f"The file has over {most_rows:,} rows. Export one session.", field="file")
+            lines.append(Line(reader.line_num, tuple(cell.strip() for cell in cells)))
+    except csv.Error as error:
+        raise BadInput(f"Line {reader.line_num} cannot be read as CSV: {error}.", field="file") from error
+    finally:
+        csv.field_size_limit(before)
+    return lines
+
+
+def check_width(columns: int) -> None:
+    if columns > MOST_COLUMNS:
+        raise BadInput(f"The file has over {MOST_COLUMNS} columns. Export shots, one in a row.", field="file")
+
+
+SEEN_LINES = 40  # of a file, by which its separator is told
+
+
+def _separator_of(text: str) -> str:
+    """The mark that parts most lines of the beginning into most columns, the same number again and again; lines above a
+    table have none of it, and a decimal comma is in some lines more than in others."""
+    lines = [line for line in text[: MOST_COLUMNS * MOST_CELL].splitlines() if line.strip()][:SEEN_LINES]
+    if lines and re.fullmatch(r"sep=(.)", lines[0].strip()):
+        return lines[0].strip()[-1]
+    best, most = ",", 0.0
+    for mark in SEPARATORS:
+        counts = [len(next(csv.reader([line], delimiter=mark), [])) - 1 for line in lines]
+        there = [count for count in counts if count]
+        if not there:
+            continue
+        usual = max(set(there), key=lambda count: (there.count(count), count))
+        score = there.count(usual) * usual**0.5 * (1.5 if mark != "," else 1.0)
+        if score > most:
+            best, most = mark, score
+    return best
+
+
 def _first_line(text: str) -> str:
     """The first line that holds anything; the rest of the text is left alone."""
     start = len(text) - len(text.lstrip())

@@ -9,7 +9,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from ..brief import Job
-from ..flight import Air, Anchor, Launch, fly, run_out
+from ..flight import FAIRWAY, Air, Anchor, Firmness, Launch, fly, run_out
 from ..heads import HeadType
 from ..shots import LAUNCH, Shot, columns_of
 
@@ -70,6 +70,12 @@ def landings(
     parts = zip(*(np.split(values, ends) for values in (speed, angle, spin)), strict=True)
     usual = kinds or [HeadType.HYBRID] * len(groups)
     return [_filled(part, USUAL_DOWN.get(kind, OTHERWISE)) for part, kind in zip(parts, usual, strict=True)]
+
+
+def usual_roll_m(kind: HeadType, turf: Firmness = Firmness.MEDIUM) -> float:
+    """How far a head of a kind rolls on a fairway where nobody read it, metres, by how it usually comes down."""
+    speed, angle, spin = (np.array([each]) for each in USUAL_DOWN.get(kind, OTHERWISE))
+    return float(run_out(speed, angle, spin, FAIRWAY[turf]).run_m[0])
 
 
 OTHERWISE = USUAL_DOWN[HeadType.HYBRID]

@@ -14,15 +14,17 @@ from hemicycle_core.bag import Carried, HeadType
 from hemicycle_core.bag.clubs import usual_length_m, usual_loft_and_inches
 from hemicycle_core.brief import Wish
 from hemicycle_core.errors import BadInput
-from hemicycle_core.formats.club_names import head_type_of, short_name
+from hemicycle_core.formats.club_names import kind_of, short_name
 from hemicycle_core.judge import Change, ChangeKind, hit_enough
+from hemicycle_core.protocols import protocol_of
+from hemicycle_core.protocols.grooves import KEY as GROOVES
 from hemicycle_core.protocols.sole import KEY as SOLE
 from hemicycle_core.rack.eligible import check_can_be_had, check_setting, check_shaft, same_setting
 from hemicycle_core.rack.made import Levelled, Work, level, worked
 from hemicycle_core.rack.specification import build_name
 from hemicycle_core.rack.stock import check_label, check_loft, check_stated
-from hemicycle_core.runs import FULL, stock_swing
-from hemicycle_core.shots import FULL_SWING
+from hemicycle_core.runs import BY_EFFORT, FULL, stock_swing
+from hemicycle_core.shots import PART_SWING, SHORT_TESTS, Intent
 from hemicycle_core.units import METRES_PER_INCH
 from hemicycle_core.wedges.words import check_complaints, check_uses
 from rack.models import Head, Shaft
@@ -51,6 +53,7 @@ def _check_typed(name: str, head_type: str, carry_m: float | None, total_m: floa
         raise BadInput(f"{name}: type the carry too.", field="typed_carry_m")
 
 
+MOST_NAME = 40
 # What the name of a club makes us assume, until it is stated.
 ASSUMABLE = ("head_type", "set_loft_deg", "length_m")
 
@@ -60,6 +63,8 @@ def add_own(session: FittingSession, written: str, **fields: Any) -> Build:
     name = short_name(written)
     if not name:
         raise BadInput("Give the club a name, such as 5i or 4H.", field="name")
+    if len(name) > MOST_NAME:
+        raise BadInput(f"A club’s name has {MOST_NAME} characters at most.", field="name")
     same = Build.objects.of(session.shop_id).filter(session=session, letter="", name=name)
     if same.filter(archived=False).exists():
         raise BadInput(f"{name} is in the bag already. Give the second one another name.", field="name")
@@ -67,8 +72,12 @@ def add_own(session: FittingSession, written: str, **fields: Any) -> Build:
     if back is not None:
         return _bring_back(back, fields)
     loft, inches = usual_loft_and_inches(name) or (None, None)
+    kind = kind_of(name)
+    if kind is None and not fields.get("head_type"):
+        words = "Choose it, or use a name that says it, such as 5i, 4H, 7W or 54°."
+        raise BadInput(f"“{name}” does not say what kind of club it is. {words}", field="head_type")
     given = {
-        "head_type": head_type_of(name).value,
+        "head_type": kind.value if kind else None,
         "stated_loft_deg": loft,
         "set_loft_deg": loft,
         "length_m": inches * METRES_PER_INCH if inches else None,
@@ -180,17 +189,46 @@ def drop_club(actor: User, build_id: int) -> Build:
 
 
 def hold(session: FittingSession, build: Build) -> list[Altered]:
-    """Shots of this bay go to this build of this session from now on. A sole test is of its codes alone: with a club by
-    name in hand, stock swings are hit."""
+    """Shots of this bay go to this build of this session from now on. Another club comes back to its own stock swing
+    and to stock shots; place, lie and ball stay. A test goes on with clubs of its own, and is over with another."""
+    other = session.in_hand_id != build.pk
     rows = alter(session, in_hand=build)
-    if session.protocol == SOLE and not build.coded:
-        rows += alter(session, protocol=FULL_SWING, place="", lie="", length=FULL)
+    if other:
+        rows += alter(session, **_own_swing(session, build))
     session.in_hand_at = timezone.now()
     session.save(update_fields=["in_hand_at"])
     in_hand_now(session)
     numbers_shown(session)
     take_bay(session)
     return rows
+
+
+def _own_swing(session: FittingSession, build: Build) -> dict[str, Any]:
+    """What a club that is taken up is hit with, where it is not what the one before was hit with."""
+    if session.protocol in SHORT_TESTS and _of_the_test(session, build):
+        return {}
+    stock = build.stock_swing
+    intent = Intent(stock) if stock in set(BY_EFFORT) else Intent.STOCK
+    on_card = session.protocol == PART_SWING and build.head_type == HeadType.WEDGE
+    of_sole = {"place": "", "lie": ""} if session.protocol == SOLE else {}
+    return {
+        "length": FULL if intent in BY_EFFORT else stock,
+        "intent": intent.value,
+        "protocol": PART_SWING if on_card else protocol_of(intent).key,
+        "asked_carry_m": None,
+        "gripped_in": 0,
+        **of_sole,
+    }
+
+
+def _of_the_test(session: FittingSession, build: Build) -> bool:
+    """Whether a short test is of this club too: codes are of theirs alone, old and fresh of the groove test."""
+    if session.protocol == SOLE or build.coded:
+        return build.coded
+    if session.protocol == GROOVES:
+        pairs = load(session).wedges.tests.groove_pairs
+        return build.pk in {wedge.key for pair in pairs for wedge in pair}
+    return build.head_type == HeadType.WEDGE
 
 
 def _next_letter(session: FittingSession) -> str:
@@ -215,11 +253,16 @@ class CandidateChoice:
 
 
 @action("fit")
-def add_candidates(actor: User, session_id: int, wanted: Sequence[CandidateChoice]) -> list[Build]:
-    """Heads and shafts from the rack, each as a build with the next letter; the first is in hand if nothing is."""
+def add_candidates(
+    actor: User, session_id: int, wanted: Sequence[CandidateChoice], *, again: bool = False
+) -> list[Build]:
+    """Heads and shafts from the rack, each as a build with the next letter; the first is in hand if nothing is. again:
+    also one that stands there as it is already."""
     session = for_change(actor, session_id)
     if not wanted:
         raise BadInput("Choose at least one head.", field="candidates")
+    if not again:
+        _not_there_already(session, wanted)
     made = [candidate_of(session, each) for each in wanted]
     held = hold(session, made[0]) if session.in_hand_id is None else []
     keep_windows(session, actor, first=True)
@@ -228,6 +271,33 @@ def add_candidates(actor: User, session_id: int, wanted: Sequence[CandidateChoic
         note(session, actor, "build.add", f"build:{build.pk}", letter=build.letter, rows=rows)
     announce(session, "stand")
     return made
+
+
+def _not_there_already(session: FittingSession, wanted: Sequence[CandidateChoice]) -> None:
+    """Raise Refused where a head stands there already with the same shaft, loft, length and bend."""
+    there = Build.objects.of(session.shop_id).filter(session=session, archived=False, head__isnull=False)
+    stand = list(there.exclude(letter="").select_related("head"))
+    said = []
+    for each in wanted:
+        head = Head.objects.one(session.shop_id, each.head)
+        loft = (head.loft_deg if each.set_loft_deg is None else each.set_loft_deg) + each.bend_deg
+        length = head.length_m if each.length_m is None else each.length_m
+        same = (
+            build.letter
+            for build in stand
+            if (build.head_id, build.shaft_id) == (each.head, each.shaft)
+            and same_setting(build.set_loft_deg, loft)
+            and build.length_m is not None
+            and abs(build.length_m - length) < SAME_LENGTH_M
+        )
+        letter = next(same, None)
+        if letter is not None:
+            said.append(f"The {head.model} {head.label} stands there already, as {letter}.")
+    if said:
+        raise Refused(f"{' '.join(said)} Take it in hand, or put it up a second time.", kind="stands_already")
+
+
+SAME_LENGTH_M = 0.003
 
 
 def candidate_of(session: FittingSession, wanted: CandidateChoice) -> Build:

@@ -1,122 +1,277 @@
-"""The baseline from a file: looked at first, then taken in; the file is kept as it was."""
+"""Shots from a file: looked at first, then taken in; the file is kept as it was. What it leaves open is asked, and
+nothing of it goes in before that is answered."""
 
 from __future__ import annotations
 
+import base64
+import binascii
 import hashlib
 from collections import defaultdict
-from collections.abc import Collection, Sequence
-from dataclasses import asdict, dataclass, field
+from collections.abc import Collection, Iterator, Mapping, Sequence
+from dataclasses import asdict, dataclass, field, replace
+from functools import cached_property
 from itertools import groupby
+from typing import Any
 
 from django.utils import timezone
 from hemicycle_core.errors import BadInput
-from hemicycle_core.formats.club_names import short_name
-from hemicycle_core.formats.shots_csv import Column, Parsed, ParsedShot, RowProblem, guess_mapping, parse_shots
-from hemicycle_core.formats.table import Table, read_table
+from hemicycle_core.flight import Air
+from hemicycle_core.formats.club_names import kind_of, short_name
+from hemicycle_core.formats.shots import (
+    Column,
+    Opened,
+    Parsed,
+    ParsedShot,
+    Question,
+    RowProblem,
+    Sheet,
+    against_flight,
+    guess_mapping,
+    here_already,
+    open_bytes,
+    open_text,
+    parse_shots,
+    speeds_together,
+)
+from hemicycle_core.formats.shots.file import MOST_BYTES
+from hemicycle_core.formats.shots.own import NUMBER, SESSION
+from hemicycle_core.heads import HeadType
 from hemicycle_core.protocols import protocol_of
+from hemicycle_core.shots import Source
 from shop.audit import action
 from shop.models import User
 
-from ..models import Build, ColumnMapping, FittingSession, Run, Shot, ShotImport
+from ..models import LETTERS, Build, ColumnMapping, FittingSession, Run, Shot, ShotImport
 from .builds import add_own
 from .changes import announce, for_change, note
 from .shots import run_for, take_in
 from .windows import keep_windows
 
-MOST_TEXT = 4_000_000
-MOST_SHOTS = 2_000
-
 
 @dataclass
 class ImportRequest:
-    """columns: the mapping as the fitter left it, None to propose one. clubs: name in the file to the
-    name in the bag, empty to leave its shots out. aside: lines of the file to set aside."""
+    """text: of a delimited file; data: of any other, in base64, else empty; sheet: of a workbook, empty for its first.
+    columns: the mapping as the fitter left it, None to propose one. clubs: name in the file to the name in the bag,
+    empty to leave its shots out; kinds: of head, of clubs whose names do not say it. aside: lines of the file to set
+    aside. whose: player or visit of a file with several. again: take in what is here already too. answered: questions
+    that were looked at, by id."""
 
     file_name: str
-    text: str
+    text: str = ""
+    data: str = ""
+    sheet: str = ""
     columns: Sequence[Column] | None = None
     clubs: dict[str, str] | None = None
+    kinds: Mapping[str, HeadType] = field(default_factory=dict)
     aside: Sequence[int] = ()
+    whose: str | None = None
+    again: bool = False
+    answered: Collection[str] = ()
+
+    @cached_property
+    def bytes(self) -> bytes:
+        if len(self.data) > MOST_BYTES * 4 / 3 + 4:
+            raise BadInput("The file is over 4 MB, more than a session of shots. Export one session.", field="file")
+        try:
+            return base64.b64decode(self.data, validate=True)
+        except (binascii.Error, ValueError) as error:
+            raise BadInput("The file came in pieces. Choose it again.", field="file") from error
+
+    @cached_property
+    def opened(self) -> Opened:
+        return open_bytes(self.bytes, self.sheet) if self.data else open_text(self.text)
 
 
 @dataclass
 class Imported:
-    """What was taken in of a file, and what could not be read."""
+    """What was taken in of a file, what could not be read, and how many were here already."""
 
     shots: int = 0
     clubs: int = 0
     set_aside: int = 0
     computed: int = 0
+    here: int = 0
     problems: list[RowProblem] = field(default_factory=list)
 
 
-def table_of(text: str) -> Table:
-    if len(text) > MOST_TEXT:
-        raise BadInput("The file is over 4 MB, more than a session of shots. Export one session.", field="file")
-    return read_table(text, most_rows=MOST_SHOTS)
+def _signature(sheet: Sheet) -> str:
+    """Of files of one source: their header with its units."""
+    return hashlib.sha256("\x1f".join([*sheet.headers, "", *sheet.units]).encode()).hexdigest()
 
 
-def _signature(table: Table) -> str:
-    return hashlib.sha256("\x1f".join(table.headers).encode()).hexdigest()
+class FileRead:
+    """A file as it would be taken in by what was said of it so far."""
+
+    def __init__(self, session: FittingSession, request: ImportRequest) -> None:
+        self.session, self.request, self.sheet = session, request, request.opened.sheet
+        self.air = Air(altitude_m=session.altitude_m, temperature_c=session.temperature_c)
+        self.remembered = False
+        self.columns = self._columns()
+
+    def _columns(self) -> list[Column]:
+        """The mapping to use: as it was left, else as it was for the last file of this header, else proposed."""
+        given = self.request.columns
+        if given is not None:
+            if [column.header for column in given] != list(self.sheet.headers):
+                raise BadInput("The mapping is for another file. Choose the file again.", field="columns")
+            proposed = guess_mapping(self.sheet, air=self.air)
+            return [
+                replace(mine, ask=theirs.ask, maybe=theirs.maybe) for mine, theirs in zip(given, proposed, strict=True)
+            ]
+        known = ColumnMapping.objects.of(self.session.shop_id).filter(signature=_signature(self.sheet)).first()
+        if known is None:
+            return guess_mapping(self.sheet, air=self.air)
+        self.remembered = True
+        return [Column(each["header"], each["key"], each["unit"]) for each in known.columns]
+
+    @cached_property
+    def parsed(self) -> Parsed:
+        """All of its rows; what is not sure of a column is not taken."""
+        return parse_shots(self.sheet, [each if each.sure else Column(each.header, "") for each in self.columns])
+
+    @property
+    def whose(self) -> str:
+        """The player or visit whose shots go in; the only one where there is one."""
+        players = self.parsed.players
+        if len(players) == 1:
+            return next(iter(players))
+        return self.request.whose if self.request.whose in players else ""
+
+    @cached_property
+    def shots(self) -> list[ParsedShot]:
+        return list(self.parsed.of(self.whose)) if len(self.parsed.players) > 1 else list(self.parsed.shots)
+
+    @cached_property
+    def by_club(self) -> dict[str, list[ParsedShot]]:
+        groups: dict[str, list[ParsedShot]] = defaultdict(list)
+        for shot in self.shots:
+            groups[shot.club].append(shot)
+        return groups
+
+    @cached_property
+    def builds(self) -> list[Build]:
+        there = Build.objects.of(self.session.shop_id).filter(session=self.session, archived=False)
+        return list(there.select_related("head"))
+
+    @property
+    def _ours(self) -> bool:
+        """Whether it is a file of ours: a letter in it is a build, never a club by that letter."""
+        return {SESSION, NUMBER} <= {column.key for column in self.columns}
+
+    def goes_to(self, written: str) -> str:
+        """The letter on the stand, where there is one of that name, before any club of the bag: a file's `D` is build
+        D. As the fitter said, where he did."""
+        said = (self.request.clubs or {}).get(written)
+        if said is not None:
+            return said
+        letter = written.strip().upper()
+        if letter in {build.letter for build in self.builds if build.letter}:
+            return letter
+        return written.strip() if self._ours and letter in LETTERS else short_name(written)
+
+    def build_of(self, written: str) -> Build | None:
+        """The build on the stand with this letter, else the club of the bag with this name; None for a new one."""
+        name = self.goes_to(written)
+        letter = name.strip().upper()
+        up = next((build for build in self.builds if build.letter and build.letter == letter), None)
+        own = (build for build in self.builds if not build.letter and build.name == short_name(name))
+        return up or next(own, None)
+
+    def kind(self, written: str) -> HeadType | None:
+        """The kind of head of a club, by the build it goes to, as it was said, or by its name."""
+        build = self.build_of(written)
+        if build is not None:
+            return HeadType(build.head_type)
+        return self.request.kinds.get(written) or kind_of(self.goes_to(written))
+
+    @cached_property
+    def here(self) -> dict[int, bool]:
+        """By line, whether the shot is on record in this session: by what it reads, whatever was around it."""
+        found: dict[int, bool] = {}
+        for written, rows in self.by_club.items():
+            build = self.build_of(written)
+            known = [] if build is None else [_as_read(shot) for shot in _on_record(self.session, build)]
+            values = [{k: v for k, v in row.values.items() if row.sources.get(k) != Source.COMPUTED} for row in rows]
+            found |= dict(zip((row.line for row in rows), here_already(values, known), strict=True))
+        return found
+
+    @property
+    def readable(self) -> bool:
+        """Whether shots can be made from it by what is known so far. Raises BadInput where nothing that is asked would
+        change that."""
+        try:
+            return self.parsed is not None
+        except BadInput:
+            if all(each.sure or not each.ask for each in self.columns):
+                raise
+            return False
+
+    @cached_property
+    def questions(self) -> list[Question]:
+        """What is to be answered before anything goes in."""
+        return [each for each in self._asked() if each.id not in self.request.answered]
+
+    def _asked(self) -> Iterator[Question]:
+        for column in self.columns:
+            if not column.sure and column.ask:
+                yield Question(f"column {column.header}", column.ask)
+        if not self.readable:
+            return
+        players = self.parsed.players
+        if len(players) > 1 and not self.whose:
+            many = ", ".join(f"{name or 'no name'} ({count})" for name, count in players.items())
+            yield Question("whose", f"The file has shots of {len(players)}: {many}. Choose whose go in.")
+            return
+        if self.shots and not any(self.by_club.keys()) and not self.goes_to(""):
+            yield Question("club", "No club is named in this file: say which one these were hit with.")
+        for written in self.by_club:
+            if written and self.goes_to(written) and self.kind(written) is None:
+                yield Question(f"kind {written}", f"“{written}” does not say what kind of club it is: choose one.")
+        yield from against_flight({self.goes_to(club): rows for club, rows in self.by_club.items()}, air=self.air)
+        yield from speeds_together(self.shots)
 
 
-def columns_for(session: FittingSession, table: Table, given: Sequence[Column] | None) -> tuple[list[Column], bool]:
-    """The mapping to use and whether it was remembered."""
-    if given is not None:
-        if [column.header for column in given] != list(table.headers):
-            raise BadInput("The mapping is for another file. Choose the file again.", field="columns")
-        return list(given), False
-    known = ColumnMapping.objects.of(session.shop_id).filter(signature=_signature(table)).first()
-    if known is not None:
-        return [Column(**column) for column in known.columns], True
-    return guess_mapping(table.headers), False
+def _on_record(session: FittingSession, build: Build) -> list[Shot]:
+    shots = Shot.objects.of(session.shop_id).filter(session=session, run__build=build, run__imported__undone_at=None)
+    return list(shots.order_by("number"))
 
 
-def letters_of(session: FittingSession) -> set[str]:
-    there = Build.objects.of(session.shop_id).filter(session=session, archived=False).exclude(letter="")
-    return set(there.values_list("letter", flat=True))
-
-
-def goes_to(written: str, letters: Collection[str]) -> str:
-    """The letter on the stand, where there is one of that name, before any club of the bag: a file's `D` is build D."""
-    letter = written.strip().upper()
-    return letter if letter in letters else short_name(written)
-
-
-def by_club(parsed: Parsed) -> dict[str, list[ParsedShot]]:
-    groups: dict[str, list[ParsedShot]] = defaultdict(list)
-    for shot in parsed.shots:
-        groups[shot.club].append(shot)
-    return groups
+def _as_read(shot: Shot) -> dict[str, float]:
+    """What came with a shot, without what was computed here."""
+    return {key: value for key, value in shot.readings.items() if shot.sources.get(key) != Source.COMPUTED}
 
 
 @action("fit")
 def import_shots(actor: User, session_id: int, request: ImportRequest) -> Imported:
     """Take the file's shots in. Rows that cannot be read are listed and the rest go in."""
     session = for_change(actor, session_id)
-    table = table_of(request.text)
-    columns, _ = columns_for(session, table, request.columns)
-    parsed = parse_shots(table, columns)
-    if ShotImport.objects.of(session.shop_id).filter(session=session, text=request.text, undone_at=None).exists():
+    read = FileRead(session, request)
+    if read.questions:
+        first = read.questions[0]
+        raise BadInput(first.sentence, field="columns" if first.id.startswith("column") else first.id.split()[0])
+    fresh = [shot for shot in read.shots if request.again or not read.here[shot.line]]
+    if read.shots and not fresh:
         raise BadInput("The shots of this file are in already.", field="file")
     kept = ShotImport.objects.create(
         shop_id=session.shop_id,
         session=session,
         file_name=request.file_name[:120],
         text=request.text,
-        columns=[asdict(column) for column in columns],
-        problems=[asdict(problem) for problem in parsed.problems],
+        data=request.bytes if request.data else None,
+        columns=[_written(column) for column in read.columns],
+        problems=[asdict(problem) for problem in read.parsed.problems],
     )
     ColumnMapping.objects.update_or_create(
         shop_id=session.shop_id,
-        signature=_signature(table),
-        defaults={"columns": [asdict(column) for column in columns]},
+        signature=_signature(read.sheet),
+        defaults={"columns": [_written(column) for column in read.columns]},
     )
-    result, letters = Imported(problems=list(parsed.problems)), letters_of(session)
-    for written, shots in by_club(parsed).items():
-        name = (request.clubs or {}).get(written, goes_to(written, letters))
-        if name:
-            _take_club(session, kept, name, shots, set(request.aside), result)
+    result = Imported(problems=list(read.parsed.problems), here=len(read.shots) - len(fresh))
+    new = {shot.line for shot in fresh}
+    for written, shots in read.by_club.items():
+        mine = [shot for shot in shots if shot.line in new]
+        if mine and read.goes_to(written):
+            _take_club(session, kept, read, written, mine, set(request.aside), result)
         elif not written:
             words = "No club is named, so the shot was left out."
             result.problems.extend(RowProblem(shot.line, "", words) for shot in shots)
@@ -126,6 +281,10 @@ def import_shots(actor: User, session_id: int, request: ImportRequest) -> Import
     keep_windows(session, actor)
     announce(session, "shots")
     return result
+
+
+def _written(column: Column) -> dict[str, str]:
+    return {"header": column.header, "key": column.key if column.sure else "", "unit": column.unit}
 
 
 @action("fit")
@@ -154,42 +313,44 @@ def undo_import(actor: User, import_id: int, *, undone: bool) -> FittingSession:
     return session
 
 
-def _build_for(session: FittingSession, kept: ShotImport, name: str) -> Build:
-    """The build on the stand with this letter, else the club of the bag with this name, else a new one there."""
-    there = Build.objects.of(session.shop_id).filter(session=session, archived=False)
-    up = there.filter(letter=name.strip().upper()).exclude(letter="").first()
-    own = up or there.filter(letter="", name=short_name(name)).first()
-    return own or add_own(session, name, imported=kept)
-
-
 def _take_club(
     session: FittingSession,
     kept: ShotImport,
-    name: str,
+    read: FileRead,
+    written: str,
     parsed: Sequence[ParsedShot],
     aside: set[int],
     result: Imported,
 ) -> None:
-    build, shots = _build_for(session, kept, name), []
+    build, shots = read.build_of(written), list[Shot]()
+    if build is None:
+        kind = read.kind(written)
+        build = add_own(session, read.goes_to(written), imported=kept, head_type=kind.value if kind else None)
+        read.builds.append(build)  # another spelling of it may follow
     # A run holds what was hit alike: what the file says of it parts it.
-    for (intent, lie, length, ball), alike in groupby(
-        parsed, key=lambda shot: (shot.intent, shot.lie, shot.swing_length, shot.struck_ball)
-    ):
+    for said, alike in groupby(parsed, key=lambda shot: shot.run):
         run_of = list(alike)
-        said = {"protocol": protocol_of(intent).key, "intent": intent.value, "lie": lie.value if lie else ""}
-        said |= {"length": length, "struck_ball": ball.value}
+        run = asdict(said) | {"intent": said.intent.value, "struck_ball": said.struck_ball.value}
+        run["length"] = run.pop("swing_length")
+        run["protocol"] = said.protocol or protocol_of(said.intent).key
+        run["tee_mm"] = None if said.tee_mm is None else round(said.tee_mm)
+        run["swing"] = session.swing - 1 if run.pop("old_swing") else session.swing
         made = take_in(
             session,
-            run_for(session, build, kept, **said),
+            run_for(session, build, kept, **run),
             [shot.values for shot in run_of],
             strikes=[shot.strike for shot in run_of],
+            told=[_told(shot, shot.line in aside) for shot in run_of],
+            sources=[shot.sources for shot in run_of],
         )
-        for line, shot in zip((each.line for each in run_of), made, strict=True):
-            if line in aside:
-                shot.aside, shot.aside_reason = True, "unlike the others, at import"
         shots += made
-    Shot.objects.bulk_update([shot for shot in shots if shot.aside], ["aside", "aside_reason"])
     result.shots += len(shots)
     result.clubs += 1
     result.set_aside += sum(shot.aside for shot in shots)
     result.computed += sum("computed" in shot.sources.values() for shot in shots)
+
+
+def _told(shot: ParsedShot, unlike: bool) -> dict[str, Any]:
+    """What the file or the preview says of a shot beside its readings."""
+    why = "set aside in the file" if shot.aside else "unlike the others, at import" if unlike else ""
+    return {"aside": shot.aside or unlike, "aside_reason": why, "misread": shot.misread, "void": list(shot.void)}

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Collection, Mapping
+from collections.abc import Collection, Mapping, Sequence
 from dataclasses import dataclass
 from typing import Any, Literal
 
@@ -63,11 +63,13 @@ def take_in(
     feed_ids: list[str] | None = None,
     told: list[Mapping[str, Any]] | None = None,
     strikes: list[Strike | None] | None = None,
+    sources: Sequence[Mapping[str, Source]] = (),
 ) -> list[Shot]:
     """Store measured shots of one run in order and fill their blanks from the flight model.
 
     The caller holds the session's lock, so numbers never collide. They make a revision of their own. told: more columns
-    of each shot. Raises BadInput for readings that no golf shot has.
+    of each shot; sources: of readings that the monitor did not measure itself, where a file says so. Raises BadInput
+    for readings that no golf shot has.
     """
     for values in readings:
         check_readings(values)
@@ -92,7 +94,8 @@ def take_in(
                 revision=session.revision,
                 feed_id=feed_ids[index] if feed_ids else "",
                 strike=strike.value if strike else "",
-                sources=_sources(values, computed, models_flight=session.bay.models_flight),
+                sources=_sources(values, computed, models_flight=session.bay.models_flight)
+                | {key: source.value for key, source in (sources[index] if sources else {}).items()},
                 calm=in_calm({**values, **computed}, air) if run.wind_mps else {},
                 **{**values, **computed, **(told[index] if told else {})},
             )

@@ -52,7 +52,7 @@ from hemicycle_core.brief.wishes import (
     propose_far,
 )
 from hemicycle_core.flight import FAIRWAY, Air, Anchor, Firmness, run_out
-from hemicycle_core.judge.landings import landings
+from hemicycle_core.judge.landings import landings, usual_roll_m
 from hemicycle_core.runs import FULL
 from hemicycle_core.samples import Average, average, certainty
 from hemicycle_core.samples.averages import values_of
@@ -136,7 +136,8 @@ class SessionBag:
             name=name_of(build),
             head_type=HeadType(build.head_type),
             carry_m=carry_m,
-            total_m=carry_m if total_m is None else total_m,
+            total_m=carry_m + self._usual_roll(build) if total_m is None else total_m,
+            total_read=total_m is not None,
             loft_deg=build.loft_deg,
             spread_m=certainty(carry).spread if carry else None,
             carry_sd_m=ninety_of(certainty(carry).half_width) if carry else typed_sd_m(build),
@@ -144,6 +145,10 @@ class SessionBag:
             **self._said_of(build),
             **flown,
         )
+
+    def _usual_roll(self, build: Build) -> float:
+        """Of a club whose total nobody read, metres."""
+        return usual_roll_m(HeadType(build.head_type), Firmness(self.rows.session.turf or Firmness.MEDIUM))
 
     def _said_of(self, build: Build) -> dict[str, Any]:
         """What of a club is no figure of its flight, and how it leaves."""
@@ -168,7 +173,8 @@ class SessionBag:
             name=name_of(build),
             head_type=HeadType(build.head_type),
             carry_m=carry.mean,
-            total_m=carry.mean if total is None else total.mean,
+            total_m=carry.mean + self._usual_roll(build) if total is None else total.mean,
+            total_read=total is not None,
             loft_deg=build.loft_deg,
             carry_sd_m=TYPED_SD_M,
             **self._said_of(build),

@@ -24,6 +24,7 @@ from hemicycle_core.bag import (
     weigh_plan,
 )
 from hemicycle_core.judge import Liking, Played, hit_enough
+from hemicycle_core.judge.landings import usual_roll_m
 from hemicycle_core.judge.play import DRAWS
 from hemicycle_core.judge.unhit import play_expected
 from hemicycle_core.judge.weigh import letter_of_own
@@ -191,11 +192,13 @@ def planning_of(judged: JudgedSession) -> Planning:
 
 
 def _expected_club(build: Build, expected: Expected) -> Carried:
+    roll = expected.roll_m
     return Carried(
         name=build.name,
         head_type=HeadType(build.head_type),
         carry_m=expected.carry_m,
-        total_m=expected.carry_m + (expected.roll_m or 0.0),
+        total_m=expected.carry_m + (usual_roll_m(HeadType(build.head_type)) if roll is None else roll),
+        total_read=roll is not None,
         loft_deg=build.loft_deg,
         peak_m=expected.peak_m,
         landing_deg=expected.landing_deg,

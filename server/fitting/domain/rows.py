@@ -53,10 +53,12 @@ def core_shot(shot: Shot, swing: int, stock: str = FULL, usual: Ball = Ball.OWN)
         gripped_in=run.gripped_in,
     )
     by_effort = said.intent is Intent.STOCK and run.intent != Intent.STOCK
+    readings = shot.readings
+    calm = {key: value for key, value in shot.calm.items() if key in readings}
     return CoreShot(
-        values={**shot.readings, **shot.calm},
-        sources={key: Source(source) for key, source in shot.sources.items()}
-        | dict.fromkeys(shot.calm, Source.COMPUTED),
+        values={**readings, **calm},
+        sources={key: Source(source) for key, source in shot.sources.items() if key in readings}
+        | dict.fromkeys(calm, Source.COMPUTED),
         aside=shot.aside,
         strike=Strike(shot.strike) if shot.strike else None,
         void=frozenset(shot.void),
@@ -249,5 +251,8 @@ def read_rows(session: FittingSession) -> SessionRows:
             BlindGrooves.objects.of(shop).filter(session=session).select_related("setter", "old", "fresh", "one", "two")
         ),
         screen=PlayerScreen.objects.of(shop).filter(session=session).first(),
-        hold=BayHold.objects.of(shop).filter(bay=session.bay_id).select_related("session__customer").first(),
+        hold=BayHold.objects.of(shop)
+        .filter(bay=session.bay_id)
+        .select_related("session__customer", "partner__customer")
+        .first(),
     )

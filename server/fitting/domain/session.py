@@ -20,6 +20,7 @@ from hemicycle_core.flight import Air, Firmness
 from hemicycle_core.judge import Candidate, Case, Judgement, Kind, Liking, Verdict, judge_session
 from hemicycle_core.judge.feel import last_said, liking
 from hemicycle_core.judge.held import job_to_count
+from hemicycle_core.judge.landings import usual_roll_m
 from hemicycle_core.judge.verdict import accepted, verdict_of
 from hemicycle_core.rack import Expectation, HeadRecord, Owned, Reach, TypeLine, expect, owned, reach, type_lines
 from hemicycle_core.rack.lofts import Head as CoreHead
@@ -108,7 +109,8 @@ class JudgedSession:
             of_set=build.is_of_set,
             on_order=build.on_order,
             carry_m=made[0].carry_m,
-            total_m=made[0].carry_m + (made[0].roll_m or 0.0),
+            total_m=made[0].carry_m + (usual_roll_m(kind) if made[0].roll_m is None else made[0].roll_m),
+            total_read=made[0].roll_m is not None,
             loft_deg=head.loft_deg,
             peak_m=made[0].peak_m,
             landing_deg=made[0].landing_deg,

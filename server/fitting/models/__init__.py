@@ -5,7 +5,7 @@ from .bag import Build
 from .grooves import BlindGrooves
 from .plans import BagPlan, HeadSeen
 from .player import Feel, PlayerScreen
-from .session import BayHold, FittingSession, Job, TakenInHand
+from .session import BayHold, BayServed, FittingSession, Job, TakenInHand
 from .shots import ColumnMapping, Run, Shot, ShotImport
 from .soles import WITH_CODES, Blind, CourseNote, SoleCode, SoleHanding, SoleTest
 from .stops import StopSeen, StopTest
@@ -13,7 +13,7 @@ from .targets import TargetOverride, WindowVersion
 from .words import LETTERS
 
 __all__ = [
-    "LETTERS", "WITH_CODES", "AgreedAnswers", "BagPlan", "BayHold", "Blind", "BlindGrooves", "Build",
+    "LETTERS", "WITH_CODES", "AgreedAnswers", "BagPlan", "BayHold", "BayServed", "Blind", "BlindGrooves", "Build",
     "ColumnMapping", "CourseNote", "Feel", "FittingSession", "HeadSeen", "Job", "PlayerScreen", "Run", "Shot",
     "ShotImport", "SoleCode", "SoleHanding", "SoleTest", "StopSeen", "StopTest", "TakenInHand", "TargetOverride",
     "WindowVersion",

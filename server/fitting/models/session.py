@@ -138,7 +138,26 @@ class BayHold(ScopedModel):
 
     bay = models.OneToOneField(Bay, on_delete=models.CASCADE, related_name="hold")
     session = models.ForeignKey(FittingSession, on_delete=models.CASCADE, related_name="holds")
+    partner = models.ForeignKey(
+        FittingSession,
+        on_delete=models.SET_NULL,
+        null=True,
+        related_name="+",
+        help_text="Whose player hits in turn with this one's: one key hands the bay over.",
+    )
     since = models.DateTimeField(auto_now=True)
+
+
+class BayServed(ScopedModel):
+    """From when on a bay served a session, or nobody: by these it is told whose a shot is that came later."""
+
+    bay = models.ForeignKey(Bay, on_delete=models.CASCADE, related_name="served")
+    session = models.ForeignKey(FittingSession, on_delete=models.CASCADE, null=True, related_name="+")
+    at = models.DateTimeField()
+
+    class Meta:
+        ordering = ["at", "id"]
+        indexes = [models.Index(fields=["bay", "at"], name="bay_served_by_time")]
 
 
 class TakenInHand(ScopedModel):

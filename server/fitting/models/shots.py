@@ -6,7 +6,7 @@ from common.scoped import ScopedModel
 from django.db import models
 from hemicycle_core.impact import Lie
 from hemicycle_core.runs import FULL, Ball
-from hemicycle_core.shots import FULL_SWING, READINGS, Intent, Strike
+from hemicycle_core.shots import FULL_SWING, LINE, READINGS, Intent, Source, Strike
 
 from .bag import Build
 from .session import FittingSession
@@ -20,6 +20,7 @@ class ShotImport(ScopedModel):
     at = models.DateTimeField(auto_now_add=True)
     file_name = models.CharField(max_length=120)
     text = models.TextField()
+    data = models.BinaryField(null=True, help_text="A file that is no text.")
     columns = models.JSONField()
     problems = models.JSONField(default=list)
     undone_at = models.DateTimeField(null=True, help_text="Taken back: its shots stay on record and do not count.")
@@ -114,4 +115,8 @@ class Shot(ScopedModel):
 
     @property
     def readings(self) -> dict[str, float]:
-        return {key: value for key in READINGS if (value := getattr(self, key)) is not None}
+        """What is known of it. A line that nobody read is not straight, whatever was once worked out of it."""
+        known = {key: value for key in READINGS if (value := getattr(self, key)) is not None}
+        if self.sources.get("offline_m") == Source.COMPUTED and not known.keys() >= set(LINE):
+            del known["offline_m"]
+        return known

@@ -104,6 +104,7 @@ def present_build(judged: JudgedSession, build: Build) -> BuildOut:
         settings_deg=build.head.for_core.lofts_deg if build.head else [],
         carry_m=carried.carry_m if carried else None,
         total_m=carried.total_m if carried else None,
+        total_read=bool(carried and carried.total_read),
         carry_from=judged.bag.carry_from(build),
         known_from="" if carry else build.known_from,
         carry_doubt_m=ninety(carried.carry_sd_m) if carried else None,

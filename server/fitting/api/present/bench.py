@@ -100,7 +100,7 @@ def present_flight(judged: JudgedSession, build: Build) -> BoardLine | None:
         name=build.name,
         carry_m=club.carry_m,
         total_m=club.total_m,
-        offline_m=offline.mean if offline else 0.0,
+        offline_m=offline.mean if offline else None,
         path=_path(judged, build, club.carry_m, club.peak_m),
         pattern=None
         if found is None

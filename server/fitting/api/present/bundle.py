@@ -7,7 +7,9 @@ from typing import Any
 from hemicycle_core.brief import Wish
 from hemicycle_core.formats.bundle_schema import FORMAT, SEEN, VERSION
 from hemicycle_core.formats.csv_out import WrittenShot
-from hemicycle_core.shots import FLIGHT_READINGS, Source
+from hemicycle_core.formats.shots import RunSaid
+from hemicycle_core.runs import Ball
+from hemicycle_core.shots import FLIGHT_READINGS, Intent, Source
 from hemicycle_core.shots import Shot as CoreShot
 
 from ...domain.bag import name_of
@@ -201,13 +203,25 @@ def written_shots(judged: JudgedSession) -> list[WrittenShot]:
             session=shot.session_id,
             number=shot.number,
             club=names[shot.run.build_id],
-            strike=shot.strike,
-            intent=shot.run.intent,
-            lie=shot.run.lie,
-            swing_length=shot.run.length,
-            struck_ball=shot.run.struck_ball,
-            aside=shot.aside,
             values=shot.readings,
+            strike=shot.strike,
+            aside=shot.aside,
+            misread=shot.misread,
+            void=shot.void,
+            sources=shot.sources,
+            run=RunSaid(
+                intent=Intent(shot.run.intent),
+                lie=shot.run.lie,
+                swing_length=shot.run.length,
+                struck_ball=Ball(shot.run.struck_ball),
+                protocol=shot.run.protocol,
+                old_swing=shot.run.swing < judged.rows.session.swing,
+                wind_mps=shot.run.wind_mps,
+                wind_from_deg=shot.run.wind_from_deg,
+                tee_mm=shot.run.tee_mm,
+                gripped_in=shot.run.gripped_in,
+                asked_carry_m=shot.run.asked_carry_m,
+            ),
         )
         for shot in judged.rows.shots
     ]

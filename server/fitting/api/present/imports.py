@@ -4,13 +4,21 @@ from __future__ import annotations
 
 from collections.abc import Iterable
 
-from hemicycle_core.errors import BadInput
-from hemicycle_core.formats.shots_csv import Parsed, RowProblem, parse_shots
+from hemicycle_core.formats.shots import Parsed, RowProblem
 from hemicycle_core.samples.outliers import unlike_the_others
 
-from ...actions.imports import Imported, ImportRequest, by_club, columns_for, goes_to, letters_of, table_of
+from ...actions.imports import FileRead, Imported, ImportRequest
 from ...models import FittingSession
-from ..schemas.imports import ColumnOut, ImportClub, ImportPreview, ImportProblem, ImportResult, ImportRow
+from ..schemas.imports import (
+    ColumnOut,
+    ImportClub,
+    ImportPlayer,
+    ImportPreview,
+    ImportProblem,
+    ImportQuestion,
+    ImportResult,
+    ImportRow,
+)
 
 
 def _problems(found: Iterable[RowProblem]) -> list[ImportProblem]:
@@ -19,36 +27,60 @@ def _problems(found: Iterable[RowProblem]) -> list[ImportProblem]:
 
 def present_preview(session: FittingSession, request: ImportRequest) -> ImportPreview:
     """How the file would be read; changes nothing."""
-    table = table_of(request.text)
-    columns, remembered = columns_for(session, table, request.columns)
-    try:
-        parsed = parse_shots(table, columns)
-        problems = _problems(parsed.problems)
-    except BadInput as error:
-        if request.columns is not None:
-            raise
-        parsed, problems = Parsed((), ()), [ImportProblem(1, "", str(error))]
-    groups, letters = by_club(parsed), letters_of(session)
+    read = FileRead(session, request)
+    if not read.readable:
+        return _preview(read, questions=_questions(read))
     unlike = []
-    for club, shots in groups.items():
-        carried = [(shot, shot.values["carry_m"]) for shot in shots if "carry_m" in shot.values]
+    for club, shots in read.by_club.items():
+        carried = [(shot, shot.values["carry_m"]) for shot in shots if "carry_m" in shot.values and not shot.aside]
         for found in unlike_the_others([carry for _, carry in carried]):
             shot, carry = carried[found.index]
-            unlike.append(ImportRow(shot.line, goes_to(club, letters), carry, found.sentence))
-    first = table.rows[0].cells
-    return ImportPreview(
-        file_name=request.file_name,
-        columns=[
-            ColumnOut(column.header, column.key, column.unit, column.sure, first[index])
-            for index, column in enumerate(columns)
+            unlike.append(ImportRow(shot.line, read.goes_to(club), carry, found.sentence))
+    here = sum(read.here.values())
+    return _preview(
+        read,
+        clubs=[
+            ImportClub(
+                club, read.goes_to(club), len(shots), read.kind(club), sum(read.here[shot.line] for shot in shots)
+            )
+            for club, shots in read.by_club.items()
         ],
-        clubs=[ImportClub(club, goes_to(club, letters), len(shots)) for club, shots in groups.items()],
         unlike=unlike,
-        problems=problems,
-        shots=len(parsed.shots),
-        remembered=remembered,
+        problems=_problems(read.parsed.problems),
+        left=_problems(read.parsed.left),
+        shots=len(read.shots) - (0 if request.again else here),
+        here=here,
+        players=_players(read.parsed),
+        whose=read.whose,
+        questions=_questions(read),
+    )
+
+
+def _questions(read: FileRead) -> list[ImportQuestion]:
+    return [ImportQuestion(each.id, each.sentence) for each in read.questions]
+
+
+def _players(parsed: Parsed) -> list[ImportPlayer]:
+    """Where the file names several."""
+    named = parsed.players
+    return [ImportPlayer(name, count) for name, count in named.items()] if len(named) > 1 else []
+
+
+def _preview(read: FileRead, **more: object) -> ImportPreview:
+    first = read.sheet.rows[0].cells
+    return ImportPreview(
+        file_name=read.request.file_name,
+        sheets=list(read.request.opened.sheets),
+        columns=[
+            ColumnOut(column.header, column.key, column.unit, column.sure, first[index], column.ask, list(column.maybe))
+            for index, column in enumerate(read.columns)
+        ],
+        remembered=read.remembered,
+        **more,  # type: ignore[arg-type]
     )
 
 
 def present_imported(result: Imported) -> ImportResult:
-    return ImportResult(result.shots, result.clubs, result.set_aside, result.computed, _problems(result.problems))
+    return ImportResult(
+        result.shots, result.clubs, result.set_aside, result.computed, result.here, _problems(result.problems)
+    )

@@ -67,7 +67,7 @@ def _flight(judged: JudgedSession, build: Build, last: Shot) -> PlayerFlight:
         aside=last.aside or last.misread,
         path=_path(judged, build, last),
         landed=[
-            Landed(shot.readings["carry_m"], shot.readings.get("offline_m", 0.0), shot.aside or shot.misread)
+            Landed(shot.readings["carry_m"], shot.readings.get("offline_m"), shot.aside or shot.misread)
             for shot in shots
             if "carry_m" in shot.readings
         ],

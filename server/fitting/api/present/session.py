@@ -19,9 +19,9 @@ from hemicycle_core.shots import PART_SWING, Intent
 
 from ...domain.bag import name_of
 from ...domain.session import JudgedSession
-from ...models import FittingSession
+from ...models import BayHold, FittingSession
 from ..schemas.imports import ImportedFile
-from ..schemas.session import SessionLine, SessionOut
+from ..schemas.session import PartnerOut, SessionLine, SessionOut
 from ..schemas.words import Status
 from .bag import present_bag
 from .bay import about_the_monitor, day, present_build, present_shot, questions, steady, usual_sources
@@ -56,6 +56,7 @@ def present_session(judged: JudgedSession, *, since: int = 0) -> SessionOut:
         bay_name=session.bay.name,
         bay_is_here=rows.hold is not None and rows.hold.session_id == session.pk,
         bay_serves="" if rows.hold is None else rows.hold.session.customer.name,
+        partner=_partner(rows.hold, session),
         held_on=session.held_on,
         ball=session.ball,
         surface=session.surface,
@@ -103,6 +104,14 @@ def present_session(judged: JudgedSession, *, since: int = 0) -> SessionOut:
         steady=unsteady.sentence,
         tired=unsteady.tired,
     )
+
+
+def _partner(hold: BayHold | None, session: FittingSession) -> PartnerOut | None:
+    """The other of the two, where this session is one of them."""
+    if hold is None or hold.partner is None or session.pk not in (hold.session_id, hold.partner_id):
+        return None
+    other = hold.partner if hold.session_id == session.pk else hold.session
+    return PartnerOut(other.pk, other.customer.name)
 
 
 def _next(judged: JudgedSession) -> str:

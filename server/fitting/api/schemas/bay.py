@@ -62,6 +62,7 @@ class BuildOut:
     settings_deg: list[float]
     carry_m: float | None
     total_m: float | None
+    total_read: bool
     carry_from: CarryFrom
     known_from: str
     carry_doubt_m: float | None
@@ -150,7 +151,10 @@ class CandidateIn:
 
 @dataclass
 class CandidatesIn:
+    """again: also what stands there as it is already."""
+
     candidates: list[CandidateIn]
+    again: bool = False
 
 
 @dataclass

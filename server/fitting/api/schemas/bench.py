@@ -77,14 +77,15 @@ class PatternOut:
 
 @dataclass
 class BoardLine:
-    """One club on the flight board: its path as [downrange, height] metres, its landing pattern, its roll."""
+    """One club on the flight board: its path as [downrange, height] metres, its landing pattern, its roll. offline_m:
+    null where no line was read."""
 
     build: int
     letter: str
     name: str
     carry_m: float
     total_m: float
-    offline_m: float
+    offline_m: float | None
     path: list[list[float]]
     pattern: PatternOut | None
 

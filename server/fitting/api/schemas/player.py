@@ -48,8 +48,10 @@ class ToAsk:
 
 @dataclass
 class Landed:
+    """offline_m: null where the line was not read."""
+
     carry_m: float
-    offline_m: float
+    offline_m: float | None
     aside: bool
 
 

@@ -18,11 +18,27 @@ from .words import Ball, DayKind, GapRule, Intent, Lie, Source, Status
 
 
 @dataclass
+class PartnerOut:
+    """The other of two sessions whose players hit in turn in one bay."""
+
+    session: int
+    customer: str
+
+
+@dataclass
+class PartnerIn:
+    """session: an open one of this bay; null for nobody any more."""
+
+    session: int | None = None
+
+
+@dataclass
 class SessionOut:
     """revision: goes up with every change and shot. shots_since: the revision after which the shots here changed, 0
     when they are all of them. usual_sources: of readings, where not measured. questions: of shots that look unlike
     the others, by id. frozen: shown as it was when it was agreed. least_shots: before anything is said of a build.
-    bay_is_here: shots of the bay come to this session; bay_serves: the customer they come to, empty for nobody.
+    bay_is_here: shots of the bay come to this session; bay_serves: the customer they come to, empty for nobody;
+    partner: whose player hits in turn with this one's.
     length, struck_ball, wind (from_deg: 0 against the shot, 90 from the right), tee_mm: of the next run. swing:
     goes up when the player is told to swing otherwise. day: as the fitter said, day_words: what is said of it.
     awaited: a contender that is not here yet, question: the one that remains for it. pinned: the shot to copy.
@@ -39,6 +55,7 @@ class SessionOut:
     bay_name: str
     bay_is_here: bool
     bay_serves: str
+    partner: PartnerOut | None
     held_on: date
     ball: str
     surface: str

@@ -46,7 +46,7 @@ class CandidatesView(APIView):
         """Put heads and shafts from the rack on the stand, all or none of them."""
         new = given(request, CandidatesIn)
         wanted = [builds.CandidateChoice(**asdict(each)) for each in new.candidates]
-        builds.add_candidates(actor_of(request), session_id, wanted)
+        builds.add_candidates(actor_of(request), session_id, wanted, again=new.again)
         return changed(request, session_id, 201)
 
 

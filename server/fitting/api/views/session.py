@@ -13,11 +13,11 @@ from rest_framework.request import Request
 from rest_framework.response import Response
 from rest_framework.views import APIView
 
-from ...actions import sessions
+from ...actions import bays, sessions
 from ...models import FittingSession
 from ..answers import SINCE, answer, changed, documented_change, session_of
 from ..present.session import for_lines, present_line
-from ..schemas.session import AwaitedIn, NewSession, SessionLine, SessionOut
+from ..schemas.session import AwaitedIn, NewSession, PartnerIn, SessionLine, SessionOut
 
 
 class SessionsView(GenericAPIView[FittingSession]):
@@ -51,3 +51,18 @@ class AwaitedView(APIView):
         """A contender that is not here yet; empty where none is waited for any longer."""
         sessions.wait_for(actor_of(request), session_id, name=given(request, AwaitedIn).name)
         return changed(request, session_id)
+
+
+class PartnerView(APIView):
+    @documented_change(PartnerIn, name="share_bay", tags=["bay"])
+    def put(self, request: Request, session_id: int) -> Response:
+        """Whose player hits in turn with this one's in the bay; null for nobody any more."""
+        bays.share_bay(actor_of(request), session_id, partner_id=given(request, PartnerIn).session)
+        return changed(request, session_id)
+
+
+class TurnView(APIView):
+    @documented_change(None, name="next_up", tags=["bay"])
+    def post(self, request: Request, session_id: int) -> Response:
+        """Hand the bay to the other of the two players; answers with the session of the one who is up."""
+        return changed(request, bays.next_up(actor_of(request), session_id).pk)
