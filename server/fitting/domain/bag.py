@@ -62,7 +62,7 @@ from hemicycle_core.wedges import School
 from hemicycle_core.wedges.short_end import set_wedge_of, wedges_of
 
 from ..models import Build, TargetOverride
-from .cache import new_cache, remembered, shots_key
+from .cache import key_of, new_cache, remembered
 from .rows import SessionRows
 
 ANCHORS = new_cache()
@@ -415,11 +415,7 @@ class SessionBag:
     def anchored(self) -> Anchor:
         """The flight model tied to this session's flights, as far as they were measured."""
 
-        def make() -> Anchor:
-            airs = [
-                Air(altitude_m=shot.run.altitude_m, temperature_c=shot.run.temperature_c) for shot in self.rows.shots
-            ]
-            known = {shot.pk: core for each in self.rows.by_build.values() for shot, core in each}
-            return anchor_to([known[shot.pk] for shot in self.rows.shots], airs)
-
-        return remembered(ANCHORS, (shots_key(self.rows.shots), self.rows.session.swing), make)
+        known = {shot.pk: core for each in self.rows.by_build.values() for shot, core in each}
+        shots = [known[shot.pk] for shot in self.rows.shots]
+        airs = [Air(altitude_m=shot.run.altitude_m, temperature_c=shot.run.temperature_c) for shot in self.rows.shots]
+        return remembered(ANCHORS, key_of(shots, airs), lambda: anchor_to(shots, airs))

@@ -3,13 +3,13 @@ need; nothing in it outlives the process, so that no answer of older code is eve
 
 from __future__ import annotations
 
-from collections.abc import Callable, Hashable, Sequence
+import pickle
+from collections.abc import Callable, Hashable
+from hashlib import sha256
 from threading import Event, Lock
 from typing import Any, TypeVar
 
 from cachetools import LRUCache
-
-from ..models import Shot
 
 Made = TypeVar("Made")
 Cache = LRUCache[Hashable, Any]
@@ -53,25 +53,8 @@ def remembered(cache: Cache, key: Hashable, make: Callable[[], Made]) -> Made:
     return made
 
 
-def shots_key(shots: Sequence[Shot]) -> Hashable:
-    """What of the shots can change after they came in, with which ones they are."""
-    return tuple(
-        (
-            shot.pk,
-            shot.run.build_id,
-            shot.aside,
-            shot.misread,
-            tuple(shot.void),
-            shot.strike,
-            shot.run.intent,
-            shot.run.protocol,
-            shot.run.lie,
-            shot.run.swing,
-            shot.run.length,
-            shot.run.struck_ball,
-            shot.run.asked_carry_m,
-            shot.run.gripped_in,
-            bool(shot.calm) or shot.run.wind_mps > 0,
-        )
-        for shot in shots
-    )
+def key_of(*given: Any) -> Hashable:
+    """A key of all that something is worked out from, by value: the dataclasses, figures and words that are handed to
+    the function that makes it. Nobody has to remember what matters. Values that differ never have one key; equal ones
+    may have two, and are worked out again."""
+    return sha256(pickle.dumps(given, protocol=5)).digest()

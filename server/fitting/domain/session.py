@@ -2,9 +2,10 @@
 
 from __future__ import annotations
 
-from collections.abc import Hashable, Mapping
+from collections.abc import Mapping
 from dataclasses import replace
 from functools import cached_property
+from typing import Any
 
 from hemicycle_core.bag import (
     Carried,
@@ -31,37 +32,11 @@ from hemicycle_core.units import METRES_PER_INCH, yd_text
 
 from ..models import Build, FittingSession
 from .bag import SessionBag, name_of, typed_sd_m
-from .cache import new_cache, remembered, shots_key
+from .cache import key_of, new_cache, remembered
 from .rows import SessionRows, read_rows
 from .soles import SessionSole
 from .wedges import SessionWedges
 
-# What of a session's row changes without changing what is judged.
-BESIDE_THE_POINT = {
-    "awaited",
-    "day",
-    "lie",
-    "length",
-    "struck_ball",
-    "wind_mps",
-    "wind_from_deg",
-    "tee_mm",
-    "asked_carry_m",
-    "gripped_in",
-    "delivery",
-    "wedge_wishes",
-    "pinned_id",
-    "in_hand_id",
-    "in_hand_at",
-    "briefed_at",
-    "notes",
-    "pain",
-    "intent",
-    "protocol",
-    "place",
-    "agreed_at",
-    "revision",
-}
 JUDGEMENTS, LINES = new_cache(), new_cache()
 FILLING = {Kind.FILLS, Kind.FILLS_NOT_SETTLED}
 
@@ -187,7 +162,8 @@ class JudgedSession:
     @cached_property
     def lines(self) -> dict[HeadType, TypeLine]:
         """How each kind of head should land and roll for this player, over its carries."""
-        return remembered(LINES, self.fingerprint, lambda: type_lines(self.expectation()))
+        expected = self.expectation()
+        return remembered(LINES, key_of(expected), lambda: type_lines(expected))
 
     def slot_as(self, slot: Slot, head_type: HeadType) -> Slot:
         """A slot for one kind of head: what rolls further may carry less."""
@@ -272,48 +248,35 @@ class JudgedSession:
         return self.rows.thresholds
 
     @cached_property
-    def fingerprint(self) -> Hashable:
-        """All that a judgement rests on: the same rows make the same words."""
-        session = {name: value for name, value in vars(self.rows.session).items() if name not in BESIDE_THE_POINT}
-        rows = [[vars(row) for row in table] for table in (self.rows.builds, self.rows.jobs, self.rows.overrides)]
-        shown = [{k: v for k, v in row.items() if not k.startswith("_")} for table in rows for row in table]
-        shown += [{"sleeve": build.head.for_core.lofts_deg if build.head else None} for build in self.rows.builds]
-        shown += [{"rack": head.pk, "loft": head.loft_deg, "had": bool(head.stock)} for head in self.rows.heads]
-        shown += [{"felt": build.pk, "liking": self.liking_of(build)} for build in self.rows.candidates]
-        kept = {k: v for k, v in session.items() if not k.startswith("_")}
-        bay = self.rows.session.bay
-        rests_on = (self.rows.session.shop.thresholds, bay.models_flight, bay.noise)
-        return shots_key(self.rows.shots), repr(kept), repr(shown), repr(rests_on)
-
-    @cached_property
     def judgement(self) -> Judgement:
-        """Every candidate against its slot, read together with the player's own clubs that were hit."""
-        return remembered(JUDGEMENTS, self.fingerprint, self._judged)
+        """Every candidate against its slot, read together with the player's own clubs that were hit. It is kept by what
+        the judge is given, and by nothing else."""
+        given = self._given()
+        judged = remembered(JUDGEMENTS, key_of(given), lambda: judge_session(**given))
+        said = {each.letter: each for each in judged.verdicts}
+        said |= {build.letter: accepted(self.candidate(build)) for build in self.rows.accepted}
+        in_order = (said.get(build.letter) for build in self.rows.candidates)
+        return replace(judged, verdicts=tuple(each for each in in_order if each is not None))
 
-    def _judged(self) -> Judgement:
+    def _given(self) -> dict[str, Any]:
+        """What the judge is given."""
         somewhere = self.bag.layout is not None or self.bag.wanted.windowless
-        cases = [self._case(build) for build in self.rows.candidates if somewhere and build.accepted_at is None]
         own = [
             replace(self.candidate(build), name=name_of(build))
             for build in (*self.rows.own, *self.rows.accepted)
             if self.rows.shots_of(build)
         ]
-        budget = None if self.rows.session.budget is None else float(self.rows.session.budget)
-        replaced = None if self.bag.like is None else self.bag.like.name
-        judged = judge_session(
-            cases,
-            jobs=self.rows.played_jobs,
-            own=own,
-            replaced=replaced,
-            budget=budget,
-            feared=self.rows.feared,
-            thresholds=self.thresholds,
-            nothing_open=not somewhere and len(self.bag.clubs) > 1,
-        )
-        said = {each.letter: each for each in judged.verdicts}
-        said |= {build.letter: accepted(self.candidate(build)) for build in self.rows.accepted}
-        in_order = (said.get(build.letter) for build in self.rows.candidates)
-        return replace(judged, verdicts=tuple(each for each in in_order if each is not None))
+        budget = self.rows.session.budget
+        return {
+            "cases": [self._case(build) for build in self.rows.candidates if somewhere and build.accepted_at is None],
+            "jobs": self.rows.played_jobs,
+            "own": own,
+            "replaced": None if self.bag.like is None else self.bag.like.name,
+            "budget": None if budget is None else float(budget),
+            "feared": self.rows.feared,
+            "thresholds": self.thresholds,
+            "nothing_open": not somewhere and len(self.bag.clubs) > 1,
+        }
 
     def _case(self, build: Build) -> Case:
         replaces = self.wedges.replaces(build)

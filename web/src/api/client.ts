@@ -75,6 +75,8 @@ export class Problem extends Error {
 		readonly title: string,
 		readonly status: number,
 		readonly field: string | null,
+		/** The kind of problem, without the name of the product. */
+		readonly type = "",
 	) {
 		super(title);
 	}
@@ -145,10 +147,12 @@ export async function got<T>(answer: Promise<Answer<T>>): Promise<InUnits<T>> {
 	const told = (typeof error === "object" && error !== null ? error : {}) as {
 		title?: string;
 		field?: string | null;
+		type?: string;
 	};
 	throw new Problem(
 		told.title ?? `The server answered ${response.status}.`,
 		response.status,
 		told.field ?? null,
+		told.type?.split(":").at(-1),
 	);
 }

@@ -1070,6 +1070,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sessions/{session_id}/partner": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description Whose player hits in turn with this one's in the bay; null for nobody any more. */
+        put: operations["share_bay"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sessions/{session_id}/plans": {
         parameters: {
             query?: never;
@@ -1354,6 +1371,23 @@ export interface paths {
         /** @description What a test asks for next: club, swing and lie at once. */
         put: operations["take_up_task"];
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{session_id}/turn": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Hand the bay to the other of the two players; answers with the session of the one who is up. */
+        post: operations["next_up"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2027,7 +2061,7 @@ export interface components {
             /** Format: double */
             total_m: number;
             /** Format: double */
-            offline_m: number;
+            offline_m: number | null;
             path: number[][];
             pattern: components["schemas"]["PatternOut"] | null;
         };
@@ -2116,6 +2150,7 @@ export interface components {
             carry_m: number | null;
             /** Format: double */
             total_m: number | null;
+            total_read: boolean;
             carry_from: components["schemas"]["CarryFromEnum"];
             known_from: string;
             /** Format: double */
@@ -2191,6 +2226,7 @@ export interface components {
         };
         CandidatesInRequest: {
             candidates: components["schemas"]["CandidateInRequest"][];
+            again?: boolean;
         };
         CardOut: {
             swings: string[];
@@ -2350,6 +2386,8 @@ export interface components {
             unit: string;
             sure: boolean;
             example: string;
+            ask: string;
+            maybe: string[];
         };
         ColumnsInRequest: {
             columns: string[];
@@ -2774,28 +2812,52 @@ export interface components {
             written: string;
             name: string;
             shots: number;
+            kind: (components["schemas"]["HeadType"] | components["schemas"]["NullEnum"]) | null;
+            here: number;
         };
         ImportInRequest: {
             file_name: string;
-            text: string;
+            text?: string;
+            data?: string;
+            sheet?: string;
             columns?: components["schemas"]["MappedColumnRequest"][];
             clubs?: {
                 [key: string]: string;
             };
+            kinds?: {
+                [key: string]: "driver" | "fairway" | "hybrid" | "utility" | "iron" | "wedge" | "putter";
+            };
             aside?: number[];
+            whose?: string;
+            again?: boolean;
+            answered?: string[];
+        };
+        ImportPlayer: {
+            name: string;
+            shots: number;
         };
         ImportPreview: {
             file_name: string;
             columns: components["schemas"]["ColumnOut"][];
+            remembered: boolean;
+            sheets: string[];
             clubs: components["schemas"]["ImportClub"][];
             unlike: components["schemas"]["ImportRow"][];
             problems: components["schemas"]["ImportProblem"][];
+            left: components["schemas"]["ImportProblem"][];
             shots: number;
-            remembered: boolean;
+            here: number;
+            players: components["schemas"]["ImportPlayer"][];
+            whose: string;
+            questions: components["schemas"]["ImportQuestion"][];
         };
         ImportProblem: {
             line: number;
             column: string;
+            sentence: string;
+        };
+        ImportQuestion: {
+            id: string;
             sentence: string;
         };
         ImportResult: {
@@ -2803,6 +2865,7 @@ export interface components {
             clubs: number;
             set_aside: number;
             computed: number;
+            here: number;
             problems: components["schemas"]["ImportProblem"][];
         };
         ImportRow: {
@@ -2904,7 +2967,7 @@ export interface components {
             /** Format: double */
             carry_m: number;
             /** Format: double */
-            offline_m: number;
+            offline_m: number | null;
             aside: boolean;
         };
         LevelInRequest: {
@@ -2953,6 +3016,7 @@ export interface components {
             header: string;
             key: string;
             unit: string;
+            sure?: boolean;
         };
         Me: {
             signed_in: boolean;
@@ -3092,6 +3156,13 @@ export interface components {
             spin_rpm?: number | null;
             /** Format: double */
             launch_deg?: number | null;
+        };
+        PartnerInRequest: {
+            session?: number | null;
+        };
+        PartnerOut: {
+            session: number;
+            customer: string;
         };
         PasswordInRequest: {
             old: string;
@@ -3422,6 +3493,7 @@ export interface components {
             bay_name: string;
             bay_is_here: boolean;
             bay_serves: string;
+            partner: components["schemas"]["PartnerOut"] | null;
             /** Format: date */
             held_on: string;
             ball: string;
@@ -4080,6 +4152,9 @@ export interface components {
             readings: {
                 [key: string]: number;
             };
+            /** Format: date-time */
+            hit_at: string | null;
+            why: string;
         };
         TrayOut: {
             waiting: components["schemas"]["TrayLine"][];
@@ -6204,6 +6279,34 @@ export interface operations {
             };
         };
     };
+    share_bay: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A revision that the reader has: shots that did not change after it are left out. */
+                "Since-Revision"?: number;
+            };
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["PartnerInRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionOut"];
+                };
+            };
+        };
+    };
     plans: {
         parameters: {
             query?: never;
@@ -6706,6 +6809,30 @@ export interface operations {
                 "application/json": components["schemas"]["TaskInRequest"];
             };
         };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionOut"];
+                };
+            };
+        };
+    };
+    next_up: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A revision that the reader has: shots that did not change after it are left out. */
+                "Since-Revision"?: number;
+            };
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
         responses: {
             200: {
                 headers: {

@@ -357,8 +357,12 @@ export const change = {
 		got(client.PUT("/api/sessions/{session_id}/run", { ...path(id), body })),
 	drop: (build: number) =>
 		got(client.DELETE("/api/builds/{build_id}", { params: { path: { build_id: build } } })),
-	candidates: (id: number, candidates: CandidateBody[]) =>
-		got(client.POST("/api/sessions/{session_id}/candidates", { ...path(id), body: { candidates } })),
+	/** again: also what stands there as it is already. */
+	candidates: (id: number, candidates: CandidateBody[], again = false) =>
+		got(client.POST("/api/sessions/{session_id}/candidates", { ...path(id), body: { candidates, again } })),
+	/** Whose player hits in turn with this one's; null for nobody any more. */
+	partner: (id: number, session: number | null) =>
+		got(client.PUT("/api/sessions/{session_id}/partner", { ...path(id), body: { session } })),
 	undoImport: (imported: number, undone: boolean) =>
 		got(
 			client.PUT("/api/imports/{import_id}", { params: { path: { import_id: imported } }, body: { undone } }),

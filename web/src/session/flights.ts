@@ -13,7 +13,7 @@ export function boardClub(session: Session, line: BoardLine): BoardClub {
 		path: line.path.map(([far = 0, up = 0]) => [toYards(far as Metres), toFeet(up as Metres)]),
 		carry: toYards(line.carry_m),
 		total: toYards(line.total_m),
-		offline: toYards(line.offline_m),
+		offline: line.offline_m === null ? null : toYards(line.offline_m),
 		shots: shotsOf(session, line.build).flatMap((shot) => {
 			const carry = yardsOf(shot.readings, "carry_m");
 			const offline = yardsOf(shot.readings, "offline_m");

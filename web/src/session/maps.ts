@@ -2,7 +2,7 @@
 import type { Bag, BagPlan, BagSide, Gap, Session } from "../api/client";
 import type { CarryMapProps, MapAfter, MapClub, MapHole, MapRing } from "../instruments/carry-map/CarryMap";
 import { spanOf } from "../instruments/scale";
-import { figure, type Metres, toYards, yd } from "../ui/units";
+import { figure, type Metres, toYards, whole, yd } from "../ui/units";
 import { buildOf, candidatesOf, carriesOf, inBag, nameOf, windowsOf } from "./select";
 import { ruleWords } from "./words";
 
@@ -35,7 +35,7 @@ function mapHoles(gaps: Gap[], name: (id: number) => string, inWork: number | nu
 			id: gap.lower,
 			from: toYards(gap.open_from_m),
 			to: toYards(gap.open_to_m),
-			yards: Math.round(toYards(gap.open_m)),
+			yards: whole(toYards(gap.open_m)),
 			label: `${yd(gap.open_m)} yd uncovered between ${name(gap.lower)} and ${name(gap.upper)}`,
 			inWork: gap.lower === inWork,
 		}));
@@ -144,7 +144,7 @@ function mapSteps(session: Session): NonNullable<CarryMapProps["steps"]> {
 		return {
 			from,
 			to: from + toYards(step.step_m),
-			yards: Math.round(toYards(step.step_m)),
+			yards: whole(toYards(step.step_m)),
 			open: step.over_m > 0,
 		};
 	});

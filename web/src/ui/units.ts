@@ -21,12 +21,21 @@ export const toYards = (metres: Metres): Yards => (metres / 0.9144) as Yards;
 export const toMetres = (yards: number): Metres => (yards * 0.9144) as Metres;
 export const toFeet = (metres: Metres): number => metres / 0.3048;
 
+/** A half that a conversion of units missed by the last bits of a float is still a half. */
+const HALF = 1e-9;
+/** Rounded as everything that is shown is: halves go away from nought, as the sentences do. */
+export function whole(value: number, digits = 0): number {
+	const scale = 10 ** digits;
+	const made = Math.floor(Math.abs(value) * scale + 0.5 + HALF) / scale;
+	return value < 0 && made !== 0 ? -made : made;
+}
+
 /** A number with a true minus sign and thin spaces between thousands; an en dash for nothing. */
 export function figure(value: number | null | undefined, digits = 0): string {
 	if (value === null || value === undefined || !Number.isFinite(value)) return "–";
-	const fixed = Math.abs(value).toFixed(digits);
-	const [whole = "", part] = fixed.split(".");
-	const spaced = whole.replace(/\B(?=(\d{3})+(?!\d))/g, THIN);
+	const fixed = Math.abs(whole(value, digits)).toFixed(digits);
+	const [ones = "", part] = fixed.split(".");
+	const spaced = ones.replace(/\B(?=(\d{3})+(?!\d))/g, THIN);
 	const sign = value < 0 && Number(fixed) !== 0 ? MINUS : "";
 	return `${sign}${spaced}${part ? `.${part}` : ""}`;
 }
@@ -40,8 +49,8 @@ export function side(metres: Metres | null | undefined): string {
 }
 
 export function sideWords(yards: number): string {
-	const whole = Math.round(yards);
-	return whole === 0 ? "0" : `${Math.abs(whole)} ${whole > 0 ? "R" : "L"}`;
+	const far = whole(yards);
+	return far === 0 ? "0" : `${Math.abs(far)} ${far > 0 ? "R" : "L"}`;
 }
 
 export type ReadingKey = keyof typeof VOCABULARY.readings;

@@ -27,7 +27,7 @@ from shop.models import AuditEntry, User
 from shop.trail import in_words, named
 
 from ...actions.acts import stacks
-from ...domain.cache import new_cache, remembered, shots_key
+from ...domain.cache import key_of, new_cache, remembered
 from ...domain.rows import core_shot
 from ...domain.session import JudgedSession
 from ...models import Build, FittingSession, Shot
@@ -230,19 +230,14 @@ def usual_sources(shots: Sequence[CoreShot]) -> dict[str, Source]:
 
 def questions(judged: JudgedSession) -> dict[int, str]:
     """Kept shots that look unlike the others of their build, by shot."""
-
-    def make() -> dict[int, str]:
-        found: dict[int, str] = {}
-        rows = judged.rows
-        groups = [(rows.shots_of(build), HeadType(build.head_type)) for build in rows.builds]
-        for build, unlike in zip(rows.builds, questioned(groups), strict=True):
-            mine = [shot.pk for shot, _ in rows.by_build.get(build.pk, [])]
-            found |= {mine[each.index]: each.sentence for each in unlike}
-        return found
-
-    kinds = tuple((build.pk, build.head_type) for build in judged.rows.builds)
-    key = (shots_key(judged.rows.shots), kinds, judged.rows.session.swing)
-    return remembered(QUESTIONS, key, make)
+    rows = judged.rows
+    groups = [(rows.shots_of(build), HeadType(build.head_type)) for build in rows.builds]
+    asked = remembered(QUESTIONS, key_of(groups), lambda: questioned(groups))
+    found: dict[int, str] = {}
+    for build, unlike in zip(rows.builds, asked, strict=True):
+        mine = [shot.pk for shot, _ in rows.by_build.get(build.pk, [])]
+        found |= {mine[each.index]: each.sentence for each in unlike}
+    return found
 
 
 def about_the_monitor(judged: JudgedSession) -> str:

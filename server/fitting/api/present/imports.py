@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Iterable
+from typing import Any
 
 from hemicycle_core.formats.shots import Parsed, RowProblem
 from hemicycle_core.samples.outliers import unlike_the_others
@@ -66,8 +67,10 @@ def _players(parsed: Parsed) -> list[ImportPlayer]:
     return [ImportPlayer(name, count) for name, count in named.items()] if len(named) > 1 else []
 
 
-def _preview(read: FileRead, **more: object) -> ImportPreview:
+def _preview(read: FileRead, **more: Any) -> ImportPreview:
+    """more: what shots can be told of; nothing of it where none can be made yet."""
     first = read.sheet.rows[0].cells
+    nothing: dict[str, Any] = {name: [] for name in ("clubs", "unlike", "problems", "left", "players", "questions")}
     return ImportPreview(
         file_name=read.request.file_name,
         sheets=list(read.request.opened.sheets),
@@ -76,7 +79,7 @@ def _preview(read: FileRead, **more: object) -> ImportPreview:
             for index, column in enumerate(read.columns)
         ],
         remembered=read.remembered,
-        **more,  # type: ignore[arg-type]
+        **{**nothing, "shots": 0, "here": 0, "whose": "", **more},
     )
 
 

@@ -78,16 +78,16 @@ class ImportPreview:
     file_name: str
     columns: list[ColumnOut]
     remembered: bool
-    sheets: list[str] = field(default_factory=list)
-    clubs: list[ImportClub] = field(default_factory=list)
-    unlike: list[ImportRow] = field(default_factory=list)
-    problems: list[ImportProblem] = field(default_factory=list)
-    left: list[ImportProblem] = field(default_factory=list)
-    shots: int = 0
-    here: int = 0
-    players: list[ImportPlayer] = field(default_factory=list)
-    whose: str = ""
-    questions: list[ImportQuestion] = field(default_factory=list)
+    sheets: list[str]
+    clubs: list[ImportClub]
+    unlike: list[ImportRow]
+    problems: list[ImportProblem]
+    left: list[ImportProblem]
+    shots: int
+    here: int
+    players: list[ImportPlayer]
+    whose: str
+    questions: list[ImportQuestion]
 
 
 @dataclass

@@ -4,7 +4,7 @@
  */
 import { scaleLinear } from "d3-scale";
 import { Letter, letterColour } from "../../ui/Letter";
-import { figure, sideWords } from "../../ui/units";
+import { figure, sideWords, whole } from "../../ui/units";
 import { spanOf, ticks } from "../scale";
 
 export interface BoardClub {
@@ -16,7 +16,8 @@ export interface BoardClub {
 	path: [number, number][];
 	carry: number;
 	total: number;
-	offline: number;
+	/** Null where no line was read: then nothing of it stands in the landing zone. */
+	offline: number | null;
 	/** Offline, carry. */
 	shots: { carry: number; offline: number; aside: boolean }[];
 	ellipse: {
@@ -133,7 +134,7 @@ export function SideView({
 							height="3"
 							fill={letterColour(band.letter)}
 						>
-							<title>{`Window of ${band.letter}: ${Math.round(band.low)} to ${Math.round(band.high)}`}</title>
+							<title>{`Window of ${band.letter}: ${whole(band.low)} to ${whole(band.high)}`}</title>
 						</rect>
 					)}
 				</g>
@@ -225,9 +226,9 @@ function Patterns({ clubs }: { clubs: BoardClub[] }) {
 						<td>
 							<Letter letter={club.letter} size={20} /> {club.name}
 						</td>
-						<td className="num">{Math.round(club.ellipse?.depth ?? 0)}</td>
-						<td className="num">{Math.round(club.ellipse?.width ?? 0)}</td>
-						<td className="num">{sideWords(club.offline)}</td>
+						<td className="num">{whole(club.ellipse?.depth ?? 0)}</td>
+						<td className="num">{whole(club.ellipse?.width ?? 0)}</td>
+						<td className="num">{club.offline === null ? "not read" : sideWords(club.offline)}</td>
 						<td className="num">{figure(club.total - club.carry)}</td>
 					</tr>
 				))}
@@ -249,6 +250,7 @@ function LandingZone({ clubs, windows }: FlightBoardProps) {
 	const x = scaleLinear([-wide, wide], [LEFT, LEFT + width]);
 	const y = scaleLinear([span.low, span.high], [ZONE_TOP + height, ZONE_TOP]);
 	const step = wide > 30 ? 20 : 10;
+	const unread = clubs.filter((club) => club.offline === null).map((club) => club.letter || club.name);
 	return (
 		<svg
 			viewBox={`0 0 ${LEFT + width + 8} ${height + ZONE_TOP + 24}`}
@@ -322,6 +324,17 @@ function LandingZone({ clubs, windows }: FlightBoardProps) {
 					<Landing key={club.letter} club={club} x={x} y={y} scale={scale} />
 				))}
 			</g>
+			{unread.length > 0 && (
+				<text
+					x={LEFT + width / 2}
+					y={ZONE_TOP + 20}
+					textAnchor="middle"
+					fontSize="14"
+					fill="var(--hole-text)"
+				>
+					{`${unread.join(", ")}: direction not read`}
+				</text>
+			)}
 		</svg>
 	);
 }
@@ -338,6 +351,8 @@ function Landing({
 	scale: number;
 }) {
 	const colour = letterColour(club.letter);
+	if (club.offline === null) return null;
+	const across = x(club.offline);
 	return (
 		<g>
 			{club.ellipse && (
@@ -362,23 +377,16 @@ function Landing({
 					stroke={colour}
 				/>
 			))}
+			<line x1={across} x2={across} y1={y(club.carry)} y2={y(club.total)} stroke={colour} strokeWidth="2.4" />
 			<line
-				x1={x(club.offline)}
-				x2={x(club.offline)}
-				y1={y(club.carry)}
-				y2={y(club.total)}
-				stroke={colour}
-				strokeWidth="2.4"
-			/>
-			<line
-				x1={x(club.offline) - 5}
-				x2={x(club.offline) + 5}
+				x1={across - 5}
+				x2={across + 5}
 				y1={y(club.total)}
 				y2={y(club.total)}
 				stroke={colour}
 				strokeWidth="2.4"
 			/>
-			<Disc letter={club.letter} x={x(club.offline)} y={y(club.carry)} />
+			<Disc letter={club.letter} x={across} y={y(club.carry)} />
 		</g>
 	);
 }

@@ -1,6 +1,6 @@
 /** How height, landing angle and spin run through the bag, longest club first: a jump out of line is seen at once. */
 import { scaleLinear, scalePoint } from "d3-scale";
-import { figure } from "../../ui/units";
+import { figure, whole } from "../../ui/units";
 
 export interface FlightLinesProps {
 	clubs: {
@@ -57,7 +57,7 @@ export function FlightLines({ clubs }: FlightLinesProps) {
 						{points.length > 1 && <path d={`M${line}`} fill="none" stroke="var(--club)" strokeWidth="1.6" />}
 						{points.map((point) => (
 							<g key={point.club.id}>
-								<title>{`${point.club.name}: ${Math.round(point.value)}${lane.unit}${point.odd ? ", out of line" : ""}`}</title>
+								<title>{`${point.club.name}: ${whole(point.value)}${lane.unit}${point.odd ? ", out of line" : ""}`}</title>
 								<circle
 									cx={x(String(point.club.id))}
 									cy={y(point.value)}

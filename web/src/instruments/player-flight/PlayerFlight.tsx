@@ -12,7 +12,8 @@ export interface PlayerFlightProps {
 	/** Downrange yards and height in feet. */
 	path: [number, number][];
 	/** Every shot of the club, the last one last. */
-	landed: { carry: number; offline: number; aside: boolean }[];
+	/** Offline is null where the line was not read: such a shot is not drawn from above. */
+	landed: { carry: number; offline: number | null; aside: boolean }[];
 	window: { low: number; high: number } | null;
 	/** In pixels of the screen. */
 	width: number;
@@ -87,8 +88,10 @@ function FromTheSide({ letter, path, window, width, height }: PlayerFlightProps)
 	);
 }
 
-function FromAbove({ letter, landed, window, width, height }: PlayerFlightProps) {
-	const last = landed.at(-1);
+function FromAbove({ letter, landed: all, window, width, height }: PlayerFlightProps) {
+	const landed = all.flatMap(({ offline, ...each }) => (offline === null ? [] : [{ ...each, offline }]));
+	const lastRead = all.at(-1)?.offline !== null;
+	const last = lastRead ? landed.at(-1) : undefined;
 	const along = spanOf(
 		[...landed.map((each) => each.carry), ...(window ? [window.low, window.high] : [])],
 		10,
@@ -102,9 +105,16 @@ function FromAbove({ letter, landed, window, width, height }: PlayerFlightProps)
 	const y = (yards: number) => middle + yards * scale;
 	const words = last
 		? `Where ${landed.length} shots came down; the last ${figure(last.carry)} yards, ${figure(Math.abs(last.offline))} ${last.offline >= 0 ? "right" : "left"}`
-		: "No shot yet";
+		: all.length > 0
+			? "The direction of the last shot was not read"
+			: "No shot yet";
 	return (
 		<svg width={width} height={height} role="img" aria-label={words}>
+			{!lastRead && (
+				<text x={width / 2} y={TYPE + 6} textAnchor="middle" fontSize={TYPE} fill="var(--quiet)">
+					direction not read
+				</text>
+			)}
 			{window && (
 				<rect
 					x={x(window.low)}
@@ -129,7 +139,7 @@ function FromAbove({ letter, landed, window, width, height }: PlayerFlightProps)
 					{(yards / 10) % (along.high - along.low > 60 || width < 600 ? 2 : 1) === 0 ? yards : ""}
 				</text>
 			))}
-			{landed.slice(0, -1).map((each, index) => (
+			{(lastRead ? landed.slice(0, -1) : landed).map((each, index) => (
 				<circle
 					// biome-ignore lint/suspicious/noArrayIndexKey: shots have no other name here and keep their order
 					key={index}

@@ -5,11 +5,11 @@ import { change } from "../../api/session";
 import type { PlaceProps } from "../../session/place";
 import { questionOf, shotsOf } from "../../session/select";
 import { typedYards } from "../../ui/typed";
-import { type Metres, metresOf, toYards, yd } from "../../ui/units";
+import { type Metres, metresOf, toYards, whole, yd } from "../../ui/units";
 import { gapChange } from "./Rules";
 import { Stated } from "./Stated";
 
-const text = (metres: Metres | null) => (metres === null ? "" : String(Math.round(toYards(metres))));
+const text = (metres: Metres | null) => (metres === null ? "" : String(whole(toYards(metres))));
 
 export function ClubCard({
 	session,
@@ -18,23 +18,30 @@ export function ClubCard({
 	busy,
 	onClose,
 }: Pick<PlaceProps, "session" | "act" | "busy"> & { build: Build; onClose: () => void }) {
-	const [carry, setCarry] = useState(text(build.carry_m));
-	const [total, setTotal] = useState(text(build.total_m));
-	const [doubt, setDoubt] = useState(text(build.carry_doubt_m));
+	const was = {
+		carry: text(build.carry_m),
+		// What nobody read is no figure to start from.
+		total: build.total_read ? text(build.total_m) : "",
+		doubt: text(build.carry_doubt_m),
+	};
+	const [carry, setCarry] = useState(was.carry);
+	const [total, setTotal] = useState(was.total);
+	const [doubt, setDoubt] = useState(was.doubt);
 	const shots = shotsOf(session, build.id);
 	const agreed = session.status === "agreed";
 	const { wanted } = session.bag;
 	const like = wanted.wish === "like" && wanted.like === build.id;
 	const [why, setWhy] = useState(build.out_of_favour);
 	const favour = (reason: string) => act(() => change.club(build.id, { out_of_favour: reason }));
-	const save = (fixed: boolean) =>
+	/** A field sends what was typed in it and nothing else; a club that was assumed is typed as a whole. */
+	const save = () =>
 		act(async () => {
-			const typed = {
-				typed_carry_m: typedYards(carry, "carry"),
-				typed_total_m: typedYards(total, "total"),
-				typed_doubt_m: typedYards(doubt, "give or take"),
-			};
-			return change.club(build.id, { ...(shots.length ? {} : typed), fixed });
+			const assumed = build.carry_from === "assumed" && carry !== was.carry;
+			return change.club(build.id, {
+				...(carry !== was.carry ? { typed_carry_m: typedYards(carry, "carry") } : {}),
+				...(assumed || total !== was.total ? { typed_total_m: typedYards(total, "total") } : {}),
+				...(assumed || doubt !== was.doubt ? { typed_doubt_m: typedYards(doubt, "give or take") } : {}),
+			});
 		});
 	return (
 		<section className="border border-base-300 p-3" aria-label={build.name}>
@@ -61,7 +68,7 @@ export function ClubCard({
 						className="flex flex-wrap items-center gap-2"
 						onSubmit={(event) => {
 							event.preventDefault();
-							save(build.fixed);
+							save();
 						}}
 					>
 						<label className="flex items-center gap-1">
@@ -167,7 +174,10 @@ export function ClubCard({
 							type="checkbox"
 							className="checkbox checkbox-sm"
 							checked={build.fixed}
-							onChange={(e) => save(e.target.checked)}
+							onChange={(e) => {
+								const fixed = e.target.checked;
+								act(() => change.club(build.id, { fixed }));
+							}}
 						/>
 						Fixed: stays in the bag
 					</label>

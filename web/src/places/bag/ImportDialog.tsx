@@ -12,6 +12,7 @@ import { yd } from "../../ui/units";
 const KEYS: Record<string, string> = {
 	"": "Leave out",
 	club: "Club",
+	player: "Player",
 	strike: "Strike",
 	intent: "Intent",
 	swing_length: "Length of swing",
@@ -58,13 +59,41 @@ const TOO_LARGE = new Problem(
 	"file",
 );
 
+type Kind = NonNullable<ImportPreview["clubs"][number]["kind"]>;
+const KINDS: Record<Kind, string> = {
+	driver: "driver",
+	fairway: "fairway wood",
+	hybrid: "hybrid",
+	utility: "utility iron",
+	iron: "iron",
+	wedge: "wedge",
+	putter: "putter",
+};
+
 interface Request {
 	file_name: string;
 	text: string;
-	columns: { header: string; key: string; unit: string }[];
+	data: string;
+	sheet: string;
+	columns: { header: string; key: string; unit: string; sure: boolean }[];
 	clubs: Record<string, string>;
+	kinds: Record<string, Kind>;
 	aside: number[];
+	whose: string;
+	again: boolean;
+	answered: string[];
 }
+
+const FRESH = {
+	sheet: "",
+	columns: [],
+	clubs: {},
+	kinds: {},
+	aside: [],
+	whose: "",
+	again: false,
+	answered: [],
+};
 
 export function ImportDialog({ session, onClose }: { session: Session; onClose: () => void }) {
 	const queries = useQueryClient();
@@ -79,10 +108,11 @@ export function ImportDialog({ session, onClose }: { session: Session; onClose: 
 			setShown(answer);
 			setRequest({
 				...sent,
-				columns: answer.columns.map(({ header, key, unit }) => ({ header, key, unit })),
+				columns: answer.columns.map(({ header, key, unit, sure }) => ({ header, key, unit, sure })),
 				clubs: Object.fromEntries(
 					answer.clubs.map((club) => [club.written, sent.clubs[club.written] ?? club.name]),
 				),
+				whose: answer.whose,
 				aside: answer.unlike.map((row) => row.line),
 			});
 		},
@@ -97,17 +127,17 @@ export function ImportDialog({ session, onClose }: { session: Session; onClose: 
 		setShown(null);
 		setTooLarge(file.size > MOST_BYTES);
 		if (file.size > MOST_BYTES) return;
-		preview.mutate({ file_name: file.name, text: await textOf(file), columns: [], clubs: {}, aside: [] });
+		preview.mutate({ ...FRESH, file_name: file.name, ...(await contentsOf(file)) });
 	};
 	if (take.data) {
-		const { shots, clubs, set_aside, computed, problems } = take.data;
+		const { shots, clubs, set_aside, computed, here, problems } = take.data;
 		return (
 			<Sheet title="Taken in" onClose={onClose}>
 				<p className="mb-3 text-lg">
 					{shots} shots of {clubs} clubs. {set_aside} set aside. {computed} had blanks filled by the flight
-					model.
+					model.{here > 0 && ` ${hereWords(here)} and were left out.`}
 				</p>
-				<Problems problems={problems} />
+				<Problems title="Not read" problems={problems} />
 				<button type="button" className="btn btn-primary mt-4 h-11 w-full" onClick={onClose}>
 					See the carry map
 				</button>
@@ -118,7 +148,7 @@ export function ImportDialog({ session, onClose }: { session: Session; onClose: 
 		<Sheet title="Import shots" onClose={onClose} wide={shown !== null}>
 			<input
 				type="file"
-				accept=".csv,.txt,.tsv,text/csv"
+				accept=".csv,.txt,.tsv,.xlsx,text/csv"
 				className="file-input mb-3 h-11 w-full"
 				aria-label="Shots file"
 				onChange={(event) => void read(event.target.files?.[0])}
@@ -126,7 +156,7 @@ export function ImportDialog({ session, onClose }: { session: Session; onClose: 
 			<Said error={tooLarge ? TOO_LARGE : (preview.error ?? take.error)} />
 			{!shown && !preview.error && (
 				<p className="quiet">
-					Any CSV with a header line. You see how it is read before anything is taken in.
+					Any CSV or workbook with a header line. You see how it is read before anything is taken in.
 				</p>
 			)}
 			{shown && request && (
@@ -144,9 +174,21 @@ export function ImportDialog({ session, onClose }: { session: Session; onClose: 
 	);
 }
 
-/** UTF-8 with or without a mark, UTF-16 by its mark, else Windows-1252. */
-async function textOf(file: File): Promise<string> {
+const hereWords = (here: number) => (here === 1 ? "1 is here already" : `${here} are here already`);
+
+/** A workbook as it is, in base64; a text as its letters. */
+async function contentsOf(file: File): Promise<{ text: string; data: string }> {
 	const bytes = new Uint8Array(await file.arrayBuffer());
+	if (bytes[0] !== 0x50 || bytes[1] !== 0x4b) return { text: textOf(bytes), data: "" };
+	let letters = "";
+	for (let at = 0; at < bytes.length; at += 8192) {
+		letters += String.fromCharCode(...bytes.subarray(at, at + 8192));
+	}
+	return { text: "", data: btoa(letters) };
+}
+
+/** UTF-8 with or without a mark, UTF-16 by its mark, else Windows-1252. */
+function textOf(bytes: Uint8Array): string {
 	if ((bytes[0] === 0xff && bytes[1] === 0xfe) || (bytes[0] === 0xfe && bytes[1] === 0xff)) {
 		return new TextDecoder(bytes[0] === 0xff ? "utf-16le" : "utf-16be").decode(bytes);
 	}
@@ -167,23 +209,230 @@ interface MappingProps {
 	busy: boolean;
 }
 
-function Mapping({ letters, shown, request, onChange, onAgain, onTake, busy }: MappingProps) {
-	const column = (index: number, key: string, unit: string) =>
+type Shown = Pick<MappingProps, "shown" | "request" | "onAgain" | "busy">;
+
+/** One column: what it is and in which unit. What the file leaves open is asked in the row itself. */
+function ColumnRow({ index, shown, request, onAgain, busy }: Shown & { index: number }) {
+	const column = shown.columns[index];
+	if (!column) return null;
+	const { header, key, unit, sure, example, ask, maybe } = column;
+	const say = (nextKey: string, nextUnit: string) =>
 		onAgain({
 			...request,
-			columns: request.columns.map((each, at) =>
-				at === index
-					? { ...each, key, unit: unitsFor(key).includes(unit) ? unit : (unitsFor(key)[0] ?? "") }
-					: each,
-			),
+			columns: request.columns.map((each, at) => {
+				if (at !== index) return each;
+				const units = unitsFor(nextKey);
+				const kept = units.includes(nextUnit) ? nextUnit : (units[0] ?? "");
+				return { ...each, key: nextKey, unit: kept, sure: true };
+			}),
 		});
+	const units = unitsFor(key);
+	return (
+		<>
+			<tr className={key || !sure ? "" : "quiet"}>
+				<td>{header || "no header"}</td>
+				<td>{example || "blank"}</td>
+				<td>
+					<select
+						className="select select-sm h-9 w-36"
+						aria-label={`${header} is`}
+						value={key}
+						disabled={busy}
+						onChange={(event) => say(event.target.value, unit)}
+					>
+						{Object.entries(key in KEYS ? KEYS : { ...KEYS, [key]: key.replaceAll("_", " ") }).map(
+							([each, words]) => (
+								<option key={each} value={each}>
+									{words}
+								</option>
+							),
+						)}
+					</select>
+				</td>
+				<td>
+					{units.length > 0 && sure && (
+						<select
+							className="select select-sm h-9 w-24"
+							aria-label={`Unit of ${header}`}
+							value={unit}
+							disabled={busy}
+							onChange={(event) => say(key, event.target.value)}
+						>
+							{units.map((each) => (
+								<option key={each} value={each}>
+									{UNIT_WORDS[each] ?? each}
+								</option>
+							))}
+						</select>
+					)}
+				</td>
+			</tr>
+			{!sure && ask && (
+				<tr className="border-t-0">
+					<td colSpan={4} className="pb-2">
+						<p className="hole-text font-semibold">{ask}</p>
+						<div className="mt-1 flex flex-wrap gap-2">
+							{maybe.length > 0
+								? [...maybe, ""].map((each) => (
+										<button
+											key={each}
+											type="button"
+											className="btn btn-sm h-11"
+											disabled={busy}
+											aria-label={each ? `${header} is ${KEYS[each]}` : `Leave out ${header}`}
+											onClick={() => say(each, unit)}
+										>
+											{each ? KEYS[each] : "Leave it out"}
+										</button>
+									))
+								: units.map((each) => (
+										<button
+											key={each}
+											type="button"
+											className="btn btn-sm h-11"
+											disabled={busy}
+											aria-label={`${header} is in ${UNIT_WORDS[each] ?? each}`}
+											onClick={() => say(key, each)}
+										>
+											{UNIT_WORDS[each] ?? each}
+										</button>
+									))}
+						</div>
+					</td>
+				</tr>
+			)}
+		</>
+	);
+}
+
+/** Whose shots go in, what does not go together: asked before anything does. */
+function Asked({ shown, request, onAgain, busy }: Shown) {
+	const others = shown.questions.filter(({ id }) => !/^(column|kind|whose) ?/.test(id));
+	return (
+		<>
+			{shown.players.length > 0 && (
+				<fieldset disabled={busy}>
+					<legend className={shown.whose ? "font-semibold" : "hole-text font-semibold"}>
+						Whose shots go in?
+					</legend>
+					{shown.players.map(({ name, shots }) => (
+						<label key={name} className="flex min-h-11 cursor-pointer items-center gap-2">
+							<input
+								type="radio"
+								name="whose"
+								className="radio"
+								checked={shown.whose === name}
+								onChange={() => onAgain({ ...request, whose: name })}
+							/>
+							{name || "no name"} <span className="quiet text-sm">{shots} shots</span>
+						</label>
+					))}
+				</fieldset>
+			)}
+			{others.map(({ id, sentence }) => (
+				<div key={id} className="border-l-4 pl-3" style={{ borderColor: "var(--hole)" }}>
+					<p>{sentence}</p>
+					{id !== "club" && (
+						<button
+							type="button"
+							className="btn btn-sm mt-1 h-11"
+							disabled={busy}
+							onClick={() => onAgain({ ...request, answered: [...request.answered, id] })}
+						>
+							It is so
+						</button>
+					)}
+				</div>
+			))}
+		</>
+	);
+}
+
+function Clubs({ letters, shown, request, onChange, onAgain, busy }: MappingProps) {
+	return (
+		<div>
+			<h3>Clubs</h3>
+			<p className="quiet mb-1 text-sm">
+				By name into the bag{letters.length > 0 && `, by letter to ${listOf(letters, "or")} on the stand`}.
+			</p>
+			<ul className="max-h-56 space-y-1 overflow-auto">
+				{shown.clubs.map(({ written, shots, here, kind }) => (
+					<li key={written} className="flex flex-wrap items-center gap-x-2">
+						<span className="w-32 truncate" title={written}>
+							{written || "no club named"}
+						</span>
+						<input
+							className="input h-9 w-20 px-2"
+							aria-label={`${written} goes to`}
+							placeholder="left out"
+							value={request.clubs[written] ?? ""}
+							onChange={(event) =>
+								onChange({ ...request, clubs: { ...request.clubs, [written]: event.target.value } })
+							}
+							onBlur={() => onAgain(request)}
+						/>
+						<span className="quiet text-sm">
+							{shots} shots{here > 0 && `, ${here} here already`}
+						</span>
+						{kind === null && written && request.clubs[written] && (
+							<label className="hole-text flex w-full items-center gap-2 font-semibold">
+								What kind of club is it?
+								<select
+									className="select h-11 w-40"
+									aria-label={`Kind of ${written}`}
+									value={request.kinds[written] ?? ""}
+									disabled={busy}
+									onChange={(event) =>
+										onAgain({
+											...request,
+											kinds: { ...request.kinds, [written]: event.target.value as Kind },
+										})
+									}
+								>
+									<option value="" disabled>
+										choose
+									</option>
+									{Object.entries(KINDS).map(([each, words]) => (
+										<option key={each} value={each}>
+											{words}
+										</option>
+									))}
+								</select>
+							</label>
+						)}
+					</li>
+				))}
+			</ul>
+		</div>
+	);
+}
+
+function Mapping(props: MappingProps) {
+	const { shown, request, onChange, onAgain, onTake, busy } = props;
+	const open = shown.questions.length;
+	const rows = { shown, request, onAgain, busy };
 	return (
 		<div className="grid gap-6 lg:grid-cols-[1fr_20rem]">
 			<section>
 				<h3 className="mb-1">
 					Columns {shown.remembered && <span className="quiet text-sm font-normal">as last time</span>}
 				</h3>
-				<div className="max-h-[24rem] overflow-auto border-y border-base-300">
+				{shown.sheets.length > 1 && (
+					<label className="mb-2 flex items-center gap-2">
+						Sheet
+						<select
+							className="select h-11 w-56"
+							value={request.sheet || shown.sheets[0]}
+							disabled={busy}
+							onChange={(event) => onAgain({ ...request, ...FRESH, sheet: event.target.value })}
+						>
+							{shown.sheets.map((each) => (
+								<option key={each}>{each}</option>
+							))}
+						</select>
+					</label>
+				)}
+				<div className="max-h-[26rem] overflow-auto border-y border-base-300">
 					<table className="table-plain w-full">
 						<thead className="sticky top-0 bg-base-100">
 							<tr>
@@ -195,75 +444,32 @@ function Mapping({ letters, shown, request, onChange, onAgain, onTake, busy }: M
 						</thead>
 						<tbody>
 							{shown.columns.map((each, index) => (
-								<tr key={each.header} className={each.key ? "" : "quiet"}>
-									<td>{each.header}</td>
-									<td>{each.example || "blank"}</td>
-									<td>
-										<select
-											className="select select-sm h-9 w-36"
-											aria-label={`${each.header} is`}
-											value={each.key}
-											disabled={busy}
-											onChange={(event) => column(index, event.target.value, each.unit)}
-										>
-											{Object.entries(KEYS).map(([key, words]) => (
-												<option key={key} value={key}>
-													{words}
-												</option>
-											))}
-										</select>
-									</td>
-									<td>
-										{unitsFor(each.key).length > 0 && (
-											<select
-												className="select select-sm h-9 w-24"
-												aria-label={`Unit of ${each.header}`}
-												value={each.unit}
-												disabled={busy}
-												onChange={(event) => column(index, each.key, event.target.value)}
-											>
-												{unitsFor(each.key).map((unit) => (
-													<option key={unit} value={unit}>
-														{UNIT_WORDS[unit] ?? unit}
-													</option>
-												))}
-											</select>
-										)}
-										{!each.sure && each.key && (
-											<span className="hole-text block text-[12px]">guessed: check</span>
-										)}
-									</td>
-								</tr>
+								// biome-ignore lint/suspicious/noArrayIndexKey: two columns may have one header; they keep their order
+								<ColumnRow key={`${index} ${each.header}`} index={index} {...rows} />
 							))}
 						</tbody>
 					</table>
 				</div>
 			</section>
 			<section className="space-y-4">
-				<div>
-					<h3>Clubs</h3>
-					<p className="quiet mb-1 text-sm">
-						By name into the bag{letters.length > 0 && `, by letter to ${listOf(letters, "or")} on the stand`}
-						.
-					</p>
-					<ul className="max-h-44 space-y-1 overflow-auto">
-						{shown.clubs.map((club) => (
-							<li key={club.written} className="flex items-center gap-2">
-								<span className="w-32 truncate">{club.written || "no club named"}</span>
-								<input
-									className="input h-9 w-20 px-2"
-									aria-label={`${club.written} goes to`}
-									placeholder="left out"
-									value={request.clubs[club.written] ?? ""}
-									onChange={(event) =>
-										onChange({ ...request, clubs: { ...request.clubs, [club.written]: event.target.value } })
-									}
-								/>
-								<span className="quiet text-sm">{club.shots} shots</span>
-							</li>
-						))}
-					</ul>
-				</div>
+				<Asked {...rows} />
+				{shown.clubs.length > 0 && <Clubs {...props} />}
+				{shown.here > 0 && (
+					<label className="flex min-h-11 cursor-pointer items-center gap-2">
+						<input
+							type="checkbox"
+							className="checkbox"
+							checked={request.again}
+							disabled={busy}
+							onChange={(event) => onAgain({ ...request, again: event.target.checked })}
+						/>
+						<span>
+							{hereWords(shown.here)}
+							{!request.again && `, ${shown.shots} ${shown.shots === 1 ? "is" : "are"} new`}. Take them in
+							again
+						</span>
+					</label>
+				)}
 				{shown.unlike.length > 0 && (
 					<div>
 						<h3 className="mb-1">Unlike the others</h3>
@@ -293,26 +499,37 @@ function Mapping({ letters, shown, request, onChange, onAgain, onTake, busy }: M
 						</ul>
 					</div>
 				)}
-				<Problems problems={shown.problems} />
+				<Problems title="Not read" problems={shown.problems} />
+				<Problems title="Left out" problems={shown.left} quiet />
 				<button
 					type="button"
 					className="btn btn-primary h-12 w-full"
-					disabled={busy || shown.shots === 0}
+					disabled={busy || shown.shots === 0 || open > 0}
 					onClick={onTake}
 				>
-					Take in {shown.shots} shots
+					{open > 0
+						? `Answer ${open === 1 ? "1 question" : `${open} questions`} first`
+						: `Take in ${shown.shots} shots`}
 				</button>
 			</section>
 		</div>
 	);
 }
 
-function Problems({ problems }: { problems: ImportPreview["problems"] }) {
+function Problems({
+	title,
+	problems,
+	quiet = false,
+}: {
+	title: string;
+	problems: ImportPreview["problems"];
+	quiet?: boolean;
+}) {
 	if (problems.length === 0) return null;
 	return (
 		<div>
-			<h3 className="hole-text mb-1">Not read</h3>
-			<ul className="max-h-32 overflow-auto text-sm">
+			<h3 className={quiet ? "quiet mb-1" : "hole-text mb-1"}>{title}</h3>
+			<ul className={`max-h-32 overflow-auto text-sm ${quiet ? "quiet" : ""}`}>
 				{problems.map((problem) => (
 					<li key={`${problem.line}-${problem.column}-${problem.sentence}`}>
 						Line {problem.line}

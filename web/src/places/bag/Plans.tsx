@@ -5,7 +5,7 @@ import { type PlanBody, plan as planChange, usePlanChange } from "../../api/sess
 import { buildOf, candidatesOf, ownOf } from "../../session/select";
 import { Letter } from "../../ui/Letter";
 import { Said } from "../../ui/Said";
-import { figure, yd } from "../../ui/units";
+import { figure, whole, yd } from "../../ui/units";
 
 const MOST = 3;
 
@@ -127,7 +127,7 @@ export function Plans({ session, plans, shown, onShow }: Props) {
 									const mine = plan.jobs[index];
 									return mine ? (
 										<>
-											<span className="num">{Math.round(mine.success * 100)}%</span> <Unit>{mine.club}</Unit>
+											<span className="num">{whole(mine.success * 100)}%</span> <Unit>{mine.club}</Unit>
 										</>
 									) : (
 										"–"

@@ -2,8 +2,8 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { client, got, type Rack } from "../../api/client";
-import { change } from "../../api/session";
 import type { PlaceProps } from "../../session/place";
+import { usePutUp } from "../../session/putUp";
 import { candidatesOf } from "../../session/select";
 import { Letter } from "../../ui/Letter";
 import { Said, Waiting } from "../../ui/Said";
@@ -75,6 +75,8 @@ function HeadRow({ head, rack, session, act, busy }: RowProps) {
 	const fitting = rack.shafts.filter((each) => head.shafts.includes(each.id));
 	const [shaft, setShaft] = useState(String(fitting[Math.min(1, fitting.length - 1)]?.id ?? ""));
 	const [inches, setInches] = useState((head.length_m / 0.0254).toFixed(2));
+	const { put, question } = usePutUp(session, act);
+	const [wrong, setWrong] = useState<unknown>(null);
 	const standing = candidatesOf(session).filter((build) => build.head === head.id);
 	return (
 		<li className="grid grid-cols-[1fr_15rem_7rem_5rem_6rem] items-center gap-2 py-1.5">
@@ -119,18 +121,23 @@ function HeadRow({ head, rack, session, act, busy }: RowProps) {
 				type="button"
 				className="btn btn-sm h-10"
 				disabled={busy || !shaft || head.stock === 0}
-				onClick={() =>
-					act(async () => {
+				onClick={() => {
+					try {
 						const length = typedNumber(inches, "length");
 						const length_m = length === null ? null : length * 0.0254;
-						return change.candidates(session.id, [
-							{ head: head.id, shaft: Number(shaft), length_m, set_loft_deg: null },
-						]);
-					})
-				}
+						setWrong(null);
+						put([{ head: head.id, shaft: Number(shaft), length_m, set_loft_deg: null }]);
+					} catch (error) {
+						setWrong(error);
+					}
+				}}
 			>
 				{head.stock === 0 ? "None there" : "On the stand"}
 			</button>
+			<div className="col-span-full empty:hidden">
+				{question}
+				{wrong !== null && <Said error={wrong} />}
+			</div>
 		</li>
 	);
 }

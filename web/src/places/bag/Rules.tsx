@@ -6,7 +6,7 @@ import { VOCABULARY } from "../../api/vocabulary";
 import type { PlaceProps } from "../../session/place";
 import { RULES } from "../../session/words";
 import { typedYards } from "../../ui/typed";
-import { type Metres, toYards } from "../../ui/units";
+import { type Metres, toYards, whole } from "../../ui/units";
 
 const ORDERS: Record<GapOrder, string> = {
 	need: "what is missed most",
@@ -120,8 +120,8 @@ export function RuleBar({ session, act, busy }: Props) {
 }
 
 type Ends = [string, string];
-const whole = (end: number | null) => (end === null ? "" : String(Math.round(toYards(end as Metres))));
-const ends = ({ low, high }: Session["bag"]["long_step"]): Ends => [whole(low), whole(high)];
+const inWhole = (end: number | null) => (end === null ? "" : String(whole(toYards(end as Metres))));
+const ends = ({ low, high }: Session["bag"]["long_step"]): Ends => [inWhole(low), inWhole(high)];
 
 function Steps({ session, act, busy }: Props) {
 	const { bag } = session;

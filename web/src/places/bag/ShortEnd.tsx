@@ -5,6 +5,7 @@ import type { Session } from "../../api/client";
 import { change, useSole } from "../../api/session";
 import { DistanceCard } from "../../protocols/part_swing/DistanceCard";
 import type { PlaceProps } from "../../session/place";
+import { usePutUp } from "../../session/putUp";
 import { buildOf, candidatesOf, nameOf } from "../../session/select";
 import { Caution, Said } from "../../ui/Said";
 import { figure, inShown, yd } from "../../ui/units";
@@ -109,6 +110,7 @@ function Sole({ session, act, busy }: Props) {
 	const wanted = Number(loft.replace(",", "."));
 	const found = useSole(session, sole, loft.trim() && Number.isFinite(wanted) ? wanted : null);
 	const agreed = session.status === "agreed";
+	const { put, question } = usePutUp(session, act);
 	return (
 		<section aria-label="Sole">
 			<h3 className="mb-1">Its sole</h3>
@@ -170,8 +172,7 @@ function Sole({ session, act, busy }: Props) {
 							disabled={busy}
 							onClick={() => {
 								const { head, shaft, bend_deg } = found.data;
-								if (head !== null && shaft !== null)
-									act(() => change.candidates(session.id, [{ head, shaft, bend_deg }]));
+								if (head !== null && shaft !== null) put([{ head, shaft, bend_deg }]);
 							}}
 						>
 							On the stand
@@ -179,6 +180,7 @@ function Sole({ session, act, busy }: Props) {
 					)}
 				</p>
 			)}
+			{question}
 		</section>
 	);
 }

@@ -2,13 +2,14 @@
 import { useId, useState } from "react";
 import { Link } from "react-router";
 import type { Ranked, Shortlist } from "../../api/client";
-import { change, useShortlist } from "../../api/session";
+import { useShortlist } from "../../api/session";
 import type { PlaceProps } from "../../session/place";
+import { usePutUp } from "../../session/putUp";
 import { lettersOf, targetOf } from "../../session/select";
 import { listOf } from "../../session/words";
 import { Letter } from "../../ui/Letter";
 import { Said, Waiting } from "../../ui/Said";
-import { reading, yd } from "../../ui/units";
+import { reading, whole, yd } from "../../ui/units";
 
 const FIRST = 3;
 const WORTH = 0.15;
@@ -27,6 +28,7 @@ function firstOnes(list: Shortlist | undefined): string[] {
 
 export function ShortList({ session, act, busy }: Pick<PlaceProps, "session" | "act" | "busy">) {
 	const list = useShortlist(session);
+	const { put: putUp, question } = usePutUp(session, act);
 	const [chosen, setChosen] = useState<string[] | null>(null);
 	const agreed = session.status === "agreed";
 	const up = lettersOf(session).length;
@@ -37,22 +39,20 @@ export function ShortList({ session, act, busy }: Pick<PlaceProps, "session" | "
 	);
 	if (list.isPending) return <Waiting what="the rack" />;
 	const put = () => {
-		act(() =>
-			change.candidates(
-				session.id,
-				wanted.map((row) => ({
-					head: row.head,
-					shaft: row.shaft ?? 0,
-					set_loft_deg: row.set_loft_deg,
-					length_m: null,
-				})),
-			),
+		putUp(
+			wanted.map((row) => ({
+				head: row.head,
+				shaft: row.shaft ?? 0,
+				set_loft_deg: row.set_loft_deg,
+				length_m: null,
+			})),
 		);
 		setChosen([]);
 	};
 	return (
 		<section aria-label="Short list of the rack">
 			<Said error={list.error} />
+			{question}
 			{list.data?.why && <p className="quiet mb-2">{list.data.why}</p>}
 			{list.data?.slots.map((slot, index) => (
 				<div key={slot.map(keyOf).join() || "none"} className="mb-3 overflow-x-auto">
@@ -129,7 +129,7 @@ function SlotWords({
 		<>
 			<strong>{many ? `Slot ${index + 1}: ` : ""}</strong>
 			carry {reading("carry_m", carry?.low)} to {reading("carry_m", carry?.high)} yd
-			{landing?.low ? `, landing ${Math.round(landing.low)}° or more` : ""}
+			{landing?.low ? `, landing ${whole(landing.low)}° or more` : ""}
 		</>
 	);
 }
@@ -186,7 +186,7 @@ function Row({
 			<td>
 				<span className="num text-[17px]">{reading("landing_deg", row.landing_deg)}</span>{" "}
 				<span className="quiet text-sm">
-					{row.landing_within_deg === null ? "" : `±${Math.round(row.landing_within_deg)}`}
+					{row.landing_within_deg === null ? "" : `±${whole(row.landing_within_deg)}`}
 				</span>
 			</td>
 			<td>
@@ -210,7 +210,7 @@ function Chance({ share }: { share: number | null }) {
 				<span className="absolute inset-y-0 left-0 bg-base-content" style={{ width: `${share * 100}%` }} />
 			</span>
 			<span className="num w-16 text-right">
-				{share < 0.05 ? "unlikely" : `${Math.round(share * 10) || 1} in 10`}
+				{share < 0.05 ? "unlikely" : `${whole(share * 10) || 1} in 10`}
 			</span>
 		</span>
 	);

@@ -1,12 +1,13 @@
 /** The candidates on the stand: what each does, and what it would do to its neighbours. */
 import { Link } from "react-router";
 import type { Session } from "../../api/client";
+import { change } from "../../api/session";
 import { MOST_RINGS } from "../../instruments/carry-map/CarryMap";
 import { Accept } from "../../session/Accept";
 import type { PlaceProps } from "../../session/place";
 import { candidatesOf } from "../../session/select";
 import { Letter } from "../../ui/Letter";
-import { yd } from "../../ui/units";
+import { whole, yd } from "../../ui/units";
 
 export function Stand({
 	session,
@@ -46,7 +47,7 @@ export function Stand({
 								{build.averages.landing_deg !== undefined && (
 									<>
 										{" "}
-										<span className="num text-xl">{Math.round(build.averages.landing_deg)}°</span>{" "}
+										<span className="num text-xl">{whole(build.averages.landing_deg)}°</span>{" "}
 										<span className="quiet text-sm">land</span>
 									</>
 								)}
@@ -58,6 +59,17 @@ export function Stand({
 								<p className="hole-text text-[13.5px]">By the first targets: {verdict.at_first}</p>
 							)}
 							<Accept session={session} build={build} act={act} busy={busy} />
+							{!agreed && (
+								<button
+									type="button"
+									className="no-print min-h-11 cursor-pointer text-[14px] underline"
+									disabled={busy}
+									aria-label={`Put ${build.letter} away`}
+									onClick={() => act(() => change.drop(build.id))}
+								>
+									Put away
+								</button>
+							)}
 							{session.bag.moved[build.letter] && (
 								<p className="quiet text-[13.5px] leading-snug">{session.bag.moved[build.letter]}</p>
 							)}

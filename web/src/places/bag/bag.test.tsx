@@ -33,6 +33,7 @@ test("the short list marks what may well fill the window, and one act puts it on
 	fireEvent.click(await screen.findByRole("button", { name: "Put 2 on the stand" }));
 	await waitFor(() => expect(changes(sent)).toHaveLength(1));
 	expect(changes(sent)[0]?.body).toEqual({
+		again: false,
 		candidates: [
 			{ head: 1, shaft: 21, set_loft_deg: 22, length_m: null },
 			{ head: 2, shaft: 22, set_loft_deg: 23, length_m: null },

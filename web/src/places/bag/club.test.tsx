@@ -74,7 +74,7 @@ const card = (of = session, which = 2) => {
 	return (props: PlaceProps) => <ClubCard {...props} build={found} onClose={() => undefined} />;
 };
 
-test("a typed club is set whole; a slip of the finger does not clear what was there", async () => {
+test("a field sends what was typed in it and nothing else; a slip of the finger does not clear what was there", async () => {
 	const sent = serve({ "PUT /api/builds/2": session });
 	held(card());
 	expect([value("Carry of 5W in yards"), value("Total of 5W in yards")]).toEqual(["196", "204"]);
@@ -86,12 +86,19 @@ test("a typed club is set whole; a slip of the finger does not clear what was th
 	type("Give or take of 5W in yards", "6");
 	fireEvent.click(screen.getByRole("button", { name: "Set" }));
 	await waitFor(() => expect(changes(sent)).toHaveLength(1));
-	expect(changes(sent)[0]?.body).toEqual({
-		typed_carry_m: toMetres(198),
-		typed_total_m: toMetres(204),
-		typed_doubt_m: toMetres(6),
-		fixed: true,
-	});
+	expect(changes(sent)[0]?.body).toEqual({ typed_carry_m: toMetres(198), typed_doubt_m: toMetres(6) });
+});
+
+test("a club whose carry is assumed is fixed without its figures being typed", async () => {
+	const sent = serve({ "PUT /api/builds/2": session });
+	const builds = session.builds.map((each) =>
+		each.id === 2 ? { ...each, carry_from: "assumed" as const, total_read: false } : each,
+	);
+	held(card({ ...session, builds }), { ...session, builds });
+	expect(value("Total of 5W in yards")).toBe("");
+	fireEvent.click(screen.getByRole("checkbox", { name: /fixed/i }));
+	await waitFor(() => expect(changes(sent)).toHaveLength(1));
+	expect(Object.keys(changes(sent)[0]?.body as object)).toEqual(["fixed"]);
 });
 
 test("of a club that was hit its shots are shown, each set aside or brought back, and it may be freed", async () => {

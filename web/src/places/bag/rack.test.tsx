@@ -55,6 +55,7 @@ test("a head goes to the stand with the shaft and length chosen", async () => {
 	fireEvent.click(put(line));
 	await waitFor(() => expect(changes(sent)).toHaveLength(1));
 	expect(changes(sent)[0]?.body).toEqual({
+		again: false,
 		candidates: [{ head: 1, shaft: 20, length_m: m(39.5) * 0.0254, set_loft_deg: null }],
 	});
 });

@@ -160,7 +160,7 @@ test("a sole in a loft it is not made in comes bent, onto the stand in one act",
 	expect(await screen.findByText(sentence)).toBeTruthy();
 	fireEvent.click(screen.getByRole("button", { name: "On the stand" }));
 	await waitFor(() => expect(changes(sent)).toHaveLength(1));
-	expect(changes(sent)[0]?.body).toEqual({ candidates: [{ head: 8, shaft: 3, bend_deg: 1 }] });
+	expect(changes(sent)[0]?.body).toEqual({ again: false, candidates: [{ head: 8, shaft: 3, bend_deg: 1 }] });
 	expect(screen.getByText("Never hit here: LW.")).toBeTruthy();
 	expect(screen.getByText(/hit PW again/)).toBeTruthy();
 });
@@ -248,7 +248,12 @@ test("the groove test takes wedge, lie and swing at a touch, and says where a fr
 });
 
 test("a ball of the stop test is touched where it lands and where it stops, or typed; one is set aside", async () => {
-	const sent = serve({ "POST /api/sessions/7/stops": session, "PUT /api/stops/5/aside": session });
+	const sent = serve({
+		"POST /api/sessions/7/stops": session,
+		"PUT /api/stops/5/aside": session,
+		"PUT /api/sessions/7/in-hand": session,
+	});
+	const of = (part: string) => changes(sent).filter((each) => each.url.includes(part));
 	const stops: Short["stops"] = {
 		...short.stops,
 		seen: [
@@ -288,9 +293,11 @@ test("a ball of the stop test is touched where it lands and where it stops, or t
 	expect(screen.getByText(/Give the stop/)).toBeTruthy();
 	fireEvent.change(screen.getByLabelText("Stopped, yards"), { target: { value: "24,5" } });
 	fireEvent.click(screen.getByRole("button", { name: "Add" }));
-	await waitFor(() => expect(changes(sent)).toHaveLength(2));
-	expect(changes(sent)[1]?.body).toMatchObject({ build: 62, stopped_m: toMetres(24.5), balls: 3 });
+	// A wedge that is chosen is in hand: the monitor's shots are filed under it.
+	await waitFor(() => expect(of("in-hand")[0]?.body).toEqual({ build: 62 }));
+	await waitFor(() => expect(of("/stops")).toHaveLength(2));
+	expect(of("/stops")[1]?.body).toMatchObject({ build: 62, stopped_m: toMetres(24.5), balls: 3 });
 	fireEvent.click(screen.getByRole("button", { name: /^54/ }));
 	fireEvent.click(screen.getByRole("button", { name: "Landed 20, stopped 24" }));
-	await waitFor(() => expect(changes(sent)[2]?.body).toEqual({ aside: true }));
+	await waitFor(() => expect(of("/aside")[0]?.body).toEqual({ aside: true }));
 });

@@ -8,6 +8,7 @@ import { CarryMap } from "../../instruments/carry-map/CarryMap";
 import { PANELS } from "../../protocols";
 import { soleTitle } from "../../protocols/sole/coming";
 import { gateSpan } from "../../session/gates";
+import { handed } from "../../session/handed";
 import { mapProps } from "../../session/maps";
 import type { PlaceProps } from "../../session/place";
 import { buildOf, candidatesOf } from "../../session/select";
@@ -34,6 +35,7 @@ import { BayStand } from "./Stand";
 import { StandInPanel } from "./StandInPanel";
 import { Steady } from "./Steady";
 import { Tray } from "./Tray";
+import { Turn, useTurn } from "./Turn";
 import { useShotsInWork, withShots } from "./work";
 
 const TAGS = [
@@ -88,10 +90,11 @@ export function Bay({ session, act, busy, live }: PlaceProps) {
 	};
 	const { Strip, next } = PANELS[session.protocol as ProtocolKey] ?? {};
 	const goOn = next?.(session, act) ?? null;
+	const inTurn = useTurn(session);
 	const take = (id: number) =>
 		act(
 			() => change.inHand(session.id, id),
-			(seen) => ({ ...seen, in_hand: id }),
+			(seen) => handed(seen, id),
 		);
 	const commands: Command[] = [
 		...TAGS.map((tag) => ({
@@ -329,6 +332,15 @@ export function Bay({ session, act, busy, live }: PlaceProps) {
 			run: () => setDialog("run"),
 		},
 		{
+			id: "next-up",
+			name: "The other player is up",
+			keys: "'",
+			shown: "’",
+			group: "Now and then",
+			blocked: session.partner && !agreed ? undefined : "Nobody hits in turn here",
+			run: () => inTurn.mutate(),
+		},
+		{
 			id: "next-task",
 			name: "Next of this test",
 			keys: "]",
@@ -384,6 +396,7 @@ export function Bay({ session, act, busy, live }: PlaceProps) {
 			<BayStand session={session} span={span} onTake={(id) => !agreed && take(id)} />
 			<section className="flex min-w-0 flex-col gap-4 p-5">
 				<InHand session={session} build={build} code={code} live={live} />
+				{!agreed && <Turn session={session} act={act} turn={inTurn} />}
 				{/* From which lie and how long a swing comes with the code. */}
 				{!code && <RunBar session={session} agreed={agreed} act={act} onMore={() => setDialog("run")} />}
 				{Strip && <Strip session={session} act={act} agreed={agreed} />}

@@ -7,7 +7,7 @@ import { wantedOf, windowFor } from "../../session/gates";
 import type { PlaceProps } from "../../session/place";
 import { carriesOf, questionOf, sourceOf } from "../../session/select";
 import { Letter, letterColour } from "../../ui/Letter";
-import { figure, metresOf, reading, shownAs, side, wish, yardsOf, yd } from "../../ui/units";
+import { figure, metresOf, reading, shownAs, side, whole, wish, yardsOf, yd } from "../../ui/units";
 
 export function InHand({
 	session,
@@ -241,8 +241,9 @@ function markOf(shot: Shot): string {
 
 function place(carry: number | null, window: { low: number; high: number } | undefined): string {
 	if (carry === null || !window) return "";
-	if (carry < window.low) return `${Math.max(1, Math.round(window.low - carry))} short of the window`;
-	if (carry > window.high) return `${Math.max(1, Math.round(carry - window.high))} long of the window`;
+	const [far, low, high] = [whole(carry), whole(window.low), whole(window.high)];
+	if (far < low) return `${low - far} short of the window`;
+	if (far > high) return `${far - high} long of the window`;
 	return "In the window";
 }
 

@@ -4,6 +4,7 @@ import type { Ball, Intent, Lie, Session } from "../../api/client";
 import { change } from "../../api/session";
 import { VOCABULARY } from "../../api/vocabulary";
 import { PROTOCOLS, protocolKeys } from "../../api/words";
+import { cameBack } from "../../session/handed";
 import type { PlaceProps } from "../../session/place";
 import { buildOf } from "../../session/select";
 import { Said } from "../../ui/Said";
@@ -66,7 +67,19 @@ interface Props extends Pick<PlaceProps, "session" | "act"> {
 	onMore: () => void;
 }
 
+/** What the club that was taken up last changed beside itself, as long as it stays in hand. */
+function useCameBack(session: Session): string {
+	const [last, setLast] = useState({ session, said: "" });
+	if (last.session !== session) {
+		const said = cameBack(last.session, session);
+		const stays = last.session.id === session.id && last.session.in_hand === session.in_hand;
+		setLast({ session, said: stays ? last.said : said });
+	}
+	return last.said;
+}
+
 export function RunBar({ session, act, agreed, onMore }: Props) {
+	const back = useCameBack(session);
 	const { length, struck_ball: ball, lie } = session;
 	const unclean = lie !== null && !CLEAN.includes(lie);
 	const windy = session.wind_mps > 0;
@@ -170,6 +183,11 @@ export function RunBar({ session, act, agreed, onMore }: Props) {
 				{figure(session.temperature_c)} °C{session.tee_mm ? `, tee ${session.tee_mm} mm` : ""}
 				{session.gripped_in > 0 ? `, gripped down ${session.gripped_in} in` : ""}
 			</button>
+			{back && (
+				<span className="basis-full text-[15px] font-semibold" role="status">
+					{back}
+				</span>
+			)}
 			<span className="quiet basis-full text-[14px] empty:hidden">{said(unclean, length, ball, windy)}</span>
 		</div>
 	);

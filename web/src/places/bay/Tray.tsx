@@ -32,6 +32,7 @@ export function Tray({ session, build }: { session: Session; build: Build | unde
 	const turn = (id: number) =>
 		setLeft(left.includes(id) ? left.filter((each) => each !== id) : [...left, id]);
 	const some = chosen.length < tray.length;
+	const between = tray.some((shot) => shot.why);
 	const many = tray.length === 1 ? "1 shot" : `${tray.length} shots`;
 	return (
 		<section
@@ -40,7 +41,9 @@ export function Tray({ session, build }: { session: Session; build: Build | unde
 			style={{ borderColor: "var(--hole)" }}
 		>
 			<h2 className="text-[17px]">
-				{many} came while {session.bay_name} served nobody
+				{between
+					? `${many} wait: whose ${tray.length === 1 ? "it is" : "they are"} is not sure`
+					: `${many} came while ${session.bay_name} served nobody`}
 			</h2>
 			<ol className="num my-1 flex flex-wrap gap-x-4">
 				{tray.map((shot) => (
@@ -55,6 +58,7 @@ export function Tray({ session, build }: { session: Session; build: Build | unde
 							{shot.readings.carry_m === undefined
 								? `${reading("ball_speed_mps", shot.readings.ball_speed_mps)} mph`
 								: `${yd(metresOf(shot.readings, "carry_m"))} yd`}
+							{shot.why && <span className="quiet text-[15px]">{shot.why}</span>}
 						</label>
 					</li>
 				))}

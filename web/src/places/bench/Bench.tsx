@@ -16,7 +16,7 @@ import type { PlaceProps } from "../../session/place";
 import { buildOf, candidatesOf, windowsOf } from "../../session/select";
 import { Letter, letterColour } from "../../ui/Letter";
 import { Said, Waiting } from "../../ui/Said";
-import { yd } from "../../ui/units";
+import { whole, yd } from "../../ui/units";
 import { Flights } from "./Flights";
 import { Metrics } from "./Metrics";
 import { WhatIf } from "./WhatIf";
@@ -271,11 +271,11 @@ function Jobs({ verdict }: { verdict: Verdict }) {
 	);
 }
 
-const percent = (share: number) => `${Math.round(share * 100)}%`;
+const percent = (share: number) => `${whole(share * 100)}%`;
 
 function chanceWords(chance: number | null): string {
 	if (chance === null) return "";
-	const percent = Math.round(chance * 100);
+	const percent = whole(chance * 100);
 	if (percent >= 99) return "99%";
 	return percent < 1 ? "under 1%" : `${percent}%`;
 }

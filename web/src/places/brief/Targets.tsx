@@ -4,7 +4,7 @@ import type { Session, Slot, Target } from "../../api/client";
 import { change } from "../../api/session";
 import { VOCABULARY } from "../../api/vocabulary";
 import { typedNumber } from "../../ui/typed";
-import { inShown, type ReadingKey, shownAs, wish, yd } from "../../ui/units";
+import { inShown, type ReadingKey, shownAs, whole, wish, yd } from "../../ui/units";
 
 interface Props {
 	session: Session;
@@ -57,7 +57,7 @@ function canonical(quantity: string, text: string): number | null {
 }
 
 function typed(quantity: string, value: number | null): string {
-	return value === null ? "" : String(Math.round(inShown(quantity, value)));
+	return value === null ? "" : String(whole(inShown(quantity, value)));
 }
 
 function TargetRow({ session, slot, target, act, busy }: Props & { slot: Slot; target: Target }) {

@@ -4,7 +4,7 @@ import type { FlightWish, Session, Wish } from "../../api/client";
 import type { PlaceProps } from "../../session/place";
 import { ownOf } from "../../session/select";
 import { typedYards } from "../../ui/typed";
-import { type Metres, toYards } from "../../ui/units";
+import { type Metres, toYards, whole } from "../../ui/units";
 import { gapChange } from "../bag/Rules";
 
 type Kind = Wish | "named";
@@ -117,8 +117,8 @@ export function WishBar({ session, act, busy }: Pick<PlaceProps, "session" | "ac
 	);
 }
 
-const whole = (metres: number | null | undefined) =>
-	metres === null || metres === undefined ? "" : String(Math.round(toYards(metres as Metres)));
+const inYards = (metres: number | null | undefined) =>
+	metres === null || metres === undefined ? "" : String(whole(toYards(metres as Metres)));
 
 function Yardage({
 	session,
@@ -127,8 +127,8 @@ function Yardage({
 	ask,
 }: Pick<PlaceProps, "session" | "busy" | "act"> & { ask: (over: Parameters<typeof gapChange>[1]) => void }) {
 	const { named } = session.bag.wanted;
-	const [low, setLow] = useState(whole(named?.low_m));
-	const [high, setHigh] = useState(named?.high_m === named?.low_m ? "" : whole(named?.high_m));
+	const [low, setLow] = useState(inYards(named?.low_m));
+	const [high, setHigh] = useState(named?.high_m === named?.low_m ? "" : inYards(named?.high_m));
 	const [total, setTotal] = useState(named?.total ?? false);
 	return (
 		<form

@@ -1,6 +1,6 @@
 /** The fields of the interview in yards, and the way to and from what the API holds. */
 import type { Fear, Session } from "../../api/client";
-import { toMetres, toYards } from "../../ui/units";
+import { toMetres, toYards, whole } from "../../ui/units";
 
 export type Kind = "green" | "tee" | "layup";
 export type Firmness = "soft" | "medium" | "firm";
@@ -82,10 +82,10 @@ export const HEADS: Record<HeadKind, string> = {
 export const fieldsOfJob = (job: Session["brief"]["jobs"][number]): JobFields => ({
 	name: job.name,
 	kind: job.kind,
-	distance: Math.round(toYards(job.distance_m)),
-	over: job.carry_over_m === null ? 0 : Math.round(toYards(job.carry_over_m)),
-	width: Math.round(toYards(job.width_m)),
-	depth: Math.round(toYards(job.depth_m)),
+	distance: whole(toYards(job.distance_m)),
+	over: job.carry_over_m === null ? 0 : whole(toYards(job.carry_over_m)),
+	width: whole(toYards(job.width_m)),
+	depth: whole(toYards(job.depth_m)),
 	firmness: job.firmness,
 	greenFt: job.green_ft ?? EVERYDAY_FT,
 	uses: job.uses_per_round,

@@ -233,7 +233,7 @@ function Numbers({ view }: { view: PlayerView }) {
 							path={flight.path.map(([far = 0, up = 0]) => [toYards(far as Metres), toFeet(up as Metres)])}
 							landed={flight.landed.map((each) => ({
 								carry: toYards(each.carry_m),
-								offline: toYards(each.offline_m),
+								offline: each.offline_m === null ? null : toYards(each.offline_m),
 								aside: each.aside,
 							}))}
 							window={wanted}

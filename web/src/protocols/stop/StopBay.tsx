@@ -4,6 +4,7 @@ import type { Session } from "../../api/client";
 import { useWaiting } from "../../api/outbox";
 import { change } from "../../api/session";
 import { VOCABULARY } from "../../api/vocabulary";
+import { handed } from "../../session/handed";
 import { Said } from "../../ui/Said";
 import { neededNumber, typedNumber } from "../../ui/typed";
 import { figure, type Metres, toMetres, yd } from "../../ui/units";
@@ -151,7 +152,8 @@ export function StopStrip({ session, act, agreed }: StripProps) {
 	const waiting = useWaiting<Sent>(`/api/sessions/${session.id}/stops`);
 	if (!stops) return <p className="quiet">No wedge is in the bag: add them on the Bag first.</p>;
 	const inHand = stops.wedges.find((id) => id === session.in_hand);
-	const club = stops.wedges.find((id) => id === chosen) ?? inHand ?? stops.wedges[0];
+	// A wedge that is chosen is in hand, so that the monitor's shots are filed under it; once agreed it is only looked at.
+	const club = (agreed ? stops.wedges.find((id) => id === chosen) : undefined) ?? inHand ?? stops.wedges[0];
 	// What has no line yet is on the picture all the same.
 	const seen: Stops["seen"] = [
 		...stops.seen,
@@ -200,6 +202,11 @@ export function StopStrip({ session, act, agreed }: StripProps) {
 						onClick={() => {
 							setChosen(id);
 							setLanded(null);
+							if (!agreed && id !== session.in_hand)
+								act(
+									() => change.inHand(session.id, id),
+									(seen) => handed(seen, id),
+								);
 						}}
 					>
 						<ClubName session={session} build={id} />

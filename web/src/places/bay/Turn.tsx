@@ -1,0 +1,95 @@
+/** Two players who hit in turn in one bay: who is up, and one key that hands it over. */
+import { useMutation, useQuery } from "@tanstack/react-query";
+import { useState } from "react";
+import { useNavigate } from "react-router";
+import { client, got, type Session } from "../../api/client";
+import { change } from "../../api/session";
+import type { PlaceProps } from "../../session/place";
+import { Said } from "../../ui/Said";
+
+/** Hand the bay to the other of the two, and go to his session. */
+export function useTurn(session: Session) {
+	const navigate = useNavigate();
+	return useMutation({
+		mutationFn: () =>
+			got(client.POST("/api/sessions/{session_id}/turn", { params: { path: { session_id: session.id } } })),
+		onSuccess: (up) => navigate(`/sessions/${up.id}/bay`),
+	});
+}
+
+export function Turn({
+	session,
+	act,
+	turn,
+}: Pick<PlaceProps, "session" | "act"> & { turn: ReturnType<typeof useTurn> }) {
+	const [choosing, setChoosing] = useState(false);
+	const { partner } = session;
+	if (!partner)
+		return session.bay_is_here ? (
+			<>
+				<button
+					type="button"
+					className="min-h-11 cursor-pointer text-left text-[15px] underline"
+					aria-expanded={choosing}
+					onClick={() => setChoosing(!choosing)}
+				>
+					Two players in turn
+				</button>
+				{choosing && <Choose session={session} act={act} onDone={() => setChoosing(false)} />}
+			</>
+		) : null;
+	const up = session.bay_is_here ? session.customer.name : partner.customer;
+	const next = session.bay_is_here ? partner.customer : session.customer.name;
+	return (
+		<div className="flex w-full flex-wrap items-center gap-x-3 gap-y-1 text-[17px]" role="status">
+			<span>
+				Up: <strong>{up}</strong>
+			</span>
+			<button type="button" className="btn h-11" disabled={turn.isPending} onClick={() => turn.mutate()}>
+				<span className="key">’</span> {next} is up
+			</button>
+			<button
+				type="button"
+				className="min-h-11 cursor-pointer text-[15px] underline"
+				onClick={() => act(() => change.partner(session.id, null))}
+			>
+				No longer in turn
+			</button>
+			<Said error={turn.error} />
+		</div>
+	);
+}
+
+/** Open sessions of this bay. */
+function Choose({ session, act, onDone }: Pick<PlaceProps, "session" | "act"> & { onDone: () => void }) {
+	const found = useQuery({
+		queryKey: ["sessions", "first"],
+		queryFn: () => got(client.GET("/api/sessions", { params: { query: { page: 1 } } })),
+	});
+	const open = (found.data?.results ?? []).filter(
+		(line) => line.id !== session.id && line.bay_name === session.bay_name && line.status !== "agreed",
+	);
+	return (
+		<div className="flex w-full flex-wrap gap-2">
+			<Said error={found.error} />
+			{found.data && open.length === 0 && (
+				<p className="quiet">
+					No other session is open in {session.bay_name}: open a visit for the second player on the Desk.
+				</p>
+			)}
+			{open.map((line) => (
+				<button
+					key={line.id}
+					type="button"
+					className="btn h-11"
+					onClick={() => {
+						act(() => change.partner(session.id, line.id));
+						onDone();
+					}}
+				>
+					with {line.customer.name}
+				</button>
+			))}
+		</div>
+	);
+}

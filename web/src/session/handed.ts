@@ -1,0 +1,46 @@
+/** A club taken in hand as it looks at once, until the server has said so. */
+import type { Session } from "../api/client";
+import { buildOf } from "./select";
+
+const SHORT = ["stop", "grooves", "sole"];
+
+/** Another club comes back to its own swing and to stock shots; a short test of wedges goes on with a wedge. */
+export function handed(seen: Session, id: number): Session {
+	const build = buildOf(seen, id);
+	if (seen.in_hand === id || !build) return { ...seen, in_hand: id };
+	const wedge = build.head_type === "wedge";
+	if (wedge && SHORT.includes(seen.protocol)) return { ...seen, in_hand: id };
+	const byEffort = build.stock_swing === "eased" || build.stock_swing === "hard";
+	return {
+		...seen,
+		in_hand: id,
+		length: byEffort ? "full" : build.stock_swing,
+		intent: byEffort ? (build.stock_swing as Session["intent"]) : "stock",
+		protocol: byEffort ? "effort" : wedge && seen.protocol === "part_swing" ? "part_swing" : "full_swing",
+		asked_carry_m: null,
+		gripped_in: 0,
+	};
+}
+
+/** What taking a club in hand changed beside the club, to be said in the bar; empty for nothing. */
+export function cameBack(before: Session, now: Session): string {
+	if (before.id !== now.id || before.in_hand === now.in_hand || now.in_hand === null) return "";
+	const build = buildOf(now, now.in_hand);
+	const said = [];
+	if (before.length !== now.length || before.intent !== now.intent || before.gripped_in !== now.gripped_in)
+		said.push(`its own ${now.length === "full" ? "full swing" : `${now.length.replace("_", " ")} swing`}`);
+	const over =
+		before.protocol !== now.protocol && before.protocol !== "full_swing" ? TESTS[before.protocol] : "";
+	const back =
+		said.length > 0 ? `${build?.letter || build?.name || "It"} is back to ${said.join(" and ")}.` : "";
+	return [back, over ? `${over} over with another club.` : ""].filter(Boolean).join(" ");
+}
+
+const TESTS: Record<string, string> = {
+	part_swing: "The part swings are",
+	stop: "The stop test is",
+	grooves: "The groove test is",
+	sole: "The sole test is",
+	shaped: "The shaped shots are",
+	yardage: "The yardage asked for is",
+};
