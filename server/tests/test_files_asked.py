@@ -85,9 +85,11 @@ def test_what_does_not_go_together_is_looked_at_first(desk, bare):
 def test_a_column_that_may_be_two_things_is_taken_once_somebody_says_which(desk, bare):
     seen = sent(desk, bare, "two-carries.csv", 200, "import/preview")
     assert [each["maybe"] for each in seen["columns"]] == [[], ["carry_m"], ["carry_m"]]
+    assert len(seen["questions"]) == 1  # the same of both
     assert "both read as carry" in sent(desk, bare, "two-carries.csv", 400)["title"]
-    columns = [{"header": each["header"], "key": each["key"], "unit": each["unit"]} for each in seen["columns"]]
-    columns[1] |= {"key": "carry_m", "unit": "yd"}
+    columns = [{key: each[key] for key in ("header", "key", "unit", "sure")} for each in seen["columns"]]
+    columns[1] |= {"key": "carry_m", "unit": "yd", "sure": True}
+    assert sent(desk, bare, "two-carries.csv", 200, "import/preview", columns=columns)["questions"] == []
     assert sent(desk, bare, "two-carries.csv", columns=columns)["shots"] == 12
 
 

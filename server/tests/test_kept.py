@@ -37,25 +37,24 @@ JSON = {
 NEVER = ("id", "shop", "session", "customer", "run", "build", "imported", "feed_id", "number")
 
 
+# Another value of a column by its kind.
+OTHER = (
+    (models.BooleanField, lambda now: not now),
+    (models.DecimalField, lambda now: (now or Decimal(0)) + 7),
+    (models.FloatField, lambda now: (now or 0.0) + 1),
+    (models.IntegerField, lambda now: (now or 0) + 1),
+    (models.DateTimeField, lambda now: (now or datetime(2026, 1, 1).astimezone()) + timedelta(days=1)),
+    (models.DateField, lambda now: (now or date(2026, 1, 1)) + timedelta(days=400)),
+    (models.CharField | models.TextField, lambda now: f"{now}x"[-9:]),
+)
+
+
 def other(field: models.Field, value: object) -> object:
     """Another value that a column may have."""
-    if field.name in WORDS:
-        return WORDS[field.name]
-    if field.name in JSON:
-        return JSON[field.name]
-    if isinstance(field, models.BooleanField):
-        return not value
-    if isinstance(field, models.DecimalField):
-        return (value or Decimal(0)) + 7
-    if isinstance(field, models.FloatField | models.IntegerField):
-        return (value if isinstance(value, int | float) else 1) + 1
-    if isinstance(field, models.DateTimeField):
-        return (value or datetime(2026, 1, 1).astimezone()) + timedelta(days=1)
-    if isinstance(field, models.DateField):
-        return (value or date(2026, 1, 1)) + timedelta(days=400)
-    if isinstance(field, models.CharField | models.TextField):
-        return f"{value}x"[: field.max_length or 9]
-    return value
+    known = WORDS.get(field.name, JSON.get(field.name))
+    if known is not None:
+        return known
+    return next((make(value) for kind, make in OTHER if isinstance(field, kind)), value)
 
 
 def changes(rows: list[models.Model]) -> Iterator[tuple[models.Model, str, object]]:

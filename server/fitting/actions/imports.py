@@ -115,8 +115,13 @@ class FileRead:
             if [column.header for column in given] != list(self.sheet.headers):
                 raise BadInput("The mapping is for another file. Choose the file again.", field="columns")
             proposed = guess_mapping(self.sheet, air=self.air)
+            taken = {mine.key for mine in given if mine.sure}
             return [
-                replace(mine, ask=theirs.ask, maybe=theirs.maybe) for mine, theirs in zip(given, proposed, strict=True)
+                # What it may have been is another column by now.
+                Column(mine.header, "")
+                if not mine.sure and theirs.maybe and taken.issuperset(theirs.maybe)
+                else replace(mine, ask=theirs.ask, maybe=theirs.maybe)
+                for mine, theirs in zip(given, proposed, strict=True)
             ]
         known = ColumnMapping.objects.of(self.session.shop_id).filter(signature=_signature(self.sheet)).first()
         if known is None:
@@ -212,9 +217,8 @@ class FileRead:
         return [each for each in self._asked() if each.id not in self.request.answered]
 
     def _asked(self) -> Iterator[Question]:
-        for column in self.columns:
-            if not column.sure and column.ask:
-                yield Question(f"column {column.header}", column.ask)
+        open_ = {column.ask: column.header for column in reversed(self.columns) if not column.sure and column.ask}
+        yield from (Question(f"column {header}", ask) for ask, header in reversed(open_.items()))
         if not self.readable:
             return
         players = self.parsed.players

@@ -308,6 +308,8 @@ function ColumnRow({ index, shown, request, onAgain, busy }: Shown & { index: nu
 /** Whose shots go in, what does not go together: asked before anything does. */
 function Asked({ shown, request, onAgain, busy }: Shown) {
 	const others = shown.questions.filter(({ id }) => !/^(column|kind|whose) ?/.test(id));
+	const carry = request.columns.find(({ key }) => key === "carry_m");
+	const unit = carry?.unit === "m" ? "yd" : "m";
 	return (
 		<>
 			{shown.players.length > 0 && (
@@ -332,16 +334,33 @@ function Asked({ shown, request, onAgain, busy }: Shown) {
 			{others.map(({ id, sentence }) => (
 				<div key={id} className="border-l-4 pl-3" style={{ borderColor: "var(--hole)" }}>
 					<p>{sentence}</p>
-					{id !== "club" && (
-						<button
-							type="button"
-							className="btn btn-sm mt-1 h-11"
-							disabled={busy}
-							onClick={() => onAgain({ ...request, answered: [...request.answered, id] })}
-						>
-							It is so
-						</button>
-					)}
+					<div className="mt-1 flex flex-wrap gap-2">
+						{id === "carry" && carry && (
+							<button
+								type="button"
+								className="btn btn-sm h-11"
+								disabled={busy}
+								onClick={() =>
+									onAgain({
+										...request,
+										columns: request.columns.map((each) => (each === carry ? { ...each, unit } : each)),
+									})
+								}
+							>
+								They are {UNIT_WORDS[unit]}
+							</button>
+						)}
+						{id !== "club" && (
+							<button
+								type="button"
+								className="btn btn-sm h-11"
+								disabled={busy}
+								onClick={() => onAgain({ ...request, answered: [...request.answered, id] })}
+							>
+								Right as it is
+							</button>
+						)}
+					</div>
 				</div>
 			))}
 		</>

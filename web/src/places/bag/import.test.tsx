@@ -189,7 +189,7 @@ test("what a file leaves open is asked where it stands, and nothing goes in befo
 	expect(await last(4)).toMatchObject({ whose: "Bo" });
 	fireEvent.change(screen.getByLabelText("Kind of Old faithful"), { target: { value: "hybrid" } });
 	expect(await last(5)).toMatchObject({ kinds: { "Old faithful": "hybrid" } });
-	fireEvent.click(screen.getByRole("button", { name: "It is so" }));
+	fireEvent.click(screen.getByRole("button", { name: "Right as it is" }));
 	expect(await last(6)).toMatchObject({ answered: ["carry"] });
 	fireEvent.click(screen.getByRole("checkbox", { name: /1 is here already, 5 are new/ }));
 	expect(await last(7)).toMatchObject({ again: true });

@@ -395,8 +395,9 @@ export function Bay({ session, act, busy, live }: PlaceProps) {
 		<div className="grid min-h-full grid-cols-[15.5rem_1fr] xl:grid-cols-[17.5rem_1fr_17rem]">
 			<BayStand session={session} span={span} onTake={(id) => !agreed && take(id)} />
 			<section className="flex min-w-0 flex-col gap-4 p-5">
-				<InHand session={session} build={build} code={code} live={live} />
-				{!agreed && <Turn session={session} act={act} turn={inTurn} />}
+				<InHand session={session} build={build} code={code} live={live}>
+					{!agreed && <Turn session={session} act={act} turn={inTurn} />}
+				</InHand>
 				{/* From which lie and how long a swing comes with the code. */}
 				{!code && <RunBar session={session} agreed={agreed} act={act} onMore={() => setDialog("run")} />}
 				{Strip && <Strip session={session} act={act} agreed={agreed} />}

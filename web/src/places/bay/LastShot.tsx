@@ -1,3 +1,4 @@
+import type { ReactNode } from "react";
 import type { Build, Lie, Session, Shot } from "../../api/client";
 import { useStandIn } from "../../api/session";
 import { VOCABULARY } from "../../api/vocabulary";
@@ -14,12 +15,14 @@ export function InHand({
 	build,
 	code,
 	live,
+	children,
 }: {
 	session: Session;
 	build: Build | undefined;
 	/** What is going on while a code of a sole test is in hand, which has a strip of its own; else empty. */
 	code: string;
 	live: PlaceProps["live"];
+	children?: ReactNode;
 }) {
 	const standIn = useStandIn(session.bay);
 	const elsewhere = !session.bay_is_here && session.in_hand !== null && session.status !== "agreed";
@@ -48,6 +51,7 @@ export function InHand({
 						? "Feed lost, trying again"
 						: "Opening the feed"}
 			</span>
+			{children}
 			{elsewhere && (
 				<p className="hole-text w-full font-semibold" role="status">
 					{session.bay_serves

@@ -147,13 +147,14 @@ function PlayedTo({ session, act, agreed, stops }: StripProps & { stops: Stops }
 
 export function StopStrip({ session, act, agreed }: StripProps) {
 	const stops = session.bag.short?.stops;
-	const [chosen, setChosen] = useState<number | null>(null);
+	// The wedge that was chosen, with what was in hand then: it leads until something else is taken up.
+	const [chosen, setChosen] = useState<{ id: number; held: number | null } | null>(null);
 	const [landed, setLanded] = useState<Spot | null>(null);
 	const waiting = useWaiting<Sent>(`/api/sessions/${session.id}/stops`);
 	if (!stops) return <p className="quiet">No wedge is in the bag: add them on the Bag first.</p>;
 	const inHand = stops.wedges.find((id) => id === session.in_hand);
-	// A wedge that is chosen is in hand, so that the monitor's shots are filed under it; once agreed it is only looked at.
-	const club = (agreed ? stops.wedges.find((id) => id === chosen) : undefined) ?? inHand ?? stops.wedges[0];
+	const leads = chosen && (session.in_hand === chosen.id || session.in_hand === chosen.held);
+	const club = (leads ? stops.wedges.find((id) => id === chosen.id) : undefined) ?? inHand ?? stops.wedges[0];
 	// What has no line yet is on the picture all the same.
 	const seen: Stops["seen"] = [
 		...stops.seen,
@@ -200,8 +201,9 @@ export function StopStrip({ session, act, agreed }: StripProps) {
 						aria-pressed={id === club}
 						className={`btn h-12 font-normal ${id === club ? "btn-primary" : "border-base-300 bg-base-100"}`}
 						onClick={() => {
-							setChosen(id);
+							setChosen({ id, held: session.in_hand });
 							setLanded(null);
+							// In hand, so that the monitor's shots are filed under it.
 							if (!agreed && id !== session.in_hand)
 								act(
 									() => change.inHand(session.id, id),
