@@ -57,12 +57,19 @@ const ZONE_HEIGHT = 230;
 const ZONE_TOP = 9;
 
 export function FlightBoard(props: FlightBoardProps) {
+	const unread = props.clubs.filter((club) => club.offline === null);
 	return (
 		<div>
 			<SideView {...props} />
 			<div className="flex flex-wrap items-start gap-x-5 gap-y-2">
 				<LandingZone {...props} />
 				<Patterns clubs={props.clubs} />
+				{unread.length > 0 && (
+					<p className="hole-text max-w-60 self-center">
+						{unread.map((club) => club.letter || club.name).join(", ")}: direction not read, so that nothing
+						of it stands here. To the sides it counts as usual players spread.
+					</p>
+				)}
 			</div>
 		</div>
 	);
@@ -250,7 +257,6 @@ function LandingZone({ clubs, windows }: FlightBoardProps) {
 	const x = scaleLinear([-wide, wide], [LEFT, LEFT + width]);
 	const y = scaleLinear([span.low, span.high], [ZONE_TOP + height, ZONE_TOP]);
 	const step = wide > 30 ? 20 : 10;
-	const unread = clubs.filter((club) => club.offline === null).map((club) => club.letter || club.name);
 	return (
 		<svg
 			viewBox={`0 0 ${LEFT + width + 8} ${height + ZONE_TOP + 24}`}
@@ -324,17 +330,6 @@ function LandingZone({ clubs, windows }: FlightBoardProps) {
 					<Landing key={club.letter} club={club} x={x} y={y} scale={scale} />
 				))}
 			</g>
-			{unread.length > 0 && (
-				<text
-					x={LEFT + width / 2}
-					y={ZONE_TOP + 20}
-					textAnchor="middle"
-					fontSize="14"
-					fill="var(--hole-text)"
-				>
-					{`${unread.join(", ")}: direction not read`}
-				</text>
-			)}
 		</svg>
 	);
 }
