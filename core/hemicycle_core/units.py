@@ -112,6 +112,11 @@ def shown(value: float, digits: int = 0) -> str:
     return f"{whole(value, digits):.{max(digits, 0)}f}".replace("-", "\u2212")
 
 
+def signed(value: float, digits: int = 0) -> str:
+    """A difference for a sentence: as `shown`, with its sign also where it is positive; nought has a plus."""
+    return ("" if whole(value, digits) < 0 else "+") + shown(value, digits)
+
+
 def whole_yards(metres_: float) -> int:
     """A length as the whole yards it is shown in."""
     return int(whole(yards(metres_)))

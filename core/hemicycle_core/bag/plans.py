@@ -17,7 +17,7 @@ from numpy.typing import NDArray
 
 from ..heads import HeadType
 from ..thresholds import DEFAULT, Thresholds
-from ..units import metres, shown, yards, yd_text
+from ..units import metres, shown, signed, yards, yd_text
 from .clubs import Carried
 from .gaps import CLOSED_M, CROWDED_M, Coverage, Gap, GapRules, coverage, widest_gap
 from .slots import SlotLayout, lay_out_slots
@@ -380,7 +380,7 @@ def explain(best: Bag, today: Bag, runner: Bag | None, thresholds: Thresholds = 
     if best.rounds.size:
         gained = best.rounds - today.rounds
         low, high = np.quantile(gained, [0.05, 0.95])
-        said = f"{gained.mean():+.1f} successful shots a round ({low:+.1f} to {high:+.1f})".replace("-", "\u2212")
+        said = f"{signed(gained.mean(), 1)} successful shots a round ({signed(low, 1)} to {signed(high, 1)})"
         parts.append(said)
     if best.dropped:
         parts.append(f"{' and '.join(best.dropped)} may go")

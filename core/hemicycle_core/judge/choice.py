@@ -15,7 +15,7 @@ from enum import StrEnum
 from ..brief import Wanted, Wish
 from ..brief.wishes import OUT_OF_PLAY_MORE
 from ..thresholds import DEFAULT, Thresholds
-from ..units import shown, yard_words, yd_text
+from ..units import shown, signed, yard_words, yd_text
 from .candidate import Candidate, Case, Liking
 from .facts import in_ten
 from .stopping import More, chance_best, keep_settled, more_shots, more_to_keep, settled_on
@@ -366,7 +366,7 @@ def _gain_words(gain: float | None, kept: bool, runner: Candidate | None) -> str
     rival = "what is there now" if kept else (runner.letter if runner else "")
     if gain is None or abs(gain) < NAUGHT:
         return ""
-    return f", {gain:+.1f} a round against {rival}".replace("-", "\u2212")
+    return f", {signed(gain, 1)} a round against {rival}"
 
 
 def _sentence(

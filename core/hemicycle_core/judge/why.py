@@ -50,11 +50,11 @@ def _carry_words(evidence: Evidence) -> str:
 
 # By reading: what a build does, and a figure in words with so many digits more than usual.
 SHOWN: dict[str, tuple[str, Callable[[float, int], str]]] = {
-    "peak_m": ("Peaks at", lambda value, more: f"{feet(value):.{more}f} ft"),
-    "landing_deg": ("Lands at", lambda value, more: f"{value:.{more}f}°"),
+    "peak_m": ("Peaks at", lambda value, more: f"{shown(feet(value), more)} ft"),
+    "landing_deg": ("Lands at", lambda value, more: f"{shown(value, more)}°"),
     "spin_rpm": ("Spins", lambda value, more: f"{shown(value, more - 1)} rpm"),
-    "total_m": ("Stops at", lambda value, more: f"{yards(value):.{more}f}"),
-    "in_play": ("In play", lambda value, more: f"{100 * value:.{more}f} in 100"),
+    "total_m": ("Stops at", lambda value, more: shown(yards(value), more)),
+    "in_play": ("In play", lambda value, more: f"{shown(100 * value, more)} in 100"),
 }
 
 
