@@ -19,8 +19,8 @@ def borrow(page: Page, name: str, kind: str, loft: str) -> None:
 
 def take_in(page: Page, rows: list[tuple[str, str, float, float]]) -> None:
     """A file of shots: club, lie, carry in yards, offline in yards."""
-    text = "club,lie,carry_yd,offline_yd,landing_deg\n" + "".join(
-        f"{club},{lie},{carry},{offline},46\n" for club, lie, carry, offline in rows
+    text = "club,lie,carry_yd,total_yd,offline_yd,landing_deg\n" + "".join(
+        f"{club},{lie},{carry},{carry + 6},{offline},46\n" for club, lie, carry, offline in rows
     )
     page.get_by_role("button", name="Import shots").first.click()
     file = {"name": "hit.csv", "mimeType": "text/csv", "buffer": text.encode()}
@@ -53,7 +53,7 @@ def test_shots_from_two_lies_turn_the_verdict_between_tee_and_rough(page: Page, 
         expect(page.get_by_role("row", name=re.compile(f"{club}.*{carry}.*typed"))).to_be_visible()
     borrow(page, "Lent 7W", "fairway", "21")
     borrow(page, "Lent 4H", "hybrid", "22")
-    take_in(page, around("A", "tee", 137, 2) + around("B", "tee", 135, 5))
+    take_in(page, around("A", "tee", 137, 2) + around("B", "tee", 135, 8))
 
     go(page, "1")
     page.get_by_role("button", name="+ Tight tee shot").click()

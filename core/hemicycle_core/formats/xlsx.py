@@ -6,7 +6,6 @@ import io
 import warnings
 import zipfile
 from collections.abc import Iterator
-from datetime import date, datetime, time
 from typing import Any
 
 from openpyxl import load_workbook
@@ -64,8 +63,6 @@ def _written(value: Any) -> str:
         return ""
     if isinstance(value, float):
         return f"{value:.0f}" if value.is_integer() and abs(value) < 1e15 else repr(round(value, 10))
-    if isinstance(value, datetime | date | time):
-        return value.isoformat()
     return str(value).strip()[:MOST_CELL]
 
 
