@@ -45,7 +45,6 @@ OTHER = (
     (models.IntegerField, lambda now: (now or 0) + 1),
     (models.DateTimeField, lambda now: (now or datetime(2026, 1, 1).astimezone()) + timedelta(days=1)),
     (models.DateField, lambda now: (now or date(2026, 1, 1)) + timedelta(days=400)),
-    (models.CharField | models.TextField, lambda now: f"{now}x"[-9:]),
 )
 
 
@@ -54,6 +53,8 @@ def other(field: models.Field, value: object) -> object:
     known = WORDS.get(field.name, JSON.get(field.name))
     if known is not None:
         return known
+    if isinstance(field, models.CharField | models.TextField):
+        return f"{value}x"[-(field.max_length or 9) :][-9:]
     return next((make(value) for kind, make in OTHER if isinstance(field, kind)), value)
 
 

@@ -256,7 +256,8 @@ class JudgedSession:
         said = {each.letter: each for each in judged.verdicts}
         said |= {build.letter: accepted(self.candidate(build)) for build in self.rows.accepted}
         in_order = (said.get(build.letter) for build in self.rows.candidates)
-        return replace(judged, verdicts=tuple(each for each in in_order if each is not None))
+        verdicts = tuple(each for each in in_order if each is not None)
+        return judged if verdicts == judged.verdicts else replace(judged, verdicts=verdicts)
 
     def _given(self) -> dict[str, Any]:
         """What the judge is given."""
