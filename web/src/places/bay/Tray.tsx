@@ -42,7 +42,7 @@ export function Tray({ session, build }: { session: Session; build: Build | unde
 		>
 			<h2 className="text-[17px]">
 				{between
-					? `${many} wait: whose ${tray.length === 1 ? "it is" : "they are"} is not sure`
+					? `${many} ${tray.length === 1 ? "waits: it" : "wait: they"} may be another player’s`
 					: `${many} came while ${session.bay_name} served nobody`}
 			</h2>
 			<ol className="num my-1 flex flex-wrap gap-x-4">
