@@ -63,6 +63,11 @@ def stock_swing(words: str) -> str:
     return words if words in {each.value for each in BY_EFFORT} else swing_length(words)
 
 
+def as_stock(stock: str) -> tuple[Intent, str]:
+    """What is meant, and how long the swing is, when a club is hit with its stock swing; as `stock_swing` names it."""
+    return (Intent(stock), FULL) if stock in {each.value for each in BY_EFFORT} else (Intent.STOCK, stock)
+
+
 @dataclass(frozen=True)
 class Speaks:
     """What a shot says. intent: as it counts; apart: why it says nothing of the stock figures; empty where it does.

@@ -269,7 +269,7 @@ def _file_by_time(session: FittingSession, feed_id: str, shot: FeedShot, coming:
     build = Build.objects.of(session.shop_id).get(pk=found.build)
     told = {
         "hit_at": None if found.hit_s is None else datetime.fromtimestamp(found.hit_s, tz=UTC),
-        "check_club": found.why[:60],
+        "check_club": found.why,
         "instead_id": found.instead,
     }
     _file(session, {feed_id: shot}, build, told)

@@ -111,7 +111,6 @@ def test_a_clock_that_jumps_files_by_arrival_and_marks_until_it_is_known_again(f
 
 def test_two_who_hit_in_turn_each_get_their_own_shots_by_one_key(desk, fitter, session, other, monitor):
     url, there = (f"/api/sessions/{each.pk}" for each in (session, other))
-    Build.objects.filter(session=other, name="7i")
     FittingSession.objects.filter(pk=other.pk).update(in_hand=Build.objects.get(session=other, name="7i"))
     assert desk.post(f"{url}/turn").json()["type"] == "hemicycle:nobody_in_turn"
     seen = desk.put(f"{url}/partner", {"session": other.pk}, content_type=JSON).json()
@@ -119,7 +118,8 @@ def test_two_who_hit_in_turn_each_get_their_own_shots_by_one_key(desk, fitter, s
     filed = []
     for up in (other, session, other):
         backdate(30)
-        assert desk.post(f"{url}/turn").json()["id"] == up.pk
+        for _ in range(2):  # pressed on two screens at once it does not go there and back
+            assert desk.post(f"/api/sessions/{up.pk}/turn").json()["id"] == up.pk
         backdate(10)
         filed += [monitor.send()[0], monitor.send(ago=3)[0], monitor.send(ago=20)[0]]
     assert [shot.session_id for shot in filed] == [

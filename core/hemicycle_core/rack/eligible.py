@@ -12,6 +12,7 @@ from .pulling import seats
 
 SWUNG_FULL = (HeadType.FAIRWAY, HeadType.HYBRID, HeadType.UTILITY)  # read along the player's own clubs
 SAME_LOFT_DEG = 0.05  # settings nearer than this are one
+SAME_LENGTH_M = 0.003  # an eighth of an inch is seen on the ruler
 
 
 @dataclass(frozen=True)
@@ -119,6 +120,11 @@ def check_setting(head: RackHead, loft_deg: float) -> None:
         raise BadInput(f"No position of the {head.name} gives {loft_deg:g}°: {offered}.", field="set_loft_deg")
     if not inside:
         raise BadInput(f"The {head.name} turns {head.sleeve_deg:g}° either way.", field="set_loft_deg")
+
+
+def same_length(length_m: float | None, other_m: float | None) -> bool:
+    """Whether two clubs are built to one length; unknown ones are not."""
+    return length_m is not None and other_m is not None and abs(length_m - other_m) < SAME_LENGTH_M
 
 
 def same_setting(loft_deg: float | None, other_deg: float | None) -> bool:

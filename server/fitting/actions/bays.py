@@ -78,14 +78,14 @@ def share_bay(actor: User, session_id: int, *, partner_id: int | None) -> Fittin
 
 @action("fit")
 def next_up(actor: User, session_id: int) -> FittingSession:
-    """The partner's player is up: the bay goes to his session, with the club that he had in hand."""
-    mine = FittingSession.objects.one(actor.shop_id or 0, session_id)
-    hold = BayHold.objects.of(mine.shop_id).filter(bay=mine.bay_id).first()
-    pair = set() if hold is None else {hold.session_id, hold.partner_id}
-    if hold is None or mine.pk not in pair or None in pair:
+    """The player of this session is up: the bay of the two who hit in turn goes to it, with the club that was in hand
+    there. Said twice, by a second press or on two screens, it stays there."""
+    up = for_change(actor, session_id)
+    hold = BayHold.objects.of(up.shop_id).filter(bay=up.bay_id).first()
+    if hold is None or hold.partner_id is None or up.pk not in (hold.session_id, hold.partner_id):
         raise Refused("Nobody hits in turn here. Choose who does first.", kind="nobody_in_turn")
-    # Whoever presses the key means the other one: pressed twice on one screen it goes there and back.
-    up = for_change(actor, (pair - {hold.session_id}).pop() or 0)
+    if hold.session_id == up.pk:
+        return up
     if up.in_hand_id is None:
         raise Refused(f"{up.customer.name} has no club in hand. Take one in hand there first.", kind="no_club")
     take_bay(up)

@@ -16,15 +16,11 @@ from hemicycle_core.brief import Wish
 from hemicycle_core.errors import BadInput
 from hemicycle_core.formats.club_names import kind_of, short_name
 from hemicycle_core.judge import Change, ChangeKind, hit_enough
-from hemicycle_core.protocols import protocol_of
-from hemicycle_core.protocols.grooves import KEY as GROOVES
-from hemicycle_core.protocols.sole import KEY as SOLE
-from hemicycle_core.rack.eligible import check_can_be_had, check_setting, check_shaft, same_setting
+from hemicycle_core.rack.eligible import check_can_be_had, check_setting, check_shaft, same_length, same_setting
 from hemicycle_core.rack.made import Levelled, Work, level, worked
 from hemicycle_core.rack.specification import build_name
 from hemicycle_core.rack.stock import check_label, check_loft, check_stated
-from hemicycle_core.runs import BY_EFFORT, FULL, stock_swing
-from hemicycle_core.shots import PART_SWING, SHORT_TESTS, Intent
+from hemicycle_core.runs import stock_swing
 from hemicycle_core.units import METRES_PER_INCH
 from hemicycle_core.wedges.words import check_complaints, check_uses
 from rack.models import Head, Shaft
@@ -33,10 +29,10 @@ from shop.models import User
 
 from ..domain.session import JudgedSession, load
 from ..models import LETTERS, Build, FittingSession
-from .acts import Altered, alter, in_hand_now, put_up
-from .bays import leave_bay, take_bay
+from .acts import alter, put_up
+from .bays import leave_bay
 from .changes import announce, for_change, not_meanwhile, note
-from .player import numbers_shown
+from .hold import hold
 from .windows import keep_windows
 
 
@@ -188,49 +184,6 @@ def drop_club(actor: User, build_id: int) -> Build:
     return build
 
 
-def hold(session: FittingSession, build: Build) -> list[Altered]:
-    """Shots of this bay go to this build of this session from now on. Another club comes back to its own stock swing
-    and to stock shots; place, lie and ball stay. A test goes on with clubs of its own, and is over with another."""
-    other = session.in_hand_id != build.pk
-    rows = alter(session, in_hand=build)
-    if other:
-        rows += alter(session, **_own_swing(session, build))
-    session.in_hand_at = timezone.now()
-    session.save(update_fields=["in_hand_at"])
-    in_hand_now(session)
-    numbers_shown(session)
-    take_bay(session)
-    return rows
-
-
-def _own_swing(session: FittingSession, build: Build) -> dict[str, Any]:
-    """What a club that is taken up is hit with, where it is not what the one before was hit with."""
-    if session.protocol in SHORT_TESTS and _of_the_test(session, build):
-        return {}
-    stock = build.stock_swing
-    intent = Intent(stock) if stock in set(BY_EFFORT) else Intent.STOCK
-    on_card = session.protocol == PART_SWING and build.head_type == HeadType.WEDGE
-    of_sole = {"place": "", "lie": ""} if session.protocol == SOLE else {}
-    return {
-        "length": FULL if intent in BY_EFFORT else stock,
-        "intent": intent.value,
-        "protocol": PART_SWING if on_card else protocol_of(intent).key,
-        "asked_carry_m": None,
-        "gripped_in": 0,
-        **of_sole,
-    }
-
-
-def _of_the_test(session: FittingSession, build: Build) -> bool:
-    """Whether a short test is of this club too: codes are of theirs alone, old and fresh of the groove test."""
-    if session.protocol == SOLE or build.coded:
-        return build.coded
-    if session.protocol == GROOVES:
-        pairs = load(session).wedges.tests.groove_pairs
-        return build.pk in {wedge.key for pair in pairs for wedge in pair}
-    return build.head_type == HeadType.WEDGE
-
-
 def _next_letter(session: FittingSession) -> str:
     """The first letter never used in this session, so that a letter means one build for good."""
     used = set(Build.objects.of(session.shop_id).filter(session=session).values_list("letter", flat=True))
@@ -287,17 +240,13 @@ def _not_there_already(session: FittingSession, wanted: Sequence[CandidateChoice
             for build in stand
             if (build.head_id, build.shaft_id) == (each.head, each.shaft)
             and same_setting(build.set_loft_deg, loft)
-            and build.length_m is not None
-            and abs(build.length_m - length) < SAME_LENGTH_M
+            and same_length(build.length_m, length)
         )
         letter = next(same, None)
         if letter is not None:
             said.append(f"The {head.model} {head.label} stands there already, as {letter}.")
     if said:
         raise Refused(f"{' '.join(said)} Take it in hand, or put it up a second time.", kind="stands_already")
-
-
-SAME_LENGTH_M = 0.003
 
 
 def candidate_of(session: FittingSession, wanted: CandidateChoice) -> Build:

@@ -15,9 +15,9 @@ from shop.models import User
 from ..domain.session import load
 from ..models import BlindGrooves, Build, FittingSession, Run, Shot
 from .acts import alter
-from .builds import hold
 from .changes import announce, for_change, note
 from .codes import DRAWN, announce_run, coded, free_words, test_over
+from .hold import hold
 
 
 @action("fit")

@@ -17,9 +17,9 @@ from shop.models import User
 from ..domain.soles import PlayedSole
 from ..models import WITH_CODES, Blind, FittingSession, SoleHanding, SoleTest
 from .acts import Altered, alter
-from .builds import hold
 from .changes import announce, for_change, note
 from .codes import announce_run, put_down, test_over
+from .hold import hold
 
 
 def sole_of(test: SoleTest) -> PlayedSole:

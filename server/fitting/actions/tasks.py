@@ -12,8 +12,8 @@ from shop.models import User
 
 from ..models import Build, FittingSession
 from .acts import alter
-from .builds import hold
 from .changes import announce, for_change, note
+from .hold import hold
 
 
 @action("fit")

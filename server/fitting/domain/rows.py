@@ -239,7 +239,7 @@ def read_rows(session: FittingSession) -> SessionRows:
         jobs=list(Job.objects.of(shop).filter(session=session)),
         overrides=list(TargetOverride.objects.of(shop).filter(session=session)),
         versions=list(WindowVersion.objects.of(shop).filter(session=session)),
-        imports=list(ShotImport.objects.of(shop).filter(session=session).defer("text")),
+        imports=list(ShotImport.objects.of(shop).filter(session=session).defer("text", "data")),
         heads=list(Head.objects.of(shop).filter(retired_at=None)),
         felt=list(Feel.objects.of(shop).filter(build__session=session)),
         stop_test=StopTest.objects.of(shop).filter(session=session).first(),

@@ -1386,7 +1386,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** @description Hand the bay to the other of the two players; answers with the session of the one who is up. */
+        /** @description This session's player is up, of two who hit in turn. Said again it changes nothing. */
         post: operations["next_up"];
         delete?: never;
         options?: never;

@@ -182,7 +182,8 @@ def file_mark(sheet: Sheet) -> Mark | None:
 
 def _told_by_flight(sheet: Sheet, columns: Sequence[Column], air: Air | None) -> dict[str, str]:
     """Units that the flight model tells: with launch and spin, of all units that ball speed and carry may be in, the
-    one pair that flies as far as it says. Nothing where two pairs would."""
+    one pair that flies as far as it says. Nothing where two pairs would. Beside mph a carry in metres is not told: in
+    yards, a range ball or a cold one is as much shorter as a metre is longer than a yard."""
     where = {column.key: i for i, column in enumerate(columns) if column.key in READINGS}
     if not {*LAUNCH, "carry_m"} <= where.keys():
         return {}
@@ -201,7 +202,10 @@ def _told_by_flight(sheet: Sheet, columns: Sequence[Column], air: Air | None) ->
                 fitting.append((speed_unit, carry_unit))
     if len(fitting) != 1:
         return {}
-    return dict(zip(by, fitting[0], strict=True))
+    speed_unit, carry_unit = fitting[0]
+    if (speed_unit, carry_unit) == ("mph", "m"):
+        return {"ball_speed_mps": speed_unit}
+    return {"ball_speed_mps": speed_unit, "carry_m": carry_unit}
 
 
 def _told_by_others(sheet: Sheet, columns: list[Column]) -> list[Column]:

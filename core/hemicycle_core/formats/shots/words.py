@@ -24,13 +24,13 @@ NAMES: dict[str, tuple[str, ...]] = {
     ),
     "launch_deg": (
         "launch angle", "launch", "vertical launch", "launch vertical", "launch vert", "vert launch", "launch ang",
-        "vertical launch angle", "launch angle vertical", "vertical angle", "launch v", "abflugwinkel",
-        "angle de lancement", "angle de décollage", "ángulo de lanzamiento",
+        "vertical launch angle", "launch angle vertical", "vertical angle", "launch v", "vla", "abflugwinkel",
+        "startwinkel", "angle de lancement", "angle de décollage", "ángulo de lanzamiento",
     ),
     "direction_deg": (
         "launch direction", "start direction", "direction", "horizontal launch", "launch horizontal", "launch horiz",
         "horiz launch", "horizontal launch angle", "launch angle horizontal", "horizontal angle", "side angle",
-        "azimuth", "launch dir", "launch h", "startrichtung", "abflugrichtung", "direction de départ",
+        "azimuth", "launch dir", "launch h", "hla", "startrichtung", "abflugrichtung", "direction de départ",
         "dirección de lanzamiento",
     ),
     "spin_rpm": (
@@ -65,7 +65,8 @@ NAMES: dict[str, tuple[str, ...]] = {
     ),
     "peak_m": (
         "peak height", "apex", "apex height", "max height", "maximum height", "height", "peak", "max altitude",
-        "max höhe", "maximale höhe", "scheitelhöhe", "hauteur max", "hauteur maximale", "flèche", "altura máxima",
+        "max höhe", "maximale höhe", "scheitelhöhe", "gipfelhöhe", "hauteur max",
+        "hauteur maximale", "flèche", "altura máxima",
     ),
     "landing_deg": (
         "landing angle", "descent angle", "land angle", "angle of descent", "landing ang", "descent", "landewinkel",
@@ -99,8 +100,15 @@ OTHERS = frozenset((
     "datum",
     "uhrzeit", "coup", "heure", "remarks", "sequence", "shot id", "id", "hand", "handedness", "brand", "model", "shaft",
     "wind", "altitude", "impact x", "impact y", "lateral impact", "club speed at landing", "target", "target distance",
-    "distance", "deviation", "dispersion", "quality", "rating", "face impact", "gyro spin", "rifle spin", "schläger nr",
+    "dispersion", "quality", "rating", "face impact", "gyro spin", "rifle spin", "schläger nr",
 ))  # fmt: skip
+# Names that may mean a reading and may mean something else: asked, where no other column gives it.
+MAY_BE: dict[str, tuple[str, ...]] = {
+    **dict.fromkeys(("distance", "distanz", "entfernung", "weite", "distancia", "length"), ("carry_m", "total_m")),
+    **dict.fromkeys(("deviation", "deviation distance", "abweichung", "écart", "desviación", "left right"),
+                    ("offline_m",)),
+    **dict.fromkeys(("deviation angle", "winkelabweichung"), ("direction_deg",)),
+}  # fmt: skip
 SHOT_NUMBERS = frozenset(
     ("shot", "shot no", "shot number", "shot nr", "no", "nr", "number", "schlag", "schlag nr", "coup")
 )
@@ -168,10 +176,12 @@ def reading_named(header: str) -> str:
 
 
 def readings_near(header: str) -> tuple[str, ...]:
-    """The readings whose own name is part of a header that names none."""
+    """The readings that a header which names none may mean: by what it says, or as their name is part of it."""
     words = f" {named(header)} "
     if named(header) in OTHERS:
         return ()
+    if named(header) in MAY_BE:
+        return MAY_BE[named(header)]
     found = [key for key, names in NAMES.items() if any(f" {name} " in words for name in names)]
     return tuple(key for key in found if key.rpartition("_")[0])
 

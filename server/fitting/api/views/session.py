@@ -64,5 +64,5 @@ class PartnerView(APIView):
 class TurnView(APIView):
     @documented_change(None, name="next_up", tags=["bay"])
     def post(self, request: Request, session_id: int) -> Response:
-        """Hand the bay to the other of the two players; answers with the session of the one who is up."""
+        """This session's player is up, of two who hit in turn. Said again it changes nothing."""
         return changed(request, bays.next_up(actor_of(request), session_id).pk)

@@ -1,99 +1,25 @@
 /** A shots file: choose it, look at how it is read, then take it in. */
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { client, got, type ImportPreview, Problem, type Session } from "../../api/client";
+import { client, got, type ImportPreview, type Session } from "../../api/client";
 import { sessionKey } from "../../api/session";
 import { lettersOf } from "../../session/select";
 import { listOf } from "../../session/words";
 import { Said } from "../../ui/Said";
 import { Sheet } from "../../ui/Sheet";
 import { yd } from "../../ui/units";
-
-const KEYS: Record<string, string> = {
-	"": "Leave out",
-	club: "Club",
-	player: "Player",
-	strike: "Strike",
-	intent: "Intent",
-	swing_length: "Length of swing",
-	struck_ball: "Ball",
-	lie: "Lie",
-	carry_m: "Carry",
-	total_m: "Total",
-	offline_m: "Offline",
-	peak_m: "Peak height",
-	landing_deg: "Landing angle",
-	hang_s: "Hang time",
-	ball_speed_mps: "Ball speed",
-	club_speed_mps: "Club speed",
-	launch_deg: "Launch angle",
-	direction_deg: "Launch direction",
-	spin_rpm: "Spin",
-	axis_deg: "Spin axis",
-	attack_deg: "Attack angle",
-	path_deg: "Club path",
-	face_deg: "Face angle",
-	dynamic_loft_deg: "Dynamic loft",
-};
-const unitsFor = (key: string): string[] => {
-	if (key.endsWith("_mps")) return ["mph", "kmh", "mps"];
-	if (key.endsWith("_m")) return ["yd", "m", "ft"];
-	if (key.endsWith("_deg")) return ["deg"];
-	if (key.endsWith("_rpm")) return ["rpm"];
-	if (key.endsWith("_s")) return ["s"];
-	return [];
-};
-const UNIT_WORDS: Record<string, string> = {
-	yd: "yards",
-	m: "metres",
-	ft: "feet",
-	kmh: "km/h",
-	mps: "m/s",
-	deg: "degrees",
-};
-
-const MOST_BYTES = 4_000_000;
-const TOO_LARGE = new Problem(
-	"The file is over 4 MB, more than a session of shots. Export one session.",
-	400,
-	"file",
-);
-
-type Kind = NonNullable<ImportPreview["clubs"][number]["kind"]>;
-const KINDS: Record<Kind, string> = {
-	driver: "driver",
-	fairway: "fairway wood",
-	hybrid: "hybrid",
-	utility: "utility iron",
-	iron: "iron",
-	wedge: "wedge",
-	putter: "putter",
-};
-
-interface Request {
-	file_name: string;
-	text: string;
-	data: string;
-	sheet: string;
-	columns: { header: string; key: string; unit: string; sure: boolean }[];
-	clubs: Record<string, string>;
-	kinds: Record<string, Kind>;
-	aside: number[];
-	whose: string;
-	again: boolean;
-	answered: string[];
-}
-
-const FRESH = {
-	sheet: "",
-	columns: [],
-	clubs: {},
-	kinds: {},
-	aside: [],
-	whose: "",
-	again: false,
-	answered: [],
-};
+import {
+	contentsOf,
+	FRESH,
+	KEYS,
+	KINDS,
+	type Kind,
+	MOST_BYTES,
+	type Request,
+	TOO_LARGE,
+	UNIT_WORDS,
+	unitsFor,
+} from "./importFile";
 
 export function ImportDialog({ session, onClose }: { session: Session; onClose: () => void }) {
 	const queries = useQueryClient();
@@ -105,6 +31,8 @@ export function ImportDialog({ session, onClose }: { session: Session; onClose: 
 		mutationFn: (body: Request) =>
 			got(client.POST("/api/sessions/{session_id}/import/preview", { ...path, body })),
 		onSuccess: (answer, sent) => {
+			// What was taken off the list of the odd ones stays off it while other things are answered.
+			const kept = (shown?.unlike ?? []).map((row) => row.line).filter((line) => !sent.aside.includes(line));
 			setShown(answer);
 			setRequest({
 				...sent,
@@ -113,7 +41,7 @@ export function ImportDialog({ session, onClose }: { session: Session; onClose: 
 					answer.clubs.map((club) => [club.written, sent.clubs[club.written] ?? club.name]),
 				),
 				whose: answer.whose,
-				aside: answer.unlike.map((row) => row.line),
+				aside: answer.unlike.map((row) => row.line).filter((line) => !kept.includes(line)),
 			});
 		},
 	});
@@ -175,29 +103,6 @@ export function ImportDialog({ session, onClose }: { session: Session; onClose: 
 }
 
 const hereWords = (here: number) => (here === 1 ? "1 is here already" : `${here} are here already`);
-
-/** A workbook as it is, in base64; a text as its letters. */
-async function contentsOf(file: File): Promise<{ text: string; data: string }> {
-	const bytes = new Uint8Array(await file.arrayBuffer());
-	if (bytes[0] !== 0x50 || bytes[1] !== 0x4b) return { text: textOf(bytes), data: "" };
-	let letters = "";
-	for (let at = 0; at < bytes.length; at += 8192) {
-		letters += String.fromCharCode(...bytes.subarray(at, at + 8192));
-	}
-	return { text: "", data: btoa(letters) };
-}
-
-/** UTF-8 with or without a mark, UTF-16 by its mark, else Windows-1252. */
-function textOf(bytes: Uint8Array): string {
-	if ((bytes[0] === 0xff && bytes[1] === 0xfe) || (bytes[0] === 0xfe && bytes[1] === 0xff)) {
-		return new TextDecoder(bytes[0] === 0xff ? "utf-16le" : "utf-16be").decode(bytes);
-	}
-	try {
-		return new TextDecoder("utf-8", { fatal: true }).decode(bytes);
-	} catch {
-		return new TextDecoder("windows-1252").decode(bytes);
-	}
-}
 
 interface MappingProps {
 	letters: string[];

@@ -7,12 +7,13 @@ import { change } from "../../api/session";
 import type { PlaceProps } from "../../session/place";
 import { Said } from "../../ui/Said";
 
-/** Hand the bay to the other of the two, and go to his session. */
+/** The one of two who is not up is up now: his session, by its id, and there the screen goes. */
 export function useTurn(session: Session) {
 	const navigate = useNavigate();
+	const next = session.bay_is_here ? (session.partner?.session ?? session.id) : session.id;
 	return useMutation({
 		mutationFn: () =>
-			got(client.POST("/api/sessions/{session_id}/turn", { params: { path: { session_id: session.id } } })),
+			got(client.POST("/api/sessions/{session_id}/turn", { params: { path: { session_id: next } } })),
 		onSuccess: (up) => navigate(`/sessions/${up.id}/bay`),
 	});
 }

@@ -1,0 +1,61 @@
+"""Taking a club in hand: what is hit from now on is its, with its own swing."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from django.utils import timezone
+from hemicycle_core.bag import HeadType
+from hemicycle_core.protocols import protocol_of
+from hemicycle_core.protocols.grooves import KEY as GROOVES
+from hemicycle_core.protocols.sole import KEY as SOLE
+from hemicycle_core.runs import as_stock
+from hemicycle_core.shots import PART_SWING, SHORT_TESTS
+
+from ..domain.session import load
+from ..models import Build, FittingSession
+from .acts import Altered, alter, in_hand_now
+from .bays import take_bay
+from .player import numbers_shown
+
+
+def hold(session: FittingSession, build: Build) -> list[Altered]:
+    """Shots of this bay go to this build of this session from now on. Another club comes back to its own stock swing
+    and to stock shots; place, lie and ball stay. A test goes on with clubs of its own, and is over with another."""
+    other = session.in_hand_id != build.pk
+    rows = alter(session, in_hand=build)
+    if other:
+        rows += alter(session, **_own_swing(session, build))
+    session.in_hand_at = timezone.now()
+    session.save(update_fields=["in_hand_at"])
+    in_hand_now(session)
+    numbers_shown(session)
+    take_bay(session)
+    return rows
+
+
+def _own_swing(session: FittingSession, build: Build) -> dict[str, Any]:
+    """What a club that is taken up is hit with, where it is not what the one before was hit with."""
+    if session.protocol in SHORT_TESTS and _of_the_test(session, build):
+        return {}
+    intent, length = as_stock(build.stock_swing)
+    on_card = session.protocol == PART_SWING and build.head_type == HeadType.WEDGE
+    of_sole = {"place": "", "lie": ""} if session.protocol == SOLE else {}
+    return {
+        "length": length,
+        "intent": intent.value,
+        "protocol": PART_SWING if on_card else protocol_of(intent).key,
+        "asked_carry_m": None,
+        "gripped_in": 0,
+        **of_sole,
+    }
+
+
+def _of_the_test(session: FittingSession, build: Build) -> bool:
+    """Whether a short test is of this club too: codes are of theirs alone, old and fresh of the groove test."""
+    if session.protocol == SOLE or build.coded:
+        return build.coded
+    if session.protocol == GROOVES:
+        pairs = load(session).wedges.tests.groove_pairs
+        return build.pk in {wedge.key for pair in pairs for wedge in pair}
+    return build.head_type == HeadType.WEDGE
