@@ -32,7 +32,8 @@ export function ImportDialog({ session, onClose }: { session: Session; onClose: 
 			got(client.POST("/api/sessions/{session_id}/import/preview", { ...path, body })),
 		onSuccess: (answer, sent) => {
 			// What was taken off the list of the odd ones stays off it while other things are answered.
-			const kept = (shown?.unlike ?? []).map((row) => row.line).filter((line) => !sent.aside.includes(line));
+			const before = request?.sheet === sent.sheet ? (shown?.unlike ?? []) : [];
+			const kept = before.map((row) => row.line).filter((line) => !sent.aside.includes(line));
 			setShown(answer);
 			setRequest({
 				...sent,

@@ -73,9 +73,15 @@ test("what is unlike the others is marked to be set aside, and may be left in", 
 	const aside = await screen.findByRole("checkbox", { name: /Set aside 7i 90 \(line 3\): 38 yd under/ });
 	expect((aside as HTMLInputElement).checked).toBe(true);
 	fireEvent.click(aside);
+	// It stays so while something else is put right.
+	fireEvent.change(screen.getByLabelText("Unit of Länge"), { target: { value: "yd" } });
+	await waitFor(() => expect(sent).toHaveLength(2));
+	await waitFor(() =>
+		expect((screen.getByLabelText("Unit of Länge") as HTMLSelectElement).disabled).toBe(false),
+	);
 	fireEvent.click(screen.getByRole("button", { name: "Take in 5 shots" }));
 	await waitFor(() =>
-		expect(bodies(sent)[1]).toMatchObject({ aside: [], clubs: { "Eisen 7": "7i", Fähre: "" } }),
+		expect(bodies(sent)[2]).toMatchObject({ aside: [], clubs: { "Eisen 7": "7i", Fähre: "" } }),
 	);
 });
 
