@@ -73,7 +73,7 @@ def against_flight(clubs: Mapping[str, Sequence[ParsedShot]], *, air: Air | None
 
 
 YARDS_OFF = {
-    "these look like metres taken for yards.": METRES_PER_YARD,
+    "these look like metres taken for yards, or range balls.": METRES_PER_YARD,
     "these look like yards taken for metres.": 1 / METRES_PER_YARD,
 }
 

@@ -46,7 +46,7 @@ export function Turn({
 			<span>
 				Up: <strong>{up}</strong>
 			</span>
-			<button type="button" className="btn h-11" disabled={turn.isPending} onClick={() => turn.mutate()}>
+			<button type="button" className="btn h-11 bg-base-100" disabled={turn.isPending} onClick={() => turn.mutate()}>
 				<span className="key">’</span> {next} is up
 			</button>
 			<button
@@ -82,7 +82,7 @@ function Choose({ session, act, onDone }: Pick<PlaceProps, "session" | "act"> & 
 				<button
 					key={line.id}
 					type="button"
-					className="btn h-11"
+					className="btn h-11 bg-base-100"
 					onClick={() => {
 						act(() => change.partner(session.id, line.id));
 						onDone();
