@@ -46,7 +46,12 @@ export function Turn({
 			<span>
 				Up: <strong>{up}</strong>
 			</span>
-			<button type="button" className="btn h-11 bg-base-100" disabled={turn.isPending} onClick={() => turn.mutate()}>
+			<button
+				type="button"
+				className="btn h-11 bg-base-100"
+				disabled={turn.isPending}
+				onClick={() => turn.mutate()}
+			>
 				<span className="key">’</span> {next} is up
 			</button>
 			<button
