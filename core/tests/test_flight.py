@@ -189,23 +189,42 @@ def test_what_height_and_heat_give_is_what_players_find_and_what_is_not_known_is
     assert in_other_air(shot, was=Air(), now=Air()).carry_error_m[0] == pytest.approx(0, abs=1e-9)
 
 
-def test_run_out_orders_by_turf_angle_and_spin():
-    def run(speed, angle, spin, turf):
-        return yards(float(run_out(np.array([speed]), np.array([angle]), np.array([spin]), turf).run_m[0]))
+def run_yd(speed, angle, spin, turf):
+    return yards(float(run_out(np.array([speed]), np.array([angle]), np.array([spin]), turf).run_m[0]))
 
-    soft, medium, firm = (run(22, 42, 4000, GREEN[turf]) for turf in Firmness)
-    assert soft < medium < firm
-    assert run(20, 30, 3000, FAIRWAY[Firmness.FIRM]) > 25  # a runner
-    # Full wedges on a medium green, a pitch with spin, and what no ball does: come back thirty yards.
-    assert -3 < run(21.9, 54, 8900, GREEN[Firmness.MEDIUM]) < -1
-    assert 1 < run(22.7, 56, 3550, GREEN[Firmness.MEDIUM]) < 4
-    assert 2 < run(13.5, 38, 5400, GREEN[Firmness.MEDIUM]) < 5
-    assert run(24, 75, 9000, GREEN[Firmness.SOFT]) > -20
-    assert run(22, 42, 4000, green(Firmness.MEDIUM, 12)) > medium > run(22, 42, 4000, green(Firmness.MEDIUM, 8))
+
+def landed(mph, launch, spin):
+    flight = fly(Launch(mps(mph), launch, spin))
+    return flight.landing_speed_mps[0], flight.landing_deg[0], flight.landing_spin_rpm[0]
+
+
+@pytest.mark.parametrize(
+    ("shot", "soft", "medium", "firm"),
+    [
+        ((90, 28, 10_000), (-4, -1), (-2, 0), (0, 3)),  # a full wedge comes back on soft and hops on on firm
+        ((85, 26, 10_000), (-4, -1), (-2, 0.2), (0, 3)),
+        ((90, 28, 4000), (0.5, 2), (2, 4), (4, 7.5)),
+        ((43, 33, 5500), (1, 3), (2, 5), (4, 8)),  # a pitch of 30 yards
+        ((28, 30, 1000), (6, 9), (10, 12), (12, 16)),  # a chip releases, one with spin checks
+        ((28, 30, 2500), (3, 6), (6, 8), (8, 12)),
+        ((60, 58, 3000), (-0.2, 1), (0, 2), (0, 3)),  # a flop of little spin never comes back
+        ((60, 65, 7000), (-2.5, 0), (-2, 0), (-1.5, 0.5)),  # and one with much stops
+    ],
+)
+def test_what_players_see_on_greens_of_ten_feet(shot, soft, medium, firm):
+    for firmness, (low, high) in zip(Firmness, (soft, medium, firm), strict=True):
+        assert low <= run_yd(*landed(*shot), GREEN[firmness]) <= high, firmness
+
+
+def test_run_out_orders_by_speed_of_green_and_by_angle_and_a_topped_ball_runs():
+    medium = GREEN[Firmness.MEDIUM]
+    slow, fast = green(Firmness.MEDIUM, 8), green(Firmness.MEDIUM, 12)
+    assert run_yd(22, 42, 4000, fast) > run_yd(22, 42, 4000, medium) > run_yd(22, 42, 4000, slow)
+    assert run_yd(24, 46, 5500, medium) < run_yd(24, 40, 5500, medium)
+    assert run_yd(20, 30, 3000, FAIRWAY[Firmness.FIRM]) > 25  # a runner
     # A drive on a medium fairway, and a topped shot of 60 mph, which is on the ground at once.
-    assert 15 < run(27.5, 39.6, 2100, FAIRWAY[Firmness.MEDIUM]) < 25
-    assert 50 < run(26, 3, 300, FAIRWAY[Firmness.MEDIUM]) < 80
-    assert run(24, 46, 5500, GREEN[Firmness.MEDIUM]) < run(24, 40, 5500, GREEN[Firmness.MEDIUM])
+    assert 15 < run_yd(27.5, 39.6, 2100, FAIRWAY[Firmness.MEDIUM]) < 25
+    assert 50 < run_yd(26, 3, 300, FAIRWAY[Firmness.MEDIUM]) < 80
 
 
 def test_roll_out_is_a_distribution_that_widens_with_the_shots():

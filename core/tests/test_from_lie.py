@@ -15,7 +15,7 @@ from hemicycle_core.judge.landings import landings
 from hemicycle_core.shots import Intent, Shot, fill_blanks
 from hemicycle_core.units import metres, mps
 
-ROUGH = [HeadType.HYBRID, HeadType.IRON, HeadType.FAIRWAY, HeadType.DRIVER]
+ROUGH = [HeadType.HYBRID, HeadType.FAIRWAY, HeadType.UTILITY, HeadType.IRON, HeadType.DRIVER]
 
 
 def launched(n, ball=122.0, launch=14.0, spin=4300.0, lie=None, seed=3):
@@ -31,12 +31,16 @@ def lying(carry, n, lie=Lie.ROUGH, seed=9):
     return [replace(shot, lie=lie) for shot in shots(carry, n=n, seed=seed)]
 
 
-def test_heavy_grass_takes_most_from_a_large_sole_and_least_from_a_hybrid():
+def test_from_rough_the_hybrid_is_best_the_wood_next_and_a_thin_long_iron_worst_and_tight_turf_takes_most_of_an_iron():
     stock = launched(8)
     left = [from_lie(stock, stock, Lie.ROUGH, kind) for kind in ROUGH]
     assert [each.carry for each in left] == sorted((each.carry for each in left), reverse=True)
     assert 0.90 < left[0].carry < 0.96 and 0.80 < left[2].carry < 0.90
     assert left[0].words.startswith("from rough: ") and left[0].words.endswith("by judgement, not hit from there")
+    wood, iron = (from_lie(stock, stock, Lie.TIGHT, kind) for kind in (HeadType.FAIRWAY, HeadType.IRON))
+    assert iron.carry < wood.carry < 1 and iron.wide > wood.wide
+    short = from_lie(stock, stock, Lie.ROUGH, HeadType.IRON, loft_deg=40)
+    assert left[3].carry < short.carry < left[0].carry
     for kind in ROUGH:
         semi, heavy = (from_lie(stock, stock, lie, kind) for lie in (Lie.SEMI_ROUGH, Lie.ROUGH))
         assert heavy.carry < semi.carry < 1 and heavy.wide > semi.wide > 1 and heavy.carry_sd > semi.carry_sd

@@ -52,8 +52,9 @@ def test_the_sentences_say_the_figures_and_the_green_of_the_shortest_job():
         spin, run = each.figures["spin_rpm"], each.figures["run_m"]
         assert f"spins {abs(spin.by):.0f} rpm {'more' if spin.by > 0 else 'less'}" in each.sentence
         assert (", within noise" in each.sentence) is not spin.told
-        way = "sooner" if run.by < 0 else "later"
-        assert f"{abs(yards(run.by)):.1f} yd {way} on the green of “30 yd chip”" in each.sentence
+        by = f"{abs(yards(run.by)):.1f}"
+        stops = "stops as soon" if by == "0.0" else f"{by} yd {'sooner' if run.by < 0 else 'later'}"
+        assert f"{stops} on the green of “30 yd chip”" in each.sentence
     dry, wet = (each.figures["spin_rpm"].by for each in found.lies)
     assert wet > 500 > abs(dry)
 

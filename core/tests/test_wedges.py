@@ -164,6 +164,7 @@ def test_a_published_set_wedge_lies_in_its_window_and_a_player_moves_it():
     assert windows["spin_rpm"].low < 9304 < windows["spin_rpm"].high
     lofted = windows_at(58, mps(82))
     assert lofted["launch_deg"].middle > windows["launch_deg"].middle + 5
+    assert all(30 <= windows_at(loft, mps(74))["launch_deg"].middle <= 33.1 for loft in (58, 60))
     flips = [Hit(50, mps(80), 34.0, 8400), Hit(54, mps(74), 37.5, 8300)]
     moved = windows_at(58, mps(68), others=flips)["launch_deg"]
     alone = windows_at(58, mps(68))["launch_deg"]

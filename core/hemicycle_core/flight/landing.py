@@ -5,10 +5,13 @@ friction mu, and takes a coefficient of restitution that falls with the normal i
     e = 0.510 - 0.0375 v_n + 0.000903 v_n^2   (v_n <= 20 m/s), 0.120 beyond   (his eq. 8).
 His slope, 15.4 deg (v / 18.6 m/s) (phi / 44.4 deg) with phi the impact angle above the ground (his eq. 6), was
 measured for shallow impacts. A ball that comes straight down makes a dent that slopes to no side, so here it is
-    theta_c = 15.4 deg (v / 18.6 m/s) sin 2 phi
+    theta_c = 15.4 deg (v / 18.6 m/s) (sin 2 phi)^STEEP
 which is his at his angle and none at 90 degrees; his own would have a lob spin back 30 yards. A bounce also costs
-a share of the speed along the ground and of the spin, more where the ball digs in (ours). The ball then bounces until
-it no longer leaves the ground and rolls with constant deceleration.
+a share of the speed along the ground and another of the spin (ours). The ball then bounces until it no longer leaves
+the ground and rolls with constant deceleration.
+
+What a firm word changes: on soft ground the dent is steep, so that the first bounce is short, and little of the spin is
+spent in it, so that it brings the ball back; on firm ground the first bounce goes forward and spends it.
 """
 
 from __future__ import annotations
@@ -25,8 +28,9 @@ from .aero import BALL_RADIUS_M, GRAVITY
 Floats = NDArray[np.float64]
 RPM = 2 * np.pi / 60
 MOST_BOUNCES = 12
-DIGS_MPS = 1.0  # from about this speed into the ground on a bounce costs its whole share
+STEEP = 1.72  # how fast the dent's slope falls off from 45 degrees: fitted with the turfs
 FLAT_HOP_MPS = 0.35  # a hop that leaves the ground slower than this rises under 7 mm: the ball rolls
+WHOLE_MPS = 1.0  # a ball that comes down this fast bounces wholly; between the two it part bounces and part rolls
 
 
 class Firmness(StrEnum):
@@ -42,7 +46,8 @@ class Turf:
     """Ground under a landing ball.
 
     dent: scale of the slope theta_c. bounce: scale of the restitution. friction: mu in the dent (Penner: 0.40).
-    drag_g: deceleration of rolling in units of g. loss: share of speed along and of spin that a bounce costs.
+    drag_g: deceleration of rolling in units of g. loss, spin_loss: shares of the speed along and of the spin that a
+    bounce costs.
     Arrays that broadcast with the landings are many turfs. Set so that run-outs are what players see, by
     judgement: docs/decisions/0003-landing.md.
     """
@@ -52,6 +57,7 @@ class Turf:
     friction: float | Floats
     drag_g: float | Floats
     loss: float | Floats = 0.0
+    spin_loss: float | Floats = 0.0
 
     def patched(self, draws: Floats) -> Turf:
         """Patches of this turf: dent, bounce, friction and rolling drag scaled by draws (4, ...)."""
@@ -66,17 +72,17 @@ class Turf:
 
 
 FAIRWAY = {
-    Firmness.SOFT: Turf(dent=1.10, bounce=0.21, friction=0.40, drag_g=0.30, loss=0.058),
-    Firmness.MEDIUM: Turf(dent=0.925, bounce=0.75, friction=0.41, drag_g=0.22, loss=0.055),
-    Firmness.FIRM: Turf(dent=0.70, bounce=0.975, friction=0.45, drag_g=0.18, loss=0.04),
+    Firmness.SOFT: Turf(dent=1.103, bounce=0.707, friction=0.470, drag_g=0.30, loss=0.079, spin_loss=0.141),
+    Firmness.MEDIUM: Turf(dent=0.908, bounce=0.947, friction=0.388, drag_g=0.22, loss=0.093),
+    Firmness.FIRM: Turf(dent=0.691, bounce=1.077, friction=0.456, drag_g=0.18, loss=0.060),
 }
 EVERYDAY_FT = 10.0  # meter reading of a green on an ordinary day; tournaments 11 to 12
 SLOWEST_FT, FASTEST_FT = 4.0, 16.0
 METER_G_FT = 0.56  # the meter lets a ball go at 1.83 m/s: deceleration in g times feet rolled
 FIRMNESS_OF_GREEN = {
-    Firmness.SOFT: Turf(dent=1.045, bounce=0.55, friction=0.325, drag_g=0.0, loss=0.335),
-    Firmness.MEDIUM: Turf(dent=1.04, bounce=1.015, friction=0.446, drag_g=0.0, loss=0.143),
-    Firmness.FIRM: Turf(dent=0.98, bounce=1.25, friction=0.54, drag_g=0.0, loss=0.045),
+    Firmness.SOFT: Turf(dent=1.230, bounce=0.391, friction=0.238, drag_g=0.0, loss=0.356, spin_loss=0.078),
+    Firmness.MEDIUM: Turf(dent=1.021, bounce=0.601, friction=0.406, drag_g=0.0, loss=0.265, spin_loss=0.034),
+    Firmness.FIRM: Turf(dent=0.825, bounce=0.800, friction=0.250, drag_g=0.0, loss=0.162, spin_loss=0.150),
 }
 
 
@@ -110,7 +116,8 @@ def _restitution(normal_mps: Floats, scale: float | Floats) -> Floats:
 def _bounce(along: Floats, down: Floats, spin: Floats, turf: Turf) -> tuple[Floats, Floats, Floats]:
     """One impact: speeds along and downward, backspin in rad/s; returns along, upward, backspin after."""
     speed, phi = np.hypot(along, down), np.arctan2(down, np.abs(along))
-    dent = np.radians(15.4 * (speed / 18.6) * np.sin(2 * phi) * turf.dent) * np.where(along < 0, -1, 1)
+    slope = 15.4 * (speed / 18.6) * np.abs(np.sin(2 * phi)) ** STEEP
+    dent = np.radians(slope * turf.dent) * np.where(along < 0, -1, 1)
     tangent = along * np.cos(dent) - down * np.sin(dent)
     normal = np.maximum(along * np.sin(dent) + down * np.cos(dent), 0)
     e = _restitution(normal, turf.bounce)
@@ -121,9 +128,7 @@ def _bounce(along: Floats, down: Floats, spin: Floats, turf: Turf) -> tuple[Floa
     impulse = turf.friction * normal * (1 + e) * np.sign(slip)
     tangent_after = np.where(gripped, tangent - 2 / 7 * slip, tangent - impulse)
     spin_after = np.where(gripped, -tangent_after / BALL_RADIUS_M, spin - 2.5 * impulse / BALL_RADIUS_M)
-    # A hop that hardly leaves the ground digs in as little: without that the last one would be a step in the run.
-    kept = 1 - turf.loss * (1 - np.exp(-((normal / DIGS_MPS) ** 2)))
-    tangent_after, spin_after = tangent_after * kept, spin_after * kept
+    tangent_after, spin_after = tangent_after * (1 - turf.loss), spin_after * (1 - turf.spin_loss)
     normal_after = e * normal
     back_along = tangent_after * np.cos(dent) - normal_after * np.sin(dent)
     up = tangent_after * np.sin(dent) + normal_after * np.cos(dent)
@@ -146,9 +151,11 @@ def run_out(landing_speed_mps: Floats, landing_deg: Floats, spin_rpm: Floats, tu
         if not flying.any():
             break
         after, up, spun = _bounce(along, down, spin, turf)
-        along, spin = np.where(flying, after, along), np.where(flying, spun, spin)
-        down = np.where(flying, up, down)
-        hop = np.where(flying, 2 * along * up / GRAVITY, 0.0)
+        # One hop more or less near the end would be a step in the run: a ball that hardly falls hardly bounces.
+        part = np.clip((down - FLAT_HOP_MPS) / (WHOLE_MPS - FLAT_HOP_MPS), 0.0, 1.0)
+        along, spin = along + part * (after - along), spin + part * (spun - spin)
+        down = np.where(flying, part * up, down)
+        hop = np.where(flying, 2 * along * down / GRAVITY, 0.0)
         run += hop
         if number == 0:
             first = hop

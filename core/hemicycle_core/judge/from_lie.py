@@ -1,8 +1,9 @@
 """What a lie costs a build beside its stock shots: measured where it was hit from, else held beforehand by its kind.
 
 No distribution of what grass and sand take from long clubs is published that we know of; the sizes beforehand are
-judgement, each with its doubt, and a few shots from the lie outweigh them. Their order is what fitters see: heavy grass
-takes speed, most from a large sole and least from a hybrid's; what slides between face and ball takes spin and lifts
+judgement, each with its doubt, and a few shots from the lie outweigh them. Their order is what fitters see: from rough
+the hybrid is best, the wood next and the thin long iron worst; tight turf forgives the iron's sole less than the wood's,
+which slides; what slides between face and ball takes spin and lifts
 the launch (impact, equations 2 and 3).
 """
 
@@ -44,18 +45,24 @@ _ANY = {
     Lie.TIGHT: Beforehand(1.0, 0.005, 1.1),
     Lie.SLOPE: Beforehand(0.97, 0.020, 1.25),
 }
-# Where a kind of head is known to differ: the hybrid is the best from grass, the large head grabs.
+# Where a kind of head is held to differ, all by judgement.
 _KINDS = {
     (Lie.SEMI_ROUGH, HeadType.HYBRID): Beforehand(0.985, 0.010, 1.1),
-    (Lie.SEMI_ROUGH, HeadType.FAIRWAY): Beforehand(0.965, 0.015, 1.2),
+    (Lie.SEMI_ROUGH, HeadType.FAIRWAY): Beforehand(0.975, 0.015, 1.2),
+    (Lie.SEMI_ROUGH, HeadType.UTILITY): Beforehand(0.970, 0.015, 1.2),
+    (Lie.SEMI_ROUGH, HeadType.IRON): Beforehand(0.965, 0.015, 1.25),
     (Lie.SEMI_ROUGH, HeadType.DRIVER): Beforehand(0.95, 0.025, 1.4),
     (Lie.ROUGH, HeadType.HYBRID): Beforehand(0.945, 0.025, 1.3),
-    (Lie.ROUGH, HeadType.FAIRWAY): Beforehand(0.89, 0.035, 1.5),
+    (Lie.ROUGH, HeadType.FAIRWAY): Beforehand(0.915, 0.035, 1.45),
+    (Lie.ROUGH, HeadType.UTILITY): Beforehand(0.900, 0.035, 1.5),
+    (Lie.ROUGH, HeadType.IRON): Beforehand(0.885, 0.035, 1.55),
     (Lie.ROUGH, HeadType.DRIVER): Beforehand(0.85, 0.05, 1.8),
     (Lie.SAND, HeadType.FAIRWAY): Beforehand(0.93, 0.03, 1.5),
     (Lie.SAND, HeadType.DRIVER): Beforehand(0.88, 0.05, 1.8),
     (Lie.SOFT, HeadType.FAIRWAY): Beforehand(0.985, 0.010, 1.15),
-    (Lie.TIGHT, HeadType.FAIRWAY): Beforehand(0.995, 0.010, 1.2),
+    (Lie.TIGHT, HeadType.FAIRWAY): Beforehand(0.995, 0.010, 1.1),
+    (Lie.TIGHT, HeadType.UTILITY): Beforehand(0.985, 0.015, 1.2),
+    (Lie.TIGHT, HeadType.IRON): Beforehand(0.980, 0.015, 1.25),
     (Lie.TIGHT, HeadType.DRIVER): Beforehand(0.97, 0.02, 1.5),
 }
 # d ln carry / d ln speed of long clubs; used where a build's launch is not known.
@@ -67,8 +74,14 @@ LAUNCH_SHOTS = 3.0  # shots from the lie at which its launch and spin are half t
 STOCK_SPREAD = 0.04  # of carry, where too few shots say
 
 
-def beforehand(lie: Lie, head_type: HeadType) -> Beforehand:
-    return _KINDS.get((lie, head_type)) or _ANY.get(lie) or Beforehand(1.0, 0.0, 1.0)
+LONG_IRON_DEG = 28.0  # stronger irons are thin and long; the others meet grass like any club of their loft
+
+
+def beforehand(lie: Lie, head_type: HeadType, loft_deg: float | None = None) -> Beforehand:
+    """What is held of a kind of head. loft_deg: None where unknown, which at the long end means a long iron."""
+    short = head_type is HeadType.IRON and loft_deg is not None and loft_deg >= LONG_IRON_DEG
+    mine = None if short else _KINDS.get((lie, head_type))
+    return mine or _ANY.get(lie) or Beforehand(1.0, 0.0, 1.0)
 
 
 @dataclass(frozen=True)
@@ -97,9 +110,9 @@ class FromLie:
         return f"from {where}: {takes}, with {self.n} {'shot' if self.n == 1 else 'shots'} hit from there"
 
 
-def unhit_from(lie: Lie, head_type: HeadType) -> FromLie:
+def unhit_from(lie: Lie, head_type: HeadType, loft_deg: float | None = None) -> FromLie:
     """What a lie does to a club that nobody hit: what is held beforehand of its kind."""
-    held = beforehand(lie, head_type)
+    held = beforehand(lie, head_type, loft_deg)
     return FromLie(lie, 0, held.speed**CARRY_BY_SPEED, _doubt(held), held.wide, held.speed, 1.0, 0.0)
 
 
@@ -129,6 +142,7 @@ def from_lie(
     lie: Lie,
     head_type: HeadType,
     *,
+    loft_deg: float | None = None,
     air: Air | None = None,
     anchored: Anchor | None = None,
 ) -> FromLie:
@@ -137,7 +151,7 @@ def from_lie(
     shots: of the build, whatever they were hit from; stock: those that say what it does from a clean lie, one or more
     with a carry.
     """
-    held = beforehand(lie, head_type)
+    held = beforehand(lie, head_type, loft_deg)
     mean = _means(stock, (*LAUNCH, "attack_deg"))
     known = all(key in mean for key in LAUNCH)
     spin, lifts = 1.0, 0.0

@@ -55,6 +55,6 @@ def play_expected(
     made = []
     for job in jobs:
         (run,) = runs_on([landed], [np.ones(1)], [np.array([expected.carry_m])], job)
-        lie = unhit_from(job.off, kind) if job.off else None
+        lie = unhit_from(job.off, kind, expected.head.loft_deg) if job.off else None
         made.append(play_from(name, kind, may_be, centre.carry_m, lie, run, job, part))
     return tuple(made)

@@ -228,7 +228,9 @@ def _lies(there: Sequence[tuple[Candidate, list[Shot]]], jobs: Sequence[Job]) ->
     """What each lie of the jobs does to each build, clean ones left out."""
     return {
         lie: [
-            from_lie(each.shots, shots, lie, each.head_type, air=each.air, anchored=each.anchored)
+            from_lie(
+                each.shots, shots, lie, each.head_type, loft_deg=each.loft_deg, air=each.air, anchored=each.anchored
+            )
             for each, shots in there
         ]
         for lie in sorted({job.off for job in jobs if job.off})

@@ -2,8 +2,9 @@
 
 The window is a curve through what is published and what is reckoned: touring players' set wedges leave at 24 degrees
 with 9,300 rpm at 102 mph (published averages), which is a shaft leant forward by 11 degrees at impact; beyond the set
-wedge nothing is published by loft, and `impact` (1) to (3) takes the same delivery to more loft. How far a player leans
-the shaft is his own: the session's other wedges move the middle of the window to it. Lower launch with more spin is
+wedge nothing is published by loft, and `impact` (1) to (3) takes the delivery to more loft. Full shots with 58 and 60
+degrees leave at 30 to 33 in the hands of usual players: the more loft, the more of it is taken off, by judgement. How
+far a player leans the shaft is his own: the session's other wedges move the middle of the window to it. Lower launch with more spin is
 easier to control, so that only the high and the little-spinning side is asked about.
 
 Bounce moves the flight either way, by lie and face, so that no direction is told for it.
@@ -24,6 +25,7 @@ from .delivery import Delivery
 
 # How far the hands take loft off at impact with a full wedge: touring players 11 degrees, most others 5 to 9.
 LEAN_DEG, LEAN_SD_DEG = 9.0, 3.0
+LEAN_AT_DEG, LEAN_MORE = 46.0, 0.3  # at that loft, and how much more for each further degree
 ONE_CLUB_DEG = 1.5  # one standard deviation of one club's lean about the player's
 LAUNCH_SD_DEG, SPIN_SHARE = 1.0, 0.07  # what `impact` leaves unexplained
 SIDE_80 = 1.2816
@@ -63,13 +65,18 @@ class Hit:
         return self.loft_deg - self.launch_deg - float(np.degrees(np.arcsin(share)))
 
 
-def lean_of(others: Sequence[Hit]) -> tuple[float, float]:
-    """How far this player leans the shaft and one standard deviation of what a further wedge of his shows, degrees."""
-    precision = 1 / LEAN_SD_DEG**2
-    weight = 1 / ONE_CLUB_DEG**2
-    total = LEAN_DEG * precision + sum(weight * each.lean_deg for each in others)
+def usual_lean_deg(loft_deg: float) -> float:
+    """How far usual players take loft off a full wedge of this loft, degrees."""
+    return LEAN_DEG + LEAN_MORE * max(loft_deg - LEAN_AT_DEG, 0.0)
+
+
+def lean_of(others: Sequence[Hit], loft_deg: float) -> tuple[float, float]:
+    """How far this player leans the shaft of a further wedge of this loft, and one standard deviation of it, degrees:
+    as far from usual as his others."""
+    precision, weight = 1 / LEAN_SD_DEG**2, 1 / ONE_CLUB_DEG**2
     known = precision + weight * len(others)
-    return total / known, float(np.hypot(known**-0.5, ONE_CLUB_DEG))
+    further = sum(weight * (each.lean_deg - usual_lean_deg(each.loft_deg)) for each in others) / known
+    return usual_lean_deg(loft_deg) + further, float(np.hypot(known**-0.5, ONE_CLUB_DEG))
 
 
 def _leaves(loft: float, lean: float, attack: float, friction: float, speed: float) -> tuple[float, float]:
@@ -96,7 +103,7 @@ def windows_at(
     usual one of wedges. Raises nothing: any loft and speed has a window.
     """
     attack = ATTACK_DEG[HeadType.WEDGE] if attack_deg is None else attack_deg
-    lean, sd = lean_of(others)
+    lean, sd = lean_of(others, loft_deg)
     launch, spin = _leaves(loft_deg, lean, attack, DRY_FRICTION, ball_speed_mps)
     by_lean = [a - b for a, b in zip(_leaves(loft_deg, lean + sd, attack, DRY_FRICTION, ball_speed_mps),
                                      (launch, spin), strict=True)]  # fmt: skip
