@@ -2,9 +2,8 @@
 
 No distribution of what grass and sand take from long clubs is published that we know of; the sizes beforehand are
 judgement, each with its doubt, and a few shots from the lie outweigh them. Their order is what fitters see: from rough
-the hybrid is best, the wood next and the thin long iron worst; tight turf forgives the iron's sole less than the wood's,
-which slides; what slides between face and ball takes spin and lifts
-the launch (impact, equations 2 and 3).
+the hybrid is best, the wood next and the thin long iron worst; from tight turf the iron loses more than the wood, which
+slides; what slides between face and ball takes spin and lifts the launch (impact, equations 2 and 3).
 """
 
 from __future__ import annotations

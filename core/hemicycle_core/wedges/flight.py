@@ -4,8 +4,8 @@ The window is a curve through what is published and what is reckoned: touring pl
 with 9,300 rpm at 102 mph (published averages), which is a shaft leant forward by 11 degrees at impact; beyond the set
 wedge nothing is published by loft, and `impact` (1) to (3) takes the delivery to more loft. Full shots with 58 and 60
 degrees leave at 30 to 33 in the hands of usual players: the more loft, the more of it is taken off, by judgement. How
-far a player leans the shaft is his own: the session's other wedges move the middle of the window to it. Lower launch with more spin is
-easier to control, so that only the high and the little-spinning side is asked about.
+far a player leans the shaft is his own: the session's other wedges move the middle of the window to it. Lower launch
+with more spin is easier to control, so that only the high and the little-spinning side is asked about.
 
 Bounce moves the flight either way, by lie and face, so that no direction is told for it.
 """
