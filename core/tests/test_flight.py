@@ -189,6 +189,16 @@ def test_what_height_and_heat_give_is_what_players_find_and_what_is_not_known_is
     assert in_other_air(shot, was=Air(), now=Air()).carry_error_m[0] == pytest.approx(0, abs=1e-9)
 
 
+def test_a_following_wind_of_which_players_see_more_than_is_computed_is_doubted_by_it():
+    iron = Launch(mps(95), 17, 6000)
+    calm = fly(iron).carry_m[0]
+    moved = in_other_air(iron, was=Air(), now=Air(wind_mps=mps(20), wind_from_deg=180))
+    assert moved.carry_m[0] - calm < 0.02 * calm  # what any set that meets the tables gives
+    assert moved.carry_m[0] + 1.6 * moved.carry_error_m[0] - calm > 0.05 * calm
+    against = in_other_air(iron, was=Air(), now=Air(wind_mps=mps(20)))
+    assert against.carry_error_m[0] < moved.carry_error_m[0]
+
+
 def run_yd(speed, angle, spin, turf):
     return yards(float(run_out(np.array([speed]), np.array([angle]), np.array([spin]), turf).run_m[0]))
 
