@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import argparse
 import os
+import subprocess
 import sys
 import time
 from collections.abc import Callable, Iterator
@@ -12,12 +13,14 @@ from functools import partial
 
 import numpy as np
 from hemicycle_core.simulation.practice import Score, draw_fitting, score, until_settled
-from hemicycle_core.simulation.practice.soles import SoleScore, score_tests
+from hemicycle_core.simulation.practice.soles import AnswerScore, SoleScore, score_answerers, score_tests
 from hemicycle_core.simulation.practice.wedges import LEVELS, WedgeScore, draw_bag, score_bag
 from hemicycle_core.simulation.practice.wedges import SHOTS as WEDGE_SHOTS
 from hemicycle_core.thresholds import DEFAULT
 from hemicycle_core.units import metres
 
+from . import practice_worlds
+from .practice_soles import answerers_report
 from .practice_soles import report as sole_report
 
 MOST_FITTINGS, MOST_SHOTS = 20_000, 50
@@ -48,12 +51,14 @@ def one(seed: int, shots: int, builds: int, indoors: float, shop: bool, own: boo
     return score(fitting)
 
 
-Total = Score | WedgeScore | SoleScore
+Total = Score | WedgeScore | SoleScore | AnswerScore
 
 
 def _scored(options: argparse.Namespace) -> Iterator[Total]:
     work: Callable[[int], Total] = partial(_wedge_bag, options.seed)
-    if options.soles:
+    if options.answerers:
+        work = partial(score_answerers, options.seed, short=options.short)
+    elif options.soles:
         work = partial(score_tests, options.seed, short=options.short)
     elif not options.wedges:
         work = partial(one, options.seed, options.shots, options.builds, options.indoors, options.shop, options.own)
@@ -140,6 +145,19 @@ def _wedge_report(total: WedgeScore, options: argparse.Namespace, seconds: float
     return "\n".join(lines)
 
 
+def _worlds(options: argparse.Namespace) -> int:
+    if options.shots == SETTLED:
+        print("In a world give the shots a build, 1 or more.", file=sys.stderr)
+        return 2
+    try:
+        for line in practice_worlds.run(options):
+            print(line, flush=True)
+    except subprocess.CalledProcessError:
+        print(f"There is no commit “{options.against}” in this repository.", file=sys.stderr)
+        return 2
+    return 0
+
+
 def _wedge_bag(seed: int, number: int) -> WedgeScore:
     return score_bag(draw_bag(seed, number))
 
@@ -155,14 +173,31 @@ def main(words: list[str]) -> int:
     parser.add_argument("--indoors", type=float, default=0.0, help="share of fittings whose monitor models flight")
     parser.add_argument("--wedges", action="store_true", help="wedge bags instead: steps, intervals, the bag proposed")
     parser.add_argument("--soles", action="store_true", help="blind sole tests instead: so many a cell and size")
-    parser.add_argument("--short", action="store_true", help="with --soles: the 20-minute version")
+    parser.add_argument("--answerers", action="store_true", help="blind sole tests by players who answer otherwise")
+    parser.add_argument("--short", action="store_true", help="with --soles or --answerers: the 20-minute version")
+    parser.add_argument(
+        "--world",
+        choices=[*practice_worlds.WORLDS, practice_worlds.ALL],
+        help="a world that the judge was not made for",
+    )
+    parser.add_argument("--against", metavar="COMMIT", help="with --world: judge the same by that commit's code too")
     options = parser.parse_args(words)
     sized = 1 <= options.fittings <= MOST_FITTINGS and 0 <= options.shots <= MOST_SHOTS
     if not (sized and 2 <= options.builds <= 8 and 0 <= options.indoors <= 1):
         most = f"{MOST_FITTINGS:,} fittings, 0 to {MOST_SHOTS} shots, 2 to 8 builds and a share from 0 to 1"
         print(f"Give 1 to {most}.", file=sys.stderr)
         return 2
-    total: Total = SoleScore() if options.soles else WedgeScore() if options.wedges else Score()
+    if options.world:
+        return _worlds(options)
+    total: Total = (
+        AnswerScore()
+        if options.answerers
+        else SoleScore()
+        if options.soles
+        else WedgeScore()
+        if options.wedges
+        else Score()
+    )
     began = time.monotonic()
     for done, part in enumerate(_scored(options), start=1):
         total.add(part)  # type: ignore[arg-type]
@@ -172,7 +207,9 @@ def main(words: list[str]) -> int:
     if sys.stderr.isatty():
         sys.stderr.write("\n")
     seconds = time.monotonic() - began
-    if isinstance(total, SoleScore):
+    if isinstance(total, AnswerScore):
+        print(answerers_report(total, options.fittings, options.seed, seconds))
+    elif isinstance(total, SoleScore):
         print(sole_report(total, options.fittings, options.seed, seconds))
     elif isinstance(total, WedgeScore):
         print(_wedge_report(total, options, seconds))

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import numpy as np
-from hemicycle_core.simulation.practice.soles import CELLS, SIZES, SoleScore
+from hemicycle_core.simulation.practice.soles import ANSWERED, CELLS, SIZES, AnswerScore, SoleScore
 
 BANDS = 4  # as many tests in each
 
@@ -35,6 +35,27 @@ def report(total: SoleScore, tests: int, seed: int, seconds: float) -> str:
         for mine in np.array_split(np.argsort(said, kind="stable"), BANDS):
             if mine.size:
                 lines.append(f"| {count} | {_share(said[mine])} | {_share(true[mine])} | {mine.size} |")
+    return "\n".join(lines)
+
+
+def answerers_report(total: AnswerScore, tests: int, seed: int, seconds: float) -> str:
+    """By answerer and number of soles: how often one is named of soles that are one, and how sure is said to be the
+    first of random ones."""
+    equal, random = ANSWERED[0]
+    lines = [
+        f"{tests:,} blind sole tests a cell and answerer, seed {seed}: {seconds:.0f} s.",
+        "",
+        "| answers | number | names one of equals | of random ones: said | true | named | of these best |",
+        "|---|---|---|---|---|---|---|",
+    ]
+    for who, score in total.by.items():
+        for count in ANSWERED[1]:
+            right = score.right.get((random, count))
+            said, true = score.stated[random, count], score.first[random, count]
+            lines.append(
+                f"| {who} | {count} | {_share(score.named[equal, count])} | {_share(said)} | {_share(true)} | "
+                f"{_share(score.named[random, count])} | {_share(right) if right else '–'} |"
+            )
     return "\n".join(lines)
 
 

@@ -122,7 +122,8 @@ class Shot:
     readings that do not count, as the line of a shot that was good for distance; misread: the monitor's error, not
     a shot. protocol: the key of the one it was hit in. lie: where it was said. old_swing: hit before the player was
     told to swing otherwise. apart: why it is no stock shot of its club otherwise, as another swing or ball. swing: how
-    long it was; part: not the stock one of its club. asked_m: the carry that was asked for, where one was."""
+    long it was; part: not the stock one of its club. asked_m: the carry that was asked for, where one was. order: its
+    place among all shots of the session, whatever club they were hit with; None where that is not known."""
 
     values: Mapping[str, float]
     sources: Mapping[str, Source] = field(default_factory=dict)
@@ -138,6 +139,7 @@ class Shot:
     swing: str = "full"
     part: bool = False
     asked_m: float | None = None
+    order: int | None = None
 
     def get(self, key: str) -> float | None:
         return None if key in self.void else self.values.get(key)

@@ -184,15 +184,15 @@ def test_best_is_most_successful_shots_then_keep_then_cheaper_then_liked():
     found = session(case(good), case(poor, "B")).choice
     assert (found.letter, found.because) == ("A", Because.MOST_SHOTS)
     alike = shots(179, n=60, spread=2, seed=9)
-    cheap = session(case(good, price=200), case(alike, "B", price=300)).choice
+    cheap = session(case(good, price=300), case(alike, "B", price=200)).choice
     # Sixty shots with each do not tell them apart: nothing is called level that is not known to be.
-    assert (cheap.letter, cheap.because) == ("B", Because.MOST_SHOTS)
-    assert cheap.sentence.endswith(" A costs 100 less and cannot be told from it by more shots: choose as you like.")
+    assert (cheap.letter, cheap.because) == ("A", Because.MOST_SHOTS)
+    assert cheap.sentence.endswith(" B costs 100 less and cannot be told from it by more shots: choose as you like.")
     sooner = replace(DEFAULT, level_shots=0.3)
-    cheap = session(case(good, price=200), case(alike, "B", price=300), thresholds=sooner).choice
-    assert (cheap.letter, cheap.because) == ("A", Because.CHEAPER)
-    liked = session(case(good, price=200, liking=Liking.LIKED), case(alike, "B", price=200), thresholds=sooner).choice
-    assert (liked.letter, liked.because) == ("A", Because.LIKED)
+    cheap = session(case(good, price=300), case(alike, "B", price=200), thresholds=sooner).choice
+    assert (cheap.letter, cheap.because) == ("B", Because.CHEAPER)
+    liked = session(case(good, price=200), case(alike, "B", price=200, liking=Liking.LIKED), thresholds=sooner).choice
+    assert (liked.letter, liked.because) == ("B", Because.LIKED)
     assert session(case(good, price=300), case(alike, "B", price=200), budget=250).choice.letter == "B"
     assert session(case(good, liking=Liking.VETOED), case(alike, "B")).choice.letter == "B"
     mine = Candidate("", "5W", HeadType.FAIRWAY, shots(179, n=10, spread=2, seed=6), own=True)

@@ -18,7 +18,7 @@ from hemicycle_core.judge.play import (
     Possible,
     play,
 )
-from hemicycle_core.samples.pool import LOSS_POINTS
+from hemicycle_core.samples.mixture import LOSS_POINTS
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
@@ -39,7 +39,7 @@ def certain(**known):
     """A build of which everything is known: every possible player is the same one."""
     usual = {
         "carry_m": 160.0, "spread_share": 0.025, "misses": 0.15, "side_deg": 0.8, "side_spread_deg": 2.5,
-        "landing_off_deg": 0.0, "landing_z": 0.0, "ground": 1.0, "pattern_logit": 0.0, **known,
+        "landing_off_deg": 0.0, "landing_z": 0.0, "ground": 1.0, **known,
     }  # fmt: skip
     made = {name: np.full(DRAWS, float(value)) for name, value in usual.items()}
     return Possible(**made, losses=np.tile(LOSSES, (DRAWS, 1)))

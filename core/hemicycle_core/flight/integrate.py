@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Callable, Sequence
 from dataclasses import dataclass, replace
 from functools import lru_cache
+from typing import Any
 
 import numpy as np
 from numpy.typing import ArrayLike, NDArray
@@ -17,7 +18,8 @@ from .error import landing_bias
 
 Floats = NDArray[np.float64]
 
-STEP_S = 0.2  # carry within a few millimetres of a tight solver; docs/decisions/0002-flight-coefficients.md
+STEP_S = 0.4  # carry within two centimetres of a tight solver; docs/decisions/0002-flight-coefficients.md
+DRAWN_S = 0.1  # between the samples of a path
 LONGEST_S = 20.0
 RPM = 2 * np.pi / 60
 CHUNK = 4096  # shots flown together: more would leave the processor's cache, fewer waste calls
@@ -274,19 +276,22 @@ class _Landed:
 def _fly_chunk(state: Floats, balls: _Balls, step: float, path: bool) -> _Landed:
     n = state.shape[1]
     out = _Landed(np.zeros((7, n)), np.zeros(n), np.zeros(n), [state[:3].copy()] if path else [])
-    who, now = np.arange(n), 0.0
+    everyone, who, now = balls, np.arange(n), 0.0
+    # Where within its step a shot is highest and where it lands is found for all of them at the end, in one batch each.
+    tops: list[tuple[NDArray[np.intp], Floats, Floats]] = []
+    ends: list[tuple[NDArray[np.intp], Floats, Floats, float]] = []
     while who.size and now < LONGEST_S:
         after = balls.step(state, step)
         top = (state[VZ] > 0) & (after[VZ] <= 0)
         if top.any():
             # At the top height does not change with time, so a linear guess of the time is enough.
-            share = state[VZ, top] / (state[VZ, top] - after[VZ, top])
-            out.peak[who[top]] = balls[np.flatnonzero(top)].step(state[:, top], share * step)[Z]
+            tops.append((who[top], state[:, top], state[VZ, top] / (state[VZ, top] - after[VZ, top]) * step))
         down = after[Z] <= 0
         if down.any():
             share = _fraction_to_ground(state[:, down], after[:, down], step)
-            out.state[:, who[down]] = balls[np.flatnonzero(down)].step(state[:, down], share * step)
-            out.hang[who[down]] = now + share * step
+            ends.append((who[down], state[:, down], share * step, now))
+            if path:
+                out.state[:, who[down]] = _parts_of_a_step(everyone, ends[-1:])[1]
             aloft = np.flatnonzero(~down)
             who, after, balls = who[aloft], after[:, aloft], balls[aloft]
         state, now = after, now + step
@@ -294,8 +299,22 @@ def _fly_chunk(state: Floats, balls: _Balls, step: float, path: bool) -> _Landed
             here = out.state[:3].copy()
             here[:, who] = state[:3]
             out.samples.append(here)
+    if tops:
+        index, at_top = _parts_of_a_step(everyone, tops)
+        out.peak[index] = at_top[Z]
+    if ends:
+        index, landed = _parts_of_a_step(everyone, ends)
+        out.state[:, index] = landed
+        out.hang[index] = np.concatenate([began + part for _, _, part, began in ends])
     out.state[:, who], out.hang[who] = state, now
     return out
+
+
+def _parts_of_a_step(balls: _Balls, rows: Sequence[tuple[Any, ...]]) -> tuple[NDArray[np.intp], Floats]:
+    """The shots of some rows, each (their index, state, seconds, ...), and their states after so many seconds."""
+    index = np.concatenate([row[0] for row in rows])
+    states = np.concatenate([row[1] for row in rows], axis=1)
+    return index, balls[index].step(states, np.concatenate([row[2] for row in rows]))
 
 
 def fly(
@@ -309,7 +328,7 @@ def fly(
     """Fly n shots over level ground until they land.
 
     launch: n shots. air: one for all of them or one each, 20 degrees C at sea level when None.
-    scales: scales of drag and lift. path: also return sampled paths for drawing, every half STEP_S.
+    scales: scales of drag and lift. path: also return sampled paths for drawing, every DRAWN_S.
     Raises BadInput for launches that cannot be flown. Source of the forces: `aero`; the known bias of the landing angle
     (`error.landing_bias`) is out of it. The first step always moves off the ground, so a topped shot with a launch
     below the horizon lands within it. Flights of up to `FEW` shots without their paths are kept, and read-only.
@@ -336,7 +355,7 @@ def _few(fields: bytes, air: Air | tuple[Air, ...], ball: Coefficients, scales: 
 def _flown(launch: Launch, air: Air | Sequence[Air], ball: Coefficients, scales: FlightScales, path: bool) -> Flight:
     state, axis = _start(launch)
     balls = _balls(axis, air, ball, scales)
-    step = STEP_S / 2 if path else STEP_S
+    step = DRAWN_S if path else STEP_S
     size = state.shape[1] if path else CHUNK
     parts = [
         _fly_chunk(state[:, first : first + size], balls[slice(first, first + size)], step, path)

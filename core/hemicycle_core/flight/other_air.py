@@ -95,7 +95,8 @@ def in_other_air(
 def _behind(air: Air | Sequence[Air]) -> Floats:
     """The wind that follows the shot, m/s, nought in a head wind; of one air or of n."""
     winds = [air.wind_along_mps] if isinstance(air, Air) else [each.wind_along_mps for each in air]
-    return np.maximum(np.array(winds), 0.0)
+    following: Floats = np.maximum(np.array(winds), 0.0)
+    return following
 
 
 def _share_gained(

@@ -108,6 +108,7 @@ def _shot(row: Mapping[str, Any], models_flight: bool, where: str) -> Shot:
         swing=row.get("swing", FULL),
         part=bool(row.get("part", False)),
         asked_m=row.get("asked_m"),
+        order=row.get("order"),
     )
 
 

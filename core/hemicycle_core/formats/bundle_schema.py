@@ -59,6 +59,13 @@ SHOT = _object(
         "swing": {**TEXT, "description": "How it was swung: a length, eased or hard; full where it is not named."},
         "part": {"type": "boolean", "description": "Only its swing makes it no stock shot: a part swing of the club."},
         "asked_m": {"type": "number", "description": "The carry that was asked for, with the intent `yardage`."},
+        "order": {
+            "type": "integer",
+            "minimum": 0,
+            "description": "Its place among all shots of the session, whatever club they were hit with. Left out where "
+            "that is not known, as of shots of another day.",
+        },
+        "hit_at": {"type": "string", "format": "date-time", "description": "When, where the monitor says it."},
         "old_swing": {"type": "boolean", "description": "Hit before the swing was changed: says nothing of now."},
         "misread": {"type": "boolean", "description": "The monitor's error: counts for nothing."},
         "void": {

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, field, replace
 
 import numpy as np
 from numpy.typing import NDArray
@@ -28,17 +28,20 @@ ANGLE_STEP_DEG = 2.0
 SLOPE_PRIOR_M2 = 60.0
 RUN_SD_M, RUN_PRIOR_SHOTS = 2.0, 5.0
 ANGLE_SD_DEG, ANGLE_PRIOR_SHOTS = 1.8, 5.0
+LONGER_PRIOR_SHOTS = 3.0
 MOST_OFF_M = 8.0  # a run further from the typical one than this counts as this far
 
 
 @dataclass(frozen=True)
 class Landings:
-    """n shots coming down, arrays (n,). read: some of them say how; else they are usual ones of their kind of head."""
+    """n shots coming down, arrays (n,). read: some of them say how; else they are usual ones of their kind of head.
+    flown_m: what each launch flies, NaN where it was not read."""
 
     speed_mps: Floats
     angle_deg: Floats
     spin_rpm: Floats
     read: bool = True
+    flown_m: Floats = field(default_factory=lambda: np.zeros(0))
 
 
 def landings(
@@ -57,19 +60,20 @@ def landings(
     shots = [shot for group in groups for shot in group]
     seen = columns_of(shots, (*LAUNCH, "landing_deg"))
     n = len(shots)
-    speed, angle, spin = (np.full(n, np.nan) for _ in range(3))
+    speed, angle, spin, flown = (np.full(n, np.nan) for _ in range(4))
     flew = np.flatnonzero(np.all([np.isfinite(seen[key]) for key in LAUNCH], axis=0))
     if flew.size:
         each = [air for group, air in zip(groups, airs or [Air()] * len(groups), strict=True) for _ in group]
         scales = (anchored or Anchor()).scales
         flight = fly(Launch(*(seen[key][flew] for key in LAUNCH)), air=[each[i] for i in flew], scales=scales)
         speed[flew], angle[flew] = flight.landing_speed_mps, flight.landing_deg
-        spin[flew] = flight.landing_spin_rpm
+        spin[flew], flown[flew] = flight.landing_spin_rpm, flight.carry_m
     angle = np.where(np.isfinite(seen["landing_deg"]), seen["landing_deg"], angle)
     ends = np.cumsum([len(group) for group in groups])[:-1]
     parts = zip(*(np.split(values, ends) for values in (speed, angle, spin)), strict=True)
     usual = kinds or [HeadType.HYBRID] * len(groups)
-    return [_filled(part, USUAL_DOWN.get(kind, OTHERWISE)) for part, kind in zip(parts, usual, strict=True)]
+    made = [_filled(part, USUAL_DOWN.get(kind, OTHERWISE)) for part, kind in zip(parts, usual, strict=True)]
+    return [replace(each, flown_m=carries) for each, carries in zip(made, np.split(flown, ends), strict=True)]
 
 
 def usual_roll_m(kind: HeadType, turf: Firmness = Firmness.MEDIUM) -> float:
@@ -114,20 +118,23 @@ def runs_on(landed: Sequence[Landings], weights: Sequence[Floats], carries: Sequ
         return np.concatenate([getattr(each, name) for each in landed])
 
     flat = np.split(run_out(joined("speed_mps"), joined("angle_deg"), joined("spin_rpm"), job.turf).run_m, sizes)
-    # Typical is what the typical landing does: the average of the runs is drawn out by the few flat ones.
     typical = np.array(
         [
             [float(np.average(values, weights=weight)) for values in (each.speed_mps, each.angle_deg, each.spin_rpm)]
             for each, weight in zip(landed, weights, strict=True)
         ]
     ).T
-    means = run_out(typical[0], typical[1], typical[2], job.turf).run_m
+    at = run_out(typical[0], typical[1], typical[2], job.turf).run_m
     steeper = run_out(typical[0], np.clip(typical[1] + ANGLE_STEP_DEG, 5, 85), typical[2], job.turf).run_m
+    # The average of the runs is longer than the run of the average landing: flat ones draw it out. By how much is read
+    # over all builds, as one flat shot in five would draw a build out by itself.
+    w = np.concatenate(weights)
+    longer = np.concatenate([np.clip(each - run, -MOST_OFF_M, MOST_OFF_M) for each, run in zip(flat, at, strict=True)])
+    means = at + float((w * longer).sum()) / (float(w.sum()) + LONGER_PRIOR_SHOTS)
     x = np.concatenate(
         [carry - np.average(carry, weights=weight) for carry, weight in zip(carries, weights, strict=True)]
     )
     y = np.concatenate([each - mean for each, mean in zip(flat, means, strict=True)])
-    w = np.concatenate(weights)
     slope = float((w * x * y).sum() / ((w * x * x).sum() + SLOPE_PRIOR_M2))
     freedom = max(float(w.sum()) - len(landed), 0.0)
     left = float((w * np.clip(y - slope * x, -MOST_OFF_M, MOST_OFF_M) ** 2).sum())
@@ -139,10 +146,10 @@ def runs_on(landed: Sequence[Landings], weights: Sequence[Floats], carries: Sequ
     return [
         Run(
             float(mean),
-            float(more - mean) / ANGLE_STEP_DEG,
+            float(more - run) / ANGLE_STEP_DEG,
             slope,
             sd,
             angle_sd / float(weight.sum()) ** 0.5 if each.read else UNREAD_ANGLE_SD_DEG,
         )
-        for mean, more, weight, each in zip(means, steeper, weights, landed, strict=True)
+        for mean, run, more, weight, each in zip(means, at, steeper, weights, landed, strict=True)
     ]

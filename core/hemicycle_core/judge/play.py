@@ -10,14 +10,16 @@ from __future__ import annotations
 
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, replace
+from functools import cache
 
 import numpy as np
 from numpy.typing import ArrayLike, NDArray
-from scipy.special import expit, logit, ndtr, ndtri
+from scipy.special import ndtr, ndtri
 
 from ..bag import HeadType
 from ..brief import NOTHING_FEARED, Feared, Job, JobKind
-from ..samples.pool import FLYER_GAIN, FLYER_SD, FLYERS, LOSS_POINTS, MISS_COST, Centre, Pool, share_between
+from ..samples.mixture import FLYER_GAIN, FLYER_SD, FLYERS, LOSS_POINTS, MISS_COST
+from ..samples.pool import Centre, Pool
 from ..units import metres
 from .from_lie import FromLie
 from .landings import Run
@@ -34,12 +36,6 @@ RUN_SHARE = 0.15  # of its length: one landing spot against the next
 MOST_RUN_SHIFT_M = 9.0  # how much further or less far a poor shot runs than a good one
 SHORT_OF_GREEN_M = metres(10)  # a ball pitching further short than this is not played to run on
 LEVEL = 0.90
-# On the course the player is warm and knows the club: a session's average lies this share short of that, for its
-# first shots are cold and strange. About what warming up costs over twenty shots.
-FRESH_SHARE = 0.005
-# How far the success share of a pattern that is not quite as drawn lies from ours, in log odds: what the player's
-# builds share, and this build's own. Measured on simulated players (docs/decisions/0005).
-PATTERN_SHARED, PATTERN_OWN = 0.15, 0.10
 # Log: what a ball runs on a course's ground beside what its word makes us expect, the same for all builds. The word is
 # a fitter's or a player's, and our roll for it was set by judgement (docs/decisions/0003); two thirds to half as much
 # again.
@@ -48,12 +44,14 @@ GROUND_SD = 0.4
 
 @dataclass(frozen=True)
 class Doubts:
-    """Standard deviations of the flight model's part: of carry as a share, common to all builds and this one's
-    own; of the landing angle in degrees. Zero where measured."""
+    """Standard deviations of what more shots of a day do not tell, the flight model's part and the monitor's: of carry
+    as a share, common to all builds and this one's own; of the landing angle in degrees; of the side in degrees, common
+    to all builds."""
 
     common_share: float = 0.0
     own_share: float = 0.0
     landing_deg: float = 0.0
+    side_deg: float = 0.0
 
 
 @dataclass(frozen=True)
@@ -105,8 +103,7 @@ def normals_of(name: str, count: int) -> Floats:
 class Possible:
     """What one build may be like, arrays (DRAWS,): carry of its centre in metres, spreads, miss rate as a share,
     losses (DRAWS, LOSS_POINTS) as shares of carry, side in degrees, the model's error in its landing angle, how the
-    average landing of its shots may be off in standard errors, how much of the expected run the ground gives, and how
-    its pattern may differ from a normal one."""
+    average landing of its shots may be off in standard errors, and how much of the expected run the ground gives."""
 
     carry_m: Floats
     spread_share: Floats
@@ -117,34 +114,34 @@ class Possible:
     landing_off_deg: Floats
     landing_z: Floats
     ground: Floats
-    pattern_logit: Floats
 
 
 def possible(name: str, head_type: HeadType, centre: Centre, pooled: Pool, *, doubts: Doubts | None = None) -> Possible:
     """Draw what a build may be like from what its shots and the player's other builds say."""
     off = doubts or Doubts()
-    z = normals_of(name, 10)
-    shared = normals_of(SHARED, 5)
+    z = normals_of(name, 9)
+    shared = normals_of(SHARED, 6)
     mirror = np.where(np.arange(DRAWS) < DRAWS // 2, 1.0, -1.0)
     # Student's t from normals: the spread's own draw widens the centre's.
     wide = np.exp(z[1] / np.sqrt(2 * centre.df))
-    carry = (centre.carry_m + centre.carry_se_m * wide * z[0]) * (1 + FRESH_SHARE)
+    known = centre.played
+    carry = (known.mean + known.sd * wide * z[0]) * (1 + pooled.fresh_share + pooled.fresh_sd * shared[5])
     carry = carry * (1 + off.common_share * shared[2] + off.own_share * z[5])
     odds = pooled.miss_share / (1 - pooled.miss_share)
     doubt = np.sqrt(1 / (pooled.miss_shots * pooled.miss_share * (1 - pooled.miss_share)))
     odds = odds * np.exp(doubt * shared[0] + BUILD_MISS_SD * z[2])
     dearer = MISS_COST[head_type] * np.exp(0.25 * shared[1] + BUILD_MISS_SD * 0.5 * z[3])
+    common = np.hypot(centre.side_shared_deg, off.side_deg)
     return Possible(
         carry_m=carry,
         spread_share=centre.spread_share * wide * np.exp(0.18 * z[4]),
         misses=odds / (1 + odds),
         losses=np.clip(dearer[:, None] * pooled.losses, -0.03, 0.7),
-        side_deg=centre.side_deg + centre.side_se_deg * z[6] * mirror,
+        side_deg=centre.side_deg + (centre.side_se_deg * z[6] + common * shared[4]) * mirror,
         side_spread_deg=centre.side_spread_deg * np.exp(z[4] / np.sqrt(2 * centre.side_df)),
         landing_off_deg=off.landing_deg * z[7],
-        landing_z=z[9],
-        ground=np.exp(GROUND_SD * shared[4]),
-        pattern_logit=PATTERN_SHARED * shared[3] + PATTERN_OWN * z[8],
+        landing_z=z[8],
+        ground=np.exp(GROUND_SD * shared[3]),
     )
 
 
@@ -161,6 +158,7 @@ def lying(build: Possible, name: str, head_type: HeadType, found: FromLie) -> Po
     )
 
 
+@cache
 def _quantiles(count: int) -> Floats:
     points: Floats = ndtri((np.arange(count) + 0.5) / count)
     return points
@@ -237,15 +235,15 @@ def play(
     flown = _flown(build, carry, least_carry(job))
     # Where it stops is uncertain by the ground alone; the carry of a virtual shot is not.
     stops = carry + roll
-    reaches, stays = share_between((near - stops) / roll_sd, np.inf), share_between(-np.inf, (far - stops) / roll_sd)
+    reaches = ndtr((stops - near) / roll_sd)
+    stays = ndtr((far - stops) / roll_sd) if np.isfinite(far) else np.ones_like(stops)
     deep = np.clip(reaches + stays - 1, 0, 1) * flown
     half = job.width_m / 2
     spread = np.radians(build.side_spread_deg[:, None]) * wide * np.maximum(stops, 1)
     middle = np.radians(build.side_deg[:, None]) * np.maximum(stops, 1)
-    left, right = share_between(-np.inf, (-half - middle) / spread), share_between((half - middle) / spread, np.inf)
+    left, right = ndtr((-half - middle) / spread), ndtr((middle - half) / spread)
     inside = np.clip(1 - left - right, 0, 1)
-    drawn = np.clip((weight * deep * inside).sum(axis=1), 1e-4, 1 - 1e-4)
-    draws = expit(logit(drawn) + build.pattern_logit)
+    draws = np.clip((weight * deep * inside).sum(axis=1), 0.0, 1.0)
     short = (weight * (1 - reaches * flown)).sum(axis=1)
     long = (weight * flown * (1 - stays)).sum(axis=1)
     return Played(

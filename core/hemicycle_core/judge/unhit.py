@@ -9,7 +9,9 @@ import numpy as np
 from ..brief import Job
 from ..estimate import Estimate
 from ..rack.expected import Expected
-from ..samples.pool import CARRY_SPREAD, USUAL_SIDE_DEG, Centre, Pool
+from ..samples.mixture import CARRY_SPREAD
+from ..samples.pool import Centre, Pool
+from ..samples.sides import USUAL_SIDE_DEG
 from .eased import Eases, Part, can_ease, curve_of
 from .from_lie import unhit_from
 from .landings import OTHERWISE, USUAL_DOWN, Landings, runs_on

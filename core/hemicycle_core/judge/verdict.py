@@ -274,6 +274,8 @@ def _not_held_up(candidate: Candidate, evidence: Evidence, thresholds: Threshold
 
 
 def _predicted(candidate: Candidate, changes: Sequence[Change]) -> list[Prediction]:
+    if not changes:
+        return []
     hit = HitClub(head_type=candidate.head_type, loft_deg=candidate.loft_deg)
     return predict(candidate.shots, changes, air=candidate.air, anchored=candidate.anchored, club=hit)
 
@@ -376,13 +378,16 @@ def remedy(case: Case, evidence: Evidence, thresholds: Thresholds) -> str:
     length changes the carry and little else, so that it is no remedy for a flight."""
     candidate = case.candidate
     lengths = LENGTHS_IN if case.wanted.wish is Wish.GAP else ()
-    predicted = _predicted(candidate, [Change(ChangeKind.LENGTH, inches) for inches in lengths])
-    predicted += _next_heads(candidate)
+    heads = _next_heads(candidate)
+    changes = [Change(ChangeKind.LENGTH, inches) for inches in lengths]
+    made = _predicted(candidate, [*changes, *(Change(ChangeKind.BEND, by) for by, _ in heads)])
+    predicted = made[: len(changes)]
+    for each, (_, length_m) in zip(made[len(changes) :], heads, strict=False):
+        predicted.append(each if length_m is None else _as_long(each, candidate, length_m))
     wanted = max(thresholds.after_turn, evidence.chance() + 0.15)
     if not predicted and candidate.next_heads is None and evidence.off_m:
         return STRONGER if evidence.off_m < 0 else WEAKER
-    made = [(_chance_after(each, evidence), each) for each in predicted]
-    good = [row for row in made if row[0] >= wanted]
+    good = [row for each in predicted if (row := (_chance_after(each, evidence), each))[0] >= wanted]
     if not good:
         return NO_REMEDY
     best = max(good, key=lambda row: row[0])[1]
@@ -405,20 +410,17 @@ def _chance_after(change: Prediction, evidence: Evidence) -> float:
     return evidence.chance(change, head_share=HEAD_SHARE if change.change.kind is ChangeKind.BEND else 0.0)
 
 
-def _next_heads(candidate: Candidate) -> list[Prediction]:
-    """What other heads of the kind should do: those that can be had, each at the length it is made in; where the rack
-    is not known, any loft at the length that was hit."""
+def _next_heads(candidate: Candidate) -> list[tuple[float, float | None]]:
+    """Other heads of the kind, by how much more loft they have: those that can be had, each with the length it is made
+    in; where the rack is not known, any loft at the length that was hit (None)."""
     if candidate.next_heads is None or candidate.loft_deg is None:
-        lofts = () if candidate.next_heads is not None else NEXT_LOFTS_DEG
-        return _predicted(candidate, [Change(ChangeKind.BEND, by) for by in lofts])
+        return [] if candidate.next_heads is not None else [(by, None) for by in NEXT_LOFTS_DEG]
     most = EFFECTS[ChangeKind.BEND].most
-    there = [
+    return [
         (loft - candidate.loft_deg, length_m)
         for loft, length_m in candidate.next_heads
         if 0.5 <= abs(loft - candidate.loft_deg) <= most
     ]
-    made = _predicted(candidate, [Change(ChangeKind.BEND, by) for by, _ in there])
-    return [_as_long(each, candidate, length_m) for each, (_, length_m) in zip(made, there, strict=False)]
 
 
 def _as_long(head: Prediction, candidate: Candidate, length_m: float) -> Prediction:

@@ -16,7 +16,8 @@ from ..flight import Air, Anchor
 from ..flight.error import BESIDE_NEIGHBOURS
 from ..impact import Lie, smash_at
 from ..samples.drift import REFERENCE_LENGTH_M, SPEED_SHARE_PER_M
-from ..samples.pool import Centre, Group, Pool, pool
+from ..samples.group import Group
+from ..samples.pool import Centre, Pool, pool
 from ..shots import Shot, Source, columns_of
 from .candidate import Candidate
 from .doubt import doubt, source_of
@@ -30,6 +31,8 @@ Floats = NDArray[np.float64]
 
 KEEP = "the bag of today"
 OWN = "own "
+# What a monitor may have wrong of every shot of a day, set up a little off or warm: of carry, and of the line.
+DAY_CARRY_SHARE, DAY_SIDE_DEG = 0.012, 0.4
 FAR_SHARE = 0.25  # of carry: further off than any good shot strays
 
 
@@ -120,6 +123,7 @@ def group_of(candidate: Candidate, shots: Sequence[Shot]) -> Group:
                 / smash_at(seen["dynamic_loft_deg"] - seen["attack_deg"])
             ),
         },
+        order=np.array([np.nan if shot.order is None else shot.order for shot in shots], dtype=float),
         strange=not candidate.own,
         length_m=length,
         length_sd_m=unsure if candidate.length_stated else max(unsure, LENGTH_SD_M[0]),
@@ -138,10 +142,10 @@ def doubts_of(candidate: Candidate) -> Doubts:
     )
     carries = [shot.values["carry_m"] for shot in candidate.shots if "carry_m" in shot.values]
     if source_of(candidate.shots, "carry_m") is Source.MEASURED or not carries:
-        return Doubts(0.0, 0.0, off.landing_deg)
+        return Doubts(DAY_CARRY_SHARE, 0.0, off.landing_deg, DAY_SIDE_DEG)
     whole = off.carry_m / float(np.mean(carries))
     own = min(BESIDE_NEIGHBOURS, whole)
-    return Doubts(float(np.sqrt(max(whole**2 - own**2, 0.0))), own, off.landing_deg)
+    return Doubts(float(np.sqrt(max(whole**2 - own**2, 0.0))), own, off.landing_deg, DAY_SIDE_DEG)
 
 
 def near(carry_m: float, run: Run, job: Job) -> bool:
@@ -161,20 +165,20 @@ def weigh(
     """Pool the candidates that have a shot and play each of them on every job, and on the fairway to be held."""
     jobs = [*jobs, fairway] if fairway is not None else list(jobs)
     there = [(each, shots) for each in candidates if (shots := usable(each.shots))]
-    groups = [group_of(each, shots) for each, shots in there]
-    pooled = pool(groups)
     airs = [each.air or Air() for each, _ in there]
     anchored = there[0][0].anchored if there else Anchor()
-    weights = [1 - poor for poor in pooled.miss]
-    carries = [group.carry_m for group in groups]
     kinds = [each.head_type for each, _ in there]
     hit_by = [shots for _, shots in there]
-    landed = landings(hit_by, kinds=kinds, airs=airs, anchored=anchored) if there and jobs else []
-    lies = _lies(there, jobs) if landed else {}
+    landed = landings(hit_by, kinds=kinds, airs=airs, anchored=anchored) if there else []
+    groups = [replace(group_of(*each), flown_m=down.flown_m) for each, down in zip(there, landed, strict=True)]
+    pooled = pool(groups)
+    weights = [1 - poor for poor in pooled.miss]
+    carries = [group.carry_m for group in groups]
+    lies = _lies(there, jobs)
     down = {None: landed} | {
         lie: landings_from(hit_by, landed, found, airs=airs, anchored=anchored) for lie, found in lies.items()
     }
-    runs = [runs_on(down[job.off], weights, carries, job) if landed else [] for job in jobs]
+    runs = [runs_on(down[job.off], weights, carries, job) if there else [] for job in jobs]
     parts, ease = _parts(there, pooled)
     centres, played = {}, {}
     for index, (each, _) in enumerate(there):

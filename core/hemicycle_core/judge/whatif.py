@@ -10,6 +10,7 @@ from __future__ import annotations
 import math
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, replace
+from functools import cached_property
 
 import numpy as np
 from numpy.typing import NDArray
@@ -116,10 +117,10 @@ class Impacts:
         after = np.clip(self.spin_loft_deg + more, 2, 80)
         s, t = np.radians(self.spin_loft_deg), np.radians(after)
         club = 1 + effect.club_speed_share.value * amount
-        slope = np.interp(self.spin_loft_deg, SMASH_SLOPE_AT, SMASH_SLOPE)
-        slope = slope + slope_sds * np.interp(self.spin_loft_deg, SMASH_SLOPE_AT, SMASH_SLOPE_SD)
+        slope, slope_sd = self._slope
+        slope = slope + slope_sds * slope_sd
         across = club * (np.cos(t) / np.cos(s)) ** slope * (1 + effect.smash_share.value * amount)
-        was = _along_over_across(self.ball_speed_mps, self.spin_rpm)
+        was = self._was
         now = self._along(was, t, DRY_FRICTION + friction_sds * DRY_FRICTION_SD)
         return Impacts(
             ball_speed_mps=self.ball_speed_mps * across * np.hypot(1, now) / np.hypot(1, was),
@@ -129,6 +130,16 @@ class Impacts:
             spin_rpm=np.clip(self.spin_rpm * across * now / np.maximum(was, 1e-9), 0, 20_000),
             spin_loft_deg=after,
         )
+
+    @cached_property
+    def _was(self) -> Floats:
+        return _along_over_across(self.ball_speed_mps, self.spin_rpm)
+
+    @cached_property
+    def _slope(self) -> tuple[Floats, Floats]:
+        """By which ball speed goes with the cosine of the spin loft, and one standard deviation of it, (n,)."""
+        at = self.spin_loft_deg
+        return np.interp(at, SMASH_SLOPE_AT, SMASH_SLOPE), np.interp(at, SMASH_SLOPE_AT, SMASH_SLOPE_SD)
 
     def _along(self, was: Floats, after: Floats, dry: float) -> Floats:
         """Speed along the face over speed across it at a spin loft `after` (radians), for shots that had `was`. A shot

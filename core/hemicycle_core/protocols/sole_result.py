@@ -25,6 +25,7 @@ NAMED = {2: 0.80, 3: 0.78, 4: 0.74, 5: 0.70}
 # How sure the first is said to be, by the number of soles: shift and factor on the log odds, from 4,500 tests of random
 # soles each (seeds 9101 to 9103), as soles that were worth testing differ more often than the draws allow for.
 SAID = {2: (0.1, 1.2), 3: (0.38, 0.92), 4: (0.31, 0.90), 5: (0.28, 0.88)}
+HANGS = 0.4  # chance that a judge stands by what he liked first, from which on that is said
 SAME = 0.5  # chance that none can be told from another, from which on that is said
 RETURNS = 3  # a lie decides only after so many returns to it
 PATCHY = 0.5  # share of a code's turf marks on a lie that are bad, from which on the lie is flagged
@@ -77,7 +78,7 @@ def result(test: SoleTest, handed: Sequence[Handing], names: Sequence[str], *, m
         likely=likely,
         sure=sure,
         same=same,
-        sentences=tuple(_sentences(named, same, likely, sure, names, judged)),
+        sentences=(*_sentences(named, same, likely, sure, names, judged), *_hangs(ranked)),
         flagged=_flagged(test, handed, merged=merged),
         repeats=_repeats(test, handed, names) if merged else "",
         deciding=_deciding(test, handed, names),
@@ -112,6 +113,12 @@ def _sentences(
         return [f"{names[likely[0]]} leads, not for sure: {_in_100(sure)}."]
     words = ", ".join(names[code] for code in likely[:-1]) + f" or {names[likely[-1]]}"
     return [f"Not told apart: the best is {words}, eight times in ten."]
+
+
+def _hangs(ranked: Ranked) -> list[str]:
+    if ranked.stands < HANGS:
+        return []
+    return ["The answers may hang on the club that was liked first: hand the first two once more, the other way round."]
 
 
 def _in_100(sure: float) -> str:

@@ -3,8 +3,9 @@
 Each judgement says that a thing is better than, level with or worse than the one before it. Bradley and Terry's model
 with ties, after P. V. Rao and L. L. Kupper (J. Am. Stat. Assoc. 62, 1967, 194): with d the difference of the two in
 units of one judgement's noise, better has the chance L(d - t), worse L(-d - t); L is the logistic curve nearest to the
-normal one (slope 1.702) and t how near two must be to be called level. Some judges favour what came last, and a thing
-tried cold suffers for it: both are let be, within what is usual.
+normal one (slope 1.702) and t how near two must be to be called level. Some judges favour what came last, a thing tried
+cold suffers for it, some stand by what they liked first, and some answers are no more than a guess: all are let be,
+within what is usual, and what a judge's answers show of it counts.
 
 So few judgements do not stand alone. What is possible is drawn beforehand (how far things differ at all, nothing among
 it; level and favour), and each draw weighs as much as it makes the judgements likely: nothing has to be approximated
@@ -31,6 +32,8 @@ ALIKE, APART = 0.1, 1.1
 LEVEL, LEVEL_SD = 0.45, 0.35  # log-normal
 FAVOUR_SD = 0.3  # for what came last; either way
 COLD, COLD_SD = 0.3, 0.3  # what the very first suffers
+STANDS, STANDS_SD = 0.4, 0.9  # share of judges who stand by their first favourite; what it has on top, half-normal
+GUESSES, GUESSES_MOST = 0.5, 0.7  # share of judges who guess now and then; how often, evenly up to so much
 TELLABLE = 0.25  # less than this between best and second is no difference that this judge can tell
 SAME, SAME_MORE = 0.35, 0.12  # nor this between the best of two and the last, and so much more for each further one
 
@@ -51,7 +54,8 @@ class Ranked:
     """What the judgements say of K things. score (K,): mean difference from their middle, in units of one judgement's
     noise; error (K,): one standard deviation of it. first (K,): chance to be the best, by however little, best (K,): by
     as much as can be told; alike: chance that best and second are no further apart than can be told, same: that none
-    are. order: best first, by score; n: judgements."""
+    are. order: best first, by score; n: judgements. stands: chance that the judge stands by what he liked first by
+    more than can be told; guesses: about the share of his answers that are guesses."""
 
     score: Floats
     error: Floats
@@ -61,6 +65,8 @@ class Ranked:
     same: float
     order: tuple[int, ...]
     n: int
+    stands: float = 0.0
+    guesses: float = 0.0
 
     def likely(self, share: float = 0.8) -> tuple[int, ...]:
         """The fewest things that hold the best with so much certainty, the likeliest first."""
@@ -71,13 +77,15 @@ class Ranked:
 
 @dataclass(frozen=True)
 class _Drawn:
-    """Possible judges and things: unit (N, most), apart, level, favour, cold (N,) each."""
+    """Possible judges and things: unit (N, most), apart, level, favour, cold, stands, guesses (N,) each."""
 
     unit: Floats
     apart: Floats
     level: Floats
     favour: Floats
     cold: Floats
+    stands: Floats
+    guesses: Floats
 
 
 @cache
@@ -88,14 +96,16 @@ def _drawn(count: int) -> _Drawn:
     apart = np.abs(chance.normal(0, APART, half)) * (chance.random(half) >= ALIKE)
     level = LEVEL * np.exp(chance.normal(0, LEVEL_SD, half))
     favour, cold = chance.normal(0, FAVOUR_SD, half), chance.normal(COLD, COLD_SD, half)
+    stands = np.abs(chance.normal(0, STANDS_SD, half)) * (chance.random(half) < STANDS)
+    guesses = chance.uniform(0, GUESSES_MOST, half) * (chance.random(half) < GUESSES)
     # Mirrored, so that nothing is favoured before it was tried.
     return _Drawn(
-        np.concatenate([unit, -unit]), np.tile(apart, 2), np.tile(level, 2), np.tile(favour, 2), np.tile(cold, 2)
+        np.concatenate([unit, -unit]), *(np.tile(each, 2) for each in (apart, level, favour, cold, stands, guesses))
     )
 
 
 def rank(count: int, judged: Sequence[Judged]) -> Ranked:
-    """What is known of `count` things after some judgements."""
+    """What is known of `count` things after some judgements, in the order they were made."""
     return _ranked(count, tuple(judged))
 
 
@@ -105,11 +115,15 @@ def _ranked(count: int, judged: tuple[Judged, ...]) -> Ranked:
     values = drawn.unit * drawn.apart[:, None]
     values = values - values.mean(axis=1, keepdims=True)
     logs = np.zeros(DRAWS)
+    favourite: int | None = None
     for each in judged:
         apart = values[:, each.later] - values[:, each.before] + drawn.favour + (drawn.cold if each.cold else 0.0)
+        apart += drawn.stands * (int(each.later == favourite) - int(each.before == favourite))
         better, worse = expit(LOGISTIC * (apart - drawn.level)), expit(LOGISTIC * (-apart - drawn.level))
         made = better if each.said > 0 else worse if each.said < 0 else 1 - better - worse
-        logs += np.log(np.maximum(made, 1e-12))
+        logs += np.log((1 - drawn.guesses) * np.maximum(made, 1e-12) + drawn.guesses / 3)
+        if favourite is None and each.said:
+            favourite = each.later if each.said > 0 else each.before
     weights = np.exp(logs - logs.max())
     weights /= weights.sum()
     score: Floats = weights @ values
@@ -128,4 +142,15 @@ def _ranked(count: int, judged: tuple[Judged, ...]) -> Ranked:
     first = share(differ) + float(weights[~differ].sum()) / count
     order = tuple(int(each) for each in np.argsort(-score, kind="stable"))
     alike = float(weights[~told].sum())
-    return Ranked(score, error, first, share(told), alike, float(weights[same].sum()), order, len(judged))
+    return Ranked(
+        score,
+        error,
+        first,
+        share(told),
+        alike,
+        float(weights[same].sum()),
+        order,
+        len(judged),
+        stands=float(weights[drawn.stands > SAME].sum()),
+        guesses=float(weights @ drawn.guesses),
+    )

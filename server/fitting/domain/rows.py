@@ -71,6 +71,8 @@ def core_shot(shot: Shot, swing: int, stock: str = FULL, usual: Ball = Ball.OWN)
         swing=said.swing,
         part=said.part,
         asked_m=run.asked_carry_m if said.intent is Intent.YARDAGE else None,
+        # Typed or taken from a file, its place in today's session is not known.
+        order=shot.number if shot.feed_id else None,
     )
 
 

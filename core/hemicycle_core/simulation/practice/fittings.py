@@ -6,6 +6,7 @@ with off-centre strikes, gear effect, warm-up, learning and tiring, not from its
 
 from __future__ import annotations
 
+from collections.abc import Callable, Mapping
 from dataclasses import dataclass, field, replace
 
 import numpy as np
@@ -48,22 +49,46 @@ class Tried:
     feared: tuple[float, ...] = ()
 
 
+@dataclass(frozen=True)
+class Swung:
+    """n shots as a monitor reads them, arrays (n,), and which of them were missed; carry_m, side_deg: as they were in
+    truth, rested and warm, empty where nobody asks."""
+
+    readings: Mapping[str, Floats]
+    missed: NDArray[np.bool_]
+    carry_m: Floats = field(default_factory=lambda: np.zeros(0))
+    side_deg: Floats = field(default_factory=lambda: np.zeros(0))
+
+    def and_then(self, other: Swung) -> Swung:
+        """These and those that follow."""
+        joined = {key: np.concatenate([values, other.readings[key]]) for key, values in self.readings.items()}
+        rest = (np.concatenate(both) for both in zip(self._rest, other._rest, strict=True))
+        return Swung(joined, *rest)
+
+    @property
+    def _rest(self) -> tuple[NDArray[np.bool_], Floats, Floats]:
+        return self.missed, self.carry_m, self.side_deg
+
+
 @dataclass
 class Fitting:
-    """window: carry in metres. own: the club of the player's that the builds are held against, None without one.
-    feared: what the player fears; prices: of the builds by letter, empty where they have none."""
+    """window: carry in metres. swing: the player swings a build so many times. calls: share of the misses that the
+    fitter sees and sets aside. own: the club of the player's that the builds are held against, None without one.
+    feared: what the player fears; prices: of the builds by letter, empty where they have none. swung: what was hit with
+    each letter."""
 
-    player: Player
     jobs: tuple[Job, ...]
     window: tuple[float, float]
     tried: tuple[Tried, ...]
-    swinging: Swinging
+    swing: Callable[[Tried, int], Swung]
     indoors: bool
     chance: np.random.Generator
+    calls: float = CALLS
     own: Tried | None = None
     feared: Feared = NOTHING_FEARED
     prices: dict[str, float] = field(default_factory=dict)
     shots: dict[str, list[Shot]] = field(default_factory=dict)
+    swung: dict[str, Swung] = field(default_factory=dict)
 
     @property
     def hit_with(self) -> dict[str, list[Shot]]:
@@ -95,16 +120,18 @@ class Fitting:
 
     def hit(self, letter: str, count: int) -> None:
         """The player hits a build `count` times more; the fitter sets most of the misses aside."""
-        build = self.build(letter)
-        swung = self.swinging.swing(build.club, count, known=build is self.own)
+        swung = self.swing(self.build(letter), count)
+        self.swung[letter] = self.swung[letter].and_then(swung) if letter in self.swung else swung
         readings = dict(swung.readings)
         if self.indoors:
             readings |= _as_modelled(readings)
         sources = dict.fromkeys(FLIGHT_READINGS, Source.MODELLED) if self.indoors else {}
-        called = (swung.miss >= 0) & (self.chance.random(count) < CALLS)
+        called = swung.missed & (self.chance.random(count) < self.calls)
+        before = sum(len(shots) for shots in self.shots.values())
         for i in range(count):
             values = {key: float(column[i]) for key, column in readings.items()}
-            self.shots.setdefault(letter, []).append(Shot(values, sources, aside=bool(called[i])))
+            shot = Shot(values, sources, aside=bool(called[i]), order=before + i)
+            self.shots.setdefault(letter, []).append(shot)
 
 
 def _as_modelled(readings: dict[str, Floats]) -> dict[str, Floats]:
@@ -228,12 +255,17 @@ def draw_fitting(
     if own:
         club = _club(beside, kinds[int(beside.integers(builds))], strength, 2.2)
         had = _truth(player, club, OWN, jobs, truth_seed, side)
+    swinging = Swinging(player, int(chance.integers(2**31)))
+
+    def swing(build: Tried, count: int) -> Swung:
+        hit = swinging.swing(build.club, count, known=build is had)
+        return Swung(hit.readings, hit.miss >= 0)
+
     return Fitting(
-        player=player,
         jobs=jobs,
         window=(target - metres(3.5), target + metres(3.5)),
         tried=tried,
-        swinging=Swinging(player, int(chance.integers(2**31))),
+        swing=swing,
         indoors=bool(chance.random() < indoors),
         chance=chance,
         own=had,

@@ -188,6 +188,8 @@ def _shot(shot: Shot, known: CoreShot, models_flight: bool) -> dict[str, Any]:
         "apart": known.apart,
         **({"swing": known.swing, "part": known.part} if known.part else {}),
         **({"asked_m": known.asked_m} if known.asked_m is not None else {}),
+        **({"order": known.order} if known.order is not None else {}),
+        **({"hit_at": shot.hit_at.isoformat()} if shot.hit_at else {}),
         "lie": known.lie.value if known.lie else None,
         "old_swing": known.old_swing,
         "misread": shot.misread,

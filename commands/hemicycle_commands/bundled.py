@@ -1,0 +1,48 @@
+"""A practice fitting as the session bundle that a program outside would send: what was seen, nothing of the truth."""
+
+from __future__ import annotations
+
+from dataclasses import asdict
+from typing import Any
+
+from hemicycle_core.brief import Job
+from hemicycle_core.formats.bundle_schema import FORMAT, VERSION
+from hemicycle_core.shots import Shot
+from hemicycle_core.simulation.practice.fittings import OWN, Fitting, Tried
+
+
+def bundled(fitting: Fitting) -> dict[str, Any]:
+    """Plain data for JSON, as `formats.bundle` reads it. The shots of the builds must be hit."""
+    low, high = fitting.window
+    return {
+        "format": FORMAT,
+        "version": VERSION,
+        "monitor_models_flight": fitting.indoors,
+        "miss": fitting.feared.miss.value,
+        "fear": fitting.feared.fear.value,
+        "jobs": [_job(job) for job in fitting.jobs],
+        "slot": {"low_m": low, "high_m": high},
+        "clubs": [_club(fitting, fitting.own, OWN)] if fitting.own is not None else [],
+        "builds": [
+            _club(fitting, tried, tried.letter) | {"letter": tried.letter, "price": fitting.prices.get(tried.letter)}
+            for tried in fitting.tried
+        ],
+    }
+
+
+def _job(job: Job) -> dict[str, Any]:
+    row = asdict(job)
+    return {**row, "kind": job.kind.value, "firmness": job.firmness.value, "lie": job.lie and job.lie.value}
+
+
+def _club(fitting: Fitting, tried: Tried, name: str) -> dict[str, Any]:
+    return {
+        "name": name,
+        "head_type": tried.club.head_type.value,
+        "length_m": tried.club.length_m,
+        "shots": [_shot(shot) for shot in fitting.shots.get(tried.letter, [])],
+    }
+
+
+def _shot(shot: Shot) -> dict[str, Any]:
+    return {"readings": dict(shot.values), "aside": shot.aside, "order": shot.order}

@@ -1,0 +1,70 @@
+"""Judges bundles with whatever judge stands on the path and says what it made of them, one line of JSON each.
+
+Also run in the tree of an earlier commit, so it asks little of it. Standard input: one path to a bundle a line.
+"""
+
+from __future__ import annotations
+
+import json
+import sys
+import time
+from pathlib import Path
+from typing import Any
+
+import numpy as np
+from hemicycle_core.formats.bundle import read_bundle
+from hemicycle_core.formats.bundle_schema import SHOT
+
+SHOWN = (0.05, 0.95)
+
+
+def known_here(data: dict[str, Any]) -> dict[str, Any]:
+    """The bundle without what this tree's shots cannot say yet."""
+    for club in [*data.get("clubs", []), *data["builds"]]:
+        club["shots"] = [{k: v for k, v in shot.items() if k in SHOT["properties"]} for shot in club["shots"]]
+    return data
+
+
+def judged_apart(data: dict[str, Any]) -> dict[str, Any]:
+    """What the judge makes of one bundle. rounds: by letter the mean of the successful shots a round and the ends of
+    their 90% interval; better: [letter, letter, chance that the first does more]; letter: that of the choice, None to
+    keep what is there; cpu_s: that the judgement took."""
+    bundle = read_bundle(known_here(data))
+    began = time.process_time()
+    found = bundle.judged()
+    took = time.process_time() - began
+    letters = [case.candidate.letter for case in bundle.cases]
+    weighed = found.weighed
+    drawn = {letter: weighed.rounds[letter] for letter in letters}
+    return {
+        "letter": found.choice.letter,
+        "settled": found.choice.settled,
+        "rounds": {
+            letter: [float(each.mean()), *(float(end) for end in np.quantile(each, SHOWN))]
+            for letter, each in drawn.items()
+        },
+        "better": [[a, b, weighed.better(a, b)] for i, a in enumerate(letters) for b in letters[i + 1 :]],
+        "side": {
+            letter: [
+                weighed.centres[letter].side_deg,
+                float(
+                    np.hypot(
+                        weighed.centres[letter].side_se_deg, getattr(weighed.centres[letter], "side_shared_deg", 0.0)
+                    )
+                ),
+            ]
+            for letter in letters
+        },
+        "cpu_s": took,
+    }
+
+
+def main() -> int:
+    for line in sys.stdin:
+        data = json.loads(Path(line.strip()).read_text(encoding="utf-8"))
+        print(json.dumps(judged_apart(data)), flush=True)
+    return 0
+
+
+if __name__ == "__main__":
+    sys.exit(main())

@@ -1,0 +1,224 @@
+"""`./hemicycle practice --world NAME`: fittings of worlds that the judge was not made for, judged as bundles on file.
+
+What was seen is written to files and read back, so that nothing of the truth leaks; with `--against COMMIT` the same
+files are judged by that commit's code too, in a tree of its own.
+"""
+
+from __future__ import annotations
+
+import argparse
+import json
+import os
+import subprocess
+import sys
+import tempfile
+from collections.abc import Iterator, Sequence
+from concurrent.futures import ProcessPoolExecutor
+from contextlib import contextmanager
+from dataclasses import dataclass
+from functools import partial
+from itertools import combinations
+from pathlib import Path
+from typing import Any
+
+import numpy as np
+from hemicycle_core.simulation.practice.fittings import OWN
+from hemicycle_core.simulation.practice.score import by_hand, by_share
+from hemicycle_core.simulation.practice.worlds import WORLDS, draw_world
+from hemicycle_core.thresholds import DEFAULT
+
+from .bundled import bundled
+
+ROOT = Path(__file__).parents[2]
+JUDGE = Path(__file__).with_name("judged_apart.py")
+ALL = "all"
+SAID = (0.75, 0.85)
+LEVEL = (0.05, 0.95)
+
+
+@dataclass(frozen=True)
+class Truth:
+    """What lies behind one bundle. worth: of each build in truth, successful shots a use; gain: on the player's own
+    club, a round, empty without one; side_deg: of each build's good shots; uses: a round; chosen: by way of choosing
+    that needs no judge."""
+
+    worth: dict[str, float]
+    gain: dict[str, float]
+    side_deg: dict[str, float]
+    uses: float
+    chosen: dict[str, str]
+
+
+def stage(name: str, options: argparse.Namespace, folder: Path, number: int) -> Truth:
+    """Draw a fitting, have it hit and written, and keep its truth."""
+    fitting = draw_world(name, options.seed, number, shop=options.shop, own=options.own)
+    for letter in [*([OWN] if options.own else []), *(tried.letter for tried in fitting.tried)]:
+        fitting.hit(letter, options.shots)
+    (folder / f"{number}.json").write_text(json.dumps(bundled(fitting)), encoding="utf-8")
+    letters = [tried.letter for tried in fitting.tried]
+    return Truth(
+        worth={letter: fitting.truth(letter) for letter in letters},
+        gain={letter: fitting.gain(letter) for letter in letters} if options.own else {},
+        side_deg={letter: float(each.side_deg[~each.missed].mean()) for letter, each in fitting.flown.items()},
+        uses=sum(job.uses_per_round for job in fitting.jobs),
+        chosen={"hand": by_hand(fitting), "count": by_share(fitting), "oracle": fitting.oracle()},
+    )
+
+
+def judged_in(tree: Path, files: Sequence[Path]) -> list[dict[str, Any]]:
+    """What the judge of a tree makes of some bundles, in their order; the processes share them out."""
+    workers = os.cpu_count() or 1
+    parts = [files[at::workers] for at in range(workers)]
+    paths = os.pathsep.join(str(tree / each) for each in ("core", "commands"))
+    given = {**os.environ, "PYTHONPATH": paths, "OPENBLAS_NUM_THREADS": "1"}
+    running = [
+        subprocess.Popen(
+            [sys.executable, str(JUDGE)], env=given, stdin=subprocess.PIPE, stdout=subprocess.PIPE, text=True
+        )
+        for _ in parts
+    ]
+    made: list[list[dict[str, Any]]] = []
+    for part, process in zip(parts, running, strict=True):
+        assert process.stdin is not None
+        process.stdin.write("".join(f"{path}\n" for path in part))
+        process.stdin.close()
+    for process in running:
+        assert process.stdout is not None
+        made.append([json.loads(line) for line in process.stdout])
+        if process.wait():
+            raise RuntimeError(f"The judge of {tree.name} ended with {process.returncode}.")
+    found: list[dict[str, Any]] = [{}] * len(files)
+    for at, answers in enumerate(made):
+        found[at::workers] = answers
+    return found
+
+
+@contextmanager
+def tree_of(commit: str) -> Iterator[Path]:
+    """A tree of a commit of this repository, gone afterwards. Raises CalledProcessError for a commit that is none."""
+    with tempfile.TemporaryDirectory() as folder:
+        tree = Path(folder) / "then"
+        git = ["git", "-C", str(ROOT), "worktree"]
+        subprocess.run([*git, "add", "--detach", str(tree), commit], check=True, capture_output=True)
+        try:
+            yield tree
+        finally:
+            subprocess.run([*git, "remove", "--force", str(tree)], check=True, capture_output=True)
+
+
+def ranked(answer: dict[str, Any]) -> str:
+    """The build that an answer puts highest, whatever it proposes."""
+    rounds = answer["rounds"]
+    return max((str(letter) for letter in rounds), key=lambda letter: (rounds[letter][0], letter))
+
+
+@dataclass(frozen=True)
+class Measured:
+    """One judge on the fittings of a world. ranking: regret of each fitting, successful shots a use; choice: the same,
+    or of the whole bag in shots a round where the player has a club of his own, which a choice may keep; holds,
+    side_holds: shares of 90% intervals with the truth in them; right: of what was said 80% sure; off: said less true;
+    cpu_ms; sold: how many builds, and false: those of them that gain nothing worth having."""
+
+    ranking: np.ndarray
+    choice: np.ndarray
+    holds: float
+    side_holds: float
+    right: float
+    off: float
+    cpu_ms: float
+    sold: int
+    false: int
+
+
+def measure(truths: Sequence[Truth], answers: Sequence[dict[str, Any]]) -> Measured:
+    """Without a club of the player's own there is nothing to keep: then an answer that names no build counts as its
+    ranking."""
+    ranking, choice, holds, sides, right, off = [], [], [], [], [], []
+    sold = false = 0
+    for truth, answer in zip(truths, answers, strict=True):
+        top = max(truth.worth.values())
+        first = ranked(answer)
+        ranking.append(top - truth.worth[first])
+        choice.append(
+            _bag_regret(truth, answer["letter"]) if truth.gain else top - truth.worth[answer["letter"] or first]
+        )
+        for letter, worth in truth.worth.items():
+            mean, low, high = (each / truth.uses for each in answer["rounds"][letter])
+            holds.append(low <= worth <= high)
+            off.append(mean - worth)
+            side, error = answer["side"][letter]
+            sides.append(abs(side - truth.side_deg[letter]) <= 1.645 * error)
+        said = {(a, b): chance for a, b, chance in answer["better"]}
+        for a, b in combinations(truth.worth, 2):
+            chance = said[a, b]
+            better = truth.worth[a] > truth.worth[b]
+            if SAID[0] <= max(chance, 1 - chance) < SAID[1]:
+                right.append(better == (chance > 0.5))
+        if truth.gain and answer["letter"]:
+            sold += 1
+            false += truth.gain[answer["letter"]] < DEFAULT.least_gain
+    return Measured(
+        np.array(ranking), np.array(choice), float(np.mean(holds)), float(np.mean(sides)),
+        float(np.mean(right)) if right else float("nan"), float(np.mean(off)),
+        1000 * float(np.mean([each["cpu_s"] for each in answers])), sold, false,
+    )  # fmt: skip
+
+
+def _bag_regret(truth: Truth, letter: str | None) -> float:
+    """What the best of all bags, the one of today among them, makes more than the one with a build in it."""
+    return max(0.0, *truth.gain.values()) - (truth.gain[letter] if letter else 0.0)
+
+
+def regrets(truths: Sequence[Truth], way: str) -> np.ndarray:
+    return np.array([max(each.worth.values()) - each.worth[each.chosen[way]] for each in truths])
+
+
+def _beside(regret: np.ndarray, hand: np.ndarray) -> str:
+    """Regret over that of choosing by hand, with nine times in ten by resampling the fittings."""
+    picks = np.random.default_rng(0).integers(0, hand.size, (400, hand.size))
+    ratios = regret[picks].mean(axis=1) / np.maximum(hand[picks].mean(axis=1), 1e-9)
+    low, high = np.quantile(ratios, LEVEL)
+    return f"{regret.mean() / max(hand.mean(), 1e-9):.2f} ({low:.2f} to {high:.2f})"
+
+
+HEAD = (
+    "| world | judge | counting | ranking | choice | oracle | 90% hold | of side | 80% right | said less true | "
+    "sold, falsely | cpu |"
+)
+
+
+def row(name: str, judge: str, truths: Sequence[Truth], found: Measured) -> str:
+    hand = regrets(truths, "hand")
+    count, oracle = (f"{regrets(truths, way).mean() / max(hand.mean(), 1e-9):.2f}" for way in ("count", "oracle"))
+    if WORLDS[name].alike:
+        count = oracle = ranking = choice = "–"
+    else:
+        bags = np.array([_bag_regret(each, each.chosen["hand"]) for each in truths]) if truths[0].gain else hand
+        ranking, choice = _beside(found.ranking, hand), _beside(found.choice, bags)
+    share = f"{100 * found.false / len(truths):.0f}% of {len(truths)}" if truths[0].gain else "–"
+    right = "–" if np.isnan(found.right) else f"{100 * found.right:.0f}%"
+    return (
+        f"| {name} | {judge} | {count} | {ranking} | {choice} | {oracle} | {100 * found.holds:.0f}% | "
+        f"{100 * found.side_holds:.0f}% | {right} | {100 * found.off:+.1f} | {share} | {found.cpu_ms:.0f} ms |"
+    )
+
+
+def run(options: argparse.Namespace) -> Iterator[str]:
+    """The lines of the report, a world at a time."""
+    names = list(WORLDS) if options.world == ALL else [options.world]
+    yield (
+        f"{options.fittings:,} fittings a world, {options.shots} shots a build, seed {options.seed}"
+        f"{', prices and fear' if options.shop else ''}{', a club of the player’s own' if options.own else ''}. "
+        "Regret over that of choosing by hand."
+    )
+    yield from ("", HEAD, "|" + "---|" * (HEAD.count("|") - 1))
+    for name in names:
+        with tempfile.TemporaryDirectory() as folder:
+            with ProcessPoolExecutor(os.cpu_count()) as workers:
+                work = partial(stage, name, options, Path(folder))
+                truths = list(workers.map(work, range(options.fittings), chunksize=4))
+            files = [Path(folder) / f"{number}.json" for number in range(options.fittings)]
+            yield row(name, "now", truths, measure(truths, judged_in(ROOT, files)))
+            if options.against:
+                with tree_of(options.against) as tree:
+                    yield row(name, options.against, truths, measure(truths, judged_in(tree, files)))

@@ -1,0 +1,200 @@
+"""The carries of a player's builds as a mixture: struck well, poor, a flyer, or no carry of the club at all.
+
+Struck well they are normal about the build's own centre with a spread that is mostly the player's; poor ones fall short
+of it, most by little and few by much; now and then one flies long, and now and then one is misread. Fitted by
+expectation and maximisation, always the same steps, with what is usual before a shot is hit.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass, replace
+
+import numpy as np
+from numpy.typing import NDArray
+from scipy.special import log_ndtr, ndtri
+
+from ..heads import HeadType
+from .equal_delivery import ATTACK, LEAN, WEDGE_SPEED
+from .group import Group, whole_of
+
+Floats = NDArray[np.float64]
+
+# Before a shot is hit. Shares of carry; each with the number of shots it weighs as much as.
+USUAL_SPREAD, USUAL_SPREAD_SHOTS = 0.034, 6.0
+OWN_SPREAD_SHOTS = 6.0  # the pooled spread weighs as much as these in each build's own
+USUAL_MISSES, USUAL_MISSES_SHOTS = 0.10, 12.0
+USUAL_LOSS, LOSS_SD, USUAL_LOSS_SHOTS = 0.10, 0.06, 4
+LOSS_POINTS = 6
+FLYERS, FLYER_GAIN, FLYER_SD = 0.010, 0.08, 0.04
+# What a miss costs beside a hybrid's: deep heads forgive, shallow ones do not.
+MISS_COST = {
+    HeadType.DRIVER: 0.7, HeadType.FAIRWAY: 0.75, HeadType.HYBRID: 1.0, HeadType.UTILITY: 1.5, HeadType.IRON: 1.35,
+    HeadType.WEDGE: 1.35,
+}  # fmt: skip
+# And how widely its good shots spread in carry beside a hybrid's: they too are struck a little off the middle.
+CARRY_SPREAD = {
+    HeadType.DRIVER: 0.95, HeadType.FAIRWAY: 0.95, HeadType.HYBRID: 1.0, HeadType.UTILITY: 1.15, HeadType.IRON: 1.17,
+    HeadType.WEDGE: 1.05,
+}  # fmt: skip
+# Shares of readings that are no shot of the club: a carry that its launch does not fly. Flown and read lie so far apart
+# at the least, one standard deviation of the log; a misread one lies anywhere within this much either way.
+MISREAD, OFF_FLOWN, OFF_ANY = 0.02, 0.012, 0.3
+# Of the good shots the share that is set aside or called thin, fat, toe or heel all the same; of the misses, before any
+# was called, with the number of misses it weighs as much as.
+CALLED_GOOD = 0.03
+USUAL_CALLS, USUAL_CALLS_SHOTS = 0.3, 2.0
+STEPS = 12
+LEAST_FLOWN = 6  # shots with a launch before any of them is held to be misread
+
+
+def _density(x: Floats, mean: float, sd: float) -> Floats:
+    z = (x - mean) / sd
+    density: Floats = np.exp(-0.5 * z * z) / sd
+    return density
+
+
+def _short(lost: Floats, mean: float, sd: float) -> Floats:
+    """Density of what a poor shot loses, shares of carry: most lose little and few much (exponential), on top of the
+    spread of good ones (E. Grushka, Anal. Chem. 44, 1972, 1733). It never claims the long shots."""
+    exponent = sd * sd / (2 * mean * mean) - lost / mean + log_ndtr(lost / sd - sd / mean)
+    density: Floats = np.exp(np.minimum(exponent, 50.0)) / mean * np.sqrt(2 * np.pi)
+    return density
+
+
+def _first_centre(group: Group) -> float:
+    """The middle of the shots not called a miss; the longest third's when all were."""
+    kept = group.carry_m[~group.called]
+    return float(np.median(kept)) if kept.size else float(np.quantile(group.carry_m, 0.8))
+
+
+@dataclass
+class State:
+    """What the steps go over: centres (metres) and spreads by group, the shared rest."""
+
+    centres: list[float]
+    spreads: list[float]
+    spread: float
+    misses: float
+    loss: float
+    calls: float
+
+
+def _responsibilities(group: Group, state: State, index: int, wrong: Floats) -> tuple[Floats, Floats]:
+    """Chance of each shot to be a miss, and to be a flyer or no carry of the club at all, (n,) each. wrong: chance to
+    be misread."""
+    off = group.carry_m / state.centres[index] - 1
+    loss = state.loss * MISS_COST[group.head_type]
+    odds = (
+        state.misses
+        / (1 - state.misses)
+        * np.where(group.called, state.calls / CALLED_GOOD, (1 - state.calls) / (1 - CALLED_GOOD))
+    )
+    prior = odds / (1 + odds)
+    good = (1 - prior - FLYERS) * _density(off, 0.0, state.spreads[index])
+    poor = prior * _short(-off, loss, state.spreads[index])
+    flyer = FLYERS * _density(off, FLYER_GAIN, np.hypot(FLYER_SD, state.spreads[index]))
+    total = good + poor + flyer
+    return (1 - wrong) * poor / total, wrong + (1 - wrong) * flyer / total
+
+
+def _misread_chances(groups: Sequence[Group]) -> list[Floats]:
+    """Chance of each carry to be misread, (n,) by group: it lies far from what its own launch flies, beside the other
+    shots of the session. Nought where no launch was read."""
+    none = [np.full(group.carry_m.size, np.nan) for group in groups]
+    off = np.log(np.concatenate([g.carry_m for g in groups])) - np.log(
+        np.concatenate([n if g.flown_m is None else g.flown_m for g, n in zip(groups, none, strict=True)])
+    )
+    seen = np.isfinite(off)
+    chance = np.zeros(off.size)
+    if seen.sum() >= LEAST_FLOWN:
+        off = off[seen] - np.median(off[seen])
+        sd = max(1.4826 * float(np.median(np.abs(off))), OFF_FLOWN)
+        right = (1 - MISREAD) * np.exp(-0.5 * (off / sd) ** 2) / (sd * np.sqrt(2 * np.pi))
+        chance[seen] = 1 / (1 + right / (MISREAD / (2 * OFF_ANY)))
+    return np.split(chance, np.cumsum([group.carry_m.size for group in groups])[:-1])
+
+
+def _evened(group: Group) -> Group:
+    """A group whose carries are brought to its own middle speed, lean and attack, to tell its misses by: a lofted or a
+    slow shot is short and no miss, a bad strike is one. The same group where that was not read, as at the long end."""
+    causes = (WEDGE_SPEED, LEAN, ATTACK)
+    if group.head_type is not HeadType.WEDGE or not all(whole_of(group, cause.name) for cause in causes):
+        return group
+    kept = ~group.called if not group.called.all() else np.ones(group.carry_m.size, dtype=bool)
+    off = sum(cause.slope * (group.delivery[cause.name] - group.delivery[cause.name][kept].mean()) for cause in causes)
+    return replace(group, carry_m=group.carry_m / np.clip(1 + off, 0.5, 1.5))
+
+
+def _settled(groups: Sequence[Group], told: Sequence[tuple[Floats, Floats]], state: State) -> State:
+    """Centres, spreads and what misses cost, once it is told which shots were misses and which flyers."""
+    centres, spreads, misses, weights, sums = [], [], [], [], []
+    for index, (group, (poor, flyer)) in enumerate(zip(groups, told, strict=True)):
+        good = 1 - poor - flyer
+        centre = (
+            float((good * group.carry_m).sum() / max(good.sum(), 1e-9)) if good.sum() > 0.2 else state.centres[index]
+        )
+        wide = group.learning * CARRY_SPREAD[group.head_type]
+        squares = float((good * (group.carry_m / centre - 1) ** 2).sum()) / wide**2
+        centres.append(centre)
+        misses.append(poor)
+        weights.append(float(good.sum()))
+        sums.append(squares)
+    freedom = sum(max(weight - 1, 0.0) for weight in weights)
+    spread = np.sqrt((USUAL_SPREAD_SHOTS * USUAL_SPREAD**2 + sum(sums)) / (USUAL_SPREAD_SHOTS + freedom))
+    for weight, squares, group in zip(weights, sums, groups, strict=True):
+        spreads.append(
+            CARRY_SPREAD[group.head_type]
+            * float(np.sqrt((OWN_SPREAD_SHOTS * spread**2 + squares) / (OWN_SPREAD_SHOTS + max(weight - 1, 0.0))))
+        )
+    lost = [
+        (poor * np.clip(1 - group.carry_m / centre, 0, 0.6) / MISS_COST[group.head_type]).sum()
+        for poor, group, centre in zip(misses, groups, centres, strict=True)
+    ]
+    missed, count = sum(float(poor.sum()) for poor in misses), sum(group.carry_m.size for group in groups)
+    called = sum(float(poor[group.called].sum()) for poor, group in zip(misses, groups, strict=True))
+    return State(
+        centres,
+        spreads,
+        float(spread),
+        (USUAL_MISSES * USUAL_MISSES_SHOTS + missed) / (USUAL_MISSES_SHOTS + count),
+        (USUAL_LOSS * 4 + float(sum(lost))) / (4 + missed),
+        (USUAL_CALLS * USUAL_CALLS_SHOTS + called) / (USUAL_CALLS_SHOTS + missed),
+    )
+
+
+def fitted(groups: Sequence[Group]) -> tuple[State, list[Floats]]:
+    """The mixture of a player's groups, each with a shot, and the chance of each shot to be a miss, (n,) by group."""
+    state = State(
+        [_first_centre(group) for group in groups],
+        [USUAL_SPREAD] * len(groups),
+        USUAL_SPREAD,
+        USUAL_MISSES,
+        USUAL_LOSS,
+        USUAL_CALLS,
+    )
+    if not groups:
+        return state, []
+    even, wrong = [_evened(group) for group in groups], _misread_chances(groups)
+    told: list[tuple[Floats, Floats]] = []
+    for _ in range(STEPS):
+        told = [_responsibilities(group, state, index, wrong[index]) for index, group in enumerate(even)]
+        state = _settled(even, told, state)
+    # What is played out is what was hit.
+    return _settled(groups, told, state), [poor for poor, _ in told]
+
+
+def losses_of(groups: Sequence[Group], misses: Sequence[Floats], state: State) -> Floats:
+    """Quantiles of what misses cost: the player's own, each as far as it is one, among the usual ones."""
+    usual = USUAL_LOSS + LOSS_SD * ndtri((np.arange(USUAL_LOSS_SHOTS) + 0.5) / USUAL_LOSS_SHOTS)
+    own = [
+        (1 - group.carry_m / centre) / MISS_COST[group.head_type]
+        for group, centre in zip(groups, state.centres, strict=True)
+    ]
+    losses = np.concatenate([usual, *own])
+    weights = np.concatenate([np.ones(USUAL_LOSS_SHOTS), *misses])
+    order = np.argsort(losses)
+    reached = np.cumsum(weights[order]) - weights[order] / 2
+    wanted = (np.arange(LOSS_POINTS) + 0.5) / LOSS_POINTS * weights.sum()
+    points: Floats = np.clip(np.interp(wanted, reached, losses[order]), -0.02, 0.6)
+    return points
