@@ -1,10 +1,12 @@
 """Judges bundles with whatever judge stands on the path and says what it made of them, one line of JSON each.
 
 Also run in the tree of an earlier commit, so it asks little of it. Standard input: one path to a bundle a line.
+Arguments: module.NAME=number sets a constant of the judge first.
 """
 
 from __future__ import annotations
 
+import importlib
 import json
 import sys
 import time
@@ -59,7 +61,17 @@ def judged_apart(data: dict[str, Any]) -> dict[str, Any]:
     }
 
 
+def set_constant(words: str) -> None:
+    """Raises AttributeError for a constant that is none."""
+    name, value = words.split("=")
+    module, constant = name.rsplit(".", 1)
+    there = importlib.import_module(f"hemicycle_core.{module}")
+    setattr(there, constant, type(getattr(there, constant))(float(value)))
+
+
 def main() -> int:
+    for words in sys.argv[1:]:
+        set_constant(words)
     for line in sys.stdin:
         data = json.loads(Path(line.strip()).read_text(encoding="utf-8"))
         print(json.dumps(judged_apart(data)), flush=True)

@@ -19,9 +19,10 @@ from hemicycle_core.simulation.practice.wedges import SHOTS as WEDGE_SHOTS
 from hemicycle_core.thresholds import DEFAULT
 from hemicycle_core.units import metres
 
-from . import practice_worlds
 from .practice_soles import answerers_report
 from .practice_soles import report as sole_report
+from .practice_worlds import ALL, NAMES
+from .practice_worlds import run as run_worlds
 
 MOST_FITTINGS, MOST_SHOTS = 20_000, 50
 TRULY_BETTER = 0.2  # successful shots a round: what a player notices in a season
@@ -150,7 +151,7 @@ def _worlds(options: argparse.Namespace) -> int:
         print("In a world give the shots a build, 1 or more.", file=sys.stderr)
         return 2
     try:
-        for line in practice_worlds.run(options):
+        for line in run_worlds(options):
             print(line, flush=True)
     except subprocess.CalledProcessError:
         print(f"There is no commit “{options.against}” in this repository.", file=sys.stderr)
@@ -177,9 +178,10 @@ def main(words: list[str]) -> int:
     parser.add_argument("--short", action="store_true", help="with --soles or --answerers: the 20-minute version")
     parser.add_argument(
         "--world",
-        choices=[*practice_worlds.WORLDS, practice_worlds.ALL],
+        choices=[*NAMES, ALL],
         help="a world that the judge was not made for",
     )
+    parser.add_argument("--ablate", action="store_true", help="with --world: what each part of the judge is worth")
     parser.add_argument("--against", metavar="COMMIT", help="with --world: judge the same by that commit's code too")
     options = parser.parse_args(words)
     sized = 1 <= options.fittings <= MOST_FITTINGS and 0 <= options.shots <= MOST_SHOTS

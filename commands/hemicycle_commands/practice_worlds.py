@@ -31,8 +31,25 @@ from .bundled import bundled
 
 ROOT = Path(__file__).parents[2]
 JUDGE = Path(__file__).with_name("judged_apart.py")
-ALL = "all"
+NAMES, ALL = tuple(WORLDS), "all"
 SAID = (0.75, 0.85)
+# Parts of the judge, each with the constants that take it out.
+PARTS = {
+    "the order of shots": ("samples.rested.LEAST_SWINGS=1000000",),
+    "cold and tired builds": ("samples.equal_delivery.WARM=0",),
+    "builds that gather": ("samples.pool.GATHER_SHARE=9",),
+    "misread carries": ("samples.mixture.MISREAD=1e-9",),
+    "flyers": ("samples.mixture.FLYERS=1e-6",),
+    "learning a strange club": ("samples.group.LEARNING_WIDE=1",),
+    "a build's own spread of carry": ("samples.mixture.OWN_SPREAD_SHOTS=1e6",),
+    "a build's own spread to the sides": ("samples.sides.OWN_SIDE_SHOTS=1e6",),
+    "a player's own line": ("samples.sides.PLAYER_SIDE_DEG=0.01",),
+    "a build's own line": ("samples.sides.BUILD_SIDE_DEG=0.01",),
+    "the day's doubt": ("judge.weigh.DAY_CARRY_SHARE=1e-6", "judge.weigh.DAY_SIDE_DEG=1e-6"),
+    "the doubt of the ground": ("judge.play.GROUND_SD=0.01",),
+    "a build's own misses": ("judge.play.BUILD_MISS_SD=1e-6",),
+    "what flat landings add to the run": ("judge.landings.LONGER_PRIOR_SHOTS=1e9",),
+}
 LEVEL = (0.05, 0.95)
 
 
@@ -65,17 +82,16 @@ def stage(name: str, options: argparse.Namespace, folder: Path, number: int) -> 
     )
 
 
-def judged_in(tree: Path, files: Sequence[Path]) -> list[dict[str, Any]]:
-    """What the judge of a tree makes of some bundles, in their order; the processes share them out."""
+def judged_in(tree: Path, files: Sequence[Path], *constants: str) -> list[dict[str, Any]]:
+    """What the judge of a tree makes of some bundles, in their order; the processes share them out. constants: set
+    before, as `judged_apart` takes them."""
     workers = os.cpu_count() or 1
     parts = [files[at::workers] for at in range(workers)]
     paths = os.pathsep.join(str(tree / each) for each in ("core", "commands"))
     given = {**os.environ, "PYTHONPATH": paths, "OPENBLAS_NUM_THREADS": "1"}
+    asked = [sys.executable, str(JUDGE), *constants]
     running = [
-        subprocess.Popen(
-            [sys.executable, str(JUDGE)], env=given, stdin=subprocess.PIPE, stdout=subprocess.PIPE, text=True
-        )
-        for _ in parts
+        subprocess.Popen(asked, env=given, text=True, stdin=subprocess.PIPE, stdout=subprocess.PIPE) for _ in parts
     ]
     made: list[list[dict[str, Any]]] = []
     for part, process in zip(parts, running, strict=True):
@@ -169,6 +185,13 @@ def _bag_regret(truth: Truth, letter: str | None) -> float:
     return max(0.0, *truth.gain.values()) - (truth.gain[letter] if letter else 0.0)
 
 
+def _worth(now: Measured, without: Measured, truths: Sequence[Truth]) -> str:
+    """What a part is worth in regret over choosing by hand, with one standard error, the same fittings beside each
+    other: over nought where the judge ranks worse without it."""
+    apart = (without.ranking - now.ranking) / max(regrets(truths, "hand").mean(), 1e-9)
+    return f"{apart.mean():+.3f} ±{apart.std() / apart.size**0.5:.3f}"
+
+
 def regrets(truths: Sequence[Truth], way: str) -> np.ndarray:
     return np.array([max(each.worth.values()) - each.worth[each.chosen[way]] for each in truths])
 
@@ -205,20 +228,25 @@ def row(name: str, judge: str, truths: Sequence[Truth], found: Measured) -> str:
 
 def run(options: argparse.Namespace) -> Iterator[str]:
     """The lines of the report, a world at a time."""
-    names = list(WORLDS) if options.world == ALL else [options.world]
+    names = list(NAMES) if options.world == ALL else [options.world]
     yield (
         f"{options.fittings:,} fittings a world, {options.shots} shots a build, seed {options.seed}"
         f"{', prices and fear' if options.shop else ''}{', a club of the player’s own' if options.own else ''}. "
         "Regret over that of choosing by hand."
     )
-    yield from ("", HEAD, "|" + "---|" * (HEAD.count("|") - 1))
+    head = f"{HEAD} worth of the part |" if options.ablate else HEAD
+    yield from ("", head, "|" + "---|" * (head.count("|") - 1))
     for name in names:
         with tempfile.TemporaryDirectory() as folder:
             with ProcessPoolExecutor(os.cpu_count()) as workers:
                 work = partial(stage, name, options, Path(folder))
                 truths = list(workers.map(work, range(options.fittings), chunksize=4))
             files = [Path(folder) / f"{number}.json" for number in range(options.fittings)]
-            yield row(name, "now", truths, measure(truths, judged_in(ROOT, files)))
+            now = measure(truths, judged_in(ROOT, files))
+            yield row(name, "now", truths, now)
+            for part, constants in PARTS.items() if options.ablate else ():
+                without = measure(truths, judged_in(ROOT, files, *constants))
+                yield f"{row(name, f'without {part}', truths, without)} {_worth(now, without, truths)} |"
             if options.against:
                 with tree_of(options.against) as tree:
                     yield row(name, options.against, truths, measure(truths, judged_in(tree, files)))

@@ -10,8 +10,12 @@ from pathlib import Path
 
 import pytest
 from hemicycle_commands import flight, judge, monitor, practice
+from hemicycle_commands.bundled import bundled
+from hemicycle_commands.judged_apart import judged_apart
 from hemicycle_commands.vocabulary import printed
 from hemicycle_core.simulation.golfer import Player
+from hemicycle_core.simulation.practice.fittings import OWN
+from hemicycle_core.simulation.practice.worlds import draw_world
 
 HEADER = "id,ball_speed_mph,launch_deg,spin_rpm,altitude_ft\n"
 
@@ -210,6 +214,33 @@ def test_a_left_hander_in_the_mirror_gets_the_same_verdict(tmp_path, capsys):
     for one, other in zip(left["verdicts"], right["verdicts"], strict=True):
         assert one["jobs"][0]["success"] == pytest.approx(other["jobs"][0]["success"], abs=1e-6)
         assert one["jobs"][0]["fails"]["left"] == pytest.approx(other["jobs"][0]["fails"]["right"], abs=1e-6)
+
+
+def test_a_world_is_judged_from_files_and_by_an_earlier_commit_beside(capsys):
+    few = ["--fittings", "6", "--shots", "5", "--seed", "3", "--own"]
+    assert practice.main(["--world", "tired", *few, "--against", "HEAD"]) == 0
+    rows = [line.split("|")[1:-1] for line in capsys.readouterr().out.splitlines() if line.startswith("| tired")]
+    assert [row[1].strip() for row in rows] == ["now", "HEAD"]
+    assert all(0 <= float(row[6].strip().rstrip("%")) <= 100 for row in rows)
+    assert practice.main(["--world", "equal", *few]) == 0
+    assert "% of 6 |" in capsys.readouterr().out
+    assert practice.main(["--world", "plain", *few, "--against", "no such commit"]) == 2
+    assert "no commit" in capsys.readouterr().err
+
+
+def test_what_goes_to_the_judge_says_nothing_of_the_truth_and_a_part_taken_out_changes_it():
+    fitting = draw_world("tired", 3, 1, own=True)
+    for letter in (OWN, *"ABCDE"):
+        fitting.hit(letter, 6)
+    seen = json.loads(json.dumps(bundled(fitting)))
+    words = json.dumps(seen)
+    assert not any(word in words for word in ("success", "truth", "misses", "usual"))
+    orders = [shot["order"] for club in [*seen["clubs"], *seen["builds"]] for shot in club["shots"]]
+    assert sorted(orders) == list(range(36))
+    with_order = judged_apart(json.loads(words))
+    for club in [*seen["clubs"], *seen["builds"]]:
+        club["shots"] = [{key: value for key, value in shot.items() if key != "order"} for shot in club["shots"]]
+    assert judged_apart(seen)["rounds"] != with_order["rounds"]
 
 
 def test_practice_loses_less_than_the_hand_and_knows_how_sure_it_is(capsys):

@@ -189,6 +189,18 @@ def wedge_case(letter, hit, low=None, **more):
     return Case(build(letter, 54, hit, **candidate), targets, **more)
 
 
+def test_no_wedge_is_too_much_for_a_slow_player():
+    slow = replace(PLAYER, speed_mps=24, lean_deg=12)
+    hit = swung(46, 9, player=slow)
+    carry, lands = (float(np.mean([shot.values[key] for shot in hit])) for key in ("carry_m", "landing_deg"))
+    step = [
+        Target("carry_m", carry + 15, carry + 21, "The step."),
+        Target("landing_deg", lands + 8, None, "The green."),
+    ]
+    (said,) = judge_session([Case(build("A", 46, hit), step)]).verdicts
+    assert said.kind is not Kind.NOT_SUPPORTED and "speed" not in said.headline
+
+
 def test_verdicts_of_wedges_are_in_words_of_their_own():
     hit = swung(54, 9)
     carry = float(np.mean([shot.values["carry_m"] for shot in hit]))

@@ -261,8 +261,8 @@ def no_gain(bags: Weighed, letter: str, thresholds: Thresholds) -> bool:
 
 def _not_held_up(candidate: Candidate, evidence: Evidence, thresholds: Thresholds) -> bool:
     """Whether this player's speed and launch do not hold the head up: even the upper end of 80% of its landing angle,
-    in its best setting, lies under the line."""
-    if evidence.landing is None:
+    in its best setting, lies under the line. Any speed holds up a wedge: what it lands flatter by, more loft mends."""
+    if evidence.landing is None or candidate.head_type is HeadType.WEDGE:
         return False
     line = thresholds.flat_deg if evidence.holds is None or evidence.holds.low is None else evidence.holds.low
     upper = evidence.landing.mean + UPPER_80 * math.hypot(evidence.landing_se, evidence.doubt.landing_deg)
