@@ -78,7 +78,7 @@ def result(test: SoleTest, handed: Sequence[Handing], names: Sequence[str], *, m
         likely=likely,
         sure=sure,
         same=same,
-        sentences=(*_sentences(named, same, likely, sure, names, judged), *_hangs(ranked)),
+        sentences=(*_sentences(named, same, likely, sure, names, judged), *_hangs(ranked, named)),
         flagged=_flagged(test, handed, merged=merged),
         repeats=_repeats(test, handed, names) if merged else "",
         deciding=_deciding(test, handed, names),
@@ -115,8 +115,9 @@ def _sentences(
     return [f"Not told apart: the best is {words}, eight times in ten."]
 
 
-def _hangs(ranked: Ranked) -> list[str]:
-    if ranked.stands < HANGS:
+def _hangs(ranked: Ranked, named: int | None) -> list[str]:
+    """Said while nobody is named: who is named beyond doubt is so with favourites reckoned with."""
+    if named is not None or ranked.stands < HANGS:
         return []
     return ["The answers may hang on the club that was liked first: hand the first two once more, the other way round."]
 
