@@ -16,6 +16,7 @@ from typing import Any
 import numpy as np
 from hemicycle_core.formats.bundle import read_bundle
 from hemicycle_core.formats.bundle_schema import SHOT
+from hemicycle_core.judge import weigh
 
 SHOWN = (0.05, 0.95)
 
@@ -37,6 +38,7 @@ def judged_apart(data: dict[str, Any]) -> dict[str, Any]:
     took = time.process_time() - began
     letters = [case.candidate.letter for case in bundle.cases]
     weighed = found.weighed
+    day = getattr(weigh, "DAY_SIDE_DEG", 0.0)
     drawn = {letter: weighed.rounds[letter] for letter in letters}
     return {
         "letter": found.choice.letter,
@@ -49,16 +51,16 @@ def judged_apart(data: dict[str, Any]) -> dict[str, Any]:
         "side": {
             letter: [
                 weighed.centres[letter].side_deg,
-                float(
-                    np.hypot(
-                        weighed.centres[letter].side_se_deg, getattr(weighed.centres[letter], "side_shared_deg", 0.0)
-                    )
-                ),
+                float(np.hypot(_side_error(weighed.centres[letter]), day)),
             ]
             for letter in letters
         },
         "cpu_s": took,
     }
+
+
+def _side_error(centre: Any) -> float:
+    return float(np.hypot(centre.side_se_deg, getattr(centre, "side_shared_deg", 0.0)))
 
 
 def set_constant(words: str) -> None:

@@ -104,3 +104,22 @@ def test_a_world_comes_again_and_hands_out_what_a_monitor_reads(name):
     assert {shot.order for shots in one.shots.values() for shot in shots} == set(range(36))
     if name == "equal":
         assert {tried.success for tried in one.tried} == {one.own.success}
+
+
+def test_a_player_whose_shots_follow_each_other_is_known_less_well():
+    chance = np.random.default_rng(4)
+    drift = np.zeros(40)
+    for at in range(1, 40):
+        drift[at] = 0.8 * drift[at - 1] + chance.normal(0, 2)
+    order = np.arange(40.0)
+    carries = 160 + chance.normal(0, 3, 40)
+
+    def line(sides, orders):
+        parts = zip(np.split(carries, 4), np.split(sides, 4), orders, strict=True)
+        return pool([group(each, side, order=turn) for each, side, turn in parts]).centres[0].side_shared_deg
+
+    followed, mixed, unknown = (
+        line(drift, [each[turn] for each in np.split(order, 4)] if turn is not None else [None] * 4)
+        for turn in (slice(None), chance.permutation(10), None)
+    )
+    assert followed > 1.05 * unknown and followed > mixed

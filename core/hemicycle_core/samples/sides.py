@@ -25,6 +25,8 @@ BUILD_SIDE_DEG, BUILD_SIDE_BUILDS = 1.0, 6.0
 # And where a player's shots end on average, about the line: one standard deviation over players.
 PLAYER_SIDE_DEG = 2.0
 # How widely shots spread to the sides beside a usual head.
+# Pairs of shots by which it is held beforehand that one is no likelier to end where the one before it did; and at most.
+TURN_PAIRS, MOST_ALIKE = 12.0, 0.7
 SIDE_SPREAD = {HeadType.FAIRWAY: 0.97, HeadType.HYBRID: 0.97, HeadType.UTILITY: 1.06, HeadType.IRON: 1.05}
 
 
@@ -61,6 +63,27 @@ def _shared_shots(squares: Floats, freedom: Floats, pooled: float) -> float:
     return float(2 / ((OWN_SIDE_BUILDS * usual + max(over, 0.0)) / (OWN_SIDE_BUILDS + told.sum() - 1)))
 
 
+def _alike_in_turn(groups: Sequence[Group], values: Sequence[Floats], weights: Sequence[Floats]) -> float:
+    """By how much more than by chance the mean of a player's shots is off, as one is like the one before it: a factor
+    of its variance (M. S. Bartlett, J. R. Stat. Soc. 98, 1935, 536). 1 where the order is not known or tells
+    nothing."""
+    known = [group.order is not None and bool(np.isfinite(group.order).all()) for group in groups]
+    if not all(known):
+        return 1.0
+    turn = np.argsort(np.concatenate([group.order for group in groups if group.order is not None]))
+    value, weight = np.concatenate(values)[turn], np.concatenate(weights)[turn]
+    off = np.sqrt(weight) * (value - np.average(value, weights=np.maximum(weight, 1e-9)))
+    square = float((off * off).mean())
+    if value.size < 3 or square <= 0:
+        return 1.0
+    # Shots of one build are alike for the build, and about their own mean all are a little unlike.
+    found = (
+        float((off[1:] * off[:-1]).mean()) / square - BUILD_SIDE_DEG**2 / (square + BUILD_SIDE_DEG**2) + 1 / value.size
+    )
+    alike = float(np.clip(found * value.size / (value.size + TURN_PAIRS), 0.0, MOST_ALIKE))
+    return (1 + alike) / (1 - alike)
+
+
 def sides_of(groups: Sequence[Group], misses: Sequence[Floats]) -> list[Side]:
     """The side angle of each group, drawn towards the player's own, and that towards the line.
 
@@ -82,14 +105,16 @@ def sides_of(groups: Sequence[Group], misses: Sequence[Floats]) -> list[Side]:
     doubt = 1 / (shared + freedom) + (shared / (shared + freedom)) ** 2 / (USUAL_SIDE_SHOTS + freedom.sum())
     equal = at_equal_delivery(values, weights, read_causes(groups, (FACE, PATH)), spread * learning)
     seen = n > 0.5
+    drifting = _alike_in_turn(groups, values, weights)
+    variances = equal.variances * drifting
     # Where the player sends the ball is known no better than his shots show it, whatever explains them.
-    plain = (spread * learning) ** 2 / np.maximum(n, 0.5)
+    plain = drifting * (spread * learning) ** 2 / np.maximum(n, 0.5)
     precision = seen / (plain + BUILD_SIDE_DEG**2)
     known = float(precision.sum()) + 1 / PLAYER_SIDE_DEG**2
     common = float((precision * equal.means).sum()) / known
-    apart = np.maximum((equal.means[seen] - common) ** 2 - equal.variances[seen], 0).sum()
+    apart = np.maximum((equal.means[seen] - common) ** 2 - variances[seen], 0).sum()
     between = (BUILD_SIDE_BUILDS * BUILD_SIDE_DEG**2 + apart) / (BUILD_SIDE_BUILDS + max(seen.sum() - 1, 0))
-    part = seen * between / (between + equal.variances)
+    part = seen * between / (between + variances)
     side = part * equal.means + (1 - part) * common
     errors = np.sqrt((1 - part) * between)
     both = np.full(n.size, known**-0.5)
