@@ -189,7 +189,8 @@ def _swung(build: Build, swings: Swings, n: int) -> Swung:
     run = run_out(flight.landing_speed_mps, flight.landing_deg, flight.landing_spin_rpm, FAIRWAY[Firmness.MEDIUM]).run_m
     wrong = np.where(chance.random(n) < world.misreads, chance.choice([0.72, 0.8, 0.88, 1.12, 1.2], n), 1.0)
     carry = flight.carry_m * (1 + swings.carry_off) * (1 + 0.004 * chance.normal(size=n)) * wrong
-    side = np.arctan(flight.offline_m / flight.carry_m) + np.radians(swings.side_off + 0.2 * chance.normal(size=n))
+    true_side = np.degrees(np.arctan2(flight.offline_m, np.maximum(flight.carry_m, 1.0)))
+    side = np.radians(true_side + swings.side_off + 0.2 * chance.normal(size=n))
     off: dict[str, Floats | float] = {
         "ball_speed_mps": 0.004 * left["ball_speed_mps"], "launch_deg": 0.2, "direction_deg": 0.3, "attack_deg": 0.5,
         "spin_rpm": 0.02 * left["spin_rpm"], "axis_deg": 0.7, "path_deg": 0.6, "face_deg": 0.5, "dynamic_loft_deg": 0.6,
@@ -204,7 +205,6 @@ def _swung(build: Build, swings: Swings, n: int) -> Swung:
         "peak_m": flight.peak_m * (1 + 0.01 * chance.normal(size=n)),
         "landing_deg": flight.landing_deg + 0.5 * chance.normal(size=n),
     }
-    true_side = np.degrees(np.arctan(flight.offline_m / flight.carry_m))
     return Swung(readings, missed, flight.carry_m / there**SPEED_POWER, true_side)
 
 
@@ -252,7 +252,7 @@ def _truth(build: Build, golfer: Golfer, world: World, jobs: tuple[Job, ...], se
             landed = (flight.landing_speed_mps, flight.landing_deg, flight.landing_spin_rpm)
             run = run_out(*landed, job.turf.patched(patches)).run_m * np.exp(course.normal(0, 0.3))
         runs.append(run)
-    side = np.degrees(np.arctan(flight.offline_m / flight.carry_m))
+    side = np.degrees(np.arctan2(flight.offline_m, np.maximum(flight.carry_m, 1.0)))
     return Flown(flight.carry_m, side, flight.landing_deg, np.stack(runs), missed)
 
 
