@@ -106,6 +106,12 @@ def test_a_world_comes_again_and_hands_out_what_a_monitor_reads(name):
         assert {tried.success for tried in one.tried} == {one.own.success}
 
 
+def test_no_build_and_no_shot_is_no_error():
+    assert pool([]).centres == ()
+    assert pool([group([])]).centres == (None,)
+    assert pool([group([150.0], order=np.array([3.0]))]).centres[0].side_shared_deg > 0
+
+
 def test_a_player_whose_shots_follow_each_other_is_known_less_well():
     chance = np.random.default_rng(4)
     drift = np.zeros(40)

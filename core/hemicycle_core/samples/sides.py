@@ -68,7 +68,7 @@ def _alike_in_turn(groups: Sequence[Group], values: Sequence[Floats], weights: S
     of its variance (M. S. Bartlett, J. R. Stat. Soc. 98, 1935, 536). 1 where the order is not known or tells
     nothing."""
     known = [group.order is not None and bool(np.isfinite(group.order).all()) for group in groups]
-    if not all(known):
+    if not groups or not all(known):
         return 1.0
     turn = np.argsort(np.concatenate([group.order for group in groups if group.order is not None]))
     value, weight = np.concatenate(values)[turn], np.concatenate(weights)[turn]
