@@ -13,7 +13,7 @@ import subprocess
 import sys
 import tempfile
 from collections.abc import Iterator, Sequence
-from concurrent.futures import ProcessPoolExecutor
+from concurrent.futures import ProcessPoolExecutor, ThreadPoolExecutor
 from contextlib import contextmanager
 from dataclasses import dataclass
 from functools import partial
@@ -90,22 +90,18 @@ def judged_in(tree: Path, files: Sequence[Path], *constants: str) -> list[dict[s
     paths = os.pathsep.join(str(tree / each) for each in ("core", "commands"))
     given = {**os.environ, "PYTHONPATH": paths, "OPENBLAS_NUM_THREADS": "1"}
     asked = [sys.executable, str(JUDGE), *constants]
-    running = [
-        subprocess.Popen(asked, env=given, text=True, stdin=subprocess.PIPE, stdout=subprocess.PIPE) for _ in parts
-    ]
-    made: list[list[dict[str, Any]]] = []
-    for part, process in zip(parts, running, strict=True):
-        assert process.stdin is not None
-        process.stdin.write("".join(f"{path}\n" for path in part))
-        process.stdin.close()
-    for process in running:
-        assert process.stdout is not None
-        made.append([json.loads(line) for line in process.stdout])
-        if process.wait():
-            raise RuntimeError(f"The judge of {tree.name} ended with {process.returncode}.")
+
+    def answers(part: Sequence[Path]) -> list[dict[str, Any]]:
+        lines = "".join(f"{path}\n" for path in part)
+        done = subprocess.run(asked, env=given, input=lines, stdout=subprocess.PIPE, text=True, check=False)
+        if done.returncode:
+            raise RuntimeError(f"The judge of {tree.name} ended with {done.returncode}.")
+        return [json.loads(line) for line in done.stdout.splitlines()]
+
     found: list[dict[str, Any]] = [{}] * len(files)
-    for at, answers in enumerate(made):
-        found[at::workers] = answers
+    with ThreadPoolExecutor(workers) as together:
+        for at, made in enumerate(together.map(answers, parts)):
+            found[at::workers] = made
     return found
 
 
