@@ -60,6 +60,10 @@ def test_a_carry_that_its_launch_does_not_fly_is_no_shot_of_the_club():
     misread, taken = (pool([group(wrong, flown_m=given), beside]) for given in (flown, None))
     assert misread.centres[0].carry_m == pytest.approx(right.centres[0].carry_m, rel=0.01)
     assert misread.miss[0].max() < 0.2 < taken.miss[0].max()  # a misread shot was not missed
+    # Range balls, hit on another day: all of them fly a tenth short of their launch, and none is a misread.
+    range_balls = group(140 * (1 + 0.02 * np.arange(-2, 3)), flown_m=156 * (1 + 0.02 * np.arange(-2, 3)))
+    mixed = pool([group(carries, flown_m=flown), range_balls])
+    assert mixed.centres[1].carry_m == pytest.approx(140, rel=0.01) and mixed.centres[1].n > 4.5
 
 
 def test_the_order_says_what_was_missing_of_the_speed():
@@ -91,6 +95,10 @@ def test_strange_builds_are_drawn_to_where_they_gather_and_clubs_of_the_bag_are_
     assert pooled.centres[3].played.sd < pooled.centres[3].carry.sd
     assert pooled.centres[4].played is pooled.centres[4].carry
     assert pool([far]).centres[0].drawn is None
+    # Neither a wedge nor the next step of wedges is drawn to what is tried for another place.
+    apart = pool([group(160 + spread), group(95 + spread / 2), group(84 + spread / 2)])
+    for centre in apart.centres:
+        assert abs(centre.played.mean / centre.carry_m - 1) < 0.002
 
 
 @pytest.mark.parametrize("name", WORLDS)

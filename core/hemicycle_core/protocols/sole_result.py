@@ -119,7 +119,7 @@ def _hangs(ranked: Ranked, named: int | None) -> list[str]:
     """Said while nobody is named: who is named beyond doubt is so with favourites reckoned with."""
     if named is not None or ranked.stands < HANGS:
         return []
-    return ["The answers may hang on the club that was liked first: hand the first two once more, the other way round."]
+    return ["The answers may hang on the club that was liked first: go back to a lie before one is chosen."]
 
 
 def _in_100(sure: float) -> str:

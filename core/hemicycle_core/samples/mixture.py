@@ -45,7 +45,7 @@ MISREAD, OFF_FLOWN, OFF_ANY = 0.02, 0.012, 0.3
 CALLED_GOOD = 0.03
 USUAL_CALLS, USUAL_CALLS_SHOTS = 0.3, 2.0
 STEPS = 12
-LEAST_FLOWN = 6  # shots with a launch before any of them is held to be misread
+LEAST_FLOWN = 4  # shots of a build with a launch before any of them is held to be misread
 
 
 def _density(x: Floats, mean: float, sd: float) -> Floats:
@@ -100,19 +100,22 @@ def _responsibilities(group: Group, state: State, index: int, wrong: Floats) -> 
 
 def _misread_chances(groups: Sequence[Group]) -> list[Floats]:
     """Chance of each carry to be misread, (n,) by group: it lies far from what its own launch flies, beside the other
-    shots of the session. Nought where no launch was read."""
-    none = [np.full(group.carry_m.size, np.nan) for group in groups]
-    off = np.log(np.concatenate([g.carry_m for g in groups])) - np.log(
-        np.concatenate([n if g.flown_m is None else g.flown_m for g, n in zip(groups, none, strict=True)])
-    )
-    seen = np.isfinite(off)
-    chance = np.zeros(off.size)
-    if seen.sum() >= LEAST_FLOWN:
-        off = off[seen] - np.median(off[seen])
-        sd = max(1.4826 * float(np.median(np.abs(off))), OFF_FLOWN)
-        right = (1 - MISREAD) * np.exp(-0.5 * (off / sd) ** 2) / (sd * np.sqrt(2 * np.pi))
-        chance[seen] = 1 / (1 + right / (MISREAD / (2 * OFF_ANY)))
-    return np.split(chance, np.cumsum([group.carry_m.size for group in groups])[:-1])
+    shots of its build. What all shots of a build are off by is the ball, the air or the flight model and no misread.
+    Nought where too few launches were read."""
+    off = []
+    for group in groups:
+        flown = np.full(group.carry_m.size, np.nan) if group.flown_m is None else group.flown_m
+        apart = np.log(group.carry_m) - np.log(np.where(flown > 0, flown, np.nan))
+        enough = np.isfinite(apart).sum() >= LEAST_FLOWN
+        off.append(apart - np.nanmedian(apart) if enough else np.full(apart.size, np.nan))
+    seen = np.concatenate(off)
+    seen = np.abs(seen[np.isfinite(seen)])
+    sd = max(1.4826 * float(np.median(seen)), OFF_FLOWN) if seen.size else OFF_FLOWN
+    chances = []
+    for apart in off:
+        right = (1 - MISREAD) * np.exp(-0.5 * (apart / sd) ** 2) / (sd * np.sqrt(2 * np.pi))
+        chances.append(np.where(np.isfinite(apart), 1 / (1 + right / (MISREAD / (2 * OFF_ANY))), 0.0))
+    return chances
 
 
 def _evened(group: Group) -> Group:

@@ -35,9 +35,9 @@ from .sides import sides_of
 
 Floats = NDArray[np.float64]
 
-# Builds that are tried for one place gather: the carries of strange clubs are drawn to where they lie, as far as those
-# of this session do. One standard deviation as a share, and the number of builds it weighs as much as.
-GATHER_SHARE, GATHER_BUILDS = 0.04, 3.0
+# Builds that are tried for one place gather: the carries of strange clubs are drawn to where those near them lie. One
+# standard deviation of them, and how far off another still says something, shares of carry.
+GATHER_SHARE, GATHER_REACH = 0.03, 0.05
 # On the course the player is warm and knows the club: a session's average lies this share short of that, for its first
 # shots are cold. About what warming up costs over twenty shots; where the order of the shots is known they say it.
 FRESH_SHARE = 0.005
@@ -100,20 +100,20 @@ class Pool:
 
 
 def _gathered(groups: Sequence[Group], centres: Sequence[Centre]) -> list[Centre]:
-    """The centres with the carries of strange builds drawn to where they gather (Gelman and others, ch. 5)."""
+    """The centres with the carries of strange builds drawn to where those near them gather: the others of its place are
+    what is known of a build beforehand (Gelman and others, ch. 5). One of another yardage says nothing of it."""
     strange = [i for i, group in enumerate(groups) if group.strange]
-    if len(strange) < 2:
-        return list(centres)
     known = [centres[i].carry for i in strange]
     logs, errors = np.log([each.mean for each in known]), np.array([each.sd / each.mean for each in known])
-    weights = 1 / (errors**2 + GATHER_SHARE**2)
-    apart = np.maximum((logs - np.average(logs, weights=weights)) ** 2 - errors**2, 0.0).sum()
-    between = (GATHER_BUILDS * GATHER_SHARE**2 + apart) / (GATHER_BUILDS + len(strange) - 1)
-    weights = 1 / (errors**2 + between)
-    middle, part = float(np.average(logs, weights=weights)), between / (between + errors**2)
     drawn = list(centres)
-    for i, was, log, own in zip(strange, known, logs, part, strict=True):
-        mean = float(np.exp(own * log + (1 - own) * middle))
+    for at, (i, was) in enumerate(zip(strange, known, strict=True)):
+        weights = np.exp(-0.5 * ((logs - logs[at]) / GATHER_REACH) ** 2) / (errors**2 + GATHER_SHARE**2)
+        weights[at] = 0.0
+        if weights.sum() < 1.0:  # as little as a doubt of the whole carry
+            continue
+        before = GATHER_SHARE**2 + 1 / weights.sum()
+        own = before / (before + errors[at] ** 2)
+        mean = float(np.exp(own * logs[at] + (1 - own) * np.average(logs, weights=weights)))
         less = float(np.sqrt(own)) * mean / was.mean
         drawn[i] = replace(centres[i], drawn=replace(was, mean=mean, error=was.error * less, floor=was.floor * less))
     return drawn
