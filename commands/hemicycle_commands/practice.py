@@ -147,8 +147,8 @@ def _wedge_report(total: WedgeScore, options: argparse.Namespace, seconds: float
 
 
 def _worlds(options: argparse.Namespace) -> int:
-    if options.shots == SETTLED:
-        print("In a world give the shots a build, 1 or more.", file=sys.stderr)
+    if options.shots == SETTLED or options.indoors or options.wedges or options.soles or options.answerers:
+        print("In a world give the shots a build, 1 or more; none is indoors, of wedges or of soles.", file=sys.stderr)
         return 2
     try:
         for line in run_worlds(options):
@@ -167,7 +167,7 @@ def main(words: list[str]) -> int:
     parser = argparse.ArgumentParser(prog="hemicycle practice", description=__doc__)
     parser.add_argument("--fittings", type=int, default=200)
     parser.add_argument("--shots", type=int, default=5, help="a build; 0 hits until the choice is settled")
-    parser.add_argument("--builds", type=int, default=4)
+    parser.add_argument("--builds", type=int, default=4, help="a fitting; in a world there are always five")
     parser.add_argument("--seed", type=int, default=1)
     parser.add_argument("--shop", action="store_true", help="with a price on each build and a side that is feared")
     parser.add_argument("--own", action="store_true", help="with a club of the player's own to keep")
@@ -191,6 +191,9 @@ def main(words: list[str]) -> int:
         return 2
     if options.world:
         return _worlds(options)
+    if options.ablate or options.against:
+        print("--ablate and --against go with --world.", file=sys.stderr)
+        return 2
     total: Total = (
         AnswerScore()
         if options.answerers

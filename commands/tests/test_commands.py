@@ -230,6 +230,8 @@ def test_a_world_is_judged_from_files(capsys):
     (row,) = (line.split("|")[1:-1] for line in capsys.readouterr().out.splitlines() if line.startswith("| equal"))
     assert row[1].strip() == "now" and 0 <= float(row[6].strip().rstrip("%")) <= 100
     assert row[10].strip().endswith("% of 6")
+    assert practice.main(["--against", "HEAD"]) == 2 == practice.main(["--world", "plain", "--wedges"])
+    assert "go with --world" in capsys.readouterr().err
 
 
 @pytest.mark.skipif(not in_a_repository(), reason="An earlier commit is judged where there is a repository.")
