@@ -41,6 +41,10 @@ def test_from_rough_the_hybrid_is_best_the_wood_next_and_a_thin_long_iron_worst_
     assert iron.carry < wood.carry < 1 and iron.wide > wood.wide
     short = from_lie(stock, stock, Lie.ROUGH, HeadType.IRON, loft_deg=40)
     assert left[3].carry < short.carry < left[0].carry
+    # A 7-iron whose loft nobody typed leaves higher than any long iron.
+    high = launched(6, ball=110, launch=20, spin=6500)
+    bare, said = (from_lie(high, high, Lie.ROUGH, HeadType.IRON, loft_deg=loft) for loft in (None, 33))
+    assert bare == said
     for kind in ROUGH:
         semi, heavy = (from_lie(stock, stock, lie, kind) for lie in (Lie.SEMI_ROUGH, Lie.ROUGH))
         assert heavy.carry < semi.carry < 1 and heavy.wide > semi.wide > 1 and heavy.carry_sd > semi.carry_sd

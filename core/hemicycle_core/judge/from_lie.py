@@ -73,6 +73,7 @@ LAUNCH_SHOTS = 3.0  # shots from the lie at which its launch and spin are half t
 STOCK_SPREAD = 0.04  # of carry, where too few shots say
 
 
+SHORT_IRON_LAUNCH_DEG = 18.0
 LONG_IRON_DEG = 28.0  # stronger irons are thin and long; the others meet grass like any club of their loft
 
 
@@ -150,8 +151,10 @@ def from_lie(
     shots: of the build, whatever they were hit from; stock: those that say what it does from a clean lie, one or more
     with a carry.
     """
-    held = beforehand(lie, head_type, loft_deg)
     mean = _means(stock, (*LAUNCH, "attack_deg"))
+    if loft_deg is None and mean.get("launch_deg", 0.0) >= SHORT_IRON_LAUNCH_DEG:
+        loft_deg = LONG_IRON_DEG  # nobody said it, and no long iron leaves so high
+    held = beforehand(lie, head_type, loft_deg)
     known = all(key in mean for key in LAUNCH)
     spin, lifts = 1.0, 0.0
     if known:

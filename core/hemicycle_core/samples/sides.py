@@ -67,14 +67,16 @@ def _alike_in_turn(groups: Sequence[Group], values: Sequence[Floats], weights: S
     """By how much more than by chance the mean of a player's shots is off, as one is like the one before it: a factor
     of its variance (M. S. Bartlett, J. R. Stat. Soc. 98, 1935, 536). 1 where the order is not known or tells
     nothing."""
-    known = [group.order is not None and bool(np.isfinite(group.order).all()) for group in groups]
-    if not groups or not all(known):
+    orders = [np.full(group.carry_m.size, np.nan) if group.order is None else group.order for group in groups]
+    order, value, weight = (np.concatenate([*rows, np.zeros(0)]) for rows in (orders, values, weights))
+    known = np.isfinite(order) & (weight > 0)
+    if known.sum() < 3:
         return 1.0
-    turn = np.argsort(np.concatenate([group.order for group in groups if group.order is not None]))
-    value, weight = np.concatenate(values)[turn], np.concatenate(weights)[turn]
+    turn = np.flatnonzero(known)[np.argsort(order[known])]
+    value, weight = value[turn], weight[turn]
     off = np.sqrt(weight) * (value - np.average(value, weights=np.maximum(weight, 1e-9)))
     square = float((off * off).mean())
-    if value.size < 3 or square <= 0:
+    if square <= 0:
         return 1.0
     # Shots of one build are alike for the build, and about their own mean all are a little unlike.
     found = (
