@@ -29,7 +29,7 @@ def main(words: list[str]) -> int:
         given = contextlib.nullcontext(sys.stdin.buffer) if str(options.file) == "-" else options.file.open("rb")
         with given as file:
             data = file.read(MOST_BYTES + 1)
-        print(json.dumps(written(read_bundle(read_json(data)).judged()), indent=2, ensure_ascii=False))
+        print(json.dumps(written(read_bundle(read_json(data)).decided()), indent=2, ensure_ascii=False))
     except OSError as error:
         print(f"{options.file} cannot be read: {error.strerror}.", file=sys.stderr)
     except BadInput as error:

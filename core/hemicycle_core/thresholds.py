@@ -42,7 +42,12 @@ class Thresholds:
         0.99,
     )
     least_gain: float = _said(
-        0.05, "No gain under", "Less than one shot in twenty rounds, however sure.", "shots a round", 0, 1
+        0.12,
+        "A change nobody asked for from",
+        "Under one stroke in eight rounds: chance makes so much of builds that are all the same.",
+        "strokes a round",
+        0,
+        1,
     )
     flat_deg: float = _said(
         40.0, "Flat without a job under", "Under this a long club runs through most greens.", "°", 30, 50

@@ -5,9 +5,9 @@ from __future__ import annotations
 from typing import Any
 
 from .bag.gaps import LEAST_STEP_M, MOST_STEP_M, RULE_WORDS, GapRule
-from .bag.plans import MOST_KEPT_PLANS
 from .bag.slots import MOST_OFFERED
 from .brief.jobs import JobKind, Miss
+from .decision.options import MOST_KEPT_PLANS
 from .flight import Firmness
 from .heads import HEAD_WORDS
 from .impact import Lie

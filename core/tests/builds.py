@@ -4,8 +4,9 @@ import numpy as np
 from hemicycle_core.bag import Carried, GapRule, HeadType, lay_out_slots
 from hemicycle_core.bag.gaps import wanted_step
 from hemicycle_core.brief import Job, JobKind, propose
+from hemicycle_core.decision import decide_session
 from hemicycle_core.flight import Firmness
-from hemicycle_core.judge import Candidate, Case, judge_session
+from hemicycle_core.judge import Candidate, Case
 from hemicycle_core.shots import Shot
 from hemicycle_core.units import metres
 
@@ -31,4 +32,4 @@ def case(hit, letter="A", kind=HeadType.HYBRID, jobs=(GREEN,), **more):
 
 
 def session(*cases, **more):
-    return judge_session(cases, jobs=[GREEN], **more)
+    return decide_session(cases, jobs=[GREEN], **more)

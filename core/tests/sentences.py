@@ -27,8 +27,9 @@ from hemicycle_core.bag import (
 from hemicycle_core.bag.gaps import wanted_step
 from hemicycle_core.brief import Fear, Feared, FlightWish, Job, JobKind, Miss, propose, propose_flight, propose_like
 from hemicycle_core.brief.wishes import COMPARED, far_wanted, flight_wanted, like_wanted, propose_far
-from hemicycle_core.judge import Candidate, Case, Judgement, Liking, compare, judge_session
-from hemicycle_core.judge.advice import next_step
+from hemicycle_core.decision import Decision, Limits, decide_session
+from hemicycle_core.decision.advice import next_step
+from hemicycle_core.judge import Candidate, Case, Liking, compare
 from hemicycle_core.samples.drift import steadiness
 from hemicycle_core.shots import Shot, Source
 from hemicycle_core.units import metres
@@ -63,7 +64,7 @@ def own(carry, n=8, name="4H", **more):
     return Candidate("", name, HeadType.HYBRID, hit(carry, n=n), own=True, **more)
 
 
-def said(judged: Judgement, in_hand: str = "A") -> list[str]:
+def said(judged: Decision, in_hand: str = "A") -> list[str]:
     lines = []
     for verdict in judged.verdicts:
         chance = "" if verdict.chance is None else f" {verdict.chance:.0%}"
@@ -82,7 +83,7 @@ def said(judged: Judgement, in_hand: str = "A") -> list[str]:
 
 
 def session(*cases, jobs=(GREEN,), **more):
-    return lambda: said(judge_session(cases, jobs=jobs, **more))
+    return lambda: said(decide_session(cases, jobs=jobs, **more))
 
 
 OLD = Carried("4H", HeadType.HYBRID, metres(181), metres(188), spread_m=3, peak_m=metres(27), landing_deg=46.0,
@@ -165,7 +166,7 @@ def judged_cases() -> Iterator[tuple[str, str, Callable[[], list[str]]]]:
     yield (
         "All over the budget",
         f"{SLOT}; A 179 at 300, B 178 at 320, budget 200",
-        session(slot_case(a, price=300), slot_case(hit(178, n=12), "B", price=320), budget=200.0),
+        session(slot_case(a, price=300), slot_case(hit(178, n=12), "B", price=320), limits=Limits(budget=200.0)),
     )
     yield "One heard, one not hit", f"{SLOT}; A 179 twelve times, B none", session(slot_case(a), slot_case([], "B"))
     yield (

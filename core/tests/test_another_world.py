@@ -8,8 +8,9 @@ import numpy as np
 import pytest
 from hemicycle_core.bag import Carried, HeadType
 from hemicycle_core.brief import Job, JobKind, Target
+from hemicycle_core.decision import decide_session
 from hemicycle_core.flight import FAIRWAY, GREEN, Firmness, run_out
-from hemicycle_core.judge import Candidate, Case, judge_session
+from hemicycle_core.judge import Candidate, Case
 from hemicycle_core.judge.play import ends_of, least_carry
 from hemicycle_core.shots import Shot
 from hemicycle_core.units import metres
@@ -93,7 +94,7 @@ def judged(builds, jobs, window):
     targets = [Target("carry_m", low, high, "The slot."), Target("landing_deg", 44, None, "The green.")]
     lower, upper = Carried("l", HeadType.IRON, low - 15, low - 8), Carried("u", HeadType.FAIRWAY, high + 15, high + 22)
     cases = [Case(Candidate(each.letter, each.letter, each.kind, each.shots), targets, lower, upper) for each in builds]
-    return judge_session(cases, jobs=jobs)
+    return decide_session(cases, jobs=jobs)
 
 
 def by_hand(builds, window):

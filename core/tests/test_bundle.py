@@ -88,9 +88,9 @@ def test_a_window_given_stands_and_what_is_not_said_of_the_bag_crowds_nobody():
     (case,) = read_bundle(bundle(build("A", 179))).cases
     assert window(case) == pytest.approx((metres(175), metres(183)))
     assert {target.quantity: target.low for target in case.targets}["landing_deg"] == 45  # a medium green
-    (verdict,) = read_bundle(bundle(build("A", 199))).judged().verdicts
+    (verdict,) = read_bundle(bundle(build("A", 199))).decided().verdicts
     assert verdict.kind is not Kind.CROWDS
-    (beside,) = read_bundle(bundle(build("A", 195), clubs=BAG)).judged().verdicts
+    (beside,) = read_bundle(bundle(build("A", 195), clubs=BAG)).decided().verdicts
     assert beside.kind is Kind.CROWDS
 
 
@@ -102,13 +102,13 @@ def test_like_for_like_aims_at_the_old_club_and_weighs_each_build_in_its_place()
     target = next(wish for wish in read.cases[0].targets if wish.quantity == "carry_m")
     assert target.low < metres(196) < target.high
     assert (read.cases[0].lower.name, read.cases[0].upper.name) == ("5i", "Dr")
-    judged = read.judged()
+    judged = read.decided()
     assert judged.verdicts[0].kind in (Kind.FILLS, Kind.FILLS_NOT_SETTLED, Kind.KEEP)
     # Beside the old club, which does the job, the shorter B takes nothing away; in its place it does.
     long = {**said, "jobs": [{**said["jobs"][0], "distance_m": metres(200)}]}
     beside = {**long, "slot": {"low_m": 175, "high_m": 183}}
     del beside["like"]
-    in_place, both = (read_bundle(each).judged().bags.rounds["B"].mean() for each in (long, beside))
+    in_place, both = (read_bundle(each).decided().worths["B"].saves for each in (long, beside))
     assert in_place < both - 0.1
     with pytest.raises(BadInput, match="like: no club “7W”"):
         read_bundle({**said, "like": "7W"})
@@ -143,7 +143,7 @@ def test_where_the_monitor_models_flight_only_flight_is_modelled_and_a_shot_may_
 def test_what_is_marked_on_a_shot_counts_as_it_does_on_the_screen():
     def carry_n(**mark):
         shots = [*hit(179, n=6), *hit(120, n=2, seed=4, **mark)]
-        (verdict,) = read_bundle(bundle({"letter": "A", "head_type": "hybrid", "shots": shots})).judged().verdicts
+        (verdict,) = read_bundle(bundle({"letter": "A", "head_type": "hybrid", "shots": shots})).decided().verdicts
         return next(fact.mean for fact in verdict.facts if fact.quantity == "carry_m")
 
     bare = carry_n()
@@ -153,16 +153,16 @@ def test_what_is_marked_on_a_shot_counts_as_it_does_on_the_screen():
 
 def test_a_veto_a_budget_and_the_price_are_heard():
     dear, cheap = build("A", 179, price=400), build("B", 180, price=200)
-    assert read_bundle(bundle(dear, cheap, budget=250)).judged().choice.letter == "B"
+    assert read_bundle(bundle(dear, cheap, budget=250)).decided().choice.letter == "B"
     vetoed = read_bundle(bundle(dear, {**cheap, "liking": "vetoed"}))
     assert vetoed.cases[1].candidate.liking is Liking.VETOED
-    said = written(vetoed.judged())
+    said = written(vetoed.decided())
     assert said["choice"]["letter"] == "A"
     assert said["verdicts"][1]["verdict"] == "vetoed"
 
 
 def test_what_is_written_is_plain_json_and_says_each_figure_once():
-    said = written(read_bundle(bundle(build("A", 179), build("B", 190), clubs=BAG)).judged())
+    said = written(read_bundle(bundle(build("A", 179), build("B", 190), clubs=BAG)).decided())
     assert json.loads(json.dumps(said)) == said
     for verdict in said["verdicts"]:
         share = sum(job["success"] for job in verdict["jobs"])
@@ -178,8 +178,8 @@ def test_own_clubs_that_were_hit_stand_for_keeping_what_is_there():
     kept = read_bundle(bundle(build("A", 179, price=300), clubs=[*BAG, old]))
     assert [each.name for each in kept.own] == ["4H"]
     assert kept.cases[0].candidate.head_type is HeadType.HYBRID
-    assert written(kept.judged())["choice"]["because"] == "keep"
-    without = written(read_bundle(bundle(build("A", 179, price=300), clubs=BAG)).judged())
+    assert written(kept.decided())["choice"]["because"] == "keep"
+    without = written(read_bundle(bundle(build("A", 179, price=300), clubs=BAG)).decided())
     assert without["choice"]["letter"] == "A"
 
 

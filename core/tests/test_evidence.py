@@ -7,11 +7,12 @@ import pytest
 from hemicycle_core.bag import Carried, GapRule, HeadType, lay_out_slots
 from hemicycle_core.bag.gaps import wanted_step
 from hemicycle_core.brief import Job, JobKind, propose
+from hemicycle_core.decision import Because, Choice
+from hemicycle_core.decision.advice import next_step
 from hemicycle_core.errors import BadInput
 from hemicycle_core.flight import Air, Firmness
 from hemicycle_core.judge import Candidate, Case, Kind, judge
-from hemicycle_core.judge.advice import next_step
-from hemicycle_core.judge.choice import Because, Choice, why_it_lost
+from hemicycle_core.judge.recommended import why_it_lost
 from hemicycle_core.judge.stopping import More
 from hemicycle_core.protocols.shaped import against_the_shape, range_of_use
 from hemicycle_core.samples import average, certainty
@@ -110,7 +111,7 @@ def test_advice_follows_the_build_in_hand_then_the_one_furthest_from_settled():
     away = replace(open_, letter="A", kind=Kind.ONE_HEAD, turn=None)
     assert next_step([away, short, open_], "A").startswith("A is not for this slot as it is. Next C:")
     assert "Compare them on the Bench" in next_step([settled], "A")
-    open_choice = Choice("A", "D", Because.MOST_SHOTS, "", settled=False, more=More((("D", 4),)))
+    open_choice = Choice("A", "D", Because.SAVES_MOST, "", settled=False, more=More((("D", 4),)))
     assert "About 4 more with D" in next_step([settled], "A", open_choice)
 
 

@@ -7,9 +7,9 @@ import pytest
 from builds import case, shots
 from hemicycle_core.bag import HeadType
 from hemicycle_core.brief import Job, JobKind
+from hemicycle_core.decision import decide_session
 from hemicycle_core.flight import Air
 from hemicycle_core.impact import Lie
-from hemicycle_core.judge import judge_session
 from hemicycle_core.judge.from_lie import from_lie, landings_from
 from hemicycle_core.judge.landings import landings
 from hemicycle_core.shots import Intent, Shot, fill_blanks
@@ -91,16 +91,16 @@ FROM_ROUGH = Job("Out of the rough", JobKind.LAYUP, metres(188), width_m=metres(
 def first(wood, jobs):
     wooden = case(wood, "A", HeadType.FAIRWAY, jobs=jobs)
     hybrid = case(shots(180, spread=5, n=9, seed=4), "B", HeadType.HYBRID, jobs=jobs)
-    return judge_session([wooden, hybrid], jobs=jobs)
+    return decide_session([wooden, hybrid], jobs=jobs)
 
 
 def test_the_lie_that_jobs_are_met_from_turns_the_choice_and_shots_from_there_turn_it_back():
     wood = shots(182, spread=3, n=9, seed=4)
     assert first(wood, [TEE]).choice.letter == "A"
-    both = [TEE, replace(FROM_ROUGH, uses_per_round=4)]
+    both = [TEE, replace(FROM_ROUGH, uses_per_round=12)]
     turned = first(wood, both)
     assert turned.choice.letter == "B"
-    assert turned.choice.sentence.endswith("From a clean lie A would do more of them; from rough it loses more.")
+    assert turned.choice.sentence.endswith("From a clean lie A would do more of the jobs; from rough it loses more.")
     told = {each.job.name: each.lie for each in turned.weighed.played["A"]}
     assert told["Off the tee"] is None and told["Out of the rough"].n == 0
     hit = first([*wood, *lying(168, 8)], both)

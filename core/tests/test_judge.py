@@ -6,17 +6,14 @@ from dataclasses import replace
 import numpy as np
 import pytest
 from builds import GREEN, LAYOUT, LOWER, TEE, UPPER, case, session, shots
-from hemicycle_core.bag import Carried, ClubOption, Demand, GapRule, HeadType, Limits, best_plan, usual_rules
-from hemicycle_core.brief import Fear, Feared, Job, JobKind, Miss, propose
+from hemicycle_core.bag import HeadType
+from hemicycle_core.brief import propose
 from hemicycle_core.flight import Firmness, Launch, fly
-from hemicycle_core.judge import Candidate, Kind, Liking, Metric, compare, judge, judge_session
-from hemicycle_core.judge.choice import Because
-from hemicycle_core.judge.stopping import More
+from hemicycle_core.judge import Kind, Liking, Metric, compare
 from hemicycle_core.judge.verdict import NO_REMEDY, verdict_of
-from hemicycle_core.judge.weigh import KEEP, weigh
+from hemicycle_core.judge.weigh import weigh
 from hemicycle_core.samples import average, certainty, cost_of_a_miss, pattern
 from hemicycle_core.shots import Intent, Shot, Source
-from hemicycle_core.thresholds import DEFAULT
 from hemicycle_core.units import metres, mps, yards
 
 
@@ -141,8 +138,9 @@ def test_a_club_a_little_long_is_one_turn_away_and_the_turn_is_flown_not_tabled(
     assert -6 < yards(said.turn.gain("carry_m")) / said.turn.change.amount < -1
     assert "give or take" in said.change
     assert verdict(long_).kind is Kind.ONE_HEAD
-    chosen = judge(case(long_, up_deg=2.0), jobs=[GREEN])
+    (chosen,) = session(case(long_, up_deg=2.0)).verdicts
     assert (chosen.kind, chosen.turn, chosen.why) == (Kind.RECOMMENDED, said.turn, said.why)
+    assert chosen.headline == f"Recommended, one turn away: {said.turn.change.words}"
 
     # At the end of its sleeve nothing more is proposed than what the rack has, or that there is nothing.
     spent = verdict(long_, up_deg=0.0, down_deg=4.0, loft_deg=22.0, next_heads=((19.0, 1.0), (24.0, 1.0)))
@@ -177,34 +175,6 @@ def test_two_builds_differ_only_when_the_shots_say_so():
     straight = compare(case(wide).candidate, case(tight, "B").candidate, metric=Metric.STRAIGHT)
     assert straight.better == "B"
     assert compare(far, case(shots(180, n=2), "E").candidate) is None
-
-
-def test_best_is_most_successful_shots_then_keep_then_cheaper_then_liked():
-    good, poor = shots(179, n=60, spread=2), shots(196, n=10, spread=3, seed=3)
-    found = session(case(good), case(poor, "B")).choice
-    assert (found.letter, found.because) == ("A", Because.MOST_SHOTS)
-    alike = shots(179, n=60, spread=2, seed=9)
-    cheap = session(case(good, price=300), case(alike, "B", price=200)).choice
-    # Sixty shots with each do not tell them apart: nothing is called level that is not known to be.
-    assert (cheap.letter, cheap.because) == ("A", Because.MOST_SHOTS)
-    assert cheap.sentence.endswith(" B costs 100 less and cannot be told from it by more shots: choose as you like.")
-    sooner = replace(DEFAULT, level_shots=0.3)
-    cheap = session(case(good, price=300), case(alike, "B", price=200), thresholds=sooner).choice
-    assert (cheap.letter, cheap.because) == ("B", Because.CHEAPER)
-    liked = session(case(good, price=200), case(alike, "B", price=200, liking=Liking.LIKED), thresholds=sooner).choice
-    assert (liked.letter, liked.because) == ("B", Because.LIKED)
-    assert session(case(good, price=300), case(alike, "B", price=200), budget=250).choice.letter == "B"
-    assert session(case(good, liking=Liking.VETOED), case(alike, "B")).choice.letter == "B"
-    mine = Candidate("", "5W", HeadType.FAIRWAY, shots(179, n=10, spread=2, seed=6), own=True)
-    kept = session(case(good, price=300), own=[mine])
-    assert (kept.choice.letter, kept.choice.because) == (None, Because.KEEP)
-    assert kept.verdicts[0].kind is Kind.KEEP
-    useless = Candidate("", "5W", HeadType.FAIRWAY, shots(210, n=10, spread=2, seed=6), own=True)
-    bought = session(case(good, price=300), own=[useless]).choice
-    assert bought.letter == "A"
-    assert bought.gain_shots > 0.3
-    waiting = session(case(good), case(good[:2], "B")).choice
-    assert (waiting.settled, waiting.more) == (False, More((("B", 1),)))
 
 
 def test_a_build_that_says_nothing_changes_no_other_verdict_and_same_inputs_give_the_same_words():
@@ -257,142 +227,3 @@ def test_targets_say_why():
     assert targets["landing_deg"].low == 45
     assert targets["offline_m"].high == 10
     assert not {"landing_deg"} & {t.quantity for t in propose(LAYOUT, LAYOUT.slots[0], LOWER, UPPER, [TEE])}
-
-
-def test_a_choice_outside_its_window_says_why_it_is_put_first():
-    """Jobs that ask for more carry than the gap does: the longer build does more of them and lies past its window."""
-    far = Job("Par five in two", JobKind.GREEN, metres(196), uses_per_round=3, width_m=40, depth_m=30)
-    cases = [case(shots(179), "A", jobs=[far]), case(shots(192, seed=2), "B", jobs=[far])]
-    found = judge_session(cases, jobs=[far])
-    assert found.choice.letter == "B"
-    assert found.verdicts[1].kind not in (Kind.FILLS, Kind.FILLS_NOT_SETTLED)
-    assert found.choice.sentence.endswith(" yd past its window: the jobs count for more.")
-    assert found.verdicts[1].kind is Kind.RECOMMENDED
-    assert found.verdicts[1].headline == "Recommended, outside its window, crowding 5W"
-    assert " long of 17" in found.verdicts[1].why  # the miss is still said
-
-
-def own(name, kind, hit):
-    return Candidate("", name, kind, hit, own=True)
-
-
-def test_a_club_earns_what_the_whole_bag_gains_by_it():
-    """A job that the driver does is no argument against a club for greens, though the driver does more of the jobs."""
-    long_tee = Job("Long tee", JobKind.TEE, metres(225), uses_per_round=4, width_m=60)
-    green_club = case(shots(179, n=10, spread=2), jobs=[GREEN, long_tee])
-    driver = own("Dr", HeadType.DRIVER, shots(228, landing=38, n=10, seed=4))
-    found = judge_session([green_club], jobs=[GREEN, long_tee], own=[driver])
-    (seen,) = found.verdicts
-    assert found.weighed.rounds["own Dr"].mean() > seen.rounds + 1
-    assert found.choice.letter == "A"
-    assert found.choice.gain_shots == pytest.approx(seen.played[0].success, abs=0.01)
-    assert seen.kind is Kind.FILLS
-
-
-def test_like_for_like_the_old_club_is_gone_when_the_new_one_comes():
-    tee = Job("Tee", JobKind.TEE, metres(215), uses_per_round=2, width_m=60)
-    old = own("4H", HeadType.HYBRID, shots(216, n=10, seed=4))
-    beside, instead = (
-        judge_session([case(shots(179, n=10), jobs=[GREEN, tee])], jobs=[GREEN, tee], own=[old], replaced=gone)
-        for gone in (None, "4H")
-    )
-    assert beside.choice.letter == "A"
-    assert instead.choice.because is Because.KEEP
-    lost = beside.bags.rounds["A"] - instead.bags.rounds["A"]
-    assert lost.mean() == pytest.approx(2 * beside.weighed.played["own 4H"][1].success, abs=0.1)
-
-
-def options_of(judged):
-    """The builds and the player's own clubs as a plan has them."""
-    made = []
-    for letter, played in judged.weighed.played.items():
-        carry = judged.weighed.centres[letter].carry_m
-        made.append(
-            ClubOption(
-                key=letter,
-                club=Carried(letter, HeadType.HYBRID, carry, carry + 7),
-                success=np.stack([each.draws for each in played]),
-                own=letter.startswith("own "),
-            )
-        )
-    return made
-
-
-@pytest.mark.parametrize("seed", range(24))
-def test_another_letter_changes_nothing_and_what_is_recommended_says_its_miss(seed):
-    """Headline, choice and verdict are one story, whatever the builds are called and in which order they stand."""
-    chance = np.random.default_rng(seed)
-    stands = [
-        shots(
-            chance.uniform(168, 196), landing=chance.uniform(40, 50), n=int(chance.integers(4, 12)), seed=seed * 9 + k
-        )
-        for k in range(3)
-    ]
-    mine = Candidate("", "5W", HeadType.FAIRWAY, shots(195, n=8, seed=seed), own=True)
-    prices = chance.integers(150, 350, 3)
-
-    def judged(letters):
-        rows = [
-            case(hit, letter, price=float(price)) for hit, letter, price in zip(stands, letters, prices, strict=True)
-        ]
-        return session(*rows, own=[mine])
-
-    first, other = judged("ABC"), judged("CAB")
-    renamed = dict(zip("ABC", "CAB", strict=True))
-    assert other.choice.letter == renamed.get(first.choice.letter)
-    assert other.choice.because == first.choice.because
-    assert other.choice.gain_shots == pytest.approx(first.choice.gain_shots)
-    assert [each.kind for each in other.verdicts] == [each.kind for each in first.verdicts]
-    # The best bag for one place is what the Bench chooses, with the gain that it says.
-    found = best_plan(options_of(first), 1, Demand(np.ones(1), ("",)), usual_rules(GapRule.ROLL_OUT), Limits())
-    assert found.bag.added == (() if first.choice.letter is None else (first.choice.letter,))
-    if first.choice.letter is not None:
-        gained = found.bag.rounds - first.bags.rounds[KEEP]
-        assert gained.mean() == pytest.approx(first.choice.gain_shots)
-    for verdict in first.verdicts:
-        says = [verdict.headline.startswith("Recommended"), verdict.kind is Kind.RECOMMENDED]
-        assert says == [says[0]] * 2
-        if verdict.letter != first.choice.letter:
-            assert verdict.kind is not Kind.RECOMMENDED
-        else:
-            assert verdict.kind in (Kind.RECOMMENDED, Kind.FILLS, Kind.FILLS_NOT_SETTLED)
-            if verdict.kind is Kind.RECOMMENDED and verdict.off_m:
-                assert re.search(r"Carries \d+, \d+ (short|long) of", verdict.why)
-                assert "window: the jobs count for more" in first.choice.sentence
-
-
-def test_keep_is_settled_only_where_no_few_shots_may_turn_it():
-    """A challenger that gains, but not surely enough to be bought: keep for now, and how many more would tell."""
-    mine = Candidate("", "5W", HeadType.FAIRWAY, shots(190, n=3, seed=6, spread=4), own=True)
-    few = session(case(shots(181, n=3, spread=5, seed=3)), own=[mine]).choice
-    level = Candidate("", "5W", HeadType.FAIRWAY, shots(179, n=30, seed=6), own=True)
-    clear = session(case(shots(160, n=30, seed=3)), own=[level]).choice
-    assert clear.because is Because.KEEP and clear.settled and clear.more is None
-    assert "gains nothing worth having" in clear.sentence
-    assert (few.because, few.settled) == (Because.KEEP, False)
-    assert few.sentence.startswith("Keep what is there for now: A gains 0.1 successful shots a round on average")
-    assert few.more.shots[0][1] > 1
-    # What is least known is to be hit: the club of the bag, where it was hit less.
-    near = replace(mine, shots=shots(186, n=3, seed=6, spread=4))
-    often = session(case(shots(184, n=9, spread=5, seed=3)), own=[near]).choice
-    assert (often.settled, often.more.letter) == (False, "own 5W")
-
-
-def test_fear_of_one_side_weighs_and_says_when_it_decided():
-    def leaning(side, seed):
-        return [
-            Shot({**shot.values, "offline_m": side + off})
-            for shot, off in zip(
-                shots(179, n=20, spread=2, seed=seed), np.random.default_rng(seed).normal(0, 4, 20), strict=True
-            )
-        ]
-
-    left, right = case(leaning(-4.5, 1)), case(leaning(5.0, 2), "B")
-    plain = judge_session([left, right], jobs=[GREEN]).choice
-    feared = judge_session([left, right], jobs=[GREEN], feared=Feared(Miss.LEFT, Fear.WHOLE)).choice
-    assert plain.letter == "A"
-    assert feared.letter == "B"
-    assert feared.sentence.startswith("B is put first")
-    assert feared.sentence.endswith(": A holds more, but misses more to the feared side, left.")
-    same = judge_session([left, right], jobs=[GREEN], feared=Feared(Miss.LEFT, Fear.SAME)).choice
-    assert same.letter == "A"

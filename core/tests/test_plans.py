@@ -1,4 +1,4 @@
-"""Bags planned as a whole: against worked figures, every bag weighed by hand, and what must never change."""
+"""Bags planned as a whole, from figures made up so that every bag can be weighed by hand."""
 
 import itertools
 from dataclasses import replace
@@ -7,40 +7,21 @@ import numpy as np
 import pytest
 from hemicycle_core.bag import (
     Carried,
-    ClubOption,
-    Demand,
-    GapRule,
     HeadType,
-    Limits,
-    Plan,
-    SwapPair,
-    best_plan,
     coverage,
     lay_out_like,
+    left_open,
     rebagged,
     replanned,
-    usual_rules,
-    weigh_plan,
 )
-from hemicycle_core.bag.plans import left_open, shared_out
+from hemicycle_core.decision import Demand, Plan, SwapPair
 from hemicycle_core.units import metres, yards
-
-RULES = usual_rules(GapRule.ROLL_OUT)
-DRAWS = 200
-
-
-def option(key, carry, success, *, total=None, price=0.0, own=False, kind=HeadType.HYBRID, fixed=False, doubt=0.05):
-    """A club with a success share a job, known give or take `doubt`, the same spread of players for all."""
-    spread = doubt * np.linspace(-1, 1, DRAWS) * (1 if key < "m" else -1)
-    club = Carried(key, kind, metres(carry), metres(carry + 8 if total is None else total))
-    share = np.clip(np.array(success)[:, None] + spread, 0, 1)
-    return ClubOption(key, club, share, own=own, price=price, fixed=fixed)
-
+from madeup import RULES, option, weigher
 
 OWN = [
     option("5i", 162, [0.2, 0.1], own=True, kind=HeadType.IRON),
     option("5W", 196, [0.1, 0.6], own=True, kind=HeadType.FAIRWAY),
-    option("Dr", 224, [0.0, 0.3], own=True, kind=HeadType.DRIVER, fixed=True),
+    option("Dr", 224, [0.0, 0.3], own=True, kind=HeadType.DRIVER),
 ]
 NEW = [
     option("a", 179, [0.7, 0.2], price=279),
@@ -51,10 +32,13 @@ NEW = [
 DEMAND = Demand(np.array([2.0, 1.0]), ("", ""))
 
 
-def test_a_bag_is_the_best_club_for_each_job_by_its_uses_with_its_holes_and_its_price():
-    keys = frozenset({"5i", "5W", "Dr", "a"})
-    bag = weigh_plan(Plan(keys), [*OWN, *NEW], DEMAND, RULES, Limits())
-    assert bag.mean_rounds == pytest.approx(2 * 0.7 + 0.6, abs=0.01)
+def all_of(options=(*OWN, *NEW), demand=DEMAND, **limits):
+    return weigher(options, demand, **limits)
+
+
+def test_a_bag_saves_by_the_best_club_for_each_job_and_has_its_holes_and_its_price():
+    bag = all_of().weigh(Plan(frozenset({"5i", "5W", "Dr", "a"})))
+    assert bag.worth.saves == pytest.approx(2 * (0.7 - 0.2))
     assert bag.by_job == ("a", "5W")
     assert (bag.count, bag.price, bag.added, bag.relearn, bag.dropped) == (5, 279, ("a",), ("a",), ())
     # 170 to 179 and 187 to 196 are open, and 204 to 224 under the driver.
@@ -62,60 +46,49 @@ def test_a_bag_is_the_best_club_for_each_job_by_its_uses_with_its_holes_and_its_
     assert bag.next_gap == ("5W", "Dr")
 
 
-def test_the_best_bag_is_the_best_of_all_and_within_noise_the_cheaper():
-    found = best_plan([*OWN, *NEW], 1, DEMAND, RULES, Limits())
-    assert found.bag.added == ("b",)  # as good as a within the noise, and cheaper
-    assert found.sentence.startswith("B in: ")
-    assert "as good as far as can be told" in found.sentence
-    dear = [replace(each, price=1000.0) if each.key == "b" else each for each in NEW]
-    assert best_plan([*OWN, *dear], 1, DEMAND, RULES, Limits()).bag.added == ("a",)
-    two = best_plan([*OWN, *NEW], 2, DEMAND, RULES, Limits())
-    every = [
-        weigh_plan(Plan(frozenset({"5i", "5W", "Dr", *new})), [*OWN, *NEW], DEMAND, RULES, Limits()).mean_rounds
-        for count in range(3)
-        for new in itertools.combinations("abcd", count)
-    ]
-    assert two.bag.mean_rounds >= max(every) - 0.1
-    assert two.searched >= len(every)
+def test_every_bag_there_may_be_is_weighed_once():
+    two = all_of(places=2)
+    plans = list(two.plans(NEW))
+    by_hand = [{"5i", "5W", "Dr", *new} - ({"5W"} if "d" in new else set())
+               for count in (1, 2) for new in itertools.combinations("abcd", count)]  # fmt: skip
+    assert sorted(sorted(plan.keys) for plan in plans) == sorted(sorted(keys) for keys in by_hand)
+    one_head = [replace(each, head="one" if each.key in "ab" else each.key) for each in NEW]
+    assert not any({"a", "b"} <= plan.keys for plan in two.plans(one_head))
 
 
-def test_nothing_better_keeps_the_bag_and_says_so():
-    poor = [option("z", 163, [0.1, 0.1], price=10)]
-    found = best_plan([*OWN, *poor], 2, DEMAND, RULES, Limits())
-    assert found.bag.added == ()
-    assert found.sentence.startswith("Keep the bag as it is")
+def test_over_the_limit_a_loose_club_goes_and_over_the_budget_nothing_comes():
+    full = all_of(most=4)
+    dropped = {next(iter(full.today.keys - plan.keys)) for plan in full.plans(NEW[:1])}
+    assert dropped == {"5W"}  # never the driver, nor an iron of the set
+    long_iron = [replace(each, club=replace(each.club, loft_deg=26.0)) if each.key == "5i" else each for each in OWN]
+    assert len(list(all_of((*long_iron, *NEW), most=4).plans(NEW[:1]))) == 2
+    fixed = [replace(each, fixed=True) for each in OWN]
+    assert list(all_of((*fixed, *NEW), most=4).plans(NEW[:1])) == []
+    assert list(all_of(budget=100).plans(NEW)) == []
 
 
-def test_over_the_limit_a_club_that_is_not_fixed_goes_and_over_the_budget_nothing_comes():
-    found = best_plan([*OWN, *NEW], 1, DEMAND, RULES, Limits(most=4, without_carry=1))
-    assert found.bag.count == 4
-    assert found.bag.dropped == ("5i",)
-    assert "Dr" not in found.bag.dropped
-    assert best_plan([*OWN, *NEW], 1, DEMAND, RULES, Limits(budget=100)).bag.added == ()
-
-
-def test_without_jobs_the_holes_decide():
-    bare = [replace(each, success=np.zeros((0, DRAWS))) for each in [*OWN, *NEW]]
-    found = best_plan(bare, 1, Demand(np.zeros(0), ()), RULES, Limits())
-    assert found.bag.added == ("b",)
-    assert found.bag.rounds.size == 0
+def test_what_is_replaced_leaves_and_so_does_the_same_club_twice():
+    come = replace(NEW[0], replaces="5W")
+    assert [plan.keys for plan in all_of((*OWN, come)).plans([come])] == [{"5i", "Dr", "a"}]
+    (plan,) = all_of().plans([NEW[3]])
+    assert plan.keys == {"5i", "Dr", "d"}
 
 
 def test_a_swap_pair_plays_one_club_on_each_course_by_its_share_of_the_rounds():
     demand = Demand(np.array([2.0, 1.0]), ("Home", "Links"), {"Home": 0.75, "Links": 0.25})
     keys = frozenset({"5i", "Dr", "a", "d"})
     pair = Plan(keys, SwapPair("a", "d", "Links"))
-    bag = weigh_plan(pair, [*OWN, *NEW], demand, RULES, Limits())
-    assert bag.mean_rounds == pytest.approx(0.75 * 2 * 0.7 + 0.25 * 0.62, abs=0.01)
-    assert bag.by_job == ("a", "d")
+    found = all_of(demand=demand)
+    today = 0.75 * 2 * 0.2 + 0.25 * 0.6
+    assert found.weigh(pair).worth.saves == pytest.approx(0.75 * 2 * 0.7 + 0.25 * 0.62 - today)
+    assert found.weigh(pair).by_job == ("a", "d")
     everywhere = replace(demand, courses=("", "Links"))
-    assert weigh_plan(pair, [*OWN, *NEW], everywhere, RULES, Limits()).by_job == ("a", "d")
-    assert [club.name for club in bag.covered.clubs] == ["5i", "a", "Dr"]
-    assert bag.count == 4
-    both = weigh_plan(Plan(keys), [*OWN, *NEW], demand, RULES, Limits())
-    assert both.count == 5
-    found = best_plan([*OWN, *NEW], 2, demand, RULES, Limits(most=5, without_carry=1), swaps=True)
-    assert found.bag.count <= 5
+    assert all_of(demand=everywhere).weigh(pair).by_job == ("a", "d")
+    assert [club.name for club in found.weigh(pair).covered.clubs] == ["5i", "a", "Dr"]
+    assert (found.weigh(pair).count, found.weigh(Plan(keys)).count) == (4, 5)
+    assert all(plan.swap is None for plan in found.plans(NEW))
+    swapped = [plan for plan in all_of(demand=demand, most=5).plans(NEW, swaps=True) if plan.swap]
+    assert swapped and all(all_of(demand=demand, most=5).weigh(plan).count <= 5 for plan in swapped)
 
 
 def test_a_newcomer_is_told_by_what_it_closes_leaves_and_crowds():
@@ -157,19 +130,6 @@ def test_like_for_like_aims_at_the_old_club_itself():
     plan = lay_out_like(old)
     assert plan.slots[0].target_m == old.carry_m
     assert round(yards(plan.slots[0].high_m - plan.slots[0].low_m)) == 8
-    same = [*OWN, option("n", 196.5, [0.1, 0.6], kind=HeadType.FAIRWAY)]
-    bag = weigh_plan(Plan(frozenset({"5i", "n", "Dr"})), same, DEMAND, RULES, Limits())
+    same = (*OWN, option("n", 196.5, [0.1, 0.6], kind=HeadType.FAIRWAY))
+    bag = all_of(same).weigh(Plan(frozenset({"5i", "n", "Dr"})))
     assert (bag.relearn, bag.dropped) == ((), ("5W",))
-
-
-def test_jobs_are_shared_out_to_the_club_that_does_each_best_whatever_the_order():
-    chance = np.random.default_rng(3)
-    success, uses = chance.random((4, 3, 50)), np.array([2.0, 0.5, 1.0])
-    made, best = shared_out(success, uses)
-    slow = [max(range(4), key=lambda club: success[club, job].mean()) for job in range(3)]
-    assert list(best) == slow
-    assert made == pytest.approx(sum(uses[job] * success[slow[job], job] for job in range(3)))
-    turned, _ = shared_out(success[::-1], uses)
-    assert turned == pytest.approx(made)
-    alone, _ = shared_out(success[:1], uses)
-    assert made.mean() >= alone.mean()

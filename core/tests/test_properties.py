@@ -6,24 +6,19 @@ import numpy as np
 import pytest
 from hemicycle_core.bag import (
     Carried,
-    ClubOption,
-    Demand,
     GapRule,
     HeadType,
-    Limits,
-    Plan,
-    best_plan,
     clubs_for,
     coverage,
     lay_out_slots,
     usual_rules,
-    weigh_plan,
 )
 from hemicycle_core.brief import Job, JobKind, Target
+from hemicycle_core.decision import Demand, Plan, decide_session
 from hemicycle_core.errors import BadInput
 from hemicycle_core.flight import FAIRWAY, GREEN, Air, Firmness, Launch, fly, roll_out, run_out
 from hemicycle_core.flight.landing import FLAT_HOP_MPS, green
-from hemicycle_core.judge import Candidate, Case, elsewhere, judge_session, predict, usual_changes
+from hemicycle_core.judge import Candidate, Case, elsewhere, predict, usual_changes
 from hemicycle_core.judge.facts import in_ten
 from hemicycle_core.rack import owned
 from hemicycle_core.rack.expected import CURVE
@@ -37,6 +32,7 @@ from hemicycle_core.thresholds import DEFAULT, changed, settings_of
 from hemicycle_core.units import METRES_PER_INCH, metres, yards
 from hypothesis import HealthCheck, assume, given, settings
 from hypothesis import strategies as st
+from madeup import option, weigher
 
 MANY = settings(max_examples=60, deadline=None, derandomize=True, suppress_health_check=[HealthCheck.too_slow])
 SPEED, ANGLE, SPIN = st.floats(15, 32), st.floats(25, 62), st.floats(1500, 9000)
@@ -303,33 +299,24 @@ def test_the_place_between_two_clubs_is_no_surer_than_they_are(count, space, rol
     assert [slot.target_m for slot in plan.slots] == sorted(slot.target_m for slot in plan.slots)
 
 
-def options_of(rows):
-    made = []
-    for number, (carry, share, own) in enumerate(rows):
-        club = Carried(f"C{number}", HeadType.HYBRID, metres(carry), metres(carry + 6))
-        success = np.clip(share + np.random.default_rng(number).normal(0, 0.05, (1, 50)), 0, 1)
-        made.append(ClubOption(f"{number}", club, success, own=own, price=100.0))
-    return made
-
-
 ROWS = st.lists(st.tuples(st.integers(100, 230), st.floats(0.05, 0.95), st.booleans()), min_size=2, max_size=7)
 
 
 @MANY
 @given(ROWS, st.integers(0, 3))
-def test_a_bag_with_one_more_club_does_no_less_and_the_best_found_no_less_than_today(rows, places):
-    options = options_of(rows)
-    demand, rules, thresholds = Demand(np.array([1.5]), ("",)), usual_rules(GapRule.ROLL_OUT), Limits()
-    own = frozenset(option.key for option in options if option.own)
-    today = weigh_plan(Plan(own), options, demand, rules, thresholds)
-    for option in options:
-        more = weigh_plan(Plan(own | {option.key}), options, demand, rules, thresholds)
-        assert more.mean_rounds >= today.mean_rounds - 1e-9
-    found = best_plan(options, places, demand, rules, thresholds)
-    assert found.bag.mean_rounds >= today.mean_rounds - 0.051
-    assert len(found.bag.added) <= places
-    assert found.bag.price == 100 * len(found.bag.added)
-    assert found.bag.better_than(found.bag) == 0.5
+def test_a_bag_with_one_more_club_leaves_no_more_strokes_and_no_bag_has_more_new_clubs_than_places(rows, places):
+    made = tuple(
+        option(f"C{number}", carry, [saved], own=own, price=None if own else 100.0)
+        for number, (carry, saved, own) in enumerate(rows)
+    )
+    assume(any(each.own for each in made))
+    found = weigher(made, Demand(np.array([1.5]), ("",)), places=places)
+    for each in made:
+        assert found.worth(Plan(found.today.keys | {each.key})).saves >= found.worth(found.today).saves - 1e-9
+    for plan in found.plans([each for each in made if not each.own]):
+        bag = found.weigh(plan)
+        assert len(bag.added) <= places and bag.price == 100 * len(bag.added)
+        assert bag.worth.net == pytest.approx(bag.worth.saves - bag.price / found.limits.stroke_price)
 
 
 # Words and thresholds
@@ -378,7 +365,7 @@ def _judged(shots):
     slot = lay_out_slots(LOW, HIGH, 1, rule=GapRule.ROLL_OUT, step=metres(13)).slots[0]
     targets = [Target("carry_m", slot.low_m, slot.high_m, "The slot."), Target("landing_deg", 44, None, "The green.")]
     case = Case(Candidate("A", "4H", HeadType.HYBRID, shots, up_deg=2.0, down_deg=2.0), targets, LOW, HIGH)
-    return judge_session([case], jobs=[Job("Second", JobKind.GREEN, metres(180))])
+    return decide_session([case], jobs=[Job("Second", JobKind.GREEN, metres(180))])
 
 
 @pytest.mark.parametrize(

@@ -4,8 +4,9 @@ from dataclasses import replace
 
 import pytest
 from builds import LAYOUT, LOWER, UPPER
-from hemicycle_core.bag import GapOrder, HeadType, exchanged, gap_in_work, nearest_slot
+from hemicycle_core.bag import GapOrder, HeadType, gap_in_work, nearest_slot
 from hemicycle_core.bag.gaps import GapRule, GapRules, coverage, wanted_step
+from hemicycle_core.decision import exchanged
 from hemicycle_core.errors import BadInput
 from hemicycle_core.flight import Air, Launch, drawn_path, fly
 from hemicycle_core.flight.integrate import FlightScales

@@ -7,7 +7,7 @@ from pathlib import Path
 import numpy as np
 import pytest
 from builds import GREEN
-from hemicycle_core.judge import judge_session
+from hemicycle_core.decision import decide_session
 from hemicycle_core.samples.averages import average, values_of
 from hemicycle_core.units import metres, outside, shown, signed, yards, yd_text
 from hypothesis import given, settings
@@ -61,7 +61,7 @@ def test_every_figure_of_a_verdict_is_the_average_it_speaks_of(seed):
                       n=int(chance.integers(3, 14)), wide=float(chance.uniform(0.5, 3))), letter)
         for letter in "ABCDEF"
     ]  # fmt: skip
-    judged = judge_session(builds, jobs=[GREEN])
+    judged = decide_session(builds, jobs=[GREEN])
     for case, verdict in zip(builds, judged.verdicts, strict=True):
         carry, landing = (average(values_of(case.candidate.shots, key)).mean for key in ("carry_m", "landing_deg"))
         low, high = next((target.low, target.high) for target in case.targets if target.quantity == "carry_m")

@@ -14,7 +14,7 @@ from fitting.api.present.wedges import present_claims
 from fitting.api.schemas.plans import ClubLine
 from fitting.api.schemas.wedges import ClaimOut
 from fitting.domain.bag import name_of
-from fitting.domain.planning import Planning, exchange
+from fitting.domain.planning import exchange
 from fitting.domain.session import JudgedSession
 from fitting.models import AgreedAnswers, BagPlan, Build, FittingSession
 from hemicycle_core.bag import BagEnd, Carried, coverage, rebagged
@@ -22,9 +22,13 @@ from hemicycle_core.bag.gaps import RULE_WORDS
 from hemicycle_core.errors import BadInput
 from hemicycle_core.followup import CHECK_AFTER_MONTHS
 from hemicycle_core.judge import Kind, Verdict
-from hemicycle_core.judge.choice import why_it_lost
 from hemicycle_core.judge.feel import last_said
-from hemicycle_core.judge.recommended import may_be_recommended, recommendation_name, recommendation_reasons
+from hemicycle_core.judge.recommended import (
+    may_be_recommended,
+    recommendation_name,
+    recommendation_reasons,
+    why_it_lost,
+)
 from hemicycle_core.rack.specification import sheet
 
 from .models import Decision, Recommendation
@@ -179,19 +183,11 @@ def _pair(session: FittingSession, come: Collection[Build]) -> BagPlan | None:
 
 
 def suggestion(judged: JudgedSession) -> tuple[list[int], list[int], str]:
-    """Which builds to propose, which own clubs to leave out, and the rule they were found by: for one place the
-    verdict's own choice, for more the best bag that the builds hit make."""
-    if judged.rows.session.clubs_to_place == 1:
-        choice = judged.judgement.choice
-        come = [b for b in judged.rows.candidates if b.letter == choice.letter or b.accepted_at is not None]
-        places = {judged.wedges.replaces(build) for build in come} - {""}
-        gone = [build.pk for build in judged.rows.in_favour if name_of(build) in places and not build.fixed]
-        return [build.pk for build in come], gone, choice.sentence
-    planning = Planning(judged, {})
-    found = planning.best([option for option in planning.options if option.own or option.hit])
-    come, leave = exchange(judged, found.bag.plan.keys)
-    verdicts = verdicts_of(judged)
-    return [build.pk for build in come if build.letter in verdicts], [build.pk for build in leave], found.sentence
+    """Which builds to propose, which own clubs to leave out, and why: the session's one decision, beside what was taken
+    in for now."""
+    decision = judged.decision
+    come, leave = exchange(judged, decision.bag.plan.keys)
+    return [build.pk for build in come], [build.pk for build in leave], decision.choice.sentence
 
 
 def present_plan_choices(judged: JudgedSession, kept: Iterable[BagPlan]) -> list[PlanLine]:

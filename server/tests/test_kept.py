@@ -81,8 +81,8 @@ def said(judged, *, judgement: bool = True) -> dict[str, str]:
             "questions": repr(present_bay.questions(judged)),
         }
         if judgement:
-            made = judged.judgement
-            found["judgement"] = repr((made.verdicts, made.comparisons, made.choice))
+            made = judged.decision
+            found["judgement"] = repr((made.verdicts, made.judgement.comparisons, made.choice, made.bag.worth.lines))
         return found
 
 

@@ -12,6 +12,7 @@ from fitting.domain.session import load
 from fitting.models import Build, FittingSession, HeadSeen, WindowVersion
 from hemicycle_core.bag import HeadType
 from hemicycle_core.bag.clubs import usual_loft_and_inches
+from hemicycle_core.decision.options import STROKE_PRICE
 from hemicycle_core.flight import Air
 from hemicycle_core.formats.club_names import kind_of, short_name
 from hemicycle_core.rack import expect, owned
@@ -72,10 +73,9 @@ def test_the_short_list_puts_up_what_it_proposes_and_plans_count_it_as_expected(
     seen = post(desk, f"{url}/candidates", {"candidates": wanted})
     assert [build["letter"] for build in seen["builds"] if build["letter"]] == ["A", "B"]
     plans = desk.get(f"{url}/plans").json()
-    assert plans["found"]["expected"]
-    assert plans["found"]["gain"] > 0
-    assert plans["found"]["rounds"] == pytest.approx(plans["today"]["rounds"] + plans["found"]["gain"])
-    assert plans["found"]["sentence"].split()[0] in "AB"
+    assert plans["found"]["added"] == []  # nothing is proposed that nobody hit
+    (unhit,) = [plan for plan in plans["schools"] if plan["name"] == "Not hit yet"]
+    assert unhit["expected"] and unhit["saves"] > 0
     assert plans["today"]["club_count"] == 7
     (rows,) = desk.get(f"{url}/shortlist").json()["slots"]
     assert [row["letter"] for row in rows[:2]] == ["A", "B"]
@@ -436,8 +436,13 @@ def test_a_choice_says_the_gain_that_its_plan_says_also_where_a_course_is_seldom
     post(desk, f"{url}/candidates", {"candidates": [{k: rows[0][k] for k in ("head", "shaft", "set_loft_deg")}]})
     build = Build.objects.get(session=hit_session, letter="A")
     hit(hit_session, build, Swinging(GOLFER, seed=9, air=Air(temperature_c=hit_session.temperature_c)), 8)
-    choice = load(FittingSession.objects.get(pk=hit_session.pk)).judgement.choice
+    choice = load(FittingSession.objects.get(pk=hit_session.pk)).decision.choice
     found = desk.get(f"{url}/plans").json()["found"]
     assert (choice.letter, found["added"]) == ("A", [f"A {build.name}"])
-    assert choice.gain_shots == pytest.approx(found["gain"], abs=1e-9)
-    assert 0 < choice.gain_shots < 2 + 0.1 * 6
+    assert choice.gain_strokes == pytest.approx(found["saves"], abs=1e-9)
+    shown = desk.get(f"{url}/bench").json()["choice"]
+    assert (shown["letters"], shown["worths"][0]["saves"]) == (["A"], pytest.approx(found["saves"]))
+    assert sum(line["strokes"] for line in found["worth"]) == pytest.approx(
+        found["saves"] - float(found["price"]) / STROKE_PRICE, abs=0.02
+    )
+    assert desk.get(f"{url}/handover").json()["suggested"] == [build.pk]

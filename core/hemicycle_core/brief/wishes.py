@@ -59,7 +59,7 @@ ASKED: dict[FlightWish, tuple[str, int, str]] = {
 class Wanted:
     """The wish that leads and what it is held against. demands: quantities whose targets must be met, carry aside.
     does: what a build that meets them does, for sentences; old: the club it is held against, old_hit: today and by the
-    same monitor. fairway: to be held, where staying in play is part of it."""
+    same monitor. flight: what is to be other about it; fairway: to be held, where staying in play is part of it."""
 
     wish: Wish = Wish.GAP
     demands: tuple[str, ...] = ()
@@ -67,6 +67,7 @@ class Wanted:
     old: str = ""
     old_hit: bool = True
     fairway: Job | None = None
+    flight: FlightWish | None = None
 
     @property
     def windowless(self) -> bool:
@@ -85,7 +86,8 @@ def like_wanted(old: Carried) -> Wanted:
 
 def flight_wanted(old: Carried, asked: FlightWish) -> Wanted:
     quantity, _, does = ASKED[asked]
-    return Wanted(Wish.FLIGHT, (quantity,), f"keeps the yardage of the {old.name} and {does}", old.name, old.hit)
+    words = f"keeps the yardage of the {old.name} and {does}"
+    return Wanted(Wish.FLIGHT, (quantity,), words, old.name, old.hit, flight=asked)
 
 
 # Of a hundred shots so many more may miss the fairway for the sake of length: about one more a round's tee shots in

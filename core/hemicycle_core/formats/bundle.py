@@ -38,10 +38,11 @@ from ..brief import (
     uses_in,
 )
 from ..brief.wishes import COMPARED, far_wanted, flight_wanted, like_wanted, propose_far
+from ..decision import BagClub, Decision, Limits, decide_session
 from ..errors import BadInput
 from ..flight import Air, Anchor, Firmness
 from ..impact import Lie
-from ..judge import Candidate, Case, Comparison, Judgement, Liking, Verdict, judge_session
+from ..judge import Candidate, Case, Comparison, Liking, Verdict
 from ..judge.landings import usual_roll_m
 from ..judge.weigh import called
 from ..monitor import Monitor, MonitorKind, Noise
@@ -64,14 +65,17 @@ class Bundle:
     budget: float | None
     like: str | None = None
     feared: Feared = NOTHING_FEARED
+    bag: tuple[BagClub, ...] = ()
+    places: int = 1
 
-    def judged(self) -> Judgement:
-        return judge_session(
+    def decided(self) -> Decision:
+        return decide_session(
             self.cases,
             jobs=[job for job in self.jobs if job.played_out],
             own=self.own,
+            bag=self.bag,
             replaced=self.like,
-            budget=self.budget,
+            limits=Limits(places=self.places, budget=self.budget),
             feared=self.feared,
         )
 
@@ -252,6 +256,8 @@ def read_bundle(data: Any) -> Bundle:
         budget=data.get("budget"),
         feared=Feared(Miss(data.get("miss", "none")), Fear(data.get("fear", "half"))),
         like=data.get("like"),
+        bag=tuple(BagClub(club, club.name) for club in carried if club.name in played),
+        places=data.get("clubs_to_place", 1),
     )
 
 
@@ -283,7 +289,7 @@ def _case(build: Candidate, places: Sequence[_Place]) -> Case:
     """The place a build is judged for: the one its carry is nearest to."""
     carry = average(values_of(build.shots, "carry_m"))
     place = min(places, key=lambda each: abs(each.carry_m - carry.mean)) if carry else places[0]
-    return Case(build, place.targets, place.lower, place.upper, place.wanted)
+    return Case(build, place.targets, place.lower, place.upper, place.wanted, slot=places.index(place))
 
 
 def _verdict(verdict: Verdict) -> dict[str, Any]:
@@ -339,9 +345,9 @@ def _comparison(pair: Comparison) -> dict[str, Any]:
     }
 
 
-def written(judgement: Judgement) -> dict[str, Any]:
-    """A judgement as plain data for JSON; lengths in metres, chances and shares 0 to 1."""
-    choice = judgement.choice
+def written(decision: Decision) -> dict[str, Any]:
+    """A decision as plain data for JSON; lengths in metres, chances and shares 0 to 1, gains in strokes a round."""
+    choice = decision.choice
     return {
         "choice": {
             "letter": choice.letter,
@@ -350,7 +356,7 @@ def written(judgement: Judgement) -> dict[str, Any]:
             "sentence": choice.sentence,
             "settled": choice.settled,
             "chance_best": choice.chance_best,
-            "gain_shots_a_round": choice.gain_shots,
+            "gain_strokes_a_round": choice.gain_strokes,
             "more_shots": None
             if choice.more is None
             else {
@@ -358,6 +364,6 @@ def written(judgement: Judgement) -> dict[str, Any]:
                 "settle_it": not choice.more.in_vain,
             },
         },
-        "verdicts": [_verdict(verdict) for verdict in judgement.verdicts],
-        "comparisons": [_comparison(pair) for pair in judgement.comparisons],
+        "verdicts": [_verdict(verdict) for verdict in decision.verdicts],
+        "comparisons": [_comparison(pair) for pair in decision.judgement.comparisons],
     }

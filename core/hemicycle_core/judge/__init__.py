@@ -4,7 +4,6 @@ club would do."""
 from ..thresholds import Thresholds
 from .candidate import Candidate, Case, Liking, hit_enough
 from .changes import EFFECTS, Change, ChangeKind, usual_changes
-from .choice import Choice
 from .compare import Comparison, Metric, compare
 from .facts import Fact
 from .judgement import Judgement, judge, judge_session
@@ -18,7 +17,6 @@ __all__ = [
     "Case",
     "Change",
     "ChangeKind",
-    "Choice",
     "Comparison",
     "Elsewhere",
     "Fact",

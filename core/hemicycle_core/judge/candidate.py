@@ -29,10 +29,10 @@ class Candidate:
     loft_deg: as it was hit, None where unknown. next_heads: loft and length in metres of the heads of its kind that
     can be had for this player, None where the rack is not known. air: that its shots flew in. anchored: the
     player's own drag and lift, for what-ifs and computed figures. length_m: None where unknown; length_stated: it is no
-    guess by its name or kind. own: the player has
+    guess by its name or kind. liking: what the player said of it, answered: that he did; own: the player has
     it already; out_of_favour: and plays it no more. monitor: that read its shots. bend_up_deg, bend_down_deg: how far
     it may still be bent weaker and stronger; flies_high: of a wedge that leaves too high with too little spin, the test
-    that would tell why, empty of others."""
+    that would tell why, empty of others; head: what it is a setting of, empty where that is not known."""
 
     letter: str
     name: str
@@ -48,12 +48,14 @@ class Candidate:
     length_stated: bool = True
     price: float | None = None
     liking: Liking = Liking.NEUTRAL
+    answered: bool = False
     own: bool = False
     out_of_favour: bool = False
     monitor: Monitor = field(default_factory=Monitor)
     bend_up_deg: float = 0.0
     bend_down_deg: float = 0.0
     flies_high: str = ""
+    head: str = ""
 
     @property
     def side_read(self) -> bool:
@@ -71,7 +73,8 @@ class Candidate:
 class Case:
     """A candidate with the targets in force where it is judged, the clubs on both sides, None at an end of the bag or
     without one, and the wish that leads. sole_open: it is to be the most lofted wedge, whose sole is not chosen yet.
-    replaces: the name of the own club that it takes the place of, empty where it is one more."""
+    replaces: the name of the own club that it takes the place of, empty where it is one more; slot: which of the places
+    in work it is tried for; named: a yardage that was asked for by its figure."""
 
     candidate: Candidate
     targets: Sequence[Target]
@@ -80,6 +83,8 @@ class Case:
     wanted: Wanted = field(default_factory=Wanted)
     sole_open: bool = False
     replaces: str = ""
+    slot: int = 0
+    named: bool = False
 
 
 def hit_enough(shots: Sequence[Shot], *, own: bool, thresholds: Thresholds = DEFAULT) -> bool:

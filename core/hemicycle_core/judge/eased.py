@@ -29,6 +29,7 @@ from ..units import metres
 from .from_lie import FromLie
 from .landings import Run
 from .play import Played, Possible, normals_of, play
+from .strokes import USUAL_DRIVE_M
 
 Floats = NDArray[np.float64]
 
@@ -214,7 +215,15 @@ def can_ease(head_type: HeadType, loft_deg: float | None) -> bool:
 
 
 def eased_to(
-    build: Possible, head_type: HeadType, carry_m: float, part: Part, run: Run, job: Job, lie: FromLie | None = None
+    build: Possible,
+    head_type: HeadType,
+    carry_m: float,
+    part: Part,
+    run: Run,
+    job: Job,
+    lie: FromLie | None = None,
+    *,
+    drive_m: float = USUAL_DRIVE_M,
 ) -> Played | None:
     """A job under a club's stock carry, by the part swing that does it best; None where it is no part swing's.
 
@@ -233,7 +242,7 @@ def eased_to(
         # Short spinning shots may stop level with one another: the first swing that gets there is the one.
         reached = stops >= aim
         first = np.where(reached.any(axis=1), reached.argmax(axis=1), SHARES.size - 1)
-        played = _played(build, head_type, carry_m, part, run, job, first, lie)
+        played = _played(build, head_type, carry_m, part, run, job, first, lie, drive_m)
         if best is None or played.success > best.success:
             best = played
     return best
@@ -248,6 +257,7 @@ def _played(
     job: Job,
     first: NDArray[np.int_],
     lie: FromLie | None,
+    drive_m: float,
 ) -> Played:
     """first: which of `SHARES` is swung, on the ground that is expected and on that of each possible player."""
     eased, share = carry_m * float(SHARES[first[0]]), SHARES[first[1:]]
@@ -264,7 +274,7 @@ def _played(
         side_spread_deg=build.side_spread_deg * np.interp(share, LEFT, STRAIGHTER),
     )
     typical = part.curve.run_m(share, job.turf)
-    return replace(play(mine, head_type, run, job, lie, typical_m=typical), eased_m=eased)
+    return replace(play(mine, head_type, run, job, lie, typical_m=typical, drive_m=drive_m), eased_m=eased)
 
 
 def mean_launch(shots: Sequence[Shot]) -> tuple[float, float, float] | None:

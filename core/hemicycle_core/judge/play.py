@@ -23,6 +23,7 @@ from ..samples.pool import Centre, Pool
 from ..units import metres
 from .from_lie import FromLie
 from .landings import Run
+from .strokes import USUAL_DRIVE_M, ends_at
 
 Floats = NDArray[np.float64]
 
@@ -36,6 +37,7 @@ RUN_SHARE = 0.15  # of its length: one landing spot against the next
 MOST_RUN_SHIFT_M = 9.0  # how much further or less far a poor shot runs than a good one
 SHORT_OF_GREEN_M = metres(10)  # a ball pitching further short than this is not played to run on
 LEVEL = 0.90
+OFF_LINE = 0.06  # of its length: how far a shot ends off the line that is not played out
 # Log: what a ball runs on a course's ground beside what its word makes us expect, the same for all builds. The word is
 # a fitter's or a player's, and our roll for it was set by judgement (docs/decisions/0003); two thirds to half as much
 # again.
@@ -57,18 +59,27 @@ class Doubts:
 @dataclass(frozen=True)
 class Played:
     """One build on one job. draws (DRAWS,): the success share each possible player has. lost: where the rest go, by
-    `short`, `long`, `left`, `right`: shares of all shots, (DRAWS,) each. lie: what the job's lie does to the build.
-    eased_m: the carry of the part swing it is done with, None for the stock one."""
+    `short`, `long`, `left`, `right`: shares of all shots, (DRAWS,) each. strokes (DRAWS,): to hole out, this shot among
+    them. lie: what the job's lie does to the build. eased_m: the carry of the part swing it is done with, None for the
+    stock one."""
 
     job: Job
     draws: Floats
     lost: Mapping[str, Floats]
+    strokes: Floats
     lie: FromLie | None = None
     eased_m: float | None = None
 
     @property
     def fails(self) -> dict[str, float]:
         return {way: float(share.mean()) for way, share in self.lost.items()}
+
+    def costs(self, feared: Feared) -> Floats:
+        """Strokes to hole out for each possible player, (DRAWS,), with what is feared on top."""
+        if not feared.shots:
+            return self.strokes
+        costs: Floats = self.strokes + feared.shots * self.lost[feared.miss.value]
+        return costs
 
     def worth(self, feared: Feared) -> Floats:
         """What the job makes for each possible player, (DRAWS,): a shot for a good one, less what is feared."""
@@ -95,7 +106,7 @@ def normals_of(name: str, count: int) -> Floats:
     in another order. Both halves are the same, so that left can mirror right.
     """
     chance = np.random.default_rng([SEED, *name.encode()])
-    half = np.stack([chance.permutation(_quantiles(DRAWS // 2)) for _ in range(count)])
+    half = np.stack([chance.permutation(quantiles(DRAWS // 2)) for _ in range(count)])
     return np.concatenate([half, half], axis=1)
 
 
@@ -159,7 +170,8 @@ def lying(build: Possible, name: str, head_type: HeadType, found: FromLie) -> Po
 
 
 @cache
-def _quantiles(count: int) -> Floats:
+def quantiles(count: int) -> Floats:
+    """So many normal deviates that stand for equal shares."""
     points: Floats = ndtri((np.arange(count) + 0.5) / count)
     return points
 
@@ -168,9 +180,9 @@ def _shots(build: Possible, head_type: HeadType) -> tuple[Floats, Floats, Floats
     """Carry, side spread factor and weight of every virtual shot, (DRAWS, POINTS)."""
     column = build.carry_m[:, None]
     spread = build.spread_share[:, None]
-    good = column * (1 + spread * _quantiles(GOOD))
+    good = column * (1 + spread * quantiles(GOOD))
     poor = column * (1 - build.losses)
-    flew = column * (1 + FLYER_GAIN + np.hypot(FLYER_SD, spread) * _quantiles(FLEW))
+    flew = column * (1 + FLYER_GAIN + np.hypot(FLYER_SD, spread) * quantiles(FLEW))
     ones = np.ones((build.carry_m.size, 1))
     misses = build.misses[:, None]
     weight = np.concatenate(
@@ -222,9 +234,10 @@ def play(
     lie: FromLie | None = None,
     *,
     typical_m: ArrayLike | None = None,
+    drive_m: float = USUAL_DRIVE_M,
 ) -> Played:
     """Play one build on one job. lie: what the job's does to it, which `build` and `run` have in them; typical_m: the
-    typical run of each possible player (DRAWS,), where it is not that of `run`."""
+    typical run of each possible player (DRAWS,), where it is not that of `run`; drive_m: how far he drives."""
     carry, wide, weight = _shots(build, head_type)
     off = np.clip(run.per_metre * (carry - build.carry_m[:, None]), -MOST_RUN_SHIFT_M, MOST_RUN_SHIFT_M)
     steeper = build.landing_off_deg + run.angle_se_deg * build.landing_z
@@ -246,24 +259,35 @@ def play(
     draws = np.clip((weight * deep * inside).sum(axis=1), 0.0, 1.0)
     short = (weight * (1 - reaches * flown)).sum(axis=1)
     long = (weight * flown * (1 - stays)).sum(axis=1)
-    return Played(
-        job,
-        draws,
-        {
-            "short": short,
-            "long": long,
-            "left": (weight * deep * left).sum(axis=1),
-            "right": (weight * deep * right).sum(axis=1),
-        },
-        lie,
-    )
+    lost = {
+        "short": short,
+        "long": long,
+        "left": (weight * deep * left).sum(axis=1),
+        "right": (weight * deep * right).sum(axis=1),
+    }
+    return Played(job, draws, lost, _strokes(build, job, carry, stops, np.hypot(spread, middle), weight, drive_m), lie)
 
 
-def out_of_reach(job: Job, *, short: bool) -> Played:
-    """A job that is not this club's: every shot stops short of it or runs through."""
+def _strokes(
+    build: Possible, job: Job, carry: Floats, stops: Floats, off_line: Floats, weight: Floats, drive_m: float
+) -> Floats:
+    """Strokes to hole out of each possible player, (DRAWS,). off_line: how far shots spread about the line, metres."""
+    ends = ends_at(job, drive_m)
+    left = ends.of(stops - job.distance_m, off_line)
+    if job.carry_over_m:
+        over = _flown(build, carry, job.carry_over_m)
+        left = over * left + (1 - over) * ends.not_carried
+    made: Floats = 1 + (weight * left).sum(axis=1)
+    return made
+
+
+def out_of_reach(job: Job, stops_m: float, drive_m: float = USUAL_DRIVE_M) -> Played:
+    """A job that is not this club's: every shot stops short of it, at stops_m, or runs through."""
     nothing, all_ = np.zeros(DRAWS), np.ones(DRAWS)
+    short, ends = stops_m < job.distance_m, ends_at(job, drive_m)
     lost = {"short": all_ if short else nothing, "long": nothing if short else all_, "left": nothing, "right": nothing}
-    return Played(job, nothing, lost)
+    left = float(ends.of(np.array(stops_m - job.distance_m), np.array(OFF_LINE * stops_m)))
+    return Played(job, nothing, lost, np.full(DRAWS, 1 + left))
 
 
 def rounds(played: Sequence[Played], feared: Feared = NOTHING_FEARED) -> Floats:

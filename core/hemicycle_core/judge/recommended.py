@@ -4,12 +4,19 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 
-from .verdict import Kind, Verdict
+from .verdict import DOING, Kind, Verdict
 
 
 def may_be_recommended(verdict: Verdict) -> bool:
     """Whether a build was hit often enough to be recommended at all."""
     return verdict.kind is not Kind.NEEDS_SHOTS
+
+
+def why_it_lost(verdict: Verdict, chosen: Verdict | None) -> str:
+    """One sentence for the record."""
+    if verdict.kind in DOING and chosen is not None:
+        return f"{verdict.headline} too. {verdict.against or verdict.why}"
+    return f"{verdict.headline}. {verdict.why}"
 
 
 def recommendation_name(come: Sequence[str], leave: Sequence[str]) -> str:

@@ -188,5 +188,7 @@ def _value(letter: str, weighed: Weighed) -> tuple[float, str]:
 
 
 def _uses(letter: str, weighed: Weighed) -> float:
+    if weighed.uses is not None:
+        return weighed.uses
     played = weighed.played.get(letter) or next(iter(weighed.played.values()))
     return sum(each.job.uses_per_round for each in played)

@@ -14,19 +14,18 @@ from ..samples.pool import Centre, Pool
 from ..samples.sides import USUAL_SIDE_DEG
 from .eased import Eases, Part, can_ease, curve_of
 from .from_lie import unhit_from
-from .landings import OTHERWISE, USUAL_DOWN, Landings, runs_on
+from .landings import OTHERWISE, USUAL_DOWN, Landings, Run, runs_on
 from .play import Doubts, Played, possible
-from .weigh import play_from
+from .strokes import USUAL_DRIVE_M
+from .weigh import USUAL_GREEN, Swing, play_from
 
 UNHIT_SIDE_SE_DEG = 1.2  # where a strange club starts and curves beside the player's others
 UNHIT_DF = 6.0  # of its spreads: the usual ones drawn from the player's other clubs
 
 
-def play_expected(
-    name: str, expected: Expected, pooled: Pool, jobs: Sequence[Job], *, eases: Eases | None = None
-) -> tuple[Played, ...]:
-    """Each job played with a club as it should be. pooled: of the player's clubs that were hit; eases: how well he
-    eases off.
+def swing_expected(name: str, expected: Expected, pooled: Pool, eases: Eases | None = None) -> tuple[Swing, Landings]:
+    """A club as it should be swung, and how its shots come down. pooled: of the player's clubs that were hit; eases:
+    how well he eases off.
 
     Spread, misses and side are the player's own; the carry and the landing are as unsure as the expectation.
     """
@@ -43,8 +42,7 @@ def play_expected(
         side_df=UNHIT_DF,
         n=0.5,
     )
-    doubts = Doubts(landing_deg=expected.landing_sd_deg or 0.0)
-    may_be = possible(name, kind, centre, pooled, doubts=doubts)
+    may_be = possible(name, kind, centre, pooled, doubts=Doubts(landing_deg=expected.landing_sd_deg or 0.0))
     down = (expected.landing_speed_mps, expected.landing_deg, expected.landing_spin_rpm)
     usual = USUAL_DOWN.get(kind, OTHERWISE)
     fast, steep, spinning = (np.array([u if each is None else each]) for each, u in zip(down, usual, strict=True))
@@ -54,9 +52,27 @@ def play_expected(
         speed, up, spin = expected.ball_speed_mps, expected.launch_deg, expected.spin_rpm
         known = (speed, up, spin) if speed and up and spin else None
         part = Part(curve_of(expected.carry_m, known), eases or Eases(), (expected.carry_m,))
+    return Swing(name, kind, may_be, centre.carry_m, _run(landed, expected, USUAL_GREEN), part), landed
+
+
+def _run(landed: Landings, expected: Expected, job: Job) -> Run:
+    (run,) = runs_on([landed], [np.ones(1)], [np.array([expected.carry_m])], job)
+    return run
+
+
+def play_expected(
+    name: str,
+    expected: Expected,
+    pooled: Pool,
+    jobs: Sequence[Job],
+    *,
+    eases: Eases | None = None,
+    drive_m: float = USUAL_DRIVE_M,
+) -> tuple[Swing, tuple[Played, ...]]:
+    """A club as it should be, and each job played with it."""
+    swing, landed = swing_expected(name, expected, pooled, eases)
     made = []
     for job in jobs:
-        (run,) = runs_on([landed], [np.ones(1)], [np.array([expected.carry_m])], job)
-        lie = unhit_from(job.off, kind, expected.head.loft_deg) if job.off else None
-        made.append(play_from(name, kind, may_be, centre.carry_m, lie, run, job, part))
-    return tuple(made)
+        lie = unhit_from(job.off, swing.head_type, expected.head.loft_deg) if job.off else None
+        made.append(play_from(swing, lie, _run(landed, expected, job), job, drive_m))
+    return swing, tuple(made)

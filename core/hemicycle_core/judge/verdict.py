@@ -21,7 +21,7 @@ from .changes import EFFECTS, Change, ChangeKind
 from .evidence import Evidence, evidence_of
 from .facts import Fact, against, facts_of
 from .play import Played
-from .weigh import KEEP, Weighed
+from .weigh import Weighed
 from .whatif import HitClub, Prediction, predict
 from .why import why_words
 
@@ -97,11 +97,9 @@ def verdict_of(
     weighed: Weighed,
     *,
     jobs: Sequence[Job] = (),
-    bags: Weighed | None = None,
     thresholds: Thresholds = DEFAULT,
 ) -> Verdict:
-    """The verdict of one build among those weighed together. bags: the same by what the whole bag makes of the
-    jobs, where the player's own clubs are known."""
+    """The verdict of one build among those weighed together."""
     candidate = case.candidate
     evidence = evidence_of(case, weighed)
     if evidence is None or evidence.carry.n < thresholds.least_shots:
@@ -110,7 +108,7 @@ def verdict_of(
     told = not evidence.unread and evidence.more_for(thresholds.sure) == 0
     settled = ((evidence.narrow and told) or chance >= 0.95 or chance <= 0.05) and not evidence.moved_m
     compared = case.wanted.wish is Wish.COMPARE
-    found = _find(case, evidence, bags, settled, jobs, thresholds)
+    found = _find(case, evidence, settled, jobs, thresholds)
     if evidence.moved_m and found.kind is not Kind.VETOED:
         found = replace(found, headline="Look at single shots first")
     facts = tuple(facts_of(candidate, case.targets, evidence.doubt, thresholds))
@@ -170,7 +168,6 @@ def _needs_shots(candidate: Candidate, evidence: Evidence | None, thresholds: Th
 def _find(
     case: Case,
     evidence: Evidence,
-    bags: Weighed | None,
     settled: bool,
     jobs: Sequence[Job],
     thresholds: Thresholds,
@@ -180,13 +177,13 @@ def _find(
         return Finding(Kind.VETOED, "Vetoed by the player")
     if case.wanted.wish is Wish.COMPARE:
         return Finding(Kind.COMPARED, "Side by side, no window")
-    if evidence.unread and evidence.inside(thresholds) and not _kept_instead(case, bags, thresholds):
+    if evidence.unread and evidence.inside(thresholds):
         labels = " and ".join(READINGS[key].label for key in evidence.unread)
         return Finding(
             Kind.FILLS_NOT_SETTLED, f"{labels[0]}{labels[1:].lower()} not read: cannot be told", remedy=READ_IT
         )
     if chance >= thresholds.likely or evidence.inside(thresholds):
-        found = _does(case, chance >= thresholds.sure and settled, bags, thresholds)
+        found = _does(case, chance >= thresholds.sure and settled)
         close = found.kind is Kind.FILLS_NOT_SETTLED and chance < thresholds.likely
         return replace(found, headline="Too close to call") if close else found
     if case.wanted.wish is Wish.FAR:
@@ -225,16 +222,10 @@ def _not_far(evidence: Evidence, old: str) -> str:
     return f"Further, but in play less often than the {old}" if missed == ["in_play"] else f"No further than the {old}"
 
 
-def _does(case: Case, surely: bool, bags: Weighed | None, thresholds: Thresholds) -> Finding:
-    """It does what is asked of it: whether that is known, and whether it is worth anything beside the bag of today.
-    Where an old club's like is wanted no gain is asked for. A wedge fills a step, once its sole is chosen and where its
-    flight is one that can be controlled."""
+def _does(case: Case, surely: bool) -> Finding:
+    """It does what is asked of it, and whether that is known. A wedge fills a step once its sole is chosen, and where
+    its flight is one that can be controlled."""
     gap, wedge = case.wanted.wish is Wish.GAP, case.candidate.head_type is HeadType.WEDGE
-    if _kept_instead(case, bags, thresholds):
-        old = wedge and case.replaces
-        return Finding(
-            Kind.KEEP, f"Keep the {case.replaces}: within noise" if old else "Keep what you have: no real gain"
-        )
     if wedge and case.candidate.flies_high:
         return Finding(Kind.TOO_HIGH, "Fills its step, too high with too little spin", remedy=case.candidate.flies_high)
     if wedge and case.sole_open:
@@ -245,18 +236,15 @@ def _does(case: Case, surely: bool, bags: Weighed | None, thresholds: Thresholds
     return Finding(Kind.FILLS_NOT_SETTLED, "Fills it, not settled" if gap else "May do what was asked, not settled")
 
 
-def _kept_instead(case: Case, bags: Weighed | None, thresholds: Thresholds) -> bool:
-    """Whether a gap is to be filled and the bag of today does as much without this build."""
-    return case.wanted.wish is Wish.GAP and bags is not None and no_gain(bags, case.candidate.letter, thresholds)
+def kept_instead(verdict: Verdict, replaces: str) -> Verdict:
+    """The verdict of a build that fills its slot where the bag of today does as well without it. replaces: the own
+    wedge whose place it would take."""
+    head = f"Keep the {replaces}: within noise" if replaces else "Keep what you have: no real gain"
+    return replace(verdict, kind=Kind.KEEP, headline=head, change=WOULD_CHANGE[Kind.KEEP])
 
 
 READ_IT = "A monitor that reads it, or ball speed, launch and spin, would tell."
 SOLE_FIRST = "Choose the sole of the most lofted wedge first: its loft is tried in the chosen sole."
-
-
-def no_gain(bags: Weighed, letter: str, thresholds: Thresholds) -> bool:
-    """Whether the bag makes no more of the jobs with this build in it, as far as can be told or is worth buying."""
-    return bags.better(letter, KEEP) < thresholds.better or bags.gain(letter, KEEP) < thresholds.least_gain
 
 
 def _not_held_up(candidate: Candidate, evidence: Evidence, thresholds: Thresholds) -> bool:
@@ -316,7 +304,7 @@ def _crowded(carry_m: float, *beside: Carried | None) -> Carried | None:
 
 WOULD_CHANGE = {
     Kind.VETOED: "The player’s word stands. It changes only if the player says so.",
-    Kind.KEEP: "A job it does that nothing in the bag does now.",
+    Kind.KEEP: "A yardage or a job that the bag of today does worse.",
     Kind.NOT_SUPPORTED: "A head with its weight further back: a hybrid or a fairway wood of this carry.",
 }
 
@@ -456,11 +444,23 @@ def accepted(candidate: Candidate) -> Verdict:
     )
 
 
+# What a build that is recommended lacks of what was asked.
+MISSED = {
+    "landing_deg": "though it lands flatter than asked",
+    "peak_m": "though not as high as asked",
+    "spin_rpm": "though its spin is not as asked",
+}
+
+
 def recommended(verdict: Verdict) -> Verdict:
     """The verdict of the build that is recommended: outside what its window asks, its headline says both."""
     if verdict.kind in DOING or verdict.off_m is None or verdict.moved:
         return verdict
-    apart = "outside its window" if verdict.off_m else "though it lands flatter than asked"
+    if verdict.turn is not None:
+        away = f"{verdict.headline[0].lower()}{verdict.headline[1:]}"
+        return replace(verdict, kind=Kind.RECOMMENDED, headline=f"Recommended, {away}")
+    missed = [fact.quantity for fact in verdict.facts if fact.good is False and fact.quantity in MISSED]
+    apart = "outside its window" if verdict.off_m else MISSED[missed[0]] if missed else "not sure to do what was asked"
     if verdict.kind is Kind.CROWDS:
         apart = f"outside its window, crowding {verdict.crowded}"
     if verdict.kind is Kind.OTHER_JOB:

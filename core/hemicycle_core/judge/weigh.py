@@ -10,7 +10,6 @@ from numpy.typing import NDArray
 
 from ..bag import HeadType
 from ..bag.clubs import LENGTH_SD_M, length_known
-from ..bag.plans import shared_out
 from ..brief import NOTHING_FEARED, Feared, Job, JobKind
 from ..flight import Air, Anchor
 from ..flight.error import BESIDE_NEIGHBOURS
@@ -19,12 +18,14 @@ from ..samples.drift import REFERENCE_LENGTH_M, SPEED_SHARE_PER_M
 from ..samples.group import Group
 from ..samples.pool import Centre, Pool, pool
 from ..shots import Shot, Source, columns_of
+from ..units import metres
 from .candidate import Candidate
 from .doubt import doubt, source_of
 from .eased import Eases, Part, can_ease, curve_of, eased_to, eases, mean_launch, part_swings
 from .from_lie import FromLie, from_lie, landings_from
 from .landings import Run, landings, runs_on
 from .play import Doubts, Played, Possible, lying, out_of_reach, play, possible, rounds
+from .strokes import USUAL_DRIVE_M
 
 Floats = NDArray[np.float64]
 
@@ -51,6 +52,23 @@ def called(letter: str) -> str:
     return f"the {letter.removeprefix(OWN)} of the bag" if is_own(letter) else letter
 
 
+# The green that a yardage nobody named is played at: of usual size, medium.
+USUAL_GREEN = Job("a usual green", JobKind.GREEN, metres(150), width_m=metres(26), depth_m=metres(28))
+
+
+@dataclass(frozen=True)
+class Swing:
+    """A club as this player swings it, struck as often well and badly as he does. carry_m: of its stock shots; run: on
+    a usual green; part: what its part swings are played out by, None of a club that is not eased at a flag."""
+
+    name: str
+    head_type: HeadType
+    may_be: Possible
+    carry_m: float
+    run: Run
+    part: Part | None = None
+
+
 @dataclass(frozen=True)
 class Weighed:
     """What is known of each build by letter: its centre, and its jobs played out with the successful shots a round
@@ -68,6 +86,9 @@ class Weighed:
     in_play: Mapping[str, Played] = field(default_factory=dict)
     clean: Weighed | None = None
     eases: Eases = field(default_factory=Eases)
+    swings: Mapping[str, Swing] = field(default_factory=dict)
+    drive_m: float = USUAL_DRIVE_M
+    uses: float | None = None
 
     def better(self, first: str, second: str) -> float:
         """Chance that the first does more of the jobs than the second."""
@@ -161,6 +182,7 @@ def weigh(
     jobs: Sequence[Job],
     feared: Feared = NOTHING_FEARED,
     fairway: Job | None = None,
+    drive_m: float = USUAL_DRIVE_M,
 ) -> Weighed:
     """Pool the candidates that have a shot and play each of them on every job, and on the fairway to be held."""
     jobs = [*jobs, fairway] if fairway is not None else list(jobs)
@@ -179,24 +201,20 @@ def weigh(
         lie: landings_from(hit_by, landed, found, airs=airs, anchored=anchored) for lie, found in lies.items()
     }
     runs = [runs_on(down[job.off], weights, carries, job) if there else [] for job in jobs]
+    usual = runs_on(landed, weights, carries, USUAL_GREEN) if there else []
     parts, ease = _parts(there, pooled)
-    centres, played = {}, {}
+    centres: dict[str, Centre] = {}
+    played: dict[str, tuple[Played, ...]] = {}
+    swings: dict[str, Swing] = {}
     for index, (each, _) in enumerate(there):
         centre = pooled.centres[index]
         assert centre is not None
         may_be = possible(each.key, each.head_type, centre, pooled, doubts=doubts_of(each))
         centres[each.letter] = centre
+        swing = Swing(each.key, each.head_type, may_be, centre.carry_m, usual[index], parts.get(each.letter))
+        swings[each.letter] = swing
         played[each.letter] = tuple(
-            play_from(
-                each.key,
-                each.head_type,
-                may_be,
-                centre.carry_m,
-                lies[job.off][index] if job.off else None,
-                run[index],
-                job,
-                parts.get(each.letter),
-            )
+            play_from(swing, lies[job.off][index] if job.off else None, run[index], job, drive_m)
             for run, job in zip(runs, jobs, strict=True)
         )
     held = {letter: each[-1] for letter, each in played.items()} if fairway is not None else {}
@@ -205,8 +223,8 @@ def weigh(
     made = {letter: rounds(each, feared) for letter, each in played.items()}
     hit = {letter: each.n for letter, each in centres.items()}
     jobs = jobs[:-1] if fairway is not None else jobs
-    clean = weigh(candidates, [replace(job, lie=None) for job in jobs], feared, fairway) if lies else None
-    return Weighed(pooled, centres, played, made, hit, feared, held, clean, ease)
+    clean = weigh(candidates, [replace(job, lie=None) for job in jobs], feared, fairway, drive_m) if lies else None
+    return Weighed(pooled, centres, played, made, hit, feared, held, clean, ease, swings, drive_m)
 
 
 def _parts(there: Sequence[tuple[Candidate, list[Shot]]], pooled: Pool) -> tuple[dict[str, Part], Eases]:
@@ -241,52 +259,17 @@ def _lies(there: Sequence[tuple[Candidate, list[Shot]]], jobs: Sequence[Job]) ->
     }
 
 
-def play_from(
-    name: str,
-    head_type: HeadType,
-    may_be: Possible,
-    carry_m: float,
-    lie: FromLie | None,
-    run: Run,
-    job: Job,
-    part: Part | None = None,
-) -> Played:
-    """One build on one job from its lie, by its stock swing or, with `part`, a part swing, whichever does it more
-    often. carry_m: of its stock shots; lie: what that lie does to it."""
-    carry = carry_m * (lie.carry if lie else 1.0)
-    there = lying(may_be, name, head_type, lie) if lie else may_be
-    ways = [play(there, head_type, run, job, lie)] if near(carry, run, job) else []
-    if part is not None:
-        eased = eased_to(there, head_type, carry_m, part, run, job, lie)
+def play_from(swing: Swing, lie: FromLie | None, run: Run, job: Job, drive_m: float) -> Played:
+    """One club on one job from its lie, by its stock swing or, where it is eased, a part swing, whichever does it more
+    often. lie: what that lie does to it; run: on the ground of the job."""
+    carry = swing.carry_m * (lie.carry if lie else 1.0)
+    there = lying(swing.may_be, swing.name, swing.head_type, lie) if lie else swing.may_be
+    ways = []
+    if near(carry, run, job):
+        ways.append(play(there, swing.head_type, run, job, lie, drive_m=drive_m))
+    if swing.part is not None:
+        eased = eased_to(there, swing.head_type, swing.carry_m, swing.part, run, job, lie, drive_m=drive_m)
         ways += [eased] if eased is not None else []
-    return max(ways, key=lambda each: each.success, default=out_of_reach(job, short=carry < job.distance_m))
-
-
-def in_the_bag(
-    weighed: Weighed, own: Sequence[str], jobs: Sequence[Job], *, replaced: Mapping[str, str] | None = None
-) -> Weighed:
-    """The same builds by what the whole bag makes of the jobs with each of them in it; under KEEP, as it is today.
-
-    A club earns what the bag gains by it: a job that the bag does well already is no argument for or against it.
-    own: letters of the player's clubs that were played; each job is done by the club that does it best on average.
-    replaced: by letter of a new one, the letter of the one that leaves when it comes; it stays in KEEP.
-    """
-    gone = replaced or {}
-    others = [letter for letter, played in weighed.played.items() if played and letter not in own]
-    rounds = {
-        letter: _best_of([*(each for each in own if each != gone.get(letter)), letter], weighed, jobs)
-        for letter in others
-    }
-    clean = weighed.clean and in_the_bag(weighed.clean, own, jobs, replaced=replaced)
-    own_hit = float(np.mean([weighed.hit[letter] for letter in own]))
-    return replace(
-        weighed,
-        rounds={**weighed.rounds, **rounds, KEEP: _best_of(own, weighed, jobs)},
-        hit={**weighed.hit, KEEP: own_hit},
-        clean=clean,
-    )
-
-
-def _best_of(letters: Sequence[str], weighed: Weighed, jobs: Sequence[Job]) -> Floats:
-    worth = [[played.worth(weighed.feared) for played in weighed.played[letter]] for letter in sorted(letters)]
-    return shared_out(np.array(worth), np.array([job.uses_per_round for job in jobs]))[0]
+    if not ways:
+        return out_of_reach(job, carry + run.typical_m, drive_m)
+    return max(ways, key=lambda each: each.success)

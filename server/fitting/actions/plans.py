@@ -8,7 +8,7 @@ from dataclasses import dataclass
 import numpy as np
 from common.problems import Refused
 from hemicycle_core.bag import HeadType
-from hemicycle_core.bag.plans import MOST_KEPT_PLANS
+from hemicycle_core.decision.options import MOST_KEPT_PLANS
 from hemicycle_core.errors import BadInput
 from hemicycle_core.rack import owned
 from hemicycle_core.rack.expected import SWUNG

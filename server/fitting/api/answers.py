@@ -19,7 +19,7 @@ from rest_framework.request import Request
 from rest_framework.response import Response
 
 from ..domain.cache import new_cache, remembered
-from ..domain.planning import planning_of
+from ..domain.planning import Planning
 from ..domain.session import JudgedSession, load
 from ..models import AgreedAnswers, BagPlan, FittingSession
 from .present.bench import present_bench, present_what_if
@@ -57,7 +57,7 @@ def judged(session: FittingSession) -> JudgedSession:
 def _plans(session: JudgedSession) -> Any:
     row = session.rows.session
     kept = BagPlan.objects.of(row.shop_id).filter(session=row).prefetch_related("builds")
-    return present_plans(planning_of(session), list(kept))
+    return present_plans(Planning(session), list(kept))
 
 
 PARTS: dict[str, Callable[[JudgedSession], Any]] = {

@@ -17,8 +17,9 @@ from hemicycle_core.bag import (
 )
 from hemicycle_core.bag.clubs import usual_loft_and_inches
 from hemicycle_core.brief import Job, Miss, Target, jobs_of_slot
+from hemicycle_core.decision import Decision, decide_session
 from hemicycle_core.flight import Air, Firmness
-from hemicycle_core.judge import Candidate, Case, Judgement, Kind, Liking, Verdict, judge_session
+from hemicycle_core.judge import Candidate, Case, Judgement, Kind, Liking, Verdict
 from hemicycle_core.judge.feel import last_said, liking
 from hemicycle_core.judge.held import job_to_count
 from hemicycle_core.judge.landings import usual_roll_m
@@ -33,11 +34,12 @@ from hemicycle_core.units import METRES_PER_INCH, yd_text
 from ..models import Build, FittingSession
 from .bag import SessionBag, name_of, typed_sd_m
 from .cache import key_of, new_cache, remembered
+from .options import demand_of, limits_of, own_clubs, tried_builds, unhit_builds
 from .rows import SessionRows, read_rows
 from .soles import SessionSole
 from .wedges import SessionWedges
 
-JUDGEMENTS, LINES = new_cache(), new_cache()
+DECISIONS, LINES = new_cache(), new_cache()
 FILLING = {Kind.FILLS, Kind.FILLS_NOT_SETTLED}
 
 
@@ -118,13 +120,19 @@ class JudgedSession:
             length_stated="length_m" not in build.assumed,
             price=None if build.price is None else float(build.price),
             liking=self.liking_of(build),
+            answered=self._answered(build),
             own=build.is_own,
             out_of_favour=bool(build.out_of_favour),
             monitor=self.rows.session.bay.monitor,
             bend_down_deg=self.wedges.bend_room(build)[0],
             bend_up_deg=self.wedges.bend_room(build)[1],
             flies_high="" if build.is_own else self.wedges.flies_high(build),
+            head="" if build.head_id is None else head_key(build),
         )
+
+    def _answered(self, build: Build) -> bool:
+        """Whether the player said anything of this build."""
+        return build.liking != Liking.NEUTRAL or last_said(self.rows.felt_of(build)) is not None
 
     def liking_of(self, build: Build) -> Liking:
         """What the player said of this build, else of its kind of head in the brief; a veto stands."""
@@ -248,39 +256,51 @@ class JudgedSession:
         return self.rows.thresholds
 
     @cached_property
-    def judgement(self) -> Judgement:
-        """Every candidate against its slot, read together with the player's own clubs that were hit. It is kept by what
-        the judge is given, and by nothing else."""
+    def decision(self) -> Decision:
+        """Every candidate against its slot, read together with the player's own clubs, and the one decision. It is kept
+        by what goes into it, and by nothing else."""
         given = self._given()
-        judged = remembered(JUDGEMENTS, key_of(given), lambda: judge_session(**given))
-        said = {each.letter: each for each in judged.verdicts}
+        made = remembered(DECISIONS, key_of(given), lambda: decide_session(**given))
+        said = {each.letter: each for each in made.verdicts}
         said |= {build.letter: accepted(self.candidate(build)) for build in self.rows.accepted}
         in_order = (said.get(build.letter) for build in self.rows.candidates)
         verdicts = tuple(each for each in in_order if each is not None)
-        return judged if verdicts == judged.verdicts else replace(judged, verdicts=verdicts)
+        return made if verdicts == made.verdicts else replace(made, verdicts=verdicts)
+
+    @property
+    def judgement(self) -> Judgement:
+        return self.decision.judgement
 
     def _given(self) -> dict[str, Any]:
-        """What the judge is given."""
+        """What the decision is given."""
         somewhere = self.bag.layout is not None or self.bag.wanted.windowless
         own = [
             replace(self.candidate(build), name=name_of(build))
             for build in (*self.rows.own, *self.rows.accepted)
             if self.rows.shots_of(build)
         ]
-        budget = self.rows.session.budget
         return {
             "cases": [self._case(build) for build in self.rows.candidates if somewhere and build.accepted_at is None],
             "jobs": self.rows.played_jobs,
             "own": own,
+            "bag": own_clubs(self),
+            "builds": tried_builds(self),
+            "unhit": unhit_builds(self),
             "replaced": None if self.bag.like is None else self.bag.like.name,
-            "budget": None if budget is None else float(budget),
+            "limits": limits_of(self),
+            "rules": self.bag.rules,
+            "demand": demand_of(self),
             "feared": self.rows.feared,
+            "swaps": len(self.rows.courses) > 1,
             "thresholds": self.thresholds,
             "nothing_open": not somewhere and len(self.bag.clubs) > 1,
         }
 
     def _case(self, build: Build) -> Case:
         replaces = self.wedges.replaces(build)
+        own, slot = self.wedges.own_place(build), self.bag.slot_of(build)
+        # A wedge that is tried elsewhere than in the space in work has a place of its own there.
+        place = -1 - round(own.layout.slots[0].target_m) if own is not None else slot.index if slot is not None else 0
         return Case(
             self.candidate(build),
             self.wanted_of(build),
@@ -288,6 +308,8 @@ class JudgedSession:
             self.bag.wanted,
             sole_open=self.wedges.sole_open(build),
             replaces=replaces,
+            slot=place,
+            named=self.bag.named is not None and own is None,
         )
 
     def _beside(self, build: Build, replaces: str) -> tuple[Carried | None, Carried | None]:
@@ -316,7 +338,7 @@ class JudgedSession:
             for slot in self.rows.versions[0].slots
         ]
         said = {}
-        for verdict in self.verdicts:
+        for verdict in self.judgement.verdicts:
             build = next(each for each in self.rows.candidates if each.letter == verdict.letter)
             targets = _nearest(slots, self.bag.mean(build, "carry_m"))
             if targets is None:
@@ -325,9 +347,7 @@ class JudgedSession:
             low, high = carry.low or 0.0, carry.high or 0.0
             case = Case(self.candidate(build), targets, *self.bag.beside, self.bag.wanted)
             known = self.judgement
-            first = verdict_of(
-                case, known.weighed, jobs=self.rows.played_jobs, bags=known.bags, thresholds=self.thresholds
-            )
+            first = verdict_of(case, known.weighed, jobs=self.rows.played_jobs, thresholds=self.thresholds)
             if first.kind is not verdict.kind and {first.kind, verdict.kind} != FILLING:
                 window = f"{yd_text(low)} to {yd_text(high)}"
                 said[build.letter] = f"{first.headline} (carry {window})"
@@ -335,7 +355,7 @@ class JudgedSession:
 
     @property
     def verdicts(self) -> list[Verdict]:
-        return list(self.judgement.verdicts)
+        return list(self.decision.verdicts)
 
 
 def _nearest(slots: list[list[Target]], carry: Average | None) -> list[Target] | None:

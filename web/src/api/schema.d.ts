@@ -1952,11 +1952,12 @@ export interface components {
             /** Format: double */
             rounds: number | null;
             /** Format: double */
-            gain: number | null;
+            saves: number;
             /** Format: double */
-            gain_low: number | null;
+            saves_low: number;
             /** Format: double */
-            gain_high: number | null;
+            saves_high: number;
+            worth: components["schemas"]["WorthLine"][];
             price: string;
             relearn: string[];
             added: string[];
@@ -2214,6 +2215,16 @@ export interface components {
             cautions: string[];
             feel: components["schemas"]["FeelOut"] | null;
         };
+        BuildWorth: {
+            letter: string;
+            /** Format: double */
+            saves: number;
+            /** Format: double */
+            low: number;
+            /** Format: double */
+            high: number;
+            lines: components["schemas"]["WorthLine"][];
+        };
         CandidateInRequest: {
             head: number;
             shaft: number;
@@ -2316,6 +2327,9 @@ export interface components {
         };
         ChoiceOut: {
             letter: string | null;
+            letters: string[];
+            leaves: string[];
+            because: string;
             runner_up: string | null;
             sentence: string;
             settled: boolean;
@@ -2324,6 +2338,7 @@ export interface components {
             more_with: string | null;
             more: number | null;
             more_in_vain: boolean;
+            worths: components["schemas"]["BuildWorth"][];
         };
         ChooseInRequest: {
             code: number;
@@ -4256,6 +4271,11 @@ export interface components {
         };
         /** @enum {string} */
         Worth: "replace" | "keep" | "open";
+        WorthLine: {
+            line: string;
+            /** Format: double */
+            strokes: number;
+        };
     };
     responses: never;
     parameters: never;

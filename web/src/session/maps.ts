@@ -215,8 +215,7 @@ export function afterOf(session: Session, plan: BagPlan): MapAfter {
 		: [];
 	const holes = mapHoles(plan.gaps, name, null);
 	const fresh = plan.builds.map((id) => buildOf(session, id)?.letter).filter(Boolean);
-	const gained =
-		plan.gain === null ? "" : `, ${plan.gain < 0 ? "" : "+"}${figure(plan.gain, 1)} successful shots a round`;
+	const gained = `, ${plan.saves < 0 ? "" : "+"}${figure(plan.saves, 1)} strokes saved a round`;
 	return {
 		name: plan.name,
 		readout: {

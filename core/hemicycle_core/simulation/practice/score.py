@@ -11,8 +11,9 @@ import numpy as np
 from ...bag import Carried, HeadType
 from ...brief import JobKind, Target
 from ...brief.targets import holds_deg
+from ...decision import Decision, decide_session
 from ...flight import run_out
-from ...judge import Candidate, Case, Judgement, judge_session
+from ...judge import Candidate, Case
 from ...judge.landings import landings
 from ...judge.play import ends_of, least_carry
 from ...judge.weigh import is_own, usable
@@ -51,14 +52,14 @@ def cases_of(fitting: Fitting) -> list[Case]:
     ]
 
 
-def judged(fitting: Fitting) -> Judgement:
+def judged(fitting: Fitting) -> Decision:
     had = fitting.own
     own = (
         []
         if had is None
         else [Candidate("", OWN, had.club.head_type, fitting.shots.get(OWN, []), length_m=had.club.length_m, own=True)]
     )
-    return judge_session(cases_of(fitting), jobs=fitting.jobs, own=own, feared=fitting.feared)
+    return decide_session(cases_of(fitting), jobs=fitting.jobs, own=own, feared=fitting.feared)
 
 
 def by_hand(fitting: Fitting) -> str:
@@ -147,16 +148,14 @@ class Score:
         return rows
 
 
-def choice_of(judgement: Judgement) -> str:
-    """The build put forward; the likeliest to do the jobs when the verdict names none."""
-    tried = {verdict.letter for verdict in judgement.verdicts}
-    rounds = {letter: each for letter, each in judgement.weighed.rounds.items() if letter in tried}
-    return judgement.choice.letter or max(rounds, key=lambda letter: (float(rounds[letter].mean()), letter))
+def choice_of(decision: Decision) -> str:
+    """The build put forward; the one that would save most when it names none."""
+    return decision.choice.letter or max(decision.worths, key=lambda letter: (decision.worths[letter].saves, letter))
 
 
-def score(fitting: Fitting, *, judgement: Judgement | None = None) -> Score:
+def score(fitting: Fitting, *, decision: Decision | None = None) -> Score:
     """One fitting with its shots hit."""
-    found = judgement or judged(fitting)
+    found = decision or judged(fitting)
     truth = {tried.letter: fitting.truth(tried.letter) for tried in fitting.tried}
     top = max(truth.values())
     made = Score()
@@ -196,12 +195,12 @@ def until_settled(fitting: Fitting) -> Score:
     while True:
         found = judged(fitting)
         if found.choice.settled or found.choice.more is None:
-            return score(fitting, judgement=found)
+            return score(fitting, decision=found)
         wanted, count = found.choice.more.shots[0]
         letter = OWN if is_own(wanted) else wanted
         room = {each: MOST_SHOTS - len(hit) for each, hit in fitting.shots.items() if len(hit) < MOST_SHOTS}
         if letter not in room:
             if not room:
-                return score(fitting, judgement=found)
+                return score(fitting, decision=found)
             letter = min(room, key=lambda each: (-room[each], each))
         fitting.hit(letter, min(count, room[letter], AT_A_TIME))

@@ -14,19 +14,20 @@ from dataclasses import dataclass, field, replace
 import numpy as np
 from numpy.typing import NDArray
 
-from ...bag import Carried, ClubOption, Demand, GapRule, HeadType, Limits, best_plan, lay_out_slots, usual_rules
+from ...bag import Carried, GapRule, HeadType, lay_out_slots, usual_rules
 from ...bag.gaps import SHORT_STEP
-from ...bag.plans import shared_out
-from ...brief import Job, JobKind
+from ...brief import Job, JobKind, Target
+from ...decision import BagClub, Decision, Limits, Plan, decide_session
 from ...flight import Firmness, run_out
-from ...judge import Candidate
+from ...judge import Candidate, Case
 from ...judge.play import GROUND_SD, ends_of, least_carry
-from ...judge.weigh import Weighed, weigh
+from ...judge.weigh import letter_of_own
 from ...rack.expected import expect, owned
 from ...rack.lofts import Head
 from ...samples.alike import step_at_one_swing
 from ...samples.averages import average, values_of
 from ...samples.certainty import certainty
+from ...samples.pool import Centre
 from ...shots import Shot, Source
 from ...units import METRES_PER_INCH, metres, ninety
 from ..golfer import Club, Player, Swinging
@@ -47,7 +48,7 @@ FEEL = 0.02  # of the speed: how far a swing to a yardage that is no number is o
 LOFT_OFF_DEG = 0.7  # one standard deviation of what a sole's number is off; the rack's are measured when they come in
 GAUGE_DEG = 0.25  # and of what the shop's gauge is off, which a fitter puts every wedge on
 CANDIDATES = 3
-MOST_NEW = 2
+MOST_NEW, PRICE = 2, 179.0
 
 
 @dataclass
@@ -244,22 +245,45 @@ def ends(bag: WedgeBag) -> tuple[Carried, Carried]:
     return clubs[0], clubs[-1]
 
 
-def weighed_of(bag: WedgeBag) -> Weighed:
-    return weigh(
-        [
-            Candidate(
-                name,
-                name,
-                bag.clubs[name].head_type,
-                shots,
-                loft_deg=bag.gauge[name],
-                length_m=bag.clubs[name].length_m,
-                own=name not in bag.rack,
-            )
-            for name, shots in bag.shots.items()
-            if name not in bag.irons
+def decided(bag: WedgeBag) -> Decision:
+    """What is decided of a bag whose space was to be cut evenly, from the clubs that were hit."""
+    clubs = carried(bag)
+
+    def candidate(name: str) -> Candidate:
+        kind, own = bag.clubs[name].head_type, name not in bag.rack
+        length = bag.clubs[name].length_m
+        return Candidate(
+            name, name, kind, bag.shots[name], loft_deg=bag.gauge.get(name, bag.clubs[name].loft_deg), length_m=length,
+            own=own, price=None if own else PRICE,
+        )  # fmt: skip
+
+    low, high = ends(bag)
+    between = min(max(bag.places - 2, 1), 4)
+    layout = (
+        lay_out_slots(low, high, between, rule=GapRule.EVEN_STEPS, step=SHORT_STEP)
+        if high.carry_m > low.carry_m
+        else None
+    )
+    cases = []
+    for name in (name for name in bag.shots if name in bag.rack and name in clubs):
+        if layout is None or clubs[name].carry_m < low.carry_m:
+            slot = None
+        else:
+            slot = min(layout.slots, key=lambda each: abs(each.target_m - clubs[name].carry_m))
+        targets = [] if slot is None else [Target("carry_m", slot.low_m, slot.high_m, "An even cut.")]
+        cases.append(Case(candidate(name), targets, slot=-1 if slot is None else slot.index))
+    return decide_session(
+        cases,
+        jobs=bag.jobs,
+        own=[candidate(name) for name in bag.shots if name not in bag.rack],
+        bag=[
+            BagClub(club, name, fixed=name not in bag.own or name == "PW")
+            for name, club in clubs.items()
+            if name not in bag.rack
         ],
-        bag.jobs,
+        builds={name: BagClub(clubs[name], name) for name in clubs if name in bag.rack},
+        limits=Limits(bag.places + len(bag.irons), MOST_NEW, without_carry=0),
+        rules=usual_rules(GapRule.EVEN_STEPS),
     )
 
 
@@ -289,8 +313,7 @@ class WedgeScore:
 
 
 def _rounds(success: Mapping[str, Floats], names: Sequence[str], uses: Floats) -> float:
-    made, _ = shared_out(np.stack([success[name] for name in names])[:, :, None], uses)
-    return float(made[0])
+    return float(uses @ np.stack([success[name] for name in names]).max(axis=0))
 
 
 def equal_lofts(bag: WedgeBag) -> list[str]:
@@ -312,33 +335,21 @@ def score_bag(bag: WedgeBag) -> WedgeScore:
         bag.hit(name)
     for name in tried_of(bag):
         bag.hit(name)
-    clubs, weighed = carried(bag), weighed_of(bag)
+    clubs, decision = carried(bag), decided(bag)
+    weighed = decision.weighed
+    letters = {name: name if name in bag.rack else letter_of_own(name) for name in bag.shots}
     wedges = [name for name in bag.shots if name not in bag.irons and name in clubs]
     there = {*bag.own, *equal_lofts(bag), *wedges}
     truth = {name: true_success(bag, bag.clubs[name]) for name in sorted(there)}
-    _score_steps(bag, clubs, weighed, made)
+    _score_steps(bag, clubs, {name: weighed.centres[letters[name]] for name in wedges}, made)
     uses = np.array([job.uses_per_round for job in bag.jobs])
     for name in wedges:
-        for at, played in enumerate(weighed.played[name]):
+        for at, played in enumerate(weighed.played[letters[name]]):
             low, high = played.interval
             if 0.02 < truth[name][at] < 0.98:
                 made.known.append(bool(low <= truth[name][at] <= high))
                 made.off.append(played.success - float(truth[name][at]))
-    options = [
-        ClubOption(
-            name,
-            clubs[name],
-            np.stack([each.draws for each in weighed.played[name]]),
-            own=name in bag.own,
-            fixed=name == "PW",
-            price=0.0 if name in bag.own else 179.0,
-        )
-        for name in wedges
-    ]
-    demand = Demand(uses, tuple("" for _ in bag.jobs))
-    limits = Limits(most=bag.places, without_carry=0)
-    found = best_plan(options, MOST_NEW, demand, usual_rules(GapRule.EVEN_STEPS), limits)
-    chosen = sorted(found.bag.plan.keys)
+    chosen = [each for each in decision.bag.plan.keys if each in wedges]
     today = _rounds(truth, sorted(bag.own), uses)
     sets = [
         set_
@@ -352,8 +363,7 @@ def score_bag(bag: WedgeBag) -> WedgeScore:
     made.regret["nothing"].append(best - today)
     made.regret["lofts"].append(best - _rounds(truth, by_number, uses))
     made.regret["ours"].append(best - ours)
-    draws = {option.key: option.success for option in options}
-    most = max(sets, key=lambda each: float(shared_out(np.stack([draws[n] for n in each]), uses)[0].mean()))
+    most = max(sets, key=lambda each: decision.weigher.worth(Plan(frozenset(each) | bag.irons.keys())).saves)
     made.regret["most"].append(best - _rounds(truth, most, uses))
     if set(chosen) == set(bag.own):
         made.keep.append(best - today)
@@ -362,12 +372,12 @@ def score_bag(bag: WedgeBag) -> WedgeScore:
     return made
 
 
-def _score_steps(bag: WedgeBag, clubs: Mapping[str, Carried], weighed: Weighed, made: WedgeScore) -> None:
+def _score_steps(bag: WedgeBag, clubs: Mapping[str, Carried], centres: Mapping[str, Centre], made: WedgeScore) -> None:
     true = {name: true_carry(bag, bag.clubs[name]) for name in bag.shots if name in clubs}
     row = sorted((name for name in clubs if name not in bag.irons), key=lambda name: true[name])
     for lower, upper in itertools.pairwise(row):
         is_ = true[upper] - true[lower]
-        said = step_at_one_swing(weighed.centres[lower], weighed.centres[upper])
+        said = step_at_one_swing(centres[lower], centres[upper])
         made.raw[bag.level].append(clubs[upper].carry_m - clubs[lower].carry_m - is_)
         made.steps[bag.level].append(said.step_m - is_)
         made.inside.append(abs(said.step_m - is_) <= said.half_width_m)

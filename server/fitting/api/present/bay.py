@@ -249,7 +249,7 @@ def about_the_monitor(judged: JudgedSession) -> str:
 
 def day(judged: JudgedSession) -> str:
     """What is to be said of the day, with the builds to hit again on another."""
-    rows, choice = judged.rows, judged.judgement.choice
+    rows, choice = judged.rows, judged.decision.choice
     known = [
         (build.name, rows.shots_of(build), Then(**swung))
         for build in rows.own

@@ -5,6 +5,7 @@ from __future__ import annotations
 from itertools import combinations
 
 from hemicycle_core.bag import BagEnd, as_neighbours, serves
+from hemicycle_core.decision import Worth
 from hemicycle_core.flight import Launch, drawn_path
 from hemicycle_core.heads import HeadType
 from hemicycle_core.judge import HitClub, Metric, Verdict, compare, elsewhere, predict, usual_changes
@@ -21,6 +22,7 @@ from ..schemas.bench import (
     AirOut,
     BenchOut,
     BoardLine,
+    BuildWorth,
     ChangeOut,
     ChoiceOut,
     ComparisonOut,
@@ -32,6 +34,7 @@ from ..schemas.bench import (
     VerdictOut,
     WhatIfOut,
 )
+from .plans import present_worth
 from .wedges import present_claims, present_flights, present_grooves
 
 METRICS = (Metric.JOBS, Metric.CARRY, Metric.LANDING, Metric.STRAIGHT)
@@ -117,9 +120,14 @@ def present_flight(judged: JudgedSession, build: Build) -> BoardLine | None:
 
 
 def present_choice(judged: JudgedSession) -> ChoiceOut:
-    choice = judged.judgement.choice
+    decision = judged.decision
+    choice = decision.choice
+    known = decision.worths if decision.known else {}
     return ChoiceOut(
         letter=choice.letter,
+        letters=list(choice.letters),
+        leaves=list(decision.bag.dropped),
+        because=choice.because.value,
         runner_up=choice.runner_up,
         sentence=choice.sentence,
         settled=choice.settled,
@@ -127,7 +135,12 @@ def present_choice(judged: JudgedSession) -> ChoiceOut:
         more_with=choice.more.words if choice.more else None,
         more=choice.more.count if choice.more else None,
         more_in_vain=choice.more is not None and choice.more.in_vain,
+        worths=[_worth(letter, worth) for letter, worth in sorted(known.items())],
     )
+
+
+def _worth(letter: str, worth: Worth) -> BuildWorth:
+    return BuildWorth(letter, worth.saves, *worth.interval, present_worth(worth))
 
 
 def present_bench(judged: JudgedSession) -> BenchOut:

@@ -5,39 +5,35 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import replace
 
-import numpy as np
-from hemicycle_core.bag import Bag, Carried, HeadType, next_gap_words
+from hemicycle_core.bag import Carried, HeadType, next_gap_words
+from hemicycle_core.decision import Bag, Worth
 from hemicycle_core.units import shown
 
 from ...domain.bag import name_of
 from ...domain.planning import Planning
 from ...models import BagPlan, Build
-from ..schemas.plans import BagJobOut, BagPlanOut, ClubLine, PlansOut
+from ..schemas.plans import BagJobOut, BagPlanOut, ClubLine, PlansOut, WorthLine
 from .bag import present_gap
 
 
 def present_plans(planning: Planning, kept: Sequence[BagPlan]) -> PlansOut:
-    today = planning.weigh(planning.today())
-    found = planning.best(swaps=len(planning.demand.shares) > 1)
+    decision, expected = planning.decision, planning.expected()
+    others = [("Not hit yet", expected)] if expected is not None else []
     return PlansOut(
         revision=planning.judged.rows.session.revision,
-        today=_plan(planning, today, today, name="Today", sentence=""),
-        found=_plan(planning, found.bag, today, name="Best found", sentence=found.sentence),
-        schools=[_plan(planning, bag, today, name=name, sentence="") for name, bag in planning.schools()],
-        plans=[
-            replace(_plan(planning, planning.weigh(planning.kept(row)), today, name=row.name, sentence=""), id=row.pk)
-            for row in kept
-        ],
-        searched=found.searched,
-        courses=[name for name, _ in planning.demand.rounds if name],
+        today=_plan(planning, decision.today, name="Today"),
+        found=_plan(planning, decision.bag, name="Proposed", sentence=decision.choice.sentence),
+        schools=[_plan(planning, bag, name=name) for name, bag in [*others, *planning.schools()]],
+        plans=[replace(_plan(planning, planning.kept(row), name=row.name), id=row.pk) for row in kept],
+        searched=decision.searched,
+        courses=[name for name, _ in reversed(decision.weigher.table.demand.rounds) if name],
     )
 
 
-def _plan(planning: Planning, bag: Bag, today: Bag, *, name: str, sentence: str) -> BagPlanOut:
+def _plan(planning: Planning, bag: Bag, *, name: str, sentence: str = "") -> BagPlanOut:
     builds = planning.builds
     ids = {name_of(build): build.pk for build in builds.values()}
-    gained = bag.rounds - today.rounds if bag.rounds.size else np.zeros(0)
-    low, high = np.quantile(gained, [0.05, 0.95]) if gained.size else (None, None)
+    low, high = bag.worth.interval
     swap = bag.plan.swap
     opened = [gap.open_m for gap in bag.covered.gaps]
     return BagPlanOut(
@@ -54,10 +50,11 @@ def _plan(planning: Planning, bag: Bag, today: Bag, *, name: str, sentence: str)
         crowded=[f"{lower} and {upper}" for lower, upper in bag.crowded],
         club_count=bag.count,
         over=bag.over,
-        rounds=bag.mean_rounds if bag.rounds.size else None,
-        gain=float(gained.mean()) if gained.size else None,
-        gain_low=None if low is None else float(low),
-        gain_high=None if high is None else float(high),
+        rounds=bag.shots,
+        saves=bag.worth.saves,
+        saves_low=low,
+        saves_high=high,
+        worth=present_worth(bag.worth),
         price=f"{shown(float(bag.price))}",
         relearn=list(bag.relearn),
         added=list(bag.added),
@@ -65,8 +62,13 @@ def _plan(planning: Planning, bag: Bag, today: Bag, *, name: str, sentence: str)
         expected=list(bag.expected),
         jobs=_jobs(planning, bag),
         sentence=sentence,
-        next=next_gap_words(bag),
+        next=next_gap_words(bag.covered),
     )
+
+
+def present_worth(worth: Worth) -> list[WorthLine]:
+    """What a bag saves a round, line by line; a line that says nothing is left out."""
+    return [WorthLine(line, saved) for line, saved in worth.lines]
 
 
 def _line(builds: dict[str, Build], pk: int, club: Carried, bag: Bag) -> ClubLine:
@@ -85,14 +87,14 @@ def _line(builds: dict[str, Build], pk: int, club: Carried, bag: Bag) -> ClubLin
 
 
 def _jobs(planning: Planning, bag: Bag) -> list[BagJobOut]:
-    of = {option.key: option for option in planning.options}
+    of = {option.key: option for option in planning.decision.weigher.options}
     jobs = [job for job, _ in planning.judged.rows.played]
     return [
         BagJobOut(
             job=job.name,
             uses_per_round=job.uses_per_round,
             club=of[key].club.name if key else "",
-            success=float(of[key].success[index].mean()) if key else 0.0,
+            success=of[key].played[index].success if key else 0.0,
         )
         for index, (job, key) in enumerate(zip(jobs, bag.by_job, strict=bool(bag.by_job)))
     ]

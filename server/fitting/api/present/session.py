@@ -7,8 +7,8 @@ from typing import Any
 from customers.schemas import person
 from django.db.models import Count, Q, QuerySet
 from hemicycle_core.bag import GapRule
+from hemicycle_core.decision.advice import next_step, open_question
 from hemicycle_core.impact import Lie
-from hemicycle_core.judge.advice import next_step, open_question
 from hemicycle_core.protocols.grooves import KEY as GROOVES
 from hemicycle_core.protocols.grooves import next_words as next_groove_words
 from hemicycle_core.protocols.part_swing import next_words
@@ -82,7 +82,7 @@ def present_session(judged: JudgedSession, *, since: int = 0) -> SessionOut:
         day=DayKind(session.day),
         day_words=day(judged),
         awaited=session.awaited,
-        question=open_question(session.awaited, judged.judgement.choice) if session.agreed_at is None else "",
+        question=open_question(session.awaited, judged.decision.choice) if session.agreed_at is None else "",
         pinned=session.pinned_id,
         monitor=about_the_monitor(judged),
         columns=session.shop.columns,
@@ -131,7 +131,7 @@ def _next(judged: JudgedSession) -> str:
         return next_groove_words(groove, names[groove.club] if groove else "")
     in_hand = next((build for build in rows.candidates if build.pk == rows.session.in_hand_id), None)
     return next_step(
-        judged.verdicts, in_hand.letter if in_hand else "", judged.judgement.choice, thresholds=judged.thresholds
+        judged.verdicts, in_hand.letter if in_hand else "", judged.decision.choice, thresholds=judged.thresholds
     )
 
 

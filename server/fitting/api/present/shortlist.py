@@ -13,7 +13,7 @@ from hemicycle_core.rack.pulling import about_as_fast, rough_words, usual_shaft_
 from hemicycle_core.units import ninety, shown
 from rack.models import Head, Shaft
 
-from ...domain.planning import records_of, seen_of
+from ...domain.options import records_of, seen_of
 from ...domain.session import JudgedSession
 from ...models import HeadSeen
 from ..schemas.shortlist import RankedOut, ShortlistOut

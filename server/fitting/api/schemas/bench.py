@@ -6,6 +6,7 @@ from dataclasses import dataclass
 
 from hemicycle_core.judge import ChangeKind
 
+from .plans import WorthLine
 from .wedges import ClaimOut, GroovesOut, WedgeFlightOut
 from .words import Intent, Kind, Metric, Source
 
@@ -106,11 +107,27 @@ class ComparisonOut:
 
 
 @dataclass
+class BuildWorth:
+    """What the best bag with a build in it saves beside that of today, strokes a round with their 90% interval, and
+    line by line, its price as strokes among them."""
+
+    letter: str
+    saves: float
+    low: float
+    high: float
+    lines: list[WorthLine]
+
+
+@dataclass
 class ChoiceOut:
-    """The build to propose, None to keep what is there, and what would settle it. more_in_vain: not even so many
-    shots, after which enough were hit."""
+    """The decision: the build to propose, None to keep what is there, and what would settle it. letters: of all that
+    come in; leaves: names of the own clubs that go for them; because: what decided. more_in_vain: not even so many
+    shots. worths: what the bag with each build in it saves, in the order of the stand."""
 
     letter: str | None
+    letters: list[str]
+    leaves: list[str]
+    because: str
     runner_up: str | None
     sentence: str
     settled: bool
@@ -118,6 +135,7 @@ class ChoiceOut:
     more_with: str | None
     more: int | None
     more_in_vain: bool
+    worths: list[BuildWorth]
 
 
 @dataclass

@@ -34,10 +34,19 @@ class BagJobOut:
 
 
 @dataclass
+class WorthLine:
+    """A part of what a bag saves, strokes a round."""
+
+    line: str
+    strokes: float
+
+
+@dataclass
 class BagPlanOut:
     """A bag as it may become. id: of the plan kept, None for one that is proposed or today's. builds: the candidates
-    and own clubs in it. rounds: successful shots a round, None without jobs, with its gain over today and the gain's
-    90% interval. next: the widest hole left and the window that closes it."""
+    and own clubs in it. rounds: successful shots a round on the named jobs, None without any. saves: strokes a round
+    beside today's bag with their 90% interval, `worth` line by line. next: the widest hole
+    left and the window that closes it."""
 
     id: int | None
     name: str
@@ -53,9 +62,10 @@ class BagPlanOut:
     club_count: int
     over: int
     rounds: float | None
-    gain: float | None
-    gain_low: float | None
-    gain_high: float | None
+    saves: float
+    saves_low: float
+    saves_high: float
+    worth: list[WorthLine]
     price: str
     relearn: list[str]
     added: list[str]
@@ -68,8 +78,8 @@ class BagPlanOut:
 
 @dataclass
 class PlansOut:
-    """Today's bag, the best found for the number of places, the bag by both schools of how many wedges belong, and the
-    plans kept. searched: bags weighed. courses:
+    """Today's bag, the one that is proposed, the best with a build that nobody hit yet where it should save more, the
+    bag by both schools of how many wedges belong, and the plans kept. searched: bags weighed. courses:
     names, where there is more than one."""
 
     revision: int

@@ -1,8 +1,9 @@
-/** What the bag becomes: today, the best found and up to three plans side by side, in holes, shots a round and price. */
+/** What the bag becomes: today, the one proposed and up to three plans side by side, in strokes, holes and price. */
 import { useState } from "react";
 import type { BagPlan, Plans as PlansPicture, Session } from "../../api/client";
 import { type PlanBody, plan as planChange, usePlanChange } from "../../api/session";
 import { buildOf, candidatesOf, ownOf } from "../../session/select";
+import { worthWords } from "../../session/words";
 import { Letter } from "../../ui/Letter";
 import { Said } from "../../ui/Said";
 import { figure, whole, yd } from "../../ui/units";
@@ -54,7 +55,7 @@ export function Plans({ session, plans, shown, onShow }: Props) {
 			<p className="mb-2 font-semibold">
 				{plans.found.sentence}{" "}
 				<span className="quiet text-sm font-normal">
-					Found among {figure(plans.searched)} bag{plans.searched === 1 ? "" : "s"} for{" "}
+					Among {figure(plans.searched)} bag{plans.searched === 1 ? "" : "s"} with up to{" "}
 					{session.clubs_to_place} new {session.clubs_to_place === 1 ? "club" : "clubs"}.
 				</span>
 			</p>
@@ -80,11 +81,19 @@ export function Plans({ session, plans, shown, onShow }: Props) {
 					<tbody className="text-[15px]">
 						<Line name="New clubs" plans={columns} cell={(plan) => <Added session={session} plan={plan} />} />
 						<Line
-							name="Successful shots a round"
+							name="Strokes saved a round"
 							beside={fearWords(session)}
 							plans={columns}
-							cell={(plan, index) => <Rounds plan={plan} today={index === 0} />}
+							cell={(plan, index) => (index === 0 ? "–" : <Saved plan={plan} />)}
 						/>
+						{plans.today.rounds !== null && (
+							<Line
+								name="Successful shots a round"
+								beside="on the named jobs"
+								plans={columns}
+								cell={(plan) => <span className="num">{figure(plan.rounds, 1)}</span>}
+							/>
+						)}
 						<Line
 							name="Uncovered"
 							plans={columns}
@@ -247,17 +256,17 @@ function Added({ session, plan }: { session: Session; plan: BagPlan }) {
 	);
 }
 
-function Rounds({ plan, today }: { plan: BagPlan; today: boolean }) {
-	if (plan.rounds === null) return <span className="quiet">no jobs named</span>;
+function Saved({ plan }: { plan: BagPlan }) {
 	return (
 		<>
-			<span className="num text-[17px]">{figure(plan.rounds, 1)}</span>{" "}
-			{!today && plan.gain !== null && (
-				<Unit>
-					{plan.gain >= 0 ? "+" : ""}
-					{figure(plan.gain, 1)} ({figure(plan.gain_low, 1)} to {figure(plan.gain_high, 1)})
-				</Unit>
-			)}
+			<span className="num text-[17px]">
+				{plan.saves >= 0 ? "+" : ""}
+				{figure(plan.saves, 1)}
+			</span>{" "}
+			<Unit>
+				({figure(plan.saves_low, 1)} to {figure(plan.saves_high, 1)})
+			</Unit>
+			<span className="quiet block text-[12.5px] font-normal">{worthWords(plan.worth)}</span>
 		</>
 	);
 }

@@ -65,11 +65,16 @@ test("too little known of the player is said in place of a list", async () => {
 	expect(screen.queryByRole("button", { name: /on the stand/ })).toBeNull();
 });
 
-const found = bagPlan("Best found", [1, 2, 4], {
+const found = bagPlan("Proposed", [1, 2, 4], {
 	added: ["A 4H 22°"],
-	gain: 0.9,
-	gain_low: 0.4,
-	gain_high: 1.3,
+	saves: 0.9,
+	saves_low: 0.4,
+	saves_high: 1.3,
+	worth: [
+		{ line: "yardages", strokes: 0.62 },
+		{ line: "jobs", strokes: 0.31 },
+		{ line: "price", strokes: -0.03 },
+	],
 	rounds: 2.1,
 	open_m: toMetres(9),
 	widest_m: toMetres(9),
@@ -97,12 +102,14 @@ test("plans stand beside today's bag, and the map shows the one that is chosen",
 	show(Bag, session);
 	fireEvent.keyDown(document.body, { key: "p" });
 	expect(await screen.findByText(/26 yd uncovered become 9/)).toBeTruthy();
-	expect(screen.getByText(/Found among 12 bags for 1 new club/)).toBeTruthy();
+	expect(screen.getByText(/Among 12 bags with up to 1 new club/)).toBeTruthy();
 	const map = screen.getByRole("group", { name: "Carry map of Ada Field" });
-	expect(map.textContent).toContain("Best found: A in");
-	expect(map.textContent).toContain("+0.9 successful shots a round");
+	expect(map.textContent).toContain("Proposed: A in");
+	expect(map.textContent).toContain("+0.9 strokes saved a round");
 	const row = (name: string) => screen.getByRole("row", { name: new RegExp(name) });
-	expect(row("Successful shots a round").textContent).toContain("2.1 +0.9 (0.4 to 1.3)");
+	expect(row("Strokes saved a round").textContent).toContain("+0.9 (0.4 to 1.3)");
+	expect(row("Strokes saved a round").textContent).toContain("0.62 yardages, 0.31 jobs, −0.03 price");
+	expect(row("Successful shots a round").textContent).toContain("2.1");
 	expect(row("^Second").textContent).toContain("72% A 4H 22°");
 	fireEvent.click(screen.getByRole("button", { name: "Today" }));
 	expect(map.textContent).toContain("26yd widest hole");

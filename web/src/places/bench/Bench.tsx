@@ -14,9 +14,10 @@ import { Claims } from "../../session/Claims";
 import { boardClub } from "../../session/flights";
 import type { PlaceProps } from "../../session/place";
 import { buildOf, candidatesOf, windowsOf } from "../../session/select";
+import { worthWords } from "../../session/words";
 import { Letter, letterColour } from "../../ui/Letter";
 import { Said, Waiting } from "../../ui/Said";
-import { whole, yd } from "../../ui/units";
+import { figure, whole, yd } from "../../ui/units";
 import { Flights } from "./Flights";
 import { Metrics } from "./Metrics";
 import { WhatIf } from "./WhatIf";
@@ -29,7 +30,7 @@ const inWords = (count: number) =>
 /** With what to go on. */
 const moreOf = ({ more, more_with, more_in_vain }: BenchAnswer["choice"]) =>
 	more_in_vain
-		? `even ${more} more with ${more_with} would hardly tell`
+		? `even ${more} more with ${more_with} would hardly tell, decide as they stand`
 		: `about ${more} more with ${more_with}`;
 
 export function Bench({ session, act, busy }: PlaceProps) {
@@ -99,6 +100,7 @@ export function Bench({ session, act, busy }: PlaceProps) {
 						)}
 					</p>
 				)}
+				{bench.data && bench.data.choice.worths.length > 0 && <Worths choice={bench.data.choice} />}
 				{[session.day_words, session.monitor].filter(Boolean).map((words) => (
 					<p key={words} className="hole-text text-[14.5px] font-semibold">
 						{words}
@@ -129,6 +131,32 @@ export function Bench({ session, act, busy }: PlaceProps) {
 				</Link>
 			</aside>
 		</div>
+	);
+}
+
+/** What the bag with each build in it saves, so that the runner-up's case stands beside the choice. */
+function Worths({ choice }: { choice: BenchAnswer["choice"] }) {
+	return (
+		<table className="w-full text-[14.5px]" data-testid="worths">
+			<caption className="quiet mb-1 text-left text-sm">Strokes saved a round, in today’s bag</caption>
+			<tbody>
+				{choice.worths.map((each) => (
+					<tr key={each.letter} className="border-t border-base-300 align-baseline">
+						<th scope="row" className="py-1 pr-2 text-left">
+							<Letter letter={each.letter} size={20} />
+						</th>
+						<td className="num pr-3 text-right text-[17px] whitespace-nowrap">
+							{each.saves >= 0 ? "+" : ""}
+							{figure(each.saves, 1)}
+						</td>
+						<td className="quiet text-[13px]">
+							{figure(each.low, 1)} to {figure(each.high, 1)}
+							{each.lines.length > 0 && <span className="block">{worthWords(each.lines)}</span>}
+						</td>
+					</tr>
+				))}
+			</tbody>
+		</table>
 	);
 }
 

@@ -42,6 +42,22 @@ const bench: BenchAnswer = {
 		sentence: "A makes most of the jobs.",
 		settled: false,
 		chance_best: 0.7,
+		letters: ["A"],
+		leaves: [],
+		because: "saves_most",
+		worths: [
+			{
+				letter: "A",
+				saves: 0.34,
+				low: -0.1,
+				high: 0.8,
+				lines: [
+					{ line: "yardages", strokes: 0.21 },
+					{ line: "jobs", strokes: 0.13 },
+					{ line: "price", strokes: -0.03 },
+				],
+			},
+		],
 		more_with: "B",
 		more_in_vain: false,
 		more: 4,
@@ -87,6 +103,8 @@ test("the choice comes first, with what would settle it, then each verdict with 
 	show(Bench, judged);
 	expect(await screen.findByText("A makes most of the jobs.")).toBeTruthy();
 	expect(screen.getByText("Not settled: about 4 more with B.")).toBeTruthy();
+	const saved = screen.getByTestId("worths");
+	expect(saved.textContent).toContain("+0.3−0.1 to 0.80.21 yardages, 0.13 jobs, −0.03 price");
 	expect(screen.getByText("83%")).toBeTruthy();
 	expect(screen.getByText("under 1%")).toBeTruthy();
 	expect(screen.getByRole("list", { name: "Jobs played out with A" }).textContent).toContain("72%");

@@ -1,0 +1,13 @@
+"""The one decision: which bag, by what it saves, for what was asked. The only place that ranks or proposes."""
+
+from .asked import Asked
+from .bags import Bag, exchanged
+from .choice import Because, Choice
+from .decide import Decision, decide_session
+from .options import BagClub, Demand, Limits, Option, Plan, SwapPair
+from .worth import Worth
+
+__all__ = [
+    "Asked", "Bag", "BagClub", "Because", "Choice", "Decision", "Demand", "Limits", "Option", "Plan", "SwapPair",
+    "Worth", "decide_session", "exchanged",
+]  # fmt: skip

@@ -1,0 +1,174 @@
+"""What is chosen, as it is shown, and the ties between builds: never between a build and keeping.
+
+Two builds are as good where neither is better with 80% and they are within a tenth of a stroke a round, or where both
+were hit enough and still cannot be told. Then in this order: what was asked, where one does more of it; the player's
+word; the evenness of the carries; the room in the window; the shorter shaft; fewer yardages to relearn; the price.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Callable, Mapping, Sequence
+from dataclasses import dataclass, field
+from enum import StrEnum
+
+from scipy.special import fdtr
+
+from ..brief.wishes import ASKED
+from ..judge import Liking, Verdict
+from ..judge.stopping import More
+from ..samples.averages import average
+from ..thresholds import DEFAULT, Thresholds
+from ..units import METRES_PER_INCH
+from .asked import Asked
+from .options import Option
+from .worth import Worth
+
+TIE_STROKES = 0.1
+EVEN_SURE = 0.80
+ROOM = 0.10  # of chance to do what was asked: less is no more room
+SHORTER_M = 0.25 * METRES_PER_INCH
+LIKED = {Liking.LIKED: 2, Liking.NEUTRAL: 1, Liking.DISLIKED: 0, Liking.VETOED: -1}
+
+
+class Because(StrEnum):
+    """What decided, for the sentence and for tests."""
+
+    SAVES_MOST = "saves_most"
+    ASKED = "asked"
+    ONLY_ONE = "only_one"
+    LIKED = "liked"
+    EVEN = "even"
+    ROOM = "room"
+    SHAFT = "shaft"
+    RELEARN = "relearn"
+    CHEAPER = "cheaper"
+    KEEP = "keep"
+    NOTHING = "nothing"
+
+
+@dataclass(frozen=True)
+class Choice:
+    """The headline of the decision. letter: of the build to propose, None to keep what is there; letters: of all that
+    come in. gain_strokes: a round, beside what is there now; None where that is not known. chance_best: that no other
+    build saves more. more: shots that would settle it, or would not."""
+
+    letter: str | None
+    runner_up: str | None
+    because: Because
+    sentence: str
+    settled: bool
+    chance_best: float | None = None
+    gain_strokes: float | None = None
+    gain_price: float | None = None
+    more: More | None = None
+    letters: tuple[str, ...] = ()
+
+
+@dataclass(frozen=True)
+class Contender:
+    """A build with the bag that has it in: its worth, and what a tie is decided by."""
+
+    option: Option
+    worth: Worth
+    verdict: Verdict
+    relearn: int = 0
+    shots: float = 0.0
+    carries: Sequence[float] = field(default_factory=tuple)
+
+    @property
+    def letter(self) -> str:
+        return self.option.letter
+
+    @property
+    def slot(self) -> int:
+        """The place it is tried for: a hybrid and a wedge are never held against each other."""
+        return next(iter(self.option.fills), 0)
+
+    @property
+    def chance(self) -> float:
+        return max(self.option.fills.values(), default=0.0)
+
+
+def level(first: Contender, second: Contender, thresholds: Thresholds = DEFAULT) -> bool:
+    """Whether two are as good as each other, as far as it matters or can be told."""
+    sure = first.worth.better_than(second.worth)
+    sure = max(sure, 1 - sure)
+    if sure < thresholds.better and abs(first.worth.net - second.worth.net) <= TIE_STROKES:
+        return True
+    return min(first.shots, second.shots) >= thresholds.most_shots and sure < thresholds.stop_at
+
+
+def _by_liking(a: Contender, b: Contender) -> float:
+    if not (a.option.answered and b.option.answered):
+        return 0.0
+    return LIKED[a.option.liking] - LIKED[b.option.liking]
+
+
+def _by_evenness(a: Contender, b: Contender) -> float:
+    """By the spread of the kept carries, where the smaller is known to be with 80% (variance ratio)."""
+    one, two = average(a.carries), average(b.carries)
+    if one is None or two is None or not one.sd or not two.sd:
+        return 0.0
+    surely = float(fdtr(two.n - 1, one.n - 1, (two.sd / one.sd) ** 2))
+    return 1.0 if surely >= EVEN_SURE else -1.0 if surely <= 1 - EVEN_SURE else 0.0
+
+
+def _by_room(a: Contender, b: Contender) -> float:
+    apart = a.chance - b.chance
+    return apart if abs(apart) > ROOM else 0.0
+
+
+def _by_shaft(a: Contender, b: Contender) -> float:
+    if a.option.length_m is None or b.option.length_m is None:
+        return 0.0
+    apart = b.option.length_m - a.option.length_m
+    return apart if abs(apart) >= SHORTER_M - 1e-9 else 0.0
+
+
+def _by_relearning(a: Contender, b: Contender) -> float:
+    return float(b.relearn - a.relearn)
+
+
+def _by_price(a: Contender, b: Contender) -> float:
+    if a.option.price is None or b.option.price is None:
+        return 0.0
+    return b.option.price - a.option.price
+
+
+def _by_flight(asked: Asked, thresholds: Thresholds) -> Callable[[Contender, Contender], float]:
+    """By how much of the flight that was asked for each does."""
+
+    def compared(a: Contender, b: Contender) -> float:
+        if asked.wanted.flight is None:
+            return 0.0
+        quantity, way, _ = ASKED[asked.wanted.flight]
+        one, two = (
+            next((fact.mean for fact in each.verdict.facts if fact.quantity == quantity), None) for each in (a, b)
+        )
+        if one is None or two is None:
+            return 0.0
+        return way * (one - two) if abs(one - two) > thresholds.same(quantity) else 0.0
+
+    return compared
+
+
+def broken(level_ones: Sequence[Contender], asked: Asked, thresholds: Thresholds) -> tuple[Contender, Because | None]:
+    """Which of several that are as good is put first, the best of them first, and by what; None where nothing tells
+    them apart."""
+    rules: Mapping[Because, Callable[[Contender, Contender], float]] = {
+        Because.ASKED: _by_flight(asked, thresholds),
+        Because.LIKED: _by_liking,
+        Because.EVEN: _by_evenness,
+        Because.ROOM: _by_room,
+        Because.SHAFT: _by_shaft,
+        Because.RELEARN: _by_relearning,
+        Because.CHEAPER: _by_price,
+    }
+    pool, by = list(level_ones), None
+    for because, rule in rules.items():
+        left = [each for each in pool if all(rule(each, other) >= 0 for other in pool)]
+        if 0 < len(left) < len(pool):
+            pool, by = left, because
+        if len(pool) == 1:
+            return pool[0], by
+    return pool[0], None if pool[0] is level_ones[0] else by

@@ -1,0 +1,207 @@
+"""The decision in a sentence."""
+
+from __future__ import annotations
+
+from collections.abc import Collection, Mapping, Sequence
+
+from ..brief import Feared
+from ..judge import Judgement, Kind, Played, Verdict
+from ..judge.stopping import More
+from ..judge.weigh import letter_of_own
+from ..units import shown, yard_words, yd_text
+from .asked import Asked
+from .bags import Bag
+from .choice import Because, Choice, Contender
+from .options import Limits, Option
+from .worth import Worth
+
+LOOKED_AT = 3  # shots of a club that is there already
+NAUGHT = 0.05  # strokes a round: what is written as 0.0 is not said
+NO_HOLE = "No hole is left by this rule: no further club is needed."
+COMPARED = "Compared only: there is no window and no job to choose by. The columns and the player decide."
+# Of two that are as good, what put the first one first.
+TOLD = {
+    Because.ASKED: "does more of what was asked",
+    Because.LIKED: "is the one the player trusts more",
+    Because.EVEN: "has the more even carries",
+    Because.ROOM: "has more room in its window",
+    Because.SHAFT: "has the shorter shaft",
+    Because.RELEARN: "leaves fewer yardages to relearn",
+    Because.CHEAPER: "costs less",
+}
+
+
+def strokes(saved: float) -> str:
+    """Strokes a round as they are said: `0.3 strokes a round`."""
+    return f"{shown(saved, 1)} {'stroke' if shown(saved, 1) == '1.0' else 'strokes'} a round"
+
+
+def _saves(saved: float) -> str:
+    if saved >= NAUGHT:
+        return f"saves {strokes(saved)}"
+    return "saves nothing to speak of" if saved > -NAUGHT else f"costs {strokes(-saved)}"
+
+
+def _does(asked: Asked) -> str:
+    if asked.of_old:
+        return asked.wanted.does
+    return "carries what was asked for" if asked.named else "fills the hole"
+
+
+def proposing(
+    asked: Asked,
+    first: Contender,
+    second: Contender | None,
+    because: Because,
+    worth: Worth,
+    bag: Bag,
+    letters: Sequence[str],
+    feared: Feared,
+    *,
+    tie: bool,
+    known: bool,
+) -> str:
+    """Why a build, or several, are put forward."""
+    a, b = first.letter, "" if second is None else second.letter
+    # Of an old club's like no gain is asked.
+    gain = _saves(worth.saves) if known and (not asked.of_old or abs(worth.saves) >= NAUGHT) else ""
+    if len(letters) > 1:
+        words = f"{' and '.join(letters)} in{': together they save ' + strokes(worth.saves) if known else ''}."
+    elif tie and b:
+        told = TOLD.get(because)
+        told = f"{a} {told}." if told else "choose as you like."
+        words = f"{a} and {b} are as good as far as can be told: {told}"
+        words += f" {a} {gain}." if gain else ""
+    else:
+        does = f"{a} {_does(asked)}" if asked.something else f"{a} saves most"
+        if not asked.something:
+            words = f"{a} {gain}." if gain else f"{a} leaves least to hole out from where its shots end."
+        else:
+            best = " best" if second is not None and not asked.of_old and not asked.named else ""
+            also = ", and" if asked.of_old else " and"
+            words = f"{does}{best}{f'{also} {gain}' if gain else ''}."
+            if first.chance < 0.5:
+                words = f"{a} comes nearest to what was asked{f' and {gain}' if gain else ''}."
+    off = first.verdict.off_m
+    if off and not first.verdict.moved:
+        words += f" It carries {yard_words(abs(off))} {'short of' if off < 0 else 'past'} its window."
+    if bag.dropped:
+        words += f" {_the(bag.dropped)} {'goes' if len(bag.dropped) == 1 else 'go'} for it."
+    if second is not None and feared.shots and _but_for_fear(first, second):
+        words += f" {b} saves more but for its misses to the feared side, {feared.miss.value}."
+    return words
+
+
+def as_far(
+    letter: str, total_m: float, in_play: Mapping[str, Played], old: str, beyond: tuple[str, float] | None
+) -> str:
+    """How far a build goes and how often it is in play. beyond: letter and total of one that goes further and is in
+    play too seldom."""
+
+    def often(each: str) -> str:
+        return f"in play {shown(100 * in_play[each].success)} in 100"
+
+    mine = letter_of_own(old)
+    beside = f" ({old} {shown(100 * in_play[mine].success)})" if mine in in_play else ""
+    words = f" {letter}: {yd_text(total_m)} in all, {often(letter)}{beside}."
+    if beyond is not None:
+        words += f" {beyond[0]} goes {yd_text(beyond[1])}, {often(beyond[0])}: too seldom."
+    return words
+
+
+def look_at(letters: Sequence[str]) -> str:
+    """Of builds whose single shots are unlike their others."""
+    return f" Single shots of {letters[0]} are unlike its others: look at them first." if letters else ""
+
+
+def passed_over(letter: str, more: float) -> str:
+    """Of a build that was not what was asked for, by how much more it would save."""
+    return f" {letter} would save {strokes(more)} more and is not what was asked for." if more >= NAUGHT else ""
+
+
+def _the(names: Sequence[str]) -> str:
+    said = " and the ".join(names)
+    return f"The {said}"
+
+
+def _but_for_fear(first: Contender, second: Contender) -> bool:
+    one, two = (each.worth.saves - float(each.worth.feared.mean()) for each in (first, second))
+    return two > one + NAUGHT
+
+
+def beyond(letter: str, judgement: Judgement, may: Collection[Option]) -> str:
+    """Which build does more of the named jobs from clean lies, where that is another one."""
+    clean = judgement.weighed.clean
+    if clean is None:
+        return ""
+    letters = [option.letter for option in may]
+    value = {each: float(clean.rounds[each].mean()) for each in letters}
+    top = max(value, key=lambda each: (value[each], each))
+    if value[top] <= value[letter] or float(judgement.weighed.rounds[top].mean()) >= float(
+        judgement.weighed.rounds[letter].mean()
+    ):
+        return ""
+    lies = list(dict.fromkeys(each.job.off for each in judgement.weighed.played[letter] if each.job.off))
+    where = " and ".join(lie.value.replace("_", " ") for lie in lies)
+    return f" From a clean lie {top} would do more of the jobs; from {where} it loses more."
+
+
+def keeping(asked: Asked, letter: str, worth: Worth, *, done: bool, settled: bool) -> Choice:
+    """Keeping what is there. letter: of the best build; done: whether it does what was asked."""
+    old = asked.wanted.old if asked.of_old else ""
+    keep = f"Keep the {old}" if old else "Keep what is there"
+    if not done and asked.something:
+        none = f"none of these {_does(asked)}"
+        words = f"{keep}: {none}."
+        if worth.net >= NAUGHT:
+            words += f" {letter} {_saves(worth.saves)} all the same."
+    elif asked.something:
+        words = f"{keep}: {letter} {_does(asked)} and {_saves(worth.saves)}{_priced(worth)}."
+    else:
+        surely = "" if settled else " so far"
+        words = f"{keep}: {letter}, the best of these, {_saves(worth.saves)}{_priced(worth)}{surely}."
+    return Choice(None, letter, Because.KEEP, words, settled, gain_strokes=worth.saves, gain_price=0.0)
+
+
+def looking_first(letter: str, name: str, worth: Worth, own: str) -> Choice:
+    """An own club that carries as much and was not hit. own: its letter."""
+    words = f"Hit the {name} first: {letter} carries the same, and what the {name} does was only said."
+    more = More(((own, LOOKED_AT),))
+    return Choice(None, letter, Because.KEEP, words, False, gain_strokes=worth.saves, gain_price=0.0, more=more)
+
+
+def places_empty(choice: Choice, names: Sequence[str]) -> str:
+    """Of clubs out of favour, where nothing comes for them. names: of those clubs."""
+    if choice.because is not Because.KEEP or not names:
+        return ""
+    places = "place of the {} stays" if len(names) == 1 else "places of the {} stay"
+    return f" The {places.format(' and the '.join(names))} empty."
+
+
+def _priced(worth: Worth) -> str:
+    return ", less than its price is worth" if worth.saves >= NAUGHT and worth.net < worth.saves / 2 else ""
+
+
+def nothing_left(
+    verdicts: Sequence[Verdict], asked: Asked, may: Sequence[Option], limits: Limits, *, nothing_open: bool
+) -> Choice:
+    """Where no build can be put forward."""
+    if asked.compared:
+        return Choice(None, None, Because.NOTHING, COMPARED, False)
+    if not verdicts and nothing_open:
+        return Choice(None, None, Because.KEEP, NO_HOLE, True, gain_price=0.0)
+    settled = True
+    if may:
+        words = "No bag with any of these fits the limits"
+        if limits.budget is not None:
+            words = f"Every build that was heard costs more than the budget of {limits.budget:g}"
+        words += ". Keep what is there."
+    elif verdicts and all(verdict.kind is Kind.VETOED for verdict in verdicts):
+        words = "The player will play none of these. Keep what is there."
+    elif verdicts:
+        words, settled = "No build has had enough shots yet for anything to be said.", False
+    else:
+        words, settled = "No build is on the stand for this slot. Keep what is there.", False
+    waiting = next((verdict for verdict in verdicts if verdict.kind is Kind.NEEDS_SHOTS), None)
+    more = None if waiting is None or may else More(((waiting.letter, waiting.more or 1),))
+    return Choice(None, None, Because.NOTHING, words, settled, more=more)

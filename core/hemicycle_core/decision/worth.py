@@ -1,0 +1,168 @@
+"""What a bag is worth: strokes a round over every yardage and every named job, each by the club that leaves least."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+from functools import cached_property
+
+import numpy as np
+from numpy.typing import NDArray
+
+from ..bag import HeadType
+from ..brief import Feared, Job
+from ..judge.play import DRAWS
+from ..judge.strokes import from_fairway, level_of
+from ..judge.yardages import Yardages, strokes_at, usual_yardages
+from ..units import metres, yards
+from .options import Demand, Option, Plan
+
+Floats = NDArray[np.float64]
+
+# A yardage that no club of a bag is played at: the ball is moved on and the hole begins from there, about.
+NO_CLUB = 0.7
+# What is known of a player's clubs says nothing of the yardages under the shortest and past the longest of them, and
+# one club alone says nothing of the others.
+UNDER, PAST_M, LEAST_CLUBS = 0.93, metres(20), 2
+LEAST_SHOWN = 0.005  # strokes a round
+LONGEST_DRIVE = 1.15  # of what the longest other club does in all, for a driver that nobody hit
+
+
+@dataclass(frozen=True)
+class Worth:
+    """Strokes a round that a bag saves beside that of today, for each possible player, (DRAWS,): over the yardages that
+    nobody named and on the named jobs, and by what is feared of both. price: of what is bought, in strokes."""
+
+    yardages: Floats
+    jobs: Floats
+    feared: Floats
+    price: float = 0.0
+
+    @property
+    def draws(self) -> Floats:
+        """All of it but the price."""
+        return self.yardages + self.jobs + self.feared
+
+    @property
+    def saves(self) -> float:
+        return float(self.draws.mean())
+
+    @property
+    def net(self) -> float:
+        """What is left of it when it is paid."""
+        return self.saves - self.price
+
+    @property
+    def interval(self) -> tuple[float, float]:
+        low, high = np.quantile(self.draws, [0.05, 0.95])
+        return float(low), float(high)
+
+    @property
+    def lines(self) -> list[tuple[str, float]]:
+        """Its parts by name, those that round to nothing left out; they sum to `net`."""
+        parts = [
+            ("yardages", float(self.yardages.mean())),
+            ("jobs", float(self.jobs.mean())),
+            ("fear", float(self.feared.mean())),
+            ("price", -self.price),
+        ]
+        return [(name, saved) for name, saved in parts if abs(saved) >= LEAST_SHOWN]
+
+    def better_than(self, other: Worth) -> float:
+        """Chance that it saves more than another, price aside."""
+        a, b = self.draws, other.draws
+        return float((a > b).mean() + 0.5 * (a == b).mean())
+
+
+@dataclass(frozen=True)
+class Costs:
+    """Of one bag, (DRAWS,): strokes a round over the yardages and the jobs, what is feared apart. by_job: the key of
+    the club that does each job, on the course that is played most of those it comes up on."""
+
+    yardages: Floats
+    jobs: Floats
+    feared: Floats
+    by_job: tuple[str, ...] = ()
+
+    def beside(self, today: Costs, price: float) -> Worth:
+        return Worth(today.yardages - self.yardages, today.jobs - self.jobs, today.feared - self.feared, price)
+
+
+@dataclass(frozen=True)
+class Table:
+    """Strokes of every option at every yardage, (C, Y, DRAWS), and on every job, (C, J, DRAWS); feared: the same, of
+    what is feared of them on top; reckoned: what the player chooses by at a yardage. From it any bag is weighed."""
+
+    options: tuple[Option, ...]
+    demand: Demand
+    yardages: Yardages
+    at: Floats
+    at_feared: Floats
+    reckoned: Floats
+    jobs: Floats
+    jobs_feared: Floats
+
+    @cached_property
+    def row(self) -> dict[str, int]:
+        return {option.key: number for number, option in enumerate(self.options)}
+
+    @cached_property
+    def _means(self) -> Floats:
+        """Of the jobs, the average with what is feared, (C, J)."""
+        means: Floats = (self.jobs + self.jobs_feared).mean(axis=2)
+        return means
+
+    def costs(self, plan: Plan) -> Costs:
+        """Of one bag. A yardage comes up on every course; a job on its own."""
+        yardages, jobs, feared = (np.zeros(DRAWS) for _ in range(3))
+        by_job = [""] * self.jobs.shape[1]
+        for course, share in self.demand.rounds:
+            rows = np.array(sorted(self.row[key] for key in plan.carried_on(course)), dtype=np.intp)
+            if not rows.size:
+                continue
+            # Out there a player knows his clubs: what we do not know of them costs him nothing.
+            best = self.reckoned[rows].argmin(axis=0)[None]
+            yardages += share * (self.yardages.uses @ np.take_along_axis(self.at[rows], best, axis=0)[0])
+            feared += share * (self.yardages.uses @ np.take_along_axis(self.at_feared[rows], best, axis=0)[0])
+            on = np.flatnonzero(self.demand.on(course))
+            best, uses = rows[self._means[rows][:, on].argmin(axis=0)], self.demand.uses[on]
+            jobs += share * (uses @ self.jobs[best, on])
+            feared += share * (uses @ self.jobs_feared[best, on])
+            for job, club in zip(on, best, strict=True):
+                by_job[job] = self.options[club].key
+        return Costs(yardages, jobs, feared, tuple(by_job))
+
+
+def table_of(
+    options: Sequence[Option],
+    jobs: Sequence[Job],
+    demand: Demand,
+    feared: Feared,
+    drive_m: float,
+    yardages: Yardages | None = None,
+) -> Table:
+    """yardages: those of a round, where the shop or a course says otherwise than is usual. Only those count that the
+    player's own clubs, as far as they are known, say something of."""
+    asked = yardages or usual_yardages(drive_m, jobs)
+    played = [option for option in options if option.club.head_type is not HeadType.DRIVER]
+    own = [option.club for option in played if option.own]
+    shortest = min(own, key=lambda club: club.carry_m, default=None)
+    # With the most lofted wedge every shorter shot is played.
+    low = np.inf if shortest is None else 0.0 if shortest.head_type is HeadType.WEDGE else UNDER * shortest.carry_m
+    high = max((club.total_m for club in own), default=0.0) + PAST_M
+    known = (asked.at_m >= low) & (asked.at_m <= high) & (len(own) >= LEAST_CLUBS)
+    asked = Yardages(asked.at_m[known], asked.uses[known])
+    nothing = 1 + from_fairway(yards(1.0) * asked.at_m, level_of(drive_m)) + NO_CLUB
+    at = np.repeat(nothing[None, :, None] * np.ones(DRAWS), len(options), axis=0)
+    at_feared, reckoned = np.zeros_like(at), at.copy()
+    found = strokes_at({option.key: option.swing for option in played}, asked, drive_m, feared) if known.any() else {}
+    for number, option in enumerate(options):
+        if option.key in found:
+            seen = found[option.key]
+            reckoned[number], at_feared[number] = np.minimum(seen.known, at[number]), seen.feared
+            at[number] = np.minimum(seen.strokes, at[number])
+    on_jobs = np.array([[each.strokes for each in option.played] for option in options])
+    with_fear = np.array([[each.costs(feared) for each in option.played] for option in options])
+    shape = (len(options), len(jobs), DRAWS)
+    on_jobs, with_fear = on_jobs.reshape(shape), with_fear.reshape(shape)
+    return Table(tuple(options), demand, asked, at, at_feared, reckoned, on_jobs, with_fear - on_jobs)

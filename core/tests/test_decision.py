@@ -1,0 +1,270 @@
+"""The one decision: cases as a master fitter would tell them, with his answer, and what must never change."""
+
+from dataclasses import replace
+
+import numpy as np
+import pytest
+from builds import GREEN, LOWER, UPPER, case, shots
+from hemicycle_core.bag import Carried, GapRule, HeadType, lay_out_like, usual_rules
+from hemicycle_core.brief import Fear, Feared, Job, JobKind, Miss, Target, propose_like
+from hemicycle_core.brief.wishes import like_wanted
+from hemicycle_core.decision import BagClub, Because, Demand, Limits, decide_session
+from hemicycle_core.decision.worth import Worth
+from hemicycle_core.flight import Firmness
+from hemicycle_core.judge import Candidate, Case, Kind, Liking
+from hemicycle_core.judge.play import DRAWS
+from hemicycle_core.judge.stopping import More
+from hemicycle_core.judge.strokes import ends_at, from_fairway, from_rough, level_of
+from hemicycle_core.judge.yardages import usual_yardages
+from hemicycle_core.shots import Shot
+from hemicycle_core.units import metres
+
+KINDS = {"i": HeadType.IRON, "W": HeadType.FAIRWAY, "H": HeadType.HYBRID, "r": HeadType.DRIVER, "w": HeadType.WEDGE}
+LOFTS = {"4i": 23.0, "5i": 26.0, "6i": 29.5, "7i": 33.0, "8i": 37.0, "9i": 41.0}
+# A player whose carries were typed; the yardages from 5i to 5W are a hole of 26 yd.
+CARRIES = {"58w": 70, "54w": 88, "Pw": 112, "9i": 124, "8i": 136, "7i": 147, "6i": 155, "5i": 162, "5W": 196, "Dr": 224}
+TIGHT = Job("Par three", JobKind.GREEN, metres(180), width_m=20, depth_m=24)
+
+
+def bag(carries=None, **fixed):
+    return [
+        BagClub(
+            Carried(
+                name, KINDS[name[-1]], metres(yd), metres(yd + (4 if name[-1] == "w" else 8)),
+                loft_deg=LOFTS.get(name, 54.0 if name[-1] == "w" else None), carry_sd_m=4.0, of_set=name == "Pw",
+            ),
+            fixed=fixed.get(name, False),
+        )
+        for name, yd in (carries or CARRIES).items()
+    ]  # fmt: skip
+
+
+def decided(*cases, own=None, jobs=(TIGHT,), hit=(), **more):
+    return decide_session(cases, jobs=list(jobs), own=hit, bag=bag(own), **more)
+
+
+def windowed(place, low, high, **more):
+    return replace(place, targets=[Target("carry_m", metres(low), metres(high), "Asked.")], **more)
+
+
+# Six cases, each with what a master says of it.
+
+
+def test_two_that_do_the_same_go_by_the_players_trust_and_it_is_said():
+    """“They are the same club to me. Which one do you want to stand over?”"""
+    a, b = (case(shots(179, n=8, spread=3, seed=seed), letter) for letter, seed in (("A", 1), ("B", 4)))
+    told = {
+        (one, two): decided(
+            replace(a, candidate=replace(a.candidate, liking=one)),
+            replace(b, candidate=replace(b.candidate, liking=two)),
+        ).choice
+        for one, two in (
+            (Liking.LIKED, Liking.DISLIKED), (Liking.DISLIKED, Liking.LIKED), (Liking.NEUTRAL, Liking.LIKED)
+        )
+    }  # fmt: skip
+    assert [(each.letter, each.because) for each in told.values()][:2] == [("A", Because.LIKED), ("B", Because.LIKED)]
+    assert "B is the one the player trusts more." in told[Liking.DISLIKED, Liking.LIKED].sentence
+    # Of A nothing was said: that B is liked tells nothing.
+    assert told[Liking.NEUTRAL, Liking.LIKED].because is not Because.LIKED
+
+
+def test_a_yardage_by_name_is_not_overruled_by_jobs():
+    """“You asked me for a 170 club. The other one is good for the long par three, and you did not ask for that.”"""
+    far = Job("Long par three", JobKind.GREEN, metres(186), uses_per_round=3, width_m=30, depth_m=30)
+    a, b = case(shots(170, n=8)), case(shots(182, n=8, seed=2), "B")
+    found = decided(*(windowed(each, 166, 174, named=True) for each in (a, b)), jobs=[far])
+    assert found.choice.letter == "A"
+    assert found.choice.sentence.startswith("A carries what was asked for")
+    assert "B would save" in found.choice.sentence
+    assert found.worths["B"].saves > found.worths["A"].saves
+
+
+def test_a_hole_with_no_job_in_it_is_filled_all_the_same():
+    """“Nothing lies between your 5 iron and your 5 wood, and a place is free. This one sits in the middle.”"""
+    elsewhere = Job("Short par four", JobKind.GREEN, metres(118), uses_per_round=2, width_m=25, depth_m=25)
+    found = decided(case(shots(179, n=8, spread=4), price=250), jobs=[elsewhere])
+    assert found.choice.letter == "A"
+    assert 0.1 < found.bag.worth.saves < 0.6
+    assert [name for name, _ in found.bag.worth.lines] == ["yardages", "price"]
+    assert found.verdicts[0].kind in (Kind.FILLS, Kind.FILLS_NOT_SETTLED)
+    # Where the bag has it already a second one four yards off is worth next to nothing, whatever it costs.
+    twice = decided(case(shots(183, n=8, spread=4), price=250), own={**CARRIES, "4H": 179}, jobs=[elsewhere])
+    assert twice.choice.letter is None
+    assert abs(twice.worths["A"].saves) < 0.05
+
+
+def test_what_is_replaced_goes_out_of_the_bag():
+    """“The new one does what the old four iron did. Leave the old one at home.”"""
+    old = Carried("4i", HeadType.IRON, metres(179), metres(186), landing_deg=46.0, loft_deg=23.0, spread_m=4.0)
+    place = Case(
+        Candidate("A", "A", HeadType.HYBRID, shots(179.5, n=12, spread=2), price=200),
+        propose_like(old, lay_out_like(old).slots[0], []), LOWER, UPPER, like_wanted(old),
+    )  # fmt: skip
+    found = decided(place, own={**CARRIES, "4i": 179}, replaced="4i")
+    assert (found.choice.letter, found.bag.added, found.bag.dropped) == ("A", ("A",), ("4i",))
+    assert "The 4i goes for it." in found.choice.sentence
+    assert found.bag.count == found.today.count
+
+
+def test_a_pair_by_course_is_one_place_and_each_is_for_its_own():
+    """“At home you want the one that stops. On the links take the low one instead.”"""
+    home = Job("Home par three", JobKind.GREEN, metres(176), uses_per_round=3, width_m=30, depth_m=22)
+    links = Job("Links par three", JobKind.GREEN, metres(202), Firmness.FIRM, uses_per_round=4, width_m=30, depth_m=26)
+    high = case(shots(176, landing=50, n=12, spread=2), "A", jobs=(home,), price=100)
+    low = case(shots(186, landing=36, n=12, spread=2, seed=3), "B", HeadType.UTILITY, jobs=(links,), price=100)
+    demand = Demand(np.array([3.0, 4.0]), ("Home", "Links"), {"Home": 0.6, "Links": 0.4})
+    full = Limits(most=11, places=1)
+    own = {name: yd for name, yd in CARRIES.items() if name != "5W"}
+    found = decided(high, low, own=own, jobs=[home, links], demand=demand, limits=full, swaps=True)
+    pairs = [plan for plan in found.weigher.plans(found.weigher.options[-2:], swaps=True) if plan.swap]
+    best = max(pairs, key=lambda plan: found.weigher.worth(plan).saves)
+    assert (best.swap.home, best.swap.away, best.swap.course) == ("A", "B", "Links")
+    assert found.weigher.weigh(best).count == found.today.count + 1
+    assert found.weigher.worth(best).saves > max(each.saves for each in found.worths.values())
+
+
+def test_a_wedge_step_of_twice_what_was_asked_is_closed_where_a_place_is_free():
+    """“Thirty yards between your wedges is two steps. This one cuts it.”"""
+    own = {"58w": 70, "Pw": 112, **{name: yd for name, yd in CARRIES.items() if yd > 112}}
+    wedge = Candidate("A", "52°", HeadType.WEDGE, shots(91, n=8, spread=2), loft_deg=52.0, price=150)
+    place = Case(wedge, [Target("carry_m", metres(88), metres(95), "An even cut.")])
+    found = decided(place, own=own, jobs=[], rules=usual_rules(GapRule.EVEN_STEPS))
+    assert found.choice.letter == "A"
+    assert 0.02 < found.bag.worth.saves < 0.25
+
+
+# What decides, and what must never change.
+
+
+def test_keeping_is_chosen_where_nothing_does_what_was_asked_or_it_is_not_worth_its_price():
+    long_ = decided(case(shots(207, n=12, spread=2)))
+    assert (long_.choice.letter, long_.choice.because) == (None, Because.KEEP)
+    assert long_.choice.sentence.startswith("Keep what is there: none of these fills the hole.")
+    dear = decided(case(shots(179, n=12, spread=3), price=9000))
+    assert dear.choice.letter is None
+    assert dear.choice.sentence.endswith(", less than its price is worth.")
+    assert dear.verdicts[0].kind is Kind.KEEP
+    # A club is there, and nobody saw it: it is hit before another takes its place. Hit, it does as well.
+    again = decided(case(shots(180, n=12, spread=3)), own={**CARRIES, "4H": 179}).choice
+    assert (again.letter, again.settled, again.more.letter) == (None, False, "own 4H")
+    assert again.sentence == "Hit the 4H first: A carries the same, and what the 4H does was only said."
+    old = Candidate("", "4H", HeadType.HYBRID, shots(179, n=12, spread=3, seed=5), own=True)
+    seen = decided(case(shots(180, n=12, spread=3)), own={**CARRIES, "4H": 179}, hit=[old])
+    assert (seen.choice.letter, seen.verdicts[0].kind) == (None, Kind.KEEP)
+
+
+def test_with_nothing_known_of_the_bag_the_best_is_put_first_and_a_veto_and_a_budget_stand():
+    good, poor = shots(179, n=40, spread=2), shots(190, n=10, spread=5, seed=3)
+    found = decide_session([case(good, price=300), case(poor, "B", price=200)], jobs=[GREEN])
+    assert (found.choice.letter, found.choice.gain_strokes) == ("A", None)
+    vetoed = [case(good, liking=Liking.VETOED), case(shots(181, n=40, spread=2, seed=2), "B")]
+    assert decide_session(vetoed, jobs=[GREEN]).choice.letter == "B"
+    cases = [case(good, price=300), case(shots(181, n=40, spread=2, seed=2), "B", price=200)]
+    assert decide_session(cases, jobs=[GREEN], limits=Limits(budget=250)).choice.letter == "B"
+    waiting = decide_session([case(good), case(good[:2], "B")], jobs=[GREEN]).choice
+    assert (waiting.letter, waiting.settled) == ("A", False)
+
+
+def test_a_place_left_empty_by_a_club_out_of_favour_is_said():
+    old = Candidate("", "4H", HeadType.HYBRID, shots(179, n=6), own=True, out_of_favour=True)
+    found = decide_session([case(shots(207, n=12, spread=2))], jobs=[TIGHT], own=[old], bag=bag())
+    assert found.choice.sentence.endswith("The place of the 4H stays empty.")
+
+
+def test_fear_of_one_side_weighs_and_says_when_it_decided():
+    def leaning(side, seed):
+        return [
+            Shot({**shot.values, "offline_m": side + off})
+            for shot, off in zip(
+                shots(179, n=20, spread=2, seed=seed), np.random.default_rng(seed).normal(0, 4, 20), strict=True
+            )
+        ]
+
+    left, right = case(leaning(-4.5, 1)), case(leaning(5.5, 2), "B")
+    same, feared = (decided(left, right, feared=Feared(Miss.LEFT, fear)).choice for fear in (Fear.SAME, Fear.WHOLE))
+    assert (same.letter, feared.letter) == ("A", "B")
+    assert "A saves more but for its misses to the feared side, left." in feared.sentence
+
+
+def test_a_driver_is_never_taken_out_and_a_full_bag_gives_up_what_others_cover_best():
+    found = decided(case(shots(179, n=12, spread=3)), limits=Limits(most=11))
+    assert found.today.over == 0 and found.bag.count == 11
+    assert found.choice.letter == "A"
+    assert found.bag.dropped and not {"Dr", "8i", "7i"} & set(found.bag.dropped)
+
+
+@pytest.mark.parametrize("seed", range(24))
+def test_one_answer_whatever_the_builds_are_called(seed):
+    """Bag, choice, verdicts, worth and words are one story, whatever the letters and the order of the stand."""
+    chance = np.random.default_rng(seed)
+    stands = [
+        shots(
+            chance.uniform(168, 196), landing=chance.uniform(40, 50), n=int(chance.integers(4, 12)), seed=seed * 9 + k
+        )
+        for k in range(3)
+    ]
+    prices, most = chance.integers(150, 350, 3), int(chance.integers(11, 15))
+    jobs = [replace(TIGHT, distance_m=metres(chance.uniform(150, 200)), uses_per_round=float(chance.uniform(0.5, 3)))]
+
+    def judged(letters):
+        rows = [
+            case(hit, letter, price=float(price)) for hit, letter, price in zip(stands, letters, prices, strict=True)
+        ]
+        return decided(*rows, jobs=jobs, limits=Limits(most=most, places=int(seed % 2) + 1))
+
+    first, other = judged("ABC"), judged("CAB")
+    renamed = dict(zip("ABC", "CAB", strict=True))
+    assert other.choice.letter == renamed.get(first.choice.letter)
+    assert other.choice.because == first.choice.because
+    assert other.bag.worth.saves == pytest.approx(first.bag.worth.saves)
+    assert [each.kind for each in other.verdicts] == [each.kind for each in first.verdicts]
+    assert tuple(sorted(first.bag.added)) == first.choice.letters
+    assert first.bag.worth.saves == pytest.approx(first.choice.gain_strokes if first.choice.letter else 0.0)
+    assert sum(saved for _, saved in first.bag.worth.lines) == pytest.approx(first.bag.worth.net, abs=0.02)
+    assert first.bag.count <= most and "Dr" not in first.bag.dropped
+    for verdict in first.verdicts:
+        says = [verdict.headline.startswith("Recommended"), verdict.kind is Kind.RECOMMENDED]
+        assert says == [says[0]] * 2
+        assert not says[0] or verdict.letter in first.choice.letters
+        assert (verdict.kind is Kind.KEEP) <= (first.choice.letter is None)
+
+
+def test_a_worth_is_its_parts_and_its_interval_holds_its_mean():
+    parts = [np.random.default_rng(number).normal(0.2, 0.1, DRAWS) for number in range(3)]
+    worth = Worth(*parts, price=0.1)
+    assert worth.net == pytest.approx(sum(part.mean() for part in parts) - 0.1)
+    assert worth.interval[0] < worth.saves < worth.interval[1]
+    assert worth.better_than(Worth(*(part - 1 for part in parts))) == 1
+
+
+# Strokes and yardages.
+
+
+@pytest.mark.parametrize("drive", [160, 210, 290])
+def test_strokes_to_hole_out_rise_with_distance_rough_and_the_length_of_the_player(drive):
+    level, yd = level_of(metres(drive)), np.arange(5, 300.0)
+    assert (np.diff(from_fairway(yd, level)) > 0).all()
+    assert (from_rough(yd, level) > from_fairway(yd, level)).all()
+    assert (from_fairway(yd, level) <= from_fairway(yd, level_of(metres(drive - 20)))).all()
+    ends = ends_at(GREEN, metres(drive))
+    off = np.array([0.0, 8, 16, 30, 60])
+    for way in (off, -off):
+        assert (np.diff(ends.of(way, np.full(5, 2.0))) > 0).all()
+    assert (np.diff(ends.of(np.zeros(5), np.array([1.0, 3, 8, 15, 30]))) > 0).all()
+
+
+def test_the_yardages_of_a_round_are_so_many_shots_less_what_named_jobs_stand_for():
+    found = usual_yardages(metres(210))
+    assert found.uses.sum() == pytest.approx(20)
+    yd = found.at_m / metres(1)
+    assert found.uses[(yd > 150) & (yd < 200)].sum() == pytest.approx(5, abs=0.6)
+    named = usual_yardages(metres(210), [replace(GREEN, uses_per_round=1.0)])
+    assert 18.9 < named.uses.sum() < 19.3
+    assert (named.uses >= 0).all()
+
+
+def test_more_shots_are_asked_for_only_a_few_at_once():
+    found = decided(case(shots(178, n=3, spread=6)), case(shots(180, n=3, spread=6, seed=7), "B"))
+    assert not found.choice.settled
+    assert found.choice.more is None or isinstance(found.choice.more, More)
+    assert found.choice.more is None or found.choice.more.count <= 6
