@@ -19,6 +19,7 @@ from fitting.domain.session import JudgedSession
 from fitting.models import AgreedAnswers, BagPlan, Build, FittingSession
 from hemicycle_core.bag import BagEnd, Carried, coverage, rebagged
 from hemicycle_core.bag.gaps import RULE_WORDS
+from hemicycle_core.decision.said import beside
 from hemicycle_core.errors import BadInput
 from hemicycle_core.followup import CHECK_AFTER_MONTHS
 from hemicycle_core.judge import Kind, Verdict
@@ -58,13 +59,13 @@ def present_side(
     builds = {club.name: build for build, club in (*stay, *come)}
     out = None if away is None else name_of(away)
     covered = coverage([club for _, club in (*stay, *come) if club.name != out], bag.rules)
-    beside = [(build, club) for build, club in come if club.name == out]
+    swapped = [(build, club) for build, club in come if club.name == out]
     ids = {name: build.pk for name, build in builds.items()}
     return BagSide(
-        clubs=[_line(builds[club.name], club) for club in covered.clubs] + [_line(*each) for each in beside],
+        clubs=[_line(builds[club.name], club) for club in covered.clubs] + [_line(*each) for each in swapped],
         gaps=[present_gap(gap, ids) for gap in covered.gaps],
         headline=rebagged(bag.today, covered, [c.name for _, c in come if c.name != out], [b.name for b in dropped]),
-        club_count=len(judged.rows.in_favour) - len(dropped) + len(added) - len(beside),
+        club_count=len(judged.rows.in_favour) - len(dropped) + len(added) - len(swapped),
     )
 
 
@@ -159,13 +160,24 @@ def present_choice(judged: JudgedSession, builds: Collection[int], dropped: Coll
     prices = [build.price for build in come if build.price is not None]
     chosen = verdicts[come[0].letter] if come else None
     out = [build.name for build in leave]
+    decision = judged.decision
+    wanted, gone, _ = suggestion(judged)
+    proposed = {each.pk for each in come} == {*wanted} and {each.pk for each in leave} == {*gone}
+    first = decision.choice.letter or ""
     return Choice(
         name=recommendation_name([build.name for build in come], out),
         clubs=clubs,
         dropped=out,
-        reasons=recommendation_reasons([(each.letter, each.why) for each in clubs], out, said),
+        reasons=recommendation_reasons(
+            [(each.letter, each.why) for each in clubs], out, said, decision.choice.sentence if proposed else ""
+        ),
         lost=[
-            LostBuild(build.letter, build.name, why_it_lost(verdicts[build.letter], chosen))
+            LostBuild(
+                build.letter,
+                build.name,
+                why_it_lost(verdicts[build.letter], chosen)
+                + (beside(build.letter, first, decision.worths, decision.choice.because) if proposed else ""),
+            )
             for build in hit
             if build not in come
         ],

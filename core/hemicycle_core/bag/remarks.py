@@ -100,7 +100,7 @@ def clubs_for(
 ) -> tuple[int, Remark]:
     """How many clubs belong between two neighbours, 0 to 4, and why: as many as close the space, and no more than
     this player's speed and spread can use, nor more than come up. uses: times a round that a job lies in the space,
-    None where no jobs are named; a club that comes up less than once in two rounds is not worth a place.
+    None where no jobs are named; a second club that comes up less than once in two rounds is not worth a place.
     """
     space = upper.carry_m - lower.carry_m
     least = max(smallest_useful_step((spread_of(lower) + spread_of(upper)) / 2), step.least_m)
@@ -109,14 +109,15 @@ def clubs_for(
     if gap_between(lower, upper, rule, step).open_m > 0:
         plans = (lay_out_slots(lower, upper, n, rule=rule, step=step) for n in range(1, MOST_CLUBS + 1))
         wanted = next((plan.count for plan in plans if plan.closes), MOST_CLUBS)
-    seldom = wanted if uses is None else math.ceil(min(uses / LEAST_USES, MOST_CLUBS))
+    # A hole is met now and then, whatever was named: with a place free one club belongs into it.
+    seldom = wanted if uses is None else max(1, math.ceil(min(uses / LEAST_USES, MOST_CLUBS)))
     count = min(wanted, room, seldom)
     between = f"between {lower.name} and {upper.name}"
     belong = f"{_number(count)} {'belong' if count > 1 else 'belongs'}"
     if wanted == 0:
         words = f"No club is needed {between}."
     elif uses is not None and seldom <= min(room, wanted - 1):
-        often = f"come up {_times(uses)} a round" if uses else "are not in the jobs named"
+        often = f"come up {_times(uses)} a round" if uses else "are in no job that is named, and are met now and then"
         words = f"{belong} {between}: the yardages there {often}. By space alone it would be {_number(wanted).lower()}."
     elif count < wanted:
         words = (

@@ -109,3 +109,9 @@ def common_jobs(clubs: Sequence[Carried], layout: SlotLayout | None) -> list[Com
         )
         for each in COMMON
     ]
+
+
+def longest(clubs: Sequence[Carried], kind: JobKind) -> Carried | None:
+    """The club that reaches furthest of those that a kind of job is played with: the driver is for the tee."""
+    there = [club for club in clubs if kind is JobKind.TEE or club.head_type is not HeadType.DRIVER]
+    return max(there, key=lambda club: club.total_m, default=None)

@@ -25,7 +25,7 @@ from .worth import Worth
 
 TIE_STROKES = 0.1
 EVEN_SURE = 0.80
-ROOM = 0.10  # of chance to do what was asked: less is no more room
+ROOM = 0.10  # of the chance to lie in the window and to land as asked: less is no more room
 SHORTER_M = 0.25 * METRES_PER_INCH
 LIKED = {Liking.LIKED: 2, Liking.NEUTRAL: 1, Liking.DISLIKED: 0, Liking.VETOED: -1}
 
@@ -114,7 +114,7 @@ def _by_evenness(a: Contender, b: Contender) -> float:
 
 
 def _by_room(a: Contender, b: Contender) -> float:
-    apart = a.chance - b.chance
+    apart = (a.verdict.chance or 0.0) - (b.verdict.chance or 0.0)
     return apart if abs(apart) > ROOM else 0.0
 
 

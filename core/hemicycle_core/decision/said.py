@@ -170,6 +170,17 @@ def looking_first(letter: str, name: str, worth: Worth, own: str) -> Choice:
     return Choice(None, letter, Because.KEEP, words, False, gain_strokes=worth.saves, gain_price=0.0, more=more)
 
 
+def beside(letter: str, first: str, worths: Mapping[str, Worth], because: Because) -> str:
+    """Of a build that lost to the first: by how much it saves less, or what told the two apart."""
+    if letter not in worths or first not in worths:
+        return ""
+    less = worths[first].saves - worths[letter].saves
+    if less >= NAUGHT:
+        return f" It saves {strokes(less)} less than {first}."
+    told = TOLD.get(because)
+    return f" As good as {first} as far as can be told: {first} {told}." if told else ""
+
+
 def places_empty(choice: Choice, names: Sequence[str]) -> str:
     """Of clubs out of favour, where nothing comes for them. names: of those clubs."""
     if choice.because is not Because.KEEP or not names:

@@ -26,12 +26,14 @@ def recommendation_name(come: Sequence[str], leave: Sequence[str]) -> str:
     return f"Leave out the {' and the '.join(leave)}" if leave else "Keep what is there"
 
 
-def recommendation_reasons(come: Sequence[tuple[str, str]], leave: Sequence[str], becomes: str) -> str:
+def recommendation_reasons(
+    come: Sequence[tuple[str, str]], leave: Sequence[str], becomes: str, decided: str = ""
+) -> str:
     """Why, to start from. come: letter and reasons of each build that comes in; leave: names of the clubs that go;
-    becomes: said of the bag after it."""
+    becomes: said of the bag after it; decided: what the decision says, where this is what it proposes."""
     if not (come or leave):
-        return f"The bag stays as it is. {becomes}"
+        return f"{decided or 'The bag stays as it is.'} {becomes}"
     said = [why if len(come) == 1 else f"{letter}: {why}" for letter, why in come]
-    if leave:
+    if leave and not decided:
         said.append(f"Left out: {', '.join(leave)}.")
-    return " ".join([*said, becomes])
+    return " ".join([*([decided] if decided else []), *said, becomes])

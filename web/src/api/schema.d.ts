@@ -2121,6 +2121,7 @@ export interface components {
             };
             delivered: components["schemas"]["Delivered"];
             done: boolean;
+            longest: components["schemas"]["LongestOut"][];
         };
         BuildOut: {
             id: number;
@@ -3015,6 +3016,12 @@ export interface components {
         };
         /** @enum {string} */
         LoftRole: "as_is" | "weaker" | "less";
+        LongestOut: {
+            kind: components["schemas"]["JobKind"];
+            club: string;
+            /** Format: double */
+            total_m: number;
+        };
         LostBuild: {
             letter: string;
             name: string;

@@ -2,7 +2,7 @@
 import type { Bag, BagPlan, BagSide, Gap, Session } from "../api/client";
 import type { CarryMapProps, MapAfter, MapClub, MapHole, MapRing } from "../instruments/carry-map/CarryMap";
 import { spanOf } from "../instruments/scale";
-import { figure, type Metres, toYards, whole, yd } from "../ui/units";
+import { type Metres, signed, toYards, whole, yd } from "../ui/units";
 import { buildOf, candidatesOf, carriesOf, inBag, nameOf, windowsOf } from "./select";
 import { ruleWords } from "./words";
 
@@ -215,7 +215,7 @@ export function afterOf(session: Session, plan: BagPlan): MapAfter {
 		: [];
 	const holes = mapHoles(plan.gaps, name, null);
 	const fresh = plan.builds.map((id) => buildOf(session, id)?.letter).filter(Boolean);
-	const gained = `, ${plan.saves < 0 ? "" : "+"}${figure(plan.saves, 1)} strokes saved a round`;
+	const gained = `, ${signed(plan.saves)} strokes saved a round`;
 	return {
 		name: plan.name,
 		readout: {

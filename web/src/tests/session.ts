@@ -162,6 +162,10 @@ export const session: Session = {
 		pain: false,
 		notes: "",
 		jobs: [],
+		longest: [
+			{ kind: "green", club: "5W", total_m: toMetres(204) },
+			{ kind: "tee", club: "Dr", total_m: toMetres(240) },
+		],
 		common: [common("Long par three", 180), common("Carry over water", 170, 158)],
 		end: "whole",
 		school: "shortest",

@@ -40,6 +40,12 @@ export function figure(value: number | null | undefined, digits = 0): string {
 	return `${sign}${spaced}${part ? `.${part}` : ""}`;
 }
 
+/** A gain with its sign, to one digit; what rounds to nothing has none. */
+export const signed = (value: number) => {
+	const shown = figure(Math.abs(value), 1);
+	return shown === "0.0" ? shown : `${value > 0 ? "+" : "−"}${shown}`;
+};
+
 export const yd = (metres: Metres | null | undefined, digits = 0): string =>
 	figure(metres === null || metres === undefined ? null : toYards(metres), digits);
 

@@ -5,13 +5,13 @@ from __future__ import annotations
 from dataclasses import fields
 
 from hemicycle_core.bag import BagEnd
-from hemicycle_core.brief import CommonJob, common_jobs
-from hemicycle_core.brief.common import short_jobs
+from hemicycle_core.brief import CommonJob, JobKind, common_jobs
+from hemicycle_core.brief.common import longest, short_jobs
 from hemicycle_core.wedges.words import WISH_LEADS
 
 from ...actions.brief import JobFields, brief_of
 from ...domain.session import JudgedSession
-from ..schemas.brief import BriefOut
+from ..schemas.brief import BriefOut, LongestOut
 
 
 def present_brief(judged: JudgedSession) -> BriefOut:
@@ -23,6 +23,11 @@ def present_brief(judged: JudgedSession) -> BriefOut:
         delivered=judged.wedges.delivered,
         done=session.briefed_at is not None,
         common=[present_common(each) for each in _common(judged)],
+        longest=[
+            LongestOut(kind, club.name, club.total_m)
+            for kind in JobKind
+            if (club := longest(judged.bag.clubs, kind)) is not None
+        ],
     )
 
 

@@ -8,7 +8,7 @@ from decimal import Decimal
 from hemicycle_core.wedges import Delivered
 
 from ...actions.brief import Course, DeliveryWord, JobFields
-from .words import BagEnd, Fear, Firmness, Liking, Miss, School, ShapeWord, WedgeWish
+from .words import BagEnd, Fear, Firmness, JobKind, Liking, Miss, School, ShapeWord, WedgeWish
 
 
 @dataclass
@@ -44,8 +44,18 @@ class BriefChange:
 
 
 @dataclass
+class LongestOut:
+    """The club that reaches furthest on a kind of job, and where it stops."""
+
+    kind: JobKind
+    club: str
+    total_m: float
+
+
+@dataclass
 class BriefOut:
-    """common: jobs to start from, at distances this player meets. wish_leads: what each wish of the wedges leads to;
+    """common: jobs to start from, at distances this player meets. longest: what reaches furthest of each kind of job,
+    as far as the bag is known. wish_leads: what each wish of the wedges leads to;
     delivered: how the player comes down, with its source."""
 
     miss: Miss
@@ -69,3 +79,4 @@ class BriefOut:
     wish_leads: dict[str, str]
     delivered: Delivered
     done: bool
+    longest: list[LongestOut]

@@ -6,7 +6,7 @@ import { buildOf, candidatesOf, ownOf } from "../../session/select";
 import { worthWords } from "../../session/words";
 import { Letter } from "../../ui/Letter";
 import { Said } from "../../ui/Said";
-import { figure, whole, yd } from "../../ui/units";
+import { figure, signed, whole, yd } from "../../ui/units";
 
 const MOST = 3;
 
@@ -257,12 +257,10 @@ function Added({ session, plan }: { session: Session; plan: BagPlan }) {
 }
 
 function Saved({ plan }: { plan: BagPlan }) {
+	if (plan.added.length + plan.dropped.length === 0) return "–";
 	return (
 		<>
-			<span className="num text-[17px]">
-				{plan.saves >= 0 ? "+" : ""}
-				{figure(plan.saves, 1)}
-			</span>{" "}
+			<span className="num text-[17px]">{signed(plan.saves)}</span>{" "}
 			<Unit>
 				({figure(plan.saves_low, 1)} to {figure(plan.saves_high, 1)})
 			</Unit>

@@ -17,7 +17,7 @@ import { buildOf, candidatesOf, windowsOf } from "../../session/select";
 import { worthWords } from "../../session/words";
 import { Letter, letterColour } from "../../ui/Letter";
 import { Said, Waiting } from "../../ui/Said";
-import { figure, whole, yd } from "../../ui/units";
+import { figure, signed, whole, yd } from "../../ui/units";
 import { Flights } from "./Flights";
 import { Metrics } from "./Metrics";
 import { WhatIf } from "./WhatIf";
@@ -145,11 +145,8 @@ function Worths({ choice }: { choice: BenchAnswer["choice"] }) {
 						<th scope="row" className="py-1 pr-2 text-left">
 							<Letter letter={each.letter} size={20} />
 						</th>
-						<td className="num pr-3 text-right text-[17px] whitespace-nowrap">
-							{each.saves >= 0 ? "+" : ""}
-							{figure(each.saves, 1)}
-						</td>
-						<td className="quiet text-[13px]">
+						<td className="num pr-3 text-right text-[17px] whitespace-nowrap">{signed(each.saves)}</td>
+						<td className="quiet text-[12.5px]">
 							{figure(each.low, 1)} to {figure(each.high, 1)}
 							{each.lines.length > 0 && <span className="block">{worthWords(each.lines)}</span>}
 						</td>
@@ -253,49 +250,62 @@ function VerdictCard({
 	);
 }
 
+const LEAST_SHOWN = 0.05; // of the shots: a job that a build can never meet is not listed
+
 /** How often each job succeeds, with the span that is left open, 0 to 10 in 10. */
 function Jobs({ verdict }: { verdict: Verdict }) {
+	const can = verdict.played.filter((job) => job.high >= LEAST_SHOWN);
+	const never = verdict.played.length - can.length;
 	if (verdict.played.length === 0) return null;
+	if (can.length === 0)
+		return <p className="quiet my-1.5 text-[13.5px]">The jobs named are out of its reach.</p>;
 	return (
-		<ul className="my-1.5 space-y-1" aria-label={`Jobs played out with ${verdict.letter}`}>
-			{verdict.played.map((job) => (
-				<li key={job.job} className="flex flex-wrap items-center gap-x-2 text-[13.5px]">
-					<span className="min-w-0 flex-1 truncate" title={job.job}>
-						{job.job}
-					</span>
-					<svg viewBox="0 0 100 14" className="h-3.5 w-24 shrink-0" aria-hidden="true">
-						<rect x="0" y="5" width="100" height="4" fill="var(--track)" />
-						<rect
-							x={job.low * 100}
-							y="3"
-							width={(job.high - job.low) * 100}
-							height="8"
-							fill={letterColour(verdict.letter)}
-							fillOpacity="0.35"
-						/>
-						<rect
-							x={job.success * 100 - 1.5}
-							y="0"
-							width="3"
-							height="14"
-							fill={letterColour(verdict.letter)}
-						/>
-					</svg>
-					<span
-						className="num w-9 shrink-0 text-right"
-						title={`${percent(job.low)} to ${percent(job.high)}, nine times in ten`}
-					>
-						{percent(job.success)}
-					</span>
-					{job.eased_m !== null && (
-						<span className="quiet w-full text-[12.5px] leading-tight">
-							with a part swing that carries {yd(job.eased_m)}
+		<>
+			<ul className="my-1.5 space-y-1" aria-label={`Jobs played out with ${verdict.letter}`}>
+				{can.map((job) => (
+					<li key={job.job} className="flex flex-wrap items-center gap-x-2 text-[13.5px]">
+						<span className="min-w-0 flex-1 truncate" title={job.job}>
+							{job.job}
 						</span>
-					)}
-					{job.lie && <span className="quiet w-full text-[12.5px] leading-tight">{job.lie}</span>}
-				</li>
-			))}
-		</ul>
+						<svg viewBox="0 0 100 14" className="h-3.5 w-24 shrink-0" aria-hidden="true">
+							<rect x="0" y="5" width="100" height="4" fill="var(--track)" />
+							<rect
+								x={job.low * 100}
+								y="3"
+								width={(job.high - job.low) * 100}
+								height="8"
+								fill={letterColour(verdict.letter)}
+								fillOpacity="0.35"
+							/>
+							<rect
+								x={job.success * 100 - 1.5}
+								y="0"
+								width="3"
+								height="14"
+								fill={letterColour(verdict.letter)}
+							/>
+						</svg>
+						<span
+							className="num w-9 shrink-0 text-right"
+							title={`${percent(job.low)} to ${percent(job.high)}, nine times in ten`}
+						>
+							{percent(job.success)}
+						</span>
+						{job.eased_m !== null && (
+							<span className="quiet w-full text-[12.5px] leading-tight">
+								with a part swing that carries {yd(job.eased_m)}
+							</span>
+						)}
+						{job.lie && <span className="quiet w-full text-[12.5px] leading-tight">{job.lie}</span>}
+					</li>
+				))}
+			</ul>
+			{never > 0 && (
+				<p className="quiet text-[12.5px]">
+					{never === 1 ? "One job is" : `${never} jobs are`} out of its reach.
+				</p>
+			)}
+		</>
 	);
 }
 

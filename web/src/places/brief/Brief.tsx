@@ -110,7 +110,7 @@ export function Brief({ session, act, busy }: PlaceProps) {
 				<EndPick form={form} />
 				<WishBar session={session} act={act} busy={busy} />
 				{wedgesFirst && <Wedges form={form} session={session} act={act} />}
-				<Jobs form={form} common={session.brief.common} fault={fault} />
+				<Jobs form={form} common={session.brief.common} longest={session.brief.longest} fault={fault} />
 				{!wedgesFirst && <Wedges form={form} session={session} act={act} />}
 				<Courses form={form} />
 				<Player form={form} session={session} act={act} />

@@ -2,16 +2,18 @@
 import { type UseFormReturn, useFieldArray, useWatch } from "react-hook-form";
 import type { Session } from "../../api/client";
 import { JobDrawing } from "../../instruments/job-drawing/JobDrawing";
+import { toYards, yd } from "../../ui/units";
 import { type CourseFields, EVERYDAY_FT, type Fields, fieldsOfJob, LIES } from "./fields";
 
 interface Props {
 	form: UseFormReturn<Fields>;
 	common: Session["brief"]["common"];
+	longest: Session["brief"]["longest"];
 	/** The field the server found fault with, such as `jobs.1.carry_over`. */
 	fault: string;
 }
 
-export function Jobs({ form, common, fault }: Props) {
+export function Jobs({ form, common, longest, fault }: Props) {
 	const jobs = useFieldArray({ control: form.control, name: "jobs" });
 	return (
 		<section>
@@ -39,6 +41,7 @@ export function Jobs({ form, common, fault }: Props) {
 						key={field.id}
 						form={form}
 						index={index}
+						longest={longest}
 						onRemove={() => jobs.remove(index)}
 						wrong={fault.startsWith(`jobs.${index}.`)}
 					/>
@@ -58,11 +61,13 @@ const groundOf = (course: CourseFields | undefined): Partial<Pick<CourseFields, 
 function JobRow({
 	form,
 	index,
+	longest,
 	onRemove,
 	wrong,
 }: {
 	form: UseFormReturn<Fields>;
 	index: number;
+	longest: Props["longest"];
 	onRemove: () => void;
 	wrong: boolean;
 }) {
@@ -77,6 +82,8 @@ function JobRow({
 		if (there.firmness) form.setValue(`${at}.firmness`, there.firmness);
 		if (there.greenFt) form.setValue(`${at}.greenFt`, there.greenFt);
 	};
+	const reach = longest.find((each) => each.kind === job.kind);
+	const beyond = reach && job.distance - job.depth / 2 > toYards(reach.total_m) ? reach : undefined;
 	return (
 		<li
 			className={`bg-base-100 p-3 ${wrong ? "outline-2" : ""}`}
@@ -123,6 +130,12 @@ function JobRow({
 					</select>
 				)}
 			</div>
+			{beyond && (
+				<p className="hole-text mt-1.5 text-[14px] font-semibold">
+					Out of reach: {beyond.club}, the longest for it, stops at {yd(beyond.total_m)}. Slide it to a shot
+					this player has, or it says nothing of any club.
+				</p>
+			)}
 			<div className="mt-2 flex flex-wrap items-center gap-x-3 gap-y-1 xl:gap-x-5">
 				<div className="flex flex-col">
 					<JobDrawing {...job} over={job.over || null} />

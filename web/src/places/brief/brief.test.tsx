@@ -43,6 +43,17 @@ test("a common job is made exact by sliding, and travels in metres a moment late
 	expect(screen.getByRole("img", { name: /172 yd, 160 to carry, 24 wide and 26 deep, medium/ })).toBeTruthy();
 });
 
+test("a job that no club of the bag reaches says so while it is slid", () => {
+	serve({ [put]: session });
+	show(Brief, session);
+	fireEvent.click(screen.getByRole("button", { name: "+ Long par three" }));
+	expect(screen.queryByText(/Out of reach/)).toBeNull();
+	slide("Distance in yards", 230);
+	expect(screen.getByText(/Out of reach: 5W, the longest for it, stops at 204\./)).toBeTruthy();
+	fireEvent.change(screen.getByLabelText("Kind of shot"), { target: { value: "tee" } });
+	expect(screen.queryByText(/Out of reach/)).toBeNull();
+});
+
 test("nothing to carry is sent as nothing", async () => {
 	const sent = serve({ [put]: session });
 	show(Brief, session);
