@@ -31,7 +31,7 @@ def known_here(data: dict[str, Any]) -> dict[str, Any]:
 def judged_apart(data: dict[str, Any]) -> dict[str, Any]:
     """What the judge makes of one bundle. rounds: by letter the mean of the successful shots a round and the ends of
     their 90% interval; better: [letter, letter, chance that the first does more]; letter: that of the choice, None to
-    keep what is there; cpu_s: that the judgement took."""
+    keep what is there; saves: strokes a round with each build, where the judge says them; cpu_s: that it took."""
     bundle = read_bundle(known_here(data))
     began = time.process_time()
     # Earlier trees judge and choose in one.
@@ -56,6 +56,7 @@ def judged_apart(data: dict[str, Any]) -> dict[str, Any]:
             ]
             for letter in letters
         },
+        "saves": {letter: worth.saves for letter, worth in getattr(found, "worths", {}).items()},
         "cpu_s": took,
     }
 

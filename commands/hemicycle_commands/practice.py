@@ -171,6 +171,7 @@ def main(words: list[str]) -> int:
     parser.add_argument("--seed", type=int, default=1)
     parser.add_argument("--shop", action="store_true", help="with a price on each build and a side that is feared")
     parser.add_argument("--own", action="store_true", help="with a club of the player's own to keep")
+    parser.add_argument("--bag", action="store_true", help="with --world: a hole between two clubs of the player's")
     parser.add_argument("--indoors", type=float, default=0.0, help="share of fittings whose monitor models flight")
     parser.add_argument("--wedges", action="store_true", help="wedge bags instead: steps, intervals, the bag proposed")
     parser.add_argument("--soles", action="store_true", help="blind sole tests instead: so many a cell and size")

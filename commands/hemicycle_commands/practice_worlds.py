@@ -25,7 +25,6 @@ import numpy as np
 from hemicycle_core.simulation.practice.fittings import OWN
 from hemicycle_core.simulation.practice.score import by_hand, by_share
 from hemicycle_core.simulation.practice.worlds import WORLDS, draw_world
-from hemicycle_core.thresholds import DEFAULT
 
 from .bundled import bundled
 
@@ -51,31 +50,34 @@ PARTS = {
     "what flat landings add to the run": ("judge.landings.LONGER_PRIOR_SHOTS=1e9",),
 }
 LEVEL = (0.05, 0.95)
+NOTHING = 0.02  # strokes a round: what saves less was sold falsely
 
 
 @dataclass(frozen=True)
 class Truth:
-    """What lies behind one bundle. worth: of each build in truth, successful shots a use; gain: on the player's own
-    club, a round, empty without one; side_deg: of each build's good shots; uses: a round; chosen: by way of choosing
-    that needs no judge."""
+    """What lies behind one bundle. worth: of each build in truth, successful shots a use; side_deg: of each build's
+    good shots; cost: strokes a round on the named jobs; saved: strokes a round beside the bag of today, empty without
+    one; uses: a round; chosen: by way of choosing that needs no judge."""
 
     worth: dict[str, float]
-    gain: dict[str, float]
     side_deg: dict[str, float]
+    cost: dict[str, float]
+    saved: dict[str, float]
     uses: float
     chosen: dict[str, str]
 
 
 def stage(name: str, options: argparse.Namespace, folder: Path, number: int) -> Truth:
     """Draw a fitting, have it hit and written, and keep its truth."""
-    fitting = draw_world(name, options.seed, number, shop=options.shop, own=options.own)
+    fitting = draw_world(name, options.seed, number, shop=options.shop, own=options.own, bag=options.bag)
     for letter in [*([OWN] if options.own else []), *(tried.letter for tried in fitting.tried)]:
         fitting.hit(letter, options.shots)
     (folder / f"{number}.json").write_text(json.dumps(bundled(fitting)), encoding="utf-8")
     letters = [tried.letter for tried in fitting.tried]
     return Truth(
         worth={letter: fitting.truth(letter) for letter in letters},
-        gain={letter: fitting.gain(letter) for letter in letters} if options.own else {},
+        cost={letter: fitting.cost(letter) for letter in letters},
+        saved={letter: fitting.saved(letter) for letter in letters} if options.own or options.bag else {},
         side_deg={letter: float(each.side_deg[~each.missed].mean()) for letter, each in fitting.flown.items()},
         uses=sum(job.uses_per_round for job in fitting.jobs),
         chosen={"hand": by_hand(fitting), "count": by_share(fitting), "oracle": fitting.oracle()},
@@ -126,12 +128,15 @@ def ranked(answer: dict[str, Any]) -> str:
 
 @dataclass(frozen=True)
 class Measured:
-    """One judge on the fittings of a world. ranking: regret of each fitting, successful shots a use; choice: the same,
-    or of the whole bag in shots a round where the player has a club of his own, which a choice may keep; holds,
-    side_holds: shares of 90% intervals with the truth in them; right: of what was said 80% sure; off: said less true;
-    cpu_ms; sold: how many builds, and false: those of them that gain nothing worth having."""
+    """One judge on the fittings of a world, a figure a fitting in the arrays. ranking: regret of the build that does
+    most of the jobs, successful shots a use; by_rank: of the same build, put_first: of the one that is put first,
+    strokes a round on the named jobs; choice: of the whole bag in strokes a round, where keeping is a choice, else as put_first;
+    holds, side_holds: shares of 90% intervals with the truth in them; right: of what was said 80% sure; off: said less
+    true; cpu_ms; sold: how many builds, and false: those of them that save nothing."""
 
     ranking: np.ndarray
+    by_rank: np.ndarray
+    put_first: np.ndarray
     choice: np.ndarray
     holds: float
     side_holds: float
@@ -145,15 +150,17 @@ class Measured:
 def measure(truths: Sequence[Truth], answers: Sequence[dict[str, Any]]) -> Measured:
     """Without a club of the player's own there is nothing to keep: then an answer that names no build counts as its
     ranking."""
-    ranking, choice, holds, sides, right, off = [], [], [], [], [], []
+    ranking, by_rank, put_first, choice, holds, sides, right, off = [], [], [], [], [], [], [], []
     sold = false = 0
     for truth, answer in zip(truths, answers, strict=True):
         top = max(truth.worth.values())
         first = ranked(answer)
         ranking.append(top - truth.worth[first])
-        choice.append(
-            _bag_regret(truth, answer["letter"]) if truth.gain else top - truth.worth[answer["letter"] or first]
-        )
+        saves = answer.get("saves") or {}
+        put = answer["letter"] or max(saves, key=lambda letter: (saves[letter], letter), default=first)
+        by_rank.append(truth.cost[first] - min(truth.cost.values()))
+        put_first.append(truth.cost[put] - min(truth.cost.values()))
+        choice.append(_bag_regret(truth, answer["letter"]) if truth.saved else put_first[-1])
         for letter, worth in truth.worth.items():
             mean, low, high = (each / truth.uses for each in answer["rounds"][letter])
             holds.append(low <= worth <= high)
@@ -166,19 +173,20 @@ def measure(truths: Sequence[Truth], answers: Sequence[dict[str, Any]]) -> Measu
             better = truth.worth[a] > truth.worth[b]
             if SAID[0] <= max(chance, 1 - chance) < SAID[1]:
                 right.append(better == (chance > 0.5))
-        if truth.gain and answer["letter"]:
+        if truth.saved and answer["letter"]:
             sold += 1
-            false += truth.gain[answer["letter"]] < DEFAULT.least_gain
+            false += truth.saved[answer["letter"]] < NOTHING
     return Measured(
-        np.array(ranking), np.array(choice), float(np.mean(holds)), float(np.mean(sides)),
+        np.array(ranking), np.array(by_rank), np.array(put_first), np.array(choice), float(np.mean(holds)),
+        float(np.mean(sides)),
         float(np.mean(right)) if right else float("nan"), float(np.mean(off)),
         1000 * float(np.mean([each["cpu_s"] for each in answers])), sold, false,
     )  # fmt: skip
 
 
 def _bag_regret(truth: Truth, letter: str | None) -> float:
-    """What the best of all bags, the one of today among them, makes more than the one with a build in it."""
-    return max(0.0, *truth.gain.values()) - (truth.gain[letter] if letter else 0.0)
+    """What the best of all bags, the one of today among them, saves more than the one with a build in it."""
+    return max(0.0, *truth.saved.values()) - (truth.saved[letter] if letter else 0.0)
 
 
 def _worth(now: Measured, without: Measured, truths: Sequence[Truth]) -> str:
@@ -201,8 +209,8 @@ def _beside(regret: np.ndarray, hand: np.ndarray) -> str:
 
 
 HEAD = (
-    "| world | judge | counting | ranking | choice | oracle | 90% hold | of side | 80% right | said less true | "
-    "sold, falsely | cpu |"
+    "| world | judge | counting | ranking | oracle | put first, strokes | ranking, strokes | bag, strokes | 90% hold | "
+    "of side | 80% right | said less true | sold | falsely | cpu |"
 )
 
 
@@ -210,15 +218,24 @@ def row(name: str, judge: str, truths: Sequence[Truth], found: Measured) -> str:
     hand = regrets(truths, "hand")
     count, oracle = (f"{regrets(truths, way).mean() / max(hand.mean(), 1e-9):.2f}" for way in ("count", "oracle"))
     if WORLDS[name].alike:
-        count = oracle = ranking = choice = "–"
+        count = oracle = ranking = put_first = by_rank = bag = "–"
     else:
-        bags = np.array([_bag_regret(each, each.chosen["hand"]) for each in truths]) if truths[0].gain else hand
-        ranking, choice = _beside(found.ranking, hand), _beside(found.choice, bags)
-    share = f"{100 * found.false / len(truths):.0f}% of {len(truths)}" if truths[0].gain else "–"
+        costs = np.array([each.cost[each.chosen["hand"]] - min(each.cost.values()) for each in truths])
+        bags = np.array([_bag_regret(each, each.chosen["hand"]) for each in truths]) if truths[0].saved else costs
+        ranking, put_first, by_rank, bag = (
+            _beside(*both)
+            for both in (
+                (found.ranking, hand), (found.put_first, costs), (found.by_rank, costs), (found.choice, bags)
+            )
+        )  # fmt: skip
+    sold, share = (
+        f"{100 * count_ / len(truths):.0f}%" if truths[0].saved else "–" for count_ in (found.sold, found.false)
+    )
     right = "–" if np.isnan(found.right) else f"{100 * found.right:.0f}%"
     return (
-        f"| {name} | {judge} | {count} | {ranking} | {choice} | {oracle} | {100 * found.holds:.0f}% | "
-        f"{100 * found.side_holds:.0f}% | {right} | {100 * found.off:+.1f} | {share} | {found.cpu_ms:.0f} ms |"
+        f"| {name} | {judge} | {count} | {ranking} | {oracle} | {put_first} | {by_rank} | {bag} | "
+        f"{100 * found.holds:.0f}% | {100 * found.side_holds:.0f}% | {right} | {100 * found.off:+.1f} | {sold} | "
+        f"{share} | {found.cpu_ms:.0f} ms |"
     )
 
 
@@ -227,7 +244,8 @@ def run(options: argparse.Namespace) -> Iterator[str]:
     names = list(NAMES) if options.world == ALL else [options.world]
     yield (
         f"{options.fittings:,} fittings a world, {options.shots} shots a build, seed {options.seed}"
-        f"{', prices and fear' if options.shop else ''}{', a club of the player’s own' if options.own else ''}. "
+        f"{', prices and fear' if options.shop else ''}{', a club of the player’s own' if options.own else ''}"
+        f"{', a hole in a bag' if options.bag else ''}. "
         "Regret over that of choosing by hand."
     )
     head = f"{HEAD} worth of the part |" if options.ablate else HEAD

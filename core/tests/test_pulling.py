@@ -45,7 +45,7 @@ def test_what_rough_does_is_said_to_those_who_play_from_it():
 
 
 def success(expected, job=GREEN, name="x"):
-    _, (played,) = play_expected(name, expected, POOL, [job])
+    ((_, (played,)),) = play_expected([(name, expected)], POOL, [job])
     return played
 
 
@@ -53,7 +53,7 @@ def test_a_club_as_it_should_be_is_played_like_one_that_was_hit_but_less_surely(
     straight = np.random.default_rng(4).normal(0, 6, 40)
     known = [Shot({**shot.values, "offline_m": side}) for shot, side in zip(shots(179, n=40), straight, strict=True)]
     weighed = session(case(known)).weighed
-    hit, (_, (guessed,)) = weighed.played["A"][0], play_expected("x", AS_WANTED, weighed.pooled, [GREEN])
+    hit, ((_, (guessed,)),) = weighed.played["A"][0], play_expected([("x", AS_WANTED)], weighed.pooled, [GREEN])
     assert guessed.success == pytest.approx(hit.success, abs=0.15)
     wide = [high - low for low, high in (guessed.interval, hit.interval)]
     assert wide[0] > wide[1]

@@ -98,7 +98,7 @@ def test_a_wedge_that_was_not_hit_is_expected_from_the_others_and_a_specialist_o
     true = Swinging(PLAYER, 9).swing(Club(HeadType.WEDGE, 50, 0.9, face_speed=0.985), 200, known=True)
     assert special.carry_m == pytest.approx(true.readings["carry_m"].mean(), abs=metres(6))
     pooled = weigh([build("A", 56, swung(56, 8))], [PITCH]).pooled
-    assert play_expected("special", special, pooled, [PITCH])[1][0].success > 0.4
+    assert play_expected([("special", special)], pooled, [PITCH])[0][1][0].success > 0.4
 
 
 # What bothers the player

@@ -117,9 +117,9 @@ def decide_session(
     judgement = judge_session(cases, jobs=jobs, own=own, feared=feared, thresholds=thresholds, drive_m=drive)
     used = demand or Demand(np.array([job.uses_per_round for job in jobs]), ("",) * len(jobs))
     options = [
-        *(_own_option(each, judgement.weighed, jobs) for each in clubs),
+        *_own_options(clubs, judgement.weighed, jobs),
         *_build_options(cases, judgement, builds or {}, replaced),
-        *(_unhit_option(each, judgement.weighed, jobs) for each in unhit),
+        *_unhit_options(unhit, judgement.weighed, jobs),
     ]
     table = table_of(options, jobs, used, feared, drive, yardages)
     bounds = limits or Limits()
@@ -158,24 +158,35 @@ def _drive(clubs: Sequence[BagClub]) -> float:
     return max((LONGEST_DRIVE * each.club.total_m for each in clubs), default=USUAL_DRIVE_M)
 
 
-def _own_option(each: BagClub, weighed: Weighed, jobs: Sequence[Job]) -> Option:
-    letter = letter_of_own(each.club.name)
-    hit = letter in weighed.swings
-    swing, played = (weighed.swings[letter], weighed.played[letter]) if hit else _guessed(each, weighed, jobs)
-    return Option(each.key or each.club.name, each.club, swing, played, letter, own=True, fixed=each.fixed, hit=hit)
+def _own_options(clubs: Sequence[BagClub], weighed: Weighed, jobs: Sequence[Job]) -> list[Option]:
+    """The clubs of the bag as options: by their shots where they were hit."""
+    letters = [letter_of_own(each.club.name) for each in clubs]
+    unhit = [each for each, letter in zip(clubs, letters, strict=True) if letter not in weighed.swings]
+    guessed = dict(zip((each.club.name for each in unhit), _guessed(unhit, weighed, jobs), strict=True))
+    made = []
+    for each, letter in zip(clubs, letters, strict=True):
+        hit = letter in weighed.swings
+        swing, played = (weighed.swings[letter], weighed.played[letter]) if hit else guessed[each.club.name]
+        key = each.key or each.club.name
+        made.append(Option(key, each.club, swing, played, letter, own=True, fixed=each.fixed, hit=hit))
+    return made
 
 
-def _unhit_option(each: BagClub, weighed: Weighed, jobs: Sequence[Job]) -> Option:
-    swing, played = _guessed(each, weighed, jobs)
-    return Option(each.key, each.club, swing, played, price=each.price, hit=False)
+def _unhit_options(clubs: Sequence[BagClub], weighed: Weighed, jobs: Sequence[Job]) -> list[Option]:
+    return [
+        Option(each.key, each.club, swing, played, price=each.price, hit=False)
+        for each, (swing, played) in zip(clubs, _guessed(clubs, weighed, jobs), strict=True)
+    ]
 
 
-def _guessed(each: BagClub, weighed: Weighed, jobs: Sequence[Job]) -> tuple[Swing, tuple[Played, ...]]:
-    """A club that was not hit, as it should do by the player's others, with the carry that is known of it."""
-    club = each.club
-    flight = each.expected or expected_as_said(club.head_type, club.carry_m, club.carry_sd_m)
-    flight = replace(flight, carry_m=club.carry_m, carry_sd_m=club.carry_sd_m)
-    return play_expected(club.name, flight, weighed.pooled, jobs, eases=weighed.eases, drive_m=weighed.drive_m)
+def _guessed(clubs: Sequence[BagClub], weighed: Weighed, jobs: Sequence[Job]) -> list[tuple[Swing, tuple[Played, ...]]]:
+    """Clubs that were not hit, as they should do by the player's others, with the carry that is known of each."""
+    flights = []
+    for each in clubs:
+        club = each.club
+        flight = each.expected or expected_as_said(club.head_type, club.carry_m, club.carry_sd_m)
+        flights.append((club.name, replace(flight, carry_m=club.carry_m, carry_sd_m=club.carry_sd_m)))
+    return play_expected(flights, weighed.pooled, jobs, eases=weighed.eases, drive_m=weighed.drive_m)
 
 
 def _build_options(

@@ -89,6 +89,24 @@ class Costs:
 
 
 @dataclass(frozen=True)
+class _Best:
+    """What is played at each yardage, (Y, DRAWS) each: strokes that the player reckons with, strokes, and what is
+    feared on top."""
+
+    reckoned: Floats
+    strokes: Floats
+    feared: Floats
+
+    def or_else(self, other: _Best) -> _Best:
+        rather = other.reckoned < self.reckoned
+        return _Best(
+            np.where(rather, other.reckoned, self.reckoned),
+            np.where(rather, other.strokes, self.strokes),
+            np.where(rather, other.feared, self.feared),
+        )
+
+
+@dataclass(frozen=True)
 class Table:
     """Strokes of every option at every yardage, (C, Y, DRAWS), and on every job, (C, J, DRAWS); feared: the same, of
     what is feared of them on top; reckoned: what the player chooses by at a yardage. From it any bag is weighed."""
@@ -112,6 +130,24 @@ class Table:
         means: Floats = (self.jobs + self.jobs_feared).mean(axis=2)
         return means
 
+    @cached_property
+    def _folded(self) -> dict[tuple[int, ...], _Best]:
+        return {}
+
+    def _best_of(self, rows: tuple[int, ...]) -> _Best:
+        """Of several clubs, at each yardage the one that a player chooses who knows how far each goes: what we do not
+        know of that costs him nothing. Kept, as most bags share most of their clubs."""
+        if rows not in self._folded:
+            last = rows[-1]
+            mine = _Best(self.reckoned[last], self.at[last], self.at_feared[last])
+            self._folded[rows] = mine if len(rows) == 1 else self._best_of(rows[:-1]).or_else(mine)
+        return self._folded[rows]
+
+    def _at_yardages(self, rows: NDArray[np.intp]) -> tuple[Floats, Floats]:
+        """Strokes a round over the yardages and what is feared on top, (DRAWS,) each."""
+        found = self._best_of(tuple(int(row) for row in rows))
+        return self.yardages.uses @ found.strokes, self.yardages.uses @ found.feared
+
     def costs(self, plan: Plan) -> Costs:
         """Of one bag. A yardage comes up on every course; a job on its own."""
         yardages, jobs, feared = (np.zeros(DRAWS) for _ in range(3))
@@ -120,10 +156,9 @@ class Table:
             rows = np.array(sorted(self.row[key] for key in plan.carried_on(course)), dtype=np.intp)
             if not rows.size:
                 continue
-            # Out there a player knows his clubs: what we do not know of them costs him nothing.
-            best = self.reckoned[rows].argmin(axis=0)[None]
-            yardages += share * (self.yardages.uses @ np.take_along_axis(self.at[rows], best, axis=0)[0])
-            feared += share * (self.yardages.uses @ np.take_along_axis(self.at_feared[rows], best, axis=0)[0])
+            left, fear = self._at_yardages(rows)
+            yardages += share * left
+            feared += share * fear
             on = np.flatnonzero(self.demand.on(course))
             best, uses = rows[self._means[rows][:, on].argmin(axis=0)], self.demand.uses[on]
             jobs += share * (uses @ self.jobs[best, on])

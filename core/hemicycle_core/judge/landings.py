@@ -109,6 +109,27 @@ class Run:
     angle_se_deg: float = 0.0
 
 
+def runs_expected(landed: Sequence[Landings], job: Job) -> list[Run]:
+    """The runs of clubs that nobody hit, each known by the one landing that it should have, on the ground of a job."""
+    if not landed:
+        return []
+    speed, angle, spin = (
+        np.concatenate([getattr(each, name) for each in landed]) for name in ("speed_mps", "angle_deg", "spin_rpm")
+    )
+    both = np.concatenate([angle, np.clip(angle + ANGLE_STEP_DEG, 5, 85)])
+    run, steeper = np.split(run_out(np.tile(speed, 2), both, np.tile(spin, 2), job.turf).run_m, 2)
+    return [
+        Run(
+            float(at),
+            float(more - at) / ANGLE_STEP_DEG,
+            0.0,
+            RUN_SD_M,
+            ANGLE_SD_DEG if each.read else UNREAD_ANGLE_SD_DEG,
+        )
+        for each, at, more in zip(landed, run, steeper, strict=True)
+    ]
+
+
 def runs_on(landed: Sequence[Landings], weights: Sequence[Floats], carries: Sequence[Floats], job: Job) -> list[Run]:
     """The runs of a player's builds on the green or fairway of a job. landed: of each build with at least one shot;
     weights: how much of a good shot each is; carries in metres. Slope and spread are shared by the builds."""

@@ -14,7 +14,7 @@ from ..samples.pool import Centre, Pool
 from ..samples.sides import USUAL_SIDE_DEG
 from .eased import Eases, Part, can_ease, curve_of
 from .from_lie import unhit_from
-from .landings import OTHERWISE, USUAL_DOWN, Landings, Run, runs_on
+from .landings import OTHERWISE, USUAL_DOWN, Landings, Run, runs_expected
 from .play import Doubts, Played, possible
 from .strokes import USUAL_DRIVE_M
 from .weigh import USUAL_GREEN, Swing, play_from
@@ -23,12 +23,42 @@ UNHIT_SIDE_SE_DEG = 1.2  # where a strange club starts and curves beside the pla
 UNHIT_DF = 6.0  # of its spreads: the usual ones drawn from the player's other clubs
 
 
-def swing_expected(name: str, expected: Expected, pooled: Pool, eases: Eases | None = None) -> tuple[Swing, Landings]:
-    """A club as it should be swung, and how its shots come down. pooled: of the player's clubs that were hit; eases:
-    how well he eases off.
+def play_expected(
+    clubs: Sequence[tuple[str, Expected]],
+    pooled: Pool,
+    jobs: Sequence[Job],
+    *,
+    eases: Eases | None = None,
+    drive_m: float = USUAL_DRIVE_M,
+) -> list[tuple[Swing, tuple[Played, ...]]]:
+    """Clubs as they should be, by name, and each job played with each. pooled: of the player's clubs that were hit;
+    eases: how well he eases off.
 
     Spread, misses and side are the player's own; the carry and the landing are as unsure as the expectation.
     """
+    landed = [_landing(expected) for _, expected in clubs]
+    usual, on_jobs = runs_expected(landed, USUAL_GREEN), [runs_expected(landed, job) for job in jobs]
+    made = []
+    for number, (name, expected) in enumerate(clubs):
+        swing = _swing(name, expected, pooled, eases or Eases(), usual[number])
+        lies = [unhit_from(job.off, swing.head_type, expected.head.loft_deg) if job.off else None for job in jobs]
+        played = (
+            play_from(swing, lie, runs[number], job, drive_m)
+            for lie, runs, job in zip(lies, on_jobs, jobs, strict=True)
+        )
+        made.append((swing, tuple(played)))
+    return made
+
+
+def _landing(expected: Expected) -> Landings:
+    """The one landing that a club should have: what is not known of it as is usual of its kind."""
+    down = (expected.landing_speed_mps, expected.landing_deg, expected.landing_spin_rpm)
+    usual = USUAL_DOWN.get(expected.head.head_type, OTHERWISE)
+    fast, steep, spinning = (np.array([u if each is None else each]) for each, u in zip(down, usual, strict=True))
+    return Landings(fast, steep, spinning, read=expected.landing_deg is not None)
+
+
+def _swing(name: str, expected: Expected, pooled: Pool, eases: Eases, run: Run) -> Swing:
     kind = expected.head.head_type
     hit = [centre for centre in pooled.centres if centre is not None]
     side = float(np.mean([centre.side_deg for centre in hit])) if hit else 0.0
@@ -43,36 +73,9 @@ def swing_expected(name: str, expected: Expected, pooled: Pool, eases: Eases | N
         n=0.5,
     )
     may_be = possible(name, kind, centre, pooled, doubts=Doubts(landing_deg=expected.landing_sd_deg or 0.0))
-    down = (expected.landing_speed_mps, expected.landing_deg, expected.landing_spin_rpm)
-    usual = USUAL_DOWN.get(kind, OTHERWISE)
-    fast, steep, spinning = (np.array([u if each is None else each]) for each, u in zip(down, usual, strict=True))
-    landed = Landings(fast, steep, spinning, read=expected.landing_deg is not None)
     part = None
     if can_ease(kind, expected.head.loft_deg):
         speed, up, spin = expected.ball_speed_mps, expected.launch_deg, expected.spin_rpm
         known = (speed, up, spin) if speed and up and spin else None
-        part = Part(curve_of(expected.carry_m, known), eases or Eases(), (expected.carry_m,))
-    return Swing(name, kind, may_be, centre.carry_m, _run(landed, expected, USUAL_GREEN), part), landed
-
-
-def _run(landed: Landings, expected: Expected, job: Job) -> Run:
-    (run,) = runs_on([landed], [np.ones(1)], [np.array([expected.carry_m])], job)
-    return run
-
-
-def play_expected(
-    name: str,
-    expected: Expected,
-    pooled: Pool,
-    jobs: Sequence[Job],
-    *,
-    eases: Eases | None = None,
-    drive_m: float = USUAL_DRIVE_M,
-) -> tuple[Swing, tuple[Played, ...]]:
-    """A club as it should be, and each job played with it."""
-    swing, landed = swing_expected(name, expected, pooled, eases)
-    made = []
-    for job in jobs:
-        lie = unhit_from(job.off, swing.head_type, expected.head.loft_deg) if job.off else None
-        made.append(play_from(swing, lie, _run(landed, expected, job), job, drive_m))
-    return swing, tuple(made)
+        part = Part(curve_of(expected.carry_m, known), eases, (expected.carry_m,))
+    return Swing(name, kind, may_be, centre.carry_m, run, part)

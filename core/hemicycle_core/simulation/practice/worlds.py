@@ -17,7 +17,11 @@ from ...bag import HeadType
 from ...brief import NOTHING_FEARED, Fear, Feared, Job, JobKind, Miss
 from ...flight import FAIRWAY, Firmness, FlightScales, Launch, fly, run_out
 from ...flight.aero import ALIKE, Coefficients
+from ...judge.eased import wider_at
 from ...judge.play import ends_of, least_carry
+from ...judge.strokes import ends_at
+from ...judge.weigh import USUAL_GREEN
+from ...judge.yardages import LEAST_LONG, LONG_WIDER, Yardages, usual_yardages
 from ...units import metres
 from ..golfer import Club
 from .fittings import LETTERS, OWN, Fitting, Swung, Tried
@@ -25,8 +29,12 @@ from .fittings import LETTERS, OWN, Fitting, Swung, Tried
 Floats = NDArray[np.float64]
 
 TRUTH_SHOTS, USUAL_SHOTS = 1500, 500
+GAP_YD = (26.0, 42.0)  # between the clubs on both sides, where there is a bag
+TYPED_SD_M = 4.0  # how far off a carry is that the player says
+LONGER_DRIVE = 1.12  # of the longer of them
 BUILDS = 5
 # Launch in degrees and spin in rpm of a head that carries 185 yd, how it spreads beside a hybrid, and its share.
+BESIDE = ("low", "high")
 KINDS = {
     HeadType.FAIRWAY: (17.0, 4300.0, 1.0, 0.32), HeadType.HYBRID: (17.0, 4600.0, 0.95, 0.38),
     HeadType.UTILITY: (15.5, 4600.0, 1.1, 0.20), HeadType.IRON: (16.0, 5000.0, 1.15, 0.10),
@@ -219,6 +227,34 @@ class Flown:
     run_m: Floats
     missed: NDArray[np.bool_]
 
+    def strokes(self, jobs: tuple[Job, ...], drive_m: float) -> Floats:
+        """Strokes to hole out from each job, (jobs,)."""
+        made = []
+        for job, run in zip(jobs, self.run_m, strict=False):
+            ends, stops = ends_at(job, drive_m), self.carry_m + run
+            left = ends.of(stops - job.distance_m, np.abs(stops * np.tan(np.radians(self.side_deg))))
+            if job.carry_over_m:
+                left = np.where(self.carry_m < job.carry_over_m, ends.not_carried, left)
+            made.append(1 + float(left.mean()))
+        return np.array(made)
+
+    def at(self, yardages: Yardages, drive_m: float) -> Floats:
+        """Strokes to hole out from each yardage on a usual green, the last of the jobs that it was flown for: with the
+        stock swing or one eased to it, whichever leaves less, (Y,)."""
+        ends, run = ends_at(USUAL_GREEN, drive_m), self.run_m[-1]
+        typical = float((self.carry_m + run)[~self.missed].mean())
+        side, middle = np.tan(np.radians(self.side_deg)), float(self.carry_m[~self.missed].mean())
+        made = []
+        for at in yardages.at_m:
+            left = [ends.of(self.carry_m + run - at, np.abs((self.carry_m + run) * side))]
+            share = (at - (typical - middle)) / middle
+            if LEAST_LONG <= share < 1:
+                wide = float(wider_at(share)) * (1 + 10 * LONG_WIDER * (1 - share))
+                eased = share * (middle + wide * (self.carry_m - middle))
+                left.append(ends.of(eased + run - at, np.abs((eased + run) * side)))
+            made.append(1 + min(float(each.mean()) for each in left))
+        return np.array(made)
+
     def done(
         self, jobs: tuple[Job, ...], feared: Miss, *, longer: float = 1.0, righter: float = 0.0
     ) -> tuple[Floats, Floats]:
@@ -226,7 +262,7 @@ class Flown:
         it `longer` times as long and `righter` degrees further right."""
         carry, side = self.carry_m * longer, np.tan(np.radians(self.side_deg + righter))
         made, lost = [], []
-        for job, run in zip(jobs, self.run_m, strict=True):
+        for job, run in zip(jobs, self.run_m, strict=False):
             stops, (near, far) = carry + run, ends_of(job)
             deep = (carry >= least_carry(job)) & (stops >= near) & (stops <= far)
             away = stops * side
@@ -264,6 +300,31 @@ class Staged(Fitting):
     flown: dict[str, Flown] = field(default_factory=dict)
     usual: dict[str, Flown] = field(default_factory=dict)
     middle_m: float = 0.0
+    beside: tuple[Tried, ...] = ()
+    drive_m: float = 0.0
+
+    def saved(self, letter: str) -> float:
+        """Strokes a round that the bag with a build in it saves in truth beside that of today: the clubs on both sides
+        and over every yardage where there is a bag, else the player's own club and on the named jobs."""
+        uses = np.array([job.uses_per_round for job in self.jobs])
+        mine = [each.letter for each in (*self.beside, *([self.own] if self.own is not None else []))]
+        on_jobs = {each: self.flown[each].strokes(self.jobs, self.drive_m) for each in (*mine, letter)}
+        before = np.min([on_jobs[each] for each in mine], axis=0)
+        total = float(uses @ (before - np.minimum(before, on_jobs[letter])))
+        if self.beside:
+            found = usual_yardages(self.drive_m, self.jobs)
+            low, high = (self.flown[each.letter].carry_m.mean() for each in self.beside)
+            there = (found.at_m >= 0.93 * low) & (found.at_m <= high + metres(28))
+            yardages = Yardages(found.at_m[there], found.uses[there])
+            at = {each: self.flown[each].at(yardages, self.drive_m) for each in (*mine, letter)}
+            left = np.min([at[each] for each in mine], axis=0)
+            total += float(yardages.uses @ (left - np.minimum(left, at[letter])))
+        return total
+
+    def cost(self, letter: str) -> float:
+        """Strokes a round on the named jobs with one build alone."""
+        uses = np.array([job.uses_per_round for job in self.jobs])
+        return float(uses @ self.flown[letter].strokes(self.jobs, self.drive_m))
 
     def oracle(self) -> str:
         """The build that one would choose who knows the player, the ground and the law of the builds, how each of them
@@ -357,9 +418,12 @@ def _build(chance: np.random.Generator, golfer: Golfer, middle: float, carry_sd:
     )
 
 
-def draw_world(name: str, seed: int, number: int, *, shop: bool = False, own: bool = False) -> Staged:
+def draw_world(
+    name: str, seed: int, number: int, *, shop: bool = False, own: bool = False, bag: bool = False
+) -> Staged:
     """Fitting `number` of a series in a world of `WORLDS`; the same name, seed and number always make the same one.
-    shop: with a price on each build and a side that two players in three fear; own: with a club of the player's own."""
+    shop: with a price on each build and a side that two players in three fear; own: with a club of the player's own;
+    bag: with a hole between two clubs of his, whose carries he says, in place of a window that is given."""
     world = WORLDS[name]
     chance = np.random.default_rng([seed, number, 77])
     golfer = _golfer(chance, world)
@@ -375,7 +439,13 @@ def draw_world(name: str, seed: int, number: int, *, shop: bool = False, own: bo
     prices = {letter: float(10 * beside.integers(18, 42)) for letter in LETTERS[:BUILDS]}
     feared = feared if shop else NOTHING_FEARED
     there = dict(zip(LETTERS, builds, strict=False)) | ({OWN: had} if own else {})
-    flown = {letter: _truth(build, golfer, world, jobs, int(seeds[0])) for letter, build in there.items()}
+    if bag:
+        half = metres(np.random.default_rng([seed, number, 79]).uniform(*GAP_YD)) / 2
+        sides = np.random.default_rng([seed, number, 80])
+        there |= {name: _build(sides, golfer, middle + way * half, 0.0) for name, way in (("low", -1), ("high", 1))}
+    flown = {
+        letter: _truth(build, golfer, world, (*jobs, USUAL_GREEN), int(seeds[0])) for letter, build in there.items()
+    }
     usual = {
         letter: _truth(
             replace(build, wide=KINDS[build.kind][2], misses=golfer.misses),
@@ -386,6 +456,7 @@ def draw_world(name: str, seed: int, number: int, *, shop: bool = False, own: bo
             USUAL_SHOTS,
         )
         for letter, build in there.items()
+        if letter not in BESIDE
     }
     tried = {letter: _tried(letter, there[letter], flown[letter], jobs, feared) for letter in there}
     swings = Swings(golfer, world, np.random.default_rng(int(seeds[1])))
@@ -406,6 +477,8 @@ def draw_world(name: str, seed: int, number: int, *, shop: bool = False, own: bo
         flown=flown,
         usual=usual,
         middle_m=middle,
+        beside=tuple(tried[name] for name in BESIDE if name in tried),
+        drive_m=LONGER_DRIVE * (middle + metres(GAP_YD[1] / 2 if bag else 10)),
     )
 
 
