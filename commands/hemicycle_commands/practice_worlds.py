@@ -56,8 +56,8 @@ NOTHING = 0.02  # strokes a round: what saves less was sold falsely
 @dataclass(frozen=True)
 class Truth:
     """What lies behind one bundle. worth: of each build in truth, successful shots a use; side_deg: of each build's
-    good shots; cost: strokes a round on the named jobs; saved: strokes a round beside the bag of today, empty without
-    one; uses: a round; chosen: by way of choosing that needs no judge."""
+    good shots; saved: strokes a round beside the bag of today with it, empty without one; cost: strokes a round, of
+    that bag or else of the build on the named jobs; uses: a round; chosen: by way of choosing that needs no judge."""
 
     worth: dict[str, float]
     side_deg: dict[str, float]
@@ -74,10 +74,11 @@ def stage(name: str, options: argparse.Namespace, folder: Path, number: int) -> 
         fitting.hit(letter, options.shots)
     (folder / f"{number}.json").write_text(json.dumps(bundled(fitting)), encoding="utf-8")
     letters = [tried.letter for tried in fitting.tried]
+    saved = {letter: fitting.saved(letter) for letter in letters} if options.own or options.bag else {}
     return Truth(
         worth={letter: fitting.truth(letter) for letter in letters},
-        cost={letter: fitting.cost(letter) for letter in letters},
-        saved={letter: fitting.saved(letter) for letter in letters} if options.own or options.bag else {},
+        cost={letter: -saved[letter] if saved else fitting.cost(letter) for letter in letters},
+        saved=saved,
         side_deg={letter: float(each.side_deg[~each.missed].mean()) for letter, each in fitting.flown.items()},
         uses=sum(job.uses_per_round for job in fitting.jobs),
         chosen={"hand": by_hand(fitting), "count": by_share(fitting), "oracle": fitting.oracle()},
@@ -130,7 +131,7 @@ def ranked(answer: dict[str, Any]) -> str:
 class Measured:
     """One judge on the fittings of a world, a figure a fitting in the arrays. ranking: regret of the build that does
     most of the jobs, successful shots a use; by_rank: of the same build, put_first: of the one that is put first,
-    strokes a round on the named jobs; choice: of the whole bag in strokes a round, where keeping is a choice, else as put_first;
+    strokes a round; choice: of the whole bag in strokes a round, where keeping is a choice, else as put_first;
     holds, side_holds: shares of 90% intervals with the truth in them; right: of what was said 80% sure; off: said less
     true; cpu_ms; sold: how many builds, and false: those of them that save nothing."""
 
