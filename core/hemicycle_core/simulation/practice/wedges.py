@@ -363,7 +363,7 @@ def score_bag(bag: WedgeBag) -> WedgeScore:
     made.regret["nothing"].append(best - today)
     made.regret["lofts"].append(best - _rounds(truth, by_number, uses))
     made.regret["ours"].append(best - ours)
-    most = max(sets, key=lambda each: decision.weigher.worth(Plan(frozenset(each) | bag.irons.keys())).saves)
+    most = max(sets, key=lambda each: decision.weigher.worth(Plan(frozenset({*each, *bag.irons}))).saves)
     made.regret["most"].append(best - _rounds(truth, most, uses))
     if set(chosen) == set(bag.own):
         made.keep.append(best - today)
