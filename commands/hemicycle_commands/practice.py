@@ -30,7 +30,7 @@ SETTLED = 0  # stands for "until settled" where a number of shots is wanted
 WEDGE_WAYS = (
     ("nothing", "change nothing"),
     ("lofts", "equal loft by the number"),
-    ("ours", "Hemicycle’s proposal: kept unless another is surely and enough better"),
+    ("ours", "Hemicycle’s decision"),
     ("most", "the bag it puts highest, however unsure"),
 )
 WAYS = (

@@ -181,6 +181,12 @@ def test_own_clubs_that_were_hit_stand_for_keeping_what_is_there():
     assert written(kept.decided())["choice"]["because"] == "keep"
     without = written(read_bundle(bundle(build("A", 179, price=300), clubs=BAG)).decided())
     assert without["choice"]["letter"] == "A"
+    made = without["bag"]
+    assert (made["come_in"], made["leave"]) == (["A"], [])
+    assert made["saves"] == made["with_each_build"]["A"]
+    assert made["saves"]["strokes_a_round"] == without["choice"]["gain_strokes_a_round"] > 0
+    full = bundle(build("A", 179), clubs=[{**club, "fixed": True} for club in BAG], most_clubs=len(BAG))
+    assert written(read_bundle(full).decided())["bag"]["come_in"] == []
 
 
 @pytest.mark.parametrize(

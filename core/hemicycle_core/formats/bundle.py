@@ -38,7 +38,7 @@ from ..brief import (
     uses_in,
 )
 from ..brief.wishes import COMPARED, far_wanted, flight_wanted, like_wanted, propose_far
-from ..decision import BagClub, Decision, Limits, decide_session
+from ..decision import BagClub, Decision, Limits, Worth, decide_session
 from ..errors import BadInput
 from ..flight import Air, Anchor, Firmness
 from ..impact import Lie
@@ -57,7 +57,7 @@ VALIDATOR = Draft202012Validator(SCHEMA)
 
 @dataclass(frozen=True)
 class Bundle:
-    """What the judge needs of a session."""
+    """What the judge needs of a session. bag: the clubs in favour whose carry is known; unseen: how many more."""
 
     cases: tuple[Case, ...]
     jobs: tuple[Job, ...]
@@ -67,6 +67,8 @@ class Bundle:
     feared: Feared = NOTHING_FEARED
     bag: tuple[BagClub, ...] = ()
     places: int = 1
+    most: int = 14
+    unseen: int = 1
 
     def decided(self) -> Decision:
         return decide_session(
@@ -75,7 +77,7 @@ class Bundle:
             own=self.own,
             bag=self.bag,
             replaced=self.like,
-            limits=Limits(places=self.places, budget=self.budget),
+            limits=Limits(self.most, self.places, self.budget, self.unseen),
             feared=self.feared,
         )
 
@@ -237,6 +239,7 @@ def read_bundle(data: Any) -> Bundle:
     carried = [
         club for each, row in zip(own, data.get("clubs", []), strict=True) if (club := _carried(each, row)) is not None
     ]
+    fixed = {row["name"] for row in data.get("clubs", []) if row.get("fixed")}
     played = {row["name"] for row in data.get("clubs", []) if not row.get("out_of_favour")}
     if data.get("wish") == Wish.COMPARE:
         places = [_Place(0.0, (), None, None, COMPARED)]
@@ -248,7 +251,9 @@ def read_bundle(data: Any) -> Bundle:
         )
     return Bundle(
         cases=tuple(
-            replace(_case(build, places), replaces=row.get("replaces", ""))
+            replace(
+                _case(build, places), replaces=row.get("replaces", ""), named=data.get("slot", {}).get("named", False)
+            )
             for build, row in zip(builds, data["builds"], strict=True)
         ),
         jobs=jobs,
@@ -256,8 +261,11 @@ def read_bundle(data: Any) -> Bundle:
         budget=data.get("budget"),
         feared=Feared(Miss(data.get("miss", "none")), Fear(data.get("fear", "half"))),
         like=data.get("like"),
-        bag=tuple(BagClub(club, club.name) for club in carried if club.name in played),
+        bag=tuple(BagClub(club, club.name, club.name in fixed) for club in carried if club.name in played),
         places=data.get("clubs_to_place", 1),
+        most=data.get("most_clubs", 14),
+        # A putter is carried whether the file has it or not.
+        unseen=max(1, len(played - {club.name for club in carried})),
     )
 
 
@@ -345,6 +353,11 @@ def _comparison(pair: Comparison) -> dict[str, Any]:
     }
 
 
+def _worth(worth: Worth) -> dict[str, Any]:
+    """Strokes a round beside the bag of today, line by line; the price is not in their sum."""
+    return {"strokes_a_round": worth.saves, "interval_90": list(worth.interval), "lines": dict(worth.lines)}
+
+
 def written(decision: Decision) -> dict[str, Any]:
     """A decision as plain data for JSON; lengths in metres, chances and shares 0 to 1, gains in strokes a round."""
     choice = decision.choice
@@ -364,6 +377,14 @@ def written(decision: Decision) -> dict[str, Any]:
                 "settle_it": not choice.more.in_vain,
             },
         },
+        "bag": {
+            "come_in": list(choice.letters),
+            "leave": list(decision.bag.dropped),
+            "saves": _worth(decision.bag.worth),
+            "with_each_build": {letter: _worth(worth) for letter, worth in sorted(decision.worths.items())},
+        }
+        if decision.known
+        else None,
         "verdicts": [_verdict(verdict) for verdict in decision.verdicts],
         "comparisons": [_comparison(pair) for pair in decision.judgement.comparisons],
     }

@@ -196,6 +196,7 @@ SCHEMA: dict[str, Any] = {
                     "low_m": NUMBER,
                     "high_m": NUMBER,
                     "landing_deg": {**OPTIONAL, "description": "Least landing angle; from the jobs when left out."},
+                    "named": {"type": "boolean", "description": "Asked for by its figure: no room is given beside it."},
                 },
                 description="The carry window. Left out: found from the clubs, by `rule` and `clubs_to_place`.",
             ),
@@ -223,13 +224,25 @@ SCHEMA: dict[str, Any] = {
             },
             "rule": _words(GapRule),
             "clubs_to_place": {"type": "integer", "minimum": 1, "maximum": 4},
+            "most_clubs": {
+                "type": "integer",
+                "minimum": 1,
+                "maximum": 20,
+                "description": "Clubs carried at most, a putter among them that is not in `clubs`; 14 when left out.",
+            },
             "tests": {**TESTS, "description": "Tests of the short game; on record, the judge asks nothing of them."},
             "clubs": {
                 "type": "array",
                 "description": "The bag of today: hit (shots) or typed (carry_m, total_m).",
                 "items": _object(
                     ["name", "head_type"],
-                    {**CLUB, "carry_m": OPTIONAL, "total_m": OPTIONAL, "out_of_favour": {"type": "boolean"}},
+                    {
+                        **CLUB,
+                        "carry_m": OPTIONAL,
+                        "total_m": OPTIONAL,
+                        "out_of_favour": {"type": "boolean"},
+                        "fixed": {"type": "boolean", "description": "It stays in the bag."},
+                    },
                 ),
             },
             "builds": {

@@ -37,6 +37,7 @@ def present_bundle(judged: JudgedSession) -> dict[str, Any]:
         "noise": session.bay.noise,
         "rule": session.rule,
         "clubs_to_place": session.clubs_to_place,
+        "most_clubs": session.most_clubs,
         "jobs": [
             {
                 "name": job.name,
@@ -60,6 +61,7 @@ def present_bundle(judged: JudgedSession) -> dict[str, Any]:
                 "carry_m": build.typed_carry_m,
                 "total_m": build.typed_total_m,
                 "out_of_favour": bool(build.out_of_favour),
+                "fixed": build.fixed,
             }
             for build in rows.own
         ],
@@ -159,7 +161,8 @@ def _slot(judged: JudgedSession) -> dict[str, Any]:
     if carry is None or carry.low is None or carry.high is None:
         return {}
     least = {} if landing is None else {"landing_deg": landing.low}
-    return {"slot": {"low_m": carry.low, "high_m": carry.high, **least}}
+    named = {} if judged.bag.named is None else {"named": True}
+    return {"slot": {"low_m": carry.low, "high_m": carry.high, **least, **named}}
 
 
 def _club(judged: JudgedSession, build: Build) -> dict[str, Any]:
