@@ -1952,11 +1952,11 @@ export interface components {
             /** Format: double */
             rounds: number | null;
             /** Format: double */
-            saves: number;
+            saves: number | null;
             /** Format: double */
-            saves_low: number;
+            saves_low: number | null;
             /** Format: double */
-            saves_high: number;
+            saves_high: number | null;
             worth: components["schemas"]["WorthLine"][];
             price: string;
             relearn: string[];

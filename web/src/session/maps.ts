@@ -215,7 +215,7 @@ export function afterOf(session: Session, plan: BagPlan): MapAfter {
 		: [];
 	const holes = mapHoles(plan.gaps, name, null);
 	const fresh = plan.builds.map((id) => buildOf(session, id)?.letter).filter(Boolean);
-	const gained = `, ${signed(plan.saves)} strokes saved a round`;
+	const gained = plan.saves === null ? "" : `, ${signed(plan.saves)} strokes saved a round`;
 	return {
 		name: plan.name,
 		readout: {

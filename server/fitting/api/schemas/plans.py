@@ -45,8 +45,8 @@ class WorthLine:
 class BagPlanOut:
     """A bag as it may become. id: of the plan kept, None for one that is proposed or today's. builds: the candidates
     and own clubs in it. rounds: successful shots a round on the named jobs, None without any. saves: strokes a round
-    beside today's bag with their 90% interval, `worth` line by line. next: the widest hole
-    left and the window that closes it."""
+    beside today's bag with their 90% interval, `worth` line by line; None of one agreed before strokes were reckoned.
+    next: the widest hole left and the window that closes it."""
 
     id: int | None
     name: str
@@ -62,9 +62,9 @@ class BagPlanOut:
     club_count: int
     over: int
     rounds: float | None
-    saves: float
-    saves_low: float
-    saves_high: float
+    saves: float | None
+    saves_low: float | None
+    saves_high: float | None
     worth: list[WorthLine]
     price: str
     relearn: list[str]

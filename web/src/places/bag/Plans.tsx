@@ -257,7 +257,7 @@ function Added({ session, plan }: { session: Session; plan: BagPlan }) {
 }
 
 function Saved({ plan }: { plan: BagPlan }) {
-	if (plan.added.length + plan.dropped.length === 0) return "–";
+	if (plan.saves === null || plan.added.length + plan.dropped.length === 0) return "–";
 	return (
 		<>
 			<span className="num text-[17px]">{signed(plan.saves)}</span>{" "}
