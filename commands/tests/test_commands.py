@@ -228,8 +228,11 @@ def test_a_world_is_judged_from_files(capsys):
     few = ["--fittings", "6", "--shots", "5", "--seed", "3", "--own"]
     assert practice.main(["--world", "equal", *few]) == 0
     (row,) = (line.split("|")[1:-1] for line in capsys.readouterr().out.splitlines() if line.startswith("| equal"))
-    assert row[1].strip() == "now" and 0 <= float(row[6].strip().rstrip("%")) <= 100
-    assert row[10].strip().endswith("% of 6")
+    assert row[1].strip() == "now" and 0 <= float(row[8].strip().rstrip("%")) <= 100
+    assert 0 <= float(row[13].strip().rstrip("%")) <= float(row[12].strip().rstrip("%")) <= 100
+    assert practice.main(["--world", "plain", "--bag", "--fittings", "6", "--seed", "3"]) == 0
+    (hole,) = (line.split("|")[1:-1] for line in capsys.readouterr().out.splitlines() if line.startswith("| plain"))
+    assert float(hole[12].strip().rstrip("%")) > 60  # of the holes are filled
     assert practice.main(["--against", "HEAD"]) == 2 == practice.main(["--world", "plain", "--wedges"])
     assert "go with --world" in capsys.readouterr().err
 
