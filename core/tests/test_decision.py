@@ -184,6 +184,7 @@ def test_fear_of_one_side_weighs_and_says_when_it_decided():
     same, feared = (decided(left, right, feared=Feared(Miss.LEFT, fear)).choice for fear in (Fear.SAME, Fear.WHOLE))
     assert (same.letter, feared.letter) == ("A", "B")
     assert "A saves more but for its misses to the feared side, left." in feared.sentence
+    assert "feared" not in same.sentence
 
 
 def test_a_driver_is_never_taken_out_and_a_full_bag_gives_up_what_others_cover_best():

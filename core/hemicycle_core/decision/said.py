@@ -126,8 +126,9 @@ def _the(names: Sequence[str]) -> str:
 
 
 def _but_for_fear(first: Contender, second: Contender) -> bool:
+    """Whether the second would save more were nothing feared, and saves less as it is."""
     one, two = (each.worth.saves - float(each.worth.feared.mean()) for each in (first, second))
-    return two > one + NAUGHT
+    return two > one + NAUGHT and first.worth.saves >= second.worth.saves
 
 
 def beyond(letter: str, judgement: Judgement, may: Collection[Option]) -> str:
