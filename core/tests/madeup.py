@@ -31,7 +31,7 @@ def option(key, carry, saved, *, total=None, kind=HeadType.HYBRID, **more):
 def weigher(options, demand, **limits):
     """Of clubs of which the strokes on the jobs alone are known."""
     jobs = np.array([3.5 - np.array(each.swing)[:, None] * np.ones(DRAWS) for each in options])
-    nothing = np.zeros((len(options), 0, DRAWS))
+    nothing = np.zeros((len(options), 0, DRAWS), dtype=np.float32)
     return Weigher(
         Table(tuple(options), demand, NOWHERE, nothing, nothing, nothing, jobs, np.zeros_like(jobs)),
         RULES,

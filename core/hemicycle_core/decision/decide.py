@@ -128,6 +128,7 @@ def decide_session(
     asked = _asked(cases, options, judgement.weighed, replaced, free=count < bounds.most)
     stand = _Stand(judgement, cases, weigher, asked, bool(clubs), bounds, feared, thresholds)
     made = _decided(stand, swaps=swaps, nothing_open=nothing_open)
+    table.forget()
     words = made.choice.sentence + places_empty(made.choice, [each.name for each in own if each.out_of_favour])
     return replace(made, choice=replace(made.choice, sentence=words))
 

@@ -18,6 +18,7 @@ from ..units import metres, yards
 from .options import Demand, Option, Plan
 
 Floats = NDArray[np.float64]
+Small = NDArray[np.float32]  # many are kept, and a ten-thousandth of a stroke is nothing
 
 # A yardage that no club of a bag is played at: the ball is moved on and the hole begins from there, about.
 NO_CLUB = 0.7
@@ -93,9 +94,9 @@ class _Best:
     """What is played at each yardage, (Y, DRAWS) each: strokes that the player reckons with, strokes, and what is
     feared on top."""
 
-    reckoned: Floats
-    strokes: Floats
-    feared: Floats
+    reckoned: Small
+    strokes: Small
+    feared: Small
 
     def or_else(self, other: _Best) -> _Best:
         rather = other.reckoned < self.reckoned
@@ -114,9 +115,9 @@ class Table:
     options: tuple[Option, ...]
     demand: Demand
     yardages: Yardages
-    at: Floats
-    at_feared: Floats
-    reckoned: Floats
+    at: Small
+    at_feared: Small
+    reckoned: Small
     jobs: Floats
     jobs_feared: Floats
 
@@ -142,6 +143,10 @@ class Table:
             mine = _Best(self.reckoned[last], self.at[last], self.at_feared[last])
             self._folded[rows] = mine if len(rows) == 1 else self._best_of(rows[:-1]).or_else(mine)
         return self._folded[rows]
+
+    def forget(self) -> None:
+        """Let go of what was kept while many bags were weighed; it is made again when it is asked for."""
+        self._folded.clear()
 
     def _at_yardages(self, rows: NDArray[np.intp]) -> tuple[Floats, Floats]:
         """Strokes a round over the yardages and what is feared on top, (DRAWS,) each."""
@@ -200,4 +205,7 @@ def table_of(
     with_fear = np.array([[each.costs(feared) for each in option.played] for option in options])
     shape = (len(options), len(jobs), DRAWS)
     on_jobs, with_fear = on_jobs.reshape(shape), with_fear.reshape(shape)
-    return Table(tuple(options), demand, asked, at, at_feared, reckoned, on_jobs, with_fear - on_jobs)
+    return Table(
+        tuple(options), demand, asked, at.astype(np.float32), at_feared.astype(np.float32), reckoned.astype(np.float32),
+        on_jobs, with_fear - on_jobs,
+    )  # fmt: skip

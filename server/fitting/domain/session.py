@@ -39,7 +39,7 @@ from .rows import SessionRows, read_rows
 from .soles import SessionSole
 from .wedges import SessionWedges
 
-DECISIONS, LINES = new_cache(), new_cache()
+DECISIONS, LINES = new_cache(24), new_cache()
 FILLING = {Kind.FILLS, Kind.FILLS_NOT_SETTLED}
 
 
