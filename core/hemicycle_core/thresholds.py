@@ -35,8 +35,8 @@ class Thresholds:
     )
     better: float = _said(
         0.80,
-        "Worth buying from",
-        "Sold in error once in five at most; else keep what is there.",
+        "Told apart from",
+        "The chance from which one build is said to save more than another, or to carry more evenly.",
         "chance",
         0.5,
         0.99,
@@ -56,8 +56,8 @@ class Thresholds:
     stop_gain: float = _said(
         0.001,
         "Or when six more gain under",
-        "Share of good shots that six more would win, on average: less is not worth hitting.",
-        "share",
+        "Strokes a shot that six more would win, on average, by turning the choice: less is not worth hitting.",
+        "strokes",
         0,
         0.05,
     )
@@ -74,24 +74,21 @@ class Thresholds:
     same_landing_deg: float = _said(0.5, "The same landing angle within", "A monitor reads no better.", "°", 0, 3)
     same_spin_rpm: float = _said(100.0, "The same spin within", "A monitor reads no better.", "rpm", 0, 1000)
     same_peak_m: float = _said(metres(1), "The same height within", "About three feet.", "yd", 0, 5)
-    least_share: float = _said(
-        0.30,
-        "Worth choosing from",
-        "Of the jobs named, where today’s clubs were not hit: a build that does fewer is no answer to them.",
-        "share",
-        0,
-        0.9,
-    )
-    level_shots: float = _said(
+    level_strokes: float = _said(
         0.1,
-        "The cheaper wins under",
-        "Two builds this near do the same, once it is this likely that they are.",
-        "shots a round",
+        "As good within",
+        "Two builds this near, neither known to be better, go by trust, evenness, room, shaft and price.",
+        "strokes a round",
         0,
         1,
     )
-    level_sure: float = _said(
-        0.80, "And that known from", "With few shots, what looks level may be anything.", "chance", 0.5, 0.99
+    stroke_price: float = _said(
+        8000.0,
+        "What a stroke a round is worth",
+        "In the shop’s money: about seventy rounds a year for four years at thirty each.",
+        "money",
+        200,
+        1_000_000,
     )
     turns_deg: tuple[float, ...] = (1.0, -1.0, 2.0, -2.0)  # what common sleeves offer, the smallest first
 
@@ -102,7 +99,9 @@ class Thresholds:
 
 
 DEFAULT = Thresholds()
-RETIRED = frozenset({"utility_mph", "iron_mph", "level"})  # what shops and agreed sessions may still have on record
+RETIRED = frozenset(
+    {"utility_mph", "iron_mph", "level", "least_share", "level_shots", "level_sure"}
+)  # what shops and agreed sessions may still have on record
 
 
 @dataclass(frozen=True)

@@ -316,7 +316,7 @@ def test_a_bag_with_one_more_club_leaves_no_more_strokes_and_no_bag_has_more_new
     for plan in found.plans([each for each in made if not each.own]):
         bag = found.weigh(plan)
         assert len(bag.added) <= places and bag.price == 100 * len(bag.added)
-        assert bag.worth.net == pytest.approx(bag.worth.saves - bag.price / found.limits.stroke_price)
+        assert bag.worth.net == pytest.approx(bag.worth.saves - bag.price / found.stroke_price)
 
 
 # Words and thresholds

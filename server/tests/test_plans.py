@@ -12,7 +12,6 @@ from fitting.domain.session import load
 from fitting.models import Build, FittingSession, HeadSeen, WindowVersion
 from hemicycle_core.bag import HeadType
 from hemicycle_core.bag.clubs import usual_loft_and_inches
-from hemicycle_core.decision.options import STROKE_PRICE
 from hemicycle_core.flight import Air
 from hemicycle_core.formats.club_names import kind_of, short_name
 from hemicycle_core.rack import expect, owned
@@ -20,6 +19,7 @@ from hemicycle_core.rack.lofts import Head as CoreHead
 from hemicycle_core.shots import Shot as CoreShot
 from hemicycle_core.shots import anchor_to
 from hemicycle_core.simulation.golfer import Club, Player, Swinging
+from hemicycle_core.thresholds import DEFAULT
 from hemicycle_core.units import METRES_PER_INCH, METRES_PER_YARD
 from rack.models import Head, Shaft
 from shop.models import Bay
@@ -443,6 +443,6 @@ def test_a_choice_says_the_gain_that_its_plan_says_also_where_a_course_is_seldom
     shown = desk.get(f"{url}/bench").json()["choice"]
     assert (shown["letters"], shown["worths"][0]["saves"]) == (["A"], pytest.approx(found["saves"]))
     assert sum(line["strokes"] for line in found["worth"]) == pytest.approx(
-        found["saves"] - float(found["price"]) / STROKE_PRICE, abs=0.02
+        found["saves"] - float(found["price"]) / DEFAULT.stroke_price, abs=0.02
     )
     assert desk.get(f"{url}/handover").json()["suggested"] == [build.pk]

@@ -5,12 +5,12 @@ from __future__ import annotations
 from collections.abc import Sequence
 
 from ..judge.changes import ChangeKind
+from ..judge.stopping import A_FEW
 from ..judge.verdict import Kind, Verdict
 from ..thresholds import DEFAULT, Thresholds
 from .choice import Because, Choice
 
 DONE = (Kind.OTHER_JOB, Kind.CROWDS, Kind.ONE_HEAD, Kind.NOT_SUPPORTED)  # more of the same shots would not change these
-MOST_ASKED = 6  # at once: what is not told by so many is seldom told by twice as many
 
 
 def next_step(
@@ -58,7 +58,7 @@ def _wants_shots(verdict: Verdict) -> bool:
 
 
 def _shots(count: int) -> str:
-    few = min(count, MOST_ASKED)
+    few = min(count, A_FEW)
     return "1 more shot" if few == 1 else f"{few} more shots"
 
 

@@ -3,17 +3,18 @@
 from __future__ import annotations
 
 import itertools
-from collections.abc import Collection, Iterator, Mapping, Sequence
+from collections.abc import Collection, Iterable, Iterator, Mapping, Sequence
 from dataclasses import dataclass, field
 
-from ..bag import Coverage, GapRules, SlotLayout, coverage, lay_out_slots, widest_gap
+from ..bag import Coverage, GapRules, coverage
 from ..bag.gaps import CROWDED_M
+from ..thresholds import DEFAULT
 from ..units import metres
 from .options import Limits, Option, Plan, SwapPair
 from .worth import Costs, Table, Worth
 
 RELEARN_M = metres(3)  # a carry this near to one owned before is the same yardage to the player
-MOST_DROPS = 2
+MOST_DROPS, MOST_LOOSE = 2, 5
 
 
 @dataclass(frozen=True)
@@ -21,8 +22,8 @@ class Bag:
     """A plan weighed. covered: the bag carried most of the time. count: clubs carried, the putter included; over: how
     many too many. worth: beside the bag of today; shots: successful ones a round on the named jobs, None without any.
     price: of what is bought. relearn: names of the clubs whose carry the player did not own before. added, dropped:
-    names of the clubs that are new and of the own ones left out. by_job: the key of the club that does each job best.
-    next_slot: the widest hole that is left, and the window that closes it. called: its clubs by key."""
+    names of the clubs that are new and of the own ones left out. by_job: the key of the club that does each job best;
+    expected: names of the new ones that nobody hit; names: of all, by key."""
 
     plan: Plan
     covered: Coverage
@@ -36,9 +37,7 @@ class Bag:
     dropped: tuple[str, ...]
     by_job: tuple[str, ...]
     expected: tuple[str, ...]
-    next_slot: SlotLayout | None
-    next_gap: tuple[str, str] | None
-    called: Mapping[str, str] = field(default_factory=dict)
+    names: Mapping[str, str] = field(default_factory=dict)
 
     @property
     def crowded(self) -> tuple[tuple[str, str], ...]:
@@ -52,6 +51,7 @@ class Weigher:
     table: Table
     rules: GapRules
     limits: Limits
+    stroke_price: float = DEFAULT.stroke_price
     _costs: dict[Plan, Costs] = field(default_factory=dict)
 
     @property
@@ -72,7 +72,7 @@ class Weigher:
 
     def worth(self, plan: Plan) -> Worth:
         """What a bag saves beside that of today."""
-        return self.costs(plan).beside(self.costs(self.today), self.price(plan) / self.limits.stroke_price)
+        return self.costs(plan).beside(self.costs(self.today), self.price(plan) / self.stroke_price)
 
     def weigh(self, plan: Plan) -> Bag:
         """What the bag becomes with these clubs."""
@@ -80,10 +80,8 @@ class Weigher:
         usual = self.table.demand.rounds[-1][0]
         carried = [option for option in self.options if option.key in plan.carried_on(usual)]
         covered = coverage([option.club for option in carried], self.rules)
-        before = [option.club.carry_m for option in self.options if option.own]
         bought = [option for option in self.options if option.key in plan.keys and not option.own]
         count = len(carried) + self.limits.without_carry
-        slot, between = _next(covered)
         by_job = self.costs(plan).by_job
         return Bag(
             plan=plan,
@@ -93,18 +91,22 @@ class Weigher:
             worth=self.worth(plan),
             shots=self._shots(by_job),
             price=self.price(plan),
-            relearn=tuple(
-                option.club.name
-                for option in bought
-                if all(abs(option.club.carry_m - carry) > RELEARN_M for carry in before)
-            ),
+            relearn=self.relearned(plan),
             added=tuple(option.club.name for option in bought),
             dropped=tuple(each.club.name for each in self.options if each.own and each.key not in plan.keys),
             by_job=by_job,
             expected=tuple(of[key].club.name for key in sorted(plan.keys) if not (of[key].hit or of[key].own)),
-            next_slot=slot,
-            next_gap=between,
-            called={key: of[key].club.name for key in plan.keys},
+            names={key: of[key].club.name for key in plan.keys},
+        )
+
+    def relearned(self, plan: Plan) -> tuple[str, ...]:
+        """Names of the new clubs whose carry the player did not own before."""
+        before = [option.club.carry_m for option in self.options if option.own]
+        return tuple(
+            option.club.name
+            for option in self.options
+            if option.key in plan.keys and not option.own
+            if all(abs(option.club.carry_m - carry) > RELEARN_M for carry in before)
         )
 
     def _shots(self, by_job: Sequence[str]) -> float | None:
@@ -116,6 +118,10 @@ class Weigher:
         return sum(
             float(n) * of[key].played[job].success for job, (key, n) in enumerate(zip(by_job, uses, strict=True))
         )
+
+    def ranked(self, plans: Iterable[Plan]) -> list[Plan]:
+        """Bags by what is left of what they save when they are paid, each once."""
+        return sorted(dict.fromkeys(plans), key=lambda plan: (-self.worth(plan).net, sorted(plan.keys)))
 
     def plans(self, new: Sequence[Option], *, swaps: bool = False) -> Iterator[Plan]:
         """Every bag with up to as many of the new clubs as there are places, inside the budget, with whatever must
@@ -147,9 +153,17 @@ class Weigher:
         loose = [option for option in loose if not option.of_the_set] or loose
         if over > min(MOST_DROPS, len(loose)):
             return
+        if over > 1:
+            loose = self._easiest(loose)
         for dropped in itertools.combinations(loose, over):
             if over == 0 or _twice(dropped, loose):
                 yield Plan(kept - {option.key for option in dropped})
+
+    def _easiest(self, loose: Sequence[Option]) -> list[Option]:
+        """Of the clubs that may leave those whose yardages the others cover best: two of them leave together."""
+        without = {each.key: self.worth(Plan(self.today.keys - {each.key})).saves for each in loose}
+        twice = [each for each in loose if _twice([each], loose)]
+        return sorted(twice, key=lambda each: -without[each.key])[:MOST_LOOSE]
 
     def _pairs(self, new: Sequence[Option]) -> Iterator[Plan]:
         """Two clubs owned together, the second for one of the courses that is not the usual one: both new, or a new one
@@ -188,15 +202,6 @@ def _goes(own: Option, come: Option) -> bool:
     if come.replaces == own.club.name:
         return True
     return own.loose and not own.club.kept_for and abs(own.club.carry_m - come.club.carry_m) < CROWDED_M
-
-
-def _next(covered: Coverage) -> tuple[SlotLayout | None, tuple[str, str] | None]:
-    """The widest hole left and the window that closes it."""
-    widest = widest_gap(covered)
-    if widest is None:
-        return None, None
-    slot = lay_out_slots(widest.lower, widest.upper, 1, rule=widest.rule, step=widest.step)
-    return slot, (widest.lower.name, widest.upper.name)
 
 
 def exchanged(keys: Collection[str], *, own: Mapping[str, bool], new: Sequence[str]) -> tuple[list[str], list[str]]:

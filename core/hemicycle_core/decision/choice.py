@@ -23,8 +23,6 @@ from .asked import Asked
 from .options import Option
 from .worth import Worth
 
-TIE_STROKES = 0.1
-EVEN_SURE = 0.80
 ROOM = 0.10  # of the chance to lie in the window and to land as asked: less is no more room
 SHORTER_M = 0.25 * METRES_PER_INCH
 LIKED = {Liking.LIKED: 2, Liking.NEUTRAL: 1, Liking.DISLIKED: 0, Liking.VETOED: -1}
@@ -42,6 +40,7 @@ class Because(StrEnum):
     SHAFT = "shaft"
     RELEARN = "relearn"
     CHEAPER = "cheaper"
+    TIED = "tied"
     KEEP = "keep"
     NOTHING = "nothing"
 
@@ -79,21 +78,12 @@ class Contender:
     def letter(self) -> str:
         return self.option.letter
 
-    @property
-    def slot(self) -> int:
-        """The place it is tried for: a hybrid and a wedge are never held against each other."""
-        return next(iter(self.option.fills), 0)
-
-    @property
-    def chance(self) -> float:
-        return max(self.option.fills.values(), default=0.0)
-
 
 def level(first: Contender, second: Contender, thresholds: Thresholds = DEFAULT) -> bool:
     """Whether two are as good as each other, as far as it matters or can be told."""
     sure = first.worth.better_than(second.worth)
     sure = max(sure, 1 - sure)
-    if sure < thresholds.better and abs(first.worth.net - second.worth.net) <= TIE_STROKES:
+    if sure < thresholds.better and abs(first.worth.net - second.worth.net) <= thresholds.level_strokes:
         return True
     return min(first.shots, second.shots) >= thresholds.most_shots and sure < thresholds.stop_at
 
@@ -104,13 +94,17 @@ def _by_liking(a: Contender, b: Contender) -> float:
     return LIKED[a.option.liking] - LIKED[b.option.liking]
 
 
-def _by_evenness(a: Contender, b: Contender) -> float:
-    """By the spread of the kept carries, where the smaller is known to be with 80% (variance ratio)."""
-    one, two = average(a.carries), average(b.carries)
-    if one is None or two is None or not one.sd or not two.sd:
-        return 0.0
-    surely = float(fdtr(two.n - 1, one.n - 1, (two.sd / one.sd) ** 2))
-    return 1.0 if surely >= EVEN_SURE else -1.0 if surely <= 1 - EVEN_SURE else 0.0
+def _by_evenness(thresholds: Thresholds) -> Callable[[Contender, Contender], float]:
+    """By the spread of the kept carries, where the smaller is known to be (variance ratio)."""
+
+    def compared(a: Contender, b: Contender) -> float:
+        one, two = average(a.carries), average(b.carries)
+        if one is None or two is None or not one.sd or not two.sd:
+            return 0.0
+        surely = float(fdtr(two.n - 1, one.n - 1, (two.sd / one.sd) ** 2))
+        return 1.0 if surely >= thresholds.better else -1.0 if surely <= 1 - thresholds.better else 0.0
+
+    return compared
 
 
 def _by_room(a: Contender, b: Contender) -> float:
@@ -158,7 +152,7 @@ def broken(level_ones: Sequence[Contender], asked: Asked, thresholds: Thresholds
     rules: Mapping[Because, Callable[[Contender, Contender], float]] = {
         Because.ASKED: _by_flight(asked, thresholds),
         Because.LIKED: _by_liking,
-        Because.EVEN: _by_evenness,
+        Because.EVEN: _by_evenness(thresholds),
         Because.ROOM: _by_room,
         Because.SHAFT: _by_shaft,
         Because.RELEARN: _by_relearning,

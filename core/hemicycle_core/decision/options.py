@@ -18,9 +18,6 @@ Floats = NDArray[np.float64]
 EVERYWHERE = ""
 SET_FROM_DEG = 28.0  # irons from here on belong to the set; longer ones come and go one by one
 MOST_KEPT_PLANS = 3  # side by side: more cannot be compared at a glance
-# What a stroke a round is worth to a customer who said nothing, in the shop's money, by judgement: about seventy rounds
-# a year for four years at thirty each.
-STROKE_PRICE = 8000.0
 
 
 @dataclass(frozen=True)
@@ -38,9 +35,9 @@ class BagClub:
 @dataclass(frozen=True)
 class Option:
     """A club a bag may hold. swing: as this player swings it, played: on the named jobs; own: he has it; fixed: it
-    stays; hit: False when its figures are expected; fills: by slot asked for, the chance that it does what was asked
-    there; replaces: the own club that goes when it comes; head: what it is a setting of, as two settings of one head
-    are never carried together."""
+    stays; hit: False when its figures are expected; slot: the place it is tried for, likely: the chance that it does
+    what was asked there; replaces: the own club that goes when it comes; head: what it is a setting of, as two
+    settings of one head are never carried together."""
 
     key: str
     club: Carried
@@ -54,7 +51,8 @@ class Option:
     liking: Liking = Liking.NEUTRAL
     answered: bool = False
     length_m: float | None = None
-    fills: Mapping[int, float] = field(default_factory=dict)
+    slot: int = 0
+    likely: float = 0.0
     replaces: str = ""
     head: str = ""
 
@@ -120,4 +118,3 @@ class Limits:
     places: int = 1
     budget: float | None = None
     without_carry: int = 1
-    stroke_price: float = STROKE_PRICE

@@ -8,7 +8,7 @@ from ..brief import Feared
 from ..judge import Judgement, Kind, Played, Verdict
 from ..judge.stopping import More
 from ..judge.weigh import Weighed, letter_of_own
-from ..units import shown, yard_words, yd_text
+from ..units import shown, yd_text
 from .asked import Asked
 from .bags import Bag
 from .choice import Because, Choice, Contender
@@ -16,6 +16,7 @@ from .options import Limits, Option
 from .worth import Worth
 
 LOOKED_AT = 3  # shots of a club that is there already
+EVEN = 0.5  # chance: what is less likely to do what was asked only comes nearest to it
 NAUGHT = 0.05  # strokes a round: what is written as 0.0 is not said
 NO_HOLE = "No hole is left by this rule: no further club is needed."
 COMPARED = "Compared only: there is no window and no job to choose by. The columns and the player decide."
@@ -52,45 +53,53 @@ def proposing(
     asked: Asked,
     first: Contender,
     second: Contender | None,
-    because: Because,
-    worth: Worth,
+    because: Because | None,
     bag: Bag,
     letters: Sequence[str],
     feared: Feared,
     *,
-    tie: bool,
     known: bool,
 ) -> str:
-    """Why a build, or several, are put forward."""
-    a, b = first.letter, "" if second is None else second.letter
+    """Why a build, or several, are put forward. second: what it is told from; because: what told the two apart where
+    they are as good, None where it saves most."""
+    a, worth = first.letter, bag.worth
     # Of an old club's like no gain is asked.
     gain = _saves(worth.saves) if known and (not asked.of_old or abs(worth.saves) >= NAUGHT) else ""
-    if len(letters) > 1:
+    if bag.plan.swap is not None:
+        words = f"{_pair(bag)}{': together they save ' + strokes(worth.saves) if known else ''}."
+    elif len(letters) > 1:
         words = f"{' and '.join(letters)} in{': together they save ' + strokes(worth.saves) if known else ''}."
-    elif tie and b:
-        told = TOLD.get(because)
-        told = f"{a} {told}." if told else "choose as you like."
-        words = f"{a} and {b} are as good as far as can be told: {told}"
-        words += f" {a} {gain}." if gain else ""
+    elif because is not None and second is not None:
+        told = f"{a} {TOLD[because]}." if because in TOLD else "choose as you like."
+        words = f"{a} and {second.letter} are as good as far as can be told: {told}{f' {a} {gain}.' if gain else ''}"
+    elif not asked.something:
+        words = f"{a} {gain}." if gain else f"{a} leaves least to hole out from where its shots end."
+    elif first.option.likely < EVEN:
+        words = f"{a} comes nearest to what was asked{f' and {gain}' if gain else ''}."
     else:
-        does = f"{a} {_does(asked)}" if asked.something else f"{a} saves most"
-        if not asked.something:
-            words = f"{a} {gain}." if gain else f"{a} leaves least to hole out from where its shots end."
-        else:
-            best = " best" if second is not None and not asked.of_old and not asked.named else ""
-            also = ", and" if asked.of_old else " and"
-            yet = ", as far as can be told yet" if asked.of_old and first.verdict.kind is not Kind.FILLS else ""
-            words = f"{does}{best}{yet}{f'{also} {gain}' if gain else ''}."
-            if first.chance < 0.5:
-                words = f"{a} comes nearest to what was asked{f' and {gain}' if gain else ''}."
-    off = first.verdict.off_m
-    if off and not first.verdict.moved:
-        words += f" It carries {yard_words(abs(off))} {'short of' if off < 0 else 'past'} its window."
+        words = f"{a} {_doing(asked, first, second)}{f', and {gain}' if gain and asked.of_old else ''}"
+        words += f" and {gain}." if gain and not asked.of_old else "."
     if bag.dropped:
-        words += f" {_the(bag.dropped)} {'goes' if len(bag.dropped) == 1 else 'go'} for it."
+        words += f" The {' and the '.join(bag.dropped)} {'goes' if len(bag.dropped) == 1 else 'go'} for it."
     if second is not None and feared.shots and _but_for_fear(first, second):
-        words += f" {b} saves more but for its misses to the feared side, {feared.miss.value}."
+        words += f" {second.letter} saves more but for its misses to the feared side, {feared.miss.value}."
     return words
+
+
+def _doing(asked: Asked, first: Contender, second: Contender | None) -> str:
+    """What it does, whether best, and whether that is known yet."""
+    if asked.of_old:
+        return _does(asked) + ("" if first.verdict.kind is Kind.FILLS else ", as far as can be told yet")
+    return _does(asked) + (" best" if second is not None and not asked.named else "")
+
+
+def _pair(bag: Bag) -> str:
+    """Two clubs that are swapped by course, by their names."""
+    swap = bag.plan.swap
+    assert swap is not None
+    home, away = bag.names[swap.home], bag.names[swap.away]
+    come = f"{home} in, and " if home in bag.added else ""
+    return f"{come}{away} for {home} on {swap.course}"
 
 
 def as_far(
@@ -120,11 +129,6 @@ def passed_over(letter: str, more: float) -> str:
     return f" {letter} would save {strokes(more)} more and is not what was asked for." if more >= NAUGHT else ""
 
 
-def _the(names: Sequence[str]) -> str:
-    said = " and the ".join(names)
-    return f"The {said}"
-
-
 def _but_for_fear(first: Contender, second: Contender) -> bool:
     """Whether the second would save more were nothing feared, and saves less as it is."""
     one, two = (each.worth.saves - float(each.worth.feared.mean()) for each in (first, second))
@@ -148,21 +152,29 @@ def beyond(letter: str, judgement: Judgement, may: Collection[Option]) -> str:
     return f" From a clean lie {top} would do the jobs better; from {where} it loses more."
 
 
-def keeping(asked: Asked, letter: str, worth: Worth, *, done: bool, settled: bool) -> Choice:
-    """Keeping what is there. letter: of the best build; done: whether it does what was asked."""
-    old = asked.wanted.old if asked.of_old else ""
-    keep = f"Keep the {old}" if old else "Keep what is there"
+def keeping(asked: Asked, letter: str, worth: Worth, floor: float, *, done: bool, settled: bool) -> Choice:
+    """Keeping what is there. letter: of the best build; floor: what it had to save beyond its price; done: whether it
+    does what was asked."""
+    keep = f"Keep the {asked.wanted.old}" if asked.of_old else "Keep what is there"
     if not done and asked.something:
-        none = f"none of these {_does(asked)}"
-        words = f"{keep}: {none}."
+        words = f"{keep}: none of these {_does(asked)}."
         if worth.net >= NAUGHT:
             words += f" {letter} {_saves(worth.saves)} all the same."
     elif asked.something:
-        words = f"{keep}: {letter} {_does(asked)} and {_saves(worth.saves)}{_priced(worth)}."
+        words = f"{keep}: {letter} {_does(asked)} and {_saves(worth.saves)}{_too_little(worth, floor)}."
     else:
         surely = "" if settled else " so far"
-        words = f"{keep}: {letter}, the best of these, {_saves(worth.saves)}{_priced(worth)}{surely}."
+        words = f"{keep}: {letter}, the best of these, {_saves(worth.saves)}{_too_little(worth, floor)}{surely}."
     return Choice(None, letter, Because.KEEP, words, settled, gain_strokes=worth.saves, gain_price=0.0)
+
+
+def _too_little(worth: Worth, floor: float) -> str:
+    """Why what is saved is not enough, where something is."""
+    if worth.saves < NAUGHT:
+        return ""
+    if worth.net <= 0:
+        return ", less than its price is worth"
+    return f", too little for a change ({strokes(floor)} beyond its price)" if worth.net <= floor else ""
 
 
 def looking_first(letter: str, name: str, worth: Worth, own: str) -> Choice:
@@ -191,10 +203,6 @@ def places_empty(choice: Choice, names: Sequence[str]) -> str:
     return f" The {places.format(' and the '.join(names))} empty."
 
 
-def _priced(worth: Worth) -> str:
-    return ", less than its price is worth" if worth.saves >= NAUGHT and worth.net < worth.saves / 2 else ""
-
-
 def nothing_left(
     verdicts: Sequence[Verdict], asked: Asked, may: Sequence[Option], limits: Limits, *, nothing_open: bool
 ) -> Choice:
@@ -205,10 +213,9 @@ def nothing_left(
         return Choice(None, None, Because.KEEP, NO_HOLE, True, gain_price=0.0)
     settled = True
     if may:
-        words = "No bag with any of these fits the limits"
-        if limits.budget is not None:
-            words = f"Every build that was heard costs more than the budget of {limits.budget:g}"
-        words += ". Keep what is there."
+        words = "No place can be made for any of these: free a club in the Brief, or carry more. Keep what is there."
+        if limits.budget is not None and all((option.price or 0.0) > limits.budget for option in may):
+            words = f"Every build that was heard costs more than the budget of {limits.budget:g}. Keep what is there."
     elif verdicts and all(verdict.kind is Kind.VETOED for verdict in verdicts):
         words = "The player will play none of these. Keep what is there."
     elif verdicts:

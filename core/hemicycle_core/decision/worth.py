@@ -9,7 +9,7 @@ from functools import cached_property
 import numpy as np
 from numpy.typing import NDArray
 
-from ..bag import HeadType
+from ..bag import Carried, HeadType
 from ..brief import Feared, Job
 from ..judge.play import DRAWS
 from ..judge.strokes import from_fairway, level_of
@@ -23,10 +23,10 @@ Small = NDArray[np.float32]  # many are kept, and a ten-thousandth of a stroke i
 # A yardage that no club of a bag is played at: the ball is moved on and the hole begins from there, about.
 NO_CLUB = 0.7
 # What is known of a player's clubs says nothing of the yardages under the shortest and past the longest of them, and
-# one club alone says nothing of the others.
+# one club alone says nothing of the others. What lies under a driver that is known is his bag's.
 UNDER, PAST_M, LEAST_CLUBS = 0.93, metres(20), 2
+MOST_FOLDED = 400  # of bags that share clubs, kept while many are weighed: some tens of megabytes
 LEAST_SHOWN = 0.005  # strokes a round
-LONGEST_DRIVE = 1.15  # of what the longest other club does in all, for a driver that nobody hit
 
 
 @dataclass(frozen=True)
@@ -121,6 +121,11 @@ class Table:
     jobs: Floats
     jobs_feared: Floats
 
+    @property
+    def says_anything(self) -> bool:
+        """Whether there is a yardage or a job to weigh bags by."""
+        return bool(self.yardages.at_m.size or self.demand.uses.size)
+
     @cached_property
     def row(self) -> dict[str, int]:
         return {option.key: number for number, option in enumerate(self.options)}
@@ -138,11 +143,16 @@ class Table:
     def _best_of(self, rows: tuple[int, ...]) -> _Best:
         """Of several clubs, at each yardage the one that a player chooses who knows how far each goes: what we do not
         know of that costs him nothing. Kept, as most bags share most of their clubs."""
-        if rows not in self._folded:
+        found = self._folded.get(rows)
+        if found is None:
             last = rows[-1]
-            mine = _Best(self.reckoned[last], self.at[last], self.at_feared[last])
-            self._folded[rows] = mine if len(rows) == 1 else self._best_of(rows[:-1]).or_else(mine)
-        return self._folded[rows]
+            found = _Best(self.reckoned[last], self.at[last], self.at_feared[last])
+            if len(rows) > 1:
+                found = self._best_of(rows[:-1]).or_else(found)
+            if len(self._folded) >= MOST_FOLDED:
+                self._folded.clear()
+            self._folded[rows] = found
+        return found
 
     def forget(self) -> None:
         """Let go of what was kept while many bags were weighed; it is made again when it is asked for."""
@@ -173,6 +183,11 @@ class Table:
         return Costs(yardages, jobs, feared, tuple(by_job))
 
 
+def _reaches(club: Carried) -> float:
+    """Up to where a club says something of the yardages that are played with others than the driver."""
+    return club.carry_m if club.head_type is HeadType.DRIVER else club.total_m + PAST_M
+
+
 def table_of(
     options: Sequence[Option],
     jobs: Sequence[Job],
@@ -185,11 +200,11 @@ def table_of(
     player's own clubs, as far as they are known, say something of."""
     asked = yardages or usual_yardages(drive_m, jobs)
     played = [option for option in options if option.club.head_type is not HeadType.DRIVER]
-    own = [option.club for option in played if option.own]
+    own = [option.club for option in options if option.own]
     shortest = min(own, key=lambda club: club.carry_m, default=None)
     # With the most lofted wedge every shorter shot is played.
     low = np.inf if shortest is None else 0.0 if shortest.head_type is HeadType.WEDGE else UNDER * shortest.carry_m
-    high = max((club.total_m for club in own), default=0.0) + PAST_M
+    high = max((_reaches(club) for club in own), default=0.0)
     known = (asked.at_m >= low) & (asked.at_m <= high) & (len(own) >= LEAST_CLUBS)
     asked = Yardages(asked.at_m[known], asked.uses[known])
     nothing = 1 + from_fairway(yards(1.0) * asked.at_m, level_of(drive_m)) + NO_CLUB

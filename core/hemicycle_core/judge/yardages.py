@@ -160,9 +160,10 @@ def _lost(swing: Swing, build: Possible, at_m: Floats, way: _Way, miss: Miss) ->
     return found
 
 
-def _ways(swing: Swing, build: Possible, at_m: Floats) -> tuple[_Way, _Way]:
+def _ways(swing: Swing, build: Possible, at_m: Floats, worse: Floats | float = 1.0) -> tuple[_Way, _Way]:
     """The stock swing and the one eased to each yardage. On the course a player knows how far his clubs go, whatever
-    is known here: he eases each to where it gets."""
+    is known here: he eases each to where it gets. worse: how much wider each possible player spreads who eases off, by
+    what is not known of that."""
     stops = swing.carry_m + swing.run.typical_m
     stock = (stops >= at_m - SHORT_M) & (stops <= at_m + PAST_M)
     longer = build.carry_m / swing.carry_m
@@ -172,11 +173,9 @@ def _ways(swing: Swing, build: Possible, at_m: Floats) -> tuple[_Way, _Way]:
     numbers = (swing.carry_m,) if swing.part is None else swing.part.numbers
     nearest = np.min([np.abs(swing.carry_m * left - each) for each in numbers], axis=0)
     aim = AIM_SHARE * (1 - np.exp(-0.5 * (nearest / NUMBER_M) ** 2))
-    factor, sd = (1.0, EASES_SD) if swing.part is None else (swing.part.eases.wider, swing.part.eases.sd)
-    doubt = 1.0 if build.carry_m.size == CARRIES.size else np.exp(sd * normals_of(SHARED_EASE, 1)[0][: DRAWS // 2])
-    worse = 1 + 10 * LONG_WIDER * (1 - left) if swing.part is None else 1.0
+    factor = 1 + 10 * LONG_WIDER * (1 - left) if swing.part is None else swing.part.eases.wider
     # What is hardly eased is hardly wider.
-    less = 1 + (wider_at(left) * factor * doubt * worse - 1) * np.clip(nearest / NUMBER_M, 0, 1)
+    less = 1 + (wider_at(left) * factor * worse - 1) * np.clip(nearest / NUMBER_M, 0, 1)
     wide = np.hypot(less, aim / build.spread_share)
     ones = np.ones_like(left)
     return _Way(stock, ones, ones), _Way(easy, left, wide)
@@ -204,7 +203,9 @@ def strokes_at(
     for key, swing in swings.items():
         (means, known), halves = first[key], _halves(swing.may_be)
         total, fear = known.copy(), np.zeros_like(known)
-        for number, way in enumerate(_ways(swing, halves[0], at)):
+        sd = EASES_SD if swing.part is None else swing.part.eases.sd
+        worse = np.exp(sd * normals_of(SHARED_EASE, 1)[0][: DRAWS // 2])
+        for number, way in enumerate(_ways(swing, halves[0], at, worse)):
             fine = (means.argmin(axis=0) == number) & (means[number] <= best + REACHED)
             if fine.any():
                 chosen = way.at(fine)
@@ -212,8 +213,7 @@ def strokes_at(
                 if feared.shots:
                     lost = [_lost(swing, each, at[fine], chosen, feared.miss) for each in halves]
                     fear[fine] = feared.shots * np.concatenate(lost, axis=1)
-        mean = fear.mean(axis=1, keepdims=True)
-        made[key] = Reckoned(total, fear, known + mean)
+        made[key] = Reckoned(total, fear, known + fear.mean(axis=1, keepdims=True))
     return made
 
 
