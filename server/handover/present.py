@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Collection, Iterable, Mapping, Sequence
+from dataclasses import dataclass
 from datetime import date
 from decimal import Decimal
 from typing import Any
@@ -148,11 +149,12 @@ def present_choice(judged: JudgedSession, builds: Collection[int], dropped: Coll
         raise BadInput("Only clubs of the player’s own bag can be left out.", field="dropped")
     if fixed := next((build for build in leave if build.fixed), None):
         raise BadInput(f"The {fixed.name} is fixed: it stays in the bag. Free it in the Brief first.", field="dropped")
-    pair = _pair(rows.session, come)
-    after = present_side(judged, come, leave, pair.swap_away if pair else None)
-    swap = None
-    if pair is not None and pair.swap_home is not None and pair.swap_away is not None:
-        swap = SwapOut(name_of(pair.swap_home), name_of(pair.swap_away), pair.swap_course)
+    decision = judged.decision
+    wanted, gone, _ = suggestion(judged)
+    proposed = {each.pk for each in come} == {*wanted} and {each.pk for each in leave} == {*gone}
+    pair = _pair(rows.session, come) or (_decided_pair(judged) if proposed else None)
+    after = present_side(judged, come, leave, pair.away if pair else None)
+    swap = None if pair is None else SwapOut(name_of(pair.home), name_of(pair.away), pair.course)
     said = after.headline
     if swap:
         said += f" {swap.away} on {swap.course}, {swap.home} elsewhere: one place of the bag."
@@ -160,9 +162,6 @@ def present_choice(judged: JudgedSession, builds: Collection[int], dropped: Coll
     prices = [build.price for build in come if build.price is not None]
     chosen = verdicts[come[0].letter] if come else None
     out = [build.name for build in leave]
-    decision = judged.decision
-    wanted, gone, _ = suggestion(judged)
-    proposed = {each.pk for each in come} == {*wanted} and {each.pk for each in leave} == {*gone}
     first = decision.choice.letter or ""
     return Choice(
         name=recommendation_name([build.name for build in come], out),
@@ -188,10 +187,31 @@ def present_choice(judged: JudgedSession, builds: Collection[int], dropped: Coll
     )
 
 
-def _pair(session: FittingSession, come: Collection[Build]) -> BagPlan | None:
-    """The plan that was kept whose swap pair comes in whole; None without one."""
-    kept = session.plans.exclude(swap_home=None).exclude(swap_away=None).select_related("swap_home", "swap_away")
-    return next((plan for plan in kept if plan.swap_home in come and plan.swap_away in come), None)
+@dataclass(frozen=True)
+class _Pair:
+    """Two clubs that are one place of the bag: `away` is carried on one course, `home` elsewhere."""
+
+    home: Build
+    away: Build
+    course: str
+
+
+def _pair(session: FittingSession, come: Collection[Build]) -> _Pair | None:
+    """The pair of a plan that was kept, where it comes in whole; None without one."""
+    for plan in session.plans.select_related("swap_home", "swap_away"):
+        home, away = plan.swap_home, plan.swap_away
+        if home is not None and away is not None and home in come and away in come:
+            return _Pair(home, away, plan.swap_course)
+    return None
+
+
+def _decided_pair(judged: JudgedSession) -> _Pair | None:
+    """The pair that the decision proposes; None where it proposes none."""
+    swap = judged.decision.bag.plan.swap
+    if swap is None:
+        return None
+    of = {str(build.pk): build for build in (*judged.rows.in_bag, *judged.rows.candidates)}
+    return _Pair(of[swap.home], of[swap.away], swap.course)
 
 
 def suggestion(judged: JudgedSession) -> tuple[list[int], list[int], str]:

@@ -20,6 +20,7 @@ from ..bag import (
     lay_out_slots,
     usual_rules,
 )
+from ..bag.clubs import TYPED_SD_M
 from ..brief import (
     NOTHING_FEARED,
     Fear,
@@ -147,8 +148,11 @@ def _carried(club: Candidate, row: Mapping[str, Any]) -> Carried | None:
     total = means["total_m"].mean if means["total_m"] else row.get("total_m")
     others: dict[str, Any] = {key: mean.mean for key in ("peak_m", "landing_deg", "spin_rpm") if (mean := means[key])}
     spread = means["carry_m"].sd if means["carry_m"] else None
+    # What nobody hit is remembered, not measured, and is as unsure here as everywhere.
+    others["carry_sd_m"] = (means["carry_m"].se or TYPED_SD_M) if means["carry_m"] else TYPED_SD_M
     stops = carry + usual_roll_m(club.head_type) if total is None else total
-    return Carried(club.name, club.head_type, carry, stops, spread_m=spread, total_read=total is not None, **others)
+    others |= {"loft_deg": club.loft_deg, "spread_m": spread, "total_read": total is not None}
+    return Carried(club.name, club.head_type, carry, stops, **others)
 
 
 @dataclass(frozen=True)

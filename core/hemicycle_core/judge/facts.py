@@ -17,7 +17,6 @@ from .play import Played
 FACTS = ("carry_m", "landing_deg", "peak_m", "spin_rpm", "offline_m", "ball_speed_mps", "launch_deg", "total_m")
 OFTEN = 0.18  # a way to fail that takes this share of all shots is an argument
 DEAR_MISS_YD = 12.0
-REACHED = 0.005  # of shots on a job: under it the club cannot do it
 
 
 @dataclass(frozen=True)
@@ -95,6 +94,8 @@ def job_words(played: Sequence[Played]) -> str:
     """The most used job that is this club's, played out, with its interval."""
     if not played:
         return ""
+    if all(each.never for each in played):
+        return "It does not do the job named." if len(played) == 1 else "It does none of the jobs named."
     main = _main(played)
     low, high = main.interval
     ends = shown(low * 10), shown(high * 10)
@@ -104,7 +105,7 @@ def job_words(played: Sequence[Played]) -> str:
 
 def _main(played: Sequence[Played]) -> Played:
     """The most used of the jobs that it can do at all; of all of them where it can do none."""
-    there = [each for each in played if each.success > REACHED] or played
+    there = [each for each in played if not each.never] or played
     return max(there, key=lambda each: each.job.uses_per_round)
 
 

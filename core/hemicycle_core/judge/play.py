@@ -37,6 +37,7 @@ RUN_SHARE = 0.15  # of its length: one landing spot against the next
 MOST_RUN_SHIFT_M = 9.0  # how much further or less far a poor shot runs than a good one
 SHORT_OF_GREEN_M = metres(10)  # a ball pitching further short than this is not played to run on
 LEVEL = 0.90
+NEVER_SHARE = 0.05  # of the shots: under this even at the upper end of what is likely a job is not its own
 OFF_LINE = 0.06  # of its length: how far a shot ends off the line that is not played out
 # Log: what a ball runs on a course's ground beside what its word makes us expect, the same for all builds. The word is
 # a fitter's or a player's, and our roll for it was set by judgement (docs/decisions/0003); two thirds to half as much
@@ -91,6 +92,11 @@ class Played:
     @property
     def success(self) -> float:
         return float(self.draws.mean())
+
+    @property
+    def never(self) -> bool:
+        """Whether it does the job hardly ever, too short for it or too long: then it is not worth listing."""
+        return self.interval[1] < NEVER_SHARE
 
     @property
     def interval(self) -> tuple[float, float]:

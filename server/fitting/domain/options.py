@@ -26,15 +26,13 @@ if TYPE_CHECKING:
 
 def own_clubs(judged: JudgedSession) -> list[BagClub]:
     """The bag as it is played, what was taken in for now among it, without the clubs whose carry nobody knows."""
-    expectation = judged.expectation()
-    made = []
-    for build in judged.rows.in_bag:
-        club = judged.bag.carried(build)
-        if club is not None:
-            unhit = not usable(judged.rows.shots_of(build))
-            expected = _expected(judged, build, expectation) if unhit else None
-            made.append(BagClub(replace(club, name=name_of(build)), str(build.pk), build.fixed, expected))
-    return made
+    known = {build: club for build in judged.rows.in_bag if (club := judged.bag.carried(build)) is not None}
+    unhit = [build for build in known if not usable(judged.rows.shots_of(build))]
+    expected = _expected(judged, unhit, judged.expectation()) if unhit else {}
+    return [
+        BagClub(replace(club, name=name_of(build)), str(build.pk), build.fixed, expected.get(build.pk))
+        for build, club in known.items()
+    ]
 
 
 def tried_builds(judged: JudgedSession) -> dict[str, BagClub]:
@@ -57,15 +55,17 @@ def unhit_builds(judged: JudgedSession) -> list[BagClub]:
     ]
     if not rows:
         return []
-    expectation = judged.expectation(records_of(seen_of(judged.rows.session)))
-    made = []
-    for build in rows:
-        expected = _expected(judged, build, expectation)
-        if expected is not None:
-            price = None if build.price is None else float(build.price)
-            club = _expected_club(build, expected)
-            made.append(BagClub(club, str(build.pk), expected=expected, price=price))
-    return made
+    expected = _expected(judged, rows, judged.expectation(records_of(seen_of(judged.rows.session))))
+    return [
+        BagClub(
+            _expected_club(build, expected[build.pk]),
+            str(build.pk),
+            expected=expected[build.pk],
+            price=None if build.price is None else float(build.price),
+        )
+        for build in rows
+        if build.pk in expected
+    ]
 
 
 def demand_of(judged: JudgedSession) -> Demand:
@@ -98,11 +98,12 @@ def records_of(seen: Sequence[HeadSeen]) -> dict[str, HeadRecord]:
     return {key: HeadRecord(np.mean(departures, axis=0), len(departures)) for key, departures in rows.items()}
 
 
-def _expected(judged: JudgedSession, build: Build, expectation: Expectation) -> Expected | None:
-    """What a club that was not hit should do."""
-    head = judged.head_of(build)
-    made = expectation.of([head]) if head is not None and head.head_type in READ else []
-    return made[0] if made else None
+def _expected(judged: JudgedSession, builds: Sequence[Build], expectation: Expectation) -> dict[int, Expected]:
+    """What clubs that were not hit should do, by build, as far as that can be told; all flown at once."""
+    heads = {build.pk: head for build in builds if (head := judged.head_of(build)) is not None}
+    heads = {pk: head for pk, head in heads.items() if head.head_type in READ}
+    made = expectation.of(list(heads.values()))
+    return dict(zip(heads, made, strict=True)) if made else {}
 
 
 def _expected_club(build: Build, expected: Expected) -> Carried:

@@ -3282,6 +3282,7 @@ export interface components {
             revision: number;
             today: components["schemas"]["BagPlanOut"];
             found: components["schemas"]["BagPlanOut"];
+            expected: components["schemas"]["BagPlanOut"] | null;
             schools: components["schemas"]["BagPlanOut"][];
             plans: components["schemas"]["BagPlanOut"][];
             searched: number;
@@ -3308,6 +3309,7 @@ export interface components {
             lie: string;
             /** Format: double */
             eased_m: number | null;
+            never: boolean;
         };
         PlayerBuild: {
             letter: string;

@@ -71,6 +71,7 @@ def present_verdict(judged: JudgedSession, verdict: Verdict) -> VerdictOut:
                 **each.fails,
                 lie=each.lie.words if each.lie else "",
                 eased_m=each.eased_m,
+                never=each.never,
             )
             for each in verdict.played
         ],

@@ -18,12 +18,12 @@ from .bag import present_gap
 
 def present_plans(planning: Planning, kept: Sequence[BagPlan]) -> PlansOut:
     decision, expected = planning.decision, planning.expected()
-    others = [("Not hit yet", expected)] if expected is not None else []
     return PlansOut(
         revision=planning.judged.rows.session.revision,
         today=_plan(planning, decision.today, name="Today"),
         found=_plan(planning, decision.bag, name="Proposed", sentence=decision.choice.sentence),
-        schools=[_plan(planning, bag, name=name) for name, bag in [*others, *planning.schools()]],
+        expected=None if expected is None else _plan(planning, expected, name="Not hit yet"),
+        schools=[_plan(planning, bag, name=name) for name, bag in planning.schools()],
         plans=[replace(_plan(planning, planning.kept(row), name=row.name), id=row.pk) for row in kept],
         searched=decision.searched,
         courses=[name for name, _ in reversed(decision.weigher.table.demand.rounds) if name],

@@ -25,7 +25,7 @@ class FactOut:
 class PlayedOut:
     """A job played out with one build: the share that succeeds with its 90% interval, and where the rest goes.
     lie: what the lie it is met from does to the build, and how that is known; empty for a clean one. eased_m: the carry
-    of the part swing that does it best, None for the stock one."""
+    of the part swing that does it best, None for the stock one; never: it is not the build's."""
 
     job: str
     uses_per_round: float
@@ -38,6 +38,7 @@ class PlayedOut:
     right: float
     lie: str
     eased_m: float | None
+    never: bool
 
 
 @dataclass

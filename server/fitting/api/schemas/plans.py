@@ -85,6 +85,7 @@ class PlansOut:
     revision: int
     today: BagPlanOut
     found: BagPlanOut
+    expected: BagPlanOut | None
     schools: list[BagPlanOut]
     plans: list[BagPlanOut]
     searched: int

@@ -117,7 +117,7 @@ export function Bag(props: PlaceProps) {
 	const club = chosen === null ? undefined : buildOf(session, chosen);
 	const columns = plans.data ? columnsOf(plans.data) : [];
 	// Until something is hit, what the builds of the stand should make of the bag.
-	const first = plans.data?.found.added.length ? "best" : (plans.data?.schools[0]?.name ?? "best");
+	const first = plans.data?.found.added.length ? "best" : (plans.data?.expected?.name ?? "best");
 	const which = shown || first;
 	const plan = columns.find((each, index) => keyOf(each, index) === which) ?? columns[1];
 	const planned = part === "plans" ? plan : undefined;

@@ -22,6 +22,7 @@ export const keyOf = (plan: BagPlan, index: number) =>
 export const columnsOf = (plans: PlansPicture): BagPlan[] => [
 	plans.today,
 	plans.found,
+	...(plans.expected ? [plans.expected] : []),
 	...plans.schools,
 	...plans.plans,
 ];

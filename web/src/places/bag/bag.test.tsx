@@ -91,6 +91,7 @@ const plans: Plans = {
 	revision: 40,
 	today,
 	found,
+	expected: null,
 	schools: [],
 	plans: [kept],
 	searched: 12,

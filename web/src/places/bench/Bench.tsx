@@ -250,15 +250,12 @@ function VerdictCard({
 	);
 }
 
-const LEAST_SHOWN = 0.05; // of the shots: a job that a build can never meet is not listed
-
 /** How often each job succeeds, with the span that is left open, 0 to 10 in 10. */
 function Jobs({ verdict }: { verdict: Verdict }) {
-	const can = verdict.played.filter((job) => job.high >= LEAST_SHOWN);
+	const can = verdict.played.filter((job) => !job.never);
 	const never = verdict.played.length - can.length;
 	if (verdict.played.length === 0) return null;
-	if (can.length === 0)
-		return <p className="quiet my-1.5 text-[13.5px]">The jobs named are out of its reach.</p>;
+	if (can.length === 0) return <p className="quiet my-1.5 text-[13.5px]">It does none of the jobs named.</p>;
 	return (
 		<>
 			<ul className="my-1.5 space-y-1" aria-label={`Jobs played out with ${verdict.letter}`}>
@@ -302,7 +299,7 @@ function Jobs({ verdict }: { verdict: Verdict }) {
 			</ul>
 			{never > 0 && (
 				<p className="quiet text-[12.5px]">
-					{never === 1 ? "One job is" : `${never} jobs are`} out of its reach.
+					{never === 1 ? "One job more" : `${never} jobs more`}, not its own.
 				</p>
 			)}
 		</>

@@ -82,6 +82,21 @@ const judged: Session = {
 					right: 0.1,
 					lie: "from rough: 9% less carry by judgement, not hit from there",
 					eased_m: null,
+					never: false,
+				},
+				{
+					job: "Par five",
+					uses_per_round: 1,
+					success: 0.01,
+					low: 0,
+					high: 0.02,
+					short: 0.99,
+					long: 0,
+					left: 0,
+					right: 0,
+					lie: "",
+					eased_m: null,
+					never: true,
 				},
 			],
 		}),
@@ -108,6 +123,8 @@ test("the choice comes first, with what would settle it, then each verdict with 
 	expect(screen.getByText("83%")).toBeTruthy();
 	expect(screen.getByText("under 1%")).toBeTruthy();
 	expect(screen.getByRole("list", { name: "Jobs played out with A" }).textContent).toContain("72%");
+	expect(screen.queryByText("Par five")).toBeNull();
+	expect(screen.getByText("One job more, not its own.")).toBeTruthy();
 	expect(screen.getByText("3 in 10 stop short.")).toBeTruthy();
 	expect(screen.getByText("It bends 8 yd right as a rule; a draw is wanted.")).toBeTruthy();
 	expect(screen.getByText("B is 1.5 in longer than A.")).toBeTruthy();
