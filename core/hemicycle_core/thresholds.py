@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Mapping
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, field, fields, replace
 from typing import Any
 
@@ -12,6 +12,16 @@ from .units import metres
 
 def _said(default: Any, label: str, why: str, unit: str, low: float, high: float) -> Any:
     return field(default=default, metadata={"label": label, "why": why, "unit": unit, "low": low, "high": high})
+
+
+# Between which yards the shots of a round are told that are neither driver nor putt, for one who drives 210 yd.
+ROUND_BANDS = ((30.0, 100.0), (100.0, 150.0), (150.0, 200.0), (200.0, 240.0))
+MOST_ROUND = 30
+
+
+def _round(between: str, usual: float) -> Any:
+    why = "Of one who drives 210 yd; the lengths move with the drive. By judgement; a brief may say otherwise."
+    return _said(float(usual), f"Shots a round, {between}", why, "shots a round", 0, MOST_ROUND)
 
 
 @dataclass(frozen=True)
@@ -90,7 +100,23 @@ class Thresholds:
         200,
         1_000_000,
     )
+    round_30: float = _round("30 to 100 yd", 6)
+    round_100: float = _round("100 to 150 yd", 6)
+    round_150: float = _round("150 to 200 yd", 5)
+    round_200: float = _round("200 to 240 yd", 3)
     turns_deg: tuple[float, ...] = (1.0, -1.0, 2.0, -2.0)  # what common sleeves offer, the smallest first
+
+    @property
+    def round_shots(self) -> tuple[float, ...]:
+        """Shots a round in each of `ROUND_BANDS`."""
+        return (self.round_30, self.round_100, self.round_150, self.round_200)
+
+    def of_customer(self, stroke_price: float | None, round_shots: Sequence[float]) -> Thresholds:
+        """With what one customer's brief says: what a stroke is worth, None for no other, and the shots of a round in
+        each of `ROUND_BANDS`, empty for no other."""
+        price = self.stroke_price if stroke_price is None else float(stroke_price)
+        pitch, wedge, iron, long = map(float, round_shots or self.round_shots)
+        return replace(self, stroke_price=price, round_30=pitch, round_100=wedge, round_150=iron, round_200=long)
 
     def same(self, quantity: str) -> float:
         """Differences under this are the same, whatever the number of shots; 0 for what has no such line."""

@@ -134,6 +134,7 @@ SPECTACULAR_SETTINGS = {
         "Firmness": "hemicycle_core.flight.Firmness",
         "Fear": "hemicycle_core.brief.Fear",
         "FlightWish": "hemicycle_core.brief.FlightWish",
+        "ReplaceWay": "hemicycle_core.brief.ReplaceWay",
         "GapOrder": "hemicycle_core.bag.GapOrder",
         "GapRule": "hemicycle_core.bag.GapRule",
         "Worth": "hemicycle_core.judge.grooves.Worth",

@@ -17,6 +17,7 @@ from fitting.api.schemas.wedges import ClaimOut
 from fitting.domain.bag import name_of
 from fitting.domain.planning import exchange
 from fitting.domain.session import JudgedSession
+from fitting.domain.taken import lost_for, reasons_of
 from fitting.models import AgreedAnswers, BagPlan, Build, FittingSession
 from hemicycle_core.bag import BagEnd, Carried, coverage, rebagged
 from hemicycle_core.bag.gaps import RULE_WORDS
@@ -27,8 +28,11 @@ from hemicycle_core.judge import Kind, Verdict
 from hemicycle_core.judge.feel import last_said
 from hemicycle_core.judge.recommended import (
     may_be_recommended,
+    overruled,
+    passed_over,
     recommendation_name,
     recommendation_reasons,
+    taken_all_the_same,
     why_it_lost,
 )
 from hemicycle_core.rack.specification import sheet
@@ -158,7 +162,14 @@ def present_choice(judged: JudgedSession, builds: Collection[int], dropped: Coll
     said = after.headline
     if swap:
         said += f" {swap.away} on {swap.course}, {swap.home} elsewhere: one place of the bag."
+    if not proposed:
+        letters = decision.choice.letters
+        verdicts = {
+            each.letter: passed_over(each) if each.letter in letters else taken_all_the_same(each)
+            for each in verdicts.values()
+        }
     clubs = [_tested(judged, build, verdicts[build.letter]) for build in come]
+    taken = [build for build in come if build.taken]
     prices = [build.price for build in come if build.price is not None]
     chosen = verdicts[come[0].letter] if come else None
     out = [build.name for build in leave]
@@ -168,13 +179,21 @@ def present_choice(judged: JudgedSession, builds: Collection[int], dropped: Coll
         clubs=clubs,
         dropped=out,
         reasons=recommendation_reasons(
-            [(each.letter, each.why) for each in clubs], out, said, decision.choice.sentence if proposed else ""
+            [
+                (build.letter, reasons_of(build) if build in taken else each.why)
+                for build, each in zip(come, clubs, strict=True)
+            ],
+            out,
+            said,
+            _decided(judged, come, wanted, proposed=proposed),
+            proposed=proposed,
         ),
         lost=[
             LostBuild(
                 build.letter,
                 build.name,
-                why_it_lost(verdicts[build.letter], chosen)
+                " ".join(lost_for(build.letter, taken))
+                or why_it_lost(verdicts[build.letter], chosen)
                 + (beside(build.letter, first, decision.worths, decision.choice.because) if proposed else ""),
             )
             for build in hit
@@ -185,6 +204,19 @@ def present_choice(judged: JudgedSession, builds: Collection[int], dropped: Coll
         price=str(sum(prices, Decimal(0))) if prices else None,
         swap=swap,
     )
+
+
+def _decided(judged: JudgedSession, come: Sequence[Build], wanted: Collection[int], *, proposed: bool) -> str:
+    """What the decision says of what comes in, or that it was overruled. Where all that comes in was taken in for now,
+    its own reasons say why."""
+    choice = judged.decision.choice
+    if proposed:
+        new = [build for build in come if build.accepted_at is None]
+        return choice.sentence if new or not come else ""
+    if not choice.letters and not come:
+        return ""
+    other = {each.pk for each in come} != {*wanted}
+    return overruled([build.letter for build in come], choice.sentence, other_clubs=other)
 
 
 @dataclass(frozen=True)

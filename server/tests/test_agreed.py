@@ -123,7 +123,7 @@ def test_an_answer_that_an_earlier_program_kept_is_read_with_what_answers_have_n
     old["bag"]["in_work"] |= {"like": five, "flight": "higher"}
     now = answers._as_read_now("session", old)
     assert without(now, *new, "like", "flight") == without(old, *new, "like", "flight")
-    assert now["bag"]["wanted"] == {"wish": "flight", "like": five, "flight": "higher", "named": None}
+    assert now["bag"]["wanted"] == {"wish": "flight", "like": five, "flight": "higher", "named": None, "ways": []}
     assert (now["columns"], now["day"], now["lie"]) == ([], "usual", None)
     assert {(tuple(each["work"]), each["old_swing"], each["held"]) for each in now["builds"]} == {((), 0, None)}
     bench = answers._as_read_now("bench", without(before["/bench"], "serves", "lies", "side_by_side"))

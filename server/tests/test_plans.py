@@ -171,7 +171,7 @@ def test_like_for_like_aims_at_the_club_that_is_there(desk, session):
     assert round(slot["target_m"] / 0.9144) == 196
     assert slot["targets"][0]["sure"] == "Known to ±7 yd: 5W was not hit."
     bag = put(desk, f"/api/sessions/{session.pk}/gap", {"rule": "roll_out", "clubs_to_place": 1})["bag"]
-    assert bag["wanted"] == {"wish": "gap", "like": None, "flight": None, "named": None}
+    assert bag["wanted"] == {"wish": "gap", "like": None, "flight": None, "named": None, "ways": []}
 
 
 def test_the_yardage_stays_and_the_flight_changes_or_a_yardage_is_named(desk, hit_session):

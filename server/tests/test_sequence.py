@@ -78,6 +78,50 @@ def test_three_slots_one_after_another_each_on_what_was_measured(desk, wide):
     assert len(handover["suggested"]) == 2
 
 
+def test_what_was_taken_in_keeps_why_and_the_places_left_go_down(desk, wide):
+    asked = {"rule": "roll_out", "clubs_to_place": 2}
+    assert desk.put(f"/api/sessions/{wide.pk}/gap", asked, content_type=JSON).status_code == 200
+    a, b = strike(wide, "A", 191, 205), strike(wide, "B", 186, 196)
+    url = f"/api/sessions/{wide.pk}"
+    before = desk.get(f"{url}/bench").json()["choice"]["sentence"]
+    assert accept(desk, a)["clubs_to_place"] == 1
+    c = strike(wide, "C", 206, 217)
+    draft = desk.get(f"{url}/handover").json()["draft"]
+    # Its own reasons and those of its rival, as they were told then; the window it was taken in for.
+    a.refresh_from_db()
+    assert a.taken["sentence"] == before if "A" in before else a.taken["sentence"].startswith("A was chosen by")
+    window = f"For {a.taken['low_m'] / 0.9144:.0f} to {a.taken['high_m'] / 0.9144:.0f} yd"
+    assert f"{window}: {a.taken['sentence']}" in draft["reasons"]
+    lost = {each["letter"]: each["why"] for each in draft["lost"]}
+    if any(each["letter"] == "B" for each in a.taken["lost"]):
+        assert lost["B"].startswith(f"{window}, to A: ")
+    assert {each["letter"] for each in draft["clubs"]} >= {"A"}
+    assert c.pk and b.pk
+    # Taken out again, and taken back: place, count and reasons come and go with it.
+    assert accept(desk, a, accepted=False)["clubs_to_place"] == 2
+    a.refresh_from_db()
+    assert a.taken is None
+    assert desk.post(f"{url}/undo", {}, content_type=JSON).status_code == 200
+    a.refresh_from_db()
+    assert (a.taken["places"], seen(desk, wide)["clubs_to_place"]) == (2, 1)
+
+
+def test_what_was_chosen_otherwise_is_told_in_words_of_its_own(desk, wide):
+    a, b = strike(wide, "A", 196, 212, n=8), strike(wide, "B", 212, 222, n=8)
+    url = f"/api/sessions/{wide.pk}/handover"
+    found = desk.get(url).json()
+    assert found["suggested"] == [a.pk]
+    other, kept = (desk.get(f"{url}/draft{asked}").json() for asked in (f"?builds={b.pk}", ""))
+    said = found["suggestion"]
+    assert other["reasons"].startswith(f"B was chosen by fitter and player against what was proposed: “{said}”")
+    assert other["lost"][0]["why"].startswith("Proposed, and passed over by fitter and player.")
+    assert kept["reasons"].startswith("What is there was kept by fitter and player against what was proposed: ")
+    for draft in (found["draft"], other, kept):
+        told = [each["headline"] for each in draft["clubs"]]
+        assert not any("Keep what you have" in each for each in told)
+        assert not any("Recommended" in each["why"] for each in draft["lost"])
+
+
 def test_only_what_was_hit_enough_is_accepted_and_nothing_once_agreed(desk, wide):
     few = strike(wide, "A", 200, 210, n=2)
     answer = desk.put(f"/api/builds/{few.pk}/accepted", {"accepted": True}, content_type=JSON)

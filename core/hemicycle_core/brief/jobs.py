@@ -12,11 +12,12 @@ from ..flight import FAIRWAY, Firmness, Turf, green
 from ..flight.landing import EVERYDAY_FT, FASTEST_FT, SLOWEST_FT
 from ..impact import Lie
 from ..shots import CLEAN_LIES
-from ..units import metres
+from ..units import metres, mps
 
 NEAREST_M = metres(8) - 1e-6
 SHORT_M = metres(130)
 SHORT_SAND_M = metres(50)
+WINDIEST_MPS = mps(45) + 1e-6
 
 
 class JobKind(StrEnum):
@@ -68,7 +69,8 @@ class Job:
     """distance_m: to the middle of the green, or the total wanted off the tee. carry_over_m: what must be
     flown, None for nothing. width_m, depth_m: of the green, or width of the fairway. green_ft: how fast the green is,
     the reading of the standard meter in feet. uses_per_round: how often it comes up. lie: what it is met from, None for
-    any that a full shot is hit from."""
+    any that a full shot is hit from. wind_mps: it is met in, 0 for none; wind_from_deg: 0 against the shot, 90 from the
+    right, None from any side."""
 
     name: str
     kind: JobKind
@@ -80,6 +82,8 @@ class Job:
     uses_per_round: float = 1.0
     green_ft: float = EVERYDAY_FT
     lie: Lie | None = None
+    wind_mps: float = 0.0
+    wind_from_deg: float | None = None
 
     def __post_init__(self) -> None:
         if not NEAREST_M <= self.distance_m <= 350:
@@ -90,6 +94,8 @@ class Job:
             raise BadInput(f"“{self.name}”: width and depth must be more than 0.", field="width")
         if not 0 < self.uses_per_round <= 18:
             raise BadInput(f"“{self.name}”: between 0 and 18 uses a round.", field="uses_per_round")
+        if not 0 <= self.wind_mps <= WINDIEST_MPS:
+            raise BadInput(f"“{self.name}”: a wind of up to 45 mph can be played in.", field="wind")
         if not SLOWEST_FT <= self.green_ft <= FASTEST_FT:
             raise BadInput(
                 f"“{self.name}”: a green reads {SLOWEST_FT:g} to {FASTEST_FT:g} feet on the meter.", field="green_ft"

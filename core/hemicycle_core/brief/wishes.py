@@ -1,17 +1,17 @@
 """What the player came for. One wish leads, the others are limits; each has its own targets and its own success.
 
-A gap is filled; an old club is replaced by its like, or by its yardage with another flight, or by what goes further and
-stays in play; or builds are only compared, without a window.
+A gap is filled; an old club is replaced by its like, by its yardage with another flight, by one that is longer, shorter
+or lands softer, or by what goes further and stays in play; or builds are only compared, without a window.
 """
 
 from __future__ import annotations
 
-from collections.abc import Sequence
+from collections.abc import Collection, Sequence
 from dataclasses import dataclass, replace
 from enum import StrEnum
 
 from ..bag import Carried, Slot, SlotLayout
-from ..bag.gaps import GapRule
+from ..bag.gaps import CROWDED_M, GapRule
 from ..bag.slots import KEPT_M, SLACK_M
 from ..errors import BadInput
 from ..thresholds import DEFAULT, Thresholds
@@ -25,12 +25,13 @@ NAMED_LEAST_M, NAMED_MOST_M = metres(40), metres(330)
 
 
 class Wish(StrEnum):
-    """What leads: a space to fill, an old club's like, its yardage with another flight, as far as possible and in play,
-    or nothing: builds side by side."""
+    """What leads: a space to fill, an old club's like, its yardage with another flight, another club in its place, as
+    far as possible and in play, or nothing: builds side by side."""
 
     GAP = "gap"
     LIKE = "like"
     FLIGHT = "flight"
+    REPLACE = "replace"
     FAR = "far"
     COMPARE = "compare"
 
@@ -55,11 +56,27 @@ ASKED: dict[FlightWish, tuple[str, int, str]] = {
 }
 
 
+class ReplaceWay(StrEnum):
+    """What the club that takes an old one's place is to do beside it. Longer and shorter are never both asked."""
+
+    LONGER = "longer"
+    SHORTER = "shorter"
+    SOFTER = "softer"
+
+
+WAYS: dict[ReplaceWay, str] = {
+    ReplaceWay.LONGER: "carries further than the {}",
+    ReplaceWay.SHORTER: "carries less far than the {}",
+    ReplaceWay.SOFTER: "lands softer",
+}
+
+
 @dataclass(frozen=True)
 class Wanted:
     """The wish that leads and what it is held against. demands: quantities whose targets must be met, carry aside.
     does: what a build that meets them does, for sentences; old: the club it is held against, old_hit: today and by the
-    same monitor. flight: what is to be other about it; fairway: to be held, where staying in play is part of it."""
+    same monitor. moves: the readings of its flight that are to be other, each with the way, 1 for more; fairway: to be
+    held, where staying in play is part of it; tee: that fairway at the old club's length, where strokes are counted."""
 
     wish: Wish = Wish.GAP
     demands: tuple[str, ...] = ()
@@ -67,7 +84,8 @@ class Wanted:
     old: str = ""
     old_hit: bool = True
     fairway: Job | None = None
-    flight: FlightWish | None = None
+    tee: Job | None = None
+    moves: tuple[tuple[str, int], ...] = ()
 
     @property
     def windowless(self) -> bool:
@@ -85,9 +103,20 @@ def like_wanted(old: Carried) -> Wanted:
 
 
 def flight_wanted(old: Carried, asked: FlightWish) -> Wanted:
-    quantity, _, does = ASKED[asked]
+    quantity, way, does = ASKED[asked]
     words = f"keeps the yardage of the {old.name} and {does}"
-    return Wanted(Wish.FLIGHT, (quantity,), words, old.name, old.hit, flight=asked)
+    return Wanted(Wish.FLIGHT, (quantity,), words, old.name, old.hit, moves=((quantity, way),))
+
+
+def replace_wanted(old: Carried, ways: Collection[ReplaceWay]) -> Wanted:
+    """Another club in the place of an old one, which goes."""
+    asked = [way for way in ReplaceWay if way in ways]
+    words = " and ".join(WAYS[way].format(old.name) for way in asked)
+    if ReplaceWay.SOFTER in asked and len(asked) == 1:
+        words += f" than the {old.name}"
+    moves = (("landing_deg", 1),) if ReplaceWay.SOFTER in asked else ()
+    demands = tuple(quantity for quantity, _ in moves)
+    return Wanted(Wish.REPLACE, demands, words, old.name, old.hit, moves=moves)
 
 
 # Of a hundred shots so many more may miss the fairway for the sake of length: about one more a round's tee shots in
@@ -115,7 +144,9 @@ def far_wanted(old: Carried, jobs: Sequence[Job]) -> Wanted:
         words = f"Hit the {old.name} first: how far it goes and how often it is in play is what a new one is held to."
         raise BadInput(words, field="like_for")
     does = f"goes further than the {old.name} and is in play as often"
-    return Wanted(Wish.FAR, ("total_m", "in_play"), does, old.name, True, fairway_of(jobs, old))
+    fairway = fairway_of(jobs, old)
+    tee = replace(fairway, distance_m=old.total_m)
+    return Wanted(Wish.FAR, ("total_m", "in_play"), does, old.name, True, fairway, tee)
 
 
 def far_words(old: Carried, fairway: Job, thresholds: Thresholds = DEFAULT) -> str:
@@ -165,7 +196,79 @@ def propose_flight(
 
     Raises BadInput where that reading of the old club is not known.
     """
-    quantity, way, does = ASKED[asked]
+    return [
+        Target("carry_m", old.carry_m - KEPT_M, old.carry_m + KEPT_M,
+               f"The yardage of the {old.name} stays.", *_sure(old)),
+        _beaten(old, *ASKED[asked], thresholds),
+        *_side(jobs, slot, miss),
+    ]  # fmt: skip
+
+
+# How far from the old club's carry its place in the bag may be taken, where no neighbour ends it before.
+LONGEST_STEP_M, SAME_PLACE_M = metres(20), metres(8)
+LEAST_ROOM_M = metres(5)
+
+
+def check_ways(ways: Collection[ReplaceWay]) -> None:
+    """Raise BadInput where nothing is asked of what takes an old club's place, or both ways at once."""
+    if not ways:
+        raise BadInput("Say what the new club is to do: carry further or less far, land softer.", field="ways")
+    if ReplaceWay.LONGER in ways and ReplaceWay.SHORTER in ways:
+        raise BadInput("A club cannot carry further and less far: choose one of the two.", field="ways")
+
+
+def lay_out_replacing(
+    old: Carried,
+    ways: Collection[ReplaceWay],
+    lower: Carried | None,
+    upper: Carried | None,
+    thresholds: Thresholds = DEFAULT,
+) -> SlotLayout:
+    """One slot for what takes an old club's place: past its carry by more than a monitor reads where it is to be longer
+    or shorter, about it where neither is asked, and never onto the neighbours' yardages.
+
+    Raises BadInput where nothing is asked, or both ways at once.
+    """
+    check_ways(ways)
+    longer, shorter = ReplaceWay.LONGER in ways, ReplaceWay.SHORTER in ways
+    edge = thresholds.same_carry_m
+    low, high = old.carry_m - SAME_PLACE_M, old.carry_m + SAME_PLACE_M
+    if longer:
+        low, high = old.carry_m + edge, old.carry_m + LONGEST_STEP_M
+    if shorter:
+        low, high = old.carry_m - LONGEST_STEP_M, old.carry_m - edge
+    if upper is not None:
+        high = max(min(high, upper.carry_m - CROWDED_M), low + LEAST_ROOM_M)
+    if lower is not None and not longer:
+        low = min(max(low, lower.carry_m + CROWDED_M), high - LEAST_ROOM_M)
+    middle, slack = (low + high) / 2, (high - low) / 2
+    said = f"In place of the {old.name}: what {replace_wanted(old, ways).does}."
+    slot = Slot(0, middle, low, high, old.roll_m, old.carry_sd_m)
+    return SlotLayout(GapRule.CARRY_ONLY, 1, (slot,), 0.0, slack, slack, said)
+
+
+def propose_replacing(
+    old: Carried,
+    ways: Collection[ReplaceWay],
+    layout: SlotLayout,
+    jobs: Sequence[Job],
+    *,
+    miss: Miss = Miss.NONE,
+    thresholds: Thresholds = DEFAULT,
+) -> list[Target]:
+    """Targets for another club in an old one's place.
+
+    Raises BadInput where it is to land softer and the old club's landing is not known.
+    """
+    slot = layout.slots[0]
+    made = [Target("carry_m", slot.low_m, slot.high_m, layout.sentence, *_sure(old))]
+    if ReplaceWay.SOFTER in ways:
+        made.append(_beaten(old, "landing_deg", 1, "lands softer", thresholds))
+    return [*made, *_side(jobs, slot, miss)]
+
+
+def _beaten(old: Carried, quantity: str, way: int, does: str, thresholds: Thresholds) -> Target:
+    """The target of a reading that is to be other than an old club's by more than what counts as the same."""
     value = getattr(old, quantity)
     if value is None:
         raise BadInput(f"Hit the {old.name} first: its flight is what the new one is held against.", field="like_for")
@@ -173,13 +276,8 @@ def propose_flight(
     has = {
         "peak_m": f"{shown(feet(value))} ft", "landing_deg": f"{shown(value)}°", "spin_rpm": f"{shown(value)} rpm",
     }[quantity]  # fmt: skip
-    return [
-        Target("carry_m", old.carry_m - KEPT_M, old.carry_m + KEPT_M,
-               f"The yardage of the {old.name} stays.", *_sure(old)),
-        Target(quantity, edge if way > 0 else None, None if way > 0 else edge,
-               f"The {old.name} has {has}; a club that {does} beats that by more than a monitor reads.", *_sure(old)),
-        *_side(jobs, slot, miss),
-    ]  # fmt: skip
+    why = f"The {old.name} has {has}; a club that {does} beats that by more than a monitor reads."
+    return Target(quantity, edge if way > 0 else None, None if way > 0 else edge, why, *_sure(old))
 
 
 def _side(jobs: Sequence[Job], slot: Slot, miss: Miss) -> list[Target]:

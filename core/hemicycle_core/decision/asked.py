@@ -35,8 +35,9 @@ class Asked:
 
     @property
     def of_old(self) -> bool:
-        """Whether an old club's like, its yardage with another flight, or more than it does is asked for."""
-        return self.wanted.wish in (Wish.LIKE, Wish.FLIGHT, Wish.FAR)
+        """Whether an old club's like, its yardage with another flight, another in its place, or more than it does is
+        asked for."""
+        return self.wanted.wish in (Wish.LIKE, Wish.FLIGHT, Wish.REPLACE, Wish.FAR)
 
     @property
     def compared(self) -> bool:

@@ -15,6 +15,7 @@ from .worth import Costs, Table, Worth
 
 RELEARN_M = metres(3)  # a carry this near to one owned before is the same yardage to the player
 MOST_DROPS, MOST_LOOSE = 2, 5
+MOST_BESIDE_A_PAIR = 6  # builds, of which a third is tried beside each pair: more are too many bags
 
 
 @dataclass(frozen=True)
@@ -167,7 +168,8 @@ class Weigher:
 
     def _pairs(self, new: Sequence[Option]) -> Iterator[Plan]:
         """Two clubs owned together, the second for one of the courses that is not the usual one: both new, or a new one
-        that takes the place of an own club there, whichever end of the bag the two are of."""
+        that takes the place of an own club there, whichever end of the bag the two are of. With places for more, each
+        beside one further new club: three for two places."""
         courses = [course for course, _ in reversed(self.table.demand.rounds)][1:]
         own = [option for option in self.options if option.own]
         room = self.limits.most - len(own) - self.limits.without_carry
@@ -175,11 +177,17 @@ class Weigher:
         if room >= 0:
             pairs += list(itertools.product([option for option in own if option.loose], new))
         for home, away in pairs:
-            if not self._affordable((home, away)):
-                continue
-            for course in courses:
-                keys = frozenset(option.key for option in (*own, home, away))
-                yield Plan(keys, SwapPair(home.key, away.key, course))
+            beside: list[tuple[Option, ...]] = [()]
+            if self.limits.places > 1 and room >= (1 if home.own else 2) and len(new) <= MOST_BESIDE_A_PAIR:
+                beside += [(option,) for option in new if option.key not in (home.key, away.key)]
+            for more in beside:
+                owned = (home, away, *more)
+                heads = [option.head for option in owned if option.head]
+                if len(set(heads)) < len(heads) or not self._affordable(owned):
+                    continue
+                keys = frozenset(option.key for option in (*own, *owned))
+                for course in courses:
+                    yield Plan(keys, SwapPair(home.key, away.key, course))
 
 
 def _twice(dropped: Sequence[Option], loose: Sequence[Option]) -> bool:

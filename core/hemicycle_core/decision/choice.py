@@ -13,7 +13,6 @@ from enum import StrEnum
 
 from scipy.special import fdtr
 
-from ..brief.wishes import ASKED
 from ..judge import Liking, Verdict
 from ..judge.stopping import More
 from ..samples.averages import average
@@ -41,6 +40,7 @@ class Because(StrEnum):
     RELEARN = "relearn"
     CHEAPER = "cheaper"
     TIED = "tied"
+    TURN = "turn"
     KEEP = "keep"
     NOTHING = "nothing"
 
@@ -133,15 +133,13 @@ def _by_flight(asked: Asked, thresholds: Thresholds) -> Callable[[Contender, Con
     """By how much of the flight that was asked for each does."""
 
     def compared(a: Contender, b: Contender) -> float:
-        if asked.wanted.flight is None:
-            return 0.0
-        quantity, way, _ = ASKED[asked.wanted.flight]
-        one, two = (
-            next((fact.mean for fact in each.verdict.facts if fact.quantity == quantity), None) for each in (a, b)
-        )
-        if one is None or two is None:
-            return 0.0
-        return way * (one - two) if abs(one - two) > thresholds.same(quantity) else 0.0
+        for quantity, way in asked.wanted.moves:
+            one, two = (
+                next((fact.mean for fact in each.verdict.facts if fact.quantity == quantity), None) for each in (a, b)
+            )
+            if one is not None and two is not None and abs(one - two) > thresholds.same(quantity):
+                return way * (one - two)
+        return 0.0
 
     return compared
 

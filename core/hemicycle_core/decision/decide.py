@@ -13,23 +13,36 @@ from dataclasses import dataclass, field, replace
 
 import numpy as np
 
-from ..bag import GapRule, GapRules, usual_rules
+from ..bag import GapRule, GapRules, HeadType, usual_rules
 from ..bag.gaps import CROWDED_M
 from ..brief import NOTHING_FEARED, Feared, Job, Wish
 from ..brief.wishes import OUT_OF_PLAY_MORE
 from ..judge import Candidate, Case, Judgement, Kind, Verdict, judge_session
+from ..judge.changes import ChangeKind
 from ..judge.stopping import A_FEW, More, chance_best, keep_settled, more_shots, more_to_keep, settled_on
 from ..judge.verdict import DOING, kept_instead, recommended
 from ..judge.weigh import KEEP, Weighed, letter_of_own
-from ..judge.yardages import Yardages
+from ..judge.yardages import Yardages, usual_yardages
 from ..samples.averages import values_of
 from ..thresholds import DEFAULT, Thresholds
 from .asked import Asked, asked_of
 from .bags import Bag, Weigher
 from .choice import Because, Choice, Contender, broken, level
-from .gather import build_options, drive_of, own_clubs, own_options, unhit_options
+from .gather import build_options, drive_of, own_clubs, own_options, turned_options, unhit_options
 from .options import BagClub, Demand, Limits, Option, Plan
-from .said import as_far, beyond, keeping, look_at, looking_first, nothing_left, passed_over, places_empty, proposing
+from .said import (
+    as_far,
+    beyond,
+    keeping,
+    look_at,
+    looking_first,
+    nothing_left,
+    off_the_tee,
+    passed_over,
+    places_empty,
+    proposing,
+    turning,
+)
 from .worth import Worth, table_of
 
 NEVER = (Kind.VETOED, Kind.NEEDS_SHOTS)
@@ -139,11 +152,15 @@ def decide_session(
     drive = drive_of(clubs)
     judgement = judge_session(cases, jobs=jobs, own=own, feared=feared, thresholds=thresholds, drive_m=drive)
     used = demand or Demand(np.array([job.uses_per_round for job in jobs]), ("",) * len(jobs))
+    built = build_options(cases, judgement, builds or {}, replaced)
     options = [
         *own_options(clubs, judgement.weighed, jobs),
-        *build_options(cases, judgement, builds or {}, replaced),
+        *built,
+        *turned_options(built, judgement),
         *unhit_options(unhit, judgement.weighed, jobs),
     ]
+    if yardages is None:
+        yardages = usual_yardages(drive, jobs, counts=thresholds.round_shots)
     table = table_of(options, jobs, used, feared, drive, yardages)
     bounds = limits or Limits()
     weigher = Weigher(table, rules or usual_rules(GapRule.ROLL_OUT), bounds, thresholds.stroke_price)
@@ -193,6 +210,9 @@ def _choice(stand: _Stand, *, nothing_open: bool) -> tuple[Choice, Plan | None]:
         limits = stand.weigher.limits
         return nothing_left(stand.judgement.verdicts, stand.asked, stand.may, limits, nothing_open=nothing_open), None
     doing = _doing(stand)
+    turn = None if any(_chance(plan, stand) >= LIKELY for plan in doing) else _turned(stand)
+    if turn is not None:
+        return _turning(turn, stand), turn.hit
     if not doing:
         single = stand.single() or {stand.new_in(stand.plans[0])[0].letter: stand.plans[0]}
         letter, top = max(single.items(), key=lambda each: (stand.worth(each[1]).net, each[0]))
@@ -212,6 +232,50 @@ def _choice(stand: _Stand, *, nothing_open: bool) -> tuple[Choice, Plan | None]:
     return _proposed(plan, second, because, weighed, doing, stand), plan
 
 
+@dataclass(frozen=True)
+class _Turn:
+    """A turn that is left: the bag with the build as it was hit, and as it is turned."""
+
+    option: Option
+    hit: Plan
+    turned: Plan
+
+
+def _turned(stand: _Stand) -> _Turn | None:
+    """The build that a turn is predicted to bring to what was asked, the one that saves most then; None without one
+    that is worth having. A turn that is left comes before another head."""
+    single, found = stand.single(), []
+    for option in stand.weigher.options:
+        plan = single.get(option.turned) if option.turned else None
+        if plan is None or not (stand.asked.of_old or stand.asked.open.get(option.slot, False)):
+            continue
+        as_hit = next(each for each in stand.may if each.letter == option.turned)
+        turned = Plan(plan.keys - {as_hit.key} | {option.key})
+        if not stand.known or stand.worth(turned).net > stand.floor:
+            found.append(_Turn(as_hit, plan, turned))
+    return max(found, key=lambda each: (stand.worth(each.turned).net, each.option.letter), default=None)
+
+
+def _turning(turn: _Turn, stand: _Stand) -> Choice:
+    """The headline of a turn that is left: it is made and hit before anything is bought."""
+    verdict = stand.verdict[turn.option.letter]
+    assert verdict.turn is not None
+    worth, bag = stand.worth(turn.turned), stand.weigher.weigh(turn.hit)
+    made = verdict.turn.change
+    change = f"{'bent' if made.kind is ChangeKind.BEND else 'turned'} {made.words}"
+    words = turning(stand.asked, turn.option.letter, change, worth, bag, known=stand.known)
+    return Choice(
+        letter=turn.option.letter,
+        runner_up=None,
+        because=Because.TURN,
+        sentence=words,
+        settled=False,
+        gain_strokes=bag.worth.saves if stand.known else None,
+        gain_price=bag.price,
+        letters=(turn.option.letter,),
+    )
+
+
 def _doing(stand: _Stand) -> list[Plan]:
     """The bags that do what was asked, best first; all of them where nothing was."""
     asked = stand.asked
@@ -224,7 +288,8 @@ def _doing(stand: _Stand) -> list[Plan]:
         top = max((chances[plan] for plan in near), default=0.0)
         doing = [plan for plan in near if chances[plan] == top]
     if asked.wanted.wish is Wish.FAR:
-        doing.sort(key=lambda plan: -_total(stand.verdict[stand.new_in(plan)[0].letter]))
+        tee = stand.judgement.weighed.off_tee
+        doing.sort(key=lambda plan: float(tee[stand.new_in(plan)[0].letter].strokes.mean()))
     return doing
 
 
@@ -400,7 +465,8 @@ def _total(verdict: Verdict) -> float:
 
 
 def _further(first: Contender, stand: _Stand) -> str:
-    """Where as far as possible was asked for: how far and how often in play, and what goes further too seldom."""
+    """Where as far as possible was asked for: how far and how often in play, what that saves off the tee beside the
+    old club and the driver, and what goes further too seldom."""
     wanted, in_play = stand.asked.wanted, stand.judgement.weighed.in_play
     if wanted.wish is not Wish.FAR:
         return ""
@@ -409,7 +475,11 @@ def _further(first: Contender, stand: _Stand) -> str:
     old = in_play.get(letter_of_own(wanted.old))
     seldom = old is not None and in_play[longest].success < old.success - OUT_OF_PLAY_MORE
     beyond = (longest, total[longest]) if longest != first.letter and seldom else None
-    return as_far(first.letter, total[first.letter], in_play, wanted.old, beyond)
+    drivers = (each.letter for each in stand.weigher.options if each.own and each.club.head_type is HeadType.DRIVER)
+    driver = next(drivers, "")
+    off_tee = {letter: float(each.strokes.mean()) for letter, each in stand.judgement.weighed.off_tee.items()}
+    words = as_far(first.letter, total[first.letter], in_play, wanted.old, beyond)
+    return words + off_the_tee(first.letter, off_tee, wanted.old, driver)
 
 
 def _outside(doing: Sequence[Plan], worth: Worth, stand: _Stand) -> str:

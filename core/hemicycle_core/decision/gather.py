@@ -114,6 +114,32 @@ def build_options(
     return made
 
 
+def turned_options(built: Sequence[Option], judgement: Judgement) -> list[Option]:
+    """The builds that a turn which is left, or a bend, is predicted to bring to what was asked, as they are then."""
+    of, made = {option.letter: option for option in built}, []
+    for verdict in judgement.verdicts:
+        turn, option = verdict.turn, of.get(verdict.letter)
+        if turn is None or not turn.after or option is None:
+            continue
+        further, steeper = turn.gain("carry_m"), turn.gain("landing_deg")
+        swing, played = judgement.weighed.moved(verdict.letter, further, steeper, turn.error["carry_m"])
+        roll = option.club.roll_m + swing.run.typical_m - option.swing.run.typical_m
+        carry = option.club.carry_m + further
+        made.append(
+            replace(
+                option,
+                key=f"{option.key} turned",
+                club=replace(option.club, carry_m=carry, total_m=carry + roll),
+                swing=swing,
+                played=tuple(played),
+                letter="",
+                hit=False,
+                turned=verdict.letter,
+            )
+        )
+    return made
+
+
 def closes(case: Case) -> tuple[float, float] | None:
     """Between which carries a club closes the hole that a build is tried for, or does the yardage that was named,
     metres; None where no carry is asked for by itself."""

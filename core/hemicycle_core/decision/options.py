@@ -37,7 +37,8 @@ class Option:
     """A club a bag may hold. swing: as this player swings it, played: on the named jobs; own: he has it; fixed: it
     stays; hit: False when its figures are expected; slot: the place it is tried for, likely: the chance that it does
     what was asked there; replaces: the own club that goes when it comes; head: what it is a setting of, as two
-    settings of one head are never carried together."""
+    settings of one head are never carried together; turned: the letter of the build that it is with a turn of the
+    sleeve that is left, or bent, as predicted and not hit."""
 
     key: str
     club: Carried
@@ -55,6 +56,7 @@ class Option:
     likely: float = 0.0
     replaces: str = ""
     head: str = ""
+    turned: str = ""
 
     @property
     def loose(self) -> bool:

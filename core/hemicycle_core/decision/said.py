@@ -17,6 +17,7 @@ from .worth import Worth
 
 LOOKED_AT = 3  # shots of a club that is there already
 EVEN = 0.5  # chance: what is less likely to do what was asked only comes nearest to it
+LEAST_A_SHOT = 0.005  # strokes a shot: what is written as 0.00 is not said
 NAUGHT = 0.05  # strokes a round: what is written as 0.0 is not said
 NO_HOLE = "No hole is left by this rule: no further club is needed."
 COMPARED = "Compared only: there is no window and no job to choose by. The columns and the player decide."
@@ -93,6 +94,19 @@ def _doing(asked: Asked, first: Contender, second: Contender | None) -> str:
     return _does(asked) + (" best" if second is not None and not asked.named else "")
 
 
+def turning(asked: Asked, letter: str, change: str, worth: Worth, bag: Bag, *, known: bool) -> str:
+    """Of a build that a turn of its sleeve, or a bend, is predicted to bring to what was asked. change: in words;
+    worth: as it is turned; bag: with it as it was hit."""
+    gain = ""
+    if known:
+        as_hit = f", {strokes(bag.worth.saves)} as it was hit" if worth.saves - bag.worth.saves >= NAUGHT else ""
+        gain = f" and {_saves(worth.saves)}{as_hit}"
+    words = f"{letter} {change} {_does(asked)} as predicted{gain}: set it so and hit it before anything is bought."
+    if bag.dropped:
+        words += f" The {' and the '.join(bag.dropped)} {'goes' if len(bag.dropped) == 1 else 'go'} for it."
+    return words
+
+
 def _pair(bag: Bag) -> str:
     """Two clubs that are swapped by course, by their names."""
     swap = bag.plan.swap
@@ -117,6 +131,24 @@ def as_far(
     if beyond is not None:
         words += f" {beyond[0]} goes {yd_text(beyond[1])}, {often(beyond[0])}: too seldom."
     return words
+
+
+def off_the_tee(letter: str, left: Mapping[str, float], old: str, driver: str) -> str:
+    """What a build saves from the tee beside the old club, and beside the driver. left: strokes to hole out, by letter;
+    driver: its letter, empty where it was not hit."""
+    mine = letter_of_own(old)
+    if letter not in left or mine not in left:
+        return ""
+
+    def beside(saved: float) -> str:
+        if abs(saved) < LEAST_A_SHOT:
+            return "as many strokes as"
+        return f"{shown(abs(saved), 2)} strokes a shot {'fewer' if saved > 0 else 'more'} than"
+
+    words = f" From the tee it leaves {beside(left[mine] - left[letter])} the {old}"
+    if driver in left and driver != mine:
+        words += f", {beside(left[driver] - left[letter])} the driver"
+    return words + "."
 
 
 def look_at(letters: Sequence[str]) -> str:

@@ -24,7 +24,7 @@ def school_plan(weigher: Weigher, ends: tuple[Carried, Carried], count: int, *, 
         wedge = option.club.head_type is HeadType.WEDGE and not option.club.kept_for
         return wedge and low.carry_m + CROWDED_M <= option.club.carry_m <= high.carry_m - CROWDED_M
 
-    there = [option for option in weigher.options if inside(option) and not option.fixed]
+    there = [option for option in weigher.options if inside(option) and not (option.fixed or option.turned)]
     stay = frozenset(option.key for option in weigher.options if option.own and option not in there)
     if closed_first:
         count = max(count, sum(option.own for option in there))

@@ -198,7 +198,7 @@ def table_of(
 ) -> Table:
     """yardages: those of a round, where the shop or a course says otherwise than is usual. Only those count that the
     player's own clubs, as far as they are known, say something of."""
-    asked = yardages or usual_yardages(drive_m, jobs)
+    asked = usual_yardages(drive_m, jobs) if yardages is None else yardages
     played = [option for option in options if option.club.head_type is not HeadType.DRIVER]
     own = [option.club for option in options if option.own]
     shortest = min(own, key=lambda club: club.carry_m, default=None)

@@ -4,13 +4,16 @@ from __future__ import annotations
 
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, field, replace
+from math import nan
 from typing import Any
 
+import numpy as np
 from jsonschema import Draft202012Validator
 
 from ..bag import (
     Carried,
     GapRule,
+    GapRules,
     HeadType,
     coverage,
     gap_around,
@@ -21,6 +24,8 @@ from ..bag import (
     usual_rules,
 )
 from ..bag.clubs import TYPED_SD_M
+from ..bag.gaps import StepWish
+from ..bag.remarks import Remark, remarks
 from ..brief import (
     NOTHING_FEARED,
     Fear,
@@ -29,6 +34,7 @@ from ..brief import (
     Job,
     JobKind,
     Miss,
+    ReplaceWay,
     Target,
     Wanted,
     Wish,
@@ -38,8 +44,17 @@ from ..brief import (
     propose_like,
     uses_in,
 )
-from ..brief.wishes import COMPARED, far_wanted, flight_wanted, like_wanted, propose_far
-from ..decision import BagClub, Decision, Limits, Worth, decide_session
+from ..brief.wishes import (
+    COMPARED,
+    far_wanted,
+    flight_wanted,
+    lay_out_replacing,
+    like_wanted,
+    propose_far,
+    propose_replacing,
+    replace_wanted,
+)
+from ..decision import BagClub, Decision, Demand, Limits, Worth, decide_session
 from ..errors import BadInput
 from ..flight import Air, Anchor, Firmness
 from ..impact import Lie
@@ -48,9 +63,12 @@ from ..judge.landings import usual_roll_m
 from ..judge.weigh import called
 from ..monitor import Monitor, MonitorKind, Noise
 from ..protocols import asked, protocol_of
+from ..rack.expected import Expected
+from ..rack.lofts import Head
 from ..runs import FULL
 from ..samples.averages import average, values_of
 from ..shots import FLIGHT_READINGS, Intent, Shot, Source, Strike, anchor_to, check_readings, fill_blanks
+from ..thresholds import DEFAULT, Thresholds
 from .bundle_schema import SCHEMA
 
 VALIDATOR = Draft202012Validator(SCHEMA)
@@ -58,7 +76,9 @@ VALIDATOR = Draft202012Validator(SCHEMA)
 
 @dataclass(frozen=True)
 class Bundle:
-    """What the judge needs of a session. bag: the clubs in favour whose carry is known; unseen: how many more."""
+    """What the judge needs of a session. bag: the clubs in favour whose carry is known, tried: the builds as the bag
+    sees them, where that is more than their shots say; unseen: how many more clubs. courses:
+    of each job, shares: of the rounds, by course; remarks: on the bag as it is."""
 
     cases: tuple[Case, ...]
     jobs: tuple[Job, ...]
@@ -67,19 +87,37 @@ class Bundle:
     like: str | None = None
     feared: Feared = NOTHING_FEARED
     bag: tuple[BagClub, ...] = ()
+    tried: Mapping[str, BagClub] = field(default_factory=dict)
     places: int = 1
     most: int = 14
     unseen: int = 1
+    courses: tuple[str, ...] = ()
+    shares: Mapping[str, float] = field(default_factory=dict)
+    thresholds: Thresholds = DEFAULT
+    remarks: tuple[Remark, ...] = ()
+
+    def answer(self) -> dict[str, Any]:
+        """The decision as plain data."""
+        return written(self.decided(), self.cases, self.remarks)
 
     def decided(self) -> Decision:
+        played = [(job, course) for job, course in zip(self.jobs, self.courses, strict=True) if job.played_out]
         return decide_session(
             self.cases,
-            jobs=[job for job in self.jobs if job.played_out],
+            jobs=[replace(job, uses_per_round=job.uses_per_round * self.shares.get(at, 1.0)) for job, at in played],
+            demand=Demand(
+                uses=np.array([job.uses_per_round for job, _ in played]),
+                courses=tuple(course if course in self.shares else "" for _, course in played),
+                shares=self.shares,
+            ),
+            swaps=len(self.shares) > 1,
             own=self.own,
             bag=self.bag,
+            builds=self.tried,
             replaced=self.like,
             limits=Limits(self.most, self.places, self.budget, self.unseen),
             feared=self.feared,
+            thresholds=self.thresholds,
         )
 
 
@@ -135,10 +173,13 @@ def _shots(rows: Sequence[Mapping[str, Any]], models_flight: bool, where: str, a
 
 def _job(row: Mapping[str, Any]) -> Job:
     words = {"kind": JobKind(row["kind"]), "firmness": Firmness(row.get("firmness", "medium"))}
-    return Job(**{**row, **words, "lie": Lie(row["lie"]) if row.get("lie") else None})
+    rest = {key: value for key, value in row.items() if key != "course"}
+    return Job(**{**rest, **words, "lie": Lie(row["lie"]) if row.get("lie") else None})
 
 
 def _carried(club: Candidate, row: Mapping[str, Any]) -> Carried | None:
+    if "known" in row and club.head_type is not HeadType.PUTTER:
+        return Carried(club.name, club.head_type, **row["known"], loft_deg=club.loft_deg)
     means = {
         key: average(values_of(club.shots, key)) for key in ("carry_m", "total_m", "peak_m", "landing_deg", "spin_rpm")
     }
@@ -153,6 +194,12 @@ def _carried(club: Candidate, row: Mapping[str, Any]) -> Carried | None:
     stops = carry + usual_roll_m(club.head_type) if total is None else total
     others |= {"loft_deg": club.loft_deg, "spread_m": spread, "total_read": total is not None}
     return Carried(club.name, club.head_type, carry, stops, **others)
+
+
+def _expected(club: Candidate, row: Mapping[str, Any]) -> Expected:
+    kind = HeadType(row.get("kind", club.head_type))
+    figures = {key: value for key, value in row.items() if key != "kind"}
+    return Expected(Head(club.name, kind, club.loft_deg or nan, club.length_m or nan), **figures)
 
 
 @dataclass(frozen=True)
@@ -183,8 +230,7 @@ def _given_place(slot: Mapping[str, Any], clubs: Sequence[Carried], jobs: Sequen
 
 
 def _found_places(data: Mapping[str, Any], clubs: Sequence[Carried], jobs: Sequence[Job]) -> list[_Place]:
-    rule = GapRule(data.get("rule", "roll_out"))
-    covered = coverage(clubs, usual_rules(rule))
+    covered = coverage(clubs, _rules(data))
     gap = gap_in_work(covered, uses=lambda each: uses_in(each, jobs))
     if gap is None:
         raise BadInput("Give a slot, or clubs with a hole between them to find one from.", field="slot")
@@ -196,16 +242,33 @@ def _found_places(data: Mapping[str, Any], clubs: Sequence[Carried], jobs: Seque
     ]
 
 
+def _rules(data: Mapping[str, Any]) -> GapRules:
+    """The rule of each end and the steps wanted, where they are not as usual."""
+    usual, said = usual_rules(GapRule(data.get("rule", "roll_out"))), data.get("steps", {})
+    long, short = (StepWish(*said[end]) if end in said else None for end in ("long", "short"))
+    return replace(
+        usual,
+        long_step=long or usual.long_step,
+        short_step=short or usual.short_step,
+        short=GapRule(said.get("short_rule", usual.short)),
+    )
+
+
 def _like_places(data: Mapping[str, Any], clubs: Sequence[Carried], jobs: Sequence[Job]) -> list[_Place]:
     old = next((club for club in clubs if club.name == data["like"]), None)
     if old is None:
         raise BadInput(f"like: no club “{data['like']}” with a carry is in clubs.", field="like")
-    gap = gap_around(old, clubs, usual_rules(GapRule(data.get("rule", "roll_out"))))
+    gap = gap_around(old, clubs, _rules(data))
     lower, upper = (None, None) if gap is None else (gap.lower, gap.upper)
     if data.get("wish") == Wish.FAR:
         return [_Place(old.carry_m, propose_far(old), lower, upper, far_wanted(old, jobs))]
     slot = lay_out_like(old).slots[0]
     miss, flight = Miss(data.get("miss", "none")), data.get("flight")
+    if data.get("wish") == Wish.REPLACE:
+        ways = [ReplaceWay(each) for each in data.get("ways", [])]
+        layout = lay_out_replacing(old, ways, lower, upper)
+        targets = propose_replacing(old, ways, layout, jobs, miss=miss)
+        return [_Place(layout.slots[0].target_m, targets, lower, upper, replace_wanted(old, ways))]
     if flight is None:
         return [_Place(slot.target_m, propose_like(old, slot, jobs, miss=miss), lower, upper, like_wanted(old))]
     asked = FlightWish(flight)
@@ -243,6 +306,11 @@ def read_bundle(data: Any) -> Bundle:
     carried = [
         club for each, row in zip(own, data.get("clubs", []), strict=True) if (club := _carried(each, row)) is not None
     ]
+    expected = {
+        each.name: _expected(each, row["expected"])
+        for each, row in zip(own, data.get("clubs", []), strict=True)
+        if "expected" in row
+    }
     fixed = {row["name"] for row in data.get("clubs", []) if row.get("fixed")}
     played = {row["name"] for row in data.get("clubs", []) if not row.get("out_of_favour")}
     if data.get("wish") == Wish.COMPARE:
@@ -256,7 +324,9 @@ def read_bundle(data: Any) -> Bundle:
     return Bundle(
         cases=tuple(
             replace(
-                _case(build, places), replaces=row.get("replaces", ""), named=data.get("slot", {}).get("named", False)
+                _case(build, places, row.get("window")),
+                replaces=row.get("replaces", ""),
+                named=data.get("slot", {}).get("named", False),
             )
             for build, row in zip(builds, data["builds"], strict=True)
         ),
@@ -265,12 +335,32 @@ def read_bundle(data: Any) -> Bundle:
         budget=data.get("budget"),
         feared=Feared(Miss(data.get("miss", "none")), Fear(data.get("fear", "half"))),
         like=data.get("like"),
-        bag=tuple(BagClub(club, club.name, club.name in fixed) for club in carried if club.name in played),
+        bag=tuple(
+            BagClub(club, club.name, club.name in fixed, expected.get(club.name))
+            for club in carried
+            if club.name in played
+        ),
+        tried={
+            build.letter: BagClub(club, build.letter)
+            for build, row in zip(builds, data["builds"], strict=True)
+            if "known" in row and (club := _carried(build, row)) is not None
+        },
         places=data.get("clubs_to_place", 1),
         most=data.get("most_clubs", 14),
+        courses=tuple(row.get("course", "") for row in data.get("jobs", [])),
+        shares=_shares(data),
+        thresholds=DEFAULT.of_customer(data.get("stroke_price"), data.get("round_shots", ())),
+        remarks=tuple(remarks(coverage([club for club in carried if club.name in played], _rules(data)))),
         # A putter is carried whether the file has it or not.
         unseen=max(1, len(played - {club.name for club in carried})),
     )
+
+
+def _shares(data: Mapping[str, Any]) -> dict[str, float]:
+    """Of the rounds, by course; empty where they play one."""
+    named = {row["name"]: float(row["share"]) for row in data.get("courses", []) if row["share"] > 0}
+    total = sum(named.values())
+    return {name: share / total for name, share in named.items()} if len(named) > 1 else {}
 
 
 def _candidate(
@@ -287,9 +377,13 @@ def _candidate(
         air=air,
         anchored=anchored,
         length_m=row.get("length_m"),
+        length_stated=bool(row.get("length_stated", True)),
+        next_heads=tuple((loft, length) for loft, length in row["next_heads"]) if "next_heads" in row else None,
         price=row.get("price"),
         liking=Liking(row.get("liking", "neutral")),
         own=own,
+        answered=bool(row.get("answered", False)),
+        head=row.get("head", ""),
         out_of_favour=bool(row.get("out_of_favour", False)),
         monitor=monitor,
         bend_up_deg=row.get("bend_up_deg", 0.0),
@@ -297,11 +391,15 @@ def _candidate(
     )
 
 
-def _case(build: Candidate, places: Sequence[_Place]) -> Case:
-    """The place a build is judged for: the one its carry is nearest to."""
+def _case(build: Candidate, places: Sequence[_Place], window: Sequence[float] | None) -> Case:
+    """The place a build is judged for: the one its carry is nearest to. window: its own, where it has one."""
     carry = average(values_of(build.shots, "carry_m"))
     place = min(places, key=lambda each: abs(each.carry_m - carry.mean)) if carry else places[0]
-    return Case(build, place.targets, place.lower, place.upper, place.wanted, slot=places.index(place))
+    targets = [
+        replace(target, low=window[0], high=window[1]) if window and target.quantity == "carry_m" else target
+        for target in place.targets
+    ]
+    return Case(build, targets, place.lower, place.upper, place.wanted, slot=places.index(place))
 
 
 def _verdict(verdict: Verdict) -> dict[str, Any]:
@@ -362,8 +460,40 @@ def _worth(worth: Worth) -> dict[str, Any]:
     return {"strokes_a_round": worth.saves, "interval_90": list(worth.interval), "lines": dict(worth.lines)}
 
 
-def written(decision: Decision) -> dict[str, Any]:
-    """A decision as plain data for JSON; lengths in metres, chances and shares 0 to 1, gains in strokes a round."""
+# What decides, and which builds it was not read of is said.
+READ_FOR = ("carry_m", "offline_m", "landing_deg", "total_m")
+
+
+def _not_read(candidate: Candidate) -> list[str]:
+    """Readings that decide and that no counted shot of a build has."""
+    shots = [shot for shot in candidate.shots if shot.counts]
+    return [key for key in READ_FOR if shots and all(shot.get(key) is None for shot in shots)]
+
+
+def _slots(decision: Decision, cases: Sequence[Case]) -> list[dict[str, Any]]:
+    """The decision by place: its window, the builds tried for it, and which of them comes in."""
+    places: dict[int, dict[str, Any]] = {}
+    for case in cases:
+        carry = next((target for target in case.targets if target.quantity == "carry_m"), None)
+        place = places.setdefault(
+            case.slot,
+            {
+                "low_m": carry and carry.low,
+                "high_m": carry and carry.high,
+                "open": decision.asked.open.get(case.slot),
+                "tried": [],
+                "comes_in": None,
+            },
+        )
+        place["tried"].append(case.candidate.letter)
+        if case.candidate.letter in decision.choice.letters:
+            place["comes_in"] = case.candidate.letter
+    return [places[number] for number in sorted(places)]
+
+
+def written(decision: Decision, cases: Sequence[Case] = (), bag_remarks: Sequence[Remark] = ()) -> dict[str, Any]:
+    """A decision as plain data for JSON; lengths in metres, chances and shares 0 to 1, gains in strokes a round. cases:
+    that were decided on; bag_remarks: on the bag as it is."""
     choice = decision.choice
     return {
         "choice": {
@@ -389,6 +519,11 @@ def written(decision: Decision) -> dict[str, Any]:
         }
         if decision.known
         else None,
+        "slots": _slots(decision, cases),
+        "not_read": {
+            each.letter: missing for each in (case.candidate for case in cases) if (missing := _not_read(each))
+        },
+        "remarks": [each.sentence for each in bag_remarks],
         "verdicts": [_verdict(verdict) for verdict in decision.verdicts],
         "comparisons": [_comparison(pair) for pair in decision.judgement.comparisons],
     }

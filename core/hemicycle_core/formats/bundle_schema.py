@@ -5,14 +5,19 @@ from __future__ import annotations
 from typing import Any
 
 from ..bag import GapRule, HeadType
-from ..brief import FlightWish, JobKind, Wish
+from ..brief import FlightWish, JobKind, ReplaceWay, Wish
 from ..flight import Firmness
 from ..impact import Lie
 from ..judge import Liking
 from ..protocols.sole import PLACES, Turf
 from ..runs import Ball
 from ..shots import READINGS, Intent, Source, Strike
+from ..thresholds import MOST_ROUND, ROUND_BANDS
 
+EXPECTED_OF = (
+    "carry_m", "carry_sd_m", "peak_m", "peak_sd_m", "landing_deg", "landing_sd_deg", "roll_m", "ball_speed_mps",
+    "launch_deg", "spin_rpm", "landing_speed_mps", "landing_spin_rpm",
+)  # fmt: skip
 FORMAT, VERSION = "hemicycle-session", 1
 
 
@@ -29,6 +34,8 @@ def _object(needed: list[str], properties: dict[str, Any], **more: Any) -> dict[
 NUMBER: dict[str, Any] = {"type": "number"}
 OPTIONAL: dict[str, Any] = {"type": ["number", "null"]}
 TEXT: dict[str, Any] = {"type": "string"}
+
+STEP: dict[str, Any] = {"type": "array", "items": NUMBER, "minItems": 2, "maxItems": 2}
 
 SHOT = _object(
     ["readings"],
@@ -75,12 +82,33 @@ SHOT = _object(
         },
     },
 )
+KNOWN = _object(
+    ["carry_m", "total_m"],
+    {
+        "carry_m": NUMBER, "carry_sd_m": NUMBER, "total_m": NUMBER, "total_read": {"type": "boolean"},
+        "spread_m": OPTIONAL, "peak_m": OPTIONAL, "landing_deg": OPTIONAL, "spin_rpm": OPTIONAL,
+        "ball_speed_mps": OPTIONAL, "launch_deg": OPTIONAL, "shots": {"type": "integer", "minimum": 0},
+        "of_set": {"type": "boolean"}, "kept_for": TEXT, "swing": TEXT, "on_order": {"type": "boolean"},
+    },
+    description="As the map knows the club, where that is not simply the mean of its shots: on other ground, in other "
+    "air, or from an earlier visit.",
+)  # fmt: skip
+EXPECTED = _object(
+    ["carry_m", "carry_sd_m"],
+    {
+        **dict.fromkeys(EXPECTED_OF, OPTIONAL),
+        "kind": {**_words(HeadType), "description": "A wedge of a set is an iron."},
+    },
+    description="What a club that was not hit should do, by the player's other clubs.",
+)
 CLUB = {
     "name": TEXT,
     "head_type": _words(HeadType),
     "loft_deg": OPTIONAL,
     "length_m": OPTIONAL,
+    "length_stated": {"type": "boolean", "description": "False where the length is as usual of its kind and loft."},
     "shots": {"type": "array", "items": SHOT},
+    "known": KNOWN,
 }
 SEEN = _object(
     ["club", "landed_m", "stopped_m"],
@@ -187,9 +215,32 @@ SCHEMA: dict[str, Any] = {
                         "green_ft": {**NUMBER, "description": "Speed of the green: the meter's reading in feet."},
                         "uses_per_round": NUMBER,
                         "lie": {"enum": [*(each.value for each in Lie), None], "description": "What it is met from."},
+                        "course": {**TEXT, "description": "Where it comes up; left out: everywhere."},
+                        "wind_mps": {**NUMBER, "description": "That it is met in, at 10 m height."},
+                        "wind_from_deg": {**OPTIONAL, "description": "0 against, 90 from the right; null: any side."},
                     },
                 ),
             },
+            "courses": {
+                "type": "array",
+                "description": "Where they play, with the share of their rounds in 100; clubs may be swapped by them.",
+                "items": _object(["name", "share"], {"name": TEXT, "share": NUMBER}),
+            },
+            "stroke_price": {**OPTIONAL, "description": "What a stroke a round is worth, in the shop's money."},
+            "round_shots": {
+                "type": "array",
+                "minItems": len(ROUND_BANDS),
+                "maxItems": len(ROUND_BANDS),
+                "items": {"type": "number", "minimum": 0, "maximum": MOST_ROUND},
+                "description": "Shots a round of "
+                + ", ".join(f"{low:g} to {high:g}" for low, high in ROUND_BANDS)
+                + " yd for one who drives 210 yd; as usual when left out.",
+            },
+            "steps": _object(
+                [],
+                {"long": STEP, "short": STEP, "short_rule": _words(GapRule)},
+                description="Wanted between neighbours at each end, metres; as usual when left out.",
+            ),
             "slot": _object(
                 ["low_m", "high_m"],
                 {
@@ -214,6 +265,11 @@ SCHEMA: dict[str, Any] = {
             "flight": {
                 "enum": [each.value for each in FlightWish],
                 "description": "With `like`: the yardage of that club is to stay and its flight to be other.",
+            },
+            "ways": {
+                "type": "array",
+                "items": _words(ReplaceWay),
+                "description": "With `like` and the wish `replace`: what the club that takes its place is to do.",
             },
             "like": {
                 "type": "string",
@@ -242,6 +298,7 @@ SCHEMA: dict[str, Any] = {
                         "total_m": OPTIONAL,
                         "out_of_favour": {"type": "boolean"},
                         "fixed": {"type": "boolean", "description": "It stays in the bag."},
+                        "expected": EXPECTED,
                     },
                 ),
             },
@@ -253,12 +310,26 @@ SCHEMA: dict[str, Any] = {
                         **CLUB,
                         "letter": {"type": "string", "minLength": 1, "maxLength": 8},
                         "sleeve_deg": NUMBER,
+                        "window": {
+                            **STEP,
+                            "description": "Its own carry window, by how far it rolls; else the slot's.",
+                        },
                         "turned_deg": {
                             **NUMBER,
                             "description": "How far the sleeve is turned from the stated loft, up positive.",
                         },
                         "price": OPTIONAL,
                         "liking": _words(Liking),
+                        "answered": {
+                            "type": "boolean",
+                            "description": "The player was asked for his word of it; so where the liking says one.",
+                        },
+                        "next_heads": {
+                            "type": "array",
+                            "items": STEP,
+                            "description": "Loft and length of the heads of its kind that can be had, where known.",
+                        },
+                        "head": {**TEXT, "description": "Of what head it is a setting: two are never carried."},
                         "bend_up_deg": {
                             "type": "number",
                             "minimum": 0,

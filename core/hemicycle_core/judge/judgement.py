@@ -43,7 +43,8 @@ def judge_session(
     # A letter of its own for each own club, so that names of clubs and letters of builds never meet.
     mine = [replace(each, letter=letter_of_own(each.name), own=True) for each in own]
     wanted = cases[0].wanted if cases else Wanted()
-    weighed = weigh([*candidates, *mine], jobs, feared, wanted.fairway, drive_m)
+    off_tee = None if wanted.fairway is None or wanted.tee is None else (wanted.fairway, wanted.tee)
+    weighed = weigh([*candidates, *mine], jobs, feared, off_tee, drive_m)
     said = tuple(verdict_of(case, weighed, jobs=jobs, thresholds=thresholds) for case in cases)
     pairs = (compare(a, b, weighed=weighed, thresholds=thresholds) for a, b in combinations(candidates, 2))
     return Judgement(said, tuple(pair for pair in pairs if pair is not None), weighed)

@@ -61,8 +61,8 @@ class Doubts:
 class Played:
     """One build on one job. draws (DRAWS,): the success share each possible player has. lost: where the rest go, by
     `short`, `long`, `left`, `right`: shares of all shots, (DRAWS,) each. strokes (DRAWS,): to hole out, this shot among
-    them. lie: what the job's lie does to the build. eased_m: the carry of the part swing it is done with, None for the
-    stock one."""
+    them. lie: what the job's lie does to the build; wind: what its wind does, in words. eased_m: the carry of the part
+    swing it is done with, None for the stock one."""
 
     job: Job
     draws: Floats
@@ -70,6 +70,7 @@ class Played:
     strokes: Floats
     lie: FromLie | None = None
     eased_m: float | None = None
+    wind: str = ""
 
     @property
     def fails(self) -> dict[str, float]:

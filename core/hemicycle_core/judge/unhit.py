@@ -8,16 +8,18 @@ import numpy as np
 
 from ..brief import Job
 from ..estimate import Estimate
+from ..flight import Air
 from ..rack.expected import Expected
 from ..samples.mixture import CARRY_SPREAD
 from ..samples.pool import Centre, Pool
 from ..samples.sides import USUAL_SIDE_DEG
 from .eased import Eases, Part, can_ease, curve_of
 from .from_lie import unhit_from
+from .from_wind import InWind, Wind, in_wind, landing_in, usual_launch, winds_of
 from .landings import OTHERWISE, USUAL_DOWN, Landings, Run, runs_expected
 from .play import Doubts, Played, possible
 from .strokes import USUAL_DRIVE_M
-from .weigh import USUAL_GREEN, Swing, play_from
+from .weigh import USUAL_GREEN, Swing, Ways, play_job
 
 UNHIT_SIDE_SE_DEG = 1.2  # where a strange club starts and curves beside the player's others
 UNHIT_DF = 6.0  # of its spreads: the usual ones drawn from the player's other clubs
@@ -36,18 +38,41 @@ def play_expected(
 
     Spread, misses and side are the player's own; the carry and the landing are as unsure as the expectation.
     """
+    if not clubs:
+        return []
     landed = [_landing(expected) for _, expected in clubs]
-    usual, on_jobs = runs_expected(landed, USUAL_GREEN), [runs_expected(landed, job) for job in jobs]
+    usual = runs_expected(landed, USUAL_GREEN)
+    winds = _winds([expected for _, expected in clubs], jobs)
+    on_jobs: list[Ways] = [
+        [(winds[wind], runs_expected(landing_in(landed, winds[wind]), job)) for wind in winds_of(job)]
+        or [(None, runs_expected(landed, job))]
+        for job in jobs
+    ]
     made = []
     for number, (name, expected) in enumerate(clubs):
         swing = _swing(name, expected, pooled, eases or Eases(), usual[number])
         lies = [unhit_from(job.off, swing.head_type, expected.head.loft_deg) if job.off else None for job in jobs]
         played = (
-            play_from(swing, lie, runs[number], job, drive_m)
-            for lie, runs, job in zip(lies, on_jobs, jobs, strict=True)
+            play_job(
+                swing, lie, [(None if wind is None else wind[number], run[number]) for wind, run in ways], job, drive_m
+            )
+            for lie, ways, job in zip(lies, on_jobs, jobs, strict=True)
         )
         made.append((swing, tuple(played)))
     return made
+
+
+def _winds(clubs: Sequence[Expected], jobs: Sequence[Job]) -> dict[Wind, list[InWind]]:
+    """What each wind of the jobs does to clubs as they should be."""
+    asked = sorted({wind for job in jobs for wind in winds_of(job)}, key=lambda wind: (wind.mps, wind.from_deg))
+    if not asked or not clubs:
+        return {}
+    launches = []
+    for each in clubs:
+        speed, up, spin = each.ball_speed_mps, each.launch_deg, each.spin_rpm
+        known = (speed, up, spin) if speed and up and spin else None
+        launches.append(known or usual_launch(each.head.head_type, each.carry_m))
+    return {wind: in_wind(launches, wind, airs=[Air()] * len(clubs)) for wind in asked}
 
 
 def _landing(expected: Expected) -> Landings:

@@ -23,8 +23,9 @@ from .candidate import Candidate
 from .doubt import doubt, source_of
 from .eased import Eases, Part, can_ease, curve_of, eased_to, eases, mean_launch, part_swings
 from .from_lie import FromLie, from_lie, landings_from
-from .landings import Run, landings, runs_on
-from .play import Doubts, Played, Possible, lying, out_of_reach, play, possible, rounds
+from .from_wind import InWind, Wind, blown, in_wind, landing_in, launch_of, over_all, winds_of
+from .landings import Landings, Run, landings, runs_on
+from .play import Doubts, Played, Possible, lying, normals_of, out_of_reach, play, possible, rounds
 from .strokes import USUAL_DRIVE_M
 
 Floats = NDArray[np.float64]
@@ -69,13 +70,17 @@ class Swing:
     part: Part | None = None
 
 
+Ground = tuple["FromLie | None", list[tuple["InWind | None", Run]]]
+
+
 @dataclass(frozen=True)
 class Weighed:
     """What is known of each build by letter: its centre, and its jobs played out with the successful shots a round
     for each possible player, (DRAWS,), less what is feared. hit: shots of each, those that count in part as parts;
-    under KEEP of the player's own clubs, on average. in_play: how often each stays on the fairway that is to be held,
-    where that is asked. clean: the same, were every job met from a clean lie; None where all are. eases: how well the
-    player eases off."""
+    under KEEP of the player's own clubs, on average. in_play: how often each stays on the fairway that is to be
+    held, where that is asked, off_tee: what each leaves from the tee there; grounds: of each, job by job, what lie
+    and winds do and how it runs there. clean: the same, were every job met from a clean lie; None where all are.
+    eases: how well the player eases off."""
 
     pooled: Pool
     centres: Mapping[str, Centre]
@@ -84,11 +89,30 @@ class Weighed:
     hit: Mapping[str, float] = field(default_factory=dict)
     feared: Feared = NOTHING_FEARED
     in_play: Mapping[str, Played] = field(default_factory=dict)
+    off_tee: Mapping[str, Played] = field(default_factory=dict)
     clean: Weighed | None = None
     eases: Eases = field(default_factory=Eases)
     swings: Mapping[str, Swing] = field(default_factory=dict)
     drive_m: float = USUAL_DRIVE_M
     uses: float | None = None
+    grounds: Mapping[str, tuple[Ground, ...]] = field(default_factory=dict)
+
+    def moved(self, letter: str, further_m: float, steeper_deg: float, error_m: float) -> tuple[Swing, list[Played]]:
+        """A build that carries so much further and lands so much steeper than it was hit, as a turn of its sleeve is
+        predicted to make it, and the jobs played out with it. error_m: one standard deviation of further_m."""
+
+        def run_of(run: Run) -> Run:
+            return replace(run, typical_m=max(run.typical_m + run.per_degree_m * steeper_deg, 0.0))
+
+        swing = self.swings[letter]
+        z = normals_of(f"{swing.name} turned", 1)[0]
+        may_be = replace(swing.may_be, carry_m=swing.may_be.carry_m + further_m + error_m * z)
+        made = replace(swing, carry_m=swing.carry_m + further_m, may_be=may_be, run=run_of(swing.run))
+        jobs = [each.job for each in self.played[letter]]
+        return made, [
+            play_job(made, lie, [(wind, run_of(run)) for wind, run in ways], job, self.drive_m)
+            for (lie, ways), job in zip(self.grounds[letter], jobs, strict=True)
+        ]
 
     def better(self, first: str, second: str) -> float:
         """Chance that the first does more of the jobs than the second."""
@@ -181,11 +205,12 @@ def weigh(
     candidates: Sequence[Candidate],
     jobs: Sequence[Job],
     feared: Feared = NOTHING_FEARED,
-    fairway: Job | None = None,
+    off_tee: tuple[Job, Job] | None = None,
     drive_m: float = USUAL_DRIVE_M,
 ) -> Weighed:
-    """Pool the candidates that have a shot and play each of them on every job, and on the fairway to be held."""
-    jobs = [*jobs, fairway] if fairway is not None else list(jobs)
+    """Pool the candidates that have a shot and play each of them on every job. off_tee: the fairway to be held, which
+    any length reaches, and the same at the length that strokes are counted from."""
+    named, jobs = list(jobs), [*jobs, *(off_tee or ())]
     there = [(each, shots) for each in candidates if (shots := usable(each.shots))]
     airs = [each.air or Air() for each, _ in there]
     anchored = there[0][0].anchored if there else Anchor()
@@ -200,12 +225,14 @@ def weigh(
     down = {None: landed} | {
         lie: landings_from(hit_by, landed, found, airs=airs, anchored=anchored) for lie, found in lies.items()
     }
-    runs = [runs_on(down[job.off], weights, carries, job) if there else [] for job in jobs]
+    winds = _winds(there, jobs, airs, anchored)
+    runs = [_runs(down[job.off], weights, carries, job, winds) if there else [] for job in jobs]
     usual = runs_on(landed, weights, carries, USUAL_GREEN) if there else []
     parts, ease = _parts(there, pooled)
     centres: dict[str, Centre] = {}
     played: dict[str, tuple[Played, ...]] = {}
     swings: dict[str, Swing] = {}
+    grounds: dict[str, tuple[Ground, ...]] = {}
     for index, (each, _) in enumerate(there):
         centre = pooled.centres[index]
         assert centre is not None
@@ -213,18 +240,29 @@ def weigh(
         centres[each.letter] = centre
         swing = Swing(each.key, each.head_type, may_be, centre.carry_m, usual[index], parts.get(each.letter))
         swings[each.letter] = swing
-        played[each.letter] = tuple(
-            play_from(swing, lies[job.off][index] if job.off else None, run[index], job, drive_m)
-            for run, job in zip(runs, jobs, strict=True)
+        grounds[each.letter] = tuple(
+            (
+                lies[job.off][index] if job.off else None,
+                [(None if wind is None else wind[index], run[index]) for wind, run in ways],
+            )
+            for ways, job in zip(runs, jobs, strict=True)
         )
-    held = {letter: each[-1] for letter, each in played.items()} if fairway is not None else {}
-    if fairway is not None:
-        played = {letter: each[:-1] for letter, each in played.items()}
+        played[each.letter] = tuple(
+            play_job(swing, lie, ways, job, drive_m)
+            for (lie, ways), job in zip(grounds[each.letter], jobs, strict=True)
+        )
+    held, counted = (
+        {letter: each[len(named) + number] for letter, each in played.items()} if off_tee else {} for number in (0, 1)
+    )
+    played = {letter: each[: len(named)] for letter, each in played.items()}
+    grounds = {letter: each[: len(named)] for letter, each in grounds.items()}
     made = {letter: rounds(each, feared) for letter, each in played.items()}
     hit = {letter: each.n for letter, each in centres.items()}
-    jobs = jobs[:-1] if fairway is not None else jobs
-    clean = weigh(candidates, [replace(job, lie=None) for job in jobs], feared, fairway, drive_m) if lies else None
-    return Weighed(pooled, centres, played, made, hit, feared, held, clean, ease, swings, drive_m)
+    clean = weigh(candidates, [replace(job, lie=None) for job in named], feared, off_tee, drive_m) if lies else None
+    return Weighed(
+        pooled, centres, played, made, hit, feared, in_play=held, off_tee=counted, clean=clean, eases=ease,
+        swings=swings, drive_m=drive_m, grounds=grounds,
+    )  # fmt: skip
 
 
 def _parts(there: Sequence[tuple[Candidate, list[Shot]]], pooled: Pool) -> tuple[dict[str, Part], Eases]:
@@ -259,16 +297,67 @@ def _lies(there: Sequence[tuple[Candidate, list[Shot]]], jobs: Sequence[Job]) ->
     }
 
 
-def play_from(swing: Swing, lie: FromLie | None, run: Run, job: Job, drive_m: float) -> Played:
+def _winds(
+    there: Sequence[tuple[Candidate, list[Shot]]], jobs: Sequence[Job], airs: Sequence[Air], anchored: Anchor
+) -> dict[Wind, list[InWind]]:
+    """What each wind of the jobs does to each build."""
+    asked = sorted({wind for job in jobs for wind in winds_of(job)}, key=lambda wind: (wind.mps, wind.from_deg))
+    if not asked or not there:
+        return {}
+    launches = [
+        launch_of(each.head_type, float(np.mean([shot.values["carry_m"] for shot in shots])), shots)
+        for each, shots in there
+    ]
+    return {wind: in_wind(launches, wind, airs=airs, anchored=anchored) for wind in asked}
+
+
+Ways = list[tuple[list[InWind] | None, list[Run]]]
+
+
+def _runs(
+    landed: Sequence[Landings],
+    weights: Sequence[Floats],
+    carries: Sequence[Floats],
+    job: Job,
+    winds: Mapping[Wind, list[InWind]],
+) -> Ways:
+    """How the builds run on the ground of a job, in each wind that it is met in."""
+    return [
+        (winds[wind], runs_on(landing_in(landed, winds[wind]), weights, carries, job)) for wind in winds_of(job)
+    ] or [(None, runs_on(landed, weights, carries, job))]
+
+
+def play_job(
+    swing: Swing, lie: FromLie | None, ways: Sequence[tuple[InWind | None, Run]], job: Job, drive_m: float
+) -> Played:
+    """One club on one job in each of its winds, as often in each. ways: what the wind does, and the run then."""
+    played = [play_from(swing, lie, run, job, drive_m, wind) for wind, run in ways]
+    words = "; ".join(wind.words for wind, _ in ways if wind is not None)
+    return replace(over_all(played), wind=words)
+
+
+def play_from(
+    swing: Swing, lie: FromLie | None, run: Run, job: Job, drive_m: float, wind: InWind | None = None
+) -> Played:
     """One club on one job from its lie, by its stock swing or, where it is eased, a part swing, whichever does it more
-    often. lie: what that lie does to it; run: on the ground of the job."""
-    carry = swing.carry_m * (lie.carry if lie else 1.0)
+    often. lie: what that lie does to it; run: on the ground of the job, in the wind; wind: what that does to it."""
+    carry = swing.carry_m * (lie.carry if lie else 1.0) * (wind.carry if wind else 1.0)
     there = lying(swing.may_be, swing.name, swing.head_type, lie) if lie else swing.may_be
+    there = blown(there, wind) if wind else there
     ways = []
     if near(carry, run, job):
         ways.append(play(there, swing.head_type, run, job, lie, drive_m=drive_m))
     if swing.part is not None:
-        eased = eased_to(there, swing.head_type, swing.carry_m, swing.part, run, job, lie, drive_m=drive_m)
+        eased = eased_to(
+            there,
+            swing.head_type,
+            swing.carry_m * (wind.carry if wind else 1.0),
+            swing.part,
+            run,
+            job,
+            lie,
+            drive_m=drive_m,
+        )
         ways += [eased] if eased is not None else []
     if not ways:
         return out_of_reach(job, carry + run.typical_m, drive_m)

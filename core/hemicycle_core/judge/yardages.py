@@ -16,6 +16,7 @@ from scipy.special import ndtr
 
 from ..brief import NOTHING_FEARED, Feared, Job, JobKind, Miss
 from ..samples.mixture import FLYER_GAIN, FLYERS
+from ..thresholds import DEFAULT, ROUND_BANDS
 from ..units import metres, yards
 from .eased import AIM_SHARE, EASES_SD, LEFT, NUMBER_M, SHARED_EASE, STRAIGHTER, wider_at
 from .play import DRAWS, MISS_SIDE, MOST_RUN_SHIFT_M, Possible, normals_of, quantiles
@@ -24,9 +25,7 @@ from .weigh import USUAL_GREEN, Swing
 
 Floats = NDArray[np.float64]
 
-# Shots a round that are neither driver nor putt, of a player who drives 210 yd, by the ends of each band in yards, by
-# judgement. From the second band on the ends move with the length of the drive.
-SHOTS_A_ROUND = ((30.0, 100.0, 6.0), (100.0, 150.0, 6.0), (150.0, 200.0, 5.0), (200.0, 240.0, 3.0))
+# The bands of a round are those of a player who drives this far; from the second on their ends move with the drive.
 USUAL_DRIVE_YD, MOST_LONGER = 210.0, 1.35
 STEP_M = metres(4)
 SOFTEN_YD = 8.0  # how far the ends of the bands run into each other
@@ -48,14 +47,16 @@ class Yardages:
     uses: Floats
 
 
-def usual_yardages(drive_m: float, jobs: Sequence[Job] = (), *, shots: float = 1.0) -> Yardages:
-    """The yardages of a round for a player who drives so far, less what named jobs stand for. shots: how many times the
-    usual number of them a round."""
+def usual_yardages(
+    drive_m: float, jobs: Sequence[Job] = (), *, shots: float = 1.0, counts: Sequence[float] = DEFAULT.round_shots
+) -> Yardages:
+    """The yardages of a round for a player who drives so far, less what named jobs stand for. shots: how many times
+    so many a round; counts: shots a round in each of `ROUND_BANDS`."""
     longer = float(np.clip(yards(drive_m) / USUAL_DRIVE_YD, 0.6, MOST_LONGER))
-    last = SHOTS_A_ROUND[-1][1] * longer
-    at = np.arange(metres(SHOTS_A_ROUND[0][0]) + STEP_M / 2, metres(last + SOFTEN_YD), STEP_M)
+    last = ROUND_BANDS[-1][1] * longer
+    at = np.arange(metres(ROUND_BANDS[0][0]) + STEP_M / 2, metres(last + SOFTEN_YD), STEP_M)
     uses = np.zeros(at.size)
-    for number, (low, high, count) in enumerate(SHOTS_A_ROUND):
+    for number, ((low, high), count) in enumerate(zip(ROUND_BANDS, counts, strict=True)):
         ends = (low if number == 0 else low * longer, high * longer)
         inside = ndtr((yards(1.0) * at - ends[0]) / SOFTEN_YD) - ndtr((yards(1.0) * at - ends[1]) / SOFTEN_YD)
         uses += shots * count * inside / inside.sum()

@@ -12,10 +12,12 @@ from common.problems import Refused
 from django.utils import timezone
 from hemicycle_core.bag import BagEnd, HeadType
 from hemicycle_core.brief import Fear, JobKind, Miss
+from hemicycle_core.brief.jobs import WINDIEST_MPS
 from hemicycle_core.errors import BadInput
 from hemicycle_core.flight import Firmness
 from hemicycle_core.flight.landing import EVERYDAY_FT, FASTEST_FT, SLOWEST_FT
 from hemicycle_core.judge import Liking
+from hemicycle_core.thresholds import MOST_ROUND, ROUND_BANDS
 from hemicycle_core.wedges import School, WedgeWish
 from shop.audit import action
 from shop.models import User
@@ -30,11 +32,13 @@ DeliveryWord = Literal["", "steep", "middling", "shallow"]
 MOST_COURSES = 6
 MOST_SOLE = 60
 MOST_JOBS = 24
+LEAST_STROKE, MOST_STROKE = 200, 1_000_000
 
 
 @dataclass
 class JobFields:
-    """A shot the player meets; see hemicycle_core.brief.Job. course: where, empty for everywhere."""
+    """A shot the player meets; see hemicycle_core.brief.Job. course: where, empty for everywhere. wind_from_deg: 0
+    against the shot, 90 from the right, None from any side."""
 
     name: str
     kind: JobKind
@@ -47,12 +51,15 @@ class JobFields:
     course: str = ""
     lie: str = ""
     green_ft: float = EVERYDAY_FT
+    wind_mps: float = 0.0
+    wind_from_deg: float | None = 0.0
 
 
 @dataclass
 class Course:
     """Where they play. kind: home, trip or season; share: of their rounds, in 100; green_ft: how fast the greens are,
-    the meter's reading in feet; sand: what their bunkers hold, empty for not said."""
+    the meter's reading in feet; sand: what their bunkers hold, empty for not said; wind_mps: that usually blows there,
+    from any side."""
 
     name: str
     kind: Literal["home", "trip", "season"]
@@ -60,12 +67,14 @@ class Course:
     share: float
     green_ft: float = EVERYDAY_FT
     sand: Sand = ""
+    wind_mps: float = 0.0
 
 
 @dataclass
 class Brief:
     """What the interview found, as it is sent, kept and shown: every field but the jobs is a column of the session by
-    its name. jobs: in the order of the form. likes: by head type."""
+    its name. jobs: in the order of the form. likes: by head type. stroke_price: what a stroke a round is worth to this
+    customer, None for what the shop says; round_shots: shots a round in each of `ROUND_BANDS`, empty for the shop's."""
 
     miss: Miss
     firmness: Firmness
@@ -84,6 +93,8 @@ class Brief:
     delivery: DeliveryWord = ""
     wedge_wishes: list[WedgeWish] = field(default_factory=list)
     sole: str = ""
+    stroke_price: Decimal | None = None
+    round_shots: list[float] = field(default_factory=list)
 
 
 COLUMNS = [each.name for each in fields(Brief) if each.name != "jobs"]
@@ -105,6 +116,8 @@ LABELS = {
     "delivery": "Delivery",
     "wedge_wishes": "Wanted of the wedges",
     "sole": "Sole chosen",
+    "stroke_price": "What a stroke is worth",
+    "round_shots": "Shots a round",
 }
 
 
@@ -146,6 +159,8 @@ def job_fields(job: Job) -> JobFields:
         course=job.course,
         lie=job.lie,
         green_ft=job.green_ft,
+        wind_mps=job.wind_mps,
+        wind_from_deg=job.wind_from_deg,
     )
 
 
@@ -185,6 +200,9 @@ def write_brief(
         raise BadInput("Clubs carried must be 1 to 20.", field="most_clubs")
     if brief.budget is not None and brief.budget < 0:
         raise BadInput("A budget is nought or more.", field="budget")
+    if brief.stroke_price is not None and not LEAST_STROKE <= brief.stroke_price <= MOST_STROKE:
+        raise BadInput(f"A stroke a round is worth {LEAST_STROKE:g} to {MOST_STROKE:g}.", field="stroke_price")
+    _check_round(brief.round_shots)
     if len(brief.sole) > MOST_SOLE:
         raise BadInput(f"The sole chosen: {MOST_SOLE} characters at most.", field="sole")
     if "jobs" in now:
@@ -215,6 +233,13 @@ def _write_jobs(session: FittingSession, jobs: Sequence[JobFields]) -> None:
     Job.objects.bulk_create(rows)
 
 
+def _check_round(shots: Sequence[float]) -> None:
+    if shots and len(shots) != len(ROUND_BANDS):
+        raise BadInput(f"Give {len(ROUND_BANDS)} figures, from the shortest shots on, or none.", field="round_shots")
+    if any(not 0 <= each <= MOST_ROUND for each in shots) or (shots and not any(shots)):
+        raise BadInput(f"Shots a round: 0 to {MOST_ROUND} of each length.", field="round_shots")
+
+
 def _likes(brief: Brief) -> dict[str, str]:
     unknown = next((kind for kind in brief.likes if kind not in set(HeadType)), None)
     if unknown is not None:
@@ -233,6 +258,8 @@ def _courses(brief: Brief) -> list[dict[str, Any]]:
     for index, course in enumerate(brief.courses):
         if not 0 <= course.share <= 100:
             raise BadInput("The share of the rounds runs from 0 to 100.", field=f"courses.{index}.share")
+        if not 0 <= course.wind_mps <= WINDIEST_MPS:
+            raise BadInput("A wind of up to 45 mph can be played in.", field=f"courses.{index}.wind_mps")
         if not SLOWEST_FT <= course.green_ft <= FASTEST_FT:
             words = f"Greens read {SLOWEST_FT:g} to {FASTEST_FT:g} feet on the meter."
             raise BadInput(words, field=f"courses.{index}.green_ft")

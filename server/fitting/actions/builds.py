@@ -28,6 +28,7 @@ from shop.audit import action
 from shop.models import User
 
 from ..domain.session import JudgedSession, load
+from ..domain.taken import why_taken
 from ..models import LETTERS, Build, FittingSession
 from .acts import alter, put_up
 from .bays import leave_bay
@@ -436,10 +437,17 @@ def accept(actor: User, build_id: int, *, accepted: bool) -> Build:
     not_meanwhile(session, ["build.accept", "build.release", "gap.choose"])
     if build.is_own or build.archived:
         raise BadInput("Only a build on the stand is taken into the bag for now.", field="build")
-    if accepted and not may_be_accepted(load(session), build):
+    judged = load(session)
+    if accepted and not may_be_accepted(judged, build):
         raise BadInput(f"{build.letter} needs more kept shots before the bag can be cut around it.", field="build")
-    rows = alter(build, accepted_at=timezone.now() if accepted else None)
-    rows += alter(session, gap_above=None, like_for=None, wish=Wish.GAP.value)
+    places = session.clubs_to_place
+    if accepted and build.accepted_at is None:
+        rows = alter(build, accepted_at=timezone.now(), taken=why_taken(judged, build))
+        places = max(places - 1, 1)
+    else:
+        places = (build.taken or {}).get("places", places)
+        rows = alter(build, accepted_at=None, taken=None)
+    rows += alter(session, gap_above=None, like_for=None, wish=Wish.GAP.value, clubs_to_place=places)
     keep_windows(session, actor)
     what = "build.accept" if accepted else "build.release"
     note(session, actor, what, f"build:{build.pk}", letter=build.letter, rows=rows)

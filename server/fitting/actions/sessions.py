@@ -36,7 +36,20 @@ MOST_TEE_MM = 70
 # Agreed ones last: those to go on with are what the desk is opened for.
 TO_GO_ON_WITH_FIRST = (ExpressionWrapper(Q(agreed_at__isnull=False), output_field=BooleanField()).asc(),)
 # Of the brief, what is true of the player and not of one visit.
-LASTING = ("miss", "fear", "shape", "firmness", "courses", "lies", "likes", "most_clubs", "delivery", "school")
+LASTING = (
+    "miss",
+    "fear",
+    "shape",
+    "firmness",
+    "courses",
+    "lies",
+    "likes",
+    "most_clubs",
+    "delivery",
+    "school",
+    "stroke_price",
+    "round_shots",
+)
 OWN_FIELDS = (
     "name", "head_type", "stated_loft_deg", "set_loft_deg", "length_m", "fixed", "typed_carry_m", "typed_total_m",
     "typed_doubt_m", "known_from", "known_flight", "out_of_favour", "measured_loft_deg", "own_shaft", "age_rounds",

@@ -2,13 +2,14 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from dataclasses import asdict, dataclass
 
 from hemicycle_core.bag import GapOrder, GapRule
 from hemicycle_core.bag.gaps import check_short_rule, check_step
 from hemicycle_core.bag.slots import MOST_CLUBS
-from hemicycle_core.brief import FlightWish, Wish
-from hemicycle_core.brief.wishes import check_named, far_wanted
+from hemicycle_core.brief import FlightWish, ReplaceWay, Wish
+from hemicycle_core.brief.wishes import check_named, check_ways, far_wanted
 from hemicycle_core.errors import BadInput
 from hemicycle_core.shots import READINGS
 from shop.audit import action
@@ -21,7 +22,7 @@ from .windows import keep_windows
 
 GAP_FIELDS = [
     "wish", "rule", "gap_order", "clubs_to_place", "gap_above", "like_for", "flight_wish", "named_low_m",
-    "named_high_m", "named_total",
+    "named_high_m", "named_total", "replace_ways",
 ]  # fmt: skip
 
 
@@ -47,9 +48,10 @@ def choose_gap(
     flight: FlightWish | None = None,
     named: Named | None = None,
     wish: Wish = Wish.GAP,
+    ways: Sequence[ReplaceWay] = (),
 ) -> FittingSession:
     """What leads; which rule the holes are drawn by, which space is in work and how many clubs go into it. like_for_id:
-    the old club that a new one is held against, with a wish that has one."""
+    the old club that a new one is held against, with a wish that has one; ways: what takes its place is to do."""
     session = for_change(actor, session_id)
     if not 1 <= clubs_to_place <= MOST_CLUBS:
         raise BadInput(f"Plan 1 to {MOST_CLUBS} clubs for one hole.", field="clubs_to_place")
@@ -57,12 +59,15 @@ def choose_gap(
     named = named or Named()
     check_named(named.low_m, named.high_m)
     session.rule, session.gap_order = rule.value, order.value
-    held = wish in (Wish.LIKE, Wish.FLIGHT, Wish.FAR)
+    held = wish in (Wish.LIKE, Wish.FLIGHT, Wish.REPLACE, Wish.FAR)
     if held and like_for_id is None:
         raise BadInput("Say which club the new one is held against.", field="like_for")
     if wish is Wish.FLIGHT and flight is None:
         raise BadInput("Say what the flight is to be: higher, lower, steeper, or with other spin.", field="flight")
+    if wish is Wish.REPLACE:
+        check_ways(ways)
     session.wish = wish.value
+    session.replace_ways = [way.value for way in ways] if wish is Wish.REPLACE else []
     session.flight_wish = flight.value if flight is not None and wish is Wish.FLIGHT else ""
     session.named_low_m, session.named_high_m, session.named_total = named.low_m, named.high_m, named.total
     session.clubs_to_place = clubs_to_place
@@ -72,7 +77,7 @@ def choose_gap(
     bag = load(session).bag
     if held and bag.like is None:
         raise BadInput("Hit or type that club first: it has no carry to hold a new one against.", field="like_for")
-    if wish is Wish.FLIGHT and bag.layout is not None:
+    if wish in (Wish.FLIGHT, Wish.REPLACE) and bag.layout is not None:
         bag.proposed(bag.layout.slots[0])  # refused here where the old club's flight is not known
     if wish is Wish.FAR and bag.like is not None:
         far_wanted(bag.like, [])  # and here where it was not hit

@@ -33,6 +33,7 @@ from hemicycle_core.bag.gaps import gap_between
 from hemicycle_core.brief import (
     FlightWish,
     Miss,
+    ReplaceWay,
     Target,
     Wanted,
     Wish,
@@ -47,9 +48,12 @@ from hemicycle_core.brief.wishes import (
     far_wanted,
     flight_wanted,
     lay_out_named,
+    lay_out_replacing,
     like_wanted,
     named_target,
     propose_far,
+    propose_replacing,
+    replace_wanted,
 )
 from hemicycle_core.flight import FAIRWAY, Air, Anchor, Firmness, run_out
 from hemicycle_core.judge.landings import landings, usual_roll_m
@@ -277,8 +281,15 @@ class SessionBag:
             return Wanted()
         if self.wish is Wish.FAR:
             return far_wanted(self.like, self.rows.core_jobs) if self.like.hit else Wanted(Wish.FAR)
+        if self.wish is Wish.REPLACE:
+            return replace_wanted(self.like, self.ways)
         asked = self.rows.session.flight_wish
         return flight_wanted(self.like, FlightWish(asked)) if asked else like_wanted(self.like)
+
+    @property
+    def ways(self) -> list[ReplaceWay]:
+        """What the club that takes an old one's place is to do."""
+        return [ReplaceWay(each) for each in self.rows.session.replace_ways]
 
     @property
     def wish(self) -> Wish:
@@ -347,6 +358,8 @@ class SessionBag:
         """The slots in work; None where nothing is open and where no carry is asked for."""
         if self.wanted.windowless:
             return None
+        if self.like is not None and self.wish is Wish.REPLACE:
+            return lay_out_replacing(self.like, self.ways, *self.beside, self.rows.thresholds)
         if self.like is not None:
             return lay_out_like(self.like, "Its yardage" if self.wanted.wish is Wish.FLIGHT else "Like for like")
         if self.named is not None:
@@ -370,6 +383,10 @@ class SessionBag:
             return []
         miss = Miss(self.rows.session.miss)
         jobs, asked = self.rows.core_jobs, self.rows.session.flight_wish
+        if self.like is not None and self.wish is Wish.REPLACE:
+            return propose_replacing(
+                self.like, self.ways, self.layout, jobs, miss=miss, thresholds=self.rows.thresholds
+            )
         if self.like is not None and asked:
             return propose_flight(self.like, FlightWish(asked), slot, jobs, miss=miss, thresholds=self.rows.thresholds)
         if self.like is not None:

@@ -50,7 +50,8 @@ class Planning:
         weigher, decision = self.decision.weigher, self.decision
         rows = self.judged.rows.candidates
         vetoed = {str(build.pk) for build in rows if self.judged.liking_of(build) is Liking.VETOED}
-        new = [option for option in weigher.options if not option.own and option.key not in vetoed]
+        # A turn that is left is the headline's to propose: it is no build yet.
+        new = [each for each in weigher.options if not (each.own or each.turned or each.key in vetoed)]
         unhit = {option.key for option in new if not option.hit}
         plans = [plan for plan in weigher.plans(new) if plan.keys & unhit]
         best = max(plans, key=lambda plan: (weigher.worth(plan).net, sorted(plan.keys)), default=None)

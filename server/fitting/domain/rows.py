@@ -82,8 +82,10 @@ def lie_of(words: str) -> Lie | None:
     return Lie(word) if word in set(Lie) else None
 
 
-def core_job(job: Job, share: float = 1.0) -> CoreJob:
-    """share: of the rounds, in which the job comes up at all."""
+def core_job(job: Job, share: float = 1.0, course_wind_mps: float = 0.0) -> CoreJob:
+    """share: of the rounds, in which the job comes up at all; course_wind_mps: that blows from any side where the job
+    comes up, and counts where the job has none of its own."""
+    wind = (job.wind_mps, job.wind_from_deg) if job.wind_mps or not course_wind_mps else (course_wind_mps, None)
     return CoreJob(
         name=job.name,
         kind=JobKind(job.kind),
@@ -95,6 +97,8 @@ def core_job(job: Job, share: float = 1.0) -> CoreJob:
         green_ft=job.green_ft,
         uses_per_round=job.uses_per_round * share,
         lie=lie_of(job.lie),
+        wind_mps=wind[0],
+        wind_from_deg=wind[1],
     )
 
 
@@ -167,6 +171,12 @@ class SessionRows:
 
     @cached_property
     def thresholds(self) -> Thresholds:
+        """The shop's thresholds with what the brief says of this customer."""
+        price = self.session.stroke_price
+        return self.shop_thresholds.of_customer(None if price is None else float(price), self.session.round_shots)
+
+    @property
+    def shop_thresholds(self) -> Thresholds:
         """The shop's thresholds; once agreed, as they were then."""
         kept = self.session.thresholds
         return changed(self.session.shop.thresholds if kept is None else kept)
@@ -212,7 +222,8 @@ class SessionRows:
     @cached_property
     def core_jobs(self) -> list[CoreJob]:
         """The jobs with their uses in a usual round: what comes up on one course only counts by its share."""
-        return [core_job(job, self.courses.get(job.course, 1.0)) for job in self.jobs]
+        wind = {course["name"]: course.get("wind_mps", 0.0) for course in self.session.courses}
+        return [core_job(job, self.courses.get(job.course, 1.0), wind.get(job.course, 0.0)) for job in self.jobs]
 
     @cached_property
     def played(self) -> list[tuple[Job, CoreJob]]:

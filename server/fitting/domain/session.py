@@ -271,16 +271,27 @@ class JudgedSession:
     def judgement(self) -> Judgement:
         return self.decision.judgement
 
+    @property
+    def _somewhere(self) -> bool:
+        """Whether there is a place to try builds for."""
+        return self.bag.layout is not None or self.bag.wanted.windowless
+
+    @cached_property
+    def cases(self) -> list[Case]:
+        """The builds that are decided on, each with the place it is tried for."""
+        if not self._somewhere:
+            return []
+        return [self._case(build) for build in self.rows.candidates if build.accepted_at is None]
+
     def _given(self) -> dict[str, Any]:
         """What the decision is given."""
-        somewhere = self.bag.layout is not None or self.bag.wanted.windowless
         own = [
             replace(self.candidate(build), name=name_of(build))
             for build in (*self.rows.own, *self.rows.accepted)
             if self.rows.shots_of(build)
         ]
         return {
-            "cases": [self._case(build) for build in self.rows.candidates if somewhere and build.accepted_at is None],
+            "cases": self.cases,
             "jobs": self.rows.played_jobs,
             "own": own,
             "bag": own_clubs(self),
@@ -293,7 +304,7 @@ class JudgedSession:
             "feared": self.rows.feared,
             "swaps": len(self.rows.courses) > 1,
             "thresholds": self.thresholds,
-            "nothing_open": not somewhere and len(self.bag.clubs) > 1,
+            "nothing_open": not self._somewhere and len(self.bag.clubs) > 1,
         }
 
     def _case(self, build: Build) -> Case:

@@ -65,6 +65,9 @@ class Build(ScopedModel):
     archived = models.BooleanField(default=False)
     coded = models.BooleanField(default=False, help_text="A code of a sole test: which club it is, only its link says.")
     accepted_at = models.DateTimeField(null=True, help_text="Taken into the bag for the time being.")
+    taken = models.JSONField(
+        null=True, help_text="Why it was taken in: its slot, what was said, and why its rivals for it lost."
+    )
     imported = models.ForeignKey("ShotImport", on_delete=models.PROTECT, null=True, help_text="The file it came with.")
 
     @property

@@ -58,6 +58,10 @@ class FittingSession(ScopedModel):
         max_length=8, blank=True, choices=words(Delivery), help_text="As the fitter called it from divots."
     )
     wedge_wishes = models.JSONField(default=list, help_text="What the player wants of the wedges.")
+    stroke_price = models.DecimalField(
+        max_digits=9, decimal_places=2, null=True, help_text="What a stroke a round is worth; null: as the shop says."
+    )
+    round_shots = models.JSONField(default=list, help_text="Shots a round by length; empty: as the shop says.")
     sole = models.CharField(max_length=60, blank=True, help_text="Chosen for the most lofted wedge; empty: not yet.")
     briefed_at = models.DateTimeField(null=True)
 
@@ -74,6 +78,7 @@ class FittingSession(ScopedModel):
     flight_wish = models.CharField(
         max_length=10, blank=True, choices=words(FlightWish), help_text="With like_for: its yardage, with this flight."
     )
+    replace_ways = models.JSONField(default=list, help_text="With like_for: what takes its place is to do this.")
     named_low_m = models.FloatField(null=True, help_text="A yardage or band that was named; one yardage twice.")
     named_high_m = models.FloatField(null=True)
     named_total = models.BooleanField(default=False, help_text="Where it stops, not where it lands.")
@@ -128,6 +133,8 @@ class Job(ScopedModel):
     uses_per_round = models.FloatField(default=1)
     course = models.CharField(max_length=40, blank=True, help_text="Where it is met; empty: everywhere.")
     lie = models.CharField(max_length=12, blank=True)
+    wind_mps = models.FloatField(default=0)
+    wind_from_deg = models.FloatField(null=True, default=0, help_text="0 against, 90 from the right; null: any side.")
 
     class Meta:
         ordering = ["position"]

@@ -58,6 +58,7 @@ export type Lie = Schemas["Lie"];
 export type ChangeKind = Schemas["ChangeKind"];
 export type DayKind = Schemas["DayKind"];
 export type FlightWish = Schemas["FlightWish"];
+export type ReplaceWay = Schemas["ReplaceWay"];
 export type Named = Schemas["Named"];
 export type Fear = Schemas["Fear"];
 export type Firmness = Schemas["Firmness"];

@@ -2093,6 +2093,9 @@ export interface components {
             delivery?: components["schemas"]["DeliveryEnum"] | components["schemas"]["BlankEnum"];
             wedge_wishes?: components["schemas"]["WedgeWish"][];
             sole?: string;
+            /** Format: decimal */
+            stroke_price?: string | null;
+            round_shots?: number[];
         };
         BriefOut: {
             miss: components["schemas"]["Miss"];
@@ -2116,6 +2119,12 @@ export interface components {
             delivery: components["schemas"]["DeliveryEnum"] | components["schemas"]["BlankEnum"];
             wedge_wishes: components["schemas"]["WedgeWish"][];
             sole: string;
+            /** Format: decimal */
+            stroke_price: string | null;
+            round_shots: number[];
+            /** Format: double */
+            shop_stroke_price: number;
+            shop_round_shots: number[];
             wish_leads: {
                 [key: string]: string;
             };
@@ -2438,6 +2447,8 @@ export interface components {
             /** Format: double */
             green_ft?: number;
             sand?: components["schemas"]["SandEnum"] | components["schemas"]["BlankEnum"];
+            /** Format: double */
+            wind_mps?: number;
         };
         CourseCode: {
             code: number;
@@ -2471,6 +2482,8 @@ export interface components {
             /** Format: double */
             green_ft?: number;
             sand?: components["schemas"]["SandEnum"] | components["schemas"]["BlankEnum"];
+            /** Format: double */
+            wind_mps?: number;
         };
         CourseView: {
             codes: components["schemas"]["CourseCode"][];
@@ -2601,6 +2614,7 @@ export interface components {
             gap_above?: number | null;
             order?: components["schemas"]["GapOrder"];
             flight?: (components["schemas"]["FlightWish"] | components["schemas"]["NullEnum"]) | null;
+            ways?: components["schemas"]["ReplaceWay"][];
             named?: components["schemas"]["NamedRequest"];
             like_for?: number | null;
         };
@@ -2920,6 +2934,10 @@ export interface components {
             lie?: string;
             /** Format: double */
             green_ft?: number;
+            /** Format: double */
+            wind_mps?: number;
+            /** Format: double */
+            wind_from_deg?: number | null;
         };
         JobFieldsRequest: {
             name: string;
@@ -2939,6 +2957,10 @@ export interface components {
             lie?: string;
             /** Format: double */
             green_ft?: number;
+            /** Format: double */
+            wind_mps?: number;
+            /** Format: double */
+            wind_from_deg?: number | null;
         };
         /** @enum {string} */
         JobKind: "green" | "tee" | "layup";
@@ -3444,6 +3466,8 @@ export interface components {
             what: string;
             sentence: string;
         };
+        /** @enum {string} */
+        ReplaceWay: "longer" | "shorter" | "softer";
         RevealInRequest: {
             early?: boolean;
         };
@@ -4266,12 +4290,13 @@ export interface components {
             high: number;
         };
         /** @enum {string} */
-        Wish: "gap" | "like" | "flight" | "far" | "compare";
+        Wish: "gap" | "like" | "flight" | "replace" | "far" | "compare";
         WishOut: {
             wish: components["schemas"]["Wish"];
             like: number | null;
             flight: (components["schemas"]["FlightWish"] | components["schemas"]["NullEnum"]) | null;
             named: components["schemas"]["Named"] | null;
+            ways: components["schemas"]["ReplaceWay"][];
         };
         WorkInRequest: {
             kind: components["schemas"]["ChangeKind"];

@@ -19,6 +19,10 @@ const THIN = "\u202f";
 
 export const toYards = (metres: Metres): Yards => (metres / 0.9144) as Yards;
 export const toMetres = (yards: number): Metres => (yards * 0.9144) as Metres;
+const MPH = 0.44704;
+/** Metres a second as miles an hour, and back. */
+export const toMph = (mps: number): number => mps / MPH;
+export const fromMph = (mph: number): number => mph * MPH;
 export const toFeet = (metres: Metres): number => metres / 0.3048;
 
 /** A half that a conversion of units missed by the last bits of a float is still a half. */

@@ -18,7 +18,7 @@ from hemicycle_core.bag import (
     widest_gap,
 )
 from hemicycle_core.bag.gaps import RULE_WORDS
-from hemicycle_core.brief import FlightWish, Target, Wish
+from hemicycle_core.brief import FlightWish, ReplaceWay, Target, Wish
 from hemicycle_core.brief.wishes import far_words
 from hemicycle_core.flight import Firmness
 from hemicycle_core.rack import Reach
@@ -133,6 +133,7 @@ def _wanted(judged: JudgedSession, own: Mapping[str, int]) -> WishOut:
         wish=bag.wish,
         like=own[bag.like.name] if bag.like else None,
         flight=FlightWish(session.flight_wish) if session.flight_wish and bag.like else None,
+        ways=[ReplaceWay(each) for each in session.replace_ways],
         named=Named(*bag.named, session.named_total) if bag.named else None,
     )
 

@@ -21,6 +21,8 @@ def present_brief(judged: JudgedSession) -> BriefOut:
         **{each.name: getattr(found, each.name) for each in fields(found)},
         wish_leads={each: WISH_LEADS[each] for each in found.wedge_wishes},
         delivered=judged.wedges.delivered,
+        shop_stroke_price=judged.rows.shop_thresholds.stroke_price,
+        shop_round_shots=list(judged.rows.shop_thresholds.round_shots),
         done=session.briefed_at is not None,
         common=[present_common(each) for each in _common(judged)],
         longest=[
@@ -51,4 +53,6 @@ def present_common(common: CommonJob) -> JobFields:
         green_ft=job.green_ft,
         uses_per_round=job.uses_per_round,
         lie=common.lie,
+        wind_mps=job.wind_mps,
+        wind_from_deg=job.wind_from_deg,
     )

@@ -5,14 +5,17 @@ from __future__ import annotations
 from typing import Any
 
 from hemicycle_core.brief import Wish
-from hemicycle_core.formats.bundle_schema import FORMAT, SEEN, VERSION
+from hemicycle_core.decision import BagClub
+from hemicycle_core.formats.bundle_schema import EXPECTED_OF, FORMAT, KNOWN, SEEN, VERSION
 from hemicycle_core.formats.csv_out import WrittenShot
 from hemicycle_core.formats.shots import RunSaid
+from hemicycle_core.rack import Expected
 from hemicycle_core.runs import Ball
 from hemicycle_core.shots import FLIGHT_READINGS, Intent, Source
 from hemicycle_core.shots import Shot as CoreShot
 
 from ...domain.bag import name_of
+from ...domain.options import own_clubs, tried_builds
 from ...domain.rows import lie_of
 from ...domain.session import JudgedSession
 from ...domain.soles import SessionSole
@@ -22,6 +25,8 @@ from ...models import Build, Shot
 def present_bundle(judged: JudgedSession) -> dict[str, Any]:
     """Everything of a session that a judgement rests on, canonical units."""
     rows, session = judged.rows, judged.rows.session
+    bag = {club.key: club for club in own_clubs(judged)}
+    tried = tried_builds(judged)
     models_flight = session.bay.models_flight
     return {
         "format": FORMAT,
@@ -38,6 +43,10 @@ def present_bundle(judged: JudgedSession) -> dict[str, Any]:
         "rule": session.rule,
         "clubs_to_place": session.clubs_to_place,
         "most_clubs": session.most_clubs,
+        "courses": [{"name": course["name"], "share": course["share"]} for course in session.courses],
+        "stroke_price": rows.thresholds.stroke_price,
+        "round_shots": list(rows.thresholds.round_shots),
+        "steps": _steps(judged),
         "jobs": [
             {
                 "name": job.name,
@@ -50,8 +59,11 @@ def present_bundle(judged: JudgedSession) -> dict[str, Any]:
                 "green_ft": job.green_ft,
                 "uses_per_round": job.uses_per_round,
                 "lie": lie_of(job.lie),
+                "course": job.course,
+                "wind_mps": core.wind_mps,
+                "wind_from_deg": core.wind_from_deg,
             }
-            for job in rows.jobs
+            for job, core in zip(rows.jobs, rows.core_jobs, strict=True)
         ],
         **_slot(judged),
         **_tests(judged),
@@ -62,8 +74,9 @@ def present_bundle(judged: JudgedSession) -> dict[str, Any]:
                 "total_m": build.typed_total_m,
                 "out_of_favour": bool(build.out_of_favour),
                 "fixed": build.fixed,
+                **_in_bag(bag.get(str(build.pk))),
             }
-            for build in rows.own
+            for build in (*rows.own, *rows.accepted)
         ],
         "builds": [
             {
@@ -73,11 +86,46 @@ def present_bundle(judged: JudgedSession) -> dict[str, Any]:
                 "turned_deg": build.set_loft_deg - build.head.loft_deg if build.head and build.set_loft_deg else 0,
                 "price": None if build.price is None else float(build.price),
                 "liking": judged.liking_of(build).value,
+                "answered": judged.candidate(build).answered,
+                "head": judged.candidate(build).head,
                 **_wedge(judged, build),
+                **_next_heads(judged, build),
+                **_in_bag(tried.get(build.letter)),
+                **_window(judged, build),
             }
             for build in rows.candidates
+            if build.accepted_at is None
         ],
     }
+
+
+def _in_bag(club: BagClub | None) -> dict[str, Any]:
+    """A club as the decision is given it: as the map knows it, and what it should do where nobody hit it."""
+    if club is None:
+        return {}
+    known = {key: getattr(club.club, key) for key in KNOWN["properties"]}
+    flight = club.expected
+    return {
+        "known": known,
+        **({} if flight is None else {"expected": _expected(flight)}),
+    }
+
+
+def _next_heads(judged: JudgedSession, build: Build) -> dict[str, Any]:
+    found = judged.candidate(build).next_heads
+    return {} if found is None else {"next_heads": [list(each) for each in found]}
+
+
+def _expected(flight: Expected) -> dict[str, Any]:
+    return {"kind": flight.head.head_type.value, **{key: getattr(flight, key) for key in EXPECTED_OF}}
+
+
+def _window(judged: JudgedSession, build: Build) -> dict[str, Any]:
+    """The carry window of one build, where it has one in the slot that the file holds."""
+    carry = next((target for target in judged.wanted_of(build) if target.quantity == "carry_m"), None)
+    if carry is None or carry.low is None or carry.high is None:
+        return {}
+    return {"window": [carry.low, carry.high]}
 
 
 def _tests(judged: JudgedSession) -> dict[str, Any]:
@@ -140,6 +188,13 @@ def _wedge(judged: JudgedSession, build: Build) -> dict[str, Any]:
     return {**said, **({"replaces": replaces} if replaces else {})}
 
 
+def _steps(judged: JudgedSession) -> dict[str, Any]:
+    """The steps in force at each end."""
+    rules = judged.bag.rules
+    long, short = ([step.least_m, step.most_m] for step in (rules.long_step, rules.short_step))
+    return {"long": long, "short": short, "short_rule": rules.short.value}
+
+
 def _wish(judged: JudgedSession) -> dict[str, Any]:
     """What leads, with the old club that a new one is held against."""
     bag = judged.bag
@@ -148,6 +203,8 @@ def _wish(judged: JudgedSession) -> dict[str, Any]:
     said: dict[str, Any] = {"wish": bag.wish.value}
     if bag.like is not None:
         said["like"] = bag.like.name
+    if bag.wish is Wish.REPLACE:
+        said["ways"] = list(judged.rows.session.replace_ways)
     return said | ({"flight": judged.rows.session.flight_wish} if bag.wish is Wish.FLIGHT else {})
 
 
@@ -166,12 +223,14 @@ def _slot(judged: JudgedSession) -> dict[str, Any]:
 
 
 def _club(judged: JudgedSession, build: Build) -> dict[str, Any]:
+    seen = judged.candidate(build)
     models_flight = judged.rows.session.bay.models_flight
     return {
-        "name": build.name,
+        "name": name_of(build),
         "head_type": build.head_type,
         "loft_deg": build.set_loft_deg,
-        "length_m": build.length_m,
+        "length_m": seen.length_m,
+        "length_stated": seen.length_stated,
         "shots": [_shot(shot, known, models_flight) for shot, known in judged.rows.by_build.get(build.pk, [])],
     }
 

@@ -6,7 +6,20 @@ from dataclasses import dataclass, field
 
 from ...actions.targets import Named
 from .wedges import ShortEndOut
-from .words import BagEnd, Complaint, Finish, Firmness, FlightWish, GapOrder, GapRule, HeadType, Liking, Wear, Wish
+from .words import (
+    BagEnd,
+    Complaint,
+    Finish,
+    Firmness,
+    FlightWish,
+    GapOrder,
+    GapRule,
+    HeadType,
+    Liking,
+    ReplaceWay,
+    Wear,
+    Wish,
+)
 
 
 @dataclass
@@ -103,6 +116,7 @@ class WishOut:
     like: int | None
     flight: FlightWish | None
     named: Named | None
+    ways: list[ReplaceWay]
 
 
 @dataclass
@@ -145,6 +159,7 @@ class GapIn:
     gap_above: int | None = None
     order: GapOrder = GapOrder.NEED
     flight: FlightWish | None = None
+    ways: list[ReplaceWay] = field(default_factory=list)
     named: Named = field(default_factory=Named)
     like_for: int | None = None
 

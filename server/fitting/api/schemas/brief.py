@@ -32,6 +32,8 @@ class BriefFields:
     delivery: DeliveryWord = ""
     wedge_wishes: list[WedgeWish] = field(default_factory=list)
     sole: str = ""
+    stroke_price: Decimal | None = None
+    round_shots: list[float] = field(default_factory=list)
 
 
 @dataclass
@@ -56,7 +58,8 @@ class LongestOut:
 class BriefOut:
     """common: jobs to start from, at distances this player meets. longest: what reaches furthest of each kind of job,
     as far as the bag is known. wish_leads: what each wish of the wedges leads to;
-    delivered: how the player comes down, with its source."""
+    delivered: how the player comes down, with its source. shop_stroke_price, shop_round_shots: what stands where the
+    brief says nothing."""
 
     miss: Miss
     fear: Fear
@@ -76,6 +79,10 @@ class BriefOut:
     delivery: DeliveryWord
     wedge_wishes: list[WedgeWish]
     sole: str
+    stroke_price: Decimal | None
+    round_shots: list[float]
+    shop_stroke_price: float
+    shop_round_shots: list[float]
     wish_leads: dict[str, str]
     delivered: Delivered
     done: bool

@@ -5,7 +5,7 @@ from __future__ import annotations
 from typing import Literal
 
 from hemicycle_core.bag import BagEnd, GapOrder, GapRule, HeadType
-from hemicycle_core.brief import Fear, FlightWish, JobKind, Miss, Wish
+from hemicycle_core.brief import Fear, FlightWish, JobKind, Miss, ReplaceWay, Wish
 from hemicycle_core.flight import Firmness
 from hemicycle_core.impact import Lie
 from hemicycle_core.judge import Kind, Liking, Metric
@@ -25,5 +25,6 @@ CourseWord = Literal["home", "trip", "season"]
 __all__ = [
     "BagEnd", "Ball", "CarryFrom", "Complaint", "CourseWord", "DayKind", "Fear", "Finish", "Firmness", "FlightWish",
     "GapOrder", "GapRule", "HeadType", "Intent", "JobKind", "Kind", "Lie", "Liking", "Metric", "Miss", "PlayerMode",
+    "ReplaceWay",
     "School", "ShapeWord", "Source", "Status", "Strike", "Wear", "WedgeUse", "WedgeWish", "Wish",
 ]  # fmt: skip

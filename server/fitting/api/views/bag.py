@@ -26,6 +26,7 @@ class GapView(APIView):
             gap_above_id=gap.gap_above,
             order=gap.order,
             flight=gap.flight,
+            ways=gap.ways,
             named=gap.named,
             like_for_id=gap.like_for,
             wish=gap.wish,

@@ -129,7 +129,16 @@ export function Bag(props: PlaceProps) {
 	const table = useMemo(() => rungs(session), [session]);
 	const chooseHole = useCallback(
 		(lower: number) =>
-			act(gapChange(session, { wish: "gap", gap_above: lower, like_for: null, flight: null, named: {} })),
+			act(
+				gapChange(session, {
+					wish: "gap",
+					gap_above: lower,
+					like_for: null,
+					flight: null,
+					ways: [],
+					named: {},
+				}),
+			),
 		[act, session],
 	);
 	return (

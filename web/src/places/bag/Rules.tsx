@@ -1,6 +1,15 @@
 /** How the holes are drawn: a rule for each end of the bag, the step wanted, the turf, how many clubs to place. */
 import { useState } from "react";
-import type { Firmness, FlightWish, GapOrder, GapRule, Named, Session, Wish } from "../../api/client";
+import type {
+	Firmness,
+	FlightWish,
+	GapOrder,
+	GapRule,
+	Named,
+	ReplaceWay,
+	Session,
+	Wish,
+} from "../../api/client";
 import { change } from "../../api/session";
 import { VOCABULARY } from "../../api/vocabulary";
 import type { PlaceProps } from "../../session/place";
@@ -25,6 +34,7 @@ export type Gap = Partial<{
 	like_for: number | null;
 	order: GapOrder;
 	flight: FlightWish | null;
+	ways: ReplaceWay[];
 	named: Named;
 }>;
 
@@ -42,6 +52,7 @@ export const gapChange = (session: Session, over: Gap) => () =>
 		wish: session.bag.wanted.wish,
 		like_for: session.bag.wanted.like,
 		flight: session.bag.wanted.flight,
+		ways: session.bag.wanted.ways,
 		named: session.bag.wanted.named ?? {},
 		...over,
 	});

@@ -171,6 +171,7 @@ function Board({ session, bench }: { session: Session; bench: BenchAnswer }) {
 const CHANCES: Record<Wish, string> = {
 	gap: "chance to fill the slot",
 	like: "chance to do the same",
+	replace: "chance to do what is asked",
 	flight: "chance to do what is asked",
 	far: "chance to go further, in play",
 	compare: "",

@@ -17,6 +17,8 @@ const LABELS: Record<Name, string> = {
 	end: "Which end",
 	delivery: "Divots",
 	wedge_wishes: "Wanted of the wedges",
+	stroke_price: "What a stroke is worth",
+	round_shots: "Shots of a round",
 };
 
 /** A field in a line. */

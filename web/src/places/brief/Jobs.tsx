@@ -3,7 +3,17 @@ import { type UseFormReturn, useFieldArray, useWatch } from "react-hook-form";
 import type { Session } from "../../api/client";
 import { JobDrawing } from "../../instruments/job-drawing/JobDrawing";
 import { toYards, yd } from "../../ui/units";
-import { type CourseFields, EVERYDAY_FT, type Fields, fieldsOfJob, LIES } from "./fields";
+import {
+	type CourseFields,
+	EVERYDAY_FT,
+	type Fields,
+	fieldsOfJob,
+	LIES,
+	WINDS,
+	type WindFrom,
+} from "./fields";
+
+const USUAL_WIND_MPH = 12;
 
 interface Props {
 	form: UseFormReturn<Fields>;
@@ -82,6 +92,7 @@ function JobRow({
 		if (there.firmness) form.setValue(`${at}.firmness`, there.firmness);
 		if (there.greenFt) form.setValue(`${at}.greenFt`, there.greenFt);
 	};
+	const windy = courses.find((course) => course.name === job.course && course.windMph > 0);
 	const reach = longest.find((each) => each.kind === job.kind);
 	const beyond = reach && job.distance - job.depth / 2 > toYards(reach.total_m) ? reach : undefined;
 	return (
@@ -110,6 +121,22 @@ function JobRow({
 					{LIES.map((lie) => (
 						<option key={lie} value={lie}>
 							{lie}
+						</option>
+					))}
+				</select>
+				<select
+					className="select h-10 w-36"
+					aria-label="Wind"
+					value={job.windMph > 0 ? job.windFrom : ""}
+					onChange={({ target }) => {
+						form.setValue(`${at}.windMph`, target.value ? job.windMph || USUAL_WIND_MPH : 0);
+						if (target.value) form.setValue(`${at}.windFrom`, target.value as WindFrom);
+					}}
+				>
+					<option value="">{windy ? `Wind of ${windy.name}` : "No wind"}</option>
+					{Object.entries(WINDS).map(([from, words]) => (
+						<option key={from} value={from}>
+							{words}
 						</option>
 					))}
 				</select>
@@ -185,6 +212,16 @@ function JobRow({
 						step={0.1}
 						{...form.register(`${at}.uses`, number)}
 					/>
+					{job.windMph > 0 && (
+						<Slide
+							label="Wind in mph"
+							words="mph of wind"
+							value={`${job.windMph}`}
+							min={1}
+							max={45}
+							{...form.register(`${at}.windMph`, number)}
+						/>
+					)}
 					{job.kind === "green" && (
 						<Slide
 							label="Speed of the green in feet on the meter"

@@ -6,6 +6,7 @@ import { ownOf } from "../../session/select";
 import { Caution } from "../../ui/Said";
 import { EVERYDAY_FT, type Fields, HEADS, type HeadKind, LIES, type Liking } from "./fields";
 import { Pick } from "./Pick";
+import { Round } from "./Round";
 
 type FormProps = { form: UseFormReturn<Fields> };
 
@@ -48,6 +49,7 @@ export function Player({ form, session, act }: FormProps & Pick<PlaceProps, "ses
 					{...form.register("budget")}
 				/>
 			</Field>
+			<Round form={form} brief={session.brief} />
 			<Lies form={form} />
 			<Likes form={form} />
 			<FixedClubs session={session} act={act} />
@@ -93,6 +95,7 @@ export function Courses({ form }: FormProps) {
 										greenFt: EVERYDAY_FT,
 										sand: "",
 										share: 20,
+										windMph: 0,
 									}
 								: {
 										name: "Home",
@@ -101,6 +104,7 @@ export function Courses({ form }: FormProps) {
 										greenFt: EVERYDAY_FT,
 										sand: "",
 										share: 80,
+										windMph: 0,
 									},
 						)
 					}
@@ -163,6 +167,18 @@ export function Courses({ form }: FormProps) {
 								{...form.register(`courses.${index}.greenFt`, { valueAsNumber: true })}
 							/>
 							<span className="quiet text-sm">ft</span>
+						</label>
+						<label className="flex items-center gap-1.5">
+							<span className="quiet text-sm">wind</span>
+							<input
+								type="number"
+								min={0}
+								max={45}
+								className="input h-10 w-16 px-2 text-right"
+								aria-label="Usual wind there in mph"
+								{...form.register(`courses.${index}.windMph`, { valueAsNumber: true })}
+							/>
+							<span className="quiet text-sm">mph</span>
 						</label>
 						<label className="flex items-center gap-1.5">
 							<input

@@ -1,6 +1,6 @@
 /** What the player came for: it leads, all else limits it. */
 import { useState } from "react";
-import type { FlightWish, Session, Wish } from "../../api/client";
+import type { FlightWish, ReplaceWay, Session, Wish } from "../../api/client";
 import type { PlaceProps } from "../../session/place";
 import { ownOf } from "../../session/select";
 import { typedYards } from "../../ui/typed";
@@ -12,18 +12,27 @@ const KINDS: Record<Kind, string> = {
 	gap: "Fill a gap",
 	flight: "Keep the yardage, change the flight",
 	like: "The same but newer",
+	replace: "Another in its place",
 	far: "As far as possible, in play",
 	named: "A yardage by name",
 	compare: "Compare only",
 };
 /** Those that hold a new club against an old one. */
-const HELD: readonly Kind[] = ["flight", "like", "far"];
+const HELD: readonly Kind[] = ["flight", "like", "replace", "far"];
 const FLIGHTS: Record<FlightWish, string> = {
 	higher: "higher",
 	lower: "lower",
 	steeper: "steeper landing",
 	less_spin: "less spin",
 	more_spin: "more spin",
+};
+
+const WAYS: Record<ReplaceWay, string> = { longer: "longer", shorter: "shorter", softer: "lands softer" };
+/** A way turned on or off; longer and shorter are never both asked, and one always is. */
+const turned = (ways: readonly ReplaceWay[], way: ReplaceWay): ReplaceWay[] => {
+	if (ways.includes(way)) return ways.length > 1 ? ways.filter((each) => each !== way) : [...ways];
+	const against = way === "longer" ? "shorter" : way === "shorter" ? "longer" : null;
+	return [...ways.filter((each) => each !== against), way];
 };
 
 const kindOf = ({ bag: { wanted } }: Session): Kind => (wanted.named ? "named" : wanted.wish);
@@ -35,19 +44,36 @@ export function WishBar({ session, act, busy }: Pick<PlaceProps, "session" | "ac
 	const clubs = ownOf(session).filter((build) => build.carry_m !== null);
 	const old = session.bag.wanted.like;
 	const flight = session.bag.wanted.flight;
+	const ways = session.bag.wanted.ways.length ? session.bag.wanted.ways : (["longer"] as ReplaceWay[]);
 	const ask = (over: Parameters<typeof gapChange>[1]) => {
 		setChosen(null);
 		act(
-			gapChange(session, { wish: "gap", gap_above: null, like_for: null, flight: null, named: {}, ...over }),
+			gapChange(session, {
+				wish: "gap",
+				gap_above: null,
+				like_for: null,
+				flight: null,
+				ways: [],
+				named: {},
+				...over,
+			}),
 		);
 	};
+	/** A wish that holds a new club against an old one, with what it is to do. */
+	const hold = (wish: Kind, club: number | null, more: Parameters<typeof gapChange>[1] = {}) =>
+		ask({
+			wish: wish as Wish,
+			like_for: club,
+			flight: wish === "flight" ? (flight ?? "higher") : null,
+			ways: wish === "replace" ? ways : [],
+			...more,
+		});
 	const pick = (next: Kind) => {
 		setChosen(next);
 		if (next === "gap" && now !== "gap") ask({});
 		if (next === "compare" && now !== "compare") ask({ wish: "compare" });
 		// The old club stays, where the next wish holds a new one against it too.
-		if (old !== null && HELD.includes(next) && next !== now)
-			ask({ wish: next as Wish, like_for: old, flight: next === "flight" ? (flight ?? "higher") : null });
+		if (old !== null && HELD.includes(next) && next !== now) hold(next, old);
 	};
 	return (
 		<section aria-label="What is wanted">
@@ -74,13 +100,7 @@ export function WishBar({ session, act, busy }: Pick<PlaceProps, "session" | "ac
 						aria-label="The club it is held against"
 						value={old ?? ""}
 						disabled={busy}
-						onChange={(event) =>
-							ask({
-								wish: kind as Wish,
-								like_for: Number(event.target.value),
-								flight: kind === "flight" ? (flight ?? "higher") : null,
-							})
-						}
+						onChange={(event) => hold(kind, Number(event.target.value))}
 					>
 						<option value="" disabled>
 							which club?
@@ -97,9 +117,7 @@ export function WishBar({ session, act, busy }: Pick<PlaceProps, "session" | "ac
 							aria-label="What the flight is to be"
 							value={flight ?? "higher"}
 							disabled={busy || old === null}
-							onChange={(event) =>
-								ask({ wish: "flight", like_for: old, flight: event.target.value as FlightWish })
-							}
+							onChange={(event) => hold("flight", old, { flight: event.target.value as FlightWish })}
 						>
 							{Object.entries(FLIGHTS).map(([value, words]) => (
 								<option key={value} value={value}>
@@ -107,6 +125,22 @@ export function WishBar({ session, act, busy }: Pick<PlaceProps, "session" | "ac
 								</option>
 							))}
 						</select>
+					)}
+					{kind === "replace" && (
+						<div className="flex gap-1.5" role="group" aria-label="What the new one is to do">
+							{(Object.keys(WAYS) as ReplaceWay[]).map((way) => (
+								<button
+									key={way}
+									type="button"
+									aria-pressed={ways.includes(way)}
+									disabled={busy || old === null}
+									className={`btn btn-sm h-10 ${ways.includes(way) ? "btn-primary" : "border-base-300 bg-base-100"}`}
+									onClick={() => hold("replace", old, { ways: turned(ways, way) })}
+								>
+									{WAYS[way]}
+								</button>
+							))}
+						</div>
 					)}
 					{old !== null && <span className="quiet text-sm">{session.bag.headline}</span>}
 				</div>
@@ -144,6 +178,7 @@ function Yardage({
 						gap_above: null,
 						like_for: null,
 						flight: null,
+						ways: [],
 						named: { low_m: from, high_m: to, total },
 					})();
 				});

@@ -1,6 +1,6 @@
 /** The fields of the interview in yards, and the way to and from what the API holds. */
 import type { Fear, Session } from "../../api/client";
-import { toMetres, toYards, whole } from "../../ui/units";
+import { fromMph, toMetres, toMph, toYards, whole } from "../../ui/units";
 
 export type Kind = "green" | "tee" | "layup";
 export type Firmness = "soft" | "medium" | "firm";
@@ -23,7 +23,19 @@ export interface JobFields {
 	uses: number;
 	course: string;
 	lie: string;
+	/** 0 for none. */
+	windMph: number;
+	windFrom: WindFrom;
 }
+/** Where the wind comes from: against the shot, from the right, behind, from the left, or from any side. */
+export type WindFrom = "0" | "90" | "180" | "270" | "any";
+export const WINDS: Record<WindFrom, string> = {
+	"0": "Into the wind",
+	"180": "Wind behind",
+	"270": "Wind from left",
+	"90": "Wind from right",
+	any: "From any side",
+};
 export interface CourseFields {
 	name: string;
 	kind: "home" | "trip" | "season";
@@ -31,6 +43,7 @@ export interface CourseFields {
 	greenFt: number;
 	sand: "" | "soft" | "firm";
 	share: number;
+	windMph: number;
 }
 export interface Fields {
 	miss: MissSide;
@@ -48,6 +61,10 @@ export interface Fields {
 	end: BagEnd;
 	delivery: Session["brief"]["delivery"];
 	wedgeWishes: string[];
+	/** Empty for what the shop says. */
+	strokePrice: string;
+	/** Shots a round by length, empty for what the shop says. */
+	roundShots: number[];
 }
 
 /** The fields as the API names them, and as the form does. */
@@ -67,6 +84,8 @@ export const NAMES = {
 	end: "end",
 	delivery: "delivery",
 	wedge_wishes: "wedgeWishes",
+	stroke_price: "strokePrice",
+	round_shots: "roundShots",
 } as const satisfies Record<string, keyof Fields>;
 export type Name = keyof typeof NAMES;
 
@@ -91,7 +110,14 @@ export const fieldsOfJob = (job: Session["brief"]["jobs"][number]): JobFields =>
 	uses: job.uses_per_round,
 	course: job.course ?? "",
 	lie: job.lie ?? "",
+	windMph: whole(toMph(job.wind_mps ?? 0)),
+	windFrom: fromOf(job.wind_from_deg),
 });
+
+const fromOf = (degrees: number | null | undefined): WindFrom =>
+	degrees === null || degrees === undefined
+		? "any"
+		: (`${(Math.round(degrees / 90) * 90) % 360}` as WindFrom);
 
 export function fieldsOf({ brief }: Session): Fields {
 	return {
@@ -103,8 +129,9 @@ export function fieldsOf({ brief }: Session): Fields {
 		budget: brief.budget ?? "",
 		pain: brief.pain,
 		notes: brief.notes,
-		courses: brief.courses.map(({ green_ft, ...course }) => ({
+		courses: brief.courses.map(({ green_ft, wind_mps, ...course }) => ({
 			...course,
+			windMph: whole(toMph(wind_mps ?? 0)),
 			greenFt: green_ft ?? EVERYDAY_FT,
 			sand: course.sand ?? "",
 		})),
@@ -114,6 +141,8 @@ export function fieldsOf({ brief }: Session): Fields {
 		end: brief.end,
 		delivery: brief.delivery,
 		wedgeWishes: brief.wedge_wishes,
+		strokePrice: brief.stroke_price ?? "",
+		roundShots: brief.round_shots,
 	};
 }
 
@@ -127,8 +156,9 @@ export function bodyOf(fields: Fields) {
 		budget: fields.budget === "" ? null : fields.budget,
 		pain: fields.pain,
 		notes: fields.notes,
-		courses: fields.courses.map(({ greenFt, ...course }) => ({
+		courses: fields.courses.map(({ greenFt, windMph, ...course }) => ({
 			...course,
+			wind_mps: fromMph(Number(windMph) || 0),
 			share: Number(course.share) || 0,
 			green_ft: Number(greenFt) || EVERYDAY_FT,
 		})),
@@ -136,6 +166,8 @@ export function bodyOf(fields: Fields) {
 		end: fields.end,
 		delivery: fields.delivery,
 		wedge_wishes: fields.wedgeWishes,
+		stroke_price: fields.strokePrice === "" ? null : fields.strokePrice,
+		round_shots: fields.roundShots,
 		likes: Object.fromEntries(Object.entries(fields.likes).filter(([, liking]) => liking !== "neutral")),
 		jobs: fields.jobs.map((each) => ({
 			name: each.name,
@@ -149,6 +181,8 @@ export function bodyOf(fields: Fields) {
 			uses_per_round: Number(each.uses),
 			course: fields.courses.some((course) => course.name === each.course) ? each.course : "",
 			lie: each.lie,
+			wind_mps: fromMph(Number(each.windMph) || 0),
+			wind_from_deg: each.windFrom === "any" ? null : Number(each.windFrom),
 		})),
 	};
 }
