@@ -1,6 +1,7 @@
 """One answer: whatever stands on the stand, Bench, Plans, Handover, Next, the bundle and the command name the same bag
 with the same worth."""
 
+import itertools
 import json
 import os
 import re
@@ -108,6 +109,12 @@ def test_every_place_names_the_same_bag_with_the_same_worth(desk, session, seed)
                                    bench["choice"]["worths"])):  # fmt: skip
         paid = sum(part["strokes"] for part in line["worth"] if part["line"] != "price")
         assert paid == pytest.approx(line["saves"], abs=0.016)
+    # The short list stands in the order of what its heads would save when they are paid, of those that may do it.
+    price = judged.thresholds.stroke_price
+    for slot in desk.get(f"{url}/shortlist").json()["slots"]:
+        likely = [row for row in slot if row["supported"] and (row["chance"] or 0) >= 0.45 and row["saves"] is not None]
+        left = [row["saves"] - float(row["price"]) / price for row in likely]
+        assert all(one >= two - 0.011 for one, two in itertools.pairwise(left))
     # A sentence beside its figure: what it says is saved is what its table shows.
     if (said := re.search(r"sa(?:ves|ve) ([\d.]+) strokes? a round", choice.sentence)) and choice.letters:
         assert said[1] == shown(saves, 1)

@@ -4,10 +4,11 @@ from .asked import Asked
 from .bags import Bag, exchanged
 from .choice import Because, Choice
 from .decide import Decision, decide_session
+from .offers import offered
 from .options import BagClub, Demand, Limits, Option, Plan, SwapPair
 from .worth import Worth
 
 __all__ = [
     "Asked", "Bag", "BagClub", "Because", "Choice", "Decision", "Demand", "Limits", "Option", "Plan", "SwapPair",
-    "Worth", "decide_session", "exchanged",
+    "Worth", "decide_session", "exchanged", "offered",
 ]  # fmt: skip

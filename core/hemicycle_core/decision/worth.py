@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import dataclass
 from functools import cached_property
+from typing import Any
 
 import numpy as np
 from numpy.typing import NDArray
@@ -199,7 +200,6 @@ def table_of(
     """yardages: those of a round, where the shop or a course says otherwise than is usual. Only those count that the
     player's own clubs, as far as they are known, say something of."""
     asked = usual_yardages(drive_m, jobs) if yardages is None else yardages
-    played = [option for option in options if option.club.head_type is not HeadType.DRIVER]
     own = [option.club for option in options if option.own]
     shortest = min(own, key=lambda club: club.carry_m, default=None)
     # With the most lofted wedge every shorter shot is played.
@@ -207,10 +207,32 @@ def table_of(
     high = max((_reaches(club) for club in own), default=0.0)
     known = (asked.at_m >= low) & (asked.at_m <= high) & (len(own) >= LEAST_CLUBS)
     asked = Yardages(asked.at_m[known], asked.uses[known])
+    return _table(options, demand, asked, feared, drive_m, len(jobs))
+
+
+def widened(table: Table, options: Sequence[Option], feared: Feared, drive_m: float) -> Table:
+    """A table with more options, played at the same yardages and jobs."""
+    more = _table(options, table.demand, table.yardages, feared, drive_m, table.jobs.shape[1])
+
+    def joined(name: str) -> NDArray[Any]:
+        return np.concatenate([getattr(table, name), getattr(more, name)])
+
+    return Table(
+        (*table.options, *options), table.demand, table.yardages, joined("at"), joined("at_feared"),
+        joined("reckoned"), joined("jobs"), joined("jobs_feared"),
+    )  # fmt: skip
+
+
+def _table(
+    options: Sequence[Option], demand: Demand, asked: Yardages, feared: Feared, drive_m: float, jobs: int
+) -> Table:
+    """jobs: how many."""
+    played = [option for option in options if option.club.head_type is not HeadType.DRIVER]
     nothing = 1 + from_fairway(yards(1.0) * asked.at_m, level_of(drive_m)) + NO_CLUB
     at = np.repeat(nothing[None, :, None] * np.ones(DRAWS), len(options), axis=0)
     at_feared, reckoned = np.zeros_like(at), at.copy()
-    found = strokes_at({option.key: option.swing for option in played}, asked, drive_m, feared) if known.any() else {}
+    swings = {option.key: option.swing for option in played}
+    found = strokes_at(swings, asked, drive_m, feared) if asked.at_m.size and swings else {}
     for number, option in enumerate(options):
         if option.key in found:
             seen = found[option.key]
@@ -218,7 +240,7 @@ def table_of(
             at[number] = np.minimum(seen.strokes, at[number])
     on_jobs = np.array([[each.strokes for each in option.played] for option in options])
     with_fear = np.array([[each.costs(feared) for each in option.played] for option in options])
-    shape = (len(options), len(jobs), DRAWS)
+    shape = (len(options), jobs, DRAWS)
     on_jobs, with_fear = on_jobs.reshape(shape), with_fear.reshape(shape)
     return Table(
         tuple(options), demand, asked, at.astype(np.float32), at_feared.astype(np.float32), reckoned.astype(np.float32),

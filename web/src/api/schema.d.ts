@@ -3446,6 +3446,8 @@ export interface components {
             total_m: number | null;
             /** Format: double */
             chance: number | null;
+            /** Format: double */
+            saves: number | null;
             supported: boolean;
             sentence: string;
             rough: string;

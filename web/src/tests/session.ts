@@ -321,6 +321,7 @@ export const ranked = (head: number, label: string, chance: number, more: Partia
 	landing_within_deg: 3,
 	total_m: toMetres(184),
 	chance,
+	saves: 0.3,
 	supported: true,
 	sentence: "Should be in the window at 178.",
 	rough: "",

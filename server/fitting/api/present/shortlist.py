@@ -5,6 +5,8 @@ from __future__ import annotations
 from collections.abc import Mapping, Sequence
 
 from hemicycle_core.bag import HeadType, Slot
+from hemicycle_core.decision import Worth, offered
+from hemicycle_core.decision.offers import as_club, in_order
 from hemicycle_core.judge import Liking
 from hemicycle_core.rack import Expectation, Offer, Ranked, shortlist
 from hemicycle_core.rack.eligible import SWUNG_FULL, same_setting, why_not
@@ -66,7 +68,8 @@ def _slot(
     )
     there = Shaft.objects.of(judged.rows.session.shop_id).filter(retired_at=None).exclude(stock=0)
     shafts = list(there)
-    return [_row(judged, row, heads[row.offer.head.key], shafts, seen) for row in rows]
+    worths = offered(judged.decision, [as_club(row) for row in rows], judged.rows.played_jobs)
+    return [_row(judged, row, worth, heads[row.offer.head.key], shafts, seen) for row, worth in in_order(rows, worths)]
 
 
 def _window(judged: JudgedSession, slot: Slot, kind: HeadType) -> tuple[float, float]:
@@ -98,7 +101,12 @@ def shaft_for(head: Head, shafts: Sequence[Shaft], driver_speed_mps: float | Non
 
 
 def _row(
-    judged: JudgedSession, row: Ranked, head: Head, shafts: Sequence[Shaft], seen: Sequence[HeadSeen]
+    judged: JudgedSession,
+    row: Ranked,
+    worth: Worth | None,
+    head: Head,
+    shafts: Sequence[Shaft],
+    seen: Sequence[HeadSeen],
 ) -> RankedOut:
     shaft = shaft_for(head, shafts, judged.bag.driver_speed_mps)
     mine = [each for each in seen if each.head_id == head.pk]
@@ -125,6 +133,7 @@ def _row(
         landing_within_deg=None if expected.landing_sd_deg is None else ninety(expected.landing_sd_deg),
         total_m=None if expected.roll_m is None else expected.carry_m + expected.roll_m,
         chance=row.chance,
+        saves=worth.saves if worth is not None and row.supported else None,
         supported=row.supported,
         sentence=row.sentence,
         rough=rough_words(HeadType(head.head_type), judged.rows.session.lies),

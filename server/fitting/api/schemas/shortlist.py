@@ -10,8 +10,9 @@ from .words import HeadType
 @dataclass
 class RankedOut:
     """A head of the rack in its best setting and what it should do. within: give or take, nine times in ten.
-    chance: to carry into the window and fly as asked, None where nothing is asked. players: of this shop, who hit
-    the head; won: how often it was chosen by players of about this speed. letter: of the build, where it is on the
+    chance: to carry into the window and fly as asked, None where nothing is asked. saves: strokes a round that the
+    bag with it would save beside that of today, None where that cannot be told. players: of this shop, who hit the
+    head; won: how often it was chosen by players of about this speed. letter: of the build, where it is on the
     stand."""
 
     head: int
@@ -32,6 +33,7 @@ class RankedOut:
     landing_within_deg: float | None
     total_m: float | None
     chance: float | None
+    saves: float | None
     supported: bool
     sentence: str
     rough: str

@@ -9,7 +9,7 @@ import { lettersOf, targetOf } from "../../session/select";
 import { listOf } from "../../session/words";
 import { Letter } from "../../ui/Letter";
 import { Said, Waiting } from "../../ui/Said";
-import { reading, whole, yd } from "../../ui/units";
+import { figure, reading, whole, yd } from "../../ui/units";
 
 const FIRST = 3;
 const WORTH = 0.15;
@@ -67,6 +67,7 @@ export function ShortList({ session, act, busy }: Pick<PlaceProps, "session" | "
 								<th scope="col">Lands</th>
 								<th scope="col">Peak</th>
 								<th scope="col">{session.bag.wanted.wish === "gap" ? "In the window" : "As asked"}</th>
+								<th scope="col">Should save</th>
 								<th scope="col">Price</th>
 							</tr>
 						</thead>
@@ -195,6 +196,10 @@ function Row({
 			</td>
 			<td>
 				{row.supported && row.chance === null ? "–" : <Chance share={row.supported ? row.chance : null} />}
+			</td>
+			<td>
+				<span className="num text-[17px]">{figure(row.saves, 1)}</span>{" "}
+				<span className="quiet text-sm">{row.saves === null ? "" : "a round"}</span>
 			</td>
 			<td>{row.price}</td>
 		</tr>
