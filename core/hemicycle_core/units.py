@@ -117,6 +117,12 @@ def signed(value: float, digits: int = 0) -> str:
     return ("" if whole(value, digits) < 0 else "+") + shown(value, digits)
 
 
+def degrees_side(value: float) -> str:
+    """An angle beside the line, as `4° right` or `square`."""
+    by = shown(abs(value))
+    return "square" if by == "0" else f"{by}° {'right' if value > 0 else 'left'}"
+
+
 def whole_yards(metres_: float) -> int:
     """A length as the whole yards it is shown in."""
     return int(whole(yards(metres_)))

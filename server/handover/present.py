@@ -194,7 +194,11 @@ def present_choice(judged: JudgedSession, builds: Collection[int], dropped: Coll
                 build.name,
                 " ".join(lost_for(build.letter, taken))
                 or why_it_lost(verdicts[build.letter], chosen)
-                + (beside(build.letter, first, decision.worths, decision.choice.because) if proposed else ""),
+                + (
+                    beside(build.letter, first, decision.worths, decision.choice.because, judged.rows.feared)
+                    if proposed
+                    else ""
+                ),
             )
             for build in hit
             if build not in come

@@ -6,7 +6,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from enum import StrEnum
 
-from ..bag import Gap
+from ..bag import Gap, HeadType
 from ..errors import BadInput
 from ..flight import FAIRWAY, Firmness, Turf, green
 from ..flight.landing import EVERYDAY_FT, FASTEST_FT, SLOWEST_FT
@@ -51,14 +51,20 @@ class Fear(StrEnum):
 
 @dataclass(frozen=True)
 class Feared:
-    """The side or way the player fears to miss, and what such a shot costs on top, in shots."""
+    """The side or way the player fears to miss, and what such a shot costs on top, in shots. kinds: of heads with which
+    it is feared, empty for all."""
 
     miss: Miss = Miss.NONE
     fear: Fear = Fear.SAME
+    kinds: tuple[HeadType, ...] = ()
 
     @property
     def shots(self) -> float:
         return 0.0 if self.miss is Miss.NONE else self.fear.shots
+
+    def of(self, kind: HeadType) -> Feared:
+        """What is feared with one kind of head."""
+        return self if not self.kinds or kind in self.kinds else NOTHING_FEARED
 
 
 NOTHING_FEARED = Feared()

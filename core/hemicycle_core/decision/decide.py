@@ -53,7 +53,8 @@ A_ROUND = 5.0  # shots a round that a choice is about, for when more shots are n
 @dataclass(frozen=True)
 class Decision:
     """judgement: what it rests on; verdicts: as the decision leaves them. bag: that is proposed, today: that of today.
-    worths: by letter, what the best bag with that build in it saves; searched: bags weighed; known: whether the bag of
+    worths: by letter, what the best bag with that build in it saves; saved: the same as what was weighed, None where
+    there is nothing; searched: bags weighed; known: whether the bag of
     today is, so that a saving can be told; weigher: for bags that somebody asks after."""
 
     judgement: Judgement
@@ -66,6 +67,7 @@ class Decision:
     worths: Mapping[str, Worth] = field(default_factory=dict)
     searched: int = 1
     known: bool = True
+    saved: Weighed | None = None
 
     @property
     def weighed(self) -> Weighed:
@@ -198,6 +200,7 @@ def decide_session(
         worths=worths,
         searched=1 + len(stand.plans),
         known=stand.known,
+        saved=_as_saved(stand) if stand.plans and stand.known else None,
     )
     table.forget()
     return made

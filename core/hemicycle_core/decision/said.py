@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Collection, Mapping, Sequence
 
-from ..brief import Feared
+from ..brief import NOTHING_FEARED, Feared
 from ..judge import Judgement, Kind, Played, Verdict
 from ..judge.stopping import More
 from ..judge.weigh import Weighed, letter_of_own
@@ -71,7 +71,7 @@ def proposing(
     elif len(letters) > 1:
         words = f"{' and '.join(letters)} in{': together they save ' + strokes(worth.saves) if known else ''}."
     elif because is not None and second is not None:
-        told = f"{a} {TOLD[because]}." if because in TOLD else "choose as you like."
+        told = f"{_told(because, first, second)}." if because in TOLD else "choose as you like."
         words = f"{a} and {second.letter} are as good as far as can be told: {told}{f' {a} {gain}.' if gain else ''}"
     elif not asked.something:
         words = f"{a} {gain}." if gain else f"{a} leaves least to hole out from where its shots end."
@@ -84,6 +84,15 @@ def proposing(
         words += f" The {' and the '.join(bag.dropped)} {'goes' if len(bag.dropped) == 1 else 'go'} for it."
     if second is not None and feared.shots and _but_for_fear(first, second):
         words += f" {second.letter} saves more but for its misses to the feared side, {feared.miss.value}."
+    return words
+
+
+def _told(because: Because, first: Contender, second: Contender) -> str:
+    """What put the first before the second."""
+    words = f"{first.letter} {TOLD[because]}"
+    if because is Because.EVEN and first.carries and second.carries:
+        mine, theirs = (yd_text(max(each.carries) - min(each.carries)) for each in (first, second))
+        words += f" (within {mine} yd, {second.letter} within {theirs})"
     return words
 
 
@@ -216,13 +225,18 @@ def looking_first(letter: str, name: str, worth: Worth, own: str) -> Choice:
     return Choice(None, letter, Because.KEEP, words, False, gain_strokes=worth.saves, gain_price=0.0, more=more)
 
 
-def beside(letter: str, first: str, worths: Mapping[str, Worth], because: Because) -> str:
-    """Of a build that lost to the first: by how much it saves less, or what told the two apart."""
+def beside(
+    letter: str, first: str, worths: Mapping[str, Worth], because: Because, feared: Feared = NOTHING_FEARED
+) -> str:
+    """Of a build that lost to the first: by how much it saves less, that it lost for the side that is feared, or what
+    told the two apart."""
     if letter not in worths or first not in worths:
         return ""
     less = worths[first].saves - worths[letter].saves
     if less >= NAUGHT:
-        return f" It saves {strokes(less)} less than {first}."
+        fear = float(worths[first].feared.mean() - worths[letter].feared.mean())
+        lost = f" Lost for its {feared.miss.value}:" if feared.shots and fear >= less else ""
+        return f"{lost}{' it' if lost else ' It'} saves {strokes(less)} less than {first}."
     told = TOLD.get(because)
     return f" As good as {first} as far as can be told: {first} {told}." if told else ""
 

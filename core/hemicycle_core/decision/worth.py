@@ -239,7 +239,9 @@ def _table(
             reckoned[number], at_feared[number] = np.minimum(seen.known, at[number]), seen.feared
             at[number] = np.minimum(seen.strokes, at[number])
     on_jobs = np.array([[each.strokes for each in option.played] for option in options])
-    with_fear = np.array([[each.costs(feared) for each in option.played] for option in options])
+    with_fear = np.array(
+        [[each.costs(feared.of(option.club.head_type)) for each in option.played] for option in options]
+    )
     shape = (len(options), jobs, DRAWS)
     on_jobs, with_fear = on_jobs.reshape(shape), with_fear.reshape(shape)
     return Table(

@@ -333,7 +333,11 @@ def read_bundle(data: Any) -> Bundle:
         jobs=jobs,
         own=tuple(each for each in own if each.shots),
         budget=data.get("budget"),
-        feared=Feared(Miss(data.get("miss", "none")), Fear(data.get("fear", "half"))),
+        feared=Feared(
+            Miss(data.get("miss", "none")),
+            Fear(data.get("fear", "half")),
+            tuple(HeadType(kind) for kind in data.get("fear_with", [])),
+        ),
         like=data.get("like"),
         bag=tuple(
             BagClub(club, club.name, club.name in fixed, expected.get(club.name))

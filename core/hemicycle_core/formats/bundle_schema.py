@@ -197,6 +197,11 @@ SCHEMA: dict[str, Any] = {
                 "enum": ["same", "half", "whole"],
                 "description": "What a shot that misses that way costs on top of the one missed, in shots.",
             },
+            "fear_with": {
+                "type": "array",
+                "items": _words(HeadType),
+                "description": "Kinds of heads with which it is feared; all when empty or left out.",
+            },
             "jobs": {
                 "type": "array",
                 "items": _object(

@@ -13,7 +13,8 @@ from ..thresholds import DEFAULT, Thresholds
 from ..units import shown, whole_yards, yd_text
 from .candidate import Candidate
 from .evidence import LANDING_SPREAD_SHOTS, landing_se
-from .stopping import apart
+from .stopping import A_FEW, apart
+from .swing_words import swung_words
 from .weigh import Weighed, weigh
 
 SETTLED_CHANCE = 0.90
@@ -26,14 +27,15 @@ class Metric(StrEnum):
     LANDING = "landing_deg"
     STRAIGHT = "side_spread"
     JOBS = "jobs"
+    SAVES = "saves"
 
 
 @dataclass(frozen=True)
 class Comparison:
-    """better: the letter that carries further, lands steeper, flies straighter or does more of the jobs. by: how
-    much, in metres, degrees or shots a round, as hit; by_equal: the same at the player's own club speed (carry
-    only, else None). chance: 0 to 1 that it really is. more: further shots with each build that would settle it
-    were the difference as it now looks; 0 when settled, None when over 30."""
+    """better: the letter that carries further, lands steeper, flies straighter, does more of the jobs or saves
+    more. by: how much, in metres, degrees, shots or strokes a round, as hit; by_equal: the same at the player's own
+    club speed (carry only, else None). chance: 0 to 1 that it really is. more: further shots with each build that
+    would settle it were the difference as it now looks; 0 when settled, None when over 30."""
 
     metric: Metric
     better: str
@@ -84,6 +86,7 @@ WORDS = {
     Metric.LANDING: ("lands {by}° steeper than", "land alike"),
     Metric.STRAIGHT: ("spreads {by}% less to the sides than", "are as straight as each other"),
     Metric.JOBS: ("does {by} more of the jobs a round than", "do the jobs alike"),
+    Metric.SAVES: ("saves {by} strokes a round more than", "save as much"),
 }
 
 
@@ -123,10 +126,11 @@ def compare(
     thresholds: Thresholds = DEFAULT,
 ) -> Comparison | None:
     """Compare two builds; None where one was not hit enough for anything to be said, or without the metric. weighed: of
-    all the session's builds, whose shared spread makes few shots say more; the two alone when None."""
+    all the session's builds, whose shared spread makes few shots say more; the two alone when None. For what they save
+    its rounds are strokes saved, as the decision has them."""
     together = weighed or weigh([first, second], [])
-    if metric is Metric.JOBS:
-        return _jobs(first, second, together)
+    if metric in (Metric.JOBS, Metric.SAVES):
+        return _by_round(metric, first, second, together)
     sides = _sides(metric, first, second, together, thresholds.least_shots)
     if sides is None:
         return None
@@ -151,8 +155,15 @@ def compare(
         chance=found.chance(low=0.0),
         settled=more == 0,
         more=more,
-        sentence=_sentence(metric, a.letter, b.letter, found.mean, more, as_hit=by, half=found.half),
+        sentence=_sentence(metric, a.letter, b.letter, found.mean, more, as_hit=by, half=found.half)
+        + (swung_words(*_ordered(first, second, by, a.letter)) if metric is Metric.CARRY else ""),
     )
+
+
+def _ordered(first: Candidate, second: Candidate, by: float, better: str) -> tuple[Candidate, Candidate]:
+    """The build that went further as hit, and the other."""
+    far, near = (first, second) if first.letter == better else (second, first)
+    return (far, near) if by >= 0 else (near, far)
 
 
 LEAST_CLEAN = 3  # shots struck in the middle: fewer say nothing of equal strike
@@ -178,15 +189,20 @@ def _too_few_clean(first: Candidate, second: Candidate) -> Comparison | None:
     return Comparison(Metric.CARRY, better, worse, far - near, None, 0.5, False, need, words)
 
 
-def _jobs(first: Candidate, second: Candidate, weighed: Weighed) -> Comparison | None:
-    if not (weighed.played.get(first.letter) and weighed.played.get(second.letter)):
+def _by_round(metric: Metric, first: Candidate, second: Candidate, weighed: Weighed) -> Comparison | None:
+    letters = {first.letter, second.letter}
+    if metric is Metric.JOBS and not all(weighed.played.get(letter) for letter in letters):
+        return None
+    if not letters <= weighed.rounds.keys():
         return None
     a, b = sorted((first.letter, second.letter), key=lambda letter: -float(weighed.rounds[letter].mean()))
     chance, by = weighed.better(a, b), weighed.gain(a, b)
     two = apart(a, b, weighed)
     told = more_to_tell(lambda extra: two.known((extra, extra)), 0.0, sure=SETTLED_CHANCE)
     more = 0 if chance >= SETTLED_CHANCE else None if told is None else max(told, 1)
-    return Comparison(Metric.JOBS, a, b, by, None, chance, more == 0, more, _sentence(Metric.JOBS, a, b, by, more))
+    if _shown(metric, by) == _shown(metric, 0.0):
+        more = None  # what is written as nothing is none, however sure
+    return Comparison(metric, a, b, by, None, chance, more == 0, more, _sentence(metric, a, b, by, more))
 
 
 def _sentence(
@@ -205,7 +221,7 @@ def _sentence(
         words = _as_hit(better, worse, as_hit or 0.0)
         return f"{better} and {worse} {same} at equal club speed and strike, as far as anyone can tell ({words})."
     if more is None:
-        return f"{better} and {worse} {same}, as far as anyone can tell. Choose on something else."
+        return f"{better} and {worse} {same}, as far as anyone can tell."
     words = f"{better} {ahead.format(by=_shown(metric, by))} {worse}"
     if metric is Metric.CARRY and as_hit is not None:
         doubt = f", give or take {max(1, whole_yards(half))}"
@@ -214,6 +230,8 @@ def _sentence(
         )
     if more == 0:
         return f"{words}: settled."
+    if more > A_FEW:
+        return f"{words} so far: not settled, and it would take more shots than it is worth."
     return f"{words} so far: not settled, about {more} more with each."
 
 

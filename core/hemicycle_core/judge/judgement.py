@@ -18,7 +18,7 @@ from .weigh import Weighed, letter_of_own, weigh
 
 @dataclass(frozen=True)
 class Judgement:
-    """verdicts: in the order of the cases. comparisons: of every two builds with enough shots."""
+    """verdicts: in the order of the cases. comparisons: of every two builds for one place with enough shots."""
 
     verdicts: tuple[Verdict, ...]
     comparisons: tuple[Comparison, ...]
@@ -46,7 +46,11 @@ def judge_session(
     off_tee = None if wanted.fairway is None or wanted.tee is None else (wanted.fairway, wanted.tee)
     weighed = weigh([*candidates, *mine], jobs, feared, off_tee, drive_m)
     said = tuple(verdict_of(case, weighed, jobs=jobs, thresholds=thresholds) for case in cases)
-    pairs = (compare(a, b, weighed=weighed, thresholds=thresholds) for a, b in combinations(candidates, 2))
+    pairs = (
+        compare(a.candidate, b.candidate, weighed=weighed, thresholds=thresholds)
+        for a, b in combinations(cases, 2)
+        if a.slot == b.slot  # a hybrid and a wedge are never held against each other
+    )
     return Judgement(said, tuple(pair for pair in pairs if pair is not None), weighed)
 
 

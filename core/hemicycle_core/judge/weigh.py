@@ -256,7 +256,7 @@ def weigh(
     )
     played = {letter: each[: len(named)] for letter, each in played.items()}
     grounds = {letter: each[: len(named)] for letter, each in grounds.items()}
-    made = {letter: rounds(each, feared) for letter, each in played.items()}
+    made = {letter: rounds(each, feared.of(swings[letter].head_type)) for letter, each in played.items()}
     hit = {letter: each.n for letter, each in centres.items()}
     clean = weigh(candidates, [replace(job, lie=None) for job in named], feared, off_tee, drive_m) if lies else None
     return Weighed(

@@ -11,6 +11,7 @@ from .candidate import Candidate
 from .evidence import Demand, Evidence
 from .facts import job_words
 from .play import Played
+from .swing_words import by_the_swing, speed_needed, spin_words, strike_costs
 
 SIDE_UNREAD = "Direction not read: to the sides it counts as usual players spread."
 
@@ -23,6 +24,10 @@ def why_words(evidence: Evidence, candidate: Candidate, played: Sequence[Played]
         parts.append(
             f"Single shots make that {yard_words(abs(evidence.moved_m))} {way} than where they gather: look at them."
         )
+    low, high = evidence.window.low, evidence.window.high
+    if evidence.off_m and low is not None and high is not None:
+        needed = speed_needed(candidate, (low + high) / 2)
+        parts += [needed] if needed else []
     parts += [_demand_words(each) for each in evidence.demands]
     if "landing_deg" in evidence.unread and not any(each.target.quantity == "landing_deg" for each in evidence.demands):
         parts.append("Landing angle not read: whether it holds is not told.")
@@ -35,6 +40,8 @@ def why_words(evidence: Evidence, candidate: Candidate, played: Sequence[Played]
     cost = cost_of_a_miss(candidate.shots)
     if cost is not None and yards(cost) >= 3:
         parts.append(f"A miss costs {yd_text(cost)} yd.")
+    parts += strike_costs(candidate.shots)
+    parts += [words for words in (spin_words(candidate.shots), by_the_swing(candidate.shots)) if words]
     return " ".join(parts)
 
 

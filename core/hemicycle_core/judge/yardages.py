@@ -211,9 +211,10 @@ def strokes_at(
             if fine.any():
                 chosen = way.at(fine)
                 total[fine] = np.tile(_strokes(swing, halves[0], at[fine], chosen, drive_m), 2)
-                if feared.shots:
+                shots = feared.of(swing.head_type).shots
+                if shots:
                     lost = [_lost(swing, each, at[fine], chosen, feared.miss) for each in halves]
-                    fear[fine] = feared.shots * np.concatenate(lost, axis=1)
+                    fear[fine] = shots * np.concatenate(lost, axis=1)
         made[key] = Reckoned(total, fear, known + fear.mean(axis=1, keepdims=True))
     return made
 

@@ -12,7 +12,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from ..impact import SPEED_ACROSS_A_SET
-from ..shots import Shot
+from ..shots import Shot, Strike
 from ..units import METRES_PER_INCH, shown, yd_text
 from .trend import different_chance, trend
 
@@ -113,6 +113,32 @@ def swing_changes(shots: Sequence[tuple[Hashable, Shot]]) -> list[str]:
             said.append(f"{words} Builds hit early and late met different swings.")
         elif change < 0:
             said.append(f"Strike is getting worse: smash is down {shown(abs(change), 2)}. Rest or change clubs.")
+    return said + strike_creeps([shot for _, shot in shots])
+
+
+# Strikes that were called, by the way they lie off the middle: across the face, then up it.
+ACROSS = {Strike.TOE: 1.0, Strike.HEEL: -1.0}
+UP = {Strike.HIGH: 1.0, Strike.LOW: -1.0, Strike.THIN: -1.0}
+CREEPS = (
+    (ACROSS, "the heel", "the toe", "Rest, or look at how far they stand off."),
+    (UP, "the bottom of the face", "the top of the face", "Rest, or look at how high it is teed and how it is struck."),
+)
+LEAST_CREEP = 0.4  # of all shots: how many more lie that way by the end
+
+
+def strike_creeps(shots: Sequence[Shot]) -> list[str]:
+    """That the strike moves to one side over a session. shots: in the order hit; one that nobody called was in the
+    middle, where any was called."""
+    said = []
+    for ways, less, more, words in CREEPS:
+        level = np.array([ways.get(shot.strike, 0.0) if shot.strike else 0.0 for shot in shots])
+        if level.size < LEAST_SHOTS or not level.any():
+            continue
+        early, late = np.array_split(level, 2)
+        moved = float(late.mean() - early.mean())
+        _, by_chance = trend(np.arange(level.size), level)
+        if abs(moved) >= LEAST_CREEP and by_chance < 1 - SURE:
+            said.append(f"Strike creeps towards {more if moved > 0 else less} since the first shots. {words}")
     return said
 
 

@@ -32,6 +32,7 @@ DeliveryWord = Literal["", "steep", "middling", "shallow"]
 MOST_COURSES = 6
 MOST_SOLE = 60
 MOST_JOBS = 24
+MOST_MAKERS, MOST_MAKER = 12, 60
 LEAST_STROKE, MOST_STROKE = 200, 1_000_000
 
 
@@ -72,9 +73,10 @@ class Course:
 
 @dataclass
 class Brief:
-    """What the interview found, as it is sent, kept and shown: every field but the jobs is a column of the session by
-    its name. jobs: in the order of the form. likes: by head type. stroke_price: what a stroke a round is worth to this
-    customer, None for what the shop says; round_shots: shots a round in each of `ROUND_BANDS`, empty for the shop's."""
+    """What the interview found, as it is sent, kept and shown: every field but the jobs is a column of the session
+    by its name. jobs: in the order of the form. likes: by head type. stroke_price: what a stroke a round is worth
+    to this customer, None for what the shop says; round_shots: shots a round in each of `ROUND_BANDS`, empty for
+    the shop's. fear_with: kinds of heads with which the miss is feared, empty for all; maker_likes: likes by maker."""
 
     miss: Miss
     firmness: Firmness
@@ -95,6 +97,8 @@ class Brief:
     sole: str = ""
     stroke_price: Decimal | None = None
     round_shots: list[float] = field(default_factory=list)
+    fear_with: list[HeadType] = field(default_factory=list)
+    maker_likes: dict[str, Liking] = field(default_factory=dict)
 
 
 COLUMNS = [each.name for each in fields(Brief) if each.name != "jobs"]
@@ -118,6 +122,8 @@ LABELS = {
     "sole": "Sole chosen",
     "stroke_price": "What a stroke is worth",
     "round_shots": "Shots a round",
+    "fear_with": "With which clubs it is feared",
+    "maker_likes": "Likes by maker",
 }
 
 
@@ -142,6 +148,8 @@ def brief_of(session: FittingSession, jobs: Iterable[Job]) -> Brief:
         "wedge_wishes": [WedgeWish(each) for each in session.wedge_wishes],
         "courses": [Course(**course) for course in session.courses],
         "likes": {kind: Liking(liking) for kind, liking in session.likes.items()},
+        "maker_likes": {maker: Liking(liking) for maker, liking in session.maker_likes.items()},
+        "fear_with": [HeadType(kind) for kind in session.fear_with],
     }
     return Brief(**{**columns, **typed}, jobs=[job_fields(job) for job in jobs])
 
@@ -208,7 +216,13 @@ def write_brief(
     if "jobs" in now:
         _write_jobs(session, brief.jobs)
     wishes = list(dict.fromkeys(each.value for each in map(WedgeWish, brief.wedge_wishes)))
-    checked = {"courses": _courses(brief), "likes": _likes(brief), "wedge_wishes": wishes}
+    checked = {
+        "courses": _courses(brief),
+        "likes": _likes(brief),
+        "maker_likes": _maker_likes(brief),
+        "wedge_wishes": wishes,
+        "fear_with": [HeadType(kind).value for kind in brief.fear_with],
+    }
     columns = [name for name in COLUMNS if name in now]
     for name in columns:
         setattr(session, name, checked.get(name, getattr(brief, name)))
@@ -245,6 +259,14 @@ def _likes(brief: Brief) -> dict[str, str]:
     if unknown is not None:
         raise BadInput(f"“{unknown}” is no kind of head.", field="likes")
     return {kind: Liking(liking).value for kind, liking in brief.likes.items()}
+
+
+def _maker_likes(brief: Brief) -> dict[str, str]:
+    """By maker, those of which something is said."""
+    said = {maker.strip(): Liking(liking) for maker, liking in brief.maker_likes.items() if maker.strip()}
+    if len(said) > MOST_MAKERS or any(len(maker) > MOST_MAKER for maker in said):
+        raise BadInput(f"{MOST_MAKERS} makers are the most a brief holds.", field="maker_likes")
+    return {maker: liking.value for maker, liking in said.items() if liking is not Liking.NEUTRAL}
 
 
 def _courses(brief: Brief) -> list[dict[str, Any]]:

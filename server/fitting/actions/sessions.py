@@ -49,6 +49,8 @@ LASTING = (
     "school",
     "stroke_price",
     "round_shots",
+    "fear_with",
+    "maker_likes",
 )
 OWN_FIELDS = (
     "name", "head_type", "stated_loft_deg", "set_loft_deg", "length_m", "fixed", "typed_carry_m", "typed_total_m",

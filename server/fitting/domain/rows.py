@@ -7,6 +7,7 @@ from dataclasses import dataclass, field
 from functools import cached_property
 
 from customers.models import Hand
+from hemicycle_core.bag import HeadType
 from hemicycle_core.brief import Fear, Feared, JobKind, Miss
 from hemicycle_core.brief import Job as CoreJob
 from hemicycle_core.flight import Air, Firmness
@@ -183,7 +184,8 @@ class SessionRows:
 
     @property
     def feared(self) -> Feared:
-        return Feared(Miss(self.session.miss), Fear(self.session.fear))
+        kinds = tuple(HeadType(kind) for kind in self.session.fear_with)
+        return Feared(Miss(self.session.miss), Fear(self.session.fear), kinds)
 
     def felt_of(self, build: Build) -> list[CoreFeel]:
         """What the player said of a build, in order."""

@@ -135,14 +135,17 @@ class JudgedSession:
         return build.liking != Liking.NEUTRAL or last_said(self.rows.felt_of(build)) is not None
 
     def liking_of(self, build: Build) -> Liking:
-        """What the player said of this build, else of its kind of head in the brief; a veto stands."""
+        """What the player said of this build, else of its maker, else of its kind of head in the brief; a veto of
+        either stands."""
         felt = self.rows.felt_of(build)
         asked = liking(felt)
         said = build.liking if asked is not Liking.VETOED else asked
         if said == Liking.NEUTRAL and last_said(felt) is not None:
             return asked
         if said == Liking.NEUTRAL and not build.is_own:
-            said = self.rows.session.likes.get(build.head_type, said)
+            kind = self.rows.session.likes.get(build.head_type, said)
+            maker = self.rows.session.maker_likes.get(build.head.maker if build.head else "", said)
+            said = kind if kind == Liking.VETOED or maker == Liking.NEUTRAL else maker
         return Liking(said)
 
     def head_of(self, build: Build) -> CoreHead | None:

@@ -30,7 +30,7 @@ def why_taken(judged: JudgedSession, build: Build) -> dict[str, Any]:
         if mine is None or case.slot != mine.slot or letter == build.letter or not may_be_recommended(said[letter]):
             continue
         verdict = passed_over(said[letter]) if letter in choice.letters else said[letter]
-        told = beside(letter, build.letter, decision.worths, choice.because) if proposed else ""
+        told = beside(letter, build.letter, decision.worths, choice.because, judged.rows.feared) if proposed else ""
         lost.append({"letter": letter, "name": names[letter], "why": why_it_lost(verdict, chosen) + told})
     return {
         "places": judged.rows.session.clubs_to_place,

@@ -41,6 +41,7 @@ class FittingSession(ScopedModel):
     fear = models.CharField(
         max_length=8, choices=words(Fear), default=Fear.HALF.value, help_text="What the miss to avoid costs on top."
     )
+    fear_with = models.JSONField(default=list, help_text="Kinds of heads with which that miss is feared; empty: all.")
     firmness = models.CharField(max_length=8, choices=FIRMNESSES, default=Firmness.MEDIUM.value)
     most_clubs = models.PositiveSmallIntegerField(default=14)
     budget = models.DecimalField(max_digits=8, decimal_places=2, null=True)
@@ -52,6 +53,7 @@ class FittingSession(ScopedModel):
     )
     lies = models.JSONField(default=list, help_text="Lies they play these clubs from, in words.")
     likes = models.JSONField(default=dict, help_text="By head type: liked, disliked or vetoed.")
+    maker_likes = models.JSONField(default=dict, help_text="The same by maker.")
     end = models.CharField(max_length=5, choices=words(BagEnd), default=BagEnd.WHOLE.value, help_text="Worked at.")
     school = models.CharField(max_length=9, choices=words(School), default=School.SHORTEST.value)
     delivery = models.CharField(

@@ -2096,6 +2096,10 @@ export interface components {
             /** Format: decimal */
             stroke_price?: string | null;
             round_shots?: number[];
+            fear_with?: components["schemas"]["HeadType"][];
+            maker_likes?: {
+                [key: string]: "liked" | "neutral" | "disliked" | "vetoed";
+            };
         };
         BriefOut: {
             miss: components["schemas"]["Miss"];
@@ -2122,6 +2126,11 @@ export interface components {
             /** Format: decimal */
             stroke_price: string | null;
             round_shots: number[];
+            fear_with: components["schemas"]["HeadType"][];
+            maker_likes: {
+                [key: string]: "liked" | "neutral" | "disliked" | "vetoed";
+            };
+            makers: string[];
             /** Format: double */
             shop_stroke_price: number;
             shop_round_shots: number[];
@@ -3079,7 +3088,7 @@ export interface components {
             name: string;
         };
         /** @enum {string} */
-        Metric: "carry_m" | "landing_deg" | "side_spread" | "jobs";
+        Metric: "carry_m" | "landing_deg" | "side_spread" | "jobs" | "saves";
         /** @enum {string} */
         Miss: "none" | "left" | "right" | "short" | "long";
         MoveInRequest: {
@@ -3590,6 +3599,9 @@ export interface components {
             shots: components["schemas"]["ShotOut"][];
             questions: {
                 [key: string]: string;
+            };
+            struck_clean: {
+                [key: string]: number;
             };
             bag: components["schemas"]["BagOut"];
             imports: components["schemas"]["ImportedFile"][];

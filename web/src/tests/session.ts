@@ -174,6 +174,9 @@ export const session: Session = {
 		sole: "",
 		stroke_price: null,
 		round_shots: [],
+		fear_with: [],
+		maker_likes: {},
+		makers: [],
 		shop_stroke_price: 8000,
 		shop_round_shots: [6, 6, 5, 3],
 		wish_leads: {},
@@ -277,6 +280,7 @@ export const session: Session = {
 	frozen: false,
 	protocol: "full_swing",
 	usual_sources: {},
+	struck_clean: {},
 	questions: {},
 };
 

@@ -11,6 +11,7 @@ from hemicycle_core.judge import EFFECTS, ChangeKind
 from hemicycle_core.judge.eased import part_swings
 from hemicycle_core.judge.feel import last_said
 from hemicycle_core.judge.held import held_on
+from hemicycle_core.judge.swing_words import read_clean
 from hemicycle_core.rack.specification import Specification, detail, shaft_words
 from hemicycle_core.rack.stock import Wear
 from hemicycle_core.runs import Ball, ball_words
@@ -237,6 +238,19 @@ def questions(judged: JudgedSession) -> dict[int, str]:
     for build, unlike in zip(rows.builds, asked, strict=True):
         mine = [shot.pk for shot, _ in rows.by_build.get(build.pk, [])]
         found |= {mine[each.index]: each.sentence for each in unlike}
+    return found
+
+
+def struck_clean(judged: JudgedSession) -> dict[int, float]:
+    """Of shots that were missed, what each would have carried struck as the clean ones of its build, metres."""
+    rows, found = judged.rows, {}
+    for build in rows.builds:
+        stock = rows.shots_of(build)
+        for shot, known in rows.by_build.get(build.pk, []):
+            missed = known.counts and known.stock and (known.aside or known.strike is not None)
+            clean = read_clean(known, stock) if missed else None
+            if clean is not None:
+                found[shot.pk] = clean
     return found
 
 

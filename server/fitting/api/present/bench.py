@@ -2,13 +2,24 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from itertools import combinations
 
 from hemicycle_core.bag import BagEnd, as_neighbours, serves
 from hemicycle_core.decision import Worth
 from hemicycle_core.flight import Launch, drawn_path
 from hemicycle_core.heads import HeadType
-from hemicycle_core.judge import HitClub, Metric, Verdict, compare, elsewhere, predict, usual_changes
+from hemicycle_core.judge import (
+    Candidate,
+    Comparison,
+    HitClub,
+    Metric,
+    Verdict,
+    compare,
+    elsewhere,
+    predict,
+    usual_changes,
+)
 from hemicycle_core.judge.whatif import OTHER_AIRS, USUAL_LIE_DEG, other_airs
 from hemicycle_core.protocols import findings
 from hemicycle_core.protocols.shaped import against_the_shape, span_words
@@ -37,7 +48,7 @@ from ..schemas.bench import (
 from .plans import present_worth
 from .wedges import present_claims, present_flights, present_grooves
 
-METRICS = (Metric.JOBS, Metric.CARRY, Metric.LANDING, Metric.STRAIGHT)
+METRICS = (Metric.SAVES, Metric.JOBS, Metric.CARRY, Metric.LANDING, Metric.STRAIGHT)
 LAUNCH = ("ball_speed_mps", "launch_deg", "spin_rpm")
 
 
@@ -144,15 +155,24 @@ def _worth(letter: str, worth: Worth) -> BuildWorth:
     return BuildWorth(letter, worth.saves, *worth.interval, present_worth(worth))
 
 
+def _pairs(judged: JudgedSession, candidates: Sequence[Candidate]) -> list[Comparison | None]:
+    """Every two builds for one place: a hybrid and a wedge are never held against each other. By what they save, as the
+    decision has it; by the jobs where nothing can be said of that."""
+    weighed, saved = judged.judgement.weighed, judged.decision.saved
+    slots = {case.candidate.letter: case.slot for case in judged.cases}
+    metrics = [metric for metric in METRICS if metric is not (Metric.SAVES if saved is None else Metric.JOBS)]
+    return [
+        compare(a, b, metric=metric, weighed=saved if metric is Metric.SAVES else weighed, thresholds=judged.thresholds)
+        for metric in metrics
+        for a, b in combinations(candidates, 2)
+        if slots.get(a.letter) == slots.get(b.letter)
+    ]
+
+
 def present_bench(judged: JudgedSession) -> BenchOut:
     rows, gap = judged.rows, judged.bag.gap
     candidates = [judged.candidate(build) for build in rows.candidates]
-    weighed = judged.judgement.weighed
-    pairs = [
-        compare(a, b, metric=metric, weighed=weighed, thresholds=judged.thresholds)
-        for metric in METRICS
-        for a, b in combinations(candidates, 2)
-    ]
+    pairs = _pairs(judged, candidates)
     names = {gap.lower.name, gap.upper.name} if gap else set()
     names |= {judged.bag.like.name} if judged.bag.like else set()
     if rows.session.end == BagEnd.SHORT:
@@ -221,7 +241,7 @@ def present_bench(judged: JudgedSession) -> BenchOut:
         flights=present_flights(judged),
         claims=present_claims(judged.wedges.claims),
         grooves=present_grooves(judged),
-        eases=weighed.eases.sentence,
+        eases=judged.judgement.weighed.eases.sentence,
     )
 
 

@@ -38,6 +38,7 @@ def present_bundle(judged: JudgedSession) -> dict[str, Any]:
         "budget": None if session.budget is None else float(session.budget),
         "miss": session.miss,
         "fear": session.fear,
+        "fear_with": session.fear_with,
         **_wish(judged),
         "noise": session.bay.noise,
         "rule": session.rule,

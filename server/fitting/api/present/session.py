@@ -24,7 +24,7 @@ from ..schemas.imports import ImportedFile
 from ..schemas.session import PartnerOut, SessionLine, SessionOut
 from ..schemas.words import Status
 from .bag import present_bag
-from .bay import about_the_monitor, day, present_build, present_shot, questions, steady, usual_sources
+from .bay import about_the_monitor, day, present_build, present_shot, questions, steady, struck_clean, usual_sources
 from .bench import present_verdict
 from .brief import present_brief
 from .player import present_screen
@@ -94,6 +94,7 @@ def present_session(judged: JudgedSession, *, since: int = 0) -> SessionOut:
         shots=[
             present_shot(shot, usual, known=known) for shot, known in rows.in_order if not part or shot.revision > since
         ],
+        struck_clean={str(shot): carry for shot, carry in struck_clean(judged).items()},
         questions={str(shot): sentence for shot, sentence in questions(judged).items()},
         bag=present_bag(judged),
         imports=_imports(judged),

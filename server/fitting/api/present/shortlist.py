@@ -85,6 +85,8 @@ def _can_be_had(judged: JudgedSession) -> tuple[dict[str, Head], list[str]]:
     there, out = {}, []
     for head in Head.objects.of(session.shop_id).filter(head_type__in=SWUNG_FULL, retired_at=None):
         why = why_not(head.for_core, left_handed=judged.rows.left_handed, vetoed=vetoed, budget=budget)
+        if not why and session.maker_likes.get(head.maker) == Liking.VETOED:
+            why = f"the player will play nothing of {head.maker}"
         if why:
             out.append(f"{head.label} {head.maker}: {why}.")
         else:

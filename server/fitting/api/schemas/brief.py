@@ -8,7 +8,7 @@ from decimal import Decimal
 from hemicycle_core.wedges import Delivered
 
 from ...actions.brief import Course, DeliveryWord, JobFields
-from .words import BagEnd, Fear, Firmness, JobKind, Liking, Miss, School, ShapeWord, WedgeWish
+from .words import BagEnd, Fear, Firmness, HeadType, JobKind, Liking, Miss, School, ShapeWord, WedgeWish
 
 
 @dataclass
@@ -34,6 +34,8 @@ class BriefFields:
     sole: str = ""
     stroke_price: Decimal | None = None
     round_shots: list[float] = field(default_factory=list)
+    fear_with: list[HeadType] = field(default_factory=list)
+    maker_likes: dict[str, Liking] = field(default_factory=dict)
 
 
 @dataclass
@@ -56,10 +58,10 @@ class LongestOut:
 
 @dataclass
 class BriefOut:
-    """common: jobs to start from, at distances this player meets. longest: what reaches furthest of each kind of job,
-    as far as the bag is known. wish_leads: what each wish of the wedges leads to;
-    delivered: how the player comes down, with its source. shop_stroke_price, shop_round_shots: what stands where the
-    brief says nothing."""
+    """common: jobs to start from, at distances this player meets. longest: what reaches furthest of each kind of
+    job, as far as the bag is known. wish_leads: what each wish of the wedges leads to; delivered: how the player
+    comes down, with its source. makers: of the heads of the rack and the stand. shop_stroke_price,
+    shop_round_shots: what stands where the brief says nothing."""
 
     miss: Miss
     fear: Fear
@@ -81,6 +83,9 @@ class BriefOut:
     sole: str
     stroke_price: Decimal | None
     round_shots: list[float]
+    fear_with: list[HeadType]
+    maker_likes: dict[str, Liking]
+    makers: list[str]
     shop_stroke_price: float
     shop_round_shots: list[float]
     wish_leads: dict[str, str]

@@ -35,7 +35,8 @@ class PartnerIn:
 @dataclass
 class SessionOut:
     """revision: goes up with every change and shot. shots_since: the revision after which the shots here changed, 0
-    when they are all of them. usual_sources: of readings, where not measured. questions: of shots that look unlike
+    when they are all of them. usual_sources: of readings, where not measured. struck_clean: of missed shots, what they
+    would have carried struck as the clean ones of the build, metres. questions: of shots that look unlike
     the others, by id. frozen: shown as it was when it was agreed. least_shots: before anything is said of a build.
     bay_is_here: shots of the bay come to this session; bay_serves: the customer they come to, empty for nobody;
     partner: whose player hits in turn with this one's.
@@ -92,6 +93,7 @@ class SessionOut:
     usual_sources: dict[str, Source]
     shots: list[ShotOut]
     questions: dict[str, str]
+    struck_clean: dict[str, float]
     bag: BagOut
     imports: list[ImportedFile]
     versions: int

@@ -8,7 +8,18 @@ import { wantedOf, windowFor } from "../../session/gates";
 import type { PlaceProps } from "../../session/place";
 import { carriesOf, questionOf, sourceOf } from "../../session/select";
 import { Letter, letterColour } from "../../ui/Letter";
-import { figure, metresOf, reading, shownAs, side, whole, wish, yardsOf, yd } from "../../ui/units";
+import {
+	figure,
+	type Metres,
+	metresOf,
+	reading,
+	shownAs,
+	side,
+	whole,
+	wish,
+	yardsOf,
+	yd,
+} from "../../ui/units";
 
 export function InHand({
 	session,
@@ -78,6 +89,7 @@ export function LastShot({
 	const window = windowFor(build);
 	const carry = yardsOf(shot.readings, "carry_m");
 	const question = questionOf(session, shot);
+	const clean = session.struck_clean[shot.id] as Metres | undefined;
 	// The window is for stock shots: how far a half swing is short of it says nothing.
 	const stock = shot.intent === "stock" && !shot.apart && (shot.lie === null || CLEAN.includes(shot.lie));
 	return (
@@ -104,6 +116,7 @@ export function LastShot({
 							as hit {yd(shot.as_hit_m)}, without the wind {yd(metresOf(shot.readings, "carry_m"))}
 						</p>
 					)}
+					{clean !== undefined && <p className="quiet text-[17px]">struck clean: about {yd(clean)}</p>}
 					{question && <p className="hole-text text-[17px]">Odd: {question}</p>}
 				</div>
 			</div>

@@ -317,6 +317,7 @@ function chanceWords(chance: number | null): string {
 }
 
 const BETTER = [
+	{ id: "saves", name: "Saves" },
 	{ id: "jobs", name: "Jobs" },
 	{ id: "carry_m", name: "Further" },
 	{ id: "landing_deg", name: "Steeper" },
@@ -325,7 +326,7 @@ const BETTER = [
 
 function Compared({ bench, session }: { bench: BenchAnswer; session: Session }) {
 	const there = BETTER.filter((each) => bench.comparisons.some((pair) => pair.metric === each.id));
-	const [chosen, setMetric] = useState<string>("jobs");
+	const [chosen, setMetric] = useState<string>("saves");
 	const metric = there.find((each) => each.id === chosen)?.id ?? there[0]?.id;
 	if (bench.comparisons.length === 0 && session.bag.stand.length === 0) return null;
 	return (

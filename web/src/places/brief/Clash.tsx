@@ -19,6 +19,8 @@ const LABELS: Record<Name, string> = {
 	wedge_wishes: "Wanted of the wedges",
 	stroke_price: "What a stroke is worth",
 	round_shots: "Shots of a round",
+	fear_with: "With which clubs it is feared",
+	maker_likes: "Likes by maker",
 };
 
 /** A field in a line. */

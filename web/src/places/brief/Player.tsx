@@ -27,6 +27,7 @@ export function Player({ form, session, act }: FormProps & Pick<PlaceProps, "ses
 					options={{ same: "No more than any", half: "Half a shot more", whole: "A whole shot more" }}
 				/>
 			)}
+			{miss !== "none" && <FearWith form={form} />}
 			<Pick
 				label="Shape wanted"
 				{...form.register("shape")}
@@ -51,7 +52,7 @@ export function Player({ form, session, act }: FormProps & Pick<PlaceProps, "ses
 			</Field>
 			<Round form={form} brief={session.brief} />
 			<Lies form={form} />
-			<Likes form={form} />
+			<Likes form={form} makers={session.brief.makers} />
 			<FixedClubs session={session} act={act} />
 			<label className="col-span-full flex items-center gap-2">
 				<input type="checkbox" className="checkbox" {...form.register("pain")} />
@@ -226,17 +227,58 @@ const LIKINGS: { id: Liking; name: string }[] = [
 	{ id: "vetoed", name: "will not play" },
 ];
 
-function Likes({ form }: FormProps) {
+/** Some fear a side with one kind of head alone. */
+function FearWith({ form }: FormProps) {
+	const kinds = useWatch({ control: form.control, name: "fearWith" });
+	const turn = (kind: HeadKind) =>
+		form.setValue(
+			"fearWith",
+			kinds.includes(kind) ? kinds.filter((each) => each !== kind) : [...kinds, kind],
+		);
+	return (
+		<div className="col-span-full">
+			<p className="quiet mb-1 text-sm">{kinds.length ? "Feared with these" : "Feared with all clubs"}</p>
+			<div className="flex flex-wrap gap-1.5">
+				{(Object.keys(HEADS) as HeadKind[]).map((kind) => (
+					<Toggle key={kind} on={kinds.includes(kind)} onTurn={() => turn(kind)}>
+						{HEADS[kind]}
+					</Toggle>
+				))}
+			</div>
+		</div>
+	);
+}
+
+function Likes({ form, makers }: FormProps & { makers: readonly string[] }) {
+	const likes = useWatch({ control: form.control, name: "makerLikes" });
+	const shown = makers.filter((maker) => likes[maker]);
+	const options = Object.fromEntries(LIKINGS.map((each) => [each.id, each.name]));
+	const say = (maker: string, liking: Liking) => form.setValue("makerLikes", { ...likes, [maker]: liking });
 	return (
 		<fieldset className="col-span-full grid gap-x-6 gap-y-2 sm:grid-cols-3">
 			{(Object.keys(HEADS) as HeadKind[]).map((head) => (
+				<Pick key={head} label={HEADS[head]} {...form.register(`likes.${head}`)} options={options} />
+			))}
+			{shown.map((maker) => (
 				<Pick
-					key={head}
-					label={HEADS[head]}
-					{...form.register(`likes.${head}`)}
-					options={Object.fromEntries(LIKINGS.map((each) => [each.id, each.name]))}
+					key={maker}
+					label={maker}
+					value={likes[maker]}
+					onChange={({ target }) => say(maker, target.value as Liking)}
+					options={options}
 				/>
 			))}
+			{makers.length > shown.length && (
+				<Pick
+					label="A maker"
+					value=""
+					onChange={({ target }) => say(target.value, "liked")}
+					options={{
+						"": "add one",
+						...Object.fromEntries(makers.filter((each) => !likes[each]).map((each) => [each, each])),
+					}}
+				/>
+			)}
 		</fieldset>
 	);
 }

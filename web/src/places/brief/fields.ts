@@ -65,6 +65,9 @@ export interface Fields {
 	strokePrice: string;
 	/** Shots a round by length, empty for what the shop says. */
 	roundShots: number[];
+	/** Kinds of heads with which the miss is feared, none for all. */
+	fearWith: HeadKind[];
+	makerLikes: Record<string, Liking>;
 }
 
 /** The fields as the API names them, and as the form does. */
@@ -86,6 +89,8 @@ export const NAMES = {
 	wedge_wishes: "wedgeWishes",
 	stroke_price: "strokePrice",
 	round_shots: "roundShots",
+	fear_with: "fearWith",
+	maker_likes: "makerLikes",
 } as const satisfies Record<string, keyof Fields>;
 export type Name = keyof typeof NAMES;
 
@@ -143,6 +148,8 @@ export function fieldsOf({ brief }: Session): Fields {
 		wedgeWishes: brief.wedge_wishes,
 		strokePrice: brief.stroke_price ?? "",
 		roundShots: brief.round_shots,
+		fearWith: brief.fear_with as HeadKind[],
+		makerLikes: brief.maker_likes,
 	};
 }
 
@@ -168,6 +175,10 @@ export function bodyOf(fields: Fields) {
 		wedge_wishes: fields.wedgeWishes,
 		stroke_price: fields.strokePrice === "" ? null : fields.strokePrice,
 		round_shots: fields.roundShots,
+		fear_with: fields.fearWith,
+		maker_likes: Object.fromEntries(
+			Object.entries(fields.makerLikes).filter(([, liking]) => liking !== "neutral"),
+		),
 		likes: Object.fromEntries(Object.entries(fields.likes).filter(([, liking]) => liking !== "neutral")),
 		jobs: fields.jobs.map((each) => ({
 			name: each.name,
