@@ -312,14 +312,16 @@ def _chance(plan: Plan, stand: _Stand) -> float:
 
 def _near(plan: Plan, stand: _Stand) -> bool:
     """Whether the one new club of a bag lies in the hole that is to be filled, outside its window by less than the next
-    head would mend, and crowds nobody."""
+    head would mend, and crowds nobody. One that the player's speed does not hold up, only where it saves what a change
+    that nobody asked for must save: a hole is not left open for its flight alone."""
     new = stand.new_in(plan)
     if len(new) != 1 or plan.swap is not None or stand.asked.of_old or stand.asked.named:
         return False
     said = stand.verdict[new[0].letter]
     off = said.off_m is not None and abs(said.off_m) <= stand.thresholds.one_head_m
     open_ = stand.asked.open.get(new[0].slot, False)
-    return open_ and off and said.kind not in (Kind.CROWDS, Kind.NOT_SUPPORTED)
+    held_up = said.kind is not Kind.NOT_SUPPORTED or stand.worth(plan).net > stand.thresholds.least_gain
+    return open_ and off and held_up and said.kind is not Kind.CROWDS
 
 
 def _put_first(doing: Sequence[Plan], stand: _Stand) -> tuple[Plan, Contender | None, Because | None]:

@@ -152,6 +152,8 @@ function Deciding({
 			onDone?.();
 		},
 	});
+	// A pair that is one place is two clubs.
+	const most = Math.max(placesOf(session), suggested.builds.length);
 	const open = corrects !== undefined && correction.trim() === "";
 	return (
 		<div className="grid min-h-full lg:grid-cols-[1fr_25rem]">
@@ -169,15 +171,21 @@ function Deciding({
 				<h2 className="text-lg">
 					{corrects
 						? "Correct what was agreed"
-						: placesOf(session) > 1
-							? `Recommend, up to ${placesOf(session)} clubs`
+						: most > 1
+							? `Recommend, up to ${most} clubs`
 							: "Recommend for this slot"}
 				</h2>
 				<p className="quiet text-sm">
 					{corrects ? `Edition ${corrects.edition} stays readable beside this one.` : handover.suggestion}
 				</p>
 				<PlanChoices handover={handover} picks={picks} suggested={suggested} onPick={setPicked} />
-				<BuildPicker session={session} tested={handover.tested} picks={picks} onPick={setPicked} />
+				<BuildPicker
+					session={session}
+					tested={handover.tested}
+					picks={picks}
+					many={most > 1}
+					onPick={setPicked}
+				/>
 				{choice.swap && (
 					<p className="text-[15px]">
 						One place of the bag: <strong>{choice.swap.away}</strong> on {choice.swap.course},{" "}

@@ -1,7 +1,7 @@
 /** What may be recommended: the plans kept on the Bag, the builds that were hit, the own clubs that leave. */
 import type { Handover, Session, Tested } from "../../api/client";
 import type { Picks } from "../../api/session";
-import { ownOf, placesOf } from "../../session/select";
+import { ownOf } from "../../session/select";
 import { Letter } from "../../ui/Letter";
 
 const same = (a: number[], b: number[]) => a.length === b.length && a.every((each) => b.includes(each));
@@ -58,14 +58,16 @@ export function BuildPicker({
 	session,
 	tested,
 	picks,
+	many,
 	onPick,
 }: {
 	session: Session;
 	tested: Tested[];
 	picks: Picks;
+	/** Whether more than one may come in: for several places, or as a pair that is one place. */
+	many: boolean;
 	onPick: (picks: Picks) => void;
 }) {
-	const many = placesOf(session) > 1;
 	const turn = (build: number) => {
 		const inside = picks.builds.includes(build);
 		const others = many ? picks.builds.filter((each) => each !== build) : [];
