@@ -427,6 +427,7 @@ def _verdict(verdict: Verdict) -> dict[str, Any]:
                 "interval_90": list(each.interval),
                 "fails": dict(each.fails),
                 "lie": each.lie.words if each.lie else "",
+                "wind": each.wind,
             }
             for each in verdict.played
         ],

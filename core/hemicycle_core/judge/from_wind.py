@@ -72,6 +72,17 @@ def wind_words(wind: Wind) -> str:
     return f"{shown(mph(wind.mps))} mph {side}"
 
 
+def met_in(winds: Sequence[InWind]) -> str:
+    """What the winds of a job do, in words; of wind from any side what it does against and behind."""
+    if len(winds) < 2:
+        return "".join(each.words for each in winds)
+    against, behind = (next(each for each in winds if each.wind.from_deg == side) for side in (0.0, 180.0))
+    more, less = (int(whole(100 * abs(1 - each.carry))) for each in (behind, against))
+    return (
+        f"{shown(mph(against.wind.mps))} mph from any side: {less}% less carry against, {more}% more behind, computed"
+    )
+
+
 def winds_of(job: Job) -> tuple[Wind, ...]:
     """The winds a job is met in, each as often; none in still air."""
     if not job.wind_mps:

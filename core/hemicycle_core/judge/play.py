@@ -95,6 +95,11 @@ class Played:
         return float(self.draws.mean())
 
     @property
+    def met(self) -> str:
+        """What its lie and its wind do to the build, in words; empty where neither does anything."""
+        return "; ".join(words for words in (self.lie.words if self.lie else "", self.wind) if words)
+
+    @property
     def never(self) -> bool:
         """Whether it does the job hardly ever, too short for it or too long: then it is not worth listing."""
         return self.interval[1] < NEVER_SHARE

@@ -23,7 +23,7 @@ from .candidate import Candidate
 from .doubt import doubt, source_of
 from .eased import Eases, Part, can_ease, curve_of, eased_to, eases, mean_launch, part_swings
 from .from_lie import FromLie, from_lie, landings_from
-from .from_wind import InWind, Wind, blown, in_wind, landing_in, launch_of, over_all, winds_of
+from .from_wind import InWind, Wind, blown, in_wind, landing_in, launch_of, met_in, over_all, winds_of
 from .landings import Landings, Run, landings, runs_on
 from .play import Doubts, Played, Possible, lying, normals_of, out_of_reach, play, possible, rounds
 from .strokes import USUAL_DRIVE_M
@@ -332,8 +332,7 @@ def play_job(
 ) -> Played:
     """One club on one job in each of its winds, as often in each. ways: what the wind does, and the run then."""
     played = [play_from(swing, lie, run, job, drive_m, wind) for wind, run in ways]
-    words = "; ".join(wind.words for wind, _ in ways if wind is not None)
-    return replace(over_all(played), wind=words)
+    return replace(over_all(played), wind=met_in([wind for wind, _ in ways if wind is not None]))
 
 
 def play_from(

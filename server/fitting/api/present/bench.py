@@ -80,7 +80,7 @@ def present_verdict(judged: JudgedSession, verdict: Verdict) -> VerdictOut:
                 each.success,
                 *each.interval,
                 **each.fails,
-                lie=each.lie.words if each.lie else "",
+                lie=each.met,
                 eased_m=each.eased_m,
                 never=each.never,
             )
