@@ -24,8 +24,8 @@ class FactOut:
 @dataclass
 class PlayedOut:
     """A job played out with one build: the share that succeeds with its 90% interval, and where the rest goes.
-    lie: what the lie and the wind it is met in do to the build, and how that is known; empty for neither. eased_m: the carry
-    of the part swing that does it best, None for the stock one; never: it is not the build's."""
+    lie: what the lie and the wind it is met in do to the build, and how that is known; empty for neither. eased_m: the
+    carry of the part swing that does it best, None for the stock one; never: it is not the build's."""
 
     job: str
     uses_per_round: float
