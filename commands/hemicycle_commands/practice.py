@@ -17,7 +17,7 @@ from hemicycle_core.simulation.practice.soles import AnswerScore, SoleScore, sco
 from hemicycle_core.simulation.practice.wedges import LEVELS, WedgeScore, draw_bag, score_bag
 from hemicycle_core.simulation.practice.wedges import SHOTS as WEDGE_SHOTS
 from hemicycle_core.thresholds import DEFAULT
-from hemicycle_core.units import metres
+from hemicycle_core.units import metres, yards
 
 from .practice_soles import answerers_report
 from .practice_soles import report as sole_report
@@ -143,6 +143,13 @@ def _wedge_report(total: WedgeScore, options: argparse.Namespace, seconds: float
         f"{TRULY_BETTER:g} or more. Changed {changed.size}, which gain {changed.mean() if changed.size else 0.0:.2f} "
         "in truth.",
     ]
+    if total.cut:
+        ours, best = (yards(float(np.mean(each))) for each in (total.cut, total.could))
+        lines += [
+            "",
+            f"The widest step of {len(total.cut)} bags, cut in the middle: {ours:.1f} yd off by the head that was hit "
+            f"and its predicted bend, {best:.1f} by the best head and bend there is.",
+        ]
     return "\n".join(lines)
 
 

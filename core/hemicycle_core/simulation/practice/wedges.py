@@ -19,7 +19,7 @@ from ...bag.gaps import SHORT_STEP
 from ...brief import Job, JobKind, Target
 from ...decision import BagClub, Decision, Limits, Plan, decide_session
 from ...flight import Firmness, run_out
-from ...judge import Candidate, Case
+from ...judge import Candidate, Case, Change, ChangeKind, HitClub, predict
 from ...judge.play import GROUND_SD, ends_of, least_carry
 from ...judge.weigh import letter_of_own
 from ...rack.expected import expect, owned
@@ -291,7 +291,9 @@ def decided(bag: WedgeBag) -> Decision:
 class WedgeScore:
     """Sums over fittings. steps: by level, how far each step was off, metres; inside: whether its 90% interval held it;
     known: the same for success shares of clubs on all jobs. regret: shots a round below the best bag, by way; keep:
-    of those kept, what the best bag gains in truth."""
+    of those kept, what the best bag gains in truth. cut: how far from the middle of the widest step of the own wedges
+    the head and bend lie that our reading puts nearest to it, metres; could: the same of the best head and bend there
+    is."""
 
     steps: dict[str, list[float]] = field(default_factory=lambda: {level: [] for level in LEVELS})
     raw: dict[str, list[float]] = field(default_factory=lambda: {level: [] for level in LEVELS})
@@ -301,6 +303,8 @@ class WedgeScore:
     regret: dict[str, list[float]] = field(default_factory=lambda: {"nothing": [], "lofts": [], "ours": [], "most": []})
     keep: list[float] = field(default_factory=list)
     changed: list[float] = field(default_factory=list)
+    cut: list[float] = field(default_factory=list)
+    could: list[float] = field(default_factory=list)
 
     def add(self, other: WedgeScore) -> None:
         for level, errors in other.steps.items():
@@ -308,7 +312,7 @@ class WedgeScore:
             self.raw[level].extend(other.raw[level])
         for way, values in other.regret.items():
             self.regret[way].extend(values)
-        for name in ("inside", "known", "off", "keep", "changed"):
+        for name in ("inside", "known", "off", "keep", "changed", "cut", "could"):
             getattr(self, name).extend(getattr(other, name))
 
 
@@ -341,6 +345,7 @@ def score_bag(bag: WedgeBag) -> WedgeScore:
     wedges = [name for name in bag.shots if name not in bag.irons and name in clubs]
     there = {*bag.own, *equal_lofts(bag), *wedges}
     truth = {name: true_success(bag, bag.clubs[name]) for name in sorted(there)}
+    _score_widest(bag, {name: weighed.centres[letters[name]].carry_m for name in wedges}, made)
     _score_steps(bag, clubs, {name: weighed.centres[letters[name]] for name in wedges}, made)
     uses = np.array([job.uses_per_round for job in bag.jobs])
     for name in wedges:
@@ -370,6 +375,39 @@ def score_bag(bag: WedgeBag) -> WedgeScore:
     else:
         made.changed.append(ours - today)
     return made
+
+
+BENDS = (-2.0, -1.0, 0.0, 1.0, 2.0)
+
+
+def _score_widest(bag: WedgeBag, seen: Mapping[str, float], made: WedgeScore) -> None:
+    """The widest step of the own wedges cut in the middle: by the head that was pulled, hit and bent as its what-if
+    says, and by the best that could be had. seen: carries of the wedges, all read together, at one swing. A bag
+    with one wedge beside the set wedge has no other step."""
+    own = sorted((name for name in bag.own if name in seen), key=lambda name: true_carry(bag, bag.own[name]))
+    if len(own) < 2:
+        return
+    lower, upper = max(itertools.pairwise(own), key=lambda pair: seen[pair[1]] - seen[pair[0]])
+    middle = (seen[lower] + seen[upper]) / 2
+    true = (true_carry(bag, bag.own[lower]) + true_carry(bag, bag.own[upper])) / 2
+
+    def bent(name: str, by: float) -> float:
+        club = bag.rack[name]
+        return abs(true_carry(bag, replace(club, loft_deg=club.loft_deg + by)) - true)
+
+    made.could.append(min(bent(name, by) for name in bag.rack for by in BENDS))
+    ways: list[tuple[float, str, float]] = []
+    for name in (name for name in seen if name in bag.rack):
+        ways.append((abs(seen[name] - middle), name, 0.0))
+        hit = HitClub(head_type=HeadType.WEDGE, loft_deg=bag.gauge[name])
+        turns = [Change(ChangeKind.BEND, by) for by in BENDS if by]
+        for each in predict(bag.shots[name], turns, club=hit):
+            if each.after:
+                off = abs(seen[name] + each.gain("carry_m") - middle)
+                ways.append((off, name, each.change.amount))
+    if ways:
+        _, name, by = min(ways)
+        made.cut.append(bent(name, by))
 
 
 def _score_steps(bag: WedgeBag, clubs: Mapping[str, Carried], centres: Mapping[str, Centre], made: WedgeScore) -> None:
