@@ -164,3 +164,15 @@ def test_what_a_stroke_is_worth_and_what_a_round_is_made_of_are_the_customers():
     )
     assert often > 1.5 * usual.worths["A"].saves
     assert abs(never) < 0.1
+
+
+def test_two_neighbours_that_carry_the_same_are_measured_before_one_is_thrown_out():
+    """“Your four and five iron go the same. Let me put them on the gauge before we throw one away.”"""
+    own = {**CARRIES, "4i": 164}
+    place = windowed(case(shots(180, n=10, spread=2)), 176, 184)
+    found = decided(place, own=own, limits=Limits(most=len(own) + 1, places=1))
+    assert found.bag.dropped in (("4i",), ("5i",))
+    stays = {"4i": "5i", "5i": "4i"}[found.bag.dropped[0]]
+    said = f"The {stays} and the {found.bag.dropped[0]} carry the same: measure their lofts before the"
+    assert said in found.choice.sentence
+    assert "measure their lofts" not in decided(place, own=CARRIES).choice.sentence

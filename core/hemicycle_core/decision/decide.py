@@ -34,6 +34,7 @@ from .said import (
     as_far,
     beyond,
     keeping,
+    lofts_first,
     look_at,
     looking_first,
     nothing_left,
@@ -399,7 +400,7 @@ def _proposed(
     bag = stand.weigher.weigh(plan)
     words = proposing(stand.asked, first, second, because, bag, letters, stand.feared, known=stand.known)
     words += _further(first, stand) or _outside(doing, worth, stand)
-    words += beyond(first.letter, stand.judgement, stand.may) + look_at(odd)
+    words += _lofts_first(plan, stand) + beyond(first.letter, stand.judgement, stand.may) + look_at(odd)
     return Choice(
         letter=first.letter,
         runner_up=None if second is None else second.letter,
@@ -461,6 +462,22 @@ def _not_seen(plan: Plan, first: Option, stand: _Stand) -> str | None:
         ),
         None,
     )
+
+
+def _lofts_first(plan: Plan, stand: _Stand) -> str:
+    """Where one of two neighbours that carry the same leaves: their lofts are measured before either is thrown out."""
+    own = [option for option in stand.weigher.options if option.own]
+    asked = {option.replaces for option in stand.new_in(plan)}
+    for gone in (option for option in own if option.key not in plan.keys and option.club.name not in asked):
+        twins = [
+            other
+            for other in own
+            if other.key in plan.keys and abs(other.club.carry_m - gone.club.carry_m) < CROWDED_M
+            if other.club.head_type is gone.club.head_type and not other.club.kept_for
+        ]
+        if twins:
+            return lofts_first(twins[0].club.name, gone.club.name)
+    return ""
 
 
 def _total(verdict: Verdict) -> float:

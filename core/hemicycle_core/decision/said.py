@@ -160,6 +160,11 @@ def off_the_tee(letter: str, left: Mapping[str, float], old: str, driver: str) -
     return words + "."
 
 
+def lofts_first(stays: str, goes: str) -> str:
+    """Of two own clubs of a kind that carry the same, by their names."""
+    return f" The {stays} and the {goes} carry the same: measure their lofts before the {goes} goes."
+
+
 def look_at(letters: Sequence[str]) -> str:
     """Of builds whose single shots are unlike their others."""
     return f" Single shots of {letters[0]} are unlike its others: look at them first." if letters else ""
