@@ -9,7 +9,8 @@ from hemicycle_core.bag import HeadType
 from hemicycle_core.brief import Fear, Feared, Miss
 from hemicycle_core.decision.said import beside
 from hemicycle_core.decision.worth import Worth
-from hemicycle_core.judge import Candidate, Metric, compare
+from hemicycle_core.judge import Candidate, Liking, Metric, compare
+from hemicycle_core.judge.feel import Feel, Felt, liking
 from hemicycle_core.judge.swing_words import by_the_swing, read_clean, speed_needed, spin_words, strike_costs
 from hemicycle_core.samples.drift import swing_changes
 from hemicycle_core.shots import Shot, Strike
@@ -93,3 +94,10 @@ def test_what_is_said_of_two_agrees_with_the_decision_and_with_its_own_figures()
         == " Lost for its left: it saves 0.2 strokes a round less than A."
     )
     assert beside("B", "A", worths, "saves_most") == " It saves 0.2 strokes a round less than A."
+
+
+def test_trust_in_a_club_for_the_tee_is_the_trust_in_it_there():
+    said = [Feel({Felt.LOOKS: 4, Felt.TRUST: 1, Felt.TEE: 5})]
+    assert liking(said, off_tee=True) is Liking.LIKED
+    assert liking(said) is Liking.NEUTRAL
+    assert liking([Feel({Felt.TEE: 5})]) is Liking.NEUTRAL

@@ -27,6 +27,7 @@ class Felt(StrEnum):
     SOUND = "sound"
     FEEL = "feel"
     TRUST = "trust"
+    TEE = "tee"
 
 
 ASKED = {
@@ -34,6 +35,7 @@ ASKED = {
     Felt.SOUND: "Sound",
     Felt.FEEL: "Feel",
     Felt.TRUST: "Trust, standing over it",
+    Felt.TEE: "Trust, off the tee",
 }
 
 
@@ -84,8 +86,9 @@ def last_said(said: Sequence[Feel]) -> Feel | None:
     return next((each for each in reversed(said) if each.says), None)
 
 
-def liking(said: Sequence[Feel]) -> Liking:
-    """What the answers on a build, in the order they were given, amount to."""
+def liking(said: Sequence[Feel], *, off_tee: bool = False) -> Liking:
+    """What the answers on a build, in the order they were given, amount to. off_tee: it is for the tee, so that the
+    trust in it there counts and not that on the turf."""
     last = last_said(said)
     if last is None:
         return Liking.NEUTRAL
@@ -93,7 +96,12 @@ def liking(said: Sequence[Feel]) -> Liking:
         return Liking.VETOED
     if not last.marks:
         return Liking.NEUTRAL
-    mean = sum(last.marks.values()) / len(last.marks)
+    marks = {felt: mark for felt, mark in last.marks.items() if felt is not Felt.TEE}
+    if off_tee and Felt.TEE in last.marks:
+        marks[Felt.TRUST] = last.marks[Felt.TEE]
+    if not marks:
+        return Liking.NEUTRAL
+    mean = sum(marks.values()) / len(marks)
     return Liking.LIKED if mean >= LIKED_FROM else Liking.DISLIKED if mean <= DISLIKED_TO else Liking.NEUTRAL
 
 

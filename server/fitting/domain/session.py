@@ -16,7 +16,7 @@ from hemicycle_core.bag import (
     slot_with_roll,
 )
 from hemicycle_core.bag.clubs import usual_loft_and_inches
-from hemicycle_core.brief import Job, Miss, Target, jobs_of_slot
+from hemicycle_core.brief import Job, JobKind, Miss, Target, jobs_of_slot
 from hemicycle_core.decision import Decision, decide_session
 from hemicycle_core.flight import Air, Firmness
 from hemicycle_core.judge import Candidate, Case, Judgement, Kind, Liking, Verdict
@@ -134,11 +134,17 @@ class JudgedSession:
         """Whether the player said anything of this build."""
         return build.liking != Liking.NEUTRAL or last_said(self.rows.felt_of(build)) is not None
 
+    @cached_property
+    def _for_the_tee(self) -> bool:
+        """Whether most of what is named for the new club is off the tee."""
+        tee = sum(job.uses_per_round for job in self.rows.core_jobs if job.kind is JobKind.TEE)
+        return tee > sum(job.uses_per_round for job in self.rows.core_jobs) / 2
+
     def liking_of(self, build: Build) -> Liking:
         """What the player said of this build, else of its maker, else of its kind of head in the brief; a veto of
         either stands."""
         felt = self.rows.felt_of(build)
-        asked = liking(felt)
+        asked = liking(felt, off_tee=self._for_the_tee)
         said = build.liking if asked is not Liking.VETOED else asked
         if said == Liking.NEUTRAL and last_said(felt) is not None:
             return asked

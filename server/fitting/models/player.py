@@ -39,6 +39,7 @@ class Feel(ScopedModel):
     sound = models.PositiveSmallIntegerField(null=True)
     feel = models.PositiveSmallIntegerField(null=True)
     trust = models.PositiveSmallIntegerField(null=True)
+    tee = models.PositiveSmallIntegerField(null=True)
     veto = models.BooleanField(default=False)
     word = models.CharField(max_length=120, blank=True)
     numbers = models.BooleanField(default=False, help_text="Some may have been seen before.")

@@ -2582,6 +2582,7 @@ export interface components {
             sound?: number | null;
             feel?: number | null;
             trust?: number | null;
+            tee?: number | null;
             veto?: boolean;
             word?: string;
         };

@@ -148,7 +148,8 @@ export const VOCABULARY = {
   "looks": "Looks, at address",
   "sound": "Sound",
   "feel": "Feel",
-  "trust": "Trust, standing over it"
+  "trust": "Trust, standing over it",
+  "tee": "Trust, off the tee"
  },
  "modes": [
   "blind",

@@ -36,6 +36,7 @@ class FeltIn:
     sound: int | None = None
     feel: int | None = None
     trust: int | None = None
+    tee: int | None = None
     veto: bool = False
     word: str = ""
 

@@ -1,4 +1,4 @@
-/** What a club felt like, asked before its numbers: four marks of 1 to 5, each to be skipped, and a word of veto. */
+/** What a club felt like, asked before its numbers: marks of 1 to 5, each to be skipped, and a word of veto. */
 import { useState } from "react";
 import { VOCABULARY } from "../../api/vocabulary";
 import { Letter } from "../../ui/Letter";
