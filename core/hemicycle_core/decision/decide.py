@@ -228,7 +228,7 @@ def _choice(stand: _Stand, *, nothing_open: bool) -> tuple[Choice, Plan | None]:
     unseen = _not_seen(plan, first, stand)
     if unseen is not None:
         return looking_first(first.letter, unseen, stand.worth(plan), letter_of_own(unseen)), None
-    if stand.known and stand.worth(plan).net <= stand.floor:
+    if stand.known and (stand.worth(plan).net <= stand.floor or _opens_a_hole(plan, stand)):
         settled = keep_settled(list(stand.single()), weighed, stand.thresholds) and stand.waiting is None
         more = None if settled else more_to_keep(first.letter, weighed, stand.thresholds)
         made = keeping(stand.asked, first.letter, stand.worth(plan), stand.floor, done=True, settled=settled)
@@ -445,6 +445,14 @@ def _as_saved(stand: _Stand) -> Weighed:
     own = [weighed.hit[each] for each in weighed.hit if each.startswith(letter_of_own(""))]
     hit = {**weighed.hit, KEEP: float(np.mean(own)) if own else 1.0}
     return replace(weighed, rounds={**weighed.rounds, **saved, KEEP: nothing}, hit=hit, uses=A_ROUND)
+
+
+def _opens_a_hole(plan: Plan, stand: _Stand) -> bool:
+    """Whether another club in an old one's place surely costs as much as a change that nobody asked for must save: what
+    the old one did is done by nobody then."""
+    worth = stand.worth(plan)
+    costs = float((worth.draws < 0).mean()) >= stand.thresholds.better
+    return stand.asked.wanted.wish is Wish.REPLACE and costs and worth.saves <= -stand.thresholds.least_gain
 
 
 def _not_seen(plan: Plan, first: Option, stand: _Stand) -> str | None:

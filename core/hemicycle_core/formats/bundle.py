@@ -356,7 +356,7 @@ def read_bundle(data: Any) -> Bundle:
         thresholds=DEFAULT.of_customer(data.get("stroke_price"), data.get("round_shots", ())),
         remarks=tuple(remarks(coverage([club for club in carried if club.name in played], _rules(data)))),
         # A putter is carried whether the file has it or not.
-        unseen=max(1, len(played - {club.name for club in carried})),
+        unseen=data.get("others", max(1, len(played - {club.name for club in carried}))),
     )
 
 

@@ -251,7 +251,10 @@ SCHEMA: dict[str, Any] = {
                 {
                     "low_m": NUMBER,
                     "high_m": NUMBER,
-                    "landing_deg": {**OPTIONAL, "description": "Least landing angle; from the jobs when left out."},
+                    "landing_deg": {
+                        **OPTIONAL,
+                        "description": "Least landing angle, null for none; from the jobs when left out.",
+                    },
                     "named": {"type": "boolean", "description": "Asked for by its figure: no room is given beside it."},
                 },
                 description="The carry window. Left out: found from the clubs, by `rule` and `clubs_to_place`.",
@@ -290,6 +293,12 @@ SCHEMA: dict[str, Any] = {
                 "minimum": 1,
                 "maximum": 20,
                 "description": "Clubs carried at most, a putter among them that is not in `clubs`; 14 when left out.",
+            },
+            "others": {
+                "type": "integer",
+                "minimum": 0,
+                "description": "Clubs carried whose carry nobody knows, a putter among them; as `clubs` says when left "
+                "out, with a putter whether it is there or not.",
             },
             "tests": {**TESTS, "description": "Tests of the short game; on record, the judge asks nothing of them."},
             "clubs": {

@@ -4,60 +4,80 @@ from django.db import migrations, models
 
 
 class Migration(migrations.Migration):
-
     dependencies = [
-        ('fitting', '0034_read_as_meant'),
+        ("fitting", "0034_read_as_meant"),
     ]
 
     operations = [
         migrations.AddField(
-            model_name='build',
-            name='taken',
-            field=models.JSONField(help_text='Why it was taken in: its slot, what was said, and why its rivals for it lost.', null=True),
+            model_name="build",
+            name="taken",
+            field=models.JSONField(
+                help_text="Why it was taken in: its slot, what was said, and why its rivals for it lost.", null=True
+            ),
         ),
         migrations.AddField(
-            model_name='feel',
-            name='tee',
+            model_name="feel",
+            name="tee",
             field=models.PositiveSmallIntegerField(null=True),
         ),
         migrations.AddField(
-            model_name='fittingsession',
-            name='fear_with',
-            field=models.JSONField(default=list, help_text='Kinds of heads with which that miss is feared; empty: all.'),
+            model_name="fittingsession",
+            name="fear_with",
+            field=models.JSONField(
+                default=list, help_text="Kinds of heads with which that miss is feared; empty: all."
+            ),
         ),
         migrations.AddField(
-            model_name='fittingsession',
-            name='maker_likes',
-            field=models.JSONField(default=dict, help_text='The same by maker.'),
+            model_name="fittingsession",
+            name="maker_likes",
+            field=models.JSONField(default=dict, help_text="The same by maker."),
         ),
         migrations.AddField(
-            model_name='fittingsession',
-            name='replace_ways',
-            field=models.JSONField(default=list, help_text='With like_for: what takes its place is to do this.'),
+            model_name="fittingsession",
+            name="replace_ways",
+            field=models.JSONField(default=list, help_text="With like_for: what takes its place is to do this."),
         ),
         migrations.AddField(
-            model_name='fittingsession',
-            name='round_shots',
-            field=models.JSONField(default=list, help_text='Shots a round by length; empty: as the shop says.'),
+            model_name="fittingsession",
+            name="round_shots",
+            field=models.JSONField(default=list, help_text="Shots a round by length; empty: as the shop says."),
         ),
         migrations.AddField(
-            model_name='fittingsession',
-            name='stroke_price',
-            field=models.DecimalField(decimal_places=2, help_text='What a stroke a round is worth; null: as the shop says.', max_digits=9, null=True),
+            model_name="fittingsession",
+            name="stroke_price",
+            field=models.DecimalField(
+                decimal_places=2,
+                help_text="What a stroke a round is worth; null: as the shop says.",
+                max_digits=9,
+                null=True,
+            ),
         ),
         migrations.AddField(
-            model_name='job',
-            name='wind_from_deg',
-            field=models.FloatField(default=0, help_text='0 against, 90 from the right; null: any side.', null=True),
+            model_name="job",
+            name="wind_from_deg",
+            field=models.FloatField(default=0, help_text="0 against, 90 from the right; null: any side.", null=True),
         ),
         migrations.AddField(
-            model_name='job',
-            name='wind_mps',
+            model_name="job",
+            name="wind_mps",
             field=models.FloatField(default=0),
         ),
         migrations.AlterField(
-            model_name='fittingsession',
-            name='wish',
-            field=models.CharField(choices=[('gap', 'gap'), ('like', 'like'), ('flight', 'flight'), ('replace', 'replace'), ('far', 'far'), ('compare', 'compare')], default='gap', help_text='What leads.', max_length=8),
+            model_name="fittingsession",
+            name="wish",
+            field=models.CharField(
+                choices=[
+                    ("gap", "gap"),
+                    ("like", "like"),
+                    ("flight", "flight"),
+                    ("replace", "replace"),
+                    ("far", "far"),
+                    ("compare", "compare"),
+                ],
+                default="gap",
+                help_text="What leads.",
+                max_length=8,
+            ),
         ),
     ]

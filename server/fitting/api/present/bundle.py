@@ -15,7 +15,7 @@ from hemicycle_core.shots import FLIGHT_READINGS, Intent, Source
 from hemicycle_core.shots import Shot as CoreShot
 
 from ...domain.bag import name_of
-from ...domain.options import own_clubs, tried_builds
+from ...domain.options import limits_of, own_clubs, tried_builds
 from ...domain.rows import lie_of
 from ...domain.session import JudgedSession
 from ...domain.soles import SessionSole
@@ -44,6 +44,7 @@ def present_bundle(judged: JudgedSession) -> dict[str, Any]:
         "rule": session.rule,
         "clubs_to_place": session.clubs_to_place,
         "most_clubs": session.most_clubs,
+        "others": limits_of(judged).without_carry,
         "courses": [{"name": course["name"], "share": course["share"]} for course in session.courses],
         "stroke_price": rows.thresholds.stroke_price,
         "round_shots": list(rows.thresholds.round_shots),
@@ -218,7 +219,7 @@ def _slot(judged: JudgedSession) -> dict[str, Any]:
     carry, landing = targets.get("carry_m"), targets.get("landing_deg")
     if carry is None or carry.low is None or carry.high is None:
         return {}
-    least = {} if landing is None else {"landing_deg": landing.low}
+    least = {"landing_deg": None if landing is None else landing.low}
     named = {} if judged.bag.named is None else {"named": True}
     return {"slot": {"low_m": carry.low, "high_m": carry.high, **least, **named}}
 
