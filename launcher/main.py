@@ -58,7 +58,11 @@ def _new_key(bay: str) -> str:
     command = [str(PYTHON), str(ROOT / "server" / "manage.py"), "feed_key", bay, "--stand-in", "--hours", "2"]
     done = subprocess.run(command, env=serve.django_env(), capture_output=True, text=True, check=False)
     if done.returncode:
-        raise Stop(done.stderr.strip().splitlines()[-1] if done.stderr.strip() else "No key could be made.")
+        raise Stop(
+            done.stderr.strip().splitlines()[-1].removeprefix("CommandError: ")
+            if done.stderr.strip()
+            else "No key could be made."
+        )
     return done.stdout.strip()
 
 

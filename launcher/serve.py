@@ -26,6 +26,7 @@ from .supervise import Servers, Watch, end_orphans, listening, running_notice
 
 PATIENCE_S = 30
 MOST_WORKERS = 8
+MOST_PORT = 65_535
 MOST_CONNECTIONS = 40  # of the 60 the private database takes; the rest is for listeners, commands and backups
 
 
@@ -63,9 +64,15 @@ def keep_secrets(folder: Path) -> dict[str, str]:
 @contextlib.contextmanager
 def only_one(folder: Path) -> Iterator[None]:
     """One running launcher a data folder."""
-    folder.mkdir(parents=True, exist_ok=True)
-    folder.chmod(0o711)  # the database's own user passes through it
-    with (folder / "lock").open("a+") as lock:
+    try:
+        folder.mkdir(parents=True, exist_ok=True)
+        folder.chmod(0o711)  # the database's own user passes through it
+        lock = (folder / "lock").open("a+")
+    except OSError as error:
+        raise Stop(
+            f"The data folder {folder} cannot be written: {error.strerror}. HEMICYCLE_HOME names another."
+        ) from error
+    with lock:
         try:
             fcntl.flock(lock, fcntl.LOCK_EX | fcntl.LOCK_NB)
         except OSError as error:
@@ -200,6 +207,8 @@ def _start(options: argparse.Namespace) -> None:
     began = time.monotonic()
     if not 1 <= options.workers <= MOST_WORKERS:
         raise Stop(f"1 to {MOST_WORKERS} server processes.")
+    if not 1 <= options.port <= MOST_PORT:
+        raise Stop(f"A port is 1 to {MOST_PORT}, not {options.port}.")
     folder = home()
     with only_one(folder):
         say("Hemicycle")

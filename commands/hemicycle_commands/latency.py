@@ -62,6 +62,8 @@ def send(where: str, key: str, shot: str) -> int:
     told = json.loads(answer.read())
     if answer.status != 200:
         raise SystemExit(told["title"])
+    if told["session"] is None:
+        raise SystemExit("The bay serves no session: open one and take a build in hand there first.")
     return int(told["session"])
 
 

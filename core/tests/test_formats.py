@@ -12,6 +12,7 @@ from hemicycle_core.formats.shots import (
     open_text,
     parse_shots,
 )
+from hemicycle_core.formats.table import number
 from hemicycle_core.runs import Ball
 from hemicycle_core.shots import Strike, check_readings, fill_blanks
 from hemicycle_core.units import UNITS, metres, mps, yards
@@ -105,3 +106,10 @@ def test_how_a_shot_was_swung_and_with_which_ball_comes_back_from_our_own_file()
     assert back == [(a, Ball(b)) for a, b in runs]
     parsed = parse(text.replace("half", "wild"))
     assert parsed.shots[0].run.swing_length == "full" and "clock position" in parsed.problems[0].sentence
+
+
+def test_a_figure_of_more_than_any_number_is_refused():
+    for cell in ("1e999", "-1e999"):
+        with pytest.raises(BadInput, match="more than any figure"):
+            number(cell)
+    assert number("1e3") == 1000.0

@@ -1,5 +1,6 @@
 """What the launcher says when something is in the way."""
 
+import argparse
 import json
 import os
 import signal
@@ -8,6 +9,7 @@ import stat
 import subprocess
 import sys
 import time
+from pathlib import Path
 
 import pytest
 
@@ -42,6 +44,13 @@ def test_secrets_are_made_once_and_only_their_owner_reads_them(tmp_path):
 def test_one_launcher_a_folder(tmp_path):
     with serve.only_one(tmp_path), pytest.raises(Stop, match="already running"), serve.only_one(tmp_path):
         pass
+
+
+def test_a_data_folder_that_cannot_be_written_and_a_port_that_is_none_are_said():
+    with pytest.raises(Stop, match="HEMICYCLE_HOME names another"), serve.only_one(Path("/proc/nothing")):
+        pass
+    with pytest.raises(Stop, match="A port is 1 to 65535, not 99999"):
+        serve._start(argparse.Namespace(port=99_999, workers=1, fresh=False))
 
 
 def test_what_ends_again_and_again_is_started_ever_less_eagerly(monkeypatch):

@@ -66,6 +66,14 @@ PLAIN: dict[type[Exception], dict[str, Any]] = {
 }
 
 
+def sentence_of(error: BadInput | exceptions.ValidationError) -> str:
+    """What is wrong, as it is answered."""
+    if isinstance(error, BadInput):
+        return str(error)
+    sentence, field = _first(error.detail)
+    return f"{_label(field)}{sentence}"
+
+
 def handle(error: Exception, _context: dict[str, Any]) -> Response | None:
     """DRF's exception handler; None lets an unforeseen error become a 500."""
     if isinstance(error, BadInput):
@@ -79,8 +87,7 @@ def handle(error: Exception, _context: dict[str, Any]) -> Response | None:
         if isinstance(error, kind):
             return _response(problem)
     if isinstance(error, exceptions.ValidationError):
-        sentence, field = _first(error.detail)
-        return _response(body("bad_input", f"{_label(field)}{sentence}", 400, field))
+        return _response(body("bad_input", sentence_of(error), 400, _first(error.detail)[1]))
     if isinstance(error, exceptions.APIException):
         return _response(body(error.default_code, str(error.detail), error.status_code))
     return None

@@ -32,6 +32,11 @@ handler404 = "common.problems.page_not_found"
 handler500 = "common.problems.server_error"
 
 
+def no_probe(_request: HttpRequest) -> HttpResponse:
+    """What asks whether all is well is not told so by the front end."""
+    return HttpResponse("Not found.", status=404, content_type="text/plain")
+
+
 def front_end(_request: HttpRequest) -> HttpResponse | FileResponse:
     index = settings.WEB_DIST / "index.html"
     if not index.is_file():
@@ -155,5 +160,6 @@ api = [
 urlpatterns = [
     path("api/", include(api)),
     re_path(r"^api/", page_not_found),
+    re_path(r"^(health|healthz|ready|live|status|metrics)/?$", no_probe),
     re_path(r"^(?!static/).*$", front_end),
 ]

@@ -41,10 +41,19 @@ class FeedShot:
 
 
 @dataclass
+class RefusedShot:
+    """id: of the shot; why: what is wrong with it, in a sentence."""
+
+    id: str
+    why: str
+
+
+@dataclass
 class Receipt:
     """session, build: where the shots went; None and empty where the bay serves no session and they are in its tray.
     accepted: ids now on record, known ones included. new: how many were not known before. differs: ids that were known
-    with other readings; what is on record stays. tray: shots of this bay that wait to be filed."""
+    with other readings; what is on record stays. tray: shots of this bay that wait to be filed. refused: that cannot be
+    taken in, whatever else came with them."""
 
     session: int | None
     build: str
@@ -52,6 +61,7 @@ class Receipt:
     new: int
     differs: list[str] = field(default_factory=list)
     tray: int = 0
+    refused: list[RefusedShot] = field(default_factory=list)
 
 
 def digest_of(key: str) -> str:

@@ -3,14 +3,14 @@
 from __future__ import annotations
 
 from collections.abc import Callable
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from datetime import datetime
 from typing import Any
 
 from asgiref.sync import sync_to_async
-from common.api import actor_of, given, serializer_of, shown
+from common.api import actor_of, as_, given, serializer_of, shown
 from common.policy import may, shop_of
-from common.problems import MEDIA_TYPE, Refused, body
+from common.problems import MEDIA_TYPE, Refused, body, sentence_of
 from demo.golfers import golfer_of, made_otherwise
 from django.conf import settings
 from django.http import HttpRequest, HttpResponseBase, JsonResponse, StreamingHttpResponse
@@ -24,8 +24,9 @@ from fitting.models import FittingSession, PlayerScreen, SoleTest
 from hemicycle_core.bag import HeadType
 from hemicycle_core.errors import BadInput
 from hemicycle_core.impact import Lie
-from hemicycle_core.shots import Intent
+from hemicycle_core.shots import Intent, check_readings
 from rest_framework.authentication import BaseAuthentication
+from rest_framework.exceptions import ValidationError
 from rest_framework.permissions import BasePermission
 from rest_framework.request import Request
 from rest_framework.response import Response
@@ -37,6 +38,7 @@ from . import stand_ins
 from .actions import (
     FeedShot,
     Receipt,
+    RefusedShot,
     bring_back,
     feed_key_of,
     file_tray,
@@ -51,7 +53,7 @@ from .actions import (
 from .models import FeedKey
 from .stream import ByCode, Holder, SignIn, events
 
-MOST_SHOTS = 50
+MOST_SHOTS, MOST_ID = 50, 64
 
 
 class MonitorKey(BaseAuthentication):
@@ -123,13 +125,30 @@ class FeedShots(APIView):
     )
     def post(self, request: Request) -> Response:
         """Send one or more shots for the build in hand. Send again with the same ids until answered."""
-        shots = given(request, FeedBatch).shots
-        if not 1 <= len(shots) <= MOST_SHOTS:
+        rows = request.data.get("shots") if isinstance(request.data, dict) else None
+        if not isinstance(rows, list) or not 1 <= len(rows) <= MOST_SHOTS:
             raise BadInput(f"Send 1 to {MOST_SHOTS} shots at a time.", field="shots")
-        if any(not 1 <= len(shot.id) <= 64 for shot in shots):
-            raise BadInput("Every shot needs an id of 1 to 64 characters.", field="shots")
+        shots, refused, errors = [], [], []
+        for row in rows:
+            try:
+                shots.append(_shot(row))
+            except (ValidationError, BadInput) as error:
+                named = row.get("id") if isinstance(row, dict) else None
+                refused.append(RefusedShot(str(named or "")[:MOST_ID], sentence_of(error)))
+                errors.append(error)
+        if not shots:
+            raise errors[0]
         assert isinstance(request.auth, FeedKey)
-        return Response(shown(receive(request.auth, shots)))
+        return Response(shown(replace(receive(request.auth, shots), refused=refused)))
+
+
+def _shot(row: Any) -> FeedShot:
+    """One shot of a delivery. Raises ValidationError or BadInput where it cannot be one: the others are taken in."""
+    shot = as_(FeedShot, row)
+    if not 1 <= len(shot.id) <= MOST_ID:
+        raise BadInput(f"Every shot needs an id of 1 to {MOST_ID} characters.", field="shots")
+    check_readings(shot.readings)
+    return shot
 
 
 class FeedTee(APIView):

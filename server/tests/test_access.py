@@ -217,6 +217,8 @@ def test_every_address_has_its_row():
     known = {str(route.pattern) for route in api}
     assert known == set(ADDRESSES) | OPEN
     assert get_resolver().resolve("/api/nothing-here")[0].__name__ == "page_not_found"
+    # What asks whether all is well is not answered by the front end.
+    assert get_resolver().resolve("/health")[0](None).status_code == 404
 
 
 @pytest.fixture

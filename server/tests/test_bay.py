@@ -146,6 +146,23 @@ def test_a_shot_sent_again_with_other_readings_is_told_and_the_first_stands(sess
     assert send("a", carry_m=160.0, spin_rpm=4500.0)["differs"] == []
 
 
+def test_one_bad_shot_holds_up_no_others_and_is_named(client, session, bay):
+    headers = {"Authorization": f"Bearer {make_key(bay, label='test')}"}
+    bad = [
+        {"id": "wild", "readings": {"carry_m": 9e9}},
+        {"id": "word", "readings": {"carry_m": "far"}},
+        {"id": "bare", "readings": {}},
+    ]
+    sent = {"shots": [bad[0], {"id": "good", "readings": {"carry_m": 160.0}}, *bad[1:]]}
+    answer = client.post("/api/feed/shots", sent, content_type=JSON, headers=headers).json()
+    assert (answer["accepted"], of(session)) == (["good"], [160.0])
+    assert [each["id"] for each in answer["refused"]] == ["wild", "word", "bare"]
+    assert "which no golf shot has" in answer["refused"][0]["why"]
+    assert "A shot needs a carry" in answer["refused"][2]["why"]
+    none = client.post("/api/feed/shots", {"shots": bad}, content_type=JSON, headers=headers)
+    assert none.status_code == 400 and "which no golf shot has" in none.json()["title"]
+
+
 @pytest.mark.django_db(transaction=True)
 def test_the_tee_is_never_empty_while_the_build_in_hand_changes(fitter, session, client, bay):
     key, own = make_key(bay, label="test"), [Build.objects.get(session=session, name=name) for name in ("5i", "6i")]

@@ -204,6 +204,8 @@ def test_the_brief_names_the_field_at_fault_and_keeps_what_was_there(desk, sessi
     problem = desk.patch(f"/api/sessions/{session.pk}/brief", {"now": bad}, content_type=JSON).json()
     assert problem["field"] == "jobs.1.distance"
     assert session.jobs.count() == 1
+    long = desk.patch(f"/api/sessions/{session.pk}/brief", {"now": {"notes": "x" * 20_001}}, content_type=JSON)
+    assert (long.status_code, long.json()["field"]) == (400, "notes")
 
 
 def test_a_recommendation_is_agreed_once_and_does_not_follow_later_edits(desk, session, feed):

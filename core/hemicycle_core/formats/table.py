@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import csv
 import io
+import math
 import re
 from dataclasses import dataclass
 
@@ -165,4 +166,7 @@ def number(cell: str, *, decimal_comma: bool = False) -> float | None:
     text = text.replace(".", "").replace(",", ".") if decimal_comma else re.sub(r",(?=\d{3}\b)", "", text)
     if len(text) > MOST_DIGITS or not NUMBER.match(text):
         raise BadInput(f"“{cell[:MOST_DIGITS]}” is not a number.")
-    return sign * float(text)
+    value = sign * float(text)
+    if not math.isfinite(value):
+        raise BadInput(f"“{cell[:MOST_DIGITS]}” is more than any figure here can be.")
+    return value

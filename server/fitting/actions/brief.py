@@ -31,6 +31,7 @@ Sand = Literal["", "soft", "firm"]
 DeliveryWord = Literal["", "steep", "middling", "shallow"]
 MOST_COURSES = 6
 MOST_SOLE = 60
+MOST_NOTES = 20_000
 MOST_JOBS = 24
 MOST_MAKERS, MOST_MAKER = 12, 60
 LEAST_STROKE, MOST_STROKE = 200, 1_000_000
@@ -211,6 +212,8 @@ def write_brief(
     if brief.stroke_price is not None and not LEAST_STROKE <= brief.stroke_price <= MOST_STROKE:
         raise BadInput(f"A stroke a round is worth {LEAST_STROKE:g} to {MOST_STROKE:g}.", field="stroke_price")
     _check_round(brief.round_shots)
+    if len(brief.notes) > MOST_NOTES:
+        raise BadInput(f"Notes: {MOST_NOTES:,} characters at most.", field="notes")
     if len(brief.sole) > MOST_SOLE:
         raise BadInput(f"The sole chosen: {MOST_SOLE} characters at most.", field="sole")
     if "jobs" in now:

@@ -3472,6 +3472,11 @@ export interface components {
             new: number;
             differs?: string[];
             tray?: number;
+            refused?: components["schemas"]["RefusedShot"][];
+        };
+        RefusedShot: {
+            id: string;
+            why: string;
         };
         RemarkOut: {
             build: number;

@@ -68,7 +68,11 @@ export function SignIn({ onSignedIn }: { onSignedIn: (me: Me) => void }) {
 /** The sign-in ended in the middle of something: over the screen, which stays as it is. */
 export function SignInOver({ name, onSignedIn }: { name: string; onSignedIn: (me: Me) => void }) {
 	const dialog = useRef<HTMLDialogElement>(null);
-	useEffect(() => dialog.current?.showModal(), []);
+	useEffect(() => {
+		dialog.current?.showModal();
+		// A dialog takes its first field; who comes back is known, and a password typed there would be seen.
+		dialog.current?.querySelector<HTMLInputElement>("input[type=password]")?.focus();
+	}, []);
 	return (
 		<dialog
 			ref={dialog}
