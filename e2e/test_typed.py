@@ -136,3 +136,23 @@ def test_a_digit_or_letter_in_a_list_or_a_slider_stays_there_and_reasons_stay_th
     expect(tab.get_by_label("Reasons")).to_have_value("Because it lands softly")
     tab.reload()
     expect(tab.get_by_label("Reasons")).to_have_value("Because it lands softly")
+
+
+def test_typed_without_a_line_reloaded_and_typed_on_is_one_text(tab: Page, application) -> None:
+    tab.get_by_label("Notes").fill("")
+    expect(tab.get_by_text(re.compile(r"^Saved \d"))).to_be_visible()
+    tab.route("**/api/**", lambda route: route.abort())
+    tab.get_by_label("Notes").fill("Typed in the field")
+    expect(tab.get_by_text(re.compile(r"waits? for the line"))).to_be_visible(timeout=30_000)
+    tab.reload()
+    expect(tab.get_by_label("Notes")).to_have_value("Typed in the field")
+    tab.get_by_label("Notes").press("End")
+    tab.get_by_label("Notes").press_sequentially(", and on")
+    tab.unroute("**/api/**")
+    expect(tab.get_by_text(re.compile(r"^Saved \d"))).to_be_visible(timeout=30_000)
+    expect(tab.get_by_label("Notes")).to_have_value("Typed in the field, and on")
+    expect(tab.get_by_role("alert", name="Two people wrote here")).to_have_count(0)
+    until = time.monotonic() + 15
+    while stored(application, "notes") != "Typed in the field, and on" and time.monotonic() < until:
+        tab.wait_for_timeout(100)
+    assert stored(application, "notes") == "Typed in the field, and on"

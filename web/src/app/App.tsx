@@ -47,6 +47,8 @@ export function App() {
 		},
 	]);
 	const last = useRef<Me | null>(null);
+	// What an earlier page left is taken up before any form reads what it begins with.
+	const [opened, setOpened] = useState(false);
 	if (me.data?.signed_in) last.current = me.data;
 	useEffect(() => {
 		const ended = () => void queries.invalidateQueries({ queryKey: ["me"] });
@@ -59,7 +61,7 @@ export function App() {
 				void queries.invalidateQueries({ queryKey: ["sessions"] });
 			},
 			signedOut: ended,
-		});
+		}).then(() => setOpened(true));
 	}, [queries]);
 	const username = me.data?.signed_in ? me.data.username : "";
 	useEffect(() => signedInAs(username), [username]);
@@ -75,7 +77,7 @@ export function App() {
 			</main>
 		);
 	const known = last.current;
-	if (!me.data && !known) return <Waiting what="the shop" />;
+	if (!opened || (!me.data && !known)) return <Waiting what="the shop" />;
 	const signedIn = (data: Me) => {
 		// Somebody else begins anew: nothing of what is on this screen is theirs.
 		if (known && data.username !== known.username)
