@@ -49,9 +49,10 @@ def take(page: Page, application: Application) -> None:
         shot(page, place if theme == "chalk" else f"{place}-dark")
     page.evaluate("localStorage.setItem('hemicycle-theme', 'chalk')")
     page.goto(f"{session}/bag")
-    for key, name in (("l", "shortlist"), ("p", "plans")):
+    page.get_by_role("tab", name="Short list").wait_for()
+    for key, name, there in (("l", "shortlist", "Should save"), ("p", "plans", "Strokes saved a round")):
         page.keyboard.press(key)
-        page.wait_for_timeout(600)
+        page.get_by_text(there).first.wait_for()
         shot(page, name)
     players(page, application, session)
     page.goto(application.address)
