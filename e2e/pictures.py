@@ -34,6 +34,15 @@ def sole_test(page: Page) -> None:
     page.evaluate("document.documentElement.dataset.theme = 'chalk'")
 
 
+def lists(page: Page) -> None:
+    """The lists under the carry map."""
+    page.get_by_role("tab", name="Short list").wait_for()
+    for key, name, there in (("l", "shortlist", "Should save"), ("p", "plans", "Strokes saved a round")):
+        page.keyboard.press(key)
+        page.get_by_text(there).first.wait_for()
+        shot(page, name)
+
+
 def take(page: Page, application: Application) -> None:
     page.goto(application.address)
     page.get_by_label("Name").fill("fitter")
@@ -49,11 +58,7 @@ def take(page: Page, application: Application) -> None:
         shot(page, place if theme == "chalk" else f"{place}-dark")
     page.evaluate("localStorage.setItem('hemicycle-theme', 'chalk')")
     page.goto(f"{session}/bag")
-    page.get_by_role("tab", name="Short list").wait_for()
-    for key, name, there in (("l", "shortlist", "Should save"), ("p", "plans", "Strokes saved a round")):
-        page.keyboard.press(key)
-        page.get_by_text(there).first.wait_for()
-        shot(page, name)
+    lists(page)
     players(page, application, session)
     page.goto(application.address)
     page.get_by_role("link", name="Yusuf Tarrant").click()
