@@ -8,7 +8,8 @@ import numpy as np
 import pytest
 from hemicycle_core.bag import GapRule, HeadType, coverage, lay_out_slots, usual_rules, widest_gap
 from hemicycle_core.errors import BadInput
-from hemicycle_core.formats.bundle import read_bundle, written
+from hemicycle_core.formats.bundle import read_bundle
+from hemicycle_core.formats.bundle_answer import written
 from hemicycle_core.judge import Kind, Liking
 from hemicycle_core.shots import Source
 from hemicycle_core.units import metres
@@ -212,3 +213,61 @@ def test_what_cannot_be_used_is_refused_at_its_place(change, field):
 def test_anything_else_is_no_bundle(data):
     with pytest.raises(BadInput):
         read_bundle(data)
+
+
+LINKS = [{"name": "Home", "share": 60}, {"name": "Links", "share": 40}]
+
+
+def test_what_decides_is_read_from_the_file():
+    """Courses and wind, what a stroke is worth and a round is made of, with which heads a miss is feared, who else is
+    carried."""
+    windy = {"name": "Links three", "kind": "green", "distance_m": 165, "course": "Links", "wind_mps": 6.7,
+             "wind_from_deg": None, "uses_per_round": 2}  # fmt: skip
+    given = bundle(build("A", 179, price=900), clubs=BAG, jobs=[windy], courses=LINKS, miss="left", fear="whole",
+                   fear_with=["utility"], others=2)  # fmt: skip
+    read = read_bundle(given)
+    assert (read.courses, dict(read.shares), read.unseen) == (("Links",), {"Home": 0.6, "Links": 0.4}, 2)
+    decision = read.decided()
+    (played,) = decision.verdicts[0].played
+    assert played.job.uses_per_round == pytest.approx(0.8) and "any side" in played.wind
+    # A left miss is feared with a kind of head that is not there.
+    assert float(decision.worths["A"].feared.mean()) == 0.0
+    assert read_bundle({**given, "fear_with": []}).decided().worths["A"].feared.any()
+    cheap, dear = (
+        read_bundle({**given, "stroke_price": price}).decided().worths["A"].price for price in (1000, 10_000)
+    )
+    assert (cheap, dear) == (pytest.approx(0.9), pytest.approx(0.09))
+    seldom = read_bundle({**given, "round_shots": [6, 6, 0, 0]}).decided().worths["A"].yardages.mean()
+    assert seldom < decision.worths["A"].yardages.mean()
+
+
+def test_another_club_in_an_old_ones_place_is_asked_for_by_its_ways():
+    old = {"name": "4i", "head_type": "iron", "loft_deg": 23.0, "shots": hit(174, landing=39.0, seed=9)}
+    asked = {"wish": "replace", "like": "4i", "ways": ["longer", "softer"], "clubs": [*BAG, old]}
+    given = bundle(build("A", 184), {**build("B", 186), "shots": hit(186, landing=39.0)}, **asked)
+    del given["slot"]
+    answer = read_bundle(given).answer()
+    assert (answer["bag"]["come_in"], answer["bag"]["leave"]) == (["A"], ["4i"])
+    assert answer["slots"][0]["comes_in"] == "A" and set(answer["slots"][0]["tried"]) == {"A", "B"}
+    for ways in ([], ["longer", "shorter"]):
+        with pytest.raises(BadInput):
+            read_bundle({**given, "ways": ways})
+
+
+def test_the_answer_names_what_was_not_read_and_what_the_map_says_of_the_bag():
+    blind = {"letter": "A", "head_type": "hybrid", "shots": [
+        {"readings": {"carry_m": metres(yd)}} for yd in (178, 179, 180, 181)
+    ]}  # fmt: skip
+    answer = read_bundle(bundle(blind, clubs=BAG)).answer()
+    assert answer["not_read"] == {"A": ["offline_m", "landing_deg", "total_m"]}
+    crowd = [*BAG, {"name": "4i", "head_type": "iron", "loft_deg": 23, "carry_m": metres(164)}]
+    assert any("4i" in said for said in read_bundle(bundle(blind, clubs=crowd)).answer()["remarks"])
+
+
+def test_as_the_map_knows_a_club_comes_before_its_shots_and_its_own_window_before_the_slots():
+    known = {"carry_m": metres(170), "total_m": metres(178), "carry_sd_m": 2.0, "spread_m": 4.0}
+    (case,) = read_bundle(bundle(build("A", 179, known=known, window=[metres(168), metres(172)]), clubs=BAG)).cases
+    assert window(case) == (metres(168), metres(172))
+    decision = read_bundle(bundle(build("A", 179, known=known), clubs=BAG)).decided()
+    (option,) = (each for each in decision.weigher.options if each.letter == "A")
+    assert option.club.carry_m == metres(170)

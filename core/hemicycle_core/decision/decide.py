@@ -14,11 +14,9 @@ from dataclasses import dataclass, field, replace
 import numpy as np
 
 from ..bag import GapRule, GapRules, HeadType, usual_rules
-from ..bag.gaps import CROWDED_M
 from ..brief import NOTHING_FEARED, Feared, Job, Wish
 from ..brief.wishes import OUT_OF_PLAY_MORE
 from ..judge import Candidate, Case, Judgement, Kind, Verdict, judge_session
-from ..judge.changes import ChangeKind
 from ..judge.stopping import A_FEW, More, chance_best, keep_settled, more_shots, more_to_keep, settled_on
 from ..judge.verdict import DOING, kept_instead, recommended
 from ..judge.weigh import KEEP, Weighed, letter_of_own
@@ -28,13 +26,13 @@ from ..thresholds import DEFAULT, Thresholds
 from .asked import Asked, asked_of
 from .bags import Bag, Weigher
 from .choice import Because, Choice, Contender, broken, level
+from .first import measured_first, not_seen, opens_a_hole
 from .gather import build_options, drive_of, own_clubs, own_options, turned_options, unhit_options
 from .options import BagClub, Demand, Limits, Option, Plan
 from .said import (
     as_far,
     beyond,
     keeping,
-    lofts_first,
     look_at,
     looking_first,
     nothing_left,
@@ -42,12 +40,12 @@ from .said import (
     passed_over,
     places_empty,
     proposing,
-    turning,
 )
+from .stand import LIKELY, Stand, chance_of, doing_of, total_of
+from .turns import turn_left, turned_first
 from .worth import Worth, table_of
 
 NEVER = (Kind.VETOED, Kind.NEEDS_SHOTS)
-LIKELY, LEAST_LIKELY = 0.5, 0.4  # that a build does what was asked; the best of them where none is likely to
 A_ROUND = 5.0  # shots a round that a choice is about, for when more shots are not worth hitting
 
 
@@ -73,56 +71,6 @@ class Decision:
     @property
     def weighed(self) -> Weighed:
         return self.judgement.weighed
-
-
-@dataclass(frozen=True)
-class _Stand:
-    """What a decision is made of, put together. may: the builds that may be proposed; plans: the bags with them, best
-    first; known: whether the bag of today is."""
-
-    judgement: Judgement
-    cases: Sequence[Case]
-    weigher: Weigher
-    asked: Asked
-    may: Sequence[Option]
-    plans: Sequence[Plan]
-    known: bool
-    feared: Feared
-    thresholds: Thresholds
-
-    @property
-    def verdict(self) -> dict[str, Verdict]:
-        return {each.letter: each for each in self.judgement.verdicts}
-
-    @property
-    def waiting(self) -> Verdict | None:
-        """A build that has not had its say."""
-        return next((each for each in self.judgement.verdicts if each.kind is Kind.NEEDS_SHOTS), None)
-
-    @property
-    def floor(self) -> float:
-        """What a bag must save beyond its price: nothing is asked of what was asked for by itself."""
-        asked = self.asked
-        if asked.of_old or asked.compared or (asked.something and asked.named):
-            return -np.inf
-        return 0.0 if asked.something and asked.free else self.thresholds.least_gain
-
-    def new_in(self, plan: Plan) -> list[Option]:
-        """The builds that come in, the likeliest to do what was asked first."""
-        there = [option for option in self.may if option.key in plan.keys]
-        return sorted(there, key=lambda option: (-option.likely, option.letter))
-
-    def worth(self, plan: Plan) -> Worth:
-        return self.weigher.worth(plan)
-
-    def single(self) -> dict[str, Plan]:
-        """By letter, the best bag with that build and no other new one in it."""
-        found: dict[str, Plan] = {}
-        for plan in self.plans:
-            new = self.new_in(plan)
-            if len(new) == 1 and plan.swap is None:
-                found.setdefault(new[0].letter, plan)
-        return found
 
 
 def decide_session(
@@ -174,7 +122,7 @@ def decide_session(
         for option in options
         if not option.own and option.hit and option.letter in verdict and verdict[option.letter].kind not in NEVER
     ]
-    stand = _Stand(
+    stand = Stand(
         judgement,
         cases,
         weigher,
@@ -207,16 +155,16 @@ def decide_session(
     return made
 
 
-def _choice(stand: _Stand, *, nothing_open: bool) -> tuple[Choice, Plan | None]:
+def _choice(stand: Stand, *, nothing_open: bool) -> tuple[Choice, Plan | None]:
     """The headline, and the bag it proposes; None to keep that of today."""
     # With nothing asked and no job named there is nothing to choose by.
     if not stand.plans or (stand.asked.compared and not any(option.played for option in stand.may)):
         limits = stand.weigher.limits
         return nothing_left(stand.judgement.verdicts, stand.asked, stand.may, limits, nothing_open=nothing_open), None
-    doing = _doing(stand)
-    turn = None if any(_chance(plan, stand) >= LIKELY for plan in doing) else _turned(stand)
+    doing = doing_of(stand)
+    turn = None if any(chance_of(plan, stand) >= LIKELY for plan in doing) else turn_left(stand)
     if turn is not None:
-        return _turning(turn, stand), turn.hit
+        return turned_first(turn, stand), turn.hit
     if not doing:
         single = stand.single() or {stand.new_in(stand.plans[0])[0].letter: stand.plans[0]}
         letter, top = max(single.items(), key=lambda each: (stand.worth(each[1]).net, each[0]))
@@ -225,10 +173,10 @@ def _choice(stand: _Stand, *, nothing_open: bool) -> tuple[Choice, Plan | None]:
     plan, second, because = _put_first(doing, stand)
     first = stand.new_in(plan)[0]
     weighed = _as_saved(stand)
-    unseen = _not_seen(plan, first, stand)
+    unseen = not_seen(plan, first, stand)
     if unseen is not None:
         return looking_first(first.letter, unseen, stand.worth(plan), letter_of_own(unseen)), None
-    if stand.known and (stand.worth(plan).net <= stand.floor or _opens_a_hole(plan, stand)):
+    if stand.known and (stand.worth(plan).net <= stand.floor or opens_a_hole(plan, stand)):
         settled = keep_settled(list(stand.single()), weighed, stand.thresholds) and stand.waiting is None
         more = None if settled else more_to_keep(first.letter, weighed, stand.thresholds)
         made = keeping(stand.asked, first.letter, stand.worth(plan), stand.floor, done=True, settled=settled)
@@ -236,96 +184,7 @@ def _choice(stand: _Stand, *, nothing_open: bool) -> tuple[Choice, Plan | None]:
     return _proposed(plan, second, because, weighed, doing, stand), plan
 
 
-@dataclass(frozen=True)
-class _Turn:
-    """A turn that is left: the bag with the build as it was hit, and as it is turned."""
-
-    option: Option
-    hit: Plan
-    turned: Plan
-
-
-def _turned(stand: _Stand) -> _Turn | None:
-    """The build that a turn is predicted to bring to what was asked, the one that saves most then; None without one
-    that is worth having. A turn that is left comes before another head."""
-    single, found = stand.single(), []
-    for option in stand.weigher.options:
-        plan = single.get(option.turned) if option.turned else None
-        if plan is None or not (stand.asked.of_old or stand.asked.open.get(option.slot, False)):
-            continue
-        as_hit = next(each for each in stand.may if each.letter == option.turned)
-        turned = Plan(plan.keys - {as_hit.key} | {option.key})
-        if not stand.known or stand.worth(turned).net > stand.floor:
-            found.append(_Turn(as_hit, plan, turned))
-    return max(found, key=lambda each: (stand.worth(each.turned).net, each.option.letter), default=None)
-
-
-def _turning(turn: _Turn, stand: _Stand) -> Choice:
-    """The headline of a turn that is left: it is made and hit before anything is bought."""
-    verdict = stand.verdict[turn.option.letter]
-    assert verdict.turn is not None
-    worth, bag = stand.worth(turn.turned), stand.weigher.weigh(turn.hit)
-    made = verdict.turn.change
-    change = f"{'bent' if made.kind is ChangeKind.BEND else 'turned'} {made.words}"
-    words = turning(stand.asked, turn.option.letter, change, worth, bag, known=stand.known)
-    return Choice(
-        letter=turn.option.letter,
-        runner_up=None,
-        because=Because.TURN,
-        sentence=words,
-        settled=False,
-        gain_strokes=bag.worth.saves if stand.known else None,
-        gain_price=bag.price,
-        letters=(turn.option.letter,),
-    )
-
-
-def _doing(stand: _Stand) -> list[Plan]:
-    """The bags that do what was asked, best first; all of them where nothing was."""
-    asked = stand.asked
-    if not asked.something:
-        return list(stand.plans)
-    chances = {plan: _chance(plan, stand) for plan in stand.plans}
-    doing = [plan for plan in stand.plans if chances[plan] >= LIKELY]
-    if not doing:
-        near = [plan for plan in stand.plans if _near(plan, stand) or (asked.of_old and chances[plan] >= LEAST_LIKELY)]
-        top = max((chances[plan] for plan in near), default=0.0)
-        doing = [plan for plan in near if chances[plan] == top]
-    if asked.wanted.wish is Wish.FAR:
-        tee = stand.judgement.weighed.off_tee
-        doing.sort(key=lambda plan: float(tee[stand.new_in(plan)[0].letter].strokes.mean()))
-    return doing
-
-
-def _chance(plan: Plan, stand: _Stand) -> float:
-    """That each new club of a bag does what was asked of a place of its own, the least of them. Of two that are swapped
-    by course the one that is carried mostly does it; a new one that is carried on one course alone does not."""
-    new = stand.new_in(plan)
-    if plan.swap is not None:
-        new = [option for option in new if option.key != plan.swap.away]
-    slots = [option.slot for option in new]
-    if not new or len(set(slots)) < len(slots):
-        return 0.0
-    if not stand.asked.of_old and not all(stand.asked.open.get(slot, False) for slot in slots):
-        return 0.0
-    return min(option.likely for option in new)
-
-
-def _near(plan: Plan, stand: _Stand) -> bool:
-    """Whether the one new club of a bag lies in the hole that is to be filled, outside its window by less than the next
-    head would mend, and crowds nobody. One that the player's speed does not hold up, only where it saves what a change
-    that nobody asked for must save: a hole is not left open for its flight alone."""
-    new = stand.new_in(plan)
-    if len(new) != 1 or plan.swap is not None or stand.asked.of_old or stand.asked.named:
-        return False
-    said = stand.verdict[new[0].letter]
-    off = said.off_m is not None and abs(said.off_m) <= stand.thresholds.one_head_m
-    open_ = stand.asked.open.get(new[0].slot, False)
-    held_up = said.kind is not Kind.NOT_SUPPORTED or stand.worth(plan).net > stand.thresholds.least_gain
-    return open_ and off and held_up and said.kind is not Kind.CROWDS
-
-
-def _put_first(doing: Sequence[Plan], stand: _Stand) -> tuple[Plan, Contender | None, Because | None]:
+def _put_first(doing: Sequence[Plan], stand: Stand) -> tuple[Plan, Contender | None, Because | None]:
     """Which of the bags that do what was asked is put first; the one it is told from, as good where a reason is given;
     what told them apart, `TIED` where nothing does, None where it saves most. A place at a time: a hybrid and a wedge
     are never held against each other."""
@@ -356,7 +215,7 @@ def _put_first(doing: Sequence[Plan], stand: _Stand) -> tuple[Plan, Contender | 
     return plan, second, because
 
 
-def _instead(plan: Plan, other: Plan, option: Option, stand: _Stand) -> Option | None:
+def _instead(plan: Plan, other: Plan, option: Option, stand: Stand) -> Option | None:
     """The build of another bag that stands there in place of one of this bag's, for the same place, all other new ones
     being the same; None where it is not that."""
     mine, theirs = ({each.key for each in stand.new_in(each_plan)} for each_plan in (plan, other))
@@ -366,7 +225,7 @@ def _instead(plan: Plan, other: Plan, option: Option, stand: _Stand) -> Option |
     return come if come.slot == option.slot else None
 
 
-def _contender(option: Option, plan: Plan, stand: _Stand) -> Contender:
+def _contender(option: Option, plan: Plan, stand: Stand) -> Contender:
     case = next(each for each in stand.cases if each.candidate.letter == option.letter)
     return Contender(
         option=option,
@@ -384,7 +243,7 @@ def _proposed(
     because: Because | None,
     weighed: Weighed,
     doing: Sequence[Plan],
-    stand: _Stand,
+    stand: Stand,
 ) -> Choice:
     """The headline of a bag that is put forward."""
     thresholds, worth, single = stand.thresholds, stand.worth(plan), stand.single()
@@ -400,7 +259,7 @@ def _proposed(
     bag = stand.weigher.weigh(plan)
     words = proposing(stand.asked, first, second, because, bag, letters, stand.feared, known=stand.known)
     words += _further(first, stand) or _outside(doing, worth, stand)
-    words += _lofts_first(plan, stand) + beyond(first.letter, stand.judgement, stand.may) + look_at(odd)
+    words += measured_first(plan, stand) + beyond(first.letter, stand.judgement, stand.may) + look_at(odd)
     return Choice(
         letter=first.letter,
         runner_up=None if second is None else second.letter,
@@ -415,7 +274,7 @@ def _proposed(
     )
 
 
-def _more(first: Contender, rivals: Sequence[str], weighed: Weighed, stand: _Stand) -> More | None:
+def _more(first: Contender, rivals: Sequence[str], weighed: Weighed, stand: Stand) -> More | None:
     """The shots that would settle what is put forward."""
     if stand.waiting is not None:
         return More(((stand.waiting.letter, stand.waiting.more or stand.thresholds.least_shots),))
@@ -434,7 +293,7 @@ def _capped(more: More | None) -> More | None:
     return replace(more, shots=tuple((letter, min(count, A_FEW)) for letter, count in more.shots), in_vain=True)
 
 
-def _as_saved(stand: _Stand) -> Weighed:
+def _as_saved(stand: Stand) -> Weighed:
     """What was weighed, by the strokes a round that the best bag with each build saves; under KEEP nothing."""
     weighed = stand.judgement.weighed
     saved = {letter: stand.worth(plan).draws for letter, plan in stand.single().items()}
@@ -447,60 +306,13 @@ def _as_saved(stand: _Stand) -> Weighed:
     return replace(weighed, rounds={**weighed.rounds, **saved, KEEP: nothing}, hit=hit, uses=A_ROUND)
 
 
-def _opens_a_hole(plan: Plan, stand: _Stand) -> bool:
-    """Whether another club in an old one's place surely costs as much as a change that nobody asked for must save: what
-    the old one did is done by nobody then."""
-    worth = stand.worth(plan)
-    costs = float((worth.draws < 0).mean()) >= stand.thresholds.better
-    return stand.asked.wanted.wish is Wish.REPLACE and costs and worth.saves <= -stand.thresholds.least_gain
-
-
-def _not_seen(plan: Plan, first: Option, stand: _Stand) -> str | None:
-    """The name of an own club that would leave for one that carries the same, and that nobody saw hit: what it does is
-    measured before it goes. None where it was asked to go."""
-    if stand.asked.of_old:
-        return None
-    gone = stand.weigher.today.keys - plan.keys
-    return next(
-        (
-            option.club.name
-            for option in stand.weigher.options
-            if option.key in gone and not option.hit and option.club.name != first.replaces
-            if abs(option.club.carry_m - first.club.carry_m) < CROWDED_M
-        ),
-        None,
-    )
-
-
-def _lofts_first(plan: Plan, stand: _Stand) -> str:
-    """Where one of two neighbours that carry the same leaves: their lofts are measured before either is thrown out."""
-    own = [option for option in stand.weigher.options if option.own]
-    asked = {option.replaces for option in stand.new_in(plan)}
-    for gone in (option for option in own if option.key not in plan.keys and option.club.name not in asked):
-        twins = [
-            other
-            for other in own
-            if other.key in plan.keys and abs(other.club.carry_m - gone.club.carry_m) < CROWDED_M
-            if other.club.head_type is gone.club.head_type and not other.club.kept_for
-        ]
-        if twins:
-            return lofts_first(twins[0].club.name, gone.club.name)
-    return ""
-
-
-def _total(verdict: Verdict) -> float:
-    """Where a build stops, metres; its carry where no total is known."""
-    means = {fact.quantity: fact.mean for fact in verdict.facts}
-    return means.get("total_m", means.get("carry_m", 0.0))
-
-
-def _further(first: Contender, stand: _Stand) -> str:
+def _further(first: Contender, stand: Stand) -> str:
     """Where as far as possible was asked for: how far and how often in play, what that saves off the tee beside the
     old club and the driver, and what goes further too seldom."""
     wanted, in_play = stand.asked.wanted, stand.judgement.weighed.in_play
     if wanted.wish is not Wish.FAR:
         return ""
-    total = {option.letter: _total(stand.verdict[option.letter]) for option in stand.may}
+    total = {option.letter: total_of(stand.verdict[option.letter]) for option in stand.may}
     longest = max(total, key=lambda each: (total[each], each))
     old = in_play.get(letter_of_own(wanted.old))
     seldom = old is not None and in_play[longest].success < old.success - OUT_OF_PLAY_MORE
@@ -512,7 +324,7 @@ def _further(first: Contender, stand: _Stand) -> str:
     return words + off_the_tee(first.letter, off_tee, wanted.old, driver)
 
 
-def _outside(doing: Sequence[Plan], worth: Worth, stand: _Stand) -> str:
+def _outside(doing: Sequence[Plan], worth: Worth, stand: Stand) -> str:
     """The build that does not do what was asked and would save most all the same, where that is more."""
     rest = {letter: stand.worth(plan) for letter, plan in stand.single().items() if plan not in doing}
     if not rest or not stand.asked.something or not stand.known:
@@ -521,7 +333,7 @@ def _outside(doing: Sequence[Plan], worth: Worth, stand: _Stand) -> str:
     return passed_over(letter, rest[letter].net - worth.net)
 
 
-def _told(case: Case, choice: Choice, worths: Mapping[str, Worth], stand: _Stand) -> Verdict:
+def _told(case: Case, choice: Choice, worths: Mapping[str, Worth], stand: Stand) -> Verdict:
     """The verdict of a build as the decision leaves it."""
     verdict = stand.verdict[case.candidate.letter]
     if verdict.letter in choice.letters:
