@@ -156,3 +156,20 @@ def test_typed_without_a_line_reloaded_and_typed_on_is_one_text(tab: Page, appli
     while stored(application, "notes") != "Typed in the field, and on" and time.monotonic() < until:
         tab.wait_for_timeout(100)
     assert stored(application, "notes") == "Typed in the field, and on"
+
+
+def test_a_server_that_stands_still_under_an_open_bay_is_said_within_seconds(tab: Page, application) -> None:
+    tab.goto(tab.url.replace("/brief", "/bay"))
+    expect(tab.get_by_text("Feed open")).to_be_visible()
+    pids = servers(application)
+    os.kill(application.process.pid, signal.SIGSTOP)
+    for pid in pids:
+        os.kill(pid, signal.SIGSTOP)
+    began = time.monotonic()
+    try:
+        expect(tab.get_by_text(re.compile(r"^Nothing heard since \d\d:\d\d:\d\d"))).to_be_visible()
+        assert time.monotonic() - began < 7.5  # 6 s, and what a busy machine takes on top
+    finally:
+        for pid in [*pids, application.process.pid]:
+            os.kill(pid, signal.SIGCONT)
+    expect(tab.get_by_text("Feed open")).to_be_visible(timeout=30_000)

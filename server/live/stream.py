@@ -23,7 +23,8 @@ from django.db import connection
 from fitting.models import FittingSession
 from shop.sign_ins import still_signed_in
 
-PING_S = 15.0
+BEAT_S = 2.0  # a screen that hears nothing for a few of them says so
+BEAT = b'event: beat\ndata: {"what": "beat"}\n\n'
 LOOK_S = 60.0  # how often a stream looks whether its sign-in still holds; one that is ended is told at once
 QUEUE = 64  # a screen that is this far behind reads everything anew
 log = structlog.get_logger(__name__)
@@ -183,8 +184,8 @@ class ByCode:
 
 
 async def events(session_id: int, holder: Holder) -> AsyncIterator[bytes]:
-    """A session's Server-Sent Events: `changed` with what changed; a comment now and then keeps it open. It ends with
-    the sign-in, or with the code that opened it.
+    """A session's Server-Sent Events: `changed` with what changed, and a `beat` every other second, so that a
+    screen knows that it would hear of it. It ends with the sign-in, or with the code that opened it.
 
     The first says which revision the session is at, read after the listening began, so that nothing falls between.
     """
@@ -194,7 +195,7 @@ async def events(session_id: int, holder: Holder) -> AsyncIterator[bytes]:
         looked = monotonic()
         while True:
             try:
-                async with asyncio.timeout(PING_S):
+                async with asyncio.timeout(BEAT_S):
                     what = await queue.get()
             except TimeoutError:
                 what = ""
@@ -204,6 +205,6 @@ async def events(session_id: int, holder: Holder) -> AsyncIterator[bytes]:
                     return
                 looked = monotonic()
             if not what:
-                yield b": still here\n\n"
+                yield BEAT
             elif heard := holder.may_hear(what):
                 yield f"event: changed\ndata: {heard}\n\n".encode()

@@ -3,7 +3,7 @@ import { useQueryClient } from "@tanstack/react-query";
 import { useEffect, useState } from "react";
 
 /** A line that neither opens nor fails is no line. */
-const PATIENCE_MS = 4000;
+const PATIENCE_MS = 5000;
 
 /** Follow a page by its code, once it is known that the code opens it. True while there is no line. */
 export function useLostLine(kind: "player" | "hand-out", code: string, known: boolean): boolean {
@@ -12,10 +12,15 @@ export function useLostLine(kind: "player" | "hand-out", code: string, known: bo
 	useEffect(() => {
 		if (!known) return;
 		const source = new EventSource(`/api/${kind}/${code}/stream`);
-		const late = setTimeout(() => setLost(true), PATIENCE_MS);
-		source.addEventListener("changed", () => {
+		let late = setTimeout(() => setLost(true), PATIENCE_MS);
+		const beat = () => {
 			clearTimeout(late);
+			late = setTimeout(() => setLost(true), PATIENCE_MS);
 			setLost(false);
+		};
+		source.addEventListener("beat", beat);
+		source.addEventListener("changed", () => {
+			beat();
 			void queries.invalidateQueries({ queryKey: [kind, code] });
 		});
 		source.onerror = () => {

@@ -207,7 +207,13 @@ export function useChange(id: number) {
 	};
 }
 
-export type Live = "live" | "connecting" | "lost";
+/** Whether changes are heard of, and since when nothing is: a server that stands still breaks no line. */
+export interface Live {
+	is: "live" | "connecting" | "lost" | "silent";
+	since: number;
+}
+/** The server beats every other second: after this long it is not there. */
+const SILENT_MS = 5000;
 interface Notice {
 	what: string;
 	revision: number | null;
@@ -219,7 +225,7 @@ interface Notice {
 /** Follow a session: read it anew whenever the server says that it changed and it is not known yet. */
 export function useLive(id: number): Live {
 	const queries = useQueryClient();
-	const [state, setState] = useState<Live>("connecting");
+	const [live, setLive] = useState<Live>(() => ({ is: "connecting", since: Date.now() }));
 	const told = useRef(0);
 	const changing = useIsMutating({ mutationKey: sessionKey(id) });
 	const busy = useRef(false);
@@ -227,8 +233,18 @@ export function useLive(id: number): Live {
 
 	useEffect(() => {
 		const source = new EventSource(`/api/sessions/${id}/stream`);
+		let heardAt = Date.now();
+		const turn = (is: Live["is"]) =>
+			setLive((now) => (now.is === is && is !== "live" ? now : { is, since: heardAt }));
+		const beat = () => {
+			heardAt = Date.now();
+			setLive((now) => (now.is === "live" ? now : { is: "live", since: heardAt }));
+		};
+		const looking = setInterval(() => {
+			if (Date.now() - heardAt > SILENT_MS) turn("silent");
+		}, 1000);
 		const heard = (event: MessageEvent<string>) => {
-			setState("live");
+			beat();
 			const { what, revision, shot, now } = JSON.parse(event.data) as Notice;
 			if (what === "signed_out") {
 				source.close();
@@ -245,12 +261,16 @@ export function useLive(id: number): Live {
 			if (news && !busy.current) void queries.invalidateQueries({ queryKey: sessionKey(id), exact: true });
 		};
 		source.addEventListener("changed", heard);
+		source.addEventListener("beat", beat);
 		source.onerror = () => {
-			setState("lost");
+			turn("lost");
 			// Refused for good, as by an ended sign-in, and not only lost.
 			if (source.readyState === EventSource.CLOSED) void queries.invalidateQueries({ queryKey: ["me"] });
 		};
-		return () => source.close();
+		return () => {
+			clearInterval(looking);
+			source.close();
+		};
 	}, [id, queries]);
 
 	useEffect(() => {
@@ -258,7 +278,7 @@ export function useLive(id: number): Live {
 		if (changing === 0 && now && told.current > now.revision)
 			void queries.invalidateQueries({ queryKey: sessionKey(id), exact: true });
 	}, [changing, id, queries]);
-	return state;
+	return live;
 }
 
 const bayPath = (bay: number) => ({ params: { path: { bay_id: bay } } });

@@ -122,6 +122,13 @@ test("a break of the line is said where shots are waited for, and so is its retu
 	expect(screen.queryByText("Feed open")).toBeNull();
 	act(() => Line.open[0]?.tell({ revision: null, shot: null }));
 	expect(await screen.findByText("Feed open")).toBeTruthy();
+	// A server that stands still breaks no line: that nothing is heard is said all the same, with since when.
+	const later = Date.now() + 6000;
+	vi.spyOn(Date, "now").mockImplementation(() => later);
+	expect(await screen.findByText(/^Nothing heard since \d\d:\d\d:\d\d/, {}, { timeout: 3000 })).toBeTruthy();
+	act(() => Line.open[0]?.dispatchEvent(new MessageEvent("beat", { data: "{}" })));
+	expect(await screen.findByText("Feed open")).toBeTruthy();
+	vi.restoreAllMocks();
 });
 
 test("leaving the session closes its line", async () => {

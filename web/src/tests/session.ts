@@ -306,6 +306,8 @@ export const verdict = (more: Partial<Verdict> = {}): Verdict => ({
 	...more,
 });
 
+export const LIVE = { is: "live", since: 0 } as const;
+
 export const ranked = (head: number, label: string, chance: number, more: Partial<Ranked> = {}): Ranked => ({
 	head,
 	shaft: 20 + head,

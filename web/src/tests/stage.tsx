@@ -8,6 +8,7 @@ import type { Session } from "../api/client";
 import { reopen, signedInAs } from "../api/outbox";
 import { CommandProvider } from "../commands/commands";
 import type { PlaceProps } from "../session/place";
+import { LIVE } from "./session";
 
 // A slow machine is slow, not wrong.
 configure({ asyncUtilTimeout: 5000 });
@@ -66,7 +67,7 @@ export function draw(what: ReactNode, at = "/") {
 /** A place as the frame shows it; changes answer with the same session. */
 export function Place({ place: View, session }: { place: ComponentType<PlaceProps>; session: Session }) {
 	const act = (change: () => Promise<Session>) => void change().catch(() => undefined);
-	return <View session={session} act={act} busy={false} live="live" />;
+	return <View session={session} act={act} busy={false} live={LIVE} />;
 }
 
 /** Draw a place. */

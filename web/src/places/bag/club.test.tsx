@@ -6,7 +6,7 @@ import { useState } from "react";
 import { afterEach, expect, test } from "vitest";
 import type { Build, Session } from "../../api/client";
 import type { PlaceProps } from "../../session/place";
-import { m, session, shot } from "../../tests/session";
+import { LIVE, m, session, shot } from "../../tests/session";
 import { changes, clear, draw, serve, show } from "../../tests/stage";
 import { Said } from "../../ui/Said";
 import { typedNumber, typedYards } from "../../ui/typed";
@@ -24,7 +24,7 @@ function Held({ place: Place, of }: { place: (props: PlaceProps) => React.ReactN
 	return (
 		<>
 			<Said error={error as Error | null} />
-			<Place session={of} act={act} busy={false} live="live" />
+			<Place session={of} act={act} busy={false} live={LIVE} />
 		</>
 	);
 }

@@ -36,6 +36,7 @@ export function InHand({
 	children?: ReactNode;
 }) {
 	const standIn = useStandIn(session.bay);
+	const broken = live.is === "lost" || live.is === "silent";
 	const elsewhere = !session.bay_is_here && session.in_hand !== null && session.status !== "agreed";
 	return (
 		<div className="flex flex-wrap items-center gap-3">
@@ -47,20 +48,13 @@ export function InHand({
 					{build?.shaft ? `, ${build.shaft}` : ""}
 				</span>
 			</h2>
-			<span
-				className={`flex shrink-0 items-center gap-2 ${live === "lost" ? "hole-text" : ""}`}
-				role="status"
-			>
+			<span className={`flex shrink-0 items-center gap-2 ${broken ? "hole-text" : ""}`} role="status">
 				<span
-					className={`inline-block h-3 w-3 rounded-full border-2 ${live === "live" ? "bg-current" : ""}`}
+					className={`inline-block h-3 w-3 rounded-full border-2 ${live.is === "live" ? "bg-current" : ""}`}
 				/>
-				{live === "live"
-					? standIn.data?.hitting
-						? "Stand-in hitting"
-						: "Feed open"
-					: live === "lost"
-						? "Feed lost, trying again"
-						: "Opening the feed"}
+				{live.is === "live" && (standIn.data?.hitting ? "Stand-in hitting" : "Feed open")}
+				{live.is === "connecting" && "Opening the feed"}
+				{broken && `Nothing heard since ${clock(live.since)}, trying again`}
 			</span>
 			{children}
 			{elsewhere && (
@@ -74,6 +68,9 @@ export function InHand({
 		</div>
 	);
 }
+
+/** To the second, as a fitter counts how long a screen has stood still. */
+const clock = (at: number) => new Date(at).toLocaleTimeString("en-GB");
 
 export function LastShot({
 	session,

@@ -5,7 +5,7 @@ import { useState } from "react";
 import { afterEach, expect, test } from "vitest";
 import type { Session } from "../../api/client";
 import type { Act } from "../../session/place";
-import { build, session } from "../../tests/session";
+import { build, LIVE, session } from "../../tests/session";
 import { changes, clear, draw, serve, show } from "../../tests/stage";
 import { Brief } from "./Brief";
 
@@ -74,7 +74,7 @@ test("two complaints in quick succession are both kept", async () => {
 			if (now) setSeen(now);
 			void change();
 		};
-		return <Brief session={seen} act={act} busy={false} live="live" />;
+		return <Brief session={seen} act={act} busy={false} live={LIVE} />;
 	}
 	draw(<Live />);
 	const press = (name: string) => fireEvent.click(screen.getAllByRole("button", { name })[1] as HTMLElement);
