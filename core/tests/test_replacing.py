@@ -19,6 +19,7 @@ from hemicycle_core.decision import Because, Demand, Limits
 from hemicycle_core.errors import BadInput
 from hemicycle_core.flight import Firmness
 from hemicycle_core.judge import Candidate, Case
+from hemicycle_core.judge.cut import CutPlace, proposed_here
 from hemicycle_core.shots import Shot
 from hemicycle_core.thresholds import DEFAULT
 from hemicycle_core.units import metres
@@ -176,3 +177,11 @@ def test_two_neighbours_that_carry_the_same_are_measured_before_one_is_thrown_ou
     said = f"The {stays} and the {found.bag.dropped[0]} carry the same: measure their lofts before the"
     assert said in found.choice.sentence
     assert "measure their lofts" not in decided(place, own=CARRIES).choice.sentence
+
+
+def test_where_a_wedge_is_proposed_the_cut_proposes_no_bend_beside_it():
+    slot = lay_out_replacing(OLD, [LONGER], LOWER, UPPER).slots[0]
+    place = CutPlace(slot, "54°", metres(4), None, "")
+    carry = round(slot.target_m / metres(1))
+    assert proposed_here(place, "A 52°", goes=True) == f"Carry {carry}: A 52° is proposed here, in place of the 54°."
+    assert proposed_here(place, "A 52°", goes=False) == f"Carry {carry}: A 52° is proposed here."

@@ -71,6 +71,12 @@ def _place(slot: Slot, name: str, off_m: float, bends: Callable[[str], Sequence[
     return CutPlace(slot, name, off_m, bend, words)
 
 
+def proposed_here(place: CutPlace, name: str, *, goes: bool) -> str:
+    """Of a place for which a new wedge is proposed. name: its; goes: the own wedge there leaves for it."""
+    instead = f", in place of the {place.club}" if place.club and goes else ""
+    return f"Carry {yd_text(place.slot.target_m)}: {name} is proposed here{instead}."
+
+
 def _nearest(bends: Sequence[Prediction], by_m: float) -> Prediction | None:
     """The bend that brings a carry nearest to one by_m further; None where none brings it nearer."""
 

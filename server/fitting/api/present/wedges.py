@@ -2,12 +2,14 @@
 
 from __future__ import annotations
 
+from collections.abc import Collection
 from typing import Any
 
+from hemicycle_core.bag import nearest_slot
 from hemicycle_core.heads import HeadType
 from hemicycle_core.impact import Lie
 from hemicycle_core.judge.claims import Claimed
-from hemicycle_core.judge.cut import CutPlace
+from hemicycle_core.judge.cut import CutPlace, proposed_here
 from hemicycle_core.judge.grooves import told_blind
 from hemicycle_core.protocols.grooves import LENGTH as GROOVE_LENGTH
 from hemicycle_core.protocols.grooves import GrooveTask, minutes_of
@@ -26,7 +28,7 @@ from ...domain.bag import name_of
 from ...domain.rows import SessionRows
 from ...domain.session import JudgedSession
 from ...domain.soles import wedge_head
-from ...models import BlindGrooves
+from ...models import BlindGrooves, Build
 from ..schemas.wedges import (
     BesideOut,
     BlindGroovesOut,
@@ -59,7 +61,7 @@ def present_short_end(judged: JudgedSession) -> ShortEndOut | None:
     if found is None:
         return None
     ids = {name_of(build): build.pk for build in judged.rows.in_bag}
-    schools = wedges.schools
+    schools, coming = wedges.schools, _coming(judged)
     return ShortEndOut(
         low=_end(found.low, ids),
         high=_end(found.high, ids),
@@ -70,7 +72,7 @@ def present_short_end(judged: JudgedSession) -> ShortEndOut | None:
         sentence=found.sentence,
         unhit=list(found.unhit),
         schools=None if schools is None else SchoolsOut(schools.each, schools.part, schools.proposed, schools.sentence),
-        places=[_place(place, ids) for place in wedges.cut],
+        places=[_place(place, ids, coming, judged.decision.bag.dropped) for place in wedges.cut],
         recheck=wedges.recheck,
         part=_plan(judged),
         card=present_card(judged),
@@ -211,8 +213,22 @@ def _step(judged: JudgedSession, step: Step, ids: dict[str, int]) -> StepOut:
     )
 
 
-def _place(place: CutPlace, ids: dict[str, int]) -> PlaceOut:
-    bend = place.bend
+def _coming(judged: JudgedSession) -> dict[int, Build]:
+    """The wedges that are proposed, by the place of the cut that each is nearest to: no bend is proposed there beside
+    them."""
+    layout = judged.bag.cut
+    found: dict[int, Build] = {}
+    for build in judged.rows.candidates if layout is not None else ():
+        carry = judged.bag.mean(build, "carry_m")
+        wedge = build.head_type == HeadType.WEDGE and build.letter in judged.decision.choice.letters
+        if wedge and carry is not None and layout is not None:
+            found[nearest_slot(layout.slots, carry.mean).index] = build
+    return found
+
+
+def _place(place: CutPlace, ids: dict[str, int], coming: dict[int, Build], leaves: Collection[str]) -> PlaceOut:
+    new = coming.get(place.slot.index)
+    bend = place.bend if new is None else None
     return PlaceOut(
         target_m=place.slot.target_m,
         low_m=place.slot.low_m,
@@ -224,7 +240,9 @@ def _place(place: CutPlace, ids: dict[str, int]) -> PlaceOut:
         bend_error_m=bend.error["carry_m"] if bend else None,
         bounce_deg=bend.bounce_deg if bend else None,
         caution=(bend.change.effect.caution or "") if bend else "",
-        sentence=place.sentence,
+        sentence=place.sentence
+        if new is None
+        else proposed_here(place, f"{new.letter} {new.name}", goes=place.club in leaves),
     )
 
 
