@@ -18,7 +18,7 @@ from hemicycle_core.units import shown
 from rack.models import Head, Shaft
 
 JSON = "application/json"
-STANDS = int(os.environ.get("HEMICYCLE_STANDS", "16"))
+STANDS = int(os.environ.get("HEMICYCLE_STANDS", "50"))
 LIKES = ("neutral", "liked", "disliked", "vetoed")
 
 
