@@ -17,6 +17,7 @@ def _said(default: Any, label: str, why: str, unit: str, low: float, high: float
 # Between which yards the shots of a round are told that are neither driver nor putt, for one who drives 210 yd.
 ROUND_BANDS = ((30.0, 100.0), (100.0, 150.0), (150.0, 200.0), (200.0, 240.0))
 MOST_ROUND = 30
+LEAST_STROKE, MOST_STROKE = 200, 1_000_000  # of the price of a stroke
 
 
 def _round(between: str, usual: float) -> Any:
@@ -97,8 +98,8 @@ class Thresholds:
         "What a stroke a round is worth",
         "In the shop’s money: about seventy rounds a year for four years at thirty each.",
         "money",
-        200,
-        1_000_000,
+        LEAST_STROKE,
+        MOST_STROKE,
     )
     round_30: float = _round("30 to 100 yd", 6)
     round_100: float = _round("100 to 150 yd", 6)

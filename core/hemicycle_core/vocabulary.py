@@ -22,6 +22,7 @@ from .rack.stock import Wear
 from .readout import USUAL, Column
 from .runs import OFFERED, Ball, swing_words
 from .shots import CLEAN_LIES, READINGS, Intent, Strike
+from .thresholds import ROUND_BANDS
 from .units import UNITS
 from .wedges.delivery import DIVOT_WORDS
 from .wedges.short_end import SCHOOL_WHY
@@ -51,6 +52,7 @@ def vocabulary() -> dict[str, Any]:
         "misses": [each.value for each in Miss],
         "likings": [each.value for each in Liking],
         "felt": {felt.value: words for felt, words in ASKED.items()},
+        "round": [f"{low:g} to {high:g} yd" for low, high in ROUND_BANDS],
         "modes": [each.value for each in PlayerMode],
         "strikes": [each.value for each in Strike],
         "intents": [each.value for each in Intent],

@@ -67,6 +67,9 @@ def test_wind_from_any_side_is_that_from_each_and_still_air_is_no_wind():
     assert np.array_equal(weigh([build], [replace(GREEN, wind_from_deg=90.0)]).played["A"][0].draws, calm.draws)
     # Aimed off for, a wind from the side costs still: gusts are not.
     assert each[1].success < calm.success
+    bare = Candidate("A", "A", HeadType.HYBRID, [Shot({"carry_m": shot.values["carry_m"]}) for shot in build.shots])
+    (unread,) = weigh([bare], [sides[0]]).played["A"]
+    assert unread.wind.endswith("by a usual flight of its kind, its launch was not read")
     with pytest.raises(BadInput, match="45 mph"):
         replace(GREEN, wind_mps=mps(50))
 

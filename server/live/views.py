@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Callable
-from dataclasses import dataclass, replace
+from dataclasses import asdict, dataclass, replace
 from datetime import datetime
 from typing import Any
 
@@ -31,6 +31,7 @@ from rest_framework.permissions import BasePermission
 from rest_framework.request import Request
 from rest_framework.response import Response
 from rest_framework.views import APIView
+from shop.audit import record
 from shop.models import Bay
 from shop.sign_ins import signed_in
 
@@ -138,8 +139,12 @@ class FeedShots(APIView):
                 errors.append(error)
         if not shots:
             raise errors[0]
-        assert isinstance(request.auth, FeedKey)
-        return Response(shown(replace(receive(request.auth, shots), refused=refused)))
+        key = request.auth
+        assert isinstance(key, FeedKey)
+        receipt = replace(receive(key, shots), refused=refused)
+        if refused:
+            record(key.shop_id, None, "feed.refused", f"bay:{key.bay_id}", shots=[asdict(each) for each in refused])
+        return Response(shown(receipt))
 
 
 def _shot(row: Any) -> FeedShot:

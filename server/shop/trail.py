@@ -77,6 +77,7 @@ WORDS = {
     "handover.agree": "agreed",
     "handover.correct": "corrected what was agreed",
     "feed.shot": "sent a shot",
+    "feed.refused": "sent a shot that no golf shot can be; it is not stored",
     "feed.differs": "sent a shot again with other readings; the first stands",
     "feed.tray": "sent shots to the tray",
     "tray.file": "filed shots of the tray",

@@ -159,6 +159,7 @@ def test_one_bad_shot_holds_up_no_others_and_is_named(client, session, bay):
     assert [each["id"] for each in answer["refused"]] == ["wild", "word", "bare"]
     assert "which no golf shot has" in answer["refused"][0]["why"]
     assert "A shot needs a carry" in answer["refused"][2]["why"]
+    assert AuditEntry.objects.get(action="feed.refused").detail["shots"] == answer["refused"]
     none = client.post("/api/feed/shots", {"shots": bad}, content_type=JSON, headers=headers)
     assert none.status_code == 400 and "which no golf shot has" in none.json()["title"]
 

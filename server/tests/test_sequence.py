@@ -103,7 +103,10 @@ def test_what_was_taken_in_keeps_why_and_the_places_left_go_down(desk, wide):
     assert a.taken is None
     assert desk.post(f"{url}/undo", {}, content_type=JSON).status_code == 200
     a.refresh_from_db()
-    assert (a.taken["places"], seen(desk, wide)["clubs_to_place"]) == (2, 1)
+    assert (a.taken["counted"], seen(desk, wide)["clubs_to_place"]) == (True, 1)
+    # Two taken in where one place is left, and out again in the order they came: no place is made up.
+    accept(desk, b)
+    assert [accept(desk, each, accepted=False)["clubs_to_place"] for each in (a, b)] == [2, 2]
 
 
 def test_what_was_chosen_otherwise_is_told_in_words_of_its_own(desk, wide):

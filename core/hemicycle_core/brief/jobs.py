@@ -102,6 +102,8 @@ class Job:
             raise BadInput(f"“{self.name}”: between 0 and 18 uses a round.", field="uses_per_round")
         if not 0 <= self.wind_mps <= WINDIEST_MPS:
             raise BadInput(f"“{self.name}”: a wind of up to 45 mph can be played in.", field="wind")
+        if self.wind_from_deg is not None and not 0 <= self.wind_from_deg < 360:
+            raise BadInput(f"“{self.name}”: wind comes from 0 to 359 degrees, 0 against.", field="wind_from_deg")
         if not SLOWEST_FT <= self.green_ft <= FASTEST_FT:
             raise BadInput(
                 f"“{self.name}”: a green reads {SLOWEST_FT:g} to {FASTEST_FT:g} feet on the meter.", field="green_ft"

@@ -51,10 +51,10 @@ A_ROUND = 5.0  # shots a round that a choice is about, for when more shots are n
 
 @dataclass(frozen=True)
 class Decision:
-    """judgement: what it rests on; verdicts: as the decision leaves them. bag: that is proposed, today: that of today.
-    worths: by letter, what the best bag with that build in it saves; saved: the same as what was weighed, None where
-    there is nothing; searched: bags weighed; known: whether the bag of
-    today is, so that a saving can be told; weigher: for bags that somebody asks after."""
+    """judgement: what it rests on; verdicts: as the decision leaves them. bag: that is proposed, today: that of
+    today. worths: by letter, what the best bag with that build in it saves; saved: the same as what was weighed,
+    None where there is nothing; searched: bags weighed; known: whether the bag of today is, so that a saving can be
+    told; weigher: for bags that somebody asks after."""
 
     judgement: Judgement
     verdicts: tuple[Verdict, ...]

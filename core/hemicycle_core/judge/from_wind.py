@@ -45,9 +45,10 @@ class Wind:
 
 @dataclass(frozen=True)
 class InWind:
-    """What one wind does to one build. carry: the share of its still carry that is left, carry_sd: of its log; gusts:
-    how far that varies from shot to shot, as a share; wide: how much wider its shots stray; drift: what is not aimed
-    off, as the tangent of an angle; speed, spin: shares of those at landing; steeper_deg: added to the angle there."""
+    """What one wind does to one build. carry: the share of its still carry that is left, carry_sd: of its log;
+    gusts: how far that varies from shot to shot, as a share; wide: how much wider its shots stray; drift: what is
+    not aimed off, as the tangent of an angle; speed, spin: shares of those at landing; steeper_deg: added to the
+    angle there. read: its launch was, else a usual one of its kind was flown."""
 
     wind: Wind
     carry: float
@@ -58,12 +59,14 @@ class InWind:
     speed: float
     spin: float
     steeper_deg: float
+    read: bool = True
 
     @property
     def words(self) -> str:
         by = int(whole(100 * abs(1 - self.carry)))
         takes = f"{by}% {'less' if self.carry < 1 else 'more'} carry" if by else "as much carry"
-        return f"{wind_words(self.wind)}: {takes}, computed"
+        how = "computed" if self.read else "by a usual flight of its kind, its launch was not read"
+        return f"{wind_words(self.wind)}: {takes}, {how}"
 
 
 def wind_words(wind: Wind) -> str:
@@ -89,6 +92,11 @@ def winds_of(job: Job) -> tuple[Wind, ...]:
         return ()
     sides = ANY_SIDE if job.wind_from_deg is None else (job.wind_from_deg,)
     return tuple(Wind(job.wind_mps, side) for side in sides)
+
+
+def all_winds(jobs: Sequence[Job]) -> list[Wind]:
+    """The winds that any of some jobs is met in, each once."""
+    return sorted({wind for job in jobs for wind in winds_of(job)}, key=lambda wind: (wind.mps, wind.from_deg))
 
 
 @cache

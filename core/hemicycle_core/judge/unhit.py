@@ -15,7 +15,7 @@ from ..samples.pool import Centre, Pool
 from ..samples.sides import USUAL_SIDE_DEG
 from .eased import Eases, Part, can_ease, curve_of
 from .from_lie import unhit_from
-from .from_wind import InWind, Wind, in_wind, landing_in, usual_launch, winds_of
+from .from_wind import InWind, Wind, all_winds, in_wind, landing_in, usual_launch, winds_of
 from .landings import OTHERWISE, USUAL_DOWN, Landings, Run, runs_expected
 from .play import Doubts, Played, possible
 from .strokes import USUAL_DRIVE_M
@@ -64,7 +64,7 @@ def play_expected(
 
 def _winds(clubs: Sequence[Expected], jobs: Sequence[Job]) -> dict[Wind, list[InWind]]:
     """What each wind of the jobs does to clubs as they should be."""
-    asked = sorted({wind for job in jobs for wind in winds_of(job)}, key=lambda wind: (wind.mps, wind.from_deg))
+    asked = all_winds(jobs)
     if not asked or not clubs:
         return {}
     launches = []

@@ -23,7 +23,7 @@ from .candidate import Candidate
 from .doubt import doubt, source_of
 from .eased import Eases, Part, can_ease, curve_of, eased_to, eases, mean_launch, part_swings
 from .from_lie import FromLie, from_lie, landings_from
-from .from_wind import InWind, Wind, blown, in_wind, landing_in, launch_of, met_in, over_all, winds_of
+from .from_wind import InWind, Wind, all_winds, blown, in_wind, landing_in, launch_of, met_in, over_all, winds_of
 from .landings import Landings, Run, landings, runs_on
 from .play import Doubts, Played, Possible, lying, normals_of, out_of_reach, play, possible, rounds
 from .strokes import USUAL_DRIVE_M
@@ -301,14 +301,21 @@ def _winds(
     there: Sequence[tuple[Candidate, list[Shot]]], jobs: Sequence[Job], airs: Sequence[Air], anchored: Anchor
 ) -> dict[Wind, list[InWind]]:
     """What each wind of the jobs does to each build."""
-    asked = sorted({wind for job in jobs for wind in winds_of(job)}, key=lambda wind: (wind.mps, wind.from_deg))
+    asked = all_winds(jobs)
     if not asked or not there:
         return {}
     launches = [
         launch_of(each.head_type, float(np.mean([shot.values["carry_m"] for shot in shots])), shots)
         for each, shots in there
     ]
-    return {wind: in_wind(launches, wind, airs=airs, anchored=anchored) for wind in asked}
+    read = [mean_launch([shot for shot in shots if not shot.aside]) is not None for _, shots in there]
+    return {
+        wind: [
+            replace(each, read=known)
+            for each, known in zip(in_wind(launches, wind, airs=airs, anchored=anchored), read, strict=True)
+        ]
+        for wind in asked
+    }
 
 
 Ways = list[tuple[list[InWind] | None, list[Run]]]

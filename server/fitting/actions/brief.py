@@ -17,7 +17,7 @@ from hemicycle_core.errors import BadInput
 from hemicycle_core.flight import Firmness
 from hemicycle_core.flight.landing import EVERYDAY_FT, FASTEST_FT, SLOWEST_FT
 from hemicycle_core.judge import Liking
-from hemicycle_core.thresholds import MOST_ROUND, ROUND_BANDS
+from hemicycle_core.thresholds import LEAST_STROKE, MOST_ROUND, MOST_STROKE, ROUND_BANDS
 from hemicycle_core.wedges import School, WedgeWish
 from shop.audit import action
 from shop.models import User
@@ -34,7 +34,6 @@ MOST_SOLE = 60
 MOST_NOTES = 20_000
 MOST_JOBS = 24
 MOST_MAKERS, MOST_MAKER = 12, 60
-LEAST_STROKE, MOST_STROKE = 200, 1_000_000
 
 
 @dataclass

@@ -12,6 +12,7 @@ from common.problems import Refused
 from django.utils import timezone
 from hemicycle_core.bag import Carried, HeadType
 from hemicycle_core.bag.clubs import usual_length_m, usual_loft_and_inches
+from hemicycle_core.bag.slots import MOST_CLUBS
 from hemicycle_core.brief import Wish
 from hemicycle_core.errors import BadInput
 from hemicycle_core.formats.club_names import kind_of, short_name
@@ -445,7 +446,7 @@ def accept(actor: User, build_id: int, *, accepted: bool) -> Build:
         rows = alter(build, accepted_at=timezone.now(), taken=why_taken(judged, build))
         places = max(places - 1, 1)
     else:
-        places = (build.taken or {}).get("places", places)
+        places = min(places + bool(build.taken and build.taken["counted"]), MOST_CLUBS)
         rows = alter(build, accepted_at=None, taken=None)
     rows += alter(session, gap_above=None, like_for=None, wish=Wish.GAP.value, clubs_to_place=places)
     keep_windows(session, actor)

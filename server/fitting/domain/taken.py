@@ -33,7 +33,7 @@ def why_taken(judged: JudgedSession, build: Build) -> dict[str, Any]:
         told = beside(letter, build.letter, decision.worths, choice.because, judged.rows.feared) if proposed else ""
         lost.append({"letter": letter, "name": names[letter], "why": why_it_lost(verdict, chosen) + told})
     return {
-        "places": judged.rows.session.clubs_to_place,
+        "counted": judged.rows.session.clubs_to_place > 1,
         "low_m": carry and carry.low,
         "high_m": carry and carry.high,
         "sentence": choice.sentence if proposed else overruled([build.letter], choice.sentence),

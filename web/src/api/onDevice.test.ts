@@ -66,6 +66,11 @@ test("it is forgotten with the sign-out, and after half a day", async () => {
 	const stale = new QueryClient();
 	await begin(stale);
 	expect(stale.getQueryData(["session", 7])).toBeUndefined();
+	// What another program read may lack what this one shows.
+	kept.set(KEY, { ...old, program: "another" });
+	const older = new QueryClient();
+	await begin(older);
+	expect(older.getQueryData(["session", 7])).toBeUndefined();
 	kept.set(KEY, old);
 	await forgetOnDevice(store);
 	const empty = new QueryClient();

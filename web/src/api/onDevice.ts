@@ -19,8 +19,12 @@ const SESSION: Carried = { name: "hemicycle.read", what: ["me", "session", "benc
 /** Pages that a code opens, on a device of their own. */
 const BY_CODE: Carried = { name: "hemicycle.by-code", what: ["hand-out", "course"] };
 
+/** The built file has its content in its name: what another program read may lack what this one shows. */
+const PROGRAM = import.meta.url;
+
 interface Kept {
 	at: number;
+	program: string;
 	state: ReturnType<typeof dehydrate>;
 }
 
@@ -36,7 +40,7 @@ const DEVICE: Store = { get, set, del };
 async function bringBack(queries: QueryClient, store: Store, carried: Carried): Promise<void> {
 	try {
 		const kept = (await store.get(carried.name)) as Kept | undefined;
-		if (kept && kept.at > Date.now() - LASTS_MS) hydrate(queries, kept.state);
+		if (kept?.program === PROGRAM && kept.at > Date.now() - LASTS_MS) hydrate(queries, kept.state);
 	} catch {
 		// A browser that keeps nothing begins without.
 	}
@@ -57,7 +61,11 @@ async function write(queries: QueryClient, store: Store, carried: Carried): Prom
 	try {
 		if (well.length === 0) await store.del(carried.name);
 		else
-			await store.set(carried.name, { at: Date.now(), state: { mutations, queries: well } } satisfies Kept);
+			await store.set(carried.name, {
+				at: Date.now(),
+				program: PROGRAM,
+				state: { mutations, queries: well },
+			} satisfies Kept);
 	} catch {
 		// Full or forbidden: then it is read anew.
 	}

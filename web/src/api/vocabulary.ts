@@ -151,6 +151,12 @@ export const VOCABULARY = {
   "trust": "Trust, standing over it",
   "tee": "Trust, off the tee"
  },
+ "round": [
+  "30 to 100 yd",
+  "100 to 150 yd",
+  "150 to 200 yd",
+  "200 to 240 yd"
+ ],
  "modes": [
   "blind",
   "feel",

@@ -61,7 +61,7 @@ export function App() {
 				void queries.invalidateQueries({ queryKey: ["sessions"] });
 			},
 			signedOut: ended,
-		}).then(() => setOpened(true));
+		}).finally(() => setOpened(true));
 	}, [queries]);
 	const username = me.data?.signed_in ? me.data.username : "";
 	useEffect(() => signedInAs(username), [username]);

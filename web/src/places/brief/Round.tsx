@@ -2,6 +2,7 @@
 import { useState } from "react";
 import { type UseFormReturn, useWatch } from "react-hook-form";
 import type { Session } from "../../api/client";
+import { VOCABULARY } from "../../api/vocabulary";
 import { figure } from "../../ui/units";
 import type { Fields } from "./fields";
 
@@ -9,7 +10,6 @@ import type { Fields } from "./fields";
 const LEAST = 500;
 const MOST = 50_000;
 const STEPS = 40;
-const BANDS = ["30 to 100 yd", "100 to 150 yd", "150 to 200 yd", "200 to 240 yd"];
 const EXAMPLE = 300;
 
 /** A slider over tenfold steps: as far from 500 to 5,000 as from 5,000 to 50,000. */
@@ -66,7 +66,7 @@ export function Round({ form, brief }: { form: UseFormReturn<Fields>; brief: Ses
 			</p>
 			{open && (
 				<div className="flex flex-wrap items-end gap-3">
-					{BANDS.map((band, index) => (
+					{VOCABULARY.round.map((band, index) => (
 						<label key={band} className="block">
 							<span className="quiet block text-sm">{band}</span>
 							<input
