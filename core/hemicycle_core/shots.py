@@ -8,6 +8,7 @@ from __future__ import annotations
 from collections.abc import Iterable, Mapping, Sequence
 from dataclasses import dataclass, field, replace
 from enum import StrEnum
+from functools import cached_property
 
 import numpy as np
 from numpy.typing import NDArray
@@ -149,7 +150,7 @@ class Shot:
         """Whether it says anything of the club's stock swing."""
         return self.stock and not self.old_swing
 
-    @property
+    @cached_property
     def stock(self) -> bool:
         """Whether it was a stock swing from a clean lie, with the swing of now or the one before."""
         stock = self.protocol in STOCK_IN and self.intent is Intent.STOCK

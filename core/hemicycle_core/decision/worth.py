@@ -12,7 +12,7 @@ from numpy.typing import NDArray
 
 from ..bag import Carried, HeadType
 from ..brief import Feared, Job
-from ..judge.play import DRAWS
+from ..judge.play import DRAWS, middle_of
 from ..judge.strokes import from_fairway, level_of
 from ..judge.yardages import Yardages, strokes_at, usual_yardages
 from ..units import metres, yards
@@ -56,8 +56,7 @@ class Worth:
 
     @property
     def interval(self) -> tuple[float, float]:
-        low, high = np.quantile(self.draws, [0.05, 0.95])
-        return float(low), float(high)
+        return middle_of(self.draws)
 
     @property
     def lines(self) -> list[tuple[str, float]]:
@@ -229,7 +228,7 @@ def _table(
     """jobs: how many."""
     played = [option for option in options if option.club.head_type is not HeadType.DRIVER]
     nothing = 1 + from_fairway(yards(1.0) * asked.at_m, level_of(drive_m)) + NO_CLUB
-    at = np.repeat(nothing[None, :, None] * np.ones(DRAWS), len(options), axis=0)
+    at = np.repeat(nothing[None, :, None] * np.ones(DRAWS, dtype=np.float32), len(options), axis=0).astype(np.float32)
     at_feared, reckoned = np.zeros_like(at), at.copy()
     swings = {option.key: option.swing for option in played}
     found = strokes_at(swings, asked, drive_m, feared) if asked.at_m.size and swings else {}
@@ -245,6 +244,5 @@ def _table(
     shape = (len(options), jobs, DRAWS)
     on_jobs, with_fear = on_jobs.reshape(shape), with_fear.reshape(shape)
     return Table(
-        tuple(options), demand, asked, at.astype(np.float32), at_feared.astype(np.float32), reckoned.astype(np.float32),
-        on_jobs, with_fear - on_jobs,
+        tuple(options), demand, asked, at, at_feared, reckoned, on_jobs, with_fear - on_jobs,
     )  # fmt: skip

@@ -315,9 +315,8 @@ def _after(
     then = flown(after)
     variance = (anchored.change_error * (then.carry_m - before.carry_m)) ** 2
     for change in changes:
-        expected, *bumped = start.variants(change)
-        alone = then if len(changes) == 1 else flown(expected)
-        variance = variance + sum((flown(each).carry_m - alone.carry_m) ** 2 for each in bumped)
+        expected, *bumped = (flown(each).carry_m for each in start.each(change))
+        variance = variance + sum((carry_m - expected) ** 2 for carry_m in bumped)
     return {
         "after_carry_yd": then.carry_m,
         "after_peak_ft": then.peak_m,

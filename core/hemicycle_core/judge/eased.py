@@ -16,12 +16,13 @@ from __future__ import annotations
 from collections import defaultdict
 from collections.abc import Sequence
 from dataclasses import dataclass, replace
+from functools import cached_property, lru_cache
 
 import numpy as np
 from numpy.typing import NDArray
 
 from ..brief import Job, JobKind
-from ..flight import Air, Anchor, Launch, fly, run_out
+from ..flight import Air, Anchor, FlightScales, Launch, fly, run_out
 from ..flight.landing import Turf
 from ..heads import HeadType
 from ..shots import LAUNCH, Shot, columns_of
@@ -44,6 +45,7 @@ AIM_SHARE, NUMBER_M = 0.032, metres(7)  # off by feel, and how far a number reac
 # Of the stock carry: from what is still a swing to what already is the stock one.
 SHARES = np.linspace(0.06, 0.985, 80)
 CURVE = np.linspace(0.16, 1.0, 14)  # of club speed
+ALONG = np.linspace(0.0, 1.0, 161)  # of the stock carry, where a run is computed
 LEAST_LOFT_DEG = 40.0  # irons with less are not eased at a flag
 # One standard deviation, of carry: a part swing that spreads wider is no number. On short ones three yards are little.
 USABLE_SHARE, USABLE_M = 0.06, metres(3)
@@ -163,20 +165,24 @@ def eases(clubs: Sequence[tuple[float, float, Sequence[PartSwing]]]) -> Eases:
 
 @dataclass(frozen=True)
 class Curve:
-    """One club's part swings by its launch, arrays over `CURVE`: carry as a share of the stock one, rising; how it
-    comes down."""
+    """One club's part swings by its launch, arrays over `CURVE`, read-only: carry as a share of the stock one, rising;
+    how it comes down."""
 
     share: Floats
     speed_mps: Floats
     angle_deg: Floats
     spin_rpm: Floats
 
+    @cached_property
+    def _runs(self) -> dict[Turf, Floats]:
+        return {}
+
     def run_m(self, share: Floats, turf: Turf) -> Floats:
-        """How far a swing with this share of the stock carry runs on a turf."""
-        speed, angle, spin = (
-            np.interp(share, self.share, each) for each in (self.speed_mps, self.angle_deg, self.spin_rpm)
-        )
-        found: Floats = run_out(speed, angle, spin, turf).run_m
+        """How far a swing with this share of the stock carry runs on a turf; by straight lines between `ALONG`."""
+        if turf not in self._runs:
+            down = [np.interp(ALONG, self.share, each) for each in (self.speed_mps, self.angle_deg, self.spin_rpm)]
+            self._runs[turf] = run_out(down[0], down[1], down[2], turf).run_m
+        found: Floats = np.interp(share, ALONG, self._runs[turf])
         return found
 
 
@@ -186,6 +192,12 @@ def curve_of(
     """The curve of a club. launch: its stock ball speed in m/s, launch in degrees and spin in rpm; None where only its
     carry is known."""
     scales = (anchored or Anchor()).scales
+    return _curve(carry_m, launch, air or Air(), float(np.asarray(scales.drag)), float(np.asarray(scales.lift)))
+
+
+@lru_cache(maxsize=256)
+def _curve(carry_m: float, launch: tuple[float, float, float] | None, air: Air, drag: float, lift: float) -> Curve:
+    scales = FlightScales(drag, lift)
     if launch is None:
         flown = fly(
             Launch(SPEEDS_MPS, np.full(25, USUAL_LAUNCH_DEG), USUAL_SPIN_A_MPS * SPEEDS_MPS), air=air, scales=scales

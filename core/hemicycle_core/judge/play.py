@@ -9,12 +9,12 @@ is known; it shrinks with shots.
 from __future__ import annotations
 
 from collections.abc import Mapping, Sequence
-from dataclasses import dataclass, replace
-from functools import cache
+from dataclasses import dataclass, fields, replace
+from functools import cache, cached_property, lru_cache
 
 import numpy as np
 from numpy.typing import ArrayLike, NDArray
-from scipy.special import ndtr, ndtri
+from scipy.special import ndtri
 
 from ..bag import HeadType
 from ..brief import NOTHING_FEARED, Feared, Job, JobKind
@@ -23,6 +23,7 @@ from ..samples.pool import Centre, Pool
 from ..units import metres
 from .from_lie import FromLie
 from .landings import Run
+from .normal import both, share_under
 from .strokes import USUAL_DRIVE_M, ends_at
 
 Floats = NDArray[np.float64]
@@ -90,7 +91,7 @@ class Played:
         worth: Floats = self.draws - feared.shots * self.lost[feared.miss.value]
         return worth
 
-    @property
+    @cached_property
     def success(self) -> float:
         return float(self.draws.mean())
 
@@ -104,22 +105,32 @@ class Played:
         """Whether it does the job hardly ever, too short for it or too long: then it is not worth listing."""
         return self.interval[1] < NEVER_SHARE
 
-    @property
+    @cached_property
     def interval(self) -> tuple[float, float]:
         """The 90% interval of the success share."""
-        low, high = np.quantile(self.draws, [0.5 - LEVEL / 2, 0.5 + LEVEL / 2])
-        return float(low), float(high)
+        return middle_of(self.draws)
 
 
+def middle_of(draws: Floats) -> tuple[float, float]:
+    """Between what the middle `LEVEL` of draws lie, (n,); by straight lines between them."""
+    ordered, last = np.sort(draws), draws.size - 1
+    low, high = np.interp([(0.5 - LEVEL / 2) * last, (0.5 + LEVEL / 2) * last], np.arange(draws.size), ordered)
+    return float(low), float(high)
+
+
+@lru_cache(maxsize=512)
 def normals_of(name: str, count: int) -> Floats:
-    """Standard normals (count, DRAWS) that belong to a name, so that another build changes nothing for this one.
+    """Standard normals (count, DRAWS), read-only, that belong to a name, so that another build changes nothing for this
+    one.
 
     A Latin hypercube (M. D. McKay and others, Technometrics 21, 1979, 239): every row has each quantile once,
     in another order. Both halves are the same, so that left can mirror right.
     """
     chance = np.random.default_rng([SEED, *name.encode()])
     half = np.stack([chance.permutation(quantiles(DRAWS // 2)) for _ in range(count)])
-    return np.concatenate([half, half], axis=1)
+    made = np.concatenate([half, half], axis=1)
+    made.setflags(write=False)
+    return made
 
 
 @dataclass(frozen=True)
@@ -137,6 +148,16 @@ class Possible:
     landing_off_deg: Floats
     landing_z: Floats
     ground: Floats
+
+
+def halves(build: Possible) -> tuple[Possible, Possible]:
+    """The players, and those that mirror them in their sides and are alike in all else."""
+    cut = DRAWS // 2
+    first, second = (
+        Possible(*(getattr(build, each.name)[part] for each in fields(Possible)))
+        for part in (slice(0, cut), slice(cut, DRAWS))
+    )
+    return first, second
 
 
 def possible(name: str, head_type: HeadType, centre: Centre, pooled: Pool, *, doubts: Doubts | None = None) -> Possible:
@@ -188,36 +209,35 @@ def quantiles(count: int) -> Floats:
     return points
 
 
-def _shots(build: Possible, head_type: HeadType) -> tuple[Floats, Floats, Floats]:
-    """Carry, side spread factor and weight of every virtual shot, (DRAWS, POINTS)."""
-    column = build.carry_m[:, None]
-    spread = build.spread_share[:, None]
-    good = column * (1 + spread * quantiles(GOOD))
-    poor = column * (1 - build.losses)
-    flew = column * (1 + FLYER_GAIN + np.hypot(FLYER_SD, spread) * quantiles(FLEW))
-    ones = np.ones((build.carry_m.size, 1))
-    misses = build.misses[:, None]
-    weight = np.concatenate(
-        [
-            (1 - misses - FLYERS) / GOOD * np.ones((1, GOOD)),
-            misses / POOR * np.ones((1, POOR)),
-            FLYERS / FLEW * ones * np.ones((1, FLEW)),
-        ],
-        axis=1,
-    )
-    wide = np.concatenate([np.ones(GOOD), np.full(POOR, MISS_SIDE), np.ones(FLEW)])
-    return np.concatenate([good, poor, flew], axis=1), wide * np.ones_like(weight), weight
+# The side spread of the virtual shots beside that of the good ones, (POINTS,).
+_WIDE = np.concatenate([np.ones(GOOD), np.full(POOR, MISS_SIDE), np.ones(FLEW)])
+
+
+def _shots(build: Possible) -> tuple[Floats, Floats]:
+    """Carry and weight of every virtual shot, (DRAWS, POINTS)."""
+    column, spread, misses = build.carry_m[:, None], build.spread_share[:, None], build.misses[:, None]
+    carry = np.empty((build.carry_m.size, GOOD + POOR + FLEW))
+    carry[:, :GOOD] = spread * quantiles(GOOD)
+    carry[:, GOOD : GOOD + POOR] = -build.losses
+    carry[:, GOOD + POOR :] = FLYER_GAIN + both(np.asarray(FLYER_SD), spread) * quantiles(FLEW)
+    carry = column * (1 + carry)
+    weight = np.empty_like(carry)
+    weight[:, :GOOD] = (1 - misses - FLYERS) / GOOD
+    weight[:, GOOD : GOOD + POOR] = misses / POOR
+    weight[:, GOOD + POOR :] = FLYERS / FLEW
+    return carry, weight
 
 
 def _flown(build: Possible, carry: Floats, least_m: float) -> Floats:
     """How much of each virtual shot carries far enough, (DRAWS, POINTS). A point stands for its share of the shots
     about it, of which the trouble may catch a part; the poor ones stand for themselves."""
     column, spread = build.carry_m, build.spread_share
+    if least_m <= 0:
+        return np.ones_like(carry)
     made = (carry >= least_m).astype(float)
-    if least_m > 0:
-        made[:, :GOOD] = _part(ndtr((column - least_m) / (spread * column)), GOOD)
-        flew = column * (1 + FLYER_GAIN)
-        made[:, GOOD + POOR :] = _part(ndtr((flew - least_m) / (column * np.hypot(FLYER_SD, spread))), FLEW)
+    made[:, :GOOD] = _part(share_under((column - least_m) / (spread * column)), GOOD)
+    flew, wide = column * (1 + FLYER_GAIN), column * both(np.asarray(FLYER_SD), spread)
+    made[:, GOOD + POOR :] = _part(share_under((flew - least_m) / wide), FLEW)
     return made
 
 
@@ -250,47 +270,39 @@ def play(
 ) -> Played:
     """Play one build on one job. lie: what the job's does to it, which `build` and `run` have in them; typical_m: the
     typical run of each possible player (DRAWS,), where it is not that of `run`; drive_m: how far he drives."""
-    carry, wide, weight = _shots(build, head_type)
-    off = np.clip(run.per_metre * (carry - build.carry_m[:, None]), -MOST_RUN_SHIFT_M, MOST_RUN_SHIFT_M)
-    steeper = build.landing_off_deg + run.angle_se_deg * build.landing_z
-    typical = np.asarray(run.typical_m if typical_m is None else typical_m)[..., None]
-    roll = (typical + run.per_degree_m * steeper[:, None]) * build.ground[:, None] + off
-    roll_sd = np.hypot(run.sd_m, RUN_SHARE * roll)
+    # Both halves of the players do the same but for the side.
+    alike, _ = halves(build)
+    carry, weight = _shots(alike)
+    off = np.clip(run.per_metre * (carry - alike.carry_m[:, None]), -MOST_RUN_SHIFT_M, MOST_RUN_SHIFT_M)
+    steeper = alike.landing_off_deg + run.angle_se_deg * alike.landing_z
+    typical = np.broadcast_to(run.typical_m if typical_m is None else typical_m, DRAWS)[: DRAWS // 2]
+    roll = ((typical + run.per_degree_m * steeper) * alike.ground)[:, None] + off
     near, far = ends_of(job)
-    flown = _flown(build, carry, least_carry(job))
+    flown = _flown(alike, carry, least_carry(job))
     # Where it stops is uncertain by the ground alone; the carry of a virtual shot is not.
     stops = carry + roll
-    reaches = ndtr((stops - near) / roll_sd)
-    stays = ndtr((far - stops) / roll_sd) if np.isfinite(far) else np.ones_like(stops)
-    deep = np.clip(reaches + stays - 1, 0, 1) * flown
+    unsure = 1 / both(np.asarray(run.sd_m), RUN_SHARE * roll)
+    short_of = 1 - share_under((stops - near) * unsure) * flown
+    beyond = flown * share_under((stops - far) * unsure) if np.isfinite(far) else np.zeros_like(stops)
+    played = weight * np.maximum(1 - short_of - beyond, 0.0)
     half = job.width_m / 2
-    spread = np.radians(build.side_spread_deg[:, None]) * wide * np.maximum(stops, 1)
-    middle = np.radians(build.side_deg[:, None]) * np.maximum(stops, 1)
-    left, right = ndtr((-half - middle) / spread), ndtr((middle - half) / spread)
-    inside = np.clip(1 - left - right, 0, 1)
-    draws = np.clip((weight * deep * inside).sum(axis=1), 0.0, 1.0)
-    short = (weight * (1 - reaches * flown)).sum(axis=1)
-    long = (weight * flown * (1 - stays)).sum(axis=1)
+    along = np.radians(np.maximum(stops, 1))
+    spread, middle = alike.side_spread_deg[:, None] * along * _WIDE, build.side_deg.reshape(2, -1, 1) * along
+    left, right = share_under((-half - middle) / spread), share_under((middle - half) / spread)
     lost = {
-        "short": short,
-        "long": long,
-        "left": (weight * deep * left).sum(axis=1),
-        "right": (weight * deep * right).sum(axis=1),
+        "short": np.tile((weight * short_of).sum(axis=1), 2),
+        "long": np.tile((weight * beyond).sum(axis=1), 2),
+        "left": (played * left).sum(axis=2).ravel(),
+        "right": (played * right).sum(axis=2).ravel(),
     }
-    return Played(job, draws, lost, _strokes(build, job, carry, stops, np.hypot(spread, middle), weight, drive_m), lie)
-
-
-def _strokes(
-    build: Possible, job: Job, carry: Floats, stops: Floats, off_line: Floats, weight: Floats, drive_m: float
-) -> Floats:
-    """Strokes to hole out of each possible player, (DRAWS,). off_line: how far shots spread about the line, metres."""
+    draws = np.clip((played * np.maximum(1 - left - right, 0.0)).sum(axis=2).ravel(), 0.0, 1.0)
+    # Strokes to hole out of each possible player.
     ends = ends_at(job, drive_m)
-    left = ends.of(stops - job.distance_m, off_line)
+    to_hole = ends.of(stops - job.distance_m, both(spread, middle)).astype(float)
     if job.carry_over_m:
-        over = _flown(build, carry, job.carry_over_m)
-        left = over * left + (1 - over) * ends.not_carried
-    made: Floats = 1 + (weight * left).sum(axis=1)
-    return made
+        over = _flown(alike, carry, job.carry_over_m)
+        to_hole = over * to_hole + (1 - over) * ends.not_carried
+    return Played(job, draws, lost, 1 + (weight * to_hole).sum(axis=2).ravel(), lie)
 
 
 def out_of_reach(job: Job, stops_m: float, drive_m: float = USUAL_DRIVE_M) -> Played:
@@ -298,7 +310,7 @@ def out_of_reach(job: Job, stops_m: float, drive_m: float = USUAL_DRIVE_M) -> Pl
     nothing, all_ = np.zeros(DRAWS), np.ones(DRAWS)
     short, ends = stops_m < job.distance_m, ends_at(job, drive_m)
     lost = {"short": all_ if short else nothing, "long": nothing if short else all_, "left": nothing, "right": nothing}
-    left = float(ends.of(np.array(stops_m - job.distance_m), np.array(OFF_LINE * stops_m)))
+    left = float(ends.of(np.array(stops_m - job.distance_m), np.array(OFF_LINE * max(stops_m, 0.0))))
     return Played(job, nothing, lost, np.full(DRAWS, 1 + left))
 
 

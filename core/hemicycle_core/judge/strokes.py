@@ -15,6 +15,7 @@ from functools import lru_cache
 import numpy as np
 from numpy.polynomial.hermite_e import hermegauss
 from numpy.typing import ArrayLike, NDArray
+from scipy.interpolate import make_interp_spline
 from scipy.ndimage import gaussian_filter1d
 from scipy.special import ndtr
 
@@ -22,6 +23,7 @@ from ..brief import Job, JobKind
 from ..units import metres, yards
 
 Floats = NDArray[np.float64]
+Small = NDArray[np.float32]
 
 TOUR_DRIVE_M, USUAL_DRIVE_M = metres(290), metres(210)
 # Yards to the hole, then strokes to hole out of touring players and of one who drives 210 yd.
@@ -96,29 +98,29 @@ def _on_a_fairway(x: Floats, y: Floats, level: float, wide: float, left: float, 
     return made
 
 
+# The table of a target is looked up and not read between its points: it is this fine, metres past the target and, by
+# the root of the spread, across.
+FINE_M, FINE_SIDES = 0.2, 96
+_ROOTS = (float(np.sqrt(SIDES_M[0])), float(np.sqrt(SIDES_M[-1])))
+_ROOT_STEP = (_ROOTS[1] - _ROOTS[0]) / (FINE_SIDES - 1)
+
+
 @dataclass(frozen=True)
 class Ends:
-    """Strokes to hole out by where a ball stops beside one target: table (X, T) over metres past it, `x_m`, and the
-    spread of the line there, `SIDES_M`. not_carried: of one that does not carry what it must."""
+    """Strokes to hole out by where a ball stops beside one target: table (X, FINE_SIDES), every `FINE_M` from `first_m`
+    metres past it, by the spread of the line there. not_carried: of one that does not carry what it must."""
 
-    x_m: Floats
-    table: Floats
+    first_m: float
+    table: Small
     not_carried: float
 
-    def of(self, past_m: Floats, side_m: Floats) -> Floats:
+    def of(self, past_m: Floats | Small, side_m: Floats | Small) -> Small:
         """Strokes left of balls that stop so far past the target, the shape of past_m, whose line spreads there by
-        side_m, broadcast to it. Beyond the ends of the table as at its ends."""
-        step = self.x_m[1] - self.x_m[0]
-        at = np.clip((past_m - self.x_m[0]) / step, 0, self.x_m.size - 1.001)
-        row = at.astype(np.intp)
-        across = np.interp(side_m, SIDES_M, np.arange(SIDES_M.size))
-        column = np.minimum(across.astype(np.intp), SIDES_M.size - 2)
-        share, beside = at - row, across - column
-        flat, wide = self.table.ravel(), SIDES_M.size
-        first = row * wide + column
-        near = (1 - share) * flat[first] + share * flat[first + wide]
-        far = (1 - share) * flat[first + 1] + share * flat[first + wide + 1]
-        made: Floats = (1 - beside) * near + beside * far
+        side_m, broadcast to it. Beyond the ends of the table as at its ends. Within 0.02, a thousandth on
+        average."""
+        row = np.clip(past_m / FINE_M + (0.5 - self.first_m / FINE_M), 0, self.table.shape[0] - 1).astype(np.intp)
+        column = np.clip(np.sqrt(side_m) / _ROOT_STEP + (0.5 - _ROOTS[0] / _ROOT_STEP), 0, FINE_SIDES - 1)
+        made: Small = self.table.ravel()[row * FINE_SIDES + column.astype(np.intp)]
         return made
 
 
@@ -139,7 +141,10 @@ def _ends(kind: JobKind, wide: float, deep: float, level: float, drive: float, o
     smooth = gaussian_filter1d(found @ weights, GRAIN_M / metres(STEP_YD), axis=0, mode="nearest")
     after = {JobKind.GREEN: 0.0, JobKind.TEE: LEFT_OFF_THE_TEE * drive, JobKind.LAYUP: LEFT_OF_A_LAYUP * drive}[kind]
     lost = float(from_fairway(max(over or 0.0, 0.0) + after, level)) + NOT_CARRIED
-    return Ends(metres(1) * x, np.ascontiguousarray(smooth), lost)
+    past, sides = metres(1) * x, np.linspace(*_ROOTS, FINE_SIDES) ** 2
+    fine = np.arange(past[0], past[-1], FINE_M)
+    across = make_interp_spline(SIDES_M, smooth, k=1, axis=1)(sides)
+    return Ends(float(fine[0]), make_interp_spline(past, across, k=1)(fine).astype(np.float32), lost)
 
 
 def ends_at(job: Job, drive_m: float) -> Ends:

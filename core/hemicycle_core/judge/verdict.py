@@ -261,11 +261,11 @@ def _not_held_up(candidate: Candidate, evidence: Evidence, thresholds: Threshold
     return upper + (turned[0].gain("landing_deg") if turned else 0.0) < line
 
 
-def _predicted(candidate: Candidate, changes: Sequence[Change]) -> list[Prediction]:
+def _predicted(candidate: Candidate, changes: Sequence[Change], *, doubted: bool = True) -> list[Prediction]:
     if not changes:
         return []
     hit = HitClub(head_type=candidate.head_type, loft_deg=candidate.loft_deg)
-    return predict(candidate.shots, changes, air=candidate.air, anchored=candidate.anchored, club=hit)
+    return predict(candidate.shots, changes, air=candidate.air, anchored=candidate.anchored, club=hit, doubted=doubted)
 
 
 def _head_away(evidence: Evidence, near: bool) -> str:
@@ -348,6 +348,7 @@ def _after(change: Prediction, evidence: Evidence, head_share: float) -> str:
 # What may bring a build into its window where its sleeve does not: its length, or the next head of its kind, each with
 # what it spoils. A head of the same kind carries this much otherwise by itself (`rack.expected`).
 LENGTHS_IN = (0.5, -0.5, 1.0, -1.0)
+LOOKED_AT = 3
 NEXT_LOFTS_DEG = (1.0, -1.0, 2.0, -2.0, 3.0, -3.0, 4.0, -4.0)
 HEAD_SHARE = 0.008
 # The next head of a set is made shorter as it is weaker. Carry goes up by about this share for one of speed (by `fly`
@@ -365,13 +366,23 @@ def remedy(case: Case, evidence: Evidence, thresholds: Thresholds) -> str:
     """The remedy with the best chance among what can be had, in a sentence; that there is none where there is none. A
     length changes the carry and little else, so that it is no remedy for a flight."""
     candidate = case.candidate
-    lengths = LENGTHS_IN if case.wanted.wish is Wish.GAP else ()
-    heads = _next_heads(candidate)
-    changes = [Change(ChangeKind.LENGTH, inches) for inches in lengths]
-    made = _predicted(candidate, [*changes, *(Change(ChangeKind.BEND, by) for by, _ in heads)])
-    predicted = made[: len(changes)]
-    for each, (_, length_m) in zip(made[len(changes) :], heads, strict=False):
-        predicted.append(each if length_m is None else _as_long(each, candidate, length_m))
+    ways: list[tuple[Change, float | None]] = []
+    if case.wanted.wish is Wish.GAP:
+        ways += [(Change(ChangeKind.LENGTH, inches), None) for inches in LENGTHS_IN]
+    ways += [(Change(ChangeKind.BEND, by), length_m) for by, length_m in _next_heads(candidate)]
+
+    def made(those: Sequence[tuple[Change, float | None]], *, doubted: bool) -> list[Prediction]:
+        found = _predicted(candidate, [change for change, _ in those], doubted=doubted)
+        lengths = (length_m for _, length_m in those)
+        return [
+            each if length_m is None else _as_long(each, candidate, length_m)
+            for each, length_m in zip(found, lengths, strict=False)
+        ]
+
+    # How sure each is takes far more flights than where it lands: only of those that land nearest.
+    rough = made(ways, doubted=False)
+    nearest = sorted(range(len(rough)), key=lambda number: -_chance_after(rough[number], evidence))[:LOOKED_AT]
+    predicted = made([ways[number] for number in sorted(nearest)], doubted=True)
     wanted = max(thresholds.after_turn, evidence.chance() + 0.15)
     if not predicted and candidate.next_heads is None and evidence.off_m:
         return STRONGER if evidence.off_m < 0 else WEAKER

@@ -9,7 +9,7 @@ from __future__ import annotations
 
 import math
 from collections.abc import Mapping, Sequence
-from dataclasses import dataclass, replace
+from dataclasses import dataclass, fields
 from functools import cached_property
 
 import numpy as np
@@ -30,7 +30,7 @@ from ..impact import (
 )
 from ..shots import LAUNCH, Shot, columns_of
 from ..units import mps
-from .changes import FACE_ARRIVES, Change, ChangeKind, Effect, Size
+from .changes import FACE_ARRIVES, Change, ChangeKind, Effect
 
 Floats = NDArray[np.float64]
 
@@ -83,6 +83,39 @@ class Prediction:
 
 
 @dataclass(frozen=True)
+class _Ways:
+    """Ways in which a swing may come out after a change, arrays (V,): more dynamic loft, club speed and ball speed as
+    shares; standard deviations of the slope of ball speed and of friction."""
+
+    dynamic_loft_deg: Floats
+    club_share: Floats
+    smash_share: Floats
+    slope_sds: Floats
+    friction_sds: Floats
+
+
+def _sizes(effect: Effect, amount: float) -> tuple[float, float, float]:
+    sizes = (effect.dynamic_loft_deg, effect.club_speed_share, effect.smash_share)
+    loft, club, ball = (size.value * amount for size in sizes)
+    return loft, club, ball
+
+
+def _one_up(change: Change) -> list[tuple[float, ...]]:
+    """The ways of one change, as expected first."""
+    effect, amount = change.effect, change.amount
+    expected = _sizes(effect, amount)
+    made: list[tuple[float, ...]] = [(*expected, 0.0, 0.0)]
+    for number, size in enumerate((effect.dynamic_loft_deg, effect.club_speed_share, effect.smash_share)):
+        if size.sd:
+            sizes = list(expected)
+            sizes[number] += abs(amount) * size.sd
+            made.append((*sizes, 0.0, 0.0))
+    if effect.dynamic_loft_deg.value:
+        made += [(*expected, 1.0, 0.0), (*expected, 0.0, 1.0)]
+    return made
+
+
+@dataclass(frozen=True)
 class Impacts:
     """What impact is undone from: arrays (n,) of launch conditions and spin loft in degrees."""
 
@@ -110,26 +143,25 @@ class Impacts:
         return cls(speed, launch, spin, np.clip(dynamic - came_in, 4, 75))
 
     def changed(self, effect: Effect, amount: float, *, slope_sds: float = 0.0, friction_sds: float = 0.0) -> Impacts:
-        """The same swings after `amount` of a change, by the slopes of `impact`: across the face goes with cos s, along
-        it with tan s of that until the ball slides. slope_sds, friction_sds: how many standard deviations the slope of
-        ball speed and the friction of face and ball lie off."""
-        more = effect.dynamic_loft_deg.value * amount
-        after = np.clip(self.spin_loft_deg + more, 2, 80)
+        """The same swings after `amount` of a change. slope_sds, friction_sds: how many standard deviations the slope
+        of ball speed and the friction of face and ball lie off."""
+        return self._moved(_Ways(*(np.array([each]) for each in (*_sizes(effect, amount), slope_sds, friction_sds))))
+
+    def _moved(self, ways: _Ways) -> Impacts:
+        """The same swings in each of some ways, their shots one after another, by the slopes of `impact`: across the
+        face goes with cos s, along it with tan s of that until the ball slides."""
+        after = np.clip(self.spin_loft_deg + ways.dynamic_loft_deg[:, None], 2, 80)
         s, t = np.radians(self.spin_loft_deg), np.radians(after)
-        club = 1 + effect.club_speed_share.value * amount
         slope, slope_sd = self._slope
-        slope = slope + slope_sds * slope_sd
-        across = club * (np.cos(t) / np.cos(s)) ** slope * (1 + effect.smash_share.value * amount)
+        slope = slope + ways.slope_sds[:, None] * slope_sd
+        speed = ((1 + ways.club_share) * (1 + ways.smash_share))[:, None]
+        across = speed * (np.cos(t) / np.cos(s)) ** slope
         was = self._was
-        now = self._along(was, t, DRY_FRICTION + friction_sds * DRY_FRICTION_SD)
-        return Impacts(
-            ball_speed_mps=self.ball_speed_mps * across * np.hypot(1, now) / np.hypot(1, was),
-            launch_deg=np.clip(
-                self.launch_deg + (after - self.spin_loft_deg) - np.degrees(np.arctan(now) - np.arctan(was)), -10, 80
-            ),
-            spin_rpm=np.clip(self.spin_rpm * across * now / np.maximum(was, 1e-9), 0, 20_000),
-            spin_loft_deg=after,
-        )
+        now = self._along(was, t, DRY_FRICTION + ways.friction_sds[:, None] * DRY_FRICTION_SD)
+        speeds = self.ball_speed_mps * across * np.hypot(1, now) / np.hypot(1, was)
+        up = self.launch_deg + (after - self.spin_loft_deg) - np.degrees(np.arctan(now) - np.arctan(was))
+        spins = np.clip(self.spin_rpm * across * now / np.maximum(was, 1e-9), 0, 20_000)
+        return Impacts(speeds.ravel(), np.clip(up, -10, 80).ravel(), spins.ravel(), after.ravel())
 
     @cached_property
     def _was(self) -> Floats:
@@ -141,7 +173,7 @@ class Impacts:
         at = self.spin_loft_deg
         return np.interp(at, SMASH_SLOPE_AT, SMASH_SLOPE), np.interp(at, SMASH_SLOPE_AT, SMASH_SLOPE_SD)
 
-    def _along(self, was: Floats, after: Floats, dry: float) -> Floats:
+    def _along(self, was: Floats, after: Floats, dry: Floats) -> Floats:
         """Speed along the face over speed across it at a spin loft `after` (radians), for shots that had `was`. A shot
         that gripped goes on gripping, up to the friction of a dry face; one that slid goes on sliding."""
         before = np.radians(self.spin_loft_deg)
@@ -156,23 +188,28 @@ class Impacts:
         along: Floats = (1 - slid) * gripping + slid * sliding * was / np.maximum(np.minimum(was, full), 1e-9)
         return along
 
-    def variants(self, change: Change) -> list[Impacts]:
-        """After the change: as expected, then with each uncertain size one standard deviation up."""
-        effect, amount = change.effect, change.amount
-        way = 1 if amount > 0 else -1
+    def each(self, change: Change) -> list[Impacts]:
+        """After one change, as `variants`."""
+        made, _ = self.variants([change])
+        count = made.launch_deg.size // self.launch_deg.size
+        parts = [np.split(getattr(made, name), count) for name in IMPACT]
+        return [Impacts(*part) for part in zip(*parts, strict=True)]
 
-        def up(size: Size) -> Size:
-            return Size(size.value + way * size.sd)
+    def variants(self, changes: Sequence[Change], *, doubted: bool = True) -> tuple[Impacts, list[slice]]:
+        """After each change: as expected, then, where `doubted`, with each uncertain size one standard deviation up;
+        all one after another, (V n,), and which of the V are whose."""
+        ways: list[tuple[float, ...]] = []
+        rows = []
+        for change in changes:
+            made = [] if change.effect.only_a_direction else _one_up(change)[: None if doubted else 1]
+            rows.append(slice(len(ways), len(ways) + len(made)))
+            ways += made
+        if not ways:
+            return Impacts(*(np.empty(0) for _ in range(4))), rows
+        return self._moved(_Ways(*np.array(ways).T)), rows
 
-        bumped = [
-            replace(effect, dynamic_loft_deg=up(effect.dynamic_loft_deg)),
-            replace(effect, club_speed_share=up(effect.club_speed_share)),
-            replace(effect, smash_share=up(effect.smash_share)),
-        ]
-        made = [self.changed(each, amount) for each in (effect, *(one for one in bumped if one != effect))]
-        if effect.dynamic_loft_deg.value:
-            made += [self.changed(effect, amount, slope_sds=1), self.changed(effect, amount, friction_sds=1)]
-        return made
+
+IMPACT = tuple(each.name for each in fields(Impacts))
 
 
 def _along_over_across(ball_speed_mps: Floats, spin_rpm: Floats) -> Floats:
@@ -193,22 +230,14 @@ def _figures(flight: Flight, impacts: Impacts) -> dict[str, Floats]:
     }
 
 
-def _stacked(sets: Sequence[Impacts]) -> Impacts:
-    def all_of(name: str) -> Floats:
-        return np.concatenate([getattr(each, name) for each in sets])
-
-    return Impacts(all_of("ball_speed_mps"), all_of("launch_deg"), all_of("spin_rpm"), all_of("spin_loft_deg"))
-
-
-def fly_sets(sets: Sequence[Impacts], *, air: Air | Sequence[Air] | None, anchored: Anchor) -> dict[str, Floats]:
-    """Fly several sets of n impacts in one batch: each figure as an array (sets, n). The first set is as it was hit,
-    and its landing bias is that of all."""
-    stacked = _stacked(sets)
-    airs = air if air is None or isinstance(air, Air) else [*air] * len(sets)
-    launch = Launch(stacked.ball_speed_mps, stacked.launch_deg, stacked.spin_rpm)
-    flight = fly(launch, air=airs, scales=anchored.scales)
-    figures = {key: values.reshape(len(sets), -1) for key, values in _figures(flight, stacked).items()}
-    bias = np.reshape(flight.bias_deg, (len(sets), -1))
+def fly_sets(hit: Impacts, others: Impacts, *, air: Air | None, anchored: Anchor) -> dict[str, Floats]:
+    """Fly n impacts as they were hit and sets of n of them as they would be, in one batch: each figure as an array
+    (1 + sets, n). The landing bias of those that were hit is that of all."""
+    both = Impacts(*(np.concatenate([getattr(each, name) for each in (hit, others)]) for name in IMPACT))
+    n = hit.launch_deg.size
+    flight = fly(Launch(both.ball_speed_mps, both.launch_deg, both.spin_rpm), air=air, scales=anchored.scales)
+    figures = {key: values.reshape(-1, n) for key, values in _figures(flight, both).items()}
+    bias = np.reshape(flight.bias_deg, (-1, n))
     return {**figures, "landing_deg": figures["landing_deg"] + bias - bias[0]}
 
 
@@ -230,11 +259,13 @@ def predict(
     air: Air | None = None,
     anchored: Anchor | None = None,
     club: HitClub | None = None,
+    doubted: bool = True,
 ) -> list[Prediction]:
     """Predict each change from the kept shots that have ball speed, launch and spin; empty when none has.
 
-    air: that the shots flew in. anchored: the player's own drag and lift. club: the club that was hit. Raises BadInput
-    for a change too large to be the same club.
+    air: that the shots flew in. anchored: the player's own drag and lift. club: the club that was hit. doubted: whether
+    the errors are wanted too, which take most of the time; else they are those of the flight alone. Raises BadInput for
+    a change too large to be the same club.
     """
     usable = [shot for shot in shots if shot.kept and all(shot.get(key) is not None for key in LAUNCH)]
     if not usable:
@@ -243,19 +274,15 @@ def predict(
     columns = columns_of(usable, (*FIGURES, "attack_deg", "dynamic_loft_deg"))
     speed, launch, spin = (columns[key] for key in LAUNCH)
     impacts = Impacts.of(speed, launch, spin, columns["attack_deg"], columns["dynamic_loft_deg"], hit.head_type)
-    sets = [impacts]
-    rows: list[slice] = []
-    for change in changes:
-        made = [] if change.effect.only_a_direction else impacts.variants(change)
-        rows.append(slice(len(sets), len(sets) + len(made)))
-        sets.extend(made)
-    flown = fly_sets(sets, air=air, anchored=start)
+    others, rows = impacts.variants(changes, doubted=doubted)
+    flown = fly_sets(impacts, others, air=air, anchored=start)
+    means = {key: table.mean(axis=1) for key, table in flown.items()}
     before = {key: float(np.where(np.isnan(columns[key]), flown[key][0], columns[key]).mean()) for key in FIGURES}
     return [
         _prediction(
             change,
             before,
-            {key: flown[key][[0, *range(row.start, row.stop)]] for key in FIGURES},
+            {key: (float(means[key][0]), means[key][1:][row]) for key in FIGURES},
             start,
             hit,
             len(usable),
@@ -265,17 +292,21 @@ def predict(
 
 
 def _prediction(
-    change: Change, before: Mapping[str, float], flown: Mapping[str, Floats], anchored: Anchor, club: HitClub, n: int
+    change: Change,
+    before: Mapping[str, float],
+    flown: Mapping[str, tuple[float, Floats]],
+    anchored: Anchor,
+    club: HitClub,
+    n: int,
 ) -> Prediction:
-    """flown: (1 + variants, n), the first row unchanged and the second as expected."""
+    """flown: the average unchanged, and of each variant, (V,), the first as expected."""
     after, error = {}, {}
     doubt = anchored.change_error
     if not change.effect.only_a_direction:
-        for key, table in flown.items():
-            means = table.mean(axis=1)
-            gain = float(means[1] - means[0])
+        for key, (was, then) in flown.items():
+            gain = float(then[0]) - was
             after[key] = before[key] + gain
-            error[key] = math.hypot(*(means[2:] - means[1]), doubt * gain)
+            error[key] = math.hypot(*(then[1:] - then[0]), doubt * gain)
     turned = change.amount if change.kind is ChangeKind.LOFT else 0.0
     # Turning a head about its shaft by t moves loft by t cos(lie) and face by t sin(lie).
     closed = turned * math.tan(math.radians(club.lie_deg))

@@ -19,11 +19,13 @@ from ..samples.mixture import FLYER_GAIN, FLYERS
 from ..thresholds import DEFAULT, ROUND_BANDS
 from ..units import metres, yards
 from .eased import AIM_SHARE, EASES_SD, LEFT, NUMBER_M, SHARED_EASE, STRAIGHTER, wider_at
-from .play import DRAWS, MISS_SIDE, MOST_RUN_SHIFT_M, Possible, normals_of, quantiles
-from .strokes import ends_at
+from .normal import both
+from .play import DRAWS, MISS_SIDE, MOST_RUN_SHIFT_M, Possible, halves, normals_of, quantiles
+from .strokes import Ends, ends_at
 from .weigh import USUAL_GREEN, Swing
 
 Floats = NDArray[np.float64]
+Small = NDArray[np.float32]
 
 # The bands of a round are those of a player who drives this far; from the second on their ends move with the drive.
 USUAL_DRIVE_YD, MOST_LONGER = 210.0, 1.35
@@ -86,16 +88,6 @@ def _points(build: Possible) -> tuple[Floats, Floats, Floats]:
     return off, spread, weight
 
 
-def _halves(build: Possible) -> tuple[Possible, Possible]:
-    """The players, and those that mirror them in their sides and are alike in all else."""
-    half = DRAWS // 2
-    first, second = (
-        Possible(*(getattr(build, each.name)[part] for each in fields(Possible)))
-        for part in (slice(0, half), slice(half, DRAWS))
-    )
-    return first, second
-
-
 def _typical(build: Possible) -> Possible:
     """Players in the middle of those that are possible, but for how far the club carries: one for each of `CARRIES`
     standard deviations of that."""
@@ -129,20 +121,29 @@ def _runs(swing: Swing, share: Floats) -> Floats:
     return found
 
 
-def _strokes(swing: Swing, build: Possible, at_m: Floats, way: _Way, drive_m: float) -> Floats:
-    """Strokes to hole out from each yardage, (Y, n). build: the n players it may be."""
+def _strokes(swing: Swing, build: Possible, at_m: Floats, way: _Way, ends: Ends) -> Floats:
+    """Strokes to hole out from each yardage, (Y, n). build: the n players it may be; ends: of a usual green."""
     run, share = swing.run, way.share
     off, spread, weight = _points(build)
-    carry = (build.carry_m * share)[..., None]
-    shot = carry * (1 + off + spread * (build.spread_share * way.wide)[..., None])
     steeper = build.landing_off_deg + run.angle_se_deg * build.landing_z
     roll = (_runs(swing, share) + run.per_degree_m * steeper) * build.ground
-    stops = shot + roll[..., None] + np.clip(run.per_metre * (shot - carry), -MOST_RUN_SHIFT_M, MOST_RUN_SHIFT_M)
-    line = np.hypot(build.side_spread_deg * np.interp(share, LEFT, STRAIGHTER), build.side_deg)
-    across = np.radians(line)[..., None] * np.maximum(stops, 1.0)
-    across[..., GOOD:-1] *= MISS_SIDE
-    made: Floats = 1 + (weight * ends_at(USUAL_GREEN, drive_m).of(stops - at_m[:, None, None], across)).sum(axis=-1)
+    line = both(build.side_spread_deg * np.interp(share, LEFT, STRAIGHTER), build.side_deg)
+    # Thousands of shots at each yardage: what they cost is told to a thousandth, so that half the digits do.
+    shot = spread.astype(np.float32) * _column(build.spread_share * way.wide)
+    shot += off.astype(np.float32)
+    shot *= _column(build.carry_m * share)
+    shift = np.clip(np.float32(run.per_metre) * shot, -MOST_RUN_SHIFT_M, MOST_RUN_SHIFT_M)
+    shot += shift
+    shot += _column(build.carry_m * share + roll)
+    across = np.maximum(shot, np.float32(1.0)) * _column(np.radians(line))
+    across[..., GOOD:-1] *= np.float32(MISS_SIDE)
+    left = ends.of(shot - _column(at_m[:, None]), across)
+    made: Floats = 1 + np.einsum("ynp,np->yn", left, weight)
     return made
+
+
+def _column(values: Floats) -> Small:
+    return values[..., None].astype(np.float32)
 
 
 def _lost(swing: Swing, build: Possible, at_m: Floats, way: _Way, miss: Miss) -> Floats:
@@ -198,28 +199,29 @@ def strokes_at(
     """Each club at each yardage, by its key. Where hardly a bag would choose a club for a yardage it stands there by
     what the player reckons with, with nothing feared; out of reach it is infinite."""
     at = yardages.at_m
-    first = {key: _middle(swing, at, drive_m) for key, swing in swings.items()}
+    ends = ends_at(USUAL_GREEN, drive_m)
+    first = {key: _middle(swing, at, ends) for key, swing in swings.items()}
     best = np.min([means.min(axis=0) for means, _ in first.values()], axis=0)
     made: dict[str, Reckoned] = {}
     for key, swing in swings.items():
-        (means, known), halves = first[key], _halves(swing.may_be)
+        (means, known), players = first[key], halves(swing.may_be)
         total, fear = known.copy(), np.zeros_like(known)
         sd = EASES_SD if swing.part is None else swing.part.eases.sd
         worse = np.exp(sd * normals_of(SHARED_EASE, 1)[0][: DRAWS // 2])
-        for number, way in enumerate(_ways(swing, halves[0], at, worse)):
+        for number, way in enumerate(_ways(swing, players[0], at, worse)):
             fine = (means.argmin(axis=0) == number) & (means[number] <= best + REACHED)
             if fine.any():
                 chosen = way.at(fine)
-                total[fine] = np.tile(_strokes(swing, halves[0], at[fine], chosen, drive_m), 2)
+                total[fine] = np.tile(_strokes(swing, players[0], at[fine], chosen, ends), 2)
                 shots = feared.of(swing.head_type).shots
                 if shots:
-                    lost = [_lost(swing, each, at[fine], chosen, feared.miss) for each in halves]
+                    lost = [_lost(swing, each, at[fine], chosen, feared.miss) for each in players]
                     fear[fine] = shots * np.concatenate(lost, axis=1)
         made[key] = Reckoned(total, fear, known + fear.mean(axis=1, keepdims=True))
     return made
 
 
-def _middle(swing: Swing, at_m: Floats, drive_m: float) -> tuple[Floats, Floats]:
+def _middle(swing: Swing, at_m: Floats, ends: Ends) -> tuple[Floats, Floats]:
     """Strokes of a player in the middle by the stock swing and the eased one, on average (2, Y), and by the better of
     the two for each possible carry, (Y, DRAWS)."""
     build = swing.may_be
@@ -227,11 +229,13 @@ def _middle(swing: Swing, at_m: Floats, drive_m: float) -> tuple[Floats, Floats]
     found = np.full((2, at_m.size, CARRIES.size), np.inf)
     for number, way in enumerate(_ways(swing, middle, at_m)):
         if way.there.any():
-            found[number, way.there] = _strokes(swing, middle, at_m[way.there], way.at(way.there), drive_m)
+            found[number, way.there] = _strokes(swing, middle, at_m[way.there], way.at(way.there), ends)
     means = found @ WEIGHTS
     better = found[means.argmin(axis=0), np.arange(at_m.size)]
     z = (build.carry_m - build.carry_m.mean()) / max(float(build.carry_m.std()), 1e-9)
-    known = np.full((at_m.size, DRAWS), np.inf)
-    for row in np.flatnonzero(np.isfinite(better[:, 0])):
-        known[row] = np.interp(z, CARRIES, better[row])
+    at = np.interp(z, CARRIES, np.arange(CARRIES.size))
+    left = np.minimum(at.astype(np.intp), CARRIES.size - 2)
+    known, there = np.full((at_m.size, DRAWS), np.inf), np.isfinite(better[:, 0])
+    some = better[there]
+    known[there] = some[:, left] * (1 - (at - left)) + some[:, left + 1] * (at - left)
     return means, known

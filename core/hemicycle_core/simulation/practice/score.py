@@ -15,7 +15,7 @@ from ...decision import Decision, decide_session
 from ...flight import run_out
 from ...judge import Candidate, Case
 from ...judge.landings import landings
-from ...judge.play import ends_of, least_carry
+from ...judge.play import ends_of, least_carry, middle_of
 from ...judge.weigh import is_own, usable
 from ...shots import Shot, columns_of
 from ...thresholds import DEFAULT
@@ -164,7 +164,7 @@ def score(fitting: Fitting, *, decision: Decision | None = None) -> Score:
     uses = sum(job.uses_per_round for job in fitting.jobs)
     for letter, share in truth.items():
         rounds = found.weighed.rounds[letter]
-        low, high = np.quantile(rounds / uses, [0.05, 0.95])
+        low, high = middle_of(rounds / uses)
         made.inside.append(bool(low <= share <= high))
         made.off.append(float(rounds.mean() / uses - share))
     for a, b in combinations(truth, 2):
