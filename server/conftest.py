@@ -73,6 +73,14 @@ def desk(fitter) -> Client:
 
 
 @pytest.fixture
+def boss(owner) -> Client:
+    """A client signed in as the owner."""
+    client = Client()
+    client.force_login(owner)
+    return client
+
+
+@pytest.fixture
 def session(fitter) -> FittingSession:
     """A session with a typed bag that has a hole, and one candidate in hand."""
     customer: Customer = add_customer(fitter, name="Ada Field", hand="right")

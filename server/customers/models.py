@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from common.scoped import ScopedModel
+from django.contrib.postgres.functions import RandomUUID
 from django.db import models
 
 
@@ -12,6 +13,12 @@ class Hand(models.TextChoices):
 
 
 class Customer(ScopedModel):
+    uid = models.UUIDField(
+        db_default=RandomUUID(),
+        unique=True,
+        editable=False,
+        help_text="Theirs alone, on any machine and in any backup.",
+    )
     name = models.CharField(max_length=80)
     hand = models.CharField(max_length=5, choices=Hand.choices, default=Hand.RIGHT)
     birth_year = models.PositiveSmallIntegerField(null=True, blank=True)

@@ -1,4 +1,4 @@
-"""A customer's data: everything exported, two that are one merged, and a person erased."""
+"""A customer's data: everything exported, and two that are one merged."""
 
 from __future__ import annotations
 
@@ -6,29 +6,19 @@ import io
 import json
 import zipfile
 from collections.abc import Collection
-from datetime import date
 from typing import Any
 
 from common.problems import Refused
 from customers.models import Customer
-from django.db.models import F, Func
 from django.template import Context, Engine
-from django.utils import timezone
-from fitting.actions.bays import leave_bay
-from fitting.actions.changes import announce, next_revision
 from fitting.api.present.bundle import present_bundle, written_shots
 from fitting.api.present.session import for_lines
 from fitting.domain.session import load
-from fitting.models import AgreedAnswers, CourseNote, FittingSession, Shot, ShotImport, SoleHanding
+from fitting.models import FittingSession
 from hemicycle_core.errors import BadInput
 from hemicycle_core.formats.csv_out import shots_csv
 from shop.audit import action, record
-from shop.models import Shop, User
-
-from .models import Recommendation
-
-ERASED = "Erased customer"
-ERASED_WORDS = "Erased with the customer."
+from shop.models import User
 
 
 def sessions_of(customer: Customer) -> list[FittingSession]:
@@ -65,59 +55,6 @@ def part(actor: User, customer_id: int) -> Customer:
     other.save(update_fields=["merged_into"])
     record(other.shop_id, actor, "customer.part", f"customer:{other.pk}", of_customer=kept, other=other.pk)
     return other
-
-
-@action("own")
-def erase(actor: User, customer_id: int) -> Customer:
-    """Take a person out of the record, for good: name, e-mail, year of birth, notes, files as they came, and every
-    sentence that may name them. Visits stay as figures without a person, agreed ones as well, and say so."""
-    return _erase(Customer.objects.select_for_update().one(actor.shop_id or 0, customer_id), actor)
-
-
-def _erase(customer: Customer, actor: User | None) -> Customer:
-    if customer.erased_at is not None:
-        raise Refused("This customer is erased already.", kind="erased")
-    family = customer.family()
-    Customer.objects.of(customer.shop_id).filter(pk__in=family).update(
-        name=ERASED, email="", notes="", birth_year=None, erased_at=timezone.now()
-    )
-    visits = FittingSession.objects.of(customer.shop_id).filter(customer__in=family)
-    for visit in visits:
-        leave_bay(visit)
-    visits.update(notes="", pain=False)
-    ShotImport.objects.of(customer.shop_id).filter(session__in=visits).update(
-        text="", data=None, file_name="", problems=[]
-    )
-    Shot.objects.of(customer.shop_id).filter(session__in=visits.filter(agreed_at=None)).update(aside_reason="")
-    CourseNote.objects.of(customer.shop_id).filter(session__in=visits).update(word="")
-    SoleHanding.objects.of(customer.shop_id).filter(session__in=visits).update(sound="")
-    AgreedAnswers.objects.of(customer.shop_id).filter(session__in=visits).update(
-        answers=Func(F("answers"), function="fitting_without_person")
-    )
-    Recommendation.objects.of(customer.shop_id).filter(session__in=visits).update(
-        reasons=ERASED_WORDS,
-        correction="",
-        lost=[],
-        picture=Func(F("picture"), function="handover_without_person"),
-    )
-    Shop.objects.filter(pk=customer.shop_id).update(revision=F("revision") + 1)
-    for session in visits.select_for_update():
-        announce(next_revision(session), "erased")
-    record(customer.shop_id, actor, "customer.erase", f"customer:{customer.pk}", of_customer=customer.pk)
-    customer.refresh_from_db()
-    return customer
-
-
-def erase_unseen(shop: Shop, today: date) -> int:
-    """Erase the customers of a shop that were not seen for as long as it keeps them; how many that were."""
-    if not shop.keep_years:
-        return 0
-    until = today.replace(year=today.year - shop.keep_years, day=min(today.day, 28))
-    people = Customer.objects.of(shop).filter(erased_at=None, merged_into=None, created_at__date__lt=until)
-    unseen = [each for each in people if not any(visit.held_on >= until for visit in sessions_of(each))]
-    for customer in unseen:
-        _erase(customer, None)
-    return len(unseen)
 
 
 @action("fit")

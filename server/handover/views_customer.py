@@ -20,7 +20,7 @@ from rest_framework.request import Request
 from rest_framework.response import Response
 from rest_framework.views import APIView
 
-from . import customer_data
+from . import customer_data, erasing
 
 
 @dataclass
@@ -90,7 +90,7 @@ class CustomerView(APIView):
     @extend_schema(responses={200: serializer_of(CustomerOut)}, operation_id="erase_customer", tags=["customers"])
     def delete(self, request: Request, customer_id: int) -> Response:
         """Owners only, and for good: visits stay as figures without a person."""
-        customer_data.erase(actor_of(request), customer_id)
+        erasing.erase(actor_of(request), customer_id)
         return _customer(request, customer_id)
 
 

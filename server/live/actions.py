@@ -205,7 +205,7 @@ def _received(
         record(key.shop_id, None, "feed.differs", f"bay:{key.bay_id}", ids=differs)
     _remember(key, coming.clock)
     now = locked.get(coming.spells[-1].session or 0)
-    open_ = now is not None and now.agreed_at is None and now.in_hand_id is not None
+    open_ = now is not None and now.is_open and now.in_hand_id is not None
     build = now.in_hand if now is not None and open_ else None
     waits: dict[str, str] = {}
     for feed_id, shot in coming.fresh.items():
@@ -232,7 +232,9 @@ def _why_not(session: FittingSession | None) -> str:
     """Why a shot of this session cannot be filed in it."""
     if session is None:
         return ""
-    return "hit before the visit was agreed, and came after" if session.agreed_at else "hit with no club in hand"
+    if session.agreed_at is not None:
+        return "hit before the visit was agreed, and came after"
+    return "hit with no club in hand" if session.is_open else "hit before the customer was erased, and came after"
 
 
 def _known(key: FeedKey, wanted: Collection[str]) -> dict[str, Mapping[str, float]]:
@@ -266,7 +268,7 @@ def _remember(key: FeedKey, clock: Clock) -> None:
 def _file_by_time(session: FittingSession, feed_id: str, shot: FeedShot, coming: _Coming) -> Build | None:
     """A shot under the build that was in hand when it was hit, in a session that is locked; None where the session
     takes nothing in. What is not sure is marked, to be looked at."""
-    if session.agreed_at is not None:
+    if not session.is_open:
         return None
     rows = TakenInHand.objects.of(session.shop_id).filter(session=session, build__archived=False)
     taken = [Taken(row.build_id, row.at.timestamp()) for row in rows]

@@ -124,7 +124,7 @@ def who(entry: AuditEntry) -> str:
 def named(entry: AuditEntry) -> str:
     """What was done, with what it was done to: `set shot 7 aside`."""
     words = WORDS.get(entry.action, entry.action)
-    number, letter = entry.detail.get("number"), entry.detail.get("letter")
+    number, letter = entry.detail.get("number"), entry.detail.get("letter") or entry.detail.get("name")
     code = entry.detail.get("code")
     if number:
         words = words.replace("a shot", f"shot {number}", 1)

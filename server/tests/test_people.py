@@ -16,8 +16,8 @@ from django.utils import timezone
 from fitting.actions import builds, sessions, sole_setup, soles
 from fitting.actions.brief import write_brief
 from fitting.actions.hand_out import note_of_course
-from fitting.models import AgreedAnswers, FittingSession, ShotImport
-from handover.customer_data import ERASED, erase_unseen
+from fitting.models import FittingSession, ShotImport
+from handover.erasing import ERASED, erase_unseen
 from hemicycle_core.formats.bundle import read_bundle
 from hemicycle_core.protocols.sole import Said
 from live.actions import make_key
@@ -32,11 +32,6 @@ def signed_in(user):
     client = Client()
     client.force_login(user)
     return client
-
-
-@pytest.fixture
-def boss(owner):
-    return signed_in(owner)
 
 
 def sign_in(username, password, **extra):
@@ -150,66 +145,6 @@ def agreed(desk, fitter, session):
     later = sessions.open_session(fitter, customer_id=session.customer_id, bay_id=session.bay_id)
     write_brief(fitter, later.pk, {"notes": "Ada again"})
     return session
-
-
-def everything_kept():
-    """Every row of every table that holds something of a shop, as text."""
-    with connection.cursor() as cursor:
-        cursor.execute("SELECT tablename FROM pg_tables WHERE schemaname = 'public'")
-        tables = [name for (name,) in cursor.fetchall()]
-        rows = []
-        for table in tables:
-            cursor.execute(f"SELECT to_jsonb(t)::text FROM {table} t")
-            rows += [f"{table}: {row}" for (row,) in cursor.fetchall()]
-    return rows
-
-
-def test_erasing_takes_the_person_out_of_everything_and_leaves_what_was_agreed_as_figures(
-    desk, boss, session, agreed, stranger
-):
-    url = f"/api/customers/{session.customer_id}"
-    before = AgreedAnswers.objects.get().answers
-    assert any("Ada" in row for row in everything_kept())
-    assert desk.delete(url).status_code == 403
-    erased = boss.delete(url).json()
-    assert (erased["name"], erased["erased"], len(erased["visits"])) == (ERASED, True, 2)
-    assert [row for row in everything_kept() if "Ada" in row or "ada@" in row or "sore" in row] == []
-    after = AgreedAnswers.objects.get().answers
-    (test,) = after["session"]["soles"]
-    assert test["notes"][0]["first"] and test["codes"] == before["session"]["soles"][0]["codes"]
-    assert after["session"]["bag"] == before["session"]["bag"]
-    page = desk.get(f"/api/sessions/{session.pk}/handover").json()
-    assert page["customer"] == ERASED
-    assert page["agreed"]["reasons"] == "Erased with the customer."
-    assert page["agreed"]["before"]["clubs"]
-    shown = desk.get(f"/api/sessions/{session.pk}").json()
-    assert (shown["customer"]["name"], shown["brief"]["notes"], shown["imports"]) == (ERASED, "", [])
-    assert boss.delete(url).json()["type"] == "hemicycle:erased"
-    assert desk.get("/api/customers").json() == []
-    assert boss.get("/api/trail", {"customer": session.customer_id}).json()["results"][0]["sentence"] == (
-        "owner erased a customer."
-    )
-
-
-@pytest.mark.parametrize(
-    "statement",
-    [
-        "UPDATE fitting_fittingsession SET notes = '', pain = false, miss = 'left'",
-        "UPDATE fitting_fittingsession SET notes = 'more'",
-        "UPDATE fitting_agreedanswers SET answers = '{}'",
-        "UPDATE fitting_shotimport SET text = 'other'",
-        "UPDATE fitting_coursenote SET word = 'other'",
-        "UPDATE fitting_solehanding SET sound = '', turf = 'dug'",
-        "UPDATE handover_recommendation SET reasons = 'other'",
-        "DELETE FROM handover_recommendation",
-    ],
-)
-@pytest.mark.parametrize("erased", [True, False])
-def test_nothing_but_erasing_changes_what_was_agreed(session, agreed, statement, erased):
-    if erased:
-        Customer.objects.update(erased_at=timezone.now())
-    with pytest.raises(DatabaseError), transaction.atomic(), connection.cursor() as cursor:
-        cursor.execute(statement + f" WHERE {'id' if 'fittingsession' in statement else 'session_id'} = {session.pk}")
 
 
 def test_two_customers_who_are_one_are_merged_and_parted_again(desk, fitter, session, agreed, stranger):

@@ -468,7 +468,7 @@ def take_in_hand(actor: User, session_id: int, *, build_id: int) -> FittingSessi
     if build.session_id != session.pk or build.archived:
         raise BadInput("That club is not on the stand.", field="build")
     rows = hold(session, build)
-    told = {"build": build.pk, "letter": build.letter or build.name}
+    told = {"build": build.pk, "letter": build.letter, "name": build.name if build.is_own else ""}
     note(session, actor, "build.in_hand", f"session:{session.pk}", rows=rows, **told)
     announce(session, "in_hand", in_hand=session.in_hand_id)
     return session

@@ -8,6 +8,7 @@ from typing import Any
 from common.asked import asked
 from common.notices import tell
 from common.problems import Refused
+from customers.models import Customer
 from django.db.models import F
 from shop.audit import record
 from shop.models import AuditEntry, User
@@ -16,9 +17,20 @@ from shop.trail import in_words
 from ..models import FittingSession, Shot
 
 
+def locked(shop_id: int, session_id: int) -> FittingSession:
+    """A session of a shop, locked for this transaction; refused once its customer is erased."""
+    session = FittingSession.objects.select_for_update(of=("self",)).one(shop_id, session_id)
+    # Read under the lock, not with it: whoever erases holds the session too.
+    if Customer.objects.filter(pk=session.customer_id).exclude(erased_at=None).exists():
+        raise Refused(
+            "This customer is erased: the visit stays as figures. Add them anew for a new one.", kind="erased"
+        )
+    return session
+
+
 def for_change(actor: User, session_id: int) -> FittingSession:
     """A session of the actor's shop, locked for this transaction and one revision on; refused once it is agreed."""
-    session = FittingSession.objects.select_for_update(of=("self",)).one(actor.shop_id or 0, session_id)
+    session = locked(actor.shop_id or 0, session_id)
     if session.agreed_at is not None:
         raise Refused("This session is agreed and stays as it was. Start a new visit to go on.", kind="agreed")
     return next_revision(session)
@@ -26,7 +38,7 @@ def for_change(actor: User, session_id: int) -> FittingSession:
 
 def for_correction(actor: User, session_id: int) -> FittingSession:
     """An agreed session, locked for a new edition of what was agreed; refused while there is nothing to correct."""
-    session = FittingSession.objects.select_for_update(of=("self",)).one(actor.shop_id or 0, session_id)
+    session = locked(actor.shop_id or 0, session_id)
     if session.agreed_at is None:
         raise Refused("Nothing is agreed yet. Agree first; then it can be corrected.", kind="not_agreed")
     return next_revision(session)

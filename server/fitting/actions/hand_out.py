@@ -15,7 +15,7 @@ from shop.audit import action
 from shop.models import User
 
 from ..models import Blind, CourseNote, FittingSession, SoleTest
-from .changes import announce, for_change, next_revision, note
+from .changes import announce, for_change, locked, next_revision, note
 from .player import Closed, give_code
 from .soles import sole_of, test_for_change
 
@@ -66,7 +66,7 @@ def claim(code: str, device: str) -> tuple[SoleTest, str]:
         known = hand_out_by(code)
         if known.hand_out_device and secrets.compare_digest(known.hand_out_device, device):
             return known, device
-        session = FittingSession.objects.select_for_update(of=("self",)).get(pk=known.session_id)
+        session = locked(known.shop_id, known.session_id)
         test = hand_out_by(code)  # as it is under the lock
         if not test.hand_out_device:
             test.hand_out_device = secrets.token_hex(16)
@@ -122,7 +122,7 @@ def note_by_code(code: str, played_on: date, number: int, place: str, word: str,
     """What the player writes of a code, on their own page. Sent twice it is kept once."""
     with transaction.atomic():
         known = course_by(code)
-        session = FittingSession.objects.select_for_update(of=("self",)).get(pk=known.session_id)
+        session = locked(known.shop_id, known.session_id)
         test = course_by(code)
         _write(next_revision(session), test, None, played_on, number, place, word, first=first)
         return test

@@ -16,7 +16,7 @@ from shop.audit import action
 from shop.models import User
 
 from ..models import Build, Feel, FittingSession, PlayerScreen, Shot
-from .changes import announce, for_change, next_revision, note
+from .changes import announce, for_change, locked, next_revision, note
 
 # Nothing that is read as something else from three metres: 24 letters and figures, 24^6 codes.
 SIGNS = "ACDEFHJKLMNPRTUVWXY34679"
@@ -117,7 +117,7 @@ def answer(code: str, build_id: int, said: CoreFeel) -> FittingSession:
     was said; nothing is doubled by a screen that sends it twice."""
     with transaction.atomic():
         screen = screen_by(code)
-        session = FittingSession.objects.select_for_update(of=("self",)).get(pk=screen.session_id)
+        session = locked(screen.shop_id, screen.session_id)
         screen = screen_by(code)  # as it is under the lock
         _say(next_revision(session), screen, build_id, said, None)
         return session

@@ -33,8 +33,9 @@ from .changes import announce, for_change, note
 from .windows import keep_windows
 
 MOST_TEE_MM = 70
-# Agreed ones last: those to go on with are what the desk is opened for.
-TO_GO_ON_WITH_FIRST = (ExpressionWrapper(Q(agreed_at__isnull=False), output_field=BooleanField()).asc(),)
+# Agreed and erased ones last: those to go on with are what the desk is opened for.
+_DONE = Q(agreed_at__isnull=False) | Q(customer__erased_at__isnull=False)
+TO_GO_ON_WITH_FIRST = (ExpressionWrapper(_DONE, output_field=BooleanField()).asc(),)
 # Of the brief, what is true of the player and not of one visit.
 LASTING = (
     "miss",

@@ -120,6 +120,11 @@ class FittingSession(ScopedModel):
     class Meta:
         ordering = ["-held_on", "-id"]
 
+    @property
+    def is_open(self) -> bool:
+        """Whether it takes anything in: it is not agreed, and its customer is not erased."""
+        return self.agreed_at is None and self.customer.erased_at is None
+
 
 class Job(ScopedModel):
     session = models.ForeignKey(FittingSession, on_delete=models.CASCADE, related_name="jobs")

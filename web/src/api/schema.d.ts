@@ -3967,7 +3967,7 @@ export interface components {
             complaints?: components["schemas"]["Complaint"][] | null;
         };
         /** @enum {string} */
-        StatusEnum: "not_begun" | "open" | "agreed";
+        StatusEnum: "not_begun" | "open" | "agreed" | "erased";
         StepOut: {
             lower: number;
             upper: number;

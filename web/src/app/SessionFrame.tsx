@@ -1,4 +1,5 @@
 /** A session's five places on keys 1 to 5, and what all of them share. */
+
 import { CircleHelp, SunMoon } from "lucide-react";
 import { useEffect } from "react";
 import { ErrorBoundary } from "react-error-boundary";
@@ -11,6 +12,7 @@ import { Bay } from "../places/bay/Bay";
 import { Bench } from "../places/bench/Bench";
 import { Brief } from "../places/brief/Brief";
 import { Handover } from "../places/handover/Handover";
+import { isClosed } from "../session/closed";
 import { Broken } from "../ui/Broken";
 import { Mark } from "../ui/Mark";
 import { Said, Waiting } from "../ui/Said";
@@ -112,11 +114,13 @@ function Frame({ session, place, onHelp }: { session: Session; place: string; on
 					<CircleHelp size={19} />
 				</button>
 			</header>
-			{session.status === "agreed" && place !== "handover" && (
+			{isClosed(session) && (session.status === "erased" || place !== "handover") && (
 				<p className="bg-base-300 px-4 py-1.5 text-sm">
-					{session.frozen
-						? "This session is agreed. It is shown as it was and does not change."
-						: "This session was agreed before its figures were kept. They are worked out anew; what was recommended is as it was."}
+					{session.status === "erased"
+						? "This customer was erased. The visit stays as figures and takes nothing in."
+						: session.frozen
+							? "This session is agreed. It is shown as it was and does not change."
+							: "This session was agreed before its figures were kept. They are worked out anew; what was recommended is as it was."}
 				</p>
 			)}
 			<RefusedLate />

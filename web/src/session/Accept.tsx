@@ -1,6 +1,8 @@
 /** Taking a build into the bag for the time being, so that the next gap is cut around it; or out of it again. */
+
 import type { Build, Session } from "../api/client";
 import { change } from "../api/session";
+import { isClosed } from "./closed";
 import type { PlaceProps } from "./place";
 
 export function Accept({
@@ -9,7 +11,7 @@ export function Accept({
 	act,
 	busy,
 }: { session: Session; build: Build } & Pick<PlaceProps, "act" | "busy">) {
-	if (session.status === "agreed" || (!build.accepted && build.kept < session.least_shots)) return null;
+	if (isClosed(session) || (!build.accepted && build.kept < session.least_shots)) return null;
 	return (
 		<button
 			type="button"

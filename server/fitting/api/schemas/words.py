@@ -18,7 +18,7 @@ from hemicycle_core.wedges import Complaint, Finish, School, WedgeUse, WedgeWish
 
 from ...domain.bag import CarryFrom
 
-Status = Literal["not_begun", "open", "agreed"]
+Status = Literal["not_begun", "open", "agreed", "erased"]
 ShapeWord = Literal["any", "straight", "draw", "fade"]
 CourseWord = Literal["home", "trip", "season"]
 

@@ -11,7 +11,7 @@ from django.db import transaction
 from django.utils import timezone
 from shop.models import DoneChange, Shop
 
-from handover.customer_data import erase_unseen
+from handover.erasing import erase_unseen
 
 REMEMBERED = timedelta(days=30)
 

@@ -1,4 +1,5 @@
 /** Where is the hole, what closes it, what does the bag become? Map, ladder, stand, short list and plans. */
+
 import { memo, useCallback, useMemo, useState } from "react";
 import type { Session } from "../../api/client";
 import { change, usePlans } from "../../api/session";
@@ -6,6 +7,7 @@ import { useCommands } from "../../commands/commands";
 import { CarryMap } from "../../instruments/carry-map/CarryMap";
 import { FlightLines } from "../../instruments/flight-board/FlightLines";
 import { Ladder } from "../../instruments/ladder/Ladder";
+import { isClosed } from "../../session/closed";
 import { rungs } from "../../session/ladder";
 import { afterOf, type End, mapProps } from "../../session/maps";
 import type { PlaceProps } from "../../session/place";
@@ -49,7 +51,7 @@ export function Bag(props: PlaceProps) {
 	const [end, setEnd] = useState<End>(session.bag.short ? session.bag.end : "whole");
 	const [shown, setShown] = useState("");
 	const plans = usePlans(session, part === "plans");
-	const agreed = session.status === "agreed";
+	const agreed = isClosed(session);
 	const known = session.bag.order.length >= 2;
 	const blocked = agreed ? "Agreed" : undefined;
 	useCommands("bag", [

@@ -1,7 +1,9 @@
 /** One club of the bag: type its carry and total, mark it fixed, see and set aside its shots. */
+
 import { useState } from "react";
 import type { Build } from "../../api/client";
 import { change } from "../../api/session";
+import { isClosed } from "../../session/closed";
 import type { PlaceProps } from "../../session/place";
 import { questionOf, shotsOf } from "../../session/select";
 import { typedYards } from "../../ui/typed";
@@ -28,7 +30,7 @@ export function ClubCard({
 	const [total, setTotal] = useState(was.total);
 	const [doubt, setDoubt] = useState(was.doubt);
 	const shots = shotsOf(session, build.id);
-	const agreed = session.status === "agreed";
+	const agreed = isClosed(session);
 	const { wanted } = session.bag;
 	const like = wanted.wish === "like" && wanted.like === build.id;
 	const [why, setWhy] = useState(build.out_of_favour);

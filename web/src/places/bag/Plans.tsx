@@ -1,7 +1,9 @@
 /** What the bag becomes: today, the one proposed and up to three plans side by side, in strokes, holes and price. */
+
 import { useState } from "react";
 import type { BagPlan, Plans as PlansPicture, Session } from "../../api/client";
 import { type PlanBody, plan as planChange, usePlanChange } from "../../api/session";
+import { isClosed } from "../../session/closed";
 import { buildOf, candidatesOf, ownOf } from "../../session/select";
 import { worthWords } from "../../session/words";
 import { Letter } from "../../ui/Letter";
@@ -39,7 +41,7 @@ export function Plans({ session, plans, shown, onShow }: Props) {
 	const change = usePlanChange(session.id);
 	const [editing, setEditing] = useState<number | null>(null);
 	const columns = columnsOf(plans);
-	const agreed = session.status === "agreed";
+	const agreed = isClosed(session);
 	const room = plans.plans.length < MOST && !agreed;
 	const keep = (plan: BagPlan, name: string) =>
 		change.mutate(() => planChange.keep(session.id, { ...bodyOf(plan), name }), {

@@ -1,4 +1,5 @@
 /** How the holes are drawn: a rule for each end of the bag, the step wanted, the turf, how many clubs to place. */
+
 import { useState } from "react";
 import type {
 	Firmness,
@@ -12,6 +13,7 @@ import type {
 } from "../../api/client";
 import { change } from "../../api/session";
 import { VOCABULARY } from "../../api/vocabulary";
+import { isClosed } from "../../session/closed";
 import type { PlaceProps } from "../../session/place";
 import { RULES } from "../../session/words";
 import { typedYards } from "../../ui/typed";
@@ -61,7 +63,7 @@ type Props = Pick<PlaceProps, "session" | "act" | "busy">;
 
 export function RuleBar({ session, act, busy }: Props) {
 	const [more, setMore] = useState(false);
-	const off = busy || session.status === "agreed";
+	const off = busy || isClosed(session);
 	const proposed = session.bag.in_work?.proposed_count ?? null;
 	return (
 		<>

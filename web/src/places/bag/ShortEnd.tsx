@@ -1,9 +1,11 @@
 /** The short end: the order of work, both ends, the steps, the cut between them and how many wedges belong there. */
+
 import { useState } from "react";
 import { Link } from "react-router";
 import type { Session } from "../../api/client";
 import { change, useSole } from "../../api/session";
 import { DistanceCard } from "../../protocols/part_swing/DistanceCard";
+import { isClosed } from "../../session/closed";
 import type { PlaceProps } from "../../session/place";
 import { usePutUp } from "../../session/putUp";
 import { buildOf, candidatesOf, nameOf } from "../../session/select";
@@ -93,7 +95,7 @@ function Order({ short, session, act, busy }: Props & { short: Short }) {
 			<button
 				type="button"
 				className="mt-1 min-h-9 cursor-pointer text-sm underline"
-				disabled={busy || session.status === "agreed"}
+				disabled={busy || isClosed(session)}
 				onClick={() => write({ school: short.school === "shortest" ? "set_wedge" : "shortest" })}
 			>
 				{short.school === "shortest" ? "From the set wedge down instead" : "Shortest first instead"}
@@ -109,7 +111,7 @@ function Sole({ session, act, busy }: Props) {
 	const [sole, setSole] = useState("wide");
 	const wanted = Number(loft.replace(",", "."));
 	const found = useSole(session, sole, loft.trim() && Number.isFinite(wanted) ? wanted : null);
-	const agreed = session.status === "agreed";
+	const agreed = isClosed(session);
 	const { put, question } = usePutUp(session, act);
 	return (
 		<section aria-label="Sole">
@@ -228,7 +230,7 @@ function Steps({ short, session }: { short: Short; session: Session }) {
 const COUNTS = [1, 2, 3];
 
 function Cut({ short, session, act, busy }: Props & { short: Short }) {
-	const agreed = session.status === "agreed";
+	const agreed = isClosed(session);
 	if (short.places.length === 0) {
 		const low = short.low?.missing === "" && short.high?.missing === "" && session.bag.end === "short";
 		return (

@@ -1,8 +1,10 @@
 /** Which heads of the rack should land in the window, before anyone pulls them; one act puts the chosen ones up. */
+
 import { useId, useState } from "react";
 import { Link } from "react-router";
 import type { Ranked, Shortlist } from "../../api/client";
 import { useShortlist } from "../../api/session";
+import { isClosed } from "../../session/closed";
 import type { PlaceProps } from "../../session/place";
 import { usePutUp } from "../../session/putUp";
 import { lettersOf, targetOf } from "../../session/select";
@@ -30,7 +32,7 @@ export function ShortList({ session, act, busy }: Pick<PlaceProps, "session" | "
 	const list = useShortlist(session);
 	const { put: putUp, question } = usePutUp(session, act);
 	const [chosen, setChosen] = useState<string[] | null>(null);
-	const agreed = session.status === "agreed";
+	const agreed = isClosed(session);
 	const up = lettersOf(session).length;
 	const marked = chosen ?? (up ? [] : firstOnes(list.data));
 	const rows = (list.data?.slots ?? []).flat();

@@ -1,4 +1,5 @@
 /** Hitting: the build in hand, the last shot large, its place against the window, what to hit next. */
+
 import { useState } from "react";
 import type { DayKind, Session, Shot } from "../../api/client";
 import { change, useActs } from "../../api/session";
@@ -7,6 +8,7 @@ import { type Command, CommandBar, useCommands } from "../../commands/commands";
 import { CarryMap } from "../../instruments/carry-map/CarryMap";
 import { PANELS } from "../../protocols";
 import { soleTitle } from "../../protocols/sole/coming";
+import { isClosed } from "../../session/closed";
 import { gateSpan } from "../../session/gates";
 import { handed } from "../../session/handed";
 import { mapProps } from "../../session/maps";
@@ -59,7 +61,7 @@ export function Bay({ session, act, busy, live }: PlaceProps) {
 	const acts = told.data;
 	// What was just done is not in it yet: then the server is asked, and says so where there is nothing.
 	const known = acts !== undefined && !told.isPlaceholderData && !told.isFetching && !busy;
-	const agreed = session.status === "agreed";
+	const agreed = isClosed(session);
 	const code = soleTitle(session);
 	const none = agreed ? "The session is agreed" : shot ? undefined : "No shot yet";
 	const one = none ?? (selected.length ? "Of one shot: clear the selection first" : undefined);

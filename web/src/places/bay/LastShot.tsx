@@ -4,6 +4,7 @@ import { useStandIn } from "../../api/session";
 import { VOCABULARY } from "../../api/vocabulary";
 import { Gate } from "../../instruments/gate/Gate";
 import type { Span } from "../../instruments/scale";
+import { isClosed } from "../../session/closed";
 import { wantedOf, windowFor } from "../../session/gates";
 import type { PlaceProps } from "../../session/place";
 import { carriesOf, questionOf, sourceOf } from "../../session/select";
@@ -37,7 +38,7 @@ export function InHand({
 }) {
 	const standIn = useStandIn(session.bay);
 	const broken = live.is === "lost" || live.is === "silent";
-	const elsewhere = !session.bay_is_here && session.in_hand !== null && session.status !== "agreed";
+	const elsewhere = !session.bay_is_here && session.in_hand !== null && !isClosed(session);
 	return (
 		<div className="flex flex-wrap items-center gap-3">
 			{build && (build.letter ? <Letter letter={build.letter} size={30} /> : null)}

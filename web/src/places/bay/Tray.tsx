@@ -1,7 +1,9 @@
 /** Shots that came while the bay served no session: filed by one act, or said to be nobody's. */
+
 import { useState } from "react";
 import type { Build, Session } from "../../api/client";
 import { useTray, useTrayChange } from "../../api/session";
+import { isClosed } from "../../session/closed";
 import { Said } from "../../ui/Said";
 import { metresOf, reading, yd } from "../../ui/units";
 
@@ -10,7 +12,7 @@ export function Tray({ session, build }: { session: Session; build: Build | unde
 	const [left, setLeft] = useState<number[]>([]);
 	const tray = found?.waiting ?? [];
 	const change = useTrayChange(session);
-	if (session.status === "agreed") return null;
+	if (isClosed(session)) return null;
 	const back = found !== undefined && found.put_away > 0 && (
 		<button
 			type="button"

@@ -1,9 +1,11 @@
 /** Two players who hit in turn in one bay: who is up, and one key that hands it over. */
+
 import { useMutation, useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { useNavigate } from "react-router";
 import { client, got, type Session } from "../../api/client";
 import { change } from "../../api/session";
+import { isClosed } from "../../session/closed";
 import type { PlaceProps } from "../../session/place";
 import { Said } from "../../ui/Said";
 
@@ -73,7 +75,7 @@ function Choose({ session, act, onDone }: Pick<PlaceProps, "session" | "act"> & 
 		queryFn: () => got(client.GET("/api/sessions", { params: { query: { page: 1 } } })),
 	});
 	const open = (found.data?.results ?? []).filter(
-		(line) => line.id !== session.id && line.bay_name === session.bay_name && line.status !== "agreed",
+		(line) => line.id !== session.id && line.bay_name === session.bay_name && !isClosed(line),
 	);
 	return (
 		<div className="flex w-full flex-wrap gap-2">

@@ -1,4 +1,5 @@
 /** Comparing and judging: the flights, the landing zone, the metrics against the window, the verdicts. */
+
 import { useState } from "react";
 import { Link } from "react-router";
 import type { Bench as BenchAnswer, Session, Verdict, Wish } from "../../api/client";
@@ -11,6 +12,7 @@ import { SoleBench } from "../../protocols/sole/SoleBench";
 import { StopBench } from "../../protocols/stop/StopBench";
 import { Accept } from "../../session/Accept";
 import { Claims } from "../../session/Claims";
+import { isClosed } from "../../session/closed";
 import { boardClub } from "../../session/flights";
 import type { PlaceProps } from "../../session/place";
 import { buildOf, candidatesOf, windowsOf } from "../../session/select";
@@ -233,7 +235,7 @@ function VerdictCard({
 						className="select h-9 w-44"
 						aria-label={`What the player says of ${verdict.letter}`}
 						value={build?.liking ?? "neutral"}
-						disabled={busy || session.status === "agreed"}
+						disabled={busy || isClosed(session)}
 						onChange={(event) =>
 							act(() => change.club(verdict.build, { liking: event.target.value as keyof typeof LIKINGS }))
 						}

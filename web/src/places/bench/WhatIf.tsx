@@ -1,8 +1,10 @@
 /** What a turn of the sleeve, a length or a weight would do to one build, and what other air would. */
+
 import { useState } from "react";
 import { useNavigate } from "react-router";
 import type { Session, WhatIf as WhatIfAnswer } from "../../api/client";
 import { change, useWhatIf } from "../../api/session";
+import { isClosed } from "../../session/closed";
 import type { PlaceProps } from "../../session/place";
 import { buildOf, candidatesOf } from "../../session/select";
 import { Letter } from "../../ui/Letter";
@@ -227,7 +229,7 @@ function MakeIt({
 			type="button"
 			className="btn btn-sm h-9"
 			aria-label={`Make and test ${found.letter} ${each.words}`}
-			disabled={busy || session.status === "agreed"}
+			disabled={busy || isClosed(session)}
 			onClick={() =>
 				act(async () => {
 					const made = await change.otherwise(found.build, [{ kind: each.kind, amount: each.amount }]);
@@ -244,7 +246,7 @@ function MakeIt({
 function Test({ session, found, each, act, busy }: Omit<RowProps, "open" | "onOpen">) {
 	const navigate = useNavigate();
 	const build = buildOf(session, found.build);
-	if (!build || build.set_loft_deg === null || build.stated_loft_deg === null || session.status === "agreed")
+	if (!build || build.set_loft_deg === null || build.stated_loft_deg === null || isClosed(session))
 		return null;
 	const loft = build.set_loft_deg + each.amount;
 	if (!build.settings_deg.some((offered) => Math.abs(offered - loft) < 0.05)) return null;

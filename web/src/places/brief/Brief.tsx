@@ -1,4 +1,5 @@
 /** The interview; it writes the first targets while it is filled in. */
+
 import { useQueryClient } from "@tanstack/react-query";
 import { useEffect, useRef } from "react";
 import { type UseFormReturn, useForm, useWatch } from "react-hook-form";
@@ -6,6 +7,7 @@ import { Link } from "react-router";
 import { Problem, type Session } from "../../api/client";
 import { held } from "../../api/held";
 import { keepTyping, typedOf, useLine } from "../../api/outbox";
+import { isClosed } from "../../session/closed";
 import type { PlaceProps } from "../../session/place";
 import { Said } from "../../ui/Said";
 import { Clash } from "./Clash";
@@ -64,7 +66,7 @@ function useTyping(session: Session, form: UseFormReturn<Fields>, draft: string)
 	useEffect(() => {
 		follow(held(queries, session.id) ?? session);
 		const from = base.current;
-		if (!from || session.status === "agreed") return;
+		if (!from || isClosed(session)) return;
 		const [mine, theirs] = [bodyOf(form.getValues()), bodyOf(fieldsOf(from))];
 		const changed = (Object.keys(NAMES) as Name[]).filter((name) => !same(mine[name], theirs[name]));
 		const now = Object.fromEntries(changed.map((name) => [name, mine[name]]));
@@ -85,7 +87,7 @@ export function Brief({ session, act, busy }: PlaceProps) {
 	const found = typedOf(draft);
 	const form = useForm<Fields>({ defaultValues: fieldsOf(withBrief(session, found.now)) });
 	const base = useTyping(session, form, draft);
-	const agreed = session.status === "agreed";
+	const agreed = isClosed(session);
 	const wedgesFirst = useWatch({ control: form.control, name: "end" }) === "short";
 	const { refused } = found;
 	const fault = refused?.field ?? "";

@@ -1,8 +1,10 @@
 /** What the club in each slot should do, with the reason; every target can be overruled. */
+
 import { useState } from "react";
 import type { Session, Slot, Target } from "../../api/client";
 import { change } from "../../api/session";
 import { VOCABULARY } from "../../api/vocabulary";
+import { isClosed } from "../../session/closed";
 import { typedNumber } from "../../ui/typed";
 import { inShown, type ReadingKey, shownAs, whole, wish, yd } from "../../ui/units";
 
@@ -89,7 +91,7 @@ function TargetRow({ session, slot, target, act, busy }: Props & { slot: Slot; t
 					{wish(target.quantity, target.low, target.high)}{" "}
 					<span className="quiet text-sm font-normal">{unit === "°" ? "" : unit}</span>
 				</span>
-				{session.status !== "agreed" && !editing && (
+				{!isClosed(session) && !editing && (
 					<button
 						type="button"
 						className="min-h-8 cursor-pointer px-1 text-sm underline"

@@ -13,7 +13,7 @@ import { day, Sessions } from "./Sessions";
 
 /** Those to go on with first, also across pages. */
 function inOrder(lines: SessionLine[]): SessionLine[] {
-	const order = { open: 0, not_begun: 1, agreed: 2 };
+	const order = { open: 0, not_begun: 1, agreed: 2, erased: 3 };
 	return [...lines].sort((a, b) => order[a.status] - order[b.status]);
 }
 

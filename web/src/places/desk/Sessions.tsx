@@ -1,9 +1,11 @@
 /** Sessions as lines to open. */
+
 import { Link } from "react-router";
 import type { SessionLine } from "../../api/client";
+import { isClosed } from "../../session/closed";
 
-const STATUS = { not_begun: "Not begun", open: "In the middle", agreed: "Agreed" } as const;
-const NEXT = { not_begun: "brief", open: "bay", agreed: "handover" } as const;
+const STATUS = { not_begun: "Not begun", open: "In the middle", agreed: "Agreed", erased: "Erased" } as const;
+const NEXT = { not_begun: "brief", open: "bay", agreed: "handover", erased: "bench" } as const;
 
 export const day = (date: string) =>
 	new Date(date).toLocaleDateString("en-GB", { day: "numeric", month: "short", year: "numeric" });
@@ -35,7 +37,7 @@ export function Sessions({ lines, dated = false }: { lines: SessionLine[]; dated
 							)}
 							{line.bay_name}
 						</span>
-						<span className={line.status === "agreed" ? "quiet" : "font-semibold"}>
+						<span className={isClosed(line) ? "quiet" : "font-semibold"}>
 							{line.status === "agreed" ? "✓ " : ""}
 							{STATUS[line.status]}
 						</span>

@@ -1,7 +1,9 @@
 /** What the course said, days later, beside the test: by the player's code, or as the fitter writes it down. */
+
 import { useState } from "react";
 import type { Session, SoleTest } from "../../api/client";
 import { change } from "../../api/session";
+import { isClosed } from "../../session/closed";
 import type { Act } from "../../session/place";
 import { nameOfCode, placeOf } from "./coming";
 
@@ -42,7 +44,7 @@ const stillIn = (test: SoleTest, code: SoleTest["codes"][number]) =>
 
 export function CourseNotes({ session, act, test }: { session: Session; act: Act; test: SoleTest }) {
 	const [open, setOpen] = useState(false);
-	const agreed = session.status === "agreed";
+	const agreed = isClosed(session);
 	const left = test.codes.filter((each) => (each.club?.same_as ?? null) === null && stillIn(test, each));
 	if (agreed && test.notes.length === 0) return null;
 	return (

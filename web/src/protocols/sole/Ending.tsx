@@ -1,8 +1,10 @@
 /** After the duel: the player's guess, a lie gone back to, and the reveal. */
+
 import { useState } from "react";
 import { useNavigate } from "react-router";
 import type { Session, SoleTest } from "../../api/client";
 import { change } from "../../api/session";
+import { isClosed } from "../../session/closed";
 import type { Act } from "../../session/place";
 import { Sheet } from "../../ui/Sheet";
 import { placeOf, wordOf } from "./coming";
@@ -51,7 +53,7 @@ export function Reveal({ session, act, test }: { session: Session; act: Act; tes
 			<button
 				type="button"
 				className="btn btn-primary h-14 px-6 text-lg"
-				disabled={session.status === "agreed"}
+				disabled={isClosed(session)}
 				onClick={() => (left || (!open && test.guess === null) ? setAsked(true) : reveal())}
 			>
 				{open ? "Done" : "Reveal"}

@@ -1,10 +1,12 @@
 /** Setting up a blind sole test, once: the soles, the control, the lies, and who knows which code is which club. */
+
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link, useNavigate, useParams } from "react-router";
 import type { Session, SoleChoices } from "../../api/client";
 import { change, keep, soleLink, useSession, useSoleCheck, useSoleChoices } from "../../api/session";
 import { VOCABULARY } from "../../api/vocabulary";
+import { isClosed } from "../../session/closed";
 import { ownOf } from "../../session/select";
 import { BendCaution, Said, Waiting } from "../../ui/Said";
 import { keyOf, Lies, Soles, Ways } from "./Chosen";
@@ -248,7 +250,7 @@ function Chosen({ session, choices, loft, wedge, onMade }: ChosenProps) {
 				<button
 					type="button"
 					className="btn btn-primary h-14 w-full text-lg"
-					disabled={!enough || begin.isPending || session.status === "agreed"}
+					disabled={!enough || begin.isPending || isClosed(session)}
 					onClick={() => begin.mutate()}
 				>
 					Draw the codes

@@ -1,9 +1,11 @@
 /** What came of the sole tests: what was liked, what was measured and how the turf was met, side by side. */
+
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { useNavigate } from "react-router";
 import type { Session, SoleTest } from "../../api/client";
 import { change, keep } from "../../api/session";
+import { isClosed } from "../../session/closed";
 import type { Act } from "../../session/place";
 import { Said } from "../../ui/Said";
 import { figure, type Metres, reading, yd } from "../../ui/units";
@@ -39,7 +41,7 @@ function OneTest({ session, act, test }: { session: Session; act: Act; test: Sol
 	const rest = test.codes.filter(
 		(each) => !result.order.includes(each.code) && (each.club?.same_as ?? null) === null,
 	);
-	const agreed = session.status === "agreed";
+	const agreed = isClosed(session);
 	return (
 		<article className="mb-6" aria-label={title(session, test)}>
 			<h3 className="mb-1">{title(session, test)}</h3>

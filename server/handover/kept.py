@@ -1,0 +1,263 @@
+"""What is kept of anybody, column by column and word by word: of the person, a figure, or the shop's own.
+
+Erasing a customer is driven by this list, and a test fails while a column or a word of what was agreed has no class.
+Numbers of rows and links between them have none: they are how a figure is found.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+from dataclasses import dataclass, field
+from typing import Any
+
+from django.db.models import Case, CharField, F, Q, Value, When
+from django.db.models.functions import Cast, Concat
+
+ERASED = "Erased customer"
+ERASED_WORDS = "Erased with the customer."
+
+
+def _numbered(word: str, by: str) -> Concat:
+    return Concat(Value(f"{word} "), Cast(F(by), CharField()))
+
+
+@dataclass(frozen=True)
+class Kept:
+    """Columns of one table by class. personal: with what stands there when the person is erased; session: the way to
+    the visit it belongs to, empty where it is the visit, None where it is of no visit."""
+
+    personal: Mapping[str, Any] = field(default_factory=dict)
+    figures: str = ""
+    shops: str = ""
+    session: str | None = "session"
+
+
+# Own clubs are named by hand; what came off the rack has the rack's name.
+_CLUB = Case(When(Q(letter="") | Q(head=None), then=_numbered("Club", "id")), default=F("name"))
+
+TABLES: dict[str, Kept] = {
+    "customers.Customer": Kept(
+        {"name": ERASED, "email": "", "notes": "", "birth_year": None}, "uid hand created_at erased_at", session=None
+    ),
+    "fitting.FittingSession": Kept(
+        {
+            "notes": "",
+            "pain": False,
+            "ball": "",
+            "courses": [],
+            "lies": [],
+            "maker_likes": {},
+            "sole": "",
+            "awaited": "",
+        },
+        "held_on surface indoor altitude_m temperature_c revision whole_from agreed_at miss fear fear_with firmness "
+        "most_clubs budget shape likes end school delivery wedge_wishes stroke_price round_shots briefed_at rule "
+        "short_rule long_least_m long_most_m short_least_m short_most_m turf wish flight_wish replace_ways named_low_m "
+        "named_high_m named_total clubs_to_place gap_order lie length struck_ball wind_mps wind_from_deg tee_mm "
+        "asked_carry_m gripped_in swing day protocol intent place in_hand_at",
+        "thresholds",
+        session="",
+    ),
+    "fitting.Job": Kept(
+        {"name": _numbered("Job", "position"), "course": ""},
+        "position kind distance_m carry_over_m width_m depth_m firmness green_ft uses_per_round lie wind_mps "
+        "wind_from_deg",
+    ),
+    "fitting.BayHold": Kept(figures="since"),
+    "fitting.BayServed": Kept(figures="at"),
+    "fitting.TakenInHand": Kept(figures="at"),
+    "fitting.AgreedAnswers": Kept(figures="at code"),  # and `WORDS`
+    "fitting.Build": Kept(
+        {
+            "name": _CLUB,
+            "own_shaft": "",
+            "sole": "",
+            "grip": "",
+            "stamping": "",
+            "known_from": "",
+            "work": [],
+            "taken": None,
+        },
+        "letter head_type stated_loft_deg set_loft_deg measured_loft_deg age_rounds wear length_m fixed typed_carry_m "
+        "typed_total_m typed_doubt_m known_flight price liking stock_swing lie_deg bounce_deg finish of_set on_order "
+        "uses complaints made borrowed assumed out_of_favour archived coded accepted_at",
+    ),
+    "fitting.BlindGrooves": Kept(figures="at one_is_old confidence revealed_at stopped_at"),
+    "fitting.BagPlan": Kept({"name": _numbered("Plan", "id"), "swap_course": ""}),
+    "fitting.HeadSeen": Kept(figures="departure ball_speed_mps won"),
+    "fitting.PlayerScreen": Kept({"code": "", "expires_at": None}, "mode away shown revoked_at"),
+    "fitting.Feel": Kept(
+        {"word": ""}, "at shots looks sound feel trust tee veto numbers by_player", session="build__session"
+    ),
+    "fitting.ShotImport": Kept(
+        {"file_name": "", "text": "", "data": None, "columns": {}, "problems": []}, "at undone_at"
+    ),
+    "fitting.ColumnMapping": Kept(shops="signature columns", session=None),
+    "fitting.Run": Kept(
+        {"ball": ""},
+        "started_at surface indoor altitude_m temperature_c protocol intent lie place swing length struck_ball wind_mps "
+        "wind_from_deg tee_mm asked_carry_m gripped_in",
+        session="build__session",
+    ),
+    "fitting.Shot": Kept(
+        {"aside_reason": "", "check_club": ""},
+        "number feed_id at hit_at revision aside misread void strike sources calm club_speed_mps ball_speed_mps "
+        "launch_deg direction_deg spin_rpm axis_deg attack_deg path_deg face_deg dynamic_loft_deg carry_m total_m "
+        "offline_m peak_m landing_deg hang_s",
+    ),
+    "fitting.SoleTest": Kept(
+        {"hand_out": "", "hand_out_device": "", "course": "", "course_until": None},
+        "at blind loft_deg places returns short seed control control_is twice guess confidence revealed_at stopped_at "
+        "chosen hand_out_opened_at",
+    ),
+    "fitting.SoleCode": Kept(figures="number bend_deg role taped"),
+    "fitting.SoleHanding": Kept({"sound": ""}, "at code place visit duel said best turf groove left_m void"),
+    "fitting.CourseNote": Kept({"word": ""}, "at played_on code place first by_player"),
+    "fitting.StopTest": Kept(figures="target_m firmness green_ft slope_percent wind_mps wind_from_deg"),
+    "fitting.StopSeen": Kept(figures="at ball target_m landed_m stopped_m stopped_side_m landed_side_m balls aside"),
+    "fitting.TargetOverride": Kept(figures="slot quantity low high cleared at"),
+    "fitting.WindowVersion": Kept(figures="at slots"),
+    "handover.Recommendation": Kept(  # its picture by `WORDS`
+        {"reasons": ERASED_WORDS, "correction": "", "lost": []}, "edition decision next_check agreed_at made_in"
+    ),
+    "practice.SimulatedGolfer": Kept(figures="parameters seed", session=None),
+    "shop.AuditEntry": Kept(  # its detail by `TRAIL`
+        figures="at action subject of_session of_customer revision change", session=None
+    ),
+    "shop.DoneChange": Kept(figures="change at", session=None),
+    "shop.Shop": Kept(shops="name city thresholds columns revision idle_minutes keep_years", session=None),
+    "shop.User": Kept(
+        shops="password last_login is_superuser username first_name last_name email is_staff is_active date_joined role "
+        "keys sign_ins_from",
+        session=None,
+    ),
+    "shop.Bay": Kept(shops="name indoor surface altitude_m temperature_c models_flight noise", session=None),
+    "rack.Head": Kept(
+        shops="maker model label head_type loft_deg lie_deg length_m sleeve_deg positions left_handed right_handed sole "
+        "tip_in stock price bounce_deg head_g made retired_at",
+        session=None,
+    ),
+    "rack.Shaft": Kept(
+        shops="name flex weight_g material tip_in fits bend balance length_m stock retired_at", session=None
+    ),
+    "feed.FeedKey": Kept(
+        shops="digest label stand_in made_at expires_at revoked_at last_used_at clock clock_odd", session=None
+    ),
+    "feed.StandIn": Kept(shops="pid started_at", session=None),
+    "feed.TrayShot": Kept(figures="feed_id at readings hit_at why put_away_at", session=None),
+}
+# Documents that are blanked word by word, and the types they are written in.
+DOCUMENTS = {
+    ("fitting.AgreedAnswers", "answers"),
+    ("handover.Recommendation", "picture"),
+    ("shop.AuditEntry", "detail"),
+}
+# Tables of the framework: staff who sign in, and what it knows of the tables themselves.
+FRAMEWORK = {"auth", "contenttypes", "sessions", "axes"}
+
+
+@dataclass(frozen=True)
+class Words:
+    """Words of one part of an answer by class: those that are no figure and not the shop's are the person's."""
+
+    personal: str = ""
+    figures: str = ""
+    shops: str = ""
+
+
+WORDS: dict[str, Words] = {
+    "SessionOut": Words(
+        "bay_serves ball day_words awaited question questions next steady",
+        "protocol length usual_sources struck_clean",
+        "fitter bay_name surface monitor columns",
+    ),
+    "Person": Words("name"),
+    "PartnerOut": Words("customer"),
+    "PlayerOut": Words("code"),
+    "SoleTestOut": Words("unplayed warnings course", "confidence", "setter setter_name"),
+    "SolePlace": Words("told", "key name"),
+    "SoleCodeOut": Words("bad under", "word"),
+    "SoleClubOut": Words("name sole shaft"),
+    "SoleCellOut": Words(figures="place"),
+    "HandingOut": Words("sound", "place"),
+    "NextCode": Words(figures="place"),
+    "SoleResultOut": Words("sentences deciding repeats measured at_odds belief blindness loft_needed"),
+    "CourseNoteOut": Words("word", "place"),
+    "BriefOut": Words("lies notes sole maker_likes wish_leads", "likes", "makers"),
+    "Course": Words("name"),
+    "JobFields": Words("name course", "lie"),
+    "Delivered": Words("sentence"),
+    "LongestOut": Words("club"),
+    "BuildOut": Words(
+        "name shaft own_shaft known_from wanted sole grip stamping work cautions",
+        "letter detail price turned_from out_of_favour stock_swing averages averages_all sources kept_for uses assumed",
+    ),
+    "Held": Words("job"),
+    "PartSwing": Words(figures="swing"),
+    "FeelOut": Words("word words", "marks"),
+    "ShotOut": Words("aside_reason check_club", "protocol place apart readings sources"),
+    "BagOut": Words("stand moved headline", "rule_words short_rule_words"),
+    "GapInWork": Words("sentence"),
+    "TargetOut": Words("why sure out_of_reach", "quantity"),
+    "ShortEndOut": Words("why sentence unhit recheck"),
+    "EndOut": Words("missing", "swing"),
+    "StepOut": Words("sentence"),
+    "Stage": Words("name words", "key"),
+    "SchoolsOut": Words("sentence"),
+    "PlaceOut": Words("caution sentence"),
+    "PartPlanOut": Words(figures="short"),
+    "TaskOut": Words(figures="swing"),
+    "CardOut": Words("open shared eases run", "swings"),
+    "CardRowOut": Words("sentence", "stock"),
+    "CellOut": Words(figures="swing why_not"),
+    "GroovePlanOut": Words(figures="length"),
+    "BlindGroovesOut": Words("", "confidence", "setter setter_name"),
+    "GrooveCode": Words(figures="word"),
+    "StopsOut": Words("sentences", "firmer"),
+    "StopLineOut": Words("sentence"),
+    "RemarkOut": Words("sentence", "what"),
+    "ImportedFile": Words("file_name"),
+    "VerdictOut": Words("headline why against change at_first", "letter shape"),
+    "FactOut": Words(figures="quantity"),
+    "PlayedOut": Words("job", "lie"),
+    "BenchOut": Words("serves spans lies eases"),
+    "BoardLine": Words("name", "letter"),
+    "ComparisonOut": Words("sentence", "better worse"),
+    "ChoiceOut": Words("leaves sentence more_with", "letter letters because runner_up"),
+    "BuildWorth": Words(figures="letter"),
+    "WorthLine": Words(figures="line"),
+    "FindingOut": Words("sentence", "letter protocol by swing at"),
+    "NeighboursOut": Words("sentence"),
+    "WedgeFlightOut": Words("sentence source", "means where"),
+    "Window": Words(figures="quantity"),
+    "Cause": Words("why test", "what"),
+    "ClaimOut": Words("club sentence"),
+    "GroovesOut": Words("blind sentence remarks"),
+    "FromLieBesideOut": Words("figures sentence"),
+    "ShortlistOut": Words("why left_out"),
+    "RankedOut": Words("sentence rough", "letter", "name label maker price"),
+    "PlansOut": Words("courses"),
+    "BagPlanOut": Words("name swap_course crowded relearn added dropped expected sentence next", "price"),
+    "ClubLine": Words("name", "letter"),
+    "BagJobOut": Words("job club"),
+    "WhatIfOut": Words("anchor", "letter before"),
+    "ChangeOut": Words("", "label words after error directions source caution"),
+    "AirOut": Words(figures="label"),
+    "Choice": Words("name dropped reasons", "price"),
+    "Tested": Words("name headline why prediction", "letter price"),
+    "SheetLine": Words("value", "label"),
+    "LostBuild": Words("name why", "letter"),
+    "BagSide": Words("headline"),
+    "SwapOut": Words("home away course"),
+}
+# What else of an answer is no word and yet the person's.
+ALSO = {("BriefOut", "pain"): False, ("SessionOut", "imports"): []}
+NAMES = {("Person", "name"): ERASED, ("Choice", "reasons"): ERASED_WORDS}
+
+# Of an entry of the trail: what stays is numbers, letters and codes of ours.
+TRAIL = Words(
+    "rows name before after why plan file reason",
+    "number letter letters edition of did id code shots fields slot quantity low high clubs rule mode away loft aside "
+    "target_m kind intent turned_from made_from build builds partner other lie ids swing",
+    "label days columns models_flight noise idle years role active",
+)
