@@ -17,6 +17,11 @@ WEB = ROOT / "web"
 DIST = WEB / "dist"
 
 
+def home() -> Path:
+    """Where data is kept: HEMICYCLE_HOME, else `var` beside the launcher."""
+    return Path(os.environ.get("HEMICYCLE_HOME", ROOT / "var")).resolve()
+
+
 class Stop(Exception):
     """Something the user has to put right; the message says what."""
 
@@ -73,6 +78,7 @@ def server_env(database_url: str, secret: str) -> dict[str, str]:
         **os.environ,
         "DATABASE_URL": database_url,
         "HEMICYCLE_SECRET": secret,
+        "HEMICYCLE_ERASED": str(home() / "erased"),
         "DJANGO_SETTINGS_MODULE": "config.settings",
         "PYTHONPATH": os.pathsep.join(paths),
         "PYTHONUNBUFFERED": "1",

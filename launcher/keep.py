@@ -7,12 +7,13 @@ import contextlib
 import os
 import signal
 import subprocess
+import sys
 import time
 from collections.abc import Iterator
 from pathlib import Path
 
 from . import install, serve
-from .common import PYTHON, ROOT, Step, Stop, say, server_env
+from .common import PYTHON, ROOT, Step, Stop, home, say, server_env
 from .postgres import binaries
 from .supervise import end_group
 
@@ -39,15 +40,27 @@ def with_tools(env: dict[str, str]) -> dict[str, str]:
     return env
 
 
+FOREIGN, UNREADABLE = 3, 4  # how a restore ends of a file that another shop signed, a backup of a damaged database
+
+
+class Failed(Stop):
+    """A Django command failed. code: how it ended."""
+
+    def __init__(self, said: str, code: int) -> None:
+        super().__init__(said)
+        self.code = code
+
+
 def manage(env: dict[str, str], *words: str) -> str:
-    """A Django command's output; Stop with its last line when it fails."""
+    """A Django command's output; Failed with its last line when it fails."""
     done = subprocess.run(
         [str(PYTHON), str(ROOT / "server" / "manage.py"), *words],
         env=with_tools(env), capture_output=True, text=True, check=False,
     )  # fmt: skip
     if done.returncode:
         said = (done.stderr.strip() or done.stdout.strip()).splitlines()
-        raise Stop(said[-1].removeprefix("CommandError: ") if said else "It failed without a word.")
+        last = said[-1].removeprefix("CommandError: ") if said else "It failed without a word."
+        raise Failed(last, done.returncode)
     return done.stdout.strip()
 
 
@@ -58,9 +71,9 @@ def _database() -> Iterator[dict[str, str]]:
     if serve.is_running():
         yield serve.django_env()
         return
-    with serve.only_one(serve.home()):
-        secrets = serve.keep_secrets(serve.home())
-        with serve.database(serve.home(), secrets) as found:
+    with serve.only_one(home()):
+        secrets = serve.keep_secrets(home())
+        with serve.database(home(), secrets) as found:
             yield server_env(found.owner_url, secrets["secret"])
 
 
@@ -78,15 +91,33 @@ def restore(options: argparse.Namespace) -> int:
     if serve.is_running():
         raise Stop("Hemicycle is running with this data. Stop it first, then restore.")
     with _database() as env:
-        before = keep_safe(env, serve.home())
-        say(manage(env, "restore", str(options.file.resolve())))
+        before = None if options.without_backup else keep_safe(env, home())
+        try:
+            say(_put_back(env, options))
+        except Stop:
+            if before:  # what was there is still there
+                before.unlink()
+            raise
         if before:
             say(f"What was there before is in {before}")
     return 0
 
 
+def _put_back(env: dict[str, str], options: argparse.Namespace) -> str:
+    words = ["restore", str(options.file.resolve())]
+    try:
+        return manage(env, *words, *(["--trust"] if options.trust else []))
+    except Failed as failed:
+        if failed.code != FOREIGN or not sys.stdin.isatty():
+            raise
+        say(str(failed).partition(" With --trust")[0])
+        if input("Put it back all the same? (yes or no) ").strip().lower() not in {"y", "yes"}:
+            raise Stop("Nothing was changed.") from failed
+    return manage(env, *words, "--trust")
+
+
 def keep_safe(env: dict[str, str], home: Path) -> Path | None:
-    """A backup of what is about to be replaced; None where there is nothing yet."""
+    """A backup of what is about to be replaced; None where there is nothing yet. Stop where none can be made."""
     if (
         manage(
             env,
@@ -100,8 +131,13 @@ def keep_safe(env: dict[str, str], home: Path) -> Path | None:
         return None
     target = folder_of(home) / f"before-{time.strftime('%Y-%m-%d-%H%M%S')}.hemicycle"
     target.parent.mkdir(parents=True, exist_ok=True, mode=0o700)
-    with Step("Backing up what is there"):
-        manage(env, "backup", str(target))
+    try:
+        with Step("Backing up what is there"):
+            manage(env, "backup", str(target))
+    except Failed as failed:
+        if failed.code != UNREADABLE:
+            raise
+        raise Stop(f"{failed} With --without-backup it is replaced all the same, and is gone then.") from failed
     return target
 
 
@@ -122,7 +158,7 @@ class Daily:
         self.left: list[list[str]] = []
 
     def due(self) -> bool:
-        files = [path.stat().st_mtime for path in self.folder.glob("*.hemicycle")]
+        files = [path.stat().st_mtime for path in self.folder.glob("[0-9]*.hemicycle")]
         return every_h() > 0 and time.time() - max(files, default=0.0) > every_h() * 3600
 
     def look(self) -> None:

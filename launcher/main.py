@@ -9,7 +9,7 @@ import sys
 from pathlib import Path
 
 from . import install, keep, serve, testing
-from .common import PYTHON, ROOT, Stop, tools_env, warn
+from .common import PYTHON, ROOT, Stop, home, tools_env, warn
 
 
 def _passed_on(module: str, words: list[str], extra_env: dict[str, str] | None = None) -> int:
@@ -48,7 +48,7 @@ def _latency(words: list[str]) -> int:
     known, rest = options.parse_known_args(words)
     extra = {
         "HEMICYCLE_FEED_KEY": _new_key(known.bay),
-        "HEMICYCLE_DEMO_PASSWORD": serve.keep_secrets(serve.home())["demo"],
+        "HEMICYCLE_DEMO_PASSWORD": serve.keep_secrets(home())["demo"],
     }
     return _passed_on("hemicycle_commands.latency", ["--url", serve.running_address(), *rest], extra)
 
@@ -66,6 +66,9 @@ def _new_key(bay: str) -> str:
     return done.stdout.strip()
 
 
+WITHOUT = "what is there is not backed up first: where it is damaged and cannot be"
+
+
 def main(words: list[str]) -> int:
     parser = argparse.ArgumentParser(
         prog="hemicycle", description="The bench, logbook and calculator of a club fitter."
@@ -76,6 +79,7 @@ def main(words: list[str]) -> int:
     start.add_argument(
         "--fresh", action="store_true", help="begin with a new demo shop; what is there is backed up first"
     )
+    start.add_argument("--without-backup", action="store_true", help=WITHOUT)
     start.add_argument("--workers", type=int, default=1, help="server processes, 1 to 8")
     start.set_defaults(do=serve.start)
     commands.add_parser("test", help="run every test").set_defaults(do=testing.test)
@@ -85,6 +89,8 @@ def main(words: list[str]) -> int:
     back.set_defaults(do=keep.backup)
     again = commands.add_parser("restore", help="put a backup in the place of everything that is there")
     again.add_argument("file", type=Path)
+    again.add_argument("--trust", action="store_true", help="also a backup that another shop signed, or none")
+    again.add_argument("--without-backup", action="store_true", help=WITHOUT)
     again.set_defaults(do=keep.restore)
     word = commands.add_parser("password", help="give someone a new password, when theirs is lost")
     word.add_argument("name", help="the name they sign in with")

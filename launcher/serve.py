@@ -20,7 +20,7 @@ from pathlib import Path
 from typing import Any
 
 from . import install, keep
-from .common import PYTHON, ROOT, Step, Stop, say, server_env
+from .common import PYTHON, Step, Stop, home, say, server_env
 from .postgres import APP_USER, Cluster, usable_home
 from .supervise import Servers, Watch, end_orphans, listening, running_notice
 
@@ -28,11 +28,6 @@ PATIENCE_S = 30
 MOST_WORKERS = 8
 MOST_PORT = 65_535
 MOST_CONNECTIONS = 40  # of the 60 the private database takes; the rest is for listeners, commands and backups
-
-
-def home() -> Path:
-    """Where data is kept: HEMICYCLE_HOME, else `var` beside the launcher."""
-    return Path(os.environ.get("HEMICYCLE_HOME", ROOT / "var")).resolve()
 
 
 def keep_secrets(folder: Path) -> dict[str, str]:
@@ -231,7 +226,7 @@ def _bring_up_to_date(options: argparse.Namespace, found: Database, kept: dict[s
         "HEMICYCLE_APP_ROLE": found.app_role,
     }
     fresh = ["--fresh"] if options.fresh else []
-    if fresh and (before := keep.keep_safe(env, home())):
+    if fresh and not options.without_backup and (before := keep.keep_safe(env, home())):
         say(f"  What was there is in {before}")
     with Step("Bringing the database up to date, with the demo shop when it is empty"):
         said = keep.manage(env, "demo", "--migrate", *fresh)

@@ -75,7 +75,7 @@ def test(options: argparse.Namespace) -> int:
     reports = Path(tempfile.mkdtemp(prefix="hemicycle-reports-", dir="/tmp"))
     os.environ.pop("DATABASE_URL", None)
     with temporary(folder) as cluster:
-        env = server_env(cluster.url("postgres"), "only-for-tests")
+        env = {**server_env(cluster.url("postgres"), "only-for-tests"), "HEMICYCLE_ERASED": ""}
         parts = [
             _pytest("core", ["core/tests"], reports, env, "-p", "no:django", *PROCESSES),
             _pytest("server", ["server", "commands", "launcher"], reports, env, *PROCESSES),

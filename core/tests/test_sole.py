@@ -28,6 +28,8 @@ from hemicycle_core.samples.paired import LEVEL, LOGISTIC, Judged, rank
 from hemicycle_core.shots import Shot
 from hemicycle_core.simulation.practice.soles import ANSWERERS, CELLS, SoleScore, draw_truth, play_test, score_tests
 from hemicycle_core.wedges import Delivery
+from hypothesis import given, settings
+from hypothesis import strategies as st
 from scipy.special import expit
 
 NAMES = ["Kite", "Lamp", "Moss", "Reed", "Tarn", "Wren"]
@@ -72,12 +74,28 @@ def test_all_soles_meet_the_first_two_lies_two_the_last_ones_and_a_duel_closes_i
         assert standing(test, []).minutes <= 20
 
 
-def test_the_control_meets_the_leader_in_the_duel_where_it_is_still_in():
-    test = SoleTest(3, USUAL, control=1, seed=3)
-    handed = answered(test, [0, 1, 2])
-    assert {each.code for each in handed if each.duel} == {1, 2}
-    dropped = answered(SoleTest(3, USUAL, control=0, seed=3), [0, 1, 2])
-    assert {each.code for each in dropped if each.duel} == {1, 2}
+@settings(max_examples=25, deadline=None)
+@given(st.integers(3, 6), st.integers(0, 10_000), st.booleans(), st.randoms(use_true_random=False))
+def test_what_is_handed_tells_nobody_which_codes_are_one_club_or_which_is_the_control(count, seed, short, chance):
+    """The same answers to the same codes, whatever the codes are: the same handings, in the same order, and the same
+    list of what comes at each of them."""
+    said = [chance.choice((-1, 0, 1)) for _ in range(200)]
+
+    def seen(twice, control):
+        test = SoleTest(count, USUAL, twice=twice, control=control, seed=seed, short=short)
+        handed, shown = [], []
+        while (now := standing(test, handed)).next is not None:
+            shown.append((now.next, now.ahead, now.left, now.more))
+            before = handed[-1] if handed else None
+            together = before is not None and before.stage == (now.next.place, now.next.visit, now.next.duel)
+            handed.append(
+                Handing(now.next.code, now.next.place, said[len(handed)] if together else None, duel=now.next.duel)
+            )
+        return shown
+
+    pairs = [*itertools.combinations(range(count), 2)]
+    one, other = chance.choice(pairs), chance.choice(pairs)
+    assert seen(one, chance.randrange(count)) == seen(other, chance.choice([None, *range(count)]))
 
 
 def test_a_club_with_two_codes_is_ranked_once_and_says_how_well_the_preference_repeats():
@@ -85,8 +103,7 @@ def test_a_club_with_two_codes_is_ranked_once_and_says_how_well_the_preference_r
     handed = answered(test, [0, 1, 2, 1])
     on_pitch = [each.code for each in handed if each.place == "pitch" and not each.duel]
     assert sorted(on_pitch) == [0, 1, 2, 3]
-    assert all({a, b} != {1, 3} for a, b in itertools.pairwise(on_pitch))
-    assert not {1, 3} <= {each.code for each in handed if each.place == "tight"}
+    assert len({each.code for each in handed if each.place == "tight"} - {1, 3}) >= 1  # two clubs to the end
     found = result(test, handed, NAMES)
     assert sorted(found.order) == [0, 1, 2] and found.named == 2
     assert (

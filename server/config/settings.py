@@ -77,7 +77,7 @@ AXES_VERBOSE = False
 
 # Costs an attacker memory as well as time, and someone who signs in a third of a second instead of one and a half.
 PASSWORD_HASHERS = [
-    "django.contrib.auth.hashers.ScryptPasswordHasher",
+    "shop.hashing.OneAtATime",  # scrypt
     "django.contrib.auth.hashers.PBKDF2PasswordHasher",  # of accounts made before; renewed at their next sign-in
 ]
 

@@ -95,8 +95,8 @@ TABLES: dict[str, Kept] = {
     "fitting.ColumnMapping": Kept(shops="signature columns", session=None),
     "fitting.Run": Kept(
         {"ball": ""},
-        "started_at surface indoor altitude_m temperature_c protocol intent lie place swing length struck_ball wind_mps "
-        "wind_from_deg tee_mm asked_carry_m gripped_in",
+        "started_at surface indoor altitude_m temperature_c protocol intent lie place swing length struck_ball "
+        "wind_mps wind_from_deg tee_mm asked_carry_m gripped_in",
         session="build__session",
     ),
     "fitting.Shot": Kept(
@@ -127,14 +127,14 @@ TABLES: dict[str, Kept] = {
     "shop.DoneChange": Kept(figures="change at", session=None),
     "shop.Shop": Kept(shops="name city thresholds columns revision idle_minutes keep_years", session=None),
     "shop.User": Kept(
-        shops="password last_login is_superuser username first_name last_name email is_staff is_active date_joined role "
-        "keys sign_ins_from",
+        shops="password last_login is_superuser username first_name last_name email is_staff is_active date_joined "
+        "role keys sign_ins_from",
         session=None,
     ),
     "shop.Bay": Kept(shops="name indoor surface altitude_m temperature_c models_flight noise", session=None),
     "rack.Head": Kept(
-        shops="maker model label head_type loft_deg lie_deg length_m sleeve_deg positions left_handed right_handed sole "
-        "tip_in stock price bounce_deg head_g made retired_at",
+        shops="maker model label head_type loft_deg lie_deg length_m sleeve_deg positions left_handed right_handed "
+        "sole tip_in stock price bounce_deg head_g made retired_at",
         session=None,
     ),
     "rack.Shaft": Kept(

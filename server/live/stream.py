@@ -11,6 +11,7 @@ import json
 from collections import defaultdict
 from collections.abc import AsyncIterator, Callable
 from dataclasses import dataclass
+from datetime import datetime
 from time import monotonic
 from typing import Protocol
 
@@ -20,6 +21,7 @@ from asgiref.sync import sync_to_async
 from common.notices import CHANNEL
 from common.problems import Refused
 from django.db import connection
+from django.utils import timezone
 from fitting.models import FittingSession
 from shop.sign_ins import still_signed_in
 
@@ -120,7 +122,7 @@ class Holder(Protocol):
     """By what right a stream is open."""
 
     def ended_by(self, told: str) -> bool:
-        """Whether a notice may have ended it."""
+        """Whether a notice, or the time, may have ended it."""
 
     def may_hear(self, told: str) -> str:
         """A notice as it may be passed on; empty where it may not be at all."""
@@ -160,13 +162,16 @@ def revision_of(session_id: int) -> int | None:
 @dataclass(frozen=True)
 class ByCode:
     """A stream of a page that a code opened: it is told that something changed, and nothing of what. find: raises
-    Refused once the code opens nothing any more; ends: what was done when it may have ended."""
+    Refused once the code opens nothing any more; ends: what was done when it may have ended; until: how long the code
+    lasts at the most."""
 
     find: Callable[[], object]
     ends: str
+    until: datetime | None = None
 
     def ended_by(self, told: str) -> bool:
-        return f'"{self.ends}"' in told
+        over = self.until is not None and self.until <= timezone.now()
+        return over or any(f'"what": "{what}"' in told for what in (self.ends, "agreed", "erased"))
 
     def may_hear(self, told: str) -> str:
         heard = json.loads(told)

@@ -398,7 +398,8 @@ async def _by_code(
     except Refused as closed:
         problem = body(closed.kind, str(closed), closed.status, closed.field)
         return JsonResponse(problem, status=closed.status, content_type=MEDIA_TYPE)
-    return _streamed(opens.session_id, ByCode(find, ends))
+    until = opens.expires_at if isinstance(opens, PlayerScreen) else None
+    return _streamed(opens.session_id, ByCode(find, ends, until))
 
 
 def _streamed(session_id: int, holder: Holder) -> HttpResponseBase:

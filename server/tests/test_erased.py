@@ -58,7 +58,7 @@ def _words_of(hint, found):
     if typing.get_origin(hint) is typing.Literal:
         return False
     args = [each for each in typing.get_args(hint) if each is not types.NoneType]
-    return any([_words_of(each, found) for each in args]) if args else hint in (str, typing.Any)
+    return True in {_words_of(each, found) for each in args} if args else hint in (str, typing.Any)
 
 
 def test_every_word_of_what_was_agreed_has_one_class():
@@ -203,7 +203,7 @@ def test_what_is_erased_is_closed(known, desk, boss, fitter):
 
 
 def test_a_backup_from_before_does_not_bring_anybody_back(
-    known, boss, tmp_path, monkeypatch, django_capture_on_commit_callbacks
+    known, tmp_path, monkeypatch, django_capture_on_commit_callbacks
 ):
     monkeypatch.setenv("HEMICYCLE_ERASED", str(tmp_path / "erased"))
     uid = str(Customer.objects.get().uid)

@@ -9,18 +9,22 @@ import threading
 import time
 import urllib.error
 import urllib.request
+from datetime import timedelta
 from pathlib import Path
 
 import pytest
 from django.conf import settings
 from django.db import connection, connections
 from django.test import Client
+from django.utils import timezone
+from fitting.models import PlayerScreen
 from live.actions import make_key
 from live.models import StandIn
 from shop.models import Bay
 
 from launcher.supervise import listening
 
+JSON = "application/json"
 ROOT = Path(__file__).resolve().parents[2]
 pytestmark = pytest.mark.django_db(transaction=True)
 
@@ -201,6 +205,20 @@ def test_every_shot_reaches_an_open_screen_with_the_revision_it_made(address, se
         assert next_data(players) == {"what": "changed", "revision": told["revision"], "shot": None}
     client.delete(f"/api/sessions/{session.pk}/player")
     assert next_data(players)["what"] == "signed_out" and players.read() == b"\n"
+    # When it is agreed, and when the time of a code is over, within a beat and not a minute later.
+    for agreed in (False, True):
+        code = client.post(f"/api/sessions/{session.pk}/player").json()["player"]["code"]
+        if not agreed:
+            PlayerScreen.objects.update(expires_at=timezone.now() + timedelta(seconds=2))
+        players = urllib.request.urlopen(f"{address}/api/player/{code}/stream", timeout=10)
+        next_data(players)
+        began = time.monotonic()
+        if agreed:
+            why = {"builds": [], "reasons": "He keeps what he has.", "lost": []}
+            assert client.post(f"/api/sessions/{session.pk}/handover", why, content_type=JSON).status_code == 201
+        while next_data(players)["what"] != "signed_out":
+            pass
+        assert time.monotonic() - began < 10
     stream.close()
 
 

@@ -3,6 +3,8 @@
 import csv
 import io
 import json
+import threading
+import time
 import zipfile
 from datetime import timedelta
 
@@ -10,6 +12,7 @@ import pytest
 from conftest import PASSWORD, person, sole_test
 from customers.actions import add_customer, edit_customer
 from customers.models import Customer
+from django.contrib.auth.hashers import ScryptPasswordHasher, make_password
 from django.db import DatabaseError, connection, transaction
 from django.test import Client
 from django.utils import timezone
@@ -223,3 +226,24 @@ def test_ones_keys_are_kept_by_person(desk, fitter, owner):
     twice = {"off": False, "changed": {"aside": "x", "thin": "x"}}
     assert desk.put("/api/me/keys", twice, content_type=JSON).json()["field"] == "changed"
     assert person(fitter.shop, "third").keys == {}
+
+
+def test_passwords_are_hashed_one_at_a_time_and_hold_no_connection(monkeypatch, settings):
+    settings.PASSWORD_HASHERS = ["shop.hashing.OneAtATime"]
+    at_work, most, held = [], [], []
+
+    def slow(_self, password, salt, *_cost, **_more):
+        at_work.append(password)
+        most.append(len(at_work))
+        held.append(connection.connection)
+        time.sleep(0.02)
+        at_work.remove(password)
+        return f"scrypt$1${salt}$8$1$hash"
+
+    monkeypatch.setattr(ScryptPasswordHasher, "encode", slow)
+    threads = [threading.Thread(target=make_password, args=(f"{number}",)) for number in range(12)]
+    for thread in threads:
+        thread.start()
+    for thread in threads:
+        thread.join()
+    assert (most, held) == ([1] * 12, [None] * 12)

@@ -3,6 +3,7 @@
 import json
 
 import pytest
+from axes.utils import reset as reset_tries
 from conftest import sole_test
 from django.core.serializers.json import DjangoJSONEncoder
 from django.test import Client
@@ -84,7 +85,7 @@ def test_a_staged_test_with_control_repeat_and_duel_ends_in_a_reveal_that_names_
     done = answered(ask, begun, liking)
     assert done["complete"] and done["unplayed"] == [] and done["minutes"] == 0
     places = [each["place"] for each in done["handings"] if not each["duel"]]
-    assert [places.count(key) for key in ("pitch", "fuller", "tight", "sand")] == [4, 4, 2, 2]
+    assert [places.count(key) for key in ("pitch", "fuller", "tight", "sand")] == [4, 4, 3, 3]
     duel = {liking[each["code"]] for each in done["handings"] if each["duel"]}
     assert 2 in duel and len(duel) == 2
     # Before the reveal each code stands for itself, and what would tell two of them apart is not said.
@@ -202,10 +203,16 @@ def test_a_test_that_is_blind_to_both_sides_is_told_on_the_assistants_page_alone
     page = ask("GET", f"hand-out/{first['code']}", client=assistant)
     assert {each["club"] for each in page["lines"]} == {f"Gannock {head.label}" for head in heads}
     assert page["next"] and page["place"]["name"] == "Stock pitch"
-    # The device that opened it first keeps it.
+    # Whoever is signed in must not see it, nor does a try from there keep the assistant out.
+    assert "Somebody is signed in" in ask("GET", f"hand-out/{first['code']}", status=409)["title"]
+    # The device that opened it first keeps it, also while wrong codes are tried from the same address.
     assert "Another device" in ask("GET", f"hand-out/{first['code']}", status=409, client=fitters)["title"]
+    for _ in range(9):
+        fitters.get("/api/hand-out/AAAAAAAA")
+    ask("GET", "hand-out/AAAAAAAA", status=429, client=fitters)
     taped = ask("PUT", f"hand-out/{first['code']}", {"code": 1, "taped": True}, client=assistant)
     assert [each["taped"] for each in taped["lines"]] == [False, True, False]
+    reset_tries()
     (seen,) = ask("GET", f"sessions/{session.pk}")["soles"]
     assert seen["hand_out_opened"] is not None and first["code"] not in json.dumps(seen)
     # A new code ends the old one; the reveal ends them all.
@@ -368,7 +375,7 @@ def test_notes_of_the_course_are_kept_beside_the_test_by_the_players_code_and_by
     player = Client()
     page = ask("GET", f"course/{seen['course']}", client=player)
     # Two were left, and they go by the words on their shafts.
-    assert len(page["codes"]) == 2 and "Gannock" not in json.dumps(page)
+    assert len(page["codes"]) == 3 and "Gannock" not in json.dumps(page)
     code = page["codes"][0]["code"]
     mine = {"played_on": today, "code": code, "place": "sand", "word": "Came out softly", "first": True}
     for _ in range(2):  # sent twice, kept once

@@ -231,31 +231,29 @@ def comparisons(test: SoleTest, handed: Sequence[Handing], *, merged: bool) -> l
     return found
 
 
+# What is handed, dropped and met at the end hangs on the codes, on chance and on what was said of codes, and on nothing
+# that only the set-up knows: whoever looks on learns neither which two codes are one club nor which is the control.
+
+
 def _order(test: SoleTest, left: Sequence[int], at: int, last: int | None) -> list[int]:
-    """In which order the codes are handed at a place: by chance, two codes of one club not side by side, and not
-    beginning with what was hit last."""
+    """In which order the codes are handed at a place: by chance, not beginning with what was hit last."""
     chance = np.random.default_rng([test.seed, at])
-    best, least = list(left), 99
-    for _ in range(40):
-        tried = [int(each) for each in chance.permutation(list(left))]
-        beside = sum(test.shown(a) == test.shown(b) for a, b in itertools.pairwise(tried))
-        faults = 2 * beside + (tried[0] == last)
-        if faults < least:
-            best, least = tried, faults
-        if not faults:
-            break
-    return best
+    order = [int(each) for each in chance.permutation(list(left))]
+    if order[0] == last and len(order) > 1:
+        other = int(chance.integers(1, len(order)))
+        order[0], order[other] = order[other], order[0]
+    return order
 
 
 def _keep(test: SoleTest, left: Sequence[int], handed: Sequence[Handing], count: int) -> list[int]:
-    """The codes that go on: the best liked so far, of a club with two codes one by chance."""
-    left = list(left)
-    if test.twice is not None and set(test.twice) <= set(left):
-        left.remove(test.twice[int(np.random.default_rng([test.seed, 99]).integers(2))])
-    if len(left) <= count:
-        return left
+    """The codes that go on: the best liked so far."""
     found = rank(test.count, comparisons(test, handed, merged=False))
-    return sorted(sorted(left, key=lambda code: -found.score[code])[:count])
+    return sorted(sorted(left, key=lambda code: (-found.score[code], code))[:count])
+
+
+def _last(test: SoleTest) -> int:
+    """How many codes are left at the end. Where two are one club, one more: two clubs are left whichever they are."""
+    return 2 + (test.twice is not None)
 
 
 @dataclass(frozen=True)
@@ -275,13 +273,14 @@ def _stages(test: SoleTest) -> list[_Stage]:
     rest = len(places) - all_on
     middle = rest // 2
     counts = [test.count] * all_on
-    some = max(test.soles - (2 if test.soles == MOST_SOLES else 1), 2)
-    counts += [2 if test.short else some] * middle + [2] * (rest - middle)
+    last = _last(test)
+    some = max(test.count - (2 if test.soles == MOST_SOLES else 1), last)
+    counts += [last if test.short else some] * middle + [last] * (rest - middle)
     visits = dict.fromkeys(places, 0)
     stages = [_Stage(place, 0, count) for place, count in zip(places, counts, strict=False)]
     for place in test.returns:
         visits[place] = visits.get(place, 0) + 1
-        stages.append(_Stage(place, visits[place], 2))
+        stages.append(_Stage(place, visits[place], last))
     return stages
 
 
@@ -326,8 +325,8 @@ def standing(test: SoleTest, handed: Sequence[Handing]) -> Standing:
     fought = sum(each.duel for each in handed)
     many = 0 if test.open else SHORT_DUEL[test.soles] if test.short else DUEL_HANDINGS
     left_of_duel = max(many - fought, 0)
-    if complete and len(two) == 2:
-        ahead = [Next(two[turn % 2], stages[0].place, duel=True) for turn in range(fought, many)]
+    if complete and len(two) > 1:
+        ahead = [Next(two[turn % len(two)], stages[0].place, duel=True) for turn in range(fought, many)]
     more = more + left_of_duel if ahead else 0
     following = ahead[0] if ahead else None
     return Standing(
@@ -345,13 +344,9 @@ def next_words(coming: Next | None, word: str, before: str) -> str:
 
 
 def _duel(test: SoleTest, left: Sequence[int], handed: Sequence[Handing]) -> tuple[int, ...]:
-    """Who meets whom at the end: the leader and the control, else the second."""
+    """Who meets whom at the end, in turn: those that are liked best, so many that two clubs are among them."""
     found = rank(test.count, comparisons(test, handed, merged=False))
-    order = [code for code in found.order if code in left]
-    leader, others = order[0], order[1:]
-    if test.control is not None and test.control != leader and test.control in left:
-        return leader, test.control
-    return (leader, others[0]) if others else (leader,)
+    return tuple([code for code in found.order if code in left][: _last(test)])
 
 
 PROTOCOL = Protocol(

@@ -60,6 +60,11 @@ def hand_out_by(code: str) -> SoleTest:
     return test
 
 
+def has_open(code: str, device: str) -> bool:
+    """Whether a device has the page of this code open."""
+    return bool(device) and SoleTest.objects.filter(hand_out=code.strip().upper(), hand_out_device=device).exists()
+
+
 def claim(code: str, device: str) -> tuple[SoleTest, str]:
     """The test of a code for the one device that has its page open; the first is it. Raises Refused for another one."""
     with transaction.atomic():

@@ -50,5 +50,6 @@ def _let_in(role: str) -> None:
             f"GRANT SELECT, INSERT, UPDATE, DELETE ON ALL TABLES IN SCHEMA public TO {name};"
             f"GRANT USAGE ON ALL SEQUENCES IN SCHEMA public TO {name};"
             f"REVOKE UPDATE, DELETE ON shop_auditentry FROM {name};"
+            f"GRANT UPDATE (detail) ON shop_auditentry TO {name};"  # of those who are erased, as a trigger sees to
             f"REVOKE DELETE ON fitting_agreedanswers, handover_recommendation FROM {name}"
         )

@@ -8,6 +8,8 @@ from dataclasses import asdict
 import segno
 from common.api import actor_of, given, serializer_of, shown
 from common.policy import Anyone
+from common.problems import Refused
+from django.contrib.auth import SESSION_KEY
 from django.http import HttpRequest
 from drf_spectacular.utils import OpenApiParameter, extend_schema
 from hemicycle_core.errors import BadInput
@@ -208,9 +210,16 @@ DEVICE = "hand-out"
 
 
 def handed_out(request: HttpRequest, code: str) -> tuple[SoleTest, str]:
-    """The test of an assistant's page, for the one device that has it open, with the name of that device."""
+    """The test of an assistant's page, for the one device that has it open, with the name of that device. Refused where
+    somebody is signed in, who must not know what the page tells."""
+    if SESSION_KEY in request.session:
+        raise Refused(
+            "Somebody is signed in here, and this page tells which code is which club. Open it on the assistant’s own "
+            "device.",
+            kind="signed_in",
+        )
     device = request.get_signed_cookie(DEVICE, default="", salt=DEVICE) or ""
-    return guarded(request, lambda: hand_out.claim(code, device))
+    return guarded(request, lambda: hand_out.claim(code, device), before=hand_out.has_open(code, device))
 
 
 def _hand_out_page(test: SoleTest, device: str) -> Response:
@@ -255,6 +264,21 @@ class CourseNotesView(APIView):
         return changed(request, session.pk, 201)
 
 
+COURSE = "course"
+
+
+def _course(request: Request, code: str) -> SoleTest:
+    """The test of a page of the course."""
+    before = request.get_signed_cookie(COURSE, default="", salt=COURSE) == code.strip().upper()
+    return guarded(request._request, lambda: hand_out.course_by(code), before=before)
+
+
+def _course_page(test: SoleTest, status: int = 200) -> Response:
+    answer = Response(shown(present_course(soles.sole_of(test))), status=status)
+    answer.set_signed_cookie(COURSE, test.course, salt=COURSE, httponly=True, samesite="Lax", max_age=30 * 24 * 3600)
+    return answer
+
+
 class CoursePageView(APIView):
     permission_classes = [Anyone]
     authentication_classes = []
@@ -262,8 +286,7 @@ class CoursePageView(APIView):
     @extend_schema(responses=serializer_of(CourseView), operation_id="course", tags=["soles"])
     def get(self, request: Request, code: str) -> Response:
         """The player's page of the course. No sign-in: the code opens it."""
-        test = guarded(request._request, lambda: hand_out.course_by(code))
-        return Response(shown(present_course(soles.sole_of(test))))
+        return _course_page(_course(request, code))
 
     @extend_schema(
         request=serializer_of(CourseNoteIn),
@@ -273,7 +296,7 @@ class CoursePageView(APIView):
     )
     def post(self, request: Request, code: str) -> Response:
         """What the player writes of a code. Sent twice it is kept once."""
-        test = guarded(request._request, lambda: hand_out.course_by(code))
+        test = _course(request, code)
         new = given(request, CourseNoteIn)
         hand_out.note_by_code(test.course, new.played_on, new.code, new.place, new.word, first=new.first)
-        return Response(shown(present_course(soles.sole_of(test))), status=201)
+        return _course_page(test, 201)

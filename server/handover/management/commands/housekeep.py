@@ -5,13 +5,14 @@ from __future__ import annotations
 from datetime import timedelta
 from typing import Any
 
+from customers.erased import known, listed, write_down
 from django.core.management import call_command
 from django.core.management.base import BaseCommand
 from django.db import transaction
 from django.utils import timezone
 from shop.models import DoneChange, Shop
 
-from handover.erasing import erase_unseen
+from handover.erasing import erase_again, erase_unseen
 
 REMEMBERED = timedelta(days=30)
 
@@ -21,6 +22,8 @@ class Command(BaseCommand):
 
     def handle(self, *_args: Any, **_options: Any) -> None:
         call_command("clearsessions")
+        erase_again(listed())
+        write_down(known())
         DoneChange.objects.filter(at__lt=timezone.now() - REMEMBERED).delete()
         for shop in Shop.objects.filter(keep_years__gt=0):
             with transaction.atomic():

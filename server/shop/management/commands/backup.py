@@ -8,7 +8,19 @@ from typing import Any
 from django.core.management.base import BaseCommand, CommandError, CommandParser
 from django.utils import timezone
 
-from shop.backups import Unusable, make
+from shop.backups import Unreadable, Unusable, make
+
+UNREADABLE = 4  # how it ends when what is there cannot be read
+BEFORE, BEFORE_KEPT = "before-", 5  # of what a restore or a new demo took the place of
+
+
+def _prune(folder: Path, keep: int) -> None:
+    """The oldest go, by when they were made, those of each kind by themselves; what has another name is not ours."""
+    for pattern, count in (("[0-9]*.hemicycle", keep), (f"{BEFORE}*.hemicycle", BEFORE_KEPT)):
+        for old in sorted(folder.glob(pattern), key=lambda path: path.stat().st_mtime)[:-count]:
+            old.unlink()
+    for left in [*folder.glob(".*.dump"), *folder.glob(".*.part")]:
+        left.unlink()  # of one that was killed
 
 
 class Command(BaseCommand):
@@ -26,12 +38,11 @@ class Command(BaseCommand):
             target = target / f"{timezone.now():%Y-%m-%d-%H%M%S}.hemicycle"
         try:
             manifest = make(target)
+        except Unreadable as error:
+            raise CommandError(str(error), returncode=UNREADABLE) from error
         except Unusable as error:
             raise CommandError(str(error)) from error
         if options["keep"]:
-            for old in sorted(target.parent.glob("*.hemicycle"))[: -options["keep"]]:
-                old.unlink()
-            for left in [*target.parent.glob(".*.dump"), *target.parent.glob(".*.part")]:
-                left.unlink()  # of one that was killed
+            _prune(target.parent, options["keep"])
         rows = sum(table["rows"] for table in manifest["tables"].values())
         self.stdout.write(f"{target}: {rows:,} rows, {target.stat().st_size / 1e6:.1f} MB.")

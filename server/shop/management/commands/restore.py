@@ -1,4 +1,4 @@
-"""`manage.py restore FILE`: see shop.backups."""
+"""`manage.py restore FILE [--trust]`: see shop.backups."""
 
 from __future__ import annotations
 
@@ -7,7 +7,9 @@ from typing import Any
 
 from django.core.management.base import BaseCommand, CommandError, CommandParser
 
-from shop.backups import Unusable, restore
+from shop.backups import Foreign, Unusable, restore
+
+ASKS = 3  # how it ends when whoever restores must say that the file is trusted
 
 
 class Command(BaseCommand):
@@ -16,10 +18,13 @@ class Command(BaseCommand):
 
     def add_arguments(self, parser: CommandParser) -> None:
         parser.add_argument("file", type=Path)
+        parser.add_argument("--trust", action="store_true", help="also one that this shop did not sign")
 
     def handle(self, *_args: Any, **options: Any) -> None:
         try:
-            manifest = restore(options["file"])
+            manifest = restore(options["file"], trusted=options["trust"])
+        except Foreign as error:
+            raise CommandError(str(error), returncode=ASKS) from error
         except Unusable as error:
             raise CommandError(str(error)) from error
         rows = sum(table["rows"] for table in manifest["tables"].values())
