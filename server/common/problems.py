@@ -57,6 +57,14 @@ def _first(detail: Any, path: str = "") -> tuple[str, str | None]:
 AWAY = body(
     "away", "The database does not answer just now. It is being started again; nothing that was saved is lost.", 503
 )
+BUSY = body("busy", "Two changes met at the same moment and this one was not made. Try again.", 503)
+FULL = body(
+    "full",
+    "The disk of the shop’s machine is full: nothing is saved until there is room on it again. What waits is kept.",
+    507,
+)
+# By PostgreSQL's own code of what went wrong (appendix A of its manual).
+BY_STATE = {"40P01": BUSY, "40001": BUSY, "55P03": BUSY, "53100": FULL}
 PLAIN: dict[type[Exception], dict[str, Any]] = {
     RequestDataTooBig: body("too_large", TOO_LARGE, 413, "file"),
     Http404: body("not_found", "That is not here, or not in your shop.", 404),
@@ -81,8 +89,9 @@ def handle(error: Exception, _context: dict[str, Any]) -> Response | None:
     if isinstance(error, Refused):
         return _response({**error.detail, **body(error.kind, str(error), error.status, error.field)})
     if isinstance(error, OperationalError | InterfaceError):
-        log.warning("database.away", error=str(error))
-        return _response(AWAY, headers={"Retry-After": "2"})
+        problem = BY_STATE.get(getattr(error.__cause__, "sqlstate", None) or "", AWAY)
+        log.warning(f"database.{problem['type'].partition(':')[2]}", error=str(error))
+        return _response(problem, headers={"Retry-After": "2"})
     for kind, problem in PLAIN.items():
         if isinstance(error, kind):
             return _response(problem)

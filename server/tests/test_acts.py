@@ -1,12 +1,14 @@
 """What is done in a session is taken back by whoever did it, and done again, each act by its name."""
 
+import json
+
 import pytest
 from conftest import strike
 from django.test import Client
-from fitting.models import Build, FittingSession, Run, Shot
+from fitting.models import BagPlan, Build, FittingSession, Job, Run, Shot, ShotImport, TargetOverride
 
 JSON = "application/json"
-COUNTED = {"revision", "whole_from", "in_hand_at"}  # what only counts on
+COUNTED = {"revision", "whole_from", "in_hand_at", "briefed_at"}  # what only counts on
 
 
 @pytest.fixture
@@ -20,11 +22,20 @@ def there(desk, session):
 
 def held(session):
     """Every row that acts change, but for what only counts."""
+    target = TargetOverride.objects.filter(session=session).order_by("id").last()
+    taken_back = {"run__imported__undone_at__isnull": False}
     rows = [
         *FittingSession.objects.filter(pk=session.pk).values(),
         *Build.objects.filter(session=session).order_by("pk").values(),
-        *Shot.objects.filter(session=session).order_by("pk").values(),
-        *Run.objects.filter(build__session=session).order_by("pk").values("pk", "build", "swing", "lie", "intent"),
+        *Shot.objects.filter(session=session).exclude(**taken_back).order_by("pk").values(),
+        *Job.objects.filter(session=session).order_by("position").values("position", "name", "distance_m"),
+        *BagPlan.objects.filter(session=session).values("name", "builds"),
+        {"in": [*ShotImport.objects.filter(session=session, undone_at=None).values_list("pk", flat=True)]},
+        {"target": [] if target is None or target.cleared else [target.low, target.high]},
+        *Run.objects.filter(build__session=session)
+        .exclude(imported__undone_at__isnull=False)
+        .order_by("pk")
+        .values("pk", "build", "swing", "lie", "intent"),
     ]
     return [{key: value for key, value in row.items() if key not in COUNTED} for row in rows]
 
@@ -55,14 +66,38 @@ ACTS = [
     ("POST", "builds/{a}/otherwise", '{"changes": [{"kind": "length", "amount": 0.5}]}', "made a club otherwise"),
     ("POST", "builds/{a}/settings", '{"set_loft_deg": 23}', "turned B to another setting"),
     ("POST", "sessions/{s}/borrowed", '{"name": "Lent", "head_type": "hybrid", "loft_deg": 20}', "put a borrowed club"),
+    ("PATCH", "sessions/{s}/brief", '{"now": {"notes": "Likes it low", "most_clubs": 13, "pain": true}}', "wrote in"),
+    ("PATCH", "sessions/{s}/brief", '{"now": {"jobs": [{job}]}}', "wrote in the brief"),
+    ("POST", "sessions/{s}/clubs", '{"name": "9i", "typed_carry_m": 120}', "put a club in the bag"),
+    ("PUT", "sessions/{s}/gap", '{"rule": "carry_only", "clubs_to_place": 2}', "chose the gap in work"),
+    ("PUT", "sessions/{s}/rules", '{"short_rule": "even_steps", "long_least_m": 9, "long_most_m": 15}', "chose how"),
+    (
+        "PUT",
+        "sessions/{s}/targets",
+        '{"slot": 0, "quantity": "carry_m", "low": 170, "high": 180}',
+        "overruled a target",
+    ),
+    ("POST", "sessions/{s}/plans", '{"name": "One", "builds": [{o}]}', "kept a plan"),
+    (
+        "POST",
+        "sessions/{s}/import",
+        '{"file_name": "a.csv", "text": "club,carry_m\\n8i,130\\n8i,131"}',
+        "brought in a file",
+    ),
 ]
+JOB = json.dumps({
+    "name": "Over the pond", "kind": "green", "distance_m": 150.0, "carry_over_m": 140.0, "width_m": 20.0,
+    "depth_m": 20.0, "firmness": "medium", "green_ft": 9.0, "uses_per_round": 1.0, "course": "", "lie": "",
+    "wind_mps": 0.0, "wind_from_deg": 0.0,
+})  # fmt: skip
 
 
 @pytest.mark.parametrize(("method", "url", "body", "words"), ACTS, ids=[each[3] for each in ACTS])
 def test_every_act_is_taken_back_and_done_again(desk, there, method, url, body, words):
     a, own = Build.objects.get(letter="A"), Build.objects.get(name="5i")
     shots = list(Shot.objects.filter(run__build=a).order_by("number"))
-    names = {"s": there.pk, "a": a.pk, "o": own.pk, "shot": shots[-1].pk, "shots": f"{shots[0].pk}, {shots[1].pk}"}
+    names = {"s": there.pk, "a": a.pk, "o": own.pk, "shot": shots[-1].pk, "job": JOB}
+    names["shots"] = f"{shots[0].pk}, {shots[1].pk}"
 
     def filled(text):
         for name, value in names.items():
@@ -80,7 +115,7 @@ def test_every_act_is_taken_back_and_done_again(desk, there, method, url, body, 
     assert words in told["undo"] and told["redo"] == ""
     assert send(desk, "POST", f"sessions/{there.pk}/undo").status_code == 200
     # What was made stays on record, off the stand.
-    stays = [row for row in held(there) if not (row.get("archived") and row["id"] not in (a.pk, own.pk))]
+    stays = [row for row in held(there) if not (row.get("archived") and row.get("id") not in (a.pk, own.pk))]
     assert [row for row in stays if row in before] == before and len(stays) - made <= 1
     assert words in desk.get(acts).json()["redo"]
     assert send(desk, "POST", f"sessions/{there.pk}/redo").status_code == 200

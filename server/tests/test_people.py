@@ -247,3 +247,18 @@ def test_passwords_are_hashed_one_at_a_time_and_hold_no_connection(monkeypatch, 
     for thread in threads:
         thread.join()
     assert (most, held) == ([1] * 12, [None] * 12)
+
+
+@pytest.mark.parametrize(
+    ("state", "status", "kind"), [("40P01", 503, "busy"), ("53100", 507, "full"), ("57P01", 503, "away")]
+)
+def test_what_the_database_says_is_said_as_what_it_is(desk, state, status, kind):
+    """A deadlock is tried again, a full disk waits for room, and neither is called a database that is away."""
+    with connection.cursor() as cursor:
+        cursor.execute(
+            "CREATE FUNCTION said() RETURNS trigger LANGUAGE plpgsql AS "
+            f"$$ BEGIN RAISE EXCEPTION 'x' USING ERRCODE = '{state}'; END $$;"
+            "CREATE TRIGGER said BEFORE INSERT ON customers_customer FOR EACH ROW EXECUTE FUNCTION said()"
+        )
+    answer = desk.post("/api/customers", {"name": "Bo Hill", "hand": "right"}, content_type=JSON)
+    assert (answer.status_code, answer.json()["type"]) == (status, f"hemicycle:{kind}")

@@ -3,7 +3,8 @@ its rows were and became."""
 
 from __future__ import annotations
 
-from collections.abc import Callable, Sequence
+from collections.abc import Callable, Iterable, Mapping, Sequence
+from dataclasses import dataclass
 from datetime import datetime
 from decimal import Decimal
 from typing import Any
@@ -25,6 +26,41 @@ from .windows import keep_windows
 Altered = list[Any]
 KINDS: dict[str, type[Any]] = {"session": FittingSession, "build": Build, "shot": Shot, "handing": SoleHanding}
 UNDO, REDO = "act.undo", "act.redo"
+
+
+@dataclass(frozen=True)
+class Whole:
+    """What is kept as a whole and not by column: how it reads now, as plain data, and how another is put in its
+    place. Both are given the session and which one of it is meant."""
+
+    read: Callable[[FittingSession, str], Any]
+    put: Callable[[FittingSession, User, str, Any], None]
+
+
+_wholes: dict[str, Whole] = {}
+
+
+def is_whole(kind: str, whole: Whole) -> None:
+    """Say of a kind of thing how it is turned; the actions on it do when they start."""
+    _wholes[kind] = whole
+
+
+def put_whole(session: FittingSession, kind: str, which: object, before: Any) -> list[Altered]:
+    """What becomes of a thing that is kept as a whole, for the trail; before: as it was read before it was changed."""
+    after = _wholes[kind].read(session, str(which))
+    return [] if before == after else [[kind, session.pk, str(which), before, after]]
+
+
+def columns_of(row: Any, names: Iterable[str]) -> dict[str, Any]:
+    """Columns as the trail keeps them."""
+    attributes = (row._meta.get_field(name).attname for name in names)
+    return {name: _plain(getattr(row, name)) for name in attributes}
+
+
+def changed_since(session: FittingSession, before: Mapping[str, Any]) -> list[Altered]:
+    """Columns of a session that are other than they were, for the trail."""
+    now = {name: _plain(getattr(session, name)) for name in before}
+    return [["session", session.pk, name, was, now[name]] for name, was in before.items() if was != now[name]]
 
 
 def _plain(value: Any) -> Any:
@@ -103,6 +139,12 @@ def _turned(
     rows: Sequence[Altered] = entry.detail["rows"]
     swings = []
     for kind, pk, column, before, after in reversed(rows) if what == UNDO else rows:
+        if kind in _wholes:
+            now = _wholes[kind].read(session, column)
+            if now != (after if what == UNDO else before):
+                raise Refused(_why(session, entry), kind="rests_on_it")
+            _wholes[kind].put(session, actor, column, to(before, after))
+            continue
         row: Any = session if kind == "session" else KINDS[kind].objects.of(session.shop_id).get(pk=pk)
         wanted = to(before, after)
         field = (
@@ -148,11 +190,11 @@ def _unhit(build: Build) -> None:
 
 def _why(session: FittingSession, entry: AuditEntry) -> str:
     """Why an act cannot be turned: what was done to the same rows later."""
-    mine = {(kind, pk) for kind, pk, *_ in entry.detail["rows"]}
+    mine = {(kind, pk, column) for kind, pk, column, *_ in entry.detail["rows"]}
     later = (
         AuditEntry.objects.of(session.shop_id).filter(of_session=session.pk, id__gt=entry.pk).select_related("actor")
     )
-    after = [each for each in later if mine & {(kind, pk) for kind, pk, *_ in each.detail.get("rows", [])}]
+    after = [each for each in later if mine & {(*row[:3],) for row in each.detail.get("rows", [])}]
     told = f" {in_words(after[-1])}" if after else ""
     return f"“{named(entry)}” cannot be taken back alone: something later rests on it.{told} Undo that first."
 

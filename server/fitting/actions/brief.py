@@ -24,6 +24,7 @@ from shop.models import User
 
 from ..domain.rows import core_job
 from ..models import FittingSession, Job
+from .acts import Whole, changed_since, columns_of, is_whole, put_whole
 from .changes import announce, for_change, note
 from .windows import keep_windows
 
@@ -215,6 +216,8 @@ def write_brief(
         raise BadInput(f"Notes: {MOST_NOTES:,} characters at most.", field="notes")
     if len(brief.sole) > MOST_SOLE:
         raise BadInput(f"The sole chosen: {MOST_SOLE} characters at most.", field="sole")
+    columns = [name for name in COLUMNS if name in now]
+    stood, jobs = columns_of(session, columns), _jobs(session)
     if "jobs" in now:
         _write_jobs(session, brief.jobs)
     wishes = list(dict.fromkeys(each.value for each in map(WedgeWish, brief.wedge_wishes)))
@@ -225,15 +228,27 @@ def write_brief(
         "wedge_wishes": wishes,
         "fear_with": [HeadType(kind).value for kind in brief.fear_with],
     }
-    columns = [name for name in COLUMNS if name in now]
     for name in columns:
         setattr(session, name, checked.get(name, getattr(brief, name)))
     session.briefed_at = timezone.now()
     session.save(update_fields=["briefed_at", *columns])
     keep_windows(session, actor)
-    note(session, actor, "brief.write", f"session:{session.pk}", fields=sorted(now))
+    rows = [*changed_since(session, stood), *put_whole(session, "jobs", "", jobs)]
+    note(session, actor, "brief.write", f"session:{session.pk}", fields=sorted(now), rows=rows)
     announce(session, "brief")
     return session
+
+
+def _jobs(session: FittingSession, _which: str = "") -> list[Any]:
+    """The jobs as plain data."""
+    return [_plain(job_fields(job)) for job in Job.objects.of(session.shop_id).filter(session=session)]
+
+
+def _put_jobs(session: FittingSession, _actor: User, _which: str, jobs: list[Any]) -> None:
+    _write_jobs(session, [JobFields(**job) for job in jobs])
+
+
+is_whole("jobs", Whole(_jobs, _put_jobs))
 
 
 def _write_jobs(session: FittingSession, jobs: Sequence[JobFields]) -> None:

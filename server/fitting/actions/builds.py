@@ -102,7 +102,7 @@ def add_club(actor: User, session_id: int, *, name: str, **fields: Any) -> Build
     session = for_change(actor, session_id)
     build = add_own(session, name, **fields)
     keep_windows(session, actor)
-    note(session, actor, "club.add", f"build:{build.pk}", name=build.name)
+    note(session, actor, "club.add", f"build:{build.pk}", name=build.name, rows=put_up(build))
     announce(session, "bag")
     return build
 

@@ -42,6 +42,7 @@ from shop.audit import action
 from shop.models import User
 
 from ..models import LETTERS, Build, ColumnMapping, FittingSession, Run, Shot, ShotImport
+from .acts import Whole, is_whole, put_whole
 from .builds import add_own
 from .changes import announce, for_change, note
 from .shots import run_for, take_in
@@ -281,7 +282,8 @@ def import_shots(actor: User, session_id: int, request: ImportRequest) -> Import
             result.problems.extend(RowProblem(shot.line, "", words) for shot in shots)
     if not result.shots:
         raise BadInput("No shot of the file could be taken in. Check the mapping.", field="columns")
-    note(session, actor, "shots.import", f"session:{session.pk}", file=kept.file_name, shots=result.shots)
+    rows = put_whole(session, "import", kept.pk, False)
+    note(session, actor, "shots.import", f"session:{session.pk}", file=kept.file_name, shots=result.shots, rows=rows)
     keep_windows(session, actor)
     announce(session, "shots")
     return result
@@ -298,7 +300,25 @@ def undo_import(actor: User, import_id: int, *, undone: bool) -> FittingSession:
     Nothing is lost: shots and clubs stay on record and come back as they were.
     """
     session = for_change(actor, ShotImport.objects.one(actor.shop_id or 0, import_id).session_id)
+    stood = _is_in(session, str(import_id))
+    _bring_in(session, actor, str(import_id), not undone)
     kept = ShotImport.objects.one(session.shop_id, import_id)
+    name = "shots.import_undone" if undone else "shots.import_redone"
+    rows = put_whole(session, "import", import_id, stood)
+    note(session, actor, name, f"session:{session.pk}", file=kept.file_name, rows=rows)
+    keep_windows(session, actor)
+    announce(session, "shots")
+    return session
+
+
+def _is_in(session: FittingSession, which: str) -> bool:
+    """Whether the shots of a file count."""
+    return ShotImport.objects.one(session.shop_id, int(which)).undone_at is None
+
+
+def _bring_in(session: FittingSession, _actor: User, which: str, is_in: bool) -> None:
+    undone = not is_in
+    kept = ShotImport.objects.one(session.shop_id, int(which))
     kept.undone_at = timezone.now() if undone else None
     kept.save(update_fields=["undone_at"])
     session.whole_from = session.revision
@@ -310,11 +330,9 @@ def undo_import(actor: User, import_id: int, *, undone: bool) -> FittingSession:
         if undone or not same.exists():
             build.archived = undone
             build.save(update_fields=["archived"])
-    name = "shots.import_undone" if undone else "shots.import_redone"
-    note(session, actor, name, f"session:{session.pk}", file=kept.file_name)
-    keep_windows(session, actor)
-    announce(session, "shots")
-    return session
+
+
+is_whole("import", Whole(_is_in, _bring_in))
 
 
 def _take_club(

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Collection, Sequence
 from dataclasses import dataclass
+from typing import Any
 
 import numpy as np
 from common.problems import Refused
@@ -17,6 +18,7 @@ from shop.models import User
 
 from ..domain.session import JudgedSession
 from ..models import BagPlan, Build, FittingSession, HeadSeen
+from .acts import Whole, is_whole, put_whole
 from .changes import announce, for_change, not_meanwhile, note
 
 
@@ -55,11 +57,13 @@ def keep_plan(actor: User, session_id: int, wanted: PlanChoice, *, plan_id: int 
     row = BagPlan(shop_id=session.shop_id, session=session) if plan_id is None else mine.one(session.shop_id, plan_id)
     if plan_id is not None:
         not_meanwhile(session, ["plan.keep"], touches=lambda entry: entry.detail.get("id") == plan_id)
+    stood = None if plan_id is None else _kept(session, str(plan_id))
     row.name = wanted.name.strip()[:40] or "Plan"
     row.swap_home_id, row.swap_away_id, row.swap_course = wanted.swap_home, wanted.swap_away, wanted.swap_course
     row.save()  # made here, or locked with its session
     row.builds.set(builds)
-    note(session, actor, "plan.keep", f"session:{session.pk}", id=row.pk, plan=row.name, builds=list(wanted.builds))
+    rows = put_whole(session, "plan", row.pk, stood)
+    note(session, actor, "plan.keep", f"session:{session.pk}", id=row.pk, plan=row.name, rows=rows)
     announce(session, "plan")
     return row
 
@@ -68,10 +72,38 @@ def keep_plan(actor: User, session_id: int, wanted: PlanChoice, *, plan_id: int 
 def drop_plan(actor: User, plan_id: int) -> FittingSession:
     row = BagPlan.objects.one(actor.shop_id or 0, plan_id)
     session = for_change(actor, row.session_id)
-    note(session, actor, "plan.drop", f"session:{session.pk}", plan=row.name)
+    stood = _kept(session, str(plan_id))
+    name = row.name
     row.delete()
+    rows = put_whole(session, "plan", plan_id, stood)
+    note(session, actor, "plan.drop", f"session:{session.pk}", plan=name, rows=rows)
     announce(session, "plan")
     return session
+
+
+def _kept(session: FittingSession, which: str) -> dict[str, Any] | None:
+    """A plan that is kept, as plain data; None where it is not."""
+    row = BagPlan.objects.of(session.shop_id).filter(session=session, pk=int(which)).first()
+    if row is None:
+        return None
+    columns = {name: getattr(row, name) for name in ("name", "swap_home_id", "swap_away_id", "swap_course")}
+    return {**columns, "builds": sorted(row.builds.values_list("pk", flat=True))}
+
+
+def _keep(session: FittingSession, _actor: User, which: str, plan: dict[str, Any] | None) -> None:
+    mine = BagPlan.objects.of(session.shop_id).filter(session=session)
+    mine.filter(pk=int(which)).delete()
+    if plan is None:
+        return
+    if mine.count() >= MOST_KEPT_PLANS:
+        raise Refused("Three plans stand side by side at most. Take one away first.", kind="plans_full")
+    columns = {name: value for name, value in plan.items() if name != "builds"}
+    row = BagPlan(pk=int(which), shop_id=session.shop_id, session=session, **columns)
+    row.save(force_insert=True)
+    row.builds.set(plan["builds"])
+
+
+is_whole("plan", Whole(_kept, _keep))
 
 
 def learn_heads(judged: JudgedSession, won: Collection[int]) -> None:

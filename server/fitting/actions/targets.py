@@ -17,6 +17,7 @@ from shop.models import User
 
 from ..domain.session import load
 from ..models import Build, FittingSession, TargetOverride
+from .acts import Whole, changed_since, columns_of, is_whole, put_whole
 from .changes import announce, for_change, not_meanwhile, note
 from .windows import keep_windows
 
@@ -57,6 +58,7 @@ def choose_gap(
         raise BadInput(f"Plan 1 to {MOST_CLUBS} clubs for one hole.", field="clubs_to_place")
     not_meanwhile(session, ["gap.choose"])
     named = named or Named()
+    stood = columns_of(session, GAP_FIELDS)
     check_named(named.low_m, named.high_m)
     session.rule, session.gap_order = rule.value, order.value
     held = wish in (Wish.LIKE, Wish.FLIGHT, Wish.REPLACE, Wish.FAR)
@@ -82,7 +84,8 @@ def choose_gap(
     if wish is Wish.FAR and bag.like is not None:
         far_wanted(bag.like, [])  # and here where it was not hit
     keep_windows(session, actor)
-    note(session, actor, "gap.choose", f"session:{session.pk}", rule=rule, clubs=clubs_to_place)
+    rows = changed_since(session, stood)
+    note(session, actor, "gap.choose", f"session:{session.pk}", rule=rule, clubs=clubs_to_place, rows=rows)
     announce(session, "gap")
     return session
 
@@ -109,11 +112,12 @@ def choose_rules(actor: User, session_id: int, wanted: RuleChoice) -> FittingSes
     for end in ("long", "short"):
         least, most = getattr(wanted, f"{end}_least_m"), getattr(wanted, f"{end}_most_m")
         check_step(least, most, field=f"{end}_least_m")
+    stood = columns_of(session, asdict(wanted))
     for name, value in asdict(wanted).items():
         setattr(session, name, value)
     session.save(update_fields=list(asdict(wanted)))
     keep_windows(session, actor)
-    note(session, actor, "rules.choose", f"session:{session.pk}", **asdict(wanted))
+    note(session, actor, "rules.choose", f"session:{session.pk}", rows=changed_since(session, stood))
     announce(session, "gap")
     return session
 
@@ -140,17 +144,37 @@ def set_target(
         ["target.set"],
         touches=lambda entry: (entry.detail["slot"], entry.detail["quantity"]) == (slot, quantity),
     )
+    which = f"{slot}:{quantity}"
+    stood = _overruled(session, which)
+    _overrule(session, actor, which, [low, high])
+    keep_windows(session, actor)
+    rows = put_whole(session, "target", which, stood)
+    note(session, actor, "target.set", f"session:{session.pk}", slot=slot, quantity=quantity, rows=rows)
+    announce(session, "target")
+    return session
+
+
+def _overruled(session: FittingSession, which: str) -> list[float | None]:
+    """The ends that a target was given, by slot and quantity; neither where the proposal is in force."""
+    slot, _, quantity = which.partition(":")
+    rows = TargetOverride.objects.of(session.shop_id).filter(session=session, slot=int(slot), quantity=quantity)
+    last = rows.order_by("-id").first()
+    return [None, None] if last is None or last.cleared else [last.low, last.high]
+
+
+def _overrule(session: FittingSession, actor: User, which: str, ends: Sequence[float | None]) -> None:
+    slot, _, quantity = which.partition(":")
+    low, high = ends
     TargetOverride.objects.create(
         shop_id=session.shop_id,
         session=session,
-        slot=slot,
+        slot=int(slot),
         quantity=quantity,
         low=low,
         high=high,
         cleared=low is None and high is None,
         by=actor,
     )
-    keep_windows(session, actor)
-    note(session, actor, "target.set", f"session:{session.pk}", slot=slot, quantity=quantity, low=low, high=high)
-    announce(session, "target")
-    return session
+
+
+is_whole("target", Whole(_overruled, _overrule))

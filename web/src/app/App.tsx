@@ -9,6 +9,7 @@ import { keep } from "../api/session";
 import { useCommands, useOwnKeys } from "../commands/commands";
 import { Desk } from "../places/desk/Desk";
 import { Broken } from "../ui/Broken";
+import { forgetDrafts } from "../ui/draft";
 import { Said, Waiting } from "../ui/Said";
 import { useTheme } from "../ui/theme";
 import { HelpSheet } from "./HelpSheet";
@@ -80,8 +81,10 @@ export function App() {
 	if (!opened || (!me.data && !known)) return <Waiting what="the shop" />;
 	const signedIn = (data: Me) => {
 		// Somebody else begins anew: nothing of what is on this screen is theirs.
-		if (known && data.username !== known.username)
+		if (known && data.username !== known.username) {
+			forgetDrafts();
 			void forgetOnDevice().then(() => window.location.assign("/"));
+		}
 		queries.setQueryData(["me"], data);
 		void queries.invalidateQueries({ predicate: (query) => query.queryKey[0] !== "me" });
 	};
@@ -89,6 +92,7 @@ export function App() {
 	const signOut = async () => {
 		await got(client.POST("/api/sign-out"));
 		await forgetOnDevice();
+		forgetDrafts();
 		queries.clear();
 		window.location.assign("/");
 	};

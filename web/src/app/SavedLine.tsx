@@ -1,4 +1,5 @@
 /** Whether what was changed here is on the server: saved, on its way, or waiting for the line. */
+import { useIsMutating } from "@tanstack/react-query";
 import { forget, useLine } from "../api/outbox";
 
 const clock = (at: number) =>
@@ -7,6 +8,8 @@ const clock = (at: number) =>
 export function SavedLine() {
 	const line = useLine();
 	const many = line.waiting === 1 ? "1 change waits" : `${line.waiting} changes wait`;
+	// What goes straight to the server counts too: every act shows that it is on its way.
+	const going = useIsMutating() > 0;
 	const held = line.waiting > 0 && (line.lost || line.signedOut);
 	return (
 		<p
@@ -15,7 +18,7 @@ export function SavedLine() {
 		>
 			{held
 				? `${many} for the line`
-				: line.waiting > 0
+				: line.waiting > 0 || going
 					? "Saving"
 					: line.savedAt && `Saved ${clock(line.savedAt)}`}
 		</p>

@@ -18,6 +18,7 @@ import { Mark } from "../ui/Mark";
 import { Said, Waiting } from "../ui/Said";
 import { useTheme } from "../ui/theme";
 import { RefusedLate, SavedLine } from "./SavedLine";
+import { UndoRedo } from "./UndoRedo";
 
 const PLACES = [
 	{ id: "brief", name: "Brief", view: Brief },
@@ -30,7 +31,8 @@ const PLACES = [
 export function SessionFrame({ onHelp }: { onHelp: () => void }) {
 	const { id = "", place = "" } = useParams();
 	const session = useSession(Number(id));
-	if (session.isError) {
+	// What is held stays on the screen, whatever could not be read anew.
+	if (!session.data && session.isError) {
 		return (
 			<main className="space-y-4 p-8">
 				<Said error={session.error} />
@@ -106,6 +108,7 @@ function Frame({ session, place, onHelp }: { session: Session; place: string; on
 						</Link>
 					))}
 				</nav>
+				<UndoRedo session={seen} act={change.act} busy={change.isPending} />
 				<SavedLine />
 				<button type="button" className="p-2" aria-label="Light or dark screen" onClick={turnTheme}>
 					<SunMoon size={19} />

@@ -2,7 +2,7 @@
 import { act, fireEvent, screen, waitFor } from "@testing-library/react";
 import { afterEach, beforeEach, expect, test, vi } from "vitest";
 import { bench, me, session, shot, verdict } from "../tests/session";
-import { clear, draw, type Sent, serve } from "../tests/stage";
+import { changes, clear, draw, type Sent, serve } from "../tests/stage";
 import { App } from "./App";
 
 /** The browser's end of a stream, without a server behind it. */
@@ -244,6 +244,22 @@ test("an agreed session says so in every place but its handover", async () => {
 	expect(screen.getByText(/left-handed/)).toBeTruthy();
 	press("5");
 	await waitFor(() => expect(screen.queryByText(/It is shown as it was/)).toBeNull());
+});
+
+test("what was done last is taken back and done again by name, in every place", async () => {
+	const { sent } = start("/sessions/7/brief", {
+		[SESSION]: session,
+		"GET /api/sessions/7/acts": { undo: "wrote in the brief", redo: "put a club in the bag", trail: [] },
+		"POST /api/sessions/7/undo": session,
+		"POST /api/sessions/7/redo": session,
+	});
+	fireEvent.click(await screen.findByRole("button", { name: "Z takes back: wrote in the brief" }));
+	press("2");
+	fireEvent.click(await screen.findByRole("button", { name: "⇧Z does again: put a club in the bag" }));
+	press("z");
+	await waitFor(() =>
+		expect(changes(sent).map((each) => each.url.split("/").at(-1))).toEqual(["undo", "redo", "undo"]),
+	);
 });
 
 test("a session that is not there leads back to the desk; a server that is silent says what to do", async () => {

@@ -13,6 +13,7 @@ import { afterOf, type End, mapProps } from "../../session/maps";
 import type { PlaceProps } from "../../session/place";
 import { buildOf, ownOf } from "../../session/select";
 import { RULES } from "../../session/words";
+import { dropDraft, useDrafted } from "../../ui/draft";
 import { Said, Waiting } from "../../ui/Said";
 import { typedYards } from "../../ui/typed";
 import { ClubCard } from "./ClubCard";
@@ -361,9 +362,10 @@ function NoBaseline({ session, onImport }: { session: Session; onImport: () => v
 }
 
 function AddClub({ session, act, busy }: Pick<PlaceProps, "session" | "act" | "busy">) {
-	const [name, setName] = useState("");
-	const [carry, setCarry] = useState("");
-	const [total, setTotal] = useState("");
+	const form = `add:${session.id}`;
+	const [name, setName] = useDrafted(form, "name", "");
+	const [carry, setCarry] = useDrafted(form, "carry", "");
+	const [total, setTotal] = useDrafted(form, "total", "");
 	return (
 		<form
 			className="no-print flex items-center gap-1.5"
@@ -376,9 +378,7 @@ function AddClub({ session, act, busy }: Pick<PlaceProps, "session" | "act" | "b
 						typed_total_m: typedYards(total, "total"),
 					});
 					// What was refused stays to be corrected.
-					setName("");
-					setCarry("");
-					setTotal("");
+					dropDraft(form);
 					return made;
 				});
 			}}

@@ -6,6 +6,8 @@ import { change } from "../../api/session";
 import { isClosed } from "../../session/closed";
 import type { PlaceProps } from "../../session/place";
 import { questionOf, shotsOf } from "../../session/select";
+import { AsLeft } from "../../ui/AsLeft";
+import { dropDraft, useDrafted } from "../../ui/draft";
 import { typedYards } from "../../ui/typed";
 import { type Metres, metresOf, toYards, whole, yd } from "../../ui/units";
 import { gapChange } from "./Rules";
@@ -26,9 +28,10 @@ export function ClubCard({
 		total: build.total_read ? text(build.total_m) : "",
 		doubt: text(build.carry_doubt_m),
 	};
-	const [carry, setCarry] = useState(was.carry);
-	const [total, setTotal] = useState(was.total);
-	const [doubt, setDoubt] = useState(was.doubt);
+	const form = `club:${build.id}`;
+	const [carry, setCarry] = useDrafted(form, "carry", was.carry);
+	const [total, setTotal] = useDrafted(form, "total", was.total);
+	const [doubt, setDoubt] = useDrafted(form, "doubt", was.doubt);
 	const shots = shotsOf(session, build.id);
 	const agreed = isClosed(session);
 	const { wanted } = session.bag;
@@ -39,11 +42,13 @@ export function ClubCard({
 	const save = () =>
 		act(async () => {
 			const assumed = build.carry_from === "assumed" && carry !== was.carry;
-			return change.club(build.id, {
+			const made = await change.club(build.id, {
 				...(carry !== was.carry ? { typed_carry_m: typedYards(carry, "carry") } : {}),
 				...(assumed || total !== was.total ? { typed_total_m: typedYards(total, "total") } : {}),
 				...(assumed || doubt !== was.doubt ? { typed_doubt_m: typedYards(doubt, "give or take") } : {}),
 			});
+			dropDraft(form);
+			return made;
 		});
 	return (
 		<section className="border border-base-300 p-3" aria-label={build.name}>
@@ -65,6 +70,7 @@ export function ClubCard({
 				<p className="hole-text text-sm">By the swing before: hit it again with the swing of now.</p>
 			)}
 			<fieldset disabled={agreed || busy} className="space-y-2">
+				<AsLeft form={form} />
 				{shots.length === 0 ? (
 					<form
 						className="flex flex-wrap items-center gap-2"

@@ -6,6 +6,8 @@ import { change } from "../../api/session";
 import { VOCABULARY } from "../../api/vocabulary";
 import type { PlaceProps } from "../../session/place";
 import { ownOf } from "../../session/select";
+import { AsLeft } from "../../ui/AsLeft";
+import { dropDraft, useDrafted } from "../../ui/draft";
 import { Letter } from "../../ui/Letter";
 import { Caution, Said } from "../../ui/Said";
 import { Sheet } from "../../ui/Sheet";
@@ -13,6 +15,7 @@ import { neededNumber } from "../../ui/typed";
 
 type Props = Pick<PlaceProps, "session" | "act" | "busy"> & { onClose: () => void };
 type PartProps = Omit<Props, "onClose" | "act"> & { put: (make: () => Promise<Session>) => void };
+const formOf = (session: Session) => `other:${session.id}`;
 const KINDS = Object.entries(VOCABULARY.heads).filter(([kind]) => kind !== "putter");
 
 export function OtherClubs({ session, act, busy, onClose }: Props) {
@@ -23,6 +26,7 @@ export function OtherClubs({ session, act, busy, onClose }: Props) {
 			setError(null);
 			try {
 				const made = await make();
+				dropDraft(formOf(session));
 				onClose();
 				return made;
 			} catch (refused) {
@@ -32,6 +36,7 @@ export function OtherClubs({ session, act, busy, onClose }: Props) {
 		});
 	return (
 		<Sheet title="Another club on the stand" onClose={onClose}>
+			<AsLeft form={formOf(session)} />
 			<Said error={error} />
 			<div className="space-y-6">
 				<Borrowed session={session} put={put} busy={busy} />
@@ -43,9 +48,10 @@ export function OtherClubs({ session, act, busy, onClose }: Props) {
 }
 
 function Borrowed({ session, put, busy }: PartProps) {
-	const [name, setName] = useState("");
-	const [kind, setKind] = useState<HeadType>("hybrid");
-	const [loft, setLoft] = useState("");
+	const form = formOf(session);
+	const [name, setName] = useDrafted(form, "name", "");
+	const [kind, setKind] = useDrafted<HeadType>(form, "kind", "hybrid");
+	const [loft, setLoft] = useDrafted(form, "loft", "");
 	return (
 		<form
 			onSubmit={(event) => {
@@ -110,10 +116,11 @@ const WORK = [
 
 function Own({ session, put, busy }: PartProps) {
 	const clubs = ownOf(session).filter((build) => build.head_type !== "putter");
-	const [club, setClub] = useState<number | null>(clubs[0]?.id ?? null);
-	const [kind, setKind] = useState<(typeof WORK)[number]["kind"]>("");
-	const [amount, setAmount] = useState("1");
-	const [shaft, setShaft] = useState<number | null>(null);
+	const form = formOf(session);
+	const [club, setClub] = useDrafted<number | null>(form, "own", clubs[0]?.id ?? null);
+	const [kind, setKind] = useDrafted<(typeof WORK)[number]["kind"]>(form, "work", "");
+	const [amount, setAmount] = useDrafted(form, "amount", "1");
+	const [shaft, setShaft] = useDrafted<number | null>(form, "shaft", null);
 	const rack = useQuery({ queryKey: ["rack"], queryFn: () => got(client.GET("/api/rack")) });
 	if (clubs.length === 0) return null;
 	return (
@@ -198,7 +205,7 @@ function Own({ session, put, busy }: PartProps) {
 }
 
 function OneLoft({ session, put, busy }: PartProps) {
-	const [text, setText] = useState("");
+	const [text, setText] = useDrafted(formOf(session), "level", "");
 	const loft = Number(text.replace(",", "."));
 	const known = text.trim() !== "" && Number.isFinite(loft);
 	const found = useQuery({

@@ -4,6 +4,8 @@ import type { Build, HeadType, Wear } from "../../api/client";
 import { change } from "../../api/session";
 import { VOCABULARY } from "../../api/vocabulary";
 import type { PlaceProps } from "../../session/place";
+import { AsLeft } from "../../ui/AsLeft";
+import { dropDraft, useDrafted } from "../../ui/draft";
 import { Said } from "../../ui/Said";
 import { typedNumber } from "../../ui/typed";
 import { figure } from "../../ui/units";
@@ -56,7 +58,8 @@ const WORDS = [
 const shown = (value: number | null) => (value === null ? "" : figure(value, 2).replace(/\.?0+$/, ""));
 
 export function Stated({ build, act }: { build: Build } & Pick<PlaceProps, "act">) {
-	const [typed, setTyped] = useState<Record<string, string>>({});
+	const form = `stated:${build.id}`;
+	const [typed, setTyped] = useDrafted<Record<string, string>>(form, "typed", {});
 	const [wrong, setWrong] = useState<unknown>(null);
 	const set = (field: string, value: string) => setTyped((so) => ({ ...so, [field]: value }));
 	const rack = build.settings_deg.length > 0;
@@ -72,7 +75,7 @@ export function Stated({ build, act }: { build: Build } & Pick<PlaceProps, "act"
 				.filter((field) => typed[field])
 				.map((field) => [field, typed[field]] as const);
 			act(() => change.state(build.id, Object.fromEntries([...figures, ...words])));
-			setTyped({});
+			dropDraft(form);
 			setWrong(null);
 		} catch (error) {
 			setWrong(error);
@@ -93,6 +96,7 @@ export function Stated({ build, act }: { build: Build } & Pick<PlaceProps, "act"
 					save();
 				}}
 			>
+				<AsLeft form={form} />
 				<div className="grid grid-cols-2 gap-x-3 gap-y-1.5">
 					{!rack && (
 						<label className="text-sm">

@@ -200,3 +200,19 @@ test("what a club is can be stated; what was assumed says so, and nonsense is re
 		}),
 	);
 });
+
+test("a row that is half typed is there again after another place, and empty once it went in", async () => {
+	serve({ "POST /api/sessions/7/clubs": session });
+	const { unmount } = show(Bag, session);
+	const name = () => screen.getByLabelText("Club to add") as HTMLInputElement;
+	fireEvent.change(name(), { target: { value: "5i" } });
+	fireEvent.change(screen.getByLabelText("Carry in yards"), { target: { value: "16" } });
+	unmount();
+	show(Bag, session);
+	expect([name().value, (screen.getByLabelText("Carry in yards") as HTMLInputElement).value]).toEqual([
+		"5i",
+		"16",
+	]);
+	fireEvent.click(screen.getByRole("button", { name: "Add" }));
+	await waitFor(() => expect(name().value).toBe(""));
+});

@@ -1,4 +1,4 @@
-/** What was done here: taking it back, doing it again, reading it, and doing it to several shots at once. */
+/** What was done here, to be read, and doing it to several shots at once. */
 import type { Acts as ActsAnswer, Session, Shot } from "../../api/client";
 import type { change } from "../../api/session";
 import { buildOf } from "../../session/select";
@@ -6,46 +6,6 @@ import { Sheet } from "../../ui/Sheet";
 
 /** What is done to several shots in one act. */
 export type AllOf = Omit<Parameters<typeof change.shots>[1], "shots">;
-
-export function Acts({
-	acts,
-	agreed,
-	onUndo,
-	onRedo,
-	onTrail,
-}: {
-	acts: ActsAnswer | undefined;
-	agreed: boolean;
-	onUndo: () => void;
-	onRedo: () => void;
-	onTrail: () => void;
-}) {
-	return (
-		<section aria-label="What was done">
-			{!agreed && acts?.undo && (
-				<button
-					type="button"
-					className="block min-h-9 w-full cursor-pointer text-left text-[14.5px]"
-					onClick={onUndo}
-				>
-					<span className="key">Z</span> <span className="quiet">takes back:</span> {acts.undo}
-				</button>
-			)}
-			{!agreed && acts?.redo && (
-				<button
-					type="button"
-					className="block min-h-9 w-full cursor-pointer text-left text-[14.5px]"
-					onClick={onRedo}
-				>
-					<span className="key">⇧Z</span> <span className="quiet">does again:</span> {acts.redo}
-				</button>
-			)}
-			<button type="button" className="min-h-9 cursor-pointer text-[14.5px] underline" onClick={onTrail}>
-				What was done here
-			</button>
-		</section>
-	);
-}
 
 export function TrailSheet({ acts, onClose }: { acts: ActsAnswer | undefined; onClose: () => void }) {
 	return (

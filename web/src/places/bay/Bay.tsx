@@ -16,7 +16,7 @@ import type { PlaceProps } from "../../session/place";
 import { buildOf, candidatesOf } from "../../session/select";
 import { letterColour } from "../../ui/Letter";
 import { Caution } from "../../ui/Said";
-import { Acts, type AllOf, CheckClub, called, Selection, TrailSheet } from "./Acts";
+import { type AllOf, CheckClub, called, Selection, TrailSheet } from "./Acts";
 import { NewSetting, PickBuild, WantedShot } from "./Dialogs";
 import { Flights } from "./Flights";
 import { Copy, InHand, LastShot, ShotRow, SoFar } from "./LastShot";
@@ -51,16 +51,13 @@ const TAGS = [
 
 const DAYS: DayKind[] = ["usual", "fast", "slow"];
 
-export function Bay({ session, act, busy, live }: PlaceProps) {
+export function Bay({ session, act, live }: PlaceProps) {
 	const build = buildOf(session, session.in_hand);
 	const { shots, shot, selected, touch, turn, step, select } = useShotsInWork(session, session.in_hand);
 	const [dialog, setDialog] = useState<
 		"setting" | "move" | "wanted" | "player" | "felt" | "trail" | "run" | null
 	>(null);
-	const told = useActs(session);
-	const acts = told.data;
-	// What was just done is not in it yet: then the server is asked, and says so where there is nothing.
-	const known = acts !== undefined && !told.isPlaceholderData && !told.isFetching && !busy;
+	const acts = useActs(session).data;
 	const agreed = isClosed(session);
 	const code = soleTitle(session);
 	const none = agreed ? "The session is agreed" : shot ? undefined : "No shot yet";
@@ -184,19 +181,6 @@ export function Bay({ session, act, busy, live }: PlaceProps) {
 			},
 		},
 		{
-			id: "undo",
-			name: "Undo",
-			keys: "z",
-			shown: "Z",
-			group: "Bay",
-			blocked: agreed
-				? "The session is agreed"
-				: known && !acts?.undo
-					? "Nothing of yours to undo"
-					: undefined,
-			run: () => act(() => change.undo(session.id)),
-		},
-		{
 			id: "setting",
 			name: "Setting",
 			keys: "s",
@@ -221,19 +205,6 @@ export function Bay({ session, act, busy, live }: PlaceProps) {
 	];
 	useCommands("bay", commands);
 	useCommands("day", [
-		{
-			id: "redo",
-			name: "Redo",
-			keys: "shift+z",
-			shown: "⇧Z",
-			group: "Now and then",
-			blocked: agreed
-				? "The session is agreed"
-				: known && !acts?.redo
-					? "Nothing of yours to do again"
-					: undefined,
-			run: () => act(() => change.redo(session.id)),
-		},
 		{
 			id: "select",
 			name: "Select this shot, and others",
@@ -453,13 +424,13 @@ export function Bay({ session, act, busy, live }: PlaceProps) {
 					<p className="text-[17px] font-medium">{session.next}</p>
 					{session.question && <p className="hole-text mt-1 text-[15px] font-semibold">{session.question}</p>}
 				</section>
-				<Acts
-					acts={acts}
-					agreed={agreed}
-					onUndo={() => act(() => change.undo(session.id))}
-					onRedo={() => act(() => change.redo(session.id))}
-					onTrail={() => setDialog("trail")}
-				/>
+				<button
+					type="button"
+					className="min-h-9 cursor-pointer justify-self-start text-[14.5px] underline"
+					onClick={() => setDialog("trail")}
+				>
+					What was done here
+				</button>
 				<Steady session={session} act={act} agreed={agreed} />
 				{!agreed && <PlayerPanel session={session} act={act} onOpen={() => setDialog("player")} />}
 				{session.bag.in_work && <CarryMap {...mapProps(session, undefined, session.bag.end)} small />}

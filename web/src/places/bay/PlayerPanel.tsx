@@ -5,6 +5,7 @@ import { change } from "../../api/session";
 import { VOCABULARY } from "../../api/vocabulary";
 import type { PlaceProps } from "../../session/place";
 import { buildOf, candidatesOf } from "../../session/select";
+import { dropDraft } from "../../ui/draft";
 import { Letter } from "../../ui/Letter";
 import { Sheet } from "../../ui/Sheet";
 import { AskFeel } from "../player/AskFeel";
@@ -175,6 +176,7 @@ export function FeltSheet({
 					sending={false}
 					onSay={(felt) => {
 						act(() => change.felt(session.id, felt));
+						dropDraft(`felt:${felt.build}`);
 						onClose();
 					}}
 				/>

@@ -7,6 +7,8 @@ import { PROTOCOLS, protocolKeys } from "../../api/words";
 import { cameBack } from "../../session/handed";
 import type { PlaceProps } from "../../session/place";
 import { buildOf } from "../../session/select";
+import { AsLeft } from "../../ui/AsLeft";
+import { dropDraft, useDrafted } from "../../ui/draft";
 import { Said } from "../../ui/Said";
 import { Sheet } from "../../ui/Sheet";
 import { neededNumber } from "../../ui/typed";
@@ -209,11 +211,12 @@ export function RunSheet({
 	act,
 	onClose,
 }: Pick<PlaceProps, "session" | "act"> & { onClose: () => void }) {
-	const [wind, setWind] = useState(figure(session.wind_mps * MPH));
-	const [from, setFrom] = useState(Math.round(session.wind_from_deg / 45) * 45);
-	const [tee, setTee] = useState(session.tee_mm ? String(session.tee_mm) : "");
-	const [warm, setWarm] = useState(figure(session.temperature_c));
-	const [grip, setGrip] = useState(session.gripped_in ? String(session.gripped_in) : "");
+	const form = `run:${session.id}`;
+	const [wind, setWind] = useDrafted(form, "wind", figure(session.wind_mps * MPH));
+	const [from, setFrom] = useDrafted(form, "from", Math.round(session.wind_from_deg / 45) * 45);
+	const [tee, setTee] = useDrafted(form, "tee", session.tee_mm ? String(session.tee_mm) : "");
+	const [warm, setWarm] = useDrafted(form, "warm", figure(session.temperature_c));
+	const [grip, setGrip] = useDrafted(form, "grip", session.gripped_in ? String(session.gripped_in) : "");
 	const [wrong, setWrong] = useState<unknown>(null);
 	const field = "input h-11 w-24";
 	return (
@@ -231,12 +234,14 @@ export function RunSheet({
 							gripped_in: grip.trim() ? neededNumber(grip, "grip") : 0,
 						};
 						act(() => change.run(session.id, body));
+						dropDraft(form);
 						onClose();
 					} catch (error) {
 						setWrong(error);
 					}
 				}}
 			>
+				<AsLeft form={form} />
 				<div className="flex flex-wrap items-center gap-3">
 					<label className="flex items-center gap-2">
 						Wind

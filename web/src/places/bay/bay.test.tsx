@@ -95,25 +95,13 @@ test.each(TOUCHED)("%s opens its sheet by key and by touch", async (key, name, t
 	expect((await screen.findByRole("dialog", { hidden: true })).textContent).toContain(title);
 });
 
-test("undo and redo are named, by key and by touch, and what was done here can be read", async () => {
+test("what was done here can be read", async () => {
 	const trail = [{ at: "2026-11-28T10:00:00Z", sentence: "Rowan set shot 3 aside." }];
-	const sent = serve({
-		"GET /api/sessions/7/acts": { undo: "set shot 3 aside", redo: "called a strike", trail },
-		"POST /api/sessions/7/undo": inHand,
-		"POST /api/sessions/7/redo": inHand,
-	});
+	serve({ "GET /api/sessions/7/acts": { undo: "", redo: "", trail } });
 	show(Bay, inHand);
-	const undo = await screen.findByRole("button", { name: "Z takes back: set shot 3 aside" });
-	fireEvent.click(undo);
-	press("z");
-	fireEvent.keyDown(document.body, { key: "Z", shiftKey: true });
-	fireEvent.click(screen.getByRole("button", { name: "⇧Z does again: called a strike" }));
-	await waitFor(() =>
-		expect(changes(sent).map((each) => each.url.split("/").at(-1))).toEqual(["undo", "undo", "redo", "redo"]),
-	);
 	fireEvent.click(screen.getByRole("button", { name: "What was done here" }));
-	expect((await screen.findByRole("dialog", { hidden: true })).textContent).toContain(
-		"Rowan set shot 3 aside.",
+	await waitFor(() =>
+		expect(screen.getByRole("dialog", { hidden: true }).textContent).toContain("Rowan set shot 3 aside."),
 	);
 });
 

@@ -4,6 +4,8 @@ import { useRef, useState } from "react";
 import { useForm } from "react-hook-form";
 import { Link, useParams } from "react-router";
 import { type Customer as CustomerAnswer, client, got, type Person } from "../../api/client";
+import { AsLeft } from "../../ui/AsLeft";
+import { useFormDraft } from "../../ui/draft";
 import { Mark } from "../../ui/Mark";
 import { Said, Waiting } from "../../ui/Said";
 import { CustomerPicker } from "../desk/CustomerPicker";
@@ -117,6 +119,8 @@ function Own({
 			notes: customer.notes,
 		},
 	});
+	const draft = `customer:${customer.id}`;
+	useFormDraft(form, draft);
 	const field = "input h-11 w-full";
 	return (
 		<form
@@ -126,6 +130,7 @@ function Own({
 			)}
 		>
 			<h2 className="text-lg">Their data</h2>
+			<AsLeft form={draft} onAnew={() => form.reset()} />
 			<label className="block">
 				<span className="quiet text-sm">Name</span>
 				<input className={field} required maxLength={80} {...form.register("name")} />

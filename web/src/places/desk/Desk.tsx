@@ -1,10 +1,11 @@
 /** The desk: sessions to go on with, checks that fall due, customers, and a new visit. */
 import { useInfiniteQuery, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { CircleHelp, LogOut, SunMoon } from "lucide-react";
-import { useState } from "react";
 import { Controller, useForm, useWatch } from "react-hook-form";
 import { Link, useNavigate } from "react-router";
 import { client, got, type Me, type Person, Problem, type SessionLine } from "../../api/client";
+import { AsLeft } from "../../ui/AsLeft";
+import { dropDraft, useDrafted, useFormDraft } from "../../ui/draft";
 import { Mark } from "../../ui/Mark";
 import { Said, Waiting } from "../../ui/Said";
 import { useTheme } from "../../ui/theme";
@@ -110,13 +111,16 @@ interface VisitFields {
 	bay: string;
 }
 
+const VISIT = "visit";
+
 function NewVisit({ me }: { me: Me }) {
 	const navigate = useNavigate();
 	const queries = useQueryClient();
-	const [isNew, setNew] = useState(false);
+	const [isNew, setNew] = useDrafted(VISIT, "isNew", false);
 	const form = useForm<VisitFields>({
 		defaultValues: { customer: null, name: "", hand: "right", bay: String(me.bays[0]?.id ?? "") },
 	});
+	useFormDraft(form, `${VISIT}:fields`);
 	const chosen = useWatch({ control: form.control, name: "customer" });
 	const open = useMutation({
 		mutationFn: async (fields: VisitFields) => {
@@ -133,6 +137,8 @@ function NewVisit({ me }: { me: Me }) {
 			return got(client.POST("/api/sessions", { body: { customer: customer.id, bay: Number(fields.bay) } }));
 		},
 		onSuccess: async (session) => {
+			dropDraft(VISIT);
+			dropDraft(`${VISIT}:fields`);
 			await queries.invalidateQueries();
 			await navigate(`/sessions/${session.id}/brief`);
 		},
@@ -140,6 +146,13 @@ function NewVisit({ me }: { me: Me }) {
 	return (
 		<form className="space-y-3" onSubmit={form.handleSubmit((fields) => open.mutate(fields))}>
 			<h2 className="text-lg">New visit</h2>
+			<AsLeft
+				form={`${VISIT}:fields`}
+				onAnew={() => {
+					form.reset();
+					dropDraft(VISIT);
+				}}
+			/>
 			{isNew ? (
 				<>
 					<input

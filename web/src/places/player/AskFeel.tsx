@@ -1,6 +1,6 @@
 /** What a club felt like, asked before its numbers: marks of 1 to 5, each to be skipped, and a word of veto. */
-import { useState } from "react";
 import { VOCABULARY } from "../../api/vocabulary";
+import { useDrafted } from "../../ui/draft";
 import { Letter } from "../../ui/Letter";
 import { Said } from "../../ui/Said";
 
@@ -26,9 +26,10 @@ export interface AskFeelProps {
 }
 
 export function AskFeel({ build, letter, before = {}, sending, waiting, error, onSay }: AskFeelProps) {
-	const [marks, setMarks] = useState<Partial<Record<Asked, number>>>(before);
-	const [veto, setVeto] = useState(false);
-	const [word, setWord] = useState("");
+	const form = `felt:${build}`;
+	const [marks, setMarks] = useDrafted<Partial<Record<Asked, number>>>(form, "marks", before);
+	const [veto, setVeto] = useDrafted(form, "veto", false);
+	const [word, setWord] = useDrafted(form, "word", "");
 	const none = ASKED.every((asked) => marks[asked] === undefined) && !veto && !word.trim();
 	return (
 		<form

@@ -8,6 +8,7 @@ import { type ReactNode, useLayoutEffect, useRef, useState } from "react";
 import { useLostLine } from "../../api/byCode";
 import { client, got, type PlayerView, Problem } from "../../api/client";
 import { PlayerFlight } from "../../instruments/player-flight/PlayerFlight";
+import { dropDraft } from "../../ui/draft";
 import { Letter } from "../../ui/Letter";
 import { Mark } from "../../ui/Mark";
 import { useTheme } from "../../ui/theme";
@@ -89,7 +90,10 @@ function Opened({ code, onOther }: { code: string; onOther: (code: string) => vo
 		retry: (_tries, why) => !(why instanceof Problem && why.status >= 400),
 		retryDelay: 2000,
 		mutationFn: (felt: Felt) => got(client.POST("/api/player/{code}", { ...at(code), body: felt })),
-		onSuccess: (view) => queries.setQueryData(["player", code], view),
+		onSuccess: (view, felt) => {
+			dropDraft(`felt:${felt.build}`);
+			queries.setQueryData(["player", code], view);
+		},
 	});
 	if (error instanceof Problem && error.status >= 400) return <Enter onCode={onOther} why={error.title} />;
 	if (!data)

@@ -1,8 +1,10 @@
 /** One head or shaft of the rack, to be written down or changed. */
-import { type ReactNode, useState } from "react";
+import type { ReactNode } from "react";
 import { client, got } from "../../api/client";
 import type { components } from "../../api/schema";
 import { VOCABULARY } from "../../api/vocabulary";
+import { AsLeft } from "../../ui/AsLeft";
+import { dropDraft, useDrafted } from "../../ui/draft";
 import { Said } from "../../ui/Said";
 import { Sheet } from "../../ui/Sheet";
 import { neededNumber, typedNumber } from "../../ui/typed";
@@ -16,8 +18,9 @@ const text = (value: number | string | null | undefined) =>
 	value === null || value === undefined ? "" : String(value);
 
 /** Fields as they are typed, by name; figures are read when they are sent. */
-function useFields(start: Record<string, string>) {
-	const [fields, setFields] = useState(start);
+function useFields(form: string, start: Record<string, string>) {
+	const [typed, setFields] = useDrafted<Record<string, string>>(form, "fields", {});
+	const fields: Record<string, string> = { ...start, ...typed };
 	const field = (
 		name: string,
 		label: string,
@@ -57,6 +60,7 @@ function useFields(start: Record<string, string>) {
 }
 
 function Frame({
+	form,
 	title,
 	error,
 	busy,
@@ -66,6 +70,7 @@ function Frame({
 	onClose,
 	children,
 }: {
+	form: string;
 	title: string;
 	error: Error | null;
 	busy: boolean;
@@ -83,6 +88,7 @@ function Frame({
 					onSave();
 				}}
 			>
+				<AsLeft form={form} />
 				<div className="grid grid-cols-2 gap-3 md:grid-cols-4">{children}</div>
 				<Said error={error} />
 				<div className="mt-4 flex gap-2">
@@ -105,8 +111,9 @@ const KINDS = Object.entries(VOCABULARY.heads).filter(([kind]) => kind !== "putt
 
 export function HeadForm({ head, onClose }: { head: Head | null; onClose: () => void }) {
 	const save = useRackChange();
-	const [table, setTable] = useState<Typed[]>(() => (head?.positions ?? []).map(typedPosition));
-	const { fields, field, choice } = useFields({
+	const form = `rack:head:${head?.id ?? "new"}`;
+	const [table, setTable] = useDrafted<Typed[]>(form, "table", (head?.positions ?? []).map(typedPosition));
+	const { fields, field, choice } = useFields(form, {
 		maker: head?.maker ?? "",
 		model: head?.model ?? "",
 		label: head?.label ?? "",
@@ -143,10 +150,16 @@ export function HeadForm({ head, onClose }: { head: Head | null; onClose: () => 
 		made: fields.made as HeadBody["made"],
 		stock: neededNumber(fields.stock, "stock"),
 	});
-	const done = { onSuccess: onClose };
+	const done = {
+		onSuccess: () => {
+			dropDraft(form);
+			onClose();
+		},
+	};
 	const path = { params: { path: { head_id: head?.id ?? 0 } } };
 	return (
 		<Frame
+			form={form}
 			title={head ? `${head.label} ${head.maker} ${head.model}` : "A head for the rack"}
 			error={save.error}
 			busy={save.isPending}
@@ -280,8 +293,9 @@ function Positions({ table, onChange }: { table: Typed[]; onChange: (table: Type
 
 export function ShaftForm({ shaft, onClose }: { shaft: Shaft | null; onClose: () => void }) {
 	const save = useRackChange();
-	const [fits, setFits] = useState<string[]>(shaft?.fits ?? ["hybrid"]);
-	const { fields, field, choice } = useFields({
+	const form = `rack:shaft:${shaft?.id ?? "new"}`;
+	const [fits, setFits] = useDrafted<string[]>(form, "fits", shaft?.fits ?? ["hybrid"]);
+	const { fields, field, choice } = useFields(form, {
 		name: shaft?.name ?? "",
 		flex: shaft?.flex ?? "",
 		weight: text(shaft?.weight_g),
@@ -307,10 +321,16 @@ export function ShaftForm({ shaft, onClose }: { shaft: Shaft | null; onClose: ()
 			stock: neededNumber(fields.stock, "stock"),
 		};
 	};
-	const done = { onSuccess: onClose };
+	const done = {
+		onSuccess: () => {
+			dropDraft(form);
+			onClose();
+		},
+	};
 	const path = { params: { path: { shaft_id: shaft?.id ?? 0 } } };
 	return (
 		<Frame
+			form={form}
 			title={shaft ? shaft.name : "A shaft for the rack"}
 			error={save.error}
 			busy={save.isPending}

@@ -5,6 +5,7 @@ import { afterEach, expect, test } from "vitest";
 import type { Rack as RackAnswer } from "../../api/client";
 import { head, shaft } from "../../tests/rack";
 import { changes, clear, draw, serve } from "../../tests/stage";
+import { forgetDrafts } from "../../ui/draft";
 import Rack from "./Rack";
 
 afterEach(clear);
@@ -117,4 +118,28 @@ test("a fitter reads the rack and is told whose it is to change", async () => {
 	expect(await screen.findByText("Only the owner changes what is here.")).toBeTruthy();
 	expect(screen.queryByRole("button", { name: "Add a head" })).toBeNull();
 	expect(screen.getByText("Write out CSV").getAttribute("href")).toBe("/api/rack/heads.csv");
+});
+
+test("a head that is half typed is there again after it was closed, and goes when that is asked for", async () => {
+	serve({ "GET /api/rack": rack });
+	draw(<Rack />);
+	const open = async () => fireEvent.click(await screen.findByRole("button", { name: "Add a head" }));
+	const press = (name: string) => fireEvent.click(screen.getByRole("button", { name, hidden: true }));
+	const maker = () => (screen.getByLabelText("Maker") as HTMLInputElement).value;
+	await open();
+	type("Maker", "Corbrae");
+	press("Add a position");
+	expect(screen.queryByText("As you left it, not saved.")).toBeNull(); // it is being typed
+	press("Close");
+	await open();
+	expect(maker()).toBe("Corbrae");
+	expect(screen.getByLabelText("Name of position 1")).toBeTruthy();
+	expect(screen.getByText("As you left it, not saved.")).toBeTruthy();
+	press("Begin anew");
+	expect([maker(), screen.queryByLabelText("Name of position 1")]).toEqual(["", null]);
+	// Whoever signs out leaves nothing behind.
+	type("Maker", "Corbrae");
+	forgetDrafts();
+	await waitFor(() => expect(maker()).toBe(""));
+	expect(sessionStorage.length).toBe(0);
 });

@@ -5,6 +5,7 @@ import type { Session, SoleTest } from "../../api/client";
 import { change } from "../../api/session";
 import { isClosed } from "../../session/closed";
 import type { Act } from "../../session/place";
+import { useDrafted } from "../../ui/draft";
 import { nameOfCode, placeOf } from "./coming";
 
 const shortDay = (day: string) =>
@@ -106,7 +107,7 @@ export function NoteForm({
 }) {
 	const [code, setCode] = useState<number | null>(codes.length === 1 ? (codes[0]?.code ?? null) : null);
 	const [place, setPlace] = useState("");
-	const [word, setWord] = useState("");
+	const [word, setWord] = useDrafted(`course:${codes.map((each) => each.name).join()}`, "word", "");
 	const [first, setFirst] = useState(false);
 	const [day, setDay] = useState(today());
 	const tall = large ? "h-16 text-xl" : "h-12";

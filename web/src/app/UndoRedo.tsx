@@ -1,0 +1,66 @@
+/** What was done last, in whichever place: taken back and done again, by name, by key or touch. */
+import { Redo2, Undo2 } from "lucide-react";
+import type { Session } from "../api/client";
+import { change, useActs } from "../api/session";
+import { useCommands } from "../commands/commands";
+import { isClosed } from "../session/closed";
+import type { PlaceProps } from "../session/place";
+
+export function UndoRedo({ session, act, busy }: { session: Session } & Pick<PlaceProps, "act" | "busy">) {
+	const told = useActs(session);
+	const acts = told.data;
+	const closed = isClosed(session);
+	// What was just done is not in it yet: then the server is asked, and says so where there is nothing.
+	const known = acts !== undefined && !told.isPlaceholderData && !told.isFetching && !busy;
+	const why = (what: string | undefined, none: string) =>
+		closed ? "The session is agreed" : known && !what ? none : undefined;
+	const undo = () => act(() => change.undo(session.id));
+	const redo = () => act(() => change.redo(session.id));
+	useCommands("acts", [
+		{
+			id: "undo",
+			name: "Undo",
+			keys: "z",
+			shown: "Z",
+			group: "Now and then",
+			blocked: why(acts?.undo, "Nothing of yours to undo"),
+			run: undo,
+		},
+		{
+			id: "redo",
+			name: "Redo",
+			keys: "shift+z",
+			shown: "⇧Z",
+			group: "Now and then",
+			blocked: why(acts?.redo, "Nothing of yours to do again"),
+			run: redo,
+		},
+	]);
+	if (closed) return null;
+	const button = "flex min-h-11 min-w-11 items-center justify-center gap-1.5 px-1.5 disabled:opacity-35";
+	return (
+		<div className="flex shrink-0 items-center" role="group" aria-label="Take back and do again">
+			<button
+				type="button"
+				className={button}
+				disabled={!acts?.undo}
+				aria-label={acts?.undo ? `Z takes back: ${acts.undo}` : "Nothing to take back"}
+				title={acts?.undo ? `Z takes back: ${acts.undo}` : undefined}
+				onClick={undo}
+			>
+				<Undo2 size={19} aria-hidden />
+				<span className="quiet hidden max-w-32 truncate text-[13px] xl:inline">{acts?.undo}</span>
+			</button>
+			<button
+				type="button"
+				className={button}
+				disabled={!acts?.redo}
+				aria-label={acts?.redo ? `⇧Z does again: ${acts.redo}` : "Nothing to do again"}
+				title={acts?.redo ? `⇧Z does again: ${acts.redo}` : undefined}
+				onClick={redo}
+			>
+				<Redo2 size={19} aria-hidden />
+			</button>
+		</div>
+	);
+}
