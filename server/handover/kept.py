@@ -252,7 +252,19 @@ WORDS: dict[str, Words] = {
 }
 # What else of an answer is no word and yet the person's.
 ALSO = {("BriefOut", "pain"): False, ("SessionOut", "imports"): []}
-NAMES = {("Person", "name"): ERASED, ("Choice", "reasons"): ERASED_WORDS}
+# What stands where something has to be called something.
+NAMES = {
+    ("Person", "name"): ERASED,
+    ("Choice", "reasons"): ERASED_WORDS,
+    ("Choice", "name"): "A choice",
+    **dict.fromkeys([("JobFields", "name"), ("PlayedOut", "job"), ("BagJobOut", "job"), ("Held", "job")], "a job"),
+    **dict.fromkeys(
+        [(part, "name") for part in ("BuildOut", "ClubLine", "Tested", "LostBuild", "BoardLine")]
+        + [("BagJobOut", "club"), ("LongestOut", "club"), ("ClaimOut", "club")],
+        "a club",
+    ),
+    ("BagPlanOut", "name"): "A plan",
+}
 
 # Of an entry of the trail: what stays is numbers, letters and codes of ours.
 TRAIL = Words(

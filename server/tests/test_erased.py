@@ -173,6 +173,7 @@ def test_erasing_takes_every_word_of_the_person_and_leaves_the_figures(known, de
     assert numbers(after["bench"]) == numbers(before["bench"])
     page = desk.get(f"/api/sessions/{known.pk}/handover").json()
     assert (page["customer"], page["agreed"]["reasons"]) == (ERASED, "Erased with the customer.")
+    assert desk.get(f"/api/sessions/{known.pk}").json()["status"] == "erased"
     for place in ("", "/bench", "/plans", "/shortlist", "/handover"):
         for visit in FittingSession.objects.all():
             assert desk.get(f"/api/sessions/{visit.pk}{place}").status_code == 200, place

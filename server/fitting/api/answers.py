@@ -83,7 +83,8 @@ def _body(session: FittingSession, part: str, since: int) -> Any:
     if session.agreed_at is not None:
         kept = AgreedAnswers.objects.of(session.shop_id).filter(session=session).first()
         if kept is not None and part in kept.answers:
-            return {**_as_read_now(part, kept.answers[part]), "revision": session.revision}
+            gone = {"status": "erased"} if part == "session" and session.customer.erased_at is not None else {}
+            return {**_as_read_now(part, kept.answers[part]), "revision": session.revision, **gone}
     return _made(judged(session), part, since)
 
 

@@ -35,10 +35,10 @@ OUTCOMES = {"buy": "Recommended", "drop": "Leave out", "keep": "Keep what is the
 
 
 def status_of(session: FittingSession, *, has_shots: bool) -> Status:
-    if session.agreed_at is not None:
-        return "agreed"
     if session.customer.erased_at is not None:
         return "erased"
+    if session.agreed_at is not None:
+        return "agreed"
     return "open" if has_shots or session.briefed_at is not None else "not_begun"
 
 

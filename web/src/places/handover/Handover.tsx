@@ -43,6 +43,8 @@ function Decision({
 }: Pick<PlaceProps, "session" | "act"> & { handover: HandoverAnswer }) {
 	const [correcting, setCorrecting] = useState(false);
 	const { agreed } = handover;
+	if (!agreed && session.status === "erased")
+		return <p className="p-5">Nothing was agreed before this customer was erased.</p>;
 	if (!agreed) return <Deciding session={session} handover={handover} act={act} />;
 	if (correcting)
 		return (
@@ -305,10 +307,13 @@ function NotHere({ session, act }: Pick<PlaceProps, "session" | "act">) {
 	);
 }
 
+/** Whether a sheet says anything: of a customer who is erased it does not. */
+const isWritten = (club: Tested) => club.sheet.some((line) => line.value);
+
 export function BuildSheets({ clubs }: { clubs: Tested[] }) {
 	return (
 		<div className="grid gap-5 sm:grid-cols-[repeat(auto-fit,minmax(20rem,1fr))]">
-			{clubs.map((club) => (
+			{clubs.filter(isWritten).map((club) => (
 				<section key={club.build}>
 					<h3 className="mb-1 flex items-center gap-2 text-lg">
 						Build sheet <Letter letter={club.letter} size={20} />
@@ -365,9 +370,11 @@ function Agreed({
 					Page for the customer
 				</Link>
 				<Editions id={session.id} earlier={handover.earlier} />
-				<button type="button" className="min-h-11 cursor-pointer text-sm underline" onClick={onCorrect}>
-					Correct it in a new edition
-				</button>
+				{session.status !== "erased" && (
+					<button type="button" className="min-h-11 cursor-pointer text-sm underline" onClick={onCorrect}>
+						Correct it in a new edition
+					</button>
+				)}
 			</aside>
 		</div>
 	);

@@ -1,5 +1,5 @@
 /** The Handover on its own: one club or several, what leaves the bag, the decision as it is sent and as it stays. */
-import { fireEvent, screen, waitFor } from "@testing-library/react";
+import { cleanup, fireEvent, screen, waitFor } from "@testing-library/react";
 import { afterEach, expect, test } from "vitest";
 import type { Handover as HandoverAnswer, Session } from "../../api/client";
 import { A, agreed, B, choice, handover } from "../../tests/handover";
@@ -184,4 +184,13 @@ test("a contender that is not here yet keeps the session open, with the question
 	await waitFor(() =>
 		expect(changes(sent)[0]).toMatchObject({ url: "/api/sessions/7/awaited", body: { name: "" } }),
 	);
+});
+
+test("of a customer who is erased the figures are shown, and nothing is corrected or agreed any more", async () => {
+	open(agreed(choice([A, B], ["5i"])), { ...session, status: "erased" });
+	await screen.findByText("Page for the customer");
+	expect(screen.queryByText("Correct it in a new edition")).toBeNull();
+	cleanup();
+	open(handover, { ...session, status: "erased" });
+	expect(await screen.findByText(/Nothing was agreed before/)).toBeTruthy();
 });
