@@ -77,20 +77,22 @@ def test_a_whole_visit_takes_few_acts_and_each_can_be_taken_back(page: Page, app
     assert fitter.acts <= MOST_ACTS
 
     # Named, taken back, done again; what was hit since is not taken off the stand.
-    done = page.get_by_role("region", name="What was done")
-    expect(done).to_contain_text("takes back: turned D to another setting")
+    def told(words: str) -> None:
+        expect(page.get_by_role("button", name=words)).to_be_visible()
+
+    told("Z takes back: turned D to another setting")
     page.keyboard.press("z")
     expect(page.get_by_role("alert")).to_contain_text("D was hit since it was put up")
     page.keyboard.press("ArrowLeft")
     page.keyboard.press("t")
     expect(shots.nth(3)).to_contain_text("toe")
-    expect(done).to_contain_text("takes back: called a strike")
+    told("Z takes back: called a strike")
     page.reload()
     expect(shots.nth(3)).to_contain_text("toe")
-    expect(done).to_contain_text("takes back: called a strike")
+    told("Z takes back: called a strike")
     page.keyboard.press("z")
     expect(shots.nth(3)).not_to_contain_text("toe")
-    expect(done).to_contain_text("does again: called a strike")
+    told("⇧Z does again: called a strike")
     page.keyboard.press("Shift+Z")
     expect(shots.nth(3)).to_contain_text("toe")
 

@@ -13,7 +13,7 @@ def borrow(page: Page, name: str, kind: str, loft: str) -> None:
     page.get_by_label("What the borrowed club is called").fill(name)
     page.get_by_label("Kind of the borrowed club").select_option(kind)
     page.get_by_label("Loft of the borrowed club in degrees").fill(loft)
-    page.get_by_role("button", name="On the stand").first.click()
+    page.get_by_role("dialog").get_by_role("button", name="On the stand").first.click()
     expect(page.get_by_role("dialog")).to_have_count(0)
 
 

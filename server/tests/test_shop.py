@@ -1,7 +1,12 @@
 """What an owner sets for the shop, and what it does to verdicts."""
 
+import io
+import os
+import time
+
 import pytest
 from demo.load import hit
+from django.core.management import call_command
 from django.test import Client
 from fitting.domain.session import load
 from fitting.models import Build, FittingSession
@@ -55,3 +60,22 @@ def test_a_bay_says_whether_its_monitor_measures_flight(office, shop):
     assert (row["models_flight"], row["altitude_m"]) == (True, 500)
     body["temperature_c"] = 400
     assert office.put(f"/api/bays/{bay.pk}", body, content_type=JSON).status_code == 400
+
+
+def test_the_oldest_backups_go_those_of_each_kind_by_themselves(db, tmp_path):
+    """What a restore put aside pushes no daily one out, nor the newest of all; other names are not ours."""
+
+    def file(name, age):
+        (tmp_path / name).touch()
+        os.utime(tmp_path / name, (0, time.time() - age))
+        return name
+
+    for day in range(4):
+        file(f"2026-11-2{day}-030000.hemicycle", 9000 - day)
+    aside = [file(f"before-2026-11-30-0{hour}0000.hemicycle", 10_000 - hour) for hour in range(7)]
+    mine = file("keep me.hemicycle", 99_999)
+    call_command("backup", str(tmp_path), keep=2, stdout=io.StringIO())
+    left = {path.name for path in tmp_path.glob("*.hemicycle")}
+    daily = sorted(name for name in left if name[0] == "2")
+    assert (len(daily), daily[0]) == (2, "2026-11-23-030000.hemicycle")
+    assert left - set(daily) == {*aside[-5:], mine}
