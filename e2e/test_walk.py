@@ -19,7 +19,6 @@ def brief(page: Page) -> None:
 
 
 def bag(page: Page) -> None:
-    page.keyboard.press("Escape")
     page.keyboard.press("2")
     page.get_by_role("button", name="Import shots").first.click()
     page.get_by_label("Shots file").set_input_files(DEMO)
@@ -95,6 +94,41 @@ def handover(page: Page) -> None:
     expect(page.get_by_text(re.compile("^✓ Agreed .* by Rowan Ashby$"))).to_be_visible()
     page.get_by_role("link", name="Page for the customer").click()
     expect(page.get_by_role("heading", name="Your new club: 9W 24°")).to_be_visible()
+
+
+def test_the_readmes_walk_goes_key_for_key_and_ends_with_the_club_that_fills_the_hole(
+    page: Page, fresh_application
+) -> None:
+    """“Open Mabel Thorne, add two jobs, press 2 and import; press L and P, 3 for the bay, let the stand-in hit.”"""
+    sign_in(page, fresh_application)
+    page.get_by_role("link", name=re.compile("Mabel Thorne")).click()
+    page.get_by_role("button", name="+ Long par three").click()
+    page.get_by_role("button", name="+ Second into a par five").click()
+    page.keyboard.press("2")
+    expect(page.get_by_role("heading", name="Ladder")).to_be_visible()
+    page.keyboard.press("i")
+    page.get_by_label("Shots file").set_input_files(DEMO)
+    page.get_by_role("button", name="Take in 54 shots").click()
+    page.get_by_role("button", name="See the carry map").click()
+    page.keyboard.press("l")
+    page.get_by_role("button", name=re.compile(r"^Put \d on the stand")).click()
+    expect(page.get_by_role("link", name=re.compile("on the stand: to the bay"))).to_be_visible()
+    page.keyboard.press("p")
+    expect(page.get_by_role("tab", name=re.compile("Plans"), selected=True)).to_be_visible()
+    page.keyboard.press("3")
+    page.get_by_role("button", name="Hit 6").click()
+    shots = page.get_by_role("list", name="Shots of this build").get_by_role("listitem")
+    expect(shots).to_have_count(6, timeout=30_000)
+    page.keyboard.press("4")
+    expect(page.get_by_test_id("choice")).to_contain_text(re.compile("fills the hole|saves|more shots with A"))
+    page.keyboard.press("1")
+    names = [each.input_value() for each in page.get_by_label("Name of the job").all()]
+    assert names == ["Long par three", "Second into a par five"]
+    # A name is left by Enter, and keys act again.
+    page.get_by_label("Name of the job").first.fill("Over the quarry")
+    page.keyboard.press("Enter")
+    page.keyboard.press("2")
+    expect(page.get_by_role("heading", name="Ladder")).to_be_visible()
 
 
 def test_a_whole_fitting(page: Page, fresh_application) -> None:

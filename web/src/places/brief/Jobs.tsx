@@ -1,4 +1,5 @@
 /** The shots the club is for, from a list of common ones, made exact by sliding. */
+import type { KeyboardEvent } from "react";
 import { type UseFormReturn, useFieldArray, useWatch } from "react-hook-form";
 import type { Session } from "../../api/client";
 import { JobDrawing } from "../../instruments/job-drawing/JobDrawing";
@@ -34,7 +35,10 @@ export function Jobs({ form, common, longest, fault }: Props) {
 						key={each.name}
 						type="button"
 						className="btn btn-sm h-10 border-base-300 bg-base-100"
-						onClick={() => jobs.append({ ...fieldsOfJob(each), ...groundOf(home(form)) })}
+						// The cursor stays where it was: the next key is a key, not a letter of the name.
+						onClick={() =>
+							jobs.append({ ...fieldsOfJob(each), ...groundOf(home(form)) }, { shouldFocus: false })
+						}
 					>
 						+ {each.name}
 					</button>
@@ -67,6 +71,13 @@ const home = (form: Props["form"]): CourseFields | undefined =>
 /** The ground of a course, as a job takes it over; nothing without one. */
 const groundOf = (course: CourseFields | undefined): Partial<Pick<CourseFields, "firmness" | "greenFt">> =>
 	course ? { firmness: course.firmness, greenFt: Number(course.greenFt) || EVERYDAY_FT } : {};
+
+/** Enter says that a name is written: then keys act again. */
+const leftByEnter = (event: KeyboardEvent<HTMLInputElement>) => {
+	if (event.key !== "Enter") return;
+	event.preventDefault();
+	event.currentTarget.blur();
+};
 
 function JobRow({
 	form,
@@ -104,6 +115,7 @@ function JobRow({
 				<input
 					className="input h-10 min-w-44 flex-1 font-semibold"
 					aria-label="Name of the job"
+					onKeyDown={leftByEnter}
 					{...form.register(`${at}.name`)}
 				/>
 				<select className="select h-10 w-36" aria-label="Kind of shot" {...form.register(`${at}.kind`)}>

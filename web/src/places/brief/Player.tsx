@@ -107,6 +107,7 @@ export function Courses({ form }: FormProps) {
 										share: 80,
 										windMph: 0,
 									},
+							{ shouldFocus: false },
 						)
 					}
 				>
