@@ -101,7 +101,7 @@ TABLES: dict[str, Kept] = {
     ),
     "fitting.Shot": Kept(
         {"aside_reason": "", "check_club": ""},
-        "number feed_id at hit_at revision aside misread void strike sources calm club_speed_mps ball_speed_mps "
+        "number feed_id at hit_at revision aside typed misread void strike sources calm club_speed_mps ball_speed_mps "
         "launch_deg direction_deg spin_rpm axis_deg attack_deg path_deg face_deg dynamic_loft_deg carry_m total_m "
         "offline_m peak_m landing_deg hang_s",
     ),

@@ -26,6 +26,7 @@ WORDS = {
     "shot.aside": "set a shot aside",
     "shot.back": "brought a shot back",
     "shot.strike": "called a strike",
+    "shot.typed": "typed a shot",
     "shot.counts": "said what of a shot counts",
     "shot.pin": "kept a shot in sight to copy",
     "shot.unpin": "no longer kept a shot in sight",

@@ -223,3 +223,29 @@ def test_while_the_bay_changes_hands_every_shot_is_kept_once_and_for_whom_it_was
         assert set(runs) <= {held.pk}
     assert FittingSession.objects.get(pk=session.pk).in_hand_id == mine.pk
     assert Bay.objects.get(pk=bay.pk).hold.session_id == session.pk
+
+
+def test_shots_that_no_monitor_sends_are_typed_judged_as_read_and_taken_back(desk, session):
+    build = session.builds.get(letter="A")
+    url = f"/api/sessions/{session.pk}/shots"
+    for carry in (170, 172, 175, 168, 171, 173):
+        seen = desk.post(url, {"build": build.pk, "carry_m": carry * 0.9144}, content_type=JSON)
+        assert seen.status_code == 201, seen.content
+    shots = seen.json()["shots"]
+    assert [each["typed"] for each in shots] == [True] * 6
+    assert shots[0]["readings"].keys() == {"carry_m"}  # what was not read is not made up
+    (verdict,) = seen.json()["verdicts"]
+    assert verdict["why"].startswith("Carries 172")
+    assert desk.get(f"/api/sessions/{session.pk}/acts").json()["undo"] == "typed shot 6"
+    back = desk.post(f"/api/sessions/{session.pk}/undo").json()
+    assert [each["aside"] for each in back["shots"]] == [False] * 5 + [True]
+    refused = [
+        ({"build": build.pk, "carry_m": 0}, "carry_m"),
+        ({"build": build.pk, "carry_m": 160, "total_m": 100}, "total_m"),
+        ({"build": build.pk, "carry_m": 160, "spin_rpm": 90_000}, "spin_rpm"),
+        ({"build": 10**9, "carry_m": 160}, None),
+    ]
+    for body, field in refused:
+        answer = desk.post(url, body, content_type=JSON)
+        assert (answer.status_code, answer.json()["field"]) == (404 if field is None else 400, field), answer.content
+    assert Shot.objects.filter(session=session).count() == 6

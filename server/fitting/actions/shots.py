@@ -23,6 +23,7 @@ from .changes import announce, for_change, next_revision, note
 from .windows import keep_windows
 
 DISTANCE = ("carry_m", "total_m")
+MOST_BACK_M = 25.0  # a wedge that spins back
 LINE = ("offline_m", "direction_deg", "axis_deg")
 
 
@@ -134,6 +135,28 @@ def _shot(actor: User, shot_id: int) -> tuple[Shot, FittingSession]:
     shot = Shot.objects.select_related("run__build", "run__imported").one(session.shop_id, shot_id)
     shot.revision = session.revision
     return shot, session
+
+
+# What is read off a monitor's screen and typed, as it is called there.
+TYPED = ("carry_m", "total_m", "offline_m", "peak_m", "ball_speed_mps", "launch_deg", "spin_rpm")
+
+
+@action("fit")
+def type_in(actor: User, session_id: int, *, build_id: int, readings: Mapping[str, float]) -> Shot:
+    """A shot that no monitor sends, as somebody reads it off a screen: whole yards, and only what was typed. Taken
+    back, it is set aside."""
+    session = for_change(actor, session_id)
+    build = _club(session, build_id)
+    if not readings.get("carry_m"):
+        raise BadInput("Type the carry: how far it flew.", field="carry_m")
+    total = readings.get("total_m")
+    if total is not None and total < readings["carry_m"] - MOST_BACK_M:
+        raise BadInput("The total is shorter than the carry. Which of the two is it?", field="total_m")
+    (shot,) = take_in(session, run_for(session, build), [dict(readings)], told=[{"typed": True}])
+    rows = [["shot", shot.pk, "aside", True, False]]
+    note(session, actor, "shot.typed", f"shot:{shot.pk}", number=shot.number, rows=rows)
+    announce(session, "shot", shot=shot)
+    return shot
 
 
 @action("fit")

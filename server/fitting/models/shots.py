@@ -80,6 +80,7 @@ class Shot(ScopedModel):
     )
     revision = models.PositiveIntegerField(default=1, help_text="Of the session, when this shot last changed.")
     aside = models.BooleanField(default=False)
+    typed = models.BooleanField(default=False, help_text="Read off a screen by somebody; no monitor sent it.")
     aside_reason = models.CharField(max_length=80, blank=True)
     misread = models.BooleanField(default=False, help_text="The monitor's error: counts for nothing.")
     void = models.JSONField(default=list, help_text="Readings that do not count, as the line of a shot.")

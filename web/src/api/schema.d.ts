@@ -1218,7 +1218,8 @@ export interface paths {
         get?: never;
         /** @description Move, set aside or tag several shots in one act. */
         put: operations["change_shots"];
-        post?: never;
+        /** @description A shot that no monitor sends, as somebody reads it off a screen. */
+        post: operations["type_shot"];
         delete?: never;
         options?: never;
         head?: never;
@@ -3738,6 +3739,7 @@ export interface components {
             };
             check_club: string;
             instead: number | null;
+            typed: boolean;
         };
         ShotsInRequest: {
             shots: number[];
@@ -4238,6 +4240,23 @@ export interface components {
             low_m: number;
             /** Format: double */
             high_m: number;
+        };
+        TypedInRequest: {
+            build: number;
+            /** Format: double */
+            carry_m: number;
+            /** Format: double */
+            total_m?: number | null;
+            /** Format: double */
+            offline_m?: number | null;
+            /** Format: double */
+            peak_m?: number | null;
+            /** Format: double */
+            ball_speed_mps?: number | null;
+            /** Format: double */
+            launch_deg?: number | null;
+            /** Format: double */
+            spin_rpm?: number | null;
         };
         UndoneInRequest: {
             undone: boolean;
@@ -6644,6 +6663,34 @@ export interface operations {
         };
         responses: {
             200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionOut"];
+                };
+            };
+        };
+    };
+    type_shot: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A revision that the reader has: shots that did not change after it are left out. */
+                "Since-Revision"?: number;
+            };
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TypedInRequest"];
+            };
+        };
+        responses: {
+            201: {
                 headers: {
                     [name: string]: unknown;
                 };

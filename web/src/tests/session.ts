@@ -85,6 +85,7 @@ export const shot = (id: number, of: number, carry: number, more: Partial<Shot> 
 	number: id,
 	run: 1,
 	check_club: "",
+	typed: false,
 	instead: null,
 	apart: "",
 	as_hit_m: null,

@@ -200,6 +200,7 @@ def present_shot(shot: Shot, usual: Mapping[str, Source] | None = None, *, known
         readings={key: round(value, 4) for key, value in known.values.items()},
         check_club=shot.check_club,
         instead=shot.instead_id,
+        typed=shot.typed,
         sources={key: source for key, source in known.sources.items() if source is not usual.get(key, Source.MEASURED)},
     )
 

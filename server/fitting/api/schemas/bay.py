@@ -114,7 +114,7 @@ class ShotOut:
     apart: why it is no stock
     shot otherwise, as its swing or ball; as_hit_m: its carry as measured, where wind was taken out of the readings.
     place: of a sole test, what was played. check_club: why it may have been hit with another club, instead: which;
-    empty where that is sure."""
+    empty where that is sure. typed: read off a screen by somebody."""
 
     id: int
     number: int
@@ -138,6 +138,21 @@ class ShotOut:
     sources: dict[str, Source]
     check_club: str
     instead: int | None
+    typed: bool
+
+
+@dataclass
+class TypedIn:
+    """A shot as it is read off a screen; null for what was not. offline_m: to the right positive."""
+
+    build: int
+    carry_m: float
+    total_m: float | None = None
+    offline_m: float | None = None
+    peak_m: float | None = None
+    ball_speed_mps: float | None = None
+    launch_deg: float | None = None
+    spin_rpm: float | None = None
 
 
 @dataclass

@@ -37,6 +37,7 @@ from ..schemas.bay import (
     StrikeIn,
     SwingIn,
     TaskIn,
+    TypedIn,
 )
 
 
@@ -222,6 +223,14 @@ class ShotsView(APIView):
         wanted = shots.ForAll(new.aside, new.reason, "" if new.no_strike else new.strike, new.build)
         shots.change_shots(actor_of(request), session_id, new.shots, wanted)
         return changed(request, session_id)
+
+    @documented_change(TypedIn, name="type_shot", tags=["bay"], status=201)
+    def post(self, request: Request, session_id: int) -> Response:
+        """A shot that no monitor sends, as somebody reads it off a screen."""
+        new = given(request, TypedIn)
+        readings = {name: value for name in shots.TYPED if (value := getattr(new, name)) is not None}
+        shots.type_in(actor_of(request), session_id, build_id=new.build, readings=readings)
+        return changed(request, session_id, 201)
 
 
 class ActsView(APIView):

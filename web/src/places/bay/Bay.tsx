@@ -38,6 +38,7 @@ import { StandInPanel } from "./StandInPanel";
 import { Steady } from "./Steady";
 import { Tray } from "./Tray";
 import { Turn, useTurn } from "./Turn";
+import { TypePad } from "./TypePad";
 import { useShotsInWork, withShots } from "./work";
 
 const TAGS = [
@@ -55,7 +56,7 @@ export function Bay({ session, act, live }: PlaceProps) {
 	const build = buildOf(session, session.in_hand);
 	const { shots, shot, selected, touch, turn, step, select } = useShotsInWork(session, session.in_hand);
 	const [dialog, setDialog] = useState<
-		"setting" | "move" | "wanted" | "player" | "felt" | "trail" | "run" | null
+		"setting" | "move" | "wanted" | "player" | "felt" | "trail" | "run" | "type" | null
 	>(null);
 	const acts = useActs(session).data;
 	const agreed = isClosed(session);
@@ -192,6 +193,15 @@ export function Bay({ session, act, live }: PlaceProps) {
 					? undefined
 					: "No sleeve on this build",
 			run: () => setDialog("setting"),
+		},
+		{
+			id: "type",
+			name: "Type shots",
+			keys: "\\",
+			shown: "\\",
+			group: "Bay",
+			blocked: agreed ? "The session is agreed" : build ? undefined : "Take a club in hand first",
+			run: () => setDialog("type"),
 		},
 		{
 			id: "move",
@@ -448,6 +458,9 @@ export function Bay({ session, act, live }: PlaceProps) {
 			{dialog === "player" && <PlayerSheet session={session} act={act} onClose={() => setDialog(null)} />}
 			{dialog === "felt" && (
 				<FeltSheet session={session} act={act} first={build} onClose={() => setDialog(null)} />
+			)}
+			{dialog === "type" && build && (
+				<TypePad session={session} build={build} act={act} onClose={() => setDialog(null)} />
 			)}
 			{dialog === "wanted" && <WantedShot session={session} act={act} onClose={() => setDialog(null)} />}
 			{dialog === "move" && shot && (

@@ -251,7 +251,8 @@ function markOf(shot: Shot): string {
 	if (shot.apart) return shot.apart;
 	if (shot.intent !== "stock") return shot.intent;
 	if (!shot.line) return "no line";
-	return shot.distance ? "" : "no carry";
+	if (!shot.distance) return "no carry";
+	return shot.typed ? "typed" : "";
 }
 
 function place(carry: number | null, window: { low: number; high: number } | undefined): string {

@@ -388,3 +388,34 @@ test("a shot that is kept apart says why, and one hit in wind what it carried as
 	expect(screen.getByRole("button", { name: /^Shot 1/ }).textContent).toContain("half swing");
 	expect(screen.getByText("as hit 169, without the wind 181")).not.toBeNull();
 });
+
+test("shots are typed by pad or keys: with the carry alone three touches a ball, else figure by figure", async () => {
+	const sent = serve({ "POST /api/sessions/7/shots": inHand });
+	show(Bay, inHand);
+	press("\\");
+	const touch = (name: string) => fireEvent.click(screen.getByRole("button", { name, hidden: true }));
+	for (const digit of "168") touch(digit);
+	await waitFor(() => expect(changes(sent)).toHaveLength(1));
+	expect(changes(sent)[0]?.body).toEqual({ build: 4, carry_m: 168 * 0.9144 });
+	touch("Side");
+	touch("Ball speed");
+	for (const digit of "84") touch(digit);
+	touch("Next");
+	touch("6");
+	touch("Right of the line");
+	touch("Next");
+	const entry = screen.getByLabelText("Ball speed in mph");
+	fireEvent.change(entry, { target: { value: "12x" } });
+	touch("Take it in");
+	expect(await screen.findByText(/“12x” is no number/)).toBeTruthy();
+	touch("Type the ball speed");
+	fireEvent.change(screen.getByLabelText("Ball speed in mph"), { target: { value: "90.5" } });
+	touch("Take it in");
+	await waitFor(() => expect(changes(sent)).toHaveLength(2));
+	expect(changes(sent)[1]?.body).toEqual({
+		build: 4,
+		carry_m: 84 * 0.9144,
+		offline_m: -6 * 0.9144,
+		ball_speed_mps: 90.5 * 0.44704,
+	});
+});

@@ -1,0 +1,183 @@
+/** Shots read off a screen, typed ball by ball: the carry, and what else is wanted, on a number pad or by keys. */
+import { useEffect, useRef, useState } from "react";
+import type { Build } from "../../api/client";
+import { change } from "../../api/session";
+import type { PlaceProps } from "../../session/place";
+import { nameOf } from "../../session/select";
+import { useDrafted } from "../../ui/draft";
+import { useKept } from "../../ui/kept";
+import { Said } from "../../ui/Said";
+import { Sheet } from "../../ui/Sheet";
+import { neededNumber } from "../../ui/typed";
+import { fromMph, toMetres, yd } from "../../ui/units";
+
+const FOOT_M = 0.3048;
+/** What a monitor's screen shows: how it is called, its unit, and how it travels. */
+const FIELDS = [
+	{ key: "carry_m", label: "Carry", unit: "yd", sent: (typed: number) => toMetres(typed) as number },
+	{ key: "total_m", label: "Total", unit: "yd", sent: (typed: number) => toMetres(typed) as number },
+	{ key: "offline_m", label: "Side", unit: "yd", sent: (typed: number) => toMetres(typed) as number },
+	{ key: "peak_m", label: "Height", unit: "ft", sent: (typed: number) => typed * FOOT_M },
+	{ key: "ball_speed_mps", label: "Ball speed", unit: "mph", sent: fromMph },
+	{ key: "launch_deg", label: "Launch", unit: "°", sent: (typed: number) => typed },
+	{ key: "spin_rpm", label: "Spin", unit: "rpm", sent: (typed: number) => typed },
+] as const;
+type Key = (typeof FIELDS)[number]["key"];
+const PAD = ["7", "8", "9", "4", "5", "6", "1", "2", "3", ".", "0", "⌫"];
+const WHOLE_CARRY = /^[1-3][0-9]{2}$/;
+
+export function TypePad({
+	session,
+	build,
+	act,
+	onClose,
+}: Pick<PlaceProps, "session" | "act"> & { build: Build; onClose: () => void }) {
+	const form = `typed:${build.id}`;
+	const [wanted, setWanted] = useKept<Key[]>("typed:fields", []);
+	const [typed, setTyped] = useDrafted<Partial<Record<Key, string>>>(form, "figures", {});
+	const [left, setLeft] = useDrafted(form, "left", false);
+	const [at, setAt] = useState<Key>("carry_m");
+	const [wrong, setWrong] = useState<unknown>(null);
+	const [last, setLast] = useState<string[]>([]);
+	const entry = useRef<HTMLInputElement>(null);
+	// After the sheet is up, which takes the focus to its first button.
+	useEffect(() => entry.current?.focus(), []);
+	const asked = FIELDS.filter((each) => each.key === "carry_m" || wanted.includes(each.key));
+	const field = asked.find((each) => each.key === at) ?? FIELDS[0];
+
+	const enter = (figures: Partial<Record<Key, string>>) => {
+		const here = asked.findIndex((each) => each.key === field.key);
+		const following = asked[here + 1];
+		if (following) return setAt(following.key);
+		try {
+			const body: Partial<Record<Key, number>> = {};
+			for (const each of asked) {
+				const text = figures[each.key] ?? "";
+				if (each.key !== "carry_m" && !text.trim()) continue; // not read
+				const value = each.sent(neededNumber(text, each.label.toLowerCase()));
+				body[each.key] = each.key === "offline_m" && left ? -value : value;
+			}
+			const sent = { build: build.id, carry_m: body.carry_m ?? 0, ...body };
+			act(async () => {
+				try {
+					return await change.typeShot(session.id, sent);
+				} catch (refused) {
+					setWrong(refused);
+					throw refused;
+				}
+			});
+			setLast((so) => [figures.carry_m ?? "", ...so].slice(0, 8));
+			setTyped({});
+			setLeft(false);
+			setWrong(null);
+		} catch (error) {
+			setWrong(error);
+		}
+		setAt("carry_m");
+	};
+	const write = (text: string) => {
+		const figures = { ...typed, [field.key]: text };
+		setTyped(figures);
+		// With the carry alone three digits are all of it: no touch more.
+		if (asked.length === 1 && WHOLE_CARRY.test(text)) enter(figures);
+	};
+	const touch = (key: string) => {
+		const now = typed[field.key] ?? "";
+		write(key === "⌫" ? now.slice(0, -1) : now + key);
+		entry.current?.focus();
+	};
+	return (
+		<Sheet title={`Type shots of ${nameOf(build)}`} onClose={onClose}>
+			<fieldset className="mb-3 flex flex-wrap gap-1.5">
+				<legend className="quiet mb-1 text-sm">What the screen shows</legend>
+				{FIELDS.slice(1).map((each) => (
+					<button
+						key={each.key}
+						type="button"
+						aria-pressed={wanted.includes(each.key)}
+						className={`btn btn-sm h-11 ${wanted.includes(each.key) ? "btn-primary" : "border-base-300 bg-base-100"}`}
+						onClick={() => {
+							setWanted(
+								wanted.includes(each.key) ? wanted.filter((key) => key !== each.key) : [...wanted, each.key],
+							);
+							setAt("carry_m");
+						}}
+					>
+						{each.label}
+					</button>
+				))}
+			</fieldset>
+			<form
+				className="grid gap-4 sm:grid-cols-[1fr_15rem]"
+				onSubmit={(event) => {
+					event.preventDefault();
+					enter(typed);
+				}}
+			>
+				<div className="space-y-2">
+					{asked.map((each) => (
+						<button
+							key={each.key}
+							type="button"
+							aria-label={`Type the ${each.label.toLowerCase()}`}
+							className={`flex min-h-11 w-full items-baseline gap-3 px-3 text-left ${each.key === field.key ? "bg-base-200" : ""}`}
+							onClick={() => {
+								setAt(each.key);
+								entry.current?.focus();
+							}}
+						>
+							<span className="quiet w-24">{each.label}</span>
+							<span className={`num font-semibold ${each.key === "carry_m" ? "text-5xl" : "text-2xl"}`}>
+								{typed[each.key] || "–"}
+							</span>
+							<span className="quiet">
+								{each.unit}
+								{each.key === "offline_m" ? (left ? " left" : " right") : ""}
+							</span>
+						</button>
+					))}
+					<input
+						ref={entry}
+						className="input h-11 w-full"
+						inputMode="none"
+						aria-label={`${field.label} in ${field.unit}`}
+						autoComplete="off"
+						value={typed[field.key] ?? ""}
+						onChange={(event) => write(event.target.value)}
+					/>
+					<Said error={wrong as Error | null} />
+					<p role="status" className="quiet text-sm">
+						{last.length > 0 && `Typed: ${last.join(", ")}. `}
+						{build.kept > 0 && `${build.kept} kept, carry ${yd(build.carry_m)}.`}
+					</p>
+				</div>
+				<div className="grid grid-cols-3 gap-2">
+					{PAD.map((key) => (
+						<button
+							key={key}
+							type="button"
+							className="btn num h-14 border-base-300 bg-base-100 text-2xl"
+							aria-label={key === "⌫" ? "Take a digit back" : key === "." ? "Point" : key}
+							onClick={() => touch(key)}
+						>
+							{key}
+						</button>
+					))}
+					{wanted.includes("offline_m") && (
+						<button
+							type="button"
+							className="btn col-span-3 h-12 border-base-300 bg-base-100"
+							aria-pressed={left}
+							onClick={() => setLeft(!left)}
+						>
+							{left ? "Left of the line" : "Right of the line"}
+						</button>
+					)}
+					<button type="submit" className="btn btn-primary col-span-3 h-14 text-lg">
+						{asked.at(-1)?.key === field.key ? "Take it in" : "Next"}
+					</button>
+				</div>
+			</form>
+		</Sheet>
+	);
+}
