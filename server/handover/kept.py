@@ -131,7 +131,7 @@ TABLES: dict[str, Kept] = {
         "role keys sign_ins_from",
         session=None,
     ),
-    "shop.Bay": Kept(shops="name indoor surface altitude_m temperature_c models_flight noise", session=None),
+    "shop.Bay": Kept(shops="name indoor surface altitude_m temperature_c models_flight noise closed_at", session=None),
     "rack.Head": Kept(
         shops="maker model label head_type loft_deg lie_deg length_m sleeve_deg positions left_handed right_handed "
         "sole tip_in stock price bounce_deg head_g made retired_at",
@@ -271,5 +271,5 @@ TRAIL = Words(
     "rows name before after why plan file reason",
     "number letter letters edition of did id code shots fields slot quantity low high clubs rule mode away loft aside "
     "target_m kind intent turned_from made_from build builds partner other lie ids swing",
-    "label days columns models_flight noise idle years role active",
+    "closed label days columns models_flight noise idle years role active",
 )

@@ -61,6 +61,8 @@ class Bay(ScopedModel):
         default=dict, help_text="By reading, what the monitor reads wrong where that is not usual: shot and day."
     )
 
+    closed_at = models.DateTimeField(null=True, help_text="Nothing is begun there any more; what was hit there stays.")
+
     class Meta:
         constraints = [models.UniqueConstraint(fields=["shop", "name"], name="bay_name_once_a_shop")]
 

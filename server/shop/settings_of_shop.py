@@ -6,6 +6,7 @@ from collections.abc import Mapping, Sequence
 from dataclasses import asdict
 
 from django.db.models import F
+from django.utils import timezone
 from hemicycle_core.errors import BadInput
 from hemicycle_core.monitor import MonitorKind, Noise, noise_from_shown
 from hemicycle_core.readout import check_columns
@@ -29,6 +30,69 @@ def set_thresholds(actor: User, values: Mapping[str, float]) -> Shop:
     shop.save(update_fields=["thresholds", "revision"])
     record(shop.pk, actor, "shop.thresholds", f"shop:{shop.pk}", before=before, after=shop.thresholds)
     return shop
+
+
+MOST_SHOP, MOST_BAY, MOST_BAYS = 80, 40, 24
+
+
+def _called(text: str, what: str, most: int) -> str:
+    name = " ".join(text.split())
+    if not name:
+        raise BadInput(f"Give the {what} a name.", field="name")
+    if len(name) > most:
+        raise BadInput(f"The name of a {what} has {most} characters at most.", field="name")
+    return name
+
+
+@action("own")
+def name_shop(actor: User, *, name: str, city: str) -> Shop:
+    """How the shop is called on the screen and on customers' papers. Agreed sessions keep what they were given."""
+    shop = Shop.objects.select_for_update().get(pk=actor.shop_id or 0)
+    before = {"name": shop.name, "city": shop.city}
+    shop.name, shop.city = _called(name, "shop", MOST_SHOP), " ".join(city.split())[:MOST_SHOP]
+    shop.revision += 1
+    shop.save(update_fields=["name", "city", "revision"])
+    record(shop.pk, actor, "shop.name", f"shop:{shop.pk}", before=before, after={"name": shop.name, "city": shop.city})
+    return shop
+
+
+def _free(actor: User, name: str, bay_id: int = 0) -> str:
+    called = _called(name, "bay", MOST_BAY)
+    if Bay.objects.of(actor.shop_id or 0).filter(name__iexact=called).exclude(pk=bay_id).exists():
+        raise BadInput(f"There is a {called} already. Call it otherwise.", field="name")
+    return called
+
+
+@action("own")
+def add_bay(actor: User, *, name: str, indoor: bool) -> Bay:
+    """One more place to hit from: a mat indoors, grass outdoors, until it is said otherwise."""
+    shop = Shop.objects.select_for_update().get(pk=actor.shop_id or 0)
+    if Bay.objects.of(shop).filter(closed_at=None).count() >= MOST_BAYS:
+        raise BadInput(f"A shop has {MOST_BAYS} open bays at most.", field="name")
+    bay = Bay.objects.create(
+        shop=shop, name=_free(actor, name), indoor=indoor, surface="mat" if indoor else "grass tee",
+        temperature_c=20 if indoor else 15,
+    )  # fmt: skip
+    record(shop.pk, actor, "bay.add", f"bay:{bay.pk}")
+    return bay
+
+
+@action("own")
+def change_bay(actor: User, bay_id: int, *, name: str | None = None, closed: bool | None = None) -> Bay:
+    """Call a bay otherwise, close it or open it again. The last open one stays open."""
+    Shop.objects.select_for_update().get(pk=actor.shop_id or 0)
+    bay = Bay.objects.select_for_update().one(actor.shop_id or 0, bay_id)
+    if name is not None:
+        bay.name = _free(actor, name, bay.pk)
+    if closed is not None:
+        others = Bay.objects.of(bay.shop_id).filter(closed_at=None).exclude(pk=bay.pk)
+        if closed and not others.exists():
+            raise BadInput("This is the last open bay. Add another one first.", field="closed")
+        bay.closed_at = (bay.closed_at or timezone.now()) if closed else None
+    bay.save(update_fields=["name", "closed_at"])
+    Shop.objects.filter(pk=bay.shop_id).update(revision=F("revision") + 1)
+    record(bay.shop_id, actor, "bay.change", f"bay:{bay.pk}", closed=bay.closed_at is not None)
+    return bay
 
 
 @action("own")

@@ -23,7 +23,7 @@ from rest_framework.views import APIView
 
 from .models import Bay, Shop, User
 from .people import set_rules
-from .settings_of_shop import set_bay, set_columns, set_thresholds
+from .settings_of_shop import add_bay, change_bay, name_shop, set_bay, set_columns, set_thresholds
 
 LONGEST_NAME, LONGEST_PASSWORD = 150, 256
 
@@ -48,6 +48,7 @@ class BayRow:
     altitude_m: float
     temperature_c: float
     noise: dict[str, Noise]
+    closed: bool
 
 
 @dataclass
@@ -55,6 +56,7 @@ class ShopOut:
     """may_change: whether who asks may change it. idle_minutes, keep_years: 0 for ever."""
 
     name: str
+    city: str
     may_change: bool
     idle_minutes: int
     keep_years: int
@@ -101,6 +103,26 @@ class BayIn:
 
 
 @dataclass
+class ShopName:
+    name: str
+    city: str = ""
+
+
+@dataclass
+class NewBay:
+    name: str
+    indoor: bool
+
+
+@dataclass
+class BayChange:
+    """Only what is sent changes."""
+
+    name: str | None = None
+    closed: bool | None = None
+
+
+@dataclass
 class ColumnsIn:
     """What the Bench reads out, in order."""
 
@@ -137,7 +159,8 @@ def _me(request: Request) -> Me:
     if not isinstance(user, User) or not may(user, "read"):
         return Me(signed_in=False, username="", name="", role="", shop="", bays=[], keys=Keys())
     shop = shop_of(request)
-    bays = [BayOut(bay.pk, bay.name, bay.indoor) for bay in Bay.objects.of(shop).order_by("name")]
+    open_ = Bay.objects.of(shop).filter(closed_at=None).order_by("name")
+    bays = [BayOut(bay.pk, bay.name, bay.indoor) for bay in open_]
     return Me(True, user.username, user.get_full_name() or user.username, user.role, shop.name, bays, Keys(**user.keys))
 
 
@@ -157,6 +180,7 @@ def _shop(request: Request) -> Response:
     bays = Bay.objects.of(shop).order_by("name")
     answer = ShopOut(
         name=shop.name,
+        city=shop.city,
         may_change=may(request.user, "own"),
         idle_minutes=shop.idle_minutes,
         keep_years=shop.keep_years,
@@ -172,6 +196,7 @@ def _shop(request: Request) -> Response:
                 bay.altitude_m,
                 bay.temperature_c,
                 noise_in_shown(bay.monitor),
+                bay.closed_at is not None,
             )
             for bay in bays
         ],
@@ -218,6 +243,36 @@ class BayView(APIView):
         bay = given(request, BayIn)
         sent = {**asdict(bay), "noise": bay.noise}
         set_bay(actor_of(request), bay_id, **sent)
+        return _shop(request)
+
+    @extend_schema(
+        request=serializer_of(BayChange), responses=serializer_of(ShopOut), operation_id="change_bay", tags=["shop"]
+    )
+    def patch(self, request: Request, bay_id: int) -> Response:
+        """Owners only."""
+        change_bay(actor_of(request), bay_id, **asdict(given(request, BayChange)))
+        return _shop(request)
+
+
+class BaysView(APIView):
+    @extend_schema(
+        request=serializer_of(NewBay), responses={201: serializer_of(ShopOut)}, operation_id="add_bay", tags=["shop"]
+    )
+    def post(self, request: Request) -> Response:
+        """Owners only."""
+        add_bay(actor_of(request), **asdict(given(request, NewBay)))
+        answer = _shop(request)
+        answer.status_code = 201
+        return answer
+
+
+class ShopNameView(APIView):
+    @extend_schema(
+        request=serializer_of(ShopName), responses=serializer_of(ShopOut), operation_id="name_shop", tags=["shop"]
+    )
+    def put(self, request: Request) -> Response:
+        """Owners only."""
+        name_shop(actor_of(request), **asdict(given(request, ShopName)))
         return _shop(request)
 
 

@@ -1,6 +1,7 @@
 """What an owner sets for the shop, and what it does to verdicts."""
 
 import io
+import json
 import os
 import time
 
@@ -79,3 +80,29 @@ def test_the_oldest_backups_go_those_of_each_kind_by_themselves(db, tmp_path):
     daily = sorted(name for name in left if name[0] == "2")
     assert (len(daily), daily[0]) == (2, "2026-11-23-030000.hemicycle")
     assert left - set(daily) == {*aside[-5:], mine}
+
+
+def test_an_owner_names_the_shop_and_adds_renames_and_closes_bays(boss, desk, session):
+    def send(method, url, body, status=200, client=boss):
+        answer = client.generic(method, f"/api/{url}", data=json.dumps(body), content_type=JSON)
+        assert answer.status_code == status, answer.content
+        return answer.json()
+
+    assert send("PUT", "shop/name", {"name": "x", "city": ""}, 403, desk)["type"] == "hemicycle:not_allowed"
+    named = send("PUT", "shop/name", {"name": "  Westmark   Fitting ", "city": "Dunmarrow"})
+    assert (named["name"], named["city"]) == ("Westmark Fitting", "Dunmarrow")
+    assert desk.get("/api/me").json()["shop"] == "Westmark Fitting"
+    assert desk.get(f"/api/sessions/{session.pk}/handover").json()["shop"] == "Westmark Fitting"
+    (first,) = boss.get("/api/shop").json()["bays"]
+    assert "last open bay" in send("PATCH", f"bays/{first['id']}", {"closed": True}, 400)["title"]
+    added = send("POST", "bays", {"name": "Bay 2", "indoor": False}, 201)["bays"][1]
+    assert (added["surface"], added["indoor"], added["closed"]) == ("grass tee", False, False)
+    assert send("POST", "bays", {"name": "bay 2", "indoor": True}, 400)["field"] == "name"
+    send("PATCH", f"bays/{added['id']}", {"name": "Left"})
+    send("PATCH", f"bays/{first['id']}", {"closed": True})
+    assert [bay["name"] for bay in desk.get("/api/me").json()["bays"]] == ["Left"]
+    visit = {"customer": session.customer_id, "bay": first["id"]}
+    assert "is closed" in send("POST", "sessions", visit, 409, desk)["title"]
+    assert desk.get(f"/api/sessions/{session.pk}").json()["bay_name"] == "Bay 1"  # what is there goes on
+    send("PATCH", f"bays/{first['id']}", {"closed": False})
+    send("POST", "sessions", visit, 201, desk)

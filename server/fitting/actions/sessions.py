@@ -69,6 +69,8 @@ def open_session(actor: User, *, customer_id: int, bay_id: int, held_on: date | 
     if customer.erased_at is not None:
         raise Refused("This customer is erased. Add them anew for a new visit.", kind="erased")
     bay = Bay.objects.one(actor.shop_id, bay_id)
+    if bay.closed_at is not None:
+        raise Refused(f"{bay.name} is closed. Choose another bay.", kind="bay_closed")
     session = FittingSession.objects.create(
         shop_id=actor.shop_id,
         customer=customer,

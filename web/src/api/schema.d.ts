@@ -4,6 +4,23 @@
  */
 
 export interface paths {
+    "/api/bays": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Owners only. */
+        post: operations["add_bay"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/bays/{bay_id}": {
         parameters: {
             query?: never;
@@ -18,7 +35,8 @@ export interface paths {
         delete?: never;
         options?: never;
         head?: never;
-        patch?: never;
+        /** @description Owners only. */
+        patch: operations["change_bay"];
         trace?: never;
     };
     "/api/bays/{bay_id}/keys": {
@@ -1446,6 +1464,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/shop/name": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description Owners only. */
+        put: operations["name_shop"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/shop/rules": {
         parameters: {
             query?: never;
@@ -2004,6 +2039,7 @@ export interface components {
             noise: {
                 [key: string]: components["schemas"]["Noise"];
             };
+            closed: boolean;
         };
         BenchOut: {
             revision: number;
@@ -3120,6 +3156,10 @@ export interface components {
             often: number;
             sentence: string;
         };
+        NewBayRequest: {
+            name: string;
+            indoor: boolean;
+        };
         /** @enum {string} */
         NewCustomerHandEnum: "right" | "left";
         NewCustomerRequest: {
@@ -3222,6 +3262,10 @@ export interface components {
         PasswordInRequest: {
             old: string;
             new: string;
+        };
+        PatchedBayChangeRequest: {
+            name?: string | null;
+            closed?: boolean | null;
         };
         PatchedBriefChangeRequest: {
             now?: components["schemas"]["BriefFieldsRequest"];
@@ -3675,8 +3719,13 @@ export interface components {
             label: string;
             value: string;
         };
+        ShopNameRequest: {
+            name: string;
+            city?: string;
+        };
         ShopOut: {
             name: string;
+            city: string;
             may_change: boolean;
             idle_minutes: number;
             keep_years: number;
@@ -4358,6 +4407,29 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    add_bay: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewBayRequest"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopOut"];
+                };
+            };
+        };
+    };
     set_bay: {
         parameters: {
             query?: never;
@@ -4370,6 +4442,31 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["BayInRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopOut"];
+                };
+            };
+        };
+    };
+    change_bay: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                bay_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["PatchedBayChangeRequest"];
             };
         };
         responses: {
@@ -7041,6 +7138,29 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["ColumnsInRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopOut"];
+                };
+            };
+        };
+    };
+    name_shop: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShopNameRequest"];
             };
         };
         responses: {

@@ -7,6 +7,7 @@ import { client, got, type ShopSettings } from "../../api/client";
 import { Mark } from "../../ui/Mark";
 import { Said, Waiting } from "../../ui/Said";
 import { shownAs } from "../../ui/units";
+import { AddBay, BayName, ShopName } from "./Called";
 import { Data } from "./Data";
 import { Keys } from "./Keys";
 import { People } from "./People";
@@ -52,6 +53,7 @@ export default function Shop() {
 		onSuccess: (after) => {
 			queries.setQueryData(["shop"], after);
 			void queries.invalidateQueries({ queryKey: ["session"] });
+			void queries.invalidateQueries({ queryKey: ["me"] });
 		},
 	});
 	const parts = shop.data?.may_change ? OWNERS : EVERYBODYS;
@@ -83,6 +85,7 @@ export default function Shop() {
 					)}
 					{part === "bays" && (
 						<Bays
+							put={put.mutate}
 							shop={shop.data}
 							onSet={(bay) =>
 								put.mutate(() =>
@@ -196,18 +199,32 @@ const asked = ({ id, models_flight, altitude_m, temperature_c }: BayRow): BayCha
 	temperature_c,
 });
 
-function Bays({ shop, onSet }: { shop: ShopSettings; onSet: (bay: BayChange) => void }) {
+function Bays({
+	shop,
+	put,
+	onSet,
+}: {
+	shop: ShopSettings;
+	put: (go: () => Promise<ShopSettings>) => void;
+	onSet: (bay: BayChange) => void;
+}) {
 	return (
 		<section>
-			<h2 className="mb-2 text-lg">Bays and their monitors</h2>
+			<ShopName key={`${shop.name} ${shop.city}`} shop={shop} put={put} />
+			<h2 className="mt-6 mb-2 text-lg">Bays and their monitors</h2>
 			<ul className="space-y-1.5">
 				{shop.bays.map((bay) => (
 					<li key={bay.id} className="flex flex-wrap items-center gap-x-6 gap-y-2 bg-base-100 p-3">
-						<span className="w-40">
-							<span className="font-semibold">{bay.name}</span>
+						<span className={shop.may_change ? "w-72" : "w-40"}>
+							{shop.may_change ? (
+								<BayName key={bay.name} bay={bay} put={put} />
+							) : (
+								<span className="font-semibold">{bay.name}</span>
+							)}
 							<span className="quiet block text-sm">
 								{bay.surface}
 								{bay.indoor ? ", indoor" : ", outdoor"}
+								{bay.closed ? ", closed: nothing is begun here" : ""}
 							</span>
 						</span>
 						<label className="flex items-center gap-2">
@@ -242,6 +259,7 @@ function Bays({ shop, onSet }: { shop: ShopSettings; onSet: (bay: BayChange) => 
 					</li>
 				))}
 			</ul>
+			{shop.may_change && <AddBay put={put} />}
 		</section>
 	);
 }

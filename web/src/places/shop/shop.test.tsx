@@ -127,6 +127,7 @@ const threshold = {
 };
 const shop: ShopSettings = {
 	name: "One",
+	city: "",
 	may_change: true,
 	idle_minutes: 0,
 	keep_years: 0,
@@ -153,6 +154,7 @@ const shop: ShopSettings = {
 			altitude_m: m(0),
 			temperature_c: 20,
 			noise: { carry_m: { shot: 1.1, day: 1 } },
+			closed: false,
 		},
 	],
 };
@@ -203,4 +205,30 @@ test("desk and shop have a banner and a main part to go to", async () => {
 	draw(<Shop />);
 	await screen.findByText("Bays and their monitors");
 	expect(landmarks()).toEqual([1, 1]);
+});
+
+test("an owner says what the shop and its bays are called, adds one and closes one", async () => {
+	const sent = serve({
+		"GET /api/shop": shop,
+		"PUT /api/shop/name": { ...shop, name: "Westmark Fitting" },
+		"POST /api/bays": shop,
+		"PATCH /api/bays/3": shop,
+		"GET /api/bays/3/keys": { keys: [] },
+	});
+	draw(<Shop />);
+	fireEvent.change(await screen.findByLabelText("What the shop is called, on papers too"), {
+		target: { value: "Westmark Fitting" },
+	});
+	fireEvent.click(screen.getByRole("button", { name: "Save" }));
+	await waitFor(() => expect(changes(sent).at(-1)?.body).toEqual({ name: "Westmark Fitting", city: "" }));
+	fireEvent.change(screen.getByLabelText("One more bay"), { target: { value: "Bay 2" } });
+	fireEvent.change(screen.getByLabelText("Indoor or outdoor"), { target: { value: "out" } });
+	fireEvent.click(screen.getByRole("button", { name: "Add it" }));
+	await waitFor(() => expect(changes(sent).at(-1)?.body).toEqual({ name: "Bay 2", indoor: false }));
+	fireEvent.click(screen.getByRole("button", { name: "Close it" }));
+	await waitFor(() => expect(changes(sent).at(-1)?.body).toEqual({ closed: true }));
+	const name = screen.getByLabelText("Name of Bay 1");
+	fireEvent.change(name, { target: { value: "Left bay" } });
+	fireEvent.blur(name);
+	await waitFor(() => expect(changes(sent).at(-1)?.body).toEqual({ name: "Left bay" }));
 });

@@ -1,0 +1,122 @@
+/** What the shop is called, on the screen and on papers, and which bays it has. */
+import { useState } from "react";
+import { client, got, type ShopSettings } from "../../api/client";
+import { AsLeft } from "../../ui/AsLeft";
+import { dropDraft, useDrafted } from "../../ui/draft";
+
+type Put = (go: () => Promise<ShopSettings>) => void;
+type Bay = ShopSettings["bays"][number];
+
+export function ShopName({ shop, put }: { shop: ShopSettings; put: Put }) {
+	const form = "shop:name";
+	const [name, setName] = useDrafted(form, "name", shop.name);
+	const [city, setCity] = useDrafted(form, "city", shop.city);
+	if (!shop.may_change) return null;
+	return (
+		<form
+			className="flex flex-wrap items-end gap-3"
+			onSubmit={(event) => {
+				event.preventDefault();
+				put(async () => {
+					const after = await got(client.PUT("/api/shop/name", { body: { name, city } }));
+					dropDraft(form);
+					return after;
+				});
+			}}
+		>
+			<AsLeft form={form} />
+			<label className="min-w-64 flex-1">
+				<span className="quiet block text-sm">What the shop is called, on papers too</span>
+				<input
+					className="input h-11 w-full"
+					maxLength={80}
+					required
+					value={name}
+					onChange={(event) => setName(event.target.value)}
+				/>
+			</label>
+			<label className="w-56">
+				<span className="quiet block text-sm">Where it is</span>
+				<input
+					className="input h-11 w-full"
+					maxLength={80}
+					value={city}
+					onChange={(event) => setCity(event.target.value)}
+				/>
+			</label>
+			<button
+				type="submit"
+				className="btn btn-primary h-11"
+				disabled={name === shop.name && city === shop.city}
+			>
+				Save
+			</button>
+		</form>
+	);
+}
+
+/** A bay's name as it is changed where it stands, and whether anything is begun there. */
+export function BayName({ bay, put }: { bay: Bay; put: Put }) {
+	const [name, setName] = useState(bay.name);
+	const path = { params: { path: { bay_id: bay.id } } };
+	const change = (body: { name?: string; closed?: boolean }) =>
+		put(() => got(client.PATCH("/api/bays/{bay_id}", { ...path, body })));
+	return (
+		<span className="flex flex-wrap items-center gap-2">
+			<input
+				className="input h-10 w-40 font-semibold"
+				aria-label={`Name of ${bay.name}`}
+				maxLength={40}
+				value={name}
+				onChange={(event) => setName(event.target.value)}
+				onBlur={() => name.trim() && name !== bay.name && change({ name })}
+			/>
+			<button type="button" className="btn btn-sm h-10" onClick={() => change({ closed: !bay.closed })}>
+				{bay.closed ? "Open it again" : "Close it"}
+			</button>
+		</span>
+	);
+}
+
+export function AddBay({ put }: { put: Put }) {
+	const form = "shop:bay";
+	const [name, setName] = useDrafted(form, "name", "");
+	const [indoor, setIndoor] = useDrafted(form, "indoor", true);
+	return (
+		<form
+			className="mt-3 flex flex-wrap items-end gap-3"
+			onSubmit={(event) => {
+				event.preventDefault();
+				put(async () => {
+					const after = await got(client.POST("/api/bays", { body: { name, indoor } }));
+					dropDraft(form);
+					return after;
+				});
+			}}
+		>
+			<label className="w-56">
+				<span className="quiet block text-sm">One more bay</span>
+				<input
+					className="input h-11 w-full"
+					placeholder="what it is called"
+					maxLength={40}
+					required
+					value={name}
+					onChange={(event) => setName(event.target.value)}
+				/>
+			</label>
+			<select
+				className="select h-11 w-48"
+				aria-label="Indoor or outdoor"
+				value={indoor ? "in" : "out"}
+				onChange={(event) => setIndoor(event.target.value === "in")}
+			>
+				<option value="in">indoor, mat</option>
+				<option value="out">outdoor, grass tee</option>
+			</select>
+			<button type="submit" className="btn h-11">
+				Add it
+			</button>
+		</form>
+	);
+}
