@@ -214,6 +214,8 @@ BODIES = {
     "password": {"old": PASSWORD, "new": "another that is long"},
     "keys": {"off": True, "label": "Monitor", "days": 30},
     "shop/rules": {"idle_minutes": 30, "keep_years": 7},
+    "shop/name": {"name": "One"},
+    "bays": {"name": "Bay 9", "indoor": True},
     "handover": {"builds": [], "reasons": "Nothing beats it.", "lost": []},
 }
 
@@ -280,7 +282,7 @@ def fill(session, shop):
         "bays/<int:bay_id>": {"models_flight": True, "altitude_m": 10, "temperature_c": 18},
         "builds/<int:build_id>": {"typed_carry_m": None, "typed_total_m": None, "fixed": True},
         "tray": {"session": session.pk, "build": build.pk, "shots": [waits.pk]},
-        "shots": {"shots": [shot.pk], "aside": True},
+        "shots": {"shots": [shot.pk], "aside": True, **hit, "carry_m": 150},
         "sessions/<int:session_id>/soles": new_test,
         "check": new_test,
         "handings": {"code": 1, "place": "pitch", "said": 1, "turf": "slid"},
