@@ -93,7 +93,9 @@ def test_a_daily_backup_is_due_by_the_age_of_the_newest(tmp_path, monkeypatch):
     daily = keep.Daily({}, tmp_path)
     assert daily.due()
     daily.folder.mkdir()
-    newest = daily.folder / "a.hemicycle"
+    (daily.folder / "before-2026-11-29-030000.hemicycle").touch()  # what a restore took the place of is no daily one
+    assert daily.due()
+    newest = daily.folder / "2026-11-29-030000.hemicycle"
     newest.touch()
     assert not daily.due()
     os.utime(newest, (0, time.time() - 25 * 3600))

@@ -109,3 +109,15 @@ test("a page that a code opens is kept by itself, and goes when the code is refu
 	await expect(refused).rejects.toThrow("opens nothing");
 	await vi.waitFor(() => expect(kept.size).toBe(0), 10_000);
 });
+
+test("it is kept though something is read anew all the time, as without a line", async () => {
+	const queries = new QueryClient();
+	answers(async () => Response.json(me));
+	await begin(queries);
+	const trying = setInterval(() => queries.setQueryData(["acts"], { at: Date.now() }), 200);
+	try {
+		await vi.waitFor(() => expect(kept.has(KEY)).toBe(true), 3000);
+	} finally {
+		clearInterval(trying);
+	}
+});

@@ -75,8 +75,11 @@ async function write(queries: QueryClient, store: Store, carried: Carried): Prom
 function carryOn(queries: QueryClient, store: Store, carried: Carried): () => void {
 	let timer: ReturnType<typeof setTimeout> | undefined;
 	const leave = queries.getQueryCache().subscribe(() => {
-		clearTimeout(timer);
-		timer = setTimeout(() => void write(queries, store, carried), AFTER_MS);
+		// Not put off by what comes next: without a line something is tried again all the time.
+		timer ??= setTimeout(() => {
+			timer = undefined;
+			void write(queries, store, carried);
+		}, AFTER_MS);
 	});
 	return () => {
 		leave();

@@ -262,6 +262,16 @@ test("what was done last is taken back and done again by name, in every place", 
 	);
 });
 
+test.each(["brief", "bag", "bay", "bench", "handover"])("no key of the %s does two things", async (place) => {
+	start(`/sessions/7/${place}`, { [SESSION]: inHand });
+	await screen.findByRole("navigation", { name: "Places of the session" });
+	press("?", "Slash");
+	const keys = await screen.findAllByRole("button", { name: /Change$/, hidden: true });
+	const shown = keys.map((each) => each.textContent).filter((key) => key && key !== "none");
+	expect(shown.length).toBeGreaterThan(8);
+	expect(shown.filter((key, at) => shown.indexOf(key) !== at)).toEqual([]);
+});
+
 test("a session that is not there leads back to the desk; a server that is silent says what to do", async () => {
 	start("/sessions/8/bag", {});
 	expect(await screen.findByText("Nothing at /api/sessions/8.")).toBeTruthy();

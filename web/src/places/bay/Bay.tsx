@@ -197,8 +197,8 @@ export function Bay({ session, act, live }: PlaceProps) {
 		{
 			id: "type",
 			name: "Type shots",
-			keys: "\\",
-			shown: "\\",
+			keys: "shift+t",
+			shown: "⇧T",
 			group: "Bay",
 			blocked: agreed ? "The session is agreed" : build ? undefined : "Take a club in hand first",
 			run: () => setDialog("type"),

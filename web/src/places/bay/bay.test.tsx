@@ -392,7 +392,7 @@ test("a shot that is kept apart says why, and one hit in wind what it carried as
 test("shots are typed by pad or keys: with the carry alone three touches a ball, else figure by figure", async () => {
 	const sent = serve({ "POST /api/sessions/7/shots": inHand });
 	show(Bay, inHand);
-	press("\\");
+	fireEvent.keyDown(document.body, { key: "T", shiftKey: true });
 	const touch = (name: string) => fireEvent.click(screen.getByRole("button", { name, hidden: true }));
 	for (const digit of "168") touch(digit);
 	await waitFor(() => expect(changes(sent)).toHaveLength(1));
