@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import hashlib
 import json
+import lzma
 import os
 import shutil
 import signal
@@ -350,9 +351,11 @@ def test_what_was_erased_stays_erased_and_what_is_damaged_can_be_replaced(
     assert len(names) > 3 and person["name"] not in names
 
 
-def test_a_backup_of_the_first_version_is_still_read(another: Callable[[], Application]) -> None:
-    made = another()
-    old = Path(__file__).with_name("data") / "backup-1.hemicycle"
+def test_a_backup_of_the_first_version_is_still_read(another: Callable[[], Application], tmp_path: Path) -> None:
+    """One that was made then is kept, packed once more and as text."""
+    made, old = another(), tmp_path / "first.hemicycle"
+    kept = Path(__file__).with_name("data") / "backup-1.xz.hex"
+    old.write_bytes(lzma.decompress(bytes.fromhex(kept.read_text())))
     assert "was made before backups were signed" in made.launch("restore", str(old)).stderr
     assert "every sum as written" in (said := made.launch("restore", str(old), "--trust")).stdout, said.stderr
     with zipfile.ZipFile(old) as packed:
