@@ -183,6 +183,19 @@ class Shot:
         return self.counts and not self.aside
 
 
+MOST_BACK_M = 25.0  # a wedge that spins back
+
+
+def check_read_off(values: Mapping[str, float]) -> None:
+    """Raise BadInput for a shot that was read off a screen otherwise than a screen shows one: metres, no carry, or a
+    total that lies further behind it than a ball spins back."""
+    carry, total = values.get("carry_m"), values.get("total_m")
+    if not carry:
+        raise BadInput("Type the carry: how far it flew.", field="carry_m")
+    if total is not None and total < carry - MOST_BACK_M:
+        raise BadInput("The total is shorter than the carry. Which of the two is it?", field="total_m")
+
+
 def check_readings(values: Mapping[str, float]) -> None:
     """Raise BadInput for the first reading that no golf shot can have. Zero speed means no shot."""
     for key, value in values.items():

@@ -12,7 +12,16 @@ from hemicycle_core.flight import Air, Firmness
 from hemicycle_core.protocols.sole import KEY as SOLE
 from hemicycle_core.runs import in_calm
 from hemicycle_core.samples.roll import measured_roll
-from hemicycle_core.shots import FLIGHT_READINGS, FULL_SWING, Intent, Source, Strike, check_readings, fill_blanks
+from hemicycle_core.shots import (
+    FLIGHT_READINGS,
+    FULL_SWING,
+    Intent,
+    Source,
+    Strike,
+    check_read_off,
+    check_readings,
+    fill_blanks,
+)
 from shop.audit import action
 from shop.models import User
 
@@ -23,7 +32,6 @@ from .changes import announce, for_change, next_revision, note
 from .windows import keep_windows
 
 DISTANCE = ("carry_m", "total_m")
-MOST_BACK_M = 25.0  # a wedge that spins back
 LINE = ("offline_m", "direction_deg", "axis_deg")
 
 
@@ -147,11 +155,7 @@ def type_in(actor: User, session_id: int, *, build_id: int, readings: Mapping[st
     back, it is set aside."""
     session = for_change(actor, session_id)
     build = _club(session, build_id)
-    if not readings.get("carry_m"):
-        raise BadInput("Type the carry: how far it flew.", field="carry_m")
-    total = readings.get("total_m")
-    if total is not None and total < readings["carry_m"] - MOST_BACK_M:
-        raise BadInput("The total is shorter than the carry. Which of the two is it?", field="total_m")
+    check_read_off(readings)
     (shot,) = take_in(session, run_for(session, build), [dict(readings)], told=[{"typed": True}])
     rows = [["shot", shot.pk, "aside", True, False]]
     note(session, actor, "shot.typed", f"shot:{shot.pk}", number=shot.number, rows=rows)

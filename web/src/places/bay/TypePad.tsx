@@ -62,7 +62,10 @@ export function TypePad({
 				try {
 					return await change.typeShot(session.id, sent);
 				} catch (refused) {
+					// It stays to be put right, and was not taken in.
 					setWrong(refused);
+					setTyped(figures);
+					setLast(([, ...so]) => so);
 					throw refused;
 				}
 			});

@@ -419,3 +419,15 @@ test("shots are typed by pad or keys: with the carry alone three touches a ball,
 		ball_speed_mps: 90.5 * 0.44704,
 	});
 });
+
+test("a typed shot that is refused is not called typed, and stays to be put right", async () => {
+	serve({
+		"POST /api/sessions/7/shots": () =>
+			Response.json({ title: "Carry reads 168, which no golf shot has.", field: "carry_m" }, { status: 400 }),
+	});
+	show(Bay, inHand);
+	fireEvent.keyDown(document.body, { key: "T", shiftKey: true });
+	for (const name of "168") fireEvent.click(screen.getByRole("button", { name, hidden: true }));
+	await waitFor(() => expect(screen.getByLabelText("Carry in yd")).toHaveProperty("value", "168"));
+	expect(screen.getByRole("dialog", { hidden: true }).textContent).not.toContain("Typed:");
+});
