@@ -122,10 +122,12 @@ def test_the_readmes_walk_goes_key_for_key_and_ends_with_the_club_that_fills_the
     page.keyboard.press("4")
     expect(page.get_by_test_id("choice")).to_contain_text(re.compile("fills the hole|saves|more shots with A"))
     page.keyboard.press("1")
-    names = [each.input_value() for each in page.get_by_label("Name of the job").all()]
-    assert names == ["Long par three", "Second into a par five"]
+    names = page.get_by_label("Name of the job")
+    expect(names).to_have_count(2)
+    expect(names.first).to_have_value("Long par three")
+    expect(names.last).to_have_value("Second into a par five")
     # A name is left by Enter, and keys act again.
-    page.get_by_label("Name of the job").first.fill("Over the quarry")
+    names.first.fill("Over the quarry")
     page.keyboard.press("Enter")
     page.keyboard.press("2")
     expect(page.get_by_role("heading", name="Ladder")).to_be_visible()
