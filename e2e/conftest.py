@@ -57,6 +57,7 @@ class Application:
     port: int
     database: str = ""
     password: str = ""
+    opens: str = ""  # the address that opens a shop of one's own
     said: str = ""
     process: subprocess.Popen[str] | None = field(default=None)
 
@@ -74,14 +75,14 @@ class Application:
         command = [str(ROOT / "hemicycle"), "start", "--port", str(self.port), *words]
         self.process = subprocess.Popen(command, env=self.env, stdout=subprocess.PIPE, text=True)
         assert self.process.stdout is not None
-        self.said = ""
+        self.said, self.opens = "", ""
         for line in self.process.stdout:
             self.said += line
-            if "Sign in with your own password" in line:
-                return
-            found = re.search(r"Sign in as\s+fitter\s+with  (.+)", line)
-            if found:
-                self.password = found.group(1)
+            found = re.search(r"Sign in as  fitter  with  (.+?)   \(the demo\)", line)
+            self.password = found.group(1) if found else self.password
+            found = re.search(r"Open your own shop:  (\S+)", line)
+            self.opens = found.group(1) if found else self.opens
+            if "Ctrl-C stops it." in line:
                 return
         raise AssertionError(f"It did not start:\n{self.said}")
 

@@ -33,10 +33,11 @@ def _monitor(words: list[str]) -> int:
     """The stand-in monitor; beside a running server it needs to be told nothing but the bay."""
     options = argparse.ArgumentParser(prog="hemicycle monitor", add_help=False)
     options.add_argument("--bay")
+    options.add_argument("--shop", default="")
     known, rest = options.parse_known_args(words)
     extra: dict[str, str] = {}
     if known.bay is not None:
-        extra["HEMICYCLE_FEED_KEY"] = _new_key(known.bay)
+        extra["HEMICYCLE_FEED_KEY"] = _new_key(known.bay, known.shop)
         rest = ["--url", serve.running_address(), *rest]
     return _passed_on("hemicycle_commands.monitor", rest, extra)
 
@@ -45,17 +46,19 @@ def _latency(words: list[str]) -> int:
     """Time shots through the running server, with its own sign-in and a key of its own."""
     options = argparse.ArgumentParser(prog="hemicycle latency", add_help=False)
     options.add_argument("--bay", required=True)
+    options.add_argument("--shop", default="")
     known, rest = options.parse_known_args(words)
     extra = {
-        "HEMICYCLE_FEED_KEY": _new_key(known.bay),
+        "HEMICYCLE_FEED_KEY": _new_key(known.bay, known.shop),
         "HEMICYCLE_DEMO_PASSWORD": serve.keep_secrets(home())["demo"],
     }
     return _passed_on("hemicycle_commands.latency", ["--url", serve.running_address(), *rest], extra)
 
 
-def _new_key(bay: str) -> str:
-    """A two-hour stand-in key for a bay, from the running server's own database."""
-    command = [str(PYTHON), str(ROOT / "server" / "manage.py"), "feed_key", bay, "--stand-in", "--hours", "2"]
+def _new_key(bay: str, shop: str) -> str:
+    """A two-hour stand-in key for a bay, from the running server's own database. shop: where two have such a bay."""
+    words = ["feed_key", bay, "--stand-in", "--hours", "2", *(["--shop", shop] if shop else [])]
+    command = [str(PYTHON), str(ROOT / "server" / "manage.py"), *words]
     done = subprocess.run(command, env=serve.django_env(), capture_output=True, text=True, check=False)
     if done.returncode:
         raise Stop(
@@ -79,9 +82,11 @@ def main(words: list[str]) -> int:
     start.add_argument(
         "--fresh", action="store_true", help="begin with a new demo shop; what is there is backed up first"
     )
+    start.add_argument("--own", action="store_true", help="begin with a shop of your own instead of the demo")
     start.add_argument("--without-backup", action="store_true", help=WITHOUT)
     start.add_argument("--workers", type=int, default=1, help="server processes, 1 to 8")
     start.set_defaults(do=serve.start)
+    commands.add_parser("build", help="build the front end where it changed").set_defaults(do=install.build)
     commands.add_parser("test", help="run every test").set_defaults(do=testing.test)
     commands.add_parser("check", help="format, lint, types, contracts and fast tests").set_defaults(do=testing.check)
     back = commands.add_parser("backup", help="write everything to a file, also while the shop goes on")

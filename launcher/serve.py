@@ -20,11 +20,12 @@ from pathlib import Path
 from typing import Any
 
 from . import install, keep
-from .common import PYTHON, Step, Stop, home, say, server_env
+from .common import PYTHON, ROOT, Step, Stop, home, say, server_env
 from .postgres import APP_USER, Cluster, usable_home
-from .supervise import Servers, Watch, end_orphans, listening, running_notice
+from .supervise import Servers, Watch, end_group, end_orphans, listening, running_notice
 
 PATIENCE_S = 30
+Told = dict[str, Any]  # what the database holds, as the command that brings it up to date says
 MOST_WORKERS = 8
 MOST_PORT = 65_535
 MOST_CONNECTIONS = 40  # of the 60 the private database takes; the rest is for listeners, commands and backups
@@ -210,50 +211,103 @@ def _start(options: argparse.Namespace) -> None:
         end_orphans(_notice(), folder)
         with contextlib.closing(listening(options.port)) as held:
             install.ensure_packages()
-            install.ensure_python()
-            install.ensure_front_end()
-            kept = keep_secrets(folder)
-            with database(folder, kept) as found:
-                holds = _bring_up_to_date(options, found, kept)
-                _serve(options, found, kept, held, lambda: _ready(began, options.port, kept["demo"] if holds else ""))
+            with install.front_end_beside() as front_end:
+                install.ensure_python()
+                kept = keep_secrets(folder)
+                with database(folder, kept) as found:
+                    _up(options, found, kept, held, front_end, began)
 
 
-def _bring_up_to_date(options: argparse.Namespace, found: Database, kept: dict[str, str]) -> bool:
-    """Migrations and the demo; whether the demo's own password still opens it."""
+def _up(
+    options: argparse.Namespace,
+    found: Database,
+    kept: dict[str, str],
+    held: socket.socket,
+    front_end: Callable[[], None],
+    began: float,
+) -> None:
+    """The database brought up to date while the server processes read their code; then they serve."""
     env = {
         **server_env(found.owner_url, kept["secret"]),
         "HEMICYCLE_DEMO_PASSWORD": kept["demo"],
         "HEMICYCLE_APP_ROLE": found.app_role,
     }
-    fresh = ["--fresh"] if options.fresh else []
-    if fresh and not options.without_backup and (before := keep.keep_safe(env, home())):
+    if options.fresh and not options.without_backup and (before := keep.keep_safe(env, home())):
         say(f"  What was there is in {before}")
-    with Step("Bringing the database up to date, with the demo shop when it is empty"):
-        said = keep.manage(env, "demo", "--migrate", *fresh)
-    return said.endswith("holds")
+    with _bringing_up_to_date(env, options) as brought:
+        front_end()
+        code = secrets.token_urlsafe(9)
+        with _serving(options, found, kept, held, code) as servers:
+            with Step("Bringing the database up to date"):
+                told = brought()
+            servers.open_gate()
+            _serve(options, found, kept, servers, lambda: _ready(began, options.port, told, kept["demo"], code))
 
 
-def _ready(began: float, port: int, password: str) -> None:
-    say(f"\nReady in {time.monotonic() - began:.1f} s: http://127.0.0.1:{port}")
-    if password:
-        say(f"Sign in as  fitter  with  {password}\nCtrl-C stops it.")
+@contextlib.contextmanager
+def _bringing_up_to_date(env: dict[str, str], options: argparse.Namespace) -> Iterator[Callable[[], Told]]:
+    """Migrations, and the demo where it is to be there, by a process of their own; yields what waits for its word."""
+    wanted = [f"--{name}" for name in ("fresh", "own") if getattr(options, name)]
+    command = [str(PYTHON), str(ROOT / "server" / "manage.py"), "demo", "--migrate", *wanted]
+    at_work = subprocess.Popen(
+        command, env=env, stdout=subprocess.PIPE, stderr=subprocess.PIPE, text=True, start_new_session=True
+    )
+
+    def word() -> Told:
+        said, complaints = at_work.communicate()
+        if at_work.returncode:
+            last = (complaints.strip() or said.strip() or "It failed without a word.").splitlines()[-1]
+            raise Stop(last.removeprefix("CommandError: "))
+        told: Told = json.loads(said.strip().splitlines()[-1])
+        return told
+
+    try:
+        yield word
+    finally:
+        if at_work.poll() is None:
+            end_group(at_work.pid)
+            at_work.communicate()
+
+
+def _ready(began: float, port: int, told: Told, password: str, code: str) -> None:
+    """Where it is, and how it is opened. told: whether a shop of one's own is open; who signs in to the demo with the
+    password that is kept, empty where it was changed or there is no demo."""
+    address = f"http://127.0.0.1:{port}"
+    say(f"\nReady in {time.monotonic() - began:.1f} s: {address}")
+    if told["demo"]:
+        say(f"Sign in as  {told['demo']}  with  {password}   (the demo)")
+    if told["own"]:
+        say("Sign in with your own password; ./hemicycle password NAME gives a new one.")
     else:
-        say("Sign in with your own password; ./hemicycle password NAME gives a new one.\nCtrl-C stops it.")
+        say(f"Open your own shop:  {address}/open#{code}")
+    say("Ctrl-C stops it.")
 
 
-def _serve(
-    options: argparse.Namespace, found: Database, kept: dict[str, str], held: socket.socket, ready: Callable[[], None]
-) -> None:
-    address = f"http://127.0.0.1:{options.port}"
+@contextlib.contextmanager
+def _serving(
+    options: argparse.Namespace, found: Database, kept: dict[str, str], held: socket.socket, code: str
+) -> Iterator[Servers]:
+    """The server processes, which serve once their gate is opened."""
     env = {
         **server_env(found.app_url, kept["secret"]),
-        "HEMICYCLE_ADDRESS": address,
+        "HEMICYCLE_ADDRESS": f"http://127.0.0.1:{options.port}",
         "HEMICYCLE_BACKUPS": str(keep.folder_of(home())),
         "HEMICYCLE_BACKUP_HOURS": f"{keep.every_h():.0f}",
         "HEMICYCLE_CONNECTIONS": str(max(4, MOST_CONNECTIONS // options.workers)),
+        "HEMICYCLE_OPENING": code,
     }
-    _only_note()
     servers = Servers(env, held, home(), options.workers)
+    try:
+        yield servers
+    finally:
+        servers.stop()
+
+
+def _serve(
+    options: argparse.Namespace, found: Database, kept: dict[str, str], servers: Servers, ready: Callable[[], None]
+) -> None:
+    address = f"http://127.0.0.1:{options.port}"
+    _only_note()
     daily = keep.Daily(server_env(found.owner_url, kept["secret"]), home())
 
     def told() -> dict[str, object]:
@@ -267,5 +321,4 @@ def _serve(
             Watch(found.cluster, servers, tell).run(daily.look, lambda: not _asked)
             raise _Asked
     finally:
-        servers.stop()
         daily.stop()

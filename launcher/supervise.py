@@ -63,14 +63,24 @@ class Servers:
     def __init__(self, env: dict[str, str], held: socket.socket, home: Path, count: int) -> None:
         self.env = {**env, "HEMICYCLE_SOCKET": str(held.fileno())}
         self.held, self.home = held, home
+        self.gate: tuple[int, int] | None = os.pipe()  # they read their code before it, and serve behind it
         self.running: list[subprocess.Popen[bytes]] = [self._start() for _ in range(count)]
         self.backoffs = [Backoff() for _ in self.running]
 
     def _start(self) -> subprocess.Popen[bytes]:
         command = [str(PYTHON), "-m", "config.serve", "--home", str(self.home)]
-        return subprocess.Popen(
-            command, env=self.env, cwd=ROOT / "server", start_new_session=True, pass_fds=[self.held.fileno()]
-        )
+        env, passed = self.env, [self.held.fileno()]
+        if self.gate is not None:
+            env, passed = {**env, "HEMICYCLE_GATE": str(self.gate[0])}, [*passed, self.gate[0]]
+        return subprocess.Popen(command, env=env, cwd=ROOT / "server", start_new_session=True, pass_fds=passed)
+
+    def open_gate(self) -> None:
+        """The database is up to date: each of them may serve. What is started from now on waits for nothing."""
+        if self.gate is not None:
+            os.write(self.gate[1], b"x" * len(self.running))
+            for end in self.gate:
+                os.close(end)
+            self.gate = None
 
     def pids(self) -> list[int]:
         return [process.pid for process in self.running]
@@ -93,6 +103,10 @@ class Servers:
         return changed
 
     def stop(self) -> None:
+        if self.gate is not None:
+            for end in self.gate:
+                os.close(end)
+            self.gate = None
         for process in self.running:
             end_group(process.pid)
         for process in self.running:

@@ -1,6 +1,7 @@
 """Coverage and slots, against worked figures and against a brute-force search."""
 
 import itertools
+import math
 from dataclasses import replace
 
 import numpy as np
@@ -15,6 +16,7 @@ from hemicycle_core.bag import (
     remarks,
     slot_with_roll,
 )
+from hemicycle_core.bag.averages import TypedAverage
 from hemicycle_core.bag.gaps import usual_rules, wanted_step
 from hemicycle_core.brief import common_jobs
 from hemicycle_core.errors import BadInput
@@ -180,3 +182,25 @@ def test_an_interview_starts_at_distances_this_player_meets():
     assert over < water < distance
     sizes = [(each.job.width_m, each.job.uses_per_round) for each in common_jobs(short, plan)]
     assert sizes == [(each.job.width_m, each.job.uses_per_round) for each in common_jobs([], None)]
+
+
+def test_an_average_read_off_a_screen_is_known_as_well_as_its_balls_make_it():
+    """By hand, five balls within 6 of 168: 6 / 1.353 = 4.43 of spread, 2.132 x 4.43 / sqrt 5 = 4.2 either way."""
+    seen = TypedAverage(metres(168), 5, metres(6))
+    assert (yards(seen.spread_m), yards(seen.doubt_m)) == pytest.approx((4.43, 4.23), abs=0.01)
+    assert seen.words == "5 balls, all within 6 yd, read off a screen"
+    # Without a spread the usual one stands in; more balls are known better.
+    alone, many = TypedAverage(metres(168), 1), TypedAverage(metres(168), 20)
+    assert yards(alone.doubt_m) == pytest.approx(1.645 * 0.03 * 168, abs=0.01)
+    assert many.doubt_m == pytest.approx(alone.doubt_m / math.sqrt(20))
+    # The table is what draws say, whoever draws them.
+    draws = np.random.default_rng(30).normal(size=(60_000, 8))
+    farthest = np.abs(draws - draws.mean(axis=1, keepdims=True)).max(axis=1).mean()
+    assert TypedAverage(150.0, 8, farthest).spread_m == pytest.approx(1.0, abs=0.01)
+
+
+@pytest.mark.parametrize(("balls", "within", "field"), [(0, None, "balls"), (1, 5, "within_m"), (5, 0, "within_m")])
+def test_an_average_that_cannot_be_is_refused(balls, within, field):
+    with pytest.raises(BadInput) as refused:
+        TypedAverage(150.0, balls, within)
+    assert refused.value.field == field

@@ -16,9 +16,12 @@ if TYPE_CHECKING:
 class Role(StrEnum):
     OWNER = "owner"
     FITTER = "fitter"
+    ASSISTANT = "assistant"
 
 
+# assist: hand clubs, type shots and see the stand; neither prices nor how a customer is reached.
 ALLOWED: dict[str, frozenset[str]] = {
+    "assist": frozenset(Role),
     "read": frozenset({Role.OWNER, Role.FITTER}),
     "fit": frozenset({Role.OWNER, Role.FITTER}),
     "own": frozenset({Role.OWNER}),
@@ -43,6 +46,20 @@ class SignedIn(BasePermission):
 
     def has_permission(self, request: Request, view: APIView) -> bool:
         return may(request.user, "read" if request.method in ("GET", "HEAD", "OPTIONS") else "fit")
+
+
+class Assisting(BasePermission):
+    """What everybody of a shop may do, an assistant too."""
+
+    def has_permission(self, request: Request, view: APIView) -> bool:
+        return may(request.user, "assist")
+
+
+class SeenByAll(SignedIn):
+    """Reading is everybody's of the shop; changing is not."""
+
+    def has_permission(self, request: Request, view: APIView) -> bool:
+        return may(request.user, "assist" if request.method in ("GET", "HEAD", "OPTIONS") else "fit")
 
 
 class Anyone(BasePermission):

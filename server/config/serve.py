@@ -3,13 +3,28 @@ instead of being refused. `python -m config.serve --home FOLDER` with HEMICYCLE_
 
 from __future__ import annotations
 
+import importlib
 import os
 import socket
+import sys
 
 import uvicorn
 
 
+def wait_at_gate() -> None:
+    """Read the code, then wait until the launcher says that the database is up to date; end where it ended first."""
+    gate = os.environ.pop("HEMICYCLE_GATE", "")
+    if not gate:
+        return
+    importlib.import_module("config.asgi")
+    importlib.import_module("config.urls")
+    if not os.read(int(gate), 1):
+        sys.exit("The launcher ended before the database was up to date.")
+    os.close(int(gate))
+
+
 def main() -> None:
+    wait_at_gate()
     proxy = os.environ.get("HEMICYCLE_PROXY", "")
     config = uvicorn.Config(
         "config.asgi:application",

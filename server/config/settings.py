@@ -96,6 +96,9 @@ TIME_ZONE = "UTC"
 USE_TZ = True
 USE_I18N = False
 
+# What opens a shop of one's own where no demo is looked at: shown by the launcher, to whoever started it.
+OPENING = env("HEMICYCLE_OPENING", default="")
+
 # Where the launcher keeps the daily backups, and how often it makes one; none where it was told of no folder.
 BACKUPS = Path(env("HEMICYCLE_BACKUPS")) if env("HEMICYCLE_BACKUPS", default="") else None
 BACKUPS_KEPT = env.int("HEMICYCLE_BACKUPS_KEPT", default=14)

@@ -12,6 +12,7 @@ from fitting.api.views import (
     brief,
     grooves,
     imports,
+    pad,
     plans,
     player,
     session,
@@ -25,7 +26,10 @@ from handover import views_customer as customer
 from live import views as live
 from rack import views as rack
 from shop import views as shop
+from shop import views_opening as opening
 from shop import views_people as people
+
+from demo import views as try_out
 
 handler400 = "common.problems.bad_request"
 handler404 = "common.problems.page_not_found"
@@ -47,6 +51,7 @@ def front_end(_request: HttpRequest) -> HttpResponse | FileResponse:
 api = [
     path("me", shop.MeView.as_view()),
     path("sign-in", shop.SignInView.as_view()),
+    path("opening", opening.OpeningView.as_view()),
     path("sign-out", shop.SignOutView.as_view()),
     path("shop", shop.ShopView.as_view()),
     path("bays", shop.BaysView.as_view()),
@@ -65,20 +70,27 @@ api = [
     path("customers/<int:customer_id>/merge", customer.MergeView.as_view()),
     path("customers/<int:customer_id>/export", customer.ExportView.as_view()),
     path("rack", rack.RackView.as_view()),
+    path("rack/usual", rack.UsualView.as_view()),
     path("rack/heads", rack.HeadsView.as_view()),
     path("rack/heads/<int:head_id>", rack.HeadView.as_view()),
     path("rack/shafts", rack.ShaftsView.as_view()),
     path("rack/shafts/<int:shaft_id>", rack.ShaftView.as_view()),
     path("rack/file", rack.RackFileView.as_view()),
     re_path(r"^rack/(?P<what>heads|shafts)\.csv$", rack.RackCsvView.as_view()),
+    path("try-outs", try_out.TryOutsView.as_view()),
+    path("try-outs/<int:customer_id>", try_out.TryOutView.as_view()),
     path("checks-due", handover.ChecksDueView.as_view()),
     path("sessions", session.SessionsView.as_view()),
     path("sessions/<int:session_id>", session.SessionView.as_view()),
+    path("sessions/<int:session_id>/pad", pad.PadView.as_view()),
+    path("sessions/<int:session_id>/pad/in-hand", pad.PadHandView.as_view()),
+    path("shots/<int:shot_id>/pad", pad.PadShotView.as_view()),
     path("sessions/<int:session_id>/stream", live.stream),
     path("sessions/<int:session_id>/brief", brief.BriefView.as_view()),
     path("sessions/<int:session_id>/gap", bag.GapView.as_view()),
     path("sessions/<int:session_id>/targets", bag.TargetView.as_view()),
     path("sessions/<int:session_id>/clubs", bag.ClubsView.as_view()),
+    path("sessions/<int:session_id>/averages", bag.AveragesView.as_view()),
     path("sessions/<int:session_id>/import/preview", imports.ImportPreviewView.as_view()),
     path("sessions/<int:session_id>/import", imports.ImportView.as_view()),
     path("sessions/<int:session_id>/candidates", bay.CandidatesView.as_view()),

@@ -28,6 +28,9 @@ class Customer(ScopedModel):
     merged_into = models.ForeignKey(
         "self", on_delete=models.PROTECT, null=True, related_name="merged", help_text="Was found to be the same person."
     )
+    try_out = models.BooleanField(
+        default=False, help_text="Nobody: made to try the product with, hit by the stand-in, and thrown away."
+    )
     erased_at = models.DateTimeField(
         null=True, help_text="The person is gone from it; what was agreed stays as figures."
     )

@@ -10,9 +10,12 @@ from .models import Customer, Hand
 
 @dataclass
 class Person:
+    """try_out: nobody, made to try the product with."""
+
     id: int
     name: str
     hand: Hand
+    try_out: bool = False
 
 
 @dataclass
@@ -25,4 +28,4 @@ class NewCustomer:
 
 
 def person(customer: Customer) -> Person:
-    return Person(id=customer.pk, name=customer.name, hand=Hand(customer.hand))
+    return Person(id=customer.pk, name=customer.name, hand=Hand(customer.hand), try_out=customer.try_out)

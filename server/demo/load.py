@@ -60,7 +60,7 @@ BASELINE_SHOTS = 5
 
 def load_demo(password: str) -> Shop:
     """Make the shop, its people, bays, rack, customers and their visits."""
-    shop = Shop.objects.create(name=SHOP[0], city=SHOP[1])
+    shop = Shop.objects.create(name=SHOP[0], city=SHOP[1], demo=True)
     fitter = _person(shop, "fitter", "Rowan Ashby", Role.FITTER, password)
     _person(shop, "owner", "Petra Lind", Role.OWNER, password)
     for name, indoor, surface in BAYS:

@@ -10,6 +10,7 @@ from functools import cache
 from types import NoneType, UnionType
 from typing import Any, Union, get_args, get_origin, get_type_hints
 
+from common.problems import Refused
 from customers.erased import write_down
 from customers.models import Customer
 from django.apps import apps
@@ -27,7 +28,7 @@ from .kept import ALSO, ERASED, ERASED_WORDS, NAMES, TABLES, TRAIL, WORDS
 from .models import Recommendation
 from .schemas import BagSide, Choice
 
-__all__ = ["ERASED", "ERASED_WORDS", "erase", "erase_again", "erase_unseen", "without_person"]
+__all__ = ["ERASED", "ERASED_WORDS", "erase", "erase_again", "erase_unseen", "throw_away", "without_person"]
 
 PICTURE = {"choice": Choice, "before": BagSide}
 
@@ -38,6 +39,15 @@ def erase(actor: User, customer_id: int) -> Customer:
     open a page, and every word that may name them. Visits stay as figures without a person, agreed ones as well, say
     so, and are closed. Asked again, it takes out what has come to be counted as the person's since."""
     return _erase(Customer.objects.select_for_update().one(actor.shop_id or 0, customer_id), actor)
+
+
+@action("fit")
+def throw_away(actor: User, customer_id: int) -> Customer:
+    """Take a try-out out of the record, with its visits off the desk: nobody is lost by it."""
+    customer = Customer.objects.select_for_update().one(actor.shop_id or 0, customer_id)
+    if not customer.try_out:
+        raise Refused("This is no try-out. A customer is erased by the owner, on their page.", kind="not_try_out")
+    return _erase(customer, actor)
 
 
 def erase_again(uids: set[str]) -> int:

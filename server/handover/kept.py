@@ -37,7 +37,9 @@ _CLUB = Case(When(Q(letter="") | Q(head=None), then=_numbered("Club", "id")), de
 
 TABLES: dict[str, Kept] = {
     "customers.Customer": Kept(
-        {"name": ERASED, "email": "", "notes": "", "birth_year": None}, "uid hand created_at erased_at", session=None
+        {"name": ERASED, "email": "", "notes": "", "birth_year": None},
+        "uid hand try_out created_at erased_at",
+        session=None,
     ),
     "fitting.FittingSession": Kept(
         {
@@ -79,7 +81,8 @@ TABLES: dict[str, Kept] = {
             "taken": None,
         },
         "letter head_type stated_loft_deg set_loft_deg measured_loft_deg age_rounds wear length_m fixed typed_carry_m "
-        "typed_total_m typed_doubt_m known_flight price liking stock_swing lie_deg bounce_deg finish of_set on_order "
+        "typed_total_m typed_doubt_m typed_spread_m "
+        "known_flight price liking stock_swing lie_deg bounce_deg finish of_set on_order "
         "uses complaints made borrowed assumed out_of_favour archived coded accepted_at",
     ),
     "fitting.BlindGrooves": Kept(figures="at one_is_old confidence revealed_at stopped_at"),
@@ -125,13 +128,17 @@ TABLES: dict[str, Kept] = {
         figures="at action subject of_session of_customer revision change", session=None
     ),
     "shop.DoneChange": Kept(figures="change at", session=None),
-    "shop.Shop": Kept(shops="name city thresholds columns revision idle_minutes keep_years", session=None),
+    "shop.Shop": Kept(
+        shops="name city demo currency ground thresholds columns revision idle_minutes keep_years", session=None
+    ),
     "shop.User": Kept(
         shops="password last_login is_superuser username first_name last_name email is_staff is_active date_joined "
         "role keys sign_ins_from",
         session=None,
     ),
-    "shop.Bay": Kept(shops="name indoor surface altitude_m temperature_c models_flight noise closed_at", session=None),
+    "shop.Bay": Kept(
+        shops="name indoor surface altitude_m temperature_c models_flight shots_by noise closed_at", session=None
+    ),
     "rack.Head": Kept(
         shops="maker model label head_type loft_deg lie_deg length_m sleeve_deg positions left_handed right_handed "
         "sole tip_in stock price bounce_deg head_g made retired_at",
@@ -271,5 +278,5 @@ TRAIL = Words(
     "rows name before after why plan file reason",
     "number letter letters edition of did id code shots fields slot quantity low high clubs rule mode away loft aside "
     "target_m kind intent turned_from made_from build builds partner other lie ids swing",
-    "closed label days columns models_flight noise idle years role active",
+    "closed label days columns models_flight noise idle years role active bays",
 )

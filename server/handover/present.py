@@ -319,6 +319,7 @@ def present_handover(judged: JudgedSession) -> HandoverOut:
         session=session.pk,
         revision=session.revision,
         customer=session.customer.name,
+        try_out=session.customer.try_out,
         shop=session.shop.name,
         held_on=session.held_on,
         rule_words=RULE_WORDS[judged.bag.rules.short if session.end == BagEnd.SHORT else judged.bag.rules.long],

@@ -104,6 +104,7 @@ class HandoverOut:
     session: int
     revision: int
     customer: str
+    try_out: bool
     shop: str
     held_on: date
     rule_words: str

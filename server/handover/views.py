@@ -73,7 +73,7 @@ class ChecksDueView(APIView):
         last = (
             Recommendation.objects.of(shop)
             .select_related("session__customer")
-            .filter(session__customer__erased_at=None)
+            .filter(session__customer__erased_at=None, session__customer__try_out=False)
             .annotate(person=Coalesce("session__customer__merged_into", "session__customer"))
             .order_by("person", "-session__held_on", "-session", "-edition")
             .distinct("person")

@@ -12,6 +12,7 @@ from typing import Any
 
 from common.problems import Refused
 from common.scoped import ScopedQuerySet
+from demo.try_out import check_pretended
 from django.db import transaction
 from django.utils import timezone
 from fitting.actions.changes import announce, for_change, note
@@ -181,6 +182,9 @@ def receive(key: FeedKey, shots: list[FeedShot]) -> Receipt:
             if not needed <= lock:
                 lock |= needed  # sessions are always locked before their bay: begin again with them
                 continue
+            if key.stand_in:
+                for session in locked.values():
+                    check_pretended(session.customer)
             return _received(key, wanted, known, coming, locked)
 
 

@@ -10,6 +10,7 @@ import sys
 from pathlib import Path
 
 from common.problems import Refused
+from demo.try_out import check_pretended
 from django.conf import settings
 from hemicycle_core.errors import BadInput
 from shop.audit import action, record
@@ -45,8 +46,10 @@ def start(actor: User, *, bay_id: int, shots: int, every_s: float, address: str)
         raise BadInput(f"The stand-in hits 1 to {MOST_SHOTS} shots at a time.", field="shots")
     if not 0.2 <= every_s <= 60:
         raise BadInput("One shot every 0.2 to 60 seconds.", field="every_s")
-    if session_in(bay) is None:
+    session = session_in(bay)
+    if session is None:
         raise Refused("Take a build in hand first: the stand-in hits what is in hand.", kind="no_build")
+    check_pretended(session.customer)
     if running(bay):
         raise Refused("The stand-in in this bay is still hitting. Stop it first.", kind="busy")
     key = make_key(bay, label="stand-in", stand_in=True, hours=HOURS)

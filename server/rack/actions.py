@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Collection
 from dataclasses import asdict, dataclass
 from decimal import Decimal
 from typing import Any
@@ -10,6 +11,8 @@ from django.db.models import F
 from django.utils import timezone
 from hemicycle_core.errors import BadInput
 from hemicycle_core.formats.rack_csv import ReadRack, read_heads, read_shafts
+from hemicycle_core.heads import HeadType
+from hemicycle_core.rack.generic import USUAL, generic_heads, generic_shafts
 from hemicycle_core.rack.stock import Hand, HeadSpec, ShaftSpec, check_head, check_shaft_spec
 from hemicycle_core.units import METRES_PER_INCH
 from shop.audit import action, record
@@ -87,7 +90,8 @@ def add_head(actor: User, spec: HeadSpec) -> Head:
     check_head(spec)
     shop = _shop_of(actor)
     if _same_head(shop, spec) is not None:
-        words = f"The {spec.maker} {spec.model} {spec.label} of {spec.loft_deg:g}° is on the rack. Change that one."
+        named = " ".join(f"{spec.maker} {spec.model} {spec.label}".split())
+        words = f"The {named} of {spec.loft_deg:g}° is on the rack. Change that one."
         raise BadInput(words, field="label")
     head = Head.objects.create(shop_id=shop, **head_columns(spec))
     _changed(actor, "rack.head", f"head:{head.pk}", label=head.label)
@@ -196,19 +200,42 @@ def bring_in(actor: User, text: str, what: str) -> BroughtIn:
         raise BadInput("No row of the file can be taken in. Mend what is listed, then bring it in again.", field="file")
     shop, added, changed = _shop_of(actor), 0, 0
     for _, spec in found.rows:
-        if isinstance(spec, HeadSpec):
-            there: Head | Shaft | None = _same_head(shop, spec)
-            columns = head_columns(spec)
-        else:
-            there = _same_shaft(shop, spec)
-            columns = shaft_columns(spec)
+        there = _there(shop, spec)
         if there is None:
-            (Head if isinstance(spec, HeadSpec) else Shaft).objects.create(shop_id=shop, **columns)
+            _put_on(shop, spec)
             added += 1
         elif there.spec != spec:
-            for name, value in columns.items():
+            for name, value in _columns(spec).items():
                 setattr(there, name, value)
             there.save()
             changed += 1
     _changed(actor, "rack.bring_in", f"shop:{shop}", what=what, added=added, changed=changed)
     return BroughtIn(found, added, changed)
+
+
+def _there(shop: int, spec: HeadSpec | ShaftSpec) -> Head | Shaft | None:
+    return _same_head(shop, spec) if isinstance(spec, HeadSpec) else _same_shaft(shop, spec)
+
+
+def _columns(spec: HeadSpec | ShaftSpec) -> dict[str, Any]:
+    return head_columns(spec) if isinstance(spec, HeadSpec) else shaft_columns(spec)
+
+
+def _put_on(shop: int, spec: HeadSpec | ShaftSpec) -> None:
+    (Head if isinstance(spec, HeadSpec) else Shaft).objects.create(shop_id=shop, **_columns(spec))
+
+
+@action("own")
+def start_from_usual(actor: User, kinds: Collection[HeadType]) -> int:
+    """Put the usual lofts of some kinds on the rack, without names, and shafts that go into them; how many heads that
+    were. What is there already stays as it is."""
+    if not set(kinds) <= set(USUAL) or not kinds:
+        raise BadInput("Choose fairway woods, hybrids, utility irons or wedges.", field="kinds")
+    shop = _shop_of(actor)
+    heads = [spec for spec in generic_heads(kinds) if _same_head(shop, spec) is None]
+    shafts = [spec for spec in generic_shafts(kinds) if _same_shaft(shop, spec) is None]
+    fresh: list[HeadSpec | ShaftSpec] = [*heads, *shafts]
+    for spec in fresh:
+        _put_on(shop, spec)
+    _changed(actor, "rack.usual", f"shop:{shop}", kinds=sorted(kinds), added=len(heads))
+    return len(heads)

@@ -48,6 +48,15 @@ class Head(ScopedModel):
         ordering = ["loft_deg", "head_type", "maker"]
 
     @property
+    def called(self) -> str:
+        """Model and label, or the label alone of a head without a name."""
+        return f"{self.model} {self.label}".strip()
+
+    @property
+    def in_full(self) -> str:
+        return f"{self.maker} {self.called}".strip()
+
+    @property
     def spec(self) -> HeadSpec:
         """The head as the shop describes it."""
         both = Hand.BOTH if self.right_handed else Hand.LEFT
@@ -79,14 +88,14 @@ class Head(ScopedModel):
     def for_core(self) -> RackHead:
         """The head as the core's rules of the rack see it."""
         return RackHead(
-            name=f"{self.model} {self.label}",
+            name=self.called,
             head_type=HeadType(self.head_type),
             loft_deg=self.loft_deg,
             sleeve_deg=self.sleeve_deg,
             left_handed=self.left_handed,
             stock=self.stock,
             tip_in=self.tip_in,
-            price=float(self.price),
+            price=float(self.price) or None,
             positions=self.table,
             right_handed=self.right_handed,
         )

@@ -149,6 +149,13 @@ class RackProblem:
 
 
 @dataclass
+class UsualIn:
+    """Kinds of head to start a rack from."""
+
+    kinds: list[HeadType]
+
+
+@dataclass
 class RackFileOut:
     """rows: that can go in; added, changed: of those that went in, 0 when only looked at."""
 
@@ -241,6 +248,14 @@ class HeadView(APIView):
     def patch(self, request: Request, head_id: int) -> Response:
         """Owners only: off the rack, or back on it."""
         actions.retire_head(actor_of(request), head_id, retired=given(request, RetiredIn).retired)
+        return _rack(request)
+
+
+class UsualView(APIView):
+    @documented(UsualIn, "start_from_usual")
+    def post(self, request: Request) -> Response:
+        """Owners only: the usual lofts of some kinds, without names, and shafts that go into them."""
+        actions.start_from_usual(actor_of(request), given(request, UsualIn).kinds)
         return _rack(request)
 
 

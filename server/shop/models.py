@@ -3,17 +3,38 @@
 from __future__ import annotations
 
 from collections.abc import Iterator
+from enum import StrEnum
+from typing import Any
 
 from common.policy import Role
 from common.scoped import ScopedModel
 from django.contrib.auth.models import AbstractUser
 from django.db import models
 from django.utils.crypto import salted_hmac
+from hemicycle_core.flight import Firmness
 from hemicycle_core.monitor import Monitor, MonitorKind, Noise
 
 
+class ShotsBy(StrEnum):
+    """How the shots of a bay come in."""
+
+    FEED = "feed"
+    FILE = "file"
+    TYPED = "typed"
+
+
 class Shop(models.Model):
+    """demo: made up, to look at; its papers say so."""
+
     name = models.CharField(max_length=80)
+    demo = models.BooleanField(default=False)
+    currency = models.CharField(max_length=3, default="GBP", help_text="Of its prices, by ISO 4217.")
+    ground = models.CharField(
+        max_length=8,
+        choices=[(each.value, each.value) for each in Firmness],
+        default=Firmness.MEDIUM.value,
+        help_text="What its customers mostly play on: where a new customer's brief begins.",
+    )
     city = models.CharField(max_length=80, blank=True)
     thresholds = models.JSONField(default=dict, help_text="Those that differ from the usual, in the units shown.")
     columns = models.JSONField(default=list, help_text="What the Bench reads out, in order; empty: the usual.")
@@ -57,6 +78,9 @@ class Bay(ScopedModel):
         default=False, help_text="The monitor sees impact only: its carry, peak, landing and total are its own model."
     )
 
+    shots_by = models.CharField(
+        max_length=5, choices=[(each.value, each.value) for each in ShotsBy], default=ShotsBy.FEED.value
+    )
     noise = models.JSONField(
         default=dict, help_text="By reading, what the monitor reads wrong where that is not usual: shot and day."
     )
@@ -65,6 +89,12 @@ class Bay(ScopedModel):
 
     class Meta:
         constraints = [models.UniqueConstraint(fields=["shop", "name"], name="bay_name_once_a_shop")]
+
+    @staticmethod
+    def place(indoor: bool) -> dict[str, Any]:
+        """What a bay begins with: a mat indoors, grass outdoors, until it is said otherwise."""
+        surface, temperature = ("mat", 20) if indoor else ("grass tee", 15)
+        return {"indoor": indoor, "surface": surface, "temperature_c": temperature}
 
     @property
     def monitor(self) -> Monitor:

@@ -31,23 +31,28 @@ def person_of(shop_id: int | None, user_id: int) -> User:
     return found
 
 
-def _named(user: User, name: str) -> None:
+def name_person(user: User, name: str, *, field: str = "name") -> None:
     first, _, last = " ".join(name.split()).partition(" ")
     if not first:
-        raise BadInput("Give the person a name.", field="name")
+        raise BadInput("Give the person a name.", field=field)
     user.first_name, user.last_name = first, last
+
+
+def check_username(text: str) -> str:
+    """A name to sign in with that nobody has yet."""
+    username = text.strip().lower()
+    if not username or not username.isprintable() or " " in username:
+        raise BadInput("A name to sign in with, in one word.", field="username")
+    if User.objects.filter(username=username).exists():
+        raise BadInput(f"“{username}” is taken. Choose another name to sign in with.", field="username")
+    return username
 
 
 @action("own")
 def add_person(actor: User, *, username: str, name: str, role: Role) -> tuple[User, str]:
     """Someone new, with a first password that is shown once."""
-    username = username.strip().lower()
-    if not username or not username.isprintable() or " " in username:
-        raise BadInput("A name to sign in with, in one word.", field="username")
-    if User.objects.filter(username=username).exists():
-        raise BadInput(f"“{username}” is taken. Choose another name to sign in with.", field="username")
-    user = User(username=username, shop=actor.shop, role=role.value)
-    _named(user, name)
+    user = User(username=check_username(username), shop=actor.shop, role=role.value)
+    name_person(user, name)
     password = _new_password(user)
     record(user.shop_id or 0, actor, "person.add", f"person:{user.pk}", role=role.value)
     return user, password
@@ -69,7 +74,7 @@ def change_person(actor: User, user_id: int, *, name: str, role: Role, active: b
     others = User.objects.filter(shop=actor.shop_id, role=Role.OWNER.value, is_active=True).exclude(pk=user.pk)
     if user.role == Role.OWNER and not stays_owner and not others.exists():
         raise Refused("The shop needs an owner. Make somebody else one first.", kind="last_owner")
-    _named(user, name)
+    name_person(user, name)
     user.role, user.is_active = role.value, active
     if not active:
         user.sign_ins_from += 1
@@ -90,7 +95,7 @@ def reset_password(actor: User, user_id: int) -> tuple[User, str]:
     return user, password
 
 
-@action("read")
+@action("assist")
 def change_password(actor: User, *, old: str, new: str) -> User:
     """One's own password; every other sign-in ends."""
     user = person_of(actor.shop_id, actor.pk)
@@ -109,7 +114,7 @@ def change_password(actor: User, *, old: str, new: str) -> User:
     return user
 
 
-@action("read")
+@action("assist")
 def set_keys(actor: User, *, off: bool, changed: Mapping[str, str]) -> User:
     """One's own shortcuts. changed: by command, the key that does it; empty for none."""
     if len(changed) > MOST_KEYS or any(len(name) > 40 or len(key) > 12 for name, key in changed.items()):

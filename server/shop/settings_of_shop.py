@@ -2,18 +2,20 @@
 
 from __future__ import annotations
 
+import re
 from collections.abc import Mapping, Sequence
 from dataclasses import asdict
 
 from django.db.models import F
 from django.utils import timezone
 from hemicycle_core.errors import BadInput
+from hemicycle_core.flight import Firmness
 from hemicycle_core.monitor import MonitorKind, Noise, noise_from_shown
 from hemicycle_core.readout import check_columns
 from hemicycle_core.thresholds import changed, settings_of
 
 from .audit import action, record
-from .models import Bay, Shop, User
+from .models import Bay, Shop, ShotsBy, User
 
 USUAL = {setting.key: setting.usual for setting in settings_of()}
 
@@ -33,53 +35,69 @@ def set_thresholds(actor: User, values: Mapping[str, float]) -> Shop:
 
 
 MOST_SHOP, MOST_BAY, MOST_BAYS = 80, 40, 24
+CURRENCY = re.compile(r"[A-Z]{3}")  # by ISO 4217
 
 
-def _called(text: str, what: str, most: int) -> str:
+def called(text: str, what: str, most: int, *, field: str = "name") -> str:
+    """A name as it is kept; BadInput for one that is empty or too long."""
     name = " ".join(text.split())
     if not name:
-        raise BadInput(f"Give the {what} a name.", field="name")
+        raise BadInput(f"Give the {what} a name.", field=field)
     if len(name) > most:
-        raise BadInput(f"The name of a {what} has {most} characters at most.", field="name")
+        raise BadInput(f"The name of a {what} has {most} characters at most.", field=field)
     return name
 
 
+def check_currency(text: str) -> str:
+    currency = text.strip().upper()
+    if not CURRENCY.fullmatch(currency):
+        raise BadInput("A currency by its three letters, such as GBP.", field="currency")
+    return currency
+
+
 @action("own")
-def name_shop(actor: User, *, name: str, city: str) -> Shop:
-    """How the shop is called on the screen and on customers' papers. Agreed sessions keep what they were given."""
+def name_shop(
+    actor: User, *, name: str, city: str, currency: str | None = None, ground: Firmness | None = None
+) -> Shop:
+    """How the shop is called on the screen and on customers' papers, the money of its prices, and what its customers
+    mostly play on; None stays. Agreed sessions keep what they were given."""
     shop = Shop.objects.select_for_update().get(pk=actor.shop_id or 0)
-    before = {"name": shop.name, "city": shop.city}
-    shop.name, shop.city = _called(name, "shop", MOST_SHOP), " ".join(city.split())[:MOST_SHOP]
+    kept = ("name", "city", "currency", "ground")
+    before = {key: getattr(shop, key) for key in kept}
+    shop.name, shop.city = called(name, "shop", MOST_SHOP), " ".join(city.split())[:MOST_SHOP]
+    shop.currency = shop.currency if currency is None else check_currency(currency)
+    shop.ground = shop.ground if ground is None else ground.value
     shop.revision += 1
-    shop.save(update_fields=["name", "city", "revision"])
-    record(shop.pk, actor, "shop.name", f"shop:{shop.pk}", before=before, after={"name": shop.name, "city": shop.city})
+    shop.save(update_fields=[*kept, "revision"])
+    after = {key: getattr(shop, key) for key in kept}
+    record(shop.pk, actor, "shop.name", f"shop:{shop.pk}", before=before, after=after)
     return shop
 
 
 def _free(actor: User, name: str, bay_id: int = 0) -> str:
-    called = _called(name, "bay", MOST_BAY)
-    if Bay.objects.of(actor.shop_id or 0).filter(name__iexact=called).exclude(pk=bay_id).exists():
-        raise BadInput(f"There is a {called} already. Call it otherwise.", field="name")
-    return called
+    wanted = called(name, "bay", MOST_BAY)
+    if Bay.objects.of(actor.shop_id or 0).filter(name__iexact=wanted).exclude(pk=bay_id).exists():
+        raise BadInput(f"There is a {wanted} already. Call it otherwise.", field="name")
+    return wanted
 
 
 @action("own")
 def add_bay(actor: User, *, name: str, indoor: bool) -> Bay:
-    """One more place to hit from: a mat indoors, grass outdoors, until it is said otherwise."""
+    """One more place to hit from."""
     shop = Shop.objects.select_for_update().get(pk=actor.shop_id or 0)
     if Bay.objects.of(shop).filter(closed_at=None).count() >= MOST_BAYS:
         raise BadInput(f"A shop has {MOST_BAYS} open bays at most.", field="name")
-    bay = Bay.objects.create(
-        shop=shop, name=_free(actor, name), indoor=indoor, surface="mat" if indoor else "grass tee",
-        temperature_c=20 if indoor else 15,
-    )  # fmt: skip
+    bay = Bay.objects.create(shop=shop, name=_free(actor, name), **Bay.place(indoor))
     record(shop.pk, actor, "bay.add", f"bay:{bay.pk}")
     return bay
 
 
 @action("own")
-def change_bay(actor: User, bay_id: int, *, name: str | None = None, closed: bool | None = None) -> Bay:
-    """Call a bay otherwise, close it or open it again. The last open one stays open."""
+def change_bay(
+    actor: User, bay_id: int, *, name: str | None = None, closed: bool | None = None, shots_by: ShotsBy | None = None
+) -> Bay:
+    """Call a bay otherwise, close it or open it again, say how its shots come in; None stays. The last open one stays
+    open."""
     Shop.objects.select_for_update().get(pk=actor.shop_id or 0)
     bay = Bay.objects.select_for_update().one(actor.shop_id or 0, bay_id)
     if name is not None:
@@ -89,7 +107,8 @@ def change_bay(actor: User, bay_id: int, *, name: str | None = None, closed: boo
         if closed and not others.exists():
             raise BadInput("This is the last open bay. Add another one first.", field="closed")
         bay.closed_at = (bay.closed_at or timezone.now()) if closed else None
-    bay.save(update_fields=["name", "closed_at"])
+    bay.shots_by = bay.shots_by if shots_by is None else shots_by
+    bay.save(update_fields=["name", "closed_at", "shots_by"])
     Shop.objects.filter(pk=bay.shop_id).update(revision=F("revision") + 1)
     record(bay.shop_id, actor, "bay.change", f"bay:{bay.pk}", closed=bay.closed_at is not None)
     return bay

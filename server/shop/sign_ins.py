@@ -54,7 +54,7 @@ def still_signed_in(key: str, user_id: int) -> bool:
     request = HttpRequest()
     request.session = import_module(settings.SESSION_ENGINE).SessionStore(key)
     user = get_user(request)
-    return user.pk == user_id and may(user, "read") and not _idle_too_long(user, request.session.get(SEEN))
+    return user.pk == user_id and may(user, "assist") and not _idle_too_long(user, request.session.get(SEEN))
 
 
 def end_others(request: HttpRequest, user: User) -> None:

@@ -7,7 +7,7 @@ from datetime import UTC, datetime
 
 from common.api import actor_of, given, serializer_of, shown
 from common.notices import tell_sign_ins
-from common.policy import Anyone, may, shop_of
+from common.policy import Anyone, Assisting, may, shop_of
 from common.problems import MEDIA_TYPE, body
 from django.conf import settings
 from django.contrib.auth import authenticate, login, logout
@@ -15,13 +15,14 @@ from django.middleware.csrf import get_token
 from django.utils.decorators import method_decorator
 from django.views.decorators.csrf import csrf_protect
 from drf_spectacular.utils import extend_schema
+from hemicycle_core.flight import Firmness
 from hemicycle_core.monitor import Noise, noise_in_shown
 from hemicycle_core.thresholds import Setting, changed, settings_of
 from rest_framework.request import Request
 from rest_framework.response import Response
 from rest_framework.views import APIView
 
-from .models import Bay, Shop, User
+from .models import Bay, Shop, ShotsBy, User
 from .people import set_rules
 from .settings_of_shop import add_bay, change_bay, name_shop, set_bay, set_columns, set_thresholds
 
@@ -33,6 +34,7 @@ class BayOut:
     id: int
     name: str
     indoor: bool
+    shots_by: ShotsBy
 
 
 @dataclass
@@ -45,6 +47,7 @@ class BayRow:
     indoor: bool
     surface: str
     models_flight: bool
+    shots_by: ShotsBy
     altitude_m: float
     temperature_c: float
     noise: dict[str, Noise]
@@ -57,6 +60,8 @@ class ShopOut:
 
     name: str
     city: str
+    currency: str
+    ground: Firmness
     may_change: bool
     idle_minutes: int
     keep_years: int
@@ -104,8 +109,12 @@ class BayIn:
 
 @dataclass
 class ShopName:
+    """currency, ground: without them they stay."""
+
     name: str
     city: str = ""
+    currency: str | None = None
+    ground: Firmness | None = None
 
 
 @dataclass
@@ -120,6 +129,7 @@ class BayChange:
 
     name: str | None = None
     closed: bool | None = None
+    shots_by: ShotsBy | None = None
 
 
 @dataclass
@@ -139,11 +149,17 @@ class Keys:
 
 @dataclass
 class Me:
+    """demo: the shop is made up. currency: of its prices. can_open: no shop
+    but the demo is open yet, and who asks may open it; of nobody signed in: no shop is here at all."""
+
     signed_in: bool
     username: str
     name: str
     role: str
     shop: str
+    demo: bool
+    currency: str
+    can_open: bool
     bays: list[BayOut]
     keys: Keys
 
@@ -154,14 +170,26 @@ class SignIn:
     password: str
 
 
-def _me(request: Request) -> Me:
+def me(request: Request) -> Me:
+    """Who is signed in, and the shop as every screen needs it."""
     user = request.user
-    if not isinstance(user, User) or not may(user, "read"):
-        return Me(signed_in=False, username="", name="", role="", shop="", bays=[], keys=Keys())
+    if not isinstance(user, User) or not may(user, "assist"):
+        nobody = not Shop.objects.exists()
+        return Me(False, "", "", "", "", demo=False, currency="", can_open=nobody, bays=[], keys=Keys())
     shop = shop_of(request)
     open_ = Bay.objects.of(shop).filter(closed_at=None).order_by("name")
-    bays = [BayOut(bay.pk, bay.name, bay.indoor) for bay in open_]
-    return Me(True, user.username, user.get_full_name() or user.username, user.role, shop.name, bays, Keys(**user.keys))
+    return Me(
+        signed_in=True,
+        username=user.username,
+        name=user.get_full_name() or user.username,
+        role=user.role,
+        shop=shop.name,
+        demo=shop.demo,
+        currency=shop.currency,
+        can_open=shop.demo and may(user, "fit") and not Shop.objects.filter(demo=False).exists(),
+        bays=[BayOut(bay.pk, bay.name, bay.indoor, ShotsBy(bay.shots_by)) for bay in open_],
+        keys=Keys(**user.keys),
+    )
 
 
 def _backup() -> BackupOut:
@@ -181,6 +209,8 @@ def _shop(request: Request) -> Response:
     answer = ShopOut(
         name=shop.name,
         city=shop.city,
+        currency=shop.currency,
+        ground=Firmness(shop.ground),
         may_change=may(request.user, "own"),
         idle_minutes=shop.idle_minutes,
         keep_years=shop.keep_years,
@@ -193,6 +223,7 @@ def _shop(request: Request) -> Response:
                 bay.indoor,
                 bay.surface,
                 bay.models_flight,
+                ShotsBy(bay.shots_by),
                 bay.altitude_m,
                 bay.temperature_c,
                 noise_in_shown(bay.monitor),
@@ -293,7 +324,7 @@ class MeView(APIView):
     def get(self, request: Request) -> Response:
         """Who is signed in; also sets the CSRF cookie."""
         get_token(request._request)
-        return Response(shown(_me(request)))
+        return Response(shown(me(request)))
 
 
 @method_decorator(csrf_protect, name="dispatch")
@@ -316,10 +347,12 @@ class SignInView(APIView):
             return Response(problem, status=code, content_type=MEDIA_TYPE)
         login(request._request, user)
         request.user = user
-        return Response(shown(_me(request)))
+        return Response(shown(me(request)))
 
 
 class SignOutView(APIView):
+    permission_classes = [Assisting]
+
     @extend_schema(request=None, responses={204: None}, operation_id="sign_out", tags=["shop"])
     def post(self, request: Request) -> Response:
         user = actor_of(request)

@@ -8,7 +8,7 @@ from typing import Any
 
 from common.api import actor_of, given, serializer_of, shown
 from common.pages import Pages
-from common.policy import Role, SignedIn, may, shop_of
+from common.policy import Assisting, Role, SignedIn, may, shop_of
 from django.contrib.auth import update_session_auth_hash
 from drf_spectacular.utils import OpenApiParameter, extend_schema
 from hemicycle_core.errors import BadInput
@@ -133,6 +133,8 @@ class KeysIn:
 
 
 class PasswordView(APIView):
+    permission_classes = [Assisting]
+
     @extend_schema(request=serializer_of(PasswordIn), responses={204: None}, operation_id="set_password", tags=["me"])
     def put(self, request: Request) -> Response:
         """One's own password. Every other sign-in ends."""
@@ -143,6 +145,8 @@ class PasswordView(APIView):
 
 
 class OtherSignInsView(APIView):
+    permission_classes = [Assisting]
+
     @extend_schema(responses={204: None}, operation_id="end_other_sign_ins", tags=["me"])
     def delete(self, request: Request) -> Response:
         """End every other sign-in of one's own."""
@@ -153,6 +157,8 @@ class OtherSignInsView(APIView):
 
 
 class MyKeysView(APIView):
+    permission_classes = [Assisting]
+
     @extend_schema(request=serializer_of(KeysIn), responses=serializer_of(KeysIn), operation_id="my_keys", tags=["me"])
     def put(self, request: Request) -> Response:
         """One's own shortcuts."""

@@ -7,6 +7,7 @@ import pytest
 from config.urls import api
 from conftest import PASSWORD, person, sole_test
 from customers.actions import add_customer
+from customers.models import Customer
 from django.db import transaction
 from django.test import Client
 from django.urls import get_resolver
@@ -55,6 +56,7 @@ ADDRESSES = {
     "bays/<int:bay_id>/keys": ("GET", "POST"),
     "keys/<int:key_id>": ("DELETE",),
     "rack": ("GET",),
+    "rack/usual": ("POST",),
     "rack/heads": ("POST",),
     "rack/heads/<int:head_id>": ("PUT", "PATCH"),
     "rack/shafts": ("POST",),
@@ -62,13 +64,19 @@ ADDRESSES = {
     "rack/file": ("POST",),
     r"^rack/(?P<what>heads|shafts)\.csv$": ("GET",),
     "checks-due": ("GET",),
+    "try-outs": ("POST",),
+    "try-outs/<int:customer_id>": ("DELETE",),
     "sessions": ("GET", "POST"),
     "sessions/<int:session_id>": ("GET",),
+    "sessions/<int:session_id>/pad": ("GET", "POST", "DELETE"),
+    "sessions/<int:session_id>/pad/in-hand": ("PUT",),
+    "shots/<int:shot_id>/pad": ("PATCH",),
     "sessions/<int:session_id>/stream": ("GET",),
     "sessions/<int:session_id>/brief": ("PATCH",),
     "sessions/<int:session_id>/gap": ("PUT",),
     "sessions/<int:session_id>/targets": ("PUT",),
     "sessions/<int:session_id>/clubs": ("POST",),
+    "sessions/<int:session_id>/averages": ("POST",),
     "sessions/<int:session_id>/import/preview": ("POST",),
     "sessions/<int:session_id>/import": ("POST",),
     "sessions/<int:session_id>/candidates": ("POST",),
@@ -142,6 +150,7 @@ ADDRESSES = {
     "feed/shots": ("POST",),
 }
 OWNERS_ONLY = {
+    ("rack/usual", "POST"),
     ("rack/heads", "POST"),
     ("rack/heads/<int:head_id>", "PUT"),
     ("rack/heads/<int:head_id>", "PATCH"),
@@ -166,7 +175,20 @@ OWNERS_ONLY = {
 }
 # The code is the key: test_player, test_soles.
 BY_CODE = {"player/<str:code>", "player/<str:code>/stream", "hand-out/<str:code>", "hand-out/<str:code>/stream"}
-OPEN = {"me", "sign-in", "course/<str:code>"} | BY_CODE
+OPEN = {"me", "sign-in", "opening", "course/<str:code>"} | BY_CODE
+# What whoever assists may reach; everything else is refused to them.
+ASSISTANTS = {
+    ("sign-out", "POST"),
+    ("me/password", "PUT"),
+    ("me/keys", "PUT"),
+    ("me/other-sign-ins", "DELETE"),
+    ("sessions", "GET"),
+    ("sessions/<int:session_id>/pad", "GET"),
+    ("sessions/<int:session_id>/pad", "POST"),
+    ("sessions/<int:session_id>/pad", "DELETE"),
+    ("sessions/<int:session_id>/pad/in-hand", "PUT"),
+    ("shots/<int:shot_id>/pad", "PATCH"),
+}
 ROWS = [(address, method) for address, methods in ADDRESSES.items() for method in methods]
 SHOT = {"id": "first", "readings": {"carry_m": 160.0}}
 HEAD = {
@@ -275,6 +297,10 @@ def fill(session, shop):
         "plans/<int:plan_id>": {"name": "Two", "builds": [build.pk]},
         "imports/<int:import_id>": {"undone": True},
         "in-hand": hit,
+        "averages": {"clubs": [{"name": "7i", "carry_m": 140, "balls": 5}]},
+        "pad": {**hit, "carry_m": 150.0, "aside": True},
+        "rack/usual": {"kinds": ["hybrid"]},
+        "try-outs": {"bay": bay.pk},
         "felt": hit,
         "task": {**hit, "protocol": "part_swing", "length": "half"},
         "stops": {"build": wedge.pk, "landed_m": 20, "stopped_m": 24},
@@ -370,7 +396,7 @@ def test_the_shops_own_people_get_through(who, fill, request):
         # 409: nothing that can be taken back, as what was put up was hit since; a sole test that is not so far.
         not_so = (
             "undo", "redo", "/soles", "/grooves", "grooves/<int:blind_id>/reveal", "returns", "chosen", "lofts",
-            "hand-out", "handover",
+            "hand-out", "handover", "try-outs/<int:customer_id>", "/pad",
         )  # fmt: skip
         refused = [400] if address.endswith("stand-in") else [409] if address.endswith(not_so) else []
         allowed = {200, 201, 202, 204, *refused}
@@ -378,6 +404,27 @@ def test_the_shops_own_people_get_through(who, fill, request):
         answers.ANSWERS.clear()  # a revision that was taken back is used again
         answers.JUDGED.clear()
     assert client.post("/api/sign-out").status_code == 204
+
+
+def test_an_assistant_reaches_the_pad_and_nothing_else_and_reads_no_price_and_no_way_to_a_customer(fill, shop, session):
+    client = Client()
+    client.force_login(person(shop, "assistant", "assistant"))
+    Build.objects.filter(letter="A").update(price="279.37")
+    Customer.objects.update(email="ada@field.example", notes="met at the range")
+    FittingSession.objects.filter(pk=session.pk).update(budget="411.37", notes="has a bad back")
+    for address, method in [row for row in ROWS if not row[0].startswith("feed/")]:
+        allowed = (address, method) in ASSISTANTS
+        if address in ("sign-out", "me/password", "me/other-sign-ins"):
+            continue
+        with nothing_stays():
+            answer = call(client, method, fill, address)
+        answers.ANSWERS.clear()
+        # 409: nothing of theirs to take back yet.
+        wanted = {200, 201, 409} if allowed and method == "DELETE" else {200, 201} if allowed else {401, 403}
+        assert (address, method, answer.status_code in wanted) == (address, method, True), answer.status_code
+        if allowed:
+            for secret in (b"279.37", b"ada@field", b"411.37", b"bad back", b"range"):
+                assert secret not in answer.content, (address, method, secret)
 
 
 def test_lists_hold_only_the_shops_own(session, stranger):

@@ -6,6 +6,7 @@ import pytest
 from fitting.domain.session import load
 from fitting.models import Build, FittingSession, Shot
 from hemicycle_core.simulation.golfer import Club, Player, Swinging
+from hemicycle_core.units import metres, yards
 from live.actions import make_key
 from shop.models import AuditEntry, Bay
 
@@ -296,3 +297,35 @@ def test_a_session_is_read_in_a_fixed_number_of_queries(desk, session, feed, dja
     # Who asks, and whether it changed: nothing else is read.
     with django_assert_num_queries(4):
         desk.get(f"/api/sessions/{session.pk}")
+
+
+def test_averages_of_several_clubs_go_in_at_once_as_unsure_as_their_balls(desk, session):
+    def send(clubs, status=201):
+        answer = desk.post(f"/api/sessions/{session.pk}/averages", {"clubs": clubs}, content_type="application/json")
+        assert answer.status_code == status, answer.content
+        return answer.json()
+
+    five = {"name": "5 iron", "balls": 5, "carry_m": metres(168), "within_m": metres(6)}
+    before = Build.objects.count()
+    # All or none: of a wrong one nothing goes in.
+    assert send([five, {"name": "8i", "balls": 0, "carry_m": 120}], 400)["field"] == "balls"
+    assert send([five, {"name": "mystery", "balls": 3, "carry_m": 120}], 400)["field"] == "head_type"
+    assert Build.objects.count() == before
+    built = {each["name"]: each for each in send([five, {"name": "8i", "balls": 1, "carry_m": metres(135)}])["builds"]}
+    known = built["5i"]
+    assert yards(known["carry_m"]) == pytest.approx(168)
+    assert known["carry_from"] == "typed"
+    assert yards(known["carry_doubt_m"]) == pytest.approx(4.23, abs=0.01)
+    assert known["known_from"].endswith("5 balls, all within 6 yd, read off a screen")
+    assert yards(built["8i"]["carry_doubt_m"]) == pytest.approx(6.66, abs=0.01)
+    assert Build.objects.get(name="5i").typed_spread_m == pytest.approx(metres(6) / 1.353)
+    # One act, taken back whole.
+    undone = desk.post(f"/api/sessions/{session.pk}/undo", {}, content_type="application/json").json()
+    assert [each["name"] for each in undone["builds"] if each["name"] == "8i"] == []
+    assert next(each for each in undone["builds"] if each["name"] == "5i")["known_from"] == ""
+    # Typed by hand again, it is no average of balls any more.
+    send([five])
+    five_iron = Build.objects.get(name="5i")
+    desk.put(f"/api/builds/{five_iron.pk}", {"typed_carry_m": metres(160)}, content_type="application/json")
+    five_iron.refresh_from_db()
+    assert (five_iron.typed_spread_m, five_iron.known_from) == (None, "")

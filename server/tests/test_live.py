@@ -20,7 +20,7 @@ from django.utils import timezone
 from fitting.models import PlayerScreen
 from live.actions import make_key
 from live.models import StandIn
-from shop.models import Bay
+from shop.models import Bay, Shop
 
 from launcher.supervise import listening
 
@@ -244,6 +244,11 @@ def test_the_stand_in_is_a_process_of_its_own_that_plays_and_stops(address, sess
         with urllib.request.urlopen(request, timeout=10) as answer:
             return answer.status
 
+    with pytest.raises(urllib.error.HTTPError) as real:  # never among the shots of a real player
+        call("POST", {"shots": 1})
+    assert json.load(real.value)["type"] == "hemicycle:not_try_out"
+    real.value.close()
+    Shop.objects.update(demo=True)
     assert call("POST", {"shots": 60, "every_s": 0.2}) == 202
     deadline = time.monotonic() + 60
     while session.shots.count() < 3 and time.monotonic() < deadline:

@@ -120,13 +120,13 @@ def test_what_is_written_out_is_read_again_and_half_a_broken_file_goes_in(keeper
         "Corbrae,Ness,PT,putter,3,34,300,",
         "Corbrae,Ness,3W,fairway,15,60,300,",
         "Corbrae,Ness,4H,hybrid,22,40,300,A one two",
-        ",Ness,5H,hybrid,25,39.5,300,",
+        "Corbrae,Ness,,hybrid,25,39.5,300,",
     ]
     text = "\n".join(rows)
     looked = keeper("POST", "/file", {"what": "heads", "text": text})
     assert looked["rows"] == 2 and looked["added"] == 0
     assert [(each["line"], each["column"]) for each in looked["problems"]] == [
-        (4, "loft_deg"), (5, "head_type"), (6, "length_in"), (7, "positions"), (8, "maker"),
+        (4, "loft_deg"), (5, "head_type"), (6, "length_in"), (7, "positions"), (8, "label"),
     ]  # fmt: skip
     went = keeper("POST", "/file", {"what": "heads", "text": text, "only_look": False})
     assert (went["added"], went["changed"]) == (1, 1)

@@ -81,7 +81,7 @@ class Carried:
     shots: how many its carry is the mean of, 0 where it was not hit. of_set: a wedge that belongs to the irons;
     kept_for: the short shot a wedge is kept for, whatever its full carry; swing: its stock swing, where that is not the
     full one; on_order: not here yet, its figures are a prediction; total_read: where it stops was measured or typed,
-    else it rolls as is usual of its kind."""
+    else it rolls as is usual of its kind. told_spread_m: as spread_m, of a club that was not hit but told of."""
 
     name: str
     head_type: HeadType
@@ -101,6 +101,7 @@ class Carried:
     swing: str = ""
     on_order: bool = False
     total_read: bool = True
+    told_spread_m: float | None = None
 
     def __post_init__(self) -> None:
         if self.carry_m <= 0:

@@ -35,8 +35,8 @@ class Remark:
 
 
 def spread_of(club: Carried) -> float:
-    """The standard deviation of a club's carry in metres: its own where it was hit, the usual one otherwise."""
-    return club.spread_m if club.spread_m else USUAL_SPREAD_SHARE * club.carry_m
+    """The standard deviation of a club's carry in metres: its own where it was hit or told, the usual one otherwise."""
+    return club.spread_m or club.told_spread_m or USUAL_SPREAD_SHARE * club.carry_m
 
 
 def collapse_point(clubs: Sequence[Carried]) -> Remark | None:

@@ -89,6 +89,7 @@ KNOWN = _object(
         "spread_m": OPTIONAL, "peak_m": OPTIONAL, "landing_deg": OPTIONAL, "spin_rpm": OPTIONAL,
         "ball_speed_mps": OPTIONAL, "launch_deg": OPTIONAL, "shots": {"type": "integer", "minimum": 0},
         "of_set": {"type": "boolean"}, "kept_for": TEXT, "swing": TEXT, "on_order": {"type": "boolean"},
+        "told_spread_m": OPTIONAL,
     },
     description="As the map knows the club, where that is not simply the mean of its shots: on other ground, in other "
     "air, or from an earlier visit.",

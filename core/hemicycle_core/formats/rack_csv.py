@@ -162,7 +162,7 @@ def _read(text: str, columns: Sequence[str], needed: Sequence[str], make: Callab
 
 def read_heads(text: str) -> ReadRack[HeadSpec]:
     """Heads of a CSV by our header, in any order. Raises BadInput for a file that is not one."""
-    return _read(text, HEAD_COLUMNS, ("maker", "model", "label", "type", "loft_deg", "length_in", "price"), _head)
+    return _read(text, HEAD_COLUMNS, ("label", "type", "loft_deg", "length_in", "price"), _head)
 
 
 def read_shafts(text: str) -> ReadRack[ShaftSpec]:

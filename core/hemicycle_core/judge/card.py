@@ -146,7 +146,8 @@ def _curve(wedge: CardWedge, anchored: Anchor | None) -> Curve:
 
 def _spread(club: Carried) -> float:
     """Of the stock swing's carries, as a share."""
-    return USUAL_SPREAD if club.spread_m is None else float(np.clip(club.spread_m / club.carry_m, 0.015, 0.12))
+    spread = club.spread_m or club.told_spread_m
+    return USUAL_SPREAD if spread is None else float(np.clip(spread / club.carry_m, 0.015, 0.12))
 
 
 def _spread_at(club: Carried, share: float, ease: Eases) -> float:

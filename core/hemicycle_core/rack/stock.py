@@ -56,7 +56,8 @@ MOST_TEXT = 40
 class HeadSpec:
     """A head as a shop describes it. Degrees, inches, grams; lie, bounce and weight None where unknown. sleeve_deg: how
     far it turns either way, 0 for bonded; positions: the sleeve's own table, where the shop has it, in place of that.
-    stock: 0 cannot be had."""
+    stock: 0 cannot be had. maker and model are empty of a head that is known by kind and loft alone; price: 0 where
+    none was given."""
 
     maker: str
     model: str
@@ -135,9 +136,9 @@ def check_stated(head_type: HeadType, stated: Mapping[str, float | None]) -> Non
         _between(rounds, (0, MOST_ROUNDS), "The age of a club", " rounds", "age_rounds")
 
 
-def check_label(value: str, what: str, field: str) -> None:
-    """Raise BadInput for a name that is empty or too long to stand on a card."""
-    if not value.strip():
+def check_label(value: str, what: str, field: str, *, needed: bool = True) -> None:
+    """Raise BadInput for a name that is empty, where it is needed, or too long to stand on a card."""
+    if needed and not value.strip():
         raise BadInput(f"Give the {what}.", field=field)
     if len(value) > MOST_TEXT:
         raise BadInput(f"The {what} has over {MOST_TEXT} characters.", field=field)
@@ -145,8 +146,9 @@ def check_label(value: str, what: str, field: str) -> None:
 
 def check_head(spec: HeadSpec) -> None:
     """Raise BadInput for the first thing of a head that cannot be true."""
-    for value, what in ((spec.maker, "maker"), (spec.model, "model"), (spec.label, "label")):
-        check_label(value, what, what)
+    check_label(spec.label, "label", "label")
+    for value, what in ((spec.maker, "maker"), (spec.model, "model")):
+        check_label(value, what, what, needed=False)
     if len(spec.label) > 10:
         raise BadInput("The label is what stands on the sole, such as 4H: ten characters at most.", field="label")
     if spec.head_type is HeadType.PUTTER:

@@ -113,7 +113,7 @@ def stacks(session: FittingSession, actor: User) -> tuple[list[AuditEntry], list
     return done, undone
 
 
-@action("fit")
+@action("assist")
 def undo(actor: User, session_id: int) -> FittingSession:
     """Take the last thing back that this person did here. Refused where something later rests on it."""
     session = for_change(actor, session_id)
@@ -123,7 +123,7 @@ def undo(actor: User, session_id: int) -> FittingSession:
     return _turned(session, actor, done[-1], UNDO, lambda before, _after: before)
 
 
-@action("fit")
+@action("assist")
 def redo(actor: User, session_id: int) -> FittingSession:
     """Do again what this person took back last."""
     session = for_change(actor, session_id)

@@ -38,7 +38,7 @@ from .hold import hold
 from .windows import keep_windows
 
 
-def _check_typed(name: str, head_type: str, carry_m: float | None, total_m: float | None) -> None:
+def check_typed(name: str, head_type: str, carry_m: float | None, total_m: float | None) -> None:
     if carry_m is not None:
         Carried(name, HeadType(head_type), carry_m, carry_m if total_m is None else total_m)
         if total_m is not None and total_m < carry_m:
@@ -81,7 +81,7 @@ def add_own(session: FittingSession, written: str, **fields: Any) -> Build:
         "length_m": inches * METRES_PER_INCH if inches else None,
         **{key: value for key, value in fields.items() if value is not None},
     }
-    _check_typed(name, given["head_type"], given.get("typed_carry_m"), given.get("typed_total_m"))
+    check_typed(name, given["head_type"], given.get("typed_carry_m"), given.get("typed_total_m"))
     assumed = [key for key in ASSUMABLE if given.get(key) is not None and fields.get(key) is None]
     return Build.objects.create(shop_id=session.shop_id, session=session, name=name, assumed=assumed, **given)
 
@@ -92,7 +92,7 @@ def _bring_back(build: Build, fields: dict[str, Any]) -> Build:
     for key, value in fields.items():
         if value is not None:
             setattr(build, key, value)
-    _check_typed(build.name, build.head_type, build.typed_carry_m, build.typed_total_m)
+    check_typed(build.name, build.head_type, build.typed_carry_m, build.typed_total_m)
     build.save(update_fields=["archived", *(key for key, value in fields.items() if value is not None)])
     return build
 
@@ -160,11 +160,12 @@ def change_club(actor: User, build_id: int, **changes: Any) -> Build:
     if changes.get("out_of_favour") and not build.is_own:
         raise BadInput("Only a club of the player’s own can be out of favour.", field="out_of_favour")
     so = {key: changes.get(key, getattr(build, key)) for key in ("typed_carry_m", "typed_total_m")}
-    _check_typed(build.name, build.head_type, so["typed_carry_m"], so["typed_total_m"])
+    check_typed(build.name, build.head_type, so["typed_carry_m"], so["typed_total_m"])
     before = {key: getattr(build, key) for key in changes}
     by_hand: dict[str, Any] = {}
     if any(so[key] != getattr(build, key) for key in so):
-        by_hand = {"known_from": "", "known_flight": None}  # typed now, not what was measured then
+        # Typed now, not what was measured then.
+        by_hand = {"known_from": "", "known_flight": None, "typed_spread_m": None}
     rows = alter(build, **changes, **by_hand)
     keep_windows(session, actor)
     note(session, actor, "club.change", f"build:{build.pk}", before=before, after=changes, rows=rows)
@@ -246,7 +247,7 @@ def _not_there_already(session: FittingSession, wanted: Sequence[CandidateChoice
         )
         letter = next(same, None)
         if letter is not None:
-            said.append(f"The {head.model} {head.label} stands there already, as {letter}.")
+            said.append(f"The {head.called} stands there already, as {letter}.")
     if said:
         raise Refused(f"{' '.join(said)} Take it in hand, or put it up a second time.", kind="stands_already")
 
@@ -255,7 +256,7 @@ def candidate_of(session: FittingSession, wanted: CandidateChoice) -> Build:
     """A head of the rack as a build of a session that is locked."""
     head = Head.objects.one(session.shop_id, wanted.head)
     if head.retired_at is not None:
-        raise BadInput(f"The {head.model} {head.label} was taken off the rack.", field="head")
+        raise BadInput(f"The {head.called} was taken off the rack.", field="head")
     check_can_be_had(head.for_core, left_handed=session.customer.hand == "left")
     shaft = shaft_for(session, wanted.shaft, head)
     loft = head.loft_deg if wanted.set_loft_deg is None else wanted.set_loft_deg
@@ -271,7 +272,7 @@ def candidate_of(session: FittingSession, wanted: CandidateChoice) -> Build:
         stated_loft_deg=head.loft_deg,
         set_loft_deg=loft,
         length_m=head.length_m if wanted.length_m is None else wanted.length_m,
-        price=head.price,
+        price=head.price or None,
     )
     if wanted.bend_deg:
         bend = Change(ChangeKind.BEND, wanted.bend_deg)
@@ -460,7 +461,7 @@ def may_be_accepted(judged: JudgedSession, build: Build) -> bool:
     return hit_enough(judged.rows.shots_of(build), own=False, thresholds=judged.thresholds)
 
 
-@action("fit")
+@action("assist")
 def take_in_hand(actor: User, session_id: int, *, build_id: int) -> FittingSession:
     """Shots from the monitor go to this build from now on."""
     session = for_change(actor, session_id)

@@ -109,7 +109,7 @@ is_whole("plan", Whole(_kept, _keep))
 def learn_heads(judged: JudgedSession, won: Collection[int]) -> None:
     """Keep how each head that was hit departed from what the player's own clubs let expect. won: the builds chosen."""
     expectation = judged.expectation(own_only=True)
-    if not expectation.by_flight:
+    if not expectation.by_flight or judged.rows.session.customer.try_out:
         return
     rows: dict[int, HeadSeen] = {}
     for build in judged.rows.candidates:

@@ -55,7 +55,8 @@ LASTING = (
 )
 OWN_FIELDS = (
     "name", "head_type", "stated_loft_deg", "set_loft_deg", "length_m", "fixed", "typed_carry_m", "typed_total_m",
-    "typed_doubt_m", "known_from", "known_flight", "out_of_favour", "measured_loft_deg", "own_shaft", "age_rounds",
+    "typed_doubt_m", "typed_spread_m", "known_from", "known_flight", "out_of_favour",
+    "measured_loft_deg", "own_shaft", "age_rounds",
     "wear", "stock_swing", "lie_deg", "bounce_deg", "assumed", "sole", "finish", "grip", "stamping", "of_set", "uses",
 )  # fmt: skip
 
@@ -81,6 +82,7 @@ def open_session(actor: User, *, customer_id: int, bay_id: int, held_on: date | 
         indoor=bay.indoor,
         altitude_m=bay.altitude_m,
         temperature_c=bay.temperature_c,
+        firmness=bay.shop.ground,
     )
     last = (
         FittingSession.objects.of(actor.shop_id).filter(customer__in=customer.family()).exclude(pk=session.pk).first()
@@ -131,6 +133,7 @@ def _measured(judged: JudgedSession, build: Build) -> dict[str, Any]:
         "typed_carry_m": club.carry_m,
         "typed_total_m": club.total_m,
         "typed_doubt_m": ninety(club.carry_sd_m),
+        "typed_spread_m": None,
         "known_from": f"{day.day} {day:%b %Y}, {shown(air.temperature_c)} °C at {shown(air.altitude_m)} m",
         "known_flight": {key: value for key in FLIGHT if (value := getattr(club, key)) is not None}
         | _swung(judged, build),

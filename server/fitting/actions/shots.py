@@ -149,7 +149,12 @@ def _shot(actor: User, shot_id: int) -> tuple[Shot, FittingSession]:
 TYPED = ("carry_m", "total_m", "offline_m", "peak_m", "ball_speed_mps", "launch_deg", "spin_rpm")
 
 
-@action("fit")
+def read_off(typed: object) -> dict[str, float]:
+    """The readings of what was typed: those that were read."""
+    return {name: value for name in TYPED if (value := getattr(typed, name)) is not None}
+
+
+@action("assist")
 def type_in(actor: User, session_id: int, *, build_id: int, readings: Mapping[str, float]) -> Shot:
     """A shot that no monitor sends, as somebody reads it off a screen: whole yards, and only what was typed. Taken
     back, it is set aside."""
@@ -163,7 +168,7 @@ def type_in(actor: User, session_id: int, *, build_id: int, readings: Mapping[st
     return shot
 
 
-@action("fit")
+@action("assist")
 def set_aside(actor: User, shot_id: int, *, aside: bool, reason: str = "") -> Shot:
     """Set a shot aside or bring it back. It stays on record and still counts in what a miss costs."""
     shot, session = _shot(actor, shot_id)
@@ -175,7 +180,7 @@ def set_aside(actor: User, shot_id: int, *, aside: bool, reason: str = "") -> Sh
     return shot
 
 
-@action("fit")
+@action("assist")
 def call_strike(actor: User, shot_id: int, *, strike: Strike | None) -> Shot:
     """Call where the ball was struck; None takes the call back."""
     shot, session = _shot(actor, shot_id)

@@ -206,7 +206,7 @@ def _any_shaft(session: FittingSession, head: Head) -> Shaft:
     shafts = Shaft.objects.of(session.shop_id).filter(retired_at=None).exclude(stock=0)
     found = next((each for each in shafts if each.goes_into(head)), None)
     if found is None:
-        raise BadInput(f"No shaft of the rack goes into the {head.model} {head.label}.", field="shaft")
+        raise BadInput(f"No shaft of the rack goes into the {head.called}.", field="shaft")
     return found
 
 
@@ -240,7 +240,7 @@ def try_lofts(actor: User, test_id: int, *, place: str) -> SoleTest:
         wanted.append((ClubOfTest(head=less.key), Role.LESS))
     if len(wanted) < 2:
         raise Refused(
-            f"The {chosen.head.model} {chosen.head.label} does not bear a bend, and the rack has its sole in no less "
+            f"The {chosen.head.called} does not bear a bend, and the rack has its sole in no less "
             "loft: there is nothing to try it against.",
             kind="no_lofts",
         )

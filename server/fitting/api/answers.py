@@ -122,8 +122,16 @@ def answer(request: Request, session: FittingSession, part: str, status: int = 2
     headers = {"ETag": tag, "Cache-Control": "private, no-cache"}
     if request.method == "GET" and tag in request.headers.get("If-None-Match", ""):
         return Response(status=304, headers=headers)
-    body = remembered(ANSWERS, (part, since, *_stamp(session)), lambda: _body(session, part, since))
-    return Response(body, status=status, headers=headers)
+    return Response(_remembered(session, part, since), status=status, headers=headers)
+
+
+def _remembered(session: FittingSession, part: str, since: int) -> Any:
+    return remembered(ANSWERS, (part, since, *_stamp(session)), lambda: _body(session, part, since))
+
+
+def session_answer(session: FittingSession) -> Any:
+    """The whole session as it is answered, to take a part from. Not to be changed."""
+    return _remembered(session, "session", 0)
 
 
 def changed(request: Request, session_id: int, status: int = 200) -> Response:

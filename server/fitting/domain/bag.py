@@ -144,6 +144,7 @@ class SessionBag:
             total_read=total_m is not None,
             loft_deg=build.loft_deg,
             spread_m=certainty(carry).spread if carry else None,
+            told_spread_m=build.typed_spread_m if typed else None,
             carry_sd_m=ninety_of(certainty(carry).half_width) if carry else typed_sd_m(build),
             shots=carry.n if carry else 0,
             **self._said_of(build),

@@ -28,7 +28,7 @@ def club_of_head(head: Head, shaft: Shaft | None, bend_deg: float) -> SoleClub:
     """A head of the rack as it goes into a test, bent where it is."""
     bent = f", bent {abs(bend_deg):g}° {'weaker' if bend_deg > 0 else 'stronger'}" if bend_deg else ""
     return SoleClub(
-        name=f"{head.model} {head.label}{bent}",
+        name=f"{head.called}{bent}",
         loft_deg=head.loft_deg + bend_deg,
         sole=head.sole,
         bounce_deg=None if head.bounce_deg is None else head.bounce_deg + bend_deg,
@@ -41,7 +41,7 @@ def wedge_head(head: Head, *, left_handed: bool) -> WedgeHead:
     """A wedge of the rack as the core looks for soles among them."""
     return WedgeHead(
         head.pk,
-        f"{head.model} {head.label}",
+        head.called,
         head.sole,
         head.loft_deg,
         head.bounce_deg,

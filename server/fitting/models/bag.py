@@ -37,6 +37,9 @@ class Build(ScopedModel):
     typed_carry_m = models.FloatField(null=True)
     typed_total_m = models.FloatField(null=True)
     typed_doubt_m = models.FloatField(null=True, help_text="Give or take of what was typed; null: the usual one.")
+    typed_spread_m = models.FloatField(
+        null=True, help_text="Spread of the balls that a typed average is made of; null: the usual one."
+    )
     known_from = models.CharField(max_length=80, blank=True, help_text="When and where what is typed was measured.")
     known_flight = models.JSONField(null=True, help_text="Height, landing and spin as they were measured then.")
     price = models.DecimalField(max_digits=8, decimal_places=2, null=True)

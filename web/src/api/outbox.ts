@@ -49,7 +49,7 @@ const MOST_FAULTS = 6;
 const LONG_MS = 3000;
 const LONGEST_MS = 30_000;
 const TYPED =
-	/^\/api\/(sessions\/\d+\/(brief|targets|gap|rules|clubs|plans|shots|undo|redo|felt|stops|stop-green)|stops\/\d+\/aside|soles\/\d+\/(handings|guess|notes)|handings\/\d+|grooves\/\d+\/guess|builds\/\d+|shots\/\d+\/(aside|strike|counts|build|pinned|club)|plans\/\d+|imports\/\d+|hand-out\/\w+|course\/\w+)$/;
+	/^\/api\/(sessions\/\d+\/(brief|targets|gap|rules|clubs|averages|plans|shots|pad|undo|redo|felt|stops|stop-green)|stops\/\d+\/aside|soles\/\d+\/(handings|guess|notes)|handings\/\d+|grooves\/\d+\/guess|builds\/\d+|shots\/\d+\/(pad|aside|strike|counts|build|pinned|club)|plans\/\d+|imports\/\d+|hand-out\/\w+|course\/\w+)$/;
 
 /** Whether a change is kept until the server has it. Others are for now or never: what is in hand, agreeing. */
 export const isKept = (request: Request) =>

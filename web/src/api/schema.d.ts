@@ -541,6 +541,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/opening": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["opening"];
+        put?: never;
+        /** @description Open the shop and sign its owner in. */
+        post: operations["open_shop"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/people": {
         parameters: {
             query?: never;
@@ -732,6 +749,23 @@ export interface paths {
         patch: operations["retire_shaft"];
         trace?: never;
     };
+    "/api/rack/usual": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Owners only: the usual lofts of some kinds, without names, and shafts that go into them. */
+        post: operations["start_from_usual"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sessions": {
         parameters: {
             query?: never;
@@ -794,6 +828,23 @@ export interface paths {
         /** @description What the player is asked to hit from now on. */
         put: operations["ask_for"];
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{session_id}/averages": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Averages of several of the player's own clubs at once, as a screen sums their balls up: all or none. */
+        post: operations["type_averages"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1081,6 +1132,42 @@ export interface paths {
         get?: never;
         /** @description What the next shots are hit from. */
         put: operations["hit_from"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{session_id}/pad": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description Any of the shop's people. */
+        get: operations["pad"];
+        put?: never;
+        /** @description A shot as it is read off a screen. */
+        post: operations["type_on_pad"];
+        /** @description Take the last thing back that whoever asks did in this session. */
+        delete: operations["undo_on_pad"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{session_id}/pad/in-hand": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description Hand a club: shots go to it from now on. */
+        put: operations["hand_club"];
         post?: never;
         delete?: never;
         options?: never;
@@ -1563,6 +1650,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/shots/{shot_id}/pad": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        /** @description Set a shot aside, bring it back, or say how it was struck. */
+        patch: operations["say_on_pad"];
+        trace?: never;
+    };
     "/api/shots/{shot_id}/pinned": {
         parameters: {
             query?: never;
@@ -1867,6 +1971,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/try-outs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description A visit of somebody who is nobody, whom the stand-in hits for. */
+        post: operations["try_out"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/try-outs/{customer_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** @description Throw a try-out away, with its visits. */
+        delete: operations["throw_away"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -1923,6 +2061,19 @@ export interface components {
         AskInRequest: {
             intent: components["schemas"]["Intent"];
             protocol: string;
+        };
+        AverageInRequest: {
+            name: string;
+            /** Format: double */
+            carry_m: number;
+            balls: number;
+            /** Format: double */
+            within_m?: number | null;
+            /** Format: double */
+            total_m?: number | null;
+        };
+        AveragesInRequest: {
+            clubs: components["schemas"]["AverageInRequest"][];
         };
         AwaitedInRequest: {
             name: string;
@@ -2025,6 +2176,7 @@ export interface components {
             id: number;
             name: string;
             indoor: boolean;
+            shots_by: components["schemas"]["ShotsByEnum"];
         };
         BayRow: {
             id: number;
@@ -2032,6 +2184,7 @@ export interface components {
             indoor: boolean;
             surface: string;
             models_flight: boolean;
+            shots_by: components["schemas"]["ShotsByEnum"];
             /** Format: double */
             altitude_m: number;
             /** Format: double */
@@ -2643,6 +2796,12 @@ export interface components {
         Finish: "raw" | "plated" | "coated";
         /** @enum {string} */
         Firmness: "soft" | "medium" | "firm";
+        FirstBayRequest: {
+            name: string;
+            indoor?: boolean;
+            models_flight?: boolean;
+            shots_by?: components["schemas"]["ShotsByEnum"];
+        };
         /** @enum {string} */
         FlightWish: "higher" | "lower" | "steeper" | "less_spin" | "more_spin";
         FromLieBesideOut: {
@@ -2790,6 +2949,7 @@ export interface components {
             session: number;
             revision: number;
             customer: string;
+            try_out: boolean;
             shop: string;
             /** Format: date */
             held_on: string;
@@ -3115,6 +3275,9 @@ export interface components {
             name: string;
             role: string;
             shop: string;
+            demo: boolean;
+            currency: string;
+            can_open: boolean;
             bays: components["schemas"]["BayOut"][];
             keys: components["schemas"]["Keys"];
         };
@@ -3200,9 +3363,54 @@ export interface components {
         };
         /** @enum {unknown} */
         NullEnum: null;
+        OpeningInRequest: {
+            name: string;
+            owner: string;
+            username: string;
+            password: string;
+            bays: components["schemas"]["FirstBayRequest"][];
+            city?: string;
+            currency?: string;
+            ground?: components["schemas"]["Firmness"];
+            code?: string;
+        };
+        OpeningOut: {
+            possible: boolean;
+            allowed: boolean;
+        };
         OtherwiseInRequest: {
             changes?: components["schemas"]["WorkInRequest"][];
             shaft?: number | null;
+        };
+        PadClub: {
+            id: number;
+            letter: string;
+            name: string;
+            detail: string;
+            /** Format: double */
+            carry_m: number | null;
+            kept: number;
+            set_aside: number;
+        };
+        PadOut: {
+            id: number;
+            revision: number;
+            customer: string;
+            bay_name: string;
+            status: components["schemas"]["StatusEnum"];
+            in_hand: number | null;
+            clubs: components["schemas"]["PadClub"][];
+            shots: components["schemas"]["PadShot"][];
+        };
+        PadShot: {
+            id: number;
+            number: number;
+            readings: {
+                [key: string]: number;
+            };
+            strike: (components["schemas"]["Strike"] | components["schemas"]["NullEnum"]) | null;
+            aside: boolean;
+            typed: boolean;
         };
         PaginatedSessionLineList: {
             /** @example 123 */
@@ -3266,6 +3474,7 @@ export interface components {
         PatchedBayChangeRequest: {
             name?: string | null;
             closed?: boolean | null;
+            shots_by?: (components["schemas"]["ShotsByEnum"] | components["schemas"]["NullEnum"]) | null;
         };
         PatchedBriefChangeRequest: {
             now?: components["schemas"]["BriefFieldsRequest"];
@@ -3273,6 +3482,10 @@ export interface components {
         };
         PatchedRetiredInRequest: {
             retired?: boolean;
+        };
+        PatchedShotOnPadRequest: {
+            aside?: boolean | null;
+            strike?: (components["schemas"]["Strike"] | components["schemas"]["NullEnum"]) | null;
         };
         PatternOut: {
             /** Format: double */
@@ -3298,6 +3511,7 @@ export interface components {
             id: number;
             name: string;
             hand: components["schemas"]["PersonHandEnum"];
+            try_out?: boolean;
         };
         /** @enum {string} */
         PersonHandEnum: "right" | "left";
@@ -3534,7 +3748,7 @@ export interface components {
             early?: boolean;
         };
         /** @enum {string} */
-        RoleEnum: "owner" | "fitter";
+        RoleEnum: "owner" | "fitter" | "assistant";
         RulesInRequest: {
             short_rule: components["schemas"]["GapRule"];
             turf?: (components["schemas"]["Firmness"] | components["schemas"]["NullEnum"]) | null;
@@ -3722,10 +3936,14 @@ export interface components {
         ShopNameRequest: {
             name: string;
             city?: string;
+            currency?: string | null;
+            ground?: (components["schemas"]["Firmness"] | components["schemas"]["NullEnum"]) | null;
         };
         ShopOut: {
             name: string;
             city: string;
+            currency: string;
+            ground: components["schemas"]["Firmness"];
             may_change: boolean;
             idle_minutes: number;
             keep_years: number;
@@ -3790,6 +4008,8 @@ export interface components {
             instead: number | null;
             typed: boolean;
         };
+        /** @enum {string} */
+        ShotsByEnum: "feed" | "file" | "typed";
         ShotsInRequest: {
             shots: number[];
             aside?: boolean | null;
@@ -4279,6 +4499,9 @@ export interface components {
             waiting: components["schemas"]["TrayLine"][];
             put_away: number;
         };
+        TryOutInRequest: {
+            bay: number;
+        };
         /** @enum {string} */
         Turf: "slid" | "dug" | "skipped" | "sat_up" | "grabbed" | "even" | "deep" | "shallow";
         TypeWindow: {
@@ -4309,6 +4532,9 @@ export interface components {
         };
         UndoneInRequest: {
             undone: boolean;
+        };
+        UsualInRequest: {
+            kinds: components["schemas"]["HeadType"][];
         };
         /** @enum {string} */
         VerdictKind: "needs_shots" | "fills" | "fills_not_settled" | "one_turn" | "other_job" | "crowds" | "one_head" | "not_supported" | "keep" | "vetoed" | "accepted" | "recommended" | "compared" | "too_high" | "sole_first";
@@ -5456,6 +5682,48 @@ export interface operations {
             };
         };
     };
+    opening: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OpeningOut"];
+                };
+            };
+        };
+    };
+    open_shop: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OpeningInRequest"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Me"];
+                };
+            };
+        };
+    };
     people: {
         parameters: {
             query?: never;
@@ -5844,6 +6112,29 @@ export interface operations {
             };
         };
     };
+    start_from_usual: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["UsualInRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RackOut"];
+                };
+            };
+        };
+    };
     sessions: {
         parameters: {
             query?: {
@@ -5958,6 +6249,34 @@ export interface operations {
         };
         responses: {
             200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionOut"];
+                };
+            };
+        };
+    };
+    type_averages: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A revision that the reader has: shots that did not change after it are left out. */
+                "Since-Revision"?: number;
+            };
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AveragesInRequest"];
+            };
+        };
+        responses: {
+            201: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -6465,6 +6784,98 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SessionOut"];
+                };
+            };
+        };
+    };
+    pad: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PadOut"];
+                };
+            };
+        };
+    };
+    type_on_pad: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TypedInRequest"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PadOut"];
+                };
+            };
+        };
+    };
+    undo_on_pad: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PadOut"];
+                };
+            };
+        };
+    };
+    hand_club: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["InHandInRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PadOut"];
                 };
             };
         };
@@ -7305,6 +7716,31 @@ export interface operations {
             };
         };
     };
+    say_on_pad: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                shot_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["PatchedShotOnPadRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PadOut"];
+                };
+            };
+        };
+    };
     pin_shot: {
         parameters: {
             query?: never;
@@ -7768,6 +8204,52 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["PaginatedTrailLineList"];
                 };
+            };
+        };
+    };
+    try_out: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A revision that the reader has: shots that did not change after it are left out. */
+                "Since-Revision"?: number;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TryOutInRequest"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionOut"];
+                };
+            };
+        };
+    };
+    throw_away: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                customer_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No response body */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

@@ -483,6 +483,8 @@ export const change = {
 		got(client.PUT("/api/sessions/{session_id}/awaited", { ...path(id), body: { name } })),
 	undo: (id: number) => got(client.POST("/api/sessions/{session_id}/undo", path(id))),
 	redo: (id: number) => got(client.POST("/api/sessions/{session_id}/redo", path(id))),
+	averages: (id: number, clubs: Schemas["AverageInRequest"][]) =>
+		got(client.POST("/api/sessions/{session_id}/averages", { ...path(id), body: { clubs } })),
 	typeShot: (id: number, body: Schemas["TypedInRequest"]) =>
 		got(client.POST("/api/sessions/{session_id}/shots", { ...path(id), body })),
 	shots: (id: number, body: Schemas["ShotsInRequest"]) =>

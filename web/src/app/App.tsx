@@ -10,6 +10,7 @@ import { useCommands, useOwnKeys } from "../commands/commands";
 import { Desk } from "../places/desk/Desk";
 import { Broken } from "../ui/Broken";
 import { forgetDrafts } from "../ui/draft";
+import { InShop } from "../ui/inShop";
 import { Said, Waiting } from "../ui/Said";
 import { useTheme } from "../ui/theme";
 import { HelpSheet } from "./HelpSheet";
@@ -21,6 +22,9 @@ const Rack = lazy(() => import("../places/rack/Rack"));
 const Customer = lazy(() => import("../places/customer/Customer"));
 const CardPage = lazy(() => import("../protocols/part_swing/CardPage"));
 const SoleSetUp = lazy(() => import("../protocols/sole/SetUp"));
+const Opening = lazy(() => import("../places/opening/Opening"));
+const Pad = lazy(() => import("../places/pad/Pad"));
+const YouPage = lazy(() => import("../places/shop/YouPage"));
 const CustomerPage = lazy(() => import("../places/handover/CustomerPage"));
 
 const isSession = (answer: unknown): answer is Session =>
@@ -88,7 +92,13 @@ export function App() {
 		queries.setQueryData(["me"], data);
 		void queries.invalidateQueries({ predicate: (query) => query.queryKey[0] !== "me" });
 	};
-	if (!known) return <SignIn onSignedIn={signedIn} />;
+	if (at.pathname === "/open" && me.data)
+		return (
+			<Suspense fallback={<Waiting what="the first page" />}>
+				<Opening me={me.data} />
+			</Suspense>
+		);
+	if (!known) return <SignIn empty={me.data?.can_open ?? false} onSignedIn={signedIn} />;
 	const signOut = async () => {
 		await got(client.POST("/api/sign-out"));
 		await forgetOnDevice();
@@ -97,65 +107,97 @@ export function App() {
 		window.location.assign("/");
 	};
 	return (
-		<>
+		<InShop value={known}>
 			<ErrorBoundary FallbackComponent={Broken} resetKeys={[at.pathname]}>
-				<Routes>
-					<Route path="/" element={<Desk me={known} onSignOut={signOut} onHelp={() => setHelp(true)} />} />
-					<Route
-						path="/shop"
-						element={
-							<Suspense fallback={<Waiting what="the shop" />}>
-								<Shop />
-							</Suspense>
-						}
-					/>
-					<Route
-						path="/rack"
-						element={
-							<Suspense fallback={<Waiting what="the rack" />}>
-								<Rack />
-							</Suspense>
-						}
-					/>
-					<Route
-						path="/customers/:id"
-						element={
-							<Suspense fallback={<Waiting what="the customer" />}>
-								<Customer />
-							</Suspense>
-						}
-					/>
-					<Route
-						path="/sessions/:id/page"
-						element={
-							<Suspense fallback={<Waiting what="the page" />}>
-								<CustomerPage />
-							</Suspense>
-						}
-					/>
-					<Route
-						path="/sessions/:id/card"
-						element={
-							<Suspense fallback={<Waiting what="the card" />}>
-								<CardPage />
-							</Suspense>
-						}
-					/>
-					<Route
-						path="/sessions/:id/soles"
-						element={
-							<Suspense fallback={<Waiting what="the soles" />}>
-								<SoleSetUp />
-							</Suspense>
-						}
-					/>
-					<Route path="/sessions/:id/:place" element={<SessionFrame onHelp={() => setHelp(true)} />} />
-					<Route path="/sessions/:id" element={<Navigate to="brief" replace />} />
-					<Route path="*" element={<Navigate to="/" replace />} />
-				</Routes>
+				{known.role === "assistant" ? (
+					// Whoever assists hands clubs and types shots.
+					<Routes>
+						<Route path="/" element={<Desk me={known} onSignOut={signOut} onHelp={() => setHelp(true)} />} />
+						<Route
+							path="/sessions/:id/pad"
+							element={
+								<Suspense fallback={<Waiting what="the pad" />}>
+									<Pad me={known} />
+								</Suspense>
+							}
+						/>
+						<Route
+							path="/you"
+							element={
+								<Suspense fallback={<Waiting what="you" />}>
+									<YouPage />
+								</Suspense>
+							}
+						/>
+						<Route path="*" element={<Navigate to="/" replace />} />
+					</Routes>
+				) : (
+					<Routes>
+						<Route path="/" element={<Desk me={known} onSignOut={signOut} onHelp={() => setHelp(true)} />} />
+						<Route
+							path="/shop"
+							element={
+								<Suspense fallback={<Waiting what="the shop" />}>
+									<Shop />
+								</Suspense>
+							}
+						/>
+						<Route
+							path="/rack"
+							element={
+								<Suspense fallback={<Waiting what="the rack" />}>
+									<Rack />
+								</Suspense>
+							}
+						/>
+						<Route
+							path="/customers/:id"
+							element={
+								<Suspense fallback={<Waiting what="the customer" />}>
+									<Customer />
+								</Suspense>
+							}
+						/>
+						<Route
+							path="/sessions/:id/page"
+							element={
+								<Suspense fallback={<Waiting what="the page" />}>
+									<CustomerPage />
+								</Suspense>
+							}
+						/>
+						<Route
+							path="/sessions/:id/card"
+							element={
+								<Suspense fallback={<Waiting what="the card" />}>
+									<CardPage />
+								</Suspense>
+							}
+						/>
+						<Route
+							path="/sessions/:id/soles"
+							element={
+								<Suspense fallback={<Waiting what="the soles" />}>
+									<SoleSetUp />
+								</Suspense>
+							}
+						/>
+						<Route
+							path="/sessions/:id/pad"
+							element={
+								<Suspense fallback={<Waiting what="the pad" />}>
+									<Pad me={known} />
+								</Suspense>
+							}
+						/>
+						<Route path="/sessions/:id/:place" element={<SessionFrame onHelp={() => setHelp(true)} />} />
+						<Route path="/sessions/:id" element={<Navigate to="brief" replace />} />
+						<Route path="*" element={<Navigate to="/" replace />} />
+					</Routes>
+				)}
 			</ErrorBoundary>
 			<HelpSheet open={help} onClose={() => setHelp(false)} />
 			{me.data?.signed_in === false && <SignInOver name={known.username} onSignedIn={signedIn} />}
-		</>
+		</InShop>
 	);
 }

@@ -1,10 +1,11 @@
 /** A session's five places on keys 1 to 5, and what all of them share. */
 
+import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { CircleHelp, SunMoon } from "lucide-react";
 import { useEffect } from "react";
 import { ErrorBoundary } from "react-error-boundary";
 import { Link, Navigate, useNavigate, useParams } from "react-router";
-import type { Session } from "../api/client";
+import { client, got, type Session } from "../api/client";
 import { useChange, useLive, useSession } from "../api/session";
 import { useCommands } from "../commands/commands";
 import { Bag } from "../places/bag/Bag";
@@ -19,6 +20,38 @@ import { Said, Waiting } from "../ui/Said";
 import { useTheme } from "../ui/theme";
 import { RefusedLate, SavedLine } from "./SavedLine";
 import { UndoRedo } from "./UndoRedo";
+
+/** Nobody's session: it says so, and goes with one touch. */
+function TryOutLine({ session }: { session: Session }) {
+	const navigate = useNavigate();
+	const queries = useQueryClient();
+	const away = useMutation({
+		mutationFn: () =>
+			got(
+				client.DELETE("/api/try-outs/{customer_id}", {
+					params: { path: { customer_id: session.customer.id } },
+				}),
+			),
+		onSuccess: async () => {
+			await navigate("/");
+			await queries.invalidateQueries();
+		},
+	});
+	return (
+		<p className="no-print flex flex-wrap items-center gap-3 bg-base-300 px-4 py-1 text-sm">
+			<span>A try-out: nobody, hit by the stand-in monitor. Nothing is learned from it.</span>
+			<button
+				type="button"
+				className="btn btn-sm h-9"
+				disabled={away.isPending}
+				onClick={() => away.mutate()}
+			>
+				Throw it away
+			</button>
+			<Said error={away.error} />
+		</p>
+	);
+}
 
 const PLACES = [
 	{ id: "brief", name: "Brief", view: Brief },
@@ -126,13 +159,15 @@ function Frame({ session, place, onHelp }: { session: Session; place: string; on
 							: "This session was agreed before its figures were kept. They are worked out anew; what was recommended is as it was."}
 				</p>
 			)}
+			{session.customer.try_out && session.status !== "erased" && <TryOutLine session={session} />}
 			<RefusedLate />
 			{change.isError && (
 				<div className="border-b border-base-300 bg-base-100 px-4 py-2">
 					<Said error={change.error} />
 				</div>
 			)}
-			<main className="min-h-0 flex-1 overflow-auto">
+			{/* Another place begins at its top. */}
+			<main key={place} className="min-h-0 flex-1 overflow-auto">
 				<ErrorBoundary FallbackComponent={Broken} resetKeys={[place, session.revision]}>
 					<View session={seen} act={change.act} busy={change.isPending} live={live} />
 				</ErrorBoundary>

@@ -48,7 +48,8 @@ function Entry({ name = "", onSignedIn }: { name?: string; onSignedIn: (me: Me) 
 	);
 }
 
-export function SignIn({ onSignedIn }: { onSignedIn: (me: Me) => void }) {
+/** empty: no shop is here yet. */
+export function SignIn({ empty, onSignedIn }: { empty: boolean; onSignedIn: (me: Me) => void }) {
 	return (
 		<main className="grid min-h-dvh place-items-center p-6">
 			<div className="w-full max-w-sm space-y-5">
@@ -59,6 +60,11 @@ export function SignIn({ onSignedIn }: { onSignedIn: (me: Me) => void }) {
 				<p className="quiet">
 					Find the hole in the bag, fit the club that fills it, and know how sure you are.
 				</p>
+				{empty && (
+					<p className="border-l-4 border-base-content py-1 pl-3">
+						No shop is here yet. The start command shows the address that opens yours.
+					</p>
+				)}
 				<Entry onSignedIn={onSignedIn} />
 			</div>
 		</main>

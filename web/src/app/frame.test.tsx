@@ -34,6 +34,7 @@ const lists = {
 	"GET /api/sessions": { count: 0, next: null, previous: null, results: [] },
 	"GET /api/checks-due": { within_days: 42, checks: [] },
 	"GET /api/customers": [],
+	"GET /api/rack": { may_change: true, heads: [], shafts: [] },
 	"GET /api/sessions/7/bench": bench,
 };
 
@@ -92,7 +93,7 @@ test("the places are on the keys 1 to 5 and the desk on 0", async () => {
 		await waitFor(() => expect(here()).toContain(name));
 	}
 	press("0");
-	expect(await screen.findByText("No session yet. Start one on the right.")).toBeTruthy();
+	expect(await screen.findByText("Your first customer")).toBeTruthy();
 });
 
 test("no key of a place fires while a name is typed", async () => {
@@ -135,7 +136,7 @@ test("leaving the session closes its line", async () => {
 	start("/sessions/7/bag", {});
 	await screen.findByRole("heading", { name: "Ada Field" });
 	press("0");
-	await screen.findByText("No session yet. Start one on the right.");
+	await screen.findByText("Your first customer");
 	expect(Line.open.every((each) => each.closed)).toBe(true);
 });
 
@@ -154,7 +155,10 @@ test("a problem of a change is said under the header and belongs to its place", 
 });
 
 test("a stand-in that has ended lets the next one hit, though nothing tells that it ended", async () => {
-	const { answers } = start("/sessions/7/bay", { "GET /api/bays/1/stand-in": { hitting: true } });
+	const { answers } = start("/sessions/7/bay", {
+		"GET /api/me": { ...me, demo: true },
+		"GET /api/bays/1/stand-in": { hitting: true },
+	});
 	const hit = (await screen.findByRole("button", { name: "Hit 1" })) as HTMLButtonElement;
 	await waitFor(() => expect(hit.disabled).toBe(true));
 	answers["GET /api/bays/1/stand-in"] = { hitting: false };

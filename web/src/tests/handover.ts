@@ -61,6 +61,7 @@ export const handover: Handover = {
 	session: 7,
 	revision: 40,
 	customer: "Ada Field",
+	try_out: false,
 	shop: "One",
 	held_on: "2026-11-24",
 	rule_words: "roll-out meets carry",

@@ -11,7 +11,10 @@ export const me: Me = {
 	name: "Rowan",
 	role: "fitter",
 	shop: "One",
-	bays: [{ id: 3, name: "Bay 1", indoor: true }],
+	demo: false,
+	currency: "GBP",
+	can_open: false,
+	bays: [{ id: 3, name: "Bay 1", indoor: true, shots_by: "feed" }],
 };
 export const build = (id: number, name: string, carry: number | null, more: Partial<Build> = {}): Build => ({
 	id,

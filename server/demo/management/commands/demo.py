@@ -2,14 +2,16 @@
 
 from __future__ import annotations
 
+import json
 import os
 from typing import Any
 
 from django.contrib.auth import get_user_model
 from django.core.management import call_command
-from django.core.management.base import BaseCommand, CommandParser
-from django.db import connection, transaction
+from django.core.management.base import BaseCommand, CommandError, CommandParser
+from django.db import ProgrammingError, connection, transaction
 from shop.models import Shop
+from shop.opening import is_own_open
 
 
 class Command(BaseCommand):
@@ -20,23 +22,42 @@ class Command(BaseCommand):
     def add_arguments(self, parser: CommandParser) -> None:
         parser.add_argument("--migrate", action="store_true", help="bring the database up to date first")
         parser.add_argument("--fresh", action="store_true", help="remove everything first")
+        parser.add_argument("--own", action="store_true", help="no demo: a shop of one's own begins empty")
 
     def handle(self, *_args: Any, **options: Any) -> None:
         password = os.environ.get("HEMICYCLE_DEMO_PASSWORD", "")
         if options["fresh"]:
+            _refuse_to_remove_a_real_shop()
             with connection.cursor() as cursor:  # an empty schema: what was agreed refuses to be removed row by row
                 cursor.execute("DROP SCHEMA public CASCADE; CREATE SCHEMA public")
         if options["migrate"]:
             call_command("migrate", interactive=False, verbosity=0, skip_checks=True)
             _let_in(os.environ.get("HEMICYCLE_APP_ROLE", ""))
-        if not Shop.objects.exists():
+        if not options["own"] and not Shop.objects.exists():
             from demo.load import load_demo  # noqa: PLC0415 (the whole core, wanted only once)
 
             with transaction.atomic():
                 load_demo(password)
         # Whether the sign-in that the launcher knows is still the one: a changed password is nobody else's to know.
-        user = get_user_model().objects.filter(username="fitter").first()
-        self.stdout.write("holds" if user is not None and user.check_password(password) else "changed")
+        user = get_user_model().objects.filter(shop__demo=True, username="fitter").first()
+        holds = user is not None and user.check_password(password)
+        told = {"demo": user.get_username() if user is not None and holds else "", "own": is_own_open()}
+        self.stdout.write(json.dumps(told))
+
+
+def _refuse_to_remove_a_real_shop() -> None:
+    """A new demo takes the place of the old one, not of somebody's work."""
+    if "shop_shop" not in connection.introspection.table_names():
+        return
+    try:
+        own = Shop.objects.filter(demo=False).first()
+    except ProgrammingError:  # from before there could be any
+        return
+    if own is not None:
+        raise CommandError(
+            f"{own.name} is kept here, not only the demo: --fresh would remove it. HEMICYCLE_HOME names another folder "
+            "for a new demo."
+        )
 
 
 def _let_in(role: str) -> None:

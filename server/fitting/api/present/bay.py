@@ -43,7 +43,7 @@ def specification(build: Build) -> Specification:
     head, shaft = build.head, build.shaft
     return Specification(
         name=build.name,
-        head=f"{head.maker} {head.model} {head.label}" if head else None,
+        head=head.in_full if head else None,
         stated_loft_deg=build.stated_loft_deg,
         set_loft_deg=build.set_loft_deg,
         measured_loft_deg=build.measured_loft_deg,

@@ -21,7 +21,7 @@ def present_brief(judged: JudgedSession) -> BriefOut:
         **{each.name: getattr(found, each.name) for each in fields(found)},
         wish_leads={each: WISH_LEADS[each] for each in found.wedge_wishes},
         delivered=judged.wedges.delivered,
-        makers=sorted({head.maker for head in judged.rows.heads} | set(found.maker_likes)),
+        makers=sorted({head.maker for head in judged.rows.heads if head.maker} | set(found.maker_likes)),
         shop_stroke_price=judged.rows.shop_thresholds.stroke_price,
         shop_round_shots=list(judged.rows.shop_thresholds.round_shots),
         done=session.briefed_at is not None,

@@ -34,7 +34,7 @@ def present_shortlist(judged: JudgedSession) -> ShortlistOut:
     offers = [
         Offer(
             CoreHead(f"head {head.pk}", HeadType(head.head_type), head.loft_deg, head.length_m),
-            f"{head.label} {head.maker}",
+            f"{head.label} {head.maker}".strip(),
             head.sleeve_deg,
             float(head.price),
         )
@@ -119,7 +119,7 @@ def _row(
     return RankedOut(
         head=head.pk,
         shaft=shaft.pk if shaft else None,
-        name=f"{head.maker} {head.model}",
+        name=f"{head.maker} {head.model}".strip(),
         label=head.label,
         maker=head.maker,
         head_type=HeadType(head.head_type),

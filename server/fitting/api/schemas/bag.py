@@ -199,6 +199,22 @@ class ClubIn:
 
 
 @dataclass
+class AverageIn:
+    """A club's balls as a screen sums them up. within_m: of the average, all of them; null where that was not read."""
+
+    name: str
+    carry_m: float
+    balls: int
+    within_m: float | None = None
+    total_m: float | None = None
+
+
+@dataclass
+class AveragesIn:
+    clubs: list[AverageIn]
+
+
+@dataclass
 class ClubChange:
     """Only what is sent changes."""
 

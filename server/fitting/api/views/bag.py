@@ -5,13 +5,14 @@ from __future__ import annotations
 from dataclasses import asdict
 
 from common.api import actor_of, given
+from hemicycle_core.bag.averages import TypedAverage
 from rest_framework.request import Request
 from rest_framework.response import Response
 from rest_framework.views import APIView
 
-from ...actions import builds, targets
+from ...actions import averages, builds, targets
 from ..answers import changed, documented_change
-from ..schemas.bag import ClubChange, ClubIn, GapIn, RulesIn, Stated, TargetIn
+from ..schemas.bag import AveragesIn, ClubChange, ClubIn, GapIn, RulesIn, Stated, TargetIn
 
 
 class GapView(APIView):
@@ -70,6 +71,18 @@ class ClubsView(APIView):
             typed_doubt_m=new.typed_doubt_m,
             fixed=new.fixed,
         )
+        return changed(request, session_id, 201)
+
+
+class AveragesView(APIView):
+    @documented_change(AveragesIn, name="type_averages", tags=["bag"], status=201)
+    def post(self, request: Request, session_id: int) -> Response:
+        """Averages of several of the player's own clubs at once, as a screen sums their balls up: all or none."""
+        clubs = [
+            averages.ClubAverage(each.name, TypedAverage(each.carry_m, each.balls, each.within_m), each.total_m)
+            for each in given(request, AveragesIn).clubs
+        ]
+        averages.type_averages(actor_of(request), session_id, clubs)
         return changed(request, session_id, 201)
 
 

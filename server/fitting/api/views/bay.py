@@ -228,8 +228,7 @@ class ShotsView(APIView):
     def post(self, request: Request, session_id: int) -> Response:
         """A shot that no monitor sends, as somebody reads it off a screen."""
         new = given(request, TypedIn)
-        readings = {name: value for name in shots.TYPED if (value := getattr(new, name)) is not None}
-        shots.type_in(actor_of(request), session_id, build_id=new.build, readings=readings)
+        shots.type_in(actor_of(request), session_id, build_id=new.build, readings=shots.read_off(new))
         return changed(request, session_id, 201)
 
 

@@ -6,7 +6,8 @@ from dataclasses import asdict
 
 from common.api import actor_of, given, serializer_of
 from common.pages import Pages
-from common.policy import shop_of
+from common.policy import SeenByAll, shop_of
+from django.db.models import Q
 from drf_spectacular.utils import extend_schema
 from rest_framework.generics import GenericAPIView
 from rest_framework.request import Request
@@ -19,15 +20,18 @@ from ..answers import SINCE, answer, changed, documented_change, session_of
 from ..present.session import for_lines, present_line
 from ..schemas.session import AwaitedIn, NewSession, PartnerIn, SessionLine, SessionOut
 
+THROWN_AWAY = Q(customer__try_out=True, customer__erased_at__isnull=False)
+
 
 class SessionsView(GenericAPIView[FittingSession]):
+    permission_classes = [SeenByAll]
     pagination_class = Pages
     serializer_class = serializer_of(SessionLine)
 
     @extend_schema(responses=serializer_of(SessionLine)(many=True), operation_id="sessions", tags=["sessions"])
     def get(self, request: Request) -> Response:
         """Sessions of the shop, those to go on with first, then newest first, a page at a time."""
-        rows = for_lines(FittingSession.objects.of(shop_of(request)))
+        rows = for_lines(FittingSession.objects.of(shop_of(request)).exclude(THROWN_AWAY))
         rows = rows.order_by(*sessions.TO_GO_ON_WITH_FIRST, "-held_on", "-id")
         return self.get_paginated_response([asdict(present_line(row)) for row in self.paginate_queryset(rows) or []])
 

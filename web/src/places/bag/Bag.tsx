@@ -16,6 +16,7 @@ import { RULES } from "../../session/words";
 import { dropDraft, useDrafted } from "../../ui/draft";
 import { Said, Waiting } from "../../ui/Said";
 import { typedYards } from "../../ui/typed";
+import { Averages } from "./Averages";
 import { ClubCard } from "./ClubCard";
 import { ImportDialog } from "./ImportDialog";
 import { OtherClubs } from "./OtherClubs";
@@ -46,6 +47,7 @@ export function Bag(props: PlaceProps) {
 	const [importing, setImporting] = useState(false);
 	const [picking, setPicking] = useState(false);
 	const [other, setOther] = useState(false);
+	const [summing, setSumming] = useState(false);
 	const [flight, setFlight] = useState(false);
 	const [chosen, setChosen] = useState<number | null>(null);
 	const [part, setPart] = useState<Part>(session.bag.end === "short" ? "wedges" : "stand");
@@ -98,6 +100,15 @@ export function Bag(props: PlaceProps) {
 							"roll_out",
 					}),
 				),
+		},
+		{
+			id: "averages",
+			name: "Averages read off a screen",
+			keys: "v",
+			shown: "V",
+			group: "Bag",
+			blocked,
+			run: () => setSumming(true),
 		},
 		{
 			id: "end",
@@ -235,9 +246,20 @@ export function Bag(props: PlaceProps) {
 				>
 					<span className="key">I</span> Import shots
 				</button>
+				<button
+					type="button"
+					className="no-print btn h-11"
+					onClick={() => setSumming(true)}
+					disabled={agreed}
+				>
+					<span className="key">V</span> Averages read off a screen
+				</button>
 				<Imports session={session} act={act} busy={busy || agreed} />
 			</aside>
 			{importing && <ImportDialog session={session} onClose={() => setImporting(false)} />}
+			{summing && (
+				<Averages session={session} own={ownOf(session)} act={act} onClose={() => setSumming(false)} />
+			)}
 			{other && <OtherClubs session={session} act={act} busy={busy} onClose={() => setOther(false)} />}
 			{picking && <RackPicker session={session} act={act} busy={busy} onClose={() => setPicking(false)} />}
 		</div>

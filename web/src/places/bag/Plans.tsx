@@ -7,6 +7,7 @@ import { isClosed } from "../../session/closed";
 import { buildOf, candidatesOf, ownOf } from "../../session/select";
 import { worthWords } from "../../session/words";
 import { Letter } from "../../ui/Letter";
+import { useMoney } from "../../ui/money";
 import { Said } from "../../ui/Said";
 import { figure, signed, whole, yd } from "../../ui/units";
 
@@ -38,6 +39,7 @@ const bodyOf = (plan: BagPlan): PlanBody => ({
 });
 
 export function Plans({ session, plans, shown, onShow }: Props) {
+	const money = useMoney();
 	const change = usePlanChange(session.id);
 	const [editing, setEditing] = useState<number | null>(null);
 	const columns = columnsOf(plans);
@@ -123,7 +125,7 @@ export function Plans({ session, plans, shown, onShow }: Props) {
 								</span>
 							)}
 						/>
-						<Line name="Price" plans={columns} cell={(plan, index) => (index ? plan.price : "–")} />
+						<Line name="Price" plans={columns} cell={(plan, index) => (index ? money(plan.price) : "–")} />
 						<Line
 							name="Carries to relearn"
 							plans={columns}

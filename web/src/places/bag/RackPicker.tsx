@@ -6,6 +6,7 @@ import type { PlaceProps } from "../../session/place";
 import { usePutUp } from "../../session/putUp";
 import { candidatesOf } from "../../session/select";
 import { Letter } from "../../ui/Letter";
+import { useMoney } from "../../ui/money";
 import { Said, Waiting } from "../../ui/Said";
 import { Sheet } from "../../ui/Sheet";
 import { typedNumber } from "../../ui/typed";
@@ -72,6 +73,7 @@ export function RackPicker({
 type RowProps = Pick<PlaceProps, "session" | "act" | "busy"> & { head: Rack["heads"][number]; rack: Rack };
 
 function HeadRow({ head, rack, session, act, busy }: RowProps) {
+	const money = useMoney();
 	const fitting = rack.shafts.filter((each) => head.shafts.includes(each.id));
 	const [shaft, setShaft] = useState(String(fitting[Math.min(1, fitting.length - 1)]?.id ?? ""));
 	const [inches, setInches] = useState((head.length_m / 0.0254).toFixed(2));
@@ -116,7 +118,7 @@ function HeadRow({ head, rack, session, act, busy }: RowProps) {
 				/>
 				<span className="quiet text-sm">in</span>
 			</label>
-			<span className="quiet text-right text-sm">{Number(head.price).toFixed(0)}</span>
+			<span className="quiet text-right text-sm">{money(head.price)}</span>
 			<button
 				type="button"
 				className="btn btn-sm h-10"

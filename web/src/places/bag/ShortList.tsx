@@ -10,6 +10,7 @@ import { usePutUp } from "../../session/putUp";
 import { lettersOf, targetOf } from "../../session/select";
 import { listOf } from "../../session/words";
 import { Letter } from "../../ui/Letter";
+import { useMoney } from "../../ui/money";
 import { Said, Waiting } from "../../ui/Said";
 import { figure, reading, whole, yd } from "../../ui/units";
 
@@ -148,6 +149,7 @@ function Row({
 	disabled: boolean;
 	onMark: (on: boolean) => void;
 }) {
+	const money = useMoney();
 	const id = useId();
 	const turned = row.turn_deg ? `${row.loft_deg}° set to ${row.set_loft_deg}°` : `${row.loft_deg}°`;
 	const history = row.won
@@ -203,7 +205,7 @@ function Row({
 				<span className="num text-[17px]">{figure(row.saves, 1)}</span>{" "}
 				<span className="quiet text-sm">{row.saves === null ? "" : "a round"}</span>
 			</td>
-			<td>{row.price}</td>
+			<td>{money(row.price)}</td>
 		</tr>
 	);
 }

@@ -20,6 +20,7 @@ import { type AllOf, CheckClub, called, Selection, TrailSheet } from "./Acts";
 import { NewSetting, PickBuild, WantedShot } from "./Dialogs";
 import { Flights } from "./Flights";
 import { Copy, InHand, LastShot, ShotRow, SoFar } from "./LastShot";
+import { NoShot, useMayPretend } from "./NoShot";
 import { FeltSheet, nextMode, PlayerPanel, PlayerSheet, showing } from "./PlayerPanel";
 import {
 	after,
@@ -60,6 +61,7 @@ export function Bay({ session, act, live }: PlaceProps) {
 	>(null);
 	const acts = useActs(session).data;
 	const agreed = isClosed(session);
+	const pretend = useMayPretend(session);
 	const code = soleTitle(session);
 	const none = agreed ? "The session is agreed" : shot ? undefined : "No shot yet";
 	const one = none ?? (selected.length ? "Of one shot: clear the selection first" : undefined);
@@ -387,12 +389,9 @@ export function Bay({ session, act, live }: PlaceProps) {
 				<Tray session={session} build={build} />
 				<p className="font-semibold xl:hidden">{session.next}</p>
 				{build && shot && <LastShot session={session} build={build} shot={shot} span={span} />}
-				{!(build && shot) && !code && (
-					<p className="quiet py-16 text-center text-xl">
-						{build
-							? "Hit the first shot: it appears here by itself."
-							: "Take a build in hand on the left, then hit."}
-					</p>
+				{build && !shot && !code && !agreed && <NoShot session={session} onType={() => setDialog("type")} />}
+				{!build && !code && (
+					<p className="quiet py-16 text-center text-xl">Take a build in hand on the left, then hit.</p>
 				)}
 				{shot?.check_club && !agreed && (
 					<CheckClub
@@ -444,7 +443,7 @@ export function Bay({ session, act, live }: PlaceProps) {
 				<Steady session={session} act={act} agreed={agreed} />
 				{!agreed && <PlayerPanel session={session} act={act} onOpen={() => setDialog("player")} />}
 				{session.bag.in_work && <CarryMap {...mapProps(session, undefined, session.bag.end)} small />}
-				{!agreed && <StandInPanel session={session} />}
+				{!agreed && pretend && <StandInPanel session={session} />}
 				<Caution>
 					One person swings at a time, nobody level with or ahead of the ball. Check that a changed head is
 					tight.

@@ -1,6 +1,7 @@
 /** Shots read off a screen, typed ball by ball: the carry, and what else is wanted, on a number pad or by keys. */
 import { useEffect, useRef, useState } from "react";
 import type { Build } from "../../api/client";
+import type { components } from "../../api/schema";
 import { change } from "../../api/session";
 import type { PlaceProps } from "../../session/place";
 import { nameOf } from "../../session/select";
@@ -11,6 +12,7 @@ import { Sheet } from "../../ui/Sheet";
 import { neededNumber } from "../../ui/typed";
 import { fromMph, toMetres, yd } from "../../ui/units";
 
+type Schemas = components["schemas"];
 const FOOT_M = 0.3048;
 /** What a monitor's screen shows: how it is called, its unit, and how it travels. */
 const FIELDS = [
@@ -26,12 +28,42 @@ type Key = (typeof FIELDS)[number]["key"];
 const PAD = ["7", "8", "9", "4", "5", "6", "1", "2", "3", ".", "0", "⌫"];
 const WHOLE_CARRY = /^[1-3][0-9]{2}$/;
 
+export type ReadOff = Schemas["TypedInRequest"];
+
+/** The pad in a sheet over the Bay. */
 export function TypePad({
 	session,
 	build,
 	act,
 	onClose,
 }: Pick<PlaceProps, "session" | "act"> & { build: Build; onClose: () => void }) {
+	return (
+		<Sheet title={`Type shots of ${nameOf(build)}`} onClose={onClose}>
+			<PadForm
+				build={build}
+				onShot={(shot, onRefused) =>
+					act(async () => {
+						try {
+							return await change.typeShot(session.id, shot);
+						} catch (refused) {
+							onRefused(refused);
+							throw refused;
+						}
+					})
+				}
+			/>
+		</Sheet>
+	);
+}
+
+/** onShot: take a ball in; told why where it is refused. */
+export function PadForm({
+	build,
+	onShot,
+}: {
+	build: Pick<Build, "id" | "kept" | "carry_m">;
+	onShot: (shot: ReadOff, onRefused: (why: unknown) => void) => void;
+}) {
 	const form = `typed:${build.id}`;
 	const [wanted, setWanted] = useKept<Key[]>("typed:fields", []);
 	const [typed, setTyped] = useDrafted<Partial<Record<Key, string>>>(form, "figures", {});
@@ -40,8 +72,9 @@ export function TypePad({
 	const [wrong, setWrong] = useState<unknown>(null);
 	const [last, setLast] = useState<string[]>([]);
 	const entry = useRef<HTMLInputElement>(null);
-	// After the sheet is up, which takes the focus to its first button.
-	useEffect(() => entry.current?.focus(), []);
+	// After the sheet is up, which takes the focus to its first button; and from figure to figure.
+	// biome-ignore lint/correctness/useExhaustiveDependencies: the figure is what it follows
+	useEffect(() => entry.current?.focus(), [at]);
 	const asked = FIELDS.filter((each) => each.key === "carry_m" || wanted.includes(each.key));
 	const field = asked.find((each) => each.key === at) ?? FIELDS[0];
 
@@ -58,16 +91,11 @@ export function TypePad({
 				body[each.key] = each.key === "offline_m" && left ? -value : value;
 			}
 			const sent = { build: build.id, carry_m: body.carry_m ?? 0, ...body };
-			act(async () => {
-				try {
-					return await change.typeShot(session.id, sent);
-				} catch (refused) {
-					// It stays to be put right, and was not taken in.
-					setWrong(refused);
-					setTyped(figures);
-					setLast(([, ...so]) => so);
-					throw refused;
-				}
+			onShot(sent, (refused) => {
+				// It stays to be put right, and was not taken in.
+				setWrong(refused);
+				setTyped(figures);
+				setLast(([, ...so]) => so);
 			});
 			setLast((so) => [figures.carry_m ?? "", ...so].slice(0, 8));
 			setTyped({});
@@ -90,26 +118,7 @@ export function TypePad({
 		entry.current?.focus();
 	};
 	return (
-		<Sheet title={`Type shots of ${nameOf(build)}`} onClose={onClose}>
-			<fieldset className="mb-3 flex flex-wrap gap-1.5">
-				<legend className="quiet mb-1 text-sm">What the screen shows</legend>
-				{FIELDS.slice(1).map((each) => (
-					<button
-						key={each.key}
-						type="button"
-						aria-pressed={wanted.includes(each.key)}
-						className={`btn btn-sm h-11 ${wanted.includes(each.key) ? "btn-primary" : "border-base-300 bg-base-100"}`}
-						onClick={() => {
-							setWanted(
-								wanted.includes(each.key) ? wanted.filter((key) => key !== each.key) : [...wanted, each.key],
-							);
-							setAt("carry_m");
-						}}
-					>
-						{each.label}
-					</button>
-				))}
-			</fieldset>
+		<>
 			<form
 				className="grid gap-4 sm:grid-cols-[1fr_15rem]"
 				onSubmit={(event) => {
@@ -118,36 +127,42 @@ export function TypePad({
 				}}
 			>
 				<div className="space-y-2">
-					{asked.map((each) => (
-						<button
-							key={each.key}
-							type="button"
-							aria-label={`Type the ${each.label.toLowerCase()}`}
-							className={`flex min-h-11 w-full items-baseline gap-3 px-3 text-left ${each.key === field.key ? "bg-base-200" : ""}`}
-							onClick={() => {
-								setAt(each.key);
-								entry.current?.focus();
-							}}
-						>
-							<span className="quiet w-24">{each.label}</span>
-							<span className={`num font-semibold ${each.key === "carry_m" ? "text-5xl" : "text-2xl"}`}>
-								{typed[each.key] || "–"}
-							</span>
-							<span className="quiet">
-								{each.unit}
-								{each.key === "offline_m" ? (left ? " left" : " right") : ""}
-							</span>
-						</button>
-					))}
-					<input
-						ref={entry}
-						className="input h-11 w-full"
-						inputMode="none"
-						aria-label={`${field.label} in ${field.unit}`}
-						autoComplete="off"
-						value={typed[field.key] ?? ""}
-						onChange={(event) => write(event.target.value)}
-					/>
+					{asked.map((each) => {
+						const large = each.key === "carry_m" ? "text-5xl" : "text-2xl";
+						return (
+							<div
+								key={each.key}
+								className={`flex min-h-11 items-baseline gap-3 px-3 ${each.key === field.key ? "bg-base-200" : ""}`}
+							>
+								<span className="quiet w-20">{each.label}</span>
+								{each.key === field.key ? (
+									<input
+										ref={entry}
+										className={`num w-32 bg-transparent font-semibold focus-visible:outline-2 ${large}`}
+										inputMode="none"
+										aria-label={`${each.label} in ${each.unit}`}
+										placeholder="–"
+										autoComplete="off"
+										value={typed[each.key] ?? ""}
+										onChange={(event) => write(event.target.value)}
+									/>
+								) : (
+									<button
+										type="button"
+										aria-label={`Type the ${each.label.toLowerCase()}`}
+										className={`num w-32 min-h-11 text-left font-semibold ${large}`}
+										onClick={() => setAt(each.key)}
+									>
+										{typed[each.key] || "–"}
+									</button>
+								)}
+								<span className="quiet">
+									{each.unit}
+									{each.key === "offline_m" ? (left ? " left" : " right") : ""}
+								</span>
+							</div>
+						);
+					})}
 					<Said error={wrong as Error | null} />
 					<p role="status" className="quiet text-sm">
 						{last.length > 0 && `Typed: ${last.join(", ")}. `}
@@ -181,6 +196,25 @@ export function TypePad({
 					</button>
 				</div>
 			</form>
-		</Sheet>
+			<fieldset className="mt-4 flex flex-wrap gap-1.5">
+				<legend className="quiet mb-1 text-sm">What the screen shows</legend>
+				{FIELDS.slice(1).map((each) => (
+					<button
+						key={each.key}
+						type="button"
+						aria-pressed={wanted.includes(each.key)}
+						className={`btn btn-sm h-11 ${wanted.includes(each.key) ? "btn-primary" : "border-base-300 bg-base-100"}`}
+						onClick={() => {
+							setWanted(
+								wanted.includes(each.key) ? wanted.filter((key) => key !== each.key) : [...wanted, each.key],
+							);
+							setAt("carry_m");
+						}}
+					>
+						{each.label}
+					</button>
+				))}
+			</fieldset>
+		</>
 	);
 }

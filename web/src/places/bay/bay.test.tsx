@@ -281,13 +281,18 @@ test("the stand says of each build how sure its carry is, and own clubs come in 
 });
 
 test("the stand-in hits what is asked and is stopped; while it hits it is not started again", async () => {
+	const nobody = { ...inHand, customer: { ...inHand.customer, try_out: true } };
 	const sent = serve({ "POST /api/bays/1/stand-in": {}, "DELETE /api/bays/1/stand-in": {} });
-	const { unmount } = show(Bay, inHand);
+	const { unmount } = show(Bay, nobody);
 	fireEvent.click(screen.getByRole("button", { name: "Hit 6" }));
 	await waitFor(() => expect(changes(sent)[0]?.body).toEqual({ shots: 6, every_s: 1.5 }));
 	unmount();
+	// Never among the shots of a real player.
+	const real = show(Bay, inHand);
+	expect(screen.queryByRole("button", { name: "Hit 6" })).toBeNull();
+	real.unmount();
 	const again = serve({ "GET /api/bays/1/stand-in": { hitting: true }, "DELETE /api/bays/1/stand-in": {} });
-	show(Bay, inHand);
+	show(Bay, nobody);
 	await screen.findByText("Stand-in hitting");
 	expect((screen.getByRole("button", { name: "Hit 1" }) as HTMLButtonElement).disabled).toBe(true);
 	fireEvent.click(screen.getByRole("button", { name: "Stop" }));

@@ -10,6 +10,7 @@ import { Mark } from "../../ui/Mark";
 import { Said, Waiting } from "../../ui/Said";
 import { useTheme } from "../../ui/theme";
 import { CustomerPicker } from "./CustomerPicker";
+import { FirstSteps, TryOut } from "./FirstSteps";
 import { day, Sessions } from "./Sessions";
 
 /** Those to go on with first, also across pages. */
@@ -26,18 +27,29 @@ export function Desk({ me, onSignOut, onHelp }: { me: Me; onSignOut: () => void;
 		getNextPageParam: (last, pages) => (last.next ? pages.length + 1 : undefined),
 	});
 	const lines = sessions.data?.pages.flatMap((page) => page.results);
+	const none = lines?.length === 0;
+	const assists = me.role === "assistant";
 	const [, turnTheme] = useTheme();
 	return (
 		<div className="mx-auto max-w-6xl px-6 pb-12">
 			<header className="flex items-center gap-4 py-4">
 				<Mark />
-				<h1 className="flex-1 text-xl">{me.shop}</h1>
-				<Link to="/rack" className="px-2 py-2 font-semibold underline">
-					Rack
-				</Link>
-				<Link to="/shop" className="px-2 py-2 font-semibold underline">
-					Shop
-				</Link>
+				<h1 className="min-w-0 flex-1 truncate text-xl">{me.shop}</h1>
+				{me.demo && <DemoWord me={me} />}
+				{assists ? (
+					<Link to="/you" className="px-2 py-2 font-semibold underline">
+						You
+					</Link>
+				) : (
+					<>
+						<Link to="/rack" className="px-2 py-2 font-semibold underline">
+							Rack
+						</Link>
+						<Link to="/shop" className="px-2 py-2 font-semibold underline">
+							Shop
+						</Link>
+					</>
+				)}
 				<span className="quiet text-sm">{me.name}</span>
 				<button type="button" className="p-2" aria-label="Light or dark screen" onClick={turnTheme}>
 					<SunMoon size={19} />
@@ -51,10 +63,10 @@ export function Desk({ me, onSignOut, onHelp }: { me: Me; onSignOut: () => void;
 			</header>
 			<main className="grid gap-8 lg:grid-cols-[1fr_21rem]">
 				<section>
-					<h2 className="mb-2 text-lg">Sessions</h2>
+					<h2 className="mb-2 text-lg">{none && !assists ? "First steps" : "Sessions"}</h2>
 					<Said error={sessions.error} />
-					{lines?.length === 0 && <p className="quiet">No session yet. Start one on the right.</p>}
-					{lines ? <Sessions lines={inOrder(lines)} /> : <Waiting what="the sessions" />}
+					{none && (assists ? <p className="quiet">No session yet.</p> : <FirstSteps me={me} />)}
+					{lines ? <Sessions lines={inOrder(lines)} pad={assists} /> : <Waiting what="the sessions" />}
 					{sessions.hasNextPage && (
 						<button
 							type="button"
@@ -66,12 +78,29 @@ export function Desk({ me, onSignOut, onHelp }: { me: Me; onSignOut: () => void;
 						</button>
 					)}
 				</section>
-				<aside className="space-y-8">
-					<NewVisit me={me} />
-					<Due />
-				</aside>
+				{!assists && (
+					<aside className="space-y-8">
+						<NewVisit me={me} first={none} />
+						{lines && !none && <TryOut me={me} />}
+						<Due />
+					</aside>
+				)}
 			</main>
 		</div>
+	);
+}
+
+/** The made-up shop says so, and how one's own is opened. */
+function DemoWord({ me }: { me: Me }) {
+	return (
+		<p className="flex flex-wrap items-center gap-3 text-sm">
+			<span className="bg-base-300 px-2 py-1 font-semibold">Demo: all of it made up</span>
+			{me.can_open && (
+				<Link to="/open" className="btn btn-primary btn-sm h-10">
+					Open your own shop
+				</Link>
+			)}
+		</p>
 	);
 }
 
@@ -113,10 +142,11 @@ interface VisitFields {
 
 const VISIT = "visit";
 
-function NewVisit({ me }: { me: Me }) {
+/** first: nobody is known here yet. */
+function NewVisit({ me, first }: { me: Me; first: boolean }) {
 	const navigate = useNavigate();
 	const queries = useQueryClient();
-	const [isNew, setNew] = useDrafted(VISIT, "isNew", false);
+	const [isNew, setNew] = useDrafted(VISIT, "isNew", first);
 	const form = useForm<VisitFields>({
 		defaultValues: { customer: null, name: "", hand: "right", bay: String(me.bays[0]?.id ?? "") },
 	});

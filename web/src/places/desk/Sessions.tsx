@@ -10,14 +10,22 @@ const NEXT = { not_begun: "brief", open: "bay", agreed: "handover", erased: "ben
 export const day = (date: string) =>
 	new Date(date).toLocaleDateString("en-GB", { day: "numeric", month: "short", year: "numeric" });
 
-/** dated: of one customer, told apart by their day. */
-export function Sessions({ lines, dated = false }: { lines: SessionLine[]; dated?: boolean }) {
+/** dated: of one customer, told apart by their day. pad: each opens its pad. */
+export function Sessions({
+	lines,
+	dated = false,
+	pad = false,
+}: {
+	lines: SessionLine[];
+	dated?: boolean;
+	pad?: boolean;
+}) {
 	return (
 		<ul className="divide-y divide-base-300 border-y border-base-300 bg-base-100">
 			{lines.map((line) => (
 				<li key={line.id}>
 					<Link
-						to={`/sessions/${line.id}/${NEXT[line.status]}`}
+						to={`/sessions/${line.id}/${pad ? "pad" : NEXT[line.status]}`}
 						className="grid min-h-16 grid-cols-[1fr_8.5rem_9rem] items-center gap-4 px-4 py-2 hover:bg-base-200"
 					>
 						<span className="min-w-0">

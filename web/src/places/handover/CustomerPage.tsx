@@ -2,6 +2,7 @@
 import { Link, useParams, useSearchParams } from "react-router";
 import type { Handover } from "../../api/client";
 import { useHandover } from "../../api/session";
+import { MadeUp } from "../../ui/MadeUp";
 import { Mark } from "../../ui/Mark";
 import { Said, Waiting } from "../../ui/Said";
 import { yd } from "../../ui/units";
@@ -61,7 +62,8 @@ function Page({ handover, agreed }: { handover: Handover; agreed: NonNullable<Ha
 	const { choice } = agreed;
 	const fresh = choice.after.clubs.filter((club) => club.new);
 	return (
-		<article className="space-y-7">
+		<article className="relative space-y-7">
+			<MadeUp tryOut={handover.try_out} />
 			<header className="flex items-start justify-between gap-4 border-b border-base-300 pb-4">
 				<div>
 					<p className="quiet text-sm">

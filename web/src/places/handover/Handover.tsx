@@ -20,6 +20,7 @@ import type { PlaceProps } from "../../session/place";
 import { ownOf, placesOf } from "../../session/select";
 import { useKept } from "../../ui/kept";
 import { Letter } from "../../ui/Letter";
+import { useMoney } from "../../ui/money";
 import { Caution, Said, Waiting } from "../../ui/Said";
 import { BuildPicker, PlanChoices, samePicks } from "./Picks";
 
@@ -109,6 +110,7 @@ function Deciding({
 	corrects?: AgreedEdition;
 	onDone?: () => void;
 }) {
+	const money = useMoney();
 	const queries = useQueryClient();
 	const suggested: Picks = corrects
 		? {
@@ -211,7 +213,7 @@ function Deciding({
 				)}
 				{choice.clubs.length > 1 && choice.price && (
 					<p className="flex justify-between font-semibold">
-						Together <span className="num">{Number(choice.price).toFixed(0)}</span>
+						Together <span className="num">{money(choice.price)}</span>
 					</p>
 				)}
 				<label className="block">

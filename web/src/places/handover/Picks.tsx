@@ -3,6 +3,7 @@ import type { Handover, Session, Tested } from "../../api/client";
 import type { Picks } from "../../api/session";
 import { ownOf } from "../../session/select";
 import { Letter } from "../../ui/Letter";
+import { useMoney } from "../../ui/money";
 
 const same = (a: number[], b: number[]) => a.length === b.length && a.every((each) => b.includes(each));
 export const samePicks = (a: Picks, b: Picks) => same(a.builds, b.builds) && same(a.dropped, b.dropped);
@@ -68,6 +69,7 @@ export function BuildPicker({
 	many: boolean;
 	onPick: (picks: Picks) => void;
 }) {
+	const money = useMoney();
 	const turn = (build: number) => {
 		const inside = picks.builds.includes(build);
 		const others = many ? picks.builds.filter((each) => each !== build) : [];
@@ -86,7 +88,7 @@ export function BuildPicker({
 							letter={each.letter}
 							name={each.name}
 							headline={each.headline}
-							price={each.price ? Number(each.price).toFixed(0) : ""}
+							price={each.price ? money(each.price) : ""}
 						/>
 					</li>
 				))}

@@ -90,7 +90,7 @@ test("for two places two builds go in together, and what is too many is left out
 	const sent = open(handover, { ...session, clubs_to_place: 2 });
 	fireEvent.click(await screen.findByRole("checkbox", { name: /U4/ }));
 	expect(await screen.findByText(/1 too many/)).toBeTruthy();
-	expect(screen.getByText("Together").textContent).toBe("Together 558");
+	expect(screen.getByText("Together").textContent).toBe("Together £558");
 	expect(screen.getAllByRole("heading", { name: /Build sheet/ })).toHaveLength(2);
 	expect(screen.getByText("12 clubs, A and B in")).toBeTruthy();
 	const own = session.builds.find((each) => !each.letter);

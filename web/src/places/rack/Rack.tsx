@@ -5,10 +5,12 @@ import { Link } from "react-router";
 import { client, got } from "../../api/client";
 import { VOCABULARY } from "../../api/vocabulary";
 import { Mark } from "../../ui/Mark";
+import { useMoney } from "../../ui/money";
 import { Said, Waiting } from "../../ui/Said";
 import type { Head, Shaft } from "./change";
 import { HeadForm, ShaftForm } from "./Forms";
 import { RackFile } from "./RackFile";
+import { StartRack } from "./StartRack";
 
 type Open = { head: Head | null } | { shaft: Shaft | null } | { file: "heads" | "shafts" } | null;
 
@@ -99,7 +101,9 @@ export default function Rack() {
 					)}
 				</div>
 				{!may_change && <p className="quiet mb-2">Only the owner changes what is here.</p>}
-				{part === "heads" ? (
+				{heads.length === 0 && may_change ? (
+					<StartRack />
+				) : part === "heads" ? (
 					<Heads heads={shown} mayChange={may_change} onOpen={(head) => setOpen({ head })} />
 				) : (
 					<Shafts
@@ -150,6 +154,7 @@ function Heads({
 	mayChange: boolean;
 	onOpen: (head: Head) => void;
 }) {
+	const money = useMoney();
 	if (heads.length === 0) return <p className="quiet">Nothing here.</p>;
 	return (
 		<section className="overflow-x-auto bg-base-100" aria-label="Heads" tabIndex={0}>
@@ -195,7 +200,7 @@ function Heads({
 							<td>{dash(head.bounce_deg, "°")}</td>
 							<td>{head.hand}</td>
 							<td className={head.stock ? "" : "hole-text font-semibold"}>{head.stock || "none"}</td>
-							<td className="num">{Number(head.price).toFixed(0)}</td>
+							<td className="num">{money(head.price)}</td>
 							<td className="quiet text-[13.5px] whitespace-normal!">{did(head)}</td>
 						</tr>
 					))}

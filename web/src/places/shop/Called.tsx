@@ -1,8 +1,10 @@
 /** What the shop is called, on the screen and on papers, and which bays it has. */
 import { useState } from "react";
-import { client, got, type ShopSettings } from "../../api/client";
+import { client, type Firmness, got, type ShopSettings } from "../../api/client";
 import { AsLeft } from "../../ui/AsLeft";
+import { Currency } from "../../ui/Currency";
 import { dropDraft, useDrafted } from "../../ui/draft";
+import { SHOTS_BY } from "../opening/FirstBays";
 
 type Put = (go: () => Promise<ShopSettings>) => void;
 type Bay = ShopSettings["bays"][number];
@@ -11,6 +13,8 @@ export function ShopName({ shop, put }: { shop: ShopSettings; put: Put }) {
 	const form = "shop:name";
 	const [name, setName] = useDrafted(form, "name", shop.name);
 	const [city, setCity] = useDrafted(form, "city", shop.city);
+	const [currency, setCurrency] = useDrafted(form, "currency", shop.currency);
+	const [ground, setGround] = useDrafted<Firmness>(form, "ground", shop.ground);
 	if (!shop.may_change) return null;
 	return (
 		<form
@@ -18,7 +22,7 @@ export function ShopName({ shop, put }: { shop: ShopSettings; put: Put }) {
 			onSubmit={(event) => {
 				event.preventDefault();
 				put(async () => {
-					const after = await got(client.PUT("/api/shop/name", { body: { name, city } }));
+					const after = await got(client.PUT("/api/shop/name", { body: { name, city, currency, ground } }));
 					dropDraft(form);
 					return after;
 				});
@@ -44,10 +48,27 @@ export function ShopName({ shop, put }: { shop: ShopSettings; put: Put }) {
 					onChange={(event) => setCity(event.target.value)}
 				/>
 			</label>
+			<div className="w-44">
+				<Currency label="Currency of its prices" value={currency} onChange={setCurrency} />
+			</div>
+			<label className="w-44">
+				<span className="quiet block text-sm">New customers play on</span>
+				<select
+					className="select h-11 w-full"
+					value={ground}
+					onChange={(event) => setGround(event.target.value as Firmness)}
+				>
+					<option value="soft">soft ground</option>
+					<option value="medium">medium ground</option>
+					<option value="firm">firm ground</option>
+				</select>
+			</label>
 			<button
 				type="submit"
 				className="btn btn-primary h-11"
-				disabled={name === shop.name && city === shop.city}
+				disabled={
+					name === shop.name && city === shop.city && currency === shop.currency && ground === shop.ground
+				}
 			>
 				Save
 			</button>
@@ -59,7 +80,7 @@ export function ShopName({ shop, put }: { shop: ShopSettings; put: Put }) {
 export function BayName({ bay, put }: { bay: Bay; put: Put }) {
 	const [name, setName] = useState(bay.name);
 	const path = { params: { path: { bay_id: bay.id } } };
-	const change = (body: { name?: string; closed?: boolean }) =>
+	const change = (body: { name?: string; closed?: boolean; shots_by?: Bay["shots_by"] }) =>
 		put(() => got(client.PATCH("/api/bays/{bay_id}", { ...path, body })));
 	return (
 		<span className="flex flex-wrap items-center gap-2">
@@ -71,6 +92,18 @@ export function BayName({ bay, put }: { bay: Bay; put: Put }) {
 				onChange={(event) => setName(event.target.value)}
 				onBlur={() => name.trim() && name !== bay.name && change({ name })}
 			/>
+			<select
+				className="select h-10 w-48"
+				aria-label={`How shots of ${bay.name} come in`}
+				value={bay.shots_by}
+				onChange={(event) => change({ shots_by: event.target.value as Bay["shots_by"] })}
+			>
+				{Object.entries(SHOTS_BY).map(([key, words]) => (
+					<option key={key} value={key}>
+						{words.name}
+					</option>
+				))}
+			</select>
 			<button type="button" className="btn btn-sm h-10" onClick={() => change({ closed: !bay.closed })}>
 				{bay.closed ? "Open it again" : "Close it"}
 			</button>

@@ -12,6 +12,14 @@ const when = (at: string | null) =>
 		? new Date(at).toLocaleDateString("en-GB", { day: "numeric", month: "short", year: "numeric" })
 		: "never";
 
+const Roles = () => (
+	<>
+		<option value="fitter">Fitter</option>
+		<option value="owner">Owner</option>
+		<option value="assistant">Assistant</option>
+	</>
+);
+
 export function People() {
 	const queries = useQueryClient();
 	const people = useQuery({ queryKey: ["people"], queryFn: () => got(client.GET("/api/people")) });
@@ -30,6 +38,10 @@ export function People() {
 	return (
 		<section className="space-y-4">
 			<h2 className="text-lg">People</h2>
+			<p className="quiet">
+				An assistant hands clubs and types shots on the pad beside the bay, and sees neither prices nor how a
+				customer is reached.
+			</p>
 			<Said error={change.error} />
 			{change.data?.password && <Once what="The new password" word={change.data.password} />}
 			<ul className="space-y-1.5">
@@ -42,13 +54,12 @@ export function People() {
 							</span>
 						</span>
 						<select
-							className="select h-11 w-32"
+							className="select h-11 w-36"
 							aria-label={`What ${line.name} is`}
 							value={line.role}
 							onChange={(event) => put(line, { role: event.target.value as Line["role"] })}
 						>
-							<option value="fitter">Fitter</option>
-							<option value="owner">Owner</option>
+							<Roles />
 						</select>
 						<label className="flex min-h-11 cursor-pointer items-center gap-2">
 							<input
@@ -100,9 +111,8 @@ function Add({ onAdd, busy }: { onAdd: (person: NewPerson) => Promise<unknown>; 
 				<span className="quiet block text-sm">Signs in as</span>
 				<input className="input h-11 w-40" required autoComplete="off" {...form.register("username")} />
 			</label>
-			<select className="select h-11 w-32" aria-label="What they are" {...form.register("role")}>
-				<option value="fitter">Fitter</option>
-				<option value="owner">Owner</option>
+			<select className="select h-11 w-36" aria-label="What they are" {...form.register("role")}>
+				<Roles />
 			</select>
 			<button type="submit" className="btn btn-primary h-11" disabled={busy}>
 				Add

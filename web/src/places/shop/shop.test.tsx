@@ -128,6 +128,8 @@ const threshold = {
 const shop: ShopSettings = {
 	name: "One",
 	city: "",
+	currency: "GBP",
+	ground: "medium",
 	may_change: true,
 	idle_minutes: 0,
 	keep_years: 0,
@@ -151,6 +153,7 @@ const shop: ShopSettings = {
 			indoor: true,
 			surface: "mat",
 			models_flight: true,
+			shots_by: "feed",
 			altitude_m: m(0),
 			temperature_c: 20,
 			noise: { carry_m: { shot: 1.1, day: 1 } },
@@ -197,7 +200,7 @@ test("a fitter sees the thresholds and cannot change them", async () => {
 test("desk and shop have a banner and a main part to go to", async () => {
 	serve({ ...none, "GET /api/shop": shop });
 	desk();
-	await screen.findByText("No session yet. Start one on the right.");
+	await screen.findByText("Your first customer");
 	const landmarks = () => [screen.getAllByRole("banner").length, screen.getAllByRole("main").length];
 	expect(landmarks()).toEqual([1, 1]);
 	clear();
@@ -220,7 +223,14 @@ test("an owner says what the shop and its bays are called, adds one and closes o
 		target: { value: "Westmark Fitting" },
 	});
 	fireEvent.click(screen.getByRole("button", { name: "Save" }));
-	await waitFor(() => expect(changes(sent).at(-1)?.body).toEqual({ name: "Westmark Fitting", city: "" }));
+	await waitFor(() =>
+		expect(changes(sent).at(-1)?.body).toEqual({
+			name: "Westmark Fitting",
+			city: "",
+			currency: "GBP",
+			ground: "medium",
+		}),
+	);
 	fireEvent.change(screen.getByLabelText("One more bay"), { target: { value: "Bay 2" } });
 	fireEvent.change(screen.getByLabelText("Indoor or outdoor"), { target: { value: "out" } });
 	fireEvent.click(screen.getByRole("button", { name: "Add it" }));

@@ -2,6 +2,7 @@
 import { Link, useParams, useSearchParams } from "react-router";
 import { useSession } from "../../api/session";
 import { buildOf, nameOf } from "../../session/select";
+import { MadeUp } from "../../ui/MadeUp";
 import { Said, Waiting } from "../../ui/Said";
 import { type Metres, yd } from "../../ui/units";
 import { type Card, cellOf, read } from "./DistanceCard";
@@ -56,9 +57,10 @@ export default function CardPage() {
 			{card ? (
 				<section
 					aria-label="Distance card"
-					className="paper mx-5 overflow-hidden border border-base-300 bg-white p-[4mm] text-black print:m-0 print:border-0"
+					className="paper relative mx-5 overflow-hidden border border-base-300 bg-white p-[4mm] text-black print:m-0 print:border-0"
 					style={{ width: size.width, height: size.height, fontSize: size.text, lineHeight: 1.25 }}
 				>
+					<MadeUp small tryOut={session.data.customer.try_out} />
 					<p className="flex justify-between gap-3 text-[0.85em]">
 						<span className="truncate font-semibold">{session.data.customer.name}</span>
 						<span className="whitespace-nowrap">{shortDate(session.data.held_on)}</span>

@@ -1,0 +1,146 @@
+/** Averages of several clubs at once, as a monitor's screen sums their balls up: 5 balls, 168, within 6. */
+import { useState } from "react";
+import type { Build } from "../../api/client";
+import { change } from "../../api/session";
+import type { PlaceProps } from "../../session/place";
+import { AsLeft } from "../../ui/AsLeft";
+import { dropDraft, useDrafted } from "../../ui/draft";
+import { Said } from "../../ui/Said";
+import { Sheet } from "../../ui/Sheet";
+import { neededNumber } from "../../ui/typed";
+import { toMetres } from "../../ui/units";
+
+interface Row {
+	name: string;
+	balls: string;
+	carry: string;
+	within: string;
+	total: string;
+}
+const EMPTY = { balls: "", carry: "", within: "", total: "" };
+/** Rows for clubs that are not in the bag yet: many where it is empty. */
+const SPARE = 3;
+const WHOLE_BAG = 13;
+const sparesFor = (own: Build[]) => Math.max(SPARE, WHOLE_BAG - own.length);
+const FIELDS = [
+	{ key: "balls", label: "Balls", wide: "w-16" },
+	{ key: "carry", label: "Carry", wide: "w-20" },
+	{ key: "within", label: "All within", wide: "w-20" },
+	{ key: "total", label: "Total", wide: "w-20" },
+] as const;
+
+const rowsOf = (own: Build[]): Row[] => [
+	...own.filter((club) => club.head_type !== "putter").map(({ name }) => ({ name, ...EMPTY })),
+	...Array.from({ length: sparesFor(own) }, () => ({ name: "", ...EMPTY })),
+];
+
+export function Averages({
+	session,
+	own,
+	act,
+	onClose,
+}: Pick<PlaceProps, "session" | "act"> & { own: Build[]; onClose: () => void }) {
+	const form = `averages:${session.id}`;
+	const [rows, setRows] = useDrafted<Row[]>(form, "rows", rowsOf(own));
+	const known = rows.length - sparesFor(own);
+	const [wrong, setWrong] = useState<unknown>(null);
+	const set = (at: number, over: Partial<Row>) =>
+		setRows(rows.map((row, index) => (index === at ? { ...row, ...over } : row)));
+	const send = () => {
+		try {
+			const clubs = rows
+				.filter((row) => row.carry.trim() || row.balls.trim() || row.within.trim() || row.total.trim())
+				.map((row) => {
+					const number = (text: string, what: string) =>
+						neededNumber(text, `${what} of ${row.name || "the new club"}`);
+					const yards = (text: string, what: string) =>
+						text.trim() ? (toMetres(number(text, what)) as number) : null;
+					return {
+						name: row.name,
+						balls: Math.round(number(row.balls, "balls")),
+						carry_m: toMetres(number(row.carry, "carry")) as number,
+						within_m: yards(row.within, "spread"),
+						total_m: yards(row.total, "total"),
+					};
+				});
+			setWrong(null);
+			act(async () => {
+				try {
+					const after = await change.averages(session.id, clubs);
+					dropDraft(form);
+					onClose();
+					return after;
+				} catch (refused) {
+					setWrong(refused);
+					throw refused;
+				}
+			});
+		} catch (error) {
+			setWrong(error);
+		}
+	};
+	return (
+		<Sheet title="Averages read off a screen" onClose={onClose} wide>
+			<p className="quiet mb-3">
+				So many balls, their average, and within how many yards of it all of them were. Leave out what was not
+				read. They are known as well as so many balls make it.
+			</p>
+			<AsLeft form={form} />
+			<form
+				onSubmit={(event) => {
+					event.preventDefault();
+					send();
+				}}
+			>
+				<table className="table-plain w-full">
+					<thead>
+						<tr>
+							<th scope="col">Club</th>
+							{FIELDS.map((each) => (
+								<th key={each.key} scope="col">
+									{each.label}
+									{each.key !== "balls" && <span className="quiet font-normal"> yd</span>}
+								</th>
+							))}
+						</tr>
+					</thead>
+					<tbody>
+						{rows.map((row, at) => (
+							// biome-ignore lint/suspicious/noArrayIndexKey: a row is its place until it has a name
+							<tr key={at}>
+								<td>
+									{at < known ? (
+										<span className="font-semibold">{row.name}</span>
+									) : (
+										<input
+											className="input h-11 w-28 px-2"
+											placeholder="another, 5i"
+											aria-label={`Another club, ${at - known + 1}`}
+											value={row.name}
+											onChange={({ target }) => set(at, { name: target.value })}
+										/>
+									)}
+								</td>
+								{FIELDS.map((each) => (
+									<td key={each.key}>
+										<input
+											className={`input h-11 px-2 text-right ${each.wide}`}
+											inputMode="decimal"
+											aria-label={`${each.label} of ${row.name || "another club"}`}
+											value={row[each.key]}
+											onChange={({ target }) => set(at, { [each.key]: target.value })}
+										/>
+									</td>
+								))}
+							</tr>
+						))}
+					</tbody>
+				</table>
+				<Said error={wrong} />
+				<button type="submit" className="btn btn-primary mt-3 h-12 w-full text-lg">
+					Take them in
+				</button>
+			</form>
+		</Sheet>
+	);
+}

@@ -1,0 +1,44 @@
+/** A club in hand and no shot of it yet: how the first one comes in here. */
+import { useContext } from "react";
+import { Link } from "react-router";
+import type { Session } from "../../api/client";
+import { InShop } from "../../ui/inShop";
+
+/** How the shots of a session's bay come in. */
+export function useShotsBy(session: Session) {
+	return useContext(InShop).bays.find((bay) => bay.id === session.bay)?.shots_by ?? "feed";
+}
+
+/** Whether the stand-in may hit here: never among a real player's shots. */
+export function useMayPretend(session: Session): boolean {
+	return useContext(InShop).demo || session.customer.try_out === true;
+}
+
+export function NoShot({ session, onType }: { session: Session; onType: () => void }) {
+	const by = useShotsBy(session);
+	const type = (
+		<button type="button" className="btn h-12 text-base" onClick={onType}>
+			Type shots <kbd className="quiet text-sm">⇧T</kbd>
+		</button>
+	);
+	return (
+		<div className="space-y-4 py-12 text-center">
+			<p className="text-xl">
+				{by === "feed" && "Hit the first shot: it appears here by itself."}
+				{by === "file" && "The shots of this bay come in files: hit, export, bring the file in."}
+				{by === "typed" && "Hit, read the ball off the monitor’s screen, and type it."}
+			</p>
+			<p className="flex flex-wrap justify-center gap-2">
+				{by === "file" && (
+					<Link className="btn h-12 text-base" to={`/sessions/${session.id}/bag`}>
+						To the Bag: import a file
+					</Link>
+				)}
+				{type}
+				<Link className="btn h-12 text-base" to={`/sessions/${session.id}/pad`}>
+					The pad, for a phone beside the bay
+				</Link>
+			</p>
+		</div>
+	);
+}

@@ -1,0 +1,95 @@
+/** A desk with no session yet: what comes first, in order, with what is done ticked; and a try-out at any time. */
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { Link, useNavigate } from "react-router";
+import { client, got, type Me } from "../../api/client";
+import { Said } from "../../ui/Said";
+import { SHOTS_BY } from "../opening/FirstBays";
+
+export function FirstSteps({ me }: { me: Me }) {
+	const rack = useQuery({ queryKey: ["rack"], queryFn: () => got(client.GET("/api/rack")) });
+	const heads = rack.data?.heads.length ?? 0;
+	return (
+		<ol className="divide-y divide-base-300 border-y border-base-300 bg-base-100" aria-label="First steps">
+			<Step done={heads > 0} name="Fill the rack">
+				{heads > 0 ? (
+					`${heads} heads stand on it.`
+				) : (
+					<>
+						Nothing can be tried until something stands on it.{" "}
+						<Link to="/rack" className="underline">
+							Usual lofts, or a file
+						</Link>
+					</>
+				)}
+			</Step>
+			<Step done={me.bays.length > 0} name="Get shots in">
+				{me.bays.map((bay) => (
+					<span key={bay.id} className="block">
+						{bay.name}: {SHOTS_BY[bay.shots_by].name.toLowerCase()}.{" "}
+						{bay.shots_by === "feed" && (
+							<Link to="/shop?part=bays" className="underline">
+								A key for its program
+							</Link>
+						)}
+						{bay.shots_by === "typed" && "Press ⇧T in the Bay, or open the pad on a phone beside it."}
+						{bay.shots_by === "file" && "Press I in the Bag and choose the file."}
+					</span>
+				))}
+			</Step>
+			<Step done={false} name="Try it, with nobody">
+				<TryOut me={me} bare />
+			</Step>
+			<Step done={false} name="Your first customer">
+				Type the name on the right, and start.
+			</Step>
+		</ol>
+	);
+}
+
+function Step({ done, name, children }: { done: boolean; name: string; children: React.ReactNode }) {
+	return (
+		<li className="grid min-h-16 grid-cols-[1.6rem_1fr] items-baseline px-4 py-3">
+			<span aria-hidden className="font-semibold">
+				{done ? "✓" : "○"}
+			</span>
+			<div>
+				<h3 className="text-[17px] font-semibold">
+					{name}
+					{done && <span className="sr-only"> (done)</span>}
+				</h3>
+				<div className="quiet">{children}</div>
+			</div>
+		</li>
+	);
+}
+
+/** bare: without a heading of its own. */
+export function TryOut({ me, bare = false }: { me: Me; bare?: boolean }) {
+	const navigate = useNavigate();
+	const queries = useQueryClient();
+	const bay = me.bays[0];
+	const begin = useMutation({
+		mutationFn: () => got(client.POST("/api/try-outs", { body: { bay: bay?.id ?? 0 } })),
+		onSuccess: async (session) => {
+			await queries.invalidateQueries({ queryKey: ["sessions"] });
+			await navigate(`/sessions/${session.id}/bag`);
+		},
+	});
+	return (
+		<section className="space-y-2">
+			{!bare && <h2 className="text-lg">Try it with nobody</h2>}
+			<p className="quiet text-sm">
+				A made-up player with a hole in the bag. The stand-in monitor hits; afterwards it is thrown away.
+			</p>
+			<button
+				type="button"
+				className="btn h-11"
+				disabled={begin.isPending || !bay}
+				onClick={() => begin.mutate()}
+			>
+				Begin a try-out
+			</button>
+			<Said error={begin.error} />
+		</section>
+	);
+}

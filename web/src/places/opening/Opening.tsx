@@ -1,0 +1,249 @@
+/** The first page of a shop of one's own: what it is called, who owns it, its ground, its bays and their monitors; then
+ * the rack. One step each; everything is changed later on the Shop page. */
+import { useMutation, useQuery } from "@tanstack/react-query";
+import { type ReactNode, useState } from "react";
+import { Link, useNavigate } from "react-router";
+import { client, type Firmness, got, type Me, Problem } from "../../api/client";
+import { forgetOnDevice } from "../../api/onDevice";
+import { Currency } from "../../ui/Currency";
+import { forgetDrafts, useDrafted } from "../../ui/draft";
+import { Mark } from "../../ui/Mark";
+import { Said } from "../../ui/Said";
+import { StartRack } from "../rack/StartRack";
+import { FirstBays, type NewBay } from "./FirstBays";
+
+const FORM = "opening";
+const GROUND: { id: Firmness; name: string; means: string }[] = [
+	{ id: "soft", name: "Soft", means: "Balls stop near where they land." },
+	{ id: "medium", name: "Medium", means: "Balls run out as on a usual fairway." },
+	{ id: "firm", name: "Firm", means: "Balls run far: a long shot has to land short." },
+];
+const STEPS = ["Shop", "You", "Ground", "Bays", "Rack"] as const;
+/** Where a problem is put right. */
+const STEP_OF: Record<string, number> = {
+	name: 0,
+	city: 0,
+	currency: 0,
+	owner: 1,
+	username: 1,
+	password: 1,
+	ground: 2,
+	bays: 3,
+};
+export default function Opening({ me }: { me: Me }) {
+	const navigate = useNavigate();
+	// The code came with the address and stays in this page, not in the history of the browser.
+	const [code] = useState(() => decodeURIComponent(window.location.hash.slice(1)));
+	const opening = useQuery({ queryKey: ["opening"], queryFn: () => got(client.GET("/api/opening")) });
+	// Its owner is signed in: what is left is the rack.
+	const opened = me.signed_in && !me.demo;
+	const [step, setStep] = useState(opened ? 4 : 0);
+	const [name, setName] = useDrafted(FORM, "name", "");
+	const [city, setCity] = useDrafted(FORM, "city", "");
+	const [currency, setCurrency] = useDrafted(FORM, "currency", "GBP");
+	const [owner, setOwner] = useDrafted(FORM, "owner", "");
+	const [username, setUsername] = useDrafted(FORM, "username", "");
+	const [password, setPassword] = useState(""); // nowhere but here
+	const [ground, setGround] = useDrafted<Firmness>(FORM, "ground", "medium");
+	const [bays, setBays] = useDrafted<NewBay[]>(FORM, "bays", [
+		{ name: "Bay 1", indoor: true, models_flight: true, shots_by: "feed" },
+	]);
+	const open = useMutation({
+		mutationFn: () =>
+			got(
+				client.POST("/api/opening", {
+					body: { code, name, city, currency, owner, username, password, ground, bays },
+				}),
+			),
+		onSuccess: async () => {
+			// The owner begins anew: nothing of the demo is theirs.
+			forgetDrafts();
+			await forgetOnDevice();
+			window.location.assign("/open");
+		},
+		onError: (error) => {
+			const at =
+				error instanceof Problem && error.field ? STEP_OF[error.field.split(".")[0] ?? ""] : undefined;
+			if (at !== undefined) setStep(at);
+		},
+	});
+	if (!opening.data && step < 4) return <Around>{<Said error={opening.error} />}</Around>;
+	if (opening.data && !opening.data.possible && step < 4)
+		return (
+			<Around>
+				<p className="text-lg">The shop of this installation is open already.</p>
+				<Link to="/" className="btn btn-primary h-12">
+					To the sign-in
+				</Link>
+			</Around>
+		);
+	if (opening.data && !opening.data.allowed && !code && step < 4)
+		return (
+			<Around>
+				<p className="text-lg">
+					Open this page with the address that the start command shows. It holds a code, so that nobody else
+					opens your shop.
+				</p>
+				<p className="num quiet">./hemicycle start --own</p>
+			</Around>
+		);
+	const onwards = () => (step === 3 ? open.mutate() : setStep(step + 1));
+	return (
+		<Around at={step}>
+			{step < 4 ? (
+				<form
+					key={step}
+					className="space-y-5"
+					onSubmit={(event) => {
+						event.preventDefault();
+						onwards();
+					}}
+				>
+					{step === 0 && (
+						<>
+							<Field label="What your shop is called. It stands on customers’ papers">
+								<Text value={name} onChange={setName} first required most={80} />
+							</Field>
+							<Field label="Where it is">
+								<Text value={city} onChange={setCity} most={80} />
+							</Field>
+							<Currency label="Currency of your prices" value={currency} onChange={setCurrency} large />
+						</>
+					)}
+					{step === 1 && (
+						<>
+							<Field label="Your name, as customers read it">
+								<Text value={owner} onChange={setOwner} first required most={100} />
+							</Field>
+							<Field label="Sign in as, one word">
+								<Text value={username} onChange={setUsername} required most={100} complete="username" />
+							</Field>
+							<Field label="Password, ten characters at least">
+								<input
+									type="password"
+									className="input h-12 w-full text-lg"
+									autoComplete="new-password"
+									required
+									minLength={10}
+									value={password}
+									onChange={(event) => setPassword(event.target.value)}
+								/>
+							</Field>
+							<p className="quiet text-sm">
+								Nobody can read it back. If it is lost, ./hemicycle password {username || "NAME"} gives a new
+								one.
+							</p>
+						</>
+					)}
+					{step === 2 && (
+						<fieldset className="space-y-2">
+							<legend className="mb-2 text-lg">What your customers mostly play on</legend>
+							{GROUND.map((each) => (
+								<label
+									key={each.id}
+									className={`flex min-h-14 cursor-pointer items-center gap-3 border p-3 ${ground === each.id ? "border-base-content bg-base-100" : "border-base-300"}`}
+								>
+									<input
+										type="radio"
+										className="radio"
+										name="ground"
+										checked={ground === each.id}
+										onChange={() => setGround(each.id)}
+									/>
+									<span>
+										<span className="font-semibold">{each.name}</span>
+										<span className="quiet block text-sm">{each.means}</span>
+									</span>
+								</label>
+							))}
+							<p className="quiet text-sm">A new customer’s brief begins here; each may say otherwise.</p>
+						</fieldset>
+					)}
+					{step === 3 && <FirstBays bays={bays} onChange={setBays} />}
+					<Said error={open.error} />
+					<div className="flex gap-2">
+						{step > 0 && (
+							<button
+								type="button"
+								className="btn h-12 border-base-300 bg-base-100"
+								onClick={() => setStep(step - 1)}
+							>
+								Back
+							</button>
+						)}
+						<button type="submit" className="btn btn-primary h-12 flex-1 text-lg" disabled={open.isPending}>
+							{step === 3 ? "Open the shop" : "Next"}
+						</button>
+					</div>
+				</form>
+			) : (
+				<StartRack onDone={() => void navigate("/")} done="To the desk" />
+			)}
+		</Around>
+	);
+}
+
+function Around({ at, children }: { at?: number; children: ReactNode }) {
+	return (
+		<main className="mx-auto max-w-2xl space-y-6 px-6 py-8">
+			<header className="flex items-center gap-3">
+				<Mark />
+				<h1 className="text-2xl">Open your own shop</h1>
+			</header>
+			{at !== undefined && (
+				<ol className="flex flex-wrap gap-1.5" aria-label="Steps">
+					{STEPS.map((each, index) => (
+						<li
+							key={each}
+							aria-current={index === at ? "step" : undefined}
+							className={`flex min-h-9 items-center px-3 text-[15px] ${index === at ? "bg-primary font-semibold text-primary-content" : "quiet border border-base-300"}`}
+						>
+							{index < at ? "✓ " : ""}
+							{each}
+						</li>
+					))}
+				</ol>
+			)}
+			{children}
+		</main>
+	);
+}
+
+function Field({ label, children }: { label: string; children: ReactNode }) {
+	return (
+		// biome-ignore lint/a11y/noLabelWithoutControl: the control is its child
+		<label className="block">
+			<span className="quiet mb-1 block">{label}</span>
+			{children}
+		</label>
+	);
+}
+
+function Text({
+	value,
+	onChange,
+	first = false,
+	required = false,
+	most,
+	complete = "off",
+}: {
+	value: string;
+	onChange: (value: string) => void;
+	first?: boolean;
+	required?: boolean;
+	most: number;
+	complete?: string;
+}) {
+	return (
+		<input
+			className="input h-12 w-full text-lg"
+			// biome-ignore lint/a11y/noAutofocus: one step, one thing to begin with
+			autoFocus={first}
+			required={required}
+			maxLength={most}
+			autoComplete={complete}
+			value={value}
+			onChange={(event) => onChange(event.target.value)}
+		/>
+	);
+}
