@@ -58,16 +58,23 @@ const ZONE_TOP = 9;
 
 export function FlightBoard(props: FlightBoardProps) {
 	const unread = props.clubs.filter((club) => club.offline === null);
+	const named = (clubs: BoardClub[]) => clubs.map((club) => club.letter || club.name).join(", ");
+	const flat = props.clubs.filter((club) => club.path.length === 0);
+	// A picture of no flight at all is none.
+	const any = [...props.clubs, ...props.neighbours].some((club) => club.path.length > 0);
 	return (
 		<div>
-			<SideView {...props} />
+			{(any || flat.length === 0) && <SideView {...props} />}
+			{flat.length > 0 && (
+				<p className="hole-text my-2">{named(flat)}: height not read, so that no flight is drawn.</p>
+			)}
 			<div className="flex flex-wrap items-start gap-x-5 gap-y-2">
 				<LandingZone {...props} />
 				<Patterns clubs={props.clubs} />
 				{unread.length > 0 && (
 					<p className="hole-text max-w-60 self-center">
-						{unread.map((club) => club.letter || club.name).join(", ")}: direction not read, so that nothing
-						of it stands here. To the sides it counts as usual players spread.
+						{named(unread)}: direction not read, so that nothing of it stands here. To the sides it counts as
+						usual players spread.
 					</p>
 				)}
 			</div>

@@ -21,6 +21,7 @@ import {
 	yardsOf,
 	yd,
 } from "../../ui/units";
+import { useShotsBy } from "./NoShot";
 
 export function InHand({
 	session,
@@ -37,6 +38,7 @@ export function InHand({
 	children?: ReactNode;
 }) {
 	const standIn = useStandIn(session.bay);
+	const by = useShotsBy(session);
 	const broken = live.is === "lost" || live.is === "silent";
 	const elsewhere = !session.bay_is_here && session.in_hand !== null && !isClosed(session);
 	return (
@@ -53,7 +55,8 @@ export function InHand({
 				<span
 					className={`inline-block h-3 w-3 rounded-full border-2 ${live.is === "live" ? "bg-current" : ""}`}
 				/>
-				{live.is === "live" && (standIn.data?.hitting ? "Stand-in hitting" : "Feed open")}
+				{live.is === "live" &&
+					(standIn.data?.hitting ? "Stand-in hitting" : by === "feed" ? "Feed open" : "Line open")}
 				{live.is === "connecting" && "Opening the feed"}
 				{broken && `Nothing heard since ${clock(live.since)}, trying again`}
 			</span>

@@ -17,8 +17,12 @@ export function useMayPretend(session: Session): boolean {
 export function NoShot({ session, onType }: { session: Session; onType: () => void }) {
 	const by = useShotsBy(session);
 	const type = (
-		<button type="button" className="btn h-12 text-base" onClick={onType}>
-			Type shots <kbd className="quiet text-sm">⇧T</kbd>
+		<button
+			type="button"
+			className={`btn h-12 text-base ${by === "typed" ? "btn-primary" : "border-base-300 bg-base-100"}`}
+			onClick={onType}
+		>
+			Type shots <kbd className="text-sm opacity-80">⇧T</kbd>
 		</button>
 	);
 	return (
@@ -30,12 +34,12 @@ export function NoShot({ session, onType }: { session: Session; onType: () => vo
 			</p>
 			<p className="flex flex-wrap justify-center gap-2">
 				{by === "file" && (
-					<Link className="btn h-12 text-base" to={`/sessions/${session.id}/bag`}>
+					<Link className="btn btn-primary h-12 text-base" to={`/sessions/${session.id}/bag`}>
 						To the Bag: import a file
 					</Link>
 				)}
 				{type}
-				<Link className="btn h-12 text-base" to={`/sessions/${session.id}/pad`}>
+				<Link className="btn h-12 border-base-300 bg-base-100 text-base" to={`/sessions/${session.id}/pad`}>
 					The pad, for a phone beside the bay
 				</Link>
 			</p>
