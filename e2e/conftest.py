@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import fcntl
 import json
 import os
 import re
@@ -111,14 +112,20 @@ def running(database: str = "") -> Iterator[Application]:
     if database:
         word = {"secret": "e2e", "database": "", "app": "", "demo": DEMO_WORD}
         (home / "secrets.json").write_text(json.dumps(word))
-    made = Application(home=home, port=free_port(), database=database)
+    with up(Application(home=home, port=free_port(), database=database)) as made:
+        yield made
+
+
+@contextmanager
+def up(made: Application) -> Iterator[Application]:
+    """Started, and its folder gone in the end."""
     made.start()
     try:
         yield made
     finally:
         if made.process is not None and made.process.poll() is None:
             made.stop()
-        shutil.rmtree(home, ignore_errors=True)
+        shutil.rmtree(made.home, ignore_errors=True)
 
 
 @pytest.fixture(scope="session")
@@ -172,6 +179,45 @@ def application(cluster_url, demo) -> Iterator[Application]:
 def fresh_application() -> Iterator[Application]:
     """The application as it is the first time on a new machine: nothing there yet, a database of its own."""
     with running() as made:
+        yield made
+
+
+def _stood(controller: int) -> Path:
+    return Path(tempfile.gettempdir()) / f"hemicycle-e2e-stood-{controller}"
+
+
+def pytest_sessionfinish(session: pytest.Session) -> None:
+    if not hasattr(session.config, "workerinput"):
+        shutil.rmtree(_stood(os.getpid()), ignore_errors=True)
+
+
+@pytest.fixture(scope="session")
+def stood(request: pytest.FixtureRequest) -> Path:
+    """A data folder where the demo was started once and stopped: made once, whoever asks first, and copied."""
+    folder = _stood(os.getppid() if hasattr(request.config, "workerinput") else os.getpid())
+    folder.mkdir(exist_ok=True)
+    folder.chmod(0o755)  # the database's own user passes through it
+    with (folder / "lock").open("a") as lock:
+        fcntl.flock(lock, fcntl.LOCK_EX)
+        if not (folder / "done").exists():
+            first = Application(folder / "home", free_port())
+            first.start()
+            assert first.stop() == 0
+            (folder / "done").touch()
+    return folder / "home"
+
+
+def copy_of(stood: Path, home: Path) -> None:
+    """As it is, owners too: the database's files are its own user's."""
+    subprocess.run(["cp", "-a", f"{stood}/.", str(home)], check=True)
+
+
+@pytest.fixture
+def stood_application(stood) -> Iterator[Application]:
+    """The application at its second start: its own database holds the demo."""
+    home = Path(tempfile.mkdtemp(prefix="hemicycle-e2e-", dir="/tmp"))
+    copy_of(stood, home)
+    with up(Application(home=home, port=free_port())) as made:
         yield made
 
 

@@ -30,10 +30,8 @@ Application = Any  # conftest.Application
 
 
 @pytest.fixture
-def shop(another: Callable[[], Application]) -> Application:
-    made = another()
-    made.start()
-    return made
+def shop(stood_application: Application) -> Application:
+    return stood_application
 
 
 def told(shop: Application) -> dict[str, Any]:

@@ -97,10 +97,10 @@ def handover(page: Page) -> None:
 
 
 def test_the_readmes_walk_goes_key_for_key_and_ends_with_the_club_that_fills_the_hole(
-    page: Page, fresh_application
+    page: Page, stood_application
 ) -> None:
     """“Open Mabel Thorne, add two jobs, press 2 and import; press L and P, 3 for the bay, let the stand-in hit.”"""
-    sign_in(page, fresh_application)
+    sign_in(page, stood_application)
     page.get_by_role("link", name=re.compile("Mabel Thorne")).click()
     page.get_by_role("button", name="+ Long par three").click()
     page.get_by_role("button", name="+ Second into a par five").click()

@@ -83,6 +83,7 @@ def main(words: list[str]) -> int:
         "--fresh", action="store_true", help="begin with a new demo shop; what is there is backed up first"
     )
     start.add_argument("--own", action="store_true", help="begin with a shop of your own instead of the demo")
+    start.add_argument("--demo", action="store_true", help="put the demo beside a shop of your own")
     start.add_argument("--without-backup", action="store_true", help=WITHOUT)
     start.add_argument("--workers", type=int, default=1, help="server processes, 1 to 8")
     start.set_defaults(do=serve.start)

@@ -247,7 +247,7 @@ def _up(
 @contextlib.contextmanager
 def _bringing_up_to_date(env: dict[str, str], options: argparse.Namespace) -> Iterator[Callable[[], Told]]:
     """Migrations, and the demo where it is to be there, by a process of their own; yields what waits for its word."""
-    wanted = [f"--{name}" for name in ("fresh", "own") if getattr(options, name)]
+    wanted = [f"--{name}" for name in ("fresh", "own", "demo") if getattr(options, name)]
     command = [str(PYTHON), str(ROOT / "server" / "manage.py"), "demo", "--migrate", *wanted]
     at_work = subprocess.Popen(
         command, env=env, stdout=subprocess.PIPE, stderr=subprocess.PIPE, text=True, start_new_session=True
@@ -270,15 +270,15 @@ def _bringing_up_to_date(env: dict[str, str], options: argparse.Namespace) -> It
 
 
 def _ready(began: float, port: int, told: Told, password: str, code: str) -> None:
-    """Where it is, and how it is opened. told: whether a shop of one's own is open; who signs in to the demo with the
-    password that is kept, empty where it was changed or there is no demo."""
+    """Where it is, and how it is opened. told: whether a shop of one's own is open, and anybody known at all; who signs
+    in to the demo with the password that is kept, empty where it was changed or there is no demo."""
     address = f"http://127.0.0.1:{port}"
     say(f"\nReady in {time.monotonic() - began:.1f} s: {address}")
     if told["demo"]:
         say(f"Sign in as  {told['demo']}  with  {password}   (the demo)")
-    if told["own"]:
+    if told["own"] or (told["known"] and not told["demo"]):
         say("Sign in with your own password; ./hemicycle password NAME gives a new one.")
-    else:
+    if not told["own"]:
         say(f"Open your own shop:  {address}/open#{code}")
     say("Ctrl-C stops it.")
 

@@ -124,6 +124,28 @@ def test_a_step_is_done_again_only_when_its_input_changed():
     assert digest([lock]) != digest([install.ROOT / "requirements-dev.txt"])
 
 
+def test_what_was_made_is_used_again_by_another_copy_and_goes_when_nobody_does(tmp_path, monkeypatch):
+    monkeypatch.setenv("XDG_CACHE_HOME", str(tmp_path))
+    with install.cached("wheels", "a lock") as wheels:
+        assert not wheels.is_dir()
+        with pytest.raises(ZeroDivisionError), install.settle(wheels):
+            raise ZeroDivisionError  # what broke off half way is not there
+        assert not wheels.is_dir()
+        with install.settle(wheels) as fresh:
+            (fresh / "one.whl").write_text("packed")
+    with install.cached("wheels", "a lock") as again:
+        assert (again / "one.whl").read_text() == "packed"
+    os.utime(again, (0, time.time() - 61 * 24 * 3600))
+    with install.cached("wheels", "another lock"):
+        assert not again.exists()
+    # A cache that cannot be written is none.
+    (tmp_path / "file").touch()
+    monkeypatch.setenv("XDG_CACHE_HOME", str(tmp_path / "file"))
+    with install.cached("wheels", "a lock") as none, install.settle(none) as fresh:
+        (fresh / "one.whl").touch()
+    assert not none.exists()
+
+
 def test_the_summary_counts_what_the_reports_say(tmp_path, capsys):
     report = tmp_path / "core.xml"
     report.write_text('<testsuites><testsuite tests="5" failures="1" errors="1" skipped="1"/></testsuites>')

@@ -58,3 +58,12 @@ def edit_customer(
     customer.save(update_fields=changed)
     record(customer.shop_id, actor, "customer.edit", f"customer:{customer.pk}", of_customer=customer.pk, fields=changed)
     return customer
+
+
+def check_pretended(customer: Customer) -> None:
+    """Refused where the stand-in would hit among a real player's shots."""
+    if not (customer.try_out or customer.shop.demo):
+        raise Refused(
+            "The stand-in hits for a try-out only: its shots would stand among a real player’s. Begin one on the desk.",
+            kind="not_try_out",
+        )

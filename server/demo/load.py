@@ -79,7 +79,10 @@ def load_demo(password: str) -> Shop:
 
 def _person(shop: Shop, username: str, name: str, role: Role, password: str) -> User:
     first, last = name.split()
-    user = User(username=username, first_name=first, last_name=last, shop=shop, role=role)
+    taken = User.objects.filter(username=username).exists()
+    user = User(
+        username=f"demo-{username}" if taken else username, first_name=first, last_name=last, shop=shop, role=role
+    )
     if password:
         user.set_password(password)
     else:

@@ -2,9 +2,7 @@
 
 from __future__ import annotations
 
-from common.problems import Refused
 from customers.actions import add_customer
-from customers.models import Customer
 from fitting.actions import builds, sessions
 from fitting.models import Build, FittingSession
 from hemicycle_core.flight import Air
@@ -50,12 +48,3 @@ def _known(build: Build, session: FittingSession) -> tuple[float, float]:
     carry, total = (sum(float(shot[key]) for shot in hit) / len(hit) for key in ("carry_m", "total_m"))
     # A wedge that spins back is not told of as stopping short of where it lands.
     return metres(round(yards(carry))), metres(round(yards(max(carry, total))))
-
-
-def check_pretended(customer: Customer) -> None:
-    """Refused where the stand-in would hit among a real player's shots."""
-    if not (customer.try_out or customer.shop.demo):
-        raise Refused(
-            "The stand-in hits for a try-out only: its shots would stand among a real player’s. Begin one on the desk.",
-            kind="not_try_out",
-        )

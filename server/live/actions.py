@@ -12,7 +12,7 @@ from typing import Any
 
 from common.problems import Refused
 from common.scoped import ScopedQuerySet
-from demo.try_out import check_pretended
+from customers.actions import check_pretended
 from django.db import transaction
 from django.utils import timezone
 from fitting.actions.changes import announce, for_change, note

@@ -31,7 +31,7 @@ from hemicycle_core.protocols.sole import Said
 from live.actions import make_key
 from live.models import FeedKey, TrayShot
 from rack.models import Head
-from shop.models import Bay
+from shop.models import Bay, Shop
 
 JSON = "application/json"
 # address, methods. Ids are filled with those of the first shop's own rows.
@@ -367,7 +367,10 @@ def test_nobody_reaches_anything_without_signing_in(fill):
     assert held() == before
 
 
-def test_another_shops_rows_look_like_none(fill, stranger):
+@pytest.mark.parametrize("demo_is", ["theirs", "mine"])
+def test_another_shops_rows_look_like_none(fill, stranger, shop, demo_is):
+    """Of the demo for a shop of one's own, and the other way round."""
+    Shop.objects.filter(pk=shop.pk if demo_is == "theirs" else stranger.shop_id).update(demo=True)
     client, before = Client(), held()
     client.force_login(stranger)
     for address, method in [row for row in ROWS if "<int:" in row[0]]:

@@ -1,10 +1,14 @@
 """A shop of one's own: opened once, beside the demo, and nothing of one is seen in the other."""
 
+import io
 import json
 
 import pytest
+from common.policy import Role
 from conftest import both
 from customers.models import Customer
+from demo.load import _person
+from django.core.management import CommandError, call_command
 from django.test import Client
 from fitting.models import Build, FittingSession
 from live.actions import FeedShot, make_key, receive
@@ -190,3 +194,23 @@ def test_the_pad_hands_a_club_types_a_shot_and_takes_it_back(desk, session):
     assert send("PATCH", f"shots/{second['id']}/pad", {"aside": True})["shots"][1]["aside"] is True
     assert send("DELETE", pad)["shots"][1]["aside"] is False
     assert FittingSession.objects.get(pk=session.pk).shots.count() == 2
+
+
+def test_starting_with_a_shop_of_ones_own_loads_no_demo_and_a_new_demo_never_takes_its_place(db, monkeypatch):
+    def start(*words):
+        said = io.StringIO()
+        call_command("demo", *words, stdout=said)
+        return json.loads(said.getvalue())
+
+    assert start("--own") == {"demo": "", "own": False, "known": False}
+    assert not Shop.objects.exists()
+    opened(Client(), username="fitter")
+    assert start() == {"demo": "", "own": True, "known": True}
+    with pytest.raises(CommandError, match="Westmark Fitting is kept here"):
+        start("--fresh")
+    assert Shop.objects.get().name == "Westmark Fitting"
+    # The demo beside it takes the name that is left.
+    made = _person(Shop.objects.create(name="Made Up", demo=True), "fitter", "Rowan Ashby", Role.FITTER, "known here")
+    assert made.username == "demo-fitter"
+    monkeypatch.setenv("HEMICYCLE_DEMO_PASSWORD", "known here")
+    assert start() == {"demo": "demo-fitter", "own": True, "known": True}

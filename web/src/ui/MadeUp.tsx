@@ -16,7 +16,7 @@ export function MadeUp({ tryOut = false, small = false }: { tryOut?: boolean; sm
 			<p className={small ? "sr-only" : "hole-text mb-3 font-semibold"}>{said}</p>
 			<div className={`made-up ${small ? "made-up-small" : ""}`} aria-hidden>
 				{(small ? ROWS.slice(0, 2) : ROWS).map((row) => (
-					<span key={row}>{`${word}   ${word}   ${word}`}</span>
+					<span key={row} data-word={`${word}   ${word}   ${word}`} />
 				))}
 			</div>
 		</>

@@ -13,6 +13,9 @@ from django.db import ProgrammingError, connection, transaction
 from shop.models import Shop
 from shop.opening import is_own_open
 
+# Who the demo is looked at by: the second where somebody of a shop of one's own has the first.
+FITTERS = ("fitter", "demo-fitter")
+
 
 class Command(BaseCommand):
     help = "Load the demo shop when there is no shop yet."
@@ -23,6 +26,7 @@ class Command(BaseCommand):
         parser.add_argument("--migrate", action="store_true", help="bring the database up to date first")
         parser.add_argument("--fresh", action="store_true", help="remove everything first")
         parser.add_argument("--own", action="store_true", help="no demo: a shop of one's own begins empty")
+        parser.add_argument("--demo", action="store_true", help="the demo beside a shop of one's own too")
 
     def handle(self, *_args: Any, **options: Any) -> None:
         password = os.environ.get("HEMICYCLE_DEMO_PASSWORD", "")
@@ -33,16 +37,26 @@ class Command(BaseCommand):
         if options["migrate"]:
             call_command("migrate", interactive=False, verbosity=0, skip_checks=True)
             _let_in(os.environ.get("HEMICYCLE_APP_ROLE", ""))
-        if not options["own"] and not Shop.objects.exists():
-            from demo.load import load_demo  # noqa: PLC0415 (the whole core, wanted only once)
-
-            with transaction.atomic():
-                load_demo(password)
+        if options["demo"] or not (options["own"] or Shop.objects.exists()):
+            self._load_demo(password)
         # Whether the sign-in that the launcher knows is still the one: a changed password is nobody else's to know.
-        user = get_user_model().objects.filter(shop__demo=True, username="fitter").first()
+        user_model = get_user_model()
+        user = user_model.objects.filter(shop__demo=True, username__in=FITTERS).first()
         holds = user is not None and user.check_password(password)
-        told = {"demo": user.get_username() if user is not None and holds else "", "own": is_own_open()}
+        told = {
+            "demo": user.get_username() if user is not None and holds else "",
+            "own": is_own_open(),
+            "known": user_model.objects.exists(),
+        }
         self.stdout.write(json.dumps(told))
+
+    def _load_demo(self, password: str) -> None:
+        if Shop.objects.filter(demo=True).exists():
+            return
+        from demo.load import load_demo  # noqa: PLC0415 (the whole core, wanted only once)
+
+        with transaction.atomic():
+            load_demo(password)
 
 
 def _refuse_to_remove_a_real_shop() -> None:
