@@ -83,7 +83,7 @@ export function TryOut({ me, bare = false }: { me: Me; bare?: boolean }) {
 			</p>
 			<button
 				type="button"
-				className="btn h-11"
+				className="btn h-11 border-base-300 bg-base-100"
 				disabled={begin.isPending || !bay}
 				onClick={() => begin.mutate()}
 			>
