@@ -12,7 +12,7 @@ import time
 from collections.abc import Iterator
 from pathlib import Path
 
-from . import install, serve
+from . import data, install
 from .common import PYTHON, ROOT, Step, Stop, home, say, server_env
 from .postgres import binaries
 from .supervise import end_group
@@ -68,12 +68,12 @@ def manage(env: dict[str, str], *words: str) -> str:
 def _database() -> Iterator[dict[str, str]]:
     """The environment of a Django command over the data: of the running Hemicycle, else with the database started for
     as long as it takes."""
-    if serve.is_running():
-        yield serve.django_env()
+    if data.is_running():
+        yield data.django_env()
         return
-    with serve.only_one(home()):
-        secrets = serve.keep_secrets(home())
-        with serve.database(home(), secrets) as found:
+    with data.only_one(home()):
+        secrets = data.keep_secrets(home())
+        with data.database(home(), secrets) as found:
             yield server_env(found.owner_url, secrets["secret"])
 
 
@@ -88,7 +88,7 @@ def restore(options: argparse.Namespace) -> int:
     """Refused while the shop is open. What is there is backed up first."""
     install.ensure_packages()
     install.ensure_python()
-    if serve.is_running():
+    if data.is_running():
         raise Stop("Hemicycle is running with this data. Stop it first, then restore.")
     with _database() as env:
         before = None if options.without_backup else keep_safe(env, home())

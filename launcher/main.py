@@ -8,7 +8,7 @@ import subprocess
 import sys
 from pathlib import Path
 
-from . import install, keep, serve, testing
+from . import data, install, keep, serve, testing
 from .common import PYTHON, ROOT, Stop, home, tools_env, warn
 
 
@@ -38,7 +38,7 @@ def _monitor(words: list[str]) -> int:
     extra: dict[str, str] = {}
     if known.bay is not None:
         extra["HEMICYCLE_FEED_KEY"] = _new_key(known.bay, known.shop)
-        rest = ["--url", serve.running_address(), *rest]
+        rest = ["--url", data.running_address(), *rest]
     return _passed_on("hemicycle_commands.monitor", rest, extra)
 
 
@@ -50,16 +50,16 @@ def _latency(words: list[str]) -> int:
     known, rest = options.parse_known_args(words)
     extra = {
         "HEMICYCLE_FEED_KEY": _new_key(known.bay, known.shop),
-        "HEMICYCLE_DEMO_PASSWORD": serve.keep_secrets(home())["demo"],
+        "HEMICYCLE_DEMO_PASSWORD": data.keep_secrets(home())["demo"],
     }
-    return _passed_on("hemicycle_commands.latency", ["--url", serve.running_address(), *rest], extra)
+    return _passed_on("hemicycle_commands.latency", ["--url", data.running_address(), *rest], extra)
 
 
 def _new_key(bay: str, shop: str) -> str:
     """A two-hour stand-in key for a bay, from the running server's own database. shop: where two have such a bay."""
     words = ["feed_key", bay, "--stand-in", "--hours", "2", *(["--shop", shop] if shop else [])]
     command = [str(PYTHON), str(ROOT / "server" / "manage.py"), *words]
-    done = subprocess.run(command, env=serve.django_env(), capture_output=True, text=True, check=False)
+    done = subprocess.run(command, env=data.django_env(), capture_output=True, text=True, check=False)
     if done.returncode:
         raise Stop(
             done.stderr.strip().splitlines()[-1].removeprefix("CommandError: ")

@@ -13,8 +13,8 @@ from pathlib import Path
 
 import pytest
 
-from launcher import install, keep, serve, supervise, testing
-from launcher.common import Stop, digest
+from launcher import data, install, keep, serve, supervise, testing
+from launcher.common import Stop, digest, server_env
 from launcher.postgres import usable_home
 
 
@@ -27,27 +27,27 @@ def test_a_port_in_use_is_said():
 
 
 def test_secrets_are_made_once_and_only_their_owner_reads_them(tmp_path):
-    made = serve.keep_secrets(tmp_path)
-    assert serve.keep_secrets(tmp_path) == made
+    made = data.keep_secrets(tmp_path)
+    assert data.keep_secrets(tmp_path) == made
     assert stat.S_IMODE((tmp_path / "secrets.json").stat().st_mode) == 0o600
     assert len(set(made.values())) == 4
     earlier = {name: word for name, word in made.items() if name != "app"}
     (tmp_path / "secrets.json").write_text(json.dumps(earlier))
-    later = serve.keep_secrets(tmp_path)
+    later = data.keep_secrets(tmp_path)
     assert {name: later[name] for name in earlier} == earlier
-    assert later == serve.keep_secrets(tmp_path)
+    assert later == data.keep_secrets(tmp_path)
     (tmp_path / "secrets.json").write_text("{")
     with pytest.raises(Stop, match="backup"):
-        serve.keep_secrets(tmp_path)
+        data.keep_secrets(tmp_path)
 
 
 def test_one_launcher_a_folder(tmp_path):
-    with serve.only_one(tmp_path), pytest.raises(Stop, match="already running"), serve.only_one(tmp_path):
+    with data.only_one(tmp_path), pytest.raises(Stop, match="already running"), data.only_one(tmp_path):
         pass
 
 
 def test_a_data_folder_that_cannot_be_written_and_a_port_that_is_none_are_said():
-    with pytest.raises(Stop, match="HEMICYCLE_HOME names another"), serve.only_one(Path("/proc/nothing")):
+    with pytest.raises(Stop, match="HEMICYCLE_HOME names another"), data.only_one(Path("/proc/nothing")):
         pass
     with pytest.raises(Stop, match="A port is 1 to 65535, not 99999"):
         serve._start(argparse.Namespace(port=99_999, workers=1, fresh=False))
@@ -113,7 +113,7 @@ def test_without_root_missing_packages_are_named(monkeypatch):
 
 def test_a_database_that_does_not_answer_is_said_without_a_traceback():
     with pytest.raises(Stop) as said:
-        serve.check_database("postgres://nobody@127.0.0.1:1/none")
+        data.check_database("postgres://nobody@127.0.0.1:1/none")
     assert "does not answer" in str(said.value)
     assert "Traceback" not in str(said.value)
 
@@ -176,3 +176,14 @@ def test_flight_through_the_launcher(tmp_path):
         [str(install.ROOT / "hemicycle"), "flight", str(file)], capture_output=True, text=True, check=True
     )
     assert done.stdout.splitlines()[1].startswith("146,10.2,4437,22")
+
+
+def test_the_imports_keep_their_contracts_and_go_in_no_circle():
+    """Of types alone too: in Python by layers, in the browser's code file by file."""
+    env = {**server_env("postgres://nobody@127.0.0.1:1/none", "only-for-checks")}
+    tool = str(install.VENV / "bin" / "lint-imports")
+    said = subprocess.run([tool, "--no-cache"], cwd=install.ROOT, env=env, capture_output=True, text=True, check=False)
+    assert said.returncode == 0, said.stdout
+    rule = ["npx", "biome", "lint", "--only=suspicious/noImportCycles", "src"]
+    said = subprocess.run(rule, cwd=install.WEB, capture_output=True, text=True, check=False)
+    assert said.returncode == 0, said.stdout + said.stderr

@@ -5,15 +5,12 @@ from __future__ import annotations
 from dataclasses import fields, is_dataclass
 from decimal import Decimal
 from functools import cache
-from typing import TYPE_CHECKING, Any, TypeVar
+from typing import Any, TypeVar
 
 from django.core.validators import ProhibitNullCharactersValidator
 from rest_framework import serializers
 from rest_framework.request import Request
 from rest_framework_dataclasses.serializers import DataclassSerializer
-
-if TYPE_CHECKING:
-    from shop.models import User
 
 T = TypeVar("T")
 
@@ -65,12 +62,6 @@ def as_(kind: type[T], data: Any) -> T:
     made.is_valid(raise_exception=True)
     validated: T = made.validated_data
     return validated
-
-
-def actor_of(request: Request) -> User:
-    """Who asks, past the policy."""
-    user: User = request.user  # type: ignore[assignment]
-    return user
 
 
 @cache

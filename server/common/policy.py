@@ -10,7 +10,6 @@ from rest_framework.request import Request
 
 if TYPE_CHECKING:
     from rest_framework.views import APIView
-    from shop.models import Shop
 
 
 class Role(StrEnum):
@@ -32,13 +31,6 @@ def may(user: Any, what: str) -> bool:
     """Whether someone may do something in their own shop; whoever has none may do nothing."""
     in_a_shop = getattr(user, "shop_id", None) is not None
     return in_a_shop and bool(user.is_active) and user.role in ALLOWED[what]
-
-
-def shop_of(request: Request) -> Shop:
-    """The shop of a request that has passed the policy."""
-    shop: Shop | None = getattr(request.user, "shop", None)
-    assert shop is not None
-    return shop
 
 
 class SignedIn(BasePermission):

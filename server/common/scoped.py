@@ -4,25 +4,22 @@ from __future__ import annotations
 
 import json
 from collections.abc import Collection, Iterable
-from typing import TYPE_CHECKING, Any, Self, TypeVar
+from typing import Any, Self, TypeVar
 
 from django.core.exceptions import ValidationError
 from django.db import connections, models
 from django.http import Http404
 from hemicycle_core.errors import BadInput
 
-if TYPE_CHECKING:
-    from shop.models import Shop
-
 Row = TypeVar("Row", bound=models.Model)
 
 
 class ScopedQuerySet(models.QuerySet[Row]):
-    def of(self, shop: Shop | int) -> Self:
+    def of(self, shop: models.Model | int) -> Self:
         """The rows of one shop."""
         return self.filter(shop=shop)
 
-    def one(self, shop: Shop | int, pk: int) -> Row:
+    def one(self, shop: models.Model | int, pk: int) -> Row:
         """One row of a shop, or 404: a row of another shop looks exactly like none."""
         row = self.of(shop).filter(pk=pk).first()
         if row is None:

@@ -4,13 +4,14 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
-from common.api import actor_of, given
+from common.api import given
 from drf_spectacular.utils import extend_schema
 from fitting.api.answers import changed, documented_change
 from handover.erasing import throw_away
 from rest_framework.request import Request
 from rest_framework.response import Response
 from rest_framework.views import APIView
+from shop.asking import actor_of
 
 from .try_out import begin
 

@@ -4,8 +4,7 @@ from __future__ import annotations
 
 from datetime import timedelta
 
-from common.api import actor_of, given, serializer_of, shown
-from common.policy import shop_of
+from common.api import given, serializer_of, shown
 from django.db.models.functions import Coalesce
 from django.utils import timezone
 from drf_spectacular.types import OpenApiTypes
@@ -16,6 +15,7 @@ from hemicycle_core.followup import DUE_WITHIN_DAYS
 from rest_framework.request import Request
 from rest_framework.response import Response
 from rest_framework.views import APIView
+from shop.asking import actor_of, shop_of
 
 from .actions import agree, correct
 from .models import Recommendation

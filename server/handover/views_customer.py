@@ -6,8 +6,8 @@ import re
 from dataclasses import asdict, dataclass
 from datetime import date
 
-from common.api import actor_of, given, serializer_of, shown
-from common.policy import may, shop_of
+from common.api import given, serializer_of, shown
+from common.policy import may
 from customers.actions import edit_customer
 from customers.models import Customer
 from customers.schemas import NewCustomer
@@ -19,6 +19,7 @@ from fitting.api.schemas.session import SessionLine
 from rest_framework.request import Request
 from rest_framework.response import Response
 from rest_framework.views import APIView
+from shop.asking import actor_of, shop_of
 
 from . import customer_data, erasing
 

@@ -8,8 +8,8 @@ from datetime import datetime
 from typing import Any
 
 from asgiref.sync import sync_to_async
-from common.api import actor_of, as_, given, serializer_of, shown
-from common.policy import may, shop_of
+from common.api import as_, given, serializer_of, shown
+from common.policy import may
 from common.problems import MEDIA_TYPE, Refused, body, sentence_of
 from demo.golfers import golfer_of, made_otherwise
 from django.conf import settings
@@ -31,6 +31,7 @@ from rest_framework.permissions import BasePermission
 from rest_framework.request import Request
 from rest_framework.response import Response
 from rest_framework.views import APIView
+from shop.asking import actor_of, shop_of
 from shop.audit import record
 from shop.models import Bay
 from shop.sign_ins import signed_in

@@ -6,8 +6,8 @@ from collections.abc import Callable
 from dataclasses import dataclass, field
 from typing import Any, Literal, TypeVar
 
-from common.api import actor_of, given, serializer_of, shown
-from common.policy import may, shop_of
+from common.api import given, serializer_of, shown
+from common.policy import may
 from django.http import HttpResponse
 from drf_spectacular.utils import OpenApiResponse, extend_schema
 from hemicycle_core.bag import HeadType
@@ -17,6 +17,7 @@ from hemicycle_core.rack.stock import Bend, Hand, HeadSpec, Made, ShaftSpec
 from rest_framework.request import Request
 from rest_framework.response import Response
 from rest_framework.views import APIView
+from shop.asking import actor_of, shop_of
 
 from . import actions
 from .models import Head, Shaft

@@ -34,6 +34,8 @@ from django.db.migrations.loader import MigrationLoader
 from django.utils import timezone
 from psycopg import sql
 
+from .erased import known
+
 FORMAT, VERSION = "hemicycle-backup", 2
 DUMP, MANIFEST, ROWS = "database.dump", "manifest.json", "rows"
 # Whoever is signed in is not signed in again by a backup; which migrations stand is told by the manifest.
@@ -125,8 +127,6 @@ def make(target: Path) -> dict[str, Any]:
 
 
 def _write(packed: zipfile.ZipFile) -> dict[str, Any]:
-    from customers.erased import known  # noqa: PLC0415 (models, wanted by the command only)
-
     with psycopg.connect(**params()) as database:
         database.isolation_level = psycopg.IsolationLevel.REPEATABLE_READ
         database.read_only = True
@@ -288,8 +288,6 @@ def _rows_of_dump(kept: Kept) -> Iterator[tuple[str, list[str], Iterator[bytes]]
 def restore(source: Path, *, trusted: bool = False) -> Mapping[str, Any]:
     """Put a backup in the place of everything that is there. It is made ready beside it and held against its sums
     first; until then nothing is touched. Returns its manifest."""
-    from customers.erased import known  # noqa: PLC0415
-
     with opened(source, trusted=trusted) as kept:
         manifest = kept.manifest
     gone = {*manifest.get("erased", ())}

@@ -5,9 +5,9 @@ from __future__ import annotations
 from dataclasses import asdict, dataclass, field
 from datetime import UTC, datetime
 
-from common.api import actor_of, given, serializer_of, shown
+from common.api import given, serializer_of, shown
 from common.notices import tell_sign_ins
-from common.policy import Anyone, Assisting, may, shop_of
+from common.policy import Anyone, Assisting, may
 from common.problems import MEDIA_TYPE, body
 from django.conf import settings
 from django.contrib.auth import authenticate, login, logout
@@ -22,6 +22,7 @@ from rest_framework.request import Request
 from rest_framework.response import Response
 from rest_framework.views import APIView
 
+from .asking import actor_of, shop_of
 from .models import Bay, Shop, ShotsBy, User
 from .people import set_rules
 from .settings_of_shop import add_bay, change_bay, name_shop, set_bay, set_columns, set_thresholds

@@ -6,9 +6,9 @@ from dataclasses import dataclass, field
 from datetime import datetime
 from typing import Any
 
-from common.api import actor_of, given, serializer_of, shown
+from common.api import given, serializer_of, shown
 from common.pages import Pages
-from common.policy import Assisting, Role, SignedIn, may, shop_of
+from common.policy import Assisting, Role, SignedIn, may
 from django.contrib.auth import update_session_auth_hash
 from drf_spectacular.utils import OpenApiParameter, extend_schema
 from hemicycle_core.errors import BadInput
@@ -18,6 +18,7 @@ from rest_framework.response import Response
 from rest_framework.views import APIView
 
 from . import people
+from .asking import actor_of, shop_of
 from .audit import record
 from .models import AuditEntry, User
 from .sign_ins import end_others

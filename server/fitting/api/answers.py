@@ -9,7 +9,6 @@ from typing import Any, TypeVar
 
 from common.api import serializer_of, shown
 from common.completed import completed
-from common.policy import shop_of
 from common.version import code_version
 from django.core.serializers.json import DjangoJSONEncoder
 from drf_spectacular.utils import OpenApiParameter, extend_schema
@@ -17,6 +16,7 @@ from hemicycle_core.brief import Wish
 from hemicycle_core.errors import BadInput
 from rest_framework.request import Request
 from rest_framework.response import Response
+from shop.asking import shop_of
 
 from ..domain.cache import new_cache, remembered
 from ..domain.planning import Planning

@@ -3,7 +3,7 @@
  * shots that changed travel.
  */
 import { notifyManager, type QueryClient } from "@tanstack/react-query";
-import type { Session, Shot } from "./client";
+import type { Session, Shot } from "./types";
 
 // An answer is drawn with what it changes elsewhere, such as what waits no more, and not a frame after it.
 notifyManager.setScheduler(queueMicrotask);

@@ -4,13 +4,14 @@ from __future__ import annotations
 
 from dataclasses import asdict
 
-from common.api import actor_of, given, serializer_of, shown
+from common.api import given, serializer_of, shown
 from drf_spectacular.utils import OpenApiParameter, extend_schema
 from hemicycle_core.errors import BadInput
 from hemicycle_core.judge import Change
 from rest_framework.request import Request
 from rest_framework.response import Response
 from rest_framework.views import APIView
+from shop.asking import actor_of
 
 from ...actions import acts, builds, sessions, shots, tasks
 from ..answers import changed, documented_change, session_of

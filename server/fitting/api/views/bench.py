@@ -3,11 +3,11 @@
 from __future__ import annotations
 
 from common.api import serializer_of
-from common.policy import shop_of
 from drf_spectacular.utils import extend_schema
 from rest_framework.request import Request
 from rest_framework.response import Response
 from rest_framework.views import APIView
+from shop.asking import shop_of
 
 from ...models import Build
 from ..answers import answer, session_of

@@ -4,11 +4,12 @@ from __future__ import annotations
 
 from typing import Any
 
-from common.api import actor_of, given
+from common.api import given
 from hemicycle_core.errors import BadInput
 from rest_framework.request import Request
 from rest_framework.response import Response
 from rest_framework.views import APIView
+from shop.asking import actor_of
 
 from ...actions.brief import write_brief
 from ..answers import changed, documented_change

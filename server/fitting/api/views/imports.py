@@ -2,11 +2,12 @@
 
 from __future__ import annotations
 
-from common.api import actor_of, given, serializer_of, shown
+from common.api import given, serializer_of, shown
 from drf_spectacular.utils import extend_schema
 from rest_framework.request import Request
 from rest_framework.response import Response
 from rest_framework.views import APIView
+from shop.asking import actor_of
 
 from ...actions import imports
 from ..answers import changed, documented_change, session_of

@@ -5,12 +5,13 @@ from __future__ import annotations
 from collections.abc import Callable
 from typing import Any, TypeVar
 
-from common.api import actor_of, given, serializer_of, shown
+from common.api import given, serializer_of, shown
 from common.policy import Assisting
 from drf_spectacular.utils import extend_schema
 from rest_framework.request import Request
 from rest_framework.response import Response
 from rest_framework.views import APIView
+from shop.asking import actor_of
 
 from ...actions import acts, builds, shots
 from ..answers import session_answer, session_of

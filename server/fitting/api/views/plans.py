@@ -4,12 +4,12 @@ from __future__ import annotations
 
 from dataclasses import asdict
 
-from common.api import actor_of, given, serializer_of
-from common.policy import shop_of
+from common.api import given, serializer_of
 from drf_spectacular.utils import extend_schema
 from rest_framework.request import Request
 from rest_framework.response import Response
 from rest_framework.views import APIView
+from shop.asking import actor_of, shop_of
 
 from ...actions import plans
 from ...models import BagPlan

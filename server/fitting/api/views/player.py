@@ -8,7 +8,7 @@ from typing import TypeVar
 
 import segno
 from axes.handlers.proxy import AxesProxyHandler
-from common.api import actor_of, given, serializer_of, shown
+from common.api import given, serializer_of, shown
 from common.policy import Anyone
 from common.problems import Refused
 from django.http import Http404, HttpRequest, HttpResponse
@@ -18,6 +18,7 @@ from hemicycle_core.judge.feel import Feel, Felt
 from rest_framework.request import Request
 from rest_framework.response import Response
 from rest_framework.views import APIView
+from shop.asking import actor_of
 
 from ...actions import player
 from ...models import FittingSession, PlayerScreen

@@ -6,7 +6,7 @@ import io
 from dataclasses import asdict
 
 import segno
-from common.api import actor_of, given, serializer_of, shown
+from common.api import given, serializer_of, shown
 from common.policy import Anyone
 from common.problems import Refused
 from django.contrib.auth import SESSION_KEY
@@ -20,6 +20,7 @@ from rack.models import Shaft
 from rest_framework.request import Request
 from rest_framework.response import Response
 from rest_framework.views import APIView
+from shop.asking import actor_of
 
 from ...actions import hand_out, sole_setup, soles
 from ...models import SoleTest

@@ -4,10 +4,11 @@ from __future__ import annotations
 
 from dataclasses import asdict
 
-from common.api import actor_of, given
+from common.api import given
 from rest_framework.request import Request
 from rest_framework.response import Response
 from rest_framework.views import APIView
+from shop.asking import actor_of
 
 from ...actions import stops
 from ..answers import changed, documented_change

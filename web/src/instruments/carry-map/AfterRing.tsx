@@ -1,8 +1,8 @@
 /** The bag as it may become, as one ring inside today's. */
 import { letterColour } from "../../ui/Letter";
 import { type Arch, centre, point, sector } from "./arch";
-import type { MapAfter, MapClub, MapHole } from "./CarryMap";
 import { Dot, Edge, HoleYards } from "./parts";
+import type { MapAfter, MapClub, MapHole } from "./props";
 
 const AFTER_BAND = 34;
 

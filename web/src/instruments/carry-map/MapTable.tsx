@@ -1,4 +1,4 @@
-import type { CarryMapProps } from "./CarryMap";
+import type { CarryMapProps } from "./props";
 
 /** The same for a screen reader. */
 export function MapTable({ clubs, holes, rings, rule, title, after }: CarryMapProps) {
