@@ -178,8 +178,9 @@ def ensure_node_modules() -> None:
     wanted = digest([WEB / "package-lock.json"])
     if is_done(stamp, wanted):
         return
-    run(["npm", "ci", "--no-audit", "--no-fund"], cwd=WEB, why="Installing front-end packages")
-    stamp.write_text(wanted)
+    with Step("Installing front-end packages"):
+        run(["npm", "ci", "--no-audit", "--no-fund"], cwd=WEB, why="Installing front-end packages")
+        stamp.write_text(wanted)
 
 
 def _front_end_sources() -> list[Path]:

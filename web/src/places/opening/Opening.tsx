@@ -2,7 +2,7 @@
  * the rack. One step each; everything is changed later on the Shop page. */
 import { useMutation, useQuery } from "@tanstack/react-query";
 import { type ReactNode, useState } from "react";
-import { Link, useNavigate } from "react-router";
+import { Link, Navigate, useNavigate } from "react-router";
 import { client, type Firmness, got, type Me, Problem } from "../../api/client";
 import { forgetOnDevice } from "../../api/onDevice";
 import { Currency } from "../../ui/Currency";
@@ -30,9 +30,10 @@ const STEP_OF: Record<string, number> = {
 	ground: 2,
 	bays: 3,
 };
+
 export default function Opening({ me }: { me: Me }) {
 	const navigate = useNavigate();
-	// The code came with the address and stays in this page, not in the history of the browser.
+	// It came with the address, where a reload finds it again; once the shop is open it opens nothing.
 	const [code] = useState(() => decodeURIComponent(window.location.hash.slice(1)));
 	const opening = useQuery({ queryKey: ["opening"], queryFn: () => got(client.GET("/api/opening")) });
 	// Its owner is signed in: what is left is the rack.
@@ -67,6 +68,7 @@ export default function Opening({ me }: { me: Me }) {
 			if (at !== undefined) setStep(at);
 		},
 	});
+	if (opened && me.role !== "owner") return <Navigate to="/" replace />;
 	if (!opening.data && step < 4) return <Around>{<Said error={opening.error} />}</Around>;
 	if (opening.data && !opening.data.possible && step < 4)
 		return (
