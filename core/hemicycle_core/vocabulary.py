@@ -12,6 +12,7 @@ from .flight import Firmness
 from .heads import HEAD_WORDS
 from .impact import Lie
 from .judge.candidate import Liking
+from .judge.changes import BENDING, SHAFT_WORK
 from .judge.feel import ASKED, PlayerMode
 from .judge.soles import CONTROL_WORDS
 from .protocols import PROTOCOLS
@@ -34,6 +35,7 @@ SHORT_RULES = (GapRule.EVEN_STEPS, GapRule.CARRY_ONLY)  # roll-out covers nothin
 def vocabulary() -> dict[str, Any]:
     """Plain data. Readings by key: label, unit and digits as shown, and the canonical value of one shown unit."""
     return {
+        "cautions": {"bend": BENDING, "shaft": SHAFT_WORK},
         "readings": {
             key: {
                 "label": reading.label,

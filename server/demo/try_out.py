@@ -7,7 +7,7 @@ from fitting.actions import builds, sessions
 from fitting.models import Build, FittingSession
 from hemicycle_core.flight import Air
 from hemicycle_core.simulation.golfer import Player, Swinging
-from hemicycle_core.units import metres, yards
+from hemicycle_core.units import metres, whole_yards
 from shop.audit import action
 from shop.models import User
 
@@ -47,4 +47,4 @@ def _known(build: Build, session: FittingSession) -> tuple[float, float]:
     hit = swinging.shots(club, BALLS, known=True)
     carry, total = (sum(float(shot[key]) for shot in hit) / len(hit) for key in ("carry_m", "total_m"))
     # A wedge that spins back is not told of as stopping short of where it lands.
-    return metres(round(yards(carry))), metres(round(yards(max(carry, total))))
+    return metres(whole_yards(carry)), metres(whole_yards(max(carry, total)))

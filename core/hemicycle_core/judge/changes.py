@@ -70,7 +70,7 @@ BENDING = (
     "2° at most unless the maker says otherwise; cast and hollow heads can crack. "
     "Eye protection; measure loft, lie and bounce again after."
 )
-SHAFT_WORK = "Heat, epoxy and dust: ventilate, wear gloves and eye protection, follow the maker’s data sheet."
+SHAFT_WORK = "Heat, epoxy, solvent and dust: ventilate, wear gloves and eye protection, follow the maker’s data sheet."
 
 # A player squares the face again after a change, and not all of it arrives: within about a sixth.
 LOFT_ARRIVES = Size(0.95, 0.15)

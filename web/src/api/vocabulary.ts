@@ -1,5 +1,9 @@
 /** Printed by `./hemicycle vocabulary` from the core: words, units and ranges. Not to be edited. */
 export const VOCABULARY = {
+ "cautions": {
+  "bend": "2° at most unless the maker says otherwise; cast and hollow heads can crack. Eye protection; measure loft, lie and bounce again after.",
+  "shaft": "Heat, epoxy, solvent and dust: ventilate, wear gloves and eye protection, follow the maker’s data sheet."
+ },
  "readings": {
   "club_speed_mps": {
    "label": "Club speed",

@@ -1,6 +1,7 @@
 import { TriangleAlert } from "lucide-react";
 import type { ReactNode } from "react";
 import { Problem } from "../api/client";
+import { VOCABULARY } from "../api/vocabulary";
 
 /** A problem, where the user is looking. */
 export function Said({ error }: { error: unknown }) {
@@ -24,12 +25,7 @@ export function Caution({ children }: { children: ReactNode }) {
 }
 
 /** Wherever a wedge is to be bent. */
-export const BendCaution = () => (
-	<Caution>
-		Two degrees at most unless the maker says otherwise; cast and hollow heads can crack. Eye protection;
-		measure loft, lie and bounce again after.
-	</Caution>
-);
+export const BendCaution = () => <Caution>{VOCABULARY.cautions.bend}</Caution>;
 
 export function Waiting({ what }: { what: string }) {
 	return <p className="quiet p-6">Reading {what}.</p>;

@@ -9,7 +9,7 @@ import { ownOf } from "../../session/select";
 import { AsLeft } from "../../ui/AsLeft";
 import { dropDraft, useDrafted } from "../../ui/draft";
 import { Letter } from "../../ui/Letter";
-import { Caution, Said } from "../../ui/Said";
+import { BendCaution, Caution, Said } from "../../ui/Said";
 import { Sheet } from "../../ui/Sheet";
 import { neededNumber } from "../../ui/typed";
 
@@ -188,18 +188,8 @@ function Own({ session, put, busy }: PartProps) {
 					On the stand
 				</button>
 			</div>
-			{(shaft !== null || kind === "grip") && (
-				<Caution>
-					Heat, epoxy, solvent and dust: ventilate, wear gloves and eye protection, follow the maker’s data
-					sheet.
-				</Caution>
-			)}
-			{(kind === "bend" || kind === "lie") && (
-				<Caution>
-					Two degrees at most unless the maker says otherwise; cast and hollow heads can crack. Eye
-					protection; measure loft, lie and bounce again after.
-				</Caution>
-			)}
+			{(shaft !== null || kind === "grip") && <Caution>{VOCABULARY.cautions.shaft}</Caution>}
+			{(kind === "bend" || kind === "lie") && <BendCaution />}
 		</form>
 	);
 }
