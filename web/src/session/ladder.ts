@@ -5,7 +5,7 @@ import { metresOf, toFeet, toYards } from "../ui/units";
 import { buildOf, ownOf } from "./select";
 
 /** How a carry is known that was not hit today. */
-const KNOWN: Record<Build["carry_from"], string> = {
+export const KNOWN: Record<Build["carry_from"], string> = {
 	hit: "",
 	none: "",
 	typed: "typed",

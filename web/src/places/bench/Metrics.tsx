@@ -5,6 +5,7 @@ import { VOCABULARY } from "../../api/vocabulary";
 import { Gate } from "../../instruments/gate/Gate";
 import { spanOf } from "../../instruments/scale";
 import { wantedOf } from "../../session/gates";
+import { KNOWN } from "../../session/ladder";
 import { besideOf, candidatesOf, carriesOf } from "../../session/select";
 import { Letter, letterColour } from "../../ui/Letter";
 import { Said } from "../../ui/Said";
@@ -176,8 +177,18 @@ function Carries({ session, builds }: { session: Session; builds: Build[] }) {
 
 function Line({ session, column, builds, all, reference, wide }: LineProps) {
 	const made = MADE[column];
-	const of = (build: Build): number | null =>
+	const averaged = (build: Build): number | null =>
 		made ? made.value(build) : ((all ? build.averages_all : build.averages)[column] ?? null);
+	// A club of the player's own that was not hit is still known: as in the ladder.
+	const told = (build: Build): number | null =>
+		build.letter || build.carry_from === "hit"
+			? null
+			: column === "carry_m"
+				? build.carry_m
+				: column === "total_m" && build.total_read
+					? build.total_m
+					: null;
+	const of = (build: Build) => averaged(build) ?? told(build);
 	const there = builds.map(of).filter((value): value is number => value !== null);
 	if (column === "carries") return <Carries session={session} builds={builds} />;
 	if (column === "held" ? builds.every((build) => !build.held) : there.length === 0) return null;
@@ -206,7 +217,8 @@ function Line({ session, column, builds, all, reference, wide }: LineProps) {
 			</td>
 			{builds.map((build, index) => {
 				const value = of(build);
-				const source = build.sources[column];
+				const source =
+					averaged(build) === null && told(build) !== null ? KNOWN[build.carry_from] : build.sources[column];
 				const { low, high } = wants[index] ?? { low: null, high: null };
 				return (
 					<td key={build.id}>

@@ -383,3 +383,13 @@ test("an old wedge beside a fresh one: the outcome first, then both figures from
 	expect(row.textContent?.replace(/\s/g, "")).toBe("wet2100|3650––7.8|5.45|4");
 	expect(told.getByText("190 rounds are why it is tested.")).toBeTruthy();
 });
+
+test("a club of the bag that was typed and not hit stands in the columns with what is known of it", async () => {
+	serve({ "GET /api/sessions/7/bench": bench });
+	const builds = judged.builds.map((each) =>
+		each.letter ? each : { ...each, averages: {}, carry_from: "typed" as const },
+	);
+	show(Bench, { ...judged, builds });
+	const row = (await screen.findByText("Carry, yd")).closest("tr") as HTMLElement;
+	expect(row.textContent).toMatch(/196 typed/);
+});
