@@ -1,5 +1,6 @@
 /** Who works here: added, disabled, given a new password. */
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
 import { useForm } from "react-hook-form";
 import { client, got, type People as PeopleAnswer } from "../../api/client";
 import { Said, Waiting } from "../../ui/Said";
@@ -48,7 +49,7 @@ export function People() {
 				{people.data.people.map((line) => (
 					<li key={line.id} className="flex flex-wrap items-center gap-x-5 gap-y-2 bg-base-100 p-3">
 						<span className={`w-72 ${line.active ? "" : "quiet"}`}>
-							<span className="font-semibold">{line.name}</span>
+							<PersonName key={line.name} line={line} onName={(name) => put(line, { name })} />
 							<span className="quiet block text-sm">
 								signs in as {line.username}, last {when(line.last_sign_in)}
 							</span>
@@ -85,6 +86,21 @@ export function People() {
 				busy={change.isPending}
 			/>
 		</section>
+	);
+}
+
+/** A name as it is changed where it stands. */
+function PersonName({ line, onName }: { line: Line; onName: (name: string) => void }) {
+	const [name, setName] = useState(line.name);
+	return (
+		<input
+			className="input h-10 w-full font-semibold"
+			aria-label={`Name of ${line.username}`}
+			maxLength={100}
+			value={name}
+			onChange={(event) => setName(event.target.value)}
+			onBlur={() => (name.trim() ? name !== line.name && onName(name) : setName(line.name))}
+		/>
 	);
 }
 

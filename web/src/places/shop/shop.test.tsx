@@ -84,6 +84,8 @@ test("a known customer is found by part of the name, by keyboard, and visits", a
 		"POST /api/sessions": { id: 21 },
 	});
 	desk();
+	// Where nobody has been yet the form begins with a new customer.
+	fireEvent.click(await screen.findByRole("button", { name: "Known customer" }));
 	fireEvent.click(screen.getByRole("button", { name: "Start" }));
 	expect(await screen.findByText("Choose a customer, or add a new one.")).toBeTruthy();
 	const box = screen.getByRole("combobox", { name: "Customer" });
