@@ -49,6 +49,8 @@ def edit_customer(
     customer = Customer.objects.select_for_update().one(actor.shop_id or 0, customer_id)
     if customer.erased_at is not None:
         raise Refused("This customer is erased: only figures are left.", kind="erased")
+    if customer.try_out:
+        raise Refused("A try-out is nobody, and is thrown away. Add the customer anew.", kind="try_out")
     wanted = {
         "name": _name(name), "hand": Hand(hand), "birth_year": _birth_year(birth_year), "email": email, "notes": notes,
     }  # fmt: skip

@@ -38,6 +38,8 @@ def merge(actor: User, customer_id: int, *, other_id: int) -> Customer:
         raise BadInput("Choose another customer: these are the same.", field="other")
     if kept.merged_into_id is not None or other.merged_into_id is not None or kept.erased_at or other.erased_at:
         raise Refused("One of the two was merged or erased meanwhile. Look again.", kind="merged")
+    if kept.try_out or other.try_out:
+        raise Refused("A try-out is nobody: it is no other customer too.", kind="try_out")
     Customer.objects.of(shop_id).filter(merged_into=other).update(merged_into=kept)
     other.merged_into = kept
     other.save(update_fields=["merged_into"])
@@ -95,6 +97,7 @@ PAGE = """<!doctype html>
 <html lang="en"><meta charset="utf-8"><title>{{ person.name }}</title>
 <style>body{font:16px/1.5 sans-serif;max-width:44rem;margin:2rem auto;padding:0 1rem}h2{margin-top:2rem}</style>
 <h1>{{ person.name }}</h1>
+{% if made_up %}<p><b>{{ made_up }}</b></p>{% endif %}
 <p>{{ shop }}. Known since {{ person.known_since }}. {{ person.hand|title }}-handed{% if person.birth_year %}, \
 born {{ person.birth_year }}{% endif %}{% if person.email %}, {{ person.email }}{% endif %}.</p>
 {% if person.notes %}<p>{{ person.notes }}</p>{% endif %}
@@ -128,4 +131,6 @@ def _page(customer: Customer, visits: Collection[FittingSession]) -> str:
         for visit in visits
     ]
     page = Engine().from_string(PAGE)
-    return page.render(Context({"person": _person(customer), "shop": customer.shop.name, "visits": told}))
+    made_up = "Demo: all of it is made up." if customer.shop.demo else "Try-out: nobody." if customer.try_out else ""
+    given = {"person": _person(customer), "shop": customer.shop.name, "visits": told, "made_up": made_up}
+    return page.render(Context(given))

@@ -220,6 +220,9 @@ def _received(
             waits[feed_id] = held.why or _why_not(session)
         elif session is now:
             build = filed
+    if waits and key.stand_in and not key.bay.shop.demo:
+        # A tray is what a real player's shots are taken from.
+        raise Refused("The bay serves no try-out now: take a club of one in hand first.", kind="no_build")
     if waits:
         _keep(key, coming, waits)
     return Receipt(

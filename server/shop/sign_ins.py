@@ -50,11 +50,12 @@ class ShopSession(SessionAuthentication):
 
 
 def still_signed_in(key: str, user_id: int) -> bool:
-    """Whether a sign-in that was begun still holds: not ended, not run out, its owner still of the shop."""
+    """Whether a sign-in may still read a stream: not ended, not run out, its owner still of the shop and more than an
+    assistant in it."""
     request = HttpRequest()
     request.session = import_module(settings.SESSION_ENGINE).SessionStore(key)
     user = get_user(request)
-    return user.pk == user_id and may(user, "assist") and not _idle_too_long(user, request.session.get(SEEN))
+    return user.pk == user_id and may(user, "read") and not _idle_too_long(user, request.session.get(SEEN))
 
 
 def end_others(request: HttpRequest, user: User) -> None:

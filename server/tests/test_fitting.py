@@ -310,6 +310,7 @@ def test_averages_of_several_clubs_go_in_at_once_as_unsure_as_their_balls(desk, 
     # All or none: of a wrong one nothing goes in.
     assert send([five, {"name": "8i", "balls": 0, "carry_m": 120}], 400)["field"] == "balls"
     assert send([five, {"name": "mystery", "balls": 3, "carry_m": 120}], 400)["field"] == "head_type"
+    assert send([five, {**five, "name": "5i"}], 400)["title"].startswith("5i stands in two rows")
     assert Build.objects.count() == before
     built = {each["name"]: each for each in send([five, {"name": "8i", "balls": 1, "carry_m": metres(135)}])["builds"]}
     known = built["5i"]

@@ -2,19 +2,23 @@
 
 import io
 import json
+from datetime import timedelta
 
 import pytest
 from common.policy import Role
+from common.problems import Refused
 from conftest import both
 from customers.models import Customer
 from demo.load import _person
 from django.core.management import CommandError, call_command
+from django.db.models import F
 from django.test import Client
-from fitting.models import Build, FittingSession
+from fitting.models import BayHold, BayServed, Build, FittingSession, TakenInHand
 from live.actions import FeedShot, make_key, receive
-from live.models import FeedKey
+from live.models import FeedKey, TrayShot
 from rack.models import Head
 from shop.models import AuditEntry, Bay, Shop, User
+from shop.sign_ins import still_signed_in
 
 JSON = "application/json"
 CODE = "as the start command shows it"
@@ -158,13 +162,28 @@ def test_a_try_out_has_a_hole_is_hit_by_the_stand_in_and_is_thrown_away(desk, bo
     make_key(bay, label="stand-in", stand_in=True)
     key = FeedKey.objects.get()
     desk.put(f"/api/sessions/{tried['id']}/in-hand", {"build": club}, content_type=JSON)
+    BayServed.objects.update(at=F("at") - timedelta(minutes=5))
+    TakenInHand.objects.update(at=F("at") - timedelta(minutes=5))
     assert receive(key, [FeedShot("one", {"carry_m": 150.0})]).new == 1
+    assert FittingSession.objects.get(pk=tried["id"]).shots.count() == 1
     # A real player's session refuses the stand-in, and nothing of it is kept.
     real = Build.objects.get(letter="A").pk
     desk.put(f"/api/sessions/{session.pk}/in-hand", {"build": real}, content_type=JSON)
-    with pytest.raises(Exception, match="try-out only"):
+    with pytest.raises(Refused, match="try-out only"):
         receive(key, [FeedShot("two", {"carry_m": 150.0})])
     assert session.shots.count() == 0
+    # Nor does it wait in a tray that a real player's shots are taken from.
+    BayHold.objects.all().delete()
+    BayServed.objects.all().delete()
+    with pytest.raises(Refused, match="serves no try-out"):
+        receive(key, [FeedShot("three", {"carry_m": 150.0})])
+    assert not TrayShot.objects.exists()
+    # It is nobody for good: neither called otherwise nor merged, whichever way round.
+    put = {"name": "Real Person", "hand": "right"}
+    assert desk.put(f"/api/customers/{customer.pk}", put, content_type=JSON).json()["type"] == "hemicycle:try_out"
+    for kept, other in ((customer.pk, session.customer_id), (session.customer_id, customer.pk)):
+        merged = desk.post(f"/api/customers/{kept}/merge", {"other": other}, content_type=JSON)
+        assert merged.json()["type"] == "hemicycle:try_out"
     # A customer is not thrown away, a try-out is, by any fitter, and is off the desk.
     assert desk.delete(f"/api/try-outs/{session.customer_id}").status_code == 409
     assert desk.delete(f"/api/try-outs/{customer.pk}").status_code == 204
@@ -192,6 +211,7 @@ def test_the_pad_hands_a_club_types_a_shot_and_takes_it_back(desk, session):
     assert first["typed"] and first["readings"]["carry_m"] == 150.0
     assert send("PATCH", f"shots/{second['id']}/pad", {"strike": "thin"})["shots"][1]["strike"] == "thin"
     assert send("PATCH", f"shots/{second['id']}/pad", {"aside": True})["shots"][1]["aside"] is True
+    assert send("PATCH", f"shots/{second['id']}/pad", {}, 400)["field"] == "strike"  # nothing said changes nothing
     assert send("DELETE", pad)["shots"][1]["aside"] is False
     assert FittingSession.objects.get(pk=session.pk).shots.count() == 2
 
@@ -214,3 +234,11 @@ def test_starting_with_a_shop_of_ones_own_loads_no_demo_and_a_new_demo_never_tak
     assert made.username == "demo-fitter"
     monkeypatch.setenv("HEMICYCLE_DEMO_PASSWORD", "known here")
     assert start() == {"demo": "demo-fitter", "own": True, "known": True}
+
+
+def test_whoever_becomes_an_assistant_hears_no_session_any_more(desk, fitter):
+    key = desk.session.session_key
+    assert still_signed_in(key, fitter.pk)
+    User.objects.filter(pk=fitter.pk).update(role=Role.ASSISTANT.value)
+    assert not still_signed_in(key, fitter.pk)
+    assert desk.get("/api/me").json()["role"] == "assistant"

@@ -10,12 +10,12 @@ from hemicycle_core.bag.averages import TypedAverage
 from hemicycle_core.errors import BadInput
 from hemicycle_core.formats.club_names import short_name
 from shop.audit import action
-from shop.models import User
+from shop.models import AuditEntry, User
 
 from ..models import Build, FittingSession
 from .acts import Altered, alter, put_up
 from .builds import add_own, check_typed
-from .changes import announce, for_change, note
+from .changes import announce, for_change, not_meanwhile, note
 from .windows import keep_windows
 
 
@@ -35,6 +35,15 @@ def type_averages(actor: User, session_id: int, clubs: Sequence[ClubAverage]) ->
     session = for_change(actor, session_id)
     if not clubs:
         raise BadInput("Type the average of one club at least.", field="clubs")
+    names = [short_name(club.name) for club in clubs]
+    twice = next((name for name in names if names.count(name) > 1), None)
+    if twice is not None:
+        raise BadInput(f"{twice} stands in two rows. Leave one out.", field="clubs")
+    not_meanwhile(
+        session,
+        ["club.change", "club.averages"],
+        touches=lambda entry: not set(names).isdisjoint(_clubs_of(entry)),
+    )
     made: list[Build] = []
     rows: list[Altered] = []
     for club in clubs:
@@ -42,10 +51,17 @@ def type_averages(actor: User, session_id: int, clubs: Sequence[ClubAverage]) ->
         made.append(build)
         rows += altered
     keep_windows(session, actor)
-    names = [build.name for build in made]
     note(session, actor, "club.averages", f"session:{session.pk}", name=", ".join(names), rows=rows)
     announce(session, "bag")
     return made
+
+
+def _clubs_of(entry: AuditEntry) -> set[str]:
+    """Names of the clubs that an act typed figures of."""
+    if entry.action == "club.averages":
+        return set(entry.detail["name"].split(", "))
+    row = Build.objects.of(entry.shop_id).filter(pk=entry.subject.partition(":")[2]).first()
+    return set() if row is None else {row.name}
 
 
 def _averaged(session: FittingSession, club: ClubAverage) -> tuple[Build, list[Altered]]:

@@ -154,8 +154,12 @@ def change_club(actor: User, build_id: int, **changes: Any) -> Build:
     build, session = _build(actor, build_id)
     not_meanwhile(
         session,
-        ["club.change"],
-        touches=lambda entry: entry.subject == f"build:{build_id}" and bool(changes.keys() & entry.detail["after"]),
+        ["club.change", "club.averages"],
+        touches=lambda entry: (
+            entry.subject == f"build:{build_id}" and bool(changes.keys() & entry.detail["after"])
+            if entry.action == "club.change"
+            else "typed_carry_m" in changes and build.name in entry.detail["name"].split(", ")
+        ),
     )
     if changes.get("out_of_favour") and not build.is_own:
         raise BadInput("Only a club of the player’s own can be out of favour.", field="out_of_favour")

@@ -1,5 +1,5 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
-import { lazy, Suspense, useEffect, useRef, useState } from "react";
+import { lazy, type ReactNode, Suspense, useEffect, useRef, useState } from "react";
 import { ErrorBoundary } from "react-error-boundary";
 import { Navigate, Route, Routes, useLocation } from "react-router";
 import { client, got, type Me, type Session, whenSignInEnds } from "../api/client";
@@ -29,6 +29,11 @@ const CustomerPage = lazy(() => import("../places/handover/CustomerPage"));
 
 const isSession = (answer: unknown): answer is Session =>
 	typeof answer === "object" && answer !== null && "revision" in answer && "brief" in answer;
+
+/** A place whose code comes when it is gone to. */
+const later = (what: string, place: ReactNode) => (
+	<Suspense fallback={<Waiting what={what} />}>{place}</Suspense>
+);
 
 export function App() {
 	const queries = useQueryClient();
@@ -92,12 +97,7 @@ export function App() {
 		queries.setQueryData(["me"], data);
 		void queries.invalidateQueries({ predicate: (query) => query.queryKey[0] !== "me" });
 	};
-	if (at.pathname === "/open" && me.data)
-		return (
-			<Suspense fallback={<Waiting what="the first page" />}>
-				<Opening me={me.data} />
-			</Suspense>
-		);
+	if (at.pathname === "/open" && me.data) return later("the first page", <Opening me={me.data} />);
 	if (!known) return <SignIn empty={me.data?.can_open ?? false} onSignedIn={signedIn} />;
 	const signOut = async () => {
 		await got(client.POST("/api/sign-out"));
@@ -113,83 +113,20 @@ export function App() {
 					// Whoever assists hands clubs and types shots.
 					<Routes>
 						<Route path="/" element={<Desk me={known} onSignOut={signOut} onHelp={() => setHelp(true)} />} />
-						<Route
-							path="/sessions/:id/pad"
-							element={
-								<Suspense fallback={<Waiting what="the pad" />}>
-									<Pad me={known} />
-								</Suspense>
-							}
-						/>
-						<Route
-							path="/you"
-							element={
-								<Suspense fallback={<Waiting what="you" />}>
-									<YouPage />
-								</Suspense>
-							}
-						/>
+						<Route path="/sessions/:id/pad" element={later("the pad", <Pad me={known} />)} />
+						<Route path="/you" element={later("you", <YouPage />)} />
 						<Route path="*" element={<Navigate to="/" replace />} />
 					</Routes>
 				) : (
 					<Routes>
 						<Route path="/" element={<Desk me={known} onSignOut={signOut} onHelp={() => setHelp(true)} />} />
-						<Route
-							path="/shop"
-							element={
-								<Suspense fallback={<Waiting what="the shop" />}>
-									<Shop />
-								</Suspense>
-							}
-						/>
-						<Route
-							path="/rack"
-							element={
-								<Suspense fallback={<Waiting what="the rack" />}>
-									<Rack />
-								</Suspense>
-							}
-						/>
-						<Route
-							path="/customers/:id"
-							element={
-								<Suspense fallback={<Waiting what="the customer" />}>
-									<Customer />
-								</Suspense>
-							}
-						/>
-						<Route
-							path="/sessions/:id/page"
-							element={
-								<Suspense fallback={<Waiting what="the page" />}>
-									<CustomerPage />
-								</Suspense>
-							}
-						/>
-						<Route
-							path="/sessions/:id/card"
-							element={
-								<Suspense fallback={<Waiting what="the card" />}>
-									<CardPage />
-								</Suspense>
-							}
-						/>
-						<Route
-							path="/sessions/:id/soles"
-							element={
-								<Suspense fallback={<Waiting what="the soles" />}>
-									<SoleSetUp />
-								</Suspense>
-							}
-						/>
-						<Route
-							path="/sessions/:id/pad"
-							element={
-								<Suspense fallback={<Waiting what="the pad" />}>
-									<Pad me={known} />
-								</Suspense>
-							}
-						/>
+						<Route path="/shop" element={later("the shop", <Shop />)} />
+						<Route path="/rack" element={later("the rack", <Rack />)} />
+						<Route path="/customers/:id" element={later("the customer", <Customer />)} />
+						<Route path="/sessions/:id/page" element={later("the page", <CustomerPage />)} />
+						<Route path="/sessions/:id/card" element={later("the card", <CardPage />)} />
+						<Route path="/sessions/:id/soles" element={later("the soles", <SoleSetUp />)} />
+						<Route path="/sessions/:id/pad" element={later("the pad", <Pad me={known} />)} />
 						<Route path="/sessions/:id/:place" element={<SessionFrame onHelp={() => setHelp(true)} />} />
 						<Route path="/sessions/:id" element={<Navigate to="brief" replace />} />
 						<Route path="*" element={<Navigate to="/" replace />} />

@@ -1,6 +1,6 @@
 /** Averages of several clubs at once, as a monitor's screen sums their balls up: 5 balls, 168, within 6. */
 import { useState } from "react";
-import type { Build } from "../../api/client";
+import { type Build, Problem } from "../../api/client";
 import { change } from "../../api/session";
 import type { PlaceProps } from "../../session/place";
 import { AsLeft } from "../../ui/AsLeft";
@@ -28,6 +28,12 @@ const FIELDS = [
 	{ key: "within", label: "All within", wide: "w-20" },
 	{ key: "total", label: "Total", wide: "w-20" },
 ] as const;
+
+/** Half a ball was not hit: it is said, not rounded away. */
+function wholeBalls(balls: number, name: string): number {
+	if (!Number.isInteger(balls)) throw new Problem(`${name}: balls are counted whole.`, 0, null);
+	return balls;
+}
 
 const rowsOf = (own: Build[]): Row[] => [
 	...own.filter((club) => club.head_type !== "putter").map(({ name }) => ({ name, ...EMPTY })),
@@ -57,7 +63,7 @@ export function Averages({
 						text.trim() ? (toMetres(number(text, what)) as number) : null;
 					return {
 						name: row.name,
-						balls: Math.round(number(row.balls, "balls")),
+						balls: wholeBalls(number(row.balls, "balls"), row.name),
 						carry_m: toMetres(number(row.carry, "carry")) as number,
 						within_m: yards(row.within, "spread"),
 						total_m: yards(row.total, "total"),

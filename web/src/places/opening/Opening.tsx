@@ -25,6 +25,8 @@ const STEP_OF: Record<string, number> = {
 	city: 0,
 	currency: 0,
 	owner: 1,
+	first_name: 1,
+	last_name: 1,
 	username: 1,
 	password: 1,
 	ground: 2,
