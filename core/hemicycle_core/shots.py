@@ -8,7 +8,6 @@ from __future__ import annotations
 from collections.abc import Iterable, Mapping, Sequence
 from dataclasses import dataclass, field, replace
 from enum import StrEnum
-from functools import cached_property
 
 import numpy as np
 from numpy.typing import NDArray
@@ -17,6 +16,7 @@ from .errors import BadInput
 from .flight import FAIRWAY, Air, Anchor, Firmness, Launch, anchor, fly, run_out
 from .flight.anchor import LEAST_TO_ANCHOR_M
 from .impact import Lie
+from .kept import OnlyFields, lazily
 from .units import Quantity
 
 
@@ -118,7 +118,7 @@ SHORT_TESTS = frozenset({"stop", "grooves", "sole"})
 
 
 @dataclass(frozen=True)
-class Shot:
+class Shot(OnlyFields):
     """One shot in canonical units (`READINGS`), each value with its source. aside: set aside by the fitter. void:
     readings that do not count, as the line of a shot that was good for distance; misread: the monitor's error, not
     a shot. protocol: the key of the one it was hit in. lie: where it was said. old_swing: hit before the player was
@@ -150,7 +150,7 @@ class Shot:
         """Whether it says anything of the club's stock swing."""
         return self.stock and not self.old_swing
 
-    @cached_property
+    @lazily
     def stock(self) -> bool:
         """Whether it was a stock swing from a clean lie, with the swing of now or the one before."""
         stock = self.protocol in STOCK_IN and self.intent is Intent.STOCK

@@ -138,6 +138,14 @@ def yard_words(metres_: float) -> str:
     return f"{max(1, whole_yards(metres_))} yd"
 
 
+def chance_text(chance: float | None) -> str:
+    """A chance as it is read out: never quite sure, and never quite none; empty where there is none to tell."""
+    if chance is None:
+        return ""
+    percent = whole(chance * 100)
+    return "99%" if percent >= 99 else "under 1%" if percent < 1 else f"{percent:.0f}%"
+
+
 def outside(mean_m: float, low_m: float | None, high_m: float | None) -> int:
     """How many yards a length lies outside a window as both are shown: negative for short of it, 0 inside and on an
     edge."""

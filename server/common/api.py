@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Mapping
 from dataclasses import fields, is_dataclass
 from decimal import Decimal
 from functools import cache
@@ -35,6 +36,13 @@ class _Money(serializers.DecimalField):
 class SchemaSerializer(DataclassSerializer[T]):  # type: ignore[type-var]
     serializer_field_mapping = {**DataclassSerializer.serializer_field_mapping, str: _Text, Decimal: _Money}
 
+    def to_internal_value(self, data: Any) -> Any:
+        """A field that there is not would be lost without a word: it is refused by name."""
+        unknown = [name for name in data if name not in self.fields] if isinstance(data, Mapping) else []
+        if unknown:
+            raise serializers.ValidationError({unknown[0]: "there is no such field here."})
+        return super().to_internal_value(data)
+
 
 SchemaSerializer.serializer_dataclass_field = SchemaSerializer  # type: ignore[method-assign, assignment]
 
@@ -62,6 +70,12 @@ def as_(kind: type[T], data: Any) -> T:
     made.is_valid(raise_exception=True)
     validated: T = made.validated_data
     return validated
+
+
+def named(sent: Any, read: object) -> dict[str, Any]:
+    """The fields that were sent, as they were read; the rest of what was read are only its usual ones."""
+    there = sent if isinstance(sent, Mapping) else {}
+    return {name: getattr(read, name) for name in there if hasattr(read, name)}
 
 
 @cache

@@ -131,6 +131,10 @@ SPECTACULAR_SETTINGS = {
     "DESCRIPTION": "Lengths in metres, speeds in m/s, angles in degrees, spin in rpm; right is positive.",
     "SERVE_INCLUDE_SCHEMA": False,
     "COMPONENT_SPLIT_REQUEST": True,
+    "POSTPROCESSING_HOOKS": [
+        "drf_spectacular.hooks.postprocess_schema_enums",
+        "common.document.answers_are_whole",
+    ],
     "ENUM_GENERATE_CHOICE_DESCRIPTION": False,
     # One name for one set of words, whatever the fields are called.
     "ENUM_NAME_OVERRIDES": {

@@ -39,9 +39,9 @@ def made_otherwise(build: Build) -> dict[str, Any]:
     said: dict[str, Any] = {
         "closed_deg": 0.0,
         "made_longer_m": 0.0,
-        "bounce_deg": build.made_club.bounce_deg if wedge else None,
+        "bounce_deg": build.known.bounce_deg if wedge else None,
         "worn": WORN.get(build.wear, 0.0),
-        "face_speed": SPECIALIST if wedge and not build.is_of_set else 1.0,
+        "face_speed": SPECIALIST if wedge and not build.known.is_of_set else 1.0,
     }
     if head is None or build.set_loft_deg is None or build.length_m is None:
         return said

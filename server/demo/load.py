@@ -14,7 +14,7 @@ from customers.actions import add_customer
 from customers.models import Customer
 from django.utils import timezone
 from fitting.actions import builds, sessions, shots, sole_setup, soles, stops, targets
-from fitting.actions.brief import Course, JobFields, write_brief
+from fitting.actions.brief import write_brief
 from fitting.actions.hand_out import note_of_course
 from fitting.actions.sole_setup import ClubOfTest, SetUp
 from fitting.domain.session import load
@@ -24,6 +24,7 @@ from handover.present import present_choice, suggestion
 from handover.schemas import AgreeIn
 from hemicycle_core.bag import BagEnd, GapRule, HeadType
 from hemicycle_core.brief import FlightWish, JobKind, Miss, Wish
+from hemicycle_core.facts import BriefJob, Course
 from hemicycle_core.flight import Air, Firmness
 from hemicycle_core.formats.club_names import short_name
 from hemicycle_core.impact import Lie
@@ -151,7 +152,7 @@ def _visit(
     held_on = timezone.localdate() - timedelta(days=visit.days_ago)
     bay = Bay.objects.of(shop).get(name=visit.bay)
     session = sessions.open_session(fitter, customer_id=customer.pk, bay_id=bay.pk, held_on=held_on)
-    swinging.air = Air(altitude_m=session.altitude_m, temperature_c=session.temperature_c)
+    swinging.air = Air(altitude_m=session.visit.altitude_m, temperature_c=session.visit.temperature_c)
     for name in demo.clubs:
         if not Build.objects.of(shop).filter(session=session, letter="", name=name).exists():
             builds.add_club(fitter, session.pk, name=name, fixed=name in demo.fixed or None)
@@ -254,8 +255,9 @@ def _sole(fitter: User, session: FittingSession, demo: DemoSole) -> None:
     heads = [Head.objects.of(session.shop_id).get(label=label) for label in labels]
     wedge = _own_or_tried(session, demo.wedge, "")
     shaft = Shaft.objects.of(session.shop_id).get(name="Wexmoor 110 W")
+    loft = wedge.known.loft_deg or 54
     wanted = SetUp(
-        wedge.loft_deg or 54, [ClubOfTest(head=head.pk) for head in heads], shaft.pk, demo.places, 0, Control.NEAREST,
+        loft, [ClubOfTest(head=head.pk) for head in heads], shaft.pk, demo.places, 0, Control.NEAREST,
         None, short=False, double=False, wedge=wedge.pk,
     )  # fmt: skip
     test = sole_setup.set_up(fitter, session.pk, wanted, chance=Random(54))
@@ -292,7 +294,7 @@ def _see(fitter: User, session: FittingSession, seen: DemoStop) -> None:
 
 def _brief(visit: DemoVisit) -> dict[str, Any]:
     jobs = [
-        JobFields(
+        BriefJob(
             name=job.name,
             kind=JobKind(job.kind),
             distance_m=metres(job.yards),

@@ -43,7 +43,7 @@ def _known(build: Build, session: FittingSession) -> tuple[float, float]:
     club = club_of(build)
     assert club is not None
     swinging = Swinging(GOLFER, seed=build.pk)
-    swinging.air = Air(altitude_m=session.altitude_m, temperature_c=session.temperature_c)
+    swinging.air = Air(altitude_m=session.visit.altitude_m, temperature_c=session.visit.temperature_c)
     hit = swinging.shots(club, BALLS, known=True)
     carry, total = (sum(float(shot[key]) for shot in hit) / len(hit) for key in ("carry_m", "total_m"))
     # A wedge that spins back is not told of as stopping short of where it lands.

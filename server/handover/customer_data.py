@@ -116,7 +116,7 @@ def _page(customer: Customer, visits: Collection[FittingSession]) -> str:
         {
             "held_on": visit.held_on,
             "shots": visit.shots.count(),
-            "notes": visit.notes,
+            "notes": visit.brief.notes,
             "editions": [
                 {
                     "name": row.picture["choice"]["name"],

@@ -10,8 +10,11 @@ from collections.abc import Mapping
 from dataclasses import dataclass, field
 from typing import Any
 
+from common.columns import in_columns
 from django.db.models import Case, CharField, F, Q, Value, When
 from django.db.models.functions import Cast, Concat
+from hemicycle_core.facts import Brief, BriefJob, HitIn, RunAsked, Space, Visit
+from hemicycle_core.facts.values import FIGURE, fields_of
 
 ERASED = "Erased customer"
 ERASED_WORDS = "Erased with the customer."
@@ -32,6 +35,18 @@ class Kept:
     session: str | None = "session"
 
 
+def _made_of(*kinds: Any, personal: Mapping[str, Any] | None = None, figures: str = "", **more: Any) -> Kept:
+    """A table of values: what of them is the person's they say themselves. personal: what stands there for those that
+    say it is the row's own."""
+    blank: dict[str, Any] = {}
+    plain = [figures]
+    for kind in kinds:
+        said = {name: about.erased for name, about in fields_of(kind) if not about.link}
+        blank |= in_columns(kind, {name: erased for name, erased in said.items() if erased is not FIGURE})
+        plain += [name for name, erased in said.items() if erased is FIGURE]
+    return Kept({**blank, **(personal or {})}, " ".join(plain), **more)
+
+
 # Own clubs are named by hand; what came off the rack has the rack's name.
 _CLUB = Case(When(Q(letter="") | Q(head=None), then=_numbered("Club", "id")), default=F("name"))
 
@@ -41,30 +56,16 @@ TABLES: dict[str, Kept] = {
         "uid hand try_out created_at erased_at",
         session=None,
     ),
-    "fitting.FittingSession": Kept(
-        {
-            "notes": "",
-            "pain": False,
-            "ball": "",
-            "courses": [],
-            "lies": [],
-            "maker_likes": {},
-            "sole": "",
-            "awaited": "",
-        },
-        "held_on surface indoor altitude_m temperature_c revision whole_from agreed_at miss fear fear_with firmness "
-        "most_clubs budget shape likes end school delivery wedge_wishes stroke_price round_shots briefed_at rule "
-        "short_rule long_least_m long_most_m short_least_m short_most_m turf wish flight_wish replace_ways named_low_m "
-        "named_high_m named_total clubs_to_place gap_order lie length struck_ball wind_mps wind_from_deg tee_mm "
-        "asked_carry_m gripped_in swing day protocol intent place in_hand_at",
-        "thresholds",
+    "fitting.FittingSession": _made_of(
+        Visit,
+        Brief,
+        Space,
+        RunAsked,
+        figures="held_on revision whole_from agreed_at briefed_at in_hand_at",
+        shops="thresholds",
         session="",
     ),
-    "fitting.Job": Kept(
-        {"name": _numbered("Job", "position"), "course": ""},
-        "position kind distance_m carry_over_m width_m depth_m firmness green_ft uses_per_round lie wind_mps "
-        "wind_from_deg",
-    ),
+    "fitting.Job": _made_of(BriefJob, personal={"name": _numbered("Job", "position")}, figures="position"),
     "fitting.BayHold": Kept(figures="since"),
     "fitting.BayServed": Kept(figures="at"),
     "fitting.TakenInHand": Kept(figures="at"),
@@ -96,12 +97,7 @@ TABLES: dict[str, Kept] = {
         {"file_name": "", "text": "", "data": None, "columns": {}, "problems": []}, "at undone_at"
     ),
     "fitting.ColumnMapping": Kept(shops="signature columns", session=None),
-    "fitting.Run": Kept(
-        {"ball": ""},
-        "started_at surface indoor altitude_m temperature_c protocol intent lie place swing length struck_ball "
-        "wind_mps wind_from_deg tee_mm asked_carry_m gripped_in",
-        session="build__session",
-    ),
+    "fitting.Run": _made_of(HitIn, figures="started_at", session="build__session"),
     "fitting.Shot": Kept(
         {"aside_reason": "", "check_club": ""},
         "number feed_id at hit_at revision aside typed misread void strike sources calm club_speed_mps ball_speed_mps "
@@ -175,7 +171,7 @@ class Words:
 WORDS: dict[str, Words] = {
     "SessionOut": Words(
         "bay_serves ball day_words awaited question questions next steady",
-        "protocol length usual_sources struck_clean",
+        "protocol length place usual_sources struck_clean",
         "fitter bay_name surface monitor columns",
     ),
     "Person": Words("name"),
@@ -190,9 +186,9 @@ WORDS: dict[str, Words] = {
     "NextCode": Words(figures="place"),
     "SoleResultOut": Words("sentences deciding repeats measured at_odds belief blindness loft_needed"),
     "CourseNoteOut": Words("word", "place"),
-    "BriefOut": Words("lies notes sole maker_likes wish_leads", "likes", "makers"),
+    "BriefOut": Words("lies notes sole maker_likes wish_leads", shops="makers"),
     "Course": Words("name"),
-    "JobFields": Words("name course", "lie"),
+    "BriefJob": Words("name course", "lie"),
     "Delivered": Words("sentence"),
     "LongestOut": Words("club"),
     "BuildOut": Words(
@@ -224,7 +220,7 @@ WORDS: dict[str, Words] = {
     "StopLineOut": Words("sentence"),
     "RemarkOut": Words("sentence", "what"),
     "ImportedFile": Words("file_name"),
-    "VerdictOut": Words("headline why against change at_first", "letter shape"),
+    "VerdictOut": Words("headline why against change at_first", "letter shape chance_words"),
     "FactOut": Words(figures="quantity"),
     "PlayedOut": Words("job", "lie"),
     "BenchOut": Words("serves spans lies eases"),

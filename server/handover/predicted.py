@@ -6,10 +6,10 @@ import math
 from collections.abc import Mapping
 from dataclasses import dataclass, replace
 
-from fitting.domain.bag import name_of
 from fitting.domain.session import JudgedSession
-from fitting.models import Build
-from hemicycle_core.bag import Carried, HeadType
+from hemicycle_core.bag import Carried
+from hemicycle_core.facts import Club
+from hemicycle_core.facts.session import air_of
 from hemicycle_core.judge import Change, ChangeKind, HitClub, Kind, Verdict, predict
 from hemicycle_core.units import ninety, shown, yards, yd_text
 
@@ -30,40 +30,40 @@ def predicted_of(judged: JudgedSession, verdicts: Mapping[str, Verdict]) -> dict
     if judged.rows.session.agreed_at is not None:
         return {}
     found = {}
-    for build in judged.rows.candidates:
-        parent = next((each for each in judged.rows.builds if each.pk == build.turned_from_id), None)
-        if parent is None or judged.rows.shots_of(build) or (parent.letter and parent.letter not in verdicts):
+    for build in judged.facts.candidates:
+        parent = judged.facts.by_key.get(build.turned_from or 0)
+        if parent is None or build.shots or (parent.letter and parent.letter not in verdicts):
             continue
         made = _predicted(judged, build, parent)
         if made is not None:
-            found[build.pk] = made
+            found[build.key] = made
     return found
 
 
-def _changes(build: Build, parent: Build) -> list[Change]:
+def _changes(build: Club, parent: Club) -> list[Change]:
     """What was done to the parent to make this one."""
     done = build.work[len(parent.work) :]
     if done:
-        return [Change(ChangeKind(each["kind"]), each["amount"]) for each in done if each["kind"] in set(ChangeKind)]
+        return [change for each in done if (change := each.change) is not None]
     if build.loft_deg is not None and parent.loft_deg is not None and build.loft_deg != parent.loft_deg:
         return [Change(ChangeKind.LOFT, build.loft_deg - parent.loft_deg)]
     return []
 
 
-def _predicted(judged: JudgedSession, build: Build, parent: Build) -> Predicted | None:
-    carried, changes = judged.bag.carried(parent), _changes(build, parent)
+def _predicted(judged: JudgedSession, build: Club, parent: Club) -> Predicted | None:
+    carried, changes = judged.known.carried.get(parent.key), _changes(build, parent)
     if carried is None or not changes:
         return None
-    hit = HitClub(loft_deg=parent.loft_deg, head_type=HeadType(parent.head_type), left_handed=judged.rows.left_handed)
-    shots, air = judged.rows.shots_of(parent), judged.rows.air_of(parent)
-    each = predict(shots, changes, air=air, anchored=judged.bag.anchored, club=hit)
+    hit = HitClub(loft_deg=parent.loft_deg, head_type=parent.head_type, left_handed=judged.facts.left_handed)
+    shots, air = parent.shots, air_of(judged.facts, parent)
+    each = predict(shots, changes, air=air, anchored=judged.known.anchored, club=hit)
     if len(each) != len(changes) or any(not one.after for one in each):
         return None
     gain = {key: sum(one.gain(key) for one in each) for key in ("carry_m", "peak_m", "landing_deg")}
     error = math.sqrt(sum(one.error.get("carry_m", 0.0) ** 2 for one in each))
     club = replace(
         carried,
-        name=name_of(build),
+        name=build.called,
         carry_m=carried.carry_m + gain["carry_m"],
         total_m=carried.total_m + gain["carry_m"],  # its roll is its parent's
         peak_m=None if carried.peak_m is None else carried.peak_m + gain["peak_m"],

@@ -14,15 +14,15 @@ from fitting.api.present.bay import specification
 from fitting.api.present.wedges import present_claims
 from fitting.api.schemas.plans import ClubLine
 from fitting.api.schemas.wedges import ClaimOut
-from fitting.domain.bag import name_of
-from fitting.domain.planning import exchange
 from fitting.domain.session import JudgedSession
-from fitting.domain.taken import lost_for, reasons_of
-from fitting.models import AgreedAnswers, BagPlan, Build, FittingSession
+from fitting.models import AgreedAnswers, BagPlan, FittingSession
+from hemicycle_core.answers.decided import exchange, lost_for, reasons_of
+from hemicycle_core.answers.short_tests import claims_of
 from hemicycle_core.bag import BagEnd, Carried, coverage, rebagged
 from hemicycle_core.bag.gaps import RULE_WORDS
 from hemicycle_core.decision.said import beside
 from hemicycle_core.errors import BadInput
+from hemicycle_core.facts import Club
 from hemicycle_core.followup import CHECK_AFTER_MONTHS
 from hemicycle_core.judge import Kind, Verdict
 from hemicycle_core.judge.feel import last_said
@@ -51,32 +51,32 @@ Verdicts = Mapping[str, Verdict]
 
 
 def present_side(
-    judged: JudgedSession, added: Sequence[Build] = (), dropped: Collection[Build] = (), away: Build | None = None
+    judged: JudgedSession, added: Sequence[Club] = (), dropped: Collection[Club] = (), away: Club | None = None
 ) -> BagSide:
     """The bag as it is, or with candidates in it and own clubs out of it. away: the club of a pair that is carried on
     one course only, which takes no place of its own."""
-    bag = judged.bag
-    pairs = [(build, club) for build in judged.rows.in_favour if (club := bag.carried(build)) is not None]
+    bag, carried = judged.bag, judged.known.carried
+    pairs = [(build, carried[build.key]) for build in judged.facts.in_favour if build.key in carried]
     stay = [(build, club) for build, club in pairs if build not in dropped]
-    guessed = predicted_of(judged, verdicts_of(judged)) if any(bag.carried(build) is None for build in added) else {}
-    made = {build.pk: guessed[build.pk].club if build.pk in guessed else bag.carried(build) for build in added}
-    come = [(build, club) for build in added if (club := made[build.pk]) is not None]
+    guessed = predicted_of(judged, verdicts_of(judged)) if any(build.key not in carried for build in added) else {}
+    made = {build.key: guessed[build.key].club if build.key in guessed else carried.get(build.key) for build in added}
+    come = [(build, club) for build in added if (club := made[build.key]) is not None]
     builds = {club.name: build for build, club in (*stay, *come)}
-    out = None if away is None else name_of(away)
+    out = None if away is None else away.called
     covered = coverage([club for _, club in (*stay, *come) if club.name != out], bag.rules)
     swapped = [(build, club) for build, club in come if club.name == out]
-    ids = {name: build.pk for name, build in builds.items()}
+    ids = {name: build.key for name, build in builds.items()}
     return BagSide(
         clubs=[_line(builds[club.name], club) for club in covered.clubs] + [_line(*each) for each in swapped],
         gaps=[present_gap(gap, ids) for gap in covered.gaps],
         headline=rebagged(bag.today, covered, [c.name for _, c in come if c.name != out], [b.name for b in dropped]),
-        club_count=len(judged.rows.in_favour) - len(dropped) + len(added) - len(swapped),
+        club_count=len(judged.facts.in_favour) - len(dropped) + len(added) - len(swapped),
     )
 
 
-def _line(build: Build, club: Carried) -> ClubLine:
+def _line(build: Club, club: Carried) -> ClubLine:
     return ClubLine(
-        id=build.pk,
+        id=build.key,
         letter=build.letter,
         name=build.name,
         head_type=club.head_type,
@@ -91,7 +91,7 @@ def verdicts_of(judged: JudgedSession) -> Verdicts:
     """Of the builds that may be recommended, by letter; of an agreed session as they were spoken then."""
     session = judged.rows.session
     kept = AgreedAnswers.objects.of(session.shop_id).filter(session=session).first() if session.agreed_at else None
-    spoken = judged.verdicts if kept is None else [_spoken(row) for row in kept.answers["session"]["verdicts"]]
+    spoken = judged.decided.verdicts if kept is None else [_spoken(row) for row in kept.answers["session"]["verdicts"]]
     return {verdict.letter: verdict for verdict in spoken if may_be_recommended(verdict)}
 
 
@@ -105,25 +105,25 @@ def _spoken(row: Mapping[str, Any]) -> Verdict:
 
 def present_tested(judged: JudgedSession) -> list[Tested]:
     """Every build that may be recommended; those that were not hit in their setting as predictions, last."""
-    rows, verdicts = judged.rows.candidates, verdicts_of(judged)
+    rows, verdicts = judged.facts.candidates, verdicts_of(judged)
     guessed = predicted_of(judged, verdicts)
     hit = [_tested(judged, build, verdicts[build.letter]) for build in rows if build.letter in verdicts]
-    return hit + [_tested(judged, build, guessed[build.pk].verdict) for build in rows if build.pk in guessed]
+    return hit + [_tested(judged, build, guessed[build.key].verdict) for build in rows if build.key in guessed]
 
 
-def _tested(judged: JudgedSession, build: Build, verdict: Verdict) -> Tested:
-    felt = last_said(judged.rows.felt_of(build))
+def _tested(judged: JudgedSession, build: Club, verdict: Verdict) -> Tested:
+    felt = last_said(build.felt)
     seen = " (numbers may have been seen before)" if felt is not None and felt.numbers else ""
     said = [] if felt is None else [SheetLine("The player felt", felt.words + seen)]
     said += [SheetLine("Its sole, tried blind", words) for each in judged.soles if (words := each.chosen_words(build))]
     return Tested(
-        build=build.pk,
+        build=build.key,
         letter=build.letter,
         name=build.name,
         headline=verdict.headline,
         why=verdict.why,
         sheet=[*(SheetLine(what, how) for what, how in sheet(specification(build))), *said],
-        price=None if build.price is None else str(build.price),
+        price=build.price_words,
         prediction=_prediction(verdict),
     )
 
@@ -140,12 +140,12 @@ def present_choice(judged: JudgedSession, builds: Collection[int], dropped: Coll
     Raises BadInput for a build that was not hit enough and is made of none that was, and for a club that is not the
     player's or is fixed.
     """
-    rows, verdicts = judged.rows, verdicts_of(judged)
+    facts, verdicts = judged.facts, verdicts_of(judged)
     guessed = predicted_of(judged, verdicts)
-    hit = [build for build in rows.candidates if build.letter in verdicts]
-    come = [build for build in rows.candidates if build.pk in builds and (build in hit or build.pk in guessed)]
+    hit = [build for build in facts.candidates if build.letter in verdicts]
+    come = [build for build in facts.candidates if build.key in builds and (build in hit or build.key in guessed)]
     verdicts = {**verdicts, **{each.verdict.letter: each.verdict for each in guessed.values()}}
-    leave = [build for build in rows.own if build.pk in dropped]
+    leave = [build for build in facts.own if build.key in dropped]
     if len(come) != len(set(builds)):
         least = judged.thresholds.least_shots
         raise BadInput(f"Only builds with at least {least} kept shots can be recommended.", field="builds")
@@ -155,10 +155,10 @@ def present_choice(judged: JudgedSession, builds: Collection[int], dropped: Coll
         raise BadInput(f"The {fixed.name} is fixed: it stays in the bag. Free it in the Brief first.", field="dropped")
     decision = judged.decision
     wanted, gone, _ = suggestion(judged)
-    proposed = {each.pk for each in come} == {*wanted} and {each.pk for each in leave} == {*gone}
-    pair = _pair(rows.session, come) or (_decided_pair(judged) if proposed else None)
+    proposed = {each.key for each in come} == {*wanted} and {each.key for each in leave} == {*gone}
+    pair = _pair(judged.rows.session, come) or (_decided_pair(judged) if proposed else None)
     after = present_side(judged, come, leave, pair.away if pair else None)
-    swap = None if pair is None else SwapOut(name_of(pair.home), name_of(pair.away), pair.course)
+    swap = None if pair is None else SwapOut(pair.home.called, pair.away.called, pair.course)
     said = after.headline
     if swap:
         said += f" {swap.away} on {swap.course}, {swap.home} elsewhere: one place of the bag."
@@ -170,7 +170,7 @@ def present_choice(judged: JudgedSession, builds: Collection[int], dropped: Coll
         }
     clubs = [_tested(judged, build, verdicts[build.letter]) for build in come]
     taken = [build for build in come if build.taken]
-    prices = [build.price for build in come if build.price is not None]
+    prices = [Decimal(build.price_words) for build in come if build.price_words is not None]
     chosen = verdicts[come[0].letter] if come else None
     out = [build.name for build in leave]
     first = decision.choice.letter or ""
@@ -195,7 +195,7 @@ def present_choice(judged: JudgedSession, builds: Collection[int], dropped: Coll
                 " ".join(lost_for(build.letter, taken))
                 or why_it_lost(verdicts[build.letter], chosen)
                 + (
-                    beside(build.letter, first, decision.worths, decision.choice.because, judged.rows.feared)
+                    beside(build.letter, first, decision.worths, decision.choice.because, judged.facts.brief.feared)
                     if proposed
                     else ""
                 ),
@@ -204,22 +204,22 @@ def present_choice(judged: JudgedSession, builds: Collection[int], dropped: Coll
             if build not in come
         ],
         after=after,
-        over=max(0, after.club_count - rows.session.most_clubs),
+        over=max(0, after.club_count - facts.brief.most_clubs),
         price=str(sum(prices, Decimal(0))) if prices else None,
         swap=swap,
     )
 
 
-def _decided(judged: JudgedSession, come: Sequence[Build], wanted: Collection[int], *, proposed: bool) -> str:
+def _decided(judged: JudgedSession, come: Sequence[Club], wanted: Collection[int], *, proposed: bool) -> str:
     """What the decision says of what comes in, or that it was overruled. Where all that comes in was taken in for now,
     its own reasons say why."""
     choice = judged.decision.choice
     if proposed:
-        new = [build for build in come if build.accepted_at is None]
+        new = [build for build in come if not build.accepted]
         return choice.sentence if new or not come else ""
     if not choice.letters and not come:
         return ""
-    other = {each.pk for each in come} != {*wanted}
+    other = {each.key for each in come} != {*wanted}
     return overruled([build.letter for build in come], choice.sentence, other_clubs=other)
 
 
@@ -227,16 +227,17 @@ def _decided(judged: JudgedSession, come: Sequence[Build], wanted: Collection[in
 class _Pair:
     """Two clubs that are one place of the bag: `away` is carried on one course, `home` elsewhere."""
 
-    home: Build
-    away: Build
+    home: Club
+    away: Club
     course: str
 
 
-def _pair(session: FittingSession, come: Collection[Build]) -> _Pair | None:
+def _pair(session: FittingSession, come: Collection[Club]) -> _Pair | None:
     """The pair of a plan that was kept, where it comes in whole; None without one."""
-    for plan in session.plans.select_related("swap_home", "swap_away"):
-        home, away = plan.swap_home, plan.swap_away
-        if home is not None and away is not None and home in come and away in come:
+    for plan in session.plans.all():
+        there = {club.key: club for club in come}
+        home, away = there.get(plan.swap_home_id or 0), there.get(plan.swap_away_id or 0)
+        if home is not None and away is not None:
             return _Pair(home, away, plan.swap_course)
     return None
 
@@ -246,7 +247,7 @@ def _decided_pair(judged: JudgedSession) -> _Pair | None:
     swap = judged.decision.bag.plan.swap
     if swap is None:
         return None
-    of = {str(build.pk): build for build in (*judged.rows.in_bag, *judged.rows.candidates)}
+    of = {str(build.key): build for build in (*judged.facts.in_bag, *judged.facts.candidates)}
     return _Pair(of[swap.home], of[swap.away], swap.course)
 
 
@@ -254,18 +255,18 @@ def suggestion(judged: JudgedSession) -> tuple[list[int], list[int], str]:
     """Which builds to propose, which own clubs to leave out, and why: the session's one decision, beside what was taken
     in for now."""
     decision = judged.decision
-    come, leave = exchange(judged, decision.bag.plan.keys)
-    return [build.pk for build in come], [build.pk for build in leave], decision.choice.sentence
+    come, leave = exchange(judged.decided, decision.bag.plan.keys)
+    return [build.key for build in come], [build.key for build in leave], decision.choice.sentence
 
 
 def present_plan_choices(judged: JudgedSession, kept: Iterable[BagPlan]) -> list[PlanLine]:
     """The plans that were kept, as choices. Of a pair that is swapped by course both come in."""
     verdicts, made = verdicts_of(judged), []
     for plan in kept:
-        come, leave = exchange(judged, {str(build.pk) for build in plan.builds.all()})
-        hit = [build.pk for build in come if build.letter in verdicts]
+        come, leave = exchange(judged.decided, {str(build.pk) for build in plan.builds.all()})
+        hit = [build.key for build in come if build.letter in verdicts]
         unhit = [build.letter for build in come if build.letter not in verdicts]
-        made.append(PlanLine(plan.name, hit, [build.pk for build in leave], unhit))
+        made.append(PlanLine(plan.name, hit, [build.key for build in leave], unhit))
     return made
 
 
@@ -305,7 +306,7 @@ def _claims(judged: JudgedSession) -> list[ClaimOut]:
     session = judged.rows.session
     kept = AgreedAnswers.objects.of(session.shop_id).filter(session=session).first() if session.agreed_at else None
     if kept is None:
-        return present_claims(judged.wedges.claims)
+        return present_claims(claims_of(judged.stand))
     return [as_(ClaimOut, each) for each in kept.answers.get("bench", {}).get("claims", [])]
 
 
@@ -322,7 +323,9 @@ def present_handover(judged: JudgedSession) -> HandoverOut:
         try_out=session.customer.try_out,
         shop=session.shop.name,
         held_on=session.held_on,
-        rule_words=RULE_WORDS[judged.bag.rules.short if session.end == BagEnd.SHORT else judged.bag.rules.long],
+        rule_words=RULE_WORDS[
+            judged.bag.rules.short if judged.facts.brief.end is BagEnd.SHORT else judged.bag.rules.long
+        ],
         before=rows[0].before if rows else present_side(judged),
         tested=present_tested(judged),
         plans=[] if rows else present_plan_choices(judged, kept),

@@ -182,26 +182,26 @@ class FeedTee(APIView):
             session=session.pk,
             build=build.letter or build.name,
             club=club,
-            protocol=session.protocol,
-            intent=Intent(session.intent),
+            protocol=session.asked.protocol,
+            intent=session.asked.intent,
             lie=lie_of_run(session),
             shots_so_far=session.shots.count(),
             golfer=golfer,
             seed=seed,
-            altitude_m=session.altitude_m,
-            temperature_c=session.temperature_c,
-            length=session.length,
-            wind_mps=session.wind_mps,
-            wind_from_deg=session.wind_from_deg,
-            asked_carry_m=session.asked_carry_m if session.intent == Intent.YARDAGE else None,
+            altitude_m=session.visit.altitude_m,
+            temperature_c=session.visit.temperature_c,
+            length=session.asked.length,
+            wind_mps=session.asked.wind_mps,
+            wind_from_deg=session.asked.wind_from_deg,
+            asked_carry_m=session.asked.asked_carry_m if session.asked.intent is Intent.YARDAGE else None,
         )
         return Response(shown(tee))
 
 
 def lie_of_run(session: FittingSession) -> Lie | None:
     """What the next shot is hit from, as it was said, else as the surface of the bay says."""
-    said = session.lie or (session.surface if session.surface in set(Lie) else "")
-    return Lie(said) if said else None
+    surface = session.visit.surface
+    return session.asked.lie or (Lie(surface) if surface in set(Lie) else None)
 
 
 @dataclass

@@ -7,6 +7,7 @@ from enum import StrEnum
 from common.scoped import ScopedModel
 from django.db import models
 from hemicycle_core.bag import HeadType
+from hemicycle_core.facts import HeadKnown, ShaftKnown
 from hemicycle_core.rack.eligible import Position, RackHead, goes_into
 from hemicycle_core.rack.stock import Bend, Hand, HeadSpec, Made, ShaftSpec
 from hemicycle_core.units import METRES_PER_INCH
@@ -100,6 +101,22 @@ class Head(ScopedModel):
             right_handed=self.right_handed,
         )
 
+    @property
+    def known(self) -> HeadKnown:
+        """The head as a club that is made of it knows it."""
+        return HeadKnown(
+            key=self.pk,
+            rack=self.for_core,
+            maker=self.maker,
+            called=self.called,
+            in_full=self.in_full,
+            length_m=self.length_m,
+            lie_deg=self.lie_deg,
+            bounce_deg=self.bounce_deg,
+            sole=self.sole,
+            made=Made(self.made),
+        )
+
 
 class Shaft(ScopedModel):
     name = models.CharField(max_length=40)
@@ -132,6 +149,11 @@ class Shaft(ScopedModel):
             length_in=None if self.length_m is None else round(self.length_m / METRES_PER_INCH, 4),
             stock=self.stock,
         )
+
+    @property
+    def known(self) -> ShaftKnown:
+        """The shaft as a club that is made with it knows it."""
+        return ShaftKnown(self.pk, self.name, self.flex, self.weight_g, self.material)
 
     def goes_into(self, head: Head) -> bool:
         return goes_into(self.fits, self.tip_in, head.for_core)

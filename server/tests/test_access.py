@@ -225,8 +225,10 @@ BODIES = {
     "rack/file": {"what": "heads", "text": FILE},
     "rack/heads": HEAD,
     "rack/shafts": SHAFT,
-    "rack/heads/<int:head_id>": {**HEAD, "retired": True},
-    "rack/shafts/<int:shaft_id>": {**SHAFT, "retired": True},
+    ("PUT", "rack/heads/<int:head_id>"): HEAD,
+    "rack/heads/<int:head_id>": {"retired": True},
+    ("PUT", "rack/shafts/<int:shaft_id>"): SHAFT,
+    "rack/shafts/<int:shaft_id>": {"retired": True},
     "columns": {"columns": ["carry_m", "total_m"]},
     "shop": {"values": {"sure": 0.85}},
     "ask": {"intent": "low", "protocol": "shaped"},
@@ -234,7 +236,8 @@ BODIES = {
     "people": {"username": "new", "name": "New Person"},
     "people/<int:user_id>": {"name": "Other Person", "role": "fitter", "active": True},
     "password": {"old": PASSWORD, "new": "another that is long"},
-    "keys": {"off": True, "label": "Monitor", "days": 30},
+    "keys": {"label": "Monitor", "days": 30},
+    "me/keys": {"off": True},
     "shop/rules": {"idle_minutes": 30, "keep_years": 7},
     "shop/name": {"name": "One"},
     "bays": {"name": "Bay 9", "indoor": True},
@@ -298,17 +301,21 @@ def fill(session, shop):
         "imports/<int:import_id>": {"undone": True},
         "in-hand": hit,
         "averages": {"clubs": [{"name": "7i", "carry_m": 140, "balls": 5}]},
-        "pad": {**hit, "carry_m": 150.0, "aside": True},
+        "pad": {**hit, "carry_m": 150.0},
+        "shots/<int:shot_id>/pad": {"aside": True},
         "rack/usual": {"kinds": ["hybrid"]},
         "try-outs": {"bay": bay.pk},
         "felt": hit,
         "task": {**hit, "protocol": "part_swing", "length": "half"},
         "stops": {"build": wedge.pk, "landed_m": 20, "stopped_m": 24},
         "shots/<int:shot_id>/build": hit,
+        ("PATCH", "bays/<int:bay_id>"): {"name": "Bay 9"},
         "bays/<int:bay_id>": {"models_flight": True, "altitude_m": 10, "temperature_c": 18},
         "builds/<int:build_id>": {"typed_carry_m": None, "typed_total_m": None, "fixed": True},
-        "tray": {"session": session.pk, "build": build.pk, "shots": [waits.pk]},
-        "shots": {"shots": [shot.pk], "aside": True, **hit, "carry_m": 150},
+        ("POST", "bays/<int:bay_id>/tray"): {"session": session.pk, "build": build.pk, "shots": [waits.pk]},
+        "tray": {"shots": [waits.pk]},
+        ("POST", "sessions/<int:session_id>/shots"): {**hit, "carry_m": 150},
+        "shots": {"shots": [shot.pk], "aside": True, **hit},
         "sessions/<int:session_id>/soles": new_test,
         "check": new_test,
         "handings": {"code": 1, "place": "pitch", "said": 1, "turf": "slid"},
@@ -324,10 +331,12 @@ def fill(session, shop):
         "notes": {"played_on": timezone.localdate().isoformat(), "code": 0, "word": "slid well"},
     }
 
-    def filled(address):
+    def filled(address, method):
         address = address.replace(r"^rack/(?P<what>heads|shafts)\.csv$", "rack/heads.csv")
         last = address.rsplit("/", 1)[-1]
-        body = own.get(address) or own.get(last) or BODIES.get(address) or BODIES.get(last, {})
+        body = next(
+            (all_[key] for key in ((method, address), address, last) for all_ in (own, BODIES) if key in all_), {}
+        )
         if address.endswith("level"):
             address += "?loft_deg=23"
         if address.endswith("choices"):
@@ -342,7 +351,7 @@ def fill(session, shop):
 
 
 def call(client, method, fill, address, **extra):
-    url, body = fill(address)
+    url, body = fill(address, method)
     return client.generic(method, url, data=json.dumps(body), content_type=JSON, **extra)
 
 

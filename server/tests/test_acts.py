@@ -57,7 +57,12 @@ ACTS = [
     ("PUT", "sessions/{s}/swing", '{"changed": true}', "noted that the swing was changed"),
     ("PUT", "sessions/{s}/day", '{"kind": "fast"}', "said what kind of day it is"),
     ("PUT", "sessions/{s}/awaited", '{"name": "9W"}', "said which contender is not here yet"),
-    ("PUT", "sessions/{s}/run", '{"length": "half", "ball": "range", "tee_mm": 20}', "said how the next shots are hit"),
+    (
+        "PUT",
+        "sessions/{s}/run",
+        '{"length": "half", "struck_ball": "range", "tee_mm": 20}',
+        "said how the next shots are hit",
+    ),
     ("PUT", "builds/{o}/stated", '{"lie_deg": 62, "stock_swing": "eased", "age_rounds": 90}', "stated what a club is"),
     ("PUT", "sessions/{s}/in-hand", '{"build": {a}}', "took A in hand"),
     ("PUT", "builds/{a}/accepted", '{"accepted": true}', "took A into the bag for now"),

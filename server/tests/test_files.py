@@ -24,8 +24,8 @@ def preview(desk, session, text, **more):
 
 def carry_of(session, name):
     loaded = load(FittingSession.objects.get(pk=session.pk))
-    build = next(build for build in loaded.rows.own if build.name == name)
-    return loaded.bag.carried(build)
+    build = next(build for build in loaded.facts.own if build.name == name)
+    return loaded.known.carried.get(build.key)
 
 
 @pytest.fixture

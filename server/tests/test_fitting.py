@@ -245,7 +245,7 @@ def test_the_flight_is_anchored_anew_when_what_counts_changes(desk, session, fee
     hit(feed, 5)
 
     def anchored():
-        return load(FittingSession.objects.get(pk=session.pk)).bag.anchored
+        return load(FittingSession.objects.get(pk=session.pk)).known.anchored
 
     first = anchored()
     assert (first.shots, anchored() is first) == (5, True)
@@ -261,7 +261,7 @@ def test_a_session_is_judged_anew_when_anything_it_rests_on_changes_and_only_the
     url = f"/api/sessions/{session.pk}"
 
     def judged():
-        return load(FittingSession.objects.get(pk=session.pk)).judgement
+        return load(FittingSession.objects.get(pk=session.pk)).decision.judgement
 
     first = judged()
     desk.get(f"{url}/bench")
@@ -289,13 +289,13 @@ def test_a_session_is_judged_anew_when_anything_it_rests_on_changes_and_only_the
 def test_a_session_is_read_in_a_fixed_number_of_queries(desk, session, feed, django_assert_num_queries):
     hit(feed, 3)
     desk.get("/api/me")  # writes down when this sign-in was last seen
-    with django_assert_num_queries(18):
+    with django_assert_num_queries(20):
         desk.get(f"/api/sessions/{session.pk}")
     hit(feed, 9, first=10)
-    with django_assert_num_queries(18):
+    with django_assert_num_queries(20):
         desk.get(f"/api/sessions/{session.pk}")
     # Who asks, and whether it changed: nothing else is read.
-    with django_assert_num_queries(4):
+    with django_assert_num_queries(5):
         desk.get(f"/api/sessions/{session.pk}")
 
 

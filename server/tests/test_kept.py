@@ -1,21 +1,22 @@
 """What is kept from before hangs on all that goes in: every column that may change is changed, and what is kept is held
 against what is worked out afresh."""
 
+import json
+import sys
 from collections.abc import Iterator
 from datetime import date, datetime, timedelta
 from decimal import Decimal
 
-import numpy as np
 import pytest
 from conftest import strike
+from django.core.serializers.json import DjangoJSONEncoder
 from django.db import models, transaction
 from fitting.actions import builds
-from fitting.api.present import bay as present_bay
-from fitting.domain import bag as bag_domain
-from fitting.domain import cache
-from fitting.domain import session as session_domain
+from fitting.api import answers
 from fitting.domain.session import load
 from fitting.models import Build, Feel, FittingSession, Job, Run, Shot, TargetOverride
+from hemicycle_core import kept
+from hemicycle_core.answers.session import ANSWERS
 
 # What a column of words may be set to, where not any word is one.
 WORDS = {
@@ -69,28 +70,17 @@ def changes(rows: list[models.Model]) -> Iterator[tuple[models.Model, str, objec
                 yield row, field.attname, then
 
 
-CACHES = ((session_domain, "remembered"), (bag_domain, "remembered"), (present_bay, "remembered"))
+def answered(session) -> dict[str, str]:
+    """All that is answered of a session, from what is kept of it where it is."""
+    asked = {
+        part: answers.answered(answers.versioned(session.shop_id, session.pk), part) for part in ("session", "bench")
+    }
+    return {part: json.dumps(said, cls=DjangoJSONEncoder, sort_keys=True) for part, said in asked.items()}
 
 
-def said(judged, *, judgement: bool = True) -> dict[str, str]:
-    """All that is kept of a session, in words and figures. judgement: it too, which takes longest."""
-    with np.printoptions(threshold=1_000_000):
-        found = {
-            "lines": repr(judged.lines),
-            "anchor": repr(judged.bag.anchored),
-            "questions": repr(present_bay.questions(judged)),
-        }
-        if judgement:
-            made = judged.decision
-            found["judgement"] = repr((made.verdicts, made.judgement.comparisons, made.choice, made.bag.worth.lines))
-        return found
-
-
-def afresh(monkeypatch, session: FittingSession, *, judgement: bool) -> dict[str, str]:
-    with monkeypatch.context() as patch:
-        for module, name in CACHES:
-            patch.setattr(module, name, lambda _cache, _key, make: make())
-        return said(load(FittingSession.objects.get(pk=session.pk)), judgement=judgement)
+def afresh(session) -> dict[str, str]:
+    kept.forget()
+    return answered(session)
 
 
 @pytest.fixture
@@ -123,19 +113,19 @@ def test_every_column_that_may_change_changes_what_is_kept_or_nothing(monkeypatc
         shot, Run.objects.get(pk=shot.run_id), *Job.objects.filter(session=hit),
         *TargetOverride.objects.filter(session=hit), *Feel.objects.filter(build=a), hit.customer, hit.bay, hit.shop,
     ]  # fmt: skip
-    before, tried, moved = said(load(hit)), 0, set()
+    before, tried, moved = answered(hit), 0, set()
     for row, column, value in changes(rows):
         with transaction.atomic():
             type(row)._default_manager.filter(pk=row.pk).update(**{column: value})
             try:
-                kept = said(load(FittingSession.objects.get(pk=hit.pk)))
-                # A judgement that changed was made anew; one that did not may have been forgotten.
-                fresh = afresh(monkeypatch, hit, judgement=kept["judgement"] == before["judgement"])
-            except (ValueError, KeyError, AssertionError):
-                kept = fresh = {}  # no value that this column has by any action
-            assert {part: kept[part] for part in fresh} == fresh, f"{type(row).__name__}.{column}"
+                now = answered(hit)
+                # What changed was made anew; what did not may have been forgotten.
+                fresh = afresh(hit) if now == before else now
+            except (ValueError, KeyError, AssertionError, TypeError):
+                now = fresh = {}  # no value that this column has by any action
+            assert now == fresh, f"{type(row).__name__}.{column}"
             tried += 1
-            if kept and kept != before:
+            if now and now != before:
                 moved.add(column)
             transaction.set_rollback(True)
     assert tried > 150
@@ -143,16 +133,13 @@ def test_every_column_that_may_change_changes_what_is_kept_or_nothing(monkeypatc
     assert {"stock_swing", "liking", "intent", "distance_m", "wish", "aside"} <= moved
 
 
-def test_what_is_equal_is_kept(hit):
-    """The same rows read twice make one key: a screen that opens works nothing out again."""
+def test_what_is_equal_is_kept(hit, monkeypatch):
+    """The same rows read anew are decided on once, also where the answers that stand on it are gone."""
     made = []
-    store = cache.new_cache()
-
-    def once():
-        made.append(1)
-        return "made"
-
+    module = sys.modules["hemicycle_core.answers.decided"]  # the package has a function of this name
+    decide = module.decide_session
+    monkeypatch.setattr(module, "decide_session", lambda **given: made.append(1) or decide(**given))
     for _ in range(3):
-        judged = load(FittingSession.objects.get(pk=hit.pk))
-        cache.remembered(store, cache.key_of(judged._given()), once)
+        assert load(FittingSession.objects.get(pk=hit.pk)).decision
+        ANSWERS.clear()
     assert len(made) == 1

@@ -95,7 +95,7 @@ def test_every_place_names_the_same_bag_with_the_same_worth(desk, session, seed)
     decision = judged.decision
     choice, saves = decision.choice, decision.bag.worth.saves
     bench, plans, handover = (desk.get(f"{url}/{part}").json() for part in ("bench", "plans", "handover"))
-    names = {build.letter: build.pk for build in judged.rows.candidates}
+    names = {club.letter: club.key for club in judged.facts.candidates}
     come = sorted(names[letter] for letter in choice.letters)
     assert bench["choice"]["letters"] == list(choice.letters)
     assert bench["choice"]["sentence"] == plans["found"]["sentence"] == handover["suggestion"] == choice.sentence

@@ -10,6 +10,7 @@ from demo.load import hit
 from fitting.actions import builds, sessions
 from fitting.domain.session import load
 from fitting.models import Build, FittingSession, HeadSeen, WindowVersion
+from hemicycle_core.answers.clubs import mean_of
 from hemicycle_core.bag import HeadType
 from hemicycle_core.bag.clubs import usual_loft_and_inches
 from hemicycle_core.flight import Air
@@ -149,7 +150,7 @@ def test_targets_have_versions_from_the_first_candidate_on(desk, session, fitter
     build = Build.objects.get(letter="A")
     hit(session, build, swinging, 8)
     url = f"/api/sessions/{session.pk}"
-    carry = load(FittingSession.objects.get(pk=session.pk)).bag.mean(build, "carry_m").mean
+    carry = mean_of(load(FittingSession.objects.get(pk=session.pk)).facts.by_key[build.pk], "carry_m").mean
     body = {"slot": 0, "quantity": "carry_m", "low": carry - 4, "high": carry + 4}
     seen = put(desk, f"{url}/targets", body)
     assert seen["versions"] == 2

@@ -6,8 +6,8 @@ from concurrent.futures import ThreadPoolExecutor
 
 import pytest
 from fitting.api import answers
-from fitting.domain.cache import new_cache, remembered
 from fitting.models import FittingSession, Shot
+from hemicycle_core.kept import new_store, remembered
 from live.actions import make_key
 from shop.models import Bay, Shop
 
@@ -113,7 +113,7 @@ def test_answers_travel_small(desk, session, send):
 
 
 def test_what_two_ask_for_at_once_is_made_once_and_a_failure_is_nobody_elses():
-    cache, made, begun = new_cache(), [], threading.Event()
+    cache, made, begun = new_store(), [], threading.Event()
 
     def slow():
         begun.set()

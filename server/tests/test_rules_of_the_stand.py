@@ -203,7 +203,7 @@ def test_a_candidate_is_judged_for_the_slot_it_is_nearest_to(desk, session):
     desk.put(f"/api/sessions/{session.pk}/gap", {"rule": "roll_out", "clubs_to_place": 2}, content_type=JSON)
     session.refresh_from_db()
     loaded = load(session)
-    near = loaded.bag.layout.slots[1].target_m
+    near = loaded.work.layout.slots[1].target_m
     key = feed_key_of(make_key(bay_of(session), label="test"))
     receive(key, [FeedShot(str(n), {"carry_m": near + n - 1}) for n in range(3)])
     seen = desk.get(f"/api/sessions/{session.pk}").json()

@@ -39,12 +39,12 @@ def test_a_half_swing_counts_only_where_it_is_named_as_the_clubs_stock_one(fitte
 
 
 def test_a_range_ball_is_kept_apart_from_the_own_one_and_said_where_all_are(fitter_at, session):
-    fitter_at("PUT", f"sessions/{session.pk}/run", '{"ball": "range"}')
+    fitter_at("PUT", f"sessions/{session.pk}/run", '{"struck_ball": "range"}')
     session.refresh_from_db()
     strike(session, "A", 170, 177)
     seen = fitter_at("GET", f"sessions/{session.pk}", "")
     assert build_of(seen)["kept"] == 6 and "hit with range balls" in seen["monitor"]
-    fitter_at("PUT", f"sessions/{session.pk}/run", '{"ball": "own"}')
+    fitter_at("PUT", f"sessions/{session.pk}/run", '{"struck_ball": "own"}')
     session.refresh_from_db()
     strike(session, "A", 180, 187)
     seen = fitter_at("GET", f"sessions/{session.pk}", "")

@@ -1,5 +1,6 @@
 """What must not drift apart: models and migrations, the API and its document, the demo and the rules."""
 
+import re
 from importlib import import_module
 from io import StringIO
 from pathlib import Path
@@ -7,12 +8,17 @@ from pathlib import Path
 import pytest
 from django.apps import apps
 from django.core.management import call_command
+from django.db import connection
+from django.test.utils import CaptureQueriesContext
+from fitting.api import answers
+from fitting.domain import versions
 from fitting.domain.session import load
 from fitting.models import FittingSession
 from hemicycle_core.judge import Kind
 from hemicycle_core.thresholds import Thresholds
 from shop.models import Shop
 
+TABLE = re.compile(r'(?:FROM|JOIN) "(\w+)"')
 OPENAPI = Path(__file__).resolve().parents[2] / "docs" / "formats" / "openapi.yaml"
 
 
@@ -47,6 +53,18 @@ def test_the_demo_shop_loads_once_and_shows_every_state(monkeypatch):
     ends = {s.customer.name: s.end for s in FittingSession.objects.exclude(end="whole")}
     assert ends == {"Yusuf Tarrant": "short", "Noor Haverkamp": "short"}
     both = load(FittingSession.objects.get(customer__name="Bram Oseke"))
-    assert {each.head_type for each in both.rows.candidates} == {"hybrid", "wedge"}
+    assert {each.head_type for each in both.facts.candidates} == {"hybrid", "wedge"}
     middle = load(FittingSession.objects.get(customer__name="Ines Duarte"))
-    assert {verdict.kind for verdict in middle.verdicts} >= {Kind.FILLS_NOT_SETTLED, Kind.ONE_HEAD}
+    assert {verdict.kind for verdict in middle.decision.verdicts} >= {Kind.FILLS_NOT_SETTLED, Kind.ONE_HEAD}
+    for each in FittingSession.objects.select_related("customer", "bay", "fitter", "shop"):
+        _read_what_the_version_counts(each)
+
+
+def _read_what_the_version_counts(session: FittingSession) -> None:
+    """Whatever an answer is made from is in the question of which versions it rests on."""
+    with CaptureQueriesContext(connection) as asked:
+        ready = load(session)
+        for part in ("session", *answers.PARTS):
+            answers._made(ready, part)
+    tables = {table for query in asked.captured_queries for table in TABLE.findall(query["sql"])}
+    assert tables <= set(TABLE.findall(versions._question())), session.customer.name

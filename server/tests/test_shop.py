@@ -31,7 +31,7 @@ def test_every_threshold_has_its_reason_and_a_strict_shop_is_not_so_soon_sure(of
     hit(session, build, Swinging(Player(speed_mps=37.4, attack_deg=-2, lean_deg=4, misses={}), seed=5), 12)
 
     def kind():
-        return load(FittingSession.objects.get(pk=session.pk)).verdicts[0].kind
+        return load(FittingSession.objects.get(pk=session.pk)).decision.verdicts[0].kind
 
     before = kind()
     assert before.startswith("fills")

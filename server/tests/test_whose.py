@@ -8,7 +8,6 @@ from django.db.models import F
 from django.test import Client
 from django.utils import timezone
 from fitting.actions import bays, builds, sessions, shots, tasks
-from fitting.actions.sessions import NextRun
 from fitting.models import BayHold, BayServed, Build, FittingSession, Shot, TakenInHand
 from hemicycle_core.impact import Lie
 from hemicycle_core.shots import Intent
@@ -150,7 +149,7 @@ def state(session):
 def test_a_club_that_is_taken_up_is_hit_with_its_own_swing_and_counts(fitter, session, monitor):
     lob, top = wedge(session, "60"), wedge(session, "PW")
     builds.take_in_hand(fitter, session.pk, build_id=lob.pk)
-    sessions.set_run(fitter, session.pk, NextRun(length="comfortable", gripped_in=1.0))
+    sessions.set_run(fitter, session.pk, {"length": "comfortable", "gripped_in": 1.0})
     sessions.hit_from(fitter, session.pk, lie=Lie.ROUGH)
     builds.take_in_hand(fitter, session.pk, build_id=top.pk)
     assert state(session) == ("full", "stock", "full_swing")
@@ -182,7 +181,7 @@ def test_a_test_is_of_its_clubs_and_over_with_another(fitter, session):
     take = lambda build: builds.take_in_hand(fitter, session.pk, build_id=build.pk)  # noqa: E731
     take(lob)
     sessions.ask_for(fitter, session.pk, intent=Intent.STOCK, protocol="stop")
-    sessions.set_run(fitter, session.pk, NextRun(length="half"))
+    sessions.set_run(fitter, session.pk, {"length": "half"})
     take(top)
     assert state(session) == ("half", "stock", "stop")
     take(a)

@@ -10,6 +10,7 @@ from typing import Any
 
 from common.problems import Refused
 from django.utils import timezone
+from hemicycle_core.answers.decided import why_taken
 from hemicycle_core.bag import Carried, HeadType
 from hemicycle_core.bag.clubs import usual_length_m, usual_loft_and_inches
 from hemicycle_core.bag.slots import MOST_CLUBS
@@ -29,7 +30,6 @@ from shop.audit import action
 from shop.models import User
 
 from ..domain.session import JudgedSession, load
-from ..domain.taken import why_taken
 from ..models import LETTERS, Build, FittingSession
 from .acts import alter, put_up
 from .bays import leave_bay
@@ -280,7 +280,7 @@ def candidate_of(session: FittingSession, wanted: CandidateChoice) -> Build:
     )
     if wanted.bend_deg:
         bend = Change(ChangeKind.BEND, wanted.bend_deg)
-        club = worked(build.made_club, [Work(bend.kind.value, bend.amount)])
+        club = worked(build.known.made, [Work(bend.kind.value, bend.amount)])
         build.set_loft_deg, build.bounce_deg = club.loft_deg, club.bounce_deg
         build.work = [{"kind": bend.kind.value, "amount": bend.amount, "words": bend.words}]
         build.name = build_name(head.label, club.loft_deg or head.loft_deg)
@@ -300,7 +300,7 @@ def new_setting(actor: User, build_id: int, *, set_loft_deg: float) -> Build:
     )
     if any(same_setting(other.set_loft_deg, set_loft_deg) for other in same):
         raise BadInput("This setting is on the stand already. Take that build in hand.", field="set_loft_deg")
-    club = worked(build.made_club, [Work("loft", set_loft_deg - (build.set_loft_deg or 0.0))])
+    club = worked(build.known.made, [Work("loft", set_loft_deg - (build.set_loft_deg or 0.0))])
     turned = _made_from(build, session, set_loft_deg=set_loft_deg, lie_deg=club.lie_deg)
     rows = [*put_up(turned), *hold(session, turned)]
     note(session, actor, "build.turn", f"build:{turned.pk}", turned_from=build.letter, letter=turned.letter, rows=rows)
@@ -346,7 +346,7 @@ def make_otherwise(actor: User, build_id: int, changes: Sequence[Change], *, sha
     parent, session = _build(actor, build_id)
     if not changes and shaft_id is None and not parent.is_own:
         raise BadInput("Say what is to be changed.", field="changes")
-    club = worked(parent.made_club, [Work(each.kind.value, each.amount) for each in changes])
+    club = worked(parent.known.made, [Work(each.kind.value, each.amount) for each in changes])
     fields: dict[str, Any] = {
         "set_loft_deg": club.loft_deg,
         "lie_deg": club.lie_deg,
@@ -402,7 +402,7 @@ def turn_to_one_loft(actor: User, session_id: int, *, loft_deg: float) -> list[B
         raise BadInput(f"No head on the stand turns to {loft_deg:g}°.", field="loft_deg")
     made = []
     for build, loft in wanted:
-        club = worked(build.made_club, [Work("loft", loft - (build.set_loft_deg or 0.0))])
+        club = worked(build.known.made, [Work("loft", loft - (build.set_loft_deg or 0.0))])
         made.append(_made_from(build, session, set_loft_deg=club.loft_deg, lie_deg=club.lie_deg))
     keep_windows(session, actor, first=True)
     rows = [row for build in made for row in put_up(build)]
@@ -426,7 +426,7 @@ def _levelled(session: FittingSession, loft_deg: float) -> list[tuple[Build, Lev
     last = {build.head_id or -build.pk: build for build in stand}
     made = []
     for build in last.values():
-        found = level(build.made_club, loft_deg)
+        found = level(build.known.made, loft_deg)
         same = (
             each for each in stand if build.head_id and (each.head_id, each.shaft_id) == (build.head_id, build.shaft_id)
         )
@@ -446,9 +446,9 @@ def accept(actor: User, build_id: int, *, accepted: bool) -> Build:
     judged = load(session)
     if accepted and not may_be_accepted(judged, build):
         raise BadInput(f"{build.letter} needs more kept shots before the bag can be cut around it.", field="build")
-    places = session.clubs_to_place
+    places = session.space.clubs_to_place
     if accepted and build.accepted_at is None:
-        rows = alter(build, accepted_at=timezone.now(), taken=why_taken(judged, build))
+        rows = alter(build, accepted_at=timezone.now(), taken=why_taken(judged.decided, judged.facts.by_key[build.pk]))
         places = max(places - 1, 1)
     else:
         places = min(places + bool(build.taken and build.taken["counted"]), MOST_CLUBS)
@@ -462,7 +462,7 @@ def accept(actor: User, build_id: int, *, accepted: bool) -> Build:
 
 
 def may_be_accepted(judged: JudgedSession, build: Build) -> bool:
-    return hit_enough(judged.rows.shots_of(build), own=False, thresholds=judged.thresholds)
+    return hit_enough(judged.facts.by_key[build.pk].shots, own=False, thresholds=judged.thresholds)
 
 
 @action("assist")

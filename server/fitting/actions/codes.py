@@ -53,7 +53,7 @@ def put_down(session: FittingSession) -> list[Altered]:
 
 def test_over(session: FittingSession, protocol: str) -> None:
     """A test is not asked for any more."""
-    if session.protocol == protocol:
+    if session.asked.protocol == protocol:
         put_down(session)
         alter(session, protocol=FULL_SWING)
 
@@ -64,8 +64,8 @@ def announce_run(session: FittingSession, what: str = "sole") -> None:
         session,
         what,
         in_hand=session.in_hand_id,
-        length=session.length,
-        lie=session.lie or None,
-        protocol=session.protocol,
-        intent=session.intent,
+        length=session.asked.length,
+        lie=session.asked.lie,
+        protocol=session.asked.protocol,
+        intent=session.asked.intent,
     )

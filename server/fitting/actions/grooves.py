@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from common.problems import NotAllowed, Refused
 from django.utils import timezone
+from hemicycle_core.answers.short_tests import groove_pairs
 from hemicycle_core.errors import BadInput
 from hemicycle_core.protocols.grooves import KEY as GROOVES
 from hemicycle_core.protocols.grooves import LENGTH
@@ -26,11 +27,11 @@ def begin(actor: User, session_id: int, *, old: int, fresh: int) -> FittingSessi
     session = for_change(actor, session_id)
     if BlindGrooves.objects.of(session.shop_id).filter(session=session, revealed_at=None, stopped_at=None).exists():
         raise Refused("A blind groove test is going on. Reveal it or give it up first.", kind="grooves_on")
-    pairs = {(one.key, other.key) for one, other in load(session).wedges.tests.groove_pairs}
+    pairs = {(one.key, other.key) for one, other in groove_pairs(load(session).facts)}
     if (old, fresh) not in pairs:
         raise BadInput("Choose an old wedge and a fresh one of its loft.", field="fresh")
     wedge = Build.objects.of(session.shop_id).get(pk=old)
-    one, two = (coded(session, word, wedge.loft_deg or 54.0) for word in free_words(session, 2))
+    one, two = (coded(session, word, wedge.known.loft_deg or 54.0) for word in free_words(session, 2))
     BlindGrooves.objects.create(
         shop_id=session.shop_id,
         session=session,

@@ -5,6 +5,7 @@ from __future__ import annotations
 from typing import Any
 
 from django.utils import timezone
+from hemicycle_core.answers.short_tests import groove_pairs
 from hemicycle_core.bag import HeadType
 from hemicycle_core.protocols import protocol_of
 from hemicycle_core.protocols.grooves import KEY as GROOVES
@@ -36,11 +37,11 @@ def hold(session: FittingSession, build: Build) -> list[Altered]:
 
 def _own_swing(session: FittingSession, build: Build) -> dict[str, Any]:
     """What a club that is taken up is hit with, where it is not what the one before was hit with."""
-    if session.protocol in SHORT_TESTS and _of_the_test(session, build):
+    if session.asked.protocol in SHORT_TESTS and _of_the_test(session, build):
         return {}
     intent, length = as_stock(build.stock_swing)
-    on_card = session.protocol == PART_SWING and build.head_type == HeadType.WEDGE
-    of_sole = {"place": "", "lie": ""} if session.protocol == SOLE else {}
+    on_card = session.asked.protocol == PART_SWING and build.head_type == HeadType.WEDGE
+    of_sole = {"place": "", "lie": ""} if session.asked.protocol == SOLE else {}
     return {
         "length": length,
         "intent": intent.value,
@@ -53,9 +54,9 @@ def _own_swing(session: FittingSession, build: Build) -> dict[str, Any]:
 
 def _of_the_test(session: FittingSession, build: Build) -> bool:
     """Whether a short test is of this club too: codes are of theirs alone, old and fresh of the groove test."""
-    if session.protocol == SOLE or build.coded:
+    if session.asked.protocol == SOLE or build.coded:
         return build.coded
-    if session.protocol == GROOVES:
-        pairs = load(session).wedges.tests.groove_pairs
+    if session.asked.protocol == GROOVES:
+        pairs = groove_pairs(load(session).facts)
         return build.pk in {wedge.key for pair in pairs for wedge in pair}
     return build.head_type == HeadType.WEDGE

@@ -105,7 +105,7 @@ class FileRead:
 
     def __init__(self, session: FittingSession, request: ImportRequest) -> None:
         self.session, self.request, self.sheet = session, request, request.opened.sheet
-        self.air = Air(altitude_m=session.altitude_m, temperature_c=session.temperature_c)
+        self.air = Air(altitude_m=session.visit.altitude_m, temperature_c=session.visit.temperature_c)
         self.remembered = False
         self.columns = self._columns()
 
@@ -356,7 +356,7 @@ def _take_club(
         run["length"] = run.pop("swing_length")
         run["protocol"] = said.protocol or protocol_of(said.intent).key
         run["tee_mm"] = None if said.tee_mm is None else round(said.tee_mm)
-        run["swing"] = session.swing - 1 if run.pop("old_swing") else session.swing
+        run["swing"] = session.asked.swing - 1 if run.pop("old_swing") else session.asked.swing
         made = take_in(
             session,
             run_for(session, build, kept, **run),

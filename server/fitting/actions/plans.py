@@ -8,7 +8,6 @@ from typing import Any
 
 import numpy as np
 from common.problems import Refused
-from hemicycle_core.bag import HeadType
 from hemicycle_core.decision.options import MOST_KEPT_PLANS
 from hemicycle_core.errors import BadInput
 from hemicycle_core.rack import owned
@@ -40,7 +39,7 @@ def _checked(session: FittingSession, wanted: PlanChoice) -> list[Build]:
     pair = [each for each in (wanted.swap_home, wanted.swap_away) if each is not None]
     if pair and (len(set(pair)) != 2 or not set(pair) <= set(wanted.builds)):
         raise BadInput("A swap pair is two clubs of the plan.", field="swap_home")
-    names = {course["name"] for course in session.courses}
+    names = {course.name for course in session.brief.courses}
     if pair and wanted.swap_course not in names:
         raise BadInput("Say for which course of the brief the clubs are swapped.", field="swap_course")
     return builds
@@ -108,32 +107,25 @@ is_whole("plan", Whole(_kept, _keep))
 
 def learn_heads(judged: JudgedSession, won: Collection[int]) -> None:
     """Keep how each head that was hit departed from what the player's own clubs let expect. won: the builds chosen."""
-    expectation = judged.expectation(own_only=True)
-    if not expectation.by_flight or judged.rows.session.customer.try_out:
+    session, expectation = judged.rows.session, judged.known.by_own
+    if not expectation.by_flight or session.customer.try_out:
         return
     rows: dict[int, HeadSeen] = {}
-    for build in judged.rows.candidates:
-        head = judged.head_of(build)
-        shots = judged.rows.shots_of(build)
-        hit = owned(head, shots, typed_sd_m=0.0) if head else None
-        if (
-            head is None
-            or hit is None
-            or hit.means is None
-            or hit.n < judged.thresholds.least_shots
-            or build.head_id is None
-        ):
+    for club in judged.facts.candidates:
+        head = club.rack_head
+        hit = owned(head, club.shots, typed_sd_m=0.0) if head else None
+        if head is None or hit is None or hit.means is None or hit.n < judged.thresholds.least_shots:
             continue
-        if HeadType(build.head_type) not in SWUNG:
+        if club.head is None or club.head_type not in SWUNG:
             continue
         mean, _ = expectation.launches([head])
-        known = rows.get(build.head_id)
-        rows[build.head_id] = HeadSeen(
-            shop_id=judged.rows.session.shop_id,
-            head_id=build.head_id,
-            session=judged.rows.session,
+        known = rows.get(club.head.key)
+        rows[club.head.key] = HeadSeen(
+            shop_id=session.shop_id,
+            head_id=club.head.key,
+            session=session,
             departure=[float(each) for each in hit.means - mean[0]],
             ball_speed_mps=float(np.exp(hit.means[0])),
-            won=build.pk in won or bool(known and known.won),
+            won=club.key in won or bool(known and known.won),
         )
     HeadSeen.objects.bulk_create(rows.values(), ignore_conflicts=True)

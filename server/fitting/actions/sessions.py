@@ -2,57 +2,46 @@
 
 from __future__ import annotations
 
-from collections.abc import Callable, Collection
-from dataclasses import asdict, dataclass
+from collections.abc import Callable, Collection, Mapping
+from dataclasses import asdict
 from datetime import date
 from typing import Any
 
+from common.columns import in_columns, put
 from common.problems import Refused
 from customers.models import Customer
 from django.db.models import BooleanField, ExpressionWrapper, Q
 from django.utils import timezone
+from hemicycle_core.answers.clubs import FLIGHT, mean_of
 from hemicycle_core.errors import BadInput
+from hemicycle_core.facts import Brief, Club, RunAsked, Visit
+from hemicycle_core.facts.run import SAID_OF_A_RUN, said_of_run
+from hemicycle_core.facts.session import air_of
+from hemicycle_core.facts.values import names_of
 from hemicycle_core.flight import Air
 from hemicycle_core.heads import HeadType
 from hemicycle_core.impact import Lie
 from hemicycle_core.protocols import asked
-from hemicycle_core.protocols.yardage import check_asked
 from hemicycle_core.rack.stock import check_label
-from hemicycle_core.runs import COMFORTABLE, Ball, check_grip, check_wind, swing_length
+from hemicycle_core.runs import COMFORTABLE
 from hemicycle_core.samples.day import DayKind, speed_of
 from hemicycle_core.shots import Intent
 from hemicycle_core.units import ninety, shown
 from shop.audit import action
 from shop.models import Bay, User
 
-from ..domain.bag import FLIGHT
 from ..domain.session import JudgedSession, load
 from ..models import Build, FittingSession
 from .acts import Altered, alter, swing_turned
 from .changes import announce, for_change, note
 from .windows import keep_windows
 
-MOST_TEE_MM = 70
 # Agreed and erased ones last: those to go on with are what the desk is opened for.
 _DONE = Q(agreed_at__isnull=False) | Q(customer__erased_at__isnull=False)
 TO_GO_ON_WITH_FIRST = (ExpressionWrapper(_DONE, output_field=BooleanField()).asc(),)
 # Of the brief, what is true of the player and not of one visit.
-LASTING = (
-    "miss",
-    "fear",
-    "shape",
-    "firmness",
-    "courses",
-    "lies",
-    "likes",
-    "most_clubs",
-    "delivery",
-    "school",
-    "stroke_price",
-    "round_shots",
-    "fear_with",
-    "maker_likes",
-)
+LASTING = names_of(Brief, lambda said: said.lasting)
+OF_A_BAY = ("surface", "indoor", "altitude_m", "temperature_c")
 OWN_FIELDS = (
     "name", "head_type", "stated_loft_deg", "set_loft_deg", "length_m", "fixed", "typed_carry_m", "typed_total_m",
     "typed_doubt_m", "typed_spread_m", "known_from", "known_flight", "out_of_favour",
@@ -78,19 +67,15 @@ def open_session(actor: User, *, customer_id: int, bay_id: int, held_on: date | 
         fitter=actor,
         bay=bay,
         held_on=held_on or timezone.localdate(),
-        surface=bay.surface,
-        indoor=bay.indoor,
-        altitude_m=bay.altitude_m,
-        temperature_c=bay.temperature_c,
-        firmness=bay.shop.ground,
+        **in_columns(Visit, {name: getattr(bay, name) for name in OF_A_BAY}),
+        **in_columns(Brief, {"firmness": bay.shop.ground}),
     )
     last = (
         FittingSession.objects.of(actor.shop_id).filter(customer__in=customer.family()).exclude(pk=session.pk).first()
     )
     if last is not None:
-        for name in LASTING:
-            setattr(session, name, getattr(last, name))
-        session.save(update_fields=list(LASTING))
+        brief = last.brief
+        session.save(update_fields=put(session, Brief, {name: getattr(brief, name) for name in LASTING}))
         _carry_over(last, session)
     note(session, actor, "session.open", f"session:{session.pk}")
     return session
@@ -111,8 +96,9 @@ def _carry_over(last: FittingSession, session: FittingSession) -> None:
     with its measured carry, roll and flight, and when and in which air that was."""
     judged = load(last)
     come, leave = (_agreed[0](last) if _agreed else None) or ((), ())
-    stay = [build for build in judged.rows.own if build.pk not in leave]
-    new = [build for build in judged.rows.candidates if build.pk in come]
+    rows = {build.pk: build for build in judged.rows.builds}
+    stay = [rows[club.key] for club in judged.facts.own if club.key not in leave]
+    new = [rows[club.key] for club in judged.facts.candidates if club.key in come]
     names: set[str] = set()
     for build in (*stay, *new):
         fields = {name: getattr(build, name) for name in OWN_FIELDS} | _measured(judged, build)
@@ -125,24 +111,23 @@ def _carry_over(last: FittingSession, session: FittingSession) -> None:
 
 def _measured(judged: JudgedSession, build: Build) -> dict[str, Any]:
     """What was measured of a club, as the next visit may start from it; nothing where it was not hit."""
-    club = judged.bag.carried(build)
-    if club is None or judged.bag.mean(build, "carry_m") is None:
+    known, club = judged.facts.by_key[build.pk], judged.known.carried.get(build.pk)
+    if club is None or mean_of(known, "carry_m") is None:
         return {}
-    air, day = judged.rows.air_of(build), judged.rows.session.held_on
+    air, day = air_of(judged.facts, known), judged.rows.session.held_on
     return {
         "typed_carry_m": club.carry_m,
         "typed_total_m": club.total_m,
         "typed_doubt_m": ninety(club.carry_sd_m),
         "typed_spread_m": None,
         "known_from": f"{day.day} {day:%b %Y}, {shown(air.temperature_c)} °C at {shown(air.altitude_m)} m",
-        "known_flight": {key: value for key in FLIGHT if (value := getattr(club, key)) is not None}
-        | _swung(judged, build),
+        "known_flight": {key: value for key in FLIGHT if (value := getattr(club, key)) is not None} | _swung(known),
     }
 
 
-def _swung(judged: JudgedSession, build: Build) -> dict[str, Any]:
+def _swung(club: Club) -> dict[str, Any]:
     """Its club speed, by which the next visit tells a fast day from a usual one."""
-    then = speed_of(judged.rows.shots_of(build))
+    then = speed_of(club.shots)
     return {} if then is None else {"swung": asdict(then)}
 
 
@@ -152,7 +137,7 @@ def ask_for(actor: User, session_id: int, *, intent: Intent, protocol: str) -> F
     session = for_change(actor, session_id)
     rows = alter(session, protocol=asked(protocol, intent).key, intent=intent.value)
     note(session, actor, "session.ask", f"session:{session.pk}", intent=intent.value, rows=rows)
-    announce(session, "ask", protocol=session.protocol, intent=session.intent)
+    announce(session, "ask", protocol=session.asked.protocol, intent=session.asked.intent)
     return session
 
 
@@ -161,14 +146,14 @@ def change_swing(actor: User, session_id: int, *, changed: bool) -> FittingSessi
     """The player was told to swing otherwise: only shots from now on say what a club does. changed: False takes the
     word back, and what was hit before counts again."""
     session = for_change(actor, session_id)
-    if not changed and session.swing == 1:
+    if not changed and session.asked.swing == 1:
         raise BadInput("No word on the swing was noted in this session.", field="changed")
-    was = session.swing
+    was = session.asked.swing
     rows = alter(session, swing=was + (1 if changed else -1))
-    swing_turned(session, was, session.swing)
+    swing_turned(session, was, session.asked.swing)
     keep_windows(session, actor)
     note(session, actor, "session.swing" if changed else "session.swing_back", f"session:{session.pk}", rows=rows)
-    announce(session, "swing", swing=session.swing)
+    announce(session, "swing", swing=session.asked.swing)
     return session
 
 
@@ -178,56 +163,32 @@ def hit_from(actor: User, session_id: int, *, lie: Lie | None) -> FittingSession
     fairway a shot says what the lie does, not what the club does."""
     session = for_change(actor, session_id)
     rows = alter(session, lie="" if lie is None else lie.value)
-    note(session, actor, "session.lie", f"session:{session.pk}", lie=session.lie, rows=rows)
-    announce(session, "lie", lie=session.lie or None)
+    note(session, actor, "session.lie", f"session:{session.pk}", lie=session.asked.lie or "", rows=rows)
+    announce(session, "lie", lie=session.asked.lie)
     return session
 
 
-@dataclass
-class NextRun:
-    """What the next shots are hit with; None leaves it as it is. tee_mm, asked_carry_m: 0 for not said."""
-
-    length: str | None = None
-    ball: Ball | None = None
-    wind_mps: float | None = None
-    wind_from_deg: float | None = None
-    tee_mm: int | None = None
-    temperature_c: float | None = None
-    asked_carry_m: float | None = None
-    gripped_in: float | None = None
-
-
 @action("fit")
-def set_run(actor: User, session_id: int, wanted: NextRun) -> FittingSession:
-    """How long the next swings are, with which ball, off which tee, in which wind and air. A wedge's comfortable
-    maximum is its stock swing from then on, as it is the swing the player has with it."""
+def set_run(
+    actor: User, session_id: int, said: Mapping[str, Any], *, temperature_c: float | None = None
+) -> FittingSession:
+    """How long the next swings are, with which ball, off which tee, in which wind and air: of `RunAsked`, the fields
+    that are said. temperature_c: None leaves it as it is. A wedge's comfortable maximum is its stock swing from then
+    on, as it is the swing the player has with it."""
     session = for_change(actor, session_id)
-    values: dict[str, Any] = {}
     rows: list[Altered] = []
-    if wanted.length is not None:
-        values["length"] = swing_length(wanted.length)
-        if wanted.length == COMFORTABLE:
-            rows += _comfortable(session)
-    if wanted.ball is not None:
-        values["struck_ball"] = wanted.ball.value
-    if wanted.wind_mps is not None or wanted.wind_from_deg is not None:
-        values["wind_mps"] = session.wind_mps if wanted.wind_mps is None else wanted.wind_mps
-        values["wind_from_deg"] = session.wind_from_deg if wanted.wind_from_deg is None else wanted.wind_from_deg
-        if values["wind_mps"] and session.indoor:
-            raise BadInput("This bay is indoors: no wind blows here.", field="wind_mps")
-        check_wind(values["wind_mps"], values["wind_from_deg"])
-    if wanted.tee_mm is not None:
-        if not 0 <= wanted.tee_mm <= MOST_TEE_MM:
-            raise BadInput(f"A tee is 0 to {MOST_TEE_MM} mm high.", field="tee_mm")
-        values["tee_mm"] = wanted.tee_mm or None
-    if wanted.temperature_c is not None:
-        Air(temperature_c=wanted.temperature_c)
-        values["temperature_c"] = wanted.temperature_c
-    rows += alter(session, **values, **_asked_and_gripped(wanted))
+    asked = said_of_run(session.asked, said, indoor=session.visit.indoor)
+    if said.get("length") == COMFORTABLE:
+        rows += _comfortable(session)
+    values = in_columns(RunAsked, {name: getattr(asked, name) for name in SAID_OF_A_RUN if name in said})
+    if temperature_c is not None:
+        Air(temperature_c=temperature_c)
+        values |= in_columns(Visit, {"temperature_c": temperature_c})
+    rows += alter(session, **values)
     if any(row[0] == "build" for row in rows):
         keep_windows(session, actor)
     note(session, actor, "session.run", f"session:{session.pk}", rows=rows)
-    announce(session, "run", **{key: value for key, value in values.items() if key != "struck_ball"})
+    announce(session, "run", **{name: each for name, each in values.items() if name != "struck_ball"})
     return session
 
 
@@ -243,17 +204,6 @@ def _comfortable(session: FittingSession) -> list[Altered]:
     return alter(club, stock_swing=COMFORTABLE)
 
 
-def _asked_and_gripped(wanted: NextRun) -> dict[str, Any]:
-    values: dict[str, Any] = {}
-    if wanted.asked_carry_m is not None:
-        values["asked_carry_m"] = wanted.asked_carry_m or None
-        check_asked(values["asked_carry_m"])
-    if wanted.gripped_in is not None:
-        check_grip(wanted.gripped_in)
-        values["gripped_in"] = wanted.gripped_in
-    return values
-
-
 @action("fit")
 def wait_for(actor: User, session_id: int, *, name: str) -> FittingSession:
     """A contender that is not here yet: the session stays open for it. Empty: it is waited for no longer."""
@@ -261,8 +211,8 @@ def wait_for(actor: User, session_id: int, *, name: str) -> FittingSession:
     if name.strip():
         check_label(name, "name of the club", "name")
     rows = alter(session, awaited=name.strip())
-    note(session, actor, "session.wait", f"session:{session.pk}", name=session.awaited, rows=rows)
-    announce(session, "wait", awaited=session.awaited)
+    note(session, actor, "session.wait", f"session:{session.pk}", name=session.visit.awaited, rows=rows)
+    announce(session, "wait", awaited=session.visit.awaited)
     return session
 
 
@@ -272,5 +222,5 @@ def say_day(actor: User, session_id: int, *, kind: DayKind) -> FittingSession:
     session = for_change(actor, session_id)
     rows = alter(session, day=kind.value)
     note(session, actor, "session.day", f"session:{session.pk}", kind=kind.value, rows=rows)
-    announce(session, "day", day=session.day)
+    announce(session, "day", day=session.visit.day)
     return session

@@ -3,12 +3,14 @@
 from __future__ import annotations
 
 from collections.abc import Collection, Mapping, Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from typing import Any, Literal
 
+from common.columns import in_columns
 from django.db.models import Max
 from hemicycle_core.errors import BadInput
-from hemicycle_core.flight import Air, Firmness
+from hemicycle_core.facts import HitIn, Place, RunAsked
+from hemicycle_core.facts.values import names_of
 from hemicycle_core.protocols.sole import KEY as SOLE
 from hemicycle_core.runs import in_calm
 from hemicycle_core.samples.roll import measured_roll
@@ -35,33 +37,33 @@ DISTANCE = ("carry_m", "total_m")
 LINE = ("offline_m", "direction_deg", "axis_deg")
 
 
-SAID_OF_A_RUN = ("length", "struck_ball", "wind_mps", "wind_from_deg", "tee_mm", "gripped_in")
-
-
 def run_for(session: FittingSession, build: Build, imported: ShotImport | None = None, **said: Any) -> Run:
     """The run that a shot of this build joins: the last one of the same file and place, else a new one. said: of the
-    run, by its column, what a file says otherwise."""
-    place = {
-        "surface": session.surface,
-        "indoor": session.indoor,
-        "altitude_m": session.altitude_m,
-        "temperature_c": session.temperature_c,
-        "ball": session.ball,
-        # A sole test is of its codes alone, whatever is asked for.
-        "protocol": FULL_SWING if imported or (session.protocol == SOLE and not build.coded) else session.protocol,
-        "intent": Intent.STOCK.value if imported else session.intent,
-        "lie": "" if imported else session.lie,
-        "place": session.place if build.coded and session.protocol == SOLE and not imported else "",
-        "swing": session.swing,
-        **({} if imported else {name: getattr(session, name) for name in SAID_OF_A_RUN}),
-        "asked_carry_m": None if imported or session.intent != Intent.YARDAGE else session.asked_carry_m,
-        "imported": imported,
-        **said,
-    }
+    run, by its field, what a file says otherwise."""
+    known = in_columns(HitIn, vars(_hit_in(session, build, said, from_file=imported is not None)))
     last = Run.objects.of(session.shop_id).filter(build=build).order_by("-id").first()
-    if last is not None and all(getattr(last, key) == value for key, value in place.items()):
+    same = last is not None and last.imported_id == (imported.pk if imported else None)
+    if last is not None and same and all(getattr(last, name) == value for name, value in known.items()):
         return last
-    return Run.objects.create(shop_id=session.shop_id, build=build, **place)
+    return Run.objects.create(shop_id=session.shop_id, build=build, imported=imported, **known)
+
+
+def _hit_in(session: FittingSession, build: Build, said: Mapping[str, Any], *, from_file: bool) -> HitIn:
+    """What a shot is hit in: as the session stands; of a file only what it says."""
+    visit, asked = session.visit, session.asked
+    place = {name: getattr(visit, name) for name in names_of(Place)}
+    if from_file:
+        asked = RunAsked(swing=asked.swing)
+    else:
+        # A sole test is of its codes alone, whatever is asked for.
+        of_sole = asked.protocol == SOLE
+        asked = replace(
+            asked,
+            protocol=FULL_SWING if of_sole and not build.coded else asked.protocol,
+            place=asked.place if of_sole and build.coded else "",
+            asked_carry_m=asked.asked_carry_m if asked.intent is Intent.YARDAGE else None,
+        )
+    return HitIn(**{**vars(asked), **place, **said})
 
 
 def take_in(
@@ -82,14 +84,9 @@ def take_in(
     """
     for values in readings:
         check_readings(values)
-    air = Air(
-        altitude_m=run.altitude_m,
-        temperature_c=run.temperature_c,
-        wind_mps=run.wind_mps,
-        wind_from_deg=run.wind_from_deg,
-    )
+    air = run.known.air
     next_revision(session)
-    filled = fill_blanks(readings, air=air, turf=Firmness(session.firmness))
+    filled = fill_blanks(readings, air=air, turf=session.brief.firmness)
     last = Shot.objects.of(session.shop_id).filter(session=session).aggregate(top=Max("number"))["top"] or 0
     shots = []
     for index, (values, computed) in enumerate(zip(readings, filled, strict=True)):
@@ -105,7 +102,7 @@ def take_in(
                 strike=strike.value if strike else "",
                 sources=_sources(values, computed, models_flight=session.bay.models_flight)
                 | {key: source.value for key, source in (sources[index] if sources else {}).items()},
-                calm=in_calm({**values, **computed}, air) if run.wind_mps else {},
+                calm=in_calm({**values, **computed}, air) if air.wind_mps else {},
                 **{**values, **computed, **(told[index] if told else {})},
             )
         )
@@ -120,7 +117,8 @@ def _window_by_roll(session: FittingSession, run: Run, fresh: int) -> None:
     if not run.build.letter:
         return
     rows = Shot.objects.of(session.shop_id).filter(run__build=run.build).select_related("run").order_by("number")
-    hit = [core_shot(shot, session.swing, run.build.stock_swing) for shot in rows]
+    swing = session.asked.swing
+    hit = [core_shot(shot, shot.run.known, swing, run.build.stock_swing) for shot in rows]
     if measured_roll(hit) is not None and measured_roll(hit[:-fresh]) is None:
         note(session, None, "window.roll", f"build:{run.build_id}", letter=run.build.letter)
 
@@ -240,8 +238,8 @@ def keep_club(actor: User, shot_id: int) -> Shot:
 
 def _moved(session: FittingSession, shot: Shot, build: Build) -> list[Altered]:
     run = shot.run
-    said = {name: getattr(run, name) for name in ("protocol", "intent", "lie", "place", "swing", *SAID_OF_A_RUN)}
-    return alter(shot, run=run_for(session, build, run.imported, **said), **SURE)
+    asked = {name: getattr(run.known, name) for name in names_of(RunAsked)}
+    return alter(shot, run=run_for(session, build, run.imported, **asked), **SURE)
 
 
 @dataclass

@@ -8,9 +8,11 @@ from dataclasses import dataclass
 from random import Random
 from typing import Any
 
+from common.columns import put
 from common.problems import Refused
 from customers.models import Hand
 from hemicycle_core.errors import BadInput
+from hemicycle_core.facts import Brief
 from hemicycle_core.heads import HeadType
 from hemicycle_core.judge.soles import Control, SoleClub, check_clubs
 from hemicycle_core.protocols.sole import SHORT_PLACES
@@ -24,7 +26,7 @@ from shop.audit import action
 from shop.models import User
 
 from ..domain.session import load
-from ..domain.soles import club_of_build, club_of_head, wedge_head
+from ..domain.soles import club_in_test, club_of_head, wedge_head
 from ..models import Blind, Build, FittingSession, SoleCode, SoleTest
 from .builds import CandidateChoice, candidate_of, shaft_for
 from .changes import announce, for_change, note
@@ -81,9 +83,9 @@ def _club(session: FittingSession, wanted: ClubOfTest, shaft_id: int | None) -> 
     if wanted.build is not None:
         build = Build.objects.of(session.shop_id).select_related("head", "shaft").filter(pk=wanted.build).first()
         there = build is not None and build.session_id == session.pk and not build.archived and not build.coded
-        if build is None or not there or build.head_type != HeadType.WEDGE or build.loft_deg is None:
+        if build is None or not there or build.head_type != HeadType.WEDGE or build.known.loft_deg is None:
             raise BadInput("Choose a wedge of this session whose loft is known.", field="clubs")
-        return _Club(club_of_build(build), None, None, 0.0, build)
+        return _Club(club_in_test(build.known), None, None, 0.0, build)
     head = Head.objects.one(session.shop_id, wanted.head or 0)
     if head.head_type != HeadType.WEDGE or head.retired_at is not None:
         raise BadInput("Soles are tried of wedges that stand on the rack.", field="clubs")
@@ -91,7 +93,7 @@ def _club(session: FittingSession, wanted: ClubOfTest, shaft_id: int | None) -> 
     shaft = None if shaft_id is None else shaft_for(session, shaft_id, head)
     if wanted.bend_deg:
         made = Build(head=head, name=head.label, head_type=head.head_type, set_loft_deg=head.loft_deg)
-        worked(made.made_club, [Work("bend", wanted.bend_deg)])  # refuses a bend that it does not bear
+        worked(made.known.made, [Work("bend", wanted.bend_deg)])  # refuses a bend that it does not bear
     return _Club(club_of_head(head, shaft, wanted.bend_deg), head, shaft, wanted.bend_deg, None)
 
 
@@ -185,11 +187,10 @@ def choose(actor: User, test_id: int, *, code: int) -> FittingSession:
         shaft = chosen.shaft or _any_shaft(session, chosen.head)
         candidate_of(session, CandidateChoice(chosen.head.pk, shaft.pk, bend_deg=chosen.bend_deg))
         keep_windows(session, actor, first=True)
-    short, sole = load(session).wedges.short_end, found.club(chosen).sole
+    short, sole = load(session).ends.short_end, found.club(chosen).sole
     low = short.low.club if short is not None and short.low is not None else None
     if sole and (low is None or as_lofted(test.loft_deg, low)):
-        session.sole = sole
-        session.save(update_fields=["sole"])
+        session.save(update_fields=put(session, Brief, {"sole": sole}))
     note(session, actor, "sole.choose", f"sole:{test.pk}", name=found.clubs[code].name)
     announce(session, "sole")
     return session

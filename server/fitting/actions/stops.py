@@ -16,7 +16,7 @@ from .changes import announce, for_change, note
 
 
 def _test(session: FittingSession) -> StopTest:
-    usual = {"shop_id": session.shop_id, "firmness": session.firmness}
+    usual = {"shop_id": session.shop_id, "firmness": session.brief.firmness}
     return StopTest.objects.get_or_create(session=session, defaults=usual)[0]
 
 

@@ -5,12 +5,16 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import asdict, dataclass
 
+from common.columns import put
+from hemicycle_core.answers.space import proposed
 from hemicycle_core.bag import GapOrder, GapRule
 from hemicycle_core.bag.gaps import check_short_rule, check_step
 from hemicycle_core.bag.slots import MOST_CLUBS
 from hemicycle_core.brief import FlightWish, ReplaceWay, Wish
 from hemicycle_core.brief.wishes import check_named, check_ways, far_wanted
 from hemicycle_core.errors import BadInput
+from hemicycle_core.facts import Space
+from hemicycle_core.flight import Firmness
 from hemicycle_core.shots import READINGS
 from shop.audit import action
 from shop.models import User
@@ -60,7 +64,6 @@ def choose_gap(
     named = named or Named()
     stood = columns_of(session, GAP_FIELDS)
     check_named(named.low_m, named.high_m)
-    session.rule, session.gap_order = rule.value, order.value
     held = wish in (Wish.LIKE, Wish.FLIGHT, Wish.REPLACE, Wish.FAR)
     if held and like_for_id is None:
         raise BadInput("Say which club the new one is held against.", field="like_for")
@@ -68,21 +71,30 @@ def choose_gap(
         raise BadInput("Say what the flight is to be: higher, lower, steeper, or with other spin.", field="flight")
     if wish is Wish.REPLACE:
         check_ways(ways)
-    session.wish = wish.value
-    session.replace_ways = [way.value for way in ways] if wish is Wish.REPLACE else []
-    session.flight_wish = flight.value if flight is not None and wish is Wish.FLIGHT else ""
-    session.named_low_m, session.named_high_m, session.named_total = named.low_m, named.high_m, named.total
-    session.clubs_to_place = clubs_to_place
-    session.gap_above = None if gap_above_id is None else own_club(session, gap_above_id)
-    session.like_for = own_club(session, like_for_id) if held and like_for_id is not None else None
-    session.save(update_fields=GAP_FIELDS)
-    bag = load(session).bag
-    if held and bag.like is None:
+    for own in (gap_above_id, like_for_id if held else None):
+        if own is not None:
+            own_club(session, own)
+    wanted = {
+        "rule": rule,
+        "gap_order": order,
+        "wish": wish,
+        "replace_ways": tuple(ways) if wish is Wish.REPLACE else (),
+        "flight_wish": flight if wish is Wish.FLIGHT else None,
+        "named_low_m": named.low_m,
+        "named_high_m": named.high_m,
+        "named_total": named.total,
+        "clubs_to_place": clubs_to_place,
+        "gap_above": gap_above_id,
+        "like_for": like_for_id if held else None,
+    }
+    session.save(update_fields=put(session, Space, wanted))
+    work = load(session).work
+    if held and work.like is None:
         raise BadInput("Hit or type that club first: it has no carry to hold a new one against.", field="like_for")
-    if wish in (Wish.FLIGHT, Wish.REPLACE) and bag.layout is not None:
-        bag.proposed(bag.layout.slots[0])  # refused here where the old club's flight is not known
-    if wish is Wish.FAR and bag.like is not None:
-        far_wanted(bag.like, [])  # and here where it was not hit
+    if wish in (Wish.FLIGHT, Wish.REPLACE) and work.layout is not None:
+        proposed(work, work.layout.slots[0])  # refused here where the old club's flight is not known
+    if wish is Wish.FAR and work.like is not None:
+        far_wanted(work.like, [])  # and here where it was not hit
     keep_windows(session, actor)
     rows = changed_since(session, stood)
     note(session, actor, "gap.choose", f"session:{session.pk}", rule=rule, clubs=clubs_to_place, rows=rows)
@@ -93,10 +105,10 @@ def choose_gap(
 @dataclass
 class RuleChoice:
     """The short end's rule, the steps wanted in metres (both ends of a step, or neither for the usual one), and the
-    turf that roll-out is reckoned on, empty for the monitor's own."""
+    turf that roll-out is reckoned on, None for the monitor's own."""
 
     short_rule: GapRule
-    turf: str = ""
+    turf: Firmness | None = None
     long_least_m: float | None = None
     long_most_m: float | None = None
     short_least_m: float | None = None
@@ -113,9 +125,7 @@ def choose_rules(actor: User, session_id: int, wanted: RuleChoice) -> FittingSes
         least, most = getattr(wanted, f"{end}_least_m"), getattr(wanted, f"{end}_most_m")
         check_step(least, most, field=f"{end}_least_m")
     stood = columns_of(session, asdict(wanted))
-    for name, value in asdict(wanted).items():
-        setattr(session, name, value)
-    session.save(update_fields=list(asdict(wanted)))
+    session.save(update_fields=put(session, Space, asdict(wanted)))
     keep_windows(session, actor)
     note(session, actor, "rules.choose", f"session:{session.pk}", rows=changed_since(session, stood))
     announce(session, "gap")

@@ -38,9 +38,9 @@ def take_up(
         session,
         "ask",
         in_hand=session.in_hand_id,
-        length=session.length,
-        lie=session.lie or None,
-        protocol=session.protocol,
-        intent=session.intent,
+        length=session.asked.length,
+        lie=session.asked.lie,
+        protocol=session.asked.protocol,
+        intent=session.asked.intent,
     )
     return session

@@ -4,20 +4,22 @@ from __future__ import annotations
 
 from typing import Any
 
+from hemicycle_core.answers import InWork
+from hemicycle_core.answers.space import targets
 from shop.models import User
 
-from ..domain.session import JudgedSession, load
+from ..domain.session import load
 from ..models import FittingSession, WindowVersion
 
 MOVED_M = 0.3  # a third of a yard: less is how an average settles, not a change of aim
 
 
-def _slots(judged: JudgedSession) -> list[list[dict[str, Any]]]:
-    if judged.bag.layout is None:
+def _slots(work: InWork) -> list[list[dict[str, Any]]]:
+    if work.layout is None:
         return []
     return [
-        [{"quantity": t.quantity, "low": t.low, "high": t.high} for t in judged.bag.targets(slot)]
-        for slot in judged.bag.layout.slots
+        [{"quantity": t.quantity, "low": t.low, "high": t.high} for t in targets(work, slot)]
+        for slot in work.layout.slots
     ]
 
 
@@ -40,6 +42,6 @@ def keep_windows(session: FittingSession, actor: User | None, *, first: bool = F
     last = WindowVersion.objects.of(session.shop_id).filter(session=session).order_by("-id").first()
     if last is None and not first:
         return
-    slots = _slots(load(session))
+    slots = _slots(load(session).work)
     if slots and (last is None or _moved(last.slots, slots)):
         WindowVersion.objects.create(shop_id=session.shop_id, session=session, by=actor, slots=slots)

@@ -1,26 +1,28 @@
-"""Answers about a session: worked out once a revision, told again only when they changed, and once agreed as they
-were."""
+"""Answers about a session: worked out once while none of its rows changes, told again only when they changed, and once
+agreed as they were."""
 
 from __future__ import annotations
 
 import json
 from collections.abc import Callable
+from dataclasses import dataclass
 from typing import Any, TypeVar
 
 from common.api import serializer_of, shown
 from common.completed import completed
+from common.scoped import ScopedQuerySet
 from common.version import code_version
 from django.core.serializers.json import DjangoJSONEncoder
 from drf_spectacular.utils import OpenApiParameter, extend_schema
 from hemicycle_core.brief import Wish
 from hemicycle_core.errors import BadInput
+from hemicycle_core.kept import key_of, new_store, remembered
 from rest_framework.request import Request
 from rest_framework.response import Response
 from shop.asking import shop_of
 
-from ..domain.cache import new_cache, remembered
-from ..domain.planning import Planning
 from ..domain.session import JudgedSession, load
+from ..domain.versions import Version, version_of
 from ..models import AgreedAnswers, BagPlan, FittingSession
 from .present.bench import present_bench, present_what_if
 from .present.plans import present_plans
@@ -36,28 +38,43 @@ SINCE = OpenApiParameter(
     "since", int, description="A revision that the reader has: shots that did not change after it are left out."
 )
 SINCE_OF_CHANGE = OpenApiParameter("Since-Revision", int, OpenApiParameter.HEADER, description=SINCE.description)
-JUDGED, ANSWERS = new_cache(16), new_cache(64)
+JUDGED, ANSWERS = new_store(16), new_store(64)
 
 
-def session_of(request: Request, session_id: int) -> FittingSession:
-    sessions = FittingSession.objects.select_related("customer", "bay", "fitter", "shop")
-    return sessions.one(shop_of(request), session_id)
+def _sessions() -> ScopedQuerySet[FittingSession]:
+    return FittingSession.objects.select_related("customer", "bay", "fitter", "shop")
 
 
-def _stamp(session: FittingSession) -> tuple[int, int, int]:
-    """What an answer rests on: the session as it is, and what all of the shop's rest on."""
-    return session.pk, session.revision, session.shop.revision
+def row_of(request: Request, session_id: int) -> FittingSession:
+    return _sessions().one(shop_of(request), session_id)
 
 
-def judged(session: FittingSession) -> JudgedSession:
-    """A session made ready to be asked, read once a revision."""
-    return remembered(JUDGED, _stamp(session), lambda: load(session))
+def session_of(request: Request, session_id: int) -> Versioned:
+    return versioned(shop_of(request).pk, session_id)
+
+
+@dataclass(frozen=True)
+class Versioned:
+    """A session and the version of all that is answered of it; the row is no older than that."""
+
+    row: FittingSession
+    version: Version
+
+
+def versioned(shop_id: int, session_id: int) -> Versioned:
+    version = version_of(shop_id, session_id)
+    return Versioned(_sessions().one(shop_id, session_id), version)
+
+
+def judged(session: Versioned) -> JudgedSession:
+    """A session made ready to be asked, read once while none of its rows changes."""
+    return remembered(JUDGED, session.version, lambda: load(session.row))
 
 
 def _plans(session: JudgedSession) -> Any:
     row = session.rows.session
     kept = BagPlan.objects.of(row.shop_id).filter(session=row).prefetch_related("builds")
-    return present_plans(Planning(session), list(kept))
+    return present_plans(session, list(kept))
 
 
 PARTS: dict[str, Callable[[JudgedSession], Any]] = {
@@ -72,19 +89,17 @@ def _made(ready: JudgedSession, part: str, since: int = 0) -> Any:
         return shown(present_session(ready, since=since))
     name, _, build_id = part.partition("/")
     if name == "what_if":
-        rows = ready.rows
-        build = next((each for each in rows.builds if each.pk == int(build_id)), None)
-        assert build is not None
-        return shown(present_what_if(ready, build))
+        return shown(present_what_if(ready, ready.facts.by_key[int(build_id)]))
     return shown(PARTS[part](ready))
 
 
-def _body(session: FittingSession, part: str, since: int) -> Any:
-    if session.agreed_at is not None:
-        kept = AgreedAnswers.objects.of(session.shop_id).filter(session=session).first()
+def _body(session: Versioned, part: str, since: int) -> Any:
+    row = session.row
+    if row.agreed_at is not None:
+        kept = AgreedAnswers.objects.of(row.shop_id).filter(session=row).first()
         if kept is not None and part in kept.answers:
-            gone = {"status": "erased"} if part == "session" and session.customer.erased_at is not None else {}
-            return {**_as_read_now(part, kept.answers[part]), "revision": session.revision, **gone}
+            gone = {"status": "erased"} if part == "session" and row.customer.erased_at is not None else {}
+            return {**_as_read_now(part, kept.answers[part]), "revision": row.revision, **gone}
     return _made(judged(session), part, since)
 
 
@@ -115,23 +130,19 @@ def documented_change(
     return mark
 
 
-def answer(request: Request, session: FittingSession, part: str, status: int = 200) -> Response:
+def answer(request: Request, session: Versioned, part: str, status: int = 200) -> Response:
     """One part of a session. A reader who has it already is told so, and nothing is worked out."""
     since = _since(request)
-    tag = f'W/"{".".join(map(str, _stamp(session)))}.{since}.{code_version()}"'
+    tag = f'W/"{key_of(session.version).hex()}.{since}.{code_version()}"'
     headers = {"ETag": tag, "Cache-Control": "private, no-cache"}
     if request.method == "GET" and tag in request.headers.get("If-None-Match", ""):
         return Response(status=304, headers=headers)
-    return Response(_remembered(session, part, since), status=status, headers=headers)
+    return Response(answered(session, part, since), status=status, headers=headers)
 
 
-def _remembered(session: FittingSession, part: str, since: int) -> Any:
-    return remembered(ANSWERS, (part, since, *_stamp(session)), lambda: _body(session, part, since))
-
-
-def session_answer(session: FittingSession) -> Any:
-    """The whole session as it is answered, to take a part from. Not to be changed."""
-    return _remembered(session, "session", 0)
+def answered(session: Versioned, part: str, since: int = 0) -> Any:
+    """One part of a session, as plain data. Not to be changed."""
+    return remembered(ANSWERS, (part, since, session.version), lambda: _body(session, part, since))
 
 
 def changed(request: Request, session_id: int, status: int = 200) -> Response:
@@ -151,9 +162,9 @@ def keep_as_agreed(session: FittingSession) -> None:
 
     session: as it is after agreeing, with its shop, customer, bay and fitter.
     """
-    # Read anew, not from what is kept by revision: this transaction may yet be rolled back.
+    # Read anew, not from what is kept: this transaction may yet be rolled back.
     ready = load(session)
-    hit = [f"what_if/{build.pk}" for build in ready.rows.candidates if ready.rows.shots_of(build)]
+    hit = [f"what_if/{club.key}" for club in ready.facts.candidates if club.shots]
     made = {part: _made(ready, part) for part in ("session", *PARTS, *hit)}
     made["session"]["frozen"] = True
     AgreedAnswers.objects.create(

@@ -4,9 +4,8 @@ from __future__ import annotations
 
 from collections import defaultdict
 from functools import cached_property
-from typing import TYPE_CHECKING
 
-from hemicycle_core.flight import Firmness
+from hemicycle_core.facts import Club
 from hemicycle_core.judge.soles import Belief, Control, SoleClub, belief, warnings
 from hemicycle_core.protocols.sole import Handing, Standing, next_words, standing
 from hemicycle_core.protocols.sole import SoleTest as CoreSoleTest
@@ -16,12 +15,11 @@ from hemicycle_core.rack.eligible import why_not
 from hemicycle_core.rack.soles import WedgeHead
 from hemicycle_core.rack.stock import Made
 from hemicycle_core.shots import Shot as CoreShot
+from hemicycle_core.wedges import Delivery
 from rack.models import Head, Shaft
 
-from ..models import Blind, Build, CourseNote, SoleCode, SoleHanding, SoleTest
-
-if TYPE_CHECKING:
-    from .session import JudgedSession
+from ..models import Blind, CourseNote, SoleCode, SoleHanding, SoleTest
+from .rows import SessionRows
 
 
 def club_of_head(head: Head, shaft: Shaft | None, bend_deg: float) -> SoleClub:
@@ -51,17 +49,17 @@ def wedge_head(head: Head, *, left_handed: bool) -> WedgeHead:
     )
 
 
-def club_of_build(build: Build) -> SoleClub:
+def club_in_test(club: Club) -> SoleClub:
     """A club of the session as it goes into a test: the player's own, or one of the stand."""
     return SoleClub(
-        name=f"{build.letter} {build.name}".strip() if build.letter else f"the own {build.name}",
-        loft_deg=build.loft_deg or 0.0,
-        sole=build.sole_words,
-        bounce_deg=build.made_club.bounce_deg,
-        shaft=build.shaft.name if build.shaft else build.own_shaft,
-        length_m=build.length_m,
-        grip=build.grip,
-        finish=build.finish,
+        name=club.called if club.letter else f"the own {club.name}",
+        loft_deg=club.loft_deg or 0.0,
+        sole=club.sole,
+        bounce_deg=club.bounce_deg,
+        shaft=club.shaft.name if club.shaft else club.own_shaft,
+        length_m=club.length_m,
+        grip=club.grip,
+        finish=club.finish or "",
     )
 
 
@@ -105,7 +103,7 @@ class PlayedSole:
         if code.head is not None:
             return club_of_head(code.head, code.shaft, code.bend_deg)
         assert code.club is not None
-        return club_of_build(code.club)
+        return club_in_test(code.club.known)
 
     def name(self, code: int) -> str:
         """How a sentence calls a code: by its club once that is told."""
@@ -139,11 +137,11 @@ class PlayedSole:
 
 
 class SessionSole(PlayedSole):
-    """A sole test with what was hit in it and what is known of the player."""
+    """A sole test with what was hit in it. delivery: how the player comes down, None while nobody knows."""
 
-    def __init__(self, judged: JudgedSession, test: SoleTest) -> None:
+    def __init__(self, rows: SessionRows, test: SoleTest, delivery: Delivery | None) -> None:
         super().__init__(test)
-        self.judged = judged
+        self.rows, self.delivery = rows, delivery
 
     @cached_property
     def shots(self) -> dict[int, dict[str, list[CoreShot]]]:
@@ -151,9 +149,10 @@ class SessionSole(PlayedSole):
         found: dict[int, dict[str, list[CoreShot]]] = defaultdict(lambda: defaultdict(list))
         for code in self.codes:
             by = found[self._shown(code.number)]
-            for shot, known in self.judged.rows.by_build.get(code.build_id, []):
-                if shot.run.place and not (known.aside or known.misread):
-                    by[shot.run.place].append(known)
+            for shot, known in self.rows.by_build.get(code.build_id, []):
+                place = self.rows.runs[shot.run_id].place
+                if place and not (known.aside or known.misread):
+                    by[place].append(known)
         return {code: dict(by) for code, by in found.items() if by}
 
     def _shown(self, code: int) -> int:
@@ -180,18 +179,17 @@ class SessionSole(PlayedSole):
 
     @property
     def belief(self) -> Belief:
-        wedges = self.judged.wedges
         shown = [code for code in range(len(self.codes)) if self.core.shown(code) == code]
         liked = shown.index(self.core.shown(self.liked)) if self.liked is not None else None
         clubs = [self.clubs[code] for code in shown]
-        return belief(clubs, liked, wedges.delivered.kind, Firmness(self.judged.rows.session.firmness))
+        return belief(clubs, liked, self.delivery, self.rows.session.brief.firmness)
 
-    def chosen_words(self, build: Build) -> str:
+    def chosen_words(self, club: Club) -> str:
         """What is said of a build of the stand that is the sole chosen here; empty where it is not."""
         chosen = None if self.test.chosen is None else self.codes[self.test.chosen]
-        if chosen is None or chosen.head is None or chosen.head_id != build.head_id:
+        if chosen is None or chosen.head is None or club.head is None or chosen.head_id != club.head.key:
             return ""
-        if abs((build.set_loft_deg or 0.0) - chosen.head.loft_deg - chosen.bend_deg) > 0.05:
+        if abs((club.set_loft_deg or 0.0) - chosen.head.loft_deg - chosen.bend_deg) > 0.05:
             return ""
         first = any(note.first and self.core.shown(note.code) == self.core.shown(chosen.number) for note in self.notes)
         course = " Picked up first on the course." if first else ""

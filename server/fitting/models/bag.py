@@ -2,19 +2,28 @@
 
 from __future__ import annotations
 
+from typing import Any
+
 from common.scoped import ScopedModel
 from django.db import models
+from hemicycle_core.facts import Club, DoneWork
 from hemicycle_core.heads import HeadType
-from hemicycle_core.impact import length_in_a_set
 from hemicycle_core.judge import Liking
-from hemicycle_core.rack.made import MadeClub, Work
 from hemicycle_core.rack.stock import Made, Wear
 from hemicycle_core.runs import FULL
-from hemicycle_core.wedges import Finish, kept_for
+from hemicycle_core.wedges import Complaint, Finish
 from rack.models import HEAD_TYPES, Head, Shaft
 
 from .session import FittingSession
 from .words import LIKINGS, words
+
+# Of a club, what stands in its row as it is known.
+AS_IN_ROW = (
+    "name", "letter", "stated_loft_deg", "set_loft_deg", "measured_loft_deg", "own_shaft", "age_rounds", "length_m",
+    "fixed", "typed_carry_m", "typed_total_m", "typed_doubt_m", "typed_spread_m", "known_from", "known_flight",
+    "stock_swing", "grip", "stamping", "of_set", "on_order", "uses", "borrowed", "out_of_favour", "archived", "coded",
+    "taken",
+)  # fmt: skip
 
 
 class Build(ScopedModel):
@@ -74,53 +83,30 @@ class Build(ScopedModel):
     imported = models.ForeignKey("ShotImport", on_delete=models.PROTECT, null=True, help_text="The file it came with.")
 
     @property
-    def loft_deg(self) -> float | None:
-        """What it is reckoned with: as measured on the gauge, else as set."""
-        return self.set_loft_deg if self.measured_loft_deg is None else self.measured_loft_deg
-
-    @property
-    def made_club(self) -> MadeClub:
-        """What work on a club can touch, with the work done so far."""
-        head = self.head
-        done = [Work(each["kind"], each["amount"]) for each in self.work]
-        total = {kind: sum(each.amount for each in done if each.kind == kind) for kind in ("bend", "lie", "grip_down")}
-        return MadeClub(
-            name=self.name,
+    def known(self) -> Club:
+        """The club as it is known, without what was hit with it."""
+        same: dict[str, Any] = {name: getattr(self, name) for name in AS_IN_ROW}
+        return Club(
+            key=self.pk,
             head_type=HeadType(self.head_type),
-            loft_deg=self.loft_deg,
-            lie_deg=self.lie_deg if self.lie_deg is not None else (head.lie_deg if head else None),
-            bounce_deg=self.bounce_deg if self.bounce_deg is not None else (head.bounce_deg if head else None),
-            length_m=self.length_m,
-            bent_deg=total["bend"],
-            lie_bent_deg=total["lie"],
-            gripped_in=total["grip_down"],
-            made=Made(head.made if head else self.made),
-            head=head.for_core if head else None,
+            head=self.head.known if self.head else None,
+            shaft=self.shaft.known if self.shaft else None,
+            wear=Wear(self.wear) if self.wear else None,
+            price=None if self.price is None else float(self.price),
+            price_words=None if self.price is None else str(self.price),
+            turned_from=self.turned_from_id,
+            liking=Liking(self.liking),
+            stated_lie_deg=self.lie_deg,
+            stated_bounce_deg=self.bounce_deg,
+            stated_sole=self.sole,
+            finish=Finish(self.finish) if self.finish else None,
+            complaints=tuple(Complaint(each) for each in self.complaints),
+            stated_made=Made(self.made),
+            work=tuple(DoneWork(each["kind"], each["amount"], each["words"]) for each in self.work),
+            assumed=tuple(self.assumed),
+            accepted=self.accepted_at is not None,
+            **same,
         )
-
-    @property
-    def is_of_set(self) -> bool:
-        """Whether a wedge belongs to the irons: as it was stated, else by its name."""
-        if self.of_set is not None or self.head_type != HeadType.WEDGE:
-            return bool(self.of_set)
-        return self.name == "PW"
-
-    @property
-    def sole_words(self) -> str:
-        """Its sole as it was stated, else the head's; empty where nobody knows."""
-        return self.sole or (self.head.sole if self.head else "")
-
-    @property
-    def kept_for(self) -> str:
-        """The short shot it is kept for, whatever its full carry."""
-        return kept_for(self.uses)
-
-    @property
-    def length_in_a_set_m(self) -> float | None:
-        """The length that tells how fast it is swung: a head made longer gains less than the next club of a set."""
-        if self.length_m is None:
-            return None
-        return length_in_a_set(self.length_m, self.head.length_m if self.head else None)
 
     class Meta:
         ordering = ["id"]

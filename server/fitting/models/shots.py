@@ -2,15 +2,15 @@
 
 from __future__ import annotations
 
+from common.columns import keep_in_columns, value_of
 from common.scoped import ScopedModel
 from django.db import models
-from hemicycle_core.impact import Lie
-from hemicycle_core.runs import FULL, Ball
-from hemicycle_core.shots import FULL_SWING, LINE, READINGS, Intent, Source, Strike
+from hemicycle_core.facts import HitIn
+from hemicycle_core.shots import LINE, READINGS, Source, Strike
 
 from .bag import Build
 from .session import FittingSession
-from .words import INTENTS, words
+from .words import words
 
 
 class ShotImport(ScopedModel):
@@ -44,24 +44,14 @@ class Run(ScopedModel):
 
     build = models.ForeignKey(Build, on_delete=models.CASCADE, related_name="runs")
     started_at = models.DateTimeField(auto_now_add=True)
-    surface = models.CharField(max_length=20)
-    indoor = models.BooleanField()
-    altitude_m = models.FloatField()
-    temperature_c = models.FloatField()
-    ball = models.CharField(max_length=40, blank=True)
-    protocol = models.CharField(max_length=20, default=FULL_SWING)
-    intent = models.CharField(max_length=8, choices=INTENTS, default=Intent.STOCK.value)
-    lie = models.CharField(max_length=12, blank=True, choices=words(Lie), help_text="Empty: as the surface says.")
-    place = models.CharField(max_length=12, blank=True, help_text="What a sole test played; empty: another test.")
-    swing = models.PositiveSmallIntegerField(default=1, help_text="The session's, when it was hit.")
-    length = models.CharField(max_length=14, default=FULL, help_text="How long the swing was.")
-    struck_ball = models.CharField(max_length=6, choices=words(Ball), default=Ball.OWN.value)
-    wind_mps = models.FloatField(default=0)
-    wind_from_deg = models.FloatField(default=0)
-    tee_mm = models.PositiveSmallIntegerField(null=True)
-    asked_carry_m = models.FloatField(null=True, help_text="The carry that was asked for.")
-    gripped_in = models.FloatField(default=0)
     imported = models.ForeignKey(ShotImport, on_delete=models.PROTECT, null=True)
+
+    @property
+    def known(self) -> HitIn:
+        return value_of(HitIn, self)
+
+
+keep_in_columns(Run, HitIn)
 
 
 class Shot(ScopedModel):

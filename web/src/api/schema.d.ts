@@ -2114,6 +2114,8 @@ export interface components {
             };
             club_count: number;
             headline: string;
+            widest: components["schemas"]["GapOut"] | null;
+            beside: number[];
             wanted: components["schemas"]["WishOut"];
             in_work: components["schemas"]["GapInWork"] | null;
             end: components["schemas"]["BagEnd"];
@@ -2265,7 +2267,6 @@ export interface components {
         BriefFieldsRequest: {
             miss?: components["schemas"]["Miss"];
             firmness?: components["schemas"]["Firmness"];
-            jobs?: components["schemas"]["JobFieldsRequest"][];
             most_clubs?: number;
             /** Format: decimal */
             budget?: string | null;
@@ -2290,24 +2291,69 @@ export interface components {
             maker_likes?: {
                 [key: string]: "liked" | "neutral" | "disliked" | "vetoed";
             };
+            jobs?: components["schemas"]["BriefJobRequest"][];
+        };
+        BriefJob: {
+            name: string;
+            kind: components["schemas"]["JobKind"];
+            /** Format: double */
+            distance_m: number;
+            /** Format: double */
+            carry_over_m: number | null;
+            /** Format: double */
+            width_m: number;
+            /** Format: double */
+            depth_m: number;
+            firmness: components["schemas"]["Firmness"];
+            /** Format: double */
+            uses_per_round: number;
+            course: string;
+            lie: string;
+            /** Format: double */
+            green_ft: number;
+            /** Format: double */
+            wind_mps: number;
+            /** Format: double */
+            wind_from_deg: number | null;
+        };
+        BriefJobRequest: {
+            name: string;
+            kind: components["schemas"]["JobKind"];
+            /** Format: double */
+            distance_m: number;
+            /** Format: double */
+            carry_over_m?: number | null;
+            /** Format: double */
+            width_m?: number;
+            /** Format: double */
+            depth_m?: number;
+            firmness?: components["schemas"]["Firmness"];
+            /** Format: double */
+            uses_per_round?: number;
+            course?: string;
+            lie?: string;
+            /** Format: double */
+            green_ft?: number;
+            /** Format: double */
+            wind_mps?: number;
+            /** Format: double */
+            wind_from_deg?: number | null;
         };
         BriefOut: {
             miss: components["schemas"]["Miss"];
-            fear: components["schemas"]["Fear"];
-            shape: components["schemas"]["ShapeEnum"];
-            courses: components["schemas"]["Course"][];
-            lies: string[];
-            likes: {
-                [key: string]: "liked" | "neutral" | "disliked" | "vetoed";
-            };
             firmness: components["schemas"]["Firmness"];
             most_clubs: number;
             /** Format: decimal */
             budget: string | null;
             pain: boolean;
             notes: string;
-            jobs: components["schemas"]["JobFields"][];
-            common: components["schemas"]["JobFields"][];
+            shape: components["schemas"]["ShapeEnum"];
+            courses: components["schemas"]["Course"][];
+            lies: string[];
+            likes: {
+                [key: string]: "liked" | "neutral" | "disliked" | "vetoed";
+            };
+            fear: components["schemas"]["Fear"];
             end: components["schemas"]["BagEnd"];
             school: components["schemas"]["School"];
             delivery: components["schemas"]["DeliveryEnum"] | components["schemas"]["BlankEnum"];
@@ -2320,6 +2366,8 @@ export interface components {
             maker_likes: {
                 [key: string]: "liked" | "neutral" | "disliked" | "vetoed";
             };
+            jobs: components["schemas"]["BriefJob"][];
+            common: components["schemas"]["BriefJob"][];
             makers: string[];
             /** Format: double */
             shop_stroke_price: number;
@@ -2532,7 +2580,7 @@ export interface components {
             after: components["schemas"]["BagSide"];
             over: number;
             price: string | null;
-            swap?: components["schemas"]["SwapOut"] | null;
+            swap: components["schemas"]["SwapOut"] | null;
         };
         ChoiceOut: {
             letter: string | null;
@@ -2596,7 +2644,7 @@ export interface components {
             /** Format: double */
             total_m: number;
             new: boolean;
-            expected?: boolean;
+            expected: boolean;
         };
         ClubOfTestInRequest: {
             head?: number | null;
@@ -2644,10 +2692,10 @@ export interface components {
             /** Format: double */
             share: number;
             /** Format: double */
-            green_ft?: number;
-            sand?: components["schemas"]["SandEnum"] | components["schemas"]["BlankEnum"];
+            green_ft: number;
+            sand: components["schemas"]["SandEnum"] | components["schemas"]["BlankEnum"];
             /** Format: double */
-            wind_mps?: number;
+            wind_mps: number;
         };
         CourseCode: {
             code: number;
@@ -3123,52 +3171,6 @@ export interface components {
         };
         /** @enum {string} */
         Intent: "stock" | "low" | "high" | "draw" | "fade" | "eased" | "hard" | "yardage";
-        JobFields: {
-            name: string;
-            kind: components["schemas"]["JobKind"];
-            /** Format: double */
-            distance_m: number;
-            /** Format: double */
-            carry_over_m: number | null;
-            /** Format: double */
-            width_m: number;
-            /** Format: double */
-            depth_m: number;
-            firmness: components["schemas"]["Firmness"];
-            /** Format: double */
-            uses_per_round: number;
-            course?: string;
-            lie?: string;
-            /** Format: double */
-            green_ft?: number;
-            /** Format: double */
-            wind_mps?: number;
-            /** Format: double */
-            wind_from_deg?: number | null;
-        };
-        JobFieldsRequest: {
-            name: string;
-            kind: components["schemas"]["JobKind"];
-            /** Format: double */
-            distance_m: number;
-            /** Format: double */
-            carry_over_m: number | null;
-            /** Format: double */
-            width_m: number;
-            /** Format: double */
-            depth_m: number;
-            firmness: components["schemas"]["Firmness"];
-            /** Format: double */
-            uses_per_round: number;
-            course?: string;
-            lie?: string;
-            /** Format: double */
-            green_ft?: number;
-            /** Format: double */
-            wind_mps?: number;
-            /** Format: double */
-            wind_from_deg?: number | null;
-        };
         /** @enum {string} */
         JobKind: "green" | "tee" | "layup";
         KeyInRequest: {
@@ -3187,14 +3189,14 @@ export interface components {
             last_used_at: string | null;
         };
         Keys: {
-            off?: boolean;
-            changed?: {
+            off: boolean;
+            changed: {
                 [key: string]: string;
             };
         };
         KeysIn: {
             off: boolean;
-            changed?: {
+            changed: {
                 [key: string]: string;
             };
         };
@@ -3206,7 +3208,7 @@ export interface components {
         };
         KeysOut: {
             keys: components["schemas"]["KeyLine"][];
-            made?: string | null;
+            made: string | null;
         };
         Landed: {
             /** Format: double */
@@ -3297,10 +3299,10 @@ export interface components {
         };
         Named: {
             /** Format: double */
-            low_m?: number | null;
+            low_m: number | null;
             /** Format: double */
-            high_m?: number | null;
-            total?: boolean;
+            high_m: number | null;
+            total: boolean;
         };
         NamedRequest: {
             /** Format: double */
@@ -3419,12 +3421,12 @@ export interface components {
              * Format: uri
              * @example http://api.example.org/accounts/?page=4
              */
-            next?: string | null;
+            next: string | null;
             /**
              * Format: uri
              * @example http://api.example.org/accounts/?page=2
              */
-            previous?: string | null;
+            previous: string | null;
             results: components["schemas"]["SessionLine"][];
         };
         PaginatedTrailLineList: {
@@ -3434,12 +3436,12 @@ export interface components {
              * Format: uri
              * @example http://api.example.org/accounts/?page=4
              */
-            next?: string | null;
+            next: string | null;
             /**
              * Format: uri
              * @example http://api.example.org/accounts/?page=2
              */
-            previous?: string | null;
+            previous: string | null;
             results: components["schemas"]["TrailLine"][];
         };
         PartPlanOut: {
@@ -3456,9 +3458,9 @@ export interface components {
             /** Format: double */
             sd_share: number | null;
             /** Format: double */
-            spin_rpm?: number | null;
+            spin_rpm: number | null;
             /** Format: double */
-            launch_deg?: number | null;
+            launch_deg: number | null;
         };
         PartnerInRequest: {
             session?: number | null;
@@ -3505,13 +3507,13 @@ export interface components {
         };
         PeopleOut: {
             people: components["schemas"]["PersonLine"][];
-            password?: string | null;
+            password: string | null;
         };
         Person: {
             id: number;
             name: string;
             hand: components["schemas"]["PersonHandEnum"];
-            try_out?: boolean;
+            try_out: boolean;
         };
         /** @enum {string} */
         PersonHandEnum: "right" | "left";
@@ -3646,11 +3648,11 @@ export interface components {
         Position: {
             name: string;
             /** Format: double */
-            loft_deg?: number;
+            loft_deg: number;
             /** Format: double */
-            lie_deg?: number;
+            lie_deg: number;
             /** Format: double */
-            face_deg?: number;
+            face_deg: number;
         };
         PositionRequest: {
             name: string;
@@ -3729,9 +3731,9 @@ export interface components {
             build: string;
             accepted: string[];
             new: number;
-            differs?: string[];
-            tray?: number;
-            refused?: components["schemas"]["RefusedShot"][];
+            differs: string[];
+            tray: number;
+            refused: components["schemas"]["RefusedShot"][];
         };
         RefusedShot: {
             id: string;
@@ -3762,19 +3764,24 @@ export interface components {
             short_most_m?: number | null;
         };
         RunInRequest: {
-            length?: string | null;
-            ball?: (components["schemas"]["Ball"] | components["schemas"]["NullEnum"]) | null;
+            protocol?: string;
+            intent?: components["schemas"]["Intent"];
+            lie?: (components["schemas"]["Lie"] | components["schemas"]["NullEnum"]) | null;
+            place?: string;
+            swing?: number;
+            length?: string;
+            struck_ball?: components["schemas"]["Ball"];
             /** Format: double */
-            wind_mps?: number | null;
+            wind_mps?: number;
             /** Format: double */
-            wind_from_deg?: number | null;
+            wind_from_deg?: number;
             tee_mm?: number | null;
-            /** Format: double */
-            temperature_c?: number | null;
             /** Format: double */
             asked_carry_m?: number | null;
             /** Format: double */
-            gripped_in?: number | null;
+            gripped_in?: number;
+            /** Format: double */
+            temperature_c?: number | null;
         };
         SaidInRequest: {
             said?: number | null;
@@ -3808,6 +3815,31 @@ export interface components {
             next_check: string | null;
         };
         SessionOut: {
+            surface: string;
+            indoor: boolean;
+            /** Format: double */
+            altitude_m: number;
+            /** Format: double */
+            temperature_c: number;
+            ball: string;
+            awaited: string;
+            day: components["schemas"]["DayKind"];
+            protocol: string;
+            intent: components["schemas"]["Intent"];
+            lie: (components["schemas"]["Lie"] | components["schemas"]["NullEnum"]) | null;
+            place: string;
+            swing: number;
+            length: string;
+            struck_ball: components["schemas"]["Ball"];
+            /** Format: double */
+            wind_mps: number;
+            /** Format: double */
+            wind_from_deg: number;
+            tee_mm: number | null;
+            /** Format: double */
+            asked_carry_m: number | null;
+            /** Format: double */
+            gripped_in: number;
             id: number;
             revision: number;
             shots_since: number;
@@ -3820,36 +3852,12 @@ export interface components {
             partner: components["schemas"]["PartnerOut"] | null;
             /** Format: date */
             held_on: string;
-            ball: string;
-            surface: string;
-            indoor: boolean;
-            /** Format: double */
-            altitude_m: number;
-            /** Format: double */
-            temperature_c: number;
             status: components["schemas"]["StatusEnum"];
             frozen: boolean;
             rule: components["schemas"]["GapRule"];
             clubs_to_place: number;
             in_hand: number | null;
-            protocol: string;
-            intent: components["schemas"]["Intent"];
-            lie: (components["schemas"]["Lie"] | components["schemas"]["NullEnum"]) | null;
-            length: string;
-            struck_ball: components["schemas"]["Ball"];
-            /** Format: double */
-            wind_mps: number;
-            /** Format: double */
-            wind_from_deg: number;
-            tee_mm: number | null;
-            /** Format: double */
-            asked_carry_m: number | null;
-            /** Format: double */
-            gripped_in: number;
-            swing: number;
-            day: components["schemas"]["DayKind"];
             day_words: string;
-            awaited: string;
             question: string;
             pinned: number | null;
             monitor: string;
@@ -3959,6 +3967,7 @@ export interface components {
             low: components["schemas"]["EndOut"] | null;
             high: components["schemas"]["EndOut"] | null;
             steps: components["schemas"]["StepOut"][];
+            widest: number | null;
             stages: components["schemas"]["Stage"][];
             school: components["schemas"]["School"];
             why: string;
@@ -4267,9 +4276,9 @@ export interface components {
             /** Format: double */
             slope_percent: number;
             /** Format: double */
-            wind_mps?: number;
+            wind_mps: number;
             /** Format: double */
-            wind_from_deg?: number;
+            wind_from_deg: number;
         };
         StopGreenInRequest: {
             /** Format: double */
@@ -4547,6 +4556,7 @@ export interface components {
             why: string;
             /** Format: double */
             chance: number | null;
+            chance_words: string;
             settled: boolean;
             more: number | null;
             against: string | null;

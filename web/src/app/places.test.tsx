@@ -77,6 +77,7 @@ describe("from the session to the instruments", () => {
 						carry_m: toMetres(162),
 						total_m: toMetres(170),
 						new: false,
+						expected: false,
 					},
 					{
 						id: 4,
@@ -87,6 +88,7 @@ describe("from the session to the instruments", () => {
 						carry_m: toMetres(178),
 						total_m: toMetres(184),
 						new: true,
+						expected: false,
 					},
 				],
 				gaps: [],

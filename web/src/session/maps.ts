@@ -64,28 +64,12 @@ export function mapRings(session: Session): MapRing[] {
 }
 
 /** The widest hole where another is in work. */
-function widestBeside({ gaps, in_work, wanted, end }: Bag, name: (id: number) => string): string[] {
-	const widest = gaps.reduce(
-		(most: Gap | null, gap) => (gap.open_m > (most?.open_m ?? 0) ? gap : most),
-		null,
-	);
-	const mine = gaps.find((gap) => gap.lower === in_work?.lower);
-	if (!widest || end === "short" || wanted.wish !== "gap" || widest.open_m <= (mine?.open_m ?? 0)) return [];
-	return [`Widest: ${yd(widest.open_m)} yd between ${name(widest.lower)} and ${name(widest.upper)}`];
-}
+const widestBeside = ({ widest }: Bag, name: (id: number) => string): string[] =>
+	widest ? [`Widest: ${yd(widest.open_m)} yd between ${name(widest.lower)} and ${name(widest.upper)}`] : [];
 
 /** The widest step between the ends of the wedges, where their space is cut. */
-function widestStep({ short }: Bag) {
-	if (!short?.places.length || !short.high) return undefined;
-	const top = short.high.build;
-	const last = short.steps.findIndex((step) => step.upper === top);
-	return short.steps
-		.slice(0, last + 1)
-		.reduce<(typeof short.steps)[number] | undefined>(
-			(most, step) => (most && most.step_m >= step.step_m ? most : step),
-			undefined,
-		);
-}
+const widestStep = ({ short }: Bag) =>
+	short?.places.length && short.widest !== null ? short.steps[short.widest] : undefined;
 
 export function readoutOf(bag: Bag, name: (id: number) => string): CarryMapProps["readout"] {
 	const inWork = bag.in_work;

@@ -13,16 +13,11 @@ export const inBag = (session: Session): Build[] =>
 /** By its name, a build of the stand by its letter first. */
 export const nameOf = (build: Build | undefined): string =>
 	build ? `${build.letter} ${build.name}`.trim() : "";
-/** The clubs of the bag a build is held against: those on both sides, and the one whose like is wanted. */
-export const besideOf = (session: Session): Build[] => {
-	const { in_work, wanted, end, short } = session.bag;
-	const wedges = end === "short" ? (short?.steps ?? []).map((step) => step.lower) : [];
-	const ids = [wanted.like, in_work?.lower, in_work?.upper, ...wedges];
-	// A club out of favour is no neighbour and stays in sight.
-	return [...inBag(session), ...ownOf(session).filter((build) => build.out_of_favour)].filter(
-		(build) => build.carry_m !== null && (ids.includes(build.id) || build.out_of_favour !== ""),
-	);
-};
+/** The own clubs a build is held against, as far as their carries are known. */
+export const besideOf = (session: Session): Build[] =>
+	session.bag.beside
+		.map((id) => buildOf(session, id))
+		.filter((build): build is Build => build !== undefined && build.carry_m !== null);
 /** How many clubs may come in: what was taken into the bag for now, and the places that are left. */
 export const placesOf = (session: Session): number =>
 	candidatesOf(session).filter((build) => build.accepted).length + session.clubs_to_place;

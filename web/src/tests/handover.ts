@@ -54,6 +54,7 @@ export function choice(clubs: Tested[], dropped: string[] = [], over = 0): Choic
 		after: side(after, "The space is closed."),
 		over,
 		price: clubs.length ? (279 * clubs.length).toFixed(2) : null,
+		swap: null,
 	};
 }
 

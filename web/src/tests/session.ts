@@ -133,11 +133,15 @@ const common = (name: string, yards: number, over?: number): Session["brief"]["c
 	uses_per_round: 1,
 	course: "",
 	lie: "",
+	green_ft: 10,
+	wind_mps: 0,
+	wind_from_deg: 0,
 });
 
 export const session: Session = {
 	id: 7,
-	customer: { id: 1, name: "Ada Field", hand: "right" },
+	customer: { id: 1, name: "Ada Field", hand: "right", try_out: false },
+	place: "",
 	fitter: "",
 	bay: 1,
 	bay_name: "Bay 1",
@@ -200,6 +204,8 @@ export const session: Session = {
 		short: null,
 		remarks: [{ build: 1, what: "count", sentence: "One club belongs between 5i and 5W." }],
 		order: [1, 2],
+		widest: null,
+		beside: [1, 2],
 		gaps: [
 			{
 				lower: 1,
@@ -296,6 +302,7 @@ export const verdict = (more: Partial<Verdict> = {}): Verdict => ({
 	headline: "Fills the slot",
 	why: "Carries 178, inside 176 to 183.",
 	chance: 0.83,
+	chance_words: "83%",
 	settled: true,
 	more: 0,
 	against: null,

@@ -4,10 +4,17 @@ from __future__ import annotations
 
 from collections.abc import Mapping
 
+from hemicycle_core.answers.space import (
+    held_against,
+    out_of_reach,
+    override_of,
+    proposed,
+    reached,
+    wider_elsewhere,
+)
 from hemicycle_core.bag import (
     BagEnd,
     Gap,
-    GapOrder,
     GapRule,
     Remark,
     Slot,
@@ -15,26 +22,23 @@ from hemicycle_core.bag import (
     coverage,
     remarks,
     replanned,
-    widest_gap,
 )
 from hemicycle_core.bag.gaps import RULE_WORDS
-from hemicycle_core.brief import FlightWish, ReplaceWay, Target, Wish
+from hemicycle_core.brief import Target, Wish
 from hemicycle_core.brief.wishes import far_words
-from hemicycle_core.flight import Firmness
+from hemicycle_core.facts import Club
 from hemicycle_core.rack import Reach
 from hemicycle_core.rack.differences import Spec, differences
 from hemicycle_core.units import yd_text
 
 from ...actions.targets import Named
-from ...domain.bag import name_of
 from ...domain.session import JudgedSession
-from ...models import Build
 from ..schemas.bag import BagOut, GapInWork, GapOut, RemarkOut, SlotOut, SpanOut, TargetOut, TypeWindow, WishOut
 from .wedges import present_short_end
 
 
 def _target(judged: JudgedSession, slot: Slot, proposed: Target, reach: Reach | None) -> TargetOut:
-    mine = judged.bag.override_of(slot, proposed.quantity)
+    mine = override_of(judged.facts, slot, proposed.quantity)
     return TargetOut(
         quantity=proposed.quantity,
         low=mine.low if mine else proposed.low,
@@ -67,84 +71,86 @@ def present_gap(gap: Gap, ids: Mapping[str, int]) -> GapOut:
 
 def present_bag(judged: JudgedSession) -> BagOut:
     covered = judged.bag.coverage
-    ids = {name_of(build): build.pk for build in judged.rows.in_bag}
+    ids = {club.called: club.key for club in judged.facts.in_bag}
 
     rules = covered.rules
-    session = judged.rows.session
+    space, widest = judged.facts.space, wider_elsewhere(judged.work)
     return BagOut(
         order=[ids[club.name] for club in covered.clubs],
         gaps=[present_gap(gap, ids) for gap in covered.gaps],
         rule=rules.long,
         rule_words=RULE_WORDS[rules.long],
-        gap_order=GapOrder(session.gap_order),
+        gap_order=space.gap_order,
         short_rule=rules.short,
         short_rule_words=RULE_WORDS[rules.short],
         long_step=SpanOut(rules.long_step.least_m, rules.long_step.most_m),
         short_step=SpanOut(rules.short_step.least_m, rules.short_step.most_m),
-        step_is_own=session.long_least_m is not None or session.short_least_m is not None,
-        turf=Firmness(session.turf) if session.turf else None,
-        stand=differences([_spec(build) for build in judged.rows.candidates]),
-        moved={build.letter: moved_by(judged, build) for build in judged.rows.candidates},
-        club_count=len(judged.rows.in_bag),
+        step_is_own=space.long_least_m is not None or space.short_least_m is not None,
+        turf=space.turf,
+        stand=differences([_spec(build) for build in judged.facts.candidates]),
+        moved={build.letter: moved_by(judged, build) for build in judged.facts.candidates},
+        club_count=len(judged.facts.in_bag),
         headline=_headline(judged),
-        wanted=_wanted(judged, {name_of(build): build.pk for build in judged.rows.own}),
+        widest=None if widest is None else present_gap(widest, ids),
+        beside=[club.key for club in held_against(judged.work)],
+        wanted=_wanted(judged, {build.called: build.key for build in judged.facts.own}),
         in_work=_in_work(judged, ids),
-        end=BagEnd(session.end),
+        end=judged.facts.brief.end,
         short=present_short_end(judged),
         remarks=[RemarkOut(ids[each.club], each.what, each.sentence) for each in _remarks(judged)],
     )
 
 
-def _spec(build: Build) -> Spec:
+def _spec(build: Club) -> Spec:
     shaft = build.shaft
     return Spec(build.letter, build.length_m, shaft.weight_g if shaft else None, shaft.flex if shaft else None)
 
 
-def moved_by(judged: JudgedSession, build: Build) -> str:
+def moved_by(judged: JudgedSession, build: Club) -> str:
     """What a candidate would do to its neighbours in the bag; empty before it was hit."""
-    club = judged.bag.carried(build)
-    if club is None or build.accepted_at is not None:
+    club = judged.known.carried.get(build.key)
+    if club is None or build.accepted:
         return ""
     after = coverage([*judged.bag.clubs, club], judged.bag.rules)
-    return replanned(judged.bag.coverage, after, name_of(build))
+    return replanned(judged.bag.coverage, after, build.called)
 
 
 def _remarks(judged: JudgedSession) -> list[Remark]:
     """How many clubs belong in the gap in work, then what else the bag says."""
     counted = _count(judged)
-    said = counted is not None and judged.bag.cut is None  # of a cut it stands beside the cut
+    said = counted is not None and judged.work.cut is None  # of a cut it stands beside the cut
     return [*([counted[1]] if said and counted else []), *remarks(judged.bag.coverage)]
 
 
 def _count(judged: JudgedSession) -> tuple[int, Remark] | None:
     """How many clubs belong in the gap in work."""
-    gap, schools = judged.bag.gap, judged.wedges.schools
-    if judged.bag.cut is not None and schools is not None and gap is not None:
+    gap, schools = judged.work.gap, judged.decided.schools
+    if judged.work.cut is not None and schools is not None and gap is not None:
         wanted = schools.each if schools.proposed is None else schools.proposed
         return wanted, Remark(gap.upper.name, "count", schools.sentence)
-    if gap is None or gap.step_m <= 0 or judged.bag.wish is not Wish.GAP or judged.bag.named:
+    if gap is None or gap.step_m <= 0 or judged.work.wish is not Wish.GAP or judged.work.named:
         return None
-    return clubs_for(gap.lower, gap.upper, rule=gap.rule, step=gap.step, uses=judged.uses_in_gap())
+    return clubs_for(gap.lower, gap.upper, rule=gap.rule, step=gap.step, uses=judged.work.uses_in_gap())
 
 
 def _wanted(judged: JudgedSession, own: Mapping[str, int]) -> WishOut:
-    bag, session = judged.bag, judged.rows.session
+    work, space = judged.work, judged.facts.space
     return WishOut(
-        wish=bag.wish,
-        like=own[bag.like.name] if bag.like else None,
-        flight=FlightWish(session.flight_wish) if session.flight_wish and bag.like else None,
-        ways=[ReplaceWay(each) for each in session.replace_ways],
-        named=Named(*bag.named, session.named_total) if bag.named else None,
+        wish=work.wish,
+        like=own[work.like.name] if work.like else None,
+        flight=space.flight_wish if work.like else None,
+        ways=list(space.replace_ways),
+        named=Named(*work.named, space.named_total) if work.named else None,
     )
 
 
 def _headline(judged: JudgedSession) -> str:
-    short = judged.wedges.short_end
-    if judged.bag.wish is Wish.COMPARE:
+    short = judged.ends.short_end
+    if judged.work.wish is Wish.COMPARE:
         return "Compared only: no window, and no verdict by one."
-    if judged.bag.like is not None or judged.bag.named is not None:
+    if judged.work.like is not None or judged.work.named is not None:
         return _asked_words(judged)
-    if judged.rows.session.end == BagEnd.SHORT and short is not None:
+    if judged.facts.brief.end is BagEnd.SHORT and short is not None:
         return short.sentence
     if len(judged.bag.clubs) < 2:
         return "Import the baseline or type carries to see where the hole is."
@@ -153,24 +159,23 @@ def _headline(judged: JudgedSession) -> str:
 
 def _asked_words(judged: JudgedSession) -> str:
     """What was asked of an old club, or the yardage that was named."""
-    fairway, like = judged.bag.wanted.fairway, judged.bag.like
+    fairway, like = judged.work.wanted.fairway, judged.work.like
     if like is not None and fairway is not None:
         return far_words(like, fairway, judged.thresholds)
     if like is not None:
-        return f"Wanted: a club that {judged.bag.wanted.does}."
-    return judged.bag.layout.sentence if judged.bag.layout is not None else ""
+        return f"Wanted: a club that {judged.work.wanted.does}."
+    return judged.work.layout.sentence if judged.work.layout is not None else ""
 
 
 def _hole_words(judged: JudgedSession) -> str:
-    gap = judged.bag.gap
+    gap, widest = judged.work.gap, wider_elsewhere(judged.work)
     if gap is None or gap.open_m <= 0:
         return f"No hole by {RULE_WORDS[judged.bag.rules.long]}."
     words = f"{_open(gap)}."
-    widest = widest_gap(judged.bag.coverage)
-    if widest is None or widest.open_m <= gap.open_m:
+    if widest is None:
         return words
-    reached = judged.bag.reached is None or judged.bag.reached(widest)
-    return f"{words} Widest: {_open(widest)}{'' if reached else ', which no club reaches at this speed'}."
+    can = reached(judged.known, widest)
+    return f"{words} Widest: {_open(widest)}{'' if can else ', which no club reaches at this speed'}."
 
 
 def _open(gap: Gap) -> str:
@@ -178,7 +183,7 @@ def _open(gap: Gap) -> str:
 
 
 def _in_work(judged: JudgedSession, ids: dict[str, int]) -> GapInWork | None:
-    layout, gap = judged.bag.layout, judged.bag.gap
+    layout, gap = judged.work.layout, judged.work.gap
     if layout is None:
         return None
     counted = _count(judged)
@@ -210,14 +215,14 @@ def _in_work(judged: JudgedSession, ids: dict[str, int]) -> GapInWork | None:
 
 def _by_type(judged: JudgedSession, slot: Slot) -> list[TypeWindow]:
     """The window of each kind of head, where roll-out is what closes the space."""
-    if judged.bag.gap is None or judged.bag.gap.rule is not GapRule.ROLL_OUT or judged.bag.like:
+    if judged.work.gap is None or judged.work.gap.rule is not GapRule.ROLL_OUT or judged.work.like:
         return []
-    if judged.bag.override_of(slot, "carry_m") is not None:
+    if override_of(judged.facts, slot, "carry_m") is not None:
         return []
-    own = [(kind, judged.slot_as(slot, kind)) for kind in judged.lines]
+    own = [(kind, judged.work.slot_as(slot, kind)) for kind in judged.known.lines]
     return [TypeWindow(kind, each.roll_m, each.low_m, each.high_m) for kind, each in own]
 
 
 def _targets(judged: JudgedSession, slot: Slot) -> list[TargetOut]:
-    reach = judged.out_of_reach(slot)
-    return [_target(judged, slot, target, reach) for target in judged.bag.proposed(slot)]
+    reach = out_of_reach(judged.work, slot)
+    return [_target(judged, slot, target, reach) for target in proposed(judged.work, slot)]

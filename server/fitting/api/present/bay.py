@@ -6,74 +6,73 @@ from collections.abc import Mapping, Sequence
 from dataclasses import asdict
 from typing import Any
 
+from hemicycle_core.answers.clubs import mean_of
 from hemicycle_core.bag import HeadType
-from hemicycle_core.judge import EFFECTS, ChangeKind
+from hemicycle_core.facts import Club, HitIn
+from hemicycle_core.judge import ChangeKind
 from hemicycle_core.judge.eased import part_swings
 from hemicycle_core.judge.feel import last_said
 from hemicycle_core.judge.held import held_on
 from hemicycle_core.judge.swing_words import read_clean
+from hemicycle_core.kept import kept, new_store
 from hemicycle_core.rack.specification import Specification, detail, shaft_words
-from hemicycle_core.rack.stock import Wear
 from hemicycle_core.runs import Ball, ball_words
 from hemicycle_core.samples import certainty, cost_of_a_miss, pattern
 from hemicycle_core.samples.averages import average, smash, values_of
-from hemicycle_core.samples.day import DayKind, Then, day_of, day_words
+from hemicycle_core.samples.day import Then, day_of, day_words
 from hemicycle_core.samples.drift import Steadiness, steadiness
 from hemicycle_core.samples.outliers import questioned, smash_doubted
 from hemicycle_core.shots import READINGS, Source, Strike, least_trusted
 from hemicycle_core.shots import Shot as CoreShot
 from hemicycle_core.units import ninety
-from hemicycle_core.wedges import Complaint, Finish
 from shop.models import AuditEntry, User
 from shop.trail import in_words, named
 
 from ...actions.acts import stacks
-from ...domain.cache import key_of, new_cache, remembered
 from ...domain.rows import core_shot
 from ...domain.session import JudgedSession
-from ...models import Build, FittingSession, Shot
+from ...models import FittingSession, Shot
 from ..schemas.bag import SpanOut
 from ..schemas.bay import ActLine, ActsOut, BuildOut, FeelOut, ShotOut
-from ..schemas.words import Liking
 
-QUESTIONS = new_cache()
+QUESTIONS = new_store()
 
 
-def specification(build: Build) -> Specification:
-    head, shaft = build.head, build.shaft
+def specification(club: Club) -> Specification:
+    head, shaft, made = club.head, club.shaft, club.made
     return Specification(
-        name=build.name,
+        name=club.name,
         head=head.in_full if head else None,
-        stated_loft_deg=build.stated_loft_deg,
-        set_loft_deg=build.set_loft_deg,
-        measured_loft_deg=build.measured_loft_deg,
-        stock_swing=build.stock_swing,
-        own_shaft=build.own_shaft,
-        lie_deg=build.made_club.lie_deg,
-        bounce_deg=build.made_club.bounce_deg,
-        sole=build.sole_words,
-        finish=build.finish,
-        grip=build.grip,
-        stamping=build.stamping,
-        work=tuple(each["words"] for each in build.work),
-        bent=any(each["kind"] == ChangeKind.BEND for each in build.work),
-        length_m=build.length_m,
+        stated_loft_deg=club.stated_loft_deg,
+        set_loft_deg=club.set_loft_deg,
+        measured_loft_deg=club.measured_loft_deg,
+        stock_swing=club.stock_swing,
+        own_shaft=club.own_shaft,
+        lie_deg=made.lie_deg,
+        bounce_deg=made.bounce_deg,
+        sole=club.sole,
+        finish=club.finish or "",
+        grip=club.grip,
+        stamping=club.stamping,
+        work=tuple(each.words for each in club.work),
+        bent=any(each.kind == ChangeKind.BEND for each in club.work),
+        length_m=club.length_m,
         shaft=shaft.name if shaft else None,
         shaft_g=shaft.weight_g if shaft else None,
         flex=shaft.flex if shaft else None,
         material=shaft.material if shaft else None,
-        sleeve_deg=head.sleeve_deg if head else None,
-        price=None if build.price is None else str(build.price),
+        sleeve_deg=head.rack.sleeve_deg if head else None,
+        price=club.price_words,
     )
 
 
-def present_build(judged: JudgedSession, build: Build) -> BuildOut:
-    shots = judged.rows.shots_of(build)
-    carry = judged.bag.mean(build, "carry_m")
+def present_build(judged: JudgedSession, build: Club) -> BuildOut:
+    shots = build.shots
+    carry = mean_of(build, "carry_m")
     known = certainty(carry) if carry else None
     # A candidate's certainty is its verdict's, which the player's other builds inform.
-    verdict = next((each for each in judged.verdicts if each.letter == build.letter), None)
-    carried = judged.bag.carried(build)
+    verdict = next((each for each in judged.decided.verdicts if each.letter == build.letter), None)
+    carried = judged.known.carried.get(build.key)
     spec = specification(build)
 
     carries, spread = values_of(shots, "carry_m"), pattern(shots)
@@ -83,11 +82,11 @@ def present_build(judged: JudgedSession, build: Build) -> BuildOut:
         return {key: mean.mean for key, mean in means.items() if mean is not None}
 
     return BuildOut(
-        id=build.pk,
+        id=build.key,
         letter=build.letter,
         name=build.name,
-        head=build.head_id,
-        head_type=HeadType(build.head_type),
+        head=build.head.key if build.head else None,
+        head_type=build.head_type,
         detail=detail(spec),
         shaft=shaft_words(spec),
         stated_loft_deg=build.stated_loft_deg,
@@ -95,18 +94,18 @@ def present_build(judged: JudgedSession, build: Build) -> BuildOut:
         measured_loft_deg=build.measured_loft_deg,
         own_shaft=build.own_shaft,
         age_rounds=build.age_rounds,
-        wear=Wear(build.wear) if build.wear else None,
+        wear=build.wear,
         length_m=build.length_m,
         price=spec.price,
         fixed=build.fixed,
-        accepted=build.accepted_at is not None,
-        liking=Liking(build.liking),
-        turned_from=(build.turned_from.letter or build.turned_from.name) if build.turned_from else "",
-        settings_deg=build.head.for_core.lofts_deg if build.head else [],
+        accepted=build.accepted,
+        liking=build.liking,
+        turned_from=build.turned_from_words,
+        settings_deg=build.head.rack.lofts_deg if build.head else [],
         carry_m=carried.carry_m if carried else None,
         total_m=carried.total_m if carried else None,
         total_read=bool(carried and carried.total_read),
-        carry_from=judged.bag.carry_from(build),
+        carry_from=judged.known.carry_from[build.key],
         known_from="" if carry else build.known_from,
         carry_doubt_m=ninety(carried.carry_sd_m) if carried else None,
         spread_m=known.spread if known else None,
@@ -115,8 +114,8 @@ def present_build(judged: JudgedSession, build: Build) -> BuildOut:
         half_width_m=verdict.half_width_m if verdict else (known.half_width if known else None),
         settled=verdict.settled if verdict else bool(known and known.settled),
         more=verdict.more if verdict else (known.more if known else None),
-        wanted={target.quantity: SpanOut(target.low, target.high) for target in judged.wanted_of(build)},
-        roll_known=not build.is_own and judged.measured_roll(build) is not None,
+        wanted={target.quantity: SpanOut(target.low, target.high) for target in judged.stand.wanted_of(build)},
+        roll_known=not build.is_own and judged.known.measured_roll(build) is not None,
         out_of_favour=build.out_of_favour,
         stock_swing=build.stock_swing,
         old_swing=sum(shot.stock and shot.old_swing for shot in shots),
@@ -129,29 +128,29 @@ def present_build(judged: JudgedSession, build: Build) -> BuildOut:
         averages=averages(kept_only=True),
         averages_all=averages(kept_only=False),
         sources=least_trusted(shot.sources for shot in shots),
-        lie_deg=build.made_club.lie_deg,
-        bounce_deg=build.made_club.bounce_deg,
-        sole=build.sole_words,
-        finish=Finish(build.finish) if build.finish else None,
+        lie_deg=build.made.lie_deg,
+        bounce_deg=build.bounce_deg,
+        sole=build.sole,
+        finish=build.finish,
         grip=build.grip,
         stamping=build.stamping,
         of_set=build.is_of_set,
         on_order=build.on_order,
         kept_for=build.kept_for,
-        uses=dict(build.uses),
-        complaints=[Complaint(each) for each in build.complaints],
+        uses=dict(build.uses or {}),
+        complaints=list(build.complaints),
         part_swings=part_swings(shots) if build.head_type in (HeadType.WEDGE, HeadType.IRON) else [],
         borrowed=build.borrowed,
         assumed=list(build.assumed),
-        work=[each["words"] for each in build.work],
-        cautions=_cautions(build),
-        feel=_feel(judged, build),
-        held=None if judged.job_counted is None else held_on(shots, judged.job_counted),
+        work=[each.words for each in build.work],
+        cautions=build.cautions,
+        feel=_feel(build),
+        held=None if judged.work.job_counted is None else held_on(shots, judged.work.job_counted),
     )
 
 
-def _feel(judged: JudgedSession, build: Build) -> FeelOut | None:
-    said = judged.rows.felt_of(build)
+def _feel(build: Club) -> FeelOut | None:
+    said = build.felt
     last = last_said(said)
     if last is None:
         return None
@@ -160,23 +159,18 @@ def _feel(judged: JudgedSession, build: Build) -> FeelOut | None:
     return FeelOut(marks, last.veto, last.word, last.words, last.numbers, times)
 
 
-def _cautions(build: Build) -> list[str]:
-    """What to take care of in the work that a build took, each said once."""
-    kinds = [each["kind"] for each in build.work if each["kind"] in set(ChangeKind)]
-    said = [EFFECTS[ChangeKind(kind)].caution for kind in kinds]
-    return list(dict.fromkeys(each for each in said if each))
-
-
 def drawn_shot(session: FittingSession, shot: Shot) -> dict[str, Any]:
     """A shot by itself, as screens draw it before anything is read anew."""
+    run = shot.run.known
     mine = Shot.objects.of(session.shop_id).filter(session=session, run__struck_ball=Ball.OWN)
-    usual = Ball.OWN if shot.run.struck_ball == Ball.OWN or mine.exists() else Ball(shot.run.struck_ball)
-    return asdict(present_shot(shot, known=core_shot(shot, session.swing, shot.run.build.stock_swing, usual)))
+    usual = Ball.OWN if run.struck_ball is Ball.OWN or mine.exists() else run.struck_ball
+    known = core_shot(shot, run, session.asked.swing, shot.run.build.stock_swing, usual)
+    return asdict(present_shot(shot, run, known=known))
 
 
-def present_shot(shot: Shot, usual: Mapping[str, Source] | None = None, *, known: CoreShot) -> ShotOut:
-    """usual: the sources that need not be named; without them all but measured ones are. known: what the shot says by
-    now."""
+def present_shot(shot: Shot, run: HitIn, usual: Mapping[str, Source] | None = None, *, known: CoreShot) -> ShotOut:
+    """run: that it was hit in. usual: the sources that need not be named; without them all but measured ones are.
+    known: what the shot says by now."""
     usual = usual or {}
     return ShotOut(
         id=shot.pk,
@@ -187,10 +181,10 @@ def present_shot(shot: Shot, usual: Mapping[str, Source] | None = None, *, known
         aside=shot.aside,
         aside_reason=shot.aside_reason,
         strike=Strike(shot.strike) if shot.strike else None,
-        protocol=shot.run.protocol,
+        protocol=run.protocol,
         intent=known.intent,
-        lie=known.lie if shot.run.lie else None,
-        place=shot.run.place,
+        lie=known.lie if run.lie else None,
+        place=run.place,
         apart=known.apart,
         as_hit_m=shot.carry_m if shot.calm else None,
         old_swing=known.old_swing,
@@ -232,12 +226,11 @@ def usual_sources(shots: Sequence[CoreShot]) -> dict[str, Source]:
 
 def questions(judged: JudgedSession) -> dict[int, str]:
     """Kept shots that look unlike the others of their build, by shot."""
-    rows = judged.rows
-    groups = [(rows.shots_of(build), HeadType(build.head_type)) for build in rows.builds]
-    asked = remembered(QUESTIONS, key_of(groups), lambda: questioned(groups))
+    rows, clubs = judged.rows, judged.facts.clubs
+    groups = [(club.shots, club.head_type) for club in clubs]
     found: dict[int, str] = {}
-    for build, unlike in zip(rows.builds, asked, strict=True):
-        mine = [shot.pk for shot, _ in rows.by_build.get(build.pk, [])]
+    for club, unlike in zip(clubs, kept(QUESTIONS, questioned, groups), strict=True):
+        mine = [shot.pk for shot, _ in rows.by_build.get(club.key, [])]
         found |= {mine[each.index]: each.sentence for each in unlike}
     return found
 
@@ -245,11 +238,10 @@ def questions(judged: JudgedSession) -> dict[int, str]:
 def struck_clean(judged: JudgedSession) -> dict[int, float]:
     """Of shots that were missed, what each would have carried struck as the clean ones of its build, metres."""
     rows, found = judged.rows, {}
-    for build in rows.builds:
-        stock = rows.shots_of(build)
-        for shot, known in rows.by_build.get(build.pk, []):
+    for club in judged.facts.clubs:
+        for shot, known in rows.by_build.get(club.key, []):
             missed = known.counts and known.stock and (known.aside or known.strike is not None)
-            clean = read_clean(known, stock) if missed else None
+            clean = read_clean(known, club.shots) if missed else None
             if clean is not None:
                 found[shot.pk] = clean
     return found
@@ -257,27 +249,25 @@ def struck_clean(judged: JudgedSession) -> dict[int, float]:
 
 def about_the_monitor(judged: JudgedSession) -> str:
     """What is to be said of the bay's monitor and of the ball, once for all shots."""
-    rows = judged.rows
-    doubted = smash_doubted([(rows.shots_of(build), HeadType(build.head_type)) for build in rows.builds])
-    return " ".join(words for words in (doubted, ball_words(rows.ball)) if words)
+    doubted = smash_doubted([(club.shots, club.head_type) for club in judged.facts.clubs])
+    return " ".join(words for words in (doubted, ball_words(judged.rows.ball)) if words)
 
 
 def day(judged: JudgedSession) -> str:
     """What is to be said of the day, with the builds to hit again on another."""
-    rows, choice = judged.rows, judged.decision.choice
+    facts, choice = judged.facts, judged.decision.choice
     known = [
-        (build.name, rows.shots_of(build), Then(**swung))
-        for build in rows.own
-        if (swung := (build.known_flight or {}).get("swung"))
+        (club.name, club.shots, Then(**swung))
+        for club in facts.own
+        if (swung := (club.known_flight or {}).get("swung"))
     ]
-    found = day_of(known, rows.session.bay.monitor, DayKind(rows.session.day))
+    found = day_of(known, facts.monitor, facts.visit.day)
     return day_words(found, [letter for letter in (choice.letter, choice.runner_up) if letter])
 
 
 def steady(judged: JudgedSession) -> Steadiness:
     """Whether the player is still the same; learning is looked for with a candidate in hand."""
-    rows = judged.rows
-    hit = ((shot.run.build_id, known) for shot, known in rows.in_order if shot.run.imported_id is None)
-    strange = next((build.pk for build in rows.candidates if build.pk == rows.session.in_hand_id), None)
-    lengths = {build.pk: build.length_in_a_set_m for build in rows.builds}
-    return steadiness([(build, shot) for build, shot in hit if shot.kept], lengths, strange)
+    facts = judged.facts
+    hit = [(each.club, each.shot) for each in facts.hit if each.here and each.shot.kept]
+    strange = next((club.key for club in facts.candidates if club.key == facts.in_hand), None)
+    return steadiness(hit, {club.key: club.length_in_a_set_m for club in facts.clubs}, strange)

@@ -5,10 +5,14 @@ from __future__ import annotations
 from collections.abc import Sequence
 from itertools import combinations
 
-from hemicycle_core.bag import BagEnd, as_neighbours, serves
+from hemicycle_core.answers.clubs import mean_of
+from hemicycle_core.answers.short_tests import claims_of
+from hemicycle_core.answers.space import held_against
+from hemicycle_core.bag import as_neighbours, serves
 from hemicycle_core.decision import Worth
+from hemicycle_core.facts import Club
+from hemicycle_core.facts.session import air_of
 from hemicycle_core.flight import Launch, drawn_path
-from hemicycle_core.heads import HeadType
 from hemicycle_core.judge import (
     Candidate,
     Comparison,
@@ -25,10 +29,9 @@ from hemicycle_core.protocols import findings
 from hemicycle_core.protocols.shaped import against_the_shape, span_words
 from hemicycle_core.samples import pattern
 from hemicycle_core.samples.lies import by_lie
+from hemicycle_core.units import chance_text
 
-from ...domain.bag import name_of
 from ...domain.session import JudgedSession
-from ...models import Build
 from ..schemas.bench import (
     AirOut,
     BenchOut,
@@ -53,25 +56,26 @@ LAUNCH = ("ball_speed_mps", "launch_deg", "spin_rpm")
 
 
 def present_verdict(judged: JudgedSession, verdict: Verdict) -> VerdictOut:
-    rows = judged.rows
-    build = next(build for build in rows.candidates if build.letter == verdict.letter)
-    slot = judged.bag.slot_of(build)
+    facts = judged.facts
+    build = next(build for build in facts.candidates if build.letter == verdict.letter)
+    slot = judged.work.slot_of(build)
     return VerdictOut(
-        build=build.pk,
+        build=build.key,
         letter=verdict.letter,
         slot=slot.index if slot else 0,
         kind=verdict.kind,
         headline=verdict.headline,
         why=verdict.why,
         chance=verdict.chance,
+        chance_words=chance_text(verdict.chance),
         settled=verdict.settled,
         more=verdict.more,
         against=verdict.against,
         change=verdict.change,
         turn_deg=verdict.turn.change.amount if verdict.turn else None,
         half_width_m=verdict.half_width_m,
-        at_first=judged.at_first.get(verdict.letter, ""),
-        shape=against_the_shape(rows.shots_of(build), rows.session.shape, left_handed=rows.left_handed),
+        at_first=judged.decided.at_first.get(verdict.letter, ""),
+        shape=against_the_shape(build.shots, facts.brief.shape, left_handed=facts.left_handed),
         rounds=verdict.rounds,
         played=[
             PlayedOut(
@@ -92,25 +96,25 @@ def present_verdict(judged: JudgedSession, verdict: Verdict) -> VerdictOut:
     )
 
 
-def _path(judged: JudgedSession, build: Build, carry_m: float, peak_m: float | None) -> list[list[float]]:
+def _path(judged: JudgedSession, build: Club, carry_m: float, peak_m: float | None) -> list[list[float]]:
     """The flight of the average launch, as large as the average carry and height of the kept shots."""
-    means = [judged.bag.mean(build, key) for key in LAUNCH]
+    means = [mean_of(build, key) for key in LAUNCH]
     if any(mean is None for mean in means):
         return []
     launch = Launch(*(mean.mean for mean in means if mean is not None))
-    air, scales = judged.rows.air_of(build), judged.bag.anchored.scales
+    air, scales = air_of(judged.facts, build), judged.known.anchored.scales
     path = drawn_path(launch, carry_m=carry_m, peak_m=peak_m, air=air, scales=scales)
     return [[round(float(x), 2), round(float(z), 2)] for x, z in path]
 
 
-def present_flight(judged: JudgedSession, build: Build) -> BoardLine | None:
-    club = judged.bag.carried(build)
+def present_flight(judged: JudgedSession, build: Club) -> BoardLine | None:
+    club = judged.known.carried.get(build.key)
     if club is None:
         return None
-    offline = judged.bag.mean(build, "offline_m")
-    found = pattern(judged.rows.shots_of(build))
+    offline = mean_of(build, "offline_m")
+    found = pattern(build.shots)
     return BoardLine(
-        build=build.pk,
+        build=build.key,
         letter=build.letter,
         name=build.name,
         carry_m=club.carry_m,
@@ -158,8 +162,8 @@ def _worth(letter: str, worth: Worth) -> BuildWorth:
 def _pairs(judged: JudgedSession, candidates: Sequence[Candidate]) -> list[Comparison | None]:
     """Every two builds for one place: a hybrid and a wedge are never held against each other. By what they save, as the
     decision has it; by the jobs where nothing can be said of that."""
-    weighed, saved = judged.judgement.weighed, judged.decision.saved
-    slots = {case.candidate.letter: case.slot for case in judged.cases}
+    weighed, saved = judged.decided.judgement.weighed, judged.decision.saved
+    slots = {case.candidate.letter: case.slot for case in judged.stand.cases}
     metrics = [metric for metric in METRICS if metric is not (Metric.SAVES if saved is None else Metric.JOBS)]
     return [
         compare(a, b, metric=metric, weighed=saved if metric is Metric.SAVES else weighed, thresholds=judged.thresholds)
@@ -170,24 +174,19 @@ def _pairs(judged: JudgedSession, candidates: Sequence[Candidate]) -> list[Compa
 
 
 def present_bench(judged: JudgedSession) -> BenchOut:
-    rows, gap = judged.rows, judged.bag.gap
-    candidates = [judged.candidate(build) for build in rows.candidates]
+    facts, gap = judged.facts, judged.work.gap
+    candidates = [judged.stand.candidates[build.key] for build in facts.candidates]
     pairs = _pairs(judged, candidates)
-    names = {gap.lower.name, gap.upper.name} if gap else set()
-    names |= {judged.bag.like.name} if judged.bag.like else set()
-    if rows.session.end == BagEnd.SHORT:
-        names |= {name_of(build) for build in judged.wedges.builds if build in rows.in_bag}
-    beside = [build for build in rows.in_bag if name_of(build) in names and build not in rows.accepted]
-    # A club out of favour is no neighbour and stays a column.
-    beside += [build for build in rows.own if build.out_of_favour and build not in beside]
-    carried = {build: club for build in (*rows.candidates, *beside) if (club := judged.bag.carried(build)) is not None}
-    ids = {club.name: build.pk for build, club in carried.items()}
-    stand = {build: club for build, club in carried.items() if not build.is_own and build.accepted_at is None}
-    hit = [*rows.candidates, *(build for build in rows.own if rows.shots_of(build))]
-    found = {build: findings(rows.shots_of(build), left_handed=rows.left_handed) for build in hit}
+    beside = held_against(judged.work)
+    known = judged.known.carried
+    carried = {build: known[build.key] for build in (*facts.candidates, *beside) if build.key in known}
+    ids = {club.name: build.key for build, club in carried.items()}
+    stand = {build: club for build, club in carried.items() if not build.is_own and not build.accepted}
+    hit = [*facts.candidates, *(build for build in facts.own if build.shots)]
+    found = {build: findings(build.shots, left_handed=facts.left_handed) for build in hit}
     return BenchOut(
-        revision=rows.session.revision,
-        lines=[line for build in rows.candidates if (line := present_flight(judged, build)) is not None],
+        revision=judged.rows.session.revision,
+        lines=[line for build in facts.candidates if (line := present_flight(judged, build)) is not None],
         neighbours=[line for build in beside if (line := present_flight(judged, build)) is not None],
         comparisons=[
             ComparisonOut(
@@ -207,7 +206,7 @@ def present_bench(judged: JudgedSession) -> BenchOut:
         choice=present_choice(judged),
         findings=[
             FindingOut(
-                build.pk,
+                build.key,
                 build.letter,
                 each.protocol,
                 each.intent,
@@ -232,33 +231,33 @@ def present_bench(judged: JudgedSession) -> BenchOut:
         ],
         lies={
             build.letter: [each.sentence for each in found_from]
-            for build in rows.candidates
-            if (found_from := by_lie(rows.shots_of(build)))
+            for build in facts.candidates
+            if (found_from := by_lie(build.shots))
         },
         spans={
             build.letter: words for build, of_build in found.items() if build.letter and (words := span_words(of_build))
         },
         flights=present_flights(judged),
-        claims=present_claims(judged.wedges.claims),
+        claims=present_claims(claims_of(judged.stand)),
         grooves=present_grooves(judged),
-        eases=judged.judgement.weighed.eases.sentence,
+        eases=judged.decided.judgement.weighed.eases.sentence,
     )
 
 
-def present_what_if(judged: JudgedSession, build: Build) -> WhatIfOut:
+def present_what_if(judged: JudgedSession, build: Club) -> WhatIfOut:
     """What a change of this build would do, and what other air would, from its own kept shots."""
-    shots, air, anchored = judged.rows.shots_of(build), judged.rows.air_of(build), judged.bag.anchored
-    sleeve = build.head.sleeve_deg if build.head else 0.0
+    shots, air, anchored = build.shots, air_of(judged.facts, build), judged.known.anchored
+    sleeve = build.head.rack.sleeve_deg if build.head else 0.0
     hit = HitClub(
         lie_deg=(build.head.lie_deg if build.head else None) or USUAL_LIE_DEG,
         loft_deg=build.loft_deg,
-        head_type=HeadType(build.head_type),
-        left_handed=judged.rows.left_handed,
+        head_type=build.head_type,
+        left_handed=judged.facts.left_handed,
     )
     made = predict(shots, usual_changes(sleeve_deg=sleeve), air=air, anchored=anchored, club=hit)
     moved = elsewhere(shots, other_airs(air), was=air, anchored=anchored)
     return WhatIfOut(
-        build=build.pk,
+        build=build.key,
         letter=build.letter,
         shots=made[0].shots if made else 0,
         anchored=anchored.trusted,

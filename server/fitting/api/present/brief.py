@@ -2,14 +2,13 @@
 
 from __future__ import annotations
 
-from dataclasses import fields
-
 from hemicycle_core.bag import BagEnd
 from hemicycle_core.brief import CommonJob, JobKind, common_jobs
 from hemicycle_core.brief.common import longest, short_jobs
+from hemicycle_core.facts import BriefJob
 from hemicycle_core.wedges.words import WISH_LEADS
 
-from ...actions.brief import JobFields, brief_of
+from ...actions.brief import brief_of
 from ...domain.session import JudgedSession
 from ..schemas.brief import BriefOut, LongestOut
 
@@ -18,12 +17,12 @@ def present_brief(judged: JudgedSession) -> BriefOut:
     session = judged.rows.session
     found = brief_of(session, judged.rows.jobs)
     return BriefOut(
-        **{each.name: getattr(found, each.name) for each in fields(found)},
+        **vars(found),
         wish_leads={each: WISH_LEADS[each] for each in found.wedge_wishes},
-        delivered=judged.wedges.delivered,
+        delivered=judged.ends.delivered,
         makers=sorted({head.maker for head in judged.rows.heads if head.maker} | set(found.maker_likes)),
-        shop_stroke_price=judged.rows.shop_thresholds.stroke_price,
-        shop_round_shots=list(judged.rows.shop_thresholds.round_shots),
+        shop_stroke_price=judged.facts.shop_thresholds.stroke_price,
+        shop_round_shots=list(judged.facts.shop_thresholds.round_shots),
         done=session.briefed_at is not None,
         common=[present_common(each) for each in _common(judged)],
         longest=[
@@ -36,14 +35,14 @@ def present_brief(judged: JudgedSession) -> BriefOut:
 
 def _common(judged: JudgedSession) -> list[CommonJob]:
     """Jobs to start from, of the end that is worked at, or of both."""
-    end, bag = judged.rows.session.end, judged.bag
+    end, bag = judged.facts.brief.end, judged.bag
     short = short_jobs(bag.clubs) if end != BagEnd.LONG else []
-    return [*(common_jobs(bag.clubs, bag.layout) if end != BagEnd.SHORT else []), *short]
+    return [*(common_jobs(bag.clubs, judged.work.layout) if end != BagEnd.SHORT else []), *short]
 
 
-def present_common(common: CommonJob) -> JobFields:
+def present_common(common: CommonJob) -> BriefJob:
     job = common.job
-    return JobFields(
+    return BriefJob(
         name=job.name,
         kind=job.kind,
         distance_m=job.distance_m,

@@ -4,50 +4,53 @@ from __future__ import annotations
 
 from typing import Any
 
+from hemicycle_core.answers.space import targets
+from hemicycle_core.answers.stand import limits_of, own_clubs, tried_builds
+from hemicycle_core.answers.wedges import bend_room
 from hemicycle_core.brief import Wish
 from hemicycle_core.decision import BagClub
+from hemicycle_core.facts import Club, HitIn
+from hemicycle_core.facts.brief import lie_of
+from hemicycle_core.facts.session import liking_of
 from hemicycle_core.formats.bundle_schema import EXPECTED_OF, FORMAT, KNOWN, SEEN, VERSION
 from hemicycle_core.formats.csv_out import WrittenShot
 from hemicycle_core.formats.shots import RunSaid
 from hemicycle_core.rack import Expected
-from hemicycle_core.runs import Ball
-from hemicycle_core.shots import FLIGHT_READINGS, Intent, Source
+from hemicycle_core.shots import FLIGHT_READINGS, Source
 from hemicycle_core.shots import Shot as CoreShot
 
-from ...domain.bag import name_of
-from ...domain.options import limits_of, own_clubs, tried_builds
-from ...domain.rows import lie_of
 from ...domain.session import JudgedSession
 from ...domain.soles import SessionSole
-from ...models import Build, Shot
+from ...models import Shot
 
 
 def present_bundle(judged: JudgedSession) -> dict[str, Any]:
     """Everything of a session that a judgement rests on, canonical units."""
-    rows, session = judged.rows, judged.rows.session
-    bag = {club.key: club for club in own_clubs(judged)}
-    tried = tried_builds(judged)
+    facts, session = judged.facts, judged.rows.session
+    brief, space = facts.brief, facts.space
+    bag = {club.key: club for club in own_clubs(judged.stand)}
+    tried = tried_builds(judged.stand)
     models_flight = session.bay.models_flight
     return {
         "format": FORMAT,
         "version": VERSION,
         "customer": {"name": session.customer.name, "hand": session.customer.hand},
         "held_on": session.held_on.isoformat(),
-        "air": {"altitude_m": session.altitude_m, "temperature_c": session.temperature_c},
+        "air": {"altitude_m": facts.visit.altitude_m, "temperature_c": facts.visit.temperature_c},
         "monitor_models_flight": models_flight,
-        "budget": None if session.budget is None else float(session.budget),
-        "miss": session.miss,
-        "fear": session.fear,
-        "fear_with": session.fear_with,
+        "budget": None if brief.budget is None else float(brief.budget),
+        "miss": brief.miss,
+        "fear": brief.fear,
+        "fear_with": list(brief.fear_with),
         **_wish(judged),
         "noise": session.bay.noise,
-        "rule": session.rule,
-        "clubs_to_place": session.clubs_to_place,
-        "most_clubs": session.most_clubs,
-        "others": limits_of(judged).without_carry,
-        "courses": [{"name": course["name"], "share": course["share"]} for course in session.courses],
-        "stroke_price": rows.thresholds.stroke_price,
-        "round_shots": list(rows.thresholds.round_shots),
+        "rule": space.rule,
+        "clubs_to_place": space.clubs_to_place,
+        "most_clubs": brief.most_clubs,
+        "others": limits_of(judged.stand).without_carry,
+        "courses": [{"name": course.name, "share": course.share} for course in brief.courses],
+        "stroke_price": judged.facts.thresholds.stroke_price,
+        "round_shots": list(judged.facts.thresholds.round_shots),
         "steps": _steps(judged),
         "jobs": [
             {
@@ -65,7 +68,7 @@ def present_bundle(judged: JudgedSession) -> dict[str, Any]:
                 "wind_mps": core.wind_mps,
                 "wind_from_deg": core.wind_from_deg,
             }
-            for job, core in zip(rows.jobs, rows.core_jobs, strict=True)
+            for job, core in zip(facts.jobs, facts.core_jobs, strict=True)
         ],
         **_slot(judged),
         **_tests(judged),
@@ -76,27 +79,27 @@ def present_bundle(judged: JudgedSession) -> dict[str, Any]:
                 "total_m": build.typed_total_m,
                 "out_of_favour": bool(build.out_of_favour),
                 "fixed": build.fixed,
-                **_in_bag(bag.get(str(build.pk))),
+                **_in_bag(bag.get(str(build.key))),
             }
-            for build in (*rows.own, *rows.accepted)
+            for build in (*judged.facts.own, *judged.facts.accepted)
         ],
         "builds": [
             {
                 **_club(judged, build),
                 "letter": build.letter,
-                "sleeve_deg": build.head.sleeve_deg if build.head else 0,
-                "turned_deg": build.set_loft_deg - build.head.loft_deg if build.head and build.set_loft_deg else 0,
-                "price": None if build.price is None else float(build.price),
-                "liking": judged.liking_of(build).value,
-                "answered": judged.candidate(build).answered,
-                "head": judged.candidate(build).head,
+                "sleeve_deg": build.head.rack.sleeve_deg if build.head else 0,
+                "turned_deg": build.turned_deg,
+                "price": build.price,
+                "liking": liking_of(judged.facts, build).value,
+                "answered": judged.stand.candidates[build.key].answered,
+                "head": judged.stand.candidates[build.key].head,
                 **_wedge(judged, build),
                 **_next_heads(judged, build),
                 **_in_bag(tried.get(build.letter)),
                 **_window(judged, build),
             }
-            for build in rows.candidates
-            if build.accepted_at is None
+            for build in judged.facts.candidates
+            if not build.accepted
         ],
     }
 
@@ -113,8 +116,8 @@ def _in_bag(club: BagClub | None) -> dict[str, Any]:
     }
 
 
-def _next_heads(judged: JudgedSession, build: Build) -> dict[str, Any]:
-    found = judged.candidate(build).next_heads
+def _next_heads(judged: JudgedSession, build: Club) -> dict[str, Any]:
+    found = judged.stand.candidates[build.key].next_heads
     return {} if found is None else {"next_heads": [list(each) for each in found]}
 
 
@@ -122,9 +125,9 @@ def _expected(flight: Expected) -> dict[str, Any]:
     return {"kind": flight.head.head_type.value, **{key: getattr(flight, key) for key in EXPECTED_OF}}
 
 
-def _window(judged: JudgedSession, build: Build) -> dict[str, Any]:
+def _window(judged: JudgedSession, build: Club) -> dict[str, Any]:
     """The carry window of one build, where it has one in the slot that the file holds."""
-    carry = next((target for target in judged.wanted_of(build) if target.quantity == "carry_m"), None)
+    carry = next((target for target in judged.stand.wanted_of(build) if target.quantity == "carry_m"), None)
     if carry is None or carry.low is None or carry.high is None:
         return {}
     return {"window": [carry.low, carry.high]}
@@ -132,7 +135,7 @@ def _window(judged: JudgedSession, build: Build) -> dict[str, Any]:
 
 def _tests(judged: JudgedSession) -> dict[str, Any]:
     """The tests of the short game; which code is which club only once that is told."""
-    names = {build.pk: name_of(build) for build in judged.rows.builds}
+    names = {club.key: club.called for club in judged.facts.clubs}
     seen = [
         {
             "club": names[each.build_id],
@@ -182,11 +185,11 @@ def _sole(judged: JudgedSession, found: SessionSole) -> dict[str, Any]:
     }
 
 
-def _wedge(judged: JudgedSession, build: Build) -> dict[str, Any]:
+def _wedge(judged: JudgedSession, build: Club) -> dict[str, Any]:
     """What the judge asks of a wedge beside what it asks of every build."""
-    down, up = judged.wedges.bend_room(build)
+    down, up = bend_room(build)
     said = {"bend_up_deg": up, "bend_down_deg": down} if up or down else {}
-    replaces = judged.wedges.replaces(build)
+    replaces = judged.stand.replaces(build)
     return {**said, **({"replaces": replaces} if replaces else {})}
 
 
@@ -199,41 +202,41 @@ def _steps(judged: JudgedSession) -> dict[str, Any]:
 
 def _wish(judged: JudgedSession) -> dict[str, Any]:
     """What leads, with the old club that a new one is held against."""
-    bag = judged.bag
+    bag = judged.work
     if bag.wish is Wish.GAP:
         return {}
     said: dict[str, Any] = {"wish": bag.wish.value}
     if bag.like is not None:
         said["like"] = bag.like.name
     if bag.wish is Wish.REPLACE:
-        said["ways"] = list(judged.rows.session.replace_ways)
-    return said | ({"flight": judged.rows.session.flight_wish} if bag.wish is Wish.FLIGHT else {})
+        said["ways"] = list(judged.facts.space.replace_ways)
+    return said | ({"flight": judged.facts.space.flight_wish} if bag.wish is Wish.FLIGHT else {})
 
 
 def _slot(judged: JudgedSession) -> dict[str, Any]:
     """The window in force, where there is one: a bundle holds one place."""
-    layout = judged.bag.layout
-    if layout is None or len(layout.slots) != 1 or judged.bag.wish is not Wish.GAP:
+    layout = judged.work.layout
+    if layout is None or len(layout.slots) != 1 or judged.work.wish is not Wish.GAP:
         return {}
-    targets = {target.quantity: target for target in judged.bag.targets(layout.slots[0])}
-    carry, landing = targets.get("carry_m"), targets.get("landing_deg")
+    asked = {target.quantity: target for target in targets(judged.work, layout.slots[0])}
+    carry, landing = asked.get("carry_m"), asked.get("landing_deg")
     if carry is None or carry.low is None or carry.high is None:
         return {}
     least = {"landing_deg": None if landing is None else landing.low}
-    named = {} if judged.bag.named is None else {"named": True}
+    named = {} if judged.work.named is None else {"named": True}
     return {"slot": {"low_m": carry.low, "high_m": carry.high, **least, **named}}
 
 
-def _club(judged: JudgedSession, build: Build) -> dict[str, Any]:
-    seen = judged.candidate(build)
+def _club(judged: JudgedSession, build: Club) -> dict[str, Any]:
+    seen = judged.stand.candidates[build.key]
     models_flight = judged.rows.session.bay.models_flight
     return {
-        "name": name_of(build),
+        "name": build.called,
         "head_type": build.head_type,
         "loft_deg": build.set_loft_deg,
         "length_m": seen.length_m,
         "length_stated": seen.length_stated,
-        "shots": [_shot(shot, known, models_flight) for shot, known in judged.rows.by_build.get(build.pk, [])],
+        "shots": [_shot(shot, known, models_flight) for shot, known in judged.rows.by_build.get(build.key, [])],
     }
 
 
@@ -263,7 +266,7 @@ def _shot(shot: Shot, known: CoreShot, models_flight: bool) -> dict[str, Any]:
 
 def written_shots(judged: JudgedSession) -> list[WrittenShot]:
     """Every shot of a session for a CSV, in the order they were hit."""
-    names = {build.pk: build.letter or build.name for build in judged.rows.builds}
+    names = {club.key: club.letter or club.name for club in judged.facts.clubs}
     return [
         WrittenShot(
             session=shot.session_id,
@@ -275,19 +278,23 @@ def written_shots(judged: JudgedSession) -> list[WrittenShot]:
             misread=shot.misread,
             void=shot.void,
             sources=shot.sources,
-            run=RunSaid(
-                intent=Intent(shot.run.intent),
-                lie=shot.run.lie,
-                swing_length=shot.run.length,
-                struck_ball=Ball(shot.run.struck_ball),
-                protocol=shot.run.protocol,
-                old_swing=shot.run.swing < judged.rows.session.swing,
-                wind_mps=shot.run.wind_mps,
-                wind_from_deg=shot.run.wind_from_deg,
-                tee_mm=shot.run.tee_mm,
-                gripped_in=shot.run.gripped_in,
-                asked_carry_m=shot.run.asked_carry_m,
-            ),
+            run=_run_said(judged, judged.rows.runs[shot.run_id]),
         )
         for shot in judged.rows.shots
     ]
+
+
+def _run_said(judged: JudgedSession, run: HitIn) -> RunSaid:
+    return RunSaid(
+        intent=run.intent,
+        lie=run.lie or "",
+        swing_length=run.length,
+        struck_ball=run.struck_ball,
+        protocol=run.protocol,
+        old_swing=run.swing < judged.facts.asked.swing,
+        wind_mps=run.wind_mps,
+        wind_from_deg=run.wind_from_deg,
+        tee_mm=run.tee_mm,
+        gripped_in=run.gripped_in,
+        asked_carry_m=run.asked_carry_m,
+    )

@@ -5,34 +5,44 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import replace
 
-from hemicycle_core.bag import Carried, HeadType, next_gap_words
-from hemicycle_core.decision import Bag, Worth
+from hemicycle_core.answers import Decided
+from hemicycle_core.answers.decided import expected_plan, kept_plan, plan_clubs, school_plans
+from hemicycle_core.bag import Carried, next_gap_words
+from hemicycle_core.decision import Bag, SwapPair, Worth
+from hemicycle_core.facts import Club
 from hemicycle_core.units import shown
 
-from ...domain.bag import name_of
-from ...domain.planning import Planning
-from ...models import BagPlan, Build
+from ...domain.session import JudgedSession
+from ...models import BagPlan
 from ..schemas.plans import BagJobOut, BagPlanOut, ClubLine, PlansOut, WorthLine
 from .bag import present_gap
 
 
-def present_plans(planning: Planning, kept: Sequence[BagPlan]) -> PlansOut:
-    decision, expected = planning.decision, planning.expected()
+def present_plans(judged: JudgedSession, kept: Sequence[BagPlan]) -> PlansOut:
+    found, decision = judged.decided, judged.decision
+    expected = expected_plan(found)
     return PlansOut(
-        revision=planning.judged.rows.session.revision,
-        today=_plan(planning, decision.today, name="Today"),
-        found=_plan(planning, decision.bag, name="Proposed", sentence=decision.choice.sentence),
-        expected=None if expected is None else _plan(planning, expected, name="Not hit yet"),
-        schools=[_plan(planning, bag, name=name) for name, bag in planning.schools()],
-        plans=[replace(_plan(planning, planning.kept(row), name=row.name), id=row.pk) for row in kept],
+        revision=judged.rows.session.revision,
+        today=_plan(judged, decision.today, name="Today"),
+        found=_plan(judged, decision.bag, name="Proposed", sentence=decision.choice.sentence),
+        expected=None if expected is None else _plan(judged, expected, name="Not hit yet"),
+        schools=[_plan(judged, bag, name=name) for name, bag in school_plans(found)],
+        plans=[replace(_plan(judged, _kept(found, row), name=row.name), id=row.pk) for row in kept],
         searched=decision.searched,
         courses=[name for name, _ in reversed(decision.weigher.table.demand.rounds) if name],
     )
 
 
-def _plan(planning: Planning, bag: Bag, *, name: str, sentence: str = "") -> BagPlanOut:
-    builds = planning.builds
-    ids = {name_of(build): build.pk for build in builds.values()}
+def _kept(found: Decided, row: BagPlan) -> Bag:
+    swap = None
+    if row.swap_home_id and row.swap_away_id:
+        swap = SwapPair(str(row.swap_home_id), str(row.swap_away_id), row.swap_course)
+    return kept_plan(found, [build.pk for build in row.builds.all()], swap)
+
+
+def _plan(judged: JudgedSession, bag: Bag, *, name: str, sentence: str = "") -> BagPlanOut:
+    clubs = {club.called: club for club in plan_clubs(judged.decided).values()}
+    ids = {called: club.key for called, club in clubs.items()}
     low, high = bag.worth.interval
     swap = bag.plan.swap
     opened = [gap.open_m for gap in bag.covered.gaps]
@@ -43,7 +53,7 @@ def _plan(planning: Planning, bag: Bag, *, name: str, sentence: str = "") -> Bag
         swap_home=int(swap.home) if swap else None,
         swap_away=int(swap.away) if swap else None,
         swap_course=swap.course if swap else "",
-        clubs=[_line(builds, ids[club.name], club, bag) for club in bag.covered.clubs],
+        clubs=[_line(clubs[club.name], club, bag) for club in bag.covered.clubs],
         gaps=[present_gap(gap, ids) for gap in bag.covered.gaps],
         open_m=bag.covered.open_m,
         widest_m=max(opened, default=0.0),
@@ -60,7 +70,7 @@ def _plan(planning: Planning, bag: Bag, *, name: str, sentence: str = "") -> Bag
         added=list(bag.added),
         dropped=list(bag.dropped),
         expected=list(bag.expected),
-        jobs=_jobs(planning, bag),
+        jobs=_jobs(judged, bag),
         sentence=sentence,
         next=next_gap_words(bag.covered),
     )
@@ -71,24 +81,23 @@ def present_worth(worth: Worth) -> list[WorthLine]:
     return [WorthLine(line, saved) for line, saved in worth.lines]
 
 
-def _line(builds: dict[str, Build], pk: int, club: Carried, bag: Bag) -> ClubLine:
-    build = builds[str(pk)]
+def _line(club: Club, carried: Carried, bag: Bag) -> ClubLine:
     return ClubLine(
-        id=pk,
-        letter=build.letter,
-        name=build.name,
-        head_type=HeadType(build.head_type),
-        loft_deg=club.loft_deg,
-        carry_m=club.carry_m,
-        total_m=club.total_m,
-        new=not build.is_own,
-        expected=club.name in bag.expected,
+        id=club.key,
+        letter=club.letter,
+        name=club.name,
+        head_type=club.head_type,
+        loft_deg=carried.loft_deg,
+        carry_m=carried.carry_m,
+        total_m=carried.total_m,
+        new=not club.is_own,
+        expected=carried.name in bag.expected,
     )
 
 
-def _jobs(planning: Planning, bag: Bag) -> list[BagJobOut]:
-    of = {option.key: option for option in planning.decision.weigher.options}
-    jobs = [job for job, _ in planning.judged.rows.played]
+def _jobs(judged: JudgedSession, bag: Bag) -> list[BagJobOut]:
+    of = {option.key: option for option in judged.decision.weigher.options}
+    jobs = [job for job, _ in judged.facts.played]
     return [
         BagJobOut(
             job=job.name,

@@ -6,18 +6,14 @@ from typing import Any
 
 from customers.schemas import person
 from django.db.models import Count, Q, QuerySet
-from hemicycle_core.bag import GapRule
+from hemicycle_core.answers.short_tests import groove_pairs
 from hemicycle_core.decision.advice import next_step, open_question
-from hemicycle_core.impact import Lie
 from hemicycle_core.protocols.grooves import KEY as GROOVES
 from hemicycle_core.protocols.grooves import next_words as next_groove_words
 from hemicycle_core.protocols.part_swing import next_words
 from hemicycle_core.protocols.sole import KEY as SOLE
-from hemicycle_core.runs import Ball
-from hemicycle_core.samples.day import DayKind
-from hemicycle_core.shots import PART_SWING, Intent
+from hemicycle_core.shots import PART_SWING
 
-from ...domain.bag import name_of
 from ...domain.session import JudgedSession
 from ...models import BayHold, FittingSession
 from ..schemas.imports import ImportedFile
@@ -44,11 +40,13 @@ def status_of(session: FittingSession, *, has_shots: bool) -> Status:
 
 def present_session(judged: JudgedSession, *, since: int = 0) -> SessionOut:
     """since: the revision that the reader has; only shots that changed after it are told, where that is enough."""
-    rows, session = judged.rows, judged.rows.session
-    usual = usual_sources([shot for build in rows.builds for shot in rows.shots_of(build)])
+    rows, facts, session = judged.rows, judged.facts, judged.rows.session
+    usual = usual_sources([shot for club in facts.clubs for shot in club.shots])
     part = session.whole_from <= since <= session.revision and since > 0
     unsteady = steady(judged)
     return SessionOut(
+        **vars(facts.visit),
+        **vars(facts.asked),
         id=session.pk,
         revision=session.revision,
         shots_since=since if part else 0,
@@ -60,48 +58,32 @@ def present_session(judged: JudgedSession, *, since: int = 0) -> SessionOut:
         bay_serves="" if rows.hold is None else rows.hold.session.customer.name,
         partner=_partner(rows.hold, session),
         held_on=session.held_on,
-        ball=session.ball,
-        surface=session.surface,
-        indoor=session.indoor,
-        altitude_m=session.altitude_m,
-        temperature_c=session.temperature_c,
         status=status_of(session, has_shots=bool(rows.shots)),
         frozen=False,
-        rule=GapRule(session.rule),
-        clubs_to_place=session.clubs_to_place,
+        rule=facts.space.rule,
+        clubs_to_place=facts.space.clubs_to_place,
         in_hand=session.in_hand_id,
-        protocol=session.protocol,
-        intent=Intent(session.intent),
-        lie=Lie(session.lie) if session.lie else None,
-        length=session.length,
-        struck_ball=Ball(session.struck_ball),
-        wind_mps=session.wind_mps,
-        wind_from_deg=session.wind_from_deg,
-        tee_mm=session.tee_mm,
-        asked_carry_m=session.asked_carry_m,
-        gripped_in=session.gripped_in,
-        swing=session.swing,
-        day=DayKind(session.day),
         day_words=day(judged),
-        awaited=session.awaited,
-        question=open_question(session.awaited, judged.decision.choice) if session.agreed_at is None else "",
+        question=open_question(facts.visit.awaited, judged.decision.choice) if session.agreed_at is None else "",
         pinned=session.pinned_id,
         monitor=about_the_monitor(judged),
         columns=session.shop.columns,
         player=present_screen(judged),
         soles=present_soles(judged),
         brief=present_brief(judged),
-        builds=[present_build(judged, build) for build in (*rows.own, *rows.candidates)],
+        builds=[present_build(judged, build) for build in (*judged.facts.own, *judged.facts.candidates)],
         usual_sources=usual,
         shots=[
-            present_shot(shot, usual, known=known) for shot, known in rows.in_order if not part or shot.revision > since
+            present_shot(shot, rows.runs[shot.run_id], usual, known=known)
+            for shot, known in rows.in_order
+            if not part or shot.revision > since
         ],
         struck_clean={str(shot): carry for shot, carry in struck_clean(judged).items()},
         questions={str(shot): sentence for shot, sentence in questions(judged).items()},
         bag=present_bag(judged),
         imports=_imports(judged),
         versions=len(rows.versions),
-        verdicts=[present_verdict(judged, verdict) for verdict in judged.verdicts],
+        verdicts=[present_verdict(judged, verdict) for verdict in judged.decided.verdicts],
         next=_next(judged),
         least_shots=judged.thresholds.least_shots,
         steady=unsteady.sentence,
@@ -119,23 +101,23 @@ def _partner(hold: BayHold | None, session: FittingSession) -> PartnerOut | None
 
 def _next(judged: JudgedSession) -> str:
     """What to hit next, of the test that is going on."""
-    rows = judged.rows
-    if rows.session.protocol == PART_SWING and judged.wedges.worked_at:
+    facts, protocol = judged.facts, judged.facts.asked.protocol
+    if protocol == PART_SWING and judged.ends.worked_at:
         task = next_task(judged)
-        builds = {build.pk: name_of(build) for build in rows.builds}
-        return next_words(task, builds[task.club] if task else "")
+        return next_words(task, facts.by_key[task.club].called if task else "")
     on = next((each for each in judged.soles if each.test.is_on), None)
-    if rows.session.protocol == SOLE and on is not None:
+    if protocol == SOLE and on is not None:
         return on.next
-    if rows.session.protocol == GROOVES and judged.wedges.tests.groove_pairs:
+    pairs = groove_pairs(facts) if protocol == GROOVES else []
+    if pairs:
         groove = next_groove_task(judged)
-        names = {each.key: each.name for pair in judged.wedges.tests.groove_pairs for each in pair}
-        names |= {build.pk: build.name for build in rows.builds if build.coded}
+        names = {each.key: each.name for pair in pairs for each in pair}
+        names |= {club.key: club.name for club in facts.clubs if club.coded}
         return next_groove_words(groove, names[groove.club] if groove else "")
-    in_hand = next((build for build in rows.candidates if build.pk == rows.session.in_hand_id), None)
-    return next_step(
-        judged.verdicts, in_hand.letter if in_hand else "", judged.decision.choice, thresholds=judged.thresholds
-    )
+    in_hand = next((club for club in facts.candidates if club.key == facts.in_hand), None)
+    decided = judged.decided
+    letter = in_hand.letter if in_hand else ""
+    return next_step(decided.verdicts, letter, decided.decision.choice, thresholds=judged.thresholds)
 
 
 def _imports(judged: JudgedSession) -> list[ImportedFile]:
@@ -162,7 +144,8 @@ def for_lines(sessions: QuerySet[FittingSession]) -> QuerySet[FittingSession]:
 def present_line(session: Any) -> SessionLine:
     """session: one of `for_lines`."""
     agreed = next(iter(session.recommendations.all()), None)
-    outcome = f"Waits for the {session.awaited}" if session.awaited else ""
+    awaited = session.visit.awaited
+    outcome = f"Waits for the {awaited}" if awaited else ""
     if agreed is not None:
         clubs = (agreed.builds if agreed.decision == "buy" else agreed.dropped).all()
         names = ", ".join(build.name for build in clubs)

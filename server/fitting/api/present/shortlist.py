@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Mapping, Sequence
 
+from hemicycle_core.answers.space import targets, targets_as
 from hemicycle_core.bag import HeadType, Slot
 from hemicycle_core.decision import Worth, offered
 from hemicycle_core.decision.offers import as_club, in_order
@@ -15,18 +16,18 @@ from hemicycle_core.rack.pulling import about_as_fast, rough_words, usual_shaft_
 from hemicycle_core.units import ninety, shown
 from rack.models import Head, Shaft
 
-from ...domain.options import records_of, seen_of
+from ...domain.rows import records_of, seen_of
 from ...domain.session import JudgedSession
 from ...models import HeadSeen
 from ..schemas.shortlist import RankedOut, ShortlistOut
 
 
 def present_shortlist(judged: JudgedSession) -> ShortlistOut:
-    session, layout = judged.rows.session, judged.bag.layout
-    if layout is None and not judged.bag.wanted.windowless:
+    session, layout = judged.rows.session, judged.work.layout
+    if layout is None and not judged.work.wanted.windowless:
         return ShortlistOut(session.revision, [], "No space is in work yet. The short list follows the window.", [])
     seen = seen_of(session)
-    expectation = judged.expectation(records_of(seen))
+    expectation = judged.known.expectation(records_of(seen))
     if not expectation.known:
         why = "Hit or type two clubs of the bag at least, irons or woods: the rack is read along them."
         return ShortlistOut(session.revision, [], why, [])
@@ -55,9 +56,9 @@ def _slot(
     expectation: Expectation,
 ) -> list[RankedOut]:
     """slot: None where no carry is asked."""
-    targets = judged.bag.without_window if slot is None else judged.bag.targets(slot)
-    demands = [target for target in targets if target.quantity in judged.bag.wanted.demands]
-    landing = next((each for each in targets if each.quantity == "landing_deg" and each not in demands), None)
+    asked = judged.work.without_window if slot is None else targets(judged.work, slot)
+    demands = [target for target in asked if target.quantity in judged.work.wanted.demands]
+    landing = next((each for each in asked if each.quantity == "landing_deg" and each not in demands), None)
     rows = shortlist(
         offers,
         expectation,
@@ -68,24 +69,24 @@ def _slot(
     )
     there = Shaft.objects.of(judged.rows.session.shop_id).filter(retired_at=None).exclude(stock=0)
     shafts = list(there)
-    worths = offered(judged.decision, [as_club(row) for row in rows], judged.rows.played_jobs)
+    worths = offered(judged.decision, [as_club(row) for row in rows], judged.facts.played_jobs)
     return [_row(judged, row, worth, heads[row.offer.head.key], shafts, seen) for row, worth in in_order(rows, worths)]
 
 
 def _window(judged: JudgedSession, slot: Slot, kind: HeadType) -> tuple[float, float]:
-    carry = next(target for target in judged.targets_as(slot, kind) if target.quantity == "carry_m")
+    carry = next(target for target in targets_as(judged.work, slot, kind) if target.quantity == "carry_m")
     return (slot.low_m if carry.low is None else carry.low, slot.high_m if carry.high is None else carry.high)
 
 
 def _can_be_had(judged: JudgedSession) -> tuple[dict[str, Head], list[str]]:
     """Heads that this player can be handed, by key; and what was left out, with the reason."""
-    session = judged.rows.session
-    vetoed = [HeadType(kind) for kind, liking in session.likes.items() if liking == Liking.VETOED]
-    budget = None if session.budget is None else float(session.budget)
+    session, brief = judged.rows.session, judged.facts.brief
+    vetoed = [kind for kind, liking in brief.likes.items() if liking == Liking.VETOED]
+    budget = None if brief.budget is None else float(brief.budget)
     there, out = {}, []
     for head in Head.objects.of(session.shop_id).filter(head_type__in=SWUNG_FULL, retired_at=None):
-        why = why_not(head.for_core, left_handed=judged.rows.left_handed, vetoed=vetoed, budget=budget)
-        if not why and session.maker_likes.get(head.maker) == Liking.VETOED:
+        why = why_not(head.for_core, left_handed=judged.facts.left_handed, vetoed=vetoed, budget=budget)
+        if not why and brief.maker_likes.get(head.maker) == Liking.VETOED:
             why = f"the player will play nothing of {head.maker}"
         if why:
             out.append(f"{head.label} {head.maker}: {why}.")
@@ -110,12 +111,13 @@ def _row(
     shafts: Sequence[Shaft],
     seen: Sequence[HeadSeen],
 ) -> RankedOut:
-    shaft = shaft_for(head, shafts, judged.bag.driver_speed_mps)
+    shaft = shaft_for(head, shafts, judged.known.driver_speed_mps)
     mine = [each for each in seen if each.head_id == head.pk]
     expected = row.expected
     won = sum(each.won for each in mine if about_as_fast(each.ball_speed_mps, expected.ball_speed_mps))
     set_loft = head.loft_deg + row.turn_deg
-    same = (b.letter for b in judged.rows.candidates if b.head_id == head.pk and same_setting(b.set_loft_deg, set_loft))
+    mine_here = (club for club in judged.facts.candidates if club.head is not None and club.head.key == head.pk)
+    same = (club.letter for club in mine_here if same_setting(club.set_loft_deg, set_loft))
     return RankedOut(
         head=head.pk,
         shaft=shaft.pk if shaft else None,
@@ -138,7 +140,7 @@ def _row(
         saves=worth.saves if worth is not None and row.supported else None,
         supported=row.supported,
         sentence=row.sentence,
-        rough=rough_words(HeadType(head.head_type), judged.rows.session.lies),
+        rough=rough_words(HeadType(head.head_type), judged.facts.brief.lies),
         players=len(mine),
         won=won,
         letter=next(same, ""),

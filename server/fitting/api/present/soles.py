@@ -6,6 +6,7 @@ from dataclasses import asdict
 
 from customers.models import Hand
 from django.utils import timezone
+from hemicycle_core.facts import Club
 from hemicycle_core.heads import HeadType
 from hemicycle_core.judge.soles import (
     ONE_LOFT_DEG,
@@ -25,8 +26,8 @@ from hemicycle_core.rack.stock import MOST_BEND_DEG, Made
 from rack.models import Head, Shaft
 
 from ...domain.session import JudgedSession
-from ...domain.soles import PlayedSole, SessionSole, club_of_build, club_of_head
-from ...models import Blind, Build, CourseNote, SoleHanding
+from ...domain.soles import PlayedSole, SessionSole, club_in_test, club_of_head
+from ...models import Blind, CourseNote, SoleHanding
 from ..schemas.soles import (
     CourseCode,
     CourseNoteOut,
@@ -65,7 +66,7 @@ def _test(found: SessionSole) -> SoleTestOut:
         short=test.short,
         on=test.is_on,
         revealed=found.told,
-        places=places(test.places, left_handed=found.judged.rows.left_handed),
+        places=places(test.places, left_handed=found.rows.left_handed),
         codes=[_code(found, code) for code in range(len(found.codes))],
         handings=[_handing(each) for each in found.handings],
         next=_next(where.next) if test.is_on else None,
@@ -93,7 +94,7 @@ def _since(found: SessionSole) -> int:
     if not found.handings:
         return 0
     said = found.handings[-1].at
-    return max((shot.number for shot in found.judged.rows.shots if shot.at <= said), default=0)
+    return max((shot.number for shot in found.rows.shots if shot.at <= said), default=0)
 
 
 def _next(coming: Next | None) -> NextCode | None:
@@ -191,13 +192,13 @@ def _note(row: CourseNote) -> CourseNoteOut:
 # Setting up
 
 
-def present_choices(judged: JudgedSession, loft_deg: float, wedge: Build | None, shafts: list[Shaft]) -> SoleChoicesOut:
+def present_choices(judged: JudgedSession, loft_deg: float, wedge: Club | None, shafts: list[Shaft]) -> SoleChoicesOut:
     """What could be in a test of one loft for this player. wedge: the own one it is about."""
     rows = judged.rows
     shaft = next((each for each in shafts if each.stock), None)
-    found = [each for head in rows.heads if (each := _head_choice(head, loft_deg, rows.left_handed, wedge))]
+    found = [each for head in rows.heads if (each := _head_choice(head, loft_deg, judged.facts.left_handed, wedge))]
     there = [
-        build for build in judged.wedges.builds if build.loft_deg and abs(build.loft_deg - loft_deg) <= ONE_LOFT_DEG
+        build for build in judged.facts.wedges if build.loft_deg and abs(build.loft_deg - loft_deg) <= ONE_LOFT_DEG
     ]
     found += [_build_choice(build) for build in there]
     fits = shaft is not None and any(
@@ -210,29 +211,29 @@ def present_choices(judged: JudgedSession, loft_deg: float, wedge: Build | None,
         clubs=clubs,
         chosen=chosen,
         control=control,
-        places=list(places_for(wedge.uses if wedge else {})),
-        lies=places(list(PLACES), left_handed=rows.left_handed),
+        places=list(places_for((wedge.uses or {}) if wedge else {})),
+        lies=places(list(PLACES), left_handed=judged.facts.left_handed),
         shaft=shaft.pk if shaft and fits else None,
         shaft_name=shaft.name if shaft and fits else "",
     )
 
 
-def _head_choice(head: Head, loft_deg: float, left_handed: bool, wedge: Build | None) -> SoleChoiceOut | None:
+def _head_choice(head: Head, loft_deg: float, left_handed: bool, wedge: Club | None) -> SoleChoiceOut | None:
     if head.head_type != HeadType.WEDGE or why_not(head.for_core, left_handed=left_handed):
         return None
     bend = bend_to(loft_deg, head.loft_deg)
     if abs(bend) > MOST_BEND_DEG[Made(head.made)]:
         return None
     club = club_of_head(head, None, bend)
-    played, same = (wedge.sole_words, wedge.head_id == head.pk) if wedge else ("", False)
+    played, same = (wedge.sole, wedge.head is not None and wedge.head.key == head.pk) if wedge else ("", False)
     control = control_of(sole=club.sole, played=played, same_head=same)
     return SoleChoiceOut(head.pk, None, bend, club.name, club.sole, club.bounce_deg, club.loft_deg, control)
 
 
-def _build_choice(build: Build) -> SoleChoiceOut:
-    club = club_of_build(build)
+def _build_choice(build: Club) -> SoleChoiceOut:
+    club = club_in_test(build)
     own = Control.OWN if build.is_own else None
-    return SoleChoiceOut(None, build.pk, 0.0, club.name, club.sole, club.bounce_deg, club.loft_deg, own)
+    return SoleChoiceOut(None, build.key, 0.0, club.name, club.sole, club.bounce_deg, club.loft_deg, own)
 
 
 def present_check(test: SoleTest, clubs: list[SoleClub], control: Control | None) -> SoleCheckOut:

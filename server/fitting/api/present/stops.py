@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections import Counter
 
+from hemicycle_core.answers.short_tests import stop_green, stops_of
 from hemicycle_core.judge.stops import FIRMER
 from hemicycle_core.protocols.stop import SHOTS, minutes_of
 from hemicycle_core.runs import Ball
@@ -13,17 +14,17 @@ from ..schemas.stops import StopGreenIn, StopLineOut, StopSeenOut, StopsOut
 
 
 def present_stops(judged: JudgedSession) -> StopsOut:
-    wedges = judged.wedges
-    played, found = wedges.tests.stop_green, wedges.tests.stops
+    wedges = judged.facts.wedges
+    played, found = stop_green(judged.facts), stops_of(judged.bag)
     there = [seen for seen in judged.rows.stops_seen if abs(seen.target_m - played.target_m) < 0.5]
     done: Counter[int] = Counter()
     for seen in there:
         done[seen.build_id] += 0 if seen.aside else seen.balls
     return StopsOut(
         green=StopGreenIn(**vars(played)),
-        wedges=[build.pk for build in wedges.builds],
+        wedges=[build.key for build in wedges],
         wanted=SHOTS,
-        minutes=minutes_of([done[build.pk] for build in wedges.builds]),
+        minutes=minutes_of([done[build.key] for build in wedges]),
         seen=[
             StopSeenOut(
                 seen.pk, seen.build_id, Ball(seen.ball), seen.landed_m, seen.stopped_m, seen.landed_side_m,

@@ -5,9 +5,18 @@ from __future__ import annotations
 from collections.abc import Collection
 from typing import Any
 
+from hemicycle_core.answers.clubs import mean_of
+from hemicycle_core.answers.short_tests import (
+    card_of,
+    groove_pairs,
+    groove_tasks_of,
+    grooves_of,
+    on_the_card,
+    part_plan_of,
+)
 from hemicycle_core.bag import nearest_slot
+from hemicycle_core.facts import Club
 from hemicycle_core.heads import HeadType
-from hemicycle_core.impact import Lie
 from hemicycle_core.judge.claims import Claimed
 from hemicycle_core.judge.cut import CutPlace, proposed_here
 from hemicycle_core.judge.grooves import told_blind
@@ -20,15 +29,14 @@ from hemicycle_core.rack.soles import nearest_bent
 from hemicycle_core.rack.stock import check_loft
 from hemicycle_core.runs import swing_words
 from hemicycle_core.shots import CLEAN_LIES
-from hemicycle_core.wedges import End, School, Step
+from hemicycle_core.wedges import End, ShortEnd, Step
 from hemicycle_core.wedges.flight import SOURCE
 from rack.models import Shaft
 
-from ...domain.bag import name_of
 from ...domain.rows import SessionRows
 from ...domain.session import JudgedSession
 from ...domain.soles import wedge_head
-from ...models import BlindGrooves, Build
+from ...models import BlindGrooves
 from ..schemas.wedges import (
     BesideOut,
     BlindGroovesOut,
@@ -56,24 +64,24 @@ from .stops import present_stops
 
 
 def present_short_end(judged: JudgedSession) -> ShortEndOut | None:
-    wedges = judged.wedges
-    found = wedges.short_end
+    found = judged.ends.short_end
     if found is None:
         return None
-    ids = {name_of(build): build.pk for build in judged.rows.in_bag}
-    schools, coming = wedges.schools, _coming(judged)
+    ids = {club.called: club.key for club in judged.facts.in_bag}
+    schools, coming = judged.decided.schools, _coming(judged)
     return ShortEndOut(
         low=_end(found.low, ids),
         high=_end(found.high, ids),
         steps=[_step(judged, step, ids) for step in found.steps],
+        widest=_widest(found),
         stages=list(found.stages),
-        school=School(judged.rows.session.school),
+        school=judged.facts.brief.school,
         why=found.why,
         sentence=found.sentence,
         unhit=list(found.unhit),
         schools=None if schools is None else SchoolsOut(schools.each, schools.part, schools.proposed, schools.sentence),
-        places=[_place(place, ids, coming, judged.decision.bag.dropped) for place in wedges.cut],
-        recheck=wedges.recheck,
+        places=[_place(place, ids, coming, judged.decision.bag.dropped) for place in judged.stand.places],
+        recheck=judged.ends.recheck,
         part=_plan(judged),
         card=present_card(judged),
         grooves=_groove_plan(judged),
@@ -82,15 +90,15 @@ def present_short_end(judged: JudgedSession) -> ShortEndOut | None:
 
 
 def _groove_plan(judged: JudgedSession) -> GroovePlanOut:
-    asked = judged.wedges.tests.groove_tasks
+    asked = _groove_tasks(judged)
     task = next_groove_task(judged)
     return GroovePlanOut(
         [_groove_task(each) for each in asked],
         minutes_of(asked),
         None if task is None else _groove_task(task),
         GROOVE_LENGTH,
-        [GroovePair(old.key, fresh.key) for old, fresh in judged.wedges.tests.groove_pairs],
-        _blind(judged.wedges.tests.groove_blind),
+        [GroovePair(old.key, fresh.key) for old, fresh in groove_pairs(judged.facts)],
+        _blind(judged.rows.groove_blind),
     )
 
 
@@ -113,9 +121,15 @@ def _told_blind(judged: JudgedSession, old: int, fresh: int) -> str:
 
 def next_groove_task(judged: JudgedSession) -> GrooveTask | None:
     """What the groove test wants next, by what is in hand and hit from."""
-    session = judged.rows.session
-    lie = Lie(session.lie) if session.lie and Lie(session.lie) not in CLEAN_LIES else None
-    return next_task_of_grooves(judged.wedges.tests.groove_tasks, session.in_hand_id, lie)
+    said = judged.facts.asked.lie
+    lie = said if said is not None and said not in CLEAN_LIES else None
+    return next_task_of_grooves(_groove_tasks(judged), judged.facts.in_hand, lie)
+
+
+def _groove_tasks(judged: JudgedSession) -> list[GrooveTask]:
+    """What the groove test still wants, of a blind one by its codes."""
+    blind = judged.rows.groove_blind
+    return groove_tasks_of(judged.facts, [] if blind is None else [code.pk for code in blind.codes])
 
 
 def _groove_task(task: GrooveTask) -> GrooveTaskOut:
@@ -146,12 +160,12 @@ def present_grooves(judged: JudgedSession) -> list[GroovesOut]:
             sentence=found.sentence,
             remarks=list(found.remarks),
         )
-        for found in (judged.wedges.tests.grooves if judged.wedges.worked_at else [])
+        for found in (grooves_of(judged.bag) if judged.ends.worked_at else [])
     ]
 
 
 def _plan(judged: JudgedSession) -> PartPlanOut:
-    plan = judged.wedges.tests.part_plan
+    plan = part_plan_of(judged.facts)
     task = next_task(judged)
     return PartPlanOut(
         tasks=[TaskOut(**_task(each)) for each in plan.tasks],
@@ -163,8 +177,8 @@ def _plan(judged: JudgedSession) -> PartPlanOut:
 
 def next_task(judged: JudgedSession) -> Task | None:
     """What the distance card wants next, by what is in hand."""
-    session = judged.rows.session
-    return judged.wedges.tests.part_plan.next_after(session.in_hand_id, session.length)
+    facts = judged.facts
+    return part_plan_of(facts).next_after(facts.in_hand, facts.asked.length)
 
 
 def _task(task: Task) -> dict[str, Any]:
@@ -173,10 +187,10 @@ def _task(task: Task) -> dict[str, Any]:
 
 def present_card(judged: JudgedSession) -> CardOut | None:
     """The distance card as it stands."""
-    card = judged.wedges.tests.card
+    card = card_of(judged.bag)
     if card is None:
         return None
-    ids = {name_of(build): build.pk for build in judged.wedges.tests.on_the_card}
+    ids = {build.called: build.key for build in on_the_card(judged.facts)}
     return CardOut(
         swings=list(card.swings),
         rows=[
@@ -198,7 +212,7 @@ def _end(end: End | None, ids: dict[str, int]) -> EndOut | None:
 
 
 def _step(judged: JudgedSession, step: Step, ids: dict[str, int]) -> StepOut:
-    alike = judged.wedges.alike(step.lower.name, step.upper.name)
+    alike = judged.decided.alike(step.lower.name, step.upper.name)
     words = f"{step.sentence} {'' if alike is None else alike.beside(step.step_m)}".rstrip()
     return StepOut(
         lower=ids[step.lower.name],
@@ -213,20 +227,28 @@ def _step(judged: JudgedSession, step: Step, ids: dict[str, int]) -> StepOut:
     )
 
 
-def _coming(judged: JudgedSession) -> dict[int, Build]:
+def _widest(found: ShortEnd) -> int | None:
+    """Which of the steps between the ends is the widest, the lower one of two alike."""
+    if found.high is None:
+        return None
+    top = next((at for at, step in enumerate(found.steps) if step.upper.name == found.high.club.name), -1)
+    return max(range(top + 1), key=lambda at: (found.steps[at].step_m, -at), default=None)
+
+
+def _coming(judged: JudgedSession) -> dict[int, Club]:
     """The wedges that are proposed, by the place of the cut that each is nearest to: no bend is proposed there beside
     them."""
-    layout = judged.bag.cut
-    found: dict[int, Build] = {}
-    for build in judged.rows.candidates if layout is not None else ():
-        carry = judged.bag.mean(build, "carry_m")
-        wedge = build.head_type == HeadType.WEDGE and build.letter in judged.decision.choice.letters
+    layout = judged.work.cut
+    found: dict[int, Club] = {}
+    for build in judged.facts.candidates if layout is not None else ():
+        carry = mean_of(build, "carry_m")
+        wedge = build.is_wedge and build.letter in judged.decision.choice.letters
         if wedge and carry is not None and layout is not None:
             found[nearest_slot(layout.slots, carry.mean).index] = build
     return found
 
 
-def _place(place: CutPlace, ids: dict[str, int], coming: dict[int, Build], leaves: Collection[str]) -> PlaceOut:
+def _place(place: CutPlace, ids: dict[str, int], coming: dict[int, Club], leaves: Collection[str]) -> PlaceOut:
     new = coming.get(place.slot.index)
     bend = place.bend if new is None else None
     return PlaceOut(
@@ -249,13 +271,13 @@ def _place(place: CutPlace, ids: dict[str, int], coming: dict[int, Build], leave
 def present_flights(judged: JudgedSession) -> list[WedgeFlightOut]:
     """Each wedge that was hit full and whose loft is known, the player's own first."""
     made = []
-    for build in judged.wedges.builds if judged.wedges.worked_at else []:
-        found = judged.wedges.flight(build)
+    for build in judged.facts.wedges if judged.ends.worked_at else []:
+        found = judged.stand.flights.get(build.key)
         if found is None:
             continue
         made.append(
             WedgeFlightOut(
-                build=build.pk,
+                build=build.key,
                 windows=list(found.windows.values()),
                 means=dict(found.means),
                 where=dict(found.where),

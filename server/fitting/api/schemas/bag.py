@@ -124,7 +124,8 @@ class BagOut:
     """long_step, short_step: wanted at each end, metres; step_is_own: the fitter set one. turf: that roll-out is
     reckoned on, None for the monitor's own. end: that is worked at; short: the short end, None where it is not
     looked at. stand: what differs between the candidates besides the head. moved: what
-    each candidate does to its neighbours, by letter."""
+    each candidate does to its neighbours, by letter. widest: the widest hole, where another is in work; beside: the own
+    clubs that a build is held against."""
 
     order: list[int]
     gaps: list[GapOut]
@@ -141,6 +142,8 @@ class BagOut:
     moved: dict[str, str]
     club_count: int
     headline: str
+    widest: GapOut | None
+    beside: list[int]
     wanted: WishOut
     in_work: GapInWork | None
     end: BagEnd

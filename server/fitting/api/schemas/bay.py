@@ -5,12 +5,13 @@ from __future__ import annotations
 from dataclasses import dataclass, field
 from datetime import datetime
 
+from hemicycle_core.facts import RunAsked
 from hemicycle_core.judge import ChangeKind
 from hemicycle_core.judge.eased import PartSwing
 from hemicycle_core.judge.held import Held
 
 from .bag import SpanOut
-from .words import Ball, CarryFrom, Complaint, DayKind, Finish, HeadType, Intent, Lie, Liking, Source, Strike, Wear
+from .words import CarryFrom, Complaint, DayKind, Finish, HeadType, Intent, Lie, Liking, Source, Strike, Wear
 
 
 @dataclass
@@ -319,15 +320,8 @@ class ActsOut:
     trail: list[ActLine]
 
 
-@dataclass
-class RunIn:
-    """What the next shots are hit with; null leaves it as it is. tee_mm, asked_carry_m: 0 for not said."""
+@dataclass(frozen=True)
+class RunIn(RunAsked):
+    """What the next shots are hit with: what is named is said anew. tee_mm, asked_carry_m: 0 or null for not said."""
 
-    length: str | None = None
-    ball: Ball | None = None
-    wind_mps: float | None = None
-    wind_from_deg: float | None = None
-    tee_mm: int | None = None
     temperature_c: float | None = None
-    asked_carry_m: float | None = None
-    gripped_in: float | None = None

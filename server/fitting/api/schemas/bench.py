@@ -53,6 +53,7 @@ class VerdictOut:
     headline: str
     why: str
     chance: float | None
+    chance_words: str
     settled: bool
     more: int | None
     against: str | None

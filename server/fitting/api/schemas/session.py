@@ -6,6 +6,7 @@ from dataclasses import dataclass
 from datetime import date
 
 from customers.schemas import Person
+from hemicycle_core.facts import RunAsked, Visit
 
 from .bag import BagOut
 from .bay import BuildOut, ShotOut
@@ -14,7 +15,7 @@ from .brief import BriefOut
 from .imports import ImportedFile
 from .player import PlayerOut
 from .soles import SoleTestOut
-from .words import Ball, DayKind, GapRule, Intent, Lie, Source, Status
+from .words import GapRule, Source, Status
 
 
 @dataclass
@@ -32,8 +33,8 @@ class PartnerIn:
     session: int | None = None
 
 
-@dataclass
-class SessionOut:
+@dataclass(frozen=True, kw_only=True)
+class SessionOut(RunAsked, Visit):
     """revision: goes up with every change and shot. shots_since: the revision after which the shots here changed, 0
     when they are all of them. usual_sources: of readings, where not measured. struck_clean: of missed shots, what they
     would have carried struck as the clean ones of the build, metres. questions: of shots that look unlike
@@ -58,30 +59,12 @@ class SessionOut:
     bay_serves: str
     partner: PartnerOut | None
     held_on: date
-    ball: str
-    surface: str
-    indoor: bool
-    altitude_m: float
-    temperature_c: float
     status: Status
     frozen: bool
     rule: GapRule
     clubs_to_place: int
     in_hand: int | None
-    protocol: str
-    intent: Intent
-    lie: Lie | None
-    length: str
-    struck_ball: Ball
-    wind_mps: float
-    wind_from_deg: float
-    tee_mm: int | None
-    asked_carry_m: float | None
-    gripped_in: float
-    swing: int
-    day: DayKind
     day_words: str
-    awaited: str
     question: str
     pinned: int | None
     monitor: str

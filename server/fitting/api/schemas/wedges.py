@@ -207,12 +207,13 @@ class GroovesOut:
 
 @dataclass
 class ShortEndOut:
-    """why: of the order of work. unhit: wedges never hit, by name. part: what the distance card still wants; card: as
-    it stands, None before a part swing was hit."""
+    """widest: which of the steps between the ends is. why: of the order of work. unhit: wedges never hit, by name.
+    part: what the distance card still wants; card: as it stands, None before a part swing was hit."""
 
     low: EndOut | None
     high: EndOut | None
     steps: list[StepOut]
+    widest: int | None
     stages: list[Stage]
     school: School
     why: str

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from typing import Literal
 
+from hemicycle_core.answers import CarryFrom
 from hemicycle_core.bag import BagEnd, GapOrder, GapRule, HeadType
 from hemicycle_core.brief import Fear, FlightWish, JobKind, Miss, ReplaceWay, Wish
 from hemicycle_core.flight import Firmness
@@ -15,8 +16,6 @@ from hemicycle_core.runs import Ball
 from hemicycle_core.samples.day import DayKind
 from hemicycle_core.shots import Intent, Source, Strike
 from hemicycle_core.wedges import Complaint, Finish, School, WedgeUse, WedgeWish
-
-from ...domain.bag import CarryFrom
 
 Status = Literal["not_begun", "open", "agreed", "erased"]
 ShapeWord = Literal["any", "straight", "draw", "fade"]

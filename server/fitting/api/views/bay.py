@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from dataclasses import asdict
 
-from common.api import given, serializer_of, shown
+from common.api import given, named, serializer_of, shown
 from drf_spectacular.utils import OpenApiParameter, extend_schema
 from hemicycle_core.errors import BadInput
 from hemicycle_core.judge import Change
@@ -14,7 +14,7 @@ from rest_framework.views import APIView
 from shop.asking import actor_of
 
 from ...actions import acts, builds, sessions, shots, tasks
-from ..answers import changed, documented_change, session_of
+from ..answers import changed, documented_change, row_of
 from ..present.bay import present_acts
 from ..schemas.bay import (
     AcceptedIn,
@@ -180,8 +180,10 @@ class RunView(APIView):
     @documented_change(RunIn, name="set_run", tags=["bay"])
     def put(self, request: Request, session_id: int) -> Response:
         """How long the next swings are, with which ball, off which tee, in which wind and air."""
-        wanted = sessions.NextRun(**vars(given(request, RunIn)))
-        sessions.set_run(actor_of(request), session_id, wanted)
+        new = given(request, RunIn)
+        said = named(request.data, new)
+        temperature_c = said.pop("temperature_c", None)
+        sessions.set_run(actor_of(request), session_id, said, temperature_c=temperature_c)
         return changed(request, session_id)
 
 
@@ -237,7 +239,7 @@ class ActsView(APIView):
     @extend_schema(responses=serializer_of(ActsOut), operation_id="acts", tags=["bay"])
     def get(self, request: Request, session_id: int) -> Response:
         """What was done in this session, newest first, and what whoever asks can take back or do again."""
-        return Response(shown(present_acts(session_of(request, session_id), actor_of(request))))
+        return Response(shown(present_acts(row_of(request, session_id), actor_of(request))))
 
 
 class UndoView(APIView):

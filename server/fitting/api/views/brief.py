@@ -2,9 +2,7 @@
 
 from __future__ import annotations
 
-from typing import Any
-
-from common.api import given
+from common.api import given, named
 from hemicycle_core.errors import BadInput
 from rest_framework.request import Request
 from rest_framework.response import Response
@@ -16,19 +14,13 @@ from ..answers import changed, documented_change
 from ..schemas.brief import BriefChange
 
 
-def _named(request: Request, part: str, read: object) -> dict[str, Any]:
-    """The fields that were sent, as they were read; the rest of a part are only its defaults."""
-    sent: dict[str, Any] = dict(request.data).get(part) or {}
-    return {name: getattr(read, name) for name in sent if hasattr(read, name)}
-
-
 class BriefView(APIView):
     @documented_change(BriefChange, name="write_brief", tags=["sessions"])
     def patch(self, request: Request, session_id: int) -> Response:
         """Write some fields. 409 `clash` tells what someone else wrote in one of them meanwhile, and nothing is
         written."""
         new = given(request, BriefChange)
-        now, was = _named(request, "now", new.now), _named(request, "was", new.was)
+        now, was = (named(dict(request.data).get(part), getattr(new, part)) for part in ("now", "was"))
         if not now:
             raise BadInput("Send the fields that changed.", field="now")
         write_brief(actor_of(request), session_id, now, was=was)

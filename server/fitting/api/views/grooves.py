@@ -12,7 +12,6 @@ from rest_framework.views import APIView
 from shop.asking import actor_of
 
 from ...actions import grooves
-from ...domain.bag import name_of
 from ..answers import changed, documented_change
 from ..schemas.grooves import BlindGroovesIn, GrooveGuessIn
 from ..schemas.soles import LinkLine, LinkOut
@@ -54,7 +53,9 @@ class GrooveLinkView(APIView):
         """Which code is which wedge: for whoever set the test up alone, and written down."""
         test = grooves.link(actor_of(request), blind_id)
         lines = [
-            LinkLine(at, code.name, name_of(test.club(code)), "old" if test.club(code) == test.old else "new", False)
+            LinkLine(
+                at, code.name, test.club(code).known.called, "old" if test.club(code) == test.old else "new", False
+            )
             for at, code in enumerate(test.codes)
         ]
         answer = Response(shown(LinkOut(lines)))

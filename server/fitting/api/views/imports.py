@@ -10,7 +10,7 @@ from rest_framework.views import APIView
 from shop.asking import actor_of
 
 from ...actions import imports
-from ..answers import changed, documented_change, session_of
+from ..answers import changed, documented_change, row_of
 from ..present.imports import present_imported, present_preview
 from ..schemas.imports import ImportIn, ImportPreview, ImportResult, UndoneIn
 
@@ -33,7 +33,7 @@ class ImportPreviewView(APIView):
     def post(self, request: Request, session_id: int) -> Response:
         """How a file would be read; changes nothing."""
         wanted = given(request, ImportIn).request()
-        return Response(shown(present_preview(session_of(request, session_id), wanted)))
+        return Response(shown(present_preview(row_of(request, session_id), wanted)))
 
 
 class ImportView(APIView):

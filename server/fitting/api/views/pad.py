@@ -15,7 +15,7 @@ from rest_framework.views import APIView
 from shop.asking import actor_of
 
 from ...actions import acts, builds, shots
-from ..answers import session_answer, session_of
+from ..answers import answered, session_of
 from ..present.pad import present_pad
 from ..schemas.bay import InHandIn, TypedIn
 from ..schemas.pad import PadOut, ShotOnPad
@@ -34,7 +34,7 @@ def documented(body: type[Any] | None, name: str, status: int = 200) -> Callable
 
 
 def _pad(request: Request, session_id: int, status: int = 200) -> Response:
-    return Response(shown(present_pad(session_answer(session_of(request, session_id)))), status=status)
+    return Response(shown(present_pad(answered(session_of(request, session_id), "session"))), status=status)
 
 
 class PadView(APIView):

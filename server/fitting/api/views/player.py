@@ -21,8 +21,8 @@ from rest_framework.views import APIView
 from shop.asking import actor_of
 
 from ...actions import player
-from ...models import FittingSession, PlayerScreen
-from ..answers import changed, documented_change, judged, session_of
+from ...models import PlayerScreen
+from ..answers import changed, documented_change, judged, row_of, versioned
 from ..present.player import present_player
 from ..schemas.player import FeltIn, PlayerIn, PlayerView
 
@@ -52,7 +52,7 @@ class CodeView(APIView):
     @extend_schema(responses={(200, "image/svg+xml"): OpenApiTypes.STR}, operation_id="code_to_scan", tags=["player"])
     def get(self, request: Request, session_id: int) -> HttpResponse:
         """The address of the player's screen to scan, as this server is reached by whoever asks."""
-        screen = PlayerScreen.objects.of(session_of(request, session_id).shop_id).filter(session=session_id).first()
+        screen = PlayerScreen.objects.of(row_of(request, session_id).shop_id).filter(session=session_id).first()
         if screen is None or not screen.code or screen.revoked_at is not None:
             raise Http404
         drawn = io.BytesIO()
@@ -131,8 +131,7 @@ class PlayerScreenView(APIView):
 
 
 def _view(screen: PlayerScreen, status: int = 200) -> Response:
-    sessions = FittingSession.objects.select_related("customer", "bay", "fitter", "shop")
-    ready = judged(sessions.get(pk=screen.session_id))
+    ready = judged(versioned(screen.shop_id, screen.session_id))
     assert ready.rows.screen is not None
     answer = Response(shown(present_player(ready, ready.rows.screen)), status=status)
     answer.set_signed_cookie(COOKIE, screen.code, salt=COOKIE, httponly=True, samesite="Lax", max_age=24 * 3600)

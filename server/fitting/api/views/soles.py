@@ -24,7 +24,7 @@ from shop.asking import actor_of
 
 from ...actions import hand_out, sole_setup, soles
 from ...models import SoleTest
-from ..answers import changed, documented_change, judged, session_of
+from ..answers import changed, documented_change, judged, row_of, session_of
 from ..present.soles import present_check, present_choices, present_course, present_hand_out, present_link
 from ..schemas.soles import (
     ChooseIn,
@@ -76,8 +76,8 @@ class SoleChoicesView(APIView):
         except ValueError as error:
             raise BadInput("Give the loft as a number, and the wedge by its own.", field="loft_deg") from error
         ready = judged(session)
-        about = next((build for build in ready.rows.own if build.pk == wedge), None)
-        shafts = Shaft.objects.of(session.shop_id).filter(retired_at=None, fits__contains=["wedge"])
+        about = next((build for build in ready.facts.own if build.key == wedge), None)
+        shafts = Shaft.objects.of(session.row.shop_id).filter(retired_at=None, fits__contains=["wedge"])
         return Response(shown(present_choices(ready, loft, about, list(shafts))))
 
 
@@ -90,7 +90,7 @@ class SoleCheckView(APIView):
     )
     def post(self, request: Request, session_id: int) -> Response:
         """How long a test would take, and what else differs than the sole; nothing is kept."""
-        new, session = given(request, SoleTestIn), session_of(request, session_id)
+        new, session = given(request, SoleTestIn), row_of(request, session_id)
         clubs = [each.known for each in sole_setup.clubs_of(session, _clubs(new), new.shaft)]
         check_clubs(clubs)
         count = len(clubs) + (new.repeat is not None)

@@ -10,7 +10,7 @@ from rest_framework.response import Response
 from rest_framework.views import APIView
 
 from ...domain.rows import read_rows
-from ..answers import session_of
+from ..answers import row_of
 from ..present.wedges import present_sole
 from ..schemas.wedges import SoleOut
 
@@ -27,7 +27,7 @@ class SoleView(APIView):
     )
     def get(self, request: Request, session_id: int) -> Response:
         """The head of the rack that gives a sole in a loft, bent where it is not made in it or not for this hand."""
-        session = session_of(request, session_id)
+        session = row_of(request, session_id)
         try:
             loft = float(request.query_params.get("loft_deg", ""))
         except ValueError as error:

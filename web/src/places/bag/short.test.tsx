@@ -51,6 +51,7 @@ const short: Short = {
 		step(62, 61, 20, { over_m: m(3.2), few: true, sentence: "5 yd wider than the 10 to 15 wanted." }),
 		step(61, 63, 22, { ball_step_mps: null }),
 	],
+	widest: 1,
 	stages: [
 		{ key: "sole", name: "Sole of 58", done: false, words: "Not chosen yet for 58." },
 		{ key: "ends", name: "Both ends", done: true, words: "84 with 58, 126 with PW." },
@@ -78,7 +79,14 @@ const short: Short = {
 	card: null,
 	grooves: { tasks: [], minutes: 0, next: null, length: "half", pairs: [], blind: null },
 	stops: {
-		green: { target_m: toMetres(25), firmness: "medium", green_ft: 10, slope_percent: 0 },
+		green: {
+			target_m: toMetres(25),
+			firmness: "medium",
+			green_ft: 10,
+			slope_percent: 0,
+			wind_mps: 0,
+			wind_from_deg: 0,
+		},
 		wedges: [61, 62],
 		wanted: 3,
 		minutes: 4,

@@ -305,7 +305,7 @@ export function Bay({ session, act, live }: PlaceProps) {
 			shown: "=",
 			group: "Now and then",
 			blocked: agreed ? "The session is agreed" : undefined,
-			run: () => act(...hitWith(session, { ball: after(BALLS, session.struck_ball) })),
+			run: () => act(...hitWith(session, { struck_ball: after(BALLS, session.struck_ball) })),
 		},
 		{
 			id: "run",

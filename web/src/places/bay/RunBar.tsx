@@ -34,13 +34,9 @@ export const hitFrom = (session: Session, lie: Lie | null): Doing => [
 	() => change.hitFrom(session.id, lie),
 	(seen) => ({ ...seen, lie }),
 ];
-export const hitWith = (session: Session, run: { length?: string; ball?: Ball }): Doing => [
+export const hitWith = (session: Session, run: { length?: string; struck_ball?: Ball }): Doing => [
 	() => change.run(session.id, run),
-	(seen) => ({
-		...seen,
-		...(run.length ? { length: run.length } : {}),
-		...(run.ball ? { struck_ball: run.ball } : {}),
-	}),
+	(seen) => ({ ...seen, ...run }),
 ];
 
 const INTENTS = VOCABULARY.intents as readonly Intent[];
@@ -166,7 +162,7 @@ export function RunBar({ session, act, agreed, onMore }: Props) {
 					aria-label="The ball"
 					value={ball}
 					disabled={agreed}
-					onChange={(event) => act(...hitWith(session, { ball: event.target.value as Ball }))}
+					onChange={(event) => act(...hitWith(session, { struck_ball: event.target.value as Ball }))}
 				>
 					{BALLS.map((each) => (
 						<option key={each} value={each}>

@@ -362,7 +362,10 @@ test("the run bar says what holds now: swing, ball and wind, each changed by one
 	press("-");
 	press("=");
 	await waitFor(() =>
-		expect(changes(sent).map((each) => each.body)).toEqual([{ length: "three_quarter" }, { ball: "hard" }]),
+		expect(changes(sent).map((each) => each.body)).toEqual([
+			{ length: "three_quarter" },
+			{ struck_ball: "hard" },
+		]),
 	);
 	fireEvent.change(screen.getByLabelText("How long the next swings are"), { target: { value: "9:00" } });
 	await waitFor(() => expect(changes(sent)[2]?.body).toEqual({ length: "9:00" }));

@@ -207,7 +207,7 @@ function VerdictCard({
 						{verdict.headline}
 					</span>
 				</p>
-				<span className="num text-2xl">{chanceWords(verdict.chance)}</span>
+				<span className="num text-2xl">{verdict.chance_words}</span>
 			</div>
 			<p className="mt-1 text-[14.5px]">
 				{inWork && inWork.count > 1 ? `Slot ${verdict.slot + 1}. ` : ""}
@@ -310,13 +310,6 @@ function Jobs({ verdict }: { verdict: Verdict }) {
 }
 
 const percent = (share: number) => `${whole(share * 100)}%`;
-
-function chanceWords(chance: number | null): string {
-	if (chance === null) return "";
-	const percent = whole(chance * 100);
-	if (percent >= 99) return "99%";
-	return percent < 1 ? "under 1%" : `${percent}%`;
-}
 
 const BETTER = [
 	{ id: "saves", name: "Saves" },

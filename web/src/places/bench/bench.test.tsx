@@ -106,6 +106,7 @@ const judged: Session = {
 			kind: "one_turn",
 			headline: "One turn away: 1° up",
 			chance: 0.004,
+			chance_words: "under 1%",
 			slot: 0,
 		}),
 	],

@@ -70,8 +70,8 @@ test("a course that is named anew keeps its jobs, and one that goes leaves them 
 		brief: {
 			...session.brief,
 			courses: [
-				{ name: "Home", kind: "home", firmness: "soft", share: 80 },
-				{ name: "Links", kind: "trip", firmness: "firm", share: 20 },
+				{ name: "Home", kind: "home", firmness: "soft", share: 80, green_ft: 10, sand: "", wind_mps: 0 },
+				{ name: "Links", kind: "trip", firmness: "firm", share: 20, green_ft: 10, sand: "", wind_mps: 0 },
 			],
 			jobs: [
 				{
@@ -85,6 +85,9 @@ test("a course that is named anew keeps its jobs, and one that goes leaves them 
 					uses_per_round: 2,
 					course: "Links",
 					lie: "tee",
+					green_ft: 10,
+					wind_mps: 0,
+					wind_from_deg: 0,
 				},
 			],
 		},

@@ -18,7 +18,7 @@ const line = (
 	more: Partial<SessionLine> = {},
 ): SessionLine => ({
 	id,
-	customer: { id, name, hand: "right" },
+	customer: { id, name, hand: "right", try_out: false },
 	held_on: day(-10),
 	bay_name: "Bay 1",
 	status,

@@ -1,0 +1,90 @@
+"""Which versions of which rows an answer rests on, as PostgreSQL itself counts them: whoever writes to one of these
+rows, by whatever way, makes another version of it, and what was kept of the ones before is not met again."""
+
+from __future__ import annotations
+
+from functools import cache
+from typing import Any
+
+from customers.models import Customer
+from django.db import connection
+from rack.models import Head, Shaft
+from shop.models import Bay, Shop, User
+
+from ..models import (
+    AgreedAnswers,
+    BagPlan,
+    BayHold,
+    BlindGrooves,
+    Build,
+    CourseNote,
+    Feel,
+    FittingSession,
+    HeadSeen,
+    Job,
+    PlayerScreen,
+    Run,
+    Shot,
+    ShotImport,
+    SoleCode,
+    SoleHanding,
+    SoleTest,
+    StopSeen,
+    StopTest,
+    TargetOverride,
+    WindowVersion,
+)
+
+Version = tuple[Any, ...]
+OF_SESSION = (
+    AgreedAnswers, BagPlan, BlindGrooves, CourseNote, Job, PlayerScreen, Shot, ShotImport, SoleCode, SoleHanding,
+    SoleTest, StopSeen, StopTest, TargetOverride, WindowVersion,
+)  # fmt: skip
+# A row's transaction and its place: no other version of the row has both.
+ROW = "bit_xor(hashtextextended(row.xmin::text || row.ctid::text, 0))"
+
+
+@cache
+def _question() -> str:
+    """One question for all of them: of each table how many rows, and their versions taken together."""
+    session, customer = (each._meta.db_table for each in (FittingSession, Customer))
+    whose, bay = (f"""(SELECT {name} FROM "{session}" WHERE id = %(session)s)""" for name in ("customer_id", "bay_id"))
+    family = f"""SELECT id FROM "{customer}" WHERE id = {whose} OR merged_into_id = {whose}"""
+    visits = f"""SELECT id FROM "{session}" WHERE customer_id IN ({family})"""
+    mine = f"""SELECT id FROM "{Build._meta.db_table}" WHERE session_id = %(session)s"""
+    held = f"""SELECT unnest(ARRAY[session_id, partner_id]) FROM "{BayHold._meta.db_table}" WHERE bay_id = {bay}"""
+    parts = [_of(each, "session_id = %(session)s") for each in OF_SESSION]
+    parts += [
+        # The irons of the visit before are read too, and who is in the bay now.
+        _of(FittingSession, f"customer_id IN ({family}) OR id IN ({held})"),
+        _of(Build, f"session_id IN ({visits})"),
+        _of(Run, f"build_id IN ({mine})"),
+        _of(Feel, f"build_id IN ({mine})"),
+        _of(Customer, f"""id IN ({family}) OR id IN (SELECT customer_id FROM "{session}" WHERE id IN ({held}))"""),
+        _of(BayHold, f"bay_id = {bay}"),
+        _of(Bay, f"id = {bay}"),
+        _of(Shop, "id = %(shop)s"),
+        _of(User, "shop_id = %(shop)s"),
+        _of(Head, "shop_id = %(shop)s"),
+        _of(Shaft, "shop_id = %(shop)s"),
+        # Never changed, only added, and there are many.
+        f"""SELECT count(*), max(id) FROM "{HeadSeen._meta.db_table}" WHERE shop_id = %(shop)s""",
+    ]
+    plans = BagPlan.builds.through._meta.db_table
+    parts.append(
+        f"""SELECT count(*), {ROW} FROM "{plans}" row
+        WHERE bagplan_id IN (SELECT id FROM "{BagPlan._meta.db_table}" WHERE session_id = %(session)s)"""
+    )
+    return " UNION ALL ".join(parts)
+
+
+def _of(model: Any, where: str) -> str:
+    return f"""SELECT count(*), {ROW} FROM "{model._meta.db_table}" row WHERE {where}"""
+
+
+def version_of(shop_id: int, session_id: int) -> Version:
+    """Of all that is answered of a session of a shop: two that are equal rest on the same rows. It is asked for before
+    the rows are read: then they are no older than it."""
+    with connection.cursor() as cursor:
+        cursor.execute(_question(), {"session": session_id, "shop": shop_id})
+        return session_id, *(each for row in cursor.fetchall() for each in row)
