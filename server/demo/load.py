@@ -20,7 +20,7 @@ from fitting.actions.sole_setup import ClubOfTest, SetUp
 from fitting.domain.session import load
 from fitting.models import Build, FittingSession
 from handover.actions import agree
-from handover.present import present_choice, suggestion
+from handover.chosen import choice_of, suggestion
 from handover.schemas import AgreeIn
 from hemicycle_core.bag import BagEnd, GapRule, HeadType
 from hemicycle_core.brief import FlightWish, JobKind, Miss, Wish
@@ -356,7 +356,7 @@ def _set_misses_aside(fitter: User, session: FittingSession) -> None:
 def _agree(fitter: User, session: FittingSession, visit: DemoVisit) -> None:
     judged = load(FittingSession.objects.get(pk=session.pk))
     wanted, leave, _ = suggestion(judged)
-    choice = present_choice(judged, wanted, leave)
+    choice = choice_of(judged, wanted, leave)
     check = session.held_on + timedelta(days=visit.check_after_days)
     agree(
         fitter,

@@ -7,5 +7,13 @@ class FittingConfig(AppConfig):
     def ready(self) -> None:
         from .actions.changes import shots_are_drawn_by
         from .api.present.bay import drawn_shot
+        from .domain.agreed import answers_are_made_by
 
         shots_are_drawn_by(drawn_shot)
+        answers_are_made_by(_all_answers)
+
+
+def _all_answers(ready):  # type: ignore[no-untyped-def]
+    from .api.answers import all_answers  # every view: wanted only once something is agreed
+
+    return all_answers(ready)

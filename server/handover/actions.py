@@ -13,15 +13,15 @@ from django.utils import timezone
 from fitting.actions.bays import leave_bay
 from fitting.actions.changes import announce, for_change, for_correction, not_meanwhile, note
 from fitting.actions.plans import learn_heads
-from fitting.api.answers import keep_as_agreed
+from fitting.domain.agreed import keep_as_agreed
 from fitting.domain.session import JudgedSession, load
 from fitting.models import Build, FittingSession
 from hemicycle_core.errors import BadInput
 from shop.audit import action
 from shop.models import Shop, User
 
+from .chosen import choice_of, side_of
 from .models import Decision, Recommendation
-from .present import present_choice, present_side
 from .schemas import AgreeIn
 
 # What changes nothing that is agreed on.
@@ -70,7 +70,7 @@ def correct(actor: User, session_id: int, wanted: AgreeIn) -> Recommendation:
 
 def _edition(actor: User, judged: JudgedSession, wanted: AgreeIn) -> Recommendation:
     session = judged.rows.session
-    chosen = present_choice(judged, wanted.builds, wanted.dropped)
+    chosen = choice_of(judged, wanted.builds, wanted.dropped)
     if not wanted.reasons.strip():
         raise BadInput("Say why, in a sentence: nobody remembers it in a year.", field="reasons")
     final = replace(chosen, reasons=wanted.reasons.strip(), lost=wanted.lost)
@@ -85,7 +85,7 @@ def _edition(actor: User, judged: JudgedSession, wanted: AgreeIn) -> Recommendat
         lost=[asdict(lost) for lost in wanted.lost],
         next_check=wanted.next_check,
         agreed_by=actor,
-        picture=_plain({"choice": asdict(final), "before": asdict(present_side(judged))}),
+        picture=_plain({"choice": asdict(final), "before": asdict(side_of(judged))}),
     )
     row.builds.set(wanted.builds)
     row.dropped.set(wanted.dropped)

@@ -7,6 +7,6 @@ class HandoverConfig(AppConfig):
     def ready(self) -> None:
         from fitting.actions.sessions import what_was_agreed
 
-        from .present import agreed_bag
+        from .chosen import agreed_bag
 
         what_was_agreed(agreed_bag)

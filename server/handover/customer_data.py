@@ -11,8 +11,8 @@ from typing import Any
 from common.problems import Refused
 from customers.models import Customer
 from django.template import Context, Engine
-from fitting.api.present.bundle import present_bundle, written_shots
-from fitting.api.present.session import for_lines
+from fitting.domain.bundle import present_bundle, written_shots
+from fitting.domain.lines import for_lines
 from fitting.domain.session import load
 from fitting.models import FittingSession
 from hemicycle_core.errors import BadInput

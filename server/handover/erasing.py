@@ -19,7 +19,7 @@ from django.db.models import F, Q
 from django.utils import timezone
 from fitting.actions.bays import leave_bay
 from fitting.actions.changes import announce, next_revision
-from fitting.api.answers import KEPT as ANSWERS
+from fitting.api.schemas.answers import KEPT as ANSWERS
 from fitting.models import AgreedAnswers, FittingSession, PlayerScreen
 from shop.audit import action, record
 from shop.models import AuditEntry, Shop, User

@@ -18,8 +18,9 @@ from rest_framework.views import APIView
 from shop.asking import actor_of, shop_of
 
 from .actions import agree, correct
+from .chosen import choice_of
 from .models import Recommendation
-from .present import present_choice, present_handover
+from .present import present_handover
 from .schemas import AgreeIn, CheckDue, ChecksDue, Choice, HandoverOut
 
 
@@ -62,7 +63,7 @@ class DraftView(APIView):
     def get(self, request: Request, session_id: int) -> Response:
         """What a choice would make of the bag; without parameters, keeping what is there."""
         session = judged(session_of(request, session_id))
-        return Response(shown(present_choice(session, _ids(request, "builds"), _ids(request, "dropped"))))
+        return Response(shown(choice_of(session, _ids(request, "builds"), _ids(request, "dropped"))))
 
 
 class ChecksDueView(APIView):

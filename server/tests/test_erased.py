@@ -17,7 +17,7 @@ from django.utils import timezone
 from fitting.actions import builds, plans, sessions, shots, sole_setup, soles
 from fitting.actions.hand_out import course_by, note_of_course, open_course
 from fitting.actions.player import Closed, open_screen, screen_by, write_down
-from fitting.api.answers import KEPT as ANSWERS
+from fitting.api.schemas.answers import KEPT as ANSWERS
 from fitting.models import AgreedAnswers, FittingSession, PlayerScreen, Shot, SoleTest
 from handover.erasing import PICTURE, erase_again
 from handover.kept import ALSO, DOCUMENTS, ERASED, FRAMEWORK, TABLES, TRAIL, WORDS

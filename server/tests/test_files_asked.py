@@ -11,7 +11,7 @@ from customers.actions import add_customer
 from django.core.management import call_command
 from fitting.actions import builds, sessions
 from fitting.actions import shots as acts
-from fitting.api.present.bundle import written_shots
+from fitting.domain.bundle import written_shots
 from fitting.domain.session import load
 from fitting.models import Build, ColumnMapping, FittingSession, Run, Shot, ShotImport
 from hemicycle_core.formats.csv_out import shots_csv

@@ -10,7 +10,7 @@ import numpy as np
 import pytest
 from django.core.serializers.json import DjangoJSONEncoder
 from fitting.actions import builds, shots
-from fitting.api.present.bundle import present_bundle
+from fitting.domain.bundle import present_bundle
 from fitting.domain.session import load
 from fitting.models import Build, FittingSession
 from hemicycle_core.formats.bundle import read_bundle

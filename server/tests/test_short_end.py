@@ -8,7 +8,7 @@ from demo.golfers import club_of
 from django.utils import timezone
 from fitting.actions import builds, sessions
 from fitting.actions.shots import run_for, take_in
-from fitting.api.present.bundle import present_bundle
+from fitting.domain.bundle import present_bundle
 from fitting.domain.session import load
 from fitting.models import Build, FittingSession
 from hemicycle_core.heads import HeadType

@@ -11,7 +11,7 @@ from django.utils import timezone
 from fitting.actions import acts, builds, sole_setup, soles
 from fitting.actions.shots import run_for, take_in
 from fitting.api import answers
-from fitting.api.present.bundle import present_bundle, written_shots
+from fitting.domain.bundle import present_bundle, written_shots
 from fitting.domain.session import load
 from fitting.models import BlindGrooves, Build, FittingSession, SoleCode, SoleHanding
 from hemicycle_core.formats.bundle import VALIDATOR

@@ -15,6 +15,7 @@ from ..judge.feel import Feel
 from ..rack.eligible import RackHead
 from ..rack.lofts import Head
 from ..rack.made import MadeClub
+from ..rack.specification import Specification
 from ..rack.stock import Made, Wear
 from ..runs import FULL
 from ..shots import Shot
@@ -205,6 +206,35 @@ class Club:
     def turned_deg(self) -> float:
         """How far its sleeve is turned from the loft of its head."""
         return self.set_loft_deg - self.head.loft_deg if self.head and self.set_loft_deg is not None else 0.0
+
+    @property
+    def specification(self) -> Specification:
+        """As it is built, for who builds it."""
+        head, shaft, made = self.head, self.shaft, self.made
+        return Specification(
+            name=self.name,
+            head=head.in_full if head else None,
+            stated_loft_deg=self.stated_loft_deg,
+            set_loft_deg=self.set_loft_deg,
+            measured_loft_deg=self.measured_loft_deg,
+            stock_swing=self.stock_swing,
+            own_shaft=self.own_shaft,
+            lie_deg=made.lie_deg,
+            bounce_deg=made.bounce_deg,
+            sole=self.sole,
+            finish=self.finish or "",
+            grip=self.grip,
+            stamping=self.stamping,
+            work=tuple(each.words for each in self.work),
+            bent=any(each.kind == ChangeKind.BEND for each in self.work),
+            length_m=self.length_m,
+            shaft=shaft.name if shaft else None,
+            shaft_g=shaft.weight_g if shaft else None,
+            flex=shaft.flex if shaft else None,
+            material=shaft.material if shaft else None,
+            sleeve_deg=head.rack.sleeve_deg if head else None,
+            price=self.price_words,
+        )
 
     @property
     def cautions(self) -> list[str]:

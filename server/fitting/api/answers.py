@@ -3,7 +3,6 @@ agreed as they were."""
 
 from __future__ import annotations
 
-import json
 from collections.abc import Callable
 from dataclasses import dataclass
 from typing import Any, TypeVar
@@ -12,7 +11,6 @@ from common.api import serializer_of, shown
 from common.completed import completed
 from common.scoped import ScopedQuerySet
 from common.version import code_version
-from django.core.serializers.json import DjangoJSONEncoder
 from drf_spectacular.utils import OpenApiParameter, extend_schema
 from hemicycle_core.brief import Wish
 from hemicycle_core.errors import BadInput
@@ -28,10 +26,8 @@ from .present.bench import present_bench, present_what_if
 from .present.plans import present_plans
 from .present.session import present_session
 from .present.shortlist import present_shortlist
-from .schemas.bench import BenchOut, WhatIfOut
-from .schemas.plans import PlansOut
+from .schemas.answers import KEPT
 from .schemas.session import SessionOut
-from .schemas.shortlist import ShortlistOut
 
 View = TypeVar("View", bound=Callable[..., Response])
 SINCE = OpenApiParameter(
@@ -103,9 +99,6 @@ def _body(session: Versioned, part: str, since: int) -> Any:
     return _made(judged(session), part, since)
 
 
-KEPT = {"session": SessionOut, "bench": BenchOut, "shortlist": ShortlistOut, "plans": PlansOut, "what_if": WhatIfOut}
-
-
 def _as_read_now(part: str, answer: dict[str, Any]) -> dict[str, Any]:
     """An answer as it was kept, with the fields that answers have had since: what it says stays as it was."""
     now: dict[str, Any] = completed(KEPT[part.partition("/")[0]], answer)
@@ -157,19 +150,9 @@ def _since(request: Request) -> int:
     return int(text)
 
 
-def keep_as_agreed(session: FittingSession) -> None:
-    """Write down every answer of a session that was just agreed, so that it is shown as it was from now on.
-
-    session: as it is after agreeing, with its shop, customer, bay and fitter.
-    """
-    # Read anew, not from what is kept: this transaction may yet be rolled back.
-    ready = load(session)
+def all_answers(ready: JudgedSession) -> dict[str, Any]:
+    """Every answer of a session, to be kept as it is."""
     hit = [f"what_if/{club.key}" for club in ready.facts.candidates if club.shots]
     made = {part: _made(ready, part) for part in ("session", *PARTS, *hit)}
     made["session"]["frozen"] = True
-    AgreedAnswers.objects.create(
-        shop_id=session.shop_id,
-        session=session,
-        code=code_version(),
-        answers=json.loads(json.dumps(made, cls=DjangoJSONEncoder)),
-    )
+    return made

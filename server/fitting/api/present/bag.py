@@ -53,22 +53,6 @@ def _target(judged: JudgedSession, slot: Slot, proposed: Target, reach: Reach | 
     )
 
 
-def present_gap(gap: Gap, ids: Mapping[str, int]) -> GapOut:
-    """ids: of the builds by the club's name in the bag."""
-    return GapOut(
-        lower=ids[gap.lower.name],
-        upper=ids[gap.upper.name],
-        rule=gap.rule,
-        step_m=gap.step_m,
-        coverage_m=gap.coverage_m,
-        open_m=gap.open_m,
-        open_from_m=gap.open_from_m,
-        open_to_m=gap.open_to_m,
-        overlap_m=gap.overlap_m,
-        crowded=gap.crowded,
-    )
-
-
 def present_bag(judged: JudgedSession) -> BagOut:
     covered = judged.bag.coverage
     ids = {club.called: club.key for club in judged.facts.in_bag}
@@ -77,7 +61,7 @@ def present_bag(judged: JudgedSession) -> BagOut:
     space, widest = judged.facts.space, wider_elsewhere(judged.work)
     return BagOut(
         order=[ids[club.name] for club in covered.clubs],
-        gaps=[present_gap(gap, ids) for gap in covered.gaps],
+        gaps=[GapOut.of(gap, ids) for gap in covered.gaps],
         rule=rules.long,
         rule_words=RULE_WORDS[rules.long],
         gap_order=space.gap_order,
@@ -91,7 +75,7 @@ def present_bag(judged: JudgedSession) -> BagOut:
         moved={build.letter: moved_by(judged, build) for build in judged.facts.candidates},
         club_count=len(judged.facts.in_bag),
         headline=_headline(judged),
-        widest=None if widest is None else present_gap(widest, ids),
+        widest=None if widest is None else GapOut.of(widest, ids),
         beside=[club.key for club in held_against(judged.work)],
         wanted=_wanted(judged, {build.called: build.key for build in judged.facts.own}),
         in_work=_in_work(judged, ids),

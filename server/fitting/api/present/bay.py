@@ -9,13 +9,12 @@ from typing import Any
 from hemicycle_core.answers.clubs import mean_of
 from hemicycle_core.bag import HeadType
 from hemicycle_core.facts import Club, HitIn
-from hemicycle_core.judge import ChangeKind
 from hemicycle_core.judge.eased import part_swings
 from hemicycle_core.judge.feel import last_said
 from hemicycle_core.judge.held import held_on
 from hemicycle_core.judge.swing_words import read_clean
 from hemicycle_core.kept import kept, new_store
-from hemicycle_core.rack.specification import Specification, detail, shaft_words
+from hemicycle_core.rack.specification import detail, shaft_words
 from hemicycle_core.runs import Ball, ball_words
 from hemicycle_core.samples import certainty, cost_of_a_miss, pattern
 from hemicycle_core.samples.averages import average, smash, values_of
@@ -38,34 +37,6 @@ from ..schemas.bay import ActLine, ActsOut, BuildOut, FeelOut, ShotOut
 QUESTIONS = new_store()
 
 
-def specification(club: Club) -> Specification:
-    head, shaft, made = club.head, club.shaft, club.made
-    return Specification(
-        name=club.name,
-        head=head.in_full if head else None,
-        stated_loft_deg=club.stated_loft_deg,
-        set_loft_deg=club.set_loft_deg,
-        measured_loft_deg=club.measured_loft_deg,
-        stock_swing=club.stock_swing,
-        own_shaft=club.own_shaft,
-        lie_deg=made.lie_deg,
-        bounce_deg=made.bounce_deg,
-        sole=club.sole,
-        finish=club.finish or "",
-        grip=club.grip,
-        stamping=club.stamping,
-        work=tuple(each.words for each in club.work),
-        bent=any(each.kind == ChangeKind.BEND for each in club.work),
-        length_m=club.length_m,
-        shaft=shaft.name if shaft else None,
-        shaft_g=shaft.weight_g if shaft else None,
-        flex=shaft.flex if shaft else None,
-        material=shaft.material if shaft else None,
-        sleeve_deg=head.rack.sleeve_deg if head else None,
-        price=club.price_words,
-    )
-
-
 def present_build(judged: JudgedSession, build: Club) -> BuildOut:
     shots = build.shots
     carry = mean_of(build, "carry_m")
@@ -73,7 +44,7 @@ def present_build(judged: JudgedSession, build: Club) -> BuildOut:
     # A candidate's certainty is its verdict's, which the player's other builds inform.
     verdict = next((each for each in judged.decided.verdicts if each.letter == build.letter), None)
     carried = judged.known.carried.get(build.key)
-    spec = specification(build)
+    spec = build.specification
 
     carries, spread = values_of(shots, "carry_m"), pattern(shots)
 

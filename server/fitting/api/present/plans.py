@@ -14,8 +14,8 @@ from hemicycle_core.units import shown
 
 from ...domain.session import JudgedSession
 from ...models import BagPlan
+from ..schemas.bag import GapOut
 from ..schemas.plans import BagJobOut, BagPlanOut, ClubLine, PlansOut, WorthLine
-from .bag import present_gap
 
 
 def present_plans(judged: JudgedSession, kept: Sequence[BagPlan]) -> PlansOut:
@@ -54,7 +54,7 @@ def _plan(judged: JudgedSession, bag: Bag, *, name: str, sentence: str = "") -> 
         swap_away=int(swap.away) if swap else None,
         swap_course=swap.course if swap else "",
         clubs=[_line(clubs[club.name], club, bag) for club in bag.covered.clubs],
-        gaps=[present_gap(gap, ids) for gap in bag.covered.gaps],
+        gaps=[GapOut.of(gap, ids) for gap in bag.covered.gaps],
         open_m=bag.covered.open_m,
         widest_m=max(opened, default=0.0),
         crowded=[f"{lower} and {upper}" for lower, upper in bag.crowded],

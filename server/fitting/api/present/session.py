@@ -5,7 +5,6 @@ from __future__ import annotations
 from typing import Any
 
 from customers.schemas import person
-from django.db.models import Count, Q, QuerySet
 from hemicycle_core.answers.short_tests import groove_pairs
 from hemicycle_core.decision.advice import next_step, open_question
 from hemicycle_core.protocols.grooves import KEY as GROOVES
@@ -130,15 +129,6 @@ def _imports(judged: JudgedSession) -> list[ImportedFile]:
         )
         for each in judged.rows.imports
     ]
-
-
-def for_lines(sessions: QuerySet[FittingSession]) -> QuerySet[FittingSession]:
-    """Sessions with what their lines are made of: a handful of queries for all of them."""
-    return (
-        sessions.select_related("customer", "bay", "fitter", "shop")
-        .prefetch_related("recommendations__builds", "recommendations__dropped")
-        .annotate(shot_count=Count("shots", filter=Q(shots__run__imported__undone_at=None)))
-    )
 
 
 def present_line(session: Any) -> SessionLine:

@@ -2,7 +2,11 @@
 
 from __future__ import annotations
 
+from collections.abc import Mapping
 from dataclasses import dataclass, field
+from typing import Self
+
+from hemicycle_core.bag import Gap
 
 from ...actions.targets import Named
 from .wedges import ShortEndOut
@@ -44,6 +48,22 @@ class GapOut:
     open_to_m: float
     overlap_m: float
     crowded: bool
+
+    @classmethod
+    def of(cls, gap: Gap, ids: Mapping[str, int]) -> Self:
+        """ids: of the builds by the club's name in the bag."""
+        return cls(
+            lower=ids[gap.lower.name],
+            upper=ids[gap.upper.name],
+            rule=gap.rule,
+            step_m=gap.step_m,
+            coverage_m=gap.coverage_m,
+            open_m=gap.open_m,
+            open_from_m=gap.open_from_m,
+            open_to_m=gap.open_to_m,
+            overlap_m=gap.overlap_m,
+            crowded=gap.crowded,
+        )
 
 
 @dataclass

@@ -16,9 +16,10 @@ from rest_framework.views import APIView
 from shop.asking import actor_of, shop_of
 
 from ...actions import bays, sessions
+from ...domain.lines import for_lines
 from ...models import FittingSession
 from ..answers import SINCE, answer, changed, documented_change, session_of
-from ..present.session import for_lines, present_line
+from ..present.session import present_line
 from ..schemas.session import AwaitedIn, NewSession, PartnerIn, SessionLine, SessionOut
 
 THROWN_AWAY = Q(customer__try_out=True, customer__erased_at__isnull=False)

@@ -19,9 +19,9 @@ from hemicycle_core.rack import Expected
 from hemicycle_core.shots import FLIGHT_READINGS, Source
 from hemicycle_core.shots import Shot as CoreShot
 
-from ...domain.session import JudgedSession
-from ...domain.soles import SessionSole
-from ...models import Shot
+from ..models import Shot
+from .session import JudgedSession
+from .soles import SessionSole
 
 
 def present_bundle(judged: JudgedSession) -> dict[str, Any]:
