@@ -30,13 +30,13 @@ def say(text: str) -> None:
     print(text, flush=True)
 
 
-class Step:
+class StartStep:
     """`with Step("Building the front end"):` prints what is done and how long it took."""
 
     def __init__(self, what: str) -> None:
         self.what = what
 
-    def __enter__(self) -> Step:
+    def __enter__(self) -> StartStep:
         self.began = time.monotonic()
         print(f"  {self.what} ...", end=" ", flush=True)
         return self

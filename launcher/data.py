@@ -12,7 +12,7 @@ from collections.abc import Iterator
 from dataclasses import dataclass
 from pathlib import Path
 
-from .common import PYTHON, Step, Stop, home, server_env
+from .common import PYTHON, StartStep, Stop, home, server_env
 from .postgres import APP_USER, Cluster, usable_home
 
 
@@ -95,7 +95,7 @@ def database(folder: Path, kept: dict[str, str]) -> Iterator[Database]:
         yield Database(given, os.environ.get("HEMICYCLE_APP_DATABASE_URL") or given)
         return
     cluster = Cluster(usable_home(folder) / "postgres", password=kept["database"], app_password=kept["app"])
-    with Step("Starting the database"):
+    with StartStep("Starting the database"):
         cluster.start()
     try:
         cluster.create_database(PYTHON)

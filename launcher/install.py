@@ -15,7 +15,7 @@ import time
 from collections.abc import Callable, Iterator
 from pathlib import Path
 
-from .common import DIST, PYTHON, ROOT, VENV, WEB, Step, Stop, digest, is_done, run
+from .common import DIST, PYTHON, ROOT, VENV, WEB, StartStep, Stop, digest, is_done, run
 
 CREATE_CLUSTER = Path("/etc/postgresql-common/createcluster.conf")
 
@@ -49,7 +49,7 @@ def ensure_packages(*, tests: bool = False) -> None:
         raise Stop(
             f"Missing Debian packages: {' '.join(missing)}.\nAsk an administrator to install them, then start again."
         )
-    with Step(f"Installing Debian packages: {' '.join(missing)}"):
+    with StartStep(f"Installing Debian packages: {' '.join(missing)}"):
         if "postgresql" in missing and not CREATE_CLUSTER.exists():
             CREATE_CLUSTER.parent.mkdir(parents=True, exist_ok=True)
             CREATE_CLUSTER.write_text("create_main_cluster = false\n")
@@ -164,7 +164,7 @@ def ensure_python(*, tests: bool = False) -> None:
         wanted = digest([ROOT / lock])
         if is_done(stamp, wanted):
             continue
-        with Step(f"Installing Python packages ({lock})"):
+        with StartStep(f"Installing Python packages ({lock})"):
             if not PYTHON.exists():
                 run([sys.executable, "-m", "venv", "--without-pip", str(VENV)], why="Making the virtual environment")
             _install(lock, f"{sys.version_info[0]}{sys.version_info[1]}-{wanted}")
@@ -178,7 +178,7 @@ def ensure_node_modules() -> None:
     wanted = digest([WEB / "package-lock.json"])
     if is_done(stamp, wanted):
         return
-    with Step("Installing front-end packages"):
+    with StartStep("Installing front-end packages"):
         run(["npm", "ci", "--no-audit", "--no-fund"], cwd=WEB, why="Installing front-end packages")
         stamp.write_text(wanted)
 
@@ -228,7 +228,7 @@ def front_end_beside() -> Iterator[Callable[[], None]]:
     )
 
     def wait() -> None:
-        with Step("Waiting for the front end, built meanwhile"):
+        with StartStep("Waiting for the front end, built meanwhile"):
             said, _ = building.communicate()
             if building.returncode:
                 raise Stop(said.strip() or "The front end could not be built.")

@@ -13,7 +13,7 @@ from collections.abc import Iterator
 from pathlib import Path
 
 from . import data, install
-from .common import PYTHON, ROOT, Step, Stop, home, say, server_env
+from .common import PYTHON, ROOT, StartStep, Stop, home, say, server_env
 from .postgres import binaries
 from .supervise import end_group
 
@@ -132,7 +132,7 @@ def keep_safe(env: dict[str, str], home: Path) -> Path | None:
     target = folder_of(home) / f"before-{time.strftime('%Y-%m-%d-%H%M%S')}.hemicycle"
     target.parent.mkdir(parents=True, exist_ok=True, mode=0o700)
     try:
-        with Step("Backing up what is there"):
+        with StartStep("Backing up what is there"):
             manage(env, "backup", str(target))
     except Failed as failed:
         if failed.code != UNREADABLE:

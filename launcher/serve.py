@@ -16,7 +16,7 @@ from collections.abc import Callable, Iterator
 from typing import Any
 
 from . import data, install, keep
-from .common import PYTHON, ROOT, Step, Stop, home, say, server_env
+from .common import PYTHON, ROOT, StartStep, Stop, home, say, server_env
 from .supervise import Servers, Watch, end_group, end_orphans, listening, running_notice
 
 PATIENCE_S = 30
@@ -112,7 +112,7 @@ def _up(
         front_end()
         code = secrets.token_urlsafe(9)
         with _serving(options, found, kept, held, code) as servers:
-            with Step("Bringing the database up to date"):
+            with StartStep("Bringing the database up to date"):
                 told = brought()
             servers.open_gate()
             _serve(options, found, kept, servers, lambda: _ready(began, options.port, told, kept["demo"], code))
@@ -189,7 +189,7 @@ def _serve(
 
     try:
         with running_notice(data.notice(), told) as tell:
-            with Step("Starting the server"):
+            with StartStep("Starting the server"):
                 _wait_until_up(servers, address)
             ready()
             Watch(found.cluster, servers, tell).run(daily.look, lambda: not _asked)

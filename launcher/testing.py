@@ -20,7 +20,7 @@ PROCESSES = ("-n", "2", "--dist", "worksteal")  # as many as the smallest machin
 
 
 @dataclass
-class Part:
+class TestPart:
     name: str
     ok: bool
     seconds: float
@@ -41,21 +41,23 @@ def _counts(report: Path) -> tuple[int, int, int]:
     return total - bad - skipped, bad, skipped
 
 
-def _part(name: str, command: list[str], *, env: dict[str, str], cwd: Path = ROOT, report: Path | None = None) -> Part:
+def _part(
+    name: str, command: list[str], *, env: dict[str, str], cwd: Path = ROOT, report: Path | None = None
+) -> TestPart:
     say(f"\n== {name}")
     began = time.monotonic()
     code = subprocess.run(command, cwd=cwd, env=env, check=False).returncode
     passed, failed, skipped = _counts(report) if report else (0, 0, 0)
-    return Part(name, code == 0, time.monotonic() - began, passed, failed, skipped)
+    return TestPart(name, code == 0, time.monotonic() - began, passed, failed, skipped)
 
 
-def _pytest(name: str, folders: list[str], reports: Path, env: dict[str, str], *more: str) -> Part:
+def _pytest(name: str, folders: list[str], reports: Path, env: dict[str, str], *more: str) -> TestPart:
     report = reports / f"{name}.xml"
     command = [str(PYTHON), "-m", "pytest", *folders, f"--junitxml={report}", *more]
     return _part(name, command, env=env, report=report)
 
 
-def _web(reports: Path) -> Part:
+def _web(reports: Path) -> TestPart:
     report = reports / "web.xml"
     command = ["npx", "vitest", "run", "--reporter=default", "--reporter=junit", f"--outputFile.junit={report}"]
     return _part("web", command, env=dict(os.environ), cwd=WEB, report=report)
@@ -85,7 +87,7 @@ def test(options: argparse.Namespace) -> int:
     return _summary(parts, installed, time.monotonic() - began)
 
 
-def _summary(parts: list[Part], installed: float, took: float) -> int:
+def _summary(parts: list[TestPart], installed: float, took: float) -> int:
     say("\nPart        Passed  Failed  Skipped    Time")
     for part in parts:
         bad = "" if part.ok else "   FAILED"
@@ -133,10 +135,10 @@ def check(_options: argparse.Namespace) -> int:
     return 0 if all(part.ok for part in parts) else 1
 
 
-def _quiet(name: str, command: list[str], env: dict[str, str], cwd: Path) -> Part:
+def _quiet(name: str, command: list[str], env: dict[str, str], cwd: Path) -> TestPart:
     """A part beside others: its output is one piece, shown where it failed."""
     began = time.monotonic()
     done = subprocess.run(command, cwd=cwd, env=env, capture_output=True, text=True, check=False)
     if done.returncode:
         say(f"\n== {name}\n{done.stdout}{done.stderr}")
-    return Part(name, done.returncode == 0, time.monotonic() - began)
+    return TestPart(name, done.returncode == 0, time.monotonic() - began)

@@ -9,7 +9,7 @@ import numpy as np
 from hemicycle_core.brief import Job
 from hemicycle_core.formats.bundle_schema import FORMAT, VERSION
 from hemicycle_core.shots import Shot
-from hemicycle_core.simulation.practice.fittings import OWN, Fitting, Tried
+from hemicycle_core.simulation.practice.fittings import OWN, Fitting, TriedOut
 from hemicycle_core.simulation.practice.worlds import TYPED_SD_M
 
 
@@ -44,7 +44,7 @@ def _job(job: Job) -> dict[str, Any]:
     return {**row, "kind": job.kind.value, "firmness": job.firmness.value, "lie": job.lie and job.lie.value}
 
 
-def _club(fitting: Fitting, tried: Tried, name: str) -> dict[str, Any]:
+def _club(fitting: Fitting, tried: TriedOut, name: str) -> dict[str, Any]:
     return {
         "name": name,
         "head_type": tried.club.head_type.value,
@@ -53,7 +53,7 @@ def _club(fitting: Fitting, tried: Tried, name: str) -> dict[str, Any]:
     }
 
 
-def _said(tried: Tried, chance: np.random.Generator) -> dict[str, Any]:
+def _said(tried: TriedOut, chance: np.random.Generator) -> dict[str, Any]:
     """A club of the bag as the player says it carries."""
     carry = tried.carry_m + float(chance.normal(0, TYPED_SD_M))
     return {"name": tried.letter, "head_type": tried.club.head_type.value, "carry_m": carry, "shots": []}

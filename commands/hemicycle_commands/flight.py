@@ -15,7 +15,7 @@ from typing import TextIO
 
 from hemicycle_core.errors import BadInput
 from hemicycle_core.flight import Anchor
-from hemicycle_core.formats.flight_rows import FlightTable, FlownRow, Row, anchor_rows, read_change, read_header
+from hemicycle_core.formats.flight_rows import FlightRow, FlightTable, FlownRow, anchor_rows, read_change, read_header
 from hemicycle_core.formats.json_text import read_json
 from hemicycle_core.formats.table import MOST_COLUMNS, decode, read_table
 from hemicycle_core.judge import Change
@@ -31,7 +31,7 @@ class Input:
     """The rows of a file and its columns in order. json: one object a line."""
 
     headers: list[str]
-    rows: list[Row]
+    rows: list[FlightRow]
     json: bool
     bad: list[str]
     decimal_comma: bool = False
@@ -41,7 +41,7 @@ def read_input(text: str) -> Input:
     """CSV with a header, or JSON lines when the first line starts with a brace."""
     if not text.lstrip().startswith("{"):
         table = read_table(text, most_rows=MOST_ROWS)
-        rows = [Row(row.line, dict(zip(table.headers, row.cells, strict=True))) for row in table.rows]
+        rows = [FlightRow(row.line, dict(zip(table.headers, row.cells, strict=True))) for row in table.rows]
         return Input(list(table.headers), rows, json=False, bad=[], decimal_comma=table.decimal_comma)
     headers: dict[str, None] = {}
     rows, bad = [], []
@@ -61,7 +61,7 @@ def read_input(text: str) -> Input:
         headers.update(dict.fromkeys(cells))
         if len(headers) > MOST_COLUMNS:
             raise BadInput(f"The lines name over {MOST_COLUMNS} columns. Write shots, one in a line.", field="file")
-        rows.append(Row(number, cells))
+        rows.append(FlightRow(number, cells))
     if not rows:
         raise BadInput("No line of the file is a JSON object.", field="file")
     return Input(list(headers), rows, json=True, bad=bad)

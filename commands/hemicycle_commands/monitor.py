@@ -25,7 +25,7 @@ from hemicycle_core.flight import Air
 from hemicycle_core.impact import Lie
 from hemicycle_core.runs import FULL
 from hemicycle_core.shots import Intent
-from hemicycle_core.simulation.golfer import Club, Ground, Player, Swinging
+from hemicycle_core.simulation.golfer import Ground, Player, Swinging, SwungClub
 from hemicycle_core.units import yards
 
 FIRST_WAIT_S, LONGEST_WAIT_S = 0.2, 5.0
@@ -33,7 +33,7 @@ TRY_AGAIN = {408, 425, 429}
 PATIENCE_S = 900.0
 
 
-class Refused(Exception):
+class FeedRefused(Exception):
     """The server understood and said no."""
 
 
@@ -60,12 +60,12 @@ class Feed:
             except urllib.error.HTTPError as error:
                 title = _title(error)
                 if error.code < 500 and error.code not in TRY_AGAIN | wait_for:
-                    raise Refused(title) from error
+                    raise FeedRefused(title) from error
                 told = _seconds(error.headers.get("Retry-After"))
             except (urllib.error.URLError, TimeoutError, ConnectionError):
                 title = f"{self.url} does not answer."
             if time.monotonic() > until:
-                raise Refused(title)
+                raise FeedRefused(title)
             if title != said:
                 print(f"Waiting: {title}", file=sys.stderr, flush=True)
                 said = title
@@ -102,7 +102,7 @@ PRACTICE_SHOTS = 24
 
 
 @dataclass
-class Bay:
+class FeedBay:
     """The golfer in the bay; goes on swinging as the same person while the session stays the same."""
 
     seed: int | None
@@ -111,9 +111,9 @@ class Bay:
 
     def hit(self, tee: dict[str, Any]) -> dict[str, float]:
         if tee["golfer"] is None:
-            raise Refused("This key is a real monitor's. The stand-in needs a stand-in key.")
+            raise FeedRefused("This key is a real monitor's. The stand-in needs a stand-in key.")
         if tee["club"] is None:
-            raise Refused(f"{tee['build']} has no loft or length: type them in the bag, then hit it.")
+            raise FeedRefused(f"{tee['build']} has no loft or length: type them in the bag, then hit it.")
         if self._swinging is None or self._session != tee["session"]:
             seed = self.seed if self.seed is not None else tee["seed"] * 1000 + tee["shots_so_far"]
             self._swinging, self._session = Swinging(Player.from_dict(tee["golfer"]), seed=seed), tee["session"]
@@ -125,7 +125,7 @@ class Bay:
         )
         self._swinging.ground = Ground(Lie(tee["lie"])) if tee.get("lie") else Ground()
         at_hand = tee["club"]
-        club = Club(
+        club = SwungClub(
             HeadType(at_hand["head_type"]),
             at_hand["loft_deg"],
             at_hand["length_m"],
@@ -141,7 +141,7 @@ class Bay:
         shot = self._swinging.shots(club, 1, known=at_hand["own"], meant=meant, length=length)[0]
         return {key: round(value, 4) for key, value in shot.items() if key != "strike"}
 
-    def _eased_to(self, club: Club, carry_m: float) -> float:
+    def _eased_to(self, club: SwungClub, carry_m: float) -> float:
         """The share of the full swing's speed that a golfer takes to carry so far, as he feels it."""
         assert self._swinging is not None
         full = Swinging(self._swinging.player, 1, air=self._swinging.air).swing(club, PRACTICE_SHOTS, known=True)
@@ -150,7 +150,7 @@ class Bay:
 
 
 def play(feed: Feed, *, shots: int, every_s: float, seed: int | None) -> int:
-    bay = Bay(seed)
+    bay = FeedBay(seed)
     for number in range(1, shots + 1):
         readings = bay.hit(feed.tee())
         receipt = feed.send(readings)
@@ -188,7 +188,7 @@ def main(words: list[str]) -> int:
     try:
         feed = Feed(options.url.rstrip("/"), key, options.patience)
         return play(feed, shots=options.shots, every_s=options.every, seed=options.seed)
-    except (Refused, BadInput) as error:
+    except (FeedRefused, BadInput) as error:
         print(str(error), file=sys.stderr)
         return 1
     except KeyboardInterrupt:

@@ -128,7 +128,7 @@ def ranked(answer: dict[str, Any]) -> str:
 
 
 @dataclass(frozen=True)
-class Measured:
+class WorldMeasured:
     """One judge on the fittings of a world, a figure a fitting in the arrays. ranking: regret of the build that does
     most of the jobs, successful shots a use; by_rank: of the same build, put_first: of the one that is put first,
     strokes a round; choice: of the whole bag in strokes a round, where keeping is a choice, else as put_first;
@@ -148,7 +148,7 @@ class Measured:
     false: int
 
 
-def measure(truths: Sequence[Truth], answers: Sequence[dict[str, Any]]) -> Measured:
+def measure(truths: Sequence[Truth], answers: Sequence[dict[str, Any]]) -> WorldMeasured:
     """Without a club of the player's own there is nothing to keep: then an answer that names no build counts as its
     ranking."""
     ranking, by_rank, put_first, choice, holds, sides, right, off = [], [], [], [], [], [], [], []
@@ -177,7 +177,7 @@ def measure(truths: Sequence[Truth], answers: Sequence[dict[str, Any]]) -> Measu
         if truth.saved and answer["letter"]:
             sold += 1
             false += truth.saved[answer["letter"]] < NOTHING
-    return Measured(
+    return WorldMeasured(
         np.array(ranking), np.array(by_rank), np.array(put_first), np.array(choice), float(np.mean(holds)),
         float(np.mean(sides)),
         float(np.mean(right)) if right else float("nan"), float(np.mean(off)),
@@ -190,7 +190,7 @@ def _bag_regret(truth: Truth, letter: str | None) -> float:
     return max(0.0, *truth.saved.values()) - (truth.saved[letter] if letter else 0.0)
 
 
-def _worth(now: Measured, without: Measured, truths: Sequence[Truth]) -> str:
+def _worth(now: WorldMeasured, without: WorldMeasured, truths: Sequence[Truth]) -> str:
     """What a part is worth in regret over choosing by hand, with one standard error, the same fittings beside each
     other: over nought where the judge ranks worse without it."""
     apart = (without.ranking - now.ranking) / max(regrets(truths, "hand").mean(), 1e-9)
@@ -215,7 +215,7 @@ HEAD = (
 )
 
 
-def row(name: str, judge: str, truths: Sequence[Truth], found: Measured) -> str:
+def row(name: str, judge: str, truths: Sequence[Truth], found: WorldMeasured) -> str:
     hand = regrets(truths, "hand")
     count, oracle = (f"{regrets(truths, way).mean() / max(hand.mean(), 1e-9):.2f}" for way in ("count", "oracle"))
     if WORLDS[name].alike:

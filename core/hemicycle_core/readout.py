@@ -8,7 +8,7 @@ from enum import StrEnum
 from .errors import BadInput
 
 
-class Column(StrEnum):
+class BenchColumn(StrEnum):
     """A reading's key where it is the average of one; the rest are made of several shots or readings."""
 
     CARRY = "carry_m"
@@ -37,12 +37,12 @@ class Column(StrEnum):
     HANG = "hang_s"
 
 
-USUAL = tuple(Column)[:20]  # what no monitor measured is left out by itself
+USUAL = tuple(BenchColumn)[:20]  # what no monitor measured is left out by itself
 
 
 def check_columns(keys: Sequence[str]) -> list[str]:
     """The columns as they are kept: each once, in the order given. Raises BadInput for one that there is not."""
-    known = set(Column)
+    known = set(BenchColumn)
     for key in keys:
         if key not in known:
             raise BadInput(f"“{key}” is nothing that is read out.", field="columns")

@@ -143,7 +143,7 @@ def chance_text(chance: float | None) -> str:
     if chance is None:
         return ""
     percent = whole(chance * 100)
-    return "99%" if percent >= 99 else "under 1%" if percent < 1 else f"{percent:.0f}%"
+    return "99%" if percent >= 99 else "under 1%" if percent < 1 else f"{shown(percent)}%"
 
 
 def outside(mean_m: float, low_m: float | None, high_m: float | None) -> int:

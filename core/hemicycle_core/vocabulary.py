@@ -20,7 +20,7 @@ from .protocols.sole import IN_SAND, LEAST_SOLES, MOST_SOLES, ON_GRASS
 from .protocols.sole_result import CERTAIN
 from .rack.eligible import SWUNG_FULL
 from .rack.stock import Wear
-from .readout import USUAL, Column
+from .readout import USUAL, BenchColumn
 from .runs import OFFERED, Ball, swing_words
 from .shots import CLEAN_LIES, READINGS, Intent, Strike
 from .thresholds import ROUND_BANDS
@@ -73,7 +73,7 @@ def vocabulary() -> dict[str, Any]:
             "controls": {each.value: words for each, words in CONTROL_WORDS.items()},
             "soles": [LEAST_SOLES, MOST_SOLES],
         },
-        "columns": [each.value for each in Column],
+        "columns": [each.value for each in BenchColumn],
         "usualColumns": [each.value for each in USUAL],
         "lengths": {each: swing_words(each) for each in OFFERED},
         "balls": [each.value for each in Ball],

@@ -6,7 +6,7 @@ import numpy as np
 from hemicycle_core.bag import Carried, GapRule, HeadType, usual_rules
 from hemicycle_core.decision import Limits, Option
 from hemicycle_core.decision.bags import Weigher
-from hemicycle_core.decision.worth import Table
+from hemicycle_core.decision.worth import WorthTable
 from hemicycle_core.judge.play import DRAWS
 from hemicycle_core.judge.yardages import Yardages
 from hemicycle_core.units import metres
@@ -33,7 +33,7 @@ def weigher(options, demand, **limits):
     jobs = np.array([3.5 - np.array(each.swing)[:, None] * np.ones(DRAWS) for each in options])
     nothing = np.zeros((len(options), 0, DRAWS), dtype=np.float32)
     return Weigher(
-        Table(tuple(options), demand, NOWHERE, nothing, nothing, nothing, jobs, np.zeros_like(jobs)),
+        WorthTable(tuple(options), demand, NOWHERE, nothing, nothing, nothing, jobs, np.zeros_like(jobs)),
         RULES,
         Limits(**limits),
     )

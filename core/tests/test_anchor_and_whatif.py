@@ -21,7 +21,7 @@ from hemicycle_core.flight import (
 from hemicycle_core.flight.aero import ALIKE
 from hemicycle_core.judge import EFFECTS, Change, ChangeKind, HitClub, predict
 from hemicycle_core.shots import Shot, anchor_to
-from hemicycle_core.simulation.golfer import Club, Player, Swinging
+from hemicycle_core.simulation.golfer import Player, Swinging, SwungClub
 from hemicycle_core.units import METRES_PER_INCH, mps, yards
 
 LAUNCH_KEYS = ("ball_speed_mps", "launch_deg", "spin_rpm")
@@ -203,7 +203,7 @@ def test_a_turn_predicted_from_a_players_shots_is_what_the_turned_club_then_does
     steady = Player(speed_mps=35, misses={}, warm_up=0, tiring=0, ball_drag=1.04)
 
     def hit(loft):
-        struck = Swinging(steady, seed=8).shots(Club(kind, loft, 40.5 * METRES_PER_INCH), 60, known=True)
+        struck = Swinging(steady, seed=8).shots(SwungClub(kind, loft, 40.5 * METRES_PER_INCH), 60, known=True)
         return [Shot({key: value for key, value in shot.items() if key != "strike"}) for shot in struck]
 
     before, after = hit(21), hit(23)

@@ -13,8 +13,8 @@ from hemicycle_core.decision import BagClub, Because, Demand, Limits, decide_ses
 from hemicycle_core.decision.worth import Worth
 from hemicycle_core.flight import Firmness
 from hemicycle_core.judge import Candidate, Case, Kind, Liking
-from hemicycle_core.judge.eased import Eases, Part, curve_of
-from hemicycle_core.judge.landings import Run
+from hemicycle_core.judge.eased import EasedClub, Eases, curve_of
+from hemicycle_core.judge.landings import RollOut
 from hemicycle_core.judge.play import DRAWS, MISS_SIDE, Possible
 from hemicycle_core.judge.strokes import _at_a_green, ends_at, from_fairway, from_rough, level_of
 from hemicycle_core.judge.weigh import USUAL_GREEN, Swing
@@ -311,8 +311,8 @@ def swings(carries, spread=0.045, misses=0.12, side_deg=3.5, eases=1.0):
     for name, yd in carries.items():
         part = None
         if yd < 100:
-            part = Part(curve_of(metres(yd), None), Eases(eases, 0.1, 6), (metres(yd),))
-        run = Run(metres(2 if yd < 100 else 5), 0.0, 0.0, 2.0)
+            part = EasedClub(curve_of(metres(yd), None), Eases(eases, 0.1, 6), (metres(yd),))
+        run = RollOut(metres(2 if yd < 100 else 5), 0.0, 0.0, 2.0)
         made[name] = Swing(
             name, HeadType.HYBRID, possible_of(metres(yd), spread, misses, side_deg), metres(yd), run, part
         )

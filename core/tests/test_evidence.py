@@ -20,7 +20,7 @@ from hemicycle_core.samples.drift import speed_drift
 from hemicycle_core.samples.outliers import unlike_the_others
 from hemicycle_core.samples.trend import different_chance, trend
 from hemicycle_core.shots import Intent, Shot
-from hemicycle_core.simulation.golfer import Club, Player, Swinging
+from hemicycle_core.simulation.golfer import Player, Swinging, SwungClub
 from hemicycle_core.units import metres
 from hypothesis import given, settings
 from hypothesis import strategies as st
@@ -161,7 +161,7 @@ def test_a_low_a_high_and_a_bent_shot_are_told_from_the_stock_shot(hand):
     golfer = Swinging(Player(speed_mps=40, attack_deg=-2, lean_deg=4, misses={}, hand=hand), seed=3)
     shots = []
     for intent, count in ((Intent.STOCK, 6), (Intent.LOW, 3), (Intent.HIGH, 3), (Intent.DRAW, 3), (Intent.FADE, 3)):
-        for hit in golfer.shots(Club(HeadType.HYBRID, 22, 1.01), count, known=True, meant=intent):
+        for hit in golfer.shots(SwungClub(HeadType.HYBRID, 22, 1.01), count, known=True, meant=intent):
             hit.pop("strike")
             shots.append(Shot(hit, intent=intent))
     found = {each.intent: each for each in range_of_use(shots, left_handed=hand == "left")}

@@ -4,14 +4,14 @@ import numpy as np
 import pytest
 from hemicycle_core.errors import BadInput
 from hemicycle_core.flight import FAIRWAY, GREEN, Air, Firmness, Launch, fly, run_out
-from hemicycle_core.formats.flight_rows import BLOCK, FlightTable, Row, anchor_rows, read_change, read_header
+from hemicycle_core.formats.flight_rows import BLOCK, FlightRow, FlightTable, anchor_rows, read_change, read_header
 from hemicycle_core.units import METRES_PER_FOOT, METRES_PER_YARD, mps
 
 HEADERS = ("ball_speed_mph", "launch_deg", "spin_rpm")
 
 
 def rows(*cells, headers=HEADERS):
-    return [Row(2 + n, dict(zip(headers, each, strict=True))) for n, each in enumerate(cells)]
+    return [FlightRow(2 + n, dict(zip(headers, each, strict=True))) for n, each in enumerate(cells)]
 
 
 def flown(*cells, headers=HEADERS, **more):

@@ -7,7 +7,7 @@ import pytest
 from hemicycle_core.bag import HeadType
 from hemicycle_core.flight import Firmness, Launch, fly
 from hemicycle_core.impact import Lie, Moisture, start_from_lie
-from hemicycle_core.simulation.golfer import Club, Delivery, Ground, Player, Swinging, strike_ball
+from hemicycle_core.simulation.golfer import ClubDelivery, Ground, Player, Swinging, SwungClub, strike_ball
 from hemicycle_core.units import METRES_PER_INCH, mph, mps, yards
 
 TOUR = Player(speed_mps=mps(90), attack_deg=-4.3, lean_deg=11)
@@ -15,7 +15,7 @@ AVERAGE = Player(speed_mps=33.0, attack_deg=-2.8, lean_deg=5.5)
 
 
 def hit(player, kind, loft, inches, n=80):
-    shots = Swinging(player, seed=4).shots(Club(kind, loft, inches * METRES_PER_INCH), n, known=True)
+    shots = Swinging(player, seed=4).shots(SwungClub(kind, loft, inches * METRES_PER_INCH), n, known=True)
     clean = [shot for shot in shots if shot["strike"] is None]
     mean = {key: float(np.mean([shot[key] for shot in clean])) for key in clean[0] if key != "strike"}
     mean["miss_cost"] = mean["carry_m"] - float(np.mean([s["carry_m"] for s in shots if s["strike"]]))
@@ -45,7 +45,7 @@ def test_three_heads_of_one_loft_differ_as_fitters_say():
 
 
 def test_the_same_seed_hits_the_same_shots_and_a_left_hander_mirrors_them():
-    club = Club(HeadType.HYBRID, 22, 1.0)
+    club = SwungClub(HeadType.HYBRID, 22, 1.0)
     right = Player(speed_mps=33, path_deg=2, face_deg=3)
     left = Player(speed_mps=33, path_deg=2, face_deg=3, hand="left")
     a, b, c = (Swinging(player, seed=9).shots(club, 5) for player in (right, right, left))
@@ -57,7 +57,7 @@ def test_the_same_seed_hits_the_same_shots_and_a_left_hander_mirrors_them():
 @pytest.mark.slow
 def test_a_player_warms_up_learns_a_strange_club_and_tires():
     player = Player(speed_mps=33, speed_spread=0.0, warm_up=0.02, tiring=0.001, misses={})
-    club = Club(HeadType.HYBRID, 22, 40 * METRES_PER_INCH)
+    club = SwungClub(HeadType.HYBRID, 22, 40 * METRES_PER_INCH)
     speeds = [shot["club_speed_mps"] for shot in Swinging(player, seed=2).shots(club, 80)]
     assert speeds[0] == pytest.approx(0.98 * speeds[20])
     assert speeds[79] == pytest.approx((1 - 0.038) * speeds[20], rel=0.002)
@@ -70,14 +70,14 @@ def test_a_player_warms_up_learns_a_strange_club_and_tires():
 
 
 def test_gear_effect_brings_a_toe_strike_of_a_deep_head_back_more_than_of_a_shallow_one():
-    delivery = Delivery(43, -2, 0, 0, 18, toe_mm=12, high_mm=0)
-    wood, utility = (strike_ball(delivery, Club(kind, 21, 1.0)) for kind in (HeadType.FAIRWAY, HeadType.UTILITY))
+    delivery = ClubDelivery(43, -2, 0, 0, 18, toe_mm=12, high_mm=0)
+    wood, utility = (strike_ball(delivery, SwungClub(kind, 21, 1.0)) for kind in (HeadType.FAIRWAY, HeadType.UTILITY))
     assert wood.axis_deg < utility.axis_deg < 0  # curves left, back to the line
-    back = strike_ball(delivery, Club(HeadType.HYBRID, 21, 1.0, cg_further_back_mm=8))
-    front = strike_ball(delivery, Club(HeadType.HYBRID, 21, 1.0, cg_further_back_mm=-8))
+    back = strike_ball(delivery, SwungClub(HeadType.HYBRID, 21, 1.0, cg_further_back_mm=8))
+    front = strike_ball(delivery, SwungClub(HeadType.HYBRID, 21, 1.0, cg_further_back_mm=-8))
     assert back.ball_speed_mps > front.ball_speed_mps
     thin = replace(delivery, toe_mm=0, high_mm=-10)
-    for club in (Club(HeadType.FAIRWAY, 21, 1.0), Club(HeadType.IRON, 21, 1.0)):
+    for club in (SwungClub(HeadType.FAIRWAY, 21, 1.0), SwungClub(HeadType.IRON, 21, 1.0)):
         low, middle = strike_ball(thin, club), strike_ball(replace(delivery, toe_mm=0), club)
         assert low.spin_rpm > middle.spin_rpm
         assert low.launch_deg < middle.launch_deg
@@ -85,8 +85,8 @@ def test_gear_effect_brings_a_toe_strike_of_a_deep_head_back_more_than_of_a_shal
 
 
 def wedge_struck(spin_loft, mu):
-    delivery = Delivery(mps(80), -5.0, 0, 0, np.asarray(spin_loft, dtype=float) - 5.0, 0, 0, friction=mu)
-    return strike_ball(delivery, Club(HeadType.WEDGE, 56, 35.25 * METRES_PER_INCH))
+    delivery = ClubDelivery(mps(80), -5.0, 0, 0, np.asarray(spin_loft, dtype=float) - 5.0, 0, 0, friction=mu)
+    return strike_ball(delivery, SwungClub(HeadType.WEDGE, 56, 35.25 * METRES_PER_INCH))
 
 
 @pytest.mark.parametrize(
@@ -109,7 +109,7 @@ def test_spin_peaks_where_friction_gives_out_and_falls_beyond(mu, peak):
 
 def test_worn_grooves_matter_little_from_a_dry_fairway_and_much_from_wet_and_from_grass():
     def spin(worn, **ground):
-        club = Club(HeadType.WEDGE, 56, 35.25 * METRES_PER_INCH, worn=worn)
+        club = SwungClub(HeadType.WEDGE, 56, 35.25 * METRES_PER_INCH, worn=worn)
         swinging = Swinging(replace(AVERAGE, misses={}), 3, ground=Ground(**ground))
         return np.mean([shot["spin_rpm"] for shot in swinging.shots(club, 40, known=True)])
 
@@ -133,7 +133,7 @@ def test_each_sole_helps_whom_fitters_say(bounce, attack, firmness, lie):
     player = replace(AVERAGE, attack_deg=attack, misses={}, low_point_sd_mm=22)
 
     def carry_spread(degrees):
-        club = Club(HeadType.WEDGE, 56, 35.25 * METRES_PER_INCH, bounce_deg=degrees)
+        club = SwungClub(HeadType.WEDGE, 56, 35.25 * METRES_PER_INCH, bounce_deg=degrees)
         swinging = Swinging(player, 5, ground=Ground(lie=lie, firmness=firmness))
         shots = swinging.shots(club, 400, known=True)
         return np.std([shot["carry_m"] for shot in shots])
@@ -150,8 +150,8 @@ def test_each_sole_helps_whom_fitters_say(bounce, attack, firmness, lie):
 def test_a_wood_struck_a_centimetre_off_the_middle_starts_away_and_ends_within_three_yards(
     kind, loft, speed, attack, dynamic, toe
 ):
-    club = Club(kind, loft, 1.1)
-    struck = strike_ball(Delivery(np.array([mps(speed)]), attack, 0, 0, dynamic, toe_mm=toe, high_mm=0), club)
+    club = SwungClub(kind, loft, 1.1)
+    struck = strike_ball(ClubDelivery(np.array([mps(speed)]), attack, 0, 0, dynamic, toe_mm=toe, high_mm=0), club)
     flight = fly(
         Launch(struck.ball_speed_mps, struck.launch_deg, struck.spin_rpm, struck.direction_deg, struck.axis_deg)
     )
@@ -165,19 +165,21 @@ def test_a_wood_struck_a_centimetre_off_the_middle_starts_away_and_ends_within_t
     [(HeadType.IRON, 33, 27, 0.48, 0.65), (HeadType.WEDGE, 56, 46, 1.0, 1.5)],
 )
 def test_a_degree_more_upright_starts_it_to_the_players_own_side(kind, loft, dynamic, least, most):
-    delivery = Delivery(36.0, -4, 0, 0, dynamic, toe_mm=0, high_mm=0)
-    as_is, upright = (strike_ball(delivery, Club(kind, loft, 0.9, upright_deg=each)).direction_deg for each in (0, 1))
+    delivery = ClubDelivery(36.0, -4, 0, 0, dynamic, toe_mm=0, high_mm=0)
+    as_is, upright = (
+        strike_ball(delivery, SwungClub(kind, loft, 0.9, upright_deg=each)).direction_deg for each in (0, 1)
+    )
     assert least < float(as_is - upright) < most
     assert least < start_from_lie(1.0, loft) < most
 
 
 def test_one_head_made_an_inch_longer_gains_less_speed_than_the_next_club_of_a_set():
     def speed(**longer):
-        club = Club(HeadType.HYBRID, 22, 41 * METRES_PER_INCH, **longer)
+        club = SwungClub(HeadType.HYBRID, 22, 41 * METRES_PER_INCH, **longer)
         return Swinging(replace(AVERAGE, misses={}), 3).shots(club, 1, known=True)[0]["club_speed_mps"]
 
     set_of = Swinging(replace(AVERAGE, misses={}), 3).shots(
-        Club(HeadType.HYBRID, 22, 40 * METRES_PER_INCH), 1, known=True
+        SwungClub(HeadType.HYBRID, 22, 40 * METRES_PER_INCH), 1, known=True
     )
     before = set_of[0]["club_speed_mps"]
     assert speed() / before - 1 == pytest.approx(0.029, abs=0.004)

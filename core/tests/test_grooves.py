@@ -7,11 +7,11 @@ from hemicycle_core.brief import Job, JobKind
 from hemicycle_core.heads import HeadType
 from hemicycle_core.impact import Lie
 from hemicycle_core.judge.claims import Claim
-from hemicycle_core.judge.grooves import GrooveWedge, Worth, as_claim, compared, pairs
+from hemicycle_core.judge.grooves import GroovesWorth, GrooveWedge, as_claim, compared, pairs
 from hemicycle_core.protocols.grooves import GrooveTask, minutes_of, next_task, next_words, tasks
 from hemicycle_core.runs import Ball
 from hemicycle_core.shots import Shot
-from hemicycle_core.simulation.golfer import Club, Ground, Player, Swinging
+from hemicycle_core.simulation.golfer import Ground, Player, Swinging, SwungClub
 from hemicycle_core.units import metres, mps, yards
 
 PLAYER = Player(
@@ -25,7 +25,7 @@ def wedge(key, worn, seed, n=5, lies=(None, Lie.WET), rounds=None):
     shots = []
     for lie in lies:
         swinging = Swinging(PLAYER, seed * 10 + key, ground=Ground(lie) if lie else Ground())
-        for row in swinging.shots(Club(HeadType.WEDGE, 56, 0.9, worn=worn), n, known=True, length="half"):
+        for row in swinging.shots(SwungClub(HeadType.WEDGE, 56, 0.9, worn=worn), n, known=True, length="half"):
             values = {name: value for name, value in row.items() if name != "strike"}
             shots.append(Shot(values, protocol="grooves", lie=lie, swing="half", part=True, apart="half swing"))
     return GrooveWedge(key, "56 old" if key == 1 else "56 new", 56, shots, key == 2, rounds)
@@ -37,8 +37,8 @@ def test_what_is_worn_out_is_worth_replacing_and_what_is_as_good_is_kept_whateve
             compared(wedge(1, worn, seed, rounds=400), wedge(2, 0.0, seed), [CHIP]).worth for seed in range(24)
         )
 
-    assert outcomes(1.0)[Worth.REPLACE] >= 16
-    assert outcomes(0.0)[Worth.KEEP] >= 23
+    assert outcomes(1.0)[GroovesWorth.REPLACE] >= 16
+    assert outcomes(0.0)[GroovesWorth.KEEP] >= 23
     kept = compared(wedge(1, 0.0, 3, rounds=400), wedge(2, 0.0, 3), [CHIP])
     assert kept.sentence == "Keep 56 old, 400 rounds old or not: what it loses to 56 new cannot be seen on the green."
     assert any("400 rounds are why it is tested" in each for each in kept.remarks)
@@ -61,10 +61,10 @@ def test_the_sentences_say_the_figures_and_the_green_of_the_shortest_job():
 
 def test_without_wet_shots_wear_is_not_told_and_few_shots_say_how_many_more():
     dry = compared(wedge(1, 0.0, 1, lies=(None,)), wedge(2, 0.0, 1, lies=(None,)))
-    assert dry.worth is Worth.OPEN and "from wet" in dry.sentence
+    assert dry.worth is GroovesWorth.OPEN and "from wet" in dry.sentence
     assert compared(wedge(1, 0.0, 1, lies=(None,)), wedge(2, 0.0, 1, lies=(Lie.WET,))) is None
     two = compared(wedge(1, 1.0, 1, n=2), wedge(2, 0.0, 1, n=2))
-    assert two.worth is Worth.OPEN and as_claim("56 old", two).claim is Claim.OPEN
+    assert two.worth is GroovesWorth.OPEN and as_claim("56 old", two).claim is Claim.OPEN
 
 
 def test_a_club_that_is_trusted_and_a_range_ball_are_said():

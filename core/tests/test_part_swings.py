@@ -9,7 +9,7 @@ from hemicycle_core.judge.card import CardWedge, distance_card
 from hemicycle_core.judge.eased import PartSwing, part_swings
 from hemicycle_core.protocols.part_swing import Task, next_words, part_plan
 from hemicycle_core.shots import Shot
-from hemicycle_core.simulation.golfer import Club, Player, Swinging
+from hemicycle_core.simulation.golfer import Player, Swinging, SwungClub
 from hemicycle_core.units import METRES_PER_INCH, metres, yards
 
 STEP = usual_rules(GapRule.EVEN_STEPS).wedge_step
@@ -59,7 +59,7 @@ def test_cards_of_simulated_golfers_are_nearer_the_truth_than_each_swing_alone_a
         )  # fmt: skip
         swinging, clubs, truth, own = Swinging(player, seed), [], {}, {}
         for name, loft in (("PW", 46), ("52", 52), ("58", 58)):
-            made = Club(HeadType.WEDGE, loft, 35.3 * METRES_PER_INCH)
+            made = SwungClub(HeadType.WEDGE, loft, 35.3 * METRES_PER_INCH)
             hit = [(row, "full") for row in swinging.shots(made, 6, known=True)]
             hit += [(row, s) for s in SWINGS for row in swinging.shots(made, 3, known=True, length=s)]
             shots = [

@@ -7,7 +7,7 @@ import pytest
 from hemicycle_core.bag import HeadType
 from hemicycle_core.brief import Job, JobKind
 from hemicycle_core.flight import Firmness
-from hemicycle_core.judge.landings import Run
+from hemicycle_core.judge.landings import RollOut
 from hemicycle_core.judge.play import (
     DRAWS,
     FLYER_GAIN,
@@ -24,7 +24,7 @@ from hypothesis import strategies as st
 
 SHOTS = 120_000
 TOLD = 5e-4  # to so much a share of shots is told: it is looked up
-RUN = Run(typical_m=6.0, per_degree_m=-1.2, per_metre=0.15, sd_m=2.0, angle_se_deg=0.0)
+RUN = RollOut(typical_m=6.0, per_degree_m=-1.2, per_metre=0.15, sd_m=2.0, angle_se_deg=0.0)
 LOSSES = np.linspace(0.03, 0.22, LOSS_POINTS)
 GREEN = Job("Green", JobKind.GREEN, 165, Firmness.MEDIUM, width_m=22, depth_m=24)
 JOBS = [

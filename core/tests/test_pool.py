@@ -8,7 +8,7 @@ from hemicycle_core.bag import HeadType
 from hemicycle_core.brief import Job, JobKind
 from hemicycle_core.errors import BadInput
 from hemicycle_core.flight import Firmness
-from hemicycle_core.judge.landings import Run
+from hemicycle_core.judge.landings import RollOut
 from hemicycle_core.judge.play import Doubts, play, possible
 from hemicycle_core.samples.averages import best_five
 from hemicycle_core.samples.drift import learning, swing_changes
@@ -86,7 +86,7 @@ def test_neither_the_order_of_shots_nor_of_groups_matters(carries):
 
 def played(pooled, job=GREEN, run=None, doubts=None, index=0, kind=HeadType.HYBRID):
     build = possible("A", kind, pooled.centres[index], pooled, doubts=doubts)
-    return play(build, kind, run or Run(5.0, -1.0, 0.0, 1.5), job)
+    return play(build, kind, run or RollOut(5.0, -1.0, 0.0, 1.5), job)
 
 
 def test_a_job_played_out_says_how_often_and_where_the_rest_goes():
@@ -99,7 +99,7 @@ def test_a_job_played_out_says_how_often_and_where_the_rest_goes():
     assert long_.fails["long"] > 0.5 > long_.fails["short"]
     aside = played(pool([group(shots, side=5)]))
     assert aside.fails["right"] > 0.4 > aside.fails["left"]
-    firm = played(pool([group(shots)]), run=Run(20.0, -1.0, 0.0, 3.0))
+    firm = played(pool([group(shots)]), run=RollOut(20.0, -1.0, 0.0, 3.0))
     assert firm.fails["long"] > right.fails["long"]
     carry = played(pool([group(shots)]), job=replace(GREEN, carry_over_m=159))
     assert carry.success < right.success - 0.1

@@ -8,13 +8,13 @@ from hemicycle_core.bag import HeadType
 from hemicycle_core.brief import NOTHING_FEARED, Job, JobKind
 from hemicycle_core.flight import Firmness
 from hemicycle_core.shots import Shot
-from hemicycle_core.simulation.golfer import Club, Swinging
-from hemicycle_core.simulation.practice.fittings import Fitting, Tried, _player, draw_fitting
+from hemicycle_core.simulation.golfer import Swinging, SwungClub
+from hemicycle_core.simulation.practice.fittings import Fitting, TriedOut, _player, draw_fitting
 from hemicycle_core.simulation.practice.score import MOST_SHOTS, Score, by_hand, by_share, judged, score, until_settled
 from hemicycle_core.units import metres, yards
 
 GREEN = Job("Green", JobKind.GREEN, metres(180), Firmness.MEDIUM, width_m=metres(24), depth_m=metres(24))
-CLUB = Club(HeadType.HYBRID, 22, 1.0)
+CLUB = SwungClub(HeadType.HYBRID, 22, 1.0)
 
 
 def landed(carry, landing=46.0, n=6, aside=(), offline=0.0):
@@ -26,7 +26,7 @@ def landed(carry, landing=46.0, n=6, aside=(), offline=0.0):
 
 def fitting(truth, shots):
     """A fitting with known truth by letter and the shots given."""
-    tried = tuple(Tried(letter, CLUB, (value,), metres(180), 46.0) for letter, value in truth.items())
+    tried = tuple(TriedOut(letter, CLUB, (value,), metres(180), 46.0) for letter, value in truth.items())
     window = (metres(176), metres(184))
     chance = np.random.default_rng(0)
     return Fitting((GREEN,), window, tried, never, False, chance, shots=dict(shots))

@@ -22,11 +22,11 @@ from hemicycle_core.judge import Candidate, Case, elsewhere, predict, usual_chan
 from hemicycle_core.judge.facts import in_ten
 from hemicycle_core.rack import owned
 from hemicycle_core.rack.expected import CURVE
-from hemicycle_core.rack.lofts import CARRY_SCALES, Head, along, read_along, usual_log_carry
+from hemicycle_core.rack.lofts import CARRY_SCALES, LoftedHead, along, read_along, usual_log_carry
 from hemicycle_core.samples import pattern
 from hemicycle_core.samples.averages import values_of
 from hemicycle_core.shots import Intent, Shot
-from hemicycle_core.simulation.golfer import Club, Delivery, Player, Swinging, strike_ball
+from hemicycle_core.simulation.golfer import ClubDelivery, Player, Swinging, SwungClub, strike_ball
 from hemicycle_core.simulation.golfer.club import PHYSICS
 from hemicycle_core.thresholds import DEFAULT, changed, settings_of
 from hemicycle_core.units import METRES_PER_INCH, metres, yards
@@ -123,14 +123,14 @@ def test_faster_carries_further_and_wind_and_thin_air_go_the_right_way(speed, la
 
 # Impact and golfer
 
-DELIVERY = Delivery(42.0, -2.5, 0.0, 0.0, 19.0, toe_mm=0.0, high_mm=0.0)
+DELIVERY = ClubDelivery(42.0, -2.5, 0.0, 0.0, 19.0, toe_mm=0.0, high_mm=0.0)
 KINDS = st.sampled_from([kind for kind in PHYSICS if kind is not HeadType.DRIVER])
 
 
 @MANY
 @given(KINDS, st.floats(-16, 16), st.floats(-12, 12))
 def test_no_strike_off_the_middle_gains_ball_speed_and_toe_and_heel_curve_opposite_ways(kind, toe, high):
-    club = Club(kind, 24, 1.0)
+    club = SwungClub(kind, 24, 1.0)
     middle, off = strike_ball(DELIVERY, club), strike_ball(replace(DELIVERY, toe_mm=toe, high_mm=high), club)
     # A curved face has less loft low down, and a shade more speed with it.
     assert off.ball_speed_mps <= middle.ball_speed_mps * (1.002 if high < 0 else 1)
@@ -142,7 +142,7 @@ def test_no_strike_off_the_middle_gains_ball_speed_and_toe_and_heel_curve_opposi
 @MANY
 @given(st.floats(20, 42), st.floats(-8, 0), st.floats(24, 58), st.sampled_from([0.07, 0.12, 0.17, 0.25]))
 def test_more_loft_launches_higher_at_any_friction_and_more_friction_never_spins_less(speed, attack, loft, mu):
-    wedge = Club(HeadType.WEDGE, 56, 0.9)
+    wedge = SwungClub(HeadType.WEDGE, 56, 0.9)
     there = replace(DELIVERY, club_speed_mps=speed, attack_deg=attack, dynamic_loft_deg=loft, friction=mu)
     here, higher, rougher, near = (
         strike_ball(each, wedge)
@@ -159,7 +159,7 @@ def test_more_loft_launches_higher_at_any_friction_and_more_friction_never_spins
 @MANY
 @given(KINDS, st.floats(10, 40), st.floats(0, 1))
 def test_more_loft_launches_higher_with_more_spin_and_a_heavy_strike_loses_both_speed_and_spin(kind, loft, turf):
-    club = Club(kind, 24, 1.0)
+    club = SwungClub(kind, 24, 1.0)
     weak, strong = (strike_ball(replace(DELIVERY, dynamic_loft_deg=each), club) for each in (loft + 2, loft))
     assert weak.launch_deg > strong.launch_deg
     assert weak.spin_rpm > strong.spin_rpm
@@ -171,7 +171,7 @@ def test_more_loft_launches_higher_with_more_spin_and_a_heavy_strike_loses_both_
 @MANY
 @given(KINDS, st.floats(-6, 6), st.floats(-5, 5))
 def test_face_and_path_mirror(kind, face, path):
-    club = Club(kind, 24, 1.0)
+    club = SwungClub(kind, 24, 1.0)
     right = strike_ball(replace(DELIVERY, face_deg=face, path_deg=path), club)
     left = strike_ball(replace(DELIVERY, face_deg=-face, path_deg=-path), club)
     assert right.direction_deg == pytest.approx(-left.direction_deg)
@@ -183,13 +183,13 @@ def test_face_and_path_mirror(kind, face, path):
 @given(st.floats(27, 44), st.integers(1, 9), st.integers(1, 9), st.integers(0, 99))
 def test_the_same_calls_hit_the_same_shots_and_a_longer_club_is_swung_faster(speed, first, then, seed):
     player = Player(speed_mps=speed)
-    club = Club(HeadType.HYBRID, 22, 40 * METRES_PER_INCH)
+    club = SwungClub(HeadType.HYBRID, 22, 40 * METRES_PER_INCH)
     swinging = Swinging(player, seed)
     parts = [swinging.shots(club, first), swinging.shots(club, then)]
     again = Swinging(player, seed)
     assert parts == [again.shots(club, first), again.shots(club, then)]
     assert again.hit == first + then
-    longer = Club(HeadType.HYBRID, 22, 41 * METRES_PER_INCH)
+    longer = SwungClub(HeadType.HYBRID, 22, 41 * METRES_PER_INCH)
     mean = [np.mean([s["club_speed_mps"] for s in Swinging(player, seed).shots(c, 8)]) for c in (club, longer)]
     assert mean[1] == pytest.approx(mean[0] * (1 + 0.029 * 4) / (1 + 0.029 * 3), rel=1e-6)
 
@@ -213,7 +213,7 @@ def test_a_golfer_that_nobody_is_names_its_field(wrong, field):
 @pytest.mark.parametrize("wrong", [("putter", 4, 0.85), ("hybrid", 80, 1.0), ("hybrid", 22, 1.6)])
 def test_a_club_that_is_not_swung_is_refused(wrong):
     with pytest.raises(BadInput):
-        Club(HeadType(wrong[0]), *wrong[1:])
+        SwungClub(HeadType(wrong[0]), *wrong[1:])
 
 
 # Lofts
@@ -229,8 +229,8 @@ def test_a_curve_is_continued_without_a_jump(loft, step):
 @MANY
 @given(st.floats(0.002, 0.06), st.floats(16, 40))
 def test_reading_along_lofts_never_makes_what_was_seen_less_sure_and_keeps_what_is_well_known(noise, loft):
-    heads = [Head(f"{each}", HeadType.IRON, each, 0.97) for each in (24.0, 28.0, 32.0)] + [
-        Head("new", HeadType.HYBRID, loft, 1.0)
+    heads = [LoftedHead(f"{each}", HeadType.IRON, each, 0.97) for each in (24.0, 28.0, 32.0)] + [
+        LoftedHead("new", HeadType.HYBRID, loft, 1.0)
     ]
     usual = np.array([usual_log_carry(head) for head in heads])
     seen = usual[:3] - 0.2 + np.array([0.01, -0.01, 0.0])
@@ -350,11 +350,11 @@ def test_thresholds_read_as_they_are_shown_come_back_the_same():
 
 def _hit(meant=Intent.STOCK, seed=5, **said):
     golfer = Swinging(Player(speed_mps=39, attack_deg=-2, lean_deg=4, misses={}), seed)
-    rows = golfer.shots(Club(HeadType.HYBRID, 22, 1.01), 6, known=True, meant=meant)
+    rows = golfer.shots(SwungClub(HeadType.HYBRID, 22, 1.01), 6, known=True, meant=meant)
     return [Shot({key: row[key] for key in row if key != "strike"}, intent=meant, **said) for row in rows]
 
 
-HYBRID = Head("h", HeadType.HYBRID, 22.0, 1.01)
+HYBRID = LoftedHead("h", HeadType.HYBRID, 22.0, 1.01)
 LOW, HIGH = (
     Carried("5i", HeadType.IRON, metres(160), metres(168)),
     Carried("5W", HeadType.FAIRWAY, metres(196), metres(204)),

@@ -9,13 +9,13 @@ from hemicycle_core.bag import HeadType
 from hemicycle_core.brief import Job, JobKind
 from hemicycle_core.judge.unhit import play_expected
 from hemicycle_core.rack.expected import Expected
-from hemicycle_core.rack.lofts import Head
+from hemicycle_core.rack.lofts import LoftedHead
 from hemicycle_core.rack.pulling import about_as_fast, rough_words, seats, usual_shaft_g
 from hemicycle_core.shots import Shot
 from hemicycle_core.units import metres, mps
 
 POOL = session(case(shots(179)), case(shots(184, seed=2), "B")).weighed.pooled
-HYBRID = Head("h", HeadType.HYBRID, 22.0, 1.01)
+HYBRID = LoftedHead("h", HeadType.HYBRID, 22.0, 1.01)
 AS_WANTED = Expected(
     HYBRID, metres(179), 3.0, peak_m=28.0, landing_deg=46.0, landing_sd_deg=1.0, roll_m=5.0,
     landing_speed_mps=24.5, landing_spin_rpm=4100.0,

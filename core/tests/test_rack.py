@@ -9,14 +9,14 @@ from hemicycle_core.flight import Air
 from hemicycle_core.formats.club_names import kind_of
 from hemicycle_core.rack import HeadRecord, Offer, Owned, expect, owned, reach, shortlist, type_lines
 from hemicycle_core.rack.differences import Spec, differences
-from hemicycle_core.rack.lofts import Head
+from hemicycle_core.rack.lofts import LoftedHead
 from hemicycle_core.shots import Shot, anchor_to
-from hemicycle_core.simulation.golfer import Club, Player, Swinging
+from hemicycle_core.simulation.golfer import Player, Swinging, SwungClub
 from hemicycle_core.units import METRES_PER_INCH, metres, yards
 
 BAG = ["Dr", "5W", "5i", "6i", "7i", "8i", "9i", "PW", "SW"]
 HEADS = [
-    Head(f"{kind}{loft}", kind, loft, usual_length_m(kind, loft))
+    LoftedHead(f"{kind}{loft}", kind, loft, usual_length_m(kind, loft))
     for kind in (HeadType.FAIRWAY, HeadType.HYBRID, HeadType.UTILITY)
     for loft in (18.0, 21.0, 24.0)
 ]
@@ -31,17 +31,17 @@ def read(player, seed=1, shots=5):
         kind, length = kind_of(name), inches * METRES_PER_INCH
         hit = [
             Shot({k: v for k, v in shot.items() if k != "strike"}, aside=shot["strike"] is not None)
-            for shot in swinging.shots(Club(kind, loft, length), shots, known=True)
+            for shot in swinging.shots(SwungClub(kind, loft, length), shots, known=True)
         ]
         everything += hit
-        clubs.append(owned(Head(name, kind, loft, length), hit, typed_sd_m=4.0))
+        clubs.append(owned(LoftedHead(name, kind, loft, length), hit, typed_sd_m=4.0))
     there = [club for club in clubs if club is not None]
     return expect(there, anchored=anchor_to(everything, [Air()] * len(everything)))
 
 
 def truth(player, head):
     steady = Player.from_dict({**player.to_dict(), "misses": {}, "warm_up": 0.0, "tiring": 0.0})
-    swung = Swinging(steady, 9).swing(Club(head.head_type, head.loft_deg, head.length_m), 300, known=True)
+    swung = Swinging(steady, 9).swing(SwungClub(head.head_type, head.loft_deg, head.length_m), 300, known=True)
     return float(swung.readings["carry_m"].mean()), float(swung.flight.landing_deg.mean())
 
 
@@ -75,13 +75,13 @@ def test_more_loft_carries_less_and_lands_steeper_and_nobody_is_known_from_one_c
         three = found[3 * kind : 3 * kind + 3]
         assert three[0].carry_m > three[1].carry_m > three[2].carry_m
         assert three[0].landing_deg < three[2].landing_deg
-    lone = Owned(Head("7i", HeadType.IRON, 33.0, 0.94), metres(150), 2.0)
+    lone = Owned(LoftedHead("7i", HeadType.IRON, 33.0, 0.94), metres(150), 2.0)
     assert expect([lone]).of(HEADS) == []
 
 
 def test_typed_carries_alone_give_carries_with_more_doubt_and_no_flight():
     clubs = [
-        Owned(Head(name, HeadType.IRON, loft, usual_length_m(HeadType.IRON, loft)), metres(carry), 4.0)
+        Owned(LoftedHead(name, HeadType.IRON, loft, usual_length_m(HeadType.IRON, loft)), metres(carry), 4.0)
         for name, loft, carry in (("5i", 26, 170), ("6i", 29.5, 160), ("7i", 33, 149))
     ]
     typed = expect(clubs).of(HEADS)

@@ -19,9 +19,9 @@ from hemicycle_core.judge.soles import (
     proposed,
     warnings,
 )
-from hemicycle_core.protocols.sole import PLACES, USUAL, Handing, Said, SoleTest, Turf, standing
+from hemicycle_core.protocols.sole import PLACES, USUAL, Handing, Said, SoleTest, TurfSaid, standing
 from hemicycle_core.protocols.sole_measured import at_odds, measured
-from hemicycle_core.protocols.sole_result import Role, blindness, loft_needed, result, which_lie
+from hemicycle_core.protocols.sole_result import LoftRole, blindness, loft_needed, result, which_lie
 from hemicycle_core.rack.soles import WedgeHead, in_less_loft
 from hemicycle_core.rack.stock import Made
 from hemicycle_core.samples.paired import LEVEL, LOGISTIC, Judged, rank
@@ -143,7 +143,9 @@ def test_what_is_turned_round_is_ranked_the_other_way_and_nothing_favours_a_code
 
 def test_lies_are_flagged_by_the_turf_and_none_decides_before_three_returns():
     test = SoleTest(2, ("pitch", "sand"), seed=1)
-    digs = answered(test, [0, 1], turf=lambda now: Turf.DEEP if (now.place, now.code) == ("sand", 0) else Turf.SLID)
+    digs = answered(
+        test, [0, 1], turf=lambda now: TurfSaid.DEEP if (now.place, now.code) == ("sand", 0) else TurfSaid.SLID
+    )
     assert result(test, digs, NAMES).flagged == {0: ("sand",)}
     assert which_lie(test, digs, "sand") is None
     many = [Handing(code, "sand", said) for code, said in ((0, None), (1, 1), (0, -1), (1, 1))]
@@ -172,15 +174,15 @@ def test_without_a_line_nobody_is_dropped_and_what_was_hit_then_counts_as_far_as
 
 def test_clubs_by_name_are_tried_twice_on_one_shot_and_say_whether_the_loft_is_needed():
     test = SoleTest(3, ("lob",), seed=1, open=True)
-    roles = dict(enumerate(Role))
+    roles = dict(enumerate(LoftRole))
     names = ["As is", "Weaker", "Less"]
     said = {}
     for best in range(3):
         handed = answered(test, [code == best for code in range(3)])
         assert len(handed) == 6 and not any(each.duel for each in handed) and standing(test, handed).complete
         said[roles[best]] = loft_needed(result(test, handed, names), roles)
-    assert "the loft is needed" in said[Role.WEAKER] and "opening the face does it" in said[Role.LESS]
-    assert "neither more loft nor less" in said[Role.AS_IS]
+    assert "the loft is needed" in said[LoftRole.WEAKER] and "opening the face does it" in said[LoftRole.LESS]
+    assert "neither more loft nor less" in said[LoftRole.AS_IS]
     level = answered(test, [0, 0, 0])
     assert "not needed here" in loft_needed(result(test, level, names), roles)
     with pytest.raises(BadInput):
@@ -338,8 +340,8 @@ def test_a_sole_in_less_loft_is_of_its_own_model_if_that_can_be_had():
     [
         (Said(said=2), Lie.FAIRWAY, "said"),
         (Said(best=-3), Lie.FAIRWAY, "said"),
-        (Said(turf=Turf.DEEP), Lie.FAIRWAY, "turf"),
-        (Said(turf=Turf.DUG), Lie.SAND, "turf"),
+        (Said(turf=TurfSaid.DEEP), Lie.FAIRWAY, "turf"),
+        (Said(turf=TurfSaid.DUG), Lie.SAND, "turf"),
         (Said(groove=17), Lie.TIGHT, "groove"),
         (Said(groove=-1), Lie.TIGHT, "groove"),
         (Said(left_m=60), Lie.TIGHT, "left_m"),
@@ -351,7 +353,7 @@ def test_what_cannot_be_said_from_a_lie_is_refused_and_the_ends_of_each_range_ar
     with pytest.raises(BadInput) as refused:
         said.check(lie)
     assert refused.value.field == field
-    Said(said=-1, turf=Turf.SHALLOW, best=1, groove=16, sound="x" * 40, left_m=59).check(Lie.SAND)
+    Said(said=-1, turf=TurfSaid.SHALLOW, best=1, groove=16, sound="x" * 40, left_m=59).check(Lie.SAND)
     Said(groove=0, left_m=0).check(Lie.TIGHT)
 
 

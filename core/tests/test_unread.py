@@ -11,7 +11,7 @@ from hemicycle_core.brief import FlightWish
 from hemicycle_core.judge import Candidate, Kind, Metric, compare
 from hemicycle_core.judge.weigh import weigh
 from hemicycle_core.rack import expect, owned
-from hemicycle_core.rack.lofts import Head
+from hemicycle_core.rack.lofts import LoftedHead
 from hemicycle_core.rack.shortlist import Offer, shortlist
 from hemicycle_core.samples import pattern
 from hemicycle_core.samples.averages import average, values_of
@@ -103,10 +103,10 @@ def test_what_was_asked_of_a_flight_that_was_not_read_is_neither_met_nor_missed(
 
 def test_a_head_whose_flight_is_not_known_is_not_as_sure_to_land_as_asked():
     clubs = [
-        owned(Head(name, HeadType.IRON, loft, 0.96), [], metres(carry), typed_sd_m=4.0)
+        owned(LoftedHead(name, HeadType.IRON, loft, 0.96), [], metres(carry), typed_sd_m=4.0)
         for name, loft, carry in (("5i", 26, 165), ("6i", 29.5, 154), ("7i", 33, 143))
     ]
-    offer = [Offer(Head("h", HeadType.HYBRID, 22, 1.01), "Head")]
+    offer = [Offer(LoftedHead("h", HeadType.HYBRID, 22, 1.01), "Head")]
     window = {HeadType.HYBRID: (metres(160), metres(200))}
     free, held = (shortlist(offer, expect(clubs), windows=window, holds_deg=holds)[0] for holds in (None, 45.0))
     assert held.chance == pytest.approx(free.chance / 2)

@@ -32,7 +32,7 @@ from hemicycle_core.wedges import (
     short_end,
     windows_at,
 )
-from hemicycle_core.wedges.flight import Hit
+from hemicycle_core.wedges.flight import FullHit
 from hemicycle_core.wedges.short_end import as_lofted, soles_differ
 from wedges import ENDS, STEP, club
 
@@ -165,7 +165,7 @@ def test_a_published_set_wedge_lies_in_its_window_and_a_player_moves_it():
     lofted = windows_at(58, mps(82))
     assert lofted["launch_deg"].middle > windows["launch_deg"].middle + 5
     assert all(30 <= windows_at(loft, mps(74))["launch_deg"].middle <= 33.1 for loft in (58, 60))
-    flips = [Hit(50, mps(80), 34.0, 8400), Hit(54, mps(74), 37.5, 8300)]
+    flips = [FullHit(50, mps(80), 34.0, 8400), FullHit(54, mps(74), 37.5, 8300)]
     moved = windows_at(58, mps(68), others=flips)["launch_deg"]
     alone = windows_at(58, mps(68))["launch_deg"]
     assert moved.middle > alone.middle + 2 and moved.high - moved.low < alone.high - alone.low

@@ -23,11 +23,11 @@ from hemicycle_core.judge.unhit import play_expected
 from hemicycle_core.judge.weigh import weigh
 from hemicycle_core.protocols import findings
 from hemicycle_core.rack.expected import expect, owned
-from hemicycle_core.rack.lofts import Head
+from hemicycle_core.rack.lofts import LoftedHead
 from hemicycle_core.rack.soles import WedgeHead, nearest_bent
 from hemicycle_core.rack.stock import Made
 from hemicycle_core.shots import Intent, Shot, Strike
-from hemicycle_core.simulation.golfer import Club, Swinging
+from hemicycle_core.simulation.golfer import Swinging, SwungClub
 from hemicycle_core.units import METRES_PER_INCH, metres, mps, yards
 from hemicycle_core.wedges import (
     Complaint,
@@ -88,14 +88,14 @@ def test_a_wedge_that_was_not_hit_is_expected_from_the_others_and_a_specialist_o
     heads = [(HeadType.IRON, 41, 36.0), (HeadType.IRON, 46, 35.75), (HeadType.WEDGE, 56, 35.3)]
     known = []
     for i, (kind, loft, inches) in enumerate(heads):
-        made = Swinging(PLAYER, i).shots(Club(kind, loft, inches * METRES_PER_INCH), 8, known=True)
+        made = Swinging(PLAYER, i).shots(SwungClub(kind, loft, inches * METRES_PER_INCH), 8, known=True)
         hit = [Shot({key: value for key, value in row.items() if key != "strike"}) for row in made]
-        known.append(owned(Head(f"{loft}", kind, loft, inches * METRES_PER_INCH), hit, typed_sd_m=4))
+        known.append(owned(LoftedHead(f"{loft}", kind, loft, inches * METRES_PER_INCH), hit, typed_sd_m=4))
     of_set, special = expect([each for each in known if each]).of(
-        [Head("set", HeadType.IRON, 50, 0.9), Head("special", HeadType.WEDGE, 50, 0.9)]
+        [LoftedHead("set", HeadType.IRON, 50, 0.9), LoftedHead("special", HeadType.WEDGE, 50, 0.9)]
     )
     assert 2 < yards(of_set.carry_m - special.carry_m) < 12
-    true = Swinging(PLAYER, 9).swing(Club(HeadType.WEDGE, 50, 0.9, face_speed=0.985), 200, known=True)
+    true = Swinging(PLAYER, 9).swing(SwungClub(HeadType.WEDGE, 50, 0.9, face_speed=0.985), 200, known=True)
     assert special.carry_m == pytest.approx(true.readings["carry_m"].mean(), abs=metres(6))
     pooled = weigh([build("A", 56, swung(56, 8))], [PITCH]).pooled
     assert play_expected([("special", special)], pooled, [PITCH])[0][1][0].success > 0.4

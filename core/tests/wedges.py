@@ -8,7 +8,7 @@ from hemicycle_core.bag import (
 )
 from hemicycle_core.brief import Job, JobKind
 from hemicycle_core.shots import Shot
-from hemicycle_core.simulation.golfer import Club, Player, Swinging
+from hemicycle_core.simulation.golfer import Player, Swinging, SwungClub
 from hemicycle_core.units import METRES_PER_INCH, metres, mps
 
 STEP = usual_rules(GapRule.EVEN_STEPS).wedge_step  # 10 to 15 yd and a tenth
@@ -25,7 +25,7 @@ def club(name, carry, loft=None, ball=None, shots=5, **more):
 def swung(loft, n=8, length="full", player=PLAYER, seed=3, **more):
     """Stock shots of a simulated wedge, with what makes them none for another length."""
     made = Swinging(player, seed).shots(
-        Club(HeadType.WEDGE, loft, 35.3 * METRES_PER_INCH), n, known=True, length=length
+        SwungClub(HeadType.WEDGE, loft, 35.3 * METRES_PER_INCH), n, known=True, length=length
     )
     part = {} if length == "full" else {"swing": length, "part": True, "apart": f"{length} swing"}
     return [Shot({key: value for key, value in row.items() if key != "strike"}, **part, **more) for row in made]

@@ -14,6 +14,7 @@ from rest_framework.request import Request
 from rest_framework_dataclasses.serializers import DataclassSerializer
 
 T = TypeVar("T")
+SENT = "sent"
 
 
 class _Text(serializers.CharField):
@@ -37,8 +38,10 @@ class SchemaSerializer(DataclassSerializer[T]):  # type: ignore[type-var]
     serializer_field_mapping = {**DataclassSerializer.serializer_field_mapping, str: _Text, Decimal: _Money}
 
     def to_internal_value(self, data: Any) -> Any:
-        """A field that there is not would be lost without a word: it is refused by name."""
-        unknown = [name for name in data if name not in self.fields] if isinstance(data, Mapping) else []
+        """A field that there is not would be lost without a word: of a request it is refused by name. What was kept
+        once may have fields that are no more."""
+        sent = isinstance(data, Mapping) and self.context.get(SENT)
+        unknown = [name for name in data if name not in self.fields] if sent else []
         if unknown:
             raise serializers.ValidationError({unknown[0]: "there is no such field here."})
         return super().to_internal_value(data)
@@ -61,12 +64,16 @@ def serializer_of(kind: type[T]) -> type[SchemaSerializer[T]]:
 
 def given(request: Request, kind: type[T]) -> T:
     """The request's body as a dataclass; a problem+json answer when it is not one."""
-    return as_(kind, request.data)
+    return _checked(kind, request.data, sent=True)
 
 
 def as_(kind: type[T], data: Any) -> T:
-    """Plain data as a dataclass, checked."""
-    made = serializer_of(kind)(data=data)
+    """Plain data that was kept as a dataclass, checked."""
+    return _checked(kind, data, sent=False)
+
+
+def _checked(kind: type[T], data: Any, *, sent: bool) -> T:
+    made = serializer_of(kind)(data=data, context={SENT: sent})
     made.is_valid(raise_exception=True)
     validated: T = made.validated_data
     return validated

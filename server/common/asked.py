@@ -14,7 +14,7 @@ NAMED = re.compile(r"[A-Za-z0-9-]{8,40}\.[0-9]{1,12}")
 
 
 @dataclass
-class Asked:
+class RequestSaid:
     """change: `TAB.NUMBER`, the same in every retry, empty where the sender does not number its changes. since: the
     revision of the session that was on the screen, None where the sender does not say."""
 
@@ -32,18 +32,18 @@ class Asked:
         return change
 
 
-_asked: ContextVar[Asked | None] = ContextVar("asked", default=None)
+_asked: ContextVar[RequestSaid | None] = ContextVar("asked", default=None)
 
 
-def asked() -> Asked:
+def asked() -> RequestSaid:
     """Of the request in hand; of none outside one."""
-    return _asked.get() or Asked()
+    return _asked.get() or RequestSaid()
 
 
-def _read(request: HttpRequest) -> Asked:
+def _read(request: HttpRequest) -> RequestSaid:
     change, since = request.headers.get("Change", ""), request.headers.get("Since-Revision", "")
     known = since.isdecimal() and since.isascii() and len(since) <= 9 and int(since) > 0
-    return Asked(change if NAMED.fullmatch(change) else "", int(since) if known else None)
+    return RequestSaid(change if NAMED.fullmatch(change) else "", int(since) if known else None)
 
 
 class AskedMiddleware:

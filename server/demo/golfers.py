@@ -10,7 +10,7 @@ from fitting.models import Build
 from hemicycle_core.heads import HeadType
 from hemicycle_core.judge.changes import FACE_ARRIVES
 from hemicycle_core.judge.whatif import USUAL_LIE_DEG
-from hemicycle_core.simulation.golfer import Club, Player
+from hemicycle_core.simulation.golfer import Player, SwungClub
 
 from .models import SimulatedGolfer
 
@@ -50,8 +50,8 @@ def made_otherwise(build: Build) -> dict[str, Any]:
     return {**said, "closed_deg": closed, "made_longer_m": build.length_m - head.length_m}
 
 
-def club_of(build: Build) -> Club | None:
+def club_of(build: Build) -> SwungClub | None:
     """A build as a simulated golfer swings it; None where its loft or length is unknown."""
     if build.set_loft_deg is None or build.length_m is None:
         return None
-    return Club(HeadType(build.head_type), build.set_loft_deg, build.length_m, **made_otherwise(build))
+    return SwungClub(HeadType(build.head_type), build.set_loft_deg, build.length_m, **made_otherwise(build))

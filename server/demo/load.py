@@ -29,7 +29,7 @@ from hemicycle_core.flight import Air, Firmness
 from hemicycle_core.formats.club_names import short_name
 from hemicycle_core.impact import Lie
 from hemicycle_core.judge.soles import Control
-from hemicycle_core.protocols.sole import Said, Turf
+from hemicycle_core.protocols.sole import Said, TurfSaid
 from hemicycle_core.rack.stock import Made
 from hemicycle_core.runs import COMFORTABLE, FULL, Ball
 from hemicycle_core.shots import Intent, Strike
@@ -268,7 +268,7 @@ def _sole(fitter: User, session: FittingSession, demo: DemoSole) -> None:
         apart = demo.liked[label[coming.code]] - demo.liked[label[handed[-1].code]] if together else None
         dug = (label[coming.code], coming.place) in demo.digs
         sand = coming.place == "sand"
-        turf = (Turf.DEEP if dug else Turf.EVEN) if sand else (Turf.DUG if dug else Turf.SLID)
+        turf = (TurfSaid.DEEP if dug else TurfSaid.EVEN) if sand else (TurfSaid.DUG if dug else TurfSaid.SLID)
         soles.say(
             fitter, test.pk, code=coming.code, place=coming.place, visit=coming.visit, duel=coming.duel,
             said=Said(said=apart, turf=turf),

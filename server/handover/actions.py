@@ -21,7 +21,7 @@ from shop.audit import action
 from shop.models import Shop, User
 
 from .chosen import choice_of, side_of
-from .models import Decision, Recommendation
+from .models import Outcome, Recommendation
 from .schemas import AgreeIn
 
 # What changes nothing that is agreed on.
@@ -79,7 +79,7 @@ def _edition(actor: User, judged: JudgedSession, wanted: AgreeIn) -> Recommendat
         session=session,
         edition=session.recommendations.count() + 1,
         correction=wanted.correction.strip(),
-        decision=Decision.BUY if wanted.builds else Decision.DROP if wanted.dropped else Decision.KEEP,
+        decision=Outcome.BUY if wanted.builds else Outcome.DROP if wanted.dropped else Outcome.KEEP,
         runner_up=_runner_up(session, wanted),
         reasons=final.reasons,
         lost=[asdict(lost) for lost in wanted.lost],

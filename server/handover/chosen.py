@@ -30,7 +30,7 @@ from hemicycle_core.judge.recommended import (
 from hemicycle_core.rack.specification import sheet
 
 from .predicted import A_PREDICTION, predicted_of
-from .schemas import BagSide, Choice, LostBuild, SheetLine, SwapOut, Tested
+from .schemas import BagSide, ChosenOut, LostBuild, SheetLine, SwapOut, Tested
 
 Verdicts = Mapping[str, Verdict]
 
@@ -119,7 +119,7 @@ def _prediction(verdict: Verdict) -> str:
     return "" if verdict.settled else "Not settled: more shots would make this surer."
 
 
-def choice_of(judged: JudgedSession, builds: Collection[int], dropped: Collection[int] = ()) -> Choice:
+def choice_of(judged: JudgedSession, builds: Collection[int], dropped: Collection[int] = ()) -> ChosenOut:
     """The recommendation of these builds, with these own clubs left out; none of either keeps what is there.
 
     Raises BadInput for a build that was not hit enough and is made of none that was, and for a club that is not the
@@ -159,7 +159,7 @@ def choice_of(judged: JudgedSession, builds: Collection[int], dropped: Collectio
     chosen = verdicts[come[0].letter] if come else None
     out = [build.name for build in leave]
     first = decision.choice.letter or ""
-    return Choice(
+    return ChosenOut(
         name=recommendation_name([build.name for build in come], out),
         clubs=clubs,
         dropped=out,

@@ -26,11 +26,11 @@ from shop.models import AuditEntry, Shop, User
 
 from .kept import ALSO, ERASED, ERASED_WORDS, NAMES, TABLES, TRAIL, WORDS
 from .models import Recommendation
-from .schemas import BagSide, Choice
+from .schemas import BagSide, ChosenOut
 
 __all__ = ["ERASED", "ERASED_WORDS", "erase", "erase_again", "erase_unseen", "throw_away", "without_person"]
 
-PICTURE = {"choice": Choice, "before": BagSide}
+PICTURE = {"choice": ChosenOut, "before": BagSide}
 
 
 @action("own")

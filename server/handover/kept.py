@@ -25,7 +25,7 @@ def _numbered(word: str, by: str) -> Concat:
 
 
 @dataclass(frozen=True)
-class Kept:
+class ColumnsKept:
     """Columns of one table by class. personal: with what stands there when the person is erased; session: the way to
     the visit it belongs to, empty where it is the visit, None where it is of no visit."""
 
@@ -35,7 +35,7 @@ class Kept:
     session: str | None = "session"
 
 
-def _made_of(*kinds: Any, personal: Mapping[str, Any] | None = None, figures: str = "", **more: Any) -> Kept:
+def _made_of(*kinds: Any, personal: Mapping[str, Any] | None = None, figures: str = "", **more: Any) -> ColumnsKept:
     """A table of values: what of them is the person's they say themselves. personal: what stands there for those that
     say it is the row's own."""
     blank: dict[str, Any] = {}
@@ -44,14 +44,14 @@ def _made_of(*kinds: Any, personal: Mapping[str, Any] | None = None, figures: st
         said = {name: about.erased for name, about in fields_of(kind) if not about.link}
         blank |= in_columns(kind, {name: erased for name, erased in said.items() if erased is not FIGURE})
         plain += [name for name, erased in said.items() if erased is FIGURE]
-    return Kept({**blank, **(personal or {})}, " ".join(plain), **more)
+    return ColumnsKept({**blank, **(personal or {})}, " ".join(plain), **more)
 
 
 # Own clubs are named by hand; what came off the rack has the rack's name.
 _CLUB = Case(When(Q(letter="") | Q(head=None), then=_numbered("Club", "id")), default=F("name"))
 
-TABLES: dict[str, Kept] = {
-    "customers.Customer": Kept(
+TABLES: dict[str, ColumnsKept] = {
+    "customers.Customer": ColumnsKept(
         {"name": ERASED, "email": "", "notes": "", "birth_year": None},
         "uid hand try_out created_at erased_at",
         session=None,
@@ -66,11 +66,11 @@ TABLES: dict[str, Kept] = {
         session="",
     ),
     "fitting.Job": _made_of(BriefJob, personal={"name": _numbered("Job", "position")}, figures="position"),
-    "fitting.BayHold": Kept(figures="since"),
-    "fitting.BayServed": Kept(figures="at"),
-    "fitting.TakenInHand": Kept(figures="at"),
-    "fitting.AgreedAnswers": Kept(figures="at code"),  # and `WORDS`
-    "fitting.Build": Kept(
+    "fitting.BayHold": ColumnsKept(figures="since"),
+    "fitting.BayServed": ColumnsKept(figures="at"),
+    "fitting.TakenInHand": ColumnsKept(figures="at"),
+    "fitting.AgreedAnswers": ColumnsKept(figures="at code"),  # and `WORDS`
+    "fitting.Build": ColumnsKept(
         {
             "name": _CLUB,
             "own_shaft": "",
@@ -86,68 +86,70 @@ TABLES: dict[str, Kept] = {
         "known_flight price liking stock_swing lie_deg bounce_deg finish of_set on_order "
         "uses complaints made borrowed assumed out_of_favour archived coded accepted_at",
     ),
-    "fitting.BlindGrooves": Kept(figures="at one_is_old confidence revealed_at stopped_at"),
-    "fitting.BagPlan": Kept({"name": _numbered("Plan", "id"), "swap_course": ""}),
-    "fitting.HeadSeen": Kept(figures="departure ball_speed_mps won"),
-    "fitting.PlayerScreen": Kept({"code": "", "expires_at": None}, "mode away shown revoked_at"),
-    "fitting.Feel": Kept(
+    "fitting.BlindGrooves": ColumnsKept(figures="at one_is_old confidence revealed_at stopped_at"),
+    "fitting.BagPlan": ColumnsKept({"name": _numbered("Plan", "id"), "swap_course": ""}),
+    "fitting.HeadSeen": ColumnsKept(figures="departure ball_speed_mps won"),
+    "fitting.PlayerScreen": ColumnsKept({"code": "", "expires_at": None}, "mode away shown revoked_at"),
+    "fitting.Feel": ColumnsKept(
         {"word": ""}, "at shots looks sound feel trust tee veto numbers by_player", session="build__session"
     ),
-    "fitting.ShotImport": Kept(
+    "fitting.ShotImport": ColumnsKept(
         {"file_name": "", "text": "", "data": None, "columns": {}, "problems": []}, "at undone_at"
     ),
-    "fitting.ColumnMapping": Kept(shops="signature columns", session=None),
+    "fitting.ColumnMapping": ColumnsKept(shops="signature columns", session=None),
     "fitting.Run": _made_of(HitIn, figures="started_at", session="build__session"),
-    "fitting.Shot": Kept(
+    "fitting.Shot": ColumnsKept(
         {"aside_reason": "", "check_club": ""},
         "number feed_id at hit_at revision aside typed misread void strike sources calm club_speed_mps ball_speed_mps "
         "launch_deg direction_deg spin_rpm axis_deg attack_deg path_deg face_deg dynamic_loft_deg carry_m total_m "
         "offline_m peak_m landing_deg hang_s",
     ),
-    "fitting.SoleTest": Kept(
+    "fitting.SoleTest": ColumnsKept(
         {"hand_out": "", "hand_out_device": "", "course": "", "course_until": None},
         "at blind loft_deg places returns short seed control control_is twice guess confidence revealed_at stopped_at "
         "chosen hand_out_opened_at",
     ),
-    "fitting.SoleCode": Kept(figures="number bend_deg role taped"),
-    "fitting.SoleHanding": Kept({"sound": ""}, "at code place visit duel said best turf groove left_m void"),
-    "fitting.CourseNote": Kept({"word": ""}, "at played_on code place first by_player"),
-    "fitting.StopTest": Kept(figures="target_m firmness green_ft slope_percent wind_mps wind_from_deg"),
-    "fitting.StopSeen": Kept(figures="at ball target_m landed_m stopped_m stopped_side_m landed_side_m balls aside"),
-    "fitting.TargetOverride": Kept(figures="slot quantity low high cleared at"),
-    "fitting.WindowVersion": Kept(figures="at slots"),
-    "handover.Recommendation": Kept(  # its picture by `WORDS`
+    "fitting.SoleCode": ColumnsKept(figures="number bend_deg role taped"),
+    "fitting.SoleHanding": ColumnsKept({"sound": ""}, "at code place visit duel said best turf groove left_m void"),
+    "fitting.CourseNote": ColumnsKept({"word": ""}, "at played_on code place first by_player"),
+    "fitting.StopTest": ColumnsKept(figures="target_m firmness green_ft slope_percent wind_mps wind_from_deg"),
+    "fitting.StopSeen": ColumnsKept(
+        figures="at ball target_m landed_m stopped_m stopped_side_m landed_side_m balls aside"
+    ),
+    "fitting.TargetOverride": ColumnsKept(figures="slot quantity low high cleared at"),
+    "fitting.WindowVersion": ColumnsKept(figures="at slots"),
+    "handover.Recommendation": ColumnsKept(  # its picture by `WORDS`
         {"reasons": ERASED_WORDS, "correction": "", "lost": []}, "edition decision next_check agreed_at made_in"
     ),
-    "practice.SimulatedGolfer": Kept(figures="parameters seed", session=None),
-    "shop.AuditEntry": Kept(  # its detail by `TRAIL`
+    "practice.SimulatedGolfer": ColumnsKept(figures="parameters seed", session=None),
+    "shop.AuditEntry": ColumnsKept(  # its detail by `TRAIL`
         figures="at action subject of_session of_customer revision change", session=None
     ),
-    "shop.DoneChange": Kept(figures="change at", session=None),
-    "shop.Shop": Kept(
+    "shop.DoneChange": ColumnsKept(figures="change at", session=None),
+    "shop.Shop": ColumnsKept(
         shops="name city demo currency ground thresholds columns revision idle_minutes keep_years", session=None
     ),
-    "shop.User": Kept(
+    "shop.User": ColumnsKept(
         shops="password last_login is_superuser username first_name last_name email is_staff is_active date_joined "
         "role keys sign_ins_from",
         session=None,
     ),
-    "shop.Bay": Kept(
+    "shop.Bay": ColumnsKept(
         shops="name indoor surface altitude_m temperature_c models_flight shots_by noise closed_at", session=None
     ),
-    "rack.Head": Kept(
+    "rack.Head": ColumnsKept(
         shops="maker model label head_type loft_deg lie_deg length_m sleeve_deg positions left_handed right_handed "
         "sole tip_in stock price bounce_deg head_g made retired_at",
         session=None,
     ),
-    "rack.Shaft": Kept(
+    "rack.Shaft": ColumnsKept(
         shops="name flex weight_g material tip_in fits bend balance length_m stock retired_at", session=None
     ),
-    "feed.FeedKey": Kept(
+    "feed.FeedKey": ColumnsKept(
         shops="digest label stand_in made_at expires_at revoked_at last_used_at clock clock_odd", session=None
     ),
-    "feed.StandIn": Kept(shops="pid started_at", session=None),
-    "feed.TrayShot": Kept(figures="feed_id at readings hit_at why put_away_at", session=None),
+    "feed.StandIn": ColumnsKept(shops="pid started_at", session=None),
+    "feed.TrayShot": ColumnsKept(figures="feed_id at readings hit_at why put_away_at", session=None),
 }
 # Documents that are blanked word by word, and the types they are written in.
 DOCUMENTS = {
@@ -246,7 +248,7 @@ WORDS: dict[str, Words] = {
     "WhatIfOut": Words("anchor", "letter before"),
     "ChangeOut": Words("", "label words after error directions source caution"),
     "AirOut": Words(figures="label"),
-    "Choice": Words("name dropped reasons", "price"),
+    "ChosenOut": Words("name dropped reasons", "price"),
     "Tested": Words("name headline why prediction", "letter price"),
     "SheetLine": Words("value", "label"),
     "LostBuild": Words("name why", "letter"),
@@ -258,8 +260,8 @@ ALSO = {("BriefOut", "pain"): False, ("SessionOut", "imports"): []}
 # What stands where something has to be called something.
 NAMES = {
     ("Person", "name"): ERASED,
-    ("Choice", "reasons"): ERASED_WORDS,
-    ("Choice", "name"): "A choice",
+    ("ChosenOut", "reasons"): ERASED_WORDS,
+    ("ChosenOut", "name"): "A choice",
     **dict.fromkeys([("JobFields", "name"), ("PlayedOut", "job"), ("BagJobOut", "job"), ("Held", "job")], "a job"),
     **dict.fromkeys(
         [(part, "name") for part in ("BuildOut", "ClubLine", "Tested", "LostBuild", "BoardLine")]

@@ -9,7 +9,7 @@ from fitting.models import Build, FittingSession
 from shop.models import User
 
 
-class Decision(models.TextChoices):
+class Outcome(models.TextChoices):
     BUY = "buy"
     DROP = "drop"
     KEEP = "keep"
@@ -22,7 +22,7 @@ class Recommendation(ScopedModel):
     session = models.ForeignKey(FittingSession, on_delete=models.PROTECT, related_name="recommendations")
     edition = models.PositiveSmallIntegerField()
     correction = models.TextField(blank=True, help_text="Why this edition was made; empty for the first.")
-    decision = models.CharField(max_length=4, choices=Decision.choices)
+    decision = models.CharField(max_length=4, choices=Outcome.choices)
     builds = models.ManyToManyField(Build, related_name="+")
     dropped = models.ManyToManyField(Build, related_name="+")
     runner_up = models.ForeignKey(Build, on_delete=models.PROTECT, null=True, related_name="+")

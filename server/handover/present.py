@@ -17,8 +17,8 @@ from hemicycle_core.bag.gaps import RULE_WORDS
 from hemicycle_core.followup import CHECK_AFTER_MONTHS
 
 from .chosen import choice_of, side_of, suggestion, tested_of, verdicts_of
-from .models import Decision, Recommendation
-from .schemas import AgreedOut, BagSide, Choice, HandoverOut, PlanLine
+from .models import Outcome, Recommendation
+from .schemas import AgreedOut, BagSide, ChosenOut, HandoverOut, PlanLine
 
 CAUTIONS = [
     "Fourteen clubs at most in play; heads and grooves must conform; a setting may not be changed during a round.",
@@ -42,13 +42,13 @@ def present_agreed(row: Recommendation) -> AgreedOut:
     return AgreedOut(
         edition=row.edition,
         correction=row.correction,
-        decision=Decision(row.decision),
+        decision=Outcome(row.decision),
         agreed_at=row.agreed_at,
         agreed_by=row.agreed_by.get_full_name() or row.agreed_by.username,
         reasons=row.reasons,
         next_check=row.next_check,
         runner_up=f"{row.runner_up.letter} {row.runner_up.name}" if row.runner_up else "",
-        choice=as_(Choice, row.picture["choice"]),
+        choice=as_(ChosenOut, row.picture["choice"]),
         before=as_(BagSide, row.picture["before"]),
     )
 

@@ -9,7 +9,7 @@ from fitting.api.schemas.bag import GapOut
 from fitting.api.schemas.plans import ClubLine
 from fitting.api.schemas.wedges import ClaimOut
 
-from .models import Decision
+from .models import Outcome
 
 
 @dataclass
@@ -57,7 +57,7 @@ class SwapOut:
 
 
 @dataclass
-class Choice:
+class ChosenOut:
     """What could be recommended: the builds that come in, none to keep what is there; the names of the player's clubs
     that leave; why, and why the others lost; the bag it makes, how many clubs that is too many, and what it costs.
     swap: the pair that is one place, where a plan that was kept has one."""
@@ -89,13 +89,13 @@ class AgreedOut:
 
     edition: int
     correction: str
-    decision: Decision
+    decision: Outcome
     agreed_at: datetime
     agreed_by: str
     reasons: str
     next_check: date | None
     runner_up: str
-    choice: Choice
+    choice: ChosenOut
     before: BagSide
 
 
@@ -114,7 +114,7 @@ class HandoverOut:
     suggested: list[int]
     suggested_drop: list[int]
     suggestion: str
-    draft: Choice
+    draft: ChosenOut
     agreed: AgreedOut | None
     earlier: list[AgreedOut]
     claims: list[ClaimOut]

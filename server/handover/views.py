@@ -21,7 +21,7 @@ from .actions import agree, correct
 from .chosen import choice_of
 from .models import Recommendation
 from .present import present_handover
-from .schemas import AgreeIn, CheckDue, ChecksDue, Choice, HandoverOut
+from .schemas import AgreeIn, CheckDue, ChecksDue, ChosenOut, HandoverOut
 
 
 class HandoverView(APIView):
@@ -56,7 +56,7 @@ class DraftView(APIView):
             OpenApiParameter("builds", OpenApiTypes.INT, many=True, description="Candidates that come in."),
             OpenApiParameter("dropped", OpenApiTypes.INT, many=True, description="Own clubs that leave."),
         ],
-        responses=serializer_of(Choice),
+        responses=serializer_of(ChosenOut),
         operation_id="handover_draft",
         tags=["handover"],
     )

@@ -131,7 +131,7 @@ class Holder(Protocol):
 
 
 @dataclass(frozen=True)
-class SignIn:
+class StreamSignIn:
     """Whose stream it is, by which sign-in."""
 
     user: int

@@ -53,7 +53,7 @@ from .actions import (
     waiting,
 )
 from .models import FeedKey
-from .stream import ByCode, Holder, SignIn, events
+from .stream import ByCode, Holder, StreamSignIn, events
 
 MOST_SHOTS, MOST_ID = 50, 64
 
@@ -378,7 +378,7 @@ async def stream(request: HttpRequest, session_id: int) -> HttpResponseBase:
     if not await FittingSession.objects.of(user.shop_id).filter(pk=session_id).aexists():
         title = "That is not here, or not in your shop."
         return JsonResponse(body("not_found", title, 404), status=404, content_type=MEDIA_TYPE)
-    return _streamed(session_id, SignIn(user.pk or 0, request.session.session_key or ""))
+    return _streamed(session_id, StreamSignIn(user.pk or 0, request.session.session_key or ""))
 
 
 async def player_stream(request: HttpRequest, code: str) -> HttpResponseBase:

@@ -13,7 +13,7 @@ from hemicycle_core.errors import BadInput
 from hemicycle_core.formats.rack_csv import ReadRack, read_heads, read_shafts
 from hemicycle_core.heads import HeadType
 from hemicycle_core.rack.generic import USUAL, generic_heads, generic_shafts
-from hemicycle_core.rack.stock import Hand, HeadSpec, ShaftSpec, check_head, check_shaft_spec
+from hemicycle_core.rack.stock import HeadSpec, MadeForHand, ShaftSpec, check_head, check_shaft_spec
 from hemicycle_core.units import METRES_PER_INCH
 from shop.audit import action, record
 from shop.models import Shop, User
@@ -35,8 +35,8 @@ def head_columns(spec: HeadSpec) -> dict[str, Any]:
         "length_m": spec.length_in * METRES_PER_INCH,
         "sleeve_deg": spec.sleeve_deg,
         "positions": [asdict(each) for each in spec.positions],
-        "left_handed": spec.hand is not Hand.RIGHT,
-        "right_handed": spec.hand is not Hand.LEFT,
+        "left_handed": spec.hand is not MadeForHand.RIGHT,
+        "right_handed": spec.hand is not MadeForHand.LEFT,
         "sole": spec.sole.strip(),
         "tip_in": spec.tip_in,
         "stock": spec.stock,

@@ -9,7 +9,7 @@ from django.db import models
 from hemicycle_core.bag import HeadType
 from hemicycle_core.facts import HeadKnown, ShaftKnown
 from hemicycle_core.rack.eligible import Position, RackHead, goes_into
-from hemicycle_core.rack.stock import Bend, Hand, HeadSpec, Made, ShaftSpec
+from hemicycle_core.rack.stock import Bend, HeadSpec, Made, MadeForHand, ShaftSpec
 from hemicycle_core.units import METRES_PER_INCH
 
 
@@ -60,7 +60,7 @@ class Head(ScopedModel):
     @property
     def spec(self) -> HeadSpec:
         """The head as the shop describes it."""
-        both = Hand.BOTH if self.right_handed else Hand.LEFT
+        both = MadeForHand.BOTH if self.right_handed else MadeForHand.LEFT
         return HeadSpec(
             maker=self.maker,
             model=self.model,
@@ -73,7 +73,7 @@ class Head(ScopedModel):
             sleeve_deg=self.sleeve_deg,
             positions=self.table,
             tip_in=self.tip_in,
-            hand=both if self.left_handed else Hand.RIGHT,
+            hand=both if self.left_handed else MadeForHand.RIGHT,
             sole=self.sole,
             bounce_deg=self.bounce_deg,
             head_g=self.head_g,

@@ -13,7 +13,7 @@ from drf_spectacular.utils import OpenApiResponse, extend_schema
 from hemicycle_core.bag import HeadType
 from hemicycle_core.formats.rack_csv import heads_csv, shafts_csv
 from hemicycle_core.rack.eligible import Position
-from hemicycle_core.rack.stock import Bend, Hand, HeadSpec, Made, ShaftSpec
+from hemicycle_core.rack.stock import Bend, HeadSpec, Made, MadeForHand, ShaftSpec
 from rest_framework.request import Request
 from rest_framework.response import Response
 from rest_framework.views import APIView
@@ -54,7 +54,7 @@ class HeadOut:
     positions: list[Position]
     lofts_deg: list[float]
     tip_in: float
-    hand: Hand
+    hand: MadeForHand
     left_handed: bool
     right_handed: bool
     sole: str
@@ -106,7 +106,7 @@ class HeadIn:
     sleeve_deg: float = 0.0
     positions: list[Position] = field(default_factory=list)
     tip_in: float = 0.37
-    hand: Hand = Hand.BOTH
+    hand: MadeForHand = MadeForHand.BOTH
     sole: str = ""
     bounce_deg: float | None = None
     head_g: int | None = None

@@ -173,7 +173,7 @@ def _copied(database: psycopg.Connection[Any], table: str, columns: Sequence[str
 
 
 @dataclass
-class Kept:
+class BackupKept:
     """A backup that is whole."""
 
     source: Path
@@ -199,7 +199,7 @@ def _damaged(source: Path) -> str:
 
 
 @contextmanager
-def opened(source: Path, *, trusted: bool) -> Iterator[Kept]:
+def opened(source: Path, *, trusted: bool) -> Iterator[BackupKept]:
     """A backup that is whole, signed by this shop or trusted all the same."""
     try:
         packed = zipfile.ZipFile(source)
@@ -226,7 +226,7 @@ def opened(source: Path, *, trusted: bool) -> Iterator[Kept]:
                 f"{source} {why}: whether it is what was written cannot be told. Only its rows are taken. "
                 "With --trust it is put back all the same."
             )
-        yield Kept(source, packed, manifest)
+        yield BackupKept(source, packed, manifest)
 
 
 def _check_whole(source: Path, packed: zipfile.ZipFile, manifest: Mapping[str, Any]) -> None:
@@ -257,7 +257,7 @@ def _known_here() -> set[str]:
 _ROWS_OF = re.compile(rb"^COPY public\.(\S+) \((.*)\) FROM stdin;\n$")
 
 
-def _rows_of_dump(kept: Kept) -> Iterator[tuple[str, list[str], Iterator[bytes]]]:
+def _rows_of_dump(kept: BackupKept) -> Iterator[tuple[str, list[str], Iterator[bytes]]]:
     """The rows that pg_restore reads out of a dump, as text; none of what else it would do is done."""
     folder = os.environ.get("HEMICYCLE_PG_BIN", "")
     dump = Path(os.environ.get("TMPDIR", "/tmp")) / f".{secrets.token_hex(8)}.dump"
@@ -322,7 +322,7 @@ def _make_ready(source: Path, beside: str, gone: set[str]) -> None:
         raise Unusable((said[-1] if said else "It failed without a word.").removeprefix("CommandError: "))
 
 
-def put_in(kept: Kept) -> None:
+def put_in(kept: BackupKept) -> None:
     """The rows of a backup into a database whose tables its own migrations have made, held against its sums."""
     with psycopg.connect(**params()) as database:
         here = _columns(database)

@@ -1,7 +1,7 @@
 """The Bench through the API: what-ifs from a build's own shots, and whose flight a figure is."""
 
 import pytest
-from hemicycle_core.simulation.golfer import Club, Player, Swinging
+from hemicycle_core.simulation.golfer import Player, Swinging, SwungClub
 from live.actions import make_key
 from shop.models import AuditEntry, Bay
 
@@ -19,7 +19,7 @@ def hit(session, client):
         Bay.objects.update(models_flight=models_flight)
         shots = [
             {"id": f"{swinging.hit}-{i}", "readings": {k: v for k, v in shot.items() if k != "strike"}}
-            for i, shot in enumerate(swinging.shots(Club("hybrid", 22, 1.016), count, known=True))
+            for i, shot in enumerate(swinging.shots(SwungClub("hybrid", 22, 1.016), count, known=True))
         ]
         headers = {"authorization": f"Bearer {key}"}
         assert client.post("/api/feed/shots", {"shots": shots}, content_type=JSON, headers=headers).status_code == 200

@@ -5,7 +5,7 @@ from pathlib import Path
 import pytest
 from fitting.domain.session import load
 from fitting.models import Build, FittingSession, Shot
-from hemicycle_core.simulation.golfer import Club, Player, Swinging
+from hemicycle_core.simulation.golfer import Player, Swinging, SwungClub
 from hemicycle_core.units import metres, yards
 from live.actions import make_key
 from shop.models import AuditEntry, Bay
@@ -32,7 +32,7 @@ def feed(session, client):
 def hit(feed, count, carry=None, seed=1, first=0):
     """Shots of a simulated golfer, each carry moved to around `carry` metres when given."""
     made = Swinging(Player(speed_mps=36.5, attack_deg=-2, lean_deg=4, misses={}), seed=seed).shots(
-        Club("hybrid", 22, 1.016), count, known=True
+        SwungClub("hybrid", 22, 1.016), count, known=True
     )
     for index, shot in enumerate(made):
         shot.pop("strike")

@@ -16,10 +16,10 @@ from hemicycle_core.bag.clubs import usual_loft_and_inches
 from hemicycle_core.flight import Air
 from hemicycle_core.formats.club_names import kind_of, short_name
 from hemicycle_core.rack import expect, owned
-from hemicycle_core.rack.lofts import Head as CoreHead
+from hemicycle_core.rack.lofts import LoftedHead as CoreHead
 from hemicycle_core.shots import Shot as CoreShot
 from hemicycle_core.shots import anchor_to
-from hemicycle_core.simulation.golfer import Club, Player, Swinging
+from hemicycle_core.simulation.golfer import Player, Swinging, SwungClub
 from hemicycle_core.thresholds import DEFAULT
 from hemicycle_core.units import METRES_PER_INCH, METRES_PER_YARD
 from rack.models import Head, Shaft
@@ -285,14 +285,14 @@ def test_the_short_list_comes_near_the_truth_of_the_demo_players():
                 head = CoreHead(name, kind_of(short_name(name)), loft, inches * METRES_PER_INCH)
                 shots = [
                     CoreShot({k: v for k, v in shot.items() if k != "strike"}, aside=shot["strike"] is not None)
-                    for shot in swinging.shots(Club(head.head_type, loft, head.length_m), 5, known=True)
+                    for shot in swinging.shots(SwungClub(head.head_type, loft, head.length_m), 5, known=True)
                 ]
                 hit += shots
                 clubs.append(owned(head, shots, typed_sd_m=4.0))
         expectation = expect([c for c in clubs if c], anchored=anchor_to(hit, [Air()] * len(hit)))
         heads = [CoreHead(row[1] + row[2], HeadType(row[3]), row[4], row[6] * METRES_PER_INCH) for row in HEADS]
         for each in expectation.of(heads):
-            club = Club(each.head.head_type, each.head.loft_deg, each.head.length_m)
+            club = SwungClub(each.head.head_type, each.head.loft_deg, each.head.length_m)
             true = Swinging(steady, 9).swing(club, 300, known=True).readings["carry_m"].mean()
             off.append((each.carry_m - true) / METRES_PER_YARD)
             inside.append(abs(each.carry_m - true) < 1.645 * each.carry_sd_m)

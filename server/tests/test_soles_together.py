@@ -7,7 +7,7 @@ from customers.actions import add_customer, edit_customer
 from django.test import Client
 from fitting.actions import acts, builds, sessions, sole_setup, soles
 from fitting.models import Build, FittingSession, SoleHanding, SoleTest
-from hemicycle_core.protocols.sole import Said, Turf
+from hemicycle_core.protocols.sole import Said, TurfSaid
 from rack.models import Head, Shaft
 
 
@@ -60,7 +60,7 @@ def test_a_screen_that_sends_a_word_twice_is_told_that_it_is_done(fitter, sessio
 def test_a_word_is_not_taken_back_from_under_another_persons(fitter, owner, session, begun):
     for who, said in ((fitter, None), (owner, 1)):
         coming = coming_of(begun)
-        soles.say(who, begun.pk, code=coming.code, place=coming.place, said=Said(said=said, turf=Turf.SLID))
+        soles.say(who, begun.pk, code=coming.code, place=coming.place, said=Said(said=said, turf=TurfSaid.SLID))
     screen = tab(fitter, "one")
     refused = screen("POST", f"/api/sessions/{session.pk}/undo", {})
     assert refused.status_code == 409 and "rests on it" in refused.json()["title"]
@@ -69,13 +69,13 @@ def test_a_word_is_not_taken_back_from_under_another_persons(fitter, owner, sess
     acts.undo(owner, session.pk)
     assert SoleHanding.objects.filter(void=True).count() == 1
     coming = coming_of(begun)
-    soles.say(fitter, begun.pk, code=coming.code, place=coming.place, said=Said(said=-1, turf=Turf.DUG))
+    soles.say(fitter, begun.pk, code=coming.code, place=coming.place, said=Said(said=-1, turf=TurfSaid.DUG))
     assert [each.said for each in soles.sole_of(begun).handed] == [None, -1]
 
 
 def test_what_was_said_before_the_reveal_is_not_taken_back_after_it(fitter, session, begun):
     coming = coming_of(begun)
-    soles.say(fitter, begun.pk, code=coming.code, place=coming.place, said=Said(turf=Turf.SLID))
+    soles.say(fitter, begun.pk, code=coming.code, place=coming.place, said=Said(turf=TurfSaid.SLID))
     soles.reveal(fitter, begun.pk, early=True)
     screen = tab(fitter, "one")
     refused = screen("POST", f"/api/sessions/{session.pk}/undo", {})
@@ -125,7 +125,11 @@ def test_names_of_every_length_and_five_soles_with_a_repeat_go_through(fitter, s
         coming = coming_of(test)
         before = soles.sole_of(test).handed
         soles.say(
-            fitter, test.pk, code=coming.code, place=coming.place, said=Said(said=0 if before else None, turf=Turf.SLID)
+            fitter,
+            test.pk,
+            code=coming.code,
+            place=coming.place,
+            said=Said(said=0 if before else None, turf=TurfSaid.SLID),
         )
     soles.reveal(fitter, test.pk, early=True)
     session.refresh_from_db()

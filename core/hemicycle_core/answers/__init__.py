@@ -8,9 +8,9 @@ from .decided import Decided, decided
 from .ends import WedgeEnds, wedge_ends
 from .session import Answers, answers_of
 from .space import InWork, in_work
-from .stand import OnStand, Tried, on_stand
+from .stand import OnStand, OnTrial, on_stand
 
 __all__ = [
-    "Answers", "BagNow", "CarryFrom", "Decided", "InWork", "KnownClubs", "OnStand", "Tried", "WedgeEnds", "answers_of",
-    "bag_now", "decided", "in_work", "known_clubs", "on_stand", "wedge_ends",
+    "Answers", "BagNow", "CarryFrom", "Decided", "InWork", "KnownClubs", "OnStand", "OnTrial", "WedgeEnds",
+    "answers_of", "bag_now", "decided", "in_work", "known_clubs", "on_stand", "wedge_ends",
 ]  # fmt: skip

@@ -17,7 +17,7 @@ from ..judge.weigh import usable
 from ..kept import kept, new_store
 from ..rack import Expectation, Expected, HeadRecord, Owned, TypeLine, expect, owned, type_lines
 from ..rack.expected import READ
-from ..rack.lofts import Head
+from ..rack.lofts import LoftedHead
 from ..runs import FULL
 from ..samples import Average, average, certainty
 from ..samples.averages import values_of
@@ -244,7 +244,7 @@ def _assumed(facts: Facts, club: Club, anchored: Anchor) -> Carried | None:
         return None
     named = "Dr" if club.head_type is HeadType.DRIVER else club.name
     loft, length = usual_loft_and_inches(named) or USUAL_DRIVER
-    head = Head(
+    head = LoftedHead(
         club.head_key,
         HeadType.IRON if club.is_of_set else club.head_type,
         club.loft_deg or loft,

@@ -25,7 +25,7 @@ from .wedges import OwnPlace, bend_room, flies_high, flights_of, own_place, plac
 
 
 @dataclass(frozen=True, eq=False)
-class Tried:
+class OnTrial:
     """A build that is decided on. place: of its own, where it has one; slot: the one in work that it is nearest to;
     replaces: the own wedge whose place it would take, empty for none; wanted: the targets it is judged by."""
 
@@ -43,7 +43,7 @@ class OnStand:
 
     work: InWork
     places: list[CutPlace]
-    tried: Mapping[int, Tried]
+    tried: Mapping[int, OnTrial]
 
     @property
     def facts(self) -> Facts:
@@ -115,7 +115,7 @@ class OnStand:
             head=club.head_key if club.head else "",
         )
 
-    def _case(self, tried: Tried) -> Case:
+    def _case(self, tried: OnTrial) -> Case:
         own, slot = tried.place, tried.slot
         # A wedge that is tried elsewhere than in the space in work has a place of its own there.
         place = -1 - round(own.layout.slots[0].target_m) if own is not None else slot.index if slot is not None else 0
@@ -137,10 +137,10 @@ def on_stand(work: InWork) -> OnStand:
     return OnStand(work, places, tried)
 
 
-def _tried(work: InWork, club: Club, places: Sequence[CutPlace]) -> Tried:
+def _tried(work: InWork, club: Club, places: Sequence[CutPlace]) -> OnTrial:
     instead, slot = replaces(work, club, places), work.slot_of(club)
     place = own_place(work, club, instead)
-    return Tried(club, place, slot, instead, _wanted(work, club, place, slot))
+    return OnTrial(club, place, slot, instead, _wanted(work, club, place, slot))
 
 
 def _wanted(work: InWork, club: Club, place: OwnPlace | None, slot: Slot | None) -> list[Target]:
@@ -152,7 +152,7 @@ def _wanted(work: InWork, club: Club, place: OwnPlace | None, slot: Slot | None)
     return [] if slot is None else targets_in(work, slot, work.window_of(club, slot))
 
 
-def _beside(work: InWork, tried: Tried) -> tuple[Carried | None, Carried | None]:
+def _beside(work: InWork, tried: OnTrial) -> tuple[Carried | None, Carried | None]:
     """The clubs on both sides: of the space in work; of a wedge in the cut those of the bag it would lie between."""
     carry = mean_of(tried.club, "carry_m")
     if tried.place is not None:

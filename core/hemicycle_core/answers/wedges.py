@@ -24,7 +24,7 @@ from ..kept import kept, new_store
 from ..rack.stock import MOST_BEND_DEG, Made, Wear
 from ..shots import Strike
 from ..wedges import Looks, WedgeFlight, flight_of, windows_at
-from ..wedges.flight import Hit, Window
+from ..wedges.flight import FullHit, Window
 from ..wedges.short_end import as_lofted, soles_differ, wedges_of
 from .clubs import mean_of
 from .space import InWork
@@ -61,15 +61,15 @@ def flights_of(work: InWork) -> dict[int, WedgeFlight]:
     return {club.key: _flight(work, club, hits) for club in facts.wedges if club.key in hits}
 
 
-def _hit(club: Club) -> Hit | None:
+def _hit(club: Club) -> FullHit | None:
     means = {key: mean_of(club, key) for key in (*LAUNCH, "attack_deg")}
     ball, up, spin, attack = means.values()
     if club.loft_deg is None or ball is None or up is None or spin is None:
         return None
-    return Hit(club.loft_deg, ball.mean, up.mean, spin.mean, attack.mean if attack else None)
+    return FullHit(club.loft_deg, ball.mean, up.mean, spin.mean, attack.mean if attack else None)
 
 
-def _flight(work: InWork, club: Club, hits: Mapping[int, Hit]) -> WedgeFlight:
+def _flight(work: InWork, club: Club, hits: Mapping[int, FullHit]) -> WedgeFlight:
     hit = hits[club.key]
     others = [each for key, each in hits.items() if key != club.key]
     windows = kept(WINDOWS, _windows, hit, others, air_of(work.facts, club), work.known.anchored)
@@ -78,7 +78,7 @@ def _flight(work: InWork, club: Club, hits: Mapping[int, Hit]) -> WedgeFlight:
     return flight_of(means, windows, _looks(work, club), launch.n if launch else 0)
 
 
-def _windows(hit: Hit, others: Sequence[Hit], air: Air, anchored: Anchor) -> dict[str, Window]:
+def _windows(hit: FullHit, others: Sequence[FullHit], air: Air, anchored: Anchor) -> dict[str, Window]:
     return windows_at(
         hit.loft_deg, hit.ball_speed_mps, others=others, attack_deg=hit.attack_deg, air=air, anchored=anchored
     )

@@ -11,7 +11,7 @@ from ..bag.gaps import CROWDED_M
 from ..thresholds import DEFAULT
 from ..units import metres
 from .options import Limits, Option, Plan, SwapPair
-from .worth import Costs, Table, Worth
+from .worth import Costs, Worth, WorthTable
 
 RELEARN_M = metres(3)  # a carry this near to one owned before is the same yardage to the player
 MOST_DROPS, MOST_LOOSE = 2, 5
@@ -49,7 +49,7 @@ class Bag:
 class Weigher:
     """All that weighs a bag, and what it weighed already."""
 
-    table: Table
+    table: WorthTable
     rules: GapRules
     limits: Limits
     stroke_price: float = DEFAULT.stroke_price

@@ -108,7 +108,7 @@ class _Best:
 
 
 @dataclass(frozen=True)
-class Table:
+class WorthTable:
     """Strokes of every option at every yardage, (C, Y, DRAWS), and on every job, (C, J, DRAWS); feared: the same, of
     what is feared of them on top; reckoned: what the player chooses by at a yardage. From it any bag is weighed."""
 
@@ -195,7 +195,7 @@ def table_of(
     feared: Feared,
     drive_m: float,
     yardages: Yardages | None = None,
-) -> Table:
+) -> WorthTable:
     """yardages: those of a round, where the shop or a course says otherwise than is usual. Only those count that the
     player's own clubs, as far as they are known, say something of."""
     asked = usual_yardages(drive_m, jobs) if yardages is None else yardages
@@ -209,14 +209,14 @@ def table_of(
     return _table(options, demand, asked, feared, drive_m, len(jobs))
 
 
-def widened(table: Table, options: Sequence[Option], feared: Feared, drive_m: float) -> Table:
+def widened(table: WorthTable, options: Sequence[Option], feared: Feared, drive_m: float) -> WorthTable:
     """A table with more options, played at the same yardages and jobs."""
     more = _table(options, table.demand, table.yardages, feared, drive_m, table.jobs.shape[1])
 
     def joined(name: str) -> NDArray[Any]:
         return np.concatenate([getattr(table, name), getattr(more, name)])
 
-    return Table(
+    return WorthTable(
         (*table.options, *options), table.demand, table.yardages, joined("at"), joined("at_feared"),
         joined("reckoned"), joined("jobs"), joined("jobs_feared"),
     )  # fmt: skip
@@ -224,7 +224,7 @@ def widened(table: Table, options: Sequence[Option], feared: Feared, drive_m: fl
 
 def _table(
     options: Sequence[Option], demand: Demand, asked: Yardages, feared: Feared, drive_m: float, jobs: int
-) -> Table:
+) -> WorthTable:
     """jobs: how many."""
     played = [option for option in options if option.club.head_type is not HeadType.DRIVER]
     nothing = 1 + from_fairway(yards(1.0) * asked.at_m, level_of(drive_m)) + NO_CLUB
@@ -243,6 +243,6 @@ def _table(
     )
     shape = (len(options), jobs, DRAWS)
     on_jobs, with_fear = on_jobs.reshape(shape), with_fear.reshape(shape)
-    return Table(
+    return WorthTable(
         tuple(options), demand, asked, at, at_feared, reckoned, on_jobs, with_fear - on_jobs,
     )  # fmt: skip

@@ -13,7 +13,7 @@ from ..judge import ChangeKind, Liking
 from ..judge.changes import EFFECTS, Change
 from ..judge.feel import Feel
 from ..rack.eligible import RackHead
-from ..rack.lofts import Head
+from ..rack.lofts import LoftedHead
 from ..rack.made import MadeClub
 from ..rack.specification import Specification
 from ..rack.stock import Made, Wear
@@ -194,13 +194,13 @@ class Club:
         return f"head {self.head.key}" if self.head else f"own {self.key}"
 
     @property
-    def rack_head(self) -> Head | None:
+    def rack_head(self) -> LoftedHead | None:
         """The club as the rack's predictions see it; None where its loft or length is unknown."""
         if self.loft_deg is None or self.length_in_a_set_m is None:
             return None
         # A wedge of the set is the next iron of it; a specialist one of its loft is another head.
         kind = HeadType.IRON if self.is_of_set else self.head_type
-        return Head(self.head_key, kind, self.loft_deg, self.length_in_a_set_m)
+        return LoftedHead(self.head_key, kind, self.loft_deg, self.length_in_a_set_m)
 
     @property
     def turned_deg(self) -> float:

@@ -20,7 +20,7 @@ MOST_TEE_MM = 70
 
 
 @dataclass(frozen=True)
-class Place:
+class Surroundings:
     """Where shots are hit, and the air there. ball: as it is called."""
 
     surface: str = value("mat", longest=20)
@@ -31,7 +31,7 @@ class Place:
 
 
 @dataclass(frozen=True)
-class Visit(Place):
+class Visit(Surroundings):
     """One visit: where it is held, and what is said of the day."""
 
     awaited: str = value("", longest=40, erased="", help="A contender that is not here yet.")
@@ -89,7 +89,7 @@ def said_of_run(asked: RunAsked, said: Mapping[str, Any], *, indoor: bool) -> Ru
 
 
 @dataclass(frozen=True)
-class HitIn(RunAsked, Place):
+class HitIn(RunAsked, Surroundings):
     """What a run of shots was hit in, and what was asked for."""
 
     @property

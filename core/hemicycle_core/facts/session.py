@@ -9,7 +9,7 @@ from ..bag import HeadType
 from ..brief import Job, JobKind
 from ..flight import Air
 from ..judge import Liking
-from ..judge.feel import Hit, last_said, liking, to_ask
+from ..judge.feel import HitSoFar, last_said, liking, to_ask
 from ..kept import OnlyFields, lazily
 from ..monitor import Monitor
 from ..protocols.stop import Seen, StopGreen
@@ -196,6 +196,6 @@ def next_to_ask(facts: Facts, asked_at: Mapping[int, int]) -> Club | None:
     counts = dict.fromkeys(facts.by_key, 0)
     for each in facts.hit:
         counts[each.club] += each.here
-    stand = [Hit(club.key, counts[club.key], asked_at.get(club.key)) for club in facts.candidates]
+    stand = [HitSoFar(club.key, counts[club.key], asked_at.get(club.key)) for club in facts.candidates]
     wanted = to_ask(stand, facts.in_hand)
     return next((club for club in facts.candidates if club.key == wanted), None)

@@ -63,7 +63,7 @@ from ..judge.landings import usual_roll_m
 from ..monitor import Monitor, MonitorKind, Noise
 from ..protocols import asked, protocol_of
 from ..rack.expected import Expected
-from ..rack.lofts import Head
+from ..rack.lofts import LoftedHead
 from ..runs import FULL
 from ..samples.averages import average, values_of
 from ..shots import FLIGHT_READINGS, Intent, Shot, Source, Strike, anchor_to, check_readings, fill_blanks
@@ -199,7 +199,7 @@ def _carried(club: Candidate, row: Mapping[str, Any]) -> Carried | None:
 def _expected(club: Candidate, row: Mapping[str, Any]) -> Expected:
     kind = HeadType(row.get("kind", club.head_type))
     figures = {key: value for key, value in row.items() if key != "kind"}
-    return Expected(Head(club.name, kind, club.loft_deg or nan, club.length_m or nan), **figures)
+    return Expected(LoftedHead(club.name, kind, club.loft_deg or nan, club.length_m or nan), **figures)
 
 
 @dataclass(frozen=True)

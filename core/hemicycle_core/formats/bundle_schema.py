@@ -9,7 +9,7 @@ from ..brief import FlightWish, JobKind, ReplaceWay, Wish
 from ..flight import Firmness
 from ..impact import Lie
 from ..judge import Liking
-from ..protocols.sole import PLACES, Turf
+from ..protocols.sole import PLACES, TurfSaid
 from ..runs import Ball
 from ..shots import READINGS, Intent, Source, Strike
 from ..thresholds import MOST_ROUND, ROUND_BANDS
@@ -134,7 +134,7 @@ HANDED = _object(
         "duel": {"type": "boolean"},
         "said": {"enum": [1, 0, -1, None], "description": "Better, level or worse than the one before it."},
         "best": {"enum": [1, 0, -1, None], "description": "The same against the best so far."},
-        "turf": {"enum": [*(each.value for each in Turf), None]},
+        "turf": {"enum": [*(each.value for each in TurfSaid), None]},
         "groove": {"type": ["integer", "null"], "description": "Where it struck, counted from the lowest."},
         "sound": TEXT,
         "left_m": OPTIONAL,

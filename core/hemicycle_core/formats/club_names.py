@@ -37,7 +37,7 @@ LONG_LOFTS = (9.0, 45.0)
 
 
 @dataclass(frozen=True)
-class Named:
+class ClubNamed:
     """What a name says. short: how the club is called here; kind: of head, None where it does not say; loft_deg: where
     it says one."""
 
@@ -46,16 +46,16 @@ class Named:
     loft_deg: float | None = None
 
 
-def named(written: str) -> Named:
+def named(written: str) -> ClubNamed:
     """`5 iron`, `iron-5`, `Eisen 5`, `5I` to `5i`; `Wood 5`, `5 fairway wood` to `5W`; `Hybrid 19°` to `19° hybrid`;
     `52`, `52 deg`, `SW 52` to `52°`. What follows a club and says nothing of it stays behind it (`54 old`); a name that
     says no kind stays as it is written."""
     bare = " ".join(re.sub(r"[\[({].*?[\])}]", " ", written).split())
     plain = " ".join(re.sub(r"[\s_\-–]+", " ", bare.lower()).split())
     if plain in DRIVERS:
-        return Named("Dr", HeadType.DRIVER)
+        return ClubNamed("Dr", HeadType.DRIVER)
     if plain in PUTTERS:
-        return Named("Pt", HeadType.PUTTER)
+        return ClubNamed("Pt", HeadType.PUTTER)
     # `7i`, `i7`, `19°h` in their parts.
     parts = re.findall(r"\d+(?:[.,/]\d+)?|(?:driving|utility) iron\b|fairway wood\b|[^\W\d_]+|°", plain)
     for count in range(len(parts), 0, -1):
@@ -64,8 +64,8 @@ def named(written: str) -> Named:
             rest = " ".join(parts[count:])
             if rest and not _is_remark(parts[:count], parts[count:]):
                 break
-            return Named(written.strip() if rest else found.short, found.kind, found.loft_deg)
-    return Named(written.strip())
+            return ClubNamed(written.strip() if rest else found.short, found.kind, found.loft_deg)
+    return ClubNamed(written.strip())
 
 
 def _is_remark(club: list[str], rest: list[str]) -> bool:
@@ -73,7 +73,7 @@ def _is_remark(club: list[str], rest: list[str]) -> bool:
     return len("".join(club)) > 1 and not any(part in KINDS or part[:1].isdigit() for part in rest)
 
 
-def _of_parts(parts: list[str]) -> Named | None:
+def _of_parts(parts: list[str]) -> ClubNamed | None:
     """A club from words, a figure and a mark for degrees, in any order; None where they are none."""
     figures = [part for part in parts if part[0].isdigit()]
     degrees = any(part in DEGREES for part in parts)
@@ -84,7 +84,7 @@ def _of_parts(parts: list[str]) -> Named | None:
     return _wedge(words, figure) or _long(" ".join(words), figure, degrees)
 
 
-def _wedge(words: list[str], figure: str) -> Named | None:
+def _wedge(words: list[str], figure: str) -> ClubNamed | None:
     """A wedge by its loft, of which `56.10` and `56/10` name the bounce too, or by its word."""
     loft = float(figure.split(".", maxsplit=1)[0]) if figure else None
     if loft is not None and not WEDGE_LOFTS[0] <= loft <= WEDGE_LOFTS[1]:
@@ -95,22 +95,22 @@ def _wedge(words: list[str], figure: str) -> Named | None:
         return None
     if loft is not None:
         exact = float(figure) if re.fullmatch(r"\d\d\.5", figure) else loft
-        return Named(f"{exact:g}°", HeadType.WEDGE, exact)
-    return None if name is None else Named(name, HeadType.WEDGE)
+        return ClubNamed(f"{exact:g}°", HeadType.WEDGE, exact)
+    return None if name is None else ClubNamed(name, HeadType.WEDGE)
 
 
-def _long(words: str, figure: str, degrees: bool) -> Named | None:
+def _long(words: str, figure: str, degrees: bool) -> ClubNamed | None:
     if words in ("driver", "dr") and figure:
         loft = float(figure)
-        return Named("Dr", HeadType.DRIVER, loft) if 6 <= loft <= 16 else None
+        return ClubNamed("Dr", HeadType.DRIVER, loft) if 6 <= loft <= 16 else None
     kind = KINDS.get(words)
     if kind is None or not figure:
         return None
     number = float(figure)
     if not degrees and number.is_integer() and 1 <= number <= MOST_NUMBER:
-        return Named(f"{number:.0f}{SHORT[kind]}", kind)
+        return ClubNamed(f"{number:.0f}{SHORT[kind]}", kind)
     if LONG_LOFTS[0] <= number <= LONG_LOFTS[1]:
-        return Named(f"{number:g}° {NAMED[kind]}", kind, number)
+        return ClubNamed(f"{number:g}° {NAMED[kind]}", kind, number)
     return None
 
 

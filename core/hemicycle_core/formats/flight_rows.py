@@ -59,7 +59,7 @@ METRIC = {"yd": "m", "ft": "m", "mph": "mps"}
 
 
 @dataclass(frozen=True)
-class Row:
+class FlightRow:
     """One row of a table: its line in the file and its cells by header, text or numbers."""
 
     line: int
@@ -70,7 +70,7 @@ class Row:
 class FlownRow:
     """One row: its flight by column name, or the reason why it was skipped."""
 
-    row: Row
+    row: FlightRow
     added: Mapping[str, float] | None
     problem: str | None = None
 
@@ -137,7 +137,7 @@ def _number(cell: object, *, decimal_comma: bool = False) -> float | None:
 class _Parsed:
     """The rows of a block that could be read: values by field (n,), airs and turfs, one each."""
 
-    rows: list[Row] = field(default_factory=list)
+    rows: list[FlightRow] = field(default_factory=list)
     values: list[list[float]] = field(default_factory=list)
     airs: list[Air] = field(default_factory=list)
     turfs: list[str] = field(default_factory=list)
@@ -186,13 +186,13 @@ class FlightTable:
         mine = f"{stem}_{METRIC.get(unit, unit)}" if self.metric else name
         return f"computed_{mine}" if mine in self.taken else mine
 
-    def fly(self, rows: Iterable[Row]) -> Iterator[FlownRow]:
+    def fly(self, rows: Iterable[FlightRow]) -> Iterator[FlownRow]:
         """Fly rows in blocks; one that cannot be flown comes back with its reason, in its place."""
         left = iter(rows)
         while block := list(islice(left, BLOCK)):
             yield from self._fly_block(block)
 
-    def _fly_block(self, block: Sequence[Row]) -> list[FlownRow]:
+    def _fly_block(self, block: Sequence[FlightRow]) -> list[FlownRow]:
         parsed, flown = self._parse(block)
         problems = parsed.launch().problems() if parsed.rows else {}
         for i, problem in problems.items():
@@ -204,7 +204,7 @@ class FlightTable:
                 flown[row.line] = FlownRow(row, {name: float(values[i]) for name, values in added.items()})
         return [flown[row.line] for row in block]
 
-    def _parse(self, block: Sequence[Row]) -> tuple[_Parsed, dict[int, FlownRow]]:
+    def _parse(self, block: Sequence[FlightRow]) -> tuple[_Parsed, dict[int, FlownRow]]:
         parsed, bad = _Parsed(), {}
         for row in block:
             try:
@@ -345,7 +345,7 @@ def read_change(words: str) -> Change:
 
 
 def anchor_rows(
-    rows: Iterable[Row], headers: Sequence[str], *, measured: bool, decimal_comma: bool = False
+    rows: Iterable[FlightRow], headers: Sequence[str], *, measured: bool, decimal_comma: bool = False
 ) -> tuple[Anchor, list[FlownRow]]:
     """An anchor from the rows of a table that have a carry (and a peak), and the rows that were left out.
 

@@ -13,10 +13,10 @@ from typing import Any, Generic, TypeVar
 from ..errors import BadInput
 from ..heads import HeadType
 from ..rack.eligible import Position
-from ..rack.stock import Bend, Hand, HeadSpec, Made, ShaftSpec, check_head, check_shaft_spec
+from ..rack.stock import Bend, HeadSpec, Made, MadeForHand, ShaftSpec, check_head, check_shaft_spec
 from .csv_out import harmless
 from .shots import RowProblem
-from .table import Row, Table, number, read_table
+from .table import Table, TableRow, number, read_table
 
 MOST_ROWS = 2_000
 HEAD_COLUMNS = (
@@ -64,7 +64,7 @@ def read_positions(cell: str, *, decimal_comma: bool = False) -> tuple[Position,
 class _Cells:
     """One row by column name; what is wrong with a cell names its column."""
 
-    def __init__(self, table: Table, row: Row) -> None:
+    def __init__(self, table: Table, row: TableRow) -> None:
         self.table, self.by = table, dict(zip((each.lower() for each in table.headers), row.cells, strict=True))
 
     def text(self, name: str) -> str:
@@ -113,7 +113,7 @@ def _head(cells: _Cells) -> HeadSpec:
         sleeve_deg=cells.figure("sleeve_deg", 0.0) or 0.0,
         positions=read_positions(cells.text("positions"), decimal_comma=cells.table.decimal_comma),
         tip_in=cells.figure("tip_in", 0.37) or 0.37,
-        hand=cells.word("hand", Hand, Hand.BOTH),
+        hand=cells.word("hand", MadeForHand, MadeForHand.BOTH),
         sole=cells.text("sole"),
         bounce_deg=cells.figure("bounce_deg"),
         head_g=cells.whole("head_g"),

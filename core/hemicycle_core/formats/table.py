@@ -18,7 +18,7 @@ MOST_DIGITS = 40
 
 
 @dataclass(frozen=True)
-class Row:
+class TableRow:
     """One data row with its line number in the file, first line 1."""
 
     line: int
@@ -28,7 +28,7 @@ class Row:
 @dataclass(frozen=True)
 class Table:
     headers: tuple[str, ...]
-    rows: tuple[Row, ...]
+    rows: tuple[TableRow, ...]
     decimal_comma: bool
 
 
@@ -127,7 +127,7 @@ def read_table(text: str, *, most_rows: int) -> Table:
     separator = _separator(_first_line(text))
     reader = csv.reader(io.StringIO(text, newline=""), delimiter=separator)
     headers: tuple[str, ...] | None = None
-    rows: list[Row] = []
+    rows: list[TableRow] = []
     before = csv.field_size_limit(MOST_CELL)
     try:
         for cells in reader:
@@ -139,7 +139,7 @@ def read_table(text: str, *, most_rows: int) -> Table:
             if len(rows) == most_rows:
                 raise BadInput(f"The file has over {most_rows:,} rows. Export one session.", field="file")
             kept = [cell.strip() for cell in cells[: len(headers)]]
-            rows.append(Row(line=reader.line_num, cells=(*kept, *[""] * (len(headers) - len(kept)))))
+            rows.append(TableRow(line=reader.line_num, cells=(*kept, *[""] * (len(headers) - len(kept)))))
     except csv.Error as error:
         raise BadInput(f"Line {reader.line_num} cannot be read as CSV: {error}.", field="file") from error
     finally:

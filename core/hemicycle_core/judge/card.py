@@ -44,7 +44,7 @@ class CardWedge:
 
 
 @dataclass(frozen=True)
-class Cell:
+class CardCell:
     """One wedge with one swing. carry_m; doubt_m: half of its 90% interval; spread_m: one standard deviation of its
     shots; run_m: what it runs on the green of the card; n: kept shots, 0 where it is predicted from the others; usable:
     whether it is a number to play by; why_not: where it is none."""
@@ -66,7 +66,7 @@ class CardRow:
 
     name: str
     stock: str
-    cells: tuple[Cell, ...]
+    cells: tuple[CardCell, ...]
     sentence: str = ""
 
 
@@ -103,7 +103,7 @@ class Card:
 
 
 @dataclass(frozen=True)
-class _Seen:
+class _SwingSeen:
     """A swing of a wedge by the share of speed it left, with the standard error of its mean."""
 
     left: float
@@ -154,7 +154,7 @@ def _spread_at(club: Carried, share: float, ease: Eases) -> float:
     return _spread(club) * float(wider_at(min(share, 1.0))) * ease.wider
 
 
-def _seen(wedge: CardWedge, curve: Curve, ease: Eases) -> dict[str, _Seen]:
+def _seen(wedge: CardWedge, curve: Curve, ease: Eases) -> dict[str, _SwingSeen]:
     found, stock = {}, usual_left(wedge.club.swing or "full")
     for each in wedge.part:
         share = each.carry_m / wedge.club.carry_m
@@ -162,11 +162,11 @@ def _seen(wedge: CardWedge, curve: Curve, ease: Eases) -> dict[str, _Seen]:
         error = _spread_at(wedge.club, share, ease) / 1.6 / np.sqrt(each.n)
         left = float(np.interp(share, curve.share, CURVE)) if share < 1 else share ** (1 / 1.6)
         # A stock swing may be a comfortable one: what wedges share is the part of the full swing.
-        found[each.swing] = _Seen(left * stock, left * stock * error)
+        found[each.swing] = _SwingSeen(left * stock, left * stock * error)
     return found
 
 
-def _left(swing: str, name: str, seen: dict[str, dict[str, _Seen]]) -> tuple[float, float]:
+def _left(swing: str, name: str, seen: dict[str, dict[str, _SwingSeen]]) -> tuple[float, float]:
     """The share of speed that a swing leaves with one wedge, and its standard deviation: its own shots beside what the
     player's other wedges and the usual say."""
     mean, precision = usual_left(swing), PLAYER_SD**-2
@@ -184,12 +184,17 @@ def _left(swing: str, name: str, seen: dict[str, dict[str, _Seen]]) -> tuple[flo
 
 
 def _row(
-    wedge: CardWedge, curve: Curve, swings: Sequence[str], seen: dict[str, dict[str, _Seen]], ease: Eases, turf: Turf
+    wedge: CardWedge,
+    curve: Curve,
+    swings: Sequence[str],
+    seen: dict[str, dict[str, _SwingSeen]],
+    ease: Eases,
+    turf: Turf,
 ) -> CardRow:
     club, stock = wedge.club, wedge.club.swing or "full"
     spread = _spread(club) * club.carry_m
     run = float(curve.run_m(np.array([1.0]), turf)[0])
-    cells = [Cell(stock, club.carry_m, ninety(club.carry_sd_m), spread, run, club.shots, True)]
+    cells = [CardCell(stock, club.carry_m, ninety(club.carry_sd_m), spread, run, club.shots, True)]
     for swing in swings:
         if how_long(swing) < how_long(stock):
             cells.append(_cell(swing, wedge, curve, seen, ease, turf))
@@ -197,8 +202,8 @@ def _row(
 
 
 def _cell(
-    swing: str, wedge: CardWedge, curve: Curve, seen: dict[str, dict[str, _Seen]], ease: Eases, turf: Turf
-) -> Cell:
+    swing: str, wedge: CardWedge, curve: Curve, seen: dict[str, dict[str, _SwingSeen]], ease: Eases, turf: Turf
+) -> CardCell:
     club = wedge.club
     stock = usual_left(club.swing or "full")
     left, sd = (each / stock for each in _left(swing, club.name, seen))
@@ -216,13 +221,13 @@ def _cell(
     elif not plays(carry, spread * carry):
         why_not = "spreads too widely to play by"
     run = float(curve.run_m(np.array([share]), turf)[0])
-    return Cell(swing, carry, doubt, spread * carry, run, n, not why_not, why_not)
+    return CardCell(swing, carry, doubt, spread * carry, run, n, not why_not, why_not)
 
 
-def _apart(cells: Sequence[Cell]) -> list[Cell]:
+def _apart(cells: Sequence[CardCell]) -> list[CardCell]:
     """Without the numbers of one wedge that lie too near the longer one to be another."""
-    kept: list[Cell] = []
-    last: Cell | None = None
+    kept: list[CardCell] = []
+    last: CardCell | None = None
     for cell in cells:
         near = last is not None and last.carry_m - cell.carry_m < APART_SDS * cell.spread_m
         if cell.usable and near and last is not None:
@@ -250,7 +255,7 @@ def _eased(wedge: CardWedge, curve: Curve) -> str:
     return f"{club.name} {' and '.join(parts)}." if parts else ""
 
 
-def _numbers(rows: Sequence[CardRow]) -> list[tuple[CardRow, Cell]]:
+def _numbers(rows: Sequence[CardRow]) -> list[tuple[CardRow, CardCell]]:
     return sorted(((row, cell) for row in rows for cell in row.cells if cell.usable), key=lambda each: each[1].carry_m)
 
 

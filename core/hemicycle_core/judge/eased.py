@@ -28,7 +28,7 @@ from ..heads import HeadType
 from ..shots import LAUNCH, Shot, columns_of
 from ..units import metres
 from .from_lie import FromLie
-from .landings import Run
+from .landings import RollOut
 from .play import Played, Possible, normals_of, play
 from .strokes import USUAL_DRIVE_M
 
@@ -212,7 +212,7 @@ def _curve(carry_m: float, launch: tuple[float, float, float] | None, air: Air, 
 
 
 @dataclass(frozen=True)
-class Part:
+class EasedClub:
     """What a club's part swings are played out by. numbers: carries in metres that this player has with it, the stock
     one among them."""
 
@@ -230,8 +230,8 @@ def eased_to(
     build: Possible,
     head_type: HeadType,
     carry_m: float,
-    part: Part,
-    run: Run,
+    part: EasedClub,
+    run: RollOut,
     job: Job,
     lie: FromLie | None = None,
     *,
@@ -264,8 +264,8 @@ def _played(
     build: Possible,
     head_type: HeadType,
     carry_m: float,
-    part: Part,
-    run: Run,
+    part: EasedClub,
+    run: RollOut,
     job: Job,
     first: NDArray[np.int_],
     lie: FromLie | None,

@@ -24,7 +24,7 @@ LANDING_SPREAD_DEG, LANDING_SPREAD_SHOTS = 2.0, 4.0  # usual spread of landing a
 
 
 @dataclass(frozen=True)
-class Demand:
+class DemandMet:
     """A reading that the wish asks for, as it is and how well that is known; known: None where it was not read."""
 
     target: Target
@@ -66,7 +66,7 @@ class Evidence:
     doubt: Doubt
     window: Target
     holds: Target | None
-    demands: tuple[Demand, ...] = ()
+    demands: tuple[DemandMet, ...] = ()
     read_m: float = 0.0
 
     @property
@@ -191,14 +191,14 @@ LEAST_ERROR = {"peak_m": 0.5, "landing_deg": 0.3, "spin_rpm": 50.0, "total_m": 0
 USUAL_SPREAD = {"peak_m": 0.06, "landing_deg": 0.04, "spin_rpm": 0.07, "total_m": 0.05}  # of single shots, as a share
 
 
-def _demanded(case: Case, off: Doubt) -> Iterator[Demand]:
+def _demanded(case: Case, off: Doubt) -> Iterator[DemandMet]:
     """What the wish asks for beside the carry, as far as it is known of this build."""
     for target in case.targets:
         mean = average(values_of(case.candidate.shots, target.quantity))
         if target.quantity not in case.wanted.demands or target.quantity == "in_play":
             continue
         if mean is None:
-            yield Demand(target, None)
+            yield DemandMet(target, None)
             continue
         usual = USUAL_SPREAD[target.quantity] * abs(mean.mean) / mean.n**0.5
         spread = usual if mean.se is None else math.sqrt(((mean.n - 1) * mean.se**2 + 3 * usual**2) / (mean.n + 2))
@@ -208,10 +208,10 @@ def _demanded(case: Case, off: Doubt) -> Iterator[Demand]:
         day = 0.0 if case.wanted.old_hit else case.candidate.monitor.noise(target.quantity).day
         least = LEAST_ERROR[target.quantity]
         floor = math.hypot(off.of(target.quantity), day, least)
-        yield Demand(target, Estimate(mean.mean, spread, mean.n + 2, floor, mean.n))
+        yield DemandMet(target, Estimate(mean.mean, spread, mean.n + 2, floor, mean.n))
 
 
-def _held(case: Case, weighed: Weighed) -> Iterator[Demand]:
+def _held(case: Case, weighed: Weighed) -> Iterator[DemandMet]:
     """How often a build is in play beside the old club, where that is asked."""
     mine = weighed.in_play.get(case.candidate.letter)
     old = weighed.in_play.get(letter_of_own(case.wanted.old))
@@ -219,4 +219,4 @@ def _held(case: Case, weighed: Weighed) -> Iterator[Demand]:
         why = f"The {case.wanted.old} is in play {shown(100 * old.success)} times in 100."
         apart = float((mine.draws - old.draws).std())
         known = Estimate(mine.success, max(apart, 0.01), shots=weighed.centres[case.candidate.letter].n)
-        yield Demand(Target("in_play", old.success - OUT_OF_PLAY_MORE, None, why), known)
+        yield DemandMet(Target("in_play", old.success - OUT_OF_PLAY_MORE, None, why), known)

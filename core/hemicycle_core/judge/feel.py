@@ -106,7 +106,7 @@ def liking(said: Sequence[Feel], *, off_tee: bool = False) -> Liking:
 
 
 @dataclass(frozen=True)
-class Hit:
+class HitSoFar:
     """A build by how often it was hit, and had been when it was last asked about; None where it never was."""
 
     build: int
@@ -118,7 +118,7 @@ class Hit:
         return self.shots - (self.asked_at or 0)
 
 
-def to_ask(hit: Sequence[Hit], in_hand: int | None) -> int | None:
+def to_ask(hit: Sequence[HitSoFar], in_hand: int | None) -> int | None:
     """The build whose feel is to be asked now: one that was put down first, else the one in hand after five shots.
 
     hit: in the order they are on the stand. None where nothing is to be asked.

@@ -30,7 +30,7 @@ READ = ("spin_rpm", "launch_deg", "ball_speed_mps", "club_speed_mps", "attack_de
 DELIVERY = ("club_speed_mps", "attack_deg", "dynamic_loft_deg")
 
 
-class Worth(StrEnum):
+class GroovesWorth(StrEnum):
     """What came of it."""
 
     REPLACE = "replace"
@@ -103,7 +103,7 @@ class Grooves:
     old: int
     fresh: int
     lies: tuple[FromLieBeside, ...]
-    worth: Worth
+    worth: GroovesWorth
     sentence: str
     remarks: tuple[str, ...]
 
@@ -223,7 +223,7 @@ def _words(lie: Lie | None, figures: Mapping[str, Beside], where: str) -> str:
     return f"{lie_words(lie).capitalize()}: {words}."
 
 
-def _worth(old: GrooveWedge, fresh: GrooveWedge, lies: Sequence[FromLieBeside]) -> tuple[Worth, str]:
+def _worth(old: GrooveWedge, fresh: GrooveWedge, lies: Sequence[FromLieBeside]) -> tuple[GroovesWorth, str]:
     runs = {
         each.lie: run
         for each in lies
@@ -233,22 +233,28 @@ def _worth(old: GrooveWedge, fresh: GrooveWedge, lies: Sequence[FromLieBeside]) 
     if costs:
         lie = max(costs, key=lambda each: -costs[each].by)
         far = f"{shown(yards(-costs[lie].by), 1)}"
-        return Worth.REPLACE, f"Worth replacing: {lie_words(lie)}, {old.name} runs {far} yd further than {fresh.name}."
+        return (
+            GroovesWorth.REPLACE,
+            f"Worth replacing: {lie_words(lie)}, {old.name} runs {far} yd further than {fresh.name}.",
+        )
     wanted = [lie for lie in LIES if lie not in runs]
     if wanted:
         missing = " and ".join(lie_words(lie) for lie in wanted)
-        return Worth.OPEN, f"Not told yet: {LEAST_SHOTS} shots with each from {missing}. Wear shows when it is wet."
+        return (
+            GroovesWorth.OPEN,
+            f"Not told yet: {LEAST_SHOTS} shots with each from {missing}. Wear shows when it is wet.",
+        )
     wide = max(runs.values(), key=lambda run: run.half or 0.0)
     if all(run.half is not None and -run.by + run.half < 2 * SEEN_M and -run.by < SEEN_M for run in runs.values()):
         age = "" if old.age_rounds is None else f", {old.age_rounds} rounds old or not"
-        return Worth.KEEP, f"Keep {old.name}{age}: what it loses to {fresh.name} cannot be seen on the green."
+        return GroovesWorth.KEEP, f"Keep {old.name}{age}: what it loses to {fresh.name} cannot be seen on the green."
     more = wide.more_to(SEEN_M)
     if more is None:
-        return Worth.OPEN, f"Not told yet, and over {MOST_MORE} more with each would tell: look at strike first."
-    return Worth.OPEN, f"Not told yet: about {max(more, 1)} more with each, from the lie that spreads most."
+        return GroovesWorth.OPEN, f"Not told yet, and over {MOST_MORE} more with each would tell: look at strike first."
+    return GroovesWorth.OPEN, f"Not told yet: about {max(more, 1)} more with each, from the lie that spreads most."
 
 
-OF_WORTH = {Worth.REPLACE: Claim.TRUE, Worth.KEEP: Claim.NOT_SO, Worth.OPEN: Claim.OPEN}
+OF_WORTH = {GroovesWorth.REPLACE: Claim.TRUE, GroovesWorth.KEEP: Claim.NOT_SO, GroovesWorth.OPEN: Claim.OPEN}
 
 
 def as_claim(club: str, found: Grooves) -> Claimed:

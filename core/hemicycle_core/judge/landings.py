@@ -97,7 +97,7 @@ def _filled(part: tuple[Floats, Floats, Floats], usual: tuple[float, float, floa
 
 
 @dataclass(frozen=True)
-class Run:
+class RollOut:
     """Roll-out of a build on one ground, metres: typical; its change for a degree steeper; its change for a metre
     more carry within the build, as short shots come in lower; the spread left from shot to shot; and the standard
     error of its landing angle in degrees."""
@@ -109,7 +109,7 @@ class Run:
     angle_se_deg: float = 0.0
 
 
-def runs_expected(landed: Sequence[Landings], job: Job) -> list[Run]:
+def runs_expected(landed: Sequence[Landings], job: Job) -> list[RollOut]:
     """The runs of clubs that nobody hit, each known by the one landing that it should have, on the ground of a job."""
     if not landed:
         return []
@@ -119,7 +119,7 @@ def runs_expected(landed: Sequence[Landings], job: Job) -> list[Run]:
     both = np.concatenate([angle, np.clip(angle + ANGLE_STEP_DEG, 5, 85)])
     run, steeper = np.split(run_out(np.tile(speed, 2), both, np.tile(spin, 2), job.turf).run_m, 2)
     return [
-        Run(
+        RollOut(
             float(at),
             float(more - at) / ANGLE_STEP_DEG,
             0.0,
@@ -130,7 +130,9 @@ def runs_expected(landed: Sequence[Landings], job: Job) -> list[Run]:
     ]
 
 
-def runs_on(landed: Sequence[Landings], weights: Sequence[Floats], carries: Sequence[Floats], job: Job) -> list[Run]:
+def runs_on(
+    landed: Sequence[Landings], weights: Sequence[Floats], carries: Sequence[Floats], job: Job
+) -> list[RollOut]:
     """The runs of a player's builds on the green or fairway of a job. landed: of each build with at least one shot;
     weights: how much of a good shot each is; carries in metres. Slope and spread are shared by the builds."""
     sizes = np.cumsum([each.speed_mps.size for each in landed])[:-1]
@@ -165,7 +167,7 @@ def runs_on(landed: Sequence[Landings], weights: Sequence[Floats], carries: Sequ
         np.sqrt((ANGLE_PRIOR_SHOTS * ANGLE_SD_DEG**2 + (w * off**2).sum()) / (ANGLE_PRIOR_SHOTS + freedom))
     )
     return [
-        Run(
+        RollOut(
             float(mean),
             float(more - run) / ANGLE_STEP_DEG,
             slope,

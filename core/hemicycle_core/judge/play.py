@@ -22,7 +22,7 @@ from ..samples.mixture import FLYER_GAIN, FLYER_SD, FLYERS, LOSS_POINTS, MISS_CO
 from ..samples.pool import Centre, Pool
 from ..units import metres
 from .from_lie import FromLie
-from .landings import Run
+from .landings import RollOut
 from .normal import both, share_under
 from .strokes import USUAL_DRIVE_M, ends_at
 
@@ -261,7 +261,7 @@ def least_carry(job: Job) -> float:
 def play(
     build: Possible,
     head_type: HeadType,
-    run: Run,
+    run: RollOut,
     job: Job,
     lie: FromLie | None = None,
     *,

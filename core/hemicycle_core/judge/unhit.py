@@ -13,10 +13,10 @@ from ..rack.expected import Expected
 from ..samples.mixture import CARRY_SPREAD
 from ..samples.pool import Centre, Pool
 from ..samples.sides import USUAL_SIDE_DEG
-from .eased import Eases, Part, can_ease, curve_of
+from .eased import EasedClub, Eases, can_ease, curve_of
 from .from_lie import unhit_from
 from .from_wind import InWind, Wind, all_winds, in_wind, landing_in, usual_launch, winds_of
-from .landings import OTHERWISE, USUAL_DOWN, Landings, Run, runs_expected
+from .landings import OTHERWISE, USUAL_DOWN, Landings, RollOut, runs_expected
 from .play import Doubts, Played, possible
 from .strokes import USUAL_DRIVE_M
 from .weigh import USUAL_GREEN, Swing, Ways, play_job
@@ -83,7 +83,7 @@ def _landing(expected: Expected) -> Landings:
     return Landings(fast, steep, spinning, read=expected.landing_deg is not None)
 
 
-def _swing(name: str, expected: Expected, pooled: Pool, eases: Eases, run: Run) -> Swing:
+def _swing(name: str, expected: Expected, pooled: Pool, eases: Eases, run: RollOut) -> Swing:
     kind = expected.head.head_type
     hit = [centre for centre in pooled.centres if centre is not None]
     side = float(np.mean([centre.side_deg for centre in hit])) if hit else 0.0
@@ -102,5 +102,5 @@ def _swing(name: str, expected: Expected, pooled: Pool, eases: Eases, run: Run) 
     if can_ease(kind, expected.head.loft_deg):
         speed, up, spin = expected.ball_speed_mps, expected.launch_deg, expected.spin_rpm
         known = (speed, up, spin) if speed and up and spin else None
-        part = Part(curve_of(expected.carry_m, known), eases, (expected.carry_m,))
+        part = EasedClub(curve_of(expected.carry_m, known), eases, (expected.carry_m,))
     return Swing(name, kind, may_be, centre.carry_m, run, part)

@@ -81,7 +81,7 @@ class Verdict:
 
 
 @dataclass(frozen=True)
-class Finding:
+class Judged:
     """What was found of a build: its verdict's kind and headline, the turn that would mend it, else what else would.
     crowded: the club it is too near."""
 
@@ -171,15 +171,15 @@ def _find(
     settled: bool,
     jobs: Sequence[Job],
     thresholds: Thresholds,
-) -> Finding:
+) -> Judged:
     candidate, chance = case.candidate, evidence.chance()
     if candidate.liking is Liking.VETOED:
-        return Finding(Kind.VETOED, "Vetoed by the player")
+        return Judged(Kind.VETOED, "Vetoed by the player")
     if case.wanted.wish is Wish.COMPARE:
-        return Finding(Kind.COMPARED, "Side by side, no window")
+        return Judged(Kind.COMPARED, "Side by side, no window")
     if evidence.unread and evidence.inside(thresholds):
         labels = " and ".join(READINGS[key].label for key in evidence.unread)
-        return Finding(
+        return Judged(
             Kind.FILLS_NOT_SETTLED, f"{labels[0]}{labels[1:].lower()} not read: cannot be told", remedy=READ_IT
         )
     if chance >= thresholds.likely or evidence.inside(thresholds):
@@ -187,11 +187,11 @@ def _find(
         close = found.kind is Kind.FILLS_NOT_SETTLED and chance < thresholds.likely
         return replace(found, headline="Too close to call") if close else found
     if case.wanted.wish is Wish.FAR:
-        return Finding(Kind.ONE_HEAD, _not_far(evidence, case.wanted.old))
+        return Judged(Kind.ONE_HEAD, _not_far(evidence, case.wanted.old))
     return _beside_it(case, evidence, jobs, thresholds)
 
 
-def _beside_it(case: Case, evidence: Evidence, jobs: Sequence[Job], thresholds: Thresholds) -> Finding:
+def _beside_it(case: Case, evidence: Evidence, jobs: Sequence[Job], thresholds: Thresholds) -> Judged:
     """What is said of a build that does not do what is asked, with what would mend it."""
     candidate, chance = case.candidate, evidence.chance()
     if case.wanted.wish is Wish.GAP and _not_held_up(candidate, evidence, thresholds):
@@ -199,16 +199,16 @@ def _beside_it(case: Case, evidence: Evidence, jobs: Sequence[Job], thresholds: 
     turn = _best_turn(candidate, evidence, chance, thresholds)
     if turn is not None:
         bent = turn.change.kind is ChangeKind.BEND
-        return Finding(Kind.ONE_TURN, _bend_headline(turn) if bent else f"One turn away: {turn.change.words}", turn)
+        return Judged(Kind.ONE_TURN, _bend_headline(turn) if bent else f"One turn away: {turn.change.words}", turn)
     crowded = _crowded(evidence.carry.mean, case.lower, case.upper)
     mended = remedy(case, evidence, thresholds)
     if crowded is not None:
         says = "Too near its neighbour:" if candidate.head_type is HeadType.WEDGE else "Crowds"
-        return Finding(Kind.CROWDS, f"{says} {crowded.name}", remedy=mended, crowded=crowded.name)
+        return Judged(Kind.CROWDS, f"{says} {crowded.name}", remedy=mended, crowded=crowded.name)
     if case.wanted.wish is not Wish.GAP and not evidence.off_m:
-        return Finding(Kind.ONE_HEAD, "Keeps the yardage, not the flight asked for", remedy=mended)
+        return Judged(Kind.ONE_HEAD, "Keeps the yardage, not the flight asked for", remedy=mended)
     near = mended != NO_REMEDY and abs(evidence.off_m) <= thresholds.one_head_m
-    return Finding(Kind.ONE_HEAD, _head_away(evidence, near), remedy=mended)
+    return Judged(Kind.ONE_HEAD, _head_away(evidence, near), remedy=mended)
 
 
 def _bend_headline(bend: Prediction) -> str:
@@ -222,18 +222,18 @@ def _not_far(evidence: Evidence, old: str) -> str:
     return f"Further, but in play less often than the {old}" if missed == ["in_play"] else f"No further than the {old}"
 
 
-def _does(case: Case, surely: bool) -> Finding:
+def _does(case: Case, surely: bool) -> Judged:
     """It does what is asked of it, and whether that is known. A wedge fills a step once its sole is chosen, and where
     its flight is one that can be controlled."""
     gap, wedge = case.wanted.wish is Wish.GAP, case.candidate.head_type is HeadType.WEDGE
     if wedge and case.candidate.flies_high:
-        return Finding(Kind.TOO_HIGH, "Fills its step, too high with too little spin", remedy=case.candidate.flies_high)
+        return Judged(Kind.TOO_HIGH, "Fills its step, too high with too little spin", remedy=case.candidate.flies_high)
     if wedge and case.sole_open:
-        return Finding(Kind.SOLE_FIRST, "Fills its step, not before the sole is chosen", remedy=SOLE_FIRST)
+        return Judged(Kind.SOLE_FIRST, "Fills its step, not before the sole is chosen", remedy=SOLE_FIRST)
     if surely:
         step = "Fills its step" if wedge else "Fills the slot"
-        return Finding(Kind.FILLS, step if gap else "Does what was asked")
-    return Finding(Kind.FILLS_NOT_SETTLED, "Fills it, not settled" if gap else "May do what was asked, not settled")
+        return Judged(Kind.FILLS, step if gap else "Does what was asked")
+    return Judged(Kind.FILLS_NOT_SETTLED, "Fills it, not settled" if gap else "May do what was asked, not settled")
 
 
 def kept_instead(verdict: Verdict, replaces: str) -> Verdict:
@@ -277,11 +277,11 @@ def _head_away(evidence: Evidence, near: bool) -> str:
     return "One head away" if near else off
 
 
-def _too_flat(jobs: Sequence[Job]) -> Finding:
+def _too_flat(jobs: Sequence[Job]) -> Judged:
     other = next((job for job in jobs if job.kind is not JobKind.GREEN), None)
     if other is not None:
-        return Finding(Kind.OTHER_JOB, f"Does another job: {other.name}")
-    return Finding(Kind.NOT_SUPPORTED, "Not supported by this speed")
+        return Judged(Kind.OTHER_JOB, f"Does another job: {other.name}")
+    return Judged(Kind.NOT_SUPPORTED, "Not supported by this speed")
 
 
 def _best_turn(candidate: Candidate, evidence: Evidence, chance: float, thresholds: Thresholds) -> Prediction | None:
@@ -309,7 +309,7 @@ WOULD_CHANGE = {
 }
 
 
-def _change(found: Finding, evidence: Evidence, settled: bool, candidate: Candidate) -> str | None:
+def _change(found: Judged, evidence: Evidence, settled: bool, candidate: Candidate) -> str | None:
     """What would change the verdict."""
     if found.turn is not None:
         return _turn_words(found.turn, evidence)

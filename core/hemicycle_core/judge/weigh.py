@@ -21,10 +21,10 @@ from ..shots import Shot, Source, columns_of
 from ..units import metres
 from .candidate import Candidate
 from .doubt import doubt, source_of
-from .eased import Eases, Part, can_ease, curve_of, eased_to, eases, mean_launch, part_swings
+from .eased import EasedClub, Eases, can_ease, curve_of, eased_to, eases, mean_launch, part_swings
 from .from_lie import FromLie, from_lie, landings_from
 from .from_wind import InWind, Wind, all_winds, blown, in_wind, landing_in, launch_of, met_in, over_all, winds_of
-from .landings import Landings, Run, landings, runs_on
+from .landings import Landings, RollOut, landings, runs_on
 from .play import Doubts, Played, Possible, lying, normals_of, out_of_reach, play, possible, rounds
 from .strokes import USUAL_DRIVE_M
 
@@ -66,11 +66,11 @@ class Swing:
     head_type: HeadType
     may_be: Possible
     carry_m: float
-    run: Run
-    part: Part | None = None
+    run: RollOut
+    part: EasedClub | None = None
 
 
-Ground = tuple["FromLie | None", list[tuple["InWind | None", Run]]]
+Ground = tuple["FromLie | None", list[tuple["InWind | None", RollOut]]]
 
 
 @dataclass(frozen=True)
@@ -101,7 +101,7 @@ class Weighed:
         """A build that carries so much further and lands so much steeper than it was hit, as a turn of its sleeve is
         predicted to make it, and the jobs played out with it. error_m: one standard deviation of further_m."""
 
-        def run_of(run: Run) -> Run:
+        def run_of(run: RollOut) -> RollOut:
             return replace(run, typical_m=max(run.typical_m + run.per_degree_m * steeper_deg, 0.0))
 
         swing = self.swings[letter]
@@ -193,7 +193,7 @@ def doubts_of(candidate: Candidate) -> Doubts:
     return Doubts(float(np.sqrt(max(whole**2 - own**2, 0.0))), own, off.landing_deg, DAY_SIDE_DEG)
 
 
-def near(carry_m: float, run: Run, job: Job) -> bool:
+def near(carry_m: float, run: RollOut, job: Job) -> bool:
     """Whether a club can do a job at all: a wedge is not played at a par five."""
     stops = carry_m + run.typical_m
     return abs(stops - job.distance_m) < job.depth_m + FAR_SHARE * carry_m or (
@@ -265,7 +265,7 @@ def weigh(
     )  # fmt: skip
 
 
-def _parts(there: Sequence[tuple[Candidate, list[Shot]]], pooled: Pool) -> tuple[dict[str, Part], Eases]:
+def _parts(there: Sequence[tuple[Candidate, list[Shot]]], pooled: Pool) -> tuple[dict[str, EasedClub], Eases]:
     """What the part swings of the clubs that are eased are played out by, by letter, and how well the player eases
     off."""
     easy = [
@@ -280,7 +280,7 @@ def _parts(there: Sequence[tuple[Candidate, list[Shot]]], pooled: Pool) -> tuple
         numbers = (centre.carry_m, *(swing.carry_m for swing in swings[each.letter] if swing.is_number))
         launch = mean_launch([shot for shot in shots if not shot.aside])
         curve = curve_of(centre.carry_m, launch, air=each.air, anchored=each.anchored)
-        made[each.letter] = Part(curve, ease, numbers)
+        made[each.letter] = EasedClub(curve, ease, numbers)
     return made, ease
 
 
@@ -318,7 +318,7 @@ def _winds(
     }
 
 
-Ways = list[tuple[list[InWind] | None, list[Run]]]
+Ways = list[tuple[list[InWind] | None, list[RollOut]]]
 
 
 def _runs(
@@ -335,7 +335,7 @@ def _runs(
 
 
 def play_job(
-    swing: Swing, lie: FromLie | None, ways: Sequence[tuple[InWind | None, Run]], job: Job, drive_m: float
+    swing: Swing, lie: FromLie | None, ways: Sequence[tuple[InWind | None, RollOut]], job: Job, drive_m: float
 ) -> Played:
     """One club on one job in each of its winds, as often in each. ways: what the wind does, and the run then."""
     played = [play_from(swing, lie, run, job, drive_m, wind) for wind, run in ways]
@@ -343,7 +343,7 @@ def play_job(
 
 
 def play_from(
-    swing: Swing, lie: FromLie | None, run: Run, job: Job, drive_m: float, wind: InWind | None = None
+    swing: Swing, lie: FromLie | None, run: RollOut, job: Job, drive_m: float, wind: InWind | None = None
 ) -> Played:
     """One club on one job from its lie, by its stock swing or, where it is eased, a part swing, whichever does it more
     often. lie: what that lie does to it; run: on the ground of the job, in the wind; wind: what that does to it."""

@@ -8,7 +8,7 @@ from ..samples.averages import cost_of_a_miss
 from ..shots import READINGS
 from ..units import feet, shown, yard_words, yards, yd_text
 from .candidate import Candidate
-from .evidence import Demand, Evidence
+from .evidence import DemandMet, Evidence
 from .facts import job_words
 from .play import Played
 from .swing_words import by_the_swing, speed_needed, spin_words, strike_costs
@@ -65,7 +65,7 @@ SHOWN: dict[str, tuple[str, Callable[[float, int], str]]] = {
 }
 
 
-def _demand_words(demand: Demand) -> str:
+def _demand_words(demand: DemandMet) -> str:
     says, written = SHOWN[demand.target.quantity]
     if demand.known is None:
         return f"{READINGS[demand.target.quantity].label} not read: whether it is as asked is not told."

@@ -34,7 +34,7 @@ SECONDS_A_SHOT, SECONDS_A_HANDING = 25, 30
 SHORT_PLACES, SHORT_ALL_ON = 3, {2: 2, 3: 2, 4: 1, 5: 1}  # twenty minutes
 
 
-class Turf(StrEnum):
+class TurfSaid(StrEnum):
     """How the sole met the ground; the last three in sand."""
 
     SLID = "slid"
@@ -47,9 +47,9 @@ class Turf(StrEnum):
     SHALLOW = "shallow"
 
 
-GOOD_TURF = frozenset({Turf.SLID, Turf.EVEN})
-IN_SAND = (Turf.EVEN, Turf.DEEP, Turf.SHALLOW)
-ON_GRASS = tuple(turf for turf in Turf if turf not in IN_SAND)
+GOOD_TURF = frozenset({TurfSaid.SLID, TurfSaid.EVEN})
+IN_SAND = (TurfSaid.EVEN, TurfSaid.DEEP, TurfSaid.SHALLOW)
+ON_GRASS = tuple(turf for turf in TurfSaid if turf not in IN_SAND)
 # Spoken across a bay and written on the tape of a shaft; no two begin alike, none is a letter of the stand said aloud.
 WORDS = (
     "Acorn", "Basket", "Candle", "Dolphin", "Emerald", "Feather", "Garden", "Harbour", "Island", "Jacket", "Kettle",
@@ -108,7 +108,7 @@ class Handing:
     code: int
     place: str
     said: int | None = None
-    turf: Turf | None = None
+    turf: TurfSaid | None = None
     duel: bool = False
     visit: int = 0
 
@@ -129,7 +129,7 @@ class Said:
     against the best so far; groove: where it struck, from the lowest; left_m: from the hole."""
 
     said: int | None = None
-    turf: Turf | None = None
+    turf: TurfSaid | None = None
     best: int | None = None
     groove: int | None = None
     sound: str = ""

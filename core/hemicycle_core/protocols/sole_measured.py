@@ -24,7 +24,7 @@ READ = ("launch_deg", "spin_rpm", "carry_m")
 
 
 @dataclass(frozen=True)
-class Cell:
+class CodeMeans:
     """One code at one lie, means over the shots that were read. n: shots; run_m: total less carry; left_m: from the
     hole, over the handings in which it was said."""
 
@@ -38,12 +38,12 @@ class Cell:
 
 
 @dataclass(frozen=True)
-class Measured:
+class CodeMeasured:
     """One code. spread_m: how its carries scatter about the mean of each lie, one standard deviation, between low_m and
     high_m with nine chances in ten; None with fewer than three to tell it by. under: lies at which its spin is under
     the floor, beyond chance."""
 
-    cells: Mapping[str, Cell]
+    cells: Mapping[str, CodeMeans]
     spread_m: float | None
     low_m: float | None
     high_m: float | None
@@ -56,7 +56,7 @@ class SoleMeasured:
     """lines by code; tightest: the code that repeats its distance best beyond chance, None where none does; floors:
     spin by lie; sentences."""
 
-    lines: Mapping[int, Measured]
+    lines: Mapping[int, CodeMeasured]
     tightest: int | None
     floors: Mapping[str, float]
     sentences: tuple[str, ...]
@@ -71,7 +71,7 @@ def _read(shot: Shot, key: str) -> float | None:
     return None if shot.sources.get(key) is Source.COMPUTED else shot.get(key)
 
 
-def _cell(shots: Sequence[Shot], left_m: Sequence[float]) -> Cell:
+def _cell(shots: Sequence[Shot], left_m: Sequence[float]) -> CodeMeans:
     read = {key: [value for shot in shots if (value := _read(shot, key)) is not None] for key in READ}
     runs = [
         total - carry
@@ -81,7 +81,7 @@ def _cell(shots: Sequence[Shot], left_m: Sequence[float]) -> Cell:
     spins = read["spin_rpm"]
     spin = average(spins)
     half = None if spin is None or spin.se is None else float(stdtrit(spin.n - 1, 0.95)) * spin.se
-    return Cell(
+    return CodeMeans(
         len(shots), _mean(read["launch_deg"]), _mean(spins), _mean(read["carry_m"]), _mean(runs), _mean(left_m), half
     )
 
@@ -120,7 +120,7 @@ def _carries(by_place: Mapping[str, Sequence[Shot]]) -> list[list[float]]:
     return [[value for shot in shots if (value := _read(shot, "carry_m")) is not None] for shots in by_place.values()]
 
 
-def _floors(cells: Mapping[int, Mapping[str, Cell]]) -> dict[str, float]:
+def _floors(cells: Mapping[int, Mapping[str, CodeMeans]]) -> dict[str, float]:
     floors = {}
     for place in PLACES:
         spins = [spin for by in cells.values() if place in by and (spin := by[place].spin_rpm) is not None]
@@ -129,7 +129,9 @@ def _floors(cells: Mapping[int, Mapping[str, Cell]]) -> dict[str, float]:
     return floors
 
 
-def _line(cells: Mapping[str, Cell], variance: tuple[float, int] | None, floors: Mapping[str, float]) -> Measured:
+def _line(
+    cells: Mapping[str, CodeMeans], variance: tuple[float, int] | None, floors: Mapping[str, float]
+) -> CodeMeasured:
     under = tuple(
         place
         for place, cell in cells.items()
@@ -140,10 +142,10 @@ def _line(cells: Mapping[str, Cell], variance: tuple[float, int] | None, floors:
     )
     left = _mean([cell.left_m for cell in cells.values() if cell.left_m is not None])
     if variance is None:
-        return Measured(cells, None, None, None, left, under)
+        return CodeMeasured(cells, None, None, None, left, under)
     value, free = variance
     low, high = ((value * free / chdtri(free, 1 - at)) ** 0.5 for at in (0.95, 0.05))
-    return Measured(cells, value**0.5, float(low), float(high), left, under)
+    return CodeMeasured(cells, value**0.5, float(low), float(high), left, under)
 
 
 def _tightest(variances: Mapping[int, tuple[float, int]]) -> int | None:
@@ -157,7 +159,7 @@ def _tightest(variances: Mapping[int, tuple[float, int]]) -> int | None:
     return order[0] if float(fdtr(free, free_two, one / two)) < TOLD / 2 else None
 
 
-def _sentences(lines: Mapping[int, Measured], tightest: int | None, name: Callable[[int], str]) -> list[str]:
+def _sentences(lines: Mapping[int, CodeMeasured], tightest: int | None, name: Callable[[int], str]) -> list[str]:
     known = {code: each.spread_m for code, each in lines.items() if each.spread_m is not None}
     said = []
     if tightest is not None:

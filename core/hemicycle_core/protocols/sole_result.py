@@ -15,7 +15,7 @@ import numpy as np
 from scipy.special import expit, logit
 
 from ..errors import BadInput
-from ..samples.paired import Judged, Ranked, rank
+from ..samples.paired import Judged, RankedByPairs, rank
 from ..units import ninety, shown, whole
 from .sole import GOOD_TURF, MOST_SOLES, PLACES, Handing, SoleTest, comparisons
 
@@ -40,7 +40,7 @@ class SoleResult:
     lies by code where it met the ground badly; repeats: what its two codes say of how well the preference repeats;
     deciding: which lie decides, as far as that can be told."""
 
-    ranked: Ranked
+    ranked: RankedByPairs
     order: tuple[int, ...]
     placed: tuple[int, ...]
     named: int | None
@@ -85,7 +85,7 @@ def result(test: SoleTest, handed: Sequence[Handing], names: Sequence[str], *, m
     )
 
 
-def _placed(ranked: Ranked) -> tuple[int, ...]:
+def _placed(ranked: RankedByPairs) -> tuple[int, ...]:
     """By judgement: two that are less than one standard deviation of their difference apart share a place."""
     places = [1]
     for before, now in itertools.pairwise(ranked.order):
@@ -115,7 +115,7 @@ def _sentences(
     return [f"Not told apart: the best is {words}, eight times in ten."]
 
 
-def _hangs(ranked: Ranked, named: int | None) -> list[str]:
+def _hangs(ranked: RankedByPairs, named: int | None) -> list[str]:
     """Said while nobody is named: who is named beyond doubt is so with favourites reckoned with."""
     if named is not None or ranked.stands < HANGS:
         return []
@@ -176,7 +176,7 @@ def _deciding(test: SoleTest, handed: Sequence[Handing], names: Sequence[str]) -
     return " ".join(said) or f"Which lie decides cannot be told: it takes {RETURNS} returns to it that agree."
 
 
-class Role(StrEnum):
+class LoftRole(StrEnum):
     """What a club is when the sole that was chosen is tried in other lofts on one shot."""
 
     AS_IS = "as_is"
@@ -187,7 +187,7 @@ class Role(StrEnum):
 LIKELY = 0.6  # chance from which on one of the lofts is said to lead
 
 
-def loft_needed(found: SoleResult, roles: Mapping[int, Role]) -> str:
+def loft_needed(found: SoleResult, roles: Mapping[int, LoftRole]) -> str:
     """Whether the shot needs the loft, or the face is only to be opened: a sentence. roles: by code."""
     if not found.ranked.n:
         return ""
@@ -198,9 +198,10 @@ def loft_needed(found: SoleResult, roles: Mapping[int, Role]) -> str:
     if by[best] < LIKELY:
         return "Not told apart yet: whether the loft is needed is open."
     return {
-        Role.AS_IS: "The sole as it is made is liked best on this shot: neither more loft nor less is needed.",
-        Role.WEAKER: "A degree weaker is liked best on this shot: the loft is needed, opening the face is not enough.",
-        Role.LESS: "Less loft in the same sole is liked best on this shot: opening the face does it.",
+        LoftRole.AS_IS: "The sole as it is made is liked best on this shot: neither more loft nor less is needed.",
+        LoftRole.WEAKER: "A degree weaker is liked best on this shot: the loft is needed, opening the face is not "
+        "enough.",
+        LoftRole.LESS: "Less loft in the same sole is liked best on this shot: opening the face does it.",
     }[best]
 
 

@@ -23,7 +23,7 @@ from ..flight.error import BESIDE_NEIGHBOURS
 from ..samples.averages import average, values_of
 from ..samples.drift import SPEED_SHARE_PER_M
 from ..shots import LAUNCH, Shot
-from .lofts import CARRY_SCALES, Head, Scales, along, read_along, usual_log_carry
+from .lofts import CARRY_SCALES, LoftedHead, Scales, along, read_along, usual_log_carry
 
 Floats = NDArray[np.float64]
 
@@ -61,7 +61,7 @@ class Owned:
     """A club that was hit, or whose carry was typed. means (3,): of `QUANTITIES` over its kept shots, None without
     launches; n: of those shots; carry_m with its standard deviation."""
 
-    head: Head
+    head: LoftedHead
     carry_m: float
     carry_sd_m: float
     means: Floats | None = None
@@ -82,7 +82,7 @@ class Expected:
     """What one head should do, struck well: means and one standard deviation each, metres, degrees, m/s, rpm; the
     flight is None where only carries are known."""
 
-    head: Head
+    head: LoftedHead
     carry_m: float
     carry_sd_m: float
     peak_m: float | None = None
@@ -97,7 +97,9 @@ class Expected:
     landing_spin_rpm: float | None = None
 
 
-def owned(head: Head, shots: Sequence[Shot], typed_carry_m: float | None = None, *, typed_sd_m: float) -> Owned | None:
+def owned(
+    head: LoftedHead, shots: Sequence[Shot], typed_carry_m: float | None = None, *, typed_sd_m: float
+) -> Owned | None:
     """A club of the player's as far as it is known; None when it is not."""
     carry = average(values_of(shots, "carry_m"))
     if carry is None:
@@ -140,7 +142,7 @@ class Expectation:
     def by_flight(self) -> bool:
         return len(self.flown) >= LEAST_CLUBS
 
-    def launches(self, heads: Sequence[Head]) -> tuple[Floats, Floats]:
+    def launches(self, heads: Sequence[LoftedHead]) -> tuple[Floats, Floats]:
         """Means and standard deviations of `QUANTITIES` for heads not hit, (n, 3) each."""
         there = self.flown
         everyone = [*(club.head for club in there), *heads]
@@ -155,7 +157,7 @@ class Expectation:
             variances.append(variance[len(there) :] - scales.own**2 * known)
         return np.stack(means, axis=1), np.sqrt(np.maximum(np.stack(variances, axis=1), 1e-9))
 
-    def of(self, heads: Sequence[Head]) -> list[Expected]:
+    def of(self, heads: Sequence[LoftedHead]) -> list[Expected]:
         """What each head should do; empty when too little is known of the player. Wedges are read off the irons and the
         other wedges; for all else wedges say nothing, as their full swing is not everybody's."""
         wedges = [head for head in heads if head.head_type is HeadType.WEDGE]
@@ -168,7 +170,7 @@ class Expectation:
             return []
         return self._flown(heads) if self.by_flight else self._by_carry(heads)
 
-    def middles(self, heads: Sequence[Head]) -> tuple[Floats, Floats, Floats]:
+    def middles(self, heads: Sequence[LoftedHead]) -> tuple[Floats, Floats, Floats]:
         """Carry, landing angle and roll-out (n,) of the expected launches alone, without how sure they are."""
         mean, _ = self.launches(heads)
         launch = Launch(np.exp(mean[:, 0]), mean[:, 1], np.exp(mean[:, 2]))
@@ -184,7 +186,7 @@ class Expectation:
         known = record.players / (record.players + RECORD_NOISE)
         return known * float(record.departure[index]), known
 
-    def _flown(self, heads: Sequence[Head]) -> list[Expected]:
+    def _flown(self, heads: Sequence[LoftedHead]) -> list[Expected]:
         mean, sd = self.launches(heads)
         n = len(heads)
         nudges = np.concatenate([np.zeros((1, 3)), np.eye(3)])
@@ -218,7 +220,7 @@ class Expectation:
             for i, head in enumerate(heads)
         ]
 
-    def _by_carry(self, heads: Sequence[Head]) -> list[Expected]:
+    def _by_carry(self, heads: Sequence[LoftedHead]) -> list[Expected]:
         """From carries alone, where no launches are known."""
         there = self.read
         everyone = [*(club.head for club in there), *heads]
@@ -235,7 +237,7 @@ class Expectation:
 
 def expected_as_said(head_type: HeadType, carry_m: float, carry_sd_m: float) -> Expected:
     """A club of which only a carry is known: its loft and length are NaN, and nothing of its flight is said."""
-    return Expected(Head("", head_type, math.nan, math.nan), carry_m, carry_sd_m)
+    return Expected(LoftedHead("", head_type, math.nan, math.nan), carry_m, carry_sd_m)
 
 
 SWUNG = (HeadType.FAIRWAY, HeadType.HYBRID, HeadType.UTILITY, HeadType.IRON)
@@ -255,7 +257,7 @@ def expect(
     return Expectation(tuple(clubs), records or {}, air or Air(), anchored or Anchor(), turf)
 
 
-def _prior(head: Head, index: int) -> float:
+def _prior(head: LoftedHead, index: int) -> float:
     usual = along(head.loft_deg, CURVE[index]) + TYPE_MEAN.get(head.head_type, (0.0, 0.0, 0.0))[index]
     faster = float(np.log1p(SPEED_SHARE_PER_M * (head.length_m - MIDDLE_LENGTH_M)))
     # A faster club spins the ball more in proportion; launch does not follow speed.

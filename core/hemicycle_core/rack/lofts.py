@@ -30,7 +30,7 @@ TYPE_CARRY = {HeadType.FAIRWAY: 0.03, HeadType.HYBRID: 0.015, HeadType.WEDGE: -0
 
 
 @dataclass(frozen=True)
-class Head:
+class LoftedHead:
     """A head in one setting: a key of its own, degrees, metres."""
 
     key: str
@@ -64,12 +64,12 @@ def along(loft: float, values: Floats) -> float:
     return float(np.interp(loft, CURVE_LOFT, values))
 
 
-def usual_log_carry(head: Head) -> float:
+def usual_log_carry(head: LoftedHead) -> float:
     """The log of the carry in yards that a touring player has with it; lengths are the usual ones."""
     return along(head.loft_deg, CARRY_CURVE) + TYPE_CARRY.get(head.head_type, 0.0)
 
 
-def common(heads: Sequence[Head], scales: Scales) -> Floats:
+def common(heads: Sequence[LoftedHead], scales: Scales) -> Floats:
     """How the readings of n heads move together: their covariance (n, n) before a shot is hit."""
     loft = np.array([head.loft_deg for head in heads])
     kinds = np.array([head.head_type.value for head in heads])
@@ -87,7 +87,7 @@ def common(heads: Sequence[Head], scales: Scales) -> Floats:
 
 
 def read_along(
-    heads: Sequence[Head], usual: Floats, scales: Scales, seen: Floats, noise: Floats
+    heads: Sequence[LoftedHead], usual: Floats, scales: Scales, seen: Floats, noise: Floats
 ) -> tuple[Floats, Floats]:
     """Mean and variance (n,) of a reading at n heads, the first m of which were seen.
 

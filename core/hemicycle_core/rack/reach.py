@@ -13,7 +13,7 @@ from ..bag.clubs import usual_length_m
 from ..heads import HEAD_WORDS
 from ..units import shown, yd_text
 from .expected import Expectation
-from .lofts import Head
+from .lofts import LoftedHead
 
 Floats = NDArray[np.float64]
 
@@ -42,7 +42,7 @@ def type_lines(expectation: Expectation) -> dict[HeadType, TypeLine]:
     """Every usual head of the long end as this player should hit it; empty where flights are not known."""
     if not expectation.by_flight:
         return {}
-    heads = [Head("", kind, float(loft), usual_length_m(kind, loft)) for kind in TYPES for loft in LOFTS]
+    heads = [LoftedHead("", kind, float(loft), usual_length_m(kind, loft)) for kind in TYPES for loft in LOFTS]
     table = np.stack(expectation.middles(heads)).reshape(3, len(TYPES), len(LOFTS))
     order = [np.argsort(table[0, row]) for row in range(len(TYPES))]
     return {kind: TypeLine(*table[:, row, order[row]]) for row, kind in enumerate(TYPES)}

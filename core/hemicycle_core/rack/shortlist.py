@@ -13,7 +13,7 @@ from ..estimate import UNREAD
 from ..thresholds import DEFAULT, Thresholds
 from ..units import feet, mph, outside, shown, whole, yd_text
 from .expected import Expectation, Expected
-from .lofts import Head
+from .lofts import LoftedHead
 
 TURN_WORTH = 0.05  # chance gained by a turn of the sleeve: less, and the stated loft is put first
 LIKELY, POSSIBLE = 0.45, 0.15
@@ -24,7 +24,7 @@ UPPER_80 = 1.2816  # the upper end of 80% of a normal figure
 class Offer:
     """A head that can be had for this player, at its standard length. sleeve_deg: how far it turns either way."""
 
-    head: Head
+    head: LoftedHead
     name: str
     sleeve_deg: float = 0.0
     price: float = 0.0
@@ -59,7 +59,7 @@ def shortlist(
     """
     settings = [(offer, turn) for offer in offers for turn in _turns(offer)]
     heads = [
-        Head(offer.head.key, offer.head.head_type, offer.head.loft_deg + turn, offer.head.length_m)
+        LoftedHead(offer.head.key, offer.head.head_type, offer.head.loft_deg + turn, offer.head.length_m)
         for offer, turn in settings
     ]
     expected = expectation.of(heads)

@@ -13,7 +13,7 @@ from ..units import METRES_PER_INCH
 from .eligible import Position
 
 
-class Hand(StrEnum):
+class MadeForHand(StrEnum):
     """For which players a head is made."""
 
     RIGHT = "right"
@@ -70,7 +70,7 @@ class HeadSpec:
     sleeve_deg: float = 0.0
     positions: tuple[Position, ...] = ()
     tip_in: float = 0.37
-    hand: Hand = Hand.BOTH
+    hand: MadeForHand = MadeForHand.BOTH
     sole: str = ""
     bounce_deg: float | None = None
     head_g: int | None = None

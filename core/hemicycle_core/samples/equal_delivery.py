@@ -20,7 +20,7 @@ DAY_SHARE = 0.005
 
 
 @dataclass(frozen=True)
-class Cause:
+class DeliveryPart:
     """A part of the delivery that moves a result. slope: of the result for one unit, before a shot is hit, held by
     `held` shots' worth. own: how far a build's own average may differ for a reason of the build; more than chance
     and that is taken out. builds: what the builds themselves say of that weighs against it as if `own` came from so
@@ -34,17 +34,17 @@ class Cause:
     builds: float = 0.0
 
 
-SPEED = Cause("speed", 1.1, 0.004, drifts=True)  # shares; carry goes about with speed, irons a little more
+SPEED = DeliveryPart("speed", 1.1, 0.004, drifts=True)  # shares; carry goes about with speed, irons a little more
 # Slopes of a long club by `impact` and `fly`: its face sends the ball and tilts its spin, its path takes some back.
-FACE = Cause("face_deg", 1.85, 0.5)
-PATH = Cause("path_deg", -0.87, 0.7)
+FACE = DeliveryPart("face_deg", 1.85, 0.5)
+PATH = DeliveryPart("path_deg", -0.87, 0.7)
 # Of wedges: a steeper face flies shorter, a degree of it as much as two of speed in a hundred; a player leans the shaft
 # of one wedge as of another within about half a degree, as far as their lofts are known. Slopes by `impact` and `fly`
 # over wedge lofts.
-WEDGE_SPEED = Cause("speed", 1.45, 0.006, drifts=True)
-LEAN = Cause("lean_deg", -0.027, 0.55, builds=3.0)
-ATTACK = Cause("attack_deg", 0.024, 0.4, builds=3.0)
-STRIKE = Cause("strike", 1.45, 0.010)
+WEDGE_SPEED = DeliveryPart("speed", 1.45, 0.006, drifts=True)
+LEAN = DeliveryPart("lean_deg", -0.027, 0.55, builds=3.0)
+ATTACK = DeliveryPart("attack_deg", 0.024, 0.4, builds=3.0)
+STRIKE = DeliveryPart("strike", 1.45, 0.010)
 
 
 @dataclass(frozen=True)
@@ -76,7 +76,7 @@ def weighted_means(values: Sequence[Floats], weights: Sequence[Floats]) -> Float
 def at_equal_delivery(
     values: Sequence[Floats],
     weights: Sequence[Floats],
-    causes: Sequence[tuple[Cause, Sequence[Floats]]],
+    causes: Sequence[tuple[DeliveryPart, Sequence[Floats]]],
     spread: Floats,
     *,
     apart: Floats | float = 0.0,
@@ -118,7 +118,7 @@ def at_equal_delivery(
     return Means(means - taken, unexplained / n + left, taken)
 
 
-def read_causes(groups: Sequence[Group], wanted: Sequence[Cause]) -> list[tuple[Cause, list[Floats]]]:
+def read_causes(groups: Sequence[Group], wanted: Sequence[DeliveryPart]) -> list[tuple[DeliveryPart, list[Floats]]]:
     """The causes that every shot of every group has."""
     there = [cause for cause in wanted if all(whole_of(group, cause.name) for group in groups)]
     return [(cause, [group.delivery[cause.name] for group in groups]) for cause in there] if len(groups) > 1 else []

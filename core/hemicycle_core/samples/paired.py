@@ -50,7 +50,7 @@ class Judged:
 
 
 @dataclass(frozen=True)
-class Ranked:
+class RankedByPairs:
     """What the judgements say of K things. score (K,): mean difference from their middle, in units of one judgement's
     noise; error (K,): one standard deviation of it. first (K,): chance to be the best, by however little, best (K,): by
     as much as can be told; alike: chance that best and second are no further apart than can be told, same: that none
@@ -104,13 +104,13 @@ def _drawn(count: int) -> _Drawn:
     )
 
 
-def rank(count: int, judged: Sequence[Judged]) -> Ranked:
+def rank(count: int, judged: Sequence[Judged]) -> RankedByPairs:
     """What is known of `count` things after some judgements, in the order they were made."""
     return _ranked(count, tuple(judged))
 
 
 @lru_cache(maxsize=128)
-def _ranked(count: int, judged: tuple[Judged, ...]) -> Ranked:
+def _ranked(count: int, judged: tuple[Judged, ...]) -> RankedByPairs:
     drawn = _drawn(count)
     values = drawn.unit * drawn.apart[:, None]
     values = values - values.mean(axis=1, keepdims=True)
@@ -142,7 +142,7 @@ def _ranked(count: int, judged: tuple[Judged, ...]) -> Ranked:
     first = share(differ) + float(weights[~differ].sum()) / count
     order = tuple(int(each) for each in np.argsort(-score, kind="stable"))
     alike = float(weights[~told].sum())
-    return Ranked(
+    return RankedByPairs(
         score,
         error,
         first,

@@ -48,7 +48,7 @@ class Window:
 
 
 @dataclass(frozen=True)
-class Hit:
+class FullHit:
     """One wedge as it was hit full, means: degrees, m/s, degrees, rpm. attack_deg: None where not measured."""
 
     loft_deg: float
@@ -70,7 +70,7 @@ def usual_lean_deg(loft_deg: float) -> float:
     return LEAN_DEG + LEAN_MORE * max(loft_deg - LEAN_AT_DEG, 0.0)
 
 
-def lean_of(others: Sequence[Hit], loft_deg: float) -> tuple[float, float]:
+def lean_of(others: Sequence[FullHit], loft_deg: float) -> tuple[float, float]:
     """How far this player leans the shaft of a further wedge of this loft, and one standard deviation of it, degrees:
     as far from usual as his others."""
     precision, weight = 1 / LEAN_SD_DEG**2, 1 / ONE_CLUB_DEG**2
@@ -92,7 +92,7 @@ def windows_at(
     loft_deg: float,
     ball_speed_mps: float,
     *,
-    others: Sequence[Hit] = (),
+    others: Sequence[FullHit] = (),
     attack_deg: float | None = None,
     air: Air | None = None,
     anchored: Anchor | None = None,

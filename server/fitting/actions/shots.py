@@ -9,7 +9,7 @@ from typing import Any, Literal
 from common.columns import in_columns
 from django.db.models import Max
 from hemicycle_core.errors import BadInput
-from hemicycle_core.facts import HitIn, Place, RunAsked
+from hemicycle_core.facts import HitIn, RunAsked, Surroundings
 from hemicycle_core.facts.values import names_of
 from hemicycle_core.protocols.sole import KEY as SOLE
 from hemicycle_core.runs import in_calm
@@ -51,7 +51,7 @@ def run_for(session: FittingSession, build: Build, imported: ShotImport | None =
 def _hit_in(session: FittingSession, build: Build, said: Mapping[str, Any], *, from_file: bool) -> HitIn:
     """What a shot is hit in: as the session stands; of a file only what it says."""
     visit, asked = session.visit, session.asked
-    place = {name: getattr(visit, name) for name in names_of(Place)}
+    place = {name: getattr(visit, name) for name in names_of(Surroundings)}
     if from_file:
         asked = RunAsked(swing=asked.swing)
     else:

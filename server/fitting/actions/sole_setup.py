@@ -16,7 +16,7 @@ from hemicycle_core.facts import Brief
 from hemicycle_core.heads import HeadType
 from hemicycle_core.judge.soles import Control, SoleClub, check_clubs
 from hemicycle_core.protocols.sole import SHORT_PLACES
-from hemicycle_core.protocols.sole_result import Role
+from hemicycle_core.protocols.sole_result import LoftRole
 from hemicycle_core.rack.eligible import check_can_be_had
 from hemicycle_core.rack.made import Work, worked
 from hemicycle_core.rack.soles import in_less_loft
@@ -227,18 +227,18 @@ def try_lofts(actor: User, test_id: int, *, place: str) -> SoleTest:
             "The sole that was chosen is no head of the rack: it is not there in other lofts.", kind="no_head"
         )
     shaft = chosen.shaft.pk if chosen.shaft else None
-    wanted = [(ClubOfTest(head=chosen.head.pk, bend_deg=chosen.bend_deg), Role.AS_IS)]
+    wanted = [(ClubOfTest(head=chosen.head.pk, bend_deg=chosen.bend_deg), LoftRole.AS_IS)]
     weaker = ClubOfTest(head=chosen.head.pk, bend_deg=chosen.bend_deg + WEAKER_DEG)
     with suppress(BadInput):  # where it does not bear the bend, the other is tried alone
         _club(session, weaker, shaft)
-        wanted.append((weaker, Role.WEAKER))
+        wanted.append((weaker, LoftRole.WEAKER))
     left = session.customer.hand == Hand.LEFT
     rack = Head.objects.of(session.shop_id).filter(head_type=HeadType.WEDGE, retired_at=None)
     less = in_less_loft(
         [wedge_head(each, left_handed=left) for each in rack], wedge_head(chosen.head, left_handed=left)
     )
     if less is not None:
-        wanted.append((ClubOfTest(head=less.key), Role.LESS))
+        wanted.append((ClubOfTest(head=less.key), LoftRole.LESS))
     if len(wanted) < 2:
         raise Refused(
             f"The {chosen.head.called} does not bear a bend, and the rack has its sole in no less "

@@ -10,7 +10,7 @@ from hemicycle_core.judge.soles import Belief, Control, SoleClub, belief, warnin
 from hemicycle_core.protocols.sole import Handing, Standing, next_words, standing
 from hemicycle_core.protocols.sole import SoleTest as CoreSoleTest
 from hemicycle_core.protocols.sole_measured import SoleMeasured, at_odds, measured
-from hemicycle_core.protocols.sole_result import Role, SoleResult, loft_needed, result
+from hemicycle_core.protocols.sole_result import LoftRole, SoleResult, loft_needed, result
 from hemicycle_core.rack.eligible import why_not
 from hemicycle_core.rack.soles import WedgeHead
 from hemicycle_core.rack.stock import Made
@@ -200,4 +200,4 @@ class SessionSole(PlayedSole):
         """Where lofts of one sole are tried: whether the shot needs the loft; empty in a blind test."""
         if self.test.blind != Blind.OPEN:
             return ""
-        return loft_needed(self.result, {code.number: Role(code.role) for code in self.codes})
+        return loft_needed(self.result, {code.number: LoftRole(code.role) for code in self.codes})

@@ -7,9 +7,9 @@ from enum import StrEnum
 from common.scoped import ScopedModel
 from django.db import models
 from hemicycle_core.judge.soles import Control
-from hemicycle_core.protocols.sole import Handing, Turf
+from hemicycle_core.protocols.sole import Handing, TurfSaid
 from hemicycle_core.protocols.sole import SoleTest as CoreSoleTest
-from hemicycle_core.protocols.sole_result import CERTAIN, Role
+from hemicycle_core.protocols.sole_result import CERTAIN, LoftRole
 from rack.models import Head, Shaft
 from shop.models import User
 
@@ -107,7 +107,7 @@ class SoleCode(ScopedModel):
     club = models.ForeignKey(
         Build, on_delete=models.PROTECT, null=True, related_name="+", help_text="A club of the session itself."
     )
-    role = models.CharField(max_length=8, blank=True, choices=words(Role), help_text="When lofts are tried.")
+    role = models.CharField(max_length=8, blank=True, choices=words(LoftRole), help_text="When lofts are tried.")
     taped = models.BooleanField(default=False)
 
     class Meta:
@@ -126,7 +126,7 @@ class SoleHanding(ScopedModel):
     duel = models.BooleanField(default=False)
     said = models.SmallIntegerField(null=True, help_text="Better 1, level 0, worse -1 than the one before it.")
     best = models.SmallIntegerField(null=True, help_text="The same against the best so far.")
-    turf = models.CharField(max_length=8, blank=True, choices=words(Turf))
+    turf = models.CharField(max_length=8, blank=True, choices=words(TurfSaid))
     groove = models.PositiveSmallIntegerField(null=True, help_text="Where it struck, counted from the lowest groove.")
     sound = models.CharField(max_length=40, blank=True)
     left_m = models.FloatField(null=True, help_text="From the hole, as it was paced.")
@@ -137,7 +137,7 @@ class SoleHanding(ScopedModel):
 
     @property
     def for_core(self) -> Handing:
-        turf = Turf(self.turf) if self.turf else None
+        turf = TurfSaid(self.turf) if self.turf else None
         return Handing(self.code, self.place, self.said, turf, self.duel, self.visit)
 
 

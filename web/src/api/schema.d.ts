@@ -2042,7 +2042,7 @@ export interface components {
             /** Format: date */
             next_check: string | null;
             runner_up: string;
-            choice: components["schemas"]["Choice"];
+            choice: components["schemas"]["ChosenOut"];
             before: components["schemas"]["BagSide"];
         };
         AirOut: {
@@ -2571,17 +2571,6 @@ export interface components {
             within_days: number;
             checks: components["schemas"]["CheckDue"][];
         };
-        Choice: {
-            name: string;
-            clubs: components["schemas"]["Tested"][];
-            dropped: string[];
-            reasons: string;
-            lost: components["schemas"]["LostBuild"][];
-            after: components["schemas"]["BagSide"];
-            over: number;
-            price: string | null;
-            swap: components["schemas"]["SwapOut"] | null;
-        };
         ChoiceOut: {
             letter: string | null;
             letters: string[];
@@ -2599,6 +2588,17 @@ export interface components {
         };
         ChooseInRequest: {
             code: number;
+        };
+        ChosenOut: {
+            name: string;
+            clubs: components["schemas"]["Tested"][];
+            dropped: string[];
+            reasons: string;
+            lost: components["schemas"]["LostBuild"][];
+            after: components["schemas"]["BagSide"];
+            over: number;
+            price: string | null;
+            swap: components["schemas"]["SwapOut"] | null;
         };
         /** @enum {string} */
         Claim: "true" | "not_so" | "open";
@@ -3008,7 +3008,7 @@ export interface components {
             suggested: number[];
             suggested_drop: number[];
             suggestion: string;
-            draft: components["schemas"]["Choice"];
+            draft: components["schemas"]["ChosenOut"];
             agreed: components["schemas"]["AgreedOut"] | null;
             earlier: components["schemas"]["AgreedOut"][];
             claims: components["schemas"]["ClaimOut"][];
@@ -6636,7 +6636,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Choice"];
+                    "application/json": components["schemas"]["ChosenOut"];
                 };
             };
         };

@@ -29,7 +29,7 @@ class Mark(StrEnum):
 
 
 @dataclass(frozen=True)
-class Cell:
+class ReadCell:
     """A cell taken apart. digits: the figure as written; unit: suffix, empty where none stands there; side: of the
     target line, 0 where none is said; mark: the decimal mark it shows beyond doubt; open: it shows one that may part
     thousands as well."""
@@ -41,7 +41,7 @@ class Cell:
     open: bool
 
 
-def taken_apart(cell: str) -> Cell | None:
+def taken_apart(cell: str) -> ReadCell | None:
     """A cell as a figure with what stands beside it; None where nobody wrote one. Raises BadInput for anything else."""
     text = cell.strip().replace("\u2212", "-")
     if text.lower() in NOBODY:
@@ -59,7 +59,7 @@ def taken_apart(cell: str) -> Cell | None:
     if re.search(_GROUPS, digits):
         raise BadInput(f"“{cell.strip()[:MOST_DIGITS]}” is not a number.")
     mark, open_ = _marks(digits, cell)
-    return Cell(digits + (f"e{power[1]}" if power else ""), unit, side, mark, open_)
+    return ReadCell(digits + (f"e{power[1]}" if power else ""), unit, side, mark, open_)
 
 
 def unit_of_cell(cell: str) -> str:

@@ -3,9 +3,9 @@
 The judging code never imports this package (an import contract).
 """
 
-from .club import Club
+from .club import SwungClub
 from .ground import Ground
-from .impact import Delivery, Impact, strike_ball
+from .impact import ClubDelivery, Impact, strike_ball
 from .player import Player, Swinging
 
-__all__ = ["Club", "Delivery", "Ground", "Impact", "Player", "Swinging", "strike_ball"]
+__all__ = ["ClubDelivery", "Ground", "Impact", "Player", "Swinging", "SwungClub", "strike_ball"]

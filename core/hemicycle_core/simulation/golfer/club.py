@@ -73,7 +73,7 @@ PHYSICS = {
 
 
 @dataclass(frozen=True)
-class Club:
+class SwungClub:
     """head_type, set loft in degrees and length in metres; for one model that differs from its kind:
     cg_further_back_mm than usual (negative: forward), face_speed, a scale of ball speed; and
     closed_deg, how far its face sits closed to the player; made_longer_m, how much of its length is not the head's

@@ -12,8 +12,8 @@ from numpy.typing import NDArray
 
 from ...flight import Firmness
 from ...impact import FRICTION_SD, ROUGH_SPEED, Lie, Moisture, friction
-from .club import Club
-from .impact import Delivery
+from .club import SwungClub
+from .impact import ClubDelivery
 
 Floats = NDArray[np.float64]
 
@@ -39,8 +39,8 @@ class Ground:
 
 
 def met(
-    delivery: Delivery, club: Club, ground: Ground, low_point_sd_mm: float, chance: np.random.Generator
-) -> Delivery:
+    delivery: ClubDelivery, club: SwungClub, ground: Ground, low_point_sd_mm: float, chance: np.random.Generator
+) -> ClubDelivery:
     """n deliveries as the ground leaves them: friction for each, club speed that grass takes, and a sole that digs,
     glides or skips where its bounce is known and it meets turf."""
     n = np.size(delivery.club_speed_mps)
@@ -56,8 +56,8 @@ def met(
 
 
 def _soled(
-    delivery: Delivery, club: Club, bounce_deg: float, ground: Ground, behind_mm: Floats, luck: Floats
-) -> Delivery:
+    delivery: ClubDelivery, club: SwungClub, bounce_deg: float, ground: Ground, behind_mm: Floats, luck: Floats
+) -> ClubDelivery:
     attack, loft = np.asarray(delivery.attack_deg, dtype=float), np.asarray(delivery.dynamic_loft_deg, dtype=float)
     margin = bounce_deg - (club.loft_deg - loft) - 0.5 * (np.abs(attack) - 4)
     margin = margin - GROUND_BIAS_DEG[ground.under_the_sole]

@@ -17,7 +17,7 @@ from numpy.typing import ArrayLike, NDArray
 
 from ...flight.aero import BALL_RADIUS_M
 from ...impact import DRY_FRICTION, least_of
-from .club import Club
+from .club import SwungClub
 
 # Smash of a ball that grips against spin loft: to 40 degrees from the tour averages with launch inverted for spin loft,
 # beyond by equation (1) of `impact`.
@@ -28,7 +28,7 @@ Floats = NDArray[np.float64]
 
 
 @dataclass(frozen=True)
-class Delivery:
+class ClubDelivery:
     """The club at n impacts, arrays (n,), right-handed: speed m/s, angles in degrees (attack up positive,
     path and face right positive), strike in mm from the middle (toe and high positive), turf 0 clean to 1
     heavy, spin_share of what impact makes that ground between leaves, friction of face and ball."""
@@ -56,7 +56,7 @@ class Impact:
     axis_deg: Floats
 
 
-def strike_ball(delivery: Delivery, club: Club) -> Impact:
+def strike_ball(delivery: ClubDelivery, club: SwungClub) -> Impact:
     """n impacts with one club. A heavy strike (turf) loses club speed first, and spin with it."""
     physics = club.physics
     attack, path, face, loft, toe, high, turf = (

@@ -12,7 +12,7 @@ from dataclasses import replace
 import numpy as np
 
 from ...runs import COMFORTABLE, FULL, HALF, THREE_QUARTER
-from .impact import Delivery
+from .impact import ClubDelivery
 
 SPEED = {FULL: 1.0, COMFORTABLE: 0.94, THREE_QUARTER: 0.875, HALF: 0.725}
 # Where the left arm stops, hours of the clock, and the speed that is left.
@@ -30,7 +30,7 @@ def speed_left(length: str) -> float:
     return float(np.interp(int(hour) + int(minute) / 60, CLOCK_H, CLOCK_SPEED))
 
 
-def shortened(delivery: Delivery, left: float, spread: float, chance: np.random.Generator) -> Delivery:
+def shortened(delivery: ClubDelivery, left: float, spread: float, chance: np.random.Generator) -> ClubDelivery:
     """n deliveries of full swings as they come when so much of the speed is left. spread: one standard deviation of the
     speed at which this player's full swing comes, as a share, by how well he eases off."""
     if left == 1.0:

@@ -16,9 +16,9 @@ from ...impact import SPEED_ACROSS_A_SET
 from ...runs import FULL
 from ...shots import Intent, Strike
 from ...units import METRES_PER_INCH
-from .club import Club
+from .club import SwungClub
 from .ground import Ground, met
-from .impact import Delivery, Impact, strike_ball
+from .impact import ClubDelivery, Impact, strike_ball
 from .part import shortened, speed_left
 
 Floats = NDArray[np.float64]
@@ -93,7 +93,7 @@ class Player:
 
 
 @dataclass(frozen=True)
-class Swung:
+class SwungShots:
     """n shots: readings as arrays (n,) in canonical units, their flights, and miss (n,), the index of the kind
     or -1."""
 
@@ -114,7 +114,7 @@ MEANT: dict[Intent, dict[str, float]] = {
 }
 
 
-def _as_meant(delivery: Delivery, meant: Intent, player: Player) -> Delivery:
+def _as_meant(delivery: ClubDelivery, meant: Intent, player: Player) -> ClubDelivery:
     change = MEANT.get(meant, {})
     if meant is Intent.EASED:
         change = {**change, "speed_share": -player.eased_speed}
@@ -148,10 +148,16 @@ class Swinging:
     def __post_init__(self) -> None:
         self._chance = np.random.default_rng(self.seed)
         self._ground_chance = np.random.default_rng([self.seed, 1])
-        self._met: dict[Club, int] = {}
+        self._met: dict[SwungClub, int] = {}
 
     def shots(
-        self, club: Club, count: int, *, known: bool = False, meant: Intent = Intent.STOCK, length: str | float = FULL
+        self,
+        club: SwungClub,
+        count: int,
+        *,
+        known: bool = False,
+        meant: Intent = Intent.STOCK,
+        length: str | float = FULL,
     ) -> list[dict[str, Any]]:
         """`count` shots as a good monitor outdoors would measure them: canonical units, and `strike`
         where the shot was a miss. known: the player's own club, with no learning. meant: low, high or shaped;
@@ -167,8 +173,14 @@ class Swinging:
         ]
 
     def swing(
-        self, club: Club, count: int, *, known: bool = False, meant: Intent = Intent.STOCK, length: str | float = FULL
-    ) -> Swung:
+        self,
+        club: SwungClub,
+        count: int,
+        *,
+        known: bool = False,
+        meant: Intent = Intent.STOCK,
+        length: str | float = FULL,
+    ) -> SwungShots:
         """The same as arrays. length: as it is called, or the share of the speed that is left.
 
         Each call draws its shots together: the same calls hit the same shots again, but 3 and then 2 are other shots
@@ -180,13 +192,13 @@ class Swinging:
         delivery = shortened(_as_meant(delivery, meant, self.player), left, spread, self._ground_chance)
         delivery = met(delivery, club, self.ground, self.player.low_point_sd_mm, self._ground_chance)
         readings, flight = self._measure(delivery, strike_ball(delivery, club))
-        return Swung(readings, flight, miss)
+        return SwungShots(readings, flight, miss)
 
     @property
     def _kinds(self) -> list[Strike]:
         return [Strike(kind) for kind in self.player.misses]
 
-    def _deliver(self, club: Club, count: int, known: bool) -> tuple[Delivery, NDArray[np.int_]]:
+    def _deliver(self, club: SwungClub, count: int, known: bool) -> tuple[ClubDelivery, NDArray[np.int_]]:
         player, met = self.player, self._met.get(club, 0)
         self._met[club] = met + count
         number = np.arange(self.hit + 1, self.hit + count + 1)
@@ -205,7 +217,7 @@ class Swinging:
         attack_now = attack + teed + z[0] * player.attack_spread_deg * wide
         lean = player.lean_deg * min(1.0, 0.45 + 0.55 * club.loft_deg / 33)
         loft = club.loft_deg - lean + club.physics.loft_deg + 0.6 * (attack_now - attack)
-        delivery = Delivery(
+        delivery = ClubDelivery(
             club_speed_mps=speed * (1 + z[1] * player.speed_spread * wide),
             attack_deg=attack_now,
             path_deg=player.path_deg + z[2] * player.path_spread_deg * longer,
@@ -216,7 +228,7 @@ class Swinging:
         )
         return self._missed(delivery, luck, 0.7 + 0.6 * size)
 
-    def _missed(self, delivery: Delivery, luck: Floats, size: Floats) -> tuple[Delivery, NDArray[np.int_]]:
+    def _missed(self, delivery: ClubDelivery, luck: Floats, size: Floats) -> tuple[ClubDelivery, NDArray[np.int_]]:
         """Misses by their shares; the index of the kind, -1 for none."""
         ends = np.cumsum(list(self.player.misses.values()))
         miss = np.full(luck.shape, -1)
@@ -238,7 +250,7 @@ class Swinging:
         )
         return missed, miss
 
-    def _measure(self, delivery: Delivery, impact: Impact) -> tuple[dict[str, Floats], Flight]:
+    def _measure(self, delivery: ClubDelivery, impact: Impact) -> tuple[dict[str, Floats], Flight]:
         """Fly every shot in one batch; a left-hander's shots are the mirror of a right-hander's."""
         side = -1.0 if self.player.hand == "left" else 1.0
         direction, axis = side * impact.direction_deg, side * impact.axis_deg

@@ -19,7 +19,7 @@ from ...flight.landing import TURF_SPREAD
 from ...judge.play import ends_of, least_carry
 from ...shots import FLIGHT_READINGS, Shot, Source
 from ...units import METRES_PER_INCH, metres
-from ..golfer import Club, Player, Swinging
+from ..golfer import Player, Swinging, SwungClub
 
 Floats = NDArray[np.float64]
 
@@ -37,12 +37,12 @@ USUAL = {
 
 
 @dataclass(frozen=True)
-class Tried:
+class TriedOut:
     """A build as it is in truth. success: the share of the player's shots that do each job, by job; feared: the share
     that reaches it and misses to the feared side."""
 
     letter: str
-    club: Club
+    club: SwungClub
     success: tuple[float, ...]
     carry_m: float
     landing_deg: float
@@ -79,12 +79,12 @@ class Fitting:
 
     jobs: tuple[Job, ...]
     window: tuple[float, float]
-    tried: tuple[Tried, ...]
-    swing: Callable[[Tried, int], Swung]
+    tried: tuple[TriedOut, ...]
+    swing: Callable[[TriedOut, int], Swung]
     indoors: bool
     chance: np.random.Generator
     calls: float = CALLS
-    own: Tried | None = None
+    own: TriedOut | None = None
     feared: Feared = NOTHING_FEARED
     prices: dict[str, float] = field(default_factory=dict)
     shots: dict[str, list[Shot]] = field(default_factory=dict)
@@ -95,7 +95,7 @@ class Fitting:
         """The shots hit with each build that was tried."""
         return {letter: shots for letter, shots in self.shots.items() if letter != OWN}
 
-    def build(self, letter: str) -> Tried:
+    def build(self, letter: str) -> TriedOut:
         there = [*self.tried, self.own] if self.own is not None else self.tried
         return next(each for each in there if each is not None and each.letter == letter)
 
@@ -114,7 +114,7 @@ class Fitting:
         uses = np.array([job.uses_per_round for job in self.jobs])
         return float(uses @ worth / uses.sum())
 
-    def _worth(self, build: Tried) -> Floats:
+    def _worth(self, build: TriedOut) -> Floats:
         worth: Floats = np.array(build.success)
         return worth - self.feared.shots * np.array(build.feared) if self.feared.shots else worth
 
@@ -171,10 +171,10 @@ def _player(chance: np.random.Generator) -> Player:
     )
 
 
-def _club(chance: np.random.Generator, kind: HeadType, strength: float, scatter: float) -> Club:
+def _club(chance: np.random.Generator, kind: HeadType, strength: float, scatter: float) -> SwungClub:
     inches, an_inch, loft = USUAL[kind]
     set_loft = float(np.clip(loft + strength + scatter * chance.normal(), 14, 32))
-    return Club(
+    return SwungClub(
         kind,
         set_loft,
         (inches + an_inch * (22 - set_loft) + chance.normal(0, 0.2)) * METRES_PER_INCH,
@@ -203,8 +203,8 @@ def _jobs(chance: np.random.Generator, target: float) -> tuple[Job, ...]:
 
 
 def _truth(
-    player: Player, club: Club, letter: str, jobs: tuple[Job, ...], seed: int, feared: Miss = Miss.LEFT
-) -> Tried:
+    player: Player, club: SwungClub, letter: str, jobs: tuple[Job, ...], seed: int, feared: Miss = Miss.LEFT
+) -> TriedOut:
     """A thousand-odd shots of the player fresh and used to the club; one seed for all builds, so that they differ by
     the builds alone."""
     steady = replace(player, warm_up=0.0, tiring=0.0)
@@ -225,7 +225,7 @@ def _truth(
         lost.append(float((deep & (away > job.width_m / 2)).mean()))
     good = swung.miss < 0
     landing = float(flight.landing_deg[good].mean())
-    return Tried(letter, club, tuple(made), float(carry[good].mean()), landing, tuple(lost))
+    return TriedOut(letter, club, tuple(made), float(carry[good].mean()), landing, tuple(lost))
 
 
 def draw_fitting(
@@ -257,7 +257,7 @@ def draw_fitting(
         had = _truth(player, club, OWN, jobs, truth_seed, side)
     swinging = Swinging(player, int(chance.integers(2**31)))
 
-    def swing(build: Tried, count: int) -> Swung:
+    def swing(build: TriedOut, count: int) -> Swung:
         hit = swinging.swing(build.club, count, known=build is had)
         return Swung(hit.readings, hit.miss >= 0)
 

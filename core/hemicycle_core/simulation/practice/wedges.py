@@ -23,14 +23,14 @@ from ...judge import Candidate, Case, Change, ChangeKind, HitClub, predict
 from ...judge.play import GROUND_SD, ends_of, least_carry
 from ...judge.weigh import letter_of_own
 from ...rack.expected import expect, owned
-from ...rack.lofts import Head
+from ...rack.lofts import LoftedHead
 from ...samples.alike import step_at_one_swing
 from ...samples.averages import average, values_of
 from ...samples.certainty import certainty
 from ...samples.pool import Centre
 from ...shots import Shot, Source
 from ...units import METRES_PER_INCH, metres, ninety
-from ..golfer import Club, Player, Swinging
+from ..golfer import Player, Swinging, SwungClub
 
 Floats = NDArray[np.float64]
 
@@ -58,11 +58,11 @@ class WedgeBag:
 
     level: str
     player: Player
-    own: dict[str, Club]
-    rack: dict[str, Club]
+    own: dict[str, SwungClub]
+    rack: dict[str, SwungClub]
     stated: dict[str, float]
     gauge: dict[str, float]
-    irons: dict[str, Club]
+    irons: dict[str, SwungClub]
     jobs: tuple[Job, ...]
     places: int
     swinging: Swinging
@@ -73,7 +73,7 @@ class WedgeBag:
     shots: dict[str, list[Shot]] = field(default_factory=dict)
 
     @property
-    def clubs(self) -> dict[str, Club]:
+    def clubs(self) -> dict[str, SwungClub]:
         return {**self.irons, **self.own, **self.rack}
 
     def hit(self, name: str, count: int = SHOTS) -> None:
@@ -118,7 +118,7 @@ def draw_bag(seed: int, number: int) -> WedgeBag:
     offered = [48.0, 50.0, 52.0, 54.0, 56.0, 58.0, 60.0]
     rack = {f"R{each:.0f}": _wedge(each + float(chance.normal(0, 0.3)), False) for each in offered}
     stated |= {f"R{each:.0f}": each for each in offered}
-    irons = {f"{n}i": Club(HeadType.IRON, pw - step, (35.75 + 0.5 * i) * METRES_PER_INCH)
+    irons = {f"{n}i": SwungClub(HeadType.IRON, pw - step, (35.75 + 0.5 * i) * METRES_PER_INCH)
              for i, (n, step) in enumerate(((9, 5.0), (8, 9.0), (7, 12.5)), 1)}  # fmt: skip
     gauge = {name: club.loft_deg + float(chance.normal(0, GAUGE_DEG)) for name, club in {**own, **rack}.items()}
     truth_seed = int(chance.integers(2**31))
@@ -130,10 +130,10 @@ def draw_bag(seed: int, number: int) -> WedgeBag:
     return made
 
 
-def _wedge(loft_deg: float, of_set: bool) -> Club:
+def _wedge(loft_deg: float, of_set: bool) -> SwungClub:
     inches = 35.75 if of_set else 35.5 - (loft_deg - 50) / 16
     # A specialist head is heavier with its weight low and forward: a little less ball speed at one loft.
-    return Club(
+    return SwungClub(
         HeadType.WEDGE, float(np.clip(loft_deg, 42, 64)), inches * METRES_PER_INCH, face_speed=1.0 if of_set else 0.985
     )
 
@@ -160,13 +160,13 @@ def _steady(player: Player) -> Player:
     return replace(player, warm_up=0.0, tiring=0.0)
 
 
-def true_carry(bag: WedgeBag, club: Club) -> float:
+def true_carry(bag: WedgeBag, club: SwungClub) -> float:
     """Mean carry of the club struck well by the player as he is on a course, metres."""
     swung = Swinging(_steady(bag.player), bag.truth_seed).swing(club, 600, known=True)
     return float(swung.readings["carry_m"][swung.miss < 0].mean())
 
 
-def true_success(bag: WedgeBag, club: Club) -> Floats:
+def true_success(bag: WedgeBag, club: SwungClub) -> Floats:
     """The share of shots that do each job, (J,), with the swing that does it best. A swing between two numbers is off
     by feel. Half the shots choose the swing and the others tell how often it does: the best of many is not so good."""
     player = _steady(bag.player)
@@ -196,10 +196,10 @@ def _done(job: Job, lands: Floats, run: Floats, offline: Floats) -> NDArray[np.b
     return done
 
 
-def head_of(name: str, bag: WedgeBag) -> Head:
+def head_of(name: str, bag: WedgeBag) -> LoftedHead:
     club = bag.clubs[name]
     kind = HeadType.IRON if name == "PW" else club.head_type
-    return Head(name, kind, bag.gauge.get(name, club.loft_deg), club.length_m)
+    return LoftedHead(name, kind, bag.gauge.get(name, club.loft_deg), club.length_m)
 
 
 def tried_of(bag: WedgeBag) -> list[str]:

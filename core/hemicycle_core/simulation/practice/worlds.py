@@ -23,8 +23,8 @@ from ...judge.strokes import ends_at
 from ...judge.weigh import USUAL_GREEN
 from ...judge.yardages import LEAST_LONG, LONG_WIDER, Yardages, usual_yardages
 from ...units import metres
-from ..golfer import Club
-from .fittings import LETTERS, OWN, Fitting, Swung, Tried
+from ..golfer import SwungClub
+from .fittings import LETTERS, OWN, Fitting, Swung, TriedOut
 
 Floats = NDArray[np.float64]
 
@@ -84,7 +84,7 @@ WORLDS = {
 
 
 @dataclass(frozen=True)
-class Build:
+class HiddenBuild:
     """As it is in truth. closed_deg, axis_deg: what its face adds to the face of the player, and to the spin axis."""
 
     kind: HeadType
@@ -145,7 +145,7 @@ class Swings:
 
 
 def _launches(
-    build: Build, swings: Swings, n: int, *, fresh: bool
+    build: HiddenBuild, swings: Swings, n: int, *, fresh: bool
 ) -> tuple[dict[str, Floats], NDArray[np.bool_], Floats]:
     """n swings: what leaves the face, which were missed, and the share of speed that was there. fresh: warm, rested and
     used to the club, as in truth."""
@@ -189,7 +189,7 @@ def _launches(
 LAUNCHED = ("ball_speed_mps", "launch_deg", "spin_rpm", "direction_deg", "axis_deg")
 
 
-def _swung(build: Build, swings: Swings, n: int) -> Swung:
+def _swung(build: HiddenBuild, swings: Swings, n: int) -> Swung:
     """n swings as the monitor reads them."""
     left, missed, there = _launches(build, swings, n, fresh=False)
     chance, world = swings.chance, swings.world
@@ -272,7 +272,9 @@ class Flown:
         return np.array(made), np.array(lost)
 
 
-def _truth(build: Build, golfer: Golfer, world: World, jobs: tuple[Job, ...], seed: int, n: int = TRUTH_SHOTS) -> Flown:
+def _truth(
+    build: HiddenBuild, golfer: Golfer, world: World, jobs: tuple[Job, ...], seed: int, n: int = TRUTH_SHOTS
+) -> Flown:
     """One seed for all builds, so that they differ by the builds alone."""
     swings = Swings(golfer, world, np.random.default_rng(seed))
     left, missed, _ = _launches(build, swings, n, fresh=True)
@@ -300,7 +302,7 @@ class Staged(Fitting):
     flown: dict[str, Flown] = field(default_factory=dict)
     usual: dict[str, Flown] = field(default_factory=dict)
     middle_m: float = 0.0
-    beside: tuple[Tried, ...] = ()
+    beside: tuple[TriedOut, ...] = ()
     drive_m: float = 0.0
 
     def saved(self, letter: str) -> float:
@@ -393,7 +395,7 @@ def _jobs(chance: np.random.Generator, middle: float) -> tuple[Job, ...]:
     return tuple(jobs)
 
 
-def _build(chance: np.random.Generator, golfer: Golfer, middle: float, carry_sd: float) -> Build:
+def _build(chance: np.random.Generator, golfer: Golfer, middle: float, carry_sd: float) -> HiddenBuild:
     kind = list(KINDS)[int(chance.choice(4, p=[each[3] for each in KINDS.values()]))]
     launch, spin, wide, _ = KINDS[kind]
     launch += 0.10 * (185 - middle / metres(1)) + BUILD_LAUNCH_DEG * chance.normal()
@@ -404,7 +406,7 @@ def _build(chance: np.random.Generator, golfer: Golfer, middle: float, carry_sd:
         ball *= (wanted / carries) ** (1 / SPEED_POWER)
     # A player swings clubs of one length about alike; a head that sends the ball further has more smash.
     usual = CLUB_MPS * (middle / metres(185)) ** (1 / SPEED_POWER) * (1.42 / golfer.smash)
-    return Build(
+    return HiddenBuild(
         kind=kind,
         club_mps=usual * float(np.exp(BUILD_SPEED * chance.normal())),
         ball_mps=float(ball),
@@ -462,7 +464,7 @@ def draw_world(
     swings = Swings(golfer, world, np.random.default_rng(int(seeds[1])))
     swings.carry_off = world.day_carry * float(beside.normal())
     swings.side_off = world.day_side_deg * float(beside.normal())
-    swing: Callable[[Tried, int], Swung] = lambda build, count: _swung(there[build.letter], swings, count)  # noqa: E731
+    swing: Callable[[TriedOut, int], Swung] = lambda build, count: _swung(there[build.letter], swings, count)  # noqa: E731
     return Staged(
         jobs=jobs,
         window=(middle - metres(4), middle + metres(4)),
@@ -482,10 +484,10 @@ def draw_world(
     )
 
 
-def _tried(letter: str, build: Build, flown: Flown, jobs: tuple[Job, ...], feared: Feared) -> Tried:
+def _tried(letter: str, build: HiddenBuild, flown: Flown, jobs: tuple[Job, ...], feared: Feared) -> TriedOut:
     made, lost = flown.done(jobs, feared.miss)
     good = ~flown.missed
-    club = Club(build.kind, 22.0, 1.0)
-    return Tried(
+    club = SwungClub(build.kind, 22.0, 1.0)
+    return TriedOut(
         letter, club, tuple(made), float(flown.carry_m[good].mean()), float(flown.landing_deg[good].mean()), tuple(lost)
     )

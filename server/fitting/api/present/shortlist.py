@@ -11,7 +11,7 @@ from hemicycle_core.decision.offers import as_club, in_order
 from hemicycle_core.judge import Liking
 from hemicycle_core.rack import Expectation, Offer, Ranked, shortlist
 from hemicycle_core.rack.eligible import SWUNG_FULL, same_setting, why_not
-from hemicycle_core.rack.lofts import Head as CoreHead
+from hemicycle_core.rack.lofts import LoftedHead as CoreHead
 from hemicycle_core.rack.pulling import about_as_fast, rough_words, usual_shaft_g
 from hemicycle_core.units import ninety, shown
 from rack.models import Head, Shaft

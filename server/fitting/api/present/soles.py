@@ -19,8 +19,8 @@ from hemicycle_core.judge.soles import (
     warnings,
 )
 from hemicycle_core.protocols.sole import PLACES, SHOTS, Next, SoleTest, minutes_of, standing
-from hemicycle_core.protocols.sole import Turf as TurfWord
-from hemicycle_core.protocols.sole_result import Role, blindness
+from hemicycle_core.protocols.sole import TurfSaid as TurfWord
+from hemicycle_core.protocols.sole_result import LoftRole, blindness
 from hemicycle_core.rack.eligible import goes_into, why_not
 from hemicycle_core.rack.stock import MOST_BEND_DEG, Made
 from rack.models import Head, Shaft
@@ -141,7 +141,7 @@ def _club(found: SessionSole, code: int) -> SoleClubOut:
         shaft=club.shaft,
         control=control is not None and found.core.shown(control) == same,
         same_as=same if same != code else None,
-        loft_role=Role(role) if role else None,
+        loft_role=LoftRole(role) if role else None,
     )
 
 

@@ -6,8 +6,8 @@ from dataclasses import dataclass
 from datetime import date, datetime
 
 from hemicycle_core.judge.soles import Control
-from hemicycle_core.protocols.sole import Turf
-from hemicycle_core.protocols.sole_result import Role
+from hemicycle_core.protocols.sole import TurfSaid
+from hemicycle_core.protocols.sole_result import LoftRole
 
 from ...models import Blind
 
@@ -93,7 +93,7 @@ class SaidIn:
     best so far; groove: where it struck, from the lowest; left_m: from the hole."""
 
     said: int | None = None
-    turf: Turf | None = None
+    turf: TurfSaid | None = None
     best: int | None = None
     groove: int | None = None
     sound: str = ""
@@ -167,7 +167,7 @@ class SoleClubOut:
     shaft: str
     control: bool
     same_as: int | None
-    loft_role: Role | None
+    loft_role: LoftRole | None
 
 
 @dataclass
@@ -210,7 +210,7 @@ class HandingOut:
     duel: bool
     said: int | None
     best: int | None
-    turf: Turf | None
+    turf: TurfSaid | None
     groove: int | None
     sound: str
     left_m: float | None

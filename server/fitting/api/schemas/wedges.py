@@ -6,7 +6,7 @@ from dataclasses import dataclass
 
 from hemicycle_core.impact import Lie
 from hemicycle_core.judge.claims import Claim
-from hemicycle_core.judge.grooves import Worth
+from hemicycle_core.judge.grooves import GroovesWorth
 from hemicycle_core.wedges import Complaint, School, Stage
 from hemicycle_core.wedges.flight import Cause, Window
 
@@ -200,7 +200,7 @@ class GroovesOut:
     old: int
     fresh: int
     lies: list[FromLieBesideOut]
-    worth: Worth
+    worth: GroovesWorth
     sentence: str
     remarks: list[str]
 

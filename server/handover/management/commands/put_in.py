@@ -12,7 +12,7 @@ from django.core.management.base import BaseCommand, CommandError, CommandParser
 from django.db import connection
 from django.db.migrations.executor import MigrationExecutor
 from django.db.migrations.loader import MigrationLoader
-from shop.backups import Kept, Unusable, opened, put_in
+from shop.backups import BackupKept, Unusable, opened, put_in
 
 from handover.erasing import erase_again
 
@@ -37,7 +37,7 @@ class Command(BaseCommand):
         erase_again(gone)
 
 
-def _tables_for(kept: Kept) -> None:
+def _tables_for(kept: BackupKept) -> None:
     """Up to the migrations that the rows were written under. From before several became one, step by step."""
     stood = {(app, name) for app, _, name in (each.partition(".") for each in kept.manifest["migrations"])}
     executor = MigrationExecutor(connection)
