@@ -135,14 +135,14 @@ def test_the_stand_in_waits_when_told_to_and_sends_a_shot_again_with_the_same_id
 def test_the_stand_in_hits_what_is_asked_for():
     peaks = {}
     for intent in ("low", "stock", "high"):
-        bay = monitor.Bay(seed=None)
+        bay = monitor.FeedBay(seed=None)
         peaks[intent] = sum(bay.hit({**TEE, "intent": intent})["peak_m"] for _ in range(4)) / 4
     assert peaks["low"] + 2 < peaks["stock"] < peaks["high"] - 1
 
 
 def test_the_stand_in_hits_from_the_lie_that_was_said_and_as_hard_as_is_asked():
     def mean(key, **more):
-        bay = monitor.Bay(seed=5)
+        bay = monitor.FeedBay(seed=5)
         return sum(bay.hit({**TEE, **more})[key] for _ in range(6)) / 6
 
     assert mean("ball_speed_mps", lie="rough") < mean("ball_speed_mps", lie=None) - 0.3

@@ -150,12 +150,12 @@ def test_the_summary_counts_what_the_reports_say(tmp_path, capsys):
     report = tmp_path / "core.xml"
     report.write_text('<testsuites><testsuite tests="5" failures="1" errors="1" skipped="1"/></testsuites>')
     assert testing._counts(report) == (2, 2, 1)
-    good, bad = testing.Part("core", True, 1.0, 5), testing.Part("web", False, 1.0, 2, 1)
+    good, bad = testing.TestPart("core", True, 1.0, 5), testing.TestPart("web", False, 1.0, 2, 1)
     assert testing._summary([good], 0, 1) == 0
     assert testing._summary([good, bad], 0, 1) == 1
     assert capsys.readouterr().out.endswith("7 passed, 1 failed, 0 skipped\n")
     # A part that broke before its first test must not look like a pass.
-    assert testing._summary([testing.Part("web", False, 1.0)], 0, 1) == 1
+    assert testing._summary([testing.TestPart("web", False, 1.0)], 0, 1) == 1
     assert "0 passed, 1 failed" in capsys.readouterr().out
 
 
