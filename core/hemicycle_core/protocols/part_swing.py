@@ -70,7 +70,7 @@ def part_plan(clubs: Sequence[tuple[int, str, Mapping[str, int]]]) -> PartPlan:
         for swing in (stock, *(each for each in swings if how_long(each) < how_long(stock)))
     ]
     short: list[str] = []
-    for swing in (*stocks, *SWINGS):
+    for swing in (*sorted(stocks, key=how_long, reverse=True), *SWINGS):
         chosen = [task for task in tasks if task.swing in {*short, swing}]
         if minutes_of([Task(task.club, task.swing, 0) for task in chosen]) <= SHORT_MINUTES:
             short.append(swing)
