@@ -7,6 +7,7 @@ import pytest
 from hemicycle_core.answers import answers_of
 from hemicycle_core.answers.decided import exchange, school_plans
 from hemicycle_core.answers.space import held_against, targets, wider_elsewhere
+from hemicycle_core.answers.wedges import bend_room, is_fresh
 from hemicycle_core.bag import BagEnd, GapRule, HeadType
 from hemicycle_core.brief import JobKind, Wish
 from hemicycle_core.errors import BadInput
@@ -218,6 +219,7 @@ def test_a_brief_is_kept_tidy_and_shares_sum_to_one():
         ({"wind_mps": 3.0}, "wind_mps"),  # indoors
         ({"asked_carry_m": 2.0}, "asked_carry_m"),
         ({"gripped_in": 9.0}, "gripped_in"),
+        ({"length": "half", "intent": Intent.HIGH}, "intent"),  # that is taken up with a club or a test
     ],
 )
 def test_a_run_refuses_what_nobody_hits(said, field):
@@ -228,14 +230,11 @@ def test_a_run_refuses_what_nobody_hits(said, field):
 
 def test_of_a_run_only_what_is_said_changes_and_nought_is_nothing_said():
     before = RunAsked(intent=Intent.LOW, tee_mm=20, asked_carry_m=100.0)
-    after = said_of_run(before, {"length": "half", "tee_mm": 0, "intent": Intent.HIGH}, indoor=True)
-    assert (after.length, after.tee_mm, after.asked_carry_m) == ("half", None, 100.0)
-    assert after.intent is Intent.LOW  # that is taken up with a club or a test
+    after = said_of_run(before, {"length": "half", "tee_mm": 0}, indoor=True)
+    assert (after.length, after.tee_mm, after.asked_carry_m, after.intent) == ("half", None, 100.0, Intent.LOW)
 
 
 def test_a_wedge_counts_as_fresh_by_where_it_is_from_or_how_it_looks():
-    from hemicycle_core.answers.wedges import bend_room, is_fresh  # noqa: PLC0415
-
     own, stand = Club(1, "54", HeadType.WEDGE), Club(2, "54", HeadType.WEDGE, letter="A")
     assert is_fresh(stand) and not is_fresh(own) and is_fresh(replace(own, wear=Wear.FRESH))
     assert not is_fresh(replace(stand, turned_from=1)) and not is_fresh(replace(stand, borrowed=True))
@@ -252,3 +251,6 @@ def test_the_short_end_is_cut_between_its_ends_once_it_is_worked_at():
     short = answers_of(facts((*OWN[1:], *wedges), brief=Brief(end=BagEnd.SHORT), space=Space(clubs_to_place=2)))
     assert [club.name for club in short.ends.ends] == ["58", "PW"] and short.work.layout.count == 2
     assert short.work.layout.rule is GapRule.EVEN_STEPS
+    (step,) = short.ends.short_end.steps[:1]
+    assert (short.ends.widest_step, step.lower.name, step.upper.name) == (0, "58", "PW")
+    assert long.ends.widest_step is None

@@ -7,7 +7,6 @@ import secrets
 from collections.abc import Collection, Iterable, Mapping
 from dataclasses import dataclass, field
 from datetime import UTC, datetime, timedelta
-from functools import cached_property
 from typing import Any
 
 from common.problems import Refused
@@ -19,6 +18,7 @@ from fitting.actions.changes import announce, for_change, note
 from fitting.actions.shots import run_for, take_in
 from fitting.models import BayHold, BayServed, Build, FittingSession, Shot, TakenInHand
 from hemicycle_core.errors import BadInput
+from hemicycle_core.kept import lazily
 from hemicycle_core.samples.when import LEAST_HEARD, LONGEST_S, Clock, HeldBy, Spell, Taken, held_by, hit_with
 from hemicycle_core.shots import Source, check_readings
 from shop.audit import action, record
@@ -146,14 +146,14 @@ class _Coming:
     spells: list[Spell]
     fresh: dict[str, FeedShot]
 
-    @cached_property
+    @lazily
     def hit_s(self) -> dict[str, float | None]:
         return {
             feed_id: shot.hit_at.timestamp() + self.clock.offset_s if shot.hit_at and self.clock.known else None
             for feed_id, shot in self.fresh.items()
         }
 
-    @cached_property
+    @lazily
     def whose(self) -> dict[str, HeldBy]:
         now = timezone.now().timestamp()
         return {feed_id: held_by(self.spells, now, hit_s) for feed_id, hit_s in self.hit_s.items()}

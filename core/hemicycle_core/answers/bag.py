@@ -33,9 +33,6 @@ class BagNow:
         own = {club.name for club in self.facts.own}
         return coverage([club for club in self.clubs if club.name in own], self.rules)
 
-    def club(self, name: str) -> Carried | None:
-        return next((club for club in self.clubs if club.name == name), None)
-
 
 def bag_now(known: KnownClubs) -> BagNow:
     return BagNow(known, known.in_bag, _rules(known))

@@ -74,6 +74,15 @@ class WedgeEnds:
         )
 
     @property
+    def widest_step(self) -> int | None:
+        """Which of the steps between the ends is the widest, the lower one of two alike; None without any."""
+        found = self.short_end
+        if found is None or found.high is None:
+            return None
+        top = next((at for at, step in enumerate(found.steps) if step.upper.name == found.high.club.name), -1)
+        return max(range(top + 1), key=lambda at: (found.steps[at].step_m, -at), default=None)
+
+    @property
     def recheck(self) -> str:
         """A sentence where the irons are others than when the wedges were last hit; empty where they are not, and where
         the set wedge was hit since."""

@@ -9,7 +9,7 @@ from ..facts import Club, Facts
 from ..facts.session import air_of
 from ..judge.card import Card, CardWedge, distance_card
 from ..judge.claims import Claimed, Wedge, answered
-from ..judge.eased import PartSwing, part_swings
+from ..judge.eased import part_swings
 from ..judge.grooves import Grooves, GrooveWedge, as_claim, compared, hit_in, pairs
 from ..judge.stops import Stops, StopWedge, stops
 from ..protocols.grooves import KEY as GROOVES
@@ -49,11 +49,6 @@ def card_of(bag: BagNow) -> Card | None:
         if club.key in carried
     ]
     return distance_card(wedges, bag.rules.wedge_step, anchored=bag.known.anchored, firmness=facts.brief.firmness)
-
-
-def swings_of(club: Club) -> list[PartSwing]:
-    """The part swings of an iron or a wedge."""
-    return part_swings(club.shots)
 
 
 # Grooves

@@ -4,7 +4,6 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 from dataclasses import dataclass
-from functools import cached_property
 from typing import Any
 
 import numpy as np
@@ -15,6 +14,7 @@ from ..brief import Feared, Job
 from ..judge.play import DRAWS, middle_of
 from ..judge.strokes import from_fairway, level_of
 from ..judge.yardages import Yardages, strokes_at, usual_yardages
+from ..kept import lazily
 from ..units import metres, yards
 from .options import Demand, Option, Plan
 
@@ -126,17 +126,17 @@ class WorthTable:
         """Whether there is a yardage or a job to weigh bags by."""
         return bool(self.yardages.at_m.size or self.demand.uses.size)
 
-    @cached_property
+    @lazily
     def row(self) -> dict[str, int]:
         return {option.key: number for number, option in enumerate(self.options)}
 
-    @cached_property
+    @lazily
     def _means(self) -> Floats:
         """Of the jobs, the average with what is feared, (C, J)."""
         means: Floats = (self.jobs + self.jobs_feared).mean(axis=2)
         return means
 
-    @cached_property
+    @lazily
     def _folded(self) -> dict[tuple[int, ...], _Best]:
         return {}
 

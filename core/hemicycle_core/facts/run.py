@@ -73,7 +73,12 @@ SAID_OF_A_RUN = tuple(each.name for each in fields(RunAsked) if each.name not in
 def said_of_run(asked: RunAsked, said: Mapping[str, Any], *, indoor: bool) -> RunAsked:
     """What is asked for once something more was said of it, by field; nought of a tee or a carry is nothing said.
     Raises BadInput for what nobody hits, with the field."""
-    given = {name: said[name] for name in SAID_OF_A_RUN if name in said}
+    other = next((name for name in said if name not in SAID_OF_A_RUN), None)
+    if other is not None:
+        raise BadInput(
+            "That goes with the club, the test or the lie that is taken up: it is not set here.", field=other
+        )
+    given = dict(said)
     for name in ("tee_mm", "asked_carry_m"):
         if name in given:
             given[name] = given[name] or None

@@ -16,7 +16,7 @@ from __future__ import annotations
 from collections import defaultdict
 from collections.abc import Sequence
 from dataclasses import dataclass, replace
-from functools import cached_property, lru_cache
+from functools import lru_cache
 
 import numpy as np
 from numpy.typing import NDArray
@@ -25,6 +25,7 @@ from ..brief import Job, JobKind
 from ..flight import Air, Anchor, FlightScales, Launch, fly, run_out
 from ..flight.landing import Turf
 from ..heads import HeadType
+from ..kept import lazily
 from ..shots import LAUNCH, Shot, columns_of
 from ..units import metres
 from .from_lie import FromLie
@@ -173,7 +174,7 @@ class Curve:
     angle_deg: Floats
     spin_rpm: Floats
 
-    @cached_property
+    @lazily
     def _runs(self) -> dict[Turf, Floats]:
         return {}
 

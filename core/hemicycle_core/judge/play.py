@@ -10,7 +10,7 @@ from __future__ import annotations
 
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, fields, replace
-from functools import cache, cached_property, lru_cache
+from functools import cache, lru_cache
 
 import numpy as np
 from numpy.typing import ArrayLike, NDArray
@@ -18,6 +18,7 @@ from scipy.special import ndtri
 
 from ..bag import HeadType
 from ..brief import NOTHING_FEARED, Feared, Job, JobKind
+from ..kept import lazily
 from ..samples.mixture import FLYER_GAIN, FLYER_SD, FLYERS, LOSS_POINTS, MISS_COST
 from ..samples.pool import Centre, Pool
 from ..units import metres
@@ -91,7 +92,7 @@ class Played:
         worth: Floats = self.draws - feared.shots * self.lost[feared.miss.value]
         return worth
 
-    @cached_property
+    @lazily
     def success(self) -> float:
         return float(self.draws.mean())
 
@@ -105,7 +106,7 @@ class Played:
         """Whether it does the job hardly ever, too short for it or too long: then it is not worth listing."""
         return self.interval[1] < NEVER_SHARE
 
-    @cached_property
+    @lazily
     def interval(self) -> tuple[float, float]:
         """The 90% interval of the success share."""
         return middle_of(self.draws)

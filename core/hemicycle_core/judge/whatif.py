@@ -10,7 +10,6 @@ from __future__ import annotations
 import math
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, fields
-from functools import cached_property
 
 import numpy as np
 from numpy.typing import NDArray
@@ -28,6 +27,7 @@ from ..impact import (
     least_of,
     start_from_lie,
 )
+from ..kept import lazily
 from ..shots import LAUNCH, Shot, columns_of
 from ..units import mps
 from .changes import FACE_ARRIVES, Change, ChangeKind, Effect
@@ -163,11 +163,11 @@ class Impacts:
         spins = np.clip(self.spin_rpm * across * now / np.maximum(was, 1e-9), 0, 20_000)
         return Impacts(speeds.ravel(), np.clip(up, -10, 80).ravel(), spins.ravel(), after.ravel())
 
-    @cached_property
+    @lazily
     def _was(self) -> Floats:
         return _along_over_across(self.ball_speed_mps, self.spin_rpm)
 
-    @cached_property
+    @lazily
     def _slope(self) -> tuple[Floats, Floats]:
         """By which ball speed goes with the cosine of the spin loft, and one standard deviation of it, (n,)."""
         at = self.spin_loft_deg

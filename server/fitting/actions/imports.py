@@ -9,7 +9,6 @@ import hashlib
 from collections import defaultdict
 from collections.abc import Collection, Iterator, Mapping, Sequence
 from dataclasses import asdict, dataclass, field, replace
-from functools import cached_property
 from itertools import groupby
 from typing import Any
 
@@ -36,6 +35,7 @@ from hemicycle_core.formats.shots import (
 from hemicycle_core.formats.shots.file import MOST_BYTES
 from hemicycle_core.formats.shots.own import NUMBER, SESSION
 from hemicycle_core.heads import HeadType
+from hemicycle_core.kept import lazily
 from hemicycle_core.protocols import protocol_of
 from hemicycle_core.shots import Source
 from shop.audit import action
@@ -69,7 +69,7 @@ class ImportRequest:
     again: bool = False
     answered: Collection[str] = ()
 
-    @cached_property
+    @lazily
     def bytes(self) -> bytes:
         if len(self.data) > MOST_BYTES * 4 / 3 + 4:
             raise BadInput("The file is over 4 MB, more than a session of shots. Export one session.", field="file")
@@ -78,7 +78,7 @@ class ImportRequest:
         except (binascii.Error, ValueError) as error:
             raise BadInput("The file came in pieces. Choose it again.", field="file") from error
 
-    @cached_property
+    @lazily
     def opened(self) -> Opened:
         return open_bytes(self.bytes, self.sheet) if self.data else open_text(self.text)
 
@@ -130,7 +130,7 @@ class FileRead:
         self.remembered = True
         return [Column(each["header"], each["key"], each["unit"]) for each in known.columns]
 
-    @cached_property
+    @lazily
     def parsed(self) -> Parsed:
         """All of its rows; what is not sure of a column is not taken."""
         return parse_shots(self.sheet, [each if each.sure else Column(each.header, "") for each in self.columns])
@@ -143,18 +143,18 @@ class FileRead:
             return next(iter(players))
         return self.request.whose if self.request.whose in players else ""
 
-    @cached_property
+    @lazily
     def shots(self) -> list[ParsedShot]:
         return list(self.parsed.of(self.whose)) if len(self.parsed.players) > 1 else list(self.parsed.shots)
 
-    @cached_property
+    @lazily
     def by_club(self) -> dict[str, list[ParsedShot]]:
         groups: dict[str, list[ParsedShot]] = defaultdict(list)
         for shot in self.shots:
             groups[shot.club].append(shot)
         return groups
 
-    @cached_property
+    @lazily
     def builds(self) -> list[Build]:
         there = Build.objects.of(self.session.shop_id).filter(session=self.session, archived=False)
         return list(there.select_related("head"))
@@ -190,7 +190,7 @@ class FileRead:
             return HeadType(build.head_type)
         return self.request.kinds.get(written) or kind_of(self.goes_to(written))
 
-    @cached_property
+    @lazily
     def here(self) -> dict[int, bool]:
         """By line, whether the shot is on record in this session: by what it reads, whatever was around it."""
         found: dict[int, bool] = {}
@@ -212,7 +212,7 @@ class FileRead:
                 raise
             return False
 
-    @cached_property
+    @lazily
     def questions(self) -> list[Question]:
         """What is to be answered before anything goes in."""
         return [each for each in self._asked() if each.id not in self.request.answered]

@@ -5,7 +5,6 @@ from __future__ import annotations
 from collections import Counter, defaultdict
 from collections.abc import Sequence
 from dataclasses import dataclass, field, replace
-from functools import cached_property
 
 import numpy as np
 from customers.models import Hand
@@ -16,6 +15,7 @@ from hemicycle_core.facts.session import next_to_ask
 from hemicycle_core.flight import Air
 from hemicycle_core.impact import Lie
 from hemicycle_core.judge.weigh import usable
+from hemicycle_core.kept import lazily
 from hemicycle_core.rack import HeadRecord
 from hemicycle_core.runs import FULL, Ball, speaks
 from hemicycle_core.shots import FULL_SWING, Intent, Source, Strike
@@ -99,18 +99,18 @@ class SessionRows:
     sole_tests: list[SoleTest] = field(default_factory=list)
     blind_grooves: list[BlindGrooves] = field(default_factory=list)
 
-    @cached_property
+    @lazily
     def runs(self) -> dict[int, HitIn]:
         """What each run was hit in, by its number."""
         return {shot.run_id: shot.run.known for shot in {shot.run_id: shot for shot in self.shots}.values()}
 
-    @cached_property
+    @lazily
     def ball(self) -> Ball:
         """The ball that the session's figures are of: the player's own, where any shot was hit with it."""
         hit = Counter(self.runs[shot.run_id].struck_ball for shot in self.shots)
         return Ball.OWN if Ball.OWN in hit or not hit else hit.most_common(1)[0][0]
 
-    @cached_property
+    @lazily
     def in_order(self) -> list[tuple[Shot, CoreShot]]:
         """Every shot as it was hit, with what it says."""
         stock = {build.pk: build.stock_swing for build in self.builds}
@@ -120,7 +120,7 @@ class SessionRows:
             for shot in self.shots
         ]
 
-    @cached_property
+    @lazily
     def by_build(self) -> dict[int, list[tuple[Shot, CoreShot]]]:
         grouped: dict[int, list[tuple[Shot, CoreShot]]] = defaultdict(list)
         for shot, known in self.in_order:

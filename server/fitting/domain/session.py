@@ -2,11 +2,10 @@
 
 from __future__ import annotations
 
-from functools import cached_property
-
 from hemicycle_core.answers import Answers, BagNow, Decided, InWork, KnownClubs, OnStand, WedgeEnds, answers_of
 from hemicycle_core.decision import Decision
 from hemicycle_core.facts import Facts
+from hemicycle_core.kept import lazily
 from hemicycle_core.thresholds import Thresholds
 
 from ..models import FittingSession
@@ -57,7 +56,7 @@ class JudgedSession:
     def thresholds(self) -> Thresholds:
         return self.facts.thresholds
 
-    @cached_property
+    @lazily
     def soles(self) -> list[SessionSole]:
         """The sole tests of the session, in their order."""
         delivered = self.ends.delivered.kind if self.rows.sole_tests else None

@@ -3,10 +3,10 @@
 from __future__ import annotations
 
 from collections import defaultdict
-from functools import cached_property
 
 from hemicycle_core.facts import Club
 from hemicycle_core.judge.soles import Belief, Control, SoleClub, belief, warnings
+from hemicycle_core.kept import lazily
 from hemicycle_core.protocols.sole import Handing, Standing, next_words, standing
 from hemicycle_core.protocols.sole import SoleTest as CoreSoleTest
 from hemicycle_core.protocols.sole_measured import SoleMeasured, at_odds, measured
@@ -75,26 +75,26 @@ class PlayedSole:
         """Whether everybody may know which code is which club."""
         return self.test.revealed_at is not None or self.test.blind == Blind.OPEN
 
-    @cached_property
+    @lazily
     def core(self) -> CoreSoleTest:
         return self.test.for_core(len(self.codes))
 
-    @cached_property
+    @lazily
     def handings(self) -> list[SoleHanding]:
         return [each for each in self.test.handings.all() if not each.void]
 
-    @cached_property
+    @lazily
     def handed(self) -> list[Handing]:
         return [each.for_core for each in self.handings]
 
-    @cached_property
+    @lazily
     def standing(self) -> Standing:
         return standing(self.core, self.handed)
 
     def word(self, code: int) -> str:
         return self.codes[code].build.name
 
-    @cached_property
+    @lazily
     def clubs(self) -> list[SoleClub]:
         """What each code is."""
         return [self.club(code) for code in self.codes]
@@ -109,13 +109,13 @@ class PlayedSole:
         """How a sentence calls a code: by its club once that is told."""
         return self.clubs[code].name if self.told else self.word(code)
 
-    @cached_property
+    @lazily
     def result(self) -> SoleResult:
         """Before the reveal each code stands for itself: that two are one club would tell what they are."""
         names = [self.name(code) for code in range(len(self.codes))]
         return result(self.core, self.handed, names, merged=self.told)
 
-    @cached_property
+    @lazily
     def liked(self) -> int | None:
         """The code that leads or is named."""
         if not self.result.ranked.n or self.result.same:
@@ -131,7 +131,7 @@ class PlayedSole:
         before = self.word(last.code) if last is not None and together else ""
         return next_words(coming, self.word(coming.code) if coming else "", before)
 
-    @cached_property
+    @lazily
     def notes(self) -> list[CourseNote]:
         return list(self.test.notes.all())
 
@@ -143,7 +143,7 @@ class SessionSole(PlayedSole):
         super().__init__(test)
         self.rows, self.delivery = rows, delivery
 
-    @cached_property
+    @lazily
     def shots(self) -> dict[int, dict[str, list[CoreShot]]]:
         """Shots that count by code and lie; once it is told, those of one club together."""
         found: dict[int, dict[str, list[CoreShot]]] = defaultdict(lambda: defaultdict(list))
@@ -158,7 +158,7 @@ class SessionSole(PlayedSole):
     def _shown(self, code: int) -> int:
         return self.core.shown(code) if self.told else code
 
-    @cached_property
+    @lazily
     def measured(self) -> SoleMeasured:
         left: dict[int, dict[str, list[float]]] = defaultdict(lambda: defaultdict(list))
         for each in self.handings:

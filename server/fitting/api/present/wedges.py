@@ -29,7 +29,7 @@ from hemicycle_core.rack.soles import nearest_bent
 from hemicycle_core.rack.stock import check_loft
 from hemicycle_core.runs import swing_words
 from hemicycle_core.shots import CLEAN_LIES
-from hemicycle_core.wedges import End, ShortEnd, Step
+from hemicycle_core.wedges import End, Step
 from hemicycle_core.wedges.flight import SOURCE
 from rack.models import Shaft
 
@@ -73,7 +73,7 @@ def present_short_end(judged: JudgedSession) -> ShortEndOut | None:
         low=_end(found.low, ids),
         high=_end(found.high, ids),
         steps=[_step(judged, step, ids) for step in found.steps],
-        widest=_widest(found),
+        widest=judged.ends.widest_step,
         stages=list(found.stages),
         school=judged.facts.brief.school,
         why=found.why,
@@ -225,14 +225,6 @@ def _step(judged: JudgedSession, step: Step, ids: dict[str, int]) -> StepOut:
         alike_m=None if alike is None else alike.step_m,
         alike_half_m=None if alike is None else alike.half_width_m,
     )
-
-
-def _widest(found: ShortEnd) -> int | None:
-    """Which of the steps between the ends is the widest, the lower one of two alike."""
-    if found.high is None:
-        return None
-    top = next((at for at, step in enumerate(found.steps) if step.upper.name == found.high.club.name), -1)
-    return max(range(top + 1), key=lambda at: (found.steps[at].step_m, -at), default=None)
 
 
 def _coming(judged: JudgedSession) -> dict[int, Club]:
