@@ -79,7 +79,7 @@ def call(page: Page, method: str, path: str, body: Any) -> Any:
     made = page.evaluate(
         """async ([method, path, body]) => {
             const token = document.cookie.match(/csrftoken=([^;]+)/)?.[1] ?? "";
-            const headers = {"Content-Type": "application/json", "X-CSRFToken": token};
+            const headers = {"Content-Type": "application/json", "X-CSRFToken": token, "Prefer": "words"};
             const sent = method === "GET" ? {} : {body: JSON.stringify(body)};
             const told = await fetch("/api/" + path, {method, headers, ...sent});
             return [told.status, await told.json()];

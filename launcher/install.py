@@ -185,9 +185,10 @@ def ensure_node_modules() -> None:
 
 def _front_end_sources() -> list[Path]:
     top = [WEB / name for name in ("package-lock.json", "index.html", "vite.config.ts", "tsconfig.json")]
-    return [*top, *(path for path in (WEB / "src").rglob("*") if path.is_file())]
+    return [*top, *(path for folder in (WEB / "src", CATALOGUE) for path in folder.rglob("*") if path.is_file())]
 
 
+CATALOGUE = ROOT / "core" / "hemicycle_core" / "said" / "en"
 BUILT = WEB / ".built"  # beside what is served, not among it
 
 

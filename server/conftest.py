@@ -67,7 +67,7 @@ def stranger(db) -> User:
 @pytest.fixture
 def desk(fitter) -> Client:
     """A client signed in as the fitter."""
-    client = Client()
+    client = Client(headers={"Prefer": "words"})
     client.force_login(fitter)
     return client
 
@@ -75,7 +75,7 @@ def desk(fitter) -> Client:
 @pytest.fixture
 def boss(owner) -> Client:
     """A client signed in as the owner."""
-    client = Client()
+    client = Client(headers={"Prefer": "words"})
     client.force_login(owner)
     return client
 
@@ -121,7 +121,7 @@ NUMBERS = count(1)
 
 def tab(user, name):
     """A screen of its own: numbers its changes and says what it looked at."""
-    client = Client()
+    client = Client(headers={"Prefer": "words"})
     client.force_login(user)
 
     def call(method, url, body, *, since=None, change=None):

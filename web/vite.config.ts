@@ -22,6 +22,6 @@ const onDevice = (): Plugin => ({
 export default defineConfig({
 	plugins: [react(), tailwindcss(), onDevice()],
 	build: { outDir: "dist", emptyOutDir: true, assetsDir: "static", chunkSizeWarningLimit: 400 },
-	server: { proxy: { "/api": "http://127.0.0.1:8000" } },
+	server: { proxy: { "/api": "http://127.0.0.1:8000" }, fs: { allow: [".", "../core/hemicycle_core/said/en"] } },
 	test: { environment: "jsdom", include: ["src/**/*.test.ts", "src/**/*.test.tsx"], restoreMocks: true, testTimeout: 20_000, pool: "threads", isolate: false },
 });

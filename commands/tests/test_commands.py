@@ -188,7 +188,10 @@ def test_the_schema_that_is_documented_is_the_one_in_use(capsys):
     ("spoil", "words"),
     [
         (lambda b: b.update(version=2), "version"),
-        (lambda b: b["builds"][0]["shots"][0]["readings"].update(carry_m=1600), "builds.0.shots.0: Carry reads 1600"),
+        (
+            lambda b: b["builds"][0]["shots"][0]["readings"].update(carry_m=1600),
+            "builds.0.shots.0: Carry reads 1749.78 yd",
+        ),
         (lambda b: b["builds"][0].pop("head_type"), "'head_type' is a required property"),
         (lambda b: b.update(slot={"low_m": 170, "high_m": 160}), "wrong way round"),
         (lambda b: b["builds"][1].update(letter="A"), "two builds have one letter"),

@@ -4,6 +4,8 @@ from __future__ import annotations
 
 from enum import StrEnum
 
+from .said import term
+
 
 class HeadType(StrEnum):
     DRIVER = "driver"
@@ -15,12 +17,4 @@ class HeadType(StrEnum):
     PUTTER = "putter"
 
 
-HEAD_WORDS = {
-    HeadType.DRIVER: "driver",
-    HeadType.FAIRWAY: "fairway wood",
-    HeadType.HYBRID: "hybrid",
-    HeadType.UTILITY: "utility iron",
-    HeadType.IRON: "iron",
-    HeadType.WEDGE: "wedge",
-    HeadType.PUTTER: "putter",
-}
+HEAD_WORDS = {kind: term("head", kind) for kind in HeadType}

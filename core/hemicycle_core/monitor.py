@@ -12,6 +12,7 @@ from dataclasses import dataclass
 from enum import StrEnum
 
 from .errors import BadInput
+from .said import number, say
 from .shots import READINGS
 from .units import UNITS
 
@@ -82,14 +83,14 @@ def noise_from_shown(kind: MonitorKind, shown: Mapping[str, Noise]) -> dict[str,
     for key, typed in shown.items():
         usual = USUAL[kind].get(key)
         if usual is None:
-            raise BadInput(f"“{key}” has no noise that is kept.", field=key)
+            raise BadInput(say("monitor-no-noise-kept", key=key), field=key)
         one = UNITS[READINGS[key].shown].to_canonical(1.0)
         noise = Noise(typed.shot * one, typed.day * one)
         label = READINGS[key].label
         if noise.shot < 0 or noise.day < 0:
-            raise BadInput(f"{label}: a noise is nought or more.", field=key)
+            raise BadInput(say("monitor-noise-is-nought-or-more", label=label), field=key)
         if noise.shot > MOST_TIMES * usual.shot or noise.day > MOST_TIMES * usual.day:
-            raise BadInput(f"{label}: over {MOST_TIMES:g} times the usual is no monitor to fit with.", field=key)
+            raise BadInput(say("monitor-noise-of-no-monitor", label=label, most=number(MOST_TIMES)), field=key)
         if abs(noise.shot - usual.shot) > 1e-6 or abs(noise.day - usual.day) > 1e-6:
             made[key] = noise
     return made

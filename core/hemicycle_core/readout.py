@@ -6,6 +6,7 @@ from collections.abc import Sequence
 from enum import StrEnum
 
 from .errors import BadInput
+from .said import say
 
 
 class BenchColumn(StrEnum):
@@ -45,8 +46,8 @@ def check_columns(keys: Sequence[str]) -> list[str]:
     known = set(BenchColumn)
     for key in keys:
         if key not in known:
-            raise BadInput(f"“{key}” is nothing that is read out.", field="columns")
+            raise BadInput(say("readout-no-such", key=key), field="columns")
     kept = list(dict.fromkeys(keys))
     if not kept:
-        raise BadInput("Leave at least one line to read out.", field="columns")
+        raise BadInput(say("readout-leave-one"), field="columns")
     return [] if kept == [each.value for each in USUAL] else kept

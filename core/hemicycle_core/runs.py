@@ -13,8 +13,9 @@ import numpy as np
 from .errors import BadInput
 from .flight import Air, Launch
 from .flight.other_air import in_other_air
+from .said import NOTHING, Form, Quantity, Said, Sayable, club_length, say, speed, term
 from .shots import LAUNCH, Intent
-from .units import shown
+from .units import METRES_PER_INCH
 
 FULL = "full"
 THREE_QUARTER, HALF = "three_quarter", "half"
@@ -40,7 +41,7 @@ def swing_length(words: str) -> str:
     if words in (FULL, COMFORTABLE, THREE_QUARTER, HALF) or _CLOCK.fullmatch(words):
         return words
     raise BadInput(
-        "A swing is full, comfortable, three-quarter or half, or a clock position of the left arm, 6:00 to 11:30.",
+        say("run-swing-is-one-of"),
         field="length",
     )
 
@@ -53,9 +54,9 @@ def how_long(swing: str) -> float:
     return int(hour) + int(minute) / 60
 
 
-def swing_words(words: str) -> str:
+def swing_words(words: str) -> Said:
     """As it is read out."""
-    return f"to {words}" if ":" in words else words.replace("_", "-")
+    return say("swing-to", clock=words) if ":" in words else term("swing", words)
 
 
 def stock_swing(words: str) -> str:
@@ -74,7 +75,7 @@ class Speaks:
     swing: as it was swung, a length, eased or hard; part: that this, and nothing else, makes it no stock shot."""
 
     intent: Intent
-    apart: str
+    apart: Sayable
     swing: str = FULL
     part: bool = False
 
@@ -92,23 +93,36 @@ def speaks(
     if swung == stock and intent in BY_EFFORT:
         intent = Intent.STOCK
     if intent is Intent.YARDAGE:
-        return Speaks(intent, f"{other_ball} ball" if other_ball else "in the wind" if in_wind else "", swung)
+        return Speaks(
+            intent,
+            _other(other_ball, in_wind),
+            swung,
+        )
     part = swung != stock and intent in (Intent.STOCK, Intent.EASED) and not (other_ball or in_wind)
     if swung != stock and (intent is Intent.STOCK or length != FULL):
-        return Speaks(intent, f"{swing_words(swung)} swing", swung, part)
+        return Speaks(intent, say("apart-swing", swing=swing_words(swung)), swung, part)
     if other_ball:
-        return Speaks(intent, f"{other_ball} ball", swung)
+        return Speaks(intent, _other(other_ball, in_wind), swung)
     if gripped_in > 0:
-        return Speaks(intent, f"gripped down {gripped_in:g} in", swung)
-    return Speaks(intent, "in the wind" if in_wind else "", swung, part)
+        return Speaks(intent, say("apart-gripped-down", by=grip(gripped_in)), swung)
+    return Speaks(intent, _other(other_ball, in_wind), swung, part)
+
+
+def _other(ball: str, in_wind: bool) -> Said:
+    return say("apart-ball", ball=term("ball", ball)) if ball else say("apart-in-wind") if in_wind else NOTHING
+
+
+def grip(inches: float) -> Quantity:
+    """How far down the grip, in inches, for a sentence."""
+    return club_length(inches * METRES_PER_INCH, form=Form.SHORT)
 
 
 def check_wind(mps: float, from_deg: float) -> None:
     """Raise BadInput for a wind that nobody is fitted in. from_deg: 0 against the shot, 90 from the right."""
     if not 0 <= mps <= MOST_WIND_MPS:
-        raise BadInput(f"Wind lies between 0 and {shown(MOST_WIND_MPS * 2.23694)} mph here.", field="wind_mps")
+        raise BadInput(say("run-wind-lies-between", most=speed(MOST_WIND_MPS)), field="wind_mps")
     if not 0 <= from_deg < 360:
-        raise BadInput("Where the wind comes from is an angle from 0 to 359°.", field="wind_from_deg")
+        raise BadInput(say("run-wind-comes-from"), field="wind_from_deg")
 
 
 MOST_GRIP_DOWN_IN = 4.0
@@ -117,7 +131,10 @@ MOST_GRIP_DOWN_IN = 4.0
 def check_grip(inches: float) -> None:
     """Raise BadInput for a grip nobody takes. inches: down from the end."""
     if not 0 <= inches <= MOST_GRIP_DOWN_IN:
-        raise BadInput(f"A club is gripped down by nought to {MOST_GRIP_DOWN_IN:g} in.", field="gripped_in")
+        raise BadInput(
+            say("run-gripped-down-at-most", most=grip(MOST_GRIP_DOWN_IN)),
+            field="gripped_in",
+        )
 
 
 MOVED = ("carry_m", "offline_m", "peak_m", "landing_deg", "hang_s")
@@ -141,8 +158,8 @@ def in_calm(values: Mapping[str, float], air: Air) -> dict[str, float]:
     return calm
 
 
-def ball_words(usual: Ball) -> str:
+def ball_words(usual: Ball) -> Said:
     """What is to be said where a session was hit with another ball than the player's; empty for that one."""
     if usual is Ball.OWN:
-        return ""
-    return f"All of it was hit with {usual.value} balls: the yardages are theirs, not those of the ball that is played."
+        return NOTHING
+    return say("run-hit-with-other-balls", ball=term("ball", usual))

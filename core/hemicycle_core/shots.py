@@ -5,7 +5,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterable, Mapping, Sequence
+from collections.abc import Callable, Iterable, Mapping, Sequence
 from dataclasses import dataclass, field, replace
 from enum import StrEnum
 
@@ -17,7 +17,8 @@ from .flight import FAIRWAY, Air, Anchor, Firmness, Launch, anchor, fly, run_out
 from .flight.anchor import LEAST_TO_ANCHOR_M
 from .impact import Lie
 from .kept import OnlyFields, lazily
-from .units import Quantity
+from .said import Form, Quantity, Said, Sayable, angle, far, high, joined, say, seconds, speed, spin, term
+from .units import Quantity as Measured
 
 
 class Source(StrEnum):
@@ -46,33 +47,45 @@ class Reading:
     the unit a fitter reads it in (`units.UNITS`), with so many digits."""
 
     key: str
-    label: str
-    quantity: Quantity
+    quantity: Measured
     low: float
     high: float
     shown: str
     digits: int = 0
 
+    @property
+    def label(self) -> Said:
+        return term("reading", self.key)
+
+    def said(self, value: float) -> Quantity:
+        """A value of it for a sentence, with the digits it has."""
+        return KIND[self.shown](value, form=Form.SHORT)
+
+
+KIND: dict[str, Callable[..., Quantity]] = {
+    "mph": speed, "deg": angle, "rpm": spin, "yd": far, "ft": high, "s": seconds,
+}  # fmt: skip
+
 
 READINGS: dict[str, Reading] = {
     reading.key: reading
     for reading in (
-        Reading("club_speed_mps", "Club speed", Quantity.SPEED, 10, 70, "mph", 1),
-        Reading("ball_speed_mps", "Ball speed", Quantity.SPEED, 5, 95, "mph", 1),
-        Reading("launch_deg", "Launch angle", Quantity.ANGLE, -10, 70, "deg", 1),
-        Reading("direction_deg", "Launch direction", Quantity.ANGLE, -45, 45, "deg", 1),
-        Reading("spin_rpm", "Spin", Quantity.SPIN, 0, 15_000, "rpm"),
-        Reading("axis_deg", "Spin axis", Quantity.ANGLE, -80, 80, "deg"),
-        Reading("attack_deg", "Attack angle", Quantity.ANGLE, -20, 20, "deg", 1),
-        Reading("path_deg", "Club path", Quantity.ANGLE, -30, 30, "deg", 1),
-        Reading("face_deg", "Face angle", Quantity.ANGLE, -30, 30, "deg", 1),
-        Reading("dynamic_loft_deg", "Dynamic loft", Quantity.ANGLE, -5, 80, "deg", 1),
-        Reading("carry_m", "Carry", Quantity.LENGTH, 0, 340, "yd"),
-        Reading("total_m", "Total", Quantity.LENGTH, 0, 400, "yd"),
-        Reading("offline_m", "Offline", Quantity.LENGTH, -150, 150, "yd"),
-        Reading("peak_m", "Peak height", Quantity.LENGTH, 0, 80, "ft"),
-        Reading("landing_deg", "Landing angle", Quantity.ANGLE, 0, 90, "deg"),
-        Reading("hang_s", "Hang time", Quantity.TIME, 0, 15, "s", 1),
+        Reading("club_speed_mps", Measured.SPEED, 10, 70, "mph", 1),
+        Reading("ball_speed_mps", Measured.SPEED, 5, 95, "mph", 1),
+        Reading("launch_deg", Measured.ANGLE, -10, 70, "deg", 1),
+        Reading("direction_deg", Measured.ANGLE, -45, 45, "deg", 1),
+        Reading("spin_rpm", Measured.SPIN, 0, 15_000, "rpm"),
+        Reading("axis_deg", Measured.ANGLE, -80, 80, "deg"),
+        Reading("attack_deg", Measured.ANGLE, -20, 20, "deg", 1),
+        Reading("path_deg", Measured.ANGLE, -30, 30, "deg", 1),
+        Reading("face_deg", Measured.ANGLE, -30, 30, "deg", 1),
+        Reading("dynamic_loft_deg", Measured.ANGLE, -5, 80, "deg", 1),
+        Reading("carry_m", Measured.LENGTH, 0, 340, "yd"),
+        Reading("total_m", Measured.LENGTH, 0, 400, "yd"),
+        Reading("offline_m", Measured.LENGTH, -150, 150, "yd"),
+        Reading("peak_m", Measured.LENGTH, 0, 80, "ft"),
+        Reading("landing_deg", Measured.ANGLE, 0, 90, "deg"),
+        Reading("hang_s", Measured.TIME, 0, 15, "s", 1),
     )
 }
 
@@ -136,7 +149,7 @@ class Shot(OnlyFields):
     protocol: str = FULL_SWING
     lie: Lie | None = None
     old_swing: bool = False
-    apart: str = ""
+    apart: Sayable = ""
     swing: str = "full"
     part: bool = False
     asked_m: float | None = None
@@ -191,9 +204,9 @@ def check_read_off(values: Mapping[str, float]) -> None:
     total that lies further behind it than a ball spins back."""
     carry, total = values.get("carry_m"), values.get("total_m")
     if not carry:
-        raise BadInput("Type the carry: how far it flew.", field="carry_m")
+        raise BadInput(say("shot-type-the-carry"), field="carry_m")
     if total is not None and total < carry - MOST_BACK_M:
-        raise BadInput("The total is shorter than the carry. Which of the two is it?", field="total_m")
+        raise BadInput(say("shot-total-behind-carry"), field="total_m")
 
 
 def check_readings(values: Mapping[str, float]) -> None:
@@ -201,20 +214,23 @@ def check_readings(values: Mapping[str, float]) -> None:
     for key, value in values.items():
         reading = READINGS.get(key)
         if reading is None:
-            raise BadInput(f"“{key}” is not a quantity Hemicycle knows.", field=key)
+            raise BadInput(say("shot-no-such-reading", key=key), field=key)
         if not np.isfinite(value) or not reading.low <= value <= reading.high:
             raise BadInput(
-                f"{reading.label} reads {value:g}, which no golf shot has "
-                f"({reading.low:g} to {reading.high:g} is possible). Check the unit of the column.",
+                say(
+                    "shot-reading-of-no-golf-shot",
+                    what=reading.label,
+                    value=reading.said(value),
+                    low=reading.said(reading.low),
+                    high=reading.said(reading.high),
+                ),
                 field=key,
             )
     if "carry_m" not in values and not {"ball_speed_mps", "launch_deg", "spin_rpm"} <= values.keys():
-        raise BadInput(
-            "A shot needs a carry, or ball speed, launch angle and spin to compute one from.", field="carry_m"
-        )
+        raise BadInput(say("shot-needs-a-carry"), field="carry_m")
     total, carry = values.get("total_m"), values.get("carry_m")
     if total is not None and carry is not None and total < carry - 15:
-        raise BadInput("Total is well under carry: are the two columns swapped?", field="total_m")
+        raise BadInput(say("shot-total-well-under-carry"), field="total_m")
 
 
 def fill_blanks(
@@ -321,5 +337,4 @@ def anchor_to(shots: Sequence[Shot], airs: Sequence[Air]) -> Anchor:
 def _saying(found: Anchor, short: int) -> Anchor:
     if not short:
         return found
-    words = "1 shot of a few yards is" if short == 1 else f"{short} shots of a few yards are"
-    return replace(found, sentence=f"{found.sentence} {words} left out of it.")
+    return replace(found, sentence=joined([found.sentence, say("shot-short-ones-left-out", n=short)]))

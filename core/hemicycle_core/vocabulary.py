@@ -22,9 +22,10 @@ from .rack.eligible import SWUNG_FULL
 from .rack.stock import Wear
 from .readout import USUAL, BenchColumn
 from .runs import OFFERED, Ball, swing_words
+from .said import far, read_out, say
 from .shots import CLEAN_LIES, READINGS, Intent, Strike
 from .thresholds import ROUND_BANDS
-from .units import UNITS
+from .units import UNITS, metres
 from .wedges.delivery import DIVOT_WORDS
 from .wedges.short_end import SCHOOL_WHY
 from .wedges.words import COMPLAINT_WORDS, WEDGE_WISH_WORDS, Finish, WedgeUse
@@ -34,58 +35,61 @@ SHORT_RULES = (GapRule.EVEN_STEPS, GapRule.CARRY_ONLY)  # roll-out covers nothin
 
 def vocabulary() -> dict[str, Any]:
     """Plain data. Readings by key: label, unit and digits as shown, and the canonical value of one shown unit."""
-    return {
-        "cautions": {"bend": BENDING, "shaft": SHAFT_WORK},
-        "readings": {
-            key: {
-                "label": reading.label,
-                "unit": "°" if reading.shown == "deg" else reading.shown,
-                "digits": reading.digits,
-                "scale": UNITS[reading.shown].scale,
-            }
-            for key, reading in READINGS.items()
-        },
-        "rules": {rule.value: words[0].upper() + words[1:] for rule, words in RULE_WORDS.items()},
-        "shortRules": [rule.value for rule in SHORT_RULES],
-        "heads": {kind.value: words for kind, words in HEAD_WORDS.items()},
-        "fitted": [kind.value for kind in SWUNG_FULL],
-        "firmness": [each.value for each in Firmness],
-        "jobs": [each.value for each in JobKind],
-        "misses": [each.value for each in Miss],
-        "likings": [each.value for each in Liking],
-        "felt": {felt.value: words for felt, words in ASKED.items()},
-        "round": [f"{low:g} to {high:g} yd" for low, high in ROUND_BANDS],
-        "modes": [each.value for each in PlayerMode],
-        "strikes": [each.value for each in Strike],
-        "intents": [each.value for each in Intent],
-        "protocols": {
-            key: {
-                "name": each.name,
-                "why": each.why,
-                "intents": [intent.value for intent in each.intents],
-                "shots": each.shots,
-            }
-            for key, each in PROTOCOLS.items()
-        },
-        "sole": {
-            "turf": {"grass": [each.value for each in ON_GRASS], "sand": [each.value for each in IN_SAND]},
-            "confidence": list(CERTAIN),
-            "controls": {each.value: words for each, words in CONTROL_WORDS.items()},
-            "soles": [LEAST_SOLES, MOST_SOLES],
-        },
-        "columns": [each.value for each in BenchColumn],
-        "usualColumns": [each.value for each in USUAL],
-        "lengths": {each: swing_words(each) for each in OFFERED},
-        "balls": [each.value for each in Ball],
-        "wear": [each.value for each in Wear],
-        "wedgeUses": [each.value for each in WedgeUse],
-        "wedgeWishes": {each.value: words for each, words in WEDGE_WISH_WORDS.items()},
-        "complaints": {each.value: words for each, words in COMPLAINT_WORDS.items()},
-        "finishes": [each.value for each in Finish],
-        "deliveries": {each.value: words for each, words in DIVOT_WORDS.items()},
-        "schools": {each.value: words for each, words in SCHOOL_WHY.items()},
-        "lies": [each.value for each in Lie],
-        "cleanLies": [each.value for each in Lie if each in CLEAN_LIES],
-        "most": {"clubsToPlace": MOST_OFFERED, "plans": MOST_KEPT_PLANS},
-        "step": {"leastM": LEAST_STEP_M, "mostM": MOST_STEP_M},
-    }
+    made: dict[str, Any] = read_out(
+        {
+            "cautions": {"bend": BENDING, "shaft": SHAFT_WORK},
+            "readings": {
+                key: {
+                    "label": reading.label,
+                    "unit": "°" if reading.shown == "deg" else reading.shown,
+                    "digits": reading.digits,
+                    "scale": UNITS[reading.shown].scale,
+                }
+                for key, reading in READINGS.items()
+            },
+            "rules": {rule.value: say("as-a-sentence", said=words) for rule, words in RULE_WORDS.items()},
+            "shortRules": [rule.value for rule in SHORT_RULES],
+            "heads": {kind.value: words for kind, words in HEAD_WORDS.items()},
+            "fitted": [kind.value for kind in SWUNG_FULL],
+            "firmness": [each.value for each in Firmness],
+            "jobs": [each.value for each in JobKind],
+            "misses": [each.value for each in Miss],
+            "likings": [each.value for each in Liking],
+            "felt": {felt.value: words for felt, words in ASKED.items()},
+            "round": [say("round-band", low=far(metres(low)), high=far(metres(high))) for low, high in ROUND_BANDS],
+            "modes": [each.value for each in PlayerMode],
+            "strikes": [each.value for each in Strike],
+            "intents": [each.value for each in Intent],
+            "protocols": {
+                key: {
+                    "name": each.name,
+                    "why": each.why,
+                    "intents": [intent.value for intent in each.intents],
+                    "shots": each.shots,
+                }
+                for key, each in PROTOCOLS.items()
+            },
+            "sole": {
+                "turf": {"grass": [each.value for each in ON_GRASS], "sand": [each.value for each in IN_SAND]},
+                "confidence": list(CERTAIN),
+                "controls": {each.value: words for each, words in CONTROL_WORDS.items()},
+                "soles": [LEAST_SOLES, MOST_SOLES],
+            },
+            "columns": [each.value for each in BenchColumn],
+            "usualColumns": [each.value for each in USUAL],
+            "lengths": {each: swing_words(each) for each in OFFERED},
+            "balls": [each.value for each in Ball],
+            "wear": [each.value for each in Wear],
+            "wedgeUses": [each.value for each in WedgeUse],
+            "wedgeWishes": {each.value: words for each, words in WEDGE_WISH_WORDS.items()},
+            "complaints": {each.value: words for each, words in COMPLAINT_WORDS.items()},
+            "finishes": [each.value for each in Finish],
+            "deliveries": {each.value: words for each, words in DIVOT_WORDS.items()},
+            "schools": {each.value: words for each, words in SCHOOL_WHY.items()},
+            "lies": [each.value for each in Lie],
+            "cleanLies": [each.value for each in Lie if each in CLEAN_LIES],
+            "most": {"clubsToPlace": MOST_OFFERED, "plans": MOST_KEPT_PLANS},
+            "step": {"leastM": LEAST_STEP_M, "mostM": MOST_STEP_M},
+        }
+    )
+    return made

@@ -68,17 +68,17 @@ def said(judged: Decision, in_hand: str = "A") -> list[str]:
     lines = []
     for verdict in judged.verdicts:
         chance = "" if verdict.chance is None else f" {verdict.chance:.0%}"
-        lines.append(f"{verdict.letter}: {verdict.headline}.{chance} {verdict.why}")
-        lines += [f"   against: {verdict.against}"] if verdict.against else []
-        lines += [f"   then: {verdict.change}"] if verdict.change else []
+        lines.append(f"{verdict.letter}: {verdict.headline!s}.{chance} {verdict.why!s}")
+        lines += [f"   against: {verdict.against!s}"] if verdict.against else []
+        lines += [f"   then: {verdict.change!s}"] if verdict.change else []
     choice = judged.choice
     more = (
         ""
         if choice.more is None
-        else f", {choice.more.count} more with {choice.more.words}{' in vain' * choice.more.in_vain}"
+        else f", {choice.more.count} more with {choice.more.words!s}{' in vain' * choice.more.in_vain}"
     )
-    lines.append(f"Choice: {choice.sentence} [{'settled' if choice.settled else 'not settled'}{more}]")
-    lines.append(f"Next: {next_step(judged.verdicts, in_hand, choice)}")
+    lines.append(f"Choice: {choice.sentence!s} [{'settled' if choice.settled else 'not settled'}{more}]")
+    lines.append(f"Next: {next_step(judged.verdicts, in_hand, choice)!s}")
     return lines
 
 
@@ -316,7 +316,7 @@ def compared_cases() -> Iterator[tuple[str, str, Callable[[], list[str]]]]:
 
 def everything() -> Sequence[tuple[str, str, list[str]]]:
     made = (*judged_cases(), *bag_cases(), *compared_cases())
-    return [(name, given, make()) for name, given, make in made]
+    return [(name, given, [str(each) for each in make()]) for name, given, make in made]
 
 
 def printed() -> str:

@@ -222,4 +222,4 @@ def test_a_shot_of_a_few_yards_is_left_out_of_the_anchor_and_said():
     topped = Shot({"ball_speed_mps": 8.0, "launch_deg": 2.0, "spin_rpm": 500.0, "carry_m": 1.5})
     plain, beside = (anchor_to(each, [Air()] * len(each)) for each in (rows, [*rows, topped]))
     assert beside.scales == plain.scales
-    assert beside.sentence == f"{plain.sentence} 1 shot of a few yards is left out of it."
+    assert beside.sentence == f"{plain.sentence!s} 1 shot of a few yards is left out of it."

@@ -137,7 +137,7 @@ def test_neighbours_nearer_than_the_spread_and_flights_out_of_line_are_said():
             irons(140, 152, 164), (27, 21, 28), (48, 45, 48), (6000, 5000, 5600), strict=True
         )
     ]
-    assert said(flat, "peak_m")[0].startswith("8i flies lower (69 ft)")
+    assert str(said(flat, "peak_m")[0]).startswith("8i flies lower (69 ft)")
     assert said(flat, "landing_deg") == ["7i lands steeper than 8i: 48° against 45°."]
     assert said(flat, "spin_rpm") == ["7i spins more than 8i: read it with speed and launch."]
 

@@ -52,7 +52,7 @@ def test_it_does_not_matter_which_of_two_is_named_first(metric):
     ],
 )
 def test_a_difference_that_is_real_is_said_in_the_units_of_its_kind(metric, words):
-    assert re.fullmatch(words, compare(A, B, metric=metric).sentence)
+    assert re.fullmatch(words, str(compare(A, B, metric=metric).sentence))
 
 
 def test_left_and_right_are_one():

@@ -42,7 +42,7 @@ def test_a_day_is_fast_when_two_own_clubs_are_two_in_a_hundred_faster_and_that_i
     # A monitor that reads a metre a second otherwise from day to day cannot tell.
     wild = Monitor(changed={"club_speed_mps": Noise(0.4, 1.0)})
     assert day_of([("7i", fast, THEN), ("4H", fast, THEN)], wild).kind is DayKind.USUAL
-    assert day_words(day_of([], Monitor(), DayKind.SLOW), []).startswith("A slow day: the fitter says so.")
+    assert str(day_words(day_of([], Monitor(), DayKind.SLOW), [])).startswith("A slow day: the fitter says so.")
     assert day_words(Day(DayKind.USUAL), ["A"]) == ""
 
 
@@ -100,11 +100,13 @@ def test_a_bay_whose_smash_is_above_what_clubs_can_do_is_doubted_once_and_not_sh
         return [Shot({"carry_m": 160.0, "club_speed_mps": 40.0, "ball_speed_mps": 40.0 * each}) for each in smashes]
 
     many, few = read([1.56] * 7 + [1.45] * 3), read([1.56] + [1.45] * 6)
-    assert smash_doubted([(many, HeadType.HYBRID)]).startswith("7 of 10 smash figures are above what a club can do")
+    assert str(smash_doubted([(many, HeadType.HYBRID)])).startswith(
+        "7 of 10 smash figures are above what a club can do"
+    )
     assert questioned([(many, HeadType.HYBRID)]) == [[]]
     assert smash_doubted([(few, HeadType.HYBRID)]) == ""
     ((one,),) = questioned([(few, HeadType.HYBRID)])
-    assert one.sentence.startswith("Smash 1.56")
+    assert str(one.sentence).startswith("Smash 1.56")
 
 
 def test_equal_strike_needs_three_shots_struck_in_the_middle_with_each():
@@ -116,7 +118,9 @@ def test_equal_strike_needs_three_shots_struck_in_the_middle_with_each():
     few = replace(a, shots=[*off, *a.shots[6:]])
     found = compare(few, b)
     assert not found.settled and found.more == 1
-    assert found.sentence.startswith("A and B are not comparable at equal strike: 1 more struck in the middle with A")
+    assert str(found.sentence).startswith(
+        "A and B are not comparable at equal strike: 1 more struck in the middle with A"
+    )
     assert "give or take" in compare(a, b).sentence
 
 
@@ -147,7 +151,7 @@ def test_an_eased_swing_is_told_beside_the_stock_one_and_low_and_high_lie_so_far
     said = "Eased: 2 yd shorter, spreads 3 yd less. It goes as far at less than full."
     assert eased.sentence == f"{said} And it repeats better: it could be the stock swing."
     _, hard = findings([*stock, *hit(163.0, 58.0, Intent.HARD, "effort")])
-    assert hard.sentence.endswith("Not what was meant.")
+    assert str(hard.sentence).endswith("Not what was meant.")
     low, high = (
         hit(150.0, 60.0, each, "shaped", peak=peak) for each, peak in ((Intent.LOW, 18.0), (Intent.HIGH, 33.0))
     )
@@ -160,7 +164,7 @@ def test_shots_from_another_lie_say_what_the_lie_does_and_nothing_of_the_club():
     rough = [replace(shot, lie=Lie.ROUGH) for shot in shots(166, n=5, spread=1.5, seed=7)]
     (found,) = by_lie([*stock, *rough])
     assert (found.lie, found.n, found.sure) == (Lie.ROUGH, 5, True)
-    assert found.sentence.startswith("From rough: 1") and "yd shorter" in found.sentence
+    assert str(found.sentence).startswith("From rough: 1") and "yd shorter" in found.sentence
     assert judge(case([*stock, *rough])).why == judge(case(stock)).why
-    assert by_lie([*stock, *rough[:1]])[0].sentence.endswith("With 1 shot that may be chance.")
+    assert str(by_lie([*stock, *rough[:1]])[0].sentence).endswith("With 1 shot that may be chance.")
     assert by_lie(rough) == []

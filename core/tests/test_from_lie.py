@@ -36,7 +36,9 @@ def test_from_rough_the_hybrid_is_best_the_wood_next_and_a_thin_long_iron_worst_
     left = [from_lie(stock, stock, Lie.ROUGH, kind) for kind in ROUGH]
     assert [each.carry for each in left] == sorted((each.carry for each in left), reverse=True)
     assert 0.90 < left[0].carry < 0.96 and 0.80 < left[2].carry < 0.90
-    assert left[0].words.startswith("from rough: ") and left[0].words.endswith("by judgement, not hit from there")
+    assert str(left[0].words).startswith("from rough: ") and str(left[0].words).endswith(
+        "by judgement, not hit from there"
+    )
     wood, iron = (from_lie(stock, stock, Lie.TIGHT, kind) for kind in (HeadType.FAIRWAY, HeadType.IRON))
     assert iron.carry < wood.carry < 1 and iron.wide > wood.wide
     short = from_lie(stock, stock, Lie.ROUGH, HeadType.IRON, loft_deg=40)
@@ -100,7 +102,9 @@ def test_the_lie_that_jobs_are_met_from_turns_the_choice_and_shots_from_there_tu
     both = [TEE, replace(FROM_ROUGH, uses_per_round=12)]
     turned = first(wood, both)
     assert turned.choice.letter == "B"
-    assert turned.choice.sentence.endswith("From a clean lie A would do the jobs better; from rough it loses more.")
+    assert str(turned.choice.sentence).endswith(
+        "From a clean lie A would do the jobs better; from rough it loses more."
+    )
     told = {each.job.name: each.lie for each in turned.weighed.played["A"]}
     assert told["Off the tee"] is None and told["Out of the rough"].n == 0
     hit = first([*wood, *lying(168, 8)], both)

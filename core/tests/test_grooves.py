@@ -100,7 +100,7 @@ def test_the_test_goes_by_turns_dry_then_wet_and_says_what_comes_next():
     assert next_task(asked, 1, Lie.WET) == GrooveTask(1, Lie.WET, 2) and next_task(asked, 9, None).club == 2
     assert minutes_of(asked) == 6 and minutes_of([]) == 0 and next_task([], 1, None) is None
     assert next_words(next_task(asked, 1, Lie.WET), "54 old") == "54 old, wet, half swing: 3 more shots."
-    assert next_words(None, "").startswith("Both wedges are hit")
+    assert str(next_words(None, "")).startswith("Both wedges are hit")
 
 
 @pytest.mark.parametrize("aside", [True, False])

@@ -65,7 +65,7 @@ def test_computed_figures_make_a_verdict_less_sure_than_measured_ones():
 
 def test_what_is_a_whole_step_off_is_not_one_head_away():
     assert verdict(shots(187, n=9, spread=2)).headline == "One head away"
-    assert verdict(shots(230, n=6)).headline.endswith("yd too long for this slot")
+    assert str(verdict(shots(230, n=6)).headline).endswith("yd too long for this slot")
 
 
 def test_a_veto_stands_and_what_never_lands_steep_enough_is_not_held_up_whatever_its_speed():
@@ -112,7 +112,7 @@ def test_shots_that_do_not_count_change_nothing():
 
 def test_a_verdict_says_its_numbers_and_what_would_settle_it():
     said = verdict(shots(181, n=4, spread=5, aside=(160, 162)))
-    assert said.why.startswith("Carries 1")
+    assert str(said.why).startswith("Carries 1")
     assert "Does “Par three”" in said.why
     assert "A miss costs" in said.why
     assert said.change is None or f"About {said.more} more with A" in said.change
@@ -124,28 +124,28 @@ def test_a_verdict_says_its_numbers_and_what_would_settle_it():
 
 def test_the_commonest_way_to_fail_is_the_argument_against():
     right = [Shot({**shot.values, "offline_m": 15.0}) for shot in shots(179, n=9, spread=2)]
-    assert re.fullmatch(r"\d in 10 go right on “Par three”.", verdict(right).against)
+    assert re.fullmatch(r"\d in 10 go right on “Par three”.", str(verdict(right).against))
     left = [Shot({**shot.values, "offline_m": -15.0}) for shot in shots(179, n=9, spread=2)]
-    assert verdict(left).against == verdict(right).against.replace("right", "left")
+    assert verdict(left).against == str(verdict(right).against).replace("right", "left")
     assert verdict(left).chance == verdict(right).chance
 
 
 def test_a_club_a_little_long_is_one_turn_away_and_the_turn_is_flown_not_tabled():
     long_ = launched(127, 16, 5200, n=20)
     said = verdict(long_, up_deg=2.0, down_deg=2.0)
-    assert (said.kind, said.headline) == (Kind.ONE_TURN, f"One turn away: {said.turn.change.words}")
+    assert (said.kind, said.headline) == (Kind.ONE_TURN, f"One turn away: {said.turn.change.words!s}")
     assert said.turn.change.amount > 0
     assert -6 < yards(said.turn.gain("carry_m")) / said.turn.change.amount < -1
     assert "give or take" in said.change
     assert verdict(long_).kind is Kind.ONE_HEAD
     (chosen,) = session(case(long_, up_deg=2.0)).verdicts
     assert (chosen.kind, chosen.turn, chosen.why) == (Kind.RECOMMENDED, said.turn, said.why)
-    assert chosen.headline == f"Recommended, one turn away: {said.turn.change.words}"
+    assert chosen.headline == f"Recommended, one turn away: {said.turn.change.words!s}"
 
     # At the end of its sleeve nothing more is proposed than what the rack has, or that there is nothing.
     spent = verdict(long_, up_deg=0.0, down_deg=4.0, loft_deg=22.0, next_heads=((19.0, 1.0), (24.0, 1.0)))
     assert spent.kind is Kind.ONE_HEAD
-    assert spent.change.startswith("A weaker head of its kind, 2° more loft (24°), is on the rack: ")
+    assert str(spent.change).startswith("A weaker head of its kind, 2° more loft (24°), is on the rack: ")
     assert verdict(long_, loft_deg=22.0, next_heads=((18.0, 1.0),)).change == NO_REMEDY
 
 

@@ -105,10 +105,12 @@ def test_what_no_swing_covers_and_what_two_wedges_share_follow_from_the_numbers(
     assert [(each.low_m, each.high_m) for each in card.open] == wide and wide
     for each in card.open:
         low, high = round(yards(each.low_m)), round(yards(each.high_m))
-        assert each.sentence.startswith(f"Nothing between {low} ") and each.sentence.endswith(f": {high - low} yd.")
+        assert str(each.sentence).startswith(f"Nothing between {low} ") and str(each.sentence).endswith(
+            f": {high - low} yd."
+        )
     (shared,) = card.shared
     assert {shared.first[0], shared.second[0]} == {"PW", "58"} and shared.better == "58 full"
-    assert "58 full stops" in shared.sentence and shared.sentence.endswith("yd sooner.")
+    assert "58 full stops" in shared.sentence and str(shared.sentence).endswith("yd sooner.")
 
 
 @pytest.mark.parametrize(
@@ -142,7 +144,9 @@ def test_what_the_card_still_wants_comes_in_order_and_counts_its_minutes():
     assert plan.next_after(7, "full") == Task(1, "three_quarter", 0)
     assert next_words(plan.next_after(1, "half"), "54") == "54, half: 1 more shot."
     done = part_plan([(1, "half", {"half": 3, "7:30": 3})])
-    assert done.next_after(1, "half") is None and done.minutes == 0 and next_words(None, "").startswith("Every swing")
+    assert (
+        done.next_after(1, "half") is None and done.minutes == 0 and str(next_words(None, "")).startswith("Every swing")
+    )
 
 
 def test_short_tests_are_no_swing_of_the_card_and_a_stock_swing_hit_for_it_counts():

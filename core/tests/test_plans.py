@@ -101,7 +101,7 @@ def test_a_newcomer_is_told_by_what_it_closes_leaves_and_crowds():
     assert told(172, 193) == "Closes the 26 yd between 5i and 5W."
     assert told(192, 199) == "Of the 26 yd between 5i and 5W, 22 stay open below it, but only 4 yd under your 5W."
     assert told(160, 168) == "Only 2 yd under your 5i."
-    assert left_open(before).startswith("26 yd uncovered between 5i and 5W; 20 yd")
+    assert str(left_open(before)).startswith("26 yd uncovered between 5i and 5W; 20 yd")
 
 
 def test_what_several_clubs_make_of_the_bag_is_told_by_the_widest_hole_and_what_is_left():
@@ -120,7 +120,7 @@ def test_what_several_clubs_make_of_the_bag_is_told_by_the_widest_hole_and_what_
         before, coverage([*own, two[0]], RULES), "A"
     )
     gone = coverage([club for club in own if club.name != "5W"], RULES)
-    assert rebagged(before, gone, [], ["5W"]).startswith("The widest hole goes from 26 to ")
+    assert str(rebagged(before, gone, [], ["5W"])).startswith("The widest hole goes from 26 to ")
     assert rebagged(before, before, [], []) == left_open(before)
 
 

@@ -162,7 +162,7 @@ def test_learning_and_a_changed_swing_are_said_only_when_they_are_there():
     ]
     moved = [(b, Shot({"path_deg": shot.values["path_deg"] + 0.1 * i})) for i, (b, shot) in enumerate(steady)]
     assert swing_changes(steady) == []
-    assert swing_changes(moved)[0].startswith("Club path has moved")
+    assert str(swing_changes(moved)[0]).startswith("Club path has moved")
 
 
 def test_a_step_of_a_spread_and_two_thirds_is_the_least_that_is_a_step():

@@ -329,7 +329,7 @@ def test_a_share_is_said_in_tens_and_its_ends_in_words(share):
     if said in ("hardly ever", "nearly always"):
         assert min(share, 1 - share) <= 0.05
     else:
-        word = said.split()[0]
+        word = str(said).split()[0]
         tenths = {"once": 1, "twice": 2}.get(word) or int(word)
         assert 1 <= tenths <= 9
         assert abs(tenths / 10 - share) <= 0.0501

@@ -9,7 +9,7 @@ from hemicycle_core.shots import FULL_SWING, READINGS, Intent, Shot
 @pytest.mark.parametrize("key", PROTOCOLS)
 def test_a_protocol_says_what_it_asks_and_needs(key):
     protocol = PROTOCOLS[key]
-    assert protocol.key == key and protocol.name and protocol.why.endswith(".")
+    assert protocol.key == key and protocol.name and str(protocol.why).endswith(".")
     assert protocol.intents and protocol.shots > 0
     assert set(protocol.readings) <= set(READINGS)
     assert all(asked(key, intent) is protocol for intent in protocol.intents)

@@ -39,7 +39,7 @@ def test_players_are_about_as_fast_by_their_ball(mine, theirs, same):
 
 
 def test_what_rough_does_is_said_to_those_who_play_from_it():
-    assert rough_words(HeadType.FAIRWAY, ["rough", "tee"]).startswith("From rough a large head grabs")
+    assert str(rough_words(HeadType.FAIRWAY, ["rough", "tee"])).startswith("From rough a large head grabs")
     assert rough_words(HeadType.HYBRID, ["semi-rough"]) == "Best from rough."
     assert rough_words(HeadType.FAIRWAY, ["tee", "fairway"]) == rough_words(HeadType.IRON, ["rough"]) == ""
 

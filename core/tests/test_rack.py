@@ -111,7 +111,7 @@ def test_the_short_list_turns_the_sleeve_when_it_pays_and_names_what_speed_does_
     assert "in the window" in turned.sentence
     rows = shortlist(offers, expectation, windows=window(low, high), holds_deg=44.0)
     assert [(row.offer.name, row.supported) for row in rows] == [("4H", True), ("U3", False)]
-    assert rows[1].sentence.startswith("Not supported by this speed")
+    assert str(rows[1].sentence).startswith("Not supported by this speed")
     there = shortlist(offers[:1], expectation, windows=window(hybrid.carry_m - 4, hybrid.carry_m + 4))
     assert there[0].turn_deg == 0
 
@@ -135,7 +135,7 @@ def test_the_short_list_follows_the_wish():
     plain = shortlist(offers, expectation, windows=None)
     assert {row.chance for row in plain} == {None}
     assert [row.expected.carry_m for row in plain] == sorted((e.carry_m for e in expected.values()), reverse=True)
-    assert plain[0].sentence.startswith("Should carry ")
+    assert str(plain[0].sentence).startswith("Should carry ")
 
 
 def test_a_landing_that_no_club_has_at_this_speed_is_out_of_reach_and_says_what_is_not():

@@ -97,7 +97,7 @@ def test_a_swing_that_moves_is_told_from_clubs_that_differ():
 
     assert swing_changes(list(shots(0.0))) == []
     (said,) = swing_changes(list(shots(3.0)))
-    assert said.startswith("Attack angle has moved")
+    assert str(said).startswith("Attack angle has moved")
 
 
 def test_learning_needs_eight_shots_and_more_than_chance():

@@ -66,7 +66,7 @@ def test_every_figure_of_a_verdict_is_the_average_it_speaks_of(seed):
         carry, landing = (average(values_of(case.candidate.shots, key)).mean for key in ("carry_m", "landing_deg"))
         low, high = next((target.low, target.high) for target in case.targets if target.quantity == "carry_m")
         said = re.match(
-            r"Carries (\d+), (?:inside|(\d+) (short|long) of) (\d+) to (\d+)\..*Lands at (\d+)°", verdict.why
+            r"Carries (\d+), (?:inside|(\d+) (short|long) of) (\d+) to (\d+)\..*Lands at (\d+)°", str(verdict.why)
         )
         carries, off, way, least, most, lands = said.groups()
         assert [int(carries), int(least), int(most)] == [fitter_round(yards(each)) for each in (carry, low, high)]
@@ -74,7 +74,7 @@ def test_every_figure_of_a_verdict_is_the_average_it_speaks_of(seed):
         gap = {"short": int(least) - int(carries), "long": int(carries) - int(most)}.get(way)
         assert gap == (int(off) if off else None)
         assert off or int(least) <= int(carries) <= int(most)
-        if off and (named := re.search(r"(\d+) yd too (short|long)", verdict.headline)):
+        if off and (named := re.search(r"(\d+) yd too (short|long)", str(verdict.headline))):
             assert named.groups() == (off, way)
         if verdict.letter == judged.choice.letter and off:
-            assert verdict.headline.startswith("Recommended, ")
+            assert str(verdict.headline).startswith("Recommended, ")

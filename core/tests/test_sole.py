@@ -19,7 +19,7 @@ from hemicycle_core.judge.soles import (
     proposed,
     warnings,
 )
-from hemicycle_core.protocols.sole import PLACES, USUAL, Handing, Said, SoleTest, TurfSaid, standing
+from hemicycle_core.protocols.sole import PLACES, USUAL, AfterShots, Handing, SoleTest, TurfSaid, standing
 from hemicycle_core.protocols.sole_measured import at_odds, measured
 from hemicycle_core.protocols.sole_result import LoftRole, blindness, loft_needed, result, which_lie
 from hemicycle_core.rack.soles import WedgeHead, in_less_loft
@@ -107,7 +107,8 @@ def test_a_club_with_two_codes_is_ranked_once_and_says_how_well_the_preference_r
     found = result(test, handed, NAMES)
     assert sorted(found.order) == [0, 1, 2] and found.named == 2
     assert (
-        found.repeats.startswith("Lamp was handed under two codes: they came out ") and "give or take" in found.repeats
+        str(found.repeats).startswith("Lamp was handed under two codes: they came out ")
+        and "give or take" in found.repeats
     )
 
 
@@ -198,7 +199,7 @@ def test_clubs_of_a_test_are_of_one_loft_and_what_else_differs_is_said():
     with pytest.raises(BadInput):
         check_clubs([own])
     told = warnings([own, wide], Control.OWN)
-    assert [each.split()[1] for each in told[:2]] == ["shafts", "finishes"] and "fresh grooves" in told[-1]
+    assert [str(each).split()[1] for each in told[:2]] == ["shafts", "finishes"] and "fresh grooves" in told[-1]
     assert warnings([wide, replace(wide, name="Other")], Control.FRESH) == []
     assert "no control" in warnings([wide, replace(wide, name="Other")], None)[0]
     assert any("lengths differ by 1 in" in each for each in warnings([wide, replace(wide, length_m=0.9204)], None))
@@ -239,7 +240,7 @@ def test_distance_and_spin_are_measured_apart_and_what_disagrees_is_said():
     assert one.low_m < one.spread_m < one.high_m and found.lines[0].cells["sand"].left_m == 2.0
     assert found.lines[1].cells["sand"].left_m is None and found.lines[1].cells["sand"].run_m is None
     said = at_odds(0, found, NAMES.__getitem__)
-    assert said.startswith("Kite is liked best, yet Lamp repeats its distance better and it spins under the floor")
+    assert str(said).startswith("Kite is liked best, yet Lamp repeats its distance better and it spins under the floor")
     assert at_odds(1, found, NAMES.__getitem__) == "" and at_odds(None, found, NAMES.__getitem__) == ""
     nothing = measured({}, {}, NAMES.__getitem__)
     assert (nothing.tightest, nothing.sentences) == (None, ())
@@ -338,23 +339,23 @@ def test_a_sole_in_less_loft_is_of_its_own_model_if_that_can_be_had():
 @pytest.mark.parametrize(
     ("said", "lie", "field"),
     [
-        (Said(said=2), Lie.FAIRWAY, "said"),
-        (Said(best=-3), Lie.FAIRWAY, "said"),
-        (Said(turf=TurfSaid.DEEP), Lie.FAIRWAY, "turf"),
-        (Said(turf=TurfSaid.DUG), Lie.SAND, "turf"),
-        (Said(groove=17), Lie.TIGHT, "groove"),
-        (Said(groove=-1), Lie.TIGHT, "groove"),
-        (Said(left_m=60), Lie.TIGHT, "left_m"),
-        (Said(left_m=-0.1), Lie.TIGHT, "left_m"),
-        (Said(sound="x" * 41), Lie.TIGHT, "sound"),
+        (AfterShots(said=2), Lie.FAIRWAY, "said"),
+        (AfterShots(best=-3), Lie.FAIRWAY, "said"),
+        (AfterShots(turf=TurfSaid.DEEP), Lie.FAIRWAY, "turf"),
+        (AfterShots(turf=TurfSaid.DUG), Lie.SAND, "turf"),
+        (AfterShots(groove=17), Lie.TIGHT, "groove"),
+        (AfterShots(groove=-1), Lie.TIGHT, "groove"),
+        (AfterShots(left_m=60), Lie.TIGHT, "left_m"),
+        (AfterShots(left_m=-0.1), Lie.TIGHT, "left_m"),
+        (AfterShots(sound="x" * 41), Lie.TIGHT, "sound"),
     ],
 )
 def test_what_cannot_be_said_from_a_lie_is_refused_and_the_ends_of_each_range_are_not(said, lie, field):
     with pytest.raises(BadInput) as refused:
         said.check(lie)
     assert refused.value.field == field
-    Said(said=-1, turf=TurfSaid.SHALLOW, best=1, groove=16, sound="x" * 40, left_m=59).check(Lie.SAND)
-    Said(groove=0, left_m=0).check(Lie.TIGHT)
+    AfterShots(said=-1, turf=TurfSaid.SHALLOW, best=1, groove=16, sound="x" * 40, left_m=59).check(Lie.SAND)
+    AfterShots(groove=0, left_m=0).check(Lie.TIGHT)
 
 
 def test_neighbours_that_are_not_told_apart_share_a_place():

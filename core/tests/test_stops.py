@@ -40,7 +40,7 @@ def test_each_wedge_lands_and_releases_as_it_was_seen_and_must_land_so_far_short
     found = stops(WEDGES, seen, GREEN)
     lob, set_ = found.lines
     assert (lob.club, set_.club) == (2, 1) and [round(yards(each.releases_m)) for each in found.lines] == [2, 9]
-    assert set_.sentence.startswith("PW lands 19, releases 9: land it 9 yd short, ")
+    assert str(set_.sentence).startswith("PW lands 19, releases 9: land it 9 yd short, ")
     assert found.sentences == ("58 stops 6.9 yd sooner than PW, give or take 1.0.",)
     # Firmer ground is computed beside what was seen, and further.
     assert (
@@ -54,14 +54,14 @@ def test_a_group_that_was_paced_once_counts_as_many_balls_and_has_no_doubt_of_it
     found = stops(WEDGES, [ball(1, 18, 27, n=4), ball(1, 20, 24), ball(2, 22, 24, n=3)], GREEN)
     line = next(each for each in found.lines if each.club == 1)
     assert line.n == 5 and yards(line.releases_m) == pytest.approx((4 * 9 + 4) / 5) and line.half_m is None
-    assert found.sentences[0].endswith("paced once: by how much is open.")
+    assert str(found.sentences[0]).endswith("paced once: by how much is open.")
 
 
 def test_alike_is_said_and_few_balls_do_not_tell_apart():
     alike = stops(WEDGES, [ball(1, 20, 23), ball(1, 20, 23.4), ball(2, 21, 24.1), ball(2, 21, 24.5)], GREEN)
     assert alike.sentences == ("PW and 58 stop alike.",)
     wide = stops(WEDGES, [ball(1, 20, 22), ball(1, 20, 28), ball(2, 21, 22), ball(2, 21, 24)], GREEN)
-    assert wide.sentences[0].endswith("not told apart yet.")
+    assert str(wide.sentences[0]).endswith("not told apart yet.")
     back = stops(WEDGES, [ball(2, 27, 25)], GREEN)
     assert "comes back 2" in back.lines[0].sentence and "short" not in back.lines[0].sentence
 
@@ -83,7 +83,7 @@ def test_what_was_seen_the_monitors_model_and_ours_stand_apart():
     assert stops([wedge(2, "58", shots=[Shot(values)])], seen, GREEN).lines[0].modelled_m is None
     apart = stops(WEDGES, [*seen, ball(2, 22, 33, kind=Ball.RANGE), ball(2, 30, 40, target=40)], GREEN)
     assert [(each.ball, each.n) for each in apart.lines] == [(Ball.OWN, 2), (Ball.RANGE, 1)]
-    assert apart.lines[1].sentence.startswith("58 with a range ball ")
+    assert str(apart.lines[1].sentence).startswith("58 with a range ball ")
     assert stops(WEDGES, [], GREEN) is None
 
 

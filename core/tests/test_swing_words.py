@@ -7,7 +7,7 @@ import pytest
 from builds import case, session, shots
 from hemicycle_core.bag import HeadType
 from hemicycle_core.brief import Fear, Feared, Miss
-from hemicycle_core.decision.said import beside
+from hemicycle_core.decision.sentences import beside
 from hemicycle_core.decision.worth import Worth
 from hemicycle_core.judge import Candidate, Liking, Metric, compare
 from hemicycle_core.judge.feel import Feel, Felt, liking
@@ -49,8 +49,8 @@ def test_the_ball_speed_that_a_wanted_carry_needs_rises_with_it():
         shot(172, ball_speed_mps=56.0, launch_deg=14.0, spin_rpm=4300.0) for _ in range(4)
     ])  # fmt: skip
     said = speed_needed(build, metres(179))
-    assert said.startswith("179 yd needs 12") and said.endswith("it has 125.")
-    needs = [float(speed_needed(build, metres(yd)).split()[3]) for yd in (172, 179, 186)]
+    assert str(said).startswith("179 yd needs 12") and str(said).endswith("it has 125.")
+    needs = [float(str(speed_needed(build, metres(yd))).split()[3]) for yd in (172, 179, 186)]
     assert needs == sorted(needs) and needs[0] == pytest.approx(125, abs=1)
     assert speed_needed(Candidate("A", "A", HeadType.HYBRID, [shot()] * 3), metres(179)) == ""
 
@@ -69,7 +69,7 @@ def test_swung_faster_struck_worse_shorter_is_said_of_the_one_it_is_true_of():
         return Candidate(letter, letter, HeadType.HYBRID, hit)
 
     struck = compare(build("A", 184, 42.0, 60.0), build("B", 176, 43.0, 59.0))
-    assert struck.sentence.endswith("B was swung faster, struck worse, and went shorter.")
+    assert str(struck.sentence).endswith("B was swung faster, struck worse, and went shorter.")
     assert "swung faster" not in compare(build("A", 184, 42.0, 60.0), build("B", 176, 41.0, 58.5)).sentence
 
 
@@ -90,10 +90,9 @@ def test_what_is_said_of_two_agrees_with_the_decision_and_with_its_own_figures()
     nothing = np.zeros(8)
     worths = {"A": Worth(nothing + 0.3, nothing, nothing), "B": Worth(nothing + 0.4, nothing, nothing - 0.3)}
     assert (
-        beside("B", "A", worths, "saves_most", feared)
-        == " Lost for its left: it saves 0.2 strokes a round less than A."
+        beside("B", "A", worths, "saves_most", feared) == "Lost for its left: it saves 0.2 strokes a round less than A."
     )
-    assert beside("B", "A", worths, "saves_most") == " It saves 0.2 strokes a round less than A."
+    assert beside("B", "A", worths, "saves_most") == "It saves 0.2 strokes a round less than A."
 
 
 def test_trust_in_a_club_for_the_tee_is_the_trust_in_it_there():

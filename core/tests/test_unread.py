@@ -73,7 +73,7 @@ def test_a_landing_that_was_not_read_does_not_hold_by_itself():
     assert found.chance == pytest.approx(read.verdicts[0].chance / 2, abs=0.03)
     assert (found.kind, found.headline) == (Kind.FILLS_NOT_SETTLED, "Landing angle not read: cannot be told")
     assert "Landing angle not read: whether it holds is not told." in found.why
-    assert found.change.startswith("A monitor that reads it")
+    assert str(found.change).startswith("A monitor that reads it")
     # It may come down flatter or steeper than is usual: what it runs is known no better for many shots.
     few, many = (session(case(without(sided(179, WIDE * n), "landing_deg"))).weighed.played["A"][0] for n in (1, 5))
     steady = session(case(sided(179, WIDE * 5))).weighed.played["A"][0]
@@ -110,7 +110,7 @@ def test_a_head_whose_flight_is_not_known_is_not_as_sure_to_land_as_asked():
     window = {HeadType.HYBRID: (metres(160), metres(200))}
     free, held = (shortlist(offer, expect(clubs), windows=window, holds_deg=holds)[0] for holds in (None, 45.0))
     assert held.chance == pytest.approx(free.chance / 2)
-    assert held.sentence.endswith("how it lands is not known.")
+    assert str(held.sentence).endswith("how it lands is not known.")
 
 
 # Lengths

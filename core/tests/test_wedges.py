@@ -87,7 +87,7 @@ def test_a_step_at_one_swing_is_said_where_it_is_another_and_a_sole_is_open_wher
     step = AlikeStep(metres(12.2), metres(2.4))
     assert step.beside(metres(12.9)) == ""
     assert step.beside(metres(16)) == "Had the two been swung alike: 12, give or take 2."
-    assert AlikeStep(metres(12), 0.01).beside(metres(16)).endswith("give or take 1.")
+    assert str(AlikeStep(metres(12), 0.01).beside(metres(16))).endswith("give or take 1.")
     assert as_lofted(57, ENDS[0]) and not as_lofted(56, ENDS[0]) and not as_lofted(None, ENDS[0])
     assert soles_differ(["wide", "narrow", ""]) and not soles_differ(["wide", "", "wide"])
     assert grooves_fresh(Wear.FRESH, 90) and grooves_fresh(None, 10)
@@ -175,7 +175,7 @@ def test_a_high_launch_with_little_spin_is_named_for_what_speaks_for_it():
     windows = windows_at(54, mps(85))
     means = {"launch_deg": windows["launch_deg"].high + 2, "spin_rpm": windows["spin_rpm"].low - 800}
     found = flight_of(means, windows, Looks(high=4, called=6, age_rounds=120), 6)
-    assert found.high_little and found.causes[0].what.startswith("the contact is high")
+    assert found.high_little and str(found.causes[0].what).startswith("the contact is high")
     assert [bool(cause.why) for cause in found.causes] == [True, True, False, False, False]
     dug = Looks(soft=True, bounce_deg=5, delivery=Delivery.STEEP)
     assert "digs" in flight_of(means, windows, dug, 6).causes[0].what

@@ -239,7 +239,7 @@ def test_a_yardage_by_name_says_what_was_asked_and_what_came():
     ]  # fmt: skip
     (found,) = [each for each in findings([*swung(54, 5), *asked]) if each.protocol == "yardage"]
     assert round(yards(found.by["off_m"])) == 4 and found.as_asked is False
-    assert found.sentence.startswith("Asked 75: carries 79, 4 long, spreads 2 yd;")
+    assert str(found.sentence).startswith("Asked 75: carries 79, 4 long, spreads 2 yd;")
 
 
 def test_a_three_quarter_swing_that_goes_as_far_is_found():
@@ -249,7 +249,7 @@ def test_a_three_quarter_swing_that_goes_as_far_is_found():
         for off in (-1, 0, 1)
     ]
     found = [each for each in findings([*stock, *part]) if each.swing]
-    assert found[0].sentence.endswith(
+    assert str(found[0].sentence).endswith(
         "It goes as far at three-quarter. And it repeats better: it could be the stock swing."
     )
 

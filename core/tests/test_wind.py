@@ -53,7 +53,7 @@ def test_into_the_wind_the_low_one_does_the_job_that_the_high_one_does_in_still_
     played = weigh(builds, [still, against]).played
     assert played["A"][0].success > played["B"][0].success
     assert played["B"][1].success > played["A"][1].success
-    assert played["A"][0].wind == "" and played["A"][1].wind.startswith("15 mph against: ")
+    assert played["A"][0].wind == "" and str(played["A"][1].wind).startswith("15 mph against: ")
 
 
 def test_wind_from_any_side_is_that_from_each_and_still_air_is_no_wind():
@@ -69,7 +69,7 @@ def test_wind_from_any_side_is_that_from_each_and_still_air_is_no_wind():
     assert each[1].success < calm.success
     bare = Candidate("A", "A", HeadType.HYBRID, [Shot({"carry_m": shot.values["carry_m"]}) for shot in build.shots])
     (unread,) = weigh([bare], [sides[0]]).played["A"]
-    assert unread.wind.endswith("by a usual flight of its kind, its launch was not read")
+    assert str(unread.wind).endswith("by a usual flight of its kind, its launch was not read")
     with pytest.raises(BadInput, match="45 mph"):
         replace(GREEN, wind_mps=mps(50))
 

@@ -9,9 +9,13 @@ from functools import cache
 from typing import Any, TypeVar
 
 from django.core.validators import ProhibitNullCharactersValidator
+from drf_spectacular.extensions import OpenApiSerializerFieldExtension
+from hemicycle_core.said import Said, Sayable, as_data, as_said
 from rest_framework import serializers
 from rest_framework.request import Request
 from rest_framework_dataclasses.serializers import DataclassSerializer
+
+from .document import SENTENCE
 
 T = TypeVar("T")
 SENT = "sent"
@@ -34,8 +38,38 @@ class _Money(serializers.DecimalField):
         super().__init__(**{**options, "max_digits": 10, "decimal_places": 2})
 
 
+class Sentence(serializers.Field):  # type: ignore[type-arg]
+    """What is said, as data."""
+
+    def to_representation(self, value: Sayable) -> Any:
+        return as_data(value)
+
+    def to_internal_value(self, data: Any) -> Said:
+        try:
+            return as_said(data)
+        except ValueError as error:
+            raise serializers.ValidationError(str(error)) from error
+
+
+class SentenceAsData(OpenApiSerializerFieldExtension):  # type: ignore[no-untyped-call]
+    """A sentence stands once in the document."""
+
+    target_class = Sentence
+
+    def get_name(self) -> str:
+        return "Sentence"
+
+    def map_serializer_field(self, auto_schema: Any, direction: Any) -> dict[str, Any]:
+        return SENTENCE
+
+
 class SchemaSerializer(DataclassSerializer[T]):  # type: ignore[type-var]
-    serializer_field_mapping = {**DataclassSerializer.serializer_field_mapping, str: _Text, Decimal: _Money}
+    serializer_field_mapping = {
+        **DataclassSerializer.serializer_field_mapping,
+        str: _Text,
+        Said: Sentence,
+        Decimal: _Money,
+    }
 
     def to_internal_value(self, data: Any) -> Any:
         """A field that there is not would be lost without a word: of a request it is refused by name. What was kept
@@ -100,5 +134,7 @@ def shown(answer: Any) -> Any:
         return [shown(each) for each in answer]
     if kind is dict:
         return {key: shown(each) for key, each in answer.items()}
+    if kind is Said:
+        return as_data(answer)
     names = _fields_of(kind)  # type: ignore[arg-type]
     return answer if names is None else {name: shown(getattr(answer, name)) for name in names}

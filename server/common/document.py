@@ -14,3 +14,14 @@ def answers_are_whole(result: dict[str, Any], generator: Any, request: Any, publ
         if not name.endswith(REQUEST) and each.get("properties"):
             each["required"] = sorted(each["properties"])
     return result
+
+
+SENTENCE = {
+    "oneOf": [
+        {"type": "string"},
+        {"type": "object", "properties": {"say": {}}, "required": ["say"], "additionalProperties": True},
+    ],
+    "description": "Text as somebody typed it, or what is said as data: `say` is a message of the catalogue, or "
+    "several in a row with `glue` between them; the rest are its values: words, counts, sentences, and quantities such "
+    'as `{"far": 152.4}` (metres) with their `digits` and `form`. Asked with `Prefer: words` it is the English text.',
+}

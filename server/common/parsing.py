@@ -8,6 +8,7 @@ from typing import Any
 from django.core.exceptions import RequestDataTooBig
 from hemicycle_core.errors import BadInput
 from hemicycle_core.formats.json_text import MOST_BYTES, read_json
+from hemicycle_core.said import say
 from rest_framework.parsers import BaseParser
 
 
@@ -23,7 +24,7 @@ class StrictJSONParser(BaseParser):
         try:
             data = read_json(raw.decode())
         except UnicodeDecodeError as error:
-            raise BadInput("The request is not UTF-8 text.") from error
+            raise BadInput(say("act-request-not-utf-text")) from error
         if not isinstance(data, dict):
-            raise BadInput("The request is to be one JSON object.")
+            raise BadInput(say("act-request-one-json-object"))
         return data

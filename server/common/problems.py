@@ -9,12 +9,13 @@ from django.core.exceptions import PermissionDenied, RequestDataTooBig
 from django.db import InterfaceError, OperationalError
 from django.http import Http404, HttpRequest, JsonResponse
 from hemicycle_core.errors import BadInput
+from hemicycle_core.said import Said, Sayable, as_data, as_said, plain, say
 from rest_framework import exceptions, status
 from rest_framework.response import Response
 
 log = structlog.get_logger(__name__)
 MEDIA_TYPE = "application/problem+json"
-TOO_LARGE = "The file is over 4 MB, more than a session of shots. Export one session."
+TOO_LARGE = say("file-file-over-mb-more")
 
 
 class Refused(Exception):
@@ -22,22 +23,29 @@ class Refused(Exception):
 
     status: int = status.HTTP_409_CONFLICT
 
-    def __init__(self, sentence: str, *, kind: str = "conflict", field: str | None = None) -> None:
+    def __init__(self, sentence: Sayable, *, kind: str = "conflict", field: str | None = None) -> None:
         super().__init__(sentence)
+        self.said = as_said(sentence)
         self.kind = kind
         self.field = field
         self.detail: dict[str, Any] = {}  # more members of the problem, for programs
+
+    def __str__(self) -> str:
+        return str(self.said)
 
 
 class NotAllowed(Refused):
     status: int = status.HTTP_403_FORBIDDEN
 
-    def __init__(self, sentence: str) -> None:
+    def __init__(self, sentence: Sayable) -> None:
         super().__init__(sentence, kind="not_allowed")
 
 
-def body(kind: str, title: str, code: int, field: str | None = None) -> dict[str, Any]:
-    return {"type": f"hemicycle:{kind}", "title": title, "status": code, "field": field}
+def body(kind: str, title: Said, code: int, field: str | None = None) -> dict[str, Any]:
+    """title: in English, as the RFC has it; said: the same as data, for who reads it in words of his own."""
+    return {
+        "type": f"hemicycle:{kind}", "title": str(title), "said": as_data(title), "status": code, "field": field,
+    }  # fmt: skip
 
 
 def _first(detail: Any, path: str = "") -> tuple[str, str | None]:
@@ -54,40 +62,38 @@ def _first(detail: Any, path: str = "") -> tuple[str, str | None]:
     return str(detail), path or None
 
 
-AWAY = body(
-    "away", "The database does not answer just now. It is being started again; nothing that was saved is lost.", 503
-)
-BUSY = body("busy", "Two changes met at the same moment and this one was not made. Try again.", 503)
+AWAY = body("away", say("problem-database-away"), 503)
+BUSY = body("busy", say("problem-two-changes-met"), 503)
 FULL = body(
     "full",
-    "The disk of the shop’s machine is full: nothing is saved until there is room on it again. What waits is kept.",
+    say("problem-disk-full"),
     507,
 )
 # By PostgreSQL's own code of what went wrong (appendix A of its manual).
 BY_STATE = {"40P01": BUSY, "40001": BUSY, "55P03": BUSY, "53100": FULL}
 PLAIN: dict[type[Exception], dict[str, Any]] = {
     RequestDataTooBig: body("too_large", TOO_LARGE, 413, "file"),
-    Http404: body("not_found", "That is not here, or not in your shop.", 404),
-    PermissionDenied: body("not_allowed", "You may not do that.", 403),
-    exceptions.NotAuthenticated: body("sign_in", "Sign in first.", 401),
-    exceptions.AuthenticationFailed: body("sign_in", "Sign in first.", 401),
+    Http404: body("not_found", say("problem-not-here"), 404),
+    PermissionDenied: body("not_allowed", say("problem-not-allowed"), 403),
+    exceptions.NotAuthenticated: body("sign_in", say("problem-sign-in-first"), 401),
+    exceptions.AuthenticationFailed: body("sign_in", say("problem-sign-in-first"), 401),
 }
 
 
-def sentence_of(error: BadInput | exceptions.ValidationError) -> str:
+def sentence_of(error: BadInput | exceptions.ValidationError) -> Said:
     """What is wrong, as it is answered."""
     if isinstance(error, BadInput):
-        return str(error)
+        return error.said
     sentence, field = _first(error.detail)
-    return f"{_label(field)}{sentence}"
+    return say("problem-of-a-field", field=_label(field), words=sentence) if field else plain(sentence)
 
 
 def handle(error: Exception, _context: dict[str, Any]) -> Response | None:
     """DRF's exception handler; None lets an unforeseen error become a 500."""
     if isinstance(error, BadInput):
-        return _response(body("bad_input", str(error), 400, error.field))
+        return _response(body("bad_input", error.said, 400, error.field))
     if isinstance(error, Refused):
-        return _response({**error.detail, **body(error.kind, str(error), error.status, error.field)})
+        return _response({**error.detail, **body(error.kind, error.said, error.status, error.field)})
     if isinstance(error, OperationalError | InterfaceError):
         problem = BY_STATE.get(getattr(error.__cause__, "sqlstate", None) or "", AWAY)
         log.warning(f"database.{problem['type'].partition(':')[2]}", error=str(error))
@@ -98,12 +104,12 @@ def handle(error: Exception, _context: dict[str, Any]) -> Response | None:
     if isinstance(error, exceptions.ValidationError):
         return _response(body("bad_input", sentence_of(error), 400, _first(error.detail)[1]))
     if isinstance(error, exceptions.APIException):
-        return _response(body(error.default_code, str(error.detail), error.status_code))
+        return _response(body(error.default_code, plain(str(error.detail)), error.status_code))
     return None
 
 
 def _label(field: str | None) -> str:
-    return f"{field.rsplit('.', 1)[-1].replace('_', ' ').capitalize()}: " if field else ""
+    return (field or "").rsplit(".", 1)[-1].replace("_", " ").capitalize()
 
 
 def _response(problem: dict[str, Any], headers: dict[str, str] | None = None) -> Response:
@@ -111,24 +117,22 @@ def _response(problem: dict[str, Any], headers: dict[str, str] | None = None) ->
 
 
 def page_not_found(_request: HttpRequest, exception: Exception | None = None) -> JsonResponse:
-    return JsonResponse(
-        body("not_found", "There is nothing at this address.", 404), status=404, content_type=MEDIA_TYPE
-    )
+    return JsonResponse(body("not_found", say("problem-no-such-address"), 404), status=404, content_type=MEDIA_TYPE)
 
 
 def bad_request(_request: HttpRequest, exception: Exception | None = None) -> JsonResponse:
     """What Django refuses before a view sees it."""
     large = isinstance(exception, RequestDataTooBig)
-    title = TOO_LARGE if large else "This request cannot be read. Load the page again."
+    title = TOO_LARGE if large else say("problem-request-not-read")
     code = 413 if large else 400
     return JsonResponse(body("bad_request", title, code), status=code, content_type=MEDIA_TYPE)
 
 
 def csrf_failure(_request: HttpRequest, reason: str = "") -> JsonResponse:
-    title = "This page is out of date. Load it again and repeat what you did."
+    title = say("problem-page-out-of-date")
     return JsonResponse(body("csrf", title, 403), status=403, content_type=MEDIA_TYPE)
 
 
 def server_error(_request: HttpRequest) -> JsonResponse:
-    title = "Hemicycle made a mistake. What you did is not lost if it was saved; try again."
+    title = say("problem-server-mistake")
     return JsonResponse(body("server_error", title, 500), status=500, content_type=MEDIA_TYPE)

@@ -119,7 +119,7 @@ DATA_UPLOAD_MAX_MEMORY_SIZE = 8 * 1024 * 1024
 REST_FRAMEWORK = {
     "DEFAULT_AUTHENTICATION_CLASSES": ["shop.sign_ins.ShopSession"],
     "DEFAULT_PERMISSION_CLASSES": ["common.policy.SignedIn"],
-    "DEFAULT_RENDERER_CLASSES": ["rest_framework.renderers.JSONRenderer"],
+    "DEFAULT_RENDERER_CLASSES": ["common.words.JSONInWords"],
     "DEFAULT_PARSER_CLASSES": ["common.parsing.StrictJSONParser"],
     "DEFAULT_SCHEMA_CLASS": "drf_spectacular.openapi.AutoSchema",
     "EXCEPTION_HANDLER": "common.problems.handle",

@@ -61,6 +61,7 @@ api = [
     path("people/<int:user_id>", people.PersonView.as_view()),
     path("me/password", people.PasswordView.as_view()),
     path("me/keys", people.MyKeysView.as_view()),
+    path("me/units", people.MyUnitsView.as_view()),
     path("me/other-sign-ins", people.OtherSignInsView.as_view()),
     path("shop/columns", shop.ColumnsView.as_view()),
     path("shop/rules", shop.ShopRulesView.as_view()),

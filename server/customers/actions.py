@@ -5,6 +5,7 @@ from __future__ import annotations
 from common.problems import Refused
 from django.utils import timezone
 from hemicycle_core.errors import BadInput
+from hemicycle_core.said import say
 from shop.audit import action, record
 from shop.models import User
 
@@ -14,13 +15,13 @@ from .models import Customer, Hand
 def _name(text: str) -> str:
     name = " ".join(text.split())
     if not name:
-        raise BadInput("Give the customer a name.", field="name")
+        raise BadInput(say("act-give-customer-name"), field="name")
     return name
 
 
 def _birth_year(year: int | None) -> int | None:
     if year is not None and not 1900 <= year <= timezone.localdate().year:
-        raise BadInput("A year of birth from 1900 to this year, or none.", field="birth_year")
+        raise BadInput(say("act-year-birth-from-year"), field="birth_year")
     return year
 
 
@@ -48,9 +49,9 @@ def edit_customer(
 ) -> Customer:
     customer = Customer.objects.select_for_update().one(actor.shop_id or 0, customer_id)
     if customer.erased_at is not None:
-        raise Refused("This customer is erased: only figures are left.", kind="erased")
+        raise Refused(say("act-customer-erased-only-figures"), kind="erased")
     if customer.try_out:
-        raise Refused("A try-out is nobody, and is thrown away. Add the customer anew.", kind="try_out")
+        raise Refused(say("act-try-out-nobody-thrown"), kind="try_out")
     wanted = {
         "name": _name(name), "hand": Hand(hand), "birth_year": _birth_year(birth_year), "email": email, "notes": notes,
     }  # fmt: skip
@@ -66,6 +67,6 @@ def check_pretended(customer: Customer) -> None:
     """Refused where the stand-in would hit among a real player's shots."""
     if not (customer.try_out or customer.shop.demo):
         raise Refused(
-            "The stand-in hits for a try-out only: its shots would stand among a real player’s. Begin one on the desk.",
+            say("act-stand-hits-try-out"),
             kind="not_try_out",
         )

@@ -21,7 +21,7 @@ from fitting.domain.session import load
 from fitting.models import Build, FittingSession
 from handover.actions import agree
 from handover.chosen import choice_of, suggestion
-from handover.schemas import AgreeIn
+from handover.schemas import AgreeIn, LostIn
 from hemicycle_core.bag import BagEnd, GapRule, HeadType
 from hemicycle_core.brief import FlightWish, JobKind, Miss, Wish
 from hemicycle_core.facts import BriefJob, Course
@@ -29,7 +29,7 @@ from hemicycle_core.flight import Air, Firmness
 from hemicycle_core.formats.club_names import short_name
 from hemicycle_core.impact import Lie
 from hemicycle_core.judge.soles import Control
-from hemicycle_core.protocols.sole import Said, TurfSaid
+from hemicycle_core.protocols.sole import AfterShots, TurfSaid
 from hemicycle_core.rack.stock import Made
 from hemicycle_core.runs import COMFORTABLE, FULL, Ball
 from hemicycle_core.shots import Intent, Strike
@@ -269,9 +269,9 @@ def _sole(fitter: User, session: FittingSession, demo: DemoSole) -> None:
         dug = (label[coming.code], coming.place) in demo.digs
         sand = coming.place == "sand"
         turf = (TurfSaid.DEEP if dug else TurfSaid.EVEN) if sand else (TurfSaid.DUG if dug else TurfSaid.SLID)
-        soles.say(
+        soles.say_of(
             fitter, test.pk, code=coming.code, place=coming.place, visit=coming.visit, duel=coming.duel,
-            said=Said(said=apart, turf=turf),
+            said=AfterShots(said=apart, turf=turf),
         )  # fmt: skip
     best = max(label, key=lambda code: demo.liked[label[code]])
     soles.guess(fitter, test.pk, code=best, confidence="guess")
@@ -357,9 +357,10 @@ def _agree(fitter: User, session: FittingSession, visit: DemoVisit) -> None:
     judged = load(FittingSession.objects.get(pk=session.pk))
     wanted, leave, _ = suggestion(judged)
     choice = choice_of(judged, wanted, leave)
+    lost = [LostIn(each.letter, each.name, str(each.why)) for each in choice.lost]
     check = session.held_on + timedelta(days=visit.check_after_days)
     agree(
         fitter,
         session.pk,
-        AgreeIn(wanted, visit.reasons or choice.reasons, choice.lost, leave, next_check=check),
+        AgreeIn(wanted, visit.reasons or str(choice.reasons), lost, leave, next_check=check),
     )

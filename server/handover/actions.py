@@ -6,6 +6,7 @@ import json
 from dataclasses import asdict, replace
 from typing import Any
 
+from common.api import shown
 from common.problems import Refused
 from django.core.serializers.json import DjangoJSONEncoder
 from django.db.models import F
@@ -17,12 +18,13 @@ from fitting.domain.agreed import keep_as_agreed
 from fitting.domain.session import JudgedSession, load
 from fitting.models import Build, FittingSession
 from hemicycle_core.errors import BadInput
+from hemicycle_core.said import plain, say
 from shop.audit import action
 from shop.models import Shop, User
 
 from .chosen import choice_of, side_of
 from .models import Outcome, Recommendation
-from .schemas import AgreeIn
+from .schemas import AgreeIn, LostBuild
 
 # What changes nothing that is agreed on.
 NO_MATTER = ("session.open", "session.ask", "build.in_hand", "plan.keep", "plan.drop")
@@ -35,11 +37,11 @@ def agree(actor: User, session_id: int, wanted: AgreeIn) -> Recommendation:
     not_meanwhile(session, None, but=NO_MATTER)
     judged = load(session)
     if any(each.test.is_on and not each.told for each in judged.soles):
-        raise Refused("A blind sole test is going on. Reveal it or give it up first.", kind="sole_test_on")
+        raise Refused(say("act-blind-sole-test-going"), kind="sole_test_on")
     if any(each.is_on for each in judged.rows.blind_grooves):
-        raise Refused("A blind groove test is going on. Reveal it or give it up first.", kind="grooves_on")
+        raise Refused(say("act-blind-groove-test-going"), kind="grooves_on")
     if not judged.bag.clubs:
-        raise Refused("There is no bag yet to recommend anything for.", kind="no_bag")
+        raise Refused(say("act-there-no-bag-yet"), kind="no_bag")
     row = _edition(actor, judged, wanted)
     learn_heads(judged, wanted.builds)
     session.thresholds = session.shop.thresholds
@@ -61,7 +63,7 @@ def correct(actor: User, session_id: int, wanted: AgreeIn) -> Recommendation:
     session = for_correction(actor, session_id)
     not_meanwhile(session, ["handover.correct"])
     if not wanted.correction.strip():
-        raise BadInput("Say why it is corrected: the edition before it stays readable beside it.", field="correction")
+        raise BadInput(say("act-say-why-corrected-edition"), field="correction")
     row = _edition(actor, load(session), wanted)
     note(session, actor, "handover.correct", f"session:{session.pk}", edition=row.edition, why=row.correction)
     announce(session, "agreed")
@@ -72,8 +74,9 @@ def _edition(actor: User, judged: JudgedSession, wanted: AgreeIn) -> Recommendat
     session = judged.rows.session
     chosen = choice_of(judged, wanted.builds, wanted.dropped)
     if not wanted.reasons.strip():
-        raise BadInput("Say why, in a sentence: nobody remembers it in a year.", field="reasons")
-    final = replace(chosen, reasons=wanted.reasons.strip(), lost=wanted.lost)
+        raise BadInput(say("act-say-why-sentence-nobody"), field="reasons")
+    reasons, lost = wanted.reasons.strip(), [LostBuild(each.letter, each.name, plain(each.why)) for each in wanted.lost]
+    final = replace(chosen, reasons=plain(reasons), lost=lost)
     row = Recommendation.objects.create(
         shop_id=session.shop_id,
         session=session,
@@ -81,11 +84,11 @@ def _edition(actor: User, judged: JudgedSession, wanted: AgreeIn) -> Recommendat
         correction=wanted.correction.strip(),
         decision=Outcome.BUY if wanted.builds else Outcome.DROP if wanted.dropped else Outcome.KEEP,
         runner_up=_runner_up(session, wanted),
-        reasons=final.reasons,
+        reasons=reasons,
         lost=[asdict(lost) for lost in wanted.lost],
         next_check=wanted.next_check,
         agreed_by=actor,
-        picture=_plain({"choice": asdict(final), "before": asdict(side_of(judged))}),
+        picture=_plain({"choice": shown(final), "before": shown(side_of(judged))}),
     )
     row.builds.set(wanted.builds)
     row.dropped.set(wanted.dropped)

@@ -13,7 +13,7 @@ from fitting.domain.session import JudgedSession
 from fitting.models import AgreedAnswers, FittingSession
 from hemicycle_core.answers.decided import exchange, lost_for, reasons_of
 from hemicycle_core.bag import Carried, coverage, rebagged
-from hemicycle_core.decision.said import beside
+from hemicycle_core.decision.sentences import beside
 from hemicycle_core.errors import BadInput
 from hemicycle_core.facts import Club
 from hemicycle_core.judge import Kind, Verdict
@@ -28,6 +28,7 @@ from hemicycle_core.judge.recommended import (
     why_it_lost,
 )
 from hemicycle_core.rack.specification import sheet
+from hemicycle_core.said import NOTHING, Said, as_said, joined, say
 
 from .predicted import A_PREDICTION, predicted_of
 from .schemas import BagSide, ChosenOut, LostBuild, SheetLine, SwapOut, Tested
@@ -82,10 +83,14 @@ def verdicts_of(judged: JudgedSession) -> Verdicts:
 
 def _spoken(row: Mapping[str, Any]) -> Verdict:
     """A verdict as it was kept: its words, without the figures that made them."""
-    words = {
-        name: row[name] for name in ("letter", "headline", "why", "chance", "settled", "more", "against", "change")
-    }
-    return Verdict(kind=Kind(row["kind"]), half_width_m=row["half_width_m"], **words)
+    return Verdict(
+        kind=Kind(row["kind"]),
+        **{name: row[name] for name in ("letter", "chance", "settled", "more", "half_width_m")},
+        headline=as_said(row["headline"]),
+        why=as_said(row["why"]),
+        against=row["against"] and as_said(row["against"]),
+        change=row["change"] and as_said(row["change"]),
+    )
 
 
 def tested_of(judged: JudgedSession) -> list[Tested]:
@@ -98,25 +103,29 @@ def tested_of(judged: JudgedSession) -> list[Tested]:
 
 def _tested(judged: JudgedSession, build: Club, verdict: Verdict) -> Tested:
     felt = last_said(build.felt)
-    seen = " (numbers may have been seen before)" if felt is not None and felt.numbers else ""
-    said = [] if felt is None else [SheetLine("The player felt", felt.words + seen)]
-    said += [SheetLine("Its sole, tried blind", words) for each in judged.soles if (words := each.chosen_words(build))]
+    said = []
+    if felt is not None:
+        words = say("felt-numbers-seen", said=felt.words) if felt.numbers else felt.words
+        said.append(SheetLine(say("sheet-felt"), words))
+    for each in judged.soles:
+        if sole := each.chosen_words(build):
+            said.append(SheetLine(say("sheet-sole-tried-blind"), sole))
     return Tested(
         build=build.key,
         letter=build.letter,
         name=build.name,
         headline=verdict.headline,
         why=verdict.why,
-        sheet=[*(SheetLine(what, how) for what, how in sheet(build.specification)), *said],
+        sheet=[*(SheetLine(what, as_said(how)) for what, how in sheet(build.specification)), *said],
         price=build.price_words,
         prediction=_prediction(verdict),
     )
 
 
-def _prediction(verdict: Verdict) -> str:
+def _prediction(verdict: Verdict) -> Said:
     if not may_be_recommended(verdict):
         return A_PREDICTION
-    return "" if verdict.settled else "Not settled: more shots would make this surer."
+    return NOTHING if verdict.settled else say("prediction-not-settled")
 
 
 def choice_of(judged: JudgedSession, builds: Collection[int], dropped: Collection[int] = ()) -> ChosenOut:
@@ -133,11 +142,11 @@ def choice_of(judged: JudgedSession, builds: Collection[int], dropped: Collectio
     leave = [build for build in facts.own if build.key in dropped]
     if len(come) != len(set(builds)):
         least = judged.thresholds.least_shots
-        raise BadInput(f"Only builds with at least {least} kept shots can be recommended.", field="builds")
+        raise BadInput(say("handover-not-hit-enough", n=least), field="builds")
     if len(leave) != len(set(dropped)):
-        raise BadInput("Only clubs of the player’s own bag can be left out.", field="dropped")
+        raise BadInput(say("handover-not-of-the-bag"), field="dropped")
     if fixed := next((build for build in leave if build.fixed), None):
-        raise BadInput(f"The {fixed.name} is fixed: it stays in the bag. Free it in the Brief first.", field="dropped")
+        raise BadInput(say("handover-is-fixed", name=fixed.name), field="dropped")
     decision = judged.decision
     wanted, gone, _ = suggestion(judged)
     proposed = {each.key for each in come} == {*wanted} and {each.key for each in leave} == {*gone}
@@ -146,7 +155,7 @@ def choice_of(judged: JudgedSession, builds: Collection[int], dropped: Collectio
     swap = None if pair is None else SwapOut(pair.home.called, pair.away.called, pair.course)
     said = after.headline
     if swap:
-        said += f" {swap.away} on {swap.course}, {swap.home} elsewhere: one place of the bag."
+        said = joined([said, say("handover-swapped", away=swap.away, course=swap.course, home=swap.home)])
     if not proposed:
         letters = decision.choice.letters
         verdicts = {
@@ -177,12 +186,14 @@ def choice_of(judged: JudgedSession, builds: Collection[int], dropped: Collectio
             LostBuild(
                 build.letter,
                 build.name,
-                " ".join(lost_for(build.letter, taken))
-                or why_it_lost(verdicts[build.letter], chosen)
-                + (
-                    beside(build.letter, first, decision.worths, decision.choice.because, judged.facts.brief.feared)
-                    if proposed
-                    else ""
+                joined(lost_for(build.letter, taken))
+                or joined(
+                    [
+                        why_it_lost(verdicts[build.letter], chosen),
+                        beside(build.letter, first, decision.worths, decision.choice.because, judged.facts.brief.feared)
+                        if proposed
+                        else NOTHING,
+                    ]
                 ),
             )
             for build in hit
@@ -195,15 +206,15 @@ def choice_of(judged: JudgedSession, builds: Collection[int], dropped: Collectio
     )
 
 
-def _decided(judged: JudgedSession, come: Sequence[Club], wanted: Collection[int], *, proposed: bool) -> str:
+def _decided(judged: JudgedSession, come: Sequence[Club], wanted: Collection[int], *, proposed: bool) -> Said:
     """What the decision says of what comes in, or that it was overruled. Where all that comes in was taken in for now,
     its own reasons say why."""
     choice = judged.decision.choice
     if proposed:
         new = [build for build in come if not build.accepted]
-        return choice.sentence if new or not come else ""
+        return choice.sentence if new or not come else NOTHING
     if not choice.letters and not come:
-        return ""
+        return NOTHING
     other = {each.key for each in come} != {*wanted}
     return overruled([build.letter for build in come], choice.sentence, other_clubs=other)
 
@@ -236,7 +247,7 @@ def _decided_pair(judged: JudgedSession) -> _Pair | None:
     return _Pair(of[swap.home], of[swap.away], swap.course)
 
 
-def suggestion(judged: JudgedSession) -> tuple[list[int], list[int], str]:
+def suggestion(judged: JudgedSession) -> tuple[list[int], list[int], Said]:
     """Which builds to propose, which own clubs to leave out, and why: the session's one decision, beside what was taken
     in for now."""
     decision = judged.decision

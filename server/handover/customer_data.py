@@ -17,6 +17,7 @@ from fitting.domain.session import load
 from fitting.models import FittingSession
 from hemicycle_core.errors import BadInput
 from hemicycle_core.formats.csv_out import shots_csv
+from hemicycle_core.said import say
 from shop.audit import action, record
 from shop.models import User
 
@@ -35,11 +36,11 @@ def merge(actor: User, customer_id: int, *, other_id: int) -> Customer:
     people = Customer.objects.select_for_update()
     kept, other = people.one(shop_id, customer_id), people.one(shop_id, other_id)
     if kept.pk == other.pk:
-        raise BadInput("Choose another customer: these are the same.", field="other")
+        raise BadInput(say("act-choose-another-customer-these"), field="other")
     if kept.merged_into_id is not None or other.merged_into_id is not None or kept.erased_at or other.erased_at:
-        raise Refused("One of the two was merged or erased meanwhile. Look again.", kind="merged")
+        raise Refused(say("act-one-two-was-merged"), kind="merged")
     if kept.try_out or other.try_out:
-        raise Refused("A try-out is nobody: it is no other customer too.", kind="try_out")
+        raise Refused(say("act-try-out-nobody-no"), kind="try_out")
     Customer.objects.of(shop_id).filter(merged_into=other).update(merged_into=kept)
     other.merged_into = kept
     other.save(update_fields=["merged_into"])
@@ -52,7 +53,7 @@ def part(actor: User, customer_id: int) -> Customer:
     """Take a merging back: the customer stands alone again."""
     other = Customer.objects.select_for_update().one(actor.shop_id or 0, customer_id)
     if other.merged_into_id is None:
-        raise Refused("This customer stands alone already.", kind="merged")
+        raise Refused(say("act-customer-stands-alone-already"), kind="merged")
     kept, other.merged_into = other.merged_into_id, None
     other.save(update_fields=["merged_into"])
     record(other.shop_id, actor, "customer.part", f"customer:{other.pk}", of_customer=kept, other=other.pk)
@@ -131,6 +132,8 @@ def _page(customer: Customer, visits: Collection[FittingSession]) -> str:
         for visit in visits
     ]
     page = Engine().from_string(PAGE)
-    made_up = "Demo: all of it is made up." if customer.shop.demo else "Try-out: nobody." if customer.try_out else ""
+    made_up = (
+        say("act-demo-all-made-up") if customer.shop.demo else say("act-try-out-nobody") if customer.try_out else ""
+    )
     given = {"person": _person(customer), "shop": customer.shop.name, "visits": told, "made_up": made_up}
     return page.render(Context(given))

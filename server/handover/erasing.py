@@ -21,6 +21,7 @@ from fitting.actions.bays import leave_bay
 from fitting.actions.changes import announce, next_revision
 from fitting.api.schemas.answers import KEPT as ANSWERS
 from fitting.models import AgreedAnswers, FittingSession, PlayerScreen
+from hemicycle_core.said import Said, say
 from shop.audit import action, record
 from shop.models import AuditEntry, Shop, User
 
@@ -46,7 +47,7 @@ def throw_away(actor: User, customer_id: int) -> Customer:
     """Take a try-out out of the record, with its visits off the desk: nobody is lost by it."""
     customer = Customer.objects.select_for_update().one(actor.shop_id or 0, customer_id)
     if not customer.try_out:
-        raise Refused("This is no try-out. A customer is erased by the owner, on their page.", kind="not_try_out")
+        raise Refused(say("act-no-try-out-customer"), kind="not_try_out")
     return _erase(customer, actor)
 
 
@@ -155,11 +156,13 @@ def _blanked(hint: Any, value: Any, *, stays: bool = False) -> Any:
     if origin in (Union, UnionType):
         hint = next((each for each in args if each is not NoneType), str)
         return None if value is None else _blanked(hint, value, stays=stays)
+    if hint is Said:
+        return value if stays else ""
     if isinstance(value, str):
         return value if stays or (hint is not str and hint is not Any) else ""
     if isinstance(value, list):
         kept = [_blanked(args[0] if args else str, each, stays=stays) for each in value]
-        return kept if stays or (args and args[0] is not str) else [each for each in kept if each != ""]
+        return kept if stays or (args and args[0] not in (str, Said)) else [each for each in kept if each != ""]
     if isinstance(value, dict) and is_dataclass(hint):
         known = _hints(hint)  # type: ignore[arg-type]
         return {key: _field(hint.__name__, key, known.get(key, str), each) for key, each in value.items()}  # type: ignore[union-attr]

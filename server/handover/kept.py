@@ -131,7 +131,7 @@ TABLES: dict[str, ColumnsKept] = {
     ),
     "shop.User": ColumnsKept(
         shops="password last_login is_superuser username first_name last_name email is_staff is_active date_joined "
-        "role keys sign_ins_from",
+        "role keys units sign_ins_from",
         session=None,
     ),
     "shop.Bay": ColumnsKept(

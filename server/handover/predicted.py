@@ -11,9 +11,10 @@ from hemicycle_core.bag import Carried
 from hemicycle_core.facts import Club
 from hemicycle_core.facts.session import air_of
 from hemicycle_core.judge import Change, ChangeKind, HitClub, Kind, Verdict, predict
-from hemicycle_core.units import ninety, shown, yards, yd_text
+from hemicycle_core.said import far, say, with_and
+from hemicycle_core.units import ninety, whole_yards
 
-A_PREDICTION = "A prediction: it was not hit in this setting. Hit it when it is made, before it counts."
+A_PREDICTION = say("act-prediction-was-not-hit")
 
 
 @dataclass(frozen=True)
@@ -70,16 +71,21 @@ def _predicted(judged: JudgedSession, build: Club, parent: Club) -> Predicted | 
         landing_deg=None if carried.landing_deg is None else carried.landing_deg + gain["landing_deg"],
         carry_sd_m=math.hypot(carried.carry_sd_m or 0.0, error),
     )
-    words = " and ".join(change.words for change in changes)
-    far = yards(gain["carry_m"])
-    by = f"about {shown(abs(far))} yd {'more' if far > 0 else 'less'} carry" if abs(far) >= 0.5 else "as much carry"
-    from_ = parent.letter or parent.name
+    by, from_ = gain["carry_m"], parent.letter or parent.name
     verdict = Verdict(
         letter=build.letter,
         kind=Kind.NEEDS_SHOTS,
-        headline=f"A prediction from {from_}",
-        why=f"Not hit. {from_} with {words} should carry {yd_text(club.carry_m)} yd: {by} than {from_}, give or take "
-        f"{yd_text(ninety(error))}.",
+        headline=say("predicted-from", parent=from_),
+        why=say(
+            "predicted-carry",
+            parent=from_,
+            work=with_and(change.words for change in changes),
+            carry=far(club.carry_m),
+            as_much=not whole_yards(abs(by)),
+            by=far(abs(by)),
+            more=by > 0,
+            give=far(ninety(error)),
+        ),
         chance=None,
         settled=False,
         more=judged.thresholds.least_shots,

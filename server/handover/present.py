@@ -15,15 +15,16 @@ from hemicycle_core.answers.short_tests import claims_of
 from hemicycle_core.bag import BagEnd
 from hemicycle_core.bag.gaps import RULE_WORDS
 from hemicycle_core.followup import CHECK_AFTER_MONTHS
+from hemicycle_core.said import NOTHING, say
 
 from .chosen import choice_of, side_of, suggestion, tested_of, verdicts_of
 from .models import Outcome, Recommendation
 from .schemas import AgreedOut, BagSide, ChosenOut, HandoverOut, PlanLine
 
 CAUTIONS = [
-    "Fourteen clubs at most in play; heads and grooves must conform; a setting may not be changed during a round.",
-    "After any change of setting: check that the head is tight and the sleeve screw at the maker’s torque.",
-    "The makers’ instructions, local rules and licensed professionals come first. This is not medical or legal advice.",
+    say("act-fourteen-clubs-most-play"),
+    say("act-after-any-change-setting"),
+    say("act-makers-instructions-local-rules"),
 ]
 
 
@@ -73,7 +74,7 @@ def present_handover(judged: JudgedSession) -> HandoverOut:
     session: FittingSession = judged.rows.session
     agreed = session.recommendations.select_related("agreed_by", "runner_up")
     rows = [present_agreed(row) for row in agreed]
-    builds, leave, why = ([], [], "") if rows else suggestion(judged)
+    builds, leave, why = ([], [], NOTHING) if rows else suggestion(judged)
     kept = session.plans.prefetch_related("builds")
     return HandoverOut(
         session=session.pk,

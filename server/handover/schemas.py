@@ -8,6 +8,7 @@ from datetime import date, datetime
 from fitting.api.schemas.bag import GapOut
 from fitting.api.schemas.plans import ClubLine
 from fitting.api.schemas.wedges import ClaimOut
+from hemicycle_core.said import Said
 
 from .models import Outcome
 
@@ -16,18 +17,27 @@ from .models import Outcome
 class BagSide:
     clubs: list[ClubLine]
     gaps: list[GapOut]
-    headline: str
+    headline: Said
     club_count: int
 
 
 @dataclass
 class SheetLine:
-    label: str
-    value: str
+    label: Said
+    value: Said
 
 
 @dataclass
 class LostBuild:
+    letter: str
+    name: str
+    why: Said
+
+
+@dataclass
+class LostIn:
+    """A reason as the fitter left it."""
+
     letter: str
     name: str
     why: str
@@ -40,11 +50,11 @@ class Tested:
     build: int
     letter: str
     name: str
-    headline: str
-    why: str
+    headline: Said
+    why: Said
     sheet: list[SheetLine]
     price: str | None
-    prediction: str
+    prediction: Said
 
 
 @dataclass
@@ -62,10 +72,10 @@ class ChosenOut:
     that leave; why, and why the others lost; the bag it makes, how many clubs that is too many, and what it costs.
     swap: the pair that is one place, where a plan that was kept has one."""
 
-    name: str
+    name: Said
     clubs: list[Tested]
     dropped: list[str]
-    reasons: str
+    reasons: Said
     lost: list[LostBuild]
     after: BagSide
     over: int
@@ -107,18 +117,18 @@ class HandoverOut:
     try_out: bool
     shop: str
     held_on: date
-    rule_words: str
+    rule_words: Said
     before: BagSide
     tested: list[Tested]
     plans: list[PlanLine]
     suggested: list[int]
     suggested_drop: list[int]
-    suggestion: str
+    suggestion: Said
     draft: ChosenOut
     agreed: AgreedOut | None
     earlier: list[AgreedOut]
     claims: list[ClaimOut]
-    cautions: list[str]
+    cautions: list[Said]
     next_check: date
 
 
@@ -130,7 +140,7 @@ class AgreeIn:
 
     builds: list[int]
     reasons: str
-    lost: list[LostBuild]
+    lost: list[LostIn]
     dropped: list[int] = field(default_factory=list)
     next_check: date | None = None
     correction: str = ""

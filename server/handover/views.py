@@ -12,6 +12,7 @@ from drf_spectacular.utils import OpenApiParameter, extend_schema
 from fitting.api.answers import judged, session_of
 from hemicycle_core.errors import BadInput
 from hemicycle_core.followup import DUE_WITHIN_DAYS
+from hemicycle_core.said import say
 from rest_framework.request import Request
 from rest_framework.response import Response
 from rest_framework.views import APIView
@@ -47,7 +48,7 @@ def _ids(request: Request, name: str) -> list[int]:
     try:
         return [int(value) for value in request.query_params.getlist(name)]
     except ValueError as error:
-        raise BadInput("Name each club by its number.", field=name) from error
+        raise BadInput(say("act-name-each-club-number"), field=name) from error
 
 
 class DraftView(APIView):

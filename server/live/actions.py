@@ -19,6 +19,7 @@ from fitting.actions.shots import run_for, take_in
 from fitting.models import BayHold, BayServed, Build, FittingSession, Shot, TakenInHand
 from hemicycle_core.errors import BadInput
 from hemicycle_core.kept import lazily
+from hemicycle_core.said import NOTHING, Said, say
 from hemicycle_core.samples.when import LEAST_HEARD, LONGEST_S, Clock, HeldBy, Spell, Taken, held_by, hit_with
 from hemicycle_core.shots import Source, check_readings
 from shop.audit import action, record
@@ -90,10 +91,10 @@ def give_key(actor: User, bay_id: int, *, label: str, days: int) -> str:
     """A key for a monitor of a bay, to be typed into it now: it cannot be read again."""
     bay = Bay.objects.one(actor.shop_id or 0, bay_id)
     if not 1 <= days <= MOST_DAYS:
-        raise BadInput(f"A key lasts 1 to {MOST_DAYS} days.", field="days")
+        raise BadInput(say("act-key-lasts-days", most_days=MOST_DAYS), field="days")
     name = label.strip()
     if not name:
-        raise BadInput("Say which monitor it is for.", field="label")
+        raise BadInput(say("act-say-which-monitor"), field="label")
     key = make_key(bay, label=name, hours=days * 24)
     record(bay.shop_id, actor, "key.make", f"bay:{bay.pk}", label=name, days=days)
     return key
@@ -217,12 +218,12 @@ def _received(
         session = locked.get(held.session or 0)
         filed = None if session is None else _file_by_time(session, feed_id, shot, coming)
         if filed is None:
-            waits[feed_id] = held.why or _why_not(session)
+            waits[feed_id] = str(held.why or _why_not(session))
         elif session is now:
             build = filed
     if waits and key.stand_in and not key.bay.shop.demo:
         # A tray is what a real player's shots are taken from.
-        raise Refused("The bay serves no try-out now: take a club of one in hand first.", kind="no_build")
+        raise Refused(say("act-bay-serves-no-try"), kind="no_build")
     if waits:
         _keep(key, coming, waits)
     return Receipt(
@@ -235,13 +236,13 @@ def _received(
     )
 
 
-def _why_not(session: FittingSession | None) -> str:
+def _why_not(session: FittingSession | None) -> Said:
     """Why a shot of this session cannot be filed in it."""
     if session is None:
-        return ""
+        return NOTHING
     if session.agreed_at is not None:
-        return "hit before the visit was agreed, and came after"
-    return "hit with no club in hand" if session.is_open else "hit before the customer was erased, and came after"
+        return say("waits-visit-was-agreed")
+    return say("waits-no-club-in-hand") if session.is_open else say("waits-customer-was-erased")
 
 
 def _known(key: FeedKey, wanted: Collection[str]) -> dict[str, Mapping[str, float]]:
@@ -344,7 +345,7 @@ def waiting(bay: Bay) -> ScopedQuerySet[TrayShot]:
 def _chosen(bay: Bay, ids: Collection[int]) -> list[TrayShot]:
     rows = list(waiting(bay).select_for_update().filter(pk__in=ids))
     if not rows or len(rows) != len(set(ids)):
-        raise Refused("Some of these shots were filed or put away already. Look at the tray again.", kind="tray_moved")
+        raise Refused(say("act-some-these-shots-were"), kind="tray_moved")
     return rows
 
 
@@ -356,7 +357,7 @@ def file_tray(actor: User, bay_id: int, *, session_id: int, build_id: int, shots
     rows = _chosen(bay, shots)
     build = Build.objects.of(bay.shop_id).filter(pk=build_id, session=session, archived=False).first()
     if build is None:
-        raise BadInput("That club is not part of this session.", field="build")
+        raise BadInput(say("act-club-not-part-session"), field="build")
     _file(session, {row.feed_id: FeedShot(row.feed_id, row.readings) for row in rows}, build)
     TrayShot.objects.filter(pk__in=[row.pk for row in rows]).update(filed_in=session)
     note(session, actor, "tray.file", f"session:{session.pk}", build=build.pk, shots=[row.pk for row in rows])
@@ -389,7 +390,7 @@ def bring_back(actor: User, bay_id: int) -> Bay:
     bay = Bay.objects.one(actor.shop_id or 0, bay_id)
     back = put_away_lately(bay).update(put_away_at=None)
     if not back:
-        raise Refused("Nothing was put away within a day.", kind="tray_moved")
+        raise Refused(say("act-nothing-was-put-away"), kind="tray_moved")
     record(bay.shop_id, actor, "tray.back", f"bay:{bay.pk}", shots=back)
     _tell_bay(bay)
     return bay

@@ -24,6 +24,7 @@ from fitting.models import FittingSession, PlayerScreen, SoleTest
 from hemicycle_core.bag import HeadType
 from hemicycle_core.errors import BadInput
 from hemicycle_core.impact import Lie
+from hemicycle_core.said import say
 from hemicycle_core.shots import Intent, check_readings
 from rest_framework.authentication import BaseAuthentication
 from rest_framework.exceptions import ValidationError
@@ -129,14 +130,14 @@ class FeedShots(APIView):
         """Send one or more shots for the build in hand. Send again with the same ids until answered."""
         rows = request.data.get("shots") if isinstance(request.data, dict) else None
         if not isinstance(rows, list) or not 1 <= len(rows) <= MOST_SHOTS:
-            raise BadInput(f"Send 1 to {MOST_SHOTS} shots at a time.", field="shots")
+            raise BadInput(say("act-send-shots-time", most_shots=MOST_SHOTS), field="shots")
         shots, refused, errors = [], [], []
         for row in rows:
             try:
                 shots.append(_shot(row))
             except (ValidationError, BadInput) as error:
                 named = row.get("id") if isinstance(row, dict) else None
-                refused.append(RefusedShot(str(named or "")[:MOST_ID], sentence_of(error)))
+                refused.append(RefusedShot(str(named or "")[:MOST_ID], str(sentence_of(error))))
                 errors.append(error)
         if not shots:
             raise errors[0]
@@ -152,7 +153,7 @@ def _shot(row: Any) -> FeedShot:
     """One shot of a delivery. Raises ValidationError or BadInput where it cannot be one: the others are taken in."""
     shot = as_(FeedShot, row)
     if not 1 <= len(shot.id) <= MOST_ID:
-        raise BadInput(f"Every shot needs an id of 1 to {MOST_ID} characters.", field="shots")
+        raise BadInput(say("act-every-shot-needs-id", most_id=MOST_ID), field="shots")
     check_readings(shot.readings)
     return shot
 
@@ -168,7 +169,7 @@ class FeedTee(APIView):
         assert isinstance(key, FeedKey)
         session = session_in(key.bay)
         if session is None or session.in_hand is None:
-            problem = body("no_build", "No build is in hand in this bay.", 409)
+            problem = body("no_build", say("act-no-build-hand-bay"), 409)
             return Response(problem, status=409, content_type=MEDIA_TYPE)
         build = session.in_hand
         club = None
@@ -374,9 +375,9 @@ async def stream(request: HttpRequest, session_id: int) -> HttpResponseBase:
     """Server-Sent Events of one session: `changed` whenever something in it did."""
     user = await sync_to_async(signed_in)(request)
     if not may(user, "read"):
-        return JsonResponse(body("sign_in", "Sign in first.", 401), status=401, content_type=MEDIA_TYPE)
+        return JsonResponse(body("sign_in", say("problem-sign-in-first"), 401), status=401, content_type=MEDIA_TYPE)
     if not await FittingSession.objects.of(user.shop_id).filter(pk=session_id).aexists():
-        title = "That is not here, or not in your shop."
+        title = say("problem-not-here")
         return JsonResponse(body("not_found", title, 404), status=404, content_type=MEDIA_TYPE)
     return _streamed(session_id, StreamSignIn(user.pk or 0, request.session.session_key or ""))
 
@@ -397,7 +398,7 @@ async def _by_code(
     try:
         opens = await sync_to_async(first)()
     except Refused as closed:
-        problem = body(closed.kind, str(closed), closed.status, closed.field)
+        problem = body(closed.kind, closed.said, closed.status, closed.field)
         return JsonResponse(problem, status=closed.status, content_type=MEDIA_TYPE)
     until = opens.expires_at if isinstance(opens, PlayerScreen) else None
     return _streamed(opens.session_id, ByCode(find, ends, until))

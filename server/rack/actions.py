@@ -14,6 +14,7 @@ from hemicycle_core.formats.rack_csv import ReadRack, read_heads, read_shafts
 from hemicycle_core.heads import HeadType
 from hemicycle_core.rack.generic import USUAL, generic_heads, generic_shafts
 from hemicycle_core.rack.stock import HeadSpec, MadeForHand, ShaftSpec, check_head, check_shaft_spec
+from hemicycle_core.said import Form, number, say
 from hemicycle_core.units import METRES_PER_INCH
 from shop.audit import action, record
 from shop.models import Shop, User
@@ -91,7 +92,7 @@ def add_head(actor: User, spec: HeadSpec) -> Head:
     shop = _shop_of(actor)
     if _same_head(shop, spec) is not None:
         named = " ".join(f"{spec.maker} {spec.model} {spec.label}".split())
-        words = f"The {named} of {spec.loft_deg:g}° is on the rack. Change that one."
+        words = say("act-rack-change-one", named=named, loft=number(spec.loft_deg, form=Form.SHORT))
         raise BadInput(words, field="label")
     head = Head.objects.create(shop_id=shop, **head_columns(spec))
     _changed(actor, "rack.head", f"head:{head.pk}", label=head.label)
@@ -105,7 +106,7 @@ def change_head(actor: User, head_id: int, spec: HeadSpec) -> Head:
     head = Head.objects.one(_shop_of(actor), head_id)
     other = _same_head(head.shop_id, spec)
     if other is not None and other.pk != head.pk:
-        raise BadInput("Another head of this maker, model, label and loft is on the rack.", field="label")
+        raise BadInput(say("act-another-head-maker-model"), field="label")
     before = head.spec
     for name, value in head_columns(spec).items():
         setattr(head, name, value)
@@ -123,7 +124,7 @@ def retire_head(actor: User, head_id: int, *, retired: bool) -> Head:
     """Take a head off the rack, or put it back; nothing made of it changes."""
     head = Head.objects.one(_shop_of(actor), head_id)
     if not retired and _same_head(head.shop_id, head.spec) not in (None, head):
-        raise BadInput("Another head of this maker, model, label and loft is on the rack now.", field="label")
+        raise BadInput(say("act-another-head-maker-model-2"), field="label")
     head.retired_at = timezone.now() if retired else None
     head.save(update_fields=["retired_at"])
     _changed(actor, "rack.off" if retired else "rack.on", f"head:{head.pk}", label=head.label)
@@ -135,7 +136,7 @@ def add_shaft(actor: User, spec: ShaftSpec) -> Shaft:
     check_shaft_spec(spec)
     shop = _shop_of(actor)
     if _same_shaft(shop, spec) is not None:
-        raise BadInput(f"{spec.name} is on the rack. Change that one.", field="name")
+        raise BadInput(say("act-rack-change-one-2", name=spec.name), field="name")
     shaft = Shaft.objects.create(shop_id=shop, **shaft_columns(spec))
     _changed(actor, "rack.shaft", f"shaft:{shaft.pk}", name=shaft.name)
     return shaft
@@ -147,7 +148,7 @@ def change_shaft(actor: User, shaft_id: int, spec: ShaftSpec) -> Shaft:
     shaft = Shaft.objects.one(_shop_of(actor), shaft_id)
     other = _same_shaft(shaft.shop_id, spec)
     if other is not None and other.pk != shaft.pk:
-        raise BadInput("Another shaft of this name is on the rack.", field="name")
+        raise BadInput(say("act-another-shaft-name-rack"), field="name")
     before = shaft.spec
     for name, value in shaft_columns(spec).items():
         setattr(shaft, name, value)
@@ -160,7 +161,7 @@ def change_shaft(actor: User, shaft_id: int, spec: ShaftSpec) -> Shaft:
 def retire_shaft(actor: User, shaft_id: int, *, retired: bool) -> Shaft:
     shaft = Shaft.objects.one(_shop_of(actor), shaft_id)
     if not retired and _same_shaft(shaft.shop_id, shaft.spec) not in (None, shaft):
-        raise BadInput("Another shaft of this name is on the rack now.", field="name")
+        raise BadInput(say("act-another-shaft-name-rack-2"), field="name")
     shaft.retired_at = timezone.now() if retired else None
     shaft.save(update_fields=["retired_at"])
     _changed(actor, "rack.off" if retired else "rack.on", f"shaft:{shaft.pk}", name=shaft.name)
@@ -181,7 +182,7 @@ class BroughtIn:
 
 def _read(text: str, what: str) -> Read:
     if len(text) > MOST_TEXT:
-        raise BadInput("The file is over 2 MB, more than a rack.", field="file")
+        raise BadInput(say("act-file-over-mb-more-2"), field="file")
     return read_heads(text) if what == "heads" else read_shafts(text)
 
 
@@ -197,7 +198,7 @@ def bring_in(actor: User, text: str, what: str) -> BroughtIn:
     added. Rows that cannot are told and left out; nothing is taken off the rack."""
     found = _read(text, what)
     if not found.rows:
-        raise BadInput("No row of the file can be taken in. Mend what is listed, then bring it in again.", field="file")
+        raise BadInput(say("act-no-row-file-can"), field="file")
     shop, added, changed = _shop_of(actor), 0, 0
     for _, spec in found.rows:
         there = _there(shop, spec)
@@ -230,7 +231,7 @@ def start_from_usual(actor: User, kinds: Collection[HeadType]) -> int:
     """Put the usual lofts of some kinds on the rack, without names, and shafts that go into them; how many heads that
     were. What is there already stays as it is."""
     if not set(kinds) <= set(USUAL) or not kinds:
-        raise BadInput("Choose fairway woods, hybrids, utility irons or wedges.", field="kinds")
+        raise BadInput(say("act-choose-fairway-woods-hybrids"), field="kinds")
     shop = _shop_of(actor)
     heads = [spec for spec in generic_heads(kinds) if _same_head(shop, spec) is None]
     shafts = [spec for spec in generic_shafts(kinds) if _same_shaft(shop, spec) is None]

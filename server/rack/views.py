@@ -14,6 +14,7 @@ from hemicycle_core.bag import HeadType
 from hemicycle_core.formats.rack_csv import heads_csv, shafts_csv
 from hemicycle_core.rack.eligible import Position
 from hemicycle_core.rack.stock import Bend, HeadSpec, Made, MadeForHand, ShaftSpec
+from hemicycle_core.said import Said
 from rest_framework.request import Request
 from rest_framework.response import Response
 from rest_framework.views import APIView
@@ -146,7 +147,7 @@ class RackFileIn:
 class RackProblem:
     line: int
     column: str
-    sentence: str
+    sentence: Said
 
 
 @dataclass

@@ -32,6 +32,7 @@ from django.conf import settings
 from django.db import connection
 from django.db.migrations.loader import MigrationLoader
 from django.utils import timezone
+from hemicycle_core.said import Said, say
 from psycopg import sql
 
 from .erased import known
@@ -110,7 +111,7 @@ def sums_of(database: psycopg.Connection[Any], columns: Mapping[str, Sequence[st
 def make(target: Path) -> dict[str, Any]:
     """Write everything to a file, as it is at one moment, while the shop goes on. Returns its manifest."""
     if target.exists():
-        raise Unusable(f"{target} is there already. Give the backup another name.")
+        raise Unusable(say("act-there-already-give-backup", target=str(target)))
     part = target.with_name(f".{target.name}.{secrets.token_hex(4)}.part")
     try:
         os.close(os.open(part, os.O_CREAT | os.O_EXCL | os.O_WRONLY, 0o600))
@@ -120,7 +121,7 @@ def make(target: Path) -> dict[str, Any]:
             os.fsync(file.fileno())
         part.rename(target)
     except OSError as error:
-        raise Unusable(f"{target} cannot be written: {error.strerror}.") from error
+        raise Unusable(say("act-cannot-written", target=str(target), strerror=error.strerror)) from error
     finally:
         part.unlink(missing_ok=True)
     return manifest
@@ -135,16 +136,14 @@ def _write(packed: zipfile.ZipFile) -> dict[str, Any]:
         try:
             columns = _columns(database)
             if not columns:
-                raise Unusable("There is nothing here yet to back up.")
+                raise Unusable(say("act-there-nothing-here-yet"))
             for reading, names in columns.items():
                 with packed.open(f"{ROWS}/{reading}.copy", "w", force_zip64=True) as file:
                     tables[reading] = {"columns": names, "sha256": _copied(database, reading, names, file)}
             for reading, told in sums_of(database, columns).items():
                 tables[reading] |= told
         except (psycopg.errors.DataCorrupted, psycopg.errors.IndexCorrupted, psycopg.errors.InternalError_) as error:
-            raise Unreadable(
-                f"What is there cannot be backed up: a page of {reading or 'it'} on the disk is damaged."
-            ) from error
+            raise Unreadable(say("act-what-there-cannot-backed", reading=reading or "it")) from error
         migrations = database.execute("SELECT app, name FROM django_migrations ORDER BY id").fetchall()
         numbers = database.execute("SELECT sequencename, last_value FROM pg_sequences WHERE schemaname = 'public'")
         manifest: dict[str, Any] = {
@@ -194,8 +193,8 @@ class BackupKept:
                 yield table, told["columns"], iter(lambda file=file: file.read(BLOCK), b"")  # type: ignore[misc]
 
 
-def _damaged(source: Path) -> str:
-    return f"{source} is damaged: it is not the file that was written. Take another backup."
+def _damaged(source: Path) -> Said:
+    return say("act-damaged-not-file-was", source=str(source))
 
 
 @contextmanager
@@ -204,16 +203,16 @@ def opened(source: Path, *, trusted: bool) -> Iterator[BackupKept]:
     try:
         packed = zipfile.ZipFile(source)
     except FileNotFoundError as error:
-        raise Unusable(f"{source} is not there.") from error
+        raise Unusable(say("act-not-there", source=str(source))) from error
     except zipfile.BadZipFile as error:
         raise Unusable(_damaged(source)) from error
     except OSError as error:
-        raise Unusable(f"{source} cannot be read: {error.strerror}.") from error
+        raise Unusable(say("act-cannot-read", source=str(source), strerror=error.strerror)) from error
     with packed:
         try:
             manifest = json.loads(packed.read(MANIFEST))
             if manifest.get("format") != FORMAT or manifest.get("version") not in (1, VERSION):
-                raise Unusable(f"{source} is no backup of this version of Hemicycle.")
+                raise Unusable(say("act-no-backup-version-hemicycle", source=str(source)))
             _check_whole(source, packed, manifest)
             signed = manifest["version"] == VERSION and hmac.compare_digest(
                 _signature(manifest), str(manifest.get("signature", ""))
@@ -221,11 +220,8 @@ def opened(source: Path, *, trusted: bool) -> Iterator[BackupKept]:
         except (zipfile.BadZipFile, KeyError, TypeError, AttributeError, ValueError, EOFError, OSError) as error:
             raise Unusable(_damaged(source)) from error
         if not signed and not trusted:
-            why = "was made before backups were signed" if manifest["version"] == 1 else "was signed by another shop"
-            raise Foreign(
-                f"{source} {why}: whether it is what was written cannot be told. Only its rows are taken. "
-                "With --trust it is put back all the same."
-            )
+            why = say("act-was-made-before-backups") if manifest["version"] == 1 else say("act-was-signed-another-shop")
+            raise Foreign(say("act-whether-what-was-written", source=str(source), why=why))
         yield BackupKept(source, packed, manifest)
 
 
@@ -244,9 +240,7 @@ def _check_whole(source: Path, packed: zipfile.ZipFile, manifest: Mapping[str, A
             raise Unusable(_damaged(source))
     unknown = sorted(set(manifest["migrations"]) - _known_here())
     if unknown:
-        raise Unusable(
-            f"{source} was made by a newer Hemicycle ({unknown[0]} is not known here). Bring this one up to date."
-        )
+        raise Unusable(say("act-was-made-newer-hemicycle", source=str(source), unknown=unknown[0]))
 
 
 def _known_here() -> set[str]:
@@ -319,7 +313,7 @@ def _make_ready(source: Path, beside: str, gone: set[str]) -> None:
     )
     if done.returncode:
         said = (done.stderr.strip() or done.stdout.strip()).splitlines()
-        raise Unusable((said[-1] if said else "It failed without a word.").removeprefix("CommandError: "))
+        raise Unusable(said[-1].removeprefix("CommandError: ") if said else say("backup-failed-without-a-word"))
 
 
 def put_in(kept: BackupKept) -> None:
@@ -336,7 +330,7 @@ def put_in(kept: BackupKept) -> None:
         columns: dict[str, list[str]] = {}
         for table, names, blocks in kept.rows():
             if not set(names) <= set(here.get(table, ())):
-                raise Unusable(f"{kept.source} has rows of {table} that no table here takes. Nothing was changed.")
+                raise Unusable(say("act-has-rows-no-table", source=str(kept.source), table=table))
             columns[table] = names
             asked = sql.SQL("COPY {} ({}) FROM STDIN").format(sql.Identifier(table), _named(names))
             try:
@@ -344,16 +338,16 @@ def put_in(kept: BackupKept) -> None:
                     for block in blocks:
                         into.write(block)
             except (psycopg.DataError, psycopg.IntegrityError) as error:
-                raise Unusable(f"{kept.source}: the rows of {table} cannot be read. Nothing was changed.") from error
+                raise Unusable(say("act-rows-cannot-read-nothing", source=str(kept.source), table=table)) from error
         if plain:
             database.execute("RESET ROLE")
         try:
             database.execute("SET CONSTRAINTS ALL IMMEDIATE")
         except psycopg.IntegrityError as error:
-            raise Unusable(f"{kept.source} has rows that belong to none. Nothing was changed.") from error
+            raise Unusable(say("act-has-rows-belong-none", source=str(kept.source))) from error
         told = {name: {"rows": each["rows"], "sum": each["sum"]} for name, each in kept.tables.items()}
         if sums_of(database, columns) != {name: told.get(name) for name in columns} or set(told) != set(columns):
-            raise Unusable(f"{kept.source} did not come back as it was written. Nothing was changed.")
+            raise Unusable(say("act-did-not-come-back", source=str(kept.source)))
         _count_on(database, here, kept.manifest.get("sequences", {}))
         for table in here:
             database.execute(sql.SQL("ALTER TABLE {} ENABLE TRIGGER USER").format(sql.Identifier(table)))

@@ -56,6 +56,7 @@ class User(AbstractUser):
         max_length=10, choices=[(role.value, role.value) for role in Role], default=Role.FITTER.value
     )
     keys = models.JSONField(default=dict, help_text="Shortcuts: `off`, and `changed` by command.")
+    units = models.JSONField(default=dict, help_text="What they read quantities in, by kind; what is not there: usual.")
     sign_ins_from = models.PositiveIntegerField(default=0, help_text="Counts up to end every sign-in made before.")
 
     def get_session_auth_hash(self) -> str:

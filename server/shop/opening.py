@@ -16,6 +16,7 @@ from django.db import connection, transaction
 from django.utils.crypto import constant_time_compare
 from hemicycle_core.errors import BadInput
 from hemicycle_core.flight import Firmness
+from hemicycle_core.said import say
 
 from .audit import record
 from .models import Bay, Shop, ShotsBy, User
@@ -65,7 +66,7 @@ def _owner(shop: Shop, wanted: Opening) -> User:
     user = User(username=check_username(wanted.username), shop=shop, role=Role.OWNER.value)
     name_person(user, wanted.owner, field="owner")
     if len(wanted.password) > 256:
-        raise BadInput("256 characters are the most.", field="password")
+        raise BadInput(say("act-characters-most-2"), field="password")
     try:
         validate_password(wanted.password, user)
     except ValidationError as error:
@@ -78,10 +79,10 @@ def _owner(shop: Shop, wanted: Opening) -> User:
 
 def _bays(shop: Shop, wanted: Sequence[FirstBay]) -> None:
     if not 1 <= len(wanted) <= MOST_BAYS:
-        raise BadInput(f"A shop has 1 to {MOST_BAYS} open bays.", field="bays")
+        raise BadInput(say("act-shop-has-open-bays", most_bays=MOST_BAYS), field="bays")
     names = [called(bay.name, "bay", MOST_BAY, field="bays") for bay in wanted]
     if len({name.casefold() for name in names}) < len(names):
-        raise BadInput("Two bays are called the same. Give each a name of its own.", field="bays")
+        raise BadInput(say("act-two-bays-called-same"), field="bays")
     for name, bay in zip(names, wanted, strict=True):
         Bay.objects.create(
             shop=shop, name=name, models_flight=bay.models_flight, shots_by=bay.shots_by, **Bay.place(bay.indoor)
@@ -94,9 +95,9 @@ def open_shop(user: Any, code: str, wanted: Opening) -> User:
     with connection.cursor() as cursor:
         cursor.execute("SELECT pg_advisory_xact_lock(%s)", [ONE_AT_A_TIME])
     if is_own_open():
-        raise Refused("The shop of this installation is open already. Sign in to it.", kind="open_already")
+        raise Refused(say("act-shop-installation-open-already"), kind="open_already")
     if not may_open(user, code):
-        raise NotAllowed("The code is not right. The start command shows it: ./hemicycle start --own")
+        raise NotAllowed(say("act-code-not-right-start"))
     shop = Shop.objects.create(
         name=called(wanted.name, "shop", MOST_SHOP),
         city=" ".join(wanted.city.split())[:MOST_SHOP],

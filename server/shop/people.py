@@ -14,6 +14,8 @@ from django.contrib.auth.password_validation import validate_password
 from django.core.exceptions import ValidationError
 from django.http import Http404
 from hemicycle_core.errors import BadInput
+from hemicycle_core.said import say
+from hemicycle_core.said.reader import ClubLength, Far, High, Speed, Warmth
 
 from .audit import action, record
 from .models import Shop, User
@@ -34,7 +36,7 @@ def person_of(shop_id: int | None, user_id: int) -> User:
 def name_person(user: User, name: str, *, field: str = "name") -> None:
     first, _, last = " ".join(name.split()).partition(" ")
     if not first:
-        raise BadInput("Give the person a name.", field=field)
+        raise BadInput(say("act-give-person-name"), field=field)
     user.first_name, user.last_name = first, last
 
 
@@ -42,9 +44,9 @@ def check_username(text: str) -> str:
     """A name to sign in with that nobody has yet."""
     username = text.strip().lower()
     if not username or not username.isprintable() or " " in username:
-        raise BadInput("A name to sign in with, in one word.", field="username")
+        raise BadInput(say("act-name-sign-one-word"), field="username")
     if User.objects.filter(username=username).exists():
-        raise BadInput(f"“{username}” is taken. Choose another name to sign in with.", field="username")
+        raise BadInput(say("act-taken-choose-another-name", username=username), field="username")
     return username
 
 
@@ -73,7 +75,7 @@ def change_person(actor: User, user_id: int, *, name: str, role: Role, active: b
     stays_owner = active and role is Role.OWNER
     others = User.objects.filter(shop=actor.shop_id, role=Role.OWNER.value, is_active=True).exclude(pk=user.pk)
     if user.role == Role.OWNER and not stays_owner and not others.exists():
-        raise Refused("The shop needs an owner. Make somebody else one first.", kind="last_owner")
+        raise Refused(say("act-shop-needs-owner-make"), kind="last_owner")
     name_person(user, name)
     user.role, user.is_active = role.value, active
     if not active:
@@ -100,9 +102,9 @@ def change_password(actor: User, *, old: str, new: str) -> User:
     """One's own password; every other sign-in ends."""
     user = person_of(actor.shop_id, actor.pk)
     if not user.check_password(old):
-        raise BadInput("That is not your password.", field="old")
+        raise BadInput(say("act-not-your-password"), field="old")
     if len(new) > 256:
-        raise BadInput("256 characters are the most.", field="new")
+        raise BadInput(say("act-characters-most-2"), field="new")
     try:
         validate_password(new, user)
     except ValidationError as error:
@@ -118,10 +120,10 @@ def change_password(actor: User, *, old: str, new: str) -> User:
 def set_keys(actor: User, *, off: bool, changed: Mapping[str, str]) -> User:
     """One's own shortcuts. changed: by command, the key that does it; empty for none."""
     if len(changed) > MOST_KEYS or any(len(name) > 40 or len(key) > 12 for name, key in changed.items()):
-        raise BadInput("Those are no shortcuts.", field="changed")
+        raise BadInput(say("act-those-no-shortcuts"), field="changed")
     taken = [key for key in changed.values() if key]
     if len(set(taken)) < len(taken):
-        raise BadInput("One key does one thing. Choose another.", field="changed")
+        raise BadInput(say("act-one-key-does-one"), field="changed")
     user = person_of(actor.shop_id, actor.pk)
     user.keys = {"off": off, "changed": dict(changed)}
     check_fits(user, ["keys"])
@@ -130,13 +132,25 @@ def set_keys(actor: User, *, off: bool, changed: Mapping[str, str]) -> User:
     return user
 
 
+@action("assist")
+def set_units(actor: User, *, far: Far, high: High, speed: Speed, warmth: Warmth, club_length: ClubLength) -> User:
+    """What one reads quantities in; what is kept of anything is the same."""
+    user = person_of(actor.shop_id, actor.pk)
+    chosen = {"far": far, "high": high, "speed": speed, "warmth": warmth, "club_length": club_length}
+    user.units = {kind: unit.value for kind, unit in chosen.items()}
+    check_fits(user, ["units"])
+    user.save(update_fields=["units"])
+    record(user.shop_id or 0, actor, "me.units", f"person:{user.pk}")
+    return user
+
+
 @action("own")
 def set_rules(actor: User, *, idle_minutes: int, keep_years: int) -> Shop:
     """How long a sign-in lasts unused, and how long customers are kept that are not seen any more; 0: for ever."""
     if not (idle_minutes == 0 or 5 <= idle_minutes <= MOST_IDLE):
-        raise BadInput("A sign-in ends after 5 minutes to 14 days unused, or 0 for never.", field="idle_minutes")
+        raise BadInput(say("act-sign-ends-after-minutes"), field="idle_minutes")
     if not 0 <= keep_years <= MOST_YEARS:
-        raise BadInput(f"Customers are kept 1 to {MOST_YEARS} years, or 0 for ever.", field="keep_years")
+        raise BadInput(say("act-customers-kept-years-ever", most_years=MOST_YEARS), field="keep_years")
     shop = Shop.objects.select_for_update().get(pk=actor.shop_id or 0)
     before: dict[str, Any] = {"idle_minutes": shop.idle_minutes, "keep_years": shop.keep_years}
     shop.idle_minutes, shop.keep_years = idle_minutes, keep_years

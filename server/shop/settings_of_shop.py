@@ -12,6 +12,7 @@ from hemicycle_core.errors import BadInput
 from hemicycle_core.flight import Firmness
 from hemicycle_core.monitor import MonitorKind, Noise, noise_from_shown
 from hemicycle_core.readout import check_columns
+from hemicycle_core.said import high, say, warmth
 from hemicycle_core.thresholds import changed, settings_of
 
 from .audit import action, record
@@ -42,16 +43,16 @@ def called(text: str, what: str, most: int, *, field: str = "name") -> str:
     """A name as it is kept; BadInput for one that is empty or too long."""
     name = " ".join(text.split())
     if not name:
-        raise BadInput(f"Give the {what} a name.", field=field)
+        raise BadInput(say("act-give-name", what=what), field=field)
     if len(name) > most:
-        raise BadInput(f"The name of a {what} has {most} characters at most.", field=field)
+        raise BadInput(say("act-name-has-characters-most", what=what, most=most), field=field)
     return name
 
 
 def check_currency(text: str) -> str:
     currency = text.strip().upper()
     if not CURRENCY.fullmatch(currency):
-        raise BadInput("A currency by its three letters, such as GBP.", field="currency")
+        raise BadInput(say("act-currency-three-letters-such"), field="currency")
     return currency
 
 
@@ -77,7 +78,7 @@ def name_shop(
 def _free(actor: User, name: str, bay_id: int = 0) -> str:
     wanted = called(name, "bay", MOST_BAY)
     if Bay.objects.of(actor.shop_id or 0).filter(name__iexact=wanted).exclude(pk=bay_id).exists():
-        raise BadInput(f"There is a {wanted} already. Call it otherwise.", field="name")
+        raise BadInput(say("act-there-already-call-otherwise", wanted=wanted), field="name")
     return wanted
 
 
@@ -86,7 +87,7 @@ def add_bay(actor: User, *, name: str, indoor: bool) -> Bay:
     """One more place to hit from."""
     shop = Shop.objects.select_for_update().get(pk=actor.shop_id or 0)
     if Bay.objects.of(shop).filter(closed_at=None).count() >= MOST_BAYS:
-        raise BadInput(f"A shop has {MOST_BAYS} open bays at most.", field="name")
+        raise BadInput(say("act-shop-has-open-bays-2", most_bays=MOST_BAYS), field="name")
     bay = Bay.objects.create(shop=shop, name=_free(actor, name), **Bay.place(indoor))
     record(shop.pk, actor, "bay.add", f"bay:{bay.pk}")
     return bay
@@ -105,7 +106,7 @@ def change_bay(
     if closed is not None:
         others = Bay.objects.of(bay.shop_id).filter(closed_at=None).exclude(pk=bay.pk)
         if closed and not others.exists():
-            raise BadInput("This is the last open bay. Add another one first.", field="closed")
+            raise BadInput(say("act-last-open-bay-add"), field="closed")
         bay.closed_at = (bay.closed_at or timezone.now()) if closed else None
     bay.shots_by = bay.shots_by if shots_by is None else shots_by
     bay.save(update_fields=["name", "closed_at", "shots_by"])
@@ -129,9 +130,9 @@ def set_bay(
     session of the bay that is open."""
     bay = Bay.objects.select_for_update().one(actor.shop_id or 0, bay_id)
     if not -100 <= altitude_m <= 4000:
-        raise BadInput("An altitude between −100 and 4 000 m is needed.", field="altitude_m")
+        raise BadInput(say("act-altitude-between", low=high(-100, -1), high=high(4000, -1)), field="altitude_m")
     if not -20 <= temperature_c <= 50:
-        raise BadInput("A temperature between −20 and 50 °C is needed.", field="temperature_c")
+        raise BadInput(say("act-temperature-between", low=warmth(-20), high=warmth(50)), field="temperature_c")
     bay.models_flight, bay.altitude_m, bay.temperature_c = models_flight, altitude_m, temperature_c
     kind = MonitorKind.IMPACT if models_flight else MonitorKind.FLIGHT
     if noise is not None:

@@ -115,6 +115,7 @@ WORDS = {
     "person.reset": "gave a person a new password",
     "me.password": "changed their own password",
     "me.keys": "changed their keys",
+    "me.units": "chose the units they read in",
     "me.end_others": "ended their other sign-ins",
 }
 

@@ -17,6 +17,8 @@ from django.views.decorators.csrf import csrf_protect
 from drf_spectacular.utils import extend_schema
 from hemicycle_core.flight import Firmness
 from hemicycle_core.monitor import Noise, noise_in_shown
+from hemicycle_core.said import say
+from hemicycle_core.said.reader import ClubLength, Far, High, Speed, Warmth
 from hemicycle_core.thresholds import Setting, changed, settings_of
 from rest_framework.request import Request
 from rest_framework.response import Response
@@ -149,6 +151,18 @@ class Keys:
 
 
 @dataclass
+class OwnUnits:
+    """What one reads quantities in: how far a shot goes, heights and near distances, speeds, warmth, a club's length.
+    What the API sends is in metres, metres a second and degrees Celsius for everyone."""
+
+    far: Far = Far.YARDS
+    high: High = High.FEET
+    speed: Speed = Speed.MPH
+    warmth: Warmth = Warmth.CELSIUS
+    club_length: ClubLength = ClubLength.INCHES
+
+
+@dataclass
 class Me:
     """demo: the shop is made up. currency: of its prices. can_open: no shop
     but the demo is open yet, and who asks may open it; of nobody signed in: no shop is here at all."""
@@ -163,6 +177,7 @@ class Me:
     can_open: bool
     bays: list[BayOut]
     keys: Keys
+    units: OwnUnits
 
 
 @dataclass
@@ -176,7 +191,9 @@ def me(request: Request) -> Me:
     user = request.user
     if not isinstance(user, User) or not may(user, "assist"):
         nobody = not Shop.objects.exists()
-        return Me(False, "", "", "", "", demo=False, currency="", can_open=nobody, bays=[], keys=Keys())
+        return Me(
+            False, "", "", "", "", demo=False, currency="", can_open=nobody, bays=[], keys=Keys(), units=OwnUnits()
+        )
     shop = shop_of(request)
     open_ = Bay.objects.of(shop).filter(closed_at=None).order_by("name")
     return Me(
@@ -190,6 +207,7 @@ def me(request: Request) -> Me:
         can_open=shop.demo and may(user, "fit") and not Shop.objects.filter(demo=False).exists(),
         bays=[BayOut(bay.pk, bay.name, bay.indoor, ShotsBy(bay.shots_by)) for bay in open_],
         keys=Keys(**user.keys),
+        units=OwnUnits(**user.units),
     )
 
 
@@ -342,7 +360,7 @@ class SignInView(APIView):
         user = known and authenticate(request._request, username=wanted.username, password=wanted.password)
         if not user:
             locked = getattr(request._request, "axes_locked_out", False)
-            title = "Too many tries. Wait a quarter of an hour." if locked else "That name and password do not match."
+            title = say("act-too-many-tries-wait") if locked else say("act-name-password-do-not")
             code = 429 if locked else 400
             problem = body("locked_out" if locked else "sign_in_failed", title, code, "password")
             return Response(problem, status=code, content_type=MEDIA_TYPE)

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass, field
+from dataclasses import asdict, dataclass, field
 from datetime import datetime
 from typing import Any
 
@@ -12,6 +12,7 @@ from common.policy import Assisting, Role, SignedIn, may
 from django.contrib.auth import update_session_auth_hash
 from drf_spectacular.utils import OpenApiParameter, extend_schema
 from hemicycle_core.errors import BadInput
+from hemicycle_core.said import say
 from rest_framework.generics import GenericAPIView
 from rest_framework.request import Request
 from rest_framework.response import Response
@@ -23,6 +24,7 @@ from .audit import record
 from .models import AuditEntry, User
 from .sign_ins import end_others
 from .trail import in_words, who
+from .views import OwnUnits
 
 
 class OwnersOnly(SignedIn):
@@ -168,6 +170,19 @@ class MyKeysView(APIView):
         return Response(shown(new))
 
 
+class MyUnitsView(APIView):
+    permission_classes = [Assisting]
+
+    @extend_schema(
+        request=serializer_of(OwnUnits), responses=serializer_of(OwnUnits), operation_id="my_units", tags=["me"]
+    )
+    def put(self, request: Request) -> Response:
+        """What one reads quantities in."""
+        new = given(request, OwnUnits)
+        people.set_units(actor_of(request), **asdict(new))
+        return Response(shown(new))
+
+
 @dataclass
 class TrailLine:
     """session, customer: whose it was, to filter by."""
@@ -203,7 +218,7 @@ class TrailView(GenericAPIView[AuditEntry]):
         for name, column in FILTERS.items():
             wanted = request.query_params.get(name, "")
             if wanted and not (wanted.isascii() and wanted.isdecimal() and len(wanted) < 19):
-                raise BadInput("A number is needed to filter by.", field=name)
+                raise BadInput(say("act-number-needed-filter"), field=name)
             if wanted:
                 rows = rows.filter(**{column: int(wanted)})
         lines = [

@@ -27,7 +27,7 @@ from fitting.models import (
     SoleHanding,
     StopSeen,
 )
-from hemicycle_core.protocols.sole import Said
+from hemicycle_core.protocols.sole import AfterShots
 from live.actions import make_key
 from live.models import FeedKey, TrayShot
 from rack.models import Head
@@ -48,6 +48,7 @@ ADDRESSES = {
     "people/<int:user_id>": ("PUT", "POST"),
     "me/password": ("PUT",),
     "me/keys": ("PUT",),
+    "me/units": ("PUT",),
     "me/other-sign-ins": ("DELETE",),
     "shop/name": ("PUT",),
     "shop/rules": ("PUT",),
@@ -181,6 +182,7 @@ ASSISTANTS = {
     ("sign-out", "POST"),
     ("me/password", "PUT"),
     ("me/keys", "PUT"),
+    ("me/units", "PUT"),
     ("me/other-sign-ins", "DELETE"),
     ("sessions", "GET"),
     ("sessions/<int:session_id>/pad", "GET"),
@@ -238,6 +240,7 @@ BODIES = {
     "password": {"old": PASSWORD, "new": "another that is long"},
     "keys": {"label": "Monitor", "days": 30},
     "me/keys": {"off": True},
+    "me/units": {"far": "m"},
     "shop/rules": {"idle_minutes": 30, "keep_years": 7},
     "shop/name": {"name": "One"},
     "bays": {"name": "Bay 9", "indoor": True},
@@ -269,7 +272,7 @@ def fill(session, shop):
     PlayerScreen.objects.create(shop=shop, session=session, code="ACDEFH")
     heads = Head.objects.filter(shop=shop, label__startswith="58").order_by("pk")
     test = sole_setup.set_up(session.fitter, session.pk, sole_test(heads))
-    soles.say(session.fitter, test.pk, code=0, place="pitch", said=Said())
+    soles.say_of(session.fitter, test.pk, code=0, place="pitch", said=AfterShots())
     codes = [of_tests.coded(session, word, 56) for word in ("One", "Two")]
     blind = BlindGrooves.objects.create(
         shop=shop, session=session, setter=session.fitter, old=wedge, fresh=build, one=codes[0], two=codes[1],

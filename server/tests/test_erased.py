@@ -22,7 +22,8 @@ from fitting.models import AgreedAnswers, FittingSession, PlayerScreen, Shot, So
 from handover.erasing import PICTURE, erase_again
 from handover.kept import ALSO, DOCUMENTS, ERASED, FRAMEWORK, TABLES, TRAIL, WORDS
 from hemicycle_core.judge.feel import Feel, Felt
-from hemicycle_core.protocols.sole import Said
+from hemicycle_core.protocols.sole import AfterShots
+from hemicycle_core.said import Said
 from rack.models import Head
 
 JSON = "application/json"
@@ -48,6 +49,8 @@ def test_every_column_has_one_class():
 
 def _words_of(hint, found):
     """Whether words stand in a type; those of the dataclasses it is made of are put down by name."""
+    if hint is Said:
+        return True
     if dataclasses.is_dataclass(hint):
         if hint.__name__ not in found:
             found[hint.__name__] = set()
@@ -127,7 +130,7 @@ def _write(fitter, desk, visit):
     shots.set_aside(fitter, Shot.objects.filter(session=visit).first().pk, aside=True, reason="Ada sneezed")
     write_down(fitter, visit.pk, own.pk, Feel({Felt.FEEL: 4}, word="Ada: soft"))
     test = sole_setup.set_up(fitter, visit.pk, sole_test(Head.objects.filter(label__startswith="58")))
-    soles.say(fitter, test.pk, code=0, place="pitch", said=Said(sound="Ada: dull"))
+    soles.say_of(fitter, test.pk, code=0, place="pitch", said=AfterShots(sound="Ada: dull"))
     soles.reveal(fitter, test.pk, early=True)
     note_of_course(
         fitter, test.pk, played_on=timezone.localdate(), code=0, place="", word="Ada liked it", first=True
@@ -152,10 +155,13 @@ def of_ada():
 
 
 def numbers(value):
+    """Figures, but for those inside a sentence."""
+    if isinstance(value, dict) and "say" in value:
+        return None
     if isinstance(value, dict):
         return {key: numbers(each) for key, each in value.items()}
     if isinstance(value, list):
-        return [numbers(each) for each in value if not isinstance(each, str)]
+        return [numbers(each) for each in value if not isinstance(each, str | dict) or "say" not in each]
     return value if isinstance(value, int | float) else None
 
 

@@ -106,6 +106,7 @@ WRONG = [
     ("patch", "sessions/{session}/brief", {"now": {"lies": ["\ud83d"]}}, None),
     ("patch", "sessions/{session}/brief", {"now": {"likes": {"hybrid": "adored"}}}, "now.likes.hybrid"),
     ("put", "sessions/{session}/gap", {"rule": "even_steps", "clubs_to_place": 10**30}, "clubs_to_place"),
+    ("put", "me/units", {"far": "furlong"}, "far"),
     ("put", "me/keys", {"off": False, "changed": {"x\x00": "y"}}, "keys"),
 ]
 

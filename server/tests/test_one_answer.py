@@ -116,7 +116,9 @@ def test_every_place_names_the_same_bag_with_the_same_worth(desk, session, seed)
         left = [row["saves"] - float(row["price"]) / price for row in likely]
         assert all(one >= two - 0.011 for one, two in itertools.pairwise(left))
     # A sentence beside its figure: what it says is saved is what its table shows.
-    if (said := re.search(r"(?<!would )sa(?:ves|ve) ([\d.]+) strokes? a round", choice.sentence)) and choice.letters:
+    if (
+        said := re.search(r"(?<!would )sa(?:ves|ve) ([\d.]+) strokes? a round", str(choice.sentence))
+    ) and choice.letters:
         assert said[1] == shown(saves, 1)
     if choice.settled and choice.letter:
         step = desk.get(url).json()["next"]

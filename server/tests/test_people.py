@@ -22,7 +22,7 @@ from fitting.actions.hand_out import note_of_course
 from fitting.models import FittingSession, ShotImport
 from handover.erasing import ERASED, erase_unseen
 from hemicycle_core.formats.bundle import read_bundle
-from hemicycle_core.protocols.sole import Said
+from hemicycle_core.protocols.sole import AfterShots
 from live.actions import make_key
 from rack.models import Head
 from shop.models import AuditEntry, User
@@ -139,7 +139,7 @@ def agreed(desk, fitter, session):
     answer = desk.post(f"/api/sessions/{session.pk}/import", file, content_type=JSON)
     assert answer.status_code == 201, answer.content
     test = sole_setup.set_up(fitter, session.pk, sole_test(Head.objects.filter(label__startswith="58")))
-    soles.say(fitter, test.pk, code=0, place="pitch", said=Said(sound="Ada: dull"))
+    soles.say_of(fitter, test.pk, code=0, place="pitch", said=AfterShots(sound="Ada: dull"))
     soles.reveal(fitter, test.pk, early=True)
     today = timezone.localdate()
     note_of_course(fitter, test.pk, played_on=today, code=0, place="", word="Ada liked it", first=True)
@@ -226,6 +226,19 @@ def test_ones_keys_are_kept_by_person(desk, fitter, owner):
     twice = {"off": False, "changed": {"aside": "x", "thin": "x"}}
     assert desk.put("/api/me/keys", twice, content_type=JSON).json()["field"] == "changed"
     assert person(fitter.shop, "third").keys == {}
+
+
+def test_everyone_reads_in_units_of_their_own_and_what_is_sent_is_the_same(desk, boss, session):
+    usual = {"far": "yd", "high": "ft", "speed": "mph", "warmth": "c", "club_length": "in"}
+    metric = {"far": "m", "high": "m", "speed": "kmh", "warmth": "c", "club_length": "mm"}
+    before = desk.get(f"/api/sessions/{session.pk}").json()
+    assert desk.get("/api/me").json()["units"] == usual
+    assert desk.put("/api/me/units", metric, content_type=JSON).json() == metric
+    assert desk.get("/api/me").json()["units"] == metric
+    assert boss.get("/api/me").json()["units"] == usual
+    assert desk.get(f"/api/sessions/{session.pk}").json() == before
+    assert desk.put("/api/me/units", {"far": "m", "speed": "knots"}, content_type=JSON).json()["field"] == "speed"
+    assert desk.get("/api/me").json()["units"] == metric
 
 
 def test_passwords_are_hashed_one_at_a_time_and_hold_no_connection(monkeypatch, settings):

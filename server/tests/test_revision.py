@@ -63,6 +63,9 @@ def test_a_reader_who_has_it_is_told_so_until_session_shop_or_code_change(desk, 
     Shop.objects.update(revision=99)
     status, third = asked(second)
     assert (status, asked(third)[0]) == (200, 304)
+    # Who has it as words does not have it as data.
+    as_data = desk.get(url, headers={"If-None-Match": third, "Prefer": ""})
+    assert (as_data.status_code, as_data.content != desk.get(url).content) == (200, True)
     monkeypatch.setattr(answers, "code_version", lambda: "another")
     assert asked(third)[0] == 200
 

@@ -230,7 +230,7 @@ def test_a_file_of_forty_megabytes_is_refused_in_words_and_changes_nothing(desk,
 )
 def test_every_error_has_one_shape(desk, method, url, body, status):
     said = problem(desk.generic(method.upper(), url, body, content_type=JSON), status)
-    assert set(said) == {"type", "title", "status", "field"}
+    assert set(said) == {"type", "title", "said", "status", "field"}
     assert said["status"] == status
     assert len(said["title"]) > 10
 

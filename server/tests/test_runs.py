@@ -69,7 +69,7 @@ def test_wind_is_taken_out_where_the_launch_was_read_and_the_carry_as_hit_stays(
     [
         ("run", '{"length": "13:00"}', "length", "clock position"),
         ("run", '{"wind_mps": 40}', "wind_mps", "34 mph"),
-        ("run", '{"tee_mm": 300}', "tee_mm", "0 to 70 mm"),
+        ("run", '{"tee_mm": 300}', "tee_mm", "0 to 2.76 in"),
         ("run", '{"temperature_c": 90}', "temperature", "55 °C"),
         ("stated", '{"length_m": 1.524}', "length_m", "29.5 to 48 in"),
         ("stated", '{"set_loft_deg": 80}', "set_loft_deg", "loft"),

@@ -5,6 +5,7 @@ from conftest import strike
 from customers.actions import add_customer
 from fitting.actions import builds, sessions
 from fitting.models import Build
+from hemicycle_core.said import as_said
 from rack.models import Head, Shaft
 from shop.models import Bay
 
@@ -89,9 +90,10 @@ def test_what_was_taken_in_keeps_why_and_the_places_left_go_down(desk, wide):
     draft = desk.get(f"{url}/handover").json()["draft"]
     # Its own reasons and those of its rival, as they were told then; the window it was taken in for.
     a.refresh_from_db()
-    assert a.taken["sentence"] == before if "A" in before else a.taken["sentence"].startswith("A was chosen by")
+    said = str(as_said(a.taken["sentence"]))
+    assert said == before if "A" in before else said.startswith("A was chosen by")
     window = f"For {a.taken['low_m'] / 0.9144:.0f} to {a.taken['high_m'] / 0.9144:.0f} yd"
-    assert f"{window}: {a.taken['sentence']}" in draft["reasons"]
+    assert f"{window}: {said}" in draft["reasons"]
     lost = {each["letter"]: each["why"] for each in draft["lost"]}
     if any(each["letter"] == "B" for each in a.taken["lost"]):
         assert lost["B"].startswith(f"{window}, to A: ")

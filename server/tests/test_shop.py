@@ -19,7 +19,7 @@ JSON = "application/json"
 
 @pytest.fixture
 def office(owner):
-    client = Client()
+    client = Client(headers={"Prefer": "words"})
     client.force_login(owner)
     return client
 

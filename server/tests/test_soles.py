@@ -15,7 +15,7 @@ from fitting.domain.bundle import present_bundle, written_shots
 from fitting.domain.session import load
 from fitting.models import BlindGrooves, Build, FittingSession, SoleCode, SoleHanding
 from hemicycle_core.formats.bundle import VALIDATOR
-from hemicycle_core.protocols.sole import WORDS, Said
+from hemicycle_core.protocols.sole import WORDS, AfterShots
 from live.actions import make_key
 from rack.models import Head, Shaft
 from shop.models import AuditEntry
@@ -199,7 +199,7 @@ def test_a_test_that_is_blind_to_both_sides_is_told_on_the_assistants_page_alone
     ask("GET", f"soles/{test.pk}/link", status=403)
     first = ask("POST", f"soles/{test.pk}/hand-out", status=201)
     assert first["drawn"].startswith("<svg") and len(first["code"]) == 8
-    assistant, fitters = Client(), Client()
+    assistant, fitters = Client(headers={"Prefer": "words"}), Client()
     page = ask("GET", f"hand-out/{first['code']}", client=assistant)
     assert {each["club"] for each in page["lines"]} == {f"Gannock {head.label}" for head in heads}
     assert page["next"] and page["place"]["name"] == "Stock pitch"
@@ -219,7 +219,7 @@ def test_a_test_that_is_blind_to_both_sides_is_told_on_the_assistants_page_alone
     second = ask("POST", f"soles/{test.pk}/hand-out", status=201)
     ask("GET", f"hand-out/{first['code']}", status=404, client=assistant)
     assert ask("GET", f"hand-out/{second['code']}", client=fitters)["more"] == page["more"]
-    soles.say(fitter, test.pk, code=seen["next"]["code"], place="pitch", said=Said())
+    soles.say_of(fitter, test.pk, code=seen["next"]["code"], place="pitch", said=AfterShots())
     ask("POST", f"soles/{test.pk}/reveal", {"early": True})
     ask("GET", f"hand-out/{second['code']}", status=404, client=fitters)
     assert ask("GET", f"soles/{test.pk}/link")["lines"]
@@ -420,7 +420,7 @@ def test_a_left_hander_is_told_the_slope_the_other_way_on_every_page(ask, fitter
     (seen,) = ask("GET", f"sessions/{session.pk}")["soles"]
     assert "falls to the right" in seen["places"][1]["told"]
     code = ask("POST", f"soles/{test.pk}/hand-out", status=201)["code"]
-    page = Client()
+    page = Client(headers={"Prefer": "words"})
     for _ in heads:
         coming = ask("GET", f"hand-out/{code}", client=page)["next"]
         said = None if coming == seen["next"] else 1

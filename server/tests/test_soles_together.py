@@ -7,7 +7,7 @@ from customers.actions import add_customer, edit_customer
 from django.test import Client
 from fitting.actions import acts, builds, sessions, sole_setup, soles
 from fitting.models import Build, FittingSession, SoleHanding, SoleTest
-from hemicycle_core.protocols.sole import Said, TurfSaid
+from hemicycle_core.protocols.sole import AfterShots, TurfSaid
 from rack.models import Head, Shaft
 
 
@@ -60,7 +60,9 @@ def test_a_screen_that_sends_a_word_twice_is_told_that_it_is_done(fitter, sessio
 def test_a_word_is_not_taken_back_from_under_another_persons(fitter, owner, session, begun):
     for who, said in ((fitter, None), (owner, 1)):
         coming = coming_of(begun)
-        soles.say(who, begun.pk, code=coming.code, place=coming.place, said=Said(said=said, turf=TurfSaid.SLID))
+        soles.say_of(
+            who, begun.pk, code=coming.code, place=coming.place, said=AfterShots(said=said, turf=TurfSaid.SLID)
+        )
     screen = tab(fitter, "one")
     refused = screen("POST", f"/api/sessions/{session.pk}/undo", {})
     assert refused.status_code == 409 and "rests on it" in refused.json()["title"]
@@ -69,13 +71,13 @@ def test_a_word_is_not_taken_back_from_under_another_persons(fitter, owner, sess
     acts.undo(owner, session.pk)
     assert SoleHanding.objects.filter(void=True).count() == 1
     coming = coming_of(begun)
-    soles.say(fitter, begun.pk, code=coming.code, place=coming.place, said=Said(said=-1, turf=TurfSaid.DUG))
+    soles.say_of(fitter, begun.pk, code=coming.code, place=coming.place, said=AfterShots(said=-1, turf=TurfSaid.DUG))
     assert [each.said for each in soles.sole_of(begun).handed] == [None, -1]
 
 
 def test_what_was_said_before_the_reveal_is_not_taken_back_after_it(fitter, session, begun):
     coming = coming_of(begun)
-    soles.say(fitter, begun.pk, code=coming.code, place=coming.place, said=Said(turf=TurfSaid.SLID))
+    soles.say_of(fitter, begun.pk, code=coming.code, place=coming.place, said=AfterShots(turf=TurfSaid.SLID))
     soles.reveal(fitter, begun.pk, early=True)
     screen = tab(fitter, "one")
     refused = screen("POST", f"/api/sessions/{session.pk}/undo", {})
@@ -124,18 +126,18 @@ def test_names_of_every_length_and_five_soles_with_a_repeat_go_through(fitter, s
     for _ in range(6):
         coming = coming_of(test)
         before = soles.sole_of(test).handed
-        soles.say(
+        soles.say_of(
             fitter,
             test.pk,
             code=coming.code,
             place=coming.place,
-            said=Said(said=0 if before else None, turf=TurfSaid.SLID),
+            said=AfterShots(said=0 if before else None, turf=TurfSaid.SLID),
         )
     soles.reveal(fitter, test.pk, early=True)
     session.refresh_from_db()
     assert isinstance(session, FittingSession) and session.protocol == "full_swing"
     soles_seen = soles.sole_of(test)
-    assert "No difference" in " ".join(soles_seen.result.sentences) and len(soles_seen.result.placed) == 5
+    assert "No difference" in " ".join(map(str, soles_seen.result.sentences)) and len(soles_seen.result.placed) == 5
     test = sole_setup.choose(fitter, test.pk, code=soles_seen.result.order[0])
     assert Build.objects.filter(session=session, letter="B").exists()
     # By name on one shot names are cut to what a club may be called.

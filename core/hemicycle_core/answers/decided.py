@@ -8,17 +8,17 @@ from typing import Any
 
 from ..brief import Target
 from ..decision import Bag, Decision, Plan, SwapPair, decide_session, exchanged
-from ..decision.said import beside
 from ..decision.schools import school_plan
+from ..decision.sentences import beside
 from ..facts import Club, Facts, TargetThen
 from ..facts.session import liking_of
 from ..judge import Case, Judgement, Kind, Liking, Verdict
 from ..judge.recommended import may_be_recommended, overruled, passed_over, why_it_lost
 from ..judge.verdict import accepted, verdict_of
 from ..kept import key_of, lazily, new_store, remembered
+from ..said import NOTHING, Said, as_data, as_said, far, joined, say
 from ..samples import Average
 from ..samples.alike import AlikeStep, step_at_one_swing
-from ..units import yd_text
 from ..wedges import Schools
 from .clubs import mean_of
 from .stand import OnStand, given
@@ -48,7 +48,7 @@ class Decided:
         return self.decision.verdicts
 
     @lazily
-    def at_first(self) -> dict[str, str]:
+    def at_first(self) -> dict[str, Said]:
         """The verdict of each candidate by the first targets that were kept, by letter; empty where they are the same
         still. Targets drift to fit the club that felt good: this shows it."""
         # What was taken in cut the space anew: the first targets were another slot's.
@@ -85,18 +85,19 @@ def decided(stand: OnStand) -> Decided:
     return Decided(stand, made if verdicts == made.verdicts else replace(made, verdicts=verdicts))
 
 
-def _at_first(found: Decided, club: Club, verdict: Verdict) -> str:
+def _at_first(found: Decided, club: Club, verdict: Verdict) -> Said:
     facts, stand = found.facts, found.stand
     targets = _nearest(facts.first_targets, mean_of(club, "carry_m"))
     if targets is None:
-        return ""
+        return NOTHING
     carry = next(target for target in targets if target.quantity == "carry_m")
-    then = [Target(each.quantity, each.low, each.high, "As first set.") for each in targets]
+    then = [Target(each.quantity, each.low, each.high, say("target-as-first-set")) for each in targets]
     case = Case(stand.candidates[club.key], then, *stand.work.beside, stand.work.wanted)
     first = verdict_of(case, found.judgement.weighed, jobs=facts.played_jobs, thresholds=facts.thresholds)
     if first.kind is verdict.kind or {first.kind, verdict.kind} == FILLING:
-        return ""
-    return f"{first.headline} (carry {yd_text(carry.low or 0.0)} to {yd_text(carry.high or 0.0)})"
+        return NOTHING
+    window = {"low": far(carry.low or 0.0), "high": far(carry.high or 0.0)}
+    return say("verdict-at-first", headline=first.headline, **window)
 
 
 def _nearest(slots: Sequence[Sequence[TargetThen]], carry: Average | None) -> Sequence[TargetThen] | None:
@@ -131,36 +132,41 @@ def why_taken(found: Decided, club: Club) -> dict[str, Any]:
         if mine is None or case.slot != mine.slot or letter == club.letter or not may_be_recommended(said[letter]):
             continue
         verdict = passed_over(said[letter]) if letter in choice.letters else said[letter]
-        told = beside(letter, club.letter, decision.worths, choice.because, facts.brief.feared) if proposed else ""
-        lost.append({"letter": letter, "name": names[letter], "why": why_it_lost(verdict, chosen) + told})
+        told = beside(letter, club.letter, decision.worths, choice.because, facts.brief.feared) if proposed else NOTHING
+        lost.append(
+            {"letter": letter, "name": names[letter], "why": as_data(joined([why_it_lost(verdict, chosen), told]))}
+        )
     return {
         "counted": facts.space.clubs_to_place > 1,
         "low_m": carry and carry.low,
         "high_m": carry and carry.high,
-        "sentence": choice.sentence if proposed else overruled([club.letter], choice.sentence),
-        "why": chosen.why if chosen else "",
+        "sentence": as_data(choice.sentence if proposed else overruled([club.letter], choice.sentence)),
+        "why": as_data(chosen.why) if chosen else "",
         "saves": worth.saves if worth is not None and decision.known else None,
         "lost": lost,
     }
 
 
-def _place_words(taken: Mapping[str, Any]) -> str:
+def _place_words(taken: Mapping[str, Any]) -> Said:
     """The slot that a build was taken in for."""
     if taken["low_m"] is None or taken["high_m"] is None:
-        return "its place"
-    return f"{yd_text(taken['low_m'])} to {yd_text(taken['high_m'])} yd"
+        return say("taken-its-place")
+    return say("taken-window", low=far(taken["low_m"]), high=far(taken["high_m"]))
 
 
-def reasons_of(club: Club) -> str:
+def reasons_of(club: Club) -> Said:
     """Why a build was taken in; empty where it was not, or nothing was kept of it."""
     taken = club.taken
-    return f"For {_place_words(taken)}: {taken['sentence']} {taken['why']}".strip() if taken else ""
+    if not taken:
+        return NOTHING
+    said = joined([as_said(taken["sentence"]), as_said(taken["why"])])
+    return say("taken-for", place=_place_words(taken), said=said)
 
 
-def lost_for(letter: str, taken_in: Sequence[Club]) -> list[str]:
+def lost_for(letter: str, taken_in: Sequence[Club]) -> list[Said]:
     """Why a build lost the places that others were taken in for."""
     return [
-        f"For {_place_words(club.taken)}, to {club.letter}: {row['why']}"
+        say("lost-for", place=_place_words(club.taken), letter=club.letter, why=as_said(row["why"]))
         for club in taken_in
         if club.taken
         for row in club.taken["lost"]
@@ -178,7 +184,7 @@ def plan_clubs(found: Decided) -> dict[str, Club]:
     return {str(club.key): club for club in (*facts.in_bag, *facts.candidates) if str(club.key) in there}
 
 
-def school_plans(found: Decided) -> list[tuple[str, Bag]]:
+def school_plans(found: Decided) -> list[tuple[Said, Bag]]:
     """The bag by both schools of how many wedges belong between the ends, where that is asked and a wedge is being
     tried: those that are another bag than today's."""
     wedges, weigher, schools = found.stand.ends, found.decision.weigher, found.schools
@@ -188,7 +194,10 @@ def school_plans(found: Decided) -> list[tuple[str, Bag]]:
         return []
     made = [
         (name, school_plan(weigher, wedges.ends, count, closed_first=closed))
-        for name, count, closed in (("A wedge each", schools.each, True), ("Part swings", schools.part, False))
+        for name, count, closed in (
+            (say("plan-a-wedge-each"), schools.each, True),
+            (say("plan-part-swings"), schools.part, False),
+        )
     ]
     return [(name, bag) for name, bag in made if bag.plan != weigher.today]
 

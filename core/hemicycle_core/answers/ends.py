@@ -10,6 +10,7 @@ from ..brief import uses_between
 from ..facts import Club, Facts
 from ..heads import HeadType
 from ..judge.eased import Eases
+from ..said import NOTHING, Said, say
 from ..wedges import Delivered, Delivery, Schools, ShortEnd, WedgeWish, delivered, schools, short_end
 from ..wedges.short_end import set_wedge_of, wedges_of
 from .bag import BagNow
@@ -83,19 +84,16 @@ class WedgeEnds:
         return max(range(top + 1), key=lambda at: (found.steps[at].step_m, -at), default=None)
 
     @property
-    def recheck(self) -> str:
+    def recheck(self) -> Said:
         """A sentence where the irons are others than when the wedges were last hit; empty where they are not, and where
         the set wedge was hit since."""
         found, then = self.short_end, self.facts.irons_then
         short = self.facts.brief.end is BagEnd.SHORT
         if not short or found is None or found.high is None or found.high.club.shots or then is None:
-            return ""
+            return NOTHING
         if not then.irons or then.irons == irons_of(self.facts.clubs):
-            return ""
-        return (
-            f"The irons are others than on {then.day}, when the wedges were last hit: hit "
-            f"{found.high.club.name} again before the space is cut."
-        )
+            return NOTHING
+        return say("ends-hit-again", day=then.day, name=found.high.club.name)
 
 
 def irons_of(clubs: Iterable[Club]) -> frozenset[tuple[str, float | None]]:

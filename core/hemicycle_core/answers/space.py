@@ -41,6 +41,7 @@ from ..facts.space import Space
 from ..judge.held import job_to_count
 from ..kept import lazily
 from ..rack import Reach, reach
+from ..said import say
 from ..wedges import School
 from .clubs import KnownClubs, mean_of
 from .ends import WedgeEnds
@@ -286,7 +287,7 @@ def _layout(
     if like is not None and wish is Wish.REPLACE:
         return lay_out_replacing(like, list(facts.space.replace_ways), lower, upper, facts.thresholds)
     if like is not None:
-        return lay_out_like(like, "Its yardage" if wanted.wish is Wish.FLIGHT else "Like for like")
+        return lay_out_like(like, say("space-its-yardage") if wanted.wish is Wish.FLIGHT else None)
     if named is not None:
         # Without clubs on both sides nothing is known of the roll until something is hit.
         rolls = [club.roll_m for club in (lower, upper) if club is not None]

@@ -16,6 +16,7 @@ from ..facts.session import air_of, answered, liking_of, next_heads
 from ..judge import Candidate, Case, Liking
 from ..judge.cut import CutPlace
 from ..kept import lazily
+from ..said import NOTHING
 from ..wedges import WedgeFlight
 from .bag import BagNow
 from .clubs import KnownClubs, as_expected, mean_of
@@ -111,7 +112,7 @@ class OnStand:
             monitor=facts.monitor,
             bend_down_deg=bend_down,
             bend_up_deg=bend_up,
-            flies_high=flies_high(self.flights, club) if club.is_wedge and not club.is_own else "",
+            flies_high=flies_high(self.flights, club) if club.is_wedge and not club.is_own else NOTHING,
             head=club.head_key if club.head else "",
         )
 

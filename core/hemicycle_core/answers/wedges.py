@@ -22,6 +22,7 @@ from ..judge.claims import grooves_fresh
 from ..judge.cut import CutPlace, bends_left, cut_places, takes_place_of
 from ..kept import kept, new_store
 from ..rack.stock import MOST_BEND_DEG, Made, Wear
+from ..said import NOTHING, Said, say
 from ..shots import Strike
 from ..wedges import Looks, WedgeFlight, flight_of, windows_at
 from ..wedges.flight import FullHit, Window
@@ -104,10 +105,10 @@ def _looks(work: InWork, club: Club) -> Looks:
     )
 
 
-def flies_high(flights: Mapping[int, WedgeFlight], club: Club) -> str:
+def flies_high(flights: Mapping[int, WedgeFlight], club: Club) -> Said:
     """The test that would tell why a wedge leaves too high with too little spin; empty where it does not."""
     found = flights.get(club.key)
-    return found.causes[0].test if found is not None and found.causes else ""
+    return found.causes[0].test if found is not None and found.causes else NOTHING
 
 
 # Places
@@ -152,7 +153,7 @@ def own_place(work: InWork, club: Club, instead: str) -> OwnPlace | None:
     low = work.ends.short_end.low
     if low is not None and instead == low.club.name:
         above = next((each for each in wedges_of(bag.clubs) if each.carry_m > low.club.carry_m), None)
-        return OwnPlace(lay_out_like(low.club, f"In the place of {low.club.name}"), None, above)
+        return OwnPlace(lay_out_like(low.club, say("space-in-the-place-of", name=low.club.name)), None, above)
     if low is not None and carry.mean < low.club.carry_m - CROWDED_M:
         return OwnPlace(lay_out_below(low.club, bag.rules.wedge_step), None, low.club)
     if end is not BagEnd.WHOLE or (work.gap is not None and BagEnd.SHORT.holds(work.gap)):

@@ -9,7 +9,7 @@ import numpy as np
 from scipy.special import stdtrit
 
 from ..errors import BadInput
-from ..units import whole_yards
+from ..said import Said, far, say
 from .remarks import USUAL_SPREAD_SHARE
 
 MOST_BALLS = 100
@@ -32,13 +32,13 @@ class TypedAverage:
 
     def __post_init__(self) -> None:
         if not 1 <= self.balls <= MOST_BALLS:
-            raise BadInput(f"1 to {MOST_BALLS} balls, not {self.balls}.", field="balls")
+            raise BadInput(say("bag-balls-not", most_balls=MOST_BALLS, balls=self.balls), field="balls")
         if self.within_m is None:
             return
         if self.balls == 1:
-            raise BadInput("One ball is within nothing of itself. Leave the spread out.", field="within_m")
+            raise BadInput(say("bag-one-ball-within-nothing"), field="within_m")
         if not 0 < self.within_m < self.carry_m / 2:
-            raise BadInput("A spread over nought and under half the carry.", field="within_m")
+            raise BadInput(say("bag-spread-over-nought-under"), field="within_m")
 
     @property
     def spread_m(self) -> float:
@@ -55,8 +55,7 @@ class TypedAverage:
         return wide * self.spread_m / math.sqrt(self.balls)
 
     @property
-    def words(self) -> str:
+    def words(self) -> Said:
         """As it stands beside the club: `5 balls, all within 6 yd, read off a screen`."""
-        many = "1 ball" if self.balls == 1 else f"{self.balls} balls"
-        within = "" if self.within_m is None else f", all within {whole_yards(self.within_m)} yd"
-        return f"{many}{within}, read off a screen"
+        within = self.within_m
+        return say("bag-read-off-screen", balls=self.balls, told=within is not None, within=far(within or 0.0))

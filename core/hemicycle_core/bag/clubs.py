@@ -8,6 +8,7 @@ from dataclasses import dataclass
 
 from ..errors import BadInput
 from ..heads import HeadType
+from ..said import say
 from ..units import METRES_PER_INCH
 
 # Usual lofts and lengths, to start a typed club from; the fitter measures the real ones.
@@ -105,9 +106,9 @@ class Carried:
 
     def __post_init__(self) -> None:
         if self.carry_m <= 0:
-            raise BadInput(f"{self.name} needs a carry of more than 0.", field="carry")
+            raise BadInput(say("bag-needs-carry-more-than", name=self.name), field="carry")
         if self.total_m < self.carry_m - 20:
-            raise BadInput(f"{self.name}: the total is far under the carry. Are the two swapped?", field="total")
+            raise BadInput(say("bag-total-far-under-carry", name=self.name), field="total")
 
     @property
     def hit(self) -> bool:

@@ -9,8 +9,9 @@ from enum import StrEnum
 
 from ..errors import BadInput
 from ..heads import HeadType
+from ..said import Said, far, say, term
 from ..thresholds import DEFAULT
-from ..units import metres, mph, yd_text
+from ..units import metres, mph
 from .clubs import Carried, in_order
 
 CLOSED_M = metres(5)  # a hole under 5 yd is closed: smaller than what a stock swing varies by
@@ -27,11 +28,7 @@ class GapRule(StrEnum):
     EVEN_STEPS = "even_steps"
 
 
-RULE_WORDS = {
-    GapRule.ROLL_OUT: "roll-out meets carry",
-    GapRule.CARRY_ONLY: "carry only",
-    GapRule.EVEN_STEPS: "even carry steps",
-}
+RULE_WORDS = {rule: term("gap-rule", rule) for rule in GapRule}
 
 
 @dataclass(frozen=True)
@@ -48,8 +45,8 @@ class StepWish:
         return step_m <= self.most_m * (1 + self.stretch) + HAIR_M
 
     @property
-    def text(self) -> str:
-        return f"{yd_text(self.least_m)} to {yd_text(self.most_m)}"
+    def text(self) -> Said:
+        return say("bag-step", least=far(self.least_m), most=far(self.most_m))
 
 
 def wanted_step(driver_speed_mps: float | None) -> StepWish:
@@ -65,15 +62,15 @@ LEAST_STEP_M, MOST_STEP_M = metres(3), metres(40)
 def check_step(least_m: float | None, most_m: float | None, *, field: str) -> None:
     """Raise BadInput for a step that no bag is cut into; neither end given means the usual one."""
     if (least_m is None) != (most_m is None):
-        raise BadInput("Give both ends of the step, or neither for the usual one.", field=field)
+        raise BadInput(say("bag-give-both-ends-step"), field=field)
     if least_m is not None and most_m is not None and not LEAST_STEP_M <= least_m <= most_m <= MOST_STEP_M:
-        raise BadInput("A step runs from its smaller to its larger end, 3 to 40 yd.", field=field)
+        raise BadInput(say("bag-step-runs-from-smaller", low=far(LEAST_STEP_M), high=far(MOST_STEP_M)), field=field)
 
 
 def check_short_rule(rule: GapRule) -> None:
     """Raise BadInput for a rule that says nothing of irons and wedges."""
     if rule is GapRule.ROLL_OUT:
-        raise BadInput("Irons and wedges are played into greens: roll-out covers nothing there.", field="short_rule")
+        raise BadInput(say("bag-irons-wedges-played-into"), field="short_rule")
 
 
 @dataclass(frozen=True)

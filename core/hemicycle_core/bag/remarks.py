@@ -8,10 +8,12 @@ import math
 from collections.abc import Sequence
 from dataclasses import dataclass
 from statistics import median
+from typing import Any
 
 from ..heads import HeadType
+from ..said import Form, Said, angle, far, number, say
+from ..said import high as peak
 from ..samples.overlap import MUDDLED, overlap, smallest_useful_step
-from ..units import feet, shown, yd_text
 from .clubs import Carried, in_order
 from .gaps import Coverage, GapRule, StepWish, gap_between
 from .slots import MOST_CLUBS, lay_out_slots
@@ -31,7 +33,7 @@ class Remark:
 
     club: str
     what: str
-    sentence: str
+    sentence: Said
 
 
 def spread_of(club: Carried) -> float:
@@ -48,8 +50,8 @@ def collapse_point(clubs: Sequence[Carried]) -> Remark | None:
     usual = median(steps[: max(2, len(steps) // 2)])
     for (lower, upper), step in zip(itertools.pairwise(irons), steps, strict=True):
         if step < STOPS_STEPPING * usual and step < smallest_useful_step(spread_of(upper)):
-            words = f"The irons stop stepping at the {upper.name}: {yd_text(step)} yd past the {lower.name}, where"
-            return Remark(upper.name, "collapse", f"{words} {yd_text(usual)} is usual. The long end starts there.")
+            words = say("bag-irons-stop", upper=upper.name, step=far(step), lower=lower.name, usual=far(usual))
+            return Remark(upper.name, "collapse", words)
     return None
 
 
@@ -63,18 +65,19 @@ def out_of_line(clubs: Sequence[Carried]) -> list[Remark]:
     for low, club, high in zip(ordered, ordered[1:], ordered[2:], strict=False):
         peaks = [each.peak_m for each in (low, club, high)]
         if all(peaks) and peaks[1] < (1 - LOW_SHARE) * min(peaks[0], peaks[2]):  # type: ignore[operator,type-var]
-            said = f"{club.name} flies lower ({shown(feet(peaks[1]))} ft) than both its neighbours."  # type: ignore[arg-type]
-            found.append(Remark(club.name, "peak_m", f"{said} It will not hold what they hold."))
+            said = say("bag-flies-lower-than-both", name=club.name, peak=peak(peaks[1]))  # type: ignore[arg-type]
+            found.append(Remark(club.name, "peak_m", said))
     for shorter, longer in itertools.pairwise(ordered):
         if shorter.landing_deg and longer.landing_deg and longer.landing_deg > shorter.landing_deg + STEEPER_DEG:
-            said = f"{longer.name} lands steeper than {shorter.name}: {shown(longer.landing_deg)}° against"
-            found.append(Remark(longer.name, "landing_deg", f"{said} {shown(shorter.landing_deg)}°."))
+            mine, theirs = angle(longer.landing_deg), angle(shorter.landing_deg)
+            said = say("bag-lands-steeper", longer=longer.name, shorter=shorter.name, mine=mine, theirs=theirs)
+            found.append(Remark(longer.name, "landing_deg", said))
         # Wedges spin most at about 50 degrees of spin loft: beyond it the ball slides, and more loft spins less.
         falls = shorter.head_type is HeadType.WEDGE
         spins = shorter.spin_rpm and longer.spin_rpm and longer.spin_rpm > shorter.spin_rpm + SPIN_STEP_RPM
         if spins and not falls:
-            said = f"{longer.name} spins more than {shorter.name}"
-            found.append(Remark(longer.name, "spin_rpm", f"{said}: read it with speed and launch."))
+            said = say("bag-spins-more", longer=longer.name, shorter=shorter.name)
+            found.append(Remark(longer.name, "spin_rpm", said))
     return found
 
 
@@ -84,15 +87,22 @@ def muddled(covered: Coverage) -> list[Remark]:
     for gap in covered.gaps:
         chance = overlap(max(gap.step_m, 0.0), spread_of(gap.lower), spread_of(gap.upper))
         if chance > MUDDLED:
-            often = f"{shown(chance * 10)} shots in 10"
-            said = f"{gap.lower.name} and {gap.upper.name} are {yd_text(gap.step_m)} yd apart: {often} of one land in"
-            one = " One fewer would do." if gap.crowded else ""
-            found.append(Remark(gap.upper.name, "overlap", f"{said} the other’s yardage.{one}"))
+            said = say(
+                "bag-muddled",
+                lower=gap.lower.name,
+                upper=gap.upper.name,
+                step=far(gap.step_m),
+                often=number(chance * 10),
+                crowded=gap.crowded,
+            )
+            found.append(Remark(gap.upper.name, "overlap", said))
     return found
 
 
-def _times(count: float) -> str:
-    return "once" if count == 1 else "twice" if count == 2 else f"{count:.2g} times"
+def _times(count: float) -> Said:
+    if count in (1, 2):
+        return say("times-whole", n=int(count))
+    return say("times", count=number(float(f"{count:.2g}"), form=Form.SHORT))
 
 
 def clubs_for(
@@ -112,20 +122,17 @@ def clubs_for(
     # A hole is met now and then, whatever was named: with a place free one club belongs into it.
     seldom = wanted if uses is None else max(1, math.ceil(min(uses / LEAST_USES, MOST_CLUBS)))
     count = min(wanted, room, seldom)
-    between = f"between {lower.name} and {upper.name}"
-    belong = f"{_number(count)} {'belong' if count > 1 else 'belongs'}"
+    between = say("bag-between", lower=lower.name, upper=upper.name)
+    belong = say("bag-clubs-belong", n=count, between=between)
     if wanted == 0:
-        words = f"No club is needed {between}."
+        words = say("bag-no-club-needed", between=between)
     elif uses is not None and seldom <= min(room, wanted - 1):
-        often = f"come up {_times(uses)} a round" if uses else "are in no job that is named, and are met now and then"
-        words = f"{belong} {between}: the yardages there {often}. By space alone it would be {_number(wanted).lower()}."
+        often = say("bag-come-up-round", times=_times(uses)) if uses else say("bag-no-job-named-met")
+        words = say("bag-seldom-comes-up", belong=belong, often=often, n=wanted)
     elif count < wanted:
-        words = (
-            f"{belong} {between}: {_number(wanted).lower()} would close the space, but in steps under "
-            f"{yd_text(least)} yd, closer than this speed and spread can use."
-        )
+        words = say("bag-closer-than-can-be-used", belong=belong, n=wanted, least=far(least))
     else:
-        words = f"{belong} {between}. The smallest useful step here is {yd_text(least)} yd."
+        words = say("bag-smallest-useful-step", belong=belong, least=far(least))
     return count, Remark(upper.name, "count", words)
 
 
@@ -137,16 +144,17 @@ def loft_check(covered: Coverage) -> list[Remark]:
         if gap.lower.loft_deg is None or gap.upper.loft_deg is None:
             continue
         apart = gap.lower.loft_deg - gap.upper.loft_deg
-        lofts = f"{gap.lower.name} and {gap.upper.name} are {abs(apart):g}° apart in loft"
+        lofts: dict[str, Any] = {
+            "lower": gap.lower.name,
+            "upper": gap.upper.name,
+            "apart": angle(abs(apart), form=Form.SHORT),
+            "step": far(gap.step_m),
+        }
         if apart >= LOFT_STEP_DEG and gap.crowded:
-            found.append(Remark(gap.upper.name, "loft", f"{lofts} and only {yd_text(gap.step_m)} yd in carry."))
+            found.append(Remark(gap.upper.name, "loft", say("bag-lofts-apart-carries-not", **lofts)))
         elif apart < LOFT_STEP_DEG / 2 and gap.step_m > gap.step.least_m:
-            found.append(Remark(gap.upper.name, "loft", f"{lofts}, yet {yd_text(gap.step_m)} yd in carry."))
+            found.append(Remark(gap.upper.name, "loft", say("bag-lofts-alike-carries-not", **lofts)))
     return found
-
-
-def _number(count: int) -> str:
-    return ("No club", "One club", "Two clubs", "Three clubs", "Four clubs")[count]
 
 
 def remarks(covered: Coverage) -> list[Remark]:

@@ -5,8 +5,9 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import dataclass
 
+from ..said import Said, far, high, joined, say
 from ..samples.overlap import overlap
-from ..units import feet, metres, shown, whole, whole_yards, yd_text
+from ..units import metres, whole, whole_yards
 from .clubs import Carried
 from .gaps import CROWDED_M, Coverage, Gap
 from .remarks import spread_of
@@ -25,7 +26,7 @@ class Neighbours:
     step_m: float
     coverage_m: float
     often: int
-    sentence: str
+    sentence: Said
 
 
 def as_neighbours(first: Carried, second: Carried) -> Neighbours:
@@ -33,19 +34,19 @@ def as_neighbours(first: Carried, second: Carried) -> Neighbours:
     lower, upper = sorted((first, second), key=lambda club: (club.carry_m, club.name))
     step, left = upper.carry_m - lower.carry_m, upper.carry_m - lower.total_m
     shared = overlap(step, spread_of(lower), spread_of(upper))
-    words = f"{lower.name} and {upper.name} carry the same"
-    if whole_yards(step) > 0:
-        words = f"{upper.name} carries {yd_text(step)} yd past {lower.name}"
+    often, names = int(whole(shared * 10)), {"lower": lower.name, "upper": upper.name}
+    words = [
+        say("bag-carries-past", step=far(step), **names) if whole_yards(step) > 0 else say("bag-carry-same", **names)
+    ]
     if whole_yards(left) > 0:
-        words += f"; {yd_text(left)} yd between where {lower.name} stops and that carry"
+        words.append(say("bag-left-between", left=far(left), lower=lower.name))
     elif whole_yards(left) < 0:
-        words += f"; {lower.name} rolls {yd_text(-left)} yd past that carry"
-    often = int(whole(shared * 10))
-    words += f"; {often} in 10 of one land in the other’s yardage." if often else "; they are told apart."
-    return Neighbours(lower.name, upper.name, step, left, often, words)
+        words.append(say("bag-rolls-past", lower=lower.name, left=far(-left)))
+    words.append(say("bag-land-in-the-others", n=often) if often else say("bag-told-apart"))
+    return Neighbours(lower.name, upper.name, step, left, often, say("sentence", said=joined(words, "; ")))
 
 
-def serves(club: Carried, covered: Coverage, work: Gap | None, stand: Sequence[Carried]) -> list[str]:
+def serves(club: Carried, covered: Coverage, work: Gap | None, stand: Sequence[Carried]) -> list[Said]:
     """Where else a build is of use: in another hole of the bag, or as the swap partner of another build. covered: the
     bag without it; work: the space it is tried for; stand: the other builds."""
     said = []
@@ -54,17 +55,17 @@ def serves(club: Carried, covered: Coverage, work: Gap | None, stand: Sequence[C
             continue
         (slot,) = lay_out_slots(gap.lower, gap.upper, 1, rule=gap.rule, step=gap.step).slots
         if slot.low_m <= club.carry_m <= slot.high_m:
-            said.append(f"Serves between {gap.lower.name} and {gap.upper.name} too: {yd_text(gap.open_m)} yd are open.")
+            ends = {"lower": gap.lower.name, "upper": gap.upper.name}
+            said.append(say("bag-serves-elsewhere", open=far(gap.open_m), **ends))
     for other in stand:
         if other.peak_m is None or club.peak_m is None or abs(other.carry_m - club.carry_m) > KEPT_M:
             continue
         higher = club.peak_m - other.peak_m
         if abs(higher) >= OTHER_HEIGHT_M:
-            way = "higher" if higher > 0 else "lower"
-            said.append(f"Swap partner of {other.name}: the same carry, {shown(abs(feet(higher)))} ft {way}.")
+            by = high(abs(higher))
+            said.append(say("bag-swap-partner", name=other.name, by=by, higher=higher > 0))
     near = [each for each in covered.clubs if abs(each.carry_m - club.carry_m) < CROWDED_M]
     for each in near:
         apart = abs(each.carry_m - club.carry_m)
-        how = f"{yd_text(apart)} yd apart" if whole_yards(apart) > 0 else "the same carry"
-        said.append(f"Could stand in for {each.name}: {how}.")
+        said.append(say("bag-stands-in", name=each.name, differ=whole_yards(apart) > 0, apart=far(apart)))
     return said

@@ -20,7 +20,8 @@ from collections.abc import Sequence
 from dataclasses import dataclass, replace
 
 from ..errors import BadInput
-from ..units import metres, whole_yards, yd_text
+from ..said import Said, Sayable, far, joined, say
+from ..units import metres
 from .clubs import Carried
 from .gaps import CLOSED_M, Gap, GapRule, GapRules, StepWish, coverage
 
@@ -28,7 +29,6 @@ SLACK_M = metres(3.5)  # what a fitter can set a club to: half a degree of loft 
 KEPT_M = metres(4)  # a carry this near to the old club's is the same yardage to the player
 MOST_CLUBS = 4
 MOST_OFFERED = 3  # at once: a wider gap is closed in sequence, club after club, on what was measured
-NUMBER_WORDS = ("No club", "One club", "Two", "Three", "Four")
 
 
 @dataclass(frozen=True)
@@ -56,7 +56,7 @@ class SlotLayout:
     left_m: float
     slack_m: float
     at_worst_m: float
-    sentence: str
+    sentence: Said
     closes: bool = True
 
 
@@ -99,9 +99,9 @@ def lay_out_slots(lower: Carried, upper: Carried, count: int, *, rule: GapRule, 
     Raises BadInput when the neighbours are not in order or the count is out of range.
     """
     if upper.carry_m <= lower.carry_m:
-        raise BadInput(f"{upper.name} does not carry further than {lower.name}.", field="upper")
+        raise BadInput(say("bag-does-not-carry-further", name=upper.name, name2=lower.name), field="upper")
     if not 1 <= count <= MOST_CLUBS:
-        raise BadInput(f"Plan 1 to {MOST_CLUBS} clubs for one hole.", field="count")
+        raise BadInput(say("bag-plan-clubs-one-hole", most_clubs=MOST_CLUBS), field="count")
     cut = _cut(lower, upper, count, rule, step)
     spare = max(0.0, -cut.each_m) / 2 if rule is GapRule.ROLL_OUT else 0.0
     slack = SLACK_M + spare
@@ -146,13 +146,11 @@ def gap_around(old: Carried, clubs: Sequence[Carried], rules: GapRules) -> Gap |
     return next((gap for gap in without.gaps if gap.lower.carry_m <= old.carry_m <= gap.upper.carry_m), None)
 
 
-def lay_out_like(old: Carried, does: str = "Like for like") -> SlotLayout:
+def lay_out_like(old: Carried, does: Sayable | None = None) -> SlotLayout:
     """One slot that aims at a club's own carry: the same but newer, or its yardage with another flight."""
     slot = Slot(0, old.carry_m, old.carry_m - KEPT_M, old.carry_m + KEPT_M, old.roll_m, old.carry_sd_m)
-    said = (
-        f"{does}: {old.name}’s carry of {yd_text(old.carry_m)}, give or take {yd_text(KEPT_M)}, so that no yardage is "
-        "relearned."
-    )
+    does = does or say("bag-like-for-like")
+    said = say("bag-carry-of-the-old", does=does, name=old.name, carry=far(old.carry_m), kept=far(KEPT_M))
     return SlotLayout(GapRule.CARRY_ONLY, 1, (slot,), 0.0, KEPT_M, KEPT_M, said)
 
 
@@ -161,28 +159,24 @@ def lay_out_below(low: Carried, step: StepWish) -> SlotLayout:
     middle = low.carry_m - (step.least_m + step.most_m) / 2
     slack = (step.most_m - step.least_m) / 2
     slot = Slot(0, middle, middle - slack, middle + slack, 0.0, low.carry_sd_m)
-    said = f"A step of {step.text} yd under {low.name}."
+    said = say("bag-step-under", least=far(step.least_m), most=far(step.most_m), name=low.name)
     return SlotLayout(GapRule.EVEN_STEPS, 1, (slot,), 0.0, slack, slack, said)
 
 
-def _sentence(lower: Carried, upper: Carried, count: int, rule: GapRule, step: StepWish) -> str:
+def _sentence(lower: Carried, upper: Carried, count: int, rule: GapRule, step: StepWish) -> Said:
     """What this many clubs leave, and how many would close the hole."""
     here = _cut(lower, upper, count, rule, step)
     closing = next((n for n in range(1, MOST_CLUBS + 1) if _cut(lower, upper, n, rule, step).closed), None)
-    head = NUMBER_WORDS[count]
-    many = count > 1
     if rule is not GapRule.ROLL_OUT:
-        size = whole_yards((upper.carry_m - lower.carry_m) / (count + 1))
-        first = f"{head} {'make' if many else 'makes'} steps of {size} yd; you want {step.text}."
+        size = far((upper.carry_m - lower.carry_m) / (count + 1))
+        first = say("bag-makes-steps", n=count, size=size, wanted=step.text)
     elif here.closed:
-        first = f"{head} {'close' if many else 'closes'} it."
+        first = say("bag-closes-it", n=count)
     else:
-        where = "between each" if many else "either side"
-        first = f"{head} {'leave' if many else 'leaves'} {yd_text(here.each_m)} yd {where}."
+        first = say("bag-leaves", n=count, each=far(here.each_m))
     if closing is None or closing <= count or here.closed:
         return first
-    other = NUMBER_WORDS[closing]
     if rule is not GapRule.ROLL_OUT:
-        size = whole_yards((upper.carry_m - lower.carry_m) / (closing + 1))
-        return f"{first} {other} make steps of {size}."
-    return f"{first} {other} close it."
+        size = far((upper.carry_m - lower.carry_m) / (closing + 1))
+        return joined([first, say("bag-more-make-steps", n=closing, size=size)])
+    return joined([first, say("bag-more-close-it", n=closing)])

@@ -6,6 +6,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass, replace
 
 from ..bag import Carried, HeadType, SlotLayout
+from ..said import NOTHING, Quantity, Said, english, far, say, term
 from ..units import metres, whole, yards
 from .jobs import Job, JobKind
 
@@ -21,13 +22,14 @@ class CommonJob:
 
     job: Job
     lie: str = ""
+    said: Said = NOTHING
 
 
-def _job(
-    name: str, kind: JobKind, yd: float, size: tuple[float, float], over: float | None = None, uses: float = 1.0
-) -> Job:
-    return Job(
-        name,
+def _common(
+    said: Said, kind: JobKind, yd: float, size: tuple[float, float], over: float | None, uses: float, lie: str
+) -> CommonJob:
+    job = Job(
+        english(said),
         kind,
         metres(yd),
         carry_over_m=None if over is None else metres(over),
@@ -35,35 +37,47 @@ def _job(
         depth_m=metres(size[1]),
         uses_per_round=uses,
     )
+    return CommonJob(job, lie, said)
+
+
+def _long(
+    name: str, kind: JobKind, yd: float, size: tuple[float, float], over: float | None = None, uses: float = 1.0,
+    lie: str = "",
+) -> CommonJob:  # fmt: skip
+    return _common(term("common-job", name), kind, yd, size, over, uses, lie)
 
 
 COMMON = (  # the long end
-    CommonJob(_job("Long par three", JobKind.GREEN, 180, (24, 26))),
-    CommonJob(_job("Second into a par five", JobKind.GREEN, 200, (26, 30)), "fairway"),
-    CommonJob(_job("Long par four", JobKind.GREEN, 185, (24, 26), uses=2), "fairway"),
-    CommonJob(_job("Carry over water", JobKind.GREEN, 170, (24, 26), over=158)),
-    CommonJob(_job("Tight tee shot", JobKind.TEE, 200, (28, 30), uses=2), "tee"),
-    CommonJob(_job("Lay-up", JobKind.LAYUP, 170, (35, 30)), "fairway"),
-    CommonJob(_job("Out of the rough", JobKind.GREEN, 165, (28, 30)), "rough"),
+    _long("par-three", JobKind.GREEN, 180, (24, 26)),
+    _long("par-five", JobKind.GREEN, 200, (26, 30), lie="fairway"),
+    _long("par-four", JobKind.GREEN, 185, (24, 26), uses=2, lie="fairway"),
+    _long("water", JobKind.GREEN, 170, (24, 26), over=158),
+    _long("tee", JobKind.TEE, 200, (28, 30), uses=2, lie="tee"),
+    _long("lay-up", JobKind.LAYUP, 170, (35, 30), lie="fairway"),
+    _long("rough", JobKind.GREEN, 165, (28, 30), lie="rough"),
 )
 
 
 def _short(
-    name: str, yd: float, size: tuple[float, float], over: float | None, uses: float, lie: str = ""
+    said: Said, yd: float, size: tuple[float, float], over: float | None, uses: float, lie: str = ""
 ) -> CommonJob:
-    return CommonJob(_job(name, JobKind.GREEN, yd, size, over=over, uses=uses), lie)
+    return _common(said, JobKind.GREEN, yd, size, over, uses, lie)
+
+
+def _yd(yards: float) -> Quantity:
+    return far(metres(yards))
 
 
 # The short ones: yardages of everybody, but for the full wedge, which is the player's own.
 FULL_WEDGE_YD = 105.0
 SHORT = (
-    _short("Full wedge into a green", FULL_WEDGE_YD, (22, 22), None, 2.0, "fairway"),
-    _short("Front pin over a bunker", 85, (20, 18), 78, 1.0, "fairway"),
-    _short("60 yd pitch", 60, (18, 18), None, 1.0, "fairway"),
-    _short("40 yd pitch from semi-rough", 40, (16, 16), None, 0.5, "semi-rough"),
-    _short("30 yd chip with green to work with", 30, (12, 20), None, 1.5, "fairway"),
-    _short("Lob over a bunker, four yards of green", 20, (10, 8), 15, 0.5, "fairway"),
-    _short("Sand, 15 yd", 15, (10, 12), None, 1.0, "sand"),
+    _short(say("common-job-full-wedge"), FULL_WEDGE_YD, (22, 22), None, 2.0, "fairway"),
+    _short(say("common-job-front-pin"), 85, (20, 18), 78, 1.0, "fairway"),
+    _short(say("common-job-pitch", far=_yd(60)), 60, (18, 18), None, 1.0, "fairway"),
+    _short(say("common-job-pitch-from-semi-rough", far=_yd(40)), 40, (16, 16), None, 0.5, "semi-rough"),
+    _short(say("common-job-chip", far=_yd(30)), 30, (12, 20), None, 1.5, "fairway"),
+    _short(say("common-job-lob", green=_yd(4)), 20, (10, 8), 15, 0.5, "fairway"),
+    _short(say("common-job-sand", far=_yd(15)), 15, (10, 12), None, 1.0, "sand"),
 )
 
 

@@ -9,12 +9,14 @@ from enum import StrEnum
 from ..bag import Gap, HeadType
 from ..errors import BadInput
 from ..flight import FAIRWAY, Firmness, Turf, green
-from ..flight.landing import EVERYDAY_FT, FASTEST_FT, SLOWEST_FT
+from ..flight.landing import EVERYDAY_FT, FASTEST_FT, SLOWEST_FT, green_reading
 from ..impact import Lie
+from ..said import far, say, speed
 from ..shots import CLEAN_LIES
 from ..units import metres, mps
 
 NEAREST_M = metres(8) - 1e-6
+FURTHEST_M = 350.0
 SHORT_M = metres(130)
 SHORT_SAND_M = metres(50)
 WINDIEST_MPS = mps(45) + 1e-6
@@ -92,21 +94,30 @@ class Job:
     wind_from_deg: float | None = None
 
     def __post_init__(self) -> None:
-        if not NEAREST_M <= self.distance_m <= 350:
-            raise BadInput(f"“{self.name}”: a distance between 8 yd and 380 yd is needed.", field="distance")
+        if not NEAREST_M <= self.distance_m <= FURTHEST_M:
+            raise BadInput(
+                say("job-distance-between", name=self.name, least=far(NEAREST_M), most=far(FURTHEST_M)),
+                field="distance",
+            )
         if self.carry_over_m is not None and self.carry_over_m > self.distance_m + self.depth_m:
-            raise BadInput(f"“{self.name}”: what must be carried lies behind the target.", field="carry_over")
+            raise BadInput(say("brief-what-must-carried-lies", name=self.name), field="carry_over")
         if self.width_m <= 0 or self.depth_m <= 0:
-            raise BadInput(f"“{self.name}”: width and depth must be more than 0.", field="width")
+            raise BadInput(say("brief-width-depth-must-more", name=self.name), field="width")
         if not 0 < self.uses_per_round <= 18:
-            raise BadInput(f"“{self.name}”: between 0 and 18 uses a round.", field="uses_per_round")
+            raise BadInput(say("brief-between-uses-round", name=self.name), field="uses_per_round")
         if not 0 <= self.wind_mps <= WINDIEST_MPS:
-            raise BadInput(f"“{self.name}”: a wind of up to 45 mph can be played in.", field="wind")
+            raise BadInput(say("job-wind-up-to", name=self.name, most=speed(WINDIEST_MPS)), field="wind")
         if self.wind_from_deg is not None and not 0 <= self.wind_from_deg < 360:
-            raise BadInput(f"“{self.name}”: wind comes from 0 to 359 degrees, 0 against.", field="wind_from_deg")
+            raise BadInput(say("brief-wind-comes-from-degrees", name=self.name), field="wind_from_deg")
         if not SLOWEST_FT <= self.green_ft <= FASTEST_FT:
             raise BadInput(
-                f"“{self.name}”: a green reads {SLOWEST_FT:g} to {FASTEST_FT:g} feet on the meter.", field="green_ft"
+                say(
+                    "job-green-reads-between",
+                    name=self.name,
+                    low=green_reading(SLOWEST_FT),
+                    high=green_reading(FASTEST_FT),
+                ),
+                field="green_ft",
             )
 
     @property

@@ -11,7 +11,8 @@ from scipy.special import ndtr
 from ..bag import Carried, HeadType, Slot, SlotLayout
 from ..bag.gaps import RULE_WORDS
 from ..flight import Firmness
-from ..units import feet, metres, ninety, shown, whole_yards, yd_text
+from ..said import NOTHING, Said, angle, far, high, say, some_way, spin, term, with_and
+from ..units import metres, ninety
 from .jobs import Job, JobKind, Miss
 
 # Landing angle from which a shot holds a green of 25 yd, by how firm it is: in practice 45 degrees holds and 42 to 44
@@ -22,7 +23,7 @@ USUAL_DEPTH_M, DEGREE_M, MOST_DEPTH_DEG = metres(25), metres(5), 2.0
 LONGEST_DEG = 2.0
 PEAK_ROOM = 0.12  # neighbours' peak heights agree within about this share in an even bag
 SPIN_ROOM_RPM = 300.0
-SPIN_SURE = "A question, not a rule: it explains a flight, it does not judge it."
+SPIN_SURE = say("brief-question-not-rule-explains")
 REACH_M = metres(20)  # a job further than this from a slot's carry belongs to another club
 
 
@@ -35,9 +36,9 @@ class Target:
     quantity: str
     low: float | None
     high: float | None
-    why: str
+    why: Said
     firm: bool = True
-    sure: str = ""
+    sure: Said = NOTHING
 
     def chance(self, mean: float, sd: float) -> float:
         """Chance, 0 to 1, that what is known to be about a mean, with one standard deviation over 0, lies inside."""
@@ -95,26 +96,34 @@ def propose_named(
 
 def _carry(layout: SlotLayout, slot: Slot, lower: Carried, upper: Carried) -> Target:
     if layout.rule.value == "roll_out":
-        why = (
-            f"{lower.name} {'rolls' if lower.total_read else 'is taken to roll'} out to {yd_text(lower.total_m)}"
-            f"{'' if lower.total_read else ', as its kind does,'} and {upper.name} carries "
-            f"{yd_text(upper.carry_m)}; by {RULE_WORDS[layout.rule]} this leaves the smallest holes."
+        why = say(
+            "brief-rolls-out-to",
+            lower=lower.name,
+            read=bool(lower.total_read),
+            total=far(lower.total_m),
+            upper=upper.name,
+            carry=far(upper.carry_m),
+            rule=RULE_WORDS[layout.rule],
         )
     else:
-        why = (
-            f"{lower.name} carries {yd_text(lower.carry_m)} and {upper.name} {yd_text(upper.carry_m)}; "
-            f"this cuts the space into {RULE_WORDS[layout.rule]}."
+        why = say(
+            "brief-carries-cut",
+            lower=lower.name,
+            low=far(lower.carry_m),
+            upper=upper.name,
+            high=far(upper.carry_m),
+            rule=RULE_WORDS[layout.rule],
         )
     return Target("carry_m", slot.low_m, slot.high_m, why, *_known(slot, [lower, upper]))
 
 
-def _known(slot: Slot, clubs: Sequence[Carried]) -> tuple[bool, str]:
+def _known(slot: Slot, clubs: Sequence[Carried]) -> tuple[bool, Said]:
     """Whether a carry wanted rests on clubs that were hit, and how far it may be off in a sentence."""
     typed = [club.name for club in clubs if not club.hit]
-    off = f"±{max(1, whole_yards(ninety(slot.doubt_m)))} yd"
+    off = some_way(ninety(slot.doubt_m))
     if typed:
-        return False, f"Known to {off}: {' and '.join(typed)} {'were' if len(typed) > 1 else 'was'} typed, not hit."
-    return True, f"Known to {off} from the shots hit."
+        return False, say("brief-known-typed", off=off, clubs=with_and(typed), n=len(typed))
+    return True, say("brief-known-from-shots-hit", off=off)
 
 
 def _landing(jobs: Sequence[Job], longest: bool) -> Target | None:
@@ -123,11 +132,15 @@ def _landing(jobs: Sequence[Job], longest: bool) -> Target | None:
         return None
     hardest = max(greens, key=holds_deg)
     holds = holds_deg(hardest, longest=longest)
-    why = (
-        f"“{hardest.name}” is a {hardest.firmness.value} green {yd_text(hardest.depth_m)} yd deep: from about "
-        f"{shown(holds)}° down the ball stays on{', as far as is asked of the longest club' if longest else ''}."
+    why = say(
+        "brief-green-so-deep",
+        name=hardest.name,
+        firmness=term("firmness", hardest.firmness),
+        depth=far(hardest.depth_m),
+        holds=angle(holds),
+        longest=bool(longest),
     )
-    return Target("landing_deg", holds, None, why, sure="A guide, good to about 2°: the jobs played out decide.")
+    return Target("landing_deg", holds, None, why, sure=say("brief-guide-good-about-jobs"))
 
 
 def _peak(lower: Carried, upper: Carried) -> Target | None:
@@ -135,12 +148,14 @@ def _peak(lower: Carried, upper: Carried) -> Target | None:
     if not peaks:
         return None
     low = min(peaks) * (1 - PEAK_ROOM)
-    heights = " and ".join(
-        f"{club.name} {shown(feet(club.peak_m))} ft" for club in (lower, upper) if club.peak_m is not None
+    heights = with_and(
+        say("brief-peak-of", name=club.name, peak=high(club.peak_m))
+        for club in (lower, upper)
+        if club.peak_m is not None
     )
     known = len(peaks) == 2
-    sure = "Both neighbours’ heights are known." if known else "Only one neighbour’s height is known."
-    why = f"Not under the neighbours: {heights}. Higher is no fault."
+    sure = say("brief-both-neighbours-heights-known") if known else say("brief-only-one-neighbours-height")
+    why = say("brief-not-under-neighbours-higher", heights=heights)
     return Target("peak_m", low, None, why, firm=known, sure=sure)
 
 
@@ -148,8 +163,8 @@ def _spin(lower: Carried, upper: Carried) -> Target | None:
     if lower.spin_rpm is None or upper.spin_rpm is None:
         return None
     low, high = sorted((lower.spin_rpm, upper.spin_rpm))
-    ends = f"{upper.name} at {shown(upper.spin_rpm)} and {lower.name} at {shown(lower.spin_rpm)}"
-    why = f"Between {ends}; read it with speed and launch."
+    names = {"upper": upper.name, "lower": lower.name}
+    why = say("brief-spin-between", less=spin(upper.spin_rpm), more=spin(lower.spin_rpm), **names)
     return Target("spin_rpm", low - SPIN_ROOM_RPM, high + SPIN_ROOM_RPM, why, firm=False, sure=SPIN_SURE)
 
 
@@ -159,6 +174,5 @@ def side_target(jobs: Sequence[Job], miss: Miss) -> Target | None:
         return None
     tightest = min(jobs, key=lambda job: job.width_m)
     half = tightest.width_m / 2
-    feared = {Miss.LEFT: " Left is the miss to avoid.", Miss.RIGHT: " Right is the miss to avoid."}.get(miss, "")
-    why = f"“{tightest.name}” is {yd_text(tightest.width_m)} yd wide.{feared}"
-    return Target("offline_m", -half, half, why, sure="As sure as the width that was given.")
+    why = say("brief-so-wide", name=tightest.name, width=far(tightest.width_m), miss=str(miss))
+    return Target("offline_m", -half, half, why, sure=say("brief-sure-width-was-given"))

@@ -14,8 +14,9 @@ from ..bag import Carried, Slot, SlotLayout
 from ..bag.gaps import CROWDED_M, GapRule
 from ..bag.slots import KEPT_M, SLACK_M
 from ..errors import BadInput
+from ..said import NOTHING, Said, angle, english, far, high, joined, number, say, some_way, spin, term, with_and
 from ..thresholds import DEFAULT, Thresholds
-from ..units import feet, metres, shown, whole_yards, yd_text
+from ..units import metres, ninety
 from .jobs import Job, JobKind, Miss
 from .targets import REACH_M, Target, jobs_of_slot, side_target
 
@@ -47,12 +48,12 @@ class FlightWish(StrEnum):
 
 
 # The reading that is to move, which way, and how a club is said to do it.
-ASKED: dict[FlightWish, tuple[str, int, str]] = {
-    FlightWish.HIGHER: ("peak_m", 1, "flies higher"),
-    FlightWish.LOWER: ("peak_m", -1, "flies lower"),
-    FlightWish.STEEPER: ("landing_deg", 1, "lands steeper"),
-    FlightWish.LESS_SPIN: ("spin_rpm", -1, "spins less"),
-    FlightWish.MORE_SPIN: ("spin_rpm", 1, "spins more"),
+ASKED: dict[FlightWish, tuple[str, int, Said]] = {
+    FlightWish.HIGHER: ("peak_m", 1, term("flight-wish", FlightWish.HIGHER)),
+    FlightWish.LOWER: ("peak_m", -1, term("flight-wish", FlightWish.LOWER)),
+    FlightWish.STEEPER: ("landing_deg", 1, term("flight-wish", FlightWish.STEEPER)),
+    FlightWish.LESS_SPIN: ("spin_rpm", -1, term("flight-wish", FlightWish.LESS_SPIN)),
+    FlightWish.MORE_SPIN: ("spin_rpm", 1, term("flight-wish", FlightWish.MORE_SPIN)),
 }
 
 
@@ -64,13 +65,6 @@ class ReplaceWay(StrEnum):
     SOFTER = "softer"
 
 
-WAYS: dict[ReplaceWay, str] = {
-    ReplaceWay.LONGER: "carries further than the {}",
-    ReplaceWay.SHORTER: "carries less far than the {}",
-    ReplaceWay.SOFTER: "lands softer",
-}
-
-
 @dataclass(frozen=True)
 class Wanted:
     """The wish that leads and what it is held against. demands: quantities whose targets must be met, carry aside.
@@ -80,7 +74,7 @@ class Wanted:
 
     wish: Wish = Wish.GAP
     demands: tuple[str, ...] = ()
-    does: str = ""
+    does: Said = NOTHING
     old: str = ""
     old_hit: bool = True
     fairway: Job | None = None
@@ -99,21 +93,23 @@ FLIGHT = ("landing_deg", "peak_m", "spin_rpm")
 def like_wanted(old: Carried) -> Wanted:
     """The same but newer: carry and every reading of the flight that is known of the old club."""
     known = tuple(quantity for quantity in FLIGHT if getattr(old, quantity) is not None)
-    return Wanted(Wish.LIKE, known, f"does what the {old.name} does", old.name, old.hit)
+    return Wanted(Wish.LIKE, known, say("brief-does-what-does", name=old.name), old.name, old.hit)
 
 
 def flight_wanted(old: Carried, asked: FlightWish) -> Wanted:
     quantity, way, does = ASKED[asked]
-    words = f"keeps the yardage of the {old.name} and {does}"
+    words = say("brief-keeps-yardage", name=old.name, does=does)
     return Wanted(Wish.FLIGHT, (quantity,), words, old.name, old.hit, moves=((quantity, way),))
 
 
 def replace_wanted(old: Carried, ways: Collection[ReplaceWay]) -> Wanted:
     """Another club in the place of an old one, which goes."""
     asked = [way for way in ReplaceWay if way in ways]
-    words = " and ".join(WAYS[way].format(old.name) for way in asked)
-    if ReplaceWay.SOFTER in asked and len(asked) == 1:
-        words += f" than the {old.name}"
+    softer = say("replace-way-softer") if len(asked) > 1 else say("replace-way-softer-than", name=old.name)
+    further, less = say("replace-way-longer", name=old.name), say("replace-way-shorter", name=old.name)
+    words = with_and(
+        softer if way is ReplaceWay.SOFTER else further if way is ReplaceWay.LONGER else less for way in asked
+    )
     moves = (("landing_deg", 1),) if ReplaceWay.SOFTER in asked else ()
     demands = tuple(quantity for quantity, _ in moves)
     return Wanted(Wish.REPLACE, demands, words, old.name, old.hit, moves=moves)
@@ -122,7 +118,9 @@ def replace_wanted(old: Carried, ways: Collection[ReplaceWay]) -> Wanted:
 # Of a hundred shots so many more may miss the fairway for the sake of length: about one more a round's tee shots in
 # two rounds.
 OUT_OF_PLAY_MORE = 0.05
-USUAL_FAIRWAY = Job("a fairway of 32 yd", JobKind.TEE, 10.0, width_m=metres(32))
+_FAIRWAY_M = metres(32)
+FAIRWAY_WORDS = say("brief-usual-fairway", width=far(_FAIRWAY_M))
+USUAL_FAIRWAY = Job(english(FAIRWAY_WORDS), JobKind.TEE, 10.0, width_m=_FAIRWAY_M)
 
 
 def fairway_of(jobs: Sequence[Job], old: Carried) -> Job:
@@ -141,28 +139,29 @@ def far_wanted(old: Carried, jobs: Sequence[Job]) -> Wanted:
     Raises BadInput where the old club was not hit: how often it is in play is not known then.
     """
     if not old.hit:
-        words = f"Hit the {old.name} first: how far it goes and how often it is in play is what a new one is held to."
+        words = say("brief-hit-first-how-far", name=old.name)
         raise BadInput(words, field="like_for")
-    does = f"goes further than the {old.name} and is in play as often"
+    does = say("brief-goes-further-than-play", name=old.name)
     fairway = fairway_of(jobs, old)
     tee = replace(fairway, distance_m=old.total_m)
     return Wanted(Wish.FAR, ("total_m", "in_play"), does, old.name, True, fairway, tee)
 
 
-def far_words(old: Carried, fairway: Job, thresholds: Thresholds = DEFAULT) -> str:
+def far_words(old: Carried, fairway: Job, thresholds: Thresholds = DEFAULT) -> Said:
     """What is asked of a club that is to go as far as possible and be in play."""
-    least = yd_text(old.total_m + thresholds.same_carry_m)
-    where = fairway.name if fairway == USUAL_FAIRWAY else f"“{fairway.name}”"
-    return (
-        f"Wanted: {least} yd or more in all, and in play on {where} at most {100 * OUT_OF_PLAY_MORE:g} in 100 less "
-        f"often than the {old.name}."
+    return say(
+        "brief-wanted-far",
+        least=far(old.total_m + thresholds.same_carry_m),
+        where=FAIRWAY_WORDS if fairway == USUAL_FAIRWAY else say("quoted", name=fairway.name),
+        more=number(100 * OUT_OF_PLAY_MORE),
+        name=old.name,
     )
 
 
 def propose_far(old: Carried, thresholds: Thresholds = DEFAULT) -> list[Target]:
     """The total that counts as further than the old club's; how often it is in play is told by the jobs played out."""
     edge = old.total_m + thresholds.same_carry_m
-    return [Target("total_m", edge, None, f"Further than the {old.name}, by more than a monitor reads.", *_sure(old))]
+    return [Target("total_m", edge, None, say("brief-further-than-more-than", name=old.name), *_sure(old))]
 
 
 COMPARED = Wanted(Wish.COMPARE)
@@ -171,10 +170,10 @@ COMPARED = Wanted(Wish.COMPARE)
 def propose_like(old: Carried, slot: Slot, jobs: Sequence[Job], *, miss: Miss = Miss.NONE) -> list[Target]:
     """Targets for the same club but newer: the old one's carry and flight, as near as nobody tells, and the side its
     jobs allow."""
-    aim = f"As {old.name} does today."
+    aim = say("brief-does-today", name=old.name)
     rooms = (("landing_deg", KEPT_LANDING_DEG), ("peak_m", KEPT_PEAK_M), ("spin_rpm", KEPT_SPIN_RPM))
     made = [Target("carry_m", old.carry_m - KEPT_M, old.carry_m + KEPT_M,
-                   f"{aim} Like for like, so that no yardage is relearned.", *_sure(old))]  # fmt: skip
+                   joined([aim, say('brief-like-for-like')]), *_sure(old))]  # fmt: skip
     for quantity, room in rooms:
         value = getattr(old, quantity)
         if value is not None:
@@ -198,7 +197,7 @@ def propose_flight(
     """
     return [
         Target("carry_m", old.carry_m - KEPT_M, old.carry_m + KEPT_M,
-               f"The yardage of the {old.name} stays.", *_sure(old)),
+               say('brief-yardage-stays', name=old.name), *_sure(old)),
         _beaten(old, *ASKED[asked], thresholds),
         *_side(jobs, slot, miss),
     ]  # fmt: skip
@@ -212,9 +211,9 @@ LEAST_ROOM_M = metres(5)
 def check_ways(ways: Collection[ReplaceWay]) -> None:
     """Raise BadInput where nothing is asked of what takes an old club's place, or both ways at once."""
     if not ways:
-        raise BadInput("Say what the new club is to do: carry further or less far, land softer.", field="ways")
+        raise BadInput(say("brief-say-what-new-club"), field="ways")
     if ReplaceWay.LONGER in ways and ReplaceWay.SHORTER in ways:
-        raise BadInput("A club cannot carry further and less far: choose one of the two.", field="ways")
+        raise BadInput(say("brief-club-cannot-carry-further"), field="ways")
 
 
 def lay_out_replacing(
@@ -242,7 +241,7 @@ def lay_out_replacing(
     if lower is not None and not longer:
         low = min(max(low, lower.carry_m + CROWDED_M), high - LEAST_ROOM_M)
     middle, slack = (low + high) / 2, (high - low) / 2
-    said = f"In place of the {old.name}: what {replace_wanted(old, ways).does}."
+    said = say("brief-place-what", name=old.name, does=replace_wanted(old, ways).does)
     slot = Slot(0, middle, low, high, old.roll_m, old.carry_sd_m)
     return SlotLayout(GapRule.CARRY_ONLY, 1, (slot,), 0.0, slack, slack, said)
 
@@ -263,20 +262,18 @@ def propose_replacing(
     slot = layout.slots[0]
     made = [Target("carry_m", slot.low_m, slot.high_m, layout.sentence, *_sure(old))]
     if ReplaceWay.SOFTER in ways:
-        made.append(_beaten(old, "landing_deg", 1, "lands softer", thresholds))
+        made.append(_beaten(old, "landing_deg", 1, say("replace-way-softer"), thresholds))
     return [*made, *_side(jobs, slot, miss)]
 
 
-def _beaten(old: Carried, quantity: str, way: int, does: str, thresholds: Thresholds) -> Target:
+def _beaten(old: Carried, quantity: str, way: int, does: Said, thresholds: Thresholds) -> Target:
     """The target of a reading that is to be other than an old club's by more than what counts as the same."""
     value = getattr(old, quantity)
     if value is None:
-        raise BadInput(f"Hit the {old.name} first: its flight is what the new one is held against.", field="like_for")
+        raise BadInput(say("brief-hit-first-flight-what", name=old.name), field="like_for")
     edge = value + way * thresholds.same(quantity)
-    has = {
-        "peak_m": f"{shown(feet(value))} ft", "landing_deg": f"{shown(value)}°", "spin_rpm": f"{shown(value)} rpm",
-    }[quantity]  # fmt: skip
-    why = f"The {old.name} has {has}; a club that {does} beats that by more than a monitor reads."
+    has = {"peak_m": high, "landing_deg": angle, "spin_rpm": spin}[quantity](value)
+    why = say("brief-has-club-beats-more", name=old.name, has=has, does=does)
     return Target(quantity, edge if way > 0 else None, None if way > 0 else edge, why, *_sure(old))
 
 
@@ -285,9 +282,11 @@ def _side(jobs: Sequence[Job], slot: Slot, miss: Miss) -> list[Target]:
     return [found] if found else []
 
 
-def _sure(old: Carried) -> tuple[bool, str]:
-    off = f"±{max(1, whole_yards(1.6449 * old.carry_sd_m))} yd"
-    return old.hit, f"Known to {off} from the shots hit." if old.hit else f"Known to {off}: {old.name} was not hit."
+def _sure(old: Carried) -> tuple[bool, Said]:
+    off = some_way(ninety(old.carry_sd_m))
+    return old.hit, say("brief-known-from-shots-hit", off=off) if old.hit else say(
+        "brief-known-was-not-hit", off=off, name=old.name
+    )
 
 
 def check_named(low_m: float | None, high_m: float | None) -> None:
@@ -295,9 +294,11 @@ def check_named(low_m: float | None, high_m: float | None) -> None:
     if low_m is None and high_m is None:
         return
     if low_m is None or high_m is None or low_m > high_m:
-        raise BadInput("Name one yardage, or a band from its lower to its upper end.", field="named_low_m")
+        raise BadInput(say("brief-name-one-yardage-band"), field="named_low_m")
     if low_m < NAMED_LEAST_M or high_m > NAMED_MOST_M:
-        raise BadInput("A yardage to ask of a club lies between 40 and 330 yd.", field="named_low_m")
+        raise BadInput(
+            say("brief-yardage-lies-between", low=far(NAMED_LEAST_M), high=far(NAMED_MOST_M)), field="named_low_m"
+        )
 
 
 def lay_out_named(low_m: float, high_m: float, roll_m: float, *, total: bool) -> SlotLayout:
@@ -305,8 +306,7 @@ def lay_out_named(low_m: float, high_m: float, roll_m: float, *, total: bool) ->
     total: where the ball is to stop, not where it is to land."""
     slack = max((high_m - low_m) / 2, SLACK_M)
     middle = (low_m + high_m) / 2 - (roll_m if total else 0.0)
-    asked = yd_text(low_m) if high_m - low_m < metres(1) else f"{yd_text(low_m)} to {yd_text(high_m)}"
-    said = f"{asked} yd was asked for{', roll and all' if total else ''}."
+    said = say("brief-was-asked-for", low=far(low_m), high=far(high_m), band=high_m - low_m >= metres(1), total=total)
     return SlotLayout(
         GapRule.CARRY_ONLY, 1, (Slot(0, middle, middle - slack, middle + slack, roll_m),), 0.0, slack, slack, said
     )
@@ -314,4 +314,4 @@ def lay_out_named(low_m: float, high_m: float, roll_m: float, *, total: bool) ->
 
 def named_target(layout: SlotLayout) -> Target:
     slot = layout.slots[0]
-    return Target("carry_m", slot.low_m, slot.high_m, layout.sentence, sure="What was asked for is not cut to fit.")
+    return Target("carry_m", slot.low_m, slot.high_m, layout.sentence, sure=say("brief-what-was-asked-not"))

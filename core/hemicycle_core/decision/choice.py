@@ -15,6 +15,7 @@ from scipy.special import fdtr
 
 from ..judge import Liking, Verdict
 from ..judge.stopping import More
+from ..said import Said
 from ..samples.averages import average
 from ..thresholds import DEFAULT, Thresholds
 from ..units import METRES_PER_INCH
@@ -54,7 +55,7 @@ class Choice:
     letter: str | None
     runner_up: str | None
     because: Because
-    sentence: str
+    sentence: Said
     settled: bool
     chance_best: float | None = None
     gain_strokes: float | None = None

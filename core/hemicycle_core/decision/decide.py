@@ -21,6 +21,7 @@ from ..judge.stopping import A_FEW, More, chance_best, keep_settled, more_shots,
 from ..judge.verdict import DOING, kept_instead, recommended
 from ..judge.weigh import KEEP, Weighed, letter_of_own
 from ..judge.yardages import Yardages, usual_yardages
+from ..said import NOTHING, Said, joined
 from ..samples.averages import values_of
 from ..thresholds import DEFAULT, Thresholds
 from .asked import Asked, asked_of
@@ -29,7 +30,7 @@ from .choice import Because, Choice, Contender, broken, level
 from .first import measured_first, not_seen, opens_a_hole
 from .gather import build_options, drive_of, own_clubs, own_options, turned_options, unhit_options
 from .options import BagClub, Demand, Limits, Option, Plan
-from .said import (
+from .sentences import (
     as_far,
     beyond,
     keeping,
@@ -134,8 +135,8 @@ def decide_session(
         thresholds=thresholds,
     )
     choice, plan = _choice(stand, nothing_open=nothing_open)
-    words = choice.sentence + places_empty(choice, [each.name for each in own if each.out_of_favour])
-    choice = replace(choice, sentence=words)
+    empty = places_empty(choice, [each.name for each in own if each.out_of_favour])
+    choice = replace(choice, sentence=joined([choice.sentence, empty]))
     worths = {letter: stand.worth(each) for letter, each in stand.single().items()}
     today = weigher.weigh(weigher.today)
     made = Decision(
@@ -257,14 +258,18 @@ def _proposed(
     sure = settled_on(first.letter, chance_best(first.letter, held, weighed), held, weighed, thresholds)
     settled = sure and (does or not stand.asked.something) and not odd and stand.waiting is None
     bag = stand.weigher.weigh(plan)
-    words = proposing(stand.asked, first, second, because, bag, letters, stand.feared, known=stand.known)
-    words += _further(first, stand) or _outside(doing, worth, stand)
-    words += measured_first(plan, stand) + beyond(first.letter, stand.judgement, stand.may) + look_at(odd)
+    words = [
+        proposing(stand.asked, first, second, because, bag, letters, stand.feared, known=stand.known),
+        _further(first, stand) or _outside(doing, worth, stand),
+        measured_first(plan, stand),
+        beyond(first.letter, stand.judgement, stand.may),
+        look_at(odd),
+    ]
     return Choice(
         letter=first.letter,
         runner_up=None if second is None else second.letter,
         because=because or (Because.SAVES_MOST if len(stand.may) > 1 else Because.ONLY_ONE),
-        sentence=words,
+        sentence=joined(words),
         settled=settled,
         chance_best=best if rivals or stand.waiting is None else None,
         gain_strokes=worth.saves if stand.known else None,
@@ -306,12 +311,12 @@ def _as_saved(stand: Stand) -> Weighed:
     return replace(weighed, rounds={**weighed.rounds, **saved, KEEP: nothing}, hit=hit, uses=A_ROUND)
 
 
-def _further(first: Contender, stand: Stand) -> str:
+def _further(first: Contender, stand: Stand) -> Said:
     """Where as far as possible was asked for: how far and how often in play, what that saves off the tee beside the
     old club and the driver, and what goes further too seldom."""
     wanted, in_play = stand.asked.wanted, stand.judgement.weighed.in_play
     if wanted.wish is not Wish.FAR:
-        return ""
+        return NOTHING
     total = {option.letter: total_of(stand.verdict[option.letter]) for option in stand.may}
     longest = max(total, key=lambda each: (total[each], each))
     old = in_play.get(letter_of_own(wanted.old))
@@ -321,14 +326,14 @@ def _further(first: Contender, stand: Stand) -> str:
     driver = next(drivers, "")
     off_tee = {letter: float(each.strokes.mean()) for letter, each in stand.judgement.weighed.off_tee.items()}
     words = as_far(first.letter, total[first.letter], in_play, wanted.old, beyond)
-    return words + off_the_tee(first.letter, off_tee, wanted.old, driver)
+    return joined([words, off_the_tee(first.letter, off_tee, wanted.old, driver)])
 
 
-def _outside(doing: Sequence[Plan], worth: Worth, stand: Stand) -> str:
+def _outside(doing: Sequence[Plan], worth: Worth, stand: Stand) -> Said:
     """The build that does not do what was asked and would save most all the same, where that is more."""
     rest = {letter: stand.worth(plan) for letter, plan in stand.single().items() if plan not in doing}
     if not rest or not stand.asked.something or not stand.known:
-        return ""
+        return NOTHING
     letter = max(rest, key=lambda each: (rest[each].net, each))
     return passed_over(letter, rest[letter].net - worth.net)
 

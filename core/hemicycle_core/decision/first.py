@@ -4,8 +4,9 @@ from __future__ import annotations
 
 from ..bag.gaps import CROWDED_M
 from ..brief import Wish
+from ..said import NOTHING, Said
 from .options import Option, Plan
-from .said import lofts_first
+from .sentences import lofts_first
 from .stand import Stand
 
 
@@ -34,7 +35,7 @@ def not_seen(plan: Plan, first: Option, stand: Stand) -> str | None:
     )
 
 
-def measured_first(plan: Plan, stand: Stand) -> str:
+def measured_first(plan: Plan, stand: Stand) -> Said:
     """Where one of two neighbours that carry the same leaves: their lofts are measured before either is thrown out."""
     own = [option for option in stand.weigher.options if option.own]
     asked = {option.replaces for option in stand.new_in(plan)}
@@ -47,4 +48,4 @@ def measured_first(plan: Plan, stand: Stand) -> str:
         ]
         if twins:
             return lofts_first(twins[0].club.name, gone.club.name)
-    return ""
+    return NOTHING

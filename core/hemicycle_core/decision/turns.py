@@ -5,9 +5,10 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from ..judge.changes import ChangeKind
+from ..said import say
 from .choice import Because, Choice
 from .options import Option, Plan
-from .said import turning
+from .sentences import turning
 from .stand import Stand
 
 
@@ -41,7 +42,8 @@ def turned_first(turn: Turn, stand: Stand) -> Choice:
     assert verdict.turn is not None
     worth, bag = stand.worth(turn.turned), stand.weigher.weigh(turn.hit)
     made = verdict.turn.change
-    change = f"{'bent' if made.kind is ChangeKind.BEND else 'turned'} {made.words}"
+    bent = made.kind is ChangeKind.BEND
+    change = say("turn-bent", by=made.words) if bent else say("turn-turned", by=made.words)
     words = turning(stand.asked, turn.option.letter, change, worth, bag, known=stand.known)
     return Choice(
         letter=turn.option.letter,

@@ -12,9 +12,10 @@ from ..brief import Fear, Feared, Job, JobKind, Miss
 from ..brief.jobs import WINDIEST_MPS
 from ..errors import BadInput
 from ..flight import Firmness
-from ..flight.landing import EVERYDAY_FT, FASTEST_FT, SLOWEST_FT
+from ..flight.landing import EVERYDAY_FT, FASTEST_FT, SLOWEST_FT, green_reading
 from ..impact import Lie
 from ..judge import Liking
+from ..said import money, say, speed
 from ..thresholds import LEAST_STROKE, MOST_ROUND, MOST_STROKE, ROUND_BANDS
 from ..wedges import School, WedgeWish
 from .values import REQUIRED, check, value
@@ -90,59 +91,67 @@ class Brief:
     with which the miss is feared, empty for all; stroke_price: what a stroke is worth, round_shots: shots a round in
     each of `ROUND_BANDS`, None and empty for what the shop says."""
 
-    miss: Miss = value(Miss.NONE, "Miss to avoid", longest=8, lasting=True)
-    firmness: Firmness = value(Firmness.MEDIUM, "Usual ground", longest=8, lasting=True)
+    miss: Miss = value(Miss.NONE, say("field-miss"), longest=8, lasting=True)
+    firmness: Firmness = value(Firmness.MEDIUM, say("field-firmness"), longest=8, lasting=True)
     most_clubs: int = value(
-        14, "Clubs carried", least=1, most=20, range_words="Clubs carried must be 1 to 20.", lasting=True
+        14, say("field-most-clubs"), least=1, most=20, range_words=say("brief-clubs-carried-between"), lasting=True
     )
-    budget: Decimal | None = value(None, "Budget", longest=8, least=0, range_words="A budget is nought or more.")
-    pain: bool = value(False, "Pain or an injury", erased=False)
-    notes: str = value("", "Notes", longest=20_000, erased="")
-    shape: Shape = value("any", "Shape wanted", longest=8, lasting=True)
+    budget: Decimal | None = value(
+        None, say("field-budget"), longest=8, least=0, range_words=say("brief-budget-is-nought-or-more")
+    )
+    pain: bool = value(False, say("field-pain"), erased=False)
+    notes: str = value("", say("field-notes"), longest=20_000, erased="")
+    shape: Shape = value("any", say("field-shape"), longest=8, lasting=True)
     courses: Sequence[Course] = value(
         (),
-        "Where they play",
+        say("field-courses"),
         erased=(),
         lasting=True,
         items=MOST_COURSES,
-        range_words=f"{MOST_COURSES} courses are the most a brief holds.",
+        range_words=say("brief-most-courses", most=MOST_COURSES),
         help="Where they play: name, kind, ground, green speed, share of the rounds.",
     )
-    lies: Sequence[str] = value((), "Lies", erased=(), lasting=True, help="Lies they play these clubs from, in words.")
+    lies: Sequence[str] = value(
+        (), say("field-lies"), erased=(), lasting=True, help="Lies they play these clubs from, in words."
+    )
     likes: Mapping[HeadType, Liking] = value(
-        dict, "Likes", lasting=True, help="By head type: liked, disliked or vetoed."
+        dict, say("field-likes"), lasting=True, help="By head type: liked, disliked or vetoed."
     )
     fear: Fear = value(
-        Fear.HALF, "What that miss costs", longest=8, lasting=True, help="What the miss to avoid costs on top."
+        Fear.HALF, say("field-fear"), longest=8, lasting=True, help="What the miss to avoid costs on top."
     )
-    end: BagEnd = value(BagEnd.WHOLE, "End of the bag", longest=5, help="Worked at.")
-    school: School = value(School.SHORTEST, "Order of the wedges", longest=9, lasting=True)
-    delivery: DeliveryWord = value("", "Delivery", longest=8, lasting=True, help="As the fitter called it from divots.")
-    wedge_wishes: Sequence[WedgeWish] = value((), "Wanted of the wedges", help="What the player wants of the wedges.")
+    end: BagEnd = value(BagEnd.WHOLE, say("field-end"), longest=5, help="Worked at.")
+    school: School = value(School.SHORTEST, say("field-school"), longest=9, lasting=True)
+    delivery: DeliveryWord = value(
+        "", say("field-delivery"), longest=8, lasting=True, help="As the fitter called it from divots."
+    )
+    wedge_wishes: Sequence[WedgeWish] = value(
+        (), say("field-wedge-wishes"), help="What the player wants of the wedges."
+    )
     sole: str = value(
-        "", "The sole chosen", longest=60, erased="", help="Chosen for the most lofted wedge; empty: not yet."
+        "", say("field-sole"), longest=60, erased="", help="Chosen for the most lofted wedge; empty: not yet."
     )
     stroke_price: Decimal | None = value(
         None,
-        "What a stroke is worth",
+        say("field-stroke-price"),
         longest=9,
         lasting=True,
         least=LEAST_STROKE,
         most=MOST_STROKE,
-        range_words=f"A stroke a round is worth {LEAST_STROKE:g} to {MOST_STROKE:g}.",
+        range_words=say("brief-stroke-is-worth", least=money(LEAST_STROKE), most=money(MOST_STROKE)),
         help="What a stroke a round is worth; null: as the shop says.",
     )
     round_shots: Sequence[float] = value(
-        (), "Shots a round", lasting=True, help="Shots a round by length; empty: as the shop says."
+        (), say("field-round-shots"), lasting=True, help="Shots a round by length; empty: as the shop says."
     )
     fear_with: Sequence[HeadType] = value(
         (),
-        "With which clubs it is feared",
+        say("field-fear-with"),
         lasting=True,
         help="Kinds of heads with which that miss is feared; empty: all.",
     )
     maker_likes: Mapping[str, Liking] = value(
-        dict, "Likes by maker", erased={}, lasting=True, help="The same by maker."
+        dict, say("field-maker-likes"), erased={}, lasting=True, help="The same by maker."
     )
 
     @property
@@ -166,7 +175,7 @@ def tidied(brief: Made) -> Made:
     courses = tuple(replace(course, name=course.name.strip()) for course in brief.courses)
     makers = {maker.strip(): Liking(liking) for maker, liking in brief.maker_likes.items() if maker.strip()}
     if len(makers) > MOST_MAKERS or any(len(maker) > MOST_MAKER for maker in makers):
-        raise BadInput(f"{MOST_MAKERS} makers are the most a brief holds.", field="maker_likes")
+        raise BadInput(say("brief-most-makers", most=MOST_MAKERS), field="maker_likes")
     made = replace(
         brief,
         courses=courses,
@@ -183,27 +192,27 @@ def tidied(brief: Made) -> Made:
 
 def _kind(word: str) -> HeadType:
     if word not in set(HeadType):
-        raise BadInput(f"“{word}” is no kind of head.", field="likes")
+        raise BadInput(say("brief-no-kind-of-head", word=word), field="likes")
     return HeadType(word)
 
 
 def _check_round(shots: Sequence[float]) -> None:
     if shots and len(shots) != len(ROUND_BANDS):
-        raise BadInput(f"Give {len(ROUND_BANDS)} figures, from the shortest shots on, or none.", field="round_shots")
+        raise BadInput(say("brief-figures-of-a-round", n=len(ROUND_BANDS)), field="round_shots")
     if any(not 0 <= each <= MOST_ROUND for each in shots) or (shots and not any(shots)):
-        raise BadInput(f"Shots a round: 0 to {MOST_ROUND} of each length.", field="round_shots")
+        raise BadInput(say("brief-shots-of-a-round", most=MOST_ROUND), field="round_shots")
 
 
 def _check_course(course: Course, before: Sequence[str], field: str) -> None:
     if not course.name or course.name in before:
-        raise BadInput("Give each course a name of its own.", field=f"{field}.name")
+        raise BadInput(say("brief-course-needs-a-name"), field=f"{field}.name")
     if not 0 <= course.share <= 100:
-        raise BadInput("The share of the rounds runs from 0 to 100.", field=f"{field}.share")
+        raise BadInput(say("brief-share-of-the-rounds"), field=f"{field}.share")
     if not 0 <= course.wind_mps <= WINDIEST_MPS:
-        raise BadInput("A wind of up to 45 mph can be played in.", field=f"{field}.wind_mps")
+        raise BadInput(say("brief-wind-up-to", most=speed(WINDIEST_MPS)), field=f"{field}.wind_mps")
     if not SLOWEST_FT <= course.green_ft <= FASTEST_FT:
-        words = f"Greens read {SLOWEST_FT:g} to {FASTEST_FT:g} feet on the meter."
-        raise BadInput(words, field=f"{field}.green_ft")
+        low, high = (green_reading(each) for each in (SLOWEST_FT, FASTEST_FT))
+        raise BadInput(say("green-reads-between", low=low, high=high), field=f"{field}.green_ft")
 
 
 def jobs_of(brief: Brief, jobs: Sequence[BriefJob]) -> list[Job]:

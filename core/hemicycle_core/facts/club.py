@@ -18,6 +18,7 @@ from ..rack.made import MadeClub
 from ..rack.specification import Specification
 from ..rack.stock import Made, Wear
 from ..runs import FULL
+from ..said import Said
 from ..shots import Shot
 from ..wedges import Complaint, Finish, kept_for
 
@@ -28,7 +29,7 @@ class DoneWork:
 
     kind: str
     amount: float
-    words: str
+    words: Said
 
     @property
     def change(self) -> Change | None:
@@ -177,7 +178,7 @@ class Club:
         return self.stated_sole or (self.head.sole if self.head else "")
 
     @property
-    def kept_for(self) -> str:
+    def kept_for(self) -> Said:
         """The short shot it is kept for, whatever its full carry."""
         return kept_for(self.uses or {})
 
@@ -237,7 +238,7 @@ class Club:
         )
 
     @property
-    def cautions(self) -> list[str]:
+    def cautions(self) -> list[Said]:
         """What to take care of in the work that it took, each said once."""
         said = [EFFECTS[change.kind].caution for each in self.work if (change := each.change) is not None]
         return list(dict.fromkeys(each for each in said if each))

@@ -12,6 +12,7 @@ from ..flight import Air
 from ..impact import Lie
 from ..protocols.yardage import check_asked
 from ..runs import FULL, Ball, check_grip, check_wind, swing_length
+from ..said import club_length, say
 from ..samples.day import DayKind
 from ..shots import FULL_SWING, Intent
 from .values import check, value
@@ -55,10 +56,10 @@ class RunAsked:
     wind_from_deg: float = value(0.0, help="0 against the shot, 90 from the right.")
     tee_mm: int | None = value(
         None,
-        "Tee",
+        say("field-tee-mm"),
         least=0,
         most=MOST_TEE_MM,
-        range_words=f"A tee is 0 to {MOST_TEE_MM} mm high.",
+        range_words=say("run-tee-so-high", most=club_length(MOST_TEE_MM / 1000)),
         help="Height of the tee; null: not said.",
     )
     asked_carry_m: float | None = value(None, help="The carry that is asked for; null: none.")
@@ -75,9 +76,7 @@ def said_of_run(asked: RunAsked, said: Mapping[str, Any], *, indoor: bool) -> Ru
     Raises BadInput for what nobody hits, with the field."""
     other = next((name for name in said if name not in SAID_OF_A_RUN), None)
     if other is not None:
-        raise BadInput(
-            "That goes with the club, the test or the lie that is taken up: it is not set here.", field=other
-        )
+        raise BadInput(say("run-not-set-here"), field=other)
     given = dict(said)
     for name in ("tee_mm", "asked_carry_m"):
         if name in given:
@@ -86,7 +85,7 @@ def said_of_run(asked: RunAsked, said: Mapping[str, Any], *, indoor: bool) -> Ru
     check(made)
     swing_length(made.length)
     if made.wind_mps and indoor:
-        raise BadInput("This bay is indoors: no wind blows here.", field="wind_mps")
+        raise BadInput(say("run-no-wind-indoors"), field="wind_mps")
     check_wind(made.wind_mps, made.wind_from_deg)
     check_asked(made.asked_carry_m)
     check_grip(made.gripped_in)

@@ -10,6 +10,7 @@ from functools import cache
 from typing import Any
 
 from ..errors import BadInput
+from ..said import NOTHING, Form, Said, number, say
 
 
 class Figure:
@@ -26,12 +27,12 @@ class About:
     visit, so that the next begins with it. erased: what stands there once the person is erased, `FIGURE` for a figure,
     which stays. link: the kind of row that its number is of. items: how many there may be."""
 
-    label: str = ""
+    label: Said = NOTHING
     help: str = ""
     longest: int | None = None
     least: float | None = None
     most: float | None = None
-    range_words: str = ""
+    range_words: Said = NOTHING
     lasting: bool = False
     erased: Any = FIGURE
     link: str = ""
@@ -41,7 +42,7 @@ class About:
 REQUIRED = MISSING
 
 
-def value(default: Any, label: str = "", **about: Any) -> Any:
+def value(default: Any, label: Said = NOTHING, **about: Any) -> Any:
     """A field of a frozen value; see `About`. default: `REQUIRED` for none, `dict` for an empty mapping."""
     said = {"about": About(label, **about)}
     if default is dict:
@@ -75,10 +76,11 @@ def check(made: Any) -> None:
 
 def _check_one(name: str, said: About, given: Any) -> None:
     if isinstance(given, str) and said.longest is not None and len(given) > said.longest:
-        raise BadInput(f"{said.label}: {said.longest:,} characters at most.", field=name)
+        raise BadInput(say("field-so-many-characters", field=said.label, most=said.longest), field=name)
     if said.items is not None and len(given) > said.items:
-        raise BadInput(said.range_words or f"{said.label}: {said.items} at most.", field=name)
+        raise BadInput(said.range_words or say("field-so-many", field=said.label, most=said.items), field=name)
     if isinstance(given, int | float | Decimal) and not isinstance(given, bool):
-        low = said.least is not None and given < said.least
-        if low or (said.most is not None and given > said.most):
-            raise BadInput(said.range_words or f"{said.label}: {said.least:g} to {said.most:g}.", field=name)
+        under = said.least is not None and given < said.least
+        if under or (said.most is not None and given > said.most):
+            low, high = (number(end or 0.0, form=Form.SHORT) for end in (said.least, said.most))
+            raise BadInput(said.range_words or say("field-between", field=said.label, low=low, high=high), field=name)

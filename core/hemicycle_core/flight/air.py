@@ -6,6 +6,7 @@ import math
 from dataclasses import dataclass
 
 from ..errors import BadInput
+from ..said import high, say, speed, warmth
 
 SEA_LEVEL_PRESSURE_PA = 101_325.0  # ISO 2533 standard atmosphere
 LAPSE_RATE_K_PER_M = 0.0065  # ISO 2533, troposphere
@@ -36,13 +37,13 @@ class Air:
 
     def __post_init__(self) -> None:
         if not -500 <= self.altitude_m <= 5000:
-            raise BadInput("Altitude must lie between −500 and 5000 m.", field="altitude")
+            raise BadInput(say("flight-altitude-between", low=high(-500, -1), high=high(5000, -1)), field="altitude")
         if not -30 <= self.temperature_c <= 55:
-            raise BadInput("Temperature must lie between −30 and 55 °C.", field="temperature")
+            raise BadInput(say("flight-temperature-between", low=warmth(-30), high=warmth(55)), field="temperature")
         if not 0 <= self.humidity <= 1:
-            raise BadInput("Relative humidity must lie between 0 and 1.", field="humidity")
+            raise BadInput(say("flight-relative-humidity-must-lie"), field="humidity")
         if not 0 <= self.wind_mps <= 30:
-            raise BadInput("Wind must lie between 0 and 30 m/s.", field="wind")
+            raise BadInput(say("flight-wind-between", most=speed(30)), field="wind")
 
     @property
     def pressure(self) -> float:

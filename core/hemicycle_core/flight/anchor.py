@@ -15,7 +15,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from ..errors import BadInput
-from ..units import shown
+from ..said import Said, far, say, share
 from .aero import MODERN_BALL, Coefficients
 from .air import Air
 from .error import FlightError, flight_error
@@ -57,7 +57,7 @@ class Anchor:
     carry_before: float = 0.0
     carry_after: float = 0.0
     landing_deg: float = 0.0
-    sentence: str = "Not anchored: no measured carries yet. Figures come from the flight model alone."
+    sentence: Said = say("flight-not-anchored-no-measured")
 
     def fly(self, launch: Launch, *, air: Air | Sequence[Air] | None = None) -> Flight:
         """Fly n shots as this player's fly."""
@@ -95,10 +95,11 @@ class _Seen:
 def _check(carry_m: Floats, peak_m: Floats, n: int) -> None:
     for name, values in (("carry", carry_m), ("peak", peak_m)):
         if values.shape != (n,):
-            raise BadInput(f"{n} launches need {n} values of {name}, not {values.size}.", field=name)
+            raise BadInput(say("flight-launches-need-values-not", n=n, name=name, size=values.size), field=name)
     if not (np.isfinite(carry_m) & (carry_m > LEAST_TO_ANCHOR_M)).all():
         raise BadInput(
-            f"Anchoring needs a measured carry of more than {LEAST_TO_ANCHOR_M:g} m for every shot.", field="carry"
+            say("flight-anchoring-needs-measured-carry", least=far(LEAST_TO_ANCHOR_M)),
+            field="carry",
         )
 
 
@@ -190,17 +191,14 @@ def _weights(off: Floats, there: Floats, own: Floats) -> Floats:
     return weights
 
 
-def _sentence(n: int, before: float, measured: bool) -> str:
-    size = f"{shown(abs(before) * 100, 1)}%"
+def _sentence(n: int, before: float, measured: bool) -> Said:
+    size = share(abs(before), 1)
     way = "longer" if before < 0 else "shorter"
     if not measured:
-        return (
-            f"Matched to the monitor’s own model over {n} shots ({size} {way} than ours). "
-            "This monitor does not measure flight, so that is agreement, not truth."
-        )
+        return say("flight-matched-monitors-own-model", n=n, size=size, way=way)
     if abs(before) < 0.003:
-        return f"Anchored to {n} measured flights: this player’s ball flies as the model alone says."
-    return f"Anchored to {n} measured flights: this player’s ball flies {size} {way} than the model alone says."
+        return say("flight-anchored-measured-flights-players", n=n)
+    return say("flight-anchored-measured-flights-players-2", n=n, size=size, way=way)
 
 
 def anchored_error(

@@ -4,14 +4,15 @@ from __future__ import annotations
 
 from collections.abc import Callable, Sequence
 from dataclasses import dataclass, replace
-from functools import lru_cache
+from functools import lru_cache, partial
 from typing import Any
 
 import numpy as np
 from numpy.typing import ArrayLike, NDArray
 
 from ..errors import BadInput
-from ..units import MPS_PER_MPH
+from ..said import Form, Quantity, angle, say, speed, spin, term
+from ..units import mps
 from .aero import BALL_AREA_M2, BALL_MASS_KG, BALL_RADIUS_M, GRAVITY, MODERN_BALL, SPIN_DECAY, Coefficients
 from .air import Air
 from .error import landing_bias
@@ -52,7 +53,7 @@ class Launch:
         """What cannot be flown: for each such shot, by its place in the arrays, the first reason."""
         found: dict[int, BadInput] = {}
         for limit, values in zip(LIMITS, self.arrays(), strict=True):
-            shown = values / limit.unit_size
+            shown = values
             bad = ~(np.isfinite(shown) & (shown >= limit.low) & (shown <= limit.high))
             for i in np.flatnonzero(bad):
                 found.setdefault(int(i), limit.problem(float(shown[i])))
@@ -73,23 +74,24 @@ class _Limit:
     name: str
     low: float
     high: float
-    unit: str
-    unit_size: float = 1.0
+    said: Callable[[float], Quantity]
 
     def problem(self, value: float) -> BadInput:
-        said = f"A {self.name} of {value:.4g} {self.unit}" if np.isfinite(value) else f"A {self.name} that is no number"
+        low, high = (self.said(each) for each in (self.low, self.high))
+        name = term("flight-of", self.name)
+        if not np.isfinite(value):
+            return BadInput(say("flight-is-no-number", name=name, low=low, high=high), field=self.name)
         return BadInput(
-            f"{said} cannot be flown; it must lie between {self.low:g} and {self.high:g}.".replace("-", "\u2212"),
-            field=self.name.replace(" ", "_"),
+            say("flight-cannot-be-flown", name=name, value=self.said(value), low=low, high=high), field=self.name
         )
 
 
 LIMITS = (
-    _Limit("ball speed", 5, 245, "mph", MPS_PER_MPH),
-    _Limit("launch angle", -10, 80, "degrees"),
-    _Limit("spin", 0, 20_000, "rpm"),
-    _Limit("launch direction", -60, 60, "degrees"),
-    _Limit("spin axis", -90, 90, "degrees"),
+    _Limit("ball_speed", mps(5), mps(245), partial(speed, form=Form.SHORT)),
+    _Limit("launch_angle", -10, 80, partial(angle, form=Form.SHORT)),
+    _Limit("spin", 0, 20_000, partial(spin, form=Form.SHORT)),
+    _Limit("launch_direction", -60, 60, partial(angle, form=Form.SHORT)),
+    _Limit("spin_axis", -90, 90, partial(angle, form=Form.SHORT)),
 )
 
 
@@ -215,7 +217,7 @@ def _balls(axis: Floats, air: Air | Sequence[Air], ball: Coefficients, scales: F
     n = axis.shape[1]
     airs = [air] if isinstance(air, Air) else list(air)
     if len(airs) not in (1, n):
-        raise BadInput(f"{n} shots need one air or {n}, not {len(airs)}.", field="air")
+        raise BadInput(say("flight-shots-need-one-air", n=n, airs=len(airs)), field="air")
 
     distinct = {id(one): one for one in airs}
     place = {key: i for i, key in enumerate(distinct)}
@@ -227,7 +229,7 @@ def _balls(axis: Floats, air: Air | Sequence[Air], ball: Coefficients, scales: F
     def scale(value: ArrayLike, name: str) -> Floats:
         scales = np.broadcast_to(np.asarray(value, dtype=float), n)
         if not (np.isfinite(scales) & (scales > 0.3) & (scales < 3)).all():
-            raise BadInput(f"A {name} scale must lie between 0.3 and 3.", field=name)
+            raise BadInput(say("flight-scale-must-lie-between", name=name), field=name)
         return scales
 
     dynamic = 0.5 * BALL_AREA_M2 / BALL_MASS_KG * each(lambda one: one.density)

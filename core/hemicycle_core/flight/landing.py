@@ -23,6 +23,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from ..errors import BadInput
+from ..said import Form, Quantity, number, say
 from .aero import BALL_RADIUS_M, GRAVITY
 
 Floats = NDArray[np.float64]
@@ -86,13 +87,21 @@ FIRMNESS_OF_GREEN = {
 }
 
 
+def green_reading(meter_ft: float) -> Quantity:
+    """What the standard meter reads, for a sentence."""
+    return number(meter_ft, form=Form.SHORT)
+
+
 def green(firmness: Firmness, meter_ft: float = EVERYDAY_FT) -> Turf:
     """A green: how hard it is and how fast it is are two things. meter_ft: the reading of the standard meter.
 
     Raises BadInput for a reading that no green has.
     """
     if not SLOWEST_FT <= meter_ft <= FASTEST_FT:
-        raise BadInput(f"A green reads {SLOWEST_FT:g} to {FASTEST_FT:g} feet on the meter.", field="meter_ft")
+        raise BadInput(
+            say("green-reads-between", low=green_reading(SLOWEST_FT), high=green_reading(FASTEST_FT)),
+            field="meter_ft",
+        )
     return replace(FIRMNESS_OF_GREEN[firmness], drag_g=METER_G_FT / meter_ft)
 
 
@@ -146,7 +155,7 @@ def run_out(landing_speed_mps: Floats, landing_deg: Floats, spin_rpm: Floats, tu
     along, down = speed * np.cos(angle), speed * np.sin(angle)
     spin = np.asarray(spin_rpm, dtype=float) * RPM
     run, first = np.zeros_like(along), np.zeros_like(along)
-    for number in range(MOST_BOUNCES):
+    for bounce in range(MOST_BOUNCES):
         flying = down > FLAT_HOP_MPS
         if not flying.any():
             break
@@ -157,7 +166,7 @@ def run_out(landing_speed_mps: Floats, landing_deg: Floats, spin_rpm: Floats, tu
         down = np.where(flying, part * up, down)
         hop = np.where(flying, 2 * along * down / GRAVITY, 0.0)
         run += hop
-        if number == 0:
+        if bounce == 0:
             first = hop
     # Left-over slip turns into roll at once: a ball rolling with backspin keeps 5/7 of its speed.
     rolling = 5 / 7 * along - 2 / 7 * BALL_RADIUS_M * spin
@@ -186,7 +195,7 @@ def roll_out(landing_speed_mps: Floats, landing_deg: Floats, spin_rpm: Floats, t
     so the same shots give the same answer). Raises BadInput for no shots.
     """
     if np.size(landing_speed_mps) == 0:
-        raise BadInput("A roll-out needs at least one landing.", field="shots")
+        raise BadInput(say("flight-roll-out-needs-least"), field="shots")
     draws = np.exp(np.random.default_rng(0).normal(0, TURF_SPREAD, (4, DRAWS, 1)))
     patch = turf.patched(draws)
     shape = (DRAWS, np.size(landing_speed_mps))

@@ -65,6 +65,7 @@ from ..protocols import asked, protocol_of
 from ..rack.expected import Expected
 from ..rack.lofts import LoftedHead
 from ..runs import FULL
+from ..said import say
 from ..samples.averages import average, values_of
 from ..shots import FLIGHT_READINGS, Intent, Shot, Source, Strike, anchor_to, check_readings, fill_blanks
 from ..thresholds import DEFAULT, Thresholds
@@ -125,7 +126,7 @@ def _check(data: Any) -> None:
     error = min(VALIDATOR.iter_errors(data), key=lambda each: list(map(str, each.path)), default=None)
     if error is not None:
         where = ".".join(str(part) for part in error.path)
-        raise BadInput(f"{where or 'The bundle'}: {error.message}", field=where or None)
+        raise BadInput(say("bundle-where", where=where or say("bundle"), words=error.message), field=where or None)
 
 
 def _shot(row: Mapping[str, Any], models_flight: bool, where: str) -> Shot:
@@ -133,7 +134,7 @@ def _shot(row: Mapping[str, Any], models_flight: bool, where: str) -> Shot:
     try:
         check_readings(readings)
     except BadInput as error:
-        raise BadInput(f"{where}: {error}", field=where) from error
+        raise BadInput(say("bundle-where", where=where, words=error.said), field=where) from error
     usual = Source.MODELLED if models_flight else Source.MEASURED
     sources = {key: usual if key in FLIGHT_READINGS else Source.MEASURED for key in readings}
     sources |= {key: Source(value) for key, value in row.get("sources", {}).items()}
@@ -216,13 +217,13 @@ class _Place:
 def _given_place(slot: Mapping[str, Any], clubs: Sequence[Carried], jobs: Sequence[Job]) -> list[_Place]:
     low, high = float(slot["low_m"]), float(slot["high_m"])
     if low >= high:
-        raise BadInput("slot: the window is the wrong way round: low_m must be the smaller.", field="slot.low_m")
+        raise BadInput(say("file-slot-window-wrong-way"), field="slot.low_m")
     middle = (low + high) / 2
     greens = [holds_deg(job) for job in jobs if job.kind is JobKind.GREEN]
     least = slot.get("landing_deg") if "landing_deg" in slot else max(greens, default=None)
-    targets = [Target("carry_m", low, high, "The window given.")]
+    targets = [Target("carry_m", low, high, say("file-window-given"))]
     if least is not None:
-        targets.append(Target("landing_deg", float(least), None, "The landing angle that holds."))
+        targets.append(Target("landing_deg", float(least), None, say("file-landing-that-holds")))
     ordered = in_order(clubs)
     below = next((each for each in reversed(ordered) if each.carry_m < middle), None)
     above = next((each for each in ordered if each.carry_m > middle), None)
@@ -233,7 +234,7 @@ def _found_places(data: Mapping[str, Any], clubs: Sequence[Carried], jobs: Seque
     covered = coverage(clubs, _rules(data))
     gap = gap_in_work(covered, uses=lambda each: uses_in(each, jobs))
     if gap is None:
-        raise BadInput("Give a slot, or clubs with a hole between them to find one from.", field="slot")
+        raise BadInput(say("file-give-slot-clubs-hole"), field="slot")
     layout = lay_out_slots(gap.lower, gap.upper, data.get("clubs_to_place", 1), rule=gap.rule, step=gap.step)
     miss = Miss(data.get("miss", "none"))
     return [
@@ -257,7 +258,7 @@ def _rules(data: Mapping[str, Any]) -> GapRules:
 def _like_places(data: Mapping[str, Any], clubs: Sequence[Carried], jobs: Sequence[Job]) -> list[_Place]:
     old = next((club for club in clubs if club.name == data["like"]), None)
     if old is None:
-        raise BadInput(f"like: no club “{data['like']}” with a carry is in clubs.", field="like")
+        raise BadInput(say("file-like-no-club-carry", name=data["like"]), field="like")
     gap = gap_around(old, clubs, _rules(data))
     lower, upper = (None, None) if gap is None else (gap.lower, gap.upper)
     if data.get("wish") == Wish.FAR:
@@ -287,7 +288,7 @@ def read_bundle(data: Any) -> Bundle:
     jobs = tuple(_job(row) for row in data.get("jobs", []))
     letters = [row["letter"] for row in data["builds"]]
     if len(set(letters)) < len(letters):
-        raise BadInput("builds: two builds have one letter.", field="builds")
+        raise BadInput(say("file-builds-two-builds-have"), field="builds")
     hit = {
         kind: [
             _shots(row.get("shots", []), models_flight, f"{kind}.{number}", air)

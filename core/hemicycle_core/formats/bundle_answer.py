@@ -9,6 +9,7 @@ from ..bag.remarks import Remark
 from ..decision import Decision, Worth
 from ..judge import Candidate, Case, Comparison, Verdict
 from ..judge.weigh import called
+from ..said import read_out
 
 
 def _verdict(verdict: Verdict) -> dict[str, Any]:
@@ -102,38 +103,41 @@ def _slots(decision: Decision, cases: Sequence[Case]) -> list[dict[str, Any]]:
 
 
 def written(decision: Decision, cases: Sequence[Case] = (), bag_remarks: Sequence[Remark] = ()) -> dict[str, Any]:
-    """A decision as plain data for JSON; lengths in metres, chances and shares 0 to 1, gains in strokes a round. cases:
-    that were decided on; bag_remarks: on the bag as it is."""
+    """A decision as plain data for JSON, its sentences in English; lengths in metres, chances and shares 0 to 1, gains
+    in strokes a round. cases: that were decided on; bag_remarks: on the bag as it is."""
     choice = decision.choice
-    return {
-        "choice": {
-            "letter": choice.letter,
-            "runner_up": choice.runner_up,
-            "because": choice.because.value,
-            "sentence": choice.sentence,
-            "settled": choice.settled,
-            "chance_best": choice.chance_best,
-            "gain_strokes_a_round": choice.gain_strokes,
-            "more_shots": None
-            if choice.more is None
-            else {
-                "with": {called(letter): shots for letter, shots in choice.more.shots},
-                "settle_it": not choice.more.in_vain,
+    made: dict[str, Any] = read_out(
+        {
+            "choice": {
+                "letter": choice.letter,
+                "runner_up": choice.runner_up,
+                "because": choice.because.value,
+                "sentence": choice.sentence,
+                "settled": choice.settled,
+                "chance_best": choice.chance_best,
+                "gain_strokes_a_round": choice.gain_strokes,
+                "more_shots": None
+                if choice.more is None
+                else {
+                    "with": {called(letter): shots for letter, shots in choice.more.shots},
+                    "settle_it": not choice.more.in_vain,
+                },
             },
-        },
-        "bag": {
-            "come_in": list(choice.letters),
-            "leave": list(decision.bag.dropped),
-            "saves": _worth(decision.bag.worth),
-            "with_each_build": {letter: _worth(worth) for letter, worth in sorted(decision.worths.items())},
+            "bag": {
+                "come_in": list(choice.letters),
+                "leave": list(decision.bag.dropped),
+                "saves": _worth(decision.bag.worth),
+                "with_each_build": {letter: _worth(worth) for letter, worth in sorted(decision.worths.items())},
+            }
+            if decision.known
+            else None,
+            "slots": _slots(decision, cases),
+            "not_read": {
+                each.letter: missing for each in (case.candidate for case in cases) if (missing := _not_read(each))
+            },
+            "remarks": [each.sentence for each in bag_remarks],
+            "verdicts": [_verdict(verdict) for verdict in decision.verdicts],
+            "comparisons": [_comparison(pair) for pair in decision.judgement.comparisons],
         }
-        if decision.known
-        else None,
-        "slots": _slots(decision, cases),
-        "not_read": {
-            each.letter: missing for each in (case.candidate for case in cases) if (missing := _not_read(each))
-        },
-        "remarks": [each.sentence for each in bag_remarks],
-        "verdicts": [_verdict(verdict) for verdict in decision.verdicts],
-        "comparisons": [_comparison(pair) for pair in decision.judgement.comparisons],
-    }
+    )
+    return made

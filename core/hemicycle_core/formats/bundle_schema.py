@@ -43,7 +43,7 @@ SHOT = _object(
         "readings": _object(
             [],
             {
-                key: {**NUMBER, "description": f"{each.label}, {each.low:g} to {each.high:g}."}
+                key: {**NUMBER, "description": f"{each.label!s}, {each.low:g} to {each.high:g}."}
                 for key, each in READINGS.items()
             },
         ),

@@ -15,6 +15,7 @@ from ..errors import BadInput
 from ..flight import FAIRWAY, GREEN, Air, Anchor, Firmness, Flight, Launch, anchor, anchored_error, fly, run_out
 from ..judge.changes import Change, ChangeKind
 from ..judge.whatif import Impacts
+from ..said import joined, listed, say
 from ..units import UNITS, Quantity, Unit
 from .table import number
 
@@ -90,20 +91,20 @@ def read_header(headers: Sequence[str]) -> Columns:
     for header in headers:
         name, _, suffix = header.rpartition("_")
         if header in FIELDS:
-            raise BadInput(f"Column {header} names no unit. Write {_examples(header)}.", field=header)
+            raise BadInput(say("file-column-names-no-unit", header=header, examples=_examples(header)), field=header)
         if name not in FIELDS:
             continue
         if suffix not in UNITS or UNITS[suffix].quantity is not FIELDS[name].quantity:
             if suffix in UNITS or name in NEEDED:
-                raise BadInput(f"Column {header} is not in a unit of that kind. Write {_examples(name)}.", field=header)
+                raise BadInput(say("file-column-not-unit-kind", header=header, examples=_examples(name)), field=header)
             continue
         if name in found:
-            raise BadInput(f"{found[name][0]} and {header} say the same thing. Leave one out.", field=header)
+            raise BadInput(say("file-say-same-thing-leave", one=found[name][0], header=header), field=header)
         found[name] = (header, UNITS[suffix])
     missing = [name for name in NEEDED if name not in found]
     if missing:
-        names = ", ".join(f"{name}_{_usual_unit(name)}" for name in missing)
-        raise BadInput(f"Missing column: {names}. Needed are ball speed, launch angle and spin, with their units.")
+        names = listed(f"{name}_{_usual_unit(name)}" for name in missing)
+        raise BadInput(say("file-missing-column-needed-ball", names=names))
     return Columns(found, "turf" if "turf" in headers else None)
 
 
@@ -122,7 +123,7 @@ def _examples(name: str) -> str:
 
 def _number(cell: object, *, decimal_comma: bool = False) -> float | None:
     if isinstance(cell, bool):
-        raise BadInput(f"“{cell}” is not a number.")
+        raise BadInput(say("file-not-number", cell=str(cell)))
     if cell is None or isinstance(cell, (int, float)):
         value = math.nan if cell is None else float(cell)
     else:
@@ -227,7 +228,7 @@ class FlightTable:
             if value is not None and unit is not None:
                 values.append(unit.to_canonical(value))
             elif known.usual is None:
-                raise BadInput(f"{header} is blank.")
+                raise BadInput(say("file-blank", header=header))
             else:
                 values.append(known.usual)
         return values
@@ -250,7 +251,7 @@ class FlightTable:
     def _turf(self, cells: Mapping[str, object]) -> str:
         word = str(cells.get(self.columns.turf) or "").strip().lower() if self.columns.turf else ""
         if word and word not in TURFS:
-            raise BadInput(f"“{word}” is no turf: write soft, medium or firm, with green after it for a green.")
+            raise BadInput(say("file-no-turf-write-soft", word=word))
         return word or Firmness.MEDIUM.value
 
     def _fly(self, good: _Parsed) -> dict[str, Floats]:
@@ -333,14 +334,16 @@ def read_change(words: str) -> Change:
     name, _, amount = words.partition("=")
     known = {kind.value: kind for kind in ChangeKind}
     if name.strip() not in known:
-        raise BadInput(f"“{words}” is no change. Write one of {', '.join(known)}, then = and a number.", field="whatif")
+        raise BadInput(say("file-no-change-write-one", words=words, known=listed(known)), field="whatif")
     try:
         change = Change(known[name.strip()], float(amount.replace("\u2212", "-")))
     except ValueError as error:
-        said = str(error) if isinstance(error, BadInput) else f"“{amount}” is not a number. Write {name}=1, say."
+        said = error.said if isinstance(error, BadInput) else say("file-not-number-write-say", amount=amount, name=name)
         raise BadInput(said, field="whatif") from error
     if change.effect.only_a_direction:
-        raise BadInput(f"{change.effect.label}: only directions are known. {' '.join(change.effect.directions)}")
+        raise BadInput(
+            say("file-only-directions-known", change=change.label, directions=joined(change.effect.directions))
+        )
     return change
 
 
@@ -354,7 +357,7 @@ def anchor_rows(
     """
     table = FlightTable(read_header(headers), decimal_comma=decimal_comma)
     if "carry" not in table.columns.of:
-        raise BadInput("The file to anchor to has no carry column: name it carry_yd or carry_m.", field="carry")
+        raise BadInput(say("file-file-anchor-has-no"), field="carry")
     every = list(rows)
     parsed, bad = table._parse(every)
     problems = parsed.launch().problems() if parsed.rows else {}
@@ -364,7 +367,7 @@ def anchor_rows(
             bad[row.line] = FlownRow(row, None, str(problems.get(i, "no carry.")))
     good = parsed.keep(i for i, row in enumerate(parsed.rows) if row.line not in bad)
     if not good.rows:
-        raise BadInput("No row of the file to anchor to has a launch and a carry.", field="carry")
+        raise BadInput(say("file-no-row-file-anchor"), field="carry")
     airs = _one_or_all(good.airs)
     made = anchor(good.launch(), good.column("carry"), good.column("peak"), air=airs, measured=measured)
     return made, list(bad.values())

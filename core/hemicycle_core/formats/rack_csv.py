@@ -14,6 +14,8 @@ from ..errors import BadInput
 from ..heads import HeadType
 from ..rack.eligible import Position
 from ..rack.stock import Bend, HeadSpec, Made, MadeForHand, ShaftSpec, check_head, check_shaft_spec
+from ..said import Form, listed, say
+from ..said import number as figure
 from .csv_out import harmless
 from .shots import RowProblem
 from .table import Table, TableRow, number, read_table
@@ -48,7 +50,7 @@ def read_positions(cell: str, *, decimal_comma: bool = False) -> tuple[Position,
     made = []
     cell = cell.removeprefix("'")  # what makes a first name such as +1 harmless to a spreadsheet
     for part in filter(None, (each.strip() for each in cell.split(";"))):
-        words = f"“{part}” is no position: give its name, loft, lie and face, such as `A +1 0.5 -0.5`."
+        words = say("file-no-position-give-name", part=part)
         name, *figures = part.rsplit(maxsplit=3)
         try:
             values = [number(each.removeprefix("+"), decimal_comma=decimal_comma) for each in figures]
@@ -80,7 +82,7 @@ class _Cells:
     def needed(self, name: str) -> float:
         value = self.figure(name)
         if value is None:
-            raise BadInput(f"Give {name}.", field=name)
+            raise BadInput(say("file-give", name=name), field=name)
         return value
 
     def whole(self, name: str, otherwise: int | None = None, *, needed: bool = False) -> int | None:
@@ -88,7 +90,7 @@ class _Cells:
         if value is None:
             return otherwise
         if value != int(value):
-            raise BadInput(f"{name} is a whole number, not {value:g}.", field=name)
+            raise BadInput(say("file-whole-number-not", name=name, value=figure(value, form=Form.SHORT)), field=name)
         return int(value)
 
     def word(self, name: str, of: type[Word], otherwise: Word | None = None) -> Word:
@@ -96,7 +98,7 @@ class _Cells:
         if not written and otherwise is not None:
             return otherwise
         if written not in set(of):
-            raise BadInput(f"“{self.text(name)}” is not one of {', '.join(of)}.", field=name)
+            raise BadInput(say("file-not-one", text=self.text(name), known=listed(of)), field=name)
         return of(written)
 
 
@@ -128,7 +130,7 @@ def _shaft(cells: _Cells) -> ShaftSpec:
     kinds = [each for each in re.split(r"[;,\s]+", cells.text("fits").lower()) if each]
     unknown = next((each for each in kinds if each not in set(HeadType)), None)
     if unknown is not None:
-        raise BadInput(f"“{unknown}” is no kind of head.", field="fits")
+        raise BadInput(say("file-no-kind-head", unknown=unknown), field="fits")
     spec = ShaftSpec(
         name=cells.text("name"),
         flex=cells.text("flex"),
@@ -150,13 +152,13 @@ def _read(text: str, columns: Sequence[str], needed: Sequence[str], make: Callab
     there = {each.lower() for each in table.headers}
     missing = [each for each in needed if each not in there]
     if missing:
-        raise BadInput(f"The header needs {', '.join(missing)}. It may have {', '.join(columns)}.", field="file")
+        raise BadInput(say("file-header-needs-may-have", missing=listed(missing), known=listed(columns)), field="file")
     rows, problems = [], []
     for row in table.rows:
         try:
             rows.append((row.line, make(_Cells(table, row))))
         except BadInput as error:
-            problems.append(RowProblem(row.line, error.field or "", str(error)))
+            problems.append(RowProblem(row.line, error.field or "", error.said))
     return ReadRack(tuple(rows), tuple(problems))
 
 

@@ -9,6 +9,7 @@ import re
 from dataclasses import dataclass
 
 from ..errors import BadInput
+from ..said import say
 
 NUMBER = re.compile(r"^[+\-\u2212]?\d+(?:\.\d+)?(?:[eE][+\-]?\d+)?$")
 SEPARATORS = ",;\t|"
@@ -35,11 +36,11 @@ class Table:
 def decode(data: bytes) -> str:
     """Text of a file by its byte order mark, else UTF-8, else Windows-1252, which takes what is left."""
     if not data.strip():
-        raise BadInput("The file is empty. Export the shots from the monitor again.", field="file")
+        raise BadInput(say("file-file-empty-export-shots"), field="file")
     if data[:2] in (b"\xff\xfe", b"\xfe\xff"):
         return data.decode("utf-16", errors="replace")
     if b"\x00" in data[:4096]:
-        raise BadInput("This is not a text file. Export the shots as CSV.", field="file")
+        raise BadInput(say("file-not-text-file-export"), field="file")
     try:
         return data.decode("utf-8-sig")
     except UnicodeDecodeError:
@@ -73,10 +74,12 @@ def read_lines(text: str, *, most_rows: int) -> list[Line]:
                 continue
             check_width(len(cells))
             if len(lines) > most_rows:
-                raise BadInput(f"The file has over {most_rows:,} rows. Export one session.", field="file")
+                raise BadInput(say("file-file-has-over-rows", most=most_rows), field="file")
             lines.append(Line(reader.line_num, tuple(cell.strip() for cell in cells)))
     except csv.Error as error:
-        raise BadInput(f"Line {reader.line_num} cannot be read as CSV: {error}.", field="file") from error
+        raise BadInput(
+            say("file-line-cannot-read-csv", line=reader.line_num, error=str(error)), field="file"
+        ) from error
     finally:
         csv.field_size_limit(before)
     return lines
@@ -84,7 +87,7 @@ def read_lines(text: str, *, most_rows: int) -> list[Line]:
 
 def check_width(columns: int) -> None:
     if columns > MOST_COLUMNS:
-        raise BadInput(f"The file has over {MOST_COLUMNS} columns. Export shots, one in a row.", field="file")
+        raise BadInput(say("file-file-has-over-columns", most=MOST_COLUMNS), field="file")
 
 
 SEEN_LINES = 40  # of a file, by which its separator is told
@@ -117,7 +120,7 @@ def _first_line(text: str) -> str:
 
 def _header(cells: list[str]) -> tuple[str, ...]:
     if len(cells) > MOST_COLUMNS:
-        raise BadInput(f"The file has over {MOST_COLUMNS} columns. Export shots, one in a row.", field="file")
+        raise BadInput(say("file-file-has-over-columns", most=MOST_COLUMNS), field="file")
     return tuple(cell.strip() for cell in cells)
 
 
@@ -137,15 +140,17 @@ def read_table(text: str, *, most_rows: int) -> Table:
                 headers = _header(cells)
                 continue
             if len(rows) == most_rows:
-                raise BadInput(f"The file has over {most_rows:,} rows. Export one session.", field="file")
+                raise BadInput(say("file-file-has-over-rows", most=most_rows), field="file")
             kept = [cell.strip() for cell in cells[: len(headers)]]
             rows.append(TableRow(line=reader.line_num, cells=(*kept, *[""] * (len(headers) - len(kept)))))
     except csv.Error as error:
-        raise BadInput(f"Line {reader.line_num} cannot be read as CSV: {error}.", field="file") from error
+        raise BadInput(
+            say("file-line-cannot-read-csv", line=reader.line_num, error=str(error)), field="file"
+        ) from error
     finally:
         csv.field_size_limit(before)
     if headers is None or not rows:
-        raise BadInput("The file needs a header line and at least one shot below it.", field="file")
+        raise BadInput(say("file-file-needs-header-line"), field="file")
     comma = separator != "," and any(re.fullmatch(r"-?\d+,\d+", cell) for row in rows[:50] for cell in row.cells)
     return Table(headers=headers, rows=tuple(rows), decimal_comma=comma)
 
@@ -165,8 +170,8 @@ def number(cell: str, *, decimal_comma: bool = False) -> float | None:
     text = text.replace(" ", "")
     text = text.replace(".", "").replace(",", ".") if decimal_comma else re.sub(r",(?=\d{3}\b)", "", text)
     if len(text) > MOST_DIGITS or not NUMBER.match(text):
-        raise BadInput(f"“{cell[:MOST_DIGITS]}” is not a number.")
+        raise BadInput(say("file-not-number", cell=cell[:MOST_DIGITS]))
     value = sign * float(text)
     if not math.isfinite(value):
-        raise BadInput(f"“{cell[:MOST_DIGITS]}” is more than any figure here can be.")
+        raise BadInput(say("file-more-than-any-figure", cell=cell[:MOST_DIGITS]))
     return value

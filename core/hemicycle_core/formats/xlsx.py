@@ -11,6 +11,7 @@ from typing import Any
 from openpyxl import load_workbook
 
 from ..errors import BadInput
+from ..said import say
 from .table import MOST_CELL, Line, check_width
 
 MOST_UNPACKED = 40_000_000  # bytes
@@ -30,11 +31,11 @@ def read_workbook(data: bytes, sheet: str, *, most_rows: int) -> tuple[list[str]
             warnings.simplefilter("ignore")  # of styles and extensions that say nothing of the cells
             book = load_workbook(io.BytesIO(data), read_only=True, data_only=True)
     except Exception as error:  # whatever a broken archive makes of it, it is no workbook
-        raise BadInput("This workbook cannot be opened. Save it again as .xlsx, or as CSV.", field="file") from error
+        raise BadInput(say("file-workbook-cannot-opened-save"), field="file") from error
     try:
         names = [each.title for each in book.worksheets]
         if not names or (sheet and sheet not in names):
-            raise BadInput("The workbook has no such sheet of cells. Choose one of it.", field="sheet")
+            raise BadInput(say("file-workbook-has-no-such"), field="sheet")
         return names, list(_lines(book[sheet or names[0]], most_rows))
     finally:
         book.close()
@@ -52,7 +53,7 @@ def _lines(sheet: Any, most_rows: int) -> Iterator[Line]:
             continue
         check_width(len(cells))
         if count > most_rows:
-            raise BadInput(f"The sheet has over {most_rows:,} rows. Export one session.", field="file")
+            raise BadInput(say("file-sheet-has-over-rows", most=most_rows), field="file")
         count += 1
         yield Line(number, cells)
 
@@ -72,6 +73,6 @@ def _check_size(data: bytes) -> None:
         with zipfile.ZipFile(io.BytesIO(data)) as packed:
             parts = packed.infolist()
     except zipfile.BadZipFile as error:
-        raise BadInput("This workbook cannot be opened. Save it again as .xlsx, or as CSV.", field="file") from error
+        raise BadInput(say("file-workbook-cannot-opened-save"), field="file") from error
     if len(parts) > MOST_PARTS or sum(part.file_size for part in parts) > MOST_UNPACKED:
-        raise BadInput("The workbook is larger than a session of shots. Save the sheet as CSV.", field="file")
+        raise BadInput(say("file-workbook-larger-than-session"), field="file")

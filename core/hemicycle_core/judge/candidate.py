@@ -10,6 +10,7 @@ from ..bag import Carried, HeadType
 from ..brief import Target, Wanted
 from ..flight import Air, Anchor
 from ..monitor import Monitor
+from ..said import NOTHING, Said
 from ..shots import Shot
 from ..thresholds import DEFAULT, Thresholds
 
@@ -54,7 +55,7 @@ class Candidate:
     monitor: Monitor = field(default_factory=Monitor)
     bend_up_deg: float = 0.0
     bend_down_deg: float = 0.0
-    flies_high: str = ""
+    flies_high: Said = NOTHING
     head: str = ""
 
     @property

@@ -20,7 +20,9 @@ from ..bag.gaps import StepWish
 from ..flight import Air, Anchor, Firmness
 from ..flight.landing import GREEN, Turf
 from ..runs import BY_EFFORT, how_long, swing_words
-from ..units import metres, ninety, shown, whole_yards, yd_text
+from ..said import NOTHING, Said, far, say, some_way, with_and
+from ..said import share as part
+from ..units import metres, ninety, whole_yards
 from .eased import CURVE, LEAST_SHOTS, Curve, Eases, PartSwing, curve_of, eases, plays, wider_at
 
 # The share of the club speed a swing leaves, by hours of the clock, and how far one player's differs from it, by
@@ -56,7 +58,7 @@ class CardCell:
     run_m: float
     n: int
     usable: bool
-    why_not: str = ""
+    why_not: Said = NOTHING
 
 
 @dataclass(frozen=True)
@@ -67,7 +69,7 @@ class CardRow:
     name: str
     stock: str
     cells: tuple[CardCell, ...]
-    sentence: str = ""
+    sentence: Said = NOTHING
 
 
 @dataclass(frozen=True)
@@ -76,7 +78,7 @@ class OpenYardage:
 
     low_m: float
     high_m: float
-    sentence: str
+    sentence: Said
 
 
 @dataclass(frozen=True)
@@ -86,8 +88,8 @@ class Shared:
     carry_m: float
     first: tuple[str, str]
     second: tuple[str, str]
-    better: str
-    sentence: str
+    better: Said
+    sentence: Said
 
 
 @dataclass(frozen=True)
@@ -215,11 +217,11 @@ def _cell(
         df = hit.n - 1
         spread = float(np.sqrt((SPREAD_SHOTS * spread**2 + df * hit.sd_share**2) / (SPREAD_SHOTS + df)))
     n, carry = hit.n if hit is not None else 0, club.carry_m * share
-    why_not = ""
+    why_not = NOTHING
     if n < LEAST_SHOTS:
-        why_not = "not hit" if n == 0 else f"{n} of {LEAST_SHOTS} shots"
+        why_not = say("card-too-few", n=n, least=LEAST_SHOTS)
     elif not plays(carry, spread * carry):
-        why_not = "spreads too widely to play by"
+        why_not = say("card-spreads-too-widely")
     run = float(curve.run_m(np.array([share]), turf)[0])
     return CardCell(swing, carry, doubt, spread * carry, run, n, not why_not, why_not)
 
@@ -231,18 +233,18 @@ def _apart(cells: Sequence[CardCell]) -> list[CardCell]:
     for cell in cells:
         near = last is not None and last.carry_m - cell.carry_m < APART_SDS * cell.spread_m
         if cell.usable and near and last is not None:
-            kept.append(replace(cell, usable=False, why_not=f"no step from {swing_words(last.swing)}"))
+            kept.append(replace(cell, usable=False, why_not=say("card-no-step-from", swing=swing_words(last.swing))))
             continue
         last = cell if cell.usable else last
         kept.append(cell)
     return kept
 
 
-def _eased(wedge: CardWedge, curve: Curve) -> str:
+def _eased(wedge: CardWedge, curve: Curve) -> Said:
     """How this wedge is eased off beside what is usual, and what it loses of its spin; empty where nothing is told."""
     club = wedge.club
     mine = eases([(club.carry_m, _spread(club), wedge.part)])
-    parts = {"well": ["repeats well eased off"], "not": ["does not repeat eased off"]}.get(mine.rank, [])
+    parts = {"well": [say("card-repeats-well")], "not": [say("card-does-not-repeat")]}.get(mine.rank, [])
     lost = []
     for each in wedge.part:
         if each.spin_rpm and club.spin_rpm and each.n >= LEAST_SHOTS:
@@ -251,17 +253,17 @@ def _eased(wedge: CardWedge, curve: Curve) -> str:
     if sum(n for _, n in lost) >= SPIN_SHOTS:
         share = float(np.average([each for each, _ in lost], weights=[n for _, n in lost]))
         if share > LOST_SPIN:
-            parts.append(f"loses {shown(share * 100)}% of the spin its speed would give")
-    return f"{club.name} {' and '.join(parts)}." if parts else ""
+            parts.append(say("card-loses-spin", share=part(share)))
+    return say("card-eased", name=club.name, does=with_and(parts)) if parts else NOTHING
 
 
 def _numbers(rows: Sequence[CardRow]) -> list[tuple[CardRow, CardCell]]:
     return sorted(((row, cell) for row in rows for cell in row.cells if cell.usable), key=lambda each: each[1].carry_m)
 
 
-def called(name: str, swing: str) -> str:
+def called(name: str, swing: str) -> Said:
     """A wedge with a swing, as a sentence has it."""
-    return f"{name} {swing_words(swing)}"
+    return say("club-with-swing", name=name, swing=swing_words(swing))
 
 
 def _open(rows: Sequence[CardRow], step: StepWish) -> tuple[OpenYardage, ...]:
@@ -271,9 +273,13 @@ def _open(rows: Sequence[CardRow], step: StepWish) -> tuple[OpenYardage, ...]:
             continue
         # As it can be subtracted from the two that are read.
         apart = whole_yards(high.carry_m) - whole_yards(low.carry_m)
-        words = (
-            f"Nothing between {yd_text(low.carry_m)} ({called(low_row.name, low.swing)}) and {yd_text(high.carry_m)} "
-            f"({called(high_row.name, high.swing)}): {apart} yd."
+        words = say(
+            "card-nothing-between",
+            low=far(low.carry_m),
+            lower=called(low_row.name, low.swing),
+            high=far(high.carry_m),
+            higher=called(high_row.name, high.swing),
+            apart=far(metres(apart)),
         )
         found.append(OpenYardage(low.carry_m, high.carry_m, words))
     return tuple(found)
@@ -286,9 +292,10 @@ def _shared(rows: Sequence[CardRow]) -> tuple[Shared, ...]:
             continue
         at = (one.carry_m + two.carry_m) / 2
         first, second = called(a.name, one.swing), called(b.name, two.swing)
-        words, better = f"{yd_text(at)}: {first} and {second}", ""
-        if abs(one.run_m - two.run_m) >= STOPS_M:
+        words, better = {"carry": far(at), "first": first, "second": second}, NOTHING
+        sooner = abs(one.run_m - two.run_m)
+        if sooner >= STOPS_M:
             better = first if one.run_m < two.run_m else second
-            words += f"; {better} stops {max(1, whole_yards(abs(one.run_m - two.run_m)))} yd sooner"
-        found.append(Shared(at, (a.name, one.swing), (b.name, two.swing), better, f"{words}."))
+        said = say("card-two-ways", told=bool(better), better=better, by=some_way(sooner), **words)
+        found.append(Shared(at, (a.name, one.swing), (b.name, two.swing), better, said))
     return tuple(found)

@@ -7,11 +7,14 @@ through impact and flight. What is only known as a direction is said in words an
 from __future__ import annotations
 
 import math
+from collections.abc import Callable
 from dataclasses import dataclass
 from enum import StrEnum
+from functools import partial
 
 from ..errors import BadInput
 from ..impact import SPEED_OF_ONE_HEAD, SPEED_OF_ONE_HEAD_SD
+from ..said import Form, Quantity, Said, angle, club_length, inches, say, term, weight
 
 
 class ChangeKind(StrEnum):
@@ -47,17 +50,16 @@ class Effect:
     the sizes. caution: shown with it.
     """
 
-    label: str
     unit: str
     most: float
-    source: str
+    source: Said
     dynamic_loft_deg: Size = Size()
     club_speed_share: Size = Size()
     smash_share: Size = Size()
     lie_deg: Size = Size()
     bounce_deg: float = 0.0
-    directions: tuple[str, ...] = ()
-    caution: str | None = None
+    directions: tuple[Said, ...] = ()
+    caution: Said | None = None
 
     @property
     def only_a_direction(self) -> bool:
@@ -65,12 +67,7 @@ class Effect:
         return all(size.value == 0 and size.sd == 0 for size in sizes)
 
 
-TIGHT = "Check that the head is tight and the screw at the maker’s torque before the next swing."
-BENDING = (
-    "2° at most unless the maker says otherwise; cast and hollow heads can crack. "
-    "Eye protection; measure loft, lie and bounce again after."
-)
-SHAFT_WORK = "Heat, epoxy, solvent and dust: ventilate, wear gloves and eye protection, follow the maker’s data sheet."
+TIGHT, BENDING, SHAFT_WORK = say("caution-tight"), say("caution-bending"), say("caution-shaft-work")
 
 # A player squares the face again after a change, and not all of it arrives: within about a sixth.
 LOFT_ARRIVES = Size(0.95, 0.15)
@@ -80,122 +77,101 @@ FACE_ARRIVES = Size(0.3, 0.2)
 SPEED_AN_INCH = Size(SPEED_OF_ONE_HEAD, SPEED_OF_ONE_HEAD_SD)
 # Hands at one height: fitters count one degree of lie for half an inch.
 LIE_AN_INCH = Size(2.0, 0.7)
-LENGTH_SOURCE = (
-    "Lever length: at most 1.4% an inch at one turning speed. Less in tests with players (E. S. Wallace and others, "
-    "J. Sports Sci. 25, 2007, 731)."
-)
 
 EFFECTS: dict[ChangeKind, Effect] = {
     ChangeKind.LOFT: Effect(
-        label="Turn the sleeve",
         unit="°",
         most=4,
         dynamic_loft_deg=LOFT_ARRIVES,
-        source="Oblique impact (T. P. Jorgensen, The Physics of Golf, 1994, ch. 7); face by turning about the shaft.",
-        directions=("Most sleeves also stand the club more upright as loft goes up: read the maker’s table.",),
+        source=say("change-source-loft"),
+        directions=(say("change-direction-loft"),),
         caution=TIGHT,
     ),
     ChangeKind.BEND: Effect(
-        label="Bend",
         unit="°",
         most=4,
         dynamic_loft_deg=LOFT_ARRIVES,
         bounce_deg=1.0,
-        source="Oblique impact (Jorgensen, 1994, ch. 7). A bend turns the whole head, so the sole moves with the face.",
+        source=say("change-source-bend"),
         caution=BENDING,
     ),
     ChangeKind.LIE: Effect(
-        label="Bend the lie",
         unit="°",
         most=4,
         lie_deg=Size(1.0, 0.0),
-        source=(
-            "A face that leans towards the heel looks that way: lie times the tangent of loft. About 0.85 of it "
-            "reaches the start, by judgement."
-        ),
-        directions=("Carry and height stay. Turf marks on the toe or heel of the sole tell more than a lie board.",),
+        source=say("change-source-lie"),
+        directions=(say("change-direction-lie"),),
         caution=BENDING,
     ),
     ChangeKind.LENGTH: Effect(
-        label="Length",
         unit="in",
         most=2,
         club_speed_share=SPEED_AN_INCH,
         lie_deg=LIE_AN_INCH,
-        source=LENGTH_SOURCE,
+        source=say("change-source-lever-length"),
         directions=(
-            "A longer club spreads shots wider and finds the middle less often. How much is the player’s own: hit it.",
-            "The head feels heavier, about 6 swing-weight points an inch.",
+            say("change-direction-length"),
+            say("change-direction-length-also", inch=inches(1)),
         ),
         caution=SHAFT_WORK,
     ),
     ChangeKind.GRIP_DOWN: Effect(
-        label="Grip down",
         unit="in",
         most=2,
         club_speed_share=Size(-SPEED_AN_INCH.value, SPEED_AN_INCH.sd),
         lie_deg=Size(-LIE_AN_INCH.value, LIE_AN_INCH.sd),
-        source=LENGTH_SOURCE,
-        directions=("Shots usually gather closer and strike improves: hit it to know.",),
+        source=say("change-source-lever-length"),
+        directions=(say("change-direction-grip-down"),),
     ),
+    # Club speed goes with mass to the power of about -0.19 and a 0.23 kg head (C. B. Daish, 1972); a heavier head gives
+    # the ball more of its speed: d ln(1 / (1 + m / M)) / dM.
     ChangeKind.HEAD_WEIGHT: Effect(
-        label="Head weight",
         unit="g",
         most=20,
-        # Club speed goes with mass to the power of about -0.19 and a 0.23 kg head (C. B. Daish, 1972);
-        # a heavier head gives the ball more of its speed: d ln(1 / (1 + m / M)) / dM.
         club_speed_share=Size(-0.00083, 0.0005),
         smash_share=Size(0.00072, 0.0002),
-        source="C. B. Daish, The Physics of Ball Games, 1972: speed against mass. The two nearly cancel.",
-        directions=("The swing weight goes up about 1 point for 2 g. Feel and timing change more than distance.",),
+        source=say("change-source-head-weight"),
+        directions=(say("change-direction-head-weight"),),
         caution=TIGHT,
     ),
     ChangeKind.WEIGHT_BACK: Effect(
-        label="Weight to the back",
         unit="g",
         most=30,
-        source="Centre of gravity behind the shaft axis bends the shaft forward into impact (Jorgensen, 1994).",
+        source=say("change-source-weight-back"),
         directions=(
-            "Launch goes up a little, height with it; spin a little up or level.",
-            "Straighter on off-centre strikes; harder to shape. To the front it is the other way round.",
-            "No size is known well enough to compute: hit it.",
+            say("change-direction-weight-back"),
+            say("change-direction-weight-back-also"),
+            say("change-no-size-known"),
         ),
         caution=TIGHT,
     ),
     ChangeKind.WEIGHT_HEEL: Effect(
-        label="Weight to the heel",
         unit="g",
         most=30,
-        source="A head whose weight lies nearer the shaft turns about it faster (Jorgensen, 1994).",
+        source=say("change-source-weight-heel"),
         directions=(
-            "The face closes easier: for a right-hander the ball starts and bends further left. To the toe it is the "
-            "other way round.",
-            "The middle of the head moves with the weight: watch where on the face it is struck.",
-            "No size is known well enough to compute: hit it.",
+            say("change-direction-weight-heel"),
+            say("change-direction-weight-heel-also"),
+            say("change-no-size-known"),
         ),
         caution=TIGHT,
     ),
     ChangeKind.GRIP: Effect(
-        label="Grip",
         unit="mm",
         most=5,
-        source="Shop practice, not a published figure: about one swing-weight point less for 5 g more of grip.",
+        source=say("change-source-grip"),
         directions=(
-            "A thicker grip stills the hands of some players and frees those of others. No rule holds: hit it.",
-            "A heavier grip makes the head feel lighter.",
+            say("change-direction-grip"),
+            say("change-direction-grip-also"),
         ),
-        caution="Solvent and a blade: ventilate, wear gloves, cut away from yourself. Let it dry before anyone swings.",
+        caution=say("caution-grip"),
     ),
     ChangeKind.SHAFT_WEIGHT: Effect(
-        label="Shaft weight",
         unit="g",
         most=60,
         club_speed_share=Size(-0.0002, 0.0002),
-        source=(
-            "Tests with players find little: a fifth of a percent of speed for 10 g, either way (shop practice, "
-            "not a published figure)."
-        ),
-        directions=("Strike, tempo and start line differ from player to player. No rule holds: hit it.",),
+        source=say("change-source-shaft-weight"),
+        directions=(say("change-direction-shaft-weight"),),
         caution=SHAFT_WORK,
     ),
 }
@@ -222,35 +198,32 @@ class Change:
     def __post_init__(self) -> None:
         most = self.effect.most
         if not math.isfinite(self.amount) or self.amount == 0 or abs(self.amount) > most:
-            raise BadInput(
-                f"{self.effect.label}: give a change between −{most:g} and {most:g} {self.effect.unit}, and not 0. "
-                "More than that is another club: test it as one.",
-                field="amount",
-            )
+            most_words = self._amount(most)
+            raise BadInput(say("change-between", change=self.label, most=most_words), field="amount")
+
+    @property
+    def label(self) -> Said:
+        return term("change-label", self.kind)
 
     @property
     def effect(self) -> Effect:
         return EFFECTS[self.kind]
 
     @property
-    def words(self) -> str:
+    def words(self) -> Said:
         """Such as `2° up`, `0.5 in longer`."""
-        ways = {
-            ChangeKind.LOFT: ("up", "down"),
-            ChangeKind.BEND: ("weaker", "stronger"),
-            ChangeKind.LENGTH: ("longer", "shorter"),
-            ChangeKind.GRIP_DOWN: ("down the grip", "up the grip"),
-            ChangeKind.HEAD_WEIGHT: ("heavier head", "lighter head"),
-            ChangeKind.WEIGHT_BACK: ("moved back", "moved forward"),
-            ChangeKind.WEIGHT_HEEL: ("moved to the heel", "moved to the toe"),
-            ChangeKind.GRIP: ("thicker grip", "thinner grip"),
-            ChangeKind.SHAFT_WEIGHT: ("heavier shaft", "lighter shaft"),
-            ChangeKind.LIE: ("more upright", "flatter"),
-        }[self.kind]
-        if self.kind is ChangeKind.GRIP_DOWN and self.amount > 0:
-            return f"grip down {self.amount:g} in"
-        space = "" if self.effect.unit == "°" else " "
-        return f"{abs(self.amount):g}{space}{self.effect.unit} {ways[self.amount < 0]}"
+        return say("change-by", kind=self.kind, by=self._amount(abs(self.amount)), more=self.amount > 0)
+
+    def _amount(self, amount: float) -> Quantity:
+        return AMOUNT[self.effect.unit](amount)
+
+
+AMOUNT: dict[str, Callable[[float], Quantity]] = {
+    "°": partial(angle, form=Form.SHORT),
+    "in": inches,
+    "g": partial(weight, form=Form.SHORT),
+    "mm": lambda mm: club_length(mm / 1000, form=Form.SHORT),
+}
 
 
 def usual_changes(*, sleeve_deg: float) -> list[Change]:

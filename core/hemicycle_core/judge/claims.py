@@ -15,9 +15,11 @@ from ..bag.gaps import CROWDED_M, StepWish
 from ..flight import GREEN, Air, Anchor, Firmness, run_out
 from ..heads import HeadType
 from ..rack.stock import Wear
+from ..said import NOTHING, Form, Said, angle, far, joined, say, term, with_and
+from ..said import share as part
+from ..said import spin as rpm
 from ..samples.averages import Average, average, values_of
 from ..shots import Shot, Strike
-from ..units import shown, yd_text
 from ..wedges.flight import WedgeFlight
 from ..wedges.words import COMPLAINT_WORDS, Complaint
 from .landings import landings
@@ -49,7 +51,7 @@ class Claimed:
     club: str
     complaint: Complaint
     claim: Claim
-    sentence: str
+    sentence: Said
     by: float | None = None
 
 
@@ -120,20 +122,18 @@ LEAN_DEG, OPENED_DEG, A_DEGREE_OPEN = 9.0, 20.0, 0.3
 SOFT_DEG, FIRM_DEG = 8.0, 4.0
 
 
-def sand_words(wedge: Wedge) -> str:
-    """What a sole is to the sand where it is played, by judgement; empty where bounce or sand is not known."""
+def sand_words(wedge: Wedge) -> Said:
+    """What a sole is to the sand where it is played, by judgement; that nothing is known of it where it is not."""
     if wedge.bounce_deg is None or not wedge.sands:
-        return "nothing computes sand. "
+        return say("claim-nothing-computes-sand")
     opened = wedge.bounce_deg - LEAN_DEG + A_DEGREE_OPEN * OPENED_DEG
     square = wedge.bounce_deg - LEAN_DEG
     said = []
     if "soft" in wedge.sands:
-        enough = "enough" if opened >= SOFT_DEG else "too little"
-        said.append(f"opened {OPENED_DEG:g}° it meets soft sand with about {shown(opened)}°, {enough} by judgement")
+        said.append(say("claim-soft-sand", by=angle(OPENED_DEG), meets=angle(opened), enough=opened >= SOFT_DEG))
     if "firm" in wedge.sands:
-        little = "little enough" if square <= FIRM_DEG else "too much"
-        said.append(f"square it meets firm sand with about {shown(max(square, 0))}°, {little} by judgement")
-    return f"{'; '.join(said)}. "
+        said.append(say("claim-firm-sand", meets=angle(max(square, 0)), little=square <= FIRM_DEG))
+    return say("sentence", said=joined(said, "; "))
 
 
 def answered(
@@ -143,14 +143,15 @@ def answered(
     wanted, for a complaint about the step."""
     said = COMPLAINT_WORDS[complaint]
 
-    def made(claim: Claim, words: str, by: float | None = None) -> Claimed:
-        return Claimed(wedge.name, complaint, claim, f"{wedge.name}, “{said}”: {words}", by)
+    def made(claim: Claim, words: Said, by: float | None = None) -> Claimed:
+        sentence = say("claim-answered", name=wedge.name, complaint=said, words=words)
+        return Claimed(wedge.name, complaint, claim, sentence, by)
 
     enough = len(_kept(wedge)) >= LEAST_SHOTS
     if complaint is Complaint.SAND:
-        return made(Claim.OPEN, f"{sand_words(wedge)}Let them play it from the bunker, beside another sole.")
+        return made(Claim.OPEN, joined([sand_words(wedge), say("claim-play-it-from-the-bunker")]))
     if not enough:
-        return made(Claim.OPEN, f"hit it {LEAST_SHOTS} times first.")
+        return made(Claim.OPEN, say("claim-hit-it-first", n=LEAST_SHOTS))
     if complaint in (Complaint.RUNS_OUT, Complaint.WORN):
         return _beside_a_fresh_one(wedge, complaint, others, made, anchored)
     if complaint is Complaint.BALLOONS:
@@ -169,8 +170,8 @@ def _beside_a_fresh_one(
 ) -> Claimed:
     fresh = fresh_beside(wedge, others)
     if fresh is None:
-        loft = "its loft" if wedge.loft_deg is None else f"{wedge.loft_deg:g}°"
-        return made(Claim.OPEN, f"hit a fresh one of {loft} beside it.")
+        loft = angle(wedge.loft_deg or 0.0, form=Form.SHORT)
+        return made(Claim.OPEN, say("claim-hit-a-fresh-one", known=wedge.loft_deg is not None, loft=loft))
     if complaint is Complaint.RUNS_OUT:
         return _stops(wedge, fresh, made, anchored)
     return _spins(wedge, fresh, made)
@@ -179,49 +180,46 @@ def _beside_a_fresh_one(
 def _stops(wedge: Wedge, fresh: Wedge, made: Says, anchored: Anchor | None) -> Claimed:
     found = _apart(runs_m(wedge, anchored), runs_m(fresh, anchored))
     if found is None:
-        return made(Claim.OPEN, "launch and spin are not read: pace where it stops.")
+        return made(Claim.OPEN, say("claim-pace-where-it-stops"))
     by, chance = found
     if by < SEEN_M:
-        less = f"{yd_text(-by)} yd sooner than" if by <= -SEEN_M else "as soon as"
-        return made(Claim.NOT_SO, f"it stops {less} {fresh.name}.", by)
-    later = f"it stops {yd_text(by)} yd later than {fresh.name}, on a medium green"
+        return made(Claim.NOT_SO, say("claim-stops", sooner=by <= -SEEN_M, by=far(-by), name=fresh.name), by)
+    later = say("claim-stops-later", by=far(by), name=fresh.name)
     if by > chance:
-        return made(Claim.TRUE, f"{later}.", by)
-    return made(Claim.OPEN, f"{later}, which may be chance: hit more of both.", by)
+        return made(Claim.TRUE, say("sentence", said=later), by)
+    return made(Claim.OPEN, say("claim-may-be-chance", said=later), by)
 
 
 def _spins(wedge: Wedge, fresh: Wedge, made: Says) -> Claimed:
     spin = _apart(average(values_of(wedge.shots, "spin_rpm")), average(values_of(fresh.shots, "spin_rpm")))
     speed = _apart(average(values_of(wedge.shots, "club_speed_mps")), average(values_of(fresh.shots, "club_speed_mps")))
     if spin is None:
-        return made(Claim.OPEN, "spin is not read: see where it stops.")
+        return made(Claim.OPEN, say("claim-see-where-it-stops"))
     by, chance = spin
-    swung = ""
+    swung = NOTHING
     if speed is not None and abs(speed[0]) > max(speed[1], SEEN_MPS):
-        swung = " They were not swung alike, which explains part of it."
+        swung = say("claim-not-swung-alike")
+    figure = {"by": rpm(abs(by), -2), "name": fresh.name}
     if by <= -SEEN_RPM:
-        less = f"{shown(abs(by), -2)} rpm less than {fresh.name}"
+        less = say("claim-spins-less", **figure)
         if -by > chance:
-            return made(Claim.TRUE, f"{less}.{swung}", by)
-        return made(Claim.OPEN, f"{less}, which may be chance: hit more of both.{swung}", by)
-    much = f"{shown(by, -2)} rpm more than" if by >= SEEN_RPM else "as much spin as"
-    return made(Claim.NOT_SO, f"{much} {fresh.name}.{swung}", by)
+            return made(Claim.TRUE, joined([say("sentence", said=less), swung]), by)
+        return made(Claim.OPEN, joined([say("claim-may-be-chance", said=less), swung]), by)
+    return made(Claim.NOT_SO, joined([say("claim-spins-as-much", more=by >= SEEN_RPM, **figure), swung]), by)
 
 
 def _balloons(wedge: Wedge, made: Says) -> Claimed:
     flight = wedge.flight
     if flight is None or "launch_deg" not in flight.where:
-        return made(Claim.OPEN, "launch and spin are not read.")
+        return made(Claim.OPEN, say("claim-launch-and-spin-not-read"))
     by = flight.means["launch_deg"] - flight.windows["launch_deg"].middle
     if flight.high_little:
-        first = flight.causes[0].what if flight.causes else "the contact"
-        return made(
-            Claim.TRUE, f"{shown(abs(by))}° over what its loft makes, with too little spin. Perhaps {first}.", by
-        )
+        first = flight.causes[0].what if flight.causes else say("claim-the-contact")
+        return made(Claim.TRUE, say("claim-over-too-little-spin", by=angle(abs(by)), cause=first), by)
     if flight.where["launch_deg"] == 1:
-        return made(Claim.TRUE, f"{shown(abs(by))}° over what its loft makes, with the spin it should have.", by)
-    as_made = "lower than" if flight.where["launch_deg"] == -1 else "as"
-    return made(Claim.NOT_SO, f"it leaves at {shown(flight.means['launch_deg'])}°, {as_made} its loft makes it.", by)
+        return made(Claim.TRUE, say("claim-over-with-its-spin", by=angle(abs(by))), by)
+    leaves = {"launch": angle(flight.means["launch_deg"]), "lower": flight.where["launch_deg"] == -1}
+    return made(Claim.NOT_SO, say("claim-leaves-at", **leaves), by)
 
 
 def _strikes(wedge: Wedge, complaint: Complaint, others: Sequence[Wedge], made: Says) -> Claimed:
@@ -229,36 +227,36 @@ def _strikes(wedge: Wedge, complaint: Complaint, others: Sequence[Wedge], made: 
     mine = [shot for shot in wedge.shots if shot.counts]
     theirs = [shot for each in others for shot in each.shots if shot.counts]
     bad, also = (sum(shot.strike is kind for shot in each) for each in (mine, theirs))
-    beside = f", {also} of {len(theirs)} with the other wedges" if theirs else ""
-    words = f"{bad} of {len(mine)} {kind.value}{beside}"
+    counts = {"bad": bad, "of": len(mine), "others": bool(theirs), "also": also, "theirs": len(theirs)}
+    words = say("claim-struck", strike=term("strike", kind), **counts)
     often = bad / len(mine)
     usual = (also + 0.5) / (len(theirs) + 5) if theirs else 0.1
     if bad >= 2 and often > 2 * usual:
-        return made(Claim.TRUE, f"{words}. Another sole from the same turf would tell whether it is the club.", often)
+        return made(Claim.TRUE, say("claim-another-sole-would-tell", said=words), often)
     if bad:
-        return made(Claim.OPEN, f"{words}: that may be chance. The sole is tried from turf, not from a mat.", often)
-    return made(Claim.NOT_SO, f"{words}, from what was hit so far.", often)
+        return made(Claim.OPEN, say("claim-sole-is-tried-from-turf", said=words), often)
+    return made(Claim.NOT_SO, say("claim-from-what-was-hit", said=words), often)
 
 
 def _varies(wedge: Wedge, others: Sequence[Wedge], made: Says) -> Claimed:
     carry = average(values_of(wedge.shots, "carry_m"))
     if carry is None or carry.sd is None:
-        return made(Claim.OPEN, "carry is not read.")
+        return made(Claim.OPEN, say("claim-carry-not-read"))
     share = carry.sd / carry.mean
     means = [mean for each in others if (mean := average(values_of(each.shots, "carry_m"))) is not None]
     rest = [(mean.sd / mean.mean, mean.n - 1) for mean in means if mean.sd is not None and mean.n >= LEAST_SHOTS]
-    words = f"its carries spread {yd_text(carry.sd)} yd, {shown(100 * share)}% of its carry"
+    words = say("claim-carries-spread", by=far(carry.sd), share=part(share))
     if not rest:
-        return made(Claim.OPEN, f"{words}. Hit another wedge as often: it may be the swing.", share)
+        return made(Claim.OPEN, say("claim-hit-another-wedge", said=words), share)
     # Variances against one another, Fisher's F: three shots spread twice as wide as three others by chance.
     freedom = sum(df for _, df in rest)
     usual = math.sqrt(sum(df * each**2 for each, df in rest) / freedom)
-    beside = f"{words}; the other wedges {shown(100 * usual)}%"
+    beside = say("claim-others-spread", said=words, share=part(usual))
     if share <= max(WIDER * usual, VARIES_SHARE):
-        return made(Claim.NOT_SO, f"{beside}.", share - usual)
+        return made(Claim.NOT_SO, say("sentence", said=beside), share - usual)
     if (share / usual) ** 2 > float(fdtri(carry.n - 1, freedom, SURE)):
-        return made(Claim.TRUE, f"{beside}.", share - usual)
-    return made(Claim.OPEN, f"{beside}, which may be chance: hit more of both.", share - usual)
+        return made(Claim.TRUE, say("sentence", said=beside), share - usual)
+    return made(Claim.OPEN, say("claim-may-be-chance", said=beside), share - usual)
 
 
 def _line(wedge: Wedge, others: Sequence[Wedge], made: Says) -> Claimed:
@@ -272,24 +270,23 @@ def _line(wedge: Wedge, others: Sequence[Wedge], made: Says) -> Claimed:
 
     mine = starts(wedge)
     if mine is None or mine.se is None:
-        return made(Claim.OPEN, "line is not read.")
+        return made(Claim.OPEN, say("claim-line-not-read"))
     rest = [found for each in others if (found := starts(each)) is not None]
     usual = sum(each.mean * each.n for each in rest) / sum(each.n for each in rest) if rest else 0.0
     by = mine.mean - usual
-    side = "right" if by > 0 else "left"
-    beside = "the other wedges" if rest else "the line"
-    if abs(by) >= SEEN_SIDE_DEG:
-        off = f"{shown(abs(by), 1)}° {side} of {beside}"
-        if abs(by) > float(stdtrit(mine.n - 1, SURE)) * mine.se:
-            return made(Claim.TRUE, f"{off}. Its lie angle is the first thing to measure.", by)
-        return made(Claim.OPEN, f"{off}, which may be chance: hit more of it.", by)
-    return made(Claim.NOT_SO, f"within {shown(abs(by), 1)}° of {beside}.", by)
+    off = {"by": angle(abs(by), 1), "others": bool(rest)}
+    if abs(by) < SEEN_SIDE_DEG:
+        return made(Claim.NOT_SO, say("claim-within-the-line", **off), by)
+    off |= {"right": by > 0}
+    if abs(by) > float(stdtrit(mine.n - 1, SURE)) * mine.se:
+        return made(Claim.TRUE, say("claim-off-the-line", **off), by)
+    return made(Claim.OPEN, say("claim-off-the-line-by-chance", **off), by)
 
 
 def _step_claim(wedge: Wedge, others: Sequence[Wedge], wish: StepWish, made: Says) -> Claimed:
     clubs = [each.club for each in others if each.club is not None]
     if wedge.club is None or not clubs:
-        return made(Claim.OPEN, "the wedges beside it are not hit.")
+        return made(Claim.OPEN, say("claim-wedges-beside-not-hit"))
     under = [club for club in clubs if club.carry_m < wedge.club.carry_m]
     over = [club for club in clubs if club.carry_m >= wedge.club.carry_m]
     steps = []
@@ -299,7 +296,7 @@ def _step_claim(wedge: Wedge, others: Sequence[Wedge], wish: StepWish, made: Say
     if over:
         above = min(over, key=lambda club: club.carry_m)
         steps.append((above.carry_m - wedge.club.carry_m, above.name))
-    words = " and ".join(f"{yd_text(step)} yd to {name}" for step, name in steps)
+    words = with_and(say("claim-step-to", step=far(step), name=name) for step, name in steps)
     wrong = [step for step, _ in steps if not wish.closes(step) or step < CROWDED_M]
-    asked = f"{words}; {wish.text} is wanted."
+    asked = say("claim-step-wanted", steps=words, wanted=wish.text)
     return made(Claim.TRUE if wrong else Claim.NOT_SO, asked, max(step for step, _ in steps))

@@ -7,10 +7,11 @@ from dataclasses import dataclass
 from enum import StrEnum
 
 from ..estimate import Estimate, more_to_tell
+from ..said import NOTHING, Quantity, Said, angle, far, joined, number, say, share, some_way
 from ..samples.averages import average, values_of
 from ..samples.pool import Centre
 from ..thresholds import DEFAULT, Thresholds
-from ..units import shown, whole_yards, yd_text
+from ..units import whole, whole_yards
 from .candidate import Candidate
 from .evidence import LANDING_SPREAD_SHOTS, landing_se
 from .stopping import A_FEW, apart
@@ -45,7 +46,7 @@ class Comparison:
     chance: float
     settled: bool
     more: int | None
-    sentence: str
+    sentence: Said
 
 
 @dataclass(frozen=True)
@@ -81,21 +82,12 @@ def _straight(candidate: Candidate, centre: Centre) -> _Side | None:
     return _Side(candidate.letter, known, value)
 
 
-WORDS = {
-    Metric.CARRY: ("carries {by} yd further than", "carry the same"),
-    Metric.LANDING: ("lands {by}° steeper than", "land alike"),
-    Metric.STRAIGHT: ("spreads {by}% less to the sides than", "are as straight as each other"),
-    Metric.JOBS: ("does {by} more of the jobs a round than", "do the jobs alike"),
-    Metric.SAVES: ("saves {by} strokes a round more than", "save as much"),
-}
-
-
-def _shown(metric: Metric, by: float) -> str:
+def _shown(metric: Metric, by: float) -> Quantity:
     if metric is Metric.CARRY:
-        return yd_text(by)
-    if metric is Metric.STRAIGHT:
-        return shown((1 - math.exp(-by)) * 100)
-    return f"{shown(by, 1)}"
+        return far(by)
+    if metric is Metric.LANDING:
+        return angle(by, 1)
+    return share(1 - math.exp(-by)) if metric is Metric.STRAIGHT else number(by, 1)
 
 
 def _sides(
@@ -155,15 +147,19 @@ def compare(
         chance=found.chance(low=0.0),
         settled=more == 0,
         more=more,
-        sentence=_sentence(metric, a.letter, b.letter, found.mean, more, as_hit=by, half=found.half)
-        + (swung_words(*_ordered(first, second, by, a.letter)) if metric is Metric.CARRY else ""),
+        sentence=joined(
+            [
+                _sentence(metric, a.letter, b.letter, found.mean, more, as_hit=by, half=found.half),
+                swung_words(*_ordered(first, second, by, a.letter)) if metric is Metric.CARRY else NOTHING,
+            ]
+        ),
     )
 
 
 def _ordered(first: Candidate, second: Candidate, by: float, better: str) -> tuple[Candidate, Candidate]:
     """The build that went further as hit, and the other."""
-    far, near = (first, second) if first.letter == better else (second, first)
-    return (far, near) if by >= 0 else (near, far)
+    further, shorter = (first, second) if first.letter == better else (second, first)
+    return (further, shorter) if by >= 0 else (shorter, further)
 
 
 LEAST_CLEAN = 3  # shots struck in the middle: fewer say nothing of equal strike
@@ -180,13 +176,11 @@ def _too_few_clean(first: Candidate, second: Candidate) -> Comparison | None:
         return None
     sides = [(each.letter, average(values_of(each.shots, "carry_m"))) for each in (first, second)]
     ranked = sorted(((mean.mean if mean else 0.0, name) for name, mean in sides), key=lambda row: (-row[0], row[1]))
-    (far, better), (near, worse) = ranked
+    (most, better), (least, worse) = ranked
     need = LEAST_CLEAN - clean[letter]
-    words = (
-        f"{better} and {worse} are not comparable at equal strike: {need} more struck in the middle with {letter} "
-        f"({_as_hit(better, worse, far - near)})."
-    )
-    return Comparison(Metric.CARRY, better, worse, far - near, None, 0.5, False, need, words)
+    hit = _as_hit(better, worse, most - least)
+    words = say("compare-not-at-equal-strike", better=better, worse=worse, n=need, letter=letter, as_hit=hit)
+    return Comparison(Metric.CARRY, better, worse, most - least, None, 0.5, False, need, words)
 
 
 def _by_round(metric: Metric, first: Candidate, second: Candidate, weighed: Weighed) -> Comparison | None:
@@ -200,7 +194,7 @@ def _by_round(metric: Metric, first: Candidate, second: Candidate, weighed: Weig
     two = apart(a, b, weighed)
     told = more_to_tell(lambda extra: two.known((extra, extra)), 0.0, sure=SETTLED_CHANCE)
     more = 0 if chance >= SETTLED_CHANCE else None if told is None else max(told, 1)
-    if _shown(metric, by) == _shown(metric, 0.0):
+    if not whole(by, 1):
         more = None  # what is written as nothing is none, however sure
     return Comparison(metric, a, b, by, None, chance, more == 0, more, _sentence(metric, a, b, by, more))
 
@@ -214,30 +208,27 @@ def _sentence(
     *,
     as_hit: float | None = None,
     half: float = 0.0,
-) -> str:
-    ahead, same = WORDS[metric]
+) -> Said:
+    two = {"metric": metric, "better": better, "worse": worse}
     apart_as_hit = metric is Metric.CARRY and as_hit is not None and whole_yards(as_hit) != whole_yards(by)
+    hit = _as_hit(better, worse, as_hit or 0.0)
     if more is None and apart_as_hit:
-        words = _as_hit(better, worse, as_hit or 0.0)
-        return f"{better} and {worse} {same} at equal club speed and strike, as far as anyone can tell ({words})."
+        return say("compare-same-at-equal-speed", better=better, worse=worse, as_hit=hit)
     if more is None:
-        return f"{better} and {worse} {same}, as far as anyone can tell."
-    words = f"{better} {ahead.format(by=_shown(metric, by))} {worse}"
+        return say("compare-same", **two)
+    words = say("compare-ahead", by=_shown(metric, by), **two)
     if metric is Metric.CARRY and as_hit is not None:
-        doubt = f", give or take {max(1, whole_yards(half))}"
-        words += (
-            doubt if not apart_as_hit else f" at equal club speed and strike{doubt} ({_as_hit(better, worse, as_hit)})"
-        )
+        words = say("compare-doubt", said=words, equal=apart_as_hit, give=some_way(half), as_hit=hit)
     if more == 0:
-        return f"{words}: settled."
+        return say("compare-settled", said=words)
     if more > A_FEW:
-        return f"{words} so far: not settled, and it would take more shots than it is worth."
-    return f"{words} so far: not settled, about {more} more with each."
+        return say("compare-not-worth-it", said=words)
+    return say("compare-not-settled", said=words, n=more)
 
 
-def _as_hit(better: str, worse: str, by: float) -> str:
+def _as_hit(better: str, worse: str, by: float) -> Said:
     """The difference of the averages as hit, which may point the other way."""
     if whole_yards(by) == 0:
-        return "as hit they carry the same"
+        return say("compare-as-hit-the-same")
     first, second = (better, worse) if by > 0 else (worse, better)
-    return f"as hit {first} carries {yd_text(abs(by))} yd further than {second}"
+    return say("compare-as-hit", first=first, by=far(abs(by)), second=second)

@@ -5,10 +5,11 @@ from __future__ import annotations
 
 from collections.abc import Callable, Sequence
 from dataclasses import dataclass
+from typing import Any
 
 from ..bag import Carried, Slot, SlotLayout, nearest_slot
 from ..bag.gaps import CROWDED_M
-from ..units import whole_yards, yd_text
+from ..said import Said, far, say, some_way
 from ..wedges.short_end import set_wedge_of, wedges_of
 from .changes import Change, ChangeKind
 from .whatif import Prediction
@@ -27,7 +28,7 @@ class CutPlace:
     club: str
     off_m: float
     bend: Prediction | None
-    sentence: str
+    sentence: Said
 
 
 def bends_left(stronger_deg: float, weaker_deg: float) -> list[Change]:
@@ -47,7 +48,7 @@ def cut_places(
         away = {name: club.carry_m - slot.target_m for name, club in free.items()}
         name = min(away, key=lambda each: (abs(away[each]), each), default="")
         if not name or abs(away[name]) > reach:
-            words = f"Carry {yd_text(slot.target_m)}: nothing of the bag is near it."
+            words = say("cut-nothing-near", carry=far(slot.target_m))
             places.append(CutPlace(slot, "", 0.0, None, words))
             continue
         del free[name]
@@ -56,25 +57,23 @@ def cut_places(
 
 
 def _place(slot: Slot, name: str, off_m: float, bends: Callable[[str], Sequence[Prediction]]) -> CutPlace:
-    says = f"Carry {yd_text(slot.target_m)}: the {name} is"
+    says: dict[str, Any] = {"carry": far(slot.target_m), "name": name}
     if abs(off_m) <= (slot.high_m - slot.low_m) / 2:
-        return CutPlace(slot, name, off_m, None, f"{says} there.")
-    says += f" {max(1, whole_yards(abs(off_m)))} {'long' if off_m > 0 else 'short'}"
+        return CutPlace(slot, name, off_m, None, say("cut-is-there", **says))
+    off = say("cut-is-off", off=some_way(abs(off_m)), long=off_m > 0, **says)
     known = [each for each in bends(name) if each.after]
     bend = _nearest(known, -off_m)
     if bend is None:
-        more = "; no bend that it bears brings it in" if known else ""
-        return CutPlace(slot, name, off_m, None, f"{says}{more}.")
-    give = max(1, whole_yards(INTERVAL_90 * bend.error["carry_m"]))
-    carries = yd_text(bend.after["carry_m"])
-    words = f"{says}; {bend.change.words} should carry {carries}, give or take {give}."
-    return CutPlace(slot, name, off_m, bend, words)
+        return CutPlace(slot, name, off_m, None, say("cut-no-bend", said=off, known=bool(known)))
+    give = some_way(INTERVAL_90 * bend.error["carry_m"])
+    after = {"carry": far(bend.after["carry_m"]), "give": give}
+    return CutPlace(slot, name, off_m, bend, say("cut-a-bend", said=off, bend=bend.change.words, **after))
 
 
-def proposed_here(place: CutPlace, name: str, *, goes: bool) -> str:
+def proposed_here(place: CutPlace, name: str, *, goes: bool) -> Said:
     """Of a place for which a new wedge is proposed. name: its; goes: the own wedge there leaves for it."""
-    instead = f", in place of the {place.club}" if place.club and goes else ""
-    return f"Carry {yd_text(place.slot.target_m)}: {name} is proposed here{instead}."
+    instead = bool(place.club and goes)
+    return say("cut-proposed-here", carry=far(place.slot.target_m), name=name, instead=instead, old=place.club)
 
 
 def _nearest(bends: Sequence[Prediction], by_m: float) -> Prediction | None:

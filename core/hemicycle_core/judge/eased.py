@@ -26,6 +26,7 @@ from ..flight import Air, Anchor, FlightScales, Launch, fly, run_out
 from ..flight.landing import Turf
 from ..heads import HeadType
 from ..kept import lazily
+from ..said import NOTHING, Said, say
 from ..shots import LAUNCH, Shot, columns_of
 from ..units import metres
 from .from_lie import FromLie
@@ -77,16 +78,9 @@ class Eases:
         return "" if self.n < LEAST_SWINGS or abs(z) < TOLD_SDS else "well" if z < 0 else "not"
 
     @property
-    def sentence(self) -> str:
+    def sentence(self) -> Said:
         """How well the player eases off; empty before a part swing was hit."""
-        if not self.n:
-            return ""
-        swings = "1 part swing" if self.n == 1 else f"{self.n} part swings"
-        if self.rank == "well":
-            return f"Eases off well: {swings} repeat better than usual."
-        if self.rank == "not":
-            return f"Does not ease off well: {swings} spread wider than usual."
-        return f"Eases off about as most do, from {swings}."
+        return say("eases-off", rank=self.rank or "usual", n=self.n) if self.n else NOTHING
 
 
 def plays(carry_m: float, spread_m: float) -> bool:

@@ -9,11 +9,12 @@ from dataclasses import dataclass, replace
 from ..brief import Target
 from ..brief.wishes import OUT_OF_PLAY_MORE
 from ..estimate import UNREAD, Estimate, more_to_tell, more_until
+from ..said import NOTHING, number, say
 from ..samples.averages import Average, average, values_of
 from ..samples.certainty import SETTLED_SHARE
 from ..samples.pool import Centre
 from ..thresholds import Thresholds
-from ..units import metres, outside, shown
+from ..units import metres, outside
 from .candidate import Case
 from .doubt import Doubt, doubt
 from .weigh import Weighed, letter_of_own
@@ -160,7 +161,7 @@ def evidence_of(case: Case, weighed: Weighed) -> Evidence | None:
     carry = average(values_of(candidate.shots, "carry_m"))
     window = next((target for target in case.targets if target.quantity == "carry_m"), None)
     if window is None and case.wanted.windowless:
-        window = Target("carry_m", None, None, "")
+        window = Target("carry_m", None, None, NOTHING)
     centre = weighed.centres.get(candidate.letter)
     if carry is None or window is None or centre is None:
         return None
@@ -216,7 +217,7 @@ def _held(case: Case, weighed: Weighed) -> Iterator[DemandMet]:
     mine = weighed.in_play.get(case.candidate.letter)
     old = weighed.in_play.get(letter_of_own(case.wanted.old))
     if "in_play" in case.wanted.demands and mine is not None and old is not None:
-        why = f"The {case.wanted.old} is in play {shown(100 * old.success)} times in 100."
+        why = say("old-in-play", name=case.wanted.old, n=number(100 * old.success))
         apart = float((mine.draws - old.draws).std())
         known = Estimate(mine.success, max(apart, 0.01), shots=weighed.centres[case.candidate.letter].n)
         yield DemandMet(Target("in_play", old.success - OUT_OF_PLAY_MORE, None, why), known)

@@ -6,10 +6,11 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 
 from ..brief import Target
+from ..said import NOTHING, Said, far, number, say
 from ..samples.averages import average, cost_of_a_miss, values_of
 from ..shots import READINGS, Source
 from ..thresholds import DEFAULT, Thresholds
-from ..units import shown, whole, yards, yd_text
+from ..units import shown, whole, yards
 from .candidate import Candidate
 from .doubt import Doubt, source_of
 from .play import Played
@@ -31,7 +32,7 @@ class Fact:
     high: float | None
     good: bool | None
     source: Source
-    text: str
+    text: Said
     error: float = 0.0
 
 
@@ -45,10 +46,8 @@ def _inside(mean: float, target: Target | None, error: float) -> bool | None:
     return (target.low is None or mean >= target.low) and (target.high is None or mean <= target.high)
 
 
-def _text(label: str, good: bool | None) -> str:
-    if good is None:
-        return f"{label} decides nothing here."
-    return f"{label} is as wanted." if good else f"{label} is outside what is asked for."
+def _text(label: Said, good: bool | None) -> Said:
+    return say("fact", reading=label, good="none" if good is None else good)
 
 
 def facts_of(
@@ -80,27 +79,22 @@ def facts_of(
     return sorted(facts, key=lambda fact: {False: 0, True: 1, None: 2}[fact.good])
 
 
-def in_ten(share: float) -> str:
+def in_ten(share: float) -> Said:
     """A share as a fitter says it."""
-    if share < 0.05:
-        return "hardly ever"
-    if share > 0.95:
-        return "nearly always"
-    tenths = min(max(int(whole(share * 10)), 1), 9)
-    return {1: "once in 10", 2: "twice in 10"}.get(tenths, f"{tenths} times in 10")
+    tenths = 0 if share < 0.05 else 10 if share > 0.95 else min(max(int(whole(share * 10)), 1), 9)
+    return say("in-ten", n=tenths)
 
 
-def job_words(played: Sequence[Played]) -> str:
+def job_words(played: Sequence[Played]) -> Said:
     """The most used job that is this club's, played out, with its interval."""
     if not played:
-        return ""
+        return NOTHING
     if all(each.never for each in played):
-        return "It does not do the job named." if len(played) == 1 else "It does none of the jobs named."
+        return say("does-no-job", n=len(played))
     main = _main(played)
-    low, high = main.interval
-    ends = shown(low * 10), shown(high * 10)
-    span = f" ({ends[0]} to {ends[1]})" if ends[0] != ends[1] else ""
-    return f"Does “{main.job.name}” {in_ten(main.success)}{span}."
+    low, high = (number(end * 10) for end in main.interval)
+    span = shown(low.value) != shown(high.value)
+    return say("does-the-job", job=main.job.name, often=in_ten(main.success), span=span, low=low, high=high)
 
 
 def _main(played: Sequence[Played]) -> Played:
@@ -109,22 +103,17 @@ def _main(played: Sequence[Played]) -> Played:
     return max(there, key=lambda each: each.job.uses_per_round)
 
 
-WAYS = {
-    "short": "stop short", "long": "run through", "left": "go left", "right": "go right",
-}  # fmt: skip
-
-
-def against(facts: Sequence[Fact], candidate: Candidate, played: Sequence[Played]) -> str | None:
+def against(facts: Sequence[Fact], candidate: Candidate, played: Sequence[Played]) -> Said | None:
     """The strongest argument against: the commonest way to fail its most used job, else a wish it does not meet,
     else what a miss costs."""
     if played:
         main = _main(played)
         way, share = max(main.fails.items(), key=lambda row: (row[1], row[0]))
         if share >= OFTEN:
-            often = "Nearly all" if share > 0.95 else f"{max(2, int(whole(share * 10)))} in 10"
-            return f"{often} {WAYS[way]} on “{main.job.name}”."
+            often = max(2, int(whole(share * 10)))
+            return say("fails-the-job", nearly_all=share > 0.95, n=often, way=way, job=main.job.name)
     for fact in facts:
         if fact.good is False and fact.quantity not in ("carry_m", "landing_deg"):
             return fact.text
     cost = cost_of_a_miss(candidate.shots)
-    return f"A miss costs {yd_text(cost)} yd." if cost is not None and yards(cost) >= DEAR_MISS_YD else None
+    return say("why-a-miss-costs", cost=far(cost)) if cost is not None and yards(cost) >= DEAR_MISS_YD else None

@@ -11,6 +11,7 @@ from dataclasses import dataclass
 from enum import StrEnum
 
 from ..errors import BadInput
+from ..said import NOTHING, Said, joined, listed, say, term
 from .candidate import Liking
 
 MOST = 5  # the best of the marks, 1 the worst
@@ -30,13 +31,7 @@ class Felt(StrEnum):
     TEE = "tee"
 
 
-ASKED = {
-    Felt.LOOKS: "Looks, at address",
-    Felt.SOUND: "Sound",
-    Felt.FEEL: "Feel",
-    Felt.TRUST: "Trust, standing over it",
-    Felt.TEE: "Trust, off the tee",
-}
+ASKED = {felt: term("felt-asked", felt) for felt in Felt}
 
 
 class PlayerMode(StrEnum):
@@ -64,9 +59,9 @@ class Feel:
     def __post_init__(self) -> None:
         for felt, mark in self.marks.items():
             if not 1 <= mark <= MOST:
-                raise BadInput(f"{ASKED[felt]} is marked 1 to {MOST}, or skipped.", field=felt.value)
+                raise BadInput(say("felt-is-marked", felt=ASKED[felt], most=MOST), field=felt.value)
         if len(self.word) > LONGEST_WORD:
-            raise BadInput(f"A word on it has {LONGEST_WORD} characters at most.", field="word")
+            raise BadInput(say("felt-word-is-short", most=LONGEST_WORD), field="word")
 
     @property
     def says(self) -> bool:
@@ -74,11 +69,12 @@ class Feel:
         return bool(self.marks or self.veto or self.word)
 
     @property
-    def words(self) -> str:
+    def words(self) -> Said:
         """As it is read out: `looks 4, sound 3, feel 5, trust 4; “soft”`."""
-        marks = ", ".join(f"{felt.value} {self.marks[felt]}" for felt in Felt if felt in self.marks)
-        parts = [marks, "not to be played" if self.veto else "", f"“{self.word}”" if self.word else ""]
-        return "; ".join(part for part in parts if part)
+        marks = listed(say("felt-mark", felt=felt, mark=self.marks[felt]) for felt in Felt if felt in self.marks)
+        veto = say("felt-not-to-be-played") if self.veto else NOTHING
+        word = say("quoted", name=self.word) if self.word else NOTHING
+        return joined([marks, veto, word], "; ")
 
 
 def last_said(said: Sequence[Feel]) -> Feel | None:

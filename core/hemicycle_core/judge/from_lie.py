@@ -17,6 +17,7 @@ from numpy.typing import NDArray
 from ..flight import Air, Anchor, Launch, fly
 from ..heads import HeadType
 from ..impact import ATTACK_DEG, GRIP_SHARE, Lie, Moisture, friction, least_of
+from ..said import Said, say, share, term
 from ..samples.lies import full_swings
 from ..shots import LAUNCH, Shot, columns_of
 from ..units import whole
@@ -100,14 +101,11 @@ class FromLie:
     launch_deg: float
 
     @property
-    def words(self) -> str:
+    def words(self) -> Said:
         """How it is known and what it takes."""
-        by = int(whole(100 * abs(1 - self.carry)))
-        takes = f"{by}% {'less' if self.carry < 1 else 'more'} carry" if by else "as much carry"
-        where = self.lie.value.replace("_", " ")
-        if not self.n:
-            return f"from {where}: {takes} by judgement, not hit from there"
-        return f"from {where}: {takes}, with {self.n} {'shot' if self.n == 1 else 'shots'} hit from there"
+        by = share(abs(1 - self.carry))
+        takes = {"by": by, "as_much": not whole(100 * by.value), "less": self.carry < 1}
+        return say("lie-takes", lie=term("lie", self.lie), n=self.n, **takes)
 
 
 def unhit_from(lie: Lie, head_type: HeadType, loft_deg: float | None = None) -> FromLie:

@@ -12,8 +12,9 @@ from numpy.typing import NDArray
 from ..bag import HeadType
 from ..brief import Job
 from ..flight import Air, Anchor, Launch, fly, in_other_air
+from ..said import Said, joined, say, share, speed
 from ..shots import Shot
-from ..units import mph, shown, whole
+from ..units import whole
 from .eased import mean_launch
 from .landings import Landings
 from .play import Played, Possible, normals_of
@@ -32,7 +33,6 @@ USUAL_UP: dict[HeadType, tuple[float, float]] = {
     HeadType.UTILITY: (13.0, 4400.0), HeadType.IRON: (18.0, 6200.0), HeadType.WEDGE: (30.0, 9300.0),
 }  # fmt: skip
 SPEEDS_MPS = np.linspace(14.0, 82.0, 35)
-WINDS = ("against", "from the right", "behind", "from the left")
 
 
 @dataclass(frozen=True)
@@ -62,28 +62,24 @@ class InWind:
     read: bool = True
 
     @property
-    def words(self) -> str:
-        by = int(whole(100 * abs(1 - self.carry)))
-        takes = f"{by}% {'less' if self.carry < 1 else 'more'} carry" if by else "as much carry"
-        how = "computed" if self.read else "by a usual flight of its kind, its launch was not read"
-        return f"{wind_words(self.wind)}: {takes}, {how}"
+    def words(self) -> Said:
+        by = share(abs(1 - self.carry))
+        return say("wind-takes", wind=wind_words(self.wind), by=by, as_much=not whole(100 * by.value),
+                   less=self.carry < 1, read=self.read)  # fmt: skip
 
 
-def wind_words(wind: Wind) -> str:
+def wind_words(wind: Wind) -> Said:
     """As it is said: `15 mph against`."""
-    side = WINDS[int((wind.from_deg % 360 + 45) // 90) % 4]
-    return f"{shown(mph(wind.mps))} mph {side}"
+    return say("wind", by=speed(wind.mps), quarter=int((wind.from_deg % 360 + 45) // 90) % 4)
 
 
-def met_in(winds: Sequence[InWind]) -> str:
+def met_in(winds: Sequence[InWind]) -> Said:
     """What the winds of a job do, in words; of wind from any side what it does against and behind."""
     if len(winds) < 2:
-        return "".join(each.words for each in winds)
+        return joined(each.words for each in winds)
     against, behind = (next(each for each in winds if each.wind.from_deg == side) for side in (0.0, 180.0))
-    more, less = (int(whole(100 * abs(1 - each.carry))) for each in (behind, against))
-    return (
-        f"{shown(mph(against.wind.mps))} mph from any side: {less}% less carry against, {more}% more behind, computed"
-    )
+    more, less = (share(abs(1 - each.carry)) for each in (behind, against))
+    return say("wind-from-any-side", by=speed(against.wind.mps), less=less, more=more)
 
 
 def winds_of(job: Job) -> tuple[Wind, ...]:

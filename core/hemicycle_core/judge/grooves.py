@@ -18,9 +18,11 @@ from ..heads import HeadType
 from ..impact import Lie
 from ..protocols.grooves import KEY, LIES, PROMPT_ROUNDS, lie_words
 from ..runs import Ball
+from ..said import Said, angle, far, listed, say, speed, term, with_and
+from ..said import spin as rpm
 from ..samples.averages import Average, average
 from ..shots import Shot
-from ..units import mph, shown, yards
+from ..units import whole, yards
 from ..wedges.words import COMPLAINT_WORDS, Complaint
 from .claims import SAME_LOFT_DEG, SEEN_M, Claim, Claimed
 from .landings import landings
@@ -93,7 +95,7 @@ class FromLieBeside:
     n_old: int
     n_fresh: int
     figures: Mapping[str, Beside]
-    sentence: str
+    sentence: Said
 
 
 @dataclass(frozen=True)
@@ -104,8 +106,8 @@ class Grooves:
     fresh: int
     lies: tuple[FromLieBeside, ...]
     worth: GroovesWorth
-    sentence: str
-    remarks: tuple[str, ...]
+    sentence: Said
+    remarks: tuple[Said, ...]
 
 
 def pairs(wedges: Sequence[GrooveWedge]) -> list[tuple[GrooveWedge, GrooveWedge]]:
@@ -153,23 +155,22 @@ def compared(
     return Grooves(old.key, fresh.key, tuple(lies), worth, sentence, tuple(_remarks(old, lies, balls)))
 
 
-def told_blind(*, right: bool, confidence: str) -> str:
+def told_blind(*, right: bool, confidence: str) -> Said:
     """What the player's guess which of two codes was the new one says: a sentence."""
     if not right:
-        return "Blind, the player took the old one for the new one: what he believes of it is not the grooves."
+        return say("grooves-guessed-wrong")
     if confidence == "certain":
-        return "Blind, the player told the new one from the old, and was certain of it."
-    sure = "fairly sure" if confidence == "fairly" else "only guessing"
-    return f"Blind, the player took the right one for the new one and was {sure}: by chance that is right once in two."
+        return say("grooves-guessed-certain")
+    return say("grooves-guessed-right", sure=term("confidence", confidence))
 
 
-def _green(jobs: Sequence[Job]) -> tuple[Turf, str]:
+def _green(jobs: Sequence[Job]) -> tuple[Turf, Said]:
     """The green that roll is told of: of the shortest job that is played to one, else a medium one."""
     short = [job for job in jobs if job.kind is JobKind.GREEN and job.played_out]
     if not short:
-        return GREEN[Firmness.MEDIUM], "a medium green"
+        return GREEN[Firmness.MEDIUM], say("grooves-a-medium-green")
     job = min(short, key=lambda each: each.distance_m)
-    return job.turf, f"the green of “{job.name}”"
+    return job.turf, say("grooves-green-of-a-job", job=job.name)
 
 
 def _from_lie(
@@ -179,7 +180,7 @@ def _from_lie(
     mine: Sequence[Shot],
     theirs: Sequence[Shot],
     green: Turf,
-    where: str,
+    where: Said,
     anchored: Anchor | None,
 ) -> FromLieBeside:
     figures = {}
@@ -207,51 +208,50 @@ def _beside(old: Average, fresh: Average) -> Beside:
     return Beside(old.mean, fresh.mean, (one, two))
 
 
-def _words(lie: Lie | None, figures: Mapping[str, Beside], where: str) -> str:
+def _words(lie: Lie | None, figures: Mapping[str, Beside], where: Said) -> Said:
     spin, run = figures.get("spin_rpm"), figures.get("run_m")
     parts = []
     if spin is not None:
-        more = "more" if spin.by > 0 else "less"
-        within = "" if spin.told else ", within noise"
-        parts.append(f"the fresh one spins {shown(abs(spin.by))} rpm {more}{within}")
+        parts.append(say("grooves-spins", by=rpm(abs(spin.by)), more=spin.by > 0, told=spin.told))
     if run is not None:
-        give = "" if run.half is None else f", give or take {shown(yards(run.half), 1)}"
-        far = f"{shown(abs(yards(run.by)), 1)}"
-        stops = "stops as soon" if far == "0.0" else f"stops {far} yd {'sooner' if run.by < 0 else 'later'}"
-        parts.append(f"{stops} on {where}{give}")
-    words = " and ".join(parts) or "nothing was read of both"
-    return f"{lie_words(lie).capitalize()}: {words}."
+        by = far(abs(run.by), 1)
+        parts.append(
+            say(
+                "grooves-stops",
+                by=by,
+                as_soon=not whole(yards(by.value), 1),
+                sooner=run.by < 0,
+                where=where,
+                told=run.half is not None,
+                give=far(run.half or 0.0, 1),
+            )
+        )
+    return say("beside-of", name=lie_words(lie), parts=with_and(parts) or say("grooves-nothing-read"))
 
 
-def _worth(old: GrooveWedge, fresh: GrooveWedge, lies: Sequence[FromLieBeside]) -> tuple[GroovesWorth, str]:
+def _worth(old: GrooveWedge, fresh: GrooveWedge, lies: Sequence[FromLieBeside]) -> tuple[GroovesWorth, Said]:
     runs = {
         each.lie: run
         for each in lies
         if (run := each.figures.get("run_m")) is not None and min(each.n_old, each.n_fresh) >= LEAST_SHOTS
     }
     costs = {lie: run for lie, run in runs.items() if run.told and -run.by >= SEEN_M}
+    names = {"old": old.name, "fresh": fresh.name}
     if costs:
         lie = max(costs, key=lambda each: -costs[each].by)
-        far = f"{shown(yards(-costs[lie].by), 1)}"
-        return (
-            GroovesWorth.REPLACE,
-            f"Worth replacing: {lie_words(lie)}, {old.name} runs {far} yd further than {fresh.name}.",
-        )
+        return GroovesWorth.REPLACE, say("grooves-replace", lie=lie_words(lie), by=far(-costs[lie].by, 1), **names)
     wanted = [lie for lie in LIES if lie not in runs]
     if wanted:
-        missing = " and ".join(lie_words(lie) for lie in wanted)
-        return (
-            GroovesWorth.OPEN,
-            f"Not told yet: {LEAST_SHOTS} shots with each from {missing}. Wear shows when it is wet.",
-        )
+        missing = with_and(lie_words(lie) for lie in wanted)
+        return GroovesWorth.OPEN, say("grooves-not-hit-yet", n=LEAST_SHOTS, lies=missing)
     wide = max(runs.values(), key=lambda run: run.half or 0.0)
     if all(run.half is not None and -run.by + run.half < 2 * SEEN_M and -run.by < SEEN_M for run in runs.values()):
-        age = "" if old.age_rounds is None else f", {old.age_rounds} rounds old or not"
-        return GroovesWorth.KEEP, f"Keep {old.name}{age}: what it loses to {fresh.name} cannot be seen on the green."
+        known = old.age_rounds is not None
+        return GroovesWorth.KEEP, say("grooves-keep", known=known, rounds=old.age_rounds or 0, **names)
     more = wide.more_to(SEEN_M)
     if more is None:
-        return GroovesWorth.OPEN, f"Not told yet, and over {MOST_MORE} more with each would tell: look at strike first."
-    return GroovesWorth.OPEN, f"Not told yet: about {max(more, 1)} more with each, from the lie that spreads most."
+        return GroovesWorth.OPEN, say("grooves-not-told-by-many", n=MOST_MORE)
+    return GroovesWorth.OPEN, say("grooves-not-told-yet", n=max(more, 1))
 
 
 OF_WORTH = {GroovesWorth.REPLACE: Claim.TRUE, GroovesWorth.KEEP: Claim.NOT_SO, GroovesWorth.OPEN: Claim.OPEN}
@@ -259,32 +259,28 @@ OF_WORTH = {GroovesWorth.REPLACE: Claim.TRUE, GroovesWorth.KEEP: Claim.NOT_SO, G
 
 def as_claim(club: str, found: Grooves) -> Claimed:
     """That its grooves are gone, answered by this test: nothing else tells so much of it. club: its name."""
-    words = f"{club}, “{COMPLAINT_WORDS[Complaint.WORN]}”: {found.sentence[0].lower()}{found.sentence[1:]}"
+    said = say("inside-a-sentence", said=found.sentence)
+    words = say("claim-answered", name=club, complaint=COMPLAINT_WORDS[Complaint.WORN], words=said)
     return Claimed(club, Complaint.WORN, OF_WORTH[found.worth], words)
 
 
-def _remarks(old: GrooveWedge, lies: Sequence[FromLieBeside], balls: Sequence[Ball]) -> list[str]:
+def _remarks(old: GrooveWedge, lies: Sequence[FromLieBeside], balls: Sequence[Ball]) -> list[Said]:
     said = []
     if Ball.RANGE in balls:
-        said.append("Hit with range balls: their covers say little of grooves. Hit it again with the player’s ball.")
+        said.append(say("grooves-range-balls"))
     for each in lies:
         moved = [key for key in DELIVERY if key in each.figures and each.figures[key].told]
         if moved:
-            how = f"{lie_words(each.lie).capitalize()}, the fresh one was delivered otherwise ({_moved(each, moved)})"
-            said.append(f"{how}: part of the difference is the swing.")
+            how = listed(_moved(key, each.figures[key].by) for key in moved)
+            said.append(say("grooves-delivered-otherwise", lie=lie_words(each.lie), how=how))
     if old.age_rounds is not None and old.age_rounds >= PROMPT_ROUNDS:
-        said.append(f"{old.age_rounds} rounds are why it is tested, and say nothing of the outcome.")
+        said.append(say("grooves-rounds-say-nothing", rounds=old.age_rounds))
     return said
 
 
-def _moved(each: FromLieBeside, keys: Sequence[str]) -> str:
-    words = []
-    for key in keys:
-        by = each.figures[key].by
-        if key == "club_speed_mps":
-            words.append(f"{shown(abs(mph(by)), 1)} mph {'faster' if by > 0 else 'slower'}")
-        elif key == "attack_deg":
-            words.append(f"{shown(abs(by), 1)}° {'flatter' if by > 0 else 'steeper'}")
-        else:
-            words.append(f"{shown(abs(by), 1)}° {'more' if by > 0 else 'less'} loft at impact")
-    return ", ".join(words)
+def _moved(key: str, by: float) -> Said:
+    if key == "club_speed_mps":
+        return say("delivered-faster", by=speed(abs(by), 1), faster=by > 0)
+    if key == "attack_deg":
+        return say("delivered-flatter", by=angle(abs(by), 1), flatter=by > 0)
+    return say("delivered-with-loft", by=angle(abs(by), 1), more=by > 0)

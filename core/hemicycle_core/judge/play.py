@@ -19,6 +19,7 @@ from scipy.special import ndtri
 from ..bag import HeadType
 from ..brief import NOTHING_FEARED, Feared, Job, JobKind
 from ..kept import lazily
+from ..said import NOTHING, Said, joined
 from ..samples.mixture import FLYER_GAIN, FLYER_SD, FLYERS, LOSS_POINTS, MISS_COST
 from ..samples.pool import Centre, Pool
 from ..units import metres
@@ -72,7 +73,7 @@ class Played:
     strokes: Floats
     lie: FromLie | None = None
     eased_m: float | None = None
-    wind: str = ""
+    wind: Said = NOTHING
 
     @property
     def fails(self) -> dict[str, float]:
@@ -97,9 +98,9 @@ class Played:
         return float(self.draws.mean())
 
     @property
-    def met(self) -> str:
+    def met(self) -> Said:
         """What its lie and its wind do to the build, in words; empty where neither does anything."""
-        return "; ".join(words for words in (self.lie.words if self.lie else "", self.wind) if words)
+        return joined([self.lie.words if self.lie else NOTHING, self.wind], "; ")
 
     @property
     def never(self) -> bool:

@@ -13,6 +13,7 @@ from enum import StrEnum
 from ..errors import BadInput
 from ..flight import Firmness
 from ..protocols.sole import LEAST_SOLES, MOST_SOLES, USUAL
+from ..said import NOTHING, Form, Said, angle, club_length, joined, listed, say, term
 from ..units import METRES_PER_INCH
 from ..wedges.delivery import DELIVERY_WORDS, Delivery
 from ..wedges.words import WedgeUse
@@ -38,22 +39,13 @@ class Control(StrEnum):
     OWN = "own"
 
 
-CONTROL_WORDS = {
-    Control.FRESH: "a fresh copy of the sole played now",
-    Control.NEAREST: "the sole nearest to the one played now",
-    Control.OWN: "the player’s own club",
-}
+CONTROL_WORDS = {control: term("control", control) for control in Control}
 CONFOUNDS = {
-    Control.FRESH: "",
-    Control.NEAREST: (
-        "The control is not the sole that is played now, only the nearest: a sole that beats it need not beat the own."
-    ),
-    Control.OWN: (
-        "The control is the player’s own club: a new one that beats it may do so by fresh grooves, or because he knows "
-        "his own by its feel."
-    ),
+    Control.FRESH: NOTHING,
+    Control.NEAREST: say("control-confounds-nearest"),
+    Control.OWN: say("control-confounds-own"),
 }
-NO_CONTROL = "There is no control: the test tells which sole is liked best, not whether it is better than the own."
+NO_CONTROL = say("control-there-is-none")
 
 
 @dataclass(frozen=True)
@@ -97,32 +89,37 @@ def proposed(controls: Sequence[Control | None]) -> tuple[list[int], int | None]
 def check_clubs(clubs: Sequence[SoleClub]) -> None:
     """Raises BadInput for clubs that are no sole test: too few or too many, or not of one loft."""
     if not LEAST_SOLES <= len(clubs) <= MOST_SOLES:
-        raise BadInput(f"A sole test has {LEAST_SOLES} to {MOST_SOLES} soles.", field="clubs")
+        raise BadInput(say("sole-test-has-soles", least=LEAST_SOLES, most=MOST_SOLES), field="clubs")
     low, high = (pick(clubs, key=lambda club: club.loft_deg) for pick in (min, max))
     if high.loft_deg - low.loft_deg > ONE_LOFT_DEG + 1e-6:
         raise BadInput(
-            f"{low.name} has {low.loft_deg:g}° and {high.name} {high.loft_deg:g}°: soles are tried in one loft, within "
-            f"{ONE_LOFT_DEG:g}°. Bend one, or leave it out.",
+            say(
+                "soles-of-one-loft",
+                one=low.name,
+                loft=angle(low.loft_deg, form=Form.SHORT),
+                other=high.name,
+                other_loft=angle(high.loft_deg, form=Form.SHORT),
+                within=angle(ONE_LOFT_DEG),
+            ),
             field="clubs",
         )
 
 
-def warnings(clubs: Sequence[SoleClub], control: Control | None) -> list[str]:
+def warnings(clubs: Sequence[SoleClub], control: Control | None) -> list[Said]:
     """What else differs than the sole, and what the control confounds; sentences."""
     said = []
     for what, values in (
-        ("The shafts differ", {club.shaft for club in clubs}),
-        ("The grips differ", {club.grip for club in clubs}),
-        ("The finishes differ", {club.finish for club in clubs}),
+        ("shafts", {club.shaft for club in clubs}),
+        ("grips", {club.grip for club in clubs}),
+        ("finishes", {club.finish for club in clubs}),
     ):
         if len(values - {""}) > 1:
-            said.append(f"{what} ({', '.join(sorted(values - {''}))}): what is liked may be that.")
+            said.append(say("soles-differ-else", what=what, values=listed(sorted(values - {""}))))
     lengths = [club.length_m for club in clubs if club.length_m is not None]
     if lengths and max(lengths) - min(lengths) > SAME_LENGTH_M:
-        inches = (max(lengths) - min(lengths)) / METRES_PER_INCH
-        said.append(f"The lengths differ by {inches:.2g} in: the lie and the feel of it may decide.")
+        said.append(say("soles-differ-in-length", by=club_length(max(lengths) - min(lengths), form=Form.SHORT)))
     if len({club.loft_deg for club in clubs}) > 1:
-        said.append("The lofts are not one: within a degree, height and distance still differ a little.")
+        said.append(say("soles-differ-in-loft"))
     said.append(NO_CONTROL if control is None else CONFOUNDS[control])
     return [each for each in said if each]
 
@@ -141,7 +138,7 @@ class Belief:
     says nothing; sentence: beside what was found."""
 
     club: int | None
-    sentence: str
+    sentence: Said
 
 
 def belief(clubs: Sequence[SoleClub], liked: int | None, delivery: Delivery | None, firmness: Firmness) -> Belief:
@@ -149,20 +146,22 @@ def belief(clubs: Sequence[SoleClub], liked: int | None, delivery: Delivery | No
     that was liked (its place among the clubs, None where none was)."""
     known = [at for at, club in enumerate(clubs) if club.bounce_deg is not None]
     if delivery is None or len(known) < 2:
-        why = "how the player comes down is not known" if delivery is None else "the bounces are not known"
-        return Belief(None, f"Belief says nothing here: {why}.")
+        return Belief(None, say("belief-says-nothing", delivery=delivery is not None))
     pull = {Delivery.STEEP: 1, Delivery.MIDDLING: 0, Delivery.SHALLOW: -1}[delivery]
     pull += {Firmness.SOFT: 1, Firmness.MEDIUM: 0, Firmness.FIRM: -1}[firmness]
     order = sorted(known, key=lambda at: clubs[at].bounce_deg or 0.0)
     chosen = order[-1] if pull > 0 else order[0] if pull < 0 else order[len(order) // 2]
     club = clubs[chosen]
-    wants = "more bounce" if pull > 0 else "less bounce" if pull < 0 else "a middling bounce"
-    words = (
-        f"Belief: {DELIVERY_WORDS[delivery]} on {firmness.value} ground wants {wants}, here {club.name} with "
-        f"{club.bounce_deg:g}°."
-    )
-    if liked is None:
-        return Belief(chosen, words)
-    same = clubs[liked].name == club.name
-    tail = "The test says the same." if same else f"The test liked {clubs[liked].name} better: what was tried decides."
-    return Belief(chosen, f"{words} {tail}")
+    said = [
+        say(
+            "belief",
+            delivery=DELIVERY_WORDS[delivery],
+            ground=term("firmness", firmness),
+            wants="more" if pull > 0 else "less" if pull < 0 else "middling",
+            name=club.name,
+            bounce=angle(club.bounce_deg or 0.0, form=Form.SHORT),
+        )
+    ]
+    if liked is not None:
+        said.append(say("belief-and-test", same=clubs[liked].name == club.name, liked=clubs[liked].name))
+    return Belief(chosen, joined(said))

@@ -15,6 +15,7 @@ from scipy.optimize import brentq
 from scipy.special import ndtr, ndtri
 
 from ..estimate import Estimate
+from ..said import Said, say
 from ..thresholds import Thresholds
 from .weigh import KEEP, Weighed, called, is_own
 
@@ -118,12 +119,12 @@ class More:
         return max(count for _, count in self.shots) if self._alike else self.shots[0][1]
 
     @property
-    def words(self) -> str:
+    def words(self) -> Said:
         """With what, to be said after the count: `C`, `each of A and C`, `C and 3 with A`."""
         first, *rest = (called(letter) for letter, _ in self.shots)
         if not rest:
             return first
-        return f"each of {first} and {rest[0]}" if self._alike else f"{first} and {self.shots[1][1]} with {rest[0]}"
+        return say("more-with", first=first, second=rest[0], alike=self._alike, n=self.shots[1][1])
 
     @property
     def _alike(self) -> bool:

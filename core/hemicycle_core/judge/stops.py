@@ -21,9 +21,10 @@ from ..flight.landing import green
 from ..heads import HeadType
 from ..protocols.stop import KEY, Seen, StopGreen
 from ..runs import Ball
+from ..said import Said, far, plain, say, term
 from ..samples.averages import average
 from ..shots import Shot
-from ..units import shown, whole_yards, yards, yd_text
+from ..units import whole_yards, yards
 from .eased import curve_of
 from .landings import landings
 
@@ -61,7 +62,7 @@ class StopLine:
     firmer_m: float | None
     modelled_m: float | None
     computed_m: float | None
-    sentence: str
+    sentence: Said
 
 
 @dataclass(frozen=True)
@@ -69,7 +70,7 @@ class Stops:
     """lines: shortest release first; sentences: what tells them apart."""
 
     lines: tuple[StopLine, ...]
-    sentences: tuple[str, ...]
+    sentences: tuple[Said, ...]
 
 
 def stops(
@@ -103,25 +104,24 @@ def _line(wedge: StopWedge, ball: Ball, mine: Sequence[Seen], played: StopGreen,
     more = _firmer(wedge, lands, played, anchored)
     firmer = None if more is None else releases + more
     modelled, computed = _by_monitor(wedge, played, anchored)
-    words = f"lands {yd_text(lands)}, {_release_words(releases)}"
     short = whole_yards(releases)
-    if short >= 1:
-        words += f": land it {short} yd short"
-    if firmer is not None and yards(firmer - releases) >= 1:
-        words += f", {whole_yards(firmer)} on {FIRMER[played.firmness].value} ground"
-    return StopLine(
-        wedge.key, ball, int(weights.sum()), lands, releases, half, left, firmer, modelled, computed,
-        f"{_called(wedge.name, ball)} {words}.",
-    )  # fmt: skip
+    on = FIRMER.get(played.firmness, played.firmness)
+    words = say(
+        "stop-line",
+        name=_called(wedge.name, ball),
+        lands=far(lands),
+        stops="there" if not whole_yards(abs(releases)) else "releases" if releases > 0 else "back",
+        by=far(abs(releases)),
+        short=short >= 1,
+        firmer=firmer is not None and yards(firmer - releases) >= 1,
+        further=far(firmer or 0.0),
+        ground=term("firmness", on),
+    )
+    return StopLine(wedge.key, ball, int(weights.sum()), lands, releases, half, left, firmer, modelled, computed, words)
 
 
-def _called(name: str, ball: Ball) -> str:
-    return name if ball is Ball.OWN else f"{name} with a {ball.value} ball"
-
-
-def _release_words(releases_m: float) -> str:
-    far = whole_yards(abs(releases_m))
-    return "stops where it lands" if not far else f"{'releases' if releases_m > 0 else 'comes back'} {far}"
+def _called(name: str, ball: Ball) -> Said:
+    return plain(name) if ball is Ball.OWN else say("club-with-ball", name=name, ball=term("ball", ball))
 
 
 def _firmer(wedge: StopWedge, lands_m: float, played: StopGreen, anchored: Anchor | None) -> float | None:
@@ -154,19 +154,18 @@ def _by_monitor(wedge: StopWedge, played: StopGreen, anchored: Anchor | None) ->
     return (math.fsum(rolls) / len(rolls) if rolls else None), computed
 
 
-def _apart(lines: Sequence[StopLine], names: Mapping[int, str]) -> list[str]:
+def _apart(lines: Sequence[StopLine], names: Mapping[int, str]) -> list[Said]:
     """What tells neighbours in the order apart, and where nothing does."""
     said = []
     for soon, late in itertools.pairwise(lines):
         first, second = (_called(names[each.club], each.ball) for each in (soon, late))
         by = late.releases_m - soon.releases_m
         if by < SEEN_M:
-            said.append(f"{first} and {second} stop alike.")
+            said.append(say("stops-alike", first=first, second=second))
         elif soon.half_m is None or late.half_m is None:
-            said.append(f"{first} stops {yd_text(by)} yd sooner than {second}, paced once: by how much is open.")
+            said.append(say("stops-sooner-paced-once", first=first, by=far(by), second=second))
         else:
             give = math.hypot(soon.half_m, late.half_m)
-            sure = "" if by > give else ": not told apart yet"
-            apart = f"{first} stops {shown(yards(by), 1)} yd sooner than {second}"
-            said.append(f"{apart}, give or take {shown(yards(give), 1)}{sure}.")
+            two = {"first": first, "second": second}
+            said.append(say("stops-sooner", by=far(by, 1), give=far(give, 1), sure=by > give, **two))
     return said

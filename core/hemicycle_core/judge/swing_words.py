@@ -9,9 +9,12 @@ import numpy as np
 
 from ..bag import HeadType
 from ..flight import Launch, fly
+from ..said import NOTHING, Said, angle, far, say, some_way
+from ..said import speed as off_the_face
+from ..said import spin as rpm
 from ..samples.averages import average, smash, values_of
 from ..shots import Shot, Strike
-from ..units import degrees_side, mph, shown, yard_words, yards, yd_text
+from ..units import whole, yards
 from .candidate import Candidate
 from .eased import mean_launch
 
@@ -23,61 +26,58 @@ EXPLAINS = 0.5  # share of what it is off that the face has to explain
 SPIN_SHARE = 0.12  # of its mean: how far the spin of single shots spreads before it is said
 CLEARLY_FASTER, CLEARLY_WORSE = 0.01, 0.015  # share of club speed, and of ball speed over it
 SPEEDS = np.linspace(0.80, 1.25, 19)  # of the ball speed: where what a carry needs is looked for
-STRUCK = {
-    Strike.TOE: "The toe", Strike.HEEL: "The heel", Strike.HIGH: "High on the face", Strike.LOW: "Low on the face",
-    Strike.THIN: "Thin", Strike.FAT: "Fat",
-}  # fmt: skip
 
 
-def strike_costs(shots: Sequence[Shot]) -> list[str]:
+def strike_costs(shots: Sequence[Shot]) -> list[Said]:
     """What each kind of strike cost this head where it was hit, against its clean ones."""
     clean = [shot.values["carry_m"] for shot in shots if shot.kept and shot.strike is None and shot.get("carry_m")]
     if len(clean) < LEAST:
         return []
     said = []
-    for strike, words in STRUCK.items():
+    for strike in Strike:
         hit = [
             shot.values["carry_m"] for shot in shots if shot.counts and shot.strike is strike and shot.get("carry_m")
         ]
         cost = float(np.mean(clean) - np.mean(hit)) if len(hit) >= LEAST_STRUCK else 0.0
         if yards(cost) >= WORTH_SAYING_YD:
-            said.append(f"{words} costs {yd_text(cost)} yd ({len(hit)} hit so).")
+            said.append(say("strike-costs", strike=strike, cost=far(cost), n=len(hit)))
     return said
 
 
-def spin_words(shots: Sequence[Shot]) -> str:
+def spin_words(shots: Sequence[Shot]) -> Said:
     """That spin runs far, at either end of the bag: then single shots land and stop unlike their average."""
     spins = values_of(shots, "spin_rpm")
     seen = average(spins)
     if seen is None or seen.n <= LEAST or not seen.sd or seen.sd < SPIN_SHARE * seen.mean:
-        return ""
-    return (
-        f"Spin runs from {shown(min(spins), -1)} to {shown(max(spins), -1)} rpm: single shots land unlike the average."
-    )
+        return NOTHING
+    return say("spin-runs-far", low=rpm(min(spins), -1), high=rpm(max(spins), -1))
 
 
-def by_the_swing(shots: Sequence[Shot]) -> str:
+def by_the_swing(shots: Sequence[Shot]) -> Said:
     """That where it ends beside the line is the face's doing and not the club's, where path and face were read."""
     means = [average(values_of(shots, key)) for key in ("offline_m", "face_deg", "path_deg", "carry_m")]
     if any(each is None or each.n < LEAST for each in means):
-        return ""
+        return NOTHING
     off, face, path, carry = (each.mean for each in means if each is not None)
     turned = carry * math.tan(math.radians(face))
     if abs(yards(off)) < AIMED_YD or abs(face) < AIMED_DEG or off * turned <= 0 or abs(turned) < EXPLAINS * abs(off):
-        return ""
-    way = "right" if off > 0 else "left"
-    return (
-        f"Ends {yard_words(abs(off))} {way}, which is not the club but the face: {degrees_side(face)}, path "
-        f"{degrees_side(path)}."
-    )
+        return NOTHING
+    sides = {"face": _side(face), "path": _side(path)}
+    return say("ends-by-the-face", off=some_way(abs(off)), right=off > 0, **sides)
 
 
-def speed_needed(candidate: Candidate, target_m: float) -> str:
+def _side(degrees: float) -> Said:
+    """An angle beside the line."""
+    by = abs(degrees)
+    return say("beside-the-line", by=angle(by), square=not whole(by), right=degrees > 0)
+
+
+def speed_needed(candidate: Candidate, target_m: float) -> Said:
     """The ball speed with which this launch and spin would carry as far as is wanted, beside what it has."""
     launch = mean_launch([shot for shot in candidate.shots if shot.kept])
     carry = average(values_of(candidate.shots, "carry_m"))
     if launch is None or carry is None or candidate.head_type is HeadType.WEDGE:
-        return ""
+        return NOTHING
     speed, up, spin = launch
     n = SPEEDS.size
     scales = candidate.anchored.scales
@@ -85,24 +85,21 @@ def speed_needed(candidate: Candidate, target_m: float) -> str:
     # As measured: the model's own error is the same at all speeds.
     flown = flown * carry.mean / float(np.interp(1.0, SPEEDS, flown))
     if not flown[0] < target_m < flown[-1]:
-        return ""
+        return NOTHING
     wanted = speed * float(np.interp(target_m, flown, SPEEDS))
-    return (
-        f"{yd_text(target_m)} yd needs {shown(mph(wanted))} mph off the face at this launch and spin; it has "
-        f"{shown(mph(speed))}."
-    )
+    return say("ball-speed-needed", carry=far(target_m), wanted=off_the_face(wanted), has=off_the_face(speed))
 
 
-def swung_words(further: Candidate, shorter: Candidate) -> str:
+def swung_words(further: Candidate, shorter: Candidate) -> Said:
     """Of two builds: that the one which carries less was swung faster and struck worse."""
     speeds = [average(values_of(each.shots, "club_speed_mps")) for each in (further, shorter)]
     struck = [smash(each.shots) for each in (further, shorter)]
     if None in speeds or None in struck or any(each.n < LEAST for each in speeds if each is not None):
-        return ""
+        return NOTHING
     (fast, fast_less), (well, worse) = (each.mean for each in speeds if each), (each for each in struck if each)
     if fast_less < fast * (1 + CLEARLY_FASTER) or worse > well * (1 - CLEARLY_WORSE):
-        return ""
-    return f" {shorter.letter} was swung faster, struck worse, and went shorter."
+        return NOTHING
+    return say("swung-faster-struck-worse", letter=shorter.letter)
 
 
 def read_clean(shot: Shot, stock: Sequence[Shot]) -> float | None:

@@ -6,16 +6,18 @@ import math
 from collections.abc import Sequence
 from dataclasses import dataclass, field, replace
 from enum import StrEnum
+from typing import Any
 
 from ..bag import Carried
 from ..bag.gaps import CROWDED_M
 from ..brief import Job, JobKind, Wish
 from ..heads import HeadType
 from ..impact import SPEED_ACROSS_A_SET
+from ..said import NOTHING, Form, Said, angle, far, number, say, some_way, term, with_and
 from ..samples.averages import average, values_of
 from ..shots import READINGS
 from ..thresholds import DEFAULT, Thresholds
-from ..units import METRES_PER_INCH, shown, whole_yards, yard_words, yd_text
+from ..units import METRES_PER_INCH
 from .candidate import Candidate, Case, Liking
 from .changes import EFFECTS, Change, ChangeKind
 from .evidence import Evidence, evidence_of
@@ -63,15 +65,15 @@ class Verdict:
 
     letter: str
     kind: Kind
-    headline: str
-    why: str
+    headline: Said
+    why: Said
     chance: float | None
     settled: bool
     more: int | None
     half_width_m: float | None
     facts: tuple[Fact, ...] = ()
-    against: str | None = None
-    change: str | None = None
+    against: Said | None = None
+    change: Said | None = None
     turn: Prediction | None = field(default=None)
     played: tuple[Played, ...] = ()
     rounds: float | None = None
@@ -86,9 +88,9 @@ class Judged:
     crowded: the club it is too near."""
 
     kind: Kind
-    headline: str
+    headline: Said
     turn: Prediction | None = None
-    remedy: str | None = None
+    remedy: Said | None = None
     crowded: str = ""
 
 
@@ -110,7 +112,7 @@ def verdict_of(
     compared = case.wanted.wish is Wish.COMPARE
     found = _find(case, evidence, settled, jobs, thresholds)
     if evidence.moved_m and found.kind is not Kind.VETOED:
-        found = replace(found, headline="Look at single shots first")
+        found = replace(found, headline=say("verdict-look-at-single-shots"))
     facts = tuple(facts_of(candidate, case.targets, evidence.doubt, thresholds))
     played = weighed.played[candidate.letter]
     return Verdict(
@@ -143,20 +145,20 @@ def _more(evidence: Evidence, thresholds: Thresholds) -> int | None:
 def _needs_shots(candidate: Candidate, evidence: Evidence | None, thresholds: Thresholds) -> Verdict:
     have = 0 if evidence is None else evidence.carry.n
     need = max(thresholds.least_shots - have, 1)
-    again = "Needs shots"
-    said = f"{have} kept so far. Hit {need} more before anything can be said." if have else "Not hit yet."
+    again = say("verdict-needs-shots")
+    said = say("why-kept-so-far", have=have, need=need) if have else say("why-not-hit-yet")
     if not have and any(shot.kept for shot in candidate.shots):
-        said = "The shots so far have no carry, nor ball speed, launch and spin to compute one from."
+        said = say("why-shots-have-no-carry")
     elif not have and any(shot.counts for shot in candidate.shots):
-        said = f"Every shot so far is set aside. Keep the ones that count, or hit {need} more."
+        said = say("why-every-shot-is-aside", need=need)
     elif not have and any(shot.stock and shot.old_swing for shot in candidate.shots):
-        said = f"Hit before the swing was changed: hit {need} with the swing of now."
-        again = "Old swing, hit again"
+        said = say("why-hit-with-the-old-swing", need=need)
+        again = say("verdict-old-swing")
     vetoed = candidate.liking is Liking.VETOED
     return Verdict(
         letter=candidate.letter,
         kind=Kind.VETOED if vetoed else Kind.NEEDS_SHOTS,
-        headline="Vetoed by the player" if vetoed else again,
+        headline=say("verdict-vetoed") if vetoed else again,
         why=said,
         chance=None,
         settled=vetoed,
@@ -174,18 +176,16 @@ def _find(
 ) -> Judged:
     candidate, chance = case.candidate, evidence.chance()
     if candidate.liking is Liking.VETOED:
-        return Judged(Kind.VETOED, "Vetoed by the player")
+        return Judged(Kind.VETOED, say("verdict-vetoed"))
     if case.wanted.wish is Wish.COMPARE:
-        return Judged(Kind.COMPARED, "Side by side, no window")
+        return Judged(Kind.COMPARED, say("verdict-side-by-side"))
     if evidence.unread and evidence.inside(thresholds):
-        labels = " and ".join(READINGS[key].label for key in evidence.unread)
-        return Judged(
-            Kind.FILLS_NOT_SETTLED, f"{labels[0]}{labels[1:].lower()} not read: cannot be told", remedy=READ_IT
-        )
+        labels = with_and(READINGS[key].label for key in evidence.unread)
+        return Judged(Kind.FILLS_NOT_SETTLED, say("verdict-cannot-be-told", readings=labels), remedy=READ_IT)
     if chance >= thresholds.likely or evidence.inside(thresholds):
         found = _does(case, chance >= thresholds.sure and settled)
         close = found.kind is Kind.FILLS_NOT_SETTLED and chance < thresholds.likely
-        return replace(found, headline="Too close to call") if close else found
+        return replace(found, headline=say("verdict-too-close")) if close else found
     if case.wanted.wish is Wish.FAR:
         return Judged(Kind.ONE_HEAD, _not_far(evidence, case.wanted.old))
     return _beside_it(case, evidence, jobs, thresholds)
@@ -199,27 +199,32 @@ def _beside_it(case: Case, evidence: Evidence, jobs: Sequence[Job], thresholds: 
     turn = _best_turn(candidate, evidence, chance, thresholds)
     if turn is not None:
         bent = turn.change.kind is ChangeKind.BEND
-        return Judged(Kind.ONE_TURN, _bend_headline(turn) if bent else f"One turn away: {turn.change.words}", turn)
+        return Judged(
+            Kind.ONE_TURN, _bend_headline(turn) if bent else say("verdict-one-turn-away", turn=turn.change.words), turn
+        )
     crowded = _crowded(evidence.carry.mean, case.lower, case.upper)
     mended = remedy(case, evidence, thresholds)
     if crowded is not None:
-        says = "Too near its neighbour:" if candidate.head_type is HeadType.WEDGE else "Crowds"
-        return Judged(Kind.CROWDS, f"{says} {crowded.name}", remedy=mended, crowded=crowded.name)
+        wedge = candidate.head_type is HeadType.WEDGE
+        says = say("verdict-crowds", wedge=wedge, name=crowded.name)
+        return Judged(Kind.CROWDS, says, remedy=mended, crowded=crowded.name)
     if case.wanted.wish is not Wish.GAP and not evidence.off_m:
-        return Judged(Kind.ONE_HEAD, "Keeps the yardage, not the flight asked for", remedy=mended)
+        return Judged(Kind.ONE_HEAD, say("verdict-keeps-the-yardage"), remedy=mended)
     near = mended != NO_REMEDY and abs(evidence.off_m) <= thresholds.one_head_m
     return Judged(Kind.ONE_HEAD, _head_away(evidence, near), remedy=mended)
 
 
-def _bend_headline(bend: Prediction) -> str:
+def _bend_headline(bend: Prediction) -> Said:
     by = abs(bend.change.amount)
-    degrees = "A degree" if by == 1 else "Two degrees" if by == 2 else f"{by:g} degrees"
-    return f"{degrees} {'weaker' if bend.change.amount > 0 else 'stronger'} away"
+    degrees = int(by) if by in (1, 2) else 0
+    return say("verdict-bend-away", n=degrees, by=number(by, form=Form.SHORT), weaker=bend.change.amount > 0)
 
 
-def _not_far(evidence: Evidence, old: str) -> str:
+def _not_far(evidence: Evidence, old: str) -> Said:
     missed = [each.target.quantity for each in evidence.demands if each.met is False]
-    return f"Further, but in play less often than the {old}" if missed == ["in_play"] else f"No further than the {old}"
+    if missed == ["in_play"]:
+        return say("verdict-further-not-in-play", name=old)
+    return say("verdict-no-further", name=old)
 
 
 def _does(case: Case, surely: bool) -> Judged:
@@ -227,24 +232,25 @@ def _does(case: Case, surely: bool) -> Judged:
     its flight is one that can be controlled."""
     gap, wedge = case.wanted.wish is Wish.GAP, case.candidate.head_type is HeadType.WEDGE
     if wedge and case.candidate.flies_high:
-        return Judged(Kind.TOO_HIGH, "Fills its step, too high with too little spin", remedy=case.candidate.flies_high)
+        return Judged(Kind.TOO_HIGH, say("verdict-fills-step-too-high"), remedy=case.candidate.flies_high)
     if wedge and case.sole_open:
-        return Judged(Kind.SOLE_FIRST, "Fills its step, not before the sole is chosen", remedy=SOLE_FIRST)
+        return Judged(Kind.SOLE_FIRST, say("verdict-fills-step-sole-first"), remedy=SOLE_FIRST)
     if surely:
-        step = "Fills its step" if wedge else "Fills the slot"
-        return Judged(Kind.FILLS, step if gap else "Does what was asked")
-    return Judged(Kind.FILLS_NOT_SETTLED, "Fills it, not settled" if gap else "May do what was asked, not settled")
+        step = say("verdict-fills-its-step") if wedge else say("verdict-fills-the-slot")
+        return Judged(Kind.FILLS, step if gap else say("verdict-does-what-was-asked"))
+    may = say("verdict-fills-not-settled") if gap else say("verdict-may-do-what-was-asked")
+    return Judged(Kind.FILLS_NOT_SETTLED, may)
 
 
 def kept_instead(verdict: Verdict, replaces: str) -> Verdict:
     """The verdict of a build that fills its slot where the bag of today does as well without it. replaces: the own
     wedge whose place it would take."""
-    head = f"Keep the {replaces}: within noise" if replaces else "Keep what you have: no real gain"
+    head = say("verdict-keep-the-old", name=replaces) if replaces else say("verdict-keep-what-you-have")
     return replace(verdict, kind=Kind.KEEP, headline=head, change=WOULD_CHANGE[Kind.KEEP])
 
 
-READ_IT = "A monitor that reads it, or ball speed, launch and spin, would tell."
-SOLE_FIRST = "Choose the sole of the most lofted wedge first: its loft is tried in the chosen sole."
+READ_IT = say("change-read-it")
+SOLE_FIRST = say("change-sole-first")
 
 
 def _not_held_up(candidate: Candidate, evidence: Evidence, thresholds: Thresholds) -> bool:
@@ -268,20 +274,21 @@ def _predicted(candidate: Candidate, changes: Sequence[Change], *, doubted: bool
     return predict(candidate.shots, changes, air=candidate.air, anchored=candidate.anchored, club=hit, doubted=doubted)
 
 
-def _head_away(evidence: Evidence, near: bool) -> str:
+def _head_away(evidence: Evidence, near: bool) -> Said:
     """near: something that can be had brings it in. A head is worth about half a club; what is further off than a whole
     step is not one head away."""
     if not evidence.off_m:
-        return "Lands too flat for this job"
-    off = f"{yard_words(abs(evidence.off_m))} too {'short' if evidence.off_m < 0 else 'long'} for this slot"
-    return "One head away" if near else off
+        return say("verdict-lands-too-flat")
+    if near:
+        return say("verdict-one-head-away")
+    return say("verdict-off-the-slot", off=some_way(abs(evidence.off_m)), short=evidence.off_m < 0)
 
 
 def _too_flat(jobs: Sequence[Job]) -> Judged:
     other = next((job for job in jobs if job.kind is not JobKind.GREEN), None)
     if other is not None:
-        return Judged(Kind.OTHER_JOB, f"Does another job: {other.name}")
-    return Judged(Kind.NOT_SUPPORTED, "Not supported by this speed")
+        return Judged(Kind.OTHER_JOB, say("verdict-another-job", name=other.name))
+    return Judged(Kind.NOT_SUPPORTED, say("verdict-not-supported"))
 
 
 def _best_turn(candidate: Candidate, evidence: Evidence, chance: float, thresholds: Thresholds) -> Prediction | None:
@@ -302,14 +309,10 @@ def _crowded(carry_m: float, *beside: Carried | None) -> Carried | None:
     return next((club for club in beside if club is not None and abs(club.carry_m - carry_m) < CROWDED_M), None)
 
 
-WOULD_CHANGE = {
-    Kind.VETOED: "The player’s word stands. It changes only if the player says so.",
-    Kind.KEEP: "A yardage or a job that the bag of today does worse.",
-    Kind.NOT_SUPPORTED: "A head with its weight further back: a hybrid or a fairway wood of this carry.",
-}
+WOULD_CHANGE = {kind: term("change", kind) for kind in (Kind.VETOED, Kind.KEEP, Kind.NOT_SUPPORTED)}
 
 
-def _change(found: Judged, evidence: Evidence, settled: bool, candidate: Candidate) -> str | None:
+def _change(found: Judged, evidence: Evidence, settled: bool, candidate: Candidate) -> Said | None:
     """What would change the verdict."""
     if found.turn is not None:
         return _turn_words(found.turn, evidence)
@@ -318,30 +321,35 @@ def _change(found: Judged, evidence: Evidence, settled: bool, candidate: Candida
     if evidence.unread and found.remedy == READ_IT:
         return READ_IT
     if not settled and evidence.moved_m:
-        return "Keep the odd shots or set them aside: the carry rests on them."
+        return say("change-odd-shots")
     if not settled and evidence.more:
-        return f"About {evidence.more} more with {candidate.letter} would settle the carry."
+        return say("change-more-would-settle", n=evidence.more, letter=candidate.letter)
     if not settled and evidence.more == 0:
         return found.remedy
     if not settled and evidence.more is None:
-        return "The carries spread too widely to settle: look at strike first."
+        return say("change-look-at-strike")
     return found.remedy
 
 
-def _turn_words(turn: Prediction, evidence: Evidence) -> str:
-    bent = turn.change.kind is ChangeKind.BEND
-    bounce = f", {abs(turn.bounce_deg):g}° {'more' if turn.bounce_deg > 0 else 'less'} bounce" if bent else ""
-    return (
-        f"Predicted at {shown(abs(turn.change.amount))}° {'more' if turn.change.amount > 0 else 'less'} loft: "
-        f"{_after(turn, evidence, 0.0)}{bounce}. {'Bend' if bent else 'Turn'} it and test it as a new build."
+def _turn_words(turn: Prediction, evidence: Evidence) -> Said:
+    return say(
+        "change-turn",
+        by=angle(abs(turn.change.amount)),
+        more=turn.change.amount > 0,
+        after=_after(turn, evidence, 0.0),
+        bent=turn.change.kind is ChangeKind.BEND,
+        bounce=angle(abs(turn.bounce_deg), form=Form.SHORT),
+        more_bounce=turn.bounce_deg > 0,
     )
 
 
-def _after(change: Prediction, evidence: Evidence, head_share: float) -> str:
+def _after(change: Prediction, evidence: Evidence, head_share: float) -> Said:
     error = math.hypot(change.error["carry_m"], head_share * evidence.carry.mean)
-    return (
-        f"{yd_text(evidence.carry.mean + change.gain('carry_m'))} carry, give or take {max(1, whole_yards(error))}, "
-        f"{shown(change.after['landing_deg'])}° landing"
+    return say(
+        "change-after",
+        carry=far(evidence.carry.mean + change.gain("carry_m")),
+        give=some_way(error),
+        landing=angle(change.after["landing_deg"]),
     )
 
 
@@ -355,14 +363,11 @@ HEAD_SHARE = 0.008
 # from 60 to 75 m/s), and how fast a length is swung is known to about a third.
 CARRY_A_SPEED, LENGTH_SD = 1.2, 0.33
 # Without launches nothing can be predicted: then only the way is said.
-STRONGER, WEAKER = (
-    "A stronger head of this kind, or one step longer.",
-    "A weaker head of this kind, or one step shorter.",
-)
-NO_REMEDY = "No turn, length or next head of this kind brings it in: look at another kind of head, or at another slot."
+STRONGER, WEAKER = say("change-a-stronger-head"), say("change-a-weaker-head")
+NO_REMEDY = say("change-nothing-brings-it-in")
 
 
-def remedy(case: Case, evidence: Evidence, thresholds: Thresholds) -> str:
+def remedy(case: Case, evidence: Evidence, thresholds: Thresholds) -> Said:
     """The remedy with the best chance among what can be had, in a sentence; that there is none where there is none. A
     length changes the carry and little else, so that it is no remedy for a flight."""
     candidate = case.candidate
@@ -391,18 +396,18 @@ def remedy(case: Case, evidence: Evidence, thresholds: Thresholds) -> str:
         return NO_REMEDY
     best = max(good, key=lambda row: row[0])[1]
     if best.change.kind is ChangeKind.LENGTH:
-        spoils = "It spreads wider." if best.change.amount > 0 else "It gathers, and feels lighter."
-        return f"At {best.change.words}: {_after(best, evidence, 0.0)}. {spoils}"
+        after = _after(best, evidence, 0.0)
+        return say("change-length", length=best.change.words, after=after, longer=best.change.amount > 0)
     by = best.change.amount
-    head = (
-        f"{'A weaker' if by > 0 else 'A stronger'} head of its kind, {abs(by):g}° {'more' if by > 0 else 'less'} loft"
+    return say(
+        "change-next-head",
+        weaker=by > 0,
+        by=angle(abs(by), form=Form.SHORT),
+        known=candidate.loft_deg is not None,
+        loft=angle((candidate.loft_deg or 0.0) + by, form=Form.SHORT),
+        on_the_rack=candidate.next_heads is not None,
+        after=_after(best, evidence, HEAD_SHARE),
     )
-    if candidate.loft_deg is not None:
-        head += f" ({candidate.loft_deg + by:g}°)"
-    if candidate.next_heads is not None:
-        head += ", is on the rack"
-    spoils = "Higher, with less roll." if by > 0 else "Lower, with more roll."
-    return f"{head}: {_after(best, evidence, HEAD_SHARE)}. {spoils}"
 
 
 def _chance_after(change: Prediction, evidence: Evidence) -> float:
@@ -440,14 +445,15 @@ def accepted(candidate: Candidate) -> Verdict:
     """What stands of a build that was taken into the bag for the time being."""
     means = [average(values_of(candidate.shots, key)) for key in ("carry_m", "total_m")]
     carry, total = means
-    why = "" if carry is None else f"Carries {yd_text(carry.mean)}"
-    if carry is not None and total is not None:
-        why += f" and stops at {yd_text(total.mean)}"
+    why = NOTHING
+    if carry is not None:
+        stops = carry if total is None else total
+        why = say("why-accepted", carry=far(carry.mean), read=total is not None, stops=far(stops.mean))
     return Verdict(
         candidate.letter,
         Kind.ACCEPTED,
-        "In the bag for now",
-        f"{why}: the rest of the space is cut around it." if why else "",
+        say("verdict-accepted"),
+        why,
         None,
         True,
         0,
@@ -456,11 +462,7 @@ def accepted(candidate: Candidate) -> Verdict:
 
 
 # What a build that is recommended lacks of what was asked.
-MISSED = {
-    "landing_deg": "though it lands flatter than asked",
-    "peak_m": "though not as high as asked",
-    "spin_rpm": "though its spin is not as asked",
-}
+MISSED = ("landing_deg", "peak_m", "spin_rpm")
 
 
 def recommended(verdict: Verdict) -> Verdict:
@@ -468,13 +470,17 @@ def recommended(verdict: Verdict) -> Verdict:
     if verdict.kind in DOING or verdict.off_m is None or verdict.moved:
         return verdict
     if verdict.turn is not None:
-        away = f"{verdict.headline[0].lower()}{verdict.headline[1:]}"
-        return replace(verdict, kind=Kind.RECOMMENDED, headline=f"Recommended, {away}")
+        return _recommended(verdict, say("recommended-verdict", headline=verdict.headline))
     missed = [fact.quantity for fact in verdict.facts if fact.good is False and fact.quantity in MISSED]
-    apart = "outside its window" if verdict.off_m else MISSED[missed[0]] if missed else "not sure to do what was asked"
+    apart = say("recommended-though", missed=missed[0] if missed else "nothing")
+    if verdict.off_m:
+        apart = say("recommended-outside")
     if verdict.kind is Kind.CROWDS:
-        apart = f"outside its window, crowding {verdict.crowded}"
+        apart = say("recommended-crowding", name=verdict.crowded)
     if verdict.kind is Kind.OTHER_JOB:
-        apart = f"{verdict.headline[0].lower()}{verdict.headline[1:]}"
-    change = None if verdict.change == NO_REMEDY else verdict.change
-    return replace(verdict, kind=Kind.RECOMMENDED, headline=f"Recommended, {apart}", change=change)
+        apart = say("recommended-verdict", headline=verdict.headline)
+    return _recommended(verdict, apart, change=None if verdict.change == NO_REMEDY else verdict.change)
+
+
+def _recommended(verdict: Verdict, headline: Said, **more: Any) -> Verdict:
+    return replace(verdict, kind=Kind.RECOMMENDED, headline=headline, **more)

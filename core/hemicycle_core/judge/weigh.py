@@ -14,6 +14,7 @@ from ..brief import NOTHING_FEARED, Feared, Job, JobKind
 from ..flight import Air, Anchor
 from ..flight.error import BESIDE_NEIGHBOURS
 from ..impact import Lie, smash_at
+from ..said import Said, plain, say
 from ..samples.drift import REFERENCE_LENGTH_M, SPEED_SHARE_PER_M
 from ..samples.group import Group
 from ..samples.pool import Centre, Pool, pool
@@ -48,9 +49,9 @@ def is_own(letter: str) -> bool:
     return letter.startswith(OWN)
 
 
-def called(letter: str) -> str:
+def called(letter: str) -> Said:
     """What is weighed under a letter, as it is called in a sentence."""
-    return f"the {letter.removeprefix(OWN)} of the bag" if is_own(letter) else letter
+    return say("own-club", name=letter.removeprefix(OWN)) if is_own(letter) else plain(letter)
 
 
 # The green that a yardage nobody named is played at: of usual size, medium.

@@ -28,6 +28,7 @@ from ..impact import (
     start_from_lie,
 )
 from ..kept import lazily
+from ..said import Said, high, say, speed, warmth
 from ..shots import LAUNCH, Shot, columns_of
 from ..units import mps
 from .changes import FACE_ARRIVES, Change, ChangeKind, Effect
@@ -44,12 +45,12 @@ SLID, GRIPPED = 0.80, 0.95
 SLIDES_FROM = (24.0, 32.0)  # degrees of spin loft
 USUAL_LIE_DEG = 58.0
 # Where the same club may be played next: how it is called, and what is other about the air there.
-OTHER_AIRS: tuple[tuple[str, Mapping[str, float]], ...] = (
-    ("10 mph against", {"wind_mps": mps(10), "wind_from_deg": 0.0}),
-    ("10 mph behind", {"wind_mps": mps(10), "wind_from_deg": 180.0}),
-    ("A cold day, 41 °F", {"temperature_c": 5.0}),
-    ("A hot day, 95 °F", {"temperature_c": 35.0}),
-    ("Up at 5 000 ft", {"altitude_m": 1524.0}),
+OTHER_AIRS: tuple[tuple[Said, Mapping[str, float]], ...] = (
+    (say("air-against", wind=speed(mps(10))), {"wind_mps": mps(10), "wind_from_deg": 0.0}),
+    (say("air-behind", wind=speed(mps(10))), {"wind_mps": mps(10), "wind_from_deg": 180.0}),
+    (say("air-cold-day", warmth=warmth(5.0)), {"temperature_c": 5.0}),
+    (say("air-hot-day", warmth=warmth(35.0)), {"temperature_c": 35.0}),
+    (say("air-up", height=high(1524.0)), {"altitude_m": 1524.0}),
 )
 FIGURES = ("carry_m", "peak_m", "landing_deg", "launch_deg", "spin_rpm", "ball_speed_mps")
 

@@ -9,6 +9,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 
 from ..errors import BadInput
+from ..said import say, term, with_or
 from ..shots import Intent, Shot
 from . import effort, full_swing, grooves, part_swing, shaped, sole, stop, yardage
 from .protocol import Finding, Protocol
@@ -32,7 +33,7 @@ def protocol_named(key: str) -> Protocol:
     """The protocol of a key. Raises BadInput for one that there is not."""
     found = PROTOCOLS.get(key)
     if found is None:
-        raise BadInput(f"There is no test called “{key}”. Choose one of the Bay.", field="protocol")
+        raise BadInput(say("protocol-there-no-test-called", key=key), field="protocol")
     return found
 
 
@@ -45,8 +46,10 @@ def asked(protocol: str, intent: Intent) -> Protocol:
     """The protocol, when it asks for this shot. Raises BadInput when it does not."""
     found = protocol_named(protocol)
     if intent not in found.intents:
-        words = " or ".join(each.value for each in found.intents)
-        raise BadInput(f"{found.name} asks for {words}, not for {intent.value}.", field="intent")
+        words = with_or(term("intent", each) for each in found.intents)
+        raise BadInput(
+            say("protocol-asks-not", name=found.name, words=words, intent=term("intent", intent)), field="intent"
+        )
     return found
 
 

@@ -7,11 +7,12 @@ from collections.abc import Mapping, Sequence
 import numpy as np
 
 from ..runs import how_long, swing_words
+from ..said import NOTHING, Said, far, joined, listed, say, term
 from ..samples.averages import average, values_of
 from ..samples.beside import beside, chance_words, far_words, read_of, spin_words
 from ..samples.trend import different_chance
 from ..shots import Intent, Shot
-from ..units import metres, yards, yd_text
+from ..units import metres, yards
 from .protocol import Finding, Protocol
 
 KEY = "effort"
@@ -50,7 +51,7 @@ def by_effort(shots: Sequence[Shot]) -> list[Finding]:
     found = [_compared(intent, swing, mine, stock) for intent, swing, mine in asked if mine]
     if not found:
         return []
-    mine = Finding(KEY, Intent.STOCK, len(stock), {}, None, "", at=figures_of(stock))
+    mine = Finding(KEY, Intent.STOCK, len(stock), {}, None, NOTHING, at=figures_of(stock))
     return [mine, *found]
 
 
@@ -67,30 +68,30 @@ def _compared(intent: Intent, swing: str, mine: Sequence[Shot], stock: Sequence[
     return Finding(KEY, intent, len(mine), by, did, _sentence(intent, swing, len(mine), by, did), swing, at)
 
 
-def _sentence(intent: Intent, swing: str, n: int, by: Mapping[str, float], did: bool | None) -> str:
+def _sentence(intent: Intent, swing: str, n: int, by: Mapping[str, float], did: bool | None) -> Said:
     carry = by.get("carry_m")
     parts = [] if carry is None else [far_words(carry)]
     if "spread_m" in by and yards(abs(by["spread_m"])) >= 1:
-        parts.append(f"spreads {yd_text(abs(by['spread_m']))} yd {'more' if by['spread_m'] > 0 else 'less'}")
+        parts.append(say("beside-spread", by=far(abs(by["spread_m"])), more=by["spread_m"] > 0))
     parts.append(spin_words(by.get("spin_rpm", 0.0)))
-    name = (swing_words(swing) if swing else intent.value).capitalize()
-    words = f"{name}: {', '.join(filter(None, parts)) or 'nothing to compare'}."
+    name = swing_words(swing) if swing else term("intent", intent)
+    words = [say("beside-of", name=name, parts=listed(parts) or say("lie-nothing-to-compare"))]
     less = intent is Intent.EASED or swing in LONG_ENOUGH
     if less and carry is not None and carry > -AS_FAR_M and n >= LEAST_STOCK:
-        words += f" It goes as far at {swing_words(swing) if swing else 'less than full'}."
+        words.append(say("effort-goes-as-far", swing=swing_words(swing) if swing else say("effort-less-than-full")))
         if by.get("spread_m", 0.0) < 0:
-            words += " And it repeats better: it could be the stock swing."
-    if swing:
-        return words if n >= LEAST_STOCK else words + chance_words(n)
-    if did is None:
-        return words + chance_words(n)
-    return words if did else f"{words} Not what was meant."
+            words.append(say("effort-repeats-better"))
+    if did is None if not swing else n < LEAST_STOCK:
+        words.append(chance_words(n))
+    elif did is False and not swing:
+        words.append(say("beside-not-what-was-meant"))
+    return joined(words)
 
 
 PROTOCOL = Protocol(
     key=KEY,
-    name="Effort",
-    why="Kept beside the stock swing: what easing off or hitting hard gains or costs.",
+    name=say("protocol-effort"),
+    why=say("protocol-effort-why"),
     intents=ASKED,
     readings=("carry_m", "ball_speed_mps"),
     shots=3,

@@ -5,13 +5,14 @@ What comes of it is the whole of the verdict (`judge`), so that it has no findin
 
 from __future__ import annotations
 
+from ..said import say
 from ..shots import FULL_SWING, Intent
 from .protocol import Protocol
 
 PROTOCOL = Protocol(
     key=FULL_SWING,
-    name="Full swing",
-    why="Only stock shots count for what the club does by itself.",
+    name=say("protocol-full-swing"),
+    why=say("protocol-only-stock-shots-count"),
     intents=(Intent.STOCK,),
     readings=("carry_m",),
     shots=6,

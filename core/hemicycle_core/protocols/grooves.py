@@ -10,6 +10,7 @@ from dataclasses import dataclass
 
 from ..impact import Lie
 from ..runs import HALF, swing_words
+from ..said import Said, say, term
 from ..shots import Intent
 from .protocol import Protocol
 
@@ -22,8 +23,8 @@ PROMPT_ROUNDS = 75  # rounds since new from which on the test is worth its minut
 DRY = "dry"
 
 
-def lie_words(lie: Lie | None) -> str:
-    return DRY if lie is None else lie.value.replace("_", " ")
+def lie_words(lie: Lie | None) -> Said:
+    return term("lie", DRY if lie is None else lie)
 
 
 @dataclass(frozen=True)
@@ -59,18 +60,18 @@ def next_task(asked: Sequence[GrooveTask], club: int | None, lie: Lie | None) ->
     return next(iter([*mine, *left]), None)
 
 
-def next_words(task: GrooveTask | None, name: str) -> str:
+def next_words(task: GrooveTask | None, name: str) -> Said:
     """What to hit next, in a sentence. name: of its club."""
     if task is None:
-        return "Both wedges are hit dry and wet. The Bench says whether the old one is worth replacing."
-    shots = "1 more shot" if task.left == 1 else f"{task.left} more shots" if task.done else f"{task.left} shots"
-    return f"{name}, {lie_words(task.lie)}, {swing_words(LENGTH)} swing: {shots}."
+        return say("protocol-both-wedges-hit-dry")
+    shots = say("test-shots-left", n=task.left, more=bool(task.done) or task.left == 1)
+    return say("grooves-next", name=name, lie=lie_words(task.lie), swing=swing_words(LENGTH), shots=shots)
 
 
 PROTOCOL = Protocol(
     key=KEY,
-    name="Grooves",
-    why="An old wedge beside a fresh one of its loft, short, dry and wet: what the wear costs.",
+    name=say("protocol-grooves"),
+    why=say("protocol-old-wedge-beside-fresh"),
     intents=(Intent.STOCK,),
     readings=("spin_rpm", "launch_deg", "ball_speed_mps"),
     shots=SHOTS,

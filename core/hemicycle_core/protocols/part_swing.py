@@ -11,6 +11,7 @@ from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 
 from ..runs import BY_EFFORT, HALF, THREE_QUARTER, how_long, swing_words
+from ..said import Said, say
 from ..shots import PART_SWING, Intent
 from .protocol import Protocol
 
@@ -77,18 +78,18 @@ def part_plan(clubs: Sequence[tuple[int, str, Mapping[str, int]]]) -> PartPlan:
     return PartPlan(tuple(tasks), minutes_of(tasks), tuple(short))
 
 
-def next_words(task: Task | None, name: str) -> str:
+def next_words(task: Task | None, name: str) -> Said:
     """What to hit next, in a sentence. name: of its club."""
     if task is None:
-        return "Every swing of the card is hit. It stands on the Bag, to be printed."
-    shots = "1 more shot" if task.left == 1 else f"{task.left} shots" if not task.done else f"{task.left} more shots"
-    return f"{name}, {swing_words(task.swing)}: {shots}."
+        return say("protocol-every-swing-card-hit")
+    shots = say("test-shots-left", n=task.left, more=bool(task.done) or task.left == 1)
+    return say("part-swing-next", name=name, swing=swing_words(task.swing), shots=shots)
 
 
 PROTOCOL = Protocol(
     key=PART_SWING,
-    name="Part swings",
-    why="Each wedge full, three-quarter, half and to any hour of the clock: the distance card.",
+    name=say("protocol-part-swings"),
+    why=say("protocol-each-wedge-full-three"),
     intents=(Intent.STOCK,),
     readings=("carry_m",),
     shots=SHOTS,

@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Callable, Mapping, Sequence
 from dataclasses import dataclass, field
 
+from ..said import Said
 from ..shots import Intent, Shot
 
 
@@ -22,7 +23,7 @@ class Finding:
     n: int
     by: Mapping[str, float]
     as_asked: bool | None
-    sentence: str
+    sentence: Said
     swing: str = ""
     at: Mapping[str, float] = field(default_factory=dict)
 
@@ -34,8 +35,8 @@ class Protocol:
     build. read: what came of it from every shot of one build, and whether the player is left-handed."""
 
     key: str
-    name: str
-    why: str
+    name: Said
+    why: Said
     intents: tuple[Intent, ...]
     readings: tuple[str, ...]
     shots: int

@@ -8,11 +8,12 @@ from collections.abc import Sequence
 import numpy as np
 from numpy.typing import NDArray
 
+from ..said import NOTHING, Said, far, high, joined, listed, say, term
 from ..samples.averages import average
-from ..samples.beside import chance_words, far_words, way
+from ..samples.beside import chance_words, far_words
 from ..samples.trend import different_chance
 from ..shots import Intent, Shot, columns_of
-from ..units import feet, metres, ninety, shown, yards, yd_text
+from ..units import metres, ninety, yards
 from .protocol import Finding, Protocol
 
 Floats = NDArray[np.float64]
@@ -54,38 +55,36 @@ def range_of_use(shots: Sequence[Shot], *, left_handed: bool = False) -> list[Fi
     return made
 
 
-def span_words(found: Sequence[Finding]) -> str:
+def span_words(found: Sequence[Finding]) -> Said:
     """How far low and high shots of one build lie apart, where both were asked for; else empty."""
     by = {each.intent: each.by for each in found if each.intent in (Intent.LOW, Intent.HIGH)}
     if len(by) < 2 or any("peak_m" not in each for each in by.values()):
-        return ""
+        return NOTHING
     apart = {key: by[Intent.HIGH][key] - by[Intent.LOW][key] for key in by[Intent.HIGH].keys() & by[Intent.LOW].keys()}
-    carry = f" and {yd_text(abs(apart['carry_m']))} yd of carry" if "carry_m" in apart else ""
-    return f"From low to high: {shown(abs(feet(apart['peak_m'])))} ft of height{carry}."
+    height, carry = high(abs(apart["peak_m"])), apart.get("carry_m")
+    return say("shaped-span", height=height, carried=carry is not None, carry=far(abs(carry or 0.0)))
 
 
 LEAST_BEND_M = metres(4)  # less is straight to the eye
 WANTED = {"straight": 0, "draw": -1, "fade": 1}
-SHAPE_WORDS = {"straight": "straight", "draw": "a draw", "fade": "a fade"}
 
 
-def against_the_shape(shots: Sequence[Shot], wanted: str, *, left_handed: bool = False) -> str:
+def against_the_shape(shots: Sequence[Shot], wanted: str, *, left_handed: bool = False) -> Said:
     """A sentence where the ball as a rule bends otherwise than the player wants; empty where it does as wanted, or that
     cannot be told.
 
     wanted: `straight`, `draw` or `fade`, anything else asks for nothing. Kept stock shots, three at least.
     """
     if wanted not in WANTED:
-        return ""
+        return NOTHING
     way = WANTED[wanted] * (-1 if left_handed else 1)
     bends = average([float(bend) for bend in _readings([shot for shot in shots if shot.kept])["curve_m"]])
     if bends is None or bends.se is None or bends.n < LEAST_STOCK:
-        return ""
+        return NOTHING
     as_a_rule = abs(bends.mean) > LEAST_BEND_M and abs(bends.mean) > ninety(bends.se)
     if not as_a_rule or bends.mean * way > 0:
-        return ""
-    side = "right" if bends.mean > 0 else "left"
-    return f"It bends {yd_text(abs(bends.mean))} yd {side} as a rule; {SHAPE_WORDS[wanted]} is wanted."
+        return NOTHING
+    return say("shaped-bends-otherwise", by=far(abs(bends.mean)), right=bends.mean > 0, wanted=wanted)
 
 
 def _compared(
@@ -102,26 +101,26 @@ def _compared(
     return Finding(KEY, intent, n, by, did, _sentence(intent, n, by, did))
 
 
-def _sentence(intent: Intent, n: int, by: dict[str, float], did: bool | None) -> str:
+def _sentence(intent: Intent, n: int, by: dict[str, float], did: bool | None) -> Said:
     parts = []
     if intent in (Intent.LOW, Intent.HIGH) and "peak_m" in by:
-        parts.append(way(by["peak_m"], f"{shown(abs(feet(by['peak_m'])))} ft", "higher", "lower"))
+        parts.append(say("beside-height", by=high(abs(by["peak_m"])), higher=by["peak_m"] > 0))
     if intent in (Intent.DRAW, Intent.FADE) and "curve_m" in by:
-        parts.append(way(by["curve_m"], f"bends {yd_text(abs(by['curve_m']))} yd more to the", "right", "left"))
+        parts.append(say("beside-bends", by=far(abs(by["curve_m"])), right=by["curve_m"] > 0))
     if "carry_m" in by:
         parts.append(far_words(by["carry_m"]))
     if intent in (Intent.LOW, Intent.HIGH) and yards(abs(by.get("offline_m", 0.0))) >= 2:
-        parts.append(way(by["offline_m"], f"{yd_text(abs(by['offline_m']))} yd further", "right", "left"))
-    words = f"{intent.value.capitalize()}: {', '.join(parts) or 'nothing to compare'}."
+        parts.append(say("beside-line", by=far(abs(by["offline_m"])), right=by["offline_m"] > 0))
+    words = say("beside-of", name=term("intent", intent), parts=listed(parts) or say("lie-nothing-to-compare"))
     if did is None:
-        return words + chance_words(n)
-    return words if did else f"{words} Not what was meant."
+        return joined([words, chance_words(n)])
+    return words if did else joined([words, say("beside-not-what-was-meant")])
 
 
 PROTOCOL = Protocol(
     key=KEY,
-    name="Shaped shots",
-    why="Others are kept beside them, as what it can be made to do.",
+    name=say("protocol-shaped-shots"),
+    why=say("protocol-others-kept-beside-them"),
     intents=tuple(ASKED),
     readings=("carry_m", "peak_m", "direction_deg", "offline_m"),
     shots=3,

@@ -20,6 +20,7 @@ import numpy as np
 from ..errors import BadInput
 from ..impact import Lie
 from ..runs import HALF, THREE_QUARTER
+from ..said import Said, far, joined, say, term
 from ..samples.paired import Judged, rank
 from ..shots import Intent
 from ..units import metres
@@ -66,34 +67,33 @@ class Place:
     that is told otherwise to a left-hander. length: about how long the swing is."""
 
     key: str
-    name: str
     lie: Lie
     target_m: float
     open_face: bool = False
-    words: str = ""
     length: str = HALF
 
-    def told(self, *, left_handed: bool) -> str:
+    @property
+    def name(self) -> Said:
+        return term("sole-place", self.key)
+
+    def told(self, *, left_handed: bool) -> Said:
         """What is asked of the player, a sentence."""
-        face = "Face open" if self.open_face else "Face square"
-        words = self.words.replace("left", "\0").replace("right", "left").replace("\0", "right")
-        return f"{face}. {words if left_handed else self.words}".strip()
+        key = "slope-left-handed" if self.key == "slope" and left_handed else self.key
+        return joined([say("sole-face", open=self.open_face), term("sole-told", key)])
 
 
 PLACES: dict[str, Place] = {
     each.key: each
     for each in (
-        Place("pitch", "Stock pitch", Lie.FAIRWAY, metres(40), words="The usual height, to a spot."),
-        Place(
-            "fuller", "Fuller pitch", Lie.FAIRWAY, metres(70), words="Longer swing, the same lie.", length=THREE_QUARTER
-        ),
-        Place("soft", "Soft ground", Lie.SOFT, metres(35), words="Where the foot gives."),
-        Place("tight", "Tight lie", Lie.TIGHT, metres(25), words="Bare or shaved turf."),
-        Place("semi_rough", "Semi-rough", Lie.SEMI_ROUGH, metres(25), words="The ball half down."),
-        Place("sand", "Greenside sand", Lie.SAND, metres(15), open_face=True, words="The usual bunker shot."),
-        Place("slope", "On a slope", Lie.SLOPE, metres(30), words="Ball above the feet, it falls to the left."),
-        Place("lob", "Lob over something", Lie.FAIRWAY, metres(20), open_face=True, words="High, and it stops."),
-        Place("wet", "Wet grass", Lie.WET, metres(30), words="Water on grass and face."),
+        Place("pitch", Lie.FAIRWAY, metres(40)),
+        Place("fuller", Lie.FAIRWAY, metres(70), length=THREE_QUARTER),
+        Place("soft", Lie.SOFT, metres(35)),
+        Place("tight", Lie.TIGHT, metres(25)),
+        Place("semi_rough", Lie.SEMI_ROUGH, metres(25)),
+        Place("sand", Lie.SAND, metres(15), open_face=True),
+        Place("slope", Lie.SLOPE, metres(30)),
+        Place("lob", Lie.FAIRWAY, metres(20), open_face=True),
+        Place("wet", Lie.WET, metres(30)),
     )
 }
 FIRST = ("pitch", "fuller")
@@ -124,7 +124,7 @@ MOST_SOUND = 40
 
 
 @dataclass(frozen=True)
-class Said:
+class AfterShots:
     """What is said of a code after its shots. said: better 1, level 0, worse -1 than the one before it; best: the same
     against the best so far; groove: where it struck, from the lowest; left_m: from the hole."""
 
@@ -138,16 +138,16 @@ class Said:
     def check(self, lie: Lie) -> None:
         """Raises BadInput for what cannot be said from this lie."""
         if {self.said, self.best} - {None, -1, 0, 1}:
-            raise BadInput("Say better, level or worse.", field="said")
+            raise BadInput(say("protocol-say-better-level-worse"), field="said")
         if self.turf is not None and (self.turf in IN_SAND) != (lie is Lie.SAND):
-            where = "in sand it is even, deep or shallow" if lie is Lie.SAND else "that is said in sand"
-            raise BadInput(f"How it met the ground: {where}.", field="turf")
+            where = say("sole-turf-in-sand") if lie is Lie.SAND else say("sole-turf-not-sand")
+            raise BadInput(where, field="turf")
         if self.groove is not None and not 0 <= self.groove <= MOST_GROOVE:
-            raise BadInput(f"Grooves are counted from the lowest, 1 to {MOST_GROOVE}; 0 is under them.", field="groove")
+            raise BadInput(say("protocol-grooves-counted-from-lowest", most_groove=MOST_GROOVE), field="groove")
         if self.left_m is not None and not 0 <= self.left_m <= MOST_LEFT_M:
-            raise BadInput("What is left to the hole is 0 to 65 yd.", field="left_m")
+            raise BadInput(say("sole-left-to-the-hole", most=far(MOST_LEFT_M)), field="left_m")
         if len(self.sound) > MOST_SOUND:
-            raise BadInput(f"The sound in a word: {MOST_SOUND} characters at most.", field="sound")
+            raise BadInput(say("protocol-sound-word-characters-most", most_sound=MOST_SOUND), field="sound")
 
 
 @dataclass(frozen=True)
@@ -168,19 +168,19 @@ class SoleTest:
 
     def __post_init__(self) -> None:
         if not LEAST_SOLES <= self.soles <= MOST_SOLES:
-            raise BadInput(f"A sole test has {LEAST_SOLES} to {MOST_SOLES} soles.", field="clubs")
+            raise BadInput(say("sole-test-has-soles", least=LEAST_SOLES, most=MOST_SOLES), field="clubs")
         if any(place not in PLACES for place in (*self.places, *self.returns)):
-            raise BadInput("Choose among the lies of the sole test.", field="places")
+            raise BadInput(say("protocol-choose-among-lies-sole"), field="places")
         if len(self.returns) > MOST_RETURNS or not set(self.returns) <= set(self.places):
-            raise BadInput("Go back only to a lie of this test, twelve times at most.", field="place")
+            raise BadInput(say("protocol-go-back-only-lie"), field="place")
         if self.open:
             if len(self.places) != 1:
-                raise BadInput("Clubs by name are tried on one shot.", field="places")
+                raise BadInput(say("protocol-clubs-name-tried-one"), field="places")
             return
         if len(set(self.places)) != len(self.places) or not self.places or self.places[0] not in FIRST:
-            raise BadInput("A sole test begins with the stock pitch, and each lie comes once.", field="places")
+            raise BadInput(say("protocol-sole-test-begins-stock"), field="places")
         if len(self.places) < 2:
-            raise BadInput("A wedge that is tried from one lie only is not tried: tick one more.", field="places")
+            raise BadInput(say("protocol-wedge-tried-from-one"), field="places")
 
     @property
     def soles(self) -> int:
@@ -334,13 +334,13 @@ def standing(test: SoleTest, handed: Sequence[Handing]) -> Standing:
     )
 
 
-def next_words(coming: Next | None, word: str, before: str) -> str:
+def next_words(coming: Next | None, word: str, before: str) -> Said:
     """What to do next, in a sentence. word: of the code that comes; before: of the one it is held against, empty for
     the first at its lie."""
     if coming is None:
-        return "All is hit. Ask the player which one is his; then reveal."
-    what = f"Hand {word}, {'duel' if coming.duel else PLACES[coming.place].name.lower()}: {SHOTS} shots"
-    return f"{what}, then better, level or worse than {before}." if before else f"{what}."
+        return say("protocol-all-hit-ask-player")
+    where = say("sole-duel") if coming.duel else say("sole-inside", place=PLACES[coming.place].name)
+    return say("sole-next", word=word, where=where, shots=SHOTS, then=bool(before), before=before)
 
 
 def _duel(test: SoleTest, left: Sequence[int], handed: Sequence[Handing]) -> tuple[int, ...]:
@@ -351,8 +351,8 @@ def _duel(test: SoleTest, left: Sequence[int], handed: Sequence[Handing]) -> tup
 
 PROTOCOL = Protocol(
     key=KEY,
-    name="Sole test",
-    why="Two to five soles of one loft, blind, from the lies the player meets: which one he likes best.",
+    name=say("protocol-sole-test"),
+    why=say("protocol-two-five-soles-one"),
     intents=(Intent.STOCK,),
     readings=(),
     shots=SHOTS,

@@ -13,9 +13,9 @@ from dataclasses import dataclass
 import numpy as np
 from scipy.special import chdtri, fdtr, stdtrit
 
+from ..said import NOTHING, Said, far, listed, say, with_and
 from ..samples.averages import average
 from ..shots import Shot, Source
-from ..units import shown, yards
 from .sole import PLACES
 
 FLOOR = 0.85  # of the middle spin of all codes at a lie: what is less can be seen on the green. By judgement
@@ -59,7 +59,7 @@ class SoleMeasured:
     lines: Mapping[int, CodeMeasured]
     tightest: int | None
     floors: Mapping[str, float]
-    sentences: tuple[str, ...]
+    sentences: tuple[Said, ...]
 
 
 def _mean(values: Sequence[float]) -> float | None:
@@ -159,31 +159,30 @@ def _tightest(variances: Mapping[int, tuple[float, int]]) -> int | None:
     return order[0] if float(fdtr(free, free_two, one / two)) < TOLD / 2 else None
 
 
-def _sentences(lines: Mapping[int, CodeMeasured], tightest: int | None, name: Callable[[int], str]) -> list[str]:
+def _sentences(lines: Mapping[int, CodeMeasured], tightest: int | None, name: Callable[[int], str]) -> list[Said]:
     known = {code: each.spread_m for code, each in lines.items() if each.spread_m is not None}
     said = []
     if tightest is not None:
-        least = yards(known[tightest])
-        said.append(f"{name(tightest)} repeats its distance best: carries scatter by {shown(least, 1)} yd.")
+        said.append(say("sole-repeats-best", name=name(tightest), by=far(known[tightest], 1)))
     elif len(known) > 1:
-        said.append("How well they repeat their distance is not told apart.")
+        said.append(say("sole-repeating-not-told-apart"))
     for code, each in lines.items():
         if each.under:
-            where = ", ".join(PLACES[place].name.lower() for place in each.under)
-            said.append(f"{name(code)} spins under the floor: {where}.")
+            where = listed(say("sole-inside", place=PLACES[place].name) for place in each.under)
+            said.append(say("sole-spins-under-the-floor", name=name(code), where=where))
     return said
 
 
-def at_odds(liked: int | None, found: SoleMeasured, name: Callable[[int], str]) -> str:
+def at_odds(liked: int | None, found: SoleMeasured, name: Callable[[int], str]) -> Said:
     """Where what was liked and what was measured disagree, a sentence; empty where they do not."""
     if liked is None:
-        return ""
+        return NOTHING
     said = []
     if found.tightest is not None and found.tightest != liked:
-        said.append(f"{name(found.tightest)} repeats its distance better")
+        said.append(say("sole-at-odds-spread", name=name(found.tightest)))
     mine = found.lines.get(liked)
     if mine is not None and mine.under:
-        said.append("it spins under the floor")
+        said.append(say("sole-at-odds-floor"))
     if not said:
-        return ""
-    return f"{name(liked)} is liked best, yet {' and '.join(said)}. No score mixes the two: fitter and player choose."
+        return NOTHING
+    return say("protocol-liked-best-yet-no", name=name(liked), measured=with_and(said))

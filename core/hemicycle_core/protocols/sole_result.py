@@ -15,8 +15,9 @@ import numpy as np
 from scipy.special import expit, logit
 
 from ..errors import BadInput
+from ..said import NOTHING, Said, joined, number, say, term, with_or
 from ..samples.paired import Judged, RankedByPairs, rank
-from ..units import ninety, shown, whole
+from ..units import ninety, whole
 from .sole import GOOD_TURF, MOST_SOLES, PLACES, Handing, SoleTest, comparisons
 
 # From which chance on one is named the best, by the number of soles: of tests of soles that are all one, at most one in
@@ -47,10 +48,10 @@ class SoleResult:
     likely: tuple[int, ...]
     sure: float
     same: bool
-    sentences: tuple[str, ...]
+    sentences: tuple[Said, ...]
     flagged: Mapping[int, tuple[str, ...]]
-    repeats: str
-    deciding: str
+    repeats: Said
+    deciding: Said
 
 
 def result(test: SoleTest, handed: Sequence[Handing], names: Sequence[str], *, merged: bool = True) -> SoleResult:
@@ -80,7 +81,7 @@ def result(test: SoleTest, handed: Sequence[Handing], names: Sequence[str], *, m
         same=same,
         sentences=(*_sentences(named, same, likely, sure, names, judged), *_hangs(ranked, named)),
         flagged=_flagged(test, handed, merged=merged),
-        repeats=_repeats(test, handed, names) if merged else "",
+        repeats=_repeats(test, handed, names) if merged else NOTHING,
         deciding=_deciding(test, handed, names),
     )
 
@@ -102,29 +103,28 @@ def _sentences(
     sure: float,
     names: Sequence[str],
     judged: Sequence[Judged],
-) -> list[str]:
+) -> list[Said]:
     if not judged:
-        return ["Nothing was compared yet."]
+        return [say("protocol-nothing-was-compared-yet")]
     if named is not None:
-        return [f"{names[named]} is liked best, {_in_100(sure)} sure."]
+        return [say("protocol-liked-best-sure", name=names[named], in_100=_in_100(sure))]
     if same:
-        return ["No difference this player can tell."]
+        return [say("sole-no-difference")]
     if len(likely) == 1:
-        return [f"{names[likely[0]]} leads, not for sure: {_in_100(sure)}."]
-    words = ", ".join(names[code] for code in likely[:-1]) + f" or {names[likely[-1]]}"
-    return [f"Not told apart: the best is {words}, eight times in ten."]
+        return [say("protocol-leads-not-sure", name=names[likely[0]], in_100=_in_100(sure))]
+    return [say("sole-not-told-apart", names=with_or(names[code] for code in likely))]
 
 
-def _hangs(ranked: RankedByPairs, named: int | None) -> list[str]:
+def _hangs(ranked: RankedByPairs, named: int | None) -> list[Said]:
     """Said while nobody is named: who is named beyond doubt is so with favourites reckoned with."""
     if named is not None or ranked.stands < HANGS:
         return []
-    return ["The answers may hang on the club that was liked first: go back to a lie before one is chosen."]
+    return [say("protocol-answers-may-hang-club")]
 
 
-def _in_100(sure: float) -> str:
+def _in_100(sure: float) -> Said:
     """Nothing that a player says is certain."""
-    return f"{min(int(whole(sure * 100)), 99)} in 100"
+    return say("in-hundred", n=min(int(whole(sure * 100)), 99))
 
 
 def _flagged(test: SoleTest, handed: Sequence[Handing], *, merged: bool) -> dict[int, tuple[str, ...]]:
@@ -140,18 +140,15 @@ def _flagged(test: SoleTest, handed: Sequence[Handing], *, merged: bool) -> dict
     }
 
 
-def _repeats(test: SoleTest, handed: Sequence[Handing], names: Sequence[str]) -> str:
+def _repeats(test: SoleTest, handed: Sequence[Handing], names: Sequence[str]) -> Said:
     """How far the two codes of one club came out apart, with its doubt; never passed or failed."""
     if test.twice is None:
-        return ""
+        return NOTHING
     one, two = test.twice
     found = rank(test.count, comparisons(test, handed, merged=False))
     apart = abs(float(found.score[one] - found.score[two]))
     give = ninety(float(np.hypot(found.error[one], found.error[two])))
-    return (
-        f"{names[one]} was handed under two codes: they came out {shown(apart, 1)} of one judgement’s noise apart, "
-        f"give or take {shown(give, 1)}."
-    )
+    return say("protocol-was-handed-under-two", name=names[one], apart=number(apart, 1), give=number(give, 1))
 
 
 def which_lie(test: SoleTest, handed: Sequence[Handing], place: str) -> int | None:
@@ -169,11 +166,15 @@ def which_lie(test: SoleTest, handed: Sequence[Handing], place: str) -> int | No
     return best if sums[best] >= RETURNS else None
 
 
-def _deciding(test: SoleTest, handed: Sequence[Handing], names: Sequence[str]) -> str:
+def _deciding(test: SoleTest, handed: Sequence[Handing], names: Sequence[str]) -> Said:
     """Which lie decides, in a sentence."""
     found = {place: which_lie(test, handed, place) for place in dict.fromkeys(test.returns)}
-    said = [f"{PLACES[place].name} decides for {names[code]}." for place, code in found.items() if code is not None]
-    return " ".join(said) or f"Which lie decides cannot be told: it takes {RETURNS} returns to it that agree."
+    said = [
+        say("protocol-decides", lie=PLACES[place].name, name=names[code])
+        for place, code in found.items()
+        if code is not None
+    ]
+    return joined(said) or say("protocol-which-lie-decides-cannot", returns=RETURNS)
 
 
 class LoftRole(StrEnum):
@@ -187,21 +188,20 @@ class LoftRole(StrEnum):
 LIKELY = 0.6  # chance from which on one of the lofts is said to lead
 
 
-def loft_needed(found: SoleResult, roles: Mapping[int, LoftRole]) -> str:
+def loft_needed(found: SoleResult, roles: Mapping[int, LoftRole]) -> Said:
     """Whether the shot needs the loft, or the face is only to be opened: a sentence. roles: by code."""
     if not found.ranked.n:
-        return ""
+        return NOTHING
     by = {roles[code]: float(found.ranked.first[at]) for at, code in enumerate(sorted(roles))}
     if found.same:
-        return "No difference this player can tell: less loft with the face open does it, the loft is not needed here."
+        return say("protocol-no-difference-player-can-2")
     best = max(by, key=lambda role: by[role])
     if by[best] < LIKELY:
-        return "Not told apart yet: whether the loft is needed is open."
+        return say("protocol-not-told-apart-yet")
     return {
-        LoftRole.AS_IS: "The sole as it is made is liked best on this shot: neither more loft nor less is needed.",
-        LoftRole.WEAKER: "A degree weaker is liked best on this shot: the loft is needed, opening the face is not "
-        "enough.",
-        LoftRole.LESS: "Less loft in the same sole is liked best on this shot: opening the face does it.",
+        LoftRole.AS_IS: say("protocol-sole-made-liked-best"),
+        LoftRole.WEAKER: say("protocol-degree-weaker-liked-best"),
+        LoftRole.LESS: say("protocol-less-loft-same-sole"),
     }[best]
 
 
@@ -214,13 +214,13 @@ class Blindness:
     """Whether the player may have known. chance: that he did; sentence."""
 
     chance: float
-    sentence: str
+    sentence: Said
 
 
 def check_confidence(confidence: str) -> None:
     """Raises BadInput for a word that is none of `CERTAIN`."""
     if confidence not in CERTAIN:
-        raise BadInput("Say whether it was a guess, fairly sure or certain.", field="confidence")
+        raise BadInput(say("protocol-say-whether-was-guess"), field="confidence")
 
 
 def blindness(count: int, *, right: bool, confidence: str) -> Blindness:
@@ -234,13 +234,13 @@ def blindness(count: int, *, right: bool, confidence: str) -> Blindness:
     seen = SEEN_BEFORE * knows * (0.95 if right else 0.05)
     unseen = (1 - SEEN_BEFORE) * blind * (1 / count if right else 1 - 1 / count)
     chance = seen / (seen + unseen)
-    by = f"by chance once in {count}"
+    by = say("protocol-chance-once", count=count)
     if not right:
-        return Blindness(chance, f"Guessed wrong, {by} it is right: the test was blind as far as that tells.")
+        return Blindness(chance, say("protocol-guessed-wrong-right-test", by=by))
     if chance >= 0.5:
-        return Blindness(chance, f"Guessed right and was {_sure(confidence)}: it may not have been blind.")
-    return Blindness(chance, f"Guessed right, {by} anyone does, and was {_sure(confidence)}: that tells little.")
+        return Blindness(chance, say("protocol-guessed-right-was-may", sure=_sure(confidence)))
+    return Blindness(chance, say("protocol-guessed-right-anyone-does", by=by, sure=_sure(confidence)))
 
 
-def _sure(confidence: str) -> str:
-    return {"guess": "only guessing", "fairly": "fairly sure", "certain": "certain"}[confidence]
+def _sure(confidence: str) -> Said:
+    return term("confidence", confidence)

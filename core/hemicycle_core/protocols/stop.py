@@ -11,8 +11,9 @@ from dataclasses import dataclass, replace
 
 from ..errors import BadInput
 from ..flight import Air, Firmness
-from ..flight.landing import EVERYDAY_FT, Turf, green
+from ..flight.landing import EVERYDAY_FT, Turf, green, green_reading
 from ..runs import Ball, check_wind
+from ..said import far, say, share
 from ..shots import Intent
 from ..units import metres
 from .protocol import Protocol
@@ -40,11 +41,14 @@ class StopGreen:
 
     def __post_init__(self) -> None:
         if not NEAREST_M <= self.target_m <= FURTHEST_M:
-            raise BadInput("The stop test is played to a target 10 to 60 yd away.", field="target_m")
+            raise BadInput(say("stop-target-is-between", low=far(NEAREST_M), high=far(FURTHEST_M)), field="target_m")
         if not 4 <= self.green_ft <= 16:
-            raise BadInput("A green reads 4 to 16 ft on the meter.", field="green_ft")
+            raise BadInput(say("green-reads-between", low=green_reading(4), high=green_reading(16)), field="green_ft")
         if abs(self.slope_percent) > MOST_SLOPE:
-            raise BadInput(f"No ball stops on more than {MOST_SLOPE:g}% of slope.", field="slope_percent")
+            raise BadInput(
+                say("stop-slope-at-most", most=share(MOST_SLOPE / 100)),
+                field="slope_percent",
+            )
         check_wind(self.wind_mps, self.wind_from_deg)
 
     def air(self, still: Air | None) -> Air:
@@ -71,11 +75,11 @@ class Seen:
 
     def __post_init__(self) -> None:
         if not 1 <= self.n <= MOST_BALLS:
-            raise BadInput(f"Pace 1 to {MOST_BALLS} balls together.", field="n")
+            raise BadInput(say("protocol-pace-balls-together", most_balls=MOST_BALLS), field="n")
         if not 0 < self.landed_m <= self.target_m + MOST_PAST_M:
-            raise BadInput("Where it landed lies between the player and well past the hole.", field="landed_m")
+            raise BadInput(say("protocol-where-landed-lies-between"), field="landed_m")
         if not 0 < self.stopped_m <= self.target_m + MOST_PAST_M:
-            raise BadInput("Where it stopped lies between the player and well past the hole.", field="stopped_m")
+            raise BadInput(say("protocol-where-stopped-lies-between"), field="stopped_m")
 
 
 SECONDS_A_BALL, SECONDS_A_CHANGE = 25, 20
@@ -89,8 +93,8 @@ def minutes_of(done: Sequence[int]) -> int:
 
 PROTOCOL = Protocol(
     key=KEY,
-    name="Stop test",
-    why="One target, each wedge: where it lands, where it stops, and how far short it must land.",
+    name=say("protocol-stop-test"),
+    why=say("protocol-one-target-each-wedge"),
     intents=(Intent.STOCK,),
     readings=(),
     shots=SHOTS,

@@ -7,10 +7,11 @@ from collections.abc import Sequence
 import numpy as np
 
 from ..errors import BadInput
+from ..said import NOTHING, Said, angle, far, joined, say, some_way, with_and
 from ..samples.averages import average
-from ..samples.beside import beside, chance_words, read_of, spin_words, way
+from ..samples.beside import beside, chance_words, read_of, spin_words
 from ..shots import Intent, Shot
-from ..units import metres, shown, whole_yards, yd_text
+from ..units import metres, whole_yards
 from .protocol import Finding, Protocol
 
 KEY = "yardage"
@@ -22,7 +23,7 @@ LEAST_DEG = 1.0
 def check_asked(carry_m: float | None) -> None:
     """Raise BadInput for a carry that nobody asks for."""
     if carry_m is not None and not NEAREST_M <= carry_m <= FURTHEST_M:
-        raise BadInput("Ask for a carry of 10 to 250 yd.", field="asked_carry_m")
+        raise BadInput(say("yardage-ask-between", low=far(NEAREST_M), high=far(FURTHEST_M)), field="asked_carry_m")
 
 
 def by_yardage(shots: Sequence[Shot]) -> list[Finding]:
@@ -50,23 +51,28 @@ def _finding(asked_m: float, mine: Sequence[Shot], stock: Sequence[Shot]) -> Fin
     return Finding(KEY, Intent.YARDAGE, len(mine), by, there, _sentence(asked_m, len(mine), by))
 
 
-def _sentence(asked_m: float, n: int, by: dict[str, float]) -> str:
+def _sentence(asked_m: float, n: int, by: dict[str, float]) -> Said:
     off = by["off_m"]
-    far = f"{yd_text(abs(off))} {'long' if off > 0 else 'short'}" if whole_yards(abs(off)) else "on it"
-    words = f"Asked {yd_text(asked_m)}: carries {yd_text(by['carry_m'])}, {far}"
-    if "spread_m" in by:
-        words += f", spreads {max(1, whole_yards(by['spread_m']))} yd"
     launch, spin = by.get("launch_deg_beside", 0.0), by.get("spin_rpm_beside", 0.0)
-    parts = [way(launch, f"{shown(abs(launch))}°", "higher", "lower")] if abs(launch) >= LEAST_DEG else []
-    parts += [spin_words(spin)] if spin_words(spin) else []
-    words += f"; {' and '.join(parts)} than its stock swing." if parts else "."
-    return words if n >= TOLD_SHOTS else words + chance_words(n)
+    flatter = say("yardage-launch", by=angle(abs(launch)), higher=launch > 0) if abs(launch) >= LEAST_DEG else NOTHING
+    than = with_and([flatter, spin_words(spin)])
+    words = say(
+        "yardage-read",
+        asked=far(asked_m),
+        carry=far(by["carry_m"]),
+        off=say("yardage-off", by=far(abs(off)), long=off > 0) if whole_yards(abs(off)) else say("yardage-on-it"),
+        spreads="spread_m" in by,
+        spread=some_way(by.get("spread_m", 0.0)),
+        differs=bool(than),
+        than=than,
+    )
+    return words if n >= TOLD_SHOTS else joined([words, chance_words(n)])
 
 
 PROTOCOL = Protocol(
     key=KEY,
-    name="A yardage by name",
-    why="Asked to carry so far with this club, eased or gripped down. Kept apart from its stock swing.",
+    name=say("protocol-yardage-name"),
+    why=say("protocol-asked-carry-so-far"),
     intents=(Intent.YARDAGE,),
     readings=("carry_m",),
     shots=3,

@@ -7,7 +7,7 @@ from dataclasses import dataclass
 
 from ..errors import BadInput
 from ..heads import HEAD_WORDS, HeadType
-from ..units import shown
+from ..said import AS_IS, NOTHING, Form, Said, angle, inches, listed, money, say
 from .pulling import seats
 
 SWUNG_FULL = (HeadType.FAIRWAY, HeadType.HYBRID, HeadType.UTILITY)  # read along the player's own clubs
@@ -68,29 +68,29 @@ class RackHead:
 
 def why_not(
     head: RackHead, *, left_handed: bool, vetoed: Collection[HeadType] = (), budget: float | None = None
-) -> str:
+) -> Said:
     """Why a head is left off the short list, in a few words; empty when it is not."""
     if left_handed and not head.left_handed:
-        return "not made left-handed"
+        return say("rack-not-made-left-handed")
     if not left_handed and not head.right_handed:
-        return "made left-handed only"
+        return say("rack-made-left-handed-only")
     if head.stock == 0:
-        return "none in stock"
+        return say("rack-none-stock")
     if head.head_type in vetoed:
-        return "vetoed by the player"
+        return say("rack-vetoed-player")
     if budget is not None and head.price is not None and head.price > budget:
-        return f"{shown(head.price)} is over the budget"
-    return ""
+        return say("rack-over-budget", price=money(head.price))
+    return NOTHING
 
 
 def check_can_be_had(head: RackHead, *, left_handed: bool) -> None:
     """Raise BadInput for a head that this shop cannot hand this player."""
     if left_handed and not head.left_handed:
-        raise BadInput(f"The {head.name} is not made left-handed.", field="head")
+        raise BadInput(say("rack-one-not-left-handed", name=head.name), field="head")
     if not left_handed and not head.right_handed:
-        raise BadInput(f"The {head.name} is made left-handed only.", field="head")
+        raise BadInput(say("rack-one-left-handed-only", name=head.name), field="head")
     if head.stock == 0:
-        raise BadInput(f"The {head.name} cannot be had now: there is none in stock.", field="head")
+        raise BadInput(say("rack-cannot-had-now-there", name=head.name), field="head")
 
 
 def goes_into(fits: Collection[str], tip_in: float, head: RackHead) -> bool:
@@ -101,10 +101,10 @@ def goes_into(fits: Collection[str], tip_in: float, head: RackHead) -> bool:
 def check_shaft(name: str, fits: Collection[str], tip_in: float, head: RackHead) -> None:
     """Raise BadInput, with the reason, for a shaft that does not go into a head."""
     if head.head_type.value not in fits:
-        raise BadInput(f"{name} does not go into a {HEAD_WORDS[head.head_type]}.", field="shaft")
+        raise BadInput(say("rack-does-not-go-into", name=name, kind=HEAD_WORDS[head.head_type]), field="shaft")
     if not seats(tip_in, head.tip_in):
-        tips = f"its tip is {shown(tip_in, 3)} in, the hosel {shown(head.tip_in, 3)} in"
-        raise BadInput(f"{name} does not fit the {head.name}: {tips}.", field="shaft")
+        tips = {"tip": inches(tip_in, 3, AS_IS), "hosel": inches(head.tip_in, 3, AS_IS)}
+        raise BadInput(say("rack-does-not-fit", shaft=name, head=head.name, **tips), field="shaft")
 
 
 def check_setting(head: RackHead, loft_deg: float) -> None:
@@ -113,13 +113,19 @@ def check_setting(head: RackHead, loft_deg: float) -> None:
         return
     lofts = head.lofts_deg
     if not lofts:
-        raise BadInput(f"The {head.name} is bonded and does not turn.", field="set_loft_deg")
+        raise BadInput(say("rack-bonded-does-not-turn", name=head.name), field="set_loft_deg")
     inside = min(lofts) - 1e-6 <= loft_deg <= max(lofts) + 1e-6
     if head.positions and not any(same_setting(loft_deg, each) for each in lofts):
-        offered = ", ".join(f"{each:g}°" for each in lofts)
-        raise BadInput(f"No position of the {head.name} gives {loft_deg:g}°: {offered}.", field="set_loft_deg")
+        offered = listed(say("of-loft", loft=angle(each, form=Form.SHORT)) for each in lofts)
+        raise BadInput(
+            say("rack-no-position-gives", name=head.name, loft=angle(loft_deg, form=Form.SHORT), offered=offered),
+            field="set_loft_deg",
+        )
     if not inside:
-        raise BadInput(f"The {head.name} turns {head.sleeve_deg:g}° either way.", field="set_loft_deg")
+        raise BadInput(
+            say("rack-turns-either-way", name=head.name, by=angle(head.sleeve_deg, form=Form.SHORT)),
+            field="set_loft_deg",
+        )
 
 
 def same_length(length_m: float | None, other_m: float | None) -> bool:

@@ -6,6 +6,7 @@ from collections.abc import Collection
 
 from ..bag.clubs import usual_length_m
 from ..heads import HeadType
+from ..said import english, term
 from ..units import METRES_PER_INCH
 from .stock import HeadSpec, ShaftSpec
 
@@ -19,14 +20,23 @@ USUAL: dict[HeadType, tuple[tuple[str, float], ...]] = {
     HeadType.WEDGE: tuple((f"{loft}", float(loft)) for loft in range(46, 62, 2)),
 }  # fmt: skip
 SHAFTS = (
-    ShaftSpec("Light wood shaft", "A", 55, "graphite", WOOD_TIP_IN, (HeadType.FAIRWAY,)),
-    ShaftSpec("Wood shaft", "R", 65, "graphite", WOOD_TIP_IN, (HeadType.FAIRWAY,)),
-    ShaftSpec("Firm wood shaft", "S", 75, "graphite", WOOD_TIP_IN, (HeadType.FAIRWAY,)),
-    ShaftSpec("Light hybrid shaft", "A", 65, "graphite", IRON_TIP_IN, (HeadType.HYBRID,)),
-    ShaftSpec("Hybrid shaft", "R", 75, "graphite", IRON_TIP_IN, (HeadType.HYBRID, HeadType.UTILITY)),
-    ShaftSpec("Firm hybrid shaft", "S", 85, "graphite", IRON_TIP_IN, (HeadType.HYBRID, HeadType.UTILITY)),
-    ShaftSpec("Utility shaft", "S", 95, "steel", IRON_TIP_IN, (HeadType.UTILITY,)),
-    ShaftSpec("Wedge shaft", "wedge", 115, "steel", IRON_TIP_IN, (HeadType.WEDGE,)),
+    ShaftSpec(english(term("usual", "light-wood-shaft")), "A", 55, "graphite", WOOD_TIP_IN, (HeadType.FAIRWAY,)),
+    ShaftSpec(english(term("usual", "wood-shaft")), "R", 65, "graphite", WOOD_TIP_IN, (HeadType.FAIRWAY,)),
+    ShaftSpec(english(term("usual", "firm-wood-shaft")), "S", 75, "graphite", WOOD_TIP_IN, (HeadType.FAIRWAY,)),
+    ShaftSpec(english(term("usual", "light-hybrid-shaft")), "A", 65, "graphite", IRON_TIP_IN, (HeadType.HYBRID,)),
+    ShaftSpec(
+        english(term("usual", "hybrid-shaft")), "R", 75, "graphite", IRON_TIP_IN, (HeadType.HYBRID, HeadType.UTILITY)
+    ),
+    ShaftSpec(
+        english(term("usual", "firm-hybrid-shaft")),
+        "S",
+        85,
+        "graphite",
+        IRON_TIP_IN,
+        (HeadType.HYBRID, HeadType.UTILITY),
+    ),
+    ShaftSpec(english(term("usual", "utility-shaft")), "S", 95, "steel", IRON_TIP_IN, (HeadType.UTILITY,)),
+    ShaftSpec(english(term("usual", "wedge-shaft")), "wedge", 115, "steel", IRON_TIP_IN, (HeadType.WEDGE,)),
 )
 
 

@@ -7,6 +7,7 @@ from dataclasses import dataclass, replace
 
 from ..errors import BadInput
 from ..heads import HEAD_WORDS, HeadType
+from ..said import NOTHING, Form, Said, angle, inches, say, term
 from ..units import METRES_PER_INCH
 from .eligible import RackHead, check_setting, same_setting
 from .stock import LENGTHS_IN, MOST_BEND_DEG, Made
@@ -45,14 +46,14 @@ class Work:
 
 def _figure(value: float | None, what: str, name: str) -> float:
     if value is None:
-        raise BadInput(f"The {what} of the {name} is not known. State it first.", field="changes")
+        raise BadInput(say("rack-not-known-state-first", what=term("of-a-club", what), name=name), field="changes")
     return value
 
 
 def turned(club: MadeClub, by_deg: float) -> MadeClub:
     """The sleeve turned, with the lie that comes with it by its table."""
     if club.head is None or not club.head.lofts_deg:
-        raise BadInput(f"The {club.name} has no sleeve to turn. Bend it, if it can be bent.", field="changes")
+        raise BadInput(say("rack-has-no-sleeve-turn", name=club.name), field="changes")
     loft = _figure(club.loft_deg, "loft", club.name) + by_deg
     check_setting(club.head, loft)
     was, now = (club.head.position_of(each) for each in (club.loft_deg or 0.0, loft))
@@ -64,14 +65,13 @@ def turned(club: MadeClub, by_deg: float) -> MadeClub:
 
 def _check_bend(club: MadeClub, total_deg: float, what: str) -> None:
     if club.head is not None and club.head.lofts_deg:
-        raise BadInput(f"The {club.name} has a sleeve: turn it, do not bend it.", field="changes")
+        raise BadInput(say("rack-has-sleeve-turn-do", name=club.name), field="changes")
     if club.head_type in (HeadType.DRIVER, HeadType.FAIRWAY):
-        raise BadInput(f"A {HEAD_WORDS[club.head_type]} is not bent.", field="changes")
+        raise BadInput(say("rack-not-bent", kind=HEAD_WORDS[club.head_type]), field="changes")
     most = MOST_BEND_DEG[club.made]
     if abs(total_deg) > most + 1e-6:
-        can = "is not bent" if most == 0 else f"may be bent {most:g}° in {what} at most"
-        words = f"The {club.name} {can}, by what is known of how it is made. The maker’s word comes first."
-        raise BadInput(words, field="changes")
+        bend = {"bends": most > 0, "most": angle(most, form=Form.SHORT), "what": term("of-a-club", what)}
+        raise BadInput(say("rack-bends-no-further", name=club.name, **bend), field="changes")
 
 
 def worked(club: MadeClub, work: Sequence[Work]) -> MadeClub:
@@ -98,12 +98,15 @@ def _as_long(club: MadeClub, work: Work) -> MadeClub:
     shorter = work.amount if work.kind == "grip_down" else 0.0
     gripped = club.gripped_in + shorter
     if not 0 <= gripped <= MOST_GRIP_DOWN_IN:
-        raise BadInput(f"A club is gripped down by nought to {MOST_GRIP_DOWN_IN:g} in.", field="changes")
+        raise BadInput(
+            say("run-gripped-down-at-most", most=inches(MOST_GRIP_DOWN_IN)),
+            field="changes",
+        )
     longer = work.amount if work.kind == "length" else -shorter
     length = _figure(club.length_m, "length", club.name) + longer * METRES_PER_INCH
     low, high = LENGTHS_IN
     if not low <= length / METRES_PER_INCH <= high:
-        raise BadInput(f"A club is {low:g} to {high:g} in long.", field="changes")
+        raise BadInput(say("rack-club-is-so-long", low=inches(low), high=inches(high)), field="changes")
     return replace(club, length_m=length, gripped_in=gripped)
 
 
@@ -112,17 +115,17 @@ class Levelled:
     """A head to be turned to a loft: to which it comes, None with the reason where it cannot."""
 
     loft_deg: float | None
-    why: str = ""
+    why: Said = NOTHING
 
 
 def level(club: MadeClub, loft_deg: float) -> Levelled:
     """The position of a sleeve nearest to a loft, within half a degree."""
     if club.head is None or not club.head.lofts_deg:
-        return Levelled(None, "fixed: it does not turn")
+        return Levelled(None, say("rack-fixed-does-not-turn"))
     nearest = min(club.head.lofts_deg, key=lambda each: (abs(each - loft_deg), each))
     apart = abs(nearest - loft_deg)
     if apart > LEVEL_WITHIN_DEG + 1e-6:
-        return Levelled(None, f"comes no nearer than {nearest:g}°")
+        return Levelled(None, say("rack-comes-no-nearer", loft=angle(nearest, form=Form.SHORT)))
     if same_setting(nearest, club.loft_deg):
-        return Levelled(None, f"is at {nearest:g}° already")
-    return Levelled(nearest, "" if apart < 0.05 else f"{apart:g}° off")
+        return Levelled(None, say("rack-is-at-already", loft=angle(nearest, form=Form.SHORT)))
+    return Levelled(nearest, NOTHING if apart < 0.05 else say("rack-off", by=angle(apart, form=Form.SHORT)))

@@ -7,6 +7,7 @@ from collections.abc import Collection
 import numpy as np
 
 from ..bag import HeadType
+from ..said import NOTHING, Said, term
 from ..units import mph
 
 TIP_ROOM_IN = 0.003  # a tip wider or narrower than its hosel by more does not seat
@@ -16,11 +17,7 @@ USUAL_WEIGHT_G = 65.0
 ALIKE = 0.06  # a ball speed this share from another is about the same speed: one club either way
 # How the grass meets the face, as fitters say it; said, not computed.
 ROUGH = frozenset({"rough", "semi-rough"})
-FROM_ROUGH = {
-    HeadType.FAIRWAY: "From rough a large head grabs: test it there.",
-    HeadType.HYBRID: "Best from rough.",
-    HeadType.UTILITY: "From rough it comes out low.",
-}
+FROM_ROUGH = {kind: term("from-rough", kind) for kind in (HeadType.FAIRWAY, HeadType.HYBRID, HeadType.UTILITY)}
 
 
 def seats(tip_in: float, hosel_in: float) -> bool:
@@ -38,6 +35,6 @@ def about_as_fast(ball_speed_mps: float, other_mps: float | None) -> bool:
     return other_mps is not None and abs(ball_speed_mps / other_mps - 1) < ALIKE
 
 
-def rough_words(head_type: HeadType, lies: Collection[str]) -> str:
+def rough_words(head_type: HeadType, lies: Collection[str]) -> Said:
     """How a kind of head comes out of rough, for those who play from it; empty for others."""
-    return FROM_ROUGH.get(head_type, "") if ROUGH & set(lies) else ""
+    return FROM_ROUGH.get(head_type, NOTHING) if ROUGH & set(lies) else NOTHING

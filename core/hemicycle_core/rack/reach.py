@@ -11,7 +11,7 @@ from numpy.typing import NDArray
 from ..bag import HeadType
 from ..bag.clubs import usual_length_m
 from ..heads import HEAD_WORDS
-from ..units import shown, yd_text
+from ..said import NOTHING, Said, angle, far, joined, say
 from .expected import Expectation
 from .lofts import LoftedHead
 
@@ -57,7 +57,7 @@ class Reach:
     steepest_deg: float | None
     head_type: HeadType | None
     longest_m: float | None
-    sentence: str
+    sentence: Said
 
     @property
     def within(self) -> bool:
@@ -68,22 +68,17 @@ def reach(lines: Mapping[HeadType, TypeLine], *, carry_m: float, holds_deg: floa
     """Over every usual head: what lands steepest at this carry. None where flights are not known."""
     if not lines:
         return None
-    far = {kind: line for kind, line in lines.items() if line.carry_m[-1] >= carry_m}
+    there = {kind: line for kind, line in lines.items() if line.carry_m[-1] >= carry_m}
     holding = [line.carry_m[line.landing_deg >= holds_deg] for line in lines.values()]
     longest = max((float(each.max()) for each in holding if each.size), default=None)
-    if not far:
+    if not there:
         most = max(line.carry_m[-1] for line in lines.values())
-        said = f"Out of reach: at this speed no club of the long end carries {yd_text(carry_m)} yd; "
-        return Reach(None, None, longest, f"{said}about {yd_text(most)} is the most.")
-    kind = max(far, key=lambda each: far[each].landing_at(carry_m))
-    angle = far[kind].landing_at(carry_m)
-    if angle >= holds_deg - DOUBT_DEG:
-        return Reach(angle, kind, longest, "")
-    until = f" {shown(holds_deg)}° is within reach up to about {yd_text(longest)} yd." if longest else ""
-    return Reach(
-        angle,
-        kind,
-        longest,
-        f"Out of reach at this speed: a club that carries {yd_text(carry_m)} yd lands at {shown(angle)}° at the most, "
-        f"a {HEAD_WORDS[kind]}.{until}",
-    )
+        return Reach(None, None, longest, say("rack-no-club-carries", carry=far(carry_m), most=far(most)))
+    kind = max(there, key=lambda each: there[each].landing_at(carry_m))
+    lands = there[kind].landing_at(carry_m)
+    if lands >= holds_deg - DOUBT_DEG:
+        return Reach(lands, kind, longest, NOTHING)
+    said = [say("rack-lands-at-the-most", carry=far(carry_m), lands=angle(lands), kind=HEAD_WORDS[kind])]
+    if longest:
+        said.append(say("rack-within-reach-up-to", holds=angle(holds_deg), longest=far(longest)))
+    return Reach(lands, kind, longest, joined(said))

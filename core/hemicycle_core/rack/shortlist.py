@@ -10,8 +10,9 @@ from scipy.special import ndtr
 from ..bag import HeadType
 from ..brief import Target
 from ..estimate import UNREAD
+from ..said import NOTHING, Quantity, Said, angle, far, high, say, speed, spin, with_and
 from ..thresholds import DEFAULT, Thresholds
-from ..units import feet, mph, outside, shown, whole, yd_text
+from ..units import metres, outside, whole
 from .expected import Expectation, Expected
 from .lofts import LoftedHead
 
@@ -40,7 +41,7 @@ class Ranked:
     expected: Expected
     chance: float | None
     supported: bool
-    sentence: str
+    sentence: Said
 
 
 def shortlist(
@@ -96,7 +97,7 @@ def _row(
         low, high = window
         chance *= float(ndtr((high - each.carry_m) / each.carry_sd_m) - ndtr((low - each.carry_m) / each.carry_sd_m))
     if holds is not None:
-        chance *= _met(each, Target("landing_deg", holds, None, ""))
+        chance *= _met(each, Target("landing_deg", holds, None, NOTHING))
     for demand in demands:
         chance *= _met(each, demand)
     supported = window is None or _supported(each, holds, thresholds)
@@ -146,52 +147,49 @@ def _sentence(
     holds: float | None,
     demands: Sequence[Target],
     supported: bool,
-) -> str:
+) -> Said:
     if not supported:
         assert each.ball_speed_mps is not None
         assert each.landing_deg is not None
-        return (
-            f"Not supported by this speed: {shown(mph(each.ball_speed_mps))} mph off the face comes down at "
-            f"{shown(each.landing_deg)}°."
-        )
+        return say("rack-not-supported", ball_speed=speed(each.ball_speed_mps), landing=angle(each.landing_deg))
     if window is None:
-        stops = "" if each.roll_m is None else f" and stop at {yd_text(each.carry_m + each.roll_m)}"
-        words = f"Should carry {yd_text(each.carry_m)}{stops}"
+        stops = far(each.carry_m + (each.roll_m or 0.0))
+        words = say("rack-should-carry", carry=far(each.carry_m), rolls=each.roll_m is not None, stops=stops)
     else:
-        words = f"Should be {_carry_words(each.carry_m, *window)}"
+        words = _carry_words(each.carry_m, *window)
+    how, flatter = "nothing", 0.0
     if holds is not None and each.landing_deg is not None:
         off = each.landing_deg - holds
-        flight = "and lands as asked" if off >= 0 else f"but lands {shown(-off)}° flatter than asked"
-        words += f" {'and lands about as asked' if not whole(off) else flight}"
+        how, flatter = "about" if not whole(off) else "as-asked" if off >= 0 else "flatter", abs(off)
     elif holds is not None:
-        words += ", how it lands is not known"
-    missed = [said for demand in demands if (said := _missed(each, demand))]
-    return f"{words}{', but ' + ' and '.join(missed) if missed else ''}."
+        how = "unknown"
+    missed = with_and(said for demand in demands if (said := _missed(each, demand)))
+    return say("rack-should-do", carries=words, how=how, flatter=angle(flatter), misses=bool(missed), missed=missed)
 
 
-def _carry_words(carry_m: float, low: float, high: float) -> str:
+def _carry_words(carry_m: float, low: float, high: float) -> Said:
     off = outside(carry_m, low, high)
     if off:
-        return f"{abs(off)} yd {'short of' if off < 0 else 'past'} the window"
-    return f"in the window at {yd_text(carry_m)}"
+        return say("rack-should-be-outside", off=far(metres(abs(off))), short=off < 0)
+    return say("rack-should-be-inside", carry=far(carry_m))
 
 
 # By reading: how far a head misses what is asked, below it and above it.
-MISSES: dict[str, tuple[Callable[[float], str], str, str]] = {
-    "peak_m": (lambda by: f"{shown(feet(by))} ft", "too low", "too high"),
-    "landing_deg": (lambda by: f"{shown(by)}°", "too flat", "too steep"),
-    "spin_rpm": (lambda by: f"{shown(by, -1)} rpm", "short of the spin", "over the spin"),
-    "total_m": (lambda by: f"{yd_text(by)} yd", "short of it", "past it"),
+MISSES: dict[str, Callable[[float], Quantity]] = {
+    "peak_m": high,
+    "landing_deg": angle,
+    "spin_rpm": lambda by: spin(by, -1),
+    "total_m": far,
 }
 
 
-def _missed(each: Expected, demand: Target) -> str:
+def _missed(each: Expected, demand: Target) -> Said:
     found = _flies(each, demand.quantity)
     if found is None:
-        return ""
-    shown, under, over = MISSES[demand.quantity]
+        return NOTHING
+    shown = MISSES[demand.quantity]
     if demand.low is not None and found[0] < demand.low:
-        return f"{shown(demand.low - found[0])} {under}"
+        return say("rack-misses", by=shown(demand.low - found[0]), what=demand.quantity, under=True)
     if demand.high is not None and found[0] > demand.high:
-        return f"{shown(found[0] - demand.high)} {over}"
-    return ""
+        return say("rack-misses", by=shown(found[0] - demand.high), what=demand.quantity, under=False)
+    return NOTHING

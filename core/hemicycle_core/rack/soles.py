@@ -5,7 +5,8 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import dataclass
 
-from ..units import shown
+from ..said import Form, Said, angle, far, say
+from ..units import metres
 from .stock import MOST_BEND_DEG, Made
 
 SAME_DEG = 0.25
@@ -34,7 +35,7 @@ class Bent:
     head: WedgeHead
     bend_deg: float
     bounce_deg: float | None
-    sentence: str
+    sentence: Said
 
 
 LESS_LOFT_DEG = 3.0  # less than this and the same shot hardly tells
@@ -62,13 +63,18 @@ def nearest_bent(heads: Sequence[WedgeHead], sole: str, loft_deg: float) -> Bent
         return None
     _, _, head, bend = min(found, key=lambda each: each[:2])
     if abs(bend) <= SAME_DEG:
-        return Bent(head, 0.0, head.bounce_deg, f"{head.name} is made in {head.loft_deg:g}°.")
+        return Bent(
+            head, 0.0, head.bounce_deg, say("rack-made-in", name=head.name, loft=angle(head.loft_deg, form=Form.SHORT))
+        )
     bounce = None if head.bounce_deg is None else head.bounce_deg + bend
-    way = "weaker" if bend > 0 else "stronger"
-    with_bounce = "" if bounce is None else f", {bounce:g}° of bounce"
-    words = (
-        f"Not made in {loft_deg:g}°: {head.name} bent {abs(bend):g}° {way}{with_bounce}, about "
-        f"{shown(abs(bend) * STEP_YD_A_DEGREE)} yd {'shorter' if bend > 0 else 'longer'} than as it is made. Hit it as "
-        "a build of its own."
+    words = say(
+        "rack-not-made-in",
+        loft=angle(loft_deg, form=Form.SHORT),
+        name=head.name,
+        bend=angle(abs(bend), form=Form.SHORT),
+        told=bounce is not None,
+        bounce=angle(bounce or 0.0, form=Form.SHORT),
+        step=far(metres(abs(bend) * STEP_YD_A_DEGREE)),
+        shorter=bend > 0,
     )
     return Bent(head, bend, bounce, words)

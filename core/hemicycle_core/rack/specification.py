@@ -5,7 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from ..runs import FULL, swing_words
-from ..units import METRES_PER_INCH
+from ..said import Form, Said, Sayable, angle, club_length, listed, say, weight
 from .eligible import same_setting
 
 
@@ -27,7 +27,7 @@ class Specification:
     sleeve_deg: float | None = None
     price: str | None = None
     bounce_deg: float | None = None
-    work: tuple[str, ...] = ()
+    work: tuple[Said, ...] = ()
     bent: bool = False
     measured_loft_deg: float | None = None
     stock_swing: str = FULL
@@ -52,50 +52,65 @@ def build_name(label: str, loft_deg: float) -> str:
     return f"{label} {loft_deg:g}°"
 
 
-def _length(length_m: float) -> str:
-    return f"{length_m / METRES_PER_INCH:.4g} in"
+def _length(length_m: float) -> Said:
+    return say("of-length", length=club_length(length_m, form=Form.SHORT))
 
 
-def detail(spec: Specification) -> str:
+def detail(spec: Specification) -> Said:
     """Loft as set and length, in one line."""
     parts = []
     if spec.set_loft_deg is not None:
         parts.append(
-            f"{spec.stated_loft_deg:g}° set to {spec.set_loft_deg:g}°" if spec.turned else f"{spec.set_loft_deg:g}°"
+            say(
+                "of-loft-set", loft=angle(spec.stated_loft_deg or 0.0, form=Form.SHORT), set=_degrees(spec.set_loft_deg)
+            )
+            if spec.turned
+            else _degrees(spec.set_loft_deg)
         )
     if spec.length_m is not None:
         parts.append(_length(spec.length_m))
-    return ", ".join(parts)
+    return listed(parts)
 
 
-def shaft_words(spec: Specification) -> str:
-    return f"{spec.shaft} {spec.shaft_g} g {spec.flex}" if spec.shaft else spec.own_shaft
+def _degrees(value: float) -> Said:
+    return say("of-loft", loft=angle(value, form=Form.SHORT))
 
 
-def sheet(spec: Specification) -> list[tuple[str, str]]:
+def shaft_words(spec: Specification) -> Sayable:
+    if not spec.shaft:
+        return spec.own_shaft
+    return say("of-a-shaft", shaft=spec.shaft, weight=weight(spec.shaft_g or 0), flex=spec.flex or "")
+
+
+def sheet(spec: Specification) -> list[tuple[Said, Sayable]]:
     """What is ordered, exactly what was hit: (what, how) in the order of a build sheet, known ones only."""
-    sleeve = None
+    sleeve: Said | None = None
     if spec.sleeve_deg is not None:
-        sleeve = f"turns {spec.sleeve_deg:g}°" if spec.sleeve_deg else "bonded"
-    rows: list[tuple[str, str | None]] = [
-        ("Head", spec.head or spec.name),
-        ("Stated loft", None if spec.stated_loft_deg is None else f"{spec.stated_loft_deg:g}°"),
+        turns = say("sheet-turns", by=angle(spec.sleeve_deg, form=Form.SHORT))
+        sleeve = turns if spec.sleeve_deg else say("sheet-bonded")
+    shaft: Sayable = spec.own_shaft
+    if spec.shaft:
+        made = {"flex": spec.flex or "", "material": spec.material or ""}
+        shaft = say("sheet-of-a-shaft", shaft=spec.shaft, weight=weight(spec.shaft_g or 0), **made)
+    rows: list[tuple[Said, Sayable | None]] = [
+        (say("sheet-head"), spec.head or spec.name),
+        (say("sheet-stated-loft"), None if spec.stated_loft_deg is None else _degrees(spec.stated_loft_deg)),
         (
-            "Loft as bent" if spec.bent else "Set loft, as hit",
-            None if spec.set_loft_deg is None else f"{spec.set_loft_deg:g}°",
+            say("sheet-loft-as-bent") if spec.bent else say("sheet-set-loft"),
+            None if spec.set_loft_deg is None else _degrees(spec.set_loft_deg),
         ),
-        ("Measured loft", None if spec.measured_loft_deg is None else f"{spec.measured_loft_deg:g}°"),
-        ("Lie", None if not spec.lie_deg else f"{spec.lie_deg:g}°"),
-        ("Bounce", None if spec.bounce_deg is None else f"{spec.bounce_deg:g}°"),
-        ("Sole", spec.sole),
-        ("Finish", spec.finish),
-        ("Work", ", ".join(spec.work)),
-        ("Length", None if spec.length_m is None else _length(spec.length_m)),
-        ("Shaft", f"{spec.shaft}, {spec.shaft_g} g, {spec.flex}, {spec.material}" if spec.shaft else spec.own_shaft),
-        ("Grip", spec.grip),
-        ("Stamping", spec.stamping),
-        ("Stock swing", None if spec.stock_swing == FULL else swing_words(spec.stock_swing)),
-        ("Sleeve", sleeve),
-        ("Price", spec.price),
+        (say("sheet-measured-loft"), None if spec.measured_loft_deg is None else _degrees(spec.measured_loft_deg)),
+        (say("sheet-lie"), None if not spec.lie_deg else _degrees(spec.lie_deg)),
+        (say("sheet-bounce"), None if spec.bounce_deg is None else _degrees(spec.bounce_deg)),
+        (say("sheet-sole"), spec.sole),
+        (say("sheet-finish"), spec.finish),
+        (say("sheet-work"), listed(spec.work)),
+        (say("sheet-length"), None if spec.length_m is None else _length(spec.length_m)),
+        (say("sheet-shaft"), shaft),
+        (say("sheet-grip"), spec.grip),
+        (say("sheet-stamping"), spec.stamping),
+        (say("sheet-stock-swing"), None if spec.stock_swing == FULL else swing_words(spec.stock_swing)),
+        (say("sheet-sleeve"), sleeve),
+        (say("sheet-price"), spec.price),
     ]
     return [(what, how) for what, how in rows if how]

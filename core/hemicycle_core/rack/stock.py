@@ -3,12 +3,14 @@
 from __future__ import annotations
 
 import math
-from collections.abc import Mapping, Sequence
+from collections.abc import Callable, Mapping, Sequence
 from dataclasses import dataclass
 from enum import StrEnum
+from functools import partial
 
 from ..errors import BadInput
 from ..heads import HEAD_WORDS, HeadType
+from ..said import Form, Quantity, Said, angle, inches, money, number, say, term, weight
 from ..units import METRES_PER_INCH
 from .eligible import Position
 
@@ -95,10 +97,18 @@ class ShaftSpec:
     stock: int = 1
 
 
-def _between(value: float | None, ends: tuple[float, float], what: str, unit: str, field: str) -> None:
+Shows = Callable[[float], Quantity]
+_degrees: Shows = partial(angle, form=Form.SHORT)
+_figure: Shows = partial(number, form=Form.SHORT)
+
+
+def _between(value: float | None, ends: tuple[float, float], what: Said, shows: Shows, field: str) -> None:
     low, high = ends
-    if value is not None and not (math.isfinite(value) and low <= value <= high):
-        raise BadInput(f"{what}: {low:g} to {high:g}{unit}, not {value:g}.", field=field)
+    if value is None or (math.isfinite(value) and low <= value <= high):
+        return
+    raise BadInput(
+        say("rack-not-between", what=what, low=shows(low), high=shows(high), value=shows(value)), field=field
+    )
 
 
 class Wear(StrEnum):
@@ -116,32 +126,44 @@ LONGEST_IN, LONGEST_PUTTER_IN, SHORTEST_IN = 48.0, 60.0, 29.5
 def check_stated(head_type: HeadType, stated: Mapping[str, float | None]) -> None:
     """Raise BadInput for the first thing stated of a club that cannot be true: lofts, lie and bounce in degrees,
     length in metres, rounds since it was new."""
-    for field, what in (("stated_loft_deg", "stated loft"), ("set_loft_deg", "loft"), ("measured_loft_deg", "loft")):
+    kind = HEAD_WORDS[head_type]
+    lofts = {
+        "stated_loft_deg": say("rack-stated-loft-of", kind=kind),
+        "set_loft_deg": say("rack-loft-of", kind=kind),
+        "measured_loft_deg": say("rack-loft-of", kind=kind),
+    }
+    for field, what in lofts.items():
         value = stated.get(field)
         if value is not None and head_type is not HeadType.PUTTER:
-            _between(value, LOFTS[head_type], f"The {what} of a {HEAD_WORDS[head_type]}", "°", field)
+            _between(value, LOFTS[head_type], what, _degrees, field)
     length = stated.get("length_m")
     if length is not None:
         longest = LONGEST_PUTTER_IN if head_type is HeadType.PUTTER else LONGEST_IN
-        _between(round(length / METRES_PER_INCH, 3), (SHORTEST_IN, longest), "The length of a club", " in", "length_m")
+        _between(
+            round(length / METRES_PER_INCH, 3),
+            (SHORTEST_IN, longest),
+            say("rack-what-length-of-a-club"),
+            inches,
+            "length_m",
+        )
     for field, span, what in (
-        ("lie_deg", (50.0, 80.0), "The lie of a club"),
-        ("bounce_deg", (0.0, 20.0), "The bounce of a club"),
+        ("lie_deg", (50.0, 80.0), say("rack-of-a-club-lie")),
+        ("bounce_deg", (0.0, 20.0), say("rack-of-a-club-bounce")),
     ):
         value = stated.get(field)
         if value is not None:
-            _between(value, span, what, "°", field)
+            _between(value, span, what, _degrees, field)
     rounds = stated.get("age_rounds")
     if rounds is not None:
-        _between(rounds, (0, MOST_ROUNDS), "The age of a club", " rounds", "age_rounds")
+        _between(rounds, (0, MOST_ROUNDS), say("rack-what-age-of-a-club"), _figure, "age_rounds")
 
 
 def check_label(value: str, what: str, field: str, *, needed: bool = True) -> None:
     """Raise BadInput for a name that is empty, where it is needed, or too long to stand on a card."""
     if needed and not value.strip():
-        raise BadInput(f"Give the {what}.", field=field)
+        raise BadInput(say("rack-give", what=term("label-of", what)), field=field)
     if len(value) > MOST_TEXT:
-        raise BadInput(f"The {what} has over {MOST_TEXT} characters.", field=field)
+        raise BadInput(say("rack-has-over-characters", what=term("label-of", what), most=MOST_TEXT), field=field)
 
 
 def check_head(spec: HeadSpec) -> None:
@@ -150,40 +172,40 @@ def check_head(spec: HeadSpec) -> None:
     for value, what in ((spec.maker, "maker"), (spec.model, "model")):
         check_label(value, what, what, needed=False)
     if len(spec.label) > 10:
-        raise BadInput("The label is what stands on the sole, such as 4H: ten characters at most.", field="label")
+        raise BadInput(say("rack-label-what-stands-sole"), field="label")
     if spec.head_type is HeadType.PUTTER:
-        raise BadInput("Putters do not stand on this rack.", field="head_type")
+        raise BadInput(say("rack-putters-do-not-stand"), field="head_type")
     check_loft(spec.head_type, spec.loft_deg)
-    _between(spec.length_in, LENGTHS_IN, "The length", " in", "length_in")
-    _between(spec.lie_deg, LIES_DEG, "The lie", "°", "lie_deg")
-    _between(spec.bounce_deg, BOUNCES_DEG, "The bounce", "°", "bounce_deg")
-    _between(spec.head_g, HEAD_G, "The weight of a head", " g", "head_g")
-    _between(spec.tip_in, TIPS_IN, "The bore of a hosel", " in", "tip_in")
-    _between(spec.sleeve_deg, (0.0, 4.0), "What a sleeve turns either way", "°", "sleeve_deg")
-    _between(spec.stock, (0, MOST_STOCK), "What is in stock", "", "stock")
-    _between(spec.price, (0.0, 99_999.0), "The price", "", "price")
+    _between(spec.length_in, LENGTHS_IN, say("rack-what-length"), inches, "length_in")
+    _between(spec.lie_deg, LIES_DEG, say("rack-what-lie"), _degrees, "lie_deg")
+    _between(spec.bounce_deg, BOUNCES_DEG, say("rack-what-bounce"), _degrees, "bounce_deg")
+    _between(spec.head_g, HEAD_G, say("rack-what-weight-of-a-head"), weight, "head_g")
+    _between(spec.tip_in, TIPS_IN, say("rack-what-bore-of-a-hosel"), inches, "tip_in")
+    _between(spec.sleeve_deg, (0.0, 4.0), say("rack-what-a-sleeve-turns-either-way"), _degrees, "sleeve_deg")
+    _between(spec.stock, (0, MOST_STOCK), say("rack-what-is-in-stock"), _figure, "stock")
+    _between(spec.price, (0.0, 99_999.0), say("rack-what-price"), money, "price")
     _check_positions(spec.positions)
 
 
 def check_loft(head_type: HeadType, loft_deg: float) -> None:
     """Raise BadInput for a loft that no head of a kind has."""
     if head_type is HeadType.PUTTER:
-        raise BadInput("A putter is not fitted here.", field="head_type")
-    _between(loft_deg, LOFTS[head_type], f"The loft of a {HEAD_WORDS[head_type]}", "°", "loft_deg")
+        raise BadInput(say("rack-putter-not-fitted-here"), field="head_type")
+    _between(loft_deg, LOFTS[head_type], say("rack-loft-of", kind=HEAD_WORDS[head_type]), _degrees, "loft_deg")
 
 
 def _check_positions(positions: Sequence[Position]) -> None:
     if len(positions) > MOST_POSITIONS:
-        raise BadInput(f"A sleeve has {MOST_POSITIONS} positions at most.", field="positions")
+        raise BadInput(say("rack-sleeve-has-positions-most", most=MOST_POSITIONS), field="positions")
     names = [each.name for each in positions]
     if len(set(names)) < len(names) or any(not name.strip() for name in names):
-        raise BadInput("Give each position of the sleeve a name of its own.", field="positions")
+        raise BadInput(say("rack-give-each-position-sleeve"), field="positions")
     if any(";" in name or "'" in name for name in names):
-        raise BadInput("A position’s name has no semicolon and no apostrophe in it.", field="positions")
+        raise BadInput(say("rack-positions-name-has-no"), field="positions")
     for each in positions:
-        _between(each.loft_deg, (-4.0, 4.0), f"Position {each.name}, loft", "°", "positions")
-        _between(each.lie_deg, (-5.0, 5.0), f"Position {each.name}, lie", "°", "positions")
-        _between(each.face_deg, (-5.0, 5.0), f"Position {each.name}, face", "°", "positions")
+        _between(each.loft_deg, (-4.0, 4.0), say("rack-position-loft", name=each.name), _degrees, "positions")
+        _between(each.lie_deg, (-5.0, 5.0), say("rack-position-lie", name=each.name), _degrees, "positions")
+        _between(each.face_deg, (-5.0, 5.0), say("rack-position-face", name=each.name), _degrees, "positions")
 
 
 def check_shaft_spec(spec: ShaftSpec) -> None:
@@ -192,11 +214,11 @@ def check_shaft_spec(spec: ShaftSpec) -> None:
     check_label(spec.flex, "flex", "flex")
     check_label(spec.material, "material", "material")
     if len(spec.flex) > 10 or len(spec.material) > 10:
-        raise BadInput("Flex and material are a word each, ten characters at most.", field="flex")
-    _between(spec.weight_g, SHAFT_G, "The weight of a shaft", " g", "weight_g")
-    _between(spec.tip_in, TIPS_IN, "The tip", " in", "tip_in")
-    _between(spec.balance, (0.4, 0.7), "The balance point, as a share of its length", "", "balance")
-    _between(spec.length_in, LENGTHS_IN, "The length", " in", "length_in")
-    _between(spec.stock, (0, MOST_STOCK), "What is in stock", "", "stock")
+        raise BadInput(say("rack-flex-material-word-each"), field="flex")
+    _between(spec.weight_g, SHAFT_G, say("rack-what-weight-of-a-shaft"), weight, "weight_g")
+    _between(spec.tip_in, TIPS_IN, say("rack-what-tip"), inches, "tip_in")
+    _between(spec.balance, (0.4, 0.7), say("rack-what-balance-point-as-a-share-of-its-length"), _figure, "balance")
+    _between(spec.length_in, LENGTHS_IN, say("rack-what-length"), inches, "length_in")
+    _between(spec.stock, (0, MOST_STOCK), say("rack-what-is-in-stock"), _figure, "stock")
     if not spec.fits:
-        raise BadInput("Say for which kinds of head the shaft is made.", field="fits")
+        raise BadInput(say("rack-say-which-kinds-head"), field="fits")

@@ -4,7 +4,8 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
-from ..units import whole_yards, yd_text
+from ..said import NOTHING, Said, far, say, some_way
+from ..units import whole_yards
 from .pool import Centre
 
 APART_YD = 2
@@ -17,12 +18,11 @@ class AlikeStep:
     step_m: float
     half_width_m: float
 
-    def beside(self, measured_m: float) -> str:
+    def beside(self, measured_m: float) -> Said:
         """What it says beside the step of the plain averages; empty where it says the same."""
         if abs(whole_yards(self.step_m) - whole_yards(measured_m)) < APART_YD:
-            return ""
-        give = max(1, whole_yards(self.half_width_m))
-        return f"Had the two been swung alike: {yd_text(self.step_m)}, give or take {give}."
+            return NOTHING
+        return say("samples-had-two-been-swung", step=far(self.step_m), give=some_way(self.half_width_m))
 
 
 def step_at_one_swing(lower: Centre, upper: Centre) -> AlikeStep:

@@ -4,11 +4,12 @@ from __future__ import annotations
 
 from collections.abc import Iterable, Sequence
 
+from ..said import NOTHING, Said, far, high, say, spin
 from ..shots import Shot
-from ..units import shown, yards, yd_text
+from ..units import feet, yards
 from .averages import average
 
-LEAST_RPM = 100.0  # a smaller difference of spin is not said
+LEAST_RPM, LEAST_FT = 100.0, 3.0  # smaller differences of spin and of height are not said
 
 
 def read_of(shots: Sequence[Shot], key: str) -> list[float]:
@@ -26,20 +27,23 @@ def beside(mine: Sequence[Shot], stock: Sequence[Shot], keys: Iterable[str]) -> 
     return made
 
 
-def way(value: float, text: str, more: str, less: str) -> str:
-    return f"{text} {more if value > 0 else less}"
-
-
-def far_words(by_m: float) -> str:
+def far_words(by_m: float) -> Said:
     """A difference of carry, in metres, in words."""
-    return way(by_m, f"{yd_text(abs(by_m))} yd", "longer", "shorter") if yards(abs(by_m)) >= 1 else "as long"
+    if yards(abs(by_m)) < 1:
+        return say("beside-as-long")
+    return say("beside-carry", by=far(abs(by_m)), longer=by_m > 0)
 
 
-def spin_words(by_rpm: float) -> str:
+def spin_words(by_rpm: float) -> Said:
     """A difference of spin in words; empty where it is too small to be said."""
-    return way(by_rpm, f"{shown(abs(by_rpm))} rpm", "more", "less") if abs(by_rpm) >= LEAST_RPM else ""
+    return say("beside-spin", by=spin(abs(by_rpm)), more=by_rpm > 0) if abs(by_rpm) >= LEAST_RPM else NOTHING
 
 
-def chance_words(n: int) -> str:
+def height_words(by_m: float) -> Said:
+    """A difference of height, in metres, in words; empty where it is too small to be said."""
+    return say("beside-height", by=high(abs(by_m)), higher=by_m > 0) if abs(feet(by_m)) >= LEAST_FT else NOTHING
+
+
+def chance_words(n: int) -> Said:
     """What is added where so few shots may differ by chance."""
-    return f" With {n} {'shot' if n == 1 else 'shots'} that may be chance."
+    return say("beside-may-be-chance", n=n)

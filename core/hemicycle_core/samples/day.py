@@ -10,8 +10,8 @@ from enum import StrEnum
 from scipy.special import ndtr
 
 from ..monitor import Monitor
+from ..said import NOTHING, Said, listed, say, share, with_and
 from ..shots import Shot
-from ..units import shown
 from .averages import average, values_of
 
 LEAST_SHARE = 0.02  # of club speed: less is what a player does from one week to the next
@@ -76,17 +76,16 @@ def day_of(clubs: Sequence[tuple[str, Sequence[Shot], Then]], monitor: Monitor, 
     return Day(DayKind.USUAL)
 
 
-def day_words(day: Day, finalists: Sequence[str]) -> str:
+def day_words(day: Day, finalists: Sequence[str]) -> Said:
     """What is said of the day, with the builds to hit again; empty on a usual one."""
     if day.kind is DayKind.USUAL:
-        return ""
+        return NOTHING
     if day.clubs:
-        named = " and ".join((", ".join(day.clubs[:-1]), day.clubs[-1]))
-        way = "faster" if day.share > 0 else "slower"
-        why = f"{named} are swung {shown(abs(100 * day.share))}% {way} than at the last visit"
+        clubs = say("list-and", first=listed(day.clubs[:-1]), last=day.clubs[-1])
+        why = say("samples-swung-than-last-visit", clubs=clubs, share=share(abs(day.share)), faster=day.share > 0)
     else:
-        why = "the fitter says so"
-    words = f"A {day.kind.value} day: {why}."
+        why = say("samples-fitter-says-so")
+    words = say("samples-day", kind=day.kind, why=why)
     if not finalists:
-        return f"{words} Carries of today are not those of every day."
-    return f"{words} Hit {' and '.join(finalists)} again on another day before buying."
+        return say("samples-carries-today-not-those", words=words)
+    return say("samples-hit-again-another-day", words=words, finalists=with_and(finalists))

@@ -12,8 +12,10 @@ import numpy as np
 from numpy.typing import NDArray
 
 from ..impact import SPEED_ACROSS_A_SET
+from ..said import Said, angle, far, joined, number, say
+from ..said import share as part
 from ..shots import Shot, Strike
-from ..units import METRES_PER_INCH, shown, yd_text
+from ..units import METRES_PER_INCH
 from .trend import different_chance, trend
 
 Floats = NDArray[np.float64]
@@ -34,7 +36,7 @@ class Drift:
     share: float
     tired: bool
     faster: bool
-    sentence: str
+    sentence: Said
 
 
 def speed_drift(swings: Sequence[tuple[float, float]]) -> Drift | None:
@@ -52,13 +54,13 @@ def speed_drift(swings: Sequence[tuple[float, float]]) -> Drift | None:
     slope, by_chance = trend(np.arange(level.size), level)
     share = slope * (level.size - 1) / float(np.median(level))
     real = by_chance < 2 * (1 - SURE) and abs(share) >= TIRED_SHARE
-    percent = f"{shown(abs(share) * 100, 1)}%"
+    percent = part(abs(share), 1)
     if real and share < 0:
-        sentence = f"Club speed is down {percent} since the first shots. Rest, then hit the first club again."
+        sentence = say("samples-club-speed-down-since", percent=percent)
     elif real:
-        sentence = f"Club speed is up {percent} since the first shots. The first clubs deserve another look."
+        sentence = say("samples-club-speed-up-since", percent=percent)
     else:
-        sentence = f"Club speed has held to within {percent}. No sign of tiring."
+        sentence = say("samples-club-speed-has-held", percent=percent)
     return Drift(share=share, tired=real and share < 0, faster=real and share > 0, sentence=sentence)
 
 
@@ -76,7 +78,11 @@ def share_a_metre(lengths_m: Floats, speeds_mps: Floats) -> float:
 
 SWING_CHANGED = {"attack_deg": 1.5, "path_deg": 2.0, "face_deg": 2.0}  # degrees over a session: another swing
 SMASH_LOST = 0.02  # the strike has gone
-WORDS = {"attack_deg": "Attack angle", "path_deg": "Club path", "face_deg": "Face angle"}
+MOVED = {
+    "attack_deg": say("samples-attack-angle"),
+    "path_deg": say("samples-club-path"),
+    "face_deg": say("samples-face-angle"),
+}
 
 
 def _apart(shots: Sequence[tuple[Hashable, Shot]]) -> list[dict[str, float]]:
@@ -95,7 +101,7 @@ def _apart(shots: Sequence[tuple[Hashable, Shot]]) -> list[dict[str, float]]:
     return [{key: value - float(np.mean(sums[build, key])) for key, value in row.items()} for build, row in rows]
 
 
-def swing_changes(shots: Sequence[tuple[Hashable, Shot]]) -> list[str]:
+def swing_changes(shots: Sequence[tuple[Hashable, Shot]]) -> list[Said]:
     """Sentences on a swing or a strike that changed over the session. shots: kept ones in the order hit, each with
     what names its build; every shot is seen against its own build's mean."""
     rows, said = _apart(shots), []
@@ -109,10 +115,9 @@ def swing_changes(shots: Sequence[tuple[Hashable, Shot]]) -> list[str]:
         if abs(change) < least or by_chance >= 1 - SURE:
             continue
         if key != "smash":
-            words = f"{WORDS[key]} has moved {shown(abs(change), 1)}° since the first shots."
-            said.append(f"{words} Builds hit early and late met different swings.")
+            said.append(say("samples-has-moved-since-first", what=MOVED[key], change=angle(abs(change), 1)))
         elif change < 0:
-            said.append(f"Strike is getting worse: smash is down {shown(abs(change), 2)}. Rest or change clubs.")
+            said.append(say("samples-strike-is-getting-worse", change=number(abs(change), 2)))
     return said + strike_creeps([shot for _, shot in shots])
 
 
@@ -120,13 +125,13 @@ def swing_changes(shots: Sequence[tuple[Hashable, Shot]]) -> list[str]:
 ACROSS = {Strike.TOE: 1.0, Strike.HEEL: -1.0}
 UP = {Strike.HIGH: 1.0, Strike.LOW: -1.0, Strike.THIN: -1.0}
 CREEPS = (
-    (ACROSS, "the heel", "the toe", "Rest, or look at how far they stand off."),
-    (UP, "the bottom of the face", "the top of the face", "Rest, or look at how high it is teed and how it is struck."),
+    (ACROSS, say("samples-heel"), say("samples-toe"), say("samples-rest-look-how-far")),
+    (UP, say("samples-bottom-face"), say("samples-top-face"), say("samples-rest-look-how-high")),
 )
 LEAST_CREEP = 0.4  # of all shots: how many more lie that way by the end
 
 
-def strike_creeps(shots: Sequence[Shot]) -> list[str]:
+def strike_creeps(shots: Sequence[Shot]) -> list[Said]:
     """That the strike moves to one side over a session. shots: in the order hit; one that nobody called was in the
     middle, where any was called."""
     said = []
@@ -138,7 +143,7 @@ def strike_creeps(shots: Sequence[Shot]) -> list[str]:
         moved = float(late.mean() - early.mean())
         _, by_chance = trend(np.arange(level.size), level)
         if abs(moved) >= LEAST_CREEP and by_chance < 1 - SURE:
-            said.append(f"Strike creeps towards {more if moved > 0 else less} since the first shots. {words}")
+            said.append(say("samples-strike-creeps", towards=more if moved > 0 else less, words=words))
     return said
 
 
@@ -151,7 +156,7 @@ class Learning:
 
     shift_m: float
     real: bool
-    sentence: str
+    sentence: Said
 
 
 def learning(carries_m: Sequence[float]) -> Learning | None:
@@ -161,11 +166,9 @@ def learning(carries_m: Sequence[float]) -> Learning | None:
     first, rest = np.asarray(carries_m[:STRANGE]), np.asarray(carries_m[STRANGE:])
     shift = float(rest.mean() - np.mean(carries_m))
     real = different_chance(first, rest) < 2 * (1 - SURE)
-    way = "further" if shift > 0 else "shorter"
-    words = f"The first {STRANGE} shots were like the rest."
+    words = say("samples-first-shots-were-like", strange=STRANGE)
     if real:
-        further = f"it carries {yd_text(abs(shift))} yd {way}"
-        words = f"The first {STRANGE} shots were unlike the rest. Without them {further}."
+        words = say("samples-first-shots-were-unlike", strange=STRANGE, shift=far(abs(shift)), further=shift > 0)
     return Learning(shift, real, words)
 
 
@@ -173,7 +176,7 @@ def learning(carries_m: Sequence[float]) -> Learning | None:
 class Steadiness:
     """Whether the player is still the same as at the first shot. tired: club speed has gone."""
 
-    sentence: str
+    sentence: Said
     tired: bool
 
 
@@ -191,9 +194,9 @@ def steadiness(
         if (speed := shot.get("club_speed_mps")) is not None and (length := lengths_m.get(build)) is not None
     ]
     drift = speed_drift(swings)
-    said = [drift.sentence if drift else "Too few shots yet to see tiring.", *swing_changes(shots)]
+    said = [drift.sentence if drift else say("samples-too-few-shots-yet"), *swing_changes(shots)]
     if learner is not None:
         mine = [carry for build, shot in shots if build == learner and (carry := shot.get("carry_m")) is not None]
         learnt = learning(mine)
         said += [learnt.sentence] if learnt and learnt.real else []
-    return Steadiness(" ".join(said), bool(drift and drift.tired))
+    return Steadiness(joined(said), bool(drift and drift.tired))

@@ -8,9 +8,9 @@ from dataclasses import dataclass
 import numpy as np
 
 from ..impact import Lie
+from ..said import NOTHING, Said, joined, listed, say, term
 from ..shots import CLEAN_LIES, STOCK_IN, Intent, Shot
-from ..units import feet, shown
-from .beside import beside, chance_words, far_words, read_of, spin_words, way
+from .beside import beside, chance_words, far_words, height_words, read_of, spin_words
 from .trend import different_chance
 
 LEAST_STOCK = 3
@@ -28,7 +28,7 @@ class BesideStock:
     n: int
     by: dict[str, float]
     sure: bool
-    sentence: str
+    sentence: Said
 
 
 def full_swings(shots: Sequence[Shot]) -> list[Shot]:
@@ -60,12 +60,11 @@ def by_lie(shots: Sequence[Shot]) -> list[BesideStock]:
     return made
 
 
-def _sentence(lie: Lie, n: int, by: dict[str, float], sure: bool) -> str:
-    higher = by.get("peak_m", 0.0)
+def _sentence(lie: Lie, n: int, by: dict[str, float], sure: bool) -> Said:
     parts = [
-        far_words(by["carry_m"]) if "carry_m" in by else "",
+        far_words(by["carry_m"]) if "carry_m" in by else NOTHING,
         spin_words(by.get("spin_rpm", 0.0)),
-        way(higher, f"{shown(abs(feet(higher)))} ft", "higher", "lower") if abs(feet(higher)) >= LEAST_FT else "",
+        height_words(by.get("peak_m", 0.0)),
     ]
-    words = f"From {lie.value.replace('_', ' ')}: {', '.join(filter(None, parts)) or 'nothing to compare'}."
-    return words if sure else words + chance_words(n)
+    words = say("lie-beside-stock", lie=term("lie", lie), by=listed(parts) or say("lie-nothing-to-compare"))
+    return words if sure else joined([words, chance_words(n)])

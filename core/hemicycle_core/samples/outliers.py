@@ -13,8 +13,8 @@ from numpy.typing import NDArray
 from ..flight import Launch, fly
 from ..heads import HeadType
 from ..impact import Lie
+from ..said import NOTHING, Said, far, number, say, spin
 from ..shots import LAUNCH, Shot, Strike, columns_of
-from ..units import shown, yd_text
 
 Floats = NDArray[np.float64]
 
@@ -49,7 +49,7 @@ class Unlike:
     """index: in the shots given. sentence: why it is questioned."""
 
     index: int
-    sentence: str
+    sentence: Said
     kind: Unlikely = Unlikely.SHORT
 
 
@@ -71,7 +71,7 @@ def unlike_the_others(carries_m: Sequence[float], called: Sequence[bool] = ()) -
         limit = UNLIKE_CALLED if called and called[index] else UNLIKE
         if abs(carry - middle) > limit * spread:
             short = bool(carry < middle)
-            away = f"{yd_text(abs(carry - middle))} yd {'short of' if short else 'past'} the others."
+            away = say("samples-others", carry=far(abs(carry - middle)), short=short)
             found.append(Unlike(index, away, Unlikely.SHORT if short else Unlikely.LONG))
     return found
 
@@ -90,7 +90,7 @@ def _most_smash(head_type: HeadType) -> float:
     return MOST_SMASH.get(head_type, 1.53)
 
 
-def smash_doubted(groups: Sequence[tuple[Sequence[Shot], HeadType]]) -> str:
+def smash_doubted(groups: Sequence[tuple[Sequence[Shot], HeadType]]) -> Said:
     """What is to be said of a monitor most of whose smash figures stand above what a club can do; empty of one that
     can be trusted. Said once of the bay, not shot by shot."""
     over = [
@@ -100,11 +100,8 @@ def smash_doubted(groups: Sequence[tuple[Sequence[Shot], HeadType]]) -> str:
         if shot.kept and (ball := shot.get("ball_speed_mps")) and (club := shot.get("club_speed_mps"))
     ]
     if len(over) < LEAST_SMASHES or sum(over) < SMASH_DOUBTED * len(over):
-        return ""
-    return (
-        f"{sum(over)} of {len(over)} smash figures are above what a club can do: this bay reads club speed low or ball "
-        "speed high. Compare builds on carry and landing; have the monitor checked."
-    )
+        return NOTHING
+    return say("samples-smash-figures-above-what", above=sum(over), figures=len(over))
 
 
 def _heavy(shots: Sequence[Shot], head_type: HeadType) -> list[Unlike]:
@@ -122,7 +119,7 @@ def _heavy(shots: Sequence[Shot], head_type: HeadType) -> list[Unlike]:
         spread = 1.4826 * float(np.median(np.abs(spins - np.median(spins))))
         near = abs(seen["carry_m"][index] / np.median(carries) - 1) <= HEAVY_CARRY_SHARE
         if near and less >= max(HEAVY_SPIN_RPM, UNLIKE_CALLED * spread):
-            said = f"Carried like the others with {shown(less, -1)} rpm less spin: heavy off the mat?"
+            said = say("samples-carried-like-others-less", less=spin(less, -1))
             found.append(Unlike(index, said, Unlikely.HEAVY))
     return found
 
@@ -136,11 +133,11 @@ def _misreads(shots: Sequence[Shot], flown: Floats, head_type: HeadType, *, smas
     above = np.zeros(len(shots), dtype=bool) if smash_off else smash > _most_smash(head_type)
     for index in np.flatnonzero(above | (smash < LEAST_SMASH)):
         way = "above" if smash[index] > 1 else "below"
-        said = f"Smash {shown(smash[index], 2)} is {way} what a club can do. Is it a misread?"
+        said = say("samples-smash-what-club-can", smash=number(smash[index], 2), way=way)
         found.append(Unlike(int(index), said, Unlikely.MISREAD))
     for index in np.flatnonzero((flown > SHORTEST_M) & (np.abs(seen["carry_m"] / flown - 1) > OFF_FLIGHT)):
-        reads = yd_text(float(seen["carry_m"][index]))
-        said = f"Its launch flies about {yd_text(flown[index])} yd and it reads {reads}. Is it a misread?"
+        reads = far(float(seen["carry_m"][index]))
+        said = say("samples-launch-flies-about-reads", flown=far(flown[index]), reads=reads)
         found.append(Unlike(int(index), said, Unlikely.MISREAD))
     return found
 

@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import dataclass, replace
 
-from ..units import shown
+from ..said import NOTHING, Said, number, say
 
 NEAR_S = 2.0  # of a switch of clubs: either may have been in hand
 LATE_S = 30.0  # on the way for so long, more than one thing may have gone wrong
@@ -63,7 +63,7 @@ class HeldBy:
     is not sure, in a few words."""
 
     session: int | None
-    why: str = ""
+    why: Said = NOTHING
 
 
 def held_by(spells: Sequence[Spell], came_s: float, hit_s: float | None) -> HeldBy:
@@ -77,15 +77,15 @@ def held_by(spells: Sequence[Spell], came_s: float, hit_s: float | None) -> Held
     if not _told(came_s, hit_s):
         late = came_s - now.since_s
         if before is not None and _another(before, now) and late < ARRIVES_S:
-            return HeldBy(None, f"came {shown(max(late, 0.0), 1)} s after the bay was handed on")
+            return HeldBy(None, say("samples-came-s-after-bay", late=number(max(late, 0.0), 1)))
         return HeldBy(now.session)
     assert hit_s is not None
     at = max((i for i, each in enumerate(spells) if each.since_s <= hit_s), default=0)
     mine, ahead = spells[at], spells[at + 1] if at + 1 < len(spells) else None
     if ahead is not None and _another(mine, ahead) and ahead.since_s - hit_s < NEAR_S:
-        return HeldBy(None, f"hit {shown(ahead.since_s - hit_s, 1)} s before the bay was handed on")
+        return HeldBy(None, say("samples-hit-s-before-bay", since=number(ahead.since_s - hit_s, 1)))
     if at > 0 and _another(spells[at - 1], mine) and hit_s - mine.since_s < NEAR_S:
-        return HeldBy(None, f"hit {shown(max(hit_s - mine.since_s, 0.0), 1)} s after the bay was handed on")
+        return HeldBy(None, say("samples-hit-s-after-bay", hit=number(max(hit_s - mine.since_s, 0.0), 1)))
     return HeldBy(mine.session)
 
 
@@ -114,7 +114,7 @@ class HitWith:
 
     build: int
     instead: int | None = None
-    why: str = ""
+    why: Said = NOTHING
     hit_s: float | None = None
 
 
@@ -128,7 +128,7 @@ def hit_with(taken: Sequence[Taken], came_s: float, hit_s: float | None, *, jump
     """
     if not _told(came_s, hit_s):
         found = _by_coming(taken, came_s)
-        jumped = f"the monitor’s clock is {shown(abs(jumped_s))} s off what it was"
+        jumped = say("samples-monitors-clock-s-off", jumped=number(abs(jumped_s)))
         return replace(found, why=jumped) if jumped_s else found
     assert hit_s is not None
     before = [each for each in taken if each.at_s <= hit_s]
@@ -137,13 +137,13 @@ def hit_with(taken: Sequence[Taken], came_s: float, hit_s: float | None, *, jump
     at = there.index(mine)
     since, until = hit_s - mine.at_s, (there[at + 1].at_s - hit_s) if at + 1 < len(there) else None
     if until is not None and until < NEAR_S and there[at + 1].build != mine.build:
-        return HitWith(
-            mine.build, there[at + 1].build, f"hit {shown(until, 1)} s before the next club was taken", hit_s
-        )
+        return HitWith(mine.build, there[at + 1].build, say("samples-hit-s-before-next", until=number(until, 1)), hit_s)
     if at > 0 and since < NEAR_S and there[at - 1].build != mine.build:
-        return HitWith(mine.build, there[at - 1].build, f"hit {shown(max(since, 0.0), 1)} s after it was taken", hit_s)
+        return HitWith(
+            mine.build, there[at - 1].build, say("samples-hit-s-after-was", since=number(max(since, 0.0), 1)), hit_s
+        )
     if came_s - hit_s > LATE_S and there[-1].build != mine.build:
-        return HitWith(mine.build, there[-1].build, f"came {shown(came_s - hit_s)} s after it was hit", hit_s)
+        return HitWith(mine.build, there[-1].build, say("samples-came-s-after-was", came=number(came_s - hit_s)), hit_s)
     return HitWith(mine.build, hit_s=hit_s)
 
 
@@ -151,5 +151,7 @@ def _by_coming(taken: Sequence[Taken], came_s: float) -> HitWith:
     """The one in hand when it came; the one before where that was taken only just now."""
     now = taken[-1]
     if len(taken) > 1 and came_s - now.at_s < ARRIVES_S and taken[-2].build != now.build:
-        return HitWith(now.build, taken[-2].build, f"came {shown(max(came_s - now.at_s, 0.0), 1)} s after it was taken")
+        return HitWith(
+            now.build, taken[-2].build, say("samples-came-s-after-was-2", came=number(max(came_s - now.at_s, 0.0), 1))
+        )
     return HitWith(now.build)

@@ -10,8 +10,8 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from enum import StrEnum
 
+from ..said import Said, angle, joined, say, term
 from ..samples.averages import average
-from ..units import shown
 
 STEEP_DEG, SHALLOW_DEG = -6.0, -3.0
 LEAST_SHOTS = 5
@@ -23,12 +23,8 @@ class Delivery(StrEnum):
     SHALLOW = "shallow"
 
 
-DELIVERY_WORDS = {Delivery.STEEP: "steep", Delivery.MIDDLING: "neither steep nor shallow", Delivery.SHALLOW: "shallow"}
-DIVOT_WORDS = {
-    Delivery.STEEP: "deep divots",
-    Delivery.MIDDLING: "divots of a usual depth",
-    Delivery.SHALLOW: "hardly a divot",
-}
+DELIVERY_WORDS = {kind: term("delivery", kind) for kind in Delivery}
+DIVOT_WORDS = {kind: term("divots", kind) for kind in Delivery}
 
 
 @dataclass(frozen=True)
@@ -40,7 +36,7 @@ class Delivered:
     measured: bool
     attack_deg: float | None
     shots: int
-    sentence: str
+    sentence: Said
 
 
 def _kind(attack_deg: float) -> Delivery:
@@ -53,14 +49,16 @@ def delivered(attacks_deg: Sequence[float], called: Delivery | None = None) -> D
     """How the player comes down. attacks_deg: of the full swings with wedges, where the monitor read them; with fewer
     than five the call stands. Where the two disagree both are said."""
     mean = average(list(attacks_deg))
-    by_eye = f" The divots said {DELIVERY_WORDS[called]}." if called is not None else ""
     if mean is None or mean.n < LEAST_SHOTS:
         have = 0 if mean is None else mean.n
         if called is None:
-            return Delivered(None, False, None, have, "Not known: call it from the divots, or let the monitor read it.")
-        words = f"{DELIVERY_WORDS[called].capitalize()}, as called from the divots."
+            return Delivered(None, False, None, have, say("wedges-not-known-call-from"))
+        words = say("wedges-called-from-divots", kind=DELIVERY_WORDS[called])
         return Delivered(called, False, None if mean is None else mean.mean, have, words)
     kind = _kind(mean.mean)
-    down = f"{shown(abs(mean.mean))}° {'down' if mean.mean < 0 else 'up'}"
-    words = f"{DELIVERY_WORDS[kind].capitalize()}: {down} over {mean.n} wedge shots, measured."
-    return Delivered(kind, True, mean.mean, mean.n, words + (by_eye if called not in (None, kind) else ""))
+    words = say(
+        "wedges-delivery-measured", kind=DELIVERY_WORDS[kind], by=angle(abs(mean.mean)), down=mean.mean < 0, n=mean.n
+    )
+    if called is not None and called is not kind:
+        words = joined([words, say("wedges-divots-said", kind=DELIVERY_WORDS[called])])
+    return Delivered(kind, True, mean.mean, mean.n, words)

@@ -21,6 +21,7 @@ from ..flight import Air, Anchor, Launch, fly
 from ..flight.aero import BALL_RADIUS_M
 from ..heads import HeadType
 from ..impact import ATTACK_DEG, DRY_FRICTION, DRY_FRICTION_SD, GRIP_SHARE, Lie, least_of
+from ..said import NOTHING, Form, Said, angle, joined, say, with_and
 from .delivery import Delivery
 
 # How far the hands take loft off at impact with a full wedge: touring players 11 degrees, most others 5 to 9.
@@ -31,10 +32,7 @@ LAUNCH_SD_DEG, SPIN_SHARE = 1.0, 0.07  # what `impact` leaves unexplained
 SIDE_80 = 1.2816
 LEAST_SHOTS = 3
 OLD_ROUNDS = 75  # by judgement: a prompt to test, never a verdict
-SOURCE = (
-    "Published averages up to the set wedge; beyond it reckoned from impact and friction, and moved to how this player "
-    "leans the shaft. Good to about 2° of launch and a tenth of the spin."
-)
+SOURCE = say("wedges-published-averages-up-set")
 
 
 @dataclass(frozen=True)
@@ -154,9 +152,9 @@ class Cause:
     """What a high launch with little spin may come from. why: what speaks for it, empty where nothing does yet; test:
     what would tell."""
 
-    what: str
-    why: str
-    test: str
+    what: Said
+    why: Said
+    test: Said
 
 
 @dataclass(frozen=True)
@@ -168,7 +166,7 @@ class WedgeFlight:
     means: Mapping[str, float]
     where: Mapping[str, int]
     high_little: bool
-    sentence: str
+    sentence: Said
     causes: tuple[Cause, ...] = field(default=())
 
 
@@ -181,43 +179,43 @@ def causes_of(looks: Looks) -> tuple[Cause, ...]:
     on_mat = looks.lies <= {Lie.MAT} and bool(looks.lies)
     digs = []
     if looks.delivery is Delivery.STEEP:
-        digs.append("a steep delivery")
+        digs.append(say("wedges-steep-delivery"))
     if looks.bounce_deg is not None and looks.bounce_deg <= LOW_BOUNCE_DEG:
-        digs.append(f"{looks.bounce_deg:g}° of bounce")
+        digs.append(say("wedges-of-bounce", bounce=angle(looks.bounce_deg, form=Form.SHORT)))
     if looks.soft:
-        digs.append("soft turf")
+        digs.append(say("wedges-soft-turf"))
     sits = []
     if looks.delivery is Delivery.SHALLOW:
-        sits.append("a shallow delivery")
+        sits.append(say("wedges-shallow-delivery"))
     if looks.bounce_deg is not None and looks.bounce_deg >= HIGH_BOUNCE_DEG:
-        sits.append(f"{looks.bounce_deg:g}° of bounce")
+        sits.append(say("wedges-of-bounce", bounce=angle(looks.bounce_deg, form=Form.SHORT)))
     if looks.firm:
-        sits.append("firm turf")
-    aged = "worn, as it was stated" if looks.worn else ""
+        sits.append(say("wedges-firm-turf"))
+    aged = say("wedges-worn-was-stated") if looks.worn else NOTHING
     if not aged and looks.age_rounds is not None and looks.age_rounds >= OLD_ROUNDS:
-        aged = f"{looks.age_rounds} rounds old"
-    from_turf = "Hit it from turf: off a mat a sole neither digs nor sits up."
+        aged = say("wedges-rounds-old", age_rounds=looks.age_rounds)
+    from_turf = say("wedges-hit-from-turf-off")
     found = [
         Cause(
-            "the contact is high on the face",
-            f"{looks.high} of {looks.called} called high" if often else "",
-            "Powder the face and call the next five strikes.",
+            say("wedges-contact-high-face"),
+            say("wedges-called-high", high=looks.high, called=looks.called) if often else NOTHING,
+            say("wedges-powder-face-call-next"),
         ),
         Cause(
-            "the grass or the face is wet",
-            "hit from wet turf" if looks.wet else "",
-            "Wipe face and ball, hit five from dry turf or a mat.",
+            say("wedges-grass-face-wet"),
+            say("wedges-hit-from-wet-turf") if looks.wet else NOTHING,
+            say("wedges-wipe-face-ball-hit"),
         ),
-        Cause("the grooves are worn", aged, "Hit a fresh one of its loft beside it, dry and wet."),
+        Cause(say("wedges-grooves-worn"), aged, say("wedges-hit-fresh-one-loft")),
         Cause(
-            "the sole digs, so that the ball rides up the face",
-            " and ".join(digs) if len(digs) > 1 or (looks.soft and digs) else "",
-            from_turf if on_mat else "Hit a wider sole or more bounce of its loft from the same turf.",
+            say("wedges-sole-digs-so-ball"),
+            with_and(digs) if len(digs) > 1 or (looks.soft and digs) else NOTHING,
+            from_turf if on_mat else say("wedges-hit-wider-sole-more"),
         ),
         Cause(
-            "the sole sits up on firm ground, the face open above all",
-            " and ".join(sits) if len(sits) > 1 or (looks.firm and sits) else "",
-            from_turf if on_mat else "Hit it square and from softer turf; then less bounce from the same turf.",
+            say("wedges-sole-sits-up-firm"),
+            with_and(sits) if len(sits) > 1 or (looks.firm and sits) else NOTHING,
+            from_turf if on_mat else say("wedges-hit-square-from-softer"),
         ),
     ]
     return tuple(sorted(found, key=lambda each: not each.why))
@@ -235,18 +233,18 @@ def flight_of(means: Mapping[str, float], windows: Mapping[str, Window], looks: 
     return WedgeFlight(dict(windows), dict(means), where, high_little, _sentence(where, shots), causes)
 
 
-def _sentence(where: Mapping[str, int], shots: int) -> str:
+def _sentence(where: Mapping[str, int], shots: int) -> Said:
     """How it flies beside its window, in a few words."""
     if "launch_deg" not in where or "spin_rpm" not in where:
-        return "Launch and spin are not read: its flight cannot be held against its loft."
-    few = " With so few shots that may be chance." if shots < LEAST_SHOTS else ""
+        return say("wedges-launch-spin-not-read")
+    few = say("wedges-so-few-shots-may") if shots < LEAST_SHOTS else NOTHING
     up, spun = where["launch_deg"], where["spin_rpm"]
     if up == 1 and spun == -1:
-        return f"High with little spin: hard to control, in wind above all.{few}"
+        return joined([say("wedges-high-little-spin-hard"), few])
     if up == 1:
-        return f"Higher than its loft and speed make, with the spin it should have.{few}"
+        return joined([say("wedges-higher-than-loft-speed"), few])
     if spun == -1:
-        return f"Less spin than its loft and speed make.{few}"
+        return joined([say("wedges-less-spin-than-loft"), few])
     if up == -1 or spun == 1:
-        return "Lower with more spin: easier to control."
-    return "As its loft and speed make it."
+        return say("wedges-lower-more-spin-easier")
+    return say("wedges-loft-speed-make")

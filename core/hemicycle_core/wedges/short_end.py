@@ -12,8 +12,8 @@ from ..bag import Carried, HeadType, StepWish, in_order
 from ..bag.gaps import CROWDED_M
 from ..bag.remarks import spread_of
 from ..runs import COMFORTABLE
+from ..said import NOTHING, Form, Said, angle, far, joined, listed, say, with_and
 from ..samples.overlap import smallest_useful_step
-from ..units import shown, yards, yd_text
 
 END_SHOTS = 3  # an end is the mean of three to five kept shots
 FEW_SHOTS = 5
@@ -30,9 +30,8 @@ class School(StrEnum):
 
 
 SCHOOL_WHY = {
-    School.SHORTEST: "Shortest first: the most lofted wedge plays the widest set of shots, so its sole and loft come "
-    "first and the rest is cut up to the set wedge.",
-    School.SET_WEDGE: "From the set wedge down: its carry is the one that is there, and each wedge steps down from it.",
+    School.SHORTEST: say("wedges-shortest-first-most-lofted"),
+    School.SET_WEDGE: say("wedges-from-set-wedge-down"),
 }
 
 
@@ -41,7 +40,7 @@ class End:
     """One end: the club, its carry, and what is still to be done for it; empty where it stands."""
 
     club: Carried
-    missing: str
+    missing: Said
 
 
 @dataclass(frozen=True)
@@ -56,7 +55,7 @@ class Step:
     ball_step_mps: float | None
     over_m: float
     few: bool
-    sentence: str
+    sentence: Said
 
 
 @dataclass(frozen=True)
@@ -64,9 +63,9 @@ class Stage:
     """A stage of the work. done: whether it stands; words: what it is, or what it yielded."""
 
     key: str
-    name: str
+    name: Said
     done: bool
-    words: str
+    words: Said
 
 
 @dataclass(frozen=True)
@@ -78,8 +77,8 @@ class ShortEnd:
     high: End | None
     steps: tuple[Step, ...]
     stages: tuple[Stage, ...]
-    why: str
-    sentence: str
+    why: Said
+    sentence: Said
     unhit: tuple[str, ...]
 
 
@@ -107,12 +106,11 @@ def soles_differ(soles: Iterable[str]) -> bool:
 
 def _end(club: Carried, *, lob: bool) -> End:
     if club.on_order and not club.shots:
-        return End(club, f"hit {club.name} when it is here: until then its carry is a prediction")
+        return End(club, say("wedges-hit-when-here-until", name=club.name))
     if club.shots >= END_SHOTS:
-        return End(club, "")
+        return End(club, NOTHING)
     have = END_SHOTS - club.shots
-    how = " at the most you would hit it on the course" if lob and club.swing != COMFORTABLE else ""
-    return End(club, f"hit {club.name} {have} more {'time' if have == 1 else 'times'}{how}")
+    return End(club, say("wedges-hit-more", name=club.name, n=have, at_most=lob and club.swing != COMFORTABLE))
 
 
 def _step(lower: Carried, upper: Carried, wish: StepWish) -> Step:
@@ -124,17 +122,17 @@ def _step(lower: Carried, upper: Carried, wish: StepWish) -> Step:
     return Step(lower, upper, step, balls, over, few, _step_words(lower, upper, step, over, wish))
 
 
-def _step_words(lower: Carried, upper: Carried, step_m: float, over_m: float, wish: StepWish) -> str:
+def _step_words(lower: Carried, upper: Carried, step_m: float, over_m: float, wish: StepWish) -> Said:
     kept = next((club for club in (lower, upper) if club.kept_for), None)
     if over_m:
-        return f"{yd_text(over_m)} yd wider than the {wish.text} wanted."
+        return say("wedges-wider-than-wanted", over=far(over_m), wanted=wish.text)
     if step_m < CROWDED_M and kept is None:
-        return "The two do the same."
+        return say("wedges-two-do-same")
     if kept is not None and step_m < wish.least_m:
-        return f"Near on purpose: {kept.name} is kept for {kept.kept_for}."
+        return say("wedges-near-purpose-kept", name=kept.name, shot=kept.kept_for)
     if step_m < wish.least_m - 1e-6:
-        return f"Narrower than the {wish.text} wanted."
-    return "As wanted."
+        return say("wedges-narrower-than-wanted", wanted=wish.text)
+    return say("wedges-wanted")
 
 
 def short_end(
@@ -162,7 +160,7 @@ def short_end(
     ends = _end(low, lob=True), _end(high, lob=False)
     lofted = [name for name, loft in unknown if loft is not None and loft > (low.loft_deg or 90)]
     if lofted:
-        ends = End(low, f"hit {lofted[-1]} {END_SHOTS} times at the most you would hit it on the course"), ends[1]
+        ends = End(low, say("wedges-hit-at-the-most", name=lofted[-1], n=END_SHOTS)), ends[1]
     stages = _stages(ends, steps, school, sole)
     return ShortEnd(*ends, steps, stages, SCHOOL_WHY[school], _sentence(ends, steps, wish), unhit)
 
@@ -170,40 +168,61 @@ def short_end(
 def _stages(ends: tuple[End, End], steps: Sequence[Step], school: School, sole: str) -> tuple[Stage, ...]:
     low, high = ends
     missing = [end.missing for end in ends if end.missing]
-    stood = f"{yd_text(low.club.carry_m)} with {low.club.name}, {yd_text(high.club.carry_m)} with {high.club.name}"
+    stood = say(
+        "wedges-both-stand",
+        low=far(low.club.carry_m),
+        lowest=low.club.name,
+        high=far(high.club.carry_m),
+        highest=high.club.name,
+    )
     wide = [step for step in steps if step.over_m]
     the_ends = Stage(
-        "ends", "Both ends", not missing, f"{', '.join(missing).capitalize()}." if missing else f"{stood}."
+        "ends",
+        say("wedges-both-ends"),
+        not missing,
+        say("capital-sentence", said=listed(missing)) if missing else say("sentence", said=stood),
     )
     cut = Stage(
         "cut",
-        "The cut",
+        say("wedges-cut"),
         not missing and not wide,
-        f"{len(wide)} {'step is' if len(wide) == 1 else 'steps are'} too wide." if wide else "No step is too wide.",
+        say("wedges-steps-too-wide", n=len(wide)) if wide else say("wedges-no-step-too-wide"),
     )
-    chosen = f"Chosen: {sole}." if sole else f"Not chosen yet for {low.club.name}."
-    lofted = f"{low.club.loft_deg:g}°" if low.club.loft_deg is not None else "not stated"
-    sole_stage = Stage("sole", f"Sole of {low.club.name}", bool(sole), chosen)
-    loft = Stage("loft", "Its loft", bool(sole) and not low.missing, f"{lofted}, carries {yd_text(low.club.carry_m)}.")
+    chosen = say("wedges-chosen", sole=sole) if sole else say("wedges-not-chosen-yet", name=low.club.name)
+    lofted = (
+        say("of-loft", loft=angle(low.club.loft_deg, form=Form.SHORT))
+        if low.club.loft_deg is not None
+        else say("wedges-not-stated")
+    )
+    sole_stage = Stage("sole", say("wedges-sole", name=low.club.name), bool(sole), chosen)
+    loft = Stage(
+        "loft",
+        say("wedges-loft"),
+        bool(sole) and not low.missing,
+        say("wedges-loft-carries", loft=lofted, carry=far(low.club.carry_m)),
+    )
     if school is School.SET_WEDGE:
         return the_ends, cut, sole_stage, loft
     return sole_stage, loft, the_ends, cut
 
 
-def _sentence(ends: tuple[End, End], steps: Sequence[Step], wish: StepWish) -> str:
+def _sentence(ends: tuple[End, End], steps: Sequence[Step], wish: StepWish) -> Said:
     low, high = ends
     missing = [end.missing for end in ends if end.missing]
     if missing:
-        return f"First both ends: {' and '.join(missing)}."
+        return say("wedges-first-both-ends", missing=with_and(missing))
     between = [step for step in steps if step.upper.carry_m <= high.club.carry_m + 1e-6]
     wide = [step for step in between if step.over_m]
-    asked = f"steps of {wish.text} yd are wanted"
+    asked = say("wedges-steps-wanted", least=far(wish.least_m), most=far(wish.most_m))
     if not wide:
-        return f"{yd_text(low.club.carry_m)} to {yd_text(high.club.carry_m)} yd, and no step is too wide: {asked}."
+        return say("wedges-between-ends", low=far(low.club.carry_m), high=far(high.club.carry_m), asked=asked)
     widest = max(wide, key=lambda step: step.step_m)
-    return (
-        f"{yd_text(widest.step_m)} yd between {widest.lower.name} and {widest.upper.name}: {asked}, a tenth more at "
-        "most."
+    return say(
+        "wedges-widest-step",
+        step=far(widest.step_m),
+        lower=widest.lower.name,
+        upper=widest.upper.name,
+        asked=asked,
     )
 
 
@@ -217,7 +236,7 @@ class Schools:
     part: int
     proposed: int | None
     useful_m: float
-    sentence: str
+    sentence: Said
 
 
 def schools(
@@ -247,33 +266,20 @@ def schools(
     seldom = uses is not None and uses < SELDOM and part < each
     if seldom:
         each = part
-    span = f"{yd_text(space)} yd from {low.name} to {high.name}"
-    a_wedge = f"a wedge for each yardage asks for {_count(each)} between"
-    wide = f"with part swings {_count(part)} will do, in steps of {shown(yards(space / (part + 1)))}"
-    why = ""
-    if room < wanted:
-        why = f" Closer than {yd_text(useful)} yd this spread cannot use."
+    span = say("wedges-span", space=far(space), lowest=low.name, highest=high.name)
+    both = say("wedges-by-school", span=span, each=each, part=part, step=far(space / (part + 1)))
+    why = [say("wedges-closer-than-spread-cannot", useful=far(useful))] if room < wanted else []
     if seldom:
-        why += " A full shot into it comes up less than once in two rounds."
+        why.append(say("wedges-full-shot-into-comes"))
     if each == part:
-        words = f"{span}: {_count(each)} between, by either school.{why}"
-        return Schools(each, part, each, useful, words)
+        words = say("wedges-by-either-school", span=span, n=each)
+        return Schools(each, part, each, useful, joined([words, *why]))
     if fewer:
-        costs = {"well": "part swings repeat", "not": "part swings do not repeat: that is what it costs"}
-        said = f" This player’s {costs[eases]}." if eases in costs else " Hit part swings to know what it costs."
-        return Schools(each, part, part, useful, f"{span}: {a_wedge}; {wide}. Fewer are wanted.{said}{why}")
+        costs = say("wedges-fewer-costs", eases=eases or "unknown")
+        return Schools(each, part, part, useful, joined([both, say("wedges-fewer-wanted"), costs, *why]))
     if eases == "well":
-        words = f"{span}: {a_wedge}; {wide}. This player’s part swings repeat: the wide steps may stand."
-        return Schools(each, part, part, useful, words + why)
+        return Schools(each, part, part, useful, joined([both, say("wedges-part-swings-repeat"), *why]))
     if eases == "not":
-        words = f"{span}: {a_wedge}; {wide}. This player’s part swings do not repeat: a wedge for each yardage."
-        return Schools(each, part, each, useful, words + why)
-    repeat = "Hit part swings to know whether they repeat."
-    if part_swings:
-        repeat = "The part swings so far repeat about as most players’ do: either may be right."
-    words = f"{span}: {a_wedge}; {wide}. {repeat}"
-    return Schools(each, part, None, useful, words + why)
-
-
-def _count(number: int) -> str:
-    return ("no wedge", "one wedge", "two wedges", "three wedges", "four wedges")[number]
+        return Schools(each, part, each, useful, joined([both, say("wedges-part-swings-do-not"), *why]))
+    repeat = say("wedges-part-swings-so-far") if part_swings else say("wedges-hit-part-swings-to-know")
+    return Schools(each, part, None, useful, joined([both, repeat, *why]))

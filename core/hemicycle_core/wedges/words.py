@@ -6,6 +6,7 @@ from collections.abc import Mapping, Sequence
 from enum import StrEnum
 
 from ..errors import BadInput
+from ..said import NOTHING, Said, number, say, term
 
 MOST_USES = 18.0
 
@@ -54,33 +55,9 @@ class WedgeWish(StrEnum):
     TRIP = "trip"
 
 
-WEDGE_WISH_WORDS = {
-    WedgeWish.EVEN: "even steps",
-    WedgeWish.LOWER: "lower flight, more spin",
-    WedgeWish.STOP: "more stop on short shots",
-    WedgeWish.FEWER: "fewer wedges",
-    WedgeWish.FRESH: "the same but fresh",
-    WedgeWish.TRIP: "a trip with another set",
-}
-WISH_LEADS = {
-    WedgeWish.EVEN: "The space between the ends is cut into equal steps.",
-    WedgeWish.LOWER: "Launch and spin of each wedge are held against its loft; lower with more spin is better.",
-    WedgeWish.STOP: "Short jobs into firm greens weigh in; old against fresh is worth hitting.",
-    WedgeWish.FEWER: "Part swings decide how wide a step may stand: hit three-quarter and half.",
-    WedgeWish.FRESH: "Like for like: the old one’s carry and flight are what a new one is held against.",
-    WedgeWish.TRIP: "A course of its own with its share of the rounds, and a plan that swaps clubs for it.",
-}
-COMPLAINT_WORDS = {
-    Complaint.RUNS_OUT: "it does not stop",
-    Complaint.BALLOONS: "it flies too high",
-    Complaint.DIGS: "it digs",
-    Complaint.THIN: "it is thinned",
-    Complaint.SAND: "it stays in the sand",
-    Complaint.DISTANCE: "its distance varies",
-    Complaint.GAP: "its step is wrong",
-    Complaint.LINE: "it goes off line",
-    Complaint.WORN: "its grooves are gone",
-}
+WEDGE_WISH_WORDS = {wish: term("wedge-wish", wish) for wish in WedgeWish}
+WISH_LEADS = {wish: term("wedge-wish-leads", wish) for wish in WedgeWish}
+COMPLAINT_WORDS = {complaint: term("complaint", complaint) for complaint in Complaint}
 
 
 def check_uses(uses: Mapping[str, float]) -> dict[str, float]:
@@ -89,9 +66,9 @@ def check_uses(uses: Mapping[str, float]) -> dict[str, float]:
     known = set(WedgeUse)
     for use, often in uses.items():
         if use not in known:
-            raise BadInput(f"“{use}” is no shot that a wedge is used for.", field="uses")
+            raise BadInput(say("wedges-no-shot-wedge-used", use=use), field="uses")
         if not 0 <= often <= MOST_USES:
-            raise BadInput(f"A wedge is used 0 to {MOST_USES:g} times a round for one shot.", field="uses")
+            raise BadInput(say("wedges-used-times-a-round", most=number(MOST_USES)), field="uses")
     return {use: float(often) for use, often in uses.items() if often > 0}
 
 
@@ -100,17 +77,17 @@ def check_complaints(complaints: Sequence[str]) -> list[str]:
     known = set(Complaint)
     for each in complaints:
         if each not in known:
-            raise BadInput(f"“{each}” is no complaint that can be tested.", field="complaints")
+            raise BadInput(say("wedges-no-complaint", complaint=each), field="complaints")
     return list(dict.fromkeys(complaints))
 
 
-def kept_for(uses: Mapping[str, float]) -> str:
+def kept_for(uses: Mapping[str, float]) -> Said:
     """The short shot that a wedge is kept for: sand or a lob, where it is never hit full nor at a yardage; empty
     otherwise, and where nobody said."""
     if uses.get(WedgeUse.FULL) or uses.get(WedgeUse.PART):
-        return ""
+        return NOTHING
     often = {use: uses.get(use, 0.0) for use in (WedgeUse.SAND, WedgeUse.LOB)}
     most = max(often, key=lambda use: often[use])
     if not often[most]:
-        return ""
-    return "sand" if most is WedgeUse.SAND else "the lob"
+        return NOTHING
+    return say("wedges-kept-for-sand") if most is WedgeUse.SAND else say("wedges-kept-for-the-lob")

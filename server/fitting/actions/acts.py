@@ -12,6 +12,7 @@ from typing import Any
 from common.problems import Refused
 from django.db import models
 from django.utils import timezone
+from hemicycle_core.said import Said, joined, say
 from shop.audit import action
 from shop.models import AuditEntry, User
 from shop.trail import in_words, named
@@ -119,7 +120,7 @@ def undo(actor: User, session_id: int) -> FittingSession:
     session = for_change(actor, session_id)
     done, _ = stacks(session, actor)
     if not done:
-        raise Refused("Nothing of yours is left to undo in this session.", kind="nothing_to_undo")
+        raise Refused(say("act-nothing-yours-left-undo"), kind="nothing_to_undo")
     return _turned(session, actor, done[-1], UNDO, lambda before, _after: before)
 
 
@@ -129,7 +130,7 @@ def redo(actor: User, session_id: int) -> FittingSession:
     session = for_change(actor, session_id)
     _, undone = stacks(session, actor)
     if not undone:
-        raise Refused("Nothing of yours is left to do again in this session.", kind="nothing_to_redo")
+        raise Refused(say("act-nothing-yours-left-do"), kind="nothing_to_redo")
     return _turned(session, actor, undone[-1], REDO, lambda _before, after: after)
 
 
@@ -155,7 +156,7 @@ def _turned(
         if what == UNDO and kind == "build" and column == "archived" and wanted:
             _unhit(row)
         if kind == "handing" and not row.test.is_on:
-            raise Refused("The sole test is over: what was said in it stays.", kind="rests_on_it")
+            raise Refused(say("act-sole-test-over-what"), kind="rests_on_it")
         if (kind, column) == ("session", "swing"):
             swings.append((row.swing, wanted))
         setattr(row, column, field.to_python(wanted) if isinstance(field, models.DateTimeField) else wanted)
@@ -182,21 +183,20 @@ def swing_turned(session: FittingSession, was: int, now: int) -> None:
 def _unhit(build: Build) -> None:
     if Shot.objects.of(build.shop_id).filter(run__build=build).exists():
         raise Refused(
-            f"{build.letter or build.name} was hit since it was put up. Its shots stay: take it off the stand on the "
-            "Bag instead.",
+            say("act-was-hit-since-was", letter=build.letter or build.name),
             kind="rests_on_it",
         )
 
 
-def _why(session: FittingSession, entry: AuditEntry) -> str:
+def _why(session: FittingSession, entry: AuditEntry) -> Said:
     """Why an act cannot be turned: what was done to the same rows later."""
     mine = {(kind, pk, column) for kind, pk, column, *_ in entry.detail["rows"]}
     later = (
         AuditEntry.objects.of(session.shop_id).filter(of_session=session.pk, id__gt=entry.pk).select_related("actor")
     )
     after = [each for each in later if mine & {(*row[:3],) for row in each.detail.get("rows", [])}]
-    told = f" {in_words(after[-1])}" if after else ""
-    return f"“{named(entry)}” cannot be taken back alone: something later rests on it.{told} Undo that first."
+    told = in_words(after[-1]) if after else ""
+    return joined([say("act-cannot-taken-back-alone", act=named(entry)), told, say("act-undo-that-first")])
 
 
 def _follow(session: FittingSession, actor: User, touched: set[tuple[str, str]]) -> None:

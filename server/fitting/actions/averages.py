@@ -9,6 +9,7 @@ from typing import Any
 from hemicycle_core.bag.averages import TypedAverage
 from hemicycle_core.errors import BadInput
 from hemicycle_core.formats.club_names import short_name
+from hemicycle_core.said import say
 from shop.audit import action
 from shop.models import AuditEntry, User
 
@@ -34,11 +35,11 @@ def type_averages(actor: User, session_id: int, clubs: Sequence[ClubAverage]) ->
     brought up to date, the rest is added. Known as well as so many balls make it, and marked as typed."""
     session = for_change(actor, session_id)
     if not clubs:
-        raise BadInput("Type the average of one club at least.", field="clubs")
+        raise BadInput(say("act-type-average-one-club"), field="clubs")
     names = [short_name(club.name) for club in clubs]
     twice = next((name for name in names if names.count(name) > 1), None)
     if twice is not None:
-        raise BadInput(f"{twice} stands in two rows. Leave one out.", field="clubs")
+        raise BadInput(say("act-stands-two-rows-leave", twice=twice), field="clubs")
     not_meanwhile(
         session,
         ["club.change", "club.averages"],
@@ -71,7 +72,7 @@ def _averaged(session: FittingSession, club: ClubAverage) -> tuple[Build, list[A
         "typed_total_m": club.total_m,
         "typed_doubt_m": seen.doubt_m,
         "typed_spread_m": None if seen.within_m is None else seen.spread_m,
-        "known_from": f"{session.held_on.day} {session.held_on:%b %Y}, {seen.words}",
+        "known_from": f"{session.held_on.day} {session.held_on:%b %Y}, {seen.words!s}",
     }
     there = Build.objects.of(session.shop_id).filter(session=session, letter="", name=name, archived=False).first()
     if there is None:

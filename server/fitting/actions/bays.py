@@ -10,6 +10,7 @@ from django.db import transaction
 from django.db.models import F
 from django.utils import timezone
 from hemicycle_core.errors import BadInput
+from hemicycle_core.said import say
 from shop.audit import action
 from shop.models import Shop, User
 
@@ -61,13 +62,13 @@ def share_bay(actor: User, session_id: int, *, partner_id: int | None) -> Fittin
     session = for_change(actor, session_id)
     hold = BayHold.objects.of(session.shop_id).select_for_update().filter(session=session).first()
     if hold is None:
-        raise Refused("Take the build that is hit in hand first: the bay serves another session.", kind="bay_elsewhere")
+        raise Refused(say("act-take-build-hit-hand"), kind="bay_elsewhere")
     partner = None
     if partner_id is not None:
         others = FittingSession.objects.of(session.shop_id).filter(bay=session.bay_id, agreed_at=None)
         partner = others.exclude(pk=session.pk).filter(pk=partner_id).first()
         if partner is None:
-            raise BadInput("Choose an open session of this bay.", field="partner")
+            raise BadInput(say("act-choose-open-session-bay"), field="partner")
     hold.partner = partner
     hold.save(update_fields=["partner"])
     note(session, actor, "bay.share", f"session:{session.pk}", partner=partner_id)
@@ -83,11 +84,11 @@ def next_up(actor: User, session_id: int) -> FittingSession:
     up = for_change(actor, session_id)
     hold = BayHold.objects.of(up.shop_id).filter(bay=up.bay_id).first()
     if hold is None or hold.partner_id is None or up.pk not in (hold.session_id, hold.partner_id):
-        raise Refused("Nobody hits in turn here. Choose who does first.", kind="nobody_in_turn")
+        raise Refused(say("act-nobody-hits-turn-here"), kind="nobody_in_turn")
     if hold.session_id == up.pk:
         return up
     if up.in_hand_id is None:
-        raise Refused(f"{up.customer.name} has no club in hand. Take one in hand there first.", kind="no_club")
+        raise Refused(say("act-has-no-club-hand", name=up.customer.name), kind="no_club")
     take_bay(up)
     note(up, actor, "bay.turn", f"session:{up.pk}")
     announce(up, "bay")

@@ -15,6 +15,7 @@ from hemicycle_core.errors import BadInput
 from hemicycle_core.facts import Brief, BriefJob
 from hemicycle_core.facts.brief import MOST_JOBS, tidied
 from hemicycle_core.facts.values import fields_of, names_of, value
+from hemicycle_core.said import listed, say
 from shop.audit import action
 from shop.models import User
 
@@ -28,7 +29,7 @@ from .windows import keep_windows
 class BriefFields(Brief):
     """What the interview found, as it is sent and shown: the brief with the jobs, in the order of the form."""
 
-    jobs: Sequence[BriefJob] = value((), "Jobs")
+    jobs: Sequence[BriefJob] = value((), say("field-jobs"))
 
 
 COLUMNS = names_of(Brief)
@@ -39,8 +40,8 @@ class Clash(Refused):
     """A field was written by someone else meanwhile. detail: by field what stands there now."""
 
     def __init__(self, theirs: dict[str, Any]) -> None:
-        named = ", ".join(LABELS[name] for name in theirs)
-        super().__init__(f"Someone else wrote here meanwhile: {named}. Choose which is to stay.", kind="clash")
+        named = listed(LABELS[name] for name in theirs)
+        super().__init__(say("clash-of-the-brief", fields=named), kind="clash")
         self.detail = {"theirs": theirs}
 
 
@@ -110,7 +111,7 @@ is_whole("jobs", Whole(_jobs, _put_jobs))
 
 def _write_jobs(session: FittingSession, jobs: Sequence[BriefJob]) -> None:
     if len(jobs) > MOST_JOBS:
-        raise BadInput(f"{MOST_JOBS} jobs are the most a brief holds.", field="jobs")
+        raise BadInput(say("act-jobs-most-brief-holds", most_jobs=MOST_JOBS), field="jobs")
     for position, job in enumerate(jobs):
         _check(job, position)
     rows = [

@@ -23,6 +23,7 @@ from hemicycle_core.rack.made import Levelled, Work, level, worked
 from hemicycle_core.rack.specification import build_name
 from hemicycle_core.rack.stock import check_label, check_loft, check_stated
 from hemicycle_core.runs import stock_swing
+from hemicycle_core.said import Form, as_data, far, joined, number, say
 from hemicycle_core.units import METRES_PER_INCH
 from hemicycle_core.wedges.words import check_complaints, check_uses
 from rack.models import Head, Shaft
@@ -42,16 +43,15 @@ def check_typed(name: str, head_type: str, carry_m: float | None, total_m: float
     if carry_m is not None:
         Carried(name, HeadType(head_type), carry_m, carry_m if total_m is None else total_m)
         if total_m is not None and total_m < carry_m:
-            raise BadInput(f"{name}: the total cannot be under the carry.", field="typed_total_m")
-        if carry_m > 340:
-            raise BadInput(
-                f"{name}: a carry over 340 m is no golf shot. Is it in the right unit?", field="typed_carry_m"
-            )
+            raise BadInput(say("act-total-cannot-under-carry", name=name), field="typed_total_m")
+        if carry_m > MOST_CARRY_M:
+            raise BadInput(say("act-carry-is-no-golf-shot", name=name, most=far(MOST_CARRY_M)), field="typed_carry_m")
     elif total_m is not None:
-        raise BadInput(f"{name}: type the carry too.", field="typed_carry_m")
+        raise BadInput(say("act-type-carry-too", name=name), field="typed_carry_m")
 
 
 MOST_NAME = 40
+MOST_CARRY_M = 340
 # What the name of a club makes us assume, until it is stated.
 ASSUMABLE = ("head_type", "set_loft_deg", "length_m")
 
@@ -60,20 +60,20 @@ def add_own(session: FittingSession, written: str, **fields: Any) -> Build:
     """A club of the player's own, by the name it goes by; usual loft and length until measured."""
     name = short_name(written)
     if not name:
-        raise BadInput("Give the club a name, such as 5i or 4H.", field="name")
+        raise BadInput(say("act-give-club-name-such"), field="name")
     if len(name) > MOST_NAME:
-        raise BadInput(f"A club’s name has {MOST_NAME} characters at most.", field="name")
+        raise BadInput(say("act-clubs-name-has-characters", most_name=MOST_NAME), field="name")
     same = Build.objects.of(session.shop_id).filter(session=session, letter="", name=name)
     if same.filter(archived=False).exists():
-        raise BadInput(f"{name} is in the bag already. Give the second one another name.", field="name")
+        raise BadInput(say("act-bag-already-give-second", name=name), field="name")
     back = same.first()
     if back is not None:
         return _bring_back(back, fields)
     loft, inches = usual_loft_and_inches(name) or (None, None)
     kind = kind_of(name)
     if kind is None and not fields.get("head_type"):
-        words = "Choose it, or use a name that says it, such as 5i, 4H, 7W or 54°."
-        raise BadInput(f"“{name}” does not say what kind of club it is. {words}", field="head_type")
+        words = say("act-choose-use-name-says")
+        raise BadInput(say("act-does-not-say-what", name=name, words=words), field="head_type")
     given = {
         "head_type": kind.value if kind else None,
         "stated_loft_deg": loft,
@@ -121,10 +121,10 @@ def state_club(actor: User, build_id: int, stated: Mapping[str, Any]) -> Build:
         stated = {**stated, "complaints": check_complaints(stated["complaints"])}
     for field, most in MOST_WORDS.items():
         if len(stated.get(field) or "") > most:
-            raise BadInput(f"{field.capitalize()}: {most} characters at most.", field=field)
+            raise BadInput(say("act-characters-most", capitalize=field.capitalize(), most=most), field=field)
     values = {key: value.value if isinstance(value, StrEnum) else value for key, value in stated.items()}
     if build.head is not None and values.keys() & {"head_type", "stated_loft_deg", "own_shaft"}:
-        raise BadInput("This is a head of the rack: what is stated of it is kept there.", field="head_type")
+        raise BadInput(say("act-head-rack-what-stated"), field="head_type")
     assumed = [key for key in build.assumed if key not in values]
     rows = alter(build, **values, assumed=assumed)
     session.whole_from = session.revision  # another stock swing makes other shots count
@@ -143,7 +143,7 @@ def _build(actor: User, build_id: int) -> tuple[Build, FittingSession]:
     session = for_change(actor, Build.objects.one(actor.shop_id or 0, build_id).session_id)
     build = Build.objects.select_related("head", "shaft").one(session.shop_id, build_id)
     if build.coded:
-        raise BadInput(f"{build.name} is a code of the sole test: nothing is known or done of it.", field="build")
+        raise BadInput(say("act-code-sole-test-nothing", name=build.name), field="build")
     return build, session
 
 
@@ -162,7 +162,7 @@ def change_club(actor: User, build_id: int, **changes: Any) -> Build:
         ),
     )
     if changes.get("out_of_favour") and not build.is_own:
-        raise BadInput("Only a club of the player’s own can be out of favour.", field="out_of_favour")
+        raise BadInput(say("act-only-club-players-own"), field="out_of_favour")
     so = {key: changes.get(key, getattr(build, key)) for key in ("typed_carry_m", "typed_total_m")}
     check_typed(build.name, build.head_type, so["typed_carry_m"], so["typed_total_m"])
     before = {key: getattr(build, key) for key in changes}
@@ -196,7 +196,7 @@ def _next_letter(session: FittingSession) -> str:
     used = set(Build.objects.of(session.shop_id).filter(session=session).values_list("letter", flat=True))
     letter = next((letter for letter in LETTERS if letter not in used), None)
     if letter is None:
-        raise Refused("Eight builds are the most a session holds. Open a new visit for more.", kind="stand_full")
+        raise Refused(say("act-eight-builds-most-session"), kind="stand_full")
     return letter
 
 
@@ -220,7 +220,7 @@ def add_candidates(
     also one that stands there as it is already."""
     session = for_change(actor, session_id)
     if not wanted:
-        raise BadInput("Choose at least one head.", field="candidates")
+        raise BadInput(say("act-choose-least-one-head"), field="candidates")
     if not again:
         _not_there_already(session, wanted)
     made = [candidate_of(session, each) for each in wanted]
@@ -251,16 +251,16 @@ def _not_there_already(session: FittingSession, wanted: Sequence[CandidateChoice
         )
         letter = next(same, None)
         if letter is not None:
-            said.append(f"The {head.called} stands there already, as {letter}.")
+            said.append(say("act-stands-there-already", called=head.called, letter=letter))
     if said:
-        raise Refused(f"{' '.join(said)} Take it in hand, or put it up a second time.", kind="stands_already")
+        raise Refused(say("act-take-hand-put-up", there=joined(said)), kind="stands_already")
 
 
 def candidate_of(session: FittingSession, wanted: CandidateChoice) -> Build:
     """A head of the rack as a build of a session that is locked."""
     head = Head.objects.one(session.shop_id, wanted.head)
     if head.retired_at is not None:
-        raise BadInput(f"The {head.called} was taken off the rack.", field="head")
+        raise BadInput(say("act-was-taken-off-rack", called=head.called), field="head")
     check_can_be_had(head.for_core, left_handed=session.customer.hand == "left")
     shaft = shaft_for(session, wanted.shaft, head)
     loft = head.loft_deg if wanted.set_loft_deg is None else wanted.set_loft_deg
@@ -282,7 +282,7 @@ def candidate_of(session: FittingSession, wanted: CandidateChoice) -> Build:
         bend = Change(ChangeKind.BEND, wanted.bend_deg)
         club = worked(build.known.made, [Work(bend.kind.value, bend.amount)])
         build.set_loft_deg, build.bounce_deg = club.loft_deg, club.bounce_deg
-        build.work = [{"kind": bend.kind.value, "amount": bend.amount, "words": bend.words}]
+        build.work = [{"kind": bend.kind.value, "amount": bend.amount, "words": as_data(bend.words)}]
         build.name = build_name(head.label, club.loft_deg or head.loft_deg)
     build.save()
     return build
@@ -293,17 +293,25 @@ def new_setting(actor: User, build_id: int, *, set_loft_deg: float) -> Build:
     """The same head, shaft and length at another sleeve setting: a new build, taken in hand at once."""
     build, session = _build(actor, build_id)
     if build.head is None:
-        raise BadInput("Only a build from the rack has settings.", field="build")
+        raise BadInput(say("act-only-build-from-rack"), field="build")
     check_setting(build.head.for_core, set_loft_deg)
     same = Build.objects.of(session.shop_id).filter(
         session=session, head=build.head, shaft=build.shaft, length_m=build.length_m, archived=False
     )
     if any(same_setting(other.set_loft_deg, set_loft_deg) for other in same):
-        raise BadInput("This setting is on the stand already. Take that build in hand.", field="set_loft_deg")
+        raise BadInput(say("act-setting-stand-already-take"), field="set_loft_deg")
     club = worked(build.known.made, [Work("loft", set_loft_deg - (build.set_loft_deg or 0.0))])
     turned = _made_from(build, session, set_loft_deg=set_loft_deg, lie_deg=club.lie_deg)
     rows = [*put_up(turned), *hold(session, turned)]
-    note(session, actor, "build.turn", f"build:{turned.pk}", turned_from=build.letter, letter=turned.letter, rows=rows)
+    note(
+        session,
+        actor,
+        "build.turn",
+        f"build:{turned.pk}",
+        turned_from=build.letter,
+        letter=turned.letter,
+        rows=rows,
+    )
     announce(session, "stand")
     return turned
 
@@ -312,9 +320,9 @@ def shaft_for(session: FittingSession, shaft_id: int, head: Head | None) -> Shaf
     """A shaft of the rack, that can be had and goes into a head of the rack."""
     shaft = Shaft.objects.one(session.shop_id, shaft_id)
     if shaft.retired_at is not None:
-        raise BadInput(f"The {shaft.name} was taken off the rack.", field="shaft")
+        raise BadInput(say("act-was-taken-off-rack-2", name=shaft.name), field="shaft")
     if shaft.stock == 0:
-        raise BadInput(f"The {shaft.name} cannot be had now: there is none in stock.", field="shaft")
+        raise BadInput(say("act-cannot-had-now-there", name=shaft.name), field="shaft")
     if head is not None:
         check_shaft(shaft.name, shaft.fits, shaft.tip_in, head.for_core)
     return shaft
@@ -345,18 +353,21 @@ def make_otherwise(actor: User, build_id: int, changes: Sequence[Change], *, sha
     taken in hand at once. An own club without any change is put up as it is."""
     parent, session = _build(actor, build_id)
     if not changes and shaft_id is None and not parent.is_own:
-        raise BadInput("Say what is to be changed.", field="changes")
+        raise BadInput(say("act-say-what-changed"), field="changes")
     club = worked(parent.known.made, [Work(each.kind.value, each.amount) for each in changes])
     fields: dict[str, Any] = {
         "set_loft_deg": club.loft_deg,
         "lie_deg": club.lie_deg,
         "bounce_deg": club.bounce_deg,
         "length_m": club.length_m,
-        "work": [*parent.work, *({"kind": e.kind.value, "amount": e.amount, "words": e.words} for e in changes)],
+        "work": [
+            *parent.work,
+            *({"kind": e.kind.value, "amount": e.amount, "words": as_data(e.words)} for e in changes),
+        ],
     }
     if shaft_id is not None:
         shaft = fields["shaft"] = shaft_for(session, shaft_id, parent.head)
-        fields["work"].append({"kind": "shaft", "amount": 0, "words": f"shaft {shaft.name}"})
+        fields["work"].append({"kind": "shaft", "amount": 0, "words": as_data(say("work-shaft", shaft=shaft.name))})
     build = _made_from(parent, session, **fields)
     rows = [*put_up(build), *hold(session, build)]
     keep_windows(session, actor, first=True)
@@ -370,7 +381,7 @@ def borrow(actor: User, session_id: int, *, name: str, head_type: HeadType, loft
     """A club that is neither of the rack nor the player's own, on the stand by three fields; what is not stated of it
     is assumed from its kind and loft."""
     session = for_change(actor, session_id)
-    check_label(name, "name of the club", "name")
+    check_label(name, "club", "name")
     check_loft(head_type, loft_deg)
     build = Build.objects.create(
         shop_id=session.shop_id,
@@ -399,7 +410,7 @@ def turn_to_one_loft(actor: User, session_id: int, *, loft_deg: float) -> list[B
     there = _levelled(session, loft_deg)
     wanted = [(build, found.loft_deg) for build, found in there if found.loft_deg is not None]
     if not wanted:
-        raise BadInput(f"No head on the stand turns to {loft_deg:g}°.", field="loft_deg")
+        raise BadInput(say("act-no-head-stand-turns", loft=number(loft_deg, form=Form.SHORT)), field="loft_deg")
     made = []
     for build, loft in wanted:
         club = worked(build.known.made, [Work("loft", loft - (build.set_loft_deg or 0.0))])
@@ -431,7 +442,7 @@ def _levelled(session: FittingSession, loft_deg: float) -> list[tuple[Build, Lev
             each for each in stand if build.head_id and (each.head_id, each.shaft_id) == (build.head_id, build.shaft_id)
         )
         there = next((each.letter for each in same if same_setting(each.set_loft_deg, found.loft_deg)), None)
-        made.append((build, Levelled(None, f"stands there already, as {there}") if there else found))
+        made.append((build, Levelled(None, say("build-stands-there-already", letter=there)) if there else found))
     return made
 
 
@@ -442,10 +453,10 @@ def accept(actor: User, build_id: int, *, accepted: bool) -> Build:
     build, session = _build(actor, build_id)
     not_meanwhile(session, ["build.accept", "build.release", "gap.choose"])
     if build.is_own or build.archived:
-        raise BadInput("Only a build on the stand is taken into the bag for now.", field="build")
+        raise BadInput(say("act-only-build-stand-taken"), field="build")
     judged = load(session)
     if accepted and not may_be_accepted(judged, build):
-        raise BadInput(f"{build.letter} needs more kept shots before the bag can be cut around it.", field="build")
+        raise BadInput(say("act-needs-more-kept-shots", letter=build.letter), field="build")
     places = session.space.clubs_to_place
     if accepted and build.accepted_at is None:
         rows = alter(build, accepted_at=timezone.now(), taken=why_taken(judged.decided, judged.facts.by_key[build.pk]))
@@ -471,7 +482,7 @@ def take_in_hand(actor: User, session_id: int, *, build_id: int) -> FittingSessi
     session = for_change(actor, session_id)
     build = Build.objects.one(session.shop_id, build_id)
     if build.session_id != session.pk or build.archived:
-        raise BadInput("That club is not on the stand.", field="build")
+        raise BadInput(say("act-club-not-stand"), field="build")
     rows = hold(session, build)
     told = {"build": build.pk, "letter": build.letter, "name": build.name if build.is_own else ""}
     note(session, actor, "build.in_hand", f"session:{session.pk}", rows=rows, **told)

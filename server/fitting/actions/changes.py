@@ -10,6 +10,7 @@ from common.notices import tell
 from common.problems import Refused
 from customers.models import Customer
 from django.db.models import F
+from hemicycle_core.said import joined, say
 from shop.audit import record
 from shop.models import AuditEntry, User
 from shop.trail import in_words
@@ -22,9 +23,7 @@ def locked(shop_id: int, session_id: int) -> FittingSession:
     session = FittingSession.objects.select_for_update(of=("self",)).one(shop_id, session_id)
     # Read under the lock, not with it: whoever erases holds the session too.
     if Customer.objects.filter(pk=session.customer_id).exclude(erased_at=None).exists():
-        raise Refused(
-            "This customer is erased: the visit stays as figures. Add them anew for a new one.", kind="erased"
-        )
+        raise Refused(say("act-customer-erased-visit-stays"), kind="erased")
     return session
 
 
@@ -32,7 +31,7 @@ def for_change(actor: User, session_id: int) -> FittingSession:
     """A session of the actor's shop, locked for this transaction and one revision on; refused once it is agreed."""
     session = locked(actor.shop_id or 0, session_id)
     if session.agreed_at is not None:
-        raise Refused("This session is agreed and stays as it was. Start a new visit to go on.", kind="agreed")
+        raise Refused(say("act-session-agreed-stays-was"), kind="agreed")
     return next_revision(session)
 
 
@@ -40,7 +39,7 @@ def for_correction(actor: User, session_id: int) -> FittingSession:
     """An agreed session, locked for a new edition of what was agreed; refused while there is nothing to correct."""
     session = locked(actor.shop_id or 0, session_id)
     if session.agreed_at is None:
-        raise Refused("Nothing is agreed yet. Agree first; then it can be corrected.", kind="not_agreed")
+        raise Refused(say("act-nothing-agreed-yet-agree"), kind="not_agreed")
     return next_revision(session)
 
 
@@ -106,5 +105,5 @@ class Stale(Refused):
     """The picture that a change rests on is old."""
 
     def __init__(self, changes: list[AuditEntry]) -> None:
-        told = " ".join(in_words(entry) for entry in changes[-3:])
-        super().__init__(f"Meanwhile this changed. {told} Look at it as it is now, then do it again.", kind="stale")
+        told = joined(in_words(entry) for entry in changes[-3:])
+        super().__init__(say("act-meanwhile-changed-look-now", told=told), kind="stale")

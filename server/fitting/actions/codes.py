@@ -9,6 +9,7 @@ from hemicycle_core.bag.clubs import usual_length_m
 from hemicycle_core.heads import HeadType
 from hemicycle_core.protocols.sole import WORDS
 from hemicycle_core.runs import FULL
+from hemicycle_core.said import say
 from hemicycle_core.shots import FULL_SWING
 
 from ..models import Build, FittingSession
@@ -38,7 +39,7 @@ def free_words(session: FittingSession, count: int, chance: Random = DRAWN) -> l
     used = set(Build.objects.of(session.shop_id).filter(session=session, coded=True).values_list("name", flat=True))
     free = [word for word in WORDS if word not in used]
     if len(free) < count:
-        raise Refused("All words for codes are used in this session. Open a new visit for more.", kind="no_words")
+        raise Refused(say("act-all-words-codes-used"), kind="no_words")
     return chance.sample(free, count)
 
 

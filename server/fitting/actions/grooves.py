@@ -9,6 +9,7 @@ from hemicycle_core.errors import BadInput
 from hemicycle_core.protocols.grooves import KEY as GROOVES
 from hemicycle_core.protocols.grooves import LENGTH
 from hemicycle_core.protocols.sole_result import check_confidence
+from hemicycle_core.said import say
 from hemicycle_core.shots import Intent
 from shop.audit import action, record
 from shop.models import User
@@ -26,10 +27,10 @@ def begin(actor: User, session_id: int, *, old: int, fresh: int) -> FittingSessi
     """The pair under two codes; the first of them is in hand."""
     session = for_change(actor, session_id)
     if BlindGrooves.objects.of(session.shop_id).filter(session=session, revealed_at=None, stopped_at=None).exists():
-        raise Refused("A blind groove test is going on. Reveal it or give it up first.", kind="grooves_on")
+        raise Refused(say("act-blind-groove-test-going"), kind="grooves_on")
     pairs = {(one.key, other.key) for one, other in groove_pairs(load(session).facts)}
     if (old, fresh) not in pairs:
-        raise BadInput("Choose an old wedge and a fresh one of its loft.", field="fresh")
+        raise BadInput(say("act-choose-old-wedge-fresh"), field="fresh")
     wedge = Build.objects.of(session.shop_id).get(pk=old)
     one, two = (coded(session, word, wedge.known.loft_deg or 54.0) for word in free_words(session, 2))
     BlindGrooves.objects.create(
@@ -53,7 +54,7 @@ def _on(actor: User, blind_id: int) -> tuple[BlindGrooves, FittingSession]:
     session = for_change(actor, BlindGrooves.objects.one(actor.shop_id or 0, blind_id).session_id)
     test = BlindGrooves.objects.select_related("old", "fresh", "one", "two").one(session.shop_id, blind_id)
     if not test.is_on:
-        raise Refused("This groove test is blind no more.", kind="grooves_over")
+        raise Refused(say("act-groove-test-blind-no"), kind="grooves_over")
     return test, session
 
 
@@ -62,7 +63,7 @@ def guess(actor: User, blind_id: int, *, code: int, confidence: str) -> FittingS
     """Which code the player takes for the new one, and how sure he is."""
     test, session = _on(actor, blind_id)
     if code not in (test.one_id, test.two_id):
-        raise BadInput("This code is not part of the test.", field="code")
+        raise BadInput(say("act-code-not-part-test"), field="code")
     check_confidence(confidence)
     test.guess_id, test.confidence = code, confidence
     test.save(update_fields=["guess", "confidence"])
@@ -77,7 +78,7 @@ def reveal(actor: User, blind_id: int) -> FittingSession:
     test, session = _on(actor, blind_id)
     runs = Run.objects.of(session.shop_id).filter(build__in=test.codes)
     if not Shot.objects.of(session.shop_id).filter(run__in=runs).exists():
-        raise Refused("Nothing was hit yet. Give the test up instead.", kind="nothing_handed")
+        raise Refused(say("act-nothing-was-hit-yet"), kind="nothing_handed")
     for code in test.codes:
         Shot.objects.of(session.shop_id).filter(run__build=code).update(revision=session.revision)
         Run.objects.of(session.shop_id).filter(build=code).update(build=test.club(code))
@@ -108,7 +109,7 @@ def link(actor: User, blind_id: int) -> BlindGrooves:
     rows = BlindGrooves.objects.select_related("old", "fresh", "one", "two", "session")
     test = rows.one(actor.shop_id or 0, blind_id)
     if test.setter_id != actor.pk and test.is_on:
-        raise NotAllowed("Only whoever set the test up may see which code is which wedge.")
+        raise NotAllowed(say("act-only-whoever-set-test"))
     about = {"of_session": test.session_id, "of_customer": test.session.customer_id}
     record(test.shop_id, actor, "sole.link", f"session:{test.session_id}", **about)
     return test

@@ -11,6 +11,7 @@ from django.db import transaction
 from django.utils import timezone
 from hemicycle_core.errors import BadInput
 from hemicycle_core.protocols.sole import PLACES
+from hemicycle_core.said import say
 from shop.audit import action
 from shop.models import User
 
@@ -23,8 +24,8 @@ SIGNS_OF_A_CODE = 8
 COURSE_LASTS = timedelta(days=60)
 MOST_WORD = 200
 MOST_NOTES = 60
-NO_PAGE = "No page has this code. Look at it again: eight letters and figures, as the fitter's screen shows them."
-OVER = "This code opens nothing any more: the test is over, or there is a newer code."
+NO_PAGE = say("act-no-page-has-code")
+OVER = say("act-code-opens-nothing-any")
 
 
 @action("fit")
@@ -33,9 +34,7 @@ def open_hand_out(actor: User, test_id: int) -> str:
     The first device that opens it keeps it."""
     test, session = test_for_change(actor, test_id)
     if test.blind != Blind.DOUBLE or not test.is_on:
-        raise Refused(
-            "Only a test that is blind to both sides, and going on, has an assistant’s page.", kind="not_double"
-        )
+        raise Refused(say("act-only-test-blind-both"), kind="not_double")
     rows = SoleTest.objects.filter(pk=test.pk)
     code = give_code(rows, "hand_out", SIGNS_OF_A_CODE, hand_out_device="", hand_out_opened_at=None)
     note(session, actor, "sole.hand_out", f"sole:{test.pk}")
@@ -82,7 +81,7 @@ def claim(code: str, device: str) -> tuple[SoleTest, str]:
             announce(session, "sole")
         elif not secrets.compare_digest(test.hand_out_device, device):
             raise Refused(
-                "Another device has this page open: one assistant hands out. Ask the fitter for a new code.",
+                say("act-another-device-has-page"),
                 kind="open_elsewhere",
             )
         return test, test.hand_out_device
@@ -94,7 +93,7 @@ def tape(code: str, device: str, *, number: int, taped: bool) -> SoleTest:
     with transaction.atomic():
         changed = test.codes.filter(number=number).update(taped=taped)
         if not changed:
-            raise BadInput("This code is not part of the test.", field="code")
+            raise BadInput(say("act-code-not-part-test"), field="code")
     return test
 
 
@@ -106,7 +105,7 @@ def open_course(actor: User, test_id: int) -> FittingSession:
     """A code with which the player writes down, days later, what each did on the course."""
     test, session = test_for_change(actor, test_id)
     if test.stopped_at is not None:
-        raise Refused("This sole test was given up.", kind="sole_test_over")
+        raise Refused(say("act-sole-test-was-given"), kind="sole_test_over")
     rows = SoleTest.objects.filter(pk=test.pk)
     give_code(rows, "course", SIGNS_OF_A_CODE, course_until=timezone.now() + COURSE_LASTS)
     note(session, actor, "sole.course", f"sole:{test.pk}")
@@ -119,7 +118,7 @@ def course_by(code: str) -> SoleTest:
     test = _by("course", code)
     ended = test.course_until is None or test.course_until <= timezone.now()
     if ended or test.stopped_at is not None or test.session.agreed_at is not None:
-        raise Closed("This is decided, or too long ago: nothing more can be noted.", kind="code_ended", field="code")
+        raise Closed(say("act-decided-too-long-ago"), kind="code_ended", field="code")
     return test
 
 
@@ -157,17 +156,17 @@ def _write(
 ) -> None:
     found = sole_of(test)
     if not 0 <= number < len(found.codes):
-        raise BadInput("This code is not part of the test.", field="code")
+        raise BadInput(say("act-code-not-part-test"), field="code")
     if place and place not in PLACES:
-        raise BadInput("Choose among the lies of the sole test.", field="place")
+        raise BadInput(say("act-choose-among-lies-sole"), field="place")
     if not word.strip() and not first:
-        raise BadInput("Say what it did, or that it was the one picked up first.", field="word")
+        raise BadInput(say("act-say-what-did-was"), field="word")
     if len(word.strip()) > MOST_WORD:
-        raise BadInput(f"A note has {MOST_WORD} characters at most.", field="word")
+        raise BadInput(say("act-note-has-characters-most", most_word=MOST_WORD), field="word")
     if not timezone.localdate(test.at) <= played_on <= timezone.localdate():
-        raise BadInput("The day lies between the test and today.", field="played_on")
+        raise BadInput(say("act-day-lies-between-test"), field="played_on")
     if test.notes.count() >= MOST_NOTES:
-        raise Refused("So many notes are enough: decide.", kind="enough")
+        raise Refused(say("act-so-many-notes-enough"), kind="enough")
     CourseNote.objects.get_or_create(
         session=session,
         test=test,

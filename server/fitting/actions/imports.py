@@ -12,6 +12,7 @@ from dataclasses import asdict, dataclass, field, replace
 from itertools import groupby
 from typing import Any
 
+from common.api import shown
 from django.utils import timezone
 from hemicycle_core.errors import BadInput
 from hemicycle_core.flight import Air
@@ -37,6 +38,7 @@ from hemicycle_core.formats.shots.own import NUMBER, SESSION
 from hemicycle_core.heads import HeadType
 from hemicycle_core.kept import lazily
 from hemicycle_core.protocols import protocol_of
+from hemicycle_core.said import listed, say
 from hemicycle_core.shots import Source
 from shop.audit import action
 from shop.models import User
@@ -72,11 +74,11 @@ class ImportRequest:
     @lazily
     def bytes(self) -> bytes:
         if len(self.data) > MOST_BYTES * 4 / 3 + 4:
-            raise BadInput("The file is over 4 MB, more than a session of shots. Export one session.", field="file")
+            raise BadInput(say("act-file-over-mb-more"), field="file")
         try:
             return base64.b64decode(self.data, validate=True)
         except (binascii.Error, ValueError) as error:
-            raise BadInput("The file came in pieces. Choose it again.", field="file") from error
+            raise BadInput(say("act-file-came-pieces-choose"), field="file") from error
 
     @lazily
     def opened(self) -> Opened:
@@ -114,7 +116,7 @@ class FileRead:
         given = self.request.columns
         if given is not None:
             if [column.header for column in given] != list(self.sheet.headers):
-                raise BadInput("The mapping is for another file. Choose the file again.", field="columns")
+                raise BadInput(say("act-mapping-another-file-choose"), field="columns")
             proposed = guess_mapping(self.sheet, air=self.air)
             taken = {mine.key for mine in given if mine.sure}
             return [
@@ -224,14 +226,14 @@ class FileRead:
             return
         players = self.parsed.players
         if len(players) > 1 and not self.whose:
-            many = ", ".join(f"{name or 'no name'} ({count})" for name, count in players.items())
-            yield Question("whose", f"The file has shots of {len(players)}: {many}. Choose whose go in.")
+            many = listed(say("import-of-a-player", named=bool(name), name=name, n=n) for name, n in players.items())
+            yield Question("whose", say("import-whose", n=len(players), players=many))
             return
         if self.shots and not any(self.by_club.keys()) and not self.goes_to(""):
-            yield Question("club", "No club is named in this file: say which one these were hit with.")
+            yield Question("club", say("import-no-club-named"))
         for written in self.by_club:
             if written and self.goes_to(written) and self.kind(written) is None:
-                yield Question(f"kind {written}", f"“{written}” does not say what kind of club it is: choose one.")
+                yield Question(f"kind {written}", say("import-kind-of-club", club=written))
         yield from against_flight({self.goes_to(club): rows for club, rows in self.by_club.items()}, air=self.air)
         yield from speeds_together(self.shots)
 
@@ -256,7 +258,7 @@ def import_shots(actor: User, session_id: int, request: ImportRequest) -> Import
         raise BadInput(first.sentence, field="columns" if first.id.startswith("column") else first.id.split()[0])
     fresh = [shot for shot in read.shots if request.again or not read.here[shot.line]]
     if read.shots and not fresh:
-        raise BadInput("The shots of this file are in already.", field="file")
+        raise BadInput(say("act-shots-file-already"), field="file")
     kept = ShotImport.objects.create(
         shop_id=session.shop_id,
         session=session,
@@ -264,7 +266,7 @@ def import_shots(actor: User, session_id: int, request: ImportRequest) -> Import
         text=request.text,
         data=request.bytes if request.data else None,
         columns=[_written(column) for column in read.columns],
-        problems=[asdict(problem) for problem in read.parsed.problems],
+        problems=shown(list(read.parsed.problems)),
     )
     ColumnMapping.objects.update_or_create(
         shop_id=session.shop_id,
@@ -278,12 +280,20 @@ def import_shots(actor: User, session_id: int, request: ImportRequest) -> Import
         if mine and read.goes_to(written):
             _take_club(session, kept, read, written, mine, set(request.aside), result)
         elif not written:
-            words = "No club is named, so the shot was left out."
+            words = say("import-shot-left-out")
             result.problems.extend(RowProblem(shot.line, "", words) for shot in shots)
     if not result.shots:
-        raise BadInput("No shot of the file could be taken in. Check the mapping.", field="columns")
+        raise BadInput(say("act-no-shot-file-could"), field="columns")
     rows = put_whole(session, "import", kept.pk, False)
-    note(session, actor, "shots.import", f"session:{session.pk}", file=kept.file_name, shots=result.shots, rows=rows)
+    note(
+        session,
+        actor,
+        "shots.import",
+        f"session:{session.pk}",
+        file=kept.file_name,
+        shots=result.shots,
+        rows=rows,
+    )
     keep_windows(session, actor)
     announce(session, "shots")
     return result

@@ -12,6 +12,7 @@ from hemicycle_core.decision.options import MOST_KEPT_PLANS
 from hemicycle_core.errors import BadInput
 from hemicycle_core.rack import owned
 from hemicycle_core.rack.expected import SWUNG
+from hemicycle_core.said import say
 from shop.audit import action
 from shop.models import User
 
@@ -35,13 +36,13 @@ class PlanChoice:
 def _checked(session: FittingSession, wanted: PlanChoice) -> list[Build]:
     builds = list(Build.objects.of(session.shop_id).filter(session=session, archived=False, pk__in=list(wanted.builds)))
     if len(builds) != len(set(wanted.builds)) or not builds:
-        raise BadInput("A plan holds clubs of this session only, one at least.", field="builds")
+        raise BadInput(say("act-plan-holds-clubs-session"), field="builds")
     pair = [each for each in (wanted.swap_home, wanted.swap_away) if each is not None]
     if pair and (len(set(pair)) != 2 or not set(pair) <= set(wanted.builds)):
-        raise BadInput("A swap pair is two clubs of the plan.", field="swap_home")
+        raise BadInput(say("act-swap-pair-two-clubs"), field="swap_home")
     names = {course.name for course in session.brief.courses}
     if pair and wanted.swap_course not in names:
-        raise BadInput("Say for which course of the brief the clubs are swapped.", field="swap_course")
+        raise BadInput(say("act-say-which-course-brief"), field="swap_course")
     return builds
 
 
@@ -52,7 +53,7 @@ def keep_plan(actor: User, session_id: int, wanted: PlanChoice, *, plan_id: int 
     builds = _checked(session, wanted)
     mine = BagPlan.objects.of(session.shop_id).filter(session=session)
     if plan_id is None and mine.count() >= MOST_KEPT_PLANS:
-        raise Refused("Three plans stand side by side at most. Take one away first.", kind="plans_full")
+        raise Refused(say("act-three-plans-stand-side"), kind="plans_full")
     row = BagPlan(shop_id=session.shop_id, session=session) if plan_id is None else mine.one(session.shop_id, plan_id)
     if plan_id is not None:
         not_meanwhile(session, ["plan.keep"], touches=lambda entry: entry.detail.get("id") == plan_id)
@@ -95,7 +96,7 @@ def _keep(session: FittingSession, _actor: User, which: str, plan: dict[str, Any
     if plan is None:
         return
     if mine.count() >= MOST_KEPT_PLANS:
-        raise Refused("Three plans stand side by side at most. Take one away first.", kind="plans_full")
+        raise Refused(say("act-three-plans-stand-side"), kind="plans_full")
     columns = {name: value for name, value in plan.items() if name != "builds"}
     row = BagPlan(pk=int(which), shop_id=session.shop_id, session=session, **columns)
     row.save(force_insert=True)

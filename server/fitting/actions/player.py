@@ -12,6 +12,7 @@ from django.utils import timezone
 from hemicycle_core.errors import BadInput
 from hemicycle_core.judge.feel import NUMBERS, Felt, PlayerMode
 from hemicycle_core.judge.feel import Feel as CoreFeel
+from hemicycle_core.said import say
 from shop.audit import action
 from shop.models import User
 
@@ -33,7 +34,7 @@ def give_code(rows: models.QuerySet[Any], column: str, length: int, **more: obje
             return code
         except IntegrityError:
             continue
-    raise Refused("No free code was found. Try again.", kind="no_code")
+    raise Refused(say("act-no-free-code-was"), kind="no_code")
 
 
 LASTS = timedelta(hours=12)
@@ -96,8 +97,8 @@ class Closed(Refused):
     status = 404
 
 
-UNKNOWN = "No screen has this code. Look at it again: six letters and figures, as the fitter's screen shows them."
-RUN_OUT = "This code opens nothing any more. Ask the fitter for a new one."
+UNKNOWN = say("act-no-screen-has-code")
+RUN_OUT = say("act-code-opens-nothing-any-2")
 
 
 def screen_by(code: str) -> PlayerScreen:
@@ -134,7 +135,7 @@ def write_down(actor: User, session_id: int, build_id: int, said: CoreFeel) -> F
 def _say(session: FittingSession, screen: PlayerScreen, build_id: int, said: CoreFeel, actor: User | None) -> None:
     build = Build.objects.of(session.shop_id).filter(pk=build_id, session=session, archived=False).first()
     if build is None:
-        raise BadInput("That club is not part of this session.", field="build")
+        raise BadInput(say("act-club-not-part-session"), field="build")
     hit = Shot.objects.of(session.shop_id).filter(run__build=build, run__imported=None).count()
     Feel.objects.update_or_create(
         build=build,
@@ -148,5 +149,11 @@ def _say(session: FittingSession, screen: PlayerScreen, build_id: int, said: Cor
             "by_player": actor is None,
         },
     )
-    note(session, actor, "player.felt", f"build:{build.pk}", **{felt.value: mark for felt, mark in said.marks.items()})
+    note(
+        session,
+        actor,
+        "player.felt",
+        f"build:{build.pk}",
+        **{felt.value: mark for felt, mark in said.marks.items()},
+    )
     announce(session, "felt")

@@ -24,6 +24,7 @@ from hemicycle_core.impact import Lie
 from hemicycle_core.protocols import asked
 from hemicycle_core.rack.stock import check_label
 from hemicycle_core.runs import COMFORTABLE
+from hemicycle_core.said import say
 from hemicycle_core.samples.day import DayKind, speed_of
 from hemicycle_core.shots import Intent
 from hemicycle_core.units import ninety, shown
@@ -57,10 +58,10 @@ def open_session(actor: User, *, customer_id: int, bay_id: int, held_on: date | 
     assert actor.shop_id is not None
     customer = Customer.objects.one(actor.shop_id, customer_id)
     if customer.erased_at is not None:
-        raise Refused("This customer is erased. Add them anew for a new visit.", kind="erased")
+        raise Refused(say("act-customer-erased-add-them"), kind="erased")
     bay = Bay.objects.one(actor.shop_id, bay_id)
     if bay.closed_at is not None:
-        raise Refused(f"{bay.name} is closed. Choose another bay.", kind="bay_closed")
+        raise Refused(say("act-closed-choose-another-bay", name=bay.name), kind="bay_closed")
     session = FittingSession.objects.create(
         shop_id=actor.shop_id,
         customer=customer,
@@ -147,12 +148,18 @@ def change_swing(actor: User, session_id: int, *, changed: bool) -> FittingSessi
     word back, and what was hit before counts again."""
     session = for_change(actor, session_id)
     if not changed and session.asked.swing == 1:
-        raise BadInput("No word on the swing was noted in this session.", field="changed")
+        raise BadInput(say("act-no-word-swing-was"), field="changed")
     was = session.asked.swing
     rows = alter(session, swing=was + (1 if changed else -1))
     swing_turned(session, was, session.asked.swing)
     keep_windows(session, actor)
-    note(session, actor, "session.swing" if changed else "session.swing_back", f"session:{session.pk}", rows=rows)
+    note(
+        session,
+        actor,
+        "session.swing" if changed else "session.swing_back",
+        f"session:{session.pk}",
+        rows=rows,
+    )
     announce(session, "swing", swing=session.asked.swing)
     return session
 
@@ -196,7 +203,7 @@ def _comfortable(session: FittingSession) -> list[Altered]:
     """The wedge in hand is played no further than is comfortable: that is its stock swing from now on."""
     club = session.in_hand
     if club is None or club.head_type != HeadType.WEDGE:
-        raise BadInput("A comfortable maximum is asked of a wedge: take one in hand first.", field="length")
+        raise BadInput(say("act-comfortable-maximum-asked-wedge"), field="length")
     if club.stock_swing == COMFORTABLE:
         return []
     session.whole_from = session.revision
@@ -209,7 +216,7 @@ def wait_for(actor: User, session_id: int, *, name: str) -> FittingSession:
     """A contender that is not here yet: the session stays open for it. Empty: it is waited for no longer."""
     session = for_change(actor, session_id)
     if name.strip():
-        check_label(name, "name of the club", "name")
+        check_label(name, "club", "name")
     rows = alter(session, awaited=name.strip())
     note(session, actor, "session.wait", f"session:{session.pk}", name=session.visit.awaited, rows=rows)
     announce(session, "wait", awaited=session.visit.awaited)

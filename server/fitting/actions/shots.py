@@ -13,6 +13,7 @@ from hemicycle_core.facts import HitIn, RunAsked, Surroundings
 from hemicycle_core.facts.values import names_of
 from hemicycle_core.protocols.sole import KEY as SOLE
 from hemicycle_core.runs import in_calm
+from hemicycle_core.said import say
 from hemicycle_core.samples.roll import measured_roll
 from hemicycle_core.shots import (
     FLIGHT_READINGS,
@@ -193,7 +194,7 @@ def say_what_counts(actor: User, shot_id: int, *, misread: bool, distance: bool,
     """What of a shot counts: nothing of a misread; else its distance, its line, or both."""
     shot, session = _shot(actor, shot_id)
     if not (misread or distance or line):
-        raise BadInput("A shot of which nothing counts is set aside, or is a misread.", field="line")
+        raise BadInput(say("act-shot-which-nothing-counts"), field="line")
     rows = alter(shot, misread=misread, void=[*(() if distance else DISTANCE), *(() if line else LINE)])
     note(session, actor, "shot.counts", f"shot:{shot.pk}", number=shot.number, rows=rows)
     _bag_may_have_moved(session, shot.run, actor)
@@ -219,7 +220,7 @@ def move_shot(actor: User, shot_id: int, *, build_id: int) -> Shot:
 def _club(session: FittingSession, build_id: int) -> Build:
     build = Build.objects.one(session.shop_id, build_id)
     if build.session_id != session.pk or build.archived:
-        raise BadInput("That club is not part of this session.", field="build")
+        raise BadInput(say("act-club-not-part-session"), field="build")
     return build
 
 
@@ -263,7 +264,7 @@ def change_shots(actor: User, session_id: int, shots: Collection[int], wanted: F
     )
     found = list(rows.order_by("number"))
     if not found or len(found) != len(set(shots)):
-        raise BadInput("Some of these shots are not part of this session.", field="shots")
+        raise BadInput(say("act-some-these-shots-not"), field="shots")
     build = None if wanted.build is None else _club(session, wanted.build)
     altered: list[Altered] = []
     for shot in found:

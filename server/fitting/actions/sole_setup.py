@@ -20,6 +20,7 @@ from hemicycle_core.protocols.sole_result import LoftRole
 from hemicycle_core.rack.eligible import check_can_be_had
 from hemicycle_core.rack.made import Work, worked
 from hemicycle_core.rack.soles import in_less_loft
+from hemicycle_core.said import say
 from hemicycle_core.wedges.short_end import as_lofted
 from rack.models import Head, Shaft
 from shop.audit import action
@@ -79,16 +80,16 @@ def clubs_of(session: FittingSession, wanted: Sequence[ClubOfTest], shaft_id: in
 
 def _club(session: FittingSession, wanted: ClubOfTest, shaft_id: int | None) -> _Club:
     if (wanted.head is None) == (wanted.build is None):
-        raise BadInput("A club of the test is a head of the rack or a club of this session.", field="clubs")
+        raise BadInput(say("act-club-test-head-rack"), field="clubs")
     if wanted.build is not None:
         build = Build.objects.of(session.shop_id).select_related("head", "shaft").filter(pk=wanted.build).first()
         there = build is not None and build.session_id == session.pk and not build.archived and not build.coded
         if build is None or not there or build.head_type != HeadType.WEDGE or build.known.loft_deg is None:
-            raise BadInput("Choose a wedge of this session whose loft is known.", field="clubs")
+            raise BadInput(say("act-choose-wedge-session-whose"), field="clubs")
         return _Club(club_in_test(build.known), None, None, 0.0, build)
     head = Head.objects.one(session.shop_id, wanted.head or 0)
     if head.head_type != HeadType.WEDGE or head.retired_at is not None:
-        raise BadInput("Soles are tried of wedges that stand on the rack.", field="clubs")
+        raise BadInput(say("act-soles-tried-wedges-stand"), field="clubs")
     check_can_be_had(head.for_core, left_handed=session.customer.hand == Hand.LEFT)
     shaft = None if shaft_id is None else shaft_for(session, shaft_id, head)
     if wanted.bend_deg:
@@ -106,9 +107,9 @@ def set_up(actor: User, session_id: int, wanted: SetUp, *, chance: Random = DRAW
     check_clubs([each.known for each in clubs])
     for named in (wanted.control, wanted.repeat):
         if named is not None and not 0 <= named < len(clubs):
-            raise BadInput("The control, or the club with two codes, is none of the clubs chosen.", field="clubs")
+            raise BadInput(say("act-control-club-two-codes"), field="clubs")
     if (wanted.control is None) != (wanted.control_is is None):
-        raise BadInput("Say which club is the control, and what it stands for.", field="control")
+        raise BadInput(say("act-say-which-club-control"), field="control")
     order = [*range(len(clubs)), *([] if wanted.repeat is None else [wanted.repeat])]
     chance.shuffle(order)
     twice = [at for at, club in enumerate(order) if club == wanted.repeat] if wanted.repeat is not None else None
@@ -134,7 +135,7 @@ def set_up(actor: User, session_id: int, wanted: SetUp, *, chance: Random = DRAW
 def _own_wedge(session: FittingSession, build_id: int) -> Build:
     build = Build.objects.of(session.shop_id).filter(session=session, pk=build_id, archived=False).first()
     if build is None or not build.is_own or build.head_type != HeadType.WEDGE:
-        raise BadInput("Choose a wedge of the player’s own.", field="wedge")
+        raise BadInput(say("act-choose-wedge-players-own"), field="wedge")
     return build
 
 
@@ -143,7 +144,7 @@ def _made(
 ) -> SoleTest:
     """A test with its codes, and what comes first taken up. clubs: with their role where lofts are tried."""
     if SoleTest.objects.of(session.shop_id).filter(session=session, revealed_at=None, stopped_at=None).exists():
-        raise Refused("A sole test is going on. Reveal it or give it up first.", kind="sole_test_on")
+        raise Refused(say("act-sole-test-going-reveal"), kind="sole_test_on")
     blind, loft_deg = fields["blind"], fields["loft_deg"]
     seed = chance.getrandbits(31)
     test = SoleTest(
@@ -175,10 +176,10 @@ def choose(actor: User, test_id: int, *, code: int) -> FittingSession:
     """The sole that fitter and player chose, whatever the ranking says: it comes onto the stand."""
     test, session = test_for_change(actor, test_id)
     if test.revealed_at is None:
-        raise Refused("Reveal the test first: then a sole is chosen.", kind="not_revealed")
+        raise Refused(say("act-reveal-test-first-then"), kind="not_revealed")
     codes = list(test.codes.all())
     if not 0 <= code < len(codes):
-        raise BadInput("This code is not part of the test.", field="code")
+        raise BadInput(say("act-code-not-part-test"), field="code")
     test.chosen = code
     test.save(update_fields=["chosen"])
     found = sole_of(test)
@@ -207,7 +208,7 @@ def _any_shaft(session: FittingSession, head: Head) -> Shaft:
     shafts = Shaft.objects.of(session.shop_id).filter(retired_at=None).exclude(stock=0)
     found = next((each for each in shafts if each.goes_into(head)), None)
     if found is None:
-        raise BadInput(f"No shaft of the rack goes into the {head.called}.", field="shaft")
+        raise BadInput(say("act-no-shaft-rack-goes", called=head.called), field="shaft")
     return found
 
 
@@ -220,12 +221,10 @@ def try_lofts(actor: User, test_id: int, *, place: str) -> SoleTest:
     the loft, or only the face is to be opened."""
     before, session = test_for_change(actor, test_id)
     if before.chosen is None:
-        raise Refused("Choose a sole first: that one is tried in other lofts.", kind="nothing_chosen")
+        raise Refused(say("act-choose-sole-first-one"), kind="nothing_chosen")
     chosen = before.codes.all()[before.chosen]
     if chosen.head is None:
-        raise Refused(
-            "The sole that was chosen is no head of the rack: it is not there in other lofts.", kind="no_head"
-        )
+        raise Refused(say("act-sole-was-chosen-no"), kind="no_head")
     shaft = chosen.shaft.pk if chosen.shaft else None
     wanted = [(ClubOfTest(head=chosen.head.pk, bend_deg=chosen.bend_deg), LoftRole.AS_IS)]
     weaker = ClubOfTest(head=chosen.head.pk, bend_deg=chosen.bend_deg + WEAKER_DEG)
@@ -241,8 +240,7 @@ def try_lofts(actor: User, test_id: int, *, place: str) -> SoleTest:
         wanted.append((ClubOfTest(head=less.key), LoftRole.LESS))
     if len(wanted) < 2:
         raise Refused(
-            f"The {chosen.head.called} does not bear a bend, and the rack has its sole in no less "
-            "loft: there is nothing to try it against.",
+            say("act-does-not-bear-bend", called=chosen.head.called),
             kind="no_lofts",
         )
     clubs = [(_club(session, each, shaft), role.value) for each, role in wanted]

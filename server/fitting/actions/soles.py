@@ -8,8 +8,9 @@ from common.problems import NotAllowed, Refused
 from django.utils import timezone
 from hemicycle_core.errors import BadInput
 from hemicycle_core.protocols.sole import KEY as SOLE
-from hemicycle_core.protocols.sole import PLACES, Next, Said, is_asked
+from hemicycle_core.protocols.sole import PLACES, AfterShots, Next, is_asked
 from hemicycle_core.protocols.sole_result import check_confidence
+from hemicycle_core.said import listed, say
 from hemicycle_core.shots import Intent
 from shop.audit import action, record
 from shop.models import User
@@ -57,31 +58,31 @@ def test_for_change(actor: User, test_id: int) -> tuple[SoleTest, FittingSession
 def _going_on(actor: User, test_id: int) -> tuple[SoleTest, FittingSession]:
     test, session = test_for_change(actor, test_id)
     if not test.is_on:
-        raise Refused("This sole test is over: it was revealed or given up.", kind="sole_test_over")
+        raise Refused(say("act-sole-test-over-was"), kind="sole_test_over")
     return test, session
 
 
-def _columns(said: Said) -> dict[str, Any]:
+def _columns(said: AfterShots) -> dict[str, Any]:
     return {**vars(said), "turf": said.turf.value if said.turf else "", "sound": said.sound.strip()}
 
 
 @action("fit")
-def say(
-    actor: User, test_id: int, *, code: int, place: str, said: Said, visit: int = 0, duel: bool = False
+def say_of(
+    actor: User, test_id: int, *, code: int, place: str, said: AfterShots, visit: int = 0, duel: bool = False
 ) -> FittingSession:
     """What the player says of the code that was handed. The next one is in hand from now on."""
     test, session = _going_on(actor, test_id)
     found = sole_of(test)
     if place not in PLACES or place not in found.core.places:
-        raise BadInput("This lie is not part of the test.", field="place")
+        raise BadInput(say("act-lie-not-part-test"), field="place")
     if not 0 <= code < len(found.codes):
-        raise BadInput("This code is not part of the test.", field="code")
+        raise BadInput(say("act-code-not-part-test"), field="code")
     said.check(PLACES[place].lie)
     _check_turn(found, code, place, visit, duel)
     before = found.handings[-1] if found.handings else None
     first = before is None or before.for_core.stage != (place, visit, duel)
     if not first and said.said is None:
-        raise BadInput("Say whether it was better than the one before, level or worse.", field="said")
+        raise BadInput(say("act-say-whether-was-better"), field="said")
     values = _columns(said) | ({"said": None} if first else {})
     handing = SoleHanding.objects.create(
         shop_id=session.shop_id, session=session, test=test, code=code, place=place, visit=visit, duel=duel, **values
@@ -97,26 +98,22 @@ def _check_turn(found: PlayedSole, code: int, place: str, visit: int, duel: bool
     coming = found.standing.next
     if duel:
         if coming is None or not coming.duel or coming.code != code:
-            raise Refused("In the duel the two take turns: this one was said already.", kind="said_already")
+            raise Refused(say("act-duel-two-take-turns"), kind="said_already")
         return
     if not is_asked(found.core, place, visit):
-        raise BadInput("Nobody said to go back to this lie.", field="visit")
+        raise BadInput(say("act-nobody-said-go-back"), field="visit")
     if any((each.code, each.place, each.visit, each.duel) == (code, place, visit, False) for each in found.handings):
-        raise Refused(
-            f"{found.word(code)} was said already for this lie. Change what was said instead.", kind="said_already"
-        )
+        raise Refused(say("act-was-said-already-lie", word=found.word(code)), kind="said_already")
 
 
 @action("fit")
-def change_said(actor: User, handing_id: int, said: Said) -> FittingSession:
+def change_said(actor: User, handing_id: int, said: AfterShots) -> FittingSession:
     """What was said of a code, put right."""
     test, session = _going_on(actor, SoleHanding.objects.one(actor.shop_id or 0, handing_id).test_id)
     handing = SoleHanding.objects.one(session.shop_id, handing_id)
     said.check(PLACES[handing.place].lie)
     if (handing.said is None) != (said.said is None):
-        raise BadInput(
-            "The first at a lie is held against nothing; all others are better, level or worse.", field="said"
-        )
+        raise BadInput(say("act-first-lie-held-against"), field="said")
     columns = _columns(said)
     for name, value in columns.items():
         setattr(handing, name, value)
@@ -132,7 +129,7 @@ def take_code(actor: User, test_id: int, *, code: int, place: str) -> FittingSes
     test, session = _going_on(actor, test_id)
     found = sole_of(test)
     if not 0 <= code < len(found.codes) or place not in found.core.places:
-        raise BadInput("This code, or this lie, is not part of the test.", field="code")
+        raise BadInput(say("act-code-lie-not-part"), field="code")
     rows = _hand(session, found, Next(code, place))
     note(session, actor, "session.task", f"sole:{test.pk}", rows=rows)
     announce_run(session)
@@ -144,7 +141,7 @@ def go_back(actor: User, test_id: int, *, place: str) -> FittingSession:
     """The finalists once more at a lie where they were."""
     test, session = _going_on(actor, test_id)
     if not sole_of(test).standing.complete:
-        raise Refused("The finalists go back to a lie once they were on every one.", kind="not_complete")
+        raise Refused(say("act-finalists-go-back-lie"), kind="not_complete")
     test.returns = [*test.returns, place]
     _ = test.for_core(test.codes.count())  # refuses a lie that is none of it
     test.save(update_fields=["returns"])
@@ -160,7 +157,7 @@ def guess(actor: User, test_id: int, *, code: int, confidence: str) -> FittingSe
     test, session = _going_on(actor, test_id)
     count = test.codes.count()
     if not 0 <= code < count:
-        raise BadInput("This code is not part of the test.", field="code")
+        raise BadInput(say("act-code-not-part-test"), field="code")
     check_confidence(confidence)
     test.guess, test.confidence = code, confidence
     test.save(update_fields=["guess", "confidence"])
@@ -175,10 +172,10 @@ def reveal(actor: User, test_id: int, *, early: bool) -> FittingSession:
     test, session = _going_on(actor, test_id)
     found = sole_of(test)
     if not found.handings:
-        raise Refused("Nothing was handed yet. Give the test up instead.", kind="nothing_handed")
-    open_ = ", ".join(PLACES[place].name.lower() for place in found.standing.unplayed)
+        raise Refused(say("act-nothing-was-handed-yet"), kind="nothing_handed")
+    open_ = listed(say("sole-inside", place=PLACES[place].name) for place in found.standing.unplayed)
     if open_ and not early:
-        raise Refused(f"The finalists were not on: {open_}. What follows says nothing of it.", kind="not_complete")
+        raise Refused(say("sole-finalists-not-on", lies=open_), kind="not_complete")
     test.revealed_at = timezone.now()
     test.save(update_fields=["revealed_at"])
     test_over(session, SOLE)
@@ -204,9 +201,9 @@ def link(actor: User, test_id: int) -> PlayedSole:
     where the assistant's page alone tells it."""
     test = SoleTest.objects.one(actor.shop_id or 0, test_id)
     if test.blind == Blind.DOUBLE and test.revealed_at is None:
-        raise NotAllowed("This test is blind to both sides: only the assistant’s page tells which code is which club.")
+        raise NotAllowed(say("act-test-blind-both-sides"))
     if test.setter_id != actor.pk and test.revealed_at is None:
-        raise NotAllowed("Only whoever set the test up may see which code is which club.")
+        raise NotAllowed(say("act-only-whoever-set-test-2"))
     record(
         test.shop_id, actor, "sole.link", f"sole:{test.pk}", of_session=test.session_id,
         of_customer=test.session.customer_id,

@@ -8,6 +8,7 @@ from hemicycle_core.flight import Firmness
 from hemicycle_core.heads import HeadType
 from hemicycle_core.protocols.stop import MOST_PAST_M
 from hemicycle_core.runs import Ball
+from hemicycle_core.said import far, say
 from shop.audit import action
 from shop.models import User
 
@@ -62,10 +63,10 @@ def see(
     session = for_change(actor, session_id)
     build = Build.objects.of(session.shop_id).filter(pk=build_id, session=session, archived=False).first()
     if build is None or build.head_type != HeadType.WEDGE:
-        raise BadInput("Choose a wedge of this session.", field="build")
+        raise BadInput(say("act-choose-wedge-session"), field="build")
     for side_m in (landed_side_m, stopped_side_m):
         if abs(side_m) > MOST_PAST_M:
-            raise BadInput("To the side it lies 66 yd off the line at most.", field="landed_side_m")
+            raise BadInput(say("act-side-lies-off-at-most", most=far(MOST_PAST_M)), field="landed_side_m")
     seen = StopSeen(
         shop_id=session.shop_id, session=session, build=build, ball=ball.value,
         target_m=target_m or _test(session).target_m, landed_m=landed_m, stopped_m=stopped_m,
@@ -84,7 +85,7 @@ def set_aside(actor: User, seen_id: int, *, aside: bool) -> FittingSession:
     session = for_change(actor, StopSeen.objects.one(actor.shop_id or 0, seen_id).session_id)
     seen = StopSeen.objects.select_related("build").one(session.shop_id, seen_id)
     if seen.build.archived:
-        raise Refused("Its wedge is no more part of this session.", kind="archived")
+        raise Refused(say("act-wedge-no-more-part"), kind="archived")
     seen.aside = aside
     seen.save(update_fields=["aside"])
     note(session, actor, "stop.aside", f"build:{seen.build_id}", name=seen.build.name, aside=aside)

@@ -15,6 +15,7 @@ from hemicycle_core.brief.wishes import check_named, check_ways, far_wanted
 from hemicycle_core.errors import BadInput
 from hemicycle_core.facts import Space
 from hemicycle_core.flight import Firmness
+from hemicycle_core.said import say
 from hemicycle_core.shots import READINGS
 from shop.audit import action
 from shop.models import User
@@ -59,16 +60,16 @@ def choose_gap(
     the old club that a new one is held against, with a wish that has one; ways: what takes its place is to do."""
     session = for_change(actor, session_id)
     if not 1 <= clubs_to_place <= MOST_CLUBS:
-        raise BadInput(f"Plan 1 to {MOST_CLUBS} clubs for one hole.", field="clubs_to_place")
+        raise BadInput(say("act-plan-clubs-one-hole", most_clubs=MOST_CLUBS), field="clubs_to_place")
     not_meanwhile(session, ["gap.choose"])
     named = named or Named()
     stood = columns_of(session, GAP_FIELDS)
     check_named(named.low_m, named.high_m)
     held = wish in (Wish.LIKE, Wish.FLIGHT, Wish.REPLACE, Wish.FAR)
     if held and like_for_id is None:
-        raise BadInput("Say which club the new one is held against.", field="like_for")
+        raise BadInput(say("act-say-which-club-new"), field="like_for")
     if wish is Wish.FLIGHT and flight is None:
-        raise BadInput("Say what the flight is to be: higher, lower, steeper, or with other spin.", field="flight")
+        raise BadInput(say("act-say-what-flight-higher"), field="flight")
     if wish is Wish.REPLACE:
         check_ways(ways)
     for own in (gap_above_id, like_for_id if held else None):
@@ -90,7 +91,7 @@ def choose_gap(
     session.save(update_fields=put(session, Space, wanted))
     work = load(session).work
     if held and work.like is None:
-        raise BadInput("Hit or type that club first: it has no carry to hold a new one against.", field="like_for")
+        raise BadInput(say("act-hit-type-club-first"), field="like_for")
     if wish in (Wish.FLIGHT, Wish.REPLACE) and work.layout is not None:
         proposed(work, work.layout.slots[0])  # refused here where the old club's flight is not known
     if wish is Wish.FAR and work.like is not None:
@@ -135,7 +136,7 @@ def choose_rules(actor: User, session_id: int, wanted: RuleChoice) -> FittingSes
 def own_club(session: FittingSession, build_id: int) -> Build:
     build = Build.objects.one(session.shop_id, build_id)
     if build.session_id != session.pk or not build.is_own:
-        raise BadInput("That club is not in this bag.", field="build")
+        raise BadInput(say("act-club-not-bag"), field="build")
     return build
 
 
@@ -146,9 +147,9 @@ def set_target(
     """Overrule a proposed target; with neither end given the proposal is in force again."""
     session = for_change(actor, session_id)
     if quantity not in READINGS:
-        raise BadInput("That is not something a target can be set for.", field="quantity")
+        raise BadInput(say("act-not-something-target-can"), field="quantity")
     if low is not None and high is not None and low >= high:
-        raise BadInput("The window is the wrong way round: its lower end must be the smaller.", field="low")
+        raise BadInput(say("act-window-wrong-way-round"), field="low")
     not_meanwhile(
         session,
         ["target.set"],

@@ -6,6 +6,7 @@ from hemicycle_core.errors import BadInput
 from hemicycle_core.impact import Lie
 from hemicycle_core.protocols import asked
 from hemicycle_core.runs import swing_length
+from hemicycle_core.said import say
 from hemicycle_core.shots import Intent
 from shop.audit import action
 from shop.models import User
@@ -24,7 +25,7 @@ def take_up(
     session = for_change(actor, session_id)
     build = Build.objects.one(session.shop_id, build_id)
     if build.session_id != session.pk or build.archived:
-        raise BadInput("That club is not on the stand.", field="build")
+        raise BadInput(say("act-club-not-stand"), field="build")
     rows = hold(session, build)
     rows += alter(
         session,

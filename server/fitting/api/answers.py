@@ -11,10 +11,12 @@ from common.api import serializer_of, shown
 from common.completed import completed
 from common.scoped import ScopedQuerySet
 from common.version import code_version
+from common.words import wants_words
 from drf_spectacular.utils import OpenApiParameter, extend_schema
 from hemicycle_core.brief import Wish
 from hemicycle_core.errors import BadInput
 from hemicycle_core.kept import key_of, new_store, remembered
+from hemicycle_core.said import say
 from rest_framework.request import Request
 from rest_framework.response import Response
 from shop.asking import shop_of
@@ -126,8 +128,10 @@ def documented_change(
 def answer(request: Request, session: Versioned, part: str, status: int = 200) -> Response:
     """One part of a session. A reader who has it already is told so, and nothing is worked out."""
     since = _since(request)
-    tag = f'W/"{key_of(session.version).hex()}.{since}.{code_version()}"'
-    headers = {"ETag": tag, "Cache-Control": "private, no-cache"}
+    # As data and as words it is two answers: whoever has the one is not told that it has the other.
+    form = ".words" if wants_words(request) else ""
+    tag = f'W/"{key_of(session.version).hex()}.{since}.{code_version()}{form}"'
+    headers = {"ETag": tag, "Cache-Control": "private, no-cache", "Vary": "Prefer, Cookie"}
     if request.method == "GET" and tag in request.headers.get("If-None-Match", ""):
         return Response(status=304, headers=headers)
     return Response(answered(session, part, since), status=status, headers=headers)
@@ -146,7 +150,7 @@ def changed(request: Request, session_id: int, status: int = 200) -> Response:
 def _since(request: Request) -> int:
     text = request.query_params.get("since") or request.headers.get("Since-Revision") or "0"
     if not text.isdecimal() or len(text) > 9:
-        raise BadInput("The revision to tell changes since is a whole number.", field="since")
+        raise BadInput(say("act-revision-tell-changes-since"), field="since")
     return int(text)
 
 

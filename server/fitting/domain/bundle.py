@@ -16,6 +16,7 @@ from hemicycle_core.formats.bundle_schema import EXPECTED_OF, FORMAT, KNOWN, SEE
 from hemicycle_core.formats.csv_out import WrittenShot
 from hemicycle_core.formats.shots import RunSaid
 from hemicycle_core.rack import Expected
+from hemicycle_core.said import read_out
 from hemicycle_core.shots import FLIGHT_READINGS, Source
 from hemicycle_core.shots import Shot as CoreShot
 
@@ -31,77 +32,80 @@ def present_bundle(judged: JudgedSession) -> dict[str, Any]:
     bag = {club.key: club for club in own_clubs(judged.stand)}
     tried = tried_builds(judged.stand)
     models_flight = session.bay.models_flight
-    return {
-        "format": FORMAT,
-        "version": VERSION,
-        "customer": {"name": session.customer.name, "hand": session.customer.hand},
-        "held_on": session.held_on.isoformat(),
-        "air": {"altitude_m": facts.visit.altitude_m, "temperature_c": facts.visit.temperature_c},
-        "monitor_models_flight": models_flight,
-        "budget": None if brief.budget is None else float(brief.budget),
-        "miss": brief.miss,
-        "fear": brief.fear,
-        "fear_with": list(brief.fear_with),
-        **_wish(judged),
-        "noise": session.bay.noise,
-        "rule": space.rule,
-        "clubs_to_place": space.clubs_to_place,
-        "most_clubs": brief.most_clubs,
-        "others": limits_of(judged.stand).without_carry,
-        "courses": [{"name": course.name, "share": course.share} for course in brief.courses],
-        "stroke_price": judged.facts.thresholds.stroke_price,
-        "round_shots": list(judged.facts.thresholds.round_shots),
-        "steps": _steps(judged),
-        "jobs": [
-            {
-                "name": job.name,
-                "kind": job.kind,
-                "distance_m": job.distance_m,
-                "carry_over_m": job.carry_over_m,
-                "width_m": job.width_m,
-                "depth_m": job.depth_m,
-                "firmness": job.firmness,
-                "green_ft": job.green_ft,
-                "uses_per_round": job.uses_per_round,
-                "lie": lie_of(job.lie),
-                "course": job.course,
-                "wind_mps": core.wind_mps,
-                "wind_from_deg": core.wind_from_deg,
-            }
-            for job, core in zip(facts.jobs, facts.core_jobs, strict=True)
-        ],
-        **_slot(judged),
-        **_tests(judged),
-        "clubs": [
-            {
-                **_club(judged, build),
-                "carry_m": build.typed_carry_m,
-                "total_m": build.typed_total_m,
-                "out_of_favour": bool(build.out_of_favour),
-                "fixed": build.fixed,
-                **_in_bag(bag.get(str(build.key))),
-            }
-            for build in (*judged.facts.own, *judged.facts.accepted)
-        ],
-        "builds": [
-            {
-                **_club(judged, build),
-                "letter": build.letter,
-                "sleeve_deg": build.head.rack.sleeve_deg if build.head else 0,
-                "turned_deg": build.turned_deg,
-                "price": build.price,
-                "liking": liking_of(judged.facts, build).value,
-                "answered": judged.stand.candidates[build.key].answered,
-                "head": judged.stand.candidates[build.key].head,
-                **_wedge(judged, build),
-                **_next_heads(judged, build),
-                **_in_bag(tried.get(build.letter)),
-                **_window(judged, build),
-            }
-            for build in judged.facts.candidates
-            if not build.accepted
-        ],
-    }
+    made: dict[str, Any] = read_out(
+        {
+            "format": FORMAT,
+            "version": VERSION,
+            "customer": {"name": session.customer.name, "hand": session.customer.hand},
+            "held_on": session.held_on.isoformat(),
+            "air": {"altitude_m": facts.visit.altitude_m, "temperature_c": facts.visit.temperature_c},
+            "monitor_models_flight": models_flight,
+            "budget": None if brief.budget is None else float(brief.budget),
+            "miss": brief.miss,
+            "fear": brief.fear,
+            "fear_with": list(brief.fear_with),
+            **_wish(judged),
+            "noise": session.bay.noise,
+            "rule": space.rule,
+            "clubs_to_place": space.clubs_to_place,
+            "most_clubs": brief.most_clubs,
+            "others": limits_of(judged.stand).without_carry,
+            "courses": [{"name": course.name, "share": course.share} for course in brief.courses],
+            "stroke_price": judged.facts.thresholds.stroke_price,
+            "round_shots": list(judged.facts.thresholds.round_shots),
+            "steps": _steps(judged),
+            "jobs": [
+                {
+                    "name": job.name,
+                    "kind": job.kind,
+                    "distance_m": job.distance_m,
+                    "carry_over_m": job.carry_over_m,
+                    "width_m": job.width_m,
+                    "depth_m": job.depth_m,
+                    "firmness": job.firmness,
+                    "green_ft": job.green_ft,
+                    "uses_per_round": job.uses_per_round,
+                    "lie": lie_of(job.lie),
+                    "course": job.course,
+                    "wind_mps": core.wind_mps,
+                    "wind_from_deg": core.wind_from_deg,
+                }
+                for job, core in zip(facts.jobs, facts.core_jobs, strict=True)
+            ],
+            **_slot(judged),
+            **_tests(judged),
+            "clubs": [
+                {
+                    **_club(judged, build),
+                    "carry_m": build.typed_carry_m,
+                    "total_m": build.typed_total_m,
+                    "out_of_favour": bool(build.out_of_favour),
+                    "fixed": build.fixed,
+                    **_in_bag(bag.get(str(build.key))),
+                }
+                for build in (*judged.facts.own, *judged.facts.accepted)
+            ],
+            "builds": [
+                {
+                    **_club(judged, build),
+                    "letter": build.letter,
+                    "sleeve_deg": build.head.rack.sleeve_deg if build.head else 0,
+                    "turned_deg": build.turned_deg,
+                    "price": build.price,
+                    "liking": liking_of(judged.facts, build).value,
+                    "answered": judged.stand.candidates[build.key].answered,
+                    "head": judged.stand.candidates[build.key].head,
+                    **_wedge(judged, build),
+                    **_next_heads(judged, build),
+                    **_in_bag(tried.get(build.letter)),
+                    **_window(judged, build),
+                }
+                for build in judged.facts.candidates
+                if not build.accepted
+            ],
+        }
+    )
+    return made
 
 
 def _in_bag(club: BagClub | None) -> dict[str, Any]:

@@ -14,6 +14,7 @@ from hemicycle_core.protocols.sole_result import LoftRole, SoleResult, loft_need
 from hemicycle_core.rack.eligible import why_not
 from hemicycle_core.rack.soles import WedgeHead
 from hemicycle_core.rack.stock import Made
+from hemicycle_core.said import NOTHING, Said, joined, say
 from hemicycle_core.shots import Shot as CoreShot
 from hemicycle_core.wedges import Delivery
 from rack.models import Head, Shaft
@@ -123,7 +124,7 @@ class PlayedSole:
         return self.result.named if self.result.named is not None else self.result.order[0]
 
     @property
-    def next(self) -> str:
+    def next(self) -> Said:
         """What to do next, in a sentence."""
         coming = self.standing.next
         last = self.handed[-1] if self.handed else None
@@ -167,11 +168,11 @@ class SessionSole(PlayedSole):
         return measured(self.shots, left, self.name)
 
     @property
-    def at_odds(self) -> str:
+    def at_odds(self) -> Said:
         return at_odds(self.liked, self.measured, self.name)
 
     @property
-    def warnings(self) -> list[str]:
+    def warnings(self) -> list[Said]:
         """What else differs than the sole; it names shafts and soles. Where lofts are tried they are to differ."""
         if self.test.blind == Blind.OPEN:
             return []
@@ -184,20 +185,19 @@ class SessionSole(PlayedSole):
         clubs = [self.clubs[code] for code in shown]
         return belief(clubs, liked, self.delivery, self.rows.session.brief.firmness)
 
-    def chosen_words(self, club: Club) -> str:
+    def chosen_words(self, club: Club) -> Said:
         """What is said of a build of the stand that is the sole chosen here; empty where it is not."""
         chosen = None if self.test.chosen is None else self.codes[self.test.chosen]
         if chosen is None or chosen.head is None or club.head is None or chosen.head_id != club.head.key:
-            return ""
+            return NOTHING
         if abs((club.set_loft_deg or 0.0) - chosen.head.loft_deg - chosen.bend_deg) > 0.05:
-            return ""
+            return NOTHING
         first = any(note.first and self.core.shown(note.code) == self.core.shown(chosen.number) for note in self.notes)
-        course = " Picked up first on the course." if first else ""
-        return f"{' '.join(self.result.sentences)}{course}"
+        return joined([*self.result.sentences, say("sole-picked-up-first") if first else NOTHING])
 
     @property
-    def loft_needed(self) -> str:
+    def loft_needed(self) -> Said:
         """Where lofts of one sole are tried: whether the shot needs the loft; empty in a blind test."""
         if self.test.blind != Blind.OPEN:
-            return ""
+            return NOTHING
         return loft_needed(self.result, {code.number: LoftRole(code.role) for code in self.codes})

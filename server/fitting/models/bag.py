@@ -11,6 +11,7 @@ from hemicycle_core.heads import HeadType
 from hemicycle_core.judge import Liking
 from hemicycle_core.rack.stock import Made, Wear
 from hemicycle_core.runs import FULL
+from hemicycle_core.said import as_said
 from hemicycle_core.wedges import Complaint, Finish
 from rack.models import HEAD_TYPES, Head, Shaft
 
@@ -102,7 +103,7 @@ class Build(ScopedModel):
             finish=Finish(self.finish) if self.finish else None,
             complaints=tuple(Complaint(each) for each in self.complaints),
             stated_made=Made(self.made),
-            work=tuple(DoneWork(each["kind"], each["amount"], each["words"]) for each in self.work),
+            work=tuple(DoneWork(each["kind"], each["amount"], as_said(each["words"])) for each in self.work),
             assumed=tuple(self.assumed),
             accepted=self.accepted_at is not None,
             **same,

@@ -1,5 +1,6 @@
 /** The typed client of the API; every error becomes a Problem with a sentence to show. */
 import createClient from "openapi-fetch";
+import { inWords, words } from "../said/words";
 import type { InUnits } from "../ui/units";
 import { currentSession, revisionHeld } from "./held";
 import { isKept, nextChange, send, settled } from "./outbox";
@@ -80,14 +81,15 @@ interface Answer<T> {
 /** The answer's data, its lengths branded, or its problem thrown. */
 export async function got<T>(answer: Promise<Answer<T>>): Promise<InUnits<T>> {
 	const { data, error, response } = await answer;
-	if (response.ok) return data as InUnits<T>;
+	if (response.ok) return inWords(data) as InUnits<T>;
 	const told = (typeof error === "object" && error !== null ? error : {}) as {
 		title?: string;
+		said?: unknown;
 		field?: string | null;
 		type?: string;
 	};
 	throw new Problem(
-		told.title ?? `The server answered ${response.status}.`,
+		(told.said ? words(told.said) : told.title) ?? `The server answered ${response.status}.`,
 		response.status,
 		told.field ?? null,
 		told.type?.split(":").at(-1),

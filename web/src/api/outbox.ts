@@ -3,6 +3,7 @@
  * a lost line, a stopped server, an ended sign-in or a reload, in the order they were made, and done once.
  */
 import { useSyncExternalStore } from "react";
+import { inWords, words } from "../said/words";
 import { currentSession, revisionHeld } from "./held";
 
 export interface Refusal {
@@ -336,7 +337,7 @@ async function fly(entry: Entry): Promise<void> {
 			answer = await ask(`/api/sessions/${entry.session}${entry.path.includes("plans") ? "/plans" : ""}`);
 		}
 		if (told.type === "hemicycle:csrf") await ask("/api/me");
-		if (answer.ok) made = await answer.clone().json();
+		if (answer.ok) made = inWords(await answer.clone().json());
 	} catch {
 		if (!answer || answer.status < 500) answer = null;
 	} finally {
@@ -368,7 +369,7 @@ function arrived(entry: Entry, answer: Response, told: Record<string, unknown>, 
 	} else if (entry.draft || !consumer) {
 		// Nothing typed is dropped: it stays as it is until it is put right or taken back.
 		entry.refused = {
-			title: String(told.title ?? `The server answered ${answer.status}.`),
+			title: told.said ? words(told.said) : String(told.title ?? `The server answered ${answer.status}.`),
 			field: (told.field as string | null) ?? null,
 			...(told.theirs ? { theirs: told.theirs as Record<string, unknown> } : {}),
 		};

@@ -541,6 +541,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/me/units": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description What one reads quantities in. */
+        put: operations["my_units"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/opening": {
         parameters: {
             query?: never;
@@ -2025,7 +2042,7 @@ export interface components {
         AgreeInRequest: {
             builds: number[];
             reasons: string;
-            lost: components["schemas"]["LostBuildRequest"][];
+            lost: components["schemas"]["LostInRequest"][];
             dropped?: number[];
             /** Format: date */
             next_check?: string | null;
@@ -2046,7 +2063,7 @@ export interface components {
             before: components["schemas"]["BagSide"];
         };
         AirOut: {
-            label: string;
+            label: components["schemas"]["Sentence"];
             /** Format: double */
             carry_m: number;
             /** Format: double */
@@ -2100,20 +2117,20 @@ export interface components {
             order: number[];
             gaps: components["schemas"]["GapOut"][];
             rule: components["schemas"]["GapRule"];
-            rule_words: string;
+            rule_words: components["schemas"]["Sentence"];
             gap_order: components["schemas"]["GapOrder"];
             short_rule: components["schemas"]["GapRule"];
-            short_rule_words: string;
+            short_rule_words: components["schemas"]["Sentence"];
             long_step: components["schemas"]["SpanOut"];
             short_step: components["schemas"]["SpanOut"];
             step_is_own: boolean;
             turf: (components["schemas"]["Firmness"] | components["schemas"]["NullEnum"]) | null;
-            stand: string[];
+            stand: components["schemas"]["Sentence"][];
             moved: {
-                [key: string]: string;
+                [key: string]: components["schemas"]["Sentence"];
             };
             club_count: number;
-            headline: string;
+            headline: components["schemas"]["Sentence"];
             widest: components["schemas"]["GapOut"] | null;
             beside: number[];
             wanted: components["schemas"]["WishOut"];
@@ -2124,7 +2141,7 @@ export interface components {
         };
         BagPlanOut: {
             id: number | null;
-            name: string;
+            name: components["schemas"]["Sentence"];
             builds: number[];
             swap_home: number | null;
             swap_away: number | null;
@@ -2135,7 +2152,7 @@ export interface components {
             open_m: number;
             /** Format: double */
             widest_m: number;
-            crowded: string[];
+            crowded: components["schemas"]["Sentence"][];
             club_count: number;
             over: number;
             /** Format: double */
@@ -2153,13 +2170,13 @@ export interface components {
             dropped: string[];
             expected: string[];
             jobs: components["schemas"]["BagJobOut"][];
-            sentence: string;
-            next: string;
+            sentence: components["schemas"]["Sentence"];
+            next: components["schemas"]["Sentence"];
         };
         BagSide: {
             clubs: components["schemas"]["ClubLine"][];
             gaps: components["schemas"]["GapOut"][];
-            headline: string;
+            headline: components["schemas"]["Sentence"];
             club_count: number;
         };
         /** @enum {string} */
@@ -2204,19 +2221,19 @@ export interface components {
             choice: components["schemas"]["ChoiceOut"];
             findings: components["schemas"]["FindingOut"][];
             serves: {
-                [key: string]: string[];
+                [key: string]: components["schemas"]["Sentence"][];
             };
             side_by_side: components["schemas"]["NeighboursOut"][];
             spans: {
-                [key: string]: string;
+                [key: string]: components["schemas"]["Sentence"];
             };
             lies: {
-                [key: string]: string[];
+                [key: string]: components["schemas"]["Sentence"][];
             };
             flights: components["schemas"]["WedgeFlightOut"][];
             claims: components["schemas"]["ClaimOut"][];
             grooves: components["schemas"]["GroovesOut"][];
-            eases: string;
+            eases: components["schemas"]["Sentence"];
         };
         /** @enum {string} */
         Bend: "unknown" | "low" | "mid" | "high";
@@ -2373,7 +2390,7 @@ export interface components {
             shop_stroke_price: number;
             shop_round_shots: number[];
             wish_leads: {
-                [key: string]: string;
+                [key: string]: components["schemas"]["Sentence"];
             };
             delivered: components["schemas"]["Delivered"];
             done: boolean;
@@ -2385,8 +2402,8 @@ export interface components {
             name: string;
             head: number | null;
             head_type: components["schemas"]["HeadType"];
-            detail: string;
-            shaft: string;
+            detail: components["schemas"]["Sentence"];
+            shaft: components["schemas"]["Sentence"];
             /** Format: double */
             stated_loft_deg: number | null;
             /** Format: double */
@@ -2460,7 +2477,7 @@ export interface components {
             stamping: string;
             of_set: boolean;
             on_order: boolean;
-            kept_for: string;
+            kept_for: components["schemas"]["Sentence"];
             uses: {
                 [key: string]: number;
             };
@@ -2468,8 +2485,8 @@ export interface components {
             part_swings: components["schemas"]["PartSwing"][];
             borrowed: boolean;
             assumed: string[];
-            work: string[];
-            cautions: string[];
+            work: components["schemas"]["Sentence"][];
+            cautions: components["schemas"]["Sentence"][];
             feel: components["schemas"]["FeelOut"] | null;
         };
         BuildWorth: {
@@ -2499,23 +2516,23 @@ export interface components {
         CardOut: {
             swings: string[];
             rows: components["schemas"]["CardRowOut"][];
-            open: string[];
-            shared: string[];
-            eases: string;
-            run: string;
+            open: components["schemas"]["Sentence"][];
+            shared: components["schemas"]["Sentence"][];
+            eases: components["schemas"]["Sentence"];
+            run: components["schemas"]["Sentence"];
         };
         CardRowOut: {
             build: number;
             stock: string;
             cells: components["schemas"]["CellOut"][];
-            sentence: string;
+            sentence: components["schemas"]["Sentence"];
         };
         /** @enum {string} */
         CarryFromEnum: "hit" | "old_swing" | "typed" | "assumed" | "none";
         Cause: {
-            what: string;
-            why: string;
-            test: string;
+            what: components["schemas"]["Sentence"];
+            why: components["schemas"]["Sentence"];
+            test: components["schemas"]["Sentence"];
         };
         CellOut: {
             swing: string;
@@ -2535,8 +2552,8 @@ export interface components {
         ChangeKind: "loft" | "bend" | "length" | "grip_down" | "head_weight" | "weight_back" | "weight_heel" | "shaft_weight" | "grip" | "lie";
         ChangeOut: {
             kind: components["schemas"]["ChangeKind"];
-            label: string;
-            words: string;
+            label: components["schemas"]["Sentence"];
+            words: components["schemas"]["Sentence"];
             /** Format: double */
             amount: number;
             after: {
@@ -2557,9 +2574,9 @@ export interface components {
             start_error_deg: number;
             /** Format: double */
             start_m: number;
-            directions: string[];
-            source: string;
-            caution: string;
+            directions: components["schemas"]["Sentence"][];
+            source: components["schemas"]["Sentence"];
+            caution: components["schemas"]["Sentence"];
         };
         CheckDue: {
             session: number;
@@ -2577,11 +2594,11 @@ export interface components {
             leaves: string[];
             because: string;
             runner_up: string | null;
-            sentence: string;
+            sentence: components["schemas"]["Sentence"];
             settled: boolean;
             /** Format: double */
             chance_best: number | null;
-            more_with: string | null;
+            more_with: components["schemas"]["Sentence"] | null;
             more: number | null;
             more_in_vain: boolean;
             worths: components["schemas"]["BuildWorth"][];
@@ -2590,10 +2607,10 @@ export interface components {
             code: number;
         };
         ChosenOut: {
-            name: string;
+            name: components["schemas"]["Sentence"];
             clubs: components["schemas"]["Tested"][];
             dropped: string[];
-            reasons: string;
+            reasons: components["schemas"]["Sentence"];
             lost: components["schemas"]["LostBuild"][];
             after: components["schemas"]["BagSide"];
             over: number;
@@ -2606,7 +2623,7 @@ export interface components {
             club: string;
             complaint: components["schemas"]["Complaint"];
             claim: components["schemas"]["Claim"];
-            sentence: string;
+            sentence: components["schemas"]["Sentence"];
         };
         ClubChangeRequest: {
             /** Format: double */
@@ -2632,6 +2649,8 @@ export interface components {
             typed_doubt_m?: number | null;
             fixed?: boolean | null;
         };
+        /** @enum {string} */
+        ClubLengthEnum: "in" | "mm";
         ClubLine: {
             id: number;
             letter: string;
@@ -2658,7 +2677,7 @@ export interface components {
             unit: string;
             sure: boolean;
             example: string;
-            ask: string;
+            ask: components["schemas"]["Sentence"];
             maybe: string[];
         };
         ColumnsInRequest: {
@@ -2676,7 +2695,7 @@ export interface components {
             chance: number;
             settled: boolean;
             more: number | null;
-            sentence: string;
+            sentence: components["schemas"]["Sentence"];
         };
         /** @enum {string} */
         Complaint: "runs_out" | "balloons" | "digs" | "thin" | "sand" | "distance" | "gap" | "line" | "worn";
@@ -2766,7 +2785,7 @@ export interface components {
             /** Format: double */
             attack_deg: number | null;
             shots: number;
-            sentence: string;
+            sentence: components["schemas"]["Sentence"];
         };
         /** @enum {string} */
         Delivery: "steep" | "middling" | "shallow";
@@ -2777,8 +2796,8 @@ export interface components {
             /** Format: double */
             carry_m: number;
             shots: number;
-            swing: string;
-            missing: string;
+            swing: components["schemas"]["Sentence"];
+            missing: components["schemas"]["Sentence"];
         };
         FactOut: {
             quantity: string;
@@ -2791,6 +2810,8 @@ export interface components {
             good: boolean | null;
             source: components["schemas"]["Source"];
         };
+        /** @enum {string} */
+        FarEnum: "yd" | "m";
         /** @enum {string} */
         Fear: "same" | "half" | "whole";
         FeedBatchRequest: {
@@ -2810,7 +2831,7 @@ export interface components {
             };
             veto: boolean;
             word: string;
-            words: string;
+            words: components["schemas"]["Sentence"];
             numbers: boolean;
             times: number;
         };
@@ -2834,7 +2855,7 @@ export interface components {
                 [key: string]: number;
             };
             as_asked: boolean | null;
-            sentence: string;
+            sentence: components["schemas"]["Sentence"];
             swing: string;
             at: {
                 [key: string]: number;
@@ -2859,7 +2880,7 @@ export interface components {
             figures: {
                 [key: string]: components["schemas"]["BesideOut"];
             };
-            sentence: string;
+            sentence: components["schemas"]["Sentence"];
         };
         GapInRequest: {
             rule: components["schemas"]["GapRule"];
@@ -2885,7 +2906,7 @@ export interface components {
             slack_m: number;
             /** Format: double */
             at_worst_m: number;
-            sentence: string;
+            sentence: components["schemas"]["Sentence"];
             proposed_count: number | null;
             slots: components["schemas"]["SlotOut"][];
         };
@@ -2938,13 +2959,13 @@ export interface components {
             wanted: number;
         };
         GroovesOut: {
-            blind: string;
+            blind: components["schemas"]["Sentence"];
             old: number;
             fresh: number;
             lies: components["schemas"]["FromLieBesideOut"][];
             worth: components["schemas"]["Worth"];
-            sentence: string;
-            remarks: string[];
+            sentence: components["schemas"]["Sentence"];
+            remarks: components["schemas"]["Sentence"][];
         };
         GuessInRequest: {
             code: number;
@@ -3001,18 +3022,18 @@ export interface components {
             shop: string;
             /** Format: date */
             held_on: string;
-            rule_words: string;
+            rule_words: components["schemas"]["Sentence"];
             before: components["schemas"]["BagSide"];
             tested: components["schemas"]["Tested"][];
             plans: components["schemas"]["PlanLine"][];
             suggested: number[];
             suggested_drop: number[];
-            suggestion: string;
+            suggestion: components["schemas"]["Sentence"];
             draft: components["schemas"]["ChosenOut"];
             agreed: components["schemas"]["AgreedOut"] | null;
             earlier: components["schemas"]["AgreedOut"][];
             claims: components["schemas"]["ClaimOut"][];
-            cautions: string[];
+            cautions: components["schemas"]["Sentence"][];
             /** Format: date */
             next_check: string;
         };
@@ -3093,6 +3114,8 @@ export interface components {
             hit: number;
             of: number;
         };
+        /** @enum {string} */
+        HighEnum: "ft" | "m";
         ImportClub: {
             written: string;
             name: string;
@@ -3139,11 +3162,11 @@ export interface components {
         ImportProblem: {
             line: number;
             column: string;
-            sentence: string;
+            sentence: components["schemas"]["Sentence"];
         };
         ImportQuestion: {
             id: string;
-            sentence: string;
+            sentence: components["schemas"]["Sentence"];
         };
         ImportResult: {
             shots: number;
@@ -3158,7 +3181,7 @@ export interface components {
             club: string;
             /** Format: double */
             carry_m: number;
-            why: string;
+            why: components["schemas"]["Sentence"];
         };
         ImportedFile: {
             id: number;
@@ -3226,7 +3249,7 @@ export interface components {
             name: string;
             /** Format: double */
             loft_deg: number | null;
-            why: string;
+            why: components["schemas"]["Sentence"];
         };
         /** @enum {string} */
         Lie: "mat" | "tee" | "fairway" | "tight" | "soft" | "semi_rough" | "rough" | "sand" | "slope" | "wet";
@@ -3239,7 +3262,7 @@ export interface components {
             code: number;
             word: string;
             club: string;
-            detail: string;
+            detail: components["schemas"]["Sentence"];
             taped: boolean;
         };
         LinkOut: {
@@ -3256,9 +3279,9 @@ export interface components {
         LostBuild: {
             letter: string;
             name: string;
-            why: string;
+            why: components["schemas"]["Sentence"];
         };
-        LostBuildRequest: {
+        LostInRequest: {
             letter: string;
             name: string;
             why: string;
@@ -3282,6 +3305,7 @@ export interface components {
             can_open: boolean;
             bays: components["schemas"]["BayOut"][];
             keys: components["schemas"]["Keys"];
+            units: components["schemas"]["OwnUnits"];
         };
         MergeInRequest: {
             other: number;
@@ -3319,7 +3343,7 @@ export interface components {
             /** Format: double */
             coverage_m: number;
             often: number;
-            sentence: string;
+            sentence: components["schemas"]["Sentence"];
         };
         NewBayRequest: {
             name: string;
@@ -3383,6 +3407,20 @@ export interface components {
         OtherwiseInRequest: {
             changes?: components["schemas"]["WorkInRequest"][];
             shaft?: number | null;
+        };
+        OwnUnits: {
+            far: components["schemas"]["FarEnum"];
+            high: components["schemas"]["HighEnum"];
+            speed: components["schemas"]["SpeedEnum"];
+            warmth: components["schemas"]["WarmthEnum"];
+            club_length: components["schemas"]["ClubLengthEnum"];
+        };
+        OwnUnitsRequest: {
+            far?: components["schemas"]["FarEnum"];
+            high?: components["schemas"]["HighEnum"];
+            speed?: components["schemas"]["SpeedEnum"];
+            warmth?: components["schemas"]["WarmthEnum"];
+            club_length?: components["schemas"]["ClubLengthEnum"];
         };
         PadClub: {
             id: number;
@@ -3555,8 +3593,8 @@ export interface components {
             bend_error_m: number | null;
             /** Format: double */
             bounce_deg: number | null;
-            caution: string;
-            sentence: string;
+            caution: components["schemas"]["Sentence"];
+            sentence: components["schemas"]["Sentence"];
         };
         PlanInRequest: {
             name: string;
@@ -3599,7 +3637,7 @@ export interface components {
             left: number;
             /** Format: double */
             right: number;
-            lie: string;
+            lie: components["schemas"]["Sentence"];
             /** Format: double */
             eased_m: number | null;
             never: boolean;
@@ -3685,7 +3723,7 @@ export interface components {
         RackProblem: {
             line: number;
             column: string;
-            sentence: string;
+            sentence: components["schemas"]["Sentence"];
         };
         RankedOut: {
             head: number;
@@ -3720,8 +3758,8 @@ export interface components {
             /** Format: double */
             saves: number | null;
             supported: boolean;
-            sentence: string;
-            rough: string;
+            sentence: components["schemas"]["Sentence"];
+            rough: components["schemas"]["Sentence"];
             players: number;
             won: number;
             letter: string;
@@ -3742,7 +3780,7 @@ export interface components {
         RemarkOut: {
             build: number;
             what: string;
-            sentence: string;
+            sentence: components["schemas"]["Sentence"];
         };
         /** @enum {string} */
         ReplaceWay: "longer" | "shorter" | "softer";
@@ -3800,8 +3838,14 @@ export interface components {
             each: number;
             part: number;
             proposed: number | null;
-            sentence: string;
+            sentence: components["schemas"]["Sentence"];
         };
+        /** @description Text as somebody typed it, or what is said as data: `say` is a message of the catalogue, or several in a row with `glue` between them; the rest are its values: words, counts, sentences, and quantities such as `{"far": 152.4}` (metres) with their `digits` and `form`. Asked with `Prefer: words` it is the English text. */
+        Sentence: string | ({
+            say: unknown;
+        } & {
+            [key: string]: unknown;
+        });
         SessionLine: {
             id: number;
             customer: components["schemas"]["Person"];
@@ -3809,7 +3853,7 @@ export interface components {
             held_on: string;
             bay_name: string;
             status: components["schemas"]["StatusEnum"];
-            outcome: string;
+            outcome: components["schemas"]["Sentence"];
             shots: number;
             /** Format: date */
             next_check: string | null;
@@ -3857,10 +3901,10 @@ export interface components {
             rule: components["schemas"]["GapRule"];
             clubs_to_place: number;
             in_hand: number | null;
-            day_words: string;
-            question: string;
+            day_words: components["schemas"]["Sentence"];
+            question: components["schemas"]["Sentence"];
             pinned: number | null;
-            monitor: string;
+            monitor: components["schemas"]["Sentence"];
             columns: string[];
             player: components["schemas"]["PlayerOut"] | null;
             soles: components["schemas"]["SoleTestOut"][];
@@ -3871,7 +3915,7 @@ export interface components {
             };
             shots: components["schemas"]["ShotOut"][];
             questions: {
-                [key: string]: string;
+                [key: string]: components["schemas"]["Sentence"];
             };
             struck_clean: {
                 [key: string]: number;
@@ -3880,15 +3924,15 @@ export interface components {
             imports: components["schemas"]["ImportedFile"][];
             versions: number;
             verdicts: components["schemas"]["VerdictOut"][];
-            next: string;
+            next: components["schemas"]["Sentence"];
             least_shots: number;
-            steady: string;
+            steady: components["schemas"]["Sentence"];
             tired: boolean;
         };
         Setting: {
             key: string;
-            label: string;
-            why: string;
+            label: components["schemas"]["Sentence"];
+            why: components["schemas"]["Sentence"];
             unit: string;
             /** Format: double */
             value: number;
@@ -3938,8 +3982,8 @@ export interface components {
         /** @enum {string} */
         ShapeEnum: "any" | "straight" | "draw" | "fade";
         SheetLine: {
-            label: string;
-            value: string;
+            label: components["schemas"]["Sentence"];
+            value: components["schemas"]["Sentence"];
         };
         ShopNameRequest: {
             name: string;
@@ -3970,12 +4014,12 @@ export interface components {
             widest: number | null;
             stages: components["schemas"]["Stage"][];
             school: components["schemas"]["School"];
-            why: string;
-            sentence: string;
+            why: components["schemas"]["Sentence"];
+            sentence: components["schemas"]["Sentence"];
             unhit: string[];
             schools: components["schemas"]["SchoolsOut"] | null;
             places: components["schemas"]["PlaceOut"][];
-            recheck: string;
+            recheck: components["schemas"]["Sentence"];
             part: components["schemas"]["PartPlanOut"];
             card: components["schemas"]["CardOut"] | null;
             grooves: components["schemas"]["GroovePlanOut"];
@@ -3984,8 +4028,8 @@ export interface components {
         ShortlistOut: {
             revision: number;
             slots: components["schemas"]["RankedOut"][][];
-            why: string;
-            left_out: string[];
+            why: components["schemas"]["Sentence"];
+            left_out: components["schemas"]["Sentence"][];
         };
         ShotOut: {
             id: number;
@@ -4000,7 +4044,7 @@ export interface components {
             intent: components["schemas"]["Intent"];
             lie: (components["schemas"]["Lie"] | components["schemas"]["NullEnum"]) | null;
             place: string;
-            apart: string;
+            apart: components["schemas"]["Sentence"];
             /** Format: double */
             as_hit_m: number | null;
             old_swing: boolean;
@@ -4061,7 +4105,7 @@ export interface components {
         SoleCheckOut: {
             handings: number;
             minutes: number;
-            warnings: string[];
+            warnings: components["schemas"]["Sentence"][];
         };
         SoleChoiceOut: {
             head: number | null;
@@ -4122,12 +4166,12 @@ export interface components {
             shaft: number | null;
             /** Format: double */
             bend_deg: number;
-            sentence: string;
+            sentence: components["schemas"]["Sentence"];
         };
         SolePlace: {
             key: string;
-            name: string;
-            told: string;
+            name: components["schemas"]["Sentence"];
+            told: components["schemas"]["Sentence"];
             sand: boolean;
             /** Format: double */
             target_m: number;
@@ -4140,14 +4184,14 @@ export interface components {
             /** Format: double */
             sure: number;
             same: boolean;
-            sentences: string[];
-            deciding: string;
-            repeats: string;
-            measured: string[];
-            at_odds: string;
-            belief: string;
-            blindness: string;
-            loft_needed: string;
+            sentences: components["schemas"]["Sentence"][];
+            deciding: components["schemas"]["Sentence"];
+            repeats: components["schemas"]["Sentence"];
+            measured: components["schemas"]["Sentence"][];
+            at_odds: components["schemas"]["Sentence"];
+            belief: components["schemas"]["Sentence"];
+            blindness: components["schemas"]["Sentence"];
+            loft_needed: components["schemas"]["Sentence"];
         };
         SoleTestInRequest: {
             /** Format: double */
@@ -4186,7 +4230,7 @@ export interface components {
             complete: boolean;
             unplayed: string[];
             result: components["schemas"]["SoleResultOut"];
-            warnings: string[];
+            warnings: components["schemas"]["Sentence"][];
             guess: number | null;
             confidence: string;
             chosen: number | null;
@@ -4203,11 +4247,13 @@ export interface components {
             /** Format: double */
             high: number | null;
         };
+        /** @enum {string} */
+        SpeedEnum: "mph" | "kmh" | "mps";
         Stage: {
             key: string;
-            name: string;
+            name: components["schemas"]["Sentence"];
             done: boolean;
-            words: string;
+            words: components["schemas"]["Sentence"];
         };
         StandInOrderRequest: {
             shots: number;
@@ -4258,7 +4304,7 @@ export interface components {
             /** Format: double */
             over_m: number;
             few: boolean;
-            sentence: string;
+            sentence: components["schemas"]["Sentence"];
             /** Format: double */
             alike_m: number | null;
             /** Format: double */
@@ -4311,7 +4357,7 @@ export interface components {
             modelled_m: number | null;
             /** Format: double */
             computed_m: number | null;
-            sentence: string;
+            sentence: components["schemas"]["Sentence"];
         };
         StopSeenInRequest: {
             build: number;
@@ -4352,7 +4398,7 @@ export interface components {
             minutes: number;
             seen: components["schemas"]["StopSeenOut"][];
             lines: components["schemas"]["StopLineOut"][];
-            sentences: string[];
+            sentences: components["schemas"]["Sentence"][];
             firmer: string;
         };
         /** @enum {string} */
@@ -4395,10 +4441,10 @@ export interface components {
             /** Format: double */
             proposed_high: number | null;
             overruled: boolean;
-            why: string;
-            sure: string;
+            why: components["schemas"]["Sentence"];
+            sure: components["schemas"]["Sentence"];
             firm: boolean;
-            out_of_reach: string;
+            out_of_reach: components["schemas"]["Sentence"];
         };
         TaskInRequest: {
             build: number;
@@ -4459,11 +4505,11 @@ export interface components {
             build: number;
             letter: string;
             name: string;
-            headline: string;
-            why: string;
+            headline: components["schemas"]["Sentence"];
+            why: components["schemas"]["Sentence"];
             sheet: components["schemas"]["SheetLine"][];
             price: string | null;
-            prediction: string;
+            prediction: components["schemas"]["Sentence"];
         };
         ThresholdsInRequest: {
             values: {
@@ -4552,15 +4598,15 @@ export interface components {
             letter: string;
             slot: number;
             kind: components["schemas"]["VerdictKind"];
-            headline: string;
-            why: string;
+            headline: components["schemas"]["Sentence"];
+            why: components["schemas"]["Sentence"];
             /** Format: double */
             chance: number | null;
             chance_words: string;
             settled: boolean;
             more: number | null;
-            against: string | null;
-            change: string | null;
+            against: components["schemas"]["Sentence"] | null;
+            change: components["schemas"]["Sentence"] | null;
             /** Format: double */
             turn_deg: number | null;
             /** Format: double */
@@ -4569,9 +4615,11 @@ export interface components {
             rounds: number | null;
             facts: components["schemas"]["FactOut"][];
             played: components["schemas"]["PlayedOut"][];
-            at_first: string;
-            shape: string;
+            at_first: components["schemas"]["Sentence"];
+            shape: components["schemas"]["Sentence"];
         };
+        /** @enum {string} */
+        WarmthEnum: "f" | "c";
         /** @enum {string} */
         Wear: "fresh" | "some" | "worn";
         WedgeFlightOut: {
@@ -4584,9 +4632,9 @@ export interface components {
                 [key: string]: number;
             };
             high_little: boolean;
-            sentence: string;
+            sentence: components["schemas"]["Sentence"];
             causes: components["schemas"]["Cause"][];
-            source: string;
+            source: components["schemas"]["Sentence"];
         };
         /** @enum {string} */
         WedgeWish: "even" | "lower" | "stop" | "fewer" | "fresh" | "trip";
@@ -4597,7 +4645,7 @@ export interface components {
             letter: string;
             shots: number;
             anchored: boolean;
-            anchor: string;
+            anchor: components["schemas"]["Sentence"];
             before: {
                 [key: string]: number;
             };
@@ -5689,6 +5737,29 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    my_units: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["OwnUnitsRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnUnits"];
+                };
             };
         };
     };

@@ -8,6 +8,7 @@ import {
 	useQueryClient,
 } from "@tanstack/react-query";
 import { useEffect, useRef, useState } from "react";
+import { inWords } from "../said/words";
 import type { ReadingKey } from "../ui/units";
 import {
 	type ChangeKind,
@@ -245,7 +246,7 @@ export function useLive(id: number): Live {
 		}, 1000);
 		const heard = (event: MessageEvent<string>) => {
 			beat();
-			const { what, revision, shot, now } = JSON.parse(event.data) as Notice;
+			const { what, revision, shot, now } = inWords(JSON.parse(event.data)) as Notice;
 			if (what === "signed_out") {
 				source.close();
 				void queries.invalidateQueries({ queryKey: ["me"] });

@@ -8,6 +8,7 @@ import { openOutbox, rebase, signedInAs } from "../api/outbox";
 import { keep } from "../api/session";
 import { useCommands, useOwnKeys } from "../commands/commands";
 import { Desk } from "../places/desk/Desk";
+import { keepUnits } from "../said/units";
 import { Broken } from "../ui/Broken";
 import { forgetDrafts } from "../ui/draft";
 import { InShop } from "../ui/inShop";
@@ -75,6 +76,13 @@ export function App() {
 	}, [queries]);
 	const username = me.data?.signed_in ? me.data.username : "";
 	useEffect(() => signedInAs(username), [username]);
+	const own = me.data?.signed_in ? me.data.units : undefined;
+	useEffect(() => {
+		// What stands on this page was read in the units of before, half-typed figures too.
+		if (!own || !keepUnits({ ...own, currency: "" })) return;
+		forgetDrafts();
+		window.location.reload();
+	}, [own]);
 	const [, setOwn] = useOwnKeys();
 	const keys = me.data?.keys;
 	useEffect(() => {

@@ -12,7 +12,7 @@ import { rungs } from "../session/ladder";
 import { mapProps, readoutOf, sideProps } from "../session/maps";
 import { carriesOf, windowsOf } from "../session/select";
 import { session, shot } from "../tests/session";
-import { toMetres } from "../ui/units";
+import { fromFar } from "../ui/units";
 
 afterEach(() => {
 	cleanup();
@@ -42,7 +42,7 @@ describe("from the session to the instruments", () => {
 		expect(carriesOf(session, 4).map(Math.round)).toEqual([177, 179]);
 		const mine = structuredClone(session);
 		const target = mine.bag.in_work?.slots[0]?.targets[0];
-		if (target) target.low = toMetres(170);
+		if (target) target.low = fromFar(170);
 		expect(Math.round(windowsOf(mine)[0]?.low ?? 0)).toBe(170);
 	});
 	test("the ladder runs from the longest club to the shortest, the uncarried last, with the step above", () => {
@@ -74,8 +74,8 @@ describe("from the session to the instruments", () => {
 						name: "5i",
 						head_type: "iron",
 						loft_deg: 26,
-						carry_m: toMetres(162),
-						total_m: toMetres(170),
+						carry_m: fromFar(162),
+						total_m: fromFar(170),
 						new: false,
 						expected: false,
 					},
@@ -85,8 +85,8 @@ describe("from the session to the instruments", () => {
 						name: "4H 22°",
 						head_type: "hybrid",
 						loft_deg: 22,
-						carry_m: toMetres(178),
-						total_m: toMetres(184),
+						carry_m: fromFar(178),
+						total_m: fromFar(184),
 						new: true,
 						expected: false,
 					},
@@ -108,20 +108,20 @@ test("the landing zone is yard for yard, right to the right and further up", () 
 		build: 4,
 		letter: "A",
 		name: "4H",
-		carry_m: toMetres(178),
-		total_m: toMetres(184),
-		offline_m: toMetres(2),
+		carry_m: fromFar(178),
+		total_m: fromFar(184),
+		offline_m: fromFar(2),
 		path: [
 			[0, 0],
 			[100, 25],
-			[toMetres(178), 0],
+			[fromFar(178), 0],
 		],
 		pattern: null,
 	};
 	const wide = structuredClone(session);
 	wide.shots = [
-		shot(1, 4, 170, { readings: { carry_m: toMetres(170), offline_m: -toMetres(10) } }),
-		shot(2, 4, 180, { readings: { carry_m: toMetres(180), offline_m: toMetres(10) } }),
+		shot(1, 4, 170, { readings: { carry_m: fromFar(170), offline_m: -fromFar(10) } }),
+		shot(2, 4, 180, { readings: { carry_m: fromFar(180), offline_m: fromFar(10) } }),
 	];
 	render(<FlightBoard clubs={[boardClub(wide, line)]} neighbours={[]} windows={[]} />);
 	const dots = [...screen.getByRole("img", { name: /Landing zone/ }).querySelectorAll('circle[r="3.4"]')];
@@ -153,5 +153,5 @@ test("a target typed in yards travels in metres, and a refusal is the caller's t
 	fireEvent.click(screen.getByRole("button", { name: "Set" }));
 	await waitFor(() => expect(said).toBe("The window is the wrong way round."));
 	expect(sent[0]?.url).toBe("/api/sessions/7/targets");
-	expect(sent[0]?.body).toEqual({ slot: 0, quantity: "carry_m", low: toMetres(150.5), high: null });
+	expect(sent[0]?.body).toEqual({ slot: 0, quantity: "carry_m", low: fromFar(150.5), high: null });
 });

@@ -5,7 +5,7 @@ import { afterEach, expect, test } from "vitest";
 import type { Session } from "../api/client";
 import { build, session } from "../tests/session";
 import { clear, draw, serve } from "../tests/stage";
-import { toMetres } from "../ui/units";
+import { fromFar } from "../ui/units";
 import CardPage from "./part_swing/CardPage";
 import { spotAt } from "./stop/Green";
 import { StopBench } from "./stop/StopBench";
@@ -22,11 +22,11 @@ const line = (
 	build: id,
 	ball: "own" as const,
 	n: 3,
-	lands_m: toMetres(lands),
-	releases_m: toMetres(releases),
-	half_m: toMetres(0.6),
-	left_m: toMetres(1),
-	firmer_m: toMetres(releases + 4),
+	lands_m: fromFar(lands),
+	releases_m: fromFar(releases),
+	half_m: fromFar(0.6),
+	left_m: fromFar(1),
+	firmer_m: fromFar(releases + 4),
 	modelled_m: null,
 	computed_m: null,
 	sentence: `${id} lands ${lands}.`,
@@ -34,17 +34,17 @@ const line = (
 });
 const cell = (swing: string, yards: number, usable = true) => ({
 	swing,
-	carry_m: toMetres(yards),
-	doubt_m: toMetres(3),
-	spread_m: toMetres(2.4),
-	run_m: toMetres(1),
+	carry_m: fromFar(yards),
+	doubt_m: fromFar(3),
+	spread_m: fromFar(2.4),
+	run_m: fromFar(1),
 	n: usable ? 3 : 0,
 	usable,
 	why_not: usable ? "" : "not hit",
 });
 function seen(lines: Short["stops"]["lines"], card: Short["card"] = null): Session {
 	const stops = {
-		green: { target_m: toMetres(25), firmness: "medium", green_ft: 10.5, slope_percent: -2 },
+		green: { target_m: fromFar(25), firmness: "medium", green_ft: 10.5, slope_percent: -2 },
 		wedges: [61, 62],
 		wanted: 3,
 		seen: [],
@@ -60,13 +60,13 @@ function seen(lines: Short["stops"]["lines"], card: Short["card"] = null): Sessi
 test("what was seen, what a monitor modelled and what is computed stand in columns of their own", () => {
 	draw(
 		<StopBench
-			session={seen([line(62, 22, 3), line(61, 20, 6, { half_m: null, modelled_m: toMetres(5) })])}
+			session={seen([line(62, 22, 3), line(61, 20, 6, { half_m: null, modelled_m: fromFar(5) })])}
 		/>,
 	);
 	const table = within(screen.getByRole("table"));
 	const heads = table.getAllByRole("columnheader").map((each) => each.textContent);
 	expect(heads).toEqual([
-		"Yards, as seen",
+		"Far, as seen",
 		"Lands",
 		"Releases",
 		"Left",
@@ -85,7 +85,7 @@ test("what was seen, what a monitor modelled and what is computed stand in colum
 		["58", "22", "3±0.6", "1", "7", "–", "3"],
 		["54", "20", "6", "1", "10", "5", "3"],
 	]);
-	expect(screen.getByText("A medium green, meter 10.5 ft, 2.0% downhill.")).toBeTruthy();
+	expect(screen.getByText("A medium green, meter 10.5, 2.0% downhill.")).toBeTruthy();
 	expect(screen.getByText(/^58 stops 3.0 yd sooner/)).toBeTruthy();
 	expect(screen.getByRole("img", { name: /from the side/ }).querySelectorAll("path")).toHaveLength(2);
 	clear();
@@ -96,10 +96,10 @@ test("what was seen, what a monitor modelled and what is computed stand in colum
 test("a touch of the green is a spot on the ground, yard for yard", () => {
 	const box = { left: 10, top: 20, width: 660, height: 240 } as DOMRect;
 	// From 4 to 37 yd across, six yards to each side.
-	expect(spotAt(box, 10, 140, toMetres(25))).toEqual({ far: toMetres(4), side: 0 });
-	const end = spotAt(box, 670, 20, toMetres(25));
-	expect(end.far).toBeCloseTo(toMetres(37));
-	expect(end.side).toBeCloseTo(toMetres(-6));
+	expect(spotAt(box, 10, 140, fromFar(25))).toEqual({ far: fromFar(4), side: 0 });
+	const end = spotAt(box, 670, 20, fromFar(25));
+	expect(end.far).toBeCloseTo(fromFar(37));
+	expect(end.side).toBeCloseTo(fromFar(-6));
 });
 
 test("the card goes on paper in two sizes; what is no number to play by stands in brackets", async () => {

@@ -1,7 +1,7 @@
 /** The scale and the windows that the gates of a session share. */
 import type { Build, Session } from "../api/client";
 import { type Span, spanOf } from "../instruments/scale";
-import { type Metres, toYards } from "../ui/units";
+import { type Metres, toFar } from "../ui/units";
 import { candidatesOf, carriesOf, ownOf, type Window, windowsOf } from "./select";
 
 /** One scale for every gate of the session: the windows and the kept shots that are held against them. */
@@ -29,6 +29,6 @@ export function windowFor(build: Build | undefined): Window | undefined {
 	if (!build) return undefined;
 	const { low, high } = wantedOf(build, "carry_m");
 	return low !== null && high !== null
-		? { low: toYards(low as Metres), high: toYards(high as Metres) }
+		? { low: toFar(low as Metres), high: toFar(high as Metres) }
 		: undefined;
 }

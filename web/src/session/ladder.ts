@@ -1,7 +1,7 @@
 /** The bag of a session as the rungs of the ladder. */
 import type { Build, Session } from "../api/client";
 import type { Rung } from "../instruments/ladder/Ladder";
-import { metresOf, toFeet, toYards } from "../ui/units";
+import { metresOf, toFar, toHigh } from "../ui/units";
 import { buildOf, ownOf } from "./select";
 
 /** How a carry is known that was not hit today. */
@@ -28,15 +28,15 @@ export function rungs(session: Session): Rung[] {
 				name: build.name,
 				letter: build.letter,
 				loft: build.set_loft_deg,
-				carry: build.carry_m === null ? null : toYards(build.carry_m),
-				total: build.total_m === null ? null : toYards(build.total_m),
+				carry: build.carry_m === null ? null : toFar(build.carry_m),
+				total: build.total_m === null ? null : toFar(build.total_m),
 				known: KNOWN[build.carry_from],
-				doubt: build.carry_doubt_m === null ? null : toYards(build.carry_doubt_m),
-				step: gap ? toYards(gap.step_m) : null,
+				doubt: build.carry_doubt_m === null ? null : toFar(build.carry_doubt_m),
+				step: gap ? toFar(gap.step_m) : null,
 				hole: (gap?.open_m ?? 0) > 0,
 				crowded: gap?.crowded ?? false,
 				fixed: build.fixed,
-				peak: peak === null ? null : toFeet(peak),
+				peak: peak === null ? null : toHigh(peak),
 				landing: build.averages.landing_deg ?? null,
 				spin: build.averages.spin_rpm ?? null,
 				odd: session.bag.remarks.filter((remark) => remark.build === build.id).map((remark) => remark.what),

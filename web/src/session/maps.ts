@@ -2,7 +2,7 @@
 import type { Bag, BagPlan, BagSide, Gap, Session } from "../api/client";
 import type { CarryMapProps, MapAfter, MapClub, MapHole, MapRing } from "../instruments/carry-map/CarryMap";
 import { spanOf } from "../instruments/scale";
-import { type Metres, signed, toYards, whole, yd } from "../ui/units";
+import { asFar, type Metres, signed, toFar, unit, whole } from "../ui/units";
 import { buildOf, candidatesOf, carriesOf, inBag, nameOf, windowsOf } from "./select";
 import { ruleWords } from "./words";
 
@@ -14,15 +14,13 @@ function mapClubs(session: Session): MapClub[] {
 					{
 						id: build.id,
 						name: nameOf(build),
-						carry: toYards(build.carry_m),
-						total: toYards(build.total_m ?? build.carry_m),
-						spread: build.carry_from === "hit" && build.spread_m !== null ? toYards(build.spread_m) : null,
+						carry: toFar(build.carry_m),
+						total: toFar(build.total_m ?? build.carry_m),
+						spread: build.carry_from === "hit" && build.spread_m !== null ? toFar(build.spread_m) : null,
 						doubt:
-							build.carry_from !== "hit" && build.carry_doubt_m !== null
-								? toYards(build.carry_doubt_m)
-								: null,
+							build.carry_from !== "hit" && build.carry_doubt_m !== null ? toFar(build.carry_doubt_m) : null,
 						expected: build.carry_from === "assumed",
-						parts: build.part_swings.map((each) => toYards(each.carry_m)),
+						parts: build.part_swings.map((each) => toFar(each.carry_m)),
 					},
 				],
 	);
@@ -33,10 +31,10 @@ function mapHoles(gaps: Gap[], name: (id: number) => string, inWork: number | nu
 		.filter((gap) => gap.open_m > 0)
 		.map((gap) => ({
 			id: gap.lower,
-			from: toYards(gap.open_from_m),
-			to: toYards(gap.open_to_m),
-			yards: whole(toYards(gap.open_m)),
-			label: `${yd(gap.open_m)} yd uncovered between ${name(gap.lower)} and ${name(gap.upper)}`,
+			from: toFar(gap.open_from_m),
+			to: toFar(gap.open_to_m),
+			yards: whole(toFar(gap.open_m)),
+			label: `${asFar(gap.open_m)} ${unit("far")} uncovered between ${name(gap.lower)} and ${name(gap.upper)}`,
 			inWork: gap.lower === inWork,
 		}));
 }
@@ -45,9 +43,9 @@ function mapOverlaps(gaps: Gap[], name: (id: number) => string) {
 	return gaps
 		.filter((gap) => gap.crowded && gap.overlap_m > 0)
 		.map((gap) => ({
-			from: toYards(gap.open_to_m),
-			to: toYards((gap.open_to_m + gap.overlap_m) as Metres),
-			label: `${name(gap.lower)} and ${name(gap.upper)} overlap by ${yd(gap.overlap_m)} yd`,
+			from: toFar(gap.open_to_m),
+			to: toFar((gap.open_to_m + gap.overlap_m) as Metres),
+			label: `${name(gap.lower)} and ${name(gap.upper)} overlap by ${asFar(gap.overlap_m)} ${unit("far")}`,
 		}));
 }
 
@@ -57,15 +55,19 @@ export function mapRings(session: Session): MapRing[] {
 		.map((build) => ({
 			letter: build.letter,
 			name: build.name,
-			carry: build.carry_m === null ? null : toYards(build.carry_m),
-			total: build.total_m === null ? null : toYards(build.total_m),
+			carry: build.carry_m === null ? null : toFar(build.carry_m),
+			total: build.total_m === null ? null : toFar(build.total_m),
 			shots: carriesOf(session, build.id),
 		}));
 }
 
 /** The widest hole where another is in work. */
 const widestBeside = ({ widest }: Bag, name: (id: number) => string): string[] =>
-	widest ? [`Widest: ${yd(widest.open_m)} yd between ${name(widest.lower)} and ${name(widest.upper)}`] : [];
+	widest
+		? [
+				`Widest: ${asFar(widest.open_m)} ${unit("far")} between ${name(widest.lower)} and ${name(widest.upper)}`,
+			]
+		: [];
 
 /** The widest step between the ends of the wedges, where their space is cut. */
 const widestStep = ({ short }: Bag) =>
@@ -78,14 +80,14 @@ export function readoutOf(bag: Bag, name: (id: number) => string): CarryMapProps
 		return { over: "", big: none ? "" : "No hole", unit: "", lines: [bag.headline], warn: false };
 	}
 	const widest = widestStep(bag);
-	const windows = inWork.slots.map((slot) => `${yd(slot.low_m)}–${yd(slot.high_m)}`).join(" and ");
+	const windows = inWork.slots.map((slot) => `${asFar(slot.low_m)}–${asFar(slot.high_m)}`).join(" and ");
 	const upper = bag.gaps.find((gap) => gap.lower === inWork.lower);
 	if (widest)
 		return {
 			over: `Between ${name(widest.lower)} and ${name(widest.upper)}`,
-			big: yd(widest.step_m),
-			unit: "yd widest step",
-			lines: [`Window: carry ${windows} yd`, inWork.sentence],
+			big: asFar(widest.step_m),
+			unit: `${unit("far")} widest step`,
+			lines: [`Window: carry ${windows} ${unit("far")}`, inWork.sentence],
 			warn: widest.over_m > 0,
 		};
 	return {
@@ -93,9 +95,14 @@ export function readoutOf(bag: Bag, name: (id: number) => string): CarryMapProps
 			inWork.lower === null || inWork.upper === null
 				? "At an end of the bag"
 				: `Between ${name(inWork.lower)} and ${name(inWork.upper)}`,
-		big: inWork.lower === null ? windows : yd(inWork.open_m || upper?.step_m),
-		unit: inWork.lower === null ? "yd wanted" : inWork.open_m > 0 ? "yd uncovered" : "yd step",
-		lines: [`Window: carry ${windows} yd`, inWork.sentence, ...widestBeside(bag, name)],
+		big: inWork.lower === null ? windows : asFar(inWork.open_m || upper?.step_m),
+		unit:
+			inWork.lower === null
+				? `${unit("far")} wanted`
+				: inWork.open_m > 0
+					? `${unit("far")} uncovered`
+					: `${unit("far")} step`,
+		lines: [`Window: carry ${windows} ${unit("far")}`, inWork.sentence, ...widestBeside(bag, name)],
 		warn: inWork.open_m > 0,
 	};
 }
@@ -107,28 +114,28 @@ export type End = Session["bag"]["end"];
 function spanOfEnd(session: Session, end: End): CarryMapProps["span"] {
 	const { short } = session.bag;
 	if (end === "whole" || !short?.low || !short.high) return undefined;
-	const uppers = short.steps.map((step) => toYards(buildOf(session, step.upper)?.carry_m ?? m0));
-	const top = Math.max(toYards(short.high.carry_m), ...uppers);
+	const uppers = short.steps.map((step) => toFar(buildOf(session, step.upper)?.carry_m ?? m0));
+	const top = Math.max(toFar(short.high.carry_m), ...uppers);
 	const clubs = mapClubs(session);
 	if (end === "long")
 		return spanOf(
 			clubs
-				.filter((club) => club.carry >= toYards(short.high?.carry_m ?? m0))
+				.filter((club) => club.carry >= toFar(short.high?.carry_m ?? m0))
 				.flatMap((club) => [club.carry, club.total]),
 			10,
 			4,
 		);
 	const parts = clubs.flatMap((club) => club.parts ?? []);
-	return spanOf([toYards(short.low.carry_m), top, ...parts], 10, 6);
+	return spanOf([toFar(short.low.carry_m), top, ...parts], 10, 6);
 }
 
 function mapSteps(session: Session): NonNullable<CarryMapProps["steps"]> {
 	return (session.bag.short?.steps ?? []).map((step) => {
-		const from = toYards(buildOf(session, step.lower)?.carry_m ?? m0);
+		const from = toFar(buildOf(session, step.lower)?.carry_m ?? m0);
 		return {
 			from,
-			to: from + toYards(step.step_m),
-			yards: whole(toYards(step.step_m)),
+			to: from + toFar(step.step_m),
+			yards: whole(toFar(step.step_m)),
 			open: step.over_m > 0,
 		};
 	});
@@ -178,8 +185,8 @@ export function afterOf(session: Session, plan: BagPlan): MapAfter {
 			id: club.id,
 			name: club.name,
 			letter: club.letter,
-			carry: toYards(club.carry_m),
-			total: toYards(club.total_m),
+			carry: toFar(club.carry_m),
+			total: toFar(club.total_m),
 			spread: null,
 			expected: club.expected,
 		}));
@@ -190,8 +197,8 @@ export function afterOf(session: Session, plan: BagPlan): MapAfter {
 					id: away.id,
 					name: away.name,
 					letter: away.letter,
-					carry: toYards(away.carry_m),
-					total: toYards(away.total_m ?? away.carry_m),
+					carry: toFar(away.carry_m),
+					total: toFar(away.total_m ?? away.carry_m),
 					spread: null,
 					swapped: plan.swap_course,
 				},
@@ -204,9 +211,9 @@ export function afterOf(session: Session, plan: BagPlan): MapAfter {
 		name: plan.name,
 		readout: {
 			over: fresh.length ? `${plan.name}: ${fresh.join(" and ")} in` : plan.name,
-			big: yd(plan.widest_m),
-			unit: "yd widest hole",
-			lines: [`${yd(plan.open_m)} yd uncovered in all${fresh.length ? gained : ""}`],
+			big: asFar(plan.widest_m),
+			unit: `${unit("far")} widest hole`,
+			lines: [`${asFar(plan.open_m)} ${unit("far")} uncovered in all${fresh.length ? gained : ""}`],
 			warn: plan.widest_m > 0,
 		},
 		clubs: [...carried, ...swapped],
@@ -229,8 +236,8 @@ export function sideProps(side: BagSide, title: string, rule: string): CarryMapP
 			id: club.id,
 			name: club.name,
 			letter: club.new ? club.letter : "",
-			carry: toYards(club.carry_m),
-			total: toYards(club.total_m),
+			carry: toFar(club.carry_m),
+			total: toFar(club.total_m),
 			spread: null,
 			isNew: club.new,
 		})),
@@ -240,8 +247,8 @@ export function sideProps(side: BagSide, title: string, rule: string): CarryMapP
 		rule,
 		readout: {
 			over: come ? `${side.club_count} clubs, ${come} in` : `${side.club_count} clubs`,
-			big: widest > 0 ? yd(widest) : "0",
-			unit: "yd widest hole",
+			big: widest > 0 ? asFar(widest) : "0",
+			unit: `${unit("far")} widest hole`,
 			lines: [],
 			warn: widest > 0,
 		},

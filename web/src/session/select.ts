@@ -1,6 +1,6 @@
 /** Picking out of a session what the places ask for. */
 import type { Build, Session, Shot, Target } from "../api/client";
-import { toYards, type Yards, yardsOf } from "../ui/units";
+import { type Far, farOf, toFar } from "../ui/units";
 
 export const buildOf = (session: Session, id: number | null): Build | undefined =>
 	session.builds.find((build) => build.id === id);
@@ -26,10 +26,10 @@ export const shotsOf = (session: Session, build: number): Shot[] =>
 	session.shots.filter((shot) => shot.build === build);
 
 /** The carries that a club's own is made from, in yards. */
-export const carriesOf = (session: Session, build: number): Yards[] =>
+export const carriesOf = (session: Session, build: number): Far[] =>
 	shotsOf(session, build)
 		.filter((shot) => shot.counts)
-		.map((shot) => yardsOf(shot.readings, "carry_m"))
+		.map((shot) => farOf(shot.readings, "carry_m"))
 		.filter((carry) => carry !== null);
 
 /** What unlike the others a shot has about it; nothing when it is like them. */
@@ -44,8 +44,8 @@ export function targetOf(session: Session, slot: number, quantity: string): Targ
 }
 
 export interface Window {
-	low: Yards;
-	high: Yards;
+	low: Far;
+	high: Far;
 }
 
 /** The carry windows in force. */
@@ -53,8 +53,8 @@ export function windowsOf(session: Session): Window[] {
 	return (session.bag.in_work?.slots ?? []).map((slot) => {
 		const carry = slot.targets.find((target) => target.quantity === "carry_m");
 		return {
-			low: toYards((carry?.low ?? slot.low_m) as typeof slot.low_m),
-			high: toYards((carry?.high ?? slot.high_m) as typeof slot.high_m),
+			low: toFar((carry?.low ?? slot.low_m) as typeof slot.low_m),
+			high: toFar((carry?.high ?? slot.high_m) as typeof slot.high_m),
 		};
 	});
 }

@@ -1,7 +1,7 @@
 /** A handover with two builds that were hit, as the server drafts it. */
 
 import type { BagSide, Choice, Handover, Tested } from "../api/client";
-import { toMetres } from "../ui/units";
+import { fromFar } from "../ui/units";
 
 export const club = (id: number, name: string, carry: number, letter = ""): BagSide["clubs"][number] => ({
 	id,
@@ -9,8 +9,8 @@ export const club = (id: number, name: string, carry: number, letter = ""): BagS
 	name,
 	head_type: "hybrid",
 	loft_deg: null,
-	carry_m: toMetres(carry),
-	total_m: toMetres(carry + 6),
+	carry_m: fromFar(carry),
+	total_m: fromFar(carry + 6),
 	new: letter !== "",
 	expected: false,
 });

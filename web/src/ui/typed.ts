@@ -1,6 +1,6 @@
 /** What a fitter types, read as a number: nothing is nothing, and what is no number is said, never taken for nothing. */
 import { Problem } from "../api/client";
-import { toMetres } from "./units";
+import { fromFar } from "./units";
 
 export function typedNumber(text: string, what: string): number | null {
 	const clean = text.trim().replace(",", ".").replace("\u2212", "-");
@@ -23,8 +23,8 @@ export function neededNumber(text: string | undefined, what: string): number {
 	return found;
 }
 
-/** Yards as they travel, in metres. */
-export function typedYards(text: string, what: string): number | null {
+/** Far as they travel, in metres. */
+export function typedFar(text: string, what: string): number | null {
 	const yards = typedNumber(text, what);
-	return yards === null ? null : toMetres(yards);
+	return yards === null ? null : fromFar(yards);
 }

@@ -4,10 +4,29 @@ import { cleanup, fireEvent, screen, waitFor } from "@testing-library/react";
 import { afterEach, describe, expect, test, vi } from "vitest";
 import { HelpSheet } from "../app/HelpSheet";
 import { CommandBar, useCommands } from "../commands/commands";
+import { OwnUnits } from "../places/shop/OwnUnits";
+import { readIn, USUAL } from "../said/units";
 import { clear, draw, serve } from "../tests/stage";
-import { figure, type Metres, reading, side, toMetres, toYards, wish } from "./units";
+import {
+	figure,
+	fromFar,
+	fromSpeed,
+	fromUnit,
+	lengthText,
+	type Metres,
+	reading,
+	shownAs,
+	side,
+	toFar,
+	unit,
+	wish,
+} from "./units";
 
-afterEach(clear);
+const { currency: _none, ...usualUnits } = USUAL;
+afterEach(() => {
+	readIn(USUAL);
+	clear();
+});
 
 describe("figures", () => {
 	test("minus signs, thin spaces and blanks are the real characters", () => {
@@ -17,19 +36,35 @@ describe("figures", () => {
 		expect(figure(null)).toBe("–");
 	});
 	test("yards are not taken for metres", () => {
-		const yards = toYards(toMetres(178));
+		const yards = toFar(fromFar(178));
 		// @ts-expect-error yards where metres are wanted
-		expect(toYards(yards)).toBeGreaterThan(190);
+		expect(toFar(yards)).toBeGreaterThan(190);
 		// @ts-expect-error a plain number has no unit
-		expect(toYards(100)).toBeGreaterThan(100);
+		expect(toFar(100)).toBeGreaterThan(100);
 	});
 	test("readings in the units a fitter works in", () => {
-		expect(toYards(toMetres(178))).toBeCloseTo(178);
+		expect(toFar(fromFar(178))).toBeCloseTo(178);
 		expect(reading("carry_m", 162.76)).toBe("178");
 		expect(reading("landing_deg", 44.4)).toBe("44°");
 		expect(side(-3.7 as Metres)).toBe("4 L");
 		expect(wish("landing_deg", 44, null)).toBe("44° or more");
 		expect(wish("offline_m", -10.06, 10.06)).toBe("11 either side");
+	});
+	test("readings, and what is typed, in the units one has chosen", async () => {
+		const metric = { far: "m", high: "m", speed: "mps", warmth: "f", club_length: "mm" } as const;
+		readIn({ ...metric, currency: "" });
+		expect([reading("carry_m", 162.76), reading("ball_speed_mps", 53.64), lengthText(0.90805)]).toEqual([
+			"163",
+			"53.6",
+			"908",
+		]);
+		expect([shownAs("peak_m").unit, unit("warmth"), fromUnit("warmth", 50)]).toEqual(["m", "°F", 10]);
+		expect([fromFar(150), fromSpeed(5), side(-3.7 as Metres)]).toEqual([150, 5, "4 L"]);
+		readIn(USUAL);
+		const sent = serve({ "PUT /api/me/units": {} });
+		draw(<OwnUnits />);
+		fireEvent.change(screen.getByLabelText(/^Shots/), { target: { value: "m" } });
+		await waitFor(() => expect(sent[0]?.body).toEqual({ ...usualUnits, far: "m" }));
 	});
 });
 

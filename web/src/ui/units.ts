@@ -1,38 +1,39 @@
 /** Quantities as they travel (SI) and as they are shown. Branded, so that yards and metres never mix. */
 import { VOCABULARY } from "../api/vocabulary";
+import { whole } from "../said/figures";
+import { fromUnit, inUnit, type Kind, unit, unitName, units } from "../said/units";
+import type { Said } from "../said/words";
 
-declare const unit: unique symbol;
-type In<Unit extends string> = number & { readonly [unit]: Unit };
+export { fromUnit, inUnit, unit, unitName, whole };
+
+declare const brand: unique symbol;
+type In<Unit extends string> = number & { readonly [brand]: Unit };
 export type Metres = In<"m">;
-export type Yards = In<"yd">;
+/** In the reader’s unit of how far a shot goes. */
+export type Far = In<"far">;
 
 /** What the API sends, its numbers branded by the endings of their names. */
 export type InUnits<T> = T extends (infer Each)[]
 	? InUnits<Each>[]
-	: T extends object
-		? { [Key in keyof T]: Key extends `${string}_m` ? Branded<T[Key], Metres> : InUnits<T[Key]> }
-		: T;
+	: T extends Said
+		? string
+		: T extends object
+			? { [Key in keyof T]: Key extends `${string}_m` ? Branded<T[Key], Metres> : InUnits<T[Key]> }
+			: T;
 type Branded<T, Unit> = T extends number ? Unit : T extends object ? InUnits<T> : T;
 
 const MINUS = "\u2212";
 const THIN = "\u202f";
 
-export const toYards = (metres: Metres): Yards => (metres / 0.9144) as Yards;
-export const toMetres = (yards: number): Metres => (yards * 0.9144) as Metres;
-const MPH = 0.44704;
-/** Metres a second as miles an hour, and back. */
-export const toMph = (mps: number): number => mps / MPH;
-export const fromMph = (mph: number): number => mph * MPH;
-export const toFeet = (metres: Metres): number => metres / 0.3048;
-
-/** A half that a conversion of units missed by the last bits of a float is still a half. */
-const HALF = 1e-9;
-/** Rounded as everything that is shown is: halves go away from nought, as the sentences do. */
-export function whole(value: number, digits = 0): number {
-	const scale = 10 ** digits;
-	const made = Math.floor(Math.abs(value) * scale + 0.5 + HALF) / scale;
-	return value < 0 && made !== 0 ? -made : made;
-}
+/** Into the reader’s units, and back from what was typed in them. */
+export const toFar = (metres: Metres): Far => inUnit("far", metres) as Far;
+export const fromFar = (typed: number): Metres => fromUnit("far", typed) as Metres;
+export const toSpeed = (mps: number): number => inUnit("speed", mps);
+export const fromSpeed = (typed: number): number => fromUnit("speed", typed);
+export const toHigh = (metres: Metres): number => inUnit("high", metres);
+export const fromHigh = (typed: number): number => fromUnit("high", typed);
+/** Figures of a speed, with as many digits as its unit wants. */
+export const speedDigits = () => (units().speed === "mps" ? 1 : 0);
 
 /** A number with a true minus sign and thin spaces between thousands; an en dash for nothing. */
 export function figure(value: number | null | undefined, digits = 0): string {
@@ -50,16 +51,16 @@ export const signed = (value: number) => {
 	return shown === "0.0" ? shown : `${value > 0 ? "+" : "−"}${shown}`;
 };
 
-export const yd = (metres: Metres | null | undefined, digits = 0): string =>
-	figure(metres === null || metres === undefined ? null : toYards(metres), digits);
+export const asFar = (metres: Metres | null | undefined, digits = 0): string =>
+	figure(metres === null || metres === undefined ? null : toFar(metres), digits);
 
 /** Side of the line in yards, `6 R` or `4 L`; 0 has no side. */
 export function side(metres: Metres | null | undefined): string {
-	return metres === null || metres === undefined ? "–" : sideWords(toYards(metres));
+	return metres === null || metres === undefined ? "–" : sideWords(toFar(metres));
 }
 
-export function sideWords(yards: number): string {
-	const far = whole(yards);
+export function sideWords(beside: number): string {
+	const far = whole(beside);
 	return far === 0 ? "0" : `${Math.abs(far)} ${far > 0 ? "R" : "L"}`;
 }
 
@@ -71,13 +72,26 @@ interface Shown {
 	label: string;
 	unit: string;
 	digits: number;
+	/** What one of the shown unit is in the canonical one. */
 	scale: number;
 }
 const READINGS: Record<string, Shown> = VOCABULARY.readings;
 const UNKNOWN: Shown = { label: "", unit: "", digits: 0, scale: 1 };
+/** What a reading is a figure of, by the unit it is usually shown in. */
+const KIND: Record<string, Kind> = { yd: "far", ft: "high", mph: "speed" };
 
-/** How a reading is shown: its label, unit and digits. */
-export const shownAs = (key: string): Shown => READINGS[key] ?? UNKNOWN;
+/** How a reading is shown: its label, and unit and digits as the reader has them. */
+export function shownAs(key: string): Shown {
+	const usual = READINGS[key] ?? UNKNOWN;
+	const kind = KIND[usual.unit];
+	if (!kind) return usual;
+	return {
+		...usual,
+		unit: unit(kind),
+		scale: fromUnit(kind, 1),
+		digits: kind === "speed" ? Math.max(usual.digits, speedDigits()) : usual.digits,
+	};
+}
 
 /** A canonical value in the unit it is shown in. */
 export const inShown = (key: string, value: number): number => value / shownAs(key).scale;
@@ -89,9 +103,9 @@ export function metresOf(readings: Readings, key: `${string}_m`): Metres | null 
 }
 
 /** A length among readings, in yards. */
-export function yardsOf(readings: Readings, key: `${string}_m`): Yards | null {
+export function farOf(readings: Readings, key: `${string}_m`): Far | null {
 	const metres = metresOf(readings, key);
-	return metres === null ? null : toYards(metres);
+	return metres === null ? null : toFar(metres);
 }
 
 /** A reading in its shown unit, without the unit; degrees carry theirs. */
@@ -110,3 +124,7 @@ export function wish(key: string, low: number | null, high: number | null): stri
 	if (high !== null) return `${reading(key, high)} or less`;
 	return "";
 }
+
+/** A length of a club as it is typed and shown, without its unit. */
+export const lengthText = (metres: number): string =>
+	String(Number(inUnit("club_length", metres).toFixed(units().club_length === "mm" ? 0 : 2)));

@@ -1,5 +1,4 @@
 /** Wind as a fitter says it. */
-export const MPH = 2.23694;
 export const FROM = [
 	[0, "against"],
 	[45, "from ahead, right"],

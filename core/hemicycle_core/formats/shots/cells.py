@@ -12,6 +12,7 @@ from dataclasses import dataclass
 from enum import StrEnum
 
 from ...errors import BadInput
+from ...said import say, term
 from ...units import UNITS, Quantity
 from .words import NOBODY, SIDES, unit_of
 
@@ -49,15 +50,15 @@ def taken_apart(cell: str) -> ReadCell | None:
     left, side = _without_side(text)
     found = _FIGURE.match(left)
     if found is None or len(left) > MOST_DIGITS:
-        raise BadInput(f"“{cell.strip()[:MOST_DIGITS]}” is not a number.")
+        raise BadInput(say("file-not-number", cell=cell.strip()[:MOST_DIGITS]))
     digits, rest = found.group().strip().rstrip(".,'’ "), left[found.end() :].strip()
     power = re.fullmatch(r"[eE]([+\-]?\d{1,2})", rest)
     unit = unit_of(rest) if rest and not power else ""
     if unit is None:
-        raise BadInput(f"“{cell.strip()[:MOST_DIGITS]}” is not a number.")
+        raise BadInput(say("file-not-number", cell=cell.strip()[:MOST_DIGITS]))
     digits = re.sub(_GROUPS + r"(?=\d{3}(?:\D|$))", "", digits)
     if re.search(_GROUPS, digits):
-        raise BadInput(f"“{cell.strip()[:MOST_DIGITS]}” is not a number.")
+        raise BadInput(say("file-not-number", cell=cell.strip()[:MOST_DIGITS]))
     mark, open_ = _marks(digits, cell)
     return ReadCell(digits + (f"e{power[1]}" if power else ""), unit, side, mark, open_)
 
@@ -88,7 +89,7 @@ def _marks(digits: str, cell: str) -> tuple[Mark | None, bool]:
         other = "," if mark is Mark.POINT else "."
         groups = digits.split(mark.value, maxsplit=1)[0].lstrip("+-").split(other)
         if digits.count(mark.value) > 1 or any(len(group) != 3 for group in groups[1:]) or not 0 < len(groups[0]) < 4:
-            raise BadInput(f"“{cell.strip()[:MOST_DIGITS]}” is not a number.")
+            raise BadInput(say("file-not-number", cell=cell.strip()[:MOST_DIGITS]))
         return mark, False
     if not points and not commas:
         return None, False
@@ -96,7 +97,7 @@ def _marks(digits: str, cell: str) -> tuple[Mark | None, bool]:
     whole, *parts = digits.lstrip("+-").split(sign.value)
     if len(parts) > 1:
         if any(len(part) != 3 for part in parts) or not 0 < len(whole) < 4:
-            raise BadInput(f"“{cell.strip()[:MOST_DIGITS]}” is not a number.")
+            raise BadInput(say("file-not-number", cell=cell.strip()[:MOST_DIGITS]))
         return (Mark.COMMA if sign is Mark.POINT else Mark.POINT), False  # it parts thousands
     if len(parts[0]) == 3 and 0 < len(whole) < 4 and not whole.startswith("0"):
         return None, True
@@ -129,14 +130,14 @@ def figure(cell: str, *, mark: Mark | None, otherwise: Mark | None, unit: str, q
     if found is None:
         return None
     if found.unit and UNITS[found.unit].quantity is not quantity:
-        raise BadInput(f"“{cell.strip()[:MOST_DIGITS]}” is not a {quantity.value}.")
+        raise BadInput(say("file-not", cell=cell.strip()[:MOST_DIGITS], quantity=term("quantity", quantity)))
     decimal = mark or (None if otherwise is Mark.MIXED else otherwise)
     if (found.mark is not None and mark is not None and found.mark is not mark) or (found.open and mark is Mark.MIXED):
-        raise BadInput(f"“{cell.strip()}” has another decimal mark than the rest of its column.")
+        raise BadInput(say("file-has-another-decimal-mark", cell=cell.strip()))
     if found.open:
         sign = "." if "." in found.digits else ","
         if decimal is None and quantity is Quantity.SPIN:
-            raise BadInput(f"“{cell.strip()}” may be a thousand times as much: write it without the mark.")
+            raise BadInput(say("file-may-thousand-times-much", cell=cell.strip()))
         as_decimal = (decimal is not None and decimal.value == sign) or (decimal is None and sign == ".")
         text = found.digits.replace(",", ".") if as_decimal else found.digits.replace(sign, "")
     else:

@@ -10,9 +10,11 @@ import numpy as np
 from numpy.typing import NDArray
 
 from ...flight import Air, Launch, fly
+from ...said import Said, far, number, say
+from ...said import share as part
 from ...samples.outliers import OFF_FLIGHT
 from ...shots import LAUNCH, READINGS
-from ...units import METRES_PER_YARD, Quantity, shown, yd_text
+from ...units import METRES_PER_YARD, Quantity
 from .parse import ParsedShot
 
 Floats = NDArray[np.float64]
@@ -30,7 +32,7 @@ class Question:
     """Something that does not go together, by what it is about, in a sentence that says what to do."""
 
     id: str
-    sentence: str
+    sentence: Said
 
 
 def _flown(shots: Sequence[ParsedShot], air: Air | None) -> tuple[Floats, Floats, Floats]:
@@ -55,52 +57,42 @@ def against_flight(clubs: Mapping[str, Sequence[ParsedShot]], *, air: Air | None
     carry, side, peak = _flown(told, air)
     said = np.array([shot.values["carry_m"] for shot in told])
     ends = np.cumsum([len(shots) for shots in whole.values()])[:-1]
-    share = float(np.median(said / carry))
-    metric = next((name for name, by in YARDS_OFF.items() if abs(share / by - 1) < NEAR_YARD), None)
+    by = float(np.median(said / carry))
+    metric = next((name for name, off in YARDS_OFF.items() if abs(by / off - 1) < NEAR_YARD), None)
     if metric is not None:
-        yield Question("carry", f"Carries read {_percent(share)} what ball speed, launch and spin fly: {metric}")
+        yield Question("carry", say("file-carries-off-the-flight", by=part(abs(by - 1)), under=by < 1, taken=metric))
     else:
         for club, mine, flies in zip(whole, np.split(said, ends), np.split(carry, ends), strict=True):
             off = float(np.median(mine / flies)) - 1 if mine.size >= LEAST else 0.0
             if abs(off) > OFF_FLIGHT:
-                reads = f"{club or 'These shots'}: carries read about {yd_text(float(np.median(mine)))} yd"
-                flew = f"their launches fly about {yd_text(float(np.median(flies)))}"
-                yield Question(
-                    f"carry of {club}", f"{reads} and {flew}. A unit or a column is wrong, or they are misreads."
-                )
+                read, flew = (far(float(np.median(each))) for each in (mine, flies))
+                words = say("file-carries-of-a-club", named=bool(club), club=club, read=read, flew=flew)
+                yield Question(f"carry of {club}", words)
     yield from _heights(told, peak)
     yield from _sides(told, side)
 
 
-YARDS_OFF = {
-    "these look like metres taken for yards, or range balls.": METRES_PER_YARD,
-    "these look like yards taken for metres.": 1 / METRES_PER_YARD,
-}
-
-
-def _percent(share: float) -> str:
-    return f"{shown(abs(share - 1) * 100)}% {'under' if share < 1 else 'over'}"
+YARDS_OFF = {"metres": METRES_PER_YARD, "yards": 1 / METRES_PER_YARD}  # what was taken for the other
 
 
 def _heights(told: Sequence[ParsedShot], peak: Floats) -> Iterator[Question]:
     said = np.array([shot.values.get("peak_m", np.nan) for shot in told])
     share = said / peak
     if np.isfinite(share).sum() >= LEAST and not PEAK[0] <= (by := float(np.nanmedian(share))) <= PEAK[1]:
-        times = f"{shown(by, 1)} times" if by > 1 else f"{shown(by, 2)} of"
-        yield Question("peak", f"Peak heights are {times} what the launches fly: is their unit right?")
+        times = number(by, 1) if by > 1 else number(by, 2)
+        yield Question("peak", say("file-peaks-off-the-flight", by=times, times=by > 1))
 
 
 def _sides(told: Sequence[ParsedShot], side: Floats) -> Iterator[Question]:
     said = np.array([shot.values.get("offline_m", np.nan) for shot in told])
-    far = np.isfinite(side) & np.isfinite(said) & (np.abs(side) > LEAST_SIDE_M)
-    if far.sum() < TURNED_FROM:
+    wide = np.isfinite(side) & np.isfinite(said) & (np.abs(side) > LEAST_SIDE_M)
+    if wide.sum() < TURNED_FROM:
         return
-    agree = float(np.mean(np.sign(side[far]) * np.sign(said[far])))
+    agree = float(np.mean(np.sign(side[wide]) * np.sign(said[wide])))
     if agree < TURNED:
         yield Question(
             "side",
-            "Sides run against launch direction and spin axis: left seems to be positive in this file. Leave the "
-            "column out, or turn its sign.",
+            say("file-sides-turned"),
         )
 
 
@@ -112,7 +104,7 @@ def speeds_together(shots: Sequence[ParsedShot]) -> Iterator[Question]:
         if (ball := shot.values.get("ball_speed_mps")) and (club := shot.values.get("club_speed_mps"))
     ]
     if len(both) >= LEAST and not SMASH[0] <= (smash := float(np.median(both))) <= SMASH[1]:
-        yield Question("speeds", f"Ball speed is {shown(smash, 2)} times club speed: exchanged, or another unit?")
+        yield Question("speeds", say("file-speeds-exchanged", by=number(smash, 2)))
 
 
 # Rows that are on record

@@ -9,6 +9,7 @@ import numpy as np
 
 from ...errors import BadInput
 from ...flight import Air, Launch, fly
+from ...said import NOTHING, Said, plain, say, term, with_and, with_or
 from ...shots import LAUNCH, READINGS
 from ...units import UNITS, Quantity
 from ..club_names import kind_of
@@ -17,11 +18,7 @@ from .own import ASIDE, BALL, INTENT, LENGTH, LIE, OWN, SESSION, STRIKE, own_key
 from .sheet import CLUB_OF_BLOCK, PLAYER_OF_BLOCK, Sheet
 from .words import CLUB, IGNORE, NOBODY, ONLY_UNIT, PLAYER, reading_named, readings_near
 
-LABELS = {
-    CLUB: "the club", PLAYER: "the player", SESSION: "the visit", STRIKE: "the strike", INTENT: "the intent",
-    LIE: "the lie", LENGTH: "the length of the swing", BALL: "the ball", ASIDE: "what was set aside",
-}  # fmt: skip
-UNIT_NAMES = {"yd": "yards", "m": "metres", "ft": "feet", "mph": "mph", "kmh": "km/h", "mps": "m/s"}
+LABELS = {key: term("column", key) for key in (CLUB, PLAYER, SESSION, STRIKE, INTENT, LIE, LENGTH, BALL, ASIDE)}
 CHOICES = {Quantity.LENGTH: ("yd", "m", "ft"), Quantity.SPEED: ("mph", "kmh", "mps")}
 NEAR_FLIGHT, LEAST_FLOWN = 0.055, 3  # a unit is told by the flight where one fits so well and no other does
 FEET_FROM = 0.34  # a peak of so much of the carry, in the carry's own unit, is in feet
@@ -38,12 +35,16 @@ class Column:
     key: str
     unit: str = ""
     sure: bool = True
-    ask: str = ""
+    ask: Said = NOTHING
     maybe: tuple[str, ...] = ()
 
 
-def label_of(key: str) -> str:
-    return READINGS[key].label if key in READINGS else LABELS.get(key, key.replace("_", " "))
+def label_of(key: str) -> Said:
+    return READINGS[key].label if key in READINGS else LABELS.get(key, plain(key.replace("_", " ")))
+
+
+def _named(key: str) -> Said:
+    return say("inside-a-sentence", said=label_of(key))
 
 
 def guess_mapping(sheet: Sheet, *, air: Air | None = None) -> list[Column]:
@@ -69,9 +70,7 @@ def _first(sheet: Sheet, index: int) -> Column:
         quantity = READINGS[key].quantity
         unit = sheet.units[index]
         if unit and UNITS[unit].quantity is not quantity:
-            ask = (
-                f"“{header}” is named as {label_of(key).lower()} and its unit is none of {quantity.value}. What is it?"
-            )
+            ask = say("file-named-unit-none-what", header=header, what=_named(key), quantity=term("quantity", quantity))
             return Column(header, IGNORE, sure=False, ask=ask, maybe=(key,))
         if not unit and not _any_figure(sheet.column(index)):
             return Column(header, IGNORE)  # an empty column
@@ -93,8 +92,8 @@ def _once_each(sheet: Sheet, columns: list[Column]) -> list[Column]:
             kept = where[0] if len(distinct) == 1 else None
         for i in where:
             if kept is None:
-                others = " and ".join(f"“{columns[j].header}”" for j in where)
-                ask = f"{others} both read as {label_of(key).lower()}. Which of them is it?"
+                headers = with_and(say("quoted", name=columns[j].header) for j in where)
+                ask = say("file-both-read-which-them", headers=headers, what=_named(key))
                 made[i] = Column(columns[i].header, IGNORE, sure=False, ask=ask, maybe=(key,))
             elif i != kept:
                 made[i] = Column(columns[i].header, IGNORE)
@@ -120,8 +119,8 @@ def _near(column: Column, columns: Sequence[Column]) -> Column:
     near = tuple(key for key in readings_near(column.header) if key in READINGS and key not in given)
     if not near:
         return column
-    words = " or ".join(label_of(key).lower() for key in near)
-    return replace(column, sure=False, ask=f"Is “{column.header}” the {words}, or is it to be left out?", maybe=near)
+    words = with_or(_named(key) for key in near)
+    return replace(column, sure=False, ask=say("file-left-out", header=column.header, words=words), maybe=near)
 
 
 # Units that no header, row or cell names
@@ -155,8 +154,8 @@ def _asked(column: Column) -> Column:
     if column.key not in READINGS or column.unit:
         return column
     choices = CHOICES[READINGS[column.key].quantity]
-    words = ", ".join(UNIT_NAMES[each] for each in choices[:-1]) + f" or {UNIT_NAMES[choices[-1]]}"
-    return replace(column, unit=choices[0], sure=False, ask=f"Is “{column.header}” in {words}?")
+    words = with_or(term("unit", each) for each in choices)
+    return replace(column, unit=choices[0], sure=False, ask=say("file-is-in", header=column.header, words=words))
 
 
 def _values(sheet: Sheet, index: int, key: str, unit: str) -> np.ndarray[tuple[int], np.dtype[np.float64]]:
@@ -252,18 +251,20 @@ def check_mapping(columns: Sequence[Column]) -> None:
     keys = [column.key for column in columns if column.key]
     twice = {key for key in keys if keys.count(key) > 1}
     if twice:
-        raise BadInput(f"Two columns are both {label_of(min(twice))}. Leave one of them out.", field="columns")
+        raise BadInput(say("file-two-columns-both-leave", what=label_of(min(twice))), field="columns")
     for column in columns:
         if column.key in READINGS:
             quantity = READINGS[column.key].quantity
             if column.unit not in UNITS or UNITS[column.unit].quantity is not quantity:
-                raise BadInput(f"“{column.header}” needs a unit of {quantity.value}.", field="columns")
+                raise BadInput(
+                    say("file-needs-unit", header=column.header, quantity=term("quantity", quantity)), field="columns"
+                )
         elif column.key not in (PLAYER, IGNORE) and column.key not in OWN:
-            raise BadInput(f"“{column.key}” is not something a column can be.", field="columns")
+            raise BadInput(say("file-not-something-column-can", key=column.key), field="columns")
     if "carry_m" not in keys and not set(LAUNCH) <= set(keys):
-        raise BadInput("Say which column is the carry, or ball speed, launch angle and spin.", field="columns")
+        raise BadInput(say("file-say-which-column-carry"), field="columns")
 
 
-def questions(columns: Sequence[Column]) -> Iterator[str]:
+def questions(columns: Sequence[Column]) -> Iterator[Said]:
     """What is asked of the columns, each question once."""
     yield from dict.fromkeys(column.ask for column in columns if not column.sure)

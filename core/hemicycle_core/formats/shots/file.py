@@ -5,6 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from ...errors import BadInput
+from ...said import say
 from ..table import decode, read_lines
 from ..xlsx import is_workbook, read_workbook
 from .sheet import Sheet, sheet_of
@@ -34,10 +35,10 @@ def open_bytes(data: bytes, sheet: str = "") -> Opened:
         return open_text(decode(data))
     names, lines = read_workbook(data, sheet, most_rows=MOST_ROWS)
     if not lines:
-        raise BadInput("This sheet is empty. Choose another one of the workbook.", field="sheet")
+        raise BadInput(say("file-sheet-empty-choose-another"), field="sheet")
     return Opened(sheet_of(lines), tuple(names))
 
 
 def _check(size: int) -> None:
     if size > MOST_BYTES:
-        raise BadInput("The file is over 4 MB, more than a session of shots. Export one session.", field="file")
+        raise BadInput(say("file-file-over-mb-more"), field="file")

@@ -11,6 +11,7 @@ from typing import Any
 from ...errors import BadInput
 from ...protocols import PROTOCOLS
 from ...runs import FULL, Ball, check_grip, check_wind, swing_length
+from ...said import Said, joined, listed, say
 from ...shots import READINGS, Intent, Source, Strike, check_readings
 from ...units import Quantity
 from ..table import Line
@@ -32,7 +33,7 @@ from .own import (
 from .sheet import Sheet
 from .words import CLUB, NOBODY, PLAYER, plain
 
-BLANK = "The cell was left blank."
+BLANK = say("file-cell-was-left-blank")
 NEVER_NOUGHT = ("club_speed_mps", "ball_speed_mps", "spin_rpm", "landing_deg", "peak_m", "hang_s", "dynamic_loft_deg")
 ALL_NOUGHT = 3  # rows: a column that is nought in all of so many was not read
 YES = frozenset(("1", "yes", "y", "true", "x", "ja", "oui"))
@@ -78,7 +79,7 @@ class RowProblem:
 
     line: int
     column: str
-    sentence: str
+    sentence: Said
 
 
 @dataclass(frozen=True)
@@ -112,11 +113,16 @@ def parse_shots(sheet: Sheet, columns: Sequence[Column]) -> Parsed:
             shots.append(reader.shot(row))
         except BadInput as error:
             header = next((column.header for column in columns if column.key == error.field), "")
-            why = reader.problems[before] if len(reader.problems) > before else RowProblem(row.line, header, str(error))
+            why = reader.problems[before] if len(reader.problems) > before else RowProblem(row.line, header, error.said)
             # What could not be read of it is why it cannot go in.
-            reader.problems[before:] = [replace(why, sentence=why.sentence.replace(BLANK, "The row was left out."))]
+            reader.problems[before:] = [replace(why, sentence=_left_out(why.sentence))]
     left = [RowProblem(each.line, "", each.why) for each in sheet.left]
     return Parsed(tuple(shots), tuple(sorted(reader.problems, key=lambda each: each.line)), (*left, *reader.left))
+
+
+def _left_out(sentence: Said) -> Said:
+    """The same, of a row that was left out."""
+    return joined([say("file-row-was-left-out") if each == BLANK else each for each in sentence.parts])
 
 
 class _Reader:
@@ -136,7 +142,7 @@ class _Reader:
         if len(cells) < ALL_NOUGHT or any(re.sub(r"[0.,+\-−°\s]|[^\W\d_]", "", cell) for cell in cells):
             return False
         label = READINGS[column.key].label
-        self.left.append(RowProblem(sheet.rows[0].line, column.header, f"{label} is nought in every row: not read."))
+        self.left.append(RowProblem(sheet.rows[0].line, column.header, say("file-nought-in-every-row", reading=label)))
         return True
 
     def shot(self, row: Line) -> ParsedShot:
@@ -165,7 +171,7 @@ class _Reader:
         check_grip(said.get("gripped_in", 0.0))
         protocol = words.get(PROTOCOL, "")
         if protocol and protocol not in PROTOCOLS:
-            raise BadInput(f"“{protocol}” is no test that is known here.", field=PROTOCOL)
+            raise BadInput(say("file-no-test-known-here", protocol=protocol), field=PROTOCOL)
         strike = said.pop(STRIKE, None)
         lie = said.pop("lie", None)
         run = RunSaid(
@@ -193,14 +199,14 @@ class _Reader:
         try:
             return figure(cell, mark=self.marks[index], otherwise=self.otherwise, unit=unit, quantity=quantity)
         except BadInput as error:
-            self.problems.append(RowProblem(row.line, column.header, f"{error} {BLANK}"))
+            self.problems.append(RowProblem(row.line, column.header, joined([error.said, BLANK])))
             return None
 
     def _length(self, row: Line, column: Column, cell: str) -> dict[str, Any]:
         try:
             return {LENGTH: swing_length(_joined(cell))} if cell else {}
         except BadInput as error:
-            self.problems.append(RowProblem(row.line, column.header, f"{error} {BLANK}"))
+            self.problems.append(RowProblem(row.line, column.header, joined([error.said, BLANK])))
             return {}
 
     def _word(self, row: Line, column: Column, cell: str) -> dict[str, Any]:
@@ -209,9 +215,9 @@ class _Reader:
         if _joined(cell) in set(known):
             return {column.key: known(_joined(cell))}
         if cell and column.key != STRIKE:
-            words = ", ".join(each.value.replace("_", " ") for each in known)
-            sentence = f"“{cell}” is not one of {words}. {BLANK}"
-            self.problems.append(RowProblem(row.line, column.header, sentence))
+            words = listed(each.value.replace("_", " ") for each in known)
+            sentence = say("file-not-one", text=cell, known=words)
+            self.problems.append(RowProblem(row.line, column.header, joined([sentence, BLANK])))
         return {}
 
 

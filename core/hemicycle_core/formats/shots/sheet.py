@@ -8,6 +8,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass, field
 
 from ...errors import BadInput
+from ...said import Said, say
 from ...units import UNITS, Quantity
 from ..club_names import kind_of
 from ..table import Line
@@ -39,7 +40,7 @@ class Left:
     """A line that was left out, and why."""
 
     line: int
-    why: str
+    why: Said
 
 
 @dataclass(frozen=True)
@@ -61,7 +62,7 @@ def sheet_of(lines: Sequence[Line]) -> Sheet:
     """The table of a grid. Raises BadInput where there is none."""
     at = _header_at(lines)
     if at is None or at + 1 >= len(lines):
-        raise BadInput("The file needs a header line and at least one shot below it.", field="file")
+        raise BadInput(say("file-file-needs-header-line"), field="file")
     width = max((i + 1 for i, cell in enumerate(lines[at].cells) if cell), default=0)
     headers = tuple(lines[at].cells[:width])
     units = [unit_in(header) or "" for header in headers]
@@ -69,7 +70,7 @@ def sheet_of(lines: Sequence[Line]) -> Sheet:
     if below and _is_units(below[0], width):
         beside = [unit_of(cell) or "" for cell in _padded(below.pop(0), width)]
         units = [under or own for under, own in zip(beside, units, strict=True)]
-    left = [Left(line.line, f"“{_words(line)}” stands above the header.") for line in lines[:at]]
+    left = [Left(line.line, say("file-stands-above-header", words=_words(line))) for line in lines[:at]]
     body = _Body(headers, left)
     for line in lines[:at]:
         body.heading(line)
@@ -77,7 +78,7 @@ def sheet_of(lines: Sequence[Line]) -> Sheet:
     for line in below:
         body.add(line, width)
     if not body.rows:
-        raise BadInput("The file needs a header line and at least one shot below it.", field="file")
+        raise BadInput(say("file-file-needs-header-line"), field="file")
     return body.made(units, _said(lines[:at]))
 
 
@@ -128,15 +129,15 @@ class _Body:
             return
         if _names(line) > LEAST_NAMED and not any(map(_is_figure, cells)):
             self.other = True
-            self.left.append(Left(line.line, "From here on the columns are others. Export it as one table."))
+            self.left.append(Left(line.line, say("file-other-columns-from-here")))
         elif self.heading(line):
             self.other = False
         elif self.other:
-            self.left.append(Left(line.line, "It stands under another header."))
+            self.left.append(Left(line.line, say("file-under-another-header")))
         elif (what := self._summary(cells)) is not None:
-            self.left.append(Left(line.line, f"“{what}” is no shot: averages are worked out here."))
+            self.left.append(Left(line.line, say("file-no-shot", what=what)))
         elif sum(map(bool, cells)) == 1 and not any(map(_is_figure, cells)):
-            self.left.append(Left(line.line, f"“{_words(line)}” has no figures."))
+            self.left.append(Left(line.line, say("file-has-no-figures", what=_words(line))))
         else:
             self.rows.append(Line(line.line, cells))
             self.clubs.append(self.club)
@@ -168,7 +169,7 @@ class _Body:
             numbered = [i for i in keep if self.rows[i].cells[at]]
             if NUMBERED * len(keep) <= len(numbered) < len(keep):
                 bare = [self.rows[i] for i in keep if not self.rows[i].cells[at]]
-                self.left += [Left(row.line, "It has no number as the shots have.") for row in bare]
+                self.left += [Left(row.line, say("file-has-no-number-shots")) for row in bare]
                 keep = numbered
         return [self.rows[i] for i in keep], keep
 

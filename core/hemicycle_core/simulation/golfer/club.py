@@ -5,6 +5,8 @@ from __future__ import annotations
 import math
 from dataclasses import dataclass, replace
 
+from hemicycle_core.said import say
+
 from ...bag import HeadType
 from ...errors import BadInput
 from ...impact import length_in_a_set
@@ -93,15 +95,15 @@ class SwungClub:
 
     def __post_init__(self) -> None:
         if self.head_type not in PHYSICS:
-            raise BadInput("A putter is not swung in a fitting.", field="head_type")
+            raise BadInput(say("golfer-putter-not-swung-fitting"), field="head_type")
         if not 5 <= self.loft_deg <= 66:
-            raise BadInput("Loft must lie between 5 and 66°.", field="loft")
+            raise BadInput(say("golfer-loft-must-lie-between"), field="loft")
         if not 0.75 <= self.length_m <= 1.22:
-            raise BadInput("Length must lie between 29.5 and 48 in.", field="length")
+            raise BadInput(say("golfer-length-must-lie-between"), field="length")
         if not -15 <= self.cg_further_back_mm <= 15 or not 0.95 <= self.face_speed <= 1.03:
-            raise BadInput("A head differs from its kind by 15 mm and a few percent at most.", field="head")
+            raise BadInput(say("golfer-head-differs-from-kind"), field="head")
         if not 0 <= self.worn <= 1 or abs(self.upright_deg) > 8 or not 0 <= (self.bounce_deg or 0.0) <= 20:
-            raise BadInput("Wear lies between 0 and 1, bounce between 0 and 20°, lie within 8° of what suits.")
+            raise BadInput(say("golfer-wear-lies-between-bounce"))
 
     @property
     def length_in_a_set_m(self) -> float:

@@ -9,6 +9,8 @@ from typing import Any
 import numpy as np
 from numpy.typing import NDArray
 
+from hemicycle_core.said import listed, say
+
 from ...bag import HeadType
 from ...errors import BadInput
 from ...flight import FAIRWAY, Air, Flight, FlightScales, Launch, fly, run_out
@@ -70,16 +72,16 @@ class Player:
 
     def __post_init__(self) -> None:
         if not 15 <= self.speed_mps <= 55:
-            raise BadInput("A 7-iron speed between 15 and 55 m/s is needed.", field="speed_mps")
+            raise BadInput(say("golfer-iron-speed-between-m"), field="speed_mps")
         unknown = set(self.misses) - {str(kind) for kind in Strike}
         if unknown or sum(self.misses.values()) > 0.8:
-            raise BadInput("Misses are toe, heel, thin and fat, and at most 80% in all.", field="misses")
+            raise BadInput(say("golfer-misses-toe-heel-thin"), field="misses")
         if not (0.8 <= self.ball_drag <= 1.25 and 0.8 <= self.ball_lift <= 1.25):
-            raise BadInput("A ball’s drag and lift differ by a quarter at most.", field="ball_drag")
+            raise BadInput(say("golfer-balls-drag-lift-differ"), field="ball_drag")
         if not (0.3 <= self.eases_off <= 4 and 0 <= self.eased_speed <= 0.3 and 0.3 <= self.eased_spread <= 2):
-            raise BadInput("A golfer eases off within bounds.", field="eases_off")
+            raise BadInput(say("golfer-golfer-eases-off-within"), field="eases_off")
         if self.hand not in ("right", "left"):
-            raise BadInput("A player is right- or left-handed.", field="hand")
+            raise BadInput(say("golfer-player-right-left-handed"), field="hand")
 
     def to_dict(self) -> dict[str, Any]:
         return asdict(self)
@@ -88,7 +90,7 @@ class Player:
     def from_dict(cls, data: Mapping[str, Any]) -> Player:
         known = {item.name for item in fields(cls)}
         if set(data) - known:
-            raise BadInput(f"Unknown in a golfer: {', '.join(sorted(set(data) - known))}.")
+            raise BadInput(say("golfer-unknown-golfer", join=listed(sorted(set(data) - known))))
         return cls(**data)
 
 

@@ -17,6 +17,7 @@ from ...judge import Candidate, Case
 from ...judge.landings import landings
 from ...judge.play import ends_of, least_carry, middle_of
 from ...judge.weigh import is_own, usable
+from ...said import NOTHING
 from ...shots import Shot, columns_of
 from ...thresholds import DEFAULT
 from ...units import metres
@@ -31,7 +32,7 @@ def cases_of(fitting: Fitting) -> list[Case]:
     """The builds of a fitting as a session puts them to the judge."""
     low, high = fitting.window
     greens = [holds_deg(job) for job in fitting.jobs if job.kind is JobKind.GREEN]
-    targets = [Target("carry_m", low, high, "The slot."), Target("landing_deg", max(greens), None, "The green.")]
+    targets = [Target("carry_m", low, high, NOTHING), Target("landing_deg", max(greens), None, NOTHING)]
     lower = Carried("lower", HeadType.IRON, low - metres(16), low - metres(9))
     upper = Carried("upper", HeadType.FAIRWAY, high + metres(16), high + metres(24))
     return [

@@ -24,6 +24,7 @@ from ...judge.play import GROUND_SD, ends_of, least_carry
 from ...judge.weigh import letter_of_own
 from ...rack.expected import expect, owned
 from ...rack.lofts import LoftedHead
+from ...said import NOTHING
 from ...samples.alike import step_at_one_swing
 from ...samples.averages import average, values_of
 from ...samples.certainty import certainty
@@ -270,7 +271,7 @@ def decided(bag: WedgeBag) -> Decision:
             slot = None
         else:
             slot = min(layout.slots, key=lambda each: abs(each.target_m - clubs[name].carry_m))
-        targets = [] if slot is None else [Target("carry_m", slot.low_m, slot.high_m, "An even cut.")]
+        targets = [] if slot is None else [Target("carry_m", slot.low_m, slot.high_m, NOTHING)]
         cases.append(Case(candidate(name), targets, slot=-1 if slot is None else slot.index))
     return decide_session(
         cases,

@@ -29,7 +29,7 @@ from hemicycle_core.brief.wishes import far_words
 from hemicycle_core.facts import Club
 from hemicycle_core.rack import Reach
 from hemicycle_core.rack.differences import Spec, differences
-from hemicycle_core.units import yd_text
+from hemicycle_core.said import NOTHING, Said, far, joined, say
 
 from ...actions.targets import Named
 from ...domain.session import JudgedSession
@@ -49,7 +49,7 @@ def _target(judged: JudgedSession, slot: Slot, proposed: Target, reach: Reach | 
         why=proposed.why,
         sure=proposed.sure,
         firm=proposed.firm,
-        out_of_reach=reach.sentence if reach and proposed.quantity == "landing_deg" else "",
+        out_of_reach=reach.sentence if reach and proposed.quantity == "landing_deg" else NOTHING,
     )
 
 
@@ -90,11 +90,11 @@ def _spec(build: Club) -> Spec:
     return Spec(build.letter, build.length_m, shaft.weight_g if shaft else None, shaft.flex if shaft else None)
 
 
-def moved_by(judged: JudgedSession, build: Club) -> str:
+def moved_by(judged: JudgedSession, build: Club) -> Said:
     """What a candidate would do to its neighbours in the bag; empty before it was hit."""
     club = judged.known.carried.get(build.key)
     if club is None or build.accepted:
-        return ""
+        return NOTHING
     after = coverage([*judged.bag.clubs, club], judged.bag.rules)
     return replanned(judged.bag.coverage, after, build.called)
 
@@ -128,42 +128,41 @@ def _wanted(judged: JudgedSession, own: Mapping[str, int]) -> WishOut:
     )
 
 
-def _headline(judged: JudgedSession) -> str:
+def _headline(judged: JudgedSession) -> Said:
     short = judged.ends.short_end
     if judged.work.wish is Wish.COMPARE:
-        return "Compared only: no window, and no verdict by one."
+        return say("bag-compared-only")
     if judged.work.like is not None or judged.work.named is not None:
         return _asked_words(judged)
     if judged.facts.brief.end is BagEnd.SHORT and short is not None:
         return short.sentence
     if len(judged.bag.clubs) < 2:
-        return "Import the baseline or type carries to see where the hole is."
+        return say("bag-nothing-known")
     return _hole_words(judged)
 
 
-def _asked_words(judged: JudgedSession) -> str:
+def _asked_words(judged: JudgedSession) -> Said:
     """What was asked of an old club, or the yardage that was named."""
     fairway, like = judged.work.wanted.fairway, judged.work.like
     if like is not None and fairway is not None:
         return far_words(like, fairway, judged.thresholds)
     if like is not None:
-        return f"Wanted: a club that {judged.work.wanted.does}."
-    return judged.work.layout.sentence if judged.work.layout is not None else ""
+        return say("bag-wanted", does=judged.work.wanted.does)
+    return judged.work.layout.sentence if judged.work.layout is not None else NOTHING
 
 
-def _hole_words(judged: JudgedSession) -> str:
+def _hole_words(judged: JudgedSession) -> Said:
     gap, widest = judged.work.gap, wider_elsewhere(judged.work)
     if gap is None or gap.open_m <= 0:
-        return f"No hole by {RULE_WORDS[judged.bag.rules.long]}."
-    words = f"{_open(gap)}."
+        return say("bag-no-hole-by", rule=RULE_WORDS[judged.bag.rules.long])
+    words = say("sentence", said=_open(gap))
     if widest is None:
         return words
-    can = reached(judged.known, widest)
-    return f"{words} Widest: {_open(widest)}{'' if can else ', which no club reaches at this speed'}."
+    return joined([words, say("bag-widest-elsewhere", open=_open(widest), reached=reached(judged.known, widest))])
 
 
-def _open(gap: Gap) -> str:
-    return f"{yd_text(gap.open_m)} yd uncovered between {gap.lower.name} and {gap.upper.name}"
+def _open(gap: Gap) -> Said:
+    return say("bag-uncovered", open=far(gap.open_m), lower=gap.lower.name, upper=gap.upper.name)
 
 
 def _in_work(judged: JudgedSession, ids: dict[str, int]) -> GapInWork | None:

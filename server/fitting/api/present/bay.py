@@ -3,9 +3,9 @@
 from __future__ import annotations
 
 from collections.abc import Mapping, Sequence
-from dataclasses import asdict
 from typing import Any
 
+from common.api import shown
 from hemicycle_core.answers.clubs import mean_of
 from hemicycle_core.bag import HeadType
 from hemicycle_core.facts import Club, HitIn
@@ -16,6 +16,7 @@ from hemicycle_core.judge.swing_words import read_clean
 from hemicycle_core.kept import kept, new_store
 from hemicycle_core.rack.specification import detail, shaft_words
 from hemicycle_core.runs import Ball, ball_words
+from hemicycle_core.said import Said, as_said, joined
 from hemicycle_core.samples import certainty, cost_of_a_miss, pattern
 from hemicycle_core.samples.averages import average, smash, values_of
 from hemicycle_core.samples.day import Then, day_of, day_words
@@ -59,7 +60,7 @@ def present_build(judged: JudgedSession, build: Club) -> BuildOut:
         head=build.head.key if build.head else None,
         head_type=build.head_type,
         detail=detail(spec),
-        shaft=shaft_words(spec),
+        shaft=as_said(shaft_words(spec)),
         stated_loft_deg=build.stated_loft_deg,
         set_loft_deg=build.set_loft_deg,
         measured_loft_deg=build.measured_loft_deg,
@@ -136,7 +137,8 @@ def drawn_shot(session: FittingSession, shot: Shot) -> dict[str, Any]:
     mine = Shot.objects.of(session.shop_id).filter(session=session, run__struck_ball=Ball.OWN)
     usual = Ball.OWN if run.struck_ball is Ball.OWN or mine.exists() else run.struck_ball
     known = core_shot(shot, run, session.asked.swing, shot.run.build.stock_swing, usual)
-    return asdict(present_shot(shot, run, known=known))
+    made: dict[str, Any] = shown(present_shot(shot, run, known=known))
+    return made
 
 
 def present_shot(shot: Shot, run: HitIn, usual: Mapping[str, Source] | None = None, *, known: CoreShot) -> ShotOut:
@@ -156,7 +158,7 @@ def present_shot(shot: Shot, run: HitIn, usual: Mapping[str, Source] | None = No
         intent=known.intent,
         lie=known.lie if run.lie else None,
         place=run.place,
-        apart=known.apart,
+        apart=as_said(known.apart),
         as_hit_m=shot.carry_m if shot.calm else None,
         old_swing=known.old_swing,
         misread=shot.misread,
@@ -195,11 +197,11 @@ def usual_sources(shots: Sequence[CoreShot]) -> dict[str, Source]:
     return {key: source for key, source in most.items() if source is not Source.MEASURED}
 
 
-def questions(judged: JudgedSession) -> dict[int, str]:
+def questions(judged: JudgedSession) -> dict[int, Said]:
     """Kept shots that look unlike the others of their build, by shot."""
     rows, clubs = judged.rows, judged.facts.clubs
     groups = [(club.shots, club.head_type) for club in clubs]
-    found: dict[int, str] = {}
+    found: dict[int, Said] = {}
     for club, unlike in zip(clubs, kept(QUESTIONS, questioned, groups), strict=True):
         mine = [shot.pk for shot, _ in rows.by_build.get(club.key, [])]
         found |= {mine[each.index]: each.sentence for each in unlike}
@@ -218,13 +220,13 @@ def struck_clean(judged: JudgedSession) -> dict[int, float]:
     return found
 
 
-def about_the_monitor(judged: JudgedSession) -> str:
+def about_the_monitor(judged: JudgedSession) -> Said:
     """What is to be said of the bay's monitor and of the ball, once for all shots."""
     doubted = smash_doubted([(club.shots, club.head_type) for club in judged.facts.clubs])
-    return " ".join(words for words in (doubted, ball_words(judged.rows.ball)) if words)
+    return joined([doubted, ball_words(judged.rows.ball)])
 
 
-def day(judged: JudgedSession) -> str:
+def day(judged: JudgedSession) -> Said:
     """What is to be said of the day, with the builds to hit again on another."""
     facts, choice = judged.facts, judged.decision.choice
     known = [

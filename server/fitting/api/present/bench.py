@@ -27,6 +27,7 @@ from hemicycle_core.judge import (
 from hemicycle_core.judge.whatif import OTHER_AIRS, USUAL_LIE_DEG, other_airs
 from hemicycle_core.protocols import findings
 from hemicycle_core.protocols.shaped import against_the_shape, span_words
+from hemicycle_core.said import NOTHING
 from hemicycle_core.samples import pattern
 from hemicycle_core.samples.lies import by_lie
 from hemicycle_core.units import chance_text
@@ -74,7 +75,7 @@ def present_verdict(judged: JudgedSession, verdict: Verdict) -> VerdictOut:
         change=verdict.change,
         turn_deg=verdict.turn.change.amount if verdict.turn else None,
         half_width_m=verdict.half_width_m,
-        at_first=judged.decided.at_first.get(verdict.letter, ""),
+        at_first=judged.decided.at_first.get(verdict.letter, NOTHING),
         shape=against_the_shape(build.shots, facts.brief.shape, left_handed=facts.left_handed),
         rounds=verdict.rounds,
         played=[
@@ -266,7 +267,7 @@ def present_what_if(judged: JudgedSession, build: Club) -> WhatIfOut:
         changes=[
             ChangeOut(
                 kind=each.change.kind,
-                label=each.change.effect.label,
+                label=each.change.label,
                 words=each.change.words,
                 amount=each.change.amount,
                 after=dict(each.after),
@@ -279,7 +280,7 @@ def present_what_if(judged: JudgedSession, build: Club) -> WhatIfOut:
                 start_m=each.start_m,
                 directions=list(each.change.effect.directions),
                 source=each.change.effect.source,
-                caution=each.change.effect.caution or "",
+                caution=each.change.effect.caution or NOTHING,
             )
             for each in made
         ],

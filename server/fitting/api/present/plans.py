@@ -10,6 +10,7 @@ from hemicycle_core.answers.decided import expected_plan, kept_plan, plan_clubs,
 from hemicycle_core.bag import Carried, next_gap_words
 from hemicycle_core.decision import Bag, SwapPair, Worth
 from hemicycle_core.facts import Club
+from hemicycle_core.said import NOTHING, Said, plain, say, with_and
 from hemicycle_core.units import shown
 
 from ...domain.session import JudgedSession
@@ -23,11 +24,11 @@ def present_plans(judged: JudgedSession, kept: Sequence[BagPlan]) -> PlansOut:
     expected = expected_plan(found)
     return PlansOut(
         revision=judged.rows.session.revision,
-        today=_plan(judged, decision.today, name="Today"),
-        found=_plan(judged, decision.bag, name="Proposed", sentence=decision.choice.sentence),
-        expected=None if expected is None else _plan(judged, expected, name="Not hit yet"),
+        today=_plan(judged, decision.today, name=say("plan-today")),
+        found=_plan(judged, decision.bag, name=say("plan-proposed"), sentence=decision.choice.sentence),
+        expected=None if expected is None else _plan(judged, expected, name=say("plan-not-hit-yet")),
         schools=[_plan(judged, bag, name=name) for name, bag in school_plans(found)],
-        plans=[replace(_plan(judged, _kept(found, row), name=row.name), id=row.pk) for row in kept],
+        plans=[replace(_plan(judged, _kept(found, row), name=plain(row.name)), id=row.pk) for row in kept],
         searched=decision.searched,
         courses=[name for name, _ in reversed(decision.weigher.table.demand.rounds) if name],
     )
@@ -40,7 +41,7 @@ def _kept(found: Decided, row: BagPlan) -> Bag:
     return kept_plan(found, [build.pk for build in row.builds.all()], swap)
 
 
-def _plan(judged: JudgedSession, bag: Bag, *, name: str, sentence: str = "") -> BagPlanOut:
+def _plan(judged: JudgedSession, bag: Bag, *, name: Said, sentence: Said = NOTHING) -> BagPlanOut:
     clubs = {club.called: club for club in plan_clubs(judged.decided).values()}
     ids = {called: club.key for called, club in clubs.items()}
     low, high = bag.worth.interval
@@ -57,7 +58,7 @@ def _plan(judged: JudgedSession, bag: Bag, *, name: str, sentence: str = "") -> 
         gaps=[GapOut.of(gap, ids) for gap in bag.covered.gaps],
         open_m=bag.covered.open_m,
         widest_m=max(opened, default=0.0),
-        crowded=[f"{lower} and {upper}" for lower, upper in bag.crowded],
+        crowded=[with_and(two) for two in bag.crowded],
         club_count=bag.count,
         over=bag.over,
         rounds=bag.shots,

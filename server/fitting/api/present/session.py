@@ -11,6 +11,7 @@ from hemicycle_core.protocols.grooves import KEY as GROOVES
 from hemicycle_core.protocols.grooves import next_words as next_groove_words
 from hemicycle_core.protocols.part_swing import next_words
 from hemicycle_core.protocols.sole import KEY as SOLE
+from hemicycle_core.said import NOTHING, Said, listed, say
 from hemicycle_core.shots import PART_SWING
 
 from ...domain.session import JudgedSession
@@ -25,8 +26,6 @@ from .brief import present_brief
 from .player import present_screen
 from .soles import present_soles
 from .wedges import next_groove_task, next_task
-
-OUTCOMES = {"buy": "Recommended", "drop": "Leave out", "keep": "Keep what is there"}
 
 
 def status_of(session: FittingSession, *, has_shots: bool) -> Status:
@@ -63,7 +62,7 @@ def present_session(judged: JudgedSession, *, since: int = 0) -> SessionOut:
         clubs_to_place=facts.space.clubs_to_place,
         in_hand=session.in_hand_id,
         day_words=day(judged),
-        question=open_question(facts.visit.awaited, judged.decision.choice) if session.agreed_at is None else "",
+        question=open_question(facts.visit.awaited, judged.decision.choice) if session.agreed_at is None else NOTHING,
         pinned=session.pinned_id,
         monitor=about_the_monitor(judged),
         columns=session.shop.columns,
@@ -98,7 +97,7 @@ def _partner(hold: BayHold | None, session: FittingSession) -> PartnerOut | None
     return PartnerOut(other.pk, other.customer.name)
 
 
-def _next(judged: JudgedSession) -> str:
+def _next(judged: JudgedSession) -> Said:
     """What to hit next, of the test that is going on."""
     facts, protocol = judged.facts, judged.facts.asked.protocol
     if protocol == PART_SWING and judged.ends.worked_at:
@@ -135,11 +134,11 @@ def present_line(session: Any) -> SessionLine:
     """session: one of `for_lines`."""
     agreed = next(iter(session.recommendations.all()), None)
     awaited = session.visit.awaited
-    outcome = f"Waits for the {awaited}" if awaited else ""
+    outcome = say("outcome-waits", awaited=awaited) if awaited else NOTHING
     if agreed is not None:
         clubs = (agreed.builds if agreed.decision == "buy" else agreed.dropped).all()
-        names = ", ".join(build.name for build in clubs)
-        outcome = OUTCOMES[agreed.decision] + (f": {names}" if names else "")
+        names = listed(build.name for build in clubs)
+        outcome = say("outcome", decision=agreed.decision, named=bool(names), clubs=names)
     return SessionLine(
         id=session.pk,
         customer=person(session.customer),

@@ -13,6 +13,7 @@ from hemicycle_core.rack import Expectation, Offer, Ranked, shortlist
 from hemicycle_core.rack.eligible import SWUNG_FULL, same_setting, why_not
 from hemicycle_core.rack.lofts import LoftedHead as CoreHead
 from hemicycle_core.rack.pulling import about_as_fast, rough_words, usual_shaft_g
+from hemicycle_core.said import NOTHING, Said, say
 from hemicycle_core.units import ninety, shown
 from rack.models import Head, Shaft
 
@@ -25,11 +26,11 @@ from ..schemas.shortlist import RankedOut, ShortlistOut
 def present_shortlist(judged: JudgedSession) -> ShortlistOut:
     session, layout = judged.rows.session, judged.work.layout
     if layout is None and not judged.work.wanted.windowless:
-        return ShortlistOut(session.revision, [], "No space is in work yet. The short list follows the window.", [])
+        return ShortlistOut(session.revision, [], say("act-no-space-work-yet"), [])
     seen = seen_of(session)
     expectation = judged.known.expectation(records_of(seen))
     if not expectation.known:
-        why = "Hit or type two clubs of the bag at least, irons or woods: the rack is read along them."
+        why = say("act-hit-type-two-clubs")
         return ShortlistOut(session.revision, [], why, [])
     heads, left_out = _can_be_had(judged)
     offers = [
@@ -43,7 +44,7 @@ def present_shortlist(judged: JudgedSession) -> ShortlistOut:
     ]
     places: Sequence[Slot | None] = layout.slots if layout else [None]
     slots = [_slot(judged, slot, offers, heads, seen, expectation) for slot in places]
-    note = "" if expectation.by_flight else "No launches of the bag are known: this rests on carries alone."
+    note = NOTHING if expectation.by_flight else say("act-no-launches-bag-known")
     return ShortlistOut(session.revision, slots, note, left_out)
 
 
@@ -78,7 +79,7 @@ def _window(judged: JudgedSession, slot: Slot, kind: HeadType) -> tuple[float, f
     return (slot.low_m if carry.low is None else carry.low, slot.high_m if carry.high is None else carry.high)
 
 
-def _can_be_had(judged: JudgedSession) -> tuple[dict[str, Head], list[str]]:
+def _can_be_had(judged: JudgedSession) -> tuple[dict[str, Head], list[Said]]:
     """Heads that this player can be handed, by key; and what was left out, with the reason."""
     session, brief = judged.rows.session, judged.facts.brief
     vetoed = [kind for kind, liking in brief.likes.items() if liking == Liking.VETOED]
@@ -87,9 +88,9 @@ def _can_be_had(judged: JudgedSession) -> tuple[dict[str, Head], list[str]]:
     for head in Head.objects.of(session.shop_id).filter(head_type__in=SWUNG_FULL, retired_at=None):
         why = why_not(head.for_core, left_handed=judged.facts.left_handed, vetoed=vetoed, budget=budget)
         if not why and brief.maker_likes.get(head.maker) == Liking.VETOED:
-            why = f"the player will play nothing of {head.maker}"
+            why = say("shortlist-maker-vetoed", maker=head.maker)
         if why:
-            out.append(f"{head.label} {head.maker}: {why}.")
+            out.append(say("shortlist-left-out", head=f"{head.label} {head.maker}", why=why))
         else:
             there[f"head {head.pk}"] = head
     return there, out

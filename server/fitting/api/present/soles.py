@@ -23,6 +23,7 @@ from hemicycle_core.protocols.sole import TurfSaid as TurfWord
 from hemicycle_core.protocols.sole_result import LoftRole, blindness
 from hemicycle_core.rack.eligible import goes_into, why_not
 from hemicycle_core.rack.stock import MOST_BEND_DEG, Made
+from hemicycle_core.said import NOTHING, Form, Said, angle, listed, say
 from rack.models import Head, Shaft
 
 from ...domain.session import JudgedSession
@@ -166,21 +167,21 @@ def _result(found: SessionSole) -> SoleResultOut:
         repeats=made.repeats,
         measured=list(found.measured.sentences),
         at_odds=found.at_odds,
-        belief=found.belief.sentence if found.test.revealed_at is not None and not found.loft_needed else "",
+        belief=found.belief.sentence if found.test.revealed_at is not None and not found.loft_needed else NOTHING,
         blindness=_blindness(found),
         loft_needed=found.loft_needed,
     )
 
 
-def _blindness(found: SessionSole) -> str:
+def _blindness(found: SessionSole) -> Said:
     """What the player's guess says, once it is told."""
     test, control = found.test, found.core.control
     if not found.told or test.blind == Blind.OPEN:
-        return ""
+        return NOTHING
     if test.guess is None:
-        return "The player was not asked which one is his: whether the test was blind is not known."
+        return say("blindness-not-asked")
     if control is None:
-        return "There was no control to guess: whether the test was blind is not known."
+        return say("blindness-no-control")
     right = found.core.shown(test.guess) == found.core.shown(control)
     return blindness(found.core.soles, right=right, confidence=test.confidence).sentence
 
@@ -255,10 +256,15 @@ def _lines(found: PlayedSole) -> list[LinkLine]:
     ]
 
 
-def _detail(club: SoleClub) -> str:
-    bounce = "" if club.bounce_deg is None else f"{club.bounce_deg:g}° bounce"
-    return ", ".join(
-        each for each in (f"{club.loft_deg:g}°", bounce, club.sole and f"{club.sole} sole", club.shaft) if each
+def _detail(club: SoleClub) -> Said:
+    bounce = angle(club.bounce_deg or 0.0, form=Form.SHORT)
+    return listed(
+        [
+            say("of-loft", loft=angle(club.loft_deg, form=Form.SHORT)),
+            NOTHING if club.bounce_deg is None else say("sole-so-much-bounce", bounce=bounce),
+            say("sole-called", sole=club.sole) if club.sole else NOTHING,
+            club.shaft,
+        ]
     )
 
 

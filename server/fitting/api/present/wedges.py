@@ -28,6 +28,7 @@ from hemicycle_core.rack.eligible import goes_into
 from hemicycle_core.rack.soles import nearest_bent
 from hemicycle_core.rack.stock import check_loft
 from hemicycle_core.runs import swing_words
+from hemicycle_core.said import NOTHING, Form, Said, angle, joined, say, term
 from hemicycle_core.shots import CLEAN_LIES
 from hemicycle_core.wedges import End, Step
 from hemicycle_core.wedges.flight import SOURCE
@@ -110,12 +111,12 @@ def _blind(test: BlindGrooves | None) -> BlindGroovesOut | None:
     return BlindGroovesOut(test.pk, who.username, who.get_full_name(), codes, test.guess_id, test.confidence)
 
 
-def _told_blind(judged: JudgedSession, old: int, fresh: int) -> str:
+def _told_blind(judged: JudgedSession, old: int, fresh: int) -> Said:
     """What the guess of the last blind test of a pair said."""
     pair = [each for each in judged.rows.blind_grooves if (each.old_id, each.fresh_id) == (old, fresh)]
     told = next((each for each in reversed(pair) if each.revealed_at is not None and each.guess is not None), None)
     if told is None or told.guess is None:
-        return ""
+        return NOTHING
     return told_blind(right=told.club(told.guess).pk == told.fresh_id, confidence=told.confidence)
 
 
@@ -200,20 +201,20 @@ def present_card(judged: JudgedSession) -> CardOut | None:
         open=[each.sentence for each in card.open],
         shared=[each.sentence for each in card.shared],
         eases=card.eases.sentence,
-        run=f"a {card.firmness.value} green of everyday speed, computed",
+        run=say("card-run-on", firmness=term("firmness", card.firmness)),
     )
 
 
 def _end(end: End | None, ids: dict[str, int]) -> EndOut | None:
     if end is None:
         return None
-    swing = swing_words(end.club.swing) if end.club.swing else ""
+    swing = swing_words(end.club.swing) if end.club.swing else NOTHING
     return EndOut(ids[end.club.name], end.club.carry_m, end.club.shots, swing, end.missing)
 
 
 def _step(judged: JudgedSession, step: Step, ids: dict[str, int]) -> StepOut:
     alike = judged.decided.alike(step.lower.name, step.upper.name)
-    words = f"{step.sentence} {'' if alike is None else alike.beside(step.step_m)}".rstrip()
+    words = joined([step.sentence, NOTHING if alike is None else alike.beside(step.step_m)])
     return StepOut(
         lower=ids[step.lower.name],
         upper=ids[step.upper.name],
@@ -253,7 +254,7 @@ def _place(place: CutPlace, ids: dict[str, int], coming: dict[int, Club], leaves
         bend_carry_m=bend.after["carry_m"] if bend else None,
         bend_error_m=bend.error["carry_m"] if bend else None,
         bounce_deg=bend.bounce_deg if bend else None,
-        caution=(bend.change.effect.caution or "") if bend else "",
+        caution=(bend.change.effect.caution or NOTHING) if bend else NOTHING,
         sentence=place.sentence
         if new is None
         else proposed_here(place, f"{new.letter} {new.name}", goes=place.club in leaves),
@@ -292,8 +293,8 @@ def present_sole(rows: SessionRows, sole: str, loft_deg: float) -> SoleOut:
     heads = [wedge_head(head, left_handed=rows.left_handed) for head in rows.heads if head.head_type == HeadType.WEDGE]
     found = nearest_bent(heads, sole, loft_deg)
     if found is None:
-        hand = " left-handed" if rows.left_handed else ""
-        words = f"No {sole} sole can be had{hand} within two degrees of {loft_deg:g}°. Another sole, or order it."
+        loft = angle(loft_deg, form=Form.SHORT)
+        words = say("wedges-no-such-sole", sole=sole, left_handed=rows.left_handed, loft=loft)
         return SoleOut(None, None, 0.0, words)
     chosen = next(head for head in rows.heads if head.pk == found.head.key)
     shafts = Shaft.objects.of(rows.session.shop_id).filter(retired_at=None)

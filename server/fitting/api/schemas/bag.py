@@ -7,6 +7,7 @@ from dataclasses import dataclass, field
 from typing import Self
 
 from hemicycle_core.bag import Gap
+from hemicycle_core.said import Said
 
 from ...actions.targets import Named
 from .wedges import ShortEndOut
@@ -74,10 +75,10 @@ class TargetOut:
     proposed_low: float | None
     proposed_high: float | None
     overruled: bool
-    why: str
-    sure: str
+    why: Said
+    sure: Said
     firm: bool
-    out_of_reach: str
+    out_of_reach: Said
 
 
 @dataclass
@@ -114,7 +115,7 @@ class GapInWork:
     left_m: float
     slack_m: float
     at_worst_m: float
-    sentence: str
+    sentence: Said
     proposed_count: int | None
     slots: list[SlotOut]
 
@@ -125,7 +126,7 @@ class RemarkOut:
 
     build: int
     what: str
-    sentence: str
+    sentence: Said
 
 
 @dataclass
@@ -150,18 +151,18 @@ class BagOut:
     order: list[int]
     gaps: list[GapOut]
     rule: GapRule
-    rule_words: str
+    rule_words: Said
     gap_order: GapOrder
     short_rule: GapRule
-    short_rule_words: str
+    short_rule_words: Said
     long_step: SpanOut
     short_step: SpanOut
     step_is_own: bool
     turf: Firmness | None
-    stand: list[str]
-    moved: dict[str, str]
+    stand: list[Said]
+    moved: dict[str, Said]
     club_count: int
-    headline: str
+    headline: Said
     widest: GapOut | None
     beside: list[int]
     wanted: WishOut

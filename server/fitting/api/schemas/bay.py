@@ -9,6 +9,7 @@ from hemicycle_core.facts import RunAsked
 from hemicycle_core.judge import ChangeKind
 from hemicycle_core.judge.eased import PartSwing
 from hemicycle_core.judge.held import Held
+from hemicycle_core.said import Said
 
 from .bag import SpanOut
 from .words import CarryFrom, Complaint, DayKind, Finish, HeadType, Intent, Lie, Liking, Source, Strike, Wear
@@ -22,7 +23,7 @@ class FeelOut:
     marks: dict[str, int]
     veto: bool
     word: str
-    words: str
+    words: Said
     numbers: bool
     times: int
 
@@ -46,8 +47,8 @@ class BuildOut:
     name: str
     head: int | None
     head_type: HeadType
-    detail: str
-    shaft: str
+    detail: Said
+    shaft: Said
     stated_loft_deg: float | None
     set_loft_deg: float | None
     measured_loft_deg: float | None
@@ -96,14 +97,14 @@ class BuildOut:
     stamping: str
     of_set: bool
     on_order: bool
-    kept_for: str
+    kept_for: Said
     uses: dict[str, float]
     complaints: list[Complaint]
     part_swings: list[PartSwing]
     borrowed: bool
     assumed: list[str]
-    work: list[str]
-    cautions: list[str]
+    work: list[Said]
+    cautions: list[Said]
     feel: FeelOut | None
 
 
@@ -129,7 +130,7 @@ class ShotOut:
     intent: Intent
     lie: Lie | None
     place: str
-    apart: str
+    apart: Said
     as_hit_m: float | None
     old_swing: bool
     misread: bool
@@ -212,7 +213,7 @@ class LevelOut:
     letter: str
     name: str
     loft_deg: float | None
-    why: str
+    why: Said
 
 
 @dataclass

@@ -5,6 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from hemicycle_core.judge import ChangeKind
+from hemicycle_core.said import Said
 
 from .plans import WorthLine
 from .wedges import ClaimOut, GroovesOut, WedgeFlightOut
@@ -36,7 +37,7 @@ class PlayedOut:
     long: float
     left: float
     right: float
-    lie: str
+    lie: Said
     eased_m: float | None
     never: bool
 
@@ -50,21 +51,21 @@ class VerdictOut:
     letter: str
     slot: int
     kind: Kind
-    headline: str
-    why: str
+    headline: Said
+    why: Said
     chance: float | None
     chance_words: str
     settled: bool
     more: int | None
-    against: str | None
-    change: str | None
+    against: Said | None
+    change: Said | None
     turn_deg: float | None
     half_width_m: float | None
     rounds: float | None
     facts: list[FactOut]
     played: list[PlayedOut]
-    at_first: str
-    shape: str
+    at_first: Said
+    shape: Said
 
 
 @dataclass
@@ -105,7 +106,7 @@ class ComparisonOut:
     chance: float
     settled: bool
     more: int | None
-    sentence: str
+    sentence: Said
 
 
 @dataclass
@@ -131,10 +132,10 @@ class ChoiceOut:
     leaves: list[str]
     because: str
     runner_up: str | None
-    sentence: str
+    sentence: Said
     settled: bool
     chance_best: float | None
-    more_with: str | None
+    more_with: Said | None
     more: int | None
     more_in_vain: bool
     worths: list[BuildWorth]
@@ -151,7 +152,7 @@ class FindingOut:
     n: int
     by: dict[str, float]
     as_asked: bool | None
-    sentence: str
+    sentence: Said
     swing: str
     at: dict[str, float]
 
@@ -165,7 +166,7 @@ class NeighboursOut:
     step_m: float
     coverage_m: float
     often: int
-    sentence: str
+    sentence: Said
 
 
 @dataclass
@@ -182,14 +183,14 @@ class BenchOut:
     comparisons: list[ComparisonOut]
     choice: ChoiceOut
     findings: list[FindingOut]
-    serves: dict[str, list[str]]
+    serves: dict[str, list[Said]]
     side_by_side: list[NeighboursOut]
-    spans: dict[str, str]
-    lies: dict[str, list[str]]
+    spans: dict[str, Said]
+    lies: dict[str, list[Said]]
     flights: list[WedgeFlightOut]
     claims: list[ClaimOut]
     grooves: list[GroovesOut]
-    eases: str
+    eases: Said
 
 
 @dataclass
@@ -198,8 +199,8 @@ class ChangeOut:
     only directions are known."""
 
     kind: ChangeKind
-    label: str
-    words: str
+    label: Said
+    words: Said
     amount: float
     after: dict[str, float]
     error: dict[str, float]
@@ -209,14 +210,14 @@ class ChangeOut:
     start_deg: float
     start_error_deg: float
     start_m: float
-    directions: list[str]
-    source: str
-    caution: str
+    directions: list[Said]
+    source: Said
+    caution: Said
 
 
 @dataclass
 class AirOut:
-    label: str
+    label: Said
     carry_m: float
     carry_error_m: float
     landing_deg: float
@@ -230,7 +231,7 @@ class WhatIfOut:
     letter: str
     shots: int
     anchored: bool
-    anchor: str
+    anchor: Said
     before: dict[str, float]
     changes: list[ChangeOut]
     elsewhere: list[AirOut]

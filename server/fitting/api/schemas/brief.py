@@ -5,6 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from hemicycle_core.facts import BriefJob
+from hemicycle_core.said import Said
 from hemicycle_core.wedges import Delivered
 
 from ...actions.brief import BriefFields
@@ -40,7 +41,7 @@ class BriefOut(BriefFields):
     makers: list[str]
     shop_stroke_price: float
     shop_round_shots: list[float]
-    wish_leads: dict[str, str]
+    wish_leads: dict[str, Said]
     delivered: Delivered
     done: bool
     longest: list[LongestOut]

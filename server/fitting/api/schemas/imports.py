@@ -6,6 +6,7 @@ from dataclasses import dataclass, field
 
 from hemicycle_core.formats.shots import Column
 from hemicycle_core.heads import HeadType
+from hemicycle_core.said import Said
 
 from ...actions.imports import ImportRequest
 
@@ -19,7 +20,7 @@ class ColumnOut:
     unit: str
     sure: bool
     example: str
-    ask: str
+    ask: Said
     maybe: list[str]
 
 
@@ -49,7 +50,7 @@ class ImportQuestion:
     a column by saying what it is, a player by choosing one, a club by its kind."""
 
     id: str
-    sentence: str
+    sentence: Said
 
 
 @dataclass
@@ -59,14 +60,14 @@ class ImportRow:
     line: int
     club: str
     carry_m: float
-    why: str
+    why: Said
 
 
 @dataclass
 class ImportProblem:
     line: int
     column: str
-    sentence: str
+    sentence: Said
 
 
 @dataclass

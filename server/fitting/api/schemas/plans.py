@@ -4,6 +4,8 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
+from hemicycle_core.said import Said
+
 from .bag import GapOut
 from .words import HeadType
 
@@ -49,7 +51,7 @@ class BagPlanOut:
     next: the widest hole left and the window that closes it."""
 
     id: int | None
-    name: str
+    name: Said
     builds: list[int]
     swap_home: int | None
     swap_away: int | None
@@ -58,7 +60,7 @@ class BagPlanOut:
     gaps: list[GapOut]
     open_m: float
     widest_m: float
-    crowded: list[str]
+    crowded: list[Said]
     club_count: int
     over: int
     rounds: float | None
@@ -72,8 +74,8 @@ class BagPlanOut:
     dropped: list[str]
     expected: list[str]
     jobs: list[BagJobOut]
-    sentence: str
-    next: str
+    sentence: Said
+    next: Said
 
 
 @dataclass

@@ -7,6 +7,7 @@ from datetime import date
 
 from customers.schemas import Person
 from hemicycle_core.facts import RunAsked, Visit
+from hemicycle_core.said import Said
 
 from .bag import BagOut
 from .bay import BuildOut, ShotOut
@@ -64,10 +65,10 @@ class SessionOut(RunAsked, Visit):
     rule: GapRule
     clubs_to_place: int
     in_hand: int | None
-    day_words: str
-    question: str
+    day_words: Said
+    question: Said
     pinned: int | None
-    monitor: str
+    monitor: Said
     columns: list[str]
     player: PlayerOut | None
     soles: list[SoleTestOut]
@@ -75,15 +76,15 @@ class SessionOut(RunAsked, Visit):
     builds: list[BuildOut]
     usual_sources: dict[str, Source]
     shots: list[ShotOut]
-    questions: dict[str, str]
+    questions: dict[str, Said]
     struck_clean: dict[str, float]
     bag: BagOut
     imports: list[ImportedFile]
     versions: int
     verdicts: list[VerdictOut]
-    next: str
+    next: Said
     least_shots: int
-    steady: str
+    steady: Said
     tired: bool
 
 
@@ -96,7 +97,7 @@ class SessionLine:
     held_on: date
     bay_name: str
     status: Status
-    outcome: str
+    outcome: Said
     shots: int
     next_check: date | None
 

@@ -4,6 +4,8 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
+from hemicycle_core.said import Said
+
 from .words import HeadType
 
 
@@ -35,8 +37,8 @@ class RankedOut:
     chance: float | None
     saves: float | None
     supported: bool
-    sentence: str
-    rough: str
+    sentence: Said
+    rough: Said
     players: int
     won: int
     letter: str
@@ -48,5 +50,5 @@ class ShortlistOut:
 
     revision: int
     slots: list[list[RankedOut]]
-    why: str
-    left_out: list[str]
+    why: Said
+    left_out: list[Said]

@@ -8,6 +8,7 @@ from datetime import date, datetime
 from hemicycle_core.judge.soles import Control
 from hemicycle_core.protocols.sole import TurfSaid
 from hemicycle_core.protocols.sole_result import LoftRole
+from hemicycle_core.said import Said
 
 from ...models import Blind
 
@@ -44,7 +45,7 @@ class SoleCheckOut:
 
     handings: int
     minutes: int
-    warnings: list[str]
+    warnings: list[Said]
 
 
 @dataclass
@@ -66,8 +67,8 @@ class SolePlace:
     """told: what is asked of the player, for the hand that he plays with."""
 
     key: str
-    name: str
-    told: str
+    name: Said
+    told: Said
     sand: bool
     target_m: float
 
@@ -228,14 +229,14 @@ class SoleResultOut:
     likely: list[int]
     sure: float
     same: bool
-    sentences: list[str]
-    deciding: str
-    repeats: str
-    measured: list[str]
-    at_odds: str
-    belief: str
-    blindness: str
-    loft_needed: str
+    sentences: list[Said]
+    deciding: Said
+    repeats: Said
+    measured: list[Said]
+    at_odds: Said
+    belief: Said
+    blindness: Said
+    loft_needed: Said
 
 
 @dataclass
@@ -277,7 +278,7 @@ class SoleTestOut:
     complete: bool
     unplayed: list[str]
     result: SoleResultOut
-    warnings: list[str]
+    warnings: list[Said]
     guess: int | None
     confidence: str
     chosen: int | None
@@ -291,7 +292,7 @@ class LinkLine:
     code: int
     word: str
     club: str
-    detail: str
+    detail: Said
     taped: bool
 
 

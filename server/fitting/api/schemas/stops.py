@@ -4,6 +4,8 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
+from hemicycle_core.said import Said
+
 from .words import Ball, Firmness
 
 
@@ -67,7 +69,7 @@ class StopLineOut:
     firmer_m: float | None
     modelled_m: float | None
     computed_m: float | None
-    sentence: str
+    sentence: Said
 
 
 @dataclass
@@ -82,5 +84,5 @@ class StopsOut:
     minutes: int
     seen: list[StopSeenOut]
     lines: list[StopLineOut]
-    sentences: list[str]
+    sentences: list[Said]
     firmer: str

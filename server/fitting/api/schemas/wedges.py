@@ -7,6 +7,7 @@ from dataclasses import dataclass
 from hemicycle_core.impact import Lie
 from hemicycle_core.judge.claims import Claim
 from hemicycle_core.judge.grooves import GroovesWorth
+from hemicycle_core.said import Said
 from hemicycle_core.wedges import Complaint, School, Stage
 from hemicycle_core.wedges.flight import Cause, Window
 
@@ -21,8 +22,8 @@ class EndOut:
     build: int
     carry_m: float
     shots: int
-    swing: str
-    missing: str
+    swing: Said
+    missing: Said
 
 
 @dataclass
@@ -36,7 +37,7 @@ class StepOut:
     ball_step_mps: float | None
     over_m: float
     few: bool
-    sentence: str
+    sentence: Said
     alike_m: float | None
     alike_half_m: float | None
 
@@ -55,8 +56,8 @@ class PlaceOut:
     bend_carry_m: float | None
     bend_error_m: float | None
     bounce_deg: float | None
-    caution: str
-    sentence: str
+    caution: Said
+    sentence: Said
 
 
 @dataclass
@@ -66,7 +67,7 @@ class SchoolsOut:
     each: int
     part: int
     proposed: int | None
-    sentence: str
+    sentence: Said
 
 
 @dataclass
@@ -88,7 +89,7 @@ class CardRowOut:
     build: int
     stock: str
     cells: list[CellOut]
-    sentence: str
+    sentence: Said
 
 
 @dataclass
@@ -98,10 +99,10 @@ class CardOut:
 
     swings: list[str]
     rows: list[CardRowOut]
-    open: list[str]
-    shared: list[str]
-    eases: str
-    run: str
+    open: list[Said]
+    shared: list[Said]
+    eases: Said
+    run: Said
 
 
 @dataclass
@@ -189,20 +190,20 @@ class FromLieBesideOut:
     n_old: int
     n_fresh: int
     figures: dict[str, BesideOut]
-    sentence: str
+    sentence: Said
 
 
 @dataclass
 class GroovesOut:
     """An old wedge beside a fresh one of its loft. blind: what the player's guess said, where it was hit blind."""
 
-    blind: str
+    blind: Said
     old: int
     fresh: int
     lies: list[FromLieBesideOut]
     worth: GroovesWorth
-    sentence: str
-    remarks: list[str]
+    sentence: Said
+    remarks: list[Said]
 
 
 @dataclass
@@ -216,12 +217,12 @@ class ShortEndOut:
     widest: int | None
     stages: list[Stage]
     school: School
-    why: str
-    sentence: str
+    why: Said
+    sentence: Said
     unhit: list[str]
     schools: SchoolsOut | None
     places: list[PlaceOut]
-    recheck: str
+    recheck: Said
     part: PartPlanOut
     card: CardOut | None
     grooves: GroovePlanOut
@@ -238,9 +239,9 @@ class WedgeFlightOut:
     means: dict[str, float]
     where: dict[str, int]
     high_little: bool
-    sentence: str
+    sentence: Said
     causes: list[Cause]
-    source: str
+    source: Said
 
 
 @dataclass
@@ -248,7 +249,7 @@ class ClaimOut:
     club: str
     complaint: Complaint
     claim: Claim
-    sentence: str
+    sentence: Said
 
 
 @dataclass
@@ -259,4 +260,4 @@ class SoleOut:
     head: int | None
     shaft: int | None
     bend_deg: float
-    sentence: str
+    sentence: Said

@@ -8,6 +8,7 @@ from common.api import given, named, serializer_of, shown
 from drf_spectacular.utils import OpenApiParameter, extend_schema
 from hemicycle_core.errors import BadInput
 from hemicycle_core.judge import Change
+from hemicycle_core.said import say
 from rest_framework.request import Request
 from rest_framework.response import Response
 from rest_framework.views import APIView
@@ -91,7 +92,7 @@ class LevelView(APIView):
         try:
             loft = float(request.query_params.get("loft_deg", ""))
         except ValueError as error:
-            raise BadInput("Give the loft as a number.", field="loft_deg") from error
+            raise BadInput(say("act-give-loft-number"), field="loft_deg") from error
         found = builds.levels(actor_of(request), session_id, loft_deg=loft)
         return Response(shown([LevelOut(b.letter, b.name, each.loft_deg, each.why) for b, each in found]))
 

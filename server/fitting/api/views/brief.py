@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from common.api import given, named
 from hemicycle_core.errors import BadInput
+from hemicycle_core.said import say
 from rest_framework.request import Request
 from rest_framework.response import Response
 from rest_framework.views import APIView
@@ -22,6 +23,6 @@ class BriefView(APIView):
         new = given(request, BriefChange)
         now, was = (named(dict(request.data).get(part), getattr(new, part)) for part in ("now", "was"))
         if not now:
-            raise BadInput("Send the fields that changed.", field="now")
+            raise BadInput(say("act-send-fields-changed"), field="now")
         write_brief(actor_of(request), session_id, now, was=was)
         return changed(request, session_id)

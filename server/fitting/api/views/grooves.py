@@ -6,12 +6,14 @@ from dataclasses import asdict
 
 from common.api import given, serializer_of, shown
 from drf_spectacular.utils import extend_schema
+from hemicycle_core.said import Said, say
 from rest_framework.request import Request
 from rest_framework.response import Response
 from rest_framework.views import APIView
 from shop.asking import actor_of
 
 from ...actions import grooves
+from ...models import BlindGrooves, Build
 from ..answers import changed, documented_change
 from ..schemas.grooves import BlindGroovesIn, GrooveGuessIn
 from ..schemas.soles import LinkLine, LinkOut
@@ -53,11 +55,13 @@ class GrooveLinkView(APIView):
         """Which code is which wedge: for whoever set the test up alone, and written down."""
         test = grooves.link(actor_of(request), blind_id)
         lines = [
-            LinkLine(
-                at, code.name, test.club(code).known.called, "old" if test.club(code) == test.old else "new", False
-            )
+            LinkLine(at, code.name, test.club(code).known.called, _which(test, code), False)
             for at, code in enumerate(test.codes)
         ]
         answer = Response(shown(LinkOut(lines)))
         answer["Cache-Control"] = "private, no-store"
         return answer
+
+
+def _which(test: BlindGrooves, code: Build) -> Said:
+    return say("groove-code-is-old") if test.club(code) == test.old else say("groove-code-is-new")

@@ -9,6 +9,7 @@ from common.api import given, serializer_of, shown
 from common.policy import Assisting
 from drf_spectacular.utils import extend_schema
 from hemicycle_core.errors import BadInput
+from hemicycle_core.said import say
 from rest_framework.request import Request
 from rest_framework.response import Response
 from rest_framework.views import APIView
@@ -77,7 +78,7 @@ class PadShotView(APIView):
         """Set a shot aside, bring it back, or say how it was struck."""
         said, actor = given(request, ShotOnPad), actor_of(request)
         if said.aside is None and "strike" not in request.data:
-            raise BadInput("Say whether it is set aside, or how it was struck.", field="strike")
+            raise BadInput(say("act-say-whether-set-aside"), field="strike")
         if said.aside is not None:
             shot = shots.set_aside(actor, shot_id, aside=said.aside, reason="on the pad")
         else:

@@ -15,6 +15,7 @@ from django.http import Http404, HttpRequest, HttpResponse
 from drf_spectacular.types import OpenApiTypes
 from drf_spectacular.utils import extend_schema
 from hemicycle_core.judge.feel import Feel, Felt
+from hemicycle_core.said import say
 from rest_framework.request import Request
 from rest_framework.response import Response
 from rest_framework.views import APIView
@@ -92,7 +93,7 @@ def guarded(request: HttpRequest, find: Callable[[], Opened], *, before: bool = 
     """What a code opens. Guessing is refused after some tries for a quarter of an hour, but to a page that has opened
     before. Raises Closed and TooMany, with what to do."""
     if not before and not AxesProxyHandler.is_allowed(request, GUESSING):
-        raise TooMany("Too many wrong codes. Wait a quarter of an hour, or ask the fitter for help.", kind="locked_out")
+        raise TooMany(say("act-too-many-wrong-codes"), kind="locked_out")
     try:
         return find()
     except player.Closed as closed:

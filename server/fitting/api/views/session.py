@@ -2,9 +2,7 @@
 
 from __future__ import annotations
 
-from dataclasses import asdict
-
-from common.api import given, serializer_of
+from common.api import given, serializer_of, shown
 from common.pages import Pages
 from common.policy import SeenByAll
 from django.db.models import Q
@@ -35,7 +33,7 @@ class SessionsView(GenericAPIView[FittingSession]):
         """Sessions of the shop, those to go on with first, then newest first, a page at a time."""
         rows = for_lines(FittingSession.objects.of(shop_of(request)).exclude(THROWN_AWAY))
         rows = rows.order_by(*sessions.TO_GO_ON_WITH_FIRST, "-held_on", "-id")
-        return self.get_paginated_response([asdict(present_line(row)) for row in self.paginate_queryset(rows) or []])
+        return self.get_paginated_response([shown(present_line(row)) for row in self.paginate_queryset(rows) or []])
 
     @documented_change(NewSession, name="open_session", tags=["sessions"], status=201)
     def post(self, request: Request) -> Response:

@@ -14,8 +14,9 @@ from django.http import HttpRequest
 from drf_spectacular.utils import OpenApiParameter, extend_schema
 from hemicycle_core.errors import BadInput
 from hemicycle_core.judge.soles import check_clubs
-from hemicycle_core.protocols.sole import Said
+from hemicycle_core.protocols.sole import AfterShots
 from hemicycle_core.protocols.sole import SoleTest as CoreSoleTest
+from hemicycle_core.said import say
 from rack.models import Shaft
 from rest_framework.request import Request
 from rest_framework.response import Response
@@ -74,7 +75,7 @@ class SoleChoicesView(APIView):
             loft = float(request.query_params.get("loft_deg", ""))
             wedge = int(request.query_params.get("wedge") or 0)
         except ValueError as error:
-            raise BadInput("Give the loft as a number, and the wedge by its own.", field="loft_deg") from error
+            raise BadInput(say("act-give-loft-number-wedge"), field="loft_deg") from error
         ready = judged(session)
         about = next((build for build in ready.facts.own if build.key == wedge), None)
         shafts = Shaft.objects.of(session.row.shop_id).filter(retired_at=None, fits__contains=["wedge"])
@@ -104,8 +105,8 @@ class SoleCheckView(APIView):
         )
 
 
-def _said(new: SaidIn) -> Said:
-    return Said(new.said, new.turf, new.best, new.groove, new.sound, new.left_m)
+def _said(new: SaidIn) -> AfterShots:
+    return AfterShots(new.said, new.turf, new.best, new.groove, new.sound, new.left_m)
 
 
 class HandingsView(APIView):
@@ -113,7 +114,7 @@ class HandingsView(APIView):
     def post(self, request: Request, test_id: int) -> Response:
         """What the player says of the code that was handed; the next one is in hand from then on."""
         new = given(request, HandingIn)
-        session = soles.say(
+        session = soles.say_of(
             actor_of(request), test_id, code=new.code, place=new.place, said=_said(new), visit=new.visit, duel=new.duel
         )
         return changed(request, session.pk, 201)
@@ -215,8 +216,7 @@ def handed_out(request: HttpRequest, code: str) -> tuple[SoleTest, str]:
     somebody is signed in, who must not know what the page tells."""
     if SESSION_KEY in request.session:
         raise Refused(
-            "Somebody is signed in here, and this page tells which code is which club. Open it on the assistant’s own "
-            "device.",
+            say("act-somebody-signed-here-page"),
             kind="signed_in",
         )
     device = request.get_signed_cookie(DEVICE, default="", salt=DEVICE) or ""

@@ -5,6 +5,7 @@ from __future__ import annotations
 from common.api import serializer_of, shown
 from drf_spectacular.utils import OpenApiParameter, extend_schema
 from hemicycle_core.errors import BadInput
+from hemicycle_core.said import say
 from rest_framework.request import Request
 from rest_framework.response import Response
 from rest_framework.views import APIView
@@ -31,5 +32,5 @@ class SoleView(APIView):
         try:
             loft = float(request.query_params.get("loft_deg", ""))
         except ValueError as error:
-            raise BadInput("Give the loft as a number.", field="loft_deg") from error
+            raise BadInput(say("act-give-loft-number"), field="loft_deg") from error
         return Response(shown(present_sole(read_rows(session), request.query_params.get("sole", ""), loft)))

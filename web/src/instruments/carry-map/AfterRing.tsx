@@ -1,5 +1,6 @@
 /** The bag as it may become, as one ring inside today's. */
 import { letterColour } from "../../ui/Letter";
+import { unit } from "../../ui/units";
 import { type Arch, centre, point, sector } from "./arch";
 import { Dot, Edge, HoleYards } from "./parts";
 import type { MapAfter, MapClub, MapHole } from "./props";
@@ -38,7 +39,7 @@ function AfterClub({ arch, club, inner, outer }: AfterPart & { club: MapClub }) 
 	const colour = club.letter ? letterColour(club.letter) : "var(--color-base-content)";
 	const at = point(arch, club.carry, inner - 13);
 	const dashed = club.swapped || club.expected ? { stroke: colour, strokeDasharray: "4 3" } : {};
-	const said = `${club.name}: ${club.expected ? "should carry" : "carries"} ${Math.round(club.carry)} yd`;
+	const said = `${club.name}: ${club.expected ? "should carry" : "carries"} ${Math.round(club.carry)} ${unit("far")}`;
 	return (
 		<g>
 			<title>{club.swapped ? `${said}, on ${club.swapped} only` : said}</title>

@@ -3,6 +3,7 @@
  * its carry (hard edge) to its total; inner rings are candidates. A pure drawing of its props, in yards.
  */
 import { letterColour } from "../../ui/Letter";
+import { unit } from "../../ui/units";
 import { type Span, spanOf, ticks } from "../scale";
 import { AfterRing } from "./AfterRing";
 import { type Arch, arcLine, centre, point, sector } from "./arch";
@@ -198,7 +199,7 @@ function Club({ arch, club, inner, small, choose: chosen }: ClubProps) {
 	const a = point(arch, club.carry, inner - 1);
 	const b = point(arch, club.carry, OUTER + 1);
 	const name = point(arch, club.carry + 0.6, inner - (small ? 28 : 15));
-	const said = `${club.name}: carries ${Math.round(club.carry)}, stops at ${Math.round(club.total)} yd`;
+	const said = `${club.name}: carries ${Math.round(club.carry)}, stops at ${Math.round(club.total)} ${unit("far")}`;
 	return (
 		<g {...choose(chosen && (() => chosen(club.id)))} aria-label={said}>
 			<title>{said}</title>

@@ -1,3 +1,4 @@
+import { unit } from "../../ui/units";
 import type { CarryMapProps } from "./props";
 
 /** The same for a screen reader. */
@@ -11,8 +12,8 @@ export function MapTable({ clubs, holes, rings, rule, title, after }: CarryMapPr
 				<thead>
 					<tr>
 						<th scope="col">Club</th>
-						<th scope="col">Carry, yd</th>
-						<th scope="col">Total, yd</th>
+						<th scope="col">Carry, {unit("far")}</th>
+						<th scope="col">Total, {unit("far")}</th>
 					</tr>
 				</thead>
 				<tbody>

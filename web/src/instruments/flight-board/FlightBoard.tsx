@@ -1,10 +1,10 @@
 /**
- * Side view of the flights, and below it the landing zone yard for yard. Yards and feet; right of the
+ * Side view of the flights, and below it the landing zone yard for yard. Far and feet; right of the
  * target is drawn below the line, as seen from above with the shot going to the right.
  */
 import { scaleLinear } from "d3-scale";
 import { Letter, letterColour } from "../../ui/Letter";
-import { figure, sideWords, whole } from "../../ui/units";
+import { figure, sideWords, unit, whole } from "../../ui/units";
 import { spanOf, ticks } from "../scale";
 
 export interface BoardClub {
@@ -120,13 +120,13 @@ export function SideView({
 						fontSize="12.5"
 						fill="var(--quiet)"
 					>
-						{feet === tall ? `${feet} ft` : feet}
+						{feet === tall ? `${feet} ${unit("high")}` : feet}
 					</text>
 				</g>
 			))}
 			{ticks({ low: 0, high: far }, 40).map((yards) => (
 				<text key={yards} x={x(yards)} y={height - 6} textAnchor="middle" fontSize="12.5" fill="var(--quiet)">
-					{yards === 0 ? "0 yd" : yards}
+					{yards === 0 ? `0 ${unit("far")}` : yards}
 				</text>
 			))}
 			{bandsOf(clubs, windows).map((band, index) => (
@@ -227,7 +227,7 @@ function Patterns({ clubs }: { clubs: BoardClub[] }) {
 		<table className="table-plain">
 			<thead>
 				<tr>
-					<th scope="col">80% of shots, yd</th>
+					<th scope="col">80% of shots, {unit("far")}</th>
 					<th scope="col">Front to back</th>
 					<th scope="col">Side to side</th>
 					<th scope="col">Middle</th>

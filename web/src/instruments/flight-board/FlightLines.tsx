@@ -1,6 +1,6 @@
 /** How height, landing angle and spin run through the bag, longest club first: a jump out of line is seen at once. */
 import { scaleLinear, scalePoint } from "d3-scale";
-import { figure, whole } from "../../ui/units";
+import { figure, unit, whole } from "../../ui/units";
 
 export interface FlightLinesProps {
 	clubs: {
@@ -19,7 +19,7 @@ const LANE = 58;
 const LEFT = 8;
 const RIGHT = WIDE - 54;
 const LANES = [
-	{ key: "peak_m", name: "Peak, ft", of: "peak", unit: "" },
+	{ key: "peak_m", name: `Peak, ${unit("high")}`, of: "peak", unit: "" },
 	{ key: "landing_deg", name: "Lands", of: "landing", unit: "°" },
 	{ key: "spin_rpm", name: "Spin, rpm", of: "spin", unit: "" },
 ] as const;

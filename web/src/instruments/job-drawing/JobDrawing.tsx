@@ -1,4 +1,5 @@
 /** A job as a shot seen from above: what must be flown, and how large and how firm the place is where it may stop. */
+import { unit } from "../../ui/units";
 export interface JobDrawingProps {
 	kind: "green" | "tee" | "layup";
 	distance: number;
@@ -12,7 +13,7 @@ const WIDE = 236;
 const HIGH = 96;
 const LEFT = 12;
 const RIGHT = 196;
-/** Yards across the picture: the target is drawn larger than its distance, or it would not be seen. */
+/** Far across the picture: the target is drawn larger than its distance, or it would not be seen. */
 const ACROSS = 1.5;
 
 export function JobDrawing({ kind, distance, over, width, depth, firmness }: JobDrawingProps) {
@@ -21,7 +22,7 @@ export function JobDrawing({ kind, distance, over, width, depth, firmness }: Job
 	const half = Math.min(middle - 4, (width * ACROSS) / 2);
 	const long = Math.min(70, depth * ACROSS) / 2;
 	const trouble = over ? Math.min(over, distance) : null;
-	const said = `${Math.round(distance)} yd${over ? `, ${Math.round(over)} to carry` : ""}, ${width} wide and ${depth} deep, ${firmness}`;
+	const said = `${Math.round(distance)} ${unit("far")}${over ? `, ${Math.round(over)} to carry` : ""}, ${width} wide and ${depth} deep, ${firmness}`;
 	return (
 		<svg viewBox={`0 0 ${WIDE} ${HIGH}`} className="block w-36 shrink-0 xl:w-59" role="img" aria-label={said}>
 			<defs>

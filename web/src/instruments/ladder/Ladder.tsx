@@ -1,4 +1,5 @@
 /** The bag as a table from the longest club to the shortest, with the step to the club above. In yards. */
+import { unit } from "../../ui/units";
 export interface Rung {
 	id: number;
 	name: string;
@@ -10,7 +11,7 @@ export interface Rung {
 	known: string;
 	/** Give or take of the carry in yards, nine times in ten. */
 	doubt: number | null;
-	/** Yards to the next shorter club, and whether a hole lies there. */
+	/** Far to the next shorter club, and whether a hole lies there. */
 	step: number | null;
 	hole: boolean;
 	crowded: boolean;
@@ -51,7 +52,7 @@ export function Ladder({ rungs, chosen, onChoose, flight = false }: LadderProps)
 					<th scope="col">Carry</th>
 					{flight ? (
 						<>
-							<th scope="col">Peak, ft</th>
+							<th scope="col">Peak, {unit("high")}</th>
 							<th scope="col">Lands</th>
 							<th scope="col">Spin</th>
 						</>
@@ -78,7 +79,10 @@ export function Ladder({ rungs, chosen, onChoose, flight = false }: LadderProps)
 							</button>
 						</td>
 						<td className="quiet">{rung.loft === null ? "" : `${rung.loft}°`}</td>
-						<td className="num" title={rung.doubt === null ? undefined : `±${Math.round(rung.doubt)} yd`}>
+						<td
+							className="num"
+							title={rung.doubt === null ? undefined : `±${Math.round(rung.doubt)} ${unit("far")}`}
+						>
 							{rung.carry === null ? "–" : Math.round(rung.carry)}
 							{rung.known && rung.doubt !== null && (
 								<span className="quiet text-[12px] font-normal"> ±{Math.round(rung.doubt)}</span>

@@ -1,10 +1,10 @@
 /**
  * One shot from the side, and where the shots of its club came down from above, yard for yard: read from three metres,
- * so that everything in it is large and there is little of it. Yards; the right of the target is drawn below the line.
+ * so that everything in it is large and there is little of it. Far; the right of the target is drawn below the line.
  */
 import { scaleLinear } from "d3-scale";
 import { letterColour } from "../../ui/Letter";
-import { figure } from "../../ui/units";
+import { figure, unit, unitName } from "../../ui/units";
 import { spanOf, ticks } from "../scale";
 
 export interface PlayerFlightProps {
@@ -70,7 +70,7 @@ function FromTheSide({ letter, path, window, width, height }: PlayerFlightProps)
 					fontSize={TYPE}
 					fill="var(--quiet)"
 				>
-					{yards === 0 ? "yd" : yards}
+					{yards === 0 ? unit("far") : yards}
 				</text>
 			))}
 			<path d={line} fill="none" stroke={letterColour(letter)} strokeWidth="5" strokeLinecap="round" />
@@ -82,7 +82,7 @@ function FromTheSide({ letter, path, window, width, height }: PlayerFlightProps)
 				fontWeight="600"
 				fill="currentColor"
 			>
-				{figure(top[1])} ft
+				{figure(top[1])} {unit("high")}
 			</text>
 		</svg>
 	);
@@ -104,7 +104,7 @@ function FromAbove({ letter, landed: all, window, width, height }: PlayerFlightP
 	const x = (yards: number) => from + (yards - along.low) * scale;
 	const y = (yards: number) => middle + yards * scale;
 	const words = last
-		? `Where ${landed.length} shots came down; the last ${figure(last.carry)} yards, ${figure(Math.abs(last.offline))} ${last.offline >= 0 ? "right" : "left"}`
+		? `Where ${landed.length} shots came down; the last ${figure(last.carry)} ${unitName("far")}, ${figure(Math.abs(last.offline))} ${last.offline >= 0 ? "right" : "left"}`
 		: all.length > 0
 			? "The direction of the last shot was not read"
 			: "No shot yet";

@@ -8,7 +8,7 @@ import { dropDraft, useDrafted } from "../../ui/draft";
 import { Said } from "../../ui/Said";
 import { Sheet } from "../../ui/Sheet";
 import { neededNumber } from "../../ui/typed";
-import { toMetres } from "../../ui/units";
+import { fromFar, unit } from "../../ui/units";
 
 interface Row {
 	name: string;
@@ -60,11 +60,11 @@ export function Averages({
 					const number = (text: string, what: string) =>
 						neededNumber(text, `${what} of ${row.name || "the new club"}`);
 					const yards = (text: string, what: string) =>
-						text.trim() ? (toMetres(number(text, what)) as number) : null;
+						text.trim() ? (fromFar(number(text, what)) as number) : null;
 					return {
 						name: row.name,
 						balls: wholeBalls(number(row.balls, "balls"), row.name),
-						carry_m: toMetres(number(row.carry, "carry")) as number,
+						carry_m: fromFar(number(row.carry, "carry")) as number,
 						within_m: yards(row.within, "spread"),
 						total_m: yards(row.total, "total"),
 					};
@@ -88,8 +88,8 @@ export function Averages({
 	return (
 		<Sheet title="Averages read off a screen" onClose={onClose} wide>
 			<p className="quiet mb-3">
-				So many balls, their average, and within how many yards of it all of them were. Leave out what was not
-				read. They are known as well as so many balls make it.
+				So many balls, their average, and within how far of it all of them were. Leave out what was not read.
+				They are known as well as so many balls make it.
 			</p>
 			<AsLeft form={form} />
 			<form
@@ -105,7 +105,7 @@ export function Averages({
 							{FIELDS.map((each) => (
 								<th key={each.key} scope="col">
 									{each.label}
-									{each.key !== "balls" && <span className="quiet font-normal"> yd</span>}
+									{each.key !== "balls" && <span className="quiet font-normal"> {unit("far")}</span>}
 								</th>
 							))}
 						</tr>

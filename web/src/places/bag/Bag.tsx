@@ -15,7 +15,8 @@ import { buildOf, ownOf } from "../../session/select";
 import { RULES } from "../../session/words";
 import { dropDraft, useDrafted } from "../../ui/draft";
 import { Said, Waiting } from "../../ui/Said";
-import { typedYards } from "../../ui/typed";
+import { typedFar } from "../../ui/typed";
+import { unitName } from "../../ui/units";
 import { Averages } from "./Averages";
 import { ClubCard } from "./ClubCard";
 import { ImportDialog } from "./ImportDialog";
@@ -396,8 +397,8 @@ function AddClub({ session, act, busy }: Pick<PlaceProps, "session" | "act" | "b
 				act(async () => {
 					const made = await change.addClub(session.id, {
 						name,
-						typed_carry_m: typedYards(carry, "carry"),
-						typed_total_m: typedYards(total, "total"),
+						typed_carry_m: typedFar(carry, "carry"),
+						typed_total_m: typedFar(total, "total"),
 					});
 					// What was refused stays to be corrected.
 					dropDraft(form);
@@ -416,7 +417,7 @@ function AddClub({ session, act, busy }: Pick<PlaceProps, "session" | "act" | "b
 			<input
 				className="input h-10 w-18 px-2"
 				placeholder="carry"
-				aria-label="Carry in yards"
+				aria-label={`Carry in ${unitName("far")}`}
 				inputMode="decimal"
 				value={carry}
 				onChange={(e) => setCarry(e.target.value)}
@@ -424,7 +425,7 @@ function AddClub({ session, act, busy }: Pick<PlaceProps, "session" | "act" | "b
 			<input
 				className="input h-10 w-18 px-2"
 				placeholder="total"
-				aria-label="Total in yards"
+				aria-label={`Total in ${unitName("far")}`}
 				inputMode="decimal"
 				value={total}
 				onChange={(e) => setTotal(e.target.value)}

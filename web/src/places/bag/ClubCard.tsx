@@ -8,12 +8,12 @@ import type { PlaceProps } from "../../session/place";
 import { questionOf, shotsOf } from "../../session/select";
 import { AsLeft } from "../../ui/AsLeft";
 import { dropDraft, useDrafted } from "../../ui/draft";
-import { typedYards } from "../../ui/typed";
-import { type Metres, metresOf, toYards, whole, yd } from "../../ui/units";
+import { typedFar } from "../../ui/typed";
+import { asFar, type Metres, metresOf, toFar, unit, unitName, whole } from "../../ui/units";
 import { gapChange } from "./Rules";
 import { Stated } from "./Stated";
 
-const text = (metres: Metres | null) => (metres === null ? "" : String(whole(toYards(metres))));
+const text = (metres: Metres | null) => (metres === null ? "" : String(whole(toFar(metres))));
 
 export function ClubCard({
 	session,
@@ -43,9 +43,9 @@ export function ClubCard({
 		act(async () => {
 			const assumed = build.carry_from === "assumed" && carry !== was.carry;
 			const made = await change.club(build.id, {
-				...(carry !== was.carry ? { typed_carry_m: typedYards(carry, "carry") } : {}),
-				...(assumed || total !== was.total ? { typed_total_m: typedYards(total, "total") } : {}),
-				...(assumed || doubt !== was.doubt ? { typed_doubt_m: typedYards(doubt, "give or take") } : {}),
+				...(carry !== was.carry ? { typed_carry_m: typedFar(carry, "carry") } : {}),
+				...(assumed || total !== was.total ? { typed_total_m: typedFar(total, "total") } : {}),
+				...(assumed || doubt !== was.doubt ? { typed_doubt_m: typedFar(doubt, "give or take") } : {}),
 			});
 			dropDraft(form);
 			return made;
@@ -63,7 +63,7 @@ export function ClubCard({
 			{build.known_from && <p className="quiet text-sm">As measured {build.known_from}.</p>}
 			{build.carry_from === "assumed" && (
 				<p className="hole-text text-sm">
-					Not hit: assumed from the other clubs, give or take {yd(build.carry_doubt_m)} yd.
+					Not hit: assumed from the other clubs, give or take {asFar(build.carry_doubt_m)} {unit("far")}.
 				</p>
 			)}
 			{build.carry_from === "old_swing" && (
@@ -83,7 +83,7 @@ export function ClubCard({
 							<span className="quiet text-sm">carry</span>
 							<input
 								className="input h-10 w-18 px-2"
-								aria-label={`Carry of ${build.name} in yards`}
+								aria-label={`Carry of ${build.name} in ${unitName("far")}`}
 								value={carry}
 								onChange={(e) => setCarry(e.target.value)}
 								inputMode="decimal"
@@ -93,7 +93,7 @@ export function ClubCard({
 							<span className="quiet text-sm">total</span>
 							<input
 								className="input h-10 w-18 px-2"
-								aria-label={`Total of ${build.name} in yards`}
+								aria-label={`Total of ${build.name} in ${unitName("far")}`}
 								value={total}
 								onChange={(e) => setTotal(e.target.value)}
 								inputMode="decimal"
@@ -103,7 +103,7 @@ export function ClubCard({
 							<span className="quiet text-sm">±</span>
 							<input
 								className="input h-10 w-14 px-2"
-								aria-label={`Give or take of ${build.name} in yards`}
+								aria-label={`Give or take of ${build.name} in ${unitName("far")}`}
 								value={doubt}
 								onChange={(e) => setDoubt(e.target.value)}
 								inputMode="decimal"
@@ -117,7 +117,7 @@ export function ClubCard({
 					<ul className="grid grid-cols-3 gap-1">
 						{shots.map((shot) => {
 							const question = questionOf(session, shot);
-							const carry = yd(metresOf(shot.readings, "carry_m"));
+							const carry = asFar(metresOf(shot.readings, "carry_m"));
 							return (
 								<li key={shot.id}>
 									<button

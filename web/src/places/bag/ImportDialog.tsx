@@ -7,7 +7,7 @@ import { lettersOf } from "../../session/select";
 import { listOf } from "../../session/words";
 import { Said } from "../../ui/Said";
 import { Sheet } from "../../ui/Sheet";
-import { yd } from "../../ui/units";
+import { asFar } from "../../ui/units";
 import {
 	contentsOf,
 	FRESH,
@@ -416,7 +416,7 @@ function Mapping(props: MappingProps) {
 											}
 										/>
 										<span>
-											Set aside {row.club} {yd(row.carry_m)} (line {row.line}): {row.why}
+											Set aside {row.club} {asFar(row.carry_m)} (line {row.line}): {row.why}
 										</span>
 									</label>
 								</li>

@@ -9,7 +9,7 @@ import { worthWords } from "../../session/words";
 import { Letter } from "../../ui/Letter";
 import { useMoney } from "../../ui/money";
 import { Said } from "../../ui/Said";
-import { figure, signed, whole, yd } from "../../ui/units";
+import { asFar, figure, signed, unit, whole } from "../../ui/units";
 
 const MOST = 3;
 
@@ -104,7 +104,10 @@ export function Plans({ session, plans, shown, onShow }: Props) {
 							plans={columns}
 							cell={(plan) => (
 								<span className={plan.open_m > 0 ? "num hole-text" : "num"}>
-									{yd(plan.open_m)} <Unit>yd, widest {yd(plan.widest_m)}</Unit>
+									{asFar(plan.open_m)}{" "}
+									<Unit>
+										{unit("far")}, widest {asFar(plan.widest_m)}
+									</Unit>
 								</span>
 							)}
 						/>

@@ -10,6 +10,7 @@ import { useMoney } from "../../ui/money";
 import { Said, Waiting } from "../../ui/Said";
 import { Sheet } from "../../ui/Sheet";
 import { typedNumber } from "../../ui/typed";
+import { fromUnit, lengthText, unitName } from "../../ui/units";
 
 const KINDS: Record<string, string> = {
 	driver: "Drivers",
@@ -76,7 +77,7 @@ function HeadRow({ head, rack, session, act, busy }: RowProps) {
 	const money = useMoney();
 	const fitting = rack.shafts.filter((each) => head.shafts.includes(each.id));
 	const [shaft, setShaft] = useState(String(fitting[Math.min(1, fitting.length - 1)]?.id ?? ""));
-	const [inches, setInches] = useState((head.length_m / 0.0254).toFixed(2));
+	const [inches, setInches] = useState(lengthText(head.length_m));
 	const { put, question } = usePutUp(session, act);
 	const [wrong, setWrong] = useState<unknown>(null);
 	const standing = candidatesOf(session).filter((build) => build.head === head.id);
@@ -112,7 +113,7 @@ function HeadRow({ head, rack, session, act, busy }: RowProps) {
 				<input
 					className="input h-10 w-20 px-2 text-right"
 					inputMode="decimal"
-					aria-label={`Length of ${head.label} in inches`}
+					aria-label={`Length of ${head.label} in ${unitName("club_length")}`}
 					value={inches}
 					onChange={(e) => setInches(e.target.value)}
 				/>
@@ -126,7 +127,7 @@ function HeadRow({ head, rack, session, act, busy }: RowProps) {
 				onClick={() => {
 					try {
 						const length = typedNumber(inches, "length");
-						const length_m = length === null ? null : length * 0.0254;
+						const length_m = length === null ? null : fromUnit("club_length", length);
 						setWrong(null);
 						put([{ head: head.id, shaft: Number(shaft), length_m, set_loft_deg: null }]);
 					} catch (error) {

@@ -16,8 +16,8 @@ import { VOCABULARY } from "../../api/vocabulary";
 import { isClosed } from "../../session/closed";
 import type { PlaceProps } from "../../session/place";
 import { RULES } from "../../session/words";
-import { typedYards } from "../../ui/typed";
-import { type Metres, toYards, whole } from "../../ui/units";
+import { typedFar } from "../../ui/typed";
+import { type Metres, toFar, unit, whole } from "../../ui/units";
 
 const ORDERS: Record<GapOrder, string> = {
 	need: "what is missed most",
@@ -133,7 +133,7 @@ export function RuleBar({ session, act, busy }: Props) {
 }
 
 type Ends = [string, string];
-const inWhole = (end: number | null) => (end === null ? "" : String(whole(toYards(end as Metres))));
+const inWhole = (end: number | null) => (end === null ? "" : String(whole(toFar(end as Metres))));
 const ends = ({ low, high }: Session["bag"]["long_step"]): Ends => [inWhole(low), inWhole(high)];
 
 function Steps({ session, act, busy }: Props) {
@@ -146,7 +146,7 @@ function Steps({ session, act, busy }: Props) {
 		over: Partial<{ short_rule: GapRule; turf: Firmness | null }> = {},
 	) => {
 		act(async () => {
-			const [a, b, c, d] = steps ? steps.map((text) => typedYards(text, "step")) : [];
+			const [a, b, c, d] = steps ? steps.map((text) => typedFar(text, "step")) : [];
 			return change.rules(session.id, {
 				short_rule: over.short_rule ?? bag.short_rule,
 				turf: over.turf === undefined ? bag.turf : over.turf,
@@ -237,7 +237,9 @@ function StepEnds({
 }) {
 	return (
 		<fieldset>
-			<legend className="quiet">{label}, yd</legend>
+			<legend className="quiet">
+				{label}, {unit("far")}
+			</legend>
 			<span className="flex items-center gap-1.5">
 				<input
 					className="input h-10 w-14 px-2 text-right"

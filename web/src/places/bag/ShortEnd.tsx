@@ -10,7 +10,7 @@ import type { PlaceProps } from "../../session/place";
 import { usePutUp } from "../../session/putUp";
 import { buildOf, candidatesOf, nameOf } from "../../session/select";
 import { Caution, Said } from "../../ui/Said";
-import { figure, inShown, yd } from "../../ui/units";
+import { asFar, figure, inShown, speedDigits, toSpeed, unit } from "../../ui/units";
 import { gapChange } from "./Rules";
 
 type Props = Pick<PlaceProps, "session" | "act" | "busy">;
@@ -196,8 +196,8 @@ function Steps({ short, session }: { short: Short; session: Session }) {
 				<thead>
 					<tr className="quiet text-left text-sm">
 						<th className="whitespace-nowrap font-normal">From, to</th>
-						<th className="whitespace-nowrap pl-4 text-right font-normal">Step, yd</th>
-						<th className="whitespace-nowrap pl-4 text-right font-normal">Ball, mph</th>
+						<th className="whitespace-nowrap pl-4 text-right font-normal">Step, {unit("far")}</th>
+						<th className="whitespace-nowrap pl-4 text-right font-normal">Ball, {unit("speed")}</th>
 						<th className="w-full pl-4 font-normal">Beside the wish</th>
 					</tr>
 				</thead>
@@ -208,7 +208,7 @@ function Steps({ short, session }: { short: Short; session: Session }) {
 								{name(step.lower)} → {name(step.upper)}
 							</td>
 							<td className={`num text-right text-lg ${step.over_m > 0 ? "hole-text font-semibold" : ""}`}>
-								{yd(step.step_m)}
+								{asFar(step.step_m)}
 							</td>
 							<td className={`num text-right ${step.few ? "font-semibold" : ""}`}>
 								{step.ball_step_mps === null ? "–" : figure(inShown("ball_speed_mps", step.ball_step_mps))}
@@ -220,7 +220,8 @@ function Steps({ short, session }: { short: Short; session: Session }) {
 			</table>
 			{few && (
 				<p className="quiet mt-1 text-sm">
-					With so few shots ball speed, about 5 mph a step, is the steadier sign.
+					With so few shots ball speed, about {figure(toSpeed(2.2352), speedDigits())} {unit("speed")} a step,
+					is the steadier sign.
 				</p>
 			)}
 		</div>

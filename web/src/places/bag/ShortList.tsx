@@ -12,7 +12,7 @@ import { listOf } from "../../session/words";
 import { Letter } from "../../ui/Letter";
 import { useMoney } from "../../ui/money";
 import { Said, Waiting } from "../../ui/Said";
-import { figure, reading, whole, yd } from "../../ui/units";
+import { asFar, figure, reading, unit, whole } from "../../ui/units";
 
 const FIRST = 3;
 const WORTH = 0.15;
@@ -132,7 +132,7 @@ function SlotWords({
 	return (
 		<>
 			<strong>{many ? `Slot ${index + 1}: ` : ""}</strong>
-			carry {reading("carry_m", carry?.low)} to {reading("carry_m", carry?.high)} yd
+			carry {reading("carry_m", carry?.low)} to {reading("carry_m", carry?.high)} {unit("far")}
 			{landing?.low ? `, landing ${whole(landing.low)}° or more` : ""}
 		</>
 	);
@@ -185,8 +185,8 @@ function Row({
 				</label>
 			</td>
 			<td>
-				<span className="num text-[17px]">{yd(row.carry_m)}</span>{" "}
-				<span className="quiet text-sm">±{yd(row.carry_within_m)}</span>
+				<span className="num text-[17px]">{asFar(row.carry_m)}</span>{" "}
+				<span className="quiet text-sm">±{asFar(row.carry_within_m)}</span>
 			</td>
 			<td>
 				<span className="num text-[17px]">{reading("landing_deg", row.landing_deg)}</span>{" "}
@@ -196,7 +196,7 @@ function Row({
 			</td>
 			<td>
 				{reading("peak_m", row.peak_m)}{" "}
-				<span className="quiet text-sm">{row.peak_m === null ? "" : "ft"}</span>
+				<span className="quiet text-sm">{row.peak_m === null ? "" : unit("high")}</span>
 			</td>
 			<td>
 				{row.supported && row.chance === null ? "–" : <Chance share={row.supported ? row.chance : null} />}

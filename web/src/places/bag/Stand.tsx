@@ -7,7 +7,7 @@ import { Accept } from "../../session/Accept";
 import type { PlaceProps } from "../../session/place";
 import { candidatesOf } from "../../session/select";
 import { Letter } from "../../ui/Letter";
-import { whole, yd } from "../../ui/units";
+import { asFar, whole } from "../../ui/units";
 
 export function Stand({
 	session,
@@ -40,9 +40,9 @@ export function Stand({
 								<Letter letter={build.letter} /> <span className="truncate">{build.name}</span>
 							</p>
 							<p className="truncate">
-								<span className="num text-xl">{yd(build.carry_m)}</span>{" "}
+								<span className="num text-xl">{asFar(build.carry_m)}</span>{" "}
 								<span className="quiet text-sm">
-									carry {build.half_width_m === null ? "" : `±${yd(build.half_width_m, 1)}`}
+									carry {build.half_width_m === null ? "" : `±${asFar(build.half_width_m, 1)}`}
 								</span>
 								{build.averages.landing_deg !== undefined && (
 									<>

@@ -8,9 +8,8 @@ import { AsLeft } from "../../ui/AsLeft";
 import { dropDraft, useDrafted } from "../../ui/draft";
 import { Said } from "../../ui/Said";
 import { typedNumber } from "../../ui/typed";
-import { figure } from "../../ui/units";
+import { figure, fromUnit, lengthText } from "../../ui/units";
 
-const METRES_PER_INCH = 0.0254;
 const HEADS: Record<string, string> = VOCABULARY.heads;
 const SWINGS: Record<string, string> = { ...VOCABULARY.lengths, eased: "eased", hard: "hard" };
 
@@ -44,8 +43,8 @@ const FIGURES: Figure[] = [
 		field: "length_m",
 		label: "Length",
 		unit: "in",
-		now: (build) => (build.length_m === null ? null : build.length_m / METRES_PER_INCH),
-		sent: (typed) => typed * METRES_PER_INCH,
+		now: (build) => (build.length_m === null ? null : Number(lengthText(build.length_m))),
+		sent: (typed) => fromUnit("club_length", typed),
 	},
 	{ field: "age_rounds", label: "Age", unit: "rounds", now: (build) => build.age_rounds, sent: Math.round },
 ];

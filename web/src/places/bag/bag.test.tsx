@@ -6,7 +6,7 @@ import type { Plans, Session } from "../../api/client";
 import { afterOf } from "../../session/maps";
 import { bagPlan, ranked, session, verdict } from "../../tests/session";
 import { changes, clear, serve, show } from "../../tests/stage";
-import { toMetres } from "../../ui/units";
+import { fromFar } from "../../ui/units";
 import { Bag } from "./Bag";
 
 afterEach(clear);
@@ -76,8 +76,8 @@ const found = bagPlan("Proposed", [1, 2, 4], {
 		{ line: "price", strokes: -0.03 },
 	],
 	rounds: 2.1,
-	open_m: toMetres(9),
-	widest_m: toMetres(9),
+	open_m: fromFar(9),
+	widest_m: fromFar(9),
 	price: "279",
 	sentence: "A 4H 22° in: 26 yd uncovered become 9.",
 	jobs: [{ job: "Second", uses_per_round: 1, club: "A 4H 22°", success: 0.72 }],
@@ -146,7 +146,7 @@ test("keeping the best bag makes a plan of its clubs", async () => {
 test("in the bag after, the club for the other course is drawn beside the one it stands for", () => {
 	const hit = structuredClone(session);
 	const other = hit.builds.find((each) => each.id === 5);
-	if (other) Object.assign(other, { carry_m: toMetres(186), total_m: toMetres(196) });
+	if (other) Object.assign(other, { carry_m: fromFar(186), total_m: fromFar(196) });
 	const clubs = [
 		{ id: 1, letter: "", name: "5i", carry: 162 },
 		{ id: 4, letter: "A", name: "4H 22°", carry: 178 },
@@ -154,8 +154,8 @@ test("in the bag after, the club for the other course is drawn beside the one it
 		...club,
 		head_type: "iron" as const,
 		loft_deg: 22,
-		carry_m: toMetres(carry),
-		total_m: toMetres(carry + 6),
+		carry_m: fromFar(carry),
+		total_m: fromFar(carry + 6),
 		new: club.letter !== "",
 		expected: club.letter === "A",
 	}));
@@ -186,7 +186,7 @@ test("the rule goes round on one key, and steps travel in metres", async () => {
 	fireEvent.change(screen.getByLabelText("Step at the long end, most"), { target: { value: "18" } });
 	fireEvent.click(screen.getByRole("button", { name: "Set steps" }));
 	await waitFor(() => expect(changes(sent)).toHaveLength(3));
-	expect(changes(sent)[2]?.body).toMatchObject({ long_least_m: toMetres(10), long_most_m: toMetres(18) });
+	expect(changes(sent)[2]?.body).toMatchObject({ long_least_m: fromFar(10), long_most_m: fromFar(18) });
 });
 
 test("a candidate says what it does to its neighbours, and what the first targets would have said", () => {
@@ -220,13 +220,13 @@ test("a typed club shows its give or take and can be aimed at like for like", as
 	const sent = serve({ "PUT /api/builds/1": session, "PUT /api/sessions/7/gap": session });
 	const typed = structuredClone(session);
 	typed.shots = [];
-	Object.assign(typed.builds[0] ?? {}, { carry_from: "typed", carry_doubt_m: toMetres(7) });
+	Object.assign(typed.builds[0] ?? {}, { carry_from: "typed", carry_doubt_m: fromFar(7) });
 	show(Bag, typed);
 	expect(screen.getByRole("row", { name: /5i.*162\s*±7/ })).toBeTruthy();
 	fireEvent.click(screen.getByRole("button", { name: "5i" }));
 	fireEvent.change(screen.getByLabelText("Give or take of 5i in yards"), { target: { value: "3" } });
 	fireEvent.click(screen.getByRole("button", { name: "Set" }));
-	await waitFor(() => expect(changes(sent)[0]?.body).toMatchObject({ typed_doubt_m: toMetres(3) }));
+	await waitFor(() => expect(changes(sent)[0]?.body).toMatchObject({ typed_doubt_m: fromFar(3) }));
 	fireEvent.click(screen.getByRole("button", { name: "Replace it like for like" }));
 	await waitFor(() => expect(changes(sent)[1]?.body).toMatchObject({ like_for: 1, clubs_to_place: 1 }));
 });

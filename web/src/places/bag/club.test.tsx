@@ -9,8 +9,8 @@ import type { PlaceProps } from "../../session/place";
 import { LIVE, m, session, shot } from "../../tests/session";
 import { changes, clear, draw, serve, show } from "../../tests/stage";
 import { Said } from "../../ui/Said";
-import { typedNumber, typedYards } from "../../ui/typed";
-import { toMetres } from "../../ui/units";
+import { typedFar, typedNumber } from "../../ui/typed";
+import { fromFar } from "../../ui/units";
 import { Targets } from "../brief/Targets";
 import { Bag } from "./Bag";
 import { ClubCard } from "./ClubCard";
@@ -42,7 +42,7 @@ test.each([
 	["  ", null],
 ])("typed %j is read as %j", (text, wanted) => {
 	expect(typedNumber(text, "carry")).toBe(wanted);
-	expect(typedYards(text, "carry")).toBe(wanted === null ? null : toMetres(wanted));
+	expect(typedFar(text, "carry")).toBe(wanted === null ? null : fromFar(wanted));
 });
 
 test.each(["16o", "1.2.3", "about 160"])("typed %j is refused with what to write", (text) => {
@@ -65,7 +65,7 @@ test("a club that is refused stays in its fields; one that went in leaves them e
 	answers["POST /api/sessions/7/clubs"] = session;
 	fireEvent.click(screen.getByRole("button", { name: "Add" }));
 	await waitFor(() => expect(value("Club to add")).toBe(""));
-	expect(changes(sent)[1]?.body).toEqual({ name: "7i", typed_carry_m: toMetres(140), typed_total_m: null });
+	expect(changes(sent)[1]?.body).toEqual({ name: "7i", typed_carry_m: fromFar(140), typed_total_m: null });
 });
 
 const card = (of = session, which = 2) => {
@@ -86,7 +86,7 @@ test("a field sends what was typed in it and nothing else; a slip of the finger 
 	type("Give or take of 5W in yards", "6");
 	fireEvent.click(screen.getByRole("button", { name: "Set" }));
 	await waitFor(() => expect(changes(sent)).toHaveLength(1));
-	expect(changes(sent)[0]?.body).toEqual({ typed_carry_m: toMetres(198), typed_doubt_m: toMetres(6) });
+	expect(changes(sent)[0]?.body).toEqual({ typed_carry_m: fromFar(198), typed_doubt_m: fromFar(6) });
 });
 
 test("a club whose carry is assumed is fixed without its figures being typed", async () => {
@@ -160,7 +160,7 @@ test("a target that is no number is not sent and can be corrected; one that is r
 	type("Carry from", "178");
 	fireEvent.submit(screen.getByLabelText("Carry from"));
 	await waitFor(() =>
-		expect(changes(sent)[0]?.body).toMatchObject({ low: toMetres(178), quantity: "carry_m" }),
+		expect(changes(sent)[0]?.body).toMatchObject({ low: fromFar(178), quantity: "carry_m" }),
 	);
 	expect(value("Carry from")).toBe("178");
 });

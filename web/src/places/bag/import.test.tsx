@@ -5,7 +5,7 @@ import { afterEach, expect, test } from "vitest";
 import type { ImportPreview, ImportResult } from "../../api/client";
 import { session } from "../../tests/session";
 import { clear, type Sent, serve, show } from "../../tests/stage";
-import { toMetres } from "../../ui/units";
+import { fromFar } from "../../ui/units";
 import { ImportDialog } from "./ImportDialog";
 
 afterEach(clear);
@@ -25,7 +25,7 @@ const preview: ImportPreview = {
 	],
 	shots: 5,
 	problems: [{ line: 4, column: "Länge", sentence: "“weit” is not a number." }],
-	unlike: [{ line: 3, club: "7i", carry_m: toMetres(90), why: "38 yd under the middle of the others." }],
+	unlike: [{ line: 3, club: "7i", carry_m: fromFar(90), why: "38 yd under the middle of the others." }],
 	remembered: false,
 	sheets: [],
 	left: [],

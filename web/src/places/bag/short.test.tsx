@@ -5,7 +5,7 @@ import { afterEach, expect, test } from "vitest";
 import type { Session } from "../../api/client";
 import { build, m, session } from "../../tests/session";
 import { changes, clear, serve, show } from "../../tests/stage";
-import { toMetres } from "../../ui/units";
+import { fromFar } from "../../ui/units";
 import { Bay } from "../bay/Bay";
 import { Bag } from "./Bag";
 
@@ -13,13 +13,13 @@ afterEach(clear);
 
 type Short = NonNullable<Session["bag"]["short"]>;
 const place: Short["places"][number] = {
-	target_m: toMetres(98),
-	low_m: toMetres(95),
-	high_m: toMetres(101),
+	target_m: fromFar(98),
+	low_m: fromFar(95),
+	high_m: fromFar(101),
 	build: 61,
-	off_m: toMetres(6),
+	off_m: fromFar(6),
 	bend_deg: 2,
-	bend_carry_m: toMetres(97),
+	bend_carry_m: fromFar(97),
 	bend_error_m: m(1),
 	bounce_deg: 2,
 	caution: "Bend a little at a time.",
@@ -28,7 +28,7 @@ const place: Short["places"][number] = {
 const step = (lower: number, upper: number, yards: number, more: Partial<Short["steps"][number]> = {}) => ({
 	lower,
 	upper,
-	step_m: toMetres(yards),
+	step_m: fromFar(yards),
 	ball_step_mps: 2.2352,
 	over_m: m(0),
 	few: false,
@@ -39,7 +39,7 @@ const step = (lower: number, upper: number, yards: number, more: Partial<Short["
 });
 const end = (id: number, yards: number, missing = "") => ({
 	build: id,
-	carry_m: toMetres(yards),
+	carry_m: fromFar(yards),
 	shots: 5,
 	swing: "",
 	missing,
@@ -63,7 +63,7 @@ const short: Short = {
 	schools: { each: 2, part: 1, proposed: null, sentence: "42 yd from 58 to PW: two wedges between." },
 	places: [
 		place,
-		{ ...place, target_m: toMetres(112), build: null, bend_deg: null, sentence: "Carry 112: nothing." },
+		{ ...place, target_m: fromFar(112), build: null, bend_deg: null, sentence: "Carry 112: nothing." },
 	],
 	recheck: "",
 	part: {
@@ -80,7 +80,7 @@ const short: Short = {
 	grooves: { tasks: [], minutes: 0, next: null, length: "half", pairs: [], blind: null },
 	stops: {
 		green: {
-			target_m: toMetres(25),
+			target_m: fromFar(25),
 			firmness: "medium",
 			green_ft: 10,
 			slope_percent: 0,
@@ -177,10 +177,10 @@ test("the distance card says what is no number to play by, what nothing covers, 
 	serve({});
 	const cell = (swing: string, yards: number, more = {}) => ({
 		swing,
-		carry_m: toMetres(yards),
-		doubt_m: toMetres(3),
-		spread_m: toMetres(2),
-		run_m: toMetres(1),
+		carry_m: fromFar(yards),
+		doubt_m: fromFar(3),
+		spread_m: fromFar(2),
+		run_m: fromFar(1),
 		n: 3,
 		usable: true,
 		why_not: "",
@@ -269,11 +269,11 @@ test("a ball of the stop test is touched where it lands and where it stops, or t
 				id: 5,
 				build: 61,
 				ball: "own",
-				landed_m: toMetres(20),
-				stopped_m: toMetres(24),
+				landed_m: fromFar(20),
+				stopped_m: fromFar(24),
 				landed_side_m: m(0),
 				stopped_side_m: m(0),
-				left_m: toMetres(1),
+				left_m: fromFar(1),
 				balls: 1,
 				aside: false,
 			},
@@ -289,10 +289,10 @@ test("a ball of the stop test is touched where it lands and where it stops, or t
 	// 4 to 37 yd over 330 px, six yards to each side over 120.
 	expect(changes(sent)[0]?.body).toMatchObject({
 		build: 61,
-		landed_m: expect.closeTo(toMetres(20)),
+		landed_m: expect.closeTo(fromFar(20)),
 		landed_side_m: expect.closeTo(0),
-		stopped_m: expect.closeTo(toMetres(25)),
-		stopped_side_m: expect.closeTo(toMetres(1)),
+		stopped_m: expect.closeTo(fromFar(25)),
+		stopped_side_m: expect.closeTo(fromFar(1)),
 		balls: 1,
 	});
 	fireEvent.click(screen.getByRole("button", { name: /^58/ }));
@@ -304,7 +304,7 @@ test("a ball of the stop test is touched where it lands and where it stops, or t
 	// A wedge that is chosen is in hand: the monitor's shots are filed under it.
 	await waitFor(() => expect(of("in-hand")[0]?.body).toEqual({ build: 62 }));
 	await waitFor(() => expect(of("/stops")).toHaveLength(2));
-	expect(of("/stops")[1]?.body).toMatchObject({ build: 62, stopped_m: toMetres(24.5), balls: 3 });
+	expect(of("/stops")[1]?.body).toMatchObject({ build: 62, stopped_m: fromFar(24.5), balls: 3 });
 	fireEvent.click(screen.getByRole("button", { name: /^54/ }));
 	fireEvent.click(screen.getByRole("button", { name: "Landed 20, stopped 24" }));
 	await waitFor(() => expect(of("/aside")[0]?.body).toEqual({ aside: true }));

@@ -8,7 +8,7 @@ import { nameOf } from "../../session/select";
 import { Letter } from "../../ui/Letter";
 import { BendCaution, Caution } from "../../ui/Said";
 import { Sheet } from "../../ui/Sheet";
-import { metresOf, yd } from "../../ui/units";
+import { asFar, metresOf } from "../../ui/units";
 
 export function NewSetting({
 	build,
@@ -110,7 +110,7 @@ interface PickProps {
 
 export function PickBuild({ session, shot, onPick, onClose }: PickProps) {
 	return (
-		<Sheet title={`Shot ${yd(metresOf(shot.readings, "carry_m"))} was hit with`} onClose={onClose}>
+		<Sheet title={`Shot ${asFar(metresOf(shot.readings, "carry_m"))} was hit with`} onClose={onClose}>
 			<ul className="grid grid-cols-2 gap-2 sm:grid-cols-3">
 				{session.builds
 					.filter((build) => build.head_type !== "putter")

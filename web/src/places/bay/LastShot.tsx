@@ -10,16 +10,18 @@ import type { PlaceProps } from "../../session/place";
 import { carriesOf, questionOf, sourceOf } from "../../session/select";
 import { Letter, letterColour } from "../../ui/Letter";
 import {
+	asFar,
+	farOf,
 	figure,
 	type Metres,
 	metresOf,
 	reading,
 	shownAs,
 	side,
+	unit,
+	unitName,
 	whole,
 	wish,
-	yardsOf,
-	yd,
 } from "../../ui/units";
 import { useShotsBy } from "./NoShot";
 
@@ -88,7 +90,7 @@ export function LastShot({
 	span: Span;
 }) {
 	const window = windowFor(build);
-	const carry = yardsOf(shot.readings, "carry_m");
+	const carry = farOf(shot.readings, "carry_m");
 	const question = questionOf(session, shot);
 	const clean = session.struck_clean[shot.id] as Metres | undefined;
 	// The window is for stock shots: how far a half swing is short of it says nothing.
@@ -103,7 +105,7 @@ export function LastShot({
 					{figure(carry)}
 				</p>
 				<div className="pb-1 text-[21px] leading-snug">
-					<p className="quiet">carry, yd</p>
+					<p className="quiet">carry, {unit("far")}</p>
 					<p className="font-semibold">{stock ? place(carry, window) : ""}</p>
 					{(shot.strike || shot.aside || markOf(shot)) && (
 						<p className="quiet text-[17px]">
@@ -114,10 +116,10 @@ export function LastShot({
 					)}
 					{shot.as_hit_m !== null && (
 						<p className="quiet text-[17px]">
-							as hit {yd(shot.as_hit_m)}, without the wind {yd(metresOf(shot.readings, "carry_m"))}
+							as hit {asFar(shot.as_hit_m)}, without the wind {asFar(metresOf(shot.readings, "carry_m"))}
 						</p>
 					)}
-					{clean !== undefined && <p className="quiet text-[17px]">struck clean: about {yd(clean)}</p>}
+					{clean !== undefined && <p className="quiet text-[17px]">struck clean: about {asFar(clean)}</p>}
 					{question && <p className="hole-text text-[17px]">Odd: {question}</p>}
 				</div>
 			</div>
@@ -132,7 +134,7 @@ export function LastShot({
 					colour={letterColour(build.letter)}
 					labels
 					height={46}
-					label="Carries of this build against the window, yards"
+					label={`Carries of this build against the window, ${unitName("far")}`}
 				/>
 			</div>
 			<dl className="mt-3 grid grid-cols-3 gap-x-5 gap-y-1.5 md:grid-cols-5">
@@ -220,12 +222,12 @@ export function SoFar({ build }: { build: Build }) {
 	const delivery = DELIVERY.filter((key) => build.averages[key] !== undefined);
 	return (
 		<p className="text-[15px]" data-testid="so-far">
-			<span className="quiet">So far</span> longest <span className="num">{yd(build.longest_m)}</span>,
-			shortest <span className="num">{yd(build.shortest_m)}</span>
+			<span className="quiet">So far</span> longest <span className="num">{asFar(build.longest_m)}</span>,
+			shortest <span className="num">{asFar(build.shortest_m)}</span>
 			{build.depth_m !== null && (
 				<>
-					, <span className="num">{yd(build.depth_m)}</span> front to back,{" "}
-					<span className="num">{yd(build.width_m)}</span> side to side
+					, <span className="num">{asFar(build.depth_m)}</span> front to back,{" "}
+					<span className="num">{asFar(build.width_m)}</span> side to side
 				</>
 			)}
 			{build.held && (
@@ -279,7 +281,7 @@ export function ShotRow({ session, shots, shot, selected, colour, onTouch }: Row
 	return (
 		<ol className="flex flex-wrap gap-1.5" aria-label="Shots of this build">
 			{shots.map((each, index) => {
-				const carry = yd(metresOf(each.readings, "carry_m"));
+				const carry = asFar(metresOf(each.readings, "carry_m"));
 				const question = questionOf(session, each);
 				const chosen = selected.includes(each);
 				return (

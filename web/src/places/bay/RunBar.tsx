@@ -12,8 +12,20 @@ import { dropDraft, useDrafted } from "../../ui/draft";
 import { Said } from "../../ui/Said";
 import { Sheet } from "../../ui/Sheet";
 import { neededNumber } from "../../ui/typed";
-import { figure, toMetres, yd } from "../../ui/units";
-import { FROM, MPH } from "../../ui/wind";
+import {
+	asFar,
+	figure,
+	fromFar,
+	fromSpeed,
+	fromUnit,
+	inUnit,
+	lengthText,
+	speedDigits,
+	toSpeed,
+	unit,
+	unitName,
+} from "../../ui/units";
+import { FROM } from "../../ui/wind";
 
 /** From these a shot speaks for the club. */
 const CLEAN: readonly Lie[] = VOCABULARY.cleanLies;
@@ -57,7 +69,7 @@ export function windWords(mps: number, fromDeg: number): string {
 	const sides = ["against", "from ahead right", "from the right", "from behind right"];
 	const more = ["helping", "from behind left", "from the left", "from ahead left"];
 	const words = [...sides, ...more][Math.round(fromDeg / 45) % 8] ?? "against";
-	return `${figure(mps * MPH)} mph ${words}`;
+	return `${figure(toSpeed(mps), speedDigits())} ${unit("speed")} ${words}`;
 }
 
 interface Props extends Pick<PlaceProps, "session" | "act"> {
@@ -144,15 +156,15 @@ export function RunBar({ session, act, agreed, onMore }: Props) {
 						className="input h-9 w-16 px-1.5 text-right"
 						inputMode="decimal"
 						aria-label="Yardage asked for"
-						defaultValue={session.asked_carry_m === null ? "" : yd(session.asked_carry_m)}
+						defaultValue={session.asked_carry_m === null ? "" : asFar(session.asked_carry_m)}
 						disabled={agreed}
 						onBlur={(event) => {
 							const asked = Number(event.target.value.replace(",", "."));
 							if (Number.isFinite(asked) && asked > 0)
-								act(() => change.run(session.id, { asked_carry_m: toMetres(asked) }));
+								act(() => change.run(session.id, { asked_carry_m: fromFar(asked) }));
 						}}
 					/>
-					yd
+					{unit("far")}
 				</label>
 			)}
 			<label className="flex items-center gap-1">
@@ -178,8 +190,11 @@ export function RunBar({ session, act, agreed, onMore }: Props) {
 				onClick={onMore}
 			>
 				<span className="key">/</span> {windWords(session.wind_mps, session.wind_from_deg)},{" "}
-				{figure(session.temperature_c)} °C{session.tee_mm ? `, tee ${session.tee_mm} mm` : ""}
-				{session.gripped_in > 0 ? `, gripped down ${session.gripped_in} in` : ""}
+				{figure(inUnit("warmth", session.temperature_c))} {unit("warmth")}
+				{session.tee_mm ? `, tee ${lengthText(session.tee_mm / 1000)} ${unit("club_length")}` : ""}
+				{session.gripped_in > 0
+					? `, gripped down ${lengthText(session.gripped_in * 0.0254)} ${unit("club_length")}`
+					: ""}
 			</button>
 			{back && (
 				<span className="basis-full text-[15px] font-semibold" role="status">
@@ -208,11 +223,15 @@ export function RunSheet({
 	onClose,
 }: Pick<PlaceProps, "session" | "act"> & { onClose: () => void }) {
 	const form = `run:${session.id}`;
-	const [wind, setWind] = useDrafted(form, "wind", figure(session.wind_mps * MPH));
+	const [wind, setWind] = useDrafted(form, "wind", figure(toSpeed(session.wind_mps), speedDigits()));
 	const [from, setFrom] = useDrafted(form, "from", Math.round(session.wind_from_deg / 45) * 45);
-	const [tee, setTee] = useDrafted(form, "tee", session.tee_mm ? String(session.tee_mm) : "");
-	const [warm, setWarm] = useDrafted(form, "warm", figure(session.temperature_c));
-	const [grip, setGrip] = useDrafted(form, "grip", session.gripped_in ? String(session.gripped_in) : "");
+	const [tee, setTee] = useDrafted(form, "tee", session.tee_mm ? lengthText(session.tee_mm / 1000) : "");
+	const [warm, setWarm] = useDrafted(form, "warm", figure(inUnit("warmth", session.temperature_c)));
+	const [grip, setGrip] = useDrafted(
+		form,
+		"grip",
+		session.gripped_in ? lengthText(session.gripped_in * 0.0254) : "",
+	);
 	const [wrong, setWrong] = useState<unknown>(null);
 	const field = "input h-11 w-24";
 	return (
@@ -223,11 +242,11 @@ export function RunSheet({
 					event.preventDefault();
 					try {
 						const body = {
-							wind_mps: neededNumber(wind, "wind") / MPH,
+							wind_mps: fromSpeed(neededNumber(wind, "wind")),
 							wind_from_deg: from % 360,
-							tee_mm: tee.trim() ? Math.round(neededNumber(tee, "tee")) : 0,
-							temperature_c: neededNumber(warm, "temperature"),
-							gripped_in: grip.trim() ? neededNumber(grip, "grip") : 0,
+							tee_mm: tee.trim() ? Math.round(fromUnit("club_length", neededNumber(tee, "tee")) * 1000) : 0,
+							temperature_c: fromUnit("warmth", neededNumber(warm, "temperature")),
+							gripped_in: grip.trim() ? fromUnit("club_length", neededNumber(grip, "grip")) / 0.0254 : 0,
 						};
 						act(() => change.run(session.id, body));
 						dropDraft(form);
@@ -243,12 +262,12 @@ export function RunSheet({
 						Wind
 						<input
 							className={field}
-							aria-label="Wind in mph"
+							aria-label={`Wind in ${unitName("speed")}`}
 							value={wind}
 							inputMode="decimal"
 							onChange={(e) => setWind(e.target.value)}
 						/>
-						mph
+						{unit("speed")}
 					</label>
 					<select
 						className="select h-11 w-48"
@@ -268,7 +287,7 @@ export function RunSheet({
 						Tee
 						<input
 							className={field}
-							aria-label="Height of the tee in millimetres"
+							aria-label={`Height of the tee in ${unitName("club_length")}`}
 							value={tee}
 							inputMode="numeric"
 							onChange={(e) => setTee(e.target.value)}
@@ -279,18 +298,18 @@ export function RunSheet({
 						Air
 						<input
 							className={field}
-							aria-label="Temperature in degrees Celsius"
+							aria-label={`Temperature in ${unitName("warmth")}`}
 							value={warm}
 							inputMode="decimal"
 							onChange={(e) => setWarm(e.target.value)}
 						/>
-						°C
+						{unit("warmth")}
 					</label>
 					<label className="flex items-center gap-2">
 						Gripped down
 						<input
 							className={field}
-							aria-label="Gripped down by, inches"
+							aria-label={`Gripped down by, ${unitName("club_length")}`}
 							value={grip}
 							inputMode="decimal"
 							onChange={(e) => setGrip(e.target.value)}

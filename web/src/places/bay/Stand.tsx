@@ -6,7 +6,7 @@ import type { Span } from "../../instruments/scale";
 import { windowFor } from "../../session/gates";
 import { candidatesOf, carriesOf, ownOf } from "../../session/select";
 import { Letter, letterColour } from "../../ui/Letter";
-import { toYards, yd } from "../../ui/units";
+import { asFar, toFar } from "../../ui/units";
 
 export function BayStand({
 	session,
@@ -55,14 +55,14 @@ export function BayStand({
 								low={windowFor(build)?.low ?? null}
 								high={windowFor(build)?.high ?? null}
 								dots={carriesOf(session, build.id)}
-								mark={build.carry_m === null ? null : toYards(build.carry_m)}
+								mark={build.carry_m === null ? null : toFar(build.carry_m)}
 								colour={letterColour(build.letter)}
 								height={24}
 								label={`Carries of ${build.letter} against the window`}
 							/>
 							<span className="flex justify-between text-sm">
 								<span>
-									<span className="quiet">carry</span> <span className="num">{yd(build.carry_m)}</span>
+									<span className="quiet">carry</span> <span className="num">{asFar(build.carry_m)}</span>
 								</span>
 								<span className="quiet">{settledWords(session, build)}</span>
 							</span>
@@ -88,7 +88,7 @@ export function BayStand({
 								onClick={() => onTake(build.id)}
 							>
 								<span className="num block">{build.name}</span>
-								<span className="block text-[12px]">{build.kept ? yd(build.carry_m) : "not hit"}</span>
+								<span className="block text-[12px]">{build.kept ? asFar(build.carry_m) : "not hit"}</span>
 							</button>
 						</li>
 					))}
@@ -101,7 +101,7 @@ export function BayStand({
 function settledWords(session: Session, build: Build): string {
 	const verdict = session.verdicts.find((each) => each.build === build.id);
 	if (build.half_width_m === null) return "not hit";
-	const within = `±${yd(build.half_width_m, 1)}`;
+	const within = `±${asFar(build.half_width_m, 1)}`;
 	if (build.settled) return `settled, ${within}`;
 	if (verdict?.settled) return (verdict.chance ?? 0) < 0.5 ? "clear of the window" : "settled";
 	const more = verdict?.more ?? build.more;

@@ -5,7 +5,7 @@ import type { Build, Session } from "../../api/client";
 import { useTray, useTrayChange } from "../../api/session";
 import { isClosed } from "../../session/closed";
 import { Said } from "../../ui/Said";
-import { metresOf, reading, yd } from "../../ui/units";
+import { asFar, metresOf, reading, unit } from "../../ui/units";
 
 export function Tray({ session, build }: { session: Session; build: Build | undefined }) {
 	const found = useTray(session.bay).data;
@@ -58,8 +58,8 @@ export function Tray({ session, build }: { session: Session; build: Build | unde
 								onChange={() => turn(shot.id)}
 							/>
 							{shot.readings.carry_m === undefined
-								? `${reading("ball_speed_mps", shot.readings.ball_speed_mps)} mph`
-								: `${yd(metresOf(shot.readings, "carry_m"))} yd`}
+								? `${reading("ball_speed_mps", shot.readings.ball_speed_mps)} ${unit("speed")}`
+								: `${asFar(metresOf(shot.readings, "carry_m"))} ${unit("far")}`}
 							{shot.why && <span className="quiet text-[15px]">{shot.why}</span>}
 						</label>
 					</li>

@@ -10,17 +10,16 @@ import { useKept } from "../../ui/kept";
 import { Said } from "../../ui/Said";
 import { Sheet } from "../../ui/Sheet";
 import { neededNumber } from "../../ui/typed";
-import { fromMph, toMetres, yd } from "../../ui/units";
+import { asFar, fromFar, fromHigh, fromSpeed, unit } from "../../ui/units";
 
 type Schemas = components["schemas"];
-const FOOT_M = 0.3048;
 /** What a monitor's screen shows: how it is called, its unit, and how it travels. */
 const FIELDS = [
-	{ key: "carry_m", label: "Carry", unit: "yd", sent: (typed: number) => toMetres(typed) as number },
-	{ key: "total_m", label: "Total", unit: "yd", sent: (typed: number) => toMetres(typed) as number },
-	{ key: "offline_m", label: "Side", unit: "yd", sent: (typed: number) => toMetres(typed) as number },
-	{ key: "peak_m", label: "Height", unit: "ft", sent: (typed: number) => typed * FOOT_M },
-	{ key: "ball_speed_mps", label: "Ball speed", unit: "mph", sent: fromMph },
+	{ key: "carry_m", label: "Carry", unit: unit("far"), sent: (typed: number) => fromFar(typed) as number },
+	{ key: "total_m", label: "Total", unit: unit("far"), sent: (typed: number) => fromFar(typed) as number },
+	{ key: "offline_m", label: "Side", unit: unit("far"), sent: (typed: number) => fromFar(typed) as number },
+	{ key: "peak_m", label: "Height", unit: unit("high"), sent: fromHigh },
+	{ key: "ball_speed_mps", label: "Ball speed", unit: unit("speed"), sent: fromSpeed },
 	{ key: "launch_deg", label: "Launch", unit: "°", sent: (typed: number) => typed },
 	{ key: "spin_rpm", label: "Spin", unit: "rpm", sent: (typed: number) => typed },
 ] as const;
@@ -166,7 +165,7 @@ export function PadForm({
 					<Said error={wrong as Error | null} />
 					<p role="status" className="quiet text-sm">
 						{last.length > 0 && `Typed: ${last.join(", ")}. `}
-						{build.kept > 0 && `${build.kept} kept, carry ${yd(build.carry_m)}.`}
+						{build.kept > 0 && `${build.kept} kept, carry ${asFar(build.carry_m)}.`}
 					</p>
 				</div>
 				<div className="grid grid-cols-3 gap-2">

@@ -5,7 +5,7 @@ import { afterEach, expect, test } from "vitest";
 import type { Session } from "../../api/client";
 import { m, session, shot, verdict } from "../../tests/session";
 import { changes, clear, draw, Place, serve, show } from "../../tests/stage";
-import { toMetres } from "../../ui/units";
+import { fromFar } from "../../ui/units";
 import { Bay } from "./Bay";
 
 afterEach(clear);
@@ -172,7 +172,7 @@ test("the last shot is large, says where it lies, and what is other about it", (
 
 test("the window is that of the build's own kind of head", () => {
 	serve({});
-	const wanted = { carry_m: { low: toMetres(180), high: toMetres(187) } };
+	const wanted = { carry_m: { low: fromFar(180), high: fromFar(187) } };
 	const builds = inHand.builds.map((each) => (each.id === 4 ? { ...each, wanted } : each));
 	show(Bay, { ...inHand, builds, shots: [shot(1, 4, 178)] });
 	expect(screen.getByText("2 short of the window")).toBeTruthy();
@@ -310,7 +310,7 @@ test("when the bay serves another customer both the name and the way back are sa
 
 test("shots of the tray are filed under the build in hand by one act, or are nobody's", async () => {
 	const waits = [
-		{ id: 31, at: "2026-11-25T10:00:00Z", readings: { carry_m: toMetres(171) } },
+		{ id: 31, at: "2026-11-25T10:00:00Z", readings: { carry_m: fromFar(171) } },
 		{ id: 32, at: "2026-11-25T10:01:00Z", readings: { ball_speed_mps: 54 } },
 	];
 	const none = { waiting: [], put_away: 0 };
@@ -375,7 +375,7 @@ test("the run bar says what holds now: swing, ball and wind, each changed by one
 	const field = (label: string) => screen.getByLabelText(label, { selector: "input, select" });
 	fireEvent.change(field("Wind in mph"), { target: { value: "11,2" } });
 	fireEvent.change(field("Where the wind comes from"), { target: { value: "180" } });
-	fireEvent.change(field("Height of the tee in millimetres"), { target: { value: "25" } });
+	fireEvent.change(field("Height of the tee in inches"), { target: { value: "1" } });
 	fireEvent.click(screen.getByRole("button", { name: "From the next shot on", hidden: true }));
 	await waitFor(() =>
 		expect(changes(sent)[4]?.body).toEqual({
@@ -391,7 +391,7 @@ test("the run bar says what holds now: swing, ball and wind, each changed by one
 test("a shot that is kept apart says why, and one hit in wind what it carried as it was hit", () => {
 	serve({});
 	const half = { ...shot(11, 4, 90), apart: "half swing", counts: false };
-	const windy = { ...shot(12, 4, 181), as_hit_m: toMetres(169) };
+	const windy = { ...shot(12, 4, 181), as_hit_m: fromFar(169) };
 	show(Bay, { ...inHand, shots: [half, windy] });
 	expect(screen.getByRole("button", { name: /^Shot 1/ }).textContent).toContain("half swing");
 	expect(screen.getByText("as hit 169, without the wind 181")).not.toBeNull();

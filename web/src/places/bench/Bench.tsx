@@ -19,7 +19,7 @@ import { buildOf, candidatesOf, windowsOf } from "../../session/select";
 import { worthWords } from "../../session/words";
 import { Letter, letterColour } from "../../ui/Letter";
 import { Said, Waiting } from "../../ui/Said";
-import { figure, signed, whole, yd } from "../../ui/units";
+import { asFar, figure, signed, whole } from "../../ui/units";
 import { Flights } from "./Flights";
 import { Metrics } from "./Metrics";
 import { WhatIf } from "./WhatIf";
@@ -293,7 +293,7 @@ function Jobs({ verdict }: { verdict: Verdict }) {
 						</span>
 						{job.eased_m !== null && (
 							<span className="quiet w-full text-[12.5px] leading-tight">
-								with a part swing that carries {yd(job.eased_m)}
+								with a part swing that carries {asFar(job.eased_m)}
 							</span>
 						)}
 						{job.lie && <span className="quiet w-full text-[12.5px] leading-tight">{job.lie}</span>}

@@ -10,7 +10,7 @@ import { besideOf, candidatesOf, carriesOf } from "../../session/select";
 import { Letter, letterColour } from "../../ui/Letter";
 import { Said } from "../../ui/Said";
 import { Sheet } from "../../ui/Sheet";
-import { figure, inShown, type Metres, reading, shownAs, toYards, wish, yd } from "../../ui/units";
+import { asFar, figure, inShown, type Metres, reading, shownAs, toFar, unit, wish } from "../../ui/units";
 import { useColumnsChange } from "./columns";
 
 type Column = (typeof VOCABULARY.columns)[number];
@@ -32,16 +32,16 @@ const MADE: Partial<Record<Column, Made>> = {
 };
 
 function lengths(label: string, value: (build: Build) => Metres | null): Made {
-	return { label: `${label}, yd`, value, shown: (metres) => toYards(metres as Metres), digits: 0 };
+	return { label: `${label}, ${unit("far")}`, value, shown: (metres) => toFar(metres as Metres), digits: 0 };
 }
 
 export const labelOf = (column: Column): string => {
 	if (column === "held") return "On the job, balls";
-	if (column === "carries") return "Every carry, yd";
+	if (column === "carries") return `Every carry, ${unit("far")}`;
 	const made = MADE[column];
 	if (made) return made.label;
-	const { label, unit } = shownAs(column);
-	return unit === "°" ? label : `${label}, ${unit}`;
+	const shown = shownAs(column);
+	return shown.unit === "°" ? shown.label : `${shown.label}, ${shown.unit}`;
 };
 
 const columnsOf = (session: Session): readonly Column[] =>
@@ -277,8 +277,11 @@ function Neighbours({ builds, reference, bench }: { builds: Build[]; reference: 
 				(two.upper === build.id && two.lower === reference.id),
 		);
 	const lines = [
-		{ label: "Step, yd", show: (two: Bench["side_by_side"][number]) => yd(two.step_m) },
-		{ label: "Open after the roll, yd", show: (two: Bench["side_by_side"][number]) => yd(two.coverage_m) },
+		{ label: `Step, ${unit("far")}`, show: (two: Bench["side_by_side"][number]) => asFar(two.step_m) },
+		{
+			label: `Open after the roll, ${unit("far")}`,
+			show: (two: Bench["side_by_side"][number]) => asFar(two.coverage_m),
+		},
 		{
 			label: "In the other’s yardage",
 			show: (two: Bench["side_by_side"][number]) => `${two.often} in 10`,

@@ -9,7 +9,7 @@ import type { PlaceProps } from "../../session/place";
 import { buildOf, candidatesOf } from "../../session/select";
 import { Letter } from "../../ui/Letter";
 import { Caution, Said, Waiting } from "../../ui/Said";
-import { figure, inShown, type Metres, metresOf, reading, yd } from "../../ui/units";
+import { asFar, figure, inShown, type Metres, metresOf, reading, unit } from "../../ui/units";
 
 const FIGURES = ["launch_deg", "spin_rpm", "ball_speed_mps", "peak_m", "landing_deg"] as const;
 /** Left out where there is little room: they explain the change, the others are its result. */
@@ -17,8 +17,8 @@ const WIDE = new Set(["launch_deg", "ball_speed_mps"]);
 const NAMES: Record<string, string> = {
 	launch_deg: "Launch",
 	spin_rpm: "Spin, rpm",
-	ball_speed_mps: "Ball, mph",
-	peak_m: "Peak, ft",
+	ball_speed_mps: `Ball, ${unit("speed")}`,
+	peak_m: `Peak, ${unit("high")}`,
 	landing_deg: "Landing",
 };
 
@@ -72,13 +72,13 @@ function Answers({ session, found, act, busy }: AnswerProps) {
 					<thead>
 						<tr>
 							<th scope="col">Change</th>
-							<th scope="col">Carry, yd</th>
+							<th scope="col">Carry, {unit("far")}</th>
 							{FIGURES.map((key) => (
 								<th key={key} scope="col" className={WIDE.has(key) ? "hidden xl:table-cell" : ""}>
 									{NAMES[key]}
 								</th>
 							))}
-							<th scope="col">Start, yd</th>
+							<th scope="col">Start, {unit("far")}</th>
 							<th scope="col">
 								<span className="sr-only">Test it</span>
 							</th>
@@ -140,7 +140,7 @@ function ChangeRow({ session, found, each, act, busy, open, onOpen }: RowProps) 
 							{reading("carry_m", each.after.carry_m)}{" "}
 							<span className="quiet text-[13px] font-normal">
 								{gain >= 0 ? "+" : ""}
-								{figure(gain, 1)} ±{yd(metresOf(each.error, "carry_m"), 1)}
+								{figure(gain, 1)} ±{asFar(metresOf(each.error, "carry_m"), 1)}
 							</span>
 						</td>
 						{FIGURES.map((key) => (
@@ -190,8 +190,8 @@ function Start({ each }: { each: WhatIfAnswer["changes"][number] }) {
 	const doubt = size((each.start_m * each.start_error_deg) / each.start_deg);
 	return (
 		<td className="num whitespace-nowrap">
-			{yd(size(each.start_m), 1)} {sideOf(each.start_deg)}{" "}
-			<span className="quiet text-[13px] font-normal">±{yd(doubt, 1)}</span>
+			{asFar(size(each.start_m), 1)} {sideOf(each.start_deg)}{" "}
+			<span className="quiet text-[13px] font-normal">±{asFar(doubt, 1)}</span>
 		</td>
 	);
 }
@@ -276,7 +276,7 @@ function Elsewhere({ found }: { found: WhatIfAnswer }) {
 					<th scope="col">
 						In other air <span className="quiet text-sm font-normal">wind as at 10 m up</span>
 					</th>
-					<th scope="col">Carry, yd</th>
+					<th scope="col">Carry, {unit("far")}</th>
 					<th scope="col">Landing</th>
 				</tr>
 			</thead>
@@ -285,8 +285,8 @@ function Elsewhere({ found }: { found: WhatIfAnswer }) {
 					<tr key={air.label}>
 						<td>{air.label}</td>
 						<td className="num">
-							{yd(air.carry_m)}{" "}
-							<span className="quiet text-[13px] font-normal">±{yd(air.carry_error_m)}</span>
+							{asFar(air.carry_m)}{" "}
+							<span className="quiet text-[13px] font-normal">±{asFar(air.carry_error_m)}</span>
 						</td>
 						<td>{reading("landing_deg", air.landing_deg)}</td>
 					</tr>

@@ -5,7 +5,7 @@ import { afterEach, expect, test } from "vitest";
 import type { Bench as BenchAnswer, Session } from "../../api/client";
 import { bench as empty, m, session, verdict } from "../../tests/session";
 import { changes, clear, serve, show } from "../../tests/stage";
-import { toMetres } from "../../ui/units";
+import { fromFar } from "../../ui/units";
 import { Bench } from "./Bench";
 
 afterEach(clear);
@@ -146,10 +146,10 @@ test("each build stands against the window it is judged by", async () => {
 	const second = structuredClone(judged);
 	const slot = second.bag.in_work?.slots[0];
 	if (!slot) throw new Error("no slot");
-	const other = { carry_m: { low: toMetres(190), high: toMetres(197) } };
+	const other = { carry_m: { low: fromFar(190), high: fromFar(197) } };
 	second.bag.in_work?.slots.push({ ...slot, index: 1 });
 	second.builds = second.builds.map((each) =>
-		each.letter === "B" ? { ...each, carry_m: toMetres(193), wanted: other } : each,
+		each.letter === "B" ? { ...each, carry_m: fromFar(193), wanted: other } : each,
 	);
 	second.builds = second.builds.map((each) => ({ ...each, averages: { carry_m: each.carry_m ?? 0 } }));
 	second.verdicts = [verdict({ build: 4, slot: 0 }), verdict({ build: 5, letter: "B", slot: 1 })];
@@ -162,7 +162,7 @@ test("each build stands against the window it is judged by", async () => {
 });
 
 test("of a shot that was asked for it says what it did beside the stock one, and when not as meant", async () => {
-	const by = { peak_m: m(-6.1), carry_m: -toMetres(4), curve_m: toMetres(8) };
+	const by = { peak_m: m(-6.1), carry_m: -fromFar(4), curve_m: fromFar(8) };
 	const findings: BenchAnswer["findings"] = [
 		{
 			build: 4,
@@ -219,7 +219,7 @@ test("of a shot that was asked for it says what it did beside the stock one, and
 
 test("swings of one club stand side by side, and a yardage by name beside what came", async () => {
 	const seen = { build: 4, letter: "A", n: 3, as_asked: null };
-	const at = (yards: number) => ({ carry_m: toMetres(yards), spread_m: toMetres(4), spin_rpm: 8600 });
+	const at = (yards: number) => ({ carry_m: fromFar(yards), spread_m: fromFar(4), spin_rpm: 8600 });
 	const findings: BenchAnswer["findings"] = [
 		{ ...seen, protocol: "effort", intent: "stock", by: {}, swing: "", at: at(97), sentence: "" },
 		{
@@ -237,9 +237,9 @@ test("swings of one club stand side by side, and a yardage by name beside what c
 			protocol: "yardage",
 			intent: "yardage",
 			by: {
-				asked_m: toMetres(75),
-				carry_m: toMetres(72),
-				off_m: toMetres(-3),
+				asked_m: fromFar(75),
+				carry_m: fromFar(72),
+				off_m: fromFar(-3),
 				launch_deg: 31,
 				spin_rpm: 7400,
 			},
@@ -306,8 +306,8 @@ test("a column can be held against another, and the two read as neighbours; line
 	const two = {
 		lower: 4,
 		upper: 2,
-		step_m: toMetres(18),
-		coverage_m: toMetres(9),
+		step_m: fromFar(18),
+		coverage_m: fromFar(9),
 		often: 1,
 		sentence: "",
 	};
@@ -317,7 +317,7 @@ test("a column can be held against another, and the two read as neighbours; line
 		"GET /api/sessions/7": judged,
 	});
 	// Seen as 186 and 204: whoever subtracts on the screen finds 18, though they are 17.2 apart.
-	const carries: Record<number, number> = { 4: toMetres(186.4), 2: toMetres(203.6) };
+	const carries: Record<number, number> = { 4: fromFar(186.4), 2: fromFar(203.6) };
 	const builds = judged.builds.map((each) => ({ ...each, averages: { carry_m: carries[each.id] ?? 0 } }));
 	show(Bench, { ...judged, builds });
 	fireEvent.change(await screen.findByLabelText("What the columns are held against"), {

@@ -5,7 +5,7 @@ import { afterEach, expect, test } from "vitest";
 import type { WhatIf as Found, Session } from "../../api/client";
 import { build, m, session } from "../../tests/session";
 import { changes, clear, serve, show } from "../../tests/stage";
-import { toMetres } from "../../ui/units";
+import { fromFar } from "../../ui/units";
 import { WhatIf } from "./WhatIf";
 
 afterEach(clear);
@@ -29,17 +29,17 @@ const found: Found = {
 	shots: 6,
 	anchored: true,
 	anchor: "Anchored to 20 measured flights.",
-	before: { carry_m: toMetres(176), landing_deg: 46, spin_rpm: 4900 },
+	before: { carry_m: fromFar(176), landing_deg: 46, spin_rpm: 4900 },
 	changes: [
 		{
-			...usual, kind: "loft", amount: 1, words: "1° more loft", after: { carry_m: toMetres(173.5), landing_deg: 47 },
-			error: { carry_m: toMetres(1.2) }, face_closed_deg: 0.9, lie_deg: 0.4, start_deg: -0.5, start_error_deg: 0.3, start_m: m(-1.4), directions: ["Higher, shorter."],
+			...usual, kind: "loft", amount: 1, words: "1° more loft", after: { carry_m: fromFar(173.5), landing_deg: 47 },
+			error: { carry_m: fromFar(1.2) }, face_closed_deg: 0.9, lie_deg: 0.4, start_deg: -0.5, start_error_deg: 0.3, start_m: m(-1.4), directions: ["Higher, shorter."],
 			source: "Impact and flight.", caution: "Check that the head is tight.",
 		},
-		{ ...usual, kind: "loft", amount: -3, words: "3° less loft", after: { carry_m: toMetres(180) }, error: { carry_m: toMetres(1) }, directions: [] },
+		{ ...usual, kind: "loft", amount: -3, words: "3° less loft", after: { carry_m: fromFar(180) }, error: { carry_m: fromFar(1) }, directions: [] },
 		{ ...usual, kind: "shaft_weight", amount: 10, words: "10 g heavier shaft", directions: ["Often lower, for some straighter."] },
 	],
-	elsewhere: [{ label: "Cold, 5 °C", carry_m: toMetres(171), carry_error_m: m(1.6), landing_deg: 46 }],
+	elsewhere: [{ label: "Cold, 5 °C", carry_m: fromFar(171), carry_error_m: m(1.6), landing_deg: 46 }],
 }; // biome-ignore format: rows of figures
 const sleeved = build(5, "4H", 176, {
 	letter: "A",

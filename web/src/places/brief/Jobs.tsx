@@ -3,7 +3,7 @@ import type { KeyboardEvent } from "react";
 import { type UseFormReturn, useFieldArray, useWatch } from "react-hook-form";
 import type { Session } from "../../api/client";
 import { JobDrawing } from "../../instruments/job-drawing/JobDrawing";
-import { toYards, yd } from "../../ui/units";
+import { asFar, type Metres, toFar, toSpeed, unit, unitName, whole } from "../../ui/units";
 import {
 	type CourseFields,
 	EVERYDAY_FT,
@@ -14,7 +14,9 @@ import {
 	type WindFrom,
 } from "./fields";
 
-const USUAL_WIND_MPH = 12;
+const USUAL_WIND_MPS = 5.364;
+/** Yards in the reader’s unit, whole. */
+const inYards = (yards: number) => whole(toFar((yards * 0.9144) as Metres));
 
 interface Props {
 	form: UseFormReturn<Fields>;
@@ -103,9 +105,9 @@ function JobRow({
 		if (there.firmness) form.setValue(`${at}.firmness`, there.firmness);
 		if (there.greenFt) form.setValue(`${at}.greenFt`, there.greenFt);
 	};
-	const windy = courses.find((course) => course.name === job.course && course.windMph > 0);
+	const windy = courses.find((course) => course.name === job.course && course.windSpeed > 0);
 	const reach = longest.find((each) => each.kind === job.kind);
-	const beyond = reach && job.distance - job.depth / 2 > toYards(reach.total_m) ? reach : undefined;
+	const beyond = reach && job.distance - job.depth / 2 > toFar(reach.total_m) ? reach : undefined;
 	return (
 		<li
 			className={`bg-base-100 p-3 ${wrong ? "outline-2" : ""}`}
@@ -139,9 +141,12 @@ function JobRow({
 				<select
 					className="select h-10 w-36"
 					aria-label="Wind"
-					value={job.windMph > 0 ? job.windFrom : ""}
+					value={job.windSpeed > 0 ? job.windFrom : ""}
 					onChange={({ target }) => {
-						form.setValue(`${at}.windMph`, target.value ? job.windMph || USUAL_WIND_MPH : 0);
+						form.setValue(
+							`${at}.windSpeed`,
+							target.value ? job.windSpeed || whole(toSpeed(USUAL_WIND_MPS)) : 0,
+						);
 						if (target.value) form.setValue(`${at}.windFrom`, target.value as WindFrom);
 					}}
 				>
@@ -171,8 +176,8 @@ function JobRow({
 			</div>
 			{beyond && (
 				<p className="hole-text mt-1.5 text-[14px] font-semibold">
-					Out of reach: {beyond.club}, the longest for it, stops at {yd(beyond.total_m)}. Slide it to a shot
-					this player has, or it says nothing of any club.
+					Out of reach: {beyond.club}, the longest for it, stops at {asFar(beyond.total_m)}. Slide it to a
+					shot this player has, or it says nothing of any club.
 				</p>
 			)}
 			<div className="mt-2 flex flex-wrap items-center gap-x-3 gap-y-1 xl:gap-x-5">
@@ -184,15 +189,15 @@ function JobRow({
 				</div>
 				<div className="grid min-w-80 flex-1 gap-x-3 sm:grid-cols-2 xl:gap-x-5">
 					<Slide
-						label="Distance in yards"
+						label={`Distance in ${unitName("far")}`}
 						words="to the middle"
 						value={`${job.distance}`}
-						min={60}
-						max={290}
+						min={inYards(60)}
+						max={inYards(290)}
 						{...form.register(`${at}.distance`, number)}
 					/>
 					<Slide
-						label="Must carry in yards"
+						label={`Must carry in ${unitName("far")}`}
 						words="must carry"
 						value={job.over > 0 ? `${job.over}` : "–"}
 						min={0}
@@ -200,19 +205,19 @@ function JobRow({
 						{...form.register(`${at}.over`, number)}
 					/>
 					<Slide
-						label="Width in yards"
+						label={`Width in ${unitName("far")}`}
 						words="wide"
 						value={`${job.width}`}
-						min={8}
-						max={60}
+						min={inYards(8)}
+						max={inYards(60)}
 						{...form.register(`${at}.width`, number)}
 					/>
 					<Slide
-						label="Depth in yards"
+						label={`Depth in ${unitName("far")}`}
 						words={job.kind === "tee" ? "to spare" : "deep"}
 						value={`${job.depth}`}
-						min={8}
-						max={60}
+						min={inYards(8)}
+						max={inYards(60)}
 						{...form.register(`${at}.depth`, number)}
 					/>
 					<Slide
@@ -224,20 +229,20 @@ function JobRow({
 						step={0.1}
 						{...form.register(`${at}.uses`, number)}
 					/>
-					{job.windMph > 0 && (
+					{job.windSpeed > 0 && (
 						<Slide
-							label="Wind in mph"
-							words="mph of wind"
-							value={`${job.windMph}`}
+							label={`Wind in ${unit("speed")}`}
+							words={`${unit("speed")} of wind`}
+							value={`${job.windSpeed}`}
 							min={1}
-							max={45}
-							{...form.register(`${at}.windMph`, number)}
+							max={Math.floor(toSpeed(20.1))}
+							{...form.register(`${at}.windSpeed`, number)}
 						/>
 					)}
 					{job.kind === "green" && (
 						<Slide
 							label="Speed of the green in feet on the meter"
-							words="ft green speed"
+							words="green speed"
 							value={`${job.greenFt}`}
 							min={6}
 							max={14}

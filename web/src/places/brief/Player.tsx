@@ -4,6 +4,7 @@ import { change } from "../../api/session";
 import type { PlaceProps } from "../../session/place";
 import { ownOf } from "../../session/select";
 import { Caution } from "../../ui/Said";
+import { toSpeed, unit } from "../../ui/units";
 import { EVERYDAY_FT, type Fields, HEADS, type HeadKind, LIES, type Liking } from "./fields";
 import { Pick } from "./Pick";
 import { Round } from "./Round";
@@ -96,7 +97,7 @@ export function Courses({ form }: FormProps) {
 										greenFt: EVERYDAY_FT,
 										sand: "",
 										share: 20,
-										windMph: 0,
+										windSpeed: 0,
 									}
 								: {
 										name: "Home",
@@ -105,7 +106,7 @@ export function Courses({ form }: FormProps) {
 										greenFt: EVERYDAY_FT,
 										sand: "",
 										share: 80,
-										windMph: 0,
+										windSpeed: 0,
 									},
 							{ shouldFocus: false },
 						)
@@ -165,22 +166,21 @@ export function Courses({ form }: FormProps) {
 								max={16}
 								step={0.5}
 								className="input h-10 w-18 px-2 text-right"
-								aria-label="Speed of the greens in feet on the meter"
+								aria-label="Speed of the greens on the meter"
 								{...form.register(`courses.${index}.greenFt`, { valueAsNumber: true })}
 							/>
-							<span className="quiet text-sm">ft</span>
 						</label>
 						<label className="flex items-center gap-1.5">
 							<span className="quiet text-sm">wind</span>
 							<input
 								type="number"
 								min={0}
-								max={45}
+								max={Math.floor(toSpeed(20.1))}
 								className="input h-10 w-16 px-2 text-right"
-								aria-label="Usual wind there in mph"
-								{...form.register(`courses.${index}.windMph`, { valueAsNumber: true })}
+								aria-label={`Usual wind there in ${unit("speed")}`}
+								{...form.register(`courses.${index}.windSpeed`, { valueAsNumber: true })}
 							/>
-							<span className="quiet text-sm">mph</span>
+							<span className="quiet text-sm">{unit("speed")}</span>
 						</label>
 						<label className="flex items-center gap-1.5">
 							<input

@@ -3,7 +3,7 @@ import { useState } from "react";
 import { type UseFormReturn, useWatch } from "react-hook-form";
 import type { Session } from "../../api/client";
 import { VOCABULARY } from "../../api/vocabulary";
-import { figure } from "../../ui/units";
+import { asFar, figure, type Metres, unit } from "../../ui/units";
 import type { Fields } from "./fields";
 
 /** From the least to the most that the API takes, as far as anybody slides. */
@@ -95,7 +95,8 @@ export function Round({ form, brief }: { form: UseFormReturn<Fields>; brief: Ses
 						</button>
 					)}
 					<p className="quiet basis-full text-sm">
-						Neither driver nor putt, of one who drives 210 yd; the lengths move with the drive.
+						Neither driver nor putt, of one who drives {asFar(192.024 as Metres)} {unit("far")}; the lengths
+						move with the drive.
 					</p>
 				</div>
 			)}

@@ -6,7 +6,7 @@ import { change } from "../../api/session";
 import { VOCABULARY } from "../../api/vocabulary";
 import { isClosed } from "../../session/closed";
 import { typedNumber } from "../../ui/typed";
-import { inShown, type ReadingKey, shownAs, whole, wish, yd } from "../../ui/units";
+import { asFar, inShown, type ReadingKey, shownAs, whole, wish } from "../../ui/units";
 
 interface Props {
 	session: Session;
@@ -116,7 +116,9 @@ function TargetRow({ session, slot, target, act, busy }: Props & { slot: Slot; t
 			{target.quantity === "carry_m" && slot.by_type.length > 0 && !target.overruled && (
 				<p className="text-[13.5px] leading-snug first-letter:uppercase">
 					{slot.by_type
-						.map((each) => `${VOCABULARY.heads[each.head_type]} ${yd(each.low_m)} to ${yd(each.high_m)}`)
+						.map(
+							(each) => `${VOCABULARY.heads[each.head_type]} ${asFar(each.low_m)} to ${asFar(each.high_m)}`,
+						)
 						.join(", ")}
 					<span className="quiet">: what rolls further may carry less.</span>
 				</p>

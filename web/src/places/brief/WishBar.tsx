@@ -3,8 +3,8 @@ import { useState } from "react";
 import type { FlightWish, ReplaceWay, Session, Wish } from "../../api/client";
 import type { PlaceProps } from "../../session/place";
 import { ownOf } from "../../session/select";
-import { typedYards } from "../../ui/typed";
-import { type Metres, toYards, whole } from "../../ui/units";
+import { typedFar } from "../../ui/typed";
+import { type Metres, toFar, whole } from "../../ui/units";
 import { gapChange } from "../bag/Rules";
 
 type Kind = Wish | "named";
@@ -151,8 +151,8 @@ export function WishBar({ session, act, busy }: Pick<PlaceProps, "session" | "ac
 	);
 }
 
-const inYards = (metres: number | null | undefined) =>
-	metres === null || metres === undefined ? "" : String(whole(toYards(metres as Metres)));
+const inFar = (metres: number | null | undefined) =>
+	metres === null || metres === undefined ? "" : String(whole(toFar(metres as Metres)));
 
 function Yardage({
 	session,
@@ -161,8 +161,8 @@ function Yardage({
 	ask,
 }: Pick<PlaceProps, "session" | "busy" | "act"> & { ask: (over: Parameters<typeof gapChange>[1]) => void }) {
 	const { named } = session.bag.wanted;
-	const [low, setLow] = useState(inYards(named?.low_m));
-	const [high, setHigh] = useState(named?.high_m === named?.low_m ? "" : inYards(named?.high_m));
+	const [low, setLow] = useState(inFar(named?.low_m));
+	const [high, setHigh] = useState(named?.high_m === named?.low_m ? "" : inFar(named?.high_m));
 	const [total, setTotal] = useState(named?.total ?? false);
 	return (
 		<form
@@ -171,8 +171,8 @@ function Yardage({
 				event.preventDefault();
 				// What is no number is said by `act`, as everywhere.
 				act(async () => {
-					const from = typedYards(low, "yardage");
-					const to = high.trim() ? typedYards(high, "yardage") : from;
+					const from = typedFar(low, "yardage");
+					const to = high.trim() ? typedFar(high, "yardage") : from;
 					return gapChange(session, {
 						wish: "gap",
 						gap_above: null,

@@ -6,7 +6,7 @@ import type { Session } from "../../api/client";
 import { keepTyping, openOutbox, reopen, signedInAs, typedOf } from "../../api/outbox";
 import { m, session } from "../../tests/session";
 import { changes, clear, Place, type Sent, serve, show } from "../../tests/stage";
-import { toMetres } from "../../ui/units";
+import { fromFar } from "../../ui/units";
 import { Brief } from "./Brief";
 
 beforeEach(() => void vi.useFakeTimers({ shouldAdvanceTime: true }));
@@ -35,8 +35,8 @@ test("a common job is made exact by sliding, and travels in metres a moment late
 	expect(changes(sent)).toHaveLength(1);
 	expect(last(sent).jobs[0]).toMatchObject({
 		name: "Carry over water",
-		distance_m: toMetres(172),
-		carry_over_m: toMetres(160),
+		distance_m: fromFar(172),
+		carry_over_m: fromFar(160),
 		uses_per_round: 1.5,
 		course: "",
 	});
@@ -217,8 +217,8 @@ test("targets say why, how sure, by kind of head, and what is out of reach; an a
 	const slot = told.bag.in_work?.slots[0];
 	if (slot) {
 		slot.by_type = [
-			{ head_type: "fairway", roll_m: m(2), low_m: toMetres(178), high_m: toMetres(185) },
-			{ head_type: "utility", roll_m: m(9), low_m: toMetres(173), high_m: toMetres(180) },
+			{ head_type: "fairway", roll_m: m(2), low_m: fromFar(178), high_m: fromFar(185) },
+			{ head_type: "utility", roll_m: m(9), low_m: fromFar(173), high_m: fromFar(180) },
 		];
 		slot.targets.push({
 			...(slot.targets[0] as (typeof slot.targets)[number]),

@@ -1,6 +1,6 @@
 /** The fields of the interview in yards, and the way to and from what the API holds. */
 import type { Fear, Session } from "../../api/client";
-import { fromMph, toMetres, toMph, toYards, whole } from "../../ui/units";
+import { fromFar, fromSpeed, toFar, toSpeed, whole } from "../../ui/units";
 
 export type Kind = "green" | "tee" | "layup";
 export type Firmness = "soft" | "medium" | "firm";
@@ -24,7 +24,7 @@ export interface JobFields {
 	course: string;
 	lie: string;
 	/** 0 for none. */
-	windMph: number;
+	windSpeed: number;
 	windFrom: WindFrom;
 }
 /** Where the wind comes from: against the shot, from the right, behind, from the left, or from any side. */
@@ -43,7 +43,7 @@ export interface CourseFields {
 	greenFt: number;
 	sand: "" | "soft" | "firm";
 	share: number;
-	windMph: number;
+	windSpeed: number;
 }
 export interface Fields {
 	miss: MissSide;
@@ -106,16 +106,16 @@ export const HEADS: Record<HeadKind, string> = {
 export const fieldsOfJob = (job: Session["brief"]["jobs"][number]): JobFields => ({
 	name: job.name,
 	kind: job.kind,
-	distance: whole(toYards(job.distance_m)),
-	over: job.carry_over_m === null ? 0 : whole(toYards(job.carry_over_m)),
-	width: whole(toYards(job.width_m)),
-	depth: whole(toYards(job.depth_m)),
+	distance: whole(toFar(job.distance_m)),
+	over: job.carry_over_m === null ? 0 : whole(toFar(job.carry_over_m)),
+	width: whole(toFar(job.width_m)),
+	depth: whole(toFar(job.depth_m)),
 	firmness: job.firmness,
 	greenFt: job.green_ft ?? EVERYDAY_FT,
 	uses: job.uses_per_round,
 	course: job.course ?? "",
 	lie: job.lie ?? "",
-	windMph: whole(toMph(job.wind_mps ?? 0)),
+	windSpeed: whole(toSpeed(job.wind_mps ?? 0)),
 	windFrom: fromOf(job.wind_from_deg),
 });
 
@@ -136,7 +136,7 @@ export function fieldsOf({ brief }: Session): Fields {
 		notes: brief.notes,
 		courses: brief.courses.map(({ green_ft, wind_mps, ...course }) => ({
 			...course,
-			windMph: whole(toMph(wind_mps ?? 0)),
+			windSpeed: whole(toSpeed(wind_mps ?? 0)),
 			greenFt: green_ft ?? EVERYDAY_FT,
 			sand: course.sand ?? "",
 		})),
@@ -163,9 +163,9 @@ export function bodyOf(fields: Fields) {
 		budget: fields.budget === "" ? null : fields.budget,
 		pain: fields.pain,
 		notes: fields.notes,
-		courses: fields.courses.map(({ greenFt, windMph, ...course }) => ({
+		courses: fields.courses.map(({ greenFt, windSpeed, ...course }) => ({
 			...course,
-			wind_mps: fromMph(Number(windMph) || 0),
+			wind_mps: fromSpeed(Number(windSpeed) || 0),
 			share: Number(course.share) || 0,
 			green_ft: Number(greenFt) || EVERYDAY_FT,
 		})),
@@ -183,16 +183,16 @@ export function bodyOf(fields: Fields) {
 		jobs: fields.jobs.map((each) => ({
 			name: each.name,
 			kind: each.kind,
-			distance_m: toMetres(Number(each.distance)),
-			carry_over_m: Number(each.over) > 0 ? toMetres(Number(each.over)) : null,
-			width_m: toMetres(Number(each.width)),
-			depth_m: toMetres(Number(each.depth)),
+			distance_m: fromFar(Number(each.distance)),
+			carry_over_m: Number(each.over) > 0 ? fromFar(Number(each.over)) : null,
+			width_m: fromFar(Number(each.width)),
+			depth_m: fromFar(Number(each.depth)),
 			firmness: each.firmness,
 			green_ft: Number(each.greenFt) || EVERYDAY_FT,
 			uses_per_round: Number(each.uses),
 			course: fields.courses.some((course) => course.name === each.course) ? each.course : "",
 			lie: each.lie,
-			wind_mps: fromMph(Number(each.windMph) || 0),
+			wind_mps: fromSpeed(Number(each.windSpeed) || 0),
 			wind_from_deg: each.windFrom === "any" ? null : Number(each.windFrom),
 		})),
 	};

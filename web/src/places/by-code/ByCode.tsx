@@ -7,7 +7,7 @@ import { openOutbox, signedInAs, useLine, useWaiting } from "../../api/outbox";
 import { RefusedLate } from "../../app/SavedLine";
 import { type Note, NoteForm, Notes } from "../../protocols/sole/CourseNotes";
 import { Said } from "../../ui/Said";
-import { type Metres, yd } from "../../ui/units";
+import { asFar, type Metres, unit } from "../../ui/units";
 import { Enter, Frame } from "../player/Player";
 
 const at = (code: string) => ({ params: { path: { code } } });
@@ -98,7 +98,8 @@ function HandOutPage({ code, onOther }: PageProps) {
 								{word(next.code)}
 							</h1>
 							<p className="mt-4 text-2xl">
-								{place.name}, <span className="num">{yd(place.target_m as Metres)}</span> yd. {place.told}
+								{place.name}, <span className="num">{asFar(place.target_m as Metres)}</span> {unit("far")}.{" "}
+								{place.told}
 							</p>
 							<p className="mt-2 text-xl">
 								<span className="num">{page.data.shots}</span> shots. Wiped, sole down, unseen.

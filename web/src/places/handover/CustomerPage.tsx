@@ -5,7 +5,7 @@ import { useHandover } from "../../api/session";
 import { MadeUp } from "../../ui/MadeUp";
 import { Mark } from "../../ui/Mark";
 import { Said, Waiting } from "../../ui/Said";
-import { yd } from "../../ui/units";
+import { asFar, unitName } from "../../ui/units";
 import { BeforeAfter, BuildSheets, Editions, EditionWords, LostList } from "./Handover";
 
 const longDate = (date: string) =>
@@ -85,8 +85,8 @@ function Page({ handover, agreed }: { handover: Handover; agreed: NonNullable<Ha
 				{fresh.map((club) => (
 					<p key={club.id} className="text-lg">
 						{fresh.length > 1 ? `The ${club.name}` : "It"} flies{" "}
-						<span className="num">{yd(club.carry_m)}</span> yards through the air and stops at about{" "}
-						<span className="num">{yd(club.total_m)}</span>.
+						<span className="num">{asFar(club.carry_m)}</span> {unitName("far")} through the air and stops at
+						about <span className="num">{asFar(club.total_m)}</span>.
 					</p>
 				))}
 				{choice.swap && (
@@ -133,7 +133,7 @@ function Distances({ choice }: { choice: NonNullable<Handover["agreed"]>["choice
 					className={`flex justify-between border-b border-base-300 py-1 ${club.new ? "font-bold" : ""}`}
 				>
 					<span>{club.name}</span>
-					<span className="num">{yd(club.carry_m)}</span>
+					<span className="num">{asFar(club.carry_m)}</span>
 				</li>
 			))}
 		</ul>

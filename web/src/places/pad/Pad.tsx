@@ -9,7 +9,7 @@ import { SavedLine } from "../../app/SavedLine";
 import { letterColour } from "../../ui/Letter";
 import { Mark } from "../../ui/Mark";
 import { Said, Waiting } from "../../ui/Said";
-import { type Metres, yd } from "../../ui/units";
+import { asFar, type Metres } from "../../ui/units";
 import { PadForm, type ReadOff } from "../bay/TypePad";
 
 type PadOut = components["schemas"]["PadOut"];
@@ -18,7 +18,7 @@ type PadShot = PadOut["shots"][number];
 const STRIKES = ["thin", "fat", "toe", "heel"] as const;
 /** What is handed and hit elsewhere is here soon enough to hand the next club. */
 const LOOK_AGAIN_MS = 2000;
-const carryOf = (shot: PadShot) => yd((shot.readings.carry_m ?? null) as Metres | null);
+const carryOf = (shot: PadShot) => asFar((shot.readings.carry_m ?? null) as Metres | null);
 
 export default function Pad({ me }: { me: Me }) {
 	const { id = "" } = useParams();
@@ -187,7 +187,7 @@ function Hand({
 			</span>
 			<span className="quiet block text-sm">
 				{club.kept ? `${club.kept} kept` : "no shot"}
-				{club.carry_m === null ? "" : `, ${yd(club.carry_m as Metres)}`}
+				{club.carry_m === null ? "" : `, ${asFar(club.carry_m as Metres)}`}
 			</span>
 		</button>
 	);

@@ -12,7 +12,19 @@ import { dropDraft } from "../../ui/draft";
 import { Letter } from "../../ui/Letter";
 import { Mark } from "../../ui/Mark";
 import { useTheme } from "../../ui/theme";
-import { figure, type Metres, metresOf, reading, shownAs, side, toFeet, toYards, yd } from "../../ui/units";
+import {
+	asFar,
+	figure,
+	type Metres,
+	metresOf,
+	reading,
+	shownAs,
+	side,
+	toFar,
+	toHigh,
+	unit,
+	unitName,
+} from "../../ui/units";
 import { AskFeel, type Felt } from "./AskFeel";
 
 const at = (code: string) => ({ params: { path: { code } } });
@@ -188,7 +200,7 @@ function Numbers({ view }: { view: PlayerView }) {
 	const full = view.mode === "full";
 	const { low = null, high = null } = flight.window ?? {};
 	const wanted =
-		low === null || high === null ? null : { low: toYards(low as Metres), high: toYards(high as Metres) };
+		low === null || high === null ? null : { low: toFar(low as Metres), high: toFar(high as Metres) };
 	return (
 		<div className="flex flex-1 flex-col gap-4 px-5 pb-3 lg:flex-row" data-testid="player-numbers">
 			<section className={`shrink-0 ${full ? "lg:w-96" : "lg:w-80"}`}>
@@ -200,9 +212,9 @@ function Numbers({ view }: { view: PlayerView }) {
 					className={`num mt-4 text-[9rem] leading-none lg:text-[11rem] ${flight.aside ? "quiet line-through" : ""}`}
 					data-testid="player-carry"
 				>
-					{yd(flight.carry_m)}
+					{asFar(flight.carry_m)}
 				</p>
-				<p className="quiet text-3xl">{flight.aside ? "carry, set aside" : "carry, yards"}</p>
+				<p className="quiet text-3xl">{flight.aside ? "carry, set aside" : `carry, ${unitName("far")}`}</p>
 				{wanted && (
 					<p className="mt-2 text-3xl">
 						<span className="quiet">wanted</span>{" "}
@@ -234,10 +246,10 @@ function Numbers({ view }: { view: PlayerView }) {
 					{width > 0 && (
 						<PlayerFlight
 							letter={clubOf(view)}
-							path={flight.path.map(([far = 0, up = 0]) => [toYards(far as Metres), toFeet(up as Metres)])}
+							path={flight.path.map(([far = 0, up = 0]) => [toFar(far as Metres), toHigh(up as Metres)])}
 							landed={flight.landed.map((each) => ({
-								carry: toYards(each.carry_m),
-								offline: each.offline_m === null ? null : toYards(each.offline_m),
+								carry: toFar(each.carry_m),
+								offline: each.offline_m === null ? null : toFar(each.offline_m),
 								aside: each.aside,
 							}))}
 							window={wanted}
@@ -261,10 +273,10 @@ function Averages({ view }: { view: PlayerView }) {
 						On average
 					</th>
 					<th scope="col" className="font-normal">
-						carry, yd
+						carry, {unit("far")}
 					</th>
 					<th scope="col" className="font-normal">
-						height, ft
+						height, {unit("high")}
 					</th>
 					<th scope="col" className="font-normal">
 						landing
@@ -279,8 +291,8 @@ function Averages({ view }: { view: PlayerView }) {
 							<th scope="row" className="py-1">
 								<Letter letter={build.letter} size={34} />
 							</th>
-							<td className="num">{yd(metresOf(build.averages, "carry_m"))}</td>
-							<td className="num">{figure(peak === null ? null : toFeet(peak))}</td>
+							<td className="num">{asFar(metresOf(build.averages, "carry_m"))}</td>
+							<td className="num">{figure(peak === null ? null : toHigh(peak))}</td>
 							<td className="num">{reading("landing_deg", build.averages.landing_deg)}</td>
 						</tr>
 					);

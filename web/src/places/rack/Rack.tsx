@@ -7,6 +7,7 @@ import { VOCABULARY } from "../../api/vocabulary";
 import { Mark } from "../../ui/Mark";
 import { useMoney } from "../../ui/money";
 import { Said, Waiting } from "../../ui/Said";
+import { lengthText, unit } from "../../ui/units";
 import type { Head, Shaft } from "./change";
 import { HeadForm, ShaftForm } from "./Forms";
 import { RackFile } from "./RackFile";
@@ -195,7 +196,9 @@ function Heads({
 							</td>
 							<td className="num">{head.loft_deg}°</td>
 							<td>{dash(head.lie_deg, "°")}</td>
-							<td>{head.length_in} in</td>
+							<td>
+								{lengthText(head.length_in * 0.0254)} {unit("club_length")}
+							</td>
 							<td>{hosel(head)}</td>
 							<td>{dash(head.bounce_deg, "°")}</td>
 							<td>{head.hand}</td>

@@ -6,7 +6,7 @@ import { Link, useSearchParams } from "react-router";
 import { client, got, type ShopSettings } from "../../api/client";
 import { Mark } from "../../ui/Mark";
 import { Said, Waiting } from "../../ui/Said";
-import { shownAs } from "../../ui/units";
+import { fromHigh, fromUnit, inUnit, shownAs, unit, unitName } from "../../ui/units";
 import { AddBay, BayName, ShopName } from "./Called";
 import { Data } from "./Data";
 import { Keys } from "./Keys";
@@ -241,18 +241,18 @@ function Bays({
 							</select>
 						</label>
 						<Air
-							label={`Altitude of ${bay.name} in metres`}
-							unit="m up"
-							value={bay.altitude_m}
+							label={`Altitude of ${bay.name} in ${unitName("high")}`}
+							unit={`${unit("high")} up`}
+							value={inUnit("high", bay.altitude_m)}
 							disabled={!shop.may_change}
-							onSet={(up) => onSet({ ...asked(bay), altitude_m: up as BayRow["altitude_m"] })}
+							onSet={(up) => onSet({ ...asked(bay), altitude_m: fromHigh(up) as BayRow["altitude_m"] })}
 						/>
 						<Air
 							label={`Temperature in ${bay.name}`}
-							unit="°C"
-							value={bay.temperature_c}
+							unit={unit("warmth")}
+							value={inUnit("warmth", bay.temperature_c)}
 							disabled={!shop.may_change}
-							onSet={(temperature_c) => onSet({ ...asked(bay), temperature_c })}
+							onSet={(typed) => onSet({ ...asked(bay), temperature_c: fromUnit("warmth", typed) })}
 						/>
 						<Keys bay={bay.id} name={bay.name} mayChange={shop.may_change} />
 						<NoiseOf bay={bay} mayChange={shop.may_change} onSet={onSet} />

@@ -3,6 +3,7 @@ import { useMutation } from "@tanstack/react-query";
 import { useForm } from "react-hook-form";
 import { client, got } from "../../api/client";
 import { Said } from "../../ui/Said";
+import { OwnUnits } from "./OwnUnits";
 
 interface Fields {
 	old: string;
@@ -19,6 +20,7 @@ export function You() {
 	return (
 		<section className="space-y-4">
 			<h2 className="text-lg">You</h2>
+			<OwnUnits />
 			<form
 				className="flex flex-wrap items-end gap-3"
 				onSubmit={form.handleSubmit((fields) => set.mutate(fields))}

@@ -1,6 +1,6 @@
 /** Eased, part, stock and hard swings of one club side by side. */
 import { VOCABULARY } from "../../api/vocabulary";
-import { figure, type Metres, yd } from "../../ui/units";
+import { asFar, figure, type Metres } from "../../ui/units";
 import { ClubName } from "../ClubName";
 import type { BenchPanelProps } from "../panels";
 
@@ -36,8 +36,8 @@ export function EffortBench({ session, findings }: BenchPanelProps) {
 								{mine.map((each) => (
 									<tr key={called(each)} className="border-t border-base-300 text-right">
 										<td className="py-0.5 pr-5 text-left">{called(each)}</td>
-										<td className="num pr-5 text-lg">{yd((each.at.carry_m ?? null) as Metres | null)}</td>
-										<td className="num pr-5">{yd((each.at.spread_m ?? null) as Metres | null)}</td>
+										<td className="num pr-5 text-lg">{asFar((each.at.carry_m ?? null) as Metres | null)}</td>
+										<td className="num pr-5">{asFar((each.at.spread_m ?? null) as Metres | null)}</td>
 										<td className="num pr-5">{figure(each.at.spin_rpm)}</td>
 										<td className="num pr-5">{each.n}</td>
 									</tr>

@@ -1,6 +1,6 @@
 /** What an old wedge loses to a fresh one of its loft, and whether it can be seen on the green. */
 import type { Bench, Session } from "../../api/client";
-import { figure, inShown, shownAs, toMetres } from "../../ui/units";
+import { figure, fromFar, inShown, shownAs, unit } from "../../ui/units";
 import { ClubName } from "../ClubName";
 import { lieWords } from "./GroovesBay";
 
@@ -31,7 +31,7 @@ export function GroovesBench({ session, grooves }: { session: Session; grooves: 
 										{shownAs(key).label}, {shownAs(key).unit}
 									</th>
 								))}
-								<th className="pr-6 font-normal">Run, yd</th>
+								<th className="pr-6 font-normal">Run, {unit("far")}</th>
 								<th className="font-normal">Shots</th>
 							</tr>
 						</thead>
@@ -42,7 +42,7 @@ export function GroovesBench({ session, grooves }: { session: Session; grooves: 
 									{SHOWN.map((key) => (
 										<Pair key={key} of={from.figures[key]} shown={(value) => figure(inShown(key, value))} />
 									))}
-									<Pair of={from.figures.run_m} shown={(value) => figure(value / toMetres(1), 1)} />
+									<Pair of={from.figures.run_m} shown={(value) => figure(value / fromFar(1), 1)} />
 									<td className="num">
 										{from.n_old} | {from.n_fresh}
 									</td>

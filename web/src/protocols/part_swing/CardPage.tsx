@@ -4,7 +4,7 @@ import { useSession } from "../../api/session";
 import { buildOf, nameOf } from "../../session/select";
 import { MadeUp } from "../../ui/MadeUp";
 import { Said, Waiting } from "../../ui/Said";
-import { type Metres, yd } from "../../ui/units";
+import { asFar, type Metres, unit } from "../../ui/units";
 import { type Card, cellOf, read } from "./DistanceCard";
 import { swingName } from "./tasks";
 
@@ -51,7 +51,7 @@ export default function CardPage() {
 					Print
 				</button>
 				<p className="quiet basis-full text-sm">
-					At 100%, without margins. Yards of carry in calm air; in brackets what is no number to play by.
+					At 100%, without margins. Far of carry in calm air; in brackets what is no number to play by.
 				</p>
 			</div>
 			{card ? (
@@ -84,7 +84,7 @@ function Figures({ card, name, whole }: { card: Card; name: (build: number) => s
 			<table className="mt-[1mm] w-full table-fixed border-collapse" aria-label="Distance card">
 				<thead>
 					<tr className="text-right text-[0.75em]">
-						<th className="w-[22mm] text-left font-normal">Carry, yd</th>
+						<th className="w-[22mm] text-left font-normal">Carry, {unit("far")}</th>
 						<th className="font-normal">stock</th>
 						{card.swings.map((swing) => (
 							<th key={swing} className="font-normal">
@@ -109,7 +109,7 @@ function Figures({ card, name, whole }: { card: Card; name: (build: number) => s
 									</span>
 									{whole && cell && (
 										<span className="num block text-[0.75em] font-normal">
-											± {yd(cell.spread_m as Metres)}
+											± {asFar(cell.spread_m as Metres)}
 										</span>
 									)}
 								</td>

@@ -1,6 +1,6 @@
 /** The distance card: wedges by swings, with what nothing covers and what two wedges share. */
 import type { Session } from "../../api/client";
-import { type Metres, yd } from "../../ui/units";
+import { asFar, type Metres, unit } from "../../ui/units";
 import { ClubName } from "../ClubName";
 import { swingName } from "./tasks";
 
@@ -12,7 +12,7 @@ export const cellOf = (row: Card["rows"][number], swing: string) =>
 const stockOf = (row: Card["rows"][number]) => row.cells[0];
 /** As a number of the card is read: in brackets where it is none to play by. */
 export const read = (cell: Cell) =>
-	cell.usable ? yd(cell.carry_m as Metres) : `(${yd(cell.carry_m as Metres)})`;
+	cell.usable ? asFar(cell.carry_m as Metres) : `(${asFar(cell.carry_m as Metres)})`;
 
 function Carry({ cell }: { cell: Cell | undefined }) {
 	if (!cell) return <td className="quiet px-3 text-right">–</td>;
@@ -20,7 +20,7 @@ function Carry({ cell }: { cell: Cell | undefined }) {
 		<td className={`px-3 py-1 text-right align-baseline ${cell.usable ? "" : "quiet"}`}>
 			<span className="num text-lg">{read(cell)}</span>
 			<span className="num quiet block whitespace-nowrap text-[13px]">
-				±{yd(cell.doubt_m as Metres)} · {yd(cell.spread_m as Metres)}
+				±{asFar(cell.doubt_m as Metres)} · {asFar(cell.spread_m as Metres)}
 			</span>
 			{cell.why_not && <span className="quiet block text-[13px]">{cell.why_not}</span>}
 		</td>
@@ -33,7 +33,7 @@ export function DistanceCard({ session, card }: { session: Session; card: Card }
 			<table className="text-[15px]" aria-label="Distance card">
 				<thead>
 					<tr className="quiet text-right text-sm">
-						<th className="pr-3 text-left font-normal">Carry, yd</th>
+						<th className="pr-3 text-left font-normal">Carry, {unit("far")}</th>
 						<th className="px-3 font-normal">stock</th>
 						{card.swings.map((swing) => (
 							<th key={swing} className="px-3 font-normal">

@@ -3,7 +3,7 @@ import type { Finding } from "../../api/client";
 import { PROTOCOLS } from "../../api/words";
 import { candidatesOf } from "../../session/select";
 import { Letter } from "../../ui/Letter";
-import { type Metres, metresOf, reading, yd } from "../../ui/units";
+import { asFar, type Metres, metresOf, reading, unit } from "../../ui/units";
 import type { BenchPanelProps } from "../panels";
 
 export function ShapedBench({ session, findings: meant }: BenchPanelProps) {
@@ -54,10 +54,11 @@ function Intended({ meant }: { meant: Finding }) {
 		<>
 			<span className="num">
 				{shaped
-					? curve !== null && `${yd(size(curve))} yd ${curve > 0 ? "right" : "left"}`
-					: peak !== null && `${reading("peak_m", size(peak))} ft ${peak > 0 ? "higher" : "lower"}`}
+					? curve !== null && `${asFar(size(curve))} ${unit("far")} ${curve > 0 ? "right" : "left"}`
+					: peak !== null &&
+						`${reading("peak_m", size(peak))} ${unit("high")} ${peak > 0 ? "higher" : "lower"}`}
 			</span>
-			{carry !== null && `, ${yd(size(carry))} yd ${carry > 0 ? "longer" : "shorter"}`}
+			{carry !== null && `, ${asFar(size(carry))} ${unit("far")} ${carry > 0 ? "longer" : "shorter"}`}
 			<span className={`block text-[13px] ${meant.as_asked === false ? "hole-text font-semibold" : "quiet"}`}>
 				{meant.as_asked === false
 					? "not what was meant"

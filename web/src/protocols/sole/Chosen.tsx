@@ -1,7 +1,7 @@
 /** What is chosen when a sole test is set up: the soles, the lies, and the ways to go about it. */
 import type { ReactNode } from "react";
 import type { SoleChoices } from "../../api/client";
-import { figure, type Metres, yd } from "../../ui/units";
+import { asFar, figure, type Metres, unit } from "../../ui/units";
 
 export type Club = SoleChoices["clubs"][number];
 export const keyOf = (club: Club) => `${club.head ?? ""}/${club.build ?? ""}`;
@@ -141,7 +141,9 @@ export function Lies({
 						/>
 						<span>
 							<span className="font-semibold">{lie.name}</span>{" "}
-							<span className="num quiet">{yd(lie.target_m as Metres)} yd</span>
+							<span className="num quiet">
+								{asFar(lie.target_m as Metres)} {unit("far")}
+							</span>
 							<span className="quiet block text-sm leading-tight">{lie.told}</span>
 						</span>
 					</label>

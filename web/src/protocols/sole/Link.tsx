@@ -6,6 +6,7 @@ import type { components } from "../../api/schema";
 import { openHandOut } from "../../api/session";
 import { Said } from "../../ui/Said";
 import { Sheet } from "../../ui/Sheet";
+import type { InUnits } from "../../ui/units";
 
 interface Line {
 	code: number;
@@ -47,7 +48,7 @@ export function TapeList({ lines }: { lines: Line[] }) {
 	);
 }
 
-type Links = components["schemas"]["LinkOut"];
+type Links = InUnits<components["schemas"]["LinkOut"]>;
 
 export function LinkSheet({ read, onClose }: { read: () => Promise<Links>; onClose: () => void }) {
 	const link = useMutation({ mutationFn: read });

@@ -8,7 +8,7 @@ import { change, keep } from "../../api/session";
 import { isClosed } from "../../session/closed";
 import type { Act } from "../../session/place";
 import { Said } from "../../ui/Said";
-import { figure, type Metres, reading, yd } from "../../ui/units";
+import { asFar, figure, type Metres, reading, toFar, unit } from "../../ui/units";
 import { CourseNotes } from "./CourseNotes";
 import { nameOfCode, placeOf } from "./coming";
 
@@ -62,7 +62,7 @@ function OneTest({ session, act, test }: { session: Session; act: Act; test: Sol
 						<th className="w-12 py-1 font-normal">Liked</th>
 						<th className="font-normal">{test.revealed ? "Club" : "Code"}</th>
 						<th className="pl-4 font-normal">Met the turf badly</th>
-						<th className="pl-4 font-normal">Carries scatter, yd</th>
+						<th className="pl-4 font-normal">Carries scatter, {unit("far")}</th>
 						<th className="pl-4 font-normal">Spin</th>
 						{test.revealed && test.blind !== "open" && <th className="pl-4 font-normal">Chosen</th>}
 					</tr>
@@ -182,7 +182,7 @@ function ClubOf({ code, test }: { code: Code; test: SoleTest }) {
 
 function Scatter({ code }: { code: Code }) {
 	if (code.spread_m === null) return <span className="quiet">not read</span>;
-	const yards = (value: Metres | number | null) => figure((value as number) / 0.9144, 1);
+	const yards = (value: Metres | number | null) => figure(toFar(value as Metres), 1);
 	return (
 		<>
 			<span className="num">{yards(code.spread_m)}</span>{" "}
@@ -204,7 +204,7 @@ const noticed = (test: SoleTest, place: string, code: number, what: "groove" | "
 /** Means of each code at each lie; what was not read is left blank. */
 function Figures({ test }: { test: SoleTest }) {
 	const blank = <span className="quiet">–</span>;
-	const length = (value: number | null) => (value === null ? blank : yd(value as Metres));
+	const length = (value: number | null) => (value === null ? blank : asFar(value as Metres));
 	return (
 		<table className="mt-2 text-left text-[14.5px]">
 			<thead className="quiet text-sm">
@@ -215,9 +215,9 @@ function Figures({ test }: { test: SoleTest }) {
 						"Shots",
 						"Launch",
 						"Spin, rpm",
-						"Carry, yd",
-						"Run, yd",
-						"Left, yd",
+						`Carry, ${unit("far")}`,
+						`Run, ${unit("far")}`,
+						`Left, ${unit("far")}`,
 						"Groove",
 						"Sound",
 					].map((head) => (

@@ -6,7 +6,7 @@ import { change } from "../../api/session";
 import { useCommands } from "../../commands/commands";
 import { BendCaution, Said } from "../../ui/Said";
 import { typedNumber } from "../../ui/typed";
-import { type Metres, reading, toMetres, yd } from "../../ui/units";
+import { asFar, fromFar, type Metres, reading, unit, unitName } from "../../ui/units";
 import type { StripProps } from "../panels";
 import { type Coming, comingOf, type Handing, notYetIn, placeOf, soleTestOf, wordOf } from "./coming";
 import { Ending } from "./Ending";
@@ -97,7 +97,7 @@ function Handed({
 				best: more.best,
 				sound: more.sound,
 				groove: groove === null ? null : Math.round(groove),
-				left_m: left === null ? null : toMetres(left),
+				left_m: left === null ? null : fromFar(left),
 			};
 			setWrong(null);
 			sent.current = true;
@@ -144,7 +144,7 @@ function Handed({
 					<p className="font-semibold">
 						{next.duel ? "Duel: " : ""}
 						{place?.name}
-						{place ? `, ${yd(place.target_m as Metres)} yd` : ""}
+						{place ? `, ${asFar(place.target_m as Metres)} ${unit("far")}` : ""}
 						{next.visit > 0 ? `, ${THIRD[next.visit] ?? `${next.visit + 1}th`} time there` : ""}
 					</p>
 					<p>{place?.told}</p>
@@ -218,7 +218,7 @@ function Handed({
 					{(
 						[
 							["groove", "Groove it struck, from the lowest"],
-							["left", "Left to the hole, yards"],
+							["left", `Left to the hole, ${unitName("far")}`],
 							["sound", "Sound, in a word"],
 						] as const
 					).map(([name, label]) => (

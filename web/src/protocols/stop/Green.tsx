@@ -1,5 +1,5 @@
 /** The green from above, yard for yard: tapped once where a ball lands and once where it stops. */
-import { type Metres, toMetres, toYards } from "../../ui/units";
+import { fromFar, type Metres, toFar, unit } from "../../ui/units";
 
 export interface Spot {
 	/** From the player, along the line to the hole. */
@@ -19,15 +19,15 @@ const PAST_YD = 12;
 const FROM_YD = 4;
 
 /** What the picture shows of the way to the hole, in yards. */
-export const reach = (target: Metres) => ({ from: FROM_YD, to: toYards(target) + PAST_YD });
+export const reach = (target: Metres) => ({ from: FROM_YD, to: toFar(target) + PAST_YD });
 
 /** Where on the ground a touch of the picture is. */
 export function spotAt(box: DOMRect, x: number, y: number, target: Metres): Spot {
 	const { from, to } = reach(target);
 	const across = ((y - box.top) / box.height - 0.5) * 2 * HALF_YD;
 	return {
-		far: toMetres(from + ((x - box.left) / box.width) * (to - from)),
-		side: toMetres(across),
+		far: fromFar(from + ((x - box.left) / box.width) * (to - from)),
+		side: fromFar(across),
 	};
 }
 
@@ -45,8 +45,8 @@ export function Green({
 }) {
 	const { from, to } = reach(target);
 	const width = to - from;
-	const x = (metres: number) => toYards(metres as Metres) - from;
-	const y = (metres: number) => toYards(metres as Metres) + HALF_YD;
+	const x = (metres: number) => toFar(metres as Metres) - from;
+	const y = (metres: number) => toFar(metres as Metres) + HALF_YD;
 	const marks = Array.from({ length: Math.floor(to / 5) }, (_, index) => (index + 1) * 5).filter(
 		(yards) => yards > from,
 	);
@@ -55,7 +55,7 @@ export function Green({
 			viewBox={`0 -1.4 ${width} ${2 * HALF_YD + 1.6}`}
 			className="block w-full touch-manipulation select-none bg-base-100"
 			role="img"
-			aria-label={`The green from above, the hole at ${Math.round(toYards(target))} yd`}
+			aria-label={`The green from above, the hole at ${Math.round(toFar(target))} ${unit("far")}`}
 		>
 			{marks.map((yards) => (
 				<g key={yards}>

@@ -7,8 +7,18 @@ import { VOCABULARY } from "../../api/vocabulary";
 import { handed } from "../../session/handed";
 import { Said } from "../../ui/Said";
 import { neededNumber, typedNumber } from "../../ui/typed";
-import { figure, type Metres, toMetres, yd } from "../../ui/units";
-import { FROM, MPH } from "../../ui/wind";
+import {
+	asFar,
+	figure,
+	fromFar,
+	fromSpeed,
+	type Metres,
+	speedDigits,
+	toSpeed,
+	unit,
+	unitName,
+} from "../../ui/units";
+import { FROM } from "../../ui/wind";
 import { ClubName } from "../ClubName";
 import type { BayPanelProps, StripProps } from "../panels";
 import { Green, type Spot } from "./Green";
@@ -63,12 +73,12 @@ function PlayedTo({ session, act, agreed, stops }: StripProps & { stops: Stops }
 					key={green.target_m}
 					className={field}
 					inputMode="decimal"
-					aria-label="Yards to the hole"
-					defaultValue={yd(green.target_m as Metres)}
+					aria-label="Far to the hole"
+					defaultValue={asFar(green.target_m as Metres)}
 					disabled={agreed}
-					onBlur={typed("yardage", "target_m", toMetres(1))}
+					onBlur={typed("yardage", "target_m", fromFar(1))}
 				/>
-				yd
+				{unit("far")}
 			</label>
 			<label className="flex items-center gap-1.5">
 				Ground
@@ -97,7 +107,7 @@ function PlayedTo({ session, act, agreed, stops }: StripProps & { stops: Stops }
 					disabled={agreed}
 					onBlur={typed("green speed", "green_ft")}
 				/>
-				ft
+				on the meter
 			</label>
 			<label className="flex items-center gap-1.5">
 				Uphill
@@ -118,12 +128,12 @@ function PlayedTo({ session, act, agreed, stops }: StripProps & { stops: Stops }
 					key={green.wind_mps}
 					className={field}
 					inputMode="decimal"
-					aria-label="Wind in mph"
-					defaultValue={figure((green.wind_mps ?? 0) * MPH)}
+					aria-label={`Wind in ${unit("speed")}`}
+					defaultValue={figure(toSpeed(green.wind_mps ?? 0), speedDigits())}
 					disabled={agreed}
-					onBlur={typed("wind", "wind_mps", 1 / MPH)}
+					onBlur={typed("wind", "wind_mps", fromSpeed(1))}
 				/>
-				mph
+				{unit("speed")}
 			</label>
 			{(green.wind_mps ?? 0) > 0 && (
 				<select
@@ -255,12 +265,12 @@ export function StopStrip({ session, act, agreed }: StripProps) {
 							<button
 								type="button"
 								className={`btn h-11 border-base-300 bg-base-100 font-normal ${each.aside ? "line-through opacity-70" : ""}`}
-								aria-label={`Landed ${yd(each.landed_m as Metres)}, stopped ${yd(each.stopped_m as Metres)}${each.aside ? ", set aside" : ""}`}
+								aria-label={`Landed ${asFar(each.landed_m as Metres)}, stopped ${asFar(each.stopped_m as Metres)}${each.aside ? ", set aside" : ""}`}
 								disabled={agreed || each.id < 0}
 								onClick={() => act(() => change.stopAside(each.id, !each.aside))}
 							>
 								<span className="num">
-									{yd(each.landed_m as Metres)} → {yd(each.stopped_m as Metres)}
+									{asFar(each.landed_m as Metres)} → {asFar(each.stopped_m as Metres)}
 									{each.balls > 1 ? ` ×${each.balls}` : ""}
 								</span>
 							</button>
@@ -292,7 +302,7 @@ function Paced({
 				event.preventDefault();
 				try {
 					const at = (text: string, what: string) => ({
-						far: toMetres(neededNumber(text, what)),
+						far: fromFar(neededNumber(text, what)),
 						side: 0,
 					});
 					onSeen(
@@ -308,11 +318,11 @@ function Paced({
 				}
 			}}
 		>
-			<span className="quiet">Paced, yd:</span>
+			<span className="quiet">Paced, {unit("far")}:</span>
 			<input
 				className={field}
 				inputMode="decimal"
-				aria-label="Landed, yards"
+				aria-label={`Landed, ${unitName("far")}`}
 				placeholder="land"
 				value={lands}
 				onChange={(e) => setLands(e.target.value)}
@@ -320,8 +330,8 @@ function Paced({
 			<input
 				className={field}
 				inputMode="decimal"
-				aria-label="Stopped, yards"
-				placeholder={yd(target as Metres)}
+				aria-label={`Stopped, ${unitName("far")}`}
+				placeholder={asFar(target as Metres)}
 				value={stopsAt}
 				onChange={(e) => setStopsAt(e.target.value)}
 			/>

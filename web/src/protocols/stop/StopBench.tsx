@@ -1,6 +1,6 @@
 /** The stop test seen from the side: what each wedge carries and releases to one target. */
 import type { Session } from "../../api/client";
-import { figure, type Metres, toYards, yd } from "../../ui/units";
+import { asFar, figure, fromFar, type Metres, toFar, unit, unitName } from "../../ui/units";
 import { ClubName } from "../ClubName";
 import type { Stops } from "./StopBay";
 
@@ -15,16 +15,18 @@ export function StopBench({ session }: { session: Session }) {
 	const computed = stops.lines.some((line) => line.computed_m !== null);
 	return (
 		<section className="mt-4" aria-label="Stop test">
-			<h3 className="mb-1">Stop test, to {yd(stops.green.target_m as Metres)} yd</h3>
+			<h3 className="mb-1">
+				Stop test, to {asFar(stops.green.target_m as Metres)} {unit("far")}
+			</h3>
 			<p className="quiet mb-1 text-sm">
-				A {stops.green.firmness} green, meter {figure(stops.green.green_ft, 1)} ft
+				A {stops.green.firmness} green, meter {figure(stops.green.green_ft, 1)}
 				{stops.green.slope_percent ? `, ${slopeWords(stops.green.slope_percent)}` : ""}.
 			</p>
 			<div className="flex flex-wrap items-start gap-x-6 gap-y-2">
 				<table className="text-[15px]">
 					<thead>
 						<tr className="quiet text-right text-sm">
-							<th className="pr-5 text-left font-normal">Yards, as seen</th>
+							<th className="pr-5 text-left font-normal">Far, as seen</th>
 							<th className="pr-5 font-normal">Lands</th>
 							<th className="pr-5 font-normal">Releases</th>
 							<th className="pr-5 font-normal">Left</th>
@@ -41,17 +43,17 @@ export function StopBench({ session }: { session: Session }) {
 									<ClubName session={session} build={line.build} />
 									{line.ball !== "own" && <span className="quiet"> {line.ball} ball</span>}
 								</td>
-								<td className="num pr-5">{yd(line.lands_m as Metres)}</td>
+								<td className="num pr-5">{asFar(line.lands_m as Metres)}</td>
 								<td className="num pr-5 text-lg">
-									{yd(line.releases_m as Metres)}
+									{asFar(line.releases_m as Metres)}
 									{line.half_m !== null && (
-										<span className="quiet ml-1 text-[13px]">±{yd(line.half_m as Metres, 1)}</span>
+										<span className="quiet ml-1 text-[13px]">±{asFar(line.half_m as Metres, 1)}</span>
 									)}
 								</td>
-								<td className="num pr-5">{yd(line.left_m as Metres)}</td>
-								{stops.firmer && <td className="num quiet pr-5">{yd(line.firmer_m as Metres | null)}</td>}
-								{modelled && <td className="num quiet pr-5">{yd(line.modelled_m as Metres | null)}</td>}
-								{computed && <td className="num quiet pr-5">{yd(line.computed_m as Metres | null)}</td>}
+								<td className="num pr-5">{asFar(line.left_m as Metres)}</td>
+								{stops.firmer && <td className="num quiet pr-5">{asFar(line.firmer_m as Metres | null)}</td>}
+								{modelled && <td className="num quiet pr-5">{asFar(line.modelled_m as Metres | null)}</td>}
+								{computed && <td className="num quiet pr-5">{asFar(line.computed_m as Metres | null)}</td>}
 								<td className="num">{line.n}</td>
 							</tr>
 						))}
@@ -73,15 +75,15 @@ const slopeWords = (percent: number) =>
 
 function FromTheSide({ session, stops }: { session: Session; stops: Stops }) {
 	const most = Math.max(stops.green.target_m, ...stops.lines.map((line) => line.lands_m + line.releases_m));
-	const far = toYards((most * 1.08) as Metres);
-	const x = (metres: number) => NAME + (toYards(metres as Metres) / far) * (WIDTH - NAME);
+	const far = toFar((most * 1.08) as Metres);
+	const x = (metres: number) => NAME + (toFar(metres as Metres) / far) * (WIDTH - NAME);
 	const height = stops.lines.length * ROW + 20;
 	return (
 		<svg
 			viewBox={`0 0 ${WIDTH} ${height}`}
 			className="w-full max-w-xl"
 			role="img"
-			aria-label="Flight and release of each wedge from the side, in yards"
+			aria-label={`Flight and release of each wedge from the side, in ${unitName("far")}`}
 		>
 			<line
 				x1={x(stops.green.target_m)}
@@ -116,7 +118,7 @@ function FromTheSide({ session, stops }: { session: Session; stops: Stops }) {
 			{Array.from({ length: Math.floor(far / 5) }, (_, index) => (index + 1) * 5).map((yards) => (
 				<text
 					key={yards}
-					x={x(yards * 0.9144)}
+					x={x(fromFar(yards))}
 					y={height - 4}
 					fontSize={11}
 					textAnchor="middle"

@@ -3,11 +3,11 @@ import { useState } from "react";
 import { change } from "../../api/session";
 import { Said } from "../../ui/Said";
 import { neededNumber } from "../../ui/typed";
-import { toMetres, yd } from "../../ui/units";
+import { asFar, fromFar, unit } from "../../ui/units";
 import type { BayPanelProps } from "../panels";
 
 export function YardageBay({ protocol, session, act, onAsked }: BayPanelProps) {
-	const [yards, setYards] = useState(session.asked_carry_m === null ? "" : yd(session.asked_carry_m));
+	const [yards, setYards] = useState(session.asked_carry_m === null ? "" : asFar(session.asked_carry_m));
 	const [wrong, setWrong] = useState<unknown>(null);
 	const now = session.protocol === protocol;
 	return (
@@ -16,7 +16,7 @@ export function YardageBay({ protocol, session, act, onAsked }: BayPanelProps) {
 			onSubmit={(event) => {
 				event.preventDefault();
 				try {
-					const asked = toMetres(neededNumber(yards, "yardage"));
+					const asked = fromFar(neededNumber(yards, "yardage"));
 					act(
 						async () => {
 							await change.run(session.id, { asked_carry_m: asked });
@@ -41,7 +41,7 @@ export function YardageBay({ protocol, session, act, onAsked }: BayPanelProps) {
 					value={yards}
 					onChange={(event) => setYards(event.target.value)}
 				/>
-				yd
+				{unit("far")}
 			</label>
 			<button type="submit" className={`btn h-14 px-6 text-lg ${now ? "btn-primary" : ""}`}>
 				Ask for it

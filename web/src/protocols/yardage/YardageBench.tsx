@@ -1,5 +1,5 @@
 /** What was asked against what came, for every yardage that was asked of a club. */
-import { figure, type Metres, yd } from "../../ui/units";
+import { asFar, figure, type Metres } from "../../ui/units";
 import { ClubName } from "../ClubName";
 import type { BenchPanelProps } from "../panels";
 
@@ -25,10 +25,10 @@ export function YardageBench({ session, findings }: BenchPanelProps) {
 							<td className="py-1 pr-5 text-left">
 								<ClubName session={session} build={each.build} />
 							</td>
-							<td className="num pr-5">{yd(of(each, "asked_m") as Metres | null)}</td>
-							<td className="num pr-5 text-lg">{yd(of(each, "carry_m") as Metres | null)}</td>
-							<td className="num pr-5">{yd(of(each, "off_m") as Metres | null)}</td>
-							<td className="num pr-5">{yd(of(each, "spread_m") as Metres | null)}</td>
+							<td className="num pr-5">{asFar(of(each, "asked_m") as Metres | null)}</td>
+							<td className="num pr-5 text-lg">{asFar(of(each, "carry_m") as Metres | null)}</td>
+							<td className="num pr-5">{asFar(of(each, "off_m") as Metres | null)}</td>
+							<td className="num pr-5">{asFar(of(each, "spread_m") as Metres | null)}</td>
 							<td className="num pr-5">
 								{of(each, "launch_deg") === null ? "–" : `${figure(of(each, "launch_deg"))}°`}
 							</td>

@@ -1,0 +1,10 @@
+list-and = { $first } and { $last }
+list-or = { $first } or { $last }
+sentence = { $said }.
+as-a-sentence = { CAPITAL($said) }
+capital-sentence = { CAPITAL($said) }.
+quoted = “{ $name }”
+of-loft = { $loft }
+list-and-the = { $first } and the { $last }
+figure = { $figure }
+inside-a-sentence = { SMALL($said) }

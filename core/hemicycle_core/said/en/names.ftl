@@ -1,0 +1,86 @@
+## Kinds of head
+
+head-driver = driver
+head-fairway = fairway wood
+head-hybrid = hybrid
+head-utility = utility iron
+head-iron = iron
+head-wedge = wedge
+head-putter = putter
+
+## What the ball lies on
+
+lie-mat = mat
+lie-tee = tee
+lie-fairway = fairway
+lie-tight = tight
+lie-soft = soft
+lie-semi-rough = semi rough
+lie-rough = rough
+lie-sand = sand
+lie-slope = slope
+lie-wet = wet
+lie-dry = dry
+
+## Swings, by how long they are
+
+swing-full = full
+swing-comfortable = comfortable
+swing-eased = eased
+swing-three-quarter = three-quarter
+swing-half = half
+swing-hard = hard
+swing-to = to { $clock }
+
+## What was meant
+
+intent-stock = stock
+intent-low = low
+intent-high = high
+intent-draw = draw
+intent-fade = fade
+intent-eased = eased
+intent-hard = hard
+intent-yardage = yardage
+
+## Where or how the ball was met
+
+strike-toe = toe
+strike-heel = heel
+strike-high = high
+strike-low = low
+strike-thin = thin
+strike-fat = fat
+
+## Balls
+
+ball-own = own
+ball-hard = hard
+ball-range = range
+firmness-soft = soft
+firmness-medium = medium
+firmness-firm = firm
+of-a-club-loft = loft
+of-a-club-lie = lie
+of-a-club-length = length
+label-of-label = label
+label-of-name = name
+label-of-maker = maker
+label-of-model = model
+label-of-flex = flex
+label-of-material = material
+quantity-length = length
+quantity-speed = speed
+quantity-angle = angle
+quantity-spin = spin
+quantity-temperature = temperature
+quantity-time = time
+quantity-ratio = ratio
+quantity-pressure = pressure
+unit-yd = yards
+unit-m = metres
+unit-ft = feet
+unit-mph = mph
+unit-kmh = km/h
+unit-mps = m/s
+label-of-club = name of the club

@@ -1,0 +1,11 @@
+golfer-putter-not-swung-fitting = A putter is not swung in a fitting.
+golfer-loft-must-lie-between = Loft must lie between 5 and 66°.
+golfer-length-must-lie-between = Length must lie between 29.5 and 48 in.
+golfer-head-differs-from-kind = A head differs from its kind by 15 mm and a few percent at most.
+golfer-wear-lies-between-bounce = Wear lies between 0 and 1, bounce between 0 and 20°, lie within 8° of what suits.
+golfer-iron-speed-between-m = A 7-iron speed between 15 and 55 m/s is needed.
+golfer-misses-toe-heel-thin = Misses are toe, heel, thin and fat, and at most 80% in all.
+golfer-balls-drag-lift-differ = A ball’s drag and lift differ by a quarter at most.
+golfer-golfer-eases-off-within = A golfer eases off within bounds.
+golfer-player-right-left-handed = A player is right- or left-handed.
+golfer-unknown-golfer = Unknown in a golfer: { $join }.

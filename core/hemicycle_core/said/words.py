@@ -1,0 +1,69 @@
+"""What was said, as somebody reads it."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+from threading import Lock
+from typing import Any
+
+from cachetools import LRUCache, cached
+
+from .catalogue import catalogue
+from .quantity import Kind, Quantity
+from .reader import ENGLISH, Reader
+from .sentence import NOTHING, PARTS, PRINTER, TEXT, Said, Sayable
+from .spoken import Spoken, count
+
+MOST = 20_000
+
+
+def in_words(said: Sayable, reader: Reader = ENGLISH) -> str:
+    """A sentence in the reader's language and units. Raises KeyError for a message that there is not and ValueError for
+    one whose values are not those it is said with."""
+    return _read(said, reader) if isinstance(said, Said) else said
+
+
+@cached(LRUCache(MOST), lock=Lock())
+def _read(said: Said, reader: Reader) -> str:
+    if said.id == TEXT:
+        return str(said.values[0][1])
+    if said.id == PARTS:
+        return str(said.values[1][1]).join(in_words(each, reader) for each in said.parts)
+    bundle = catalogue(reader.language)
+    message = bundle.get_message(said.id)
+    values = {name: _put(value, reader) for name, value in said.values}
+    assert message.value is not None
+    text, errors = bundle.format_pattern(message.value, values)
+    if errors:
+        raise ValueError(f"{said.id}: {errors[0]}")
+    return str(text)
+
+
+def _put(value: Any, reader: Reader) -> Any:
+    if isinstance(value, Said):
+        return in_words(value, reader)
+    if isinstance(value, Quantity):
+        return Spoken(value, reader.units)
+    return count(value) if isinstance(value, int) else value
+
+
+def english(said: Sayable) -> str:
+    """In English, in yards, for those who only read, and for the tests."""
+    return in_words(said, ENGLISH)
+
+
+PRINTER[0] = english
+
+
+def chance(of_one: float | None) -> Said | Quantity:
+    """A chance as it is read out: never quite sure, and never quite none; nothing where there is none to tell."""
+    return NOTHING if of_one is None else Quantity(Kind.CHANCE, float(of_one))
+
+
+def read_out(data: Any, reader: Reader = ENGLISH) -> Any:
+    """Plain data with every sentence in it as the reader has it; `data` itself stays as it is."""
+    if isinstance(data, Said):
+        return in_words(data, reader)
+    if isinstance(data, Mapping):
+        return {in_words(key, reader) if isinstance(key, Said) else key: read_out(data[key], reader) for key in data}
+    return [read_out(each, reader) for each in data] if isinstance(data, list | tuple) else data

@@ -1,0 +1,110 @@
+/** What was said as data, read in the words of the catalogue and in the reader's units. */
+import {
+	FluentBundle,
+	FluentNumber,
+	FluentResource,
+	FluentType,
+	type FluentValue,
+	type FluentVariable,
+} from "@fluent/bundle";
+import { MINUS } from "./figures";
+import { accented } from "./pseudo";
+import { figureOf, KINDS, type Kind, type Quantity, unit, written } from "./units";
+
+const FILES = import.meta.glob<string>("../../../core/hemicycle_core/said/en/*.ftl", {
+	query: "?raw",
+	import: "default",
+	eager: true,
+});
+
+/** A quantity as it is read: `152 yd`. */
+class Spoken extends FluentType<Quantity> {
+	toString(): string {
+		return figureOf(this.value) + written(this.value.kind);
+	}
+}
+
+/** How many: without a separator of thousands, and there to choose a plural by. */
+class Count extends FluentNumber {
+	override toString(): string {
+		return String(this.value).replace("-", MINUS);
+	}
+}
+
+const first = (values: FluentValue[]): FluentValue => values[0] ?? "";
+const textOf = (value: FluentValue): string =>
+	value instanceof FluentType ? value.toString(undefined as never) : value;
+const bare = (value: FluentValue): string =>
+	value instanceof Spoken ? figureOf(value.value) : textOf(value);
+const unitOf = (value: FluentValue): string => (value instanceof Spoken ? unit(value.value.kind) : "");
+const FUNCTIONS = {
+	BARE: (values: FluentValue[]) => bare(first(values)),
+	UNIT: (values: FluentValue[]) => unitOf(first(values)),
+	HYPHENED: (values: FluentValue[]) => `${bare(first(values))}-${unitOf(first(values))}`,
+	CAPITAL: (values: FluentValue[]) => textOf(first(values)).replace(/^./u, (letter) => letter.toUpperCase()),
+	SMALL: (values: FluentValue[]) => textOf(first(values)).replace(/^./u, (letter) => letter.toLowerCase()),
+	SENTENCE: (values: FluentValue[]) => {
+		const text = textOf(first(values));
+		return text.slice(0, 1).toUpperCase() + text.slice(1).toLowerCase();
+	},
+};
+
+function made(pseudo: boolean): FluentBundle {
+	const bundle = new FluentBundle("en", {
+		functions: FUNCTIONS,
+		useIsolating: false,
+		...(pseudo ? { transform: accented } : {}),
+	});
+	for (const text of Object.values(FILES)) bundle.addResource(new FluentResource(text));
+	return bundle;
+}
+
+let bundle = made(false);
+/** Read in the machine-made language that shows what is not in the catalogue. */
+export function speakPseudo(wanted: boolean) {
+	bundle = made(wanted);
+}
+
+/** What is said, as it travels. */
+export interface Said {
+	say: unknown;
+}
+
+export const isSaid = (data: unknown): data is Said =>
+	typeof data === "object" && data !== null && "say" in data;
+
+function given(data: unknown): FluentVariable {
+	if (typeof data === "number") return new Count(data);
+	if (isSaid(data)) return words(data);
+	if (typeof data !== "object" || data === null) return String(data ?? "");
+	const kind = Object.keys(data).find((key) => KINDS.has(key)) as Kind | undefined;
+	if (!kind) return "";
+	const { digits = 0, form = "", difference = false, ...rest } = data as Record<string, unknown>;
+	return new Spoken({ kind, value: Number(rest[kind]), digits, form, difference } as Quantity);
+}
+
+/** A message of the catalogue with its values. */
+export function t(id: string, values: Record<string, unknown> = {}): string {
+	const message = bundle.getMessage(id);
+	if (!message?.value) return id;
+	const read = Object.fromEntries(Object.entries(values).map(([name, each]) => [name, given(each)]));
+	return bundle.formatPattern(message.value, read, []);
+}
+
+/** What was said, in words. */
+export function words(said: unknown): string {
+	if (!isSaid(said)) return String(said ?? "");
+	const { say, glue = " ", ...values } = said as Said & { glue?: string };
+	if (Array.isArray(say)) return say.map(words).join(glue);
+	return t(String(say), values);
+}
+
+/** An answer with every sentence of it in words. */
+export function inWords<T>(data: T): T {
+	if (isSaid(data)) return words(data) as T;
+	if (Array.isArray(data)) return data.map(inWords) as T;
+	if (typeof data !== "object" || data === null) return data;
+	const read: Record<string, unknown> = {};
+	for (const [key, each] of Object.entries(data)) read[key] = typeof each === "object" ? inWords(each) : each;
+	return read as T;
+}
