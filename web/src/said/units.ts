@@ -41,7 +41,11 @@ export function readIn(wanted: Units) {
 export function keepUnits(wanted: Units): boolean {
 	const same = (Object.keys(USUAL) as (keyof Units)[]).every((name) => chosen[name] === wanted[name]);
 	if (same) return false;
-	localStorage.setItem(KEPT, JSON.stringify(wanted));
+	try {
+		localStorage.setItem(KEPT, JSON.stringify(wanted));
+	} catch {
+		return false; // Nothing is kept on this device: it goes on in the units that stand on the page.
+	}
 	return true;
 }
 
@@ -94,6 +98,12 @@ export function inUnit(kind: Kind, value: number, difference = false): number {
 export function fromUnit(kind: Kind, typed: number): number {
 	const unit = unitOf(kind);
 	return unit ? typed * unit.scale + unit.offset : typed;
+}
+
+/** The same of a field where something stood: what still reads as that is that, to the last digit. */
+export function typedIn(kind: Kind, typed: number, stood: number | null | undefined, digits = 0): number {
+	const untouched = stood !== null && stood !== undefined && whole(inUnit(kind, stood), digits) === typed;
+	return untouched ? stood : fromUnit(kind, typed);
 }
 
 /** What is written behind a figure, without its space. */

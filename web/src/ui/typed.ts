@@ -1,6 +1,6 @@
 /** What a fitter types, read as a number: nothing is nothing, and what is no number is said, never taken for nothing. */
 import { Problem } from "../api/client";
-import { fromFar } from "./units";
+import { type Metres, typedIn } from "./units";
 
 export function typedNumber(text: string, what: string): number | null {
 	const clean = text.trim().replace(",", ".").replace("\u2212", "-");
@@ -23,8 +23,8 @@ export function neededNumber(text: string | undefined, what: string): number {
 	return found;
 }
 
-/** Far as they travel, in metres. */
-export function typedFar(text: string, what: string): number | null {
-	const yards = typedNumber(text, what);
-	return yards === null ? null : fromFar(yards);
+/** A length typed in the reader’s unit, in metres. */
+export function typedFar(text: string, what: string, stood: number | null = null): Metres | null {
+	const value = typedNumber(text, what);
+	return value === null ? null : (typedIn("far", value, stood) as Metres);
 }

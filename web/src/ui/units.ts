@@ -1,10 +1,10 @@
 /** Quantities as they travel (SI) and as they are shown. Branded, so that yards and metres never mix. */
 import { VOCABULARY } from "../api/vocabulary";
 import { whole } from "../said/figures";
-import { fromUnit, inUnit, type Kind, unit, unitName, units } from "../said/units";
+import { fromUnit, inUnit, type Kind, typedIn, unit, unitName, units } from "../said/units";
 import type { Said } from "../said/words";
 
-export { fromUnit, inUnit, unit, unitName, whole };
+export { fromUnit, inUnit, typedIn, unit, unitName, whole };
 
 declare const brand: unique symbol;
 type In<Unit extends string> = number & { readonly [brand]: Unit };
@@ -54,7 +54,7 @@ export const signed = (value: number) => {
 export const asFar = (metres: Metres | null | undefined, digits = 0): string =>
 	figure(metres === null || metres === undefined ? null : toFar(metres), digits);
 
-/** Side of the line in yards, `6 R` or `4 L`; 0 has no side. */
+/** Side of the line, `6 R` or `4 L`; 0 has no side. */
 export function side(metres: Metres | null | undefined): string {
 	return metres === null || metres === undefined ? "–" : sideWords(toFar(metres));
 }
@@ -93,6 +93,9 @@ export function shownAs(key: string): Shown {
 	};
 }
 
+/** What one of a reading’s usual unit, in which the shop’s settings travel, is in the unit it is shown in. */
+export const ofUsual = (key: string): number => (READINGS[key] ?? UNKNOWN).scale / shownAs(key).scale;
+
 /** A canonical value in the unit it is shown in. */
 export const inShown = (key: string, value: number): number => value / shownAs(key).scale;
 
@@ -102,7 +105,7 @@ export function metresOf(readings: Readings, key: `${string}_m`): Metres | null 
 	return value === undefined ? null : (value as Metres);
 }
 
-/** A length among readings, in yards. */
+/** A length among readings, in the reader’s unit. */
 export function farOf(readings: Readings, key: `${string}_m`): Far | null {
 	const metres = metresOf(readings, key);
 	return metres === null ? null : toFar(metres);

@@ -10,7 +10,7 @@ import { useMoney } from "../../ui/money";
 import { Said, Waiting } from "../../ui/Said";
 import { Sheet } from "../../ui/Sheet";
 import { typedNumber } from "../../ui/typed";
-import { fromUnit, lengthText, unitName } from "../../ui/units";
+import { fromUnit, lengthText, unit, unitName } from "../../ui/units";
 
 const KINDS: Record<string, string> = {
 	driver: "Drivers",
@@ -117,7 +117,7 @@ function HeadRow({ head, rack, session, act, busy }: RowProps) {
 					value={inches}
 					onChange={(e) => setInches(e.target.value)}
 				/>
-				<span className="quiet text-sm">in</span>
+				<span className="quiet text-sm">{unit("club_length")}</span>
 			</label>
 			<span className="quiet text-right text-sm">{money(head.price)}</span>
 			<button

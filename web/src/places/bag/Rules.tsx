@@ -140,13 +140,14 @@ function Steps({ session, act, busy }: Props) {
 	const { bag } = session;
 	const [long, setLong] = useState(ends(bag.long_step));
 	const [short, setShort] = useState(ends(bag.short_step));
+	const stood = [bag.long_step.low, bag.long_step.high, bag.short_step.low, bag.short_step.high];
 	const asItIs = bag.step_is_own ? [...ends(bag.long_step), ...ends(bag.short_step)] : null;
 	const put = (
 		steps: string[] | null,
 		over: Partial<{ short_rule: GapRule; turf: Firmness | null }> = {},
 	) => {
 		act(async () => {
-			const [a, b, c, d] = steps ? steps.map((text) => typedFar(text, "step")) : [];
+			const [a, b, c, d] = steps ? steps.map((text, at) => typedFar(text, "step", stood[at])) : [];
 			return change.rules(session.id, {
 				short_rule: over.short_rule ?? bag.short_rule,
 				turf: over.turf === undefined ? bag.turf : over.turf,

@@ -8,7 +8,7 @@ import { AsLeft } from "../../ui/AsLeft";
 import { dropDraft, useDrafted } from "../../ui/draft";
 import { Said } from "../../ui/Said";
 import { typedNumber } from "../../ui/typed";
-import { figure, fromUnit, lengthText } from "../../ui/units";
+import { figure, fromUnit, lengthText, unit } from "../../ui/units";
 
 const HEADS: Record<string, string> = VOCABULARY.heads;
 const SWINGS: Record<string, string> = { ...VOCABULARY.lengths, eased: "eased", hard: "hard" };
@@ -42,7 +42,7 @@ const FIGURES: Figure[] = [
 	{
 		field: "length_m",
 		label: "Length",
-		unit: "in",
+		unit: unit("club_length"),
 		now: (build) => (build.length_m === null ? null : Number(lengthText(build.length_m))),
 		sent: (typed) => fromUnit("club_length", typed),
 	},

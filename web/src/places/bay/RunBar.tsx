@@ -159,6 +159,7 @@ export function RunBar({ session, act, agreed, onMore }: Props) {
 						defaultValue={session.asked_carry_m === null ? "" : asFar(session.asked_carry_m)}
 						disabled={agreed}
 						onBlur={(event) => {
+							if (event.target.value === event.target.defaultValue) return;
 							const asked = Number(event.target.value.replace(",", "."));
 							if (Number.isFinite(asked) && asked > 0)
 								act(() => change.run(session.id, { asked_carry_m: fromFar(asked) }));
@@ -223,15 +224,15 @@ export function RunSheet({
 	onClose,
 }: Pick<PlaceProps, "session" | "act"> & { onClose: () => void }) {
 	const form = `run:${session.id}`;
-	const [wind, setWind] = useDrafted(form, "wind", figure(toSpeed(session.wind_mps), speedDigits()));
+	const windNow = figure(toSpeed(session.wind_mps), speedDigits());
+	const warmNow = figure(inUnit("warmth", session.temperature_c));
+	const teeNow = session.tee_mm ? lengthText(session.tee_mm / 1000) : "";
+	const gripNow = session.gripped_in ? lengthText(session.gripped_in * 0.0254) : "";
+	const [wind, setWind] = useDrafted(form, "wind", windNow);
 	const [from, setFrom] = useDrafted(form, "from", Math.round(session.wind_from_deg / 45) * 45);
-	const [tee, setTee] = useDrafted(form, "tee", session.tee_mm ? lengthText(session.tee_mm / 1000) : "");
-	const [warm, setWarm] = useDrafted(form, "warm", figure(inUnit("warmth", session.temperature_c)));
-	const [grip, setGrip] = useDrafted(
-		form,
-		"grip",
-		session.gripped_in ? lengthText(session.gripped_in * 0.0254) : "",
-	);
+	const [tee, setTee] = useDrafted(form, "tee", teeNow);
+	const [warm, setWarm] = useDrafted(form, "warm", warmNow);
+	const [grip, setGrip] = useDrafted(form, "grip", gripNow);
 	const [wrong, setWrong] = useState<unknown>(null);
 	const field = "input h-11 w-24";
 	return (
@@ -241,12 +242,26 @@ export function RunSheet({
 				onSubmit={(event) => {
 					event.preventDefault();
 					try {
+						// What still reads as it stood is what stood, to the last digit.
 						const body = {
-							wind_mps: fromSpeed(neededNumber(wind, "wind")),
+							wind_mps: wind === windNow ? session.wind_mps : fromSpeed(neededNumber(wind, "wind")),
 							wind_from_deg: from % 360,
-							tee_mm: tee.trim() ? Math.round(fromUnit("club_length", neededNumber(tee, "tee")) * 1000) : 0,
-							temperature_c: fromUnit("warmth", neededNumber(warm, "temperature")),
-							gripped_in: grip.trim() ? fromUnit("club_length", neededNumber(grip, "grip")) / 0.0254 : 0,
+							tee_mm:
+								tee === teeNow
+									? session.tee_mm
+									: tee.trim()
+										? Math.round(fromUnit("club_length", neededNumber(tee, "tee")) * 1000)
+										: 0,
+							temperature_c:
+								warm === warmNow
+									? session.temperature_c
+									: fromUnit("warmth", neededNumber(warm, "temperature")),
+							gripped_in:
+								grip === gripNow
+									? session.gripped_in
+									: grip.trim()
+										? fromUnit("club_length", neededNumber(grip, "grip")) / 0.0254
+										: 0,
 						};
 						act(() => change.run(session.id, body));
 						dropDraft(form);

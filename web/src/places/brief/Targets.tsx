@@ -53,7 +53,8 @@ export function Targets({ session, act, busy }: Props) {
 }
 
 /** Shown to canonical, for what is typed. */
-function canonical(quantity: string, text: string): number | null {
+function canonical(quantity: string, text: string, stood: number | null): number | null {
+	if (text === typed(quantity, stood)) return stood;
 	const value = typedNumber(text, "target");
 	return value === null ? null : value * shownAs(quantity).scale;
 }
@@ -77,8 +78,8 @@ function TargetRow({ session, slot, target, act, busy }: Props & { slot: Slot; t
 			const made = await change.target(session.id, {
 				slot: slot.index,
 				quantity: target.quantity as ReadingKey,
-				low: canonical(target.quantity, from),
-				high: canonical(target.quantity, to),
+				low: canonical(target.quantity, from, target.low),
+				high: canonical(target.quantity, to, target.high),
 			});
 			setEditing(false);
 			return made;

@@ -171,8 +171,8 @@ function Yardage({
 				event.preventDefault();
 				// What is no number is said by `act`, as everywhere.
 				act(async () => {
-					const from = typedFar(low, "yardage");
-					const to = high.trim() ? typedFar(high, "yardage") : from;
+					const from = typedFar(low, "yardage", named?.low_m);
+					const to = high.trim() ? typedFar(high, "yardage", named?.high_m) : from;
 					return gapChange(session, {
 						wish: "gap",
 						gap_above: null,

@@ -1,6 +1,6 @@
-/** The fields of the interview in yards, and the way to and from what the API holds. */
+/** The fields of the interview in the reader’s units, and the way to and from what the API holds. */
 import type { Fear, Session } from "../../api/client";
-import { fromFar, fromSpeed, toFar, toSpeed, whole } from "../../ui/units";
+import { toFar, toSpeed, typedIn, whole } from "../../ui/units";
 
 export type Kind = "green" | "tee" | "layup";
 export type Firmness = "soft" | "medium" | "firm";
@@ -26,7 +26,10 @@ export interface JobFields {
 	/** 0 for none. */
 	windSpeed: number;
 	windFrom: WindFrom;
+	/** What the fields were filled from: a job that nobody touched goes back as it was, in whatever units it is read. */
+	stood?: Pick<Session["brief"]["jobs"][number], Exact>;
 }
+type Exact = "distance_m" | "carry_over_m" | "width_m" | "depth_m" | "wind_mps";
 /** Where the wind comes from: against the shot, from the right, behind, from the left, or from any side. */
 export type WindFrom = "0" | "90" | "180" | "270" | "any";
 export const WINDS: Record<WindFrom, string> = {
@@ -44,6 +47,7 @@ export interface CourseFields {
 	sand: "" | "soft" | "firm";
 	share: number;
 	windSpeed: number;
+	stood?: number;
 }
 export interface Fields {
 	miss: MissSide;
@@ -117,6 +121,7 @@ export const fieldsOfJob = (job: Session["brief"]["jobs"][number]): JobFields =>
 	lie: job.lie ?? "",
 	windSpeed: whole(toSpeed(job.wind_mps ?? 0)),
 	windFrom: fromOf(job.wind_from_deg),
+	stood: job,
 });
 
 const fromOf = (degrees: number | null | undefined): WindFrom =>
@@ -137,6 +142,7 @@ export function fieldsOf({ brief }: Session): Fields {
 		courses: brief.courses.map(({ green_ft, wind_mps, ...course }) => ({
 			...course,
 			windSpeed: whole(toSpeed(wind_mps ?? 0)),
+			stood: wind_mps ?? 0,
 			greenFt: green_ft ?? EVERYDAY_FT,
 			sand: course.sand ?? "",
 		})),
@@ -163,9 +169,9 @@ export function bodyOf(fields: Fields) {
 		budget: fields.budget === "" ? null : fields.budget,
 		pain: fields.pain,
 		notes: fields.notes,
-		courses: fields.courses.map(({ greenFt, windSpeed, ...course }) => ({
+		courses: fields.courses.map(({ greenFt, windSpeed, stood, ...course }) => ({
 			...course,
-			wind_mps: fromSpeed(Number(windSpeed) || 0),
+			wind_mps: typedIn("speed", Number(windSpeed) || 0, stood),
 			share: Number(course.share) || 0,
 			green_ft: Number(greenFt) || EVERYDAY_FT,
 		})),
@@ -183,16 +189,17 @@ export function bodyOf(fields: Fields) {
 		jobs: fields.jobs.map((each) => ({
 			name: each.name,
 			kind: each.kind,
-			distance_m: fromFar(Number(each.distance)),
-			carry_over_m: Number(each.over) > 0 ? fromFar(Number(each.over)) : null,
-			width_m: fromFar(Number(each.width)),
-			depth_m: fromFar(Number(each.depth)),
+			distance_m: typedIn("far", Number(each.distance), each.stood?.distance_m),
+			carry_over_m:
+				Number(each.over) > 0 ? typedIn("far", Number(each.over), each.stood?.carry_over_m) : null,
+			width_m: typedIn("far", Number(each.width), each.stood?.width_m),
+			depth_m: typedIn("far", Number(each.depth), each.stood?.depth_m),
 			firmness: each.firmness,
 			green_ft: Number(each.greenFt) || EVERYDAY_FT,
 			uses_per_round: Number(each.uses),
 			course: fields.courses.some((course) => course.name === each.course) ? each.course : "",
 			lie: each.lie,
-			wind_mps: fromSpeed(Number(each.windSpeed) || 0),
+			wind_mps: typedIn("speed", Number(each.windSpeed) || 0, each.stood?.wind_mps),
 			wind_from_deg: each.windFrom === "any" ? null : Number(each.windFrom),
 		})),
 	};

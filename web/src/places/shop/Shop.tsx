@@ -6,7 +6,7 @@ import { Link, useSearchParams } from "react-router";
 import { client, got, type ShopSettings } from "../../api/client";
 import { Mark } from "../../ui/Mark";
 import { Said, Waiting } from "../../ui/Said";
-import { fromHigh, fromUnit, inUnit, shownAs, unit, unitName } from "../../ui/units";
+import { fromHigh, fromUnit, inUnit, ofUsual, shownAs, unit, unitName, whole } from "../../ui/units";
 import { AddBay, BayName, ShopName } from "./Called";
 import { Data } from "./Data";
 import { Keys } from "./Keys";
@@ -243,14 +243,14 @@ function Bays({
 						<Air
 							label={`Altitude of ${bay.name} in ${unitName("high")}`}
 							unit={`${unit("high")} up`}
-							value={inUnit("high", bay.altitude_m)}
+							value={whole(inUnit("high", bay.altitude_m))}
 							disabled={!shop.may_change}
 							onSet={(up) => onSet({ ...asked(bay), altitude_m: fromHigh(up) as BayRow["altitude_m"] })}
 						/>
 						<Air
 							label={`Temperature in ${bay.name}`}
 							unit={unit("warmth")}
-							value={inUnit("warmth", bay.temperature_c)}
+							value={whole(inUnit("warmth", bay.temperature_c), 1)}
 							disabled={!shop.may_change}
 							onSet={(typed) => onSet({ ...asked(bay), temperature_c: fromUnit("warmth", typed) })}
 						/>
@@ -294,7 +294,7 @@ function NoiseOf({
 					{Object.entries(bay.noise).map(([key, noise]) => {
 						const { label, unit } = shownAs(key);
 						const set = (part: "shot" | "day") => (value: number) =>
-							onSet({ ...asked(bay), noise: { [key]: { ...noise, [part]: value } } });
+							onSet({ ...asked(bay), noise: { [key]: { ...noise, [part]: value / ofUsual(key) } } });
 						return (
 							<tr key={key}>
 								<td>{label}</td>
@@ -304,7 +304,7 @@ function NoiseOf({
 											key={noise[part]}
 											label={`${label} of ${bay.name}, ${part === "shot" ? "from shot to shot" : "all day alike"}`}
 											unit={unit}
-											value={Number(noise[part].toPrecision(2))}
+											value={Number((noise[part] * ofUsual(key)).toPrecision(2))}
 											disabled={!mayChange}
 											onSet={set(part)}
 										/>

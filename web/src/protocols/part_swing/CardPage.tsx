@@ -4,7 +4,7 @@ import { useSession } from "../../api/session";
 import { buildOf, nameOf } from "../../session/select";
 import { MadeUp } from "../../ui/MadeUp";
 import { Said, Waiting } from "../../ui/Said";
-import { asFar, type Metres, unit } from "../../ui/units";
+import { asFar, type Metres, unit, unitName } from "../../ui/units";
 import { type Card, cellOf, read } from "./DistanceCard";
 import { swingName } from "./tasks";
 
@@ -51,7 +51,8 @@ export default function CardPage() {
 					Print
 				</button>
 				<p className="quiet basis-full text-sm">
-					At 100%, without margins. Far of carry in calm air; in brackets what is no number to play by.
+					At 100%, without margins. Carry in {unitName("far")} in calm air; in brackets what is no number to
+					play by.
 				</p>
 			</div>
 			{card ? (

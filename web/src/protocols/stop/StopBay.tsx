@@ -56,6 +56,8 @@ function PlayedTo({ session, act, agreed, stops }: StripProps & { stops: Stops }
 	const typed =
 		(what: string, key: "target_m" | "green_ft" | "slope_percent" | "wind_mps", scale = 1) =>
 		(event: { target: HTMLInputElement }) => {
+			// Looked at and left as it was: the exact figure is not that which is read.
+			if (event.target.value === event.target.defaultValue) return;
 			try {
 				const value = (typedNumber(event.target.value, what) ?? 0) * scale;
 				setWrong(null);
@@ -73,7 +75,7 @@ function PlayedTo({ session, act, agreed, stops }: StripProps & { stops: Stops }
 					key={green.target_m}
 					className={field}
 					inputMode="decimal"
-					aria-label="Far to the hole"
+					aria-label={`Distance to the hole in ${unitName("far")}`}
 					defaultValue={asFar(green.target_m as Metres)}
 					disabled={agreed}
 					onBlur={typed("yardage", "target_m", fromFar(1))}

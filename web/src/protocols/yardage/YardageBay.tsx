@@ -3,7 +3,7 @@ import { useState } from "react";
 import { change } from "../../api/session";
 import { Said } from "../../ui/Said";
 import { neededNumber } from "../../ui/typed";
-import { asFar, fromFar, unit } from "../../ui/units";
+import { asFar, type Metres, typedIn, unit } from "../../ui/units";
 import type { BayPanelProps } from "../panels";
 
 export function YardageBay({ protocol, session, act, onAsked }: BayPanelProps) {
@@ -16,7 +16,7 @@ export function YardageBay({ protocol, session, act, onAsked }: BayPanelProps) {
 			onSubmit={(event) => {
 				event.preventDefault();
 				try {
-					const asked = fromFar(neededNumber(yards, "yardage"));
+					const asked = typedIn("far", neededNumber(yards, "yardage"), session.asked_carry_m) as Metres;
 					act(
 						async () => {
 							await change.run(session.id, { asked_carry_m: asked });
