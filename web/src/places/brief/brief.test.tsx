@@ -4,6 +4,7 @@ import { act, fireEvent, screen, waitFor, within } from "@testing-library/react"
 import { afterEach, beforeEach, expect, test, vi } from "vitest";
 import type { Session } from "../../api/client";
 import { keepTyping, openOutbox, reopen, signedInAs, typedOf } from "../../api/outbox";
+import { readIn, USUAL } from "../../said/units";
 import { m, session } from "../../tests/session";
 import { changes, clear, Place, type Sent, serve, show } from "../../tests/stage";
 import { fromFar } from "../../ui/units";
@@ -12,6 +13,7 @@ import { Brief } from "./Brief";
 beforeEach(() => void vi.useFakeTimers({ shouldAdvanceTime: true }));
 afterEach(() => {
 	vi.useRealTimers();
+	readIn(USUAL);
 	clear();
 });
 
@@ -41,6 +43,24 @@ test("a common job is made exact by sliding, and travels in metres a moment late
 		course: "",
 	});
 	expect(screen.getByRole("img", { name: /172 yd, 160 to carry, 24 wide and 26 deep, medium/ })).toBeTruthy();
+});
+
+test("read in metres, a job that nobody touched goes back as it was said in yards", async () => {
+	readIn({ ...USUAL, far: "m", speed: "kmh" });
+	const sent = serve({ [put]: session });
+	const [first] = session.brief.common.map((job) => ({
+		...job,
+		distance_m: m(181.4),
+		width_m: m(23),
+		wind_mps: 4.5,
+	})) as Session["brief"]["jobs"];
+	if (!first) throw new Error("no common job");
+	const second = { ...first, name: "Second" };
+	show(Brief, { ...session, brief: { ...session.brief, jobs: [first, second] } });
+	slide("Distance in metres", 150, 1);
+	await settle();
+	const figures = { distance_m: first.distance_m, width_m: first.width_m, wind_mps: 4.5 };
+	expect(last(sent).jobs).toMatchObject([figures, { ...figures, distance_m: 150 }]);
 });
 
 test("a job that no club of the bag reaches says so while it is slid", () => {

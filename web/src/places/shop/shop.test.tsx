@@ -3,12 +3,16 @@
 import { fireEvent, screen, waitFor, within } from "@testing-library/react";
 import { afterEach, expect, test } from "vitest";
 import type { SessionLine, ShopSettings } from "../../api/client";
+import { readIn, USUAL } from "../../said/units";
 import { m, me } from "../../tests/session";
 import { changes, clear, draw, serve } from "../../tests/stage";
 import { Desk } from "../desk/Desk";
 import Shop from "./Shop";
 
-afterEach(clear);
+afterEach(() => {
+	readIn(USUAL);
+	clear();
+});
 
 const day = (off: number) => new Date(Date.now() + off * 86_400_000).toISOString().slice(0, 10);
 const line = (
@@ -188,6 +192,23 @@ test("a chance is set in shots out of a hundred, and what is unlike the usual sa
 	fireEvent.blur(day);
 	await waitFor(() =>
 		expect(changes(sent)[2]?.body).toMatchObject({ noise: { carry_m: { shot: 1.1, day: 2 } } }),
+	);
+});
+
+test("what a monitor reads wrong stands in the reader’s unit and goes back in the usual one", async () => {
+	readIn({ ...USUAL, far: "m" });
+	const sent = serve({
+		"GET /api/shop": shop,
+		"PUT /api/bays/3": shop,
+		"GET /api/bays/3/keys": { keys: [], made: null },
+	});
+	draw(<Shop />, "/shop?part=bays");
+	const shot = (await screen.findByLabelText("Carry of Bay 1, from shot to shot")) as HTMLInputElement;
+	expect([shot.value, shot.parentElement?.textContent]).toEqual(["1", "m"]);
+	fireEvent.change(shot, { target: { value: "0.9144" } });
+	fireEvent.blur(shot);
+	await waitFor(() =>
+		expect(changes(sent)[0]?.body).toMatchObject({ noise: { carry_m: { shot: expect.closeTo(1), day: 1 } } }),
 	);
 });
 
