@@ -3,8 +3,9 @@ reader's units to say."""
 
 from __future__ import annotations
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from enum import StrEnum
+from typing import Protocol
 
 from ..units import METRES_PER_INCH
 
@@ -54,49 +55,42 @@ class Quantity:
         raise TypeError("a quantity is data: say it as a value of a message, do not put it in a text")
 
 
-def far(metres: float, digits: int = 0, form: Form = AS_IS) -> Quantity:
-    """How far a shot goes, or how far apart two lie, m."""
-    return Quantity(Kind.FAR, float(metres), digits, form)
+class Figure(Protocol):
+    """Says a figure of one kind. value: in the unit of that kind."""
+
+    def __call__(self, value: float, digits: int = ..., form: Form = ...) -> Quantity: ...
+
+
+def _of(kind: Kind, digits: int = 0) -> Figure:
+    def made(value: float, digits: int = digits, form: Form = AS_IS) -> Quantity:
+        return Quantity(kind, float(value), digits, form)
+
+    return made
+
+
+far = _of(Kind.FAR)
+high = _of(Kind.HIGH)
+near = _of(Kind.NEAR)
+club_length = _of(Kind.CLUB_LENGTH, digits=2)
+speed = _of(Kind.SPEED)
+angle = _of(Kind.ANGLE)
+spin = _of(Kind.SPIN)
+weight = _of(Kind.WEIGHT)
+warmth = _of(Kind.WARMTH)
+money = _of(Kind.MONEY)
+share = _of(Kind.SHARE)
+seconds = _of(Kind.TIME)
+number = _of(Kind.NUMBER)
 
 
 def some_way(metres: float) -> Quantity:
     """A distance that is said to be one: never nought."""
-    return Quantity(Kind.FAR, float(metres), 0, Form.LEAST_ONE)
-
-
-def high(metres: float, digits: int = 0, form: Form = AS_IS) -> Quantity:
-    """A height, m."""
-    return Quantity(Kind.HIGH, float(metres), digits, form)
+    return far(metres, form=Form.LEAST_ONE)
 
 
 def above(metres: float) -> Quantity:
     """A height above or below, said without its sign, m."""
-    return Quantity(Kind.HIGH, float(metres), 0, Form.SIZE)
-
-
-def near(metres: float, digits: int = 0, form: Form = AS_IS) -> Quantity:
-    """A short way on the ground, m."""
-    return Quantity(Kind.NEAR, float(metres), digits, form)
-
-
-def club_length(metres: float, digits: int = 2, form: Form = AS_IS) -> Quantity:
-    """A length of a club, m."""
-    return Quantity(Kind.CLUB_LENGTH, float(metres), digits, form)
-
-
-def speed(mps: float, digits: int = 0, form: Form = AS_IS) -> Quantity:
-    """A speed, m/s."""
-    return Quantity(Kind.SPEED, float(mps), digits, form)
-
-
-def angle(degrees: float, digits: int = 0, form: Form = AS_IS) -> Quantity:
-    """An angle, degrees."""
-    return Quantity(Kind.ANGLE, float(degrees), digits, form)
-
-
-def spin(rpm: float, digits: int = 0, form: Form = AS_IS) -> Quantity:
-    """Spin, rpm."""
-    return Quantity(Kind.SPIN, float(rpm), digits, form)
+    return high(metres, form=Form.SIZE)
 
 
 def inches(value: float, digits: int = 0, form: Form = Form.SHORT) -> Quantity:
@@ -104,36 +98,6 @@ def inches(value: float, digits: int = 0, form: Form = Form.SHORT) -> Quantity:
     return club_length(value * METRES_PER_INCH, digits, form)
 
 
-def weight(grams: float, digits: int = 0, form: Form = AS_IS) -> Quantity:
-    """The weight of a part of a club, g."""
-    return Quantity(Kind.WEIGHT, float(grams), digits, form)
-
-
-def warmth(celsius: float, digits: int = 0, form: Form = AS_IS) -> Quantity:
-    """A temperature, degrees C."""
-    return Quantity(Kind.WARMTH, float(celsius), digits, form)
-
-
-def money(amount: float, digits: int = 0, form: Form = AS_IS) -> Quantity:
-    """An amount in the shop's currency."""
-    return Quantity(Kind.MONEY, float(amount), digits, form)
-
-
-def share(of_one: float, digits: int = 0, form: Form = AS_IS) -> Quantity:
-    """A share of one."""
-    return Quantity(Kind.SHARE, float(of_one), digits, form)
-
-
-def seconds(value: float, digits: int = 0, form: Form = AS_IS) -> Quantity:
-    """A time, s."""
-    return Quantity(Kind.TIME, float(value), digits, form)
-
-
-def number(value: float, digits: int = 0, form: Form = AS_IS) -> Quantity:
-    """A figure without a unit."""
-    return Quantity(Kind.NUMBER, float(value), digits, form)
-
-
 def change(quantity: Quantity) -> Quantity:
     """A difference of two such figures."""
-    return Quantity(quantity.kind, quantity.value, quantity.digits, quantity.form, difference=True)
+    return replace(quantity, difference=True)
