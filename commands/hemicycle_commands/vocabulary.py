@@ -7,11 +7,12 @@ import sys
 
 from hemicycle_core.vocabulary import vocabulary
 
-HEAD = "/** Printed by `./hemicycle vocabulary` from the core: words, units and ranges. Not to be edited. */\n"
+HEAD = 'import { read } from "../said/words";\n\n'
+HEAD += "/** Printed by `./hemicycle vocabulary` from the core: words, units and ranges. Not to be edited. */\n"
 
 
 def printed() -> str:
-    return f"{HEAD}export const VOCABULARY = {json.dumps(vocabulary(), ensure_ascii=False, indent=1)} as const;\n"
+    return f"{HEAD}export const VOCABULARY = read({json.dumps(vocabulary(), ensure_ascii=False, indent=1)} as const);\n"
 
 
 def main() -> int:

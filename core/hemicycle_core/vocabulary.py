@@ -8,6 +8,7 @@ from .bag.gaps import LEAST_STEP_M, MOST_STEP_M, RULE_WORDS, GapRule
 from .bag.slots import MOST_OFFERED
 from .brief.jobs import JobKind, Miss
 from .decision.options import MOST_KEPT_PLANS
+from .decision.worth import WORTH_LINES
 from .flight import Firmness
 from .heads import HEAD_WORDS
 from .impact import Lie
@@ -19,11 +20,11 @@ from .protocols import PROTOCOLS
 from .protocols.sole import IN_SAND, LEAST_SOLES, MOST_SOLES, ON_GRASS
 from .protocols.sole_result import CERTAIN
 from .rack.eligible import SWUNG_FULL
-from .rack.stock import Wear
+from .rack.stock import Made, Wear
 from .readout import USUAL, BenchColumn
 from .runs import OFFERED, Ball, swing_words
-from .said import far, read_out, say
-from .shots import CLEAN_LIES, READINGS, Intent, Strike
+from .said import as_data, far, say, term, within
+from .shots import CLEAN_LIES, READINGS, Intent, Source, Strike
 from .thresholds import ROUND_BANDS
 from .units import UNITS, metres
 from .wedges.delivery import DIVOT_WORDS
@@ -32,10 +33,14 @@ from .wedges.words import COMPLAINT_WORDS, WEDGE_WISH_WORDS, Finish, WedgeUse
 
 SHORT_RULES = (GapRule.EVEN_STEPS, GapRule.CARRY_ONLY)  # roll-out covers nothing into a green
 
+SURFACES = ("mat", "grass tee")  # of a bay
+COUNTED = ("shots", "shots a round", "strokes", "strokes a round", "money")  # what a threshold counts
+
 
 def vocabulary() -> dict[str, Any]:
-    """Plain data. Readings by key: label, unit and digits as shown, and the canonical value of one shown unit."""
-    made: dict[str, Any] = read_out(
+    """Plain data, sentences as they travel. Readings by key: label, unit and digits as shown, and the canonical value
+    of one shown unit. Terms: of each kind of word the words of its codes."""
+    made: dict[str, Any] = within(
         {
             "cautions": {"bend": BENDING, "shaft": SHAFT_WORK},
             "readings": {
@@ -90,6 +95,25 @@ def vocabulary() -> dict[str, Any]:
             "cleanLies": [each.value for each in Lie if each in CLEAN_LIES],
             "most": {"clubsToPlace": MOST_OFFERED, "plans": MOST_KEPT_PLANS},
             "step": {"leastM": LEAST_STEP_M, "mostM": MOST_STEP_M},
-        }
+            "terms": {
+                "lie": {each.value: term("lie", each) for each in Lie},
+                "firmness": {each.value: term("firmness", each) for each in Firmness},
+                "intent": {each.value: term("intent", each) for each in Intent},
+                "strike": {each.value: term("strike", each) for each in Strike},
+                "ball": {each.value: term("ball", each) for each in Ball},
+                "finish": {each.value: term("finish", each) for each in Finish},
+                "wear": {each.value: term("wear", each) for each in Wear},
+                "use": {each.value: term("wedge-use", each) for each in WedgeUse},
+                "liking": {each.value: term("liking", each) for each in Liking},
+                "made": {each.value: term("made", each) for each in Made},
+                "source": {each.value: term("source", each) for each in Source},
+                "surface": {each: term("surface", each.replace(" ", "-")) for each in SURFACES},
+                "side": {each: term("side", each) for each in ("right", "left", "both")},
+                "sole-width": {each: term("sole-width", each) for each in ("wide", "medium", "narrow")},
+                "worth": {each: term("worth", each) for each in WORTH_LINES},
+                "counted": {each: term("counted", each.replace(" ", "-")) for each in COUNTED},
+            },
+        },
+        as_data,
     )
     return made

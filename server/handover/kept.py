@@ -191,6 +191,7 @@ WORDS: dict[str, Words] = {
     "BriefOut": Words("lies notes sole maker_likes wish_leads", shops="makers"),
     "Course": Words("name"),
     "BriefJob": Words("name course", "lie"),
+    "CommonJobOut": Words("name course", "lie called"),
     "Delivered": Words("sentence"),
     "LongestOut": Words("club"),
     "BuildOut": Words(

@@ -12,7 +12,7 @@ from common.policy import Assisting, Role, SignedIn, may
 from django.contrib.auth import update_session_auth_hash
 from drf_spectacular.utils import OpenApiParameter, extend_schema
 from hemicycle_core.errors import BadInput
-from hemicycle_core.said import say
+from hemicycle_core.said import Said, say
 from rest_framework.generics import GenericAPIView
 from rest_framework.request import Request
 from rest_framework.response import Response
@@ -189,9 +189,9 @@ class TrailLine:
 
     id: int
     at: datetime
-    who: str
+    who: Said
     person: int | None
-    sentence: str
+    sentence: Said
     subject: str
     session: int | None
     customer: int | None

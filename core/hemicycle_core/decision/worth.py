@@ -27,6 +27,7 @@ NO_CLUB = 0.7
 # one club alone says nothing of the others. What lies under a driver that is known is his bag's.
 UNDER, PAST_M, LEAST_CLUBS = 0.93, metres(20), 2
 MOST_FOLDED = 400  # of bags that share clubs, kept while many are weighed: some tens of megabytes
+WORTH_LINES = ("yardages", "jobs", "fear", "price")
 LEAST_SHOWN = 0.005  # strokes a round
 
 
@@ -61,13 +62,8 @@ class Worth:
     @property
     def lines(self) -> list[tuple[str, float]]:
         """Its parts by name, those that round to nothing left out; they sum to `net`."""
-        parts = [
-            ("yardages", float(self.yardages.mean())),
-            ("jobs", float(self.jobs.mean())),
-            ("fear", float(self.feared.mean())),
-            ("price", -self.price),
-        ]
-        return [(name, saved) for name, saved in parts if abs(saved) >= LEAST_SHOWN]
+        parts = (float(self.yardages.mean()), float(self.jobs.mean()), float(self.feared.mean()), -self.price)
+        return [(name, saved) for name, saved in zip(WORTH_LINES, parts, strict=True) if abs(saved) >= LEAST_SHOWN]
 
     def better_than(self, other: Worth) -> float:
         """Chance that it saves more than another, price aside."""

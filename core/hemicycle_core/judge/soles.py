@@ -13,7 +13,7 @@ from enum import StrEnum
 from ..errors import BadInput
 from ..flight import Firmness
 from ..protocols.sole import LEAST_SOLES, MOST_SOLES, USUAL
-from ..said import NOTHING, Form, Said, angle, club_length, joined, listed, say, term
+from ..said import NOTHING, Form, Said, angle, club_length, joined, listed, plain, say, term
 from ..units import METRES_PER_INCH
 from ..wedges.delivery import DELIVERY_WORDS, Delivery
 from ..wedges.words import WedgeUse
@@ -50,7 +50,8 @@ NO_CONTROL = say("control-there-is-none")
 
 @dataclass(frozen=True)
 class SoleClub:
-    """A club of the test as far as it is known. Empty and None: not known."""
+    """A club of the test as far as it is known. Empty and None: not known. own: it is the player's; bent_deg: of a head
+    that is bent for the test, weaker positive."""
 
     name: str
     loft_deg: float
@@ -60,6 +61,17 @@ class SoleClub:
     length_m: float | None = None
     grip: str = ""
     finish: str = ""
+    own: bool = False
+    bent_deg: float = 0.0
+
+    @property
+    def called(self) -> Said:
+        if self.own:
+            return say("sole-club-own", name=self.name)
+        if self.bent_deg:
+            by = angle(abs(self.bent_deg), form=Form.SHORT)
+            return say("sole-club-bent", name=self.name, by=by, weaker=self.bent_deg > 0)
+        return plain(self.name)
 
 
 def bend_to(loft_deg: float, head_deg: float) -> float:
@@ -158,10 +170,10 @@ def belief(clubs: Sequence[SoleClub], liked: int | None, delivery: Delivery | No
             delivery=DELIVERY_WORDS[delivery],
             ground=term("firmness", firmness),
             wants="more" if pull > 0 else "less" if pull < 0 else "middling",
-            name=club.name,
+            name=club.called,
             bounce=angle(club.bounce_deg or 0.0, form=Form.SHORT),
         )
     ]
     if liked is not None:
-        said.append(say("belief-and-test", same=clubs[liked].name == club.name, liked=clubs[liked].name))
+        said.append(say("belief-and-test", same=clubs[liked].name == club.name, liked=clubs[liked].called))
     return Belief(chosen, joined(said))

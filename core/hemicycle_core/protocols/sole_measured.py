@@ -13,7 +13,7 @@ from dataclasses import dataclass
 import numpy as np
 from scipy.special import chdtri, fdtr, stdtrit
 
-from ..said import NOTHING, Said, far, listed, say, with_and
+from ..said import NOTHING, Said, Sayable, far, listed, say, with_and
 from ..samples.averages import average
 from ..shots import Shot, Source
 from .sole import PLACES
@@ -97,7 +97,7 @@ def _spread(carries: Sequence[Sequence[float]]) -> tuple[float, int] | None:
 def measured(
     shots: Mapping[int, Mapping[str, Sequence[Shot]]],
     left_m: Mapping[int, Mapping[str, Sequence[float]]],
-    name: Callable[[int], str],
+    name: Callable[[int], Sayable],
 ) -> SoleMeasured:
     """shots: kept ones by code and lie; left_m: from the hole as it was said, the same way. name: of a code."""
     codes = sorted({*shots, *left_m})
@@ -159,7 +159,7 @@ def _tightest(variances: Mapping[int, tuple[float, int]]) -> int | None:
     return order[0] if float(fdtr(free, free_two, one / two)) < TOLD / 2 else None
 
 
-def _sentences(lines: Mapping[int, CodeMeasured], tightest: int | None, name: Callable[[int], str]) -> list[Said]:
+def _sentences(lines: Mapping[int, CodeMeasured], tightest: int | None, name: Callable[[int], Sayable]) -> list[Said]:
     known = {code: each.spread_m for code, each in lines.items() if each.spread_m is not None}
     said = []
     if tightest is not None:
@@ -173,7 +173,7 @@ def _sentences(lines: Mapping[int, CodeMeasured], tightest: int | None, name: Ca
     return said
 
 
-def at_odds(liked: int | None, found: SoleMeasured, name: Callable[[int], str]) -> Said:
+def at_odds(liked: int | None, found: SoleMeasured, name: Callable[[int], Sayable]) -> Said:
     """Where what was liked and what was measured disagree, a sentence; empty where they do not."""
     if liked is None:
         return NOTHING

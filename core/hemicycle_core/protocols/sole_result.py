@@ -15,7 +15,7 @@ import numpy as np
 from scipy.special import expit, logit
 
 from ..errors import BadInput
-from ..said import NOTHING, Said, joined, number, say, term, with_or
+from ..said import NOTHING, Said, Sayable, joined, number, say, term, with_or
 from ..samples.paired import Judged, RankedByPairs, rank
 from ..units import ninety, whole
 from .sole import GOOD_TURF, MOST_SOLES, PLACES, Handing, SoleTest, comparisons
@@ -54,7 +54,7 @@ class SoleResult:
     deciding: Said
 
 
-def result(test: SoleTest, handed: Sequence[Handing], names: Sequence[str], *, merged: bool = True) -> SoleResult:
+def result(test: SoleTest, handed: Sequence[Handing], names: Sequence[Sayable], *, merged: bool = True) -> SoleResult:
     """The result as it stands. names: of the codes, or of the clubs once they are revealed. merged: a club with two
     codes is ranked once; before the reveal each code stands for itself."""
     codes = [code for code in range(test.count) if not merged or test.shown(code) == code]
@@ -101,7 +101,7 @@ def _sentences(
     same: bool,
     likely: Sequence[int],
     sure: float,
-    names: Sequence[str],
+    names: Sequence[Sayable],
     judged: Sequence[Judged],
 ) -> list[Said]:
     if not judged:
@@ -140,7 +140,7 @@ def _flagged(test: SoleTest, handed: Sequence[Handing], *, merged: bool) -> dict
     }
 
 
-def _repeats(test: SoleTest, handed: Sequence[Handing], names: Sequence[str]) -> Said:
+def _repeats(test: SoleTest, handed: Sequence[Handing], names: Sequence[Sayable]) -> Said:
     """How far the two codes of one club came out apart, with its doubt; never passed or failed."""
     if test.twice is None:
         return NOTHING
@@ -166,7 +166,7 @@ def which_lie(test: SoleTest, handed: Sequence[Handing], place: str) -> int | No
     return best if sums[best] >= RETURNS else None
 
 
-def _deciding(test: SoleTest, handed: Sequence[Handing], names: Sequence[str]) -> Said:
+def _deciding(test: SoleTest, handed: Sequence[Handing], names: Sequence[Sayable]) -> Said:
     """Which lie decides, in a sentence."""
     found = {place: which_lie(test, handed, place) for place in dict.fromkeys(test.returns)}
     said = [

@@ -5,7 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from ..runs import FULL, swing_words
-from ..said import Form, Said, Sayable, angle, club_length, listed, say, weight
+from ..said import Form, Said, Sayable, angle, club_length, listed, say, term, weight
 from .eligible import same_setting
 
 
@@ -103,7 +103,7 @@ def sheet(spec: Specification) -> list[tuple[Said, Sayable]]:
         (say("sheet-lie"), None if not spec.lie_deg else _degrees(spec.lie_deg)),
         (say("sheet-bounce"), None if spec.bounce_deg is None else _degrees(spec.bounce_deg)),
         (say("sheet-sole"), spec.sole),
-        (say("sheet-finish"), spec.finish),
+        (say("sheet-finish"), term("finish", spec.finish) if spec.finish else ""),
         (say("sheet-work"), listed(spec.work)),
         (say("sheet-length"), None if spec.length_m is None else _length(spec.length_m)),
         (say("sheet-shaft"), shaft),

@@ -27,7 +27,7 @@ from .quantity import (
 from .reader import ENGLISH, ClubLength, Far, High, Reader, Speed, Units, Warmth
 from .sentence import NOTHING, Said, Sayable, joined, listed, plain, say, term, with_and, with_and_the, with_or
 from .wire import as_data, as_said
-from .words import chance, english, in_words, read_out
+from .words import chance, english, in_words, read_out, said_of, within
 
 __all__ = [
     "AS_IS",
@@ -61,7 +61,7 @@ __all__ = [
     "money",
     "near",
     "number",
-    "plain", "read_out",
+    "plain", "read_out", "said_of",
     "say",
     "seconds",
     "share",
@@ -71,5 +71,5 @@ __all__ = [
     "term",
     "warmth", "weight",
     "with_and", "with_and_the",
-    "with_or",
+    "with_or", "within",
 ]  # fmt: skip

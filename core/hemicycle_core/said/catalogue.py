@@ -16,7 +16,9 @@ from .spoken import FUNCTIONS
 @cache
 def _resources(language: str) -> tuple[ast.Resource, ...]:
     folder = files(__package__) / ("en" if language == PSEUDO else language)
-    texts = [each.read_text("utf-8") for each in sorted(folder.iterdir(), key=lambda each: each.name)]
+    # What stands in `screen` are the labels of the browser, which reads both: nothing here says them.
+    parts = sorted((each for each in folder.iterdir() if each.is_file()), key=lambda each: each.name)
+    texts = [each.read_text("utf-8") for each in parts]
     resources = [FluentResource(text) for text in texts]
     return tuple(Pseudo().visit(each) if language == PSEUDO else each for each in resources)
 

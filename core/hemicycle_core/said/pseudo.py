@@ -9,7 +9,7 @@ from fluent.syntax.visitor import Transformer
 PSEUDO = "en-x-pseudo"
 ACCENTS = str.maketrans("aceinouyACEINOUY", "åçéîñöüýÅÇÉÎÑÖÜÝ")
 LONGER = 0.4
-FILL = "~"
+FILL = "~~~~~~~ "  # again and again: words as long as others, which break as others do
 
 
 def accented(text: str) -> str:
@@ -17,7 +17,8 @@ def accented(text: str) -> str:
     letters = sum(each.isalpha() for each in text)
     if not letters:
         return text
-    fill = FILL * max(1, round(letters * LONGER))
+    more = max(1, round(letters * LONGER))
+    fill = (FILL * more)[:more].rstrip()
     body = text.rstrip()
     return body.translate(ACCENTS) + fill + text[len(body) :]
 

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Mapping
+from collections.abc import Callable, Mapping
 from threading import Lock
 from typing import Any
 
@@ -11,7 +11,7 @@ from cachetools import LRUCache, cached
 from .catalogue import catalogue
 from .quantity import Kind, Quantity
 from .reader import ENGLISH, Reader
-from .sentence import NOTHING, PARTS, PRINTER, TEXT, Said, Sayable
+from .sentence import NOTHING, PARTS, PRINTER, TEXT, Said, Sayable, say, term
 from .spoken import Spoken, count
 
 MOST = 20_000
@@ -55,15 +55,26 @@ def english(said: Sayable) -> str:
 PRINTER[0] = english
 
 
+def said_of(kind: str, value: str, **values: object) -> Said:
+    """One of a kind by its name, as `term`, with its values; nothing where the catalogue has none of that name."""
+    name = term(kind, value).id
+    return say(name, **values) if catalogue().has_message(name) else NOTHING
+
+
 def chance(of_one: float | None) -> Said | Quantity:
     """A chance as it is read out: never quite sure, and never quite none; nothing where there is none to tell."""
     return NOTHING if of_one is None else Quantity(Kind.CHANCE, float(of_one))
 
 
-def read_out(data: Any, reader: Reader = ENGLISH) -> Any:
-    """Plain data with every sentence in it as the reader has it; `data` itself stays as it is."""
+def within(data: Any, put: Callable[[Said], Any]) -> Any:
+    """Plain data with every sentence in it put as wished; `data` itself stays as it is."""
     if isinstance(data, Said):
-        return in_words(data, reader)
+        return put(data)
     if isinstance(data, Mapping):
-        return {in_words(key, reader) if isinstance(key, Said) else key: read_out(data[key], reader) for key in data}
-    return [read_out(each, reader) for each in data] if isinstance(data, list | tuple) else data
+        return {put(key) if isinstance(key, Said) else key: within(data[key], put) for key in data}
+    return [within(each, put) for each in data] if isinstance(data, list | tuple) else data
+
+
+def read_out(data: Any, reader: Reader = ENGLISH) -> Any:
+    """Plain data with every sentence in it as the reader has it."""
+    return within(data, lambda said: in_words(said, reader))

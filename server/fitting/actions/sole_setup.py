@@ -20,7 +20,7 @@ from hemicycle_core.protocols.sole_result import LoftRole
 from hemicycle_core.rack.eligible import check_can_be_had
 from hemicycle_core.rack.made import Work, worked
 from hemicycle_core.rack.soles import in_less_loft
-from hemicycle_core.said import say
+from hemicycle_core.said import english, say
 from hemicycle_core.wedges.short_end import as_lofted
 from rack.models import Head, Shaft
 from shop.audit import action
@@ -154,7 +154,7 @@ def _made(
     test.save()
     words = free_words(session, len(clubs), chance)
     for number, (each, role) in enumerate(clubs):
-        build = coded(session, each.known.name[:40] if blind is Blind.OPEN else words[number], loft_deg)
+        build = coded(session, english(each.known.called)[:40] if blind is Blind.OPEN else words[number], loft_deg)
         SoleCode.objects.create(
             shop_id=session.shop_id,
             session=session,
@@ -192,7 +192,7 @@ def choose(actor: User, test_id: int, *, code: int) -> FittingSession:
     low = short.low.club if short is not None and short.low is not None else None
     if sole and (low is None or as_lofted(test.loft_deg, low)):
         session.save(update_fields=put(session, Brief, {"sole": sole}))
-    note(session, actor, "sole.choose", f"sole:{test.pk}", name=found.clubs[code].name)
+    note(session, actor, "sole.choose", f"sole:{test.pk}", name=english(found.clubs[code].called))
     announce(session, "sole")
     return session
 

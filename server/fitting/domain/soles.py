@@ -14,7 +14,7 @@ from hemicycle_core.protocols.sole_result import LoftRole, SoleResult, loft_need
 from hemicycle_core.rack.eligible import why_not
 from hemicycle_core.rack.soles import WedgeHead
 from hemicycle_core.rack.stock import Made
-from hemicycle_core.said import NOTHING, Said, joined, say
+from hemicycle_core.said import NOTHING, Said, joined, plain, say
 from hemicycle_core.shots import Shot as CoreShot
 from hemicycle_core.wedges import Delivery
 from rack.models import Head, Shaft
@@ -25,14 +25,14 @@ from .rows import SessionRows
 
 def club_of_head(head: Head, shaft: Shaft | None, bend_deg: float) -> SoleClub:
     """A head of the rack as it goes into a test, bent where it is."""
-    bent = f", bent {abs(bend_deg):g}° {'weaker' if bend_deg > 0 else 'stronger'}" if bend_deg else ""
     return SoleClub(
-        name=f"{head.called}{bent}",
+        name=head.called,
         loft_deg=head.loft_deg + bend_deg,
         sole=head.sole,
         bounce_deg=None if head.bounce_deg is None else head.bounce_deg + bend_deg,
         shaft=shaft.name if shaft else "",
         length_m=head.length_m,
+        bent_deg=bend_deg,
     )
 
 
@@ -53,7 +53,7 @@ def wedge_head(head: Head, *, left_handed: bool) -> WedgeHead:
 def club_in_test(club: Club) -> SoleClub:
     """A club of the session as it goes into a test: the player's own, or one of the stand."""
     return SoleClub(
-        name=club.called if club.letter else f"the own {club.name}",
+        name=club.called if club.letter else club.name,
         loft_deg=club.loft_deg or 0.0,
         sole=club.sole,
         bounce_deg=club.bounce_deg,
@@ -61,6 +61,7 @@ def club_in_test(club: Club) -> SoleClub:
         length_m=club.length_m,
         grip=club.grip,
         finish=club.finish or "",
+        own=not club.letter,
     )
 
 
@@ -106,9 +107,9 @@ class PlayedSole:
         assert code.club is not None
         return club_in_test(code.club.known)
 
-    def name(self, code: int) -> str:
+    def name(self, code: int) -> Said:
         """How a sentence calls a code: by its club once that is told."""
-        return self.clubs[code].name if self.told else self.word(code)
+        return self.clubs[code].called if self.told else plain(self.word(code))
 
     @lazily
     def result(self) -> SoleResult:

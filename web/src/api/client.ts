@@ -1,6 +1,6 @@
 /** The typed client of the API; every error becomes a Problem with a sentence to show. */
 import createClient from "openapi-fetch";
-import { inWords, words } from "../said/words";
+import { inWords, t, words } from "../said/words";
 import type { InUnits } from "../ui/units";
 import { currentSession, revisionHeld } from "./held";
 import { isKept, nextChange, send, settled } from "./outbox";
@@ -62,7 +62,7 @@ client.use({
 		if (response.status === 401) signInEnded();
 	},
 	onError() {
-		return new Problem("The server does not answer. Nothing you saved is lost; try again.", 0, null);
+		return new Problem(t("api-server-does-not-answer-nothing"), 0, null);
 	},
 });
 
@@ -89,7 +89,7 @@ export async function got<T>(answer: Promise<Answer<T>>): Promise<InUnits<T>> {
 		type?: string;
 	};
 	throw new Problem(
-		(told.said ? words(told.said) : told.title) ?? `The server answered ${response.status}.`,
+		(told.said ? words(told.said) : told.title) ?? t("api-server-answered", { status: response.status }),
 		response.status,
 		told.field ?? null,
 		told.type?.split(":").at(-1),

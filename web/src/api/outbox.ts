@@ -3,7 +3,7 @@
  * a lost line, a stopped server, an ended sign-in or a reload, in the order they were made, and done once.
  */
 import { useSyncExternalStore } from "react";
-import { inWords, words } from "../said/words";
+import { inWords, t, words } from "../said/words";
 import { currentSession, revisionHeld } from "./held";
 
 export interface Refusal {
@@ -369,7 +369,9 @@ function arrived(entry: Entry, answer: Response, told: Record<string, unknown>, 
 	} else if (entry.draft || !consumer) {
 		// Nothing typed is dropped: it stays as it is until it is put right or taken back.
 		entry.refused = {
-			title: told.said ? words(told.said) : String(told.title ?? `The server answered ${answer.status}.`),
+			title: told.said
+				? words(told.said)
+				: String(told.title ?? t("api-server-answered", { status: answer.status })),
 			field: (told.field as string | null) ?? null,
 			...(told.theirs ? { theirs: told.theirs as Record<string, unknown> } : {}),
 		};

@@ -2032,11 +2032,11 @@ export interface components {
         ActLine: {
             /** Format: date-time */
             at: string;
-            sentence: string;
+            sentence: components["schemas"]["Sentence"];
         };
         ActsOut: {
-            undo: string;
-            redo: string;
+            undo: components["schemas"]["Sentence"];
+            redo: components["schemas"]["Sentence"];
             trail: components["schemas"]["ActLine"][];
         };
         AgreeInRequest: {
@@ -2384,7 +2384,7 @@ export interface components {
                 [key: string]: "liked" | "neutral" | "disliked" | "vetoed";
             };
             jobs: components["schemas"]["BriefJob"][];
-            common: components["schemas"]["BriefJob"][];
+            common: components["schemas"]["CommonJobOut"][];
             makers: string[];
             /** Format: double */
             shop_stroke_price: number;
@@ -2683,6 +2683,30 @@ export interface components {
         ColumnsInRequest: {
             columns: string[];
         };
+        CommonJobOut: {
+            name: string;
+            kind: components["schemas"]["JobKind"];
+            /** Format: double */
+            distance_m: number;
+            /** Format: double */
+            carry_over_m: number | null;
+            /** Format: double */
+            width_m: number;
+            /** Format: double */
+            depth_m: number;
+            firmness: components["schemas"]["Firmness"];
+            /** Format: double */
+            uses_per_round: number;
+            course: string;
+            lie: string;
+            /** Format: double */
+            green_ft: number;
+            /** Format: double */
+            wind_mps: number;
+            /** Format: double */
+            wind_from_deg: number | null;
+            called: components["schemas"]["Sentence"];
+        };
         ComparisonOut: {
             metric: components["schemas"]["Metric"];
             better: string;
@@ -2718,7 +2742,7 @@ export interface components {
         };
         CourseCode: {
             code: number;
-            name: string;
+            name: components["schemas"]["Sentence"];
         };
         /** @enum {string} */
         CourseKindEnum: "home" | "trip" | "season";
@@ -3261,7 +3285,7 @@ export interface components {
         LinkLine: {
             code: number;
             word: string;
-            club: string;
+            club: components["schemas"]["Sentence"];
             detail: components["schemas"]["Sentence"];
             taped: boolean;
         };
@@ -4112,7 +4136,7 @@ export interface components {
             build: number | null;
             /** Format: double */
             bend_deg: number;
-            name: string;
+            name: components["schemas"]["Sentence"];
             sole: string;
             /** Format: double */
             bounce_deg: number | null;
@@ -4132,7 +4156,7 @@ export interface components {
             shaft_name: string;
         };
         SoleClubOut: {
-            name: string;
+            name: components["schemas"]["Sentence"];
             sole: string;
             /** Format: double */
             bounce_deg: number | null;
@@ -4524,9 +4548,9 @@ export interface components {
             id: number;
             /** Format: date-time */
             at: string;
-            who: string;
+            who: components["schemas"]["Sentence"];
             person: number | null;
-            sentence: string;
+            sentence: components["schemas"]["Sentence"];
             subject: string;
             session: number | null;
             customer: number | null;

@@ -1,124 +1,191 @@
+import { read } from "../said/words";
+
 /** Printed by `./hemicycle vocabulary` from the core: words, units and ranges. Not to be edited. */
-export const VOCABULARY = {
+export const VOCABULARY = read({
  "cautions": {
-  "bend": "2° at most unless the maker says otherwise; cast and hollow heads can crack. Eye protection; measure loft, lie and bounce again after.",
-  "shaft": "Heat, epoxy, solvent and dust: ventilate, wear gloves and eye protection, follow the maker’s data sheet."
+  "bend": {
+   "say": "caution-bending"
+  },
+  "shaft": {
+   "say": "caution-shaft-work"
+  }
  },
  "readings": {
   "club_speed_mps": {
-   "label": "Club speed",
+   "label": {
+    "say": "reading-club-speed-mps"
+   },
    "unit": "mph",
    "digits": 1,
    "scale": 0.44704
   },
   "ball_speed_mps": {
-   "label": "Ball speed",
+   "label": {
+    "say": "reading-ball-speed-mps"
+   },
    "unit": "mph",
    "digits": 1,
    "scale": 0.44704
   },
   "launch_deg": {
-   "label": "Launch angle",
+   "label": {
+    "say": "reading-launch-deg"
+   },
    "unit": "°",
    "digits": 1,
    "scale": 1.0
   },
   "direction_deg": {
-   "label": "Launch direction",
+   "label": {
+    "say": "reading-direction-deg"
+   },
    "unit": "°",
    "digits": 1,
    "scale": 1.0
   },
   "spin_rpm": {
-   "label": "Spin",
+   "label": {
+    "say": "reading-spin-rpm"
+   },
    "unit": "rpm",
    "digits": 0,
    "scale": 1.0
   },
   "axis_deg": {
-   "label": "Spin axis",
+   "label": {
+    "say": "reading-axis-deg"
+   },
    "unit": "°",
    "digits": 0,
    "scale": 1.0
   },
   "attack_deg": {
-   "label": "Attack angle",
+   "label": {
+    "say": "reading-attack-deg"
+   },
    "unit": "°",
    "digits": 1,
    "scale": 1.0
   },
   "path_deg": {
-   "label": "Club path",
+   "label": {
+    "say": "reading-path-deg"
+   },
    "unit": "°",
    "digits": 1,
    "scale": 1.0
   },
   "face_deg": {
-   "label": "Face angle",
+   "label": {
+    "say": "reading-face-deg"
+   },
    "unit": "°",
    "digits": 1,
    "scale": 1.0
   },
   "dynamic_loft_deg": {
-   "label": "Dynamic loft",
+   "label": {
+    "say": "reading-dynamic-loft-deg"
+   },
    "unit": "°",
    "digits": 1,
    "scale": 1.0
   },
   "carry_m": {
-   "label": "Carry",
+   "label": {
+    "say": "reading-carry-m"
+   },
    "unit": "yd",
    "digits": 0,
    "scale": 0.9144
   },
   "total_m": {
-   "label": "Total",
+   "label": {
+    "say": "reading-total-m"
+   },
    "unit": "yd",
    "digits": 0,
    "scale": 0.9144
   },
   "offline_m": {
-   "label": "Offline",
+   "label": {
+    "say": "reading-offline-m"
+   },
    "unit": "yd",
    "digits": 0,
    "scale": 0.9144
   },
   "peak_m": {
-   "label": "Peak height",
+   "label": {
+    "say": "reading-peak-m"
+   },
    "unit": "ft",
    "digits": 0,
    "scale": 0.3048
   },
   "landing_deg": {
-   "label": "Landing angle",
+   "label": {
+    "say": "reading-landing-deg"
+   },
    "unit": "°",
    "digits": 0,
    "scale": 1.0
   },
   "hang_s": {
-   "label": "Hang time",
+   "label": {
+    "say": "reading-hang-s"
+   },
    "unit": "s",
    "digits": 1,
    "scale": 1.0
   }
  },
  "rules": {
-  "roll_out": "Roll-out meets carry",
-  "carry_only": "Carry only",
-  "even_steps": "Even carry steps"
+  "roll_out": {
+   "say": "as-a-sentence",
+   "said": {
+    "say": "gap-rule-roll-out"
+   }
+  },
+  "carry_only": {
+   "say": "as-a-sentence",
+   "said": {
+    "say": "gap-rule-carry-only"
+   }
+  },
+  "even_steps": {
+   "say": "as-a-sentence",
+   "said": {
+    "say": "gap-rule-even-steps"
+   }
+  }
  },
  "shortRules": [
   "even_steps",
   "carry_only"
  ],
  "heads": {
-  "driver": "driver",
-  "fairway": "fairway wood",
-  "hybrid": "hybrid",
-  "utility": "utility iron",
-  "iron": "iron",
-  "wedge": "wedge",
-  "putter": "putter"
+  "driver": {
+   "say": "head-driver"
+  },
+  "fairway": {
+   "say": "head-fairway"
+  },
+  "hybrid": {
+   "say": "head-hybrid"
+  },
+  "utility": {
+   "say": "head-utility"
+  },
+  "iron": {
+   "say": "head-iron"
+  },
+  "wedge": {
+   "say": "head-wedge"
+  },
+  "putter": {
+   "say": "head-putter"
+  }
  },
  "fitted": [
   "fairway",
@@ -149,17 +216,59 @@ export const VOCABULARY = {
   "vetoed"
  ],
  "felt": {
-  "looks": "Looks, at address",
-  "sound": "Sound",
-  "feel": "Feel",
-  "trust": "Trust, standing over it",
-  "tee": "Trust, off the tee"
+  "looks": {
+   "say": "felt-asked-looks"
+  },
+  "sound": {
+   "say": "felt-asked-sound"
+  },
+  "feel": {
+   "say": "felt-asked-feel"
+  },
+  "trust": {
+   "say": "felt-asked-trust"
+  },
+  "tee": {
+   "say": "felt-asked-tee"
+  }
  },
  "round": [
-  "30 to 100 yd",
-  "100 to 150 yd",
-  "150 to 200 yd",
-  "200 to 240 yd"
+  {
+   "say": "round-band",
+   "low": {
+    "far": 27.432
+   },
+   "high": {
+    "far": 91.44
+   }
+  },
+  {
+   "say": "round-band",
+   "low": {
+    "far": 91.44
+   },
+   "high": {
+    "far": 137.16
+   }
+  },
+  {
+   "say": "round-band",
+   "low": {
+    "far": 137.16
+   },
+   "high": {
+    "far": 182.88
+   }
+  },
+  {
+   "say": "round-band",
+   "low": {
+    "far": 182.88
+   },
+   "high": {
+    "far": 219.456
+   }
+  }
  ],
  "modes": [
   "blind",
@@ -187,16 +296,24 @@ export const VOCABULARY = {
  ],
  "protocols": {
   "full_swing": {
-   "name": "Full swing",
-   "why": "Only stock shots count for what the club does by itself.",
+   "name": {
+    "say": "protocol-full-swing"
+   },
+   "why": {
+    "say": "protocol-only-stock-shots-count"
+   },
    "intents": [
     "stock"
    ],
    "shots": 6
   },
   "shaped": {
-   "name": "Shaped shots",
-   "why": "Others are kept beside them, as what it can be made to do.",
+   "name": {
+    "say": "protocol-shaped-shots"
+   },
+   "why": {
+    "say": "protocol-others-kept-beside-them"
+   },
    "intents": [
     "low",
     "high",
@@ -206,8 +323,12 @@ export const VOCABULARY = {
    "shots": 3
   },
   "effort": {
-   "name": "Effort",
-   "why": "Kept beside the stock swing: what easing off or hitting hard gains or costs.",
+   "name": {
+    "say": "protocol-effort"
+   },
+   "why": {
+    "say": "protocol-effort-why"
+   },
    "intents": [
     "eased",
     "hard"
@@ -215,40 +336,60 @@ export const VOCABULARY = {
    "shots": 3
   },
   "yardage": {
-   "name": "A yardage by name",
-   "why": "Asked to carry so far with this club, eased or gripped down. Kept apart from its stock swing.",
+   "name": {
+    "say": "protocol-yardage-name"
+   },
+   "why": {
+    "say": "protocol-asked-carry-so-far"
+   },
    "intents": [
     "yardage"
    ],
    "shots": 3
   },
   "part_swing": {
-   "name": "Part swings",
-   "why": "Each wedge full, three-quarter, half and to any hour of the clock: the distance card.",
+   "name": {
+    "say": "protocol-part-swings"
+   },
+   "why": {
+    "say": "protocol-each-wedge-full-three"
+   },
    "intents": [
     "stock"
    ],
    "shots": 3
   },
   "grooves": {
-   "name": "Grooves",
-   "why": "An old wedge beside a fresh one of its loft, short, dry and wet: what the wear costs.",
+   "name": {
+    "say": "protocol-grooves"
+   },
+   "why": {
+    "say": "protocol-old-wedge-beside-fresh"
+   },
    "intents": [
     "stock"
    ],
    "shots": 5
   },
   "stop": {
-   "name": "Stop test",
-   "why": "One target, each wedge: where it lands, where it stops, and how far short it must land.",
+   "name": {
+    "say": "protocol-stop-test"
+   },
+   "why": {
+    "say": "protocol-one-target-each-wedge"
+   },
    "intents": [
     "stock"
    ],
    "shots": 3
   },
   "sole": {
-   "name": "Sole test",
-   "why": "Two to five soles of one loft, blind, from the lies the player meets: which one he likes best.",
+   "name": {
+    "say": "protocol-sole-test"
+   },
+   "why": {
+    "say": "protocol-two-five-soles-one"
+   },
    "intents": [
     "stock"
    ],
@@ -276,9 +417,15 @@ export const VOCABULARY = {
    "certain"
   ],
   "controls": {
-   "fresh": "a fresh copy of the sole played now",
-   "nearest": "the sole nearest to the one played now",
-   "own": "the player’s own club"
+   "fresh": {
+    "say": "control-fresh"
+   },
+   "nearest": {
+    "say": "control-nearest"
+   },
+   "own": {
+    "say": "control-own"
+   }
   },
   "soles": [
    2,
@@ -334,13 +481,30 @@ export const VOCABULARY = {
   "face_deg"
  ],
  "lengths": {
-  "full": "full",
-  "comfortable": "comfortable",
-  "three_quarter": "three-quarter",
-  "half": "half",
-  "7:30": "to 7:30",
-  "9:00": "to 9:00",
-  "10:30": "to 10:30"
+  "full": {
+   "say": "swing-full"
+  },
+  "comfortable": {
+   "say": "swing-comfortable"
+  },
+  "three_quarter": {
+   "say": "swing-three-quarter"
+  },
+  "half": {
+   "say": "swing-half"
+  },
+  "7:30": {
+   "say": "swing-to",
+   "clock": "7:30"
+  },
+  "9:00": {
+   "say": "swing-to",
+   "clock": "9:00"
+  },
+  "10:30": {
+   "say": "swing-to",
+   "clock": "10:30"
+  }
  },
  "balls": [
   "own",
@@ -361,23 +525,53 @@ export const VOCABULARY = {
   "lob"
  ],
  "wedgeWishes": {
-  "even": "even steps",
-  "lower": "lower flight, more spin",
-  "stop": "more stop on short shots",
-  "fewer": "fewer wedges",
-  "fresh": "the same but fresh",
-  "trip": "a trip with another set"
+  "even": {
+   "say": "wedge-wish-even"
+  },
+  "lower": {
+   "say": "wedge-wish-lower"
+  },
+  "stop": {
+   "say": "wedge-wish-stop"
+  },
+  "fewer": {
+   "say": "wedge-wish-fewer"
+  },
+  "fresh": {
+   "say": "wedge-wish-fresh"
+  },
+  "trip": {
+   "say": "wedge-wish-trip"
+  }
  },
  "complaints": {
-  "runs_out": "it does not stop",
-  "balloons": "it flies too high",
-  "digs": "it digs",
-  "thin": "it is thinned",
-  "sand": "it stays in the sand",
-  "distance": "its distance varies",
-  "gap": "its step is wrong",
-  "line": "it goes off line",
-  "worn": "its grooves are gone"
+  "runs_out": {
+   "say": "complaint-runs-out"
+  },
+  "balloons": {
+   "say": "complaint-balloons"
+  },
+  "digs": {
+   "say": "complaint-digs"
+  },
+  "thin": {
+   "say": "complaint-thin"
+  },
+  "sand": {
+   "say": "complaint-sand"
+  },
+  "distance": {
+   "say": "complaint-distance"
+  },
+  "gap": {
+   "say": "complaint-gap"
+  },
+  "line": {
+   "say": "complaint-line"
+  },
+  "worn": {
+   "say": "complaint-worn"
+  }
  },
  "finishes": [
   "raw",
@@ -385,13 +579,23 @@ export const VOCABULARY = {
   "coated"
  ],
  "deliveries": {
-  "steep": "deep divots",
-  "middling": "divots of a usual depth",
-  "shallow": "hardly a divot"
+  "steep": {
+   "say": "divots-steep"
+  },
+  "middling": {
+   "say": "divots-middling"
+  },
+  "shallow": {
+   "say": "divots-shallow"
+  }
  },
  "schools": {
-  "shortest": "Shortest first: the most lofted wedge plays the widest set of shots, so its sole and loft come first and the rest is cut up to the set wedge.",
-  "set_wedge": "From the set wedge down: its carry is the one that is there, and each wedge steps down from it."
+  "shortest": {
+   "say": "wedges-shortest-first-most-lofted"
+  },
+  "set_wedge": {
+   "say": "wedges-from-set-wedge-down"
+  }
  },
  "lies": [
   "mat",
@@ -417,5 +621,249 @@ export const VOCABULARY = {
  "step": {
   "leastM": 2.7432,
   "mostM": 36.576
+ },
+ "terms": {
+  "lie": {
+   "mat": {
+    "say": "lie-mat"
+   },
+   "tee": {
+    "say": "lie-tee"
+   },
+   "fairway": {
+    "say": "lie-fairway"
+   },
+   "tight": {
+    "say": "lie-tight"
+   },
+   "soft": {
+    "say": "lie-soft"
+   },
+   "semi_rough": {
+    "say": "lie-semi-rough"
+   },
+   "rough": {
+    "say": "lie-rough"
+   },
+   "sand": {
+    "say": "lie-sand"
+   },
+   "slope": {
+    "say": "lie-slope"
+   },
+   "wet": {
+    "say": "lie-wet"
+   }
+  },
+  "firmness": {
+   "soft": {
+    "say": "firmness-soft"
+   },
+   "medium": {
+    "say": "firmness-medium"
+   },
+   "firm": {
+    "say": "firmness-firm"
+   }
+  },
+  "intent": {
+   "stock": {
+    "say": "intent-stock"
+   },
+   "low": {
+    "say": "intent-low"
+   },
+   "high": {
+    "say": "intent-high"
+   },
+   "draw": {
+    "say": "intent-draw"
+   },
+   "fade": {
+    "say": "intent-fade"
+   },
+   "eased": {
+    "say": "intent-eased"
+   },
+   "hard": {
+    "say": "intent-hard"
+   },
+   "yardage": {
+    "say": "intent-yardage"
+   }
+  },
+  "strike": {
+   "toe": {
+    "say": "strike-toe"
+   },
+   "heel": {
+    "say": "strike-heel"
+   },
+   "high": {
+    "say": "strike-high"
+   },
+   "low": {
+    "say": "strike-low"
+   },
+   "thin": {
+    "say": "strike-thin"
+   },
+   "fat": {
+    "say": "strike-fat"
+   }
+  },
+  "ball": {
+   "own": {
+    "say": "ball-own"
+   },
+   "hard": {
+    "say": "ball-hard"
+   },
+   "range": {
+    "say": "ball-range"
+   }
+  },
+  "finish": {
+   "raw": {
+    "say": "finish-raw"
+   },
+   "plated": {
+    "say": "finish-plated"
+   },
+   "coated": {
+    "say": "finish-coated"
+   }
+  },
+  "wear": {
+   "fresh": {
+    "say": "wear-fresh"
+   },
+   "some": {
+    "say": "wear-some"
+   },
+   "worn": {
+    "say": "wear-worn"
+   }
+  },
+  "use": {
+   "full": {
+    "say": "wedge-use-full"
+   },
+   "part": {
+    "say": "wedge-use-part"
+   },
+   "pitch": {
+    "say": "wedge-use-pitch"
+   },
+   "chip": {
+    "say": "wedge-use-chip"
+   },
+   "sand": {
+    "say": "wedge-use-sand"
+   },
+   "lob": {
+    "say": "wedge-use-lob"
+   }
+  },
+  "liking": {
+   "liked": {
+    "say": "liking-liked"
+   },
+   "neutral": {
+    "say": "liking-neutral"
+   },
+   "disliked": {
+    "say": "liking-disliked"
+   },
+   "vetoed": {
+    "say": "liking-vetoed"
+   }
+  },
+  "made": {
+   "unknown": {
+    "say": "made-unknown"
+   },
+   "forged": {
+    "say": "made-forged"
+   },
+   "cast": {
+    "say": "made-cast"
+   },
+   "hollow": {
+    "say": "made-hollow"
+   }
+  },
+  "source": {
+   "measured": {
+    "say": "source-measured"
+   },
+   "modelled": {
+    "say": "source-modelled"
+   },
+   "computed": {
+    "say": "source-computed"
+   }
+  },
+  "surface": {
+   "mat": {
+    "say": "surface-mat"
+   },
+   "grass tee": {
+    "say": "surface-grass-tee"
+   }
+  },
+  "side": {
+   "right": {
+    "say": "side-right"
+   },
+   "left": {
+    "say": "side-left"
+   },
+   "both": {
+    "say": "side-both"
+   }
+  },
+  "sole-width": {
+   "wide": {
+    "say": "sole-width-wide"
+   },
+   "medium": {
+    "say": "sole-width-medium"
+   },
+   "narrow": {
+    "say": "sole-width-narrow"
+   }
+  },
+  "worth": {
+   "yardages": {
+    "say": "worth-yardages"
+   },
+   "jobs": {
+    "say": "worth-jobs"
+   },
+   "fear": {
+    "say": "worth-fear"
+   },
+   "price": {
+    "say": "worth-price"
+   }
+  },
+  "counted": {
+   "shots": {
+    "say": "counted-shots"
+   },
+   "shots a round": {
+    "say": "counted-shots-a-round"
+   },
+   "strokes": {
+    "say": "counted-strokes"
+   },
+   "strokes a round": {
+    "say": "counted-strokes-a-round"
+   },
+   "money": {
+    "say": "counted-money"
+   }
+  }
  }
-} as const;
+} as const);

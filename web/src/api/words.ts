@@ -11,3 +11,7 @@ interface Protocol {
 }
 export const PROTOCOLS: Record<ProtocolKey, Protocol> = VOCABULARY.protocols;
 export const protocolKeys = Object.keys(PROTOCOLS) as ProtocolKey[];
+
+/** What a code of a closed list is called: a lie, a ball, a finish. */
+export const termOf = (kind: keyof typeof VOCABULARY.terms, code: string): string =>
+	(VOCABULARY.terms[kind] as Record<string, string>)[code.replace("-", "_")] ?? code;

@@ -9,6 +9,7 @@ import { keep } from "../api/session";
 import { useCommands, useOwnKeys } from "../commands/commands";
 import { Desk } from "../places/desk/Desk";
 import { keepUnits } from "../said/units";
+import { t } from "../said/words";
 import { Broken } from "../ui/Broken";
 import { forgetDrafts } from "../ui/draft";
 import { InShop } from "../ui/inShop";
@@ -47,13 +48,20 @@ export function App() {
 		staleTime: Number.POSITIVE_INFINITY,
 	});
 	useCommands("app", [
-		{ id: "help", name: "Keys", keys: "?", shown: "?", group: "Everywhere", run: () => setHelp(true) },
+		{
+			id: "help",
+			name: t("label-keys"),
+			keys: "?",
+			shown: "?",
+			group: t("label-everywhere"),
+			run: () => setHelp(true),
+		},
 		{
 			id: "theme",
-			name: theme === "chalk" ? "Dark screen" : "Light screen",
+			name: theme === "chalk" ? t("app-dark-screen") : t("app-light-screen"),
 			keys: "\\",
 			shown: "\\",
-			group: "Everywhere",
+			group: t("label-everywhere"),
 			run: turnTheme,
 		},
 	]);
@@ -95,7 +103,7 @@ export function App() {
 			</main>
 		);
 	const known = last.current;
-	if (!opened || (!me.data && !known)) return <Waiting what="the shop" />;
+	if (!opened || (!me.data && !known)) return <Waiting what={t("label-the-shop")} />;
 	const signedIn = (data: Me) => {
 		// Somebody else begins anew: nothing of what is on this screen is theirs.
 		if (known && data.username !== known.username) {
@@ -105,7 +113,7 @@ export function App() {
 		queries.setQueryData(["me"], data);
 		void queries.invalidateQueries({ predicate: (query) => query.queryKey[0] !== "me" });
 	};
-	if (at.pathname === "/open" && me.data) return later("the first page", <Opening me={me.data} />);
+	if (at.pathname === "/open" && me.data) return later(t("app-first-page"), <Opening me={me.data} />);
 	if (!known) return <SignIn empty={me.data?.can_open ?? false} onSignedIn={signedIn} />;
 	const signOut = async () => {
 		await got(client.POST("/api/sign-out"));
@@ -121,20 +129,20 @@ export function App() {
 					// Whoever assists hands clubs and types shots.
 					<Routes>
 						<Route path="/" element={<Desk me={known} onSignOut={signOut} onHelp={() => setHelp(true)} />} />
-						<Route path="/sessions/:id/pad" element={later("the pad", <Pad me={known} />)} />
+						<Route path="/sessions/:id/pad" element={later(t("label-the-pad"), <Pad me={known} />)} />
 						<Route path="/you" element={later("you", <YouPage />)} />
 						<Route path="*" element={<Navigate to="/" replace />} />
 					</Routes>
 				) : (
 					<Routes>
 						<Route path="/" element={<Desk me={known} onSignOut={signOut} onHelp={() => setHelp(true)} />} />
-						<Route path="/shop" element={later("the shop", <Shop />)} />
-						<Route path="/rack" element={later("the rack", <Rack />)} />
-						<Route path="/customers/:id" element={later("the customer", <Customer />)} />
-						<Route path="/sessions/:id/page" element={later("the page", <CustomerPage />)} />
-						<Route path="/sessions/:id/card" element={later("the card", <CardPage />)} />
-						<Route path="/sessions/:id/soles" element={later("the soles", <SoleSetUp />)} />
-						<Route path="/sessions/:id/pad" element={later("the pad", <Pad me={known} />)} />
+						<Route path="/shop" element={later(t("label-the-shop"), <Shop />)} />
+						<Route path="/rack" element={later(t("label-the-rack"), <Rack />)} />
+						<Route path="/customers/:id" element={later(t("label-the-customer"), <Customer />)} />
+						<Route path="/sessions/:id/page" element={later(t("label-the-page"), <CustomerPage />)} />
+						<Route path="/sessions/:id/card" element={later(t("label-the-card"), <CardPage />)} />
+						<Route path="/sessions/:id/soles" element={later(t("app-the-soles"), <SoleSetUp />)} />
+						<Route path="/sessions/:id/pad" element={later(t("label-the-pad"), <Pad me={known} />)} />
 						<Route path="/sessions/:id/:place" element={<SessionFrame onHelp={() => setHelp(true)} />} />
 						<Route path="/sessions/:id" element={<Navigate to="brief" replace />} />
 						<Route path="*" element={<Navigate to="/" replace />} />

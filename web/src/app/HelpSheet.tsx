@@ -3,6 +3,7 @@ import { useMutation } from "@tanstack/react-query";
 import { useEffect, useRef, useState } from "react";
 import { client, got } from "../api/client";
 import { type Command, type OwnKeys, useAllCommands, useOwnKeys } from "../commands/commands";
+import { t } from "../said/words";
 import { Said } from "../ui/Said";
 
 export function HelpSheet({ open, onClose }: { open: boolean; onClose: () => void }) {
@@ -30,10 +31,10 @@ export function HelpSheet({ open, onClose }: { open: boolean; onClose: () => voi
 		setAsked(null);
 	};
 	return (
-		<dialog ref={dialog} className="modal" onClose={onClose} aria-label="Keys">
+		<dialog ref={dialog} className="modal" onClose={onClose} aria-label={t("label-keys")}>
 			<div className="modal-box max-w-3xl">
 				<div className="mb-3 flex flex-wrap items-center gap-x-6 gap-y-2">
-					<h2 className="flex-1 text-xl">Keys</h2>
+					<h2 className="flex-1 text-xl">{t("label-keys")}</h2>
 					<label className="flex min-h-11 cursor-pointer items-center gap-2">
 						<input
 							type="checkbox"
@@ -41,17 +42,15 @@ export function HelpSheet({ open, onClose }: { open: boolean; onClose: () => voi
 							checked={!own.off}
 							onChange={(event) => save.mutate({ ...own, off: !event.target.checked })}
 						/>
-						Keys act
+						{t("app-keys-act")}
 					</label>
 					{Object.keys(own.changed).length > 0 && (
 						<button type="button" className="btn h-11" onClick={() => save.mutate({ ...own, changed: {} })}>
-							All as shipped
+							{t("app-all-as-shipped")}
 						</button>
 					)}
 				</div>
-				<p className="quiet mb-3 text-sm">
-					Press a key here to give its command another one. They are yours, wherever you sign in.
-				</p>
+				<p className="quiet mb-3 text-sm">{t("app-press-key-here-give-its")}</p>
 				<Said error={save.error} />
 				<div className="columns-2 gap-8">
 					{groups.map((group) => (
@@ -74,7 +73,10 @@ export function HelpSheet({ open, onClose }: { open: boolean; onClose: () => voi
 												<button
 													type="button"
 													className="key min-h-8 min-w-8 cursor-pointer"
-													aria-label={`${each.name}: ${each.shown || "no key"}. Change`}
+													aria-label={t("app-change", {
+														name: each.name,
+														shown: each.shown || t("app-no-key"),
+													})}
 													disabled={own.off}
 													onClick={() => setAsked(each.id)}
 												>
@@ -90,7 +92,7 @@ export function HelpSheet({ open, onClose }: { open: boolean; onClose: () => voi
 				</div>
 				<form method="dialog" className="mt-2 text-right">
 					<button type="submit" className="btn">
-						Close
+						{t("label-close")}
 					</button>
 				</form>
 			</div>
@@ -116,7 +118,7 @@ function NewKey({ taken, onKey, onLeave }: NewKeyProps) {
 			ref={field}
 			type="button"
 			className="key min-h-8 cursor-pointer"
-			aria-label="Press the new key, Backspace for none, Escape to leave it"
+			aria-label={t("app-press-new-key-backspace-for")}
 			onBlur={onLeave}
 			onKeyDown={(event) => {
 				if (event.key === "Tab" || event.ctrlKey || event.metaKey || event.altKey) return;
@@ -127,11 +129,11 @@ function NewKey({ taken, onKey, onLeave }: NewKeyProps) {
 				if (key === "backspace" || key === "delete") return onKey("");
 				if (key.length !== 1 || key === " ") return;
 				const other = taken(key);
-				if (other) setSaid(`${event.key.toUpperCase()} is ${other}`);
+				if (other) setSaid(t("app-is", { key: event.key.toUpperCase(), other }));
 				else onKey(key);
 			}}
 		>
-			{said || "press a key"}
+			{said || t("app-press-key")}
 		</button>
 	);
 }

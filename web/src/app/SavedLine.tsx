@@ -1,13 +1,15 @@
 /** Whether what was changed here is on the server: saved, on its way, or waiting for the line. */
 import { useIsMutating } from "@tanstack/react-query";
 import { forget, useLine } from "../api/outbox";
+import { t } from "../said/words";
 
 const clock = (at: number) =>
 	new Date(at).toLocaleTimeString("en-GB", { hour: "2-digit", minute: "2-digit" });
 
 export function SavedLine() {
 	const line = useLine();
-	const many = line.waiting === 1 ? "1 change waits" : `${line.waiting} changes wait`;
+	const many =
+		line.waiting === 1 ? t("app-1-change-waits") : t("app-changes-wait", { waiting: line.waiting });
 	// What goes straight to the server counts too: every act shows that it is on its way.
 	const going = useIsMutating() > 0;
 	const held = line.waiting > 0 && (line.lost || line.signedOut);
@@ -17,10 +19,10 @@ export function SavedLine() {
 			className={`w-26 shrink-0 text-right text-[13px] leading-tight ${held ? "hole-text font-semibold" : "quiet"}`}
 		>
 			{held
-				? `${many} for the line`
+				? t("app-for-line", { many })
 				: line.waiting > 0 || going
-					? "Saving"
-					: line.savedAt && `Saved ${clock(line.savedAt)}`}
+					? t("app-saving")
+					: line.savedAt && t("app-saved", { savedAt: clock(line.savedAt) })}
 		</p>
 	);
 }
@@ -35,10 +37,10 @@ export function RefusedLate() {
 			className="flex items-center gap-3 border-b border-base-300 bg-base-100 px-4 py-1"
 		>
 			<p className="hole-text flex-1 font-semibold">
-				A change made before could not be saved: {entry.refused?.title}
+				{t("app-change-made-before-could-not", { title: entry.refused?.title })}
 			</p>
 			<button type="button" className="btn h-10" onClick={() => forget(entry)}>
-				Leave it
+				{t("label-leave-it")}
 			</button>
 		</div>
 	));

@@ -7,12 +7,14 @@ import { ErrorBoundary } from "react-error-boundary";
 import { Link, Navigate, useNavigate, useParams } from "react-router";
 import { client, got, type Session } from "../api/client";
 import { useChange, useLive, useSession } from "../api/session";
+import { termOf } from "../api/words";
 import { useCommands } from "../commands/commands";
 import { Bag } from "../places/bag/Bag";
 import { Bay } from "../places/bay/Bay";
 import { Bench } from "../places/bench/Bench";
 import { Brief } from "../places/brief/Brief";
 import { Handover } from "../places/handover/Handover";
+import { t } from "../said/words";
 import { isClosed } from "../session/closed";
 import { Broken } from "../ui/Broken";
 import { Mark } from "../ui/Mark";
@@ -39,14 +41,14 @@ function TryOutLine({ session }: { session: Session }) {
 	});
 	return (
 		<p className="no-print flex flex-wrap items-center gap-3 bg-base-300 px-4 py-1 text-sm">
-			<span>A try-out: nobody, hit by the stand-in monitor. Nothing is learned from it.</span>
+			<span>{t("app-try-out-nobody-hit-by")}</span>
 			<button
 				type="button"
 				className="btn btn-sm h-9"
 				disabled={away.isPending}
 				onClick={() => away.mutate()}
 			>
-				Throw it away
+				{t("app-throw-away")}
 			</button>
 			<Said error={away.error} />
 		</p>
@@ -54,11 +56,11 @@ function TryOutLine({ session }: { session: Session }) {
 }
 
 const PLACES = [
-	{ id: "brief", name: "Brief", view: Brief },
-	{ id: "bag", name: "Bag", view: Bag },
-	{ id: "bay", name: "Bay", view: Bay },
-	{ id: "bench", name: "Bench", view: Bench },
-	{ id: "handover", name: "Handover", view: Handover },
+	{ id: "brief", name: t("app-brief"), view: Brief },
+	{ id: "bag", name: t("label-bag"), view: Bag },
+	{ id: "bay", name: t("label-bay"), view: Bay },
+	{ id: "bench", name: t("app-bench"), view: Bench },
+	{ id: "handover", name: t("app-handover"), view: Handover },
 ] as const;
 
 export function SessionFrame({ onHelp }: { onHelp: () => void }) {
@@ -70,12 +72,12 @@ export function SessionFrame({ onHelp }: { onHelp: () => void }) {
 			<main className="space-y-4 p-8">
 				<Said error={session.error} />
 				<Link to="/" className="btn">
-					To the desk
+					{t("label-to-the-desk")}
 				</Link>
 			</main>
 		);
 	}
-	if (!session.data) return <Waiting what="the session" />;
+	if (!session.data) return <Waiting what={t("label-the-session")} />;
 	if (!PLACES.some((each) => each.id === place)) return <Navigate to={`/sessions/${id}/brief`} replace />;
 	return <Frame key={id} session={session.data} place={place} onHelp={onHelp} />;
 }
@@ -96,18 +98,25 @@ function Frame({ session, place, onHelp }: { session: Session; place: string; on
 			name: each.name,
 			keys: String(index + 1),
 			shown: String(index + 1),
-			group: "Places",
+			group: t("app-places"),
 			run: () => void navigate(`/sessions/${session.id}/${each.id}`),
 		})),
-		{ id: "desk", name: "Desk", keys: "0", shown: "0", group: "Places", run: () => void navigate("/") },
+		{
+			id: "desk",
+			name: t("label-desk"),
+			keys: "0",
+			shown: "0",
+			group: t("app-places"),
+			run: () => void navigate("/"),
+		},
 	]);
 	const seen = change.seen(session);
 	const View = PLACES.find((each) => each.id === place)?.view ?? Brief;
-	const where = `${session.bay_name}, ${session.surface}${session.indoor ? ", indoor" : ""}`;
+	const where = `${session.bay_name}, ${termOf("surface", session.surface)}${session.indoor ? t("label-indoor") : ""}`;
 	return (
 		<div className="flex h-dvh flex-col">
 			<header className="no-print flex min-h-13 items-center gap-4 border-b border-base-300 bg-base-100 px-4">
-				<Link to="/" aria-label="To the desk" className="py-2">
+				<Link to="/" aria-label={t("label-to-the-desk")} className="py-2">
 					<Mark />
 				</Link>
 				<div className="min-w-0 flex-1">
@@ -123,10 +132,10 @@ function Frame({ session, place, onHelp }: { session: Session; place: string; on
 							year: "numeric",
 						})}{" "}
 						· {where}
-						{session.customer.hand === "left" ? " · left-handed" : ""}
+						{session.customer.hand === "left" ? ` ${t("app-left-handed")}` : ""}
 					</p>
 				</div>
-				<nav className="flex gap-1" aria-label="Places of the session">
+				<nav className="flex gap-1" aria-label={t("app-places-session")}>
 					{PLACES.map((each, index) => (
 						<Link
 							key={each.id}
@@ -143,20 +152,25 @@ function Frame({ session, place, onHelp }: { session: Session; place: string; on
 				</nav>
 				<UndoRedo session={seen} act={change.act} busy={change.isPending} />
 				<SavedLine />
-				<button type="button" className="p-2" aria-label="Light or dark screen" onClick={turnTheme}>
+				<button
+					type="button"
+					className="p-2"
+					aria-label={t("label-light-or-dark-screen")}
+					onClick={turnTheme}
+				>
 					<SunMoon size={19} />
 				</button>
-				<button type="button" className="p-2" aria-label="Keys" onClick={onHelp}>
+				<button type="button" className="p-2" aria-label={t("label-keys")} onClick={onHelp}>
 					<CircleHelp size={19} />
 				</button>
 			</header>
 			{isClosed(session) && (session.status === "erased" || place !== "handover") && (
 				<p className="bg-base-300 px-4 py-1.5 text-sm">
 					{session.status === "erased"
-						? "This customer was erased. The visit stays as figures and takes nothing in."
+						? t("app-customer-erased-visit-stays-as")
 						: session.frozen
-							? "This session is agreed. It is shown as it was and does not change."
-							: "This session was agreed before its figures were kept. They are worked out anew; what was recommended is as it was."}
+							? t("app-session-agreed-shown-as-does")
+							: t("app-session-agreed-before-its-figures")}
 				</p>
 			)}
 			{session.customer.try_out && session.status !== "erased" && <TryOutLine session={session} />}

@@ -2,6 +2,7 @@ import { useMutation } from "@tanstack/react-query";
 import { useEffect, useRef } from "react";
 import { useForm } from "react-hook-form";
 import { client, got, type Me } from "../api/client";
+import { t } from "../said/words";
 import { Mark } from "../ui/Mark";
 import { Said } from "../ui/Said";
 
@@ -20,7 +21,7 @@ function Entry({ name = "", onSignedIn }: { name?: string; onSignedIn: (me: Me) 
 	return (
 		<form className="space-y-5" onSubmit={form.handleSubmit((fields) => signIn.mutate(fields))}>
 			<label className="block">
-				<span className="quiet text-sm">Name</span>
+				<span className="quiet text-sm">{t("label-name")}</span>
 				<input
 					className="input h-12 w-full text-lg"
 					autoComplete="username"
@@ -29,7 +30,7 @@ function Entry({ name = "", onSignedIn }: { name?: string; onSignedIn: (me: Me) 
 				/>
 			</label>
 			<label className="block">
-				<span className="quiet text-sm">Password</span>
+				<span className="quiet text-sm">{t("app-password")}</span>
 				<input
 					className="input h-12 w-full text-lg"
 					type="password"
@@ -42,7 +43,7 @@ function Entry({ name = "", onSignedIn }: { name?: string; onSignedIn: (me: Me) 
 			</label>
 			<Said error={signIn.error} />
 			<button type="submit" className="btn btn-primary h-12 w-full text-lg" disabled={signIn.isPending}>
-				Sign in
+				{t("app-sign-in")}
 			</button>
 		</form>
 	);
@@ -55,15 +56,11 @@ export function SignIn({ empty, onSignedIn }: { empty: boolean; onSignedIn: (me:
 			<div className="w-full max-w-sm space-y-5">
 				<div className="flex items-center gap-3">
 					<Mark />
-					<h1 className="text-3xl">Hemicycle</h1>
+					<h1 className="text-3xl">{t("app-hemicycle")}</h1>
 				</div>
-				<p className="quiet">
-					Find the hole in the bag, fit the club that fills it, and know how sure you are.
-				</p>
+				<p className="quiet">{t("app-find-hole-bag-fit-club")}</p>
 				{empty && (
-					<p className="border-l-4 border-base-content py-1 pl-3">
-						No shop is here yet. The start command shows the address that opens yours.
-					</p>
+					<p className="border-l-4 border-base-content py-1 pl-3">{t("app-no-shop-here-yet-start")}</p>
 				)}
 				<Entry onSignedIn={onSignedIn} />
 			</div>
@@ -83,12 +80,12 @@ export function SignInOver({ name, onSignedIn }: { name: string; onSignedIn: (me
 		<dialog
 			ref={dialog}
 			className="modal"
-			aria-label="Sign in again"
+			aria-label={t("app-sign-again")}
 			onCancel={(event) => event.preventDefault()}
 		>
 			<div className="modal-box max-w-sm space-y-4">
-				<h2 className="text-xl">Sign in again</h2>
-				<p className="quiet">Your sign-in has ended. What is on the screen stays, and goes on from here.</p>
+				<h2 className="text-xl">{t("app-sign-again")}</h2>
+				<p className="quiet">{t("app-your-sign-has-ended-what")}</p>
 				<Entry name={name} onSignedIn={onSignedIn} />
 			</div>
 		</dialog>

@@ -1,4 +1,5 @@
 /** One thing that a test asks for: how many of it are hit, a touch to hit it next. */
+import { t } from "../said/words";
 export function TaskButton({
 	name,
 	done,
@@ -19,11 +20,11 @@ export function TaskButton({
 			type="button"
 			className={`btn h-11 w-20 font-normal ${now ? "btn-primary" : "border-base-300 bg-base-100"}`}
 			aria-pressed={now}
-			aria-label={`${name}, ${done} of ${wanted}`}
+			aria-label={t("taskbutton-of", { name, done, wanted })}
 			disabled={agreed}
 			onClick={onHit}
 		>
-			<span className="num">{done >= wanted ? `${done} ✓` : `${done} of ${wanted}`}</span>
+			<span className="num">{done >= wanted ? `${done} ✓` : t("taskbutton-of-2", { done, wanted })}</span>
 		</button>
 	);
 }

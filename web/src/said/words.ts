@@ -8,10 +8,10 @@ import {
 	type FluentVariable,
 } from "@fluent/bundle";
 import { MINUS } from "./figures";
-import { accented } from "./pseudo";
+import { accented, PSEUDO } from "./pseudo";
 import { figureOf, KINDS, type Kind, type Quantity, unit, written } from "./units";
 
-const FILES = import.meta.glob<string>("../../../core/hemicycle_core/said/en/*.ftl", {
+const FILES = import.meta.glob<string>("../../../core/hemicycle_core/said/en/**/*.ftl", {
 	query: "?raw",
 	import: "default",
 	eager: true,
@@ -59,7 +59,17 @@ function made(pseudo: boolean): FluentBundle {
 	return bundle;
 }
 
-let bundle = made(false);
+const SWITCH = "language";
+/** The made-up language is a switch of this device, for those who try the product. */
+function wished(): boolean {
+	try {
+		return localStorage.getItem(SWITCH) === PSEUDO;
+	} catch {
+		return false;
+	}
+}
+
+let bundle = made(wished());
 /** Read in the machine-made language that shows what is not in the catalogue. */
 export function speakPseudo(wanted: boolean) {
 	bundle = made(wanted);
@@ -76,6 +86,7 @@ export const isSaid = (data: unknown): data is Said =>
 function given(data: unknown): FluentVariable {
 	if (typeof data === "number") return new Count(data);
 	if (isSaid(data)) return words(data);
+	if (typeof data === "boolean") return "";
 	if (typeof data !== "object" || data === null) return String(data ?? "");
 	const kind = Object.keys(data).find((key) => KINDS.has(key)) as Kind | undefined;
 	if (!kind) return "";
@@ -98,6 +109,15 @@ export function words(said: unknown): string {
 	if (Array.isArray(say)) return say.map(words).join(glue);
 	return t(String(say), values);
 }
+
+/** What data that holds sentences is once they are in words. */
+type InWords<T> = T extends { say: unknown }
+	? string
+	: T extends object
+		? { [K in keyof T]: InWords<T[K]> }
+		: T;
+/** Data of this code, with every sentence of it in words. */
+export const read = <T>(data: T): InWords<T> => inWords(data) as InWords<T>;
 
 /** An answer with every sentence of it in words. */
 export function inWords<T>(data: T): T {

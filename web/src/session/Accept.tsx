@@ -2,6 +2,7 @@
 
 import type { Build, Session } from "../api/client";
 import { change } from "../api/session";
+import { t } from "../said/words";
 import { isClosed } from "./closed";
 import type { PlaceProps } from "./place";
 
@@ -19,7 +20,7 @@ export function Accept({
 			disabled={busy}
 			onClick={() => act(() => change.accepted(build.id, !build.accepted))}
 		>
-			{build.accepted ? "Take out of the bag again" : "Into the bag for now"}
+			{build.accepted ? t("session-take-out-bag-again") : t("session-into-bag-for-now")}
 		</button>
 	);
 }

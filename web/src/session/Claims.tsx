@@ -1,13 +1,14 @@
 /** What bothers the player, answered by what was measured. */
 import type { Bench } from "../api/client";
+import { t } from "../said/words";
 
-const BECAME = { true: "so", not_so: "not so", open: "open" } as const;
+const BECAME = { true: t("session-so"), not_so: t("session-not-so"), open: t("label-open") } as const;
 
 export function Claims({ claims }: { claims: Bench["claims"] }) {
 	if (claims.length === 0) return null;
 	return (
-		<section className="mt-4" aria-label="What bothers the player">
-			<h3 className="mb-1">What bothers the player, answered</h3>
+		<section className="mt-4" aria-label={t("session-what-bothers-player")}>
+			<h3 className="mb-1">{t("session-what-bothers-player-answered")}</h3>
 			<ul className="space-y-1 text-[15px]">
 				{claims.map((each) => (
 					<li key={each.sentence} className="flex gap-2">

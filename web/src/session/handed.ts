@@ -1,7 +1,10 @@
 /** A club taken in hand as it looks at once, until the server has said so. */
 import type { Session } from "../api/client";
+import { VOCABULARY } from "../api/vocabulary";
+import { t } from "../said/words";
 import { buildOf } from "./select";
 
+const LENGTHS: Record<string, string> = VOCABULARY.lengths;
 const SHORT = ["stop", "grooves", "sole"];
 
 /** Another club comes back to its own swing and to stock shots; a short test of wedges goes on with a wedge. */
@@ -28,19 +31,31 @@ export function cameBack(before: Session, now: Session): string {
 	const build = buildOf(now, now.in_hand);
 	const said = [];
 	if (before.length !== now.length || before.intent !== now.intent || before.gripped_in !== now.gripped_in)
-		said.push(`its own ${now.length === "full" ? "full swing" : `${now.length.replace("_", " ")} swing`}`);
+		said.push(
+			t("session-its-own", {
+				which:
+					now.length === "full"
+						? t("session-full-swing")
+						: t("session-swing", { now: LENGTHS[now.length] ?? now.length }),
+			}),
+		);
 	const over =
 		before.protocol !== now.protocol && before.protocol !== "full_swing" ? TESTS[before.protocol] : "";
 	const back =
-		said.length > 0 ? `${build?.letter || build?.name || "It"} is back to ${said.join(" and ")}.` : "";
-	return [back, over ? `${over} over with another club.` : ""].filter(Boolean).join(" ");
+		said.length > 0
+			? t("session-is-back-to", {
+					letter: build?.letter || build?.name || t("label-it"),
+					list: said.join(" and "),
+				})
+			: "";
+	return [back, over ? t("session-over-with-another-club", { over }) : ""].filter(Boolean).join(" ");
 }
 
 const TESTS: Record<string, string> = {
-	part_swing: "The part swings are",
-	stop: "The stop test is",
-	grooves: "The groove test is",
-	sole: "The sole test is",
-	shaped: "The shaped shots are",
-	yardage: "The yardage asked for is",
+	part_swing: t("session-part-swings"),
+	stop: t("session-stop-test"),
+	grooves: t("session-groove-test"),
+	sole: t("session-sole-test"),
+	shaped: t("session-shaped-shots"),
+	yardage: t("session-yardage-asked-for"),
 };

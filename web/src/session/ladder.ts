@@ -1,6 +1,7 @@
 /** The bag of a session as the rungs of the ladder. */
 import type { Build, Session } from "../api/client";
 import type { Rung } from "../instruments/ladder/Ladder";
+import { t } from "../said/words";
 import { metresOf, toFar, toHigh } from "../ui/units";
 import { buildOf, ownOf } from "./select";
 
@@ -8,9 +9,9 @@ import { buildOf, ownOf } from "./select";
 export const KNOWN: Record<Build["carry_from"], string> = {
 	hit: "",
 	none: "",
-	typed: "typed",
-	assumed: "assumed",
-	old_swing: "old swing",
+	typed: t("label-typed"),
+	assumed: t("label-assumed"),
+	old_swing: t("label-old-swing"),
 };
 
 export function rungs(session: Session): Rung[] {

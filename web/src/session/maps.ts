@@ -2,6 +2,7 @@
 import type { Bag, BagPlan, BagSide, Gap, Session } from "../api/client";
 import type { CarryMapProps, MapAfter, MapClub, MapHole, MapRing } from "../instruments/carry-map/CarryMap";
 import { spanOf } from "../instruments/scale";
+import { t } from "../said/words";
 import { asFar, type Metres, signed, toFar, unit, whole } from "../ui/units";
 import { buildOf, candidatesOf, carriesOf, inBag, nameOf, windowsOf } from "./select";
 import { ruleWords } from "./words";
@@ -34,7 +35,12 @@ function mapHoles(gaps: Gap[], name: (id: number) => string, inWork: number | nu
 			from: toFar(gap.open_from_m),
 			to: toFar(gap.open_to_m),
 			yards: whole(toFar(gap.open_m)),
-			label: `${asFar(gap.open_m)} ${unit("far")} uncovered between ${name(gap.lower)} and ${name(gap.upper)}`,
+			label: t("session-uncovered-between", {
+				open: asFar(gap.open_m),
+				unit: unit("far"),
+				lower: name(gap.lower),
+				upper: name(gap.upper),
+			}),
 			inWork: gap.lower === inWork,
 		}));
 }
@@ -45,7 +51,12 @@ function mapOverlaps(gaps: Gap[], name: (id: number) => string) {
 		.map((gap) => ({
 			from: toFar(gap.open_to_m),
 			to: toFar((gap.open_to_m + gap.overlap_m) as Metres),
-			label: `${name(gap.lower)} and ${name(gap.upper)} overlap by ${asFar(gap.overlap_m)} ${unit("far")}`,
+			label: t("session-overlap-by", {
+				lower: name(gap.lower),
+				upper: name(gap.upper),
+				overlap: asFar(gap.overlap_m),
+				unit: unit("far"),
+			}),
 		}));
 }
 
@@ -65,7 +76,12 @@ export function mapRings(session: Session): MapRing[] {
 const widestBeside = ({ widest }: Bag, name: (id: number) => string): string[] =>
 	widest
 		? [
-				`Widest: ${asFar(widest.open_m)} ${unit("far")} between ${name(widest.lower)} and ${name(widest.upper)}`,
+				t("session-widest-between", {
+					open: asFar(widest.open_m),
+					unit: unit("far"),
+					lower: name(widest.lower),
+					upper: name(widest.upper),
+				}),
 			]
 		: [];
 
@@ -77,32 +93,36 @@ export function readoutOf(bag: Bag, name: (id: number) => string): CarryMapProps
 	const inWork = bag.in_work;
 	if (!inWork) {
 		const none = bag.order.length < 2 || bag.wanted.wish !== "gap";
-		return { over: "", big: none ? "" : "No hole", unit: "", lines: [bag.headline], warn: false };
+		return { over: "", big: none ? "" : t("session-no-hole"), unit: "", lines: [bag.headline], warn: false };
 	}
 	const widest = widestStep(bag);
 	const windows = inWork.slots.map((slot) => `${asFar(slot.low_m)}–${asFar(slot.high_m)}`).join(" and ");
 	const upper = bag.gaps.find((gap) => gap.lower === inWork.lower);
 	if (widest)
 		return {
-			over: `Between ${name(widest.lower)} and ${name(widest.upper)}`,
+			over: t("session-between-and", { lower: name(widest.lower), upper: name(widest.upper) }),
 			big: asFar(widest.step_m),
-			unit: `${unit("far")} widest step`,
-			lines: [`Window: carry ${windows} ${unit("far")}`, inWork.sentence],
+			unit: t("session-widest-step", { unit: unit("far") }),
+			lines: [t("session-window-carry", { windows, unit: unit("far") }), inWork.sentence],
 			warn: widest.over_m > 0,
 		};
 	return {
 		over:
 			inWork.lower === null || inWork.upper === null
-				? "At an end of the bag"
-				: `Between ${name(inWork.lower)} and ${name(inWork.upper)}`,
+				? t("session-end-bag")
+				: t("session-between-and", { lower: name(inWork.lower), upper: name(inWork.upper) }),
 		big: inWork.lower === null ? windows : asFar(inWork.open_m || upper?.step_m),
 		unit:
 			inWork.lower === null
-				? `${unit("far")} wanted`
+				? t("session-wanted", { unit: unit("far") })
 				: inWork.open_m > 0
-					? `${unit("far")} uncovered`
-					: `${unit("far")} step`,
-		lines: [`Window: carry ${windows} ${unit("far")}`, inWork.sentence, ...widestBeside(bag, name)],
+					? t("session-uncovered", { unit: unit("far") })
+					: t("session-step", { unit: unit("far") }),
+		lines: [
+			t("session-window-carry", { windows, unit: unit("far") }),
+			inWork.sentence,
+			...widestBeside(bag, name),
+		],
 		warn: inWork.open_m > 0,
 	};
 }
@@ -161,7 +181,7 @@ export function mapProps(session: Session, after?: MapAfter, end: End = "whole")
 function wholeMap(session: Session, after?: MapAfter): CarryMapProps {
 	const name = (id: number) => nameOf(buildOf(session, id));
 	return {
-		title: `Carry map of ${session.customer.name}`,
+		title: t("session-carry-map", { name: session.customer.name }),
 		clubs: mapClubs(session),
 		holes: mapHoles(session.bag.gaps, name, session.bag.in_work?.lower ?? null),
 		overlaps: mapOverlaps(session.bag.gaps, name),
@@ -206,14 +226,20 @@ export function afterOf(session: Session, plan: BagPlan): MapAfter {
 		: [];
 	const holes = mapHoles(plan.gaps, name, null);
 	const fresh = plan.builds.map((id) => buildOf(session, id)?.letter).filter(Boolean);
-	const gained = plan.saves === null ? "" : `, ${signed(plan.saves)} strokes saved a round`;
+	const gained = plan.saves === null ? "" : t("session-strokes-saved-round", { saves: signed(plan.saves) });
 	return {
 		name: plan.name,
 		readout: {
-			over: fresh.length ? `${plan.name}: ${fresh.join(" and ")} in` : plan.name,
+			over: fresh.length ? t("session-in", { name: plan.name, list: fresh.join(" and ") }) : plan.name,
 			big: asFar(plan.widest_m),
-			unit: `${unit("far")} widest hole`,
-			lines: [`${asFar(plan.open_m)} ${unit("far")} uncovered in all${fresh.length ? gained : ""}`],
+			unit: t("session-widest-hole", { unit: unit("far") }),
+			lines: [
+				t("session-uncovered-all", {
+					open: asFar(plan.open_m),
+					unit: unit("far"),
+					which: fresh.length ? gained : "",
+				}),
+			],
 			warn: plan.widest_m > 0,
 		},
 		clubs: [...carried, ...swapped],
@@ -246,9 +272,11 @@ export function sideProps(side: BagSide, title: string, rule: string): CarryMapP
 		rings: [],
 		rule,
 		readout: {
-			over: come ? `${side.club_count} clubs, ${come} in` : `${side.club_count} clubs`,
+			over: come
+				? t("session-clubs-in", { clubCount: side.club_count, come })
+				: t("session-clubs", { clubCount: side.club_count }),
 			big: widest > 0 ? asFar(widest) : "0",
-			unit: `${unit("far")} widest hole`,
+			unit: t("session-widest-hole", { unit: unit("far") }),
 			lines: [],
 			warn: widest > 0,
 		},

@@ -2,6 +2,7 @@
 import { useState } from "react";
 import { Problem, type Session } from "../api/client";
 import { change } from "../api/session";
+import { t } from "../said/words";
 import type { PlaceProps } from "./place";
 
 type Candidates = Parameters<typeof change.candidates>[1];
@@ -24,10 +25,10 @@ export function usePutUp(session: Session, act: PlaceProps["act"]) {
 		<div className="flex w-full flex-wrap items-center gap-2 py-1" role="alert">
 			<p className="hole-text font-semibold">{asked.words}</p>
 			<button type="button" className="btn btn-sm h-11" onClick={() => put(asked.wanted, true)}>
-				Put it up again
+				{t("session-put-up-again")}
 			</button>
 			<button type="button" className="btn btn-sm btn-ghost h-11" onClick={() => setAsked(null)}>
-				Leave it
+				{t("label-leave-it")}
 			</button>
 		</div>
 	);

@@ -125,6 +125,7 @@ export const carryTarget = {
 };
 const common = (name: string, yards: number, over?: number): Session["brief"]["common"][number] => ({
 	name,
+	called: name,
 	kind: "green",
 	distance_m: fromFar(yards),
 	carry_over_m: over === undefined ? null : fromFar(over),

@@ -1,3 +1,4 @@
+import { t } from "../said/words";
 import { dropDraft, useLeft } from "./draft";
 
 /** Over a form that stands as it was left: what was typed is not saved, and goes only when that is asked for. */
@@ -5,7 +6,7 @@ export function AsLeft({ form, onAnew }: { form: string; onAnew?: () => void }) 
 	if (!useLeft(form)) return null;
 	return (
 		<p role="status" className="col-span-full mb-2 flex flex-wrap items-center gap-3 text-sm">
-			<span className="hole-text font-semibold">As you left it, not saved.</span>
+			<span className="hole-text font-semibold">{t("ui-as-you-left-not-saved")}</span>
 			<button
 				type="button"
 				className="btn btn-sm h-9"
@@ -14,7 +15,7 @@ export function AsLeft({ form, onAnew }: { form: string; onAnew?: () => void }) 
 					dropDraft(form);
 				}}
 			>
-				Begin anew
+				{t("ui-begin-anew")}
 			</button>
 		</p>
 	);

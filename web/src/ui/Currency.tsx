@@ -1,5 +1,6 @@
 /** A currency by its three letters: the usual ones to choose from, any other typed. */
 import { useState } from "react";
+import { t } from "../said/words";
 
 const COMMON = ["GBP", "EUR", "USD", "AUD", "CAD", "CHF", "DKK", "JPY", "NOK", "NZD", "SEK", "ZAR"];
 const names = new Intl.DisplayNames("en-GB", { type: "currency" });
@@ -37,12 +38,12 @@ export function Currency({
 							{each} {names.of(each)}
 						</option>
 					))}
-					<option value="">another</option>
+					<option value="">{t("ui-another")}</option>
 				</select>
 				{other && (
 					<input
 						className={`input w-24 ${tall}`}
-						aria-label="Its three letters"
+						aria-label={t("ui-its-three-letters")}
 						required
 						maxLength={3}
 						value={value}

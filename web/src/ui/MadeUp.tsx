@@ -1,5 +1,6 @@
 /** Across a paper that is nobody's: made up in the demo, or a try-out. It prints. */
 import { useContext } from "react";
+import { t } from "../said/words";
 import { InShop } from "./inShop";
 
 const ROWS = ["a", "b", "c", "d", "e", "f", "g", "h"];
@@ -9,8 +10,8 @@ export function MadeUp({ tryOut = false, small = false }: { tryOut?: boolean; sm
 	const { demo } = useContext(InShop);
 	if (!demo && !tryOut) return null;
 	const [word, said] = demo
-		? ["Demo", "Demo: the shop, the player and every figure are made up."]
-		: ["Try-out", "Try-out: nobody hit these shots. A stand-in did."];
+		? [t("ui-demo"), t("ui-demo-shop-player-every-figure")]
+		: ["Try-out", t("ui-try-out-nobody-hit-these")];
 	return (
 		<>
 			<p className={small ? "sr-only" : "hole-text mb-3 font-semibold"}>{said}</p>

@@ -2,12 +2,12 @@ import { TriangleAlert } from "lucide-react";
 import type { ReactNode } from "react";
 import { Problem } from "../api/client";
 import { VOCABULARY } from "../api/vocabulary";
+import { t } from "../said/words";
 
 /** A problem, where the user is looking. */
 export function Said({ error }: { error: unknown }) {
 	if (!error) return null;
-	const sentence =
-		error instanceof Problem ? error.title : "Something went wrong on this screen. Load it again.";
+	const sentence = error instanceof Problem ? error.title : t("ui-something-went-wrong-screen-load");
 	return (
 		<p role="alert" className="hole-text flex items-start gap-2 font-semibold">
 			<TriangleAlert size={18} className="mt-0.5 shrink-0" aria-hidden /> {sentence}
@@ -28,5 +28,5 @@ export function Caution({ children }: { children: ReactNode }) {
 export const BendCaution = () => <Caution>{VOCABULARY.cautions.bend}</Caution>;
 
 export function Waiting({ what }: { what: string }) {
-	return <p className="quiet p-6">Reading {what}.</p>;
+	return <p className="quiet p-6">{t("ui-reading", { what })}</p>;
 }

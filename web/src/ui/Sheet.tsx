@@ -1,4 +1,5 @@
 import { type ReactNode, useEffect, useRef } from "react";
+import { t } from "../said/words";
 
 /** A dialog over the place; Escape closes it. */
 export function Sheet({
@@ -20,7 +21,7 @@ export function Sheet({
 				<div className="mb-3 flex items-center justify-between">
 					<h2 className="text-xl">{title}</h2>
 					<button type="button" className="btn btn-ghost btn-sm h-10" onClick={onClose}>
-						Close
+						{t("label-close")}
 					</button>
 				</div>
 				{children}

@@ -1,5 +1,6 @@
 /** What a fitter types, read as a number: nothing is nothing, and what is no number is said, never taken for nothing. */
 import { Problem } from "../api/client";
+import { t } from "../said/words";
 import { type Metres, typedIn } from "./units";
 
 export function typedNumber(text: string, what: string): number | null {
@@ -7,11 +8,7 @@ export function typedNumber(text: string, what: string): number | null {
 	if (clean === "") return null;
 	const value = Number(clean);
 	if (!Number.isFinite(value)) {
-		throw new Problem(
-			`“${text.trim()}” is no number. Write the ${what} in figures, as 165 or 162.5.`,
-			0,
-			null,
-		);
+		throw new Problem(t("ui-no-number-write-figures-as", { text: text.trim(), what }), 0, null);
 	}
 	return value;
 }
@@ -19,7 +16,7 @@ export function typedNumber(text: string, what: string): number | null {
 /** A number that must be there. */
 export function neededNumber(text: string | undefined, what: string): number {
 	const found = typedNumber(text ?? "", what);
-	if (found === null) throw new Problem(`Give the ${what}.`, 0, null);
+	if (found === null) throw new Problem(t("ui-give-the", { what }), 0, null);
 	return found;
 }
 

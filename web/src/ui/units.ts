@@ -3,6 +3,7 @@ import { VOCABULARY } from "../api/vocabulary";
 import { whole } from "../said/figures";
 import { fromUnit, inUnit, type Kind, typedIn, unit, unitName, units } from "../said/units";
 import type { Said } from "../said/words";
+import { t } from "../said/words";
 
 export { fromUnit, inUnit, typedIn, unit, unitName, whole };
 
@@ -121,10 +122,10 @@ export function reading(key: string, value: number | null | undefined): string {
 
 /** A wish in words: `174 to 181`, `44° or more`. */
 export function wish(key: string, low: number | null, high: number | null): string {
-	if (key === "offline_m" && high !== null) return `${reading("total_m", high)} either side`;
-	if (low !== null && high !== null) return `${reading(key, low)} to ${reading(key, high)}`;
-	if (low !== null) return `${reading(key, low)} or more`;
-	if (high !== null) return `${reading(key, high)} or less`;
+	if (key === "offline_m" && high !== null) return t("ui-either-side", { high: reading("total_m", high) });
+	if (low !== null && high !== null) return t("ui-to", { key: reading(key, low), key2: reading(key, high) });
+	if (low !== null) return t("ui-or-more", { key: reading(key, low) });
+	if (high !== null) return t("ui-or-less", { key: reading(key, high) });
 	return "";
 }
 

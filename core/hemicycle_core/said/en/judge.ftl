@@ -506,6 +506,11 @@ belief = Belief: { $delivery } on { $ground } ground wants { $wants ->
     [less] less bounce
    *[middling] a middling bounce
 }, here { $name } with { $bounce }.
+sole-club-own = the own { $name }
+sole-club-bent = { $name }, bent { $by } { $weaker ->
+    [yes] weaker
+   *[no] stronger
+}
 belief-and-test = { $same ->
     [yes] The test says the same.
    *[no] The test liked { $liked } better: what was tried decides.

@@ -84,3 +84,55 @@ unit-mph = mph
 unit-kmh = km/h
 unit-mps = m/s
 label-of-club = name of the club
+
+## A wedge: its finish, its grooves and what it is taken for
+
+finish-raw = raw
+finish-plated = plated
+finish-coated = coated
+wear-fresh = fresh
+wear-some = some wear
+wear-worn = worn
+wedge-use-full = full
+wedge-use-part = part
+wedge-use-pitch = pitch
+wedge-use-chip = chip
+wedge-use-sand = sand
+wedge-use-lob = lob
+
+## What the player said of looks, sound and feel
+
+liking-liked = liked
+liking-neutral = neutral
+liking-disliked = disliked
+liking-vetoed = vetoed
+
+## Where a number comes from, what is hit from, sides and widths
+
+made-unknown = not known
+made-forged = forged
+made-cast = cast
+made-hollow = hollow
+source-measured = measured
+source-modelled = modelled
+source-computed = computed
+surface-mat = mat
+surface-grass-tee = grass tee
+side-right = right
+side-left = left
+side-both = both
+sole-width-wide = wide
+sole-width-medium = medium
+sole-width-narrow = narrow
+
+## What a choice saves, part by part, and what thresholds count
+
+worth-yardages = yardages
+worth-jobs = jobs
+worth-fear = fear
+worth-price = price
+counted-shots = shots
+counted-shots-a-round = shots a round
+counted-strokes = strokes
+counted-strokes-a-round = strokes a round
+counted-money = money

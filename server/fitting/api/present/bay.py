@@ -16,7 +16,7 @@ from hemicycle_core.judge.swing_words import read_clean
 from hemicycle_core.kept import kept, new_store
 from hemicycle_core.rack.specification import detail, shaft_words
 from hemicycle_core.runs import Ball, ball_words
-from hemicycle_core.said import Said, as_said, joined
+from hemicycle_core.said import NOTHING, Said, as_said, joined
 from hemicycle_core.samples import certainty, cost_of_a_miss, pattern
 from hemicycle_core.samples.averages import average, smash, values_of
 from hemicycle_core.samples.day import Then, day_of, day_words
@@ -180,8 +180,8 @@ def present_acts(session: FittingSession, actor: User) -> ActsOut:
     done, undone = stacks(session, actor)
     lately = AuditEntry.objects.of(session.shop_id).filter(of_session=session.pk).select_related("actor")
     return ActsOut(
-        undo=named(done[-1]) if done else "",
-        redo=named(undone[-1]) if undone else "",
+        undo=named(done[-1]) if done else NOTHING,
+        redo=named(undone[-1]) if undone else NOTHING,
         trail=[ActLine(entry.at, in_words(entry)) for entry in lately.order_by("-id")[:TRAIL]],
     )
 

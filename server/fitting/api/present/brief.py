@@ -5,12 +5,11 @@ from __future__ import annotations
 from hemicycle_core.bag import BagEnd
 from hemicycle_core.brief import CommonJob, JobKind, common_jobs
 from hemicycle_core.brief.common import longest, short_jobs
-from hemicycle_core.facts import BriefJob
 from hemicycle_core.wedges.words import WISH_LEADS
 
 from ...actions.brief import brief_of
 from ...domain.session import JudgedSession
-from ..schemas.brief import BriefOut, LongestOut
+from ..schemas.brief import BriefOut, CommonJobOut, LongestOut
 
 
 def present_brief(judged: JudgedSession) -> BriefOut:
@@ -40,9 +39,10 @@ def _common(judged: JudgedSession) -> list[CommonJob]:
     return [*(common_jobs(bag.clubs, judged.work.layout) if end != BagEnd.SHORT else []), *short]
 
 
-def present_common(common: CommonJob) -> BriefJob:
+def present_common(common: CommonJob) -> CommonJobOut:
     job = common.job
-    return BriefJob(
+    return CommonJobOut(
+        called=common.said,
         name=job.name,
         kind=job.kind,
         distance_m=job.distance_m,

@@ -23,7 +23,7 @@ from hemicycle_core.protocols.sole import TurfSaid as TurfWord
 from hemicycle_core.protocols.sole_result import LoftRole, blindness
 from hemicycle_core.rack.eligible import goes_into, why_not
 from hemicycle_core.rack.stock import MOST_BEND_DEG, Made
-from hemicycle_core.said import NOTHING, Form, Said, angle, listed, say
+from hemicycle_core.said import NOTHING, Form, Said, angle, english, listed, plain, say
 from rack.models import Head, Shaft
 
 from ...domain.session import JudgedSession
@@ -135,7 +135,7 @@ def _club(found: SessionSole, code: int) -> SoleClubOut:
     role = found.codes[code].role
     control = found.core.control
     return SoleClubOut(
-        name=club.name,
+        name=club.called,
         sole=club.sole,
         bounce_deg=club.bounce_deg,
         loft_deg=club.loft_deg,
@@ -205,7 +205,7 @@ def present_choices(judged: JudgedSession, loft_deg: float, wedge: Club | None, 
     fits = shaft is not None and any(
         goes_into(shaft.fits, shaft.tip_in, head.for_core) for head in rows.heads if head.head_type == HeadType.WEDGE
     )
-    clubs = sorted(found, key=lambda each: (each.head is None, each.bounce_deg or 0.0, each.name))
+    clubs = sorted(found, key=lambda each: (each.head is None, each.bounce_deg or 0.0, english(each.name)))
     chosen, control = proposed([each.control for each in clubs])
     return SoleChoicesOut(
         loft_deg=loft_deg,
@@ -228,13 +228,13 @@ def _head_choice(head: Head, loft_deg: float, left_handed: bool, wedge: Club | N
     club = club_of_head(head, None, bend)
     played, same = (wedge.sole, wedge.head is not None and wedge.head.key == head.pk) if wedge else ("", False)
     control = control_of(sole=club.sole, played=played, same_head=same)
-    return SoleChoiceOut(head.pk, None, bend, club.name, club.sole, club.bounce_deg, club.loft_deg, control)
+    return SoleChoiceOut(head.pk, None, bend, club.called, club.sole, club.bounce_deg, club.loft_deg, control)
 
 
 def _build_choice(build: Club) -> SoleChoiceOut:
     club = club_in_test(build)
     own = Control.OWN if build.is_own else None
-    return SoleChoiceOut(None, build.key, 0.0, club.name, club.sole, club.bounce_deg, club.loft_deg, own)
+    return SoleChoiceOut(None, build.key, 0.0, club.called, club.sole, club.bounce_deg, club.loft_deg, own)
 
 
 def present_check(test: SoleTest, clubs: list[SoleClub], control: Control | None) -> SoleCheckOut:
@@ -251,7 +251,7 @@ def present_link(found: PlayedSole) -> LinkOut:
 
 def _lines(found: PlayedSole) -> list[LinkLine]:
     return [
-        LinkLine(code, found.word(code), club.name, _detail(club), found.codes[code].taped)
+        LinkLine(code, found.word(code), club.called, _detail(club), found.codes[code].taped)
         for code, club in enumerate(found.clubs)
     ]
 
@@ -284,8 +284,8 @@ def present_hand_out(found: PlayedSole) -> HandOutView:
     )
 
 
-def _on_course(found: PlayedSole, code: int) -> str:
-    return f"{found.word(code)}, {found.name(code)}" if found.told else found.word(code)
+def _on_course(found: PlayedSole, code: int) -> Said:
+    return listed([plain(found.word(code)), found.name(code)]) if found.told else plain(found.word(code))
 
 
 def present_course(found: PlayedSole) -> CourseView:

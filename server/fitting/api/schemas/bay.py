@@ -308,7 +308,7 @@ class ShotsIn:
 @dataclass
 class ActLine:
     at: datetime
-    sentence: str
+    sentence: Said
 
 
 @dataclass
@@ -316,8 +316,8 @@ class ActsOut:
     """undo, redo: what would be taken back or done again, in words; empty where there is nothing. trail: newest
     first."""
 
-    undo: str
-    redo: str
+    undo: Said
+    redo: Said
     trail: list[ActLine]
 
 

@@ -31,13 +31,20 @@ class LongestOut:
 
 
 @dataclass(frozen=True, kw_only=True)
+class CommonJobOut(BriefJob):
+    """A job to start from; called: in the reader's words, which become its name."""
+
+    called: Said
+
+
+@dataclass(frozen=True, kw_only=True)
 class BriefOut(BriefFields):
     """common: jobs to start from, at distances this player meets. longest: what reaches furthest of each kind of
     job, as far as the bag is known. wish_leads: what each wish of the wedges leads to; delivered: how the player
     comes down, with its source. makers: of the heads of the rack and the stand. shop_stroke_price,
     shop_round_shots: what stands where the brief says nothing."""
 
-    common: list[BriefJob]
+    common: list[CommonJobOut]
     makers: list[str]
     shop_stroke_price: float
     shop_round_shots: list[float]

@@ -55,7 +55,7 @@ class SoleChoiceOut:
     head: int | None
     build: int | None
     bend_deg: float
-    name: str
+    name: Said
     sole: str
     bounce_deg: float | None
     loft_deg: float
@@ -161,7 +161,7 @@ class NextCode:
 class SoleClubOut:
     """What a code is, told at the reveal."""
 
-    name: str
+    name: Said
     sole: str
     bounce_deg: float | None
     loft_deg: float
@@ -291,7 +291,7 @@ class SoleTestOut:
 class LinkLine:
     code: int
     word: str
-    club: str
+    club: Said
     detail: Said
     taped: bool
 
@@ -334,7 +334,7 @@ class TapedIn:
 @dataclass
 class CourseCode:
     code: int
-    name: str
+    name: Said
 
 
 @dataclass

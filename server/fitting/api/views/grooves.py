@@ -6,7 +6,7 @@ from dataclasses import asdict
 
 from common.api import given, serializer_of, shown
 from drf_spectacular.utils import extend_schema
-from hemicycle_core.said import Said, say
+from hemicycle_core.said import Said, plain, say
 from rest_framework.request import Request
 from rest_framework.response import Response
 from rest_framework.views import APIView
@@ -55,7 +55,7 @@ class GrooveLinkView(APIView):
         """Which code is which wedge: for whoever set the test up alone, and written down."""
         test = grooves.link(actor_of(request), blind_id)
         lines = [
-            LinkLine(at, code.name, test.club(code).known.called, _which(test, code), False)
+            LinkLine(at, code.name, plain(test.club(code).known.called), _which(test, code), False)
             for at, code in enumerate(test.codes)
         ]
         answer = Response(shown(LinkOut(lines)))

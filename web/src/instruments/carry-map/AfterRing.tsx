@@ -1,4 +1,6 @@
 /** The bag as it may become, as one ring inside today's. */
+
+import { t } from "../../said/words";
 import { letterColour } from "../../ui/Letter";
 import { unit } from "../../ui/units";
 import { type Arch, centre, point, sector } from "./arch";
@@ -12,7 +14,7 @@ export function AfterRing({ arch, after, outer }: { arch: Arch; after: MapAfter;
 	const inner = outer - AFTER_BAND;
 	return (
 		<g>
-			<title>{`Bag after: ${after.name}`}</title>
+			<title>{t("carry-map-bag-after", { name: after.name })}</title>
 			<path
 				transform={centre(arch)}
 				d={sector(arch, arch.span.low, arch.span.high, inner, outer)}
@@ -39,10 +41,10 @@ function AfterClub({ arch, club, inner, outer }: AfterPart & { club: MapClub }) 
 	const colour = club.letter ? letterColour(club.letter) : "var(--color-base-content)";
 	const at = point(arch, club.carry, inner - 13);
 	const dashed = club.swapped || club.expected ? { stroke: colour, strokeDasharray: "4 3" } : {};
-	const said = `${club.name}: ${club.expected ? "should carry" : "carries"} ${Math.round(club.carry)} ${unit("far")}`;
+	const said = `${club.name}: ${club.expected ? t("carry-map-should-carry") : "carries"} ${Math.round(club.carry)} ${unit("far")}`;
 	return (
 		<g>
-			<title>{club.swapped ? `${said}, on ${club.swapped} only` : said}</title>
+			<title>{club.swapped ? t("carry-map-on-only", { said, swapped: club.swapped }) : said}</title>
 			<path
 				className="moves"
 				transform={centre(arch)}

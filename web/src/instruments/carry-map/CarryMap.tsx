@@ -2,6 +2,8 @@
  * The carry map: a half ring whose angle is distance. The outer ring is the bag, each club an arc from
  * its carry (hard edge) to its total; inner rings are candidates. A pure drawing of its props, in yards.
  */
+
+import { t } from "../../said/words";
 import { letterColour } from "../../ui/Letter";
 import { unit } from "../../ui/units";
 import { type Span, spanOf, ticks } from "../scale";
@@ -199,7 +201,12 @@ function Club({ arch, club, inner, small, choose: chosen }: ClubProps) {
 	const a = point(arch, club.carry, inner - 1);
 	const b = point(arch, club.carry, OUTER + 1);
 	const name = point(arch, club.carry + 0.6, inner - (small ? 28 : 15));
-	const said = `${club.name}: carries ${Math.round(club.carry)}, stops at ${Math.round(club.total)} ${unit("far")}`;
+	const said = t("carry-map-carries-stops", {
+		name: club.name,
+		carry: Math.round(club.carry),
+		total: Math.round(club.total),
+		unit: unit("far"),
+	});
 	return (
 		<g {...choose(chosen && (() => chosen(club.id)))} aria-label={said}>
 			<title>{said}</title>
@@ -405,7 +412,7 @@ function Readout({ readout, rule, small, arch }: CarryMapProps & { arch: Arch; r
 					</text>
 				))}
 			<text x={x} y={arch.cy - (small ? 34 : 14)} fontSize={small ? 38 : 13.5} fill="var(--quiet)">
-				{small ? readout.over : `Holes by ${rule}`}
+				{small ? readout.over : t("carry-map-holes-by-2", { rule })}
 			</text>
 		</g>
 	);

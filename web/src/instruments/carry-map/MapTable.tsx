@@ -1,3 +1,4 @@
+import { t } from "../../said/words";
 import { unit } from "../../ui/units";
 import type { CarryMapProps } from "./props";
 
@@ -6,14 +7,12 @@ export function MapTable({ clubs, holes, rings, rule, title, after }: CarryMapPr
 	return (
 		<div className="sr-only">
 			<table>
-				<caption>
-					{title}. Holes by {rule}.
-				</caption>
+				<caption>{t("carry-map-holes-by", { title, rule })}</caption>
 				<thead>
 					<tr>
-						<th scope="col">Club</th>
-						<th scope="col">Carry, {unit("far")}</th>
-						<th scope="col">Total, {unit("far")}</th>
+						<th scope="col">{t("label-club")}</th>
+						<th scope="col">{t("label-carry", { unit: unit("far") })}</th>
+						<th scope="col">{t("carry-map-total", { unit: unit("far") })}</th>
 					</tr>
 				</thead>
 				<tbody>
@@ -26,18 +25,16 @@ export function MapTable({ clubs, holes, rings, rule, title, after }: CarryMapPr
 					))}
 					{rings.map((ring) => (
 						<tr key={ring.letter}>
-							<th scope="row">
-								Candidate {ring.letter} {ring.name}
-							</th>
-							<td>{ring.carry === null ? "not hit" : Math.round(ring.carry)}</td>
-							<td>{ring.total === null ? "not hit" : Math.round(ring.total)}</td>
+							<th scope="row">{t("carry-map-candidate", { letter: ring.letter, name: ring.name })}</th>
+							<td>{ring.carry === null ? t("label-not-hit") : Math.round(ring.carry)}</td>
+							<td>{ring.total === null ? t("label-not-hit") : Math.round(ring.total)}</td>
 						</tr>
 					))}
 					{(after?.clubs ?? []).map((club) => (
 						<tr key={`after ${club.id}`}>
 							<th scope="row">
 								{after?.name}: {club.letter} {club.name}
-								{club.swapped ? `, on ${club.swapped} only` : ""}
+								{club.swapped ? t("carry-map-on-only-2", { swapped: club.swapped }) : ""}
 							</th>
 							<td>{Math.round(club.carry)}</td>
 							<td>{Math.round(club.total)}</td>

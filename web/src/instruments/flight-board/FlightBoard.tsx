@@ -3,6 +3,7 @@
  * target is drawn below the line, as seen from above with the shot going to the right.
  */
 import { scaleLinear } from "d3-scale";
+import { t } from "../../said/words";
 import { Letter, letterColour } from "../../ui/Letter";
 import { figure, sideWords, unit, whole } from "../../ui/units";
 import { spanOf, ticks } from "../scale";
@@ -66,15 +67,14 @@ export function FlightBoard(props: FlightBoardProps) {
 		<div>
 			{(any || flat.length === 0) && <SideView {...props} />}
 			{flat.length > 0 && (
-				<p className="hole-text my-2">{named(flat)}: height not read, so that no flight is drawn.</p>
+				<p className="hole-text my-2">{t("flight-board-height-not-read-so-no", { flat: named(flat) })}</p>
 			)}
 			<div className="flex flex-wrap items-start gap-x-5 gap-y-2">
 				<LandingZone {...props} />
 				<Patterns clubs={props.clubs} />
 				{unread.length > 0 && (
 					<p className="hole-text max-w-60 self-center">
-						{named(unread)}: direction not read, so that nothing of it stands here. To the sides it counts as
-						usual players spread.
+						{t("flight-board-direction-not-read-so-nothing", { unread: named(unread) })}
 					</p>
 				)}
 			</div>
@@ -107,7 +107,7 @@ export function SideView({
 			viewBox={`0 0 ${WIDTH} ${height}`}
 			className="block w-full"
 			role="img"
-			aria-label="Side view of the flights"
+			aria-label={t("flight-board-side-view-flights")}
 		>
 			{ticks({ low: 0, high: tall }, 30).map((feet) => (
 				<g key={feet}>
@@ -148,7 +148,13 @@ export function SideView({
 							height="3"
 							fill={letterColour(band.letter)}
 						>
-							<title>{`Window of ${band.letter}: ${whole(band.low)} to ${whole(band.high)}`}</title>
+							<title>
+								{t("flight-board-window-of-to", {
+									letter: band.letter,
+									low: whole(band.low),
+									high: whole(band.high),
+								})}
+							</title>
 						</rect>
 					)}
 				</g>
@@ -227,11 +233,11 @@ function Patterns({ clubs }: { clubs: BoardClub[] }) {
 		<table className="table-plain">
 			<thead>
 				<tr>
-					<th scope="col">80% of shots, {unit("far")}</th>
-					<th scope="col">Front to back</th>
-					<th scope="col">Side to side</th>
-					<th scope="col">Middle</th>
-					<th scope="col">Roll</th>
+					<th scope="col">{t("flight-board-80-shots", { unit: unit("far") })}</th>
+					<th scope="col">{t("label-front-back")}</th>
+					<th scope="col">{t("label-side-side")}</th>
+					<th scope="col">{t("flight-board-middle")}</th>
+					<th scope="col">{t("flight-board-roll")}</th>
 				</tr>
 			</thead>
 			<tbody>
@@ -242,7 +248,7 @@ function Patterns({ clubs }: { clubs: BoardClub[] }) {
 						</td>
 						<td className="num">{whole(club.ellipse?.depth ?? 0)}</td>
 						<td className="num">{whole(club.ellipse?.width ?? 0)}</td>
-						<td className="num">{club.offline === null ? "not read" : sideWords(club.offline)}</td>
+						<td className="num">{club.offline === null ? t("label-not-read") : sideWords(club.offline)}</td>
 						<td className="num">{figure(club.total - club.carry)}</td>
 					</tr>
 				))}
@@ -270,7 +276,7 @@ function LandingZone({ clubs, windows }: FlightBoardProps) {
 			className="block shrink-0"
 			style={{ width: LEFT + width + 8 }}
 			role="img"
-			aria-label="Landing zone from above, yard for yard"
+			aria-label={t("flight-board-landing-zone-from-above-yard")}
 		>
 			<clipPath id="zone">
 				<rect x={LEFT} y={ZONE_TOP} width={width} height={height} />
@@ -315,7 +321,7 @@ function LandingZone({ clubs, windows }: FlightBoardProps) {
 						fontSize="12.5"
 						fill="var(--quiet)"
 					>
-						{offline === 0 ? "line" : `${Math.abs(offline)} ${offline < 0 ? "L" : "R"}`}
+						{offline === 0 ? t("flight-board-line") : `${Math.abs(offline)} ${offline < 0 ? "L" : "R"}`}
 					</text>
 				</g>
 			))}

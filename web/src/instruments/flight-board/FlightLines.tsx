@@ -1,5 +1,6 @@
 /** How height, landing angle and spin run through the bag, longest club first: a jump out of line is seen at once. */
 import { scaleLinear, scalePoint } from "d3-scale";
+import { t } from "../../said/words";
 import { figure, unit, whole } from "../../ui/units";
 
 export interface FlightLinesProps {
@@ -19,9 +20,9 @@ const LANE = 58;
 const LEFT = 8;
 const RIGHT = WIDE - 54;
 const LANES = [
-	{ key: "peak_m", name: `Peak, ${unit("high")}`, of: "peak", unit: "" },
-	{ key: "landing_deg", name: "Lands", of: "landing", unit: "°" },
-	{ key: "spin_rpm", name: "Spin, rpm", of: "spin", unit: "" },
+	{ key: "peak_m", name: t("label-peak", { unit: unit("high") }), of: "peak", unit: "" },
+	{ key: "landing_deg", name: t("label-lands"), of: "landing", unit: "°" },
+	{ key: "spin_rpm", name: t("label-spin-rpm"), of: "spin", unit: "" },
 ] as const;
 
 export function FlightLines({ clubs }: FlightLinesProps) {
@@ -37,7 +38,7 @@ export function FlightLines({ clubs }: FlightLinesProps) {
 			viewBox={`0 0 ${WIDE} ${high}`}
 			className="block w-full"
 			role="img"
-			aria-label="Height, landing angle and spin through the bag"
+			aria-label={t("flight-board-height-landing-angle-spin-through")}
 		>
 			{LANES.map((lane, index) => {
 				const points = there.flatMap((club) => {
@@ -57,7 +58,7 @@ export function FlightLines({ clubs }: FlightLinesProps) {
 						{points.length > 1 && <path d={`M${line}`} fill="none" stroke="var(--club)" strokeWidth="1.6" />}
 						{points.map((point) => (
 							<g key={point.club.id}>
-								<title>{`${point.club.name}: ${whole(point.value)}${lane.unit}${point.odd ? ", out of line" : ""}`}</title>
+								<title>{`${point.club.name}: ${whole(point.value)}${lane.unit}${point.odd ? t("flight-board-out-line") : ""}`}</title>
 								<circle
 									cx={x(String(point.club.id))}
 									cy={y(point.value)}

@@ -1,4 +1,6 @@
 /** A job as a shot seen from above: what must be flown, and how large and how firm the place is where it may stop. */
+
+import { t } from "../../said/words";
 import { unit } from "../../ui/units";
 export interface JobDrawingProps {
 	kind: "green" | "tee" | "layup";
@@ -22,7 +24,14 @@ export function JobDrawing({ kind, distance, over, width, depth, firmness }: Job
 	const half = Math.min(middle - 4, (width * ACROSS) / 2);
 	const long = Math.min(70, depth * ACROSS) / 2;
 	const trouble = over ? Math.min(over, distance) : null;
-	const said = `${Math.round(distance)} ${unit("far")}${over ? `, ${Math.round(over)} to carry` : ""}, ${width} wide and ${depth} deep, ${firmness}`;
+	const said = t("job-drawing-wide-deep", {
+		distance: Math.round(distance),
+		unit: unit("far"),
+		which: over ? t("job-drawing-to-carry", { over: Math.round(over) }) : "",
+		width,
+		depth,
+		firmness,
+	});
 	return (
 		<svg viewBox={`0 0 ${WIDE} ${HIGH}`} className="block w-36 shrink-0 xl:w-59" role="img" aria-label={said}>
 			<defs>

@@ -1,4 +1,6 @@
 /** The bag as a table from the longest club to the shortest, with the step to the club above. In yards. */
+
+import { t } from "../../said/words";
 import { unit } from "../../ui/units";
 export interface Rung {
 	id: number;
@@ -36,7 +38,7 @@ function Flown({ value, unit, odd }: { value: number | null; unit: string; odd: 
 	return (
 		<td className={odd ? "num hole-text" : ""}>
 			{value === null ? "–" : `${Math.round(value)}${unit}`}
-			{odd && <span className="sr-only"> out of line</span>}
+			{odd && <span className="sr-only"> {t("ladder-out-line")}</span>}
 			{odd && <span aria-hidden="true"> !</span>}
 		</td>
 	);
@@ -47,19 +49,19 @@ export function Ladder({ rungs, chosen, onChoose, flight = false }: LadderProps)
 		<table className="table-plain w-full text-[15px]">
 			<thead>
 				<tr>
-					<th scope="col">Club</th>
-					<th scope="col">Loft</th>
-					<th scope="col">Carry</th>
+					<th scope="col">{t("label-club")}</th>
+					<th scope="col">{t("label-loft")}</th>
+					<th scope="col">{t("label-carry-2")}</th>
 					{flight ? (
 						<>
-							<th scope="col">Peak, {unit("high")}</th>
-							<th scope="col">Lands</th>
-							<th scope="col">Spin</th>
+							<th scope="col">{t("label-peak", { unit: unit("high") })}</th>
+							<th scope="col">{t("label-lands")}</th>
+							<th scope="col">{t("label-spin")}</th>
 						</>
 					) : (
 						<>
-							<th scope="col">Total</th>
-							<th scope="col">Step</th>
+							<th scope="col">{t("label-total")}</th>
+							<th scope="col">{t("ladder-step")}</th>
 						</>
 					)}
 				</tr>
@@ -75,7 +77,7 @@ export function Ladder({ rungs, chosen, onChoose, flight = false }: LadderProps)
 								onClick={() => onChoose?.(rung.id)}
 							>
 								{rung.letter ? `${rung.letter} ${rung.name}` : rung.name}
-								{rung.fixed && <span className="quiet ml-1 text-[12px] font-normal">fixed</span>}
+								{rung.fixed && <span className="quiet ml-1 text-[12px] font-normal">{t("label-fixed")}</span>}
 							</button>
 						</td>
 						<td className="quiet">{rung.loft === null ? "" : `${rung.loft}°`}</td>
@@ -102,7 +104,7 @@ export function Ladder({ rungs, chosen, onChoose, flight = false }: LadderProps)
 								</td>
 								<td className={rung.hole || rung.crowded ? "num hole-text" : "quiet"}>
 									{rung.step === null ? "" : Math.round(rung.step)}
-									{rung.crowded && <span className="text-[12px]"> close</span>}
+									{rung.crowded && <span className="text-[12px]"> {t("ladder-close")}</span>}
 								</td>
 							</>
 						)}

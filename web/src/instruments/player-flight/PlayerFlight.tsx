@@ -3,6 +3,7 @@
  * so that everything in it is large and there is little of it. Far; the right of the target is drawn below the line.
  */
 import { scaleLinear } from "d3-scale";
+import { t } from "../../said/words";
 import { letterColour } from "../../ui/Letter";
 import { figure, unit, unitName } from "../../ui/units";
 import { spanOf, ticks } from "../scale";
@@ -48,7 +49,7 @@ function FromTheSide({ letter, path, window, width, height }: PlayerFlightProps)
 			width={width}
 			height={height}
 			role="img"
-			aria-label={`The last shot from the side, ${figure(top[1])} feet high`}
+			aria-label={t("player-flight-last-shot-from-side-feet", { top: figure(top[1]) })}
 		>
 			{window && (
 				<rect
@@ -104,15 +105,21 @@ function FromAbove({ letter, landed: all, window, width, height }: PlayerFlightP
 	const x = (yards: number) => from + (yards - along.low) * scale;
 	const y = (yards: number) => middle + yards * scale;
 	const words = last
-		? `Where ${landed.length} shots came down; the last ${figure(last.carry)} ${unitName("far")}, ${figure(Math.abs(last.offline))} ${last.offline >= 0 ? "right" : "left"}`
+		? t("player-flight-where-shots-came-down-last", {
+				landed: landed.length,
+				carry: figure(last.carry),
+				unit: unitName("far"),
+				offline: figure(Math.abs(last.offline)),
+				which: last.offline >= 0 ? t("label-right") : t("label-left"),
+			})
 		: all.length > 0
-			? "The direction of the last shot was not read"
-			: "No shot yet";
+			? t("player-flight-direction-last-shot-not-read")
+			: t("label-no-shot-yet");
 	return (
 		<svg width={width} height={height} role="img" aria-label={words}>
 			{!lastRead && (
 				<text x={width / 2} y={TYPE + 6} textAnchor="middle" fontSize={TYPE} fill="var(--quiet)">
-					direction not read
+					{t("player-flight-direction-not-read")}
 				</text>
 			)}
 			{window && (

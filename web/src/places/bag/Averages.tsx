@@ -2,6 +2,7 @@
 import { useState } from "react";
 import { type Build, Problem } from "../../api/client";
 import { change } from "../../api/session";
+import { t } from "../../said/words";
 import type { PlaceProps } from "../../session/place";
 import { AsLeft } from "../../ui/AsLeft";
 import { dropDraft, useDrafted } from "../../ui/draft";
@@ -23,15 +24,15 @@ const SPARE = 3;
 const WHOLE_BAG = 13;
 const sparesFor = (own: Build[]) => Math.max(SPARE, WHOLE_BAG - own.length);
 const FIELDS = [
-	{ key: "balls", label: "Balls", wide: "w-16" },
-	{ key: "carry", label: "Carry", wide: "w-20" },
-	{ key: "within", label: "All within", wide: "w-20" },
-	{ key: "total", label: "Total", wide: "w-20" },
+	{ key: "balls", label: t("label-balls"), wide: "w-16" },
+	{ key: "carry", label: t("label-carry-2"), wide: "w-20" },
+	{ key: "within", label: t("bag-all-within"), wide: "w-20" },
+	{ key: "total", label: t("label-total"), wide: "w-20" },
 ] as const;
 
 /** Half a ball was not hit: it is said, not rounded away. */
 function wholeBalls(balls: number, name: string): number {
-	if (!Number.isInteger(balls)) throw new Problem(`${name}: balls are counted whole.`, 0, null);
+	if (!Number.isInteger(balls)) throw new Problem(t("bag-balls-counted-whole", { name }), 0, null);
 	return balls;
 }
 
@@ -58,7 +59,7 @@ export function Averages({
 				.filter((row) => row.carry.trim() || row.balls.trim() || row.within.trim() || row.total.trim())
 				.map((row) => {
 					const number = (text: string, what: string) =>
-						neededNumber(text, `${what} of ${row.name || "the new club"}`);
+						neededNumber(text, t("bag-of", { what, name: row.name || t("bag-new-club") }));
 					const yards = (text: string, what: string) =>
 						text.trim() ? (fromFar(number(text, what)) as number) : null;
 					return {
@@ -86,11 +87,8 @@ export function Averages({
 		}
 	};
 	return (
-		<Sheet title="Averages read off a screen" onClose={onClose} wide>
-			<p className="quiet mb-3">
-				So many balls, their average, and within how far of it all of them were. Leave out what was not read.
-				They are known as well as so many balls make it.
-			</p>
+		<Sheet title={t("bag-averages-read-off-screen")} onClose={onClose} wide>
+			<p className="quiet mb-3">{t("bag-so-many-balls-their-average")}</p>
 			<AsLeft form={form} />
 			<form
 				onSubmit={(event) => {
@@ -101,7 +99,7 @@ export function Averages({
 				<table className="table-plain w-full">
 					<thead>
 						<tr>
-							<th scope="col">Club</th>
+							<th scope="col">{t("label-club")}</th>
 							{FIELDS.map((each) => (
 								<th key={each.key} scope="col">
 									{each.label}
@@ -120,8 +118,8 @@ export function Averages({
 									) : (
 										<input
 											className="input h-11 w-28 px-2"
-											placeholder="another, 5i"
-											aria-label={`Another club, ${at - known + 1}`}
+											placeholder={t("bag-another-5i")}
+											aria-label={t("bag-another-club", { at: at - known + 1 })}
 											value={row.name}
 											onChange={({ target }) => set(at, { name: target.value })}
 										/>
@@ -132,7 +130,10 @@ export function Averages({
 										<input
 											className={`input h-11 px-2 text-right ${each.wide}`}
 											inputMode="decimal"
-											aria-label={`${each.label} of ${row.name || "another club"}`}
+											aria-label={t("bag-of-2", {
+												label: each.label,
+												name: row.name || t("label-another-club"),
+											})}
 											value={row[each.key]}
 											onChange={({ target }) => set(at, { [each.key]: target.value })}
 										/>
@@ -144,7 +145,7 @@ export function Averages({
 				</table>
 				<Said error={wrong} />
 				<button type="submit" className="btn btn-primary mt-3 h-12 w-full text-lg">
-					Take them in
+					{t("bag-take-them")}
 				</button>
 			</form>
 		</Sheet>

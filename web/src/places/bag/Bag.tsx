@@ -7,6 +7,7 @@ import { useCommands } from "../../commands/commands";
 import { CarryMap } from "../../instruments/carry-map/CarryMap";
 import { FlightLines } from "../../instruments/flight-board/FlightLines";
 import { Ladder } from "../../instruments/ladder/Ladder";
+import { t } from "../../said/words";
 import { isClosed } from "../../session/closed";
 import { rungs } from "../../session/ladder";
 import { afterOf, type End, mapProps } from "../../session/maps";
@@ -29,15 +30,15 @@ import { ShortList } from "./ShortList";
 import { Stand } from "./Stand";
 
 const PARTS = [
-	{ id: "stand", name: "Stand", key: "t" },
-	{ id: "list", name: "Short list", key: "l" },
-	{ id: "plans", name: "Plans", key: "p" },
-	{ id: "wedges", name: "Short end", key: "w" },
+	{ id: "stand", name: t("bag-stand"), key: "t" },
+	{ id: "list", name: t("bag-short-list"), key: "l" },
+	{ id: "plans", name: t("bag-plans"), key: "p" },
+	{ id: "wedges", name: t("bag-short-end"), key: "w" },
 ] as const;
 const ENDS: { id: End; name: string }[] = [
-	{ id: "whole", name: "Whole bag" },
-	{ id: "short", name: "Short end" },
-	{ id: "long", name: "Long end" },
+	{ id: "whole", name: t("bag-whole-bag") },
+	{ id: "short", name: t("bag-short-end") },
+	{ id: "long", name: t("bag-long-end") },
 ];
 type Part = (typeof PARTS)[number]["id"];
 
@@ -57,41 +58,41 @@ export function Bag(props: PlaceProps) {
 	const plans = usePlans(session, part === "plans");
 	const agreed = isClosed(session);
 	const known = session.bag.order.length >= 2;
-	const blocked = agreed ? "Agreed" : undefined;
+	const blocked = agreed ? t("label-agreed") : undefined;
 	useCommands("bag", [
 		{
 			id: "import",
-			name: "Import shots",
+			name: t("bag-import-shots"),
 			keys: "i",
 			shown: "I",
-			group: "Bag",
+			group: t("label-bag"),
 			blocked,
 			run: () => setImporting(true),
 		},
 		{
 			id: "rack",
-			name: "Candidates from the rack",
+			name: t("bag-candidates-from-rack"),
 			keys: "k",
 			shown: "K",
-			group: "Bag",
+			group: t("label-bag"),
 			blocked,
 			run: () => setPicking(true),
 		},
 		{
 			id: "other",
-			name: "Borrowed, own, one loft",
+			name: t("bag-borrowed-own-one-loft"),
 			keys: "o",
 			shown: "O",
-			group: "Bag",
+			group: t("label-bag"),
 			blocked,
 			run: () => setOther(true),
 		},
 		{
 			id: "rule",
-			name: "Change the rule",
+			name: t("bag-change-rule"),
 			keys: "r",
 			shown: "R",
-			group: "Bag",
+			group: t("label-bag"),
 			blocked,
 			run: () =>
 				act(
@@ -104,20 +105,20 @@ export function Bag(props: PlaceProps) {
 		},
 		{
 			id: "averages",
-			name: "Averages read off a screen",
+			name: t("bag-averages-read-off-screen"),
 			keys: "v",
 			shown: "V",
-			group: "Bag",
+			group: t("label-bag"),
 			blocked,
 			run: () => setSumming(true),
 		},
 		{
 			id: "end",
-			name: "The other end of the map",
+			name: t("bag-other-end-map"),
 			keys: "e",
 			shown: "E",
-			group: "Bag",
-			blocked: session.bag.short ? undefined : "No wedge is in the bag",
+			group: t("label-bag"),
+			blocked: session.bag.short ? undefined : t("bag-no-wedge-bag"),
 			run: () => setEnd(ENDS[(ENDS.findIndex((each) => each.id === end) + 1) % ENDS.length]?.id ?? "whole"),
 		},
 		...PARTS.map((each) => ({
@@ -125,7 +126,7 @@ export function Bag(props: PlaceProps) {
 			name: each.name,
 			keys: each.key,
 			shown: each.key.toUpperCase(),
-			group: "Bag",
+			group: t("label-bag"),
 			run: () => setPart(each.id),
 		})),
 	]);
@@ -171,7 +172,7 @@ export function Bag(props: PlaceProps) {
 				<div
 					className="no-print mt-2 mb-2 flex gap-1 border-b border-base-300"
 					role="tablist"
-					aria-label="Below the map"
+					aria-label={t("bag-below-map")}
 				>
 					{PARTS.map((each) => (
 						<button
@@ -208,19 +209,19 @@ export function Bag(props: PlaceProps) {
 					) : plans.isError ? (
 						<Said error={plans.error} />
 					) : (
-						<Waiting what="the plans" />
+						<Waiting what={t("bag-the-plans")} />
 					))}
 			</section>
 			<aside className="flex flex-col gap-4 border-l border-base-300 bg-base-100 p-4">
 				<div className="flex items-baseline justify-between">
-					<h2 className="text-lg">Ladder</h2>
+					<h2 className="text-lg">{t("bag-ladder")}</h2>
 					<button
 						type="button"
 						className="no-print btn btn-sm h-9 border-base-300 bg-base-100"
 						aria-pressed={flight}
 						onClick={() => setFlight(!flight)}
 					>
-						{flight ? "Show steps" : "Show flight"}
+						{flight ? t("bag-show-steps") : t("bag-show-flight")}
 					</button>
 					<ClubCount session={session} />
 				</div>
@@ -245,7 +246,7 @@ export function Bag(props: PlaceProps) {
 					onClick={() => setImporting(true)}
 					disabled={agreed}
 				>
-					<span className="key">I</span> Import shots
+					<span className="key">I</span> {t("bag-import-shots")}
 				</button>
 				<button
 					type="button"
@@ -253,7 +254,7 @@ export function Bag(props: PlaceProps) {
 					onClick={() => setSumming(true)}
 					disabled={agreed}
 				>
-					<span className="key">V</span> Averages read off a screen
+					<span className="key">V</span> {t("bag-averages-read-off-screen")}
 				</button>
 				<Imports session={session} act={act} busy={busy || agreed} />
 			</aside>
@@ -273,7 +274,7 @@ function EndSwitch({ end, onEnd }: { end: End; onEnd: (end: End) => void }) {
 		<div
 			className="no-print flex items-center justify-center gap-1"
 			role="group"
-			aria-label="Scale of the map"
+			aria-label={t("bag-scale-map")}
 		>
 			<span className="key">E</span>
 			{ENDS.map((each) => (
@@ -295,7 +296,7 @@ function EndSwitch({ end, onEnd }: { end: End; onEnd: (end: End) => void }) {
 function Imports({ session, act, busy }: Pick<PlaceProps, "session" | "act" | "busy">) {
 	if (session.imports.length === 0) return null;
 	return (
-		<ul className="space-y-1 text-sm" aria-label="Files taken in">
+		<ul className="space-y-1 text-sm" aria-label={t("bag-files-taken")}>
 			{session.imports.map((file) => (
 				<li key={file.id} className="flex items-center justify-between gap-2">
 					<span
@@ -304,14 +305,16 @@ function Imports({ session, act, busy }: Pick<PlaceProps, "session" | "act" | "b
 					>
 						{file.file_name}
 					</span>
-					<span className="quiet shrink-0">{file.undone ? "taken back" : `${file.shots} shots`}</span>
+					<span className="quiet shrink-0">
+						{file.undone ? t("bag-taken-back") : t("bag-shots", { shots: file.shots })}
+					</span>
 					<button
 						type="button"
 						className="min-h-9 shrink-0 cursor-pointer underline"
 						disabled={busy}
 						onClick={() => act(() => change.undoImport(file.id, !file.undone))}
 					>
-						{file.undone ? "Bring in again" : "Take back"}
+						{file.undone ? t("bag-bring-again") : t("bag-take-back")}
 					</button>
 				</li>
 			))}
@@ -323,7 +326,7 @@ function Imports({ session, act, busy }: Pick<PlaceProps, "session" | "act" | "b
 function Remarks({ session }: { session: Session }) {
 	if (session.bag.remarks.length === 0) return null;
 	return (
-		<section className="bg-base-200 p-3" aria-label="What the bag says">
+		<section className="bg-base-200 p-3" aria-label={t("bag-what-bag-says")}>
 			<ul className="space-y-1.5 text-[14.5px]">
 				{session.bag.remarks.map((remark) => (
 					<li key={remark.sentence} className={remark.what === "count" ? "font-semibold" : ""}>
@@ -340,7 +343,7 @@ function OutOfFavour({ session, onChoose }: { session: Session; onChoose: (id: n
 	const out = ownOf(session).filter((build) => build.out_of_favour);
 	if (out.length === 0) return null;
 	return (
-		<ul aria-label="Out of favour" className="text-sm">
+		<ul aria-label={t("bag-out-favour")} className="text-sm">
 			{out.map((build) => (
 				<li key={build.id}>
 					<button
@@ -348,7 +351,7 @@ function OutOfFavour({ session, onChoose }: { session: Session; onChoose: (id: n
 						className="min-h-9 cursor-pointer text-left underline"
 						onClick={() => onChoose(build.id)}
 					>
-						{build.name} out of favour: {build.out_of_favour}
+						{t("bag-out-favour-2", { name: build.name, outOfFavour: build.out_of_favour })}
 					</button>
 				</li>
 			))}
@@ -362,7 +365,7 @@ function ClubCount({ session }: { session: Session }) {
 	const over = count > most;
 	return (
 		<span className={over ? "hole-text font-semibold" : "quiet text-sm"}>
-			{count} of {most} clubs{over ? ": too many" : ""}
+			{t("bag-of-clubs", { count, most, which: over ? t("bag-too-many-2") : "" })}
 		</span>
 	);
 }
@@ -371,13 +374,12 @@ function NoBaseline({ session, onImport }: { session: Session; onImport: () => v
 	return (
 		<div className="grid flex-1 place-items-center p-10 text-center">
 			<div className="max-w-md space-y-4">
-				<p className="text-2xl font-semibold">What does {session.customer.name.split(" ")[0]} carry today?</p>
-				<p className="quiet">
-					Bring in the shots of the monitor as a CSV file, or add clubs on the right and type what each one
-					carries. Two clubs are enough to see a step.
+				<p className="text-2xl font-semibold">
+					{t("bag-what-does-carry-today", { split: session.customer.name.split(" ")[0] })}
 				</p>
+				<p className="quiet">{t("bag-bring-shots-monitor-as-csv")}</p>
 				<button type="button" className="btn btn-primary h-12 px-8 text-lg" onClick={onImport}>
-					Import shots
+					{t("bag-import-shots")}
 				</button>
 			</div>
 		</div>
@@ -408,30 +410,30 @@ function AddClub({ session, act, busy }: Pick<PlaceProps, "session" | "act" | "b
 		>
 			<input
 				className="input h-10 min-w-0 flex-1 px-2"
-				placeholder="Club, 5i"
-				aria-label="Club to add"
+				placeholder={t("bag-club-5i")}
+				aria-label={t("bag-club-add")}
 				value={name}
 				onChange={(e) => setName(e.target.value)}
 				required
 			/>
 			<input
 				className="input h-10 w-18 px-2"
-				placeholder="carry"
-				aria-label={`Carry in ${unitName("far")}`}
+				placeholder={t("label-carry-3")}
+				aria-label={t("bag-carry-in", { unit: unitName("far") })}
 				inputMode="decimal"
 				value={carry}
 				onChange={(e) => setCarry(e.target.value)}
 			/>
 			<input
 				className="input h-10 w-18 px-2"
-				placeholder="total"
-				aria-label={`Total in ${unitName("far")}`}
+				placeholder={t("label-total-2")}
+				aria-label={t("bag-total-in", { unit: unitName("far") })}
 				inputMode="decimal"
 				value={total}
 				onChange={(e) => setTotal(e.target.value)}
 			/>
 			<button type="submit" className="btn btn-sm h-10" disabled={busy}>
-				Add
+				{t("label-add")}
 			</button>
 		</form>
 	);

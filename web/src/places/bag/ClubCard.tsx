@@ -3,6 +3,7 @@
 import { useState } from "react";
 import type { Build } from "../../api/client";
 import { change } from "../../api/session";
+import { t } from "../../said/words";
 import { isClosed } from "../../session/closed";
 import type { PlaceProps } from "../../session/place";
 import { questionOf, shotsOf } from "../../session/select";
@@ -45,7 +46,7 @@ export function ClubCard({
 			const made = await change.club(build.id, {
 				...(carry !== was.carry ? { typed_carry_m: typedFar(carry, "carry") } : {}),
 				...(assumed || total !== was.total ? { typed_total_m: typedFar(total, "total") } : {}),
-				...(assumed || doubt !== was.doubt ? { typed_doubt_m: typedFar(doubt, "give or take") } : {}),
+				...(assumed || doubt !== was.doubt ? { typed_doubt_m: typedFar(doubt, t("bag-give-or-take")) } : {}),
 			});
 			dropDraft(form);
 			return made;
@@ -57,17 +58,19 @@ export function ClubCard({
 					{build.name} <span className="quiet text-sm font-normal">{build.detail}</span>
 				</h3>
 				<button type="button" className="btn btn-ghost btn-sm" onClick={onClose}>
-					Close
+					{t("label-close")}
 				</button>
 			</div>
-			{build.known_from && <p className="quiet text-sm">As measured {build.known_from}.</p>}
+			{build.known_from && (
+				<p className="quiet text-sm">{t("bag-as-measured", { knownFrom: build.known_from })}</p>
+			)}
 			{build.carry_from === "assumed" && (
 				<p className="hole-text text-sm">
-					Not hit: assumed from the other clubs, give or take {asFar(build.carry_doubt_m)} {unit("far")}.
+					{t("bag-not-hit-assumed-from-other", { carryDoubt: asFar(build.carry_doubt_m), unit: unit("far") })}
 				</p>
 			)}
 			{build.carry_from === "old_swing" && (
-				<p className="hole-text text-sm">By the swing before: hit it again with the swing of now.</p>
+				<p className="hole-text text-sm">{t("bag-by-swing-before-hit-again")}</p>
 			)}
 			<fieldset disabled={agreed || busy} className="space-y-2">
 				<AsLeft form={form} />
@@ -80,20 +83,20 @@ export function ClubCard({
 						}}
 					>
 						<label className="flex items-center gap-1">
-							<span className="quiet text-sm">carry</span>
+							<span className="quiet text-sm">{t("label-carry-3")}</span>
 							<input
 								className="input h-10 w-18 px-2"
-								aria-label={`Carry of ${build.name} in ${unitName("far")}`}
+								aria-label={t("bag-carry-of-in", { name: build.name, unit: unitName("far") })}
 								value={carry}
 								onChange={(e) => setCarry(e.target.value)}
 								inputMode="decimal"
 							/>
 						</label>
 						<label className="flex items-center gap-1">
-							<span className="quiet text-sm">total</span>
+							<span className="quiet text-sm">{t("label-total-2")}</span>
 							<input
 								className="input h-10 w-18 px-2"
-								aria-label={`Total of ${build.name} in ${unitName("far")}`}
+								aria-label={t("bag-total-of-in", { name: build.name, unit: unitName("far") })}
 								value={total}
 								onChange={(e) => setTotal(e.target.value)}
 								inputMode="decimal"
@@ -103,14 +106,14 @@ export function ClubCard({
 							<span className="quiet text-sm">±</span>
 							<input
 								className="input h-10 w-14 px-2"
-								aria-label={`Give or take of ${build.name} in ${unitName("far")}`}
+								aria-label={t("bag-give-or-take-2", { name: build.name, unit: unitName("far") })}
 								value={doubt}
 								onChange={(e) => setDoubt(e.target.value)}
 								inputMode="decimal"
 							/>
 						</label>
 						<button type="submit" className="btn btn-sm h-10">
-							Set
+							{t("label-set")}
 						</button>
 					</form>
 				) : (
@@ -124,12 +127,16 @@ export function ClubCard({
 										type="button"
 										className="w-full cursor-pointer bg-base-200 px-2 py-1 text-left"
 										title={question || shot.aside_reason}
-										aria-label={`Shot ${shot.number}, carry ${carry}: ${shot.aside ? "bring back" : "set aside"}`}
-										onClick={() => act(() => change.aside(shot.id, !shot.aside, "by the fitter"))}
+										aria-label={t("bag-shot-carry", {
+											number: shot.number,
+											carry,
+											which: shot.aside ? t("bag-bring-back") : t("bag-set-aside"),
+										})}
+										onClick={() => act(() => change.aside(shot.id, !shot.aside, t("bag-by-fitter")))}
 									>
 										<span className={`num ${shot.aside ? "quiet line-through" : ""}`}>{carry}</span>{" "}
 										<span className={`text-[12px] ${question ? "hole-text" : "quiet"}`}>
-											{shot.aside ? "aside" : question ? "odd?" : ""}
+											{shot.aside ? t("label-aside") : question ? t("label-odd") : ""}
 										</span>
 									</button>
 								</li>
@@ -153,26 +160,30 @@ export function ClubCard({
 							)
 						}
 					>
-						{like ? "Back to the hole" : "Replace it like for like"}
+						{like ? t("bag-back-hole") : t("bag-replace-like-for-like")}
 					</button>
 				)}
 				<form
 					className="flex items-center gap-2"
 					onSubmit={(event) => {
 						event.preventDefault();
-						favour(build.out_of_favour && why === build.out_of_favour ? "" : why.trim() || "no reason given");
+						favour(
+							build.out_of_favour && why === build.out_of_favour
+								? ""
+								: why.trim() || t("bag-no-reason-given"),
+						);
 					}}
 				>
 					<input
 						className="input h-10 min-w-0 flex-1 px-2"
-						aria-label={`Why the ${build.name} is out of favour`}
-						placeholder="out of favour: why?"
+						aria-label={t("bag-why-out-favour", { name: build.name })}
+						placeholder={t("bag-out-favour-why")}
 						maxLength={80}
 						value={why}
 						onChange={(event) => setWhy(event.target.value)}
 					/>
 					<button type="submit" className="btn btn-sm h-10 border-base-300 bg-base-100">
-						{build.out_of_favour && why === build.out_of_favour ? "Back in favour" : "Out of favour"}
+						{build.out_of_favour && why === build.out_of_favour ? t("bag-back-favour") : t("bag-out-favour")}
 					</button>
 				</form>
 				<Stated build={build} act={act} />
@@ -187,14 +198,14 @@ export function ClubCard({
 								act(() => change.club(build.id, { fixed }));
 							}}
 						/>
-						Fixed: stays in the bag
+						{t("bag-fixed-stays-bag")}
 					</label>
 					<button
 						type="button"
 						className="min-h-9 cursor-pointer text-sm underline"
 						onClick={() => act(() => change.drop(build.id))}
 					>
-						Take out of the bag
+						{t("bag-take-out-bag")}
 					</button>
 				</div>
 			</fieldset>

@@ -3,6 +3,7 @@ import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { client, got, type ImportPreview, type Session } from "../../api/client";
 import { sessionKey } from "../../api/session";
+import { t } from "../../said/words";
 import { lettersOf } from "../../session/select";
 import { listOf } from "../../session/words";
 import { Said } from "../../ui/Said";
@@ -61,33 +62,29 @@ export function ImportDialog({ session, onClose }: { session: Session; onClose: 
 	if (take.data) {
 		const { shots, clubs, set_aside, computed, here, problems } = take.data;
 		return (
-			<Sheet title="Taken in" onClose={onClose}>
+			<Sheet title={t("bag-taken-in")} onClose={onClose}>
 				<p className="mb-3 text-lg">
-					{shots} shots of {clubs} clubs. {set_aside} set aside. {computed} had blanks filled by the flight
-					model.{here > 0 && ` ${hereWords(here)} and were left out.`}
+					{t("bag-shots-clubs-set-aside-had", { shots, clubs, setAside: set_aside, computed })}
+					{here > 0 && ` ${t("bag-were-left-out", { here: hereWords(here) })}`}
 				</p>
-				<Problems title="Not read" problems={problems} />
+				<Problems title={t("bag-not-read")} problems={problems} />
 				<button type="button" className="btn btn-primary mt-4 h-11 w-full" onClick={onClose}>
-					See the carry map
+					{t("bag-see-carry-map")}
 				</button>
 			</Sheet>
 		);
 	}
 	return (
-		<Sheet title="Import shots" onClose={onClose} wide={shown !== null}>
+		<Sheet title={t("bag-import-shots")} onClose={onClose} wide={shown !== null}>
 			<input
 				type="file"
 				accept=".csv,.txt,.tsv,.xlsx,text/csv"
 				className="file-input mb-3 h-11 w-full"
-				aria-label="Shots file"
+				aria-label={t("bag-shots-file")}
 				onChange={(event) => void read(event.target.files?.[0])}
 			/>
 			<Said error={tooLarge ? TOO_LARGE : (preview.error ?? take.error)} />
-			{!shown && !preview.error && (
-				<p className="quiet">
-					Any CSV or workbook with a header line. You see how it is read before anything is taken in.
-				</p>
-			)}
+			{!shown && !preview.error && <p className="quiet">{t("bag-any-csv-or-workbook-with")}</p>}
 			{shown && request && (
 				<Mapping
 					letters={lettersOf(session)}
@@ -103,7 +100,7 @@ export function ImportDialog({ session, onClose }: { session: Session; onClose: 
 	);
 }
 
-const hereWords = (here: number) => (here === 1 ? "1 is here already" : `${here} are here already`);
+const hereWords = (here: number) => (here === 1 ? t("bag-1-here-already") : t("bag-here-already", { here }));
 
 interface MappingProps {
 	letters: string[];
@@ -136,12 +133,12 @@ function ColumnRow({ index, shown, request, onAgain, busy }: Shown & { index: nu
 	return (
 		<>
 			<tr className={key || !sure ? "" : "quiet"}>
-				<td>{header || "no header"}</td>
-				<td>{example || "blank"}</td>
+				<td>{header || t("bag-no-header")}</td>
+				<td>{example || t("bag-blank")}</td>
 				<td>
 					<select
 						className="select select-sm h-9 w-36"
-						aria-label={`${header} is`}
+						aria-label={t("bag-is", { header })}
 						value={key}
 						disabled={busy}
 						onChange={(event) => say(event.target.value, unit)}
@@ -159,7 +156,7 @@ function ColumnRow({ index, shown, request, onAgain, busy }: Shown & { index: nu
 					{units.length > 0 && sure && (
 						<select
 							className="select select-sm h-9 w-24"
-							aria-label={`Unit of ${header}`}
+							aria-label={t("bag-unit-of", { header })}
 							value={unit}
 							disabled={busy}
 							onChange={(event) => say(key, event.target.value)}
@@ -185,10 +182,12 @@ function ColumnRow({ index, shown, request, onAgain, busy }: Shown & { index: nu
 											type="button"
 											className="btn btn-sm h-11"
 											disabled={busy}
-											aria-label={each ? `${header} is ${KEYS[each]}` : `Leave out ${header}`}
+											aria-label={
+												each ? t("bag-is-2", { header, keys: KEYS[each] }) : t("bag-leave-out", { header })
+											}
 											onClick={() => say(each, unit)}
 										>
-											{each ? KEYS[each] : "Leave it out"}
+											{each ? KEYS[each] : t("label-leave-out")}
 										</button>
 									))
 								: units.map((each) => (
@@ -197,7 +196,7 @@ function ColumnRow({ index, shown, request, onAgain, busy }: Shown & { index: nu
 											type="button"
 											className="btn btn-sm h-11"
 											disabled={busy}
-											aria-label={`${header} is in ${UNIT_WORDS[each] ?? each}`}
+											aria-label={t("bag-is-in", { header, unitWords: UNIT_WORDS[each] ?? each })}
 											onClick={() => say(key, each)}
 										>
 											{UNIT_WORDS[each] ?? each}
@@ -221,7 +220,7 @@ function Asked({ shown, request, onAgain, busy }: Shown) {
 			{shown.players.length > 0 && (
 				<fieldset disabled={busy}>
 					<legend className={shown.whose ? "font-semibold" : "hole-text font-semibold"}>
-						Whose shots go in?
+						{t("bag-whose-shots-go")}
 					</legend>
 					{shown.players.map(({ name, shots }) => (
 						<label key={name} className="flex min-h-11 cursor-pointer items-center gap-2">
@@ -232,7 +231,7 @@ function Asked({ shown, request, onAgain, busy }: Shown) {
 								checked={shown.whose === name}
 								onChange={() => onAgain({ ...request, whose: name })}
 							/>
-							{name || "no name"} <span className="quiet text-sm">{shots} shots</span>
+							{name || t("bag-no-name")} <span className="quiet text-sm">{t("bag-shots", { shots })}</span>
 						</label>
 					))}
 				</fieldset>
@@ -253,7 +252,7 @@ function Asked({ shown, request, onAgain, busy }: Shown) {
 									})
 								}
 							>
-								They are {UNIT_WORDS[unit]}
+								{t("bag-they-are", { unitWords: UNIT_WORDS[unit] })}
 							</button>
 						)}
 						{id !== "club" && (
@@ -263,7 +262,7 @@ function Asked({ shown, request, onAgain, busy }: Shown) {
 								disabled={busy}
 								onClick={() => onAgain({ ...request, answered: [...request.answered, id] })}
 							>
-								Right as it is
+								{t("bag-right-as")}
 							</button>
 						)}
 					</div>
@@ -276,20 +275,21 @@ function Asked({ shown, request, onAgain, busy }: Shown) {
 function Clubs({ letters, shown, request, onChange, onAgain, busy }: MappingProps) {
 	return (
 		<div>
-			<h3>Clubs</h3>
+			<h3>{t("bag-clubs")}</h3>
 			<p className="quiet mb-1 text-sm">
-				By name into the bag{letters.length > 0 && `, by letter to ${listOf(letters, "or")} on the stand`}.
+				{t("bag-by-name-into-bag")}
+				{letters.length > 0 && t("bag-by-letter-stand", { letters: listOf(letters, "or") })}.
 			</p>
 			<ul className="max-h-56 space-y-1 overflow-auto">
 				{shown.clubs.map(({ written, shots, here, kind }) => (
 					<li key={written} className="flex flex-wrap items-center gap-x-2">
 						<span className="w-32 truncate" title={written}>
-							{written || "no club named"}
+							{written || t("bag-no-club-named")}
 						</span>
 						<input
 							className="input h-9 w-20 px-2"
-							aria-label={`${written} goes to`}
-							placeholder="left out"
+							aria-label={t("bag-goes-to", { written })}
+							placeholder={t("bag-left-out")}
 							value={request.clubs[written] ?? ""}
 							onChange={(event) =>
 								onChange({ ...request, clubs: { ...request.clubs, [written]: event.target.value } })
@@ -297,14 +297,15 @@ function Clubs({ letters, shown, request, onChange, onAgain, busy }: MappingProp
 							onBlur={() => onAgain(request)}
 						/>
 						<span className="quiet text-sm">
-							{shots} shots{here > 0 && `, ${here} here already`}
+							{t("bag-shots", { shots })}
+							{here > 0 && t("bag-here-already-2", { here })}
 						</span>
 						{kind === null && written && request.clubs[written] && (
 							<label className="hole-text flex w-full items-center gap-2 font-semibold">
-								What kind of club is it?
+								{t("bag-what-kind-club")}
 								<select
 									className="select h-11 w-40"
-									aria-label={`Kind of ${written}`}
+									aria-label={t("bag-kind-of", { written })}
 									value={request.kinds[written] ?? ""}
 									disabled={busy}
 									onChange={(event) =>
@@ -315,7 +316,7 @@ function Clubs({ letters, shown, request, onChange, onAgain, busy }: MappingProp
 									}
 								>
 									<option value="" disabled>
-										choose
+										{t("bag-choose")}
 									</option>
 									{Object.entries(KINDS).map(([each, words]) => (
 										<option key={each} value={each}>
@@ -340,11 +341,12 @@ function Mapping(props: MappingProps) {
 		<div className="grid gap-6 lg:grid-cols-[1fr_20rem]">
 			<section>
 				<h3 className="mb-1">
-					Columns {shown.remembered && <span className="quiet text-sm font-normal">as last time</span>}
+					{t("bag-columns")}{" "}
+					{shown.remembered && <span className="quiet text-sm font-normal">{t("bag-as-last-time")}</span>}
 				</h3>
 				{shown.sheets.length > 1 && (
 					<label className="mb-2 flex items-center gap-2">
-						Sheet
+						{t("bag-sheet")}
 						<select
 							className="select h-11 w-56"
 							value={request.sheet || shown.sheets[0]}
@@ -361,10 +363,10 @@ function Mapping(props: MappingProps) {
 					<table className="table-plain w-full">
 						<thead className="sticky top-0 bg-base-100">
 							<tr>
-								<th scope="col">In the file</th>
-								<th scope="col">First shot</th>
-								<th scope="col">Is</th>
-								<th scope="col">Unit</th>
+								<th scope="col">{t("bag-in-the-file")}</th>
+								<th scope="col">{t("bag-first-shot")}</th>
+								<th scope="col">{t("bag-is-3")}</th>
+								<th scope="col">{t("bag-unit")}</th>
 							</tr>
 						</thead>
 						<tbody>
@@ -390,14 +392,14 @@ function Mapping(props: MappingProps) {
 						/>
 						<span>
 							{hereWords(shown.here)}
-							{!request.again && `, ${shown.shots} ${shown.shots === 1 ? "is" : "are"} new`}. Take them in
-							again
+							{!request.again && t("bag-is-new", { shots: shown.shots })}
+							{t("bag-take-them-again")}
 						</span>
 					</label>
 				)}
 				{shown.unlike.length > 0 && (
 					<div>
-						<h3 className="mb-1">Unlike the others</h3>
+						<h3 className="mb-1">{t("bag-unlike-others")}</h3>
 						<ul className="space-y-1">
 							{shown.unlike.map((row) => (
 								<li key={row.line}>
@@ -416,7 +418,12 @@ function Mapping(props: MappingProps) {
 											}
 										/>
 										<span>
-											Set aside {row.club} {asFar(row.carry_m)} (line {row.line}): {row.why}
+											{t("bag-set-aside-line", {
+												club: row.club,
+												carry: asFar(row.carry_m),
+												line: row.line,
+												why: row.why,
+											})}
 										</span>
 									</label>
 								</li>
@@ -424,8 +431,8 @@ function Mapping(props: MappingProps) {
 						</ul>
 					</div>
 				)}
-				<Problems title="Not read" problems={shown.problems} />
-				<Problems title="Left out" problems={shown.left} quiet />
+				<Problems title={t("bag-not-read")} problems={shown.problems} />
+				<Problems title={t("bag-left-out-2")} problems={shown.left} quiet />
 				<button
 					type="button"
 					className="btn btn-primary h-12 w-full"
@@ -433,8 +440,8 @@ function Mapping(props: MappingProps) {
 					onClick={onTake}
 				>
 					{open > 0
-						? `Answer ${open === 1 ? "1 question" : `${open} questions`} first`
-						: `Take in ${shown.shots} shots`}
+						? t("bag-answer-1-question-first", { open })
+						: t("bag-take-shots", { shots: shown.shots })}
 				</button>
 			</section>
 		</div>
@@ -457,8 +464,11 @@ function Problems({
 			<ul className={`max-h-32 overflow-auto text-sm ${quiet ? "quiet" : ""}`}>
 				{problems.map((problem) => (
 					<li key={`${problem.line}-${problem.column}-${problem.sentence}`}>
-						Line {problem.line}
-						{problem.column ? `, ${problem.column}` : ""}: {problem.sentence}
+						{t("bag-line", {
+							line: problem.line,
+							which: problem.column ? `, ${problem.column}` : "",
+							sentence: problem.sentence,
+						})}
 					</li>
 				))}
 			</ul>

@@ -4,6 +4,7 @@ import { useState } from "react";
 import { client, got, type HeadType, type Session } from "../../api/client";
 import { change } from "../../api/session";
 import { VOCABULARY } from "../../api/vocabulary";
+import { t } from "../../said/words";
 import type { PlaceProps } from "../../session/place";
 import { ownOf } from "../../session/select";
 import { AsLeft } from "../../ui/AsLeft";
@@ -35,7 +36,7 @@ export function OtherClubs({ session, act, busy, onClose }: Props) {
 			}
 		});
 	return (
-		<Sheet title="Another club on the stand" onClose={onClose}>
+		<Sheet title={t("bag-another-club-stand")} onClose={onClose}>
 			<AsLeft form={formOf(session)} />
 			<Said error={error} />
 			<div className="space-y-6">
@@ -57,17 +58,17 @@ function Borrowed({ session, put, busy }: PartProps) {
 			onSubmit={(event) => {
 				event.preventDefault();
 				put(async () => {
-					const loft_deg = neededNumber(loft, "loft of the borrowed club");
+					const loft_deg = neededNumber(loft, t("bag-loft-borrowed-club"));
 					return change.borrow(session.id, { name, head_type: kind, loft_deg });
 				});
 			}}
 		>
-			<h3 className="mb-1">A borrowed club</h3>
+			<h3 className="mb-1">{t("bag-borrowed-club")}</h3>
 			<div className="flex flex-wrap items-center gap-2">
 				<input
 					className="input h-11 min-w-0 flex-1"
-					aria-label="What the borrowed club is called"
-					placeholder="what it is called"
+					aria-label={t("bag-what-borrowed-club-called")}
+					placeholder={t("label-what-called")}
 					maxLength={40}
 					value={name}
 					onChange={(event) => setName(event.target.value)}
@@ -75,7 +76,7 @@ function Borrowed({ session, put, busy }: PartProps) {
 				/>
 				<select
 					className="select h-11 w-40"
-					aria-label="Kind of the borrowed club"
+					aria-label={t("bag-kind-borrowed-club")}
 					value={kind}
 					onChange={(event) => setKind(event.target.value as HeadType)}
 				>
@@ -88,30 +89,30 @@ function Borrowed({ session, put, busy }: PartProps) {
 				<input
 					className="input h-11 w-20 text-right"
 					inputMode="decimal"
-					aria-label="Loft of the borrowed club in degrees"
-					placeholder="loft"
+					aria-label={t("bag-loft-borrowed-club-degrees")}
+					placeholder={t("label-loft-2")}
 					value={loft}
 					onChange={(event) => setLoft(event.target.value)}
 				/>
 				<button type="submit" className="btn h-11" disabled={busy}>
-					On the stand
+					{t("label-on-the-stand")}
 				</button>
 			</div>
-			<p className="quiet mt-1 text-sm">Its length is assumed from kind and loft, and shown as assumed.</p>
+			<p className="quiet mt-1 text-sm">{t("bag-its-length-assumed-from-kind")}</p>
 		</form>
 	);
 }
 
 const WORK = [
-	{ kind: "", words: "as it is" },
-	{ kind: "bend", words: "bent, ° weaker" },
-	{ kind: "lie", words: "bent, ° more upright" },
-	{ kind: "length", words: "made longer, in" },
-	{ kind: "grip_down", words: "gripped down, in" },
-	{ kind: "head_weight", words: "heavier head, g" },
-	{ kind: "weight_back", words: "weight to the back, g" },
-	{ kind: "weight_heel", words: "weight to the heel, g" },
-	{ kind: "grip", words: "thicker grip, mm" },
+	{ kind: "", words: t("bag-as-it-is") },
+	{ kind: "bend", words: t("bag-bent-weaker") },
+	{ kind: "lie", words: t("bag-bent-more-upright") },
+	{ kind: "length", words: t("bag-made-longer") },
+	{ kind: "grip_down", words: t("bag-gripped-down") },
+	{ kind: "head_weight", words: t("bag-heavier-head-g") },
+	{ kind: "weight_back", words: t("bag-weight-back-g") },
+	{ kind: "weight_heel", words: t("bag-weight-heel-g") },
+	{ kind: "grip", words: t("bag-thicker-grip-mm") },
 ] as const;
 
 function Own({ session, put, busy }: PartProps) {
@@ -130,17 +131,17 @@ function Own({ session, put, busy }: PartProps) {
 				put(async () => {
 					return change.otherwise(
 						club ?? 0,
-						kind ? [{ kind, amount: neededNumber(amount, "amount of the work") }] : [],
+						kind ? [{ kind, amount: neededNumber(amount, t("bag-amount-work")) }] : [],
 						shaft,
 					);
 				});
 			}}
 		>
-			<h3 className="mb-1">One of the player’s own</h3>
+			<h3 className="mb-1">{t("bag-one-players-own")}</h3>
 			<div className="flex flex-wrap items-center gap-2">
 				<select
 					className="select h-11 w-32"
-					aria-label="Which of the player’s own clubs"
+					aria-label={t("bag-which-players-own-clubs")}
 					value={club ?? ""}
 					onChange={(event) => setClub(Number(event.target.value))}
 				>
@@ -152,7 +153,7 @@ function Own({ session, put, busy }: PartProps) {
 				</select>
 				<select
 					className="select h-11 w-52"
-					aria-label="What is done to it"
+					aria-label={t("bag-what-done")}
 					value={kind}
 					onChange={(event) => setKind(event.target.value as typeof kind)}
 				>
@@ -166,18 +167,18 @@ function Own({ session, put, busy }: PartProps) {
 					<input
 						className="input h-11 w-20 text-right"
 						inputMode="decimal"
-						aria-label="By how much, less than nothing for the other way"
+						aria-label={t("bag-by-how-much-less-than")}
 						value={amount}
 						onChange={(event) => setAmount(event.target.value)}
 					/>
 				)}
 				<select
 					className="select h-11 w-44"
-					aria-label="Which shaft it gets"
+					aria-label={t("bag-which-shaft-gets")}
 					value={shaft ?? ""}
 					onChange={(event) => setShaft(event.target.value ? Number(event.target.value) : null)}
 				>
-					<option value="">its own shaft</option>
+					<option value="">{t("bag-its-own-shaft")}</option>
 					{rack.data?.shafts.map((each) => (
 						<option key={each.id} value={each.id}>
 							{each.name}
@@ -185,7 +186,7 @@ function Own({ session, put, busy }: PartProps) {
 					))}
 				</select>
 				<button type="submit" className="btn h-11" disabled={busy}>
-					On the stand
+					{t("label-on-the-stand")}
 				</button>
 			</div>
 			{(shaft !== null || kind === "grip") && <Caution>{VOCABULARY.cautions.shaft}</Caution>}
@@ -211,13 +212,13 @@ function OneLoft({ session, put, busy }: PartProps) {
 	const turning = found.data?.filter((row) => row.loft_deg !== null) ?? [];
 	return (
 		<section>
-			<h3 className="mb-1">The heads on the stand at one loft</h3>
+			<h3 className="mb-1">{t("bag-heads-stand-one-loft")}</h3>
 			<div className="flex flex-wrap items-center gap-2">
 				<input
 					className="input h-11 w-24 text-right"
 					inputMode="decimal"
-					aria-label="Loft to turn to in degrees"
-					placeholder="loft, °"
+					aria-label={t("bag-loft-turn-degrees")}
+					placeholder={t("bag-loft")}
 					value={text}
 					onChange={(event) => setText(event.target.value)}
 				/>
@@ -231,7 +232,7 @@ function OneLoft({ session, put, busy }: PartProps) {
 						})
 					}
 				>
-					Turn {turning.length || "them"}
+					{t("bag-turn", { turning: turning.length || t("bag-them") })}
 				</button>
 			</div>
 			<Said error={found.error} />
@@ -240,8 +241,8 @@ function OneLoft({ session, put, busy }: PartProps) {
 					<li key={row.letter} className={row.loft_deg === null ? "quiet" : ""}>
 						<Letter letter={row.letter} size={20} /> {row.name}:{" "}
 						{row.loft_deg === null
-							? `left out, ${row.why}`
-							: `to ${row.loft_deg}°${row.why ? `, ${row.why}` : ""}`}
+							? t("bag-left-out-3", { why: row.why })
+							: t("bag-to", { loft: row.loft_deg, which: row.why ? `, ${row.why}` : "" })}
 					</li>
 				))}
 			</ul>

@@ -3,6 +3,7 @@
 import { useState } from "react";
 import type { BagPlan, Plans as PlansPicture, Session } from "../../api/client";
 import { type PlanBody, plan as planChange, usePlanChange } from "../../api/session";
+import { t } from "../../said/words";
 import { isClosed } from "../../session/closed";
 import { buildOf, candidatesOf, ownOf } from "../../session/select";
 import { worthWords } from "../../session/words";
@@ -21,7 +22,13 @@ interface Props {
 }
 
 export const keyOf = (plan: BagPlan, index: number) =>
-	plan.id !== null ? `kept ${plan.id}` : index === 0 ? "today" : index === 1 ? "best" : plan.name;
+	plan.id !== null
+		? t("bag-kept", { id: plan.id })
+		: index === 0
+			? "today"
+			: index === 1
+				? "best"
+				: plan.name;
 export const columnsOf = (plans: PlansPicture): BagPlan[] => [
 	plans.today,
 	plans.found,
@@ -55,20 +62,23 @@ export function Plans({ session, plans, shown, onShow }: Props) {
 		});
 	const edited = plans.plans.find((plan) => plan.id === editing);
 	return (
-		<section aria-label="Plans for the bag">
+		<section aria-label={t("bag-plans-for-bag")}>
 			<Said error={change.error} />
 			<p className="mb-2 font-semibold">
 				{plans.found.sentence}{" "}
 				<span className="quiet text-sm font-normal">
-					Among {figure(plans.searched)} bag{plans.searched === 1 ? "" : "s"} with up to{" "}
-					{session.clubs_to_place} new {session.clubs_to_place === 1 ? "club" : "clubs"}.
+					{t("bag-among-with-up-club", {
+						searched: figure(plans.searched),
+						searched2: plans.searched,
+						clubsToPlace: session.clubs_to_place,
+					})}
 				</span>
 			</p>
 			<div className="overflow-x-auto">
 				<table className="table-plain w-full">
 					<thead>
 						<tr>
-							<th scope="col">Bag</th>
+							<th scope="col">{t("label-bag")}</th>
 							{columns.map((plan, index) => (
 								<th key={keyOf(plan, index)} scope="col">
 									<button
@@ -84,57 +94,73 @@ export function Plans({ session, plans, shown, onShow }: Props) {
 						</tr>
 					</thead>
 					<tbody className="text-[15px]">
-						<Line name="New clubs" plans={columns} cell={(plan) => <Added session={session} plan={plan} />} />
 						<Line
-							name="Strokes saved a round"
+							name={t("bag-new-clubs")}
+							plans={columns}
+							cell={(plan) => <Added session={session} plan={plan} />}
+						/>
+						<Line
+							name={t("bag-strokes-saved-round")}
 							beside={fearWords(session)}
 							plans={columns}
 							cell={(plan, index) => (index === 0 ? "–" : <Saved plan={plan} />)}
 						/>
 						{plans.today.rounds !== null && (
 							<Line
-								name="Successful shots a round"
-								beside="on the named jobs"
+								name={t("bag-successful-shots-round")}
+								beside={t("bag-named-jobs")}
 								plans={columns}
 								cell={(plan) => <span className="num">{figure(plan.rounds, 1)}</span>}
 							/>
 						)}
 						<Line
-							name="Uncovered"
+							name={t("bag-uncovered-2")}
 							plans={columns}
 							cell={(plan) => (
 								<span className={plan.open_m > 0 ? "num hole-text" : "num"}>
 									{asFar(plan.open_m)}{" "}
-									<Unit>
-										{unit("far")}, widest {asFar(plan.widest_m)}
-									</Unit>
+									<Unit>{t("bag-widest", { unit: unit("far"), widest: asFar(plan.widest_m) })}</Unit>
 								</span>
 							)}
 						/>
 						<Line
-							name="Crowded"
+							name={t("bag-crowded")}
 							plans={columns}
 							cell={(plan) =>
-								plan.crowded.length ? <span className="hole-text">{plan.crowded.join("; ")}</span> : "none"
+								plan.crowded.length ? (
+									<span className="hole-text">{plan.crowded.join("; ")}</span>
+								) : (
+									t("label-none")
+								)
 							}
 						/>
 						<Line
-							name="Clubs"
+							name={t("bag-clubs")}
 							plans={columns}
 							cell={(plan) => (
 								<span className={plan.over ? "hole-text num" : "num"}>
-									{plan.club_count} <Unit>of {session.brief.most_clubs}</Unit>
-									{plan.over > 0 && ` ${plan.over} too many`}
+									{plan.club_count} <Unit>{t("bag-of-4", { mostClubs: session.brief.most_clubs })}</Unit>
+									{plan.over > 0 && ` ${t("bag-too-many", { over: plan.over })}`}
 								</span>
 							)}
 						/>
-						<Line name="Price" plans={columns} cell={(plan, index) => (index ? money(plan.price) : "–")} />
 						<Line
-							name="Carries to relearn"
+							name={t("label-price")}
 							plans={columns}
-							cell={(plan, index) => (index ? (plan.relearn.length ? plan.relearn.join(", ") : "none") : "–")}
+							cell={(plan, index) => (index ? money(plan.price) : "–")}
 						/>
-						<Line name="Leaves the bag" plans={columns} cell={(plan) => plan.dropped.join(", ") || "–"} />
+						<Line
+							name={t("bag-carries-relearn")}
+							plans={columns}
+							cell={(plan, index) =>
+								index ? (plan.relearn.length ? plan.relearn.join(", ") : t("label-none")) : "–"
+							}
+						/>
+						<Line
+							name={t("bag-leaves-bag")}
+							plans={columns}
+							cell={(plan) => plan.dropped.join(", ") || "–"}
+						/>
 						{plans.today.jobs.map((job, index) => (
 							<Line
 								key={job.job}
@@ -162,9 +188,9 @@ export function Plans({ session, plans, shown, onShow }: Props) {
 												type="button"
 												className="btn btn-sm h-9 border-base-300 bg-base-100"
 												disabled={!room || change.isPending}
-												onClick={() => keep(plan, `Plan ${plans.plans.length + 1}`)}
+												onClick={() => keep(plan, t("bag-plan", { plans: plans.plans.length + 1 }))}
 											>
-												{index ? "Keep" : "Start from"}
+												{index ? t("label-keep") : t("bag-start-from")}
 											</button>
 										) : (
 											<span className="inline-flex gap-1">
@@ -177,15 +203,15 @@ export function Plans({ session, plans, shown, onShow }: Props) {
 														onShow(keyOf(plan, index));
 													}}
 												>
-													Change
+													{t("label-change")}
 												</button>
 												<button
 													type="button"
 													className="btn btn-ghost btn-sm h-9"
-													aria-label={`Take ${plan.name} away`}
+													aria-label={t("bag-take-away", { name: plan.name })}
 													onClick={() => change.mutate(() => planChange.drop(plan.id ?? 0))}
 												>
-													Away
+													{t("bag-away")}
 												</button>
 											</span>
 										)}
@@ -208,8 +234,7 @@ export function Plans({ session, plans, shown, onShow }: Props) {
 			)}
 			<p className="quiet mt-2 text-sm">
 				{columns.find((plan, index) => keyOf(plan, index) === shown)?.next}
-				{columns.some((plan) => plan.expected.length > 0) &&
-					" Clubs not hit yet count as the short list expects them."}
+				{columns.some((plan) => plan.expected.length > 0) && ` ${t("bag-clubs-not-hit-yet-count")}`}
 			</p>
 		</section>
 	);
@@ -223,7 +248,10 @@ const Unit = ({ children }: { children: React.ReactNode }) => (
 const fearWords = ({ brief }: Session): string =>
 	brief.miss === "none" || brief.fear === "same"
 		? ""
-		: `a miss ${brief.miss} costs ${brief.fear === "whole" ? "one" : "half a shot"} more`;
+		: t("bag-miss-costs-more", {
+				miss: brief.miss,
+				which: brief.fear === "whole" ? t("bag-one") : t("bag-half-shot"),
+			});
 
 function Line({
 	name,
@@ -251,13 +279,13 @@ function Line({
 
 function Added({ session, plan }: { session: Session; plan: BagPlan }) {
 	const fresh = plan.builds.map((id) => buildOf(session, id)).filter((build) => build?.letter);
-	if (fresh.length === 0) return <span className="quiet">none</span>;
+	if (fresh.length === 0) return <span className="quiet">{t("label-none")}</span>;
 	return (
 		<span className="inline-flex flex-wrap items-center justify-end gap-1.5">
 			{fresh.map((build) => (
 				<span key={build?.id} className="inline-flex items-center gap-1">
 					<Letter letter={build?.letter ?? ""} size={20} />
-					{plan.swap_away === build?.id && <Unit>on {plan.swap_course}</Unit>}
+					{plan.swap_away === build?.id && <Unit>{t("bag-on", { swapCourse: plan.swap_course })}</Unit>}
 				</span>
 			))}
 		</span>
@@ -270,7 +298,7 @@ function Saved({ plan }: { plan: BagPlan }) {
 		<>
 			<span className="num text-[17px]">{signed(plan.saves)}</span>{" "}
 			<Unit>
-				({figure(plan.saves_low, 1)} to {figure(plan.saves_high, 1)})
+				{t("bag-to-2", { savesLow: figure(plan.saves_low, 1), savesHigh: figure(plan.saves_high, 1) })}
 			</Unit>
 			<span className="quiet block text-[12.5px] font-normal">{worthWords(plan.worth)}</span>
 		</>
@@ -301,7 +329,7 @@ function Editor({
 	const fresh = candidatesOf(session).filter((build) => inside.has(build.id));
 	return (
 		<fieldset disabled={busy} className="mt-3 border border-base-300 bg-base-100 p-3">
-			<legend className="px-1 font-semibold">{plan.name}: in and out</legend>
+			<legend className="px-1 font-semibold">{t("bag-in-and-out", { name: plan.name })}</legend>
 			<div className="flex flex-wrap gap-1.5">
 				{[...candidatesOf(session), ...ownOf(session).filter((each) => each.carry_m !== null)].map(
 					(build) => (
@@ -314,7 +342,7 @@ function Editor({
 							onClick={() => turn(build.id)}
 						>
 							{build.letter && <Letter letter={build.letter} size={18} />} {build.name}
-							{build.fixed && <span className="text-[12px] font-normal">fixed</span>}
+							{build.fixed && <span className="text-[12px] font-normal">{t("label-fixed")}</span>}
 						</button>
 					),
 				)}
@@ -322,7 +350,7 @@ function Editor({
 			{courses.length > 1 && fresh.length > 1 && (
 				<div className="mt-3 flex flex-wrap items-center gap-2 text-sm">
 					<label className="flex items-center gap-2 whitespace-nowrap">
-						Swap pair: on
+						{t("bag-swap-pair")}
 						<select
 							className="select h-10"
 							value={plan.swap_course}
@@ -337,7 +365,7 @@ function Editor({
 								});
 							}}
 						>
-							<option value="">no course</option>
+							<option value="">{t("bag-no-course")}</option>
 							{courses.map((course) => (
 								<option key={course} value={course}>
 									{course}
@@ -351,8 +379,10 @@ function Editor({
 							className="btn btn-sm h-10"
 							onClick={() => onChange({ ...body, swap_home: plan.swap_away, swap_away: plan.swap_home })}
 						>
-							{buildOf(session, plan.swap_away ?? 0)?.letter} in the place of{" "}
-							{buildOf(session, plan.swap_home ?? 0)?.letter}: turn round
+							{t("bag-place-turn-round", {
+								letter: buildOf(session, plan.swap_away ?? 0)?.letter,
+								letter2: buildOf(session, plan.swap_home ?? 0)?.letter,
+							})}
 						</button>
 					)}
 				</div>

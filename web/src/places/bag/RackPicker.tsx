@@ -2,6 +2,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { client, got, type Rack } from "../../api/client";
+import { t } from "../../said/words";
 import type { PlaceProps } from "../../session/place";
 import { usePutUp } from "../../session/putUp";
 import { candidatesOf } from "../../session/select";
@@ -13,12 +14,12 @@ import { typedNumber } from "../../ui/typed";
 import { fromUnit, lengthText, unit, unitName } from "../../ui/units";
 
 const KINDS: Record<string, string> = {
-	driver: "Drivers",
-	fairway: "Fairway woods",
-	hybrid: "Hybrids",
-	utility: "Utility irons",
-	iron: "Irons",
-	wedge: "Wedges",
+	driver: t("bag-drivers"),
+	fairway: t("label-fairway-woods"),
+	hybrid: t("label-hybrids"),
+	utility: t("label-utility-irons"),
+	iron: t("bag-irons"),
+	wedge: t("label-wedges"),
 };
 
 export function RackPicker({
@@ -29,11 +30,12 @@ export function RackPicker({
 }: Pick<PlaceProps, "session" | "act" | "busy"> & { onClose: () => void }) {
 	const rack = useQuery({ queryKey: ["rack"], queryFn: () => got(client.GET("/api/rack")) });
 	return (
-		<Sheet title="Candidates from the rack" onClose={onClose} wide>
+		<Sheet title={t("bag-candidates-from-rack")} onClose={onClose} wide>
 			<Said error={rack.error} />
 			<p className="quiet mb-3">
-				Pull different kinds of about the same loft: equal loft is not equal carry.
-				{session.customer.hand === "left" ? " Only left-handed heads are shown." : ""}
+				{t("bag-pull-different-kinds-about-same", {
+					which: session.customer.hand === "left" ? ` ${t("bag-only-left-handed-heads-shown")}` : "",
+				})}
 			</p>
 			{rack.data ? (
 				<div className="space-y-5">
@@ -65,7 +67,7 @@ export function RackPicker({
 					})}
 				</div>
 			) : (
-				<Waiting what="the rack" />
+				<Waiting what={t("label-the-rack")} />
 			)}
 		</Sheet>
 	);
@@ -88,10 +90,10 @@ function HeadRow({ head, rack, session, act, busy }: RowProps) {
 				<span className="quiet truncate text-sm">
 					{head.maker} {head.model},{" "}
 					{head.lofts_deg.length
-						? `sleeve ${Math.min(...head.lofts_deg)}° to ${Math.max(...head.lofts_deg)}°`
-						: "bonded"}
-					{head.sole ? `, ${head.sole} sole` : ""}
-					{head.bounce_deg !== null ? `, ${head.bounce_deg}° bounce` : ""}
+						? t("bag-sleeve-to", { min: Math.min(...head.lofts_deg), max: Math.max(...head.lofts_deg) })
+						: t("bag-bonded")}
+					{head.sole ? t("label-sole-2", { sole: head.sole }) : ""}
+					{head.bounce_deg !== null ? t("bag-bounce", { bounce: head.bounce_deg }) : ""}
 				</span>
 				{standing.map((build) => (
 					<Letter key={build.id} letter={build.letter} size={20} />
@@ -99,13 +101,13 @@ function HeadRow({ head, rack, session, act, busy }: RowProps) {
 			</span>
 			<select
 				className="select h-10"
-				aria-label={`Shaft for ${head.label}`}
+				aria-label={t("bag-shaft-for", { label: head.label })}
 				value={shaft}
 				onChange={(e) => setShaft(e.target.value)}
 			>
 				{fitting.map((each) => (
 					<option key={each.id} value={each.id}>
-						{each.name}, {each.weight_g} g {each.flex}
+						{t("bag-g", { name: each.name, weightG: each.weight_g, flex: each.flex })}
 					</option>
 				))}
 			</select>
@@ -113,7 +115,7 @@ function HeadRow({ head, rack, session, act, busy }: RowProps) {
 				<input
 					className="input h-10 w-20 px-2 text-right"
 					inputMode="decimal"
-					aria-label={`Length of ${head.label} in ${unitName("club_length")}`}
+					aria-label={t("bag-length-of-in", { label: head.label, unit: unitName("club_length") })}
 					value={inches}
 					onChange={(e) => setInches(e.target.value)}
 				/>
@@ -135,7 +137,7 @@ function HeadRow({ head, rack, session, act, busy }: RowProps) {
 					}
 				}}
 			>
-				{head.stock === 0 ? "None there" : "On the stand"}
+				{head.stock === 0 ? t("bag-none-there") : t("label-on-the-stand")}
 			</button>
 			<div className="col-span-full empty:hidden">
 				{question}

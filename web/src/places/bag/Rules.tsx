@@ -13,6 +13,8 @@ import type {
 } from "../../api/client";
 import { change } from "../../api/session";
 import { VOCABULARY } from "../../api/vocabulary";
+import { termOf } from "../../api/words";
+import { t } from "../../said/words";
 import { isClosed } from "../../session/closed";
 import type { PlaceProps } from "../../session/place";
 import { RULES } from "../../session/words";
@@ -20,10 +22,10 @@ import { typedFar } from "../../ui/typed";
 import { type Metres, toFar, unit, whole } from "../../ui/units";
 
 const ORDERS: Record<GapOrder, string> = {
-	need: "what is missed most",
-	width: "the widest hole",
-	top: "from the top",
-	bottom: "from the bottom",
+	need: t("bag-what-missed-most"),
+	width: t("bag-widest-hole"),
+	top: t("bag-from-top"),
+	bottom: t("bag-from-bottom"),
 };
 const TURFS = [null, ...VOCABULARY.firmness] as const;
 const COUNTS = Array.from({ length: VOCABULARY.most.clubsToPlace }, (_, index) => index + 1);
@@ -69,16 +71,19 @@ export function RuleBar({ session, act, busy }: Props) {
 		<>
 			<div className="flex flex-wrap items-center gap-2">
 				<h2 className="mr-auto text-lg">
-					Carry map
+					{t("bag-carry-map")}
 					<span className="print-only font-normal">
 						{" "}
-						of {session.customer.name}, {new Date(session.held_on).toLocaleDateString("en-GB")}
+						{t("bag-of-3", {
+							name: session.customer.name,
+							value: new Date(session.held_on).toLocaleDateString("en-GB"),
+						})}
 					</span>
 				</h2>
 				<div
 					className={`no-print join ${session.bag.end === "short" ? "hidden" : ""}`}
 					role="group"
-					aria-label="Rule the holes are drawn by"
+					aria-label={t("bag-rule-holes-drawn-by")}
 				>
 					{RULES.map((rule) => (
 						<button
@@ -99,20 +104,20 @@ export function RuleBar({ session, act, busy }: Props) {
 					aria-expanded={more}
 					onClick={() => setMore(!more)}
 				>
-					Steps and turf
+					{t("bag-steps-turf")}
 				</button>
-				<div className="no-print join" role="group" aria-label="Clubs to place">
+				<div className="no-print join" role="group" aria-label={t("bag-clubs-place")}>
 					{COUNTS.map((count) => (
 						<button
 							key={count}
 							type="button"
 							aria-pressed={session.clubs_to_place === count}
 							disabled={off || session.bag.wanted.wish !== "gap"}
-							title={count === proposed ? "As many as belong here" : undefined}
+							title={count === proposed ? t("bag-as-many-as-belong-here") : undefined}
 							className={`btn join-item btn-sm h-10 ${session.clubs_to_place === count ? "btn-primary" : "border-base-300 bg-base-100"}`}
 							onClick={() => act(gapChange(session, { clubs_to_place: count }))}
 						>
-							{count} {count === 1 ? "club" : "clubs"}
+							{count} {count === 1 ? t("label-club-2") : t("label-clubs")}
 						</button>
 					))}
 				</div>
@@ -123,7 +128,7 @@ export function RuleBar({ session, act, busy }: Props) {
 						disabled={off}
 						onClick={() => act(gapChange(session, { clubs_to_place: Math.min(proposed, COUNTS.length) }))}
 					>
-						{proposed} {proposed === 1 ? "belongs" : "belong"} here
+						{t("bag-belongs-here", { proposed })}
 					</button>
 				)}
 			</div>
@@ -166,18 +171,18 @@ function Steps({ session, act, busy }: Props) {
 				put([...long, ...short]);
 			}}
 		>
-			<StepEnds label="Step at the long end" value={long} onChange={setLong} />
-			<StepEnds label="Step of irons and wedges" value={short} onChange={setShort} />
+			<StepEnds label={t("bag-step-long-end")} value={long} onChange={setLong} />
+			<StepEnds label={t("bag-step-irons-wedges")} value={short} onChange={setShort} />
 			<button type="submit" className="btn btn-sm h-10" disabled={busy}>
-				Set steps
+				{t("bag-set-steps")}
 			</button>
 			{bag.step_is_own && (
 				<button type="button" className="btn btn-ghost btn-sm h-10" disabled={busy} onClick={() => put(null)}>
-					Usual steps
+					{t("bag-usual-steps")}
 				</button>
 			)}
 			<label>
-				<span className="quiet block">First in work</span>
+				<span className="quiet block">{t("bag-first-work")}</span>
 				<select
 					className="select h-10"
 					value={bag.gap_order}
@@ -194,7 +199,7 @@ function Steps({ session, act, busy }: Props) {
 				</select>
 			</label>
 			<label>
-				<span className="quiet block">Irons and wedges by</span>
+				<span className="quiet block">{t("bag-irons-wedges-by")}</span>
 				<select
 					className="select h-10"
 					value={bag.short_rule}
@@ -209,7 +214,7 @@ function Steps({ session, act, busy }: Props) {
 				</select>
 			</label>
 			<label>
-				<span className="quiet block">Roll-out on</span>
+				<span className="quiet block">{t("bag-roll-out")}</span>
 				<select
 					className="select h-10"
 					value={bag.turf ?? ""}
@@ -218,7 +223,7 @@ function Steps({ session, act, busy }: Props) {
 				>
 					{TURFS.map((turf) => (
 						<option key={turf} value={turf ?? ""}>
-							{turf ? `${turf} turf` : "the monitor’s turf"}
+							{turf ? t("bag-turf", { turf: termOf("firmness", turf) }) : t("bag-monitors-turf")}
 						</option>
 					))}
 				</select>
@@ -245,15 +250,15 @@ function StepEnds({
 				<input
 					className="input h-10 w-14 px-2 text-right"
 					inputMode="decimal"
-					aria-label={`${label}, least`}
+					aria-label={t("bag-least", { label })}
 					value={value[0]}
 					onChange={(event) => onChange([event.target.value, value[1]])}
 				/>
-				to
+				{t("label-to")}
 				<input
 					className="input h-10 w-14 px-2 text-right"
 					inputMode="decimal"
-					aria-label={`${label}, most`}
+					aria-label={t("bag-most", { label })}
 					value={value[1]}
 					onChange={(event) => onChange([value[0], event.target.value])}
 				/>

@@ -4,7 +4,9 @@ import { useState } from "react";
 import { Link } from "react-router";
 import type { Session } from "../../api/client";
 import { change, useSole } from "../../api/session";
+import { termOf } from "../../api/words";
 import { DistanceCard } from "../../protocols/part_swing/DistanceCard";
+import { t } from "../../said/words";
 import { isClosed } from "../../session/closed";
 import type { PlaceProps } from "../../session/place";
 import { usePutUp } from "../../session/putUp";
@@ -18,10 +20,7 @@ type Short = NonNullable<Session["bag"]["short"]>;
 
 export function ShortEnd({ session, act, busy }: Props) {
 	const short = session.bag.short;
-	if (!short)
-		return (
-			<p className="quiet py-2">No wedge is in the bag. Add PW, 52, 56 and so on, or bring in a file.</p>
-		);
+	if (!short) return <p className="quiet py-2">{t("bag-no-wedge-bag-add-pw")}</p>;
 	return (
 		<div className="grid gap-x-6 gap-y-4 md:grid-cols-[17rem_1fr]">
 			<div className="space-y-3">
@@ -34,7 +33,9 @@ export function ShortEnd({ session, act, busy }: Props) {
 				<Cut short={short} session={session} act={act} busy={busy} />
 				{short.schools && <p className="text-[15px] font-semibold">{short.schools.sentence}</p>}
 				{short.unhit.length > 0 && (
-					<p className="hole-text text-[14.5px]">Never hit here: {short.unhit.join(", ")}.</p>
+					<p className="hole-text text-[14.5px]">
+						{t("bag-never-hit-here", { list: short.unhit.join(", ") })}
+					</p>
 				)}
 				<PartSwings short={short} session={session} />
 			</div>
@@ -45,12 +46,12 @@ export function ShortEnd({ session, act, busy }: Props) {
 /** The distance card, or what it takes to have one. */
 function PartSwings({ short, session }: { short: Short; session: Session }) {
 	return (
-		<section aria-label="Part swings">
+		<section aria-label={t("label-part-swings")}>
 			<div className="mb-1 flex flex-wrap items-center gap-3">
-				<h3>Distance card</h3>
+				<h3>{t("label-distance-card")}</h3>
 				{short.card && (
 					<Link className="no-print btn btn-sm h-10" to={`/sessions/${session.id}/card`}>
-						To print
+						{t("bag-to-print")}
 					</Link>
 				)}
 			</div>
@@ -58,8 +59,7 @@ function PartSwings({ short, session }: { short: Short; session: Session }) {
 				<DistanceCard session={session} card={short.card} />
 			) : (
 				<p className="quiet text-sm">
-					What each wedge carries with each swing. In the Bay: W, Part swings; three shots each, about{" "}
-					{short.part.minutes} minutes.
+					{t("bag-what-each-wedge-carries-with", { minutes: short.part.minutes })}
 				</p>
 			)}
 		</section>
@@ -70,8 +70,8 @@ function Order({ short, session, act, busy }: Props & { short: Short }) {
 	const write = (body: { school: Short["school"] }) =>
 		act(() => change.brief(session.id, body, { school: short.school }));
 	return (
-		<section aria-label="Order of work">
-			<h3 className="mb-1">Order of work</h3>
+		<section aria-label={t("bag-order-work")}>
+			<h3 className="mb-1">{t("bag-order-work")}</h3>
 			<ol className="space-y-1">
 				{short.stages.map((stage, index) => (
 					<li key={stage.key} className="flex gap-2">
@@ -82,7 +82,7 @@ function Order({ short, session, act, busy }: Props & { short: Short }) {
 								{stage.done && (
 									<>
 										<span aria-hidden="true">✓</span>
-										<span className="sr-only">done</span>
+										<span className="sr-only">{t("bag-done")}</span>
 									</>
 								)}
 							</span>
@@ -98,7 +98,7 @@ function Order({ short, session, act, busy }: Props & { short: Short }) {
 				disabled={busy || isClosed(session)}
 				onClick={() => write({ school: short.school === "shortest" ? "set_wedge" : "shortest" })}
 			>
-				{short.school === "shortest" ? "From the set wedge down instead" : "Shortest first instead"}
+				{short.school === "shortest" ? t("bag-from-set-wedge-down-instead") : t("bag-shortest-first-instead")}
 			</button>
 		</section>
 	);
@@ -114,14 +114,14 @@ function Sole({ session, act, busy }: Props) {
 	const agreed = isClosed(session);
 	const { put, question } = usePutUp(session, act);
 	return (
-		<section aria-label="Sole">
-			<h3 className="mb-1">Its sole</h3>
+		<section aria-label={t("label-sole")}>
+			<h3 className="mb-1">{t("bag-its-sole")}</h3>
 			<div className="flex flex-wrap items-center gap-1.5">
 				<input
 					key={session.brief.sole}
 					className="input h-10 min-w-0 flex-1 px-2"
-					aria-label="The sole that was chosen"
-					placeholder="not chosen yet"
+					aria-label={t("bag-sole-chosen")}
+					placeholder={t("bag-not-chosen-yet")}
 					maxLength={60}
 					list="soles"
 					defaultValue={session.brief.sole}
@@ -132,33 +132,35 @@ function Sole({ session, act, busy }: Props) {
 					}
 				/>
 				<datalist id="soles">
-					{["as it is played now", ...soles].map((each) => (
+					{[t("bag-as-played-now"), ...soles].map((each) => (
 						<option key={each} value={each} />
 					))}
 				</datalist>
 			</div>
 			{!agreed && (
 				<Link className="btn mt-1 h-10 border-base-300 bg-base-100" to={`/sessions/${session.id}/soles`}>
-					Set up a blind sole test
+					{t("bag-set-up-blind-sole-test")}
 				</Link>
 			)}
 			<div className="mt-2 flex flex-wrap items-center gap-1.5 text-sm">
-				<span className="quiet">A sole in a loft:</span>
+				<span className="quiet">{t("bag-sole-loft")}</span>
 				<select
 					className="select h-10 w-26"
-					aria-label="Sole looked for"
+					aria-label={t("bag-sole-looked-for")}
 					value={sole}
 					onChange={(event) => setSole(event.target.value)}
 				>
 					{["wide", "medium", "narrow"].map((each) => (
-						<option key={each}>{each}</option>
+						<option key={each} value={each}>
+							{termOf("sole-width", each)}
+						</option>
 					))}
 				</select>
 				<input
 					className="input h-10 w-16 px-2 text-right"
 					inputMode="decimal"
-					aria-label="Loft looked for in degrees"
-					placeholder="loft"
+					aria-label={t("bag-loft-looked-for-degrees")}
+					placeholder={t("label-loft-2")}
 					value={loft}
 					onChange={(event) => setLoft(event.target.value)}
 				/>
@@ -177,7 +179,7 @@ function Sole({ session, act, busy }: Props) {
 								if (head !== null && shaft !== null) put([{ head, shaft, bend_deg }]);
 							}}
 						>
-							On the stand
+							{t("label-on-the-stand")}
 						</button>
 					)}
 				</p>
@@ -192,13 +194,17 @@ function Steps({ short, session }: { short: Short; session: Session }) {
 	const few = short.steps.some((step) => step.few);
 	return (
 		<div>
-			<table className="w-full text-[15px]" aria-label="Steps">
+			<table className="w-full text-[15px]" aria-label={t("label-steps")}>
 				<thead>
 					<tr className="quiet text-left text-sm">
-						<th className="whitespace-nowrap font-normal">From, to</th>
-						<th className="whitespace-nowrap pl-4 text-right font-normal">Step, {unit("far")}</th>
-						<th className="whitespace-nowrap pl-4 text-right font-normal">Ball, {unit("speed")}</th>
-						<th className="w-full pl-4 font-normal">Beside the wish</th>
+						<th className="whitespace-nowrap font-normal">{t("bag-from-to")}</th>
+						<th className="whitespace-nowrap pl-4 text-right font-normal">
+							{t("label-step", { unit: unit("far") })}
+						</th>
+						<th className="whitespace-nowrap pl-4 text-right font-normal">
+							{t("label-ball", { unit: unit("speed") })}
+						</th>
+						<th className="w-full pl-4 font-normal">{t("bag-beside-wish")}</th>
 					</tr>
 				</thead>
 				<tbody>
@@ -220,8 +226,10 @@ function Steps({ short, session }: { short: Short; session: Session }) {
 			</table>
 			{few && (
 				<p className="quiet mt-1 text-sm">
-					With so few shots ball speed, about {figure(toSpeed(2.2352), speedDigits())} {unit("speed")} a step,
-					is the steadier sign.
+					{t("bag-with-so-few-shots-ball", {
+						toSpeed: figure(toSpeed(2.2352), speedDigits()),
+						unit: unit("speed"),
+					})}
 				</p>
 			)}
 		</div>
@@ -242,17 +250,17 @@ function Cut({ short, session, act, busy }: Props & { short: Short }) {
 					disabled={busy || agreed}
 					onClick={() => act(gapChange(session, { gap_above: null }))}
 				>
-					Cut the whole space between the ends
+					{t("bag-cut-whole-space-between-ends")}
 				</button>
 			)
 		);
 	}
 	const caution = short.places.find((place) => place.caution)?.caution;
 	return (
-		<section aria-label="The cut">
+		<section aria-label={t("bag-the-cut")}>
 			<div className="mb-1 flex flex-wrap items-center gap-2">
-				<h3>The cut: wedges between the ends</h3>
-				<div className="join" role="group" aria-label="How many wedges between the ends">
+				<h3>{t("bag-cut-wedges-between-ends")}</h3>
+				<div className="join" role="group" aria-label={t("bag-how-many-wedges-between-ends")}>
 					{COUNTS.map((count) => (
 						<button
 							key={count}
@@ -282,7 +290,7 @@ function Cut({ short, session, act, busy }: Props & { short: Short }) {
 										act(() => change.otherwise(build, [{ kind: "bend", amount: bend_deg }]));
 								}}
 							>
-								Bend it, on the stand
+								{t("bag-bend-stand")}
 							</button>
 						)}
 					</li>

@@ -4,6 +4,7 @@ import { useId, useState } from "react";
 import { Link } from "react-router";
 import type { Ranked, Shortlist } from "../../api/client";
 import { useShortlist } from "../../api/session";
+import { t } from "../../said/words";
 import { isClosed } from "../../session/closed";
 import type { PlaceProps } from "../../session/place";
 import { usePutUp } from "../../session/putUp";
@@ -40,7 +41,7 @@ export function ShortList({ session, act, busy }: Pick<PlaceProps, "session" | "
 	const wanted = [...new Map(rows.map((row) => [keyOf(row), row])).values()].filter(
 		(row) => marked.includes(keyOf(row)) && row.shaft !== null,
 	);
-	if (list.isPending) return <Waiting what="the rack" />;
+	if (list.isPending) return <Waiting what={t("label-the-rack")} />;
 	const put = () => {
 		putUp(
 			wanted.map((row) => ({
@@ -53,7 +54,7 @@ export function ShortList({ session, act, busy }: Pick<PlaceProps, "session" | "
 		setChosen([]);
 	};
 	return (
-		<section aria-label="Short list of the rack">
+		<section aria-label={t("bag-short-list-rack")}>
 			<Said error={list.error} />
 			{question}
 			{list.data?.why && <p className="quiet mb-2">{list.data.why}</p>}
@@ -65,13 +66,15 @@ export function ShortList({ session, act, busy }: Pick<PlaceProps, "session" | "
 						</caption>
 						<thead>
 							<tr>
-								<th scope="col">Head, as it would be set</th>
-								<th scope="col">Should carry</th>
-								<th scope="col">Lands</th>
-								<th scope="col">Peak</th>
-								<th scope="col">{session.bag.wanted.wish === "gap" ? "In the window" : "As asked"}</th>
-								<th scope="col">Should save</th>
-								<th scope="col">Price</th>
+								<th scope="col">{t("bag-head-as-would-set")}</th>
+								<th scope="col">{t("bag-should-carry")}</th>
+								<th scope="col">{t("label-lands")}</th>
+								<th scope="col">{t("bag-peak")}</th>
+								<th scope="col">
+									{session.bag.wanted.wish === "gap" ? t("label-in-the-window") : t("bag-as-asked")}
+								</th>
+								<th scope="col">{t("bag-should-save")}</th>
+								<th scope="col">{t("label-price")}</th>
 							</tr>
 						</thead>
 						<tbody>
@@ -98,20 +101,18 @@ export function ShortList({ session, act, busy }: Pick<PlaceProps, "session" | "
 						disabled={busy || wanted.length === 0 || up + wanted.length > ROOM}
 						onClick={put}
 					>
-						Put {wanted.length || "the marked"} on the stand
+						{t("bag-put-stand", { wanted: wanted.length || t("bag-the-marked") })}
 					</button>
 					{up > 0 && wanted.length === 0 && (
 						<Link className="py-2 font-semibold underline" to={`/sessions/${session.id}/bay`}>
-							{listOf(lettersOf(session), "and")} on the stand: to the bay
+							{t("bag-stand-bay", { letters: listOf(lettersOf(session), "and") })}
 						</Link>
 					)}
-					<p className="quiet text-sm">
-						Expected from this player’s own clubs, along their lofts. It is a guess until it is hit.
-					</p>
+					<p className="quiet text-sm">{t("bag-expected-from-players-own-clubs")}</p>
 				</div>
 			)}
 			{(list.data?.left_out.length ?? 0) > 0 && (
-				<p className="quiet mt-2 text-sm">Left out: {list.data?.left_out.join(" ")}</p>
+				<p className="quiet mt-2 text-sm">{t("label-left-out", { list: list.data?.left_out.join(" ") })}</p>
 			)}
 		</section>
 	);
@@ -131,9 +132,13 @@ function SlotWords({
 	if (!carry) return session.bag.headline;
 	return (
 		<>
-			<strong>{many ? `Slot ${index + 1}: ` : ""}</strong>
-			carry {reading("carry_m", carry?.low)} to {reading("carry_m", carry?.high)} {unit("far")}
-			{landing?.low ? `, landing ${whole(landing.low)}° or more` : ""}
+			<strong>{many ? `${t("bag-slot", { index: index + 1 })} ` : ""}</strong>
+			{t("bag-carry-to", {
+				low: reading("carry_m", carry?.low),
+				high: reading("carry_m", carry?.high),
+				unit: unit("far"),
+				which: landing?.low ? t("bag-landing-or-more", { low: whole(landing.low) }) : "",
+			})}
 		</>
 	);
 }
@@ -151,11 +156,13 @@ function Row({
 }) {
 	const money = useMoney();
 	const id = useId();
-	const turned = row.turn_deg ? `${row.loft_deg}° set to ${row.set_loft_deg}°` : `${row.loft_deg}°`;
+	const turned = row.turn_deg
+		? t("bag-set-to", { loft: row.loft_deg, setLoft: row.set_loft_deg })
+		: `${row.loft_deg}°`;
 	const history = row.won
-		? `chosen ${row.won === 1 ? "once" : `${row.won} times`} at this speed`
+		? t("bag-chosen-once-speed", { won: row.won })
 		: row.players
-			? `hit by ${row.players} here`
+			? t("bag-hit-by-here", { players: row.players })
 			: "";
 	return (
 		<tr className={row.supported ? "" : "quiet"}>
@@ -203,7 +210,7 @@ function Row({
 			</td>
 			<td>
 				<span className="num text-[17px]">{figure(row.saves, 1)}</span>{" "}
-				<span className="quiet text-sm">{row.saves === null ? "" : "a round"}</span>
+				<span className="quiet text-sm">{row.saves === null ? "" : t("label-a-round")}</span>
 			</td>
 			<td>{money(row.price)}</td>
 		</tr>
@@ -212,14 +219,14 @@ function Row({
 
 /** A chance as shots in ten, which is how a fitter says it. */
 function Chance({ share }: { share: number | null }) {
-	if (share === null) return <span className="text-sm">not supported</span>;
+	if (share === null) return <span className="text-sm">{t("bag-not-supported")}</span>;
 	return (
 		<span className="inline-flex items-center gap-2">
 			<span className="relative hidden h-2.5 w-16 bg-base-300 xl:block" aria-hidden="true">
 				<span className="absolute inset-y-0 left-0 bg-base-content" style={{ width: `${share * 100}%` }} />
 			</span>
 			<span className="num w-16 text-right">
-				{share < 0.05 ? "unlikely" : `${whole(share * 10) || 1} in 10`}
+				{share < 0.05 ? t("bag-unlikely") : t("bag-in-10", { share: whole(share * 10) || 1 })}
 			</span>
 		</span>
 	);

@@ -3,6 +3,7 @@ import { Link } from "react-router";
 import type { Session } from "../../api/client";
 import { change } from "../../api/session";
 import { MOST_RINGS } from "../../instruments/carry-map/CarryMap";
+import { t } from "../../said/words";
 import { Accept } from "../../session/Accept";
 import type { PlaceProps } from "../../session/place";
 import { candidatesOf } from "../../session/select";
@@ -42,21 +43,25 @@ export function Stand({
 							<p className="truncate">
 								<span className="num text-xl">{asFar(build.carry_m)}</span>{" "}
 								<span className="quiet text-sm">
-									carry {build.half_width_m === null ? "" : `±${asFar(build.half_width_m, 1)}`}
+									{t("bag-carry", {
+										which: build.half_width_m === null ? "" : `±${asFar(build.half_width_m, 1)}`,
+									})}
 								</span>
 								{build.averages.landing_deg !== undefined && (
 									<>
 										{" "}
 										<span className="num text-xl">{whole(build.averages.landing_deg)}°</span>{" "}
-										<span className="quiet text-sm">land</span>
+										<span className="quiet text-sm">{t("label-land")}</span>
 									</>
 								)}
 							</p>
 							<p className={verdict?.kind === "one_turn" ? "hole-text font-semibold" : "font-semibold"}>
-								{verdict?.headline ?? "Not hit yet"}
+								{verdict?.headline ?? t("bag-not-hit-yet")}
 							</p>
 							{verdict?.at_first && (
-								<p className="hole-text text-[13.5px]">By the first targets: {verdict.at_first}</p>
+								<p className="hole-text text-[13.5px]">
+									{t("bag-by-first-targets", { atFirst: verdict.at_first })}
+								</p>
 							)}
 							<Accept session={session} build={build} act={act} busy={busy} />
 							{!agreed && (
@@ -64,10 +69,10 @@ export function Stand({
 									type="button"
 									className="no-print min-h-11 cursor-pointer text-[14px] underline"
 									disabled={busy}
-									aria-label={`Put ${build.letter} away`}
+									aria-label={t("bag-put-away", { letter: build.letter })}
 									onClick={() => act(() => change.drop(build.id))}
 								>
-									Put away
+									{t("bag-put-away-2")}
 								</button>
 							)}
 							{session.bag.moved[build.letter] && (
@@ -83,21 +88,21 @@ export function Stand({
 							className="btn min-h-11 w-full flex-1 border-base-300 bg-base-100"
 							onClick={onList}
 						>
-							<span className="key">L</span> Short list for this player
+							<span className="key">L</span> {t("bag-short-list-for-player")}
 						</button>
 						<button
 							type="button"
 							className="btn min-h-11 w-full flex-1 border-dashed border-base-300 bg-transparent"
 							onClick={onPick}
 						>
-							<span className="key">K</span> Whole rack
+							<span className="key">K</span> {t("bag-whole-rack")}
 						</button>
 						<button
 							type="button"
 							className="btn min-h-11 w-full flex-1 border-dashed border-base-300 bg-transparent"
 							onClick={onOther}
 						>
-							<span className="key">O</span> Borrowed, own, one loft
+							<span className="key">O</span> {t("bag-borrowed-own-one-loft")}
 						</button>
 					</li>
 				)}
@@ -105,12 +110,12 @@ export function Stand({
 			<p className="mt-2 flex items-center justify-between text-sm">
 				<span className="quiet">
 					{candidates.length > MOST_RINGS
-						? `The map shows the first ${MOST_RINGS} candidates.`
-						: "Outer ring: the bag, carry to roll-out. Inner rings: candidates, a dot for each kept shot."}
+						? t("bag-map-shows-first-candidates", { mostRings: MOST_RINGS })
+						: t("bag-outer-ring-bag-carry-roll")}
 				</span>
 				{candidates.length > 0 && (
 					<Link to={`/sessions/${session.id}/bay`} className="font-semibold underline">
-						To the bay
+						{t("bag-to-the-bay")}
 					</Link>
 				)}
 			</p>

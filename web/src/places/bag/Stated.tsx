@@ -3,6 +3,8 @@ import { useState } from "react";
 import type { Build, HeadType, Wear } from "../../api/client";
 import { change } from "../../api/session";
 import { VOCABULARY } from "../../api/vocabulary";
+import { termOf } from "../../api/words";
+import { t } from "../../said/words";
 import type { PlaceProps } from "../../session/place";
 import { AsLeft } from "../../ui/AsLeft";
 import { dropDraft, useDrafted } from "../../ui/draft";
@@ -11,7 +13,7 @@ import { typedNumber } from "../../ui/typed";
 import { figure, fromUnit, lengthText, unit } from "../../ui/units";
 
 const HEADS: Record<string, string> = VOCABULARY.heads;
-const SWINGS: Record<string, string> = { ...VOCABULARY.lengths, eased: "eased", hard: "hard" };
+const SWINGS: Record<string, string> = { ...VOCABULARY.lengths, eased: t("bag-eased"), hard: t("bag-hard") };
 
 /** A figure of a club: its label, what it is now as it is typed, and how what is typed travels. */
 interface Figure {
@@ -29,30 +31,36 @@ interface Figure {
 	sent?: (typed: number) => number;
 }
 const FIGURES: Figure[] = [
-	{ field: "stated_loft_deg", label: "Loft stated", unit: "°", now: (build) => build.stated_loft_deg },
-	{ field: "set_loft_deg", label: "Loft as set", unit: "°", now: (build) => build.set_loft_deg },
+	{ field: "stated_loft_deg", label: t("bag-loft-stated"), unit: "°", now: (build) => build.stated_loft_deg },
+	{ field: "set_loft_deg", label: t("bag-loft-as-set"), unit: "°", now: (build) => build.set_loft_deg },
 	{
 		field: "measured_loft_deg",
-		label: "Loft on the gauge",
+		label: t("bag-loft-gauge"),
 		unit: "°",
 		now: (build) => build.measured_loft_deg,
 	},
-	{ field: "lie_deg", label: "Lie", unit: "°", now: (build) => build.lie_deg },
-	{ field: "bounce_deg", label: "Bounce", unit: "°", now: (build) => build.bounce_deg },
+	{ field: "lie_deg", label: t("label-lie"), unit: "°", now: (build) => build.lie_deg },
+	{ field: "bounce_deg", label: t("label-bounce"), unit: "°", now: (build) => build.bounce_deg },
 	{
 		field: "length_m",
-		label: "Length",
+		label: t("label-length"),
 		unit: unit("club_length"),
 		now: (build) => (build.length_m === null ? null : Number(lengthText(build.length_m))),
 		sent: (typed) => fromUnit("club_length", typed),
 	},
-	{ field: "age_rounds", label: "Age", unit: "rounds", now: (build) => build.age_rounds, sent: Math.round },
+	{
+		field: "age_rounds",
+		label: t("label-age"),
+		unit: t("bag-rounds"),
+		now: (build) => build.age_rounds,
+		sent: Math.round,
+	},
 ];
 /** What is stated of it in words. */
 const WORDS = [
-	["sole", "Sole"],
-	["grip", "Grip"],
-	["stamping", "Stamping"],
+	["sole", t("label-sole")],
+	["grip", t("bag-grip")],
+	["stamping", t("bag-stamping")],
 ] as const;
 const shown = (value: number | null) => (value === null ? "" : figure(value, 2).replace(/\.?0+$/, ""));
 
@@ -82,11 +90,13 @@ export function Stated({ build, act }: { build: Build } & Pick<PlaceProps, "act"
 	};
 	const said = (field: string, value: unknown) => act(() => change.state(build.id, { [field]: value }));
 	const mark = (field: string) =>
-		build.assumed.includes(field) && !(field in typed) && <span className="hole-text"> assumed</span>;
+		build.assumed.includes(field) &&
+		!(field in typed) && <span className="hole-text"> {t("label-assumed")}</span>;
 	return (
 		<details className="border-t border-base-300 pt-2">
 			<summary className="min-h-9 cursor-pointer text-sm underline">
-				What it is{build.assumed.length > 0 && <span className="hole-text"> (some of it assumed)</span>}
+				{t("bag-what-it-is")}
+				{build.assumed.length > 0 && <span className="hole-text"> {t("bag-some-assumed")}</span>}
 			</summary>
 			<form
 				className="mt-1 space-y-2"
@@ -99,7 +109,10 @@ export function Stated({ build, act }: { build: Build } & Pick<PlaceProps, "act"
 				<div className="grid grid-cols-2 gap-x-3 gap-y-1.5">
 					{!rack && (
 						<label className="text-sm">
-							<span className="quiet block">Kind{mark("head_type")}</span>
+							<span className="quiet block">
+								{t("label-kind")}
+								{mark("head_type")}
+							</span>
 							<select
 								className="select h-10 w-full"
 								value={typed.head_type ?? build.head_type}
@@ -128,7 +141,7 @@ export function Stated({ build, act }: { build: Build } & Pick<PlaceProps, "act"
 						</label>
 					))}
 					<label className="text-sm">
-						<span className="quiet block">Shaft</span>
+						<span className="quiet block">{t("label-shaft")}</span>
 						<input
 							className="input h-10 w-full px-2"
 							maxLength={60}
@@ -137,22 +150,22 @@ export function Stated({ build, act }: { build: Build } & Pick<PlaceProps, "act"
 						/>
 					</label>
 					<label className="text-sm">
-						<span className="quiet block">Grooves</span>
+						<span className="quiet block">{t("label-grooves")}</span>
 						<select
 							className="select h-10 w-full"
 							value={typed.wear ?? build.wear ?? ""}
 							onChange={(event) => set("wear", event.target.value as Wear)}
 						>
-							<option value="">not said</option>
+							<option value="">{t("bag-not-said")}</option>
 							{VOCABULARY.wear.map((each) => (
 								<option key={each} value={each}>
-									{each === "some" ? "some wear" : each}
+									{termOf("wear", each)}
 								</option>
 							))}
 						</select>
 					</label>
 					<label className="text-sm">
-						<span className="quiet block">Stock swing</span>
+						<span className="quiet block">{t("bag-stock-swing")}</span>
 						<select
 							className="select h-10 w-full"
 							value={typed.stock_swing ?? build.stock_swing}
@@ -160,7 +173,7 @@ export function Stated({ build, act }: { build: Build } & Pick<PlaceProps, "act"
 						>
 							{[...new Set([...Object.keys(SWINGS), build.stock_swing])].map((each) => (
 								<option key={each} value={each}>
-									{SWINGS[each] ?? `to ${each}`}
+									{SWINGS[each] ?? t("label-to-2", { each })}
 								</option>
 							))}
 						</select>
@@ -179,15 +192,17 @@ export function Stated({ build, act }: { build: Build } & Pick<PlaceProps, "act"
 					{build.head_type === "wedge" && (
 						<>
 							<label className="text-sm">
-								<span className="quiet block">Finish</span>
+								<span className="quiet block">{t("label-finish")}</span>
 								<select
 									className="select h-10 w-full"
 									value={build.finish ?? ""}
 									onChange={(event) => event.target.value && said("finish", event.target.value)}
 								>
-									<option value="">not said</option>
+									<option value="">{t("bag-not-said")}</option>
 									{VOCABULARY.finishes.map((each) => (
-										<option key={each}>{each}</option>
+										<option key={each} value={each}>
+											{termOf("finish", each)}
+										</option>
 									))}
 								</select>
 							</label>
@@ -198,7 +213,7 @@ export function Stated({ build, act }: { build: Build } & Pick<PlaceProps, "act"
 									checked={build.of_set}
 									onChange={(event) => said("of_set", event.target.checked)}
 								/>
-								of the set of irons
+								{t("bag-set-irons")}
 							</label>
 							<label className="flex min-h-10 items-center gap-2 text-sm">
 								<input
@@ -207,14 +222,14 @@ export function Stated({ build, act }: { build: Build } & Pick<PlaceProps, "act"
 									checked={build.on_order}
 									onChange={(event) => said("on_order", event.target.checked)}
 								/>
-								on order, not here yet
+								{t("bag-order-not-here-yet")}
 							</label>
 						</>
 					)}
 				</div>
 				<Said error={wrong} />
 				<button type="submit" className="btn btn-sm h-10" disabled={Object.keys(typed).length === 0}>
-					State it
+					{t("bag-state-it")}
 				</button>
 			</form>
 		</details>

@@ -1,31 +1,32 @@
 /** What is sent of a shots file, and what its columns, units and clubs are called. */
 import { type ImportPreview, Problem } from "../../api/client";
+import { t } from "../../said/words";
 
 export const KEYS: Record<string, string> = {
-	"": "Leave out",
-	club: "Club",
-	player: "Player",
-	strike: "Strike",
-	intent: "Intent",
-	swing_length: "Length of swing",
-	struck_ball: "Ball",
-	lie: "Lie",
-	carry_m: "Carry",
-	total_m: "Total",
-	offline_m: "Offline",
-	peak_m: "Peak height",
-	landing_deg: "Landing angle",
-	hang_s: "Hang time",
-	ball_speed_mps: "Ball speed",
-	club_speed_mps: "Club speed",
-	launch_deg: "Launch angle",
-	direction_deg: "Launch direction",
-	spin_rpm: "Spin",
-	axis_deg: "Spin axis",
-	attack_deg: "Attack angle",
-	path_deg: "Club path",
-	face_deg: "Face angle",
-	dynamic_loft_deg: "Dynamic loft",
+	"": t("label-leave-out-2"),
+	club: t("label-club"),
+	player: t("bag-player"),
+	strike: t("bag-strike"),
+	intent: t("bag-intent"),
+	swing_length: t("bag-length-swing"),
+	struck_ball: t("bag-ball"),
+	lie: t("label-lie"),
+	carry_m: t("label-carry-2"),
+	total_m: t("label-total"),
+	offline_m: t("bag-offline"),
+	peak_m: t("bag-peak-height"),
+	landing_deg: t("bag-landing-angle"),
+	hang_s: t("bag-hang-time"),
+	ball_speed_mps: t("label-ball-speed"),
+	club_speed_mps: t("bag-club-speed"),
+	launch_deg: t("bag-launch-angle"),
+	direction_deg: t("bag-launch-direction"),
+	spin_rpm: t("label-spin"),
+	axis_deg: t("bag-spin-axis"),
+	attack_deg: t("bag-attack-angle"),
+	path_deg: t("bag-club-path"),
+	face_deg: t("bag-face-angle"),
+	dynamic_loft_deg: t("bag-dynamic-loft"),
 };
 export const unitsFor = (key: string): string[] => {
 	if (key.endsWith("_mps")) return ["mph", "kmh", "mps"];
@@ -36,30 +37,26 @@ export const unitsFor = (key: string): string[] => {
 	return [];
 };
 export const UNIT_WORDS: Record<string, string> = {
-	yd: "yards",
-	m: "metres",
-	ft: "feet",
+	yd: t("bag-yards"),
+	m: t("bag-metres"),
+	ft: t("bag-feet"),
 	kmh: "km/h",
 	mps: "m/s",
-	deg: "degrees",
+	deg: t("bag-degrees"),
 };
 
 export const MOST_BYTES = 4_000_000;
-export const TOO_LARGE = new Problem(
-	"The file is over 4 MB, more than a session of shots. Export one session.",
-	400,
-	"file",
-);
+export const TOO_LARGE = new Problem(t("bag-file-over-4-mb-more"), 400, "file");
 
 export type Kind = NonNullable<ImportPreview["clubs"][number]["kind"]>;
 export const KINDS: Record<Kind, string> = {
-	driver: "driver",
-	fairway: "fairway wood",
-	hybrid: "hybrid",
-	utility: "utility iron",
-	iron: "iron",
-	wedge: "wedge",
-	putter: "putter",
+	driver: t("bag-driver"),
+	fairway: t("bag-fairway-wood"),
+	hybrid: t("bag-hybrid"),
+	utility: t("bag-utility-iron"),
+	iron: t("bag-iron"),
+	wedge: t("bag-wedge"),
+	putter: t("bag-putter"),
 };
 
 export interface Request {

@@ -1,6 +1,7 @@
 /** What was done here, to be read, and doing it to several shots at once. */
 import type { Acts as ActsAnswer, Session, Shot } from "../../api/client";
 import type { change } from "../../api/session";
+import { t } from "../../said/words";
 import { buildOf } from "../../session/select";
 import { Sheet } from "../../ui/Sheet";
 
@@ -9,9 +10,9 @@ export type AllOf = Omit<Parameters<typeof change.shots>[1], "shots">;
 
 export function TrailSheet({ acts, onClose }: { acts: ActsAnswer | undefined; onClose: () => void }) {
 	return (
-		<Sheet title="What was done here" onClose={onClose}>
-			{acts?.trail.length === 0 && <p className="quiet">Nothing yet.</p>}
-			<ol className="max-h-[60vh] overflow-auto" tabIndex={0} aria-label="Acts, newest first">
+		<Sheet title={t("bay-what-done-here")} onClose={onClose}>
+			{acts?.trail.length === 0 && <p className="quiet">{t("bay-nothing-yet")}</p>}
+			<ol className="max-h-[60vh] overflow-auto" tabIndex={0} aria-label={t("bay-acts-newest-first")}>
 				{acts?.trail.map((each) => (
 					<li key={`${each.at}${each.sentence}`} className="flex gap-3 border-b border-base-300 py-1.5">
 						<span className="num quiet w-16 shrink-0">
@@ -47,19 +48,19 @@ export function Selection({
 			{selected === 0 ? (
 				<>
 					<button type="button" className={button} onClick={onOne}>
-						<span className="key">6</span> Select
+						<span className="key">6</span> {t("bay-select")}
 					</button>
 					<button type="button" className={button} onClick={onRun}>
-						<span className="key">7</span> Whole run
+						<span className="key">7</span> {t("bay-whole-run")}
 					</button>
 				</>
 			) : (
 				<>
 					<span className="font-semibold" role="status">
-						{selected} selected: touch others, then call the strike, set aside or move all of them.
+						{t("bay-selected-touch-others-then-call", { selected })}
 					</span>
 					<button type="button" className={button} onClick={onClear}>
-						Clear
+						{t("bay-clear")}
 					</button>
 				</>
 			)}
@@ -70,7 +71,7 @@ export function Selection({
 /** A club as it is called on the stand. */
 export function called(session: Session, id: number): string {
 	const build = buildOf(session, id);
-	return build ? `${build.letter} ${build.name}`.trim() : "another club";
+	return build ? `${build.letter} ${build.name}`.trim() : t("label-another-club");
 }
 
 /** A shot that may have been hit with another club: why, and one touch for either. */
@@ -93,14 +94,14 @@ export function CheckClub({
 			style={{ borderColor: "var(--hole)" }}
 			role="status"
 		>
-			<span className="hole-text font-semibold">Check the club:</span> {shot.check_club}.
+			<span className="hole-text font-semibold">{t("bay-check-club")}</span> {shot.check_club}.
 			{other !== null && (
 				<button type="button" className={button} onClick={() => onOther(other)}>
-					<span className="key">.</span> It was {called(session, other)}
+					<span className="key">.</span> {t("bay-it-was", { other: called(session, other) })}
 				</button>
 			)}
 			<button type="button" className={button} onClick={onThis}>
-				<span className="key">,</span> It was {called(session, shot.build)}
+				<span className="key">,</span> {t("bay-it-was-2", { build: called(session, shot.build) })}
 			</button>
 		</p>
 	);

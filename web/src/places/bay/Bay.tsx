@@ -4,10 +4,12 @@ import { useState } from "react";
 import type { DayKind, Session, Shot } from "../../api/client";
 import { change, useActs } from "../../api/session";
 import type { ProtocolKey } from "../../api/words";
+import { termOf } from "../../api/words";
 import { type Command, CommandBar, useCommands } from "../../commands/commands";
 import { CarryMap } from "../../instruments/carry-map/CarryMap";
 import { PANELS } from "../../protocols";
 import { soleTitle } from "../../protocols/sole/coming";
+import { t } from "../../said/words";
 import { isClosed } from "../../session/closed";
 import { gateSpan } from "../../session/gates";
 import { handed } from "../../session/handed";
@@ -51,6 +53,7 @@ const TAGS = [
 	{ strike: "fat", key: "y" },
 ] as const;
 
+const capital = (word: string) => word.charAt(0).toUpperCase() + word.slice(1);
 const DAYS: DayKind[] = ["usual", "fast", "slow"];
 
 export function Bay({ session, act, live }: PlaceProps) {
@@ -63,8 +66,8 @@ export function Bay({ session, act, live }: PlaceProps) {
 	const agreed = isClosed(session);
 	const pretend = useMayPretend(session);
 	const code = soleTitle(session);
-	const none = agreed ? "The session is agreed" : shot ? undefined : "No shot yet";
-	const one = none ?? (selected.length ? "Of one shot: clear the selection first" : undefined);
+	const none = agreed ? t("label-session-agreed") : shot ? undefined : t("label-no-shot-yet");
+	const one = none ?? (selected.length ? t("bay-one-shot-clear-selection-first") : undefined);
 	const span = gateSpan(session);
 
 	/** Do something to the shots in work. now: how they look at once, until the server has said so. */
@@ -79,7 +82,7 @@ export function Bay({ session, act, live }: PlaceProps) {
 	};
 	const aside = (each: Shot) => {
 		const away = selected.length ? selected.some((other) => !other.aside) : !each.aside;
-		const reason = away ? (each.strike ?? "by the fitter") : "";
+		const reason = away ? (each.strike ?? t("bag-by-fitter")) : "";
 		doing(
 			{ aside: away, aside_reason: reason, counts: !away },
 			(mine) => change.aside(mine.id, away, reason),
@@ -101,10 +104,10 @@ export function Bay({ session, act, live }: PlaceProps) {
 	const commands: Command[] = [
 		...TAGS.map((tag) => ({
 			id: tag.strike,
-			name: tag.strike[0]?.toUpperCase() + tag.strike.slice(1),
+			name: capital(termOf("strike", tag.strike)),
 			keys: tag.key,
 			shown: tag.key.toUpperCase(),
-			group: "Bay",
+			group: t("label-bay"),
 			blocked: none,
 			run: () => {
 				const strike = shot?.strike === tag.strike && !selected.length ? null : tag.strike;
@@ -113,55 +116,55 @@ export function Bay({ session, act, live }: PlaceProps) {
 		})),
 		{
 			id: "aside",
-			name: shot?.aside ? "Bring back" : "Set aside",
+			name: shot?.aside ? t("label-bring-back") : t("label-set-aside-2"),
 			keys: "x",
 			shown: "X",
-			group: "Bay",
+			group: t("label-bay"),
 			blocked: none,
 			run: () => shot && aside(shot),
 		},
 		{
 			id: "misread",
-			name: shot?.misread ? "Read well" : "Misread",
+			name: shot?.misread ? t("bay-read-well") : t("bay-misread"),
 			keys: "q",
 			shown: "Q",
-			group: "Bay",
+			group: t("label-bay"),
 			blocked: one,
 			run: () => shot && counts(shot, { misread: !shot.misread }),
 		},
 		{
 			id: "line",
-			name: shot?.line === false ? "Line counts" : "No line",
+			name: shot?.line === false ? t("bay-line-counts") : t("bay-no-line-2"),
 			keys: "i",
 			shown: "I",
-			group: "Bay",
+			group: t("label-bay"),
 			blocked: one,
 			run: () => shot && counts(shot, { line: !shot.line, distance: true }),
 		},
 		{
 			id: "distance",
-			name: shot?.distance === false ? "Distance counts" : "No distance",
+			name: shot?.distance === false ? t("bay-distance-counts") : t("bay-no-distance"),
 			keys: "u",
 			shown: "U",
-			group: "Bay",
+			group: t("label-bay"),
 			blocked: one,
 			run: () => shot && counts(shot, { distance: !shot.distance, line: true }),
 		},
 		{
 			id: "wanted",
-			name: session.intent === "stock" ? "Shot wanted" : `Wanted: ${session.intent}`,
+			name: session.intent === "stock" ? t("bay-shot-wanted") : t("bay-wanted", { intent: session.intent }),
 			keys: "w",
 			shown: "W",
-			group: "Bay",
-			blocked: agreed ? "The session is agreed" : undefined,
+			group: t("label-bay"),
+			blocked: agreed ? t("label-session-agreed") : undefined,
 			run: () => setDialog("wanted"),
 		},
 		{
 			id: "pin",
-			name: shot && session.pinned === shot.id ? "Not to copy" : "To copy",
+			name: shot && session.pinned === shot.id ? t("bay-not-copy") : t("bay-to-copy"),
 			keys: "p",
 			shown: "P",
-			group: "Bay",
+			group: t("label-bay"),
 			blocked: one,
 			run: () => {
 				if (!shot) return;
@@ -174,43 +177,43 @@ export function Bay({ session, act, live }: PlaceProps) {
 		},
 		{
 			id: "swing",
-			name: "Swing changed",
+			name: t("bay-swing-changed"),
 			keys: "v",
 			shown: "V",
-			group: "Bay",
-			blocked: agreed ? "The session is agreed" : undefined,
+			group: t("label-bay"),
+			blocked: agreed ? t("label-session-agreed") : undefined,
 			run: () => {
 				act(() => change.swing(session.id, true));
 			},
 		},
 		{
 			id: "setting",
-			name: "Setting",
+			name: t("bay-setting"),
 			keys: "s",
 			shown: "S",
-			group: "Bay",
+			group: t("label-bay"),
 			blocked: agreed
-				? "The session is agreed"
+				? t("label-session-agreed")
 				: build?.settings_deg.length || build?.head_type === "wedge"
 					? undefined
-					: "No sleeve on this build",
+					: t("bay-no-sleeve-build"),
 			run: () => setDialog("setting"),
 		},
 		{
 			id: "type",
-			name: "Type shots",
+			name: t("bay-type-shots"),
 			keys: "shift+t",
 			shown: "⇧T",
-			group: "Bay",
-			blocked: agreed ? "The session is agreed" : build ? undefined : "Take a club in hand first",
+			group: t("label-bay"),
+			blocked: agreed ? t("label-session-agreed") : build ? undefined : t("bay-take-club-hand-first"),
 			run: () => setDialog("type"),
 		},
 		{
 			id: "move",
-			name: "Move",
+			name: t("bay-move"),
 			keys: "m",
 			shown: "M",
-			group: "Bay",
+			group: t("label-bay"),
 			blocked: none,
 			run: () => setDialog("move"),
 		},
@@ -219,146 +222,148 @@ export function Bay({ session, act, live }: PlaceProps) {
 	useCommands("day", [
 		{
 			id: "select",
-			name: "Select this shot, and others",
+			name: t("bay-select-shot-others"),
 			keys: "6",
 			shown: "6",
-			group: "Now and then",
+			group: t("label-now-then"),
 			blocked: none,
 			run: () => shot && turn(shot.id),
 		},
 		{
 			id: "select-run",
-			name: "Select the whole run",
+			name: t("bay-select-whole-run"),
 			keys: "7",
 			shown: "7",
-			group: "Now and then",
+			group: t("label-now-then"),
 			blocked: none,
 			run: () => shot && select(shots.filter((each) => each.run === shot.run).map((each) => each.id)),
 		},
 		{
 			id: "other-club",
-			name: shot?.instead ? `It was ${called(session, shot.instead)}` : "It was the other club",
+			name: shot?.instead
+				? t("bay-it-was-3", { instead: called(session, shot.instead) })
+				: t("bay-other-club"),
 			keys: ".",
 			shown: ".",
-			group: "Now and then",
-			blocked: shot?.check_club && !agreed ? undefined : "No club to check",
+			group: t("label-now-then"),
+			blocked: shot?.check_club && !agreed ? undefined : t("bay-no-club-check"),
 			run: () => shot?.instead && act(() => change.move(shot.id, shot.instead as number)),
 		},
 		{
 			id: "this-club",
-			name: "It was this club",
+			name: t("bay-it-was-this-club"),
 			keys: ",",
 			shown: ",",
-			group: "Now and then",
-			blocked: shot?.check_club && !agreed ? undefined : "No club to check",
+			group: t("label-now-then"),
+			blocked: shot?.check_club && !agreed ? undefined : t("bay-no-club-check"),
 			run: () => shot && act(() => change.keepClub(shot.id), withShots([shot.id], { check_club: "" })),
 		},
 		{
 			id: "shot-before",
-			name: "The shot before",
+			name: t("bay-shot-before"),
 			keys: "arrowleft",
 			shown: "←",
-			group: "Now and then",
+			group: t("label-now-then"),
 			blocked: none,
 			run: () => step(-1),
 		},
 		{
 			id: "shot-after",
-			name: "The shot after",
+			name: t("bay-shot-after"),
 			keys: "arrowright",
 			shown: "→",
-			group: "Now and then",
+			group: t("label-now-then"),
 			blocked: none,
 			run: () => step(1),
 		},
 		{
 			id: "lie",
-			name: "Hit from another lie",
+			name: t("bay-hit-from-another-lie"),
 			keys: "r",
 			shown: "R",
-			group: "Now and then",
-			blocked: agreed ? "The session is agreed" : undefined,
+			group: t("label-now-then"),
+			blocked: agreed ? t("label-session-agreed") : undefined,
 			run: () => act(...hitFrom(session, after(LIES, session.lie))),
 		},
 		{
 			id: "length",
-			name: "A longer or shorter swing",
+			name: t("bay-longer-or-shorter-swing"),
 			keys: "-",
 			shown: "−",
-			group: "Now and then",
-			blocked: agreed ? "The session is agreed" : undefined,
+			group: t("label-now-then"),
+			blocked: agreed ? t("label-session-agreed") : undefined,
 			run: () => act(...hitWith(session, { length: nextLength(session.length) })),
 		},
 		{
 			id: "intent",
-			name: "Another shot meant",
+			name: t("bay-another-shot-meant"),
 			keys: ";",
 			shown: ";",
-			group: "Now and then",
-			blocked: agreed ? "The session is agreed" : undefined,
+			group: t("label-now-then"),
+			blocked: agreed ? t("label-session-agreed") : undefined,
 			run: () => act(...meant(session, nextIntent(session))),
 		},
 		{
 			id: "ball",
-			name: "Another ball",
+			name: t("bay-another-ball"),
 			keys: "=",
 			shown: "=",
-			group: "Now and then",
-			blocked: agreed ? "The session is agreed" : undefined,
+			group: t("label-now-then"),
+			blocked: agreed ? t("label-session-agreed") : undefined,
 			run: () => act(...hitWith(session, { struck_ball: after(BALLS, session.struck_ball) })),
 		},
 		{
 			id: "run",
-			name: "Wind, tee and air",
+			name: t("bay-wind-tee-air"),
 			keys: "/",
 			shown: "/",
-			group: "Now and then",
-			blocked: agreed ? "The session is agreed" : undefined,
+			group: t("label-now-then"),
+			blocked: agreed ? t("label-session-agreed") : undefined,
 			run: () => setDialog("run"),
 		},
 		{
 			id: "next-up",
-			name: "The other player is up",
+			name: t("bay-other-player-up"),
 			keys: "'",
 			shown: "’",
-			group: "Now and then",
-			blocked: session.partner && !agreed ? undefined : "Nobody hits in turn here",
+			group: t("label-now-then"),
+			blocked: session.partner && !agreed ? undefined : t("bay-nobody-hits-turn-here"),
 			run: () => inTurn.mutate(),
 		},
 		{
 			id: "next-task",
-			name: "Next of this test",
+			name: t("bay-next-test"),
 			keys: "]",
 			shown: "]",
-			group: "Now and then",
-			blocked: agreed ? "The session is agreed" : goOn ? undefined : "This test asks for nothing more",
+			group: t("label-now-then"),
+			blocked: agreed ? t("label-session-agreed") : goOn ? undefined : t("bay-test-asks-for-nothing-more"),
 			run: () => goOn?.(),
 		},
 		{
 			id: "player",
-			name: "Next mode of the player’s screen",
+			name: t("bay-next-mode-players-screen"),
 			keys: "9",
 			shown: "9",
-			group: "Now and then",
-			blocked: agreed ? "The session is agreed" : undefined,
+			group: t("label-now-then"),
+			blocked: agreed ? t("label-session-agreed") : undefined,
 			run: () => act(...showing(session, { mode: nextMode(session) })),
 		},
 		{
 			id: "felt",
-			name: "What the player felt",
+			name: t("bay-what-player-felt"),
 			keys: "8",
 			shown: "8",
-			group: "Now and then",
-			blocked: agreed ? "The session is agreed" : undefined,
+			group: t("label-now-then"),
+			blocked: agreed ? t("label-session-agreed") : undefined,
 			run: () => setDialog("felt"),
 		},
 		{
 			id: "day",
-			name: "A usual, fast or slow day",
+			name: t("bay-usual-fast-or-slow-day"),
 			keys: "o",
 			shown: "O",
-			group: "Now and then",
-			blocked: agreed ? "The session is agreed" : undefined,
+			group: t("label-now-then"),
+			blocked: agreed ? t("label-session-agreed") : undefined,
 			run: () =>
 				act(() => change.day(session.id, DAYS[(DAYS.indexOf(session.day) + 1) % DAYS.length] ?? "usual")),
 		},
@@ -367,11 +372,11 @@ export function Bay({ session, act, live }: PlaceProps) {
 		"stand",
 		candidatesOf(session).map((each) => ({
 			id: `hand-${each.letter}`,
-			name: `Take ${each.name} in hand`,
+			name: t("bay-take-hand", { name: each.name }),
 			keys: each.letter.toLowerCase(),
 			shown: each.letter,
-			group: "On the stand",
-			blocked: agreed ? "The session is agreed" : undefined,
+			group: t("label-on-the-stand"),
+			blocked: agreed ? t("label-session-agreed") : undefined,
 			run: () => take(each.id),
 		})),
 	);
@@ -391,7 +396,7 @@ export function Bay({ session, act, live }: PlaceProps) {
 				{build && shot && <LastShot session={session} build={build} shot={shot} span={span} />}
 				{build && !shot && !code && !agreed && <NoShot session={session} onType={() => setDialog("type")} />}
 				{!build && !code && (
-					<p className="quiet py-16 text-center text-xl">Take a build in hand on the left, then hit.</p>
+					<p className="quiet py-16 text-center text-xl">{t("bay-take-build-hand-left-then")}</p>
 				)}
 				{shot?.check_club && !agreed && (
 					<CheckClub
@@ -424,12 +429,12 @@ export function Bay({ session, act, live }: PlaceProps) {
 				{build && <Flights session={session} build={build} />}
 				{/* What is touched after every shot stays in reach at the bottom, however many shots there are. */}
 				<div className="sticky bottom-0 z-10 order-2 -mx-5 mt-auto -mb-5 bg-base-200 px-5 py-3">
-					<CommandBar group="Bay" />
+					<CommandBar group={t("label-bay")} />
 				</div>
 			</section>
 			<aside className="col-span-full grid content-start gap-5 border-l border-base-300 bg-base-100 p-4 md:grid-cols-3 xl:col-span-1 xl:grid-cols-1">
 				<section className="hidden xl:block">
-					<h2 className="mb-1 text-lg">Next</h2>
+					<h2 className="mb-1 text-lg">{t("label-next")}</h2>
 					<p className="text-[17px] font-medium">{session.next}</p>
 					{session.question && <p className="hole-text mt-1 text-[15px] font-semibold">{session.question}</p>}
 				</section>
@@ -438,16 +443,13 @@ export function Bay({ session, act, live }: PlaceProps) {
 					className="min-h-9 cursor-pointer justify-self-start text-[14.5px] underline"
 					onClick={() => setDialog("trail")}
 				>
-					What was done here
+					{t("bay-what-done-here")}
 				</button>
 				<Steady session={session} act={act} agreed={agreed} />
 				{!agreed && <PlayerPanel session={session} act={act} onOpen={() => setDialog("player")} />}
 				{session.bag.in_work && <CarryMap {...mapProps(session, undefined, session.bag.end)} small />}
 				{!agreed && pretend && <StandInPanel session={session} />}
-				<Caution>
-					One person swings at a time, nobody level with or ahead of the ball. Check that a changed head is
-					tight.
-				</Caution>
+				<Caution>{t("bay-one-person-swings-time-nobody")}</Caution>
 			</aside>
 			{dialog === "setting" && build && (
 				<NewSetting build={build} act={act} onClose={() => setDialog(null)} />

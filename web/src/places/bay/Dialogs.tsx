@@ -3,6 +3,7 @@ import type { Build, Session, Shot } from "../../api/client";
 import { change } from "../../api/session";
 import { PROTOCOLS, protocolKeys } from "../../api/words";
 import { PANELS } from "../../protocols";
+import { t } from "../../said/words";
 import type { PlaceProps } from "../../session/place";
 import { nameOf } from "../../session/select";
 import { Letter } from "../../ui/Letter";
@@ -22,11 +23,8 @@ export function NewSetting({
 	const lofts = build.settings_deg;
 	if (build.head_type === "wedge") return <Bend build={build} act={act} onClose={onClose} />;
 	return (
-		<Sheet title={`${build.letter} ${build.name}: new setting`} onClose={onClose}>
-			<p className="mb-3">
-				Every setting is its own build with its own letter, so that shots of two settings are never averaged
-				together.
-			</p>
+		<Sheet title={t("bay-new-setting", { letter: build.letter, name: build.name })} onClose={onClose}>
+			<p className="mb-3">{t("bay-every-setting-its-own-build")}</p>
 			<div className="mb-4 flex flex-wrap gap-2">
 				{lofts.map((loft) => {
 					const now = build.set_loft_deg !== null && Math.abs(loft - build.set_loft_deg) < 0.05;
@@ -41,15 +39,12 @@ export function NewSetting({
 								onClose();
 							}}
 						>
-							{loft}°{now ? " now" : ""}
+							{loft}°{now ? ` ${t("bay-now")}` : ""}
 						</button>
 					);
 				})}
 			</div>
-			<Caution>
-				A turn also moves lie and face angle. Check that the head is tight and the screw is at the maker’s
-				torque before anyone swings.
-			</Caution>
+			<Caution>{t("bay-turn-also-moves-lie-face")}</Caution>
 		</Sheet>
 	);
 }
@@ -57,11 +52,8 @@ export function NewSetting({
 /** A wedge is bent where another head is turned. */
 function Bend({ build, act, onClose }: { build: Build; act: PlaceProps["act"]; onClose: () => void }) {
 	return (
-		<Sheet title={`${nameOf(build)}: bent`} onClose={onClose}>
-			<p className="mb-3">
-				A degree weaker is a degree of loft and about one of bounce more. Bent, it is a build of its own: hit
-				it again.
-			</p>
+		<Sheet title={t("bay-bent", { name: nameOf(build) })} onClose={onClose}>
+			<p className="mb-3">{t("bay-degree-weaker-degree-loft-about")}</p>
 			<div className="mb-4 flex flex-wrap gap-2">
 				{[2, 1, -1, -2].map((amount) => (
 					<button
@@ -73,7 +65,7 @@ function Bend({ build, act, onClose }: { build: Build; act: PlaceProps["act"]; o
 							onClose();
 						}}
 					>
-						{Math.abs(amount)}° {amount > 0 ? "weaker" : "stronger"}
+						{Math.abs(amount)}° {amount > 0 ? t("bay-weaker") : t("bay-stronger")}
 					</button>
 				))}
 			</div>
@@ -89,7 +81,7 @@ export function WantedShot({
 	onClose,
 }: Pick<PlaceProps, "session" | "act"> & { onClose: () => void }) {
 	return (
-		<Sheet title="Shot wanted" onClose={onClose}>
+		<Sheet title={t("bay-shot-wanted")} onClose={onClose}>
 			<p className="mb-3">{protocolKeys.map((protocol) => PROTOCOLS[protocol].why).join(" ")}</p>
 			<div className="flex flex-wrap gap-2">
 				{protocolKeys.map((protocol) => {
@@ -110,7 +102,10 @@ interface PickProps {
 
 export function PickBuild({ session, shot, onPick, onClose }: PickProps) {
 	return (
-		<Sheet title={`Shot ${asFar(metresOf(shot.readings, "carry_m"))} was hit with`} onClose={onClose}>
+		<Sheet
+			title={t("bay-shot-hit-with", { carry: asFar(metresOf(shot.readings, "carry_m")) })}
+			onClose={onClose}
+		>
 			<ul className="grid grid-cols-2 gap-2 sm:grid-cols-3">
 				{session.builds
 					.filter((build) => build.head_type !== "putter")

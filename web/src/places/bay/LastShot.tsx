@@ -2,8 +2,11 @@ import type { ReactNode } from "react";
 import type { Build, Lie, Session, Shot } from "../../api/client";
 import { useStandIn } from "../../api/session";
 import { VOCABULARY } from "../../api/vocabulary";
+import { termOf } from "../../api/words";
 import { Gate } from "../../instruments/gate/Gate";
 import type { Span } from "../../instruments/scale";
+import { Num, Worded } from "../../said/Worded";
+import { t } from "../../said/words";
 import { isClosed } from "../../session/closed";
 import { wantedOf, windowFor } from "../../session/gates";
 import type { PlaceProps } from "../../session/place";
@@ -47,7 +50,7 @@ export function InHand({
 		<div className="flex flex-wrap items-center gap-3">
 			{build && (build.letter ? <Letter letter={build.letter} size={30} /> : null)}
 			<h2 className="min-w-0 flex-1 truncate text-[22px]">
-				{build ? build.name : code || "No build in hand"}{" "}
+				{build ? build.name : code || t("bay-no-build-hand")}{" "}
 				<span className="quiet text-[16px] font-normal">
 					{build?.detail}
 					{build?.shaft ? `, ${build.shaft}` : ""}
@@ -58,17 +61,22 @@ export function InHand({
 					className={`inline-block h-3 w-3 rounded-full border-2 ${live.is === "live" ? "bg-current" : ""}`}
 				/>
 				{live.is === "live" &&
-					(standIn.data?.hitting ? "Stand-in hitting" : by === "feed" ? "Feed open" : "Line open")}
-				{live.is === "connecting" && "Opening the feed"}
-				{broken && `Nothing heard since ${clock(live.since)}, trying again`}
+					(standIn.data?.hitting
+						? t("bay-stand-hitting")
+						: by === "feed"
+							? t("bay-feed-open")
+							: t("bay-line-open"))}
+				{live.is === "connecting" && t("bay-opening-feed")}
+				{broken && t("bay-nothing-heard-since-trying-again", { since: clock(live.since) })}
 			</span>
 			{children}
 			{elsewhere && (
 				<p className="hole-text w-full font-semibold" role="status">
-					{session.bay_serves
-						? `${session.bay_name} serves ${session.bay_serves} now: shots go there. `
-						: `${session.bay_name} serves nobody: shots wait in its tray. `}
-					Take a build in hand to have them here.
+					{t("bay-take-build-hand-have-them", {
+						which: session.bay_serves
+							? `${t("bay-serves-now-shots-go-there", { bayName: session.bay_name, bayServes: session.bay_serves })} `
+							: `${t("bay-serves-nobody-shots-wait-its", { bayName: session.bay_name })} `,
+					})}
 				</p>
 			)}
 		</div>
@@ -105,22 +113,27 @@ export function LastShot({
 					{figure(carry)}
 				</p>
 				<div className="pb-1 text-[21px] leading-snug">
-					<p className="quiet">carry, {unit("far")}</p>
+					<p className="quiet">{t("label-carry-4", { unit: unit("far") })}</p>
 					<p className="font-semibold">{stock ? place(carry, window) : ""}</p>
 					{(shot.strike || shot.aside || markOf(shot)) && (
 						<p className="quiet text-[17px]">
 							{shot.aside
-								? `set aside${shot.aside_reason ? `, ${shot.aside_reason}` : ""}`
-								: [shot.strike, markOf(shot)].filter(Boolean).join(", ")}
+								? t("bay-set-aside", { which: shot.aside_reason ? `, ${shot.aside_reason}` : "" })
+								: [shot.strike && termOf("strike", shot.strike), markOf(shot)].filter(Boolean).join(", ")}
 						</p>
 					)}
 					{shot.as_hit_m !== null && (
 						<p className="quiet text-[17px]">
-							as hit {asFar(shot.as_hit_m)}, without the wind {asFar(metresOf(shot.readings, "carry_m"))}
+							{t("bay-as-hit-without-wind", {
+								asHit: asFar(shot.as_hit_m),
+								carry: asFar(metresOf(shot.readings, "carry_m")),
+							})}
 						</p>
 					)}
-					{clean !== undefined && <p className="quiet text-[17px]">struck clean: about {asFar(clean)}</p>}
-					{question && <p className="hole-text text-[17px]">Odd: {question}</p>}
+					{clean !== undefined && (
+						<p className="quiet text-[17px]">{t("bay-struck-clean-about", { clean: asFar(clean) })}</p>
+					)}
+					{question && <p className="hole-text text-[17px]">{t("bay-odd", { question })}</p>}
 				</div>
 			</div>
 			<div className="mt-4">
@@ -134,7 +147,7 @@ export function LastShot({
 					colour={letterColour(build.letter)}
 					labels
 					height={46}
-					label={`Carries of this build against the window, ${unitName("far")}`}
+					label={t("bay-carries-build-against-window", { unit: unitName("far") })}
 				/>
 			</div>
 			<dl className="mt-3 grid grid-cols-3 gap-x-5 gap-y-1.5 md:grid-cols-5">
@@ -152,13 +165,13 @@ export function LastShot({
 							</dd>
 							<dd className="quiet text-[13px]">
 								{wish(key, low, high)}
-								{source && source !== "measured" ? `${target ? ", " : ""}${source}` : ""}
+								{source && source !== "measured" ? `${target ? ", " : ""}${termOf("source", source)}` : ""}
 							</dd>
 						</div>
 					);
 				})}
 				<div>
-					<dt className="quiet text-sm">Smash</dt>
+					<dt className="quiet text-sm">{t("label-smash")}</dt>
 					<dd className="num text-[23px] leading-tight">{figure(smashOf(shot), 2)}</dd>
 				</div>
 			</dl>
@@ -199,16 +212,15 @@ export function Copy({ session, shot }: { session: Session; shot: Shot }) {
 			return { key, label, model: of(model.readings[key]), now: of(shot.readings[key]) };
 		});
 	return (
-		<section className="border-l-4 border-base-300 pl-3" aria-label="The shot to copy">
+		<section className="border-l-4 border-base-300 pl-3" aria-label={t("bay-shot-copy")}>
 			<p className="quiet text-sm">
-				To copy: shot {model.number}
-				{model.id === shot.id ? ", this one" : ""}
+				{t("bay-copy-shot", { number: model.number, which: model.id === shot.id ? t("bay-this-one") : "" })}
 			</p>
 			<p className="flex flex-wrap gap-x-5 text-[15px]">
 				{said.map((each) => (
 					<span key={each.key}>
 						<span className="quiet">{each.label}</span> <span className="num">{each.model}</span>
-						{model.id !== shot.id && <span className="quiet"> now {each.now}</span>}
+						{model.id !== shot.id && <span className="quiet"> {t("bay-now-2", { now: each.now })}</span>}
 					</span>
 				))}
 			</p>
@@ -222,18 +234,26 @@ export function SoFar({ build }: { build: Build }) {
 	const delivery = DELIVERY.filter((key) => build.averages[key] !== undefined);
 	return (
 		<p className="text-[15px]" data-testid="so-far">
-			<span className="quiet">So far</span> longest <span className="num">{asFar(build.longest_m)}</span>,
-			shortest <span className="num">{asFar(build.shortest_m)}</span>
+			<span className="quiet">{t("bay-so-far")}</span>{" "}
+			<Worded
+				id="bay-longest-shortest"
+				drawn={{
+					longest: <Num>{asFar(build.longest_m)}</Num>,
+					shortest: <Num>{asFar(build.shortest_m)}</Num>,
+				}}
+			/>
 			{build.depth_m !== null && (
-				<>
-					, <span className="num">{asFar(build.depth_m)}</span> front to back,{" "}
-					<span className="num">{asFar(build.width_m)}</span> side to side
-				</>
+				<Worded
+					id="bay-front-to-back"
+					drawn={{ depth: <Num>{asFar(build.depth_m)}</Num>, width: <Num>{asFar(build.width_m)}</Num> }}
+				/>
 			)}
 			{build.held && (
-				<>
-					; <span className="num">{build.held.hit}</span> of {build.held.of} on “{build.held.job}”
-				</>
+				<Worded
+					id="bay-held-on"
+					values={{ of: build.held.of, job: build.held.job }}
+					drawn={{ hit: <Num>{build.held.hit}</Num> }}
+				/>
 			)}
 			{delivery.length > 0 && (
 				<>
@@ -251,21 +271,21 @@ export function SoFar({ build }: { build: Build }) {
 /** What is other about a shot, in a word or two. */
 function markOf(shot: Shot): string {
 	if (shot.misread) return "misread";
-	if (shot.old_swing) return "old swing";
-	if (shot.lie && !CLEAN.includes(shot.lie)) return shot.lie.replace("_", " ");
+	if (shot.old_swing) return t("label-old-swing");
+	if (shot.lie && !CLEAN.includes(shot.lie)) return termOf("lie", shot.lie);
 	if (shot.apart) return shot.apart;
 	if (shot.intent !== "stock") return shot.intent;
-	if (!shot.line) return "no line";
-	if (!shot.distance) return "no carry";
+	if (!shot.line) return t("bay-no-line");
+	if (!shot.distance) return t("bay-no-carry");
 	return shot.typed ? "typed" : "";
 }
 
 function place(carry: number | null, window: { low: number; high: number } | undefined): string {
 	if (carry === null || !window) return "";
 	const [far, low, high] = [whole(carry), whole(window.low), whole(window.high)];
-	if (far < low) return `${low - far} short of the window`;
-	if (far > high) return `${far - high} long of the window`;
-	return "In the window";
+	if (far < low) return t("bay-short-window", { low: low - far });
+	if (far > high) return t("bay-long-window", { far: far - high });
+	return t("label-in-the-window");
 }
 
 interface RowProps {
@@ -279,7 +299,7 @@ interface RowProps {
 
 export function ShotRow({ session, shots, shot, selected, colour, onTouch }: RowProps) {
 	return (
-		<ol className="flex flex-wrap gap-1.5" aria-label="Shots of this build">
+		<ol className="flex flex-wrap gap-1.5" aria-label={t("bay-shots-build")}>
 			{shots.map((each, index) => {
 				const carry = asFar(metresOf(each.readings, "carry_m"));
 				const question = questionOf(session, each);
@@ -291,7 +311,12 @@ export function ShotRow({ session, shots, shot, selected, colour, onTouch }: Row
 							className={`min-h-16 w-18 cursor-pointer border-b-3 px-2 py-1 text-left ${each.id === shot?.id ? "outline-2" : ""} ${chosen ? "bg-base-300" : "bg-base-100"}`}
 							style={{ borderColor: each.counts ? colour : "transparent" }}
 							aria-pressed={each.id === shot?.id}
-							aria-label={`Shot ${index + 1}, carry ${carry}${each.aside ? ", set aside" : ""}${chosen ? ", selected" : ""}`}
+							aria-label={t("bay-shot-carry", {
+								index: index + 1,
+								carry,
+								which: each.aside ? t("label-set-aside") : "",
+								which2: chosen ? t("bay-selected") : "",
+							})}
 							onClick={() => onTouch(each.id)}
 						>
 							<span className="quiet block text-[12px]">
@@ -304,9 +329,9 @@ export function ShotRow({ session, shots, shot, selected, colour, onTouch }: Row
 								{carry}
 							</span>
 							<span className={`block text-[12px] ${question || each.check_club ? "hole-text" : "quiet"}`}>
-								{(each.check_club && "club?") ||
-									each.strike ||
-									(each.aside ? "aside" : markOf(each) || (question ? "odd?" : "\u00a0"))}
+								{(each.check_club && t("bay-club")) ||
+									(each.strike && termOf("strike", each.strike)) ||
+									(each.aside ? t("label-aside") : markOf(each) || (question ? t("label-odd") : "\u00a0"))}
 							</span>
 						</button>
 					</li>

@@ -2,6 +2,7 @@
 import { useContext } from "react";
 import { Link } from "react-router";
 import type { Session } from "../../api/client";
+import { t } from "../../said/words";
 import { InShop } from "../../ui/inShop";
 
 /** How the shots of a session's bay come in. */
@@ -22,25 +23,25 @@ export function NoShot({ session, onType }: { session: Session; onType: () => vo
 			className={`btn h-12 text-base ${by === "typed" ? "btn-primary" : "border-base-300 bg-base-100"}`}
 			onClick={onType}
 		>
-			Type shots <kbd className="text-sm opacity-80">⇧T</kbd>
+			{t("bay-type-shots")} <kbd className="text-sm opacity-80">⇧T</kbd>
 		</button>
 	);
 	return (
 		<div className="space-y-4 py-12 text-center">
 			<p className="text-xl">
-				{by === "feed" && "Hit the first shot: it appears here by itself."}
-				{by === "file" && "The shots of this bay come in files: hit, export, bring the file in."}
-				{by === "typed" && "Hit, read the ball off the monitor’s screen, and type it."}
+				{by === "feed" && t("bay-hit-first-shot-appears-here")}
+				{by === "file" && t("bay-shots-bay-come-files-hit")}
+				{by === "typed" && t("bay-hit-read-ball-off-monitors")}
 			</p>
 			<p className="flex flex-wrap justify-center gap-2">
 				{by === "file" && (
 					<Link className="btn btn-primary h-12 text-base" to={`/sessions/${session.id}/bag`}>
-						To the Bag: import a file
+						{t("bay-bag-import-file")}
 					</Link>
 				)}
 				{type}
 				<Link className="btn h-12 border-base-300 bg-base-100 text-base" to={`/sessions/${session.id}/pad`}>
-					The pad, for a phone beside the bay
+					{t("bay-pad-for-phone-beside-bay")}
 				</Link>
 			</p>
 		</div>

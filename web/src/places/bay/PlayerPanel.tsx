@@ -3,6 +3,8 @@ import { useState } from "react";
 import type { Build, PlayerMode, Session } from "../../api/client";
 import { change } from "../../api/session";
 import { VOCABULARY } from "../../api/vocabulary";
+import { Worded } from "../../said/Worded";
+import { t } from "../../said/words";
 import type { PlaceProps } from "../../session/place";
 import { buildOf, candidatesOf } from "../../session/select";
 import { dropDraft } from "../../ui/draft";
@@ -11,10 +13,10 @@ import { Sheet } from "../../ui/Sheet";
 import { AskFeel } from "../player/AskFeel";
 
 export const MODES: Record<PlayerMode, string> = {
-	blind: "blind: letter and count",
-	feel: "feel first: asks, no numbers",
-	simple: "simple: carry and flight",
-	full: "full: every number",
+	blind: t("bay-blind-letter-count"),
+	feel: t("bay-feel-first-asks-no-numbers"),
+	simple: t("bay-simple-carry-flight"),
+	full: t("bay-full-every-number"),
 };
 const ORDER = VOCABULARY.modes as readonly PlayerMode[];
 export const nextMode = (session: Session): PlayerMode =>
@@ -36,15 +38,18 @@ export function PlayerPanel({ session, act, onOpen }: Doing & { onOpen: () => vo
 	const asks = player?.asks ? buildOf(session, player.asks) : undefined;
 	const numbers = player?.mode === "simple" || player?.mode === "full";
 	return (
-		<section aria-label="The player’s screen">
+		<section aria-label={t("bay-players-screen")}>
 			<h2 className="mb-1">
-				The player’s screen <span className="key">9</span>
+				{t("bay-players-screen")} <span className="key">9</span>
 			</h2>
 			{player?.code ? (
 				<>
 					<p className="text-[15px]">
-						Shows <span className="font-semibold">{MODES[player.mode]}</span>
-						{asks && <>. Asks about {asks.letter} now.</>}
+						<Worded
+							id="bay-shows-mode"
+							drawn={{ mode: <span className="font-semibold">{MODES[player.mode]}</span> }}
+						/>
+						{asks && <>{t("bay-asks-about-now", { letter: asks.letter })}</>}
 					</p>
 					{!numbers && (
 						<label
@@ -56,17 +61,15 @@ export function PlayerPanel({ session, act, onOpen }: Doing & { onOpen: () => vo
 								checked={player.away}
 								onChange={(event) => act(...showing(session, { away: event.target.checked }))}
 							/>
-							{player.away
-								? "The monitor’s screen is turned away."
-								: "Turn the monitor’s own screen away, else numbers may have been seen."}
+							{player.away ? t("bay-monitors-screen-turned-away") : t("bay-turn-monitors-own-screen-away")}
 						</label>
 					)}
 				</>
 			) : (
-				<p className="quiet text-sm">Closed. Open it on a tablet to ask for feel before numbers.</p>
+				<p className="quiet text-sm">{t("bay-closed-open-tablet-ask-for")}</p>
 			)}
 			<button type="button" className="btn btn-sm mt-1 h-11 w-full" onClick={onOpen}>
-				{player?.code ? `Code ${player.code}` : "Open a screen"}
+				{player?.code ? t("bay-code", { code: player.code }) : t("bay-open-screen")}
 			</button>
 		</section>
 	);
@@ -79,38 +82,32 @@ export function PlayerSheet({ session, act, onClose }: Doing & { onClose: () => 
 	const here = ["localhost", "127.0.0.1", "[::1]"].includes(window.location.hostname);
 	const ended = player?.expires_at && new Date(player.expires_at) < new Date();
 	return (
-		<Sheet title="The player’s screen" onClose={onClose}>
+		<Sheet title={t("bay-players-screen")} onClose={onClose}>
 			{player?.code && !ended ? (
 				<div className="flex flex-wrap items-start gap-5">
 					<img
 						src={`/api/sessions/${session.id}/player/qr?${player.code}`}
-						alt="Code to scan with the tablet"
+						alt={t("bay-code-scan-with-tablet")}
 						className="h-52 w-52 bg-white"
 					/>
 					<div className="min-w-0 flex-1">
-						<p className="quiet">Scan, or open</p>
+						<p className="quiet">{t("bay-scan-or-open")}</p>
 						<p className="text-lg break-all">{address}</p>
 						<p className="num my-2 text-5xl tracking-widest" data-testid="player-code">
 							{player.code}
 						</p>
-						{here && (
-							<p className="hole-text text-sm">
-								This address is of this computer only: open it in a second window here. For a tablet, reach
-								Hemicycle by the shop’s own address.
-							</p>
-						)}
-						<p className="quiet text-sm">Good for this session, for twelve hours, until you take it back.</p>
+						{here && <p className="hole-text text-sm">{t("bay-address-computer-only-open-second")}</p>}
+						<p className="quiet text-sm">{t("bay-good-for-session-for-twelve")}</p>
 					</div>
 				</div>
 			) : (
 				<p className="mb-3">
-					{ended ? "The code has run out. " : ""}A code opens it on a second display or a tablet, without
-					signing in. It shows what you choose here and nothing else.
+					{t("bay-code-opens-second-display-or", { which: ended ? `${t("bay-code-has-run-out")} ` : "" })}
 				</p>
 			)}
 			<div className="mt-4 flex flex-wrap gap-2">
 				<button type="button" className="btn h-12" onClick={() => act(() => change.openScreen(session.id))}>
-					{player?.code ? "New code" : "Open a screen"}
+					{player?.code ? t("bay-new-code") : t("bay-open-screen")}
 				</button>
 				{player?.code && (
 					<button
@@ -118,12 +115,12 @@ export function PlayerSheet({ session, act, onClose }: Doing & { onClose: () => 
 						className="btn h-12"
 						onClick={() => act(() => change.closeScreen(session.id))}
 					>
-						Take the code back
+						{t("bay-take-code-back")}
 					</button>
 				)}
 			</div>
 			<h3 className="mt-5 mb-1 font-semibold">
-				It shows <span className="quiet font-normal">(key 9: the next)</span>
+				{t("bay-it-shows")} <span className="quiet font-normal">{t("bay-key-9-next")}</span>
 			</h3>
 			<div className="grid gap-2 sm:grid-cols-2">
 				{ORDER.map((mode) => (
@@ -153,7 +150,7 @@ export function FeltSheet({
 	const [picked, setPicked] = useState(first?.letter ? first.id : builds[0]?.id);
 	const build = builds.find((each) => each.id === picked);
 	return (
-		<Sheet title="What the player felt" onClose={onClose} wide>
+		<Sheet title={t("bay-what-player-felt")} onClose={onClose} wide>
 			<div className="mb-4 flex flex-wrap gap-2">
 				{builds.map((each) => (
 					<button
@@ -181,7 +178,7 @@ export function FeltSheet({
 					}}
 				/>
 			) : (
-				<p>Put a build on the stand first.</p>
+				<p>{t("bay-put-build-stand-first")}</p>
 			)}
 		</Sheet>
 	);

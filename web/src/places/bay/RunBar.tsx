@@ -3,7 +3,8 @@ import { useState } from "react";
 import type { Ball, Intent, Lie, Session } from "../../api/client";
 import { change } from "../../api/session";
 import { VOCABULARY } from "../../api/vocabulary";
-import { PROTOCOLS, protocolKeys } from "../../api/words";
+import { PROTOCOLS, protocolKeys, termOf } from "../../api/words";
+import { t } from "../../said/words";
 import { cameBack } from "../../session/handed";
 import type { PlaceProps } from "../../session/place";
 import { buildOf } from "../../session/select";
@@ -36,7 +37,11 @@ export const BALLS: readonly Ball[] = VOCABULARY.balls;
 /** Swings by the key: the comfortable maximum is chosen, never come across. */
 const BY_KEY = LENGTHS.filter((each) => each !== "comfortable");
 export const nextLength = (now: string) => after(BY_KEY, BY_KEY.includes(now) ? now : "full");
-const BALL: Record<Ball, string> = { own: "own ball", hard: "hard ball", range: "range ball" };
+const BALL: Record<Ball, string> = {
+	own: t("bay-own-ball"),
+	hard: t("bay-hard-ball"),
+	range: t("bay-range-ball"),
+};
 
 /** The one after another of a list, and round again. */
 export const after = <T,>(all: readonly T[], now: T): T => all[(all.indexOf(now) + 1) % all.length] as T;
@@ -65,9 +70,19 @@ export const meant = (session: Session, intent: Intent): Doing => {
 
 /** Where the wind comes from, in words. */
 export function windWords(mps: number, fromDeg: number): string {
-	if (mps < 0.05) return "calm";
-	const sides = ["against", "from ahead right", "from the right", "from behind right"];
-	const more = ["helping", "from behind left", "from the left", "from ahead left"];
+	if (mps < 0.05) return t("bay-calm");
+	const sides = [
+		t("label-wind-against"),
+		t("bay-from-ahead-right"),
+		t("label-from-right"),
+		t("bay-from-behind-right"),
+	];
+	const more = [
+		t("label-wind-helping"),
+		t("bay-from-behind-left"),
+		t("label-from-left"),
+		t("bay-from-ahead-left"),
+	];
 	const words = [...sides, ...more][Math.round(fromDeg / 45) % 8] ?? "against";
 	return `${figure(toSpeed(mps), speedDigits())} ${unit("speed")} ${words}`;
 }
@@ -103,15 +118,15 @@ export function RunBar({ session, act, agreed, onMore }: Props) {
 				<span className="key">R</span>
 				<select
 					className={`${select} w-26`}
-					aria-label="What is hit from next"
+					aria-label={t("bay-what-hit-from-next")}
 					value={lie ?? ""}
 					disabled={agreed}
 					onChange={(event) => act(...hitFrom(session, (event.target.value || null) as Lie | null))}
 				>
-					<option value="">{session.surface}</option>
+					<option value="">{termOf("surface", session.surface)}</option>
 					{VOCABULARY.lies.map((each) => (
 						<option key={each} value={each}>
-							{each.replace("_", " ")}
+							{termOf("lie", each)}
 						</option>
 					))}
 				</select>
@@ -120,14 +135,14 @@ export function RunBar({ session, act, agreed, onMore }: Props) {
 				<span className="key">−</span>
 				<select
 					className={`${select} w-30`}
-					aria-label="How long the next swings are"
+					aria-label={t("bay-how-long-next-swings")}
 					value={length}
 					disabled={agreed}
 					onChange={(event) => act(...hitWith(session, { length: event.target.value }))}
 				>
 					{[...new Set([...LENGTHS, length])].filter(offered).map((each) => (
 						<option key={each} value={each}>
-							{`${WORDS[each] ?? `to ${each}`} swing`}
+							{t("bay-swing", { words: WORDS[each] ?? t("label-to-2", { each }) })}
 						</option>
 					))}
 				</select>
@@ -136,26 +151,26 @@ export function RunBar({ session, act, agreed, onMore }: Props) {
 				<span className="key">;</span>
 				<select
 					className={`${select} w-22`}
-					aria-label="What is meant next"
+					aria-label={t("bay-what-meant-next")}
 					value={session.intent}
 					disabled={agreed}
 					onChange={(event) => act(...meant(session, event.target.value as Intent))}
 				>
 					{INTENTS.map((each) => (
 						<option key={each} value={each}>
-							{each}
+							{termOf("intent", each)}
 						</option>
 					))}
 				</select>
 			</label>
 			{session.intent === "yardage" && (
 				<label className="flex items-center gap-1">
-					carry
+					{t("label-carry-3")}
 					<input
 						key={session.asked_carry_m}
 						className="input h-9 w-16 px-1.5 text-right"
 						inputMode="decimal"
-						aria-label="Yardage asked for"
+						aria-label={t("label-yardage-asked-for")}
 						defaultValue={session.asked_carry_m === null ? "" : asFar(session.asked_carry_m)}
 						disabled={agreed}
 						onBlur={(event) => {
@@ -172,7 +187,7 @@ export function RunBar({ session, act, agreed, onMore }: Props) {
 				<span className="key">=</span>
 				<select
 					className={`${select} w-24`}
-					aria-label="The ball"
+					aria-label={t("bay-the-ball")}
 					value={ball}
 					disabled={agreed}
 					onChange={(event) => act(...hitWith(session, { struck_ball: event.target.value as Ball }))}
@@ -192,9 +207,14 @@ export function RunBar({ session, act, agreed, onMore }: Props) {
 			>
 				<span className="key">/</span> {windWords(session.wind_mps, session.wind_from_deg)},{" "}
 				{figure(inUnit("warmth", session.temperature_c))} {unit("warmth")}
-				{session.tee_mm ? `, tee ${lengthText(session.tee_mm / 1000)} ${unit("club_length")}` : ""}
+				{session.tee_mm
+					? t("bay-tee", { teeMm: lengthText(session.tee_mm / 1000), unit: unit("club_length") })
+					: ""}
 				{session.gripped_in > 0
-					? `, gripped down ${lengthText(session.gripped_in * 0.0254)} ${unit("club_length")}`
+					? t("bay-gripped-down", {
+							grippedIn: lengthText(session.gripped_in * 0.0254),
+							unit: unit("club_length"),
+						})
 					: ""}
 			</button>
 			{back && (
@@ -209,12 +229,11 @@ export function RunBar({ session, act, agreed, onMore }: Props) {
 
 /** What the run says of the club, where it does not speak for its stock figures. */
 function said(unclean: boolean, length: string, ball: Ball, windy: boolean): string {
-	if (unclean) return "Says what the lie does: not counted in what the club does.";
-	if (length === "comfortable")
-		return "As far as the player would hit it on the course: that is the club’s stock swing from here on.";
-	if (length !== "full") return "Another swing: kept apart, but where it is named as the club’s stock one.";
-	if (ball !== "own") return "Another ball: kept apart, where any shot was hit with the own one.";
-	return windy ? "The flight model takes the wind out of these; what has no launch is kept apart." : "";
+	if (unclean) return t("bay-says-what-lie-does-not");
+	if (length === "comfortable") return t("bay-as-far-as-player-would");
+	if (length !== "full") return t("bay-another-swing-kept-apart-but");
+	if (ball !== "own") return t("bay-another-ball-kept-apart-where");
+	return windy ? t("bay-flight-model-takes-wind-out") : "";
 }
 
 /** Wind, the height of the tee and the air of the next run. */
@@ -236,7 +255,7 @@ export function RunSheet({
 	const [wrong, setWrong] = useState<unknown>(null);
 	const field = "input h-11 w-24";
 	return (
-		<Sheet title="Wind, tee, air and grip of the next shots" onClose={onClose}>
+		<Sheet title={t("bay-wind-tee-air-grip-next")} onClose={onClose}>
 			<form
 				className="space-y-4"
 				onSubmit={(event) => {
@@ -274,10 +293,10 @@ export function RunSheet({
 				<AsLeft form={form} />
 				<div className="flex flex-wrap items-center gap-3">
 					<label className="flex items-center gap-2">
-						Wind
+						{t("label-wind")}
 						<input
 							className={field}
-							aria-label={`Wind in ${unitName("speed")}`}
+							aria-label={t("label-wind-in", { unit: unitName("speed") })}
 							value={wind}
 							inputMode="decimal"
 							onChange={(e) => setWind(e.target.value)}
@@ -286,7 +305,7 @@ export function RunSheet({
 					</label>
 					<select
 						className="select h-11 w-48"
-						aria-label="Where the wind comes from"
+						aria-label={t("label-where-wind-comes-from")}
 						value={from}
 						onChange={(e) => setFrom(Number(e.target.value))}
 					>
@@ -299,21 +318,21 @@ export function RunSheet({
 				</div>
 				<div className="flex flex-wrap items-center gap-3">
 					<label className="flex items-center gap-2">
-						Tee
+						{t("bay-tee-2")}
 						<input
 							className={field}
-							aria-label={`Height of the tee in ${unitName("club_length")}`}
+							aria-label={t("bay-height-tee", { unit: unitName("club_length") })}
 							value={tee}
 							inputMode="numeric"
 							onChange={(e) => setTee(e.target.value)}
 						/>
-						mm
+						{unit("club_length")}
 					</label>
 					<label className="flex items-center gap-2">
-						Air
+						{t("bay-air")}
 						<input
 							className={field}
-							aria-label={`Temperature in ${unitName("warmth")}`}
+							aria-label={t("bay-temperature-in", { unit: unitName("warmth") })}
 							value={warm}
 							inputMode="decimal"
 							onChange={(e) => setWarm(e.target.value)}
@@ -321,24 +340,21 @@ export function RunSheet({
 						{unit("warmth")}
 					</label>
 					<label className="flex items-center gap-2">
-						Gripped down
+						{t("bay-gripped-down-2")}
 						<input
 							className={field}
-							aria-label={`Gripped down by, ${unitName("club_length")}`}
+							aria-label={t("bay-gripped-down-by", { unit: unitName("club_length") })}
 							value={grip}
 							inputMode="decimal"
 							onChange={(e) => setGrip(e.target.value)}
 						/>
-						in
+						{unit("club_length")}
 					</label>
 				</div>
-				<p className="quiet text-sm">
-					Wind as forecasts give it, at 10 m. A shot hit in wind is brought to calm air by the flight model
-					where its launch was read; the carry as it was hit stays beside it.
-				</p>
+				<p className="quiet text-sm">{t("bay-wind-as-forecasts-give-10")}</p>
 				<Said error={wrong} />
 				<button type="submit" className="btn btn-primary h-12">
-					From the next shot on
+					{t("bay-from-next-shot")}
 				</button>
 			</form>
 		</Sheet>

@@ -3,6 +3,7 @@ import { useState } from "react";
 import type { Build, Session } from "../../api/client";
 import { Gate } from "../../instruments/gate/Gate";
 import type { Span } from "../../instruments/scale";
+import { t } from "../../said/words";
 import { windowFor } from "../../session/gates";
 import { candidatesOf, carriesOf, ownOf } from "../../session/select";
 import { Letter, letterColour } from "../../ui/Letter";
@@ -21,9 +22,9 @@ export function BayStand({
 	const [showOwn, setShowOwn] = useState(candidatesOf(session).length === 0);
 	return (
 		<aside className="border-r border-base-300 bg-base-100">
-			<h2 className="px-4 pt-4 pb-1 text-lg">On the stand</h2>
+			<h2 className="px-4 pt-4 pb-1 text-lg">{t("label-on-the-stand")}</h2>
 			{candidatesOf(session).length === 0 && (
-				<p className="quiet px-4 text-sm">Nothing yet. Pick candidates on the Bag, key K.</p>
+				<p className="quiet px-4 text-sm">{t("bay-nothing-yet-pick-candidates-bag")}</p>
 			)}
 			<ul>
 				{candidatesOf(session).map((build) => (
@@ -39,14 +40,17 @@ export function BayStand({
 								<Letter letter={build.letter} />
 								<span className="num text-[17px]">{build.name}</span>
 								<span className="quiet ml-auto text-sm">
-									{build.kept} kept{build.set_aside ? `, ${build.set_aside} aside` : ""}
+									{t("bay-kept", {
+										kept: build.kept,
+										which: build.set_aside ? t("bay-aside", { setAside: build.set_aside }) : "",
+									})}
 								</span>
 							</span>
 							{build.turned_from && (
 								<span className="quiet block text-[13px]">
 									{build.work.length
-										? `from ${build.turned_from}: ${build.work.join(", ")},`
-										: `turned from ${build.turned_from}:`}{" "}
+										? t("bay-from", { turnedFrom: build.turned_from, list: build.work.join(", ") })
+										: t("bay-turned-from", { turnedFrom: build.turned_from })}{" "}
 									{build.detail}
 								</span>
 							)}
@@ -58,11 +62,12 @@ export function BayStand({
 								mark={build.carry_m === null ? null : toFar(build.carry_m)}
 								colour={letterColour(build.letter)}
 								height={24}
-								label={`Carries of ${build.letter} against the window`}
+								label={t("bay-carries-against-window", { letter: build.letter })}
 							/>
 							<span className="flex justify-between text-sm">
 								<span>
-									<span className="quiet">carry</span> <span className="num">{asFar(build.carry_m)}</span>
+									<span className="quiet">{t("label-carry-3")}</span>{" "}
+									<span className="num">{asFar(build.carry_m)}</span>
 								</span>
 								<span className="quiet">{settledWords(session, build)}</span>
 							</span>
@@ -75,7 +80,7 @@ export function BayStand({
 				className="min-h-11 w-full cursor-pointer px-4 text-left text-sm underline"
 				onClick={() => setShowOwn(!showOwn)}
 			>
-				{showOwn ? "Hide the player’s own clubs" : "The player’s own clubs"}
+				{showOwn ? t("bay-hide-players-own-clubs") : t("bay-players-own-clubs")}
 			</button>
 			{showOwn && (
 				<ul className="grid grid-cols-3 gap-1 px-3 pb-3">
@@ -88,7 +93,9 @@ export function BayStand({
 								onClick={() => onTake(build.id)}
 							>
 								<span className="num block">{build.name}</span>
-								<span className="block text-[12px]">{build.kept ? asFar(build.carry_m) : "not hit"}</span>
+								<span className="block text-[12px]">
+									{build.kept ? asFar(build.carry_m) : t("label-not-hit")}
+								</span>
 							</button>
 						</li>
 					))}
@@ -100,10 +107,10 @@ export function BayStand({
 
 function settledWords(session: Session, build: Build): string {
 	const verdict = session.verdicts.find((each) => each.build === build.id);
-	if (build.half_width_m === null) return "not hit";
+	if (build.half_width_m === null) return t("label-not-hit");
 	const within = `±${asFar(build.half_width_m, 1)}`;
-	if (build.settled) return `settled, ${within}`;
-	if (verdict?.settled) return (verdict.chance ?? 0) < 0.5 ? "clear of the window" : "settled";
+	if (build.settled) return t("bay-settled", { within });
+	if (verdict?.settled) return (verdict.chance ?? 0) < 0.5 ? t("bay-clear-window") : "settled";
 	const more = verdict?.more ?? build.more;
-	return more ? `${within}, ${more} more settles` : within;
+	return more ? t("bay-more-settles", { within, more }) : within;
 }

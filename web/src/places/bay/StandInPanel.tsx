@@ -2,6 +2,7 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { client, got, type Session } from "../../api/client";
 import { useStandIn } from "../../api/session";
+import { t } from "../../said/words";
 import { Said } from "../../ui/Said";
 
 const EVERY_S = 1.5;
@@ -22,8 +23,8 @@ export function StandInPanel({ session }: { session: Session }) {
 	});
 	return (
 		<section>
-			<h2 className="mb-1">Stand-in monitor</h2>
-			<p className="quiet mb-2 text-sm">No monitor at hand? A simulated golfer hits what is in hand.</p>
+			<h2 className="mb-1">{t("bay-stand-monitor")}</h2>
+			<p className="quiet mb-2 text-sm">{t("bay-no-monitor-hand-simulated-golfer")}</p>
 			<div className="flex gap-1.5">
 				{[1, 6].map((shots) => (
 					<button
@@ -33,7 +34,7 @@ export function StandInPanel({ session }: { session: Session }) {
 						disabled={hitting || start.isPending}
 						onClick={() => start.mutate(shots)}
 					>
-						Hit {shots}
+						{t("bay-hit", { shots })}
 					</button>
 				))}
 				<button
@@ -42,7 +43,7 @@ export function StandInPanel({ session }: { session: Session }) {
 					disabled={!hitting}
 					onClick={() => stop.mutate()}
 				>
-					Stop
+					{t("bay-stop")}
 				</button>
 			</div>
 			<Said error={start.error ?? stop.error} />

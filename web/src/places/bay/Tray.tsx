@@ -3,6 +3,7 @@
 import { useState } from "react";
 import type { Build, Session } from "../../api/client";
 import { useTray, useTrayChange } from "../../api/session";
+import { t } from "../../said/words";
 import { isClosed } from "../../session/closed";
 import { Said } from "../../ui/Said";
 import { asFar, metresOf, reading, unit } from "../../ui/units";
@@ -20,7 +21,7 @@ export function Tray({ session, build }: { session: Session; build: Build | unde
 			disabled={change.isPending}
 			onClick={() => change.mutate("back")}
 		>
-			{found.put_away === 1 ? "1 shot was" : `${found.put_away} shots were`} put away as nobody’s: bring back
+			{t("bay-1-shot-put-away-as", { putAway: found.put_away })}
 		</button>
 	);
 	if (tray.length === 0)
@@ -35,17 +36,17 @@ export function Tray({ session, build }: { session: Session; build: Build | unde
 		setLeft(left.includes(id) ? left.filter((each) => each !== id) : [...left, id]);
 	const some = chosen.length < tray.length;
 	const between = tray.some((shot) => shot.why);
-	const many = tray.length === 1 ? "1 shot" : `${tray.length} shots`;
+	const many = tray.length === 1 ? t("bay-1-shot") : t("bay-shots", { tray: tray.length });
 	return (
 		<section
-			aria-label="Tray of the bay"
+			aria-label={t("bay-tray-bay")}
 			className="border-l-4 bg-base-100 p-3"
 			style={{ borderColor: "var(--hole)" }}
 		>
 			<h2 className="text-[17px]">
 				{between
-					? `${many} ${tray.length === 1 ? "waits: it" : "wait: they"} may be another player’s`
-					: `${many} came while ${session.bay_name} served nobody`}
+					? t("bay-waits-may-another-players", { many, tray: tray.length })
+					: t("bay-came-while-served-nobody", { many, bayName: session.bay_name })}
 			</h2>
 			<ol className="num my-1 flex flex-wrap gap-x-4">
 				{tray.map((shot) => (
@@ -73,8 +74,11 @@ export function Tray({ session, build }: { session: Session; build: Build | unde
 					onClick={() => build && change.mutate({ shots: chosen, build: build.id })}
 				>
 					{build
-						? `${some ? "These" : "They"} were hit with ${build.letter || build.name}`
-						: "Take the build they were hit with in hand"}
+						? t("bay-were-hit-with", {
+								which: some ? t("bay-these") : t("bay-they"),
+								letter: build.letter || build.name,
+							})
+						: t("bay-take-build-they-were-hit")}
 				</button>
 				<button
 					type="button"
@@ -82,7 +86,7 @@ export function Tray({ session, build }: { session: Session; build: Build | unde
 					disabled={change.isPending || chosen.length === 0}
 					onClick={() => change.mutate({ shots: chosen, build: null })}
 				>
-					{some ? "These" : "They"} are nobody’s
+					{t("bay-are-nobodys", { which: some ? t("bay-these") : t("bay-they") })}
 				</button>
 			</div>
 			{back}

@@ -5,6 +5,7 @@ import { useState } from "react";
 import { useNavigate } from "react-router";
 import { client, got, type Session } from "../../api/client";
 import { change } from "../../api/session";
+import { t } from "../../said/words";
 import { isClosed } from "../../session/closed";
 import type { PlaceProps } from "../../session/place";
 import { Said } from "../../ui/Said";
@@ -36,7 +37,7 @@ export function Turn({
 					aria-expanded={choosing}
 					onClick={() => setChoosing(!choosing)}
 				>
-					Two players in turn
+					{t("bay-two-players-turn")}
 				</button>
 				{choosing && <Choose session={session} act={act} onDone={() => setChoosing(false)} />}
 			</>
@@ -46,7 +47,7 @@ export function Turn({
 	return (
 		<div className="flex w-full flex-wrap items-center gap-x-3 gap-y-1 text-[17px]" role="status">
 			<span>
-				Up: <strong>{up}</strong>
+				{t("bay-up")} <strong>{up}</strong>
 			</span>
 			<button
 				type="button"
@@ -54,14 +55,14 @@ export function Turn({
 				disabled={turn.isPending}
 				onClick={() => turn.mutate()}
 			>
-				<span className="key">’</span> {next} is up
+				<span className="key">’</span> {t("bay-is-up", { next })}
 			</button>
 			<button
 				type="button"
 				className="min-h-11 cursor-pointer text-[15px] underline"
 				onClick={() => act(() => change.partner(session.id, null))}
 			>
-				No longer in turn
+				{t("bay-no-longer-turn")}
 			</button>
 			<Said error={turn.error} />
 		</div>
@@ -81,9 +82,7 @@ function Choose({ session, act, onDone }: Pick<PlaceProps, "session" | "act"> & 
 		<div className="flex w-full flex-wrap gap-2">
 			<Said error={found.error} />
 			{found.data && open.length === 0 && (
-				<p className="quiet">
-					No other session is open in {session.bay_name}: open a visit for the second player on the Desk.
-				</p>
+				<p className="quiet">{t("bay-no-other-session-open-open", { bayName: session.bay_name })}</p>
 			)}
 			{open.map((line) => (
 				<button
@@ -95,7 +94,7 @@ function Choose({ session, act, onDone }: Pick<PlaceProps, "session" | "act"> & 
 						onDone();
 					}}
 				>
-					with {line.customer.name}
+					{t("bay-with", { name: line.customer.name })}
 				</button>
 			))}
 		</div>

@@ -3,6 +3,7 @@ import { useEffect, useRef, useState } from "react";
 import type { Build } from "../../api/client";
 import type { components } from "../../api/schema";
 import { change } from "../../api/session";
+import { t } from "../../said/words";
 import type { PlaceProps } from "../../session/place";
 import { nameOf } from "../../session/select";
 import { useDrafted } from "../../ui/draft";
@@ -15,13 +16,28 @@ import { asFar, fromFar, fromHigh, fromSpeed, unit } from "../../ui/units";
 type Schemas = components["schemas"];
 /** What a monitor's screen shows: how it is called, its unit, and how it travels. */
 const FIELDS = [
-	{ key: "carry_m", label: "Carry", unit: unit("far"), sent: (typed: number) => fromFar(typed) as number },
-	{ key: "total_m", label: "Total", unit: unit("far"), sent: (typed: number) => fromFar(typed) as number },
-	{ key: "offline_m", label: "Side", unit: unit("far"), sent: (typed: number) => fromFar(typed) as number },
-	{ key: "peak_m", label: "Height", unit: unit("high"), sent: fromHigh },
-	{ key: "ball_speed_mps", label: "Ball speed", unit: unit("speed"), sent: fromSpeed },
-	{ key: "launch_deg", label: "Launch", unit: "°", sent: (typed: number) => typed },
-	{ key: "spin_rpm", label: "Spin", unit: "rpm", sent: (typed: number) => typed },
+	{
+		key: "carry_m",
+		label: t("label-carry-2"),
+		unit: unit("far"),
+		sent: (typed: number) => fromFar(typed) as number,
+	},
+	{
+		key: "total_m",
+		label: t("label-total"),
+		unit: unit("far"),
+		sent: (typed: number) => fromFar(typed) as number,
+	},
+	{
+		key: "offline_m",
+		label: t("bay-side"),
+		unit: unit("far"),
+		sent: (typed: number) => fromFar(typed) as number,
+	},
+	{ key: "peak_m", label: t("bay-height"), unit: unit("high"), sent: fromHigh },
+	{ key: "ball_speed_mps", label: t("label-ball-speed"), unit: unit("speed"), sent: fromSpeed },
+	{ key: "launch_deg", label: t("label-launch"), unit: "°", sent: (typed: number) => typed },
+	{ key: "spin_rpm", label: t("label-spin"), unit: t("label-rpm"), sent: (typed: number) => typed },
 ] as const;
 type Key = (typeof FIELDS)[number]["key"];
 const PAD = ["7", "8", "9", "4", "5", "6", "1", "2", "3", ".", "0", "⌫"];
@@ -37,7 +53,7 @@ export function TypePad({
 	onClose,
 }: Pick<PlaceProps, "session" | "act"> & { build: Build; onClose: () => void }) {
 	return (
-		<Sheet title={`Type shots of ${nameOf(build)}`} onClose={onClose}>
+		<Sheet title={t("bay-type-shots-2", { name: nameOf(build) })} onClose={onClose}>
 			<PadForm
 				build={build}
 				onShot={(shot, onRefused) =>
@@ -139,7 +155,7 @@ export function PadForm({
 										ref={entry}
 										className={`num w-32 bg-transparent font-semibold focus-visible:outline-2 ${large}`}
 										inputMode="none"
-										aria-label={`${each.label} in ${each.unit}`}
+										aria-label={t("bay-in-2", { label: each.label, unit: each.unit })}
 										placeholder="–"
 										autoComplete="off"
 										value={typed[each.key] ?? ""}
@@ -148,7 +164,7 @@ export function PadForm({
 								) : (
 									<button
 										type="button"
-										aria-label={`Type the ${each.label.toLowerCase()}`}
+										aria-label={t("bay-type-the", { label: each.label.toLowerCase() })}
 										className={`num w-32 min-h-11 text-left font-semibold ${large}`}
 										onClick={() => setAt(each.key)}
 									>
@@ -157,15 +173,15 @@ export function PadForm({
 								)}
 								<span className="quiet">
 									{each.unit}
-									{each.key === "offline_m" ? (left ? " left" : " right") : ""}
+									{each.key === "offline_m" ? (left ? ` ${t("label-left")}` : ` ${t("label-right")}`) : ""}
 								</span>
 							</div>
 						);
 					})}
 					<Said error={wrong as Error | null} />
 					<p role="status" className="quiet text-sm">
-						{last.length > 0 && `Typed: ${last.join(", ")}. `}
-						{build.kept > 0 && `${build.kept} kept, carry ${asFar(build.carry_m)}.`}
+						{last.length > 0 && `${t("bay-typed", { list: last.join(", ") })} `}
+						{build.kept > 0 && t("bay-kept-carry", { kept: build.kept, carry: asFar(build.carry_m) })}
 					</p>
 				</div>
 				<div className="grid grid-cols-3 gap-2">
@@ -174,7 +190,7 @@ export function PadForm({
 							key={key}
 							type="button"
 							className="btn num h-14 border-base-300 bg-base-100 text-2xl"
-							aria-label={key === "⌫" ? "Take a digit back" : key === "." ? "Point" : key}
+							aria-label={key === "⌫" ? t("bay-take-digit-back") : key === "." ? t("bay-point") : key}
 							onClick={() => touch(key)}
 						>
 							{key}
@@ -187,16 +203,16 @@ export function PadForm({
 							aria-pressed={left}
 							onClick={() => setLeft(!left)}
 						>
-							{left ? "Left of the line" : "Right of the line"}
+							{left ? t("bay-left-line") : t("bay-right-line")}
 						</button>
 					)}
 					<button type="submit" className="btn btn-primary col-span-3 h-14 text-lg">
-						{asked.at(-1)?.key === field.key ? "Take it in" : "Next"}
+						{asked.at(-1)?.key === field.key ? t("bay-take-it-in") : t("label-next")}
 					</button>
 				</div>
 			</form>
 			<fieldset className="mt-4 flex flex-wrap gap-1.5">
-				<legend className="quiet mb-1 text-sm">What the screen shows</legend>
+				<legend className="quiet mb-1 text-sm">{t("bay-what-screen-shows")}</legend>
 				{FIELDS.slice(1).map((each) => (
 					<button
 						key={each.key}

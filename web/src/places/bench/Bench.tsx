@@ -10,6 +10,7 @@ import { PANELS } from "../../protocols";
 import { GroovesBench } from "../../protocols/grooves/GroovesBench";
 import { SoleBench } from "../../protocols/sole/SoleBench";
 import { StopBench } from "../../protocols/stop/StopBench";
+import { t } from "../../said/words";
 import { Accept } from "../../session/Accept";
 import { Claims } from "../../session/Claims";
 import { isClosed } from "../../session/closed";
@@ -32,8 +33,8 @@ const inWords = (count: number) =>
 /** With what to go on. */
 const moreOf = ({ more, more_with, more_in_vain }: BenchAnswer["choice"]) =>
 	more_in_vain
-		? `even ${more} more with ${more_with} would hardly tell, decide as they stand`
-		: `about ${more} more with ${more_with}`;
+		? t("bench-even-more-with-would-hardly", { more, moreWith: more_with })
+		: t("bench-about-more-with", { more, moreWith: more_with });
 
 export function Bench({ session, act, busy }: PlaceProps) {
 	const bench = useBench(session);
@@ -41,13 +42,12 @@ export function Bench({ session, act, busy }: PlaceProps) {
 		return (
 			<div className="grid min-h-full place-items-center p-10 text-center">
 				<div className="max-w-md space-y-4">
-					<p className="text-2xl font-semibold">Nothing to compare yet</p>
+					<p className="text-2xl font-semibold">{t("bench-nothing-compare-yet")}</p>
 					<p className="quiet">
-						Put candidates on the stand, hit at least {inWords(session.least_shots)} shots with each, and they
-						are judged here.
+						{t("bench-put-candidates-stand-hit-least", { leastShots: inWords(session.least_shots) })}
 					</p>
 					<Link className="btn btn-primary h-12 px-8" to={`/sessions/${session.id}/bag`}>
-						To the bag
+						{t("bench-to-the-bag")}
 					</Link>
 				</div>
 			</div>
@@ -57,14 +57,15 @@ export function Bench({ session, act, busy }: PlaceProps) {
 		<div className="grid min-h-full lg:grid-cols-[1fr_23rem]">
 			<section className="min-w-0 p-4">
 				<div className="mb-1 flex flex-wrap items-baseline gap-x-4">
-					<h2 className="text-lg">Flight board</h2>
-					<p className="quiet text-sm">
-						Ellipse: 80% of kept shots. Whisker: roll-out. Open dot: set aside. Dotted: the clubs on both
-						sides.
-					</p>
+					<h2 className="text-lg">{t("bench-flight-board")}</h2>
+					<p className="quiet text-sm">{t("bench-ellipse-80-kept-shots-whisker")}</p>
 				</div>
 				<Said error={bench.error} />
-				{bench.data ? <Board session={session} bench={bench.data} /> : <Waiting what="the flights" />}
+				{bench.data ? (
+					<Board session={session} bench={bench.data} />
+				) : (
+					<Waiting what={t("bench-the-flights")} />
+				)}
 				<Metrics session={session} bench={bench.data} />
 				{bench.data && <Findings session={session} bench={bench.data} />}
 				{bench.data?.eases && <p className="mt-1 text-[14.5px]">{bench.data.eases}</p>}
@@ -97,7 +98,7 @@ export function Bench({ session, act, busy }: PlaceProps) {
 						{bench.data.choice.sentence}
 						{!bench.data.choice.settled && bench.data.choice.more_with && (
 							<span className="quiet block text-[14px] font-normal">
-								Not settled: {moreOf(bench.data.choice)}.
+								{t("bench-not-settled", { choice: moreOf(bench.data.choice) })}
 							</span>
 						)}
 					</p>
@@ -109,11 +110,13 @@ export function Bench({ session, act, busy }: PlaceProps) {
 					</p>
 				))}
 				<div className="flex items-baseline justify-between">
-					<h2 className="text-lg">Verdict</h2>
+					<h2 className="text-lg">{t("bench-verdict")}</h2>
 					<span className="quiet text-sm">{CHANCES[session.bag.wanted.wish]}</span>
 				</div>
 				{session.verdicts.length === 0 && (
-					<p className="quiet">{session.bag.headline} Without a slot there is nothing to judge against.</p>
+					<p className="quiet">
+						{t("bench-without-slot-there-nothing-judge", { headline: session.bag.headline })}
+					</p>
 				)}
 				<ul className="space-y-4">
 					{session.verdicts.map((verdict) => (
@@ -129,7 +132,7 @@ export function Bench({ session, act, busy }: PlaceProps) {
 				</ul>
 				{bench.data && <Compared bench={bench.data} session={session} />}
 				<Link className="btn btn-primary mt-auto h-12" to={`/sessions/${session.id}/handover`}>
-					Decide
+					{t("bench-decide")}
 				</Link>
 			</aside>
 		</div>
@@ -140,7 +143,7 @@ export function Bench({ session, act, busy }: PlaceProps) {
 function Worths({ choice }: { choice: BenchAnswer["choice"] }) {
 	return (
 		<table className="w-full text-[14.5px]" data-testid="worths">
-			<caption className="quiet mb-1 text-left text-sm">Strokes saved a round, in today’s bag</caption>
+			<caption className="quiet mb-1 text-left text-sm">{t("bench-strokes-saved-round-todays-bag")}</caption>
 			<tbody>
 				{choice.worths.map((each) => (
 					<tr key={each.letter} className="border-t border-base-300 align-baseline">
@@ -149,7 +152,7 @@ function Worths({ choice }: { choice: BenchAnswer["choice"] }) {
 						</th>
 						<td className="num pr-3 text-right text-[17px] whitespace-nowrap">{signed(each.saves)}</td>
 						<td className="quiet text-[12.5px]">
-							{figure(each.low, 1)} to {figure(each.high, 1)}
+							{t("bench-to", { low: figure(each.low, 1), high: figure(each.high, 1) })}
 							{each.lines.length > 0 && <span className="block">{worthWords(each.lines)}</span>}
 						</td>
 					</tr>
@@ -171,19 +174,19 @@ function Board({ session, bench }: { session: Session; bench: BenchAnswer }) {
 
 /** What a verdict's chance is the chance of. */
 const CHANCES: Record<Wish, string> = {
-	gap: "chance to fill the slot",
-	like: "chance to do the same",
-	replace: "chance to do what is asked",
-	flight: "chance to do what is asked",
-	far: "chance to go further, in play",
+	gap: t("bench-chance-fill-slot"),
+	like: t("bench-chance-do-same"),
+	replace: t("bench-chance-do-what-asked"),
+	flight: t("bench-chance-do-what-asked"),
+	far: t("bench-chance-go-further-play"),
 	compare: "",
 };
 
 const LIKINGS = {
-	neutral: "No word yet",
-	liked: "Likes it",
-	disliked: "Dislikes it",
-	vetoed: "Will not play it",
+	neutral: t("bench-no-word-yet"),
+	liked: t("bench-likes-it"),
+	disliked: t("bench-dislikes-it"),
+	vetoed: t("bench-will-not-play"),
 } as const;
 
 function VerdictCard({
@@ -210,30 +213,30 @@ function VerdictCard({
 				<span className="num text-2xl">{verdict.chance_words}</span>
 			</div>
 			<p className="mt-1 text-[14.5px]">
-				{inWork && inWork.count > 1 ? `Slot ${verdict.slot + 1}. ` : ""}
+				{inWork && inWork.count > 1 ? `${t("bench-slot", { slot: verdict.slot + 1 })} ` : ""}
 				{verdict.why}
 			</p>
 			<Jobs verdict={verdict} />
 			{verdict.against && !verdict.why.includes(verdict.against) && (
 				<p className="text-[14.5px]">
-					<span className="quiet">Against:</span> {verdict.against}
+					<span className="quiet">{t("bench-against-2")}</span> {verdict.against}
 				</p>
 			)}
 			{verdict.shape && <p className="text-[14.5px]">{verdict.shape}</p>}
 			{verdict.change && <p className="text-[14.5px] font-medium">{verdict.change}</p>}
 			{build?.feel && (
 				<p className="text-[14.5px]">
-					<span className="quiet">The player felt:</span> {build.feel.words}
-					{build.feel.numbers && <span className="quiet"> (numbers may have been seen)</span>}
+					<span className="quiet">{t("bench-player-felt")}</span> {build.feel.words}
+					{build.feel.numbers && <span className="quiet"> {t("bench-numbers-may-have-been-seen")}</span>}
 				</p>
 			)}
 			{serves.length > 0 && <p className="quiet text-[14px]">{serves.join(" ")}</p>}
 			<div className="mt-1 flex flex-wrap items-center gap-2">
 				<label className="flex items-center gap-2 text-[14px]">
-					<span className="quiet">The player</span>
+					<span className="quiet">{t("label-the-player")}</span>
 					<select
 						className="select h-9 w-44"
-						aria-label={`What the player says of ${verdict.letter}`}
+						aria-label={t("bench-what-player-says", { letter: verdict.letter })}
 						value={build?.liking ?? "neutral"}
 						disabled={busy || isClosed(session)}
 						onChange={(event) =>
@@ -258,10 +261,14 @@ function Jobs({ verdict }: { verdict: Verdict }) {
 	const can = verdict.played.filter((job) => !job.never);
 	const never = verdict.played.length - can.length;
 	if (verdict.played.length === 0) return null;
-	if (can.length === 0) return <p className="quiet my-1.5 text-[13.5px]">It does none of the jobs named.</p>;
+	if (can.length === 0)
+		return <p className="quiet my-1.5 text-[13.5px]">{t("bench-does-none-jobs-named")}</p>;
 	return (
 		<>
-			<ul className="my-1.5 space-y-1" aria-label={`Jobs played out with ${verdict.letter}`}>
+			<ul
+				className="my-1.5 space-y-1"
+				aria-label={t("bench-jobs-played-out-with", { letter: verdict.letter })}
+			>
 				{can.map((job) => (
 					<li key={job.job} className="flex flex-wrap items-center gap-x-2 text-[13.5px]">
 						<span className="min-w-0 flex-1 truncate" title={job.job}>
@@ -287,24 +294,20 @@ function Jobs({ verdict }: { verdict: Verdict }) {
 						</svg>
 						<span
 							className="num w-9 shrink-0 text-right"
-							title={`${percent(job.low)} to ${percent(job.high)}, nine times in ten`}
+							title={t("bench-nine-times-ten", { low: percent(job.low), high: percent(job.high) })}
 						>
 							{percent(job.success)}
 						</span>
 						{job.eased_m !== null && (
 							<span className="quiet w-full text-[12.5px] leading-tight">
-								with a part swing that carries {asFar(job.eased_m)}
+								{t("bench-with-part-swing-carries", { eased: asFar(job.eased_m) })}
 							</span>
 						)}
 						{job.lie && <span className="quiet w-full text-[12.5px] leading-tight">{job.lie}</span>}
 					</li>
 				))}
 			</ul>
-			{never > 0 && (
-				<p className="quiet text-[12.5px]">
-					{never === 1 ? "One job more" : `${never} jobs more`}, not its own.
-				</p>
-			)}
+			{never > 0 && <p className="quiet text-[12.5px]">{t("bench-one-job-more-not-its", { never })}</p>}
 		</>
 	);
 }
@@ -312,11 +315,11 @@ function Jobs({ verdict }: { verdict: Verdict }) {
 const percent = (share: number) => `${whole(share * 100)}%`;
 
 const BETTER = [
-	{ id: "saves", name: "Saves" },
-	{ id: "jobs", name: "Jobs" },
-	{ id: "carry_m", name: "Further" },
-	{ id: "landing_deg", name: "Steeper" },
-	{ id: "side_spread", name: "Straighter" },
+	{ id: "saves", name: t("bench-saves") },
+	{ id: "jobs", name: t("label-jobs") },
+	{ id: "carry_m", name: t("bench-further") },
+	{ id: "landing_deg", name: t("bench-steeper") },
+	{ id: "side_spread", name: t("bench-straighter") },
 ] as const;
 
 function Compared({ bench, session }: { bench: BenchAnswer; session: Session }) {
@@ -326,8 +329,8 @@ function Compared({ bench, session }: { bench: BenchAnswer; session: Session }) 
 	if (bench.comparisons.length === 0 && session.bag.stand.length === 0) return null;
 	return (
 		<section className="bg-base-200 p-3">
-			<h3 className="mb-1.5">Is one really better?</h3>
-			<div className="join mb-2" role="group" aria-label="Better at what">
+			<h3 className="mb-1.5">{t("bench-one-really-better")}</h3>
+			<div className="join mb-2" role="group" aria-label={t("bench-better-what")}>
 				{there.map((each) => (
 					<button
 						key={each.id}
@@ -349,7 +352,7 @@ function Compared({ bench, session }: { bench: BenchAnswer; session: Session }) 
 			</ul>
 			{session.bag.stand.length > 0 && (
 				<>
-					<h3 className="mt-3 mb-1">What else differs</h3>
+					<h3 className="mt-3 mb-1">{t("bench-what-else-differs")}</h3>
 					<ul className="space-y-1 text-[14.5px]">
 						{session.bag.stand.map((line) => (
 							<li key={line}>{line}</li>

@@ -1,6 +1,7 @@
 /** Wedges beside the flight their loft and speed should give. */
 import type { Bench, Session } from "../../api/client";
 import { ClubName } from "../../protocols/ClubName";
+import { t } from "../../said/words";
 import { figure, inShown, shownAs } from "../../ui/units";
 
 type Flight = Bench["flights"][number];
@@ -9,8 +10,8 @@ const SHOWN = ["launch_deg", "spin_rpm", "peak_m", "landing_deg"] as const;
 export function Flights({ session, flights }: { session: Session; flights: Flight[] }) {
 	if (flights.length === 0) return null;
 	return (
-		<section className="mt-4" aria-label="Flight by loft">
-			<h3 className="mb-1">Flight, beside what loft and speed make</h3>
+		<section className="mt-4" aria-label={t("bench-flight-by-loft")}>
+			<h3 className="mb-1">{t("bench-flight-beside-what-loft-speed")}</h3>
 			<ul className="divide-y divide-base-300">
 				{flights.map((each) => (
 					<li key={each.build} className="py-2">
@@ -28,10 +29,10 @@ export function Flights({ session, flights }: { session: Session; flights: Fligh
 							</span>
 						</div>
 						{each.causes.length > 0 && (
-							<ul className="mt-1 space-y-0.5 text-[14.5px]" aria-label="What it may be">
+							<ul className="mt-1 space-y-0.5 text-[14.5px]" aria-label={t("bench-what-may")}>
 								{each.causes.map((cause) => (
 									<li key={cause.what}>
-										Perhaps {cause.what}
+										{t("bench-perhaps", { what: cause.what })}
 										{cause.why && <span className="font-semibold"> ({cause.why})</span>}. {cause.test}
 									</li>
 								))}
@@ -59,7 +60,7 @@ function Reading({ quantity, flight }: { quantity: (typeof SHOWN)[number]; fligh
 			</span>
 			<span className={`num text-lg ${where === 0 ? "" : "hole-text font-semibold"}`}>{shown(mean)}</span>{" "}
 			<span className="quiet num block text-sm leading-tight">
-				{shown(window.low)} to {shown(window.high)}
+				{t("bench-to", { low: shown(window.low), high: shown(window.high) })}
 			</span>
 		</span>
 	);

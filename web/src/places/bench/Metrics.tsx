@@ -2,8 +2,10 @@
 import { useState } from "react";
 import type { Bench, Build, Session } from "../../api/client";
 import { VOCABULARY } from "../../api/vocabulary";
+import { termOf } from "../../api/words";
 import { Gate } from "../../instruments/gate/Gate";
 import { spanOf } from "../../instruments/scale";
+import { t } from "../../said/words";
 import { wantedOf } from "../../session/gates";
 import { KNOWN } from "../../session/ladder";
 import { besideOf, candidatesOf, carriesOf } from "../../session/select";
@@ -23,12 +25,12 @@ interface Made {
 	digits: number;
 }
 const MADE: Partial<Record<Column, Made>> = {
-	smash: { label: "Smash", value: (build) => build.smash, shown: (value) => value, digits: 2 },
-	longest: lengths("Longest", (build) => build.longest_m),
-	shortest: lengths("Shortest", (build) => build.shortest_m),
-	depth: lengths("Front to back", (build) => build.depth_m),
-	width: lengths("Side to side", (build) => build.width_m),
-	miss_cost: lengths("A miss costs", (build) => build.miss_cost_m),
+	smash: { label: t("label-smash"), value: (build) => build.smash, shown: (value) => value, digits: 2 },
+	longest: lengths(t("bench-longest"), (build) => build.longest_m),
+	shortest: lengths(t("bench-shortest"), (build) => build.shortest_m),
+	depth: lengths(t("label-front-back"), (build) => build.depth_m),
+	width: lengths(t("label-side-side"), (build) => build.width_m),
+	miss_cost: lengths(t("bench-miss-costs"), (build) => build.miss_cost_m),
 };
 
 function lengths(label: string, value: (build: Build) => Metres | null): Made {
@@ -36,8 +38,8 @@ function lengths(label: string, value: (build: Build) => Metres | null): Made {
 }
 
 export const labelOf = (column: Column): string => {
-	if (column === "held") return "On the job, balls";
-	if (column === "carries") return `Every carry, ${unit("far")}`;
+	if (column === "held") return t("bench-job-balls");
+	if (column === "carries") return t("bench-every-carry", { unit: unit("far") });
 	const made = MADE[column];
 	if (made) return made.label;
 	const shown = shownAs(column);
@@ -71,7 +73,7 @@ export function Metrics({ session, bench }: { session: Session; bench: Bench | u
 	return (
 		<div className="mt-3">
 			<div className="mb-1 flex flex-wrap items-center gap-2">
-				<div className="join" role="group" aria-label="Which shots">
+				<div className="join" role="group" aria-label={t("bench-which-shots")}>
 					{[false, true].map((every) => (
 						<button
 							key={String(every)}
@@ -80,20 +82,20 @@ export function Metrics({ session, bench }: { session: Session; bench: Bench | u
 							className={`btn join-item btn-sm h-10 ${all === every ? "btn-primary" : "border-base-300 bg-base-100"}`}
 							onClick={() => setAll(every)}
 						>
-							{every ? "Every shot" : "Kept shots"}
+							{every ? t("bench-every-shot") : t("bench-kept-shots")}
 						</button>
 					))}
 				</div>
 				<select
 					className="select h-10 w-56"
-					aria-label="What the columns are held against"
+					aria-label={t("bench-what-columns-held-against")}
 					value={reference?.id ?? ""}
 					onChange={(event) => setBeside(event.target.value ? Number(event.target.value) : null)}
 				>
-					<option value="">against the window</option>
+					<option value="">{t("bench-against-window")}</option>
 					{builds.map((build) => (
 						<option key={build.id} value={build.id}>
-							against {`${build.letter} ${build.name}`.trim()}
+							{t("bench-against", { value: `${build.letter} ${build.name}`.trim() })}
 						</option>
 					))}
 				</select>
@@ -102,18 +104,20 @@ export function Metrics({ session, bench }: { session: Session; bench: Bench | u
 					className="btn btn-sm h-10 border-base-300 bg-base-100"
 					onClick={() => setChoosing(true)}
 				>
-					Lines
+					{t("bench-lines")}
 				</button>
 				{held && (
-					<span className="quiet text-sm">Balls are counted on “{held.job}”, as the monitor has them.</span>
+					<span className="quiet text-sm">{t("bench-balls-counted-as-monitor-has", { job: held.job })}</span>
 				)}
 			</div>
-			<section className="overflow-x-auto" aria-label="Clubs side by side" tabIndex={0}>
+			<section className="overflow-x-auto" aria-label={t("bench-clubs-side-by-side")} tabIndex={0}>
 				<table className="table-plain w-full">
 					<thead>
 						<tr>
 							<th scope="col">
-								{reference ? `Beside ${`${reference.letter} ${reference.name}`.trim()}` : ""}
+								{reference
+									? t("bench-beside", { value: `${reference.letter} ${reference.name}`.trim() })
+									: ""}
 							</th>
 							{builds.map((build) => (
 								<th key={build.id} scope="col">
@@ -122,7 +126,7 @@ export function Metrics({ session, bench }: { session: Session; bench: Bench | u
 									</span>
 									{!build.letter && (
 										<span className="quiet block text-[12.5px] font-normal">
-											{build.out_of_favour ? "out of favour" : "in the bag"}
+											{build.out_of_favour ? t("bench-out-favour") : t("bench-in-the-bag")}
 										</span>
 									)}
 								</th>
@@ -212,13 +216,17 @@ function Line({ session, column, builds, all, reference, wide }: LineProps) {
 			<td>
 				{labelOf(column)}
 				{gated && (
-					<span className="quiet ml-2 text-[13px]">{said.length > 1 ? "each by its own" : said[0]}</span>
+					<span className="quiet ml-2 text-[13px]">
+						{said.length > 1 ? t("bench-each-by-its-own") : said[0]}
+					</span>
 				)}
 			</td>
 			{builds.map((build, index) => {
 				const value = of(build);
 				const source =
-					averaged(build) === null && told(build) !== null ? KNOWN[build.carry_from] : build.sources[column];
+					averaged(build) === null && told(build) !== null
+						? KNOWN[build.carry_from]
+						: build.sources[column] && termOf("source", build.sources[column]);
 				const { low, high } = wants[index] ?? { low: null, high: null };
 				return (
 					<td key={build.id}>
@@ -226,7 +234,7 @@ function Line({ session, column, builds, all, reference, wide }: LineProps) {
 							<span className="num">
 								{column === "held" ? (
 									build.held ? (
-										`${build.held.hit} of ${build.held.of}`
+										t("bench-of", { hit: build.held.hit, of: build.held.of })
 									) : (
 										"–"
 									)
@@ -252,7 +260,10 @@ function Line({ session, column, builds, all, reference, wide }: LineProps) {
 											mark={value === null ? null : inShown(column, value)}
 											colour={build.letter ? letterColour(build.letter) : "var(--color-base-content)"}
 											height={18}
-											label={`${labelOf(column)} of ${build.letter || build.name} against the window`}
+											label={t("bench-against-window-2", {
+												column: labelOf(column),
+												letter: build.letter || build.name,
+											})}
 										/>
 									)}
 								</span>
@@ -277,14 +288,17 @@ function Neighbours({ builds, reference, bench }: { builds: Build[]; reference: 
 				(two.upper === build.id && two.lower === reference.id),
 		);
 	const lines = [
-		{ label: `Step, ${unit("far")}`, show: (two: Bench["side_by_side"][number]) => asFar(two.step_m) },
 		{
-			label: `Open after the roll, ${unit("far")}`,
+			label: t("label-step", { unit: unit("far") }),
+			show: (two: Bench["side_by_side"][number]) => asFar(two.step_m),
+		},
+		{
+			label: t("bench-open-after-roll", { unit: unit("far") }),
 			show: (two: Bench["side_by_side"][number]) => asFar(two.coverage_m),
 		},
 		{
-			label: "In the other’s yardage",
-			show: (two: Bench["side_by_side"][number]) => `${two.often} in 10`,
+			label: t("bench-others-yardage"),
+			show: (two: Bench["side_by_side"][number]) => t("bench-in-10", { often: two.often }),
 		},
 	];
 	return lines.map((line) => (
@@ -315,46 +329,46 @@ function ChooseColumns({ session, onClose }: { session: Session; onClose: () => 
 			return made;
 		});
 	return (
-		<Sheet title="Lines to read out" onClose={onClose}>
-			<p className="quiet mb-2">In this order on the Bench, for everyone in the shop.</p>
+		<Sheet title={t("bench-lines-read-out")} onClose={onClose}>
+			<p className="quiet mb-2">{t("bench-order-bench-for-everyone-shop")}</p>
 			<Said error={keep.error} />
-			<ul className="space-y-1" aria-label="Lines read out">
+			<ul className="space-y-1" aria-label={t("bench-lines-read-out-2")}>
 				{chosen.map((column, index) => (
 					<li key={column} className="flex items-center gap-2 bg-base-200 px-3">
 						<span className="flex-1">{labelOf(column)}</span>
 						<button
 							type="button"
 							className="btn btn-ghost btn-sm h-10"
-							aria-label={`${labelOf(column)} further up`}
+							aria-label={t("bench-further-up", { column: labelOf(column) })}
 							disabled={index === 0}
 							onClick={() => move(index, -1)}
 						>
-							Up
+							{t("bench-up")}
 						</button>
 						<button
 							type="button"
 							className="btn btn-ghost btn-sm h-10"
-							aria-label={`${labelOf(column)} further down`}
+							aria-label={t("bench-further-down", { column: labelOf(column) })}
 							disabled={index === chosen.length - 1}
 							onClick={() => move(index, 1)}
 						>
-							Down
+							{t("bench-down")}
 						</button>
 						<button
 							type="button"
 							className="btn btn-ghost btn-sm h-10"
-							aria-label={`Leave out ${labelOf(column)}`}
+							aria-label={t("bench-leave-out", { column: labelOf(column) })}
 							disabled={chosen.length === 1}
 							onClick={() => setChosen((so) => so.filter((each) => each !== column))}
 						>
-							Leave out
+							{t("label-leave-out-2")}
 						</button>
 					</li>
 				))}
 			</ul>
 			{rest.length > 0 && (
 				<>
-					<h3 className="mt-4 mb-1">Not read out</h3>
+					<h3 className="mt-4 mb-1">{t("bench-not-read-out")}</h3>
 					<div className="flex flex-wrap gap-1.5">
 						{rest.map((column) => (
 							<button
@@ -376,10 +390,10 @@ function ChooseColumns({ session, onClose }: { session: Session; onClose: () => 
 					disabled={keep.isPending}
 					onClick={() => keep.mutate(chosen, { onSuccess: onClose })}
 				>
-					Keep for the shop
+					{t("bench-keep-for-shop")}
 				</button>
 				<button type="button" className="btn h-11" onClick={() => setChosen([...VOCABULARY.usualColumns])}>
-					The usual ones
+					{t("bench-usual-ones")}
 				</button>
 			</div>
 		</Sheet>

@@ -4,6 +4,8 @@ import { useState } from "react";
 import { useNavigate } from "react-router";
 import type { Session, WhatIf as WhatIfAnswer } from "../../api/client";
 import { change, useWhatIf } from "../../api/session";
+import { termOf } from "../../api/words";
+import { t } from "../../said/words";
 import { isClosed } from "../../session/closed";
 import type { PlaceProps } from "../../session/place";
 import { buildOf, candidatesOf } from "../../session/select";
@@ -15,11 +17,11 @@ const FIGURES = ["launch_deg", "spin_rpm", "ball_speed_mps", "peak_m", "landing_
 /** Left out where there is little room: they explain the change, the others are its result. */
 const WIDE = new Set(["launch_deg", "ball_speed_mps"]);
 const NAMES: Record<string, string> = {
-	launch_deg: "Launch",
-	spin_rpm: "Spin, rpm",
-	ball_speed_mps: `Ball, ${unit("speed")}`,
-	peak_m: `Peak, ${unit("high")}`,
-	landing_deg: "Landing",
+	launch_deg: t("label-launch"),
+	spin_rpm: t("label-spin-rpm"),
+	ball_speed_mps: t("label-ball", { unit: unit("speed") }),
+	peak_m: t("label-peak", { unit: unit("high") }),
+	landing_deg: t("bench-landing"),
 };
 
 export function WhatIf({ session, act, busy }: Pick<PlaceProps, "session" | "act" | "busy">) {
@@ -29,15 +31,15 @@ export function WhatIf({ session, act, busy }: Pick<PlaceProps, "session" | "act
 	const found = useWhatIf(session, build?.id ?? null);
 	if (!build) return null;
 	return (
-		<section className="mt-5" aria-label="What if">
+		<section className="mt-5" aria-label={t("bench-what-if")}>
 			<div className="mb-1 flex flex-wrap items-center gap-2">
-				<h2 className="mr-2 text-lg">What if</h2>
+				<h2 className="mr-2 text-lg">{t("bench-what-if")}</h2>
 				{hit.map((each) => (
 					<button
 						key={each.id}
 						type="button"
 						aria-pressed={each.id === build.id}
-						aria-label={`What if with ${each.letter} ${each.name}`}
+						aria-label={t("bench-what-if-with", { letter: each.letter, name: each.name })}
 						className={`btn btn-sm h-10 px-2 ${each.id === build.id ? "border-base-content" : "border-base-300"} bg-base-100`}
 						onClick={() => setChosen(each.id)}
 					>
@@ -49,7 +51,7 @@ export function WhatIf({ session, act, busy }: Pick<PlaceProps, "session" | "act
 			{found.data ? (
 				<Answers session={session} found={found.data} act={act} busy={busy} />
 			) : (
-				!found.error && <Waiting what="what a change would do" />
+				!found.error && <Waiting what={t("bench-what-change-would-do")} />
 			)}
 		</section>
 	);
@@ -59,34 +61,32 @@ type AnswerProps = Pick<PlaceProps, "act" | "busy"> & { session: Session; found:
 
 function Answers({ session, found, act, busy }: AnswerProps) {
 	const [open, setOpen] = useState<string | null>(null);
-	if (found.shots === 0)
-		return <p className="quiet">This build has no shot with ball speed, launch and spin to start from.</p>;
+	if (found.shots === 0) return <p className="quiet">{t("bench-build-has-no-shot-with")}</p>;
 	return (
 		<>
 			<p className="quiet mb-2 text-sm">
-				Predicted from {found.shots} kept shots, each through impact and flight again. {found.anchor} Hit it
-				to know.
+				{t("bench-predicted-from-kept-shots-each", { shots: found.shots, anchor: found.anchor })}
 			</p>
 			<div className="grid gap-x-8 gap-y-4 2xl:grid-cols-[1fr_auto]">
 				<table className="table-plain w-full self-start">
 					<thead>
 						<tr>
-							<th scope="col">Change</th>
-							<th scope="col">Carry, {unit("far")}</th>
+							<th scope="col">{t("label-change")}</th>
+							<th scope="col">{t("label-carry", { unit: unit("far") })}</th>
 							{FIGURES.map((key) => (
 								<th key={key} scope="col" className={WIDE.has(key) ? "hidden xl:table-cell" : ""}>
 									{NAMES[key]}
 								</th>
 							))}
-							<th scope="col">Start, {unit("far")}</th>
+							<th scope="col">{t("bench-start", { unit: unit("far") })}</th>
 							<th scope="col">
-								<span className="sr-only">Test it</span>
+								<span className="sr-only">{t("bench-test-it")}</span>
 							</th>
 						</tr>
 					</thead>
 					<tbody>
 						<tr className="border-b border-base-300">
-							<td className="font-semibold">As it is</td>
+							<td className="font-semibold">{t("bench-as-it-is")}</td>
 							<td className="num">{reading("carry_m", found.before.carry_m)}</td>
 							{FIGURES.map((key) => (
 								<td key={key} className={WIDE.has(key) ? "hidden xl:table-cell" : ""}>
@@ -171,7 +171,7 @@ function ChangeRow({ session, found, each, act, busy, open, onOpen }: RowProps) 
 							{each.directions.map((line) => (
 								<p key={line}>{line}</p>
 							))}
-							<p className="quiet">Source: {each.source}</p>
+							<p className="quiet">{t("bench-source", { source: each.source })}</p>
 							{each.caution && <Caution>{each.caution}</Caution>}
 						</div>
 					</td>
@@ -182,7 +182,7 @@ function ChangeRow({ session, found, each, act, busy, open, onOpen }: RowProps) 
 }
 
 const size = (metres: number) => Math.abs(metres) as Metres;
-const sideOf = (deg: number) => (deg < 0 ? "left" : "right");
+const sideOf = (deg: number) => termOf("side", deg < 0 ? "left" : "right");
 
 /** How far beside where it came down before a shot starts for. */
 function Start({ each }: { each: WhatIfAnswer["changes"][number] }) {
@@ -201,17 +201,34 @@ function Sides({ each }: { each: WhatIfAnswer["changes"][number] }) {
 	const parts: string[] = [];
 	if (Math.abs(each.face_closed_deg) >= 0.05)
 		parts.push(
-			`face ${figure(Math.abs(each.face_closed_deg), 1)}° ${each.face_closed_deg > 0 ? "closed" : "open"} when soled as before`,
+			t("bench-face-when-soled-as-before", {
+				faceClosed: figure(Math.abs(each.face_closed_deg), 1),
+				which: each.face_closed_deg > 0 ? t("bench-closed") : t("label-open"),
+			}),
 		);
 	if (Math.abs(each.lie_deg) >= 0.05)
-		parts.push(`lie ${figure(Math.abs(each.lie_deg), 1)}° ${each.lie_deg > 0 ? "more upright" : "flatter"}`);
+		parts.push(
+			t("bench-lie", {
+				lie: figure(Math.abs(each.lie_deg), 1),
+				which: each.lie_deg > 0 ? t("bench-more-upright") : t("bench-flatter"),
+			}),
+		);
 	if (Math.abs(each.bounce_deg) >= 0.05)
-		parts.push(`bounce ${figure(Math.abs(each.bounce_deg), 1)}° ${each.bounce_deg > 0 ? "more" : "less"}`);
+		parts.push(
+			t("bench-bounce", {
+				bounce: figure(Math.abs(each.bounce_deg), 1),
+				which: each.bounce_deg > 0 ? t("bench-more") : t("bench-less"),
+			}),
+		);
 	if (Math.abs(each.start_deg) >= 0.05)
 		parts.push(
-			`starts ${figure(Math.abs(each.start_deg), 1)}° further ${sideOf(each.start_deg)} (give or take ${figure(each.start_error_deg, 1)}°)`,
+			t("bench-starts-further-give-or-take", {
+				start: figure(Math.abs(each.start_deg), 1),
+				start2: sideOf(each.start_deg),
+				startError: figure(each.start_error_deg, 1),
+			}),
 		);
-	return parts.length ? <p className="font-medium">Also: {parts.join(", ")}.</p> : null;
+	return parts.length ? <p className="font-medium">{t("bench-also", { list: parts.join(", ") })}</p> : null;
 }
 
 /** Turn the sleeve as shown and go and hit it: a new build. */
@@ -228,7 +245,7 @@ function MakeIt({
 		<button
 			type="button"
 			className="btn btn-sm h-9"
-			aria-label={`Make and test ${found.letter} ${each.words}`}
+			aria-label={t("bench-make-test", { letter: found.letter, words: each.words })}
 			disabled={busy || isClosed(session)}
 			onClick={() =>
 				act(async () => {
@@ -238,7 +255,7 @@ function MakeIt({
 				})
 			}
 		>
-			Make it
+			{t("bench-make-it")}
 		</button>
 	);
 }
@@ -263,7 +280,7 @@ function Test({ session, found, each, act, busy }: Omit<RowProps, "open" | "onOp
 				})
 			}
 		>
-			Turn and hit it
+			{t("bench-turn-hit")}
 		</button>
 	);
 }
@@ -274,10 +291,11 @@ function Elsewhere({ found }: { found: WhatIfAnswer }) {
 			<thead>
 				<tr>
 					<th scope="col">
-						In other air <span className="quiet text-sm font-normal">wind as at 10 m up</span>
+						{t("bench-other-air")}{" "}
+						<span className="quiet text-sm font-normal">{t("bench-wind-as-10-m-up")}</span>
 					</th>
-					<th scope="col">Carry, {unit("far")}</th>
-					<th scope="col">Landing</th>
+					<th scope="col">{t("label-carry", { unit: unit("far") })}</th>
+					<th scope="col">{t("bench-landing")}</th>
 				</tr>
 			</thead>
 			<tbody>

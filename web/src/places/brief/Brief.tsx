@@ -7,6 +7,7 @@ import { Link } from "react-router";
 import { Problem, type Session } from "../../api/client";
 import { held } from "../../api/held";
 import { keepTyping, typedOf, useLine } from "../../api/outbox";
+import { t } from "../../said/words";
 import { isClosed } from "../../session/closed";
 import type { PlaceProps } from "../../session/place";
 import { Said } from "../../ui/Said";
@@ -120,7 +121,11 @@ export function Brief({ session, act, busy }: PlaceProps) {
 					{refused && !refused.theirs && <Said error={new Problem(refused.title, 400, refused.field)} />}
 					{!refused && (
 						<span className="quiet text-sm">
-							{agreed ? "Agreed." : line.lost || !found.sent ? "Kept here, on its way." : "Saved as you go."}
+							{agreed
+								? t("brief-agreed")
+								: line.lost || !found.sent
+									? t("brief-kept-here-its-way")
+									: t("brief-saved-as-you-go")}
 						</span>
 					)}
 				</div>
@@ -130,7 +135,7 @@ export function Brief({ session, act, busy }: PlaceProps) {
 				{!session.bag.in_work && session.bag.wanted.wish === "gap" && (
 					<p className="mt-3">
 						<Link className="btn h-11 w-full" to={`/sessions/${session.id}/bag`}>
-							Bag: bring in the baseline
+							{t("brief-bag-bring-baseline")}
 						</Link>
 					</p>
 				)}

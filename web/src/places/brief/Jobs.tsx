@@ -2,7 +2,9 @@
 import type { KeyboardEvent } from "react";
 import { type UseFormReturn, useFieldArray, useWatch } from "react-hook-form";
 import type { Session } from "../../api/client";
+import { termOf } from "../../api/words";
 import { JobDrawing } from "../../instruments/job-drawing/JobDrawing";
+import { t } from "../../said/words";
 import { asFar, type Metres, toFar, toSpeed, unit, unitName, whole } from "../../ui/units";
 import {
 	type CourseFields,
@@ -30,7 +32,7 @@ export function Jobs({ form, common, longest, fault }: Props) {
 	const jobs = useFieldArray({ control: form.control, name: "jobs" });
 	return (
 		<section>
-			<h2 className="mb-2 text-lg">What must the club do?</h2>
+			<h2 className="mb-2 text-lg">{t("brief-what-must-club-do")}</h2>
 			<div className="mb-3 flex flex-wrap gap-1.5">
 				{common.map((each) => (
 					<button
@@ -39,18 +41,17 @@ export function Jobs({ form, common, longest, fault }: Props) {
 						className="btn btn-sm h-10 border-base-300 bg-base-100"
 						// The cursor stays where it was: the next key is a key, not a letter of the name.
 						onClick={() =>
-							jobs.append({ ...fieldsOfJob(each), ...groundOf(home(form)) }, { shouldFocus: false })
+							jobs.append(
+								{ ...fieldsOfJob({ ...each, name: each.called }), ...groundOf(home(form)) },
+								{ shouldFocus: false },
+							)
 						}
 					>
-						+ {each.name}
+						+ {each.called}
 					</button>
 				))}
 			</div>
-			{jobs.fields.length === 0 && (
-				<p className="quiet">
-					Add the shots this player meets, then slide distance, carry and size until they are true.
-				</p>
-			)}
+			{jobs.fields.length === 0 && <p className="quiet">{t("brief-add-shots-player-meets-then")}</p>}
 			<ul className="space-y-2">
 				{jobs.fields.map((field, index) => (
 					<JobRow
@@ -116,31 +117,39 @@ function JobRow({
 			<div className="flex flex-wrap items-center gap-2">
 				<input
 					className="input h-10 min-w-44 flex-1 font-semibold"
-					aria-label="Name of the job"
+					aria-label={t("brief-name-job")}
 					onKeyDown={leftByEnter}
 					{...form.register(`${at}.name`)}
 				/>
-				<select className="select h-10 w-36" aria-label="Kind of shot" {...form.register(`${at}.kind`)}>
-					<option value="green">Into a green</option>
-					<option value="tee">Off the tee</option>
-					<option value="layup">Lay-up</option>
+				<select
+					className="select h-10 w-36"
+					aria-label={t("brief-kind-shot")}
+					{...form.register(`${at}.kind`)}
+				>
+					<option value="green">{t("brief-into-green")}</option>
+					<option value="tee">{t("brief-off-tee")}</option>
+					<option value="layup">{t("brief-lay-up")}</option>
 				</select>
-				<select className="select h-10 w-30" aria-label="Firmness" {...form.register(`${at}.firmness`)}>
-					<option value="soft">Soft</option>
-					<option value="medium">Medium</option>
-					<option value="firm">Firm</option>
+				<select
+					className="select h-10 w-30"
+					aria-label={t("brief-firmness")}
+					{...form.register(`${at}.firmness`)}
+				>
+					<option value="soft">{t("label-soft")}</option>
+					<option value="medium">{t("label-medium")}</option>
+					<option value="firm">{t("label-firm")}</option>
 				</select>
-				<select className="select h-10 w-34" aria-label="Lie" {...form.register(`${at}.lie`)}>
-					<option value="">Any lie</option>
+				<select className="select h-10 w-34" aria-label={t("label-lie")} {...form.register(`${at}.lie`)}>
+					<option value="">{t("label-any-lie")}</option>
 					{LIES.map((lie) => (
 						<option key={lie} value={lie}>
-							{lie}
+							{termOf("lie", lie)}
 						</option>
 					))}
 				</select>
 				<select
 					className="select h-10 w-36"
-					aria-label="Wind"
+					aria-label={t("label-wind")}
 					value={job.windSpeed > 0 ? job.windFrom : ""}
 					onChange={({ target }) => {
 						form.setValue(
@@ -150,7 +159,7 @@ function JobRow({
 						if (target.value) form.setValue(`${at}.windFrom`, target.value as WindFrom);
 					}}
 				>
-					<option value="">{windy ? `Wind of ${windy.name}` : "No wind"}</option>
+					<option value="">{windy ? t("brief-wind-of", { name: windy.name }) : t("brief-no-wind")}</option>
 					{Object.entries(WINDS).map(([from, words]) => (
 						<option key={from} value={from}>
 							{words}
@@ -160,12 +169,12 @@ function JobRow({
 				{courses.length > 0 && (
 					<select
 						className="select h-10 w-36"
-						aria-label="Course"
+						aria-label={t("brief-course")}
 						{...form.register(`${at}.course`, {
 							onChange: (event: { target: { value: string } }) => met(event.target.value),
 						})}
 					>
-						<option value="">Everywhere</option>
+						<option value="">{t("label-everywhere")}</option>
 						{courses.map((course) => (
 							<option key={course.name} value={course.name}>
 								{course.name}
@@ -176,53 +185,52 @@ function JobRow({
 			</div>
 			{beyond && (
 				<p className="hole-text mt-1.5 text-[14px] font-semibold">
-					Out of reach: {beyond.club}, the longest for it, stops at {asFar(beyond.total_m)}. Slide it to a
-					shot this player has, or it says nothing of any club.
+					{t("brief-out-reach-longest-for-stops", { club: beyond.club, total: asFar(beyond.total_m) })}
 				</p>
 			)}
 			<div className="mt-2 flex flex-wrap items-center gap-x-3 gap-y-1 xl:gap-x-5">
 				<div className="flex flex-col">
 					<JobDrawing {...job} over={job.over || null} />
 					<button type="button" className="btn btn-ghost btn-sm h-9 self-start px-2" onClick={onRemove}>
-						Remove
+						{t("label-remove")}
 					</button>
 				</div>
 				<div className="grid min-w-80 flex-1 gap-x-3 sm:grid-cols-2 xl:gap-x-5">
 					<Slide
-						label={`Distance in ${unitName("far")}`}
-						words="to the middle"
+						label={t("brief-distance-in", { unit: unitName("far") })}
+						words={t("brief-to-the-middle")}
 						value={`${job.distance}`}
 						min={inYards(60)}
 						max={inYards(290)}
 						{...form.register(`${at}.distance`, number)}
 					/>
 					<Slide
-						label={`Must carry in ${unitName("far")}`}
-						words="must carry"
+						label={t("brief-must-carry", { unit: unitName("far") })}
+						words={t("brief-must-carry-2")}
 						value={job.over > 0 ? `${job.over}` : "–"}
 						min={0}
 						max={job.distance}
 						{...form.register(`${at}.over`, number)}
 					/>
 					<Slide
-						label={`Width in ${unitName("far")}`}
-						words="wide"
+						label={t("brief-width-in", { unit: unitName("far") })}
+						words={t("brief-wide")}
 						value={`${job.width}`}
 						min={inYards(8)}
 						max={inYards(60)}
 						{...form.register(`${at}.width`, number)}
 					/>
 					<Slide
-						label={`Depth in ${unitName("far")}`}
-						words={job.kind === "tee" ? "to spare" : "deep"}
+						label={t("brief-depth-in", { unit: unitName("far") })}
+						words={job.kind === "tee" ? t("brief-to-spare") : t("brief-deep")}
 						value={`${job.depth}`}
 						min={inYards(8)}
 						max={inYards(60)}
 						{...form.register(`${at}.depth`, number)}
 					/>
 					<Slide
-						label="Times a round"
-						words="times a round"
+						label={t("brief-times-round")}
+						words={t("brief-times-round-2")}
 						value={`${job.uses}`}
 						min={0.1}
 						max={6}
@@ -231,8 +239,8 @@ function JobRow({
 					/>
 					{job.windSpeed > 0 && (
 						<Slide
-							label={`Wind in ${unit("speed")}`}
-							words={`${unit("speed")} of wind`}
+							label={t("label-wind-in", { unit: unit("speed") })}
+							words={t("brief-of-wind", { unit: unit("speed") })}
 							value={`${job.windSpeed}`}
 							min={1}
 							max={Math.floor(toSpeed(20.1))}
@@ -241,8 +249,8 @@ function JobRow({
 					)}
 					{job.kind === "green" && (
 						<Slide
-							label="Speed of the green in feet on the meter"
-							words="green speed"
+							label={t("brief-speed-green-feet-meter")}
+							words={t("label-green-speed")}
 							value={`${job.greenFt}`}
 							min={6}
 							max={14}

@@ -1,6 +1,8 @@
 /** What the player likes, fears, owns and may spend, and where they play. */
 import { type UseFormReturn, useFieldArray, useWatch } from "react-hook-form";
 import { change } from "../../api/session";
+import { termOf } from "../../api/words";
+import { t } from "../../said/words";
 import type { PlaceProps } from "../../session/place";
 import { ownOf } from "../../session/select";
 import { Caution } from "../../ui/Said";
@@ -17,24 +19,39 @@ export function Player({ form, session, act }: FormProps & Pick<PlaceProps, "ses
 	return (
 		<section className="grid max-w-4xl grid-cols-2 gap-x-6 gap-y-4 md:grid-cols-4">
 			<Pick
-				label="Miss to avoid"
+				label={t("brief-miss-avoid")}
 				{...form.register("miss")}
-				options={{ none: "No side", left: "Left", right: "Right", short: "Short", long: "Long" }}
+				options={{
+					none: t("brief-no-side"),
+					left: t("label-left-2"),
+					right: t("brief-right"),
+					short: t("brief-short"),
+					long: t("brief-long"),
+				}}
 			/>
 			{miss !== "none" && (
 				<Pick
-					label="Such a shot costs"
+					label={t("brief-such-shot-costs")}
 					{...form.register("fear")}
-					options={{ same: "No more than any", half: "Half a shot more", whole: "A whole shot more" }}
+					options={{
+						same: t("brief-no-more-than-any"),
+						half: t("brief-half-shot-more"),
+						whole: t("brief-whole-shot-more"),
+					}}
 				/>
 			)}
 			{miss !== "none" && <FearWith form={form} />}
 			<Pick
-				label="Shape wanted"
+				label={t("brief-shape-wanted")}
 				{...form.register("shape")}
-				options={{ any: "Any", straight: "Straight", draw: "Draw", fade: "Fade" }}
+				options={{
+					any: t("brief-any"),
+					straight: t("brief-straight"),
+					draw: t("brief-draw"),
+					fade: t("brief-fade"),
+				}}
 			/>
-			<Field label="Clubs carried">
+			<Field label={t("brief-clubs-carried")}>
 				<input
 					type="number"
 					min={1}
@@ -43,11 +60,11 @@ export function Player({ form, session, act }: FormProps & Pick<PlaceProps, "ses
 					{...form.register("mostClubs", { valueAsNumber: true })}
 				/>
 			</Field>
-			<Field label="Budget">
+			<Field label={t("brief-budget")}>
 				<input
 					inputMode="decimal"
 					className="input h-11 w-full"
-					placeholder="none named"
+					placeholder={t("brief-none-named")}
 					{...form.register("budget")}
 				/>
 			</Field>
@@ -57,15 +74,15 @@ export function Player({ form, session, act }: FormProps & Pick<PlaceProps, "ses
 			<FixedClubs session={session} act={act} />
 			<label className="col-span-full flex items-center gap-2">
 				<input type="checkbox" className="checkbox" {...form.register("pain")} />
-				<span>Pain or an injury</span>
+				<span>{t("brief-pain-or-injury")}</span>
 			</label>
 			{pain && (
 				<div className="col-span-full">
-					<Caution>Stop on pain. See a doctor before swinging hard: a fitting is not treatment.</Caution>
+					<Caution>{t("brief-stop-pain-see-doctor-before")}</Caution>
 				</div>
 			)}
 			<label className="col-span-full block">
-				<span className="quiet text-sm">Notes</span>
+				<span className="quiet text-sm">{t("label-notes")}</span>
 				<textarea className="textarea field-sizing-content min-h-16 w-full" {...form.register("notes")} />
 			</label>
 		</section>
@@ -83,7 +100,7 @@ export function Courses({ form }: FormProps) {
 	return (
 		<section className="max-w-4xl">
 			<div className="mb-2 flex flex-wrap items-center gap-3">
-				<h2 className="text-lg">Where do they play?</h2>
+				<h2 className="text-lg">{t("brief-where-do-they-play")}</h2>
 				<button
 					type="button"
 					className="btn btn-sm h-10 border-base-300 bg-base-100"
@@ -91,7 +108,7 @@ export function Courses({ form }: FormProps) {
 						courses.append(
 							courses.fields.length
 								? {
-										name: "Links trip",
+										name: t("brief-links-trip"),
 										kind: "trip",
 										firmness: "firm",
 										greenFt: EVERYDAY_FT,
@@ -112,13 +129,13 @@ export function Courses({ form }: FormProps) {
 						)
 					}
 				>
-					+ Course, trip or season
+					{t("brief-course-trip-or-season")}
 				</button>
 				<Pick
 					inline
-					label="Usual ground"
+					label={t("brief-usual-ground")}
 					{...form.register("firmness")}
-					options={{ soft: "Soft", medium: "Medium", firm: "Firm" }}
+					options={{ soft: t("label-soft"), medium: t("label-medium"), firm: t("label-firm") }}
 				/>
 			</div>
 			<ul className="space-y-1.5">
@@ -126,58 +143,58 @@ export function Courses({ form }: FormProps) {
 					<li key={field.id} className="flex flex-wrap items-center gap-2">
 						<input
 							className="input h-10 w-56"
-							aria-label="Name of the course"
+							aria-label={t("brief-name-course")}
 							{...form.register(`courses.${index}.name`, {
 								onChange: (event: { target: { value: string } }) => rename(field.name, event.target.value),
 							})}
 						/>
 						<select
 							className="select h-10 w-32"
-							aria-label="Kind of course"
+							aria-label={t("brief-kind-course")}
 							{...form.register(`courses.${index}.kind`)}
 						>
-							<option value="home">Home</option>
-							<option value="trip">Trip</option>
-							<option value="season">Season</option>
+							<option value="home">{t("brief-home")}</option>
+							<option value="trip">{t("brief-trip")}</option>
+							<option value="season">{t("brief-season")}</option>
 						</select>
 						<select
 							className="select h-10 w-32"
-							aria-label="Ground there"
+							aria-label={t("brief-ground-there")}
 							{...form.register(`courses.${index}.firmness`)}
 						>
-							<option value="soft">Soft</option>
-							<option value="medium">Medium</option>
-							<option value="firm">Firm</option>
+							<option value="soft">{t("label-soft")}</option>
+							<option value="medium">{t("label-medium")}</option>
+							<option value="firm">{t("label-firm")}</option>
 						</select>
 						<select
 							className="select h-10 w-32"
-							aria-label="Sand there"
+							aria-label={t("brief-sand-there")}
 							{...form.register(`courses.${index}.sand`)}
 						>
-							<option value="">Sand: –</option>
-							<option value="soft">Soft sand</option>
-							<option value="firm">Firm sand</option>
+							<option value="">{t("brief-sand")}</option>
+							<option value="soft">{t("brief-soft-sand")}</option>
+							<option value="firm">{t("brief-firm-sand")}</option>
 						</select>
 						<label className="flex items-center gap-1.5">
-							<span className="quiet text-sm">greens read</span>
+							<span className="quiet text-sm">{t("brief-greens-read")}</span>
 							<input
 								type="number"
 								min={4}
 								max={16}
 								step={0.5}
 								className="input h-10 w-18 px-2 text-right"
-								aria-label="Speed of the greens on the meter"
+								aria-label={t("brief-speed-greens-meter")}
 								{...form.register(`courses.${index}.greenFt`, { valueAsNumber: true })}
 							/>
 						</label>
 						<label className="flex items-center gap-1.5">
-							<span className="quiet text-sm">wind</span>
+							<span className="quiet text-sm">{t("brief-wind")}</span>
 							<input
 								type="number"
 								min={0}
 								max={Math.floor(toSpeed(20.1))}
 								className="input h-10 w-16 px-2 text-right"
-								aria-label={`Usual wind there in ${unit("speed")}`}
+								aria-label={t("brief-usual-wind-there", { unit: unit("speed") })}
 								{...form.register(`courses.${index}.windSpeed`, { valueAsNumber: true })}
 							/>
 							<span className="quiet text-sm">{unit("speed")}</span>
@@ -188,13 +205,13 @@ export function Courses({ form }: FormProps) {
 								min={0}
 								max={100}
 								className="input h-10 w-18 px-2 text-right"
-								aria-label="Share of the rounds"
+								aria-label={t("brief-share-rounds")}
 								{...form.register(`courses.${index}.share`, { valueAsNumber: true })}
 							/>
-							<span className="quiet text-sm">of 100 rounds</span>
+							<span className="quiet text-sm">{t("brief-100-rounds")}</span>
 						</label>
 						<button type="button" className="btn btn-ghost h-10" onClick={() => courses.remove(index)}>
-							Remove
+							{t("label-remove")}
 						</button>
 					</li>
 				))}
@@ -209,11 +226,11 @@ function Lies({ form }: FormProps) {
 		form.setValue("lies", lies.includes(lie) ? lies.filter((each) => each !== lie) : [...lies, lie]);
 	return (
 		<div className="col-span-full">
-			<p className="quiet mb-1 text-sm">Lies it is played from</p>
+			<p className="quiet mb-1 text-sm">{t("brief-lies-played-from")}</p>
 			<div className="flex flex-wrap gap-1.5">
 				{LIES.map((lie) => (
 					<Toggle key={lie} on={lies.includes(lie)} onTurn={() => turn(lie)}>
-						{lie}
+						{termOf("lie", lie)}
 					</Toggle>
 				))}
 			</div>
@@ -222,10 +239,10 @@ function Lies({ form }: FormProps) {
 }
 
 const LIKINGS: { id: Liking; name: string }[] = [
-	{ id: "liked", name: "likes" },
-	{ id: "neutral", name: "no wish" },
-	{ id: "disliked", name: "dislikes" },
-	{ id: "vetoed", name: "will not play" },
+	{ id: "liked", name: t("brief-likes-2") },
+	{ id: "neutral", name: t("brief-no-wish") },
+	{ id: "disliked", name: t("brief-dislikes") },
+	{ id: "vetoed", name: t("brief-will-not-play") },
 ];
 
 /** Some fear a side with one kind of head alone. */
@@ -238,7 +255,9 @@ function FearWith({ form }: FormProps) {
 		);
 	return (
 		<div className="col-span-full">
-			<p className="quiet mb-1 text-sm">{kinds.length ? "Feared with these" : "Feared with all clubs"}</p>
+			<p className="quiet mb-1 text-sm">
+				{kinds.length ? t("brief-feared-with-these") : t("brief-feared-with-all-clubs")}
+			</p>
 			<div className="flex flex-wrap gap-1.5">
 				{(Object.keys(HEADS) as HeadKind[]).map((kind) => (
 					<Toggle key={kind} on={kinds.includes(kind)} onTurn={() => turn(kind)}>
@@ -271,11 +290,11 @@ function Likes({ form, makers }: FormProps & { makers: readonly string[] }) {
 			))}
 			{makers.length > shown.length && (
 				<Pick
-					label="A maker"
+					label={t("brief-a-maker")}
 					value=""
 					onChange={({ target }) => say(target.value, "liked")}
 					options={{
-						"": "add one",
+						"": t("brief-add-one"),
 						...Object.fromEntries(makers.filter((each) => !likes[each]).map((each) => [each, each])),
 					}}
 				/>
@@ -289,8 +308,8 @@ function FixedClubs({ session, act }: Pick<PlaceProps, "session" | "act">) {
 	const clubs = ownOf(session);
 	return (
 		<div className="col-span-full">
-			<p className="quiet mb-1 text-sm">Fixed clubs: these stay in the bag</p>
-			{clubs.length === 0 && <p className="quiet">Once the bag is known, its clubs can be fixed here.</p>}
+			<p className="quiet mb-1 text-sm">{t("brief-fixed-clubs-these-stay-bag")}</p>
+			{clubs.length === 0 && <p className="quiet">{t("brief-once-bag-known-its-clubs")}</p>}
 			<div className="flex flex-wrap gap-1.5">
 				{clubs.map((club) => (
 					<Toggle

@@ -3,6 +3,7 @@ import { useState } from "react";
 import { type UseFormReturn, useWatch } from "react-hook-form";
 import type { Session } from "../../api/client";
 import { VOCABULARY } from "../../api/vocabulary";
+import { t } from "../../said/words";
 import { asFar, figure, type Metres, unit } from "../../ui/units";
 import type { Fields } from "./fields";
 
@@ -27,9 +28,9 @@ export function Round({ form, brief }: { form: UseFormReturn<Fields>; brief: Ses
 	const price = own ? Number(typed) : brief.shop_stroke_price;
 	const round = shots.length ? shots : brief.shop_round_shots;
 	return (
-		<section className="col-span-full space-y-2" aria-label="What a stroke is worth">
+		<section className="col-span-full space-y-2" aria-label={t("brief-what-stroke-worth")}>
 			<label className="flex min-h-10 flex-wrap items-center gap-3">
-				<span className="quiet w-52 text-sm">What a stroke a round is worth</span>
+				<span className="quiet w-52 text-sm">{t("brief-what-stroke-round-worth")}</span>
 				<input
 					type="range"
 					className="range range-xs max-w-72 min-w-40 flex-1"
@@ -41,18 +42,21 @@ export function Round({ form, brief }: { form: UseFormReturn<Fields>; brief: Ses
 				/>
 				<span className="num w-18 text-right text-[17px]">{figure(price)}</span>
 				<span className="quiet text-sm">
-					a club at {EXAMPLE} pays from {figure(EXAMPLE / price, 2)} strokes a round on
+					{t("brief-club-pays-from-strokes-round", {
+						example: EXAMPLE,
+						example2: figure(EXAMPLE / price, 2),
+					})}
 				</span>
 			</label>
 			<p className="flex flex-wrap items-center gap-2 text-sm">
-				<span className="quiet">{own ? "This customer’s own." : "As the shop has it."}</span>
+				<span className="quiet">{own ? t("brief-customers-own") : t("brief-as-shop-has")}</span>
 				{own && (
 					<button
 						type="button"
 						className="btn btn-ghost btn-sm h-9"
 						onClick={() => form.setValue("strokePrice", "")}
 					>
-						As the shop has it
+						{t("brief-as-shop-has-2")}
 					</button>
 				)}
 				<button
@@ -61,7 +65,7 @@ export function Round({ form, brief }: { form: UseFormReturn<Fields>; brief: Ses
 					aria-expanded={open}
 					onClick={() => setOpen(!open)}
 				>
-					Shots of a round{shots.length ? ": own" : ""}
+					{t("brief-shots-round-2", { which: shots.length ? t("brief-own") : "" })}
 				</button>
 			</p>
 			{open && (
@@ -91,12 +95,11 @@ export function Round({ form, brief }: { form: UseFormReturn<Fields>; brief: Ses
 							className="btn btn-ghost btn-sm h-10"
 							onClick={() => form.setValue("roundShots", [])}
 						>
-							As the shop has it
+							{t("brief-as-shop-has-2")}
 						</button>
 					)}
 					<p className="quiet basis-full text-sm">
-						Neither driver nor putt, of one who drives {asFar(192.024 as Metres)} {unit("far")}; the lengths
-						move with the drive.
+						{t("brief-neither-driver-nor-putt-one", { asFar: asFar(192.024 as Metres), unit: unit("far") })}
 					</p>
 				</div>
 			)}

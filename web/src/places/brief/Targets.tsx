@@ -4,6 +4,7 @@ import { useState } from "react";
 import type { Session, Slot, Target } from "../../api/client";
 import { change } from "../../api/session";
 import { VOCABULARY } from "../../api/vocabulary";
+import { t } from "../../said/words";
 import { isClosed } from "../../session/closed";
 import { typedNumber } from "../../ui/typed";
 import { asFar, inShown, type ReadingKey, shownAs, whole, wish } from "../../ui/units";
@@ -19,10 +20,10 @@ export function Targets({ session, act, busy }: Props) {
 	if (!inWork) {
 		return (
 			<div>
-				<h2 className="mb-2 text-lg">Targets</h2>
+				<h2 className="mb-2 text-lg">{t("brief-targets")}</h2>
 				<p className="quiet">
 					{session.bag.headline}
-					{session.bag.wanted.wish === "gap" && " Targets follow from the hole and the jobs."}
+					{session.bag.wanted.wish === "gap" && ` ${t("brief-targets-follow-from-hole-jobs")}`}
 				</p>
 			</div>
 		);
@@ -32,7 +33,9 @@ export function Targets({ session, act, busy }: Props) {
 			{inWork.slots.map((slot) => (
 				<section key={slot.index}>
 					<h2 className="mb-2 text-lg">
-						{inWork.slots.length > 1 ? `Slot ${slot.index + 1}: targets` : "Targets for this slot"}
+						{inWork.slots.length > 1
+							? t("brief-slot-targets", { index: slot.index + 1 })
+							: t("brief-targets-for-slot")}
 					</h2>
 					<ul className="space-y-3">
 						{slot.targets.map((target) => (
@@ -97,31 +100,39 @@ function TargetRow({ session, slot, target, act, busy }: Props & { slot: Slot; t
 						type="button"
 						className="min-h-8 cursor-pointer px-1 text-sm underline"
 						onClick={edit}
-						aria-label={`Change ${label}`}
+						aria-label={t("brief-change", { label })}
 					>
-						Change
+						{t("label-change")}
 					</button>
 				)}
 			</div>
 			<p className="quiet text-[13.5px] leading-snug">
 				{target.overruled ? (
 					<>
-						<strong className="text-base-content">Overruled.</strong> Proposed:{" "}
-						{wish(target.quantity, target.proposed_low, target.proposed_high)}.{" "}
+						<strong className="text-base-content">{t("brief-overruled")}</strong>{" "}
+						{t("brief-proposed", {
+							quantity: wish(target.quantity, target.proposed_low, target.proposed_high),
+						})}{" "}
 					</>
 				) : null}
 				{target.why}
-				{!target.firm && !target.overruled && target.quantity !== "spin_rpm" ? " A guide, not a rule." : ""}
+				{!target.firm && !target.overruled && target.quantity !== "spin_rpm"
+					? ` ${t("brief-guide-not-rule")}`
+					: ""}
 				{target.sure && !target.overruled && <span className="block">{target.sure}</span>}
 			</p>
 			{target.quantity === "carry_m" && slot.by_type.length > 0 && !target.overruled && (
 				<p className="text-[13.5px] leading-snug first-letter:uppercase">
 					{slot.by_type
-						.map(
-							(each) => `${VOCABULARY.heads[each.head_type]} ${asFar(each.low_m)} to ${asFar(each.high_m)}`,
+						.map((each) =>
+							t("brief-to", {
+								vocabularyheads: VOCABULARY.heads[each.head_type],
+								low: asFar(each.low_m),
+								high: asFar(each.high_m),
+							}),
 						)
 						.join(", ")}
-					<span className="quiet">: what rolls further may carry less.</span>
+					<span className="quiet">{t("brief-what-rolls-further-may-carry")}</span>
 				</p>
 			)}
 			{target.out_of_reach && (
@@ -137,28 +148,28 @@ function TargetRow({ session, slot, target, act, busy }: Props & { slot: Slot; t
 				>
 					<input
 						className="input h-9 w-20 px-2"
-						aria-label={`${label} from`}
+						aria-label={t("brief-from", { label })}
 						value={low}
 						onChange={(e) => setLow(e.target.value)}
 						inputMode="decimal"
 					/>
-					<span className="quiet text-sm">to</span>
+					<span className="quiet text-sm">{t("label-to")}</span>
 					<input
 						className="input h-9 w-20 px-2"
-						aria-label={`${label} to`}
+						aria-label={t("brief-to-2", { label })}
 						value={high}
 						onChange={(e) => setHigh(e.target.value)}
 						inputMode="decimal"
 					/>
 					<button type="submit" className="btn btn-sm btn-primary h-9" disabled={busy}>
-						Set
+						{t("label-set")}
 					</button>
 					<button
 						type="button"
 						className="btn btn-sm btn-ghost h-9"
 						onClick={() => (target.overruled ? put("", "") : setEditing(false))}
 					>
-						{target.overruled ? "As proposed" : "Cancel"}
+						{target.overruled ? t("brief-as-proposed") : t("brief-cancel")}
 					</button>
 				</form>
 			)}

@@ -4,6 +4,8 @@ import { type UseFormReturn, useWatch } from "react-hook-form";
 import type { Build, Session } from "../../api/client";
 import { change } from "../../api/session";
 import { VOCABULARY } from "../../api/vocabulary";
+import { termOf } from "../../api/words";
+import { t } from "../../said/words";
 import type { PlaceProps } from "../../session/place";
 import { ownOf } from "../../session/select";
 import { Said } from "../../ui/Said";
@@ -14,7 +16,11 @@ import { Pick } from "./Pick";
 
 type Props = { form: UseFormReturn<Fields>; session: Session; act: PlaceProps["act"] };
 
-const ENDS: Record<BagEnd, string> = { long: "The long end", short: "The wedges", whole: "Both ends" };
+const ENDS: Record<BagEnd, string> = {
+	long: t("brief-long-end"),
+	short: t("brief-the-wedges"),
+	whole: t("brief-both-ends"),
+};
 const USES: readonly string[] = VOCABULARY.wedgeUses;
 const COMPLAINTS: Record<string, string> = VOCABULARY.complaints;
 const WISHES: Record<string, string> = VOCABULARY.wedgeWishes;
@@ -23,8 +29,8 @@ const DELIVERIES: Record<string, string> = VOCABULARY.deliveries;
 export function EndPick({ form }: { form: UseFormReturn<Fields> }) {
 	const end = useWatch({ control: form.control, name: "end" });
 	return (
-		<section aria-label="Which end" className="flex flex-wrap items-center gap-1.5">
-			<h2 className="mr-2 text-lg">Which end?</h2>
+		<section aria-label={t("brief-which-end")} className="flex flex-wrap items-center gap-1.5">
+			<h2 className="mr-2 text-lg">{t("brief-which-end-2")}</h2>
 			{(Object.keys(ENDS) as BagEnd[]).map((each) => (
 				<button
 					key={each}
@@ -50,10 +56,10 @@ export function Wedges({ form, session, act }: Props) {
 			wishes.includes(wish) ? wishes.filter((each) => each !== wish) : [...wishes, wish],
 		);
 	return (
-		<section aria-label="Wedges" className="max-w-4xl">
-			<h2 className="mb-2 text-lg">The wedges</h2>
+		<section aria-label={t("label-wedges")} className="max-w-4xl">
+			<h2 className="mb-2 text-lg">{t("brief-the-wedges")}</h2>
 			<div className="mb-2 flex flex-wrap items-center gap-1.5">
-				<span className="quiet mr-1 text-sm">Wanted:</span>
+				<span className="quiet mr-1 text-sm">{t("brief-wanted")}</span>
 				{Object.entries(WISHES).map(([wish, words]) => (
 					<button
 						key={wish}
@@ -73,19 +79,17 @@ export function Wedges({ form, session, act }: Props) {
 			))}
 			<div className="my-3 flex flex-wrap items-center gap-x-4 gap-y-1">
 				<span className="text-sm">
-					<span className="quiet">Delivery:</span> {session.brief.delivered.sentence}
+					<span className="quiet">{t("brief-delivery")}</span> {session.brief.delivered.sentence}
 				</span>
 				<Pick
 					inline
-					label="Divots"
+					label={t("brief-divots")}
 					{...form.register("delivery")}
-					options={{ "": "not called", ...DELIVERIES }}
+					options={{ "": t("brief-not-called"), ...DELIVERIES }}
 				/>
 			</div>
 			{wedges.length === 0 ? (
-				<p className="quiet">
-					No wedge is in the bag yet. Add PW, 52, 56 and so on there, or bring in a file.
-				</p>
+				<p className="quiet">{t("brief-no-wedge-bag-yet-add")}</p>
 			) : (
 				<ul className="divide-y divide-base-300 border-y border-base-300">
 					{wedges.map((build) => (
@@ -164,21 +168,21 @@ function Wedge({ build, act }: { build: Build; act: PlaceProps["act"] }) {
 			<div className="flex flex-wrap items-end gap-x-2 gap-y-1.5">
 				<span className="min-w-16 pb-1.5 text-lg font-semibold break-words">{build.name}</span>
 				<Cell
-					label="Loft"
+					label={t("label-loft")}
 					unit="°"
 					now={build.set_loft_deg}
 					onSet={(value) => state({ set_loft_deg: value })}
 					onWrong={setWrong}
 				/>
 				<Cell
-					label="Bounce"
+					label={t("label-bounce")}
 					unit="°"
 					now={build.bounce_deg}
 					onSet={(value) => state({ bounce_deg: value })}
 					onWrong={setWrong}
 				/>
 				<label className="text-sm">
-					<span className="quiet block text-[12.5px]">Sole</span>
+					<span className="quiet block text-[12.5px]">{t("label-sole")}</span>
 					<input
 						key={build.sole}
 						className="input h-9 w-20 px-1.5"
@@ -188,7 +192,7 @@ function Wedge({ build, act }: { build: Build; act: PlaceProps["act"] }) {
 					/>
 				</label>
 				<label className="text-sm">
-					<span className="quiet block text-[12.5px]">Finish</span>
+					<span className="quiet block text-[12.5px]">{t("label-finish")}</span>
 					<select
 						className="select h-9 w-24 ps-1.5 pe-5"
 						value={build.finish ?? ""}
@@ -199,25 +203,25 @@ function Wedge({ build, act }: { build: Build; act: PlaceProps["act"] }) {
 						<option value="">–</option>
 						{VOCABULARY.finishes.map((each) => (
 							<option key={each} value={each}>
-								{each}
+								{termOf("finish", each)}
 							</option>
 						))}
 					</select>
 				</label>
 				<Cell
-					label="Age"
-					unit="rounds"
+					label={t("label-age")}
+					unit={t("bag-rounds")}
 					now={build.age_rounds}
 					wide="w-18"
 					onSet={(value) => state({ age_rounds: Math.round(value) })}
 					onWrong={setWrong}
 				/>
 				<fieldset className="flex items-end gap-1.5 border-l border-base-300 pl-2">
-					<legend className="sr-only">{build.name}, times a round</legend>
+					<legend className="sr-only">{t("brief-times-round-3", { name: build.name })}</legend>
 					{USES.map((use) => (
 						<Cell
 							key={use}
-							label={use}
+							label={termOf("use", use)}
 							now={build.uses[use] ?? null}
 							wide="w-11"
 							emptied={0}
@@ -225,12 +229,12 @@ function Wedge({ build, act }: { build: Build; act: PlaceProps["act"] }) {
 							onWrong={setWrong}
 						/>
 					))}
-					<span className="quiet pb-2 text-[12.5px]">a round</span>
+					<span className="quiet pb-2 text-[12.5px]">{t("label-a-round")}</span>
 				</fieldset>
 			</div>
 			<Said error={wrong} />
 			<div className="mt-1.5 flex flex-wrap items-center gap-1">
-				<span className="quiet w-16 text-sm">Bothers:</span>
+				<span className="quiet w-16 text-sm">{t("brief-bothers")}</span>
 				{(Object.entries(COMPLAINTS) as [Build["complaints"][number], string][]).map(([what, words]) => {
 					const said = build.complaints.includes(what);
 					return (
@@ -248,7 +252,7 @@ function Wedge({ build, act }: { build: Build; act: PlaceProps["act"] }) {
 			</div>
 			{build.kept_for && (
 				<p className="quiet mt-1 text-sm">
-					Kept for {build.kept_for}: near its neighbour on purpose, and no step of the cut.
+					{t("brief-kept-for-near-its-neighbour", { keptFor: build.kept_for })}
 				</p>
 			)}
 		</li>

@@ -1,6 +1,7 @@
 /** What the player came for: it leads, all else limits it. */
 import { useState } from "react";
 import type { FlightWish, ReplaceWay, Session, Wish } from "../../api/client";
+import { t } from "../../said/words";
 import type { PlaceProps } from "../../session/place";
 import { ownOf } from "../../session/select";
 import { typedFar } from "../../ui/typed";
@@ -9,25 +10,29 @@ import { gapChange } from "../bag/Rules";
 
 type Kind = Wish | "named";
 const KINDS: Record<Kind, string> = {
-	gap: "Fill a gap",
-	flight: "Keep the yardage, change the flight",
-	like: "The same but newer",
-	replace: "Another in its place",
-	far: "As far as possible, in play",
-	named: "A yardage by name",
-	compare: "Compare only",
+	gap: t("brief-fill-gap"),
+	flight: t("brief-keep-yardage-change-flight"),
+	like: t("brief-same-but-newer"),
+	replace: t("brief-another-its-place"),
+	far: t("brief-as-far-as-possible-play"),
+	named: t("brief-yardage-by-name"),
+	compare: t("brief-compare-only"),
 };
 /** Those that hold a new club against an old one. */
 const HELD: readonly Kind[] = ["flight", "like", "replace", "far"];
 const FLIGHTS: Record<FlightWish, string> = {
-	higher: "higher",
-	lower: "lower",
-	steeper: "steeper landing",
-	less_spin: "less spin",
-	more_spin: "more spin",
+	higher: t("brief-higher"),
+	lower: t("brief-lower"),
+	steeper: t("brief-steeper-landing"),
+	less_spin: t("brief-less-spin"),
+	more_spin: t("brief-more-spin"),
 };
 
-const WAYS: Record<ReplaceWay, string> = { longer: "longer", shorter: "shorter", softer: "lands softer" };
+const WAYS: Record<ReplaceWay, string> = {
+	longer: t("brief-longer"),
+	shorter: t("brief-shorter"),
+	softer: t("brief-lands-softer"),
+};
 /** A way turned on or off; longer and shorter are never both asked, and one always is. */
 const turned = (ways: readonly ReplaceWay[], way: ReplaceWay): ReplaceWay[] => {
 	if (ways.includes(way)) return ways.length > 1 ? ways.filter((each) => each !== way) : [...ways];
@@ -76,8 +81,8 @@ export function WishBar({ session, act, busy }: Pick<PlaceProps, "session" | "ac
 		if (old !== null && HELD.includes(next) && next !== now) hold(next, old);
 	};
 	return (
-		<section aria-label="What is wanted">
-			<h2 className="mb-2 text-lg">What is wanted?</h2>
+		<section aria-label={t("brief-what-wanted")}>
+			<h2 className="mb-2 text-lg">{t("brief-what-wanted-2")}</h2>
 			<div className="flex flex-wrap items-center gap-1.5">
 				{(Object.keys(KINDS) as Kind[]).map((each) => (
 					<button
@@ -94,16 +99,16 @@ export function WishBar({ session, act, busy }: Pick<PlaceProps, "session" | "ac
 			</div>
 			{HELD.includes(kind) && (
 				<div className="mt-2 flex flex-wrap items-center gap-2">
-					<span className="quiet text-sm">{kind === "far" ? "beside" : "of"}</span>
+					<span className="quiet text-sm">{kind === "far" ? t("brief-beside") : t("label-of")}</span>
 					<select
 						className="select h-10 w-32"
-						aria-label="The club it is held against"
+						aria-label={t("brief-club-held-against")}
 						value={old ?? ""}
 						disabled={busy}
 						onChange={(event) => hold(kind, Number(event.target.value))}
 					>
 						<option value="" disabled>
-							which club?
+							{t("brief-which-club")}
 						</option>
 						{clubs.map((club) => (
 							<option key={club.id} value={club.id}>
@@ -114,7 +119,7 @@ export function WishBar({ session, act, busy }: Pick<PlaceProps, "session" | "ac
 					{kind === "flight" && (
 						<select
 							className="select h-10 w-44"
-							aria-label="What the flight is to be"
+							aria-label={t("brief-what-flight")}
 							value={flight ?? "higher"}
 							disabled={busy || old === null}
 							onChange={(event) => hold("flight", old, { flight: event.target.value as FlightWish })}
@@ -127,7 +132,7 @@ export function WishBar({ session, act, busy }: Pick<PlaceProps, "session" | "ac
 						</select>
 					)}
 					{kind === "replace" && (
-						<div className="flex gap-1.5" role="group" aria-label="What the new one is to do">
+						<div className="flex gap-1.5" role="group" aria-label={t("brief-what-new-one-do")}>
 							{(Object.keys(WAYS) as ReplaceWay[]).map((way) => (
 								<button
 									key={way}
@@ -187,35 +192,35 @@ function Yardage({
 			<input
 				className="input h-10 w-18 px-2 text-right"
 				inputMode="decimal"
-				aria-label="Yardage, or its lower end"
+				aria-label={t("brief-yardage-or-its-lower-end")}
 				placeholder="210"
 				value={low}
 				onChange={(event) => setLow(event.target.value)}
 			/>
-			<span className="quiet text-sm">to</span>
+			<span className="quiet text-sm">{t("label-to")}</span>
 			<input
 				className="input h-10 w-18 px-2 text-right"
 				inputMode="decimal"
-				aria-label="Upper end of a band"
+				aria-label={t("brief-upper-end-band")}
 				placeholder="–"
 				value={high}
 				onChange={(event) => setHigh(event.target.value)}
 			/>
 			<select
 				className="select h-10 w-28"
-				aria-label="Carry or total"
+				aria-label={t("brief-carry-or-total")}
 				value={total ? "total" : "carry"}
 				onChange={(event) => setTotal(event.target.value === "total")}
 			>
-				<option value="carry">carry</option>
-				<option value="total">total</option>
+				<option value="carry">{t("label-carry-3")}</option>
+				<option value="total">{t("label-total-2")}</option>
 			</select>
 			<button type="submit" className="btn btn-sm h-10" disabled={busy}>
-				Ask for it
+				{t("label-ask-for")}
 			</button>
 			{named && (
 				<button type="button" className="btn btn-ghost btn-sm h-10" disabled={busy} onClick={() => ask({})}>
-					No longer
+					{t("brief-no-longer")}
 				</button>
 			)}
 		</form>

@@ -1,5 +1,6 @@
 /** The fields of the interview in the reader’s units, and the way to and from what the API holds. */
 import type { Fear, Session } from "../../api/client";
+import { t } from "../../said/words";
 import { toFar, toSpeed, typedIn, whole } from "../../ui/units";
 
 export type Kind = "green" | "tee" | "layup";
@@ -33,11 +34,11 @@ type Exact = "distance_m" | "carry_over_m" | "width_m" | "depth_m" | "wind_mps";
 /** Where the wind comes from: against the shot, from the right, behind, from the left, or from any side. */
 export type WindFrom = "0" | "90" | "180" | "270" | "any";
 export const WINDS: Record<WindFrom, string> = {
-	"0": "Into the wind",
-	"180": "Wind behind",
-	"270": "Wind from left",
-	"90": "Wind from right",
-	any: "From any side",
+	"0": t("brief-into-wind"),
+	"180": t("brief-wind-behind"),
+	"270": t("brief-wind-from-left"),
+	"90": t("brief-wind-from-right"),
+	any: t("brief-from-any-side"),
 };
 export interface CourseFields {
 	name: string;
@@ -102,9 +103,9 @@ export type Name = keyof typeof NAMES;
 export const EVERYDAY_FT = 10;
 export const LIES = ["tee", "fairway", "semi-rough", "rough", "tight", "soft", "wet", "slope", "sand"];
 export const HEADS: Record<HeadKind, string> = {
-	fairway: "Fairway woods",
-	hybrid: "Hybrids",
-	utility: "Utility irons",
+	fairway: t("label-fairway-woods"),
+	hybrid: t("label-hybrids"),
+	utility: t("label-utility-irons"),
 };
 
 export const fieldsOfJob = (job: Session["brief"]["jobs"][number]): JobFields => ({

@@ -6,6 +6,8 @@ import { client, got, Problem } from "../../api/client";
 import { openOutbox, signedInAs, useLine, useWaiting } from "../../api/outbox";
 import { RefusedLate } from "../../app/SavedLine";
 import { type Note, NoteForm, Notes } from "../../protocols/sole/CourseNotes";
+import { Num, Worded } from "../../said/Worded";
+import { t } from "../../said/words";
 import { Said } from "../../ui/Said";
 import { asFar, type Metres, unit } from "../../ui/units";
 import { Enter, Frame } from "../player/Player";
@@ -50,7 +52,7 @@ function useKept(kind: "hand-out" | "course", code: string) {
 function Opening({ lost }: { lost: boolean }): ReactNode {
 	return (
 		<Frame lost={lost}>
-			<p className="quiet m-auto text-3xl">Opening</p>
+			<p className="quiet m-auto text-3xl">{t("label-opening")}</p>
 		</Frame>
 	);
 }
@@ -81,19 +83,16 @@ function HandOutPage({ code, onOther }: PageProps) {
 	return (
 		<Frame lost={lost}>
 			<div className="grid flex-1 content-start gap-x-12 gap-y-6 p-5 md:grid-cols-[1fr_26rem]">
-				<section aria-label="Hand out next">
+				<section aria-label={t("by-code-hand-out-next")}>
 					{lost ? (
 						<>
-							<h1 className="text-4xl font-semibold">Hand the word the fitter calls.</h1>
-							<p className="mt-4 text-2xl">
-								What comes next is on the fitter’s screen only, until the line is back. Here stands which club
-								it is.
-							</p>
-							<p className="mt-2 text-xl">Wiped, sole down, unseen.</p>
+							<h1 className="text-4xl font-semibold">{t("by-code-hand-word-fitter-calls")}</h1>
+							<p className="mt-4 text-2xl">{t("by-code-what-comes-next-fitters-screen")}</p>
+							<p className="mt-2 text-xl">{t("by-code-wiped-sole-down-unseen")}</p>
 						</>
 					) : next && place ? (
 						<>
-							<p className="quiet text-2xl">{next.duel ? "Duel: hand" : "Hand"}</p>
+							<p className="quiet text-2xl">{next.duel ? t("by-code-duel-hand") : t("label-hand")}</p>
 							<h1 className="text-[5.5rem] leading-none font-semibold tracking-tight" data-testid="hand">
 								{word(next.code)}
 							</h1>
@@ -102,19 +101,22 @@ function HandOutPage({ code, onOther }: PageProps) {
 								{place.told}
 							</p>
 							<p className="mt-2 text-xl">
-								<span className="num">{page.data.shots}</span> shots. Wiped, sole down, unseen.
+								<Worded
+									id="by-code-shots-wiped-sole-down-unseen"
+									drawn={{ shots: <Num>{page.data.shots}</Num> }}
+								/>
 							</p>
-							{following && <p className="quiet mt-6 text-xl">Then {word(following.code)}.</p>}
+							{following && (
+								<p className="quiet mt-6 text-xl">{t("by-code-then", { code: word(following.code) })}</p>
+							)}
 						</>
 					) : (
-						<p className="text-4xl font-semibold">All is handed. The player guesses, then it is revealed.</p>
+						<p className="text-4xl font-semibold">{t("by-code-all-handed-player-guesses-then")}</p>
 					)}
 				</section>
-				<section aria-label="Which code is which club">
-					<h2 className="mb-2 text-xl">Tape on the shafts, {page.data.customer}</h2>
-					<p className="quiet mb-2">
-						Marks on the back covered, nothing on sole or face. Show nobody this page.
-					</p>
+				<section aria-label={t("label-which-code-which-club")}>
+					<h2 className="mb-2 text-xl">{t("by-code-tape-shafts", { customer: page.data.customer })}</h2>
+					<p className="quiet mb-2">{t("by-code-marks-back-covered-nothing-sole")}</p>
 					<ul>
 						{lines.map((line) => (
 							<li key={line.code}>
@@ -130,7 +132,7 @@ function HandOutPage({ code, onOther }: PageProps) {
 										<span className="quiet text-sm">{line.detail}</span>
 									</span>
 									<span className="w-16 text-right">
-										{line.taped ? "✓ on" : <span className="quiet">tape</span>}
+										{line.taped ? t("by-code-on") : <span className="quiet">{t("by-code-tape")}</span>}
 									</span>
 								</button>
 							</li>
@@ -159,7 +161,8 @@ function Course({ code, onOther }: PageProps) {
 	if (page.error instanceof Problem && page.error.status >= 400) {
 		const late = line.refused.map((each) => (each.body as Note).word);
 		const untold = [...late, say.error && say.variables.word].filter(Boolean);
-		const words = untold.length > 0 ? ` Tell the fitter yourself: ${untold.join("; ")}` : "";
+		const words =
+			untold.length > 0 ? ` ${t("by-code-tell-fitter-yourself", { list: untold.join("; ") })}` : "";
 		return <Enter onCode={onOther} why={`${page.error.title}${words}`} />;
 	}
 	if (!page.data) return <Opening lost={page.isError} />;
@@ -168,14 +171,17 @@ function Course({ code, onOther }: PageProps) {
 		<Frame lost={page.isError || line.lost}>
 			<RefusedLate />
 			<div className="mx-auto w-full max-w-3xl space-y-5 p-5">
-				<h1 className="text-3xl font-semibold">How did they play?</h1>
+				<h1 className="text-3xl font-semibold">{t("by-code-how-did-they-play")}</h1>
 				<NoteForm large codes={codes} places={places} since={since} onNote={say.mutate} />
 				<Said error={say.error} />
-				{say.error && <p className="text-lg">Not written down: {say.variables.word || "picked up first"}</p>}
+				{say.error && (
+					<p className="text-lg">
+						{t("by-code-not-written-down", { word: say.variables.word || t("by-code-picked-up-first") })}
+					</p>
+				)}
 				{waiting.length > 0 && (
 					<p role="status" className="text-lg font-semibold">
-						{waiting.length === 1 ? "1 note waits" : `${waiting.length} notes wait`} on this device for the
-						line.
+						{t("by-code-1-note-waits-device-for", { waiting: waiting.length })}
 					</p>
 				)}
 				<Notes

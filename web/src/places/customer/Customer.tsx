@@ -4,6 +4,7 @@ import { useRef, useState } from "react";
 import { useForm } from "react-hook-form";
 import { Link, useParams } from "react-router";
 import { type Customer as CustomerAnswer, client, got, type Person } from "../../api/client";
+import { t } from "../../said/words";
 import { AsLeft } from "../../ui/AsLeft";
 import { useFormDraft } from "../../ui/draft";
 import { Mark } from "../../ui/Mark";
@@ -29,25 +30,25 @@ export default function Customer() {
 	return (
 		<div className="mx-auto max-w-5xl px-6 pb-12">
 			<header className="flex items-center gap-4 py-4">
-				<Link to="/" aria-label="To the desk" className="py-2">
+				<Link to="/" aria-label={t("label-to-the-desk")} className="py-2">
 					<Mark />
 				</Link>
-				<h1 className="min-w-0 flex-1 truncate text-xl">{customer?.name ?? "Customer"}</h1>
+				<h1 className="min-w-0 flex-1 truncate text-xl">{customer?.name ?? t("label-customer")}</h1>
 			</header>
 			<Said error={found.error ?? change.error} />
 			{customer ? (
 				<main className="grid gap-8 lg:grid-cols-[1fr_24rem]">
 					<section className="min-w-0">
-						<h2 className="mb-2 text-lg">Visits</h2>
+						<h2 className="mb-2 text-lg">{t("customer-visits")}</h2>
 						{customer.visits.length ? (
 							<Sessions lines={customer.visits} dated />
 						) : (
-							<p className="quiet">No visit yet.</p>
+							<p className="quiet">{t("customer-no-visit-yet")}</p>
 						)}
 					</section>
 					<aside className="space-y-8">
 						{customer.erased ? (
-							<p>This customer was erased. What was hit and agreed stays as figures, without a person.</p>
+							<p>{t("customer-customer-erased-what-hit-agreed")}</p>
 						) : (
 							<>
 								<Own
@@ -85,7 +86,7 @@ export default function Customer() {
 					</aside>
 				</main>
 			) : (
-				!found.error && <Waiting what="the customer" />
+				!found.error && <Waiting what={t("label-the-customer")} />
 			)}
 		</div>
 	);
@@ -129,22 +130,22 @@ function Own({
 				onSave({ ...fields, birth_year: fields.birth_year ? Number(fields.birth_year) : null }),
 			)}
 		>
-			<h2 className="text-lg">Their data</h2>
+			<h2 className="text-lg">{t("customer-their-data")}</h2>
 			<AsLeft form={draft} onAnew={() => form.reset()} />
 			<label className="block">
-				<span className="quiet text-sm">Name</span>
+				<span className="quiet text-sm">{t("label-name")}</span>
 				<input className={field} required maxLength={80} {...form.register("name")} />
 			</label>
 			<div className="grid grid-cols-2 gap-3">
 				<label className="block">
-					<span className="quiet text-sm">Plays</span>
+					<span className="quiet text-sm">{t("customer-plays")}</span>
 					<select className="select h-11 w-full" {...form.register("hand")}>
-						<option value="right">right-handed</option>
-						<option value="left">left-handed</option>
+						<option value="right">{t("customer-right-handed")}</option>
+						<option value="left">{t("label-left-handed")}</option>
 					</select>
 				</label>
 				<label className="block">
-					<span className="quiet text-sm">Born in</span>
+					<span className="quiet text-sm">{t("customer-born-in")}</span>
 					<input
 						className={`num ${field}`}
 						inputMode="numeric"
@@ -154,19 +155,19 @@ function Own({
 				</label>
 			</div>
 			<label className="block">
-				<span className="quiet text-sm">E-mail</span>
+				<span className="quiet text-sm">{t("customer-e-mail")}</span>
 				<input type="email" className={field} {...form.register("email")} />
 			</label>
 			<label className="block">
-				<span className="quiet text-sm">Notes</span>
+				<span className="quiet text-sm">{t("label-notes")}</span>
 				<textarea className="textarea field-sizing-content min-h-16 w-full" {...form.register("notes")} />
 			</label>
 			<button type="submit" className="btn btn-primary h-11 w-full" disabled={busy}>
-				Save
+				{t("label-save")}
 			</button>
 			{saved && !form.formState.isDirty && (
 				<p role="status" className="quiet text-sm">
-					Saved.
+					{t("customer-saved")}
 				</p>
 			)}
 		</form>
@@ -185,12 +186,12 @@ function Merge({
 	const [other, setOther] = useState<Person | null>(null);
 	return (
 		<section className="space-y-2">
-			<h2 className="text-lg">Twice in the book?</h2>
+			<h2 className="text-lg">{t("customer-twice-book")}</h2>
 			{customer.merged.map((each) => (
 				<p key={each.id} className="flex items-center gap-3">
-					<span className="flex-1">{each.name} is this customer too.</span>
+					<span className="flex-1">{t("customer-customer-too", { name: each.name })}</span>
 					<button type="button" className="btn h-11" onClick={() => onPart(each.id)}>
-						Part them
+						{t("customer-part-them")}
 					</button>
 				</p>
 			))}
@@ -205,7 +206,9 @@ function Merge({
 						setOther(null);
 					}}
 				>
-					{other.id === customer.id ? "That is this customer" : `${other.name} and ${customer.name} are one`}
+					{other.id === customer.id
+						? t("customer-that-is-this-customer")
+						: t("customer-and-are-one", { name: other.name, name2: customer.name })}
 				</button>
 			)}
 		</section>
@@ -216,13 +219,13 @@ function Take({ customer, onErase }: { customer: CustomerAnswer; onErase: () => 
 	const asked = useRef<HTMLDialogElement>(null);
 	return (
 		<section className="space-y-2">
-			<h2 className="text-lg">Everything on record</h2>
+			<h2 className="text-lg">{t("customer-everything-record")}</h2>
 			<a
 				className="btn h-11 w-full border-base-300 bg-base-100"
 				href={`/api/customers/${customer.id}/export`}
 				download
 			>
-				Export: page, shots, visits
+				{t("customer-export-page-shots-visits")}
 			</a>
 			{customer.may_erase && (
 				<>
@@ -231,22 +234,18 @@ function Take({ customer, onErase }: { customer: CustomerAnswer; onErase: () => 
 						className="btn h-11 w-full border-base-300 bg-base-100"
 						onClick={() => asked.current?.showModal()}
 					>
-						Erase this customer
+						{t("customer-erase-customer")}
 					</button>
-					<dialog ref={asked} className="modal" aria-label="Erase this customer">
+					<dialog ref={asked} className="modal" aria-label={t("customer-erase-customer")}>
 						<form method="dialog" className="modal-box space-y-4">
-							<h3 className="text-xl">Erase {customer.name}?</h3>
-							<p>
-								Name, e-mail, year of birth, notes, the files that were brought in and every reason that was
-								written are taken out, for good. Visits, shots and what was agreed stay as figures without a
-								person. Backups made before still hold them until they roll out.
-							</p>
+							<h3 className="text-xl">{t("customer-erase", { name: customer.name })}</h3>
+							<p>{t("customer-name-e-mail-year-birth")}</p>
 							<div className="flex justify-end gap-3">
 								<button type="submit" className="btn h-11">
-									Keep them
+									{t("customer-keep-them")}
 								</button>
 								<button type="submit" className="btn btn-primary h-11" onClick={onErase}>
-									Erase for good
+									{t("customer-erase-for-good")}
 								</button>
 							</div>
 						</form>

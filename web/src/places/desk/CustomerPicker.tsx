@@ -3,6 +3,7 @@ import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { useCombobox } from "downshift";
 import { useState } from "react";
 import { client, got, type Person } from "../../api/client";
+import { t } from "../../said/words";
 import { Said } from "../../ui/Said";
 
 interface Props {
@@ -30,14 +31,14 @@ export function CustomerPicker({ value, onChange }: Props) {
 	return (
 		<div className="relative">
 			<input
-				{...box.getInputProps({ "aria-label": "Customer", "aria-labelledby": undefined })}
+				{...box.getInputProps({ "aria-label": t("label-customer"), "aria-labelledby": undefined })}
 				type="search"
 				className="input h-11 w-full"
-				placeholder="Customer, part of the name"
+				placeholder={t("desk-customer-part-name")}
 				autoComplete="off"
 			/>
 			<ul
-				{...box.getMenuProps({ "aria-label": "Customers found", "aria-labelledby": undefined })}
+				{...box.getMenuProps({ "aria-label": t("desk-customers-found"), "aria-labelledby": undefined })}
 				className={`absolute z-20 max-h-72 w-full overflow-auto border border-base-300 bg-base-100 ${box.isOpen ? "" : "hidden"}`}
 			>
 				{box.isOpen &&
@@ -48,11 +49,11 @@ export function CustomerPicker({ value, onChange }: Props) {
 							className={`min-h-11 cursor-pointer px-3 py-2.5 ${index === box.highlightedIndex ? "bg-base-200" : ""} ${person.id === value?.id ? "font-semibold" : ""}`}
 						>
 							{person.name}
-							{person.hand === "left" && <span className="quiet"> left-handed</span>}
+							{person.hand === "left" && <span className="quiet"> {t("label-left-handed")}</span>}
 						</li>
 					))}
 				{box.isOpen && found.isSuccess && people.length === 0 && (
-					<li className="quiet px-3 py-2.5">Nobody of that name. Add a new customer.</li>
+					<li className="quiet px-3 py-2.5">{t("desk-nobody-name-add-new-customer")}</li>
 				)}
 			</ul>
 			<Said error={found.error} />

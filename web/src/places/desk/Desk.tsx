@@ -4,6 +4,7 @@ import { CircleHelp, LogOut, SunMoon } from "lucide-react";
 import { Controller, useForm, useWatch } from "react-hook-form";
 import { Link, useNavigate } from "react-router";
 import { client, got, type Me, type Person, Problem, type SessionLine } from "../../api/client";
+import { t } from "../../said/words";
 import { AsLeft } from "../../ui/AsLeft";
 import { dropDraft, useDrafted, useFormDraft } from "../../ui/draft";
 import { Mark } from "../../ui/Mark";
@@ -38,35 +39,44 @@ export function Desk({ me, onSignOut, onHelp }: { me: Me; onSignOut: () => void;
 				{me.demo && <DemoWord me={me} />}
 				{assists ? (
 					<Link to="/you" className="px-2 py-2 font-semibold underline">
-						You
+						{t("label-you")}
 					</Link>
 				) : (
 					<>
 						<Link to="/rack" className="px-2 py-2 font-semibold underline">
-							Rack
+							{t("label-rack")}
 						</Link>
 						<Link to="/shop" className="px-2 py-2 font-semibold underline">
-							Shop
+							{t("label-shop")}
 						</Link>
 					</>
 				)}
 				<span className="quiet text-sm">{me.name}</span>
-				<button type="button" className="p-2" aria-label="Light or dark screen" onClick={turnTheme}>
+				<button
+					type="button"
+					className="p-2"
+					aria-label={t("label-light-or-dark-screen")}
+					onClick={turnTheme}
+				>
 					<SunMoon size={19} />
 				</button>
-				<button type="button" className="p-2" aria-label="Keys" onClick={onHelp}>
+				<button type="button" className="p-2" aria-label={t("label-keys")} onClick={onHelp}>
 					<CircleHelp size={19} />
 				</button>
-				<button type="button" className="p-2" aria-label="Sign out" onClick={onSignOut}>
+				<button type="button" className="p-2" aria-label={t("desk-sign-out")} onClick={onSignOut}>
 					<LogOut size={19} />
 				</button>
 			</header>
 			<main className="grid gap-8 lg:grid-cols-[1fr_21rem]">
 				<section>
-					<h2 className="mb-2 text-lg">{none && !assists ? "First steps" : "Sessions"}</h2>
+					<h2 className="mb-2 text-lg">{none && !assists ? t("desk-first-steps") : t("desk-sessions")}</h2>
 					<Said error={sessions.error} />
-					{none && (assists ? <p className="quiet">No session yet.</p> : <FirstSteps me={me} />)}
-					{lines ? <Sessions lines={inOrder(lines)} pad={assists} /> : <Waiting what="the sessions" />}
+					{none && (assists ? <p className="quiet">{t("desk-no-session-yet")}</p> : <FirstSteps me={me} />)}
+					{lines ? (
+						<Sessions lines={inOrder(lines)} pad={assists} />
+					) : (
+						<Waiting what={t("desk-the-sessions")} />
+					)}
 					{sessions.hasNextPage && (
 						<button
 							type="button"
@@ -74,7 +84,7 @@ export function Desk({ me, onSignOut, onHelp }: { me: Me; onSignOut: () => void;
 							disabled={sessions.isFetchingNextPage}
 							onClick={() => void sessions.fetchNextPage()}
 						>
-							Earlier sessions
+							{t("desk-earlier-sessions")}
 						</button>
 					)}
 				</section>
@@ -94,10 +104,10 @@ export function Desk({ me, onSignOut, onHelp }: { me: Me; onSignOut: () => void;
 function DemoWord({ me }: { me: Me }) {
 	return (
 		<p className="flex flex-wrap items-center gap-3 text-sm">
-			<span className="bg-base-300 px-2 py-1 font-semibold">Demo: all of it made up</span>
+			<span className="bg-base-300 px-2 py-1 font-semibold">{t("desk-demo-all-made-up")}</span>
 			{me.can_open && (
 				<Link to="/open" className="btn btn-primary btn-sm h-10">
-					Open your own shop
+					{t("label-open-your-own-shop")}
 				</Link>
 			)}
 		</p>
@@ -113,11 +123,11 @@ function Due() {
 	});
 	return (
 		<section>
-			<h2 className="mb-2 text-lg">Checks that fall due</h2>
+			<h2 className="mb-2 text-lg">{t("desk-checks-fall-due")}</h2>
 			<Said error={due.error} />
 			{due.data?.checks.length === 0 && (
 				<p className="quiet text-sm">
-					None in the next {Math.round(due.data.within_days / WEEK_DAYS)} weeks.
+					{t("desk-none-next-weeks", { withinDays: Math.round(due.data.within_days / WEEK_DAYS) })}
 				</p>
 			)}
 			<ul>
@@ -163,7 +173,7 @@ function NewVisit({ me, first }: { me: Me; first: boolean }) {
 				form.setValue("customer", customer);
 				setNew(false);
 			}
-			if (!customer) throw new Problem("Choose a customer, or add a new one.", 0, "customer");
+			if (!customer) throw new Problem(t("desk-choose-customer-or-add-new"), 0, "customer");
 			return got(client.POST("/api/sessions", { body: { customer: customer.id, bay: Number(fields.bay) } }));
 		},
 		onSuccess: async (session) => {
@@ -175,7 +185,7 @@ function NewVisit({ me, first }: { me: Me; first: boolean }) {
 	});
 	return (
 		<form className="space-y-3" onSubmit={form.handleSubmit((fields) => open.mutate(fields))}>
-			<h2 className="text-lg">New visit</h2>
+			<h2 className="text-lg">{t("desk-new-visit")}</h2>
 			<AsLeft
 				form={`${VISIT}:fields`}
 				onAnew={() => {
@@ -187,14 +197,14 @@ function NewVisit({ me, first }: { me: Me; first: boolean }) {
 				<>
 					<input
 						className="input h-11 w-full"
-						placeholder="Customer’s name"
-						aria-label="Customer’s name"
+						placeholder={t("desk-customers-name")}
+						aria-label={t("desk-customers-name")}
 						{...form.register("name")}
 						required
 					/>
-					<select className="select h-11 w-full" aria-label="Hand" {...form.register("hand")}>
-						<option value="right">Right-handed</option>
-						<option value="left">Left-handed</option>
+					<select className="select h-11 w-full" aria-label={t("label-hand")} {...form.register("hand")}>
+						<option value="right">{t("desk-right-handed")}</option>
+						<option value="left">{t("desk-left-handed")}</option>
 					</select>
 				</>
 			) : (
@@ -206,24 +216,24 @@ function NewVisit({ me, first }: { me: Me; first: boolean }) {
 			)}
 			{!isNew && chosen && (
 				<Link className="inline-block min-h-9 py-1.5 underline" to={`/customers/${chosen.id}`}>
-					{chosen.name}: data and visits
+					{t("desk-data-visits", { name: chosen.name })}
 				</Link>
 			)}
-			<select className="select h-11 w-full" aria-label="Bay" {...form.register("bay")}>
+			<select className="select h-11 w-full" aria-label={t("label-bay")} {...form.register("bay")}>
 				{me.bays.map((bay) => (
 					<option key={bay.id} value={bay.id}>
 						{bay.name}
-						{bay.indoor ? ", indoor" : ", outdoor"}
+						{bay.indoor ? t("label-indoor") : t("label-outdoor")}
 					</option>
 				))}
 			</select>
 			<Said error={open.error} />
 			<div className="flex gap-2">
 				<button type="submit" className="btn btn-primary h-11 flex-1" disabled={open.isPending}>
-					Start
+					{t("desk-start")}
 				</button>
 				<button type="button" className="btn h-11" onClick={() => setNew(!isNew)}>
-					{isNew ? "Known customer" : "New customer"}
+					{isNew ? t("desk-known-customer") : t("desk-new-customer")}
 				</button>
 			</div>
 		</form>

@@ -2,6 +2,7 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { Link, useNavigate } from "react-router";
 import { client, got, type Me } from "../../api/client";
+import { t } from "../../said/words";
 import { Said } from "../../ui/Said";
 import { SHOTS_BY } from "../opening/FirstBays";
 
@@ -9,38 +10,41 @@ export function FirstSteps({ me }: { me: Me }) {
 	const rack = useQuery({ queryKey: ["rack"], queryFn: () => got(client.GET("/api/rack")) });
 	const heads = rack.data?.heads.length ?? 0;
 	return (
-		<ol className="divide-y divide-base-300 border-y border-base-300 bg-base-100" aria-label="First steps">
-			<Step done={heads > 0} name="Fill the rack">
+		<ol
+			className="divide-y divide-base-300 border-y border-base-300 bg-base-100"
+			aria-label={t("desk-first-steps")}
+		>
+			<Step done={heads > 0} name={t("desk-fill-rack")}>
 				{heads > 0 ? (
-					`${heads} heads stand on it.`
+					t("desk-heads-stand", { heads })
 				) : (
 					<>
-						Nothing can be tried until something stands on it.{" "}
+						{t("desk-nothing-can-tried-until-something")}{" "}
 						<Link to="/rack" className="underline">
-							Usual lofts, or a file
+							{t("desk-usual-lofts-or-file")}
 						</Link>
 					</>
 				)}
 			</Step>
-			<Step done={me.bays.length > 0} name="Get shots in">
+			<Step done={me.bays.length > 0} name={t("desk-get-shots")}>
 				{me.bays.map((bay) => (
 					<span key={bay.id} className="block">
 						{bay.name}: {SHOTS_BY[bay.shots_by].name.toLowerCase()}.{" "}
 						{bay.shots_by === "feed" && (
 							<Link to="/shop?part=bays" className="underline">
-								A key for its program
+								{t("desk-key-for-its-program")}
 							</Link>
 						)}
-						{bay.shots_by === "typed" && "Press ⇧T in the Bay, or open the pad on a phone beside it."}
-						{bay.shots_by === "file" && "Press I in the Bag and choose the file."}
+						{bay.shots_by === "typed" && t("desk-press-t-bay-or-open")}
+						{bay.shots_by === "file" && t("desk-press-i-bag-choose-file")}
 					</span>
 				))}
 			</Step>
-			<Step done={false} name="Try it, with nobody">
+			<Step done={false} name={t("desk-try-with-nobody-2")}>
 				<TryOut me={me} bare />
 			</Step>
-			<Step done={false} name="Your first customer">
-				Type the name on the right, and start.
+			<Step done={false} name={t("desk-your-first-customer")}>
+				{t("desk-type-name-right-start")}
 			</Step>
 		</ol>
 	);
@@ -55,7 +59,7 @@ function Step({ done, name, children }: { done: boolean; name: string; children:
 			<div>
 				<h3 className="text-[17px] font-semibold">
 					{name}
-					{done && <span className="sr-only"> (done)</span>}
+					{done && <span className="sr-only"> {t("desk-done")}</span>}
 				</h3>
 				<div className="quiet">{children}</div>
 			</div>
@@ -77,17 +81,15 @@ export function TryOut({ me, bare = false }: { me: Me; bare?: boolean }) {
 	});
 	return (
 		<section className="space-y-2">
-			{!bare && <h2 className="text-lg">Try it with nobody</h2>}
-			<p className="quiet text-sm">
-				A made-up player with a hole in the bag. The stand-in monitor hits; afterwards it is thrown away.
-			</p>
+			{!bare && <h2 className="text-lg">{t("desk-try-with-nobody")}</h2>}
+			<p className="quiet text-sm">{t("desk-made-up-player-with-hole")}</p>
 			<button
 				type="button"
 				className="btn h-11 border-base-300 bg-base-100"
 				disabled={begin.isPending || !bay}
 				onClick={() => begin.mutate()}
 			>
-				Begin a try-out
+				{t("desk-begin-try-out")}
 			</button>
 			<Said error={begin.error} />
 		</section>

@@ -2,9 +2,15 @@
 
 import { Link } from "react-router";
 import type { SessionLine } from "../../api/client";
+import { t } from "../../said/words";
 import { isClosed } from "../../session/closed";
 
-const STATUS = { not_begun: "Not begun", open: "In the middle", agreed: "Agreed", erased: "Erased" } as const;
+const STATUS = {
+	not_begun: t("desk-not-begun"),
+	open: t("desk-in-the-middle"),
+	agreed: t("label-agreed"),
+	erased: t("desk-erased"),
+} as const;
 const NEXT = { not_begun: "brief", open: "bay", agreed: "handover", erased: "bench" } as const;
 
 export const day = (date: string) =>
@@ -33,7 +39,7 @@ export function Sessions({
 								{dated ? day(line.held_on) : line.customer.name}
 							</span>
 							<span className="quiet block truncate text-sm">
-								{line.outcome || `${line.shots} shots so far`}
+								{line.outcome || t("desk-shots-so-far", { shots: line.shots })}
 							</span>
 						</span>
 						<span className="quiet text-sm">

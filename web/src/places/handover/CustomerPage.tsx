@@ -2,6 +2,8 @@
 import { Link, useParams, useSearchParams } from "react-router";
 import type { Handover } from "../../api/client";
 import { useHandover } from "../../api/session";
+import { Num, Worded } from "../../said/Worded";
+import { t } from "../../said/words";
 import { MadeUp } from "../../ui/MadeUp";
 import { Mark } from "../../ui/Mark";
 import { Said, Waiting } from "../../ui/Said";
@@ -22,7 +24,7 @@ export default function CustomerPage() {
 			</main>
 		);
 	}
-	if (!handover.data) return <Waiting what="the page" />;
+	if (!handover.data) return <Waiting what={t("label-the-page")} />;
 	const { agreed: latest, earlier } = handover.data;
 	const wanted = Number(search.get("edition"));
 	const agreed = [latest, ...earlier].find((each) => each?.edition === wanted) ?? latest;
@@ -30,19 +32,19 @@ export default function CustomerPage() {
 		<main className="mx-auto min-h-dvh max-w-3xl bg-base-100 px-6 py-8 sm:px-10">
 			<div className="no-print mb-6 flex gap-2">
 				<Link className="btn h-11" to={`/sessions/${id}/handover`}>
-					Back
+					{t("label-back")}
 				</Link>
 				<button type="button" className="btn h-11" onClick={() => window.print()}>
-					Print
+					{t("label-print")}
 				</button>
 			</div>
 			{agreed ? (
 				<>
 					{latest && agreed.edition < latest.edition && (
 						<p className="hole-text mb-4 font-semibold">
-							This edition was corrected.{" "}
+							{t("handover-edition-corrected")}{" "}
 							<Link className="underline" to={`/sessions/${id}/page`}>
-								Read edition {latest.edition}
+								{t("handover-read-edition", { edition: latest.edition })}
 							</Link>
 						</p>
 					)}
@@ -52,7 +54,7 @@ export default function CustomerPage() {
 					</div>
 				</>
 			) : (
-				<p>Nothing is agreed yet. The page is made when the recommendation is.</p>
+				<p>{t("handover-nothing-agreed-yet-page-made")}</p>
 			)}
 		</main>
 	);
@@ -77,42 +79,52 @@ function Page({ handover, agreed }: { handover: Handover; agreed: NonNullable<Ha
 			<section>
 				<h2 className="mb-1 text-xl">
 					{agreed.decision === "buy"
-						? `Your new ${fresh.length > 1 ? "clubs" : "club"}: ${choice.name}`
+						? t("handover-your-new", {
+								which: fresh.length > 1 ? t("label-clubs") : t("label-club-2"),
+								name: choice.name,
+							})
 						: agreed.decision === "keep"
-							? "Keep the bag you have"
+							? t("handover-keep-bag-you-have")
 							: choice.name}
 				</h2>
 				{fresh.map((club) => (
 					<p key={club.id} className="text-lg">
-						{fresh.length > 1 ? `The ${club.name}` : "It"} flies{" "}
-						<span className="num">{asFar(club.carry_m)}</span> {unitName("far")} through the air and stops at
-						about <span className="num">{asFar(club.total_m)}</span>.
+						<Worded
+							id="handover-flies-and-stops"
+							values={{
+								which: fresh.length > 1 ? t("handover-the", { name: club.name }) : t("label-it"),
+								unit: unitName("far"),
+							}}
+							drawn={{ carry: <Num>{asFar(club.carry_m)}</Num>, total: <Num>{asFar(club.total_m)}</Num> }}
+						/>
 					</p>
 				))}
 				{choice.swap && (
 					<p>
-						Carry one of two: the {choice.swap.away} on {choice.swap.course}, the {choice.swap.home}{" "}
-						everywhere else. Together they take one place of your bag.
+						{t("handover-carry-one-two-everywhere-else", {
+							away: choice.swap.away,
+							course: choice.swap.course,
+							home: choice.swap.home,
+						})}
 					</p>
 				)}
 				{agreed.decision === "buy" && choice.dropped.length > 0 && (
-					<p>Leave these at home: {choice.dropped.join(", ")}.</p>
+					<p>{t("handover-leave-these-home", { list: choice.dropped.join(", ") })}</p>
 				)}
 				<p className="mt-1">{agreed.reasons}</p>
 			</section>
 			<section>
-				<h2 className="mb-2 text-xl">Your distances</h2>
-				<p className="quiet mb-2 text-sm">
-					Each block is a club, from where the ball lands to where it stops. Hatched: a distance no club
-					covers.
-				</p>
+				<h2 className="mb-2 text-xl">{t("handover-your-distances")}</h2>
+				<p className="quiet mb-2 text-sm">{t("handover-each-block-club-from-where")}</p>
 				<BeforeAfter before={agreed.before} after={choice.after} rule={handover.rule_words} />
 			</section>
 			<Distances choice={choice} />
 			<BuildSheets clubs={choice.clubs} />
 			<LostList lost={choice.lost} />
 			<footer className="space-y-1 border-t border-base-300 pt-3 text-sm">
-				{agreed.next_check && <p>Come back for a check around {longDate(agreed.next_check)}.</p>}
+				{agreed.next_check && (
+					<p>{t("handover-come-back-for-check-around", { nextCheck: longDate(agreed.next_check) })}</p>
+				)}
 				{handover.cautions.map((line) => (
 					<p key={line} className="quiet">
 						{line}

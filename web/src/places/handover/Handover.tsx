@@ -14,6 +14,7 @@ import {
 import { settled } from "../../api/outbox";
 import { change, type Picks, useDraft, useHandover } from "../../api/session";
 import { CarryMap, type CarryMapProps, mapSpan } from "../../instruments/carry-map/CarryMap";
+import { t } from "../../said/words";
 import { Claims } from "../../session/Claims";
 import { sideProps } from "../../session/maps";
 import type { PlaceProps } from "../../session/place";
@@ -33,7 +34,7 @@ export function Handover({ session, act }: PlaceProps) {
 			</div>
 		);
 	}
-	if (!handover.data) return <Waiting what="the handover" />;
+	if (!handover.data) return <Waiting what={t("handover-the-handover")} />;
 	return <Decision session={session} handover={handover.data} act={act} />;
 }
 
@@ -45,7 +46,7 @@ function Decision({
 	const [correcting, setCorrecting] = useState(false);
 	const { agreed } = handover;
 	if (!agreed && session.status === "erased")
-		return <p className="p-5">Nothing was agreed before this customer was erased.</p>;
+		return <p className="p-5">{t("handover-nothing-agreed-before-customer-erased")}</p>;
 	if (!agreed) return <Deciding session={session} handover={handover} act={act} />;
 	if (correcting)
 		return (
@@ -70,12 +71,12 @@ export function BeforeAfter({
 	after: HandoverAnswer["before"];
 	rule: string;
 }) {
-	const left = sideProps(before, "Bag before", rule);
-	const right = sideProps(after, "Bag after", rule);
+	const left = sideProps(before, t("handover-bag-before"), rule);
+	const right = sideProps(after, t("handover-bag-after"), rule);
 	const span = mapSpan({ clubs: [...left.clubs, ...right.clubs], rings: [], windows: [] });
 	const pair: [string, CarryMapProps, string][] = [
-		["Before", left, before.headline],
-		["After", right, after.headline],
+		[t("handover-before"), left, before.headline],
+		[t("handover-after"), right, after.headline],
 	];
 	return (
 		<div className="grid gap-5 sm:grid-cols-2">
@@ -141,8 +142,7 @@ function Deciding({
 	);
 	const agree = useMutation({
 		mutationFn: async () => {
-			if (!(await settled()))
-				throw new Problem("Changes of this session wait for the line. Agree when they are saved.", 0, null);
+			if (!(await settled())) throw new Problem(t("handover-changes-session-wait-for-line"), 0, null);
 			return got(
 				client.POST("/api/sessions/{session_id}/handover", {
 					params: { path: { session_id: session.id } },
@@ -174,13 +174,15 @@ function Deciding({
 			<aside className="space-y-4 border-l border-base-300 bg-base-100 p-5">
 				<h2 className="text-lg">
 					{corrects
-						? "Correct what was agreed"
+						? t("handover-correct-what-agreed")
 						: most > 1
-							? `Recommend, up to ${most} clubs`
-							: "Recommend for this slot"}
+							? t("handover-recommend-up-clubs", { most })
+							: t("handover-recommend-for-slot")}
 				</h2>
 				<p className="quiet text-sm">
-					{corrects ? `Edition ${corrects.edition} stays readable beside this one.` : handover.suggestion}
+					{corrects
+						? t("handover-edition-stays-readable-beside-one", { edition: corrects.edition })
+						: handover.suggestion}
 				</p>
 				<PlanChoices handover={handover} picks={picks} suggested={suggested} onPick={setPicked} />
 				<BuildPicker
@@ -192,14 +194,14 @@ function Deciding({
 				/>
 				{choice.swap && (
 					<p className="text-[15px]">
-						One place of the bag: <strong>{choice.swap.away}</strong> on {choice.swap.course},{" "}
-						<strong>{choice.swap.home}</strong> elsewhere.
+						{t("handover-one-place-bag")} <strong>{choice.swap.away}</strong>{" "}
+						{t("handover-on", { course: choice.swap.course })} <strong>{choice.swap.home}</strong>{" "}
+						{t("handover-elsewhere")}
 					</p>
 				)}
 				{choice.over > 0 && (
 					<p className="hole-text text-sm font-semibold">
-						{choice.after.club_count} clubs: {choice.over} too many. Leave{" "}
-						{choice.over === 1 ? "one" : choice.over} out.
+						{t("handover-one-out", { clubCount: choice.after.club_count, over: choice.over })}
 					</p>
 				)}
 				{choice.clubs.map(
@@ -213,11 +215,11 @@ function Deciding({
 				)}
 				{choice.clubs.length > 1 && choice.price && (
 					<p className="flex justify-between font-semibold">
-						Together <span className="num">{money(choice.price)}</span>
+						{t("handover-together")} <span className="num">{money(choice.price)}</span>
 					</p>
 				)}
 				<label className="block">
-					<span className="quiet text-sm">Reasons</span>
+					<span className="quiet text-sm">{t("handover-reasons")}</span>
 					<textarea
 						className="textarea field-sizing-content min-h-24 w-full"
 						value={reasons}
@@ -227,7 +229,7 @@ function Deciding({
 				{lost.map((each) => (
 					<label key={each.letter} className="block">
 						<span className="quiet text-sm">
-							Why {each.letter} {each.name} lost
+							{t("handover-why-lost", { letter: each.letter, name: each.name })}
 						</span>
 						<textarea
 							className="textarea field-sizing-content min-h-14 w-full"
@@ -239,7 +241,7 @@ function Deciding({
 					</label>
 				))}
 				<label className="block">
-					<span className="quiet text-sm">Next check</span>
+					<span className="quiet text-sm">{t("handover-next-check")}</span>
 					<input
 						type="date"
 						className="input h-11 w-full"
@@ -249,7 +251,7 @@ function Deciding({
 				</label>
 				{corrects && (
 					<label className="block">
-						<span className="quiet text-sm">Why it is corrected</span>
+						<span className="quiet text-sm">{t("handover-why-corrected")}</span>
 						<textarea
 							className="textarea field-sizing-content min-h-14 w-full"
 							value={correction}
@@ -264,14 +266,14 @@ function Deciding({
 					disabled={agree.isPending || open || (!asSuggested && !found.isSuccess) || found.isPlaceholderData}
 					onClick={() => agree.mutate()}
 				>
-					{corrects ? `Agree edition ${corrects.edition + 1}` : "Agree"}
+					{corrects ? t("handover-agree-edition", { edition: corrects.edition + 1 }) : t("handover-agree")}
 				</button>
 				{corrects ? (
 					<button type="button" className="btn h-11 w-full" onClick={onDone}>
-						Leave it as agreed
+						{t("handover-leave-as-agreed")}
 					</button>
 				) : (
-					<p className="quiet text-sm">Once agreed, the session does not change any more.</p>
+					<p className="quiet text-sm">{t("handover-once-agreed-session-does-not")}</p>
 				)}
 				{!corrects && <NotHere session={session} act={act} />}
 			</aside>
@@ -291,7 +293,7 @@ function NotHere({ session, act }: Pick<PlaceProps, "session" | "act">) {
 			}}
 		>
 			<label className="block">
-				<span className="quiet text-sm">A contender that is not here yet</span>
+				<span className="quiet text-sm">{t("handover-contender-not-here-yet")}</span>
 				<span className="flex gap-2">
 					<input
 						className="input h-11 min-w-0 flex-1"
@@ -300,7 +302,7 @@ function NotHere({ session, act }: Pick<PlaceProps, "session" | "act">) {
 						onChange={(event) => setName(event.target.value)}
 					/>
 					<button type="submit" className="btn h-11" disabled={name.trim() === session.awaited}>
-						{session.awaited && !name.trim() ? "Do not wait" : "Stay open"}
+						{session.awaited && !name.trim() ? t("handover-do-not-wait") : t("handover-stay-open")}
 					</button>
 				</span>
 			</label>
@@ -318,7 +320,7 @@ export function BuildSheets({ clubs }: { clubs: Tested[] }) {
 			{clubs.filter(isWritten).map((club) => (
 				<section key={club.build}>
 					<h3 className="mb-1 flex items-center gap-2 text-lg">
-						Build sheet <Letter letter={club.letter} size={20} />
+						{t("handover-build-sheet")} <Letter letter={club.letter} size={20} />
 					</h3>
 					<dl className="grid grid-cols-[10rem_1fr] gap-y-0.5">
 						{club.sheet.map((line) => (
@@ -357,7 +359,7 @@ function Agreed({
 			</section>
 			<aside className="space-y-4 border-l border-base-300 bg-base-100 p-5">
 				<p className="quiet text-sm">
-					✓ Agreed {longDay(agreed.agreed_at)} by {agreed.agreed_by}
+					{t("handover-agreed-by", { agreedAt: longDay(agreed.agreed_at), agreedBy: agreed.agreed_by })}
 				</p>
 				<EditionWords edition={agreed} />
 				<Named choice={agreed.choice} />
@@ -365,16 +367,16 @@ function Agreed({
 				<LostList lost={agreed.choice.lost} />
 				{agreed.next_check && (
 					<p>
-						<span className="quiet">Next check</span> {longDay(agreed.next_check)}
+						<span className="quiet">{t("handover-next-check")}</span> {longDay(agreed.next_check)}
 					</p>
 				)}
 				<Link className="btn btn-primary h-12 w-full" to={`/sessions/${session.id}/page`}>
-					Page for the customer
+					{t("handover-page-for-customer")}
 				</Link>
 				<Editions id={session.id} earlier={handover.earlier} />
 				{session.status !== "erased" && (
 					<button type="button" className="min-h-11 cursor-pointer text-sm underline" onClick={onCorrect}>
-						Correct it in a new edition
+						{t("handover-correct-new-edition")}
 					</button>
 				)}
 			</aside>
@@ -387,8 +389,12 @@ export function EditionWords({ edition }: { edition: AgreedEdition }) {
 	if (edition.edition === 1) return null;
 	return (
 		<p className="border-l-4 py-1 pl-3 text-sm" style={{ borderColor: "var(--window-line)" }}>
-			Edition {edition.edition}, corrected {longDay(edition.agreed_at)} by {edition.agreed_by}:{" "}
-			{edition.correction}
+			{t("handover-edition-corrected-by", {
+				edition: edition.edition,
+				agreedAt: longDay(edition.agreed_at),
+				agreedBy: edition.agreed_by,
+				correction: edition.correction,
+			})}
 		</p>
 	);
 }
@@ -397,8 +403,8 @@ export function EditionWords({ edition }: { edition: AgreedEdition }) {
 export function Editions({ id, earlier }: { id: number; earlier: AgreedEdition[] }) {
 	if (earlier.length === 0) return null;
 	return (
-		<nav aria-label="Earlier editions" className="text-sm">
-			<h3 className="quiet font-normal">Earlier editions</h3>
+		<nav aria-label={t("handover-earlier-editions")} className="text-sm">
+			<h3 className="quiet font-normal">{t("handover-earlier-editions")}</h3>
 			<ul>
 				{earlier.map((each) => (
 					<li key={each.edition}>
@@ -406,7 +412,12 @@ export function Editions({ id, earlier }: { id: number; earlier: AgreedEdition[]
 							className="inline-block min-h-9 py-1.5 underline"
 							to={`/sessions/${id}/page?edition=${each.edition}`}
 						>
-							Edition {each.edition}, {longDay(each.agreed_at)}, {each.agreed_by}: {each.choice.name}
+							{t("handover-edition", {
+								edition: each.edition,
+								agreedAt: longDay(each.agreed_at),
+								agreedBy: each.agreed_by,
+								name: each.choice.name,
+							})}
 						</Link>
 					</li>
 				))}
@@ -425,7 +436,9 @@ function Named({ choice }: { choice: Choice }) {
 					{club.name}
 				</h2>
 			))}
-			{choice.dropped.length > 0 && <p className="quiet">Left out: {choice.dropped.join(", ")}</p>}
+			{choice.dropped.length > 0 && (
+				<p className="quiet">{t("label-left-out", { list: choice.dropped.join(", ") })}</p>
+			)}
 		</div>
 	);
 }
@@ -434,7 +447,7 @@ export function LostList({ lost }: { lost: Choice["lost"] }) {
 	if (lost.length === 0) return null;
 	return (
 		<section>
-			<h3 className="mb-1">Why the others lost</h3>
+			<h3 className="mb-1">{t("handover-why-others-lost")}</h3>
 			<ul className="space-y-2">
 				{lost.map((each) => (
 					<li key={each.letter} className="flex gap-2 text-[15px]">

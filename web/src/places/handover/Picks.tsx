@@ -1,6 +1,7 @@
 /** What may be recommended: the plans kept on the Bag, the builds that were hit, the own clubs that leave. */
 import type { Handover, Session, Tested } from "../../api/client";
 import type { Picks } from "../../api/session";
+import { t } from "../../said/words";
 import { ownOf } from "../../session/select";
 import { Letter } from "../../ui/Letter";
 import { useMoney } from "../../ui/money";
@@ -22,7 +23,7 @@ export function PlanChoices({
 }) {
 	if (handover.plans.length === 0) return null;
 	// Two plans may have one name; their place tells them apart.
-	const all = [{ name: "Suggested", ...suggested, unhit: [] as string[] }, ...handover.plans].map(
+	const all = [{ name: t("handover-suggested"), ...suggested, unhit: [] as string[] }, ...handover.plans].map(
 		(plan, place) => ({ ...plan, place }),
 	);
 	return (
@@ -47,7 +48,7 @@ export function PlanChoices({
 				.filter((plan) => plan.unhit.length > 0)
 				.map((plan) => (
 					<p key={plan.place} className="quiet mt-1 text-sm">
-						{plan.name} also wants {plan.unhit.join(" and ")}, not hit enough yet.
+						{t("handover-also-wants-not-hit-enough", { name: plan.name, list: plan.unhit.join(" and ") })}
 					</p>
 				))}
 		</div>
@@ -97,14 +98,14 @@ export function BuildPicker({
 						type="radio"
 						checked={picks.builds.length === 0}
 						onChange={() => onPick({ ...picks, builds: [] })}
-						name={picks.dropped.length ? "Nothing new" : "Keep what is there"}
-						headline={picks.dropped.length ? "Only leave out" : "Keep"}
+						name={picks.dropped.length ? t("handover-nothing-new") : t("handover-keep-what-there")}
+						headline={picks.dropped.length ? t("handover-only-leave-out") : t("label-keep")}
 					/>
 				</li>
 			</ul>
 			<div className="flex flex-wrap items-center gap-2">
 				<label className="flex items-center gap-2 text-sm">
-					<span className="quiet">Leave out</span>
+					<span className="quiet">{t("label-leave-out-2")}</span>
 					<select
 						className="select h-10 w-36"
 						value=""
@@ -112,7 +113,7 @@ export function BuildPicker({
 							onPick({ ...picks, dropped: [...picks.dropped, Number(event.target.value)] })
 						}
 					>
-						<option value="">{picks.dropped.length ? "another club" : "no club"}</option>
+						<option value="">{picks.dropped.length ? t("label-another-club") : t("handover-no-club")}</option>
 						{own
 							.filter((build) => !picks.dropped.includes(build.id))
 							.map((build) => (
@@ -129,7 +130,7 @@ export function BuildPicker({
 							key={build.id}
 							type="button"
 							className="btn btn-sm h-10 border-base-300 bg-base-100"
-							aria-label={`Keep the ${build.name} after all`}
+							aria-label={t("handover-keep-after-all", { name: build.name })}
 							onClick={() => onPick({ ...picks, dropped: picks.dropped.filter((each) => each !== build.id) })}
 						>
 							<s>{build.name}</s> ×

@@ -1,13 +1,14 @@
 /** The bays of a new shop and what reads their shots. */
 import type { ShopSettings } from "../../api/client";
+import { t } from "../../said/words";
 
 type BayRow = ShopSettings["bays"][number];
 export type NewBay = Pick<BayRow, "name" | "indoor" | "models_flight" | "shots_by">;
 
 export const SHOTS_BY: Record<BayRow["shots_by"], { name: string; means: string }> = {
-	feed: { name: "It sends them", means: "Its program delivers each shot here as it is hit." },
-	file: { name: "It writes a file", means: "Exported after a club or a session, and imported here." },
-	typed: { name: "Read off its screen", means: "Typed on a number pad, two or three touches a ball." },
+	feed: { name: t("opening-sends-them"), means: t("opening-its-program-delivers-each-shot") },
+	file: { name: t("opening-writes-file"), means: t("opening-exported-after-club-or-session") },
+	typed: { name: t("opening-read-off-its-screen"), means: t("opening-typed-number-pad-two-or") },
 };
 
 export function FirstBays({ bays, onChange }: { bays: NewBay[]; onChange: (bays: NewBay[]) => void }) {
@@ -18,10 +19,10 @@ export function FirstBays({ bays, onChange }: { bays: NewBay[]; onChange: (bays:
 			{bays.map((bay, at) => (
 				// biome-ignore lint/suspicious/noArrayIndexKey: a bay is its place in the list until it has a name
 				<fieldset key={at} className="space-y-3 bg-base-100 p-4">
-					<legend className="sr-only">Bay {at + 1}</legend>
+					<legend className="sr-only">{t("opening-bay", { at: at + 1 })}</legend>
 					<div className="flex flex-wrap items-end gap-3">
 						<label className="min-w-40 flex-1">
-							<span className="quiet block text-sm">Called</span>
+							<span className="quiet block text-sm">{t("opening-called")}</span>
 							<input
 								className="input h-11 w-full font-semibold"
 								required
@@ -32,15 +33,15 @@ export function FirstBays({ bays, onChange }: { bays: NewBay[]; onChange: (bays:
 						</label>
 						<select
 							className="select h-11 w-44"
-							aria-label={`Where ${bay.name} is`}
+							aria-label={t("opening-where-is", { name: bay.name })}
 							value={bay.indoor ? "in" : "out"}
 							// What is usual there, until it is said otherwise.
 							onChange={({ target }) =>
 								change(at, { indoor: target.value === "in", models_flight: target.value === "in" })
 							}
 						>
-							<option value="in">indoor, mat</option>
-							<option value="out">outdoor, grass tee</option>
+							<option value="in">{t("label-indoor-mat")}</option>
+							<option value="out">{t("label-outdoor-grass-tee")}</option>
 						</select>
 						{bays.length > 1 && (
 							<button
@@ -48,15 +49,15 @@ export function FirstBays({ bays, onChange }: { bays: NewBay[]; onChange: (bays:
 								className="btn h-11"
 								onClick={() => onChange(bays.filter((_, index) => index !== at))}
 							>
-								Leave it out
+								{t("label-leave-out")}
 							</button>
 						)}
 					</div>
-					<p className="quiet text-sm">How its shots come in</p>
+					<p className="quiet text-sm">{t("opening-how-its-shots-come")}</p>
 					<div
 						className="grid gap-2 sm:grid-cols-3"
 						role="radiogroup"
-						aria-label={`How shots of ${bay.name} come in`}
+						aria-label={t("label-how-shots-come", { name: bay.name })}
 					>
 						{Object.entries(SHOTS_BY).map(([key, words]) => (
 							<label
@@ -85,11 +86,8 @@ export function FirstBays({ bays, onChange }: { bays: NewBay[]; onChange: (bays:
 							onChange={(event) => change(at, { models_flight: event.target.checked })}
 						/>
 						<span>
-							Its monitor sees impact only
-							<span className="quiet block text-sm">
-								Then carry, height and roll are its own model, and count as that. One that follows the ball
-								measures them.
-							</span>
+							{t("opening-its-monitor-sees-impact-only")}
+							<span className="quiet block text-sm">{t("opening-then-carry-height-roll-its")}</span>
 						</span>
 					</label>
 				</fieldset>
@@ -100,11 +98,16 @@ export function FirstBays({ bays, onChange }: { bays: NewBay[]; onChange: (bays:
 				onClick={() =>
 					onChange([
 						...bays,
-						{ name: `Bay ${bays.length + 1}`, indoor: true, models_flight: true, shots_by: "feed" },
+						{
+							name: t("opening-bay-2", { bays: bays.length + 1 }),
+							indoor: true,
+							models_flight: true,
+							shots_by: "feed",
+						},
 					])
 				}
 			>
-				One more bay
+				{t("label-one-more-bay")}
 			</button>
 		</div>
 	);

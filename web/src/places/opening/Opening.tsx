@@ -5,6 +5,7 @@ import { type ReactNode, useState } from "react";
 import { Link, Navigate, useNavigate } from "react-router";
 import { client, type Firmness, got, type Me, Problem } from "../../api/client";
 import { forgetOnDevice } from "../../api/onDevice";
+import { t } from "../../said/words";
 import { Currency } from "../../ui/Currency";
 import { forgetDrafts, useDrafted } from "../../ui/draft";
 import { Mark } from "../../ui/Mark";
@@ -14,11 +15,11 @@ import { FirstBays, type NewBay } from "./FirstBays";
 
 const FORM = "opening";
 const GROUND: { id: Firmness; name: string; means: string }[] = [
-	{ id: "soft", name: "Soft", means: "Balls stop near where they land." },
-	{ id: "medium", name: "Medium", means: "Balls run out as on a usual fairway." },
-	{ id: "firm", name: "Firm", means: "Balls run far: a long shot has to land short." },
+	{ id: "soft", name: t("label-soft"), means: t("opening-balls-stop-near-where-they") },
+	{ id: "medium", name: t("label-medium"), means: t("opening-balls-run-out-as-usual") },
+	{ id: "firm", name: t("label-firm"), means: t("opening-balls-run-far-long-shot") },
 ];
-const STEPS = ["Shop", "You", "Ground", "Bays", "Rack"] as const;
+const STEPS = [t("label-shop"), t("label-you"), t("label-ground"), t("label-bays"), t("label-rack")] as const;
 /** Where a problem is put right. */
 const STEP_OF: Record<string, number> = {
 	name: 0,
@@ -49,7 +50,7 @@ export default function Opening({ me }: { me: Me }) {
 	const [password, setPassword] = useState(""); // nowhere but here
 	const [ground, setGround] = useDrafted<Firmness>(FORM, "ground", "medium");
 	const [bays, setBays] = useDrafted<NewBay[]>(FORM, "bays", [
-		{ name: "Bay 1", indoor: true, models_flight: true, shots_by: "feed" },
+		{ name: t("opening-bay-1"), indoor: true, models_flight: true, shots_by: "feed" },
 	]);
 	const open = useMutation({
 		mutationFn: () =>
@@ -75,20 +76,17 @@ export default function Opening({ me }: { me: Me }) {
 	if (opening.data && !opening.data.possible && step < 4)
 		return (
 			<Around>
-				<p className="text-lg">The shop of this installation is open already.</p>
+				<p className="text-lg">{t("opening-shop-installation-open-already")}</p>
 				<Link to="/" className="btn btn-primary h-12">
-					To the sign-in
+					{t("opening-to-the-sign-in")}
 				</Link>
 			</Around>
 		);
 	if (opening.data && !opening.data.allowed && !code && step < 4)
 		return (
 			<Around>
-				<p className="text-lg">
-					Open this page with the address that the start command shows. It holds a code, so that nobody else
-					opens your shop.
-				</p>
-				<p className="num quiet">./hemicycle start --own</p>
+				<p className="text-lg">{t("opening-open-page-with-address-start")}</p>
+				<p className="num quiet">{t("opening-hemicycle-start-own")}</p>
 			</Around>
 		);
 	const onwards = () => (step === 3 ? open.mutate() : setStep(step + 1));
@@ -105,24 +103,29 @@ export default function Opening({ me }: { me: Me }) {
 				>
 					{step === 0 && (
 						<>
-							<Field label="What your shop is called. It stands on customers’ papers">
+							<Field label={t("opening-what-your-shop-called-stands")}>
 								<Text value={name} onChange={setName} first required most={80} />
 							</Field>
-							<Field label="Where it is">
+							<Field label={t("label-where-it-is")}>
 								<Text value={city} onChange={setCity} most={80} />
 							</Field>
-							<Currency label="Currency of your prices" value={currency} onChange={setCurrency} large />
+							<Currency
+								label={t("opening-currency-your-prices")}
+								value={currency}
+								onChange={setCurrency}
+								large
+							/>
 						</>
 					)}
 					{step === 1 && (
 						<>
-							<Field label="Your name, as customers read it">
+							<Field label={t("opening-your-name-as-customers-read")}>
 								<Text value={owner} onChange={setOwner} first required most={100} />
 							</Field>
-							<Field label="Sign in as, one word">
+							<Field label={t("opening-sign-as-one-word")}>
 								<Text value={username} onChange={setUsername} required most={100} complete="username" />
 							</Field>
-							<Field label="Password, ten characters at least">
+							<Field label={t("opening-password-ten-characters-least")}>
 								<input
 									type="password"
 									className="input h-12 w-full text-lg"
@@ -134,14 +137,13 @@ export default function Opening({ me }: { me: Me }) {
 								/>
 							</Field>
 							<p className="quiet text-sm">
-								Nobody can read it back. If it is lost, ./hemicycle password {username || "NAME"} gives a new
-								one.
+								{t("opening-nobody-can-read-back-if", { username: username || t("opening-name") })}
 							</p>
 						</>
 					)}
 					{step === 2 && (
 						<fieldset className="space-y-2">
-							<legend className="mb-2 text-lg">What your customers mostly play on</legend>
+							<legend className="mb-2 text-lg">{t("opening-what-your-customers-mostly-play")}</legend>
 							{GROUND.map((each) => (
 								<label
 									key={each.id}
@@ -160,7 +162,7 @@ export default function Opening({ me }: { me: Me }) {
 									</span>
 								</label>
 							))}
-							<p className="quiet text-sm">A new customer’s brief begins here; each may say otherwise.</p>
+							<p className="quiet text-sm">{t("opening-new-customers-brief-begins-here")}</p>
 						</fieldset>
 					)}
 					{step === 3 && <FirstBays bays={bays} onChange={setBays} />}
@@ -172,16 +174,16 @@ export default function Opening({ me }: { me: Me }) {
 								className="btn h-12 border-base-300 bg-base-100"
 								onClick={() => setStep(step - 1)}
 							>
-								Back
+								{t("label-back")}
 							</button>
 						)}
 						<button type="submit" className="btn btn-primary h-12 flex-1 text-lg" disabled={open.isPending}>
-							{step === 3 ? "Open the shop" : "Next"}
+							{step === 3 ? t("opening-open-shop") : t("label-next")}
 						</button>
 					</div>
 				</form>
 			) : (
-				<StartRack onDone={() => void navigate("/")} done="To the desk" />
+				<StartRack onDone={() => void navigate("/")} done={t("label-to-the-desk")} />
 			)}
 		</Around>
 	);
@@ -192,10 +194,10 @@ function Around({ at, children }: { at?: number; children: ReactNode }) {
 		<main className="mx-auto max-w-2xl space-y-6 px-6 py-8">
 			<header className="flex items-center gap-3">
 				<Mark />
-				<h1 className="text-2xl">Open your own shop</h1>
+				<h1 className="text-2xl">{t("label-open-your-own-shop")}</h1>
 			</header>
 			{at !== undefined && (
-				<ol className="flex flex-wrap gap-1.5" aria-label="Steps">
+				<ol className="flex flex-wrap gap-1.5" aria-label={t("label-steps")}>
 					{STEPS.map((each, index) => (
 						<li
 							key={each}

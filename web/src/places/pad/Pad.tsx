@@ -5,7 +5,9 @@ import { useEffect } from "react";
 import { Link, useParams } from "react-router";
 import { client, got, type Me } from "../../api/client";
 import type { components } from "../../api/schema";
+import { termOf } from "../../api/words";
 import { SavedLine } from "../../app/SavedLine";
+import { t } from "../../said/words";
 import { letterColour } from "../../ui/Letter";
 import { Mark } from "../../ui/Mark";
 import { Said, Waiting } from "../../ui/Said";
@@ -43,11 +45,11 @@ export default function Pad({ me }: { me: Me }) {
 			<main className="space-y-4 p-6">
 				<Said error={pad.error} />
 				<Link to="/" className="btn">
-					To the desk
+					{t("label-to-the-desk")}
 				</Link>
 			</main>
 		) : (
-			<Waiting what="the pad" />
+			<Waiting what={t("label-the-pad")} />
 		);
 	const { clubs, shots, status, customer, bay_name } = pad.data;
 	const club = clubs.find((each) => each.id === inHand);
@@ -65,7 +67,11 @@ export default function Pad({ me }: { me: Me }) {
 	return (
 		<div className="mx-auto min-h-dvh max-w-4xl bg-base-100 px-4 pb-8">
 			<header className="flex items-center gap-3 py-3">
-				<Link to={me.role === "assistant" ? "/" : `/sessions/${id}/bay`} aria-label="Back" className="py-2">
+				<Link
+					to={me.role === "assistant" ? "/" : `/sessions/${id}/bay`}
+					aria-label={t("label-back")}
+					className="py-2"
+				>
 					<Mark />
 				</Link>
 				<h1 className="min-w-0 flex-1 truncate text-lg">
@@ -78,11 +84,11 @@ export default function Pad({ me }: { me: Me }) {
 					disabled={closed}
 					onClick={() => change.mutate(() => got(client.DELETE("/api/sessions/{session_id}/pad", path)))}
 				>
-					Undo
+					{t("label-undo")}
 				</button>
 			</header>
 			<main className="grid grid-cols-[minmax(0,1fr)] gap-4 md:grid-cols-[14rem_1fr] md:gap-6">
-				<section aria-label="Clubs to hand">
+				<section aria-label={t("pad-clubs-hand")}>
 					<ul className="flex gap-1.5 overflow-x-auto pb-1 md:grid md:grid-cols-1">
 						{inOrder.map((each) => (
 							<li key={each.id} className="w-32 shrink-0 md:w-auto">
@@ -106,9 +112,9 @@ export default function Pad({ me }: { me: Me }) {
 					</ul>
 				</section>
 				<section className="space-y-4">
-					{closed && <p className="text-lg">This session is closed. It takes nothing in.</p>}
+					{closed && <p className="text-lg">{t("pad-session-closed-takes-nothing")}</p>}
 					{!closed && !club && (
-						<p className="quiet py-8 text-center text-xl">Hand a club, then type its shots.</p>
+						<p className="quiet py-8 text-center text-xl">{t("pad-hand-club-then-type-its")}</p>
 					)}
 					{!closed && club && (
 						<>
@@ -124,13 +130,13 @@ export default function Pad({ me }: { me: Me }) {
 						</>
 					)}
 					<Said error={change.error} />
-					<ul aria-label="Shots of this club" className="divide-y divide-base-300 border-y border-base-300">
+					<ul aria-label={t("pad-shots-club")} className="divide-y divide-base-300 border-y border-base-300">
 						{[...shots].reverse().map((shot) => (
 							<li key={shot.id} className="flex flex-wrap items-center gap-2 py-1.5">
 								<span className={`num w-16 text-xl ${shot.aside ? "quiet line-through" : "font-semibold"}`}>
 									{carryOf(shot)}
 								</span>
-								<span className="quiet w-14 text-sm">{shot.typed ? "typed" : "feed"}</span>
+								<span className="quiet w-14 text-sm">{shot.typed ? t("label-typed") : t("pad-feed")}</span>
 								{STRIKES.map((strike) => (
 									<button
 										key={strike}
@@ -140,7 +146,7 @@ export default function Pad({ me }: { me: Me }) {
 										className={`btn btn-sm h-11 ${shot.strike === strike ? "btn-primary" : "border-base-300 bg-base-100"}`}
 										onClick={() => say(shot, { strike: shot.strike === strike ? null : strike })}
 									>
-										{strike}
+										{termOf("strike", strike)}
 									</button>
 								))}
 								<button
@@ -150,7 +156,7 @@ export default function Pad({ me }: { me: Me }) {
 									className="btn btn-sm ml-auto h-11"
 									onClick={() => say(shot, { aside: !shot.aside })}
 								>
-									{shot.aside ? "Bring back" : "Set aside"}
+									{shot.aside ? t("label-bring-back") : t("label-set-aside-2")}
 								</button>
 							</li>
 						))}
@@ -186,7 +192,7 @@ function Hand({
 				{club.name}
 			</span>
 			<span className="quiet block text-sm">
-				{club.kept ? `${club.kept} kept` : "no shot"}
+				{club.kept ? t("pad-kept", { kept: club.kept }) : t("pad-no-shot")}
 				{club.carry_m === null ? "" : `, ${asFar(club.carry_m as Metres)}`}
 			</span>
 		</button>

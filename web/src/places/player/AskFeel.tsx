@@ -1,5 +1,6 @@
 /** What a club felt like, asked before its numbers: marks of 1 to 5, each to be skipped, and a word of veto. */
 import { VOCABULARY } from "../../api/vocabulary";
+import { t } from "../../said/words";
 import { useDrafted } from "../../ui/draft";
 import { Letter } from "../../ui/Letter";
 import { Said } from "../../ui/Said";
@@ -41,8 +42,8 @@ export function AskFeel({ build, letter, before = {}, sending, waiting, error, o
 			}}
 		>
 			<h1 className="flex flex-wrap items-center gap-4 text-3xl">
-				<Letter letter={letter} size={56} /> How was it?
-				<span className="quiet text-xl font-normal">1 poor, 5 very good. Skip what you like.</span>
+				<Letter letter={letter} size={56} /> {t("player-how-was-it")}
+				<span className="quiet text-xl font-normal">{t("player-1-poor-5-very-good")}</span>
 			</h1>
 			{ASKED.map((asked) => (
 				<fieldset key={asked} className="flex flex-wrap items-center gap-x-4 gap-y-1">
@@ -73,7 +74,7 @@ export function AskFeel({ build, letter, before = {}, sending, waiting, error, o
 			))}
 			{marks.trust === 1 && !veto && (
 				<p role="status" className="text-2xl font-semibold">
-					You would not trust it: is it one you will not play?
+					{t("player-you-would-not-trust-one")}
 				</p>
 			)}
 			<div className="flex flex-wrap items-center gap-3">
@@ -83,12 +84,12 @@ export function AskFeel({ build, letter, before = {}, sending, waiting, error, o
 					className={`btn h-16 px-5 text-xl ${veto ? "btn-primary" : "border-base-300 bg-base-100"}`}
 					onClick={() => setVeto(!veto)}
 				>
-					I will not play this one
+					{t("player-i-will-not-play-one")}
 				</button>
 				<input
 					className="input h-16 min-w-48 flex-1 text-xl"
-					aria-label="In a word"
-					placeholder="In a word"
+					aria-label={t("player-in-a-word")}
+					placeholder={t("player-in-a-word")}
 					maxLength={120}
 					autoComplete="off"
 					value={word}
@@ -96,7 +97,13 @@ export function AskFeel({ build, letter, before = {}, sending, waiting, error, o
 				/>
 			</div>
 			<button type="submit" className="btn btn-primary h-18 w-full text-2xl" disabled={sending}>
-				{sending ? (waiting ? "Not sent yet, trying again" : "Sending") : none ? "Skip all" : "Done"}
+				{sending
+					? waiting
+						? t("player-not-sent-yet-trying-again")
+						: t("player-sending")
+					: none
+						? t("player-skip-all")
+						: t("label-done")}
 			</button>
 			<Said error={error} />
 		</form>

@@ -8,6 +8,7 @@ import { type ReactNode, useLayoutEffect, useRef, useState } from "react";
 import { useLostLine } from "../../api/byCode";
 import { client, got, type PlayerView, Problem } from "../../api/client";
 import { PlayerFlight } from "../../instruments/player-flight/PlayerFlight";
+import { t } from "../../said/words";
 import { dropDraft } from "../../ui/draft";
 import { Letter } from "../../ui/Letter";
 import { Mark } from "../../ui/Mark";
@@ -50,7 +51,7 @@ export function Enter({ onCode, why = "" }: { onCode: (code: string) => void; wh
 				}}
 			>
 				<label className="block space-y-3 text-3xl">
-					<span className="block">Code on the fitter’s screen</span>
+					<span className="block">{t("player-code-fitters-screen")}</span>
 					<input
 						className="input h-20 w-full text-center text-5xl tracking-widest uppercase"
 						autoComplete="off"
@@ -65,7 +66,7 @@ export function Enter({ onCode, why = "" }: { onCode: (code: string) => void; wh
 					</p>
 				)}
 				<button type="submit" className="btn btn-primary h-16 w-full text-2xl">
-					Open
+					{t("player-open")}
 				</button>
 			</form>
 		</Frame>
@@ -79,9 +80,9 @@ export function Frame({ children, lost = false }: { children: ReactNode; lost?: 
 			<header className="flex items-center justify-between gap-3 px-5 py-3">
 				<Mark />
 				<span role="status" className="hole-text text-xl font-semibold">
-					{lost ? "Not live: the line is lost, trying again" : ""}
+					{lost ? t("player-not-live-line-lost-trying") : ""}
 				</span>
-				<button type="button" className="p-3" aria-label="Light or dark screen" onClick={turn}>
+				<button type="button" className="p-3" aria-label={t("label-light-or-dark-screen")} onClick={turn}>
 					<SunMoon size={22} />
 				</button>
 			</header>
@@ -111,7 +112,7 @@ function Opened({ code, onOther }: { code: string; onOther: (code: string) => vo
 	if (!data)
 		return (
 			<Frame lost={lost || error !== null}>
-				<p className="quiet m-auto text-3xl">Opening</p>
+				<p className="quiet m-auto text-3xl">{t("label-opening")}</p>
 			</Frame>
 		);
 	return (
@@ -143,7 +144,7 @@ function ClubOf({ view, size }: { view: PlayerView; size: number }) {
 	if (club.length === 1) return <Letter letter={club} size={size} />;
 	return (
 		<span className="block font-semibold" style={{ fontSize: `${size / 2.6}px`, lineHeight: 1.1 }}>
-			{club || "Your own club"}
+			{club || t("player-your-own-club")}
 		</span>
 	);
 }
@@ -154,7 +155,7 @@ function Blind({ view }: { view: PlayerView }) {
 	return (
 		<div className="m-auto text-center" data-testid="player-blind">
 			{view.club === "" ? (
-				<p className="text-5xl">The fitter hands you a club</p>
+				<p className="text-5xl">{t("player-fitter-hands-you-club")}</p>
 			) : (
 				<>
 					<ClubOf view={view} size={260} />
@@ -214,10 +215,12 @@ function Numbers({ view }: { view: PlayerView }) {
 				>
 					{asFar(flight.carry_m)}
 				</p>
-				<p className="quiet text-3xl">{flight.aside ? "carry, set aside" : `carry, ${unitName("far")}`}</p>
+				<p className="quiet text-3xl">
+					{flight.aside ? t("player-carry-set-aside") : t("label-carry-4", { unit: unitName("far") })}
+				</p>
 				{wanted && (
 					<p className="mt-2 text-3xl">
-						<span className="quiet">wanted</span>{" "}
+						<span className="quiet">{t("player-wanted")}</span>{" "}
 						<span className="num">
 							{figure(wanted.low)}–{figure(wanted.high)}
 						</span>
@@ -270,16 +273,16 @@ function Averages({ view }: { view: PlayerView }) {
 			<thead className="quiet text-lg">
 				<tr>
 					<th scope="col" className="font-normal">
-						On average
+						{t("player-on-average")}
 					</th>
 					<th scope="col" className="font-normal">
-						carry, {unit("far")}
+						{t("label-carry-4", { unit: unit("far") })}
 					</th>
 					<th scope="col" className="font-normal">
-						height, {unit("high")}
+						{t("player-height", { unit: unit("high") })}
 					</th>
 					<th scope="col" className="font-normal">
-						landing
+						{t("player-landing")}
 					</th>
 				</tr>
 			</thead>

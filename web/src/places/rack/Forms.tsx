@@ -3,6 +3,7 @@ import type { ReactNode } from "react";
 import { client, got } from "../../api/client";
 import type { components } from "../../api/schema";
 import { VOCABULARY } from "../../api/vocabulary";
+import { t } from "../../said/words";
 import { AsLeft } from "../../ui/AsLeft";
 import { dropDraft, useDrafted } from "../../ui/draft";
 import { Said } from "../../ui/Said";
@@ -93,11 +94,11 @@ function Frame({
 				<Said error={error} />
 				<div className="mt-4 flex gap-2">
 					<button type="submit" className="btn btn-primary h-11" disabled={busy}>
-						{retired === null ? "Onto the rack" : "Save"}
+						{retired === null ? t("rack-onto-rack") : t("label-save")}
 					</button>
 					{retired !== null && (
 						<button type="button" className="btn h-11" disabled={busy} onClick={onRetire}>
-							{retired ? "Put it back on the rack" : "Take it off the rack"}
+							{retired ? t("rack-put-back-rack") : t("rack-take-off-rack")}
 						</button>
 					)}
 				</div>
@@ -160,7 +161,7 @@ export function HeadForm({ head, onClose }: { head: Head | null; onClose: () => 
 	return (
 		<Frame
 			form={form}
-			title={head ? `${head.label} ${head.maker} ${head.model}` : "A head for the rack"}
+			title={head ? `${head.label} ${head.maker} ${head.model}` : t("rack-head-for-rack")}
 			error={save.error}
 			busy={save.isPending}
 			retired={head?.retired ?? null}
@@ -181,27 +182,27 @@ export function HeadForm({ head, onClose }: { head: Head | null; onClose: () => 
 			}
 			onClose={onClose}
 		>
-			{field("maker", "Maker", "", { numeric: false })}
-			{field("model", "Model", "", { numeric: false })}
-			{field("label", "Stands on the sole", "", { numeric: false })}
-			{choice("head_type", "Kind", KINDS)}
-			{field("loft", "Loft", "°")}
-			{field("lie", "Lie", "°")}
-			{field("length", "Length", "in")}
-			{field("price", "Price")}
-			{field("sleeve", "Sleeve turns either way", "°")}
-			{field("tip", "Bore of the hosel", "in")}
-			{choice("hand", "Made for", [
-				["both", "both hands"],
-				["right", "right-handers"],
-				["left", "left-handers"],
+			{field("maker", t("rack-maker"), "", { numeric: false })}
+			{field("model", t("rack-model"), "", { numeric: false })}
+			{field("label", t("rack-stands-sole"), "", { numeric: false })}
+			{choice("head_type", t("label-kind"), KINDS)}
+			{field("loft", t("label-loft"), "°")}
+			{field("lie", t("label-lie"), "°")}
+			{field("length", t("label-length"), "in")}
+			{field("price", t("label-price"))}
+			{field("sleeve", t("rack-sleeve-turns-either-way"), "°")}
+			{field("tip", t("rack-bore-hosel"), "in")}
+			{choice("hand", t("rack-made-for"), [
+				["both", t("rack-both-hands")],
+				["right", t("rack-right-handers")],
+				["left", t("rack-left-handers")],
 			])}
-			{field("stock", "In stock")}
-			{field("sole", "Sole", "", { numeric: false })}
-			{field("bounce", "Bounce", "°")}
-			{field("weight", "Head weight", "g")}
-			{choice("made", "Made", [
-				["unknown", "not known"],
+			{field("stock", t("rack-in-stock"))}
+			{field("sole", t("label-sole"), "", { numeric: false })}
+			{field("bounce", t("label-bounce"), "°")}
+			{field("weight", t("rack-head-weight"), "g")}
+			{choice("made", t("rack-made"), [
+				["unknown", t("rack-not-known")],
 				["forged", "forged"],
 				["cast", "cast"],
 				["hollow", "hollow"],
@@ -214,9 +215,9 @@ export function HeadForm({ head, onClose }: { head: Head | null; onClose: () => 
 /** A position of a sleeve as it is typed. */
 type Typed = Record<(typeof FIGURES)[number]["name"] | "name", string> & { id: number };
 const FIGURES = [
-	{ name: "loft_deg", label: "loft" },
-	{ name: "lie_deg", label: "lie" },
-	{ name: "face_deg", label: "face" },
+	{ name: "loft_deg", label: t("label-loft-2") },
+	{ name: "lie_deg", label: t("rack-lie") },
+	{ name: "face_deg", label: t("rack-face") },
 ] as const;
 
 const typedPosition = (position: Position, id: number): Typed => ({
@@ -228,7 +229,7 @@ const typedPosition = (position: Position, id: number): Typed => ({
 });
 const positionOf = ({ name, ...each }: Typed): Position => {
 	const figure = (key: (typeof FIGURES)[number]["name"], label: string) =>
-		neededNumber(each[key], `${label} of position ${name}`);
+		neededNumber(each[key], t("rack-of-position", { label, name }));
 	return {
 		name,
 		loft_deg: figure("loft_deg", "loft"),
@@ -249,15 +250,13 @@ function Positions({ table, onChange }: { table: Typed[]; onChange: (table: Type
 	};
 	return (
 		<fieldset className="col-span-full">
-			<legend className="quiet text-sm">
-				The sleeve’s own table, if you have it: more loft, more upright, face closed positive
-			</legend>
+			<legend className="quiet text-sm">{t("rack-sleeves-own-table-if-you")}</legend>
 			<ul className="space-y-1">
 				{table.map((position, index) => (
 					<li key={position.id} className="flex flex-wrap items-center gap-2">
 						<input
 							className="input h-10 w-20 px-2"
-							aria-label={`Name of position ${index + 1}`}
+							aria-label={t("rack-name-position", { index: index + 1 })}
 							value={position.name}
 							onChange={(event) => put(position.id, { name: event.target.value })}
 						/>
@@ -267,7 +266,7 @@ function Positions({ table, onChange }: { table: Typed[]; onChange: (table: Type
 								<input
 									className="input h-10 w-20 px-2 text-right"
 									inputMode="decimal"
-									aria-label={`${label} of position ${index + 1}`}
+									aria-label={t("rack-of-position-2", { label, index: index + 1 })}
 									value={position[name]}
 									onChange={(event) => put(position.id, { [name]: event.target.value })}
 								/>
@@ -276,16 +275,16 @@ function Positions({ table, onChange }: { table: Typed[]; onChange: (table: Type
 						<button
 							type="button"
 							className="btn btn-ghost btn-sm h-10"
-							aria-label={`Remove position ${index + 1}`}
+							aria-label={t("rack-remove-position", { index: index + 1 })}
 							onClick={() => onChange(table.filter((each) => each.id !== position.id))}
 						>
-							Remove
+							{t("label-remove")}
 						</button>
 					</li>
 				))}
 			</ul>
 			<button type="button" className="btn btn-sm mt-1 h-10" onClick={add}>
-				Add a position
+				{t("rack-add-position")}
 			</button>
 		</fieldset>
 	);
@@ -331,7 +330,7 @@ export function ShaftForm({ shaft, onClose }: { shaft: Shaft | null; onClose: ()
 	return (
 		<Frame
 			form={form}
-			title={shaft ? shaft.name : "A shaft for the rack"}
+			title={shaft ? shaft.name : t("rack-shaft-for-rack")}
 			error={save.error}
 			busy={save.isPending}
 			retired={shaft?.retired ?? null}
@@ -352,22 +351,22 @@ export function ShaftForm({ shaft, onClose }: { shaft: Shaft | null; onClose: ()
 			}
 			onClose={onClose}
 		>
-			{field("name", "Name", "", { numeric: false })}
-			{field("weight", "Weight", "g")}
-			{field("flex", "Flex", "", { numeric: false })}
-			{field("material", "Material", "", { numeric: false })}
-			{field("tip", "Tip", "in")}
-			{choice("bend", "Bend class", [
-				["unknown", "not known"],
-				["low", "low launching"],
-				["mid", "mid launching"],
-				["high", "high launching"],
+			{field("name", t("label-name"), "", { numeric: false })}
+			{field("weight", t("rack-weight"), "g")}
+			{field("flex", t("rack-flex"), "", { numeric: false })}
+			{field("material", t("rack-material"), "", { numeric: false })}
+			{field("tip", t("rack-tip"), "in")}
+			{choice("bend", t("rack-bend-class"), [
+				["unknown", t("rack-not-known")],
+				["low", t("rack-low-launching")],
+				["mid", t("rack-mid-launching")],
+				["high", t("rack-high-launching")],
 			])}
-			{field("balance", "Balance", "% of its length")}
-			{field("length", "Length", "in")}
-			{field("stock", "In stock")}
+			{field("balance", t("rack-balance"), t("rack-its-length"))}
+			{field("length", t("label-length"), "in")}
+			{field("stock", t("rack-in-stock"))}
 			<fieldset className="col-span-full flex flex-wrap gap-x-4">
-				<legend className="quiet text-sm">Goes into</legend>
+				<legend className="quiet text-sm">{t("rack-goes-into")}</legend>
 				{KINDS.map(([kind, words]) => (
 					<label key={kind} className="flex min-h-10 items-center gap-2">
 						<input

@@ -4,6 +4,8 @@ import { useState } from "react";
 import { Link } from "react-router";
 import { client, got } from "../../api/client";
 import { VOCABULARY } from "../../api/vocabulary";
+import { termOf } from "../../api/words";
+import { t } from "../../said/words";
 import { Mark } from "../../ui/Mark";
 import { useMoney } from "../../ui/money";
 import { Said, Waiting } from "../../ui/Said";
@@ -13,6 +15,7 @@ import { HeadForm, ShaftForm } from "./Forms";
 import { RackFile } from "./RackFile";
 import { StartRack } from "./StartRack";
 
+const PARTS = { heads: t("rack-heads"), shafts: t("rack-shafts") };
 type Open = { head: Head | null } | { shaft: Shaft | null } | { file: "heads" | "shafts" } | null;
 
 export default function Rack() {
@@ -22,7 +25,7 @@ export default function Rack() {
 	const [off, setOff] = useState(false);
 	const [open, setOpen] = useState<Open>(null);
 	const close = () => setOpen(null);
-	if (!rack.data) return rack.isError ? <Said error={rack.error} /> : <Waiting what="the rack" />;
+	if (!rack.data) return rack.isError ? <Said error={rack.error} /> : <Waiting what={t("label-the-rack")} />;
 	const { heads, shafts, may_change } = rack.data;
 	const shown = heads.filter((head) => head.retired === off && (kind === "" || head.head_type === kind));
 	const kinds = Object.entries(VOCABULARY.heads).filter(([each]) =>
@@ -31,20 +34,20 @@ export default function Rack() {
 	return (
 		<div className="mx-auto max-w-7xl px-6 pb-12">
 			<header className="flex items-center gap-4 py-4">
-				<Link to="/" aria-label="Desk">
+				<Link to="/" aria-label={t("label-desk")}>
 					<Mark />
 				</Link>
-				<h1 className="flex-1 text-xl">Rack</h1>
+				<h1 className="flex-1 text-xl">{t("label-rack")}</h1>
 				<Link to="/" className="px-2 py-2 font-semibold underline">
-					Desk
+					{t("label-desk")}
 				</Link>
 				<Link to="/shop" className="px-2 py-2 font-semibold underline">
-					Shop
+					{t("label-shop")}
 				</Link>
 			</header>
 			<main>
 				<div className="mb-3 flex flex-wrap items-center gap-2">
-					<div className="join" role="tablist" aria-label="What of the rack">
+					<div className="join" role="tablist" aria-label={t("rack-what-rack")}>
 						{(["heads", "shafts"] as const).map((each) => (
 							<button
 								key={each}
@@ -54,18 +57,18 @@ export default function Rack() {
 								className={`btn join-item h-11 capitalize ${part === each ? "btn-primary" : "border-base-300 bg-base-100"}`}
 								onClick={() => setPart(each)}
 							>
-								{each}
+								{PARTS[each]}
 							</button>
 						))}
 					</div>
 					{part === "heads" && (
 						<select
 							className="select h-11 w-44"
-							aria-label="Kind of head"
+							aria-label={t("rack-kind-head")}
 							value={kind}
 							onChange={(event) => setKind(event.target.value)}
 						>
-							<option value="">every kind</option>
+							<option value="">{t("rack-every-kind")}</option>
 							{kinds.map(([each, words]) => (
 								<option key={each} value={each}>
 									{words}
@@ -80,28 +83,28 @@ export default function Rack() {
 							checked={off}
 							onChange={(event) => setOff(event.target.checked)}
 						/>
-						Taken off
+						{t("rack-taken-off")}
 					</label>
 					<span className="flex-1" />
 					<a className="btn h-11" href={`/api/rack/${part}.csv`} download>
-						Write out CSV
+						{t("rack-write-out-csv")}
 					</a>
 					{may_change && (
 						<>
 							<button type="button" className="btn h-11" onClick={() => setOpen({ file: part })}>
-								Bring in CSV
+								{t("rack-bring-csv")}
 							</button>
 							<button
 								type="button"
 								className="btn btn-primary h-11"
 								onClick={() => setOpen(part === "heads" ? { head: null } : { shaft: null })}
 							>
-								{part === "heads" ? "Add a head" : "Add a shaft"}
+								{part === "heads" ? t("rack-add-head") : t("rack-add-shaft")}
 							</button>
 						</>
 					)}
 				</div>
-				{!may_change && <p className="quiet mb-2">Only the owner changes what is here.</p>}
+				{!may_change && <p className="quiet mb-2">{t("label-only-owner-changes-what-here")}</p>}
 				{heads.length === 0 && may_change ? (
 					<StartRack />
 				) : part === "heads" ? (
@@ -126,21 +129,30 @@ const dash = (value: number | null, unit = "") => (value === null ? "–" : `${v
 /** How a head turns, in a few words. */
 export const hosel = (head: Head): string =>
 	head.positions.length
-		? `${head.positions.length} positions, ${Math.min(...head.lofts_deg)}° to ${Math.max(...head.lofts_deg)}°`
+		? t("rack-positions-to", {
+				positions: head.positions.length,
+				min: Math.min(...head.lofts_deg),
+				max: Math.max(...head.lofts_deg),
+			})
 		: head.sleeve_deg
-			? `turns ${head.sleeve_deg}°`
-			: "bonded";
+			? t("rack-turns", { sleeve: head.sleeve_deg })
+			: t("rack-bonded");
 
 /** How a head did in this shop beside what was expected of it. */
 export function did({ history }: Head): string {
 	if (history.players === 0) return "";
 	const said = [
-		`hit by ${history.players}`,
-		history.won ? `chosen ${history.won === 1 ? "once" : `${history.won} times`}` : "never chosen",
+		t("rack-hit-by", { players: history.players }),
+		history.won ? t("rack-chosen-once", { won: history.won }) : t("rack-never-chosen"),
 	];
 	const faster = Math.round((history.speed_share ?? 0) * 1000) / 10;
 	if (Math.abs(faster) >= 0.5)
-		said.push(`${Math.abs(faster)}% ${faster > 0 ? "faster" : "slower"} than expected`);
+		said.push(
+			t("rack-than-expected", {
+				faster: Math.abs(faster),
+				which: faster > 0 ? t("rack-faster") : t("rack-slower"),
+			}),
+		);
 	const higher = Math.round((history.launch_deg ?? 0) * 10) / 10;
 	if (Math.abs(higher) >= 0.5) said.push(`${Math.abs(higher)}° ${higher > 0 ? "higher" : "lower"}`);
 	return said.join(", ");
@@ -156,24 +168,24 @@ function Heads({
 	onOpen: (head: Head) => void;
 }) {
 	const money = useMoney();
-	if (heads.length === 0) return <p className="quiet">Nothing here.</p>;
+	if (heads.length === 0) return <p className="quiet">{t("rack-nothing-here")}</p>;
 	return (
-		<section className="overflow-x-auto bg-base-100" aria-label="Heads" tabIndex={0}>
+		<section className="overflow-x-auto bg-base-100" aria-label={t("rack-heads")} tabIndex={0}>
 			<table className="table-plain w-full">
 				<thead>
 					<tr>
 						<th scope="col" className="pl-3!">
-							Head
+							{t("rack-head")}
 						</th>
-						<th scope="col">Loft</th>
-						<th scope="col">Lie</th>
-						<th scope="col">Length</th>
-						<th scope="col">Hosel</th>
-						<th scope="col">Bounce</th>
-						<th scope="col">Hand</th>
-						<th scope="col">In stock</th>
-						<th scope="col">Price</th>
-						<th scope="col">Here</th>
+						<th scope="col">{t("label-loft")}</th>
+						<th scope="col">{t("label-lie")}</th>
+						<th scope="col">{t("label-length")}</th>
+						<th scope="col">{t("rack-hosel")}</th>
+						<th scope="col">{t("label-bounce")}</th>
+						<th scope="col">{t("label-hand")}</th>
+						<th scope="col">{t("rack-in-stock")}</th>
+						<th scope="col">{t("label-price")}</th>
+						<th scope="col">{t("rack-here")}</th>
 					</tr>
 				</thead>
 				<tbody>
@@ -190,8 +202,8 @@ function Heads({
 								</button>
 								<span className="quiet block text-[13px]">
 									{VOCABULARY.heads[head.head_type]}
-									{head.sole ? `, ${head.sole} sole` : ""}
-									{head.made === "unknown" ? "" : `, ${head.made}`}
+									{head.sole ? t("label-sole-2", { sole: head.sole }) : ""}
+									{head.made === "unknown" ? "" : `, ${termOf("made", head.made)}`}
 								</span>
 							</td>
 							<td className="num">{head.loft_deg}°</td>
@@ -201,8 +213,8 @@ function Heads({
 							</td>
 							<td>{hosel(head)}</td>
 							<td>{dash(head.bounce_deg, "°")}</td>
-							<td>{head.hand}</td>
-							<td className={head.stock ? "" : "hole-text font-semibold"}>{head.stock || "none"}</td>
+							<td>{termOf("side", head.hand)}</td>
+							<td className={head.stock ? "" : "hole-text font-semibold"}>{head.stock || t("label-none")}</td>
 							<td className="num">{money(head.price)}</td>
 							<td className="quiet text-[13.5px] whitespace-normal!">{did(head)}</td>
 						</tr>
@@ -222,23 +234,23 @@ function Shafts({
 	mayChange: boolean;
 	onOpen: (shaft: Shaft) => void;
 }) {
-	if (shafts.length === 0) return <p className="quiet">Nothing here.</p>;
+	if (shafts.length === 0) return <p className="quiet">{t("rack-nothing-here")}</p>;
 	return (
-		<section className="overflow-x-auto bg-base-100" aria-label="Shafts" tabIndex={0}>
+		<section className="overflow-x-auto bg-base-100" aria-label={t("rack-shafts")} tabIndex={0}>
 			<table className="table-plain w-full">
 				<thead>
 					<tr>
 						<th scope="col" className="pl-3!">
-							Shaft
+							{t("label-shaft")}
 						</th>
-						<th scope="col">Weight</th>
-						<th scope="col">Flex</th>
-						<th scope="col">Bend</th>
-						<th scope="col">Material</th>
-						<th scope="col">Tip</th>
-						<th scope="col">Balance</th>
-						<th scope="col">Goes into</th>
-						<th scope="col">In stock</th>
+						<th scope="col">{t("rack-weight")}</th>
+						<th scope="col">{t("rack-flex")}</th>
+						<th scope="col">{t("rack-bend")}</th>
+						<th scope="col">{t("rack-material")}</th>
+						<th scope="col">{t("rack-tip")}</th>
+						<th scope="col">{t("rack-balance")}</th>
+						<th scope="col">{t("rack-goes-into")}</th>
+						<th scope="col">{t("rack-in-stock")}</th>
 					</tr>
 				</thead>
 				<tbody>
@@ -254,14 +266,16 @@ function Shafts({
 									{shaft.name}
 								</button>
 							</td>
-							<td className="num">{shaft.weight_g} g</td>
+							<td className="num">{t("rack-g", { weightG: shaft.weight_g })}</td>
 							<td>{shaft.flex}</td>
 							<td>{shaft.bend === "unknown" ? "–" : shaft.bend}</td>
 							<td>{shaft.material}</td>
-							<td>{shaft.tip_in.toFixed(3)} in</td>
+							<td>{t("rack-in", { tipIn: shaft.tip_in.toFixed(3) })}</td>
 							<td>{shaft.balance === null ? "–" : `${Math.round(shaft.balance * 100)}%`}</td>
 							<td>{shaft.fits.map((each) => VOCABULARY.heads[each]).join(", ")}</td>
-							<td className={shaft.stock ? "" : "hole-text font-semibold"}>{shaft.stock || "none"}</td>
+							<td className={shaft.stock ? "" : "hole-text font-semibold"}>
+								{shaft.stock || t("label-none")}
+							</td>
 						</tr>
 					))}
 				</tbody>

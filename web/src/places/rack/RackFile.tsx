@@ -2,6 +2,7 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { client, got } from "../../api/client";
+import { t } from "../../said/words";
 import { Said } from "../../ui/Said";
 import { Sheet } from "../../ui/Sheet";
 
@@ -18,16 +19,13 @@ export function RackFile({ what, onClose }: { what: "heads" | "shafts"; onClose:
 	const found = send.data;
 	const went = found && send.variables?.only_look === false;
 	return (
-		<Sheet title={`Bring in ${what} from a file`} onClose={onClose} wide>
-			<p className="quiet mb-3">
-				A CSV as it is written out here: the header names the columns, one row for each. What is on the rack
-				by name is brought up to date; nothing is taken off it.
-			</p>
+		<Sheet title={t("rack-bring-from-file", { what })} onClose={onClose} wide>
+			<p className="quiet mb-3">{t("rack-csv-as-written-out-here")}</p>
 			<input
 				type="file"
 				accept=".csv,text/csv"
 				className="file-input mb-3 h-11 w-full"
-				aria-label={`File of ${what}`}
+				aria-label={t("rack-file-of", { what })}
 				// A file that was mended is picked again under the same name.
 				onClick={(event) => {
 					event.currentTarget.value = "";
@@ -45,14 +43,17 @@ export function RackFile({ what, onClose }: { what: "heads" | "shafts"; onClose:
 				<>
 					<p className="mb-2 text-lg font-semibold" role="status">
 						{went
-							? `${found.added} added, ${found.changed} brought up to date.`
-							: `${found.rows} can go in${found.problems.length ? `, ${found.problems.length} cannot` : ""}.`}
+							? t("rack-added-brought-up-date", { added: found.added, changed: found.changed })
+							: t("rack-can-go", {
+									rows: found.rows,
+									which: found.problems.length ? t("rack-cannot", { problems: found.problems.length }) : "",
+								})}
 					</p>
 					{found.problems.length > 0 && (
-						<ul className="mb-3 space-y-1 text-[14.5px]" aria-label="Rows that cannot go in">
+						<ul className="mb-3 space-y-1 text-[14.5px]" aria-label={t("rack-rows-cannot-go")}>
 							{found.problems.map((each) => (
 								<li key={`${each.line} ${each.column}`}>
-									<span className="num">Line {each.line}</span>
+									<span className="num">{t("rack-line", { line: each.line })}</span>
 									{each.column ? `, ${each.column}` : ""}: {each.sentence}
 								</li>
 							))}
@@ -65,7 +66,7 @@ export function RackFile({ what, onClose }: { what: "heads" | "shafts"; onClose:
 							disabled={send.isPending}
 							onClick={() => send.mutate({ text, only_look: false })}
 						>
-							Take in {found.rows}
+							{t("rack-take-in", { rows: found.rows })}
 						</button>
 					)}
 				</>

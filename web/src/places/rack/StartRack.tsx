@@ -3,6 +3,7 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { client, got, type HeadType } from "../../api/client";
 import { VOCABULARY } from "../../api/vocabulary";
+import { t } from "../../said/words";
 import { Said } from "../../ui/Said";
 import { RackFile } from "./RackFile";
 
@@ -21,13 +22,10 @@ export function StartRack({ onDone, done }: { onDone?: () => void; done?: string
 	const heads = rack.data?.heads.length ?? 0;
 	return (
 		<section className="space-y-4">
-			<h2 className="text-xl">The rack: what you can hand to a player</h2>
-			<p className="quiet">
-				Begin with the usual lofts of each kind, without makers or prices, and write your own heads over them
-				as you measure them. Or bring a list in.
-			</p>
+			<h2 className="text-xl">{t("rack-rack-what-you-can-hand")}</h2>
+			<p className="quiet">{t("rack-begin-with-usual-lofts-each")}</p>
 			<fieldset className="flex flex-wrap gap-2">
-				<legend className="sr-only">Kinds of head</legend>
+				<legend className="sr-only">{t("rack-kinds-head")}</legend>
 				{KINDS.map((each) => (
 					<label key={each} className="flex min-h-11 items-center gap-2 bg-base-100 px-3">
 						<input
@@ -49,19 +47,19 @@ export function StartRack({ onDone, done }: { onDone?: () => void; done?: string
 					disabled={put.isPending || kinds.length === 0}
 					onClick={() => put.mutate()}
 				>
-					Put the usual lofts on it
+					{t("rack-put-usual-lofts")}
 				</button>
 				<button type="button" className="btn h-12" onClick={() => setFile("heads")}>
-					Heads from a file
+					{t("rack-heads-from-file")}
 				</button>
 				<button type="button" className="btn h-12" onClick={() => setFile("shafts")}>
-					Shafts from a file
+					{t("rack-shafts-from-file")}
 				</button>
 			</div>
 			<Said error={put.error ?? rack.error} />
 			{heads > 0 && (
 				<p role="status" className="font-semibold">
-					{heads} heads and {rack.data?.shafts.length} shafts stand on the rack.
+					{t("rack-heads-shafts-stand-rack", { heads, shafts: rack.data?.shafts.length })}
 				</p>
 			)}
 			{onDone && (
@@ -70,7 +68,7 @@ export function StartRack({ onDone, done }: { onDone?: () => void; done?: string
 					className={`btn h-12 w-full text-lg ${heads ? "btn-primary" : ""}`}
 					onClick={onDone}
 				>
-					{heads ? done : `Later: ${done?.toLowerCase()}`}
+					{heads ? done : t("rack-later", { done: done?.toLowerCase() })}
 				</button>
 			)}
 			{file && <RackFile what={file} onClose={() => setFile(null)} />}

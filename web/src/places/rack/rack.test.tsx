@@ -40,7 +40,7 @@ test("a head says how it turns, whether it can be had and how it did here; what 
 	expect(screen.queryByRole("button", { name: /^U4/ })).toBeNull();
 	fireEvent.click(screen.getByLabelText("Taken off"));
 	expect(screen.getByRole("button", { name: /^U4/ })).toBeTruthy();
-	fireEvent.click(screen.getByRole("tab", { name: "shafts" }));
+	fireEvent.click(screen.getByRole("tab", { name: "Shafts" }));
 	fireEvent.click(screen.getByLabelText("Taken off"));
 	expect((screen.getByText("Wexmoor 85").closest("tr") as HTMLElement).textContent).toContain("52%");
 });

@@ -1,6 +1,7 @@
 /** What the shop is called, on the screen and on papers, and which bays it has. */
 import { useState } from "react";
 import { client, type Firmness, got, type ShopSettings } from "../../api/client";
+import { t } from "../../said/words";
 import { AsLeft } from "../../ui/AsLeft";
 import { Currency } from "../../ui/Currency";
 import { dropDraft, useDrafted } from "../../ui/draft";
@@ -30,7 +31,7 @@ export function ShopName({ shop, put }: { shop: ShopSettings; put: Put }) {
 		>
 			<AsLeft form={form} />
 			<label className="min-w-64 flex-1">
-				<span className="quiet block text-sm">What the shop is called, on papers too</span>
+				<span className="quiet block text-sm">{t("shop-what-shop-called-papers-too")}</span>
 				<input
 					className="input h-11 w-full"
 					maxLength={80}
@@ -40,7 +41,7 @@ export function ShopName({ shop, put }: { shop: ShopSettings; put: Put }) {
 				/>
 			</label>
 			<label className="w-56">
-				<span className="quiet block text-sm">Where it is</span>
+				<span className="quiet block text-sm">{t("label-where-it-is")}</span>
 				<input
 					className="input h-11 w-full"
 					maxLength={80}
@@ -49,18 +50,18 @@ export function ShopName({ shop, put }: { shop: ShopSettings; put: Put }) {
 				/>
 			</label>
 			<div className="w-44">
-				<Currency label="Currency of its prices" value={currency} onChange={setCurrency} />
+				<Currency label={t("shop-currency-its-prices")} value={currency} onChange={setCurrency} />
 			</div>
 			<label className="w-44">
-				<span className="quiet block text-sm">New customers play on</span>
+				<span className="quiet block text-sm">{t("shop-new-customers-play")}</span>
 				<select
 					className="select h-11 w-full"
 					value={ground}
 					onChange={(event) => setGround(event.target.value as Firmness)}
 				>
-					<option value="soft">soft ground</option>
-					<option value="medium">medium ground</option>
-					<option value="firm">firm ground</option>
+					<option value="soft">{t("shop-soft-ground")}</option>
+					<option value="medium">{t("shop-medium-ground")}</option>
+					<option value="firm">{t("shop-firm-ground")}</option>
 				</select>
 			</label>
 			<button
@@ -70,7 +71,7 @@ export function ShopName({ shop, put }: { shop: ShopSettings; put: Put }) {
 					name === shop.name && city === shop.city && currency === shop.currency && ground === shop.ground
 				}
 			>
-				Save
+				{t("label-save")}
 			</button>
 		</form>
 	);
@@ -86,7 +87,7 @@ export function BayName({ bay, put }: { bay: Bay; put: Put }) {
 		<span className="flex flex-wrap items-center gap-2">
 			<input
 				className="input h-10 w-40 font-semibold"
-				aria-label={`Name of ${bay.name}`}
+				aria-label={t("shop-name-of", { name: bay.name })}
 				maxLength={40}
 				value={name}
 				onChange={(event) => setName(event.target.value)}
@@ -94,7 +95,7 @@ export function BayName({ bay, put }: { bay: Bay; put: Put }) {
 			/>
 			<select
 				className="select h-10 w-48"
-				aria-label={`How shots of ${bay.name} come in`}
+				aria-label={t("label-how-shots-come", { name: bay.name })}
 				value={bay.shots_by}
 				onChange={(event) => change({ shots_by: event.target.value as Bay["shots_by"] })}
 			>
@@ -105,7 +106,7 @@ export function BayName({ bay, put }: { bay: Bay; put: Put }) {
 				))}
 			</select>
 			<button type="button" className="btn btn-sm h-10" onClick={() => change({ closed: !bay.closed })}>
-				{bay.closed ? "Open it again" : "Close it"}
+				{bay.closed ? t("shop-open-again") : t("shop-close-it")}
 			</button>
 		</span>
 	);
@@ -128,10 +129,10 @@ export function AddBay({ put }: { put: Put }) {
 			}}
 		>
 			<label className="w-56">
-				<span className="quiet block text-sm">One more bay</span>
+				<span className="quiet block text-sm">{t("label-one-more-bay")}</span>
 				<input
 					className="input h-11 w-full"
-					placeholder="what it is called"
+					placeholder={t("label-what-called")}
 					maxLength={40}
 					required
 					value={name}
@@ -140,15 +141,15 @@ export function AddBay({ put }: { put: Put }) {
 			</label>
 			<select
 				className="select h-11 w-48"
-				aria-label="Indoor or outdoor"
+				aria-label={t("shop-indoor-or-outdoor")}
 				value={indoor ? "in" : "out"}
 				onChange={(event) => setIndoor(event.target.value === "in")}
 			>
-				<option value="in">indoor, mat</option>
-				<option value="out">outdoor, grass tee</option>
+				<option value="in">{t("label-indoor-mat")}</option>
+				<option value="out">{t("label-outdoor-grass-tee")}</option>
 			</select>
 			<button type="submit" className="btn h-11">
-				Add it
+				{t("shop-add-it")}
 			</button>
 		</form>
 	);

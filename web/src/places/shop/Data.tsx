@@ -1,6 +1,8 @@
 /** How long things last here, and the daily backup. */
 import { useState } from "react";
 import type { ShopSettings } from "../../api/client";
+import { Worded } from "../../said/Worded";
+import { t } from "../../said/words";
 
 interface Rules {
 	idle_minutes: number;
@@ -11,8 +13,10 @@ const HOUR_MS = 3_600_000;
 
 function age(madeAt: string): string {
 	const hours = (Date.now() - new Date(madeAt).getTime()) / HOUR_MS;
-	if (hours < 1) return "within the last hour";
-	return hours < 48 ? `${Math.round(hours)} h ago` : `${Math.round(hours / 24)} days ago`;
+	if (hours < 1) return t("shop-within-last-hour");
+	return hours < 48
+		? t("shop-h-ago", { hours: Math.round(hours) })
+		: t("shop-days-ago", { hours: Math.round(hours / 24) });
 }
 
 export function Data({ shop, onSet }: { shop: ShopSettings; onSet: (rules: Rules) => void }) {
@@ -23,39 +27,45 @@ export function Data({ shop, onSet }: { shop: ShopSettings; onSet: (rules: Rules
 			Date.now() - new Date(backup.made_at).getTime() > 2 * backup.every_hours * HOUR_MS);
 	return (
 		<section className="space-y-4">
-			<h2 className="text-lg">Backups</h2>
+			<h2 className="text-lg">{t("shop-backups")}</h2>
 			<p className={late ? "hole-text font-semibold" : ""}>
 				{backup.made_at
-					? `The newest is from ${age(backup.made_at)}, ${(backup.bytes / 1e6).toFixed(1)} MB. There ${backup.kept === 1 ? "is 1" : `are ${backup.kept}`}; the newest ${backup.keeps} are kept.`
-					: "There is none yet."}{" "}
+					? t("shop-newest-from-1-newest-kept", {
+							madeAt: age(backup.made_at),
+							bytes: (backup.bytes / 1e6).toFixed(1),
+							kept: backup.kept,
+							keeps: backup.keeps,
+						})
+					: t("shop-there-none-yet")}{" "}
 				{backup.every_hours > 0
-					? `One is made every ${backup.every_hours} hours while Hemicycle runs.`
-					: "This server makes none by itself."}
+					? t("shop-one-made-every-hours-while", { everyHours: backup.every_hours })
+					: t("shop-server-makes-none-by-itself")}
 			</p>
 			<p className="quiet">
-				They lie in the folder “backups” beside the data. <code>./hemicycle backup FILE</code> writes one
-				anywhere, <code>./hemicycle restore FILE</code> puts one back. Copy them to another machine: a disk
-				that dies takes both.
+				<Worded
+					id="shop-where-backups-lie"
+					drawn={{
+						backup: <code>./hemicycle backup FILE</code>,
+						restore: <code>./hemicycle restore FILE</code>,
+					}}
+				/>
 			</p>
-			<h2 className="text-lg">How long</h2>
+			<h2 className="text-lg">{t("label-how-long")}</h2>
 			<div className="flex flex-wrap gap-6">
 				<Many
-					label="A sign-in ends after minutes unused, 0 never"
+					label={t("shop-sign-ends-after-minutes-unused")}
 					value={shop.idle_minutes}
 					disabled={!shop.may_change}
 					onSet={(idle_minutes) => onSet({ idle_minutes, keep_years: shop.keep_years })}
 				/>
 				<Many
-					label="Customers not seen are erased after years, 0 never"
+					label={t("shop-customers-not-seen-erased-after")}
 					value={shop.keep_years}
 					disabled={!shop.may_change}
 					onSet={(keep_years) => onSet({ idle_minutes: shop.idle_minutes, keep_years })}
 				/>
 			</div>
-			<p className="quiet">
-				Erasing takes the person out of the record and leaves figures without a name. Backups made before
-				still hold them until {backup.keeps} newer ones are there.
-			</p>
+			<p className="quiet">{t("shop-erasing-takes-person-out-record", { keeps: backup.keeps })}</p>
 		</section>
 	);
 }

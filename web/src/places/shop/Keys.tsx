@@ -2,6 +2,7 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { client, type FeedKeys, got } from "../../api/client";
+import { t } from "../../said/words";
 import { Said } from "../../ui/Said";
 import { Once } from "./Once";
 
@@ -23,17 +24,22 @@ export function Keys({ bay, name, mayChange }: { bay: number; name: string; mayC
 	return (
 		<details className="w-full">
 			<summary className="quiet min-h-9 cursor-pointer py-1.5 text-sm">
-				Keys of its monitors: {keys.data?.keys.length ?? "–"}
+				{t("shop-keys-its-monitors", { keys: keys.data?.keys.length ?? "–" })}
 			</summary>
 			<Said error={keys.error ?? change.error} />
-			{change.data?.made && <Once what="The new key" word={change.data.made} />}
+			{change.data?.made && <Once what={t("shop-new-key")} word={change.data.made} />}
 			<ul>
 				{keys.data?.keys.map((key) => (
 					<li key={key.id} className="flex flex-wrap items-center gap-x-4">
 						<span className="w-40 truncate font-semibold">{key.label}</span>
 						<span className="quiet flex-1 text-sm">
-							made {day(key.made_at)}, until {day(key.expires_at)},{" "}
-							{key.last_used_at ? `last used ${day(key.last_used_at)}` : "not used yet"}
+							{t("shop-made-until", {
+								madeAt: day(key.made_at),
+								expiresAt: day(key.expires_at),
+								which: key.last_used_at
+									? t("shop-last-used", { lastUsedAt: day(key.last_used_at) })
+									: t("shop-not-used-yet"),
+							})}
 						</span>
 						{mayChange && (
 							<button
@@ -45,7 +51,7 @@ export function Keys({ bay, name, mayChange }: { bay: number; name: string; mayC
 									)
 								}
 							>
-								Revoke
+								{t("shop-revoke")}
 							</button>
 						)}
 					</li>
@@ -68,13 +74,13 @@ export function Keys({ bay, name, mayChange }: { bay: number; name: string; mayC
 				>
 					<input
 						className="input h-10 w-52"
-						aria-label={`Which monitor of ${name} the key is for`}
-						placeholder="Which monitor"
+						aria-label={t("shop-which-monitor-key-for", { name })}
+						placeholder={t("shop-which-monitor")}
 						value={label}
 						onChange={(event) => setLabel(event.target.value)}
 					/>
 					<button type="submit" className="btn h-10 border-base-300 bg-base-100" disabled={change.isPending}>
-						New key for a year
+						{t("shop-new-key-for-year")}
 					</button>
 				</form>
 			)}

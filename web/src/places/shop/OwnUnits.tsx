@@ -2,21 +2,26 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useContext } from "react";
 import { client, got, type Me } from "../../api/client";
+import { t } from "../../said/words";
 import { InShop } from "../../ui/inShop";
 import { Said } from "../../ui/Said";
 
 type Units = Me["units"];
 
 const CHOICES: { kind: keyof Units; label: string; units: Record<string, string> }[] = [
-	{ kind: "far", label: "Shots", units: { yd: "Yards", m: "Metres" } },
-	{ kind: "high", label: "Heights and greens", units: { ft: "Feet", m: "Metres" } },
+	{ kind: "far", label: t("label-shots"), units: { yd: t("shop-yards"), m: t("shop-metres") } },
+	{ kind: "high", label: t("shop-heights-greens"), units: { ft: t("shop-feet"), m: t("shop-metres") } },
 	{
 		kind: "speed",
-		label: "Speeds",
-		units: { mph: "Miles an hour", kmh: "Kilometres an hour", mps: "Metres a second" },
+		label: t("shop-speeds"),
+		units: { mph: t("shop-miles-hour"), kmh: t("shop-kilometres-hour"), mps: t("shop-metres-second") },
 	},
-	{ kind: "warmth", label: "Warmth", units: { c: "Celsius", f: "Fahrenheit" } },
-	{ kind: "club_length", label: "Club lengths", units: { in: "Inches", mm: "Millimetres" } },
+	{ kind: "warmth", label: t("shop-warmth"), units: { c: t("shop-celsius"), f: t("shop-fahrenheit") } },
+	{
+		kind: "club_length",
+		label: t("shop-club-lengths"),
+		units: { in: t("shop-inches"), mm: t("shop-millimetres") },
+	},
 ];
 
 export function OwnUnits() {
@@ -28,8 +33,8 @@ export function OwnUnits() {
 		onSuccess: () => queries.invalidateQueries({ queryKey: ["me"] }),
 	});
 	return (
-		<section className="space-y-3" aria-label="Units you read in">
-			<h3 className="font-semibold">Units you read in</h3>
+		<section className="space-y-3" aria-label={t("shop-units-you-read")}>
+			<h3 className="font-semibold">{t("shop-units-you-read")}</h3>
 			<div className="flex flex-wrap gap-4">
 				{CHOICES.map(({ kind, label, units }) => (
 					<label key={kind}>
@@ -49,9 +54,7 @@ export function OwnUnits() {
 					</label>
 				))}
 			</div>
-			<p className="quiet text-sm">
-				Only what you read and type changes. Shots, files and the meter’s reading of a green stay as they are.
-			</p>
+			<p className="quiet text-sm">{t("shop-only-what-you-read-type")}</p>
 			<Said error={set.error} />
 		</section>
 	);

@@ -3,6 +3,7 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { useForm } from "react-hook-form";
 import { client, got, type People as PeopleAnswer } from "../../api/client";
+import { t } from "../../said/words";
 import { Said, Waiting } from "../../ui/Said";
 import { Once } from "./Once";
 
@@ -15,9 +16,9 @@ const when = (at: string | null) =>
 
 const Roles = () => (
 	<>
-		<option value="fitter">Fitter</option>
-		<option value="owner">Owner</option>
-		<option value="assistant">Assistant</option>
+		<option value="fitter">{t("shop-fitter")}</option>
+		<option value="owner">{t("shop-owner")}</option>
+		<option value="assistant">{t("shop-assistant")}</option>
 	</>
 );
 
@@ -29,7 +30,7 @@ export function People() {
 		onSuccess: (after) => queries.setQueryData(["people"], after),
 	});
 	if (people.error) return <Said error={people.error} />;
-	if (!people.data) return <Waiting what="the people" />;
+	if (!people.data) return <Waiting what={t("shop-the-people")} />;
 	const put = (line: Line, now: Partial<Line>) => {
 		const { name, role, active } = { ...line, ...now };
 		change.mutate(() =>
@@ -38,25 +39,22 @@ export function People() {
 	};
 	return (
 		<section className="space-y-4">
-			<h2 className="text-lg">People</h2>
-			<p className="quiet">
-				An assistant hands clubs and types shots on the pad beside the bay, and sees neither prices nor how a
-				customer is reached.
-			</p>
+			<h2 className="text-lg">{t("shop-people")}</h2>
+			<p className="quiet">{t("shop-assistant-hands-clubs-types-shots")}</p>
 			<Said error={change.error} />
-			{change.data?.password && <Once what="The new password" word={change.data.password} />}
+			{change.data?.password && <Once what={t("shop-new-password")} word={change.data.password} />}
 			<ul className="space-y-1.5">
 				{people.data.people.map((line) => (
 					<li key={line.id} className="flex flex-wrap items-center gap-x-5 gap-y-2 bg-base-100 p-3">
 						<span className={`w-72 ${line.active ? "" : "quiet"}`}>
 							<PersonName key={line.name} line={line} onName={(name) => put(line, { name })} />
 							<span className="quiet block text-sm">
-								signs in as {line.username}, last {when(line.last_sign_in)}
+								{t("shop-signs-as-last", { username: line.username, lastSignIn: when(line.last_sign_in) })}
 							</span>
 						</span>
 						<select
 							className="select h-11 w-36"
-							aria-label={`What ${line.name} is`}
+							aria-label={t("shop-what-is", { name: line.name })}
 							value={line.role}
 							onChange={(event) => put(line, { role: event.target.value as Line["role"] })}
 						>
@@ -69,14 +67,14 @@ export function People() {
 								checked={line.active}
 								onChange={(event) => put(line, { active: event.target.checked })}
 							/>
-							May sign in
+							{t("shop-may-sign")}
 						</label>
 						<button
 							type="button"
 							className="btn ml-auto h-11 border-base-300 bg-base-100"
 							onClick={() => change.mutate(() => got(client.POST("/api/people/{user_id}", path(line.id))))}
 						>
-							New password
+							{t("shop-new-password-2")}
 						</button>
 					</li>
 				))}
@@ -95,7 +93,7 @@ function PersonName({ line, onName }: { line: Line; onName: (name: string) => vo
 	return (
 		<input
 			className="input h-10 w-full font-semibold"
-			aria-label={`Name of ${line.username}`}
+			aria-label={t("shop-name-of-2", { username: line.username })}
 			maxLength={100}
 			value={name}
 			onChange={(event) => setName(event.target.value)}
@@ -120,18 +118,18 @@ function Add({ onAdd, busy }: { onAdd: (person: NewPerson) => Promise<unknown>; 
 	return (
 		<form className="flex flex-wrap items-end gap-3" onSubmit={form.handleSubmit(add)}>
 			<label>
-				<span className="quiet block text-sm">Name</span>
+				<span className="quiet block text-sm">{t("label-name")}</span>
 				<input className="input h-11 w-52" required {...form.register("name")} />
 			</label>
 			<label>
-				<span className="quiet block text-sm">Signs in as</span>
+				<span className="quiet block text-sm">{t("shop-signs-as")}</span>
 				<input className="input h-11 w-40" required autoComplete="off" {...form.register("username")} />
 			</label>
-			<select className="select h-11 w-36" aria-label="What they are" {...form.register("role")}>
+			<select className="select h-11 w-36" aria-label={t("shop-what-they")} {...form.register("role")}>
 				<Roles />
 			</select>
 			<button type="submit" className="btn btn-primary h-11" disabled={busy}>
-				Add
+				{t("label-add")}
 			</button>
 		</form>
 	);

@@ -4,6 +4,8 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link, useSearchParams } from "react-router";
 import { client, got, type ShopSettings } from "../../api/client";
+import { termOf } from "../../api/words";
+import { t } from "../../said/words";
 import { Mark } from "../../ui/Mark";
 import { Said, Waiting } from "../../ui/Said";
 import { fromHigh, fromUnit, inUnit, ofUsual, shownAs, unit, unitName, whole } from "../../ui/units";
@@ -18,18 +20,18 @@ type Threshold = ShopSettings["thresholds"][number];
 type BayRow = ShopSettings["bays"][number];
 
 const OWNERS = [
-	{ id: "bays", name: "Bays" },
-	{ id: "thresholds", name: "Thresholds" },
-	{ id: "people", name: "People" },
-	{ id: "data", name: "Data" },
-	{ id: "trail", name: "Trail" },
-	{ id: "you", name: "You" },
+	{ id: "bays", name: t("label-bays") },
+	{ id: "thresholds", name: t("shop-thresholds") },
+	{ id: "people", name: t("shop-people") },
+	{ id: "data", name: t("shop-data") },
+	{ id: "trail", name: t("shop-trail") },
+	{ id: "you", name: t("label-you") },
 ] as const;
 const EVERYBODYS = OWNERS.filter((each) => each.id !== "people" && each.id !== "trail");
 
 function Parts({ parts, at }: { parts: readonly { id: string; name: string }[]; at: string }) {
 	return (
-		<nav className="flex flex-wrap gap-1" aria-label="Parts of the shop">
+		<nav className="flex flex-wrap gap-1" aria-label={t("shop-parts-shop")}>
 			{parts.map((each) => (
 				<Link
 					key={each.id}
@@ -61,17 +63,17 @@ export default function Shop() {
 	return (
 		<div className="mx-auto max-w-5xl px-6 pb-12">
 			<header className="flex items-center gap-4 py-4">
-				<Link to="/" aria-label="To the desk" className="py-2">
+				<Link to="/" aria-label={t("label-to-the-desk")} className="py-2">
 					<Mark />
 				</Link>
-				<h1 className="flex-1 text-xl">{shop.data?.name ?? "Shop"}</h1>
+				<h1 className="flex-1 text-xl">{shop.data?.name ?? t("label-shop")}</h1>
 			</header>
 			<Said error={shop.error ?? put.error} />
 			{shop.data ? (
 				<main className="space-y-8">
 					<Parts parts={parts} at={part} />
 					{!shop.data.may_change && part !== "you" && (
-						<p className="quiet">Only the owner changes what is here.</p>
+						<p className="quiet">{t("label-only-owner-changes-what-here")}</p>
 					)}
 					{part === "people" && <People />}
 					{part === "trail" && <Trail />}
@@ -96,16 +98,16 @@ export default function Shop() {
 					)}
 					{part === "thresholds" && (
 						<section>
-							<h2 className="text-lg">Where a verdict begins and ends</h2>
-							<p className="quiet mb-2">Sessions that are agreed keep the ones they were judged by.</p>
+							<h2 className="text-lg">{t("shop-where-verdict-begins-ends")}</h2>
+							<p className="quiet mb-2">{t("shop-sessions-agreed-keep-ones-they")}</p>
 							<table className="table-plain w-full bg-base-100">
 								<thead>
 									<tr>
 										<th scope="col" className="pl-3!">
-											Threshold
+											{t("shop-threshold")}
 										</th>
-										<th scope="col">Value</th>
-										<th scope="col">Usual</th>
+										<th scope="col">{t("shop-value")}</th>
+										<th scope="col">{t("shop-usual")}</th>
 									</tr>
 								</thead>
 								<tbody>
@@ -127,18 +129,20 @@ export default function Shop() {
 					)}
 				</main>
 			) : (
-				<Waiting what="the shop" />
+				<Waiting what={t("label-the-shop")} />
 			)}
 		</div>
 	);
 }
 
-const FOLLOWS = "Follows the ball: flight is measured";
-const IMPACT_ONLY = "Sees impact only: flight is its own model";
+const FOLLOWS = t("shop-follows-ball-flight-measured");
+const IMPACT_ONLY = t("shop-sees-impact-only-flight-its");
 const asShare = (unit: string) => unit === "chance" || unit === "share";
-const shownOf = (value: number, unit: string) =>
-	String(Number((asShare(unit) ? value * 100 : value).toPrecision(3)));
-const unitOf = (unit: string) => (asShare(unit) ? "in 100" : unit);
+/** Of what is kept, how much one shown is: lengths travel in yards. */
+const scaleOf = (given: string) => (asShare(given) ? 100 : given === "yd" ? ofUsual("carry_m") : 1);
+const shownOf = (value: number, given: string) => String(Number((value * scaleOf(given)).toPrecision(3)));
+const unitOf = (given: string) =>
+	asShare(given) ? t("shop-in-100") : given === "yd" ? unit("far") : termOf("counted", given);
 
 function Row({
 	threshold,
@@ -149,11 +153,11 @@ function Row({
 	disabled: boolean;
 	onSet: (value: number) => void;
 }) {
-	const { unit } = threshold;
-	const [text, setText] = useState(shownOf(threshold.value, unit));
+	const { unit: given } = threshold;
+	const [text, setText] = useState(shownOf(threshold.value, given));
 	const set = () => {
-		const value = Number(text.replace(",", ".")) / (asShare(unit) ? 100 : 1);
-		if (Number.isFinite(value) && text !== shownOf(threshold.value, unit)) onSet(value);
+		const value = Number(text.replace(",", ".")) / scaleOf(given);
+		if (Number.isFinite(value) && text !== shownOf(threshold.value, given)) onSet(value);
 	};
 	return (
 		<tr className="border-b border-base-300">
@@ -178,11 +182,13 @@ function Row({
 						onChange={(event) => setText(event.target.value)}
 						onBlur={set}
 					/>
-					<span className="quiet w-24 text-left text-sm">{unitOf(unit)}</span>
+					<span className="quiet w-24 text-left text-sm">{unitOf(given)}</span>
 				</form>
 			</td>
 			<td className="quiet">
-				{threshold.value === threshold.usual ? "as usual" : `usual ${shownOf(threshold.usual, unit)}`}
+				{threshold.value === threshold.usual
+					? t("shop-as-usual")
+					: t("shop-usual-2", { usual: shownOf(threshold.usual, given) })}
 			</td>
 		</tr>
 	);
@@ -211,7 +217,7 @@ function Bays({
 	return (
 		<section>
 			<ShopName key={`${shop.name} ${shop.city}`} shop={shop} put={put} />
-			<h2 className="mt-6 mb-2 text-lg">Bays and their monitors</h2>
+			<h2 className="mt-6 mb-2 text-lg">{t("shop-bays-their-monitors")}</h2>
 			<ul className="space-y-1.5">
 				{shop.bays.map((bay) => (
 					<li key={bay.id} className="flex flex-wrap items-center gap-x-6 gap-y-2 bg-base-100 p-3">
@@ -222,9 +228,9 @@ function Bays({
 								<span className="font-semibold">{bay.name}</span>
 							)}
 							<span className="quiet block text-sm">
-								{bay.surface}
-								{bay.indoor ? ", indoor" : ", outdoor"}
-								{bay.closed ? ", closed: nothing is begun here" : ""}
+								{termOf("surface", bay.surface)}
+								{bay.indoor ? t("label-indoor") : t("label-outdoor")}
+								{bay.closed ? t("shop-closed-nothing-begun-here") : ""}
 							</span>
 						</span>
 						<label className="flex items-center gap-2">
@@ -232,7 +238,7 @@ function Bays({
 							<select
 								hidden={!shop.may_change}
 								className="select h-10 w-72"
-								aria-label={`What the monitor of ${bay.name} measures`}
+								aria-label={t("shop-what-monitor-measures", { name: bay.name })}
 								value={bay.models_flight ? "impact" : "flight"}
 								onChange={(event) => onSet({ ...asked(bay), models_flight: event.target.value === "impact" })}
 							>
@@ -241,14 +247,14 @@ function Bays({
 							</select>
 						</label>
 						<Air
-							label={`Altitude of ${bay.name} in ${unitName("high")}`}
-							unit={`${unit("high")} up`}
+							label={t("shop-altitude-of-in", { name: bay.name, unit: unitName("high") })}
+							unit={t("shop-up", { unit: unit("high") })}
 							value={whole(inUnit("high", bay.altitude_m))}
 							disabled={!shop.may_change}
 							onSet={(up) => onSet({ ...asked(bay), altitude_m: fromHigh(up) as BayRow["altitude_m"] })}
 						/>
 						<Air
-							label={`Temperature in ${bay.name}`}
+							label={t("shop-temperature-in", { name: bay.name })}
 							unit={unit("warmth")}
 							value={whole(inUnit("warmth", bay.temperature_c), 1)}
 							disabled={!shop.may_change}
@@ -276,18 +282,14 @@ function NoiseOf({
 }) {
 	return (
 		<details className="w-full">
-			<summary className="min-h-9 cursor-pointer underline">What this monitor reads wrong</summary>
-			<p className="quiet mb-2 max-w-3xl text-sm">
-				Give or take, two shots in three. What differs from shot to shot shrinks with more of them; what is
-				wrong all day cancels between builds hit here today, and not against a typed carry, a line or another
-				visit.
-			</p>
+			<summary className="min-h-9 cursor-pointer underline">{t("shop-what-monitor-reads-wrong")}</summary>
+			<p className="quiet mb-2 max-w-3xl text-sm">{t("shop-give-or-take-two-shots")}</p>
 			<table className="table-plain">
 				<thead>
 					<tr>
-						<th scope="col">Reading</th>
-						<th scope="col">shot to shot</th>
-						<th scope="col">all day alike</th>
+						<th scope="col">{t("shop-reading")}</th>
+						<th scope="col">{t("shop-shot-shot")}</th>
+						<th scope="col">{t("shop-all-day-alike")}</th>
 					</tr>
 				</thead>
 				<tbody>
@@ -302,7 +304,11 @@ function NoiseOf({
 									<td key={part}>
 										<Air
 											key={noise[part]}
-											label={`${label} of ${bay.name}, ${part === "shot" ? "from shot to shot" : "all day alike"}`}
+											label={t("shop-of", {
+												label,
+												name: bay.name,
+												which: part === "shot" ? t("shop-from-shot-shot") : t("shop-all-day-alike"),
+											})}
 											unit={unit}
 											value={Number((noise[part] * ofUsual(key)).toPrecision(2))}
 											disabled={!mayChange}

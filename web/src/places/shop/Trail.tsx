@@ -2,6 +2,7 @@
 import { useInfiniteQuery, useQuery } from "@tanstack/react-query";
 import { Link, useSearchParams } from "react-router";
 import { client, got, type TrailLine } from "../../api/client";
+import { t } from "../../said/words";
 import { Said, Waiting } from "../../ui/Said";
 
 const at = (time: string) =>
@@ -37,14 +38,14 @@ export function Trail() {
 	return (
 		<section className="space-y-3">
 			<div className="flex flex-wrap items-center gap-3">
-				<h2 className="flex-1 text-lg">Trail of acts</h2>
+				<h2 className="flex-1 text-lg">{t("shop-trail-acts")}</h2>
 				<select
 					className="select h-11 w-52"
-					aria-label="Whose acts"
+					aria-label={t("shop-whose-acts")}
 					value={wanted.person ?? ""}
 					onChange={(event) => filter("person", event.target.value ? Number(event.target.value) : null)}
 				>
-					<option value="">Everybody</option>
+					<option value="">{t("shop-everybody")}</option>
 					{people.data?.people.map((each) => (
 						<option key={each.id} value={each.id}>
 							{each.name}
@@ -55,13 +56,13 @@ export function Trail() {
 					(kind) =>
 						wanted[kind] !== undefined && (
 							<button key={kind} type="button" className="btn h-11" onClick={() => filter(kind, null)}>
-								Of one {kind}: show all
+								{t("shop-one-show-all", { kind })}
 							</button>
 						),
 				)}
 			</div>
 			<Said error={trail.error} />
-			{lines ? <Lines lines={lines} onFilter={filter} /> : <Waiting what="the trail" />}
+			{lines ? <Lines lines={lines} onFilter={filter} /> : <Waiting what={t("shop-the-trail")} />}
 			{trail.hasNextPage && (
 				<button
 					type="button"
@@ -69,7 +70,7 @@ export function Trail() {
 					disabled={trail.isFetchingNextPage}
 					onClick={() => void trail.fetchNextPage()}
 				>
-					Earlier
+					{t("shop-earlier")}
 				</button>
 			)}
 		</section>
@@ -83,7 +84,7 @@ function Lines({
 	lines: TrailLine[];
 	onFilter: (kind: "customer" | "session", id: number) => void;
 }) {
-	if (lines.length === 0) return <p className="quiet">Nothing was changed.</p>;
+	if (lines.length === 0) return <p className="quiet">{t("shop-nothing-changed")}</p>;
 	return (
 		<ul className="divide-y divide-base-300 border-y border-base-300 bg-base-100">
 			{lines.map((line) => (
@@ -97,16 +98,16 @@ function Lines({
 								className="min-h-10 cursor-pointer text-sm underline"
 								onClick={() => onFilter("session", line.session ?? 0)}
 							>
-								this session
+								{t("shop-this-session")}
 							</button>
 							<Link className="py-2 text-sm underline" to={`/sessions/${line.session}`}>
-								open it
+								{t("shop-open-it")}
 							</Link>
 						</>
 					)}
 					{line.customer !== null && (
 						<Link className="py-2 text-sm underline" to={`/customers/${line.customer}`}>
-							customer
+							{t("shop-customer")}
 						</Link>
 					)}
 				</li>

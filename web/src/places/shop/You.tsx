@@ -2,6 +2,7 @@
 import { useMutation } from "@tanstack/react-query";
 import { useForm } from "react-hook-form";
 import { client, got } from "../../api/client";
+import { t } from "../../said/words";
 import { Said } from "../../ui/Said";
 import { OwnUnits } from "./OwnUnits";
 
@@ -19,14 +20,14 @@ export function You() {
 	const end = useMutation({ mutationFn: () => got(client.DELETE("/api/me/other-sign-ins")) });
 	return (
 		<section className="space-y-4">
-			<h2 className="text-lg">You</h2>
+			<h2 className="text-lg">{t("label-you")}</h2>
 			<OwnUnits />
 			<form
 				className="flex flex-wrap items-end gap-3"
 				onSubmit={form.handleSubmit((fields) => set.mutate(fields))}
 			>
 				<label>
-					<span className="quiet block text-sm">Password now</span>
+					<span className="quiet block text-sm">{t("shop-password-now")}</span>
 					<input
 						type="password"
 						className="input h-11 w-56"
@@ -36,7 +37,7 @@ export function You() {
 					/>
 				</label>
 				<label>
-					<span className="quiet block text-sm">New password, ten characters or more</span>
+					<span className="quiet block text-sm">{t("shop-new-password-ten-characters-or")}</span>
 					<input
 						type="password"
 						className="input h-11 w-72"
@@ -46,11 +47,11 @@ export function You() {
 					/>
 				</label>
 				<button type="submit" className="btn btn-primary h-11" disabled={set.isPending}>
-					Change it
+					{t("shop-change-it")}
 				</button>
 			</form>
 			<Said error={set.error} />
-			{set.isSuccess && <p role="status">The password is changed. Your other sign-ins have ended.</p>}
+			{set.isSuccess && <p role="status">{t("shop-password-changed-your-other-sign")}</p>}
 			<p>
 				<button
 					type="button"
@@ -58,11 +59,11 @@ export function You() {
 					disabled={end.isPending}
 					onClick={() => end.mutate()}
 				>
-					End my other sign-ins
+					{t("shop-end-my-other-sign-ins")}
 				</button>
 			</p>
 			<Said error={end.error} />
-			{end.isSuccess && <p role="status">Only this sign-in is open now.</p>}
+			{end.isSuccess && <p role="status">{t("shop-only-sign-open-now")}</p>}
 		</section>
 	);
 }

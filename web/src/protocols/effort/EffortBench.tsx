@@ -1,5 +1,7 @@
 /** Eased, part, stock and hard swings of one club side by side. */
 import { VOCABULARY } from "../../api/vocabulary";
+import { termOf } from "../../api/words";
+import { t } from "../../said/words";
 import { asFar, figure, type Metres } from "../../ui/units";
 import { ClubName } from "../ClubName";
 import type { BenchPanelProps } from "../panels";
@@ -8,13 +10,13 @@ const LENGTHS: Record<string, string> = VOCABULARY.lengths;
 type Found = BenchPanelProps["findings"][number];
 
 const called = (each: Found) =>
-	each.swing ? (LENGTHS[each.swing] ?? `to ${each.swing}`) : each.intent === "stock" ? "stock" : each.intent;
+	each.swing ? (LENGTHS[each.swing] ?? t("effort-to", { swing: each.swing })) : termOf("intent", each.intent);
 
 export function EffortBench({ session, findings }: BenchPanelProps) {
 	const builds = [...new Set(findings.map((each) => each.build))];
 	return (
-		<section className="mt-4" aria-label="Effort">
-			<h3 className="mb-1">Effort, side by side</h3>
+		<section className="mt-4" aria-label={t("effort-effort")}>
+			<h3 className="mb-1">{t("effort-effort-side-by-side")}</h3>
 			{builds.map((build) => {
 				const mine = findings.filter((each) => each.build === build);
 				return (
@@ -25,7 +27,7 @@ export function EffortBench({ session, findings }: BenchPanelProps) {
 									<th className="pr-5 text-left font-normal">
 										<ClubName session={session} build={build} />
 									</th>
-									{["Carry", "Spread", "Spin", "Shots"].map((label) => (
+									{[t("label-carry-2"), t("label-spread"), t("label-spin"), t("label-shots")].map((label) => (
 										<th key={label} className="pr-5 font-normal">
 											{label}
 										</th>

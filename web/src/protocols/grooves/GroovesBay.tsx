@@ -4,6 +4,8 @@ import { useState } from "react";
 import { useNavigate } from "react-router";
 import { client, got, type Lie, type Session } from "../../api/client";
 import { change, grooveLink } from "../../api/session";
+import { termOf } from "../../api/words";
+import { t } from "../../said/words";
 import type { Act } from "../../session/place";
 import { ClubName } from "../ClubName";
 import type { BayPanelProps, StripProps } from "../panels";
@@ -14,7 +16,7 @@ import { TaskButton } from "../TaskButton";
 type Plan = NonNullable<Session["bag"]["short"]>["grooves"];
 type Task = Plan["tasks"][number];
 
-export const lieWords = (lie: Lie | null) => lie?.replace("_", " ") ?? "dry";
+export const lieWords = (lie: Lie | null) => (lie ? termOf("lie", lie) : t("lie-dry"));
 
 /** Take a wedge in hand for one lie of the test. */
 function hit(session: Session, act: Act, task: Task, length: string) {
@@ -42,13 +44,13 @@ export function GroovesBay({ session, act, onAsked }: BayPanelProps) {
 			aria-pressed={session.protocol === "grooves"}
 			className={`btn h-14 px-6 text-lg ${session.protocol === "grooves" ? "btn-primary" : ""}`}
 			disabled={!first}
-			title={first ? undefined : "It needs a fresh wedge of an old one’s loft: put one on the stand"}
+			title={first ? undefined : t("grooves-needs-fresh-wedge-old-ones")}
 			onClick={() => {
 				if (first) hit(session, act, first, plan.length);
 				onAsked();
 			}}
 		>
-			Grooves
+			{t("label-grooves")}
 		</button>
 	);
 }
@@ -57,19 +59,15 @@ export function GroovesStrip({ session, act, agreed }: StripProps) {
 	const plan = session.bag.short?.grooves;
 	const blind = plan?.blind ?? null;
 	if (!plan || plan.tasks.length === 0)
-		return (
-			<p className="hole-text text-[15px]">
-				No fresh wedge of an old one’s loft is here: put one on the stand, or borrow it.
-			</p>
-		);
+		return <p className="hole-text text-[15px]">{t("grooves-no-fresh-wedge-old-ones")}</p>;
 	const builds = [...new Set(plan.tasks.map((task) => task.build))];
 	const lies = [...new Set(plan.tasks.map((task) => task.lie))];
 	const now = (task: Task) =>
 		session.in_hand === task.build && (session.lie ?? null) === task.lie && session.length === plan.length;
 	const left = plan.tasks.reduce((sum, task) => sum + Math.max(task.wanted - task.done, 0), 0);
 	return (
-		<section aria-label="Grooves" className="space-y-1 text-[15px]">
-			<table aria-label="Shots of the groove test">
+		<section aria-label={t("label-grooves")} className="space-y-1 text-[15px]">
+			<table aria-label={t("grooves-shots-groove-test")}>
 				<thead>
 					<tr className="quiet text-sm">
 						<th className="font-normal" />
@@ -114,12 +112,10 @@ export function GroovesStrip({ session, act, agreed }: StripProps) {
 			<p>
 				{left === 0
 					? blind
-						? "All is hit."
-						: "All is hit: the Bench says what the wear costs."
-					: `${left} shots left, about ${plan.minutes} min.`}{" "}
-				<span className="quiet">
-					Half swings to one spot, the player’s own ball. Wet: water on grass and face before each shot.
-				</span>
+						? t("label-all-hit")
+						: t("grooves-all-hit-bench-says-what")
+					: t("grooves-shots-left-about-min", { left, minutes: plan.minutes })}{" "}
+				<span className="quiet">{t("grooves-half-swings-one-spot-players")}</span>
 			</p>
 			{blind ? (
 				<Blind session={session} act={act} blind={blind} />
@@ -127,7 +123,7 @@ export function GroovesStrip({ session, act, agreed }: StripProps) {
 				!agreed && <RunBlind session={session} act={act} plan={plan} />
 			)}
 			{session.struck_ball === "range" && (
-				<p className="hole-text font-semibold">Range balls say little of grooves: take the player’s own.</p>
+				<p className="hole-text font-semibold">{t("grooves-range-balls-say-little-grooves")}</p>
 			)}
 		</section>
 	);
@@ -148,7 +144,7 @@ function RunBlind({ session, act, plan }: { session: Session; act: Act; plan: Pl
 			className="btn h-11 border-base-300 bg-base-100"
 			onClick={() => act(() => change.blindGrooves(session.id, pair.old, pair.fresh))}
 		>
-			Hit it blind: new or old?
+			{t("grooves-hit-blind-new-or-old")}
 		</button>
 	);
 }
@@ -159,7 +155,7 @@ function Blind({ session, act, blind }: { session: Session; act: Act; blind: Non
 	const go = useNavigate();
 	return (
 		<div className="space-y-2">
-			<p className="font-semibold">Which one is the new one?</p>
+			<p className="font-semibold">{t("grooves-which-one-new-one")}</p>
 			<Guess
 				codes={blind.codes.map((each) => ({ value: each.build, name: each.word }))}
 				guess={blind.guess}
@@ -176,19 +172,19 @@ function Blind({ session, act, blind }: { session: Session; act: Act; blind: Non
 						go(`/sessions/${session.id}/bench`);
 					}}
 				>
-					Reveal
+					{t("label-reveal")}
 				</button>
 				{me.data?.username === blind.setter ? (
 					<button type="button" className="btn h-11" onClick={() => setLink(true)}>
-						Which code is which
+						{t("label-which-code-which")}
 					</button>
 				) : (
 					<span className="quiet">
-						Only {blind.setter_name || blind.setter} may see which code is which wedge.
+						{t("grooves-only-may-see-which-code", { setterName: blind.setter_name || blind.setter })}
 					</span>
 				)}
 				<button type="button" className="btn h-11" onClick={() => act(() => change.giveUpGrooves(blind.id))}>
-					Give it up
+					{t("label-give-up")}
 				</button>
 			</div>
 			{link && <LinkSheet read={() => grooveLink(blind.id)} onClose={() => setLink(false)} />}

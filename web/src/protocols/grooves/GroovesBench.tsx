@@ -1,5 +1,6 @@
 /** What an old wedge loses to a fresh one of its loft, and whether it can be seen on the green. */
 import type { Bench, Session } from "../../api/client";
+import { t } from "../../said/words";
 import { figure, fromFar, inShown, shownAs, unit } from "../../ui/units";
 import { ClubName } from "../ClubName";
 import { lieWords } from "./GroovesBay";
@@ -11,8 +12,8 @@ const SHOWN = ["spin_rpm", "launch_deg", "ball_speed_mps"] as const;
 export function GroovesBench({ session, grooves }: { session: Session; grooves: Grooves[] }) {
 	if (grooves.length === 0) return null;
 	return (
-		<section className="mt-4" aria-label="Grooves, old against new">
-			<h3 className="mb-1">Grooves, old against new</h3>
+		<section className="mt-4" aria-label={t("grooves-grooves-old-against-new")}>
+			<h3 className="mb-1">{t("grooves-grooves-old-against-new")}</h3>
 			{grooves.map((each) => (
 				<div key={each.old} className="mb-3">
 					<p className={`text-lg font-semibold ${each.worth === "replace" ? "hole-text" : ""}`}>
@@ -31,8 +32,8 @@ export function GroovesBench({ session, grooves }: { session: Session; grooves: 
 										{shownAs(key).label}, {shownAs(key).unit}
 									</th>
 								))}
-								<th className="pr-6 font-normal">Run, {unit("far")}</th>
-								<th className="font-normal">Shots</th>
+								<th className="pr-6 font-normal">{t("label-run", { unit: unit("far") })}</th>
+								<th className="font-normal">{t("label-shots")}</th>
 							</tr>
 						</thead>
 						<tbody>

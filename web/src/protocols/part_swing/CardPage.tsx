@@ -1,6 +1,7 @@
 /** The distance card on paper: for the bag, as large as a bank card or as A6. */
 import { Link, useParams, useSearchParams } from "react-router";
 import { useSession } from "../../api/session";
+import { t } from "../../said/words";
 import { buildOf, nameOf } from "../../session/select";
 import { MadeUp } from "../../ui/MadeUp";
 import { Said, Waiting } from "../../ui/Said";
@@ -9,7 +10,7 @@ import { type Card, cellOf, read } from "./DistanceCard";
 import { swingName } from "./tasks";
 
 const SIZES = {
-	card: { name: "Bank card", width: "85.6mm", height: "54mm", text: "9pt" },
+	card: { name: t("part-swing-bank-card"), width: "85.6mm", height: "54mm", text: "9pt" },
 	a6: { name: "A6", width: "105mm", height: "148mm", text: "10.5pt" },
 } as const;
 
@@ -26,15 +27,15 @@ export default function CardPage() {
 				<Said error={session.error} />
 			</main>
 		);
-	if (!session.data) return <Waiting what="the card" />;
+	if (!session.data) return <Waiting what={t("label-the-card")} />;
 	const size = SIZES[search.get("size") === "a6" ? "a6" : "card"];
 	const card = session.data.bag.short?.card;
 	return (
 		<main className="min-h-dvh">
-			<style>{`@page { size: ${size.width} ${size.height}; margin: 0 }`}</style>
+			<style>{t("part-swing-page-size-margin-0", { width: size.width, height: size.height })}</style>
 			<div className="no-print flex flex-wrap items-center gap-2 p-5">
 				<Link className="btn h-11" to={`/sessions/${id}/bag`}>
-					Back
+					{t("label-back")}
 				</Link>
 				{Object.entries(SIZES).map(([key, each]) => (
 					<button
@@ -48,16 +49,15 @@ export default function CardPage() {
 					</button>
 				))}
 				<button type="button" className="btn h-11" onClick={() => window.print()}>
-					Print
+					{t("label-print")}
 				</button>
 				<p className="quiet basis-full text-sm">
-					At 100%, without margins. Carry in {unitName("far")} in calm air; in brackets what is no number to
-					play by.
+					{t("part-swing-100-without-margins-carry-calm", { unit: unitName("far") })}
 				</p>
 			</div>
 			{card ? (
 				<section
-					aria-label="Distance card"
+					aria-label={t("label-distance-card")}
 					className="paper relative mx-5 overflow-hidden border border-base-300 bg-white p-[4mm] text-black print:m-0 print:border-0"
 					style={{ width: size.width, height: size.height, fontSize: size.text, lineHeight: 1.25 }}
 				>
@@ -73,7 +73,7 @@ export default function CardPage() {
 					/>
 				</section>
 			) : (
-				<p className="px-5">No part swing was hit yet: the card is made of them.</p>
+				<p className="px-5">{t("part-swing-no-part-swing-hit-yet")}</p>
 			)}
 		</main>
 	);
@@ -82,11 +82,11 @@ export default function CardPage() {
 function Figures({ card, name, whole }: { card: Card; name: (build: number) => string; whole: boolean }) {
 	return (
 		<>
-			<table className="mt-[1mm] w-full table-fixed border-collapse" aria-label="Distance card">
+			<table className="mt-[1mm] w-full table-fixed border-collapse" aria-label={t("label-distance-card")}>
 				<thead>
 					<tr className="text-right text-[0.75em]">
-						<th className="w-[22mm] text-left font-normal">Carry, {unit("far")}</th>
-						<th className="font-normal">stock</th>
+						<th className="w-[22mm] text-left font-normal">{t("label-carry", { unit: unit("far") })}</th>
+						<th className="font-normal">{t("part-swing-stock")}</th>
 						{card.swings.map((swing) => (
 							<th key={swing} className="font-normal">
 								{swingName(swing)}
@@ -120,8 +120,8 @@ function Figures({ card, name, whole }: { card: Card; name: (build: number) => s
 				</tbody>
 			</table>
 			<p className="mt-[1.5mm] text-[0.7em]">
-				Own ball, calm air. In brackets: not hit, or no number to play by.
-				{whole && " ± one shot against the next."}
+				{t("part-swing-own-ball-calm-air-brackets")}
+				{whole && ` ${t("part-swing-one-shot-against-next")}`}
 			</p>
 			{whole && (
 				<ul className="mt-[2mm] space-y-[0.8mm] text-[0.85em]">

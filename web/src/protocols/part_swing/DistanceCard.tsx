@@ -1,5 +1,6 @@
 /** The distance card: wedges by swings, with what nothing covers and what two wedges share. */
 import type { Session } from "../../api/client";
+import { t } from "../../said/words";
 import { asFar, type Metres, unit } from "../../ui/units";
 import { ClubName } from "../ClubName";
 import { swingName } from "./tasks";
@@ -30,11 +31,11 @@ function Carry({ cell }: { cell: Cell | undefined }) {
 export function DistanceCard({ session, card }: { session: Session; card: Card }) {
 	return (
 		<>
-			<table className="text-[15px]" aria-label="Distance card">
+			<table className="text-[15px]" aria-label={t("label-distance-card")}>
 				<thead>
 					<tr className="quiet text-right text-sm">
-						<th className="pr-3 text-left font-normal">Carry, {unit("far")}</th>
-						<th className="px-3 font-normal">stock</th>
+						<th className="pr-3 text-left font-normal">{t("label-carry", { unit: unit("far") })}</th>
+						<th className="px-3 font-normal">{t("part-swing-stock")}</th>
 						{card.swings.map((swing) => (
 							<th key={swing} className="px-3 font-normal">
 								{swingName(swing)}
@@ -57,11 +58,7 @@ export function DistanceCard({ session, card }: { session: Session; card: Card }
 					))}
 				</tbody>
 			</table>
-			<p className="quiet mt-1 text-[13px]">
-				± how well the carry is known, nine times in ten; then its spread from shot to shot. In brackets: no
-				number to play by. Wedges are read together: a number may lie a yard off its own average, and what was
-				not hit is from the others. Roll: {card.run}.
-			</p>
+			<p className="quiet mt-1 text-[13px]">{t("part-swing-how-well-carry-known-nine", { run: card.run })}</p>
 			<ul className="mt-2 space-y-0.5 text-[15px]">
 				{card.open.map((sentence) => (
 					<li key={sentence} className="hole-text font-semibold">

@@ -1,4 +1,6 @@
 /** Part swings in the Bay: offered among the tests, and a strip while they are being hit. */
+
+import { t } from "../../said/words";
 import type { BayPanelProps, NextOf, StripProps } from "../panels";
 import { hit, MinutesLeft, TaskGrid } from "./tasks";
 
@@ -22,7 +24,7 @@ export function PartSwingBay({ session, act, onAsked }: BayPanelProps) {
 				onAsked();
 			}}
 		>
-			Part swings
+			{t("label-part-swings")}
 		</button>
 	);
 }
@@ -31,7 +33,7 @@ export function PartSwingStrip({ session, act, agreed }: StripProps) {
 	const plan = session.bag.short?.part;
 	if (!plan) return null;
 	return (
-		<section aria-label="Part swings" className="space-y-1 text-[15px]">
+		<section aria-label={t("label-part-swings")} className="space-y-1 text-[15px]">
 			<TaskGrid session={session} agreed={agreed} onHit={(task) => hit(session, act, task)} />
 			<MinutesLeft plan={plan} />
 		</section>

@@ -2,6 +2,7 @@
 import type { Session } from "../../api/client";
 import { change } from "../../api/session";
 import { VOCABULARY } from "../../api/vocabulary";
+import { t } from "../../said/words";
 import type { Act } from "../../session/place";
 import { ClubName } from "../ClubName";
 import { TaskButton } from "../TaskButton";
@@ -39,8 +40,7 @@ export function TaskGrid({
 	agreed: boolean;
 }) {
 	const plan = session.bag.short?.part;
-	if (!plan || plan.tasks.length === 0)
-		return <p className="quiet">No wedge is in the bag: add them on the Bag first.</p>;
+	if (!plan || plan.tasks.length === 0) return <p className="quiet">{t("label-no-wedge-bag-add-them")}</p>;
 	const builds = [...new Set(plan.tasks.map((task) => task.build))];
 	const stocks = new Set(builds.map((build) => plan.tasks.find((task) => task.build === build)?.swing));
 	const swings = [...new Set(plan.tasks.map((task) => task.swing))].filter((swing) => !stocks.has(swing));
@@ -49,11 +49,11 @@ export function TaskGrid({
 	const now = (task: Task) =>
 		session.protocol === "part_swing" && session.in_hand === task.build && session.length === task.swing;
 	return (
-		<table aria-label="Swings of the distance card">
+		<table aria-label={t("part-swing-swings-distance-card")}>
 			<thead>
 				<tr className="quiet text-sm">
 					<th className="font-normal" />
-					<th className="px-1 font-normal">stock</th>
+					<th className="px-1 font-normal">{t("part-swing-stock")}</th>
 					{swings.map((swing) => (
 						<th key={swing} className="px-1 font-normal">
 							{swingName(swing)}
@@ -94,13 +94,12 @@ export function TaskGrid({
 /** How long the rest takes, and what fits into twenty minutes. */
 export function MinutesLeft({ plan }: { plan: PartPlan }) {
 	const shots = plan.tasks.reduce((sum, task) => sum + Math.max(task.wanted - task.done, 0), 0);
-	if (shots === 0) return <p>Every swing of the card is hit.</p>;
+	if (shots === 0) return <p>{t("part-swing-every-swing-card-hit")}</p>;
 	const short = plan.short.map(swingName).join(", ");
 	return (
 		<p>
-			{shots} {shots === 1 ? "shot" : "shots"} left, about {plan.minutes}{" "}
-			{plan.minutes === 1 ? "minute" : "minutes"}.{" "}
-			{plan.minutes > 20 && short && <span className="quiet">In 20 minutes: {short}.</span>}
+			{t("part-swing-shot-left-about-minute", { shots, minutes: plan.minutes })}{" "}
+			{plan.minutes > 20 && short && <span className="quiet">{t("part-swing-20-minutes", { short })}</span>}
 		</p>
 	);
 }

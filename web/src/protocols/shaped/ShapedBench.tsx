@@ -1,6 +1,7 @@
 /** What a low, high or curved shot cost or gained beside the stock shot, for the builds that were asked for one. */
 import type { Finding } from "../../api/client";
-import { PROTOCOLS } from "../../api/words";
+import { PROTOCOLS, termOf } from "../../api/words";
+import { t } from "../../said/words";
 import { candidatesOf } from "../../session/select";
 import { Letter } from "../../ui/Letter";
 import { asFar, type Metres, metresOf, reading, unit } from "../../ui/units";
@@ -13,7 +14,7 @@ export function ShapedBench({ session, findings: meant }: BenchPanelProps) {
 			<table className="table-plain w-full">
 				<thead>
 					<tr>
-						<th scope="col">Asked for, beside the stock shot</th>
+						<th scope="col">{t("shaped-asked-for-beside-stock-shot")}</th>
 						{builds.map((build) => (
 							<th key={build.id} scope="col">
 								<span className="inline-flex items-center gap-1.5">
@@ -28,12 +29,16 @@ export function ShapedBench({ session, findings: meant }: BenchPanelProps) {
 						.filter((intent) => meant.some((each) => each.intent === intent))
 						.map((intent) => (
 							<tr key={intent}>
-								<td className="capitalize">{intent}</td>
+								<td className="capitalize">{termOf("intent", intent)}</td>
 								{builds.map((build) => {
 									const found = meant.find((each) => each.letter === build.letter && each.intent === intent);
 									return (
 										<td key={build.id} className="text-[14.5px]" title={found?.sentence}>
-											{found ? <Intended meant={found} /> : <span className="quiet">not asked</span>}
+											{found ? (
+												<Intended meant={found} />
+											) : (
+												<span className="quiet">{t("shaped-not-asked")}</span>
+											)}
 										</td>
 									);
 								})}
@@ -54,18 +59,22 @@ function Intended({ meant }: { meant: Finding }) {
 		<>
 			<span className="num">
 				{shaped
-					? curve !== null && `${asFar(size(curve))} ${unit("far")} ${curve > 0 ? "right" : "left"}`
+					? curve !== null &&
+						`${asFar(size(curve))} ${unit("far")} ${termOf("side", curve > 0 ? "right" : "left")}`
 					: peak !== null &&
 						`${reading("peak_m", size(peak))} ${unit("high")} ${peak > 0 ? "higher" : "lower"}`}
 			</span>
 			{carry !== null && `, ${asFar(size(carry))} ${unit("far")} ${carry > 0 ? "longer" : "shorter"}`}
 			<span className={`block text-[13px] ${meant.as_asked === false ? "hole-text font-semibold" : "quiet"}`}>
-				{meant.as_asked === false
-					? "not what was meant"
-					: meant.as_asked === null
-						? "may be chance"
-						: "as meant"}
-				, {meant.n} hit
+				{t("shaped-hit", {
+					which:
+						meant.as_asked === false
+							? t("shaped-not-what-meant")
+							: meant.as_asked === null
+								? t("shaped-may-chance")
+								: t("shaped-as-meant"),
+					n: meant.n,
+				})}
 			</span>
 		</>
 	);

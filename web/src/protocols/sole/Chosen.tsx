@@ -1,6 +1,7 @@
 /** What is chosen when a sole test is set up: the soles, the lies, and the ways to go about it. */
 import type { ReactNode } from "react";
 import type { SoleChoices } from "../../api/client";
+import { t } from "../../said/words";
 import { asFar, figure, type Metres, unit } from "../../ui/units";
 
 export type Club = SoleChoices["clubs"][number];
@@ -49,20 +50,16 @@ export function Soles({ choices, chosen, control, repeat, onTurn, onControl, onR
 	const on = "btn-primary";
 	const off = "border-base-300 bg-base-100";
 	if (choices.clubs.length === 0)
-		return (
-			<p className="hole-text font-semibold">
-				No wedge of this loft is on the rack, or bends to it, for this hand.
-			</p>
-		);
+		return <p className="hole-text font-semibold">{t("sole-no-wedge-loft-rack-or")}</p>;
 	return (
-		<table className="w-full text-left text-[16px]" aria-label="Soles of the test">
+		<table className="w-full text-left text-[16px]" aria-label={t("sole-soles-test")}>
 			<thead className="quiet text-sm">
 				<tr>
-					<th className="py-1 font-normal">Sole</th>
-					<th className="font-normal">Bounce</th>
-					<th className="font-normal">Loft</th>
-					<th className="font-normal">Control</th>
-					<th className="font-normal">Under two codes</th>
+					<th className="py-1 font-normal">{t("label-sole")}</th>
+					<th className="font-normal">{t("label-bounce")}</th>
+					<th className="font-normal">{t("label-loft")}</th>
+					<th className="font-normal">{t("sole-control")}</th>
+					<th className="font-normal">{t("sole-under-two-codes")}</th>
 				</tr>
 			</thead>
 			<tbody>
@@ -76,7 +73,7 @@ export function Soles({ choices, chosen, control, repeat, onTurn, onControl, onR
 									<input type="checkbox" className="checkbox" checked={is} onChange={() => onTurn(key)} />
 									<span>
 										<span className="font-semibold">{club.name}</span>{" "}
-										<span className="quiet">{club.sole && `${club.sole} sole`}</span>
+										<span className="quiet">{club.sole && t("sole-sole", { sole: club.sole })}</span>
 									</span>
 								</label>
 							</td>
@@ -87,11 +84,11 @@ export function Soles({ choices, chosen, control, repeat, onTurn, onControl, onR
 									type="button"
 									className={`btn h-10 min-w-20 ${is && control === key ? on : off}`}
 									aria-pressed={is && control === key}
-									aria-label={`${club.name} is the control`}
+									aria-label={t("sole-is-the-control", { name: club.name })}
 									disabled={!is}
 									onClick={() => onControl(club)}
 								>
-									{is && control === key ? "Control" : "–"}
+									{is && control === key ? t("sole-control") : "–"}
 								</button>
 							</td>
 							<td>
@@ -99,11 +96,11 @@ export function Soles({ choices, chosen, control, repeat, onTurn, onControl, onR
 									type="button"
 									className={`btn h-10 min-w-20 ${is && repeat === key ? on : off}`}
 									aria-pressed={is && repeat === key}
-									aria-label={`${club.name} under two codes`}
+									aria-label={t("sole-under-two-codes-2", { name: club.name })}
 									disabled={!is}
 									onClick={() => onRepeat(key)}
 								>
-									{is && repeat === key ? "Twice" : "–"}
+									{is && repeat === key ? t("sole-twice") : "–"}
 								</button>
 							</td>
 						</tr>
@@ -124,11 +121,9 @@ export function Lies({
 	onTurn: (key: string) => void;
 }) {
 	return (
-		<section aria-label="Lies of the test">
-			<h2 className="mb-1 text-lg">From which lies</h2>
-			<p className="quiet mb-2 text-sm">
-				All soles on the first two; then the weakest is out, still blind, and two go to the last.
-			</p>
+		<section aria-label={t("sole-lies-test")}>
+			<h2 className="mb-1 text-lg">{t("sole-from-which-lies")}</h2>
+			<p className="quiet mb-2 text-sm">{t("sole-all-soles-first-two-then")}</p>
 			<div className="grid gap-1 sm:grid-cols-2 xl:grid-cols-3">
 				{choices.lies.map((lie, at) => (
 					<label key={lie.key} className="flex min-h-12 cursor-pointer items-start gap-3 py-1">

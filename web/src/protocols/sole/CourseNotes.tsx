@@ -3,6 +3,8 @@
 import { useState } from "react";
 import type { Session, SoleTest } from "../../api/client";
 import { change } from "../../api/session";
+import { Num, Worded } from "../../said/Worded";
+import { t } from "../../said/words";
 import { isClosed } from "../../session/closed";
 import type { Act } from "../../session/place";
 import { useDrafted } from "../../ui/draft";
@@ -22,15 +24,15 @@ export function Notes({
 	place: (key: string) => string;
 }) {
 	return (
-		<ul className="space-y-0.5 text-[15px]" aria-label="Notes of the course">
+		<ul className="space-y-0.5 text-[15px]" aria-label={t("sole-notes-course")}>
 			{notes.map((note) => (
 				<li key={`${note.played_on}${note.code}${note.place}${note.word}${note.first}`}>
 					<span className="quiet">{shortDay(note.played_on)}</span>{" "}
 					<span className="font-semibold">{name(note.code)}</span>
 					{note.place ? `, ${place(note.place)}` : ""}
-					{note.first ? ", picked up first" : ""}
+					{note.first ? t("sole-picked-up-first-2") : ""}
 					{note.word ? `: ${note.word}` : ""}
-					{note.by_player ? "" : <span className="quiet"> (told to the fitter)</span>}
+					{note.by_player ? "" : <span className="quiet"> {t("sole-told-fitter")}</span>}
 				</li>
 			))}
 		</ul>
@@ -50,7 +52,7 @@ export function CourseNotes({ session, act, test }: { session: Session; act: Act
 	if (agreed && test.notes.length === 0) return null;
 	return (
 		<div className="mt-3">
-			<h4 className="quiet mb-1 text-sm">On the course</h4>
+			<h4 className="quiet mb-1 text-sm">{t("sole-on-the-course")}</h4>
 			<Notes
 				notes={test.notes}
 				name={(code) => nameOfCode(test, code)}
@@ -60,18 +62,25 @@ export function CourseNotes({ session, act, test }: { session: Session; act: Act
 				<div className="mt-1 flex flex-wrap items-center gap-2 text-[15px]">
 					{test.course ? (
 						<p>
-							The player writes at <span className="num">{window.location.host}/course</span> with{" "}
-							<span className="num text-xl tracking-wider" data-testid="course-code">
-								{test.course}
-							</span>
+							<Worded
+								id="sole-player-writes-at"
+								drawn={{
+									address: <Num>{window.location.host}/course</Num>,
+									code: (
+										<span className="num text-xl tracking-wider" data-testid="course-code">
+											{test.course}
+										</span>
+									),
+								}}
+							/>
 						</p>
 					) : (
 						<button type="button" className="btn h-11" onClick={() => act(() => change.openCourse(test.id))}>
-							A code for the player’s notes
+							{t("sole-code-for-players-notes")}
 						</button>
 					)}
 					<button type="button" className="btn h-11" aria-expanded={open} onClick={() => setOpen(!open)}>
-						Write down what was told
+						{t("sole-write-down-what-told")}
 					</button>
 				</div>
 			)}
@@ -122,7 +131,7 @@ export function NoteForm({
 				setFirst(false);
 			}}
 		>
-			<div role="group" aria-label="Which one" className="flex flex-wrap gap-2">
+			<div role="group" aria-label={t("sole-which-one")} className="flex flex-wrap gap-2">
 				{codes.map((each) => (
 					<button
 						key={each.code}
@@ -140,17 +149,17 @@ export function NoteForm({
 					className={`btn ${tall} ${first ? "btn-primary" : "border-base-300 bg-base-100"}`}
 					onClick={() => setFirst(!first)}
 				>
-					Picked up first
+					{t("sole-picked-up-first-3")}
 				</button>
 			</div>
 			<div className="flex flex-wrap gap-2">
 				<select
 					className={`select w-48 ${tall}`}
-					aria-label="From which lie"
+					aria-label={t("sole-from-which-lie")}
 					value={place}
 					onChange={(event) => setPlace(event.target.value)}
 				>
-					<option value="">Any lie</option>
+					<option value="">{t("label-any-lie")}</option>
 					{places.map((each) => (
 						<option key={each.key} value={each.key}>
 							{each.name}
@@ -160,7 +169,7 @@ export function NoteForm({
 				<input
 					type="date"
 					className={`input w-44 ${tall}`}
-					aria-label="Played on"
+					aria-label={t("sole-played-on")}
 					min={since ?? undefined}
 					max={today()}
 					value={day}
@@ -168,8 +177,8 @@ export function NoteForm({
 				/>
 				<input
 					className={`input min-w-56 flex-1 ${tall}`}
-					aria-label="What it did"
-					placeholder="What it did"
+					aria-label={t("sole-what-did")}
+					placeholder={t("sole-what-did")}
 					maxLength={200}
 					value={word}
 					onChange={(event) => setWord(event.target.value)}
@@ -179,7 +188,7 @@ export function NoteForm({
 					className={`btn btn-primary ${tall}`}
 					disabled={code === null || (!word.trim() && !first)}
 				>
-					Write it down
+					{t("sole-write-down")}
 				</button>
 			</div>
 		</form>

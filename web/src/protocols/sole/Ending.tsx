@@ -4,6 +4,7 @@ import { useState } from "react";
 import { useNavigate } from "react-router";
 import type { Session, SoleTest } from "../../api/client";
 import { change } from "../../api/session";
+import { t } from "../../said/words";
 import { isClosed } from "../../session/closed";
 import type { Act } from "../../session/place";
 import { Sheet } from "../../ui/Sheet";
@@ -23,7 +24,7 @@ export function Ending({ session, act, test }: { session: Session; act: Act; tes
 	return (
 		<div className="space-y-3">
 			<h2 className="text-[2rem] leading-tight font-semibold">
-				{open ? "All is hit." : "All is hit. Which one is the sole he plays now?"}
+				{open ? t("label-all-hit") : t("sole-all-hit-which-one-sole")}
 			</h2>
 			{!open && (
 				<Guess codes={codesOf(test)} guess={test.guess} confidence={test.confidence} onGuess={guess} />
@@ -56,21 +57,19 @@ export function Reveal({ session, act, test }: { session: Session; act: Act; tes
 				disabled={isClosed(session)}
 				onClick={() => (left || (!open && test.guess === null) ? setAsked(true) : reveal())}
 			>
-				{open ? "Done" : "Reveal"}
+				{open ? t("label-done") : t("label-reveal")}
 			</button>
 			{asked && (
-				<Sheet title={open ? "End it now?" : "Reveal now?"} onClose={() => setAsked(false)}>
+				<Sheet title={open ? t("sole-end-now") : t("sole-reveal-now")} onClose={() => setAsked(false)}>
 					<div className="space-y-3 text-[17px]">
-						{left && <p>Not played by those that are left: {left}. What follows says nothing of it.</p>}
-						{!open && test.guess === null && (
-							<p>The player has not guessed yet: without that nobody knows whether the test was blind.</p>
-						)}
+						{left && <p>{t("sole-not-played-by-those-left", { left })}</p>}
+						{!open && test.guess === null && <p>{t("sole-player-has-not-guessed-yet")}</p>}
 						<div className="flex gap-2">
 							<button type="button" className="btn btn-primary h-12" onClick={reveal}>
-								{open ? "End it" : "Reveal all the same"}
+								{open ? t("sole-end-it") : t("sole-reveal-all-same")}
 							</button>
 							<button type="button" className="btn h-12" onClick={() => setAsked(false)}>
-								Not yet
+								{t("sole-not-yet")}
 							</button>
 						</div>
 					</div>
@@ -86,14 +85,14 @@ function GoBack({ act, test }: { act: Act; test: SoleTest }) {
 		<label className="flex items-center gap-2 text-[15px]">
 			<select
 				className="select h-14 w-80"
-				aria-label="Go back to a lie"
+				aria-label={t("sole-go-back-lie")}
 				value=""
 				onChange={(event) => {
 					const place = event.target.value; // the list is back at its first line when this is sent
 					if (place) act(() => change.goBack(test.id, place));
 				}}
 			>
-				<option value="">Go back to a lie with {wordsLeft(test)}</option>
+				<option value="">{t("sole-go-back-lie-with", { wordsLeft: wordsLeft(test) })}</option>
 				{test.places
 					.filter((place) => !test.unplayed.includes(place.key))
 					.map((place) => (

@@ -2,6 +2,7 @@
 import { useState } from "react";
 import type { SoleTest, Turf } from "../../api/client";
 import { change } from "../../api/session";
+import { t } from "../../said/words";
 import type { Act } from "../../session/place";
 import { Sheet } from "../../ui/Sheet";
 import { type Handing, placeOf, sameStage, wordOf } from "./coming";
@@ -40,11 +41,11 @@ export function HandingList({
 	if (rows.length === 0) return null;
 	return (
 		<div className="text-[15px]">
-			<p className="quiet mb-1 text-sm">Said so far; touch one to put it right</p>
+			<p className="quiet mb-1 text-sm">{t("sole-said-so-far-touch-one")}</p>
 			<dl className="grid grid-cols-[max-content_1fr] items-center gap-x-4 gap-y-1">
 				{stages.map((stage) => (
 					<div key={`${stage.place}${stage.visit}${stage.duel}`} className="contents">
-						<dt className="quiet">{stage.duel ? "Duel" : placeOf(test, stage.place)?.name}</dt>
+						<dt className="quiet">{stage.duel ? t("sole-duel-2") : placeOf(test, stage.place)?.name}</dt>
 						<dd className="flex flex-wrap gap-1">
 							{rows
 								.filter((row) => sameStage(row, stage))
@@ -80,14 +81,14 @@ function Correct({ act, test, row, onClose }: { act: Act; test: SoleTest; row: R
 			<div className="space-y-3">
 				{row.said !== null && (
 					<Choice
-						label="Better, level or worse"
+						label={t("sole-better-level-or-worse")}
 						all={SAID.map((each) => ({ value: each.said as number, name: each.name }))}
 						chosen={said}
 						onChoose={setSaid}
 					/>
 				)}
 				<Choice
-					label="How it met the ground"
+					label={t("sole-how-met-ground")}
 					all={turfsOf(place?.sand ?? false).map((each) => ({ value: each, name: turfName(each) }))}
 					chosen={turf}
 					onChoose={setTurf}
@@ -101,7 +102,7 @@ function Correct({ act, test, row, onClose }: { act: Act; test: SoleTest; row: R
 						onClose();
 					}}
 				>
-					Put right
+					{t("sole-put-right")}
 				</button>
 			</div>
 		</Sheet>

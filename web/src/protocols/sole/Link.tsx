@@ -4,6 +4,7 @@ import { useState } from "react";
 import type { SoleTest } from "../../api/client";
 import type { components } from "../../api/schema";
 import { openHandOut } from "../../api/session";
+import { t } from "../../said/words";
 import { Said } from "../../ui/Said";
 import { Sheet } from "../../ui/Sheet";
 import type { InUnits } from "../../ui/units";
@@ -25,8 +26,8 @@ export function TapeList({ lines }: { lines: Line[] }) {
 		<table className="w-full text-left text-[17px]">
 			<thead className="quiet text-sm">
 				<tr>
-					<th className="py-1 pr-6 font-normal">On the tape</th>
-					<th className="font-normal">Club</th>
+					<th className="py-1 pr-6 font-normal">{t("sole-on-the-tape")}</th>
+					<th className="font-normal">{t("label-club")}</th>
 				</tr>
 			</thead>
 			<tbody>
@@ -37,7 +38,7 @@ export function TapeList({ lines }: { lines: Line[] }) {
 							{line.club} <span className="quiet text-[15px]">{line.detail}</span>
 							{sharing(line, lines) && (
 								<span className="block text-[15px] font-semibold">
-									The same club as {sharing(line, lines)}: change its tape unseen.
+									{t("sole-same-club-as-change-its", { line: sharing(line, lines) })}
 								</span>
 							)}
 						</td>
@@ -53,20 +54,17 @@ type Links = InUnits<components["schemas"]["LinkOut"]>;
 export function LinkSheet({ read, onClose }: { read: () => Promise<Links>; onClose: () => void }) {
 	const link = useMutation({ mutationFn: read });
 	return (
-		<Sheet title="Which code is which club" onClose={onClose}>
+		<Sheet title={t("label-which-code-which-club")} onClose={onClose}>
 			<div className="space-y-3 text-[16px]">
-				<p>
-					A word on tape on each shaft, the marks on the back of the head covered, nothing on sole or face.
-					Wipe the club and hand it over sole down, unseen.
-				</p>
+				<p>{t("sole-word-tape-each-shaft-marks")}</p>
 				{link.data ? (
 					<TapeList lines={link.data.lines} />
 				) : (
 					<button type="button" className="btn btn-primary h-14" onClick={() => link.mutate()}>
-						Show it: the player does not see this screen
+						{t("sole-show-player-does-not-see")}
 					</button>
 				)}
-				<p className="quiet text-sm">That it was looked at is written into the trail.</p>
+				<p className="quiet text-sm">{t("sole-looked-written-into-trail")}</p>
 				<Said error={link.error} />
 			</div>
 		</Sheet>
@@ -79,31 +77,28 @@ export function HandOutSheet({ test, onClose }: { test: SoleTest; onClose: () =>
 	const made = useMutation({ mutationFn: () => openHandOut(test.id) });
 	const opened = test.hand_out_opened !== null;
 	return (
-		<Sheet title="The assistant’s page" onClose={onClose}>
+		<Sheet title={t("sole-assistants-page")} onClose={onClose}>
 			<div className="space-y-3 text-[16px]">
-				<p>
-					It alone tells which code is which club. Let the assistant scan or type the code on a device of
-					their own: the first device that opens it keeps it.
-				</p>
+				<p>{t("sole-alone-tells-which-code-which")}</p>
 				{opened && (
 					<p className="font-semibold">
-						Open since{" "}
-						{new Date(test.hand_out_opened as string).toLocaleTimeString("en-GB", {
-							hour: "2-digit",
-							minute: "2-digit",
+						{t("sole-open-since", {
+							value: new Date(test.hand_out_opened as string).toLocaleTimeString("en-GB", {
+								hour: "2-digit",
+								minute: "2-digit",
+							}),
 						})}
-						.
 					</p>
 				)}
 				{made.data && !opened ? (
 					<div className="flex flex-wrap items-center gap-6">
 						<img
 							className="w-44 bg-white"
-							alt="The address of the assistant’s page, to scan"
+							alt={t("sole-address-assistants-page-scan")}
 							src={`data:image/svg+xml;utf8,${encodeURIComponent(made.data.drawn)}`}
 						/>
 						<p>
-							<span className="quiet block">{window.location.host}/hand-out</span>
+							<span className="quiet block">{t("sole-hand-out", { host: window.location.host })}</span>
 							<span className="num text-4xl tracking-widest" data-testid="hand-out-code">
 								{made.data.code}
 							</span>
@@ -111,7 +106,7 @@ export function HandOutSheet({ test, onClose }: { test: SoleTest; onClose: () =>
 					</div>
 				) : opened && !asked ? (
 					<button type="button" className="btn h-12" onClick={() => setAsked(true)}>
-						It went to the wrong device
+						{t("sole-went-wrong-device")}
 					</button>
 				) : (
 					<button
@@ -122,7 +117,7 @@ export function HandOutSheet({ test, onClose }: { test: SoleTest; onClose: () =>
 							made.mutate();
 						}}
 					>
-						{opened ? "A new code; that page closes" : "Give a code"}
+						{opened ? t("sole-new-code-page-closes") : t("sole-give-code")}
 					</button>
 				)}
 				<Said error={made.error} />

@@ -2,24 +2,25 @@
 import { useState } from "react";
 import type { SoleTest, Turf } from "../../api/client";
 import { VOCABULARY } from "../../api/vocabulary";
+import { t } from "../../said/words";
 
 export const SAID = [
-	{ said: 1, name: "Better", keys: "arrowup", shown: "↑" },
-	{ said: 0, name: "Level", keys: "[", shown: "[" },
-	{ said: -1, name: "Worse", keys: "arrowdown", shown: "↓" },
+	{ said: 1, key: "better", name: t("sole-better"), keys: "arrowup", shown: "↑" },
+	{ said: 0, key: "level", name: t("sole-level"), keys: "[", shown: "[" },
+	{ said: -1, key: "worse", name: t("sole-worse"), keys: "arrowdown", shown: "↓" },
 ] as const;
 export const saidWords = (said: number | null) =>
 	SAID.find((each) => each.said === said)?.name.toLowerCase() ?? "";
 
 const TURF_NAMES: Record<Turf, string> = {
-	slid: "Slid",
-	dug: "Dug",
-	skipped: "Skipped",
-	sat_up: "Sat up",
-	grabbed: "Grabbed",
-	even: "Even",
-	deep: "Deep",
-	shallow: "Shallow",
+	slid: t("sole-slid"),
+	dug: t("sole-dug"),
+	skipped: t("sole-skipped"),
+	sat_up: t("sole-sat-up"),
+	grabbed: t("sole-grabbed"),
+	even: t("sole-even"),
+	deep: t("sole-deep"),
+	shallow: t("sole-shallow"),
 };
 const TURF_KEYS: Record<Turf, string> = {
 	slid: "s",
@@ -69,7 +70,11 @@ export function Choice<T extends string | number>({
 	);
 }
 
-const SURE: Record<string, string> = { guess: "Only a guess", fairly: "Fairly sure", certain: "Certain" };
+const SURE: Record<string, string> = {
+	guess: t("sole-only-guess"),
+	fairly: t("sole-fairly-sure"),
+	certain: t("sole-certain"),
+};
 
 /** Which code the player takes for one he knows, and how sure he is. */
 export function Guess({
@@ -86,9 +91,9 @@ export function Guess({
 	const [code, setCode] = useState(guess);
 	return (
 		<div className="flex flex-wrap gap-x-8 gap-y-2">
-			<Choice label="The player’s guess" all={codes} chosen={code} onChoose={setCode} />
+			<Choice label={t("sole-players-guess")} all={codes} chosen={code} onChoose={setCode} />
 			<Choice
-				label="How sure the player is"
+				label={t("sole-how-sure-player")}
 				all={VOCABULARY.sole.confidence.map((each) => ({ value: each as string, name: SURE[each] ?? each }))}
 				chosen={guess !== null && guess === code ? confidence : null}
 				disabled={code === null}

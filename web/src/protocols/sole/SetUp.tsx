@@ -6,6 +6,8 @@ import { Link, useNavigate, useParams } from "react-router";
 import type { Session, SoleChoices } from "../../api/client";
 import { change, keep, soleLink, useSession, useSoleCheck, useSoleChoices } from "../../api/session";
 import { VOCABULARY } from "../../api/vocabulary";
+import { Num, Worded } from "../../said/Worded";
+import { t } from "../../said/words";
 import { isClosed } from "../../session/closed";
 import { ownOf } from "../../session/select";
 import { BendCaution, Said, Waiting } from "../../ui/Said";
@@ -24,7 +26,7 @@ export default function SetUpPage() {
 				<Said error={session.error} />
 			</main>
 		);
-	if (!session.data) return <Waiting what="the session" />;
+	if (!session.data) return <Waiting what={t("label-the-session")} />;
 	return <SetUp session={session.data} />;
 }
 
@@ -45,9 +47,11 @@ function SetUp({ session }: { session: Session }) {
 		<main className="min-h-dvh p-5">
 			<header className="mb-4 flex flex-wrap items-center gap-3">
 				<Link className="btn h-11" to={`/sessions/${session.id}/bay`}>
-					Back to the Bay
+					{t("sole-back-bay")}
 				</Link>
-				<h1 className="text-2xl font-semibold">Blind sole test, {session.customer.name}</h1>
+				<h1 className="text-2xl font-semibold">
+					{t("sole-blind-sole-test-3", { name: session.customer.name })}
+				</h1>
 			</header>
 			{test ? (
 				<Taping session={session} test={test} />
@@ -55,10 +59,10 @@ function SetUp({ session }: { session: Session }) {
 				<>
 					<div className="mb-4 flex flex-wrap items-center gap-4 text-[16px]">
 						<label className="flex items-center gap-2">
-							For
+							{t("sole-for")}
 							<select
 								className="select h-12 w-44"
-								aria-label="The wedge whose sole it is about"
+								aria-label={t("sole-wedge-whose-sole-about")}
 								value={wedge ?? ""}
 								onChange={(event) => {
 									setWedge(Number(event.target.value) || null);
@@ -67,24 +71,24 @@ function SetUp({ session }: { session: Session }) {
 							>
 								{own.map((build) => (
 									<option key={build.id} value={build.id}>
-										the own {build.name}
+										{t("sole-the-own", { name: build.name })}
 									</option>
 								))}
-								<option value="">a wedge not owned yet</option>
+								<option value="">{t("sole-wedge-not-owned-yet")}</option>
 							</select>
 						</label>
 						<label className="flex items-center gap-2">
-							soles of
+							{t("sole-soles-of")}
 							<input
 								className="input h-12 w-20 text-right"
 								inputMode="decimal"
-								aria-label="Loft in degrees"
+								aria-label={t("sole-loft-degrees")}
 								value={said}
 								onChange={(event) => setTyped(event.target.value)}
 							/>
 							°
 						</label>
-						<span className="quiet">within a degree; a head is bent there where it bears it.</span>
+						<span className="quiet">{t("sole-within-degree-head-bent-there")}</span>
 					</div>
 					<Said error={choices.error} />
 					{choices.data && good && (
@@ -171,10 +175,10 @@ function Chosen({ session, choices, loft, wedge, onMade }: ChosenProps) {
 				/>
 				{controlAt !== null && (
 					<label className="flex flex-wrap items-center gap-2">
-						The control is
+						{t("sole-the-control-is")}
 						<select
 							className="select h-11 w-80"
-							aria-label="What the control stands for"
+							aria-label={t("sole-what-control-stands-for")}
 							value={as ?? "nearest"}
 							onChange={(event) => setAs(event.target.value as Control)}
 						>
@@ -196,36 +200,41 @@ function Chosen({ session, choices, loft, wedge, onMade }: ChosenProps) {
 			</div>
 			<aside className="space-y-4">
 				<Ways
-					label="How long"
+					label={t("label-how-long")}
 					ways={[
-						[!short, "The whole test", () => setShort(false)],
-						[short, "20 minutes", () => setShort(true)],
+						[!short, t("sole-whole-test"), () => setShort(false)],
+						[short, t("sole-20-minutes"), () => setShort(true)],
 					]}
 				>
 					{short
-						? `${choices.lies
-								.filter((lie) => places.includes(lie.key))
-								.slice(0, 3)
-								.map((lie) => lie.name)
-								.join(", ")}, and a short duel.`
-						: "All ticked lies, and a duel of four."}
+						? t("sole-short-duel", {
+								list: choices.lies
+									.filter((lie) => places.includes(lie.key))
+									.slice(0, 3)
+									.map((lie) => lie.name)
+									.join(", "),
+							})
+						: t("sole-all-ticked-lies-duel-four")}
 				</Ways>
 				<Ways
-					label="Who is blind"
+					label={t("sole-who-blind")}
 					ways={[
-						[!double, "The player", () => setDouble(false)],
-						[double, "The fitter too", () => setDouble(true)],
+						[!double, t("label-the-player"), () => setDouble(false)],
+						[double, t("sole-fitter-too"), () => setDouble(true)],
 					]}
 				>
-					{double
-						? "Only the assistant’s page tells which code is which club."
-						: "Only this sign-in can see which code is which club, and it stays hidden until asked for."}
+					{double ? t("sole-only-assistants-page-tells-which") : t("sole-only-sign-can-see-which")}
 				</Ways>
 				{check.data && enough && !check.error && (
 					<div aria-live="polite">
 						<p className="text-xl font-semibold">
-							About <span className="num">{check.data.minutes}</span> min,{" "}
-							<span className="num">{check.data.handings}</span> clubs handed
+							<Worded
+								id="sole-about-minutes-handings"
+								drawn={{
+									minutes: <Num>{check.data.minutes}</Num>,
+									handings: <Num>{check.data.handings}</Num>,
+								}}
+							/>
 						</p>
 						<ul className="mt-1 space-y-1 text-[15px]">
 							{check.data.warnings.map((words) => (
@@ -240,10 +249,10 @@ function Chosen({ session, choices, loft, wedge, onMade }: ChosenProps) {
 				{!enough && (
 					<p className="hole-text font-semibold">
 						{clubs.length < least
-							? "Two soles at least: borrow one, or bend one to this loft."
+							? t("sole-two-soles-least-borrow-one")
 							: clubs.length > most
-								? "Five soles at most: the player tires."
-								: "Two lies at least: a wedge that is tried from one only is not tried."}
+								? t("sole-five-soles-most-player-tires")
+								: t("sole-two-lies-least-wedge-tried")}
 					</p>
 				)}
 				<Said error={begin.error ?? (enough ? check.error : null)} />
@@ -253,7 +262,7 @@ function Chosen({ session, choices, loft, wedge, onMade }: ChosenProps) {
 					disabled={!enough || begin.isPending || isClosed(session)}
 					onClick={() => begin.mutate()}
 				>
-					Draw the codes
+					{t("sole-draw-codes")}
 				</button>
 			</aside>
 		</div>
@@ -266,21 +275,18 @@ function Taping({ session, test }: { session: Session; test: Session["soles"][nu
 	const [page, setPage] = useState(false);
 	const link = useMutation({ mutationFn: () => soleLink(test.id) });
 	return (
-		<section className="max-w-3xl space-y-4 text-[17px]" aria-label="Taping">
-			<h2 className="text-2xl font-semibold">Tape the shafts</h2>
-			<p>
-				A word on tape on each shaft, the marks on the back of the head covered, nothing on sole or face. Wipe
-				each club and hand it over sole down, unseen.
-			</p>
+		<section className="max-w-3xl space-y-4 text-[17px]" aria-label={t("sole-taping")}>
+			<h2 className="text-2xl font-semibold">{t("sole-tape-shafts")}</h2>
+			<p>{t("sole-word-tape-each-shaft-marks-2")}</p>
 			{test.blind === "double" ? (
 				<button type="button" className="btn btn-primary h-14 text-lg" onClick={() => setPage(true)}>
-					A code for the assistant’s page
+					{t("sole-code-for-assistants-page")}
 				</button>
 			) : link.data ? (
 				<TapeList lines={link.data.lines} />
 			) : (
 				<button type="button" className="btn btn-primary h-14 text-lg" onClick={() => link.mutate()}>
-					Show which is which: the player does not see this screen
+					{t("sole-show-which-which-player-does")}
 				</button>
 			)}
 			<Said error={link.error} />
@@ -289,7 +295,7 @@ function Taping({ session, test }: { session: Session; test: Session["soles"][nu
 				className={`btn h-14 text-lg ${link.data ? "btn-primary" : "border-base-300 bg-base-100"}`}
 				onClick={() => go(`/sessions/${session.id}/bay`)}
 			>
-				Taped: to the Bay
+				{t("sole-taped-bay")}
 			</button>
 			{page && <HandOutSheet test={test} onClose={() => setPage(false)} />}
 		</section>

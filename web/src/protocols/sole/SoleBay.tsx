@@ -1,6 +1,7 @@
 /** The sole test among the tests of the Bay: taken up again, or set up. */
 import { useNavigate } from "react-router";
 import { change } from "../../api/session";
+import { t } from "../../said/words";
 import type { BayPanelProps, NextOf } from "../panels";
 import { soleTestOf } from "./coming";
 
@@ -33,7 +34,7 @@ export function SoleBay({ session, act, onAsked }: BayPanelProps) {
 				onAsked();
 			}}
 		>
-			Sole test, blind
+			{t("sole-sole-test-blind")}
 		</button>
 	);
 }

@@ -5,6 +5,7 @@ import { useState } from "react";
 import { useNavigate } from "react-router";
 import type { Session, SoleTest } from "../../api/client";
 import { change, keep } from "../../api/session";
+import { t } from "../../said/words";
 import { isClosed } from "../../session/closed";
 import type { Act } from "../../session/place";
 import { Said } from "../../ui/Said";
@@ -18,7 +19,7 @@ export function SoleBench({ session, act }: { session: Session; act: Act }) {
 	const shown = session.soles.filter((test) => test.handings.length > 0);
 	if (shown.length === 0) return null;
 	return (
-		<section className="mt-5" aria-label="Sole tests">
+		<section className="mt-5" aria-label={t("sole-sole-tests")}>
 			{shown.map((test) => (
 				<OneTest key={test.id} session={session} act={act} test={test} />
 			))}
@@ -28,10 +29,10 @@ export function SoleBench({ session, act }: { session: Session; act: Act }) {
 
 const title = (session: Session, test: SoleTest) => {
 	const about = session.builds.find((build) => build.id === test.wedge);
-	const of = about ? `, for the own ${about.name}` : "";
+	const of = about ? t("sole-for-own", { name: about.name }) : "";
 	return test.blind === "open"
-		? `The sole in other lofts, ${placeOf(test, test.places[0]?.key ?? "")?.name.toLowerCase()}`
-		: `Blind sole test, ${figure(test.loft_deg)}°${of}`;
+		? t("sole-sole-other-lofts-2", { name: placeOf(test, test.places[0]?.key ?? "")?.name.toLowerCase() })
+		: t("sole-blind-sole-test-2", { loft: figure(test.loft_deg), of });
 };
 
 function OneTest({ session, act, test }: { session: Session; act: Act; test: SoleTest }) {
@@ -51,20 +52,20 @@ function OneTest({ session, act, test }: { session: Session; act: Act; test: Sol
 			</p>
 			{!test.revealed && (
 				<p className="quiet">
-					{test.on
-						? "Still blind: by code until it is revealed in the Bay."
-						: "Given up: which code was which club is never told."}
+					{test.on ? t("sole-still-blind-by-code-until") : t("sole-given-up-which-code-which")}
 				</p>
 			)}
 			<table className="mt-2 w-full text-left text-[15px]">
 				<thead className="quiet text-sm">
 					<tr>
-						<th className="w-12 py-1 font-normal">Liked</th>
-						<th className="font-normal">{test.revealed ? "Club" : "Code"}</th>
-						<th className="pl-4 font-normal">Met the turf badly</th>
-						<th className="pl-4 font-normal">Carries scatter, {unit("far")}</th>
-						<th className="pl-4 font-normal">Spin</th>
-						{test.revealed && test.blind !== "open" && <th className="pl-4 font-normal">Chosen</th>}
+						<th className="w-12 py-1 font-normal">{t("sole-liked")}</th>
+						<th className="font-normal">{test.revealed ? t("label-club") : t("sole-code")}</th>
+						<th className="pl-4 font-normal">{t("sole-met-turf-badly")}</th>
+						<th className="pl-4 font-normal">{t("sole-carries-scatter", { unit: unit("far") })}</th>
+						<th className="pl-4 font-normal">{t("label-spin")}</th>
+						{test.revealed && test.blind !== "open" && (
+							<th className="pl-4 font-normal">{t("sole-chosen")}</th>
+						)}
 					</tr>
 				</thead>
 				<tbody>
@@ -82,10 +83,12 @@ function OneTest({ session, act, test }: { session: Session; act: Act; test: Sol
 							</td>
 							<td className={`pl-4 ${code.under.length ? "hole-text font-semibold" : "quiet"}`}>
 								{code.under.length
-									? `under the floor: ${code.under.map((key) => placeOf(test, key)?.name.toLowerCase()).join(", ")}`
+									? t("sole-under-floor", {
+											list: code.under.map((key) => placeOf(test, key)?.name.toLowerCase()).join(", "),
+										})
 									: code.cells.some((cell) => cell.spin_rpm !== null)
-										? "over the floor"
-										: "not read"}
+										? t("sole-over-floor")
+										: t("label-not-read")}
 							</td>
 							{test.revealed && test.blind !== "open" && (
 								<td className="py-0.5 pl-4">
@@ -96,7 +99,7 @@ function OneTest({ session, act, test }: { session: Session; act: Act; test: Sol
 										disabled={agreed}
 										onClick={() => act(() => change.chooseSole(test.id, code.code))}
 									>
-										{test.chosen === code.code ? "Chosen ✓" : "Choose"}
+										{test.chosen === code.code ? t("sole-chosen-2") : t("sole-choose")}
 									</button>
 								</td>
 							)}
@@ -129,7 +132,7 @@ function OneTest({ session, act, test }: { session: Session; act: Act; test: Sol
 						aria-expanded={figures}
 						onClick={() => setFigures(!figures)}
 					>
-						Figures lie by lie
+						{t("sole-figures-lie-by-lie")}
 					</button>
 				)}
 				{test.chosen !== null && !agreed && (
@@ -150,7 +153,9 @@ const placeIn = (placed: number[], at: number) =>
 
 /** Whoever was dropped ranks as far as it was tried. */
 const outAfter = ({ dropped }: Code, twin: Code | undefined) =>
-	dropped === null || twin?.dropped === null ? "" : `out after ${Math.max(dropped, twin?.dropped ?? 0)} lies`;
+	dropped === null || twin?.dropped === null
+		? ""
+		: t("sole-out-after-lies", { dropped: Math.max(dropped, twin?.dropped ?? 0) });
 
 function ClubOf({ code, test }: { code: Code; test: SoleTest }) {
 	const { club } = code;
@@ -167,10 +172,12 @@ function ClubOf({ code, test }: { code: Code; test: SoleTest }) {
 			<span className="text-lg font-semibold">{club.name}</span>{" "}
 			<span className="quiet">
 				{[
-					club.sole && `${club.sole} sole`,
-					club.bounce_deg === null ? "" : `${figure(club.bounce_deg)}° bounce`,
-					test.blind === "open" ? "" : `was ${[code.word, twin?.word].filter(Boolean).join(" and ")}`,
-					club.control ? "the control" : "",
+					club.sole && t("sole-sole", { sole: club.sole }),
+					club.bounce_deg === null ? "" : t("sole-bounce", { bounce: figure(club.bounce_deg) }),
+					test.blind === "open"
+						? ""
+						: t("sole-was", { list: [code.word, twin?.word].filter(Boolean).join(" and ") }),
+					club.control ? t("sole-the-control") : "",
 					outAfter(code, twin),
 				]
 					.filter(Boolean)
@@ -181,13 +188,13 @@ function ClubOf({ code, test }: { code: Code; test: SoleTest }) {
 }
 
 function Scatter({ code }: { code: Code }) {
-	if (code.spread_m === null) return <span className="quiet">not read</span>;
+	if (code.spread_m === null) return <span className="quiet">{t("label-not-read")}</span>;
 	const yards = (value: Metres | number | null) => figure(toFar(value as Metres), 1);
 	return (
 		<>
 			<span className="num">{yards(code.spread_m)}</span>{" "}
 			<span className="quiet">
-				({yards(code.spread_low_m)} to {yards(code.spread_high_m)})
+				{t("sole-to", { spreadLow: yards(code.spread_low_m), spreadHigh: yards(code.spread_high_m) })}
 			</span>
 		</>
 	);
@@ -210,16 +217,16 @@ function Figures({ test }: { test: SoleTest }) {
 			<thead className="quiet text-sm">
 				<tr>
 					{[
-						"Lie",
+						t("label-lie"),
 						"",
-						"Shots",
-						"Launch",
-						"Spin, rpm",
-						`Carry, ${unit("far")}`,
-						`Run, ${unit("far")}`,
-						`Left, ${unit("far")}`,
-						"Groove",
-						"Sound",
+						t("label-shots"),
+						t("label-launch"),
+						t("label-spin-rpm"),
+						t("label-carry", { unit: unit("far") }),
+						t("label-run", { unit: unit("far") }),
+						t("sole-left", { unit: unit("far") }),
+						t("sole-groove"),
+						t("sole-sound"),
 					].map((head) => (
 						<th key={head} className="pr-6 font-normal">
 							{head}
@@ -267,15 +274,15 @@ function TryLofts({ session, test, busy }: { session: number; test: SoleTest; bu
 	return (
 		<>
 			<label className="flex items-center gap-2 text-[15px]">
-				Is the loft needed, or the open face?
+				{t("sole-loft-needed-or-open-face")}
 				<select
 					className="select h-11 w-52"
-					aria-label="Try the chosen sole in other lofts on one shot"
+					aria-label={t("sole-try-chosen-sole-other-lofts")}
 					value=""
 					disabled={busy || begin.isPending}
 					onChange={(event) => event.target.value && begin.mutate(event.target.value)}
 				>
-					<option value="">{busy ? "A test is going on" : "Try it on one shot"}</option>
+					<option value="">{busy ? t("sole-test-going") : t("sole-try-one-shot")}</option>
 					{test.places.map((place) => (
 						<option key={place.key} value={place.key}>
 							{place.name}

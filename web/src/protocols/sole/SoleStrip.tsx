@@ -4,6 +4,8 @@ import type { Shot, SoleTest, Turf } from "../../api/client";
 import { useLine, useWaiting } from "../../api/outbox";
 import { change } from "../../api/session";
 import { useCommands } from "../../commands/commands";
+import { Num, Worded } from "../../said/Worded";
+import { t } from "../../said/words";
 import { BendCaution, Said } from "../../ui/Said";
 import { typedNumber } from "../../ui/typed";
 import { asFar, fromFar, type Metres, reading, unit, unitName } from "../../ui/units";
@@ -19,15 +21,14 @@ export function SoleStrip({ session, act, agreed }: StripProps) {
 	const line = useLine();
 	const unheard = useWaiting<Handing>(test ? `/api/soles/${test.id}/handings` : "");
 	const placed = useRef(new Map<Handing, number>());
-	if (!test?.on)
-		return <p className="quiet text-[17px]">No sole test is going on. Key W, Sole test, sets one up.</p>;
+	if (!test?.on) return <p className="quiet text-[17px]">{t("sole-no-sole-test-going-key")}</p>;
 	const waiting = notYetIn(test, unheard, placed.current);
 	const coming = comingOf(test, waiting, line.lost);
 	const key = coming.next
 		? [coming.next.code, coming.next.place, coming.next.visit, test.done + waiting.length].join()
 		: "";
 	return (
-		<section aria-label="Sole test" className="space-y-3">
+		<section aria-label={t("sole-sole-test")} className="space-y-3">
 			{coming.next ? (
 				<Handed
 					key={key}
@@ -53,9 +54,7 @@ export function SoleStrip({ session, act, agreed }: StripProps) {
 function WaitsForLine({ lost }: { lost: boolean }) {
 	return (
 		<p className="hole-text text-lg font-semibold" role="status">
-			{lost
-				? "All that can be handed without the line is said and kept. Who meets whom next is told when it is back."
-				: "Reading who comes next."}
+			{lost ? t("sole-all-can-handed-without-line") : t("sole-reading-who-comes-next")}
 		</p>
 	);
 }
@@ -90,7 +89,7 @@ function Handed({
 		if (sent.current || now.turf === null || (now.said === null && !coming.first)) return;
 		try {
 			const groove = typedNumber(more.groove, "groove");
-			const left = typedNumber(more.left, "distance left");
+			const left = typedNumber(more.left, t("sole-distance-left"));
 			const body: Handing = {
 				...next,
 				...now,
@@ -116,21 +115,21 @@ function Handed({
 	};
 	useCommands("sole", [
 		...SAID.map((each) => ({
-			id: `sole-${each.name.toLowerCase()}`,
-			name: `${each.name} than the one before`,
+			id: `sole-${each.key}`,
+			name: t("sole-than-one-before", { name: each.name }),
 			keys: each.keys,
 			shown: each.shown,
-			group: "Sole test",
-			blocked: agreed ? "The session is agreed" : coming.first ? "The first at this lie" : undefined,
+			group: t("sole-sole-test"),
+			blocked: agreed ? t("label-session-agreed") : coming.first ? t("sole-first-lie") : undefined,
 			run: () => say(each.said),
 		})),
 		...turfsOf(sand).map((each) => ({
 			id: `sole-${each}`,
-			name: `${turfName(each)}, the turf`,
+			name: t("sole-the-turf", { each: turfName(each) }),
 			keys: `shift+${turfKey(each)}`,
 			shown: `⇧${turfKey(each).toUpperCase()}`,
-			group: "Sole test",
-			blocked: agreed ? "The session is agreed" : undefined,
+			group: t("sole-sole-test"),
+			blocked: agreed ? t("label-session-agreed") : undefined,
 			run: () => met(each),
 		})),
 	]);
@@ -142,31 +141,40 @@ function Handed({
 				</h2>
 				<div className="min-w-64 flex-1 text-[19px] leading-snug">
 					<p className="font-semibold">
-						{next.duel ? "Duel: " : ""}
+						{next.duel ? `${t("sole-duel-3")} ` : ""}
 						{place?.name}
 						{place ? `, ${asFar(place.target_m as Metres)} ${unit("far")}` : ""}
-						{next.visit > 0 ? `, ${THIRD[next.visit] ?? `${next.visit + 1}th`} time there` : ""}
+						{next.visit > 0
+							? t("sole-time-there", { third: THIRD[next.visit] ?? `${next.visit + 1}th` })
+							: ""}
 					</p>
 					<p>{place?.told}</p>
 				</div>
 				<p className="quiet text-right text-[15px]">
-					<span className="num" data-testid="handed">
-						{test.done + waiting}
-					</span>{" "}
-					of <span className="num">{test.done + test.more}</span> handed
+					<Worded
+						id="sole-handed-of"
+						drawn={{
+							done: (
+								<span className="num" data-testid="handed">
+									{test.done + waiting}
+								</span>
+							),
+							all: <Num>{test.done + test.more}</Num>,
+						}}
+					/>
 					<br />
-					about <span className="num">{test.minutes}</span> min left
+					<Worded id="sole-minutes-left" drawn={{ minutes: <Num>{test.minutes}</Num> }} />
 				</p>
 			</div>
 			{!inHand && !agreed && waiting === 0 && (
 				<p className="hole-text flex flex-wrap items-center gap-3 font-semibold">
-					Another club is in hand: shots would not be this code’s.
+					{t("sole-another-club-hand-shots-would")}
 					<button
 						type="button"
 						className="btn h-12"
 						onClick={() => act(() => change.takeCode(test.id, next.code, next.place))}
 					>
-						Take {wordOf(test, next.code)} in hand
+						{t("sole-take-hand", { code: wordOf(test, next.code) })}
 					</button>
 				</p>
 			)}
@@ -176,11 +184,11 @@ function Handed({
 				<div>
 					<p className="quiet mb-1 text-sm">
 						{coming.first
-							? "The first at this lie: held against nothing"
-							: `Than ${wordOf(test, coming.before ?? 0)}, the one before`}
+							? t("sole-first-lie-held-against-nothing")
+							: t("sole-than-one-before-2", { before: wordOf(test, coming.before ?? 0) })}
 					</p>
 					<Choice
-						label="Better, level or worse"
+						label={t("sole-better-level-or-worse")}
 						big
 						all={SAID.map((each) => ({ value: each.said as number, name: each.name, shown: each.shown }))}
 						chosen={said}
@@ -189,9 +197,9 @@ function Handed({
 					/>
 				</div>
 				<div>
-					<p className="quiet mb-1 text-sm">{sand ? "In the sand" : "The turf"}</p>
+					<p className="quiet mb-1 text-sm">{sand ? t("sole-in-the-sand") : t("sole-the-turf-2")}</p>
 					<Choice
-						label="How it met the ground"
+						label={t("sole-how-met-ground")}
 						big
 						all={turfsOf(sand).map((each) => ({
 							value: each,
@@ -206,20 +214,23 @@ function Handed({
 			</div>
 			<details>
 				<summary className="quiet min-h-9 cursor-pointer text-sm">
-					Also noticed, before the two touches
+					{t("sole-also-noticed-before-two-touches")}
 				</summary>
 				<div className="mt-1 flex flex-wrap items-center gap-x-4 gap-y-1">
 					<Choice
-						label="Against the best so far"
-						all={SAID.map((each) => ({ value: each.said as number, name: `${each.name} than the best` }))}
+						label={t("sole-against-best-so-far")}
+						all={SAID.map((each) => ({
+							value: each.said as number,
+							name: t("sole-than-best", { name: each.name }),
+						}))}
 						chosen={more.best}
 						onChoose={(best) => setMore({ ...more, best: more.best === best ? null : best })}
 					/>
 					{(
 						[
-							["groove", "Groove it struck, from the lowest"],
-							["left", `Left to the hole, ${unitName("far")}`],
-							["sound", "Sound, in a word"],
+							["groove", t("sole-groove-struck-from-lowest")],
+							["left", t("sole-left-hole", { unit: unitName("far") })],
+							["sound", t("sole-sound-word")],
 						] as const
 					).map(([name, label]) => (
 						<label key={name} className="flex items-center gap-2 text-sm">
@@ -244,12 +255,12 @@ function ShotsOfCode({ shots, wanted }: { shots: Shot[]; wanted: number }) {
 	const good = shots.filter((each) => !each.aside && !each.misread).length;
 	return (
 		<p className="text-[17px]" data-testid="shots-of-code">
-			<span className="num">{good}</span> of <span className="num">{wanted}</span> shots
-			{shots.length === 0 && <span className="quiet">, where there is a monitor</span>}
+			<Worded id="sole-shots-of" drawn={{ good: <Num>{good}</Num>, wanted: <Num>{wanted}</Num> }} />
+			{shots.length === 0 && <span className="quiet">{t("sole-where-there-monitor")}</span>}
 			{shots.slice(-4).map((each) => (
 				<span key={each.id} className={`quiet ml-4 ${each.aside ? "line-through" : ""}`}>
 					<span className="num">{reading("launch_deg", each.readings.launch_deg)}</span>,{" "}
-					<span className="num">{reading("spin_rpm", each.readings.spin_rpm)}</span> rpm
+					<span className="num">{reading("spin_rpm", each.readings.spin_rpm)}</span> {t("label-rpm")}
 				</span>
 			))}
 		</p>

@@ -3,6 +3,7 @@ import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { client, got, type SoleTest } from "../../api/client";
 import { change, soleLink } from "../../api/session";
+import { t } from "../../said/words";
 import type { Act } from "../../session/place";
 import { Sheet } from "../../ui/Sheet";
 import { placeOf } from "./coming";
@@ -19,24 +20,22 @@ export function TestMenu({ act, test }: { act: Act; test: SoleTest }) {
 		<div className="flex flex-wrap items-center gap-2 text-[15px]">
 			{test.blind === "single" && setter && (
 				<button type="button" className="btn h-11" onClick={() => setDialog("link")}>
-					Which code is which
+					{t("label-which-code-which")}
 				</button>
 			)}
 			{test.blind === "double" && (
 				<button type="button" className="btn h-11" onClick={() => setDialog("hand_out")}>
-					The assistant’s page
+					{t("sole-assistants-page")}
 				</button>
 			)}
 			<button type="button" className="btn h-11" onClick={() => setDialog("end")}>
-				End it early
+				{t("sole-end-early")}
 			</button>
 			<span className="quiet">
 				{test.blind === "single" &&
 					!setter &&
-					`Only ${test.setter_name || test.setter} may see which code is which club.`}
-				{test.blind === "double" &&
-					test.hand_out_opened === null &&
-					"The assistant has not opened the page yet."}
+					t("sole-only-may-see-which-code", { setterName: test.setter_name || test.setter })}
+				{test.blind === "double" && test.hand_out_opened === null && t("sole-assistant-has-not-opened-page")}
 			</span>
 			{dialog === "link" && <LinkSheet read={() => soleLink(test.id)} onClose={close} />}
 			{dialog === "hand_out" && <HandOutSheet test={test} onClose={close} />}
@@ -52,7 +51,7 @@ function EndEarly({ act, test, onClose }: { act: Act; test: SoleTest; onClose: (
 		onClose();
 	};
 	return (
-		<Sheet title="End the sole test early" onClose={onClose}>
+		<Sheet title={t("sole-end-sole-test-early")} onClose={onClose}>
 			<div className="space-y-4 text-[16px]">
 				{test.handings.length > 0 && (
 					<div>
@@ -61,12 +60,10 @@ function EndEarly({ act, test, onClose }: { act: Act; test: SoleTest; onClose: (
 							className="btn btn-primary h-12"
 							onClick={() => end(() => act(() => change.revealSoles(test.id, true)))}
 						>
-							Reveal now
+							{t("sole-reveal-now-2")}
 						</button>
 						<p className="mt-1">
-							{left
-								? `Not played by those that are left: ${left}. What was said stands; of these lies it says nothing.`
-								: "The duel is not over: the ranking stands as it is now."}
+							{left ? t("sole-not-played-by-those-left-2", { left }) : t("sole-duel-not-over-ranking-stands")}
 						</p>
 					</div>
 				)}
@@ -76,11 +73,9 @@ function EndEarly({ act, test, onClose }: { act: Act; test: SoleTest; onClose: (
 						className="btn h-12"
 						onClick={() => end(() => act(() => change.giveUpSoles(test.id)))}
 					>
-						Give it up
+						{t("label-give-up")}
 					</button>
-					<p className="mt-1">
-						What was hit and said stays on record, and which code was which club is never told.
-					</p>
+					<p className="mt-1">{t("sole-what-hit-said-stays-record")}</p>
 				</div>
 			</div>
 		</Sheet>

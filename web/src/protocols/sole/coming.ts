@@ -1,6 +1,7 @@
 /** What of a sole test comes next, with what was said here and has no line yet. */
 import type { Session, SoleTest } from "../../api/client";
 import type { change } from "../../api/session";
+import { t } from "../../said/words";
 
 export type Handing = Parameters<typeof change.sayOfCode>[1];
 export type NextCode = NonNullable<SoleTest["next"]>;
@@ -57,12 +58,12 @@ export function comingOf(test: SoleTest, waiting: Handing[], lost: boolean): Com
 /** What a test by codes that is in hand is called; empty where none is. */
 export function soleTitle(session: Session): string {
 	const blind = session.bag.short?.grooves.blind;
-	if (blind?.codes.some((code) => code.build === session.in_hand)) return "Grooves, blind";
+	if (blind?.codes.some((code) => code.build === session.in_hand)) return t("sole-grooves-blind");
 	const of = (test: SoleTest) => test.codes.some((each) => each.build === session.in_hand);
 	const test =
 		session.in_hand === null && session.protocol === "sole" ? soleTestOf(session) : session.soles.find(of);
 	if (!test) return "";
-	return test.blind === "open" ? "The sole in other lofts" : "Blind sole test";
+	return test.blind === "open" ? t("sole-sole-other-lofts") : t("sole-blind-sole-test");
 }
 
 export const wordOf = (test: SoleTest, code: number): string => test.codes[code]?.word ?? "";

@@ -1,4 +1,6 @@
 /** The green from above, yard for yard: tapped once where a ball lands and once where it stops. */
+
+import { t } from "../../said/words";
 import { fromFar, type Metres, toFar, unit } from "../../ui/units";
 
 export interface Spot {
@@ -55,7 +57,7 @@ export function Green({
 			viewBox={`0 -1.4 ${width} ${2 * HALF_YD + 1.6}`}
 			className="block w-full touch-manipulation select-none bg-base-100"
 			role="img"
-			aria-label={`The green from above, the hole at ${Math.round(toFar(target))} ${unit("far")}`}
+			aria-label={t("stop-green-from-above-hole", { target: Math.round(toFar(target)), unit: unit("far") })}
 		>
 			{marks.map((yards) => (
 				<g key={yards}>

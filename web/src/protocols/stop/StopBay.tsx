@@ -4,6 +4,8 @@ import type { Session } from "../../api/client";
 import { useWaiting } from "../../api/outbox";
 import { change } from "../../api/session";
 import { VOCABULARY } from "../../api/vocabulary";
+import { termOf } from "../../api/words";
+import { t } from "../../said/words";
 import { handed } from "../../session/handed";
 import { Said } from "../../ui/Said";
 import { neededNumber, typedNumber } from "../../ui/typed";
@@ -42,7 +44,7 @@ export function StopBay({ session, act, onAsked }: BayPanelProps) {
 				onAsked();
 			}}
 		>
-			Stop test
+			{t("stop-stop-test")}
 		</button>
 	);
 }
@@ -70,12 +72,12 @@ function PlayedTo({ session, act, agreed, stops }: StripProps & { stops: Stops }
 	return (
 		<div className="flex flex-wrap items-center gap-x-4 gap-y-1">
 			<label className="flex items-center gap-1.5">
-				Hole at
+				{t("stop-hole-at")}
 				<input
 					key={green.target_m}
 					className={field}
 					inputMode="decimal"
-					aria-label={`Distance to the hole in ${unitName("far")}`}
+					aria-label={t("stop-distance-hole", { unit: unitName("far") })}
 					defaultValue={asFar(green.target_m as Metres)}
 					disabled={agreed}
 					onBlur={typed("yardage", "target_m", fromFar(1))}
@@ -83,41 +85,41 @@ function PlayedTo({ session, act, agreed, stops }: StripProps & { stops: Stops }
 				{unit("far")}
 			</label>
 			<label className="flex items-center gap-1.5">
-				Ground
+				{t("label-ground")}
 				<select
 					className="select h-11 w-28"
-					aria-label="How firm the green is"
+					aria-label={t("stop-how-firm-green")}
 					value={green.firmness}
 					disabled={agreed}
 					onChange={(event) => write({ firmness: event.target.value as Firmness })}
 				>
 					{VOCABULARY.firmness.map((each) => (
 						<option key={each} value={each}>
-							{each}
+							{termOf("firmness", each)}
 						</option>
 					))}
 				</select>
 			</label>
 			<label className="flex items-center gap-1.5">
-				Meter
+				{t("stop-meter")}
 				<input
 					key={green.green_ft}
 					className={field}
 					inputMode="decimal"
-					aria-label="Green speed in feet of the meter"
+					aria-label={t("stop-green-speed-feet-meter")}
 					defaultValue={figure(green.green_ft, green.green_ft % 1 ? 1 : 0)}
 					disabled={agreed}
-					onBlur={typed("green speed", "green_ft")}
+					onBlur={typed(t("label-green-speed"), "green_ft")}
 				/>
-				on the meter
+				{t("stop-on-the-meter")}
 			</label>
 			<label className="flex items-center gap-1.5">
-				Uphill
+				{t("stop-uphill")}
 				<input
 					key={green.slope_percent}
 					className={field}
 					inputMode="decimal"
-					aria-label="Slope in percent, uphill positive"
+					aria-label={t("stop-slope-percent-uphill-positive")}
 					defaultValue={String(green.slope_percent)}
 					disabled={agreed}
 					onBlur={typed("slope", "slope_percent")}
@@ -125,12 +127,12 @@ function PlayedTo({ session, act, agreed, stops }: StripProps & { stops: Stops }
 				%
 			</label>
 			<label className="flex items-center gap-1.5">
-				Wind
+				{t("label-wind")}
 				<input
 					key={green.wind_mps}
 					className={field}
 					inputMode="decimal"
-					aria-label={`Wind in ${unit("speed")}`}
+					aria-label={t("label-wind-in", { unit: unit("speed") })}
 					defaultValue={figure(toSpeed(green.wind_mps ?? 0), speedDigits())}
 					disabled={agreed}
 					onBlur={typed("wind", "wind_mps", fromSpeed(1))}
@@ -140,7 +142,7 @@ function PlayedTo({ session, act, agreed, stops }: StripProps & { stops: Stops }
 			{(green.wind_mps ?? 0) > 0 && (
 				<select
 					className="select h-11 w-44"
-					aria-label="Where the wind comes from"
+					aria-label={t("label-where-wind-comes-from")}
 					value={green.wind_from_deg}
 					disabled={agreed}
 					onChange={(event) => write({ wind_from_deg: Number(event.target.value) })}
@@ -163,7 +165,7 @@ export function StopStrip({ session, act, agreed }: StripProps) {
 	const [chosen, setChosen] = useState<{ id: number; held: number | null } | null>(null);
 	const [landed, setLanded] = useState<Spot | null>(null);
 	const waiting = useWaiting<Sent>(`/api/sessions/${session.id}/stops`);
-	if (!stops) return <p className="quiet">No wedge is in the bag: add them on the Bag first.</p>;
+	if (!stops) return <p className="quiet">{t("label-no-wedge-bag-add-them")}</p>;
 	const inHand = stops.wedges.find((id) => id === session.in_hand);
 	const leads = chosen && (session.in_hand === chosen.id || session.in_hand === chosen.held);
 	const club = (leads ? stops.wedges.find((id) => id === chosen.id) : undefined) ?? inHand ?? stops.wedges[0];
@@ -203,9 +205,9 @@ export function StopStrip({ session, act, agreed }: StripProps) {
 		setLanded(null);
 	};
 	return (
-		<section aria-label="Stop test" className="space-y-2 text-[15px]">
+		<section aria-label={t("stop-stop-test")} className="space-y-2 text-[15px]">
 			<PlayedTo session={session} act={act} agreed={agreed} stops={stops} />
-			<div className="flex flex-wrap gap-1" role="group" aria-label="Wedge of the stop test">
+			<div className="flex flex-wrap gap-1" role="group" aria-label={t("stop-wedge-stop-test")}>
 				{stops.wedges.map((id) => (
 					<button
 						key={id}
@@ -225,21 +227,25 @@ export function StopStrip({ session, act, agreed }: StripProps) {
 					>
 						<ClubName session={session} build={id} />
 						<span className="num">
-							{count(id) >= stops.wanted ? `${count(id)} ✓` : `${count(id)} of ${stops.wanted}`}
+							{count(id) >= stops.wanted
+								? `${count(id)} ✓`
+								: t("stop-of", { id: count(id), wanted: stops.wanted })}
 						</span>
 					</button>
 				))}
 			</div>
 			<div className="flex min-h-11 flex-wrap items-center gap-x-4">
 				<p className="font-semibold" aria-live="polite">
-					{landed ? "Now where it stopped." : "Touch where it landed."}
+					{landed ? t("stop-now-where-stopped") : t("stop-touch-where-landed")}
 				</p>
 				<p className="quiet">
-					{stops.minutes ? `About ${stops.minutes} min for the rest.` : "All wedges have their balls."}
+					{stops.minutes
+						? t("stop-about-min-for-rest", { minutes: stops.minutes })
+						: t("stop-all-wedges-have-their-balls")}
 				</p>
 				{landed && (
 					<button type="button" className="btn btn-sm h-11" onClick={() => setLanded(null)}>
-						Landing again
+						{t("stop-landing-again")}
 					</button>
 				)}
 			</div>
@@ -260,14 +266,18 @@ export function StopStrip({ session, act, agreed }: StripProps) {
 				{!agreed && <Paced target={stops.green.target_m} onSeen={add} />}
 			</div>
 			{mine.length > 0 && (
-				<ul className="flex flex-wrap items-center gap-1" aria-label="Balls of this wedge">
-					<li className="quiet mr-1">Touch one to set it aside:</li>
+				<ul className="flex flex-wrap items-center gap-1" aria-label={t("stop-balls-wedge")}>
+					<li className="quiet mr-1">{t("stop-touch-one-set-aside")}</li>
 					{mine.map((each) => (
 						<li key={each.id}>
 							<button
 								type="button"
 								className={`btn h-11 border-base-300 bg-base-100 font-normal ${each.aside ? "line-through opacity-70" : ""}`}
-								aria-label={`Landed ${asFar(each.landed_m as Metres)}, stopped ${asFar(each.stopped_m as Metres)}${each.aside ? ", set aside" : ""}`}
+								aria-label={t("stop-landed-stopped", {
+									landed: asFar(each.landed_m as Metres),
+									stopped: asFar(each.stopped_m as Metres),
+									which: each.aside ? t("label-set-aside") : "",
+								})}
 								disabled={agreed || each.id < 0}
 								onClick={() => act(() => change.stopAside(each.id, !each.aside))}
 							>
@@ -310,7 +320,7 @@ function Paced({
 					onSeen(
 						at(lands, "landing"),
 						at(stopsAt, "stop"),
-						Math.round(neededNumber(balls, "number of balls")),
+						Math.round(neededNumber(balls, t("stop-number-balls"))),
 					);
 					setLands("");
 					setStopsAt("");
@@ -320,19 +330,19 @@ function Paced({
 				}
 			}}
 		>
-			<span className="quiet">Paced, {unit("far")}:</span>
+			<span className="quiet">{t("stop-paced", { unit: unit("far") })}</span>
 			<input
 				className={field}
 				inputMode="decimal"
-				aria-label={`Landed, ${unitName("far")}`}
-				placeholder="land"
+				aria-label={t("stop-landed", { unit: unitName("far") })}
+				placeholder={t("label-land")}
 				value={lands}
 				onChange={(e) => setLands(e.target.value)}
 			/>
 			<input
 				className={field}
 				inputMode="decimal"
-				aria-label={`Stopped, ${unitName("far")}`}
+				aria-label={t("stop-stopped", { unit: unitName("far") })}
 				placeholder={asFar(target as Metres)}
 				value={stopsAt}
 				onChange={(e) => setStopsAt(e.target.value)}
@@ -340,13 +350,13 @@ function Paced({
 			<input
 				className="input h-11 w-12 px-2 text-right"
 				inputMode="numeric"
-				aria-label="Balls paced together"
+				aria-label={t("stop-balls-paced-together")}
 				value={balls}
 				onChange={(e) => setBalls(e.target.value)}
 			/>
-			balls
+			{t("stop-balls")}
 			<button type="submit" className="btn h-11 border-base-300 bg-base-100">
-				Add
+				{t("label-add")}
 			</button>
 			<Said error={wrong} />
 		</form>

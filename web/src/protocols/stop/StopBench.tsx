@@ -1,5 +1,6 @@
 /** The stop test seen from the side: what each wedge carries and releases to one target. */
 import type { Session } from "../../api/client";
+import { t } from "../../said/words";
 import { asFar, figure, fromFar, type Metres, toFar, unit, unitName } from "../../ui/units";
 import { ClubName } from "../ClubName";
 import type { Stops } from "./StopBay";
@@ -14,26 +15,31 @@ export function StopBench({ session }: { session: Session }) {
 	const modelled = stops.lines.some((line) => line.modelled_m !== null);
 	const computed = stops.lines.some((line) => line.computed_m !== null);
 	return (
-		<section className="mt-4" aria-label="Stop test">
+		<section className="mt-4" aria-label={t("stop-stop-test")}>
 			<h3 className="mb-1">
-				Stop test, to {asFar(stops.green.target_m as Metres)} {unit("far")}
+				{t("stop-stop-test-2", { target: asFar(stops.green.target_m as Metres), unit: unit("far") })}
 			</h3>
 			<p className="quiet mb-1 text-sm">
-				A {stops.green.firmness} green, meter {figure(stops.green.green_ft, 1)}
-				{stops.green.slope_percent ? `, ${slopeWords(stops.green.slope_percent)}` : ""}.
+				{t("stop-green-meter", {
+					firmness: stops.green.firmness,
+					greenFt: figure(stops.green.green_ft, 1),
+					which: stops.green.slope_percent ? `, ${slopeWords(stops.green.slope_percent)}` : "",
+				})}
 			</p>
 			<div className="flex flex-wrap items-start gap-x-6 gap-y-2">
 				<table className="text-[15px]">
 					<thead>
 						<tr className="quiet text-right text-sm">
-							<th className="pr-5 text-left font-normal">Far, as seen</th>
-							<th className="pr-5 font-normal">Lands</th>
-							<th className="pr-5 font-normal">Releases</th>
-							<th className="pr-5 font-normal">Left</th>
-							{stops.firmer && <th className="pr-5 font-normal">On {stops.firmer}, computed</th>}
-							{modelled && <th className="pr-5 font-normal">Monitor’s model</th>}
-							{computed && <th className="pr-5 font-normal">Computed</th>}
-							<th className="font-normal">Balls</th>
+							<th className="pr-5 text-left font-normal">{t("stop-far-as-seen")}</th>
+							<th className="pr-5 font-normal">{t("label-lands")}</th>
+							<th className="pr-5 font-normal">{t("stop-releases")}</th>
+							<th className="pr-5 font-normal">{t("label-left-2")}</th>
+							{stops.firmer && (
+								<th className="pr-5 font-normal">{t("stop-on-computed", { firmer: stops.firmer })}</th>
+							)}
+							{modelled && <th className="pr-5 font-normal">{t("stop-monitors-model")}</th>}
+							{computed && <th className="pr-5 font-normal">{t("stop-computed")}</th>}
+							<th className="font-normal">{t("label-balls")}</th>
 						</tr>
 					</thead>
 					<tbody>
@@ -41,7 +47,9 @@ export function StopBench({ session }: { session: Session }) {
 							<tr key={`${line.build}-${line.ball}`} className="border-t border-base-300 text-right">
 								<td className="py-1 pr-5 text-left">
 									<ClubName session={session} build={line.build} />
-									{line.ball !== "own" && <span className="quiet"> {line.ball} ball</span>}
+									{line.ball !== "own" && (
+										<span className="quiet"> {t("stop-ball", { ball: line.ball })}</span>
+									)}
 								</td>
 								<td className="num pr-5">{asFar(line.lands_m as Metres)}</td>
 								<td className="num pr-5 text-lg">
@@ -83,7 +91,7 @@ function FromTheSide({ session, stops }: { session: Session; stops: Stops }) {
 			viewBox={`0 0 ${WIDTH} ${height}`}
 			className="w-full max-w-xl"
 			role="img"
-			aria-label={`Flight and release of each wedge from the side, in ${unitName("far")}`}
+			aria-label={t("stop-flight-release-each-wedge-from", { unit: unitName("far") })}
 		>
 			<line
 				x1={x(stops.green.target_m)}

@@ -1,6 +1,7 @@
 /** Asked to carry so far with the club in hand: the yardage is typed, then hit. */
 import { useState } from "react";
 import { change } from "../../api/session";
+import { t } from "../../said/words";
 import { Said } from "../../ui/Said";
 import { neededNumber } from "../../ui/typed";
 import { asFar, type Metres, typedIn, unit } from "../../ui/units";
@@ -32,11 +33,11 @@ export function YardageBay({ protocol, session, act, onAsked }: BayPanelProps) {
 			}}
 		>
 			<label className="flex items-center gap-2">
-				Carry
+				{t("label-carry-2")}
 				<input
 					className="input h-14 w-24 text-right text-lg"
 					inputMode="decimal"
-					aria-label="Yardage asked for"
+					aria-label={t("label-yardage-asked-for")}
 					placeholder="75"
 					value={yards}
 					onChange={(event) => setYards(event.target.value)}
@@ -44,7 +45,7 @@ export function YardageBay({ protocol, session, act, onAsked }: BayPanelProps) {
 				{unit("far")}
 			</label>
 			<button type="submit" className={`btn h-14 px-6 text-lg ${now ? "btn-primary" : ""}`}>
-				Ask for it
+				{t("label-ask-for")}
 			</button>
 			<Said error={wrong} />
 		</form>

@@ -1,4 +1,6 @@
 /** What was asked against what came, for every yardage that was asked of a club. */
+
+import { t } from "../../said/words";
 import { asFar, figure, type Metres } from "../../ui/units";
 import { ClubName } from "../ClubName";
 import type { BenchPanelProps } from "../panels";
@@ -7,12 +9,21 @@ const of = (finding: BenchPanelProps["findings"][number], key: string) => findin
 
 export function YardageBench({ session, findings }: BenchPanelProps) {
 	return (
-		<section className="mt-4" aria-label="Yardages by name">
-			<h3 className="mb-1">Yardages by name</h3>
+		<section className="mt-4" aria-label={t("yardage-yardages-by-name")}>
+			<h3 className="mb-1">{t("yardage-yardages-by-name")}</h3>
 			<table className="text-[15px]">
 				<thead>
 					<tr className="quiet text-right text-sm">
-						{["Club", "Asked", "Got", "Off", "Spread", "Launch", "Spin", "Shots"].map((label) => (
+						{[
+							t("label-club"),
+							t("yardage-asked"),
+							t("yardage-got"),
+							t("yardage-off-2"),
+							t("label-spread"),
+							t("label-launch"),
+							t("label-spin"),
+							t("label-shots"),
+						].map((label) => (
 							<th key={label} className="pr-5 font-normal first:text-left">
 								{label}
 							</th>
