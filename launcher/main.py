@@ -25,6 +25,7 @@ PASSED_ON = {
     "speed": "how fast the flight model is",
     "judge": "judge a session bundle and print the verdicts as JSON",
     "vocabulary": "print the words, units and ranges that the front end is built with",
+    "constants": "the numbers the judge rests on: where each comes from and what it gains",
     "practice": "simulated fittings with a hidden truth: how much is lost by hand and by the verdict",
 }
 

@@ -65,17 +65,9 @@ def _side_error(centre: Any) -> float:
     return float(np.hypot(centre.side_se_deg, getattr(centre, "side_shared_deg", 0.0)))
 
 
-def set_constant(words: str) -> None:
-    """Raises AttributeError for a constant that is none."""
-    name, value = words.split("=")
-    module, constant = name.rsplit(".", 1)
-    there = importlib.import_module(f"hemicycle_core.{module}")
-    setattr(there, constant, type(getattr(there, constant))(float(value)))
-
-
 def main() -> int:
-    for words in sys.argv[1:]:
-        set_constant(words)
+    for words in sys.argv[1:]:  # an earlier tree has no such module, and is given none
+        importlib.import_module("hemicycle_core.constants").put(words)
     for line in sys.stdin:
         data = json.loads(Path(line.strip()).read_text(encoding="utf-8"))
         print(json.dumps(judged_apart(data)), flush=True)

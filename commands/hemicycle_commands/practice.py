@@ -12,6 +12,7 @@ from concurrent.futures import ProcessPoolExecutor
 from functools import partial
 
 import numpy as np
+from hemicycle_core.constants import put, without
 from hemicycle_core.simulation.practice import Score, draw_fitting, score, until_settled
 from hemicycle_core.simulation.practice.soles import AnswerScore, SoleScore, score_answerers, score_tests
 from hemicycle_core.simulation.practice.wedges import LEVELS, WedgeScore, draw_bag, score_bag
@@ -55,7 +56,12 @@ def one(seed: int, shots: int, builds: int, indoors: float, shop: bool, own: boo
 Total = Score | WedgeScore | SoleScore | AnswerScore
 
 
-def _scored(options: argparse.Namespace) -> Iterator[Total]:
+def _less(constants: list[str]) -> None:
+    for words in constants:
+        put(words)
+
+
+def _scored(options: argparse.Namespace, constants: list[str]) -> Iterator[Total]:
     work: Callable[[int], Total] = partial(_wedge_bag, options.seed)
     if options.answerers:
         work = partial(score_answerers, options.seed, short=options.short)
@@ -65,7 +71,7 @@ def _scored(options: argparse.Namespace) -> Iterator[Total]:
         work = partial(one, options.seed, options.shots, options.builds, options.indoors, options.shop, options.own)
     # One thread a process: the arrays are small, and two processes share the cores better than their libraries do.
     os.environ.setdefault("OPENBLAS_NUM_THREADS", "1")
-    with ProcessPoolExecutor(max_workers=os.cpu_count()) as workers:
+    with ProcessPoolExecutor(os.cpu_count(), initializer=_less, initargs=(constants,)) as workers:
         yield from workers.map(work, range(options.fittings), chunksize=8)
 
 
@@ -189,13 +195,22 @@ def main(words: list[str]) -> int:
         choices=[*NAMES, ALL],
         help="a world that the judge was not made for",
     )
-    parser.add_argument("--ablate", action="store_true", help="with --world: what each part of the judge is worth")
+    parser.add_argument("--without", metavar="NAME", action="append", default=[], help="leave a constant out")
+    parser.add_argument("--ablate", action="store_true", help="with --world: what each constant is worth, one by one")
     parser.add_argument("--against", metavar="COMMIT", help="with --world: judge the same by that commit's code too")
     options = parser.parse_args(words)
     sized = 1 <= options.fittings <= MOST_FITTINGS and 0 <= options.shots <= MOST_SHOTS
     if not (sized and 2 <= options.builds <= 8 and 0 <= options.indoors <= 1):
         most = f"{MOST_FITTINGS:,} fittings, 0 to {MOST_SHOTS} shots, 2 to 8 builds and a share from 0 to 1"
         print(f"Give 1 to {most}.", file=sys.stderr)
+        return 2
+    try:
+        constants = without(options.without)
+    except (KeyError, ValueError) as unknown:
+        print(
+            f"Nothing stands for {unknown.args[0]} when it is left out; `./hemicycle constants` lists what may be.",
+            file=sys.stderr,
+        )
         return 2
     if options.world:
         return _worlds(options)
@@ -212,7 +227,7 @@ def main(words: list[str]) -> int:
         else Score()
     )
     began = time.monotonic()
-    for done, part in enumerate(_scored(options), start=1):
+    for done, part in enumerate(_scored(options, constants), start=1):
         total.add(part)  # type: ignore[arg-type]
         if sys.stderr.isatty():
             sys.stderr.write(f"\r{done:,} of {options.fittings:,} fittings")

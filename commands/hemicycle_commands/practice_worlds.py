@@ -22,6 +22,7 @@ from pathlib import Path
 from typing import Any
 
 import numpy as np
+from hemicycle_core.constants import registry, without
 from hemicycle_core.simulation.practice.fittings import OWN
 from hemicycle_core.simulation.practice.score import by_hand, by_share
 from hemicycle_core.simulation.practice.worlds import WORLDS, draw_world
@@ -32,23 +33,6 @@ ROOT = Path(__file__).parents[2]
 JUDGE = Path(__file__).with_name("judged_apart.py")
 NAMES, ALL = tuple(WORLDS), "all"
 SAID = (0.75, 0.85)
-# Parts of the judge, each with the constants that take it out.
-PARTS = {
-    "the order of shots": ("samples.rested.LEAST_SWINGS=1000000",),
-    "cold and tired builds": ("samples.equal_delivery.WARM=0",),
-    "builds that gather": ("samples.pool.GATHER_SHARE=9",),
-    "misread carries": ("samples.mixture.MISREAD=1e-9",),
-    "flyers": ("samples.mixture.FLYERS=1e-6",),
-    "learning a strange club": ("samples.group.LEARNING_WIDE=1",),
-    "a build's own spread of carry": ("samples.mixture.OWN_SPREAD_SHOTS=1e6",),
-    "a build's own spread to the sides": ("samples.sides.OWN_SIDE_SHOTS=1e6",),
-    "a player's own line": ("samples.sides.PLAYER_SIDE_DEG=0.01",),
-    "a build's own line": ("samples.sides.BUILD_SIDE_DEG=0.01",),
-    "the day's doubt": ("judge.weigh.DAY_CARRY_SHARE=1e-6", "judge.weigh.DAY_SIDE_DEG=1e-6"),
-    "the doubt of the ground": ("judge.play.GROUND_SD=0.01",),
-    "a build's own misses": ("judge.play.BUILD_MISS_SD=1e-6",),
-    "what flat landings add to the run": ("judge.landings.LONGER_PRIOR_SHOTS=1e9",),
-}
 LEVEL = (0.05, 0.95)
 NOTHING = 0.02  # strokes a round: what saves less was sold falsely
 
@@ -190,10 +174,10 @@ def _bag_regret(truth: Truth, letter: str | None) -> float:
     return max(0.0, *truth.saved.values()) - (truth.saved[letter] if letter else 0.0)
 
 
-def _worth(now: WorldMeasured, without: WorldMeasured, truths: Sequence[Truth]) -> str:
-    """What a part is worth in regret over choosing by hand, with one standard error, the same fittings beside each
+def _worth(now: WorldMeasured, less: WorldMeasured, truths: Sequence[Truth]) -> str:
+    """What a constant is worth in regret over choosing by hand, with one standard error, the same fittings beside each
     other: over nought where the judge ranks worse without it."""
-    apart = (without.ranking - now.ranking) / max(regrets(truths, "hand").mean(), 1e-9)
+    apart = (less.ranking - now.ranking) / max(regrets(truths, "hand").mean(), 1e-9)
     return f"{apart.mean():+.3f} ±{apart.std() / apart.size**0.5:.3f}"
 
 
@@ -249,7 +233,8 @@ def run(options: argparse.Namespace) -> Iterator[str]:
         f"{', a hole in a bag' if options.bag else ''}. "
         "Regret over that of choosing by hand."
     )
-    head = f"{HEAD} worth of the part |" if options.ablate else HEAD
+    left_out = options.without or [each.name for each in registry().values() if options.ablate and each.out is not None]
+    head = f"{HEAD} worth of it |" if left_out else HEAD
     yield from ("", head, "|" + "---|" * (head.count("|") - 1))
     for name in names:
         with tempfile.TemporaryDirectory() as folder:
@@ -259,9 +244,9 @@ def run(options: argparse.Namespace) -> Iterator[str]:
             files = [Path(folder) / f"{number}.json" for number in range(options.fittings)]
             now = measure(truths, judged_in(ROOT, files))
             yield row(name, "now", truths, now)
-            for part, constants in PARTS.items() if options.ablate else ():
-                without = measure(truths, judged_in(ROOT, files, *constants))
-                yield f"{row(name, f'without {part}', truths, without)} {_worth(now, without, truths)} |"
+            for constant in left_out:
+                less = measure(truths, judged_in(ROOT, files, *without([constant])))
+                yield f"{row(name, f'without {constant}', truths, less)} {_worth(now, less, truths)} |"
             if options.against:
                 with tree_of(options.against) as tree:
                     yield row(name, options.against, truths, measure(truths, judged_in(tree, files)))
