@@ -6,7 +6,9 @@ written here, not read back from what is said of it.
 
 from __future__ import annotations
 
+import sys
 from collections.abc import Callable, Iterator, Sequence
+from contextlib import contextmanager
 from dataclasses import replace
 
 from builds import GREEN, LOWER, TEE, UPPER
@@ -30,6 +32,8 @@ from hemicycle_core.brief.wishes import COMPARED, far_wanted, flight_wanted, lik
 from hemicycle_core.decision import Decision, Limits, decide_session
 from hemicycle_core.decision.advice import next_step
 from hemicycle_core.judge import Candidate, Case, Liking, compare
+from hemicycle_core.said import GOLFER, Reader, in_words
+from hemicycle_core.said.sentence import PRINTER
 from hemicycle_core.samples.drift import steadiness
 from hemicycle_core.shots import Shot, Source
 from hemicycle_core.units import metres
@@ -319,6 +323,16 @@ def everything() -> Sequence[tuple[str, str, list[str]]]:
     return [(name, given, [str(each) for each in make()]) for name, given, make in made]
 
 
+@contextmanager
+def read_by(reader: Reader) -> Iterator[None]:
+    """What is printed meanwhile is in this reader's words."""
+    before, PRINTER[0] = PRINTER[0], lambda said: in_words(said, reader)
+    try:
+        yield
+    finally:
+        PRINTER[0] = before
+
+
 def printed() -> str:
     parts = [
         f"## {name}\nGiven: {given}\n\n" + "\n".join(lines or ["(nothing)"]) for name, given, lines in everything()
@@ -326,5 +340,16 @@ def printed() -> str:
     return "# What is said\n\nPrinted by core/tests/sentences.py.\n\n" + "\n\n".join(parts) + "\n"
 
 
+def printed_for_golfers() -> str:
+    """Of the same cases what a golfer reads otherwise."""
+    with read_by(GOLFER):
+        theirs = everything()
+    parts = []
+    for (name, given, lines), (_, _, others) in zip(everything(), theirs, strict=True):
+        apart = [other for line, other in zip(lines, others, strict=True) if line != other]
+        parts += ["## " + name + f"\nGiven: {given}\n\n" + "\n".join(apart)] if apart else []
+    return "# What golfers read\n\nPrinted by core/tests/sentences.py golfer.\n\n" + "\n\n".join(parts) + "\n"
+
+
 if __name__ == "__main__":
-    print(printed(), end="")
+    print(printed_for_golfers() if sys.argv[1:] == ["golfer"] else printed(), end="")

@@ -12,15 +12,22 @@ from hemicycle_core.samples.averages import average, values_of
 from hemicycle_core.units import metres, outside, shown, signed, yards, yd_text
 from hypothesis import given, settings
 from hypothesis import strategies as st
-from sentences import hit, printed, slot_case
+from sentences import hit, printed, printed_for_golfers, slot_case
 
 KEPT = Path(__file__).parent / "data" / "sentences.md"
+GOLFERS = Path(__file__).parent / "data" / "sentences-golfer.md"
 
 
 def test_what_is_said_is_what_was_read_through():
     assert printed() == KEPT.read_text(encoding="utf-8"), (
         "Sentences changed. Print them anew with `python core/tests/sentences.py > core/tests/data/sentences.md`, from "
         "core/tests, and read the difference."
+    )
+
+
+def test_what_a_golfer_reads_is_in_words_of_their_own():
+    assert printed_for_golfers() == GOLFERS.read_text(encoding="utf-8"), (
+        "Print them anew with `python core/tests/sentences.py golfer > core/tests/data/sentences-golfer.md`."
     )
 
 

@@ -27,7 +27,14 @@ def _birth_year(year: int | None) -> int | None:
 
 @action("fit")
 def add_customer(
-    actor: User, *, name: str, hand: str, birth_year: int | None = None, email: str = "", notes: str = ""
+    actor: User,
+    *,
+    name: str,
+    hand: str,
+    birth_year: int | None = None,
+    email: str = "",
+    notes: str = "",
+    units: dict[str, str] | None = None,
 ) -> Customer:
     assert actor.shop_id is not None
     customer = Customer.objects.create(
@@ -37,6 +44,7 @@ def add_customer(
         birth_year=_birth_year(birth_year),
         email=email,
         notes=notes,
+        units=units,
     )
     # No names: the trail is never changed, and a person can be erased.
     record(actor.shop_id, actor, "customer.add", f"customer:{customer.pk}", of_customer=customer.pk)
@@ -45,7 +53,15 @@ def add_customer(
 
 @action("fit")
 def edit_customer(
-    actor: User, customer_id: int, *, name: str, hand: str, birth_year: int | None, email: str, notes: str
+    actor: User,
+    customer_id: int,
+    *,
+    name: str,
+    hand: str,
+    birth_year: int | None,
+    email: str,
+    notes: str,
+    units: dict[str, str] | None = None,
 ) -> Customer:
     customer = Customer.objects.select_for_update().one(actor.shop_id or 0, customer_id)
     if customer.erased_at is not None:
@@ -54,6 +70,7 @@ def edit_customer(
         raise Refused(say("act-try-out-nobody-thrown"), kind="try_out")
     wanted = {
         "name": _name(name), "hand": Hand(hand), "birth_year": _birth_year(birth_year), "email": email, "notes": notes,
+        "units": units,
     }  # fmt: skip
     changed = [field for field, value in wanted.items() if getattr(customer, field) != value]
     for field in changed:

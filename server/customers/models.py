@@ -25,6 +25,11 @@ class Customer(ScopedModel):
     email = models.EmailField(blank=True)
     notes = models.TextField(blank=True)
     created_at = models.DateTimeField(auto_now_add=True)
+    units = models.JSONField(
+        null=True,
+        blank=True,
+        help_text="What their papers are read in, by kind; without it as whoever prints them reads.",
+    )
     merged_into = models.ForeignKey(
         "self", on_delete=models.PROTECT, null=True, related_name="merged", help_text="Was found to be the same person."
     )

@@ -18,9 +18,10 @@ from fitting.domain.agreed import keep_as_agreed
 from fitting.domain.session import JudgedSession, load
 from fitting.models import Build, FittingSession
 from hemicycle_core.errors import BadInput
-from hemicycle_core.said import plain, say
+from hemicycle_core.said import NOTHING, Reader, Said, Units, in_words, plain, say
 from shop.audit import action
 from shop.models import Shop, User
+from shop.own_units import OwnUnits
 
 from .chosen import choice_of, side_of
 from .models import Outcome, Recommendation
@@ -75,8 +76,13 @@ def _edition(actor: User, judged: JudgedSession, wanted: AgreeIn) -> Recommendat
     chosen = choice_of(judged, wanted.builds, wanted.dropped)
     if not wanted.reasons.strip():
         raise BadInput(say("act-say-why-sentence-nobody"), field="reasons")
-    reasons, lost = wanted.reasons.strip(), [LostBuild(each.letter, each.name, plain(each.why)) for each in wanted.lost]
-    final = replace(chosen, reasons=plain(reasons), lost=lost)
+    reasons, reader = wanted.reasons.strip(), reader_of(actor)
+    proposed = {each.letter: each.why for each in chosen.lost}
+    lost = [
+        LostBuild(each.letter, each.name, as_left(each.why, proposed.get(each.letter, NOTHING), reader))
+        for each in wanted.lost
+    ]
+    final = replace(chosen, reasons=as_left(reasons, chosen.reasons, reader), lost=lost)
     row = Recommendation.objects.create(
         shop_id=session.shop_id,
         session=session,
@@ -85,7 +91,7 @@ def _edition(actor: User, judged: JudgedSession, wanted: AgreeIn) -> Recommendat
         decision=Outcome.BUY if wanted.builds else Outcome.DROP if wanted.dropped else Outcome.KEEP,
         runner_up=_runner_up(session, wanted),
         reasons=reasons,
-        lost=[asdict(lost) for lost in wanted.lost],
+        lost=_plain([shown(each) for each in lost]),
         next_check=wanted.next_check,
         agreed_by=actor,
         picture=_plain({"choice": shown(final), "before": shown(side_of(judged))}),
@@ -93,6 +99,17 @@ def _edition(actor: User, judged: JudgedSession, wanted: AgreeIn) -> Recommendat
     row.builds.set(wanted.builds)
     row.dropped.set(wanted.dropped)
     return row
+
+
+def as_left(text: str, proposed: Said, reader: Reader) -> Said:
+    """What a fitter left as it was proposed stays data, to be read in anybody's words and units; what was written
+    otherwise is text."""
+    return proposed if text.strip() == in_words(proposed, reader).strip() else plain(text)
+
+
+def reader_of(actor: User) -> Reader:
+    """As whoever signed in reads."""
+    return Reader(Units(**asdict(OwnUnits(**actor.units)), currency=actor.shop.currency if actor.shop else ""))
 
 
 def _runner_up(session: FittingSession, wanted: AgreeIn) -> Build | None:
@@ -103,6 +120,6 @@ def _runner_up(session: FittingSession, wanted: AgreeIn) -> Build | None:
     return Build.objects.of(session.shop_id).filter(session=session, letter=letters[0]).first()
 
 
-def _plain(data: dict[str, Any]) -> Any:
+def _plain(data: Any) -> Any:
     """JSON as it will be read back."""
     return json.loads(json.dumps(data, cls=DjangoJSONEncoder))

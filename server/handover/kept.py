@@ -53,7 +53,7 @@ _CLUB = Case(When(Q(letter="") | Q(head=None), then=_numbered("Club", "id")), de
 TABLES: dict[str, ColumnsKept] = {
     "customers.Customer": ColumnsKept(
         {"name": ERASED, "email": "", "notes": "", "birth_year": None},
-        "uid hand try_out created_at erased_at",
+        "uid hand units try_out created_at erased_at",
         session=None,
     ),
     "fitting.FittingSession": _made_of(

@@ -6,6 +6,7 @@ from collections.abc import Iterable
 from datetime import date
 
 from common.api import as_
+from customers.schemas import units_of
 from fitting.api.present.wedges import present_claims
 from fitting.api.schemas.wedges import ClaimOut
 from fitting.domain.session import JudgedSession
@@ -40,16 +41,17 @@ def present_plan_choices(judged: JudgedSession, kept: Iterable[BagPlan]) -> list
 
 
 def present_agreed(row: Recommendation) -> AgreedOut:
+    choice = as_(ChosenOut, row.picture["choice"])
     return AgreedOut(
         edition=row.edition,
         correction=row.correction,
         decision=Outcome(row.decision),
         agreed_at=row.agreed_at,
         agreed_by=row.agreed_by.get_full_name() or row.agreed_by.username,
-        reasons=row.reasons,
+        reasons=choice.reasons,
         next_check=row.next_check,
         runner_up=f"{row.runner_up.letter} {row.runner_up.name}" if row.runner_up else "",
-        choice=as_(ChosenOut, row.picture["choice"]),
+        choice=choice,
         before=as_(BagSide, row.picture["before"]),
     )
 
@@ -80,6 +82,7 @@ def present_handover(judged: JudgedSession) -> HandoverOut:
         session=session.pk,
         revision=session.revision,
         customer=session.customer.name,
+        units=units_of(session.customer),
         try_out=session.customer.try_out,
         shop=session.shop.name,
         held_on=session.held_on,

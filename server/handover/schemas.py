@@ -9,6 +9,7 @@ from fitting.api.schemas.bag import GapOut
 from fitting.api.schemas.plans import ClubLine
 from fitting.api.schemas.wedges import ClaimOut
 from hemicycle_core.said import Said
+from shop.own_units import OwnUnits
 
 from .models import Outcome
 
@@ -102,7 +103,7 @@ class AgreedOut:
     decision: Outcome
     agreed_at: datetime
     agreed_by: str
-    reasons: str
+    reasons: Said
     next_check: date | None
     runner_up: str
     choice: ChosenOut
@@ -114,6 +115,7 @@ class HandoverOut:
     session: int
     revision: int
     customer: str
+    units: OwnUnits | None
     try_out: bool
     shop: str
     held_on: date

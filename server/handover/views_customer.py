@@ -10,7 +10,7 @@ from common.api import given, serializer_of, shown
 from common.policy import may
 from customers.actions import edit_customer
 from customers.models import Customer
-from customers.schemas import NewCustomer
+from customers.schemas import NewCustomer, units_of
 from django.http import HttpResponse
 from drf_spectacular.types import OpenApiTypes
 from drf_spectacular.utils import extend_schema
@@ -20,6 +20,7 @@ from rest_framework.request import Request
 from rest_framework.response import Response
 from rest_framework.views import APIView
 from shop.asking import actor_of, shop_of
+from shop.own_units import OwnUnits
 
 from . import customer_data, erasing
 
@@ -33,7 +34,7 @@ class MergedLine:
 @dataclass
 class CustomerOut:
     """erased: the person is gone; the visits are figures. may_erase: whether who asks may. merged: those found to be
-    the same person. kept_until: when they are erased by the shop's rule, if not seen again."""
+    the same person. units: of their papers, None for those of whoever prints them."""
 
     id: int
     name: str
@@ -41,6 +42,7 @@ class CustomerOut:
     birth_year: int | None
     email: str
     notes: str
+    units: OwnUnits | None
     known_since: date
     erased: bool
     may_erase: bool
@@ -64,6 +66,7 @@ def _customer(request: Request, customer_id: int) -> Response:
         birth_year=found.birth_year,
         email=found.email,
         notes=found.notes,
+        units=units_of(found),
         known_since=found.created_at.date(),
         erased=found.erased_at is not None,
         may_erase=may(request.user, "own"),

@@ -18,7 +18,6 @@ from drf_spectacular.utils import extend_schema
 from hemicycle_core.flight import Firmness
 from hemicycle_core.monitor import Noise, noise_in_shown
 from hemicycle_core.said import say
-from hemicycle_core.said.reader import ClubLength, Far, High, Speed, Warmth
 from hemicycle_core.thresholds import Setting, changed, settings_of
 from rest_framework.request import Request
 from rest_framework.response import Response
@@ -26,6 +25,7 @@ from rest_framework.views import APIView
 
 from .asking import actor_of, shop_of
 from .models import Bay, Shop, ShotsBy, User
+from .own_units import OwnUnits
 from .people import set_rules
 from .settings_of_shop import add_bay, change_bay, name_shop, set_bay, set_columns, set_thresholds
 
@@ -148,18 +148,6 @@ class Keys:
 
     off: bool = False
     changed: dict[str, str] = field(default_factory=dict)
-
-
-@dataclass
-class OwnUnits:
-    """What one reads quantities in: how far a shot goes, heights and near distances, speeds, warmth, a club's length.
-    What the API sends is in metres, metres a second and degrees Celsius for everyone."""
-
-    far: Far = Far.YARDS
-    high: High = High.FEET
-    speed: Speed = Speed.MPH
-    warmth: Warmth = Warmth.CELSIUS
-    club_length: ClubLength = ClubLength.INCHES
 
 
 @dataclass

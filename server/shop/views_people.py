@@ -22,9 +22,9 @@ from . import people
 from .asking import actor_of, shop_of
 from .audit import record
 from .models import AuditEntry, User
+from .own_units import OwnUnits
 from .sign_ins import end_others
 from .trail import in_words, who
-from .views import OwnUnits
 
 
 class OwnersOnly(SignedIn):

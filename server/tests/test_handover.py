@@ -7,6 +7,8 @@ from demo.load import hit
 from fitting.domain.session import load
 from fitting.models import Build, FittingSession, HeadSeen, Shot
 from handover.models import Recommendation
+from hemicycle_core.said import GOLFER as GOLFER_READS
+from hemicycle_core.said import ClubLength, Far, High, Reader, Speed, Units, as_said, in_words
 from hemicycle_core.simulation.golfer import Player, Swinging
 from rack.models import Head, Shaft
 from shop.models import AuditEntry
@@ -249,3 +251,20 @@ def test_a_contender_that_is_not_here_yet_leaves_one_question_and_the_session_op
     long = desk.put(f"{url}/awaited", {"name": "x" * 41}, content_type=JSON)
     assert long.status_code == 400 and "40 characters" in long.json()["title"]
     assert desk.put(f"{url}/awaited", {"name": ""}, content_type=JSON).json()["question"] == ""
+
+
+def test_what_stays_as_proposed_is_read_in_anybodys_units_and_what_was_written_is_as_written(desk, two):
+    units = {"far": "m", "high": "m", "speed": "kmh", "warmth": "c", "club_length": "mm"}
+    assert desk.put("/api/me/units", units, content_type=JSON).status_code == 200
+    metric = Reader(Units(Far.METRES, High.METRES, Speed.KMH, club_length=ClubLength.MILLIMETRES, currency="GBP"))
+    as_data, asked = {"Prefer": "data"}, {"builds": ids(two, "A")}
+    proposed = desk.get(f"/api/sessions/{two.pk}/handover/draft", asked, headers=as_data).json()
+    (lost,) = proposed["lost"]
+    body = {"reasons": in_words(as_said(proposed["reasons"]), metric), "lost": [{**lost, "why": "She dislikes it."}]}
+    assert " yd" not in body["reasons"]
+    post(desk, two, {**asked, **body})
+    agreed = desk.get(f"/api/sessions/{two.pk}/handover", headers=as_data).json()["agreed"]
+    assert agreed["reasons"] == proposed["reasons"] and "say" in agreed["reasons"]
+    assert [each["why"] for each in agreed["choice"]["lost"]] == ["She dislikes it."]
+    in_yards = in_words(as_said(agreed["reasons"]), GOLFER_READS)
+    assert in_yards != body["reasons"] and " m " not in in_yards

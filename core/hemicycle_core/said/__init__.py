@@ -24,14 +24,14 @@ from .quantity import (
     warmth,
     weight,
 )  # fmt: skip
-from .reader import ENGLISH, ClubLength, Far, High, Reader, Speed, Units, Warmth
+from .reader import ENGLISH, GOLFER, ClubLength, Far, High, Reader, Speed, Units, Warmth
 from .sentence import NOTHING, Said, Sayable, joined, listed, plain, say, term, with_and, with_and_the, with_or
 from .wire import as_data, as_said
 from .words import chance, english, in_words, read_out, said_of, within
 
 __all__ = [
     "AS_IS",
-    "ENGLISH",
+    "ENGLISH", "GOLFER",
     "NOTHING",
     "ClubLength",
     "Far",

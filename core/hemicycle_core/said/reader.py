@@ -50,13 +50,15 @@ class Units:
 
 @dataclass(frozen=True)
 class Reader:
-    """language: of the catalogue."""
+    """language: of the catalogue. golfer: in the words for whoever plays, where the catalogue has such: `.golfer`."""
 
     units: Units = field(default_factory=Units)
     language: str = "en"
+    golfer: bool = False
 
 
 ENGLISH = Reader()
+GOLFER = Reader(golfer=True)
 
 # How each unit is written behind a figure; those without a space follow it at once.
 WRITTEN = {
@@ -65,6 +67,7 @@ WRITTEN = {
 }  # fmt: skip
 READ_IN = {**UNITS, "mm": Unit("mm", Length.LENGTH, 0.001)}  # no file has a column in millimetres
 FIXED = {
+    Kind.MONEY: "",
     Kind.ANGLE: "°",
     Kind.SPIN: " rpm",
     Kind.TIME: " s",
@@ -75,6 +78,8 @@ FIXED = {
 }
 # Digits more than in the usual unit, where a unit is so much larger or smaller.
 FINER = {("speed", "mps"): 1, ("near", "m"): 1, ("club_length", "mm"): -9}
+# What stands before an amount, as English has it; before those of other currencies their three letters.
+SIGNS = {"GBP": "£", "EUR": "€", "USD": "US$", "AUD": "A$", "CAD": "CA$", "NZD": "NZ$", "JPY": "JP¥"}
 
 
 def unit_of(kind: Kind, units: Units) -> str:
@@ -97,6 +102,10 @@ def figure(quantity: Quantity, units: Units) -> str:
         value = value / known.scale if quantity.difference else known.from_canonical(value)
     digits = quantity.digits + FINER.get((str(kind), unit), 0)
     digits = max(digits, 0) if quantity.digits >= 0 else digits
+    if kind is Kind.MONEY and units.currency:
+        sign = SIGNS.get(units.currency, f"{units.currency}\u00a0")
+        minus = "\u2212" if value < 0 else ""
+        return f"{minus}{sign}{abs(whole(value, digits)):,.{max(digits, 0)}f}"
     if quantity.form is Form.LEAST_ONE:
         return shown(max(1.0, whole(value)))
     if quantity.form is Form.SHORT:
@@ -109,7 +118,5 @@ def figure(quantity: Quantity, units: Units) -> str:
 
 def unit_words(kind: Kind, units: Units) -> str:
     """What is written behind the figure, with its space."""
-    if kind is Kind.MONEY:
-        return f" {units.currency}" if units.currency else ""
     unit = unit_of(kind, units)
     return WRITTEN[unit] if unit else FIXED[kind]

@@ -33,7 +33,8 @@ def _read(said: Said, reader: Reader) -> str:
     message = bundle.get_message(said.id)
     values = {name: _put(value, reader) for name, value in said.values}
     assert message.value is not None
-    text, errors = bundle.format_pattern(message.value, values)
+    pattern = message.attributes.get("golfer", message.value) if reader.golfer else message.value
+    text, errors = bundle.format_pattern(pattern, values)
     if errors:
         raise ValueError(f"{said.id}: {errors[0]}")
     return str(text)

@@ -4,6 +4,7 @@
  */
 import { dehydrate, hydrate, type Query, type QueryClient } from "@tanstack/react-query";
 import { del, get, set } from "idb-keyval";
+import { ownUnits } from "../said/units";
 import { inWords } from "../said/words";
 import { Problem } from "./client";
 
@@ -26,6 +27,8 @@ const PROGRAM = import.meta.url;
 interface Kept {
 	at: number;
 	program: string;
+	/** What was read is in words, in these units. */
+	units: string;
 	state: ReturnType<typeof dehydrate>;
 }
 
@@ -41,7 +44,8 @@ const DEVICE: Store = { get, set, del };
 async function bringBack(queries: QueryClient, store: Store, carried: Carried): Promise<void> {
 	try {
 		const kept = (await store.get(carried.name)) as Kept | undefined;
-		if (kept?.program === PROGRAM && kept.at > Date.now() - LASTS_MS) hydrate(queries, kept.state);
+		const same = kept?.program === PROGRAM && kept.units === JSON.stringify(ownUnits());
+		if (same && kept.at > Date.now() - LASTS_MS) hydrate(queries, kept.state);
 	} catch {
 		// A browser that keeps nothing begins without.
 	}
@@ -65,6 +69,7 @@ async function write(queries: QueryClient, store: Store, carried: Carried): Prom
 			await store.set(carried.name, {
 				at: Date.now(),
 				program: PROGRAM,
+				units: JSON.stringify(ownUnits()),
 				state: { mutations, queries: well },
 			} satisfies Kept);
 	} catch {

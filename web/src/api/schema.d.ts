@@ -2055,7 +2055,7 @@ export interface components {
             /** Format: date-time */
             agreed_at: string;
             agreed_by: string;
-            reasons: string;
+            reasons: components["schemas"]["Sentence"];
             /** Format: date */
             next_check: string | null;
             runner_up: string;
@@ -2789,6 +2789,7 @@ export interface components {
             birth_year: number | null;
             email: string;
             notes: string;
+            units: components["schemas"]["OwnUnits"] | null;
             /** Format: date */
             known_since: string;
             erased: boolean;
@@ -3042,6 +3043,7 @@ export interface components {
             session: number;
             revision: number;
             customer: string;
+            units: components["schemas"]["OwnUnits"] | null;
             try_out: boolean;
             shop: string;
             /** Format: date */
@@ -3381,6 +3383,7 @@ export interface components {
             birth_year?: number | null;
             email?: string;
             notes?: string;
+            units?: components["schemas"]["OwnUnitsRequest"] | null;
         };
         NewPersonRequest: {
             username: string;
@@ -3576,6 +3579,7 @@ export interface components {
             name: string;
             hand: components["schemas"]["PersonHandEnum"];
             try_out: boolean;
+            units: components["schemas"]["OwnUnits"] | null;
         };
         /** @enum {string} */
         PersonHandEnum: "right" | "left";

@@ -85,12 +85,13 @@ export function App() {
 	const username = me.data?.signed_in ? me.data.username : "";
 	useEffect(() => signedInAs(username), [username]);
 	const own = me.data?.signed_in ? me.data.units : undefined;
+	const currency = me.data?.currency ?? "";
 	useEffect(() => {
 		// What stands on this page was read in the units of before, half-typed figures too.
-		if (!own || !keepUnits({ ...own, currency: "" })) return;
+		if (!own || !keepUnits({ ...own, currency })) return;
 		forgetDrafts();
 		window.location.reload();
-	}, [own]);
+	}, [own, currency]);
 	const [, setOwn] = useOwnKeys();
 	const keys = me.data?.keys;
 	useEffect(() => {

@@ -32,6 +32,8 @@ function kept(): Units {
 
 let chosen: Units = kept();
 export const units = (): Units => chosen;
+/** Those of whoever signed in, whatever a paper of somebody else is read in meanwhile. */
+export const ownUnits = kept;
 /** Whoever reads this page reads it in these units. */
 export function readIn(wanted: Units) {
 	chosen = wanted;
@@ -108,7 +110,6 @@ export function typedIn(kind: Kind, typed: number, stood: number | null | undefi
 
 /** What is written behind a figure, without its space. */
 export function unit(kind: Kind): string {
-	if (kind === "money") return chosen.currency;
 	return unitOf(kind)?.written ?? (FIXED[kind] ?? "").trim();
 }
 
@@ -133,6 +134,7 @@ export function figureOf({ kind, value, digits, form, difference }: Quantity): s
 	const name = kind === "near" ? chosen.high : chosen[kind as keyof Units];
 	const finer = digits + (FINER[`${kind} ${name}`] ?? 0);
 	const shown = digits >= 0 ? Math.max(finer, 0) : finer;
+	if (kind === "money" && chosen.currency) return amount(scaled, Math.max(shown, 0), chosen.currency);
 	if (form === "least") return fixed(Math.max(1, whole(scaled)), 0);
 	// Nobody measures a club finer than to a millimetre.
 	const short = name === "mm" ? whole(scaled) : scaled;
@@ -142,6 +144,17 @@ export function figureOf({ kind, value, digits, form, difference }: Quantity): s
 	return fixed(scaled, shown);
 }
 
+/** An amount of money, as it is written in English. */
+const amount = (value: number, digits: number, currency: string): string =>
+	new Intl.NumberFormat("en-GB", {
+		style: "currency",
+		currency,
+		minimumFractionDigits: digits,
+		maximumFractionDigits: digits,
+	})
+		.format(value)
+		.replace("-", MINUS);
+
 function chance(value: number): string {
 	const percent = whole(value * 100);
 	return percent >= 99 ? "99%" : percent < 1 ? "under 1%" : `${percent}%`;
@@ -149,7 +162,6 @@ function chance(value: number): string {
 
 /** What stands behind a figure, with its space. */
 export function written(kind: Kind): string {
-	if (kind === "money") return chosen.currency ? ` ${chosen.currency}` : "";
 	const unit = unitOf(kind);
 	return unit ? ` ${unit.written}` : (FIXED[kind] ?? "");
 }

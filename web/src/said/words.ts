@@ -75,6 +75,12 @@ export function speakPseudo(wanted: boolean) {
 	bundle = made(wanted);
 }
 
+let toGolfer = false;
+/** Read in the words for whoever plays, where the catalogue has such. */
+export function speakToGolfer(wanted: boolean) {
+	toGolfer = wanted;
+}
+
 /** What is said, as it travels. */
 export interface Said {
 	say: unknown;
@@ -98,8 +104,9 @@ function given(data: unknown): FluentVariable {
 export function t(id: string, values: Record<string, unknown> = {}): string {
 	const message = bundle.getMessage(id);
 	if (!message?.value) return id;
+	const pattern = (toGolfer && message.attributes.golfer) || message.value;
 	const read = Object.fromEntries(Object.entries(values).map(([name, each]) => [name, given(each)]));
-	return bundle.formatPattern(message.value, read, []);
+	return bundle.formatPattern(pattern, read, []);
 }
 
 /** What was said, in words. */

@@ -62,6 +62,7 @@ export const handover: Handover = {
 	session: 7,
 	revision: 40,
 	customer: "Ada Field",
+	units: null,
 	try_out: false,
 	shop: "One",
 	held_on: "2026-11-24",

@@ -142,7 +142,7 @@ const common = (name: string, yards: number, over?: number): Session["brief"]["c
 
 export const session: Session = {
 	id: 7,
-	customer: { id: 1, name: "Ada Field", hand: "right", try_out: false },
+	customer: { id: 1, name: "Ada Field", hand: "right", try_out: false, units: null },
 	place: "",
 	fitter: "",
 	bay: 1,

@@ -48,6 +48,7 @@ bag-only-from-yours = only { $step } { $under ->
 bag-widest-hole-goes = The widest hole goes from { BARE($was) } to { $now }.
 bag-widest-hole-left = Widest hole left: { $open } between { $lower } and { $upper }. Its window: carry { BARE($low) } to { BARE($high) }.
 bag-uncovered = { $open } uncovered between { $lower } and { $upper }
+    .golfer = No club for { $open } between your { $lower } and your { $upper }
 bag-step = { BARE($least) } to { BARE($most) }
 bag-irons-stop = The irons stop stepping at the { $upper }: { $step } past the { $lower }, where { BARE($usual) } is usual. The long end starts there.
 bag-lands-steeper = { $longer } lands steeper than { $shorter }: { $mine } against { $theirs }.

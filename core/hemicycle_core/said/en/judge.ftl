@@ -75,12 +75,15 @@ verdict-vetoed = Vetoed by the player
 verdict-side-by-side = Side by side, no window
 verdict-cannot-be-told = { SENTENCE($readings) } not read: cannot be told
 verdict-too-close = Too close to call
+    .golfer = Too close to tell
 verdict-one-turn-away = One turn away: { $turn }
+    .golfer = Fits after a turn of its sleeve: { $turn }
 verdict-crowds = { $wedge ->
     [yes] Too near its neighbour:
    *[no] Crowds
 } { $name }
 verdict-keeps-the-yardage = Keeps the yardage, not the flight asked for
+    .golfer = Goes as far as your old club, but does not fly as you wished
 verdict-bend-away = { $n ->
     [1] A degree
     [2] Two degrees
@@ -90,28 +93,47 @@ verdict-bend-away = { $n ->
    *[no] stronger
 } away
 verdict-further-not-in-play = Further, but in play less often than the { $name }
+    .golfer = Goes further, but ends in play less often than your { $name }
 verdict-no-further = No further than the { $name }
+    .golfer = Goes no further than your { $name }
 verdict-fills-step-too-high = Fills its step, too high with too little spin
 verdict-fills-step-sole-first = Fills its step, not before the sole is chosen
 verdict-fills-its-step = Fills its step
+    .golfer = Fits the step between your wedges
 verdict-fills-the-slot = Fills the slot
+    .golfer = Fits the distance you needed
 verdict-does-what-was-asked = Does what was asked
+    .golfer = Does what you asked for
 verdict-fills-not-settled = Fills it, not settled
+    .golfer = May fit: only more shots would make it sure
 verdict-may-do-what-was-asked = May do what was asked, not settled
+    .golfer = May do what you asked for: only more shots would make it sure
 verdict-keep-the-old = Keep the { $name }: within noise
+    .golfer = No better than your { $name }, as far as can be told
 verdict-keep-what-you-have = Keep what you have: no real gain
+    .golfer = No better than what you have, as far as can be told
 verdict-lands-too-flat = Lands too flat for this job
+    .golfer = Comes down too flat to stay on the green
 verdict-one-head-away = One head away
+    .golfer = Another loft of the same kind may fit
 verdict-off-the-slot = { $off } too { $short ->
     [yes] short
    *[no] long
 } for this slot
+    .golfer = { $off } too { $short ->
+        [yes] short
+       *[no] long
+    } for the distance you needed
 verdict-another-job = Does another job: { $name }
+    .golfer = Better at another shot: { $name }
 verdict-not-supported = Not supported by this speed
+    .golfer = Asks for more club speed than you have today
 verdict-accepted = In the bag for now
 recommended-verdict = Recommended, { SMALL($headline) }
 recommended-outside = Recommended, outside its window
+    .golfer = Recommended, though it flies outside what was looked for
 recommended-crowding = Recommended, outside its window, crowding { $name }
+    .golfer = Recommended, though it flies nearly as far as your { $name }
 recommended-though = Recommended, { $missed ->
     [landing_deg] though it lands flatter than asked
     [peak_m] though not as high as asked
@@ -173,12 +195,19 @@ why-single-shots-move-it = Single shots make that { $by } { $longer ->
 } than where they gather: look at them.
 why-landing-not-read = Landing angle not read: whether it holds is not told.
 why-a-miss-costs = A miss costs { $cost }.
+    .golfer = A mishit loses { $cost }.
 why-carries = Carries { BARE($carry) }.
+    .golfer = It flies { $carry }.
 why-carries-outside = Carries { BARE($carry) }, { BARE($off) } { $short ->
     [yes] short
    *[no] long
 } of { BARE($low) } to { BARE($high) }.
+    .golfer = It flies { $carry }, { BARE($off) } { $short ->
+        [yes] short of
+       *[no] past
+    } the { BARE($low) } to { BARE($high) } you needed.
 why-carries-inside = Carries { BARE($carry) }, inside { BARE($low) } to { BARE($high) }.
+    .golfer = It flies { $carry }, and { BARE($low) } to { BARE($high) } was needed.
 why-not-read = { $reading } not read: whether it is as asked is not told.
 why-wanted = { $what ->
     [peak_m] Peaks at { $figure }
@@ -204,11 +233,17 @@ why-wanted = { $what ->
     }
 }.
 why-lands = Lands at { $lands }.
+    .golfer = It comes down at { $lands }.
 why-lands-too-close-to-call = Lands at { $lands }, too close to { $holds } to call.
+    .golfer = It comes down at { $lands }, about what stays on the green ({ $holds }): too close to tell.
 why-lands-beside-what-holds = Lands at { $lands }, { $shy ->
     [yes] shy of
    *[no] steeper than
 } the { $holds } that holds.
+    .golfer = It comes down at { $lands }, { $shy ->
+        [yes] too flat: { $holds } stays on the green
+       *[no] steep enough to stay on the green
+    }.
 compare-not-at-equal-strike = { $better } and { $worse } are not comparable at equal strike: { $n } more struck in the middle with { $letter } ({ $as_hit }).
 compare-same-at-equal-speed = { $better } and { $worse } carry the same at equal club speed and strike, as far as anyone can tell ({ $as_hit }).
 compare-same = { $better } and { $worse } { $metric ->
@@ -264,6 +299,7 @@ fails-the-job = { $nearly_all ->
    *[right] go right
 } on “{ $job }”.
 lost-all-the-same = { $headline } too. { $why }
+    .golfer = { $headline }, too. { $why }
 lost = { $headline }. { $why }
 overruled = { $what ->
     [builds] { $clubs } { $n ->
@@ -274,6 +310,7 @@ overruled = { $what ->
    *[kept] What is there was kept
 } by fitter and player against what was proposed: “{ $proposed }”
 verdict-passed-over = Proposed, and passed over by fitter and player
+    .golfer = Proposed, and not chosen
 verdict-taken-all-the-same = Chosen by fitter and player, with no real gain to be seen
 recommend-leaving-out = Leave out the { $clubs }
 recommend-bag-stays = The bag stays as it is.

@@ -92,12 +92,18 @@ export default function Customer() {
 	);
 }
 
+type Theirs = CustomerAnswer["units"];
+const METRIC: Theirs = { far: "m", high: "m", speed: "kmh", warmth: "c", club_length: "mm" };
+const YARDS: Theirs = { far: "yd", high: "ft", speed: "mph", warmth: "c", club_length: "in" };
+const PAPERS = { own: null, metric: METRIC, yards: YARDS };
+
 interface Fields {
 	name: string;
 	hand: "right" | "left";
 	birth_year: string;
 	email: string;
 	notes: string;
+	papers: keyof typeof PAPERS;
 }
 
 function Own({
@@ -109,7 +115,9 @@ function Own({
 	customer: CustomerAnswer;
 	busy: boolean;
 	saved: boolean;
-	onSave: (fields: Omit<Fields, "birth_year"> & { birth_year: number | null }) => void;
+	onSave: (
+		fields: Omit<Fields, "birth_year" | "papers"> & { birth_year: number | null; units: Theirs },
+	) => void;
 }) {
 	const form = useForm<Fields>({
 		defaultValues: {
@@ -118,6 +126,7 @@ function Own({
 			birth_year: customer.birth_year ? String(customer.birth_year) : "",
 			email: customer.email,
 			notes: customer.notes,
+			papers: !customer.units ? "own" : customer.units.far === "m" ? "metric" : "yards",
 		},
 	});
 	const draft = `customer:${customer.id}`;
@@ -126,8 +135,12 @@ function Own({
 	return (
 		<form
 			className="space-y-3"
-			onSubmit={form.handleSubmit((fields) =>
-				onSave({ ...fields, birth_year: fields.birth_year ? Number(fields.birth_year) : null }),
+			onSubmit={form.handleSubmit(({ papers, ...fields }) =>
+				onSave({
+					...fields,
+					birth_year: fields.birth_year ? Number(fields.birth_year) : null,
+					units: PAPERS[papers],
+				}),
 			)}
 		>
 			<h2 className="text-lg">{t("customer-their-data")}</h2>
@@ -157,6 +170,14 @@ function Own({
 			<label className="block">
 				<span className="quiet text-sm">{t("customer-e-mail")}</span>
 				<input type="email" className={field} {...form.register("email")} />
+			</label>
+			<label className="block">
+				<span className="quiet text-sm">{t("customer-papers-in")}</span>
+				<select className="select h-11 w-full" {...form.register("papers")}>
+					<option value="own">{t("customer-papers-own")}</option>
+					<option value="yards">{t("customer-papers-yards")}</option>
+					<option value="metric">{t("customer-papers-metric")}</option>
+				</select>
 			</label>
 			<label className="block">
 				<span className="quiet text-sm">{t("label-notes")}</span>

@@ -4,6 +4,7 @@ import { Route, Routes } from "react-router";
 import { afterEach, expect, test } from "vitest";
 import { A, agreed, B, choice, handover } from "../../tests/handover";
 import { clear, draw, serve } from "../../tests/stage";
+import { asFar, type Metres } from "../../ui/units";
 import CustomerPage from "./CustomerPage";
 
 afterEach(clear);
@@ -62,4 +63,31 @@ test("to keep the bag is a decision too, with nothing to order", async () => {
 test("before anything is agreed there is no page, and it says when there will be", async () => {
 	open(handover);
 	expect(await screen.findByText(/The page is made when the recommendation is/)).toBeTruthy();
+});
+
+test("a customer’s paper is read in the customer’s units, and what is drawn after it in one’s own", async () => {
+	const units = { far: "m", high: "m", speed: "kmh", warmth: "c", club_length: "mm" } as const;
+	const why = {
+		say: "why-carries-outside",
+		carry: { far: 173 },
+		off: { far: 3 },
+		short: "yes",
+		low: { far: 161 },
+		high: { far: 167 },
+	};
+	const answer = agreed(choice([A]));
+	open({
+		...answer,
+		units,
+		agreed: {
+			...answer.agreed,
+			choice: { ...answer.agreed?.choice, lost: [{ letter: "B", name: "U4 22°", why }] },
+		},
+	});
+	expect((await screen.findByText(/through the air/)).textContent).toBe(
+		"It flies 163 metres through the air and stops at about 168.",
+	);
+	expect(screen.getByText(/It flies 173 m, 3 short of the 161 to 167 you needed/)).toBeTruthy();
+	clear();
+	expect(asFar(100 as Metres)).toBe("109");
 });

@@ -22,7 +22,7 @@ const line = (
 	more: Partial<SessionLine> = {},
 ): SessionLine => ({
 	id,
-	customer: { id, name, hand: "right", try_out: false },
+	customer: { id, name, hand: "right", try_out: false, units: null },
 	held_on: day(-10),
 	bay_name: "Bay 1",
 	status,

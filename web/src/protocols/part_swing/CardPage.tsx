@@ -1,6 +1,7 @@
 /** The distance card on paper: for the bag, as large as a bank card or as A6. */
 import { Link, useParams, useSearchParams } from "react-router";
 import { useSession } from "../../api/session";
+import { usePaperWords } from "../../said/paper";
 import { t } from "../../said/words";
 import { buildOf, nameOf } from "../../session/select";
 import { MadeUp } from "../../ui/MadeUp";
@@ -21,6 +22,7 @@ export default function CardPage() {
 	const { id = "" } = useParams();
 	const [search, setSearch] = useSearchParams();
 	const session = useSession(Number(id));
+	usePaperWords(session.data?.customer.units);
 	if (session.error)
 		return (
 			<main className="p-6">
@@ -32,7 +34,7 @@ export default function CardPage() {
 	const card = session.data.bag.short?.card;
 	return (
 		<main className="min-h-dvh">
-			<style>{t("part-swing-page-size-margin-0", { width: size.width, height: size.height })}</style>
+			<style>{`@page { size: ${size.width} ${size.height}; margin: 0 }`}</style>
 			<div className="no-print flex flex-wrap items-center gap-2 p-5">
 				<Link className="btn h-11" to={`/sessions/${id}/bag`}>
 					{t("label-back")}

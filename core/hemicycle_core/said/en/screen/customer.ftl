@@ -19,3 +19,7 @@ customer-erase = Erase { $name }?
 customer-name-e-mail-year-birth = Name, e-mail, year of birth, notes, the files that were brought in and every reason that was written are taken out, for good. Visits, shots and what was agreed stay as figures without a person. Backups made before still hold them until they roll out.
 customer-keep-them = Keep them
 customer-erase-for-good = Erase for good
+customer-papers-in = Their papers in
+customer-papers-own = the units of whoever prints them
+customer-papers-yards = yards, feet, miles an hour, inches
+customer-papers-metric = metres, kilometres an hour, millimetres

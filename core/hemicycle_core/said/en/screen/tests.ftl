@@ -199,7 +199,6 @@ stop-computed = Computed
 stop-ball = { $ball } ball
 stop-flight-release-each-wedge-from = Flight and release of each wedge from the side, in { $unit }
 part-swing-bank-card = Bank card
-part-swing-page-size-margin-0 = @page {"{"} size: { $width } { $height }; margin: 0 {"}"}
 part-swing-100-without-margins-carry-calm = At 100%, without margins. Carry in { $unit } in calm air; in brackets what is no number to play by.
 part-swing-no-part-swing-hit-yet = No part swing was hit yet: the card is made of them.
 part-swing-own-ball-calm-air-brackets = Own ball, calm air. In brackets: not hit, or no number to play by.
