@@ -17,7 +17,7 @@ OUTSIDE = (
 )  # fmt: skip
 # What somebody typed, by the name it travels under.
 TYPED = re.compile(
-    r"name|maker|model|label|shaft|customer|called|word|club|reasons|why|sole|course|job|note|said|words"
+    r"name|maker|model|label|shaft|customer|called|word|club|reasons|why|sole|course|job|note|said|words|flex|material"
 )
 # Of the browser's own: dates, times, the names of currencies.
 OWN = re.compile(r"^\d{1,2} \w+( \d{4})?$|^under 1%$")

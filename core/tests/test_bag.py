@@ -181,6 +181,7 @@ def test_an_interview_starts_at_distances_this_player_meets():
     water, over = of("Carry over water", short, plan)
     assert over < water < distance
     sizes = [(each.job.width_m, each.job.uses_per_round) for each in common_jobs(short, plan)]
+    assert [str(each.said) for each in common_jobs(short, plan)] == [each.job.name for each in common_jobs([], None)]
     assert sizes == [(each.job.width_m, each.job.uses_per_round) for each in common_jobs([], None)]
 
 

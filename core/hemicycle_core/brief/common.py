@@ -109,17 +109,13 @@ def common_jobs(clubs: Sequence[Carried], layout: SlotLayout | None) -> list[Com
         return metres(NEAREST_YD * whole(yards(length_m * scale) / NEAREST_YD))
 
     return [
-        CommonJob(
-            Job(
-                each.job.name,
-                each.job.kind,
-                moved(each.job.distance_m),
+        replace(
+            each,
+            job=replace(
+                each.job,
+                distance_m=moved(each.job.distance_m),
                 carry_over_m=None if each.job.carry_over_m is None else moved(each.job.carry_over_m),
-                width_m=each.job.width_m,
-                depth_m=each.job.depth_m,
-                uses_per_round=each.job.uses_per_round,
             ),
-            each.lie,
         )
         for each in COMMON
     ]

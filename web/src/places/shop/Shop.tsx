@@ -161,7 +161,7 @@ function Row({
 	};
 	return (
 		<tr className="border-b border-base-300">
-			<td className="pl-3!">
+			<td className="pl-3! whitespace-normal!">
 				<span className="font-semibold">{threshold.label}</span>
 				<span className="quiet block text-sm">{threshold.why}</span>
 			</td>
