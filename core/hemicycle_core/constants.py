@@ -46,11 +46,6 @@ class Constant:
         module, name = self.name.rsplit(".", 1)
         return getattr(importlib.import_module(f"{PACKAGE}.{module}"), name)
 
-    @property
-    def earns(self) -> bool:
-        """Whether some world is chosen worse in without it, beyond one standard error."""
-        return any(loss > error for _, loss, error in self.gain)
-
 
 @cache
 def registry() -> dict[str, Constant]:
