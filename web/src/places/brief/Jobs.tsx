@@ -276,7 +276,7 @@ function Slide({
 	return (
 		<label className="flex min-h-9 items-center gap-2">
 			<span className="num w-9 text-right text-[17px]">{value}</span>
-			<span className="quiet w-23 shrink-0 text-sm whitespace-nowrap">{words}</span>
+			<span className="quiet w-23 shrink-0 text-sm leading-tight">{words}</span>
 			<input type="range" className="range range-xs min-w-12 flex-1" aria-label={label} {...input} />
 		</label>
 	);
