@@ -19,6 +19,7 @@ from scipy.special import ndtri, stdtr, stdtrit
 
 LEVEL = 0.90  # the interval a fitter is shown: wrong once in ten
 UNREAD = 0.5  # the chance that what nobody read is as it is asked for
+UPPER_80 = 1.2816  # standard deviations: 80% of a normal figure lies within them, 90% below
 MOST_MORE = 30  # shots: more are not hit to settle one thing
 
 

@@ -10,7 +10,7 @@ from typing import Any, TypeVar
 
 from django.core.validators import ProhibitNullCharactersValidator
 from drf_spectacular.extensions import OpenApiSerializerFieldExtension
-from hemicycle_core.said import Said, Sayable, as_data, as_said
+from hemicycle_core.said import Said, Sayable, as_data, as_said, say
 from rest_framework import serializers
 from rest_framework.request import Request
 from rest_framework_dataclasses.serializers import DataclassSerializer
@@ -28,7 +28,7 @@ class _Text(serializers.CharField):
         super().__init__(**{"allow_blank": True, "trim_whitespace": False, **options})
         for validator in self.validators:
             if isinstance(validator, ProhibitNullCharactersValidator):
-                validator.message = "This is not a text file. Export the shots as CSV."
+                validator.message = str(say("file-is-no-text"))
 
 
 class _Money(serializers.DecimalField):

@@ -10,6 +10,7 @@ from django.core.exceptions import ValidationError
 from django.db import connections, models
 from django.http import Http404
 from hemicycle_core.errors import BadInput
+from hemicycle_core.said import Said, plain, say
 
 Row = TypeVar("Row", bound=models.Model)
 
@@ -33,24 +34,24 @@ class ScopedQuerySet(models.QuerySet[Row]):
         return super().bulk_create(rows, *args, **kwargs)
 
 
-def _fault(field: models.Field[Any, Any], value: Any) -> str | None:
+def _fault(field: models.Field[Any, Any], value: Any) -> Said | None:
     """Why a column cannot hold a value, or None when it can."""
     kind = field.get_internal_type()
     if isinstance(value, str) and "\x00" in value:
-        return "a character of the text is broken. Type it again."
+        return say("column-broken-character")
     if isinstance(value, str) and field.max_length is not None and len(value) > field.max_length:
-        return f"{field.max_length} characters are the most; this has {len(value)}."
+        return say("column-too-long", most=field.max_length, has=len(value))
     if isinstance(value, int) and kind.endswith("IntegerField"):
         low, high = connections["default"].ops.integer_field_range(kind)
         if not low <= value <= high:
-            return f"{value} is out of range: {low} to {high}."
+            return say("column-out-of-range", value=value, low=low, high=high)
     if isinstance(field, models.JSONField) and "\\u0000" in json.dumps(value, default=str):
-        return "a character of the text is broken. Type it again."
+        return say("column-broken-character")
     if isinstance(field, models.DecimalField | models.EmailField) and value not in (None, ""):
         try:
             field.run_validators(field.to_python(value))
         except ValidationError as error:
-            return " ".join(error.messages)
+            return plain(" ".join(error.messages))
     return None
 
 
@@ -62,7 +63,8 @@ def check_fits(row: models.Model, names: Collection[str] | None = None) -> None:
             continue
         fault = _fault(field, getattr(row, field.attname))
         if fault is not None:
-            raise BadInput(f"{str(field.verbose_name).capitalize()}: {fault}", field=field.name)
+            name = str(field.verbose_name).capitalize()
+            raise BadInput(say("column-cannot-hold", name=name, fault=fault), field=field.name)
 
 
 class ScopedModel(models.Model):

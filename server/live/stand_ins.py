@@ -13,6 +13,7 @@ from common.problems import Refused
 from customers.actions import check_pretended
 from django.conf import settings
 from hemicycle_core.errors import BadInput
+from hemicycle_core.said import say
 from shop.audit import action, record
 from shop.models import Bay, User
 
@@ -43,15 +44,15 @@ def start(actor: User, *, bay_id: int, shots: int, every_s: float, address: str)
     """Let the stand-in hit `shots` shots with the build in hand, one every `every_s` seconds."""
     bay = Bay.objects.one(actor.shop_id or 0, bay_id)
     if not 1 <= shots <= MOST_SHOTS:
-        raise BadInput(f"The stand-in hits 1 to {MOST_SHOTS} shots at a time.", field="shots")
+        raise BadInput(say("stand-in-most-shots", most=MOST_SHOTS), field="shots")
     if not 0.2 <= every_s <= 60:
-        raise BadInput("One shot every 0.2 to 60 seconds.", field="every_s")
+        raise BadInput(say("stand-in-how-often"), field="every_s")
     session = session_in(bay)
     if session is None:
-        raise Refused("Take a build in hand first: the stand-in hits what is in hand.", kind="no_build")
+        raise Refused(say("stand-in-hits-what-is-in-hand"), kind="no_build")
     check_pretended(session.customer)
     if running(bay):
-        raise Refused("The stand-in in this bay is still hitting. Stop it first.", kind="busy")
+        raise Refused(say("stand-in-hits-already"), kind="busy")
     key = make_key(bay, label="stand-in", stand_in=True, hours=HOURS)
     process = subprocess.Popen(
         [

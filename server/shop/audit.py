@@ -10,6 +10,7 @@ from common.asked import asked
 from common.policy import may
 from common.problems import NotAllowed, Refused
 from django.db import transaction
+from hemicycle_core.said import say
 
 from .models import AuditEntry, DoneChange, User
 
@@ -37,7 +38,7 @@ def action(what: str) -> Callable[[Action], Action]:
 def _once(actor: User) -> None:
     change = asked().take_change()
     if change and not DoneChange.objects.get_or_create(actor=actor, change=change)[1]:
-        raise Refused("That was done already.", kind="done")
+        raise Refused(say("act-done-already"), kind="done")
 
 
 def record(

@@ -11,6 +11,7 @@ from typing import Any
 from ..bag import Carried
 from ..bag.gaps import CROWDED_M
 from ..brief import Job, JobKind, Wish
+from ..estimate import UPPER_80
 from ..heads import HeadType
 from ..impact import SPEED_ACROSS_A_SET
 from ..said import NOTHING, Form, Said, angle, far, number, say, some_way, term, with_and
@@ -26,8 +27,6 @@ from .play import Played
 from .weigh import Weighed
 from .whatif import HitClub, Prediction, predict
 from .why import why_words
-
-UPPER_80 = 1.2816
 
 
 class Kind(StrEnum):

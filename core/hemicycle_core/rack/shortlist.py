@@ -9,7 +9,7 @@ from scipy.special import ndtr
 
 from ..bag import HeadType
 from ..brief import Target
-from ..estimate import UNREAD
+from ..estimate import UNREAD, UPPER_80
 from ..said import NOTHING, Quantity, Said, angle, far, high, say, speed, spin, with_and
 from ..thresholds import DEFAULT, Thresholds
 from ..units import metres, outside, whole
@@ -18,7 +18,6 @@ from .lofts import LoftedHead
 
 TURN_WORTH = 0.05  # chance gained by a turn of the sleeve: less, and the stated loft is put first
 LIKELY, POSSIBLE = 0.45, 0.15
-UPPER_80 = 1.2816  # the upper end of 80% of a normal figure
 
 
 @dataclass(frozen=True)

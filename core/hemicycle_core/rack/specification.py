@@ -5,7 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from ..runs import FULL, swing_words
-from ..said import Form, Said, Sayable, angle, club_length, listed, say, term, weight
+from ..said import Form, Said, Sayable, angle, club_length, listed, money, say, term, weight
 from .eligible import same_setting
 
 
@@ -82,6 +82,13 @@ def shaft_words(spec: Specification) -> Sayable:
     return say("of-a-shaft", shaft=spec.shaft, weight=weight(spec.shaft_g or 0), flex=spec.flex or "")
 
 
+def _amount(price: str | None) -> Sayable | None:
+    """In the shop's money, pence where there are some."""
+    if price is None:
+        return None
+    return say("figure", figure=money(float(price), 2 if float(price) % 1 else 0))
+
+
 def sheet(spec: Specification) -> list[tuple[Said, Sayable]]:
     """What is ordered, exactly what was hit: (what, how) in the order of a build sheet, known ones only."""
     sleeve: Said | None = None
@@ -111,6 +118,6 @@ def sheet(spec: Specification) -> list[tuple[Said, Sayable]]:
         (say("sheet-stamping"), spec.stamping),
         (say("sheet-stock-swing"), None if spec.stock_swing == FULL else swing_words(spec.stock_swing)),
         (say("sheet-sleeve"), sleeve),
-        (say("sheet-price"), spec.price),
+        (say("sheet-price"), _amount(spec.price)),
     ]
     return [(what, how) for what, how in rows if how]

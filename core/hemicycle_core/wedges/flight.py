@@ -17,6 +17,7 @@ from dataclasses import dataclass, field
 
 import numpy as np
 
+from ..estimate import UPPER_80
 from ..flight import Air, Anchor, Launch, fly
 from ..flight.aero import BALL_RADIUS_M
 from ..heads import HeadType
@@ -29,7 +30,6 @@ LEAN_DEG, LEAN_SD_DEG = 9.0, 3.0
 LEAN_AT_DEG, LEAN_MORE = 46.0, 0.3  # at that loft, and how much more for each further degree
 ONE_CLUB_DEG = 1.5  # one standard deviation of one club's lean about the player's
 LAUNCH_SD_DEG, SPIN_SHARE = 1.0, 0.07  # what `impact` leaves unexplained
-SIDE_80 = 1.2816
 LEAST_SHOTS = 3
 OLD_ROUNDS = 75  # by judgement: a prompt to test, never a verdict
 SOURCE = say("wedges-published-averages-up-set")
@@ -109,8 +109,8 @@ def windows_at(
                                      (launch, spin), strict=True)]  # fmt: skip
     launch_sd = float(np.hypot(np.hypot(by_lean[0], by_grip[0]), LAUNCH_SD_DEG))
     spin_sd = float(np.hypot(np.hypot(by_lean[1], by_grip[1]), SPIN_SHARE * spin))
-    ups = np.array([launch, launch - SIDE_80 * launch_sd, launch + SIDE_80 * launch_sd, launch, launch])
-    spins = np.array([spin, spin, spin, spin - SIDE_80 * spin_sd, spin + SIDE_80 * spin_sd])
+    ups = np.array([launch, launch - UPPER_80 * launch_sd, launch + UPPER_80 * launch_sd, launch, launch])
+    spins = np.array([spin, spin, spin, spin - UPPER_80 * spin_sd, spin + UPPER_80 * spin_sd])
     flown = fly(
         Launch(np.full(5, ball_speed_mps), ups, np.maximum(spins, 500.0)),
         air=air,
@@ -123,8 +123,8 @@ def windows_at(
         return Window(quantity, middle - half, middle, middle + half)
 
     return {
-        "launch_deg": Window("launch_deg", launch - SIDE_80 * launch_sd, launch, launch + SIDE_80 * launch_sd),
-        "spin_rpm": Window("spin_rpm", spin - SIDE_80 * spin_sd, spin, spin + SIDE_80 * spin_sd),
+        "launch_deg": Window("launch_deg", launch - UPPER_80 * launch_sd, launch, launch + UPPER_80 * launch_sd),
+        "spin_rpm": Window("spin_rpm", spin - UPPER_80 * spin_sd, spin, spin + UPPER_80 * spin_sd),
         "peak_m": window("peak_m", flown.peak_m),
         "landing_deg": window("landing_deg", flown.landing_deg),
     }

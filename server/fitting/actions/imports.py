@@ -384,5 +384,5 @@ def _take_club(
 
 def _told(shot: ParsedShot, unlike: bool) -> dict[str, Any]:
     """What the file or the preview says of a shot beside its readings."""
-    why = "set aside in the file" if shot.aside else "unlike the others, at import" if unlike else ""
+    why = str(say("aside-in-the-file")) if shot.aside else str(say("aside-as-unlike")) if unlike else ""
     return {"aside": shot.aside or unlike, "aside_reason": why, "misread": shot.misread, "void": list(shot.void)}

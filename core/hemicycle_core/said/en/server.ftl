@@ -76,3 +76,19 @@ outcome = { $decision ->
    *[no] {""}
 }
 work-shaft = shaft { $shaft }
+
+## What a column cannot hold, what the stand-in is not told, why a shot was set aside
+
+column-broken-character = a character of the text is broken. Type it again.
+column-too-long = { $most } characters are the most; this has { $has }.
+column-out-of-range = { $value } is out of range: { $low } to { $high }.
+column-cannot-hold = { $name }: { $fault }
+file-is-no-text = This is not a text file. Export the shots as CSV.
+stand-in-most-shots = The stand-in hits 1 to { $most } shots at a time.
+stand-in-how-often = One shot every 0.2 to 60 seconds.
+stand-in-hits-what-is-in-hand = Take a build in hand first: the stand-in hits what is in hand.
+stand-in-hits-already = The stand-in in this bay is still hitting. Stop it first.
+act-done-already = That was done already.
+aside-in-the-file = set aside in the file
+aside-as-unlike = unlike the others, at import
+aside-on-the-pad = on the pad

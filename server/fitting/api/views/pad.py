@@ -80,7 +80,7 @@ class PadShotView(APIView):
         if said.aside is None and "strike" not in request.data:
             raise BadInput(say("act-say-whether-set-aside"), field="strike")
         if said.aside is not None:
-            shot = shots.set_aside(actor, shot_id, aside=said.aside, reason="on the pad")
+            shot = shots.set_aside(actor, shot_id, aside=said.aside, reason=str(say("aside-on-the-pad")))
         else:
             shot = shots.call_strike(actor, shot_id, strike=said.strike)
         return _pad(request, shot.session_id)

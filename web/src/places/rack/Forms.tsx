@@ -9,6 +9,7 @@ import { dropDraft, useDrafted } from "../../ui/draft";
 import { Said } from "../../ui/Said";
 import { Sheet } from "../../ui/Sheet";
 import { neededNumber, typedNumber } from "../../ui/typed";
+import { fromUnit, lengthText, unit } from "../../ui/units";
 import { type Head, type Shaft, useRackChange } from "./change";
 
 type HeadBody = components["schemas"]["HeadInRequest"];
@@ -59,6 +60,16 @@ function useFields(form: string, start: Record<string, string>) {
 	);
 	return { fields, field, choice };
 }
+
+const INCH_M = 0.0254;
+/** A length as it travels, in inches, in the unit it is read and typed in; what still reads as it stood is as it stood. */
+const shownLength = (inches: number | null | undefined) =>
+	typeof inches === "number" ? lengthText(inches * INCH_M) : inches;
+const inInches = (typed: number | null, stood: number | null | undefined) => {
+	if (typed === null) return null;
+	if (typeof stood === "number" && Number(lengthText(stood * INCH_M)) === typed) return stood;
+	return Number((fromUnit("club_length", typed) / INCH_M).toFixed(3));
+};
 
 function Frame({
 	form,
@@ -121,7 +132,7 @@ export function HeadForm({ head, onClose }: { head: Head | null; onClose: () => 
 		head_type: head?.head_type ?? "hybrid",
 		loft: text(head?.loft_deg),
 		lie: text(head?.lie_deg),
-		length: text(head?.length_in),
+		length: text(shownLength(head?.length_in)),
 		sleeve: text(head?.sleeve_deg ?? 0),
 		tip: text(head?.tip_in ?? 0.37),
 		hand: head?.hand ?? "both",
@@ -138,7 +149,7 @@ export function HeadForm({ head, onClose }: { head: Head | null; onClose: () => 
 		label: fields.label ?? "",
 		head_type: fields.head_type as HeadBody["head_type"],
 		loft_deg: neededNumber(fields.loft, "loft"),
-		length_in: neededNumber(fields.length, "length"),
+		length_in: inInches(neededNumber(fields.length, "length"), head?.length_in) ?? 0,
 		price: neededNumber(fields.price, "price"),
 		lie_deg: typedNumber(fields.lie ?? "", "lie"),
 		sleeve_deg: typedNumber(fields.sleeve ?? "", "sleeve") ?? 0,
@@ -188,7 +199,7 @@ export function HeadForm({ head, onClose }: { head: Head | null; onClose: () => 
 			{choice("head_type", t("label-kind"), KINDS)}
 			{field("loft", t("label-loft"), "°")}
 			{field("lie", t("label-lie"), "°")}
-			{field("length", t("label-length"), "in")}
+			{field("length", t("label-length"), unit("club_length"))}
 			{field("price", t("label-price"))}
 			{field("sleeve", t("rack-sleeve-turns-either-way"), "°")}
 			{field("tip", t("rack-bore-hosel"), "in")}
@@ -302,7 +313,7 @@ export function ShaftForm({ shaft, onClose }: { shaft: Shaft | null; onClose: ()
 		tip: text(shaft?.tip_in ?? 0.37),
 		bend: shaft?.bend ?? "unknown",
 		balance: text(shaft?.balance === null || shaft === null ? null : shaft.balance * 100),
-		length: text(shaft?.length_in),
+		length: text(shownLength(shaft?.length_in)),
 		stock: text(shaft?.stock ?? 1),
 	});
 	const body = (): ShaftBody => {
@@ -316,7 +327,7 @@ export function ShaftForm({ shaft, onClose }: { shaft: Shaft | null; onClose: ()
 			fits: fits as ShaftBody["fits"],
 			bend: fields.bend as ShaftBody["bend"],
 			balance: balance === null ? null : balance / 100,
-			length_in: typedNumber(fields.length ?? "", "length"),
+			length_in: inInches(typedNumber(fields.length ?? "", "length"), shaft?.length_in),
 			stock: neededNumber(fields.stock, "stock"),
 		};
 	};
@@ -363,7 +374,7 @@ export function ShaftForm({ shaft, onClose }: { shaft: Shaft | null; onClose: ()
 				["high", t("rack-high-launching")],
 			])}
 			{field("balance", t("rack-balance"), t("rack-its-length"))}
-			{field("length", t("label-length"), "in")}
+			{field("length", t("label-length"), unit("club_length"))}
 			{field("stock", t("rack-in-stock"))}
 			<fieldset className="col-span-full flex flex-wrap gap-x-4">
 				<legend className="quiet text-sm">{t("rack-goes-into")}</legend>
