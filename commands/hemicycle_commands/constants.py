@@ -10,7 +10,10 @@ from hemicycle_core.constants import Constant, Ground, registry
 
 
 def line(each: Constant) -> str:
-    gain = "; ".join(f"{world} {loss:+.3f} ±{error:.3f}" for world, loss, error in each.gain)
+    gain = "; ".join(
+        f"{world} {loss:+.3f} ±{error:.3f}, {strokes:+.3f} ±{its_error:.3f} strokes"
+        for world, loss, error, strokes, its_error in each.gain
+    )
     value = str(each.value).replace("\n", " ")
     shown = value if len(value) <= 40 else f"{value[:39]}…"
     return f"| {each.name} | {shown} | {each.source} | {'' if each.out is None else f'{each.out:g}'} | {gain} |"

@@ -14,7 +14,7 @@ from functools import partial
 import numpy as np
 from hemicycle_core.constants import put, without
 from hemicycle_core.simulation.practice import Score, draw_fitting, score, until_settled
-from hemicycle_core.simulation.practice.soles import AnswerScore, SoleScore, score_answerers, score_tests
+from hemicycle_core.simulation.practice.sole_tests import AnswerScore, SoleScore, score_answerers, score_tests
 from hemicycle_core.simulation.practice.wedges import LEVELS, WedgeScore, draw_bag, score_bag
 from hemicycle_core.simulation.practice.wedges import SHOTS as WEDGE_SHOTS
 from hemicycle_core.thresholds import DEFAULT

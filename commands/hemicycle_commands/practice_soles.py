@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import numpy as np
-from hemicycle_core.simulation.practice.soles import ANSWERED, CELLS, SIZES, AnswerScore, SoleScore
+from hemicycle_core.simulation.practice.sole_tests import ANSWERED, CELLS, SIZES, AnswerScore, SoleScore
 
 BANDS = 4  # as many tests in each
 

@@ -175,10 +175,12 @@ def _bag_regret(truth: Truth, letter: str | None) -> float:
 
 
 def _worth(now: WorldMeasured, less: WorldMeasured, truths: Sequence[Truth]) -> str:
-    """What a constant is worth in regret over choosing by hand, with one standard error, the same fittings beside each
-    other: over nought where the judge ranks worse without it."""
+    """What a constant is worth, each with one standard error, the same fittings beside each other: in regret of the
+    ranking over that of choosing by hand, and in strokes a round of what is chosen; over nought where the judge does
+    worse without it."""
     apart = (less.ranking - now.ranking) / max(regrets(truths, "hand").mean(), 1e-9)
-    return f"{apart.mean():+.3f} ±{apart.std() / apart.size**0.5:.3f}"
+    strokes = less.choice - now.choice
+    return " | ".join(f"{each.mean():+.3f} ±{each.std() / each.size**0.5:.3f}" for each in (apart, strokes))
 
 
 def regrets(truths: Sequence[Truth], way: str) -> np.ndarray:
@@ -234,7 +236,7 @@ def run(options: argparse.Namespace) -> Iterator[str]:
         "Regret over that of choosing by hand."
     )
     left_out = options.without or [each.name for each in registry().values() if options.ablate and each.out is not None]
-    head = f"{HEAD} worth of it |" if left_out else HEAD
+    head = f"{HEAD} worth of it in ranking | in strokes |" if left_out else HEAD
     yield from ("", head, "|" + "---|" * (head.count("|") - 1))
     for name in names:
         with tempfile.TemporaryDirectory() as folder:

@@ -33,13 +33,13 @@ class Ground(StrEnum):
 @dataclass(frozen=True)
 class Constant:
     """name: module and name, `judge.play.GROUND_SD`. out: the value that leaves it out, None where nothing does. gain:
-    by world of practice, what the choice loses without it as a share of the regret of choosing by hand, and one
-    standard error; empty where it was not measured."""
+    by world of practice, what is lost without it, each with one standard error: by the ranking, as a share of the
+    regret of choosing by hand, and by the choice, strokes a round; empty where it was not measured."""
 
     name: str
     source: Ground
     out: float | None = None
-    gain: tuple[tuple[str, float, float], ...] = ()
+    gain: tuple[tuple[str, float, float, float, float], ...] = ()
 
     @property
     def value(self) -> Any:

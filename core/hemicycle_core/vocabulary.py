@@ -15,7 +15,7 @@ from .impact import Lie
 from .judge.candidate import Liking
 from .judge.changes import BENDING, SHAFT_WORK
 from .judge.feel import ASKED, PlayerMode
-from .judge.soles import CONTROL_WORDS
+from .judge.sole_clubs import CONTROL_WORDS
 from .protocols import PROTOCOLS
 from .protocols.sole import IN_SAND, LEAST_SOLES, MOST_SOLES, ON_GRASS
 from .protocols.sole_result import CERTAIN

@@ -8,7 +8,7 @@ import pytest
 from hemicycle_core.errors import BadInput
 from hemicycle_core.flight import Firmness
 from hemicycle_core.impact import Lie
-from hemicycle_core.judge.soles import (
+from hemicycle_core.judge.sole_clubs import (
     Control,
     SoleClub,
     belief,
@@ -22,11 +22,18 @@ from hemicycle_core.judge.soles import (
 from hemicycle_core.protocols.sole import PLACES, USUAL, AfterShots, Handing, SoleTest, TurfSaid, standing
 from hemicycle_core.protocols.sole_measured import at_odds, measured
 from hemicycle_core.protocols.sole_result import LoftRole, blindness, loft_needed, result, which_lie
-from hemicycle_core.rack.soles import WedgeHead, in_less_loft
+from hemicycle_core.rack.sole_search import WedgeHead, in_less_loft
 from hemicycle_core.rack.stock import Made
 from hemicycle_core.samples.paired import LEVEL, LOGISTIC, Judged, rank
 from hemicycle_core.shots import Shot
-from hemicycle_core.simulation.practice.soles import ANSWERERS, CELLS, SoleScore, draw_truth, play_test, score_tests
+from hemicycle_core.simulation.practice.sole_tests import (
+    ANSWERERS,
+    CELLS,
+    SoleScore,
+    draw_truth,
+    play_test,
+    score_tests,
+)
 from hemicycle_core.wedges import Delivery
 from hypothesis import given, settings
 from hypothesis import strategies as st

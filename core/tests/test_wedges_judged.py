@@ -24,7 +24,7 @@ from hemicycle_core.judge.weigh import weigh
 from hemicycle_core.protocols import findings
 from hemicycle_core.rack.expected import expect, owned
 from hemicycle_core.rack.lofts import LoftedHead
-from hemicycle_core.rack.soles import WedgeHead, nearest_bent
+from hemicycle_core.rack.sole_search import WedgeHead, nearest_bent
 from hemicycle_core.rack.stock import Made
 from hemicycle_core.shots import Intent, Shot, Strike
 from hemicycle_core.simulation.golfer import Swinging, SwungClub

@@ -169,7 +169,7 @@ SPECTACULAR_SETTINGS = {
         "Strike": "hemicycle_core.shots.Strike",
         "Turf": "hemicycle_core.protocols.sole.TurfSaid",
         "LoftRole": "hemicycle_core.protocols.sole_result.LoftRole",
-        "SoleControl": "hemicycle_core.judge.soles.Control",
+        "SoleControl": "hemicycle_core.judge.sole_clubs.Control",
         "Wish": "hemicycle_core.brief.Wish",
         "VerdictKind": "hemicycle_core.judge.Kind",
         "Metric": "hemicycle_core.judge.Metric",

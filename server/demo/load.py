@@ -28,7 +28,7 @@ from hemicycle_core.facts import BriefJob, Course
 from hemicycle_core.flight import Air, Firmness
 from hemicycle_core.formats.club_names import short_name
 from hemicycle_core.impact import Lie
-from hemicycle_core.judge.soles import Control
+from hemicycle_core.judge.sole_clubs import Control
 from hemicycle_core.protocols.sole import AfterShots, TurfSaid
 from hemicycle_core.rack.stock import Made
 from hemicycle_core.runs import COMFORTABLE, FULL, Ball

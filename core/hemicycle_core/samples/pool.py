@@ -9,7 +9,7 @@ Bayesian Data Analysis, 3rd ed., ch. 5 and 22). Sides likewise (`sides`). Carrie
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import dataclass, replace
+from dataclasses import dataclass, field, replace
 
 import numpy as np
 from numpy.typing import NDArray
@@ -95,7 +95,7 @@ class Pool:
     miss_shots: float
     losses: Floats
     spread_share: float
-    fresh_share: float = FRESH_SHARE
+    fresh_share: float = field(default_factory=lambda: FRESH_SHARE)
     fresh_sd: float = 0.0
 
 

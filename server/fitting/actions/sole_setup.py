@@ -14,12 +14,12 @@ from customers.models import Hand
 from hemicycle_core.errors import BadInput
 from hemicycle_core.facts import Brief
 from hemicycle_core.heads import HeadType
-from hemicycle_core.judge.soles import Control, SoleClub, check_clubs
+from hemicycle_core.judge.sole_clubs import Control, SoleClub, check_clubs
 from hemicycle_core.protocols.sole import SHORT_PLACES
 from hemicycle_core.protocols.sole_result import LoftRole
 from hemicycle_core.rack.eligible import check_can_be_had
 from hemicycle_core.rack.made import Work, worked
-from hemicycle_core.rack.soles import in_less_loft
+from hemicycle_core.rack.sole_search import in_less_loft
 from hemicycle_core.said import english, say
 from hemicycle_core.wedges.short_end import as_lofted
 from rack.models import Head, Shaft

@@ -5,14 +5,14 @@ from __future__ import annotations
 from collections import defaultdict
 
 from hemicycle_core.facts import Club
-from hemicycle_core.judge.soles import Belief, Control, SoleClub, belief, warnings
+from hemicycle_core.judge.sole_clubs import Belief, Control, SoleClub, belief, warnings
 from hemicycle_core.kept import lazily
 from hemicycle_core.protocols.sole import Handing, Standing, next_words, standing
 from hemicycle_core.protocols.sole import SoleTest as CoreSoleTest
 from hemicycle_core.protocols.sole_measured import SoleMeasured, at_odds, measured
 from hemicycle_core.protocols.sole_result import LoftRole, SoleResult, loft_needed, result
 from hemicycle_core.rack.eligible import why_not
-from hemicycle_core.rack.soles import WedgeHead
+from hemicycle_core.rack.sole_search import WedgeHead
 from hemicycle_core.rack.stock import Made
 from hemicycle_core.said import NOTHING, Said, joined, plain, say
 from hemicycle_core.shots import Shot as CoreShot

@@ -6,7 +6,7 @@ from enum import StrEnum
 
 from common.scoped import ScopedModel
 from django.db import models
-from hemicycle_core.judge.soles import Control
+from hemicycle_core.judge.sole_clubs import Control
 from hemicycle_core.protocols.sole import Handing, TurfSaid
 from hemicycle_core.protocols.sole import SoleTest as CoreSoleTest
 from hemicycle_core.protocols.sole_result import CERTAIN, LoftRole

@@ -8,7 +8,7 @@ from customers.models import Hand
 from django.utils import timezone
 from hemicycle_core.facts import Club
 from hemicycle_core.heads import HeadType
-from hemicycle_core.judge.soles import (
+from hemicycle_core.judge.sole_clubs import (
     ONE_LOFT_DEG,
     Control,
     SoleClub,

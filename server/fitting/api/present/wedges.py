@@ -25,7 +25,7 @@ from hemicycle_core.protocols.grooves import GrooveTask, minutes_of
 from hemicycle_core.protocols.grooves import next_task as next_task_of_grooves
 from hemicycle_core.protocols.part_swing import Task
 from hemicycle_core.rack.eligible import goes_into
-from hemicycle_core.rack.soles import nearest_bent
+from hemicycle_core.rack.sole_search import nearest_bent
 from hemicycle_core.rack.stock import check_loft
 from hemicycle_core.runs import swing_words
 from hemicycle_core.said import NOTHING, Form, Said, angle, joined, say, term
