@@ -6,14 +6,16 @@ import argparse
 import sys
 from collections import Counter
 
-from hemicycle_core.constants import Constant, Ground, registry
+from hemicycle_core.constants import Constant, Gain, Ground, registry
+
+
+def _lost(gain: Gain) -> str:
+    parts = [(gain.ranking, "in ranking"), *([(gain.strokes, "strokes")] if gain.strokes else [])]
+    return f"{gain.world} " + ", ".join(f"{lost:+.3f} ±{error:.3f} {what}" for (lost, error), what in parts)
 
 
 def line(each: Constant) -> str:
-    gain = "; ".join(
-        f"{world} {loss:+.3f} ±{error:.3f}, {strokes:+.3f} ±{its_error:.3f} strokes"
-        for world, loss, error, strokes, its_error in each.gain
-    )
+    gain = "; ".join(_lost(gain) for gain in each.gain)
     value = str(each.value).replace("\n", " ")
     shown = value if len(value) <= 40 else f"{value[:39]}…"
     return f"| {each.name} | {shown} | {each.source} | {'' if each.out is None else f'{each.out:g}'} | {gain} |"

@@ -31,15 +31,24 @@ class Ground(StrEnum):
 
 
 @dataclass(frozen=True)
+class Gain:
+    """In a world of practice what is lost without a number, with one standard error: by the ranking, as a share of the
+    regret of choosing by hand, and by the choice of a bag, strokes a round, None where no bag was chosen."""
+
+    world: str
+    ranking: tuple[float, float]
+    strokes: tuple[float, float] | None = None
+
+
+@dataclass(frozen=True)
 class Constant:
     """name: module and name, `judge.play.GROUND_SD`. out: the value that leaves it out, None where nothing does. gain:
-    by world of practice, what is lost without it, each with one standard error: by the ranking, as a share of the
-    regret of choosing by hand, and by the choice, strokes a round; empty where it was not measured."""
+    what is lost without it; empty where it was not measured."""
 
     name: str
     source: Ground
     out: float | None = None
-    gain: tuple[tuple[str, float, float, float, float], ...] = ()
+    gain: tuple[Gain, ...] = ()
 
     @property
     def value(self) -> Any:
@@ -56,7 +65,10 @@ def registry() -> dict[str, Constant]:
             f"{module}.{name}",
             Ground(line["source"]),
             line.get("out"),
-            tuple((world, *both) for world, both in line.get("gain", {}).items()),
+            tuple(
+                Gain(world, tuple(lost["ranking"]), tuple(lost["strokes"]) if "strokes" in lost else None)
+                for world, lost in line.get("gain", {}).items()
+            ),
         )
         for module, lines in tomllib.loads(text).items()
         for name, line in lines.items()
