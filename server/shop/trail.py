@@ -23,7 +23,7 @@ def named(entry: AuditEntry) -> Said:
     build, code, did = detail.get("letter") or detail.get("name"), detail.get("code"), detail.get("did", "")
     return _act(
         entry.action,
-        shot=say("act-shot", number=int(detail["number"])) if detail.get("number") else say("act-any-shot"),
+        shot=say("act-shot", number=str(detail["number"])) if detail.get("number") else say("act-any-shot"),
         build=plain(build) if build else say("act-any-build"),
         code=plain(code) if code else say("act-any-code"),
         did=say("act-quoted", act=_any(did)) if did else say("act-something"),

@@ -78,10 +78,15 @@ interface Answer<T> {
 	response: Response;
 }
 
-/** The answer's data, its lengths branded, or its problem thrown. */
+/** The answer's data, its lengths branded and its sentences in words, or its problem thrown. */
 export async function got<T>(answer: Promise<Answer<T>>): Promise<InUnits<T>> {
+	return inWords(await gotSaid(answer));
+}
+
+/** The same with its sentences as they travel, for who reads them in other words than whoever is signed in. */
+export async function gotSaid<T>(answer: Promise<Answer<T>>): Promise<InUnits<T>> {
 	const { data, error, response } = await answer;
-	if (response.ok) return inWords(data) as InUnits<T>;
+	if (response.ok) return data as InUnits<T>;
 	const told = (typeof error === "object" && error !== null ? error : {}) as {
 		title?: string;
 		said?: unknown;

@@ -17,7 +17,7 @@ interface Carried {
 	what: string[];
 }
 /** What a session in the Bay is made of, and not the rest of the shop. */
-const SESSION: Carried = { name: "hemicycle.read", what: ["me", "session", "bench", "sessions"] };
+const SESSION: Carried = { name: "hemicycle.read", what: ["me", "session", "bench", "sessions", "paper"] };
 /** Pages that a code opens, on a device of their own. */
 const BY_CODE: Carried = { name: "hemicycle.by-code", what: ["hand-out", "course"] };
 

@@ -137,14 +137,6 @@ export const useHandover = (session: Known) =>
 		got(client.GET("/api/sessions/{session_id}/handover", path(session.id))),
 	);
 
-/** The handover in the words and units that are in force: for a paper of somebody who reads in others. */
-export const usePaper = (id: number, units: string) =>
-	useQuery({
-		queryKey: ["paper", id, units],
-		queryFn: () => got(client.GET("/api/sessions/{session_id}/handover", path(id))),
-		enabled: units !== "",
-	});
-
 export interface Picks {
 	builds: number[];
 	dropped: number[];

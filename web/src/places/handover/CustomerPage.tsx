@@ -1,8 +1,7 @@
 /** The customer's page: what was decided and why, without golf engineering. Prints on one side. */
 import { Link, useParams, useSearchParams } from "react-router";
 import type { Handover } from "../../api/client";
-import { useHandover, usePaper } from "../../api/session";
-import { usePaperWords } from "../../said/paper";
+import { useHandoverPaper } from "../../api/paper";
 import { Num, Worded } from "../../said/Worded";
 import { t } from "../../said/words";
 import { MadeUp } from "../../ui/MadeUp";
@@ -17,11 +16,7 @@ const longDate = (date: string) =>
 export default function CustomerPage() {
 	const { id = "" } = useParams();
 	const [search] = useSearchParams();
-	const first = useHandover({ id: Number(id), revision: 0 });
-	const units = usePaperWords(first.data?.units);
-	// What was read already is in the fitter's words.
-	const theirs = usePaper(Number(id), first.data ? units : "");
-	const handover = first.error ? first : theirs;
+	const handover = useHandoverPaper(Number(id));
 	if (handover.error) {
 		return (
 			<main className="p-6">

@@ -2,6 +2,7 @@
 import { screen, within } from "@testing-library/react";
 import { Route, Routes } from "react-router";
 import { afterEach, expect, test } from "vitest";
+import { words } from "../../said/words";
 import { A, agreed, B, choice, handover } from "../../tests/handover";
 import { clear, draw, serve } from "../../tests/stage";
 import { asFar, type Metres } from "../../ui/units";
@@ -90,4 +91,5 @@ test("a customer’s paper is read in the customer’s units, and what is drawn 
 	expect(screen.getByText(/It flies 173 m, 3 short of the 161 to 167 you needed/)).toBeTruthy();
 	clear();
 	expect(asFar(100 as Metres)).toBe("109");
+	expect(words(why)).toMatch(/^Carries 189, 3 short/);
 });

@@ -1,7 +1,6 @@
 /** The distance card on paper: for the bag, as large as a bank card or as A6. */
 import { Link, useParams, useSearchParams } from "react-router";
-import { useSession } from "../../api/session";
-import { usePaperWords } from "../../said/paper";
+import { useCardPaper } from "../../api/paper";
 import { t } from "../../said/words";
 import { buildOf, nameOf } from "../../session/select";
 import { MadeUp } from "../../ui/MadeUp";
@@ -21,17 +20,17 @@ const shortDate = (date: string) =>
 export default function CardPage() {
 	const { id = "" } = useParams();
 	const [search, setSearch] = useSearchParams();
-	const session = useSession(Number(id));
-	usePaperWords(session.data?.customer.units);
+	const session = useCardPaper(Number(id));
 	if (session.error)
 		return (
 			<main className="p-6">
 				<Said error={session.error} />
 			</main>
 		);
-	if (!session.data) return <Waiting what={t("label-the-card")} />;
+	const { data } = session;
+	if (!data) return <Waiting what={t("label-the-card")} />;
 	const size = SIZES[search.get("size") === "a6" ? "a6" : "card"];
-	const card = session.data.bag.short?.card;
+	const card = data.bag.short?.card;
 	return (
 		<main className="min-h-dvh">
 			<style>{`@page { size: ${size.width} ${size.height}; margin: 0 }`}</style>
@@ -63,16 +62,12 @@ export default function CardPage() {
 					className="paper relative mx-5 overflow-hidden border border-base-300 bg-white p-[4mm] text-black print:m-0 print:border-0"
 					style={{ width: size.width, height: size.height, fontSize: size.text, lineHeight: 1.25 }}
 				>
-					<MadeUp small tryOut={session.data.customer.try_out} />
+					<MadeUp small tryOut={data.customer.try_out} />
 					<p className="flex justify-between gap-3 text-[0.85em]">
-						<span className="truncate font-semibold">{session.data.customer.name}</span>
-						<span className="whitespace-nowrap">{shortDate(session.data.held_on)}</span>
+						<span className="truncate font-semibold">{data.customer.name}</span>
+						<span className="whitespace-nowrap">{shortDate(data.held_on)}</span>
 					</p>
-					<Figures
-						card={card}
-						name={(build) => nameOf(buildOf(session.data, build))}
-						whole={size === SIZES.a6}
-					/>
+					<Figures card={card} name={(build) => nameOf(buildOf(data, build))} whole={size === SIZES.a6} />
 				</section>
 			) : (
 				<p className="px-5">{t("part-swing-no-part-swing-hit-yet")}</p>
