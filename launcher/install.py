@@ -155,6 +155,21 @@ def _compile_beside() -> None:
     _beside.append(subprocess.Popen(command, stdout=subprocess.DEVNULL, stderr=subprocess.DEVNULL))
 
 
+KERNEL = ROOT / "core" / "hemicycle_core" / "flight" / "kernel.py"
+
+
+def _compile_flight_beside() -> None:
+    """Machine code of the flight, kept beside its source while other things go on: whoever flies sooner makes it for
+    themselves."""
+    stamp, wanted = VENV / ".flight.done", digest([ROOT / "requirements.txt", KERNEL])
+    if is_done(stamp, wanted):
+        return
+    command = [str(PYTHON), "-c", "import hemicycle_core.flight.kernel"]
+    env = {**os.environ, "PYTHONPATH": str(ROOT / "core")}
+    _beside.append(subprocess.Popen(command, env=env, stdout=subprocess.DEVNULL, stderr=subprocess.DEVNULL))
+    stamp.write_text(wanted)
+
+
 @one_at_a_time("python")
 def ensure_python(*, tests: bool = False) -> None:
     """The virtual environment from the locked requirements."""
@@ -170,6 +185,7 @@ def ensure_python(*, tests: bool = False) -> None:
             _install(lock, f"{sys.version_info[0]}{sys.version_info[1]}-{wanted}")
             stamp.write_text(wanted)
             _compile_beside()
+    _compile_flight_beside()
 
 
 @one_at_a_time("node")

@@ -7,13 +7,26 @@ from pathlib import Path
 import numpy as np
 import pytest
 from hemicycle_core.errors import BadInput
-from hemicycle_core.flight import FAIRWAY, GREEN, Air, Firmness, FlightScales, Launch, fly, in_other_air, run_out
+from hemicycle_core.flight import (
+    FAIRWAY,
+    GREEN,
+    Air,
+    Firmness,
+    FlightScales,
+    Launch,
+    fly,
+    in_other_air,
+    integrate,
+    kernel,
+    run_out,
+)
 from hemicycle_core.flight.aero import MODERN_BALL
 from hemicycle_core.flight.landing import green, roll_out
 from hemicycle_core.flight.reference import fly_slowly
 from hemicycle_core.units import mps, yards
 from hypothesis import given, settings
 from hypothesis import strategies as st
+from plain_flight import fly_plainly
 
 # Season averages of male touring professionals, published by radar; see docs/decisions/0002.
 DATA = Path(__file__).parent / "data"
@@ -63,6 +76,24 @@ def test_integration_is_within_a_tenth_of_a_yard_of_a_tight_solver(speed, launch
 
 
 LAUNCHES = st.tuples(st.floats(25, 80), st.floats(5, 40), st.floats(1500, 10_000), st.floats(-8, 8), st.floats(-30, 30))
+
+
+@pytest.mark.parametrize("air", [Air(), Air(temperature_c=33, altitude_m=1500, wind_mps=7, wind_from_deg=250)])
+@pytest.mark.parametrize("step", [0.4, 0.1])
+def test_compiled_flights_are_those_of_arrays(air, step):
+    draw = np.random.default_rng(8).uniform
+    count = 400
+    launch = Launch(
+        draw(5, 95, count), draw(-10, 80, count), draw(0, 15_000, count), draw(-60, 60, count), draw(-90, 90, count)
+    )
+    start, axes = integrate._start(launch)
+    balls = integrate._balls(count, air, MODERN_BALL, FlightScales(1.05, draw(0.9, 1.1, count)))
+    samples = np.empty((int(kernel.LONGEST_S / step) + 2, count, 3))
+    landed, hang, peak, longest = kernel.flown(start, axes, balls, MODERN_BALL.curve, integrate.NATURE, step, samples)
+    there = fly_plainly(start, axes, balls, MODERN_BALL, step)
+    np.testing.assert_allclose(landed, there.state, rtol=1e-9, atol=1e-9)
+    np.testing.assert_allclose((hang, peak), (there.hang, there.peak), rtol=1e-9, atol=1e-9)
+    np.testing.assert_allclose(samples[:longest], np.stack(there.samples).transpose(0, 2, 1), rtol=1e-9, atol=1e-9)
 
 
 @settings(max_examples=40, deadline=None, derandomize=True)

@@ -56,6 +56,12 @@ class Coefficients:
         taken: Floats = REFERENCE_VISCOSITY * (kinematic / REFERENCE_VISCOSITY) ** self.air_share
         return taken
 
+    @property
+    def curve(self) -> tuple[float, float, float, float, float, float, float]:
+        """drag_base, polar, crisis, crisis_at, one over crisis_width, lift, one over lift_scale."""
+        width, scale = 1 / self.crisis_width, 1 / self.lift_scale
+        return self.drag_base, self.polar, self.crisis, self.crisis_at, width, self.lift, scale
+
     def lift_and_drag(self, spin_ratio: Floats, reynolds: Floats) -> tuple[Floats, Floats]:
         """C_L and C_D, eq. 1 and 2; arrays of one shape."""
         lift: Floats = self.lift * (1 - np.exp(spin_ratio * (-1 / self.lift_scale)))

@@ -1,11 +1,10 @@
-"""The path of many shots at once, by fixed-step fourth-order Runge-Kutta on arrays."""
+"""Flights of many shots at once: what can be flown, through which air, and what comes of it. `kernel` flies them."""
 
 from __future__ import annotations
 
 from collections.abc import Callable, Sequence
-from dataclasses import dataclass, replace
+from dataclasses import dataclass
 from functools import lru_cache, partial
-from typing import Any
 
 import numpy as np
 from numpy.typing import ArrayLike, NDArray
@@ -21,10 +20,9 @@ Floats = NDArray[np.float64]
 
 STEP_S = 0.4  # carry within two centimetres of a tight solver; docs/decisions/0002-flight-coefficients.md
 DRAWN_S = 0.1  # between the samples of a path
-LONGEST_S = 20.0
 RPM = 2 * np.pi / 60
-CHUNK = 4096  # shots flown together: more would leave the processor's cache, fewer waste calls
 FEW, KEPT = 256, 512  # so many flights of so few shots are kept: one session asks for the same ones over and over
+NATURE = (BALL_RADIUS_M, SPIN_DECAY, GRAVITY)
 X, Y, Z, VX, VY, VZ, OMEGA = range(7)
 
 
@@ -135,69 +133,6 @@ class Flight:
         return angles
 
 
-@dataclass(frozen=True)
-class _Balls:
-    """What stays the same over a flight: arrays (n,), the spin axis (3, n)."""
-
-    axis: Floats
-    drag: Floats  # 0.5 rho A / m times the drag scale
-    lift: Floats
-    reynolds_per_mps: Floats
-    wind_along: Floats
-    wind_across: Floats
-    windy: bool
-    ball: Coefficients
-
-    def __getitem__(self, which: NDArray[np.intp] | slice) -> _Balls:
-        return replace(
-            self,
-            axis=self.axis[:, which],
-            drag=self.drag[which],
-            lift=self.lift[which],
-            reynolds_per_mps=self.reynolds_per_mps[which],
-            wind_along=self.wind_along[which],
-            wind_across=self.wind_across[which],
-        )
-
-    def rates(self, state: Floats) -> Floats:
-        """Time derivative of the state (7, n): eq. 1 to 3 of `aero` with lift along v x axis."""
-        ux, uy, uz = state[VX], state[VY], state[VZ]
-        if self.windy:
-            profile = _wind_profile(state[Z])
-            ux, uy = ux - self.wind_along * profile, uy - self.wind_across * profile
-        speed = np.sqrt(ux * ux + uy * uy + uz * uz)
-        spin_ratio = state[OMEGA] * BALL_RADIUS_M / speed
-        lift, drag = self.ball.lift_and_drag(spin_ratio, speed * self.reynolds_per_mps)
-        lift *= self.lift * speed
-        drag *= self.drag * speed
-        ax, ay, az = self.axis
-        rates = np.empty_like(state)
-        rates[:VX] = state[VX:OMEGA]
-        rates[VX] = lift * (uy * az - uz * ay) - drag * ux
-        rates[VY] = lift * (uz * ax - ux * az) - drag * uy
-        rates[VZ] = lift * (ux * ay - uy * ax) - drag * uz - GRAVITY
-        rates[OMEGA] = -SPIN_DECAY / BALL_RADIUS_M * state[OMEGA] * speed
-        return rates
-
-    def step(self, state: Floats, h: float | Floats) -> Floats:
-        """One Runge-Kutta step; h in seconds, one number or one a shot."""
-        k1 = self.rates(state)
-        k2 = self.rates(state + 0.5 * h * k1)
-        k3 = self.rates(state + 0.5 * h * k2)
-        k4 = self.rates(state + h * k3)
-        result: Floats = state + h / 6 * (k1 + 2 * (k2 + k3) + k4)
-        return result
-
-
-def _wind_profile(height_m: Floats) -> Floats:
-    """Wind at a height as a share of that at 10 m: the 1/7 power law, levelling off under a metre.
-
-    The law's slope has no bound at the ground, which would cost the integration its order.
-    """
-    profile: Floats = ((height_m**2 + 1.0) / 100.0) ** (1 / 14)
-    return profile
-
-
 def _start(launch: Launch) -> tuple[Floats, Floats]:
     """State (7, n) with y to the right, and the unit spin axis (3, n)."""
     speed, up, spin, direction, tilt = launch.checked()
@@ -213,110 +148,38 @@ def _start(launch: Launch) -> tuple[Floats, Floats]:
     return state, axis
 
 
-def _balls(axis: Floats, air: Air | Sequence[Air], ball: Coefficients, scales: FlightScales) -> _Balls:
-    n = axis.shape[1]
+def _balls(n: int, air: Air | Sequence[Air], ball: Coefficients, scales: FlightScales) -> Floats:
+    """What stays the same over a flight (5, n), as `kernel.flown` takes it."""
     airs = [air] if isinstance(air, Air) else list(air)
     if len(airs) not in (1, n):
         raise BadInput(say("flight-shots-need-one-air", n=n, airs=len(airs)), field="air")
 
-    distinct = {id(one): one for one in airs}
-    place = {key: i for i, key in enumerate(distinct)}
-    index = np.array([place[id(one)] for one in airs])
-
-    def each(of: Callable[[Air], float]) -> Floats:
-        return np.broadcast_to(np.array([of(one) for one in distinct.values()], dtype=float)[index], n)
-
     def scale(value: ArrayLike, name: str) -> Floats:
-        scales = np.broadcast_to(np.asarray(value, dtype=float), n)
+        scales = np.asarray(value, dtype=float)
         if not (np.isfinite(scales) & (scales > 0.3) & (scales < 3)).all():
             raise BadInput(say("flight-scale-must-lie-between", name=name), field=name)
         return scales
 
-    dynamic = 0.5 * BALL_AREA_M2 / BALL_MASS_KG * each(lambda one: one.density)
-    along, across = each(lambda one: one.wind_along_mps), each(lambda one: one.wind_across_mps)
-    return _Balls(
-        axis=axis,
-        drag=dynamic * scale(scales.drag, "drag"),
-        lift=dynamic * scale(scales.lift, "lift"),
-        reynolds_per_mps=2 * BALL_RADIUS_M / ball.viscosity(each(lambda one: one.kinematic_viscosity)),
-        wind_along=along,
-        wind_across=across,
-        windy=bool(along.any() or across.any()),
-        ball=ball,
+    distinct = {id(one): one for one in airs}
+    through = np.array([_through(one, ball) for one in distinct.values()]).T
+    if len(distinct) > 1:
+        place = {key: i for i, key in enumerate(distinct)}
+        through = through[:, [place[id(one)] for one in airs]]
+    balls = np.empty((5, n))
+    balls[0], balls[1] = through[0] * scale(scales.drag, "drag"), through[0] * scale(scales.lift, "lift")
+    balls[2:] = through[1:]
+    return balls
+
+
+@lru_cache(KEPT)
+def _through(air: Air, ball: Coefficients) -> tuple[float, float, float, float]:
+    """0.5 rho A / m, Reynolds number a metre a second, and the wind along and across, of a ball through an air."""
+    return (
+        0.5 * BALL_AREA_M2 / BALL_MASS_KG * air.density,
+        2 * BALL_RADIUS_M / float(ball.viscosity(np.asarray(air.kinematic_viscosity))),
+        air.wind_along_mps,
+        air.wind_across_mps,
     )
-
-
-def _fraction_to_ground(before: Floats, after: Floats, h: float) -> Floats:
-    """Fraction of the step at which height crosses zero: Newton on the cubic Hermite of z, shape (k,).
-
-    A flight that is over within its first step leaves the ground at the step's beginning; it is the other crossing
-    that is wanted: the cubic without that root is a square.
-    """
-    z0, z1, v0, v1 = before[Z], after[Z], before[VZ] * h, after[VZ] * h
-    a, b = 2 * z0 - 2 * z1 + v0 + v1, -3 * z0 + 3 * z1 - 2 * v0 - v1
-    leaves = (z0 == 0) & (v0 > 0)
-    inside = np.sqrt(np.maximum(b * b - 4 * a * v0, 0))
-    back = 2 * v0 / np.where(leaves, np.maximum(inside - b, 1e-12), 1.0)  # the smaller root above 0
-    t = np.where(leaves, 0.0, z0 / (z0 - z1))
-    for _ in range(3):
-        slope = 3 * a * t**2 + 2 * b * t + v0
-        t = np.clip(t - (a * t**3 + b * t**2 + v0 * t + z0) / np.where(slope == 0, -1.0, slope), 0, 1)
-    fraction: Floats = np.where(leaves, np.clip(back, 0, 1), t)
-    return fraction
-
-
-@dataclass
-class _Landed:
-    """What is known of n shots once they are down: the state (7, n), the time and the peak (n,)."""
-
-    state: Floats
-    hang: Floats
-    peak: Floats
-    samples: list[Floats]
-
-
-def _fly_chunk(state: Floats, balls: _Balls, step: float, path: bool) -> _Landed:
-    n = state.shape[1]
-    out = _Landed(np.zeros((7, n)), np.zeros(n), np.zeros(n), [state[:3].copy()] if path else [])
-    everyone, who, now = balls, np.arange(n), 0.0
-    # Where within its step a shot is highest and where it lands is found for all of them at the end, in one batch each.
-    tops: list[tuple[NDArray[np.intp], Floats, Floats]] = []
-    ends: list[tuple[NDArray[np.intp], Floats, Floats, float]] = []
-    while who.size and now < LONGEST_S:
-        after = balls.step(state, step)
-        top = (state[VZ] > 0) & (after[VZ] <= 0)
-        if top.any():
-            # At the top height does not change with time, so a linear guess of the time is enough.
-            tops.append((who[top], state[:, top], state[VZ, top] / (state[VZ, top] - after[VZ, top]) * step))
-        down = after[Z] <= 0
-        if down.any():
-            share = _fraction_to_ground(state[:, down], after[:, down], step)
-            ends.append((who[down], state[:, down], share * step, now))
-            if path:
-                out.state[:, who[down]] = _parts_of_a_step(everyone, ends[-1:])[1]
-            aloft = np.flatnonzero(~down)
-            who, after, balls = who[aloft], after[:, aloft], balls[aloft]
-        state, now = after, now + step
-        if path:
-            here = out.state[:3].copy()
-            here[:, who] = state[:3]
-            out.samples.append(here)
-    if tops:
-        index, at_top = _parts_of_a_step(everyone, tops)
-        out.peak[index] = at_top[Z]
-    if ends:
-        index, landed = _parts_of_a_step(everyone, ends)
-        out.state[:, index] = landed
-        out.hang[index] = np.concatenate([began + part for _, _, part, began in ends])
-    out.state[:, who], out.hang[who] = state, now
-    return out
-
-
-def _parts_of_a_step(balls: _Balls, rows: Sequence[tuple[Any, ...]]) -> tuple[NDArray[np.intp], Floats]:
-    """The shots of some rows, each (their index, state, seconds, ...), and their states after so many seconds."""
-    index = np.concatenate([row[0] for row in rows])
-    states = np.concatenate([row[1] for row in rows], axis=1)
-    return index, balls[index].step(states, np.concatenate([row[2] for row in rows]))
 
 
 def fly(
@@ -355,37 +218,31 @@ def _few(fields: bytes, air: Air | tuple[Air, ...], ball: Coefficients, scales: 
 
 
 def _flown(launch: Launch, air: Air | Sequence[Air], ball: Coefficients, scales: FlightScales, path: bool) -> Flight:
+    from .kernel import LONGEST_S, flown  # noqa: PLC0415 (a second to load: only who flies waits for it)
+
     state, axis = _start(launch)
-    balls = _balls(axis, air, ball, scales)
     step = DRAWN_S if path else STEP_S
-    size = state.shape[1] if path else CHUNK
-    parts = [
-        _fly_chunk(state[:, first : first + size], balls[slice(first, first + size)], step, path)
-        for first in range(0, state.shape[1], size)
-    ]
-    flight = _result(parts, step)
-    speed, _, spin, _, _ = launch.arrays()
-    bias = landing_bias(speed, spin, flight.peak_m / np.maximum(flight.carry_m, 1e-9))
-    return replace(flight, landing_deg=flight.landing_deg - bias, bias_deg=bias)
-
-
-def _result(parts: list[_Landed], step: float) -> Flight:
-    landed = np.concatenate([part.state for part in parts], axis=1)
-    samples = parts[0].samples
-    paths = np.stack(samples).transpose(0, 2, 1) if samples else None
-    if paths is not None:
-        paths[:, :, 2] = np.maximum(paths[:, :, 2], 0)
+    n = state.shape[1]
+    samples = np.empty((int(LONGEST_S / step) + 2 if path else 0, n, 3))
+    balls = _balls(n, air, ball, scales)
+    landed, hang, peak, longest = flown(state, axis, balls, ball.curve, NATURE, step, samples)
+    samples = samples[:longest]
+    samples[:, :, 2] = np.maximum(samples[:, :, 2], 0)
     vx, vy, vz = landed[VX], landed[VY], landed[VZ]
     level = np.hypot(vx, vy)
+    highest = np.maximum(peak, 0)
+    speed, _, spin, _, _ = launch.arrays()
+    bias = landing_bias(speed, spin, highest / np.maximum(landed[X], 1e-9))
     return Flight(
         carry_m=landed[X],
         offline_m=landed[Y],
-        peak_m=np.maximum(np.concatenate([part.peak for part in parts]), 0),
-        landing_deg=np.degrees(np.arctan2(-vz, level)),
+        peak_m=highest,
+        landing_deg=np.degrees(np.arctan2(-vz, level)) - bias,
         landing_speed_mps=np.sqrt(level**2 + vz**2),
         landing_direction_deg=np.degrees(np.arctan2(vy, vx)),
         landing_spin_rpm=landed[OMEGA] / RPM,
-        hang_s=np.concatenate([part.hang for part in parts]),
-        path=paths,
-        path_s=np.arange(len(samples), dtype=np.float64) * step if samples else None,
+        hang_s=hang,
+        path=samples if path else None,
+        path_s=np.arange(longest, dtype=np.float64) * step if path else None,
+        bias_deg=bias,
     )
