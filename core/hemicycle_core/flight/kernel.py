@@ -95,7 +95,8 @@ def _share_to_ground(z0, z1, v0, v1):  # type: ignore[no-untyped-def]
 
 
 @njit(
-    "Tuple((f8[:, ::1], f8[::1], f8[::1], i8))(f8[:, ::1], f8[:, ::1], f8[:, ::1], UniTuple(f8, 7), UniTuple(f8, 3), f8, f8[:, :, ::1])",
+    "Tuple((f8[:, ::1], f8[::1], f8[::1], i8))("
+    "f8[:, ::1], f8[:, ::1], f8[:, ::1], UniTuple(f8, 7), UniTuple(f8, 3), f8, f8[:, :, ::1])",
     cache=True,
     nogil=True,
 )
