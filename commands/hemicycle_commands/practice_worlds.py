@@ -17,15 +17,17 @@ from concurrent.futures import ProcessPoolExecutor, ThreadPoolExecutor
 from contextlib import contextmanager
 from dataclasses import dataclass
 from functools import partial
-from itertools import combinations
+from itertools import combinations, count
 from pathlib import Path
 from typing import Any
 
 import numpy as np
 from hemicycle_core.constants import registry, without
+from hemicycle_core.errors import BadInput
+from hemicycle_core.formats.bundle import read_bundle
 from hemicycle_core.simulation.practice.fittings import OWN
 from hemicycle_core.simulation.practice.score import by_hand, by_share
-from hemicycle_core.simulation.practice.worlds import WORLDS, draw_world
+from hemicycle_core.simulation.practice.worlds import WORLDS, Staged, draw_world
 
 from .bundled import bundled
 
@@ -34,6 +36,7 @@ JUDGE = Path(__file__).with_name("judged_apart.py")
 NAMES, ALL = tuple(WORLDS), "all"
 SAID = (0.75, 0.85)
 LEVEL = (0.05, 0.95)
+NEXT = 1_000_003  # from a fitting that cannot be judged to the one drawn instead
 NOTHING = 0.02  # strokes a round: what saves less was sold falsely
 
 
@@ -53,10 +56,8 @@ class Truth:
 
 def stage(name: str, options: argparse.Namespace, folder: Path, number: int) -> Truth:
     """Draw a fitting, have it hit and written, and keep its truth."""
-    fitting = draw_world(name, options.seed, number, shop=options.shop, own=options.own, bag=options.bag)
-    for letter in [*([OWN] if options.own else []), *(tried.letter for tried in fitting.tried)]:
-        fitting.hit(letter, options.shots)
-    (folder / f"{number}.json").write_text(json.dumps(bundled(fitting)), encoding="utf-8")
+    fitting, seen = next(filter(_can_be_judged, (_hit(name, options, number + NEXT * again) for again in count())))
+    (folder / f"{number}.json").write_text(json.dumps(seen), encoding="utf-8")
     letters = [tried.letter for tried in fitting.tried]
     saved = {letter: fitting.saved(letter) for letter in letters} if options.own or options.bag else {}
     return Truth(
@@ -67,6 +68,22 @@ def stage(name: str, options: argparse.Namespace, folder: Path, number: int) -> 
         uses=sum(job.uses_per_round for job in fitting.jobs),
         chosen={"hand": by_hand(fitting), "count": by_share(fitting), "oracle": fitting.oracle()},
     )
+
+
+def _hit(name: str, options: argparse.Namespace, number: int) -> tuple[Staged, dict[str, Any]]:
+    fitting = draw_world(name, options.seed, number, shop=options.shop, own=options.own, bag=options.bag)
+    for letter in [*([OWN] if options.own else []), *(tried.letter for tried in fitting.tried)]:
+        fitting.hit(letter, options.shots)
+    return fitting, bundled(fitting)
+
+
+def _can_be_judged(drawn: tuple[Staged, dict[str, Any]]) -> bool:
+    """Whether there is a hole to be seen: a bag's clubs, hit so few times, may hide the one between them."""
+    try:
+        read_bundle(drawn[1])
+    except BadInput:
+        return False
+    return True
 
 
 def judged_in(tree: Path, files: Sequence[Path], *constants: str) -> list[dict[str, Any]]:
