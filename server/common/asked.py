@@ -6,6 +6,7 @@ import re
 from collections.abc import Awaitable, Callable
 from contextvars import ContextVar
 from dataclasses import dataclass
+from typing import Any
 
 from asgiref.sync import iscoroutinefunction, markcoroutinefunction
 from django.http import HttpRequest, HttpResponseBase
@@ -16,11 +17,15 @@ NAMED = re.compile(r"[A-Za-z0-9-]{8,40}\.[0-9]{1,12}")
 @dataclass
 class RequestSaid:
     """change: `TAB.NUMBER`, the same in every retry, empty where the sender does not number its changes. since: the
-    revision of the session that was on the screen, None where the sender does not say."""
+    revision of the session that was on the screen, None where the sender does not say. briefly: it wants to be told
+    what changed, and asks for the rest when it wants it (RFC 7240, `return=minimal`). told: what did, the last of it.
+    """
 
     change: str = ""
     since: int | None = None
+    briefly: bool = False
     taken: bool = False
+    told: dict[str, Any] | None = None
 
     @property
     def tab(self) -> str:
@@ -43,7 +48,8 @@ def asked() -> RequestSaid:
 def _read(request: HttpRequest) -> RequestSaid:
     change, since = request.headers.get("Change", ""), request.headers.get("Since-Revision", "")
     known = since.isdecimal() and since.isascii() and len(since) <= 9 and int(since) > 0
-    return RequestSaid(change if NAMED.fullmatch(change) else "", int(since) if known else None)
+    briefly = "return=minimal" in request.headers.get("Prefer", "")
+    return RequestSaid(change if NAMED.fullmatch(change) else "", int(since) if known else None, briefly)
 
 
 class AskedMiddleware:

@@ -6,10 +6,10 @@ class FittingConfig(AppConfig):
 
     def ready(self) -> None:
         from .actions.changes import shots_are_drawn_by
-        from .api.present.bay import drawn_shot
+        from .api.present.bay import seen_at_once
         from .domain.agreed import answers_are_made_by
 
-        shots_are_drawn_by(drawn_shot)
+        shots_are_drawn_by(seen_at_once)
         answers_are_made_by(_all_answers)
 
 

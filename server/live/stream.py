@@ -109,7 +109,7 @@ def listener() -> Listener:
 
 def notice(what: str, revision: int | None) -> str:
     """Word of something that no change told. revision: of the session; None where it is not known."""
-    return json.dumps({"what": what, "revision": revision, "shot": None})
+    return json.dumps({"what": what, "revision": revision, "shot": None, "build": None, "now": None})
 
 
 def let_go() -> None:

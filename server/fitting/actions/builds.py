@@ -486,5 +486,5 @@ def take_in_hand(actor: User, session_id: int, *, build_id: int) -> FittingSessi
     rows = hold(session, build)
     told = {"build": build.pk, "letter": build.letter, "name": build.name if build.is_own else ""}
     note(session, actor, "build.in_hand", f"session:{session.pk}", rows=rows, **told)
-    announce(session, "in_hand", in_hand=session.in_hand_id)
+    announce(session, "in_hand", in_hand=session.in_hand_id, **vars(session.asked))
     return session

@@ -51,7 +51,7 @@ def next_revision(session: FittingSession) -> FittingSession:
     return session
 
 
-# How a shot is drawn, as the presenters know, which stand on the actions and say so when they start.
+# How a shot and its build are drawn, as the presenters know, which stand on the actions and say so when they start.
 _drawn: list[Callable[[FittingSession, Shot], dict[str, Any]]] = []
 
 
@@ -61,9 +61,11 @@ def shots_are_drawn_by(draw: Callable[[FittingSession, Shot], dict[str, Any]]) -
 
 def announce(session: FittingSession, what: str, *, shot: Shot | None = None, **now: Any) -> None:
     """Say what changed, with the revision that the session has now. shot: that is new or changed; now: plain fields of
-    the session as they are shown: both are seen before anything is read anew."""
-    drawn = _drawn[0](session, shot) if shot is not None and _drawn else None
-    tell(session.pk, session.revision, what, shot=drawn, now=now or None)
+    the session as they are shown: both are seen before anything is read anew, by whoever made the change too."""
+    drawn = _drawn[0](session, shot) if shot is not None and _drawn else {"shot": None, "build": None}
+    seen = {**drawn, "now": now or None}
+    asked().told = {"id": session.pk, "revision": session.revision, "what": what, **seen}
+    tell(session.pk, session.revision, what, **seen)
 
 
 def note(session: FittingSession, actor: User | None, name: str, subject: str, /, **detail: Any) -> None:

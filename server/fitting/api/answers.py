@@ -8,6 +8,7 @@ from dataclasses import dataclass
 from typing import Any, TypeVar
 
 from common.api import serializer_of, shown
+from common.asked import asked
 from common.completed import completed
 from common.scoped import ScopedQuerySet
 from common.version import code_version
@@ -29,6 +30,7 @@ from .present.plans import present_plans
 from .present.session import present_session
 from .present.shortlist import present_shortlist
 from .schemas.answers import KEPT
+from .schemas.bay import ChangeSeenOut
 from .schemas.session import SessionOut
 
 View = TypeVar("View", bound=Callable[..., Response])
@@ -36,6 +38,13 @@ SINCE = OpenApiParameter(
     "since", int, description="A revision that the reader has: shots that did not change after it are left out."
 )
 SINCE_OF_CHANGE = OpenApiParameter("Since-Revision", int, OpenApiParameter.HEADER, description=SINCE.description)
+BRIEFLY = "return=minimal"
+PREFER = OpenApiParameter(
+    "Prefer",
+    str,
+    OpenApiParameter.HEADER,
+    description=f"`{BRIEFLY}`: where it is enough, only what was changed is told (202), and nothing is judged for it.",
+)
 JUDGED, ANSWERS = new_store(16), new_store(64)
 
 
@@ -66,7 +75,7 @@ def versioned(shop_id: int, session_id: int) -> Versioned:
 
 def judged(session: Versioned) -> JudgedSession:
     """A session made ready to be asked, read once while none of its rows changes."""
-    return remembered(JUDGED, session.version, lambda: load(session.row))
+    return remembered(JUDGED, session.version, lambda: load(session.row, session.version))
 
 
 def _plans(session: JudgedSession) -> Any:
@@ -112,13 +121,15 @@ def _as_read_now(part: str, answer: dict[str, Any]) -> dict[str, Any]:
 
 
 def documented_change(
-    body: type[Any] | None, *, name: str, tags: list[str], status: int = 200
+    body: type[Any] | None, *, name: str, tags: list[str], status: int = 200, seen: bool = False
 ) -> Callable[[View], View]:
-    """How the API document names a change, which answers with the session. body: what it is sent, None for nothing."""
+    """How the API document names a change, which answers with the session. body: what it is sent, None for nothing.
+    seen: what it changes can be told by itself."""
+    briefly = {202: serializer_of(ChangeSeenOut)} if seen else {}
     mark: Callable[[View], View] = extend_schema(
-        parameters=[SINCE_OF_CHANGE],
+        parameters=[SINCE_OF_CHANGE, *([PREFER] if seen else [])],
         request=None if body is None else serializer_of(body),
-        responses={status: serializer_of(SessionOut)},
+        responses={status: serializer_of(SessionOut), **briefly},
         operation_id=name,
         tags=tags,
     )
@@ -145,6 +156,14 @@ def answered(session: Versioned, part: str, since: int = 0) -> Any:
 def changed(request: Request, session_id: int, status: int = 200) -> Response:
     """The session as it now is; every change answers with it, so that the screen never guesses."""
     return answer(request, session_of(request, session_id), "session", status)
+
+
+def seen(request: Request, session_id: int, status: int = 200) -> Response:
+    """The same, of a change that can be told by itself: who asks for no more is told that, and nothing is judged."""
+    told = asked().told
+    if asked().briefly and told is not None and told["id"] == session_id:
+        return Response(told, status=202, headers={"Preference-Applied": BRIEFLY, "Vary": "Prefer, Cookie"})
+    return changed(request, session_id, status)
 
 
 def _since(request: Request) -> int:

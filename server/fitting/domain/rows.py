@@ -3,11 +3,12 @@
 from __future__ import annotations
 
 from collections import Counter, defaultdict
-from collections.abc import Sequence
+from collections.abc import Callable, Sequence
 from dataclasses import dataclass, field, replace
+from typing import Any, TypeVar
 
 import numpy as np
-from customers.models import Hand
+from customers.models import Customer, Hand
 from hemicycle_core.answers.ends import irons_of
 from hemicycle_core.bag import BagEnd, HeadType
 from hemicycle_core.facts import Club, Facts, HitIn, HitShot, IronsThen, Overruled, TargetThen
@@ -15,13 +16,14 @@ from hemicycle_core.facts.session import next_to_ask
 from hemicycle_core.flight import Air
 from hemicycle_core.impact import Lie
 from hemicycle_core.judge.weigh import usable
-from hemicycle_core.kept import lazily
+from hemicycle_core.kept import lazily, new_store, remembered
 from hemicycle_core.rack import HeadRecord
 from hemicycle_core.runs import FULL, Ball, speaks
 from hemicycle_core.shots import FULL_SWING, Intent, Source, Strike
 from hemicycle_core.shots import Shot as CoreShot
 from hemicycle_core.thresholds import Thresholds, changed
-from rack.models import Head
+from rack.models import Head, Shaft
+from shop.models import User
 
 from ..models import (
     WITH_CODES,
@@ -36,12 +38,17 @@ from ..models import (
     Run,
     Shot,
     ShotImport,
+    SoleCode,
+    SoleHanding,
     SoleTest,
     StopSeen,
     StopTest,
     TargetOverride,
     WindowVersion,
 )
+from .versions import Version
+
+Rows = TypeVar("Rows")
 
 
 def core_shot(shot: Shot, run: HitIn, swing: int, stock: str = FULL, usual: Ball = Ball.OWN) -> CoreShot:
@@ -141,38 +148,71 @@ class SessionRows:
         return next((each for each in self.blind_grooves if each.is_on), None)
 
 
-def read_rows(session: FittingSession) -> SessionRows:
-    """A session's builds, shots, jobs, overrides, versions and files, in a fixed number of queries."""
+TABLES = new_store(1024)
+
+
+def read_rows(session: FittingSession, version: Version | None = None) -> SessionRows:
+    """A session's builds, shots, jobs, overrides, versions and files, in a fixed number of queries; those of tables
+    that are as they were when they were read last are taken from there. They are never written to."""
+    shop, mine = session.shop_id, {"session": session}
+
+    def read(rests_on: Sequence[Any], make: Callable[[], Rows]) -> Rows:
+        if version is None:
+            return make()
+        return remembered(TABLES, (rests_on[0], version.of(*rests_on)), make)
+
+    def rows(model: Any, *beside: Any, **which: Any) -> list[Any]:
+        found = model.objects.of(shop).filter(**(which or mine))
+        return read((model, *beside), lambda: list(found))
+
+    return SessionRows(
+        session=session,
+        builds=read(
+            (Build, Head, Shaft),
+            lambda: list(Build.objects.of(shop).filter(**mine).select_related("head", "shaft")),
+        ),
+        shots=read((Shot, Run, ShotImport), lambda: _shots(session)),
+        jobs=rows(Job),
+        overrides=rows(TargetOverride),
+        versions=rows(WindowVersion),
+        imports=read((ShotImport,), lambda: list(ShotImport.objects.of(shop).filter(**mine).defer("text", "data"))),
+        heads=rows(Head, retired_at=None),
+        felt=rows(Feel, Build, build__session=session),
+        stop_test=next(iter(rows(StopTest)), None),
+        stops_seen=rows(StopSeen),
+        sole_tests=read(
+            (SoleTest, SoleCode, SoleHanding, Build, Head, Shaft, User),
+            lambda: list(
+                SoleTest.objects.of(shop).filter(**mine).select_related("setter").prefetch_related(*WITH_CODES)
+            ),
+        ),
+        blind_grooves=read(
+            (BlindGrooves, Build, User),
+            lambda: list(
+                BlindGrooves.objects.of(shop).filter(**mine).select_related("setter", "old", "fresh", "one", "two")
+            ),
+        ),
+        screen=next(iter(rows(PlayerScreen)), None),
+        hold=read(
+            (BayHold, FittingSession, Customer),
+            lambda: (
+                BayHold.objects.of(shop)
+                .filter(bay=session.bay_id)
+                .select_related("session__customer", "partner__customer")
+                .first()
+            ),
+        ),
+    )
+
+
+def _shots(session: FittingSession) -> list[Shot]:
+    """Shots of a file that was taken back stay on record and do not count."""
     shop = session.shop_id
-    # Shots of a file that was taken back stay on record and do not count.
     shots = list(Shot.objects.of(shop).filter(session=session, run__imported__undone_at=None))
     runs = Run.objects.of(shop).filter(build__session=session).in_bulk()
     for shot in shots:
         shot.run = runs[shot.run_id]
-    return SessionRows(
-        session=session,
-        builds=list(Build.objects.of(shop).filter(session=session).select_related("head", "shaft")),
-        shots=shots,
-        jobs=list(Job.objects.of(shop).filter(session=session)),
-        overrides=list(TargetOverride.objects.of(shop).filter(session=session)),
-        versions=list(WindowVersion.objects.of(shop).filter(session=session)),
-        imports=list(ShotImport.objects.of(shop).filter(session=session).defer("text", "data")),
-        heads=list(Head.objects.of(shop).filter(retired_at=None)),
-        felt=list(Feel.objects.of(shop).filter(build__session=session)),
-        stop_test=StopTest.objects.of(shop).filter(session=session).first(),
-        stops_seen=list(StopSeen.objects.of(shop).filter(session=session)),
-        sole_tests=list(
-            SoleTest.objects.of(shop).filter(session=session).select_related("setter").prefetch_related(*WITH_CODES)
-        ),
-        blind_grooves=list(
-            BlindGrooves.objects.of(shop).filter(session=session).select_related("setter", "old", "fresh", "one", "two")
-        ),
-        screen=PlayerScreen.objects.of(shop).filter(session=session).first(),
-        hold=BayHold.objects.of(shop)
-        .filter(bay=session.bay_id)
-        .select_related("session__customer", "partner__customer")
-        .first(),
-    )
+    return shots
 
 
 # From rows to facts

@@ -11,6 +11,7 @@ from hemicycle_core.thresholds import Thresholds
 from ..models import FittingSession
 from .rows import SessionRows, facts_of, read_rows
 from .soles import SessionSole
+from .versions import Version
 
 
 class JudgedSession:
@@ -63,6 +64,7 @@ class JudgedSession:
         return [SessionSole(self.rows, test, delivered) for test in self.rows.sole_tests]
 
 
-def load(session: FittingSession) -> JudgedSession:
-    """Read a session and make ready to judge it."""
-    return JudgedSession(read_rows(session))
+def load(session: FittingSession, version: Version | None = None) -> JudgedSession:
+    """Read a session and make ready to judge it. version: of its rows, which are no older: those of tables that did not
+    change since they were read last are not read again."""
+    return JudgedSession(read_rows(session, version))

@@ -3,6 +3,7 @@ rows, by whatever way, makes another version of it, and what was kept of the one
 
 from __future__ import annotations
 
+from dataclasses import dataclass
 from functools import cache
 from typing import Any
 
@@ -35,7 +36,22 @@ from ..models import (
     WindowVersion,
 )
 
-Version = tuple[Any, ...]
+
+@dataclass(frozen=True)
+class Version:
+    """Of a session's rows. counted: by table how many rows, and their versions taken together."""
+
+    session: int
+    counted: tuple[tuple[str, int, int], ...]
+
+    def of(self, *models: Any) -> tuple[int, ...]:
+        """The version of the rows of some tables."""
+        names = {model._meta.db_table for model in models}
+        missing = names - {name for name, _, _ in self.counted}
+        assert not missing, missing
+        return (self.session, *(each for name, *parts in self.counted if name in names for each in parts))
+
+
 OF_SESSION = (
     AgreedAnswers, BagPlan, BlindGrooves, CourseNote, Job, PlayerScreen, Shot, ShotImport, SoleCode, SoleHanding,
     SoleTest, StopSeen, StopTest, TargetOverride, WindowVersion,
@@ -68,18 +84,20 @@ def _question() -> str:
         _of(Head, "shop_id = %(shop)s"),
         _of(Shaft, "shop_id = %(shop)s"),
         # Never changed, only added, and there are many.
-        f"""SELECT count(*), max(id) FROM "{HeadSeen._meta.db_table}" WHERE shop_id = %(shop)s""",
+        f"""SELECT '{HeadSeen._meta.db_table}', count(*), max(id) FROM "{HeadSeen._meta.db_table}"
+        WHERE shop_id = %(shop)s""",
     ]
     plans = BagPlan.builds.through._meta.db_table
     parts.append(
-        f"""SELECT count(*), {ROW} FROM "{plans}" row
+        f"""SELECT '{plans}', count(*), {ROW} FROM "{plans}" row
         WHERE bagplan_id IN (SELECT id FROM "{BagPlan._meta.db_table}" WHERE session_id = %(session)s)"""
     )
     return " UNION ALL ".join(parts)
 
 
 def _of(model: Any, where: str) -> str:
-    return f"""SELECT count(*), {ROW} FROM "{model._meta.db_table}" row WHERE {where}"""
+    table = model._meta.db_table
+    return f"""SELECT '{table}', count(*), {ROW} FROM "{table}" row WHERE {where}"""
 
 
 def version_of(shop_id: int, session_id: int) -> Version:
@@ -87,4 +105,4 @@ def version_of(shop_id: int, session_id: int) -> Version:
     the rows are read: then they are no older than it."""
     with connection.cursor() as cursor:
         cursor.execute(_question(), {"session": session_id, "shop": shop_id})
-        return session_id, *(each for row in cursor.fetchall() for each in row)
+        return Version(session_id, tuple((name, many, taken or 0) for name, many, taken in sorted(cursor.fetchall())))

@@ -53,6 +53,8 @@ client.use({
 		request.headers.set("X-CSRFToken", cookie("csrftoken"));
 		if (request.method !== "GET") {
 			request.headers.set("Change", nextChange());
+			// What was changed is seen at once, and what is judged of it is asked for after.
+			request.headers.set("Prefer", "return=minimal");
 			// Told what this page has, a change answers with the shots that changed only.
 			request.headers.set("Since-Revision", String(revisionHeld(currentSession())));
 		}

@@ -3,7 +3,8 @@
  * shots that changed travel.
  */
 import { notifyManager, type QueryClient } from "@tanstack/react-query";
-import type { Session, Shot } from "./types";
+import { useSyncExternalStore } from "react";
+import type { Seen, Session, Shot } from "./types";
 
 // An answer is drawn with what it changes elsewhere, such as what waits no more, and not a frame after it.
 notifyManager.setScheduler(queueMicrotask);
@@ -16,7 +17,31 @@ export const revisionHeld = (id: number) => revisions.get(id) ?? 0;
 export function nowAt(session: Session): void {
 	current = session.id;
 	revisions.set(session.id, Math.max(session.revision, revisionHeld(session.id)));
+	for (const each of listeners) each();
 }
+
+/** The newest revision of each session that this page was told of, whether it has read it or not. */
+const told = new Map<number, number>();
+const listeners = new Set<() => void>();
+export const toldOf = (id: number) => told.get(id) ?? 0;
+export function isTold(id: number, revision: number): void {
+	if (revision <= toldOf(id)) return;
+	told.set(id, revision);
+	for (const each of listeners) each();
+}
+function listen(listener: () => void): () => void {
+	listeners.add(listener);
+	return () => listeners.delete(listener);
+}
+/** A page begun anew, for tests. */
+export function forgetHeld(): void {
+	told.clear();
+	revisions.clear();
+}
+export const useTold = (id: number) => useSyncExternalStore(listen, () => toldOf(id));
+
+/** Whether what is judged here rests on less than what is known to have happened. */
+export const useThinking = (id: number) => useSyncExternalStore(listen, () => toldOf(id) > revisionHeld(id));
 
 export const sessionKey = (id: number) => ["session", id] as const;
 
@@ -38,8 +63,21 @@ export function newer(before: Session | undefined, came: Session): Session | nul
 	return { ...came, shots: merged(before.shots, came.shots), shots_since: 0 };
 }
 
-/** A session with a new shot in it, at once; its averages follow when it is read anew. */
-export const withShot = (session: Session, shot: Shot): Session => ({
-	...session,
-	shots: merged(session.shots, [shot]),
-});
+/** A session with what is seen of a change at once; what is judged follows when it is read anew. */
+export function withSeen(
+	session: Session,
+	{ shot, build, now }: Pick<Seen, "shot" | "build" | "now">,
+): Session {
+	const averaged = ({ id, carry_m, spread_m, ...own }: NonNullable<Seen["build"]>) =>
+		session.builds.map((each) =>
+			each.id !== id
+				? each
+				: { ...each, ...own, ...(carry_m === null ? {} : { carry_m, spread_m, carry_from: "hit" as const }) },
+		);
+	return {
+		...session,
+		...(shot ? { shots: merged(session.shots, [shot]) } : {}),
+		...(build ? { builds: averaged(build) } : {}),
+		...now,
+	};
+}

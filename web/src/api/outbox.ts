@@ -4,7 +4,7 @@
  */
 import { useSyncExternalStore } from "react";
 import { inWords, t, words } from "../said/words";
-import { currentSession, revisionHeld } from "./held";
+import { currentSession, forgetHeld, revisionHeld } from "./held";
 
 export interface Refusal {
 	title: string;
@@ -325,6 +325,7 @@ async function fly(entry: Entry): Promise<void> {
 					"Content-Type": "application/json",
 					"X-CSRFToken": cookie("csrftoken"),
 					Change: entry.change,
+					Prefer: "return=minimal",
 					"Since-Revision": String(entry.since),
 				},
 				...(entry.body === null ? {} : { body: JSON.stringify(entry.body) }),
@@ -421,6 +422,7 @@ function listen(listener: () => void): () => void {
 
 /** A page begun anew, for tests: as a reload leaves it. `store`: also what the browser keeps. */
 export function reopen(emptied = false): void {
+	forgetHeld();
 	clearTimeout(timer);
 	entries = [];
 	flying = null;

@@ -2397,6 +2397,30 @@ export interface components {
             longest: components["schemas"]["LongestOut"][];
         };
         BuildOut: {
+            kept: number;
+            set_aside: number;
+            old_swing: number;
+            /** Format: double */
+            miss_cost_m: number | null;
+            /** Format: double */
+            longest_m: number | null;
+            /** Format: double */
+            shortest_m: number | null;
+            /** Format: double */
+            smash: number | null;
+            /** Format: double */
+            depth_m: number | null;
+            /** Format: double */
+            width_m: number | null;
+            averages: {
+                [key: string]: number;
+            };
+            averages_all: {
+                [key: string]: number;
+            };
+            sources: {
+                [key: string]: "measured" | "modelled" | "computed";
+            };
             id: number;
             letter: string;
             name: string;
@@ -2432,8 +2456,6 @@ export interface components {
             carry_doubt_m: number | null;
             /** Format: double */
             spread_m: number | null;
-            kept: number;
-            set_aside: number;
             /** Format: double */
             half_width_m: number | null;
             settled: boolean;
@@ -2443,29 +2465,7 @@ export interface components {
             };
             roll_known: boolean;
             out_of_favour: string;
-            old_swing: number;
             stock_swing: string;
-            /** Format: double */
-            miss_cost_m: number | null;
-            /** Format: double */
-            longest_m: number | null;
-            /** Format: double */
-            shortest_m: number | null;
-            /** Format: double */
-            smash: number | null;
-            /** Format: double */
-            depth_m: number | null;
-            /** Format: double */
-            width_m: number | null;
-            averages: {
-                [key: string]: number;
-            };
-            averages_all: {
-                [key: string]: number;
-            };
-            sources: {
-                [key: string]: "measured" | "modelled" | "computed";
-            };
             held: components["schemas"]["Held"] | null;
             /** Format: double */
             lie_deg: number | null;
@@ -2488,6 +2488,37 @@ export interface components {
             work: components["schemas"]["Sentence"][];
             cautions: components["schemas"]["Sentence"][];
             feel: components["schemas"]["FeelOut"] | null;
+        };
+        BuildSeenOut: {
+            kept: number;
+            set_aside: number;
+            old_swing: number;
+            /** Format: double */
+            miss_cost_m: number | null;
+            /** Format: double */
+            longest_m: number | null;
+            /** Format: double */
+            shortest_m: number | null;
+            /** Format: double */
+            smash: number | null;
+            /** Format: double */
+            depth_m: number | null;
+            /** Format: double */
+            width_m: number | null;
+            averages: {
+                [key: string]: number;
+            };
+            averages_all: {
+                [key: string]: number;
+            };
+            sources: {
+                [key: string]: "measured" | "modelled" | "computed";
+            };
+            id: number;
+            /** Format: double */
+            carry_m: number | null;
+            /** Format: double */
+            spread_m: number | null;
         };
         BuildWorth: {
             letter: string;
@@ -2577,6 +2608,16 @@ export interface components {
             directions: components["schemas"]["Sentence"][];
             source: components["schemas"]["Sentence"];
             caution: components["schemas"]["Sentence"];
+        };
+        ChangeSeenOut: {
+            id: number;
+            revision: number;
+            what: string;
+            shot: components["schemas"]["ShotOut"] | null;
+            build: components["schemas"]["BuildSeenOut"] | null;
+            now: {
+                [key: string]: unknown;
+            } | null;
         };
         CheckDue: {
             session: number;
@@ -6343,6 +6384,8 @@ export interface operations {
         parameters: {
             query?: never;
             header?: {
+                /** @description `return=minimal`: where it is enough, only what was changed is told (202), and nothing is judged for it. */
+                Prefer?: string;
                 /** @description A revision that the reader has: shots that did not change after it are left out. */
                 "Since-Revision"?: number;
             };
@@ -6363,6 +6406,14 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SessionOut"];
+                };
+            };
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChangeSeenOut"];
                 };
             };
         };
@@ -6399,6 +6450,8 @@ export interface operations {
         parameters: {
             query?: never;
             header?: {
+                /** @description `return=minimal`: where it is enough, only what was changed is told (202), and nothing is judged for it. */
+                Prefer?: string;
                 /** @description A revision that the reader has: shots that did not change after it are left out. */
                 "Since-Revision"?: number;
             };
@@ -6419,6 +6472,14 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SessionOut"];
+                };
+            };
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChangeSeenOut"];
                 };
             };
         };
@@ -6560,6 +6621,8 @@ export interface operations {
         parameters: {
             query?: never;
             header?: {
+                /** @description `return=minimal`: where it is enough, only what was changed is told (202), and nothing is judged for it. */
+                Prefer?: string;
                 /** @description A revision that the reader has: shots that did not change after it are left out. */
                 "Since-Revision"?: number;
             };
@@ -6580,6 +6643,14 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SessionOut"];
+                };
+            };
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChangeSeenOut"];
                 };
             };
         };
@@ -6794,6 +6865,8 @@ export interface operations {
         parameters: {
             query?: never;
             header?: {
+                /** @description `return=minimal`: where it is enough, only what was changed is told (202), and nothing is judged for it. */
+                Prefer?: string;
                 /** @description A revision that the reader has: shots that did not change after it are left out. */
                 "Since-Revision"?: number;
             };
@@ -6814,6 +6887,14 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SessionOut"];
+                };
+            };
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChangeSeenOut"];
                 };
             };
         };
@@ -6873,6 +6954,8 @@ export interface operations {
         parameters: {
             query?: never;
             header?: {
+                /** @description `return=minimal`: where it is enough, only what was changed is told (202), and nothing is judged for it. */
+                Prefer?: string;
                 /** @description A revision that the reader has: shots that did not change after it are left out. */
                 "Since-Revision"?: number;
             };
@@ -6893,6 +6976,14 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SessionOut"];
+                };
+            };
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChangeSeenOut"];
                 };
             };
         };
@@ -7216,6 +7307,8 @@ export interface operations {
         parameters: {
             query?: never;
             header?: {
+                /** @description `return=minimal`: where it is enough, only what was changed is told (202), and nothing is judged for it. */
+                Prefer?: string;
                 /** @description A revision that the reader has: shots that did not change after it are left out. */
                 "Since-Revision"?: number;
             };
@@ -7236,6 +7329,14 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SessionOut"];
+                };
+            };
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChangeSeenOut"];
                 };
             };
         };
@@ -7293,6 +7394,8 @@ export interface operations {
         parameters: {
             query?: never;
             header?: {
+                /** @description `return=minimal`: where it is enough, only what was changed is told (202), and nothing is judged for it. */
+                Prefer?: string;
                 /** @description A revision that the reader has: shots that did not change after it are left out. */
                 "Since-Revision"?: number;
             };
@@ -7313,6 +7416,14 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SessionOut"];
+                };
+            };
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChangeSeenOut"];
                 };
             };
         };
@@ -7478,6 +7589,8 @@ export interface operations {
         parameters: {
             query?: never;
             header?: {
+                /** @description `return=minimal`: where it is enough, only what was changed is told (202), and nothing is judged for it. */
+                Prefer?: string;
                 /** @description A revision that the reader has: shots that did not change after it are left out. */
                 "Since-Revision"?: number;
             };
@@ -7498,6 +7611,14 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SessionOut"];
+                };
+            };
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChangeSeenOut"];
                 };
             };
         };
@@ -7534,6 +7655,8 @@ export interface operations {
         parameters: {
             query?: never;
             header?: {
+                /** @description `return=minimal`: where it is enough, only what was changed is told (202), and nothing is judged for it. */
+                Prefer?: string;
                 /** @description A revision that the reader has: shots that did not change after it are left out. */
                 "Since-Revision"?: number;
             };
@@ -7554,6 +7677,14 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SessionOut"];
+                };
+            };
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChangeSeenOut"];
                 };
             };
         };
@@ -7721,6 +7852,8 @@ export interface operations {
         parameters: {
             query?: never;
             header?: {
+                /** @description `return=minimal`: where it is enough, only what was changed is told (202), and nothing is judged for it. */
+                Prefer?: string;
                 /** @description A revision that the reader has: shots that did not change after it are left out. */
                 "Since-Revision"?: number;
             };
@@ -7743,12 +7876,22 @@ export interface operations {
                     "application/json": components["schemas"]["SessionOut"];
                 };
             };
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChangeSeenOut"];
+                };
+            };
         };
     };
     move_shot: {
         parameters: {
             query?: never;
             header?: {
+                /** @description `return=minimal`: where it is enough, only what was changed is told (202), and nothing is judged for it. */
+                Prefer?: string;
                 /** @description A revision that the reader has: shots that did not change after it are left out. */
                 "Since-Revision"?: number;
             };
@@ -7771,12 +7914,22 @@ export interface operations {
                     "application/json": components["schemas"]["SessionOut"];
                 };
             };
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChangeSeenOut"];
+                };
+            };
         };
     };
     keep_club: {
         parameters: {
             query?: never;
             header?: {
+                /** @description `return=minimal`: where it is enough, only what was changed is told (202), and nothing is judged for it. */
+                Prefer?: string;
                 /** @description A revision that the reader has: shots that did not change after it are left out. */
                 "Since-Revision"?: number;
             };
@@ -7795,12 +7948,22 @@ export interface operations {
                     "application/json": components["schemas"]["SessionOut"];
                 };
             };
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChangeSeenOut"];
+                };
+            };
         };
     };
     say_what_counts: {
         parameters: {
             query?: never;
             header?: {
+                /** @description `return=minimal`: where it is enough, only what was changed is told (202), and nothing is judged for it. */
+                Prefer?: string;
                 /** @description A revision that the reader has: shots that did not change after it are left out. */
                 "Since-Revision"?: number;
             };
@@ -7821,6 +7984,14 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SessionOut"];
+                };
+            };
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChangeSeenOut"];
                 };
             };
         };
@@ -7854,6 +8025,8 @@ export interface operations {
         parameters: {
             query?: never;
             header?: {
+                /** @description `return=minimal`: where it is enough, only what was changed is told (202), and nothing is judged for it. */
+                Prefer?: string;
                 /** @description A revision that the reader has: shots that did not change after it are left out. */
                 "Since-Revision"?: number;
             };
@@ -7876,12 +8049,22 @@ export interface operations {
                     "application/json": components["schemas"]["SessionOut"];
                 };
             };
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChangeSeenOut"];
+                };
+            };
         };
     };
     call_strike: {
         parameters: {
             query?: never;
             header?: {
+                /** @description `return=minimal`: where it is enough, only what was changed is told (202), and nothing is judged for it. */
+                Prefer?: string;
                 /** @description A revision that the reader has: shots that did not change after it are left out. */
                 "Since-Revision"?: number;
             };
@@ -7902,6 +8085,14 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SessionOut"];
+                };
+            };
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChangeSeenOut"];
                 };
             };
         };

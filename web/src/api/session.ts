@@ -2,6 +2,7 @@
 import {
 	keepPreviousData,
 	type QueryClient,
+	useIsFetching,
 	useIsMutating,
 	useMutation,
 	useQuery,
@@ -20,11 +21,11 @@ import {
 	type Lie,
 	type Plans,
 	type PlayerMode,
+	type Seen,
 	type Session,
-	type Shot,
 	type Strike,
 } from "./client";
-import { held, newer, nowAt, sessionKey, withShot } from "./held";
+import { held, isTold, newer, nowAt, sessionKey, useTold, withSeen } from "./held";
 import type { components } from "./schema";
 import type { ProtocolKey } from "./words";
 
@@ -40,16 +41,35 @@ export { sessionKey };
 
 const path = (id: number) => ({ params: { path: { session_id: id } } });
 
+/** Read a session anew, once for all that asks for it at a time: judging it for each of them would take the longer. */
+const readAnew = (queries: QueryClient, id: number) =>
+	queries.invalidateQueries({ queryKey: sessionKey(id), exact: true }, { cancelRefetch: false });
+
+/** What is seen of a change at once, until the session is read anew. */
+function seenNow(
+	queries: QueryClient,
+	id: number,
+	revision: number,
+	seen: Pick<Seen, "shot" | "build" | "now">,
+) {
+	const before = held(queries, id);
+	if (before && revision > before.revision) queries.setQueryData(sessionKey(id), withSeen(before, seen));
+	isTold(id, revision);
+}
+
 /** Keep what came, unless something newer is held; read it whole where what came is not enough. */
-export function keep(queries: QueryClient, came: Session): Session {
+export function keep(queries: QueryClient, came: Session | Seen): void {
+	if (!("builds" in came)) {
+		seenNow(queries, came.id, came.revision, came);
+		return;
+	}
 	const kept = newer(held(queries, came.id), came);
 	if (kept === null) {
-		void queries.invalidateQueries({ queryKey: sessionKey(came.id), exact: true });
-		return held(queries, came.id) ?? came;
+		void readAnew(queries, came.id);
+		return;
 	}
 	queries.setQueryData(sessionKey(came.id), kept);
 	nowAt(kept);
-	return kept;
 }
 
 export function useSession(id: number) {
@@ -178,7 +198,7 @@ export const plan = {
 };
 
 interface Doing {
-	go: () => Promise<Session>;
+	go: () => Promise<Session | Seen>;
 	now?: ((session: Session) => Session) | undefined;
 }
 
@@ -215,22 +235,20 @@ export interface Live {
 }
 /** The server beats every other second: after this long it is not there. */
 const SILENT_MS = 5000;
-interface Notice {
-	what: string;
+interface Notice extends Pick<Seen, "what" | "shot" | "build" | "now"> {
 	revision: number | null;
-	shot: Shot | null;
-	/** Plain fields of the session as they are now. */
-	now?: Partial<Session> | null;
 }
 
 /** Follow a session: read it anew whenever the server says that it changed and it is not known yet. */
 export function useLive(id: number): Live {
 	const queries = useQueryClient();
 	const [live, setLive] = useState<Live>(() => ({ is: "connecting", since: Date.now() }));
-	const told = useRef(0);
+	const told = useTold(id);
+	const reading = useIsFetching({ queryKey: sessionKey(id), exact: true });
 	const changing = useIsMutating({ mutationKey: sessionKey(id) });
 	const busy = useRef(false);
 	busy.current = changing > 0;
+	const readFor = useRef(0);
 
 	useEffect(() => {
 		const source = new EventSource(`/api/sessions/${id}/stream`);
@@ -246,7 +264,7 @@ export function useLive(id: number): Live {
 		}, 1000);
 		const heard = (event: MessageEvent<string>) => {
 			beat();
-			const { what, revision, shot, now } = inWords(JSON.parse(event.data)) as Notice;
+			const { what, revision, ...seen } = inWords(JSON.parse(event.data)) as Notice;
 			if (what === "signed_out") {
 				source.close();
 				void queries.invalidateQueries({ queryKey: ["me"] });
@@ -254,12 +272,10 @@ export function useLive(id: number): Live {
 			}
 			if (what === "tray" || revision === null) void queries.invalidateQueries({ queryKey: ["tray"] });
 			const before = held(queries, id);
-			told.current = Math.max(told.current, revision ?? 0);
-			if (before && revision !== null && revision > before.revision && (shot || now))
-				queries.setQueryData(sessionKey(id), { ...(shot ? withShot(before, shot) : before), ...now });
+			if (revision !== null) seenNow(queries, id, revision, seen);
 			// A change of this screen is answered with the session; its own notice, which often comes first, is no news.
 			const news = revision === null ? before !== undefined : revision > (before?.revision ?? 0);
-			if (news && !busy.current) void queries.invalidateQueries({ queryKey: sessionKey(id), exact: true });
+			if (news && !busy.current) void readAnew(queries, id);
 		};
 		source.addEventListener("changed", heard);
 		source.addEventListener("beat", beat);
@@ -275,10 +291,11 @@ export function useLive(id: number): Live {
 	}, [id, queries]);
 
 	useEffect(() => {
-		const now = held(queries, id);
-		if (changing === 0 && now && told.current > now.revision)
-			void queries.invalidateQueries({ queryKey: sessionKey(id), exact: true });
-	}, [changing, id, queries]);
+		const known = held(queries, id)?.revision ?? told;
+		if (changing > 0 || reading > 0 || told <= known || readFor.current === told) return;
+		readFor.current = told; // once: what failed is tried again when something is heard
+		void readAnew(queries, id);
+	}, [changing, reading, told, id, queries]);
 	return live;
 }
 

@@ -5,6 +5,8 @@ import type { components } from "./schema";
 type Schemas = components["schemas"];
 type Of<Name extends keyof Schemas> = InUnits<Schemas[Name]>;
 export type Session = Of<"SessionOut">;
+/** What a change did, where that is told by itself. */
+export type Seen = Omit<Of<"ChangeSeenOut">, "now"> & { now: Partial<Session> | null };
 export type SessionLine = Of<"SessionLine">;
 export type ChecksDue = Of<"ChecksDue">;
 export type Person = Of<"Person">;

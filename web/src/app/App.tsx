@@ -2,7 +2,7 @@ import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { lazy, type ReactNode, Suspense, useEffect, useRef, useState } from "react";
 import { ErrorBoundary } from "react-error-boundary";
 import { Navigate, Route, Routes, useLocation } from "react-router";
-import { client, got, type Me, type Session, whenSignInEnds } from "../api/client";
+import { client, got, type Me, type Seen, type Session, whenSignInEnds } from "../api/client";
 import { forgetOnDevice } from "../api/onDevice";
 import { openOutbox, rebase, signedInAs } from "../api/outbox";
 import { keep } from "../api/session";
@@ -29,8 +29,11 @@ const Pad = lazy(() => import("../places/pad/Pad"));
 const YouPage = lazy(() => import("../places/shop/YouPage"));
 const CustomerPage = lazy(() => import("../places/handover/CustomerPage"));
 
-const isSession = (answer: unknown): answer is Session =>
-	typeof answer === "object" && answer !== null && "revision" in answer && "brief" in answer;
+const isSession = (answer: unknown): answer is Session | Seen =>
+	typeof answer === "object" &&
+	answer !== null &&
+	"revision" in answer &&
+	("brief" in answer || "what" in answer);
 
 /** A place whose code comes when it is gone to. */
 const later = (what: string, place: ReactNode) => (
@@ -75,7 +78,7 @@ export function App() {
 		void openOutbox({
 			heard: (answer, entry) => {
 				if (!isSession(answer)) return;
-				if (entry.draft) rebase(entry.draft, answer.brief);
+				if (entry.draft && "brief" in answer) rebase(entry.draft, answer.brief);
 				keep(queries, answer);
 				void queries.invalidateQueries({ queryKey: ["sessions"] });
 			},

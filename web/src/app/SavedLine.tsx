@@ -1,17 +1,22 @@
-/** Whether what was changed here is on the server: saved, on its way, or waiting for the line. */
+/**
+ * Whether what was changed here is on the server: saved, on its way, or waiting for the line; and whether what is shown
+ * was judged before it.
+ */
 import { useIsMutating } from "@tanstack/react-query";
+import { useThinking } from "../api/held";
 import { forget, useLine } from "../api/outbox";
 import { t } from "../said/words";
 
 const clock = (at: number) =>
 	new Date(at).toLocaleTimeString("en-GB", { hour: "2-digit", minute: "2-digit" });
 
-export function SavedLine() {
+export function SavedLine({ session }: { session: number }) {
 	const line = useLine();
 	const many =
 		line.waiting === 1 ? t("app-1-change-waits") : t("app-changes-wait", { waiting: line.waiting });
 	// What goes straight to the server counts too: every act shows that it is on its way.
 	const going = useIsMutating() > 0;
+	const thinking = useThinking(session);
 	const held = line.waiting > 0 && (line.lost || line.signedOut);
 	return (
 		<p
@@ -22,7 +27,9 @@ export function SavedLine() {
 				? t("app-for-line", { many })
 				: line.waiting > 0 || going
 					? t("app-saving")
-					: line.savedAt && t("app-saved", { savedAt: clock(line.savedAt) })}
+					: thinking
+						? t("app-working-it-out")
+						: line.savedAt && t("app-saved", { savedAt: clock(line.savedAt) })}
 		</p>
 	);
 }

@@ -151,7 +151,7 @@ function Frame({ session, place, onHelp }: { session: Session; place: string; on
 					))}
 				</nav>
 				<UndoRedo session={seen} act={change.act} busy={change.isPending} />
-				<SavedLine />
+				<SavedLine session={session.id} />
 				<button
 					type="button"
 					className="p-2"

@@ -66,7 +66,7 @@ export function draw(what: ReactNode, at = "/") {
 
 /** A place as the frame shows it; changes answer with the same session. */
 export function Place({ place: View, session }: { place: ComponentType<PlaceProps>; session: Session }) {
-	const act = (change: () => Promise<Session>) => void change().catch(() => undefined);
+	const act = (change: () => Promise<unknown>) => void change().catch(() => undefined);
 	return <View session={session} act={act} busy={false} live={LIVE} />;
 }
 

@@ -33,7 +33,7 @@ from ...domain.rows import core_shot
 from ...domain.session import JudgedSession
 from ...models import FittingSession, Shot
 from ..schemas.bag import SpanOut
-from ..schemas.bay import ActLine, ActsOut, BuildOut, FeelOut, ShotOut
+from ..schemas.bay import ActLine, ActsOut, BuildOut, BuildSeenOut, FeelOut, ShotOut
 
 QUESTIONS = new_store()
 
@@ -46,12 +46,6 @@ def present_build(judged: JudgedSession, build: Club) -> BuildOut:
     verdict = next((each for each in judged.decided.verdicts if each.letter == build.letter), None)
     carried = judged.known.carried.get(build.key)
     spec = build.specification
-
-    carries, spread = values_of(shots, "carry_m"), pattern(shots)
-
-    def averages(*, kept_only: bool) -> dict[str, float]:
-        means = {key: average(values_of(shots, key, kept_only=kept_only)) for key in READINGS}
-        return {key: mean.mean for key, mean in means.items() if mean is not None}
 
     return BuildOut(
         id=build.key,
@@ -81,8 +75,7 @@ def present_build(judged: JudgedSession, build: Club) -> BuildOut:
         known_from="" if carry else build.known_from,
         carry_doubt_m=ninety(carried.carry_sd_m) if carried else None,
         spread_m=known.spread if known else None,
-        kept=sum(shot.kept for shot in shots),
-        set_aside=sum(shot.aside for shot in shots),
+        **_averaged(shots),
         half_width_m=verdict.half_width_m if verdict else (known.half_width if known else None),
         settled=verdict.settled if verdict else bool(known and known.settled),
         more=verdict.more if verdict else (known.more if known else None),
@@ -90,16 +83,6 @@ def present_build(judged: JudgedSession, build: Club) -> BuildOut:
         roll_known=not build.is_own and judged.known.measured_roll(build) is not None,
         out_of_favour=build.out_of_favour,
         stock_swing=build.stock_swing,
-        old_swing=sum(shot.stock and shot.old_swing for shot in shots),
-        miss_cost_m=cost_of_a_miss(shots),
-        longest_m=max(carries, default=None),
-        shortest_m=min(carries, default=None),
-        smash=smash(shots),
-        depth_m=spread.depth_m if spread else None,
-        width_m=spread.width_m if spread else None,
-        averages=averages(kept_only=True),
-        averages_all=averages(kept_only=False),
-        sources=least_trusted(shot.sources for shot in shots),
         lie_deg=build.made.lie_deg,
         bounce_deg=build.bounce_deg,
         sole=build.sole,
@@ -121,6 +104,30 @@ def present_build(judged: JudgedSession, build: Club) -> BuildOut:
     )
 
 
+def _averaged(shots: Sequence[CoreShot]) -> dict[str, Any]:
+    """The fields of `Averaged`."""
+    carries, spread = values_of(shots, "carry_m"), pattern(shots)
+
+    def averages(*, kept_only: bool) -> dict[str, float]:
+        means = {key: average(values_of(shots, key, kept_only=kept_only)) for key in READINGS}
+        return {key: mean.mean for key, mean in means.items() if mean is not None}
+
+    return {
+        "kept": sum(shot.kept for shot in shots),
+        "set_aside": sum(shot.aside for shot in shots),
+        "old_swing": sum(shot.stock and shot.old_swing for shot in shots),
+        "miss_cost_m": cost_of_a_miss(shots),
+        "longest_m": max(carries, default=None),
+        "shortest_m": min(carries, default=None),
+        "smash": smash(shots),
+        "depth_m": spread.depth_m if spread else None,
+        "width_m": spread.width_m if spread else None,
+        "averages": averages(kept_only=True),
+        "averages_all": averages(kept_only=False),
+        "sources": least_trusted(shot.sources for shot in shots),
+    }
+
+
 def _feel(build: Club) -> FeelOut | None:
     said = build.felt
     last = last_said(said)
@@ -131,14 +138,25 @@ def _feel(build: Club) -> FeelOut | None:
     return FeelOut(marks, last.veto, last.word, last.words, last.numbers, times)
 
 
-def drawn_shot(session: FittingSession, shot: Shot) -> dict[str, Any]:
-    """A shot by itself, as screens draw it before anything is read anew."""
-    run = shot.run.known
+def seen_at_once(session: FittingSession, shot: Shot) -> dict[str, Any]:
+    """A shot, and what its build's own shots say with it, as screens draw them before anything is read anew."""
+    run, build = shot.run.known, shot.run.build
     mine = Shot.objects.of(session.shop_id).filter(session=session, run__struck_ball=Ball.OWN)
     usual = Ball.OWN if run.struck_ball is Ball.OWN or mine.exists() else run.struck_ball
-    known = core_shot(shot, run, session.asked.swing, shot.run.build.stock_swing, usual)
-    made: dict[str, Any] = shown(present_shot(shot, run, known=known))
-    return made
+
+    def knows(each: Shot) -> CoreShot:
+        return core_shot(each, each.run.known, session.asked.swing, build.stock_swing, usual)
+
+    beside = Shot.objects.of(session.shop_id).filter(run__build=build, run__imported__undone_at=None)
+    shots = [knows(each) for each in beside.select_related("run").order_by("number")]
+    carry = average(values_of(shots, "carry_m"))
+    averages = BuildSeenOut(
+        id=build.pk,
+        carry_m=carry.mean if carry else None,
+        spread_m=certainty(carry).spread if carry else None,
+        **_averaged(shots),
+    )
+    return {"shot": shown(present_shot(shot, run, known=knows(shot))), "build": shown(averages)}
 
 
 def present_shot(shot: Shot, run: HitIn, usual: Mapping[str, Source] | None = None, *, known: CoreShot) -> ShotOut:

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass, field
 from datetime import datetime
+from typing import Any
 
 from hemicycle_core.facts import RunAsked
 from hemicycle_core.judge import ChangeKind
@@ -28,19 +29,40 @@ class FeelOut:
     times: int
 
 
-@dataclass
-class BuildOut:
-    """head: of the rack, where it is from there. carry_from: what the carry is known by; known_from: when and in which
-    air a typed figure was measured; carry_doubt_m: give or take of that figure, nine times in ten. averages:
-    over kept shots, averages_all: over every shot, by reading. sources: of each average, the least trusted of
-    its shots. settings_deg: the lofts its sleeve offers. wanted: what it is judged by, by reading, with the
-    carry window of its own; empty for a club of the player's own. longest_m, shortest_m: of the kept carries;
-    smash: their ball speed over club speed. accepted: taken into the bag for the time being. roll_known: that
-    window is by its own measured roll. out_of_favour: why the player plays it no more; depth_m, width_m: how
-    far the ellipse of four kept shots in five reaches. old_swing: shots from before the swing was changed.
-    work: what was done to the club it was made from, cautions: that go with it; assumed: fields that nobody
-    stated. uses: of a wedge, times a round by kind of shot; kept_for: the short shot it is kept for;
-    part_swings: those that were hit. held: balls on the job that they are counted on."""
+@dataclass(kw_only=True)
+class Averaged:
+    """What a build's own shots say, by themselves. averages: over kept shots, averages_all: over every shot, by
+    reading. sources: of each average, the least trusted of its shots. longest_m, shortest_m: of the kept carries;
+    smash: their ball speed over club speed; depth_m, width_m: how far the ellipse of four kept shots in five reaches.
+    old_swing: shots from before the swing was changed."""
+
+    kept: int
+    set_aside: int
+    old_swing: int
+    miss_cost_m: float | None
+    longest_m: float | None
+    shortest_m: float | None
+    smash: float | None
+    depth_m: float | None
+    width_m: float | None
+    averages: dict[str, float]
+    averages_all: dict[str, float]
+    sources: dict[str, Source]
+
+
+@dataclass(kw_only=True)
+class BuildOut(Averaged):
+    """What is known of a build; lengths in metres.
+
+    head: of the rack, where it is from there. carry_from: what the carry is known by; known_from: when and in which
+    air a typed figure was measured; carry_doubt_m: give or take of that figure, nine times in ten. settings_deg:
+    the lofts its sleeve offers. wanted: what it is judged by, by reading, with the carry window of its own; empty
+    for a club of the player's own. accepted: taken into the bag for the time being. roll_known: that window is by
+    its own measured roll. out_of_favour: why the player plays it no more. work: what was done to the club it was
+    made from, cautions: that go with it; assumed: fields that nobody stated. uses: of a wedge, times a round by
+    kind of shot; kept_for: the short shot it is kept for; part_swings: those that were hit. held: balls on the job
+    that they are counted on.
+    """
 
     id: int
     letter: str
@@ -69,25 +91,13 @@ class BuildOut:
     known_from: str
     carry_doubt_m: float | None
     spread_m: float | None
-    kept: int
-    set_aside: int
     half_width_m: float | None
     settled: bool
     more: int | None
     wanted: dict[str, SpanOut]
     roll_known: bool
     out_of_favour: str
-    old_swing: int
     stock_swing: str
-    miss_cost_m: float | None
-    longest_m: float | None
-    shortest_m: float | None
-    smash: float | None
-    depth_m: float | None
-    width_m: float | None
-    averages: dict[str, float]
-    averages_all: dict[str, float]
-    sources: dict[str, Source]
     held: Held | None
     lie_deg: float | None
     bounce_deg: float | None
@@ -141,6 +151,29 @@ class ShotOut:
     check_club: str
     instead: int | None
     typed: bool
+
+
+@dataclass(kw_only=True)
+class BuildSeenOut(Averaged):
+    """carry_m: the mean of what its shots say, with their spread; null where none says anything of it."""
+
+    id: int
+    carry_m: float | None
+    spread_m: float | None
+
+
+@dataclass
+class ChangeSeenOut:
+    """What a change did, for who asked for no more (`Prefer: return=minimal`): what is judged anew is asked for after.
+    revision: that it made. what: changed, in a word. shot: that is new or changed, build: that it is filed under. now:
+    plain fields of the session as they are."""
+
+    id: int
+    revision: int
+    what: str
+    shot: ShotOut | None
+    build: BuildSeenOut | None
+    now: dict[str, Any] | None
 
 
 @dataclass

@@ -15,7 +15,7 @@ from rest_framework.views import APIView
 from shop.asking import actor_of
 
 from ...actions import acts, builds, sessions, shots, tasks
-from ..answers import changed, documented_change, row_of
+from ..answers import changed, documented_change, row_of, seen
 from ..present.bay import present_acts
 from ..schemas.bay import (
     AcceptedIn,
@@ -112,111 +112,111 @@ class AcceptedView(APIView):
 
 
 class InHandView(APIView):
-    @documented_change(InHandIn, name="take_in_hand", tags=["bay"])
+    @documented_change(InHandIn, name="take_in_hand", tags=["bay"], seen=True)
     def put(self, request: Request, session_id: int) -> Response:
         builds.take_in_hand(actor_of(request), session_id, build_id=given(request, InHandIn).build)
-        return changed(request, session_id)
+        return seen(request, session_id)
 
 
 class ShotAsideView(APIView):
-    @documented_change(AsideIn, name="set_aside", tags=["bay"])
+    @documented_change(AsideIn, name="set_aside", tags=["bay"], seen=True)
     def put(self, request: Request, shot_id: int) -> Response:
         new = given(request, AsideIn)
         shot = shots.set_aside(actor_of(request), shot_id, aside=new.aside, reason=new.reason)
-        return changed(request, shot.session_id)
+        return seen(request, shot.session_id)
 
 
 class ShotStrikeView(APIView):
-    @documented_change(StrikeIn, name="call_strike", tags=["bay"])
+    @documented_change(StrikeIn, name="call_strike", tags=["bay"], seen=True)
     def put(self, request: Request, shot_id: int) -> Response:
         shot = shots.call_strike(actor_of(request), shot_id, strike=given(request, StrikeIn).strike)
-        return changed(request, shot.session_id)
+        return seen(request, shot.session_id)
 
 
 class ShotCountsView(APIView):
-    @documented_change(CountsIn, name="say_what_counts", tags=["bay"])
+    @documented_change(CountsIn, name="say_what_counts", tags=["bay"], seen=True)
     def put(self, request: Request, shot_id: int) -> Response:
         new = given(request, CountsIn)
         shot = shots.say_what_counts(actor_of(request), shot_id, **asdict(new))
-        return changed(request, shot.session_id)
+        return seen(request, shot.session_id)
 
 
 class AskView(APIView):
-    @documented_change(AskIn, name="ask_for", tags=["bay"])
+    @documented_change(AskIn, name="ask_for", tags=["bay"], seen=True)
     def put(self, request: Request, session_id: int) -> Response:
         """What the player is asked to hit from now on."""
         asked = given(request, AskIn)
         sessions.ask_for(actor_of(request), session_id, intent=asked.intent, protocol=asked.protocol)
-        return changed(request, session_id)
+        return seen(request, session_id)
 
 
 class TaskView(APIView):
-    @documented_change(TaskIn, name="take_up_task", tags=["bay"])
+    @documented_change(TaskIn, name="take_up_task", tags=["bay"], seen=True)
     def put(self, request: Request, session_id: int) -> Response:
         """What a test asks for next: club, swing and lie at once."""
         task = given(request, TaskIn)
         tasks.take_up(
             actor_of(request), session_id, build_id=task.build, protocol=task.protocol, length=task.length, lie=task.lie
         )
-        return changed(request, session_id)
+        return seen(request, session_id)
 
 
 class SwingView(APIView):
-    @documented_change(SwingIn, name="change_swing", tags=["bay"])
+    @documented_change(SwingIn, name="change_swing", tags=["bay"], seen=True)
     def put(self, request: Request, session_id: int) -> Response:
         """The player was told to swing otherwise, or that word is taken back."""
         sessions.change_swing(actor_of(request), session_id, changed=given(request, SwingIn).changed)
-        return changed(request, session_id)
+        return seen(request, session_id)
 
 
 class LieView(APIView):
-    @documented_change(LieIn, name="hit_from", tags=["bay"])
+    @documented_change(LieIn, name="hit_from", tags=["bay"], seen=True)
     def put(self, request: Request, session_id: int) -> Response:
         """What the next shots are hit from."""
         sessions.hit_from(actor_of(request), session_id, lie=given(request, LieIn).lie)
-        return changed(request, session_id)
+        return seen(request, session_id)
 
 
 class RunView(APIView):
-    @documented_change(RunIn, name="set_run", tags=["bay"])
+    @documented_change(RunIn, name="set_run", tags=["bay"], seen=True)
     def put(self, request: Request, session_id: int) -> Response:
         """How long the next swings are, with which ball, off which tee, in which wind and air."""
         new = given(request, RunIn)
         said = named(request.data, new)
         temperature_c = said.pop("temperature_c", None)
         sessions.set_run(actor_of(request), session_id, said, temperature_c=temperature_c)
-        return changed(request, session_id)
+        return seen(request, session_id)
 
 
 class DayView(APIView):
-    @documented_change(DayIn, name="say_day", tags=["bay"])
+    @documented_change(DayIn, name="say_day", tags=["bay"], seen=True)
     def put(self, request: Request, session_id: int) -> Response:
         """That everything flies today, or nothing does."""
         sessions.say_day(actor_of(request), session_id, kind=given(request, DayIn).kind)
-        return changed(request, session_id)
+        return seen(request, session_id)
 
 
 class ShotPinView(APIView):
-    @documented_change(PinIn, name="pin_shot", tags=["bay"])
+    @documented_change(PinIn, name="pin_shot", tags=["bay"], seen=True)
     def put(self, request: Request, shot_id: int) -> Response:
         """Keep a shot in sight as the one to copy."""
         shot = shots.pin_shot(actor_of(request), shot_id, pinned=given(request, PinIn).pinned)
-        return changed(request, shot.session_id)
+        return seen(request, shot.session_id)
 
 
 class ShotMoveView(APIView):
-    @documented_change(MoveIn, name="move_shot", tags=["bay"])
+    @documented_change(MoveIn, name="move_shot", tags=["bay"], seen=True)
     def put(self, request: Request, shot_id: int) -> Response:
         shot = shots.move_shot(actor_of(request), shot_id, build_id=given(request, MoveIn).build)
-        return changed(request, shot.session_id)
+        return seen(request, shot.session_id)
 
 
 class ShotClubView(APIView):
-    @documented_change(None, name="keep_club", tags=["bay"])
+    @documented_change(None, name="keep_club", tags=["bay"], seen=True)
     def put(self, request: Request, shot_id: int) -> Response:
         """A shot whose club was not sure is of the one it is filed under."""
         shot = shots.keep_club(actor_of(request), shot_id)
-        return changed(request, shot.session_id)
+        return seen(request, shot.session_id)
 
 
 class ShotsView(APIView):
@@ -228,12 +228,12 @@ class ShotsView(APIView):
         shots.change_shots(actor_of(request), session_id, new.shots, wanted)
         return changed(request, session_id)
 
-    @documented_change(TypedIn, name="type_shot", tags=["bay"], status=201)
+    @documented_change(TypedIn, name="type_shot", tags=["bay"], status=201, seen=True)
     def post(self, request: Request, session_id: int) -> Response:
         """A shot that no monitor sends, as somebody reads it off a screen."""
         new = given(request, TypedIn)
         shots.type_in(actor_of(request), session_id, build_id=new.build, readings=shots.read_off(new))
-        return changed(request, session_id, 201)
+        return seen(request, session_id, 201)
 
 
 class ActsView(APIView):

@@ -16,7 +16,7 @@ from shop.asking import actor_of, shop_of
 from ...actions import bays, sessions
 from ...domain.lines import for_lines
 from ...models import FittingSession
-from ..answers import SINCE, answer, changed, documented_change, session_of
+from ..answers import SINCE, answer, changed, documented_change, seen, session_of
 from ..present.session import present_line
 from ..schemas.session import AwaitedIn, NewSession, PartnerIn, SessionLine, SessionOut
 
@@ -50,11 +50,11 @@ class SessionView(APIView):
 
 
 class AwaitedView(APIView):
-    @documented_change(AwaitedIn, name="wait_for", tags=["sessions"])
+    @documented_change(AwaitedIn, name="wait_for", tags=["sessions"], seen=True)
     def put(self, request: Request, session_id: int) -> Response:
         """A contender that is not here yet; empty where none is waited for any longer."""
         sessions.wait_for(actor_of(request), session_id, name=given(request, AwaitedIn).name)
-        return changed(request, session_id)
+        return seen(request, session_id)
 
 
 class PartnerView(APIView):

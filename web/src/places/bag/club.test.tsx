@@ -20,7 +20,7 @@ afterEach(clear);
 /** A place as the frame holds it: what goes wrong is said. */
 function Held({ place: Place, of }: { place: (props: PlaceProps) => React.ReactNode; of: Session }) {
 	const [error, setError] = useState<unknown>(null);
-	const act = (change: () => Promise<Session>) => void change().catch(setError);
+	const act = (change: () => Promise<unknown>) => void change().catch(setError);
 	return (
 		<>
 			<Said error={error as Error | null} />

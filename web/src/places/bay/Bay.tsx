@@ -1,7 +1,7 @@
 /** Hitting: the build in hand, the last shot large, its place against the window, what to hit next. */
 
 import { useState } from "react";
-import type { DayKind, Session, Shot } from "../../api/client";
+import type { DayKind, Seen, Session, Shot } from "../../api/client";
 import { change, useActs } from "../../api/session";
 import type { ProtocolKey } from "../../api/words";
 import { termOf } from "../../api/words";
@@ -71,7 +71,7 @@ export function Bay({ session, act, live }: PlaceProps) {
 	const span = gateSpan(session);
 
 	/** Do something to the shots in work. now: how they look at once, until the server has said so. */
-	const doing = (now: Partial<Shot>, toOne: (each: Shot) => Promise<Session>, toAll: AllOf) => {
+	const doing = (now: Partial<Shot>, toOne: (each: Shot) => Promise<Session | Seen>, toAll: AllOf) => {
 		if (!shot) return;
 		const ids = selected.map((each) => each.id);
 		if (ids.length === 0) act(() => toOne(shot), withShots([shot.id], now));

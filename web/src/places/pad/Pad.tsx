@@ -77,7 +77,7 @@ export default function Pad({ me }: { me: Me }) {
 				<h1 className="min-w-0 flex-1 truncate text-lg">
 					{customer} <span className="quiet font-normal">{bay_name}</span>
 				</h1>
-				<SavedLine />
+				<SavedLine session={Number(id)} />
 				<button
 					type="button"
 					className="btn h-11"

@@ -213,7 +213,7 @@ const club = (name: string, more = {}) => ({
 
 test("the Bench ranks by code while it is blind, and by club with what disagrees once it is revealed", async () => {
 	const sent = serve({ "PUT /api/soles/5/chosen": session });
-	const act = (go: () => Promise<Session>) => void go().catch(() => undefined);
+	const act = (go: () => Promise<unknown>) => void go().catch(() => undefined);
 	const ranked = {
 		...result,
 		order: [1, 0],

@@ -69,6 +69,7 @@ app-changes-wait = { $waiting } changes wait
 app-for-line = { $many } for the line
 app-saving = Saving
 app-saved = Saved { $savedAt }
+app-working-it-out = Working it out
 app-change-made-before-could-not = A change made before could not be saved: { $title }
 app-nothing-yours-undo = Nothing of yours to undo
 app-redo = Redo
