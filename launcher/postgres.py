@@ -101,6 +101,7 @@ class Cluster:
         """Start over the data at the port it had, so that whoever knows its address finds it."""
         pg_ctl = str(binaries() / "pg_ctl")
         options = f"-p {self.port} -c listen_addresses=127.0.0.1 -c unix_socket_directories='' -c max_connections=60"
+        options += " -c jit=off"  # compiling a question that takes milliseconds takes tenths of a second
         if not self.durable:
             options += " -c fsync=off -c synchronous_commit=off -c full_page_writes=off"
         log = self.folder / "server.log"

@@ -58,6 +58,8 @@ DATABASES["default"].setdefault("OPTIONS", {})["pool"] = {
     "max_idle": 60,
 }
 DATABASES["default"]["CONN_HEALTH_CHECKS"] = True  # one that died with the database is not handed out
+# Behind a pooler that hands out a connection a transaction no statement is kept prepared.
+POOLED = env.bool("HEMICYCLE_POOLED", default=False)
 DEFAULT_AUTO_FIELD = "django.db.models.BigAutoField"
 
 AUTH_USER_MODEL = "shop.User"

@@ -40,4 +40,5 @@ class Recommendation(ScopedModel):
 
     class Meta:
         ordering = ["-edition"]
+        indexes = [models.Index(fields=["shop", "next_check"], name="check_due")]
         constraints = [models.UniqueConstraint(fields=["session", "edition"], name="edition_once_a_session")]

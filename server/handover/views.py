@@ -5,6 +5,7 @@ from __future__ import annotations
 from datetime import timedelta
 
 from common.api import given, serializer_of, shown
+from django.db.models import Exists, F, OuterRef, Q
 from django.db.models.functions import Coalesce
 from django.utils import timezone
 from drf_spectacular.types import OpenApiTypes
@@ -71,16 +72,23 @@ class ChecksDueView(APIView):
     @extend_schema(responses=serializer_of(ChecksDue), operation_id="checks_due", tags=["handover"])
     def get(self, request: Request) -> Response:
         """Customers whose next check falls due, by what was agreed with each last."""
-        shop = shop_of(request)
-        last = (
-            Recommendation.objects.of(shop)
-            .select_related("session__customer")
+        agreed = (
+            Recommendation.objects.of(shop_of(request))
             .filter(session__customer__erased_at=None, session__customer__try_out=False)
-            .annotate(person=Coalesce("session__customer__merged_into", "session__customer"))
-            .order_by("person", "-session__held_on", "-session", "-edition")
-            .distinct("person")
+            .annotate(person=Coalesce("session__customer__merged_into", "session__customer"), day=F("session__held_on"))
+        )
+        later = agreed.filter(person=OuterRef("person")).filter(
+            Q(day__gt=OuterRef("day"))
+            | Q(day=OuterRef("day"), session__gt=OuterRef("session"))
+            | Q(day=OuterRef("day"), session=OuterRef("session"), edition__gt=OuterRef("edition"))
         )
         until = timezone.localdate() + timedelta(days=DUE_WITHIN_DAYS)
-        due = [row for row in last if row.next_check is not None and row.next_check <= until]
-        checks = [CheckDue(row.session_id, row.session.customer.name, row.next_check) for row in due if row.next_check]
-        return Response(shown(ChecksDue(DUE_WITHIN_DAYS, sorted(checks, key=lambda check: check.next_check))))
+        due = (
+            agreed.filter(next_check__lte=until)
+            .exclude(Exists(later))
+            .order_by("next_check", "person")
+            .values_list("session", "session__customer__name", "next_check")
+        )
+        return Response(
+            shown(ChecksDue(DUE_WITHIN_DAYS, [CheckDue(session, name, day) for session, name, day in due if day]))
+        )

@@ -3,9 +3,12 @@
 from __future__ import annotations
 
 from enum import StrEnum
+from typing import Any
 
 from common.scoped import ScopedModel
 from django.db import models
+from django.db.models.fields.json import KeyTextTransform
+from django.db.models.functions import Cast
 from hemicycle_core.bag import HeadType
 from hemicycle_core.facts import HeadKnown, ShaftKnown
 from hemicycle_core.rack.eligible import Position, RackHead, goes_into
@@ -157,3 +160,15 @@ class Shaft(ScopedModel):
 
     def goes_into(self, head: Head) -> bool:
         return goes_into(self.fits, self.tip_in, head.for_core)
+
+
+# What a head did beside what was expected of it: log of ball speed, launch in degrees, log of spin.
+DEPARTURES = ("speed_share", "launch_deg", "spin_share")
+
+
+def mean_departures(path: str = "") -> dict[str, Any]:
+    """The mean of each over rows in which a head was seen, worked out in the database. path: to those rows."""
+    return {
+        name: models.Avg(Cast(KeyTextTransform(at, f"{path}departure"), models.FloatField()))
+        for at, name in enumerate(DEPARTURES)
+    }

@@ -8,6 +8,7 @@ from typing import Any, Literal, TypeVar
 
 from common.api import given, serializer_of, shown
 from common.policy import may
+from django.db.models import Count, Q
 from django.http import HttpResponse
 from drf_spectacular.utils import OpenApiResponse, extend_schema
 from hemicycle_core.bag import HeadType
@@ -21,7 +22,7 @@ from rest_framework.views import APIView
 from shop.asking import actor_of, shop_of
 
 from . import actions
-from .models import Head, Shaft
+from .models import DEPARTURES, Head, Shaft, mean_departures
 
 What = Literal["heads", "shafts"]
 
@@ -167,10 +168,9 @@ class RackFileOut:
     problems: list[RackProblem]
 
 
-def _head(head: Head, shafts: list[Shaft]) -> HeadOut:
+def _head(head: Any, shafts: list[Shaft]) -> HeadOut:
+    """head: with what was seen of it."""
     spec = head.spec
-    seen = list(head.seen.all())
-    means = [sum(each.departure[i] for each in seen) / len(seen) for i in range(3)] if seen else [None] * 3
     return HeadOut(
         id=head.pk,
         maker=head.maker,
@@ -196,7 +196,7 @@ def _head(head: Head, shafts: list[Shaft]) -> HeadOut:
         price=str(head.price),
         shafts=[shaft.pk for shaft in shafts if shaft.goes_into(head) and shaft.stock and shaft.retired_at is None],
         retired=head.retired_at is not None,
-        history=HeadHistory(len(seen), sum(each.won for each in seen), *means),
+        history=HeadHistory(head.players, head.times_won, *(getattr(head, name) for name in DEPARTURES)),
     )
 
 
@@ -208,7 +208,8 @@ def _shaft(shaft: Shaft) -> ShaftOut:
 def _rack(request: Request) -> Response:
     shop = shop_of(request)
     shafts = list(Shaft.objects.of(shop))
-    heads = [_head(head, shafts) for head in Head.objects.of(shop).prefetch_related("seen")]
+    told = mean_departures("seen__") | {"players": Count("seen"), "times_won": Count("seen", filter=Q(seen__won=True))}
+    heads = [_head(head, shafts) for head in Head.objects.of(shop).annotate(**told)]
     answer = RackOut(may(request.user, "own"), heads, [_shaft(each) for each in shafts])
     return Response(shown(answer))
 

@@ -7,7 +7,7 @@ from datetime import datetime
 from typing import Any
 
 from common.api import given, serializer_of, shown
-from common.pages import Pages
+from common.pages import NewestFirst
 from common.policy import Assisting, Role, SignedIn, may
 from django.contrib.auth import update_session_auth_hash
 from drf_spectacular.utils import OpenApiParameter, extend_schema
@@ -203,7 +203,7 @@ FILTERS = {"person": "actor", "customer": "of_customer", "session": "of_session"
 
 class TrailView(GenericAPIView[AuditEntry]):
     permission_classes = [OwnersOnly]
-    pagination_class = Pages
+    pagination_class = NewestFirst
     serializer_class = serializer_of(TrailLine)
 
     @extend_schema(
@@ -214,7 +214,7 @@ class TrailView(GenericAPIView[AuditEntry]):
     )
     def get(self, request: Request) -> Response:
         """What was changed by whom, newest first. Owners only."""
-        rows = AuditEntry.objects.of(shop_of(request)).select_related("actor").order_by("-id")
+        rows = AuditEntry.objects.of(shop_of(request)).select_related("actor")
         for name, column in FILTERS.items():
             wanted = request.query_params.get(name, "")
             if wanted and not (wanted.isascii() and wanted.isdecimal() and len(wanted) < 19):

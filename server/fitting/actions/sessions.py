@@ -10,7 +10,6 @@ from typing import Any
 from common.columns import in_columns, put
 from common.problems import Refused
 from customers.models import Customer
-from django.db.models import BooleanField, ExpressionWrapper, Q
 from django.utils import timezone
 from hemicycle_core.answers.clubs import FLIGHT, mean_of
 from hemicycle_core.errors import BadInput
@@ -37,9 +36,6 @@ from .acts import Altered, alter, swing_turned
 from .changes import announce, for_change, note
 from .windows import keep_windows
 
-# Agreed and erased ones last: those to go on with are what the desk is opened for.
-_DONE = Q(agreed_at__isnull=False) | Q(customer__erased_at__isnull=False)
-TO_GO_ON_WITH_FIRST = (ExpressionWrapper(_DONE, output_field=BooleanField()).asc(),)
 # Of the brief, what is true of the player and not of one visit.
 LASTING = names_of(Brief, lambda said: said.lasting)
 OF_A_BAY = ("surface", "indoor", "altitude_m", "temperature_c")

@@ -1,16 +1,20 @@
-"""Sessions in a list."""
+"""What lists of sessions are made of."""
 
 from __future__ import annotations
 
-from django.db.models import Count, Q, QuerySet
+from django.db.models import Count, OuterRef, QuerySet, Subquery
+from django.db.models.functions import Coalesce
 
-from ..models import FittingSession
+from ..models import FittingSession, Shot
 
 
 def for_lines(sessions: QuerySet[FittingSession]) -> QuerySet[FittingSession]:
-    """Sessions with what their lines are made of: a handful of queries for all of them."""
+    """Sessions with what their lines are made of: a handful of queries for all of them. Shots are counted of those
+    alone that are on the page."""
+    mine = Shot.objects.filter(session=OuterRef("pk"), run__imported__undone_at=None).order_by()
+    counted = mine.values("session").annotate(many=Count("pk")).values("many")
     return (
         sessions.select_related("customer", "bay", "fitter", "shop")
         .prefetch_related("recommendations__builds", "recommendations__dropped")
-        .annotate(shot_count=Count("shots", filter=Q(shots__run__imported__undone_at=None)))
+        .annotate(shot_count=Coalesce(Subquery(counted), 0))
     )

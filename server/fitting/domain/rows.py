@@ -8,7 +8,9 @@ from dataclasses import dataclass, field, replace
 from typing import Any, TypeVar
 
 import numpy as np
+from common.scoped import ScopedQuerySet
 from customers.models import Customer, Hand
+from django.db.models import Count
 from hemicycle_core.answers.ends import irons_of
 from hemicycle_core.bag import BagEnd, HeadType
 from hemicycle_core.facts import Club, Facts, HitIn, HitShot, IronsThen, Overruled, TargetThen
@@ -22,7 +24,7 @@ from hemicycle_core.runs import FULL, Ball, speaks
 from hemicycle_core.shots import FULL_SWING, Intent, Source, Strike
 from hemicycle_core.shots import Shot as CoreShot
 from hemicycle_core.thresholds import Thresholds, changed
-from rack.models import Head, Shaft
+from rack.models import DEPARTURES, Head, Shaft, mean_departures
 from shop.models import User
 
 from ..models import (
@@ -239,7 +241,7 @@ def facts_of(rows: SessionRows) -> Facts:
         ),
         first_targets=_first_targets(rows.versions),
         heads=tuple(head.known for head in rows.heads),
-        records=records_of(seen_of(session)) if any(_unhit(club) for club in clubs) else {},
+        records=records_of(session) if any(_unhit(club) for club in clubs) else {},
         # Once agreed, as they were then.
         shop_thresholds=thresholds_of(session),
         stop_green=None if rows.stop_test is None else rows.stop_test.for_core,
@@ -297,17 +299,16 @@ def _clubs(rows: SessionRows) -> tuple[Club, ...]:
 # What other sessions tell
 
 
-def seen_of(session: FittingSession) -> list[HeadSeen]:
+def seen_of(session: FittingSession) -> ScopedQuerySet[HeadSeen]:
     """What the shop knows of its heads from other customers' sessions."""
-    return list(HeadSeen.objects.of(session.shop_id).exclude(session__customer=session.customer_id))
+    return HeadSeen.objects.of(session.shop_id).exclude(session__customer=session.customer_id).order_by()
 
 
-def records_of(seen: Sequence[HeadSeen]) -> dict[str, HeadRecord]:
+def records_of(session: FittingSession) -> dict[str, HeadRecord]:
     """By the key under which the rack's predictions have a head."""
-    rows: dict[str, list[list[float]]] = defaultdict(list)
-    for each in seen:
-        rows[f"head {each.head_id}"].append(each.departure)
-    return {key: HeadRecord(np.mean(departures, axis=0), len(departures)) for key, departures in rows.items()}
+    heads = seen_of(session).values("head").annotate(**mean_departures(), players=Count("pk"))
+    rows: Any = heads.values_list("head", "players", *DEPARTURES)
+    return {f"head {head}": HeadRecord(np.array(departure), players) for head, players, *departure in rows}
 
 
 def _irons_then(session: FittingSession) -> IronsThen | None:

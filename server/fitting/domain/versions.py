@@ -8,7 +8,9 @@ from functools import cache
 from typing import Any
 
 from customers.models import Customer
+from django.conf import settings
 from django.db import connection
+from psycopg import Cursor
 from rack.models import Head, Shaft
 from shop.models import Bay, Shop, User
 
@@ -72,11 +74,11 @@ def _question() -> str:
     parts = [_of(each, "session_id = %(session)s") for each in OF_SESSION]
     parts += [
         # The irons of the visit before are read too, and who is in the bay now.
-        _of(FittingSession, f"customer_id IN ({family}) OR id IN ({held})"),
+        _of(FittingSession, f"id IN ({visits} UNION {held})"),
         _of(Build, f"session_id IN ({visits})"),
         _of(Run, f"build_id IN ({mine})"),
         _of(Feel, f"build_id IN ({mine})"),
-        _of(Customer, f"""id IN ({family}) OR id IN (SELECT customer_id FROM "{session}" WHERE id IN ({held}))"""),
+        _of(Customer, f"""id IN ({family} UNION SELECT customer_id FROM "{session}" WHERE id IN ({held}))"""),
         _of(BayHold, f"bay_id = {bay}"),
         _of(Bay, f"id = {bay}"),
         _of(Shop, "id = %(shop)s"),
@@ -103,6 +105,8 @@ def _of(model: Any, where: str) -> str:
 def version_of(shop_id: int, session_id: int) -> Version:
     """Of all that is answered of a session of a shop: two that are equal rest on the same rows. It is asked for before
     the rows are read: then they are no older than it."""
-    with connection.cursor() as cursor:
-        cursor.execute(_question(), {"session": session_id, "shop": shop_id})
+    connection.ensure_connection()
+    # By a cursor that lets PostgreSQL keep its plan: to plan it took as long as to answer it.
+    with Cursor(connection.connection) as cursor:
+        cursor.execute(_question(), {"session": session_id, "shop": shop_id}, prepare=not settings.POOLED)
         return Version(session_id, tuple((name, many, taken or 0) for name, many, taken in sorted(cursor.fetchall())))

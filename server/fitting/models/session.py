@@ -33,6 +33,10 @@ class FittingSession(ScopedModel):
 
     class Meta:
         ordering = ["-held_on", "-id"]
+        indexes = [
+            models.Index(fields=["shop", "-held_on", "-id"], name="session_newest_first"),
+            models.Index(fields=["shop"], condition=models.Q(agreed_at=None), name="session_to_go_on_with"),
+        ]
 
     @property
     def visit(self) -> Visit:

@@ -3536,16 +3536,14 @@ export interface components {
             results: components["schemas"]["SessionLine"][];
         };
         PaginatedTrailLineList: {
-            /** @example 123 */
-            count: number;
             /**
              * Format: uri
-             * @example http://api.example.org/accounts/?page=4
+             * @example http://api.example.org/accounts/?cursor=cD00ODY%3D"
              */
             next: string | null;
             /**
              * Format: uri
-             * @example http://api.example.org/accounts/?page=2
+             * @example http://api.example.org/accounts/?cursor=cj0xJnA9NDg3
              */
             previous: string | null;
             results: components["schemas"]["TrailLine"][];
@@ -8483,9 +8481,9 @@ export interface operations {
     trail: {
         parameters: {
             query?: {
+                /** @description The pagination cursor value. */
+                cursor?: string;
                 customer?: number;
-                /** @description A page number within the paginated result set. */
-                page?: number;
                 person?: number;
                 session?: number;
                 /** @description Number of results to return per page. */

@@ -3,7 +3,9 @@
 from __future__ import annotations
 
 from collections.abc import Mapping, Sequence
+from dataclasses import dataclass, field
 
+from django.db.models import Count
 from hemicycle_core.answers.space import targets, targets_as
 from hemicycle_core.bag import HeadType, Slot
 from hemicycle_core.decision import Worth, offered
@@ -19,20 +21,38 @@ from rack.models import Head, Shaft
 
 from ...domain.rows import records_of, seen_of
 from ...domain.session import JudgedSession
-from ...models import HeadSeen
+from ...models import FittingSession
 from ..schemas.shortlist import RankedOut, ShortlistOut
+
+
+@dataclass
+class _Seen:
+    """players: that hit a head; won_at_mps: the ball speeds of those for whom it was chosen."""
+
+    players: int = 0
+    won_at_mps: list[float] = field(default_factory=list)
+
+
+def _seen(session: FittingSession, heads: Mapping[str, Head]) -> dict[int, _Seen]:
+    """By head."""
+    mine = seen_of(session).filter(head__in=[head.pk for head in heads.values()])
+    players = mine.values("head").annotate(players=Count("pk")).values_list("head", "players")
+    found = {head: _Seen(many) for head, many in players}
+    for head, ball_speed_mps in mine.filter(won=True).values_list("head", "ball_speed_mps"):
+        found[head].won_at_mps.append(ball_speed_mps)
+    return found
 
 
 def present_shortlist(judged: JudgedSession) -> ShortlistOut:
     session, layout = judged.rows.session, judged.work.layout
     if layout is None and not judged.work.wanted.windowless:
         return ShortlistOut(session.revision, [], say("act-no-space-work-yet"), [])
-    seen = seen_of(session)
-    expectation = judged.known.expectation(records_of(seen))
+    expectation = judged.known.expectation(records_of(session))
     if not expectation.known:
         why = say("act-hit-type-two-clubs")
         return ShortlistOut(session.revision, [], why, [])
     heads, left_out = _can_be_had(judged)
+    seen = _seen(session, heads)
     offers = [
         Offer(
             CoreHead(f"head {head.pk}", HeadType(head.head_type), head.loft_deg, head.length_m),
@@ -53,7 +73,7 @@ def _slot(
     slot: Slot | None,
     offers: Sequence[Offer],
     heads: Mapping[str, Head],
-    seen: Sequence[HeadSeen],
+    seen: Mapping[int, _Seen],
     expectation: Expectation,
 ) -> list[RankedOut]:
     """slot: None where no carry is asked."""
@@ -110,12 +130,12 @@ def _row(
     worth: Worth | None,
     head: Head,
     shafts: Sequence[Shaft],
-    seen: Sequence[HeadSeen],
+    seen: Mapping[int, _Seen],
 ) -> RankedOut:
     shaft = shaft_for(head, shafts, judged.known.driver_speed_mps)
-    mine = [each for each in seen if each.head_id == head.pk]
+    mine = seen.get(head.pk, _Seen())
     expected = row.expected
-    won = sum(each.won for each in mine if about_as_fast(each.ball_speed_mps, expected.ball_speed_mps))
+    won = sum(about_as_fast(each, expected.ball_speed_mps) for each in mine.won_at_mps)
     set_loft = head.loft_deg + row.turn_deg
     mine_here = (club for club in judged.facts.candidates if club.head is not None and club.head.key == head.pk)
     same = (club.letter for club in mine_here if same_setting(club.set_loft_deg, set_loft))
@@ -142,7 +162,7 @@ def _row(
         supported=row.supported,
         sentence=row.sentence,
         rough=rough_words(HeadType(head.head_type), judged.facts.brief.lies),
-        players=len(mine),
+        players=mine.players,
         won=won,
         letter=next(same, ""),
     )

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from common.api import given, serializer_of, shown
-from common.pages import Pages
+from common.pages import OneAfterAnother, Pages
 from common.policy import SeenByAll
 from django.db.models import Q
 from drf_spectacular.utils import extend_schema
@@ -20,6 +20,8 @@ from ..answers import SINCE, answer, changed, documented_change, seen, session_o
 from ..present.session import present_line
 from ..schemas.session import AwaitedIn, NewSession, PartnerIn, SessionLine, SessionOut
 
+# Those to go on with are what the desk is opened for.
+DONE = Q(agreed_at__isnull=False) | Q(customer__erased_at__isnull=False)
 THROWN_AWAY = Q(customer__try_out=True, customer__erased_at__isnull=False)
 
 
@@ -31,9 +33,11 @@ class SessionsView(GenericAPIView[FittingSession]):
     @extend_schema(responses=serializer_of(SessionLine)(many=True), operation_id="sessions", tags=["sessions"])
     def get(self, request: Request) -> Response:
         """Sessions of the shop, those to go on with first, then newest first, a page at a time."""
-        rows = for_lines(FittingSession.objects.of(shop_of(request)).exclude(THROWN_AWAY))
-        rows = rows.order_by(*sessions.TO_GO_ON_WITH_FIRST, "-held_on", "-id")
-        return self.get_paginated_response([shown(present_line(row)) for row in self.paginate_queryset(rows) or []])
+        rows = FittingSession.objects.of(shop_of(request)).exclude(THROWN_AWAY).order_by("-held_on", "-id")
+        numbers = [query.values_list("pk", flat=True) for query in (rows.exclude(DONE), rows.filter(DONE))]
+        page = self.paginate_queryset(OneAfterAnother(*numbers)) or []
+        lines = for_lines(rows.filter(pk__in=page)).in_bulk()
+        return self.get_paginated_response([shown(present_line(lines[number])) for number in page])
 
     @documented_change(NewSession, name="open_session", tags=["sessions"], status=201)
     def post(self, request: Request) -> Response:

@@ -23,10 +23,10 @@ export function Trail() {
 	const people = useQuery({ queryKey: ["people"], queryFn: () => got(client.GET("/api/people")) });
 	const trail = useInfiniteQuery({
 		queryKey: ["trail", wanted],
-		initialPageParam: 1,
-		queryFn: ({ pageParam: page }) =>
-			got(client.GET("/api/trail", { params: { query: { page, ...wanted } } })),
-		getNextPageParam: (last, pages) => (last.next ? pages.length + 1 : undefined),
+		initialPageParam: "",
+		queryFn: ({ pageParam: cursor }) =>
+			got(client.GET("/api/trail", { params: { query: { ...(cursor ? { cursor } : {}), ...wanted } } })),
+		getNextPageParam: (last) => (last.next && new URL(last.next).searchParams.get("cursor")) || undefined,
 	});
 	const filter = (kind: (typeof KINDS)[number], id: number | null) => {
 		const next = new URLSearchParams(search);
