@@ -87,6 +87,33 @@ def test_a_reader_is_told_only_the_shots_that_changed(desk, session, send):
     assert desk.get(url, {"since": "x"}).status_code == 400
 
 
+def test_who_asks_for_no_more_is_told_what_a_change_did_as_the_session_tells_it_after(desk, session, send, monkeypatch):
+    send("a", "bb", "ccc")
+    asked = {"content_type": JSON, "headers": {"Prefer": "return=minimal"}}
+    judged = []
+    monkeypatch.setattr(answers, "judged", judged.append)
+    shot, build = Shot.objects.order_by("-number").first(), session.in_hand_id
+    told = [
+        desk.put(f"/api/shots/{shot.pk}/strike", {"strike": "toe"}, **asked),
+        desk.post(f"/api/sessions/{session.pk}/shots", {"build": build, "carry_m": 171.0}, **asked),
+        desk.put(f"/api/shots/{shot.pk}/aside", {"aside": True}, **asked),
+        desk.put(f"/api/sessions/{session.pk}/in-hand", {"build": build}, **asked),
+        desk.put(f"/api/sessions/{session.pk}/ask", {"protocol": "shaped", "intent": "low"}, **asked),
+    ]
+    assert [each.status_code for each in told] == [202] * 5 and not judged
+    monkeypatch.undo()
+    whole = desk.get(f"/api/sessions/{session.pk}").json()
+    _, typed, aside, _, now = (each.json() for each in told)
+    assert now["revision"] == whole["revision"] == typed["revision"] + 3
+    (held,) = (each for each in whole["builds"] if each["id"] == build)
+    assert aside["build"] == {name: held[name] for name in aside["build"]} and held["carry_m"]
+    there = {each["id"]: each for each in whole["shots"]}
+    for seen in (typed, aside):
+        drawn = seen["shot"]
+        assert {**there[drawn["id"]], "sources": drawn["sources"]} == drawn
+    assert now["now"] == {name: whole[name] for name in now["now"]} and whole["intent"] == "low"
+
+
 def test_shots_that_left_with_their_file_are_not_kept_by_a_reader(desk, session):
     url = f"/api/sessions/{session.pk}"
     body = {"file_name": "a.csv", "text": "club,carry_m\n7i,140\n7i,142\n"}

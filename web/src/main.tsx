@@ -6,6 +6,7 @@ import { Problem } from "./api/client";
 import { begin, beginByCode } from "./api/onDevice";
 import { App } from "./app/App";
 import { CommandProvider } from "./commands/commands";
+import { restComesBy } from "./said/words";
 import { startTheme } from "./ui/theme";
 import "./index.css";
 
@@ -15,6 +16,7 @@ const ByCode = lazy(() => import("./places/by-code/ByCode"));
 const [, opened] = /^\/(player|hand-out|course)(?:\/|$)/.exec(window.location.pathname) ?? [];
 
 startTheme();
+restComesBy(() => import("./said/rest"));
 const queries = new QueryClient({
 	defaultOptions: {
 		queries: {

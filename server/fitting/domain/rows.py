@@ -9,8 +9,8 @@ from typing import Any, TypeVar
 
 import numpy as np
 from common.scoped import ScopedQuerySet
-from customers.models import Customer, Hand
-from django.db.models import Count
+from customers.models import Hand
+from django.db.models import Count, QuerySet
 from hemicycle_core.answers.ends import irons_of
 from hemicycle_core.bag import BagEnd, HeadType
 from hemicycle_core.facts import Club, Facts, HitIn, HitShot, IronsThen, Overruled, TargetThen
@@ -24,8 +24,7 @@ from hemicycle_core.runs import FULL, Ball, speaks
 from hemicycle_core.shots import FULL_SWING, Intent, Source, Strike
 from hemicycle_core.shots import Shot as CoreShot
 from hemicycle_core.thresholds import Thresholds, changed
-from rack.models import DEPARTURES, Head, Shaft, mean_departures
-from shop.models import User
+from rack.models import DEPARTURES, Head, mean_departures
 
 from ..models import (
     WITH_CODES,
@@ -40,15 +39,13 @@ from ..models import (
     Run,
     Shot,
     ShotImport,
-    SoleCode,
-    SoleHanding,
     SoleTest,
     StopSeen,
     StopTest,
     TargetOverride,
     WindowVersion,
 )
-from .versions import Version
+from .versions import Version, tables_of
 
 Rows = TypeVar("Rows")
 
@@ -150,71 +147,50 @@ class SessionRows:
         return next((each for each in self.blind_grooves if each.is_on), None)
 
 
-TABLES = new_store(1024)
+ROWS_READ = new_store(1024)
 
 
 def read_rows(session: FittingSession, version: Version | None = None) -> SessionRows:
-    """A session's builds, shots, jobs, overrides, versions and files, in a fixed number of queries; those of tables
-    that are as they were when they were read last are taken from there. They are never written to."""
-    shop, mine = session.shop_id, {"session": session}
-
-    def read(rests_on: Sequence[Any], make: Callable[[], Rows]) -> Rows:
-        if version is None:
-            return make()
-        return remembered(TABLES, (rests_on[0], version.of(*rests_on)), make)
-
-    def rows(model: Any, *beside: Any, **which: Any) -> list[Any]:
-        found = model.objects.of(shop).filter(**(which or mine))
-        return read((model, *beside), lambda: list(found))
-
-    return SessionRows(
-        session=session,
-        builds=read(
-            (Build, Head, Shaft),
-            lambda: list(Build.objects.of(shop).filter(**mine).select_related("head", "shaft")),
-        ),
-        shots=read((Shot, Run, ShotImport), lambda: _shots(session)),
-        jobs=rows(Job),
-        overrides=rows(TargetOverride),
-        versions=rows(WindowVersion),
-        imports=read((ShotImport,), lambda: list(ShotImport.objects.of(shop).filter(**mine).defer("text", "data"))),
-        heads=rows(Head, retired_at=None),
-        felt=rows(Feel, Build, build__session=session),
-        stop_test=next(iter(rows(StopTest)), None),
-        stops_seen=rows(StopSeen),
-        sole_tests=read(
-            (SoleTest, SoleCode, SoleHanding, Build, Head, Shaft, User),
-            lambda: list(
-                SoleTest.objects.of(shop).filter(**mine).select_related("setter").prefetch_related(*WITH_CODES)
-            ),
-        ),
-        blind_grooves=read(
-            (BlindGrooves, Build, User),
-            lambda: list(
-                BlindGrooves.objects.of(shop).filter(**mine).select_related("setter", "old", "fresh", "one", "two")
-            ),
-        ),
-        screen=next(iter(rows(PlayerScreen)), None),
-        hold=read(
-            (BayHold, FittingSession, Customer),
-            lambda: (
-                BayHold.objects.of(shop)
-                .filter(bay=session.bay_id)
-                .select_related("session__customer", "partner__customer")
-                .first()
-            ),
-        ),
-    )
-
-
-def _shots(session: FittingSession) -> list[Shot]:
-    """Shots of a file that was taken back stay on record and do not count."""
+    """A session's builds, shots, jobs, overrides, versions and files, in a fixed number of queries. version: of its
+    rows; those of tables that are as they were when they were read last are taken from there, and never written to."""
     shop = session.shop_id
-    shots = list(Shot.objects.of(shop).filter(session=session, run__imported__undone_at=None))
-    runs = Run.objects.of(shop).filter(build__session=session).in_bulk()
+
+    def mine(model: Any, **which: Any) -> ScopedQuerySet[Any]:
+        found: ScopedQuerySet[Any] = model.objects.of(shop).filter(**(which or {"session": session}))
+        return found
+
+    def read(name: str, query: Callable[[], QuerySet[Any]]) -> list[Any]:
+        if version is None:
+            return list(query())
+        return remembered(ROWS_READ, (name, version.of(tables_of(name, query))), lambda: list(query()))
+
+    def one(name: str, query: Callable[[], QuerySet[Any]]) -> Any:
+        return next(iter(read(name, query)), None)
+
+    runs = {run.pk: run for run in read("runs", lambda: mine(Run, build__session=session))}
+    # Shots of a file that was taken back stay on record and do not count.
+    shots = read("shots", lambda: mine(Shot, session=session, run__imported__undone_at=None))
     for shot in shots:
         shot.run = runs[shot.run_id]
-    return shots
+    grooves = ("setter", "old", "fresh", "one", "two")
+    held_by = ("session__customer", "partner__customer")
+    return SessionRows(
+        session=session,
+        builds=read("builds", lambda: mine(Build).select_related("head", "shaft")),
+        shots=shots,
+        jobs=read("jobs", lambda: mine(Job)),
+        overrides=read("overrides", lambda: mine(TargetOverride)),
+        versions=read("versions", lambda: mine(WindowVersion)),
+        imports=read("imports", lambda: mine(ShotImport).defer("text", "data")),
+        heads=read("heads", lambda: mine(Head, retired_at=None)),
+        felt=read("felt", lambda: mine(Feel, build__session=session)),
+        stop_test=one("stop test", lambda: mine(StopTest)),
+        stops_seen=read("stops seen", lambda: mine(StopSeen)),
+        sole_tests=read("soles", lambda: mine(SoleTest).select_related("setter").prefetch_related(*WITH_CODES)),
+        blind_grooves=read("grooves", lambda: mine(BlindGrooves).select_related(*grooves)),
+        screen=one("screen", lambda: mine(PlayerScreen)),
+        hold=one("hold", lambda: mine(BayHold, bay=session.bay_id).select_related(*held_by)),
+    )
 
 
 # From rows to facts

@@ -3,6 +3,7 @@ rows, by whatever way, makes another version of it, and what was kept of the one
 
 from __future__ import annotations
 
+from collections.abc import Callable, Collection, Iterator
 from dataclasses import dataclass
 from functools import cache
 from typing import Any
@@ -10,6 +11,7 @@ from typing import Any
 from customers.models import Customer
 from django.conf import settings
 from django.db import connection
+from django.db.models import QuerySet
 from psycopg import Cursor
 from rack.models import Head, Shaft
 from shop.models import Bay, Shop, User
@@ -46,12 +48,11 @@ class Version:
     session: int
     counted: tuple[tuple[str, int, int], ...]
 
-    def of(self, *models: Any) -> tuple[int, ...]:
+    def of(self, tables: Collection[str]) -> tuple[int, ...]:
         """The version of the rows of some tables."""
-        names = {model._meta.db_table for model in models}
-        missing = names - {name for name, _, _ in self.counted}
+        missing = set(tables) - {name for name, _, _ in self.counted}
         assert not missing, missing
-        return (self.session, *(each for name, *parts in self.counted if name in names for each in parts))
+        return (self.session, *(each for name, *parts in self.counted if name in tables for each in parts))
 
 
 OF_SESSION = (
@@ -110,3 +111,32 @@ def version_of(shop_id: int, session_id: int) -> Version:
     with Cursor(connection.connection) as cursor:
         cursor.execute(_question(), {"session": session_id, "shop": shop_id}, prepare=not settings.POOLED)
         return Version(session_id, tuple((name, many, taken or 0) for name, many, taken in sorted(cursor.fetchall())))
+
+
+_tables: dict[str, frozenset[str]] = {}
+
+
+def tables_of(name: str, query: Callable[[], QuerySet[Any]]) -> frozenset[str]:
+    """Every table whose rows a query reads: its own, what it joins, what comes along with each row. name: of the query,
+    which always reads the same ones."""
+    if name not in _tables:
+        _tables[name] = frozenset(_read_by(query()))
+    return _tables[name]
+
+
+def _read_by(query: Any) -> Iterator[str]:
+    asked = query.query
+    yield from (table.table_name for alias, table in asked.alias_map.items() if asked.alias_refcount[alias])
+    joined = asked.select_related
+    with_each = [str(each) for each in query._prefetch_related_lookups]
+    for path in [*(_paths(joined) if isinstance(joined, dict) else ()), *with_each]:
+        model = query.model
+        for step in path.split("__"):
+            model = model._meta.get_field(step).related_model
+            yield model._meta.db_table
+
+
+def _paths(joined: dict[str, Any], before: str = "") -> Iterator[str]:
+    for name, further in joined.items():
+        yield f"{before}{name}"
+        yield from _paths(further, f"{before}{name}__")

@@ -1,6 +1,6 @@
 /** The typed client of the API; every error becomes a Problem with a sentence to show. */
 import createClient from "openapi-fetch";
-import { inWords, t, words } from "../said/words";
+import { spoken, t } from "../said/words";
 import type { InUnits } from "../ui/units";
 import { currentSession, revisionHeld } from "./held";
 import { isKept, nextChange, send, settled } from "./outbox";
@@ -82,7 +82,7 @@ interface Answer<T> {
 
 /** The answer's data, its lengths branded and its sentences in words, or its problem thrown. */
 export async function got<T>(answer: Promise<Answer<T>>): Promise<InUnits<T>> {
-	return inWords(await gotSaid(answer));
+	return spoken(await gotSaid(answer));
 }
 
 /** The same with its sentences as they travel, for who reads them in other words than whoever is signed in. */
@@ -96,7 +96,8 @@ export async function gotSaid<T>(answer: Promise<Answer<T>>): Promise<InUnits<T>
 		type?: string;
 	};
 	throw new Problem(
-		(told.said ? words(told.said) : told.title) ?? t("api-server-answered", { status: response.status }),
+		(told.said ? String(await spoken(told.said)) : told.title) ??
+			t("api-server-answered", { status: response.status }),
 		response.status,
 		told.field ?? null,
 		told.type?.split(":").at(-1),

@@ -5,7 +5,7 @@
 import { dehydrate, hydrate, type Query, type QueryClient } from "@tanstack/react-query";
 import { del, get, set } from "idb-keyval";
 import { ownUnits } from "../said/units";
-import { inWords } from "../said/words";
+import { spoken } from "../said/words";
 import { Problem } from "./client";
 
 const LASTS_MS = 12 * 3600 * 1000;
@@ -102,7 +102,7 @@ export async function begin(queries: QueryClient, store: Store = DEVICE): Promis
 	try {
 		const answer = await fetch("/api/me", { signal: AbortSignal.timeout(4000) });
 		if (!answer.ok) throw new Error(String(answer.status));
-		queries.setQueryData(["me"], inWords(await answer.json()));
+		queries.setQueryData(["me"], await spoken(await answer.json()));
 	} catch {
 		await bringBack(queries, store, SESSION);
 	}

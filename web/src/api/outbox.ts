@@ -3,7 +3,7 @@
  * a lost line, a stopped server, an ended sign-in or a reload, in the order they were made, and done once.
  */
 import { useSyncExternalStore } from "react";
-import { inWords, t, words } from "../said/words";
+import { spoken, t } from "../said/words";
 import { currentSession, forgetHeld, revisionHeld } from "./held";
 
 export interface Refusal {
@@ -332,13 +332,16 @@ async function fly(entry: Entry): Promise<void> {
 				signal: AbortSignal.timeout(LONGEST_MS),
 			}),
 		);
-		if (!answer.ok) told = (await answer.clone().json()) as Record<string, unknown>;
+		if (!answer.ok) {
+			told = (await answer.clone().json()) as Record<string, unknown>;
+			if (told.said) told.title = await spoken(told.said);
+		}
 		if (told.type === "hemicycle:done") {
 			// It was done before the line broke: what is there now is the answer.
 			answer = await ask(`/api/sessions/${entry.session}${entry.path.includes("plans") ? "/plans" : ""}`);
 		}
 		if (told.type === "hemicycle:csrf") await ask("/api/me");
-		if (answer.ok) made = inWords(await answer.clone().json());
+		if (answer.ok) made = await spoken(await answer.clone().json());
 	} catch {
 		if (!answer || answer.status < 500) answer = null;
 	} finally {
@@ -370,9 +373,7 @@ function arrived(entry: Entry, answer: Response, told: Record<string, unknown>, 
 	} else if (entry.draft || !consumer) {
 		// Nothing typed is dropped: it stays as it is until it is put right or taken back.
 		entry.refused = {
-			title: told.said
-				? words(told.said)
-				: String(told.title ?? t("api-server-answered", { status: answer.status })),
+			title: String(told.title ?? t("api-server-answered", { status: answer.status })),
 			field: (told.field as string | null) ?? null,
 			...(told.theirs ? { theirs: told.theirs as Record<string, unknown> } : {}),
 		};

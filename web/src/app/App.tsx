@@ -16,9 +16,12 @@ import { InShop } from "../ui/inShop";
 import { Said, Waiting } from "../ui/Said";
 import { useTheme } from "../ui/theme";
 import { HelpSheet } from "./HelpSheet";
-import { SessionFrame } from "./SessionFrame";
-import { SignIn, SignInOver } from "./SignIn";
 
+const SignIn = lazy(() => import("./SignIn").then(({ SignIn: view }) => ({ default: view })));
+const SignInOver = lazy(() => import("./SignIn").then(({ SignInOver: view }) => ({ default: view })));
+const SessionFrame = lazy(() =>
+	import("./SessionFrame").then(({ SessionFrame: view }) => ({ default: view })),
+);
 const Shop = lazy(() => import("../places/shop/Shop"));
 const Rack = lazy(() => import("../places/rack/Rack"));
 const Customer = lazy(() => import("../places/customer/Customer"));
@@ -118,7 +121,8 @@ export function App() {
 		void queries.invalidateQueries({ predicate: (query) => query.queryKey[0] !== "me" });
 	};
 	if (at.pathname === "/open" && me.data) return later(t("app-first-page"), <Opening me={me.data} />);
-	if (!known) return <SignIn empty={me.data?.can_open ?? false} onSignedIn={signedIn} />;
+	if (!known)
+		return later(t("label-the-shop"), <SignIn empty={me.data?.can_open ?? false} onSignedIn={signedIn} />);
 	const signOut = async () => {
 		await got(client.POST("/api/sign-out"));
 		await forgetOnDevice();
@@ -147,14 +151,21 @@ export function App() {
 						<Route path="/sessions/:id/card" element={later(t("label-the-card"), <CardPage />)} />
 						<Route path="/sessions/:id/soles" element={later(t("app-the-soles"), <SoleSetUp />)} />
 						<Route path="/sessions/:id/pad" element={later(t("label-the-pad"), <Pad me={known} />)} />
-						<Route path="/sessions/:id/:place" element={<SessionFrame onHelp={() => setHelp(true)} />} />
+						<Route
+							path="/sessions/:id/:place"
+							element={later(t("label-the-session"), <SessionFrame onHelp={() => setHelp(true)} />)}
+						/>
 						<Route path="/sessions/:id" element={<Navigate to="brief" replace />} />
 						<Route path="*" element={<Navigate to="/" replace />} />
 					</Routes>
 				)}
 			</ErrorBoundary>
 			<HelpSheet open={help} onClose={() => setHelp(false)} />
-			{me.data?.signed_in === false && <SignInOver name={known.username} onSignedIn={signedIn} />}
+			{me.data?.signed_in === false && (
+				<Suspense>
+					<SignInOver name={known.username} onSignedIn={signedIn} />
+				</Suspense>
+			)}
 		</InShop>
 	);
 }

@@ -223,6 +223,29 @@ test("only the shots that changed come back, into those that are held", async ()
 	expect(row.querySelectorAll("li")).toHaveLength(3);
 });
 
+test("what was changed is seen at once; until it is judged anew the screen says so, and reads once for several", async () => {
+	let judged: (data: unknown) => void = () => undefined;
+	const tagged = shot(1, 4, 177, { strike: "toe" });
+	const build = { id: 4, kept: 2, set_aside: 0, carry_m: 150, spread_m: 3, averages: { carry_m: 150 } };
+	const seen = { id: 7, revision: 41, what: "shot", shot: tagged, build, now: null };
+	const { sent, answers } = start("/sessions/7/bay", { [SESSION]: inHand });
+	fireEvent.click(await screen.findByRole("button", { name: /^Shot 1/ }));
+	answers["PUT /api/shots/1/strike"] = seen;
+	answers[SESSION] = new Promise((done) => {
+		judged = done;
+	});
+	press("t", "KeyT");
+	const row = screen.getByRole("list", { name: "Shots of this build" });
+	await waitFor(() => expect(row.textContent).toContain("toe"));
+	expect(await screen.findByText("Working it out")).toBeTruthy();
+	act(() => Line.open[0]?.tell({ ...seen, revision: 42 }));
+	expect(whole(sent)).toBe(2);
+	act(() => judged({ ...inHand, revision: 42, shots: [tagged], next: "Six more with B." }));
+	await screen.findAllByText("Six more with B.");
+	await waitFor(() => expect(screen.queryByText("Working it out")).toBeNull());
+	expect(whole(sent)).toBe(2);
+});
+
 test("a place that cannot be drawn says so, and the others go on working", async () => {
 	vi.spyOn(console, "error").mockImplementation(() => undefined);
 	const { answers } = start("/sessions/7/bench", {

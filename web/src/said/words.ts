@@ -11,11 +11,15 @@ import { MINUS } from "./figures";
 import { accented, PSEUDO } from "./pseudo";
 import { figureOf, KINDS, type Kind, type Quantity, unit, written } from "./units";
 
-const FILES = import.meta.glob<string>("../../../core/hemicycle_core/said/en/**/*.ftl", {
-	query: "?raw",
-	import: "default",
-	eager: true,
-});
+/** What is read before any place is gone to. The rest comes with the first place; `rest`. */
+let files: string[] = Object.values(
+	import.meta.glob<string>("../../../core/hemicycle_core/said/en/screen/{desk,frame,labels}.ftl", {
+		query: "?raw",
+		import: "default",
+		eager: true,
+	}),
+);
+let whole = false;
 
 /** A quantity as it is read: `152 yd`. */
 class Spoken extends FluentType<Quantity> {
@@ -55,7 +59,7 @@ function made(pseudo: boolean): FluentBundle {
 		useIsolating: false,
 		...(pseudo ? { transform: accented } : {}),
 	});
-	for (const text of Object.values(FILES)) bundle.addResource(new FluentResource(text));
+	for (const text of files) bundle.addResource(new FluentResource(text));
 	return bundle;
 }
 
@@ -70,6 +74,13 @@ function wished(): boolean {
 }
 
 let bundle = made(wished());
+/** The rest of the catalogue is there too. */
+export function addWords(more: string[]) {
+	if (whole) return;
+	whole = true;
+	files = [...files, ...more];
+	bundle = made(wished());
+}
 /** Read in the machine-made language that shows what is not in the catalogue. */
 export function speakPseudo(wanted: boolean) {
 	bundle = made(wanted);
@@ -100,10 +111,22 @@ function given(data: unknown): FluentVariable {
 	return new Spoken({ kind, value: Number(rest[kind]), digits, form, difference } as Quantity);
 }
 
+let rest: () => Promise<unknown> = async () => undefined;
+/** Where the rest of the catalogue comes from. */
+export function restComesBy(load: () => Promise<unknown>) {
+	rest = load;
+}
+
+/** Whether something was said that is not in the words that are here. */
+let unknown = false;
+
 /** A message of the catalogue with its values. */
 export function t(id: string, values: Record<string, unknown> = {}): string {
 	const message = bundle.getMessage(id);
-	if (!message?.value) return id;
+	if (!message?.value) {
+		unknown = true;
+		return id;
+	}
 	const pattern = (toGolfer && message.attributes.golfer) || message.value;
 	const read = Object.fromEntries(Object.entries(values).map(([name, each]) => [name, given(each)]));
 	return bundle.formatPattern(pattern, read, []);
@@ -134,4 +157,13 @@ export function inWords<T>(data: T): T {
 	const read: Record<string, unknown> = {};
 	for (const [key, each] of Object.entries(data)) read[key] = typeof each === "object" ? inWords(each) : each;
 	return read as T;
+}
+
+/** The same of an answer that may say what only the rest of the catalogue has. */
+export async function spoken<T>(data: T): Promise<T> {
+	unknown = false;
+	const read = inWords(data);
+	if (!unknown || whole) return read;
+	await rest();
+	return inWords(data);
 }

@@ -1,7 +1,6 @@
 import { TriangleAlert } from "lucide-react";
 import type { ReactNode } from "react";
 import { Problem } from "../api/client";
-import { VOCABULARY } from "../api/vocabulary";
 import { t } from "../said/words";
 
 /** A problem, where the user is looking. */
@@ -23,9 +22,6 @@ export function Caution({ children }: { children: ReactNode }) {
 		</p>
 	);
 }
-
-/** Wherever a wedge is to be bent. */
-export const BendCaution = () => <Caution>{VOCABULARY.cautions.bend}</Caution>;
 
 export function Waiting({ what }: { what: string }) {
 	return <p className="quiet p-6">{t("ui-reading", { what })}</p>;

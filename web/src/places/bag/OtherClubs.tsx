@@ -8,9 +8,10 @@ import { t } from "../../said/words";
 import type { PlaceProps } from "../../session/place";
 import { ownOf } from "../../session/select";
 import { AsLeft } from "../../ui/AsLeft";
+import { BendCaution } from "../../ui/BendCaution";
 import { dropDraft, useDrafted } from "../../ui/draft";
 import { Letter } from "../../ui/Letter";
-import { BendCaution, Caution, Said } from "../../ui/Said";
+import { Caution, Said } from "../../ui/Said";
 import { Sheet } from "../../ui/Sheet";
 import { neededNumber } from "../../ui/typed";
 

@@ -6,8 +6,9 @@ import { PANELS } from "../../protocols";
 import { t } from "../../said/words";
 import type { PlaceProps } from "../../session/place";
 import { nameOf } from "../../session/select";
+import { BendCaution } from "../../ui/BendCaution";
 import { Letter } from "../../ui/Letter";
-import { BendCaution, Caution } from "../../ui/Said";
+import { Caution } from "../../ui/Said";
 import { Sheet } from "../../ui/Sheet";
 import { asFar, metresOf } from "../../ui/units";
 

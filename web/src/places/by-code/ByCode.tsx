@@ -1,4 +1,6 @@
 /** Pages that open with a code and no sign-in: the assistant's of a sole test, and the player's notes of the course. */
+import "../../said/rest";
+
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { type ReactNode, useEffect, useState } from "react";
 import { useLostLine } from "../../api/byCode";

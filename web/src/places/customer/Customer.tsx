@@ -1,4 +1,6 @@
 /** One customer: their data and visits; merged with another that is the same person, exported, erased. */
+import "../../said/rest";
+
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useRef, useState } from "react";
 import { useForm } from "react-hook-form";

@@ -1,18 +1,18 @@
 /** The desk: sessions to go on with, checks that fall due, customers, and a new visit. */
-import { useInfiniteQuery, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useInfiniteQuery, useQuery } from "@tanstack/react-query";
 import { CircleHelp, LogOut, SunMoon } from "lucide-react";
-import { Controller, useForm, useWatch } from "react-hook-form";
-import { Link, useNavigate } from "react-router";
-import { client, got, type Me, type Person, Problem, type SessionLine } from "../../api/client";
+import { lazy, Suspense } from "react";
+import { Link } from "react-router";
+import { client, got, type Me, type SessionLine } from "../../api/client";
 import { t } from "../../said/words";
-import { AsLeft } from "../../ui/AsLeft";
-import { dropDraft, useDrafted, useFormDraft } from "../../ui/draft";
 import { Mark } from "../../ui/Mark";
 import { Said, Waiting } from "../../ui/Said";
 import { useTheme } from "../../ui/theme";
-import { CustomerPicker } from "./CustomerPicker";
-import { FirstSteps, TryOut } from "./FirstSteps";
 import { day, Sessions } from "./Sessions";
+import { TryOut } from "./TryOut";
+
+const FirstSteps = lazy(() => import("./FirstSteps"));
+const NewVisit = lazy(() => import("./NewVisit"));
 
 /** Those to go on with first, also across pages. */
 function inOrder(lines: SessionLine[]): SessionLine[] {
@@ -71,7 +71,14 @@ export function Desk({ me, onSignOut, onHelp }: { me: Me; onSignOut: () => void;
 				<section>
 					<h2 className="mb-2 text-lg">{none && !assists ? t("desk-first-steps") : t("desk-sessions")}</h2>
 					<Said error={sessions.error} />
-					{none && (assists ? <p className="quiet">{t("desk-no-session-yet")}</p> : <FirstSteps me={me} />)}
+					{none &&
+						(assists ? (
+							<p className="quiet">{t("desk-no-session-yet")}</p>
+						) : (
+							<Suspense fallback={<Waiting what={t("desk-first-steps")} />}>
+								<FirstSteps me={me} />
+							</Suspense>
+						))}
 					{lines ? (
 						<Sessions lines={inOrder(lines)} pad={assists} />
 					) : (
@@ -90,7 +97,10 @@ export function Desk({ me, onSignOut, onHelp }: { me: Me; onSignOut: () => void;
 				</section>
 				{!assists && (
 					<aside className="space-y-8">
-						<NewVisit me={me} first={none} />
+						{/* As high as the form: nothing moves when it comes. */}
+						<Suspense fallback={<div className="h-56" />}>
+							<NewVisit me={me} first={none} />
+						</Suspense>
 						{lines && !none && <TryOut me={me} />}
 						<Due />
 					</aside>
@@ -140,102 +150,5 @@ function Due() {
 				))}
 			</ul>
 		</section>
-	);
-}
-
-interface VisitFields {
-	customer: Person | null;
-	name: string;
-	hand: "right" | "left";
-	bay: string;
-}
-
-const VISIT = "visit";
-
-/** first: nobody is known here yet. */
-function NewVisit({ me, first }: { me: Me; first: boolean }) {
-	const navigate = useNavigate();
-	const queries = useQueryClient();
-	const [isNew, setNew] = useDrafted(VISIT, "isNew", first);
-	const form = useForm<VisitFields>({
-		defaultValues: { customer: null, name: "", hand: "right", bay: String(me.bays[0]?.id ?? "") },
-	});
-	useFormDraft(form, `${VISIT}:fields`);
-	const chosen = useWatch({ control: form.control, name: "customer" });
-	const open = useMutation({
-		mutationFn: async (fields: VisitFields) => {
-			let { customer } = fields;
-			if (isNew) {
-				customer = await got(
-					client.POST("/api/customers", { body: { name: fields.name, hand: fields.hand } }),
-				);
-				// Known from here on: a visit that cannot be opened just now does not add them twice.
-				form.setValue("customer", customer);
-				setNew(false);
-			}
-			if (!customer) throw new Problem(t("desk-choose-customer-or-add-new"), 0, "customer");
-			return got(client.POST("/api/sessions", { body: { customer: customer.id, bay: Number(fields.bay) } }));
-		},
-		onSuccess: async (session) => {
-			dropDraft(VISIT);
-			dropDraft(`${VISIT}:fields`);
-			await queries.invalidateQueries();
-			await navigate(`/sessions/${session.id}/brief`);
-		},
-	});
-	return (
-		<form className="space-y-3" onSubmit={form.handleSubmit((fields) => open.mutate(fields))}>
-			<h2 className="text-lg">{t("desk-new-visit")}</h2>
-			<AsLeft
-				form={`${VISIT}:fields`}
-				onAnew={() => {
-					form.reset();
-					dropDraft(VISIT);
-				}}
-			/>
-			{isNew ? (
-				<>
-					<input
-						className="input h-11 w-full"
-						placeholder={t("desk-customers-name")}
-						aria-label={t("desk-customers-name")}
-						{...form.register("name")}
-						required
-					/>
-					<select className="select h-11 w-full" aria-label={t("label-hand")} {...form.register("hand")}>
-						<option value="right">{t("desk-right-handed")}</option>
-						<option value="left">{t("desk-left-handed")}</option>
-					</select>
-				</>
-			) : (
-				<Controller
-					control={form.control}
-					name="customer"
-					render={({ field }) => <CustomerPicker value={field.value} onChange={field.onChange} />}
-				/>
-			)}
-			{!isNew && chosen && (
-				<Link className="inline-block min-h-9 py-1.5 underline" to={`/customers/${chosen.id}`}>
-					{t("desk-data-visits", { name: chosen.name })}
-				</Link>
-			)}
-			<select className="select h-11 w-full" aria-label={t("label-bay")} {...form.register("bay")}>
-				{me.bays.map((bay) => (
-					<option key={bay.id} value={bay.id}>
-						{bay.name}
-						{bay.indoor ? t("label-indoor") : t("label-outdoor")}
-					</option>
-				))}
-			</select>
-			<Said error={open.error} />
-			<div className="flex gap-2">
-				<button type="submit" className="btn btn-primary h-11 flex-1" disabled={open.isPending}>
-					{t("desk-start")}
-				</button>
-				<button type="button" className="btn h-11" onClick={() => setNew(!isNew)}>
-					{isNew ? t("desk-known-customer") : t("desk-new-customer")}
-				</button>
-			</div>
-		</form>
 	);
 }

@@ -1,4 +1,6 @@
 /** The customer's page: what was decided and why, without golf engineering. Prints on one side. */
+import "../../said/rest";
+
 import { Link, useParams, useSearchParams } from "react-router";
 import type { Handover } from "../../api/client";
 import { useHandoverPaper } from "../../api/paper";

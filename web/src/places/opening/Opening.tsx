@@ -1,5 +1,7 @@
 /** The first page of a shop of one's own: what it is called, who owns it, its ground, its bays and their monitors; then
  * the rack. One step each; everything is changed later on the Shop page. */
+import "../../said/rest";
+
 import { useMutation, useQuery } from "@tanstack/react-query";
 import { type ReactNode, useState } from "react";
 import { Link, Navigate, useNavigate } from "react-router";

@@ -1,5 +1,7 @@
 /** The pad beside the bay, on a phone or a tablet: hand a club, type its shots, take one back. A fitter's second screen,
  * and all that whoever assists sees of a session. */
+import "../../said/rest";
+
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useEffect } from "react";
 import { Link, useParams } from "react-router";

@@ -2,6 +2,8 @@
  * The player's own screen: opened with a code, without signing in. It shows what the fitter allows and asks what a club
  * felt like before any number. Read from three metres and touched from one.
  */
+import "../../said/rest";
+
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { SunMoon } from "lucide-react";
 import { type ReactNode, useLayoutEffect, useRef, useState } from "react";

@@ -1,4 +1,6 @@
 /** The rack: every head and shaft the shop can hand to a player, with how each did here. The owner keeps it. */
+import "../../said/rest";
+
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link } from "react-router";

@@ -1,5 +1,7 @@
 /** What the owner sets: bays and their monitors, where verdicts begin and end, people, how long data is kept; the
  * trail of acts; and everyone's own sign-in. */
+import "../../said/rest";
+
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link, useSearchParams } from "react-router";

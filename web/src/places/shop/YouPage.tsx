@@ -1,4 +1,6 @@
 /** One's own sign-in, of whoever has no shop page: an assistant. */
+import "../../said/rest";
+
 import { Link } from "react-router";
 import { t } from "../../said/words";
 import { Mark } from "../../ui/Mark";

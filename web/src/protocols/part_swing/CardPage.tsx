@@ -1,4 +1,6 @@
 /** The distance card on paper: for the bag, as large as a bank card or as A6. */
+import "../../said/rest";
+
 import { Link, useParams, useSearchParams } from "react-router";
 import { useCardPaper } from "../../api/paper";
 import { t } from "../../said/words";

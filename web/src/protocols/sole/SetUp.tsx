@@ -1,5 +1,7 @@
 /** Setting up a blind sole test, once: the soles, the control, the lies, and who knows which code is which club. */
 
+import "../../said/rest";
+
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link, useNavigate, useParams } from "react-router";
@@ -10,7 +12,8 @@ import { Num, Worded } from "../../said/Worded";
 import { t } from "../../said/words";
 import { isClosed } from "../../session/closed";
 import { ownOf } from "../../session/select";
-import { BendCaution, Said, Waiting } from "../../ui/Said";
+import { BendCaution } from "../../ui/BendCaution";
+import { Said, Waiting } from "../../ui/Said";
 import { keyOf, Lies, Soles, Ways } from "./Chosen";
 import { HandOutSheet, TapeList } from "./Link";
 
