@@ -35,7 +35,6 @@ GOOD, POOR, FLEW = 16, LOSS_POINTS, 2
 SEED = 20_260
 SHARED = "all builds of the player"
 MISS_SIDE = 1.15  # misses start and curve this much wider
-BUILD_MISS_SD = 0.35  # log: how far builds of one player differ in miss rate and cost beyond their kind
 RUN_SHARE = 0.15  # of its length: one landing spot against the next
 MOST_RUN_SHIFT_M = 9.0  # how much further or less far a poor shot runs than a good one
 SHORT_OF_GREEN_M = metres(10)  # a ball pitching further short than this is not played to run on
@@ -165,7 +164,7 @@ def halves(build: Possible) -> tuple[Possible, Possible]:
 def possible(name: str, head_type: HeadType, centre: Centre, pooled: Pool, *, doubts: Doubts | None = None) -> Possible:
     """Draw what a build may be like from what its shots and the player's other builds say."""
     off = doubts or Doubts()
-    z = normals_of(name, 9)
+    z = normals_of(name, 7)
     shared = normals_of(SHARED, 6)
     mirror = np.where(np.arange(DRAWS) < DRAWS // 2, 1.0, -1.0)
     # Student's t from normals: the spread's own draw widens the centre's.
@@ -175,8 +174,8 @@ def possible(name: str, head_type: HeadType, centre: Centre, pooled: Pool, *, do
     carry = carry * (1 + off.common_share * shared[2] + off.own_share * z[5])
     odds = pooled.miss_share / (1 - pooled.miss_share)
     doubt = np.sqrt(1 / (pooled.miss_shots * pooled.miss_share * (1 - pooled.miss_share)))
-    odds = odds * np.exp(doubt * shared[0] + BUILD_MISS_SD * z[2])
-    dearer = MISS_COST[head_type] * np.exp(0.25 * shared[1] + BUILD_MISS_SD * 0.5 * z[3])
+    odds = odds * np.exp(doubt * shared[0])
+    dearer = MISS_COST[head_type] * np.exp(0.25 * shared[1])
     common = np.hypot(centre.side_shared_deg, off.side_deg)
     return Possible(
         carry_m=carry,
@@ -185,8 +184,8 @@ def possible(name: str, head_type: HeadType, centre: Centre, pooled: Pool, *, do
         losses=np.clip(dearer[:, None] * pooled.losses, -0.03, 0.7),
         side_deg=centre.side_deg + (centre.side_se_deg * z[6] + common * shared[4]) * mirror,
         side_spread_deg=centre.side_spread_deg * np.exp(z[4] / np.sqrt(2 * centre.side_df)),
-        landing_off_deg=off.landing_deg * z[7],
-        landing_z=z[8],
+        landing_off_deg=off.landing_deg * z[2],
+        landing_z=z[3],
         ground=np.exp(GROUND_SD * shared[3]),
     )
 
