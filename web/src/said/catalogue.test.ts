@@ -1,5 +1,6 @@
 /** What a person reads stands in the catalogue, once: nothing of it in the code, and nothing there that nobody says. */
-import { readdirSync, readFileSync } from "node:fs";
+import { existsSync, readdirSync, readFileSync } from "node:fs";
+import { dirname, normalize } from "node:path";
 import { FluentBundle, FluentResource } from "@fluent/bundle";
 import ts from "typescript";
 import { expect, test } from "vitest";
@@ -90,6 +91,62 @@ test("what is said is in the catalogue, with the values it is said with, and all
 	}
 	expect(wrong).toEqual([]);
 	expect(own().filter((id) => !said.has(id))).toEqual([]);
+});
+
+/** The modules that come with one, by what each imports before it runs. */
+function withIt(name: string, files: Map<string, ts.SourceFile>, found = new Set<string>()): Set<string> {
+	if (found.has(name)) return found;
+	found.add(name);
+	for (const line of files.get(name)?.statements ?? []) {
+		if (!ts.isImportDeclaration(line) || line.importClause?.isTypeOnly) continue;
+		const named = line.importClause?.namedBindings;
+		const ofTypes =
+			named &&
+			ts.isNamedImports(named) &&
+			named.elements.every((each) => each.isTypeOnly) &&
+			!line.importClause?.name;
+		const path = normalize(`${dirname(name)}/${(line.moduleSpecifier as ts.StringLiteral).text}`);
+		const file = [".ts", ".tsx"].map((end) => path + end).find((each) => existsSync(each));
+		if (file && !ofTypes) withIt(file, files, found);
+	}
+	return found;
+}
+
+test("what is read first has all its words, and what comes later brings the rest before it runs", () => {
+	const files = new Map(parsed().map((file) => [normalize(file.fileName), file]));
+	const first = withIt("src/main.tsx", files);
+	const [, names = ""] = /en\/\{([^}]*)\}/.exec(readFileSync("src/said/words.ts", "utf8")) ?? [];
+	const there = names
+		.split(",")
+		.flatMap((name) =>
+			Array.from(
+				readFileSync(`${FOLDER}/${name}.ftl`, "utf8").matchAll(/^([a-z][\w-]*) =/gm),
+				([, id]) => id,
+			),
+		);
+	const missing: string[] = [];
+	const later = new Set<string>();
+	for (const name of first)
+		each(files.get(name) as ts.SourceFile, (node) => {
+			if (!ts.isCallExpression(node)) return;
+			const [asked] = node.arguments;
+			if (!asked || !ts.isStringLiteral(asked)) return;
+			if (node.expression.getText() === "t" && !there.includes(asked.text)) missing.push(where(node));
+			if (node.expression.kind === ts.SyntaxKind.ImportKeyword)
+				later.add(normalize(`${dirname(name)}/${asked.text}.tsx`));
+		});
+	expect(missing).toEqual([]);
+	const own = new Set(["src/app/SignIn.tsx", "src/places/desk/NewVisit.tsx", "src/said/rest.tsx"]);
+	const without = [...later].filter((name) => !own.has(name) && !withIt(name, files).has("src/said/rest.ts"));
+	expect(without).toEqual([]);
+	// Those of the first page that come by themselves.
+	for (const name of ["src/app/SignIn.tsx", "src/places/desk/NewVisit.tsx"])
+		for (const part of withIt(name, files))
+			each(files.get(part) as ts.SourceFile, (node) => {
+				const [asked] = ts.isCallExpression(node) && node.expression.getText() === "t" ? node.arguments : [];
+				if (asked && ts.isStringLiteral(asked) && !there.includes(asked.text)) missing.push(where(node));
+			});
+	expect(missing).toEqual([]);
 });
 
 const READ = /^(aria-label|aria-description|title|label|placeholder|alt)$/;

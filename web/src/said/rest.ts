@@ -9,7 +9,7 @@ addWords(
 		import.meta.glob<string>(
 			[
 				"../../../core/hemicycle_core/said/en/**/*.ftl",
-				"!../../../core/hemicycle_core/said/en/screen/{desk,frame,labels}.ftl",
+				"!../../../core/hemicycle_core/said/en/{server,lists,screen/desk,screen/frame,screen/labels}.ftl",
 			],
 			{ query: "?raw", import: "default", eager: true },
 		),

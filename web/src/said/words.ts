@@ -13,11 +13,14 @@ import { figureOf, KINDS, type Kind, type Quantity, unit, written } from "./unit
 
 /** What is read before any place is gone to. The rest comes with the first place; `rest`. */
 let files: string[] = Object.values(
-	import.meta.glob<string>("../../../core/hemicycle_core/said/en/screen/{desk,frame,labels}.ftl", {
-		query: "?raw",
-		import: "default",
-		eager: true,
-	}),
+	import.meta.glob<string>(
+		"../../../core/hemicycle_core/said/en/{server,lists,screen/desk,screen/frame,screen/labels}.ftl",
+		{
+			query: "?raw",
+			import: "default",
+			eager: true,
+		},
+	),
 );
 let whole = false;
 
