@@ -127,7 +127,7 @@ def bend(page: Page, application) -> None:
     effort = page.get_by_label("Effort").get_by_role("row", name=re.compile("^three-quarter"))
     expect(effort).to_be_visible()
     expect(page.get_by_text(re.compile("^Three-quarter: "))).to_be_visible()
-    expect(page.get_by_label("Flight by loft").locator("> ul > li")).to_have_count(4)
+    expect(page.get_by_label("Flight by loft").locator("> ul > li")).to_have_count(5)
     expect(page.get_by_text(re.compile("54°, “its distance varies”:"))).to_be_visible()
     card = page.get_by_role("listitem").filter(has_text=re.compile("^B.*Carries"))
     expect(card).to_be_visible()

@@ -3,6 +3,7 @@
 from pathlib import Path
 
 import pytest
+from django.db.models import F
 from fitting.domain.session import load
 from fitting.models import Build, FittingSession, Shot
 from hemicycle_core.simulation.golfer import Player, Swinging, SwungClub
@@ -298,6 +299,27 @@ def test_a_session_is_read_in_a_fixed_number_of_queries(desk, session, feed, dja
     # Who asks, and whether it changed: nothing else is read.
     with django_assert_num_queries(4):
         desk.get(f"/api/sessions/{session.pk}")
+
+
+def test_a_slip_in_one_shot_never_shuts_a_session(desk, session):
+    def typed(**readings):
+        body = {"build": session.in_hand_id, **readings}
+        return desk.post(f"/api/sessions/{session.pk}/shots", body, content_type="application/json")
+
+    def build():
+        seen = desk.get(f"/api/sessions/{session.pk}").json()["builds"]
+        return next(each for each in seen if each["id"] == session.in_hand_id)
+
+    for carry in (60.0, 61.0, 62.0):
+        assert typed(carry_m=carry, total_m=carry + 3).status_code == 201
+    # 160 for 60, and of that one no total was read: carry and total both move, and the roll stays.
+    assert typed(carry_m=160.0).status_code == 201
+    seen = build()
+    assert seen["total_m"] - seen["carry_m"] == pytest.approx(3) and seen["total_read"]
+    # Totals that lie far under their carries, as a column misread once leaves them, are none.
+    Shot.objects.filter(session=session).update(total_m=F("carry_m") - 24)
+    seen = build()
+    assert seen["total_m"] > seen["carry_m"] - 20
 
 
 def test_averages_of_several_clubs_go_in_at_once_as_unsure_as_their_balls(desk, session):

@@ -3,12 +3,13 @@ and what clubs that nobody hit should do. Lengths in metres, angles in degrees."
 
 from __future__ import annotations
 
+import math
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, replace
 from typing import Any, Literal
 
 from ..bag import Carried, HeadType
-from ..bag.clubs import TYPED_SD_M, usual_loft_and_inches
+from ..bag.clubs import MOST_UNDER_M, TYPED_SD_M, usual_loft_and_inches
 from ..facts import Club, Facts
 from ..facts.session import air_of
 from ..flight import FAIRWAY, Air, Anchor, Firmness, run_out
@@ -21,7 +22,7 @@ from ..rack.lofts import LoftedHead
 from ..runs import FULL
 from ..samples import Average, average, certainty
 from ..samples.averages import values_of
-from ..samples.roll import ROLL_KNOWN_FROM, measured_roll
+from ..samples.roll import ROLL_KNOWN_FROM, measured_roll, rolls_of
 from ..shots import anchor_to
 from ..units import METRES_PER_INCH, ninety
 
@@ -137,8 +138,8 @@ def _expectation(
 def _totals(facts: Facts, anchored: Anchor) -> dict[int, float]:
     """Where clubs that were hit stop: as the monitor has it, or on the turf that was stated."""
     if facts.space.turf is None:
-        means = {club.key: mean_of(club, "total_m") for club in facts.clubs}
-        return {key: mean.mean for key, mean in means.items() if mean is not None}
+        found = {club.key: _total_read(club) for club in facts.clubs}
+        return {key: total for key, total in found.items() if total is not None}
     shots = [[shot for shot in club.shots if shot.kept and shot.get("carry_m")] for club in facts.clubs]
     there = [(club, mine) for club, mine in zip(facts.clubs, shots, strict=True) if mine]
     if not there:
@@ -156,6 +157,17 @@ def _totals(facts: Facts, anchored: Anchor) -> dict[int, float]:
         run = run_out(each.speed_mps, each.angle_deg, each.spin_rpm, turf).run_m
         found[club.key] = carry.mean + float(run.mean())
     return found
+
+
+def _total_read(club: Club) -> float | None:
+    """Where a club stops by the shots whose total was read: its carry and how far those rolled, so that a shot of which
+    only the carry was read moves both. None where none was, and where what was read lies too far under the carry to be
+    a total: a session with such a slip is read, and the club rolls as its kind does."""
+    carry, rolls = mean_of(club, "carry_m"), rolls_of(club.shots)
+    if carry is None or not rolls:
+        return None
+    roll = math.fsum(rolls) / len(rolls)
+    return None if roll < -MOST_UNDER_M else carry.mean + roll
 
 
 def _carried(facts: Facts, club: Club, total_m: float | None, anchored: Anchor) -> tuple[CarryFrom, Carried | None]:

@@ -73,6 +73,7 @@ def length_known(head_type: HeadType, loft_deg: float | None, length_m: float | 
 
 # A typed figure is remembered, not measured: players and fitters are out by about 5 yd, and long more than short.
 TYPED_SD_M = 4.0
+MOST_UNDER_M = 20.0  # of a total under its carry: what lies further is a slip
 
 
 @dataclass(frozen=True)
@@ -107,7 +108,7 @@ class Carried:
     def __post_init__(self) -> None:
         if self.carry_m <= 0:
             raise BadInput(say("bag-needs-carry-more-than", name=self.name), field="carry")
-        if self.total_m < self.carry_m - 20:
+        if self.total_m < self.carry_m - MOST_UNDER_M:
             raise BadInput(say("bag-total-far-under-carry", name=self.name), field="total")
 
     @property

@@ -19,9 +19,8 @@ import { HelpSheet } from "./HelpSheet";
 
 const SignIn = lazy(() => import("./SignIn").then(({ SignIn: view }) => ({ default: view })));
 const SignInOver = lazy(() => import("./SignIn").then(({ SignInOver: view }) => ({ default: view })));
-const SessionFrame = lazy(() =>
-	import("./SessionFrame").then(({ SessionFrame: view }) => ({ default: view })),
-);
+const sessionFrame = () => import("./SessionFrame");
+const SessionFrame = lazy(() => sessionFrame().then(({ SessionFrame: view }) => ({ default: view })));
 const Shop = lazy(() => import("../places/shop/Shop"));
 const Rack = lazy(() => import("../places/rack/Rack"));
 const Customer = lazy(() => import("../places/customer/Customer"));
@@ -90,6 +89,10 @@ export function App() {
 	}, [queries]);
 	const username = me.data?.signed_in ? me.data.username : "";
 	useEffect(() => signedInAs(username), [username]);
+	// Whoever is here goes to a session next: its code comes meanwhile.
+	useEffect(() => {
+		if (username) void sessionFrame().catch(() => undefined);
+	}, [username]);
 	const own = me.data?.signed_in ? me.data.units : undefined;
 	const currency = me.data?.currency ?? "";
 	useEffect(() => {

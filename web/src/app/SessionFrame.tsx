@@ -1,16 +1,21 @@
-/** A session's five places on keys 1 to 5, and what all of them share. */
+/** A session's five places on keys 1 to 5, and what all of them share. They come together: a key waits for no code. */
 
 import "../said/rest";
 
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { CircleHelp, SunMoon } from "lucide-react";
-import { lazy, Suspense, useEffect } from "react";
+import { useEffect } from "react";
 import { ErrorBoundary } from "react-error-boundary";
 import { Link, Navigate, useNavigate, useParams } from "react-router";
 import { client, got, type Session } from "../api/client";
 import { useChange, useLive, useSession } from "../api/session";
 import { termOf } from "../api/words";
 import { useCommands } from "../commands/commands";
+import { Bag } from "../places/bag/Bag";
+import { Bay } from "../places/bay/Bay";
+import { Bench } from "../places/bench/Bench";
+import { Brief } from "../places/brief/Brief";
+import { Handover } from "../places/handover/Handover";
 import { t } from "../said/words";
 import { isClosed } from "../session/closed";
 import { Broken } from "../ui/Broken";
@@ -52,23 +57,13 @@ function TryOutLine({ session }: { session: Session }) {
 	);
 }
 
-const CODE = {
-	brief: () => import("../places/brief/Brief").then(({ Brief: view }) => ({ default: view })),
-	bag: () => import("../places/bag/Bag").then(({ Bag: view }) => ({ default: view })),
-	bay: () => import("../places/bay/Bay").then(({ Bay: view }) => ({ default: view })),
-	bench: () => import("../places/bench/Bench").then(({ Bench: view }) => ({ default: view })),
-	handover: () => import("../places/handover/Handover").then(({ Handover: view }) => ({ default: view })),
-};
 const PLACES = [
-	{ id: "brief", name: t("app-brief"), view: lazy(CODE.brief) },
-	{ id: "bag", name: t("label-bag"), view: lazy(CODE.bag) },
-	{ id: "bay", name: t("label-bay"), view: lazy(CODE.bay) },
-	{ id: "bench", name: t("app-bench"), view: lazy(CODE.bench) },
-	{ id: "handover", name: t("app-handover"), view: lazy(CODE.handover) },
+	{ id: "brief", name: t("app-brief"), view: Brief },
+	{ id: "bag", name: t("label-bag"), view: Bag },
+	{ id: "bay", name: t("label-bay"), view: Bay },
+	{ id: "bench", name: t("app-bench"), view: Bench },
+	{ id: "handover", name: t("app-handover"), view: Handover },
 ] as const;
-/** A place's code is there before anybody goes to it: a key never waits for it. */
-const fetchPlaces = () =>
-	void Promise.all(Object.values(CODE).map((place) => place())).catch(() => undefined);
 
 export function SessionFrame({ onHelp }: { onHelp: () => void }) {
 	const { id = "", place = "" } = useParams();
@@ -118,8 +113,7 @@ function Frame({ session, place, onHelp }: { session: Session; place: string; on
 		},
 	]);
 	const seen = change.seen(session);
-	const View = PLACES.find((each) => each.id === place)?.view ?? PLACES[0].view;
-	useEffect(fetchPlaces, []);
+	const View = PLACES.find((each) => each.id === place)?.view ?? Brief;
 	const where = `${session.bay_name}, ${termOf("surface", session.surface)}${session.indoor ? t("label-indoor") : ""}`;
 	return (
 		<div className="flex h-dvh flex-col">
@@ -191,9 +185,7 @@ function Frame({ session, place, onHelp }: { session: Session; place: string; on
 			{/* Another place begins at its top. */}
 			<main key={place} className="min-h-0 flex-1 overflow-auto">
 				<ErrorBoundary FallbackComponent={Broken} resetKeys={[place, session.revision]}>
-					<Suspense fallback={<Waiting what={t("label-the-session")} />}>
-						<View session={seen} act={change.act} busy={change.isPending} live={live} />
-					</Suspense>
+					<View session={seen} act={change.act} busy={change.isPending} live={live} />
 				</ErrorBoundary>
 			</main>
 		</div>

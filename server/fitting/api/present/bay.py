@@ -36,6 +36,7 @@ from ..schemas.bag import SpanOut
 from ..schemas.bay import ActLine, ActsOut, BuildOut, BuildSeenOut, FeelOut, ShotOut
 
 QUESTIONS = new_store()
+DIGITS = 4  # of readings: a tenth of a millimetre, and less than any monitor tells
 
 
 def present_build(judged: JudgedSession, build: Club) -> BuildOut:
@@ -110,7 +111,7 @@ def _averaged(shots: Sequence[CoreShot]) -> dict[str, Any]:
 
     def averages(*, kept_only: bool) -> dict[str, float]:
         means = {key: average(values_of(shots, key, kept_only=kept_only)) for key in READINGS}
-        return {key: mean.mean for key, mean in means.items() if mean is not None}
+        return {key: round(mean.mean, DIGITS) for key, mean in means.items() if mean is not None}
 
     return {
         "kept": sum(shot.kept for shot in shots),
@@ -182,7 +183,7 @@ def present_shot(shot: Shot, run: HitIn, usual: Mapping[str, Source] | None = No
         misread=shot.misread,
         distance="carry_m" not in shot.void,
         line="offline_m" not in shot.void,
-        readings={key: round(value, 4) for key, value in known.values.items()},
+        readings={key: round(value, DIGITS) for key, value in known.values.items()},
         check_club=shot.check_club,
         instead=shot.instead_id,
         typed=shot.typed,

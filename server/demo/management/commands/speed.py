@@ -1,0 +1,111 @@
+"""How long answers take, and how large they are: by the application itself, over the demo or a shop after years."""
+
+from __future__ import annotations
+
+import argparse
+import gzip
+import json
+import os
+import statistics
+import time
+from collections.abc import Callable
+from typing import Any
+
+from django.conf import settings
+from django.core.management.base import BaseCommand
+from django.http import HttpResponseBase
+from django.test import Client
+from fitting.models import FittingSession, Shot
+
+from ...scaled import copy_visits
+
+JSON = "application/json"
+BRIEFLY = {"Prefer": "return=minimal"}
+TIMES = 7
+NOT_FIRST = 2  # the first ones read code and plans that later ones have
+
+
+class Command(BaseCommand):
+    help = "Time the answers of a demo that is thrown away afterwards (`./hemicycle speed --server`)."
+
+    def add_arguments(self, parser: argparse.ArgumentParser) -> None:
+        parser.add_argument("--visits", type=int, default=0, help="copy the demo's visits until there are so many")
+
+    def handle(self, *_: Any, visits: int, **__: Any) -> None:
+        settings.ALLOWED_HOSTS = ["*"]
+        if visits:
+            rows = copy_visits(visits)
+            self.stdout.write(f"\n{rows['fitting_fittingsession']:,} visits, {rows['fitting_shot']:,} shots")
+        client = signed_in(os.environ["HEMICYCLE_DEMO_PASSWORD"])
+        self.stdout.write("| answer | processor, ms | wall, ms | bytes, gzip |\n|---|---|---|---|")
+        for name, ask in (lists(client) | at_work(client)).items():
+            self.stdout.write(f"| {name} | {' | '.join(timed(ask))} |")
+
+
+def signed_in(password: str) -> Client:
+    client = Client()
+    body = {"username": "fitter", "password": password}
+    answer = client.post("/api/sign-in", json.dumps(body), content_type=JSON)
+    if answer.status_code != 200:
+        raise SystemExit(f"Signing in was refused with {answer.status_code}.")
+    return client
+
+
+def lists(client: Client) -> dict[str, Callable[[], HttpResponseBase]]:
+    """What is asked for outside a session. Answers by name; each call asks anew."""
+    return {
+        "Desk, first page": lambda: client.get("/api/sessions"),
+        "Desk, 200 lines of it": lambda: client.get("/api/sessions?size=200"),
+        "checks due": lambda: client.get("/api/checks-due"),
+        "customers by part of a name": lambda: client.get("/api/customers?search=duarte"),
+        "rack": lambda: client.get("/api/rack"),
+    }
+
+
+def at_work(client: Client) -> dict[str, Callable[[], HttpResponseBase]]:
+    """What is asked for in the session with the most shots that is not agreed."""
+    shots = Shot.objects.filter(session__agreed_at=None).values_list("session", flat=True)
+    session = FittingSession.objects.get(pk=statistics.mode(shots))
+    url, last = f"/api/sessions/{session.pk}", Shot.objects.filter(session=session).latest("number")
+    strikes = ["toe", "heel"]
+
+    def tag(**headers: Any) -> HttpResponseBase:
+        strikes.reverse()
+        body = json.dumps({"strike": strikes[0]})
+        return client.put(f"/api/shots/{last.pk}/strike", body, content_type=JSON, headers=headers)
+
+    def after_a_tag(part: str) -> Callable[[], HttpResponseBase]:
+        def ask() -> HttpResponseBase:
+            tag(**BRIEFLY)
+            return client.get(f"{url}{part}")
+
+        return ask
+
+    def shot() -> HttpResponseBase:
+        body = json.dumps({"build": last.run.build_id, "carry_m": 160.0 + strikes.index("toe")})
+        return client.post(f"{url}/shots", body, content_type=JSON, headers=BRIEFLY)
+
+    return {
+        "a session that did not change": lambda: client.get(url),
+        "a tag": lambda: tag(**BRIEFLY),
+        "a shot": shot,
+        "a tag and the session judged anew": after_a_tag(""),
+        "a tag and the Bench": after_a_tag("/bench"),
+        "a tag and the Plans": after_a_tag("/plans"),
+        "a tag and the Handover": after_a_tag("/handover"),
+        "a tag and the short list": after_a_tag("/shortlist"),
+        "what was done": lambda: client.get(f"{url}/acts"),
+    }
+
+
+def timed(ask: Callable[[], HttpResponseBase]) -> tuple[str, str, str]:
+    """Processor and wall, the middle of some, and the size of the answer."""
+    took = []
+    for _ in range(TIMES):
+        wall, cpu = time.perf_counter(), time.process_time()
+        answer: Any = ask()
+        took.append((time.process_time() - cpu, time.perf_counter() - wall))
+        if answer.status_code >= 300:
+            raise SystemExit(f"An answer of {answer.status_code}: {answer.content[:200]!r}")
+    processor, elapsed = (statistics.median(each) * 1000 for each in zip(*took[NOT_FIRST:], strict=True))
+    return f"{processor:.0f}", f"{elapsed:.0f}", f"{len(gzip.compress(answer.content)):,}"
