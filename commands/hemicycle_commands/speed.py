@@ -1,16 +1,24 @@
-"""`./hemicycle speed`: how fast the flight model is, against SciPy's solver on the same equations."""
+"""`./hemicycle speed`: how fast the flight model is, against SciPy's solver on the same equations, and the judge, with
+how it grows. With --server or --visits N the launcher times the answers of the application too."""
 
 from __future__ import annotations
 
 import argparse
 import itertools
+import math
 import sys
 import time
 from collections.abc import Callable
 
 import numpy as np
-from hemicycle_core.flight import Air, Launch, fly
+from hemicycle_core.flight import Air, Launch, fly, integrate
 from hemicycle_core.flight.reference import fly_slowly
+from hemicycle_core.formats.bundle import read_bundle
+from hemicycle_core.kept import forget
+from hemicycle_core.simulation.practice.fittings import OWN
+from hemicycle_core.simulation.practice.worlds import draw_world
+
+from .bundled import bundled
 
 SOLVER_TOLERANCE = 1e-3  # SciPy's own default for a relative error: the least work it would do
 REPEATS = 5
@@ -58,6 +66,41 @@ def measure(count: int, calls: int) -> list[tuple[str, float, float]]:
     ]
 
 
+def judged(builds: int, shots: int, jobs: int) -> float:
+    """Processor time of a judgement of which nothing is kept, seconds. builds: 1 to 6, the player's own the first."""
+    fitting = draw_world("plain", 9, 1, own=True, bag=True)
+    letters = [OWN, *(tried.letter for tried in fitting.tried)][:builds]
+    for letter in letters:
+        fitting.hit(letter, shots)
+    data = bundled(fitting)
+    data["builds"] = [each for each in data["builds"] if each["letter"] in letters]
+    given = data["jobs"]
+    data["jobs"] = [
+        {**each, "name": f"{each['name']} {number}"} for number, each in zip(range(jobs), itertools.cycle(given))
+    ]
+    bundle, took = read_bundle(data), []
+    for _ in range(REPEATS):
+        forget()
+        integrate._few.cache_clear()
+        began = time.process_time()
+        bundle.decided()
+        took.append(time.process_time() - began)
+    return min(took[1:])
+
+
+# What a judgement is measured at, and what each of the three grows to.
+USUAL, GROWN = {"builds": 6, "shots": 12, "jobs": 4}, {"builds": (3, 6), "shots": (12, 48), "jobs": (2, 8)}
+
+
+def growth() -> list[tuple[str, float]]:
+    """By what a judgement grows, and the exponent: 1 for one that takes twice as long over twice as much."""
+    found = []
+    for name, (few, many) in GROWN.items():
+        took = [judged(**{**USUAL, name: each}) for each in (few, many)]
+        found.append((name, math.log(took[1] / took[0]) / math.log(many / few)))
+    return found
+
+
 def main(words: list[str]) -> int:
     parser = argparse.ArgumentParser(prog="hemicycle speed", description=__doc__)
     parser.add_argument("--flights", type=int, default=10_000)
@@ -69,6 +112,11 @@ def main(words: list[str]) -> int:
     print(f"| {options.flights:,} flights | seconds | times faster |\n|---|---|---|")
     for name, seconds, ratio in measure(options.flights, options.calls):
         print(f"| {name} | {seconds:.2f} | {ratio:,.0f} |")
+    print(
+        f"\nA judgement of {', '.join(f'{many} {name}' for name, many in USUAL.items())}: "
+        f"{judged(**USUAL) * 1000:.0f} ms of processor"
+    )
+    print("It grows with " + ", ".join(f"{name} to the power of {power:.2f}" for name, power in growth()))
     return 0
 
 

@@ -138,8 +138,7 @@ def _expectation(
 def _totals(facts: Facts, anchored: Anchor) -> dict[int, float]:
     """Where clubs that were hit stop: as the monitor has it, or on the turf that was stated."""
     if facts.space.turf is None:
-        found = {club.key: _total_read(club) for club in facts.clubs}
-        return {key: total for key, total in found.items() if total is not None}
+        return {club.key: total for club in facts.clubs if (total := _total_read(club)) is not None}
     shots = [[shot for shot in club.shots if shot.kept and shot.get("carry_m")] for club in facts.clubs]
     there = [(club, mine) for club, mine in zip(facts.clubs, shots, strict=True) if mine]
     if not there:

@@ -9,13 +9,16 @@ import os
 import statistics
 import time
 from collections.abc import Callable
+from itertools import count
 from typing import Any
 
 from django.conf import settings
 from django.core.management.base import BaseCommand
+from django.db.models import Count
 from django.http import HttpResponseBase
 from django.test import Client
 from fitting.models import FittingSession, Shot
+from hemicycle_core.bag import BagEnd
 
 from ...scaled import copy_visits
 
@@ -63,37 +66,38 @@ def lists(client: Client) -> dict[str, Callable[[], HttpResponseBase]]:
 
 
 def at_work(client: Client) -> dict[str, Callable[[], HttpResponseBase]]:
-    """What is asked for in the session with the most shots that is not agreed."""
-    shots = Shot.objects.filter(session__agreed_at=None).values_list("session", flat=True)
-    session = FittingSession.objects.get(pk=statistics.mode(shots))
+    """What is asked for in the open session with the most shots."""
+    open_ones = FittingSession.objects.filter(agreed_at=None).exclude(end=BagEnd.SHORT).annotate(many=Count("shots"))
+    session = open_ones.order_by("-many", "pk")[0]
     url, last = f"/api/sessions/{session.pk}", Shot.objects.filter(session=session).latest("number")
-    strikes = ["toe", "heel"]
+    strikes, more = ["toe", "heel"], count()
 
     def tag(**headers: Any) -> HttpResponseBase:
         strikes.reverse()
         body = json.dumps({"strike": strikes[0]})
         return client.put(f"/api/shots/{last.pk}/strike", body, content_type=JSON, headers=headers)
 
-    def after_a_tag(part: str) -> Callable[[], HttpResponseBase]:
+    def shot() -> HttpResponseBase:
+        """Another one each time: of the same shots again the judgement is kept."""
+        body = json.dumps({"build": last.run.build_id, "carry_m": (last.carry_m or 150.0) + 0.1 * next(more)})
+        return client.post(f"{url}/shots", body, content_type=JSON, headers=BRIEFLY)
+
+    def after_a_shot(part: str) -> Callable[[], HttpResponseBase]:
         def ask() -> HttpResponseBase:
-            tag(**BRIEFLY)
+            shot()
             return client.get(f"{url}{part}")
 
         return ask
-
-    def shot() -> HttpResponseBase:
-        body = json.dumps({"build": last.run.build_id, "carry_m": 160.0 + strikes.index("toe")})
-        return client.post(f"{url}/shots", body, content_type=JSON, headers=BRIEFLY)
 
     return {
         "a session that did not change": lambda: client.get(url),
         "a tag": lambda: tag(**BRIEFLY),
         "a shot": shot,
-        "a tag and the session judged anew": after_a_tag(""),
-        "a tag and the Bench": after_a_tag("/bench"),
-        "a tag and the Plans": after_a_tag("/plans"),
-        "a tag and the Handover": after_a_tag("/handover"),
-        "a tag and the short list": after_a_tag("/shortlist"),
+        "a shot and the session judged anew": after_a_shot(""),
+        "a shot and the Bench": after_a_shot("/bench"),
+        "a shot and the Plans": after_a_shot("/plans"),
+        "a shot and the Handover": after_a_shot("/handover"),
+        "a shot and the short list": after_a_shot("/shortlist"),
         "what was done": lambda: client.get(f"{url}/acts"),
     }
 
