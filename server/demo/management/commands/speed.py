@@ -19,6 +19,7 @@ from django.http import HttpResponseBase
 from django.test import Client
 from fitting.models import FittingSession, Shot
 from hemicycle_core.bag import BagEnd
+from hemicycle_core.units import shown
 
 from ...scaled import copy_visits
 
@@ -112,4 +113,4 @@ def timed(ask: Callable[[], HttpResponseBase]) -> tuple[str, str, str]:
         if answer.status_code >= 300:
             raise SystemExit(f"An answer of {answer.status_code}: {answer.content[:200]!r}")
     processor, elapsed = (statistics.median(each) * 1000 for each in zip(*took[NOT_FIRST:], strict=True))
-    return f"{processor:.0f}", f"{elapsed:.0f}", f"{len(gzip.compress(answer.content)):,}"
+    return shown(processor), shown(elapsed), f"{len(gzip.compress(answer.content)):,}"
