@@ -6359,7 +6359,10 @@ export interface operations {
     };
     acts: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description Without it, `false`: only what can be taken back. */
+                trail?: boolean;
+            };
             header?: never;
             path: {
                 session_id: number;

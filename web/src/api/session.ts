@@ -107,12 +107,27 @@ function usePart<T>(session: Known, part: Part | readonly unknown[], read: () =>
 	});
 }
 
-export const useBench = (session: Session) =>
-	usePart(session, "bench", () => got(client.GET("/api/sessions/{session_id}/bench", path(session.id))));
+export const useBench = (session: Session, wanted = true) =>
+	usePart(
+		session,
+		"bench",
+		() => got(client.GET("/api/sessions/{session_id}/bench", path(session.id))),
+		wanted,
+	);
 
-/** What was done here, and what of it can be taken back or done again. */
-export const useActs = (session: Session) =>
-	usePart(session, "acts", () => got(client.GET("/api/sessions/{session_id}/acts", path(session.id))));
+const acts = (id: number, trail: boolean) =>
+	got(
+		client.GET("/api/sessions/{session_id}/acts", {
+			params: { path: { session_id: id }, query: trail ? {} : { trail } },
+		}),
+	);
+
+/** What can be taken back here or done again. */
+export const useActs = (session: Session) => usePart(session, "acts", () => acts(session.id, false));
+
+/** What was done here. */
+export const useTrail = (session: Session, wanted: boolean) =>
+	usePart(session, ["acts", "trail"], () => acts(session.id, true), wanted);
 
 /** What a change of one build would do. */
 export const useWhatIf = (session: Session, build: number | null) =>

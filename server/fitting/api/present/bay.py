@@ -194,14 +194,15 @@ def present_shot(shot: Shot, run: HitIn, usual: Mapping[str, Source] | None = No
 TRAIL = 200  # acts: what a session holds but for the longest
 
 
-def present_acts(session: FittingSession, actor: User) -> ActsOut:
-    """What was done in a session, and what this person can take back or do again."""
+def present_acts(session: FittingSession, actor: User, *, trail: bool = True) -> ActsOut:
+    """What was done in a session, where the trail is wanted, and what this person can take back or do again."""
     done, undone = stacks(session, actor)
     lately = AuditEntry.objects.of(session.shop_id).filter(of_session=session.pk).select_related("actor")
+    latest = lately.order_by("-id")[:TRAIL] if trail else []
     return ActsOut(
         undo=named(done[-1]) if done else NOTHING,
         redo=named(undone[-1]) if undone else NOTHING,
-        trail=[ActLine(entry.at, in_words(entry)) for entry in lately.order_by("-id")[:TRAIL]],
+        trail=[ActLine(entry.at, in_words(entry)) for entry in latest],
     )
 
 

@@ -237,10 +237,16 @@ class ShotsView(APIView):
 
 
 class ActsView(APIView):
-    @extend_schema(responses=serializer_of(ActsOut), operation_id="acts", tags=["bay"])
+    @extend_schema(
+        parameters=[OpenApiParameter("trail", bool, description="Without it, `false`: only what can be taken back.")],
+        responses=serializer_of(ActsOut),
+        operation_id="acts",
+        tags=["bay"],
+    )
     def get(self, request: Request, session_id: int) -> Response:
         """What was done in this session, newest first, and what whoever asks can take back or do again."""
-        return Response(shown(present_acts(row_of(request, session_id), actor_of(request))))
+        trail = request.query_params.get("trail") != "false"
+        return Response(shown(present_acts(row_of(request, session_id), actor_of(request), trail=trail)))
 
 
 class UndoView(APIView):

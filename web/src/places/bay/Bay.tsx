@@ -2,7 +2,7 @@
 
 import { useState } from "react";
 import type { DayKind, Seen, Session, Shot } from "../../api/client";
-import { change, useActs } from "../../api/session";
+import { change, useTrail } from "../../api/session";
 import type { ProtocolKey } from "../../api/words";
 import { termOf } from "../../api/words";
 import { type Command, CommandBar, useCommands } from "../../commands/commands";
@@ -62,7 +62,7 @@ export function Bay({ session, act, live }: PlaceProps) {
 	const [dialog, setDialog] = useState<
 		"setting" | "move" | "wanted" | "player" | "felt" | "trail" | "run" | "type" | null
 	>(null);
-	const acts = useActs(session).data;
+	const trail = useTrail(session, dialog === "trail").data;
 	const agreed = isClosed(session);
 	const pretend = useMayPretend(session);
 	const code = soleTitle(session);
@@ -455,7 +455,7 @@ export function Bay({ session, act, live }: PlaceProps) {
 				<NewSetting build={build} act={act} onClose={() => setDialog(null)} />
 			)}
 			{dialog === "run" && <RunSheet session={session} act={act} onClose={() => setDialog(null)} />}
-			{dialog === "trail" && <TrailSheet acts={acts} onClose={() => setDialog(null)} />}
+			{dialog === "trail" && <TrailSheet acts={trail} onClose={() => setDialog(null)} />}
 			{dialog === "player" && <PlayerSheet session={session} act={act} onClose={() => setDialog(null)} />}
 			{dialog === "felt" && (
 				<FeltSheet session={session} act={act} first={build} onClose={() => setDialog(null)} />
