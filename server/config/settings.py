@@ -5,6 +5,8 @@ from pathlib import Path
 import environ
 import structlog
 
+from .built import kept_for_good
+
 env = environ.Env()
 
 ROOT = Path(__file__).resolve().parent.parent.parent
@@ -116,7 +118,7 @@ SERVESTATIC_USE_STATIC_ROOT = False
 SERVESTATIC_INDEX_FILE = False
 SERVESTATIC_USE_FINDERS = False
 SERVESTATIC_AUTOREFRESH = False
-SERVESTATIC_IMMUTABLE_FILE_TEST = r"^/static/.+-[A-Za-z0-9_-]{8}\.\w+$"  # built with its content in its name
+SERVESTATIC_ADD_HEADERS_FUNCTION = kept_for_good
 DATA_UPLOAD_MAX_MEMORY_SIZE = 8 * 1024 * 1024
 
 REST_FRAMEWORK = {
