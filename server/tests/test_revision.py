@@ -103,7 +103,7 @@ def test_who_asks_for_no_more_is_told_what_a_change_did_as_the_session_tells_it_
     assert [each.status_code for each in told] == [202] * 5 and not judged
     monkeypatch.undo()
     whole = desk.get(f"/api/sessions/{session.pk}").json()
-    _, typed, aside, _, now = (each.json() for each in told)
+    _, typed, aside, held_now, now = (each.json() for each in told)
     assert now["revision"] == whole["revision"] == typed["revision"] + 3
     (held,) = (each for each in whole["builds"] if each["id"] == build)
     assert aside["build"] == {name: held[name] for name in aside["build"]} and held["carry_m"]
@@ -112,6 +112,9 @@ def test_who_asks_for_no_more_is_told_what_a_change_did_as_the_session_tells_it_
         drawn = seen["shot"]
         assert {**there[drawn["id"]], "sources": drawn["sources"]} == drawn
     assert now["now"] == {name: whole[name] for name in now["now"]} and whole["intent"] == "low"
+    later = ("protocol", "intent")
+    for name, value in held_now["now"].items():
+        assert name in later or whole[name] == value, name
 
 
 def test_shots_that_left_with_their_file_are_not_kept_by_a_reader(desk, session):

@@ -147,7 +147,7 @@ class SessionRows:
         return next((each for each in self.blind_grooves if each.is_on), None)
 
 
-ROWS_READ = new_store(1024)
+ROWS_READ = new_store(256)  # lists of rows: a dozen and more of each session at work, and every shot makes a new one
 
 
 def read_rows(session: FittingSession, version: Version | None = None) -> SessionRows:

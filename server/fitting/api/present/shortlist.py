@@ -39,7 +39,7 @@ def _seen(session: FittingSession, heads: Mapping[str, Head]) -> dict[int, _Seen
     players = mine.values("head").annotate(players=Count("pk")).values_list("head", "players")
     found = {head: _Seen(many) for head, many in players}
     for head, ball_speed_mps in mine.filter(won=True).values_list("head", "ball_speed_mps"):
-        found[head].won_at_mps.append(ball_speed_mps)
+        found.setdefault(head, _Seen()).won_at_mps.append(ball_speed_mps)
     return found
 
 

@@ -36,8 +36,9 @@ class SessionsView(GenericAPIView[FittingSession]):
         rows = FittingSession.objects.of(shop_of(request)).exclude(THROWN_AWAY).order_by("-held_on", "-id")
         numbers = [query.values_list("pk", flat=True) for query in (rows.exclude(DONE), rows.filter(DONE))]
         page = self.paginate_queryset(OneAfterAnother(*numbers)) or []
+        # One that was thrown away meanwhile is on no page.
         lines = for_lines(rows.filter(pk__in=page)).in_bulk()
-        return self.get_paginated_response([shown(present_line(lines[number])) for number in page])
+        return self.get_paginated_response([shown(present_line(lines[each])) for each in page if each in lines])
 
     @documented_change(NewSession, name="open_session", tags=["sessions"], status=201)
     def post(self, request: Request) -> Response:
