@@ -155,16 +155,17 @@ def _compile_beside() -> None:
     _beside.append(subprocess.Popen(command, stdout=subprocess.DEVNULL, stderr=subprocess.DEVNULL))
 
 
-KERNEL = ROOT / "core" / "hemicycle_core" / "flight" / "kernel.py"
+CORE = ROOT / "core" / "hemicycle_core"
 
 
-def _compile_flight_beside() -> None:
-    """Machine code of the flight, kept beside its source while other things go on: whoever flies sooner makes it for
-    themselves."""
-    stamp, wanted = VENV / ".flight.done", digest([ROOT / "requirements.txt", KERNEL])
+def _compile_kernels_beside() -> None:
+    """Machine code of what is compiled, kept beside its source while other things go on: whoever needs it sooner makes
+    it for themselves."""
+    stamp = VENV / ".kernels.done"
+    wanted = digest([ROOT / "requirements.txt", *sorted(CORE.rglob("*kernel.py"))])
     if is_done(stamp, wanted):
         return
-    command = [str(PYTHON), "-c", "import hemicycle_core.flight.kernel"]
+    command = [str(PYTHON), "-c", "from hemicycle_core import kernels; kernels.load()"]
     env = {**os.environ, "PYTHONPATH": str(ROOT / "core")}
     _beside.append(subprocess.Popen(command, env=env, stdout=subprocess.DEVNULL, stderr=subprocess.DEVNULL))
     stamp.write_text(wanted)
@@ -185,7 +186,7 @@ def ensure_python(*, tests: bool = False) -> None:
             _install(lock, f"{sys.version_info[0]}{sys.version_info[1]}-{wanted}")
             stamp.write_text(wanted)
             _compile_beside()
-    _compile_flight_beside()
+    _compile_kernels_beside()
 
 
 @one_at_a_time("node")

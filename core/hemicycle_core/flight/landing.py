@@ -16,11 +16,12 @@ spent in it, so that it brings the ball back; on firm ground the first bounce go
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from dataclasses import dataclass, replace
 from enum import StrEnum
 
 import numpy as np
-from numpy.typing import NDArray
+from numpy.typing import ArrayLike, NDArray
 
 from ..errors import BadInput
 from ..said import Form, Quantity, number, say
@@ -29,6 +30,7 @@ from .aero import BALL_RADIUS_M, GRAVITY
 Floats = NDArray[np.float64]
 RPM = 2 * np.pi / 60
 MOST_BOUNCES = 12
+DENT_DEG, AT_MPS = 15.4, 18.6  # his slope, at his speed
 STEEP = 1.72  # how fast the dent's slope falls off from 45 degrees: fitted with the turfs
 FLAT_HOP_MPS = 0.35  # a hop that leaves the ground slower than this rises under 7 mm: the ball rolls
 WHOLE_MPS = 1.0  # a ball that comes down this fast bounces wholly; between the two it part bounces and part rolls
@@ -117,61 +119,35 @@ class Roll:
     first_bounce_m: Floats
 
 
-def _restitution(normal_mps: Floats, scale: float | Floats) -> Floats:
-    e = np.where(normal_mps <= 20, 0.510 - 0.0375 * normal_mps + 0.000903 * normal_mps**2, 0.120)
-    return np.clip(e * scale, 0.0, 0.85)
-
-
-def _bounce(along: Floats, down: Floats, spin: Floats, turf: Turf) -> tuple[Floats, Floats, Floats]:
-    """One impact: speeds along and downward, backspin in rad/s; returns along, upward, backspin after."""
-    speed, phi = np.hypot(along, down), np.arctan2(down, np.abs(along))
-    slope = 15.4 * (speed / 18.6) * np.abs(np.sin(2 * phi)) ** STEEP
-    dent = np.radians(slope * turf.dent) * np.where(along < 0, -1, 1)
-    tangent = along * np.cos(dent) - down * np.sin(dent)
-    normal = np.maximum(along * np.sin(dent) + down * np.cos(dent), 0)
-    e = _restitution(normal, turf.bounce)
-    slip = tangent + BALL_RADIUS_M * spin
-    # Penner eq. 12: friction needed to stop the slip within the impact.
-    needed = 2 * np.abs(slip) / (7 * (1 + e) * np.maximum(normal, 1e-9))
-    gripped = needed <= turf.friction
-    impulse = turf.friction * normal * (1 + e) * np.sign(slip)
-    tangent_after = np.where(gripped, tangent - 2 / 7 * slip, tangent - impulse)
-    spin_after = np.where(gripped, -tangent_after / BALL_RADIUS_M, spin - 2.5 * impulse / BALL_RADIUS_M)
-    tangent_after, spin_after = tangent_after * (1 - turf.loss), spin_after * (1 - turf.spin_loss)
-    normal_after = e * normal
-    back_along = tangent_after * np.cos(dent) - normal_after * np.sin(dent)
-    up = tangent_after * np.sin(dent) + normal_after * np.cos(dent)
-    return back_along, np.maximum(up, 0), spin_after
-
-
-def run_out(landing_speed_mps: Floats, landing_deg: Floats, spin_rpm: Floats, turf: Turf) -> Roll:
+def run_out(landing_speed_mps: ArrayLike, landing_deg: ArrayLike, spin_rpm: ArrayLike, turf: Turf) -> Roll:
     """How far n shots run after landing on level turf.
 
     landing_speed_mps, landing_deg (down from the horizontal, positive), spin_rpm (backspin):
-    arrays (n,). Hops are ballistic: at these speeds drag over a hop is under 2%.
+    arrays that broadcast, (n,) as a rule; `turf` too. Hops are ballistic: at these speeds drag over a hop is under 2%.
     """
+    from .ground_kernel import rolled  # noqa: PLC0415 (a second to load: only who lets a ball land waits for it)
+
     angle = np.radians(np.asarray(landing_deg, dtype=float))
     speed = np.asarray(landing_speed_mps, dtype=float)
-    along, down = speed * np.cos(angle), speed * np.sin(angle)
-    spin = np.asarray(spin_rpm, dtype=float) * RPM
-    run, first = np.zeros_like(along), np.zeros_like(along)
-    for bounce in range(MOST_BOUNCES):
-        flying = down > FLAT_HOP_MPS
-        if not flying.any():
-            break
-        after, up, spun = _bounce(along, down, spin, turf)
-        # One hop more or less near the end would be a step in the run: a ball that hardly falls hardly bounces.
-        part = np.clip((down - FLAT_HOP_MPS) / (WHOLE_MPS - FLAT_HOP_MPS), 0.0, 1.0)
-        along, spin = along + part * (after - along), spin + part * (spun - spin)
-        down = np.where(flying, part * up, down)
-        hop = np.where(flying, 2 * along * down / GRAVITY, 0.0)
-        run += hop
-        if bounce == 0:
-            first = hop
-    # Left-over slip turns into roll at once: a ball rolling with backspin keeps 5/7 of its speed.
-    rolling = 5 / 7 * along - 2 / 7 * BALL_RADIUS_M * spin
-    run += np.sign(rolling) * rolling**2 / (2 * turf.drag_g * GRAVITY)
-    return Roll(run_m=run, first_bounce_m=first)
+    down = np.broadcast_arrays(speed * np.cos(angle), speed * np.sin(angle), RPM * np.asarray(spin_rpm, dtype=float))
+    ground = (turf.dent, turf.bounce, turf.friction, turf.drag_g, turf.loss, turf.spin_loss)
+    one = all(np.ndim(each) == 0 for each in ground)
+    shape = down[0].shape if one else np.broadcast_shapes(down[0].shape, *(np.shape(each) for each in ground))
+    grounds = np.array(ground)[:, None] if one else _flat(ground, shape)
+    run, first = rolled(
+        _flat(down, shape),
+        grounds,
+        (DENT_DEG, AT_MPS, STEEP),
+        (FLAT_HOP_MPS, WHOLE_MPS),
+        (BALL_RADIUS_M, GRAVITY),
+        MOST_BOUNCES,
+    )
+    return Roll(run_m=run.reshape(shape), first_bounce_m=first.reshape(shape))
+
+
+def _flat(values: Sequence[float | Floats], shape: tuple[int, ...]) -> Floats:
+    """Broadcast to one shape, a row each."""
+    return np.stack([np.broadcast_to(each, shape).ravel() for each in values])
 
 
 @dataclass(frozen=True)

@@ -10,14 +10,10 @@ from scipy.special import ndtr
 Floats = NDArray[np.float64]
 
 FAR, A_UNIT = 4.5, 1000
-_SHARES = ndtr(np.arange(-FAR, FAR + 1 / A_UNIT, 1 / A_UNIT))
-_SHARES[[0, -1]] = 0.0, 1.0
-
-
-def share_under(z: Floats) -> Floats:
-    """Share under so many standard deviations, the shape of z, within 0.0002; z is finite."""
-    made: Floats = _SHARES[np.clip(z * A_UNIT + (FAR * A_UNIT + 0.5), 0, _SHARES.size - 1).astype(np.intp)]
-    return made
+# Of so many standard deviations from -FAR to FAR the share under them, within 0.0002; beyond them as at the ends.
+SHARES = ndtr(np.arange(-FAR, FAR + 1 / A_UNIT, 1 / A_UNIT))
+SHARES[[0, -1]] = 0.0, 1.0
+BY = (A_UNIT, FAR * A_UNIT + 0.5)  # z is looked up at z * A_UNIT + the middle, rounded down
 
 
 def both(a: Floats, b: Floats) -> Floats:

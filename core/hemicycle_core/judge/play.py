@@ -25,7 +25,7 @@ from ..samples.pool import Centre, Pool
 from ..units import metres
 from .from_lie import FromLie
 from .landings import RollOut
-from .normal import both, share_under
+from .normal import BY, SHARES
 from .strokes import USUAL_DRIVE_M, ends_at
 
 Floats = NDArray[np.float64]
@@ -210,43 +210,6 @@ def quantiles(count: int) -> Floats:
     return points
 
 
-# The side spread of the virtual shots beside that of the good ones, (POINTS,).
-_WIDE = np.concatenate([np.ones(GOOD), np.full(POOR, MISS_SIDE), np.ones(FLEW)])
-
-
-def _shots(build: Possible) -> tuple[Floats, Floats]:
-    """Carry and weight of every virtual shot, (DRAWS, POINTS)."""
-    column, spread, misses = build.carry_m[:, None], build.spread_share[:, None], build.misses[:, None]
-    carry = np.empty((build.carry_m.size, GOOD + POOR + FLEW))
-    carry[:, :GOOD] = spread * quantiles(GOOD)
-    carry[:, GOOD : GOOD + POOR] = -build.losses
-    carry[:, GOOD + POOR :] = FLYER_GAIN + both(np.asarray(FLYER_SD), spread) * quantiles(FLEW)
-    carry = column * (1 + carry)
-    weight = np.empty_like(carry)
-    weight[:, :GOOD] = (1 - misses - FLYERS) / GOOD
-    weight[:, GOOD : GOOD + POOR] = misses / POOR
-    weight[:, GOOD + POOR :] = FLYERS / FLEW
-    return carry, weight
-
-
-def _flown(build: Possible, carry: Floats, least_m: float) -> Floats:
-    """How much of each virtual shot carries far enough, (DRAWS, POINTS). A point stands for its share of the shots
-    about it, of which the trouble may catch a part; the poor ones stand for themselves."""
-    column, spread = build.carry_m, build.spread_share
-    if least_m <= 0:
-        return np.ones_like(carry)
-    made = (carry >= least_m).astype(float)
-    made[:, :GOOD] = _part(share_under((column - least_m) / (spread * column)), GOOD)
-    flew, wide = column * (1 + FLYER_GAIN), column * both(np.asarray(FLYER_SD), spread)
-    made[:, GOOD + POOR :] = _part(share_under((flew - least_m) / wide), FLEW)
-    return made
-
-
-def _part(over: Floats, points: int) -> Floats:
-    """Of a share (DRAWS,) of shots that are over a line, the part in each of so many equal ones, shortest first."""
-    return np.clip(over[:, None] * points - np.arange(points)[::-1], 0.0, 1.0)
-
-
 def ends_of(job: Job) -> tuple[float, float]:
     """Where a ball may stop, metres from the player. Off the tee further is as good."""
     near = job.distance_m - job.depth_m / 2
@@ -271,39 +234,32 @@ def play(
 ) -> Played:
     """Play one build on one job. lie: what the job's does to it, which `build` and `run` have in them; typical_m: the
     typical run of each possible player (DRAWS,), where it is not that of `run`; drive_m: how far he drives."""
+    from .kernel import played  # noqa: PLC0415 (a second to load: only who plays waits for it)
+
     # Both halves of the players do the same but for the side.
     alike, _ = halves(build)
-    carry, weight = _shots(alike)
-    off = np.clip(run.per_metre * (carry - alike.carry_m[:, None]), -MOST_RUN_SHIFT_M, MOST_RUN_SHIFT_M)
     steeper = alike.landing_off_deg + run.angle_se_deg * alike.landing_z
     typical = np.broadcast_to(run.typical_m if typical_m is None else typical_m, DRAWS)[: DRAWS // 2]
-    roll = ((typical + run.per_degree_m * steeper) * alike.ground)[:, None] + off
     near, far = ends_of(job)
-    flown = _flown(alike, carry, least_carry(job))
-    # Where it stops is uncertain by the ground alone; the carry of a virtual shot is not.
-    stops = carry + roll
-    unsure = 1 / both(np.asarray(run.sd_m), RUN_SHARE * roll)
-    short_of = 1 - share_under((stops - near) * unsure) * flown
-    beyond = flown * share_under((stops - far) * unsure) if np.isfinite(far) else np.zeros_like(stops)
-    played = weight * np.maximum(1 - short_of - beyond, 0.0)
-    half = job.width_m / 2
-    along = np.radians(np.maximum(stops, 1))
-    spread, middle = alike.side_spread_deg[:, None] * along * _WIDE, build.side_deg.reshape(2, -1, 1) * along
-    left, right = share_under((-half - middle) / spread), share_under((middle - half) / spread)
-    lost = {
-        "short": np.tile((weight * short_of).sum(axis=1), 2),
-        "long": np.tile((weight * beyond).sum(axis=1), 2),
-        "left": (played * left).sum(axis=2).ravel(),
-        "right": (played * right).sum(axis=2).ravel(),
-    }
-    draws = np.clip((played * np.maximum(1 - left - right, 0.0)).sum(axis=2).ravel(), 0.0, 1.0)
-    # Strokes to hole out of each possible player.
     ends = ends_at(job, drive_m)
-    to_hole = ends.of(stops - job.distance_m, both(spread, middle)).astype(float)
-    if job.carry_over_m:
-        over = _flown(alike, carry, job.carry_over_m)
-        to_hole = over * to_hole + (1 - over) * ends.not_carried
-    return Played(job, draws, lost, 1 + (weight * to_hole).sum(axis=2).ravel(), lie)
+    found = played(
+        np.stack([
+            alike.carry_m, alike.spread_share, alike.misses, steeper, alike.ground, alike.side_spread_deg, typical,
+        ]),
+        np.ascontiguousarray(alike.losses),
+        build.side_deg.reshape(2, -1),
+        quantiles(GOOD),
+        quantiles(FLEW),
+        (run.per_metre, run.per_degree_m, run.sd_m),
+        (near, far, least_carry(job), job.carry_over_m or 0.0, job.width_m / 2, job.distance_m),
+        (FLYERS, FLYER_GAIN, FLYER_SD, MISS_SIDE, MOST_RUN_SHIFT_M, RUN_SHARE),
+        SHARES,
+        BY,
+        ends.table,
+        (*ends.steps, ends.not_carried),
+    )  # fmt: skip
+    lost = dict(zip(("short", "long", "left", "right"), found, strict=False))
+    return Played(job, np.clip(found[4], 0.0, 1.0), lost, 1 + found[5], lie)
 
 
 def out_of_reach(job: Job, stops_m: float, drive_m: float = USUAL_DRIVE_M) -> Played:

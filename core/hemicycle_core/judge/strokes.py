@@ -114,13 +114,19 @@ class Ends:
     table: Small
     not_carried: float
 
+    @property
+    def steps(self) -> tuple[float, float, float, float]:
+        """By what the table is looked up, rounded down and no further than its ends: metres past the target over the
+        first and the second on top; the root of the spread over the third and the fourth on top."""
+        return FINE_M, 0.5 - self.first_m / FINE_M, _ROOT_STEP, 0.5 - _ROOTS[0] / _ROOT_STEP
+
     def of(self, past_m: Floats | Small, side_m: Floats | Small) -> Small:
         """Strokes left of balls that stop so far past the target, the shape of past_m, whose line spreads there by
-        side_m, broadcast to it. Beyond the ends of the table as at its ends. Within 0.02, a thousandth on
-        average."""
-        row = np.clip(past_m / FINE_M + (0.5 - self.first_m / FINE_M), 0, self.table.shape[0] - 1).astype(np.intp)
-        column = np.clip(np.sqrt(side_m) / _ROOT_STEP + (0.5 - _ROOTS[0] / _ROOT_STEP), 0, FINE_SIDES - 1)
-        made: Small = self.table.ravel()[row * FINE_SIDES + column.astype(np.intp)]
+        side_m, broadcast to it. Within 0.02, a thousandth on average."""
+        fine, row_from, root, column_from = self.steps
+        row = np.clip(past_m / fine + row_from, 0, self.table.shape[0] - 1).astype(np.intp)
+        column = np.clip(np.sqrt(side_m) / root + column_from, 0, FINE_SIDES - 1).astype(np.intp)
+        made: Small = self.table.ravel()[row * FINE_SIDES + column]
         return made
 
 

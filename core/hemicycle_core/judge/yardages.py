@@ -123,27 +123,27 @@ def _runs(swing: Swing, share: Floats) -> Floats:
 
 def _strokes(swing: Swing, build: Possible, at_m: Floats, way: _Way, ends: Ends) -> Floats:
     """Strokes to hole out from each yardage, (Y, n). build: the n players it may be; ends: of a usual green."""
+    from .kernel import strokes_left  # noqa: PLC0415 (a second to load: only who plays waits for it)
+
     run, share = swing.run, way.share
     off, spread, weight = _points(build)
     steeper = build.landing_off_deg + run.angle_se_deg * build.landing_z
     roll = (_runs(swing, share) + run.per_degree_m * steeper) * build.ground
     line = both(build.side_spread_deg * np.interp(share, LEFT, STRAIGHTER), build.side_deg)
-    # Thousands of shots at each yardage: what they cost is told to a thousandth, so that half the digits do.
-    shot = spread.astype(np.float32) * _column(build.spread_share * way.wide)
-    shot += off.astype(np.float32)
-    shot *= _column(build.carry_m * share)
-    shift = np.clip(np.float32(run.per_metre) * shot, -MOST_RUN_SHIFT_M, MOST_RUN_SHIFT_M)
-    shot += shift
-    shot += _column(build.carry_m * share + roll)
-    across = np.maximum(shot, np.float32(1.0)) * _column(np.radians(line))
-    across[..., GOOD:-1] *= np.float32(MISS_SIDE)
-    left = ends.of(shot - _column(at_m[:, None]), across)
-    made: Floats = 1 + np.einsum("ynp,np->yn", left, weight)
+    swung = np.stack([build.spread_share * way.wide, build.carry_m * share, build.carry_m * share + roll,
+                      np.radians(line)])  # fmt: skip
+    made: Floats = strokes_left(
+        swung.astype(np.float32),
+        at_m.astype(np.float32),
+        off.astype(np.float32),
+        spread.astype(np.float32),
+        weight,
+        (run.per_metre, MOST_RUN_SHIFT_M, MISS_SIDE),
+        (GOOD, off.shape[1] - 1),
+        ends.table,
+        ends.steps,
+    )
     return made
-
-
-def _column(values: Floats) -> Small:
-    return values[..., None].astype(np.float32)
 
 
 def _lost(swing: Swing, build: Possible, at_m: Floats, way: _Way, miss: Miss) -> Floats:
@@ -208,15 +208,17 @@ def strokes_at(
         total, fear = known.copy(), np.zeros_like(known)
         sd = EASES_SD if swing.part is None else swing.part.eases.sd
         worse = np.exp(sd * normals_of(SHARED_EASE, 1)[0][: DRAWS // 2])
-        for number, way in enumerate(_ways(swing, players[0], at, worse)):
-            fine = (means.argmin(axis=0) == number) & (means[number] <= best + REACHED)
-            if fine.any():
-                chosen = way.at(fine)
-                total[fine] = np.tile(_strokes(swing, players[0], at[fine], chosen, ends), 2)
+        chosen = means.argmin(axis=0)
+        fine = means.min(axis=0) <= best + REACHED
+        for number, way in enumerate(_ways(swing, players[0], at[fine], worse) if fine.any() else ()):
+            here = chosen[fine] == number
+            if here.any():
+                those, swung = np.flatnonzero(fine)[here], way.at(here)
+                total[those] = np.tile(_strokes(swing, players[0], at[those], swung, ends), 2)
                 shots = feared.of(swing.head_type).shots
                 if shots:
-                    lost = [_lost(swing, each, at[fine], chosen, feared.miss) for each in players]
-                    fear[fine] = shots * np.concatenate(lost, axis=1)
+                    lost = [_lost(swing, each, at[those], swung, feared.miss) for each in players]
+                    fear[those] = shots * np.concatenate(lost, axis=1)
         made[key] = Reckoned(total, fear, known + fear.mean(axis=1, keepdims=True))
     return made
 

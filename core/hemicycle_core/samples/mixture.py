@@ -12,7 +12,7 @@ from dataclasses import dataclass, replace
 
 import numpy as np
 from numpy.typing import NDArray
-from scipy.special import log_ndtr, ndtri
+from scipy.special import ndtri
 
 from ..heads import HeadType
 from .equal_delivery import ATTACK, LEAN, WEDGE_SPEED
@@ -48,20 +48,6 @@ STEPS = 12
 LEAST_FLOWN = 4  # shots of a build with a launch before any of them is held to be misread
 
 
-def _density(x: Floats, mean: float, sd: float) -> Floats:
-    z = (x - mean) / sd
-    density: Floats = np.exp(-0.5 * z * z) / sd
-    return density
-
-
-def _short(lost: Floats, mean: float, sd: float) -> Floats:
-    """Density of what a poor shot loses, shares of carry: most lose little and few much (exponential), on top of the
-    spread of good ones (E. Grushka, Anal. Chem. 44, 1972, 1733). It never claims the long shots."""
-    exponent = sd * sd / (2 * mean * mean) - lost / mean + log_ndtr(lost / sd - sd / mean)
-    density: Floats = np.exp(np.minimum(exponent, 50.0)) / mean * np.sqrt(2 * np.pi)
-    return density
-
-
 def _first_centre(group: Group) -> float:
     """The middle of the shots not called a miss; the longest third's when all were."""
     kept = group.carry_m[~group.called]
@@ -70,7 +56,7 @@ def _first_centre(group: Group) -> float:
 
 @dataclass
 class State:
-    """What the steps go over: centres (metres) and spreads by group, the shared rest."""
+    """What the steps end with: centres (metres) and spreads by group, the shared rest."""
 
     centres: list[float]
     spreads: list[float]
@@ -78,24 +64,6 @@ class State:
     misses: float
     loss: float
     calls: float
-
-
-def _responsibilities(group: Group, state: State, index: int, wrong: Floats) -> tuple[Floats, Floats]:
-    """Chance of each shot to be a miss, and to be a flyer or no carry of the club at all, (n,) each. wrong: chance to
-    be misread."""
-    off = group.carry_m / state.centres[index] - 1
-    loss = state.loss * MISS_COST[group.head_type]
-    odds = (
-        state.misses
-        / (1 - state.misses)
-        * np.where(group.called, state.calls / CALLED_GOOD, (1 - state.calls) / (1 - CALLED_GOOD))
-    )
-    prior = odds / (1 + odds)
-    good = (1 - prior - FLYERS) * _density(off, 0.0, state.spreads[index])
-    poor = prior * _short(-off, loss, state.spreads[index])
-    flyer = FLYERS * _density(off, FLYER_GAIN, np.hypot(FLYER_SD, state.spreads[index]))
-    total = good + poor + flyer
-    return (1 - wrong) * poor / total, wrong + (1 - wrong) * flyer / total
 
 
 def _misread_chances(groups: Sequence[Group]) -> list[Floats]:
@@ -129,62 +97,33 @@ def _evened(group: Group) -> Group:
     return replace(group, carry_m=group.carry_m / np.clip(1 + off, 0.5, 1.5))
 
 
-def _settled(groups: Sequence[Group], told: Sequence[tuple[Floats, Floats]], state: State) -> State:
-    """Centres, spreads and what misses cost, once it is told which shots were misses and which flyers."""
-    centres, spreads, misses, weights, sums = [], [], [], [], []
-    for index, (group, (poor, flyer)) in enumerate(zip(groups, told, strict=True)):
-        good = 1 - poor - flyer
-        centre = (
-            float((good * group.carry_m).sum() / max(good.sum(), 1e-9)) if good.sum() > 0.2 else state.centres[index]
-        )
-        wide = group.learning * CARRY_SPREAD[group.head_type]
-        squares = float((good * (group.carry_m / centre - 1) ** 2).sum()) / wide**2
-        centres.append(centre)
-        misses.append(poor)
-        weights.append(float(good.sum()))
-        sums.append(squares)
-    freedom = sum(max(weight - 1, 0.0) for weight in weights)
-    spread = np.sqrt((USUAL_SPREAD_SHOTS * USUAL_SPREAD**2 + sum(sums)) / (USUAL_SPREAD_SHOTS + freedom))
-    for weight, squares, group in zip(weights, sums, groups, strict=True):
-        spreads.append(
-            CARRY_SPREAD[group.head_type]
-            * float(np.sqrt((OWN_SPREAD_SHOTS * spread**2 + squares) / (OWN_SPREAD_SHOTS + max(weight - 1, 0.0))))
-        )
-    lost = [
-        (poor * np.clip(1 - group.carry_m / centre, 0, 0.6) / MISS_COST[group.head_type]).sum()
-        for poor, group, centre in zip(misses, groups, centres, strict=True)
-    ]
-    missed, count = sum(float(poor.sum()) for poor in misses), sum(group.carry_m.size for group in groups)
-    called = sum(float(poor[group.called].sum()) for poor, group in zip(misses, groups, strict=True))
-    return State(
-        centres,
-        spreads,
-        float(spread),
-        (USUAL_MISSES * USUAL_MISSES_SHOTS + missed) / (USUAL_MISSES_SHOTS + count),
-        (USUAL_LOSS * 4 + float(sum(lost))) / (4 + missed),
-        (USUAL_CALLS * USUAL_CALLS_SHOTS + called) / (USUAL_CALLS_SHOTS + missed),
-    )
-
-
 def fitted(groups: Sequence[Group]) -> tuple[State, list[Floats]]:
     """The mixture of a player's groups, each with a shot, and the chance of each shot to be a miss, (n,) by group."""
-    state = State(
-        [_first_centre(group) for group in groups],
-        [USUAL_SPREAD] * len(groups),
-        USUAL_SPREAD,
-        USUAL_MISSES,
-        USUAL_LOSS,
-        USUAL_CALLS,
-    )
-    if not groups:
-        return state, []
-    even, wrong = [_evened(group) for group in groups], _misread_chances(groups)
-    told: list[tuple[Floats, Floats]] = []
-    for _ in range(STEPS):
-        told = [_responsibilities(group, state, index, wrong[index]) for index, group in enumerate(even)]
-        state = _settled(even, told, state)
-    # What is played out is what was hit.
-    return _settled(groups, told, state), [poor for poor, _ in told]
+    from .kernel import settle, tell  # noqa: PLC0415 (a second to load: only who judges waits for it)
+
+    builds = np.array([[_first_centre(group) for group in groups], [USUAL_SPREAD] * len(groups)])
+    shared = np.array([USUAL_SPREAD, USUAL_MISSES, USUAL_LOSS, USUAL_CALLS])
+    told: list[Floats] = []
+    if groups:
+        even, hit = (np.concatenate([each.carry_m for each in some]) for some in (map(_evened, groups), groups))
+        called, wrong = np.concatenate([group.called for group in groups]), np.concatenate(_misread_chances(groups))
+        ends = np.cumsum([group.carry_m.size for group in groups])
+        kinds = np.array(
+            [(MISS_COST[each.head_type], CARRY_SPREAD[each.head_type], each.learning) for each in groups]
+        ).T.copy()
+        beforehand = (
+            USUAL_SPREAD, USUAL_SPREAD_SHOTS, OWN_SPREAD_SHOTS, USUAL_MISSES, USUAL_MISSES_SHOTS, USUAL_LOSS,
+            USUAL_CALLS, USUAL_CALLS_SHOTS,
+        )  # fmt: skip
+        told_by, chances = (FLYERS, FLYER_GAIN, FLYER_SD, CALLED_GOOD), np.empty((2, even.size))
+        for _ in range(STEPS):
+            tell(even, called, wrong, ends, kinds, builds, shared, told_by, chances)
+            settle(even, called, ends, kinds, builds, shared, chances, beforehand)
+        # What is played out is what was hit.
+        settle(hit, called, ends, kinds, builds, shared, chances, beforehand)
+        told = np.split(chances[0], ends[:-1])
+    spread, misses, loss, calls = (float(each) for each in shared)
+    return State(builds[0].tolist(), builds[1].tolist(), spread, misses, loss, calls), told
 
 
 def losses_of(groups: Sequence[Group], misses: Sequence[Floats], state: State) -> Floats:
