@@ -70,6 +70,7 @@ TABLES: dict[str, ColumnsKept] = {
     "fitting.BayServed": ColumnsKept(figures="at"),
     "fitting.TakenInHand": ColumnsKept(figures="at"),
     "fitting.AgreedAnswers": ColumnsKept(figures="at code"),  # and `WORDS`
+    "fitting.JudgedAnswer": ColumnsKept({"answer": b"", "key": ""}, "part at unasked"),
     "fitting.Build": ColumnsKept(
         {
             "name": _CLUB,

@@ -39,8 +39,9 @@ from .erased import known
 
 FORMAT, VERSION = "hemicycle-backup", 2
 DUMP, MANIFEST, ROWS = "database.dump", "manifest.json", "rows"
-# Whoever is signed in is not signed in again by a backup; which migrations stand is told by the manifest.
-NOT_TAKEN = frozenset({"django_session", "django_migrations"})
+# Whoever is signed in is not signed in again by a backup; which migrations stand is told by the manifest; what was
+# worked out is worked out again.
+NOT_TAKEN = frozenset({"django_session", "django_migrations", "fitting_judgedanswer"})
 LOADER = "hemicycle_rows"  # the role that puts rows in
 BLOCK = 1 << 20
 

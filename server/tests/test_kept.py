@@ -14,7 +14,7 @@ from django.db import models, transaction
 from fitting.actions import builds
 from fitting.api import answers
 from fitting.domain.session import load
-from fitting.models import Build, Feel, FittingSession, Job, Run, Shot, TargetOverride
+from fitting.models import Build, Feel, FittingSession, Job, JudgedAnswer, Run, Shot, TargetOverride
 from hemicycle_core import kept
 from hemicycle_core.answers.session import ANSWERS
 
@@ -80,6 +80,7 @@ def answered(session) -> dict[str, str]:
 
 def afresh(session) -> dict[str, str]:
     kept.forget()
+    JudgedAnswer.objects.all().delete()
     return answered(session)
 
 

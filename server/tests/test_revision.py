@@ -5,7 +5,7 @@ import time
 from concurrent.futures import ThreadPoolExecutor
 
 import pytest
-from fitting.api import answers
+from fitting.api import answers, once
 from fitting.models import FittingSession, Shot
 from hemicycle_core.kept import new_store, remembered
 from live.actions import make_key
@@ -66,7 +66,7 @@ def test_a_reader_who_has_it_is_told_so_until_session_shop_or_code_change(desk, 
     # Who has it as words does not have it as data.
     as_data = desk.get(url, headers={"If-None-Match": third, "Prefer": ""})
     assert (as_data.status_code, as_data.content != desk.get(url).content) == (200, True)
-    monkeypatch.setattr(answers, "code_version", lambda: "another")
+    monkeypatch.setattr(once, "code_version", lambda: "another")
     assert asked(third)[0] == 200
 
 

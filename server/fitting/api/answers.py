@@ -4,27 +4,26 @@ agreed as they were."""
 from __future__ import annotations
 
 from collections.abc import Callable
-from dataclasses import dataclass
 from typing import Any, TypeVar
 
 from common.api import serializer_of, shown
 from common.asked import asked
 from common.completed import completed
 from common.scoped import ScopedQuerySet
-from common.version import code_version
 from common.words import wants_words
 from drf_spectacular.utils import OpenApiParameter, extend_schema
 from hemicycle_core.brief import Wish
 from hemicycle_core.errors import BadInput
-from hemicycle_core.kept import key_of, new_store, remembered
+from hemicycle_core.kept import new_store, remembered
 from hemicycle_core.said import say
 from rest_framework.request import Request
 from rest_framework.response import Response
 from shop.asking import shop_of
 
 from ..domain.session import JudgedSession, load
-from ..domain.versions import Version, version_of
+from ..domain.versions import version_of
 from ..models import AgreedAnswers, BagPlan, FittingSession
+from .once import Make, Told, Versioned, once
 from .present.bench import present_bench, present_what_if
 from .present.plans import present_plans
 from .present.session import present_session
@@ -60,14 +59,6 @@ def session_of(request: Request, session_id: int) -> Versioned:
     return versioned(shop_of(request).pk, session_id)
 
 
-@dataclass(frozen=True)
-class Versioned:
-    """A session and the version of all that is answered of it; the row is no older than that."""
-
-    row: FittingSession
-    version: Version
-
-
 def versioned(shop_id: int, session_id: int) -> Versioned:
     version = version_of(shop_id, session_id)
     return Versioned(_sessions().one(shop_id, session_id), version)
@@ -91,23 +82,36 @@ PARTS: dict[str, Callable[[JudgedSession], Any]] = {
 }
 
 
-def _made(ready: JudgedSession, part: str, since: int = 0) -> Any:
+def _made(ready: JudgedSession, part: str) -> Any:
     if part == "session":
-        return shown(present_session(ready, since=since))
+        return shown(present_session(ready))
     name, _, build_id = part.partition("/")
     if name == "what_if":
         return shown(present_what_if(ready, ready.facts.by_key[int(build_id)]))
     return shown(PARTS[part](ready))
 
 
-def _body(session: Versioned, part: str, since: int) -> Any:
+def _told(ready: JudgedSession, part: str) -> Told:
+    if part != "session":
+        return Told(_made(ready, part))
+    shots, row = tuple(shot.revision for shot, _ in ready.rows.in_order), ready.rows.session
+    return Told(_made(ready, part), shots, row.whole_from)
+
+
+def _body(session: Versioned, part: str) -> Told:
     row = session.row
     if row.agreed_at is not None:
         kept = AgreedAnswers.objects.of(row.shop_id).filter(session=row).first()
         if kept is not None and part in kept.answers:
             gone = {"status": "erased"} if part == "session" and row.customer.erased_at is not None else {}
-            return {**_as_read_now(part, kept.answers[part]), "revision": row.revision, **gone}
-    return _made(judged(session), part, since)
+            return Told({**_as_read_now(part, kept.answers[part]), "revision": row.revision, **gone})
+
+    def anew() -> tuple[Versioned, Make]:
+        version = version_of(row.shop_id, row.pk)
+        now = session if version == session.version else versioned(row.shop_id, row.pk)
+        return now, lambda parts: {each: _told(judged(now), each) for each in parts}
+
+    return once(session, part, ("session", *PARTS), anew)
 
 
 def _as_read_now(part: str, answer: dict[str, Any]) -> dict[str, Any]:
@@ -141,7 +145,7 @@ def answer(request: Request, session: Versioned, part: str, status: int = 200) -
     since = _since(request)
     # As data and as words it is two answers: whoever has the one is not told that it has the other.
     form = ".words" if wants_words(request) else ""
-    tag = f'W/"{key_of(session.version).hex()}.{since}.{code_version()}{form}"'
+    tag = f'W/"{session.key}.{since}{form}"'
     headers = {"ETag": tag, "Cache-Control": "private, no-cache", "Vary": "Prefer, Cookie"}
     if request.method == "GET" and tag in request.headers.get("If-None-Match", ""):
         return Response(status=304, headers=headers)
@@ -150,7 +154,7 @@ def answer(request: Request, session: Versioned, part: str, status: int = 200) -
 
 def answered(session: Versioned, part: str, since: int = 0) -> Any:
     """One part of a session, as plain data. Not to be changed."""
-    return remembered(ANSWERS, (part, since, session.version), lambda: _body(session, part, since))
+    return remembered(ANSWERS, (part, session.version), lambda: _body(session, part)).since(since)
 
 
 def changed(request: Request, session_id: int, status: int = 200) -> Response:

@@ -3,6 +3,7 @@
 from .agreed import AgreedAnswers
 from .bag import Build
 from .grooves import BlindGrooves
+from .judged import JudgedAnswer
 from .plans import BagPlan, HeadSeen
 from .player import Feel, PlayerScreen
 from .session import BayHold, BayServed, FittingSession, Job, TakenInHand
@@ -14,7 +15,7 @@ from .words import LETTERS
 
 __all__ = [
     "LETTERS", "WITH_CODES", "AgreedAnswers", "BagPlan", "BayHold", "BayServed", "Blind", "BlindGrooves", "Build",
-    "ColumnMapping", "CourseNote", "Feel", "FittingSession", "HeadSeen", "Job", "PlayerScreen", "Run", "Shot",
-    "ShotImport", "SoleCode", "SoleHanding", "SoleTest", "StopSeen", "StopTest", "TakenInHand", "TargetOverride",
-    "WindowVersion",
+    "ColumnMapping", "CourseNote", "Feel", "FittingSession", "HeadSeen", "Job", "JudgedAnswer", "PlayerScreen", "Run",
+    "Shot", "ShotImport", "SoleCode", "SoleHanding", "SoleTest", "StopSeen", "StopTest", "TakenInHand",
+    "TargetOverride", "WindowVersion",
 ]  # fmt: skip

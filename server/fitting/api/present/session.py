@@ -36,18 +36,16 @@ def status_of(session: FittingSession, *, has_shots: bool) -> Status:
     return "open" if has_shots or session.briefed_at is not None else "not_begun"
 
 
-def present_session(judged: JudgedSession, *, since: int = 0) -> SessionOut:
-    """since: the revision that the reader has; only shots that changed after it are told, where that is enough."""
+def present_session(judged: JudgedSession) -> SessionOut:
     rows, facts, session = judged.rows, judged.facts, judged.rows.session
     usual = usual_sources([shot for club in facts.clubs for shot in club.shots])
-    part = session.whole_from <= since <= session.revision and since > 0
     unsteady = steady(judged)
     return SessionOut(
         **vars(facts.visit),
         **vars(facts.asked),
         id=session.pk,
         revision=session.revision,
-        shots_since=since if part else 0,
+        shots_since=0,
         customer=person(session.customer),
         fitter=session.fitter.get_full_name() if session.fitter else "",
         bay=session.bay_id,
@@ -71,11 +69,7 @@ def present_session(judged: JudgedSession, *, since: int = 0) -> SessionOut:
         brief=present_brief(judged),
         builds=[present_build(judged, build) for build in (*judged.facts.own, *judged.facts.candidates)],
         usual_sources=usual,
-        shots=[
-            present_shot(shot, rows.runs[shot.run_id], usual, known=known)
-            for shot, known in rows.in_order
-            if not part or shot.revision > since
-        ],
+        shots=[present_shot(shot, rows.runs[shot.run_id], usual, known=known) for shot, known in rows.in_order],
         struck_clean={str(shot): carry for shot, carry in struck_clean(judged).items()},
         questions={str(shot): sentence for shot, sentence in questions(judged).items()},
         bag=present_bag(judged),
