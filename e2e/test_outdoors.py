@@ -27,9 +27,10 @@ def test_a_ball_seen_without_a_line_and_through_reloads_is_on_record_when_it_is_
     # The application and what was read of the session are on the device.
     page.evaluate("navigator.serviceWorker.ready")
     page.wait_for_timeout(2500)
-    (pid,) = servers(application)
+    pids = servers(application)
     os.kill(application.process.pid, signal.SIGSTOP)  # nobody starts it again for now
-    os.kill(pid, signal.SIGKILL)
+    for pid in pids:
+        os.kill(pid, signal.SIGKILL)
     try:
         for far in (0.5, 0.55):
             page.reload()

@@ -200,9 +200,10 @@ def test_by_touch_with_an_assistant_and_a_stretch_without_a_line(browser: Browse
     for each in (page, assistant):
         each.evaluate("navigator.serviceWorker.ready")
     page.wait_for_timeout(2500)
-    (pid,) = servers(application)
+    pids = servers(application)
     os.kill(application.process.pid, signal.SIGSTOP)
-    os.kill(pid, signal.SIGKILL)
+    for pid in pids:
+        os.kill(pid, signal.SIGKILL)
     try:
         fitter.play(2)
         for _ in range(2):  # the second reload finds what the first could not read anew

@@ -106,7 +106,12 @@ def main(words: list[str]) -> int:
     start.add_argument("--own", action="store_true", help="begin with a shop of your own instead of the demo")
     start.add_argument("--demo", action="store_true", help="put the demo beside a shop of your own")
     start.add_argument("--without-backup", action="store_true", help=WITHOUT)
-    start.add_argument("--workers", type=int, default=1, help="server processes, 1 to 8")
+    start.add_argument(
+        "--workers",
+        type=int,
+        default=serve.USUAL_WORKERS,
+        help=f"server processes, 1 to {serve.MOST_WORKERS} ({serve.USUAL_WORKERS} on this machine)",
+    )
     start.set_defaults(do=serve.start)
     commands.add_parser("build", help="build the front end where it changed").set_defaults(do=install.build)
     commands.add_parser("test", help="run every test").set_defaults(do=testing.test)

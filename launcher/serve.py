@@ -5,6 +5,7 @@ from __future__ import annotations
 import argparse
 import contextlib
 import json
+import os
 import secrets
 import signal
 import socket
@@ -22,6 +23,7 @@ from .supervise import Servers, Watch, end_group, end_orphans, listening, runnin
 PATIENCE_S = 30
 Told = dict[str, Any]  # what the database holds, as the command that brings it up to date says
 MOST_WORKERS = 8
+USUAL_WORKERS = min(2, os.cpu_count() or 1)
 MOST_PORT = 65_535
 MOST_CONNECTIONS = 40  # of the 60 the private database takes; the rest is for listeners, commands and backups
 
@@ -192,6 +194,8 @@ def _serve(
             with StartStep("Starting the server"):
                 _wait_until_up(servers, address)
             ready()
+            servers.grow()
+            tell()
             Watch(found.cluster, servers, tell).run(daily.look, lambda: not _asked)
             raise _Asked
     finally:

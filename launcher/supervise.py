@@ -62,10 +62,11 @@ class Servers:
 
     def __init__(self, env: dict[str, str], held: socket.socket, home: Path, count: int) -> None:
         self.env = {**env, "HEMICYCLE_SOCKET": str(held.fileno())}
-        self.held, self.home = held, home
+        self.held, self.home, self.count = held, home, count
         self.gate: tuple[int, int] | None = os.pipe()  # they read their code before it, and serve behind it
-        self.running: list[subprocess.Popen[bytes]] = [self._start() for _ in range(count)]
-        self.backoffs = [Backoff() for _ in self.running]
+        # The first is up sooner alone; the others follow it.
+        self.running: list[subprocess.Popen[bytes]] = [self._start()]
+        self.backoffs = [Backoff()]
 
     def _start(self) -> subprocess.Popen[bytes]:
         command = [str(PYTHON), "-m", "config.serve", "--home", str(self.home)]
@@ -81,6 +82,12 @@ class Servers:
             for end in self.gate:
                 os.close(end)
             self.gate = None
+
+    def grow(self) -> None:
+        """The first serves: start the others."""
+        while len(self.running) < self.count:
+            self.running.append(self._start())
+            self.backoffs.append(Backoff())
 
     def pids(self) -> list[int]:
         return [process.pid for process in self.running]

@@ -2,8 +2,10 @@
 
 from __future__ import annotations
 
+import re
 from functools import cache
 from importlib.resources import files
+from typing import Any
 
 from fluent.runtime import FluentBundle, FluentResource
 from fluent.syntax import ast
@@ -12,30 +14,60 @@ from fluent.syntax.visitor import Visitor
 from .pseudo import PSEUDO, Pseudo
 from .spoken import FUNCTIONS
 
+ENTRY = re.compile(r"^(?=([a-z][\w-]*) *=)", re.MULTILINE)  # where a message begins
+
 
 @cache
-def _resources(language: str) -> tuple[ast.Resource, ...]:
+def _texts(language: str) -> dict[str, str]:
+    """Each message as it is written, by its name: to read all of them takes longer than to serve a page. Raises
+    ValueError for one that stands twice."""
     folder = files(__package__) / ("en" if language == PSEUDO else language)
     # What stands in `screen` are the labels of the browser, which reads both: nothing here says them.
     parts = sorted((each for each in folder.iterdir() if each.is_file()), key=lambda each: each.name)
-    texts = [each.read_text("utf-8") for each in parts]
-    resources = [FluentResource(text) for text in texts]
-    return tuple(Pseudo().visit(each) if language == PSEUDO else each for each in resources)
+    found: dict[str, str] = {}
+    for part in parts:
+        _, *entries = ENTRY.split(part.read_text("utf-8"))
+        for name, text in zip(entries[::2], entries[1::2], strict=True):
+            if name in found:
+                raise ValueError(f"the message {name} stands twice in the catalogue")
+            found[name] = text
+    return found
+
+
+def _read(language: str, text: str) -> ast.Resource:
+    """One message. Raises ValueError for one that cannot be read."""
+    resource: ast.Resource = FluentResource(text)
+    for entry in resource.body:
+        if isinstance(entry, ast.Junk):
+            raise ValueError(f"the catalogue cannot be read: {entry.content}")
+    made: ast.Resource = Pseudo().visit(resource) if language == PSEUDO else resource
+    return made
+
+
+class Catalogue:
+    """The messages of a language, each read when it is first said. None stands in another."""
+
+    def __init__(self, language: str) -> None:
+        self.language, self.texts = language, _texts(language)
+        self.bundle = FluentBundle([language.partition("-x-")[0]], functions=FUNCTIONS, use_isolating=False)
+
+    def has_message(self, name: str) -> bool:
+        return name in self.texts
+
+    def get_message(self, name: str) -> Any:
+        """Raises KeyError for a message that there is not and ValueError for one that cannot be read."""
+        if not self.bundle.has_message(name):
+            self.bundle.add_resource(_read(self.language, self.texts[name]))
+        return self.bundle.get_message(name)
+
+    def format_pattern(self, pattern: Any, values: dict[str, Any]) -> tuple[Any, list[Exception]]:
+        return self.bundle.format_pattern(pattern, values)
 
 
 @cache
-def catalogue(language: str = "en") -> FluentBundle:
-    """The words of a language. Raises ValueError for a message that cannot be read or stands twice."""
-    bundle = FluentBundle([language.partition("-x-")[0]], functions=FUNCTIONS, use_isolating=False)
-    for resource in _resources(language):
-        for entry in resource.body:
-            if isinstance(entry, ast.Junk):
-                raise ValueError(f"the catalogue cannot be read: {entry.content}")
-            if isinstance(entry, ast.Message) and bundle.has_message(entry.id.name):
-                raise ValueError(f"the message {entry.id.name} stands twice in the catalogue")
-            if isinstance(entry, ast.Message | ast.Term):
-                bundle.add_resource(ast.Resource([entry]))
-    return bundle
+def catalogue(language: str = "en") -> Catalogue:
+    """The words of a language. Raises ValueError for a message that stands twice."""
+    return Catalogue(language)
 
 
 class _Variables(Visitor):
@@ -47,12 +79,10 @@ class _Variables(Visitor):
 
 
 def messages_in(language: str = "en") -> dict[str, frozenset[str]]:
-    """Each message with the names of the values it is said with."""
+    """Each message with the names of the values it is said with. Raises ValueError for one that cannot be read."""
     found: dict[str, frozenset[str]] = {}
-    for resource in _resources(language):
-        for entry in resource.body:
-            if isinstance(entry, ast.Message):
-                variables = _Variables()
-                variables.visit(entry)
-                found[entry.id.name] = frozenset(variables.names)
+    for name, text in _texts(language).items():
+        variables = _Variables()
+        variables.visit(_read(language, text))
+        found[name] = frozenset(variables.names)
     return found
