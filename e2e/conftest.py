@@ -73,7 +73,7 @@ class Application:
 
     def start(self, *words: str) -> None:
         """Start and wait until it says it is ready."""
-        command = [str(ROOT / "hemicycle"), "start", "--port", str(self.port), *words]
+        command = [str(ROOT / "hemicycle"), "start", "--port", str(self.port), "--workers", "2", *words]
         self.process = subprocess.Popen(command, env=self.env, stdout=subprocess.PIPE, text=True)
         assert self.process.stdout is not None
         self.said, self.opens = "", ""

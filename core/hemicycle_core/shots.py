@@ -158,7 +158,7 @@ class Shot(OnlyFields):
     def get(self, key: str) -> float | None:
         return None if key in self.void else self.values.get(key)
 
-    @property
+    @lazily
     def counts(self) -> bool:
         """Whether it says anything of the club's stock swing."""
         return self.stock and not self.old_swing
@@ -190,7 +190,7 @@ class Shot(OnlyFields):
         """Whether its distance is one of those that the club's carry is made from."""
         return self.kept and "carry_m" not in self.void
 
-    @property
+    @lazily
     def kept(self) -> bool:
         """Whether it counts and was not set aside: what averages, patterns and predictions are made from."""
         return self.counts and not self.aside

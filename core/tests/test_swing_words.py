@@ -11,7 +11,7 @@ from hemicycle_core.decision.sentences import beside
 from hemicycle_core.decision.worth import Worth
 from hemicycle_core.judge import Candidate, Liking, Metric, compare
 from hemicycle_core.judge.feel import Feel, Felt, liking
-from hemicycle_core.judge.swing_words import by_the_swing, read_clean, speed_needed, spin_words, strike_costs
+from hemicycle_core.judge.swing_words import by_the_swing, speed_needed, spin_words, strike_costs, struck_clean
 from hemicycle_core.samples.drift import swing_changes
 from hemicycle_core.shots import Shot, Strike
 from hemicycle_core.units import metres
@@ -58,9 +58,10 @@ def test_the_ball_speed_that_a_wanted_carry_needs_rises_with_it():
 def test_one_missed_shot_is_read_as_what_a_clean_one_would_have_gone():
     stock = [shot(180, club_speed_mps=42.0) for _ in range(4)]
     missed = shot(150, club_speed_mps=42.0, strike=Strike.THIN)
-    assert read_clean(missed, stock) == pytest.approx(metres(180))
-    assert read_clean(shot(150, club_speed_mps=44.1, strike=Strike.THIN), stock) > metres(189)
-    assert read_clean(shot(150), stock) is None
+    clean = struck_clean([*stock, missed])
+    assert clean is not None and clean.at(missed) == pytest.approx(metres(180))
+    assert clean.at(shot(150, club_speed_mps=44.1, strike=Strike.THIN)) > metres(189)
+    assert clean.at(shot(150)) is None and struck_clean([missed]) is None
 
 
 def test_swung_faster_struck_worse_shorter_is_said_of_the_one_it_is_true_of():

@@ -6,6 +6,7 @@ from concurrent.futures import ThreadPoolExecutor
 
 import pytest
 from fitting.api import answers, once
+from fitting.api.present.session import PAGE
 from fitting.models import FittingSession, Shot
 from hemicycle_core.kept import new_store, remembered
 from live.actions import make_key
@@ -85,6 +86,39 @@ def test_a_reader_is_told_only_the_shots_that_changed(desk, session, send):
     # From a revision that this session never had, everything.
     assert len(desk.get(url, {"since": 9999}).json()["shots"]) == 4
     assert desk.get(url, {"since": "x"}).status_code == 400
+
+
+def test_a_session_of_thousands_of_shots_is_turned_page_by_page(desk, session, send):
+    """An import gone wrong: the newest come, the others when they are asked for, and each counts."""
+    send("first")
+    first, most = Shot.objects.get(), 2 * PAGE + 50
+    rows = [Shot.objects.get(pk=first.pk) for _ in range(most - 1)]
+    for at, row in enumerate(rows):
+        row.pk, row.number, row.feed_id = None, at + 2, f"more {at}"
+    Shot.objects.bulk_create(rows)
+    url = f"/api/sessions/{session.pk}"
+    seen = desk.get(url).json()
+    build = next(each for each in seen["builds"] if each["id"] == session.in_hand_id)
+    assert (len(seen["shots"]), seen["earlier"], build["kept"]) == (PAGE, PAGE + 50, most)
+    before, found = seen["shots"][0]["number"], len(seen["shots"])
+    while True:
+        page = desk.get(f"{url}/shots", {"before": before}).json()
+        assert page["shots"][-1]["number"] == before - 1 and len(page["shots"]) <= PAGE
+        before, found = page["shots"][0]["number"], found + len(page["shots"])
+        if not page["earlier"]:
+            break
+    assert (before, found) == (1, most)
+    # One that changed and is not on the page: the others are told all that is.
+    asked = {"content_type": JSON, "headers": {"Prefer": "return=minimal"}}
+    assert desk.put(f"/api/shots/{first.pk}/aside", {"aside": True}, **asked).status_code == 202
+    after = desk.get(url, {"since": seen["revision"]}).json()
+    assert (len(after["shots"]), after["shots_since"]) == (PAGE, 0)
+    assert desk.get(url, {"since": after["revision"]}).json()["shots"] == []
+    # The one that is to be copied comes along from wherever it is.
+    desk.put(f"/api/shots/{first.pk}/pinned", {"pinned": True}, content_type=JSON)
+    copied = desk.get(url).json()
+    assert (copied["shots"][0]["id"], len(copied["shots"])) == (first.pk, PAGE + 1)
+    assert desk.get(f"{url}/shots", {"before": "x"}).status_code == 400
 
 
 def test_who_asks_for_no_more_is_told_what_a_change_did_as_the_session_tells_it_after(desk, session, send, monkeypatch):

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import math
 from collections.abc import Sequence
+from dataclasses import dataclass
 
 import numpy as np
 
@@ -102,17 +103,27 @@ def swung_words(further: Candidate, shorter: Candidate) -> Said:
     return say("swung-faster-struck-worse", letter=shorter.letter)
 
 
-def read_clean(shot: Shot, stock: Sequence[Shot]) -> float | None:
-    """What a missed shot would have carried, struck as the build's clean ones are, metres: their carry at its club
-    speed. None where its club speed or the clean ones' was not read."""
+@dataclass(frozen=True)
+class StruckClean:
+    """The clean shots of a build, on average: carry in metres and club speed in m/s."""
+
+    carry_m: float
+    club_speed_mps: float
+
+    def at(self, shot: Shot) -> float | None:
+        """What a missed shot would have carried, struck as these are, metres: their carry at its club speed. None where
+        that was not read."""
+        mine = shot.get("club_speed_mps")
+        return None if mine is None else float(self.carry_m * (mine / self.club_speed_mps) ** CARRY_BY_CLUB_SPEED)
+
+
+def struck_clean(stock: Sequence[Shot]) -> StruckClean | None:
+    """None where too few club speeds were read."""
     clean = [each for each in stock if each.kept and each.strike is None and each.get("carry_m")]
     speeds = [each.values["club_speed_mps"] for each in clean if each.get("club_speed_mps")]
-    mine = shot.get("club_speed_mps")
-    if mine is None or len(speeds) < LEAST:
+    if len(speeds) < LEAST:
         return None
-    carry = float(np.mean([each.values["carry_m"] for each in clean]))
-    faster = float(mine / np.mean(speeds))
-    return float(carry * faster**CARRY_BY_CLUB_SPEED)
+    return StruckClean(float(np.mean([each.values["carry_m"] for each in clean])), float(np.mean(speeds)))
 
 
 CARRY_BY_CLUB_SPEED = 1.2  # d ln carry / d ln speed, as for the next head of a set

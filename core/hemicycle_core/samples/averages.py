@@ -35,8 +35,19 @@ def average(values: Sequence[float]) -> Average | None:
 
 def values_of(shots: Sequence[Shot], key: str, *, kept_only: bool = True) -> list[float]:
     """The values of one reading over the shots that have it, in the shots' order."""
-    chosen = (shot for shot in shots if (shot.kept if kept_only else shot.counts))
+    chosen = [shot for shot in shots if shot.kept] if kept_only else [shot for shot in shots if shot.counts]
     return [value for shot in chosen if (value := shot.get(key)) is not None]
+
+
+def readings_of(shots: Sequence[Shot], *, kept_only: bool = True) -> dict[str, list[float]]:
+    """The values of every reading, as `values_of` has those of one."""
+    found: dict[str, list[float]] = {}
+    for shot in shots:
+        if shot.kept if kept_only else shot.counts:
+            for key, value in shot.values.items():
+                if key not in shot.void:
+                    found.setdefault(key, []).append(value)
+    return found
 
 
 def smash(shots: Sequence[Shot]) -> float | None:

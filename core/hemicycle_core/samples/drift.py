@@ -98,7 +98,8 @@ def _apart(shots: Sequence[tuple[Hashable, Shot]]) -> list[dict[str, float]]:
     for build, row in rows:
         for key, value in row.items():
             sums[build, key].append(value)
-    return [{key: value - float(np.mean(sums[build, key])) for key, value in row.items()} for build, row in rows]
+    means = {which: float(np.mean(values)) for which, values in sums.items()}
+    return [{key: value - means[build, key] for key, value in row.items()} for build, row in rows]
 
 
 def swing_changes(shots: Sequence[tuple[Hashable, Shot]]) -> list[Said]:

@@ -53,6 +53,28 @@ class Unlike:
     kind: Unlikely = Unlikely.SHORT
 
 
+def of_the_others(values: Floats) -> tuple[Floats, Floats]:
+    """For each of n values, n at least 2, the median of the others and the median of how far they lie from that, (n,)
+    each: by sorting a few times, as all but one of them are the same others."""
+    middles = _median_without(values)
+    apart = np.empty_like(values)
+    for middle in np.unique(middles):
+        those = middles == middle
+        apart[those] = _median_without(np.abs(values - middle))[those]
+    return middles, apart
+
+
+def _median_without(values: Floats) -> Floats:
+    """For each value the median of the others, (n,)."""
+    order = np.argsort(values, kind="stable")
+    ordered, rank = values[order], np.empty(values.size, dtype=np.intp)
+    rank[order] = np.arange(values.size)
+    others = values.size - 1
+    low, high = (others - 1) // 2, others // 2
+    low_value, high_value = (ordered[np.where(rank <= at, at + 1, at)] for at in (low, high))
+    return np.where(low == high, low_value, (low_value + high_value) / 2)
+
+
 def unlike_the_others(carries_m: Sequence[float], called: Sequence[bool] = ()) -> list[Unlike]:
     """Carries far from the median of the other shots, short or long; none under four shots. called: shots whose
     strike was called a miss, which need less to be questioned.
@@ -64,10 +86,8 @@ def unlike_the_others(carries_m: Sequence[float], called: Sequence[bool] = ()) -
         return []
     carries = np.asarray(carries_m, dtype=float)
     found = []
-    for index, carry in enumerate(carries):
-        others = np.delete(carries, index)
-        middle = float(np.median(others))
-        spread = max(1.4826 * float(np.median(np.abs(others - middle))), USUAL_SPREAD_SHARE * middle)
+    for index, (carry, middle, apart) in enumerate(zip(carries, *of_the_others(carries), strict=True)):
+        spread = max(1.4826 * apart, USUAL_SPREAD_SHARE * middle)
         limit = UNLIKE_CALLED if called and called[index] else UNLIKE
         if abs(carry - middle) > limit * spread:
             short = bool(carry < middle)
@@ -109,16 +129,16 @@ def _heavy(shots: Sequence[Shot], head_type: HeadType) -> list[Unlike]:
     if head_type in (HeadType.DRIVER, HeadType.PUTTER) or len(shots) < LEAST_SHOTS:
         return []
     seen = columns_of(shots, ("carry_m", "spin_rpm"))
+    read = np.flatnonzero(np.isfinite(seen["spin_rpm"]))
+    if read.size < LEAST_SHOTS:
+        return []
+    spins = seen["spin_rpm"][read]
     found = []
-    for index, shot in enumerate(shots):
-        others = {key: np.delete(values, index) for key, values in seen.items()}
-        spins, carries = (others[key][np.isfinite(others[key])] for key in ("spin_rpm", "carry_m"))
-        if shot.lie is not Lie.MAT or spins.size < LEAST_SHOTS - 1 or not np.isfinite(seen["spin_rpm"][index]):
-            continue
-        less = float(np.median(spins)) - seen["spin_rpm"][index]
-        spread = 1.4826 * float(np.median(np.abs(spins - np.median(spins))))
-        near = abs(seen["carry_m"][index] / np.median(carries) - 1) <= HEAVY_CARRY_SHARE
-        if near and less >= max(HEAVY_SPIN_RPM, UNLIKE_CALLED * spread):
+    for index, turns, middle, apart, carry in zip(
+        read.tolist(), spins, *of_the_others(spins), _median_without(seen["carry_m"])[read], strict=True
+    ):
+        less, near = middle - turns, abs(seen["carry_m"][index] / carry - 1) <= HEAVY_CARRY_SHARE
+        if shots[index].lie is Lie.MAT and near and less >= max(HEAVY_SPIN_RPM, UNLIKE_CALLED * 1.4826 * apart):
             said = say("samples-carried-like-others-less", less=spin(less, -1))
             found.append(Unlike(index, said, Unlikely.HEAVY))
     return found

@@ -94,8 +94,10 @@ def _made(ready: JudgedSession, part: str) -> Any:
 def _told(ready: JudgedSession, part: str) -> Told:
     if part != "session":
         return Told(_made(ready, part))
-    shots, row = tuple(shot.revision for shot, _ in ready.rows.in_order), ready.rows.session
-    return Told(_made(ready, part), shots, row.whole_from)
+    told, at = _made(ready, part), {shot.pk: shot.revision for shot, _ in ready.rows.in_order}
+    here = tuple(at.pop(shot["id"]) for shot in told["shots"])
+    # Who was told of an earlier revision than one at which a shot changed that is not here is told all of them.
+    return Told(told, here, max(ready.rows.session.whole_from, *at.values(), 0))
 
 
 def _body(session: Versioned, part: str) -> Told:
@@ -180,6 +182,7 @@ def _since(request: Request) -> int:
 def all_answers(ready: JudgedSession) -> dict[str, Any]:
     """Every answer of a session, to be kept as it is."""
     hit = [f"what_if/{club.key}" for club in ready.facts.candidates if club.shots]
-    made = {part: _made(ready, part) for part in ("session", *PARTS, *hit)}
+    made = {part: _made(ready, part) for part in (*PARTS, *hit)}
+    made["session"] = shown(present_session(ready, most=None))
     made["session"]["frozen"] = True
     return made

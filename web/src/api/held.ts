@@ -4,7 +4,7 @@
  */
 import { notifyManager, type QueryClient } from "@tanstack/react-query";
 import { useSyncExternalStore } from "react";
-import type { Seen, Session, Shot } from "./types";
+import type { EarlierShots, Seen, Session, Shot } from "./types";
 
 // An answer is drawn with what it changes elsewhere, such as what waits no more, and not a frame after it.
 notifyManager.setScheduler(queueMicrotask);
@@ -60,8 +60,15 @@ export function newer(before: Session | undefined, came: Session): Session | nul
 	if (before && came.revision < before.revision) return before;
 	if (!came.shots_since) return came;
 	if (!before || before.revision < came.shots_since) return null;
-	return { ...came, shots: merged(before.shots, came.shots), shots_since: 0 };
+	return { ...came, shots: merged(before.shots, came.shots), shots_since: 0, earlier: before.earlier };
 }
+
+/** A session with a page of shots from before those that are held. */
+export const withEarlier = (session: Session, page: EarlierShots): Session => ({
+	...session,
+	shots: merged(page.shots, session.shots),
+	earlier: page.earlier,
+});
 
 /** A session with what is seen of a change at once; what is judged follows when it is read anew. */
 export function withSeen(

@@ -1337,7 +1337,8 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get?: never;
+        /** @description The shots of a session that were hit before one, the newest of them. */
+        get: operations["earlier_shots"];
         /** @description Move, set aside or tag several shots in one act. */
         put: operations["change_shots"];
         /** @description A shot that no monitor sends, as somebody reads it off a screen. */
@@ -2857,6 +2858,10 @@ export interface components {
         Delivery: "steep" | "middling" | "shallow";
         /** @enum {string} */
         DeliveryEnum: "steep" | "middling" | "shallow";
+        EarlierShots: {
+            earlier: number;
+            shots: components["schemas"]["ShotOut"][];
+        };
         EndOut: {
             build: number;
             /** Format: double */
@@ -3954,6 +3959,7 @@ export interface components {
             id: number;
             revision: number;
             shots_since: number;
+            earlier: number;
             customer: components["schemas"]["Person"];
             fitter: string;
             bay: number;
@@ -7359,6 +7365,30 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ShortlistOut"];
+                };
+            };
+        };
+    };
+    earlier_shots: {
+        parameters: {
+            query: {
+                /** @description The number of a shot. */
+                before: number;
+            };
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EarlierShots"];
                 };
             };
         };

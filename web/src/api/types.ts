@@ -12,6 +12,7 @@ export type ChecksDue = Of<"ChecksDue">;
 export type Person = Of<"Person">;
 export type Build = Of<"BuildOut">;
 export type Shot = Of<"ShotOut">;
+export type EarlierShots = Of<"EarlierShots">;
 export type Bag = Of<"BagOut">;
 export type Gap = Of<"GapOut">;
 export type GapInWork = Of<"GapInWork">;

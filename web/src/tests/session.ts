@@ -289,6 +289,7 @@ export const session: Session = {
 	versions: 0,
 	revision: 40,
 	shots_since: 0,
+	earlier: 0,
 	frozen: false,
 	protocol: "full_swing",
 	usual_sources: {},

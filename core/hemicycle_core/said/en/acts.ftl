@@ -116,6 +116,7 @@ act-hit-type-club-first = Hit or type that club first: it has no carry to hold a
 act-club-not-bag = That club is not in this bag.
 act-not-something-target-can = That is not something a target can be set for.
 act-window-wrong-way-round = The window is the wrong way round: its lower end must be the smaller.
+act-before-which-shot = Say before which shot, by its number.
 act-revision-tell-changes-since = The revision to tell changes since is a whole number.
 act-no-space-work-yet = No space is in work yet. The short list follows the window.
 act-hit-type-two-clubs = Hit or type two clubs of the bag at least, irons or woods: the rack is read along them.

@@ -12,13 +12,13 @@ from hemicycle_core.facts import Club, HitIn
 from hemicycle_core.judge.eased import part_swings
 from hemicycle_core.judge.feel import last_said
 from hemicycle_core.judge.held import held_on
-from hemicycle_core.judge.swing_words import read_clean
+from hemicycle_core.judge.swing_words import struck_clean as clean_of
 from hemicycle_core.kept import kept, new_store
 from hemicycle_core.rack.specification import detail, shaft_words
 from hemicycle_core.runs import Ball, ball_words
 from hemicycle_core.said import NOTHING, Said, as_said, joined
 from hemicycle_core.samples import certainty, cost_of_a_miss, pattern
-from hemicycle_core.samples.averages import average, smash, values_of
+from hemicycle_core.samples.averages import average, readings_of, smash, values_of
 from hemicycle_core.samples.day import Then, day_of, day_words
 from hemicycle_core.samples.drift import Steadiness, steadiness
 from hemicycle_core.samples.outliers import questioned, smash_doubted
@@ -110,7 +110,8 @@ def _averaged(shots: Sequence[CoreShot]) -> dict[str, Any]:
     carries, spread = values_of(shots, "carry_m"), pattern(shots)
 
     def averages(*, kept_only: bool) -> dict[str, float]:
-        means = {key: average(values_of(shots, key, kept_only=kept_only)) for key in READINGS}
+        read = readings_of(shots, kept_only=kept_only)
+        means = {key: average(read.get(key, [])) for key in READINGS}
         return {key: round(mean.mean, DIGITS) for key, mean in means.items() if mean is not None}
 
     return {
@@ -232,11 +233,12 @@ def struck_clean(judged: JudgedSession) -> dict[int, float]:
     """Of shots that were missed, what each would have carried struck as the clean ones of its build, metres."""
     rows, found = judged.rows, {}
     for club in judged.facts.clubs:
+        clean = clean_of(club.shots)
         for shot, known in rows.by_build.get(club.key, []):
             missed = known.counts and known.stock and (known.aside or known.strike is not None)
-            clean = read_clean(known, club.shots) if missed else None
-            if clean is not None:
-                found[shot.pk] = clean
+            would = clean.at(known) if clean is not None and missed else None
+            if would is not None:
+                found[shot.pk] = would
     return found
 
 

@@ -13,11 +13,13 @@ from hemicycle_core.protocols.part_swing import next_words
 from hemicycle_core.protocols.sole import KEY as SOLE
 from hemicycle_core.said import NOTHING, Said, listed, say
 from hemicycle_core.shots import PART_SWING
+from hemicycle_core.shots import Shot as CoreShot
 
+from ...domain.rows import SessionRows
 from ...domain.session import JudgedSession
-from ...models import BayHold, FittingSession
+from ...models import BayHold, FittingSession, Shot
 from ..schemas.imports import ImportedFile
-from ..schemas.session import PartnerOut, SessionLine, SessionOut
+from ..schemas.session import EarlierShots, PartnerOut, SessionLine, SessionOut
 from ..schemas.words import Status
 from .bag import present_bag
 from .bay import about_the_monitor, day, present_build, present_shot, questions, steady, struck_clean, usual_sources
@@ -26,6 +28,8 @@ from .brief import present_brief
 from .player import present_screen
 from .soles import present_soles
 from .wedges import next_groove_task, next_task
+
+Hit = tuple[Shot, CoreShot]
 
 
 def status_of(session: FittingSession, *, has_shots: bool) -> Status:
@@ -36,16 +40,31 @@ def status_of(session: FittingSession, *, has_shots: bool) -> Status:
     return "open" if has_shots or session.briefed_at is not None else "not_begun"
 
 
-def present_session(judged: JudgedSession) -> SessionOut:
+PAGE = 400  # shots; whoever hits more in a session, or takes in a file that did, turns pages
+
+
+def shots_of(rows: SessionRows, *, before: int | None = None, most: int | None = PAGE) -> tuple[list[Hit], int]:
+    """The newest shots of a session, in their order, and how many were hit before them. before: a shot's number, of
+    those before it; most: None for all."""
+    there = [each for each in rows.in_order if before is None or each[0].number < before]
+    page = there if most is None else there[-most:]
+    return page, len(there) - len(page)
+
+
+def present_session(judged: JudgedSession, *, most: int | None = PAGE) -> SessionOut:
+    """most: shots that come along; the one to be copied does in any case."""
     rows, facts, session = judged.rows, judged.facts, judged.rows.session
     usual = usual_sources([shot for club in facts.clubs for shot in club.shots])
     unsteady = steady(judged)
+    page, earlier = shots_of(rows, most=most)
+    copied = [each for each in rows.in_order[:earlier] if each[0].pk == session.pinned_id]
     return SessionOut(
         **vars(facts.visit),
         **vars(facts.asked),
         id=session.pk,
         revision=session.revision,
         shots_since=0,
+        earlier=earlier,
         customer=person(session.customer),
         fitter=session.fitter.get_full_name() if session.fitter else "",
         bay=session.bay_id,
@@ -69,7 +88,7 @@ def present_session(judged: JudgedSession) -> SessionOut:
         brief=present_brief(judged),
         builds=[present_build(judged, build) for build in (*judged.facts.own, *judged.facts.candidates)],
         usual_sources=usual,
-        shots=[present_shot(shot, rows.runs[shot.run_id], usual, known=known) for shot, known in rows.in_order],
+        shots=[present_shot(shot, rows.runs[shot.run_id], usual, known=known) for shot, known in (*copied, *page)],
         struck_clean={str(shot): carry for shot, carry in struck_clean(judged).items()},
         questions={str(shot): sentence for shot, sentence in questions(judged).items()},
         bag=present_bag(judged),
@@ -142,4 +161,13 @@ def present_line(session: Any) -> SessionLine:
         outcome=outcome,
         shots=session.shot_count,
         next_check=agreed.next_check if agreed else None,
+    )
+
+
+def present_earlier(judged: JudgedSession, before: int) -> EarlierShots:
+    rows = judged.rows
+    usual = usual_sources([shot for club in judged.facts.clubs for shot in club.shots])
+    page, earlier = shots_of(rows, before=before)
+    return EarlierShots(
+        earlier, [present_shot(shot, rows.runs[shot.run_id], usual, known=known) for shot, known in page]
     )

@@ -36,22 +36,23 @@ class PartnerIn:
 
 @dataclass(frozen=True, kw_only=True)
 class SessionOut(RunAsked, Visit):
-    """revision: goes up with every change and shot. shots_since: the revision after which the shots here changed, 0
-    when they are all of them. usual_sources: of readings, where not measured. struck_clean: of missed shots, what they
-    would have carried struck as the clean ones of the build, metres. questions: of shots that look unlike
-    the others, by id. frozen: shown as it was when it was agreed. least_shots: before anything is said of a build.
-    bay_is_here: shots of the bay come to this session; bay_serves: the customer they come to, empty for nobody;
-    partner: whose player hits in turn with this one's.
-    length, struck_ball, wind (from_deg: 0 against the shot, 90 from the right), tee_mm: of the next run. swing:
-    goes up when the player is told to swing otherwise. day: as the fitter said, day_words: what is said of it.
-    awaited: a contender that is not here yet, question: the one that remains for it. pinned: the shot to copy.
+    """revision: goes up with every change and shot. shots: the newest, earlier: how many were hit before them.
+    shots_since: the revision after which the shots here changed, 0 when they are all of them. usual_sources: of
+    readings, where not measured. struck_clean: of missed shots, what they would have carried struck as the clean
+    ones of the build, metres. questions: of shots that look unlike the others, by id. frozen: shown as it was when
+    it was agreed. least_shots: before anything is said of a build. bay_is_here: shots of the bay come to this
+    session; bay_serves: the customer they come to, empty for nobody; partner: whose player hits in turn with this
+    one's. length, struck_ball, wind (from_deg: 0 against the shot, 90 from the right), tee_mm: of the next run.
+    swing: goes up when the player is told to swing otherwise. day: as the fitter said, day_words: what is said of
+    it. awaited: a contender that is not here yet, question: the one that remains for it. pinned: the shot to copy.
     monitor: what is to be said of the bay's monitor. columns: what the Bench reads out, in order; empty for the
-    usual. player: the player's own screen, None where none was set up. soles: the blind
-    tests of soles, in their order."""
+    usual. player: the player's own screen, None where none was set up. soles: the blind tests of soles, in their
+    order."""
 
     id: int
     revision: int
     shots_since: int
+    earlier: int
     customer: Person
     fitter: str
     bay: int
@@ -86,6 +87,14 @@ class SessionOut(RunAsked, Visit):
     least_shots: int
     steady: Said
     tired: bool
+
+
+@dataclass
+class EarlierShots:
+    """A page of shots of a session; earlier: how many were hit before them."""
+
+    earlier: int
+    shots: list[ShotOut]
 
 
 @dataclass

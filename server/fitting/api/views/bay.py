@@ -15,8 +15,9 @@ from rest_framework.views import APIView
 from shop.asking import actor_of
 
 from ...actions import acts, builds, sessions, shots, tasks
-from ..answers import changed, documented_change, row_of, seen
+from ..answers import changed, documented_change, judged, row_of, seen, session_of
 from ..present.bay import present_acts
+from ..present.session import present_earlier
 from ..schemas.bay import (
     AcceptedIn,
     ActsOut,
@@ -41,6 +42,7 @@ from ..schemas.bay import (
     TaskIn,
     TypedIn,
 )
+from ..schemas.session import EarlierShots
 
 
 class CandidatesView(APIView):
@@ -227,6 +229,19 @@ class ShotsView(APIView):
         wanted = shots.ForAll(new.aside, new.reason, "" if new.no_strike else new.strike, new.build)
         shots.change_shots(actor_of(request), session_id, new.shots, wanted)
         return changed(request, session_id)
+
+    @extend_schema(
+        parameters=[OpenApiParameter("before", int, required=True, description="The number of a shot.")],
+        responses=serializer_of(EarlierShots),
+        operation_id="earlier_shots",
+        tags=["bay"],
+    )
+    def get(self, request: Request, session_id: int) -> Response:
+        """The shots of a session that were hit before one, the newest of them."""
+        before = request.query_params.get("before", "")
+        if not before.isdecimal() or len(before) > 9:
+            raise BadInput(say("act-before-which-shot"), field="before")
+        return Response(shown(present_earlier(judged(session_of(request, session_id)), int(before))))
 
     @documented_change(TypedIn, name="type_shot", tags=["bay"], status=201, seen=True)
     def post(self, request: Request, session_id: int) -> Response:

@@ -21,7 +21,7 @@ import { Caution } from "../../ui/Said";
 import { type AllOf, CheckClub, called, Selection, TrailSheet } from "./Acts";
 import { NewSetting, PickBuild, WantedShot } from "./Dialogs";
 import { Flights } from "./Flights";
-import { Copy, InHand, LastShot, ShotRow, SoFar } from "./LastShot";
+import { Copy, InHand, LastShot, SoFar } from "./LastShot";
 import { NoShot, useMayPretend } from "./NoShot";
 import { FeltSheet, nextMode, PlayerPanel, PlayerSheet, showing } from "./PlayerPanel";
 import {
@@ -36,6 +36,7 @@ import {
 	RunBar,
 	RunSheet,
 } from "./RunBar";
+import { ShotRow } from "./ShotRow";
 import { BayStand } from "./Stand";
 import { StandInPanel } from "./StandInPanel";
 import { Steady } from "./Steady";
@@ -408,6 +409,7 @@ export function Bay({ session, act, live }: PlaceProps) {
 				)}
 				<div className="flex flex-wrap items-end gap-x-3 gap-y-2">
 					<ShotRow
+						key={session.in_hand}
 						session={session}
 						shots={shots}
 						shot={shot}

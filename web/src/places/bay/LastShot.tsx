@@ -269,7 +269,7 @@ export function SoFar({ build }: { build: Build }) {
 }
 
 /** What is other about a shot, in a word or two. */
-function markOf(shot: Shot): string {
+export function markOf(shot: Shot): string {
 	if (shot.misread) return "misread";
 	if (shot.old_swing) return t("label-old-swing");
 	if (shot.lie && !CLEAN.includes(shot.lie)) return termOf("lie", shot.lie);
@@ -286,57 +286,4 @@ function place(carry: number | null, window: { low: number; high: number } | und
 	if (far < low) return t("bay-short-window", { low: low - far });
 	if (far > high) return t("bay-long-window", { far: far - high });
 	return t("label-in-the-window");
-}
-
-interface RowProps {
-	session: Session;
-	shots: Shot[];
-	shot: Shot | undefined;
-	selected: Shot[];
-	colour: string;
-	onTouch: (id: number) => void;
-}
-
-export function ShotRow({ session, shots, shot, selected, colour, onTouch }: RowProps) {
-	return (
-		<ol className="flex flex-wrap gap-1.5" aria-label={t("bay-shots-build")}>
-			{shots.map((each, index) => {
-				const carry = asFar(metresOf(each.readings, "carry_m"));
-				const question = questionOf(session, each);
-				const chosen = selected.includes(each);
-				return (
-					<li key={each.id}>
-						<button
-							type="button"
-							className={`min-h-16 w-18 cursor-pointer border-b-3 px-2 py-1 text-left ${each.id === shot?.id ? "outline-2" : ""} ${chosen ? "bg-base-300" : "bg-base-100"}`}
-							style={{ borderColor: each.counts ? colour : "transparent" }}
-							aria-pressed={each.id === shot?.id}
-							aria-label={t("bay-shot-carry", {
-								index: index + 1,
-								carry,
-								which: each.aside ? t("label-set-aside") : "",
-								which2: chosen ? t("bay-selected") : "",
-							})}
-							onClick={() => onTouch(each.id)}
-						>
-							<span className="quiet block text-[12px]">
-								{index + 1}
-								{chosen ? " ✓" : ""}
-							</span>
-							<span
-								className={`num block text-[19px] leading-tight ${each.aside || each.misread ? "quiet line-through" : ""}`}
-							>
-								{carry}
-							</span>
-							<span className={`block text-[12px] ${question || each.check_club ? "hole-text" : "quiet"}`}>
-								{(each.check_club && t("bay-club")) ||
-									(each.strike && termOf("strike", each.strike)) ||
-									(each.aside ? t("label-aside") : markOf(each) || (question ? t("label-odd") : "\u00a0"))}
-							</span>
-						</button>
-					</li>
-				);
-			})}
-		</ol>
-	);
 }

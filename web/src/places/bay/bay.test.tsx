@@ -201,6 +201,28 @@ test("shots meant low, misread or without distance are no dots of the stock swin
 	expect(gate?.querySelectorAll('line[stroke-linecap="round"]')).toHaveLength(1);
 });
 
+test("of many shots the newest stand there, and those before them when they are asked for, at last from the server", async () => {
+	const many = Array.from({ length: 60 }, (_, at) => shot(at + 101, 4, 170 + (at % 9), { number: at + 101 }));
+	const befores: (string | null)[] = [];
+	serve({
+		"GET /api/sessions/7/shots": (asked: URL) => {
+			befores.push(asked.searchParams.get("before"));
+			return { earlier: 0, shots: [shot(100, 4, 150, { number: 100 })] };
+		},
+	});
+	show(Bay, { ...inHand, shots: many, earlier: 1 });
+	const row = screen.getByRole("list", { name: "Shots of this build" });
+	expect(row.querySelectorAll("[aria-pressed]")).toHaveLength(48);
+	// Whoever goes back by keys sees where they are.
+	fireEvent.click(row.querySelector("[aria-pressed]") as Element);
+	press("arrowleft");
+	expect(row.querySelectorAll("[aria-pressed]")).toHaveLength(49);
+	fireEvent.click(screen.getByRole("button", { name: "11 before these" }));
+	expect(row.querySelectorAll("[aria-pressed]")).toHaveLength(60);
+	fireEvent.click(screen.getByRole("button", { name: "1 before these, of all clubs" }));
+	await waitFor(() => expect(befores).toEqual(["101"]));
+});
+
 test("without a build in hand it says so, and no key does harm", () => {
 	const sent = serve({});
 	show(Bay, { ...session, in_hand: null });
