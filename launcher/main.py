@@ -4,14 +4,12 @@ from __future__ import annotations
 
 import argparse
 import contextlib
-import secrets
 import subprocess
 import sys
-import tempfile
 from pathlib import Path
 
-from . import data, install, keep, postgres, serve, testing
-from .common import PYTHON, ROOT, Stop, home, run, server_env, tools_env, warn
+from . import data, install, keep, serve, testing, timing
+from .common import PYTHON, ROOT, Stop, home, tools_env, warn
 
 
 def _passed_on(module: str, words: list[str], extra_env: dict[str, str] | None = None) -> int:
@@ -55,25 +53,6 @@ def _latency(words: list[str]) -> int:
         "HEMICYCLE_DEMO_PASSWORD": data.keep_secrets(home())["demo"],
     }
     return _passed_on("hemicycle_commands.latency", ["--url", data.running_address(), *rest], extra)
-
-
-def _speed(words: list[str]) -> int:
-    """How fast it is; of the application in a database of its own, which is gone afterwards."""
-    options = argparse.ArgumentParser(prog="hemicycle speed", add_help=False)
-    options.add_argument("--server", action="store_true")
-    options.add_argument("--visits", type=int, default=0)
-    known, rest = options.parse_known_args(words)
-    done = _passed_on("hemicycle_commands.speed", rest)
-    if done or not (known.server or known.visits):
-        return done
-    with tempfile.TemporaryDirectory(prefix="hemicycle-speed-") as folder:
-        Path(folder).chmod(0o755)  # the database's own user goes through it
-        with postgres.temporary(Path(folder)) as cluster:
-            env = {**server_env(cluster.url("postgres"), secrets.token_hex()), "HEMICYCLE_ERASED": ""}
-            env["HEMICYCLE_DEMO_PASSWORD"] = secrets.token_urlsafe(12)
-            manage = [str(PYTHON), str(ROOT / "server" / "manage.py")]
-            run([*manage, "demo", "--migrate"], env=env, why="Making the demo")
-            return subprocess.run([*manage, "speed", "--visits", str(known.visits)], env=env, check=False).returncode
 
 
 def _new_key(bay: str, shop: str) -> str:
@@ -129,14 +108,16 @@ def main(words: list[str]) -> int:
     word.set_defaults(do=keep.password)
     for name, said in PASSED_ON.items():
         commands.add_parser(name, help=said, add_help=False)
-    commands.add_parser("speed", help="how fast flight and judge are; --server, --visits N: answers", add_help=False)
+    commands.add_parser(
+        "speed", help="how fast it is: flight and judge; --server, --visits N, --bays N", add_help=False
+    )
     commands.add_parser("monitor", help="the stand-in launch monitor", add_help=False)
     commands.add_parser("latency", help="time shots from sending to an open screen: --bay NAME", add_help=False)
     try:
         if words and words[0] in PASSED_ON:
             return _passed_on(f"hemicycle_commands.{words[0]}", words[1:])
         if words[:1] == ["speed"]:
-            return _speed(words[1:])
+            return timing.speed(words[1:], _passed_on)
         if words[:1] == ["monitor"]:
             return _monitor(words[1:])
         if words[:1] == ["latency"]:

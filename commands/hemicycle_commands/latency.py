@@ -19,7 +19,7 @@ class Screen:
         self.where = urlsplit(address)
         line = self._line()
         line.request("GET", "/api/me")
-        token = _cookie(line.getresponse(), "csrftoken")
+        token = cookie(line.getresponse(), "csrftoken")
         headers = {"Cookie": f"csrftoken={token}", "X-CSRFToken": token, "Content-Type": "application/json"}
         line = self._line()
         line.request("POST", "/api/sign-in", json.dumps({"username": name, "password": password}), headers)
@@ -28,7 +28,7 @@ class Screen:
             raise SystemExit(f"Signing in was refused: {json.loads(signed.read())['title']}")
         line = self._line()
         line.request(
-            "GET", f"/api/sessions/{session}/stream", headers={"Cookie": f"sessionid={_cookie(signed, 'sessionid')}"}
+            "GET", f"/api/sessions/{session}/stream", headers={"Cookie": f"sessionid={cookie(signed, 'sessionid')}"}
         )
         self.stream = line.getresponse()
         if self.stream.status != 200:
@@ -46,7 +46,7 @@ class Screen:
                 return
 
 
-def _cookie(answer: http.client.HTTPResponse, name: str) -> str:
+def cookie(answer: http.client.HTTPResponse, name: str) -> str:
     found = [value for key, value in answer.getheaders() if key == "Set-Cookie" and value.startswith(f"{name}=")]
     return found[0].partition("=")[2].partition(";")[0] if found else ""
 

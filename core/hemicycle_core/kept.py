@@ -12,7 +12,7 @@ from cachetools import LRUCache
 
 Made = TypeVar("Made")
 Store = LRUCache[Hashable, Any]
-MOST = 64
+MOST = 24  # what was decided of a session holds some megabytes
 LOCK = Lock()
 
 
@@ -41,11 +41,21 @@ LONGEST_S = 20.0  # whoever makes it may have died; then it is made again
 def remembered(store: Store, key: Hashable, make: Callable[[], Made]) -> Made:
     """What was made for this key, made now when it is not there. Two screens that ask for the same at once have it made
     once: the second waits for the first, and nobody else does."""
-    mine = (id(store), key)
+    return _made_once(store, key, key, make)
+
+
+def latest(store: Store, whose: Hashable, version: Hashable, make: Callable[[], Made]) -> Made:
+    """As `remembered`, of what has versions: only the last that was made of each is kept."""
+    return _made_once(store, whose, version, make)
+
+
+def _made_once(store: Store, key: Hashable, version: Hashable, make: Callable[[], Made]) -> Made:
+    mine = (id(store), (key, version))
     while True:
         with LOCK:
-            if key in store:
-                found: Made = store[key]
+            there = store.get(key)
+            if there is not None and there[0] == version:
+                found: Made = there[1]
                 return found
             making = _making.get(mine)
             if making is None:
@@ -57,7 +67,7 @@ def remembered(store: Store, key: Hashable, make: Callable[[], Made]) -> Made:
     try:
         made = make()
         with LOCK:
-            store[key] = made
+            store[key] = (version, made)
     finally:
         with LOCK:
             if _making.get(mine) is made_by_us:

@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import dataclass
 
 import numpy as np
 from hemicycle_core.brief import Job
@@ -47,6 +46,7 @@ from hemicycle_core.samples.mixture import (
     USUAL_MISSES_SHOTS,
     USUAL_SPREAD,
     USUAL_SPREAD_SHOTS,
+    State,
     _evened,
     _first_centre,
     _misread_chances,
@@ -128,18 +128,6 @@ def _short(lost: Floats, mean: float, sd: float) -> Floats:
     exponent = sd * sd / (2 * mean * mean) - lost / mean + log_ndtr(lost / sd - sd / mean)
     density: Floats = np.exp(np.minimum(exponent, 50.0)) / mean * np.sqrt(2 * np.pi)
     return density
-
-
-@dataclass
-class State:
-    """What the steps go over: centres (metres) and spreads by group, the shared rest."""
-
-    centres: list[float]
-    spreads: list[float]
-    spread: float
-    misses: float
-    loss: float
-    calls: float
 
 
 def _responsibilities(group: Group, state: State, index: int, wrong: Floats) -> tuple[Floats, Floats]:

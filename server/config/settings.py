@@ -62,6 +62,8 @@ DATABASES["default"].setdefault("OPTIONS", {})["pool"] = {
 DATABASES["default"]["CONN_HEALTH_CHECKS"] = True  # one that died with the database is not handed out
 # Behind a pooler that hands out a connection a transaction no statement is kept prepared.
 POOLED = env.bool("HEMICYCLE_POOLED", default=False)
+# Nor are notices heard through it: PostgreSQL's own address, where DATABASE_URL is the pooler's.
+LISTEN_URL = env("HEMICYCLE_LISTEN_URL", default="")
 DEFAULT_AUTO_FIELD = "django.db.models.BigAutoField"
 
 AUTH_USER_MODEL = "shop.User"

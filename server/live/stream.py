@@ -20,9 +20,11 @@ import structlog
 from asgiref.sync import sync_to_async
 from common.notices import CHANNEL
 from common.problems import Refused
+from django.conf import settings
 from django.db import connection
 from django.utils import timezone
 from fitting.models import FittingSession
+from psycopg.conninfo import make_conninfo
 from shop.sign_ins import still_signed_in
 
 BEAT_S = 2.0  # a screen that hears nothing for a few of them says so
@@ -65,9 +67,7 @@ class Listener:
         lost = False
         while True:
             try:
-                params = connection.get_connection_params()
-                wanted = {key: params[key] for key in ("dbname", "user", "password", "host", "port") if key in params}
-                async with await psycopg.AsyncConnection.connect(autocommit=True, **wanted) as database:
+                async with await psycopg.AsyncConnection.connect(_address(), autocommit=True) as database:
                     await database.execute(f"LISTEN {CHANNEL}")
                     self._ready.set()
                     if lost:
@@ -94,6 +94,16 @@ class Listener:
     def _tell_all(self, what: str) -> None:
         for session_id in list(self._queues):
             self._tell(session_id, what)
+
+
+def _address() -> str:
+    """Of the database that notices come from."""
+    if settings.LISTEN_URL:
+        return str(settings.LISTEN_URL)
+    params = connection.get_connection_params()
+    return make_conninfo(
+        **{key: params[key] for key in ("dbname", "user", "password", "host", "port") if key in params}
+    )
 
 
 _listeners: dict[int, Listener] = {}

@@ -46,6 +46,8 @@ def address(session):
             "HEMICYCLE_SOCKET": str(held.fileno()),
             "HEMICYCLE_SIGN_IN_TRIES": "3",
             "PGAPPNAME": "served",
+            # As it is where DATABASE_URL is a pooler's.
+            "HEMICYCLE_LISTEN_URL": f"{url}?application_name=listens",
         },
         pass_fds=[held.fileno()],
         cwd=ROOT / "server",
@@ -54,16 +56,16 @@ def address(session):
     process.terminate()
     process.wait(10)
     held.close()
-    while of_the_application():  # its last connections end a moment after it
+    while of_the_application() or of_the_application("listens"):  # its last connections end a moment after it
         time.sleep(0.05)
 
 
-def of_the_application():
+def of_the_application(name="served"):
     """How many connections the server process has to its database."""
     with connection.cursor() as cursor:
         cursor.execute(
-            "SELECT count(*) FROM pg_stat_activity WHERE datname = %s AND application_name = 'served'",
-            [connection.settings_dict["NAME"]],
+            "SELECT count(*) FROM pg_stat_activity WHERE datname = %s AND application_name = %s",
+            [connection.settings_dict["NAME"], name],
         )
         return cursor.fetchone()[0]
 
@@ -192,6 +194,7 @@ def test_every_shot_reaches_an_open_screen_with_the_revision_it_made(address, se
     while first["revision"] < session.revision:
         first = next_data()
     assert next_data(players)["revision"] == session.revision
+    assert of_the_application("listens") == 1
     key = make_key(Bay.objects.get(shop=session.shop), label="test")
     for number in range(5):
         body = json.dumps({"shots": [{"id": str(number), "readings": {"carry_m": 160.0 + number}}]}).encode()

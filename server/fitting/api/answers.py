@@ -14,7 +14,7 @@ from common.words import wants_words
 from drf_spectacular.utils import OpenApiParameter, extend_schema
 from hemicycle_core.brief import Wish
 from hemicycle_core.errors import BadInput
-from hemicycle_core.kept import new_store, remembered
+from hemicycle_core.kept import latest, new_store
 from hemicycle_core.said import say
 from rest_framework.request import Request
 from rest_framework.response import Response
@@ -66,7 +66,7 @@ def versioned(shop_id: int, session_id: int) -> Versioned:
 
 def judged(session: Versioned) -> JudgedSession:
     """A session made ready to be asked, read once while none of its rows changes."""
-    return remembered(JUDGED, session.version, lambda: load(session.row, session.version))
+    return latest(JUDGED, session.row.pk, session.version, lambda: load(session.row, session.version))
 
 
 def _plans(session: JudgedSession) -> Any:
@@ -156,7 +156,7 @@ def answer(request: Request, session: Versioned, part: str, status: int = 200) -
 
 def answered(session: Versioned, part: str, since: int = 0) -> Any:
     """One part of a session, as plain data. Not to be changed."""
-    return remembered(ANSWERS, (part, session.version), lambda: _body(session, part)).since(since)
+    return latest(ANSWERS, (part, session.row.pk), session.version, lambda: _body(session, part)).since(since)
 
 
 def changed(request: Request, session_id: int, status: int = 200) -> Response:

@@ -18,7 +18,7 @@ from hemicycle_core.facts.session import next_to_ask
 from hemicycle_core.flight import Air
 from hemicycle_core.impact import Lie
 from hemicycle_core.judge.weigh import usable
-from hemicycle_core.kept import lazily, new_store, remembered
+from hemicycle_core.kept import latest, lazily, new_store
 from hemicycle_core.rack import HeadRecord
 from hemicycle_core.runs import FULL, Ball, speaks
 from hemicycle_core.shots import FULL_SWING, Intent, Source, Strike
@@ -147,7 +147,7 @@ class SessionRows:
         return next((each for each in self.blind_grooves if each.is_on), None)
 
 
-ROWS_READ = new_store(256)  # lists of rows: a dozen and more of each session at work, and every shot makes a new one
+ROWS_READ = new_store(256)  # lists of rows: a dozen and more of each session at work
 
 
 def read_rows(session: FittingSession, version: Version | None = None) -> SessionRows:
@@ -162,7 +162,7 @@ def read_rows(session: FittingSession, version: Version | None = None) -> Sessio
     def read(name: str, query: Callable[[], QuerySet[Any]]) -> list[Any]:
         if version is None:
             return list(query())
-        return remembered(ROWS_READ, (name, version.of(tables_of(name, query))), lambda: list(query()))
+        return latest(ROWS_READ, (name, session.pk), version.of(tables_of(name, query)), lambda: list(query()))
 
     def one(name: str, query: Callable[[], QuerySet[Any]]) -> Any:
         return next(iter(read(name, query)), None)

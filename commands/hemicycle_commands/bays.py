@@ -1,0 +1,232 @@
+"""`./hemicycle speed --bays 8`: every bay of a shop at work, a shot every few seconds in each and two screens a bay,
+and some in a real browser besides; how long until a shot is told, drawn and judged, and what it costs."""
+
+from __future__ import annotations
+
+import argparse
+import http.client
+import json
+import os
+import shutil
+import statistics
+import sys
+import time
+from collections import defaultdict
+from collections.abc import Iterator, Sequence
+from contextlib import contextmanager
+from pathlib import Path
+from threading import Event, Lock, Thread
+from typing import Any
+from urllib.parse import urlsplit
+
+from .latency import cookie
+
+EVERY_S = 4.0
+SCREENS = 2  # a bay
+TICKS = os.sysconf("SC_CLK_TCK")
+# A page notes by the clock when its last carry is another.
+WATCH = """() => { window.drawn = [];
+    new MutationObserver(() => window.drawn.push(Date.now())).observe(
+        document.querySelector("[data-testid=last-carry]"),
+        { childList: true, characterData: true, subtree: true }) }"""
+
+
+class Line:
+    """Somebody signed in, over one connection, as a browser holds it."""
+
+    def __init__(self, address: str, name: str, password: str) -> None:
+        self.where = urlsplit(address)
+        self.open()
+        token: dict[str, str] = {}
+        self.ask("GET", "/api/me", kept=token)
+        self.headers = {"Cookie": f"csrftoken={token['csrftoken']}", "X-CSRFToken": token["csrftoken"]}
+        self.ask("POST", "/api/sign-in", {"username": name, "password": password}, kept=token)
+        self.headers["Cookie"] = "; ".join(f"{key}={value}" for key, value in token.items())
+
+    def open(self) -> None:
+        self.line = http.client.HTTPConnection(self.where.hostname or "127.0.0.1", self.where.port, timeout=60)
+
+    def ask(self, method: str, path: str, body: Any = None, kept: dict[str, str] | None = None, **headers: str) -> Any:
+        known = {**getattr(self, "headers", {}), "Content-Type": "application/json", "Accept-Encoding": "gzip"}
+        sent = json.dumps(body) if body is not None else None
+        try:
+            self.line.request(method, path, sent, {**known, **headers})
+            answer = self.line.getresponse()
+        except http.client.RemoteDisconnected:  # it stood idle for too long
+            self.open()
+            self.line.request(method, path, sent, {**known, **headers})
+            answer = self.line.getresponse()
+        if answer.status >= 400:
+            raise SystemExit(f"{method} {path}: {answer.status} {answer.read()[:300]!r}")
+        if kept is not None:
+            kept.update({name: found for name in ("csrftoken", "sessionid") if (found := cookie(answer, name))})
+        if answer.getheader("Content-Type", "").startswith("text/event-stream"):
+            return answer
+        answer.read()
+        return answer
+
+
+class Run:
+    """What a run saw, seconds: from a shot sent until a screen was told of it and until it had what is judged of it."""
+
+    def __init__(self) -> None:
+        self.sent: dict[int, list[float]] = defaultdict(list)  # by session
+        self.told: list[float] = []
+        self.judged: list[float] = []
+        self.wrong: list[str] = []
+        self.over, self.lock = Event(), Lock()
+
+    def screen(self, line: Line, stream: Line, session: int) -> None:
+        """One that is open: told of each shot by its stream, it reads the session anew, once for all that was told."""
+        news: list[float] = []
+        revisions = [0]
+        there = Event()
+
+        def listen() -> None:
+            heard = stream.ask("GET", f"/api/sessions/{session}/stream")
+            while not self.over.is_set():
+                text = heard.readline().decode()
+                told = json.loads(text.removeprefix("data:")) if text.startswith("data:") else {"what": ""}
+                if told["what"] == "shot":
+                    with self.lock:
+                        revisions.append(told["revision"])
+                        began = self.sent[session][-1]
+                        self.told.append(time.monotonic() - began)
+                        news.append(began)
+                    there.set()
+
+        Thread(target=listen, daemon=True).start()
+        since = 0
+        while not self.over.is_set():
+            if not there.wait(0.2):
+                continue
+            there.clear()
+            with self.lock:
+                known, news[:], now = list(news), [], revisions[-1]
+            line.ask("GET", f"/api/sessions/{session}?since={since}" if since else f"/api/sessions/{session}")
+            since = now
+            with self.lock:
+                self.judged += [time.monotonic() - began for began in known]
+
+    def monitor(self, address: str, bay: dict[str, Any], wait_s: float) -> None:
+        """A bay's: a shot every few seconds."""
+        where, number = urlsplit(address), 0
+        self.over.wait(wait_s)
+        line = http.client.HTTPConnection(where.hostname or "127.0.0.1", where.port, timeout=60)
+        while not self.over.is_set():
+            number += 1
+            spread = (number * 37 % 23 - 11) / 11
+            readings = {"ball_speed_mps": 60 + 1.4 * spread, "launch_deg": 15 - spread, "spin_rpm": 4300 + 300 * spread}
+            body = {"shots": [{"id": f"load {bay['bay']} {number}", "readings": readings}]}
+            with self.lock:
+                self.sent[bay["session"]].append(time.monotonic())
+            headers = {"Authorization": f"Bearer {bay['key']}", "Content-Type": "application/json"}
+            line.request("POST", "/api/feed/shots", json.dumps(body), headers)
+            answer = line.getresponse()
+            told = json.loads(answer.read())
+            if answer.status != 200 or told["session"] != bay["session"]:
+                self.wrong.append(str(told))
+            self.over.wait(EVERY_S)
+
+
+@contextmanager
+def browsers(address: str, password: str, sessions: Sequence[int]) -> Iterator[list[Any]]:
+    """Pages at the Bay, each in a browser of its own; none where there is none."""
+    try:
+        from playwright.sync_api import sync_playwright  # noqa: PLC0415 (comes with what the tests need)
+    except ImportError:
+        yield []
+        return
+    with sync_playwright() as play:
+        pages = []
+        for session in sessions:
+            page = play.chromium.launch(executable_path=shutil.which("chromium")).new_page()
+            page.goto(address)
+            page.get_by_label("Name").fill("fitter")
+            page.get_by_label("Password").fill(password)
+            page.keyboard.press("Enter")
+            page.get_by_role("heading", name="Sessions").wait_for()
+            page.goto(f"{address}/sessions/{session}/bay")
+            page.get_by_test_id("last-carry").wait_for()
+            page.evaluate(WATCH)
+            pages.append(page)
+        yield pages
+
+
+def processor(pids: Sequence[int]) -> float:
+    """Seconds that processes have had."""
+    spent = [Path(f"/proc/{pid}/stat").read_text().rpartition(") ")[2].split()[11:13] for pid in pids]
+    return sum(int(each) for times in spent for each in times) / TICKS
+
+
+def children(pid: int) -> list[int]:
+    return [
+        int(each) for task in Path(f"/proc/{pid}/task").iterdir() for each in (task / "children").read_text().split()
+    ]
+
+
+def resident(pids: Sequence[int]) -> float:
+    """Megabytes that processes hold."""
+    return sum(int(Path(f"/proc/{pid}/statm").read_text().split()[1]) for pid in pids) * os.sysconf("SC_PAGESIZE") / 1e6
+
+
+def line_of(name: str, took: Sequence[float]) -> str:
+    if not took:
+        return f"| {name} | – | – | 0 |"
+    most = statistics.quantiles(took, n=20)[-1] if len(took) > 1 else took[0]
+    return f"| {name} | {statistics.median(took) * 1000:.0f} | {most * 1000:.0f} | {len(took)} |"
+
+
+def main(words: list[str]) -> int:
+    parser = argparse.ArgumentParser(prog="hemicycle speed --bays", description=__doc__)
+    parser.add_argument("--url", required=True)
+    parser.add_argument("--seconds", type=float, default=120)
+    parser.add_argument("--browsers", type=int, default=2)
+    parser.add_argument("--servers", type=int, nargs="+", required=True, help="process ids of the server")
+    parser.add_argument("--database", type=int, required=True, help="process id of PostgreSQL")
+    options = parser.parse_args(words)
+    bays, password = json.loads(os.environ["HEMICYCLE_BAYS"]), os.environ["HEMICYCLE_DEMO_PASSWORD"]
+    run, seen = Run(), [each["session"] for each in bays][: options.browsers]
+    with browsers(options.url, password, seen) as pages:
+        for bay in bays:
+            for _ in range(SCREENS):
+                lines = [Line(options.url, "fitter", password) for _ in range(2)]
+                Thread(target=run.screen, args=(*lines, bay["session"]), daemon=True).start()
+        held = resident(options.servers)
+        before = [processor(options.servers), processor([options.database, *children(options.database)])]
+        for number, bay in enumerate(bays):
+            wait_s = EVERY_S * number / len(bays)
+            Thread(target=run.monitor, args=(options.url, bay, wait_s), daemon=True).start()
+        if pages:
+            for page in pages:
+                page.wait_for_timeout(options.seconds * 1000 / len(pages))
+        else:
+            time.sleep(options.seconds)
+        run.over.set()
+        after = [processor(options.servers), processor([options.database, *children(options.database)])]
+        offset = time.time() - time.monotonic()
+        drawn = []
+        for page, session in zip(pages, seen, strict=False):
+            at = [each / 1000 - offset for each in page.evaluate("window.drawn")]
+            drawn += [
+                min(later) - sent for sent in run.sent[session] if (later := [each for each in at if each > sent])
+            ]
+    if run.wrong:
+        raise SystemExit(f"A shot was not taken as it should be: {run.wrong[0]}")
+    shots = sum(len(each) for each in run.sent.values())
+    print(f"{len(bays)} bays, a shot every {EVERY_S:.0f} s, {SCREENS} screens each, {len(options.servers)} processes\n")
+    print("| from a shot sent | median, ms | 19 in 20, ms | times |\n|---|---|---|---|")
+    print(line_of("until a screen is told", run.told))
+    print(line_of("until a browser draws it", drawn))
+    print(line_of("until a screen has what is judged of it", run.judged))
+    servers, database = (now - then for now, then in zip(after, before, strict=True))
+    print(
+        f"\nA shot took {servers / max(shots, 1) * 1000:.0f} ms of the servers' processor and "
+        f"{database / max(shots, 1) * 1000:.0f} of the database's; {servers / options.seconds:.2f} of a core in all. "
+        f"The servers held {held:.0f} MB before and {resident(options.servers):.0f} after."
+    )
+    return 0
+
+
+if __name__ == "__main__":
+    sys.exit(main(sys.argv[1:]))
