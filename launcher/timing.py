@@ -62,7 +62,7 @@ def _bays(bays: int, workers: int, rest: list[str], run_module: Run) -> int:
             running = _is_up(Path(folder) / "run.json", up, workers)
             word = json.loads((Path(folder) / "secrets.json").read_text())
             known = {**server_env(running["database"], word["secret"]), "HEMICYCLE_DEMO_PASSWORD": word["demo"]}
-            manage = [str(PYTHON), str(ROOT / "server" / "manage.py"), "speed", "--bays", str(bays)]
+            manage = [str(PYTHON), str(ROOT / "server" / "manage.py"), "at_work", str(bays)]
             at_work = subprocess.run(manage, env=known, stdout=subprocess.PIPE, text=True, check=True).stdout
             database = (Path(folder) / "postgres" / "data" / "postmaster.pid").read_text().splitlines()[0]
             told = ["--servers", *map(str, running["servers"]), "--database", database]

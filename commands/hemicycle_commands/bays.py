@@ -86,8 +86,8 @@ class Run:
             heard = stream.ask("GET", f"/api/sessions/{session}/stream")
             while not self.over.is_set():
                 text = heard.readline().decode()
-                told = json.loads(text.removeprefix("data:")) if text.startswith("data:") else {"what": ""}
-                if told["what"] == "shot":
+                told: dict[str, Any] = json.loads(text.removeprefix("data:")) if text.startswith("data:") else {}
+                if told.get("what") == "shot":
                     with self.lock:
                         revisions.append(told["revision"])
                         began = self.sent[session][-1]

@@ -8,13 +8,9 @@ from typing import Any
 
 from customers.models import Customer
 from django.db import connection, models, transaction
-from django.db.models import Count
-from fitting.actions.bays import take_bay
 from fitting.models import Build, FittingSession, HeadSeen, Job, Run, Shot, TakenInHand
 from handover.models import Recommendation
-from hemicycle_core.bag import BagEnd
-from live.actions import make_key
-from shop.models import AuditEntry, Bay
+from shop.models import AuditEntry
 
 APART = 100_000  # between the numbers of one copy and the next
 AGAIN = 10_000  # between a shot and itself in the same visit
@@ -70,26 +66,6 @@ def copy_visits(sessions: int) -> dict[str, int]:
                 cursor.execute(_sql(each, known), [copies])
         cursor.execute("VACUUM ANALYZE")
     return {each.model._meta.db_table: each.model._default_manager.count() for each in COPIED}
-
-
-def at_work_in(bays: int) -> list[dict[str, Any]]:
-    """So many bays, each with a copy of the demo's open session of the most shots. Of each its number, its
-    session's and a key to send shots with."""
-    copy_visits((bays + 1) * FittingSession.objects.count())
-    open_ones = FittingSession.objects.filter(agreed_at=None, pk__lt=APART).exclude(end=BagEnd.SHORT)
-    first = open_ones.annotate(many=Count("shots")).order_by("-many", "pk")[0]
-    made = []
-    for number in range(1, bays + 1):
-        bay = Bay.objects.get(pk=first.bay_id)
-        bay.pk, bay.name = None, f"At work {number}"
-        bay.save()
-        session = FittingSession.objects.get(pk=first.pk + number * APART)
-        session.bay = bay
-        with transaction.atomic():
-            session.save()
-            take_bay(session)
-        made.append({"bay": bay.pk, "session": session.pk, "key": make_key(bay, label="load", hours=2)})
-    return made
 
 
 def _sql(copied: Copied, known: set[type[models.Model]]) -> str:

@@ -21,7 +21,7 @@ from fitting.models import FittingSession, Shot
 from hemicycle_core.bag import BagEnd
 from hemicycle_core.units import shown
 
-from ...scaled import at_work_in, copy_visits
+from ...scaled import copy_visits
 
 JSON = "application/json"
 BRIEFLY = {"Prefer": "return=minimal"}
@@ -34,15 +34,9 @@ class Command(BaseCommand):
 
     def add_arguments(self, parser: argparse.ArgumentParser) -> None:
         parser.add_argument("--visits", type=int, default=0, help="copy the demo's visits until there are so many")
-        parser.add_argument(
-            "--bays", type=int, default=0, help="make so many bays at work, and tell how they are sent to"
-        )
 
-    def handle(self, *_: Any, visits: int, bays: int, **__: Any) -> None:
+    def handle(self, *_: Any, visits: int, **__: Any) -> None:
         settings.ALLOWED_HOSTS = ["*"]
-        if bays:
-            self.stdout.write(json.dumps(at_work_in(bays)))
-            return
         if visits:
             rows = copy_visits(visits)
             self.stdout.write(f"\n{rows['fitting_fittingsession']:,} visits, {rows['fitting_shot']:,} shots")
