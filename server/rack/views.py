@@ -209,7 +209,11 @@ def _rack(request: Request) -> Response:
     shop = shop_of(request)
     shafts = list(Shaft.objects.of(shop))
     told = mean_departures("seen__") | {"players": Count("seen"), "times_won": Count("seen", filter=Q(seen__won=True))}
-    heads = [_head(head, shafts) for head in Head.objects.of(shop).annotate(**told)]
+    # What is counted per head is in no order but the one that is asked for.
+    heads = [
+        _head(head, shafts)
+        for head in Head.objects.of(shop).annotate(**told).order_by("loft_deg", "head_type", "maker", "id")
+    ]
     answer = RackOut(may(request.user, "own"), heads, [_shaft(each) for each in shafts])
     return Response(shown(answer))
 

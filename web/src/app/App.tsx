@@ -1,5 +1,5 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
-import { lazy, type ReactNode, Suspense, useEffect, useRef, useState } from "react";
+import { lazy, type ReactNode, Suspense, useEffect, useLayoutEffect, useRef, useState } from "react";
 import { ErrorBoundary } from "react-error-boundary";
 import { Navigate, Route, Routes, useLocation } from "react-router";
 import { client, got, type Me, type Seen, type Session, whenSignInEnds } from "../api/client";
@@ -95,9 +95,11 @@ export function App() {
 	}, [username]);
 	const own = me.data?.signed_in ? me.data.units : undefined;
 	const currency = me.data?.currency ?? "";
-	useEffect(() => {
-		// What stands on this page was read in the units of before, half-typed figures too.
+	const [others, setOthers] = useState(false);
+	useLayoutEffect(() => {
 		if (!own || !keepUnits({ ...own, currency })) return;
+		// What stands on this page was read in the units of before, half-typed figures too: nothing of it is shown.
+		setOthers(true);
 		forgetDrafts();
 		window.location.reload();
 	}, [own, currency]);
@@ -113,7 +115,7 @@ export function App() {
 			</main>
 		);
 	const known = last.current;
-	if (!opened || (!me.data && !known)) return <Waiting what={t("label-the-shop")} />;
+	if (!opened || others || (!me.data && !known)) return <Waiting what={t("label-the-shop")} />;
 	const signedIn = (data: Me) => {
 		// Somebody else begins anew: nothing of what is on this screen is theirs.
 		if (known && data.username !== known.username) {

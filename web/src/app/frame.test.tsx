@@ -67,6 +67,14 @@ test("who is not signed in is asked, and goes on where the address led", async (
 	});
 });
 
+test("a page in other units than its reader’s shows nothing of them and begins anew", async () => {
+	start("/", { "GET /api/me": { ...me, currency: "EUR" } });
+	await waitFor(() => expect(localStorage.getItem("units")).toContain("EUR"));
+	localStorage.removeItem("units");
+	expect(screen.queryByRole("heading", { name: "Sessions" })).toBeNull();
+	expect(screen.getByText(/^Reading/)).toBeTruthy();
+});
+
 test("a wrong password is said in words and the name stays", async () => {
 	start("/", {
 		"GET /api/me": { signed_in: false, name: "", role: "", shop: "", bays: [] },

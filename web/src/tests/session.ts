@@ -13,7 +13,7 @@ export const me: Me = {
 	role: "fitter",
 	shop: "One",
 	demo: false,
-	currency: "GBP",
+	currency: "",
 	can_open: false,
 	bays: [{ id: 3, name: "Bay 1", indoor: true, shots_by: "feed" }],
 };
