@@ -12,7 +12,7 @@ from cachetools import LRUCache
 
 Made = TypeVar("Made")
 Store = LRUCache[Hashable, Any]
-MOST = 24  # what was decided of a session holds some megabytes
+MOST = 64
 LOCK = Lock()
 
 

@@ -63,7 +63,9 @@ def test_two_processes_that_are_asked_at_once_work_it_out_once(session, made):
 @pytest.mark.django_db(transaction=True)
 def test_what_screens_show_is_made_along_until_nobody_asks_for_it(session, made):
     parts, _ = made
-    ask(session), ask(session, "bench")
+    ask(session), ask(session, "bench"), ask(session, "plans")
+    assert parts == ["session", "bench", "plans"]  # what is there already is not made again
+    JudgedAnswer.objects.filter(part="plans").delete()
     for number in range(once.ALONG + 2):
         strike(session, "A", 180 + number, 190, n=1)
         del parts[:]
@@ -93,4 +95,9 @@ def test_what_was_changed_while_it_was_worked_out_is_kept_for_nobody(session, ma
     made[1].append(erase_meanwhile)
     assert ask(session).data["revision"] == session.revision
     assert not JudgedAnswer.objects.exists()
+    # Whoever is changing it just now is not waited for.
+    with transaction.atomic():
+        FittingSession.objects.select_for_update().get(pk=session.pk)
+        assert elsewhere(ask, session).data["revision"] == session.revision + 7
+        assert not elsewhere(JudgedAnswer.objects.exists)
     assert ask(session).data["revision"] == session.revision + 7 and JudgedAnswer.objects.count() == 1

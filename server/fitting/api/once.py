@@ -87,14 +87,14 @@ def _in_turn(session_id: int, part: str, rows: Rows, anew: Callable[[], tuple[Ve
         cursor.execute("SELECT set_config('lock_timeout', %s, true), pg_advisory_xact_lock(%s, %s)", turn)
     # Whoever had it before may have made of it what is there by now.
     session, make = anew()
-    kept = {name: (key, unasked) for name, key, unasked in rows.values_list("part", "key", "unasked")}
-    if part in kept and kept[part][0] == session.key:
-        found = _found(session, rows.filter(part=part))
-        if found is not None:
-            return found
-    unasked = {name: times + 1 for name, (_, times) in kept.items() if times < ALONG} | {part: 0}
+    found = _found(session, rows.filter(part=part))
+    if found is not None:
+        return found
+    # What is there already is not made again.
+    stale = rows.exclude(key=session.key).filter(unasked__lt=ALONG)
+    unasked = {name: times + 1 for name, times in stale.values_list("part", "unasked")} | {part: 0}
     made = make(unasked)
-    _keep(session, made, unasked, first=part not in kept)
+    _keep(session, made, unasked)
     return made[part]
 
 
@@ -109,16 +109,14 @@ def _found(session: Versioned, rows: Rows) -> Told | None:
     return Told(kept["data"], tuple(kept["shots_at"]), kept["whole_from"])
 
 
-def _keep(session: Versioned, made: Mapping[str, Told], unasked: Mapping[str, int], *, first: bool) -> None:
-    """For the others, where nothing of the session was changed meanwhile: so nobody who is erased meanwhile is kept.
-    first: no answer of this part was kept of the session; then those that are old go."""
-    rows = FittingSession.objects.of(session.row.shop_id).filter(pk=session.row.pk)
-    still = rows.filter(revision=session.row.revision).select_for_update(of=("self",), no_key=True)
-    if still.values_list("pk").first() is None:
+def _keep(session: Versioned, made: Mapping[str, Told], unasked: Mapping[str, int]) -> None:
+    """For the others, where nothing of the session was changed meanwhile or is being changed: so nobody who is erased
+    meanwhile is kept, and whoever changes it is not waited for."""
+    rows = FittingSession.objects.of(session.row.shop_id).filter(pk=session.row.pk, revision=session.row.revision)
+    if rows.select_for_update(of=("self",), no_key=True, skip_locked=True).values_list("pk").first() is None:
         return
     now = timezone.now()
-    if first:
-        JudgedAnswer.objects.filter(at__lt=now - KEPT).delete()
+    JudgedAnswer.objects.filter(at__lt=now - KEPT).delete()
     about = {"shop_id": session.row.shop_id, "session": session.row, "key": session.key, "at": now}
     JudgedAnswer.objects.bulk_create(
         [JudgedAnswer(part=name, answer=_packed(told), unasked=unasked[name], **about) for name, told in made.items()],
