@@ -17,7 +17,7 @@ from hemicycle_core.judge.stopping import More
 from hemicycle_core.protocols.shaped import against_the_shape, range_of_use
 from hemicycle_core.samples import average, certainty
 from hemicycle_core.samples.drift import speed_drift
-from hemicycle_core.samples.outliers import unlike_the_others
+from hemicycle_core.samples.outliers import of_the_others, unlike_the_others
 from hemicycle_core.samples.trend import different_chance, trend
 from hemicycle_core.shots import Intent, Shot
 from hemicycle_core.simulation.golfer import Player, Swinging, SwungClub
@@ -46,6 +46,16 @@ def test_odd_shots_are_found_on_both_sides_with_a_sentence_and_ordinary_ones_are
     chance = np.random.default_rng(5)
     false_alarms = sum(len(unlike_the_others(list(chance.normal(165, 4.5, 8)))) for _ in range(300))
     assert false_alarms / (300 * 8) < 0.02
+
+
+@settings(max_examples=80, deadline=None, derandomize=True)
+@given(st.lists(st.one_of(st.integers(150, 156), st.floats(100, 200)), min_size=2, max_size=24))
+def test_the_middle_and_the_spread_of_the_others_are_those_of_each_left_out_in_turn(values):
+    given_ = np.asarray(values, dtype=float)
+    rest = [np.delete(given_, index) for index in range(given_.size)]
+    middles, apart = of_the_others(given_)
+    assert middles.tolist() == [np.median(each) for each in rest]
+    assert apart.tolist() == [np.median(np.abs(each - np.median(each))) for each in rest]
 
 
 @settings(max_examples=30, deadline=None, derandomize=True)

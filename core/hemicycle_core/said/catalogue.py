@@ -74,12 +74,19 @@ class _Variables(Visitor):
     def __init__(self) -> None:
         self.names: set[str] = set()
 
+    def visit_MessageReference(self, node: ast.MessageReference) -> None:  # noqa: N802
+        raise ValueError(f"a message stands in another: {node.id.name}")
+
+    def visit_TermReference(self, node: ast.TermReference) -> None:  # noqa: N802
+        raise ValueError(f"a term stands in a message: {node.id.name}")
+
     def visit_VariableReference(self, node: ast.VariableReference) -> None:  # noqa: N802
         self.names.add(node.id.name)
 
 
 def messages_in(language: str = "en") -> dict[str, frozenset[str]]:
-    """Each message with the names of the values it is said with. Raises ValueError for one that cannot be read."""
+    """Each message with the names of the values it is said with. Raises ValueError for one that cannot be
+    read, and for one that another stands in."""
     found: dict[str, frozenset[str]] = {}
     for name, text in _texts(language).items():
         variables = _Variables()

@@ -25,7 +25,7 @@ import {
 	type Session,
 	type Strike,
 } from "./client";
-import { held, isTold, newer, nowAt, sessionKey, useTold, withEarlier, withSeen } from "./held";
+import { held, isTold, newer, nowAt, sessionKey, useTold, withSeen } from "./held";
 import type { components } from "./schema";
 import type { ProtocolKey } from "./words";
 
@@ -88,23 +88,6 @@ export function useSession(id: number) {
 		if (session) nowAt(session);
 	}, [session]);
 	return found;
-}
-
-/** The page of shots before those that are held. */
-export function useEarlier({ id, pinned, shots }: Session) {
-	const queries = useQueryClient();
-	// The one to be copied comes along from wherever it is.
-	const before = shots.find((each) => each.id !== pinned)?.number ?? 0;
-	return useMutation({
-		mutationFn: () =>
-			got(
-				client.GET("/api/sessions/{session_id}/shots", {
-					params: { path: { session_id: id }, query: { before } },
-				}),
-			),
-		onSuccess: (page) =>
-			queries.setQueryData<Session>(sessionKey(id), (session) => session && withEarlier(session, page)),
-	});
 }
 
 type Part = "acts" | "bench" | "shortlist" | "plans" | "handover";

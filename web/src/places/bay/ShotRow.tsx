@@ -2,10 +2,11 @@
 
 import { memo, useRef, useState } from "react";
 import type { Session, Shot } from "../../api/client";
-import { useEarlier } from "../../api/session";
+import { useEarlier } from "../../api/earlier";
 import { termOf } from "../../api/words";
 import { t } from "../../said/words";
 import { questionOf } from "../../session/select";
+import { Said } from "../../ui/Said";
 import { asFar, metresOf } from "../../ui/units";
 import { markOf } from "./LastShot";
 
@@ -32,33 +33,36 @@ export function ShotRow({ session, shots, shot, selected, colour, onTouch }: Row
 	const first = Math.max(Math.min(shots.length - most, at), 0);
 	const before = first + session.earlier;
 	return (
-		<ol className="flex flex-wrap gap-1.5" aria-label={t("bay-shots-build")}>
-			{before > 0 && (
-				<li>
-					<button
-						type="button"
-						className="min-h-16 w-18 cursor-pointer px-2 py-1 text-left text-[13px] underline"
-						disabled={earlier.isPending}
-						onClick={() => (first ? setMost(shots.length - first + MOST) : earlier.mutate())}
-					>
-						{first ? t("bay-before-these", { n: first }) : t("bay-before-these-of-all", { n: before })}
-					</button>
-				</li>
-			)}
-			{shots.slice(first).map((each, index) => (
-				<Cell
-					key={each.id}
-					shot={each}
-					// Where not all are here, its place among all of the session.
-					number={session.earlier ? each.number : first + index + 1}
-					colour={colour}
-					odd={questionOf(session, each) !== ""}
-					here={each.id === shot?.id}
-					chosen={selected.includes(each)}
-					onTouch={touch}
-				/>
-			))}
-		</ol>
+		<>
+			<Said error={earlier.error} />
+			<ol className="flex flex-wrap gap-1.5" aria-label={t("bay-shots-build")}>
+				{before > 0 && (
+					<li>
+						<button
+							type="button"
+							className="min-h-16 w-18 cursor-pointer px-2 py-1 text-left text-[13px] underline"
+							disabled={earlier.isPending}
+							onClick={() => (first ? setMost(shots.length - first + MOST) : earlier.mutate())}
+						>
+							{first ? t("bay-before-these", { n: first }) : t("bay-before-these-of-all", { n: before })}
+						</button>
+					</li>
+				)}
+				{shots.slice(first).map((each, index) => (
+					<Cell
+						key={each.id}
+						shot={each}
+						// Where not all are here, its place among all of the session.
+						number={session.earlier ? each.number : first + index + 1}
+						colour={colour}
+						odd={questionOf(session, each) !== ""}
+						here={each.id === shot?.id}
+						chosen={selected.includes(each)}
+						onTouch={touch}
+					/>
+				))}
+			</ol>
+		</>
 	);
 }
 

@@ -221,6 +221,9 @@ test("of many shots the newest stand there, and those before them when they are 
 	expect(row.querySelectorAll("[aria-pressed]")).toHaveLength(60);
 	fireEvent.click(screen.getByRole("button", { name: "1 before these, of all clubs" }));
 	await waitFor(() => expect(befores).toEqual(["101"]));
+	serve({});
+	fireEvent.click(screen.getByRole("button", { name: "1 before these, of all clubs" }));
+	expect((await screen.findByRole("alert")).textContent).toContain("Nothing at /api/sessions/7/shots.");
 });
 
 test("without a build in hand it says so, and no key does harm", () => {
