@@ -13,7 +13,7 @@ from pathlib import Path
 
 import psycopg
 from playwright.sync_api import Browser, Page, expect
-from steps import sign_in
+from steps import be_signed_in, servers
 
 TYPE = """async ([session, carry]) => {
     const token = document.cookie.match(/csrftoken=([^;]+)/)[1];
@@ -28,15 +28,6 @@ TYPE = """async ([session, carry]) => {
 }"""
 
 
-def processes(application) -> list[int]:
-    until = time.monotonic() + 30
-    while True:
-        found: list[int] = json.loads((application.home / "run.json").read_text())["servers"]
-        if len(found) == 2 or time.monotonic() > until:
-            return found
-        time.sleep(0.1)
-
-
 @contextmanager
 def stopped(pid: int) -> Iterator[None]:
     """While one of them stands still, the other takes what is new."""
@@ -49,7 +40,7 @@ def stopped(pid: int) -> Iterator[None]:
 
 def bay(browser: Browser, application) -> Page:
     page = browser.new_context(viewport={"width": 1280, "height": 800}, service_workers="block").new_page()
-    sign_in(page, application)
+    be_signed_in(page, application)
     page.goto(f"{application.address}/sessions/1/bay")
     expect(page.get_by_text("Feed open")).to_be_visible()
     return page
@@ -61,7 +52,7 @@ def serving(application) -> dict[int, int]:
     lines = Path("/proc/net/tcp").read_text().splitlines()[1:]
     here = {line.split()[9] for line in lines if at in line and line.split()[3] == "01"}
     found = {}
-    for pid in processes(application):
+    for pid in servers(application):
         held = [str(each.readlink()) for each in Path(f"/proc/{pid}/fd").iterdir() if each.is_symlink()]
         found[pid] = sum(name.removeprefix("socket:[").removesuffix("]") in here for name in held)
     return found
@@ -82,7 +73,7 @@ def shots(application) -> int:
 
 
 def test_screens_of_two_processes_show_each_shot_and_outlive_one_of_them(browser, application) -> None:
-    first, second = processes(application)
+    first, second = servers(application)
     with stopped(first):
         one = bay(browser, application)
     with stopped(second):
@@ -110,8 +101,20 @@ def test_screens_of_two_processes_show_each_shot_and_outlive_one_of_them(browser
     assert shots(application) == before + 5
     # Another has taken its place.
     until = time.monotonic() + 30
-    while first in processes(application) and time.monotonic() < until:
+    while first in servers(application) and time.monotonic() < until:
         time.sleep(0.2)
-    assert first not in processes(application) and second in processes(application)
+    assert first not in servers(application) and second in servers(application)
     for each in (one, two):
         each.context.close()
+
+
+def test_a_shop_with_its_bays_at_work_is_measured_and_gone_afterwards(application) -> None:
+    done = application.launch("speed", "--bays", "2", "--seconds", "9", "--browsers", "1")
+    assert done.returncode == 0, done.stderr
+    rows = [line.strip("| ").split(" | ") for line in done.stdout.splitlines() if line.startswith("| until")]
+    assert [name for name, *_ in rows] == [
+        "until a screen is told", "until a browser draws it", "until a screen has what is judged of it",
+    ]  # fmt: skip
+    told, drawn, judged = (int(times) for *_, times in rows)
+    assert told >= 8 and drawn >= 2 and judged >= 6  # two bays with two screens each, two shots and more a bay
+    assert "of the servers' processor" in done.stdout

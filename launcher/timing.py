@@ -44,6 +44,7 @@ def speed(words: list[str], run_module: Run) -> int:
 
 
 MOST_BAYS = 16
+SHOPS_OWN = ("DATABASE_URL", "HEMICYCLE_APP_DATABASE_URL", "HEMICYCLE_LISTEN_URL")
 STARTS_IN_S = 180
 
 
@@ -52,7 +53,8 @@ def _bays(bays: int, workers: int, rest: list[str], run_module: Run) -> int:
     if not 1 <= bays <= MOST_BAYS:
         raise Stop(f"1 to {MOST_BAYS} bays.")
     with tempfile.TemporaryDirectory(prefix="hemicycle-bays-") as folder:
-        env = {**os.environ, "HEMICYCLE_HOME": folder}
+        # Made-up visits go into a database of its own, whatever this shop's is.
+        env = {key: value for key, value in os.environ.items() if key not in SHOPS_OWN} | {"HEMICYCLE_HOME": folder}
         with socket.socket() as probe:
             probe.bind(("127.0.0.1", 0))
             port = str(probe.getsockname()[1])

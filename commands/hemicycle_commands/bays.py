@@ -4,7 +4,6 @@ and some in a real browser besides; how long until a shot is told, drawn and jud
 from __future__ import annotations
 
 import argparse
-import http.client
 import json
 import os
 import shutil
@@ -12,14 +11,13 @@ import statistics
 import sys
 import time
 from collections import defaultdict
-from collections.abc import Iterator, Sequence
+from collections.abc import Callable, Iterator, Sequence
 from contextlib import contextmanager
 from pathlib import Path
 from threading import Event, Lock, Thread
 from typing import Any
-from urllib.parse import urlsplit
 
-from .latency import cookie
+from .line import Line, connected, send
 
 EVERY_S = 4.0
 SCREENS = 2  # a bay
@@ -31,41 +29,6 @@ WATCH = """() => { window.drawn = [];
         { childList: true, characterData: true, subtree: true }) }"""
 
 
-class Line:
-    """Somebody signed in, over one connection, as a browser holds it."""
-
-    def __init__(self, address: str, name: str, password: str) -> None:
-        self.where = urlsplit(address)
-        self.open()
-        token: dict[str, str] = {}
-        self.ask("GET", "/api/me", kept=token)
-        self.headers = {"Cookie": f"csrftoken={token['csrftoken']}", "X-CSRFToken": token["csrftoken"]}
-        self.ask("POST", "/api/sign-in", {"username": name, "password": password}, kept=token)
-        self.headers["Cookie"] = "; ".join(f"{key}={value}" for key, value in token.items())
-
-    def open(self) -> None:
-        self.line = http.client.HTTPConnection(self.where.hostname or "127.0.0.1", self.where.port, timeout=60)
-
-    def ask(self, method: str, path: str, body: Any = None, kept: dict[str, str] | None = None, **headers: str) -> Any:
-        known = {**getattr(self, "headers", {}), "Content-Type": "application/json", "Accept-Encoding": "gzip"}
-        sent = json.dumps(body) if body is not None else None
-        try:
-            self.line.request(method, path, sent, {**known, **headers})
-            answer = self.line.getresponse()
-        except http.client.RemoteDisconnected:  # it stood idle for too long
-            self.open()
-            self.line.request(method, path, sent, {**known, **headers})
-            answer = self.line.getresponse()
-        if answer.status >= 400:
-            raise SystemExit(f"{method} {path}: {answer.status} {answer.read()[:300]!r}")
-        if kept is not None:
-            kept.update({name: found for name in ("csrftoken", "sessionid") if (found := cookie(answer, name))})
-        if answer.getheader("Content-Type", "").startswith("text/event-stream"):
-            return answer
-        answer.read()
-        return answer
-
-
 class Run:
     """What a run saw, seconds: from a shot sent until a screen was told of it and until it had what is judged of it."""
 
@@ -73,59 +36,64 @@ class Run:
         self.sent: dict[int, list[float]] = defaultdict(list)  # by session
         self.told: list[float] = []
         self.judged: list[float] = []
-        self.wrong: list[str] = []
+        self.wrong: list[str] = []  # why part of it ended before it was over
         self.over, self.lock = Event(), Lock()
+
+    def go(self, work: Callable[..., None], *given: Any) -> None:
+        """Beside the others, until it is over; one that ends before says why."""
+
+        def guarded() -> None:
+            try:
+                work(*given)
+            except BaseException as error:
+                if not self.over.is_set():
+                    self.wrong.append(f"{work.__name__}: {error!r}")
+
+        Thread(target=guarded, daemon=True).start()
 
     def screen(self, line: Line, stream: Line, session: int) -> None:
         """One that is open: told of each shot by its stream, it reads the session anew, once for all that was told."""
-        news: list[float] = []
-        revisions = [0]
+        news: list[tuple[float, int]] = []  # when it was sent, and the revision it made
         there = Event()
 
         def listen() -> None:
-            heard = stream.ask("GET", f"/api/sessions/{session}/stream")
+            heard = stream.stream(f"/api/sessions/{session}/stream")
             while not self.over.is_set():
                 text = heard.readline().decode()
                 told: dict[str, Any] = json.loads(text.removeprefix("data:")) if text.startswith("data:") else {}
                 if told.get("what") == "shot":
                     with self.lock:
-                        revisions.append(told["revision"])
                         began = self.sent[session][-1]
                         self.told.append(time.monotonic() - began)
-                        news.append(began)
+                        news.append((began, told["revision"]))
                     there.set()
 
-        Thread(target=listen, daemon=True).start()
+        self.go(listen)
         since = 0
         while not self.over.is_set():
             if not there.wait(0.2):
                 continue
             there.clear()
             with self.lock:
-                known, news[:], now = list(news), [], revisions[-1]
-            line.ask("GET", f"/api/sessions/{session}?since={since}" if since else f"/api/sessions/{session}")
-            since = now
+                known, news[:] = list(news), []
+            line.ask("GET", f"/api/sessions/{session}" + (f"?since={since}" if since else ""))
+            since = max([since, *(revision for _, revision in known)])
             with self.lock:
-                self.judged += [time.monotonic() - began for began in known]
+                self.judged += [time.monotonic() - began for began, _ in known]
 
     def monitor(self, address: str, bay: dict[str, Any], wait_s: float) -> None:
         """A bay's: a shot every few seconds."""
-        where, number = urlsplit(address), 0
+        line, number = connected(address), 0
         self.over.wait(wait_s)
-        line = http.client.HTTPConnection(where.hostname or "127.0.0.1", where.port, timeout=60)
         while not self.over.is_set():
             number += 1
             spread = (number * 37 % 23 - 11) / 11
             readings = {"ball_speed_mps": 60 + 1.4 * spread, "launch_deg": 15 - spread, "spin_rpm": 4300 + 300 * spread}
-            body = {"shots": [{"id": f"load {bay['bay']} {number}", "readings": readings}]}
             with self.lock:
                 self.sent[bay["session"]].append(time.monotonic())
-            headers = {"Authorization": f"Bearer {bay['key']}", "Content-Type": "application/json"}
-            line.request("POST", "/api/feed/shots", json.dumps(body), headers)
-            answer = line.getresponse()
-            told = json.loads(answer.read())
-            if answer.status != 200 or told["session"] != bay["session"]:
-                self.wrong.append(str(told))
+            taken = send(line, bay["key"], f"load {bay['bay']} {number}", readings)
+            if taken != bay["session"]:
+                raise SystemExit(f"a shot of bay {bay['bay']} went to {taken}")
             self.over.wait(EVERY_S)
 
 
@@ -191,12 +159,12 @@ def main(words: list[str]) -> int:
         for bay in bays:
             for _ in range(SCREENS):
                 lines = [Line(options.url, "fitter", password) for _ in range(2)]
-                Thread(target=run.screen, args=(*lines, bay["session"]), daemon=True).start()
+                run.go(run.screen, *lines, bay["session"])
         held = resident(options.servers)
         before = [processor(options.servers), processor([options.database, *children(options.database)])]
         for number, bay in enumerate(bays):
             wait_s = EVERY_S * number / len(bays)
-            Thread(target=run.monitor, args=(options.url, bay, wait_s), daemon=True).start()
+            run.go(run.monitor, options.url, bay, wait_s)
         if pages:
             for page in pages:
                 page.wait_for_timeout(options.seconds * 1000 / len(pages))
@@ -212,7 +180,7 @@ def main(words: list[str]) -> int:
                 min(later) - sent for sent in run.sent[session] if (later := [each for each in at if each > sent])
             ]
     if run.wrong:
-        raise SystemExit(f"A shot was not taken as it should be: {run.wrong[0]}")
+        raise SystemExit(f"The run says nothing, as part of it ended: {run.wrong[0]}")
     shots = sum(len(each) for each in run.sent.values())
     print(f"{len(bays)} bays, a shot every {EVERY_S:.0f} s, {SCREENS} screens each, {len(options.servers)} processes\n")
     print("| from a shot sent | median, ms | 19 in 20, ms | times |\n|---|---|---|---|")

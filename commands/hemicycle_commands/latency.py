@@ -9,62 +9,18 @@ import os
 import statistics
 import sys
 import time
-from urllib.parse import urlsplit
+
+from .line import Line, connected, send
+
+READINGS = {"ball_speed_mps": 54.0, "launch_deg": 15.0, "spin_rpm": 4600.0}
 
 
-class Screen:
-    """A signed-in reader of one session's live stream."""
-
-    def __init__(self, address: str, name: str, password: str, session: int) -> None:
-        self.where = urlsplit(address)
-        line = self._line()
-        line.request("GET", "/api/me")
-        token = cookie(line.getresponse(), "csrftoken")
-        headers = {"Cookie": f"csrftoken={token}", "X-CSRFToken": token, "Content-Type": "application/json"}
-        line = self._line()
-        line.request("POST", "/api/sign-in", json.dumps({"username": name, "password": password}), headers)
-        signed = line.getresponse()
-        if signed.status != 200:
-            raise SystemExit(f"Signing in was refused: {json.loads(signed.read())['title']}")
-        line = self._line()
-        line.request(
-            "GET", f"/api/sessions/{session}/stream", headers={"Cookie": f"sessionid={cookie(signed, 'sessionid')}"}
-        )
-        self.stream = line.getresponse()
-        if self.stream.status != 200:
-            raise SystemExit(f"The stream of session {session} was refused with {self.stream.status}.")
-        self.heard("connected")
-
-    def _line(self) -> http.client.HTTPConnection:
-        return http.client.HTTPConnection(self.where.hostname or "127.0.0.1", self.where.port, timeout=20)
-
-    def heard(self, what: str) -> None:
-        """Wait for a notice of this kind."""
-        while True:
-            line = self.stream.readline().decode()
-            if line.startswith("data:") and json.loads(line.removeprefix("data:"))["what"] == what:
-                return
-
-
-def cookie(answer: http.client.HTTPResponse, name: str) -> str:
-    found = [value for key, value in answer.getheaders() if key == "Set-Cookie" and value.startswith(f"{name}=")]
-    return found[0].partition("=")[2].partition(";")[0] if found else ""
-
-
-def send(where: str, key: str, shot: str) -> int:
-    """One shot through the feed; the session it went to."""
-    parts = urlsplit(where)
-    line = http.client.HTTPConnection(parts.hostname or "127.0.0.1", parts.port, timeout=20)
-    body = {"shots": [{"id": shot, "readings": {"ball_speed_mps": 54.0, "launch_deg": 15.0, "spin_rpm": 4600.0}}]}
-    headers = {"Authorization": f"Bearer {key}", "Content-Type": "application/json"}
-    line.request("POST", "/api/feed/shots", json.dumps(body), headers)
-    answer = line.getresponse()
-    told = json.loads(answer.read())
-    if answer.status != 200:
-        raise SystemExit(told["title"])
-    if told["session"] is None:
-        raise SystemExit("The bay serves no session: open one and take a build in hand there first.")
-    return int(told["session"])
+def heard(stream: http.client.HTTPResponse, what: str) -> None:
+    """Wait for a notice of this kind."""
+    while True:
+        line = stream.readline().decode()
+        if line.startswith("data:") and json.loads(line.removeprefix("data:"))["what"] == what:
+            return
 
 
 def main(words: list[str]) -> int:
@@ -78,12 +34,17 @@ def main(words: list[str]) -> int:
         return 2
     key, password = os.environ["HEMICYCLE_FEED_KEY"], os.environ["HEMICYCLE_DEMO_PASSWORD"]
     mark = f"latency {time.time():.0f}"
-    screen = Screen(options.url, options.user, password, send(options.url, key, f"{mark} first"))
+    monitor = connected(options.url)
+    session = send(monitor, key, f"{mark} first", READINGS)
+    if session is None:
+        raise SystemExit("The bay serves no session: open one and take a build in hand there first.")
+    stream = Line(options.url, options.user, password).stream(f"/api/sessions/{session}/stream")
+    heard(stream, "connected")
     took = []
     for number in range(options.shots):
         began = time.perf_counter()
-        send(options.url, key, f"{mark} {number}")
-        screen.heard("shot")
+        send(monitor, key, f"{mark} {number}", READINGS)
+        heard(stream, "shot")
         took.append((time.perf_counter() - began) * 1000)
     most = statistics.quantiles(took, n=20)[-1] if len(took) > 1 else took[0]
     print(f"{len(took)} shots, sent to heard: median {statistics.median(took):.0f} ms, 19 in 20 within {most:.0f} ms")

@@ -9,11 +9,13 @@ import math
 import sys
 import time
 from collections.abc import Callable
+from unittest.mock import patch
 
 import numpy as np
 from hemicycle_core.flight import Air, Launch, fly, integrate
 from hemicycle_core.flight.reference import fly_slowly
 from hemicycle_core.formats.bundle import read_bundle
+from hemicycle_core.judge import yardages
 from hemicycle_core.kept import forget
 from hemicycle_core.simulation.practice.fittings import OWN
 from hemicycle_core.simulation.practice.worlds import draw_world
@@ -88,16 +90,19 @@ def judged(builds: int, shots: int, jobs: int) -> float:
     return min(took[1:])
 
 
+FINER = 4  # times as many yardages of a round
 # What a judgement is measured at, and what each of the three grows to.
 USUAL, GROWN = {"builds": 6, "shots": 12, "jobs": 4}, {"builds": (3, 6), "shots": (12, 48), "jobs": (2, 8)}
 
 
 def growth() -> list[tuple[str, float]]:
     """By what a judgement grows, and the exponent: 1 for one that takes twice as long over twice as much."""
-    found = []
+    found, usual = [], judged(**USUAL)
     for name, (few, many) in GROWN.items():
         took = [judged(**{**USUAL, name: each}) for each in (few, many)]
         found.append((name, math.log(took[1] / took[0]) / math.log(many / few)))
+    with patch.object(yardages, "STEP_M", yardages.STEP_M / FINER):
+        found.append(("yardages", math.log(judged(**USUAL) / usual) / math.log(FINER)))
     return found
 
 

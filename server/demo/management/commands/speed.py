@@ -5,12 +5,13 @@ from __future__ import annotations
 import argparse
 import gzip
 import json
+import math
 import os
 import statistics
 import time
-from collections.abc import Callable
+from collections.abc import Callable, Mapping
 from itertools import count
-from typing import Any
+from typing import Any, NamedTuple
 
 from django.conf import settings
 from django.core.management.base import BaseCommand
@@ -29,6 +30,12 @@ TIMES = 7
 NOT_FIRST = 2  # the first ones read code and plans that later ones have
 
 
+class Timing(NamedTuple):
+    cpu_ms: float
+    wall_ms: float
+    packed: int  # bytes of the answer, gzip
+
+
 class Command(BaseCommand):
     help = "Time the answers of a demo that is thrown away afterwards (`./hemicycle speed --server`)."
 
@@ -37,13 +44,29 @@ class Command(BaseCommand):
 
     def handle(self, *_: Any, visits: int, **__: Any) -> None:
         settings.ALLOWED_HOSTS = ["*"]
-        if visits:
-            rows = copy_visits(visits)
-            self.stdout.write(f"\n{rows['fitting_fittingsession']:,} visits, {rows['fitting_shot']:,} shots")
         client = signed_in(os.environ["HEMICYCLE_DEMO_PASSWORD"])
-        self.stdout.write("| answer | processor, ms | wall, ms | bytes, gzip |\n|---|---|---|---|")
-        for name, ask in (lists(client) | at_work(client)).items():
-            self.stdout.write(f"| {name} | {' | '.join(timed(ask))} |")
+        few, first = FittingSession.objects.count(), answers(client)
+        if not visits:
+            self._told(first, dict.fromkeys(first, ""))
+            return
+        rows = copy_visits(visits)
+        many, then = rows["fitting_fittingsession"], answers(client)
+        self.stdout.write(f"\n{many:,} visits, {rows['fitting_shot']:,} shots; grown since the first {few:,}")
+        powers = {name: math.log(then[name].wall_ms / first[name].wall_ms) / math.log(many / few) for name in then}
+        self._told(then, {name: f"{power:.2f}" for name, power in powers.items()})
+
+    def _told(self, timings: Mapping[str, Timing], powers: Mapping[str, str]) -> None:
+        """powers: by what power of the number of visits each has grown; empty where that was not asked for."""
+        self.stdout.write(
+            "| answer | processor, ms | wall, ms | bytes, gzip | to the power of |\n|---|---|---|---|---|"
+        )
+        for name, took in timings.items():
+            told = (name, shown(took.cpu_ms), shown(took.wall_ms), f"{took.packed:,}", powers[name])
+            self.stdout.write(f"| {' | '.join(told)} |")
+
+
+def answers(client: Client) -> dict[str, Timing]:
+    return {name: timed(ask) for name, ask in (lists(client) | at_work(client)).items()}
 
 
 def signed_in(password: str) -> Client:
@@ -103,8 +126,8 @@ def at_work(client: Client) -> dict[str, Callable[[], HttpResponseBase]]:
     }
 
 
-def timed(ask: Callable[[], HttpResponseBase]) -> tuple[str, str, str]:
-    """Processor and wall, the middle of some, and the size of the answer."""
+def timed(ask: Callable[[], HttpResponseBase]) -> Timing:
+    """The middle of some."""
     took = []
     for _ in range(TIMES):
         wall, cpu = time.perf_counter(), time.process_time()
@@ -113,4 +136,4 @@ def timed(ask: Callable[[], HttpResponseBase]) -> tuple[str, str, str]:
         if answer.status_code >= 300:
             raise SystemExit(f"An answer of {answer.status_code}: {answer.content[:200]!r}")
     processor, elapsed = (statistics.median(each) * 1000 for each in zip(*took[NOT_FIRST:], strict=True))
-    return shown(processor), shown(elapsed), f"{len(gzip.compress(answer.content)):,}"
+    return Timing(processor, elapsed, len(gzip.compress(answer.content)))
