@@ -12,9 +12,11 @@ import socket
 import subprocess
 import sys
 import tempfile
+import time
+import urllib.request
 import uuid
 from collections.abc import Callable, Iterator
-from contextlib import contextmanager
+from contextlib import contextmanager, suppress
 from dataclasses import dataclass, field
 from pathlib import Path
 
@@ -87,6 +89,14 @@ class Application:
                 return
         raise AssertionError(f"It did not start:\n{self.said}")
 
+    def answers(self) -> None:
+        """Wait until it does; whatever a test did to its processes, the launcher starts them again."""
+        for _ in range(300):
+            with suppress(OSError), urllib.request.urlopen(f"{self.address}/api/me", timeout=5):
+                return
+            time.sleep(0.2)
+        raise AssertionError("It does not answer.")
+
     def stop(self) -> int:
         assert self.process is not None
         self.process.send_signal(signal.SIGTERM)
@@ -96,7 +106,7 @@ class Application:
     def launch(self, *words: str) -> subprocess.CompletedProcess[str]:
         """Another command of the launcher beside the running one."""
         return subprocess.run(
-            [str(ROOT / "hemicycle"), *words], env=self.env, capture_output=True, text=True, timeout=120, check=False
+            [str(ROOT / "hemicycle"), *words], env=self.env, capture_output=True, text=True, timeout=240, check=False
         )
 
 
@@ -164,15 +174,38 @@ def named(url: str, database: str) -> str:
     return url.rsplit("/", 1)[0] + f"/{database}"
 
 
-@pytest.fixture
-def application(cluster_url, demo) -> Iterator[Application]:
-    """The application on a demo shop of this test's own."""
+def put_in_place(cluster_url: str, name: str, template: str) -> None:
+    """A copy of the template under this name, whatever stood there, while servers use it."""
+    with psycopg.connect(cluster_url, autocommit=True) as database:
+        database.execute(f"CREATE DATABASE {name}_next TEMPLATE {template}")
+        for _ in range(100):
+            database.execute("SELECT pg_terminate_backend(pid) FROM pg_stat_activity WHERE datname = %s", [name])
+            try:
+                database.execute(f"ALTER DATABASE {name} RENAME TO {name}_gone")
+                break
+            except psycopg.errors.ObjectInUse:  # one that has come back meanwhile
+                time.sleep(0.02)
+        database.execute(f"ALTER DATABASE {name}_next RENAME TO {name}")
+        database.execute(f"DROP DATABASE {name}_gone WITH (FORCE)")
+
+
+@pytest.fixture(scope="session")
+def served(cluster_url, demo) -> Iterator[Application]:
+    """The application over a database of this process, started once."""
     mine = f"e2e_{uuid.uuid4().hex}"
     with psycopg.connect(cluster_url, autocommit=True) as database:
         database.execute(f"CREATE DATABASE {mine} TEMPLATE {demo}")
         with running(named(cluster_url, mine)) as made:
             yield made
         database.execute(f"DROP DATABASE {mine} WITH (FORCE)")
+
+
+@pytest.fixture
+def application(served, cluster_url, demo) -> Application:
+    """The application on a demo shop that nobody has touched."""
+    put_in_place(cluster_url, served.database.rsplit("/", 1)[1], demo)
+    served.answers()
+    return served
 
 
 @pytest.fixture

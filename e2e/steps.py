@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+import json
+import time
 from pathlib import Path
 
 from axe_playwright_python.sync_playwright import Axe
@@ -12,11 +14,33 @@ DEMO = Path(__file__).resolve().parents[1] / "demo" / "monitor-export.csv"
 COLOURS_MS = 400  # buttons fade from one theme to the other
 
 
+def servers(application) -> list[int]:
+    """Its server processes, once both of them serve or are about to."""
+    until = time.monotonic() + 30
+    while True:
+        found: list[int] = json.loads((application.home / "run.json").read_text())["servers"]
+        if len(found) == 2 or time.monotonic() > until:
+            return found
+        time.sleep(0.1)
+
+
 def sign_in(page: Page, application) -> None:
+    """As it is done on the screen."""
     page.goto(application.address)
     page.get_by_label("Name").fill("fitter")
     page.get_by_label("Password").fill(application.password)
     page.get_by_role("button", name="Sign in").click()
+    expect(page.get_by_role("heading", name="Sessions")).to_be_visible()
+
+
+def be_signed_in(page: Page, application, name: str = "fitter") -> None:
+    """On the desk, signed in beside the screen."""
+    page.request.get(f"{application.address}/api/me")
+    token = next(each["value"] for each in page.context.cookies() if each["name"] == "csrftoken")
+    body = {"username": name, "password": application.password}
+    answer = page.request.post(f"{application.address}/api/sign-in", data=body, headers={"X-CSRFToken": token})
+    assert answer.ok, answer.text()
+    page.goto(application.address)
     expect(page.get_by_role("heading", name="Sessions")).to_be_visible()
 
 

@@ -4,7 +4,7 @@ import re
 import time
 
 from playwright.sync_api import Browser, Page, expect
-from steps import sign_in
+from steps import be_signed_in
 from test_any_club import go
 
 FEED = 60_000
@@ -40,7 +40,7 @@ def three_on_the_stand(fitter: Fitter) -> None:
 
 
 def test_a_whole_visit_takes_few_acts_and_each_can_be_taken_back(page: Page, application) -> None:
-    sign_in(page, application)
+    be_signed_in(page, application)
     page.get_by_role("link", name=re.compile("Mabel Thorne")).click()
     go(page, "2")
     expect(page.get_by_role("heading", name="Ladder")).to_be_visible()
@@ -100,12 +100,12 @@ def test_a_whole_visit_takes_few_acts_and_each_can_be_taken_back(page: Page, app
 def test_two_screens_of_a_session_show_the_same_at_once_and_keys_without_a_line_come_in_order(
     page: Page, browser: Browser, application
 ) -> None:
-    sign_in(page, application)
+    be_signed_in(page, application)
     page.get_by_role("link", name="Ines Duarte").click()
     go(page, "3")
     other = browser.new_context(viewport={"width": 1280, "height": 800}, locale="en-GB")
     second = other.new_page()
-    sign_in(second, application)
+    be_signed_in(second, application)
     second.goto(page.url)
     row = "list", {"name": "Shots of this build"}
     mine, theirs = (each.get_by_role(row[0], **row[1]).get_by_role("listitem").last for each in (page, second))

@@ -4,7 +4,7 @@ own figures, a head put on the rack by its owner and handed to a player."""
 import re
 
 from playwright.sync_api import Page, expect
-from steps import accessible, sign_in
+from steps import accessible, be_signed_in
 
 FEED = 60_000
 
@@ -36,7 +36,7 @@ def hit_six(page: Page, application, kept: int) -> None:
 
 
 def test_a_borrowed_club_a_bent_own_one_and_another_lie(page: Page, application) -> None:
-    sign_in(page, application)
+    be_signed_in(page, application)
     page.get_by_role("link", name="Ines Duarte").click()
     go(page, "2")
     expect(page.get_by_role("heading", name="Ladder")).to_be_visible()

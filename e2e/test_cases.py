@@ -7,7 +7,7 @@ from dataclasses import dataclass, field
 from typing import Any
 
 from playwright.sync_api import Page, expect
-from steps import sign_in
+from steps import be_signed_in
 
 STEPS = (-1.5, -1.0, -0.5, 0.0, 0.0, 0.5, 1.0, 1.5)
 # A player who drives 224 yd, his carries as he says them: nothing between the 5 iron and the 5 wood.
@@ -124,7 +124,7 @@ def stood(page: Page, told: Told) -> int:
 
 
 def test_six_cases_are_answered_as_a_master_would_and_alike_on_every_page(page: Page, application) -> None:
-    sign_in(page, application)
+    be_signed_in(page, application)
     for told in CASES:
         session = stood(page, told)
         page.goto(f"{application.address}/sessions/{session}/bench")

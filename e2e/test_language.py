@@ -9,7 +9,7 @@ from collections.abc import Iterator
 from typing import Any
 
 from playwright.sync_api import Page, Response
-from steps import sign_in
+from steps import be_signed_in
 
 UNITS = {"far": "m", "high": "ft", "speed": "kmh", "warmth": "c", "club_length": "mm"}
 PLACES = ("brief", "bag", "bay", "bench", "handover", "soles", "page")
@@ -69,7 +69,7 @@ def test_every_place_in_a_made_up_language_in_metres_and_nothing_breaks(page: Pa
             asked.add(response.url)
 
     page.on("response", heard)
-    sign_in(page, application)
+    be_signed_in(page, application)
     token = next(each["value"] for each in page.context.cookies() if each["name"] == "csrftoken")
     chosen = page.request.put(f"{application.address}/api/me/units", data=UNITS, headers={"X-CSRFToken": token})
     assert chosen.ok, chosen.text()

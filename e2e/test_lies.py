@@ -4,7 +4,7 @@ kind of head, then by shots that were hit from there."""
 import re
 
 from playwright.sync_api import Page, expect
-from steps import sign_in
+from steps import be_signed_in
 from test_any_club import go
 
 
@@ -42,7 +42,7 @@ def first_on_the_bench(page: Page) -> str:
 
 
 def test_shots_from_two_lies_turn_the_verdict_between_tee_and_rough(page: Page, application) -> None:
-    sign_in(page, application)
+    be_signed_in(page, application)
     page.get_by_role("link", name=re.compile("Mabel Thorne")).click()
     go(page, "2")
     for club, carry, total in (("5W", "157", "166"), ("6i", "113", "119")):

@@ -5,9 +5,8 @@ import re
 import signal
 
 from playwright.sync_api import Browser, expect
-from steps import sign_in
+from steps import be_signed_in, servers
 from test_any_club import go
-from test_typed import servers
 
 
 def test_a_ball_seen_without_a_line_and_through_reloads_is_on_record_when_it_is_back(
@@ -15,7 +14,7 @@ def test_a_ball_seen_without_a_line_and_through_reloads_is_on_record_when_it_is_
 ) -> None:
     context = browser.new_context(viewport={"width": 1024, "height": 768}, locale="en-GB", has_touch=True)
     page = context.new_page()
-    sign_in(page, application)
+    be_signed_in(page, application)
     page.get_by_role("link", name=re.compile("Yusuf Tarrant")).click()
     expect(page.get_by_role("link", name=re.compile("Bay"))).to_be_visible()
     go(page, "3")

@@ -3,7 +3,7 @@
 import re
 
 from playwright.sync_api import Page, expect
-from steps import DEMO, accessible, sign_in
+from steps import DEMO, accessible, be_signed_in
 
 
 def interview(page: Page) -> None:
@@ -43,7 +43,7 @@ def two_clubs_agreed(page: Page) -> None:
 
 
 def test_the_hole_two_slots_the_short_list_and_what_the_bag_becomes(page: Page, application) -> None:
-    sign_in(page, application)
+    be_signed_in(page, application)
     page.get_by_role("button", name="New customer").click()
     page.get_by_label("Customer’s name").fill("Vera Lindqvist")
     page.get_by_role("button", name="Start").click()

@@ -3,7 +3,7 @@
 import re
 
 from playwright.sync_api import Browser, Page, expect
-from steps import accessible, sign_in
+from steps import accessible, be_signed_in
 
 FEED = 60_000
 
@@ -34,7 +34,7 @@ def say(player: Page) -> None:
 
 
 def test_the_players_screen_through_every_mode(page: Page, browser: Browser, application) -> None:
-    sign_in(page, application)
+    be_signed_in(page, application)
     code = open_screen(page)
     tablet = browser.new_context(viewport={"width": 1024, "height": 768}, has_touch=True, locale="en-GB")
     player = tablet.new_page()

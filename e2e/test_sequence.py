@@ -4,7 +4,7 @@ import re
 from pathlib import Path
 
 from playwright.sync_api import Page, expect
-from steps import accessible, sign_in
+from steps import accessible, be_signed_in
 
 STEPS = (-1.5, -1.0, -0.5, 0.5, 1.0, 1.5)
 
@@ -48,7 +48,7 @@ def build(page: Page, letter: str):
 def test_three_slots_one_after_another_one_undone_and_a_third_club_declined(
     page: Page, application, tmp_path: Path
 ) -> None:
-    sign_in(page, application)
+    be_signed_in(page, application)
     page.get_by_role("button", name="New customer").click()
     page.get_by_label("Customer’s name").fill("Rue Marsh")
     page.get_by_role("button", name="Start").click()
@@ -85,7 +85,7 @@ def test_three_slots_one_after_another_one_undone_and_a_third_club_declined(
 
 
 def test_the_yardage_stays_and_the_flight_is_to_be_higher(page: Page, application, tmp_path: Path) -> None:
-    sign_in(page, application)
+    be_signed_in(page, application)
     page.get_by_role("button", name="New customer").click()
     page.get_by_label("Customer’s name").fill("Ebba Quill")
     page.get_by_role("button", name="Start").click()

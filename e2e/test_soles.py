@@ -6,9 +6,8 @@ import re
 import signal
 
 from playwright.sync_api import Browser, Locator, Page, Route, expect
-from steps import accessible, sign_in
+from steps import accessible, be_signed_in, servers
 from test_any_club import go
-from test_typed import servers
 
 LIKED = {"58 N": 0, "58 M": 1, "58 W": 2}
 
@@ -99,7 +98,7 @@ def links_of(page: Page) -> list[str]:
 
 
 def test_a_whole_staged_test_by_the_keyboard_alone_ends_in_a_reveal_and_a_chosen_sole(page: Page, application) -> None:
-    sign_in(page, application)
+    be_signed_in(page, application)
     set_up(page, lambda name: by_key(page, name))
     accessible(page)
     by_key(page, "Gannock 58 W under two codes")
@@ -149,7 +148,7 @@ SIZE = {"width": 1024, "height": 768}
 
 def blind_to_both(page: Page, assistant: Page, application) -> Fitter:
     """Set up by touch in the 20-minute version, with the assistant's page open on a device of its own."""
-    sign_in(page, application)
+    be_signed_in(page, application)
     set_up(page, lambda name: page.get_by_role("button", name=name).tap())
     page.get_by_role("button", name="20 minutes").tap()
     page.get_by_role("button", name="The fitter too").tap()

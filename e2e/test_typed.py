@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-import json
 import os
 import re
 import signal
@@ -11,14 +10,7 @@ import time
 import psycopg
 import pytest
 from playwright.sync_api import Browser, Page, expect
-
-
-def sign_in(page: Page, application, name: str = "fitter") -> None:
-    page.goto(application.address)
-    page.get_by_label("Name").fill(name)
-    page.get_by_label("Password").fill(application.password)
-    page.get_by_role("button", name="Sign in").click()
-    page.get_by_text("New visit").wait_for()
+from steps import be_signed_in, servers
 
 
 def brief(page: Page, application, number: int = 1) -> None:
@@ -32,7 +24,7 @@ def tab(browser: Browser, browser_context_args, application):
     that is away."""
     context = browser.new_context(**browser_context_args)
     page = context.new_page()
-    sign_in(page, application)
+    be_signed_in(page, application)
     brief(page, application)
     yield page
     context.close()
@@ -41,10 +33,6 @@ def tab(browser: Browser, browser_context_args, application):
 def stored(application, what: str):
     with psycopg.connect(application.database) as database:
         return database.execute(f"SELECT {what} FROM fitting_fittingsession WHERE id = 1").fetchone()[0]
-
-
-def servers(application) -> list[int]:
-    return json.loads((application.home / "run.json").read_text())["servers"]
 
 
 def test_two_tabs_write_side_by_side_and_a_clash_shows_both_texts(tab: Page, application) -> None:

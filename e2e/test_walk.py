@@ -6,7 +6,7 @@ import urllib.request
 
 import pytest
 from playwright.sync_api import Page, expect
-from steps import DEMO, accessible, sign_in
+from steps import DEMO, accessible, be_signed_in, sign_in
 
 
 def brief(page: Page) -> None:
@@ -161,7 +161,7 @@ def test_a_whole_fitting(page: Page, fresh_application) -> None:
 
 
 def test_a_new_customer_gets_a_session_and_the_keys_are_on_the_sheet(page: Page, application) -> None:
-    sign_in(page, application)
+    be_signed_in(page, application)
     page.get_by_role("button", name="New customer").click()
     page.get_by_label("Customer’s name").fill("Bertram Archibald Featherstonehaugh-Cholmondeley the Younger")
     page.get_by_label("Hand").select_option("left")
@@ -192,7 +192,7 @@ def test_a_second_launcher_on_the_same_data_is_refused(application) -> None:
 
 def test_in_the_bay_nothing_is_lost(page: Page, application) -> None:
     """A new setting, a shot filed under the wrong club, a target overruled, a hole chosen by keyboard."""
-    sign_in(page, application)
+    be_signed_in(page, application)
     page.get_by_role("link", name=re.compile("Ines Duarte")).click()
     expect(page.get_by_text("Feed open")).to_be_visible()
     page.keyboard.press("1")
@@ -228,7 +228,7 @@ def test_in_the_bay_nothing_is_lost(page: Page, application) -> None:
 
 
 def test_every_place_fits_a_tablet_and_the_page_a_phone(page: Page, application) -> None:
-    sign_in(page, application)
+    be_signed_in(page, application)
     page.get_by_role("link", name=re.compile("Tunde Bakare.*Recommended")).click()
     expect(page).to_have_url(re.compile("/handover$"))
     session = page.url.rsplit("/", 1)[0]

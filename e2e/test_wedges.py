@@ -4,7 +4,7 @@ hit, effort found, a plan of both ends, agreed."""
 import re
 
 from playwright.sync_api import Page, expect
-from steps import accessible, sign_in
+from steps import accessible, be_signed_in
 from test_any_club import go
 
 FEED = 60_000
@@ -170,7 +170,7 @@ def agree(page: Page) -> None:
 
 
 def test_a_wedge_fitting_from_the_ends_to_the_handover(page: Page, application) -> None:
-    sign_in(page, application)
+    be_signed_in(page, application)
     page.get_by_role("link", name=re.compile("Mabel Thorne")).click()
     clubs(page)
     page.keyboard.press("Escape")
@@ -188,7 +188,7 @@ def test_a_wedge_fitting_from_the_ends_to_the_handover(page: Page, application) 
 
 
 def test_part_swings_are_hit_by_touch_and_the_distance_card_is_printed(page: Page, application) -> None:
-    sign_in(page, application)
+    be_signed_in(page, application)
     page.get_by_role("link", name=re.compile("Yusuf Tarrant")).click()
     expect(page.get_by_role("link", name=re.compile("Bay"))).to_be_visible()
     go(page, "3")
