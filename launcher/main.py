@@ -8,7 +8,7 @@ import subprocess
 import sys
 from pathlib import Path
 
-from . import data, install, keep, serve, testing, timing
+from . import data, developing, install, keep, serve, testing, timing
 from .common import PYTHON, ROOT, Stop, home, tools_env, warn
 
 
@@ -91,9 +91,16 @@ def main(words: list[str]) -> int:
         default=serve.USUAL_WORKERS,
         help=f"server processes, 1 to {serve.MOST_WORKERS} ({serve.USUAL_WORKERS} on this machine)",
     )
-    start.set_defaults(do=serve.start)
+    start.set_defaults(do=serve.start, renewed=None)
+    dev = commands.add_parser("dev", help="start, told in full of each fault, and again whenever a file is saved")
+    dev.add_argument("--port", type=int, default=8000)
+    dev.set_defaults(do=developing.dev)
+    commands.add_parser("shell", help="Python beside the running server").set_defaults(do=developing.shell)
     commands.add_parser("build", help="build the front end where it changed").set_defaults(do=install.build)
-    commands.add_parser("test", help="run every test").set_defaults(do=testing.test)
+    tests = commands.add_parser("test", help="run every test, or some: PATH -k NAME")
+    tests.add_argument("paths", nargs="*", metavar="PATH", help="files or folders, from the root of the project")
+    tests.add_argument("-k", dest="name", default="", help="only those with this in their name")
+    tests.set_defaults(do=testing.test)
     commands.add_parser("check", help="format, lint, types, contracts and fast tests").set_defaults(do=testing.check)
     back = commands.add_parser("backup", help="write everything to a file, also while the shop goes on")
     back.add_argument("file", type=Path)

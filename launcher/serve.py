@@ -196,7 +196,7 @@ def _serve(
             ready()
             servers.grow()
             tell()
-            Watch(found.cluster, servers, tell).run(daily.look, lambda: not _asked)
+            Watch(found.cluster, servers, tell).run(daily.look, lambda: not _asked, options.renewed)
             raise _Asked
     finally:
         daily.stop()

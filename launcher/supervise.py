@@ -110,6 +110,14 @@ class Servers:
                 changed = True
         return changed
 
+    def renew(self) -> None:
+        """Start all of them again, at once."""
+        for at, process in enumerate(self.running):
+            end_group(process.pid)
+            process.wait()
+            self.running[at] = self._start()
+            self.backoffs[at].started()
+
     def stop(self) -> None:
         if self.gate is not None:
             for end in self.gate:
@@ -141,11 +149,13 @@ class Watch:
         self.cluster, self.servers, self.notice = cluster, servers, notice
         self.database = Backoff()
 
-    def run(self, now_and_then: Callable[[], None], goes_on: Callable[[], bool]) -> None:
-        """Until it is no more to go on."""
+    def run(
+        self, now_and_then: Callable[[], None], goes_on: Callable[[], bool], renewed: Callable[[Servers], bool] | None
+    ) -> None:
+        """Until it is no more to go on. renewed: starts the servers again where their code changed, and says so."""
         while goes_on():
             self._look_at_database()
-            if self.servers.look():
+            if self.servers.look() or (renewed is not None and renewed(self.servers)):
                 self.notice()
             now_and_then()
             time.sleep(LOOK_S)

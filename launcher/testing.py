@@ -14,6 +14,7 @@ from pathlib import Path
 
 from . import install
 from .common import PYTHON, ROOT, VENV, WEB, say, server_env
+from .developing import some_tests
 from .postgres import temporary
 
 PROCESSES = ("-n", "2", "--dist", "worksteal")  # as many as the smallest machine has cores
@@ -64,7 +65,9 @@ def _web(reports: Path) -> TestPart:
 
 
 def test(options: argparse.Namespace) -> int:
-    """Every test there is, on a PostgreSQL of its own; one summary at the end."""
+    """Every test there is, on a PostgreSQL of its own, with one summary at the end; or some of them."""
+    if options.paths or options.name:
+        return some_tests(options.paths, options.name)
     began = time.monotonic()
     say("Hemicycle: all tests")
     install.ensure_packages(tests=True)

@@ -13,7 +13,7 @@ ROOT = Path(__file__).resolve().parent.parent.parent
 WEB_DIST = Path(env("HEMICYCLE_WEB_DIST", default=str(ROOT / "web" / "dist")))
 
 SECRET_KEY = env("HEMICYCLE_SECRET")
-DEBUG = False
+DEBUG = env.bool("HEMICYCLE_DEBUG", default=False)  # set by `./hemicycle dev` alone
 # Behind a TLS proxy: the names it is reached by. docs/service.md says what the proxy has to send.
 PUBLIC_HOSTS: list[str] = env.list("HEMICYCLE_HOSTS", default=[])
 ALLOWED_HOSTS = ["127.0.0.1", "localhost", "[::1]", *PUBLIC_HOSTS]

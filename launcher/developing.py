@@ -1,0 +1,109 @@
+"""What is run all day while it is worked on: `dev`, `shell`, and some tests (`test PATH -k NAME`)."""
+
+from __future__ import annotations
+
+import argparse
+import os
+import subprocess
+import tempfile
+import time
+from collections.abc import Iterable
+from pathlib import Path
+
+from . import data, install, serve
+from .common import PYTHON, ROOT, WEB, Stop, say, server_env
+from .postgres import temporary
+from .supervise import Servers
+
+LOOK_S = 1.0
+SOURCES = {"python": ("core/hemicycle_core", "server"), "web": ("web/src", "core/hemicycle_core/said/en")}
+KINDS = {".py", ".toml", ".ftl", ".ts", ".tsx", ".css"}
+
+
+class Reload:
+    """Starts the server processes again where their code was saved, with the front end built before where its was."""
+
+    def __init__(self) -> None:
+        self.seen = {part: _newest(folders) for part, folders in SOURCES.items()}
+        self.due = 0.0
+
+    def look(self, servers: Servers) -> bool:
+        """Whether anything was started again."""
+        if time.monotonic() < self.due:
+            return False
+        self.due = time.monotonic() + LOOK_S
+        now = {part: _newest(folders) for part, folders in SOURCES.items()}
+        changed = [part for part in now if now[part] != self.seen[part]]
+        self.seen = now
+        if not changed:
+            return False
+        if "web" in changed:
+            try:
+                install.build()
+            except Stop as stop:  # as it stands it cannot be built: what was built goes on
+                say(str(stop))
+        say(f"{time.strftime('%H:%M:%S')} Changed ({', '.join(changed)}): starting again.")
+        servers.renew()
+        return True
+
+
+def _newest(folders: Iterable[str]) -> tuple[float, int]:
+    """When something in them was last saved, and how many files there are."""
+    files = [path for folder in folders for path in (ROOT / folder).rglob("*") if path.suffix in KINDS]
+    return max((path.stat().st_mtime for path in files if path.exists()), default=0.0), len(files)
+
+
+def dev(options: argparse.Namespace) -> int:
+    """The application as it is started, in one process that is started again whenever its code is saved."""
+    os.environ["HEMICYCLE_DEBUG"] = "1"
+    usual = {"fresh": False, "own": False, "demo": False, "without_backup": False, "workers": 1}
+    return serve.start(argparse.Namespace(port=options.port, **usual, renewed=Reload().look))
+
+
+def shell(_options: argparse.Namespace) -> int:
+    """Python beside the running server, in its own database."""
+    command = [str(PYTHON), str(ROOT / "server" / "manage.py"), "shell"]
+    return subprocess.run(command, env=data.django_env(), check=False).returncode
+
+
+def some_tests(paths: list[str], name: str) -> int:
+    """Those of some files or folders, of a name; with a name alone, of everything in Python."""
+    for path in paths:
+        if not (ROOT / path.split("::")[0]).exists():
+            raise Stop(f"There is no {path} in {ROOT.name}.")
+    install.ensure_packages(tests=True)
+    install.ensure_python(tests=True)
+    install.ensure_node_modules()
+    web = [str(Path(path).relative_to("web")) for path in paths if path.startswith("web/")]
+    other = [path for path in paths if not path.startswith("web/")]
+    alone = [path for path in other if path.startswith(("core", "e2e"))]
+    code = 0
+    if web:
+        words = ["npx", "vitest", "run", *web, *(["-t", name] if name else [])]
+        code |= subprocess.run(words, cwd=WEB, check=False).returncode
+    if any(path.startswith("e2e") for path in alone):
+        install.ensure_front_end()
+    if alone:
+        code |= _pytest(["-p", "no:django", *alone], name)
+    with_database = [path for path in other if path not in alone] or (
+        [] if paths else ["server", "commands", "launcher"]
+    )
+    if with_database:
+        code |= _pytest(with_database, name)
+    if not paths:
+        code |= _pytest(["-p", "no:django", "core/tests"], name)
+    return code
+
+
+NONE_COLLECTED = 5
+
+
+def _pytest(words: list[str], name: str) -> int:
+    folder = Path(tempfile.mkdtemp(prefix="hemicycle-test-", dir="/tmp"))
+    folder.chmod(0o755)  # the database's own user passes through it
+    os.environ.pop("DATABASE_URL", None)
+    with temporary(folder) as cluster:
+        env = {**server_env(cluster.url("postgres"), "only-for-tests"), "HEMICYCLE_ERASED": ""}
+        command = [str(PYTHON), "-m", "pytest", *words, *(["-k", name] if name else [])]
+        code = subprocess.run(command, cwd=ROOT, env=env, check=False).returncode
+    return 0 if name and code == NONE_COLLECTED else code
