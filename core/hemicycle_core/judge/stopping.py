@@ -11,7 +11,6 @@ from collections.abc import Sequence
 from dataclasses import dataclass, replace
 
 import numpy as np
-from scipy.optimize import brentq
 from scipy.special import ndtr, ndtri
 
 from ..estimate import Estimate
@@ -25,6 +24,7 @@ A_FEW = 6  # shots, shared by two builds: what a fitter asks for at once
 KNOWN_AFTER = 2.5
 LIKELY_ENOUGH = 0.5
 FARTHEST = 12.0  # standard deviations: a loss is nought there
+NEAR_ENOUGH = 1e-12  # standard deviations: a step that finds nothing new
 
 
 @dataclass(frozen=True)
@@ -69,7 +69,7 @@ class Apart:
         few, limit = then.told((A_FEW // 2, A_FEW // 2)), thresholds.stop_gain * uses
         if then.worth <= limit:
             return 1.0
-        far = few * brentq(lambda z: loss(z) - limit / few, 0.0, FARTHEST) if loss(FARTHEST) < limit / few else np.inf
+        far = few * where_loss_is(limit / few) if loss(FARTHEST) < limit / few else np.inf
         need = min(far, float(ndtri(thresholds.stop_at)) * then.sd)
         told = self.told(more)
         return float(ndtr((self.mean - need) / told) + ndtr((-self.mean - need) / told))
@@ -78,6 +78,16 @@ class Apart:
 def loss(z: float) -> float:
     """What is missed on average under nought of a normal with mean z and deviation 1 (Raiffa and Schlaifer, ch. 5)."""
     return float(np.exp(-z * z / 2) / np.sqrt(2 * np.pi) - z * ndtr(-z))
+
+
+def where_loss_is(missed: float) -> float:
+    """The mean at which so much is missed, 0 < missed < loss(0): Newton's steps from 0, which never go too far, as the
+    loss falls ever less steeply."""
+    z, step = 0.0, 1.0
+    while step > NEAR_ENOUGH:
+        step = (loss(z) - missed) / float(ndtr(-z))
+        z += step
+    return z
 
 
 def apart(first: str, second: str, weighed: Weighed) -> Apart:

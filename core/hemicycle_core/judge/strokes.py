@@ -15,7 +15,6 @@ from functools import lru_cache
 import numpy as np
 from numpy.polynomial.hermite_e import hermegauss
 from numpy.typing import ArrayLike, NDArray
-from scipy.interpolate import make_interp_spline
 from scipy.ndimage import gaussian_filter1d
 from scipy.special import ndtr
 
@@ -149,8 +148,9 @@ def _ends(kind: JobKind, wide: float, deep: float, level: float, drive: float, o
     lost = float(from_fairway(max(over or 0.0, 0.0) + after, level)) + NOT_CARRIED
     past, sides = metres(1) * x, np.linspace(*_ROOTS, FINE_SIDES) ** 2
     fine = np.arange(past[0], past[-1], FINE_M)
-    across = make_interp_spline(SIDES_M, smooth, k=1, axis=1)(sides)
-    return Ends(float(fine[0]), make_interp_spline(past, across, k=1)(fine).astype(np.float32), lost)
+    across = np.array([np.interp(sides, SIDES_M, row) for row in smooth])
+    table = np.array([np.interp(fine, past, column) for column in across.T]).T
+    return Ends(float(fine[0]), np.ascontiguousarray(table, dtype=np.float32), lost)
 
 
 def ends_at(job: Job, drive_m: float) -> Ends:
