@@ -75,7 +75,11 @@ class Application:
 
     def start(self, *words: str) -> None:
         """Start and wait until it says it is ready."""
-        command = [str(ROOT / "hemicycle"), "start", "--port", str(self.port), "--workers", "2", *words]
+        self.run("start", "--workers", "2", *words)
+
+    def run(self, *words: str) -> None:
+        """A command that serves, until it says it is ready."""
+        command = [str(ROOT / "hemicycle"), *words, "--port", str(self.port)]
         self.process = subprocess.Popen(command, env=self.env, stdout=subprocess.PIPE, text=True)
         assert self.process.stdout is not None
         self.said, self.opens = "", ""

@@ -15,6 +15,7 @@ import psycopg
 from playwright.sync_api import Browser, Page, expect
 from steps import be_signed_in, servers
 
+ROOT = Path(__file__).resolve().parents[1]
 TYPE = """async ([session, carry]) => {
     const token = document.cookie.match(/csrftoken=([^;]+)/)[1];
     const at = `/api/sessions/${session}`;
@@ -118,3 +119,17 @@ def test_a_shop_with_its_bays_at_work_is_measured_and_gone_afterwards(applicatio
     told, drawn, judged = (int(times) for *_, times in rows)
     assert told >= 8 and drawn >= 2 and judged >= 6  # two bays with two screens each, two shots and more a bay
     assert "of the servers' processor" in done.stdout
+
+
+def test_dev_starts_again_when_a_file_is_saved(application, another) -> None:
+    dev = another()
+    dev.database = application.database
+    dev.run("dev")
+    (first,) = json.loads((dev.home / "run.json").read_text())["servers"]
+    (ROOT / "server" / "common" / "words.py").touch()
+    until = time.monotonic() + 30
+    while json.loads((dev.home / "run.json").read_text())["servers"] == [first] and time.monotonic() < until:
+        time.sleep(0.2)
+    (second,) = json.loads((dev.home / "run.json").read_text())["servers"]
+    assert second != first
+    dev.answers()

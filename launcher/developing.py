@@ -3,20 +3,22 @@
 from __future__ import annotations
 
 import argparse
+import contextlib
 import os
 import subprocess
 import tempfile
 import time
-from collections.abc import Iterable
+from collections.abc import Iterable, Iterator
 from pathlib import Path
 
 from . import data, install, serve
-from .common import PYTHON, ROOT, WEB, Stop, say, server_env
+from .common import PYTHON, ROOT, WEB, Stop, run, say, server_env
 from .postgres import temporary
 from .supervise import Servers
 
 LOOK_S = 1.0
 SOURCES = {"python": ("core/hemicycle_core", "server"), "web": ("web/src", "core/hemicycle_core/said/en")}
+MANAGE = [str(PYTHON), str(ROOT / "server" / "manage.py")]
 KINDS = {".py", ".toml", ".ftl", ".ts", ".tsx", ".css"}
 
 
@@ -62,8 +64,7 @@ def dev(options: argparse.Namespace) -> int:
 
 def shell(_options: argparse.Namespace) -> int:
     """Python beside the running server, in its own database."""
-    command = [str(PYTHON), str(ROOT / "server" / "manage.py"), "shell"]
-    return subprocess.run(command, env=data.django_env(), check=False).returncode
+    return subprocess.run([*MANAGE, "shell"], env=data.django_env(), check=False).returncode
 
 
 def some_tests(paths: list[str], name: str) -> int:
@@ -99,11 +100,46 @@ NONE_COLLECTED = 5
 
 
 def _pytest(words: list[str], name: str) -> int:
-    folder = Path(tempfile.mkdtemp(prefix="hemicycle-test-", dir="/tmp"))
-    folder.chmod(0o755)  # the database's own user passes through it
-    os.environ.pop("DATABASE_URL", None)
-    with temporary(folder) as cluster:
-        env = {**server_env(cluster.url("postgres"), "only-for-tests"), "HEMICYCLE_ERASED": ""}
+    with _for_tests() as env:
         command = [str(PYTHON), "-m", "pytest", *words, *(["-k", name] if name else [])]
         code = subprocess.run(command, cwd=ROOT, env=env, check=False).returncode
     return 0 if name and code == NONE_COLLECTED else code
+
+
+def migrations(_options: argparse.Namespace) -> int:
+    """Write the migrations that the tables of today lack."""
+    install.ensure_packages()
+    install.ensure_python(tests=True)
+    with _for_tests() as env:
+        return subprocess.run([*MANAGE, "makemigrations"], env=env, check=False).returncode
+
+
+@contextlib.contextmanager
+def _for_tests() -> Iterator[dict[str, str]]:
+    """The environment of Django over a PostgreSQL that is gone afterwards."""
+    folder = Path(tempfile.mkdtemp(prefix="hemicycle-test-", dir="/tmp"))
+    folder.chmod(0o755)  # the database's own user passes through it
+    with temporary(folder) as cluster:
+        yield {**server_env(cluster.url("postgres"), "only-for-tests"), "HEMICYCLE_ERASED": ""}
+
+
+# What is printed out of the core, by a command each.
+PRINTED = {
+    "web/src/api/vocabulary.ts": ["-m", "hemicycle_commands.vocabulary"],
+    "docs/formats/session-bundle.schema.json": ["-m", "hemicycle_commands.judge", "--schema"],
+}
+
+
+def generated(_options: argparse.Namespace) -> int:
+    """Write anew what is written out of the code: printed words, schemas, the API document and the browser's types."""
+    install.ensure_python(tests=True)
+    install.ensure_node_modules()
+    env = server_env("postgres://nobody@127.0.0.1:1/none", "only-to-write")
+    for file, words in PRINTED.items():
+        done = subprocess.run([str(PYTHON), *words], env=env, stdout=subprocess.PIPE, text=True, check=True)
+        (ROOT / file).write_text(done.stdout)
+    run([str(PYTHON), str(ROOT / "core" / "tests" / "test_said.py")], env=env, why="Writing what is read alike")
+    document = ROOT / "docs" / "formats" / "openapi.yaml"
+    run([*MANAGE, "spectacular", "--fail-on-warn", "--file", str(document)], env=env, why=f"Writing {document.name}")
+    run(["npm", "run", "--silent", "api"], cwd=WEB, why="Writing the browser's types")
+    return 0

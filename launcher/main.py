@@ -95,6 +95,10 @@ def main(words: list[str]) -> int:
     dev = commands.add_parser("dev", help="start, told in full of each fault, and again whenever a file is saved")
     dev.add_argument("--port", type=int, default=8000)
     dev.set_defaults(do=developing.dev)
+    commands.add_parser("migrations", help="write what the tables lack").set_defaults(do=developing.migrations)
+    commands.add_parser("generated", help="write anew what is written out of the code").set_defaults(
+        do=developing.generated
+    )
     commands.add_parser("shell", help="Python beside the running server").set_defaults(do=developing.shell)
     commands.add_parser("build", help="build the front end where it changed").set_defaults(do=install.build)
     tests = commands.add_parser("test", help="run every test, or some: PATH -k NAME")
