@@ -1,9 +1,10 @@
 /** The typed client of the API; every error becomes a Problem with a sentence to show. */
 import createClient from "openapi-fetch";
+import { isKept } from "../acts/changes";
 import { spoken, t } from "../said/words";
 import type { InUnits } from "../ui/units";
 import { currentSession, revisionHeld } from "./held";
-import { isKept, nextChange, send, settled } from "./outbox";
+import { nextChange, send, settled } from "./outbox";
 import type { paths } from "./schema";
 
 export type * from "./types";

@@ -49,13 +49,6 @@ const MOST_FAULTS = 6;
 /** An answer that takes longer is said to be waited for; one that takes longest is asked for anew. */
 const LONG_MS = 3000;
 const LONGEST_MS = 30_000;
-const TYPED =
-	/^\/api\/(sessions\/\d+\/(brief|targets|gap|rules|clubs|averages|plans|shots|pad|undo|redo|felt|stops|stop-green)|stops\/\d+\/aside|soles\/\d+\/(handings|guess|notes)|handings\/\d+|grooves\/\d+\/guess|builds\/\d+|shots\/\d+\/(pad|aside|strike|counts|build|pinned|club)|plans\/\d+|imports\/\d+|hand-out\/\w+|course\/\w+)$/;
-
-/** Whether a change is kept until the server has it. Others are for now or never: what is in hand, agreeing. */
-export const isKept = (request: Request) =>
-	request.method !== "GET" && TYPED.test(new URL(request.url).pathname);
-
 let tab = "";
 let number = 0;
 let who = "";

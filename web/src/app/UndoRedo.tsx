@@ -1,7 +1,8 @@
 /** What was done last, in whichever place: taken back and done again, by name, by key or touch. */
 import { Redo2, Undo2 } from "lucide-react";
+import { change } from "../acts";
 import type { Session } from "../api/client";
-import { change, useActs } from "../api/session";
+import { useActs } from "../api/session";
 import { useCommands } from "../commands/commands";
 import { t } from "../said/words";
 import { isClosed } from "../session/closed";

@@ -1,5 +1,5 @@
 /** The shots a protocol may ask for, a touch each: all that the Bay needs of one that only asks. */
-import { change } from "../api/session";
+import { change } from "../acts";
 import { PROTOCOLS } from "../api/words";
 import type { BayPanelProps } from "./panels";
 

@@ -1,7 +1,7 @@
 /** Taking a build into the bag for the time being, so that the next gap is cut around it; or out of it again. */
 
+import { change } from "../acts";
 import type { Build, Session } from "../api/client";
-import { change } from "../api/session";
 import { t } from "../said/words";
 import { isClosed } from "./closed";
 import type { PlaceProps } from "./place";

@@ -1,7 +1,7 @@
 /** Heads onto the stand. One that stands there as it is already is asked about, not put up a second time in silence. */
 import { useState } from "react";
+import { change } from "../acts";
 import { Problem, type Session } from "../api/client";
-import { change } from "../api/session";
 import { t } from "../said/words";
 import type { PlaceProps } from "./place";
 

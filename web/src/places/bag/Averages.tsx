@@ -1,7 +1,7 @@
 /** Averages of several clubs at once, as a monitor's screen sums their balls up: 5 balls, 168, within 6. */
 import { useState } from "react";
+import { change } from "../../acts";
 import { type Build, Problem } from "../../api/client";
-import { change } from "../../api/session";
 import { t } from "../../said/words";
 import type { PlaceProps } from "../../session/place";
 import { AsLeft } from "../../ui/AsLeft";

@@ -1,8 +1,9 @@
 /** Where is the hole, what closes it, what does the bag become? Map, ladder, stand, short list and plans. */
 
 import { memo, useCallback, useMemo, useState } from "react";
+import { change } from "../../acts";
 import type { Session } from "../../api/client";
-import { change, usePlans } from "../../api/session";
+import { usePlans } from "../../api/session";
 import { useCommands } from "../../commands/commands";
 import { CarryMap } from "../../instruments/carry-map/CarryMap";
 import { FlightLines } from "../../instruments/flight-board/FlightLines";

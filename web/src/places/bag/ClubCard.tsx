@@ -1,8 +1,8 @@
 /** One club of the bag: type its carry and total, mark it fixed, see and set aside its shots. */
 
 import { useState } from "react";
+import { change } from "../../acts";
 import type { Build } from "../../api/client";
-import { change } from "../../api/session";
 import { t } from "../../said/words";
 import { isClosed } from "../../session/closed";
 import type { PlaceProps } from "../../session/place";

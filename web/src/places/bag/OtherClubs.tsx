@@ -1,8 +1,8 @@
 /** Clubs that are not of the rack: one that was borrowed, one of the player's own, and the stand at one loft. */
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
+import { change } from "../../acts";
 import { client, got, type HeadType, type Session } from "../../api/client";
-import { change } from "../../api/session";
 import { VOCABULARY } from "../../api/vocabulary";
 import { t } from "../../said/words";
 import type { PlaceProps } from "../../session/place";

@@ -1,6 +1,7 @@
 /** How the holes are drawn: a rule for each end of the bag, the step wanted, the turf, how many clubs to place. */
 
 import { useState } from "react";
+import { change } from "../../acts";
 import type {
 	Firmness,
 	FlightWish,
@@ -11,7 +12,6 @@ import type {
 	Session,
 	Wish,
 } from "../../api/client";
-import { change } from "../../api/session";
 import { VOCABULARY } from "../../api/vocabulary";
 import { termOf } from "../../api/words";
 import { t } from "../../said/words";

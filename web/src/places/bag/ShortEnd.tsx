@@ -2,8 +2,9 @@
 
 import { useState } from "react";
 import { Link } from "react-router";
+import { change } from "../../acts";
 import type { Session } from "../../api/client";
-import { change, useSole } from "../../api/session";
+import { useSole } from "../../api/session";
 import { termOf } from "../../api/words";
 import { DistanceCard } from "../../protocols/part_swing/DistanceCard";
 import { t } from "../../said/words";

@@ -1,7 +1,7 @@
 /** The candidates on the stand: what each does, and what it would do to its neighbours. */
 import { Link } from "react-router";
+import { change } from "../../acts";
 import type { Session } from "../../api/client";
-import { change } from "../../api/session";
 import { MOST_RINGS } from "../../instruments/carry-map/CarryMap";
 import { t } from "../../said/words";
 import { Accept } from "../../session/Accept";

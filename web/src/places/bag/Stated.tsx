@@ -1,7 +1,7 @@
 /** What a club is, as it is stated or measured; what its name made us assume says so until it is. */
 import { useState } from "react";
+import { change } from "../../acts";
 import type { Build, HeadType, Wear } from "../../api/client";
-import { change } from "../../api/session";
 import { VOCABULARY } from "../../api/vocabulary";
 import { termOf } from "../../api/words";
 import { t } from "../../said/words";

@@ -1,6 +1,7 @@
 /** What was done here, to be read, and doing it to several shots at once. */
+
+import type { change } from "../../acts";
 import type { Acts as ActsAnswer, Session, Shot } from "../../api/client";
-import type { change } from "../../api/session";
 import { t } from "../../said/words";
 import { buildOf } from "../../session/select";
 import { Sheet } from "../../ui/Sheet";

@@ -1,6 +1,7 @@
 /** A new setting as a new build, and moving a shot to the build it was hit with. */
+
+import { change } from "../../acts";
 import type { Build, Session, Shot } from "../../api/client";
-import { change } from "../../api/session";
 import { PROTOCOLS, protocolKeys } from "../../api/words";
 import { PANELS } from "../../protocols";
 import { t } from "../../said/words";

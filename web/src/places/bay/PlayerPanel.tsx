@@ -1,7 +1,7 @@
 /** The player's own screen as the fitter sets it: what it shows, the code that opens it, and what was felt. */
 import { useState } from "react";
+import { change } from "../../acts";
 import type { Build, PlayerMode, Session } from "../../api/client";
-import { change } from "../../api/session";
 import { VOCABULARY } from "../../api/vocabulary";
 import { Worded } from "../../said/Worded";
 import { t } from "../../said/words";

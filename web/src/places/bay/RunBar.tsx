@@ -1,7 +1,7 @@
 /** What the next shots are hit from and with: what holds now, each changed by one key or touch. */
 import { useState } from "react";
+import { change } from "../../acts";
 import type { Ball, Intent, Lie, Session } from "../../api/client";
-import { change } from "../../api/session";
 import { VOCABULARY } from "../../api/vocabulary";
 import { PROTOCOLS, protocolKeys, termOf } from "../../api/words";
 import { t } from "../../said/words";

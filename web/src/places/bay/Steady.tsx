@@ -1,6 +1,7 @@
 /** Whether the player is still the same, what kind of day it is, and what is to be said of the monitor. */
+
+import { change } from "../../acts";
 import type { DayKind } from "../../api/client";
-import { change } from "../../api/session";
 import { t } from "../../said/words";
 import type { PlaceProps } from "../../session/place";
 

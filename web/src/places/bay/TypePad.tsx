@@ -1,8 +1,8 @@
 /** Shots read off a screen, typed ball by ball: the carry, and what else is wanted, on a number pad or by keys. */
 import { useEffect, useRef, useState } from "react";
+import { change } from "../../acts";
 import type { Build } from "../../api/client";
 import type { components } from "../../api/schema";
-import { change } from "../../api/session";
 import { t } from "../../said/words";
 import type { PlaceProps } from "../../session/place";
 import { nameOf } from "../../session/select";

@@ -2,8 +2,9 @@
 
 import { useState } from "react";
 import { Link } from "react-router";
+import { change } from "../../acts";
 import type { Bench as BenchAnswer, Session, Verdict, Wish } from "../../api/client";
-import { change, useBench } from "../../api/session";
+import { useBench } from "../../api/session";
 import { protocolKeys } from "../../api/words";
 import { FlightBoard } from "../../instruments/flight-board/FlightBoard";
 import { PANELS } from "../../protocols";

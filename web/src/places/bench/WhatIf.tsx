@@ -2,8 +2,9 @@
 
 import { useState } from "react";
 import { useNavigate } from "react-router";
+import { change } from "../../acts";
 import type { Session, WhatIf as WhatIfAnswer } from "../../api/client";
-import { change, useWhatIf } from "../../api/session";
+import { useWhatIf } from "../../api/session";
 import { termOf } from "../../api/words";
 import { t } from "../../said/words";
 import { isClosed } from "../../session/closed";

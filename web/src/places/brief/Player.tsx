@@ -1,6 +1,6 @@
 /** What the player likes, fears, owns and may spend, and where they play. */
 import { type UseFormReturn, useFieldArray, useWatch } from "react-hook-form";
-import { change } from "../../api/session";
+import { change } from "../../acts";
 import { termOf } from "../../api/words";
 import { t } from "../../said/words";
 import type { PlaceProps } from "../../session/place";

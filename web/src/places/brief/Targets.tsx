@@ -1,8 +1,8 @@
 /** What the club in each slot should do, with the reason; every target can be overruled. */
 
 import { useState } from "react";
+import { change } from "../../acts";
 import type { Session, Slot, Target } from "../../api/client";
-import { change } from "../../api/session";
 import { VOCABULARY } from "../../api/vocabulary";
 import { t } from "../../said/words";
 import { isClosed } from "../../session/closed";

@@ -1,8 +1,8 @@
 /** The wedges laid out: what each is used for and how often, what it is, what bothers the player with it. */
 import { useState } from "react";
 import { type UseFormReturn, useWatch } from "react-hook-form";
+import { change } from "../../acts";
 import type { Build, Session } from "../../api/client";
-import { change } from "../../api/session";
 import { VOCABULARY } from "../../api/vocabulary";
 import { termOf } from "../../api/words";
 import { t } from "../../said/words";

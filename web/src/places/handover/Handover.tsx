@@ -2,6 +2,7 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link } from "react-router";
+import { change } from "../../acts";
 import {
 	type Choice,
 	client,
@@ -12,7 +13,7 @@ import {
 	type Tested,
 } from "../../api/client";
 import { settled } from "../../api/outbox";
-import { change, type Picks, useDraft, useHandover } from "../../api/session";
+import { type Picks, useDraft, useHandover } from "../../api/session";
 import { CarryMap, type CarryMapProps, mapSpan } from "../../instruments/carry-map/CarryMap";
 import { t } from "../../said/words";
 import { Claims } from "../../session/Claims";

@@ -2,8 +2,9 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { useNavigate } from "react-router";
+import { change } from "../../acts";
 import { client, got, type Lie, type Session } from "../../api/client";
-import { change, grooveLink } from "../../api/session";
+import { grooveLink } from "../../api/session";
 import { termOf } from "../../api/words";
 import { t } from "../../said/words";
 import type { Act } from "../../session/place";

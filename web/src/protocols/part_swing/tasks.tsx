@@ -1,6 +1,7 @@
 /** What the distance card still wants: each wedge by each swing, a touch to hit it next. */
+
+import { change } from "../../acts";
 import type { Session } from "../../api/client";
-import { change } from "../../api/session";
 import { VOCABULARY } from "../../api/vocabulary";
 import { t } from "../../said/words";
 import type { Act } from "../../session/place";

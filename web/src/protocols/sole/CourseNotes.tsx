@@ -1,8 +1,8 @@
 /** What the course said, days later, beside the test: by the player's code, or as the fitter writes it down. */
 
 import { useState } from "react";
+import { change } from "../../acts";
 import type { Session, SoleTest } from "../../api/client";
-import { change } from "../../api/session";
 import { Num, Worded } from "../../said/Worded";
 import { t } from "../../said/words";
 import { isClosed } from "../../session/closed";

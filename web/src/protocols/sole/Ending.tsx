@@ -2,8 +2,8 @@
 
 import { useState } from "react";
 import { useNavigate } from "react-router";
+import { change } from "../../acts";
 import type { Session, SoleTest } from "../../api/client";
-import { change } from "../../api/session";
 import { t } from "../../said/words";
 import { isClosed } from "../../session/closed";
 import type { Act } from "../../session/place";

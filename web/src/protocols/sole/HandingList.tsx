@@ -1,7 +1,7 @@
 /** What was said so far, lie by lie; a touch puts it right. */
 import { useState } from "react";
+import { change } from "../../acts";
 import type { SoleTest, Turf } from "../../api/client";
-import { change } from "../../api/session";
 import { t } from "../../said/words";
 import type { Act } from "../../session/place";
 import { Sheet } from "../../ui/Sheet";

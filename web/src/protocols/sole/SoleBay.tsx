@@ -1,6 +1,6 @@
 /** The sole test among the tests of the Bay: taken up again, or set up. */
 import { useNavigate } from "react-router";
-import { change } from "../../api/session";
+import { change } from "../../acts";
 import { t } from "../../said/words";
 import type { BayPanelProps, NextOf } from "../panels";
 import { soleTestOf } from "./coming";

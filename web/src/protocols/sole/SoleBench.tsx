@@ -3,8 +3,9 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { useNavigate } from "react-router";
+import { change } from "../../acts";
 import type { Session, SoleTest } from "../../api/client";
-import { change, keep } from "../../api/session";
+import { keep } from "../../api/session";
 import { t } from "../../said/words";
 import { isClosed } from "../../session/closed";
 import type { Act } from "../../session/place";

@@ -1,8 +1,8 @@
 /** The blind sole test in the Bay: which code is handed from which lie, and what the player says of it. */
 import { useRef, useState } from "react";
+import { change } from "../../acts";
 import type { Shot, SoleTest, Turf } from "../../api/client";
 import { useLine, useWaiting } from "../../api/outbox";
-import { change } from "../../api/session";
 import { useCommands } from "../../commands/commands";
 import { Num, Worded } from "../../said/Worded";
 import { t } from "../../said/words";

@@ -1,8 +1,9 @@
 /** What is done now and then in a sole test: the link for its setter, the assistant's page, an early end. */
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
+import { change } from "../../acts";
 import { client, got, type SoleTest } from "../../api/client";
-import { change, soleLink } from "../../api/session";
+import { soleLink } from "../../api/session";
 import { t } from "../../said/words";
 import type { Act } from "../../session/place";
 import { Sheet } from "../../ui/Sheet";

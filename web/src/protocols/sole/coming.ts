@@ -1,6 +1,7 @@
 /** What of a sole test comes next, with what was said here and has no line yet. */
+
+import type { change } from "../../acts";
 import type { Session, SoleTest } from "../../api/client";
-import type { change } from "../../api/session";
 import { t } from "../../said/words";
 
 export type Handing = Parameters<typeof change.sayOfCode>[1];

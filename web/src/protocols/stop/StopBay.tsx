@@ -1,8 +1,8 @@
 /** The stop test in the Bay: the green is said once, then each ball is tapped where it lands and where it stops. */
 import { useState } from "react";
+import { change } from "../../acts";
 import type { Session } from "../../api/client";
 import { useWaiting } from "../../api/outbox";
-import { change } from "../../api/session";
 import { VOCABULARY } from "../../api/vocabulary";
 import { termOf } from "../../api/words";
 import { t } from "../../said/words";

@@ -1,6 +1,6 @@
 /** Asked to carry so far with the club in hand: the yardage is typed, then hit. */
 import { useState } from "react";
-import { change } from "../../api/session";
+import { change } from "../../acts";
 import { t } from "../../said/words";
 import { Said } from "../../ui/Said";
 import { neededNumber } from "../../ui/typed";

@@ -1,0 +1,158 @@
+/**
+ * Every change that the API takes, once: whether it is kept in this browser until the server has it, or done now or
+ * never. One that is missing here, or is there no more, does not compile.
+ */
+import type { paths } from "../api/schema";
+
+type Method = "post" | "put" | "patch" | "delete";
+type At<Path extends keyof paths & string> = {
+	[M in Method]: [paths[Path][M]] extends [undefined] ? never : `${Uppercase<M>} ${Path}`;
+}[Method];
+export type Change = { [Path in keyof paths & string]: At<Path> }[keyof paths & string];
+
+const CHANGES: Record<Change, "kept" | "now"> = {
+	// What is written down of a visit: shots and what is said of them, what is typed.
+	"PUT /api/builds/{build_id}": "kept",
+	"DELETE /api/builds/{build_id}": "kept",
+	"POST /api/course/{code}": "kept",
+	"PUT /api/grooves/{blind_id}/guess": "kept",
+	"PUT /api/hand-out/{code}": "kept",
+	"PUT /api/handings/{handing_id}": "kept",
+	"PUT /api/imports/{import_id}": "kept",
+	"PUT /api/plans/{plan_id}": "kept",
+	"DELETE /api/plans/{plan_id}": "kept",
+	"POST /api/sessions/{session_id}/averages": "kept",
+	"PATCH /api/sessions/{session_id}/brief": "kept",
+	"POST /api/sessions/{session_id}/clubs": "kept",
+	"POST /api/sessions/{session_id}/felt": "kept",
+	"PUT /api/sessions/{session_id}/gap": "kept",
+	"POST /api/sessions/{session_id}/pad": "kept",
+	"DELETE /api/sessions/{session_id}/pad": "kept",
+	"POST /api/sessions/{session_id}/plans": "kept",
+	"POST /api/sessions/{session_id}/redo": "kept",
+	"PUT /api/sessions/{session_id}/rules": "kept",
+	"POST /api/sessions/{session_id}/shots": "kept",
+	"PUT /api/sessions/{session_id}/shots": "kept",
+	"PUT /api/sessions/{session_id}/stop-green": "kept",
+	"POST /api/sessions/{session_id}/stops": "kept",
+	"PUT /api/sessions/{session_id}/targets": "kept",
+	"POST /api/sessions/{session_id}/undo": "kept",
+	"PUT /api/shots/{shot_id}/aside": "kept",
+	"PUT /api/shots/{shot_id}/build": "kept",
+	"PUT /api/shots/{shot_id}/club": "kept",
+	"PUT /api/shots/{shot_id}/counts": "kept",
+	"PATCH /api/shots/{shot_id}/pad": "kept",
+	"PUT /api/shots/{shot_id}/pinned": "kept",
+	"PUT /api/shots/{shot_id}/strike": "kept",
+	"PUT /api/soles/{test_id}/guess": "kept",
+	"POST /api/soles/{test_id}/handings": "kept",
+	"POST /api/soles/{test_id}/notes": "kept",
+	"PUT /api/stops/{seen_id}/aside": "kept",
+	// What holds for this moment, or is wanted by somebody who waits for it: what is in hand, agreeing, people, the rack.
+	"POST /api/bays": "now",
+	"PUT /api/bays/{bay_id}": "now",
+	"PATCH /api/bays/{bay_id}": "now",
+	"POST /api/bays/{bay_id}/keys": "now",
+	"POST /api/bays/{bay_id}/stand-in": "now",
+	"DELETE /api/bays/{bay_id}/stand-in": "now",
+	"POST /api/bays/{bay_id}/tray": "now",
+	"PUT /api/bays/{bay_id}/tray": "now",
+	"DELETE /api/bays/{bay_id}/tray": "now",
+	"PUT /api/builds/{build_id}/accepted": "now",
+	"POST /api/builds/{build_id}/otherwise": "now",
+	"POST /api/builds/{build_id}/settings": "now",
+	"PUT /api/builds/{build_id}/stated": "now",
+	"POST /api/customers": "now",
+	"PUT /api/customers/{customer_id}": "now",
+	"DELETE /api/customers/{customer_id}": "now",
+	"POST /api/customers/{customer_id}/merge": "now",
+	"DELETE /api/customers/{customer_id}/merge": "now",
+	"POST /api/feed/shots": "now",
+	"POST /api/grooves/{blind_id}/give-up": "now",
+	"POST /api/grooves/{blind_id}/reveal": "now",
+	"DELETE /api/keys/{key_id}": "now",
+	"PUT /api/me/keys": "now",
+	"DELETE /api/me/other-sign-ins": "now",
+	"PUT /api/me/password": "now",
+	"PUT /api/me/units": "now",
+	"POST /api/opening": "now",
+	"POST /api/people": "now",
+	"POST /api/people/{user_id}": "now",
+	"PUT /api/people/{user_id}": "now",
+	"POST /api/player/{code}": "now",
+	"POST /api/rack/file": "now",
+	"POST /api/rack/heads": "now",
+	"PUT /api/rack/heads/{head_id}": "now",
+	"PATCH /api/rack/heads/{head_id}": "now",
+	"POST /api/rack/shafts": "now",
+	"PUT /api/rack/shafts/{shaft_id}": "now",
+	"PATCH /api/rack/shafts/{shaft_id}": "now",
+	"POST /api/rack/usual": "now",
+	"POST /api/sessions": "now",
+	"PUT /api/sessions/{session_id}/ask": "now",
+	"PUT /api/sessions/{session_id}/awaited": "now",
+	"POST /api/sessions/{session_id}/borrowed": "now",
+	"POST /api/sessions/{session_id}/candidates": "now",
+	"PUT /api/sessions/{session_id}/day": "now",
+	"POST /api/sessions/{session_id}/grooves": "now",
+	"POST /api/sessions/{session_id}/handover": "now",
+	"POST /api/sessions/{session_id}/import": "now",
+	"POST /api/sessions/{session_id}/import/preview": "now",
+	"PUT /api/sessions/{session_id}/in-hand": "now",
+	"POST /api/sessions/{session_id}/level": "now",
+	"PUT /api/sessions/{session_id}/lie": "now",
+	"PUT /api/sessions/{session_id}/pad/in-hand": "now",
+	"PUT /api/sessions/{session_id}/partner": "now",
+	"POST /api/sessions/{session_id}/player": "now",
+	"PUT /api/sessions/{session_id}/player": "now",
+	"DELETE /api/sessions/{session_id}/player": "now",
+	"PUT /api/sessions/{session_id}/run": "now",
+	"POST /api/sessions/{session_id}/soles": "now",
+	"POST /api/sessions/{session_id}/soles/check": "now",
+	"PUT /api/sessions/{session_id}/swing": "now",
+	"PUT /api/sessions/{session_id}/task": "now",
+	"POST /api/sessions/{session_id}/turn": "now",
+	"PUT /api/shop": "now",
+	"PUT /api/shop/columns": "now",
+	"PUT /api/shop/name": "now",
+	"PUT /api/shop/rules": "now",
+	"POST /api/sign-in": "now",
+	"POST /api/sign-out": "now",
+	"PUT /api/soles/{test_id}/chosen": "now",
+	"POST /api/soles/{test_id}/course": "now",
+	"POST /api/soles/{test_id}/give-up": "now",
+	"POST /api/soles/{test_id}/hand-out": "now",
+	"PUT /api/soles/{test_id}/in-hand": "now",
+	"POST /api/soles/{test_id}/lofts": "now",
+	"POST /api/soles/{test_id}/returns": "now",
+	"POST /api/soles/{test_id}/reveal": "now",
+	"POST /api/try-outs": "now",
+	"DELETE /api/try-outs/{customer_id}": "now",
+};
+
+const KEPT = Object.entries(CHANGES)
+	.filter(([, how]) => how === "kept")
+	.map(([change]) => new RegExp(`^${change.replace(/\{\w+\}/g, "\\w+")}$`));
+
+/** Whether a change is kept until the server has it. */
+export function isKept(request: Request): boolean {
+	const change = `${request.method} ${new URL(request.url).pathname}`;
+	return KEPT.some((each) => each.test(change));
+}
+
+type JsonOf<Operation> = Operation extends { requestBody?: { content: { "application/json": infer Body } } }
+	? unknown extends Body
+		? undefined
+		: Body
+	: undefined;
+type Of<C extends Change> = C extends `${infer M} ${infer Path}`
+	? Path extends keyof paths
+		? Lowercase<M> extends Method
+			? paths[Path][Lowercase<M>]
+			: never
+		: never
+	: never;
+/** What a change is sent with, after the number of what it changes. */
+export type Sent<C extends Change> = JsonOf<Of<C>> extends undefined ? [] : [body: JsonOf<Of<C>>];
+/** Whether it may be answered with what it did alone. */
+export type Briefly<C extends Change> = Of<C> extends { responses: { 202: unknown } } ? true : false;
