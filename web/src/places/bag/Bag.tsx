@@ -5,6 +5,7 @@ import { change } from "../../acts";
 import type { Session } from "../../api/client";
 import { usePlans } from "../../api/session";
 import { useCommands } from "../../commands/commands";
+import { inGroup, type Row } from "../../commands/rows";
 import { CarryMap } from "../../instruments/carry-map/CarryMap";
 import { FlightLines } from "../../instruments/flight-board/FlightLines";
 import { Ladder } from "../../instruments/ladder/Ladder";
@@ -51,7 +52,6 @@ export function Bag(props: PlaceProps) {
 	const [picking, setPicking] = useState(false);
 	const [other, setOther] = useState(false);
 	const [summing, setSumming] = useState(false);
-	const [flight, setFlight] = useState(false);
 	const [chosen, setChosen] = useState<number | null>(null);
 	const [part, setPart] = useState<Part>(session.bag.end === "short" ? "wedges" : "stand");
 	const [end, setEnd] = useState<End>(session.bag.short ? session.bag.end : "whole");
@@ -60,78 +60,28 @@ export function Bag(props: PlaceProps) {
 	const agreed = isClosed(session);
 	const known = session.bag.order.length >= 2;
 	const blocked = agreed ? t("label-agreed") : undefined;
-	useCommands("bag", [
-		{
-			id: "import",
-			name: t("bag-import-shots"),
-			keys: "i",
-			shown: "I",
-			group: t("label-bag"),
-			blocked,
-			run: () => setImporting(true),
-		},
-		{
-			id: "rack",
-			name: t("bag-candidates-from-rack"),
-			keys: "k",
-			shown: "K",
-			group: t("label-bag"),
-			blocked,
-			run: () => setPicking(true),
-		},
-		{
-			id: "other",
-			name: t("bag-borrowed-own-one-loft"),
-			keys: "o",
-			shown: "O",
-			group: t("label-bag"),
-			blocked,
-			run: () => setOther(true),
-		},
-		{
-			id: "rule",
-			name: t("bag-change-rule"),
-			keys: "r",
-			shown: "R",
-			group: t("label-bag"),
-			blocked,
-			run: () =>
-				act(
-					gapChange(session, {
-						rule:
-							RULES[(RULES.findIndex((each) => each.id === session.rule) + 1) % RULES.length]?.id ??
-							"roll_out",
-					}),
-				),
-		},
-		{
-			id: "averages",
-			name: t("bag-averages-read-off-screen"),
-			keys: "v",
-			shown: "V",
-			group: t("label-bag"),
-			blocked,
-			run: () => setSumming(true),
-		},
-		{
-			id: "end",
-			name: t("bag-other-end-map"),
-			keys: "e",
-			shown: "E",
-			group: t("label-bag"),
-			blocked: session.bag.short ? undefined : t("bag-no-wedge-bag"),
-			run: () => setEnd(ENDS[(ENDS.findIndex((each) => each.id === end) + 1) % ENDS.length]?.id ?? "whole"),
-		},
-		...PARTS.map((each) => ({
-			id: each.id,
-			name: each.name,
-			keys: each.key,
-			shown: each.key.toUpperCase(),
-			group: t("label-bag"),
-			run: () => setPart(each.id),
-		})),
-	]);
-	const club = chosen === null ? undefined : buildOf(session, chosen);
+	const sheets = { importing: () => setImporting(true), summing: () => setSumming(true) };
+	const nextRule = RULES[(RULES.findIndex((each) => each.id === session.rule) + 1) % RULES.length];
+	const nextEnd = ENDS[(ENDS.findIndex((each) => each.id === end) + 1) % ENDS.length];
+	const oneEnd = session.bag.short ? undefined : t("bag-no-wedge-bag");
+	useCommands(
+		"bag",
+		inGroup(t("label-bag"), [
+			["import", t("bag-import-shots"), "i", blocked, sheets.importing],
+			["rack", t("bag-candidates-from-rack"), "k", blocked, () => setPicking(true)],
+			["other", t("bag-borrowed-own-one-loft"), "o", blocked, () => setOther(true)],
+			[
+				"rule",
+				t("bag-change-rule"),
+				"r",
+				blocked,
+				() => act(gapChange(session, { rule: nextRule?.id ?? "roll_out" })),
+			],
+			["averages", t("bag-averages-read-off-screen"), "v", blocked, sheets.summing],
+			["end", t("bag-other-end-map"), "e", oneEnd, () => setEnd(nextEnd?.id ?? "whole")],
+			...PARTS.map((each): Row => [each.id, each.name, each.key, undefined, () => setPart(each.id)]),
+		]),
+	);
 	const columns = plans.data ? columnsOf(plans.data) : [];
 	// Until something is hit, what the builds of the stand should make of the bag.
 	const first = plans.data?.found.added.length ? "best" : (plans.data?.expected?.name ?? "best");
@@ -143,7 +93,6 @@ export function Bag(props: PlaceProps) {
 		() => mapProps(session, planned && afterOf(session, planned), end),
 		[session, planned, end],
 	);
-	const table = useMemo(() => rungs(session), [session]);
 	const chooseHole = useCallback(
 		(lower: number) =>
 			act(
@@ -170,27 +119,7 @@ export function Bag(props: PlaceProps) {
 				) : (
 					<NoBaseline session={session} onImport={() => setImporting(true)} />
 				)}
-				<div
-					className="no-print mt-2 mb-2 flex gap-1 border-b border-base-300"
-					role="tablist"
-					aria-label={t("bag-below-map")}
-				>
-					{PARTS.map((each) => (
-						<button
-							key={each.id}
-							type="button"
-							role="tab"
-							aria-selected={part === each.id}
-							className={`flex min-h-10 cursor-pointer items-center gap-1.5 px-3 font-semibold ${part === each.id ? "bg-primary text-primary-content" : "hover:bg-base-100"}`}
-							onClick={() => setPart(each.id)}
-						>
-							<span className={`text-[12px] font-medium ${part === each.id ? "" : "quiet"}`}>
-								{each.key.toUpperCase()}
-							</span>
-							{each.name}
-						</button>
-					))}
-				</div>
+				<PartTabs part={part} onPart={setPart} />
 				{part === "stand" && (
 					<Stand
 						session={session}
@@ -213,52 +142,7 @@ export function Bag(props: PlaceProps) {
 						<Waiting what={t("bag-the-plans")} />
 					))}
 			</section>
-			<aside className="flex flex-col gap-4 border-l border-base-300 bg-base-100 p-4">
-				<div className="flex items-baseline justify-between">
-					<h2 className="text-lg">{t("bag-ladder")}</h2>
-					<button
-						type="button"
-						className="no-print btn btn-sm h-9 border-base-300 bg-base-100"
-						aria-pressed={flight}
-						onClick={() => setFlight(!flight)}
-					>
-						{flight ? t("bag-show-steps") : t("bag-show-flight")}
-					</button>
-					<ClubCount session={session} />
-				</div>
-				<Ladder rungs={table} chosen={chosen} onChoose={setChosen} flight={flight} />
-				{flight && <FlightLines clubs={table} />}
-				<OutOfFavour session={session} onChoose={setChosen} />
-				{club && (
-					<ClubCard
-						key={club.id}
-						session={session}
-						build={club}
-						act={act}
-						busy={busy}
-						onClose={() => setChosen(null)}
-					/>
-				)}
-				<Remarks session={session} />
-				{!agreed && <AddClub session={session} act={act} busy={busy} />}
-				<button
-					type="button"
-					className="no-print btn h-11"
-					onClick={() => setImporting(true)}
-					disabled={agreed}
-				>
-					<span className="key">I</span> {t("bag-import-shots")}
-				</button>
-				<button
-					type="button"
-					className="no-print btn h-11"
-					onClick={() => setSumming(true)}
-					disabled={agreed}
-				>
-					<span className="key">V</span> {t("bag-averages-read-off-screen")}
-				</button>
-				<Imports session={session} act={act} busy={busy || agreed} />
-			</aside>
+			<Beside session={session} act={act} busy={busy} chosen={chosen} onChoose={setChosen} {...sheets} />
 			{importing && <ImportDialog session={session} onClose={() => setImporting(false)} />}
 			{summing && (
 				<Averages session={session} own={ownOf(session)} act={act} onClose={() => setSumming(false)} />
@@ -266,6 +150,85 @@ export function Bag(props: PlaceProps) {
 			{other && <OtherClubs session={session} act={act} busy={busy} onClose={() => setOther(false)} />}
 			{picking && <RackPicker session={session} act={act} busy={busy} onClose={() => setPicking(false)} />}
 		</div>
+	);
+}
+
+function PartTabs({ part, onPart }: { part: Part; onPart: (part: Part) => void }) {
+	return (
+		<div
+			className="no-print mt-2 mb-2 flex gap-1 border-b border-base-300"
+			role="tablist"
+			aria-label={t("bag-below-map")}
+		>
+			{PARTS.map((each) => (
+				<button
+					key={each.id}
+					type="button"
+					role="tab"
+					aria-selected={part === each.id}
+					className={`flex min-h-10 cursor-pointer items-center gap-1.5 px-3 font-semibold ${part === each.id ? "bg-primary text-primary-content" : "hover:bg-base-100"}`}
+					onClick={() => onPart(each.id)}
+				>
+					<span className={`text-[12px] font-medium ${part === each.id ? "" : "quiet"}`}>
+						{each.key.toUpperCase()}
+					</span>
+					{each.name}
+				</button>
+			))}
+		</div>
+	);
+}
+
+interface BesideProps extends Pick<PlaceProps, "session" | "act" | "busy"> {
+	chosen: number | null;
+	onChoose: (build: number | null) => void;
+	importing: () => void;
+	summing: () => void;
+}
+
+/** The ladder, the club that was chosen on it, and what the bag is filled with. */
+function Beside({ session, act, busy, chosen, onChoose, importing, summing }: BesideProps) {
+	const [flight, setFlight] = useState(false);
+	const agreed = isClosed(session);
+	const club = chosen === null ? undefined : buildOf(session, chosen);
+	const table = useMemo(() => rungs(session), [session]);
+	return (
+		<aside className="flex flex-col gap-4 border-l border-base-300 bg-base-100 p-4">
+			<div className="flex items-baseline justify-between">
+				<h2 className="text-lg">{t("bag-ladder")}</h2>
+				<button
+					type="button"
+					className="no-print btn btn-sm h-9 border-base-300 bg-base-100"
+					aria-pressed={flight}
+					onClick={() => setFlight(!flight)}
+				>
+					{flight ? t("bag-show-steps") : t("bag-show-flight")}
+				</button>
+				<ClubCount session={session} />
+			</div>
+			<Ladder rungs={table} chosen={chosen} onChoose={onChoose} flight={flight} />
+			{flight && <FlightLines clubs={table} />}
+			<OutOfFavour session={session} onChoose={onChoose} />
+			{club && (
+				<ClubCard
+					key={club.id}
+					session={session}
+					build={club}
+					act={act}
+					busy={busy}
+					onClose={() => onChoose(null)}
+				/>
+			)}
+			<Remarks session={session} />
+			{!agreed && <AddClub session={session} act={act} busy={busy} />}
+			<button type="button" className="no-print btn h-11" onClick={importing} disabled={agreed}>
+				<span className="key">I</span> {t("bag-import-shots")}
+			</button>
+			<button type="button" className="no-print btn h-11" onClick={summing} disabled={agreed}>
+				<span className="key">V</span> {t("bag-averages-read-off-screen")}
+			</button>
+			<Imports session={session} act={act} busy={busy || agreed} />
+		</aside>
 	);
 }
 

@@ -2,7 +2,8 @@
 import { change } from "../../acts";
 import type { DayKind } from "../../api/client";
 import { termOf } from "../../api/words";
-import { type Command, useCommands } from "../../commands/commands";
+import { useCommands } from "../../commands/commands";
+import { inGroup, type Row } from "../../commands/rows";
 import { t } from "../../said/words";
 import { candidatesOf } from "../../session/select";
 import { called } from "./Acts";
@@ -19,18 +20,8 @@ const TAGS = [
 	{ strike: "fat", key: "y" },
 ] as const;
 const DAYS: DayKind[] = ["usual", "fast", "slow"];
-const PRINTED: Record<string, string> = {
-	arrowleft: "←", arrowright: "→", "-": "−", "'": "’", "shift+t": "⇧T",
-}; // biome-ignore format: a list
 
 const capital = (word: string) => word.charAt(0).toUpperCase() + word.slice(1);
-
-/** id, name, key, why it cannot be done now, what it does. */
-type Row = [id: string, name: string, keys: string, blocked: string | undefined, run: () => void];
-const inGroup = (group: string, rows: Row[]): Command[] =>
-	rows.map(([id, name, keys, blocked, run]) => ({
-		id, name, keys, shown: PRINTED[keys] ?? keys.toUpperCase(), group, blocked, run,
-	})); // biome-ignore format: a list
 
 const closed = ({ agreed }: InBay) => (agreed ? t("label-session-agreed") : undefined);
 const noShot = (bay: InBay) => closed(bay) ?? (bay.shot ? undefined : t("label-no-shot-yet"));
