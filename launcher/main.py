@@ -72,26 +72,12 @@ def _new_key(bay: str, shop: str) -> str:
 WITHOUT = "what is there is not backed up first: where it is damaged and cannot be"
 
 
-def main(words: list[str]) -> int:
+def _parser() -> argparse.ArgumentParser:
     parser = argparse.ArgumentParser(
         prog="hemicycle", description="The bench, logbook and calculator of a club fitter."
     )
     commands = parser.add_subparsers(dest="command", required=True)
-    start = commands.add_parser("start", help="install what is missing and serve the application on loopback")
-    start.add_argument("--port", type=int, default=8000)
-    start.add_argument(
-        "--fresh", action="store_true", help="begin with a new demo shop; what is there is backed up first"
-    )
-    start.add_argument("--own", action="store_true", help="begin with a shop of your own instead of the demo")
-    start.add_argument("--demo", action="store_true", help="put the demo beside a shop of your own")
-    start.add_argument("--without-backup", action="store_true", help=WITHOUT)
-    start.add_argument(
-        "--workers",
-        type=int,
-        default=serve.USUAL_WORKERS,
-        help=f"server processes, 1 to {serve.MOST_WORKERS} ({serve.USUAL_WORKERS} on this machine)",
-    )
-    start.set_defaults(do=serve.start, renewed=None)
+    _add_start(commands)
     dev = commands.add_parser("dev", help="start, told in full of each fault, and again whenever a file is saved")
     dev.add_argument("--port", type=int, default=8000)
     dev.set_defaults(do=developing.dev)
@@ -124,6 +110,28 @@ def main(words: list[str]) -> int:
     )
     commands.add_parser("monitor", help="the stand-in launch monitor", add_help=False)
     commands.add_parser("latency", help="time shots from sending to an open screen: --bay NAME", add_help=False)
+    return parser
+
+
+def _add_start(commands: argparse._SubParsersAction[argparse.ArgumentParser]) -> None:
+    start = commands.add_parser("start", help="install what is missing and serve the application on loopback")
+    start.add_argument("--port", type=int, default=8000)
+    start.add_argument(
+        "--fresh", action="store_true", help="begin with a new demo shop; what is there is backed up first"
+    )
+    start.add_argument("--own", action="store_true", help="begin with a shop of your own instead of the demo")
+    start.add_argument("--demo", action="store_true", help="put the demo beside a shop of your own")
+    start.add_argument("--without-backup", action="store_true", help=WITHOUT)
+    start.add_argument(
+        "--workers",
+        type=int,
+        default=serve.USUAL_WORKERS,
+        help=f"server processes, 1 to {serve.MOST_WORKERS} ({serve.USUAL_WORKERS} on this machine)",
+    )
+    start.set_defaults(do=serve.start, renewed=None)
+
+
+def main(words: list[str]) -> int:
     try:
         if words and words[0] in PASSED_ON:
             return _passed_on(f"hemicycle_commands.{words[0]}", words[1:])
@@ -133,7 +141,7 @@ def main(words: list[str]) -> int:
             return _monitor(words[1:])
         if words[:1] == ["latency"]:
             return _latency(words[1:])
-        options = parser.parse_args(words)
+        options = _parser().parse_args(words)
         result: int = options.do(options)
     except Stop as stop:
         warn(f"\n{stop}")

@@ -23,7 +23,7 @@ from .rack.eligible import SWUNG_FULL
 from .rack.stock import Made, Wear
 from .readout import USUAL, BenchColumn
 from .runs import OFFERED, Ball, swing_words
-from .said import as_data, far, say, term, within
+from .said import Said, as_data, far, say, term, within
 from .shots import CLEAN_LIES, READINGS, Intent, Source, Strike
 from .thresholds import ROUND_BANDS
 from .units import UNITS, metres
@@ -95,25 +95,30 @@ def vocabulary() -> dict[str, Any]:
             "cleanLies": [each.value for each in Lie if each in CLEAN_LIES],
             "most": {"clubsToPlace": MOST_OFFERED, "plans": MOST_KEPT_PLANS},
             "step": {"leastM": LEAST_STEP_M, "mostM": MOST_STEP_M},
-            "terms": {
-                "lie": {each.value: term("lie", each) for each in Lie},
-                "firmness": {each.value: term("firmness", each) for each in Firmness},
-                "intent": {each.value: term("intent", each) for each in Intent},
-                "strike": {each.value: term("strike", each) for each in Strike},
-                "ball": {each.value: term("ball", each) for each in Ball},
-                "finish": {each.value: term("finish", each) for each in Finish},
-                "wear": {each.value: term("wear", each) for each in Wear},
-                "use": {each.value: term("wedge-use", each) for each in WedgeUse},
-                "liking": {each.value: term("liking", each) for each in Liking},
-                "made": {each.value: term("made", each) for each in Made},
-                "source": {each.value: term("source", each) for each in Source},
-                "surface": {each: term("surface", each.replace(" ", "-")) for each in SURFACES},
-                "side": {each: term("side", each) for each in ("right", "left", "both")},
-                "sole-width": {each: term("sole-width", each) for each in ("wide", "medium", "narrow")},
-                "worth": {each: term("worth", each) for each in WORTH_LINES},
-                "counted": {each: term("counted", each.replace(" ", "-")) for each in COUNTED},
-            },
+            "terms": _terms(),
         },
         as_data,
     )
     return made
+
+
+def _terms() -> dict[str, dict[str, Said]]:
+    """Of each kind of word the words of its codes."""
+    return {
+        "lie": {each.value: term("lie", each) for each in Lie},
+        "firmness": {each.value: term("firmness", each) for each in Firmness},
+        "intent": {each.value: term("intent", each) for each in Intent},
+        "strike": {each.value: term("strike", each) for each in Strike},
+        "ball": {each.value: term("ball", each) for each in Ball},
+        "finish": {each.value: term("finish", each) for each in Finish},
+        "wear": {each.value: term("wear", each) for each in Wear},
+        "use": {each.value: term("wedge-use", each) for each in WedgeUse},
+        "liking": {each.value: term("liking", each) for each in Liking},
+        "made": {each.value: term("made", each) for each in Made},
+        "source": {each.value: term("source", each) for each in Source},
+        "surface": {each: term("surface", each.replace(" ", "-")) for each in SURFACES},
+        "side": {each: term("side", each) for each in ("right", "left", "both")},
+        "sole-width": {each: term("sole-width", each) for each in ("wide", "medium", "narrow")},
+        "worth": {each: term("worth", each) for each in WORTH_LINES},
+        "counted": {each: term("counted", each.replace(" ", "-")) for each in COUNTED},
+    }

@@ -143,10 +143,7 @@ def choice_of(judged: JudgedSession, builds: Collection[int], dropped: Collectio
     if len(come) != len(set(builds)):
         least = judged.thresholds.least_shots
         raise BadInput(say("handover-not-hit-enough", n=least), field="builds")
-    if len(leave) != len(set(dropped)):
-        raise BadInput(say("handover-not-of-the-bag"), field="dropped")
-    if fixed := next((build for build in leave if build.fixed), None):
-        raise BadInput(say("handover-is-fixed", name=fixed.name), field="dropped")
+    _check_dropped(leave, dropped)
     decision = judged.decision
     wanted, gone, _ = suggestion(judged)
     proposed = {each.key for each in come} == {*wanted} and {each.key for each in leave} == {*gone}
@@ -167,7 +164,15 @@ def choice_of(judged: JudgedSession, builds: Collection[int], dropped: Collectio
     prices = [Decimal(build.price_words) for build in come if build.price_words is not None]
     chosen = verdicts[come[0].letter] if come else None
     out = [build.name for build in leave]
-    first = decision.choice.letter or ""
+
+    def why_not(build: Club) -> Said:
+        first = decision.choice.letter or ""
+        told = [why_it_lost(verdicts[build.letter], chosen)]
+        if proposed:
+            feared = facts.brief.feared
+            told.append(beside(build.letter, first, decision.worths, decision.choice.because, feared))
+        return joined(lost_for(build.letter, taken)) or joined(told)
+
     return ChosenOut(
         name=recommendation_name([build.name for build in come], out),
         clubs=clubs,
@@ -182,28 +187,19 @@ def choice_of(judged: JudgedSession, builds: Collection[int], dropped: Collectio
             _decided(judged, come, wanted, proposed=proposed),
             proposed=proposed,
         ),
-        lost=[
-            LostBuild(
-                build.letter,
-                build.name,
-                joined(lost_for(build.letter, taken))
-                or joined(
-                    [
-                        why_it_lost(verdicts[build.letter], chosen),
-                        beside(build.letter, first, decision.worths, decision.choice.because, judged.facts.brief.feared)
-                        if proposed
-                        else NOTHING,
-                    ]
-                ),
-            )
-            for build in hit
-            if build not in come
-        ],
+        lost=[LostBuild(build.letter, build.name, why_not(build)) for build in hit if build not in come],
         after=after,
         over=max(0, after.club_count - facts.brief.most_clubs),
         price=str(sum(prices, Decimal(0))) if prices else None,
         swap=swap,
     )
+
+
+def _check_dropped(leave: Sequence[Club], dropped: Collection[int]) -> None:
+    if len(leave) != len(set(dropped)):
+        raise BadInput(say("handover-not-of-the-bag"), field="dropped")
+    if fixed := next((build for build in leave if build.fixed), None):
+        raise BadInput(say("handover-is-fixed", name=fixed.name), field="dropped")
 
 
 def _decided(judged: JudgedSession, come: Sequence[Club], wanted: Collection[int], *, proposed: bool) -> Said:

@@ -286,65 +286,36 @@ def read_bundle(data: Any) -> Bundle:
     noise = {key: Noise(**each) for key, each in data.get("noise", {}).items()}
     monitor = Monitor(MonitorKind.IMPACT if models_flight else MonitorKind.FLIGHT, noise)
     jobs = tuple(_job(row) for row in data.get("jobs", []))
-    letters = [row["letter"] for row in data["builds"]]
-    if len(set(letters)) < len(letters):
-        raise BadInput(say("file-builds-two-builds-have"), field="builds")
-    hit = {
-        kind: [
-            _shots(row.get("shots", []), models_flight, f"{kind}.{number}", air)
-            for number, row in enumerate(data.get(kind, []))
-        ]
-        for kind in ("clubs", "builds")
-    }
+    hit = {kind: _all_shots(data, kind, models_flight, air) for kind in ("clubs", "builds")}
     every = [shot for group in (*hit["clubs"], *hit["builds"]) for shot in group]
     anchored = anchor_to(every, [air] * len(every))
 
     def candidate(row: Mapping[str, Any], shots: Sequence[Shot], own: bool) -> Candidate:
         return _candidate(row, shots, own=own, air=air, anchored=anchored, monitor=monitor)
 
-    own = [candidate(row, shots, True) for row, shots in zip(data.get("clubs", []), hit["clubs"], strict=True)]
+    clubs = data.get("clubs", [])
+    own = [candidate(row, shots, True) for row, shots in zip(clubs, hit["clubs"], strict=True)]
     builds = [candidate(row, shots, False) for row, shots in zip(data["builds"], hit["builds"], strict=True)]
-    carried = [
-        club for each, row in zip(own, data.get("clubs", []), strict=True) if (club := _carried(each, row)) is not None
-    ]
+    carried = [club for each, row in zip(own, clubs, strict=True) if (club := _carried(each, row)) is not None]
     expected = {
-        each.name: _expected(each, row["expected"])
-        for each, row in zip(own, data.get("clubs", []), strict=True)
-        if "expected" in row
+        each.name: _expected(each, row["expected"]) for each, row in zip(own, clubs, strict=True) if "expected" in row
     }
-    fixed = {row["name"] for row in data.get("clubs", []) if row.get("fixed")}
-    played = {row["name"] for row in data.get("clubs", []) if not row.get("out_of_favour")}
-    if data.get("wish") == Wish.COMPARE:
-        places = [_Place(0.0, (), None, None, COMPARED)]
-    elif "slot" in data:
-        places = _given_place(data["slot"], carried, jobs)
-    else:
-        places = (_like_places if "like" in data else _found_places)(
-            data, carried if "like" in data else [club for club in carried if club.name in played], jobs
-        )
+    fixed = {row["name"] for row in clubs if row.get("fixed")}
+    played = {row["name"] for row in clubs if not row.get("out_of_favour")}
+    in_play = [club for club in carried if club.name in played]
+    places = _places(data, carried, in_play, jobs)
+    named = data.get("slot", {}).get("named", False)
     return Bundle(
         cases=tuple(
-            replace(
-                _case(build, places, row.get("window")),
-                replaces=row.get("replaces", ""),
-                named=data.get("slot", {}).get("named", False),
-            )
+            replace(_case(build, places, row.get("window")), replaces=row.get("replaces", ""), named=named)
             for build, row in zip(builds, data["builds"], strict=True)
         ),
         jobs=jobs,
         own=tuple(each for each in own if each.shots),
         budget=data.get("budget"),
-        feared=Feared(
-            Miss(data.get("miss", "none")),
-            Fear(data.get("fear", "half")),
-            tuple(HeadType(kind) for kind in data.get("fear_with", [])),
-        ),
+        feared=_feared(data),
         like=data.get("like"),
-        bag=tuple(
-            BagClub(club, club.name, club.name in fixed, expected.get(club.name))
-            for club in carried
-            if club.name in played
-        ),
+        bag=tuple(BagClub(club, club.name, club.name in fixed, expected.get(club.name)) for club in in_play),
         tried={
             build.letter: BagClub(club, build.letter)
             for build, row in zip(builds, data["builds"], strict=True)
@@ -355,10 +326,35 @@ def read_bundle(data: Any) -> Bundle:
         courses=tuple(row.get("course", "") for row in data.get("jobs", [])),
         shares=_shares(data),
         thresholds=DEFAULT.of_customer(data.get("stroke_price"), data.get("round_shots", ())),
-        remarks=tuple(remarks(coverage([club for club in carried if club.name in played], _rules(data)))),
+        remarks=tuple(remarks(coverage(in_play, _rules(data)))),
         # A putter is carried whether the file has it or not.
         unseen=data.get("others", max(1, len(played - {club.name for club in carried}))),
     )
+
+
+def _all_shots(data: Mapping[str, Any], kind: str, models_flight: bool, air: Air) -> list[list[Shot]]:
+    """Of each club or each build. Raises BadInput for two builds of one letter."""
+    rows = data.get(kind, [])
+    letters = [row["letter"] for row in rows if "letter" in row]
+    if kind == "builds" and len(set(letters)) < len(letters):
+        raise BadInput(say("file-builds-two-builds-have"), field="builds")
+    return [_shots(row.get("shots", []), models_flight, f"{kind}.{at}", air) for at, row in enumerate(rows)]
+
+
+def _places(
+    data: Mapping[str, Any], carried: Sequence[Carried], in_play: Sequence[Carried], jobs: Sequence[Job]
+) -> Sequence[_Place]:
+    """The places that the builds are tried for."""
+    if data.get("wish") == Wish.COMPARE:
+        return [_Place(0.0, (), None, None, COMPARED)]
+    if "slot" in data:
+        return _given_place(data["slot"], carried, jobs)
+    return _like_places(data, carried, jobs) if "like" in data else _found_places(data, in_play, jobs)
+
+
+def _feared(data: Mapping[str, Any]) -> Feared:
+    kinds = tuple(HeadType(kind) for kind in data.get("fear_with", []))
+    return Feared(Miss(data.get("miss", "none")), Fear(data.get("fear", "half")), kinds)
 
 
 def _shares(data: Mapping[str, Any]) -> dict[str, float]:

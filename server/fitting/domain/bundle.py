@@ -2,14 +2,15 @@
 
 from __future__ import annotations
 
+from collections.abc import Mapping
 from typing import Any
 
 from hemicycle_core.answers.space import targets
 from hemicycle_core.answers.stand import limits_of, own_clubs, tried_builds
 from hemicycle_core.answers.wedges import bend_room
-from hemicycle_core.brief import Wish
+from hemicycle_core.brief import Job, Wish
 from hemicycle_core.decision import BagClub
-from hemicycle_core.facts import Club, HitIn
+from hemicycle_core.facts import BriefJob, Club, HitIn
 from hemicycle_core.facts.brief import lie_of
 from hemicycle_core.facts.session import liking_of
 from hemicycle_core.formats.bundle_schema import EXPECTED_OF, FORMAT, KNOWN, SEEN, VERSION
@@ -54,58 +55,60 @@ def present_bundle(judged: JudgedSession) -> dict[str, Any]:
             "stroke_price": judged.facts.thresholds.stroke_price,
             "round_shots": list(judged.facts.thresholds.round_shots),
             "steps": _steps(judged),
-            "jobs": [
-                {
-                    "name": job.name,
-                    "kind": job.kind,
-                    "distance_m": job.distance_m,
-                    "carry_over_m": job.carry_over_m,
-                    "width_m": job.width_m,
-                    "depth_m": job.depth_m,
-                    "firmness": job.firmness,
-                    "green_ft": job.green_ft,
-                    "uses_per_round": job.uses_per_round,
-                    "lie": lie_of(job.lie),
-                    "course": job.course,
-                    "wind_mps": core.wind_mps,
-                    "wind_from_deg": core.wind_from_deg,
-                }
-                for job, core in zip(facts.jobs, facts.core_jobs, strict=True)
-            ],
+            "jobs": [_job(job, core) for job, core in zip(facts.jobs, facts.core_jobs, strict=True)],
             **_slot(judged),
             **_tests(judged),
-            "clubs": [
-                {
-                    **_club(judged, build),
-                    "carry_m": build.typed_carry_m,
-                    "total_m": build.typed_total_m,
-                    "out_of_favour": bool(build.out_of_favour),
-                    "fixed": build.fixed,
-                    **_in_bag(bag.get(str(build.key))),
-                }
-                for build in (*judged.facts.own, *judged.facts.accepted)
-            ],
-            "builds": [
-                {
-                    **_club(judged, build),
-                    "letter": build.letter,
-                    "sleeve_deg": build.head.rack.sleeve_deg if build.head else 0,
-                    "turned_deg": build.turned_deg,
-                    "price": build.price,
-                    "liking": liking_of(judged.facts, build).value,
-                    "answered": judged.stand.candidates[build.key].answered,
-                    "head": judged.stand.candidates[build.key].head,
-                    **_wedge(judged, build),
-                    **_next_heads(judged, build),
-                    **_in_bag(tried.get(build.letter)),
-                    **_window(judged, build),
-                }
-                for build in judged.facts.candidates
-                if not build.accepted
-            ],
+            "clubs": [_own(judged, build, bag) for build in (*judged.facts.own, *judged.facts.accepted)],
+            "builds": [_tried(judged, build, tried) for build in judged.facts.candidates if not build.accepted],
         }
     )
     return made
+
+
+def _job(job: BriefJob, core: Job) -> dict[str, Any]:
+    return {
+        "name": job.name,
+        "kind": job.kind,
+        "distance_m": job.distance_m,
+        "carry_over_m": job.carry_over_m,
+        "width_m": job.width_m,
+        "depth_m": job.depth_m,
+        "firmness": job.firmness,
+        "green_ft": job.green_ft,
+        "uses_per_round": job.uses_per_round,
+        "lie": lie_of(job.lie),
+        "course": job.course,
+        "wind_mps": core.wind_mps,
+        "wind_from_deg": core.wind_from_deg,
+    }
+
+
+def _own(judged: JudgedSession, build: Club, bag: Mapping[str, BagClub]) -> dict[str, Any]:
+    return {
+        **_club(judged, build),
+        "carry_m": build.typed_carry_m,
+        "total_m": build.typed_total_m,
+        "out_of_favour": bool(build.out_of_favour),
+        "fixed": build.fixed,
+        **_in_bag(bag.get(str(build.key))),
+    }
+
+
+def _tried(judged: JudgedSession, build: Club, tried: Mapping[str, BagClub]) -> dict[str, Any]:
+    return {
+        **_club(judged, build),
+        "letter": build.letter,
+        "sleeve_deg": build.head.rack.sleeve_deg if build.head else 0,
+        "turned_deg": build.turned_deg,
+        "price": build.price,
+        "liking": liking_of(judged.facts, build).value,
+        "answered": judged.stand.candidates[build.key].answered,
+        "head": judged.stand.candidates[build.key].head,
+        **_wedge(judged, build),
+        **_next_heads(judged, build),
+        **_in_bag(tried.get(build.letter)),
+        **_window(judged, build),
+    }
 
 
 def _in_bag(club: BagClub | None) -> dict[str, Any]:
