@@ -261,9 +261,8 @@ function VerdictCard({
 function Jobs({ verdict }: { verdict: Verdict }) {
 	const can = verdict.played.filter((job) => !job.never);
 	const never = verdict.played.length - can.length;
-	if (verdict.played.length === 0) return null;
-	if (can.length === 0)
-		return <p className="quiet my-1.5 text-[13.5px]">{t("bench-does-none-jobs-named")}</p>;
+	// That it does none is said in the verdict's own words.
+	if (can.length === 0) return null;
 	return (
 		<>
 			<ul

@@ -88,7 +88,6 @@ bench-against-2 = Against:
 bench-player-felt = The player felt:
 bench-numbers-may-have-been-seen = (numbers may have been seen)
 bench-what-player-says = What the player says of { $letter }
-bench-does-none-jobs-named = It does none of the jobs named.
 bench-jobs-played-out-with = Jobs played out with { $letter }
 bench-nine-times-ten = { $low } to { $high }, nine times in ten
 bench-with-part-swing-carries = with a part swing that carries { $eased }
