@@ -3,6 +3,7 @@
 import argparse
 import json
 import os
+import re
 import signal
 import socket
 import stat
@@ -14,6 +15,7 @@ from pathlib import Path
 import pytest
 
 from launcher import data, install, keep, serve, supervise, testing
+from launcher import main as main_module
 from launcher.common import Stop, digest, server_env
 from launcher.postgres import usable_home
 
@@ -187,3 +189,22 @@ def test_the_imports_keep_their_contracts_and_go_in_no_circle():
     rule = ["npx", "biome", "lint", "--only=suspicious/noImportCycles", "src"]
     said = subprocess.run(rule, cwd=install.WEB, capture_output=True, text=True, check=False)
     assert said.returncode == 0, said.stdout + said.stderr
+
+
+DOCUMENTS = ("README.md", "CONTRIBUTING.md", "docs/architecture.md", "docs/judge.md")
+
+
+@pytest.mark.parametrize("name", DOCUMENTS)
+def test_what_the_documents_name_is_there(name):
+    """Commands of the launcher, links, and files in backticks: of the whole project, else of the core."""
+    document = install.ROOT / name
+    text = document.read_text()
+    offered = main_module._parser().format_help()
+    commands = [word for word in re.findall(r"\./hemicycle ([a-z]+)", text) if not re.search(rf"\b{word}\b", offered)]
+    links = [link for link in re.findall(r"\]\(([^)#:]+)\)", text) if not (document.parent / link).exists()]
+    named = set(re.findall(r"`([\w./]+(?:/|\.py|\.ts|\.tsx|\.toml|\.ftl))`", text)) - {
+        "var/"
+    }  # made at the first start
+    roots = (install.ROOT, install.CORE, install.ROOT / "server" / "tests", install.ROOT / "core" / "tests")
+    files = [each for each in named if not any((root / each).exists() for root in roots)]
+    assert (commands, links, files) == ([], [], [])
