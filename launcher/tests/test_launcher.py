@@ -202,9 +202,8 @@ def test_what_the_documents_name_is_there(name):
     offered = main_module._parser().format_help()
     commands = [word for word in re.findall(r"\./hemicycle ([a-z]+)", text) if not re.search(rf"\b{word}\b", offered)]
     links = [link for link in re.findall(r"\]\(([^)#:]+)\)", text) if not (document.parent / link).exists()]
-    named = set(re.findall(r"`([\w./]+(?:/|\.py|\.ts|\.tsx|\.toml|\.ftl))`", text)) - {
-        "var/"
-    }  # made at the first start
+    named = set(re.findall(r"`([\w./]+(?:/|\.py|\.ts|\.tsx|\.toml|\.ftl))`", text))
     roots = (install.ROOT, install.CORE, install.ROOT / "server" / "tests", install.ROOT / "core" / "tests")
-    files = [each for each in named if not any((root / each).exists() for root in roots)]
+    # The folder of the data is made at the first start.
+    files = [each for each in named - {"var/"} if not any((root / each).exists() for root in roots)]
     assert (commands, links, files) == ([], [], [])
