@@ -49,13 +49,13 @@ class Command(BaseCommand):
         few, first = FittingSession.objects.count(), answers(client)
         if not visits:
             self._told(first, dict.fromkeys(first, ""))
-            self.stdout.write(f"The session judged anew grows with its shots to the power of {with_shots(client):.2f}")
+            self.stdout.write(f"The session judged anew grows with its shots to the power of {shown(with_shots(client), 2)}")
             return
         rows = copy_visits(visits)
         many, then = rows["fitting_fittingsession"], answers(client)
         self.stdout.write(f"\n{many:,} visits, {rows['fitting_shot']:,} shots; grown since the first {few:,}")
         powers = {name: math.log(then[name].wall_ms / first[name].wall_ms) / math.log(many / few) for name in then}
-        self._told(then, {name: f"{power:.2f}" for name, power in powers.items()})
+        self._told(then, {name: shown(power, 2) for name, power in powers.items()})
 
     def _told(self, timings: Mapping[str, Timing], powers: Mapping[str, str]) -> None:
         """powers: by what power of the number of visits each has grown; empty where that was not asked for."""
