@@ -49,7 +49,8 @@ class Command(BaseCommand):
         few, first = FittingSession.objects.count(), answers(client)
         if not visits:
             self._told(first, dict.fromkeys(first, ""))
-            self.stdout.write(f"The session judged anew grows with its shots to the power of {shown(with_shots(client), 2)}")
+            power = shown(with_shots(client), 2)
+            self.stdout.write(f"The session judged anew grows with its shots to the power of {power}")
             return
         rows = copy_visits(visits)
         many, then = rows["fitting_fittingsession"], answers(client)
