@@ -82,13 +82,11 @@ def some_tests(paths: list[str], name: str) -> int:
     if web:
         words = ["npx", "vitest", "run", *web, *(["-t", name] if name else [])]
         code |= subprocess.run(words, cwd=WEB, check=False).returncode
-    if any(path.startswith("e2e") for path in alone):
-        install.ensure_front_end()
+    with_database = [path for path in other if path not in alone] if paths else ["server", "commands", "launcher"]
+    if with_database or any(path.startswith("e2e") for path in alone):
+        install.ensure_front_end()  # the server is tested with the files it serves
     if alone:
         code |= _pytest(["-p", "no:django", *alone], name)
-    with_database = [path for path in other if path not in alone] or (
-        [] if paths else ["server", "commands", "launcher"]
-    )
     if with_database:
         code |= _pytest(with_database, name)
     if not paths:
