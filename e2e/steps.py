@@ -33,11 +33,11 @@ def sign_in(page: Page, application) -> None:
     expect(page.get_by_role("heading", name="Sessions")).to_be_visible()
 
 
-def be_signed_in(page: Page, application, name: str = "fitter") -> None:
+def be_signed_in(page: Page, application) -> None:
     """On the desk, signed in beside the screen."""
     page.request.get(f"{application.address}/api/me")
     token = next(each["value"] for each in page.context.cookies() if each["name"] == "csrftoken")
-    body = {"username": name, "password": application.password}
+    body = {"username": "fitter", "password": application.password}
     answer = page.request.post(f"{application.address}/api/sign-in", data=body, headers={"X-CSRFToken": token})
     assert answer.ok, answer.text()
     page.goto(application.address)

@@ -68,22 +68,24 @@ def shell(_options: argparse.Namespace) -> int:
 
 
 def some_tests(paths: list[str], name: str) -> int:
-    """Those of some files or folders, of a name; with a name alone, of everything in Python."""
+    """Those of some files or folders, of a name; with a name alone, of core, server, commands and
+    launcher."""
     for path in paths:
         if not (ROOT / path.split("::")[0]).exists():
             raise Stop(f"There is no {path} in {ROOT.name}.")
     install.ensure_packages(tests=True)
     install.ensure_python(tests=True)
-    install.ensure_node_modules()
-    web = [str(Path(path).relative_to("web")) for path in paths if path.startswith("web/")]
-    other = [path for path in paths if not path.startswith("web/")]
-    alone = [path for path in other if path.startswith(("core", "e2e"))]
+    parts = {path: Path(path).parts[0] for path in paths}
+    web = [str(Path(path).relative_to("web")) for path in paths if parts[path] == "web"]
+    other = [path for path in paths if parts[path] != "web"]
+    alone = [path for path in other if parts[path] in ("core", "e2e")]
     code = 0
     if web:
+        install.ensure_node_modules()
         words = ["npx", "vitest", "run", *web, *(["-t", name] if name else [])]
         code |= subprocess.run(words, cwd=WEB, check=False).returncode
     with_database = [path for path in other if path not in alone] if paths else ["server", "commands", "launcher"]
-    if with_database or any(path.startswith("e2e") for path in alone):
+    if with_database or "e2e" in parts.values():
         install.ensure_front_end()  # the server is tested with the files it serves
     if alone:
         code |= _pytest(["-p", "no:django", *alone], name)

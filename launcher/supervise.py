@@ -9,7 +9,7 @@ import signal
 import socket
 import subprocess
 import time
-from collections.abc import Callable, Iterator
+from collections.abc import Callable, Collection, Iterator
 from dataclasses import dataclass, field
 from pathlib import Path
 
@@ -112,9 +112,8 @@ class Servers:
 
     def renew(self) -> None:
         """Start all of them again, at once."""
-        for at, process in enumerate(self.running):
-            end_group(process.pid)
-            process.wait()
+        _end(self.running)
+        for at in range(len(self.running)):
             self.running[at] = self._start()
             self.backoffs[at].started()
 
@@ -123,14 +122,19 @@ class Servers:
             for end in self.gate:
                 os.close(end)
             self.gate = None
-        for process in self.running:
-            end_group(process.pid)
-        for process in self.running:
-            try:
-                process.wait(8)
-            except subprocess.TimeoutExpired:
-                end_group(process.pid, signal.SIGKILL)
-                process.wait()
+        _end(self.running)
+
+
+def _end(processes: Collection[subprocess.Popen[bytes]]) -> None:
+    """Ask all of them to end, and wait; what does not is killed."""
+    for process in processes:
+        end_group(process.pid)
+    for process in processes:
+        try:
+            process.wait(8)
+        except subprocess.TimeoutExpired:
+            end_group(process.pid, signal.SIGKILL)
+            process.wait()
 
 
 def end_group(pid: int, how: signal.Signals = signal.SIGTERM) -> None:

@@ -5,7 +5,7 @@ from dataclasses import replace
 import numpy as np
 import pytest
 from builds import GREEN, case, session, shots
-from hemicycle_core.judge.stopping import A_FEW, Apart, more_shots, settled_on
+from hemicycle_core.judge.stopping import A_FEW, Apart, loss, more_shots, settled_on, where_loss_is
 from hemicycle_core.thresholds import DEFAULT
 from hypothesis import given, settings
 from hypothesis import strategies as st
@@ -88,3 +88,8 @@ def test_a_build_far_behind_asks_for_nothing():
     assert found.choice.settled
     assert found.verdicts[1].played[0].success < found.verdicts[0].played[0].success
     assert found.verdicts[0].played[0].job == GREEN
+
+
+@pytest.mark.parametrize("missed", [0.3989, 0.2, 1e-3, 1e-9, 1e-30])
+def test_where_a_loss_is_so_much_is_found_from_hardly_anything_to_all(missed):
+    assert loss(where_loss_is(missed)) == pytest.approx(missed, rel=1e-9)

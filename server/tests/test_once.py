@@ -1,11 +1,14 @@
 """Server processes share what was worked out: each of these calls stands for a process that kept nothing yet."""
 
 from concurrent.futures import ThreadPoolExecutor
+from datetime import timedelta
 from threading import Event
 
 import pytest
 from conftest import strike
+from django.core.management import call_command
 from django.db import connection, connections, transaction
+from django.utils import timezone
 from fitting.api import answers, once
 from fitting.models import FittingSession, JudgedAnswer, Shot
 
@@ -101,3 +104,12 @@ def test_what_was_changed_while_it_was_worked_out_is_kept_for_nobody(session, ma
         assert elsewhere(ask, session).data["revision"] == session.revision + 7
         assert not elsewhere(JudgedAnswer.objects.exists)
     assert ask(session).data["revision"] == session.revision + 7 and JudgedAnswer.objects.count() == 1
+
+
+def test_what_was_judged_days_ago_goes_with_the_housekeeping(session, made):
+    ask(session)
+    call_command("housekeep")
+    assert JudgedAnswer.objects.count() == 1
+    JudgedAnswer.objects.update(at=timezone.now() - timedelta(days=2))
+    call_command("housekeep")
+    assert not JudgedAnswer.objects.exists()

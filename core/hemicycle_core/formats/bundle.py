@@ -127,6 +127,9 @@ def _check(data: Any) -> None:
     if error is not None:
         where = ".".join(str(part) for part in error.path)
         raise BadInput(say("bundle-where", where=where or say("bundle"), words=error.message), field=where or None)
+    letters = [row["letter"] for row in data["builds"]]
+    if len(set(letters)) < len(letters):
+        raise BadInput(say("file-builds-two-builds-have"), field="builds")
 
 
 def _shot(row: Mapping[str, Any], models_flight: bool, where: str) -> Shot:
@@ -333,12 +336,9 @@ def read_bundle(data: Any) -> Bundle:
 
 
 def _all_shots(data: Mapping[str, Any], kind: str, models_flight: bool, air: Air) -> list[list[Shot]]:
-    """Of each club or each build. Raises BadInput for two builds of one letter."""
-    rows = data.get(kind, [])
-    letters = [row["letter"] for row in rows if "letter" in row]
-    if kind == "builds" and len(set(letters)) < len(letters):
-        raise BadInput(say("file-builds-two-builds-have"), field="builds")
-    return [_shots(row.get("shots", []), models_flight, f"{kind}.{at}", air) for at, row in enumerate(rows)]
+    """Of each of the clubs or of the builds."""
+    rows = enumerate(data.get(kind, []))
+    return [_shots(row.get("shots", []), models_flight, f"{kind}.{at}", air) for at, row in rows]
 
 
 def _places(

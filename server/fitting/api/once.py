@@ -7,7 +7,6 @@ import json
 import zlib
 from collections.abc import Callable, Iterable, Mapping, Sequence
 from dataclasses import dataclass
-from datetime import timedelta
 from typing import Any
 
 from common.scoped import ScopedQuerySet
@@ -24,7 +23,6 @@ from ..models import FittingSession, JudgedAnswer
 TURN = 0x48656D69  # of the locks of this database: those of sessions that are judged
 LONGEST = "20s"  # whoever has the turn may have stopped; then it is worked out beside him
 ALONG = 3  # an answer that was asked for so few times ago is made along with the one that is asked for
-KEPT = timedelta(days=1)
 SMALLER = 1  # of 9: packing takes longer than working out what is packed, soon
 
 
@@ -116,7 +114,6 @@ def _keep(session: Versioned, made: Mapping[str, Told], unasked: Mapping[str, in
     if rows.select_for_update(of=("self",), no_key=True, skip_locked=True).values_list("pk").first() is None:
         return
     now = timezone.now()
-    JudgedAnswer.objects.filter(at__lt=now - KEPT).delete()
     about = {"shop_id": session.row.shop_id, "session": session.row, "key": session.key, "at": now}
     JudgedAnswer.objects.bulk_create(
         [JudgedAnswer(part=name, answer=_packed(told), unasked=unasked[name], **about) for name, told in made.items()],

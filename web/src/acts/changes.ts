@@ -145,7 +145,7 @@ type JsonOf<Operation> = Operation extends { requestBody?: { content: { "applica
 		? undefined
 		: Body
 	: undefined;
-type Of<C extends Change> = C extends `${infer M} ${infer Path}`
+type OperationOf<C extends Change> = C extends `${infer M} ${infer Path}`
 	? Path extends keyof paths
 		? Lowercase<M> extends Method
 			? paths[Path][Lowercase<M>]
@@ -153,6 +153,7 @@ type Of<C extends Change> = C extends `${infer M} ${infer Path}`
 		: never
 	: never;
 /** What a change is sent with, after the number of what it changes. */
-export type Sent<C extends Change> = JsonOf<Of<C>> extends undefined ? [] : [body: JsonOf<Of<C>>];
+export type Sent<C extends Change> =
+	JsonOf<OperationOf<C>> extends undefined ? [] : [body: JsonOf<OperationOf<C>>];
 /** Whether it may be answered with what it did alone. */
-export type Briefly<C extends Change> = Of<C> extends { responses: { 202: unknown } } ? true : false;
+export type Briefly<C extends Change> = OperationOf<C> extends { responses: { 202: unknown } } ? true : false;
