@@ -9,6 +9,8 @@ import type { EarlierShots, Seen, Session, Shot } from "./types";
 // An answer is drawn with what it changes elsewhere, such as what waits no more, and not a frame after it.
 notifyManager.setScheduler(queueMicrotask);
 
+type SeenOf = Pick<Seen, "shot" | "build" | "now">;
+
 /** The newest revision of each session that this page has had, and the one it is at. */
 const revisions = new Map<number, number>();
 let current = 0;
@@ -33,10 +35,13 @@ function listen(listener: () => void): () => void {
 	listeners.add(listener);
 	return () => listeners.delete(listener);
 }
+/** What was seen of changes that the session held here does not have yet, in the order they were made. */
+const ahead = new Map<number, { revision: number; seen: SeenOf }[]>();
 /** A page begun anew, for tests. */
 export function forgetHeld(): void {
 	told.clear();
 	revisions.clear();
+	ahead.clear();
 }
 export const useTold = (id: number) => useSyncExternalStore(listen, () => toldOf(id));
 
@@ -58,9 +63,28 @@ function merged(before: Shot[], changed: Shot[]): Shot[] {
 /** The newer of what is held and what came; `null` when what came builds on what is not held. */
 export function newer(before: Session | undefined, came: Session): Session | null {
 	if (before && came.revision < before.revision) return before;
-	if (!came.shots_since) return came;
+	if (!came.shots_since) return withAhead(came);
 	if (!before || before.revision < came.shots_since) return null;
-	return { ...came, shots: merged(before.shots, came.shots), shots_since: 0, earlier: before.earlier };
+	const shots = merged(before.shots, came.shots);
+	return withAhead({ ...came, shots, shots_since: 0, earlier: before.earlier });
+}
+
+/** What was read may be older than what was seen since: the club that was taken in hand stays in hand. */
+function withAhead(session: Session): Session {
+	const still = (ahead.get(session.id) ?? []).filter((each) => each.revision > session.revision);
+	ahead.set(session.id, still);
+	return still.reduce((so, each) => withSeen(so, each.seen), session);
+}
+
+/** A session with one change more seen, whichever of those that are seen came first. */
+export function alsoSeen(before: Session, revision: number, seen: SeenOf): Session {
+	if (revision <= before.revision) return before;
+	const others = (ahead.get(before.id) ?? []).filter((each) => each.revision !== revision);
+	const all = [...others, { revision, seen }].sort((a, b) => a.revision - b.revision);
+	ahead.set(before.id, all);
+	return all
+		.filter((each) => each.revision >= revision)
+		.reduce((so, each) => withSeen(so, each.seen), before);
 }
 
 /** A session with a page of shots from before those that are held. */
@@ -71,10 +95,7 @@ export const withEarlier = (session: Session, page: EarlierShots): Session => ({
 });
 
 /** A session with what is seen of a change at once; what is judged follows when it is read anew. */
-export function withSeen(
-	session: Session,
-	{ shot, build, now }: Pick<Seen, "shot" | "build" | "now">,
-): Session {
+function withSeen(session: Session, { shot, build, now }: SeenOf): Session {
 	const averaged = ({ id, carry_m, spread_m, ...own }: NonNullable<Seen["build"]>) =>
 		session.builds.map((each) =>
 			each.id !== id

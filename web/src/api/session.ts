@@ -11,7 +11,7 @@ import {
 import { useEffect, useRef, useState } from "react";
 import { inWords } from "../said/words";
 import { client, got, type Plans, type Seen, type Session } from "./client";
-import { held, isTold, newer, nowAt, sessionKey, useTold, withSeen } from "./held";
+import { alsoSeen, held, isTold, newer, nowAt, sessionKey, useTold } from "./held";
 import type { components } from "./schema";
 
 type Schemas = components["schemas"];
@@ -34,7 +34,8 @@ function seenNow(
 	seen: Pick<Seen, "shot" | "build" | "now">,
 ) {
 	const before = held(queries, id);
-	if (before && revision > before.revision) queries.setQueryData(sessionKey(id), withSeen(before, seen));
+	if (before && revision > before.revision)
+		queries.setQueryData(sessionKey(id), alsoSeen(before, revision, seen));
 	isTold(id, revision);
 }
 

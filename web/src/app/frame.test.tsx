@@ -254,6 +254,23 @@ test("what was changed is seen at once; until it is judged anew the screen says 
 	expect(whole(sent)).toBe(2);
 });
 
+test("what was seen since stays seen when something older is read, in whichever order it came", async () => {
+	let read: (data: unknown) => void = () => undefined;
+	const { answers } = start("/sessions/7/bay", { [SESSION]: inHand });
+	await screen.findByRole("heading", { name: "Ada Field" });
+	answers[SESSION] = new Promise((done) => {
+		read = done;
+	});
+	const other = { shot: null, build: null };
+	act(() => Line.open[0]?.tell({ ...other, revision: 43, now: { in_hand: 5 } }));
+	act(() => Line.open[0]?.tell({ ...other, revision: 42, now: { in_hand: 4 } }));
+	const inHandNow = () => screen.getByRole("button", { name: /^BU4/, pressed: true });
+	await waitFor(inHandNow);
+	act(() => read({ ...inHand, revision: 41, next: "As it was before." }));
+	await screen.findAllByText("As it was before.");
+	inHandNow();
+});
+
 test("a place that cannot be drawn says so, and the others go on working", async () => {
 	vi.spyOn(console, "error").mockImplementation(() => undefined);
 	const { answers } = start("/sessions/7/bench", {

@@ -5,7 +5,7 @@ import type { Build } from "../../api/client";
 import type { components } from "../../api/schema";
 import { t } from "../../said/words";
 import type { PlaceProps } from "../../session/place";
-import { nameOf } from "../../session/select";
+import { buildOf, nameOf } from "../../session/select";
 import { useDrafted } from "../../ui/draft";
 import { useKept } from "../../ui/kept";
 import { Said } from "../../ui/Said";
@@ -48,10 +48,13 @@ export type ReadOff = Schemas["TypedInRequest"];
 /** The pad in a sheet over the Bay. */
 export function TypePad({
 	session,
-	build,
+	build: inHand,
 	act,
 	onClose,
 }: Pick<PlaceProps, "session" | "act"> & { build: Build; onClose: () => void }) {
+	// Whatever is taken in hand elsewhere meanwhile: what is typed belongs to the club it was opened for.
+	const [of] = useState(inHand);
+	const build = buildOf(session, of.id) ?? of;
 	return (
 		<Sheet title={t("bay-type-shots-2", { name: nameOf(build) })} onClose={onClose}>
 			<PadForm
@@ -85,7 +88,8 @@ export function PadForm({
 	const [left, setLeft] = useDrafted(form, "left", false);
 	const [at, setAt] = useState<Key>("carry_m");
 	const [wrong, setWrong] = useState<unknown>(null);
-	const [last, setLast] = useState<string[]>([]);
+	const [last, setLast] = useState<{ of: number; carry: string; refused: boolean }[]>([]);
+	const made = useRef(0);
 	const entry = useRef<HTMLInputElement>(null);
 	// After the sheet is up, which takes the focus to its first button; and from figure to figure.
 	// biome-ignore lint/correctness/useExhaustiveDependencies: the figure is what it follows
@@ -106,13 +110,16 @@ export function PadForm({
 				body[each.key] = each.key === "offline_m" && left ? -value : value;
 			}
 			const sent = { build: build.id, carry_m: body.carry_m ?? 0, ...body };
-			onShot(sent, (refused) => {
-				// It stays to be put right, and was not taken in.
-				setWrong(refused);
-				setTyped(figures);
-				setLast(([, ...so]) => so);
+			const carry = figures.carry_m ?? "";
+			made.current += 1;
+			const of = made.current;
+			onShot(sent, (why) => {
+				// It stays to be put right; where the next one is being typed already, it is said which was not taken in.
+				setWrong(why);
+				setTyped((so) => (Object.keys(so).length > 0 ? so : figures));
+				setLast((so) => so.map((each) => (each.of === of ? { ...each, refused: true } : each)));
 			});
-			setLast((so) => [figures.carry_m ?? "", ...so].slice(0, 8));
+			setLast((so) => [{ of, carry, refused: false }, ...so].slice(0, 8));
 			setTyped({});
 			setLeft(false);
 			setWrong(null);
@@ -132,6 +139,10 @@ export function PadForm({
 		write(key === "⌫" ? now.slice(0, -1) : now + key);
 		entry.current?.focus();
 	};
+	const listed = (refused: boolean) =>
+		last.filter((each) => each.refused === refused).map((each) => each.carry);
+	const taken = listed(false);
+	const refused = listed(true);
 	return (
 		<>
 			<form
@@ -180,7 +191,8 @@ export function PadForm({
 					})}
 					<Said error={wrong as Error | null} />
 					<p role="status" className="quiet text-sm">
-						{last.length > 0 && `${t("bay-typed", { list: last.join(", ") })} `}
+						{taken.length > 0 && `${t("bay-typed", { list: taken.join(", ") })} `}
+						{refused.length > 0 && `${t("bay-not-taken-in", { list: refused.join(", ") })} `}
 						{build.kept > 0 && t("bay-kept-carry", { kept: build.kept, carry: asFar(build.carry_m) })}
 					</p>
 				</div>

@@ -462,5 +462,11 @@ test("a typed shot that is refused is not called typed, and stays to be put righ
 	fireEvent.keyDown(document.body, { key: "T", shiftKey: true });
 	for (const name of "168") fireEvent.click(screen.getByRole("button", { name, hidden: true }));
 	await waitFor(() => expect(screen.getByLabelText("Carry in yd")).toHaveProperty("value", "168"));
-	expect(screen.getByRole("dialog", { hidden: true }).textContent).not.toContain("Typed:");
+	const pad = screen.getByRole("dialog", { hidden: true });
+	expect(pad.textContent).not.toContain("Typed:");
+	// Refused while the next one is being typed: neither is lost, and it is said which was not taken in.
+	fireEvent.change(screen.getByLabelText("Carry in yd"), { target: { value: "169" } });
+	fireEvent.click(screen.getByRole("button", { name: "1", hidden: true }));
+	await waitFor(() => expect(pad.textContent).toContain("Not taken in: 169, 168."));
+	expect(screen.getByLabelText("Carry in yd")).toHaveProperty("value", "1");
 });

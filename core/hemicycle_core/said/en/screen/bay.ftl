@@ -154,6 +154,7 @@ bay-type-shots-2 = Type shots of { $name }
 bay-in-2 = { $label } in { $unit }
 bay-type-the = Type the { $label }
 bay-typed = Typed: { $list }.
+bay-not-taken-in = Not taken in: { $list }.
 bay-kept-carry = { $kept } kept, carry { $carry }.
 bay-take-digit-back = Take a digit back
 bay-point = Point
