@@ -3,19 +3,18 @@ changed by it."""
 
 from __future__ import annotations
 
-import types
-from collections.abc import Callable, Mapping, Sequence
-from dataclasses import MISSING, fields, is_dataclass
+from collections.abc import Mapping
+from dataclasses import MISSING, fields
 from decimal import Decimal
 from enum import StrEnum
 from functools import cache
-from typing import Any, Literal, TypeVar, Union, get_args, get_origin, get_type_hints
+from typing import Any, Literal, TypeVar, get_args, get_origin, get_type_hints
 
 from django.db import models
 from hemicycle_core.facts.values import About, about
+from hemicycle_core.plain import Read, bare, is_mapping, readers, written
 
 T = TypeVar("T")
-Read = Callable[[Any], Any]
 
 
 def columns_of(kind: type[Any]) -> dict[str, models.Field[Any, Any]]:
@@ -33,21 +32,16 @@ def keep_in_columns(model: type[models.Model], *kinds: type[Any]) -> None:
 
 def value_of(kind: type[T], row: models.Model) -> T:
     """The value that a row holds in the columns of its kind."""
-    known, readers = row.__dict__, _readers(_any(kind))
-    return kind(**{name: read(known[column]) for name, column, read in readers})
-
-
-def read_as(kind: type[T], held: Mapping[str, Any]) -> T:
-    """A value from plain data that was written of one."""
-    return kind(**{name: read(held[name]) for name, _, read in _readers(_any(kind)) if name in held})
+    known = row.__dict__
+    return kind(**{name: read(known[column]) for name, column, read in _columns_read(_any(kind))})
 
 
 def in_columns(kind: Any, values: Mapping[str, Any]) -> dict[str, Any]:
     """Fields of a kind of value as its columns hold them."""
     made = {}
-    for name, column, _ in _readers(kind):
+    for name, column, _ in _columns_read(kind):
         if name in values:
-            given = _written(values[name])
+            given = written(values[name])
             made[column] = "" if given is None and (name in _words_or_nothing(kind)) else given
     return made
 
@@ -61,7 +55,7 @@ def put(row: models.Model, kind: Any, values: Mapping[str, Any]) -> list[str]:
 
 
 def _column(hint: Any, default: Any, said: About) -> models.Field[Any, Any]:
-    words, nullable = _bare(hint)
+    words, nullable = bare(hint)
     told: dict[str, Any] = {"help_text": said.help} if said.help else {}
     if said.link:
         return models.ForeignKey(said.link, on_delete=models.SET_NULL, null=True, related_name="+", **told)
@@ -72,7 +66,7 @@ def _column(hint: Any, default: Any, said: About) -> models.Field[Any, Any]:
     if words is Decimal:
         return models.DecimalField(max_digits=said.longest or 8, decimal_places=2, null=nullable, **told)
     if get_origin(words) is not None:
-        empty = dict if _is_mapping(words) else list
+        empty = dict if is_mapping(words) else list
         return models.JSONField(default=empty, **told)
     if words is str and said.longest is not None and said.longest > 1000:
         return models.TextField(blank=True, **told)
@@ -88,21 +82,13 @@ def _word(words: list[str], default: Any, said: About, told: dict[str, Any], *, 
     return models.CharField(max_length=said.longest, choices=[(each, each) for each in words], blank=blank, **more)
 
 
-def _bare(hint: Any) -> tuple[Any, bool]:
-    """A type without its None, and whether it had one."""
-    if get_origin(hint) in (Union, types.UnionType):
-        (bare,) = (each for each in get_args(hint) if each is not type(None))
-        return bare, True
-    return hint, False
-
-
 @cache
 def _words_or_nothing(kind: Any) -> frozenset[str]:
     """The fields that hold one of a list of words, or nothing: an empty column."""
-    bare = {name: _bare(hint) for name, hint in get_type_hints(kind).items()}
+    found = {name: bare(hint) for name, hint in get_type_hints(kind).items()}
     return frozenset(
         name
-        for name, (words, nullable) in bare.items()
+        for name, (words, nullable) in found.items()
         if nullable and isinstance(words, type) and issubclass(words, StrEnum)
     )
 
@@ -112,53 +98,8 @@ def _any(kind: object) -> Any:
     return kind
 
 
-def _is_mapping(hint: Any) -> bool:
-    origin = get_origin(hint)
-    return isinstance(origin, type) and issubclass(origin, Mapping)
-
-
 @cache
-def _readers(kind: Any) -> tuple[tuple[str, str, Read], ...]:
+def _columns_read(kind: Any) -> tuple[tuple[str, str, Read], ...]:
     """Of each field its name, the attribute of a row that holds it, and how it is read."""
-    hints = get_type_hints(kind)
-    return tuple(
-        (each.name, f"{each.name}_id" if about(each).link else each.name, _reader(hints[each.name]))
-        for each in fields(kind)
-    )
-
-
-def _reader(hint: Any) -> Read:
-    words, nullable = _bare(hint)
-    if isinstance(words, type) and issubclass(words, StrEnum):
-        return _read_word(words, nullable=nullable)
-    if is_dataclass(words) and isinstance(words, type):
-        return lambda found: read_as(words, found)
-    if _is_mapping(words):
-        key, each = (_reader(part) for part in get_args(words))
-        return lambda found: {key(name): each(held) for name, held in found.items()}
-    if get_origin(words) is not None and get_origin(words) is not Literal:
-        one = _reader(get_args(words)[0])
-        return lambda found: tuple(one(each) for each in found)
-    if words is Decimal:
-        return lambda found: found if found is None or isinstance(found, Decimal) else Decimal(str(found))
-    return lambda found: found
-
-
-def _read_word(words: type[StrEnum], *, nullable: bool) -> Read:
-    known: dict[str, Any] = {each.value: each for each in words}
-    if nullable:
-        known[""] = None
-    return lambda found: known[found]
-
-
-def _written(given: Any) -> Any:
-    """As a column holds it: words without their list, plain lists and mappings, nothing said as empty."""
-    if isinstance(given, StrEnum):
-        return given.value
-    if is_dataclass(given) and not isinstance(given, type):
-        return {each.name: _written(getattr(given, each.name)) for each in fields(given)}
-    if isinstance(given, Mapping):
-        return {_written(name): _written(each) for name, each in given.items()}
-    if isinstance(given, Sequence) and not isinstance(given, str):
-        return [_written(each) for each in given]
-    return given
+    links = {each.name for each in fields(kind) if about(each).link}
+    return tuple((name, f"{name}_id" if name in links else name, read) for name, read in readers(kind))

@@ -28,8 +28,8 @@ from hemicycle_core.facts import BriefJob, Course
 from hemicycle_core.flight import Air, Firmness
 from hemicycle_core.formats.club_names import short_name
 from hemicycle_core.impact import Lie
-from hemicycle_core.judge.sole_clubs import Control
-from hemicycle_core.protocols.sole import AfterShots, TurfSaid
+from hemicycle_core.protocols.sole import AfterShots
+from hemicycle_core.protocols.sole_kept import Control, TurfSaid
 from hemicycle_core.rack.stock import Made
 from hemicycle_core.runs import COMFORTABLE, FULL, Ball
 from hemicycle_core.shots import Intent, Strike
@@ -261,7 +261,7 @@ def _sole(fitter: User, session: FittingSession, demo: DemoSole) -> None:
         None, short=False, double=False, wedge=wedge.pk,
     )  # fmt: skip
     test = sole_setup.set_up(fitter, session.pk, wanted, chance=Random(54))
-    label = {code.number: code.head.label for code in test.codes.select_related("head") if code.head}
+    label = {code.number: code.head.label for code in soles.sole_of(test).codes if code.head}
     while (coming := (found := soles.sole_of(test)).standing.next) is not None:
         handed = found.handed
         together = handed and handed[-1].stage == (coming.place, coming.visit, coming.duel)

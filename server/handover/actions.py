@@ -39,7 +39,7 @@ def agree(actor: User, session_id: int, wanted: AgreeIn) -> Recommendation:
     judged = load(session)
     if any(each.test.is_on and not each.told for each in judged.soles):
         raise Refused(say("act-blind-sole-test-going"), kind="sole_test_on")
-    if any(each.is_on for each in judged.rows.blind_grooves):
+    if judged.rows.groove_blind is not None:
         raise Refused(say("act-blind-groove-test-going"), kind="grooves_on")
     if not judged.bag.clubs:
         raise Refused(say("act-there-no-bag-yet"), kind="no_bag")

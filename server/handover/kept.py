@@ -87,7 +87,6 @@ TABLES: dict[str, ColumnsKept] = {
         "known_flight price liking stock_swing lie_deg bounce_deg finish of_set on_order "
         "uses complaints made borrowed assumed out_of_favour archived coded accepted_at",
     ),
-    "fitting.BlindGrooves": ColumnsKept(figures="at one_is_old confidence revealed_at stopped_at"),
     "fitting.BagPlan": ColumnsKept({"name": _numbered("Plan", "id"), "swap_course": ""}),
     "fitting.HeadSeen": ColumnsKept(figures="departure ball_speed_mps won"),
     "fitting.PlayerScreen": ColumnsKept({"code": "", "expires_at": None}, "mode away shown revoked_at"),
@@ -105,18 +104,11 @@ TABLES: dict[str, ColumnsKept] = {
         "launch_deg direction_deg spin_rpm axis_deg attack_deg path_deg face_deg dynamic_loft_deg carry_m total_m "
         "offline_m peak_m landing_deg hang_s",
     ),
-    "fitting.SoleTest": ColumnsKept(
+    "fitting.Trial": ColumnsKept(
         {"hand_out": "", "hand_out_device": "", "course": "", "course_until": None},
-        "at blind loft_deg places returns short seed control control_is twice guess confidence revealed_at stopped_at "
-        "chosen hand_out_opened_at",
+        "test at version body revealed_at stopped_at hand_out_opened_at",
     ),
-    "fitting.SoleCode": ColumnsKept(figures="number bend_deg role taped"),
-    "fitting.SoleHanding": ColumnsKept({"sound": ""}, "at code place visit duel said best turf groove left_m void"),
-    "fitting.CourseNote": ColumnsKept({"word": ""}, "at played_on code place first by_player"),
-    "fitting.StopTest": ColumnsKept(figures="target_m firmness green_ft slope_percent wind_mps wind_from_deg"),
-    "fitting.StopSeen": ColumnsKept(
-        figures="at ball target_m landed_m stopped_m stopped_side_m landed_side_m balls aside"
-    ),
+    "fitting.TrialEvent": ColumnsKept({"words": {}}, "at kind body void"),
     "fitting.TargetOverride": ColumnsKept(figures="slot quantity low high cleared at"),
     "fitting.WindowVersion": ColumnsKept(figures="at slots"),
     "handover.Recommendation": ColumnsKept(  # its picture by `WORDS`

@@ -20,7 +20,7 @@ from fitting.actions.hand_out import hand_out_by
 from fitting.actions.player import screen_by
 from fitting.api.views.player import opened
 from fitting.api.views.soles import handed_out
-from fitting.models import FittingSession, PlayerScreen, SoleTest
+from fitting.models import FittingSession, PlayerScreen, Trial
 from hemicycle_core.bag import HeadType
 from hemicycle_core.errors import BadInput
 from hemicycle_core.impact import Lie
@@ -393,7 +393,7 @@ async def hand_out_stream(request: HttpRequest, code: str) -> HttpResponseBase:
 
 
 async def _by_code(
-    first: Callable[[], PlayerScreen | SoleTest], find: Callable[[], object], ends: str
+    first: Callable[[], PlayerScreen | Trial], find: Callable[[], object], ends: str
 ) -> HttpResponseBase:
     try:
         opens = await sync_to_async(first)()

@@ -15,19 +15,10 @@ from django.utils import timezone
 from fitting.actions import builds, sessions, sole_setup, soles
 from fitting.actions import codes as of_tests
 from fitting.api import answers
-from fitting.models import (
-    BagPlan,
-    BayHold,
-    BlindGrooves,
-    Build,
-    FittingSession,
-    PlayerScreen,
-    Shot,
-    ShotImport,
-    SoleHanding,
-    StopSeen,
-)
+from fitting.models import BagPlan, BayHold, Build, FittingSession, PlayerScreen, Shot, ShotImport, Trial
+from hemicycle_core.protocols.grooves import GroovesKept
 from hemicycle_core.protocols.sole import AfterShots
+from hemicycle_core.protocols.stop import BallSeen, StopGreen
 from live.actions import make_key
 from live.models import FeedKey, TrayShot
 from rack.models import Head
@@ -118,30 +109,26 @@ ADDRESSES = {
     "sessions/<int:session_id>/acts": ("GET",),
     "sessions/<int:session_id>/undo": ("POST",),
     "sessions/<int:session_id>/redo": ("POST",),
-    "sessions/<int:session_id>/stop-green": ("PUT",),
-    "sessions/<int:session_id>/stops": ("POST",),
-    "stops/<int:seen_id>/aside": ("PUT",),
-    "sessions/<int:session_id>/grooves": ("POST",),
-    "grooves/<int:blind_id>/guess": ("PUT",),
-    "grooves/<int:blind_id>/reveal": ("POST",),
-    "grooves/<int:blind_id>/give-up": ("POST",),
-    "grooves/<int:blind_id>/link": ("GET",),
-    "sessions/<int:session_id>/soles": ("POST",),
-    "sessions/<int:session_id>/soles/choices": ("GET",),
-    "sessions/<int:session_id>/soles/check": ("POST",),
-    "soles/<int:test_id>/handings": ("POST",),
-    "handings/<int:handing_id>": ("PUT",),
-    "soles/<int:test_id>/in-hand": ("PUT",),
-    "soles/<int:test_id>/returns": ("POST",),
-    "soles/<int:test_id>/guess": ("PUT",),
-    "soles/<int:test_id>/reveal": ("POST",),
-    "soles/<int:test_id>/give-up": ("POST",),
-    "soles/<int:test_id>/chosen": ("PUT",),
-    "soles/<int:test_id>/lofts": ("POST",),
-    "soles/<int:test_id>/link": ("GET",),
-    "soles/<int:test_id>/hand-out": ("POST",),
-    "soles/<int:test_id>/course": ("POST",),
-    "soles/<int:test_id>/notes": ("POST",),
+    "sessions/<int:session_id>/trials/stop/green": ("PUT",),
+    "sessions/<int:session_id>/trials/stop/seen": ("POST",),
+    "sessions/<int:session_id>/trials/grooves": ("POST",),
+    "sessions/<int:session_id>/trials/sole": ("POST",),
+    "sessions/<int:session_id>/trials/sole/choices": ("GET",),
+    "sessions/<int:session_id>/trials/sole/check": ("POST",),
+    "trials/<int:trial_id>/said": ("POST",),
+    "trials/<int:trial_id>/in-hand": ("PUT",),
+    "trials/<int:trial_id>/returns": ("POST",),
+    "trials/<int:trial_id>/guess": ("PUT",),
+    "trials/<int:trial_id>/reveal": ("POST",),
+    "trials/<int:trial_id>/give-up": ("POST",),
+    "trials/<int:trial_id>/chosen": ("PUT",),
+    "trials/<int:trial_id>/lofts": ("POST",),
+    "trials/<int:trial_id>/link": ("GET",),
+    "trials/<int:trial_id>/hand-out": ("POST",),
+    "trials/<int:trial_id>/course": ("POST",),
+    "trials/<int:trial_id>/notes": ("POST",),
+    "trial-events/<int:event_id>/said": ("PUT",),
+    "trial-events/<int:event_id>/aside": ("PUT",),
     "sessions/<int:session_id>/player": ("PUT", "POST", "DELETE"),
     "sessions/<int:session_id>/player/qr": ("GET",),
     "sessions/<int:session_id>/felt": ("POST",),
@@ -221,7 +208,7 @@ BODIES = {
     "stated": {"lie_deg": 60, "stock_swing": "eased"},
     "sessions/<int:session_id>/run": {"length": "half"},
     "sessions/<int:session_id>/player": {"mode": "simple"},
-    "stop-green": {"target_m": 25, "firmness": "firm", "green_ft": 11, "slope_percent": 1},
+    "green": {"target_m": 25, "firmness": "firm", "green_ft": 11, "slope_percent": 1},
     "lie": {"lie": "rough"},
     "pinned": {"pinned": True},
     "rack/file": {"what": "heads", "text": FILE},
@@ -268,20 +255,22 @@ def fill(session, shop):
     imported = ShotImport.objects.create(shop=shop, session=session, file_name="a.csv", text="x", columns=[])
     waits = TrayShot.objects.create(shop=shop, bay=bay, feed_id="kept", readings={"carry_m": 150.0})
     wedge = Build.objects.create(shop=shop, session=session, name="56", head_type="wedge")
-    seen = StopSeen.objects.create(shop=shop, session=session, build=wedge, target_m=25, landed_m=22, stopped_m=25)
+    stop = Trial(shop=shop, session=session, test="stop", setter=session.fitter)
+    stop.set_as(StopGreen())
+    stop.save()
+    seen = stop.add("seen", BallSeen(wedge.pk, target_m=25, landed_m=22, stopped_m=25))
     PlayerScreen.objects.create(shop=shop, session=session, code="ACDEFH")
     heads = Head.objects.filter(shop=shop, label__startswith="58").order_by("pk")
     test = sole_setup.set_up(session.fitter, session.pk, sole_test(heads))
     soles.say_of(session.fitter, test.pk, code=0, place="pitch", said=AfterShots())
     codes = [of_tests.coded(session, word, 56) for word in ("One", "Two")]
-    blind = BlindGrooves.objects.create(
-        shop=shop, session=session, setter=session.fitter, old=wedge, fresh=build, one=codes[0], two=codes[1],
-        one_is_old=True,
-    )  # fmt: skip
+    blind = Trial(shop=shop, session=session, test="grooves", setter=session.fitter)
+    blind.set_as(GroovesKept(wedge.pk, build.pk, codes[0].pk, codes[1].pk, one_is_old=True))
+    blind.save()
     new_test = {"loft_deg": 58, "clubs": [{"head": head.pk} for head in heads], "places": ["pitch", "sand"]}
     ids = {"session_id": session.pk, "build_id": build.pk, "shot_id": shot.pk, "bay_id": bay.pk}
     ids |= {"plan_id": plan.pk, "import_id": imported.pk, "customer_id": session.customer_id}
-    ids |= {"seen_id": seen.pk, "test_id": test.pk, "handing_id": SoleHanding.objects.get().pk, "blind_id": blind.pk}
+    ids |= {"trial_id": test.pk, "event_id": test.events.get().pk}
     ids |= {"head_id": build.head_id, "shaft_id": build.shaft_id}
     ids |= {"user_id": person(shop, "third").pk, "key_id": FeedKey.objects.get().pk}
     other = add_customer(session.fitter, name="Ada Field", hand="right")
@@ -310,7 +299,7 @@ def fill(session, shop):
         "try-outs": {"bay": bay.pk},
         "felt": hit,
         "task": {**hit, "protocol": "part_swing", "length": "half"},
-        "stops": {"build": wedge.pk, "landed_m": 20, "stopped_m": 24},
+        "seen": {"build": wedge.pk, "landed_m": 20, "stopped_m": 24},
         "shots/<int:shot_id>/build": hit,
         ("PATCH", "bays/<int:bay_id>"): {"name": "Bay 9"},
         "bays/<int:bay_id>": {"models_flight": True, "altitude_m": 10, "temperature_c": 18},
@@ -319,14 +308,14 @@ def fill(session, shop):
         "tray": {"shots": [waits.pk]},
         ("POST", "sessions/<int:session_id>/shots"): {**hit, "carry_m": 150},
         "shots": {"shots": [shot.pk], "aside": True, **hit},
-        "sessions/<int:session_id>/soles": new_test,
+        "sessions/<int:session_id>/trials/sole": new_test,
         "check": new_test,
-        "handings": {"code": 1, "place": "pitch", "said": 1, "turf": "slid"},
-        "handings/<int:handing_id>": {"turf": "dug"},
-        "soles/<int:test_id>/in-hand": {"code": 1, "place": "pitch"},
+        ("POST", "trials/<int:trial_id>/said"): {"code": 1, "place": "pitch", "said": 1, "turf": "slid"},
+        "trial-events/<int:event_id>/said": {"turf": "dug"},
+        "trial-events/<int:event_id>/aside": {"aside": True},
+        "trials/<int:trial_id>/in-hand": {"code": 1, "place": "pitch"},
         "returns": {"place": "pitch"},
         "guess": {"code": 0, "confidence": "fairly"},
-        "grooves/<int:blind_id>/guess": {"code": codes[0].pk, "confidence": "fairly"},
         "grooves": {"old": wedge.pk, "fresh": build.pk},
         "reveal": {"early": True},
         "chosen": {"code": 0},
@@ -346,6 +335,8 @@ def fill(session, shop):
             address += "?loft_deg=58"
         if address.endswith("/sole"):
             address += "?sole=wide&loft_deg=56"
+        if address.endswith("aside"):
+            address = address.replace("<int:event_id>", str(seen.pk))
         for name, value in ids.items():
             address = address.replace(f"<int:{name}>", str(value))
         return f"/api/{address}", body
@@ -410,7 +401,7 @@ def test_the_shops_own_people_get_through(who, fill, request):
         assert "private" in answer["Cache-Control"], (address, method)
         # 409: nothing that can be taken back, as what was put up was hit since; a sole test that is not so far.
         not_so = (
-            "undo", "redo", "/soles", "/grooves", "grooves/<int:blind_id>/reveal", "returns", "chosen", "lofts",
+            "undo", "redo", "trials/sole", "trials/grooves", "returns", "chosen", "lofts",
             "hand-out", "handover", "try-outs/<int:customer_id>", "/pad",
         )  # fmt: skip
         refused = [400] if address.endswith("stand-in") else [409] if address.endswith(not_so) else []

@@ -19,7 +19,7 @@ from fitting.actions import builds, plans, sessions, shots, sole_setup, soles
 from fitting.actions.hand_out import course_by, note_of_course, open_course
 from fitting.actions.player import Closed, open_screen, screen_by, write_down
 from fitting.api.schemas.answers import KEPT as ANSWERS
-from fitting.models import AgreedAnswers, FittingSession, JudgedAnswer, PlayerScreen, Shot, SoleTest
+from fitting.models import AgreedAnswers, FittingSession, JudgedAnswer, PlayerScreen, Shot, Trial
 from handover.erasing import PICTURE, erase_again
 from handover.kept import ALSO, DOCUMENTS, ERASED, FRAMEWORK, TABLES, TRAIL, WORDS
 from hemicycle_core.judge.feel import Feel, Felt
@@ -196,7 +196,7 @@ def test_erasing_takes_every_word_of_the_person_and_leaves_the_figures(known, de
 
 def test_what_is_erased_is_closed(known, desk, boss, fitter):
     code = PlayerScreen.objects.get(session=known.customer.sessions.get(agreed_at=None)).code
-    course = SoleTest.objects.get(session__agreed_at=None).course
+    course = Trial.objects.get(session__agreed_at=None).course
     boss.delete(f"/api/customers/{known.customer_id}")
     for opens, old in ((screen_by, code), (course_by, course)):
         with pytest.raises(Closed):

@@ -290,7 +290,7 @@ def test_a_session_is_judged_anew_when_anything_it_rests_on_changes_and_only_the
 def test_a_session_is_read_in_a_fixed_number_of_queries(desk, session, feed, django_assert_num_queries):
     hit(feed, 3)
     desk.get("/api/me")  # writes down when this sign-in was last seen
-    with django_assert_num_queries(27):
+    with django_assert_num_queries(24):
         desk.get(f"/api/sessions/{session.pk}")
     hit(feed, 9, first=10)
     # What changed is read again, and nothing else, however many shots there are.

@@ -304,35 +304,37 @@ def test_a_stop_test_is_tapped_and_paced_to_one_green_and_what_is_set_aside_is_n
         "target_m": 22.86, "firmness": "medium", "green_ft": 10.5, "slope_percent": -1, "wind_mps": 4.0,
         "wind_from_deg": 180.0,
     }  # fmt: skip
-    first = ask("PUT", f"sessions/{session.pk}/stop-green", green)["bag"]["short"]["stops"]
+    first = ask("PUT", f"sessions/{session.pk}/trials/stop/green", green)["bag"]["short"]["stops"]
     assert first["minutes"] == 5  # three wedges, three balls each
     ball = {"build": wedges["58"].pk, "landed_m": 20, "stopped_m": 22.5, "stopped_side_m": 1.0}
     for _ in range(3):
-        ask("POST", f"sessions/{session.pk}/stops", ball, 201)
+        ask("POST", f"sessions/{session.pk}/trials/stop/seen", ball, 201)
     thin = {**ball, "stopped_m": 40}
-    seen = ask("POST", f"sessions/{session.pk}/stops", thin, 201)["bag"]["short"]["stops"]["seen"]
-    ask("PUT", f"stops/{seen[-1]['id']}/aside", {"aside": True})
+    seen = ask("POST", f"sessions/{session.pk}/trials/stop/seen", thin, 201)["bag"]["short"]["stops"]["seen"]
+    ask("PUT", f"trial-events/{seen[-1]['id']}/aside", {"aside": True})
     paced = {"build": wedges["PW"].pk, "landed_m": 17, "stopped_m": 25, "balls": 3, "ball": "own"}
-    stops = ask("POST", f"sessions/{session.pk}/stops", paced, 201)["bag"]["short"]["stops"]
+    stops = ask("POST", f"sessions/{session.pk}/trials/stop/seen", paced, 201)["bag"]["short"]["stops"]
     assert stops["green"] == green and [each["n"] for each in stops["lines"]] == [3, 3]
     lob, pw = stops["lines"]
     assert (lob["build"], pw["build"]) == (wedges["58"].pk, wedges["PW"].pk)
     assert lob["releases_m"] == pytest.approx(2.5) and lob["left_m"] == pytest.approx((0.36**2 + 1) ** 0.5)
     assert pw["half_m"] is None and stops["firmer"] == "firm" and len(stops["sentences"]) == 1
     # To another hole it begins anew; what was seen to the first comes back with it.
-    moved = ask("PUT", f"sessions/{session.pk}/stop-green", {**green, "target_m": 36.6})["bag"]["short"]["stops"]
+    moved = ask("PUT", f"sessions/{session.pk}/trials/stop/green", {**green, "target_m": 36.6})["bag"]["short"]["stops"]
     assert moved["seen"] == [] and moved["lines"] == []
     # One that arrives late is filed under the hole it was played to.
-    late = ask("POST", f"sessions/{session.pk}/stops", {**ball, "target_m": 22.86}, 201)["bag"]["short"]["stops"]
+    late = ask("POST", f"sessions/{session.pk}/trials/stop/seen", {**ball, "target_m": 22.86}, 201)["bag"]["short"][
+        "stops"
+    ]
     assert late["seen"] == []
-    back = ask("PUT", f"sessions/{session.pk}/stop-green", green)["bag"]["short"]["stops"]
+    back = ask("PUT", f"sessions/{session.pk}/trials/stop/green", green)["bag"]["short"]["stops"]
     assert len(back["seen"]) == 6
     iron = {**ball, "build": wedges["9i"].pk}
-    assert ask("POST", f"sessions/{session.pk}/stops", iron, 400)["field"] == "build"
-    assert ask("POST", f"sessions/{session.pk}/stops", {**ball, "balls": 0}, 400)["field"] == "n"
-    assert ask("PUT", f"sessions/{session.pk}/stop-green", {**green, "green_ft": 1}, 400)["field"] == "green_ft"
-    assert ask("PUT", f"sessions/{session.pk}/stop-green", {**green, "wind_mps": 90}, 400)["field"] == "wind_mps"
+    assert ask("POST", f"sessions/{session.pk}/trials/stop/seen", iron, 400)["field"] == "build"
+    assert ask("POST", f"sessions/{session.pk}/trials/stop/seen", {**ball, "balls": 0}, 400)["field"] == "n"
+    assert ask("PUT", f"sessions/{session.pk}/trials/stop/green", {**green, "green_ft": 1}, 400)["field"] == "green_ft"
+    assert ask("PUT", f"sessions/{session.pk}/trials/stop/green", {**green, "wind_mps": 90}, 400)["field"] == "wind_mps"
     bundle = present_bundle(load(FittingSession.objects.get(pk=session.pk)))
     assert len(bundle["tests"]["stops"]) == 6 and bundle["tests"]["stops"][0]["club"] == "58°"
     wide = {**ball, "stopped_side_m": 500}
-    assert ask("POST", f"sessions/{session.pk}/stops", wide, 400)["field"] == "landed_side_m"
+    assert ask("POST", f"sessions/{session.pk}/trials/stop/seen", wide, 400)["field"] == "landed_side_m"

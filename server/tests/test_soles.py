@@ -1,6 +1,7 @@
 """The blind sole test through the API: staged, kept from every other answer, revealed, and taken to the course."""
 
 import json
+from dataclasses import replace
 
 import pytest
 from axes.utils import reset as reset_tries
@@ -13,7 +14,7 @@ from fitting.actions.shots import run_for, take_in
 from fitting.api import answers
 from fitting.domain.bundle import present_bundle, written_shots
 from fitting.domain.session import load
-from fitting.models import BlindGrooves, Build, FittingSession, SoleCode, SoleHanding
+from fitting.models import Build, FittingSession, Trial, TrialEvent
 from hemicycle_core.formats.bundle import VALIDATOR
 from hemicycle_core.protocols.sole import WORDS, AfterShots
 from live.actions import make_key
@@ -46,11 +47,12 @@ def begun(ask, session, heads):
         "loft_deg": 58, "clubs": [{"head": head.pk} for head in heads], "places": ["pitch", "fuller", "tight", "sand"],
         "control": 2, "control_is": "fresh", "repeat": 0,
     }  # fmt: skip
-    return ask("POST", f"sessions/{session.pk}/soles", body, 201)["soles"][0]
+    return ask("POST", f"sessions/{session.pk}/trials/sole", body, 201)["soles"][0]
 
 
 def truth(test):
-    return {code.number: LIKED[code.head.label] for code in SoleCode.objects.filter(test=test["id"])}
+    codes = Trial.objects.get(pk=test["id"]).known.codes
+    return {number: LIKED[Head.objects.get(pk=code.head).label] for number, code in enumerate(codes)}
 
 
 def hit(session, build, spin=6000.0):
@@ -69,7 +71,7 @@ def answered(ask, test, liking, until=None):
         apart = liking[coming["code"]] - liking[before["code"]] if together else None
         said = None if apart is None else (apart > 0) - (apart < 0)
         body = {**coming, "said": said, "turf": "even" if coming["place"] == "sand" else "slid"}
-        seen = ask("POST", f"soles/{test['id']}/handings", body, 201)
+        seen = ask("POST", f"trials/{test['id']}/said", body, 201)
         test = next(each for each in seen["soles"] if each["id"] == test["id"])
     return test
 
@@ -92,8 +94,8 @@ def test_a_staged_test_with_control_repeat_and_duel_ends_in_a_reveal_that_names_
     assert len(done["result"]["order"]) == 4 and done["result"]["repeats"] == "" and done["warnings"] == []
     wide = next(code for code, liked in liking.items() if liked == 2)
     control = next(code for code, liked in liking.items() if liked == 0)
-    ask("PUT", f"soles/{done['id']}/guess", {"code": control, "confidence": "certain"})
-    (told,) = ask("POST", f"soles/{done['id']}/reveal")["soles"]
+    ask("PUT", f"trials/{done['id']}/guess", {"code": control, "confidence": "certain"})
+    (told,) = ask("POST", f"trials/{done['id']}/reveal")["soles"]
     assert told["revealed"] and not told["on"] and told["next"] is None
     clubs = {each["code"]: each["club"] for each in told["codes"]}
     assert {code: club["name"].removeprefix("Gannock ") for code, club in clubs.items()} == {
@@ -105,10 +107,10 @@ def test_a_staged_test_with_control_repeat_and_duel_ends_in_a_reveal_that_names_
     assert "Gannock 58 W" in result["sentences"][0] and "two codes" in result["repeats"]
     assert "may not have been blind" in result["blindness"] and result["belief"].startswith("Belief")
     # What fitter and player choose comes onto the stand, and is the sole of the most lofted wedge from then on.
-    seen = ask("PUT", f"soles/{done['id']}/chosen", {"code": wide})
+    seen = ask("PUT", f"trials/{done['id']}/chosen", {"code": wide})
     stand = [each for each in seen["builds"] if each["letter"]]
     assert stand[-1]["name"] == "58° W" and seen["brief"]["sole"] == "wide"
-    again = ask("PUT", f"soles/{done['id']}/chosen", {"code": wide})
+    again = ask("PUT", f"trials/{done['id']}/chosen", {"code": wide})
     assert len(again["builds"]) == len(seen["builds"])
     wide_build = Build.objects.get(pk=stand[-1]["id"])
     take_in(session, run_for(session, wide_build), [{"carry_m": 70.0 + off} for off in range(5)])
@@ -121,14 +123,14 @@ def test_a_staged_test_with_control_repeat_and_duel_ends_in_a_reveal_that_names_
     assert {each["club"] for each in kept["codes"]} == {f"Gannock {label}" for label in LIKED}
     assert len(kept["handed"]) == len(done["handings"]) and kept["chosen"] == done["codes"][wide]["word"]
     # The same sole a degree weaker and in less loft, by name on one shot.
-    lofts = ask("POST", f"soles/{done['id']}/lofts", {"place": "sand"}, 201)["soles"][1]
+    lofts = ask("POST", f"trials/{done['id']}/lofts", {"place": "sand"}, 201)["soles"][1]
     assert [each["club"]["loft_role"] for each in lofts["codes"]] == ["as_is", "weaker", "less"]
     assert [each["club"]["loft_deg"] for each in lofts["codes"]] == [58, 59, 54]
     tried = answered(ask, lofts, [0, 1, -1])
     assert len(tried["handings"]) == 6 and "the loft is needed" in tried["result"]["loft_needed"]
     # On another shot too: the clubs go by the same names once more.
-    ask("POST", f"soles/{lofts['id']}/reveal")
-    ask("POST", f"soles/{done['id']}/lofts", {"place": "tight"}, 201)
+    ask("POST", f"trials/{lofts['id']}/reveal")
+    ask("POST", f"trials/{done['id']}/lofts", {"place": "tight"}, 201)
 
 
 def everything(ask, session, client):
@@ -176,10 +178,10 @@ def test_nothing_before_the_reveal_tells_or_orders_by_the_club_of_a_code(ask, ow
         return found
 
     before = read()
-    codes = list(SoleCode.objects.filter(test=begun["id"]).order_by("number"))
-    clubs = [code.head_id for code in codes]
-    for code, head in zip(codes, [*clubs[1:], clubs[0]], strict=True):
-        SoleCode.objects.filter(pk=code.pk).update(head=head)
+    trial = Trial.objects.get(pk=begun["id"])
+    codes = trial.known.codes
+    moved = [*codes[1:], codes[0]]
+    trial.put(codes=tuple(replace(code, head=other.head) for code, other in zip(codes, moved, strict=True)))
     assert read() == before
     # Their names are nowhere but among all that the rack has.
     assert {text[:9] for text in before if "Gannock" in text} <= {'{"lines":'}
@@ -187,17 +189,17 @@ def test_nothing_before_the_reveal_tells_or_orders_by_the_club_of_a_code(ask, ow
     assert all(each["club"] is None for each in test["codes"])
     assert [each["build"] for each in test["codes"]] == sorted(each["build"] for each in test["codes"])
     # The setter is told the link by its own address, and that is written down; anybody else is not.
-    lines = ask("GET", f"soles/{begun['id']}/link")["lines"]
+    lines = ask("GET", f"trials/{begun['id']}/link")["lines"]
     assert {each["club"] for each in lines} == {f"Gannock {head.label}" for head in heads}
-    ask("GET", f"soles/{begun['id']}/link", status=403, client=others[0])
+    ask("GET", f"trials/{begun['id']}/link", status=403, client=others[0])
     assert AuditEntry.objects.filter(action="sole.link", actor=fitter).count() == 1
 
 
 def test_a_test_that_is_blind_to_both_sides_is_told_on_the_assistants_page_alone(ask, fitter, session, heads):
     test = sole_setup.set_up(fitter, session.pk, sole_test(heads, double=True, short=True))
-    assert test.places == ["pitch", "fuller", "tight"]  # twenty minutes hold three of those ticked
-    ask("GET", f"soles/{test.pk}/link", status=403)
-    first = ask("POST", f"soles/{test.pk}/hand-out", status=201)
+    assert test.known.places == ("pitch", "fuller", "tight")  # twenty minutes hold three of those ticked
+    ask("GET", f"trials/{test.pk}/link", status=403)
+    first = ask("POST", f"trials/{test.pk}/hand-out", status=201)
     assert first["drawn"].startswith("<svg") and len(first["code"]) == 8
     assistant, fitters = Client(headers={"Prefer": "words"}), Client()
     page = ask("GET", f"hand-out/{first['code']}", client=assistant)
@@ -216,48 +218,51 @@ def test_a_test_that_is_blind_to_both_sides_is_told_on_the_assistants_page_alone
     (seen,) = ask("GET", f"sessions/{session.pk}")["soles"]
     assert seen["hand_out_opened"] is not None and first["code"] not in json.dumps(seen)
     # A new code ends the old one; the reveal ends them all.
-    second = ask("POST", f"soles/{test.pk}/hand-out", status=201)
+    second = ask("POST", f"trials/{test.pk}/hand-out", status=201)
     ask("GET", f"hand-out/{first['code']}", status=404, client=assistant)
     assert ask("GET", f"hand-out/{second['code']}", client=fitters)["more"] == page["more"]
     soles.say_of(fitter, test.pk, code=seen["next"]["code"], place="pitch", said=AfterShots())
-    ask("POST", f"soles/{test.pk}/reveal", {"early": True})
+    ask("POST", f"trials/{test.pk}/reveal", {"early": True})
     ask("GET", f"hand-out/{second['code']}", status=404, client=fitters)
-    assert ask("GET", f"soles/{test.pk}/link")["lines"]
+    assert ask("GET", f"trials/{test.pk}/link")["lines"]
 
 
 def test_two_at_once_retries_and_slips_change_no_judgement(ask, session, begun, heads):
-    url, coming = f"soles/{begun['id']}", begun["next"]
+    url, coming = f"trials/{begun['id']}", begun["next"]
     early = ask("POST", f"{url}/reveal", status=409)
     assert "Give the test up" in early["title"]
-    ask("POST", f"{url}/handings", {**coming, "turf": "slid"}, 201)
-    again = ask("POST", f"{url}/handings", {**coming, "turf": "dug"}, 409)
+    ask("POST", f"{url}/said", {**coming, "turf": "slid"}, 201)
+    again = ask("POST", f"{url}/said", {**coming, "turf": "dug"}, 409)
     assert "said already" in again["title"]
     (test,) = ask("GET", f"sessions/{session.pk}")["soles"]
-    silent = ask("POST", f"{url}/handings", test["next"], 400)
+    silent = ask("POST", f"{url}/said", test["next"], 400)
     assert silent["field"] == "said"
-    ask("POST", f"{url}/handings", {**test["next"], "said": 1, "turf": "deep"}, 400)
-    seen = ask("POST", f"{url}/handings", {**test["next"], "said": 1, "turf": "slid", "left_m": 1.2}, 201)
+    ask("POST", f"{url}/said", {**test["next"], "said": 1, "turf": "deep"}, 400)
+    seen = ask("POST", f"{url}/said", {**test["next"], "said": 1, "turf": "slid", "left_m": 1.2}, 201)
     (test,) = seen["soles"]
     slip = test["handings"][-1]
-    assert ask("PUT", f"handings/{slip['id']}", {"said": -1, "turf": "dug"})["soles"][0]["handings"][-1]["said"] == -1
+    assert (
+        ask("PUT", f"trial-events/{slip['id']}/said", {"said": -1, "turf": "dug"})["soles"][0]["handings"][-1]["said"]
+        == -1
+    )
     # Taken back, the code is in hand again.
     (undone,) = ask("POST", f"sessions/{session.pk}/undo")["soles"]
-    assert undone["done"] == 1 and undone["next"]["code"] == slip["code"] and SoleHanding.objects.count() == 2
+    assert undone["done"] == 1 and undone["next"]["code"] == slip["code"] and TrialEvent.objects.count() == 2
     # Without a line nobody can say who is out: what was hit meanwhile counts, in the order that was foreseen.
     late = [each for each in undone["ahead"] if each["place"] in ("pitch", "fuller", "tight")]
     assert len([each for each in late if each["place"] == "tight"]) == 4
     for at, each in enumerate(late):
         first = at == 0 or late[at - 1]["place"] != each["place"]
-        ask("POST", f"{url}/handings", {**each, "said": None if first and at else 1, "turf": "slid"}, 201)
+        ask("POST", f"{url}/said", {**each, "said": None if first and at else 1, "turf": "slid"}, 201)
     (back,) = ask("GET", f"sessions/{session.pk}")["soles"]
     assert back["next"]["place"] == "sand" and back["done"] == 12
     ask("POST", f"{url}/returns", {"place": "tight"}, 409)
-    apart = ask("POST", f"sessions/{session.pk}/soles/check", {
+    apart = ask("POST", f"sessions/{session.pk}/trials/sole/check", {
         "loft_deg": 58, "clubs": [{"head": heads[0].pk}, {"head": Head.objects.get(label="54 W").pk}],
         "places": ["pitch", "sand"],
     }, 400)  # fmt: skip
     assert apart["field"] == "clubs" and "58°" in apart["title"]
-    assert "going on" in ask("POST", f"sessions/{session.pk}/soles", {
+    assert "going on" in ask("POST", f"sessions/{session.pk}/trials/sole", {
         "loft_deg": 58, "clubs": [{"head": head.pk} for head in heads], "places": ["pitch", "sand"],
     }, 409)["title"]  # fmt: skip
     # With a club by name in hand it is no sole test, and the next code takes it up again.
@@ -282,7 +287,7 @@ def test_grooves_blind_are_the_wedges_own_once_revealed_and_told_nowhere_before(
     FittingSession.objects.filter(pk=session.pk).update(end="short")
     first = ask("GET", f"sessions/{session.pk}")["bag"]["short"]["grooves"]
     assert first["pairs"] == [{"old": old.pk, "fresh": fresh.pk}] and first["blind"] is None
-    seen = ask("POST", f"sessions/{session.pk}/grooves", {"old": old.pk, "fresh": fresh.pk}, 201)
+    seen = ask("POST", f"sessions/{session.pk}/trials/grooves", {"old": old.pk, "fresh": fresh.pk}, 201)
     blind = seen["bag"]["short"]["grooves"]["blind"]
     codes = [each["build"] for each in blind["codes"]]
     assert seen["in_hand"] == codes[0] and seen["protocol"] == "grooves" and blind["codes"][0]["word"] in seen["next"]
@@ -295,7 +300,7 @@ def test_grooves_blind_are_the_wedges_own_once_revealed_and_told_nowhere_before(
             )
             session.refresh_from_db()
             hit(session, Build.objects.get(pk=code), 4000 + 400 * codes.index(code))
-    ask("PUT", f"grooves/{blind['id']}/guess", {"code": codes[1], "confidence": "certain"})
+    ask("PUT", f"trials/{blind['id']}/guess", {"code": codes[1], "confidence": "certain"})
     other = Client()
     other.force_login(owner)
 
@@ -305,20 +310,20 @@ def test_grooves_blind_are_the_wedges_own_once_revealed_and_told_nowhere_before(
         return everything(ask, session, other)
 
     before = read()
-    test = BlindGrooves.objects.get()
-    BlindGrooves.objects.update(one_is_old=not test.one_is_old)
+    test = Trial.objects.get()
+    test.put(one_is_old=not test.known.one_is_old)
     assert read() == before
     assert json.loads(before[1])["grooves"] == []
-    ask("GET", f"grooves/{blind['id']}/link", status=403, client=other)
-    assert {each["detail"] for each in ask("GET", f"grooves/{blind['id']}/link")["lines"]} == {"old", "new"}
-    told = ask("POST", f"grooves/{blind['id']}/reveal")
+    ask("GET", f"trials/{blind['id']}/link", status=403, client=other)
+    assert {each["detail"] for each in ask("GET", f"trials/{blind['id']}/link")["lines"]} == {"old", "new"}
+    told = ask("POST", f"trials/{blind['id']}/reveal")
     assert told["protocol"] == "full_swing" and told["in_hand"] is None
     assert {each["build"] for each in told["shots"]} == {old.pk, fresh.pk}
     (found,) = ask("GET", f"sessions/{session.pk}/bench")["grooves"]
-    right = BlindGrooves.objects.get().club(Build.objects.get(pk=codes[1])) == fresh
+    right = Trial.objects.get().known.club(codes[1]) == fresh.pk
     assert ("told the new one" in found["blind"]) == right
     assert [each["n_old"] for each in found["lies"]] == [3, 3]
-    assert ask("POST", f"grooves/{blind['id']}/reveal", status=409)["type"] == "hemicycle:grooves_over"
+    assert ask("POST", f"trials/{blind['id']}/reveal", status=409)["type"] == "hemicycle:grooves_over"
 
 
 def pair_of(label):
@@ -349,7 +354,7 @@ def test_what_a_code_was_hit_is_measured_apart_and_touches_no_club(ask, session,
 def test_the_set_up_proposes_what_there_is_for_this_hand_and_says_what_it_confounds(ask, fitter, session):
     own = builds.add_club(fitter, session.pk, name="58", set_loft_deg=58)
     ask("PUT", f"builds/{own.pk}/stated", {"sole": "narrow", "grip": "cord", "uses": {"sand": 2, "chip": 1}})
-    found = ask("GET", f"sessions/{session.pk}/soles/choices?loft_deg=58&wedge={own.pk}")
+    found = ask("GET", f"sessions/{session.pk}/trials/sole/choices?loft_deg=58&wedge={own.pk}")
     assert found["places"] == ["pitch", "fuller", "sand", "tight", "semi_rough"]
     control = {each["name"]: each["control"] for each in found["clubs"]}
     assert control == {
@@ -357,20 +362,20 @@ def test_the_set_up_proposes_what_there_is_for_this_hand_and_says_what_it_confou
     }  # fmt: skip
     chosen = [{"head": each["head"], "build": each["build"]} for each in found["clubs"] if each["control"] != "nearest"]
     body = {"loft_deg": 58, "clubs": chosen, "places": found["places"], "shaft": found["shaft"]}
-    check = ask("POST", f"sessions/{session.pk}/soles/check", {**body, "control": 2, "control_is": "own"})
+    check = ask("POST", f"sessions/{session.pk}/trials/sole/check", {**body, "control": 2, "control_is": "own"})
     assert check["handings"] == 16 and check["minutes"] == 28
     assert "fresh grooves" in check["warnings"][-1]
     session.customer.hand = "left"
     session.customer.save()
     Head.objects.filter(label="58 N").update(left_handed=False)
     answers.JUDGED.clear()
-    thin = ask("GET", f"sessions/{session.pk}/soles/choices?loft_deg=58")["clubs"]
+    thin = ask("GET", f"sessions/{session.pk}/trials/sole/choices?loft_deg=58")["clubs"]
     assert "Gannock 58 N" not in {each["name"] for each in thin}
 
 
 def test_notes_of_the_course_are_kept_beside_the_test_by_the_players_code_and_by_the_fitter(ask, session, begun):
     test = answered(ask, begun, truth(begun))
-    url, today = f"soles/{test['id']}", timezone.localdate().isoformat()
+    url, today = f"trials/{test['id']}", timezone.localdate().isoformat()
     (seen,) = ask("POST", f"{url}/course", status=201)["soles"]
     player = Client()
     page = ask("GET", f"course/{seen['course']}", client=player)
@@ -399,7 +404,7 @@ def test_a_session_has_words_for_so_many_codes_and_says_so_when_they_are_used(as
     words = list(Build.objects.filter(session=session, coded=True).values_list("name", flat=True))
     assert len(words) == len(set(words)) == len(WORDS)
     body = {"loft_deg": 58, "clubs": [{"head": head.pk} for head in heads], "places": ["pitch", "sand"]}
-    assert "All words" in ask("POST", f"sessions/{session.pk}/soles", body, 409)["title"]
+    assert "All words" in ask("POST", f"sessions/{session.pk}/trials/sole", body, 409)["title"]
 
 
 def test_a_shot_with_a_club_by_name_is_never_of_a_sole_test(ask, fitter, session, begun):
@@ -419,10 +424,10 @@ def test_a_left_hander_is_told_the_slope_the_other_way_on_every_page(ask, fitter
     test = sole_setup.set_up(fitter, session.pk, sole_test(heads, double=True, places=["pitch", "slope"]))
     (seen,) = ask("GET", f"sessions/{session.pk}")["soles"]
     assert "falls to the right" in seen["places"][1]["told"]
-    code = ask("POST", f"soles/{test.pk}/hand-out", status=201)["code"]
+    code = ask("POST", f"trials/{test.pk}/hand-out", status=201)["code"]
     page = Client(headers={"Prefer": "words"})
     for _ in heads:
         coming = ask("GET", f"hand-out/{code}", client=page)["next"]
         said = None if coming == seen["next"] else 1
-        ask("POST", f"soles/{test.pk}/handings", {**coming, "said": said, "turf": "slid"}, 201)
+        ask("POST", f"trials/{test.pk}/said", {**coming, "said": said, "turf": "slid"}, 201)
     assert "falls to the right" in ask("GET", f"hand-out/{code}", client=page)["place"]["told"]

@@ -6,8 +6,9 @@ from conftest import both, sole_test, tab
 from customers.actions import add_customer, edit_customer
 from django.test import Client
 from fitting.actions import acts, builds, sessions, sole_setup, soles
-from fitting.models import Build, FittingSession, SoleHanding, SoleTest
-from hemicycle_core.protocols.sole import AfterShots, TurfSaid
+from fitting.models import Build, FittingSession, Trial, TrialEvent
+from hemicycle_core.protocols.sole import AfterShots
+from hemicycle_core.protocols.sole_kept import TurfSaid
 from rack.models import Head, Shaft
 
 
@@ -30,9 +31,9 @@ def test_two_screens_that_say_of_one_code_at_once_have_it_said_once(fitter, owne
     answers = []
     body = body_of(coming_of(begun), turf="slid")
     screens = [tab(fitter, "one"), tab(owner, "two")]
-    both(*(lambda say=say: answers.append(say("POST", f"/api/soles/{begun.pk}/handings", body)) for say in screens))
+    both(*(lambda say=say: answers.append(say("POST", f"/api/trials/{begun.pk}/said", body)) for say in screens))
     assert sorted(answer.status_code for answer in answers) == [201, 409]
-    assert SoleHanding.objects.count() == 1
+    assert TrialEvent.objects.count() == 1
     refused = next(answer.json() for answer in answers if answer.status_code == 409)
     assert "was said already for this lie" in refused["title"]
 
@@ -41,20 +42,20 @@ def test_two_screens_that_say_of_one_code_at_once_have_it_said_once(fitter, owne
 def test_two_devices_that_open_the_assistants_page_at_once_are_one_and_a_refusal(fitter, session, begun):
     desk = Client()
     desk.force_login(fitter)
-    code = desk.post(f"/api/soles/{begun.pk}/hand-out").json()["code"]
+    code = desk.post(f"/api/trials/{begun.pk}/hand-out").json()["code"]
     answers = []
     both(*(lambda: answers.append(Client().get(f"/api/hand-out/{code}")) for _ in range(4)))
     assert sorted(answer.status_code for answer in answers) == [200, 409, 409, 409]
-    assert SoleTest.objects.get().hand_out_device != ""
+    assert Trial.objects.get().hand_out_device != ""
 
 
 def test_a_screen_that_sends_a_word_twice_is_told_that_it_is_done(fitter, session, begun):
     say = tab(fitter, "one")
     body, change = body_of(coming_of(begun), turf="dug"), "tab-one-00000000.777"
-    first = say("POST", f"/api/soles/{begun.pk}/handings", body, change=change)
-    again = say("POST", f"/api/soles/{begun.pk}/handings", body, change=change)
+    first = say("POST", f"/api/trials/{begun.pk}/said", body, change=change)
+    again = say("POST", f"/api/trials/{begun.pk}/said", body, change=change)
     assert (first.status_code, again.json()["type"]) == (201, "hemicycle:done")
-    assert SoleHanding.objects.count() == 1
+    assert TrialEvent.objects.count() == 1
 
 
 def test_a_word_is_not_taken_back_from_under_another_persons(fitter, owner, session, begun):
@@ -66,10 +67,10 @@ def test_a_word_is_not_taken_back_from_under_another_persons(fitter, owner, sess
     screen = tab(fitter, "one")
     refused = screen("POST", f"/api/sessions/{session.pk}/undo", {})
     assert refused.status_code == 409 and "rests on it" in refused.json()["title"]
-    assert SoleHanding.objects.filter(void=True).count() == 0
+    assert TrialEvent.objects.filter(void=True).count() == 0
     # Whoever said it last takes it back, and it is said again by whoever likes.
     acts.undo(owner, session.pk)
-    assert SoleHanding.objects.filter(void=True).count() == 1
+    assert TrialEvent.objects.filter(void=True).count() == 1
     coming = coming_of(begun)
     soles.say_of(fitter, begun.pk, code=coming.code, place=coming.place, said=AfterShots(said=-1, turf=TurfSaid.DUG))
     assert [each.said for each in soles.sole_of(begun).handed] == [None, -1]
@@ -81,8 +82,8 @@ def test_what_was_said_before_the_reveal_is_not_taken_back_after_it(fitter, sess
     soles.reveal(fitter, begun.pk, early=True)
     screen = tab(fitter, "one")
     refused = screen("POST", f"/api/sessions/{session.pk}/undo", {})
-    assert refused.status_code == 409 and SoleHanding.objects.get().void is False
-    late = screen("POST", f"/api/soles/{begun.pk}/handings", body_of(coming))
+    assert refused.status_code == 409 and TrialEvent.objects.get().void is False
+    late = screen("POST", f"/api/trials/{begun.pk}/said", body_of(coming))
     assert late.json()["type"] == "hemicycle:sole_test_over"
 
 
@@ -98,7 +99,7 @@ def test_another_customer_in_the_bay_takes_no_code_along_and_the_test_goes_on_wh
     assert desk.get(f"/api/sessions/{visit.pk}").json()["soles"] == []
     coming = coming_of(begun)
     answer = desk.put(
-        f"/api/soles/{begun.pk}/in-hand", {"code": coming.code, "place": coming.place}, content_type="application/json"
+        f"/api/trials/{begun.pk}/in-hand", {"code": coming.code, "place": coming.place}, content_type="application/json"
     )
     assert answer.json()["bay_is_here"]
     # A code of this session is no club of that one.
@@ -141,5 +142,5 @@ def test_names_of_every_length_and_five_soles_with_a_repeat_go_through(fitter, s
     test = sole_setup.choose(fitter, test.pk, code=soles_seen.result.order[0])
     assert Build.objects.filter(session=session, letter="B").exists()
     # By name on one shot names are cut to what a club may be called.
-    tried = sole_setup.try_lofts(fitter, SoleTest.objects.get().pk, place="sand")
-    assert all(len(code.build.name) <= 40 for code in tried.codes.select_related("build"))
+    tried = sole_setup.try_lofts(fitter, Trial.objects.get().pk, place="sand")
+    assert all(len(code.build.name) <= 40 for code in soles.sole_of(tried).codes)

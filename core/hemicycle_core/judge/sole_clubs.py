@@ -8,11 +8,11 @@ from __future__ import annotations
 
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
-from enum import StrEnum
 
 from ..errors import BadInput
 from ..flight import Firmness
 from ..protocols.sole import LEAST_SOLES, MOST_SOLES, USUAL
+from ..protocols.sole_kept import Control
 from ..said import NOTHING, Form, Said, angle, club_length, joined, listed, plain, say, term
 from ..units import METRES_PER_INCH
 from ..wedges.delivery import DELIVERY_WORDS, Delivery
@@ -29,14 +29,6 @@ LIES_OF: Mapping[str, tuple[str, ...]] = {
     WedgeUse.SAND: ("sand",),
     WedgeUse.LOB: ("lob",),
 }
-
-
-class Control(StrEnum):
-    """What stands for the sole that is played now."""
-
-    FRESH = "fresh"
-    NEAREST = "nearest"
-    OWN = "own"
 
 
 CONTROL_WORDS = {control: term("control", control) for control in Control}

@@ -12,6 +12,7 @@ from ..impact import Lie
 from ..runs import HALF, swing_words
 from ..said import Said, say, term
 from ..shots import Intent
+from .kept import Kept
 from .protocol import Protocol
 
 KEY = "grooves"
@@ -21,6 +22,29 @@ LIES: tuple[Lie | None, ...] = (None, Lie.WET)  # dry as the bay is, and wet
 SECONDS_A_SHOT, SECONDS_A_CHANGE = 25, 20
 PROMPT_ROUNDS = 75  # rounds since new from which on the test is worth its minutes, by judgement; never a verdict
 DRY = "dry"
+
+
+@dataclass(frozen=True)
+class GroovesKept:
+    """A blind groove test: an old wedge and a fresh one of its loft under two codes, all by the numbers of their
+    builds. Which code is which is kept from every answer until it is told (`one_is_old`). guess: the code that is taken
+    for the new one."""
+
+    old: int
+    fresh: int
+    one: int
+    two: int
+    one_is_old: bool
+    guess: int | None = None
+    confidence: str = ""
+
+    @property
+    def codes(self) -> tuple[int, int]:
+        return self.one, self.two
+
+    def club(self, code: int) -> int:
+        """The wedge that a code is."""
+        return self.old if (code == self.one) == self.one_is_old else self.fresh
 
 
 def lie_words(lie: Lie | None) -> Said:
@@ -76,4 +100,5 @@ PROTOCOL = Protocol(
     readings=("spin_rpm", "launch_deg", "ball_speed_mps"),
     shots=SHOTS,
     read=lambda _shots, _left_handed: [],
+    kept=Kept(GroovesKept),
 )

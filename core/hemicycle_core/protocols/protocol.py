@@ -7,6 +7,7 @@ from dataclasses import dataclass, field
 
 from ..said import Said
 from ..shots import Intent, Shot
+from .kept import Kept
 
 
 @dataclass(frozen=True)
@@ -32,7 +33,8 @@ class Finding:
 class Protocol:
     """key: under which runs carry it. name: as it is offered. why: a sentence for whoever is about to hit. intents:
     the shots it may ask for. readings: that it is worth little without (`READINGS`). shots: usually asked of each
-    build. read: what came of it from every shot of one build, and whether the player is left-handed."""
+    build. read: what came of it from every shot of one build, and whether the player is left-handed. kept: how a trial
+    of it is kept; None where nothing is but the shots."""
 
     key: str
     name: Said
@@ -41,3 +43,4 @@ class Protocol:
     readings: tuple[str, ...]
     shots: int
     read: Callable[[Sequence[Shot], bool], list[Finding]]
+    kept: Kept | None = None

@@ -13,7 +13,6 @@ from __future__ import annotations
 import itertools
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
-from enum import StrEnum
 
 import numpy as np
 
@@ -25,6 +24,7 @@ from ..samples.paired import Judged, rank
 from ..shots import Intent
 from ..units import metres
 from .protocol import Protocol
+from .sole_kept import KEPT, Blind, SoleKept, TurfSaid
 
 KEY = "sole"
 SHOTS = 3  # a code and a lie
@@ -33,19 +33,6 @@ ALL_ON = 2  # lies that all soles are hit from
 DUEL_HANDINGS, SHORT_DUEL = 4, {2: 4, 3: 3, 4: 3, 5: 2}
 SECONDS_A_SHOT, SECONDS_A_HANDING = 25, 30
 SHORT_PLACES, SHORT_ALL_ON = 3, {2: 2, 3: 2, 4: 1, 5: 1}  # twenty minutes
-
-
-class TurfSaid(StrEnum):
-    """How the sole met the ground; the last three in sand."""
-
-    SLID = "slid"
-    DUG = "dug"
-    SKIPPED = "skipped"
-    SAT_UP = "sat_up"
-    GRABBED = "grabbed"
-    EVEN = "even"
-    DEEP = "deep"
-    SHALLOW = "shallow"
 
 
 GOOD_TURF = frozenset({TurfSaid.SLID, TurfSaid.EVEN})
@@ -181,6 +168,21 @@ class SoleTest:
             raise BadInput(say("protocol-sole-test-begins-stock"), field="places")
         if len(self.places) < 2:
             raise BadInput(say("protocol-wedge-tried-from-one"), field="places")
+
+    @classmethod
+    def of(cls, kept: SoleKept) -> SoleTest:
+        """The test that was set up so."""
+        twice = None if kept.twice is None else (kept.twice[0], kept.twice[1])
+        return cls(
+            len(kept.codes),
+            kept.places,
+            twice=twice,
+            control=kept.control,
+            seed=kept.seed,
+            short=kept.short,
+            returns=kept.returns,
+            open=kept.blind is Blind.OPEN,
+        )
 
     @property
     def soles(self) -> int:
@@ -357,4 +359,5 @@ PROTOCOL = Protocol(
     readings=(),
     shots=SHOTS,
     read=lambda _shots, _left_handed: [],
+    kept=KEPT,
 )

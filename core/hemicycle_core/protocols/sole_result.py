@@ -9,7 +9,6 @@ from __future__ import annotations
 import itertools
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
-from enum import StrEnum
 
 import numpy as np
 from scipy.special import expit, logit
@@ -19,6 +18,7 @@ from ..said import NOTHING, Said, Sayable, joined, number, say, term, with_or
 from ..samples.paired import Judged, RankedByPairs, rank
 from ..units import ninety, whole
 from .sole import GOOD_TURF, MOST_SOLES, PLACES, Handing, SoleTest, comparisons
+from .sole_kept import LoftRole
 
 # From which chance on one is named the best, by the number of soles: of tests of soles that are all one, at most one in
 # ten then names one (`practice --soles`).
@@ -175,14 +175,6 @@ def _deciding(test: SoleTest, handed: Sequence[Handing], names: Sequence[Sayable
         if code is not None
     ]
     return joined(said) or say("protocol-which-lie-decides-cannot", returns=RETURNS)
-
-
-class LoftRole(StrEnum):
-    """What a club is when the sole that was chosen is tried in other lofts on one shot."""
-
-    AS_IS = "as_is"
-    WEAKER = "weaker"
-    LESS = "less"
 
 
 LIKELY = 0.6  # chance from which on one of the lofts is said to lead

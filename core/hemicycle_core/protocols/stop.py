@@ -16,6 +16,7 @@ from ..runs import Ball, check_wind
 from ..said import far, say, share
 from ..shots import Intent
 from ..units import metres
+from .kept import Kept
 from .protocol import Protocol
 
 KEY = "stop"
@@ -82,6 +83,37 @@ class Seen:
             raise BadInput(say("protocol-where-stopped-lies-between"), field="stopped_m")
 
 
+@dataclass(frozen=True)
+class BallSeen:
+    """A ball that was seen, or a group paced together, as it is kept. build: that it was hit with; target_m: it was
+    played to; along the line to the hole, sideways right positive."""
+
+    build: int
+    target_m: float
+    landed_m: float
+    stopped_m: float
+    stopped_side_m: float = 0.0
+    landed_side_m: float = 0.0
+    balls: int = 1
+    ball: Ball = Ball.OWN
+
+    def __post_init__(self) -> None:
+        for side_m in (self.landed_side_m, self.stopped_side_m):
+            if abs(side_m) > MOST_PAST_M:
+                raise BadInput(say("act-side-lies-off-at-most", most=far(MOST_PAST_M)), field="landed_side_m")
+        _ = self.seen  # refuses what cannot be
+
+    @property
+    def left_m(self) -> float:
+        """From the hole."""
+        return float(((self.stopped_m - self.target_m) ** 2 + self.stopped_side_m**2) ** 0.5)
+
+    @property
+    def seen(self) -> Seen:
+        return Seen(self.build, self.ball, self.landed_m, self.stopped_m, self.left_m, self.balls, self.target_m)
+
+
+SEEN = "seen"
 SECONDS_A_BALL, SECONDS_A_CHANGE = 25, 20
 
 
@@ -99,4 +131,5 @@ PROTOCOL = Protocol(
     readings=(),
     shots=SHOTS,
     read=lambda _shots, _left_handed: [],
+    kept=Kept(StopGreen, {SEEN: BallSeen}),
 )

@@ -17,7 +17,7 @@ from shop.audit import action
 from shop.models import AuditEntry, User
 from shop.trail import in_words, named
 
-from ..models import Build, FittingSession, Run, Shot, SoleHanding, TakenInHand
+from ..models import Build, FittingSession, Run, Shot, TakenInHand, TrialEvent
 from .bays import leave_bay, take_bay
 from .changes import announce, for_change, note
 from .player import numbers_shown
@@ -25,7 +25,13 @@ from .windows import keep_windows
 
 # Kind of row, its number, its column, what was there and what is.
 Altered = list[Any]
-KINDS: dict[str, type[Any]] = {"session": FittingSession, "build": Build, "shot": Shot, "handing": SoleHanding}
+KINDS: dict[str, type[Any]] = {
+    "session": FittingSession,
+    "build": Build,
+    "shot": Shot,
+    "event": TrialEvent,
+    "handing": TrialEvent,  # as what is said of a code was called in older trails
+}
 UNDO, REDO = "act.undo", "act.redo"
 
 
@@ -155,7 +161,7 @@ def _turned(
             raise Refused(_why(session, entry), kind="rests_on_it")
         if what == UNDO and kind == "build" and column == "archived" and wanted:
             _unhit(row)
-        if kind == "handing" and not row.test.is_on:
+        if KINDS[kind] is TrialEvent and not row.trial.is_on:
             raise Refused(say("act-sole-test-over-what"), kind="rests_on_it")
         if (kind, column) == ("session", "swing"):
             swings.append((row.swing, wanted))

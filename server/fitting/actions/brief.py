@@ -8,13 +8,14 @@ from dataclasses import asdict, dataclass, is_dataclass, replace
 from decimal import Decimal
 from typing import Any
 
-from common.columns import in_columns, put, read_as
+from common.columns import in_columns, put
 from common.problems import Refused
 from django.utils import timezone
 from hemicycle_core.errors import BadInput
 from hemicycle_core.facts import Brief, BriefJob
 from hemicycle_core.facts.brief import MOST_JOBS, tidied
 from hemicycle_core.facts.values import fields_of, names_of, value
+from hemicycle_core.plain import read_as
 from hemicycle_core.said import listed, say
 from shop.audit import action
 from shop.models import User

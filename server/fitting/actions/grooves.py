@@ -3,46 +3,40 @@
 from __future__ import annotations
 
 from common.problems import NotAllowed, Refused
-from django.utils import timezone
 from hemicycle_core.answers.short_tests import groove_pairs
 from hemicycle_core.errors import BadInput
 from hemicycle_core.protocols.grooves import KEY as GROOVES
-from hemicycle_core.protocols.grooves import LENGTH
+from hemicycle_core.protocols.grooves import LENGTH, GroovesKept
 from hemicycle_core.protocols.sole_result import check_confidence
 from hemicycle_core.said import say
 from hemicycle_core.shots import Intent
-from shop.audit import action, record
+from shop.audit import action
 from shop.models import User
 
+from ..domain.grooves import BlindPair, blind_pair
 from ..domain.session import load
-from ..models import BlindGrooves, Build, FittingSession, Run, Shot
+from ..models import Build, FittingSession, Run, Shot, Trial
 from .acts import alter
 from .changes import announce, for_change, note
 from .codes import DRAWN, announce_run, coded, free_words, test_over
 from .hold import hold
+from .trials import given_up, going_on, is_going_on, link_seen, told
 
 
 @action("fit")
 def begin(actor: User, session_id: int, *, old: int, fresh: int) -> FittingSession:
     """The pair under two codes; the first of them is in hand."""
     session = for_change(actor, session_id)
-    if BlindGrooves.objects.of(session.shop_id).filter(session=session, revealed_at=None, stopped_at=None).exists():
+    if is_going_on(session, GROOVES):
         raise Refused(say("act-blind-groove-test-going"), kind="grooves_on")
     pairs = {(one.key, other.key) for one, other in groove_pairs(load(session).facts)}
     if (old, fresh) not in pairs:
         raise BadInput(say("act-choose-old-wedge-fresh"), field="fresh")
     wedge = Build.objects.of(session.shop_id).get(pk=old)
     one, two = (coded(session, word, wedge.known.loft_deg or 54.0) for word in free_words(session, 2))
-    BlindGrooves.objects.create(
-        shop_id=session.shop_id,
-        session=session,
-        setter=actor,
-        old=wedge,
-        fresh_id=fresh,
-        one=one,
-        two=two,
-        one_is_old=bool(DRAWN.getrandbits(1)),
-    )
+    test = Trial(shop_id=session.shop_id, session=session, test=GROOVES, setter=actor)
+    test.set_as(GroovesKept(old, fresh, one.pk, two.pk, one_is_old=bool(DRAWN.getrandbits(1))))
+    test.save()
     hold(session, one)
     alter(session, length=LENGTH, lie="", protocol=GROOVES, intent=Intent.STOCK.value)
     note(session, actor, "grooves.blind", f"session:{session.pk}")
@@ -50,23 +44,20 @@ def begin(actor: User, session_id: int, *, old: int, fresh: int) -> FittingSessi
     return session
 
 
-def _on(actor: User, blind_id: int) -> tuple[BlindGrooves, FittingSession]:
-    session = for_change(actor, BlindGrooves.objects.one(actor.shop_id or 0, blind_id).session_id)
-    test = BlindGrooves.objects.select_related("old", "fresh", "one", "two").one(session.shop_id, blind_id)
-    if not test.is_on:
-        raise Refused(say("act-groove-test-blind-no"), kind="grooves_over")
-    return test, session
+def _on(actor: User, blind_id: int) -> tuple[BlindPair, FittingSession]:
+    over = Refused(say("act-groove-test-blind-no"), kind="grooves_over")
+    test, session = going_on(actor, GROOVES, blind_id, over)
+    return blind_pair(test), session
 
 
 @action("fit")
 def guess(actor: User, blind_id: int, *, code: int, confidence: str) -> FittingSession:
     """Which code the player takes for the new one, and how sure he is."""
-    test, session = _on(actor, blind_id)
-    if code not in (test.one_id, test.two_id):
+    pair, session = _on(actor, blind_id)
+    if code not in pair.kept.codes:
         raise BadInput(say("act-code-not-part-test"), field="code")
     check_confidence(confidence)
-    test.guess_id, test.confidence = code, confidence
-    test.save(update_fields=["guess", "confidence"])
+    pair.test.put(guess=code, confidence=confidence)
     note(session, actor, "grooves.guess", f"session:{session.pk}")
     announce(session, "grooves")
     return session
@@ -75,15 +66,14 @@ def guess(actor: User, blind_id: int, *, code: int, confidence: str) -> FittingS
 @action("fit")
 def reveal(actor: User, blind_id: int) -> FittingSession:
     """Which is which is told, and the shots are those of the wedges from now on."""
-    test, session = _on(actor, blind_id)
-    runs = Run.objects.of(session.shop_id).filter(build__in=test.codes)
+    pair, session = _on(actor, blind_id)
+    runs = Run.objects.of(session.shop_id).filter(build__in=pair.kept.codes)
     if not Shot.objects.of(session.shop_id).filter(run__in=runs).exists():
         raise Refused(say("act-nothing-was-hit-yet"), kind="nothing_handed")
-    for code in test.codes:
+    for code in pair.kept.codes:
         Shot.objects.of(session.shop_id).filter(run__build=code).update(revision=session.revision)
-        Run.objects.of(session.shop_id).filter(build=code).update(build=test.club(code))
-    test.revealed_at = timezone.now()
-    test.save(update_fields=["revealed_at"])
+        Run.objects.of(session.shop_id).filter(build=code).update(build=pair.club(code))
+    told(pair.test)
     session.whole_from = session.revision
     session.save(update_fields=["whole_from"])
     test_over(session, GROOVES)
@@ -95,21 +85,18 @@ def reveal(actor: User, blind_id: int) -> FittingSession:
 @action("fit")
 def give_up(actor: User, blind_id: int) -> FittingSession:
     """The test ends; what was hit stays under its codes, and is never told by wedge."""
-    test, session = _on(actor, blind_id)
-    test.stopped_at = timezone.now()
-    test.save(update_fields=["stopped_at"])
+    pair, session = _on(actor, blind_id)
+    given_up(pair.test)
     test_over(session, GROOVES)
     note(session, actor, "grooves.stop", f"session:{session.pk}")
     announce_run(session, "grooves")
     return session
 
 
-def link(actor: User, blind_id: int) -> BlindGrooves:
+def link(actor: User, blind_id: int) -> BlindPair:
     """Which code is which wedge, for whoever set it up, and written down. Raises NotAllowed for anyone else."""
-    rows = BlindGrooves.objects.select_related("old", "fresh", "one", "two", "session")
-    test = rows.one(actor.shop_id or 0, blind_id)
+    test = Trial.objects.filter(test=GROOVES).select_related("session").one(actor.shop_id or 0, blind_id)
     if test.setter_id != actor.pk and test.is_on:
         raise NotAllowed(say("act-only-whoever-set-test"))
-    about = {"of_session": test.session_id, "of_customer": test.session.customer_id}
-    record(test.shop_id, actor, "sole.link", f"session:{test.session_id}", **about)
-    return test
+    link_seen(actor, test, f"session:{test.session_id}")
+    return blind_pair(test)

@@ -4,21 +4,25 @@ where the fitter is blind too, and the player's, for notes of the course days la
 from __future__ import annotations
 
 import secrets
+from dataclasses import replace
 from datetime import date, timedelta
 
 from common.problems import Refused
 from django.db import transaction
 from django.utils import timezone
 from hemicycle_core.errors import BadInput
+from hemicycle_core.protocols.sole import KEY as SOLE
 from hemicycle_core.protocols.sole import PLACES
+from hemicycle_core.protocols.sole_kept import COURSE, Blind, CourseKept
 from hemicycle_core.said import say
 from shop.audit import action
 from shop.models import User
 
-from ..models import Blind, CourseNote, FittingSession, SoleTest
-from .changes import announce, for_change, locked, next_revision, note
+from ..models import FittingSession, Trial
+from .changes import announce, locked, next_revision, note
 from .player import Closed, give_code
-from .soles import sole_of, test_for_change
+from .soles import sole_of
+from .trials import trial
 
 SIGNS_OF_A_CODE = 8
 COURSE_LASTS = timedelta(days=60)
@@ -32,26 +36,26 @@ OVER = say("act-code-opens-nothing-any")
 def open_hand_out(actor: User, test_id: int) -> str:
     """A new code for the assistant's page of a test that is blind to both sides; the one before opens nothing any more.
     The first device that opens it keeps it."""
-    test, session = test_for_change(actor, test_id)
-    if test.blind != Blind.DOUBLE or not test.is_on:
+    test, session = trial(actor, SOLE, test_id)
+    if test.known.blind is not Blind.DOUBLE or not test.is_on:
         raise Refused(say("act-only-test-blind-both"), kind="not_double")
-    rows = SoleTest.objects.filter(pk=test.pk)
+    rows = Trial.objects.filter(pk=test.pk)
     code = give_code(rows, "hand_out", SIGNS_OF_A_CODE, hand_out_device="", hand_out_opened_at=None)
     note(session, actor, "sole.hand_out", f"sole:{test.pk}")
     announce(session, "sole")
     return code
 
 
-def _by(column: str, code: str) -> SoleTest:
+def _by(column: str, code: str) -> Trial:
     """The test that has a code. Raises Closed where none has."""
     wanted = code.strip().upper()
-    test = SoleTest.objects.select_related("session").filter(**{column: wanted}).first() if wanted else None
+    test = Trial.objects.select_related("session").filter(**{column: wanted}).first() if wanted else None
     if test is None:
         raise Closed(NO_PAGE, kind="no_such_code", field="code")
     return test
 
 
-def hand_out_by(code: str) -> SoleTest:
+def hand_out_by(code: str) -> Trial:
     """The test whose assistant's page a code opens. Raises Closed where it opens none."""
     test = _by("hand_out", code)
     if not test.is_on or test.session.agreed_at is not None:
@@ -61,10 +65,10 @@ def hand_out_by(code: str) -> SoleTest:
 
 def has_open(code: str, device: str) -> bool:
     """Whether a device has the page of this code open."""
-    return bool(device) and SoleTest.objects.filter(hand_out=code.strip().upper(), hand_out_device=device).exists()
+    return bool(device) and Trial.objects.filter(hand_out=code.strip().upper(), hand_out_device=device).exists()
 
 
-def claim(code: str, device: str) -> tuple[SoleTest, str]:
+def claim(code: str, device: str) -> tuple[Trial, str]:
     """The test of a code for the one device that has its page open; the first is it. Raises Refused for another one."""
     with transaction.atomic():
         known = hand_out_by(code)
@@ -87,13 +91,17 @@ def claim(code: str, device: str) -> tuple[SoleTest, str]:
         return test, test.hand_out_device
 
 
-def tape(code: str, device: str, *, number: int, taped: bool) -> SoleTest:
+def tape(code: str, device: str, *, number: int, taped: bool) -> Trial:
     """That a code is on the shaft of its club, and its marks are covered."""
-    test, _ = claim(code, device)
     with transaction.atomic():
-        changed = test.codes.filter(number=number).update(taped=taped)
-        if not changed:
+        known, _ = claim(code, device)
+        locked(known.shop_id, known.session_id)
+        test = hand_out_by(code)  # as it is under the lock
+        codes = test.known.codes
+        if not 0 <= number < len(codes):
             raise BadInput(say("act-code-not-part-test"), field="code")
+        now = replace(codes[number], taped=taped)
+        test.put(codes=(*codes[:number], now, *codes[number + 1 :]))
     return test
 
 
@@ -103,17 +111,17 @@ def tape(code: str, device: str, *, number: int, taped: bool) -> SoleTest:
 @action("fit")
 def open_course(actor: User, test_id: int) -> FittingSession:
     """A code with which the player writes down, days later, what each did on the course."""
-    test, session = test_for_change(actor, test_id)
+    test, session = trial(actor, SOLE, test_id)
     if test.stopped_at is not None:
         raise Refused(say("act-sole-test-was-given"), kind="sole_test_over")
-    rows = SoleTest.objects.filter(pk=test.pk)
+    rows = Trial.objects.filter(pk=test.pk)
     give_code(rows, "course", SIGNS_OF_A_CODE, course_until=timezone.now() + COURSE_LASTS)
     note(session, actor, "sole.course", f"sole:{test.pk}")
     announce(session, "sole")
     return session
 
 
-def course_by(code: str) -> SoleTest:
+def course_by(code: str) -> Trial:
     """The test that a code of the course opens. Raises Closed where it opens none."""
     test = _by("course", code)
     ended = test.course_until is None or test.course_until <= timezone.now()
@@ -122,7 +130,7 @@ def course_by(code: str) -> SoleTest:
     return test
 
 
-def note_by_code(code: str, played_on: date, number: int, place: str, word: str, *, first: bool) -> SoleTest:
+def note_by_code(code: str, played_on: date, number: int, place: str, word: str, *, first: bool) -> Trial:
     """What the player writes of a code, on their own page. Sent twice it is kept once."""
     with transaction.atomic():
         known = course_by(code)
@@ -137,15 +145,14 @@ def note_of_course(
     actor: User, test_id: int, *, played_on: date, code: int, place: str, word: str, first: bool
 ) -> FittingSession:
     """What the player told of the course, as the fitter writes it down."""
-    session = for_change(actor, SoleTest.objects.one(actor.shop_id or 0, test_id).session_id)
-    test = SoleTest.objects.one(session.shop_id, test_id)
+    test, session = trial(actor, SOLE, test_id)
     _write(session, test, actor, played_on, code, place, word, first=first)
     return session
 
 
 def _write(
     session: FittingSession,
-    test: SoleTest,
+    test: Trial,
     actor: User | None,
     played_on: date,
     number: int,
@@ -165,17 +172,11 @@ def _write(
         raise BadInput(say("act-note-has-characters-most", most_word=MOST_WORD), field="word")
     if not timezone.localdate(test.at) <= played_on <= timezone.localdate():
         raise BadInput(say("act-day-lies-between-test"), field="played_on")
-    if test.notes.count() >= MOST_NOTES:
+    noted = CourseKept(played_on.isoformat(), number, place, word.strip(), first, by_player=actor is None)
+    if any(replace(each, by_player=noted.by_player) == noted for each in found.notes):
+        return
+    if len(found.notes) >= MOST_NOTES:
         raise Refused(say("act-so-many-notes-enough"), kind="enough")
-    CourseNote.objects.get_or_create(
-        session=session,
-        test=test,
-        played_on=played_on,
-        code=number,
-        place=place,
-        word=word.strip(),
-        first=first,
-        defaults={"shop_id": session.shop_id, "by_player": actor is None},
-    )
+    test.add(COURSE, noted)
     note(session, actor, "player.course" if actor is None else "sole.note", f"sole:{test.pk}")
     announce(session, "sole")

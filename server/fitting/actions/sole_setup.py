@@ -14,9 +14,10 @@ from customers.models import Hand
 from hemicycle_core.errors import BadInput
 from hemicycle_core.facts import Brief
 from hemicycle_core.heads import HeadType
-from hemicycle_core.judge.sole_clubs import Control, SoleClub, check_clubs
-from hemicycle_core.protocols.sole import SHORT_PLACES
-from hemicycle_core.protocols.sole_result import LoftRole
+from hemicycle_core.judge.sole_clubs import SoleClub, check_clubs
+from hemicycle_core.protocols.sole import KEY as SOLE
+from hemicycle_core.protocols.sole import SHORT_PLACES, SoleTest
+from hemicycle_core.protocols.sole_kept import Blind, CodeKept, Control, LoftRole, SoleKept
 from hemicycle_core.rack.eligible import check_can_be_had
 from hemicycle_core.rack.made import Work, worked
 from hemicycle_core.rack.sole_search import in_less_loft
@@ -27,12 +28,13 @@ from shop.audit import action
 from shop.models import User
 
 from ..domain.session import load
-from ..domain.soles import club_in_test, club_of_head, wedge_head
-from ..models import Blind, Build, FittingSession, SoleCode, SoleTest
+from ..domain.soles import Code, club_in_test, club_of_head, wedge_head
+from ..models import Build, FittingSession, Trial
 from .builds import CandidateChoice, candidate_of, shaft_for
 from .changes import announce, for_change, note
 from .codes import DRAWN, coded, free_words
-from .soles import sole_of, take_up, test_for_change
+from .soles import sole_of, take_up
+from .trials import is_going_on, trial
 from .windows import keep_windows
 
 
@@ -99,7 +101,7 @@ def _club(session: FittingSession, wanted: ClubOfTest, shaft_id: int | None) -> 
 
 
 @action("fit")
-def set_up(actor: User, session_id: int, wanted: SetUp, *, chance: Random = DRAWN) -> SoleTest:
+def set_up(actor: User, session_id: int, wanted: SetUp, *, chance: Random = DRAWN) -> Trial:
     """A blind test, with the first code in hand. Codes are drawn: neither their order nor their numbers tell a club.
     chance: by which; the demo's comes again."""
     session = for_change(actor, session_id)
@@ -112,18 +114,19 @@ def set_up(actor: User, session_id: int, wanted: SetUp, *, chance: Random = DRAW
         raise BadInput(say("act-say-which-club-control"), field="control")
     order = [*range(len(clubs)), *([] if wanted.repeat is None else [wanted.repeat])]
     chance.shuffle(order)
-    twice = [at for at, club in enumerate(order) if club == wanted.repeat] if wanted.repeat is not None else None
+    same = tuple(at for at, club in enumerate(order) if club == wanted.repeat)
+    twice = same if wanted.repeat is not None else None
     test = _made(
         session,
         actor,
-        [(clubs[club], "") for club in order],
+        [(clubs[club], None) for club in order],
         blind=Blind.DOUBLE if wanted.double else Blind.SINGLE,
         loft_deg=wanted.loft_deg,
-        wedge=None if wanted.wedge is None else _own_wedge(session, wanted.wedge),
-        places=list(wanted.places)[: SHORT_PLACES if wanted.short else None],
+        wedge=None if wanted.wedge is None else _own_wedge(session, wanted.wedge).pk,
+        places=tuple(wanted.places)[: SHORT_PLACES if wanted.short else None],
         short=wanted.short,
         control=None if wanted.control is None else order.index(wanted.control),
-        control_is=wanted.control_is.value if wanted.control_is else "",
+        control_is=wanted.control_is,
         twice=twice,
         chance=chance,
     )
@@ -140,33 +143,30 @@ def _own_wedge(session: FittingSession, build_id: int) -> Build:
 
 
 def _made(
-    session: FittingSession, actor: User, clubs: Sequence[tuple[_Club, str]], *, chance: Random = DRAWN, **fields: Any
-) -> SoleTest:
-    """A test with its codes, and what comes first taken up. clubs: with their role where lofts are tried."""
-    if SoleTest.objects.of(session.shop_id).filter(session=session, revealed_at=None, stopped_at=None).exists():
+    session: FittingSession,
+    actor: User,
+    clubs: Sequence[tuple[_Club, LoftRole | None]],
+    *,
+    chance: Random = DRAWN,
+    **more: Any,
+) -> Trial:
+    """A test with its codes, and what comes first taken up. clubs: with their role where lofts are tried; more: as
+    `SoleKept` has it."""
+    if is_going_on(session, SOLE):
         raise Refused(say("act-sole-test-going-reveal"), kind="sole_test_on")
-    blind, loft_deg = fields["blind"], fields["loft_deg"]
+    blind, loft_deg = more["blind"], more["loft_deg"]
     seed = chance.getrandbits(31)
-    test = SoleTest(
-        shop_id=session.shop_id, session=session, setter=actor, seed=seed, **{**fields, "blind": blind.value}
-    )
-    _ = test.for_core(len(clubs))  # refuses what no sole test is
-    test.save()
+    # Before any code is made: refuses what no sole test is.
+    _ = SoleTest.of(SoleKept(codes=tuple(CodeKept(0) for _ in clubs), seed=seed, **more))
     words = free_words(session, len(clubs), chance)
+    codes = []
     for number, (each, role) in enumerate(clubs):
         build = coded(session, english(each.known.called)[:40] if blind is Blind.OPEN else words[number], loft_deg)
-        SoleCode.objects.create(
-            shop_id=session.shop_id,
-            session=session,
-            test=test,
-            number=number,
-            build=build,
-            head=each.head,
-            shaft=each.shaft,
-            bend_deg=each.bend_deg,
-            club=each.club,
-            role=role,
-        )
+        head, shaft, club = (None if row is None else row.pk for row in (each.head, each.shaft, each.club))
+        codes.append(CodeKept(build.pk, head, shaft, each.bend_deg, club, role))
+    test = Trial(shop_id=session.shop_id, session=session, test=SOLE, setter=actor)
+    test.set_as(SoleKept(codes=tuple(codes), seed=seed, **more))
+    test.save()
     take_up(session, test)
     return test
 
@@ -174,30 +174,28 @@ def _made(
 @action("fit")
 def choose(actor: User, test_id: int, *, code: int) -> FittingSession:
     """The sole that fitter and player chose, whatever the ranking says: it comes onto the stand."""
-    test, session = test_for_change(actor, test_id)
+    test, session = trial(actor, SOLE, test_id)
     if test.revealed_at is None:
         raise Refused(say("act-reveal-test-first-then"), kind="not_revealed")
-    codes = list(test.codes.all())
-    if not 0 <= code < len(codes):
+    if not 0 <= code < len(test.known.codes):
         raise BadInput(say("act-code-not-part-test"), field="code")
-    test.chosen = code
-    test.save(update_fields=["chosen"])
+    test.put(chosen=code)
     found = sole_of(test)
-    chosen = codes[code]
+    chosen = found.codes[code]
     if chosen.head is not None and not _stands(session, chosen):
         shaft = chosen.shaft or _any_shaft(session, chosen.head)
         candidate_of(session, CandidateChoice(chosen.head.pk, shaft.pk, bend_deg=chosen.bend_deg))
         keep_windows(session, actor, first=True)
-    short, sole = load(session).ends.short_end, found.club(chosen).sole
+    short, sole = load(session).ends.short_end, chosen.what.sole
     low = short.low.club if short is not None and short.low is not None else None
-    if sole and (low is None or as_lofted(test.loft_deg, low)):
+    if sole and (low is None or as_lofted(found.kept.loft_deg, low)):
         session.save(update_fields=put(session, Brief, {"sole": sole}))
     note(session, actor, "sole.choose", f"sole:{test.pk}", name=english(found.clubs[code].called))
     announce(session, "sole")
     return session
 
 
-def _stands(session: FittingSession, chosen: SoleCode) -> bool:
+def _stands(session: FittingSession, chosen: Code) -> bool:
     assert chosen.head is not None
     there = Build.objects.of(session.shop_id).filter(session=session, head=chosen.head, archived=False)
     loft = chosen.head.loft_deg + chosen.bend_deg
@@ -216,13 +214,14 @@ WEAKER_DEG = 1.0
 
 
 @action("fit")
-def try_lofts(actor: User, test_id: int, *, place: str) -> SoleTest:
+def try_lofts(actor: User, test_id: int, *, place: str) -> Trial:
     """The sole that was chosen as it is, a degree weaker and in less loft, by name on one shot: whether the shot needs
     the loft, or only the face is to be opened."""
-    before, session = test_for_change(actor, test_id)
-    if before.chosen is None:
+    row, session = trial(actor, SOLE, test_id)
+    before = sole_of(row)
+    if before.kept.chosen is None:
         raise Refused(say("act-choose-sole-first-one"), kind="nothing_chosen")
-    chosen = before.codes.all()[before.chosen]
+    chosen = before.codes[before.kept.chosen]
     if chosen.head is None:
         raise Refused(say("act-sole-was-chosen-no"), kind="no_head")
     shaft = chosen.shaft.pk if chosen.shaft else None
@@ -243,8 +242,10 @@ def try_lofts(actor: User, test_id: int, *, place: str) -> SoleTest:
             say("act-does-not-bear-bend", called=chosen.head.called),
             kind="no_lofts",
         )
-    clubs = [(_club(session, each, shaft), role.value) for each, role in wanted]
-    test = _made(session, actor, clubs, blind=Blind.OPEN, loft_deg=before.loft_deg, wedge=before.wedge, places=[place])
+    clubs = [(_club(session, each, shaft), role) for each, role in wanted]
+    test = _made(
+        session, actor, clubs, blind=Blind.OPEN, loft_deg=before.kept.loft_deg, wedge=before.kept.wedge, places=(place,)
+    )
     note(session, actor, "sole.lofts", f"sole:{test.pk}")
     announce(session, "sole")
     return test

@@ -2,34 +2,36 @@
 
 from __future__ import annotations
 
-from typing import Any
+from dataclasses import replace
 
 from common.problems import NotAllowed, Refused
-from django.utils import timezone
 from hemicycle_core.errors import BadInput
 from hemicycle_core.protocols.sole import KEY as SOLE
-from hemicycle_core.protocols.sole import PLACES, AfterShots, Next, is_asked
+from hemicycle_core.protocols.sole import PLACES, AfterShots, Next, SoleTest, is_asked
+from hemicycle_core.protocols.sole_kept import HANDING, Blind, HandingKept
 from hemicycle_core.protocols.sole_result import check_confidence
 from hemicycle_core.said import listed, say
 from hemicycle_core.shots import Intent
-from shop.audit import action, record
+from shop.audit import action
 from shop.models import User
 
-from ..domain.soles import PlayedSole
-from ..models import WITH_CODES, Blind, FittingSession, SoleHanding, SoleTest
+from ..domain.soles import PlayedSole, named_by
+from ..models import FittingSession, Trial
 from .acts import Altered, alter
-from .changes import announce, for_change, note
+from .changes import announce, note
 from .codes import announce_run, put_down, test_over
 from .hold import hold
+from .trials import event, given_up, going_on, link_seen, told
 
 
-def sole_of(test: SoleTest) -> PlayedSole:
+def sole_of(test: Trial) -> PlayedSole:
     """A test as it stands now."""
-    rows = SoleTest.objects.select_related("session__customer").prefetch_related(*WITH_CODES)
-    return PlayedSole(rows.get(pk=test.pk))
+    rows = Trial.objects.select_related("session__customer").prefetch_related("events")
+    row = rows.get(pk=test.pk)
+    return PlayedSole(row, named_by(row))
 
 
-def take_up(session: FittingSession, test: SoleTest) -> list[Altered]:
+def take_up(session: FittingSession, test: Trial) -> list[Altered]:
     """What comes next is in hand, from its lie; nothing is where all is played, while the player guesses."""
     found = sole_of(test)
     coming = found.standing.next
@@ -49,21 +51,8 @@ def _hand(session: FittingSession, found: PlayedSole, coming: Next) -> list[Alte
     )
 
 
-def test_for_change(actor: User, test_id: int) -> tuple[SoleTest, FittingSession]:
-    """A test as it is now that its session is locked."""
-    session = for_change(actor, SoleTest.objects.one(actor.shop_id or 0, test_id).session_id)
-    return SoleTest.objects.one(session.shop_id, test_id), session
-
-
-def _going_on(actor: User, test_id: int) -> tuple[SoleTest, FittingSession]:
-    test, session = test_for_change(actor, test_id)
-    if not test.is_on:
-        raise Refused(say("act-sole-test-over-was"), kind="sole_test_over")
-    return test, session
-
-
-def _columns(said: AfterShots) -> dict[str, Any]:
-    return {**vars(said), "turf": said.turf.value if said.turf else "", "sound": said.sound.strip()}
+def _going_on(actor: User, test_id: int) -> tuple[Trial, FittingSession]:
+    return going_on(actor, SOLE, test_id, Refused(say("act-sole-test-over-was"), kind="sole_test_over"))
 
 
 @action("fit")
@@ -83,11 +72,9 @@ def say_of(
     first = before is None or before.for_core.stage != (place, visit, duel)
     if not first and said.said is None:
         raise BadInput(say("act-say-whether-was-better"), field="said")
-    values = _columns(said) | ({"said": None} if first else {})
-    handing = SoleHanding.objects.create(
-        shop_id=session.shop_id, session=session, test=test, code=code, place=place, visit=visit, duel=duel, **values
-    )
-    rows: list[Altered] = [["handing", handing.pk, "void", True, False], *take_up(session, test)]
+    values = {**vars(said), "sound": said.sound.strip(), **({"said": None} if first else {})}
+    handing = test.add(HANDING, HandingKept(code, place, visit, duel, **values))
+    rows: list[Altered] = [["event", handing.pk, "void", True, False], *take_up(session, test)]
     note(session, actor, "sole.said", f"sole:{test.pk}", code=found.word(code), rows=rows)
     announce_run(session)
     return session
@@ -102,23 +89,23 @@ def _check_turn(found: PlayedSole, code: int, place: str, visit: int, duel: bool
         return
     if not is_asked(found.core, place, visit):
         raise BadInput(say("act-nobody-said-go-back"), field="visit")
-    if any((each.code, each.place, each.visit, each.duel) == (code, place, visit, False) for each in found.handings):
+    if any((each.code, *each.stage) == (code, place, visit, False) for each in found.handed):
         raise Refused(say("act-was-said-already-lie", word=found.word(code)), kind="said_already")
 
 
 @action("fit")
 def change_said(actor: User, handing_id: int, said: AfterShots) -> FittingSession:
     """What was said of a code, put right."""
-    test, session = _going_on(actor, SoleHanding.objects.one(actor.shop_id or 0, handing_id).test_id)
-    handing = SoleHanding.objects.one(session.shop_id, handing_id)
-    said.check(PLACES[handing.place].lie)
-    if (handing.said is None) != (said.said is None):
+    row, test, session = event(actor, SOLE, HANDING, handing_id)
+    if not test.is_on:
+        raise Refused(say("act-sole-test-over-was"), kind="sole_test_over")
+    before: HandingKept = row.known
+    said.check(PLACES[before.place].lie)
+    if (before.said is None) != (said.said is None):
         raise BadInput(say("act-first-lie-held-against"), field="said")
-    columns = _columns(said)
-    for name, value in columns.items():
-        setattr(handing, name, value)
-    handing.save(update_fields=list(columns))
-    note(session, actor, "sole.changed", f"sole:{test.pk}", code=sole_of(test).word(handing.code))
+    row.set_as(replace(before, **{**vars(said), "sound": said.sound.strip()}))
+    row.save(update_fields=["body", "words"])
+    note(session, actor, "sole.changed", f"sole:{test.pk}", code=sole_of(test).word(before.code))
     announce(session, "sole")
     return session
 
@@ -142,9 +129,10 @@ def go_back(actor: User, test_id: int, *, place: str) -> FittingSession:
     test, session = _going_on(actor, test_id)
     if not sole_of(test).standing.complete:
         raise Refused(say("act-finalists-go-back-lie"), kind="not_complete")
-    test.returns = [*test.returns, place]
-    _ = test.for_core(test.codes.count())  # refuses a lie that is none of it
-    test.save(update_fields=["returns"])
+    known = test.known
+    back = replace(known, returns=(*known.returns, place))
+    _ = SoleTest.of(back)  # refuses a lie that is none of it
+    test.put(returns=back.returns)
     take_up(session, test)
     note(session, actor, "sole.return", f"sole:{test.pk}")
     announce_run(session)
@@ -155,12 +143,10 @@ def go_back(actor: User, test_id: int, *, place: str) -> FittingSession:
 def guess(actor: User, test_id: int, *, code: int, confidence: str) -> FittingSession:
     """Which code the player takes for the sole he plays now, and how sure he is."""
     test, session = _going_on(actor, test_id)
-    count = test.codes.count()
-    if not 0 <= code < count:
+    if not 0 <= code < len(test.known.codes):
         raise BadInput(say("act-code-not-part-test"), field="code")
     check_confidence(confidence)
-    test.guess, test.confidence = code, confidence
-    test.save(update_fields=["guess", "confidence"])
+    test.put(guess=code, confidence=confidence)
     note(session, actor, "sole.guess", f"sole:{test.pk}")
     announce(session, "sole")
     return session
@@ -176,8 +162,7 @@ def reveal(actor: User, test_id: int, *, early: bool) -> FittingSession:
     open_ = listed(say("sole-inside", place=PLACES[place].name) for place in found.standing.unplayed)
     if open_ and not early:
         raise Refused(say("sole-finalists-not-on", lies=open_), kind="not_complete")
-    test.revealed_at = timezone.now()
-    test.save(update_fields=["revealed_at"])
+    told(test)
     test_over(session, SOLE)
     note(session, actor, "sole.reveal", f"sole:{test.pk}")
     announce_run(session)
@@ -188,8 +173,7 @@ def reveal(actor: User, test_id: int, *, early: bool) -> FittingSession:
 def give_up(actor: User, test_id: int) -> FittingSession:
     """The test ends without a result; what was hit and said stays on record, and is never told by club."""
     test, session = _going_on(actor, test_id)
-    test.stopped_at = timezone.now()
-    test.save(update_fields=["stopped_at"])
+    given_up(test)
     test_over(session, SOLE)
     note(session, actor, "sole.stop", f"sole:{test.pk}")
     announce_run(session)
@@ -199,13 +183,10 @@ def give_up(actor: User, test_id: int) -> FittingSession:
 def link(actor: User, test_id: int) -> PlayedSole:
     """Which code is which club, for whoever set the test up, and written down. Raises NotAllowed for anyone else, and
     where the assistant's page alone tells it."""
-    test = SoleTest.objects.one(actor.shop_id or 0, test_id)
-    if test.blind == Blind.DOUBLE and test.revealed_at is None:
+    test = Trial.objects.filter(test=SOLE).select_related("session").one(actor.shop_id or 0, test_id)
+    if test.known.blind is Blind.DOUBLE and test.revealed_at is None:
         raise NotAllowed(say("act-test-blind-both-sides"))
     if test.setter_id != actor.pk and test.revealed_at is None:
         raise NotAllowed(say("act-only-whoever-set-test-2"))
-    record(
-        test.shop_id, actor, "sole.link", f"sole:{test.pk}", of_session=test.session_id,
-        of_customer=test.session.customer_id,
-    )  # fmt: skip
+    link_seen(actor, test, f"sole:{test.pk}")
     return sole_of(test)

@@ -16,12 +16,13 @@ from hemicycle_core.facts.session import liking_of
 from hemicycle_core.formats.bundle_schema import EXPECTED_OF, FORMAT, KNOWN, SEEN, VERSION
 from hemicycle_core.formats.csv_out import WrittenShot
 from hemicycle_core.formats.shots import RunSaid
+from hemicycle_core.protocols.stop import BallSeen
 from hemicycle_core.rack import Expected
 from hemicycle_core.said import read_out
 from hemicycle_core.shots import FLIGHT_READINGS, Source
 from hemicycle_core.shots import Shot as CoreShot
 
-from ..models import Shot
+from ..models import Shot, TrialEvent
 from .session import JudgedSession
 from .soles import SessionSole
 
@@ -145,30 +146,34 @@ def _tests(judged: JudgedSession) -> dict[str, Any]:
     names = {club.key: club.called for club in judged.facts.clubs}
     seen = [
         {
-            "club": names[each.build_id],
-            **{key: getattr(each, key) for key in SEEN["properties"] if key != "club"},
+            "club": names[known.build],
+            **{key: _of_ball(row, known, key) for key in SEEN["properties"] if key != "club"},
         }
-        for each in judged.rows.stops_seen
+        for row, known in judged.rows.stops_seen
     ]
     soles = [_sole(judged, found) for found in judged.soles]
     made = {"stops": seen, "soles": soles}
     return {"tests": {key: value for key, value in made.items() if value}} if seen or soles else {}
 
 
+def _of_ball(row: TrialEvent, known: BallSeen, key: str) -> Any:
+    return row.void if key == "aside" else getattr(known, key)
+
+
 def _sole(judged: JudgedSession, found: SessionSole) -> dict[str, Any]:
-    test, models_flight = found.test, judged.rows.session.bay.models_flight
+    test, models_flight = found.kept, judged.rows.session.bay.models_flight
     codes = [
         {
             "code": found.word(code.number),
             **({"club": found.clubs[code.number].name, "control": code.number == test.control} if found.told else {}),
-            "shots": [_shot(*each, models_flight) for each in judged.rows.by_build.get(code.build_id, [])],
+            "shots": [_shot(*each, models_flight) for each in judged.rows.by_build.get(code.build.pk, [])],
         }
         for code in found.codes
     ]
     said = ("place", "visit", "duel", "said", "best", "groove", "sound", "left_m")
     course = [
         {
-            "played_on": each.played_on.isoformat(),
+            "played_on": each.played_on,
             "code": found.word(each.code),
             "place": each.place,
             "word": each.word,
@@ -183,8 +188,8 @@ def _sole(judged: JudgedSession, found: SessionSole) -> dict[str, Any]:
         "revealed": found.told,
         "codes": codes,
         "handed": [
-            {"code": found.word(each.code), "turf": each.turf or None, **{key: getattr(each, key) for key in said}}
-            for each in found.handings
+            {"code": found.word(each.code), "turf": each.turf, **{key: getattr(each, key) for key in said}}
+            for each in (handed.known for handed in found.handings)
         ],
         **one,
         **({"confidence": test.confidence} if test.confidence else {}),

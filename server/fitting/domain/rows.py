@@ -19,17 +19,19 @@ from hemicycle_core.flight import Air
 from hemicycle_core.impact import Lie
 from hemicycle_core.judge.weigh import usable
 from hemicycle_core.kept import latest, lazily, new_store
+from hemicycle_core.protocols.grooves import KEY as GROOVES
+from hemicycle_core.protocols.sole import KEY as SOLE
+from hemicycle_core.protocols.stop import KEY as STOP
+from hemicycle_core.protocols.stop import SEEN, BallSeen, StopGreen
 from hemicycle_core.rack import HeadRecord
 from hemicycle_core.runs import FULL, Ball, speaks
 from hemicycle_core.shots import FULL_SWING, Intent, Source, Strike
 from hemicycle_core.shots import Shot as CoreShot
 from hemicycle_core.thresholds import Thresholds, changed
-from rack.models import DEPARTURES, Head, mean_departures
+from rack.models import DEPARTURES, Head, Shaft, mean_departures
 
 from ..models import (
-    WITH_CODES,
     BayHold,
-    BlindGrooves,
     Build,
     Feel,
     FittingSession,
@@ -39,12 +41,12 @@ from ..models import (
     Run,
     Shot,
     ShotImport,
-    SoleTest,
-    StopSeen,
-    StopTest,
     TargetOverride,
+    Trial,
+    TrialEvent,
     WindowVersion,
 )
+from .grooves import BlindPair, blind_pair
 from .versions import Version, tables_of
 
 Rows = TypeVar("Rows")
@@ -100,10 +102,10 @@ class SessionRows:
     heads: list[Head] = field(default_factory=list)
     felt: list[Feel] = field(default_factory=list)
     screen: PlayerScreen | None = None
-    stop_test: StopTest | None = None
-    stops_seen: list[StopSeen] = field(default_factory=list)
-    sole_tests: list[SoleTest] = field(default_factory=list)
-    blind_grooves: list[BlindGrooves] = field(default_factory=list)
+    trials: list[Trial] = field(default_factory=list)
+    # Retired ones too: what a code of a test is.
+    all_heads: list[Head] = field(default_factory=list)
+    all_shafts: list[Shaft] = field(default_factory=list)
 
     @lazily
     def runs(self) -> dict[int, HitIn]:
@@ -141,10 +143,30 @@ class SessionRows:
     def left_handed(self) -> bool:
         return bool(self.session.customer.hand == Hand.LEFT)
 
+    def trials_of(self, test: str) -> list[Trial]:
+        """The trials of one test, in their order."""
+        return [each for each in self.trials if each.test == test]
+
     @property
-    def groove_blind(self) -> BlindGrooves | None:
+    def stop_green(self) -> StopGreen | None:
+        """What the stop test is played to; None before it was set."""
+        return next((each.known for each in self.trials_of(STOP)), None)
+
+    @lazily
+    def stops_seen(self) -> list[tuple[TrialEvent, BallSeen]]:
+        """The balls of the stop test."""
+        return [(each, each.known) for test in self.trials_of(STOP) for each in test.events_of(SEEN)]
+
+    @lazily
+    def blind_grooves(self) -> list[BlindPair]:
+        """The blind groove tests."""
+        builds = {each.pk: each for each in self.builds}
+        return [blind_pair(each, builds) for each in self.trials_of(GROOVES)]
+
+    @property
+    def groove_blind(self) -> BlindPair | None:
         """The groove test that is blind just now."""
-        return next((each for each in self.blind_grooves if each.is_on), None)
+        return next((each for each in self.blind_grooves if each.test.is_on), None)
 
 
 ROWS_READ = new_store(256)  # lists of rows: a dozen and more of each session at work
@@ -172,7 +194,8 @@ def read_rows(session: FittingSession, version: Version | None = None) -> Sessio
     shots = read("shots", lambda: mine(Shot, session=session, run__imported__undone_at=None))
     for shot in shots:
         shot.run = runs[shot.run_id]
-    grooves = ("setter", "old", "fresh", "one", "two")
+    trials = read("trials", lambda: mine(Trial).select_related("setter").prefetch_related("events"))
+    named = any(each.test == SOLE for each in trials)
     held_by = ("session__customer", "partner__customer")
     return SessionRows(
         session=session,
@@ -184,10 +207,9 @@ def read_rows(session: FittingSession, version: Version | None = None) -> Sessio
         imports=read("imports", lambda: mine(ShotImport).defer("text", "data")),
         heads=read("heads", lambda: mine(Head, retired_at=None)),
         felt=read("felt", lambda: mine(Feel, build__session=session)),
-        stop_test=one("stop test", lambda: mine(StopTest)),
-        stops_seen=read("stops seen", lambda: mine(StopSeen)),
-        sole_tests=read("soles", lambda: mine(SoleTest).select_related("setter").prefetch_related(*WITH_CODES)),
-        blind_grooves=read("grooves", lambda: mine(BlindGrooves).select_related(*grooves)),
+        trials=trials,
+        all_heads=read("all heads", lambda: Head.objects.of(shop)) if named else [],
+        all_shafts=read("all shafts", lambda: Shaft.objects.of(shop)) if named else [],
         screen=one("screen", lambda: mine(PlayerScreen)),
         hold=one("hold", lambda: mine(BayHold, bay=session.bay_id).select_related(*held_by)),
     )
@@ -220,8 +242,8 @@ def facts_of(rows: SessionRows) -> Facts:
         records=records_of(session) if any(_unhit(club) for club in clubs) else {},
         # Once agreed, as they were then.
         shop_thresholds=thresholds_of(session),
-        stop_green=None if rows.stop_test is None else rows.stop_test.for_core,
-        seen=tuple(each.for_core for each in rows.stops_seen if not each.aside),
+        stop_green=rows.stop_green,
+        seen=tuple(known.seen for row, known in rows.stops_seen if not row.void),
         irons_then=_irons_then(session) if brief.end is BagEnd.SHORT else None,
     )
 

@@ -6,6 +6,7 @@ from hemicycle_core.answers import Answers, BagNow, Decided, InWork, KnownClubs,
 from hemicycle_core.decision import Decision
 from hemicycle_core.facts import Facts
 from hemicycle_core.kept import lazily
+from hemicycle_core.protocols.sole import KEY as SOLE
 from hemicycle_core.thresholds import Thresholds
 
 from ..models import FittingSession
@@ -60,8 +61,9 @@ class JudgedSession:
     @lazily
     def soles(self) -> list[SessionSole]:
         """The sole tests of the session, in their order."""
-        delivered = self.ends.delivered.kind if self.rows.sole_tests else None
-        return [SessionSole(self.rows, test, delivered) for test in self.rows.sole_tests]
+        soles = self.rows.trials_of(SOLE)
+        delivered = self.ends.delivered.kind if soles else None
+        return [SessionSole(self.rows, test, delivered) for test in soles]
 
 
 def load(session: FittingSession, version: Version | None = None) -> JudgedSession:

@@ -3,14 +3,26 @@
 from __future__ import annotations
 
 from collections import defaultdict
+from collections.abc import Iterable
+from dataclasses import dataclass
 
 from hemicycle_core.facts import Club
-from hemicycle_core.judge.sole_clubs import Belief, Control, SoleClub, belief, warnings
+from hemicycle_core.judge.sole_clubs import Belief, SoleClub, belief, warnings
 from hemicycle_core.kept import lazily
 from hemicycle_core.protocols.sole import Handing, Standing, next_words, standing
 from hemicycle_core.protocols.sole import SoleTest as CoreSoleTest
+from hemicycle_core.protocols.sole_kept import (
+    COURSE,
+    HANDING,
+    Blind,
+    CodeKept,
+    CourseKept,
+    HandingKept,
+    LoftRole,
+    SoleKept,
+)
 from hemicycle_core.protocols.sole_measured import SoleMeasured, at_odds, measured
-from hemicycle_core.protocols.sole_result import LoftRole, SoleResult, loft_needed, result
+from hemicycle_core.protocols.sole_result import SoleResult, loft_needed, result
 from hemicycle_core.rack.eligible import why_not
 from hemicycle_core.rack.sole_search import WedgeHead
 from hemicycle_core.rack.stock import Made
@@ -19,7 +31,7 @@ from hemicycle_core.shots import Shot as CoreShot
 from hemicycle_core.wedges import Delivery
 from rack.models import Head, Shaft
 
-from ..models import Blind, CourseNote, SoleCode, SoleHanding, SoleTest
+from ..models import Build, Trial, TrialEvent
 from .rows import SessionRows
 
 
@@ -65,25 +77,100 @@ def club_in_test(club: Club) -> SoleClub:
     )
 
 
+@dataclass(frozen=True)
+class Handed:
+    """What was said in a test, with the row that holds it."""
+
+    row: TrialEvent
+    known: HandingKept
+
+    @property
+    def for_core(self) -> Handing:
+        known = self.known
+        return Handing(known.code, known.place, known.said, known.turf, known.duel, known.visit)
+
+
+@dataclass(frozen=True)
+class Code:
+    """A code of a test with the rows of what it is: a head of the rack with its shaft, or a club of the session."""
+
+    number: int
+    build: Build
+    head: Head | None
+    shaft: Shaft | None
+    bend_deg: float
+    club: Build | None
+    role: LoftRole | None
+    taped: bool
+
+    @property
+    def what(self) -> SoleClub:
+        if self.head is not None:
+            return club_of_head(self.head, self.shaft, self.bend_deg)
+        assert self.club is not None
+        return club_in_test(self.club.known)
+
+
+@dataclass(frozen=True)
+class Named:
+    """The rows that codes name by their numbers."""
+
+    builds: dict[int, Build]
+    heads: dict[int, Head]
+    shafts: dict[int, Shaft]
+
+    @classmethod
+    def among(cls, builds: Iterable[Build], heads: Iterable[Head], shafts: Iterable[Shaft]) -> Named:
+        return cls(
+            {each.pk: each for each in builds},
+            {each.pk: each for each in heads},
+            {each.pk: each for each in shafts},
+        )
+
+    def code(self, number: int, kept: CodeKept) -> Code:
+        return Code(
+            number,
+            self.builds[kept.build],
+            None if kept.head is None else self.heads[kept.head],
+            None if kept.shaft is None else self.shafts[kept.shaft],
+            kept.bend_deg,
+            None if kept.club is None else self.builds[kept.club],
+            kept.role,
+            kept.taped,
+        )
+
+
+def named_by(test: Trial) -> Named:
+    """What the codes of a test name, read for it alone."""
+    codes, shop = test.known.codes, test.shop_id
+    builds = {each.build for each in codes} | {each.club for each in codes if each.club}
+    return Named.among(
+        Build.objects.of(shop).filter(pk__in=builds).select_related("head", "shaft"),
+        Head.objects.of(shop).filter(pk__in={each.head for each in codes if each.head}),
+        Shaft.objects.of(shop).filter(pk__in={each.shaft for each in codes if each.shaft}),
+    )
+
+
 class PlayedSole:
     """One sole test: where it stands and what was said. Nothing here tells which club a code is but `clubs`."""
 
-    def __init__(self, test: SoleTest) -> None:
+    def __init__(self, test: Trial, named: Named) -> None:
         self.test = test
-        self.codes: list[SoleCode] = list(test.codes.all())
+        self.kept: SoleKept = test.known
+        self.codes = [named.code(number, each) for number, each in enumerate(self.kept.codes)]
 
     @property
     def told(self) -> bool:
         """Whether everybody may know which code is which club."""
-        return self.test.revealed_at is not None or self.test.blind == Blind.OPEN
+        return self.test.revealed_at is not None or self.kept.blind is Blind.OPEN
 
     @lazily
     def core(self) -> CoreSoleTest:
-        return self.test.for_core(len(self.codes))
+        return CoreSoleTest.of(self.kept)
 
     @lazily
-    def handings(self) -> list[SoleHanding]:
-        return [each for each in self.test.handings.all() if not each.void]
+    def handings(self) -> list[Handed]:
+        return [Handed(each, each.known) for each in self.test.events_of(HANDING) if not each.void]
 
     @lazily
     def handed(self) -> list[Handing]:
@@ -99,13 +186,7 @@ class PlayedSole:
     @lazily
     def clubs(self) -> list[SoleClub]:
         """What each code is."""
-        return [self.club(code) for code in self.codes]
-
-    def club(self, code: SoleCode) -> SoleClub:
-        if code.head is not None:
-            return club_of_head(code.head, code.shaft, code.bend_deg)
-        assert code.club is not None
-        return club_in_test(code.club.known)
+        return [code.what for code in self.codes]
 
     def name(self, code: int) -> Said:
         """How a sentence calls a code: by its club once that is told."""
@@ -134,15 +215,16 @@ class PlayedSole:
         return next_words(coming, self.word(coming.code) if coming else "", before)
 
     @lazily
-    def notes(self) -> list[CourseNote]:
-        return list(self.test.notes.all())
+    def notes(self) -> list[CourseKept]:
+        """What each did on the course, by day."""
+        return sorted((each.known for each in self.test.events_of(COURSE)), key=lambda note: note.played_on)
 
 
 class SessionSole(PlayedSole):
     """A sole test with what was hit in it. delivery: how the player comes down, None while nobody knows."""
 
-    def __init__(self, rows: SessionRows, test: SoleTest, delivery: Delivery | None) -> None:
-        super().__init__(test)
+    def __init__(self, rows: SessionRows, test: Trial, delivery: Delivery | None) -> None:
+        super().__init__(test, Named.among(rows.builds, rows.all_heads, rows.all_shafts))
         self.rows, self.delivery = rows, delivery
 
     @lazily
@@ -151,7 +233,7 @@ class SessionSole(PlayedSole):
         found: dict[int, dict[str, list[CoreShot]]] = defaultdict(lambda: defaultdict(list))
         for code in self.codes:
             by = found[self._shown(code.number)]
-            for shot, known in self.rows.by_build.get(code.build_id, []):
+            for shot, known in self.rows.by_build.get(code.build.pk, []):
                 place = self.rows.runs[shot.run_id].place
                 if place and not (known.aside or known.misread):
                     by[place].append(known)
@@ -164,8 +246,8 @@ class SessionSole(PlayedSole):
     def measured(self) -> SoleMeasured:
         left: dict[int, dict[str, list[float]]] = defaultdict(lambda: defaultdict(list))
         for each in self.handings:
-            if each.left_m is not None:
-                left[self._shown(each.code)][each.place].append(each.left_m)
+            if each.known.left_m is not None:
+                left[self._shown(each.known.code)][each.known.place].append(each.known.left_m)
         return measured(self.shots, left, self.name)
 
     @property
@@ -175,9 +257,7 @@ class SessionSole(PlayedSole):
     @property
     def warnings(self) -> list[Said]:
         """What else differs than the sole; it names shafts and soles. Where lofts are tried they are to differ."""
-        if self.test.blind == Blind.OPEN:
-            return []
-        return warnings(self.clubs, Control(self.test.control_is) if self.test.control_is else None)
+        return [] if self.kept.blind is Blind.OPEN else warnings(self.clubs, self.kept.control_is)
 
     @property
     def belief(self) -> Belief:
@@ -188,8 +268,8 @@ class SessionSole(PlayedSole):
 
     def chosen_words(self, club: Club) -> Said:
         """What is said of a build of the stand that is the sole chosen here; empty where it is not."""
-        chosen = None if self.test.chosen is None else self.codes[self.test.chosen]
-        if chosen is None or chosen.head is None or club.head is None or chosen.head_id != club.head.key:
+        chosen = None if self.kept.chosen is None else self.codes[self.kept.chosen]
+        if chosen is None or chosen.head is None or club.head is None or chosen.head.pk != club.head.key:
             return NOTHING
         if abs((club.set_loft_deg or 0.0) - chosen.head.loft_deg - chosen.bend_deg) > 0.05:
             return NOTHING
@@ -199,6 +279,6 @@ class SessionSole(PlayedSole):
     @property
     def loft_needed(self) -> Said:
         """Where lofts of one sole are tried: whether the shot needs the loft; empty in a blind test."""
-        if self.test.blind != Blind.OPEN:
+        if self.kept.blind is not Blind.OPEN:
             return NOTHING
-        return loft_needed(self.result, {code.number: LoftRole(code.role) for code in self.codes})
+        return loft_needed(self.result, {code.number: code.role for code in self.codes if code.role is not None})

@@ -20,9 +20,7 @@ from ..models import (
     AgreedAnswers,
     BagPlan,
     BayHold,
-    BlindGrooves,
     Build,
-    CourseNote,
     Feel,
     FittingSession,
     HeadSeen,
@@ -31,12 +29,9 @@ from ..models import (
     Run,
     Shot,
     ShotImport,
-    SoleCode,
-    SoleHanding,
-    SoleTest,
-    StopSeen,
-    StopTest,
     TargetOverride,
+    Trial,
+    TrialEvent,
     WindowVersion,
 )
 
@@ -56,9 +51,17 @@ class Version:
 
 
 OF_SESSION = (
-    AgreedAnswers, BagPlan, BlindGrooves, CourseNote, Job, PlayerScreen, Shot, ShotImport, SoleCode, SoleHanding,
-    SoleTest, StopSeen, StopTest, TargetOverride, WindowVersion,
-)  # fmt: skip
+    AgreedAnswers,
+    BagPlan,
+    Job,
+    PlayerScreen,
+    Shot,
+    ShotImport,
+    TargetOverride,
+    Trial,
+    TrialEvent,
+    WindowVersion,
+)
 # A row's transaction and its place: no other version of the row has both.
 ROW = "bit_xor(hashtextextended(row.xmin::text || row.ctid::text, 0))"
 

@@ -2,20 +2,17 @@
 
 from .agreed import AgreedAnswers
 from .bag import Build
-from .grooves import BlindGrooves
 from .judged import JudgedAnswer
 from .plans import BagPlan, HeadSeen
 from .player import Feel, PlayerScreen
 from .session import BayHold, BayServed, FittingSession, Job, TakenInHand
 from .shots import ColumnMapping, Run, Shot, ShotImport
-from .soles import WITH_CODES, Blind, CourseNote, SoleCode, SoleHanding, SoleTest
-from .stops import StopSeen, StopTest
 from .targets import TargetOverride, WindowVersion
+from .trials import Trial, TrialEvent
 from .words import LETTERS
 
 __all__ = [
-    "LETTERS", "WITH_CODES", "AgreedAnswers", "BagPlan", "BayHold", "BayServed", "Blind", "BlindGrooves", "Build",
-    "ColumnMapping", "CourseNote", "Feel", "FittingSession", "HeadSeen", "Job", "JudgedAnswer", "PlayerScreen", "Run",
-    "Shot", "ShotImport", "SoleCode", "SoleHanding", "SoleTest", "StopSeen", "StopTest", "TakenInHand",
-    "TargetOverride", "WindowVersion",
+    "LETTERS", "AgreedAnswers", "BagPlan", "BayHold", "BayServed", "Build", "ColumnMapping", "Feel", "FittingSession",
+    "HeadSeen", "Job", "JudgedAnswer", "PlayerScreen", "Run", "Shot", "ShotImport", "TakenInHand", "TargetOverride",
+    "Trial", "TrialEvent", "WindowVersion",
 ]  # fmt: skip

@@ -2,27 +2,23 @@
 import { act, to } from "./act";
 
 export const tests = {
-	stopGreen: to("PUT /api/sessions/{session_id}/stop-green"),
-	stopSeen: to("POST /api/sessions/{session_id}/stops"),
-	stopAside: (seen: number, aside: boolean) => act("PUT /api/stops/{seen_id}/aside", seen, { aside }),
+	stopGreen: to("PUT /api/sessions/{session_id}/trials/stop/green"),
+	stopSeen: to("POST /api/sessions/{session_id}/trials/stop/seen"),
+	stopAside: (seen: number, aside: boolean) => act("PUT /api/trial-events/{event_id}/aside", seen, { aside }),
 	blindGrooves: (id: number, old: number, fresh: number) =>
-		act("POST /api/sessions/{session_id}/grooves", id, { old, fresh }),
-	guessGrooves: (test: number, code: number, confidence: string) =>
-		act("PUT /api/grooves/{blind_id}/guess", test, { code, confidence }),
-	revealGrooves: to("POST /api/grooves/{blind_id}/reveal"),
-	giveUpGrooves: to("POST /api/grooves/{blind_id}/give-up"),
-	setUpSoles: to("POST /api/sessions/{session_id}/soles"),
-	sayOfCode: to("POST /api/soles/{test_id}/handings"),
-	changeSaid: to("PUT /api/handings/{handing_id}"),
-	takeCode: (test: number, code: number, place: string) =>
-		act("PUT /api/soles/{test_id}/in-hand", test, { code, place }),
-	goBack: (test: number, place: string) => act("POST /api/soles/{test_id}/returns", test, { place }),
-	guessSole: (test: number, code: number, confidence: string) =>
-		act("PUT /api/soles/{test_id}/guess", test, { code, confidence }),
-	revealSoles: (test: number, early: boolean) => act("POST /api/soles/{test_id}/reveal", test, { early }),
-	giveUpSoles: to("POST /api/soles/{test_id}/give-up"),
-	chooseSole: (test: number, code: number) => act("PUT /api/soles/{test_id}/chosen", test, { code }),
-	tryLofts: (test: number, place: string) => act("POST /api/soles/{test_id}/lofts", test, { place }),
-	openCourse: to("POST /api/soles/{test_id}/course"),
-	noteOfCourse: to("POST /api/soles/{test_id}/notes"),
+		act("POST /api/sessions/{session_id}/trials/grooves", id, { old, fresh }),
+	setUpSoles: to("POST /api/sessions/{session_id}/trials/sole"),
+	sayOfCode: to("POST /api/trials/{trial_id}/said"),
+	changeSaid: to("PUT /api/trial-events/{event_id}/said"),
+	takeCode: (trial: number, code: number, place: string) =>
+		act("PUT /api/trials/{trial_id}/in-hand", trial, { code, place }),
+	goBack: (trial: number, place: string) => act("POST /api/trials/{trial_id}/returns", trial, { place }),
+	guessCode: (trial: number, code: number, confidence: string) =>
+		act("PUT /api/trials/{trial_id}/guess", trial, { code, confidence }),
+	reveal: (trial: number, early = false) => act("POST /api/trials/{trial_id}/reveal", trial, { early }),
+	giveUp: to("POST /api/trials/{trial_id}/give-up"),
+	chooseSole: (trial: number, code: number) => act("PUT /api/trials/{trial_id}/chosen", trial, { code }),
+	tryLofts: (trial: number, place: string) => act("POST /api/trials/{trial_id}/lofts", trial, { place }),
+	openCourse: to("POST /api/trials/{trial_id}/course"),
+	noteOfCourse: to("POST /api/trials/{trial_id}/notes"),
 };

@@ -336,74 +336,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/grooves/{blind_id}/give-up": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** @description The test ends, and its codes are never told. */
-        post: operations["give_up_grooves"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/grooves/{blind_id}/guess": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        /** @description Which code the player takes for the new one. */
-        put: operations["guess_new_grooves"];
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/grooves/{blind_id}/link": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** @description Which code is which wedge: for whoever set the test up alone, and written down. */
-        get: operations["groove_link"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/grooves/{blind_id}/reveal": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** @description Which is which is told; the shots are those of the wedges from then on. */
-        post: operations["reveal_grooves"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/hand-out/{code}": {
         parameters: {
             query?: never;
@@ -415,23 +347,6 @@ export interface paths {
         get: operations["hand_out"];
         /** @description That a code is on its shaft. */
         put: operations["tape_code"];
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/handings/{handing_id}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        /** @description What was said of a code, put right. */
-        put: operations["change_said_of_code"];
         post?: never;
         delete?: never;
         options?: never;
@@ -1021,23 +936,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/sessions/{session_id}/grooves": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** @description An old wedge and a fresh one of its loft under two codes. */
-        post: operations["begin_blind_grooves"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/sessions/{session_id}/handover": {
         parameters: {
             query?: never;
@@ -1366,91 +1264,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/sessions/{session_id}/soles": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** @description A blind sole test, its first code in hand. Which code is which club is drawn here and told nowhere else. */
-        post: operations["set_up_sole_test"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/sessions/{session_id}/soles/check": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** @description How long a test would take, and what else differs than the sole; nothing is kept. */
-        post: operations["check_sole_test"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/sessions/{session_id}/soles/choices": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** @description What could be in a sole test of one loft. */
-        get: operations["sole_choices"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/sessions/{session_id}/stop-green": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        /** @description What the stop test is played to from now on. */
-        put: operations["set_stop_green"];
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/sessions/{session_id}/stops": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** @description A ball that was seen to land and to stop, or a group paced together. */
-        post: operations["see_stop"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/sessions/{session_id}/swing": {
         parameters: {
             query?: never;
@@ -1495,6 +1308,108 @@ export interface paths {
         /** @description What a test asks for next: club, swing and lie at once. */
         put: operations["take_up_task"];
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{session_id}/trials/grooves": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description An old wedge and a fresh one of its loft under two codes. */
+        post: operations["begin_grooves"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{session_id}/trials/sole": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description A blind test, its first code in hand; codes are drawn here. */
+        post: operations["begin_sole"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{session_id}/trials/sole/check": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description How long a test would take, and what else differs than the sole; nothing is kept. */
+        post: operations["check_sole_test"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{session_id}/trials/sole/choices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description What could be in a sole test of one loft. */
+        get: operations["sole_choices"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{session_id}/trials/stop/green": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description What the stop test is played to from now on. */
+        put: operations["stop_green"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{session_id}/trials/stop/seen": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description A ball seen to land and stop, or a group paced together. */
+        post: operations["stop_seen"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1751,16 +1666,16 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/soles/{test_id}/chosen": {
+    "/api/trail": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get?: never;
-        /** @description The sole that fitter and player chose; it comes onto the stand. */
-        put: operations["choose_sole"];
+        /** @description What was changed by whom, newest first. Owners only. */
+        get: operations["trail"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -1768,7 +1683,58 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/soles/{test_id}/course": {
+    "/api/trial-events/{event_id}/aside": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description Whether a ball counts. */
+        put: operations["trial_event_aside"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/trial-events/{event_id}/said": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description What was said of a code, put right. */
+        put: operations["trial_event_said"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/trials/{trial_id}/chosen": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description The sole that was chosen; it comes onto the stand. */
+        put: operations["trial_chosen"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/trials/{trial_id}/course": {
         parameters: {
             query?: never;
             header?: never;
@@ -1778,14 +1744,14 @@ export interface paths {
         get?: never;
         put?: never;
         /** @description A code for the player's notes of the course. */
-        post: operations["open_course"];
+        post: operations["trial_course"];
         delete?: never;
         options?: never;
         head?: never;
         patch?: never;
         trace?: never;
     };
-    "/api/soles/{test_id}/give-up": {
+    "/api/trials/{trial_id}/give-up": {
         parameters: {
             query?: never;
             header?: never;
@@ -1794,15 +1760,15 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** @description The test ends without a result. */
-        post: operations["give_up_sole_test"];
+        /** @description The test ends without a result. The test ends, and its codes are never told. */
+        post: operations["trial_give_up"];
         delete?: never;
         options?: never;
         head?: never;
         patch?: never;
         trace?: never;
     };
-    "/api/soles/{test_id}/guess": {
+    "/api/trials/{trial_id}/guess": {
         parameters: {
             query?: never;
             header?: never;
@@ -1810,8 +1776,8 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** @description Which code the player takes for the sole he plays now. */
-        put: operations["guess_own_sole"];
+        /** @description Which code is taken for the sole played now, by its number. Which code is taken for the new one, by its build. */
+        put: operations["trial_guess"];
         post?: never;
         delete?: never;
         options?: never;
@@ -1819,7 +1785,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/soles/{test_id}/hand-out": {
+    "/api/trials/{trial_id}/hand-out": {
         parameters: {
             query?: never;
             header?: never;
@@ -1836,7 +1802,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/soles/{test_id}/handings": {
+    "/api/trials/{trial_id}/in-hand": {
         parameters: {
             query?: never;
             header?: never;
@@ -1844,25 +1810,8 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put?: never;
-        /** @description What the player says of the code that was handed; the next one is in hand from then on. */
-        post: operations["say_of_code"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/soles/{test_id}/in-hand": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        /** @description Another code in hand, or from another lie, than what comes next. */
-        put: operations["take_code"];
+        /** @description Another code in hand than comes next, or from another lie. */
+        put: operations["trial_in_hand"];
         post?: never;
         delete?: never;
         options?: never;
@@ -1870,7 +1819,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/soles/{test_id}/link": {
+    "/api/trials/{trial_id}/link": {
         parameters: {
             query?: never;
             header?: never;
@@ -1878,7 +1827,7 @@ export interface paths {
             cookie?: never;
         };
         /** @description Which code is which club: for whoever set the test up alone, and written down. */
-        get: operations["sole_link"];
+        get: operations["trial_link"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1887,7 +1836,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/soles/{test_id}/lofts": {
+    "/api/trials/{trial_id}/lofts": {
         parameters: {
             query?: never;
             header?: never;
@@ -1896,15 +1845,15 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** @description The sole that was chosen, a degree weaker and in less loft, by name on one shot. */
-        post: operations["try_lofts"];
+        /** @description The sole that was chosen in other lofts, by name on one shot. */
+        post: operations["trial_lofts"];
         delete?: never;
         options?: never;
         head?: never;
         patch?: never;
         trace?: never;
     };
-    "/api/soles/{test_id}/notes": {
+    "/api/trials/{trial_id}/notes": {
         parameters: {
             query?: never;
             header?: never;
@@ -1914,14 +1863,14 @@ export interface paths {
         get?: never;
         put?: never;
         /** @description What the player told of the course. */
-        post: operations["note_of_course"];
+        post: operations["trial_notes"];
         delete?: never;
         options?: never;
         head?: never;
         patch?: never;
         trace?: never;
     };
-    "/api/soles/{test_id}/returns": {
+    "/api/trials/{trial_id}/returns": {
         parameters: {
             query?: never;
             header?: never;
@@ -1931,14 +1880,14 @@ export interface paths {
         get?: never;
         put?: never;
         /** @description The finalists once more at a lie. */
-        post: operations["go_back_to_lie"];
+        post: operations["trial_returns"];
         delete?: never;
         options?: never;
         head?: never;
         patch?: never;
         trace?: never;
     };
-    "/api/soles/{test_id}/reveal": {
+    "/api/trials/{trial_id}/reveal": {
         parameters: {
             query?: never;
             header?: never;
@@ -1947,15 +1896,15 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** @description Everybody is told which code is which club. */
-        post: operations["reveal_soles"];
+        /** @description Everybody is told which code is which club. Which is which is told. */
+        post: operations["trial_reveal"];
         delete?: never;
         options?: never;
         head?: never;
         patch?: never;
         trace?: never;
     };
-    "/api/stops/{seen_id}/aside": {
+    "/api/trials/{trial_id}/said": {
         parameters: {
             query?: never;
             header?: never;
@@ -1963,26 +1912,9 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** @description Whether a ball of the stop test counts. */
-        put: operations["set_stop_aside"];
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/trail": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** @description What was changed by whom, newest first. Owners only. */
-        get: operations["trail"];
         put?: never;
-        post?: never;
+        /** @description What the player says of the code that was handed. */
+        post: operations["trial_said"];
         delete?: never;
         options?: never;
         head?: never;
@@ -3006,10 +2938,6 @@ export interface components {
         GrooveCode: {
             build: number;
             word: string;
-        };
-        GrooveGuessInRequest: {
-            code: number;
-            confidence: string;
         };
         GroovePair: {
             old: number;
@@ -5511,103 +5439,6 @@ export interface operations {
             };
         };
     };
-    give_up_grooves: {
-        parameters: {
-            query?: never;
-            header?: {
-                /** @description A revision that the reader has: shots that did not change after it are left out. */
-                "Since-Revision"?: number;
-            };
-            path: {
-                blind_id: number;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["SessionOut"];
-                };
-            };
-        };
-    };
-    guess_new_grooves: {
-        parameters: {
-            query?: never;
-            header?: {
-                /** @description A revision that the reader has: shots that did not change after it are left out. */
-                "Since-Revision"?: number;
-            };
-            path: {
-                blind_id: number;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["GrooveGuessInRequest"];
-            };
-        };
-        responses: {
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["SessionOut"];
-                };
-            };
-        };
-    };
-    groove_link: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                blind_id: number;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["LinkOut"];
-                };
-            };
-        };
-    };
-    reveal_grooves: {
-        parameters: {
-            query?: never;
-            header?: {
-                /** @description A revision that the reader has: shots that did not change after it are left out. */
-                "Since-Revision"?: number;
-            };
-            path: {
-                blind_id: number;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["SessionOut"];
-                };
-            };
-        };
-    };
     hand_out: {
         parameters: {
             query?: never;
@@ -5650,34 +5481,6 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["HandOutView"];
-                };
-            };
-        };
-    };
-    change_said_of_code: {
-        parameters: {
-            query?: never;
-            header?: {
-                /** @description A revision that the reader has: shots that did not change after it are left out. */
-                "Since-Revision"?: number;
-            };
-            path: {
-                handing_id: number;
-            };
-            cookie?: never;
-        };
-        requestBody?: {
-            content: {
-                "application/json": components["schemas"]["SaidInRequest"];
-            };
-        };
-        responses: {
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["SessionOut"];
                 };
             };
         };
@@ -6718,34 +6521,6 @@ export interface operations {
             };
         };
     };
-    begin_blind_grooves: {
-        parameters: {
-            query?: never;
-            header?: {
-                /** @description A revision that the reader has: shots that did not change after it are left out. */
-                "Since-Revision"?: number;
-            };
-            path: {
-                session_id: number;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["BlindGroovesInRequest"];
-            };
-        };
-        responses: {
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["SessionOut"];
-                };
-            };
-        };
-    };
     handover: {
         parameters: {
             query?: never;
@@ -7483,139 +7258,6 @@ export interface operations {
             };
         };
     };
-    set_up_sole_test: {
-        parameters: {
-            query?: never;
-            header?: {
-                /** @description A revision that the reader has: shots that did not change after it are left out. */
-                "Since-Revision"?: number;
-            };
-            path: {
-                session_id: number;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["SoleTestInRequest"];
-            };
-        };
-        responses: {
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["SessionOut"];
-                };
-            };
-        };
-    };
-    check_sole_test: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                session_id: number;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["SoleTestInRequest"];
-            };
-        };
-        responses: {
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["SoleCheckOut"];
-                };
-            };
-        };
-    };
-    sole_choices: {
-        parameters: {
-            query: {
-                loft_deg: number;
-                wedge?: number;
-            };
-            header?: never;
-            path: {
-                session_id: number;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["SoleChoicesOut"];
-                };
-            };
-        };
-    };
-    set_stop_green: {
-        parameters: {
-            query?: never;
-            header?: {
-                /** @description A revision that the reader has: shots that did not change after it are left out. */
-                "Since-Revision"?: number;
-            };
-            path: {
-                session_id: number;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["StopGreenInRequest"];
-            };
-        };
-        responses: {
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["SessionOut"];
-                };
-            };
-        };
-    };
-    see_stop: {
-        parameters: {
-            query?: never;
-            header?: {
-                /** @description A revision that the reader has: shots that did not change after it are left out. */
-                "Since-Revision"?: number;
-            };
-            path: {
-                session_id: number;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["StopSeenInRequest"];
-            };
-        };
-        responses: {
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["SessionOut"];
-                };
-            };
-        };
-    };
     change_swing: {
         parameters: {
             query?: never;
@@ -7716,6 +7358,167 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ChangeSeenOut"];
+                };
+            };
+        };
+    };
+    begin_grooves: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A revision that the reader has: shots that did not change after it are left out. */
+                "Since-Revision"?: number;
+            };
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BlindGroovesInRequest"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionOut"];
+                };
+            };
+        };
+    };
+    begin_sole: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A revision that the reader has: shots that did not change after it are left out. */
+                "Since-Revision"?: number;
+            };
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SoleTestInRequest"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionOut"];
+                };
+            };
+        };
+    };
+    check_sole_test: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SoleTestInRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SoleCheckOut"];
+                };
+            };
+        };
+    };
+    sole_choices: {
+        parameters: {
+            query: {
+                loft_deg: number;
+                wedge?: number;
+            };
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SoleChoicesOut"];
+                };
+            };
+        };
+    };
+    stop_green: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A revision that the reader has: shots that did not change after it are left out. */
+                "Since-Revision"?: number;
+            };
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StopGreenInRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionOut"];
+                };
+            };
+        };
+    };
+    stop_seen: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A revision that the reader has: shots that did not change after it are left out. */
+                "Since-Revision"?: number;
+            };
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StopSeenInRequest"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionOut"];
                 };
             };
         };
@@ -8169,7 +7972,34 @@ export interface operations {
             };
         };
     };
-    choose_sole: {
+    trail: {
+        parameters: {
+            query?: {
+                /** @description The pagination cursor value. */
+                cursor?: string;
+                customer?: number;
+                person?: number;
+                session?: number;
+                /** @description Number of results to return per page. */
+                size?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PaginatedTrailLineList"];
+                };
+            };
+        };
+    };
+    trial_event_aside: {
         parameters: {
             query?: never;
             header?: {
@@ -8177,7 +8007,63 @@ export interface operations {
                 "Since-Revision"?: number;
             };
             path: {
-                test_id: number;
+                event_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StopAsideInRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionOut"];
+                };
+            };
+        };
+    };
+    trial_event_said: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A revision that the reader has: shots that did not change after it are left out. */
+                "Since-Revision"?: number;
+            };
+            path: {
+                event_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["SaidInRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionOut"];
+                };
+            };
+        };
+    };
+    trial_chosen: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A revision that the reader has: shots that did not change after it are left out. */
+                "Since-Revision"?: number;
+            };
+            path: {
+                trial_id: number;
             };
             cookie?: never;
         };
@@ -8197,7 +8083,7 @@ export interface operations {
             };
         };
     };
-    open_course: {
+    trial_course: {
         parameters: {
             query?: never;
             header?: {
@@ -8205,7 +8091,7 @@ export interface operations {
                 "Since-Revision"?: number;
             };
             path: {
-                test_id: number;
+                trial_id: number;
             };
             cookie?: never;
         };
@@ -8221,7 +8107,7 @@ export interface operations {
             };
         };
     };
-    give_up_sole_test: {
+    trial_give_up: {
         parameters: {
             query?: never;
             header?: {
@@ -8229,7 +8115,7 @@ export interface operations {
                 "Since-Revision"?: number;
             };
             path: {
-                test_id: number;
+                trial_id: number;
             };
             cookie?: never;
         };
@@ -8245,7 +8131,7 @@ export interface operations {
             };
         };
     };
-    guess_own_sole: {
+    trial_guess: {
         parameters: {
             query?: never;
             header?: {
@@ -8253,7 +8139,7 @@ export interface operations {
                 "Since-Revision"?: number;
             };
             path: {
-                test_id: number;
+                trial_id: number;
             };
             cookie?: never;
         };
@@ -8278,7 +8164,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                test_id: number;
+                trial_id: number;
             };
             cookie?: never;
         };
@@ -8294,7 +8180,7 @@ export interface operations {
             };
         };
     };
-    say_of_code: {
+    trial_in_hand: {
         parameters: {
             query?: never;
             header?: {
@@ -8302,35 +8188,7 @@ export interface operations {
                 "Since-Revision"?: number;
             };
             path: {
-                test_id: number;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["HandingInRequest"];
-            };
-        };
-        responses: {
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["SessionOut"];
-                };
-            };
-        };
-    };
-    take_code: {
-        parameters: {
-            query?: never;
-            header?: {
-                /** @description A revision that the reader has: shots that did not change after it are left out. */
-                "Since-Revision"?: number;
-            };
-            path: {
-                test_id: number;
+                trial_id: number;
             };
             cookie?: never;
         };
@@ -8350,12 +8208,12 @@ export interface operations {
             };
         };
     };
-    sole_link: {
+    trial_link: {
         parameters: {
             query?: never;
             header?: never;
             path: {
-                test_id: number;
+                trial_id: number;
             };
             cookie?: never;
         };
@@ -8371,7 +8229,7 @@ export interface operations {
             };
         };
     };
-    try_lofts: {
+    trial_lofts: {
         parameters: {
             query?: never;
             header?: {
@@ -8379,7 +8237,7 @@ export interface operations {
                 "Since-Revision"?: number;
             };
             path: {
-                test_id: number;
+                trial_id: number;
             };
             cookie?: never;
         };
@@ -8399,7 +8257,7 @@ export interface operations {
             };
         };
     };
-    note_of_course: {
+    trial_notes: {
         parameters: {
             query?: never;
             header?: {
@@ -8407,7 +8265,7 @@ export interface operations {
                 "Since-Revision"?: number;
             };
             path: {
-                test_id: number;
+                trial_id: number;
             };
             cookie?: never;
         };
@@ -8427,7 +8285,7 @@ export interface operations {
             };
         };
     };
-    go_back_to_lie: {
+    trial_returns: {
         parameters: {
             query?: never;
             header?: {
@@ -8435,7 +8293,7 @@ export interface operations {
                 "Since-Revision"?: number;
             };
             path: {
-                test_id: number;
+                trial_id: number;
             };
             cookie?: never;
         };
@@ -8445,7 +8303,7 @@ export interface operations {
             };
         };
         responses: {
-            200: {
+            201: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -8455,7 +8313,7 @@ export interface operations {
             };
         };
     };
-    reveal_soles: {
+    trial_reveal: {
         parameters: {
             query?: never;
             header?: {
@@ -8463,7 +8321,7 @@ export interface operations {
                 "Since-Revision"?: number;
             };
             path: {
-                test_id: number;
+                trial_id: number;
             };
             cookie?: never;
         };
@@ -8483,7 +8341,7 @@ export interface operations {
             };
         };
     };
-    set_stop_aside: {
+    trial_said: {
         parameters: {
             query?: never;
             header?: {
@@ -8491,49 +8349,22 @@ export interface operations {
                 "Since-Revision"?: number;
             };
             path: {
-                seen_id: number;
+                trial_id: number;
             };
             cookie?: never;
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["StopAsideInRequest"];
+                "application/json": components["schemas"]["HandingInRequest"];
             };
         };
         responses: {
-            200: {
+            201: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
                     "application/json": components["schemas"]["SessionOut"];
-                };
-            };
-        };
-    };
-    trail: {
-        parameters: {
-            query?: {
-                /** @description The pagination cursor value. */
-                cursor?: string;
-                customer?: number;
-                person?: number;
-                session?: number;
-                /** @description Number of results to return per page. */
-                size?: number;
-            };
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["PaginatedTrailLineList"];
                 };
             };
         };

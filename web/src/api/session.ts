@@ -334,7 +334,7 @@ export function useStandIn(bay: number) {
 	});
 }
 
-const solePath = (test: number) => ({ params: { path: { test_id: test } } });
+const trialPath = (trial: number) => ({ params: { path: { trial_id: trial } } });
 
 /** What could be in a sole test of one loft. */
 export const useSoleChoices = (session: Session, loft: number | null, wedge: number | null) =>
@@ -343,7 +343,7 @@ export const useSoleChoices = (session: Session, loft: number | null, wedge: num
 		["sole-choices", loft, wedge],
 		() =>
 			got(
-				client.GET("/api/sessions/{session_id}/soles/choices", {
+				client.GET("/api/sessions/{session_id}/trials/sole/choices", {
 					params: {
 						path: { session_id: session.id },
 						query: { loft_deg: loft ?? 0, ...(wedge ? { wedge } : {}) },
@@ -357,15 +357,14 @@ export const useSoleChoices = (session: Session, loft: number | null, wedge: num
 export const useSoleCheck = (session: Session, body: Schemas["SoleTestInRequest"], wanted: boolean) =>
 	useQuery({
 		queryKey: [...sessionKey(session.id), "sole-check", body],
-		queryFn: () => got(client.POST("/api/sessions/{session_id}/soles/check", { ...path(session.id), body })),
+		queryFn: () =>
+			got(client.POST("/api/sessions/{session_id}/trials/sole/check", { ...path(session.id), body })),
 		enabled: wanted,
 		placeholderData: keepPreviousData,
 		retry: false,
 	});
 
 /** Which code is which club, for whoever may know: never kept. */
-export const soleLink = (test: number) => got(client.GET("/api/soles/{test_id}/link", solePath(test)));
-const blindPath = (test: number) => ({ params: { path: { blind_id: test } } });
-export const grooveLink = (test: number) => got(client.GET("/api/grooves/{blind_id}/link", blindPath(test)));
-export const openHandOut = (test: number) =>
-	got(client.POST("/api/soles/{test_id}/hand-out", solePath(test)));
+export const codeLink = (trial: number) => got(client.GET("/api/trials/{trial_id}/link", trialPath(trial)));
+export const openHandOut = (trial: number) =>
+	got(client.POST("/api/trials/{trial_id}/hand-out", trialPath(trial)));

@@ -1,5 +1,6 @@
 /** What the Bay and the Bench show of a protocol. */
-import type { Finding, Session } from "../api/client";
+import type { ComponentType } from "react";
+import type { Bench, Finding, Session } from "../api/client";
 import type { ProtocolKey } from "../api/words";
 import type { Act } from "../session/place";
 
@@ -26,3 +27,22 @@ export interface StripProps {
 
 /** Takes up what is hit next; nothing where all of it is hit. */
 export type NextOf = (session: Session, act: Act) => (() => void) | null;
+
+/** What came of a test over all clubs together, on the Bench. */
+export interface ResultProps {
+	session: Session;
+	bench: Bench | undefined;
+	act: Act;
+}
+
+export interface Panels {
+	/** What is asked of the player; just so where a test has none of its own. */
+	Bay?: ComponentType<BayPanelProps>;
+	/** What came of it for each build; nothing where the whole Bench is what comes of it. */
+	Bench?: ComponentType<BenchPanelProps>;
+	Result?: ComponentType<ResultProps>;
+	/** On the Bay while it is going on. */
+	Strip?: ComponentType<StripProps>;
+	/** What comes next of it, where it says so. */
+	next?: NextOf;
+}

@@ -134,3 +134,5 @@ confidence-guess = only guessing
 confidence-fairly = fairly sure
 confidence-certain = certain
 stop-slope-at-most = No ball stops on more than { $most } of slope.
+trial-unreadable = What is kept of this test cannot be read: it is not as any version of Hemicycle writes it. Put the last backup back.
+trial-of-newer-version = This test was kept by a newer version of Hemicycle: start that one.

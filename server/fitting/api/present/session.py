@@ -5,14 +5,8 @@ from __future__ import annotations
 from typing import Any
 
 from customers.schemas import person
-from hemicycle_core.answers.short_tests import groove_pairs
 from hemicycle_core.decision.advice import next_step, open_question
-from hemicycle_core.protocols.grooves import KEY as GROOVES
-from hemicycle_core.protocols.grooves import next_words as next_groove_words
-from hemicycle_core.protocols.part_swing import next_words
-from hemicycle_core.protocols.sole import KEY as SOLE
 from hemicycle_core.said import NOTHING, Said, listed, say
-from hemicycle_core.shots import PART_SWING
 from hemicycle_core.shots import Shot as CoreShot
 
 from ...domain.rows import SessionRows
@@ -27,7 +21,7 @@ from .bench import present_verdict
 from .brief import present_brief
 from .player import present_screen
 from .soles import present_soles
-from .wedges import next_groove_task, next_task
+from .tests import next_of_test
 
 Hit = tuple[Shot, CoreShot]
 
@@ -112,19 +106,10 @@ def _partner(hold: BayHold | None, session: FittingSession) -> PartnerOut | None
 
 def _next(judged: JudgedSession) -> Said:
     """What to hit next, of the test that is going on."""
-    facts, protocol = judged.facts, judged.facts.asked.protocol
-    if protocol == PART_SWING and judged.ends.worked_at:
-        task = next_task(judged)
-        return next_words(task, facts.by_key[task.club].called if task else "")
-    on = next((each for each in judged.soles if each.test.is_on), None)
-    if protocol == SOLE and on is not None:
-        return on.next
-    pairs = groove_pairs(facts) if protocol == GROOVES else []
-    if pairs:
-        groove = next_groove_task(judged)
-        names = {each.key: each.name for pair in pairs for each in pair}
-        names |= {club.key: club.name for club in facts.clubs if club.coded}
-        return next_groove_words(groove, names[groove.club] if groove else "")
+    of_test = next_of_test(judged)
+    if of_test is not None:
+        return of_test
+    facts = judged.facts
     in_hand = next((club for club in facts.candidates if club.key == facts.in_hand), None)
     decided = judged.decided
     letter = in_hand.letter if in_hand else ""

@@ -2,33 +2,25 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from dataclasses import asdict
+from datetime import date
 
 from customers.models import Hand
 from django.utils import timezone
 from hemicycle_core.facts import Club
 from hemicycle_core.heads import HeadType
-from hemicycle_core.judge.sole_clubs import (
-    ONE_LOFT_DEG,
-    Control,
-    SoleClub,
-    bend_to,
-    control_of,
-    places_for,
-    proposed,
-    warnings,
-)
+from hemicycle_core.judge.sole_clubs import ONE_LOFT_DEG, SoleClub, bend_to, control_of, places_for, proposed, warnings
 from hemicycle_core.protocols.sole import PLACES, SHOTS, Next, SoleTest, minutes_of, standing
-from hemicycle_core.protocols.sole import TurfSaid as TurfWord
-from hemicycle_core.protocols.sole_result import LoftRole, blindness
+from hemicycle_core.protocols.sole_kept import Blind, Control, CourseKept
+from hemicycle_core.protocols.sole_result import blindness
 from hemicycle_core.rack.eligible import goes_into, why_not
 from hemicycle_core.rack.stock import MOST_BEND_DEG, Made
 from hemicycle_core.said import NOTHING, Form, Said, angle, english, listed, plain, say
 from rack.models import Head, Shaft
 
 from ...domain.session import JudgedSession
-from ...domain.soles import PlayedSole, SessionSole, club_in_test, club_of_head
-from ...models import Blind, CourseNote, SoleHanding
+from ...domain.soles import Handed, PlayedSole, SessionSole, club_in_test, club_of_head
 from ..schemas.soles import (
     CourseCode,
     CourseNoteOut,
@@ -56,18 +48,18 @@ def present_soles(judged: JudgedSession) -> list[SoleTestOut]:
 
 
 def _test(found: SessionSole) -> SoleTestOut:
-    test, where = found.test, found.standing
+    test, kept, where = found.test, found.kept, found.standing
     return SoleTestOut(
         id=test.pk,
-        blind=Blind(test.blind),
+        blind=kept.blind,
         setter=test.setter.username if test.setter else "",
         setter_name=test.setter.get_full_name() if test.setter else "",
-        loft_deg=test.loft_deg,
-        wedge=test.wedge_id,
-        short=test.short,
+        loft_deg=kept.loft_deg,
+        wedge=kept.wedge,
+        short=kept.short,
         on=test.is_on,
         revealed=found.told,
-        places=places(test.places, left_handed=found.rows.left_handed),
+        places=places(kept.places, left_handed=found.rows.left_handed),
         codes=[_code(found, code) for code in range(len(found.codes))],
         handings=[_handing(each) for each in found.handings],
         next=_next(where.next) if test.is_on else None,
@@ -81,9 +73,9 @@ def _test(found: SessionSole) -> SoleTestOut:
         unplayed=list(where.unplayed),
         result=_result(found),
         warnings=found.warnings if found.told else [],
-        guess=test.guess,
-        confidence=test.confidence,
-        chosen=test.chosen,
+        guess=kept.guess,
+        confidence=kept.confidence,
+        chosen=kept.chosen,
         hand_out_opened=test.hand_out_opened_at,
         course=test.course,
         notes=[_note(each) for each in found.notes],
@@ -94,7 +86,7 @@ def _since(found: SessionSole) -> int:
     """The last shot of the session when a code was said last: what came after it belongs to the one that is handed."""
     if not found.handings:
         return 0
-    said = found.handings[-1].at
+    said = found.handings[-1].row.at
     return max((shot.number for shot in found.rows.shots if shot.at <= said), default=0)
 
 
@@ -102,7 +94,7 @@ def _next(coming: Next | None) -> NextCode | None:
     return None if coming is None else NextCode(**asdict(coming))
 
 
-def places(keys: list[str], *, left_handed: bool) -> list[SolePlace]:
+def places(keys: Sequence[str], *, left_handed: bool) -> list[SolePlace]:
     return [
         SolePlace(key, place.name, place.told(left_handed=left_handed), place.key == "sand", place.target_m)
         for key in keys
@@ -115,7 +107,7 @@ def _code(found: SessionSole, code: int) -> SoleCodeOut:
     return SoleCodeOut(
         code=code,
         word=found.word(code),
-        build=row.build_id,
+        build=row.build.pk,
         dropped=found.standing.dropped.get(code),
         club=_club(found, code) if found.told else None,
         cells=[
@@ -142,14 +134,15 @@ def _club(found: SessionSole, code: int) -> SoleClubOut:
         shaft=club.shaft,
         control=control is not None and found.core.shown(control) == same,
         same_as=same if same != code else None,
-        loft_role=LoftRole(role) if role else None,
+        loft_role=role,
     )
 
 
-def _handing(row: SoleHanding) -> HandingOut:
+def _handing(handed: Handed) -> HandingOut:
+    known = handed.known
     return HandingOut(
-        row.pk, row.code, row.place, row.visit, row.duel, row.said, row.best,
-        TurfWord(row.turf) if row.turf else None, row.groove, row.sound, row.left_m,
+        handed.row.pk, known.code, known.place, known.visit, known.duel, known.said, known.best, known.turf,
+        known.groove, known.sound, known.left_m,
     )  # fmt: skip
 
 
@@ -175,8 +168,8 @@ def _result(found: SessionSole) -> SoleResultOut:
 
 def _blindness(found: SessionSole) -> Said:
     """What the player's guess says, once it is told."""
-    test, control = found.test, found.core.control
-    if not found.told or test.blind == Blind.OPEN:
+    test, control = found.kept, found.core.control
+    if not found.told or test.blind is Blind.OPEN:
         return NOTHING
     if test.guess is None:
         return say("blindness-not-asked")
@@ -186,8 +179,9 @@ def _blindness(found: SessionSole) -> Said:
     return blindness(found.core.soles, right=right, confidence=test.confidence).sentence
 
 
-def _note(row: CourseNote) -> CourseNoteOut:
-    return CourseNoteOut(row.played_on, row.code, row.place, row.word, row.first, row.by_player)
+def _note(kept: CourseKept) -> CourseNoteOut:
+    played_on = date.fromisoformat(kept.played_on)
+    return CourseNoteOut(played_on, kept.code, kept.place, kept.word, kept.first, kept.by_player)
 
 
 # Setting up
@@ -293,7 +287,7 @@ def present_course(found: PlayedSole) -> CourseView:
     left = sorted({found.core.shown(code) if found.told else code for code in found.standing.left})
     return CourseView(
         codes=[CourseCode(code, _on_course(found, code)) for code in left],
-        places=places(list(found.test.places), left_handed=found.test.session.customer.hand == Hand.LEFT),
+        places=places(found.kept.places, left_handed=found.test.session.customer.hand == Hand.LEFT),
         notes=[_note(each) for each in found.notes],
         since=timezone.localdate(found.test.at),
     )

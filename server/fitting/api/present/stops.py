@@ -7,7 +7,6 @@ from collections import Counter
 from hemicycle_core.answers.short_tests import stop_green, stops_of
 from hemicycle_core.judge.stops import FIRMER
 from hemicycle_core.protocols.stop import SHOTS, minutes_of
-from hemicycle_core.runs import Ball
 
 from ...domain.session import JudgedSession
 from ..schemas.stops import StopGreenIn, StopLineOut, StopSeenOut, StopsOut
@@ -16,10 +15,10 @@ from ..schemas.stops import StopGreenIn, StopLineOut, StopSeenOut, StopsOut
 def present_stops(judged: JudgedSession) -> StopsOut:
     wedges = judged.facts.wedges
     played, found = stop_green(judged.facts), stops_of(judged.bag)
-    there = [seen for seen in judged.rows.stops_seen if abs(seen.target_m - played.target_m) < 0.5]
+    there = [(row, seen) for row, seen in judged.rows.stops_seen if abs(seen.target_m - played.target_m) < 0.5]
     done: Counter[int] = Counter()
-    for seen in there:
-        done[seen.build_id] += 0 if seen.aside else seen.balls
+    for row, seen in there:
+        done[seen.build] += 0 if row.void else seen.balls
     return StopsOut(
         green=StopGreenIn(**vars(played)),
         wedges=[build.key for build in wedges],
@@ -27,10 +26,10 @@ def present_stops(judged: JudgedSession) -> StopsOut:
         minutes=minutes_of([done[build.key] for build in wedges]),
         seen=[
             StopSeenOut(
-                seen.pk, seen.build_id, Ball(seen.ball), seen.landed_m, seen.stopped_m, seen.landed_side_m,
-                seen.stopped_side_m, seen.left_m, seen.balls, seen.aside,
+                row.pk, seen.build, seen.ball, seen.landed_m, seen.stopped_m, seen.landed_side_m,
+                seen.stopped_side_m, seen.left_m, seen.balls, row.void,
             )
-            for seen in there
+            for row, seen in there
         ],
         lines=[
             StopLineOut(**{("build" if key == "club" else key): value for key, value in vars(line).items()})

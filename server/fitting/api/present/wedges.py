@@ -34,10 +34,10 @@ from hemicycle_core.wedges import End, Step
 from hemicycle_core.wedges.flight import SOURCE
 from rack.models import Shaft
 
+from ...domain.grooves import BlindPair
 from ...domain.rows import SessionRows
 from ...domain.session import JudgedSession
 from ...domain.soles import wedge_head
-from ...models import BlindGrooves
 from ..schemas.wedges import (
     BesideOut,
     BlindGroovesOut,
@@ -103,21 +103,22 @@ def _groove_plan(judged: JudgedSession) -> GroovePlanOut:
     )
 
 
-def _blind(test: BlindGrooves | None) -> BlindGroovesOut | None:
-    if test is None:
+def _blind(pair: BlindPair | None) -> BlindGroovesOut | None:
+    if pair is None:
         return None
-    codes = [GrooveCode(code.pk, code.name) for code in test.codes]
-    who = test.setter
-    return BlindGroovesOut(test.pk, who.username, who.get_full_name(), codes, test.guess_id, test.confidence)
+    codes = [GrooveCode(code.pk, code.name) for code in pair.codes]
+    who, kept = pair.test.setter, pair.kept
+    assert who is not None
+    return BlindGroovesOut(pair.test.pk, who.username, who.get_full_name(), codes, kept.guess, kept.confidence)
 
 
 def _told_blind(judged: JudgedSession, old: int, fresh: int) -> Said:
     """What the guess of the last blind test of a pair said."""
-    pair = [each for each in judged.rows.blind_grooves if (each.old_id, each.fresh_id) == (old, fresh)]
-    told = next((each for each in reversed(pair) if each.revealed_at is not None and each.guess is not None), None)
+    over = [each.kept for each in reversed(judged.rows.blind_grooves) if each.test.revealed_at is not None]
+    told = next((each for each in over if (each.old, each.fresh) == (old, fresh) and each.guess is not None), None)
     if told is None or told.guess is None:
         return NOTHING
-    return told_blind(right=told.club(told.guess).pk == told.fresh_id, confidence=told.confidence)
+    return told_blind(right=told.club(told.guess) == told.fresh, confidence=told.confidence)
 
 
 def next_groove_task(judged: JudgedSession) -> GrooveTask | None:

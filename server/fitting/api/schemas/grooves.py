@@ -9,11 +9,3 @@ from dataclasses import dataclass
 class BlindGroovesIn:
     old: int
     fresh: int
-
-
-@dataclass
-class GrooveGuessIn:
-    """code: the build of the code that is taken for the new one; confidence: guess, fairly or certain."""
-
-    code: int
-    confidence: str

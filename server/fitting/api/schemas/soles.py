@@ -5,12 +5,8 @@ from __future__ import annotations
 from dataclasses import dataclass
 from datetime import date, datetime
 
-from hemicycle_core.judge.sole_clubs import Control
-from hemicycle_core.protocols.sole import TurfSaid
-from hemicycle_core.protocols.sole_result import LoftRole
+from hemicycle_core.protocols.sole_kept import Blind, Control, LoftRole, TurfSaid
 from hemicycle_core.said import Said
-
-from ...models import Blind
 
 
 @dataclass

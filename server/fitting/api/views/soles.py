@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 import io
-from dataclasses import asdict
 
 import segno
 from common.api import given, serializer_of, shown
@@ -14,7 +13,6 @@ from django.http import HttpRequest
 from drf_spectacular.utils import OpenApiParameter, extend_schema
 from hemicycle_core.errors import BadInput
 from hemicycle_core.judge.sole_clubs import check_clubs
-from hemicycle_core.protocols.sole import AfterShots
 from hemicycle_core.protocols.sole import SoleTest as CoreSoleTest
 from hemicycle_core.said import say
 from rack.models import Shaft
@@ -24,41 +22,21 @@ from rest_framework.views import APIView
 from shop.asking import actor_of
 
 from ...actions import hand_out, sole_setup, soles
-from ...models import SoleTest
-from ..answers import changed, documented_change, judged, row_of, session_of
-from ..present.soles import present_check, present_choices, present_course, present_hand_out, present_link
+from ...models import Trial
+from ..answers import judged, row_of, session_of
+from ..present.soles import present_check, present_choices, present_course, present_hand_out
 from ..schemas.soles import (
-    ChooseIn,
     CourseNoteIn,
     CourseView,
-    GuessIn,
-    HandingIn,
     HandOutCode,
     HandOutView,
-    LinkOut,
-    PlaceIn,
-    RevealIn,
-    SaidIn,
     SoleCheckOut,
     SoleChoicesOut,
     SoleTestIn,
-    TakeCodeIn,
     TapedIn,
 )
+from ..trials.sole import clubs_of
 from .player import guarded
-
-
-def _clubs(new: SoleTestIn) -> list[sole_setup.ClubOfTest]:
-    return [sole_setup.ClubOfTest(**asdict(each)) for each in new.clubs]
-
-
-class SoleTestsView(APIView):
-    @documented_change(SoleTestIn, name="set_up_sole_test", tags=["soles"], status=201)
-    def post(self, request: Request, session_id: int) -> Response:
-        """A blind sole test, its first code in hand. Which code is which club is drawn here and told nowhere else."""
-        new = given(request, SoleTestIn)
-        sole_setup.set_up(actor_of(request), session_id, sole_setup.SetUp(**{**vars(new), "clubs": _clubs(new)}))
-        return changed(request, session_id, 201)
 
 
 class SoleChoicesView(APIView):
@@ -92,7 +70,7 @@ class SoleCheckView(APIView):
     def post(self, request: Request, session_id: int) -> Response:
         """How long a test would take, and what else differs than the sole; nothing is kept."""
         new, session = given(request, SoleTestIn), row_of(request, session_id)
-        clubs = [each.known for each in sole_setup.clubs_of(session, _clubs(new), new.shaft)]
+        clubs = [each.known for each in sole_setup.clubs_of(session, clubs_of(new), new.shaft)]
         check_clubs(clubs)
         count = len(clubs) + (new.repeat is not None)
         twice = (0, 1) if new.repeat is not None else None
@@ -105,101 +83,13 @@ class SoleCheckView(APIView):
         )
 
 
-def _said(new: SaidIn) -> AfterShots:
-    return AfterShots(new.said, new.turf, new.best, new.groove, new.sound, new.left_m)
-
-
-class HandingsView(APIView):
-    @documented_change(HandingIn, name="say_of_code", tags=["soles"], status=201)
-    def post(self, request: Request, test_id: int) -> Response:
-        """What the player says of the code that was handed; the next one is in hand from then on."""
-        new = given(request, HandingIn)
-        session = soles.say_of(
-            actor_of(request), test_id, code=new.code, place=new.place, said=_said(new), visit=new.visit, duel=new.duel
-        )
-        return changed(request, session.pk, 201)
-
-
-class HandingView(APIView):
-    @documented_change(SaidIn, name="change_said_of_code", tags=["soles"])
-    def put(self, request: Request, handing_id: int) -> Response:
-        """What was said of a code, put right."""
-        session = soles.change_said(actor_of(request), handing_id, _said(given(request, SaidIn)))
-        return changed(request, session.pk)
-
-
-class TakeCodeView(APIView):
-    @documented_change(TakeCodeIn, name="take_code", tags=["soles"])
-    def put(self, request: Request, test_id: int) -> Response:
-        """Another code in hand, or from another lie, than what comes next."""
-        session = soles.take_code(actor_of(request), test_id, **asdict(given(request, TakeCodeIn)))
-        return changed(request, session.pk)
-
-
-class ReturnView(APIView):
-    @documented_change(PlaceIn, name="go_back_to_lie", tags=["soles"])
-    def post(self, request: Request, test_id: int) -> Response:
-        """The finalists once more at a lie."""
-        session = soles.go_back(actor_of(request), test_id, place=given(request, PlaceIn).place)
-        return changed(request, session.pk)
-
-
-class GuessView(APIView):
-    @documented_change(GuessIn, name="guess_own_sole", tags=["soles"])
-    def put(self, request: Request, test_id: int) -> Response:
-        """Which code the player takes for the sole he plays now."""
-        session = soles.guess(actor_of(request), test_id, **asdict(given(request, GuessIn)))
-        return changed(request, session.pk)
-
-
-class RevealView(APIView):
-    @documented_change(RevealIn, name="reveal_soles", tags=["soles"])
-    def post(self, request: Request, test_id: int) -> Response:
-        """Everybody is told which code is which club."""
-        session = soles.reveal(actor_of(request), test_id, early=given(request, RevealIn).early)
-        return changed(request, session.pk)
-
-
-class GiveUpView(APIView):
-    @documented_change(None, name="give_up_sole_test", tags=["soles"])
-    def post(self, request: Request, test_id: int) -> Response:
-        """The test ends without a result."""
-        session = soles.give_up(actor_of(request), test_id)
-        return changed(request, session.pk)
-
-
-class ChooseView(APIView):
-    @documented_change(ChooseIn, name="choose_sole", tags=["soles"])
-    def put(self, request: Request, test_id: int) -> Response:
-        """The sole that fitter and player chose; it comes onto the stand."""
-        session = sole_setup.choose(actor_of(request), test_id, code=given(request, ChooseIn).code)
-        return changed(request, session.pk)
-
-
-class LoftsView(APIView):
-    @documented_change(PlaceIn, name="try_lofts", tags=["soles"], status=201)
-    def post(self, request: Request, test_id: int) -> Response:
-        """The sole that was chosen, a degree weaker and in less loft, by name on one shot."""
-        test = sole_setup.try_lofts(actor_of(request), test_id, place=given(request, PlaceIn).place)
-        return changed(request, test.session_id, 201)
-
-
-class LinkView(APIView):
-    @extend_schema(responses=serializer_of(LinkOut), operation_id="sole_link", tags=["soles"])
-    def get(self, request: Request, test_id: int) -> Response:
-        """Which code is which club: for whoever set the test up alone, and written down."""
-        answer = Response(shown(present_link(soles.link(actor_of(request), test_id))))
-        answer["Cache-Control"] = "private, no-store"
-        return answer
-
-
 class HandOutCodeView(APIView):
     @extend_schema(
         request=None, responses={201: serializer_of(HandOutCode)}, operation_id="open_hand_out", tags=["soles"]
     )
-    def post(self, request: Request, test_id: int) -> Response:
+    def post(self, request: Request, trial_id: int) -> Response:
         """A new code for the assistant's page; the one before opens nothing any more."""
-        code = hand_out.open_hand_out(actor_of(request), test_id)
+        code = hand_out.open_hand_out(actor_of(request), trial_id)
         drawn = io.BytesIO()
         made = segno.make(request.build_absolute_uri(f"/hand-out/{code}"), error="m", micro=False)
         made.save(drawn, kind="svg", scale=6, border=2, dark="#000", light="#fff", xmldecl=False, svgns=True)
@@ -211,7 +101,7 @@ class HandOutCodeView(APIView):
 DEVICE = "hand-out"
 
 
-def handed_out(request: HttpRequest, code: str) -> tuple[SoleTest, str]:
+def handed_out(request: HttpRequest, code: str) -> tuple[Trial, str]:
     """The test of an assistant's page, for the one device that has it open, with the name of that device. Refused where
     somebody is signed in, who must not know what the page tells."""
     if SESSION_KEY in request.session:
@@ -223,7 +113,7 @@ def handed_out(request: HttpRequest, code: str) -> tuple[SoleTest, str]:
     return guarded(request, lambda: hand_out.claim(code, device), before=hand_out.has_open(code, device))
 
 
-def _hand_out_page(test: SoleTest, device: str) -> Response:
+def _hand_out_page(test: Trial, device: str) -> Response:
     answer = Response(shown(present_hand_out(soles.sole_of(test))))
     answer["Cache-Control"] = "private, no-store"
     answer.set_signed_cookie(DEVICE, device, salt=DEVICE, httponly=True, samesite="Lax", max_age=24 * 3600)
@@ -249,32 +139,16 @@ class HandOutPageView(APIView):
         return _hand_out_page(hand_out.tape(code, device, number=new.code, taped=new.taped), device)
 
 
-class CourseCodeView(APIView):
-    @documented_change(None, name="open_course", tags=["soles"], status=201)
-    def post(self, request: Request, test_id: int) -> Response:
-        """A code for the player's notes of the course."""
-        session = hand_out.open_course(actor_of(request), test_id)
-        return changed(request, session.pk, 201)
-
-
-class CourseNotesView(APIView):
-    @documented_change(CourseNoteIn, name="note_of_course", tags=["soles"], status=201)
-    def post(self, request: Request, test_id: int) -> Response:
-        """What the player told of the course."""
-        session = hand_out.note_of_course(actor_of(request), test_id, **asdict(given(request, CourseNoteIn)))
-        return changed(request, session.pk, 201)
-
-
 COURSE = "course"
 
 
-def _course(request: Request, code: str) -> SoleTest:
+def _course(request: Request, code: str) -> Trial:
     """The test of a page of the course."""
     before = request.get_signed_cookie(COURSE, default="", salt=COURSE) == code.strip().upper()
     return guarded(request._request, lambda: hand_out.course_by(code), before=before)
 
 
-def _course_page(test: SoleTest, status: int = 200) -> Response:
+def _course_page(test: Trial, status: int = 200) -> Response:
     answer = Response(shown(present_course(soles.sole_of(test))), status=status)
     answer.set_signed_cookie(COURSE, test.course, salt=COURSE, httponly=True, samesite="Lax", max_age=30 * 24 * 3600)
     return answer

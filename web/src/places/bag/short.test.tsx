@@ -257,8 +257,8 @@ test("the groove test takes wedge, lie and swing at a touch, and says where a fr
 
 test("a ball of the stop test is touched where it lands and where it stops, or typed; one is set aside", async () => {
 	const sent = serve({
-		"POST /api/sessions/7/stops": session,
-		"PUT /api/stops/5/aside": session,
+		"POST /api/sessions/7/trials/stop/seen": session,
+		"PUT /api/trial-events/5/aside": session,
 		"PUT /api/sessions/7/in-hand": session,
 	});
 	const of = (part: string) => changes(sent).filter((each) => each.url.includes(part));
@@ -303,8 +303,8 @@ test("a ball of the stop test is touched where it lands and where it stops, or t
 	fireEvent.click(screen.getByRole("button", { name: "Add" }));
 	// A wedge that is chosen is in hand: the monitor's shots are filed under it.
 	await waitFor(() => expect(of("in-hand")[0]?.body).toEqual({ build: 62 }));
-	await waitFor(() => expect(of("/stops")).toHaveLength(2));
-	expect(of("/stops")[1]?.body).toMatchObject({ build: 62, stopped_m: fromFar(24.5), balls: 3 });
+	await waitFor(() => expect(of("/trials/stop/seen")).toHaveLength(2));
+	expect(of("/trials/stop/seen")[1]?.body).toMatchObject({ build: 62, stopped_m: fromFar(24.5), balls: 3 });
 	fireEvent.click(screen.getByRole("button", { name: /^54/ }));
 	fireEvent.click(screen.getByRole("button", { name: "Landed 20, stopped 24" }));
 	await waitFor(() => expect(of("/aside")[0]?.body).toEqual({ aside: true }));

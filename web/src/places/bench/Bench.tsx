@@ -8,9 +8,6 @@ import { useBench } from "../../api/session";
 import { protocolKeys } from "../../api/words";
 import { FlightBoard } from "../../instruments/flight-board/FlightBoard";
 import { PANELS } from "../../protocols";
-import { GroovesBench } from "../../protocols/grooves/GroovesBench";
-import { SoleBench } from "../../protocols/sole/SoleBench";
-import { StopBench } from "../../protocols/stop/StopBench";
 import { t } from "../../said/words";
 import { Accept } from "../../session/Accept";
 import { Claims } from "../../session/Claims";
@@ -71,9 +68,10 @@ export function Bench({ session, act, busy }: PlaceProps) {
 				{bench.data && <Findings session={session} bench={bench.data} />}
 				{bench.data?.eases && <p className="mt-1 text-[14.5px]">{bench.data.eases}</p>}
 				{bench.data && <Flights session={session} flights={bench.data.flights} />}
-				<StopBench session={session} />
-				<SoleBench session={session} act={act} />
-				{bench.data && <GroovesBench session={session} grooves={bench.data.grooves} />}
+				{Object.entries(PANELS).map(
+					([key, { Result }]) =>
+						Result && <Result key={key} session={session} bench={bench.data} act={act} />,
+				)}
 				{bench.data && <Claims claims={bench.data.claims} />}
 				{bench.data &&
 					Object.entries(bench.data.lies).map(([letter, said]) => (

@@ -4,7 +4,7 @@ import { useState } from "react";
 import { useNavigate } from "react-router";
 import { change } from "../../acts";
 import { client, got, type Lie, type Session } from "../../api/client";
-import { grooveLink } from "../../api/session";
+import { codeLink } from "../../api/session";
 import { termOf } from "../../api/words";
 import { t } from "../../said/words";
 import type { Act } from "../../session/place";
@@ -161,7 +161,7 @@ function Blind({ session, act, blind }: { session: Session; act: Act; blind: Non
 				codes={blind.codes.map((each) => ({ value: each.build, name: each.word }))}
 				guess={blind.guess}
 				confidence={blind.confidence}
-				onGuess={(code, sure) => act(() => change.guessGrooves(blind.id, code, sure))}
+				onGuess={(code, sure) => act(() => change.guessCode(blind.id, code, sure))}
 			/>
 			<div className="flex flex-wrap items-center gap-2">
 				<button
@@ -169,7 +169,7 @@ function Blind({ session, act, blind }: { session: Session; act: Act; blind: Non
 					className="btn btn-primary h-12"
 					disabled={!session.bag.short?.grooves.tasks.some((task) => task.done > 0)}
 					onClick={() => {
-						act(() => change.revealGrooves(blind.id));
+						act(() => change.reveal(blind.id));
 						go(`/sessions/${session.id}/bench`);
 					}}
 				>
@@ -184,11 +184,11 @@ function Blind({ session, act, blind }: { session: Session; act: Act; blind: Non
 						{t("grooves-only-may-see-which-code", { setterName: blind.setter_name || blind.setter })}
 					</span>
 				)}
-				<button type="button" className="btn h-11" onClick={() => act(() => change.giveUpGrooves(blind.id))}>
+				<button type="button" className="btn h-11" onClick={() => act(() => change.giveUp(blind.id))}>
 					{t("label-give-up")}
 				</button>
 			</div>
-			{link && <LinkSheet read={() => grooveLink(blind.id)} onClose={() => setLink(false)} />}
+			{link && <LinkSheet read={() => codeLink(blind.id)} onClose={() => setLink(false)} />}
 		</div>
 	);
 }

@@ -1,15 +1,17 @@
 /** What an old wedge loses to a fresh one of its loft, and whether it can be seen on the green. */
-import type { Bench, Session } from "../../api/client";
+import type { Bench } from "../../api/client";
 import { t } from "../../said/words";
 import { figure, fromFar, inShown, shownAs, unit } from "../../ui/units";
 import { ClubName } from "../ClubName";
+import type { ResultProps } from "../panels";
 import { lieWords } from "./GroovesBay";
 
 type Grooves = Bench["grooves"][number];
 type Figures = Grooves["lies"][number]["figures"];
 const SHOWN = ["spin_rpm", "launch_deg", "ball_speed_mps"] as const;
 
-export function GroovesBench({ session, grooves }: { session: Session; grooves: Grooves[] }) {
+export function GroovesBench({ session, bench }: Pick<ResultProps, "session" | "bench">) {
+	const grooves = bench?.grooves ?? [];
 	if (grooves.length === 0) return null;
 	return (
 		<section className="mt-4" aria-label={t("grooves-grooves-old-against-new")}>

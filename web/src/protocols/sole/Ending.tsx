@@ -14,7 +14,7 @@ import { codesOf, Guess } from "./Marks";
 export function Ending({ session, act, test }: { session: Session; act: Act; test: SoleTest }) {
 	const guess = (code: number, confidence: string) =>
 		act(
-			() => change.guessSole(test.id, code, confidence),
+			() => change.guessCode(test.id, code, confidence),
 			(seen) => ({
 				...seen,
 				soles: seen.soles.map((each) => (each.id === test.id ? { ...each, guess: code, confidence } : each)),
@@ -45,7 +45,7 @@ export function Reveal({ session, act, test }: { session: Session; act: Act; tes
 	const left = test.unplayed.map((key) => placeOf(test, key)?.name.toLowerCase()).join(", ");
 	const open = test.blind === "open";
 	const reveal = () => {
-		act(() => change.revealSoles(test.id, left !== ""));
+		act(() => change.reveal(test.id, left !== ""));
 		go(`/sessions/${session.id}/bench`);
 		setAsked(false);
 	};

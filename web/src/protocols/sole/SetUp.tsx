@@ -7,7 +7,7 @@ import { useState } from "react";
 import { Link, useNavigate, useParams } from "react-router";
 import { change } from "../../acts";
 import type { Session, SoleChoices } from "../../api/client";
-import { keep, soleLink, useSession, useSoleCheck, useSoleChoices } from "../../api/session";
+import { codeLink, keep, useSession, useSoleCheck, useSoleChoices } from "../../api/session";
 import { VOCABULARY } from "../../api/vocabulary";
 import { Num, Worded } from "../../said/Worded";
 import { t } from "../../said/words";
@@ -277,7 +277,7 @@ function Chosen({ session, choices, loft, wedge, onMade }: ChosenProps) {
 function Taping({ session, test }: { session: Session; test: Session["soles"][number] }) {
 	const go = useNavigate();
 	const [page, setPage] = useState(false);
-	const link = useMutation({ mutationFn: () => soleLink(test.id) });
+	const link = useMutation({ mutationFn: () => codeLink(test.id) });
 	return (
 		<section className="max-w-3xl space-y-4 text-[17px]" aria-label={t("sole-taping")}>
 			<h2 className="text-2xl font-semibold">{t("sole-tape-shafts")}</h2>

@@ -11,12 +11,13 @@ import { isClosed } from "../../session/closed";
 import type { Act } from "../../session/place";
 import { Said } from "../../ui/Said";
 import { asFar, figure, type Metres, reading, toFar, unit } from "../../ui/units";
+import type { ResultProps } from "../panels";
 import { CourseNotes } from "./CourseNotes";
 import { nameOfCode, placeOf } from "./coming";
 
 type Code = SoleTest["codes"][number];
 
-export function SoleBench({ session, act }: { session: Session; act: Act }) {
+export function SoleBench({ session, act }: Pick<ResultProps, "session" | "act">) {
 	const shown = session.soles.filter((test) => test.handings.length > 0);
 	if (shown.length === 0) return null;
 	return (

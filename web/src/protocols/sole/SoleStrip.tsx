@@ -20,7 +20,7 @@ import { TestMenu } from "./TestMenu";
 export function SoleStrip({ session, act, agreed }: StripProps) {
 	const test = soleTestOf(session);
 	const line = useLine();
-	const unheard = useWaiting<Handing>(test ? `/api/soles/${test.id}/handings` : "");
+	const unheard = useWaiting<Handing>(test ? `/api/trials/${test.id}/said` : "");
 	const placed = useRef(new Map<Handing, number>());
 	if (!test?.on) return <p className="quiet text-[17px]">{t("sole-no-sole-test-going-key")}</p>;
 	const waiting = notYetIn(test, unheard, placed.current);

@@ -3,7 +3,7 @@ import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { change } from "../../acts";
 import { client, got, type SoleTest } from "../../api/client";
-import { soleLink } from "../../api/session";
+import { codeLink } from "../../api/session";
 import { t } from "../../said/words";
 import type { Act } from "../../session/place";
 import { Sheet } from "../../ui/Sheet";
@@ -38,7 +38,7 @@ export function TestMenu({ act, test }: { act: Act; test: SoleTest }) {
 					t("sole-only-may-see-which-code", { setterName: test.setter_name || test.setter })}
 				{test.blind === "double" && test.hand_out_opened === null && t("sole-assistant-has-not-opened-page")}
 			</span>
-			{dialog === "link" && <LinkSheet read={() => soleLink(test.id)} onClose={close} />}
+			{dialog === "link" && <LinkSheet read={() => codeLink(test.id)} onClose={close} />}
 			{dialog === "hand_out" && <HandOutSheet test={test} onClose={close} />}
 			{dialog === "end" && <EndEarly act={act} test={test} onClose={close} />}
 		</div>
@@ -59,7 +59,7 @@ function EndEarly({ act, test, onClose }: { act: Act; test: SoleTest; onClose: (
 						<button
 							type="button"
 							className="btn btn-primary h-12"
-							onClick={() => end(() => act(() => change.revealSoles(test.id, true)))}
+							onClick={() => end(() => act(() => change.reveal(test.id, true)))}
 						>
 							{t("sole-reveal-now-2")}
 						</button>
@@ -72,7 +72,7 @@ function EndEarly({ act, test, onClose }: { act: Act; test: SoleTest; onClose: (
 					<button
 						type="button"
 						className="btn h-12"
-						onClick={() => end(() => act(() => change.giveUpSoles(test.id)))}
+						onClick={() => end(() => act(() => change.giveUp(test.id)))}
 					>
 						{t("label-give-up")}
 					</button>

@@ -103,7 +103,7 @@ const played = (more: Partial<SoleTest>, hand: number | null = 71): Session => (
 	in_hand: hand,
 	soles: [{ ...begun, ...more }],
 });
-const SAID = "POST /api/soles/5/handings";
+const SAID = "POST /api/trials/5/said";
 
 test("the first at a lie is held against nothing; each after it takes two touches, and the next word is there at once", async () => {
 	const sent = serve({
@@ -161,7 +161,7 @@ test("what is read before its own answer came is not counted twice, nor one of a
 });
 
 test("what was said is put right by a touch, and that another club is in hand is said", async () => {
-	const sent = serve({ "PUT /api/handings/31": session, "PUT /api/soles/5/in-hand": session });
+	const sent = serve({ "PUT /api/trial-events/31/said": session, "PUT /api/trials/5/in-hand": session });
 	show(
 		Bay,
 		played({ handings: [handing(30, 1, null), handing(31, 0, 1)], next: next(2), ahead: [next(2)] }, 4),
@@ -179,7 +179,7 @@ test("what was said is put right by a touch, and that another club is in hand is
 });
 
 test("after the duel the player guesses; unplayed lies and a missing guess are said before the reveal", async () => {
-	const sent = serve({ "PUT /api/soles/5/guess": session, "POST /api/soles/5/reveal": session });
+	const sent = serve({ "PUT /api/trials/5/guess": session, "POST /api/trials/5/reveal": session });
 	show(
 		Bay,
 		played(
@@ -212,7 +212,7 @@ const club = (name: string, more = {}) => ({
 });
 
 test("the Bench ranks by code while it is blind, and by club with what disagrees once it is revealed", async () => {
-	const sent = serve({ "PUT /api/soles/5/chosen": session });
+	const sent = serve({ "PUT /api/trials/5/chosen": session });
 	const act = (go: () => Promise<unknown>) => void go().catch(() => undefined);
 	const ranked = {
 		...result,
@@ -244,7 +244,7 @@ test("the Bench ranks by code while it is blind, and by club with what disagrees
 	expect(screen.getByText("out after 2 lies")).toBeTruthy();
 	expect(screen.queryByRole("button", { name: "Choose" })).toBeNull();
 	clear();
-	serve({ "PUT /api/soles/5/chosen": session });
+	serve({ "PUT /api/trials/5/chosen": session });
 	const told = {
 		handings,
 		on: false,
@@ -271,7 +271,7 @@ test("the Bench ranks by code while it is blind, and by club with what disagrees
 	expect(screen.getByText(/yet Thin 58 repeats/)).toBeTruthy();
 	// The second code of a club is no row of its own, whichever the first is.
 	clear();
-	serve({ "PUT /api/soles/5/chosen": session });
+	serve({ "PUT /api/trials/5/chosen": session });
 	const twins = [
 		code(0, "Candle", { club: club("Wide 58") }),
 		code(1, "Garden", { club: club("Wide 58", { same_as: 0 }) }),
@@ -280,7 +280,7 @@ test("the Bench ranks by code while it is blind, and by club with what disagrees
 	draw(<SoleBench session={played({ ...told, codes: twins, result: order })} act={act} />);
 	expect(screen.getAllByRole("row")).toHaveLength(2);
 	clear();
-	const again = serve({ "PUT /api/soles/5/chosen": session });
+	const again = serve({ "PUT /api/trials/5/chosen": session });
 	draw(<SoleBench session={played(told)} act={act} />);
 	fireEvent.click(screen.getAllByRole("button", { name: "Choose" })[0] as HTMLElement);
 	await waitFor(() => expect(changes(again)[0]?.body).toEqual({ code: 1 }));
@@ -314,10 +314,14 @@ test("the set-up begins with what there is, refuses what is no test, and shows t
 	const lines = [{ code: 0, word: "Candle", club: "Thin 58", detail: "58°", taped: false }];
 	const sent = serve({
 		"GET /api/sessions/7": own,
-		"GET /api/sessions/7/soles/choices": choices,
-		"POST /api/sessions/7/soles/check": { handings: 12, minutes: 21, warnings: ["The lengths differ."] },
-		"POST /api/sessions/7/soles": { ...own, soles: [begun] },
-		"GET /api/soles/5/link": { lines },
+		"GET /api/sessions/7/trials/sole/choices": choices,
+		"POST /api/sessions/7/trials/sole/check": {
+			handings: 12,
+			minutes: 21,
+			warnings: ["The lengths differ."],
+		},
+		"POST /api/sessions/7/trials/sole": { ...own, soles: [begun] },
+		"GET /api/trials/5/link": { lines },
 	});
 	draw(
 		<Routes>
@@ -334,7 +338,7 @@ test("the set-up begins with what there is, refuses what is no test, and shows t
 	fireEvent.click(screen.getByRole("button", { name: "Wide 58 under two codes" }));
 	fireEvent.click(screen.getByRole("button", { name: "Draw the codes" }));
 	expect(await screen.findByRole("region", { name: "Taping" })).toBeTruthy();
-	const made = sent.find((each) => each.method === "POST" && each.url.endsWith("/soles"));
+	const made = sent.find((each) => each.method === "POST" && each.url.endsWith("/trials/sole"));
 	expect(made?.body).toMatchObject({
 		loft_deg: 58,
 		control: 0,
@@ -350,13 +354,13 @@ test("the set-up begins with what there is, refuses what is no test, and shows t
 
 test("only the setter is offered the link; in a double blind test nobody is, and an early end says what is left", async () => {
 	const me = (username: string) => ({ "GET /api/me": { signed_in: true, username } });
-	const sent = serve({ ...me("fitter"), "POST /api/soles/5/give-up": session });
+	const sent = serve({ ...me("fitter"), "POST /api/trials/5/give-up": session });
 	show(Bay, played({ handings: [handing(30, 1, null)] }));
 	expect(await screen.findByRole("button", { name: "Which code is which" })).toBeTruthy();
 	fireEvent.click(screen.getByRole("button", { name: "End it early" }));
 	expect(screen.getByText(/Not played by those that are left: stock pitch, greenside sand/)).toBeTruthy();
 	fireEvent.click(screen.getByRole("button", { name: "Give it up" }));
-	await waitFor(() => expect(changes(sent).map((each) => each.url)).toEqual(["/api/soles/5/give-up"]));
+	await waitFor(() => expect(changes(sent).map((each) => each.url)).toEqual(["/api/trials/5/give-up"]));
 	clear();
 	serve(me("other"));
 	show(Bay, played({}));
@@ -401,14 +405,14 @@ test("grooves blind go by their words, and are revealed once something was hit",
 	});
 	const answers = {
 		"GET /api/me": { signed_in: true, username: "fitter" },
-		"PUT /api/grooves/9/guess": session,
+		"PUT /api/trials/9/guess": session,
 	};
 	serve(answers);
 	show(Bay, seen(0));
 	expect(screen.getByRole("heading", { name: /Grooves, blind/ })).toBeTruthy();
 	expect((screen.getByRole("button", { name: "Reveal" }) as HTMLButtonElement).disabled).toBe(true);
 	clear();
-	const sent = serve({ ...answers, "POST /api/grooves/9/reveal": session });
+	const sent = serve({ ...answers, "POST /api/trials/9/reveal": session });
 	show(Bay, seen(3));
 	const guess = within(screen.getByRole("group", { name: "The player’s guess" }));
 	fireEvent.click(guess.getByRole("button", { name: "Kettle" }));
@@ -417,5 +421,5 @@ test("grooves blind go by their words, and are revealed once something was hit",
 	fireEvent.click(screen.getByRole("button", { name: "Reveal" }));
 	await waitFor(() => expect(changes(sent)).toHaveLength(2));
 	expect(changes(sent)[0]?.body).toEqual({ code: 81, confidence: "guess" });
-	expect(changes(sent)[1]?.url).toBe("/api/grooves/9/reveal");
+	expect(changes(sent)[1]?.url).toBe("/api/trials/9/reveal");
 });

@@ -164,7 +164,7 @@ export function StopStrip({ session, act, agreed }: StripProps) {
 	// The wedge that was chosen, with what was in hand then: it leads until something else is taken up.
 	const [chosen, setChosen] = useState<{ id: number; held: number | null } | null>(null);
 	const [landed, setLanded] = useState<Spot | null>(null);
-	const waiting = useWaiting<Sent>(`/api/sessions/${session.id}/stops`);
+	const waiting = useWaiting<Sent>(`/api/sessions/${session.id}/trials/stop/seen`);
 	if (!stops) return <p className="quiet">{t("label-no-wedge-bag-add-them")}</p>;
 	const inHand = stops.wedges.find((id) => id === session.in_hand);
 	const leads = chosen && (session.in_hand === chosen.id || session.in_hand === chosen.held);

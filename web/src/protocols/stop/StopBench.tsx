@@ -3,13 +3,14 @@ import type { Session } from "../../api/client";
 import { t } from "../../said/words";
 import { asFar, figure, fromFar, type Metres, toFar, unit, unitName } from "../../ui/units";
 import { ClubName } from "../ClubName";
+import type { ResultProps } from "../panels";
 import type { Stops } from "./StopBay";
 
 const ROW = 34;
 const WIDTH = 560;
 const NAME = 44;
 
-export function StopBench({ session }: { session: Session }) {
+export function StopBench({ session }: Pick<ResultProps, "session">) {
 	const stops = session.bag.short?.stops;
 	if (!stops || stops.lines.length === 0) return null;
 	const modelled = stops.lines.some((line) => line.modelled_m !== null);

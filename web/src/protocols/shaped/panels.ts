@@ -1,0 +1,5 @@
+/** Shaped shots. */
+import type { Panels } from "../panels";
+import { ShapedBench } from "./ShapedBench";
+
+export const panels: Panels = { Bench: ShapedBench };
