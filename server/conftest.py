@@ -18,7 +18,7 @@ from django.db import connections
 from django.test import Client
 from fitting.actions import builds, sessions, shots, sole_setup
 from fitting.models import Build, FittingSession
-from hemicycle_core.protocols.sole_kept import Control
+from hemicycle_core.protocols.sole.kept import Control
 from rack.models import Head, Shaft
 from shop.models import Bay, Shop, User
 

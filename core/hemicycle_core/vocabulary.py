@@ -15,10 +15,10 @@ from .impact import Lie
 from .judge.candidate import Liking
 from .judge.changes import BENDING, SHAFT_WORK
 from .judge.feel import ASKED, PlayerMode
-from .judge.sole_clubs import CONTROL_WORDS
 from .protocols import PROTOCOLS
-from .protocols.sole import IN_SAND, LEAST_SOLES, MOST_SOLES, ON_GRASS
-from .protocols.sole_result import CERTAIN
+from .protocols.sole.ask import IN_SAND, LEAST_SOLES, MOST_SOLES, ON_GRASS
+from .protocols.sole.clubs import CONTROL_WORDS
+from .protocols.sole.result import CERTAIN
 from .rack.eligible import SWUNG_FULL
 from .rack.stock import Made, Wear
 from .readout import USUAL, BenchColumn

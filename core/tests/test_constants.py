@@ -65,11 +65,12 @@ def test_a_constant_is_put_where_it_was_imported_and_no_other_of_its_name():
     asked = """
 from hemicycle_core import constants
 import hemicycle_core.decision.decide
-from hemicycle_core.judge import claims, grooves, play
+from hemicycle_core.judge import claims, play
+from hemicycle_core.protocols.grooves import read as grooves
 from hemicycle_core.samples import mixture, sides
 was = play.GROUND_SD, claims.LEAST_SHOTS
 constants.put("judge.play.GROUND_SD=0.01")
-constants.put("judge.grooves.LEAST_SHOTS=9")
+constants.put("protocols.grooves.read.LEAST_SHOTS=9")
 print(was, play.GROUND_SD, claims.LEAST_SHOTS, grooves.LEAST_SHOTS)
 """
     env = {**os.environ, "PYTHONPATH": str(CORE.parent)}

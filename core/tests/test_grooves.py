@@ -7,8 +7,8 @@ from hemicycle_core.brief import Job, JobKind
 from hemicycle_core.heads import HeadType
 from hemicycle_core.impact import Lie
 from hemicycle_core.judge.claims import Claim
-from hemicycle_core.judge.grooves import GroovesWorth, GrooveWedge, as_claim, compared, pairs
-from hemicycle_core.protocols.grooves import GrooveTask, minutes_of, next_task, next_words, tasks
+from hemicycle_core.protocols.grooves.ask import GrooveTask, minutes_of, next_task, next_words, tasks
+from hemicycle_core.protocols.grooves.read import GroovesWorth, GrooveWedge, as_claim, compared, pairs
 from hemicycle_core.runs import Ball
 from hemicycle_core.shots import Shot
 from hemicycle_core.simulation.golfer import Ground, Player, Swinging, SwungClub

@@ -5,9 +5,9 @@ import itertools
 import numpy as np
 import pytest
 from hemicycle_core.bag import Carried, GapRule, HeadType, usual_rules
-from hemicycle_core.judge.card import CardWedge, distance_card
 from hemicycle_core.judge.eased import PartSwing, part_swings
-from hemicycle_core.protocols.part_swing import Task, next_words, part_plan
+from hemicycle_core.protocols.part_swing.ask import Task, next_words, part_plan
+from hemicycle_core.protocols.part_swing.read import CardWedge, distance_card
 from hemicycle_core.shots import Shot
 from hemicycle_core.simulation.golfer import Player, Swinging, SwungClub
 from hemicycle_core.units import METRES_PER_INCH, metres, yards

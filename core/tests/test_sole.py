@@ -8,7 +8,8 @@ import pytest
 from hemicycle_core.errors import BadInput
 from hemicycle_core.flight import Firmness
 from hemicycle_core.impact import Lie
-from hemicycle_core.judge.sole_clubs import (
+from hemicycle_core.protocols.sole.ask import PLACES, USUAL, AfterShots, Handing, SoleTest, standing
+from hemicycle_core.protocols.sole.clubs import (
     SoleClub,
     belief,
     bend_to,
@@ -18,10 +19,9 @@ from hemicycle_core.judge.sole_clubs import (
     proposed,
     warnings,
 )
-from hemicycle_core.protocols.sole import PLACES, USUAL, AfterShots, Handing, SoleTest, standing
-from hemicycle_core.protocols.sole_kept import Control, LoftRole, TurfSaid
-from hemicycle_core.protocols.sole_measured import at_odds, measured
-from hemicycle_core.protocols.sole_result import blindness, loft_needed, result, which_lie
+from hemicycle_core.protocols.sole.kept import Control, LoftRole, TurfSaid
+from hemicycle_core.protocols.sole.measured import at_odds, measured
+from hemicycle_core.protocols.sole.result import blindness, loft_needed, result, which_lie
 from hemicycle_core.rack.sole_search import WedgeHead, in_less_loft
 from hemicycle_core.rack.stock import Made
 from hemicycle_core.samples.paired import LEVEL, LOGISTIC, Judged, rank

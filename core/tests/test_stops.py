@@ -4,8 +4,8 @@ import pytest
 from hemicycle_core.bag import Carried, HeadType
 from hemicycle_core.errors import BadInput
 from hemicycle_core.flight import Firmness
-from hemicycle_core.judge.stops import StopWedge, stops
-from hemicycle_core.protocols.stop import Seen, StopGreen
+from hemicycle_core.protocols.stop.ask import Seen, StopGreen
+from hemicycle_core.protocols.stop.read import StopWedge, stops
 from hemicycle_core.runs import Ball
 from hemicycle_core.shots import Shot
 from hemicycle_core.units import metres, yards

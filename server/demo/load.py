@@ -28,8 +28,8 @@ from hemicycle_core.facts import BriefJob, Course
 from hemicycle_core.flight import Air, Firmness
 from hemicycle_core.formats.club_names import short_name
 from hemicycle_core.impact import Lie
-from hemicycle_core.protocols.sole import AfterShots
-from hemicycle_core.protocols.sole_kept import Control, TurfSaid
+from hemicycle_core.protocols.sole.ask import AfterShots
+from hemicycle_core.protocols.sole.kept import Control, TurfSaid
 from hemicycle_core.rack.stock import Made
 from hemicycle_core.runs import COMFORTABLE, FULL, Ball
 from hemicycle_core.shots import Intent, Strike

@@ -16,9 +16,9 @@ from fitting.actions import builds, sessions, sole_setup, soles
 from fitting.actions import codes as of_tests
 from fitting.api import answers
 from fitting.models import BagPlan, BayHold, Build, FittingSession, PlayerScreen, Shot, ShotImport, Trial
-from hemicycle_core.protocols.grooves import GroovesKept
-from hemicycle_core.protocols.sole import AfterShots
-from hemicycle_core.protocols.stop import BallSeen, StopGreen
+from hemicycle_core.protocols.grooves.ask import GroovesKept
+from hemicycle_core.protocols.sole.ask import AfterShots
+from hemicycle_core.protocols.stop.ask import BallSeen, StopGreen
 from live.actions import make_key
 from live.models import FeedKey, TrayShot
 from rack.models import Head

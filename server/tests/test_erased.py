@@ -23,7 +23,7 @@ from fitting.models import AgreedAnswers, FittingSession, JudgedAnswer, PlayerSc
 from handover.erasing import PICTURE, erase_again
 from handover.kept import ALSO, DOCUMENTS, ERASED, FRAMEWORK, TABLES, TRAIL, WORDS
 from hemicycle_core.judge.feel import Feel, Felt
-from hemicycle_core.protocols.sole import AfterShots
+from hemicycle_core.protocols.sole.ask import AfterShots
 from hemicycle_core.said import Said
 from rack.models import Head
 

@@ -22,7 +22,7 @@ from fitting.actions.hand_out import note_of_course
 from fitting.models import FittingSession, ShotImport
 from handover.erasing import ERASED, erase_unseen
 from hemicycle_core.formats.bundle import read_bundle
-from hemicycle_core.protocols.sole import AfterShots
+from hemicycle_core.protocols.sole.ask import AfterShots
 from live.actions import make_key
 from rack.models import Head
 from shop.models import AuditEntry, User

@@ -16,7 +16,7 @@ from fitting.domain.bundle import present_bundle, written_shots
 from fitting.domain.session import load
 from fitting.models import Build, FittingSession, Trial, TrialEvent
 from hemicycle_core.formats.bundle import VALIDATOR
-from hemicycle_core.protocols.sole import WORDS, AfterShots
+from hemicycle_core.protocols.sole.ask import WORDS, AfterShots
 from live.actions import make_key
 from rack.models import Head, Shaft
 from shop.models import AuditEntry

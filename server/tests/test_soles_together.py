@@ -7,8 +7,8 @@ from customers.actions import add_customer, edit_customer
 from django.test import Client
 from fitting.actions import acts, builds, sessions, sole_setup, soles
 from fitting.models import Build, FittingSession, Trial, TrialEvent
-from hemicycle_core.protocols.sole import AfterShots
-from hemicycle_core.protocols.sole_kept import TurfSaid
+from hemicycle_core.protocols.sole.ask import AfterShots
+from hemicycle_core.protocols.sole.kept import TurfSaid
 from rack.models import Head, Shaft
 
 

@@ -10,9 +10,9 @@ from fitting.actions import sole_setup, stops
 from fitting.models import Build, FittingSession, Trial, TrialEvent
 from hemicycle_core.errors import BadInput
 from hemicycle_core.flight import Firmness
-from hemicycle_core.protocols.grooves import GroovesKept
-from hemicycle_core.protocols.sole_kept import Blind, CodeKept, Control, CourseKept, HandingKept, SoleKept, TurfSaid
-from hemicycle_core.protocols.stop import BallSeen, StopGreen
+from hemicycle_core.protocols.grooves.ask import GroovesKept
+from hemicycle_core.protocols.sole.kept import Blind, CodeKept, Control, CourseKept, HandingKept, SoleKept, TurfSaid
+from hemicycle_core.protocols.stop.ask import BallSeen, StopGreen
 from hemicycle_core.runs import Ball
 from rack.models import Head
 

@@ -7,16 +7,16 @@ from collections.abc import Sequence
 
 from ..facts import Club, Facts
 from ..facts.session import air_of
-from ..judge.card import Card, CardWedge, distance_card
 from ..judge.claims import Claimed, Wedge, answered
 from ..judge.eased import part_swings
-from ..judge.grooves import Grooves, GrooveWedge, as_claim, compared, hit_in, pairs
-from ..judge.stops import Stops, StopWedge, stops
-from ..protocols.grooves import KEY as GROOVES
-from ..protocols.grooves import GrooveTask
-from ..protocols.grooves import tasks as groove_tasks
-from ..protocols.part_swing import PartPlan, part_plan
-from ..protocols.stop import StopGreen
+from ..protocols.grooves.ask import KEY as GROOVES
+from ..protocols.grooves.ask import GrooveTask
+from ..protocols.grooves.ask import tasks as groove_tasks
+from ..protocols.grooves.read import Grooves, GrooveWedge, as_claim, compared, hit_in, pairs
+from ..protocols.part_swing.ask import PartPlan, part_plan
+from ..protocols.part_swing.read import Card, CardWedge, distance_card
+from ..protocols.stop.ask import StopGreen
+from ..protocols.stop.read import Stops, StopWedge, stops
 from ..wedges import Complaint, WedgeFlight
 from .bag import BagNow
 from .stand import OnStand

@@ -12,7 +12,7 @@ from ..judge import Liking
 from ..judge.feel import HitSoFar, last_said, liking, to_ask
 from ..kept import OnlyFields, lazily
 from ..monitor import Monitor
-from ..protocols.stop import Seen, StopGreen
+from ..protocols.stop.ask import Seen, StopGreen
 from ..rack import HeadRecord
 from ..rack.eligible import why_not
 from ..runs import Ball

@@ -9,8 +9,8 @@ from ..brief import FlightWish, JobKind, ReplaceWay, Wish
 from ..flight import Firmness
 from ..impact import Lie
 from ..judge import Liking
-from ..protocols.sole import PLACES
-from ..protocols.sole_kept import TurfSaid
+from ..protocols.sole.ask import PLACES
+from ..protocols.sole.kept import TurfSaid
 from ..runs import Ball
 from ..shots import READINGS, Intent, Source, Strike
 from ..thresholds import MOST_ROUND, ROUND_BANDS

@@ -1,7 +1,8 @@
-"""What is asked of the player, and what comes of it: one module a protocol, and the registry of them.
+"""What is asked of the player, and what comes of it: one module or folder a protocol, and the registry of them.
 
 A new protocol is a module with one `Protocol`, and its line in `PROTOCOLS`. Runs carry its key; the Bay offers what
-it asks, the Bench shows what it found.
+it asks, the Bench shows what it found. Where more is read of it than the shots of one build say, it is a folder: `ask`
+stands under the judge and the facts, `read` over the judge.
 """
 
 from __future__ import annotations
@@ -11,8 +12,12 @@ from collections.abc import Sequence
 from ..errors import BadInput
 from ..said import say, term, with_or
 from ..shots import Intent, Shot
-from . import effort, full_swing, grooves, part_swing, shaped, sole, stop, yardage
+from . import effort, full_swing, shaped, yardage
+from .grooves import ask as grooves
+from .part_swing import ask as part_swing
 from .protocol import Finding, Protocol
+from .sole import ask as sole
+from .stop import ask as stop
 
 PROTOCOLS: dict[str, Protocol] = {
     each.key: each

@@ -7,7 +7,7 @@ from random import Random, SystemRandom
 from common.problems import Refused
 from hemicycle_core.bag.clubs import usual_length_m
 from hemicycle_core.heads import HeadType
-from hemicycle_core.protocols.sole import WORDS
+from hemicycle_core.protocols.sole.ask import WORDS
 from hemicycle_core.runs import FULL
 from hemicycle_core.said import say
 from hemicycle_core.shots import FULL_SWING

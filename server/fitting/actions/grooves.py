@@ -5,9 +5,9 @@ from __future__ import annotations
 from common.problems import NotAllowed, Refused
 from hemicycle_core.answers.short_tests import groove_pairs
 from hemicycle_core.errors import BadInput
-from hemicycle_core.protocols.grooves import KEY as GROOVES
-from hemicycle_core.protocols.grooves import LENGTH, GroovesKept
-from hemicycle_core.protocols.sole_result import check_confidence
+from hemicycle_core.protocols.grooves.ask import KEY as GROOVES
+from hemicycle_core.protocols.grooves.ask import LENGTH, GroovesKept
+from hemicycle_core.protocols.sole.result import check_confidence
 from hemicycle_core.said import say
 from hemicycle_core.shots import Intent
 from shop.audit import action

@@ -11,9 +11,9 @@ from common.problems import Refused
 from django.db import transaction
 from django.utils import timezone
 from hemicycle_core.errors import BadInput
-from hemicycle_core.protocols.sole import KEY as SOLE
-from hemicycle_core.protocols.sole import PLACES
-from hemicycle_core.protocols.sole_kept import COURSE, Blind, CourseKept
+from hemicycle_core.protocols.sole.ask import KEY as SOLE
+from hemicycle_core.protocols.sole.ask import PLACES
+from hemicycle_core.protocols.sole.kept import COURSE, Blind, CourseKept
 from hemicycle_core.said import say
 from shop.audit import action
 from shop.models import User

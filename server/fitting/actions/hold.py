@@ -8,8 +8,8 @@ from django.utils import timezone
 from hemicycle_core.answers.short_tests import groove_pairs
 from hemicycle_core.bag import HeadType
 from hemicycle_core.protocols import protocol_of
-from hemicycle_core.protocols.grooves import KEY as GROOVES
-from hemicycle_core.protocols.sole import KEY as SOLE
+from hemicycle_core.protocols.grooves.ask import KEY as GROOVES
+from hemicycle_core.protocols.sole.ask import KEY as SOLE
 from hemicycle_core.runs import as_stock
 from hemicycle_core.shots import PART_SWING, SHORT_TESTS
 

@@ -11,7 +11,7 @@ from django.db.models import Max
 from hemicycle_core.errors import BadInput
 from hemicycle_core.facts import HitIn, RunAsked, Surroundings
 from hemicycle_core.facts.values import names_of
-from hemicycle_core.protocols.sole import KEY as SOLE
+from hemicycle_core.protocols.sole.ask import KEY as SOLE
 from hemicycle_core.runs import in_calm
 from hemicycle_core.said import say
 from hemicycle_core.samples.roll import measured_roll

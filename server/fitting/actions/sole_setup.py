@@ -14,10 +14,10 @@ from customers.models import Hand
 from hemicycle_core.errors import BadInput
 from hemicycle_core.facts import Brief
 from hemicycle_core.heads import HeadType
-from hemicycle_core.judge.sole_clubs import SoleClub, check_clubs
-from hemicycle_core.protocols.sole import KEY as SOLE
-from hemicycle_core.protocols.sole import SHORT_PLACES, SoleTest
-from hemicycle_core.protocols.sole_kept import Blind, CodeKept, Control, LoftRole, SoleKept
+from hemicycle_core.protocols.sole.ask import KEY as SOLE
+from hemicycle_core.protocols.sole.ask import SHORT_PLACES, SoleTest
+from hemicycle_core.protocols.sole.clubs import SoleClub, check_clubs
+from hemicycle_core.protocols.sole.kept import Blind, CodeKept, Control, LoftRole, SoleKept
 from hemicycle_core.rack.eligible import check_can_be_had
 from hemicycle_core.rack.made import Work, worked
 from hemicycle_core.rack.sole_search import in_less_loft

@@ -6,10 +6,10 @@ from dataclasses import replace
 
 from common.problems import NotAllowed, Refused
 from hemicycle_core.errors import BadInput
-from hemicycle_core.protocols.sole import KEY as SOLE
-from hemicycle_core.protocols.sole import PLACES, AfterShots, Next, SoleTest, is_asked
-from hemicycle_core.protocols.sole_kept import HANDING, Blind, HandingKept
-from hemicycle_core.protocols.sole_result import check_confidence
+from hemicycle_core.protocols.sole.ask import KEY as SOLE
+from hemicycle_core.protocols.sole.ask import PLACES, AfterShots, Next, SoleTest, is_asked
+from hemicycle_core.protocols.sole.kept import HANDING, Blind, HandingKept
+from hemicycle_core.protocols.sole.result import check_confidence
 from hemicycle_core.said import listed, say
 from hemicycle_core.shots import Intent
 from shop.audit import action

@@ -6,8 +6,8 @@ from common.problems import Refused
 from hemicycle_core.errors import BadInput
 from hemicycle_core.flight import Firmness
 from hemicycle_core.heads import HeadType
-from hemicycle_core.protocols.stop import KEY as STOP
-from hemicycle_core.protocols.stop import SEEN, BallSeen, StopGreen
+from hemicycle_core.protocols.stop.ask import KEY as STOP
+from hemicycle_core.protocols.stop.ask import SEEN, BallSeen, StopGreen
 from hemicycle_core.runs import Ball
 from hemicycle_core.said import say
 from shop.audit import action

@@ -16,7 +16,7 @@ from hemicycle_core.facts.session import liking_of
 from hemicycle_core.formats.bundle_schema import EXPECTED_OF, FORMAT, KNOWN, SEEN, VERSION
 from hemicycle_core.formats.csv_out import WrittenShot
 from hemicycle_core.formats.shots import RunSaid
-from hemicycle_core.protocols.stop import BallSeen
+from hemicycle_core.protocols.stop.ask import BallSeen
 from hemicycle_core.rack import Expected
 from hemicycle_core.said import read_out
 from hemicycle_core.shots import FLIGHT_READINGS, Source

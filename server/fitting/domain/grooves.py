@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Mapping
 from dataclasses import dataclass
 
-from hemicycle_core.protocols.grooves import GroovesKept
+from hemicycle_core.protocols.grooves.ask import GroovesKept
 
 from ..models import Build, Trial
 

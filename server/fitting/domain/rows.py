@@ -19,10 +19,10 @@ from hemicycle_core.flight import Air
 from hemicycle_core.impact import Lie
 from hemicycle_core.judge.weigh import usable
 from hemicycle_core.kept import latest, lazily, new_store
-from hemicycle_core.protocols.grooves import KEY as GROOVES
-from hemicycle_core.protocols.sole import KEY as SOLE
-from hemicycle_core.protocols.stop import KEY as STOP
-from hemicycle_core.protocols.stop import SEEN, BallSeen, StopGreen
+from hemicycle_core.protocols.grooves.ask import KEY as GROOVES
+from hemicycle_core.protocols.sole.ask import KEY as SOLE
+from hemicycle_core.protocols.stop.ask import KEY as STOP
+from hemicycle_core.protocols.stop.ask import SEEN, BallSeen, StopGreen
 from hemicycle_core.rack import HeadRecord
 from hemicycle_core.runs import FULL, Ball, speaks
 from hemicycle_core.shots import FULL_SWING, Intent, Source, Strike

@@ -6,7 +6,7 @@ from hemicycle_core.answers import Answers, BagNow, Decided, InWork, KnownClubs,
 from hemicycle_core.decision import Decision
 from hemicycle_core.facts import Facts
 from hemicycle_core.kept import lazily
-from hemicycle_core.protocols.sole import KEY as SOLE
+from hemicycle_core.protocols.sole.ask import KEY as SOLE
 from hemicycle_core.thresholds import Thresholds
 
 from ..models import FittingSession

@@ -7,11 +7,11 @@ from collections.abc import Iterable
 from dataclasses import dataclass
 
 from hemicycle_core.facts import Club
-from hemicycle_core.judge.sole_clubs import Belief, SoleClub, belief, warnings
 from hemicycle_core.kept import lazily
-from hemicycle_core.protocols.sole import Handing, Standing, next_words, standing
-from hemicycle_core.protocols.sole import SoleTest as CoreSoleTest
-from hemicycle_core.protocols.sole_kept import (
+from hemicycle_core.protocols.sole.ask import Handing, Standing, next_words, standing
+from hemicycle_core.protocols.sole.ask import SoleTest as CoreSoleTest
+from hemicycle_core.protocols.sole.clubs import Belief, SoleClub, belief, warnings
+from hemicycle_core.protocols.sole.kept import (
     COURSE,
     HANDING,
     Blind,
@@ -21,8 +21,8 @@ from hemicycle_core.protocols.sole_kept import (
     LoftRole,
     SoleKept,
 )
-from hemicycle_core.protocols.sole_measured import SoleMeasured, at_odds, measured
-from hemicycle_core.protocols.sole_result import SoleResult, loft_needed, result
+from hemicycle_core.protocols.sole.measured import SoleMeasured, at_odds, measured
+from hemicycle_core.protocols.sole.result import SoleResult, loft_needed, result
 from hemicycle_core.rack.eligible import why_not
 from hemicycle_core.rack.sole_search import WedgeHead
 from hemicycle_core.rack.stock import Made

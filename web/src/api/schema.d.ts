@@ -1340,7 +1340,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** @description A blind test, its first code in hand; codes are drawn here. */
+        /** @description A blind test, its first code in hand. Which code is which club is drawn here and told nowhere else. */
         post: operations["begin_sole"];
         delete?: never;
         options?: never;

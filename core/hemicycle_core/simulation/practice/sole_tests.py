@@ -14,8 +14,8 @@ from dataclasses import dataclass, field
 import numpy as np
 from numpy.typing import NDArray
 
-from ...protocols.sole import LEAST_SOLES, MOST_SOLES, USUAL, Handing, SoleTest, standing
-from ...protocols.sole_result import SoleResult, result
+from ...protocols.sole.ask import LEAST_SOLES, MOST_SOLES, USUAL, Handing, SoleTest, standing
+from ...protocols.sole.result import SoleResult, result
 
 Floats = NDArray[np.float64]
 

@@ -10,10 +10,18 @@ from customers.models import Hand
 from django.utils import timezone
 from hemicycle_core.facts import Club
 from hemicycle_core.heads import HeadType
-from hemicycle_core.judge.sole_clubs import ONE_LOFT_DEG, SoleClub, bend_to, control_of, places_for, proposed, warnings
-from hemicycle_core.protocols.sole import PLACES, SHOTS, Next, SoleTest, minutes_of, standing
-from hemicycle_core.protocols.sole_kept import Blind, Control, CourseKept
-from hemicycle_core.protocols.sole_result import blindness
+from hemicycle_core.protocols.sole.ask import PLACES, SHOTS, Next, SoleTest, minutes_of, standing
+from hemicycle_core.protocols.sole.clubs import (
+    ONE_LOFT_DEG,
+    SoleClub,
+    bend_to,
+    control_of,
+    places_for,
+    proposed,
+    warnings,
+)
+from hemicycle_core.protocols.sole.kept import Blind, Control, CourseKept
+from hemicycle_core.protocols.sole.result import blindness
 from hemicycle_core.rack.eligible import goes_into, why_not
 from hemicycle_core.rack.stock import MOST_BEND_DEG, Made
 from hemicycle_core.said import NOTHING, Form, Said, angle, english, listed, plain, say

@@ -5,8 +5,8 @@ from __future__ import annotations
 from collections import Counter
 
 from hemicycle_core.answers.short_tests import stop_green, stops_of
-from hemicycle_core.judge.stops import FIRMER
-from hemicycle_core.protocols.stop import SHOTS, minutes_of
+from hemicycle_core.protocols.stop.ask import SHOTS, minutes_of
+from hemicycle_core.protocols.stop.read import FIRMER
 
 from ...domain.session import JudgedSession
 from ..schemas.stops import StopGreenIn, StopLineOut, StopSeenOut, StopsOut

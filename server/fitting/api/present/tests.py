@@ -5,10 +5,10 @@ from __future__ import annotations
 from collections.abc import Callable, Mapping
 
 from hemicycle_core.answers.short_tests import groove_pairs
-from hemicycle_core.protocols.grooves import KEY as GROOVES
-from hemicycle_core.protocols.grooves import next_words as next_groove
-from hemicycle_core.protocols.part_swing import next_words as next_swing
-from hemicycle_core.protocols.sole import KEY as SOLE
+from hemicycle_core.protocols.grooves.ask import KEY as GROOVES
+from hemicycle_core.protocols.grooves.ask import next_words as next_groove
+from hemicycle_core.protocols.part_swing.ask import next_words as next_swing
+from hemicycle_core.protocols.sole.ask import KEY as SOLE
 from hemicycle_core.said import Said
 from hemicycle_core.shots import PART_SWING
 

@@ -19,11 +19,11 @@ from hemicycle_core.facts import Club
 from hemicycle_core.heads import HeadType
 from hemicycle_core.judge.claims import Claimed
 from hemicycle_core.judge.cut import CutPlace, proposed_here
-from hemicycle_core.judge.grooves import told_blind
-from hemicycle_core.protocols.grooves import LENGTH as GROOVE_LENGTH
-from hemicycle_core.protocols.grooves import GrooveTask, minutes_of
-from hemicycle_core.protocols.grooves import next_task as next_task_of_grooves
-from hemicycle_core.protocols.part_swing import Task
+from hemicycle_core.protocols.grooves.ask import LENGTH as GROOVE_LENGTH
+from hemicycle_core.protocols.grooves.ask import GrooveTask, minutes_of
+from hemicycle_core.protocols.grooves.ask import next_task as next_task_of_grooves
+from hemicycle_core.protocols.grooves.read import told_blind
+from hemicycle_core.protocols.part_swing.ask import Task
 from hemicycle_core.rack.eligible import goes_into
 from hemicycle_core.rack.sole_search import nearest_bent
 from hemicycle_core.rack.stock import check_loft

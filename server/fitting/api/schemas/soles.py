@@ -5,7 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 from datetime import date, datetime
 
-from hemicycle_core.protocols.sole_kept import Blind, Control, LoftRole, TurfSaid
+from hemicycle_core.protocols.sole.kept import Blind, Control, LoftRole, TurfSaid
 from hemicycle_core.said import Said
 
 

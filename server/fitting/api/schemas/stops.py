@@ -57,7 +57,7 @@ class StopSeenOut:
 
 @dataclass
 class StopLineOut:
-    """See hemicycle_core.judge.stops.StopLine."""
+    """See hemicycle_core.protocols.stop.read.StopLine."""
 
     build: int
     ball: Ball

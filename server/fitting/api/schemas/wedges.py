@@ -6,7 +6,7 @@ from dataclasses import dataclass
 
 from hemicycle_core.impact import Lie
 from hemicycle_core.judge.claims import Claim
-from hemicycle_core.judge.grooves import GroovesWorth
+from hemicycle_core.protocols.grooves.read import GroovesWorth
 from hemicycle_core.said import Said
 from hemicycle_core.wedges import Complaint, School, Stage
 from hemicycle_core.wedges.flight import Cause, Window
@@ -72,7 +72,7 @@ class SchoolsOut:
 
 @dataclass
 class CellOut:
-    """See hemicycle_core.judge.card.Cell."""
+    """See hemicycle_core.protocols.part_swing.read.Cell."""
 
     swing: str
     carry_m: float

@@ -53,7 +53,7 @@ def _handler(acts: Mapping[str, Act]) -> Callable[..., Response]:
         session = done.pk if isinstance(done, FittingSession) else done.session_id
         return changed(request, session, act.code)
 
-    handle.__doc__ = " ".join(dict.fromkeys(each.why for each in acts.values()))
+    handle.__doc__ = " ".join(dict.fromkeys(each.do.__doc__ or "" for each in acts.values()))
     name = _name(like, test)
     made: Callable[..., Response] = documented_change(like.body, name=name, tags=["trials"], status=like.code)(handle)
     return made

@@ -18,15 +18,14 @@ METHODS = {"PUT": 200, "POST": 201}
 @dataclass(frozen=True)
 class Act:
     """on: what it is done to, and so how its address begins; name: how it ends. body: what is sent, None for nothing.
-    do: given who does it, the number of what it is done to, and the body; answers with the session or a trial of it.
-    why: a sentence of the document."""
+    do: given who does it, the number of what it is done to, and the body; answers with the session or a trial of it,
+    and says in its docstring what the document says."""
 
     on: On
     method: Literal["PUT", "POST"]
     name: str
     body: type[Any] | None
     do: Callable[[User, int, Any], FittingSession | Trial]
-    why: str
     status: int | None = None
 
     @property

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from hemicycle_core.protocols.grooves import KEY
+from hemicycle_core.protocols.grooves.ask import KEY
 from hemicycle_core.said import Said, plain, say
 from shop.models import User
 
@@ -15,18 +15,22 @@ from .act import Act, Test
 
 
 def _begin(actor: User, session_id: int, new: BlindGroovesIn) -> FittingSession:
+    """An old wedge and a fresh one of its loft under two codes."""
     return grooves.begin(actor, session_id, old=new.old, fresh=new.fresh)
 
 
 def _guess(actor: User, trial_id: int, new: GuessIn) -> FittingSession:
+    """Which code is taken for the new one, by its build."""
     return grooves.guess(actor, trial_id, code=new.code, confidence=new.confidence)
 
 
 def _reveal(actor: User, trial_id: int, _new: RevealIn) -> FittingSession:
+    """Which is which is told."""
     return grooves.reveal(actor, trial_id)
 
 
 def _give_up(actor: User, trial_id: int, _new: None) -> FittingSession:
+    """The test ends, and its codes are never told."""
     return grooves.give_up(actor, trial_id)
 
 
@@ -47,10 +51,10 @@ def _which(pair: BlindPair, code: Build) -> Said:
 TEST = Test(
     KEY,
     (
-        Act("session", "POST", "", BlindGroovesIn, _begin, "An old wedge and a fresh one of its loft under two codes."),
-        Act("trial", "PUT", "guess", GuessIn, _guess, "Which code is taken for the new one, by its build."),
-        Act("trial", "POST", "reveal", RevealIn, _reveal, "Which is which is told.", 200),
-        Act("trial", "POST", "give-up", None, _give_up, "The test ends, and its codes are never told.", 200),
+        Act("session", "POST", "", BlindGroovesIn, _begin),
+        Act("trial", "PUT", "guess", GuessIn, _guess),
+        Act("trial", "POST", "reveal", RevealIn, _reveal, 200),
+        Act("trial", "POST", "give-up", None, _give_up, 200),
     ),
     _link,
 )

@@ -12,8 +12,8 @@ from django.contrib.auth import SESSION_KEY
 from django.http import HttpRequest
 from drf_spectacular.utils import OpenApiParameter, extend_schema
 from hemicycle_core.errors import BadInput
-from hemicycle_core.judge.sole_clubs import check_clubs
-from hemicycle_core.protocols.sole import SoleTest as CoreSoleTest
+from hemicycle_core.protocols.sole.ask import SoleTest as CoreSoleTest
+from hemicycle_core.protocols.sole.clubs import check_clubs
 from hemicycle_core.said import say
 from rack.models import Shaft
 from rest_framework.request import Request

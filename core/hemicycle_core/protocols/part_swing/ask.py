@@ -1,7 +1,7 @@
 """Part swings for the distance card: three shots of each wedge with each swing, which of them come next, and how long
 the rest of it takes.
 
-What comes of it is read over all the wedges together (`judge.card`), so that it has no finding of one build. A stock
+What comes of it is read over all the wedges together (`read`), so that it has no finding of one build. A stock
 swing that is hit for the card counts as any stock swing does.
 """
 
@@ -10,10 +10,10 @@ from __future__ import annotations
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 
-from ..runs import BY_EFFORT, HALF, THREE_QUARTER, how_long, swing_words
-from ..said import Said, say
-from ..shots import PART_SWING, Intent
-from .protocol import Protocol
+from ...runs import BY_EFFORT, HALF, THREE_QUARTER, how_long, swing_words
+from ...said import Said, say
+from ...shots import PART_SWING, Intent
+from ..protocol import Protocol
 
 SHOTS = 3
 SWINGS = (THREE_QUARTER, HALF, "7:30")

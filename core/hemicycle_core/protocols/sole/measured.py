@@ -13,10 +13,10 @@ from dataclasses import dataclass
 import numpy as np
 from scipy.special import chdtri, fdtr, stdtrit
 
-from ..said import NOTHING, Said, Sayable, far, listed, say, with_and
-from ..samples.averages import average
-from ..shots import Shot, Source
-from .sole import PLACES
+from ...said import NOTHING, Said, Sayable, far, listed, say, with_and
+from ...samples.averages import average
+from ...shots import Shot, Source
+from .ask import PLACES
 
 FLOOR = 0.85  # of the middle spin of all codes at a lie: what is less can be seen on the green. By judgement
 TOLD = 0.10  # chance from which on two spreads are one

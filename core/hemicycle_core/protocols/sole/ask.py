@@ -5,7 +5,7 @@ Soles go by code; who knows which code is which club is not this module's busine
 of them on the first two lies, then the weakest is out, still blind, and two go to the last lies; a duel closes it, the
 one that leads against the control, else against the second. What was dropped ranks as far as it was tried.
 
-What comes of it is in `sole_result`.
+What comes of it is in `result`.
 """
 
 from __future__ import annotations
@@ -16,15 +16,15 @@ from dataclasses import dataclass
 
 import numpy as np
 
-from ..errors import BadInput
-from ..impact import Lie
-from ..runs import HALF, THREE_QUARTER
-from ..said import Said, far, joined, say, term
-from ..samples.paired import Judged, rank
-from ..shots import Intent
-from ..units import metres
-from .protocol import Protocol
-from .sole_kept import KEPT, Blind, SoleKept, TurfSaid
+from ...errors import BadInput
+from ...impact import Lie
+from ...runs import HALF, THREE_QUARTER
+from ...said import Said, far, joined, say, term
+from ...samples.paired import Judged, rank
+from ...shots import Intent
+from ...units import metres
+from ..protocol import Protocol
+from .kept import KEPT, Blind, SoleKept, TurfSaid
 
 KEY = "sole"
 SHOTS = 3  # a code and a lie

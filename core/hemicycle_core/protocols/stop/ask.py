@@ -1,7 +1,7 @@
 """The stop test: one target on a green, each wedge, loft or ball; where it lands and where it stops, as it was seen.
 
 Landing and stop are tapped on a picture of the green, or paced once for a group of balls. What came of it is read of
-all the wedges together (`judge.stops`). Nothing of it is a carry of its club.
+all the wedges together (`read`). Nothing of it is a carry of its club.
 """
 
 from __future__ import annotations
@@ -9,15 +9,15 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import dataclass, replace
 
-from ..errors import BadInput
-from ..flight import Air, Firmness
-from ..flight.landing import EVERYDAY_FT, Turf, green, green_reading
-from ..runs import Ball, check_wind
-from ..said import far, say, share
-from ..shots import Intent
-from ..units import metres
-from .kept import Kept
-from .protocol import Protocol
+from ...errors import BadInput
+from ...flight import Air, Firmness
+from ...flight.landing import EVERYDAY_FT, Turf, green, green_reading
+from ...runs import Ball, check_wind
+from ...said import far, say, share
+from ...shots import Intent
+from ...units import metres
+from ..kept import Kept
+from ..protocol import Protocol
 
 KEY = "stop"
 SHOTS = 3

@@ -15,18 +15,18 @@ from dataclasses import dataclass
 import numpy as np
 from scipy.special import stdtrit
 
-from ..bag import Carried
-from ..flight import Air, Anchor, Firmness, run_out
-from ..flight.landing import green
-from ..heads import HeadType
-from ..protocols.stop import KEY, Seen, StopGreen
-from ..runs import Ball
-from ..said import Said, far, plain, say, term
-from ..samples.averages import average
-from ..shots import Shot
-from ..units import whole_yards, yards
-from .eased import curve_of
-from .landings import landings
+from ...bag import Carried
+from ...flight import Air, Anchor, Firmness, run_out
+from ...flight.landing import green
+from ...heads import HeadType
+from ...judge.eased import curve_of
+from ...judge.landings import landings
+from ...runs import Ball
+from ...said import Said, far, plain, say, term
+from ...samples.averages import average
+from ...shots import Shot
+from ...units import whole_yards, yards
+from .ask import KEY, Seen, StopGreen
 
 LEAST_BALLS = 2  # to tell how well a release is known
 FIRMER = {Firmness.SOFT: Firmness.MEDIUM, Firmness.MEDIUM: Firmness.FIRM}

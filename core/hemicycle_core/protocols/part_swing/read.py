@@ -15,15 +15,15 @@ from dataclasses import dataclass, replace
 
 import numpy as np
 
-from ..bag import Carried
-from ..bag.gaps import StepWish
-from ..flight import Air, Anchor, Firmness
-from ..flight.landing import GREEN, Turf
-from ..runs import BY_EFFORT, how_long, swing_words
-from ..said import NOTHING, Said, far, say, some_way, with_and
-from ..said import share as part
-from ..units import metres, ninety, whole_yards
-from .eased import CURVE, LEAST_SHOTS, Curve, Eases, PartSwing, curve_of, eases, plays, wider_at
+from ...bag import Carried
+from ...bag.gaps import StepWish
+from ...flight import Air, Anchor, Firmness
+from ...flight.landing import GREEN, Turf
+from ...judge.eased import CURVE, LEAST_SHOTS, Curve, Eases, PartSwing, curve_of, eases, plays, wider_at
+from ...runs import BY_EFFORT, how_long, swing_words
+from ...said import NOTHING, Said, far, say, some_way, with_and
+from ...said import share as part
+from ...units import metres, ninety, whole_yards
 
 # The share of the club speed a swing leaves, by hours of the clock, and how far one player's differs from it, by
 # judgement; how far one wedge's differs from the player's other wedges', the same.

@@ -9,14 +9,14 @@ from __future__ import annotations
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 
-from ..errors import BadInput
-from ..flight import Firmness
-from ..protocols.sole import LEAST_SOLES, MOST_SOLES, USUAL
-from ..protocols.sole_kept import Control
-from ..said import NOTHING, Form, Said, angle, club_length, joined, listed, plain, say, term
-from ..units import METRES_PER_INCH
-from ..wedges.delivery import DELIVERY_WORDS, Delivery
-from ..wedges.words import WedgeUse
+from ...errors import BadInput
+from ...flight import Firmness
+from ...said import NOTHING, Form, Said, angle, club_length, joined, listed, plain, say, term
+from ...units import METRES_PER_INCH
+from ...wedges.delivery import DELIVERY_WORDS, Delivery
+from ...wedges.words import WedgeUse
+from .ask import LEAST_SOLES, MOST_SOLES, USUAL
+from .kept import Control
 
 ONE_LOFT_DEG = 1.0
 SAME_LENGTH_M = 0.25 * METRES_PER_INCH

@@ -10,22 +10,22 @@ from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 from enum import StrEnum
 
-from ..brief import Job, JobKind
-from ..estimate import MOST_MORE, Estimate, more_until
-from ..flight import Air, Anchor, Firmness, run_out
-from ..flight.landing import GREEN, Turf
-from ..heads import HeadType
-from ..impact import Lie
-from ..protocols.grooves import KEY, LIES, PROMPT_ROUNDS, lie_words
-from ..runs import Ball
-from ..said import Said, angle, far, listed, say, speed, term, with_and
-from ..said import spin as rpm
-from ..samples.averages import Average, average
-from ..shots import Shot
-from ..units import whole, yards
-from ..wedges.words import COMPLAINT_WORDS, Complaint
-from .claims import SAME_LOFT_DEG, SEEN_M, Claim, Claimed
-from .landings import landings
+from ...brief import Job, JobKind
+from ...estimate import MOST_MORE, Estimate, more_until
+from ...flight import Air, Anchor, Firmness, run_out
+from ...flight.landing import GREEN, Turf
+from ...heads import HeadType
+from ...impact import Lie
+from ...judge.claims import SAME_LOFT_DEG, SEEN_M, Claim, Claimed
+from ...judge.landings import landings
+from ...runs import Ball
+from ...said import Said, angle, far, listed, say, speed, term, with_and
+from ...said import spin as rpm
+from ...samples.averages import Average, average
+from ...shots import Shot
+from ...units import whole, yards
+from ...wedges.words import COMPLAINT_WORDS, Complaint
+from .ask import KEY, LIES, PROMPT_ROUNDS, lie_words
 
 LEAST_SHOTS = 3
 READ = ("spin_rpm", "launch_deg", "ball_speed_mps", "club_speed_mps", "attack_deg", "dynamic_loft_deg")

@@ -13,12 +13,12 @@ from dataclasses import dataclass
 import numpy as np
 from scipy.special import expit, logit
 
-from ..errors import BadInput
-from ..said import NOTHING, Said, Sayable, joined, number, say, term, with_or
-from ..samples.paired import Judged, RankedByPairs, rank
-from ..units import ninety, whole
-from .sole import GOOD_TURF, MOST_SOLES, PLACES, Handing, SoleTest, comparisons
-from .sole_kept import LoftRole
+from ...errors import BadInput
+from ...said import NOTHING, Said, Sayable, joined, number, say, term, with_or
+from ...samples.paired import Judged, RankedByPairs, rank
+from ...units import ninety, whole
+from .ask import GOOD_TURF, MOST_SOLES, PLACES, Handing, SoleTest, comparisons
+from .kept import LoftRole
 
 # From which chance on one is named the best, by the number of soles: of tests of soles that are all one, at most one in
 # ten then names one (`practice --soles`).

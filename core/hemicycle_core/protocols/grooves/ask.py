@@ -1,6 +1,6 @@
 """Grooves, old against new: short shots with two wedges of one loft and sole, dry and wet, with the player's own ball.
 
-What comes of it is read of both wedges together (`judge.grooves`). Nothing that is hit here is a carry of its club.
+What comes of it is read of both wedges together (`read`). Nothing that is hit here is a carry of its club.
 """
 
 from __future__ import annotations
@@ -8,12 +8,12 @@ from __future__ import annotations
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 
-from ..impact import Lie
-from ..runs import HALF, swing_words
-from ..said import Said, say, term
-from ..shots import Intent
-from .kept import Kept
-from .protocol import Protocol
+from ...impact import Lie
+from ...runs import HALF, swing_words
+from ...said import Said, say, term
+from ...shots import Intent
+from ..kept import Kept
+from ..protocol import Protocol
 
 KEY = "grooves"
 SHOTS = 5

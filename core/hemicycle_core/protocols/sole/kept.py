@@ -5,7 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 from enum import StrEnum
 
-from .kept import Kept
+from ..kept import Kept
 
 
 class TurfSaid(StrEnum):

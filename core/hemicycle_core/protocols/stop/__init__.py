@@ -1,0 +1,1 @@
+"""The stop test: what is played to and seen, and what is read of all wedges together."""
