@@ -176,7 +176,7 @@ def _wedge_bag(seed: int, number: int) -> WedgeScore:
     return score_bag(draw_bag(seed, number))
 
 
-def main(words: list[str]) -> int:
+def _asked(words: list[str]) -> argparse.Namespace:
     parser = argparse.ArgumentParser(prog="hemicycle practice", description=__doc__)
     parser.add_argument("--fittings", type=int, default=200)
     parser.add_argument("--shots", type=int, default=5, help="a build; 0 hits until the choice is settled")
@@ -198,7 +198,11 @@ def main(words: list[str]) -> int:
     parser.add_argument("--without", metavar="NAME", action="append", default=[], help="leave a constant out")
     parser.add_argument("--ablate", action="store_true", help="with --world: what each constant is worth, one by one")
     parser.add_argument("--against", metavar="COMMIT", help="with --world: judge the same by that commit's code too")
-    options = parser.parse_args(words)
+    return parser.parse_args(words)
+
+
+def main(words: list[str]) -> int:
+    options = _asked(words)
     sized = 1 <= options.fittings <= MOST_FITTINGS and 0 <= options.shots <= MOST_SHOTS
     if not (sized and 2 <= options.builds <= 8 and 0 <= options.indoors <= 1):
         most = f"{MOST_FITTINGS:,} fittings, 0 to {MOST_SHOTS} shots, 2 to 8 builds and a share from 0 to 1"

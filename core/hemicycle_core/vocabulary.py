@@ -85,12 +85,7 @@ def vocabulary() -> dict[str, Any]:
             "lengths": {each: swing_words(each) for each in OFFERED},
             "balls": [each.value for each in Ball],
             "wear": [each.value for each in Wear],
-            "wedgeUses": [each.value for each in WedgeUse],
-            "wedgeWishes": {each.value: words for each, words in WEDGE_WISH_WORDS.items()},
-            "complaints": {each.value: words for each, words in COMPLAINT_WORDS.items()},
-            "finishes": [each.value for each in Finish],
-            "deliveries": {each.value: words for each, words in DIVOT_WORDS.items()},
-            "schools": {each.value: words for each, words in SCHOOL_WHY.items()},
+            **_of_wedges(),
             "lies": [each.value for each in Lie],
             "cleanLies": [each.value for each in Lie if each in CLEAN_LIES],
             "most": {"clubsToPlace": MOST_OFFERED, "plans": MOST_KEPT_PLANS},
@@ -100,6 +95,17 @@ def vocabulary() -> dict[str, Any]:
         as_data,
     )
     return made
+
+
+def _of_wedges() -> dict[str, Any]:
+    return {
+        "wedgeUses": [each.value for each in WedgeUse],
+        "wedgeWishes": {each.value: words for each, words in WEDGE_WISH_WORDS.items()},
+        "complaints": {each.value: words for each, words in COMPLAINT_WORDS.items()},
+        "finishes": [each.value for each in Finish],
+        "deliveries": {each.value: words for each, words in DIVOT_WORDS.items()},
+        "schools": {each.value: words for each, words in SCHOOL_WHY.items()},
+    }
 
 
 def _terms() -> dict[str, dict[str, Said]]:

@@ -162,17 +162,8 @@ def choice_of(judged: JudgedSession, builds: Collection[int], dropped: Collectio
     clubs = [_tested(judged, build, verdicts[build.letter]) for build in come]
     taken = [build for build in come if build.taken]
     prices = [Decimal(build.price_words) for build in come if build.price_words is not None]
-    chosen = verdicts[come[0].letter] if come else None
     out = [build.name for build in leave]
-
-    def why_not(build: Club) -> Said:
-        first = decision.choice.letter or ""
-        told = [why_it_lost(verdicts[build.letter], chosen)]
-        if proposed:
-            feared = facts.brief.feared
-            told.append(beside(build.letter, first, decision.worths, decision.choice.because, feared))
-        return joined(lost_for(build.letter, taken)) or joined(told)
-
+    passed = [build for build in hit if build not in come]
     return ChosenOut(
         name=recommendation_name([build.name for build in come], out),
         clubs=clubs,
@@ -187,12 +178,27 @@ def choice_of(judged: JudgedSession, builds: Collection[int], dropped: Collectio
             _decided(judged, come, wanted, proposed=proposed),
             proposed=proposed,
         ),
-        lost=[LostBuild(build.letter, build.name, why_not(build)) for build in hit if build not in come],
+        lost=[
+            LostBuild(build.letter, build.name, _why_not(judged, build, come, verdicts, proposed=proposed))
+            for build in passed
+        ],
         after=after,
         over=max(0, after.club_count - facts.brief.most_clubs),
         price=str(sum(prices, Decimal(0))) if prices else None,
         swap=swap,
     )
+
+
+def _why_not(
+    judged: JudgedSession, build: Club, come: Sequence[Club], verdicts: Mapping[str, Verdict], *, proposed: bool
+) -> Said:
+    """Why a build that was hit does not come."""
+    decision = judged.decision
+    told = [why_it_lost(verdicts[build.letter], verdicts[come[0].letter] if come else None)]
+    if proposed:
+        first, feared = decision.choice.letter or "", judged.facts.brief.feared
+        told.append(beside(build.letter, first, decision.worths, decision.choice.because, feared))
+    return joined(lost_for(build.letter, [each for each in come if each.taken])) or joined(told)
 
 
 def _check_dropped(leave: Sequence[Club], dropped: Collection[int]) -> None:

@@ -117,12 +117,7 @@ def decide_session(
     bounds = limits or Limits()
     weigher = Weigher(table, rules or usual_rules(GapRule.ROLL_OUT), bounds, thresholds.stroke_price)
     count = sum(option.own for option in options) + bounds.without_carry
-    verdict = {each.letter: each for each in judgement.verdicts}
-    may = [
-        option
-        for option in options
-        if not option.own and option.hit and option.letter in verdict and verdict[option.letter].kind not in NEVER
-    ]
+    may = _may_come(options, judgement)
     stand = Stand(
         judgement,
         cases,
@@ -136,12 +131,29 @@ def decide_session(
     )
     choice, plan = _choice(stand, nothing_open=nothing_open)
     empty = places_empty(choice, [each.name for each in own if each.out_of_favour])
-    choice = replace(choice, sentence=joined([choice.sentence, empty]))
+    made = _decided(stand, replace(choice, sentence=joined([choice.sentence, empty])), plan)
+    table.forget()
+    return made
+
+
+def _may_come(options: Sequence[Option], judgement: Judgement) -> list[Option]:
+    """The builds that may be proposed: hit, and of no verdict that forbids it."""
+    verdict = {each.letter: each for each in judgement.verdicts}
+    return [
+        option
+        for option in options
+        if not option.own and option.hit and option.letter in verdict and verdict[option.letter].kind not in NEVER
+    ]
+
+
+def _decided(stand: Stand, choice: Choice, plan: Plan | None) -> Decision:
+    """All that was worked out for the choice, and what each build is told beside it."""
     worths = {letter: stand.worth(each) for letter, each in stand.single().items()}
+    weigher = stand.weigher
     today = weigher.weigh(weigher.today)
-    made = Decision(
-        judgement=judgement,
-        verdicts=tuple(_told(case, choice, worths, stand) for case in cases),
+    return Decision(
+        judgement=stand.judgement,
+        verdicts=tuple(_told(case, choice, worths, stand) for case in stand.cases),
         choice=choice,
         bag=today if plan is None else weigher.weigh(plan),
         today=today,
@@ -152,8 +164,6 @@ def decide_session(
         known=stand.known,
         saved=_as_saved(stand) if stand.plans and stand.known else None,
     )
-    table.forget()
-    return made
 
 
 def _choice(stand: Stand, *, nothing_open: bool) -> tuple[Choice, Plan | None]:

@@ -73,13 +73,12 @@ def played(players, losses, sides, good, flew, run, job, points, shares, by, tab
 
     players (7, n): carry of the centre, spread as a share, miss rate, how much steeper it lands in degrees, how much
     of the run the ground gives, side spread in degrees, typical run. losses (n, P): shares of carry. sides (2, n):
-    degrees, of the players and of their mirrors. good, flew: normal deviates that the good shots and the flyers stand
-    at. run: metres a metre of carry, metres a degree, spread. job: nearest and furthest stop, least carry (0: any),
-    what must be carried over (0: nothing), half the width, distance. points: share of flyers, their gain and spread,
-    how much wider misses are, most that the run shifts, spread of the run as a share. shares, by: as `_under` takes
-    them. table, ends: of `Ends`, by what it is looked up, and strokes where it is not carried.
-
-    Returns (6, 2 n): shares short, long, left, right and made, and strokes left to hole out.
+    degrees, of the players and of their mirrors. good, flew: normal deviates of good shots and flyers. run: metres a
+    metre of carry, a degree, spread. job: nearest and furthest stop, least carry (0: any), what must be carried over
+    (0: nothing), half the width, distance. points: share of flyers, their gain and spread, how much wider misses are,
+    most that the run shifts, its spread as a share. shares, by: as `_under` takes them. table, ends: of `Ends`, by what
+    it is looked up, strokes where it is not carried. Returns (6, 2 n): shares short, long, left, right and made, and
+    strokes left to hole out.
     """
     n, goods, poor, flyers = players.shape[1], good.size, losses.shape[1], flew.size
     per_metre, per_degree, sd = run
@@ -91,8 +90,7 @@ def played(players, losses, sides, good, flew, run, job, points, shares, by, tab
         column, spread, misses, steeper, ground, side_spread, typical = (
             players[0, i], players[1, i], players[2, i], players[3, i], players[4, i], players[5, i], players[6, i],
         )  # fmt: skip
-        flyer_spread = np.sqrt(flyer_sd * flyer_sd + spread * spread)
-        level = (typical + per_degree * steeper) * ground
+        flyer_spread, level = np.sqrt(flyer_sd * flyer_sd + spread * spread), (typical + per_degree * steeper) * ground
         least_good, least_flew = _carrying(least, column, spread, flyer_gain, flyer_sd, shares, by)
         over_good, over_flew = _carrying(over, column, spread, flyer_gain, flyer_sd, shares, by)
         for point in range(goods + poor + flyers):

@@ -230,28 +230,24 @@ def weigh(
     runs = [_runs(down[job.off], weights, carries, job, winds) if there else [] for job in jobs]
     usual = runs_on(landed, weights, carries, USUAL_GREEN) if there else []
     parts, ease = _parts(there, pooled)
-    centres: dict[str, Centre] = {}
-    played: dict[str, tuple[Played, ...]] = {}
-    swings: dict[str, Swing] = {}
-    grounds: dict[str, tuple[Ground, ...]] = {}
-    for index, (each, _) in enumerate(there):
-        centre = pooled.centres[index]
-        assert centre is not None
-        may_be = possible(each.key, each.head_type, centre, pooled, doubts=doubts_of(each))
-        centres[each.letter] = centre
-        swing = Swing(each.key, each.head_type, may_be, centre.carry_m, usual[index], parts.get(each.letter))
-        swings[each.letter] = swing
-        grounds[each.letter] = tuple(
+    centres = {each.letter: centre for (each, _), centre in zip(there, pooled.centres, strict=True) if centre}
+    swings = _swings(there, pooled, usual, parts)
+    grounds: dict[str, tuple[Ground, ...]] = {
+        each.letter: tuple(
             (
                 lies[job.off][index] if job.off else None,
                 [(None if wind is None else wind[index], run[index]) for wind, run in ways],
             )
             for ways, job in zip(runs, jobs, strict=True)
         )
-        played[each.letter] = tuple(
-            play_job(swing, lie, ways, job, drive_m)
-            for (lie, ways), job in zip(grounds[each.letter], jobs, strict=True)
+        for index, (each, _) in enumerate(there)
+    }
+    played = {
+        letter: tuple(
+            play_job(swing, lie, ways, job, drive_m) for (lie, ways), job in zip(grounds[letter], jobs, strict=True)
         )
+        for letter, swing in swings.items()
+    }
     held, counted = (
         {letter: each[len(named) + number] for letter, each in played.items()} if off_tee else {} for number in (0, 1)
     )
@@ -264,6 +260,21 @@ def weigh(
         pooled, centres, played, made, hit, feared, in_play=held, off_tee=counted, clean=clean, eases=ease,
         swings=swings, drive_m=drive_m, grounds=grounds,
     )  # fmt: skip
+
+
+def _swings(
+    there: Sequence[tuple[Candidate, list[Shot]]],
+    pooled: Pool,
+    usual: Sequence[RollOut],
+    parts: Mapping[str, EasedClub],
+) -> dict[str, Swing]:
+    """By letter what is played out of each club."""
+    made = {}
+    for (each, _), centre, run in zip(there, pooled.centres, usual, strict=True):
+        assert centre is not None
+        may_be = possible(each.key, each.head_type, centre, pooled, doubts=doubts_of(each))
+        made[each.letter] = Swing(each.key, each.head_type, may_be, centre.carry_m, run, parts.get(each.letter))
+    return made
 
 
 def _parts(there: Sequence[tuple[Candidate, list[Shot]]], pooled: Pool) -> tuple[dict[str, EasedClub], Eases]:

@@ -449,14 +449,7 @@ def draw_world(
         letter: _truth(build, golfer, world, (*jobs, USUAL_GREEN), int(seeds[0])) for letter, build in there.items()
     }
     usual = {
-        letter: _truth(
-            replace(build, wide=KINDS[build.kind][2], misses=golfer.misses),
-            golfer,
-            world,
-            jobs,
-            int(seeds[0]),
-            USUAL_SHOTS,
-        )
+        letter: _truth(_as_usual(build, golfer), golfer, world, jobs, int(seeds[0]), USUAL_SHOTS)
         for letter, build in there.items()
         if letter not in BESIDE
     }
@@ -482,6 +475,11 @@ def draw_world(
         beside=tuple(tried[name] for name in BESIDE if name in tried),
         drive_m=LONGER_DRIVE * (middle + metres(GAP_YD[1] / 2 if bag else 10)),
     )
+
+
+def _as_usual(build: HiddenBuild, golfer: Golfer) -> HiddenBuild:
+    """A build hit as its kind usually is by this player."""
+    return replace(build, wide=KINDS[build.kind][2], misses=golfer.misses)
 
 
 def _tried(letter: str, build: HiddenBuild, flown: Flown, jobs: tuple[Job, ...], feared: Feared) -> TriedOut:

@@ -49,24 +49,11 @@ def present_build(judged: JudgedSession, build: Club) -> BuildOut:
     spec = build.specification
 
     return BuildOut(
-        id=build.key,
-        letter=build.letter,
-        name=build.name,
+        **_stated(build),
         head=build.head.key if build.head else None,
-        head_type=build.head_type,
         detail=detail(spec),
         shaft=as_said(shaft_words(spec)),
-        stated_loft_deg=build.stated_loft_deg,
-        set_loft_deg=build.set_loft_deg,
-        measured_loft_deg=build.measured_loft_deg,
-        own_shaft=build.own_shaft,
-        age_rounds=build.age_rounds,
-        wear=build.wear,
-        length_m=build.length_m,
         price=spec.price,
-        fixed=build.fixed,
-        accepted=build.accepted,
-        liking=build.liking,
         turned_from=build.turned_from_words,
         settings_deg=build.head.rack.lofts_deg if build.head else [],
         carry_m=carried.carry_m if carried else None,
@@ -82,27 +69,28 @@ def present_build(judged: JudgedSession, build: Club) -> BuildOut:
         more=verdict.more if verdict else (known.more if known else None),
         wanted={target.quantity: SpanOut(target.low, target.high) for target in judged.stand.wanted_of(build)},
         roll_known=not build.is_own and judged.known.measured_roll(build) is not None,
-        out_of_favour=build.out_of_favour,
-        stock_swing=build.stock_swing,
         lie_deg=build.made.lie_deg,
-        bounce_deg=build.bounce_deg,
-        sole=build.sole,
-        finish=build.finish,
-        grip=build.grip,
-        stamping=build.stamping,
         of_set=build.is_of_set,
-        on_order=build.on_order,
-        kept_for=build.kept_for,
         uses=dict(build.uses or {}),
         complaints=list(build.complaints),
         part_swings=part_swings(shots) if build.head_type in (HeadType.WEDGE, HeadType.IRON) else [],
-        borrowed=build.borrowed,
         assumed=list(build.assumed),
         work=[each.words for each in build.work],
-        cautions=build.cautions,
         feel=_feel(build),
         held=None if judged.work.job_counted is None else held_on(shots, judged.work.job_counted),
     )
+
+
+# Of a build as they were stated or are known, by the names that both have.
+STATED = (
+    "letter", "name", "head_type", "stated_loft_deg", "set_loft_deg", "measured_loft_deg", "own_shaft", "age_rounds",
+    "wear", "length_m", "fixed", "accepted", "liking", "out_of_favour", "stock_swing", "bounce_deg", "sole", "finish",
+    "grip", "stamping", "on_order", "kept_for", "borrowed", "cautions",
+)  # fmt: skip
+
+
+def _stated(build: Club) -> dict[str, Any]:
+    return {"id": build.key, **{name: getattr(build, name) for name in STATED}}
 
 
 def _averaged(shots: Sequence[CoreShot]) -> dict[str, Any]:

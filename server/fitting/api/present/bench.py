@@ -25,7 +25,7 @@ from hemicycle_core.judge import (
     usual_changes,
 )
 from hemicycle_core.judge.whatif import OTHER_AIRS, USUAL_LIE_DEG, other_airs
-from hemicycle_core.protocols import findings
+from hemicycle_core.protocols import Finding, findings
 from hemicycle_core.protocols.shaped import against_the_shape, span_words
 from hemicycle_core.said import NOTHING
 from hemicycle_core.samples import pattern
@@ -189,38 +189,9 @@ def present_bench(judged: JudgedSession) -> BenchOut:
         revision=judged.rows.session.revision,
         lines=[line for build in facts.candidates if (line := present_flight(judged, build)) is not None],
         neighbours=[line for build in beside if (line := present_flight(judged, build)) is not None],
-        comparisons=[
-            ComparisonOut(
-                metric=pair.metric,
-                better=pair.better,
-                worse=pair.worse,
-                by=pair.by,
-                by_equal=pair.by_equal,
-                chance=pair.chance,
-                settled=pair.settled,
-                more=pair.more,
-                sentence=pair.sentence,
-            )
-            for pair in pairs
-            if pair is not None
-        ],
+        comparisons=[ComparisonOut(**vars(pair)) for pair in pairs if pair is not None],
         choice=present_choice(judged),
-        findings=[
-            FindingOut(
-                build.key,
-                build.letter,
-                each.protocol,
-                each.intent,
-                each.n,
-                dict(each.by),
-                each.as_asked,
-                each.sentence,
-                each.swing,
-                dict(each.at),
-            )
-            for build, of_build in found.items()
-            for each in of_build
-        ],
+        findings=[_finding(build, each) for build, of_build in found.items() for each in of_build],
         serves={
             build.letter: serves(club, judged.bag.coverage, gap, [other for other in stand.values() if other != club])
             for build, club in stand.items()
@@ -243,6 +214,11 @@ def present_bench(judged: JudgedSession) -> BenchOut:
         grooves=present_grooves(judged),
         eases=judged.decided.judgement.weighed.eases.sentence,
     )
+
+
+def _finding(build: Club, found: Finding) -> FindingOut:
+    told = {**vars(found), "by": dict(found.by), "at": dict(found.at)}
+    return FindingOut(build=build.key, letter=build.letter, **told)
 
 
 def present_what_if(judged: JudgedSession, build: Club) -> WhatIfOut:
