@@ -80,12 +80,12 @@ def on_a_slow_line(page: Page, fitter: Fitter) -> None:
         page.wait_for_timeout(800)
         route.fulfill(response=answer)
 
-    page.route("**/handings", late)
-    with page.expect_response("**/handings"):
+    page.route("**/said", late)
+    with page.expect_response("**/said"):
         fitter.answer()
         word = fitter.shown
         page.keyboard.press("[")
-    page.unroute("**/handings")
+    page.unroute("**/said")
     page.wait_for_timeout(300)
     expect(page.get_by_test_id("code")).to_have_text(word)
     expect(page.get_by_role("button", name=re.compile("Level$"), pressed=True)).to_be_visible()

@@ -3,6 +3,7 @@
 from concurrent.futures import ThreadPoolExecutor
 from datetime import timedelta
 from threading import Event
+from time import sleep
 
 import pytest
 from conftest import strike
@@ -45,18 +46,26 @@ def elsewhere(work, *given):
         return other.submit(alone).result(20)
 
 
+def who_waits():
+    with connection.cursor() as cursor:
+        cursor.execute("SELECT count(*) FROM pg_stat_activity WHERE wait_event = 'advisory'")
+        return cursor.fetchone()[0]
+
+
 @pytest.mark.django_db(transaction=True)
 def test_two_processes_that_are_asked_at_once_work_it_out_once(session, made):
     strike(session, "A", 180, 190)
     parts, before = made
-    begun = Event()
-    before.append(begun.set)
+    begun, waiting = Event(), []
+    before += [begun.set, lambda: sleep(0.5), lambda: waiting.append(who_waits())]
     with ThreadPoolExecutor(3) as processes:
         first = processes.submit(elsewhere, ask, session)
         begun.wait(10)
         others = [processes.submit(elsewhere, ask, session) for _ in range(2)]
         told = [each.result(20) for each in (first, *others)]
     assert parts == ["session"]
+    # Those of one process wait without a connection: one session at work leaves some for all others.
+    assert waiting == [0]
     assert len({len(each.data["shots"]) for each in told}) == 1 and told[1] == told[2]
     # A change is another version: nothing of before is met again.
     Shot.objects.filter(session=session).first().delete()
@@ -82,7 +91,7 @@ def test_what_screens_show_is_made_along_until_nobody_asks_for_it(session, made)
 
 @pytest.mark.django_db(transaction=True)
 def test_who_stopped_with_the_turn_holds_nobody_up_for_long(session, made, monkeypatch):
-    monkeypatch.setattr(once, "LONGEST", "100ms")
+    monkeypatch.setattr(once, "LONGEST_S", 0.1)
     with transaction.atomic(), connection.cursor() as cursor:
         cursor.execute("SELECT pg_advisory_xact_lock(%s, %s)", [once.TURN, session.pk])
         assert elsewhere(ask, session).data["id"] == session.pk

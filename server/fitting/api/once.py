@@ -4,10 +4,13 @@ made. Its turn ends with its transaction, or with its process."""
 from __future__ import annotations
 
 import json
+import threading
 import zlib
-from collections.abc import Callable, Iterable, Mapping, Sequence
+from collections.abc import Callable, Iterable, Iterator, Mapping, Sequence
+from contextlib import contextmanager
 from dataclasses import dataclass
 from typing import Any
+from weakref import WeakValueDictionary
 
 from common.scoped import ScopedQuerySet
 from common.version import code_version
@@ -21,7 +24,7 @@ from ..domain.versions import Version
 from ..models import FittingSession, JudgedAnswer
 
 TURN = 0x48656D69  # of the locks of this database: those of sessions that are judged
-LONGEST = "20s"  # whoever has the turn may have stopped; then it is worked out beside him
+LONGEST_S = 20  # whoever has the turn may have stopped; then it is worked out beside him
 ALONG = 3  # an answer that was asked for so few times ago is made along with the one that is asked for
 SMALLER = 1  # of 9: packing takes longer than working out what is packed, soon
 
@@ -66,22 +69,43 @@ def once(session: Versioned, part: str, along: Sequence[str], anew: Callable[[],
     found = _found(session, rows.filter(part=part))
     if found is not None:
         return found
-    try:
-        with transaction.atomic():
-            return _in_turn(session.row.pk, part, rows.filter(part__in={part, *along}), anew)
-    except OperationalError as error:
-        if not isinstance(error.__cause__, LockNotAvailable):
-            raise
-        _, make = anew()
-        return make([part])[part]
+    with _turn_here(session.row.pk):
+        try:
+            with transaction.atomic():
+                return _in_turn(session.row.pk, part, rows.filter(part__in={part, *along}), anew)
+        except OperationalError as error:
+            if not isinstance(error.__cause__, LockNotAvailable):
+                raise
+            _, make = anew()
+            return make([part])[part]
 
 
 Rows = ScopedQuerySet[JudgedAnswer]
+_turns: WeakValueDictionary[int, threading.Lock] = WeakValueDictionary()
+_guard = threading.Lock()
+
+
+@contextmanager
+def _turn_here(session_id: int) -> Iterator[None]:
+    """The turn among the requests of this process: whoever waits for it holds no connection meanwhile, so that one
+    session at work leaves some for all others. Whoever had it may have stopped: nobody waits for ever."""
+    with _guard:
+        lock = _turns.setdefault(session_id, threading.Lock())
+    mine = lock.acquire(blocking=False)
+    if not mine:
+        if not connection.in_atomic_block:
+            connection.close()
+        mine = lock.acquire(timeout=LONGEST_S)
+    try:
+        yield
+    finally:
+        if mine:
+            lock.release()
 
 
 def _in_turn(session_id: int, part: str, rows: Rows, anew: Callable[[], tuple[Versioned, Make]]) -> Told:
     with connection.cursor() as cursor:
-        turn = (LONGEST, TURN, session_id % (1 << 31))
+        turn = (f"{LONGEST_S}s", TURN, session_id % (1 << 31))
         cursor.execute("SELECT set_config('lock_timeout', %s, true), pg_advisory_xact_lock(%s, %s)", turn)
     # Whoever had it before may have made of it what is there by now.
     session, make = anew()
