@@ -116,6 +116,8 @@ def _up(
         with _serving(options, found, kept, held, code) as servers:
             with StartStep("Bringing the database up to date"):
                 told = brought()
+            if told.get("before"):
+                say(f"  What was there before is in {told['before']}")
             servers.open_gate()
             _serve(options, found, kept, servers, lambda: _ready(began, options.port, told, kept["demo"], code))
 
@@ -124,10 +126,10 @@ def _up(
 def _bringing_up_to_date(env: dict[str, str], options: argparse.Namespace) -> Iterator[Callable[[], Told]]:
     """Migrations, and the demo where it is to be there, by a process of their own; yields what waits for its word."""
     wanted = [f"--{name}" for name in ("fresh", "own", "demo") if getattr(options, name)]
-    command = [str(PYTHON), str(ROOT / "server" / "manage.py"), "demo", "--migrate", *wanted]
-    at_work = subprocess.Popen(
-        command, env=env, stdout=subprocess.PIPE, stderr=subprocess.PIPE, text=True, start_new_session=True
-    )
+    manage = [str(PYTHON), str(ROOT / "server" / "manage.py")]
+    command = [*manage, "demo", "--migrate", "--before", str(keep.folder_of(home())), *wanted]
+    env, piped = keep.with_tools(env), subprocess.PIPE
+    at_work = subprocess.Popen(command, env=env, stdout=piped, stderr=piped, text=True, start_new_session=True)
 
     def word() -> Told:
         said, complaints = at_work.communicate()

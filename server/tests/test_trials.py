@@ -1,11 +1,15 @@
 """Tests as they are kept: what stood in seven tables before is read from two, agreed ones too; what is kept of one is
 checked by its test; PostgreSQL holds to what was agreed."""
 
+import json
 from importlib import import_module
+from zipfile import ZipFile
 
 import pytest
 from conftest import sole_test
+from demo.management.commands.demo import keep_before
 from django.db import IntegrityError, connection, transaction
+from django.db.migrations.recorder import MigrationRecorder
 from fitting.actions import sole_setup, stops
 from fitting.models import Build, FittingSession, Trial, TrialEvent
 from hemicycle_core.errors import BadInput
@@ -58,6 +62,20 @@ INSERT INTO fitting_blindgrooves VALUES (41, {shop}, {s}, now(), {user}, 1, 2, 3
 INSERT INTO fitting_stoptest VALUES (1, {s}, {shop}, 20, 'firm', 10.5, -1, 2, 90);
 INSERT INTO fitting_stopseen VALUES (5, {shop}, {s}, {b}, now(), 'range', 20, 18, 21.5, -0.5, 0.25, 3, true);
 """
+
+
+@pytest.mark.django_db(transaction=True)
+def test_older_tables_are_backed_up_before_they_are_brought_up_to_date(session, tmp_path):
+    assert keep_before(tmp_path) is None and not list(tmp_path.iterdir())
+    last = MigrationRecorder.Migration.objects.get(app="fitting", name="0041_trials")
+    last.delete()
+    try:
+        made = keep_before(tmp_path)
+    finally:
+        last.save()
+    with ZipFile(made) as packed:
+        kept = json.loads(packed.read("manifest.json"))
+    assert kept["tables"]["fitting_build"]["rows"] == Build.objects.count()
 
 
 @pytest.mark.django_db

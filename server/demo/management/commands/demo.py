@@ -4,12 +4,16 @@ from __future__ import annotations
 
 import json
 import os
+import time
+from pathlib import Path
 from typing import Any
 
 from django.contrib.auth import get_user_model
 from django.core.management import call_command
 from django.core.management.base import BaseCommand, CommandError, CommandParser
 from django.db import ProgrammingError, connection, transaction
+from django.db.migrations.executor import MigrationExecutor
+from shop.backups import Unusable, make
 from shop.models import Shop
 from shop.opening import is_own_open
 
@@ -24,17 +28,19 @@ class Command(BaseCommand):
 
     def add_arguments(self, parser: CommandParser) -> None:
         parser.add_argument("--migrate", action="store_true", help="bring the database up to date first")
+        parser.add_argument("--before", type=Path, help="with --migrate: where what is there is backed up first")
         parser.add_argument("--fresh", action="store_true", help="remove everything first")
         parser.add_argument("--own", action="store_true", help="no demo: a shop of one's own begins empty")
         parser.add_argument("--demo", action="store_true", help="the demo beside a shop of one's own too")
 
     def handle(self, *_args: Any, **options: Any) -> None:
-        password = os.environ.get("HEMICYCLE_DEMO_PASSWORD", "")
+        password, before = os.environ.get("HEMICYCLE_DEMO_PASSWORD", ""), None
         if options["fresh"]:
             _refuse_to_remove_a_real_shop()
             with connection.cursor() as cursor:  # an empty schema: what was agreed refuses to be removed row by row
                 cursor.execute("DROP SCHEMA public CASCADE; CREATE SCHEMA public")
         if options["migrate"]:
+            before = keep_before(options["before"]) if options["before"] else None
             call_command("migrate", interactive=False, verbosity=0, skip_checks=True)
             _let_in(os.environ.get("HEMICYCLE_APP_ROLE", ""))
         if options["demo"] or not (options["own"] or Shop.objects.exists()):
@@ -47,6 +53,7 @@ class Command(BaseCommand):
             "demo": user.get_username() if user is not None and holds else "",
             "own": is_own_open(),
             "known": user_model.objects.exists(),
+            **({"before": str(before)} if before else {}),
         }
         self.stdout.write(json.dumps(told))
 
@@ -57,6 +64,22 @@ class Command(BaseCommand):
 
         with transaction.atomic():
             load_demo(password)
+
+
+def keep_before(folder: Path) -> Path | None:
+    """A backup of a database of an older version, as its tables cannot be had back once they are brought up to date;
+    None where there is nothing yet, or nothing to bring. Refused where none can be made."""
+    executor = MigrationExecutor(connection)
+    there = any(app == "shop" for app, _ in executor.loader.applied_migrations)
+    if not there or not executor.migration_plan(executor.loader.graph.leaf_nodes()):
+        return None
+    target = folder / f"before-{time.strftime('%Y-%m-%d-%H%M%S')}.hemicycle"
+    folder.mkdir(parents=True, exist_ok=True, mode=0o700)
+    try:
+        make(target)
+    except Unusable as error:
+        raise CommandError(f"{error} Without a backup nothing is brought up to date.") from error
+    return target
 
 
 def _refuse_to_remove_a_real_shop() -> None:
