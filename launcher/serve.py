@@ -127,7 +127,8 @@ def _bringing_up_to_date(env: dict[str, str], options: argparse.Namespace) -> It
     """Migrations, and the demo where it is to be there, by a process of their own; yields what waits for its word."""
     wanted = [f"--{name}" for name in ("fresh", "own", "demo") if getattr(options, name)]
     manage = [str(PYTHON), str(ROOT / "server" / "manage.py")]
-    command = [*manage, "demo", "--migrate", "--before", str(keep.folder_of(home())), *wanted]
+    before = [] if options.without_backup else ["--before", str(keep.folder_of(home()))]
+    command = [*manage, "demo", "--migrate", *before, *wanted]
     env, piped = keep.with_tools(env), subprocess.PIPE
     at_work = subprocess.Popen(command, env=env, stdout=piped, stderr=piped, text=True, start_new_session=True)
 

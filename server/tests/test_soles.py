@@ -316,6 +316,7 @@ def test_grooves_blind_are_the_wedges_own_once_revealed_and_told_nowhere_before(
     assert json.loads(before[1])["grooves"] == []
     ask("GET", f"trials/{blind['id']}/link", status=403, client=other)
     assert {each["detail"] for each in ask("GET", f"trials/{blind['id']}/link")["lines"]} == {"old", "new"}
+    ask("PUT", f"trials/{blind['id']}/chosen", {"code": 0}, 404)  # nothing that a groove test has
     told = ask("POST", f"trials/{blind['id']}/reveal")
     assert told["protocol"] == "full_swing" and told["in_hand"] is None
     assert {each["build"] for each in told["shots"]} == {old.pk, fresh.pk}

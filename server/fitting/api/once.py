@@ -69,15 +69,16 @@ def once(session: Versioned, part: str, along: Sequence[str], anew: Callable[[],
     found = _found(session, rows.filter(part=part))
     if found is not None:
         return found
-    with _turn_here(session.row.pk):
-        try:
-            with transaction.atomic():
-                return _in_turn(session.row.pk, part, rows.filter(part__in={part, *along}), anew)
-        except OperationalError as error:
-            if not isinstance(error.__cause__, LockNotAvailable):
-                raise
-            _, make = anew()
-            return make([part])[part]
+    with _turn_here(session.row.pk) as mine:
+        if mine:
+            try:
+                with transaction.atomic():
+                    return _in_turn(session.row.pk, part, rows.filter(part__in={part, *along}), anew)
+            except OperationalError as error:
+                if not isinstance(error.__cause__, LockNotAvailable):
+                    raise
+        _, make = anew()
+        return make([part])[part]
 
 
 Rows = ScopedQuerySet[JudgedAnswer]
@@ -86,9 +87,9 @@ _guard = threading.Lock()
 
 
 @contextmanager
-def _turn_here(session_id: int) -> Iterator[None]:
-    """The turn among the requests of this process: whoever waits for it holds no connection meanwhile, so that one
-    session at work leaves some for all others. Whoever had it may have stopped: nobody waits for ever."""
+def _turn_here(session_id: int) -> Iterator[bool]:
+    """The turn among the requests of this process, and whether it came: whoever waits for it holds no connection
+    meanwhile, so that one session at work leaves some for all others."""
     with _guard:
         lock = _turns.setdefault(session_id, threading.Lock())
     mine = lock.acquire(blocking=False)
@@ -97,7 +98,7 @@ def _turn_here(session_id: int) -> Iterator[None]:
             connection.close()
         mine = lock.acquire(timeout=LONGEST_S)
     try:
-        yield
+        yield mine
     finally:
         if mine:
             lock.release()

@@ -102,7 +102,7 @@ class TrialEvent(ScopedModel):
     @property
     def known(self) -> Any:
         """As its test in the core knows it."""
-        return self.trial.kept.read_event(self.kind, self.body, self.words)
+        return self.trial.kept.read_event(self.trial.version, self.kind, self.body, self.words)
 
     def set_as(self, event: Any) -> None:
         self.body, self.words = self.trial.kept.parted(event)

@@ -78,7 +78,8 @@ def keep_before(folder: Path) -> Path | None:
     try:
         make(target)
     except Unusable as error:
-        raise CommandError(f"{error} Without a backup nothing is brought up to date.") from error
+        instead = "With --without-backup older tables are brought up to date all the same."
+        raise CommandError(f"{error} {instead}") from error
     return target
 
 

@@ -453,6 +453,16 @@ test("shots are typed by pad or keys: with the carry alone three touches a ball,
 	});
 });
 
+test("what is typed belongs to the club the pad was opened for, whatever is taken in hand meanwhile", async () => {
+	const sent = serve({ "POST /api/sessions/7/shots": inHand });
+	const { rerender } = show(Bay, inHand);
+	fireEvent.keyDown(document.body, { key: "T", shiftKey: true });
+	rerender(<Place place={Bay} session={{ ...inHand, in_hand: 5 }} />);
+	for (const name of "168") fireEvent.click(screen.getByRole("button", { name, hidden: true }));
+	await waitFor(() => expect(changes(sent)).toHaveLength(1));
+	expect(changes(sent)[0]?.body).toMatchObject({ build: 4 });
+});
+
 test("a typed shot that is refused is not called typed, and stays to be put right", async () => {
 	serve({
 		"POST /api/sessions/7/shots": () =>
