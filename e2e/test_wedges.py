@@ -194,7 +194,7 @@ def test_part_swings_are_hit_by_touch_and_the_distance_card_is_printed(page: Pag
     go(page, "3")
     page.keyboard.press("w")
     page.get_by_role("button", name="Part swings", exact=True).click()
-    grid = page.get_by_role("table", name="Swings of the distance card")
+    grid = page.get_by_role("table", name="Shots of Part swings")
     grid.get_by_role("button", name=re.compile("^58° half, 2 of 3")).click()
     expect(page.get_by_text("58°, half: 1 more shot.").locator("visible=true")).to_be_visible()
     played = application.launch("monitor", "--bay", "Bay 2", "--shots", "1", "--every", "0")

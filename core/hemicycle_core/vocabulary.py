@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from typing import Any
 
+from .answers.short_tests import TESTS
 from .bag.gaps import LEAST_STEP_M, MOST_STEP_M, RULE_WORDS, GapRule
 from .bag.slots import MOST_OFFERED
 from .brief.jobs import JobKind, Miss
@@ -24,7 +25,7 @@ from .rack.stock import Made, Wear
 from .readout import USUAL, BenchColumn
 from .runs import OFFERED, Ball, swing_words
 from .said import Said, as_data, far, say, term, within
-from .shots import CLEAN_LIES, READINGS, Intent, Source, Strike
+from .shots import CLEAN_LIES, READINGS, SHORT_TESTS, Intent, Source, Strike
 from .thresholds import ROUND_BANDS
 from .units import UNITS, metres
 from .wedges.delivery import DIVOT_WORDS
@@ -71,6 +72,8 @@ def vocabulary() -> dict[str, Any]:
                     "why": each.why,
                     "intents": [intent.value for intent in each.intents],
                     "shots": each.shots,
+                    "short": key in SHORT_TESTS,
+                    "tasks": key in TESTS,
                 }
                 for key, each in PROTOCOLS.items()
             },

@@ -7,8 +7,9 @@ from hemicycle_core.brief import Job, JobKind
 from hemicycle_core.heads import HeadType
 from hemicycle_core.impact import Lie
 from hemicycle_core.judge.claims import Claim
-from hemicycle_core.protocols.grooves.ask import GrooveTask, minutes_of, next_task, next_words, tasks
-from hemicycle_core.protocols.grooves.read import GroovesWorth, GrooveWedge, as_claim, compared, pairs
+from hemicycle_core.protocols.found import Outcome
+from hemicycle_core.protocols.grooves.ask import Asked, standing
+from hemicycle_core.protocols.grooves.read import GrooveWedge, as_claim, compared, pairs
 from hemicycle_core.runs import Ball
 from hemicycle_core.shots import Shot
 from hemicycle_core.simulation.golfer import Ground, Player, Swinging, SwungClub
@@ -37,8 +38,8 @@ def test_what_is_worn_out_is_worth_replacing_and_what_is_as_good_is_kept_whateve
             compared(wedge(1, worn, seed, rounds=400), wedge(2, 0.0, seed), [CHIP]).worth for seed in range(24)
         )
 
-    assert outcomes(1.0)[GroovesWorth.REPLACE] >= 16
-    assert outcomes(0.0)[GroovesWorth.KEEP] >= 23
+    assert outcomes(1.0)[Outcome.REPLACE] >= 16
+    assert outcomes(0.0)[Outcome.KEEP] >= 23
     kept = compared(wedge(1, 0.0, 3, rounds=400), wedge(2, 0.0, 3), [CHIP])
     assert kept.sentence == "Keep 56 old, 400 rounds old or not: what it loses to 56 new cannot be seen on the green."
     assert any("400 rounds are why it is tested" in each for each in kept.remarks)
@@ -61,10 +62,10 @@ def test_the_sentences_say_the_figures_and_the_green_of_the_shortest_job():
 
 def test_without_wet_shots_wear_is_not_told_and_few_shots_say_how_many_more():
     dry = compared(wedge(1, 0.0, 1, lies=(None,)), wedge(2, 0.0, 1, lies=(None,)))
-    assert dry.worth is GroovesWorth.OPEN and "from wet" in dry.sentence
+    assert dry.worth is Outcome.OPEN and "from wet" in dry.sentence
     assert compared(wedge(1, 0.0, 1, lies=(None,)), wedge(2, 0.0, 1, lies=(Lie.WET,))) is None
     two = compared(wedge(1, 1.0, 1, n=2), wedge(2, 0.0, 1, n=2))
-    assert two.worth is GroovesWorth.OPEN and as_claim("56 old", two).claim is Claim.OPEN
+    assert two.worth is Outcome.OPEN and as_claim("56 old", two).claim is Claim.OPEN
 
 
 def test_a_club_that_is_trusted_and_a_range_ball_are_said():
@@ -93,14 +94,18 @@ def test_a_pair_is_of_one_loft_and_one_of_it_is_fresh():
 
 
 def test_the_test_goes_by_turns_dry_then_wet_and_says_what_comes_next():
-    asked = tasks([(1, {None: 5, Lie.WET: 2}), (2, {None: 3})])
-    assert [(each.club, each.lie, each.left) for each in asked] == [
-        (1, None, 0), (2, None, 2), (1, Lie.WET, 3), (2, Lie.WET, 5),
+    two = [Asked(1, "54 old", {None: 5, Lie.WET: 2}), Asked(2, "54 new", {None: 3})]
+    wet = standing([two], 1, Lie.WET, [Ball.OWN])
+    assert [(str(each.name), [(task.club, task.left) for task in each.tasks]) for each in wet.columns] == [
+        ("dry", [(1, 0), (2, 2)]), ("wet", [(1, 3), (2, 5)]),
     ]  # fmt: skip
-    assert next_task(asked, 1, Lie.WET) == GrooveTask(1, Lie.WET, 2) and next_task(asked, 9, None).club == 2
-    assert minutes_of(asked) == 6 and minutes_of([]) == 0 and next_task([], 1, None) is None
-    assert next_words(next_task(asked, 1, Lie.WET), "54 old") == "54 old, wet, half swing: 3 more shots."
-    assert str(next_words(None, "")).startswith("Both wedges are hit")
+    assert wet.words == "54 old, wet, half swing: 3 more shots." and wet.minutes == 6 and not wet.warning
+    dry = standing([two], 9, None, [Ball.RANGE])
+    assert (dry.next.club, dry.next.lie) == (2, None) and "Range balls" in dry.warning
+    hit = standing([[Asked(key, "", {None: 5, Lie.WET: 5}) for key in (1, 2)]], 1, None, [])
+    assert hit.next is None and hit.minutes == 0 and str(hit.words).startswith("Both wedges are hit")
+    nobody = standing([], 1, None, [])
+    assert "No fresh wedge" in nobody.none and nobody.next is None and not nobody.words
 
 
 @pytest.mark.parametrize("aside", [True, False])

@@ -6,7 +6,7 @@ import numpy as np
 import pytest
 from hemicycle_core.bag import Carried, GapRule, HeadType, usual_rules
 from hemicycle_core.judge.eased import PartSwing, part_swings
-from hemicycle_core.protocols.part_swing.ask import Task, next_words, part_plan
+from hemicycle_core.protocols.part_swing.ask import Asked, next_words, standing
 from hemicycle_core.protocols.part_swing.read import CardWedge, distance_card
 from hemicycle_core.shots import Shot
 from hemicycle_core.simulation.golfer import Player, Swinging, SwungClub
@@ -135,18 +135,26 @@ def test_a_wedge_that_loses_spin_eased_off_says_how_much():
 
 
 def test_what_the_card_still_wants_comes_in_order_and_counts_its_minutes():
-    plan = part_plan([(1, "full", {"full": 5, "half": 2}), (2, "comfortable", {"comfortable": 4})])
-    left = [(task.club, task.swing, task.left) for task in plan.tasks if task.left]
-    assert left[:3] == [(1, "three_quarter", 3), (1, "half", 1), (1, "7:30", 3)]
-    assert left[3:] == [(2, "three_quarter", 3), (2, "half", 3), (2, "7:30", 3)]
-    assert plan.minutes == round((16 * 25 + 2 * 20) / 60 + 0.49)
-    assert plan.next_after(1, "half") == Task(1, "half", 2) and plan.next_after(2, "full").club == 2
-    assert plan.next_after(7, "full") == Task(1, "three_quarter", 0)
-    assert next_words(plan.next_after(1, "half"), "54") == "54, half: 1 more shot."
-    done = part_plan([(1, "half", {"half": 3, "7:30": 3})])
-    assert (
-        done.next_after(1, "half") is None and done.minutes == 0 and str(next_words(None, "")).startswith("Every swing")
-    )
+    wedges = [Asked(1, "54", "full", {"full": 5, "half": 2}), Asked(2, "58", "comfortable", {"comfortable": 4})]
+
+    def coming(club, swing):
+        task = standing(wedges, club, swing).next
+        return task.club, task.length, task.left
+
+    plan = standing(wedges, 1, "half")
+    columns = {str(each.name): [(task.club, task.left) for task in each.tasks] for each in plan.columns}
+    assert columns == {
+        "stock": [(1, 0), (2, 0)], "three-quarter": [(1, 3), (2, 3)], "half": [(1, 1), (2, 3)],
+        "to 7:30": [(1, 3), (2, 3)],
+    }  # fmt: skip
+    assert plan.minutes == round((16 * 25 + 2 * 20) / 60 + 0.49) and plan.words == "54, half: 1 more shot."
+    assert coming(1, "half") == (1, "half", 1) and coming(2, "full") == (2, "three_quarter", 3)
+    assert coming(7, "full") == (1, "three_quarter", 3) and plan.remarks == ()
+    five = standing([Asked(key, str(key), "full", {}) for key in range(5)], None, "full")
+    assert five.remarks == ("In 20 minutes: full and three-quarter.",)
+    done = standing([Asked(1, "54", "half", {"half": 3, "7:30": 3})], 1, "half")
+    assert done.next is None and done.minutes == 0 and str(done.words).startswith("Every swing")
+    assert next_words(None, {}) == done.words and standing([], None, "full").none
 
 
 def test_short_tests_are_no_swing_of_the_card_and_a_stock_swing_hit_for_it_counts():

@@ -151,7 +151,7 @@ SPECTACULAR_SETTINGS = {
         "ReplaceWay": "hemicycle_core.brief.ReplaceWay",
         "GapOrder": "hemicycle_core.bag.GapOrder",
         "GapRule": "hemicycle_core.bag.GapRule",
-        "Worth": "hemicycle_core.protocols.grooves.read.GroovesWorth",
+        "Outcome": "hemicycle_core.protocols.found.Outcome",
         "Ball": "hemicycle_core.runs.Ball",
         "Bend": "hemicycle_core.rack.stock.Bend",
         "Hand": "hemicycle_core.rack.stock.MadeForHand",

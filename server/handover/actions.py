@@ -13,6 +13,7 @@ from django.db.models import F
 from django.utils import timezone
 from fitting.actions.bays import leave_bay
 from fitting.actions.changes import announce, for_change, for_correction, not_meanwhile, note
+from fitting.actions.pairs import going_on_already
 from fitting.actions.plans import learn_heads
 from fitting.domain.agreed import keep_as_agreed
 from fitting.domain.session import JudgedSession, load
@@ -39,8 +40,8 @@ def agree(actor: User, session_id: int, wanted: AgreeIn) -> Recommendation:
     judged = load(session)
     if any(each.test.is_on and not each.told for each in judged.soles):
         raise Refused(say("act-blind-sole-test-going"), kind="sole_test_on")
-    if judged.rows.groove_blind is not None:
-        raise Refused(say("act-blind-groove-test-going"), kind="grooves_on")
+    for test in judged.rows.blind_now:
+        raise going_on_already(test)
     if not judged.bag.clubs:
         raise Refused(say("act-there-no-bag-yet"), kind="no_bag")
     row = _edition(actor, judged, wanted)

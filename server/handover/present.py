@@ -11,8 +11,8 @@ from fitting.api.present.wedges import present_claims
 from fitting.api.schemas.wedges import ClaimOut
 from fitting.domain.session import JudgedSession
 from fitting.models import AgreedAnswers, BagPlan, FittingSession
+from hemicycle_core.answers.claims import claims_of
 from hemicycle_core.answers.decided import exchange
-from hemicycle_core.answers.short_tests import claims_of
 from hemicycle_core.bag import BagEnd
 from hemicycle_core.bag.gaps import RULE_WORDS
 from hemicycle_core.followup import CHECK_AFTER_MONTHS

@@ -16,7 +16,7 @@ from fitting.actions import builds, sessions, sole_setup, soles
 from fitting.actions import codes as of_tests
 from fitting.api import answers
 from fitting.models import BagPlan, BayHold, Build, FittingSession, PlayerScreen, Shot, ShotImport, Trial
-from hemicycle_core.protocols.grooves.ask import GroovesKept
+from hemicycle_core.protocols.blind import BlindPair
 from hemicycle_core.protocols.sole.ask import AfterShots
 from hemicycle_core.protocols.stop.ask import BallSeen, StopGreen
 from live.actions import make_key
@@ -111,7 +111,7 @@ ADDRESSES = {
     "sessions/<int:session_id>/redo": ("POST",),
     "sessions/<int:session_id>/trials/stop/green": ("PUT",),
     "sessions/<int:session_id>/trials/stop/seen": ("POST",),
-    "sessions/<int:session_id>/trials/grooves": ("POST",),
+    "sessions/<int:session_id>/trials/pair": ("POST",),
     "sessions/<int:session_id>/trials/sole": ("POST",),
     "sessions/<int:session_id>/trials/sole/choices": ("GET",),
     "sessions/<int:session_id>/trials/sole/check": ("POST",),
@@ -265,7 +265,7 @@ def fill(session, shop):
     soles.say_of(session.fitter, test.pk, code=0, place="pitch", said=AfterShots())
     codes = [of_tests.coded(session, word, 56) for word in ("One", "Two")]
     blind = Trial(shop=shop, session=session, test="grooves", setter=session.fitter)
-    blind.set_as(GroovesKept(wedge.pk, build.pk, codes[0].pk, codes[1].pk, one_is_old=True))
+    blind.set_as(BlindPair(wedge.pk, build.pk, codes[0].pk, codes[1].pk, one_is_old=True))
     blind.save()
     new_test = {"loft_deg": 58, "clubs": [{"head": head.pk} for head in heads], "places": ["pitch", "sand"]}
     ids = {"session_id": session.pk, "build_id": build.pk, "shot_id": shot.pk, "bay_id": bay.pk}
@@ -316,7 +316,7 @@ def fill(session, shop):
         "trials/<int:trial_id>/in-hand": {"code": 1, "place": "pitch"},
         "returns": {"place": "pitch"},
         "guess": {"code": 0, "confidence": "fairly"},
-        "grooves": {"old": wedge.pk, "fresh": build.pk},
+        "pair": {"test": "grooves", "old": wedge.pk, "fresh": build.pk},
         "reveal": {"early": True},
         "chosen": {"code": 0},
         "lofts": {"place": "lob"},
@@ -401,7 +401,7 @@ def test_the_shops_own_people_get_through(who, fill, request):
         assert "private" in answer["Cache-Control"], (address, method)
         # 409: nothing that can be taken back, as what was put up was hit since; a sole test that is not so far.
         not_so = (
-            "undo", "redo", "trials/sole", "trials/grooves", "returns", "chosen", "lofts",
+            "undo", "redo", "trials/sole", "trials/pair", "returns", "chosen", "lofts",
             "hand-out", "handover", "try-outs/<int:customer_id>", "/pad",
         )  # fmt: skip
         refused = [400] if address.endswith("stand-in") else [409] if address.endswith(not_so) else []

@@ -4,7 +4,9 @@ import pytest
 from demo.load import hit
 from django.db import IntegrityError, connection, transaction
 from fitting.api import answers
+from fitting.api.earlier import as_read_now
 from fitting.models import AgreedAnswers, Build
+from handover.erasing import without_person
 from handover.models import Recommendation
 from hemicycle_core.judge import Judgement
 from hemicycle_core.simulation.golfer import Player, Swinging
@@ -121,10 +123,40 @@ def test_an_answer_that_an_earlier_program_kept_is_read_with_what_answers_have_n
     old = without(before[""], *new)
     five = next(each["id"] for each in before[""]["builds"] if each["name"] == "5i")
     old["bag"]["in_work"] |= {"like": five, "flight": "higher"}
-    now = answers._as_read_now("session", old)
+    now = as_read_now("session", {"session": old}, answers.KEPT)
     assert without(now, *new, "like", "flight") == without(old, *new, "like", "flight")
     assert now["bag"]["wanted"] == {"wish": "flight", "like": five, "flight": "higher", "named": None, "ways": []}
     assert (now["columns"], now["day"], now["lie"]) == ([], "usual", None)
     assert {(tuple(each["work"]), each["old_swing"], each["held"]) for each in now["builds"]} == {((), 0, None)}
-    bench = answers._as_read_now("bench", without(before["/bench"], "serves", "lies", "side_by_side"))
+    bench = as_read_now("bench", {"bench": without(before["/bench"], "serves", "lies", "side_by_side")}, answers.KEPT)
     assert (bench["serves"], bench["lies"], bench["side_by_side"]) == ({}, {}, [])
+
+
+def test_what_came_of_tests_is_read_as_an_earlier_program_kept_it(desk, agreed):
+    """It had a shape each for grooves, on the Bench, and for stopping, with the session."""
+    _, before = agreed
+    spin = {"old": 6000.0, "fresh": 7500.0, "half": 200.0, "told": True}
+    lie = {"lie": "wet", "n_old": 5, "n_fresh": 4, "figures": {"spin_rpm": spin}, "sentence": "Wet: it spins more."}
+    grooves = {
+        "old": 7, "fresh": 8, "worth": "replace", "sentence": "Worth replacing.", "lies": [lie], "remarks": ["Old."],
+        "blind": "He told it.",
+    }  # fmt: skip
+    line = {
+        "build": 7, "ball": "hard", "n": 3, "lands_m": 20.0, "releases_m": 2.5, "half_m": 0.4, "left_m": 1.0,
+        "firmer_m": 3.5, "modelled_m": None, "computed_m": None, "sentence": "It lands 22.",
+    }  # fmt: skip
+    green = {"target_m": 22.86, "firmness": "medium", "green_ft": 10.0, "slope_percent": 0.0}
+    short = {"stops": {"green": green, "lines": [line], "sentences": ["Alike."], "seen": []}}
+    session = {**before[""], "bag": {**before[""]["bag"], "short": short}}
+    kept = {"session": session, "bench": {**without(before["/bench"], "results"), "grooves": [grooves]}}
+    old, stops = as_read_now("bench", kept, answers.KEPT)["results"]
+    assert (old["builds"], old["outcome"], old["sentence"]) == ([7, 8], "replace", "Worth replacing.")
+    assert old["remarks"] == ["Wet: it spins more.", "Old.", "He told it."]
+    assert old["rows"][0]["figures"]["spin_rpm"] == {"at": [6000.0, 7500.0], "half": 200.0, "told": True}
+    assert stops["rows"][0]["figures"]["releases_m"] == {"at": [2.5], "half": 0.4, "told": False}
+    assert [each["key"] for each in stops["columns"]] == ["lands_m", "releases_m", "left_m", "firmer_m"]
+    assert stops["remarks"] == ["It lands 22.", "Alike."]
+    now = as_read_now("session", kept, answers.KEPT)
+    assert now["tests"] == [] and now["bag"]["short"]["stops"]["green"]["green_ft"] == 10.0
+    blank = {part: without_person(part, answer) for part, answer in kept.items()}
+    assert as_read_now("bench", blank, answers.KEPT)["results"] == []  # what they said goes with the person

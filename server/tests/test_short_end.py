@@ -249,9 +249,14 @@ def test_the_short_end_is_cut_by_any_step_that_may_be_wished(ask, session, wedge
     ask("GET", f"sessions/{session.pk}/plans")
 
 
+def standing_of(seen, test):
+    """What a test still asks for."""
+    return next(each for each in seen["tests"] if each["test"] == test)
+
+
 def test_part_swings_make_a_distance_card_and_short_tests_touch_neither_it_nor_a_carry(ask, session, wedges):
     short = ask("GET", f"sessions/{session.pk}")["bag"]["short"]
-    assert short["card"] is None and short["part"]["minutes"] > 0
+    assert short["card"] is None and standing_of(ask("GET", f"sessions/{session.pk}"), "part_swing")["minutes"] > 0
     for name in ("54", "58"):
         hit(session, wedges[name], 3, "half", protocol="part_swing")
     hit(session, wedges["54"], 3, "full", protocol="part_swing")
@@ -268,29 +273,32 @@ def test_part_swings_make_a_distance_card_and_short_tests_touch_neither_it_nor_a
     assert half["PW"]["why_not"] == "not hit" and not half["PW"]["usable"]
     # What the card says of its own swing is what its column, the marks and the carry of the club are made from.
     assert rows["54°"]["cells"][0]["carry_m"] == builds[wedges["54"].pk]["carry_m"]
-    assert seen["next"] == "54°, three-quarter: 3 shots." and short["part"]["next"]["swing"] == "three_quarter"
+    assert (
+        seen["next"] == "54°, three-quarter: 3 shots."
+        and standing_of(seen, "part_swing")["next"]["length"] == "three_quarter"
+    )
 
 
 def test_an_old_wedge_beside_a_fresh_one_is_told_on_the_bench_and_answers_its_complaint(ask, fitter, session, wedges):
     old = wedges["54"]
     ask("PUT", f"builds/{old.pk}/stated", {"complaints": ["worn"], "wear": "worn", "age_rounds": 200})
-    assert ask("GET", f"sessions/{session.pk}")["bag"]["short"]["grooves"]["tasks"] == []
+    nothing = standing_of(ask("GET", f"sessions/{session.pk}"), "grooves")
+    assert nothing["tasks"] == [] and nothing["none"].startswith("No fresh wedge")
     fresh = builds.borrow(fitter, session.pk, name="54 new", head_type=HeadType.WEDGE, loft_deg=54)
     ask("PUT", f"builds/{fresh.pk}/stated", {"wear": "fresh"})
     for build in (old, fresh):
         for lie in ("", "wet"):
             hit(session, build, 4, "half", protocol="grooves", lie=lie)
     seen = ask("PUT", f"sessions/{session.pk}/task", {"build": old.pk, "protocol": "grooves", "length": "half"})
-    plan = seen["bag"]["short"]["grooves"]
+    plan = standing_of(seen, "grooves")
     assert [(each["build"], each["lie"], each["done"]) for each in plan["tasks"]] == [
         (old.pk, None, 4), (fresh.pk, None, 4), (old.pk, "wet", 4), (fresh.pk, "wet", 4),
     ]  # fmt: skip
     assert seen["next"] == "54°, dry, half swing: 1 more shot."
-    (found,) = ask("GET", f"sessions/{session.pk}/bench")["grooves"]
-    assert (found["old"], found["fresh"]) == (old.pk, fresh.pk) and [each["lie"] for each in found["lies"]] == [
-        None,
-        "wet",
-    ]
+    (found,) = ask("GET", f"sessions/{session.pk}/bench")["results"]
+    assert found["builds"] == [old.pk, fresh.pk] and found["title"] == "Grooves, old against new"
+    assert [(row["name"], row["shots"]) for row in found["rows"]] == [("dry", [4, 4]), ("wet", [4, 4])]
+    assert all(len(row["figures"][each["key"]]["at"]) == 2 for row in found["rows"] for each in found["columns"])
     (claim,) = ask("GET", f"sessions/{session.pk}/bench")["claims"]
     assert found["sentence"][1:] in claim["sentence"]
     # None of it is a carry of either club, or a swing of the card.
@@ -304,8 +312,8 @@ def test_a_stop_test_is_tapped_and_paced_to_one_green_and_what_is_set_aside_is_n
         "target_m": 22.86, "firmness": "medium", "green_ft": 10.5, "slope_percent": -1, "wind_mps": 4.0,
         "wind_from_deg": 180.0,
     }  # fmt: skip
-    first = ask("PUT", f"sessions/{session.pk}/trials/stop/green", green)["bag"]["short"]["stops"]
-    assert first["minutes"] == 5  # three wedges, three balls each
+    first = standing_of(ask("PUT", f"sessions/{session.pk}/trials/stop/green", green), "stop")
+    assert first["minutes"] == 5 and [each["wanted"] for each in first["tasks"]] == [3, 3, 3]
     ball = {"build": wedges["58"].pk, "landed_m": 20, "stopped_m": 22.5, "stopped_side_m": 1.0}
     for _ in range(3):
         ask("POST", f"sessions/{session.pk}/trials/stop/seen", ball, 201)
@@ -313,15 +321,21 @@ def test_a_stop_test_is_tapped_and_paced_to_one_green_and_what_is_set_aside_is_n
     seen = ask("POST", f"sessions/{session.pk}/trials/stop/seen", thin, 201)["bag"]["short"]["stops"]["seen"]
     ask("PUT", f"trial-events/{seen[-1]['id']}/aside", {"aside": True})
     paced = {"build": wedges["PW"].pk, "landed_m": 17, "stopped_m": 25, "balls": 3, "ball": "own"}
-    stops = ask("POST", f"sessions/{session.pk}/trials/stop/seen", paced, 201)["bag"]["short"]["stops"]
-    assert stops["green"] == green and [each["n"] for each in stops["lines"]] == [3, 3]
-    lob, pw = stops["lines"]
-    assert (lob["build"], pw["build"]) == (wedges["58"].pk, wedges["PW"].pk)
-    assert lob["releases_m"] == pytest.approx(2.5) and lob["left_m"] == pytest.approx((0.36**2 + 1) ** 0.5)
-    assert pw["half_m"] is None and stops["firmer"] == "firm" and len(stops["sentences"]) == 1
+    told = ask("POST", f"sessions/{session.pk}/trials/stop/seen", paced, 201)
+    assert told["bag"]["short"]["stops"]["green"] == green
+    assert {each["build"]: each["done"] for each in standing_of(told, "stop")["tasks"]}[wedges["PW"].pk] == 3
+    (result,) = ask("GET", f"sessions/{session.pk}/bench")["results"]
+    lob, pw = result["rows"]
+    assert [(each["build"], each["shots"]) for each in (lob, pw)] == [
+        (wedges["58"].pk, [3]), (wedges["PW"].pk, [3]),
+    ]  # fmt: skip
+    assert lob["figures"]["releases_m"]["at"] == [pytest.approx(2.5)]
+    assert lob["figures"]["left_m"]["at"] == [pytest.approx((0.36**2 + 1) ** 0.5)]
+    assert pw["figures"]["releases_m"]["half"] is None and len(result["remarks"]) == 3
+    assert "On firm, computed" in [each["name"] for each in result["columns"]]
     # To another hole it begins anew; what was seen to the first comes back with it.
     moved = ask("PUT", f"sessions/{session.pk}/trials/stop/green", {**green, "target_m": 36.6})["bag"]["short"]["stops"]
-    assert moved["seen"] == [] and moved["lines"] == []
+    assert moved["seen"] == [] and ask("GET", f"sessions/{session.pk}/bench")["results"] == []
     # One that arrives late is filed under the hole it was played to.
     late = ask("POST", f"sessions/{session.pk}/trials/stop/seen", {**ball, "target_m": 22.86}, 201)["bag"]["short"][
         "stops"

@@ -285,10 +285,13 @@ def test_grooves_blind_are_the_wedges_own_once_revealed_and_told_nowhere_before(
     old = builds.add_club(fitter, session.pk, name="54", set_loft_deg=54, wear="worn", **typed)
     (fresh,) = builds.add_candidates(fitter, session.pk, [builds.CandidateChoice(*pair_of("54 M"))])
     FittingSession.objects.filter(pk=session.pk).update(end="short")
-    first = ask("GET", f"sessions/{session.pk}")["bag"]["short"]["grooves"]
+    first = standing_of(ask("GET", f"sessions/{session.pk}"), "grooves")
     assert first["pairs"] == [{"old": old.pk, "fresh": fresh.pk}] and first["blind"] is None
-    seen = ask("POST", f"sessions/{session.pk}/trials/grooves", {"old": old.pk, "fresh": fresh.pk}, 201)
-    blind = seen["bag"]["short"]["grooves"]["blind"]
+    seen = ask("POST", f"sessions/{session.pk}/trials/pair", {"test": "grooves", "old": old.pk, "fresh": fresh.pk}, 201)
+    blind = standing_of(seen, "grooves")["blind"]
+    begun = {"test": "grooves", "old": old.pk, "fresh": fresh.pk}
+    assert ask("POST", f"sessions/{session.pk}/trials/pair", begun, 409)["type"] == "hemicycle:trial_on"
+    assert ask("POST", f"sessions/{session.pk}/trials/pair", {**begun, "test": "stop"}, 400)["field"] == "test"
     codes = [each["build"] for each in blind["codes"]]
     assert seen["in_hand"] == codes[0] and seen["protocol"] == "grooves" and blind["codes"][0]["word"] in seen["next"]
     for code in codes:
@@ -313,18 +316,22 @@ def test_grooves_blind_are_the_wedges_own_once_revealed_and_told_nowhere_before(
     test = Trial.objects.get()
     test.put(one_is_old=not test.known.one_is_old)
     assert read() == before
-    assert json.loads(before[1])["grooves"] == []
+    assert json.loads(before[1])["results"] == []
     ask("GET", f"trials/{blind['id']}/link", status=403, client=other)
     assert {each["detail"] for each in ask("GET", f"trials/{blind['id']}/link")["lines"]} == {"old", "new"}
     ask("PUT", f"trials/{blind['id']}/chosen", {"code": 0}, 404)  # nothing that a groove test has
     told = ask("POST", f"trials/{blind['id']}/reveal")
     assert told["protocol"] == "full_swing" and told["in_hand"] is None
     assert {each["build"] for each in told["shots"]} == {old.pk, fresh.pk}
-    (found,) = ask("GET", f"sessions/{session.pk}/bench")["grooves"]
+    (found,) = ask("GET", f"sessions/{session.pk}/bench")["results"]
     right = Trial.objects.get().known.club(codes[1]) == fresh.pk
-    assert ("told the new one" in found["blind"]) == right
-    assert [each["n_old"] for each in found["lies"]] == [3, 3]
-    assert ask("POST", f"trials/{blind['id']}/reveal", status=409)["type"] == "hemicycle:grooves_over"
+    assert ("told the new one" in found["remarks"][-1]) == right
+    assert [each["shots"] for each in found["rows"]] == [[3, 3], [3, 3]]
+    assert ask("POST", f"trials/{blind['id']}/reveal", status=409)["type"] == "hemicycle:trial_over"
+
+
+def standing_of(seen, test):
+    return next(each for each in seen["tests"] if each["test"] == test)
 
 
 def pair_of(label):

@@ -14,7 +14,7 @@ from fitting.actions import sole_setup, stops
 from fitting.models import Build, FittingSession, Trial, TrialEvent
 from hemicycle_core.errors import BadInput
 from hemicycle_core.flight import Firmness
-from hemicycle_core.protocols.grooves.ask import GroovesKept
+from hemicycle_core.protocols.blind import BlindPair
 from hemicycle_core.protocols.sole.kept import Blind, CodeKept, Control, CourseKept, HandingKept, SoleKept, TurfSaid
 from hemicycle_core.protocols.stop.ask import BallSeen, StopGreen
 from hemicycle_core.runs import Ball
@@ -100,7 +100,7 @@ def test_what_stood_in_seven_tables_comes_over_as_it_was(session, fitter):
     assert second.known == HandingKept(1, "pitch", 1, True, -1, 0, TurfSaid.DUG, 3, "click", 1.25) and second.void
     assert (first.pk, second.words) == (91, {"sound": "click"})  # the trail takes them back by these numbers
     assert noted.known == CourseKept("2026-11-02", 1, "sand", "Dug in", True, True)
-    assert grooves.known == GroovesKept(1, 2, 3, 4, one_is_old=False, guess=4, confidence="guess") and not grooves.is_on
+    assert grooves.known == BlindPair(1, 2, 3, 4, one_is_old=False, guess=4, confidence="guess") and not grooves.is_on
     assert stop.known == StopGreen(20.0, Firmness.FIRM, 10.5, -1.0, 2.0, 90.0)
     seen = stop.events.get()
     assert seen.known == BallSeen(build.pk, 20.0, 18.0, 21.5, -0.5, 0.25, 3, Ball.RANGE) and seen.void

@@ -5,10 +5,9 @@ from __future__ import annotations
 from typing import Any
 
 from django.utils import timezone
-from hemicycle_core.answers.short_tests import groove_pairs
+from hemicycle_core.answers.short_tests import TESTS
 from hemicycle_core.bag import HeadType
 from hemicycle_core.protocols import protocol_of
-from hemicycle_core.protocols.grooves.ask import KEY as GROOVES
 from hemicycle_core.protocols.sole.ask import KEY as SOLE
 from hemicycle_core.runs import as_stock
 from hemicycle_core.shots import PART_SWING, SHORT_TESTS
@@ -53,10 +52,8 @@ def _own_swing(session: FittingSession, build: Build) -> dict[str, Any]:
 
 
 def _of_the_test(session: FittingSession, build: Build) -> bool:
-    """Whether a short test is of this club too: codes are of theirs alone, old and fresh of the groove test."""
+    """Whether a short test is of this club too: codes are of theirs alone, else what it asks shots of."""
     if session.asked.protocol == SOLE or build.coded:
         return build.coded
-    if session.asked.protocol == GROOVES:
-        pairs = groove_pairs(load(session).facts)
-        return build.pk in {wedge.key for pair in pairs for wedge in pair}
-    return build.head_type == HeadType.WEDGE
+    asks = TESTS[session.asked.protocol].stands(load(session).facts, None)
+    return build.pk in {task.club for task in asks.tasks}

@@ -8,11 +8,9 @@ from typing import Any, TypeVar
 
 from common.api import serializer_of, shown
 from common.asked import asked
-from common.completed import completed
 from common.scoped import ScopedQuerySet
 from common.words import wants_words
 from drf_spectacular.utils import OpenApiParameter, extend_schema
-from hemicycle_core.brief import Wish
 from hemicycle_core.errors import BadInput
 from hemicycle_core.kept import latest, new_store
 from hemicycle_core.said import say
@@ -23,6 +21,7 @@ from shop.asking import shop_of
 from ..domain.session import JudgedSession, load
 from ..domain.versions import version_of
 from ..models import AgreedAnswers, BagPlan, FittingSession
+from .earlier import as_read_now
 from .once import Make, Told, Versioned, once
 from .present.bench import present_bench, present_what_if
 from .present.plans import present_plans
@@ -106,7 +105,7 @@ def _body(session: Versioned, part: str) -> Told:
         kept = AgreedAnswers.objects.of(row.shop_id).filter(session=row).first()
         if kept is not None and part in kept.answers:
             gone = {"status": "erased"} if part == "session" and row.customer.erased_at is not None else {}
-            return Told({**_as_read_now(part, kept.answers[part]), "revision": row.revision, **gone})
+            return Told({**as_read_now(part, kept.answers, KEPT), "revision": row.revision, **gone})
 
     def anew() -> tuple[Versioned, Make]:
         version = version_of(row.shop_id, row.pk)
@@ -114,16 +113,6 @@ def _body(session: Versioned, part: str) -> Told:
         return now, lambda parts: {each: _told(judged(now), each) for each in parts}
 
     return once(session, part, ("session", *PARTS), anew)
-
-
-def _as_read_now(part: str, answer: dict[str, Any]) -> dict[str, Any]:
-    """An answer as it was kept, with the fields that answers have had since: what it says stays as it was."""
-    now: dict[str, Any] = completed(KEPT[part.partition("/")[0]], answer)
-    held = (answer.get("bag") or {}).get("in_work") or {}
-    if part == "session" and "wanted" not in answer["bag"] and held.get("like"):
-        wish = Wish.FLIGHT if held.get("flight") else Wish.LIKE
-        now["bag"]["wanted"] |= {"wish": wish.value, "like": held["like"], "flight": held.get("flight")}
-    return now
 
 
 def documented_change(

@@ -19,7 +19,6 @@ from hemicycle_core.flight import Air
 from hemicycle_core.impact import Lie
 from hemicycle_core.judge.weigh import usable
 from hemicycle_core.kept import latest, lazily, new_store
-from hemicycle_core.protocols.grooves.ask import KEY as GROOVES
 from hemicycle_core.protocols.sole.ask import KEY as SOLE
 from hemicycle_core.protocols.stop.ask import KEY as STOP
 from hemicycle_core.protocols.stop.ask import SEEN, BallSeen, StopGreen
@@ -46,7 +45,7 @@ from ..models import (
     TrialEvent,
     WindowVersion,
 )
-from .grooves import BlindPair, blind_pair
+from .pairs import PAIR_TESTS, CodedPair, coded_pair
 from .versions import Version, tables_of
 
 Rows = TypeVar("Rows")
@@ -158,15 +157,15 @@ class SessionRows:
         return [(each, each.known) for test in self.trials_of(STOP) for each in test.events_of(SEEN)]
 
     @lazily
-    def blind_grooves(self) -> list[BlindPair]:
-        """The blind groove tests."""
+    def coded_pairs(self) -> dict[str, list[CodedPair]]:
+        """The tests that were hit blind with two clubs, by test."""
         builds = {each.pk: each for each in self.builds}
-        return [blind_pair(each, builds) for each in self.trials_of(GROOVES)]
+        return {key: [coded_pair(each, builds) for each in self.trials_of(key)] for key in PAIR_TESTS}
 
     @property
-    def groove_blind(self) -> BlindPair | None:
-        """The groove test that is blind just now."""
-        return next((each for each in self.blind_grooves if each.test.is_on), None)
+    def blind_now(self) -> dict[str, CodedPair]:
+        """The pair that is under codes just now, by test."""
+        return {key: pair for key, pairs in self.coded_pairs.items() for pair in pairs if pair.test.is_on}
 
 
 ROWS_READ = new_store(256)  # lists of rows: a dozen and more of each session at work

@@ -112,7 +112,7 @@ const CHANGES: Record<Change, "kept" | "now"> = {
 	"PUT /api/shop/rules": "now",
 	"POST /api/sign-in": "now",
 	"POST /api/sign-out": "now",
-	"POST /api/sessions/{session_id}/trials/grooves": "now",
+	"POST /api/sessions/{session_id}/trials/pair": "now",
 	"POST /api/sessions/{session_id}/trials/sole": "now",
 	"POST /api/sessions/{session_id}/trials/sole/check": "now",
 	"PUT /api/trials/{trial_id}/chosen": "now",

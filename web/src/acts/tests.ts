@@ -5,8 +5,8 @@ export const tests = {
 	stopGreen: to("PUT /api/sessions/{session_id}/trials/stop/green"),
 	stopSeen: to("POST /api/sessions/{session_id}/trials/stop/seen"),
 	stopAside: (seen: number, aside: boolean) => act("PUT /api/trial-events/{event_id}/aside", seen, { aside }),
-	blindGrooves: (id: number, old: number, fresh: number) =>
-		act("POST /api/sessions/{session_id}/trials/grooves", id, { old, fresh }),
+	blindPair: (id: number, test: string, old: number, fresh: number) =>
+		act("POST /api/sessions/{session_id}/trials/pair", id, { test, old, fresh }),
 	setUpSoles: to("POST /api/sessions/{session_id}/trials/sole"),
 	sayOfCode: to("POST /api/trials/{trial_id}/said"),
 	changeSaid: to("PUT /api/trial-events/{event_id}/said"),

@@ -1314,7 +1314,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/sessions/{session_id}/trials/grooves": {
+    "/api/sessions/{session_id}/trials/pair": {
         parameters: {
             query?: never;
             header?: never;
@@ -1323,8 +1323,8 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** @description An old wedge and a fresh one of its loft under two codes. */
-        post: operations["begin_grooves"];
+        /** @description The club that is played and a new one under two codes, for a test that can be hit so. */
+        post: operations["begin_pair"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2165,33 +2165,20 @@ export interface components {
             };
             flights: components["schemas"]["WedgeFlightOut"][];
             claims: components["schemas"]["ClaimOut"][];
-            grooves: components["schemas"]["GroovesOut"][];
+            results: components["schemas"]["ResultOut"][];
             eases: components["schemas"]["Sentence"];
         };
         /** @enum {string} */
         Bend: "unknown" | "low" | "mid" | "high";
-        BesideOut: {
-            /** Format: double */
-            old: number;
-            /** Format: double */
-            fresh: number;
-            /** Format: double */
-            half: number | null;
-            told: boolean;
-        };
         /** @enum {unknown} */
         BlankEnum: "";
         /** @enum {string} */
         BlindEnum: "single" | "double" | "open";
-        BlindGroovesInRequest: {
-            old: number;
-            fresh: number;
-        };
-        BlindGroovesOut: {
+        BlindPairOut: {
             id: number;
             setter: string;
             setter_name: string;
-            codes: components["schemas"]["GrooveCode"][];
+            codes: components["schemas"]["CodeOut"][];
             guess: number | null;
             confidence: string;
         };
@@ -2645,6 +2632,10 @@ export interface components {
             /** Format: double */
             bend_deg?: number;
         };
+        CodeOut: {
+            build: number;
+            word: string;
+        };
         ColumnOut: {
             header: string;
             key: string;
@@ -2848,6 +2839,12 @@ export interface components {
             veto?: boolean;
             word?: string;
         };
+        FigureOut: {
+            at: (number | null)[];
+            /** Format: double */
+            half: number | null;
+            told: boolean;
+        };
         FindingOut: {
             build: number;
             letter: string;
@@ -2876,15 +2873,6 @@ export interface components {
         };
         /** @enum {string} */
         FlightWish: "higher" | "lower" | "steeper" | "less_spin" | "more_spin";
-        FromLieBesideOut: {
-            lie: (components["schemas"]["Lie"] | components["schemas"]["NullEnum"]) | null;
-            n_old: number;
-            n_fresh: number;
-            figures: {
-                [key: string]: components["schemas"]["BesideOut"];
-            };
-            sentence: components["schemas"]["Sentence"];
-        };
         GapInRequest: {
             rule: components["schemas"]["GapRule"];
             clubs_to_place: number;
@@ -2935,37 +2923,6 @@ export interface components {
         };
         /** @enum {string} */
         GapRule: "roll_out" | "carry_only" | "even_steps";
-        GrooveCode: {
-            build: number;
-            word: string;
-        };
-        GroovePair: {
-            old: number;
-            fresh: number;
-        };
-        GroovePlanOut: {
-            tasks: components["schemas"]["GrooveTaskOut"][];
-            minutes: number;
-            next: components["schemas"]["GrooveTaskOut"] | null;
-            length: string;
-            pairs: components["schemas"]["GroovePair"][];
-            blind: components["schemas"]["BlindGroovesOut"] | null;
-        };
-        GrooveTaskOut: {
-            build: number;
-            lie: (components["schemas"]["Lie"] | components["schemas"]["NullEnum"]) | null;
-            done: number;
-            wanted: number;
-        };
-        GroovesOut: {
-            blind: components["schemas"]["Sentence"];
-            old: number;
-            fresh: number;
-            lies: components["schemas"]["FromLieBesideOut"][];
-            worth: components["schemas"]["Worth"];
-            sentence: components["schemas"]["Sentence"];
-            remarks: components["schemas"]["Sentence"][];
-        };
         GuessInRequest: {
             code: number;
             confidence: string;
@@ -3409,6 +3366,8 @@ export interface components {
             changes?: components["schemas"]["WorkInRequest"][];
             shaft?: number | null;
         };
+        /** @enum {string} */
+        Outcome: "replace" | "keep" | "open";
         OwnUnits: {
             far: components["schemas"]["FarEnum"];
             high: components["schemas"]["HighEnum"];
@@ -3481,11 +3440,14 @@ export interface components {
             previous: string | null;
             results: components["schemas"]["TrailLine"][];
         };
-        PartPlanOut: {
-            tasks: components["schemas"]["TaskOut"][];
-            minutes: number;
-            short: string[];
-            next: components["schemas"]["TaskOut"] | null;
+        PairInRequest: {
+            test: string;
+            old: number;
+            fresh: number;
+        };
+        PairOut: {
+            old: number;
+            fresh: number;
         };
         PartSwing: {
             swing: string;
@@ -3784,6 +3746,30 @@ export interface components {
         };
         /** @enum {string} */
         ReplaceWay: "longer" | "shorter" | "softer";
+        ResultColumn: {
+            key: string;
+            name: components["schemas"]["Sentence"];
+            reading: string;
+            digits: number | null;
+        };
+        ResultOut: {
+            test: string;
+            title: components["schemas"]["Sentence"];
+            builds: number[];
+            columns: components["schemas"]["ResultColumn"][];
+            rows: components["schemas"]["ResultRow"][];
+            outcome: (components["schemas"]["Outcome"] | components["schemas"]["NullEnum"]) | null;
+            sentence: components["schemas"]["Sentence"];
+            remarks: components["schemas"]["Sentence"][];
+        };
+        ResultRow: {
+            name: components["schemas"]["Sentence"];
+            build: number | null;
+            shots: number[];
+            figures: {
+                [key: string]: components["schemas"]["FigureOut"];
+            };
+        };
         RevealInRequest: {
             early?: boolean;
         };
@@ -3909,6 +3895,7 @@ export interface components {
             columns: string[];
             player: components["schemas"]["PlayerOut"] | null;
             soles: components["schemas"]["SoleTestOut"][];
+            tests: components["schemas"]["StandingOut"][];
             brief: components["schemas"]["BriefOut"];
             builds: components["schemas"]["BuildOut"][];
             usual_sources: {
@@ -4021,9 +4008,7 @@ export interface components {
             schools: components["schemas"]["SchoolsOut"] | null;
             places: components["schemas"]["PlaceOut"][];
             recheck: components["schemas"]["Sentence"];
-            part: components["schemas"]["PartPlanOut"];
             card: components["schemas"]["CardOut"] | null;
-            grooves: components["schemas"]["GroovePlanOut"];
             stops: components["schemas"]["StopsOut"];
         };
         ShortlistOut: {
@@ -4264,6 +4249,18 @@ export interface components {
         StandInState: {
             hitting: boolean;
         };
+        StandingOut: {
+            test: string;
+            columns: components["schemas"]["Sentence"][];
+            tasks: components["schemas"]["TaskOut"][];
+            next: components["schemas"]["TaskOut"] | null;
+            minutes: number;
+            none: components["schemas"]["Sentence"];
+            remarks: components["schemas"]["Sentence"][];
+            warning: components["schemas"]["Sentence"];
+            pairs: components["schemas"]["PairOut"][];
+            blind: components["schemas"]["BlindPairOut"] | null;
+        };
         StatedRequest: {
             head_type?: (components["schemas"]["HeadType"] | components["schemas"]["NullEnum"]) | null;
             /** Format: double */
@@ -4340,26 +4337,6 @@ export interface components {
             /** Format: double */
             wind_from_deg?: number;
         };
-        StopLineOut: {
-            build: number;
-            ball: components["schemas"]["Ball"];
-            n: number;
-            /** Format: double */
-            lands_m: number;
-            /** Format: double */
-            releases_m: number;
-            /** Format: double */
-            half_m: number | null;
-            /** Format: double */
-            left_m: number;
-            /** Format: double */
-            firmer_m: number | null;
-            /** Format: double */
-            modelled_m: number | null;
-            /** Format: double */
-            computed_m: number | null;
-            sentence: components["schemas"]["Sentence"];
-        };
         StopSeenInRequest: {
             build: number;
             /** Format: double */
@@ -4394,13 +4371,7 @@ export interface components {
         };
         StopsOut: {
             green: components["schemas"]["StopGreenIn"];
-            wedges: number[];
-            wanted: number;
-            minutes: number;
             seen: components["schemas"]["StopSeenOut"][];
-            lines: components["schemas"]["StopLineOut"][];
-            sentences: components["schemas"]["Sentence"][];
-            firmer: string;
         };
         /** @enum {string} */
         Strike: "toe" | "heel" | "high" | "low" | "thin" | "fat";
@@ -4455,9 +4426,11 @@ export interface components {
         };
         TaskOut: {
             build: number;
-            swing: string;
+            length: string;
+            lie: (components["schemas"]["Lie"] | components["schemas"]["NullEnum"]) | null;
             done: number;
             wanted: number;
+            column: number;
         };
         Tee: {
             session: number;
@@ -4676,8 +4649,6 @@ export interface components {
             /** Format: double */
             amount: number;
         };
-        /** @enum {string} */
-        Worth: "replace" | "keep" | "open";
         WorthLine: {
             line: string;
             /** Format: double */
@@ -7362,7 +7333,7 @@ export interface operations {
             };
         };
     };
-    begin_grooves: {
+    begin_pair: {
         parameters: {
             query?: never;
             header?: {
@@ -7376,7 +7347,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["BlindGroovesInRequest"];
+                "application/json": components["schemas"]["PairInRequest"];
             };
         };
         responses: {

@@ -305,7 +305,9 @@ export const VOCABULARY = read({
    "intents": [
     "stock"
    ],
-   "shots": 6
+   "shots": 6,
+   "short": false,
+   "tasks": false
   },
   "shaped": {
    "name": {
@@ -320,7 +322,9 @@ export const VOCABULARY = read({
     "draw",
     "fade"
    ],
-   "shots": 3
+   "shots": 3,
+   "short": false,
+   "tasks": false
   },
   "effort": {
    "name": {
@@ -333,7 +337,9 @@ export const VOCABULARY = read({
     "eased",
     "hard"
    ],
-   "shots": 3
+   "shots": 3,
+   "short": false,
+   "tasks": false
   },
   "yardage": {
    "name": {
@@ -345,7 +351,9 @@ export const VOCABULARY = read({
    "intents": [
     "yardage"
    ],
-   "shots": 3
+   "shots": 3,
+   "short": false,
+   "tasks": false
   },
   "part_swing": {
    "name": {
@@ -357,7 +365,9 @@ export const VOCABULARY = read({
    "intents": [
     "stock"
    ],
-   "shots": 3
+   "shots": 3,
+   "short": false,
+   "tasks": true
   },
   "grooves": {
    "name": {
@@ -369,7 +379,9 @@ export const VOCABULARY = read({
    "intents": [
     "stock"
    ],
-   "shots": 5
+   "shots": 5,
+   "short": true,
+   "tasks": true
   },
   "stop": {
    "name": {
@@ -381,7 +393,9 @@ export const VOCABULARY = read({
    "intents": [
     "stock"
    ],
-   "shots": 3
+   "shots": 3,
+   "short": true,
+   "tasks": true
   },
   "sole": {
    "name": {
@@ -393,7 +407,9 @@ export const VOCABULARY = read({
    "intents": [
     "stock"
    ],
-   "shots": 3
+   "shots": 3,
+   "short": true,
+   "tasks": false
   }
  },
  "sole": {

@@ -8,6 +8,10 @@ interface Protocol {
 	why: string;
 	intents: readonly Intent[];
 	shots: number;
+	/** Goes on with another of its clubs. */
+	short: boolean;
+	/** Asks for its shots one by one. */
+	tasks: boolean;
 }
 export const PROTOCOLS: Record<ProtocolKey, Protocol> = VOCABULARY.protocols;
 export const protocolKeys = Object.keys(PROTOCOLS) as ProtocolKey[];

@@ -20,6 +20,7 @@ export interface BenchPanelProps {
 
 /** A line on the Bay while its test is going on. */
 export interface StripProps {
+	protocol: ProtocolKey;
 	session: Session;
 	act: Act;
 	agreed: boolean;
@@ -30,13 +31,14 @@ export type NextOf = (session: Session, act: Act) => (() => void) | null;
 
 /** What came of a test over all clubs together, on the Bench. */
 export interface ResultProps {
+	protocol: ProtocolKey;
 	session: Session;
 	bench: Bench | undefined;
 	act: Act;
 }
 
 export interface Panels {
-	/** What is asked of the player; just so where a test has none of its own. */
+	/** What is asked of the player. Where a test has none of its own: its tasks by a touch each, or just what it asks. */
 	Bay?: ComponentType<BayPanelProps>;
 	/** What came of it for each build; nothing where the whole Bench is what comes of it. */
 	Bench?: ComponentType<BenchPanelProps>;
@@ -44,5 +46,5 @@ export interface Panels {
 	/** On the Bay while it is going on. */
 	Strip?: ComponentType<StripProps>;
 	/** What comes next of it, where it says so. */
-	next?: NextOf;
+	next?: NextOf | undefined;
 }

@@ -2,8 +2,8 @@
 import { fireEvent, screen, waitFor, within } from "@testing-library/react";
 import { Route, Routes } from "react-router";
 import { afterEach, expect, test } from "vitest";
-import type { Session } from "../api/client";
-import { build, session } from "../tests/session";
+import type { Bench, Session } from "../api/client";
+import { bench, build, session } from "../tests/session";
 import { clear, draw, serve } from "../tests/stage";
 import { fromFar } from "../ui/units";
 import CardPage from "./part_swing/CardPage";
@@ -13,25 +13,19 @@ import { StopBench } from "./stop/StopBench";
 afterEach(clear);
 
 type Short = NonNullable<Session["bag"]["short"]>;
-const line = (
-	id: number,
-	lands: number,
-	releases: number,
-	more: Partial<Short["stops"]["lines"][number]> = {},
-) => ({
+const figure = (at: number | null, half: number | null = null) => ({ at: [at], half, told: false });
+const row = (id: number, lands: number, releases: number, half: number | null, modelled: number | null) => ({
+	name: "",
 	build: id,
-	ball: "own" as const,
-	n: 3,
-	lands_m: fromFar(lands),
-	releases_m: fromFar(releases),
-	half_m: fromFar(0.6),
-	left_m: fromFar(1),
-	firmer_m: fromFar(releases + 4),
-	modelled_m: null,
-	computed_m: null,
-	sentence: `${id} lands ${lands}.`,
-	...more,
+	shots: [3],
+	figures: {
+		lands_m: figure(fromFar(lands)),
+		releases_m: figure(fromFar(releases), half),
+		firmer_m: figure(fromFar(releases + 4)),
+		modelled_m: figure(modelled),
+	},
 });
+const column = (key: string, name: string) => ({ key, name, reading: "carry_m", digits: null });
 const cell = (swing: string, yards: number, usable = true) => ({
 	swing,
 	carry_m: fromFar(yards),
@@ -42,54 +36,56 @@ const cell = (swing: string, yards: number, usable = true) => ({
 	usable,
 	why_not: usable ? "" : "not hit",
 });
-function seen(lines: Short["stops"]["lines"], card: Short["card"] = null): Session {
-	const stops = {
-		green: { target_m: fromFar(25), firmness: "medium", green_ft: 10.5, slope_percent: -2 },
-		wedges: [61, 62],
-		wanted: 3,
-		seen: [],
-		lines,
-		sentences: ["58 stops 3.0 yd sooner than 54, give or take 0.8."],
-		firmer: "firm",
-	};
-	const short = { stops, card } as unknown as Short;
+function seen(card: Short["card"] = null): Session {
+	const green = { target_m: fromFar(25), firmness: "medium", green_ft: 10.5, slope_percent: -2 };
+	const short = { stops: { green, seen: [] }, card } as unknown as Short;
 	const wedges = [build(61, "54", 104, { head_type: "wedge" }), build(62, "58", 84, { head_type: "wedge" })];
 	return { ...session, builds: [...session.builds, ...wedges], bag: { ...session.bag, short } };
 }
 
 test("what was seen, what a monitor modelled and what is computed stand in columns of their own", () => {
-	draw(
-		<StopBench
-			session={seen([line(62, 22, 3), line(61, 20, 6, { half_m: null, modelled_m: fromFar(5) })])}
-		/>,
+	const stops: Bench["results"][number] = {
+		test: "stop",
+		title: "Stop test, to 25 yd",
+		builds: [],
+		columns: [
+			column("lands_m", "Lands"),
+			column("releases_m", "Releases"),
+			column("firmer_m", "On firm, computed"),
+			column("modelled_m", "Monitor’s model"),
+		],
+		rows: [row(62, 22, 3, fromFar(0.6), null), row(61, 20, 6, null, fromFar(5))],
+		outcome: null,
+		sentence: "",
+		remarks: ["58 stops 3.0 yd sooner than 54, give or take 0.8."],
+	};
+	const panel = (results: Bench["results"]) => (
+		<StopBench protocol="stop" session={seen()} bench={{ ...bench, results }} act={() => {}} />
 	);
+	draw(panel([stops]));
 	const table = within(screen.getByRole("table"));
-	const heads = table.getAllByRole("columnheader").map((each) => each.textContent);
-	expect(heads).toEqual([
+	const texts = (role: string, of: HTMLElement) =>
+		within(of)
+			.getAllByRole(role)
+			.map((each) => each.textContent?.trim());
+	const [head, ...rows] = table.getAllByRole("row") as [HTMLElement, ...HTMLElement[]];
+	expect(texts("columnheader", head)).toEqual([
 		"Far, as seen",
-		"Lands",
-		"Releases",
-		"Left",
-		"On firm, computed",
-		"Monitor’s model",
+		"Lands, yd",
+		"Releases, yd",
+		"On firm, computed, yd",
+		"Monitor’s model, yd",
 		"Balls",
 	]);
-	const rows = table.getAllByRole("row").slice(1);
-	expect(
-		rows.map((row) =>
-			within(row)
-				.getAllByRole("cell")
-				.map((each) => each.textContent?.trim()),
-		),
-	).toEqual([
-		["58", "22", "3±0.6", "1", "7", "–", "3"],
-		["54", "20", "6", "1", "10", "5", "3"],
+	expect(rows.map((each) => texts("cell", each))).toEqual([
+		["58", "22", "3±0.6", "7", "–", "3"],
+		["54", "20", "6", "10", "5", "3"],
 	]);
 	expect(screen.getByText("A medium green, meter 10.5, 2.0% downhill.")).toBeTruthy();
 	expect(screen.getByText(/^58 stops 3.0 yd sooner/)).toBeTruthy();
 	expect(screen.getByRole("img", { name: /from the side/ }).querySelectorAll("path")).toHaveLength(2);
 	clear();
-	draw(<StopBench session={seen([])} />);
+	draw(panel([]));
 	expect(screen.queryByRole("table")).toBeNull();
 });
 
@@ -119,7 +115,7 @@ test("the card goes on paper in two sizes; what is no number to play by stands i
 		eases: "",
 		run: "a medium green",
 	};
-	serve({ "GET /api/sessions/7": seen([], card) });
+	serve({ "GET /api/sessions/7": seen(card) });
 	draw(
 		<Routes>
 			<Route path="/sessions/:id/card" element={<CardPage />} />
@@ -136,7 +132,7 @@ test("the card goes on paper in two sizes; what is no number to play by stands i
 	expect(paper.getByText("Nothing between 60 and 84: 24 yd.")).toBeTruthy();
 	expect(paper.getAllByText("± 2")).toHaveLength(4);
 	clear();
-	serve({ "GET /api/sessions/7": seen([]) });
+	serve({ "GET /api/sessions/7": seen() });
 	draw(
 		<Routes>
 			<Route path="/sessions/:id/card" element={<CardPage />} />

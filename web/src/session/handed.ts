@@ -1,18 +1,18 @@
 /** A club taken in hand as it looks at once, until the server has said so. */
 import type { Session } from "../api/client";
 import { VOCABULARY } from "../api/vocabulary";
+import { PROTOCOLS, type ProtocolKey } from "../api/words";
 import { t } from "../said/words";
 import { buildOf } from "./select";
 
 const LENGTHS: Record<string, string> = VOCABULARY.lengths;
-const SHORT = ["stop", "grooves", "sole"];
 
 /** Another club comes back to its own swing and to stock shots; a short test of wedges goes on with a wedge. */
 export function handed(seen: Session, id: number): Session {
 	const build = buildOf(seen, id);
 	if (seen.in_hand === id || !build) return { ...seen, in_hand: id };
 	const wedge = build.head_type === "wedge";
-	if (wedge && SHORT.includes(seen.protocol)) return { ...seen, in_hand: id };
+	if (wedge && PROTOCOLS[seen.protocol as ProtocolKey].short) return { ...seen, in_hand: id };
 	const byEffort = build.stock_swing === "eased" || build.stock_swing === "hard";
 	return {
 		...seen,
@@ -30,7 +30,12 @@ export function cameBack(before: Session, now: Session): string {
 	if (before.id !== now.id || before.in_hand === now.in_hand || now.in_hand === null) return "";
 	const build = buildOf(now, now.in_hand);
 	const said = [];
-	if (before.length !== now.length || before.intent !== now.intent || before.gripped_in !== now.gripped_in)
+	// A test that asks for its shots one by one says itself which swing is wanted.
+	const asked = PROTOCOLS[now.protocol as ProtocolKey].tasks;
+	if (
+		!asked &&
+		(before.length !== now.length || before.intent !== now.intent || before.gripped_in !== now.gripped_in)
+	)
 		said.push(
 			t("session-its-own", {
 				which:
@@ -40,7 +45,9 @@ export function cameBack(before: Session, now: Session): string {
 			}),
 		);
 	const over =
-		before.protocol !== now.protocol && before.protocol !== "full_swing" ? TESTS[before.protocol] : "";
+		before.protocol !== now.protocol && before.protocol !== "full_swing"
+			? (TESTS[before.protocol] ?? PROTOCOLS[before.protocol as ProtocolKey].name)
+			: "";
 	const back =
 		said.length > 0
 			? t("session-is-back-to", {

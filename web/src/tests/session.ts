@@ -3,6 +3,9 @@
 import type { BagPlan, Bench, Build, Me, Ranked, Session, Shot, Verdict } from "../api/client";
 import { fromFar, type Metres } from "../ui/units";
 
+type Standing = Session["tests"][number];
+type Task = Standing["tasks"][number];
+
 export const m = (metres: number) => metres as Metres;
 export const me: Me = {
 	signed_in: true,
@@ -279,6 +282,7 @@ export const session: Session = {
 	columns: [],
 	player: null,
 	soles: [],
+	tests: [],
 	awaited: "",
 	question: "",
 	length: "full",
@@ -407,7 +411,39 @@ export const bench: Bench = {
 	lies: {},
 	flights: [],
 	claims: [],
-	grooves: [],
+	results: [],
 	eases: "",
 	revision: 40,
 };
+
+/** What a test still asks for: its columns, and by club and column how much of it is done. */
+export function standing(
+	test: string,
+	columns: Standing["columns"],
+	tasks: [build: number, column: number, done: number, more?: Partial<Task>][],
+	more: Partial<Standing> = {},
+): Standing {
+	const made = tasks.map(([build, column, done, over]) => ({
+		build,
+		column,
+		done,
+		length: "half",
+		lie: null,
+		wanted: 3,
+		...over,
+	}));
+	const next = made.find((each) => each.done < each.wanted) ?? null;
+	return {
+		test,
+		columns,
+		tasks: made,
+		next,
+		minutes: 2,
+		none: made.length ? "" : "Nothing of it is here.",
+		remarks: [],
+		warning: "",
+		pairs: [],
+		blind: null,
+		...more,
+	};
+}

@@ -9,9 +9,11 @@ from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 
 from ...impact import Lie
-from ...runs import HALF, swing_words
-from ...said import Said, say, term
+from ...runs import HALF, Ball, swing_words
+from ...said import NOTHING, Said, say, term
 from ...shots import Intent
+from ..asked import Column, Standing, Task, left_of, minutes_for
+from ..blind import BlindPair
 from ..kept import Kept
 from ..protocol import Protocol
 
@@ -24,72 +26,57 @@ PROMPT_ROUNDS = 75  # rounds since new from which on the test is worth its minut
 DRY = "dry"
 
 
-@dataclass(frozen=True)
-class GroovesKept:
-    """A blind groove test: an old wedge and a fresh one of its loft under two codes, all by the numbers of their
-    builds. Which code is which is kept from every answer until it is told (`one_is_old`). guess: the code that is taken
-    for the new one."""
-
-    old: int
-    fresh: int
-    one: int
-    two: int
-    one_is_old: bool
-    guess: int | None = None
-    confidence: str = ""
-
-    @property
-    def codes(self) -> tuple[int, int]:
-        return self.one, self.two
-
-    def club(self, code: int) -> int:
-        """The wedge that a code is."""
-        return self.old if (code == self.one) == self.one_is_old else self.fresh
-
-
 def lie_words(lie: Lie | None) -> Said:
     return term("lie", DRY if lie is None else lie)
 
 
 @dataclass(frozen=True)
-class GrooveTask:
-    """Shots of one wedge from one lie. club: its key; lie: None for dry; done: kept shots."""
+class Asked:
+    """One wedge of the test. key: of its club or code; name: in a sentence; hit: kept shots by lie, None for dry."""
 
-    club: int
-    lie: Lie | None
-    done: int
-    wanted: int = SHOTS
-
-    @property
-    def left(self) -> int:
-        return max(self.wanted - self.done, 0)
+    key: int
+    name: str
+    hit: Mapping[Lie | None, int]
 
 
-def tasks(clubs: Sequence[tuple[int, Mapping[Lie | None, int]]]) -> list[GrooveTask]:
-    """What is asked of the wedges: key and kept shots by lie. Lies by turns, so that neither is hit warm."""
-    lies = [*LIES, *sorted({lie for _, hit in clubs for lie in hit if lie not in LIES and lie is not None})]
-    return [GrooveTask(key, lie, hit.get(lie, 0)) for lie in lies for key, hit in clubs]
+def tasks(wedges: Sequence[Asked]) -> list[Task]:
+    """What is asked of two wedges. Lies by turns, so that neither is hit warm."""
+    lies = [*LIES, *sorted({lie for each in wedges for lie in each.hit if lie not in LIES and lie is not None})]
+    return [Task(each.key, LENGTH, lie, each.hit.get(lie, 0), SHOTS) for lie in lies for each in wedges]
 
 
-def minutes_of(left: Sequence[GrooveTask]) -> int:
-    """What the shots that are left take, whole minutes."""
-    there = [task for task in left if task.left]
-    return -(-(SECONDS_A_SHOT * sum(task.left for task in there) + SECONDS_A_CHANGE * len(there)) // 60)
-
-
-def next_task(asked: Sequence[GrooveTask], club: int | None, lie: Lie | None) -> GrooveTask | None:
+def next_task(asked: Sequence[Task], club: int | None, lie: Lie | None) -> Task | None:
     """What is hit next: the rest of what is being hit, else the first that wants shots."""
-    left = [task for task in asked if task.left]
+    left = left_of(asked)
     mine = [task for task in left if (task.club, task.lie) == (club, lie)]
     return next(iter([*mine, *left]), None)
 
 
-def next_words(task: GrooveTask | None, name: str) -> Said:
-    """What to hit next, in a sentence. name: of its club."""
+def standing(pairs: Sequence[Sequence[Asked]], club: int | None, lie: Lie | None, balls: Sequence[Ball]) -> Standing:
+    """What the test still wants, pair by pair. club, lie: in hand and hit from, None for dry; balls: it is hit with."""
+    asked = [task for pair in pairs for task in tasks(pair)]
+    coming, left = next_task(asked, club, lie), left_of(asked)
+    names = {each.key: each.name for pair in pairs for each in pair}
+    return Standing(
+        tuple(
+            Column(lie_words(each), tuple(task for task in asked if task.lie == each))
+            for each in dict.fromkeys(task.lie for task in asked)
+        ),
+        coming,
+        next_words(coming, names) if asked else NOTHING,
+        minutes_for(sum(task.left for task in left), SECONDS_A_SHOT, len(left), SECONDS_A_CHANGE),
+        none=NOTHING if asked else say("grooves-no-fresh-wedge-old-ones"),
+        remarks=(say("grooves-half-swings-one-spot-players"),) if asked else (),
+        warning=say("grooves-range-balls-say-little-grooves") if Ball.RANGE in balls else NOTHING,
+    )
+
+
+def next_words(task: Task | None, names: Mapping[int, str]) -> Said:
+    """What to hit next, in a sentence. names: of the clubs, by key."""
     if task is None:
         return say("protocol-both-wedges-hit-dry")
     shots = say("test-shots-left", n=task.left, more=bool(task.done) or task.left == 1)
-    return say("grooves-next", name=name, lie=lie_words(task.lie), swing=swing_words(LENGTH), shots=shots)
+    return say("grooves-next", name=names[task.club], lie=lie_words(task.lie), swing=swing_words(LENGTH), shots=shots)
 
 
 PROTOCOL = Protocol(
@@ -100,5 +87,5 @@ PROTOCOL = Protocol(
     readings=("spin_rpm", "launch_deg", "ball_speed_mps"),
     shots=SHOTS,
     read=lambda _shots, _left_handed: [],
-    kept=Kept(GroovesKept),
+    kept=Kept(BlindPair),
 )

@@ -8,7 +8,6 @@ from __future__ import annotations
 
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
-from enum import StrEnum
 
 from ...brief import Job, JobKind
 from ...estimate import MOST_MORE, Estimate, more_until
@@ -19,25 +18,19 @@ from ...impact import Lie
 from ...judge.claims import SAME_LOFT_DEG, SEEN_M, Claim, Claimed
 from ...judge.landings import landings
 from ...runs import Ball
-from ...said import Said, angle, far, listed, say, speed, term, with_and
+from ...said import NOTHING, Said, angle, far, listed, say, speed, with_and
 from ...said import spin as rpm
 from ...samples.averages import Average, average
-from ...shots import Shot
+from ...shots import READINGS, Shot
 from ...units import whole, yards
 from ...wedges.words import COMPLAINT_WORDS, Complaint
+from .. import found
+from ..found import Outcome
 from .ask import KEY, LIES, PROMPT_ROUNDS, lie_words
 
 LEAST_SHOTS = 3
 READ = ("spin_rpm", "launch_deg", "ball_speed_mps", "club_speed_mps", "attack_deg", "dynamic_loft_deg")
 DELIVERY = ("club_speed_mps", "attack_deg", "dynamic_loft_deg")
-
-
-class GroovesWorth(StrEnum):
-    """What came of it."""
-
-    REPLACE = "replace"
-    KEEP = "keep"
-    OPEN = "open"
 
 
 @dataclass(frozen=True)
@@ -105,7 +98,7 @@ class Grooves:
     old: int
     fresh: int
     lies: tuple[FromLieBeside, ...]
-    worth: GroovesWorth
+    worth: Outcome
     sentence: Said
     remarks: tuple[Said, ...]
 
@@ -153,15 +146,6 @@ def compared(
         return None
     worth, sentence = _worth(old, fresh, lies)
     return Grooves(old.key, fresh.key, tuple(lies), worth, sentence, tuple(_remarks(old, lies, balls)))
-
-
-def told_blind(*, right: bool, confidence: str) -> Said:
-    """What the player's guess which of two codes was the new one says: a sentence."""
-    if not right:
-        return say("grooves-guessed-wrong")
-    if confidence == "certain":
-        return say("grooves-guessed-certain")
-    return say("grooves-guessed-right", sure=term("confidence", confidence))
 
 
 def _green(jobs: Sequence[Job]) -> tuple[Turf, Said]:
@@ -229,7 +213,7 @@ def _words(lie: Lie | None, figures: Mapping[str, Beside], where: Said) -> Said:
     return say("beside-of", name=lie_words(lie), parts=with_and(parts) or say("grooves-nothing-read"))
 
 
-def _worth(old: GrooveWedge, fresh: GrooveWedge, lies: Sequence[FromLieBeside]) -> tuple[GroovesWorth, Said]:
+def _worth(old: GrooveWedge, fresh: GrooveWedge, lies: Sequence[FromLieBeside]) -> tuple[Outcome, Said]:
     runs = {
         each.lie: run
         for each in lies
@@ -239,22 +223,54 @@ def _worth(old: GrooveWedge, fresh: GrooveWedge, lies: Sequence[FromLieBeside]) 
     names = {"old": old.name, "fresh": fresh.name}
     if costs:
         lie = max(costs, key=lambda each: -costs[each].by)
-        return GroovesWorth.REPLACE, say("grooves-replace", lie=lie_words(lie), by=far(-costs[lie].by, 1), **names)
+        return Outcome.REPLACE, say("grooves-replace", lie=lie_words(lie), by=far(-costs[lie].by, 1), **names)
     wanted = [lie for lie in LIES if lie not in runs]
     if wanted:
         missing = with_and(lie_words(lie) for lie in wanted)
-        return GroovesWorth.OPEN, say("grooves-not-hit-yet", n=LEAST_SHOTS, lies=missing)
+        return Outcome.OPEN, say("grooves-not-hit-yet", n=LEAST_SHOTS, lies=missing)
     wide = max(runs.values(), key=lambda run: run.half or 0.0)
     if all(run.half is not None and -run.by + run.half < 2 * SEEN_M and -run.by < SEEN_M for run in runs.values()):
         known = old.age_rounds is not None
-        return GroovesWorth.KEEP, say("grooves-keep", known=known, rounds=old.age_rounds or 0, **names)
+        return Outcome.KEEP, say("grooves-keep", known=known, rounds=old.age_rounds or 0, **names)
     more = wide.more_to(SEEN_M)
     if more is None:
-        return GroovesWorth.OPEN, say("grooves-not-told-by-many", n=MOST_MORE)
-    return GroovesWorth.OPEN, say("grooves-not-told-yet", n=max(more, 1))
+        return Outcome.OPEN, say("grooves-not-told-by-many", n=MOST_MORE)
+    return Outcome.OPEN, say("grooves-not-told-yet", n=max(more, 1))
 
 
-OF_WORTH = {GroovesWorth.REPLACE: Claim.TRUE, GroovesWorth.KEEP: Claim.NOT_SO, GroovesWorth.OPEN: Claim.OPEN}
+TITLE = say("grooves-old-against-new")
+COLUMNS = (
+    *(found.Column(key, READINGS[key].label, key) for key in ("spin_rpm", "launch_deg", "ball_speed_mps")),
+    found.Column("run_m", say("found-run"), "carry_m", digits=1),
+)
+
+
+def as_result(grooves: Grooves, blind: Said = NOTHING) -> found.Result:
+    """What came of a pair, as every test's result is shown. blind: what the player's guess said."""
+    return found.Result(
+        KEY,
+        TITLE,
+        (grooves.old, grooves.fresh),
+        COLUMNS,
+        tuple(
+            found.Row(
+                lie_words(each.lie),
+                None,
+                (each.n_old, each.n_fresh),
+                {
+                    key: found.Figure((figure.old, figure.fresh), figure.half, figure.told)
+                    for key, figure in each.figures.items()
+                },
+            )
+            for each in grooves.lies
+        ),
+        grooves.worth,
+        grooves.sentence,
+        tuple(said for said in (*(each.sentence for each in grooves.lies), *grooves.remarks, blind) if said),
+    )
+
+
+OF_WORTH = {Outcome.REPLACE: Claim.TRUE, Outcome.KEEP: Claim.NOT_SO, Outcome.OPEN: Claim.OPEN}
 
 
 def as_claim(club: str, found: Grooves) -> Claimed:

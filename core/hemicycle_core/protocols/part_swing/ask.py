@@ -8,11 +8,12 @@ swing that is hit for the card counts as any stock swing does.
 from __future__ import annotations
 
 from collections.abc import Mapping, Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 from ...runs import BY_EFFORT, HALF, THREE_QUARTER, how_long, swing_words
-from ...said import Said, say
+from ...said import NOTHING, Said, say, with_and
 from ...shots import PART_SWING, Intent
+from ..asked import Column, Standing, Task, left_of, minutes_for
 from ..protocol import Protocol
 
 SHOTS = 3
@@ -22,68 +23,84 @@ SHORT_MINUTES = 20
 
 
 @dataclass(frozen=True)
-class Task:
-    """One swing of one wedge. club: its key; done: kept shots; wanted: shots asked for."""
+class Asked:
+    """One wedge of the card. key: of its club; name: in a sentence; stock: its stock swing; hit: kept shots by swing,
+    the stock one among them."""
 
-    club: int
-    swing: str
-    done: int
-    wanted: int = SHOTS
-
-    @property
-    def left(self) -> int:
-        return max(self.wanted - self.done, 0)
-
-
-@dataclass(frozen=True)
-class PartPlan:
-    """tasks: by wedge as they were given, longest swing first. minutes: what the rest takes; short: the swings that fit
-    into twenty minutes, as far as they do."""
-
-    tasks: tuple[Task, ...]
-    minutes: int
-    short: tuple[str, ...]
-
-    def next_after(self, club: int | None, swing: str) -> Task | None:
-        """What is hit next: the rest of the swing that is being hit, else of the wedge in hand, else the first."""
-        left = [task for task in self.tasks if task.left]
-        for mine in ([t for t in left if (t.club, t.swing) == (club, swing)], [t for t in left if t.club == club]):
-            if mine:
-                return mine[0]
-        return left[0] if left else None
+    key: int
+    name: str
+    stock: str
+    hit: Mapping[str, int]
 
 
 def minutes_of(tasks: Sequence[Task]) -> int:
-    """What the shots that are left take, whole minutes, at least one where any is left."""
-    left = [task for task in tasks if task.left]
-    seconds = SECONDS_A_SHOT * sum(task.left for task in left) + SECONDS_A_CLUB * len({task.club for task in left})
-    return -(-seconds // 60)
+    """What the shots that are left take, whole minutes."""
+    left = left_of(tasks)
+    shots, clubs = sum(task.left for task in left), len({task.club for task in left})
+    return minutes_for(shots, SECONDS_A_SHOT, clubs, SECONDS_A_CLUB)
 
 
-def part_plan(clubs: Sequence[tuple[int, str, Mapping[str, int]]]) -> PartPlan:
-    """What the card still wants. clubs: key, stock swing and kept shots by swing, the stock one among them."""
-    hit = {swing for _, _, mine in clubs for swing, n in mine.items() if n and swing not in BY_EFFORT}
-    stocks = {stock for _, stock, _ in clubs}
-    swings = sorted({*SWINGS, *(hit - stocks)}, key=how_long, reverse=True)
-    tasks = [
-        Task(key, swing, mine.get(swing, 0))
-        for key, stock, mine in clubs
-        for swing in (stock, *(each for each in swings if how_long(each) < how_long(stock)))
+def tasks(wedges: Sequence[Asked]) -> list[Task]:
+    """What the card asks for: by wedge as they are given, its stock swing first, then the others, longest first."""
+    hit = {swing for each in wedges for swing, n in each.hit.items() if n and swing not in BY_EFFORT}
+    swings = sorted({*SWINGS, *(hit - {each.stock for each in wedges})}, key=how_long, reverse=True)
+    return [
+        Task(each.key, swing, None, each.hit.get(swing, 0), SHOTS)
+        for each in wedges
+        for swing in (each.stock, *(other for other in swings if how_long(other) < how_long(each.stock)))
     ]
+
+
+def next_task(asked: Sequence[Task], club: int | None, swing: str) -> Task | None:
+    """What is hit next: the rest of the swing that is being hit, else of the wedge in hand, else the first."""
+    left = left_of(asked)
+    same = [task for task in left if (task.club, task.length) == (club, swing)]
+    mine = [task for task in left if task.club == club]
+    return next(iter([*same, *mine, *left]), None)
+
+
+def in_twenty_minutes(asked: Sequence[Task], stocks: Sequence[str]) -> list[str]:
+    """The swings that fit into twenty minutes, as far as they do. stocks: the wedges' own."""
     short: list[str] = []
-    for swing in (*sorted(stocks, key=how_long, reverse=True), *SWINGS):
-        chosen = [task for task in tasks if task.swing in {*short, swing}]
-        if minutes_of([Task(task.club, task.swing, 0) for task in chosen]) <= SHORT_MINUTES:
+    for swing in (*sorted(set(stocks), key=how_long, reverse=True), *SWINGS):
+        chosen = [replace(task, done=0) for task in asked if task.length in {*short, swing}]
+        if minutes_of(chosen) <= SHORT_MINUTES:
             short.append(swing)
-    return PartPlan(tuple(tasks), minutes_of(tasks), tuple(short))
+    return short
 
 
-def next_words(task: Task | None, name: str) -> Said:
-    """What to hit next, in a sentence. name: of its club."""
+def standing(wedges: Sequence[Asked], club: int | None, swing: str) -> Standing:
+    """What the card still wants. club, swing: in hand and asked for."""
+    asked, stocks = tasks(wedges), [each.stock for each in wedges]
+    coming, minutes = next_task(asked, club, swing), minutes_of(asked)
+    stock = {(each.key, each.stock) for each in wedges}
+    others = sorted({task.length for task in asked} - set(stocks), key=how_long, reverse=True)
+    own = tuple(task for task in asked if (task.club, task.length) in stock)
+    short = in_twenty_minutes(asked, stocks) if minutes > SHORT_MINUTES else []
+    return Standing(
+        (
+            Column(say("part-swing-stock"), own),
+            *(
+                Column(swing_words(each), tuple(task for task in asked if task.length == each and task not in own))
+                for each in others
+            ),
+        )
+        if asked
+        else (),
+        coming,
+        next_words(coming, {each.key: each.name for each in wedges}),
+        minutes,
+        none=NOTHING if asked else say("wedges-none-in-the-bag"),
+        remarks=(say("part-swing-20-minutes", short=with_and(swing_words(each) for each in short)),) if short else (),
+    )
+
+
+def next_words(task: Task | None, names: Mapping[int, str]) -> Said:
+    """What to hit next, in a sentence. names: of the clubs, by key."""
     if task is None:
         return say("protocol-every-swing-card-hit")
     shots = say("test-shots-left", n=task.left, more=bool(task.done) or task.left == 1)
-    return say("part-swing-next", name=name, swing=swing_words(task.swing), shots=shots)
+    return say("part-swing-next", name=names[task.club], swing=swing_words(task.length), shots=shots)
 
 
 PROTOCOL = Protocol(

@@ -6,6 +6,7 @@ all the wedges together (`read`). Nothing of it is a carry of its club.
 
 from __future__ import annotations
 
+from collections import Counter
 from collections.abc import Sequence
 from dataclasses import dataclass, replace
 
@@ -13,9 +14,10 @@ from ...errors import BadInput
 from ...flight import Air, Firmness
 from ...flight.landing import EVERYDAY_FT, Turf, green, green_reading
 from ...runs import Ball, check_wind
-from ...said import far, say, share
+from ...said import NOTHING, far, say, share
 from ...shots import Intent
 from ...units import metres
+from ..asked import Column, Standing, Task, left_of, minutes_for
 from ..kept import Kept
 from ..protocol import Protocol
 
@@ -114,13 +116,30 @@ class BallSeen:
 
 
 SEEN = "seen"
+SAME_TARGET_M = 0.5
+
+
+def to_its_target(target_m: float, played: StopGreen) -> bool:
+    """Whether a ball was played to the target that is played to now."""
+    return abs(target_m - played.target_m) < SAME_TARGET_M
+
+
 SECONDS_A_BALL, SECONDS_A_CHANGE = 25, 20
 
 
-def minutes_of(done: Sequence[int]) -> int:
-    """What the balls that are left take, whole minutes. done: of each wedge."""
-    left = [max(SHOTS - each, 0) for each in done]
-    return -(-(SECONDS_A_BALL * sum(left) + SECONDS_A_CHANGE * sum(each > 0 for each in left)) // 60)
+def standing(wedges: Sequence[int], seen: Sequence[Seen], played: StopGreen) -> Standing:
+    """What the test still wants. wedges: by key; seen: balls that count."""
+    done = Counter[int]()
+    for ball in seen:
+        done[ball.club] += ball.n if to_its_target(ball.target_m, played) else 0
+    asked = [Task(key, "", None, done[key], SHOTS) for key in wedges]
+    left = left_of(asked)
+    return Standing(
+        (Column(say("protocol-stop-test"), tuple(asked)),) if asked else (),
+        next(iter(left), None),
+        minutes=minutes_for(sum(task.left for task in left), SECONDS_A_BALL, len(left), SECONDS_A_CHANGE),
+        none=NOTHING if asked else say("wedges-none-in-the-bag"),
+    )
 
 
 PROTOCOL = Protocol(

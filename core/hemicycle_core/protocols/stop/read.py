@@ -11,6 +11,7 @@ import math
 from collections import defaultdict
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
+from typing import Any
 
 import numpy as np
 from scipy.special import stdtrit
@@ -22,11 +23,12 @@ from ...heads import HeadType
 from ...judge.eased import curve_of
 from ...judge.landings import landings
 from ...runs import Ball
-from ...said import Said, far, plain, say, term
+from ...said import NOTHING, Said, far, plain, say, term
 from ...samples.averages import average
 from ...shots import Shot
 from ...units import whole_yards, yards
-from .ask import KEY, Seen, StopGreen
+from .. import found
+from .ask import KEY, Seen, StopGreen, to_its_target
 
 LEAST_BALLS = 2  # to tell how well a release is known
 FIRMER = {Firmness.SOFT: Firmness.MEDIUM, Firmness.MEDIUM: Firmness.FIRM}
@@ -79,7 +81,7 @@ def stops(
     """What was seen to the target that is played to now; None before a ball was."""
     by: dict[tuple[int, Ball], list[Seen]] = defaultdict(list)
     for each in seen:
-        if abs(each.target_m - played.target_m) < 0.5:
+        if to_its_target(each.target_m, played):
             by[each.club, each.ball].append(each)
     there = {wedge.key: wedge for wedge in wedges}
     lines = [_line(there[club], ball, mine, played, anchored) for (club, ball), mine in by.items() if club in there]
@@ -88,6 +90,55 @@ def stops(
     lines.sort(key=lambda line: line.releases_m)
     names = {key: wedge.name for key, wedge in there.items()}
     return Stops(tuple(lines), tuple(_apart(lines, names)))
+
+
+COLUMNS = {
+    "lands_m": say("stop-lands"),
+    "releases_m": say("stop-releases"),
+    "left_m": say("stop-left"),
+    "firmer_m": NOTHING,  # said by the ground that is firmer
+    "modelled_m": say("stop-monitors-model"),
+    "computed_m": say("stop-computed"),
+}
+
+
+def columns_of(firmness: Firmness, lines: Sequence[Mapping[str, Any]]) -> list[found.Column]:
+    """The columns that any line has. firmness: that is played to."""
+    on = FIRMER.get(firmness)
+    names = COLUMNS | ({} if on is None else {"firmer_m": say("stop-on-computed", firmer=term("firmness", on))})
+    return [
+        found.Column(key, name, "carry_m")
+        for key, name in names.items()
+        if any(line[key] is not None for line in lines)
+    ]
+
+
+def ball_words(ball: Ball) -> Said:
+    """Which ball, where it is not the player's own."""
+    return NOTHING if ball is Ball.OWN else say("stop-ball", ball=term("ball", ball))
+
+
+def title_of(target_m: float) -> Said:
+    return say("stop-test-to", target=far(target_m))
+
+
+def as_result(stopped: Stops, played: StopGreen) -> found.Result:
+    """What came of the test, as every test's result is shown: a row a wedge and ball."""
+    columns = columns_of(played.firmness, [vars(line) for line in stopped.lines])
+    rows = [
+        found.Row(
+            ball_words(line.ball),
+            line.club,
+            (line.n,),
+            {
+                each.key: found.Figure((getattr(line, each.key),), line.half_m if each.key == "releases_m" else None)
+                for each in columns
+            },
+        )
+        for line in stopped.lines
+    ]
+    said = (*(line.sentence for line in stopped.lines), *stopped.sentences)
+    return found.Result(KEY, title_of(played.target_m), (), tuple(columns), tuple(rows), remarks=said)
 
 
 def _line(wedge: StopWedge, ball: Ball, mine: Sequence[Seen], played: StopGreen, anchored: Anchor | None) -> StopLine:

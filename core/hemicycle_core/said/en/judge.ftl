@@ -612,8 +612,8 @@ delivered-with-loft = { $by } { $more ->
    *[no] less
 } loft at impact
 verdict-look-at-single-shots = Look at single shots first
-grooves-guessed-wrong = Blind, the player took the old one for the new one: what he believes of it is not the grooves.
-grooves-guessed-certain = Blind, the player told the new one from the old, and was certain of it.
-grooves-guessed-right = Blind, the player took the right one for the new one and was { $sure }: by chance that is right once in two.
+blind-guessed-wrong = Blind, the player took the old one for the new one: what he believes of it is not the grooves.
+blind-guessed-certain = Blind, the player told the new one from the old, and was certain of it.
+blind-guessed-right = Blind, the player took the right one for the new one and was { $sure }: by chance that is right once in two.
 grooves-a-medium-green = a medium green
 grooves-green-of-a-job = the green of “{ $job }”

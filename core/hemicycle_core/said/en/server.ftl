@@ -64,8 +64,8 @@ waits-visit-was-agreed = hit before the visit was agreed, and came after
 waits-no-club-in-hand = hit with no club in hand
 waits-customer-was-erased = hit before the customer was erased, and came after
 backup-failed-without-a-word = It failed without a word.
-groove-code-is-old = old
-groove-code-is-new = new
+code-is-old = old
+code-is-new = new
 outcome-waits = Waits for the { $awaited }
 outcome = { $decision ->
     [buy] Recommended

@@ -5,8 +5,8 @@ from __future__ import annotations
 from collections.abc import Sequence
 from itertools import combinations
 
+from hemicycle_core.answers.claims import claims_of
 from hemicycle_core.answers.clubs import mean_of
-from hemicycle_core.answers.short_tests import claims_of
 from hemicycle_core.answers.space import held_against
 from hemicycle_core.bag import as_neighbours, serves
 from hemicycle_core.decision import Worth
@@ -50,7 +50,8 @@ from ..schemas.bench import (
     WhatIfOut,
 )
 from .plans import present_worth
-from .wedges import present_claims, present_flights, present_grooves
+from .tests import present_results
+from .wedges import present_claims, present_flights
 
 METRICS = (Metric.SAVES, Metric.JOBS, Metric.CARRY, Metric.LANDING, Metric.STRAIGHT)
 LAUNCH = ("ball_speed_mps", "launch_deg", "spin_rpm")
@@ -211,7 +212,7 @@ def present_bench(judged: JudgedSession) -> BenchOut:
         },
         flights=present_flights(judged),
         claims=present_claims(claims_of(judged.stand)),
-        grooves=present_grooves(judged),
+        results=present_results(judged),
         eases=judged.decided.judgement.weighed.eases.sentence,
     )
 

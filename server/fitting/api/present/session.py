@@ -21,7 +21,7 @@ from .bench import present_verdict
 from .brief import present_brief
 from .player import present_screen
 from .soles import present_soles
-from .tests import next_of_test
+from .tests import next_of_test, present_standings
 
 Hit = tuple[Shot, CoreShot]
 
@@ -79,6 +79,7 @@ def present_session(judged: JudgedSession, *, most: int | None = PAGE) -> Sessio
         columns=session.shop.columns,
         player=present_screen(judged),
         soles=present_soles(judged),
+        tests=present_standings(judged),
         brief=present_brief(judged),
         builds=[present_build(judged, build) for build in (*judged.facts.own, *judged.facts.candidates)],
         usual_sources=usual,

@@ -3,62 +3,37 @@
 from __future__ import annotations
 
 from collections.abc import Collection
-from typing import Any
 
 from hemicycle_core.answers.clubs import mean_of
-from hemicycle_core.answers.short_tests import (
-    card_of,
-    groove_pairs,
-    groove_tasks_of,
-    grooves_of,
-    on_the_card,
-    part_plan_of,
-)
+from hemicycle_core.answers.short_tests.part_swing import card_of, on_the_card
 from hemicycle_core.bag import nearest_slot
 from hemicycle_core.facts import Club
 from hemicycle_core.heads import HeadType
 from hemicycle_core.judge.claims import Claimed
 from hemicycle_core.judge.cut import CutPlace, proposed_here
-from hemicycle_core.protocols.grooves.ask import LENGTH as GROOVE_LENGTH
-from hemicycle_core.protocols.grooves.ask import GrooveTask, minutes_of
-from hemicycle_core.protocols.grooves.ask import next_task as next_task_of_grooves
-from hemicycle_core.protocols.grooves.read import told_blind
-from hemicycle_core.protocols.part_swing.ask import Task
 from hemicycle_core.rack.eligible import goes_into
 from hemicycle_core.rack.sole_search import nearest_bent
 from hemicycle_core.rack.stock import check_loft
 from hemicycle_core.runs import swing_words
-from hemicycle_core.said import NOTHING, Form, Said, angle, joined, say, term
-from hemicycle_core.shots import CLEAN_LIES
+from hemicycle_core.said import NOTHING, Form, angle, joined, say, term
 from hemicycle_core.wedges import End, Step
 from hemicycle_core.wedges.flight import SOURCE
 from rack.models import Shaft
 
-from ...domain.grooves import BlindPair
 from ...domain.rows import SessionRows
 from ...domain.session import JudgedSession
 from ...domain.soles import wedge_head
 from ..schemas.wedges import (
-    BesideOut,
-    BlindGroovesOut,
     CardOut,
     CardRowOut,
     CellOut,
     ClaimOut,
     EndOut,
-    FromLieBesideOut,
-    GrooveCode,
-    GroovePair,
-    GroovePlanOut,
-    GroovesOut,
-    GrooveTaskOut,
-    PartPlanOut,
     PlaceOut,
     SchoolsOut,
     ShortEndOut,
     SoleOut,
     StepOut,
-    TaskOut,
     WedgeFlightOut,
 )
 from .stops import present_stops
@@ -83,108 +58,9 @@ def present_short_end(judged: JudgedSession) -> ShortEndOut | None:
         schools=None if schools is None else SchoolsOut(schools.each, schools.part, schools.proposed, schools.sentence),
         places=[_place(place, ids, coming, judged.decision.bag.dropped) for place in judged.stand.places],
         recheck=judged.ends.recheck,
-        part=_plan(judged),
         card=present_card(judged),
-        grooves=_groove_plan(judged),
         stops=present_stops(judged),
     )
-
-
-def _groove_plan(judged: JudgedSession) -> GroovePlanOut:
-    asked = _groove_tasks(judged)
-    task = next_groove_task(judged)
-    return GroovePlanOut(
-        [_groove_task(each) for each in asked],
-        minutes_of(asked),
-        None if task is None else _groove_task(task),
-        GROOVE_LENGTH,
-        [GroovePair(old.key, fresh.key) for old, fresh in groove_pairs(judged.facts)],
-        _blind(judged.rows.groove_blind),
-    )
-
-
-def _blind(pair: BlindPair | None) -> BlindGroovesOut | None:
-    if pair is None:
-        return None
-    codes = [GrooveCode(code.pk, code.name) for code in pair.codes]
-    who, kept = pair.test.setter, pair.kept
-    assert who is not None
-    return BlindGroovesOut(pair.test.pk, who.username, who.get_full_name(), codes, kept.guess, kept.confidence)
-
-
-def _told_blind(judged: JudgedSession, old: int, fresh: int) -> Said:
-    """What the guess of the last blind test of a pair said."""
-    over = [each.kept for each in reversed(judged.rows.blind_grooves) if each.test.revealed_at is not None]
-    told = next((each for each in over if (each.old, each.fresh) == (old, fresh) and each.guess is not None), None)
-    if told is None or told.guess is None:
-        return NOTHING
-    return told_blind(right=told.club(told.guess) == told.fresh, confidence=told.confidence)
-
-
-def next_groove_task(judged: JudgedSession) -> GrooveTask | None:
-    """What the groove test wants next, by what is in hand and hit from."""
-    said = judged.facts.asked.lie
-    lie = said if said is not None and said not in CLEAN_LIES else None
-    return next_task_of_grooves(_groove_tasks(judged), judged.facts.in_hand, lie)
-
-
-def _groove_tasks(judged: JudgedSession) -> list[GrooveTask]:
-    """What the groove test still wants, of a blind one by its codes."""
-    blind = judged.rows.groove_blind
-    return groove_tasks_of(judged.facts, [] if blind is None else [code.pk for code in blind.codes])
-
-
-def _groove_task(task: GrooveTask) -> GrooveTaskOut:
-    return GrooveTaskOut(task.club, task.lie, task.done, task.wanted)
-
-
-def present_grooves(judged: JudgedSession) -> list[GroovesOut]:
-    """What came of old wedges beside fresh ones."""
-    return [
-        GroovesOut(
-            blind=_told_blind(judged, found.old, found.fresh),
-            old=found.old,
-            fresh=found.fresh,
-            lies=[
-                FromLieBesideOut(
-                    lie=each.lie,
-                    n_old=each.n_old,
-                    n_fresh=each.n_fresh,
-                    figures={
-                        key: BesideOut(figure.old, figure.fresh, figure.half, figure.told)
-                        for key, figure in each.figures.items()
-                    },
-                    sentence=each.sentence,
-                )
-                for each in found.lies
-            ],
-            worth=found.worth,
-            sentence=found.sentence,
-            remarks=list(found.remarks),
-        )
-        for found in (grooves_of(judged.bag) if judged.ends.worked_at else [])
-    ]
-
-
-def _plan(judged: JudgedSession) -> PartPlanOut:
-    plan = part_plan_of(judged.facts)
-    task = next_task(judged)
-    return PartPlanOut(
-        tasks=[TaskOut(**_task(each)) for each in plan.tasks],
-        minutes=plan.minutes,
-        short=list(plan.short),
-        next=None if task is None else TaskOut(**_task(task)),
-    )
-
-
-def next_task(judged: JudgedSession) -> Task | None:
-    """What the distance card wants next, by what is in hand."""
-    facts = judged.facts
-    return part_plan_of(facts).next_after(facts.in_hand, facts.asked.length)
-
-
-def _task(task: Task) -> dict[str, Any]:
-    return {"build": task.club, "swing": task.swing, "done": task.done, "wanted": task.wanted}
 
 
 def present_card(judged: JudgedSession) -> CardOut | None:

@@ -8,7 +8,8 @@ from hemicycle_core.judge import ChangeKind
 from hemicycle_core.said import Said
 
 from .plans import WorthLine
-from .wedges import ClaimOut, GroovesOut, WedgeFlightOut
+from .tests import ResultOut
+from .wedges import ClaimOut, WedgeFlightOut
 from .words import Intent, Kind, Metric, Source
 
 
@@ -173,9 +174,8 @@ class NeighboursOut:
 class BenchOut:
     """serves: where else each build is of use, by letter. side_by_side: every two columns as neighbours. spans: by
     letter, how far low and high shots lie apart. lies: by letter, what other lies did beside the stock shots. flights:
-    of wedges beside the windows of their lofts; claims: what bothers the player, answered; grooves: old wedges
-    beside fresh ones; eases: how well the player
-    eases off, in a sentence."""
+    of wedges beside the windows of their lofts; claims: what bothers the player, answered; results: what came of
+    tests over their clubs together; eases: how well the player eases off, in a sentence."""
 
     revision: int
     lines: list[BoardLine]
@@ -189,7 +189,7 @@ class BenchOut:
     lies: dict[str, list[Said]]
     flights: list[WedgeFlightOut]
     claims: list[ClaimOut]
-    grooves: list[GroovesOut]
+    results: list[ResultOut]
     eases: Said
 
 

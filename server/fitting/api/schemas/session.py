@@ -16,6 +16,7 @@ from .brief import BriefOut
 from .imports import ImportedFile
 from .player import PlayerOut
 from .soles import SoleTestOut
+from .tests import StandingOut
 from .words import GapRule, Source, Status
 
 
@@ -73,6 +74,7 @@ class SessionOut(RunAsked, Visit):
     columns: list[str]
     player: PlayerOut | None
     soles: list[SoleTestOut]
+    tests: list[StandingOut]
     brief: BriefOut
     builds: list[BuildOut]
     usual_sources: dict[str, Source]

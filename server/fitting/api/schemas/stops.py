@@ -4,8 +4,6 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
-from hemicycle_core.said import Said
-
 from .words import Ball, Firmness
 
 
@@ -56,33 +54,8 @@ class StopSeenOut:
 
 
 @dataclass
-class StopLineOut:
-    """See hemicycle_core.protocols.stop.read.StopLine."""
-
-    build: int
-    ball: Ball
-    n: int
-    lands_m: float
-    releases_m: float
-    half_m: float | None
-    left_m: float
-    firmer_m: float | None
-    modelled_m: float | None
-    computed_m: float | None
-    sentence: Said
-
-
-@dataclass
 class StopsOut:
-    """The stop test: what it is played to, which wedges it asks for, the balls seen to this target, and what came of
-    them, shortest release first. firmer: the ground that is told beside, empty on firm; wanted: balls of each wedge;
-    minutes: what the rest of them takes."""
+    """The stop test: what it is played to, and the balls seen to this target."""
 
     green: StopGreenIn
-    wedges: list[int]
-    wanted: int
-    minutes: int
     seen: list[StopSeenOut]
-    lines: list[StopLineOut]
-    sentences: list[Said]
-    firmer: str

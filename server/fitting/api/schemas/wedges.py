@@ -4,9 +4,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
-from hemicycle_core.impact import Lie
 from hemicycle_core.judge.claims import Claim
-from hemicycle_core.protocols.grooves.read import GroovesWorth
 from hemicycle_core.said import Said
 from hemicycle_core.wedges import Complaint, School, Stage
 from hemicycle_core.wedges.flight import Cause, Window
@@ -106,110 +104,9 @@ class CardOut:
 
 
 @dataclass
-class TaskOut:
-    """Shots of one wedge with one swing that the card asks for: done of wanted."""
-
-    build: int
-    swing: str
-    done: int
-    wanted: int
-
-
-@dataclass
-class PartPlanOut:
-    """What the card still wants. minutes: what that takes; short: the swings that fit into twenty minutes; next: which
-    task comes next, None when all is hit."""
-
-    tasks: list[TaskOut]
-    minutes: int
-    short: list[str]
-    next: TaskOut | None
-
-
-@dataclass
-class GrooveTaskOut:
-    """Shots of one wedge from one lie, None for dry, that the groove test asks for."""
-
-    build: int
-    lie: Lie | None
-    done: int
-    wanted: int
-
-
-@dataclass
-class GrooveCode:
-    build: int
-    word: str
-
-
-@dataclass
-class BlindGroovesOut:
-    """The groove test that is blind just now. setter: by sign-in name; guess: the code taken for the new one."""
-
-    id: int
-    setter: str
-    setter_name: str
-    codes: list[GrooveCode]
-    guess: int | None
-    confidence: str
-
-
-@dataclass
-class GroovePair:
-    old: int
-    fresh: int
-
-
-@dataclass
-class GroovePlanOut:
-    """What the groove test still wants, empty where no fresh wedge of an old one's loft is there; minutes: that takes;
-    length: of the swing it asks for. pairs: that could be hit blind; blind: the one that is."""
-
-    tasks: list[GrooveTaskOut]
-    minutes: int
-    next: GrooveTaskOut | None
-    length: str
-    pairs: list[GroovePair]
-    blind: BlindGroovesOut | None
-
-
-@dataclass
-class BesideOut:
-    """One figure of both wedges, canonical; half: of the 90% interval of fresh less old, None while it is not
-    known."""
-
-    old: float
-    fresh: float
-    half: float | None
-    told: bool
-
-
-@dataclass
-class FromLieBesideOut:
-    lie: Lie | None
-    n_old: int
-    n_fresh: int
-    figures: dict[str, BesideOut]
-    sentence: Said
-
-
-@dataclass
-class GroovesOut:
-    """An old wedge beside a fresh one of its loft. blind: what the player's guess said, where it was hit blind."""
-
-    blind: Said
-    old: int
-    fresh: int
-    lies: list[FromLieBesideOut]
-    worth: GroovesWorth
-    sentence: Said
-    remarks: list[Said]
-
-
-@dataclass
 class ShortEndOut:
     """widest: which of the steps between the ends is. why: of the order of work. unhit: wedges never hit, by name.
-    part: what the distance card still wants; card: as it stands, None before a part swing was hit."""
+    card: as the distance card stands, None before a part swing was hit."""
 
     low: EndOut | None
     high: EndOut | None
@@ -223,9 +120,7 @@ class ShortEndOut:
     schools: SchoolsOut | None
     places: list[PlaceOut]
     recheck: Said
-    part: PartPlanOut
     card: CardOut | None
-    grooves: GroovePlanOut
     stops: StopsOut
 
 

@@ -1,5 +1,6 @@
 """The addresses of all tests, made from what each says can be done in it: `sessions/N/trials/TEST`, `trials/N/ACT` and
-`trial-events/N/ACT`. A new test: its module, and its line in `TESTS`."""
+`trial-events/N/ACT`. A new test with acts of its own: its module, and its line in `TESTS`; one of two clubs under codes
+has them by what it keeps."""
 
 from __future__ import annotations
 
@@ -19,10 +20,10 @@ from shop.asking import actor_of
 from ...models import FittingSession, Trial, TrialEvent
 from ..answers import changed, documented_change
 from ..schemas.soles import LinkOut
-from . import grooves, sole, stop
+from . import pair, sole, stop
 from .act import Act, On, Test
 
-TESTS: Mapping[str, Test] = {each.key: each for each in (sole.TEST, grooves.TEST, stop.TEST)}
+TESTS: Mapping[str, Test] = {each.key: each for each in (sole.TEST, *pair.TESTS, stop.TEST)}
 BEGINS: Mapping[On, str] = {"trial": "trials/<int:trial_id>", "event": "trial-events/<int:event_id>"}
 
 

@@ -7,6 +7,7 @@ import type { Session } from "../../api/client";
 import { useSole } from "../../api/session";
 import { termOf } from "../../api/words";
 import { DistanceCard } from "../../protocols/part_swing/DistanceCard";
+import { standingOf } from "../../protocols/standing";
 import { t } from "../../said/words";
 import { isClosed } from "../../session/closed";
 import type { PlaceProps } from "../../session/place";
@@ -60,7 +61,9 @@ function PartSwings({ short, session }: { short: Short; session: Session }) {
 				<DistanceCard session={session} card={short.card} />
 			) : (
 				<p className="quiet text-sm">
-					{t("bag-what-each-wedge-carries-with", { minutes: short.part.minutes })}
+					{t("bag-what-each-wedge-carries-with", {
+						minutes: standingOf(session, "part_swing")?.minutes ?? 0,
+					})}
 				</p>
 			)}
 		</section>

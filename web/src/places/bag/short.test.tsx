@@ -3,7 +3,7 @@
 import { fireEvent, screen, waitFor, within } from "@testing-library/react";
 import { afterEach, expect, test } from "vitest";
 import type { Session } from "../../api/client";
-import { build, m, session } from "../../tests/session";
+import { build, m, session, standing } from "../../tests/session";
 import { changes, clear, serve, show } from "../../tests/stage";
 import { fromFar } from "../../ui/units";
 import { Bay } from "../bay/Bay";
@@ -66,18 +66,7 @@ const short: Short = {
 		{ ...place, target_m: fromFar(112), build: null, bend_deg: null, sentence: "Carry 112: nothing." },
 	],
 	recheck: "",
-	part: {
-		tasks: [
-			{ build: 61, swing: "full", done: 5, wanted: 3 },
-			{ build: 61, swing: "half", done: 2, wanted: 3 },
-			{ build: 62, swing: "comfortable", done: 3, wanted: 3 },
-		],
-		minutes: 1,
-		short: ["full", "half"],
-		next: { build: 61, swing: "half", done: 2, wanted: 3 },
-	},
 	card: null,
-	grooves: { tasks: [], minutes: 0, next: null, length: "half", pairs: [], blind: null },
 	stops: {
 		green: {
 			target_m: fromFar(25),
@@ -87,17 +76,34 @@ const short: Short = {
 			wind_mps: 0,
 			wind_from_deg: 0,
 		},
-		wedges: [61, 62],
-		wanted: 3,
-		minutes: 4,
 		seen: [],
-		lines: [],
-		sentences: [],
-		firmer: "firm",
 	},
 };
-const bag = (more: Partial<Short> = {}): Session => ({
+const TESTS = [
+	standing(
+		"part_swing",
+		["stock", "half"],
+		[
+			[61, 0, 5, { length: "full" }],
+			[61, 1, 2],
+			[62, 0, 3, { length: "comfortable" }],
+		],
+		{ minutes: 1 },
+	),
+	standing("grooves", [], []),
+	standing(
+		"stop",
+		["Stop test"],
+		[
+			[61, 0, 0],
+			[62, 0, 0],
+		],
+		{ next: null },
+	),
+];
+const bag = (more: Partial<Short> = {}, tests = TESTS): Session => ({
 	...session,
+	tests,
 	builds: [
 		...session.builds,
 		build(61, "54", 104, { head_type: "wedge" }),
@@ -231,20 +237,24 @@ test("a swing of the card is hit by one touch or key: the wedge, the swing and t
 
 test("the groove test takes wedge, lie and swing at a touch, and says where a fresh wedge is wanting", async () => {
 	const sent = serve({ "PUT /api/sessions/7/task": session });
-	const tasks = [
-		{ build: 61, lie: null, done: 5, wanted: 5 },
-		{ build: 62, lie: "wet" as const, done: 1, wanted: 5 },
-	];
-	const grooves = { tasks, minutes: 2, next: tasks[1] ?? null, length: "half", pairs: [], blind: null };
+	const grooves = standing(
+		"grooves",
+		["dry", "wet"],
+		[
+			[61, 0, 5, { wanted: 5 }],
+			[62, 1, 1, { lie: "wet", wanted: 5 }],
+		],
+		{ warning: "Range balls say little of grooves.", remarks: ["Half swings to one spot."] },
+	);
 	const seen: Session = {
-		...bag({ grooves }),
+		...bag({}, [grooves]),
 		protocol: "grooves",
 		in_hand: 61,
 		length: "full",
 		struck_ball: "range",
 	};
 	show(Bay, seen);
-	expect(screen.getByText(/4 shots left, about 2 min/)).toBeTruthy();
+	expect(screen.getByText(/4 shots left, about 2 minutes/)).toBeTruthy();
 	expect(screen.getByText(/Range balls say little of grooves/)).toBeTruthy();
 	fireEvent.click(screen.getByRole("button", { name: "58 wet, 1 of 5" }));
 	const wet = { build: 62, protocol: "grooves", length: "half", lie: "wet" };
@@ -252,7 +262,7 @@ test("the groove test takes wedge, lie and swing at a touch, and says where a fr
 	clear();
 	serve({});
 	show(Bay, { ...bag(), protocol: "grooves" });
-	expect(screen.getByText(/No fresh wedge of an old one’s loft is here/)).toBeTruthy();
+	expect(screen.getByText("Nothing of it is here.")).toBeTruthy();
 });
 
 test("a ball of the stop test is touched where it lands and where it stops, or typed; one is set aside", async () => {

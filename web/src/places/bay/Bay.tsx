@@ -1,5 +1,6 @@
 /** Hitting: the build in hand, the last shot large, its place against the window, what to hit next. */
 
+import type { ProtocolKey } from "../../api/words";
 import { CommandBar } from "../../commands/commands";
 import { CarryMap } from "../../instruments/carry-map/CarryMap";
 import { soleTitle } from "../../protocols/sole/coming";
@@ -42,7 +43,9 @@ export function Bay({ session, act, live }: PlaceProps) {
 				</InHand>
 				{/* From which lie and how long a swing comes with the code. */}
 				{!code && <RunBar session={session} agreed={agreed} act={act} onMore={() => open("run")} />}
-				{Strip && <Strip session={session} act={act} agreed={agreed} />}
+				{Strip && (
+					<Strip protocol={session.protocol as ProtocolKey} session={session} act={act} agreed={agreed} />
+				)}
 				<Tray session={session} build={build} />
 				<p className="font-semibold xl:hidden">{session.next}</p>
 				{build && shot && <LastShot session={session} build={build} shot={shot} span={span} />}

@@ -5,7 +5,7 @@ import { Link } from "react-router";
 import { change } from "../../acts";
 import type { Bench as BenchAnswer, Session, Verdict, Wish } from "../../api/client";
 import { useBench } from "../../api/session";
-import { protocolKeys } from "../../api/words";
+import { type ProtocolKey, protocolKeys } from "../../api/words";
 import { FlightBoard } from "../../instruments/flight-board/FlightBoard";
 import { PANELS } from "../../protocols";
 import { t } from "../../said/words";
@@ -70,7 +70,15 @@ export function Bench({ session, act, busy }: PlaceProps) {
 				{bench.data && <Flights session={session} flights={bench.data.flights} />}
 				{Object.entries(PANELS).map(
 					([key, { Result }]) =>
-						Result && <Result key={key} session={session} bench={bench.data} act={act} />,
+						Result && (
+							<Result
+								key={key}
+								protocol={key as ProtocolKey}
+								session={session}
+								bench={bench.data}
+								act={act}
+							/>
+						),
 				)}
 				{bench.data && <Claims claims={bench.data.claims} />}
 				{bench.data &&

@@ -356,32 +356,38 @@ test("nothing on the stand is said, with the way to the bag", () => {
 });
 
 test("an old wedge beside a fresh one: the outcome first, then both figures from each lie", async () => {
-	const beside = (old: number, fresh: number, told = true) => ({ old, fresh, half: 200, told });
-	const grooves: BenchAnswer["grooves"] = [
+	const beside = (old: number, fresh: number, told = true) => ({ at: [old, fresh], half: 200, told });
+	const column = (key: string, reading = key, digits: number | null = null) => ({
+		key,
+		name: `The ${key}`,
+		reading,
+		digits,
+	});
+	const results: BenchAnswer["results"] = [
 		{
-			old: 1,
-			fresh: 11,
-			blind: "",
-			worth: "replace",
-			sentence: "Worth replacing: wet, 54 runs 2.4 yd further than B.",
-			lies: [
+			test: "grooves",
+			title: "Grooves, old against new",
+			builds: [1, 11],
+			columns: [column("spin_rpm"), column("launch_deg"), column("run_m", "carry_m", 1)],
+			rows: [
 				{
-					lie: "wet",
-					n_old: 5,
-					n_fresh: 4,
+					name: "wet",
+					build: null,
+					shots: [5, 4],
 					figures: { spin_rpm: beside(2100, 3650), run_m: beside(7.1, 4.9, false) },
-					sentence: "Wet: the fresh one spins 1550 rpm more.",
 				},
 			],
-			remarks: ["190 rounds are why it is tested."],
+			outcome: "replace",
+			sentence: "Worth replacing: wet, 54 runs 2.4 yd further than B.",
+			remarks: ["Wet: the fresh one spins 1550 rpm more.", "190 rounds are why it is tested."],
 		},
 	];
-	serve({ "GET /api/sessions/7/bench": { ...bench, grooves } });
+	serve({ "GET /api/sessions/7/bench": { ...bench, results } });
 	show(Bench, session);
 	const told = within(await screen.findByRole("region", { name: "Grooves, old against new" }));
 	expect(told.getByText(/^Worth replacing: wet/).className).toContain("hole-text");
 	const row = told.getByRole("row", { name: /^wet/ });
-	expect(row.textContent?.replace(/\s/g, "")).toBe("wet2100|3650––7.8|5.45|4");
+	expect(row.textContent?.replace(/\s/g, "")).toBe("wet2100|3650–7.8|5.45|4");
 	expect(told.getByText("190 rounds are why it is tested.")).toBeTruthy();
 });
 

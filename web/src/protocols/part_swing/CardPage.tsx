@@ -9,7 +9,7 @@ import { MadeUp } from "../../ui/MadeUp";
 import { Said, Waiting } from "../../ui/Said";
 import { asFar, type Metres, unit, unitName } from "../../ui/units";
 import { type Card, cellOf, read } from "./DistanceCard";
-import { swingName } from "./tasks";
+import { swingName } from "./swing";
 
 const SIZES = {
 	card: { name: t("part-swing-bank-card"), width: "85.6mm", height: "54mm", text: "9pt" },

@@ -3,7 +3,7 @@ import type { Session } from "../../api/client";
 import { t } from "../../said/words";
 import { asFar, type Metres, unit } from "../../ui/units";
 import { ClubName } from "../ClubName";
-import { swingName } from "./tasks";
+import { swingName } from "./swing";
 
 export type Card = NonNullable<NonNullable<Session["bag"]["short"]>["card"]>;
 type Cell = Card["rows"][number]["cells"][number];

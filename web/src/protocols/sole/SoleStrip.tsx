@@ -70,7 +70,7 @@ function Handed({
 	coming,
 	next,
 	waiting,
-}: StripProps & {
+}: Omit<StripProps, "protocol"> & {
 	test: SoleTest;
 	coming: Coming;
 	next: NonNullable<Coming["next"]>;

@@ -2,6 +2,7 @@
 
 import type { change } from "../../acts";
 import type { Session, SoleTest } from "../../api/client";
+import { PROTOCOLS, type ProtocolKey } from "../../api/words";
 import { t } from "../../said/words";
 
 export type Handing = Parameters<typeof change.sayOfCode>[1];
@@ -58,8 +59,10 @@ export function comingOf(test: SoleTest, waiting: Handing[], lost: boolean): Com
 
 /** What a test by codes that is in hand is called; empty where none is. */
 export function soleTitle(session: Session): string {
-	const blind = session.bag.short?.grooves.blind;
-	if (blind?.codes.some((code) => code.build === session.in_hand)) return t("sole-grooves-blind");
+	const blind = session.tests.find((each) =>
+		each.blind?.codes.some((code) => code.build === session.in_hand),
+	);
+	if (blind) return t("blind-title", { test: PROTOCOLS[blind.test as ProtocolKey].name });
 	const of = (test: SoleTest) => test.codes.some((each) => each.build === session.in_hand);
 	const test =
 		session.in_hand === null && session.protocol === "sole" ? soleTestOf(session) : session.soles.find(of);

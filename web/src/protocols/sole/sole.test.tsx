@@ -4,7 +4,7 @@ import { Route, Routes } from "react-router";
 import { afterEach, expect, test } from "vitest";
 import type { Session, SoleTest } from "../../api/client";
 import { Bay } from "../../places/bay/Bay";
-import { build, m, session } from "../../tests/session";
+import { build, m, session, standing } from "../../tests/session";
 import { changes, clear, draw, serve, show } from "../../tests/stage";
 import { comingOf, notYetIn } from "./coming";
 import SetUpPage from "./SetUp";
@@ -374,7 +374,6 @@ test("only the setter is offered the link; in a double blind test nobody is, and
 });
 
 test("grooves blind go by their words, and are revealed once something was hit", async () => {
-	const task = (id: number, done: number) => ({ build: id, lie: null, done, wanted: 5 });
 	const blind = {
 		id: 9,
 		setter: "fitter",
@@ -386,22 +385,21 @@ test("grooves blind go by their words, and are revealed once something was hit",
 		guess: null,
 		confidence: "",
 	};
-	const plan = (done: number) => ({
-		tasks: [task(80, done), task(81, 0)],
-		minutes: 8,
-		next: task(81, 0),
-		length: "half",
-		pairs: [],
-		blind,
-	});
 	const seen = (done: number): Session => ({
 		...session,
 		in_hand: 80,
 		protocol: "grooves",
-		bag: {
-			...session.bag,
-			short: { grooves: plan(done), places: [], steps: [], high: null } as unknown as Session["bag"]["short"],
-		},
+		tests: [
+			standing(
+				"grooves",
+				["dry"],
+				[
+					[80, 0, done],
+					[81, 0, 0],
+				],
+				{ blind },
+			),
+		],
 	});
 	const answers = {
 		"GET /api/me": { signed_in: true, username: "fitter" },

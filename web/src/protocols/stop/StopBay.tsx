@@ -23,6 +23,7 @@ import {
 import { FROM } from "../../ui/wind";
 import { ClubName } from "../ClubName";
 import type { BayPanelProps, StripProps } from "../panels";
+import { standingOf } from "../standing";
 import { Green, type Spot } from "./Green";
 
 type Sent = Parameters<typeof change.stopSeen>[1];
@@ -159,16 +160,19 @@ function PlayedTo({ session, act, agreed, stops }: StripProps & { stops: Stops }
 	);
 }
 
-export function StopStrip({ session, act, agreed }: StripProps) {
+export function StopStrip({ protocol, session, act, agreed }: StripProps) {
 	const stops = session.bag.short?.stops;
+	const standing = standingOf(session, protocol);
 	// The wedge that was chosen, with what was in hand then: it leads until something else is taken up.
 	const [chosen, setChosen] = useState<{ id: number; held: number | null } | null>(null);
 	const [landed, setLanded] = useState<Spot | null>(null);
 	const waiting = useWaiting<Sent>(`/api/sessions/${session.id}/trials/stop/seen`);
-	if (!stops) return <p className="quiet">{t("label-no-wedge-bag-add-them")}</p>;
-	const inHand = stops.wedges.find((id) => id === session.in_hand);
+	if (!stops || !standing) return null;
+	const wedges = standing.tasks;
+	const inHand = wedges.find((task) => task.build === session.in_hand);
 	const leads = chosen && (session.in_hand === chosen.id || session.in_hand === chosen.held);
-	const club = (leads ? stops.wedges.find((id) => id === chosen.id) : undefined) ?? inHand ?? stops.wedges[0];
+	const club = ((leads ? wedges.find((task) => task.build === chosen.id) : undefined) ?? inHand ?? wedges[0])
+		?.build;
 	// What has no line yet is on the picture all the same.
 	const seen: Stops["seen"] = [
 		...stops.seen,
@@ -206,9 +210,9 @@ export function StopStrip({ session, act, agreed }: StripProps) {
 	};
 	return (
 		<section aria-label={t("stop-stop-test")} className="space-y-2 text-[15px]">
-			<PlayedTo session={session} act={act} agreed={agreed} stops={stops} />
+			<PlayedTo protocol={protocol} session={session} act={act} agreed={agreed} stops={stops} />
 			<div className="flex flex-wrap gap-1" role="group" aria-label={t("stop-wedge-stop-test")}>
-				{stops.wedges.map((id) => (
+				{wedges.map(({ build: id, wanted }) => (
 					<button
 						key={id}
 						type="button"
@@ -227,9 +231,7 @@ export function StopStrip({ session, act, agreed }: StripProps) {
 					>
 						<ClubName session={session} build={id} />
 						<span className="num">
-							{count(id) >= stops.wanted
-								? `${count(id)} ✓`
-								: t("stop-of", { id: count(id), wanted: stops.wanted })}
+							{count(id) >= wanted ? `${count(id)} ✓` : t("stop-of", { id: count(id), wanted })}
 						</span>
 					</button>
 				))}
@@ -239,8 +241,8 @@ export function StopStrip({ session, act, agreed }: StripProps) {
 					{landed ? t("stop-now-where-stopped") : t("stop-touch-where-landed")}
 				</p>
 				<p className="quiet">
-					{stops.minutes
-						? t("stop-about-min-for-rest", { minutes: stops.minutes })
+					{standing.minutes
+						? t("stop-about-min-for-rest", { minutes: standing.minutes })
 						: t("stop-all-wedges-have-their-balls")}
 				</p>
 				{landed && (

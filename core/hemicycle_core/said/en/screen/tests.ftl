@@ -1,17 +1,5 @@
 taskbutton-of = { $name }, { $done } of { $wanted }
 taskbutton-of-2 = { $done } of { $wanted }
-label-no-wedge-bag-add-them = No wedge is in the bag: add them on the Bag first.
-part-swing-swings-distance-card = Swings of the distance card
-part-swing-stock = stock
-part-swing-every-swing-card-hit = Every swing of the card is hit.
-part-swing-shot-left-about-minute = { $shots } { $shots ->
-    [one] shot
-   *[other] shots
-} left, about { $minutes } { $minutes ->
-    [one] minute
-   *[other] minutes
-}.
-part-swing-20-minutes = In 20 minutes: { $short }.
 part-swing-how-well-carry-known-nine = ± how well the carry is known, nine times in ten; then its spread from shot to shot. In brackets: no number to play by. Wedges are read together: a number may lie a yard off its own average, and what was not hit is from the others. Roll: { $run }.
 effort-to = to { $swing }
 effort-effort = Effort
@@ -46,19 +34,13 @@ sole-fairly-sure = Fairly sure
 sole-certain = Certain
 sole-players-guess = The player’s guess
 sole-how-sure-player = How sure the player is
-grooves-needs-fresh-wedge-old-ones = It needs a fresh wedge of an old one’s loft: put one on the stand
-grooves-no-fresh-wedge-old-ones = No fresh wedge of an old one’s loft is here: put one on the stand, or borrow it.
-grooves-shots-groove-test = Shots of the groove test
 label-all-hit = All is hit.
-grooves-all-hit-bench-says-what = All is hit: the Bench says what the wear costs.
-grooves-shots-left-about-min = { $left } shots left, about { $minutes } min.
-grooves-half-swings-one-spot-players = Half swings to one spot, the player’s own ball. Wet: water on grass and face before each shot.
-grooves-range-balls-say-little-grooves = Range balls say little of grooves: take the player’s own.
-grooves-hit-blind-new-or-old = Hit it blind: new or old?
-grooves-which-one-new-one = Which one is the new one?
+blind-hit-blind-new-or-old = Hit it blind: new or old?
+blind-which-one-new-one = Which one is the new one?
 label-reveal = Reveal
 label-which-code-which = Which code is which
-grooves-only-may-see-which-code = Only { $setterName } may see which code is which wedge.
+blind-only-may-see-which-code = Only { $setterName } may see which code is which club.
+label-run = Run, { $unit }
 label-give-up = Give it up
 shaped-asked-for-beside-stock-shot = Asked for, beside the stock shot
 shaped-not-asked = not asked
@@ -66,7 +48,7 @@ shaped-hit = { $which }, { $n } hit
 shaped-not-what-meant = not what was meant
 shaped-may-chance = may be chance
 shaped-as-meant = as meant
-sole-grooves-blind = Grooves, blind
+blind-title = { $test }, blind
 sole-sole-other-lofts = The sole in other lofts
 sole-blind-sole-test = Blind sole test
 sole-sole-test-blind = Sole test, blind
@@ -126,7 +108,6 @@ stop-green-speed-feet-meter = Green speed in feet of the meter
 stop-on-the-meter = on the meter
 stop-uphill = Uphill
 stop-slope-percent-uphill-positive = Slope in percent, uphill positive
-stop-wedge-stop-test = Wedge of the stop test
 stop-of = { $id } of { $wanted }
 stop-now-where-stopped = Now where it stopped.
 stop-touch-where-landed = Touch where it landed.
@@ -146,8 +127,6 @@ yardage-yardages-by-name = Yardages by name
 yardage-asked = Asked
 yardage-got = Got
 yardage-off-2 = Off
-grooves-grooves-old-against-new = Grooves, old against new
-label-run = Run, { $unit }
 sole-notes-course = Notes of the course
 sole-picked-up-first-2 = , picked up first
 sole-told-fitter = (told to the fitter)
@@ -189,14 +168,8 @@ sole-loft-needed-or-open-face = Is the loft needed, or the open face?
 sole-try-chosen-sole-other-lofts = Try the chosen sole in other lofts on one shot
 sole-test-going = A test is going on
 sole-try-one-shot = Try it on one shot
-stop-stop-test-2 = Stop test, to { $target } { $unit }
 stop-green-meter = A { $firmness } green, meter { $greenFt }{ $which }.
 stop-far-as-seen = Far, as seen
-stop-releases = Releases
-stop-on-computed = On { $firmer }, computed
-stop-monitors-model = Monitor’s model
-stop-computed = Computed
-stop-ball = { $ball } ball
 stop-flight-release-each-wedge-from = Flight and release of each wedge from the side, in { $unit }
 part-swing-bank-card = Bank card
 part-swing-100-without-margins-carry-calm = At 100%, without margins. Carry in { $unit } in calm air; in brackets what is no number to play by.
@@ -247,3 +220,12 @@ sole-handed-of = { $done } of { $all } handed
 sole-minutes-left = about { $minutes } min left
 sole-shots-of = { $good } of { $wanted } shots
 sole-player-writes-at = The player writes at { $address } with { $code }
+test-shots-of = Shots of { $test }
+test-shots-left-about-minutes = { $shots } { $shots ->
+    [one] shot
+   *[other] shots
+} left, about { $minutes } { $minutes ->
+    [one] minute
+   *[other] minutes
+}.
+stop-wedge-stop-test = Wedge of the stop test
