@@ -23,5 +23,5 @@ export default defineConfig({
 	plugins: [react(), tailwindcss(), onDevice()],
 	build: { outDir: "dist", emptyOutDir: true, assetsDir: "static", chunkSizeWarningLimit: 400 },
 	server: { proxy: { "/api": "http://127.0.0.1:8000" }, fs: { allow: [".", "../core/hemicycle_core/said/en"] } },
-	test: { environment: "jsdom", setupFiles: ["src/tests/words.ts"], include: ["src/**/*.test.ts", "src/**/*.test.tsx"], restoreMocks: true, testTimeout: 20_000, pool: "threads", isolate: false },
+	test: { environment: "jsdom", setupFiles: ["src/tests/words.ts"], include: ["src/**/*.test.ts", "src/**/*.test.tsx"], restoreMocks: true, testTimeout: 45_000, pool: "threads", isolate: false },
 });

@@ -409,6 +409,12 @@ export function useWaiting<Body>(path: string): Body[] {
 	return mine.filter((entry) => entry.path === path).map((entry) => entry.body as Body);
 }
 
+/** What an earlier page of this tab did to a session and nobody here waits for; the server does not have it yet. */
+export function useLeft(session: number): Entry[] {
+	const mine = useSyncExternalStore(listen, waiting);
+	return mine.filter((entry) => entry.session === session && !entry.draft && !answers.has(entry.change));
+}
+
 function listen(listener: () => void): () => void {
 	listeners.add(listener);
 	return () => listeners.delete(listener);

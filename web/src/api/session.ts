@@ -194,37 +194,6 @@ export const plan = {
 	drop: (kept: number) => got(client.DELETE("/api/plans/{plan_id}", planPath(kept))),
 };
 
-interface Doing {
-	go: () => Promise<Session | Seen>;
-	now?: ((session: Session) => Session) | undefined;
-}
-
-/**
- * Run changes of a session one after another. What a change does at once is seen until the server has answered: then
- * its answer is seen, or, where it was refused, the session as it was, with the reason.
- */
-export function useChange(id: number) {
-	const queries = useQueryClient();
-	const [early, setEarly] = useState<Doing[]>([]);
-	const mutation = useMutation({
-		mutationKey: sessionKey(id),
-		networkMode: "always", // what is typed is kept by the outbox, also without a line
-		mutationFn: (doing: Doing) => doing.go(),
-		onMutate: (doing) => setEarly((before) => [...before, doing]),
-		onSuccess: (came) => {
-			keep(queries, came);
-			void queries.invalidateQueries({ queryKey: ["sessions"] });
-		},
-		onSettled: (_came, _error, doing) => setEarly((before) => before.filter((each) => each !== doing)),
-	});
-	return {
-		...mutation,
-		act: (go: Doing["go"], now?: Doing["now"]) => mutation.mutate({ go, now }),
-		/** The session with what was just done to it. */
-		seen: (session: Session) => early.reduce((so, doing) => doing.now?.(so) ?? so, session),
-	};
-}
-
 /** Whether changes are heard of, and since when nothing is: a server that stands still breaks no line. */
 export interface Live {
 	is: "live" | "connecting" | "lost" | "silent";

@@ -1,6 +1,7 @@
 /** The application around the places: signing in, the keys, the live line, and problems that say what to do. */
-import { act, fireEvent, screen, waitFor } from "@testing-library/react";
+import { act, cleanup, fireEvent, screen, waitFor } from "@testing-library/react";
 import { afterEach, beforeEach, expect, test, vi } from "vitest";
+import { reopen } from "../api/outbox";
 import { bench, me, session, shot, verdict } from "../tests/session";
 import { changes, clear, draw, type Sent, serve } from "../tests/stage";
 import { App } from "./App";
@@ -219,6 +220,24 @@ test("a tag shows at once, and is taken back with a word when it is refused", as
 	act(() => refuse(Response.json({ title: "This session is agreed.", field: null }, { status: 409 })));
 	expect(await screen.findByText("This session is agreed.")).toBeTruthy();
 	await waitFor(() => expect(second.textContent).not.toContain("thin"));
+});
+
+test("what waits for a line is seen after the page was read anew, as it was before", async () => {
+	const away = { [SESSION]: inHand, "PUT /api/shots/2/strike": new Promise(() => undefined) };
+	start("/sessions/7/bay", away);
+	fireEvent.click(await screen.findByRole("button", { name: /^Shot 2/ }));
+	press("n", "KeyN");
+	await waitFor(() => expect(screen.getByRole("button", { name: /^Shot 2/ }).textContent).toContain("thin"));
+	cleanup();
+	reopen();
+	const { answers } = start("/sessions/7/bay", away);
+	await waitFor(() => expect(screen.getByRole("button", { name: /^Shot 2/ }).textContent).toContain("thin"));
+	answers["PUT /api/shots/2/strike"] = Response.json({ title: "Agreed.", field: null }, { status: 409 });
+	cleanup();
+	reopen();
+	start("/sessions/7/bay", answers);
+	await screen.findByText("Agreed.", { exact: false });
+	expect(screen.getByRole("button", { name: /^Shot 2/ }).textContent).not.toContain("thin");
 });
 
 test("only the shots that changed come back, into those that are held", async () => {

@@ -13,10 +13,7 @@ export function Asks({ protocol, session, act, onAsked }: BayPanelProps) {
 				aria-pressed={now}
 				className={`btn h-14 px-6 text-lg capitalize ${now ? "btn-primary" : ""}`}
 				onClick={() => {
-					act(
-						() => change.ask(session.id, protocol, intent),
-						(seen) => ({ ...seen, protocol, intent }),
-					);
+					act(() => change.ask(session.id, protocol, intent));
 					onAsked();
 				}}
 			>

@@ -17,10 +17,7 @@ export const blindOf = (session: Session) => session.tests.find((each) => each.b
 /** Take a club in hand for one task of a test. */
 export function hit(session: Session, act: Act, test: ProtocolKey, task: Task) {
 	const { build, length, lie } = task;
-	act(
-		() => change.task(session.id, { build, protocol: test, length, lie }),
-		(seen) => ({ ...seen, in_hand: build, lie, length, protocol: test, intent: "stock" }),
-	);
+	act(() => change.task(session.id, { build, protocol: test, length, lie }));
 }
 
 /** What the key for the next one does; nothing where all is hit. */

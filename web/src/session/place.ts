@@ -2,9 +2,9 @@
 import type { Seen, Session } from "../api/client";
 import type { Live } from "../api/session";
 
-/** A change of the session. now: how the session looks at once, before the server has said so; taken back with a word
- * when it is refused. */
-export type Act = (change: () => Promise<Session | Seen>, now?: (session: Session) => Session) => void;
+/** A change of the session. How it looks at once stands with the change (`acts/shown`); taken back with a word when it
+ * is refused. */
+export type Act = (change: () => Promise<Session | Seen>) => void;
 
 export interface PlaceProps {
 	session: Session;

@@ -11,7 +11,7 @@ import type { PlaceProps } from "../session/place";
 import { LIVE } from "./session";
 
 // A slow machine is slow, not wrong.
-configure({ asyncUtilTimeout: 5000 });
+configure({ asyncUtilTimeout: 15_000 });
 
 // jsdom draws no dialogs: one that is asked for is open.
 HTMLDialogElement.prototype.showModal = function showModal() {

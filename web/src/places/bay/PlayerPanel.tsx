@@ -22,15 +22,6 @@ const ORDER = VOCABULARY.modes as readonly PlayerMode[];
 export const nextMode = (session: Session): PlayerMode =>
 	ORDER[(ORDER.indexOf(session.player?.mode ?? "full") + 1) % ORDER.length] ?? "blind";
 
-/** What is sent to have the screen otherwise, and how the session looks at once. */
-export const showing = (
-	session: Session,
-	body: { mode?: PlayerMode; away?: boolean },
-): Parameters<PlaceProps["act"]> => [
-	() => change.screen(session.id, body),
-	(seen) => (seen.player ? { ...seen, player: { ...seen.player, ...body } } : seen),
-];
-
 type Doing = Pick<PlaceProps, "session" | "act">;
 
 export function PlayerPanel({ session, act, onOpen }: Doing & { onOpen: () => void }) {
@@ -59,7 +50,7 @@ export function PlayerPanel({ session, act, onOpen }: Doing & { onOpen: () => vo
 								type="checkbox"
 								className="checkbox"
 								checked={player.away}
-								onChange={(event) => act(...showing(session, { away: event.target.checked }))}
+								onChange={(event) => act(() => change.screen(session.id, { away: event.target.checked }))}
 							/>
 							{player.away ? t("bay-monitors-screen-turned-away") : t("bay-turn-monitors-own-screen-away")}
 						</label>
@@ -129,7 +120,7 @@ export function PlayerSheet({ session, act, onClose }: Doing & { onClose: () => 
 						type="button"
 						aria-pressed={player?.mode === mode}
 						className={`btn h-12 justify-start ${player?.mode === mode ? "btn-primary" : ""}`}
-						onClick={() => act(...showing(session, { mode }))}
+						onClick={() => act(() => change.screen(session.id, { mode }))}
 					>
 						{MODES[mode]}
 					</button>

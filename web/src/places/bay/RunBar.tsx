@@ -46,16 +46,6 @@ const BALL: Record<Ball, string> = {
 /** The one after another of a list, and round again. */
 export const after = <T,>(all: readonly T[], now: T): T => all[(all.indexOf(now) + 1) % all.length] as T;
 
-type Doing = Parameters<PlaceProps["act"]>;
-export const hitFrom = (session: Session, lie: Lie | null): Doing => [
-	() => change.hitFrom(session.id, lie),
-	(seen) => ({ ...seen, lie }),
-];
-export const hitWith = (session: Session, run: { length?: string; struck_ball?: Ball }): Doing => [
-	() => change.run(session.id, run),
-	(seen) => ({ ...seen, ...run }),
-];
-
 const INTENTS = VOCABULARY.intents as readonly Intent[];
 /** What is meant next by the key: a yardage only once one was asked for. */
 export const nextIntent = ({ intent, asked_carry_m }: Session): Intent =>
@@ -63,9 +53,9 @@ export const nextIntent = ({ intent, asked_carry_m }: Session): Intent =>
 		INTENTS.filter((each) => each !== "yardage" || asked_carry_m !== null || intent === "yardage"),
 		intent,
 	);
-export const meant = (session: Session, intent: Intent): Doing => {
+export const meant = (session: Session, intent: Intent) => {
 	const protocol = protocolKeys.find((each) => PROTOCOLS[each].intents.includes(intent)) ?? "full_swing";
-	return [() => change.ask(session.id, protocol, intent), (seen) => ({ ...seen, protocol, intent })];
+	return change.ask(session.id, protocol, intent);
 };
 
 /** Where the wind comes from, in words. */
@@ -121,7 +111,9 @@ export function RunBar({ session, act, agreed, onMore }: Props) {
 					aria-label={t("bay-what-hit-from-next")}
 					value={lie ?? ""}
 					disabled={agreed}
-					onChange={(event) => act(...hitFrom(session, (event.target.value || null) as Lie | null))}
+					onChange={(event) =>
+						act(() => change.hitFrom(session.id, (event.target.value || null) as Lie | null))
+					}
 				>
 					<option value="">{termOf("surface", session.surface)}</option>
 					{VOCABULARY.lies.map((each) => (
@@ -138,7 +130,7 @@ export function RunBar({ session, act, agreed, onMore }: Props) {
 					aria-label={t("bay-how-long-next-swings")}
 					value={length}
 					disabled={agreed}
-					onChange={(event) => act(...hitWith(session, { length: event.target.value }))}
+					onChange={(event) => act(() => change.run(session.id, { length: event.target.value }))}
 				>
 					{[...new Set([...LENGTHS, length])].filter(offered).map((each) => (
 						<option key={each} value={each}>
@@ -154,7 +146,7 @@ export function RunBar({ session, act, agreed, onMore }: Props) {
 					aria-label={t("bay-what-meant-next")}
 					value={session.intent}
 					disabled={agreed}
-					onChange={(event) => act(...meant(session, event.target.value as Intent))}
+					onChange={(event) => act(() => meant(session, event.target.value as Intent))}
 				>
 					{INTENTS.map((each) => (
 						<option key={each} value={each}>
@@ -190,7 +182,7 @@ export function RunBar({ session, act, agreed, onMore }: Props) {
 					aria-label={t("bay-the-ball")}
 					value={ball}
 					disabled={agreed}
-					onChange={(event) => act(...hitWith(session, { struck_ball: event.target.value as Ball }))}
+					onChange={(event) => act(() => change.run(session.id, { struck_ball: event.target.value as Ball }))}
 				>
 					{BALLS.map((each) => (
 						<option key={each} value={each}>

@@ -26,7 +26,7 @@ export function Sheets({ bay }: { bay: InBay }) {
 					session={session}
 					shot={shot}
 					onPick={(id) => {
-						bay.doing({ build: id }, (each) => change.move(each.id, id), { build: id });
+						bay.doing((each) => change.move(each.id, id), { build: id });
 						bay.open(null);
 					}}
 					onClose={given.onClose}

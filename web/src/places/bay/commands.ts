@@ -8,8 +8,8 @@ import { t } from "../../said/words";
 import { candidatesOf } from "../../session/select";
 import { called } from "./Acts";
 import type { InBay } from "./inBay";
-import { nextMode, showing } from "./PlayerPanel";
-import { after, BALLS, hitFrom, hitWith, LIES, meant, nextIntent, nextLength } from "./RunBar";
+import { nextMode } from "./PlayerPanel";
+import { after, BALLS, LIES, meant, nextIntent, nextLength } from "./RunBar";
 
 const TAGS = [
 	{ strike: "toe", key: "t" },
@@ -37,7 +37,7 @@ function strikes(bay: InBay): Row[] {
 		noShot(bay),
 		() => {
 			const strike = shot?.strike === tag.strike && !selected.length ? null : tag.strike;
-			bay.doing({ strike }, (each) => change.strike(each.id, strike), { strike });
+			bay.doing((each) => change.strike(each.id, strike), { strike });
 		},
 	]);
 }
@@ -85,10 +85,7 @@ function ofTheNext(bay: InBay): Row[] {
 	const isPinned = shot !== undefined && session.pinned === shot.id;
 	const pin = () => {
 		if (!shot) return;
-		act(
-			() => change.pin(shot.id, !isPinned),
-			(seen) => ({ ...seen, pinned: isPinned ? null : shot.id }),
-		);
+		act(() => change.pin(shot.id, !isPinned));
 	};
 	const turns = build?.settings_deg.length || build?.head_type === "wedge";
 	return [
@@ -133,18 +130,18 @@ function whichShot(bay: InBay): Row[] {
 function howItIsHit(bay: InBay): Row[] {
 	const { session, act } = bay;
 	const over = closed(bay);
-	const longer = () => act(...hitWith(session, { length: nextLength(session.length) }));
-	const ball = () => act(...hitWith(session, { struck_ball: after(BALLS, session.struck_ball) }));
+	const longer = () => act(() => change.run(session.id, { length: nextLength(session.length) }));
+	const ball = () => act(() => change.run(session.id, { struck_ball: after(BALLS, session.struck_ball) }));
 	return [
 		[
 			"lie",
 			t("bay-hit-from-another-lie"),
 			"r",
 			over,
-			() => act(...hitFrom(session, after(LIES, session.lie))),
+			() => act(() => change.hitFrom(session.id, after(LIES, session.lie))),
 		],
 		["length", t("bay-longer-or-shorter-swing"), "-", over, longer],
-		["intent", t("bay-another-shot-meant"), ";", over, () => act(...meant(session, nextIntent(session)))],
+		["intent", t("bay-another-shot-meant"), ";", over, () => act(() => meant(session, nextIntent(session)))],
 		["ball", t("bay-another-ball"), "=", over, ball],
 		["run", t("bay-wind-tee-air"), "/", over, () => bay.open("run")],
 	];
@@ -156,7 +153,7 @@ function whoAndWhen(bay: InBay): Row[] {
 	const day = DAYS[(DAYS.indexOf(session.day) + 1) % DAYS.length] ?? "usual";
 	const alone = session.partner && !bay.agreed ? undefined : t("bay-nobody-hits-turn-here");
 	const done = over ?? (goOn ? undefined : t("bay-test-asks-for-nothing-more"));
-	const screen = () => act(...showing(session, { mode: nextMode(session) }));
+	const screen = () => act(() => change.screen(session.id, { mode: nextMode(session) }));
 	return [
 		["next-up", t("bay-other-player-up"), "'", alone, () => bay.inTurn.mutate()],
 		["next-task", t("bay-next-test"), "]", done, () => goOn?.()],

@@ -6,12 +6,11 @@ import type { ProtocolKey } from "../../api/words";
 import { PANELS } from "../../protocols";
 import { t } from "../../said/words";
 import { isClosed } from "../../session/closed";
-import { handed } from "../../session/handed";
 import type { PlaceProps } from "../../session/place";
 import { buildOf } from "../../session/select";
 import type { AllOf } from "./Acts";
 import { useTurn } from "./Turn";
-import { useShotsInWork, withShots } from "./work";
+import { useShotsInWork } from "./work";
 
 export type Opened = "setting" | "move" | "wanted" | "player" | "felt" | "trail" | "run" | "type" | null;
 
@@ -22,13 +21,13 @@ export function useInBay({ session, act }: Pick<PlaceProps, "session" | "act">) 
 	const panel = PANELS[session.protocol as ProtocolKey] ?? {};
 	const { shot, shots, selected, select } = work;
 
-	/** Do something to the shots in work. now: how they look at once, until the server has said so. */
-	const doing = (now: Partial<Shot>, toOne: (each: Shot) => Promise<Session | Seen>, toAll: AllOf) => {
+	/** Do something to the shots in work. */
+	const doing = (toOne: (each: Shot) => Promise<Session | Seen>, toAll: AllOf) => {
 		if (!shot) return;
 		const ids = selected.map((each) => each.id);
-		if (ids.length === 0) act(() => toOne(shot), withShots([shot.id], now));
+		if (ids.length === 0) act(() => toOne(shot));
 		else {
-			act(() => change.shots(session.id, { shots: ids, ...toAll }), withShots(ids, now));
+			act(() => change.shots(session.id, { shots: ids, ...toAll }));
 			select([]);
 		}
 	};
@@ -47,25 +46,17 @@ export function useInBay({ session, act }: Pick<PlaceProps, "session" | "act">) 
 		setAside: (each: Shot) => {
 			const away = selected.length ? selected.some((other) => !other.aside) : !each.aside;
 			const reason = away ? (each.strike ?? t("bag-by-fitter")) : "";
-			doing(
-				{ aside: away, aside_reason: reason, counts: !away },
-				(mine) => change.aside(mine.id, away, reason),
-				{ aside: away, reason },
-			);
+			doing((mine) => change.aside(mine.id, away, reason), { aside: away, reason });
 		},
 		letCount: (each: Shot, over: Partial<Pick<Shot, "misread" | "distance" | "line">>) => {
 			const { misread, distance, line } = each;
-			act(() => change.counts(each.id, { misread, distance, line, ...over }), withShots([each.id], over));
+			act(() => change.counts(each.id, { misread, distance, line, ...over }));
 		},
 		fileUnder: (each: Shot, build: number) => act(() => change.move(each.id, build)),
-		itWasThis: (each: Shot) => act(() => change.keepClub(each.id), withShots([each.id], { check_club: "" })),
+		itWasThis: (each: Shot) => act(() => change.keepClub(each.id)),
 		selectRun: (each: Shot) =>
 			select(shots.filter((other) => other.run === each.run).map((other) => other.id)),
-		take: (id: number) =>
-			act(
-				() => change.inHand(session.id, id),
-				(seen) => handed(seen, id),
-			),
+		take: (id: number) => act(() => change.inHand(session.id, id)),
 	};
 }
 

@@ -1,15 +1,7 @@
 /** The shots that an act in the Bay is about. */
 import { useMemo, useState } from "react";
-import type { Session, Shot } from "../../api/client";
+import type { Session } from "../../api/client";
 import { shotsOf } from "../../session/select";
-
-/** A session in which some shots are otherwise. */
-export const withShots =
-	(ids: readonly number[], now: Partial<Shot>) =>
-	(session: Session): Session => ({
-		...session,
-		shots: session.shots.map((shot) => (ids.includes(shot.id) ? { ...shot, ...now } : shot)),
-	});
 
 /** The shot that keys act on: the one that was touched, else the last one; or several that were selected. */
 export function useShotsInWork(session: Session, build: number | null) {

@@ -155,13 +155,7 @@ function Wedge({ build, act }: { build: Build; act: PlaceProps["act"] }) {
 	const complain = (what: Build["complaints"][number]) => {
 		const now = build.complaints;
 		const complaints = now.includes(what) ? now.filter((each) => each !== what) : [...now, what];
-		act(
-			() => change.state(build.id, { complaints }),
-			(seen) => ({
-				...seen,
-				builds: seen.builds.map((each) => (each.id === build.id ? { ...each, complaints } : each)),
-			}),
-		);
+		act(() => change.state(build.id, { complaints }));
 	};
 	return (
 		<li className="py-2">

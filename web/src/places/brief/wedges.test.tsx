@@ -3,6 +3,7 @@
 import { fireEvent, screen, waitFor } from "@testing-library/react";
 import { useState } from "react";
 import { afterEach, expect, test } from "vitest";
+import { looksOf } from "../../acts/act";
 import type { Session } from "../../api/client";
 import type { Act } from "../../session/place";
 import { build, LIVE, session } from "../../tests/session";
@@ -70,10 +71,7 @@ test("two complaints in quick succession are both kept", async () => {
 	const sent = serve({ "PUT /api/builds/62/stated": wedges });
 	function Live() {
 		const [seen, setSeen] = useState(wedges);
-		const act: Act = (change, now) => {
-			if (now) setSeen(now);
-			void change();
-		};
+		const act: Act = (change) => setSeen(looksOf(change()));
 		return <Brief session={seen} act={act} busy={false} live={LIVE} />;
 	}
 	draw(<Live />);

@@ -12,14 +12,7 @@ import { placeOf, wordOf } from "./coming";
 import { codesOf, Guess } from "./Marks";
 
 export function Ending({ session, act, test }: { session: Session; act: Act; test: SoleTest }) {
-	const guess = (code: number, confidence: string) =>
-		act(
-			() => change.guessCode(test.id, code, confidence),
-			(seen) => ({
-				...seen,
-				soles: seen.soles.map((each) => (each.id === test.id ? { ...each, guess: code, confidence } : each)),
-			}),
-		);
+	const guess = (code: number, confidence: string) => act(() => change.guessCode(test.id, code, confidence));
 	const open = test.blind === "open";
 	return (
 		<div className="space-y-3">

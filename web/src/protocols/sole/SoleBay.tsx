@@ -25,11 +25,7 @@ export function SoleBay({ session, act, onAsked }: BayPanelProps) {
 			className={`btn h-14 px-6 text-lg ${session.protocol === "sole" ? "btn-primary" : ""}`}
 			onClick={() => {
 				if (goOn) goOn();
-				else if (test?.on)
-					act(
-						() => change.ask(session.id, "sole", "stock"),
-						(seen) => ({ ...seen, protocol: "sole", intent: "stock" }),
-					);
+				else if (test?.on) act(() => change.ask(session.id, "sole", "stock"));
 				else go(`/sessions/${session.id}/soles`);
 				onAsked();
 			}}

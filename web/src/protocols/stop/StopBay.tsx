@@ -6,7 +6,6 @@ import { useWaiting } from "../../api/outbox";
 import { VOCABULARY } from "../../api/vocabulary";
 import { termOf } from "../../api/words";
 import { t } from "../../said/words";
-import { handed } from "../../session/handed";
 import { Said } from "../../ui/Said";
 import { neededNumber, typedNumber } from "../../ui/typed";
 import {
@@ -38,10 +37,7 @@ export function StopBay({ session, act, onAsked }: BayPanelProps) {
 			aria-pressed={session.protocol === "stop"}
 			className={`btn h-14 px-6 text-lg ${session.protocol === "stop" ? "btn-primary" : ""}`}
 			onClick={() => {
-				act(
-					() => change.ask(session.id, "stop", "stock"),
-					(seen) => ({ ...seen, protocol: "stop", intent: "stock" }),
-				);
+				act(() => change.ask(session.id, "stop", "stock"));
 				onAsked();
 			}}
 		>
@@ -222,11 +218,7 @@ export function StopStrip({ protocol, session, act, agreed }: StripProps) {
 							setChosen({ id, held: session.in_hand });
 							setLanded(null);
 							// In hand, so that the monitor's shots are filed under it.
-							if (!agreed && id !== session.in_hand)
-								act(
-									() => change.inHand(session.id, id),
-									(seen) => handed(seen, id),
-								);
+							if (!agreed && id !== session.in_hand) act(() => change.inHand(session.id, id));
 						}}
 					>
 						<ClubName session={session} build={id} />

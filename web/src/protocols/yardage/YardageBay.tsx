@@ -18,13 +18,10 @@ export function YardageBay({ protocol, session, act, onAsked }: BayPanelProps) {
 				event.preventDefault();
 				try {
 					const asked = typedIn("far", neededNumber(yards, "yardage"), session.asked_carry_m) as Metres;
-					act(
-						async () => {
-							await change.run(session.id, { asked_carry_m: asked });
-							return change.ask(session.id, protocol, "yardage");
-						},
-						(seen) => ({ ...seen, protocol, intent: "yardage", asked_carry_m: asked }),
-					);
+					act(async () => {
+						await change.run(session.id, { asked_carry_m: asked });
+						return change.ask(session.id, protocol, "yardage");
+					});
 					setWrong(null);
 					onAsked();
 				} catch (error) {
