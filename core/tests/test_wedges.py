@@ -15,7 +15,7 @@ from hemicycle_core.impact import Lie
 from hemicycle_core.judge import ChangeKind
 from hemicycle_core.judge.changes import Change
 from hemicycle_core.judge.claims import grooves_fresh
-from hemicycle_core.judge.cut import bends_left, cut_places, takes_place_of
+from hemicycle_core.judge.cut import Between, bends_left, cut_places, takes_place_of
 from hemicycle_core.judge.whatif import Prediction
 from hemicycle_core.rack.stock import Wear
 from hemicycle_core.samples.alike import AlikeStep
@@ -48,38 +48,74 @@ def bend(by, gain_yd, before_yd):
     return Prediction(Change(ChangeKind.BEND, by), now, then, {"carry_m": metres(1)}, False, 5)
 
 
+LAYOUT = lay_out_slots(ENDS[0], ENDS[2], 2, rule=GapRule.EVEN_STEPS, step=STEP)
+ALL = ((1.0, -3), (2.0, -6), (-1.0, 3), (-2.0, 6))
+
+
+def between(name, carry_yd, bends=ALL, parts=()):
+    """A wedge between the ends, with what each bend of it would do, yards."""
+    known = [bend(by, gain, carry_yd) for by, gain in bends]
+    return Between(club(name, carry_yd), lambda: known, [metres(each) for each in parts])
+
+
+def cut(*wedges, wish=STEP):
+    return cut_places(LAYOUT, (ENDS[0], ENDS[2]), wedges, wish)
+
+
 def test_each_place_of_the_cut_has_one_wedge_and_the_bend_that_brings_it_there():
-    layout = lay_out_slots(ENDS[0], ENDS[2], 2, rule=GapRule.EVEN_STEPS, step=STEP)
-    asked = []
+    def never():
+        raise AssertionError("what stands in its place is not bent")
 
-    def bends(name):
-        asked.append(name)
-        return [bend(1.0, -3, 103), bend(2.0, -6, 103), bend(-1.0, 3, 103)]
-
-    def said(*wedges):
-        return cut_places(layout, ENDS[0], wedges, bends)
-
-    low, high = said(club("52", 98), club("48", 112))
+    low, high = cut(Between(club("52", 98), never), Between(club("48", 112), never))
     assert [low.sentence, high.sentence] == ["Carry 98: the 52 is there.", "Carry 112: the 48 is there."]
-    assert asked == []  # what stands in its place is not bent
-    off, empty = said(club("54", 103))
-    assert off.bend.change.amount == 2.0 and yards(off.off_m) == pytest.approx(5)
-    assert off.sentence == "Carry 98: the 54 is 5 long; 2° weaker should carry 97, give or take 2."
+    off, empty = cut(between("54", 103))
+    assert off.bend.change.amount == 1.0 and yards(off.off_m) == pytest.approx(5)
+    assert off.sentence == "Carry 98: the 54 is 5 long; 1° weaker should carry 100, give or take 2."
     assert empty.sentence == "Carry 112: nothing of the bag is near it." and empty.club == ""
     # The last wedge is not asked for twice, and what is too far away for any place is at none.
-    one, other = said(club("50", 104), club("52", 99))
+    one, other = cut(between("50", 104), between("52", 99))
     assert (one.club, other.club) == ("52", "")
-    short = cut_places(layout, ENDS[0], [club("56", 94)], lambda name: [bend(1.0, -3, 94)])[0]
-    assert short.bend is None and short.sentence == "Carry 98: the 56 is 4 short; no bend that it bears brings it in."
-    assert cut_places(layout, ENDS[0], [club("56", 94)], lambda name: [])[0].sentence == "Carry 98: the 56 is 4 short."
+    short = cut(between("56", 93, [(1.0, -3)]))[0]
+    assert (
+        short.bend is None
+        and short.sentence == "Carry 98: the 56 is 5 short; no bend that it bears brings a step inside the wish."
+    )
+    assert cut(between("56", 93, []))[0].sentence == "Carry 98: the 56 is 5 short."
+
+
+def test_a_wedge_off_an_even_cut_is_in_its_place_where_its_steps_are_inside_the_wish():
+    # Steps of 10, 16 and 16: the wish is 10 to 15 with its tenth.
+    low, high = cut(between("54", 94), between("50", 110))
+    assert low.bend is None and high.bend is None
+    assert low.sentence == "Carry 98: the 54 is 4 short; its steps are inside the 10 to 15 wanted."
+    assert high.sentence == "Carry 112: the 50 is there."
+
+
+def test_one_bend_is_proposed_where_one_will_do_and_two_where_it_takes_two():
+    # 84, 95, 107, 126: the last step is 19, and the 50 a degree stronger closes it.
+    low, high = cut(between("54", 95), between("50", 107))
+    assert low.bend is None and high.bend.change.amount == -1.0
+    # 84, 103, 117, 126: the first is 19, the last 9; either wedge alone leaves one of them.
+    low, high = cut(between("54", 103), between("50", 117))
+    assert low.bend.change.amount > 0 and high.bend.change.amount > 0
+
+
+def test_a_part_swing_that_the_player_has_shown_fills_what_is_left_of_a_step():
+    wide = cut(between("54", 95, []), between("50", 107, []))[1]
+    assert wide.sentence == "Carry 112: the 50 is 5 short."
+    # The set wedge is an end; the longer of the two that a step lies between is what is eased.
+    low, _ = cut(between("54", 103, (), [94]), between("50", 114, ()))
+    assert low.bend is None and str(low.sentence).endswith("wanted, with a part swing.")
+
+
+def test_whose_place_a_new_one_takes_and_which_bends_are_left():
     assert [each.amount for each in bends_left(0.0, 2.0)] == [1.0, 2.0]
     assert [each.amount for each in bends_left(1.0, 1.0)] == [1.0, -1.0]
-
     # Whose place a new one takes: that of its like, else the one in its place of the cut; the set wedge's never.
     bag = [*ENDS, club("52", 99), club("60", 70, kept_for="the lob")]
     assert takes_place_of(metres(97), bag, []) == "52"
-    assert takes_place_of(metres(95), bag, said(club("52", 99))) == "52"
-    assert takes_place_of(metres(112), bag, said(club("52", 99))) == ""
+    assert takes_place_of(metres(95), bag, cut(between("52", 99))) == "52"
+    assert takes_place_of(metres(112), bag, cut(between("52", 99))) == ""
     assert takes_place_of(metres(126), bag, []) == "" == takes_place_of(metres(70), bag, [])
 
 
@@ -118,10 +154,11 @@ def test_ends_steps_and_the_order_of_work_are_told():
 
 def test_a_wedge_kept_for_one_shot_is_no_crowding_and_no_step():
     uses = {WedgeUse.SAND: 1.5, WedgeUse.LOB: 0.5}
-    assert kept_for(uses) == "sand" and kept_for({**uses, WedgeUse.FULL: 0.5}) == "" and kept_for({}) == ""
+    assert kept_for(uses) == "sand" and kept_for({WedgeUse.LOB: 1}) == "the lob" and kept_for({}) == "one shot"
     sand = club("60", 82, 60, kept_for="sand")
     found = short_end([sand, *ENDS], STEP)
     assert found.low.club.name == "LW" and "kept for sand" in found.steps[0].sentence
+    assert str(found.sentence).endswith("60 is kept out of the steps: under LW, 84 yd, nothing is counted.")
     rules = usual_rules(GapRule.EVEN_STEPS)
     assert not coverage([sand, *ENDS], rules).gaps[0].crowded
     assert coverage([replace(sand, kept_for=""), *ENDS], rules).gaps[0].crowded

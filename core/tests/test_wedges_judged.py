@@ -128,6 +128,10 @@ def test_a_complaint_is_answered_by_a_measurement_beside_a_fresh_one():
     assert "firm sand with about 3°, little enough by judgement. Let them play it" in sand.sentence
     gap = wedge("54", worn, club=club("54", 100)), [wedge("PW", worn, club=club("PW", 126))]
     assert answered(gap[0], Complaint.GAP, gap[1], STEP).claim is Claim.TRUE
+    # A wedge of the stand that carries the same is no step of the bag, and neither is one that is kept out.
+    tried = [wedge("A", worn, club=club("A", 100), own=False), wedge("60", worn, club=club("60", 99, kept_for="sand"))]
+    step = answered(gap[0], Complaint.GAP, [*gap[1], *tried], STEP).sentence
+    assert "26 yd to PW" in step and "A" not in str(step).split() and "60" not in step
 
 
 def spread(share, n, middle=95.0, **more):

@@ -84,7 +84,7 @@ TABLES: dict[str, ColumnsKept] = {
         },
         "letter head_type stated_loft_deg set_loft_deg measured_loft_deg age_rounds wear length_m fixed typed_carry_m "
         "typed_total_m typed_doubt_m typed_spread_m "
-        "known_flight price liking stock_swing lie_deg bounce_deg finish of_set on_order "
+        "known_flight price liking stock_swing lie_deg bounce_deg finish of_set kept_out on_order "
         "uses complaints made borrowed assumed out_of_favour archived coded accepted_at",
     ),
     "fitting.BagPlan": ColumnsKept({"name": _numbered("Plan", "id"), "swap_course": ""}),

@@ -55,6 +55,11 @@ def name_of(seen, pk):
 
 
 def test_the_space_between_the_ends_is_cut_and_a_bend_is_offered_made_and_judged_in_its_place(ask, session, wedges):
+    # Steps of 14 and 26 yd: of one wedge between them no bend closes what is 15 at most.
+    (place,) = ask("GET", f"sessions/{session.pk}")["bag"]["short"]["places"]
+    assert place["bend_deg"] is None and place["sentence"].endswith("brings a step inside the wish.")
+    of_session = FittingSession.objects.filter(pk=session.pk)
+    of_session.update(short_least_m=15 * 0.9144, short_most_m=21 * 0.9144)
     seen = ask("GET", f"sessions/{session.pk}")
     short = seen["bag"]["short"]
     assert (name_of(seen, short["low"]["build"]), name_of(seen, short["high"]["build"])) == ("58°", "PW")
@@ -115,15 +120,46 @@ def test_what_is_said_of_a_wedge_is_kept_and_checked_and_what_bothers_is_answere
     stated = {"uses": {"sand": 1.5, "full": 0}, "sole": "wide", "finish": "raw", "complaints": ["runs_out", "gap"]}
     seen = ask("PUT", f"builds/{old}/stated", {**stated, "grip": "thick", "stamping": "HM", "wear": "worn"})
     build = next(each for each in seen["builds"] if each["id"] == old)
-    assert (build["uses"], build["kept_for"], build["finish"]) == ({"sand": 1.5}, "sand", "raw")
+    assert (build["uses"], build["kept_for"], build["finish"]) == ({"sand": 1.5}, "", "raw")
     # A use that is said joins what was said; nought takes it out, whoever said it.
     uses = [ask("PUT", f"builds/{old}/stated", {"uses": each}) for each in ({"full": 1}, {"lob": 0.5}, {"sand": 0})]
     build = next(each for each in uses[-1]["builds"] if each["id"] == old)
     assert (build["uses"], build["kept_for"]) == ({"full": 1, "lob": 0.5}, "")
+    (kept,) = [each for each in ask("PUT", f"builds/{old}/stated", {"kept_out": True})["builds"] if each["id"] == old]
+    assert kept["kept_for"] == "the lob"  # by the fitter's word alone
+    ask("PUT", f"builds/{old}/stated", {"kept_out": False})
     claims = ask("GET", f"sessions/{session.pk}/bench")["claims"]
     assert [each["complaint"] for each in claims] == ["runs_out", "gap"]
     assert claims[0]["claim"] == "open" and "hit a fresh one of 54° beside it" in claims[0]["sentence"]
     assert ask("GET", f"sessions/{session.pk}/handover")["claims"] == claims
+
+
+def test_the_most_lofted_wedge_is_the_lower_end_whatever_it_is_used_for_but_by_the_fitters_word(ask, session, wedges):
+    lob = wedges["58"].pk
+    uses = {"pitch": 2, "chip": 2, "sand": 1.5}
+    short = ask("PUT", f"builds/{lob}/stated", {"uses": uses})["bag"]["short"]
+    assert short["low"]["build"] == lob and [each["build"] for each in short["places"]] == [wedges["54"].pk]
+    short = ask("PUT", f"builds/{lob}/stated", {"kept_out": True})["bag"]["short"]
+    assert short["low"]["build"] == wedges["54"].pk and "58° is kept out of the steps: under 54°" in short["sentence"]
+    short = ask("POST", f"sessions/{session.pk}/undo")["bag"]["short"]
+    assert short["low"]["build"] == lob
+
+
+def test_a_new_lob_that_is_taken_in_is_the_end_in_the_place_of_the_one_it_was_tested_for(ask, fitter, session, wedges):
+    lob = wedges["58"]
+    new = builds.borrow(fitter, session.pk, name="58 new", head_type=HeadType.WEDGE, loft_deg=58)
+    hit(session, new)
+    before = ask("GET", f"sessions/{session.pk}")
+    assert before["bag"]["short"]["low"]["build"] == lob.pk and before["bag"]["club_count"] == 4
+    taken = ask("PUT", f"builds/{new.pk}/accepted", {"accepted": True})
+    assert taken["bag"]["short"]["low"]["build"] == new.pk
+    steps = [(each["lower"], each["upper"]) for each in taken["bag"]["short"]["steps"]]
+    assert steps[0] == (new.pk, wedges["54"].pk) and taken["bag"]["club_count"] == 4
+    assert [each["build"] for each in taken["bag"]["short"]["places"]] == [wedges["54"].pk]
+    handover = ask("GET", f"sessions/{session.pk}/handover")
+    assert (handover["suggested"], handover["suggested_drop"]) == ([new.pk], [lob.pk])
+    back = ask("PUT", f"builds/{new.pk}/accepted", {"accepted": False})
+    assert back["bag"]["short"]["low"]["build"] == lob.pk
 
 
 def test_a_wedge_is_judged_where_it_belongs_and_a_sole_that_is_not_made_in_a_loft_comes_bent(

@@ -45,4 +45,5 @@ def _as_claimed(bag: BagNow, club: Club, flight: WedgeFlight | None) -> Wedge:
         air=air_of(bag.facts, club),
         bounce_deg=club.bounce_deg,
         sands=sands_of(bag.facts),
+        own=club.is_own,
     )

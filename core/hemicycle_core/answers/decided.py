@@ -142,6 +142,7 @@ def why_taken(found: Decided, club: Club) -> dict[str, Any]:
         "high_m": carry and carry.high,
         "sentence": as_data(choice.sentence if proposed else overruled([club.letter], choice.sentence)),
         "why": as_data(chosen.why) if chosen else "",
+        "replaces": found.stand.tried[club.key].replaces if club.key in found.stand.tried else "",
         "saves": worth.saves if worth is not None and decision.known else None,
         "lost": lost,
     }

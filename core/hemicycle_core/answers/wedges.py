@@ -5,6 +5,7 @@ from __future__ import annotations
 
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
+from functools import partial
 
 from ..bag import BagEnd, Carried, SlotLayout, coverage, lay_out_like, lay_out_slots
 from ..bag.gaps import CROWDED_M
@@ -19,7 +20,8 @@ from ..heads import HeadType
 from ..impact import Lie
 from ..judge import HitClub, Prediction, predict
 from ..judge.claims import grooves_fresh
-from ..judge.cut import CutPlace, bends_left, cut_places, takes_place_of
+from ..judge.cut import Between, CutPlace, bends_left, cut_places, takes_place_of
+from ..judge.eased import part_swings
 from ..kept import kept, new_store
 from ..rack.stock import MOST_BEND_DEG, Made, Wear
 from ..said import NOTHING, Said, say
@@ -173,7 +175,15 @@ def places_of(work: InWork) -> list[CutPlace]:
         return []
     mine = {club.called: club for club in ends.between()}
     wedges = [club for club in ends.bag.clubs if club.name in mine]
-    return cut_places(ends.cut, ends.ends[0], wedges, lambda name: bends(work, mine[name]))
+    between = [
+        Between(
+            club,
+            partial(bends, work, mine[club.name]),
+            [part.carry_m for part in part_swings(mine[club.name].shots) if part.is_number],
+        )
+        for club in wedges
+    ]
+    return cut_places(ends.cut, ends.ends, between, ends.bag.rules.wedge_step)
 
 
 # Bending

@@ -18,7 +18,7 @@ from ..rack.made import MadeClub
 from ..rack.specification import Specification
 from ..rack.stock import Made, Wear
 from ..runs import FULL
-from ..said import Said
+from ..said import NOTHING, Said
 from ..shots import Shot
 from ..wedges import Complaint, Finish, kept_for
 
@@ -71,7 +71,7 @@ class Club:
     """key: its number. letter: of a build of the stand, empty of an own club. Lengths in metres, angles in degrees,
     None where nobody said. assumed: what nobody stated and its name made us assume. shots: in order, airs: what each
     flew in. turned_from: the number of the club it was made of, `turned_from_words` how that is called. accepted: taken
-    into the bag for the time being, `taken` why."""
+    into the bag for the time being, `taken` why. kept_out: a wedge that is no step, by the fitter's word."""
 
     key: int
     name: str
@@ -106,6 +106,7 @@ class Club:
     grip: str = ""
     stamping: str = ""
     of_set: bool | None = None
+    kept_out: bool = False
     on_order: bool = False
     uses: Mapping[str, float] | None = None
     complaints: Sequence[Complaint] = ()
@@ -179,8 +180,8 @@ class Club:
 
     @property
     def kept_for(self) -> Said:
-        """The short shot it is kept for, whatever its full carry."""
-        return kept_for(self.uses or {})
+        """The shot it is kept for, where the fitter keeps it out of the steps; empty of any other."""
+        return kept_for(self.uses or {}) if self.kept_out else NOTHING
 
     @property
     def length_in_a_set_m(self) -> float | None:

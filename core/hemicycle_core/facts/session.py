@@ -112,9 +112,15 @@ class Facts(OnlyFields):
         return [club for club in self.candidates if club.accepted]
 
     @lazily
+    def replaced(self) -> list[Club]:
+        """The player's own clubs whose place a build took that was taken in for the time being."""
+        gone = {club.taken["replaces"] for club in self.accepted if club.taken and club.taken.get("replaces")}
+        return [club for club in self.in_favour if club.called in gone and not club.fixed]
+
+    @lazily
     def in_bag(self) -> list[Club]:
-        """The bag as it is played: without what is out of favour."""
-        return [*self.in_favour, *self.accepted]
+        """The bag as it is played: without what is out of favour, and with what was taken in in its place."""
+        return [*(club for club in self.in_favour if club not in self.replaced), *self.accepted]
 
     @lazily
     def by_key(self) -> dict[int, Club]:

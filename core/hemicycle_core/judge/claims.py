@@ -58,7 +58,7 @@ class Claimed:
 @dataclass(frozen=True)
 class Wedge:
     """A wedge as a claim sees it. fresh: its grooves are new, as far as is known; loft None where it was not stated.
-    sands: `soft` or `firm`, of the bunkers where it is played."""
+    sands: `soft` or `firm`, of the bunkers where it is played. own: of the player's, and no step of the stand."""
 
     name: str
     loft_deg: float | None
@@ -69,6 +69,7 @@ class Wedge:
     air: Air | None = None
     bounce_deg: float | None = None
     sands: tuple[str, ...] = ()
+    own: bool = True
 
 
 def grooves_fresh(wear: Wear | None, age_rounds: int | None) -> bool:
@@ -284,7 +285,7 @@ def _line(wedge: Wedge, others: Sequence[Wedge], made: Says) -> Claimed:
 
 
 def _step_claim(wedge: Wedge, others: Sequence[Wedge], wish: StepWish, made: Says) -> Claimed:
-    clubs = [each.club for each in others if each.club is not None]
+    clubs = [each.club for each in others if each.club is not None and each.own and not each.club.kept_for]
     if wedge.club is None or not clubs:
         return made(Claim.OPEN, say("claim-wedges-beside-not-hit"))
     under = [club for club in clubs if club.carry_m < wedge.club.carry_m]

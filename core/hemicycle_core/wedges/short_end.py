@@ -12,7 +12,7 @@ from ..bag import Carried, HeadType, StepWish, in_order
 from ..bag.gaps import CROWDED_M
 from ..bag.remarks import spread_of
 from ..runs import COMFORTABLE
-from ..said import NOTHING, Form, Said, angle, far, joined, listed, say, with_and
+from ..said import NOTHING, Form, Said, angle, far, joined, listed, plain, say, with_and
 from ..samples.overlap import smallest_useful_step
 
 END_SHOTS = 3  # an end is the mean of three to five kept shots
@@ -162,7 +162,17 @@ def short_end(
     if lofted:
         ends = End(low, say("wedges-hit-at-the-most", name=lofted[-1], n=END_SHOTS)), ends[1]
     stages = _stages(ends, steps, school, sole)
-    return ShortEnd(*ends, steps, stages, SCHOOL_WHY[school], _sentence(ends, steps, wish), unhit)
+    sentence = joined([_sentence(ends, steps, wish), _open_under(low, wedges)])
+    return ShortEnd(*ends, steps, stages, SCHOOL_WHY[school], sentence, unhit)
+
+
+def _open_under(low: Carried, wedges: Sequence[Carried]) -> Said:
+    """What is open where a wedge under the lower end is kept out of the steps; empty where none is."""
+    under = [club for club in wedges if club.kept_for and club.carry_m < low.carry_m]
+    if not under:
+        return NOTHING
+    names = with_and(plain(club.name) for club in under)
+    return say("wedges-kept-out-open", names=names, n=len(under), low=low.name, carry=far(low.carry_m))
 
 
 def _stages(ends: tuple[End, End], steps: Sequence[Step], school: School, sole: str) -> tuple[Stage, ...]:

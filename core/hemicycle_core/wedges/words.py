@@ -6,7 +6,7 @@ from collections.abc import Mapping, Sequence
 from enum import StrEnum
 
 from ..errors import BadInput
-from ..said import NOTHING, Said, number, say, term
+from ..said import Said, number, say, term
 
 MOST_USES = 18.0
 
@@ -82,12 +82,10 @@ def check_complaints(complaints: Sequence[str]) -> list[str]:
 
 
 def kept_for(uses: Mapping[str, float]) -> Said:
-    """The short shot that a wedge is kept for: sand or a lob, where it is never hit full nor at a yardage; empty
-    otherwise, and where nobody said."""
-    if uses.get(WedgeUse.FULL) or uses.get(WedgeUse.PART):
-        return NOTHING
+    """The shot that a wedge is kept for which the fitter keeps out of the steps: what it is used for most of sand and
+    the lob, else one shot. No use keeps a wedge out by itself: the most lofted one plays the widest set of shots."""
     often = {use: uses.get(use, 0.0) for use in (WedgeUse.SAND, WedgeUse.LOB)}
     most = max(often, key=lambda use: often[use])
     if not often[most]:
-        return NOTHING
+        return say("wedges-kept-for-one-shot")
     return say("wedges-kept-for-sand") if most is WedgeUse.SAND else say("wedges-kept-for-the-lob")

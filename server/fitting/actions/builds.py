@@ -333,7 +333,7 @@ def _made_from(parent: Build, session: FittingSession, **fields: Any) -> Build:
     kept = (
         "name", "head_type", "head", "shaft", "stated_loft_deg", "set_loft_deg", "length_m", "lie_deg", "bounce_deg",
         "made", "borrowed", "assumed", "price", "work", "own_shaft", "age_rounds", "wear", "stock_swing", "sole",
-        "finish", "grip", "of_set", "uses",
+        "finish", "grip", "of_set", "kept_out", "uses",
     )  # fmt: skip
     given = {name: getattr(parent, name) for name in kept}
     if parent.is_own:

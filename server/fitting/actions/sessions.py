@@ -43,7 +43,8 @@ OWN_FIELDS = (
     "name", "head_type", "stated_loft_deg", "set_loft_deg", "length_m", "fixed", "typed_carry_m", "typed_total_m",
     "typed_doubt_m", "typed_spread_m", "known_from", "known_flight", "out_of_favour",
     "measured_loft_deg", "own_shaft", "age_rounds",
-    "wear", "stock_swing", "lie_deg", "bounce_deg", "assumed", "sole", "finish", "grip", "stamping", "of_set", "uses",
+    "wear", "stock_swing", "lie_deg", "bounce_deg", "assumed", "sole", "finish", "grip", "stamping", "of_set",
+    "kept_out", "uses",
 )  # fmt: skip
 
 

@@ -22,7 +22,8 @@ from .words import LIKINGS, words
 AS_IN_ROW = (
     "name", "letter", "stated_loft_deg", "set_loft_deg", "measured_loft_deg", "own_shaft", "age_rounds", "length_m",
     "fixed", "typed_carry_m", "typed_total_m", "typed_doubt_m", "typed_spread_m", "known_from", "known_flight",
-    "stock_swing", "grip", "stamping", "of_set", "on_order", "uses", "borrowed", "out_of_favour", "archived", "coded",
+    "stock_swing", "grip", "stamping", "of_set", "kept_out", "on_order", "uses", "borrowed", "out_of_favour", "archived",
+    "coded",
     "taken",
 )  # fmt: skip
 
@@ -63,6 +64,7 @@ class Build(ScopedModel):
     grip = models.CharField(max_length=60, blank=True)
     stamping = models.CharField(max_length=40, blank=True)
     of_set = models.BooleanField(null=True, help_text="A wedge that belongs to the irons; null: as its name says.")
+    kept_out = models.BooleanField(default=False, help_text="A wedge that is no step of the ladder: kept for one shot.")
     on_order = models.BooleanField(default=False, help_text="Ordered, not here yet: what it should do is a prediction.")
     uses = models.JSONField(default=dict, help_text="What a wedge is used for, times a round by kind of shot.")
     complaints = models.JSONField(default=list, help_text="What bothers the player with it, each a claim to test.")

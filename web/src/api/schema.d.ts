@@ -2396,6 +2396,7 @@ export interface components {
             grip: string;
             stamping: string;
             of_set: boolean;
+            kept_out: boolean;
             on_order: boolean;
             kept_for: components["schemas"]["Sentence"];
             uses: {
@@ -4284,6 +4285,7 @@ export interface components {
             grip?: string | null;
             stamping?: string | null;
             of_set?: boolean | null;
+            kept_out?: boolean | null;
             on_order?: boolean | null;
             uses?: {
                 [key: string]: number;

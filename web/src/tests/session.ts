@@ -69,6 +69,7 @@ export const build = (id: number, name: string, carry: number | null, more: Part
 	grip: "",
 	stamping: "",
 	of_set: false,
+	kept_out: false,
 	on_order: false,
 	kept_for: "",
 	uses: {},

@@ -323,7 +323,11 @@ cut-is-off = Carry { BARE($carry) }: the { $name } is { BARE($off) } { $long ->
    *[no] short
 }
 cut-no-bend = { $said }{ $known ->
-    [yes] ; no bend that it bears brings it in.
+    [yes] ; no bend that it bears brings a step inside the wish.
+   *[no] .
+}
+cut-steps-inside = { $said }; its steps are inside the { $wanted } wanted{ $filled ->
+    [yes] , with a part swing.
    *[no] .
 }
 cut-a-bend = { $said }; { $bend } should carry { BARE($carry) }, give or take { BARE($give) }.

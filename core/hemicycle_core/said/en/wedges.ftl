@@ -131,4 +131,9 @@ wedges-hit-part-swings-to-know = Hit part swings to know whether they repeat.
 wedges-used-times-a-round = A wedge is used 0 to { $most } times a round for one shot.
 wedges-no-complaint = “{ $complaint }” is no complaint that can be tested.
 wedges-kept-for-sand = sand
+wedges-kept-for-one-shot = one shot
+wedges-kept-out-open = { $names } { $n ->
+    [one] is
+   *[other] are
+} kept out of the steps: under { $low }, { $carry }, nothing is counted.
 wedges-kept-for-the-lob = the lob

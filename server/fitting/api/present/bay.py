@@ -71,6 +71,7 @@ def present_build(judged: JudgedSession, build: Club) -> BuildOut:
         roll_known=not build.is_own and judged.known.measured_roll(build) is not None,
         lie_deg=build.made.lie_deg,
         of_set=build.is_of_set,
+        kept_out=build.kept_out,
         uses=dict(build.uses or {}),
         complaints=list(build.complaints),
         part_swings=part_swings(shots) if build.head_type in (HeadType.WEDGE, HeadType.IRON) else [],

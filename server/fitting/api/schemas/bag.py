@@ -270,6 +270,7 @@ class Stated:
     grip: str | None = None
     stamping: str | None = None
     of_set: bool | None = None
+    kept_out: bool | None = None
     on_order: bool | None = None
     uses: dict[str, float] | None = None
     complaints: list[Complaint] | None = None

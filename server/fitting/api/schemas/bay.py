@@ -106,6 +106,7 @@ class BuildOut(Averaged):
     grip: str
     stamping: str
     of_set: bool
+    kept_out: bool
     on_order: bool
     kept_for: Said
     uses: dict[str, float]

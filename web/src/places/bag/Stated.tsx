@@ -219,6 +219,15 @@ export function Stated({ build, act }: { build: Build } & Pick<PlaceProps, "act"
 								<input
 									type="checkbox"
 									className="checkbox"
+									checked={build.kept_out}
+									onChange={(event) => said("kept_out", event.target.checked)}
+								/>
+								{t("bag-kept-out-no-step")}
+							</label>
+							<label className="flex min-h-10 items-center gap-2 text-sm">
+								<input
+									type="checkbox"
+									className="checkbox"
 									checked={build.on_order}
 									onChange={(event) => said("on_order", event.target.checked)}
 								/>

@@ -46,6 +46,7 @@ bag-some-assumed = (some of it assumed)
 bag-not-said = not said
 bag-stock-swing = Stock swing
 bag-set-irons = of the set of irons
+bag-kept-out-no-step = Kept for one shot: no step
 bag-order-not-here-yet = on order, not here yet
 bag-state-it = State it
 bag-give-or-take = give or take
