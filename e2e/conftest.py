@@ -27,7 +27,7 @@ from playwright.sync_api import Page, expect
 from launcher.common import server_env
 from launcher.postgres import temporary
 
-expect.set_options(timeout=15_000)  # a slow machine is slow, not wrong
+expect.set_options(timeout=40_000)  # a slow machine is slow, not wrong
 ROOT = Path(__file__).resolve().parents[1]
 
 

@@ -21,6 +21,7 @@ from .jobs import Job, JobKind, Miss
 HOLDS_DEG = {Firmness.SOFT: 42.0, Firmness.MEDIUM: 45.0, Firmness.FIRM: 47.0}
 USUAL_DEPTH_M, DEGREE_M, MOST_DEPTH_DEG = metres(25), metres(5), 2.0
 LONGEST_DEG = 2.0
+WEDGE_LANDS_DEG = 47.0  # a full wedge comes down so steep whatever is asked: less is no question of one
 PEAK_ROOM = 0.12  # neighbours' peak heights agree within about this share in an even bag
 SPIN_ROOM_RPM = 300.0
 SPIN_SURE = say("brief-question-not-rule-explains")
@@ -70,7 +71,8 @@ def propose(
     """Targets for one slot: carry always; landing, peak, spin and side where the brief and bag allow."""
     mine = jobs_of_slot(jobs, slot)
     longest = upper.head_type is HeadType.DRIVER and slot.index == len(layout.slots) - 1
-    landing = _landing(mine, longest)
+    wedges = lower.head_type is HeadType.WEDGE and upper.head_type is HeadType.WEDGE
+    landing = _landing(mine, longest, wedge=wedges)
     proposed = [_carry(layout, slot, lower, upper), landing, _peak(lower, upper), _spin(lower, upper)]
     proposed.append(side_target(mine, miss))
     return [target for target in proposed if target is not None]
@@ -88,7 +90,8 @@ def propose_named(
     """Targets for a yardage that was named, whatever is known of the clubs beside it. named: the carry it asks for."""
     mine = jobs_of_slot(jobs, slot)
     longest = upper is not None and upper.head_type is HeadType.DRIVER
-    proposed = [named, _landing(mine, longest)]
+    wedge = upper is not None and upper.head_type is HeadType.WEDGE
+    proposed = [named, _landing(mine, longest, wedge=wedge)]
     if lower is not None and upper is not None:
         proposed += [_peak(lower, upper), _spin(lower, upper)]
     return [target for target in (*proposed, side_target(mine, miss)) if target is not None]
@@ -126,12 +129,15 @@ def _known(slot: Slot, clubs: Sequence[Carried]) -> tuple[bool, Said]:
     return True, say("brief-known-from-shots-hit", off=off)
 
 
-def _landing(jobs: Sequence[Job], longest: bool) -> Target | None:
+def _landing(jobs: Sequence[Job], longest: bool, *, wedge: bool) -> Target | None:
+    """wedge: asked of a wedge, which lands steeper than most greens ask anyway."""
     greens = [job for job in jobs if job.kind is JobKind.GREEN]
     if not greens:
         return None
     hardest = max(greens, key=holds_deg)
     holds = holds_deg(hardest, longest=longest)
+    if wedge and holds < WEDGE_LANDS_DEG:
+        return None
     why = say(
         "brief-green-so-deep",
         name=hardest.name,
@@ -165,7 +171,9 @@ def _spin(lower: Carried, upper: Carried) -> Target | None:
     low, high = sorted((lower.spin_rpm, upper.spin_rpm))
     names = {"upper": upper.name, "lower": lower.name}
     why = say("brief-spin-between", less=spin(upper.spin_rpm), more=spin(lower.spin_rpm), **names)
-    return Target("spin_rpm", low - SPIN_ROOM_RPM, high + SPIN_ROOM_RPM, why, firm=False, sure=SPIN_SURE)
+    # Of a wedge more spin is never against it.
+    most = None if upper.head_type is HeadType.WEDGE else high + SPIN_ROOM_RPM
+    return Target("spin_rpm", low - SPIN_ROOM_RPM, most, why, firm=False, sure=SPIN_SURE)
 
 
 def side_target(jobs: Sequence[Job], miss: Miss) -> Target | None:

@@ -12,14 +12,16 @@ from ..bag import Carried, HeadType, StepWish, in_order
 from ..bag.gaps import CROWDED_M
 from ..bag.remarks import spread_of
 from ..runs import COMFORTABLE
-from ..said import NOTHING, Form, Said, angle, far, joined, listed, plain, say, with_and
+from ..said import NOTHING, Form, Said, angle, far, joined, listed, plain, say, speed, with_and
 from ..samples.overlap import smallest_useful_step
+from ..units import mps
 
 END_SHOTS = 3  # an end is the mean of three to five kept shots
 FEW_SHOTS = 5
 MOST_BETWEEN = 4
 NEAR_LOFT_DEG = 1.5
 SELDOM = 0.5  # full shots a round
+USUAL_BALL_STEP_MPS = (mps(4), mps(7))  # from wedge to wedge; about 5 mph
 
 
 class School(StrEnum):
@@ -119,7 +121,16 @@ def _step(lower: Carried, upper: Carried, wish: StepWish) -> Step:
     balls = upper.ball_speed_mps - lower.ball_speed_mps if both else None  # type: ignore[operator]
     over = 0.0 if wish.closes(step) else step - wish.most_m
     few = both and min(lower.shots, upper.shots) < FEW_SHOTS
-    return Step(lower, upper, step, balls, over, few, _step_words(lower, upper, step, over, wish))
+    words = joined([_step_words(lower, upper, step, over, wish), _ball_words(balls) if few else NOTHING])
+    return Step(lower, upper, step, balls, over, few, words)
+
+
+def _ball_words(balls_mps: float | None) -> Said:
+    """What ball speed says of a step that rests on few shots, where it is no usual one; empty where it is."""
+    low, high = USUAL_BALL_STEP_MPS
+    if balls_mps is None or low <= balls_mps <= high:
+        return NOTHING
+    return say("wedges-ball-step", by=speed(balls_mps), low=speed(low), high=speed(high))
 
 
 def _step_words(lower: Carried, upper: Carried, step_m: float, over_m: float, wish: StepWish) -> Said:

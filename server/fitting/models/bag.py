@@ -22,9 +22,8 @@ from .words import LIKINGS, words
 AS_IN_ROW = (
     "name", "letter", "stated_loft_deg", "set_loft_deg", "measured_loft_deg", "own_shaft", "age_rounds", "length_m",
     "fixed", "typed_carry_m", "typed_total_m", "typed_doubt_m", "typed_spread_m", "known_from", "known_flight",
-    "stock_swing", "grip", "stamping", "of_set", "kept_out", "on_order", "uses", "borrowed", "out_of_favour", "archived",
-    "coded",
-    "taken",
+    "stock_swing", "grip", "stamping", "of_set", "kept_out", "on_order", "uses", "borrowed", "out_of_favour",
+    "archived", "coded", "taken",
 )  # fmt: skip
 
 
