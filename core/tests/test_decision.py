@@ -72,6 +72,26 @@ def test_two_that_do_the_same_go_by_the_players_trust_and_it_is_said():
     assert told[Liking.NEUTRAL, Liking.LIKED].because is not Because.LIKED
 
 
+def test_of_two_wedges_that_are_as_good_the_lower_one_with_more_spin_where_that_is_wished():
+    """“Same number, but this one comes out three degrees lower and bites. You asked for that.”"""
+
+    def wedge(letter, launch, spin, seed, **more):
+        values = [{**each.values, "launch_deg": launch, "spin_rpm": spin} for each in shots(179, seed=seed)]
+        return case([Shot(each) for each in values], letter, HeadType.WEDGE, **more)
+
+    def chosen(lower, b_launch=33.0, b_spin=6500.0):
+        a, b = wedge("A", 30.0, 9000.0, 1), wedge("B", b_launch, b_spin, 4, liking=Liking.LIKED)
+        a = replace(a, candidate=replace(a.candidate, liking=Liking.DISLIKED))
+        return decided(*(replace(each, wanted=replace(each.wanted, lower=lower)) for each in (a, b))).choice
+
+    wished = chosen(True)
+    assert (wished.letter, wished.because) == ("A", Because.LOWER)
+    assert "A leaves 3.0° lower with 2500 rpm more." in wished.sentence
+    assert (chosen(False).letter, chosen(False).because) == ("B", Because.LIKED)
+    assert chosen(True, 30.5, 8800.0).because is Because.LIKED  # the same flight
+    assert chosen(True, 33.0, 9800.0).because is Because.LIKED  # the one lower, the other with more spin
+
+
 def test_a_yardage_by_name_is_not_overruled_by_jobs():
     """“You asked me for a 170 club. The other one is good for the long par three, and you did not ask for that.”"""
     far = Job("Long par three", JobKind.GREEN, metres(186), uses_per_round=3, width_m=30, depth_m=30)

@@ -224,7 +224,8 @@ def test_a_trip_takes_a_long_club_out_for_a_lob_wedge_and_a_bunker_shot_is_no_su
         {"name": "Bunker", "kind": "green", "distance_m": 14, "carry_over_m": None, "width_m": 10, "depth_m": 10,
          "firmness": "medium", "uses_per_round": 2, "lie": "sand"},
     ]  # fmt: skip
-    seen = ask("PATCH", f"sessions/{session.pk}/brief", {"now": {"jobs": jobs, "wedge_wishes": ["fewer"]}})
+    seen = ask("PATCH", f"sessions/{session.pk}/brief", {"now": {"jobs": jobs, "wedge_wishes": ["fewer", "lower"]}})
+    assert load(FittingSession.objects.get(pk=session.pk)).work.wanted.lower  # and breaks ties by it
     assert seen["brief"]["wish_leads"]["fewer"] and "Fewer are wanted" in seen["bag"]["short"]["schools"]["sentence"]
     plans = ask("GET", f"sessions/{session.pk}/plans")
     assert [each["job"] for each in plans["today"]["jobs"]] == ["Full"]

@@ -42,7 +42,7 @@ from ..judge.held import job_to_count
 from ..kept import lazily
 from ..rack import Reach, reach
 from ..said import say
-from ..wedges import School
+from ..wedges import School, WedgeWish
 from .clubs import KnownClubs, mean_of
 from .ends import WedgeEnds
 
@@ -231,6 +231,11 @@ def _named_layout(space: Space, roll_m: float) -> SlotLayout:
 
 
 def _wanted(facts: Facts, wish: Wish, like: Carried | None) -> Wanted:
+    """What is wanted, with what is wished of wedges."""
+    return replace(_asked(facts, wish, like), lower=WedgeWish.LOWER in facts.brief.wedge_wishes)
+
+
+def _asked(facts: Facts, wish: Wish, like: Carried | None) -> Wanted:
     if wish is Wish.COMPARE:
         return COMPARED
     if like is None:

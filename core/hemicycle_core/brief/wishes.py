@@ -70,7 +70,8 @@ class Wanted:
     """The wish that leads and what it is held against. demands: quantities whose targets must be met, carry aside.
     does: what a build that meets them does, for sentences; old: the club it is held against, old_hit: today and by the
     same monitor. moves: the readings of its flight that are to be other, each with the way, 1 for more; fairway: to be
-    held, where staying in play is part of it; tee: that fairway at the old club's length, where strokes are counted."""
+    held, where staying in play is part of it; tee: that fairway at the old club's length, where strokes are counted;
+    lower: of two wedges that are as good the one that leaves lower with more spin."""
 
     wish: Wish = Wish.GAP
     demands: tuple[str, ...] = ()
@@ -80,6 +81,7 @@ class Wanted:
     fairway: Job | None = None
     tee: Job | None = None
     moves: tuple[tuple[str, int], ...] = ()
+    lower: bool = False
 
     @property
     def windowless(self) -> bool:

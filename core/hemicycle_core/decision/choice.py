@@ -1,8 +1,9 @@
 """What is chosen, as it is shown, and the ties between builds: never between a build and keeping.
 
 Two builds are as good where neither is better with 80% and they are within a tenth of a stroke a round, or where both
-were hit enough and still cannot be told. Then in this order: what was asked, where one does more of it; the player's
-word; the evenness of the carries; the room in the window; the shorter shaft; fewer yardages to relearn; the price.
+were hit enough and still cannot be told. Then in this order: what was asked, where one does more of it; of wedges,
+where that is wished, the lower flight with more spin; the player's word; the evenness of the carries; the room in the
+window; the shorter shaft; fewer yardages to relearn; the price.
 """
 
 from __future__ import annotations
@@ -13,6 +14,7 @@ from enum import StrEnum
 
 from scipy.special import fdtr
 
+from ..heads import HeadType
 from ..judge import Liking, Verdict
 from ..judge.stopping import More
 from ..said import Said
@@ -25,6 +27,7 @@ from .worth import Worth
 
 ROOM = 0.10  # of the chance to lie in the window and to land as asked: less is no more room
 SHORTER_M = 0.25 * METRES_PER_INCH
+LOWER_DEG, MORE_RPM = 1.0, 500.0  # of two wedges: less is no other flight
 LIKED = {Liking.LIKED: 2, Liking.NEUTRAL: 1, Liking.DISLIKED: 0, Liking.VETOED: -1}
 
 
@@ -33,6 +36,7 @@ class Because(StrEnum):
 
     SAVES_MOST = "saves_most"
     ASKED = "asked"
+    LOWER = "lower"
     ONLY_ONE = "only_one"
     LIKED = "liked"
     EVEN = "even"
@@ -145,11 +149,47 @@ def _by_flight(asked: Asked, thresholds: Thresholds) -> Callable[[Contender, Con
     return compared
 
 
+def lower_by(first: Contender, second: Contender) -> tuple[float, float] | None:
+    """How much lower a wedge leaves than another, degrees, and with how much more spin, rpm; None where either is no
+    wedge, or was not read."""
+    if any(each.option.club.head_type is not HeadType.WEDGE for each in (first, second)):
+        return None
+    one, two = (
+        [
+            next((fact.mean for fact in each.verdict.facts if fact.quantity == key), None)
+            for key in ("launch_deg", "spin_rpm")
+        ]
+        for each in (first, second)
+    )
+    if one[0] is None or one[1] is None or two[0] is None or two[1] is None:
+        return None
+    return two[0] - one[0], one[1] - two[1]
+
+
+def _by_lower(asked: Asked) -> Callable[[Contender, Contender], float]:
+    """By the lower flight with more spin, where that is wished of wedges: by a degree or by so much spin, and neither
+    for the other."""
+
+    def compared(a: Contender, b: Contender) -> float:
+        by = lower_by(a, b) if asked.wanted.lower else None
+        if by is None:
+            return 0.0
+        degrees, spin = by[0] / LOWER_DEG, by[1] / MORE_RPM
+        if max(degrees, spin) >= 1 and min(degrees, spin) > -1:
+            return max(degrees, spin)
+        if min(degrees, spin) <= -1 and max(degrees, spin) < 1:
+            return min(degrees, spin)
+        return 0.0
+
+    return compared
+
+
 def broken(level_ones: Sequence[Contender], asked: Asked, thresholds: Thresholds) -> tuple[Contender, Because | None]:
     """Which of several that are as good is put first, the best of them first, and by what; None where nothing tells
     them apart."""
     rules: Mapping[Because, Callable[[Contender, Contender], float]] = {
         Because.ASKED: _by_flight(asked, thresholds),
+        Because.LOWER: _by_lower(asked),
         Because.LIKED: _by_liking,
         Because.EVEN: _by_evenness(thresholds),
         Because.ROOM: _by_room,

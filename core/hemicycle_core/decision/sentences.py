@@ -8,11 +8,26 @@ from ..brief import NOTHING_FEARED, Feared
 from ..judge import Judgement, Kind, Played, Verdict
 from ..judge.stopping import More
 from ..judge.weigh import Weighed, letter_of_own
-from ..said import NOTHING, Form, Quantity, Said, far, joined, money, number, say, term, with_and, with_and_the
+from ..said import (
+    NOTHING,
+    Form,
+    Quantity,
+    Said,
+    angle,
+    far,
+    joined,
+    money,
+    number,
+    say,
+    spin,
+    term,
+    with_and,
+    with_and_the,
+)
 from ..units import shown
 from .asked import Asked
 from .bags import Bag
-from .choice import Because, Choice, Contender
+from .choice import Because, Choice, Contender, lower_by
 from .options import Limits, Option
 from .worth import Worth
 
@@ -22,7 +37,8 @@ LEAST_A_SHOT = 0.005  # strokes a shot: what is written as 0.00 is not said
 NAUGHT = 0.05  # strokes a round: what is written as 0.0 is not said
 # Of two that are as good, what put the first one first.
 TOLD = (
-    Because.ASKED, Because.LIKED, Because.EVEN, Because.ROOM, Because.SHAFT, Because.RELEARN, Because.CHEAPER,
+    Because.ASKED, Because.LOWER, Because.LIKED, Because.EVEN, Because.ROOM, Because.SHAFT, Because.RELEARN,
+    Because.CHEAPER,
 )  # fmt: skip
 
 
@@ -97,6 +113,10 @@ def _told(because: Because, first: Contender, second: Contender) -> Said:
     if because is Because.EVEN and first.carries and second.carries:
         mine, theirs = (far(max(each.carries) - min(each.carries)) for each in (first, second))
         words = say("because-even-within", words=words, mine=mine, letter=second.letter, theirs=theirs)
+    by = lower_by(first, second) if because is Because.LOWER else None
+    if by is not None:
+        figures = {"lower": by[0] > 0, "by": angle(abs(by[0]), 1), "more": by[1] > 0, "spin": spin(abs(by[1]), -2)}
+        words = say("because-lower-by", letter=first.letter, **figures)
     return words
 
 

@@ -47,12 +47,20 @@ goes-for-it = The { $clubs } { $n ->
 } for it.
 because = { $letter } { $because ->
     [asked] does more of what was asked
+    [lower] leaves lower with more spin
     [liked] is the one the player trusts more
     [even] has the more even carries
     [room] has more room in its window
     [shaft] has the shorter shaft
     [relearn] leaves fewer yardages to relearn
    *[cheaper] costs less
+}
+because-lower-by = { $letter } leaves { $by } { $lower ->
+    [yes] lower
+   *[no] higher
+} with { $spin } { $more ->
+    [yes] more
+   *[no] less
 }
 because-even-within = { $words } (within { $mine }, { $letter } within { $theirs })
 does-as-far-as-told = { $does }, as far as can be told yet
