@@ -121,14 +121,17 @@ def _step(lower: Carried, upper: Carried, wish: StepWish) -> Step:
     balls = upper.ball_speed_mps - lower.ball_speed_mps if both else None  # type: ignore[operator]
     over = 0.0 if wish.closes(step) else step - wish.most_m
     few = both and min(lower.shots, upper.shots) < FEW_SHOTS
-    words = joined([_step_words(lower, upper, step, over, wish), _ball_words(balls) if few else NOTHING])
+    words = joined(
+        [_step_words(lower, upper, step, over, wish), _ball_words(balls, step, over, wish) if few else NOTHING]
+    )
     return Step(lower, upper, step, balls, over, few, words)
 
 
-def _ball_words(balls_mps: float | None) -> Said:
-    """What ball speed says of a step that rests on few shots, where it is no usual one; empty where it is."""
+def _ball_words(balls_mps: float | None, step_m: float, over_m: float, wish: StepWish) -> Said:
+    """What ball speed says of a step that rests on few shots, where it says another thing than the carries do: too much
+    of a step that looks closed, too little of one that looks wide enough; empty where they agree."""
     low, high = USUAL_BALL_STEP_MPS
-    if balls_mps is None or low <= balls_mps <= high:
+    if balls_mps is None or not ((balls_mps < low and step_m >= wish.least_m) or (balls_mps > high and not over_m)):
         return NOTHING
     return say("wedges-ball-step", by=speed(balls_mps), low=speed(low), high=speed(high))
 

@@ -35,7 +35,7 @@ wedges-hit-more = hit { $name } { $n } more { $n ->
    *[no] {""}
 }
 wedges-wider-than-wanted = { $over } wider than the { $wanted } wanted.
-wedges-ball-step = Ball speed, the steadier sign with so few shots, steps by { $by }: { BARE($low) } to { $high } is usual.
+wedges-ball-step = Ball speed steps by { $by }: { BARE($low) } to { $high } is usual.
 wedges-two-do-same = The two do the same.
 wedges-near-purpose-kept = Near on purpose: { $name } is kept for { $shot }.
 wedges-narrower-than-wanted = Narrower than the { $wanted } wanted.
