@@ -171,7 +171,9 @@ def test_a_wedge_kept_for_one_shot_is_no_crowding_and_no_step():
     sand = club("60", 82, 60, kept_for="sand")
     found = short_end([sand, *ENDS], STEP)
     assert found.low.club.name == "LW" and "kept for sand" in found.steps[0].sentence
-    assert str(found.sentence).endswith("60 is kept out of the steps: under LW, 84 yd, nothing is counted.")
+    far_off = short_end([club("60", 60, 60, kept_for="sand"), *ENDS], STEP).steps[0]
+    assert far_off.over_m == 0 and far_off.sentence == "No step: 60 is kept for sand."
+    assert str(found.open_under).endswith("60 is kept out of the steps: under LW, 84 yd, nothing is counted.")
     rules = usual_rules(GapRule.EVEN_STEPS)
     assert not coverage([sand, *ENDS], rules).gaps[0].crowded
     assert coverage([replace(sand, kept_for=""), *ENDS], rules).gaps[0].crowded

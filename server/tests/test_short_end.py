@@ -140,7 +140,7 @@ def test_the_most_lofted_wedge_is_the_lower_end_whatever_it_is_used_for_but_by_t
     short = ask("PUT", f"builds/{lob}/stated", {"uses": uses})["bag"]["short"]
     assert short["low"]["build"] == lob and [each["build"] for each in short["places"]] == [wedges["54"].pk]
     short = ask("PUT", f"builds/{lob}/stated", {"kept_out": True})["bag"]["short"]
-    assert short["low"]["build"] == wedges["54"].pk and "58° is kept out of the steps: under 54°" in short["sentence"]
+    assert short["low"]["build"] == wedges["54"].pk and "58° is kept out of the steps: under 54°" in short["open_under"]
     short = ask("POST", f"sessions/{session.pk}/undo")["bag"]["short"]
     assert short["low"]["build"] == lob
 

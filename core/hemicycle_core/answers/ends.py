@@ -81,7 +81,8 @@ class WedgeEnds:
         if found is None or found.high is None:
             return None
         top = next((at for at, step in enumerate(found.steps) if step.upper.name == found.high.club.name), -1)
-        return max(range(top + 1), key=lambda at: (found.steps[at].step_m, -at), default=None)
+        mine = [at for at in range(top + 1) if not (found.steps[at].lower.kept_for or found.steps[at].upper.kept_for)]
+        return max(mine, key=lambda at: (found.steps[at].step_m, -at), default=None)
 
     @property
     def recheck(self) -> Said:

@@ -49,7 +49,9 @@ class End:
 class Step:
     """From one club to the next, metres; ball_step_mps None where not read of both. over_m: how much wider than the
     wish with its stretch, 0 where it is closed. few: either carry rests on so few shots that ball speed is the steadier
-    sign. sentence: how it lies beside the wish."""
+    sign. sentence: how it lies beside the wish.
+
+    One of a club that is kept out is no step, and is neither wide nor near."""
 
     lower: Carried
     upper: Carried
@@ -73,7 +75,8 @@ class Stage:
 @dataclass(frozen=True)
 class ShortEnd:
     """low, high: the most lofted wedge by its stock swing and the full set wedge. steps: shortest first, the last one
-    from the set wedge to the shortest iron, where there is one. stages: the order of work with `why`."""
+    from the set wedge to the shortest iron, where there is one. stages: the order of work with `why`.
+    open_under: what is open under the lower end, where a wedge there is kept out."""
 
     low: End | None
     high: End | None
@@ -82,6 +85,7 @@ class ShortEnd:
     why: Said
     sentence: Said
     unhit: tuple[str, ...]
+    open_under: Said = NOTHING
 
 
 def wedges_of(clubs: Sequence[Carried]) -> tuple[Carried, ...]:
@@ -119,7 +123,8 @@ def _step(lower: Carried, upper: Carried, wish: StepWish) -> Step:
     step = upper.carry_m - lower.carry_m
     both = lower.ball_speed_mps is not None and upper.ball_speed_mps is not None
     balls = upper.ball_speed_mps - lower.ball_speed_mps if both else None  # type: ignore[operator]
-    over = 0.0 if wish.closes(step) else step - wish.most_m
+    kept = bool(lower.kept_for or upper.kept_for)  # no step of the ladder, however wide
+    over = 0.0 if kept or wish.closes(step) else step - wish.most_m
     few = both and min(lower.shots, upper.shots) < FEW_SHOTS
     words = joined(
         [_step_words(lower, upper, step, over, wish), _ball_words(balls, step, over, wish) if few else NOTHING]
@@ -138,12 +143,12 @@ def _ball_words(balls_mps: float | None, step_m: float, over_m: float, wish: Ste
 
 def _step_words(lower: Carried, upper: Carried, step_m: float, over_m: float, wish: StepWish) -> Said:
     kept = next((club for club in (lower, upper) if club.kept_for), None)
+    if kept is not None:
+        return say("wedges-no-step", near=step_m < wish.least_m, name=kept.name, shot=kept.kept_for)
     if over_m:
         return say("wedges-wider-than-wanted", over=far(over_m), wanted=wish.text)
-    if step_m < CROWDED_M and kept is None:
+    if step_m < CROWDED_M:
         return say("wedges-two-do-same")
-    if kept is not None and step_m < wish.least_m:
-        return say("wedges-near-purpose-kept", name=kept.name, shot=kept.kept_for)
     if step_m < wish.least_m - 1e-6:
         return say("wedges-narrower-than-wanted", wanted=wish.text)
     return say("wedges-wanted")
@@ -176,8 +181,8 @@ def short_end(
     if lofted:
         ends = End(low, say("wedges-hit-at-the-most", name=lofted[-1], n=END_SHOTS)), ends[1]
     stages = _stages(ends, steps, school, sole)
-    sentence = joined([_sentence(ends, steps, wish), _open_under(low, wedges)])
-    return ShortEnd(*ends, steps, stages, SCHOOL_WHY[school], sentence, unhit)
+    sentence, under = _sentence(ends, steps, wish), _open_under(low, wedges)
+    return ShortEnd(*ends, steps, stages, SCHOOL_WHY[school], sentence, unhit, under)
 
 
 def _open_under(low: Carried, wedges: Sequence[Carried]) -> Said:

@@ -4006,6 +4006,7 @@ export interface components {
             why: components["schemas"]["Sentence"];
             sentence: components["schemas"]["Sentence"];
             unhit: string[];
+            open_under: components["schemas"]["Sentence"];
             schools: components["schemas"]["SchoolsOut"] | null;
             places: components["schemas"]["PlaceOut"][];
             recheck: components["schemas"]["Sentence"];

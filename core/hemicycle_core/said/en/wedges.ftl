@@ -37,7 +37,10 @@ wedges-hit-more = hit { $name } { $n } more { $n ->
 wedges-wider-than-wanted = { $over } wider than the { $wanted } wanted.
 wedges-ball-step = Ball speed steps by { $by }: { BARE($low) } to { $high } is usual.
 wedges-two-do-same = The two do the same.
-wedges-near-purpose-kept = Near on purpose: { $name } is kept for { $shot }.
+wedges-no-step = { $near ->
+    [yes] Near on purpose
+   *[no] No step
+}: { $name } is kept for { $shot }.
 wedges-narrower-than-wanted = Narrower than the { $wanted } wanted.
 wedges-wanted = As wanted.
 wedges-both-ends = Both ends

@@ -55,6 +55,7 @@ def present_short_end(judged: JudgedSession) -> ShortEndOut | None:
         why=found.why,
         sentence=found.sentence,
         unhit=list(found.unhit),
+        open_under=found.open_under,
         schools=None if schools is None else SchoolsOut(schools.each, schools.part, schools.proposed, schools.sentence),
         places=[_place(place, ids, coming, judged.decision.bag.dropped) for place in judged.stand.places],
         recheck=judged.ends.recheck,

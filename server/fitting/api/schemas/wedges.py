@@ -117,6 +117,7 @@ class ShortEndOut:
     why: Said
     sentence: Said
     unhit: list[str]
+    open_under: Said
     schools: SchoolsOut | None
     places: list[PlaceOut]
     recheck: Said

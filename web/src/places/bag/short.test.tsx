@@ -60,6 +60,7 @@ const short: Short = {
 	why: "The shortest decides what the others are.",
 	sentence: "22 yd between 54 and PW.",
 	unhit: [],
+	open_under: "",
 	schools: { each: 2, part: 1, proposed: null, sentence: "42 yd from 58 to PW: two wedges between." },
 	places: [
 		place,
