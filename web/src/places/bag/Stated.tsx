@@ -64,6 +64,12 @@ const WORDS = [
 ] as const;
 const shown = (value: number | null) => (value === null ? "" : figure(value, 2).replace(/\.?0+$/, ""));
 
+const TICKS = [
+	{ field: "of_set", name: t("bag-set-irons") },
+	{ field: "kept_out", name: t("bag-kept-out-no-step") },
+	{ field: "on_order", name: t("bag-order-not-here-yet") },
+] as const;
+
 export function Stated({ build, act }: { build: Build } & Pick<PlaceProps, "act">) {
 	const form = `stated:${build.id}`;
 	const [typed, setTyped] = useDrafted<Record<string, string>>(form, "typed", {});
@@ -206,33 +212,17 @@ export function Stated({ build, act }: { build: Build } & Pick<PlaceProps, "act"
 									))}
 								</select>
 							</label>
-							<label className="flex min-h-10 items-center gap-2 text-sm">
-								<input
-									type="checkbox"
-									className="checkbox"
-									checked={build.of_set}
-									onChange={(event) => said("of_set", event.target.checked)}
-								/>
-								{t("bag-set-irons")}
-							</label>
-							<label className="flex min-h-10 items-center gap-2 text-sm">
-								<input
-									type="checkbox"
-									className="checkbox"
-									checked={build.kept_out}
-									onChange={(event) => said("kept_out", event.target.checked)}
-								/>
-								{t("bag-kept-out-no-step")}
-							</label>
-							<label className="flex min-h-10 items-center gap-2 text-sm">
-								<input
-									type="checkbox"
-									className="checkbox"
-									checked={build.on_order}
-									onChange={(event) => said("on_order", event.target.checked)}
-								/>
-								{t("bag-order-not-here-yet")}
-							</label>
+							{TICKS.map(({ field, name }) => (
+								<label key={field} className="flex min-h-10 items-center gap-2 text-sm">
+									<input
+										type="checkbox"
+										className="checkbox"
+										checked={build[field]}
+										onChange={(event) => said(field, event.target.checked)}
+									/>
+									{name}
+								</label>
+							))}
 						</>
 					)}
 				</div>
