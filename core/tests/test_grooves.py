@@ -104,6 +104,9 @@ def test_the_test_goes_by_turns_dry_then_wet_and_says_what_comes_next():
     assert (dry.next.club, dry.next.lie) == (2, None) and "Range balls" in dry.warning
     hit = standing([[Asked(key, "", {None: 5, Lie.WET: 5}) for key in (1, 2)]], 1, None, [])
     assert hit.next is None and hit.minutes == 0 and str(hit.words).startswith("Both wedges are hit")
+    # One fresh wedge beside two old ones is asked for once.
+    shared = standing([[Asked(key, "", {}), Asked(9, "", {})] for key in (1, 2)], 1, None, [])
+    assert [[task.club for task in each.tasks] for each in shared.columns] == [[1, 9, 2], [1, 9, 2]]
     nobody = standing([], 1, None, [])
     assert "No fresh wedge" in nobody.none and nobody.next is None and not nobody.words
 

@@ -100,6 +100,15 @@ def test_one_bend_is_proposed_where_one_will_do_and_two_where_it_takes_two():
     assert low.bend.change.amount > 0 and high.bend.change.amount > 0
 
 
+def test_what_stands_at_no_place_is_not_bent_and_many_wedges_are_soon_looked_at():
+    def never():
+        raise AssertionError("nobody would be told of this bend")
+
+    spare = [Between(club(f"6{number}", 101 + number / 4), never) for number in range(8)]
+    here, empty = cut(between("54", 98), *spare)
+    assert here.club == "54" and empty.club == ""
+
+
 def test_a_part_swing_that_the_player_has_shown_fills_what_is_left_of_a_step():
     wide = cut(between("54", 95, []), between("50", 107, []))[1]
     assert wide.sentence == "Carry 112: the 50 is 5 short."

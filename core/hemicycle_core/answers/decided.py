@@ -142,10 +142,16 @@ def why_taken(found: Decided, club: Club) -> dict[str, Any]:
         "high_m": carry and carry.high,
         "sentence": as_data(choice.sentence if proposed else overruled([club.letter], choice.sentence)),
         "why": as_data(chosen.why) if chosen else "",
-        "replaces": found.stand.tried[club.key].replaces if club.key in found.stand.tried else "",
+        "replaces": _replaced_by(found, club),
         "saves": worth.saves if worth is not None and decision.known else None,
         "lost": lost,
     }
+
+
+def _replaced_by(found: Decided, club: Club) -> int | None:
+    """The number of the own club whose place a build is tried for; None where it is one more."""
+    tried = found.stand.tried.get(club.key)
+    return next((each.key for each in found.facts.own if tried is not None and each.called == tried.replaces), None)
 
 
 def _place_words(taken: Mapping[str, Any]) -> Said:

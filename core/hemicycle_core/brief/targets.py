@@ -170,10 +170,12 @@ def _spin(lower: Carried, upper: Carried) -> Target | None:
         return None
     low, high = sorted((lower.spin_rpm, upper.spin_rpm))
     names = {"upper": upper.name, "lower": lower.name}
+    if upper.head_type is HeadType.WEDGE:
+        least = upper if low == upper.spin_rpm else lower
+        why = say("brief-spin-of-a-wedge", name=least.name, spin=spin(low))
+        return Target("spin_rpm", low - SPIN_ROOM_RPM, None, why, firm=False, sure=SPIN_SURE)
     why = say("brief-spin-between", less=spin(upper.spin_rpm), more=spin(lower.spin_rpm), **names)
-    # Of a wedge more spin is never against it.
-    most = None if upper.head_type is HeadType.WEDGE else high + SPIN_ROOM_RPM
-    return Target("spin_rpm", low - SPIN_ROOM_RPM, most, why, firm=False, sure=SPIN_SURE)
+    return Target("spin_rpm", low - SPIN_ROOM_RPM, high + SPIN_ROOM_RPM, why, firm=False, sure=SPIN_SURE)
 
 
 def side_target(jobs: Sequence[Job], miss: Miss) -> Target | None:

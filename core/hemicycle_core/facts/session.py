@@ -114,8 +114,8 @@ class Facts(OnlyFields):
     @lazily
     def replaced(self) -> list[Club]:
         """The player's own clubs whose place a build took that was taken in for the time being."""
-        gone = {club.taken["replaces"] for club in self.accepted if club.taken and club.taken.get("replaces")}
-        return [club for club in self.in_favour if club.called in gone and not club.fixed]
+        gone = {club.taken.get("replaces") for club in self.accepted if club.taken}
+        return [club for club in self.in_favour if club.key in gone and not club.fixed]
 
     @lazily
     def in_bag(self) -> list[Club]:

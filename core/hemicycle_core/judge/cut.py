@@ -75,7 +75,12 @@ def cut_places(
     empty = [_Rung(slot.target_m) for slot, there in stands if there is None]
     as_they_are = _rungs(ends, wedges, empty, [None] * len(wedges))
     wrong = any(_outside(*step, wish) for step in itertools.pairwise(as_they_are))
-    known = {each.club.name: [bend for bend in each.bends() if bend.after] if wrong else [] for each in wedges}
+    # What stands at no place is not bent: nobody would be told.
+    placed = {there.club.name for _, there in stands if there is not None}
+    known = {
+        each.club.name: [bend for bend in each.bends() if bend.after] if wrong and each.club.name in placed else []
+        for each in wedges
+    }
     bent = _fewest_bends(ends, wedges, empty, wish, known)
     return [
         _place(slot, there, bent.get(there.club.name) if there else None, as_they_are, wish, known)

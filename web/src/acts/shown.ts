@@ -58,9 +58,19 @@ const SHOWN: Shows = {
 					player: { ...seen.player, mode: mode ?? seen.player.mode, away: away ?? seen.player.away },
 				}
 			: seen,
-	"PUT /api/builds/{build_id}/stated": (seen, id, { complaints }) => ({
+	"PUT /api/builds/{build_id}/stated": (seen, id, said) => ({
 		...seen,
-		builds: seen.builds.map((each) => (each.id === id && complaints ? { ...each, complaints } : each)),
+		builds: seen.builds.map((each) =>
+			each.id !== id
+				? each
+				: {
+						...each,
+						complaints: said.complaints ?? each.complaints,
+						of_set: said.of_set ?? each.of_set,
+						kept_out: said.kept_out ?? each.kept_out,
+						on_order: said.on_order ?? each.on_order,
+					},
+		),
 	}),
 	"PUT /api/trials/{trial_id}/guess": (seen, id, { code, confidence }) => ({
 		...seen,

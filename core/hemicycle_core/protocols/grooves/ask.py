@@ -54,7 +54,8 @@ def next_task(asked: Sequence[Task], club: int | None, lie: Lie | None) -> Task 
 
 def standing(pairs: Sequence[Sequence[Asked]], club: int | None, lie: Lie | None, balls: Sequence[Ball]) -> Standing:
     """What the test still wants, pair by pair. club, lie: in hand and hit from, None for dry; balls: it is hit with."""
-    asked = [task for pair in pairs for task in tasks(pair)]
+    # One fresh wedge may stand beside two old ones, and is hit once for both.
+    asked = list(dict.fromkeys(task for pair in pairs for task in tasks(pair)))
     coming, left = next_task(asked, club, lie), left_of(asked)
     names = {each.key: each.name for pair in pairs for each in pair}
     return Standing(

@@ -58,6 +58,7 @@ brief-green-so-deep = “{ $name }” is a { $firmness } green { $depth } deep: 
    *[no] {""}
 }.
 brief-peak-of = { $name } { $peak }
+brief-spin-of-a-wedge = The { $name } spins { $spin }: about that much is asked, and more is never against a wedge.
 brief-spin-between = Between { $upper } at { BARE($less) } and { $lower } at { BARE($more) }; read it with speed and launch.
 brief-so-wide = “{ $name }” is { $width } wide.{ $miss ->
     [left] {" "}Left is the miss to avoid.
