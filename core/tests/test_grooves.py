@@ -83,14 +83,13 @@ def test_a_club_that_is_trusted_and_a_range_ball_are_said():
     assert not any("otherwise" in each for each in compared(shots(1, 52), shots(2, 52)).remarks)
 
 
-def test_a_pair_is_of_one_loft_and_one_of_it_is_fresh():
+def test_a_pair_is_of_one_loft_else_of_the_next_and_one_of_it_is_fresh():
     def named(key, loft, fresh):
         return GrooveWedge(key, str(key), loft, [], fresh)
 
-    found = pairs(
-        [named(1, 54, False), named(2, 58, False), named(3, 55, True), named(4, 54, True), named(5, None, True)]
-    )
-    assert [(old.key, fresh.key) for old, fresh in found] == [(1, 4)]
+    lofts = [(1, 54, False), (2, 58, False), (6, 62, False), (3, 55, True), (4, 54, True), (5, None, True)]
+    found = pairs([named(*each) for each in lofts])
+    assert [(old.key, fresh.key) for old, fresh in found] == [(1, 4), (2, 3)]
 
 
 def test_the_test_goes_by_turns_dry_then_wet_and_says_what_comes_next():

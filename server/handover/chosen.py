@@ -45,8 +45,13 @@ def side_of(
     pairs = [(build, carried[build.key]) for build in judged.facts.in_favour if build.key in carried]
     stay = [(build, club) for build, club in pairs if build not in dropped]
     guessed = predicted_of(judged, verdicts_of(judged)) if any(build.key not in carried for build in added) else {}
-    made = {build.key: guessed[build.key].club if build.key in guessed else carried.get(build.key) for build in added}
-    come = [(build, club) for build in added if (club := made[build.key]) is not None]
+    guesses = {key: each.club for key, each in guessed.items()}
+    # One that was hit in tests alone carries as the decision has it.
+    decision = judged.decision
+    there = [each for each in decision.weigher.options if each.key in decision.bag.plan.keys and not each.own]
+    weighed = {int(each.key): each.club for each in there}
+    known = {**weighed, **carried, **guesses}
+    come = [(build, known[build.key]) for build in added if build.key in known]
     builds = {club.name: build for build, club in (*stay, *come)}
     out = None if away is None else away.called
     covered = coverage([club for _, club in (*stay, *come) if club.name != out], bag.rules)

@@ -338,10 +338,40 @@ def test_an_old_wedge_beside_a_fresh_one_is_told_on_the_bench_and_answers_its_co
     assert all(len(row["figures"][each["key"]]["at"]) == 2 for row in found["rows"] for each in found["columns"])
     (claim,) = ask("GET", f"sessions/{session.pk}/bench")["claims"]
     assert found["sentence"][1:] in claim["sentence"]
-    # None of it is a carry of either club, or a swing of the card.
+    # It is the decision too, and none of it is a carry of either club, or a swing of the card.
+    choice = ask("GET", f"sessions/{session.pk}/bench")["choice"]
+    assert (
+        choice["because"] == "tested" and found["sentence"].split(": ")[1] in choice["sentence"] and choice["settled"]
+    )
+    assert ask("GET", f"sessions/{session.pk}/handover/draft")["reasons"].startswith(choice["sentence"])
     builds_now = {each["id"]: each for each in seen["builds"]}
     assert builds_now[fresh.pk]["carry_m"] is None and builds_now[old.pk]["kept"] == 6
     assert seen["bag"]["short"]["card"] is None
+
+
+def test_an_old_wedge_that_tests_found_worn_out_is_handed_over_for_the_fresh_one(ask, fitter, session, wedges):
+    old = wedges["54"]
+    ask("PUT", f"builds/{old.pk}/stated", {"complaints": ["runs_out"], "wear": "worn"})
+    head, shaft = Head.objects.get(label="54 W"), Shaft.objects.get(fits__contains="wedge")
+    wanted = {"head": head.pk, "shaft": shaft.pk}
+    ask("POST", f"sessions/{session.pk}/candidates", {"candidates": [wanted]}, 201)
+    fresh = Build.objects.get(session=session, head=head, archived=False)
+    for key, build in ((7.5, old), (5.0, fresh)):
+        for off in (0, 0.2, -0.2):
+            stopped = {"landed_m": 18, "stopped_m": 18 + key + off, "stopped_side_m": 0}
+            ask("POST", f"sessions/{session.pk}/trials/stop/seen", {"build": build.pk, **stopped}, 201)
+    choice = ask("GET", f"sessions/{session.pk}/bench")["choice"]
+    assert choice["letters"] == [fresh.letter]
+    assert choice["sentence"].startswith(f"{fresh.letter} for the 54°, after tests: seen on the green, 54° runs 2.7 yd")
+    gone = ask("GET", f"sessions/{session.pk}/handover")
+    assert (gone["suggested"], gone["suggested_drop"]) == ([fresh.pk], [old.pk])
+    draft = ask("GET", f"sessions/{session.pk}/handover/draft?builds={fresh.pk}&dropped={old.pk}")
+    assert draft["reasons"].startswith(choice["sentence"]) and draft["dropped"] == ["54°"]
+    after = {each["id"]: each["carry_m"] for each in draft["after"]["clubs"]}
+    today = {each["id"]: each["carry_m"] for each in gone["before"]["clubs"]}
+    assert after[fresh.pk] == today[old.pk] and old.pk not in after
+    body = {"builds": [fresh.pk], "dropped": [old.pk], "reasons": draft["reasons"], "lost": []}
+    assert ask("POST", f"sessions/{session.pk}/handover", body, 201)["agreed"]
 
 
 def test_a_stop_test_is_tapped_and_paced_to_one_green_and_what_is_set_aside_is_no_part_of_it(ask, session, wedges):

@@ -2,12 +2,16 @@
 
 from __future__ import annotations
 
+from collections import defaultdict
+
 from ..facts import Club
 from ..facts.session import air_of
 from ..judge.claims import Claimed, Wedge, answered
-from ..protocols.grooves.read import as_claim
+from ..protocols.found import Tested
+from ..protocols.grooves.read import as_claim, by_test
 from ..wedges import Complaint, WedgeFlight
 from .bag import BagNow
+from .short_tests import told
 from .short_tests.grooves import grooves_of
 from .stand import OnStand
 from .wedges import is_fresh, sands_of
@@ -20,17 +24,20 @@ def claims_of(stand: OnStand) -> list[Claimed]:
     if not complaining:
         return []
     seen = {club.key: _as_claimed(bag, club, stand.flights.get(club.key)) for club in facts.wedges}
-    tests = {each.old: each for each in grooves_of(bag)}
+    tests: dict[int, list[Tested]] = defaultdict(list)
+    for each in told(bag):
+        tests[each.old].append(each)
+    grooves = {each.old: each for each in grooves_of(bag)}
     made = []
     for club in complaining:
         others = [each for key, each in seen.items() if key != club.key]
         for complaint in club.complaints:
-            tested = tests.get(club.key) if complaint is Complaint.WORN else None
-            if tested is not None:
-                made.append(as_claim(club.called, tested))
+            if complaint is Complaint.WORN and club.key in grooves:
+                made.append(as_claim(club.called, grooves[club.key]))
                 continue
-            step = bag.rules.wedge_step
-            made.append(answered(seen[club.key], complaint, others, step, bag.known.anchored))
+            computed = answered(seen[club.key], complaint, others, bag.rules.wedge_step, bag.known.anchored)
+            on_the_ground = complaint in (Complaint.RUNS_OUT, Complaint.WORN)
+            made.append(by_test(computed, tests[club.key]) if on_the_ground else computed)
     return made
 
 

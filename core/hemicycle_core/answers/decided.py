@@ -22,6 +22,7 @@ from ..samples.alike import AlikeStep, step_at_one_swing
 from ..wedges import Schools
 from .clubs import mean_of
 from .stand import OnStand, given
+from .tested import tested_clubs
 
 DECISIONS = new_store(24)
 FILLING = {Kind.FILLS, Kind.FILLS_NOT_SETTLED}
@@ -76,7 +77,7 @@ class Decided:
 
 def decided(stand: OnStand) -> Decided:
     """Kept by what goes into it, and by nothing else."""
-    asked = given(stand)
+    asked = given(stand) | {"tested": tested_clubs(stand)}
     made = remembered(DECISIONS, key_of(asked), lambda: decide_session(**asked))
     said = {each.letter: each for each in made.verdicts}
     said |= {club.letter: accepted(stand.candidates[club.key]) for club in stand.facts.accepted}

@@ -5,10 +5,10 @@ from .bags import Bag, exchanged
 from .choice import Because, Choice
 from .decide import Decision, decide_session
 from .offers import offered
-from .options import BagClub, Demand, Limits, Option, Plan, SwapPair
+from .options import BagClub, Demand, Limits, Option, Plan, SwapPair, TestedClub
 from .worth import Worth
 
 __all__ = [
     "Asked", "Bag", "BagClub", "Because", "Choice", "Decision", "Demand", "Limits", "Option", "Plan", "SwapPair",
-    "Worth", "decide_session", "exchanged", "offered",
+    "TestedClub", "Worth", "decide_session", "exchanged", "offered",
 ]  # fmt: skip

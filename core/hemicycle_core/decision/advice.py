@@ -26,7 +26,8 @@ def next_step(
     mine = next((verdict for verdict in verdicts if verdict.letter == in_hand), None)
     if mine is not None and mine.turn is not None:
         return _turned(mine)
-    if choice is not None and choice.settled and (choice.letter is not None or choice.because is Because.KEEP):
+    told = choice is not None and (choice.letter is not None or choice.because in (Because.KEEP, Because.TESTED))
+    if choice is not None and choice.settled and told:
         return say("next-settled", keeps=not choice.letter, letter=choice.letter)
     return (
         _for_build(mine)

@@ -47,12 +47,14 @@ class Bag:
 
 @dataclass(frozen=True)
 class Weigher:
-    """All that weighs a bag, and what it weighed already."""
+    """All that weighs a bag, and what it weighed already. tested: strokes a round that a test found the second of two
+    clubs to save for the first, by their keys."""
 
     table: WorthTable
     rules: GapRules
     limits: Limits
     stroke_price: float = DEFAULT.stroke_price
+    tested: Mapping[tuple[str, str], float] = field(default_factory=dict)
     _costs: dict[Plan, Costs] = field(default_factory=dict)
 
     @property
@@ -73,7 +75,10 @@ class Weigher:
 
     def worth(self, plan: Plan) -> Worth:
         """What a bag saves beside that of today."""
-        return self.costs(plan).beside(self.costs(self.today), self.price(plan) / self.stroke_price)
+        tested = sum(
+            saves for (old, fresh), saves in self.tested.items() if fresh in plan.keys and old not in plan.keys
+        )
+        return self.costs(plan).beside(self.costs(self.today), self.price(plan) / self.stroke_price, tested)
 
     def weigh(self, plan: Plan) -> Bag:
         """What the bag becomes with these clubs."""

@@ -47,6 +47,7 @@ class Because(StrEnum):
     TIED = "tied"
     TURN = "turn"
     KEEP = "keep"
+    TESTED = "tested"
     NOTHING = "nothing"
 
 

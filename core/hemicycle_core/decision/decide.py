@@ -18,9 +18,10 @@ from ..brief import NOTHING_FEARED, Feared, Job, Wish
 from ..brief.wishes import OUT_OF_PLAY_MORE
 from ..judge import Candidate, Case, Judgement, Kind, Verdict, judge_session
 from ..judge.stopping import A_FEW, More, chance_best, keep_settled, more_shots, more_to_keep, settled_on
-from ..judge.verdict import DOING, kept_instead, recommended
+from ..judge.verdict import DOING, decided_by_tests, kept_instead, recommended
 from ..judge.weigh import KEEP, Weighed, letter_of_own
 from ..judge.yardages import Yardages, usual_yardages
+from ..protocols.found import Outcome
 from ..said import NOTHING, Said, joined
 from ..samples.averages import values_of
 from ..thresholds import DEFAULT, Thresholds
@@ -28,8 +29,8 @@ from .asked import Asked, asked_of
 from .bags import Bag, Weigher
 from .choice import Because, Choice, Contender, broken, level
 from .first import measured_first, not_seen, opens_a_hole
-from .gather import build_options, drive_of, own_clubs, own_options, turned_options, unhit_options
-from .options import BagClub, Demand, Limits, Option, Plan
+from .gather import build_options, drive_of, own_clubs, own_options, tested_options, turned_options, unhit_options
+from .options import BagClub, Demand, Limits, Option, Plan, TestedClub
 from .sentences import (
     as_far,
     beyond,
@@ -43,6 +44,7 @@ from .sentences import (
     proposing,
 )
 from .stand import LIKELY, Stand, chance_of, doing_of, total_of
+from .tested import after_tests, not_instead
 from .turns import turn_left, turned_first
 from .worth import Worth, table_of
 
@@ -90,6 +92,7 @@ def decide_session(
     yardages: Yardages | None = None,
     swaps: bool = False,
     nothing_open: bool = False,
+    tested: Sequence[TestedClub] = (),
     thresholds: Thresholds = DEFAULT,
 ) -> Decision:
     """Judge the builds of a session and decide.
@@ -98,7 +101,8 @@ def decide_session(
     builds: by letter, as the bag sees those that were hit, where it sees more than their shots say; unhit: builds
     of the stand that were not hit, which are weighed when asked after and never proposed. replaced: the name of the
     club that goes when a new one comes, where the case names none. demand: on which courses the jobs come up; yardages:
-    of a round, where they are not as usual. nothing_open: no space is left to fill.
+    of a round, where they are not as usual. nothing_open: no space is left to fill. tested: what tests found of
+    clubs that are played beside builds of the stand.
     """
     clubs = own_clubs(own) if bag is None else list(bag)
     drive = drive_of(clubs)
@@ -109,27 +113,32 @@ def decide_session(
         *own_options(clubs, judgement.weighed, jobs),
         *built,
         *turned_options(built, judgement),
-        *unhit_options(unhit, judgement.weighed, jobs),
     ]
+    options += tested_options(options, tested)
+    there = {option.key for option in options}
+    options += unhit_options([each for each in unhit if each.key not in there], judgement.weighed, jobs)
     if yardages is None:
         yardages = usual_yardages(drive, jobs, counts=thresholds.round_shots)
     table = table_of(options, jobs, used, feared, drive, yardages)
     bounds = limits or Limits()
-    weigher = Weigher(table, rules or usual_rules(GapRule.ROLL_OUT), bounds, thresholds.stroke_price)
+    saved = {(each.key, each.fresh): each.saves for each in tested if each.replaces}
+    weigher = Weigher(table, rules or usual_rules(GapRule.ROLL_OUT), bounds, thresholds.stroke_price, saved)
     count = sum(option.own for option in options) + bounds.without_carry
-    may = _may_come(options, judgement)
     stand = Stand(
         judgement,
         cases,
         weigher,
         asked_of(cases, options, judgement.weighed, free=count < bounds.most),
-        may,
-        weigher.ranked(weigher.plans(may, swaps=swaps)),
+        _may_come(options, judgement),
+        plans=(),
         known=bool(clubs) and table.says_anything,
         feared=feared,
         thresholds=thresholds,
+        tested=tested,
     )
-    choice, plan = _choice(stand, nothing_open=nothing_open)
+    may = not_instead(stand.may, stand)
+    stand = replace(stand, may=may, plans=weigher.ranked(weigher.plans(may, swaps=swaps)))
+    choice, plan = after_tests(*_choice(stand, nothing_open=nothing_open), stand)
     empty = places_empty(choice, [each.name for each in own if each.out_of_favour])
     made = _decided(stand, replace(choice, sentence=joined([choice.sentence, empty])), plan)
     table.forget()
@@ -351,7 +360,11 @@ def _outside(doing: Sequence[Plan], worth: Worth, stand: Stand) -> Said:
 def _told(case: Case, choice: Choice, worths: Mapping[str, Worth], stand: Stand) -> Verdict:
     """The verdict of a build as the decision leaves it."""
     verdict = stand.verdict[case.candidate.letter]
-    if verdict.letter in choice.letters:
+    comes = verdict.letter in choice.letters
+    tested = next((each for each in stand.tested if each.letter == verdict.letter), None)
+    if tested is not None and (tested.replaces if comes else tested.outcome is Outcome.KEEP):
+        return decided_by_tests(verdict, tested.old, comes=comes)
+    if comes:
         return recommended(verdict)
     worth = worths.get(verdict.letter)
     # Where another build takes the place this one lost to it, and not to what is there.

@@ -15,7 +15,7 @@ from ..judge.unhit import play_expected
 from ..judge.weigh import Swing, Weighed, letter_of_own
 from ..rack.expected import expected_as_said
 from ..samples.averages import average, values_of
-from .options import BagClub, Option
+from .options import BagClub, Option, TestedClub
 
 SLACK_SHARE = 1.0  # of half a window: a carry this far outside it closes the hole still
 LONGEST_DRIVE = 1.15  # of what the longest other club does in all, for a driver that nobody hit
@@ -138,6 +138,28 @@ def turned_options(built: Sequence[Option], judgement: Judgement) -> list[Option
             )
         )
     return made
+
+
+def tested_options(options: Sequence[Option], tested: Sequence[TestedClub]) -> list[Option]:
+    """The builds that were hit in tests alone: of one loft with the club they were held beside, they carry as it
+    does."""
+    of = {option.key: option for option in options}
+    return [
+        replace(
+            of[each.key],
+            key=each.fresh,
+            club=replace(of[each.key].club, name=each.name),
+            letter=each.letter,
+            own=False,
+            fixed=False,
+            hit=False,
+            price=each.price,
+            liking=each.liking,
+            replaces=each.old,
+        )
+        for each in tested
+        if each.letter and each.same_loft and each.key in of and each.fresh not in of
+    ]
 
 
 def closes(case: Case) -> tuple[float, float] | None:

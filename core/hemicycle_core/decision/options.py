@@ -11,7 +11,9 @@ from numpy.typing import NDArray
 from ..bag import Carried, HeadType
 from ..judge import Liking, Played
 from ..judge.weigh import Swing
+from ..protocols.found import Outcome
 from ..rack.expected import Expected
+from ..said import Said
 
 Floats = NDArray[np.float64]
 
@@ -120,3 +122,27 @@ class Limits:
     places: int = 1
     budget: float | None = None
     without_carry: int = 1
+
+
+@dataclass(frozen=True)
+class TestedClub:
+    """What tests found of a club that is played beside a build. old: its name, key: its own; letter, name, fresh: of
+    the build, and its key, no letter of one that is borrowed and not to be had; same_loft: both have one. why: as a
+    part of a sentence; saves: strokes a round by what was told; liking: the player's word of the build, which a test
+    does not overrule; price: of it."""
+
+    old: str
+    key: str
+    letter: str
+    name: str
+    fresh: str
+    outcome: Outcome
+    why: Said
+    saves: float = 0.0
+    liking: Liking = Liking.NEUTRAL
+    price: float | None = None
+    same_loft: bool = True
+
+    @property
+    def replaces(self) -> bool:
+        return self.outcome is Outcome.REPLACE and self.liking is not Liking.VETOED

@@ -9,10 +9,11 @@ import numpy as np
 
 from ..brief import Feared, Wish
 from ..judge import Case, Judgement, Kind, Verdict
+from ..protocols.found import Outcome
 from ..thresholds import Thresholds
 from .asked import Asked
 from .bags import Weigher
-from .options import Option, Plan
+from .options import Option, Plan, TestedClub
 from .worth import Worth
 
 LIKELY, LEAST_LIKELY = 0.5, 0.4  # that a build does what was asked; the best of them where none is likely to
@@ -21,7 +22,7 @@ LIKELY, LEAST_LIKELY = 0.5, 0.4  # that a build does what was asked; the best of
 @dataclass(frozen=True)
 class Stand:
     """What a decision is made of, put together. may: the builds that may be proposed; plans: the bags with them, best
-    first; known: whether the bag of today is."""
+    first; known: whether the bag of today is; tested: what tests found of clubs that are played."""
 
     judgement: Judgement
     cases: Sequence[Case]
@@ -32,6 +33,7 @@ class Stand:
     known: bool
     feared: Feared
     thresholds: Thresholds
+    tested: Sequence[TestedClub] = ()
 
     @property
     def verdict(self) -> dict[str, Verdict]:
@@ -39,8 +41,10 @@ class Stand:
 
     @property
     def waiting(self) -> Verdict | None:
-        """A build that has not had its say."""
-        return next((each for each in self.judgement.verdicts if each.kind is Kind.NEEDS_SHOTS), None)
+        """A build that has not had its say, in full swings or in a test."""
+        told = {each.letter for each in self.tested if each.outcome is not Outcome.OPEN}
+        short = (each for each in self.judgement.verdicts if each.kind is Kind.NEEDS_SHOTS)
+        return next((each for each in short if each.letter not in told), None)
 
     @property
     def floor(self) -> float:

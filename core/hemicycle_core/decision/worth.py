@@ -27,24 +27,26 @@ NO_CLUB = 0.7
 # one club alone says nothing of the others. What lies under a driver that is known is his bag's.
 UNDER, PAST_M, LEAST_CLUBS = 0.93, metres(20), 2
 MOST_FOLDED = 400  # of bags that share clubs, kept while many are weighed: some tens of megabytes
-WORTH_LINES = ("yardages", "jobs", "fear", "price")
+WORTH_LINES = ("yardages", "jobs", "fear", "tests", "price")
 LEAST_SHOWN = 0.005  # strokes a round
 
 
 @dataclass(frozen=True)
 class Worth:
     """Strokes a round that a bag saves beside that of today, for each possible player, (DRAWS,): over the yardages that
-    nobody named and on the named jobs, and by what is feared of both. price: of what is bought, in strokes."""
+    nobody named and on the named jobs, and by what is feared of both. price: of what is bought, in strokes; tested: by
+    what a test told of a club that leaves and the one that comes for it, strokes."""
 
     yardages: Floats
     jobs: Floats
     feared: Floats
     price: float = 0.0
+    tested: float = 0.0
 
     @property
     def draws(self) -> Floats:
         """All of it but the price."""
-        return self.yardages + self.jobs + self.feared
+        return self.yardages + self.jobs + self.feared + self.tested
 
     @property
     def saves(self) -> float:
@@ -62,7 +64,8 @@ class Worth:
     @property
     def lines(self) -> list[tuple[str, float]]:
         """Its parts by name, those that round to nothing left out; they sum to `net`."""
-        parts = (float(self.yardages.mean()), float(self.jobs.mean()), float(self.feared.mean()), -self.price)
+        each = (float(part.mean()) for part in (self.yardages, self.jobs, self.feared))
+        parts = (*each, self.tested, -self.price)
         return [(name, saved) for name, saved in zip(WORTH_LINES, parts, strict=True) if abs(saved) >= LEAST_SHOWN]
 
     def better_than(self, other: Worth) -> float:
@@ -81,8 +84,9 @@ class Costs:
     feared: Floats
     by_job: tuple[str, ...] = ()
 
-    def beside(self, today: Costs, price: float) -> Worth:
-        return Worth(today.yardages - self.yardages, today.jobs - self.jobs, today.feared - self.feared, price)
+    def beside(self, today: Costs, price: float, tested: float = 0.0) -> Worth:
+        yardages, jobs, feared = today.yardages - self.yardages, today.jobs - self.jobs, today.feared - self.feared
+        return Worth(yardages, jobs, feared, price, tested)
 
 
 @dataclass(frozen=True)

@@ -248,6 +248,16 @@ def kept_instead(verdict: Verdict, replaces: str) -> Verdict:
     return replace(verdict, kind=Kind.KEEP, headline=head, change=WOULD_CHANGE[Kind.KEEP])
 
 
+def decided_by_tests(verdict: Verdict, old: str, *, comes: bool) -> Verdict:
+    """The verdict of a build that tests decided on beside the club that is played. comes: it takes the club's place."""
+    if comes and verdict.kind is not Kind.NEEDS_SHOTS:
+        return recommended(verdict)
+    head = say("verdict-recommended-after-tests") if comes else say("verdict-kept-after-tests", name=old)
+    kind = Kind.RECOMMENDED if comes else Kind.KEEP
+    change = verdict.change if comes else WOULD_CHANGE[Kind.KEEP]
+    return replace(verdict, kind=kind, headline=head, settled=True, more=0, change=change)
+
+
 READ_IT = say("change-read-it")
 SOLE_FIRST = say("change-sole-first")
 

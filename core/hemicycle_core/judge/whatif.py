@@ -9,7 +9,7 @@ from __future__ import annotations
 
 import math
 from collections.abc import Mapping, Sequence
-from dataclasses import dataclass, fields
+from dataclasses import dataclass, fields, replace
 
 import numpy as np
 from numpy.typing import NDArray
@@ -340,6 +340,29 @@ def _start(change: Change, closed_deg: float, club: HitClub) -> tuple[float, flo
         per_degree * lie.sd * change.amount,
     )
     return (own_side if club.left_handed else -own_side), error
+
+
+def with_loft(shots: Sequence[Shot], by_deg: float, head_type: HeadType) -> list[Shot]:
+    """Shots as they would have left with so much more loft, by impact, of their readings the launch and what swung it;
+    those without a launch are left out. Raises BadInput for more than is still the same swing."""
+    usable = [shot for shot in shots if all(shot.get(key) is not None for key in LAUNCH)]
+    columns = columns_of(usable, (*LAUNCH, "attack_deg", "dynamic_loft_deg"))
+    if not usable:
+        return []
+    speed, launch, spin = (columns[key] for key in LAUNCH)
+    was = Impacts.of(speed, launch, spin, columns["attack_deg"], columns["dynamic_loft_deg"], head_type)
+    change = Change(ChangeKind.LOFT, by_deg)
+    now = was.changed(change.effect, change.amount)
+    arrives = now.spin_loft_deg - was.spin_loft_deg
+    made = []
+    for n, shot in enumerate(usable):
+        left = {"ball_speed_mps": now.ball_speed_mps[n], "launch_deg": now.launch_deg[n], "spin_rpm": now.spin_rpm[n]}
+        swung = {key: value for key in ("club_speed_mps", "attack_deg") if (value := shot.get(key)) is not None}
+        dynamic = shot.get("dynamic_loft_deg")
+        if dynamic is not None:
+            swung["dynamic_loft_deg"] = dynamic + float(arrives[n])
+        made.append(replace(shot, values={**swung, **{key: float(value) for key, value in left.items()}}))
+    return made
 
 
 @dataclass(frozen=True)

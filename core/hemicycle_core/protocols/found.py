@@ -18,6 +18,20 @@ class Outcome(StrEnum):
 
 
 @dataclass(frozen=True)
+class Tested:
+    """What a test says of a club that is played beside a new one, by their keys. sentence: why; saves: strokes a round
+    that the new one saves by what was told, 0 while nothing is; seen: by eyes on the ground, not computed from how
+    balls left."""
+
+    old: int
+    fresh: int
+    outcome: Outcome
+    sentence: Said
+    saves: float = 0.0
+    seen: bool = False
+
+
+@dataclass(frozen=True)
 class Figure:
     """at: canonical, of each club of the result, or of the one of its row; None where it is not known. half: half of
     the 90% interval of what it is about, None while that is not known. told: whether it is more than chance."""

@@ -860,6 +860,9 @@ export const VOCABULARY = read({
    "fear": {
     "say": "worth-fear"
    },
+   "tests": {
+    "say": "worth-tests"
+   },
    "price": {
     "say": "worth-price"
    }

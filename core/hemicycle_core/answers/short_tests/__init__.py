@@ -10,7 +10,7 @@ from collections.abc import Mapping
 
 from ...facts import Facts
 from ...protocols.asked import Standing
-from ...protocols.found import Result
+from ...protocols.found import Result, Tested
 from ..bag import BagNow
 from ..ends import worked_at
 from . import grooves, part_swing, stop
@@ -40,4 +40,12 @@ def results(bag: BagNow, told: Mapping[str, list[Blind]]) -> list[Result]:
     return [found for key, test in TESTS.items() for found in test.found(bag, told.get(key, []))]
 
 
-__all__ = ["TESTS", "Blind", "ShortTest", "pairs_of", "results", "standings"]
+def told(bag: BagNow) -> list[Tested]:
+    """What every test says of clubs that are played beside new ones, what was seen before what was computed."""
+    if not worked_at(bag.facts):
+        return []
+    found = [each for test in TESTS.values() for each in test.tells(bag)]
+    return sorted(found, key=lambda each: not each.seen)
+
+
+__all__ = ["TESTS", "Blind", "ShortTest", "pairs_of", "results", "standings", "told"]

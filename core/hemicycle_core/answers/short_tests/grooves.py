@@ -8,9 +8,9 @@ from ...facts import Club, Facts
 from ...facts.session import air_of
 from ...protocols.asked import Standing
 from ...protocols.blind import told_blind
-from ...protocols.found import Result
+from ...protocols.found import Result, Tested
 from ...protocols.grooves.ask import KEY, Asked, standing
-from ...protocols.grooves.read import Grooves, GrooveWedge, as_result, compared, hit_in, pairs
+from ...protocols.grooves.read import Grooves, GrooveWedge, as_result, as_tested, compared, hit_in, pairs
 from ...said import NOTHING
 from ...shots import CLEAN_LIES
 from ..bag import BagNow
@@ -71,4 +71,8 @@ def keys_of(facts: Facts) -> list[tuple[int, int]]:
     return [(old.key, fresh.key) for old, fresh in groove_pairs(facts)]
 
 
-TEST = ShortTest(KEY, standing_of, results_of, keys_of)
+def told_of(bag: BagNow) -> list[Tested]:
+    return [as_tested(each) for each in grooves_of(bag)]
+
+
+TEST = ShortTest(KEY, standing_of, results_of, keys_of, told_of)

@@ -7,10 +7,11 @@ from collections.abc import Sequence
 from ...facts import Facts
 from ...facts.session import air_of
 from ...protocols.asked import Standing
-from ...protocols.found import Result
+from ...protocols.found import Result, Tested
 from ...protocols.stop.ask import KEY, StopGreen, standing
-from ...protocols.stop.read import Stops, StopWedge, as_result, stops
+from ...protocols.stop.read import Stops, StopWedge, as_result, as_tested, beside, stops
 from ..bag import BagNow
+from .grooves import keys_of
 from .short_test import Blind, ShortTest
 
 
@@ -22,17 +23,33 @@ def stop_green(facts: Facts) -> StopGreen:
 def stops_of(bag: BagNow) -> Stops | None:
     """What came of the stop test; None before a ball was seen to its target."""
     facts = bag.facts
-    wedges = [
+    return stops(wedges_of(bag), list(facts.seen), stop_green(facts), anchored=bag.known.anchored)
+
+
+def wedges_of(bag: BagNow) -> list[StopWedge]:
+    facts, carried = bag.facts, bag.known.carried
+    return [
         StopWedge(
             club.key,
             club.letter or club.called,
-            bag.known.carried.get(club.key),
+            carried.get(club.key),
             club.shots,
             air_of(facts, club),
+            club.loft_deg,
         )
         for club in facts.wedges
     ]
-    return stops(wedges, list(facts.seen), stop_green(facts), anchored=bag.known.anchored)
+
+
+def told_of(bag: BagNow) -> list[Tested]:
+    """What was seen of each old wedge beside a new one."""
+    found = stops_of(bag)
+    if found is None:
+        return []
+    wedges, green = {wedge.key: wedge for wedge in wedges_of(bag)}, stop_green(bag.facts)
+    pairs = [(wedges[old], wedges[fresh]) for old, fresh in keys_of(bag.facts)]
+    seen = [(beside(found, old, fresh, green, bag.known.anchored), old, fresh) for old, fresh in pairs]
+    return [as_tested(pair, old.name, fresh.name) for pair, old, fresh in seen if pair is not None]
 
 
 def standing_of(facts: Facts, _blind: Blind | None = None) -> Standing:
@@ -46,4 +63,4 @@ def results_of(bag: BagNow, _told: Sequence[Blind]) -> list[Result]:
     return [] if found is None else [as_result(found, stop_green(bag.facts))]
 
 
-TEST = ShortTest(KEY, standing_of, results_of)
+TEST = ShortTest(KEY, standing_of, results_of, tells=told_of)

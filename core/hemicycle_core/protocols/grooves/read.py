@@ -1,13 +1,15 @@
 """Old grooves against new: what the wear costs, as a player sees it on the green, and whether that is more than noise.
 
 Spin alone buys nothing: a wedge is worth replacing where the difference can be seen on the green, a yard and more. A
-club that is trusted is delivered otherwise (leaned into, swung faster): where the delivery moved too, that is said.
+club that is trusted is delivered otherwise (leaned into, swung faster): where the delivery moved too, that is said. A
+fresh one of a neighbouring loft is read as its balls would have left with the loft of the old one.
 """
 
 from __future__ import annotations
 
+import math
 from collections.abc import Mapping, Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 from ...brief import Job, JobKind
 from ...estimate import MOST_MORE, Estimate, more_until
@@ -17,6 +19,8 @@ from ...heads import HeadType
 from ...impact import Lie
 from ...judge.claims import SAME_LOFT_DEG, SEEN_M, Claim, Claimed
 from ...judge.landings import landings
+from ...judge.strokes import running_on
+from ...judge.whatif import with_loft
 from ...runs import Ball
 from ...said import NOTHING, Said, angle, far, listed, say, speed, with_and
 from ...said import spin as rpm
@@ -25,10 +29,13 @@ from ...shots import READINGS, Shot
 from ...units import whole, yards
 from ...wedges.words import COMPLAINT_WORDS, Complaint
 from .. import found
-from ..found import Outcome
+from ..found import Outcome, Tested
+from ..short import LOFT_PART_DEG, LOFT_PART_SD, SHORT_A_ROUND
 from .ask import KEY, LIES, PROMPT_ROUNDS, lie_words
 
 LEAST_SHOTS = 3
+NEXT_LOFT_DEG = 4.0  # a fresh wedge this near is held beside an old one where none of its loft is there
+DRY_SHARE, OTHER_SHARE = 0.6, 0.3  # of short shots, those from where it is dry, and from any other lie, by judgement
 READ = ("spin_rpm", "launch_deg", "ball_speed_mps", "club_speed_mps", "attack_deg", "dynamic_loft_deg")
 DELIVERY = ("club_speed_mps", "attack_deg", "dynamic_loft_deg")
 
@@ -93,7 +100,8 @@ class FromLieBeside:
 
 @dataclass(frozen=True)
 class Grooves:
-    """old, fresh: keys. worth: replacing; sentence: why; remarks: what else is to be known of it."""
+    """old, fresh: keys. worth: replacing; sentence: that, with `why`; remarks: what else is to be known of it; saves:
+    strokes a round that a fresh one saves by what was told."""
 
     old: int
     fresh: int
@@ -101,21 +109,32 @@ class Grooves:
     worth: Outcome
     sentence: Said
     remarks: tuple[Said, ...]
+    why: Said = NOTHING
+    saves: float = 0.0
 
 
 def pairs(wedges: Sequence[GrooveWedge]) -> list[tuple[GrooveWedge, GrooveWedge]]:
-    """Each old wedge with the fresh one nearest to its loft; none where no fresh one is of that loft."""
+    """Each old wedge with the fresh one nearest to its loft; where none of its loft is there with one of the next that
+    is nobody else's; none where there is neither."""
+    old, fresh = ([each for each in wedges if each.fresh is new] for new in (False, True))
+    near = {each.key: min(fresh, key=lambda other: _apart(each, other), default=each) for each in old}
+    taken = {near[each.key].key for each in old if _apart(each, near[each.key]) <= SAME_LOFT_DEG}
+    left = [each for each in fresh if each.key not in taken]
     found = []
-    for old in wedges:
-        fresh = [
-            each
-            for each in wedges
-            if each.fresh and not old.fresh and old.loft_deg is not None and each.loft_deg is not None
-            and abs(each.loft_deg - old.loft_deg) <= SAME_LOFT_DEG
-        ]  # fmt: skip
-        if fresh:
-            found.append((old, min(fresh, key=lambda each: abs((each.loft_deg or 0) - (old.loft_deg or 0)))))
+    for each in old:
+        beside = near[each.key]
+        if _apart(each, beside) > SAME_LOFT_DEG:
+            beside = min(left, key=lambda other: _apart(each, other), default=each)
+        if beside is not each and _apart(each, beside) <= NEXT_LOFT_DEG:
+            found.append((each, beside))
     return found
+
+
+def _apart(old: GrooveWedge, fresh: GrooveWedge) -> float:
+    """How far two lofts lie apart, degrees; infinitely where one is not known."""
+    if old.loft_deg is None or fresh.loft_deg is None:
+        return math.inf
+    return abs(fresh.loft_deg - old.loft_deg)
 
 
 def hit_in(shots: Sequence[Shot]) -> dict[Lie | None, list[Shot]]:
@@ -144,8 +163,18 @@ def compared(
         lies.append(_from_lie(old, fresh, lie, mine[lie], theirs[lie], green, where, anchored))
     if not lies:
         return None
-    worth, sentence = _worth(old, fresh, lies)
-    return Grooves(old.key, fresh.key, tuple(lies), worth, sentence, tuple(_remarks(old, lies, balls)))
+    worth, sentence, why = _worth(old, fresh, lies)
+    remarks = tuple(_remarks(old, fresh, lies, balls))
+    saves = _saves(lies) if worth is Outcome.REPLACE else 0.0
+    return Grooves(old.key, fresh.key, tuple(lies), worth, sentence, remarks, why, saves)
+
+
+def _saves(lies: Sequence[FromLieBeside]) -> float:
+    """Strokes a round that a fresh one saves, over the lies from which a difference was told."""
+    told = {each.lie: run.by for each in lies if (run := each.figures.get("run_m")) is not None and run.told}
+    each_shot = {lie: running_on(-by) for lie, by in told.items()}
+    wet = [saved for lie, saved in each_shot.items() if lie is not None]
+    return SHORT_A_ROUND * (DRY_SHARE * each_shot.get(None, 0.0) + OTHER_SHARE * max(wet, default=0.0))
 
 
 def _green(jobs: Sequence[Job]) -> tuple[Turf, Said]:
@@ -167,29 +196,48 @@ def _from_lie(
     where: Said,
     anchored: Anchor | None,
 ) -> FromLieBeside:
+    read = at_one_loft(old, fresh, theirs)
     figures = {}
     for key in READ:
-        both = [average([value for shot in shots if (value := shot.get(key)) is not None]) for shots in (mine, theirs)]
+        both = [_mean(shots, key) for shots in (mine, read)]
         if both[0] is not None and both[1] is not None:
-            figures[key] = _beside(both[0], both[1])
-    flown = [[shot for shot in shots if shot.get("launch_deg") and shot.get("spin_rpm")] for shots in (mine, theirs)]
-    if all(flown):
-        down = landings(
-            flown, kinds=[HeadType.WEDGE] * 2, airs=[old.air or Air(), fresh.air or Air()], anchored=anchored
-        )
-        runs = [
-            average([float(run) for run in run_out(d.speed_mps, d.angle_deg, d.spin_rpm, green).run_m]) for d in down
-        ]
-        if runs[0] is not None and runs[1] is not None:
-            figures["run_m"] = _beside(runs[0], runs[1])
+            figures[key] = _beside(both[0], both[1], _of_loft(both[1], _mean(theirs, key)))
+    runs = [_run(wedge, shots, green, anchored) for wedge, shots in ((old, mine), (fresh, read), (fresh, theirs))]
+    if runs[0] is not None and runs[1] is not None:
+        figures["run_m"] = _beside(runs[0], runs[1], _of_loft(runs[1], runs[2]))
     return FromLieBeside(lie, len(mine), len(theirs), figures, _words(lie, figures, where))
 
 
-def _beside(old: Average, fresh: Average) -> Beside:
+def at_one_loft(old: GrooveWedge, fresh: GrooveWedge, theirs: Sequence[Shot]) -> Sequence[Shot]:
+    """The shots of the fresh one, as they would have left with the loft of the old one."""
+    if _apart(old, fresh) <= LOFT_PART_DEG or old.loft_deg is None or fresh.loft_deg is None:
+        return theirs
+    return with_loft(theirs, old.loft_deg - fresh.loft_deg, HeadType.WEDGE)
+
+
+def _mean(shots: Sequence[Shot], key: str) -> Average | None:
+    return average([value for shot in shots if (value := shot.get(key)) is not None])
+
+
+def _of_loft(read: Average, hit: Average | None) -> float:
+    """One standard deviation of what the loft moved, as it is computed and not hit."""
+    return 0.0 if hit is None else LOFT_PART_SD * abs(read.mean - hit.mean)
+
+
+def _run(wedge: GrooveWedge, shots: Sequence[Shot], green: Turf, anchored: Anchor | None) -> Average | None:
+    """How far shots run, from how they left; None where none has a launch."""
+    flown = [shot for shot in shots if shot.get("launch_deg") and shot.get("spin_rpm")]
+    if not flown:
+        return None
+    (down,) = landings([flown], kinds=[HeadType.WEDGE], airs=[wedge.air or Air()], anchored=anchored)
+    return average([float(run) for run in run_out(down.speed_mps, down.angle_deg, down.spin_rpm, green).run_m])
+
+
+def _beside(old: Average, fresh: Average, of_loft: float = 0.0) -> Beside:
     if old.se is None or fresh.se is None:
         return Beside(old.mean, fresh.mean, None)
     one, two = (Estimate(each.mean, each.se or 0.0, each.n - 1, shots=each.n) for each in (old, fresh))
-    return Beside(old.mean, fresh.mean, (one, two))
+    return Beside(old.mean, fresh.mean, (one, replace(two, floor=of_loft)))
 
 
 def _words(lie: Lie | None, figures: Mapping[str, Beside], where: Said) -> Said:
@@ -213,7 +261,8 @@ def _words(lie: Lie | None, figures: Mapping[str, Beside], where: Said) -> Said:
     return say("beside-of", name=lie_words(lie), parts=with_and(parts) or say("grooves-nothing-read"))
 
 
-def _worth(old: GrooveWedge, fresh: GrooveWedge, lies: Sequence[FromLieBeside]) -> tuple[Outcome, Said]:
+def _worth(old: GrooveWedge, fresh: GrooveWedge, lies: Sequence[FromLieBeside]) -> tuple[Outcome, Said, Said]:
+    """What is to be done, that in a sentence, and why in a part of one."""
     runs = {
         each.lie: run
         for each in lies
@@ -223,19 +272,21 @@ def _worth(old: GrooveWedge, fresh: GrooveWedge, lies: Sequence[FromLieBeside]) 
     names = {"old": old.name, "fresh": fresh.name}
     if costs:
         lie = max(costs, key=lambda each: -costs[each].by)
-        return Outcome.REPLACE, say("grooves-replace", lie=lie_words(lie), by=far(-costs[lie].by, 1), **names)
+        why = say("grooves-runs-further", lie=lie_words(lie), by=far(-costs[lie].by, 1), **names)
+        return Outcome.REPLACE, say("grooves-replace", why=why), why
     wanted = [lie for lie in LIES if lie not in runs]
     if wanted:
         missing = with_and(lie_words(lie) for lie in wanted)
-        return Outcome.OPEN, say("grooves-not-hit-yet", n=LEAST_SHOTS, lies=missing)
+        return Outcome.OPEN, say("grooves-not-hit-yet", n=LEAST_SHOTS, lies=missing), NOTHING
     wide = max(runs.values(), key=lambda run: run.half or 0.0)
     if all(run.half is not None and -run.by + run.half < 2 * SEEN_M and -run.by < SEEN_M for run in runs.values()):
         known = old.age_rounds is not None
-        return Outcome.KEEP, say("grooves-keep", known=known, rounds=old.age_rounds or 0, **names)
+        why = say("grooves-cannot-be-seen", fresh=fresh.name)
+        return Outcome.KEEP, say("grooves-keep", known=known, rounds=old.age_rounds or 0, old=old.name, why=why), why
     more = wide.more_to(SEEN_M)
     if more is None:
-        return Outcome.OPEN, say("grooves-not-told-by-many", n=MOST_MORE)
-    return Outcome.OPEN, say("grooves-not-told-yet", n=max(more, 1))
+        return Outcome.OPEN, say("grooves-not-told-by-many", n=MOST_MORE), NOTHING
+    return Outcome.OPEN, say("grooves-not-told-yet", n=max(more, 1)), NOTHING
 
 
 TITLE = say("grooves-old-against-new")
@@ -270,6 +321,11 @@ def as_result(grooves: Grooves, blind: Said = NOTHING) -> found.Result:
     )
 
 
+def as_tested(grooves: Grooves) -> Tested:
+    """The same for the decision."""
+    return Tested(grooves.old, grooves.fresh, grooves.worth, grooves.why or grooves.sentence, grooves.saves)
+
+
 OF_WORTH = {Outcome.REPLACE: Claim.TRUE, Outcome.KEEP: Claim.NOT_SO, Outcome.OPEN: Claim.OPEN}
 
 
@@ -280,8 +336,23 @@ def as_claim(club: str, found: Grooves) -> Claimed:
     return Claimed(club, Complaint.WORN, OF_WORTH[found.worth], words)
 
 
-def _remarks(old: GrooveWedge, lies: Sequence[FromLieBeside], balls: Sequence[Ball]) -> list[Said]:
+def by_test(computed: Claimed, tests: Sequence[Tested]) -> Claimed:
+    """A claim about where balls stop, answered by the first test that tells; what is computed of full swings is said
+    beside it where it says otherwise. As it was computed where none tells."""
+    test = next((each for each in tests if each.outcome is not Outcome.OPEN), None)
+    if test is None:
+        return computed
+    claim = OF_WORTH[test.outcome]
+    words = say("claim-by-test", why=test.sentence, otherwise=computed.claim not in (claim, Claim.OPEN))
+    sentence = say("claim-answered", name=computed.club, complaint=COMPLAINT_WORDS[computed.complaint], words=words)
+    return Claimed(computed.club, computed.complaint, claim, sentence)
+
+
+def _remarks(old: GrooveWedge, fresh: GrooveWedge, lies: Sequence[FromLieBeside], balls: Sequence[Ball]) -> list[Said]:
     said = []
+    if math.inf > _apart(old, fresh) > LOFT_PART_DEG:
+        lofts = {"loft": angle(fresh.loft_deg or 0.0), "at": angle(old.loft_deg or 0.0)}
+        said.append(say("grooves-read-at-one-loft", fresh=fresh.name, old=old.name, **lofts))
     if Ball.RANGE in balls:
         said.append(say("grooves-range-balls"))
     for each in lies:

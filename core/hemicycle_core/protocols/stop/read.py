@@ -17,20 +17,26 @@ import numpy as np
 from scipy.special import stdtrit
 
 from ...bag import Carried
-from ...flight import Air, Anchor, Firmness, run_out
+from ...flight import Air, Anchor, Firmness, Launch, fly, run_out
 from ...flight.landing import green
 from ...heads import HeadType
 from ...judge.eased import curve_of
 from ...judge.landings import landings
+from ...judge.strokes import running_on
+from ...judge.whatif import with_loft
 from ...runs import Ball
 from ...said import NOTHING, Said, far, plain, say, term
 from ...samples.averages import average
 from ...shots import Shot
-from ...units import whole_yards, yards
+from ...units import metres, whole_yards, yards
 from .. import found
+from ..found import Outcome, Tested
+from ..short import LOFT_PART_DEG, LOFT_PART_SD, SHORT_A_ROUND
 from .ask import KEY, Seen, StopGreen, to_its_target
 
 LEAST_BALLS = 2  # to tell how well a release is known
+LEAST_TOLD = 3  # balls of each that tell two wedges apart
+PACED_M = metres(1)  # what the release of a group that was paced once is good to
 FIRMER = {Firmness.SOFT: Firmness.MEDIUM, Firmness.MEDIUM: Firmness.FIRM}
 SEEN_M = 0.9  # on a green a player sees a yard
 
@@ -45,6 +51,7 @@ class StopWedge:
     club: Carried | None
     shots: Sequence[Shot] = ()
     air: Air | None = None
+    loft_deg: float | None = None
 
 
 @dataclass(frozen=True)
@@ -220,3 +227,80 @@ def _apart(lines: Sequence[StopLine], names: Mapping[int, str]) -> list[Said]:
             two = {"first": first, "second": second}
             said.append(say("stops-sooner", by=far(by, 1), give=far(give, 1), sure=by > give, **two))
     return said
+
+
+@dataclass(frozen=True)
+class Beside:
+    """A wedge that is played and a new one, as both were seen to stop. by_m: how much further the old one releases,
+    what their lofts make of it taken out; half_m: half of its 90% interval; n: balls of the fewer; computed_m: the same
+    from how the shots came down that a monitor saw, None without any."""
+
+    old: int
+    fresh: int
+    by_m: float
+    half_m: float
+    n: int
+    computed_m: float | None = None
+
+
+def beside(
+    found_: Stops, old: StopWedge, fresh: StopWedge, played: StopGreen, anchored: Anchor | None = None
+) -> Beside | None:
+    """Both with the player's own ball; None where either was not seen with it, or their lofts differ and what that
+    makes is not known."""
+    mine, theirs = (
+        next((line for line in found_.lines if line.club == each.key and line.ball is Ball.OWN), None)
+        for each in (old, fresh)
+    )
+    part = None if mine is None or theirs is None else _loft_part(old, fresh, theirs.lands_m, played, anchored)
+    if mine is None or theirs is None or part is None:
+        return None
+    halves = [PACED_M if line.half_m is None else line.half_m for line in (mine, theirs)]
+    computed = None
+    if mine.computed_m is not None and theirs.computed_m is not None:
+        computed = mine.computed_m - theirs.computed_m - part
+    by, half = mine.releases_m - theirs.releases_m - part, math.hypot(*halves, 1.645 * LOFT_PART_SD * part)
+    return Beside(old.key, fresh.key, by, half, min(mine.n, theirs.n), computed)
+
+
+def _loft_part(
+    old: StopWedge, fresh: StopWedge, lands_m: float, played: StopGreen, anchored: Anchor | None
+) -> float | None:
+    """How much further a fresh wedge of the old one's loft would release than the fresh one, metres; None where that
+    cannot be computed."""
+    if old.loft_deg is None or fresh.loft_deg is None:
+        return 0.0 if old.loft_deg == fresh.loft_deg else None
+    by = old.loft_deg - fresh.loft_deg
+    if abs(by) <= LOFT_PART_DEG:
+        return 0.0
+    club = fresh.club
+    if club is None or club.ball_speed_mps is None or club.launch_deg is None or club.spin_rpm is None:
+        return None
+    launch = {"ball_speed_mps": club.ball_speed_mps, "launch_deg": club.launch_deg, "spin_rpm": club.spin_rpm}
+    runs = []
+    for shot in (Shot(launch), with_loft([Shot(launch)], by, HeadType.WEDGE)[0]):
+        left = (shot.values["ball_speed_mps"], shot.values["launch_deg"], shot.values["spin_rpm"])
+        air = played.air(fresh.air)
+        full = fly(Launch(*(np.array([each]) for each in left)), air=air, scales=(anchored or Anchor()).scales)
+        carry = float(full.carry_m[0])
+        curve = curve_of(carry, left, air=air, anchored=anchored)
+        runs.append(float(curve.run_m(np.array([min(lands_m / carry, 1.0)]), played.turf)[0]))
+    return runs[1] - runs[0]
+
+
+def as_tested(pair: Beside, old: str, fresh: str) -> Tested:
+    """The same for the decision. old, fresh: names."""
+    by, half = pair.by_m, pair.half_m
+    shown = {"by": far(abs(by), 1), "old": old, "fresh": fresh}
+    computed = pair.computed_m is not None and abs(pair.computed_m - by) >= SEEN_M
+    beside = {"computed": computed, "model": far(pair.computed_m or 0.0, 1)}
+    if pair.n >= LEAST_TOLD and by >= SEEN_M and by > half:
+        why = say("stop-seen-to-run-further", **shown, **beside)
+        return Tested(pair.old, pair.fresh, Outcome.REPLACE, why, SHORT_A_ROUND * running_on(by), seen=True)
+    if pair.n >= LEAST_TOLD and by < SEEN_M and by + half < 2 * SEEN_M:
+        why = say("stop-seen-to-stop-as-soon", sooner=by <= -SEEN_M, **shown, **beside)
+        return Tested(pair.old, pair.fresh, Outcome.KEEP, why, seen=True)
+    more = say(
+        "stop-not-told-between", give=far(half, 1), further=by > 0, few=pair.n < LEAST_TOLD, n=LEAST_TOLD, **shown
+    )
+    return Tested(pair.old, pair.fresh, Outcome.OPEN, more, seen=True)

@@ -103,6 +103,14 @@ keep-best-of-these = { $keep }: { $letter }, the best of these, { $gain }{ $litt
     [yes] .
    *[no] {" "}so far.
 }
+keep-after-tests = Keep the { $old }, after tests: { $why }.
+stays-after-tests = The { $old } stays, after tests: { $why }.
+replace-after-tests = { $letter } for the { $old }, after tests: { $why }.
+replace-why-after-tests = Tests say that the { $old } is worth replacing: { $why }.
+hit-before-it-replaces = The { $old } is worth replacing, after tests: { $why }. Hit { $letter } with full swings first: where it carries is not known.
+replace-by-a-new-one = The { $old } is worth replacing, after tests: { $why }. Put a new one of its loft on the stand.
+fixed-all-the-same = { $why } It is fixed in the bag: free it in the Brief to replace it.
+worth-replacing-over-the-budget = { $why } A new one costs more than the budget of { $budget }.
 less-than-its-price = , less than its price is worth
 too-little-for-a-change = , too little for a change ({ $strokes } beyond its price)
 hit-the-own-first = Hit the { $name } first: { $letter } carries the same, and what the { $name } does was only said.

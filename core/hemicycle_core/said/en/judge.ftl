@@ -110,6 +110,8 @@ verdict-may-do-what-was-asked = May do what was asked, not settled
     .golfer = May do what you asked for: only more shots would make it sure
 verdict-keep-the-old = Keep the { $name }: within noise
     .golfer = No better than your { $name }, as far as can be told
+verdict-kept-after-tests = Keep the { $name }: as good in the test
+verdict-recommended-after-tests = Recommended, by the test
 verdict-keep-what-you-have = Keep what you have: no real gain
     .golfer = No better than what you have, as far as can be told
 verdict-lands-too-flat = Lands too flat for this job
@@ -574,6 +576,24 @@ stops-sooner = { $first } stops { $by } sooner than { $second }, give or take { 
     [yes] .
    *[no] : not told apart yet.
 }
+stop-seen-to-run-further = seen on the green, { $old } runs { $by } further than { $fresh }{ $computed ->
+    [yes] , where { $model } is computed
+   *[no] {""}
+}
+stop-seen-to-stop-as-soon = seen on the green, { $old } stops { $sooner ->
+    [yes] { $by } sooner than { $fresh }
+   *[no] as soon as { $fresh }
+}{ $computed ->
+    [yes] , where { $model } is computed
+   *[no] {""}
+}
+stop-not-told-between = { $few ->
+    [yes] { $n } balls with each tell whether { $old } runs further than { $fresh }
+   *[no] seen on the green, { $old } runs { $by } { $further ->
+        [yes] further
+       *[no] less far
+    } than { $fresh }, give or take { BARE($give) }: not told yet
+}
 grooves-spins = the fresh one spins { $by } { $more ->
     [yes] more
    *[no] less
@@ -592,12 +612,19 @@ grooves-stops = { $as_soon ->
    *[no] {""}
 }
 grooves-nothing-read = nothing was read of both
-grooves-replace = Worth replacing: { $lie }, { $old } runs { $by } further than { $fresh }.
+grooves-replace = Worth replacing: { $why }.
+claim-by-test = { $why }{ $otherwise ->
+    [yes] ; computed from full swings it does otherwise, and what was tested counts
+   *[no] {""}
+}
+grooves-runs-further = { $lie }, { $old } runs { $by } further than { $fresh }
 grooves-not-hit-yet = Not told yet: { $n } shots with each from { $lies }. Wear shows when it is wet.
 grooves-keep = Keep { $old }{ $known ->
     [yes] , { $rounds } rounds old or not
    *[no] {""}
-}: what it loses to { $fresh } cannot be seen on the green.
+}: { $why }.
+grooves-cannot-be-seen = what it loses to { $fresh } cannot be seen on the green
+grooves-read-at-one-loft = { $fresh } has { $loft }: its balls are read as they would have left with the { $at } of { $old }.
 grooves-not-told-by-many = Not told yet, and over { $n } more with each would tell: look at strike first.
 grooves-not-told-yet = Not told yet: about { $n } more with each, from the lie that spreads most.
 grooves-range-balls = Hit with range balls: their covers say little of grooves. Hit it again with the player’s ball.

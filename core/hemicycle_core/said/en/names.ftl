@@ -130,6 +130,7 @@ sole-width-narrow = narrow
 worth-yardages = yardages
 worth-jobs = jobs
 worth-fear = fear
+worth-tests = tests
 worth-price = price
 counted-shots = shots
 counted-shots-a-round = shots a round

@@ -1,0 +1,119 @@
+"""What a test found of a wedge is the decision: replaced for what was seen, kept for what could not be."""
+
+from dataclasses import replace
+
+import pytest
+from hemicycle_core.answers import answers_of
+from hemicycle_core.answers.claims import claims_of
+from hemicycle_core.bag import BagEnd, HeadType
+from hemicycle_core.decision import Because
+from hemicycle_core.facts import Brief, Club, Facts, HitShot, RunAsked, Space, Visit
+from hemicycle_core.flight import Air, Firmness
+from hemicycle_core.impact import Lie
+from hemicycle_core.judge import Kind, Liking
+from hemicycle_core.judge.claims import Claim
+from hemicycle_core.protocols.stop.ask import Seen, StopGreen
+from hemicycle_core.runs import Ball
+from hemicycle_core.shots import Shot
+from hemicycle_core.simulation.golfer import Ground, Player, Swinging, SwungClub
+from hemicycle_core.units import metres
+from hemicycle_core.wedges import Complaint
+
+PLAYER = Player(
+    speed_mps=36, attack_deg=-4, lean_deg=8, misses={}, speed_spread=0.013, loft_spread_deg=1.0, warm_up=0, tiring=0
+)
+
+
+def grooves(worn, seed, loft=56, n=5):
+    """Half swings of one player, dry and wet."""
+    made = []
+    for lie in (None, Lie.WET):
+        swinging = Swinging(PLAYER, seed, ground=Ground(lie) if lie else Ground())
+        for row in swinging.shots(SwungClub(HeadType.WEDGE, loft, 0.9, worn=worn), n, known=True, length="half"):
+            values = {name: value for name, value in row.items() if name != "strike"}
+            made.append(Shot(values, protocol="grooves", lie=lie, swing="half", part=True, apart="half swing"))
+    return made
+
+
+def wedge(key, name, loft, carry=None, shots=(), **more):
+    typed = {} if carry is None else {"typed_carry_m": metres(carry), "typed_total_m": metres(carry + 1)}
+    lofts = {"stated_loft_deg": loft, "set_loft_deg": loft}
+    airs = (Air(),) * len(shots)
+    return Club(key, name, HeadType.WEDGE, shots=tuple(shots), airs=airs, **{**lofts, **typed, **more})
+
+
+def visit(worn, *, seen=(), fresh=None, hit=True, old=None, **more):
+    """A bag with an old 56 that bothers the player, and a fresh one of it on the stand, hit in the tests alone."""
+    complaints = (Complaint.RUNS_OUT, Complaint.WORN)
+    shots = [grooves(worn, 31), grooves(0.0, 32, (fresh or {}).get("stated_loft_deg", 56))] if hit else [(), ()]
+    mine = wedge(2, "56", 56, 95, shots[0], complaints=complaints, age_rounds=200)
+    clubs = (
+        wedge(1, "PW", 46, 125, of_set=True),
+        replace(mine, **(old or {})),
+        replace(wedge(3, "Brackholm 56", 56, None, shots[1], letter="A", price=140.0), **(fresh or {})),
+    )
+    made = tuple(HitShot(club.key, shot, Air()) for club in clubs for shot in club.shots)
+    given = {"visit": Visit(), "brief": Brief(end=BagEnd.SHORT), "space": Space(), "asked": RunAsked(), **more}
+    return answers_of(Facts(clubs=clubs, hit=made, seen=tuple(seen), **given))
+
+
+def seen_to(key, releases):
+    """Balls seen to a hole at 25 yd."""
+    return [Seen(key, Ball.OWN, metres(20), metres(20 + r), metres(abs(r - 5)), 1, metres(25)) for r in releases]
+
+
+def test_what_is_worn_out_is_replaced_by_the_fresh_one_it_was_tested_beside():
+    answers = visit(1.0)
+    choice, bag = answers.decision.choice, answers.decision.bag
+    assert (choice.letter, choice.letters, choice.because, choice.settled) == ("A", ("A",), Because.TESTED, True)
+    assert str(choice.sentence).startswith("A for the 56, after tests: wet, 56 runs ")
+    assert bag.dropped == ("56",) and bag.count == answers.decision.today.count
+    lines = dict(bag.worth.lines)
+    assert 0.02 < lines["tests"] < 0.5 and choice.gain_strokes == bag.worth.saves
+    (verdict,) = answers.decided.verdicts
+    assert verdict.kind is Kind.RECOMMENDED and verdict.headline == "Recommended, by the test"
+    runs_out, worn = claims_of(answers.stand)
+    assert (runs_out.claim, worn.claim) == (Claim.TRUE, Claim.TRUE) and "further than A" in str(runs_out.sentence)
+
+
+def test_what_is_as_good_as_a_fresh_one_is_kept_and_the_decision_says_so():
+    answers = visit(0.0)
+    choice = answers.decision.choice
+    assert (choice.letter, choice.because, choice.settled, choice.more) == (None, Because.TESTED, True, None)
+    assert choice.sentence == "Keep the 56, after tests: what it loses to A cannot be seen on the green."
+    assert [each.headline for each in answers.decided.verdicts] == ["Keep the 56: as good in the test"]
+    assert [each.claim for each in claims_of(answers.stand)] == [Claim.NOT_SO, Claim.NOT_SO]
+
+
+def test_what_was_seen_on_the_green_counts_before_what_is_computed():
+    answers = visit(0.0, seen=[*seen_to(2, (6.8, 7.0, 7.2, 7.1)), *seen_to(3, (4.9, 5.0, 5.2, 5.1))])
+    choice = answers.decision.choice
+    assert choice.letter == "A" and "seen on the green, 56 runs 2.0 yd further than A" in str(choice.sentence)
+    assert claims_of(answers.stand)[0].claim is Claim.TRUE
+    alike = visit(1.0, hit=False, seen=[*seen_to(2, (5.0, 5.2, 4.9)), *seen_to(3, (4.9, 5.0, 5.2))])
+    assert alike.decision.choice.sentence == "Keep the 56, after tests: seen on the green, 56 stops as soon as A."
+    few = visit(1.0, hit=False, seen=[*seen_to(2, (7.0,)), *seen_to(3, (5.0,))])
+    assert few.decision.choice.because is Because.NOTHING
+
+
+@pytest.mark.parametrize(
+    ("more", "letter", "said"),
+    [
+        ({"fresh": {"liking": Liking.VETOED}}, None, "Keep what is there"),
+        ({"old": {"fixed": True}}, None, "It is fixed in the bag"),
+        ({"brief": Brief(end=BagEnd.SHORT, budget=100)}, None, "costs more than the budget of 100"),
+    ],
+)
+def test_a_test_does_not_overrule_the_player_the_bag_or_the_budget(more, letter, said):
+    choice = visit(1.0, **more).decision.choice
+    assert choice.letter == letter and said in str(choice.sentence)
+
+
+def test_a_fresh_wedge_of_the_next_loft_is_read_as_if_it_had_that_of_the_old_one():
+    at = {"stated_loft_deg": 58, "set_loft_deg": 58, "name": "Brackholm 58"}
+    green = {"stop_green": StopGreen(metres(25), Firmness.MEDIUM)}
+    worn, kept = visit(1.0, fresh=at, **green), visit(0.0, fresh=at, **green)
+    found, other = worn.decision.choice, kept.decision.choice
+    assert (found.letter, found.because, found.settled, other.because) == (None, Because.TESTED, False, Because.TESTED)
+    assert "is worth replacing, after tests: wet, 56 runs" in str(found.sentence) and str(other.sentence)[:4] == "Keep"
+    assert "Hit A with full swings first" in str(found.sentence)
