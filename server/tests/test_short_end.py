@@ -5,12 +5,14 @@ import json
 import numpy as np
 import pytest
 from demo.golfers import club_of
+from django.core.serializers.json import DjangoJSONEncoder
 from django.utils import timezone
 from fitting.actions import builds, sessions
 from fitting.actions.shots import run_for, take_in
 from fitting.domain.bundle import present_bundle
 from fitting.domain.session import load
 from fitting.models import Build, FittingSession
+from hemicycle_core.formats.bundle import read_bundle
 from hemicycle_core.heads import HeadType
 from hemicycle_core.runs import COMFORTABLE
 from hemicycle_core.simulation.golfer import Player, Swinging
@@ -363,6 +365,8 @@ def test_an_old_wedge_that_tests_found_worn_out_is_handed_over_for_the_fresh_one
     choice = ask("GET", f"sessions/{session.pk}/bench")["choice"]
     assert choice["letters"] == [fresh.letter]
     assert choice["sentence"].startswith(f"{fresh.letter} for the 54°, after tests: seen on the green, 54° runs 2.7 yd")
+    told = read_bundle(json.loads(json.dumps(present_bundle(load(session)), cls=DjangoJSONEncoder))).answer()
+    assert (told["choice"]["sentence"], told["bag"]["leave"]) == (choice["sentence"], ["54°"])
     gone = ask("GET", f"sessions/{session.pk}/handover")
     assert (gone["suggested"], gone["suggested_drop"]) == ([fresh.pk], [old.pk])
     draft = ask("GET", f"sessions/{session.pk}/handover/draft?builds={fresh.pk}&dropped={old.pk}")

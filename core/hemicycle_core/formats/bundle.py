@@ -54,7 +54,7 @@ from ..brief.wishes import (
     propose_replacing,
     replace_wanted,
 )
-from ..decision import BagClub, Decision, Demand, Limits, decide_session
+from ..decision import BagClub, Decision, Demand, Limits, TestedClub, decide_session
 from ..errors import BadInput
 from ..flight import Air, Anchor, Firmness
 from ..impact import Lie
@@ -62,10 +62,11 @@ from ..judge import Candidate, Case, Liking
 from ..judge.landings import usual_roll_m
 from ..monitor import Monitor, MonitorKind, Noise
 from ..protocols import asked, protocol_of
+from ..protocols.found import Outcome
 from ..rack.expected import Expected
 from ..rack.lofts import LoftedHead
 from ..runs import FULL
-from ..said import say
+from ..said import plain, say
 from ..samples.averages import average, values_of
 from ..shots import FLIGHT_READINGS, Intent, Shot, Source, Strike, anchor_to, check_readings, fill_blanks
 from ..thresholds import DEFAULT, Thresholds
@@ -96,6 +97,7 @@ class Bundle:
     shares: Mapping[str, float] = field(default_factory=dict)
     thresholds: Thresholds = DEFAULT
     remarks: tuple[Remark, ...] = ()
+    tested: tuple[TestedClub, ...] = ()
 
     def answer(self) -> dict[str, Any]:
         """The decision as plain data."""
@@ -118,6 +120,7 @@ class Bundle:
             replaced=self.like,
             limits=Limits(self.most, self.places, self.budget, self.unseen),
             feared=self.feared,
+            tested=self.tested,
             thresholds=self.thresholds,
         )
 
@@ -330,8 +333,27 @@ def read_bundle(data: Any) -> Bundle:
         shares=_shares(data),
         thresholds=DEFAULT.of_customer(data.get("stroke_price"), data.get("round_shots", ())),
         remarks=tuple(remarks(coverage(in_play, _rules(data)))),
+        tested=tuple(_tested(row, builds) for row in data.get("tests", {}).get("told", [])),
         # A putter is carried whether the file has it or not.
         unseen=data.get("others", max(1, len(played - {club.name for club in carried}))),
+    )
+
+
+def _tested(row: Mapping[str, Any], builds: Sequence[Candidate]) -> TestedClub:
+    """What tests told of a club that is played."""
+    build = next((each for each in builds if each.letter == row["letter"]), None)
+    return TestedClub(
+        old=row["old"],
+        key=row["old"],
+        letter=row["letter"],
+        name="" if build is None else f"{build.letter} {build.name}".strip(),
+        fresh=row["letter"],
+        outcome=Outcome(row["outcome"]),
+        why=plain(row["why"]),
+        saves=row.get("saves", 0.0),
+        liking=Liking.NEUTRAL if build is None else build.liking,
+        price=None if build is None else build.price,
+        same_loft=row.get("same_loft", True),
     )
 
 

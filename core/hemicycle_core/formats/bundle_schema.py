@@ -9,6 +9,7 @@ from ..brief import FlightWish, JobKind, ReplaceWay, Wish
 from ..flight import Firmness
 from ..impact import Lie
 from ..judge import Liking
+from ..protocols.found import Outcome
 from ..protocols.sole.ask import PLACES
 from ..protocols.sole.kept import TurfSaid
 from ..runs import Ball
@@ -172,7 +173,25 @@ SOLES = _object(
         },
     },
 )
-TESTS = _object([], {"stops": {"type": "array", "items": SEEN}, "soles": {"type": "array", "items": SOLES}})
+TOLD = _object(
+    ["old", "letter", "outcome", "why"],
+    {
+        "old": {**TEXT, "description": "The name of a club of `clubs`."},
+        "letter": {**TEXT, "description": "Of the build beside it; empty where that is borrowed and not to be had."},
+        "outcome": _words(Outcome),
+        "why": {**TEXT, "description": "As a part of a sentence."},
+        "saves": {**NUMBER, "description": "Strokes a round that the new one saves by what was told."},
+        "same_loft": {"type": "boolean", "description": "Both have one loft; so where left out."},
+    },
+)
+TESTS = _object(
+    [],
+    {
+        "told": {"type": "array", "items": TOLD},
+        "stops": {"type": "array", "items": SEEN},
+        "soles": {"type": "array", "items": SOLES},
+    },
+)
 
 SCHEMA: dict[str, Any] = {
     "$schema": "https://json-schema.org/draft/2020-12/schema",
@@ -302,7 +321,11 @@ SCHEMA: dict[str, Any] = {
                 "description": "Clubs carried whose carry nobody knows, a putter among them; as `clubs` says when left "
                 "out, with a putter whether it is there or not.",
             },
-            "tests": {**TESTS, "description": "Tests of the short game; on record, the judge asks nothing of them."},
+            "tests": {
+                **TESTS,
+                "description": "Tests of the short game. told: what they found of "
+                "a club that is played beside a build, which counts before what is computed; the rest is on record.",
+            },
             "clubs": {
                 "type": "array",
                 "description": "The bag of today: hit (shots) or typed (carry_m, total_m).",

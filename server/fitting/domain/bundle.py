@@ -7,13 +7,14 @@ from typing import Any
 
 from hemicycle_core.answers.space import targets
 from hemicycle_core.answers.stand import limits_of, own_clubs, tried_builds
+from hemicycle_core.answers.tested import tested_clubs
 from hemicycle_core.answers.wedges import bend_room
 from hemicycle_core.brief import Job, Wish
 from hemicycle_core.decision import BagClub
 from hemicycle_core.facts import BriefJob, Club, HitIn
 from hemicycle_core.facts.brief import lie_of
 from hemicycle_core.facts.session import liking_of
-from hemicycle_core.formats.bundle_schema import EXPECTED_OF, FORMAT, KNOWN, SEEN, VERSION
+from hemicycle_core.formats.bundle_schema import EXPECTED_OF, FORMAT, KNOWN, SEEN, TOLD, VERSION
 from hemicycle_core.formats.csv_out import WrittenShot
 from hemicycle_core.formats.shots import RunSaid
 from hemicycle_core.protocols.stop.ask import BallSeen
@@ -152,8 +153,12 @@ def _tests(judged: JudgedSession) -> dict[str, Any]:
         for row, known in judged.rows.stops_seen
     ]
     soles = [_sole(judged, found) for found in judged.soles]
-    made = {"stops": seen, "soles": soles}
-    return {"tests": {key: value for key, value in made.items() if value}} if seen or soles else {}
+    told = [
+        {"saves": each.saves, "same_loft": each.same_loft, **{key: getattr(each, key) for key in TOLD["required"]}}
+        for each in tested_clubs(judged.stand)
+    ]
+    made = {"told": told, "stops": seen, "soles": soles}
+    return {"tests": found} if (found := {key: value for key, value in made.items() if value}) else {}
 
 
 def _of_ball(row: TrialEvent, known: BallSeen, key: str) -> Any:
