@@ -117,3 +117,42 @@ def test_a_fresh_wedge_of_the_next_loft_is_read_as_if_it_had_that_of_the_old_one
     assert (found.letter, found.because, found.settled, other.because) == (None, Because.TESTED, False, Because.TESTED)
     assert "is worth replacing, after tests: wet, 56 runs" in str(found.sentence) and str(other.sentence)[:4] == "Keep"
     assert "Hit A with full swings first" in str(found.sentence)
+
+
+def full(carry, spin=9500):
+    """Stock shots alike for every make."""
+    offs = (-2.0, -1.0, 0.0, 0.5, 1.0, 1.5)
+    return [
+        Shot({"carry_m": metres(carry + o), "total_m": metres(carry + o + 1), "offline_m": metres(o),
+              "ball_speed_mps": 38 + 0.2 * o, "launch_deg": 30 + 0.3 * o, "spin_rpm": spin + 100 * o})
+        for o in offs
+    ]  # fmt: skip
+
+
+def eased(mean, offs):
+    """Half swings about a carry."""
+    return [
+        Shot({"carry_m": metres(mean + o), "launch_deg": 31.0, "ball_speed_mps": 30 + 0.2 * o, "spin_rpm": 7000.0},
+             swing="half", part=True, apart="half swing")
+        for o in offs
+    ]  # fmt: skip
+
+
+def test_the_wedge_that_is_eased_within_three_yards_wins_against_one_within_nine():
+    near, wide = eased(60, (-3, -1, 0, 1, 3, 0)), eased(60, (-9, -4, 1, 4, 9, -1))
+    for first, second, best in ((near, wide, "A"), (wide, near, "B")):
+        clubs = [
+            wedge(1, "PW", 46, 125, of_set=True),
+            wedge(2, "60", 60, 80),
+            wedge(3, "Brackholm 53", 53, None, [*full(102), *first], letter="A", price=150.0),
+            wedge(4, "Tarnvik 53", 53, None, [*full(102), *second], letter="B", price=150.0),
+        ]
+        hit = tuple(HitShot(club.key, shot, Air()) for club in clubs for shot in club.shots)
+        brief = Brief(end=BagEnd.SHORT)
+        found = answers_of(Facts(Visit(), brief, Space(), RunAsked(), clubs=tuple(clubs), hit=hit)).decision
+        assert found.choice.letter == best, str(found.choice.sentence)
+        worths = {letter: worth.saves for letter, worth in found.worths.items()}
+        assert max(worths, key=worths.get) == best
+        other = "AB".replace(best, "")
+        said = f"Eased to 60 yd {best} repeats give or take 2 yd, {other} 6 yd."
+        assert found.choice.because is Because.SAVES_MOST and said in str(found.choice.sentence)

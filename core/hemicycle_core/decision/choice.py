@@ -2,8 +2,8 @@
 
 Two builds are as good where neither is better with 80% and they are within a tenth of a stroke a round, or where both
 were hit enough and still cannot be told. Then in this order: what was asked, where one does more of it; of wedges,
-where that is wished, the lower flight with more spin; the player's word; the evenness of the carries; the room in the
-window; the shorter shaft; fewer yardages to relearn; the price.
+where that is wished, the lower flight with more spin; the player's word; the evenness of the carries, of full swings
+and then of part swings; the room in the window; the shorter shaft; fewer yardages to relearn; the price.
 """
 
 from __future__ import annotations
@@ -16,6 +16,7 @@ from scipy.special import fdtr
 
 from ..heads import HeadType
 from ..judge import Liking, Verdict
+from ..judge.eased import PartSwing, wider_at
 from ..judge.stopping import More
 from ..said import Said
 from ..samples.averages import average
@@ -40,6 +41,7 @@ class Because(StrEnum):
     ONLY_ONE = "only_one"
     LIKED = "liked"
     EVEN = "even"
+    CONTROL = "control"
     ROOM = "room"
     SHAFT = "shaft"
     RELEARN = "relearn"
@@ -79,6 +81,7 @@ class Contender:
     relearn: int = 0
     shots: float = 0.0
     carries: Sequence[float] = field(default_factory=tuple)
+    parts: Sequence[PartSwing] = field(default_factory=tuple)
 
     @property
     def letter(self) -> str:
@@ -111,6 +114,38 @@ def _by_evenness(thresholds: Thresholds) -> Callable[[Contender, Contender], flo
         return 1.0 if surely >= thresholds.better else -1.0 if surely <= 1 - thresholds.better else 0.0
 
     return compared
+
+
+def _eased_variance(contender: Contender) -> tuple[float, int]:
+    """Of its part swings' carries, as a share and beside what is usual for a swing of that length; degrees of
+    freedom, 0 where no swing was hit often enough."""
+    stock = contender.option.club.carry_m
+    parts = [each for each in contender.parts if each.sd_share is not None and each.carry_m < stock]
+    freedom = sum(each.n - 1 for each in parts)
+    if not freedom:
+        return 0.0, 0
+    shares = ((each.n - 1) * ((each.sd_share or 0.0) / float(wider_at(each.carry_m / stock))) ** 2 for each in parts)
+    return sum(shares) / freedom, freedom
+
+
+def by_control(thresholds: Thresholds) -> Callable[[Contender, Contender], float]:
+    """By the spread of the part swings, where the smaller is known to be."""
+
+    def compared(a: Contender, b: Contender) -> float:
+        (one, n), (two, m) = _eased_variance(a), _eased_variance(b)
+        if not (n and m and one and two):
+            return 0.0
+        surely = float(fdtr(m, n, two / one))
+        return 1.0 if surely >= thresholds.better else -1.0 if surely <= 1 - thresholds.better else 0.0
+
+    return compared
+
+
+def within(first: Contender, second: Contender) -> tuple[PartSwing, PartSwing] | None:
+    """The swing that both were eased to and that was hit most; None where there is none."""
+    theirs = {each.swing: each for each in second.parts if each.sd_share is not None}
+    both = [(each, theirs[each.swing]) for each in first.parts if each.sd_share is not None and each.swing in theirs]
+    return max(both, key=lambda pair: (pair[0].n + pair[1].n, pair[0].carry_m), default=None)
 
 
 def _by_room(a: Contender, b: Contender) -> float:
@@ -193,6 +228,7 @@ def broken(level_ones: Sequence[Contender], asked: Asked, thresholds: Thresholds
         Because.LOWER: _by_lower(asked),
         Because.LIKED: _by_liking,
         Because.EVEN: _by_evenness(thresholds),
+        Because.CONTROL: by_control(thresholds),
         Because.ROOM: _by_room,
         Because.SHAFT: _by_shaft,
         Because.RELEARN: _by_relearning,

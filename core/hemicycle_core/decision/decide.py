@@ -17,23 +17,25 @@ from ..bag import GapRule, GapRules, HeadType, usual_rules
 from ..brief import NOTHING_FEARED, Feared, Job, Wish
 from ..brief.wishes import OUT_OF_PLAY_MORE
 from ..judge import Candidate, Case, Judgement, Kind, Verdict, judge_session
+from ..judge.eased import part_swings
 from ..judge.stopping import A_FEW, More, chance_best, keep_settled, more_shots, more_to_keep, settled_on
 from ..judge.verdict import DOING, decided_by_tests, kept_instead, recommended
 from ..judge.weigh import KEEP, Weighed, letter_of_own
 from ..judge.yardages import Yardages, usual_yardages
 from ..protocols.found import Outcome
-from ..said import NOTHING, Said, joined
+from ..said import NOTHING, Said, joined, say
 from ..samples.averages import values_of
 from ..thresholds import DEFAULT, Thresholds
 from .asked import Asked, asked_of
 from .bags import Bag, Weigher
-from .choice import Because, Choice, Contender, broken, level
+from .choice import Because, Choice, Contender, broken, by_control, level
 from .first import measured_first, not_seen, opens_a_hole
 from .gather import build_options, drive_of, own_clubs, own_options, tested_options, turned_options, unhit_options
 from .options import BagClub, Demand, Limits, Option, Plan, TestedClub
 from .sentences import (
     as_far,
     beyond,
+    control,
     keeping,
     look_at,
     looking_first,
@@ -254,6 +256,7 @@ def _contender(option: Option, plan: Plan, stand: Stand) -> Contender:
         relearn=len(stand.weigher.relearned(plan)),
         shots=stand.judgement.weighed.hit.get(option.letter, 0.0),
         carries=values_of(case.candidate.shots, "carry_m"),
+        parts=part_swings(case.candidate.shots) if case.candidate.head_type is HeadType.WEDGE else (),
     )
 
 
@@ -280,6 +283,7 @@ def _proposed(
     words = [
         proposing(stand.asked, first, second, because, bag, letters, stand.feared, known=stand.known),
         _further(first, stand) or _outside(doing, worth, stand),
+        control_told(first, second, because, thresholds),
         measured_first(plan, stand),
         beyond(first.letter, stand.judgement, stand.may),
         look_at(odd),
@@ -296,6 +300,14 @@ def _proposed(
         more=None if settled else _more(first, rivals, weighed, stand),
         letters=letters,
     )
+
+
+def control_told(first: Contender, second: Contender | None, because: Because | None, thresholds: Thresholds) -> Said:
+    """Which of two wedges is eased off better, where that is told and did not break a tie already."""
+    if second is None or because is Because.CONTROL or not by_control(thresholds)(first, second):
+        return NOTHING
+    told = control(first, second)
+    return say("sentence", said=told) if told else NOTHING
 
 
 def _more(first: Contender, rivals: Sequence[str], weighed: Weighed, stand: Stand) -> More | None:

@@ -27,7 +27,7 @@ from ..said import (
 from ..units import shown
 from .asked import Asked
 from .bags import Bag
-from .choice import Because, Choice, Contender, lower_by
+from .choice import Because, Choice, Contender, lower_by, within
 from .options import Limits, Option
 from .worth import Worth
 
@@ -37,8 +37,8 @@ LEAST_A_SHOT = 0.005  # strokes a shot: what is written as 0.00 is not said
 NAUGHT = 0.05  # strokes a round: what is written as 0.0 is not said
 # Of two that are as good, what put the first one first.
 TOLD = (
-    Because.ASKED, Because.LOWER, Because.LIKED, Because.EVEN, Because.ROOM, Because.SHAFT, Because.RELEARN,
-    Because.CHEAPER,
+    Because.ASKED, Because.LOWER, Because.LIKED, Because.EVEN, Because.CONTROL, Because.ROOM, Because.SHAFT,
+    Because.RELEARN, Because.CHEAPER,
 )  # fmt: skip
 
 
@@ -113,11 +113,23 @@ def _told(because: Because, first: Contender, second: Contender) -> Said:
     if because is Because.EVEN and first.carries and second.carries:
         mine, theirs = (far(max(each.carries) - min(each.carries)) for each in (first, second))
         words = say("because-even-within", words=words, mine=mine, letter=second.letter, theirs=theirs)
+    if because is Because.CONTROL:
+        words = say("because-control-within", words=words, told=control(first, second))
     by = lower_by(first, second) if because is Because.LOWER else None
     if by is not None:
         figures = {"lower": by[0] > 0, "by": angle(abs(by[0]), 1), "more": by[1] > 0, "spin": spin(abs(by[1]), -2)}
         words = say("because-lower-by", letter=first.letter, **figures)
     return words
+
+
+def control(first: Contender, second: Contender) -> Said:
+    """As a part of a sentence, how well each of two repeats the swing that both were eased to; empty where there is none."""
+    swings = within(first, second)
+    if swings is None:
+        return NOTHING
+    mine, theirs = (far(each.carry_m * (each.sd_share or 0.0)) for each in swings)
+    figures = {"carry": far(swings[0].carry_m), "mine": mine, "theirs": theirs, "other": second.letter}
+    return say("control-told", letter=first.letter, **figures)
 
 
 def _doing(asked: Asked, first: Contender, second: Contender | None) -> Said:

@@ -4,7 +4,8 @@ A club hit less than its stock swing is not another club: ball and spin lose spe
 does, so that one flight model and one launch give its whole curve of carries. Four things are added.
 
 - Its carries spread wider, as a share, the more is eased off (`WIDER`), and its lines less (`STRAIGHTER`): a slow ball
-  curves less. The player's own part swings, all clubs together, outweigh the first: one eases off better than another.
+  curves less. The player's own part swings, all clubs together, outweigh the first, and a club's own outweigh those:
+  one player eases off better than another, and one club is eased off better than another.
 - A yardage that is nobody's number is aimed at by feel. A stock carry, and a part swing that was measured, is a number.
 - The swing is chosen so that the ball comes to rest in the middle, or further back where something must be carried; on
   ground that gives more or less run than its word makes us expect, it is played to the ground that is there.
@@ -43,6 +44,7 @@ LEFT = (0.115, 0.345, 0.59, 0.815, 1.0)
 WIDER = (2.5, 2.2, 1.8, 1.3, 1.0)
 STRAIGHTER = (0.71, 0.77, 0.86, 0.94, 1.0)
 EASES_SD = 0.25  # of the log of how much wider this player's part swings spread than that
+CLUB_SD = 0.25  # of the log of how much wider one of his clubs spreads than his others, by judgement
 AIM_SHARE, NUMBER_M = 0.032, metres(7)  # off by feel, and how far a number reaches
 # Of the stock carry: from what is still a swing to what already is the stock one.
 SHARES = np.linspace(0.06, 0.985, 80)
@@ -66,11 +68,21 @@ BACK = (0.0, 0.2)  # of a green's depth: how far behind its middle may be aimed 
 @dataclass(frozen=True)
 class Eases:
     """How this player's part swings spread beside what is usual. wider: the factor, 1 for as usual; sd: of its log; n:
-    part swings it rests on; rank: `well`, `not`, or empty while that cannot be told."""
+    part swings it rests on; rank: `well`, `not`, or empty while that cannot be told. own_sd: of one club's, what is not
+    known of how it differs from the player's others; 0 for all clubs together."""
 
     wider: float = 1.0
     sd: float = EASES_SD
     n: int = 0
+    own_sd: float = 0.0
+
+    def spreads(self, club: str) -> Floats:
+        """How much wider each possible player spreads with a club, beside `wider`, (DRAWS,): how well he eases off is
+        one and the same with every club but for what is the club's own."""
+        shared = self.sd * normals_of(SHARED_EASE, 1)[0]
+        own = self.own_sd * normals_of(f"{club} eased", 1)[0] if self.own_sd else 0.0
+        made: Floats = np.exp(shared + own)
+        return made
 
     @property
     def rank(self) -> str:
@@ -139,23 +151,37 @@ def eases(clubs: Sequence[tuple[float, float, Sequence[PartSwing]]]) -> Eases:
 
     Sample variances about what is usual, each by its freedom; the prior on the log of the factor is normal.
     """
-    logs, weights, n = [], [], 0
+    logs, weights = _logs(clubs)
+    if not logs:
+        return Eases()
+    precision = 1 / EASES_SD**2 + sum(weights)
+    mean = float(np.dot(weights, logs) / precision)
+    return Eases(float(np.exp(mean)), precision**-0.5, len(logs))
+
+
+def _logs(clubs: Sequence[tuple[float, float, Sequence[PartSwing]]]) -> tuple[list[float], list[float]]:
+    """Of each part swing that was hit often enough the log of how much wider it spreads than usual, and its weight."""
+    logs, weights = [], []
     for carry_m, spread, swings in clubs:
         for each in swings:
             if each.sd_share is None or each.carry_m >= carry_m:
                 continue
-            n += 1
             df = each.n - 1
             usual = spread * float(wider_at(each.carry_m / carry_m))
             # The log of a sample variance lies 1 / df under that of its mean, about.
             seen = 0.5 * (np.log(max(each.sd_share / usual, 0.05) ** 2) + 1 / df)
             logs.append(float(np.clip(seen, -MOST_LOG, MOST_LOG)))
             weights.append(2.0 * df)
-    if not logs:
-        return Eases()
-    precision = 1 / EASES_SD**2 + sum(weights)
-    mean = float(np.dot(weights, logs) / precision)
-    return Eases(float(np.exp(mean)), precision**-0.5, n)
+    return logs, weights
+
+
+def eases_of(ease: Eases, carry_m: float, spread: float, swings: Sequence[PartSwing]) -> Eases:
+    """How one club of the player is eased off: its own part swings, drawn towards those of all clubs together."""
+    logs, weights = _logs([(carry_m, spread, swings)])
+    mine = sum(weights)
+    share = mine / (mine + CLUB_SD**-2)
+    shift = share * (float(np.dot(weights, logs)) / mine - float(np.log(ease.wider))) if mine else 0.0
+    return replace(ease, wider=ease.wider * float(np.exp(shift)), own_sd=CLUB_SD * (1 - share) ** 0.5)
 
 
 @dataclass(frozen=True)
@@ -208,12 +234,13 @@ def _curve(carry_m: float, launch: tuple[float, float, float] | None, air: Air, 
 
 @dataclass(frozen=True)
 class EasedClub:
-    """What a club's part swings are played out by. numbers: carries in metres that this player has with it, the stock
-    one among them."""
+    """What a club's part swings are played out by, eases of its own. numbers: carries in metres that this player has
+    with it, the stock one among them; key: of what is not known of it alone."""
 
     curve: Curve
     eases: Eases
     numbers: tuple[float, ...]
+    key: str = ""
 
 
 def can_ease(head_type: HeadType, loft_deg: float | None) -> bool:
@@ -270,8 +297,7 @@ def _played(
     eased, share = carry_m * float(SHARES[first[0]]), SHARES[first[1:]]
     nearest = min(abs(eased - each) for each in part.numbers)
     aim = AIM_SHARE * (1 - np.exp(-0.5 * (nearest / NUMBER_M) ** 2))
-    # How well the player eases off is one and the same with every club.
-    wide = part.eases.wider * np.exp(part.eases.sd * normals_of(SHARED_EASE, 1)[0]) if nearest > 0 else 1.0
+    wide = part.eases.wider * part.eases.spreads(part.key) if nearest > 0 else 1.0
     # A lie that takes speed from the stock swing is swung against here; what it does to the spread is in `build`.
     back = 1.0 if lie is None else 1 / lie.carry
     mine = replace(

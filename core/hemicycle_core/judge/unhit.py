@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
+from dataclasses import replace
 
 import numpy as np
 
@@ -13,7 +14,7 @@ from ..rack.expected import Expected
 from ..samples.mixture import CARRY_SPREAD
 from ..samples.pool import Centre, Pool
 from ..samples.sides import USUAL_SIDE_DEG
-from .eased import EasedClub, Eases, can_ease, curve_of
+from .eased import CLUB_SD, EasedClub, Eases, can_ease, curve_of
 from .from_lie import unhit_from
 from .from_wind import InWind, Wind, all_winds, in_wind, landing_in, usual_launch, winds_of
 from .landings import OTHERWISE, USUAL_DOWN, Landings, RollOut, runs_expected
@@ -102,5 +103,5 @@ def _swing(name: str, expected: Expected, pooled: Pool, eases: Eases, run: RollO
     if can_ease(kind, expected.head.loft_deg):
         speed, up, spin = expected.ball_speed_mps, expected.launch_deg, expected.spin_rpm
         known = (speed, up, spin) if speed and up and spin else None
-        part = EasedClub(curve_of(expected.carry_m, known), eases, (expected.carry_m,))
+        part = EasedClub(curve_of(expected.carry_m, known), replace(eases, own_sd=CLUB_SD), (expected.carry_m,), name)
     return Swing(name, kind, may_be, centre.carry_m, run, part)

@@ -22,7 +22,7 @@ from ..shots import Shot, Source, columns_of
 from ..units import metres
 from .candidate import Candidate
 from .doubt import doubt, source_of
-from .eased import EasedClub, Eases, can_ease, curve_of, eased_to, eases, mean_launch, part_swings
+from .eased import EasedClub, Eases, can_ease, curve_of, eased_to, eases, eases_of, mean_launch, part_swings
 from .from_lie import FromLie, from_lie, landings_from
 from .from_wind import InWind, Wind, all_winds, blown, in_wind, landing_in, launch_of, met_in, over_all, winds_of
 from .landings import Landings, RollOut, landings, runs_on
@@ -292,7 +292,8 @@ def _parts(there: Sequence[tuple[Candidate, list[Shot]]], pooled: Pool) -> tuple
         numbers = (centre.carry_m, *(swing.carry_m for swing in swings[each.letter] if swing.is_number))
         launch = mean_launch([shot for shot in shots if not shot.aside])
         curve = curve_of(centre.carry_m, launch, air=each.air, anchored=each.anchored)
-        made[each.letter] = EasedClub(curve, ease, numbers)
+        own = eases_of(ease, centre.carry_m, centre.spread_share, swings[each.letter])
+        made[each.letter] = EasedClub(curve, own, numbers, each.key)
     return made, ease
 
 

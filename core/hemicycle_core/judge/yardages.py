@@ -18,9 +18,9 @@ from ..brief import NOTHING_FEARED, Feared, Job, JobKind, Miss
 from ..samples.mixture import FLYER_GAIN, FLYERS
 from ..thresholds import DEFAULT, ROUND_BANDS
 from ..units import metres, yards
-from .eased import AIM_SHARE, EASES_SD, LEFT, NUMBER_M, SHARED_EASE, STRAIGHTER, wider_at
+from .eased import AIM_SHARE, LEFT, NUMBER_M, STRAIGHTER, Eases, wider_at
 from .normal import both
-from .play import DRAWS, MISS_SIDE, MOST_RUN_SHIFT_M, Possible, halves, normals_of, quantiles
+from .play import DRAWS, MISS_SIDE, MOST_RUN_SHIFT_M, Possible, halves, quantiles
 from .strokes import Ends, ends_at
 from .weigh import USUAL_GREEN, Swing
 
@@ -206,8 +206,8 @@ def strokes_at(
     for key, swing in swings.items():
         (means, known), players = first[key], halves(swing.may_be)
         total, fear = known.copy(), np.zeros_like(known)
-        sd = EASES_SD if swing.part is None else swing.part.eases.sd
-        worse = np.exp(sd * normals_of(SHARED_EASE, 1)[0][: DRAWS // 2])
+        eases, part = (Eases(), "") if swing.part is None else (swing.part.eases, swing.part.key)
+        worse = eases.spreads(part)[: DRAWS // 2]
         chosen = means.argmin(axis=0)
         fine = means.min(axis=0) <= best + REACHED
         for number, way in enumerate(_ways(swing, players[0], at[fine], worse) if fine.any() else ()):

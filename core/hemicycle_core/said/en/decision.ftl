@@ -50,6 +50,7 @@ because = { $letter } { $because ->
     [lower] leaves lower with more spin
     [liked] is the one the player trusts more
     [even] has the more even carries
+    [control] has the better distance control
     [room] has more room in its window
     [shaft] has the shorter shaft
     [relearn] leaves fewer yardages to relearn
@@ -62,6 +63,8 @@ because-lower-by = { $letter } leaves { $by } { $lower ->
     [yes] more
    *[no] less
 }
+because-control-within = { $words } ({ $told })
+control-told = eased to { $carry } { $letter } repeats give or take { $mine }, { $other } { $theirs }
 because-even-within = { $words } (within { $mine }, { $letter } within { $theirs })
 does-as-far-as-told = { $does }, as far as can be told yet
 does-best = { $does } best

@@ -614,8 +614,8 @@ grooves-stops = { $as_soon ->
 grooves-nothing-read = nothing was read of both
 grooves-replace = Worth replacing: { $why }.
 claim-by-test = { $why }{ $otherwise ->
-    [yes] ; computed from full swings it does otherwise, and what was tested counts
-   *[no] {""}
+    [yes] ; computed from full swings it does otherwise, and what was tested counts.
+   *[no] .
 }
 grooves-runs-further = { $lie }, { $old } runs { $by } further than { $fresh }
 grooves-not-hit-yet = Not told yet: { $n } shots with each from { $lies }. Wear shows when it is wet.
