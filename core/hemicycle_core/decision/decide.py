@@ -307,7 +307,7 @@ def control_told(first: Contender, second: Contender | None, because: Because | 
     if second is None or because is Because.CONTROL or not by_control(thresholds)(first, second):
         return NOTHING
     told = control(first, second)
-    return say("sentence", said=told) if told else NOTHING
+    return say("control-told-too", told=told) if told else NOTHING
 
 
 def _more(first: Contender, rivals: Sequence[str], weighed: Weighed, stand: Stand) -> More | None:

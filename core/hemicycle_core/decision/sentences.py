@@ -123,7 +123,8 @@ def _told(because: Because, first: Contender, second: Contender) -> Said:
 
 
 def control(first: Contender, second: Contender) -> Said:
-    """As a part of a sentence, how well each of two repeats the swing that both were eased to; empty where there is none."""
+    """As a part of a sentence, how well each of two repeats the swing that both were eased to; empty where there is
+    none."""
     swings = within(first, second)
     if swings is None:
         return NOTHING
