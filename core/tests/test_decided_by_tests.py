@@ -10,13 +10,14 @@ from hemicycle_core.decision import Because
 from hemicycle_core.facts import Brief, Club, Facts, HitShot, RunAsked, Space, Visit
 from hemicycle_core.flight import Air, Firmness
 from hemicycle_core.impact import Lie
-from hemicycle_core.judge import Kind, Liking
+from hemicycle_core.judge import Candidate, Kind, Liking
 from hemicycle_core.judge.claims import Claim
+from hemicycle_core.judge.two_wedges import two_wedges
 from hemicycle_core.protocols.stop.ask import Seen, StopGreen
 from hemicycle_core.runs import Ball
 from hemicycle_core.shots import Shot
 from hemicycle_core.simulation.golfer import Ground, Player, Swinging, SwungClub
-from hemicycle_core.units import metres
+from hemicycle_core.units import metres, mps
 from hemicycle_core.wedges import Complaint
 
 PLAYER = Player(
@@ -136,6 +137,29 @@ def eased(mean, offs):
              swing="half", part=True, apart="half swing")
         for o in offs
     ]  # fmt: skip
+
+
+def test_two_wedges_are_told_apart_in_a_sentence():
+    def made(letter, up, spin, wide=1.0):
+        shots = [
+            Shot({"carry_m": metres(100 + wide * o), "launch_deg": up + 0.2 * o, "spin_rpm": spin + 40 * wide * o,
+                  "club_speed_mps": mps(75) + 0.05 * o})
+            for o in (-2, -1, 0, 1, 2)
+        ]  # fmt: skip
+        return Candidate(letter, letter, HeadType.WEDGE, shots)
+
+    def said(*two):
+        return str(two_wedges(*two))
+
+    assert said(made("A", 27, 9500), made("B", 30, 7000)) == (
+        "A leaves 3° lower with 2500 rpm more than B at the same speed. Evenness alike."
+    )
+    assert said(made("A", 30, 9500, 1), made("B", 30, 9500, 4)) == (
+        "A leaves as high with as much spin as B at the same speed. "
+        "A carries more evenly (within 4 yd, B within 16 yd) and "
+        "A spins more evenly (within 200 rpm, B within 600 rpm)."
+    )
+    assert not two_wedges(made("A", 30, 9500), replace(made("B", 30, 9500), head_type=HeadType.IRON))
 
 
 def test_the_wedge_that_is_eased_within_three_yards_wins_against_one_within_nine():

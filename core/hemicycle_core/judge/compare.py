@@ -16,6 +16,7 @@ from .candidate import Candidate
 from .evidence import LANDING_SPREAD_SHOTS, landing_se
 from .stopping import A_FEW, apart
 from .swing_words import swung_words
+from .two_wedges import two_wedges
 from .weigh import Weighed, weigh
 
 SETTLED_CHANCE = 0.90
@@ -151,6 +152,7 @@ def compare(
             [
                 _sentence(metric, a.letter, b.letter, found.mean, more, as_hit=by, half=found.half),
                 swung_words(*_ordered(first, second, by, a.letter)) if metric is Metric.CARRY else NOTHING,
+                two_wedges(first, second) if metric is Metric.CARRY else NOTHING,
             ]
         ),
     )

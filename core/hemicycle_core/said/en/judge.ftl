@@ -648,3 +648,28 @@ blind-guessed-certain = Blind, the player told the new one from the old, and was
 blind-guessed-right = Blind, the player took the right one for the new one and was { $sure }: by chance that is right once in two.
 grooves-a-medium-green = a medium green
 grooves-green-of-a-job = the green of “{ $job }”
+wedges-leave = { $first } leaves { $up ->
+    [more] { $by } higher
+    [less] { $by } lower
+   *[same] as high
+} { $spins ->
+    [same] with as much spin
+   *[other] with { $spin } { $spins ->
+        [more] more
+       *[less] less
+    }
+} { $up ->
+    [same] as
+   *[other] than
+} { $second }{ $speed ->
+    [same] {" "}at the same speed
+    [more] , swung { $faster } faster
+    [less] , swung { $faster } slower
+   *[unknown] {""}
+}.
+wedges-repeat = { CAPITAL($how) }.
+wedges-alike-even = evenness alike
+wedges-more-even = { $letter } { $what ->
+    [carry] carries
+   *[spin] spins
+} more evenly (within { $mine }, { $other } within { $theirs })
