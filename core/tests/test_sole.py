@@ -8,7 +8,7 @@ import pytest
 from hemicycle_core.errors import BadInput
 from hemicycle_core.flight import Firmness
 from hemicycle_core.impact import Lie
-from hemicycle_core.protocols.sole.ask import PLACES, USUAL, AfterShots, Handing, SoleTest, standing
+from hemicycle_core.protocols.sole.ask import PLACES, USUAL, AfterShots, Handing, SoleTest, comparisons, standing
 from hemicycle_core.protocols.sole.clubs import (
     SoleClub,
     belief,
@@ -18,6 +18,7 @@ from hemicycle_core.protocols.sole.clubs import (
     places_for,
     proposed,
     warnings,
+    weights_for,
 )
 from hemicycle_core.protocols.sole.kept import Control, LoftRole, TurfSaid
 from hemicycle_core.protocols.sole.measured import at_odds, measured
@@ -42,13 +43,14 @@ from scipy.special import expit
 NAMES = ["Kite", "Lamp", "Moss", "Reed", "Tarn", "Wren"]
 
 
-def answered(test, liking, turf=None):
-    """A whole test by a player without noise: liking by code."""
+def answered(test, liking, turf=None, least=0.0):
+    """A whole test by a player without noise: liking by code; least: difference that he tells."""
     handed = []
     while (now := standing(test, handed).next) is not None:
         before = handed[-1] if handed else None
         together = before is not None and before.stage == (now.place, now.visit, now.duel)
-        said = int(np.sign(liking[now.code] - liking[before.code])) if together else None
+        apart = liking[now.code] - liking[before.code] if together else 0
+        said = int(np.sign(apart)) * (abs(apart) >= least) if together else None
         handed.append(Handing(now.code, now.place, said, turf and turf(now), now.duel, now.visit))
     return handed
 
@@ -103,6 +105,58 @@ def test_what_is_handed_tells_nobody_which_codes_are_one_club_or_which_is_the_co
     pairs = [*itertools.combinations(range(count), 2)]
     one, other = chance.choice(pairs), chance.choice(pairs)
     assert seen(one, chance.randrange(count)) == seen(other, chance.choice([None, *range(count)]))
+
+
+@pytest.mark.parametrize("liking", [(0, 0, 0.4, 0.6), (0, 0.3, 0.35, 0.4, 0.6)])
+def test_who_tells_only_wide_differences_is_not_told_that_there_are_none(liking):
+    """The first and the last are told apart only where they are handed one after the other: orders see to it."""
+    same, likely = 0, 0
+    for seed in range(20):
+        codes = [int(each) for each in np.random.default_rng(seed).permutation(len(liking))]
+        test = SoleTest(len(liking), USUAL, seed=seed)
+        found = result(test, answered(test, [liking[each] for each in codes], least=0.5), NAMES)
+        same += found.same
+        likely += codes.index(len(liking) - 1) in found.likely
+    assert same == 0 and likely >= 16
+
+
+def test_what_was_said_against_the_best_so_far_counts_where_that_is_another_one():
+    test = SoleTest(3, USUAL)
+    said = [Handing(0, "pitch"), Handing(1, "pitch", -1), Handing(2, "pitch", 1, best=-1)]
+    assert comparisons(test, said, merged=True) == [Judged(1, 0, -1, cold=True), Judged(2, 1, 1), Judged(2, 0, -1)]
+    # Where the best so far is the one before, it was said already.
+    said = [Handing(0, "pitch"), Handing(1, "pitch", 1), Handing(2, "pitch", -1, best=-1)]
+    assert len(comparisons(test, said, merged=True)) == 2
+
+
+def test_a_lie_weighs_by_what_the_wedge_is_used_for():
+    weights = weights_for({"sand": 4, "full": 1}, ("pitch", "fuller", "sand", "tight"))
+    assert weights == {
+        "pitch": pytest.approx(5 / 3.5),
+        "fuller": pytest.approx(5 / 3.5),
+        "sand": 2 * 4 / 7,
+        "tight": 0.5,
+    }
+    assert weights_for({}, USUAL) == {} and weights_for({"sand": 9}, ("pitch", "tight", "lob"))["tight"] == 0.5
+    # One is liked from sand, the other from a tight lie, and level elsewhere.
+    said = [("pitch", 0), ("fuller", 0), ("sand", 1), ("tight", -1)] * 2
+    handed = [
+        Handing(code, place, v if code else None, visit=at) for at, (place, v) in enumerate(said) for code in (0, 1)
+    ]
+    test = SoleTest(2, ("pitch", "fuller", "sand", "tight"), weights=weights)
+    found = result(test, handed, NAMES)
+    plain = result(replace(test, weights={}), handed, NAMES)
+    assert found.order[0] == 1 and found.ranked.first[1] > plain.ranked.first[1] + 0.05
+
+
+def test_the_sole_that_is_known_and_the_worst_lie_of_the_favourite_are_said():
+    test = SoleTest(3, USUAL, control=2, seed=4)
+    worse_in_sand = answered(test, [0, 1, 2], turf=lambda now: TurfSaid.DEEP if now.place == "sand" else TurfSaid.SLID)
+    said = result(test, worse_in_sand, NAMES).sentences
+    assert "Moss is the sole that is played now: nothing is to be learned anew." in said
+    assert "Moss met one lie badly (greenside sand): try it there once more." in said
+    # While codes are blind nobody may learn which is the control.
+    assert not any("played now" in each for each in result(test, worse_in_sand, NAMES, merged=False).sentences)
 
 
 def test_a_club_with_two_codes_is_ranked_once_and_says_how_well_the_preference_repeats():
@@ -249,6 +303,11 @@ def test_distance_and_spin_are_measured_apart_and_what_disagrees_is_said():
     said = at_odds(0, found, NAMES.__getitem__)
     assert str(said).startswith("Kite is liked best, yet Lamp repeats its distance better and it spins under the floor")
     assert at_odds(1, found, NAMES.__getitem__) == "" and at_odds(None, found, NAMES.__getitem__) == ""
+    # One that repeats worse than all the others is said too, though no two of them are told apart.
+    loose = {code: {lie: shots(1.0 if code else 5.0, 6000) for lie in lies} for code in range(3)}
+    told = measured(loose, {}, NAMES.__getitem__)
+    assert told.loosest == 0 and "Kite repeats its distance worse than the others" in str(told.sentences[-1])
+    assert "repeats its distance worse" in at_odds(0, told, NAMES.__getitem__)
     nothing = measured({}, {}, NAMES.__getitem__)
     assert (nothing.tightest, nothing.sentences) == (None, ())
 
@@ -285,7 +344,7 @@ def test_simulated_tests_come_again_and_say_what_they_should_of_soles_that_are_o
     equal, apart = [
         [x for (cell, _), each in total.named.items() if cell == c for x in each] for c in (CELLS[0], CELLS[2])
     ]
-    assert np.mean(equal) < 0.2 and np.mean(apart) > 0.5
+    assert np.mean(equal) < 0.2 and np.mean(apart) > 0.4
     assert np.mean([x for (cell, _), each in total.first.items() if cell == CELLS[2] for x in each]) > 0.9
     truth = draw_truth(np.random.default_rng(1), CELLS[2], 4, len(USUAL))
     assert truth.liked.max() == 1.5 and len(play_test(SoleTest(4, USUAL), truth, np.random.default_rng(2))) == 22

@@ -41,12 +41,14 @@ SAME, SAME_MORE = 0.35, 0.12  # nor this between the best of two and the last, a
 @dataclass(frozen=True)
 class Judged:
     """Of two things by their index: the one tried later, what was said of it (1 better, 0 level, -1 worse), and the one
-    before it. cold: that the one before was the first of all."""
+    before it. cold: that the one before was the first of all. weight: of a judgement that counts for more or less than
+    the others."""
 
     later: int
     before: int
     said: int
     cold: bool = False
+    weight: float = 1.0
 
 
 @dataclass(frozen=True)
@@ -121,7 +123,7 @@ def _ranked(count: int, judged: tuple[Judged, ...]) -> RankedByPairs:
         apart += drawn.stands * (int(each.later == favourite) - int(each.before == favourite))
         better, worse = expit(LOGISTIC * (apart - drawn.level)), expit(LOGISTIC * (-apart - drawn.level))
         made = better if each.said > 0 else worse if each.said < 0 else 1 - better - worse
-        logs += np.log((1 - drawn.guesses) * np.maximum(made, 1e-12) + drawn.guesses / 3)
+        logs += each.weight * np.log((1 - drawn.guesses) * np.maximum(made, 1e-12) + drawn.guesses / 3)
         if favourite is None and each.said:
             favourite = each.later if each.said > 0 else each.before
     weights = np.exp(logs - logs.max())

@@ -3,14 +3,14 @@
 from __future__ import annotations
 
 from collections import defaultdict
-from collections.abc import Iterable
-from dataclasses import dataclass
+from collections.abc import Iterable, Mapping
+from dataclasses import dataclass, replace
 
 from hemicycle_core.facts import Club
 from hemicycle_core.kept import lazily
 from hemicycle_core.protocols.sole.ask import Handing, Standing, next_words, standing
 from hemicycle_core.protocols.sole.ask import SoleTest as CoreSoleTest
-from hemicycle_core.protocols.sole.clubs import Belief, SoleClub, belief, warnings
+from hemicycle_core.protocols.sole.clubs import Belief, SoleClub, belief, warnings, weights_for
 from hemicycle_core.protocols.sole.kept import (
     COURSE,
     HANDING,
@@ -87,7 +87,7 @@ class Handed:
     @property
     def for_core(self) -> Handing:
         known = self.known
-        return Handing(known.code, known.place, known.said, known.turf, known.duel, known.visit)
+        return Handing(known.code, known.place, known.said, known.turf, known.duel, known.visit, known.best)
 
 
 @dataclass(frozen=True)
@@ -196,7 +196,13 @@ class PlayedSole:
     def result(self) -> SoleResult:
         """Before the reveal each code stands for itself: that two are one club would tell what they are."""
         names = [self.name(code) for code in range(len(self.codes))]
-        return result(self.core, self.handed, names, merged=self.told)
+        core = replace(self.core, weights=weights_for(self.uses, self.core.places))
+        return result(core, self.handed, names, merged=self.told)
+
+    @property
+    def uses(self) -> Mapping[str, float]:
+        """What the wedge of the test is used for, as far as it was said."""
+        return {}
 
     @lazily
     def liked(self) -> int | None:
@@ -226,6 +232,11 @@ class SessionSole(PlayedSole):
     def __init__(self, rows: SessionRows, test: Trial, delivery: Delivery | None) -> None:
         super().__init__(test, Named.among(rows.builds, rows.all_heads, rows.all_shafts))
         self.rows, self.delivery = rows, delivery
+
+    @property
+    def uses(self) -> Mapping[str, float]:
+        wedge = next((each for each in self.rows.builds if each.pk == self.kept.wedge), None)
+        return {} if wedge is None else wedge.known.uses or {}
 
     @lazily
     def shots(self) -> dict[int, dict[str, list[CoreShot]]]:

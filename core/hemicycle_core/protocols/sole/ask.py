@@ -11,8 +11,10 @@ What comes of it is in `result`.
 from __future__ import annotations
 
 import itertools
+from collections import Counter
 from collections.abc import Mapping, Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, field
+from functools import lru_cache
 
 import numpy as np
 
@@ -79,6 +81,7 @@ PLACES: dict[str, Place] = {
         Place("semi_rough", Lie.SEMI_ROUGH, metres(25)),
         Place("sand", Lie.SAND, metres(15), open_face=True),
         Place("slope", Lie.SLOPE, metres(30)),
+        Place("downhill", Lie.SLOPE, metres(30)),
         Place("lob", Lie.FAIRWAY, metres(20), open_face=True),
         Place("wet", Lie.WET, metres(30)),
     )
@@ -90,7 +93,8 @@ USUAL = ("pitch", "fuller", "tight", "soft", "sand", "lob")
 @dataclass(frozen=True)
 class Handing:
     """One code handed and hit at one place. said: better (1), level (0) or worse (-1) than the one before it there;
-    None for the first. turf: how it met the ground."""
+    None for the first; best: the same against the best there so far, where that was asked. turf: how it met the
+    ground."""
 
     code: int
     place: str
@@ -98,6 +102,7 @@ class Handing:
     turf: TurfSaid | None = None
     duel: bool = False
     visit: int = 0
+    best: int | None = None
 
     @property
     def stage(self) -> tuple[str, int, bool]:
@@ -142,7 +147,8 @@ class SoleTest:
     """count: codes; places: keys, in the order they are played, the first two for all. twice: two codes of one club, to
     see how well the player's preference repeats. control: the code of the sole played now, None without one; seed: of
     its orders. short: the 20-minute version. returns: places that are gone back to, in their order. open: no blind
-    test but clubs by name on one shot, each twice: nothing is dropped, and no duel closes it."""
+    test but clubs by name on one shot, each twice: nothing is dropped, and no duel closes it. weights: of the lies in
+    the ranking, by the shots the wedge is used for, 1 where nothing is said; what is handed does not hang on them."""
 
     count: int
     places: tuple[str, ...]
@@ -152,6 +158,7 @@ class SoleTest:
     short: bool = False
     returns: tuple[str, ...] = ()
     open: bool = False
+    weights: Mapping[str, float] = field(default_factory=dict)
 
     def __post_init__(self) -> None:
         if not LEAST_SOLES <= self.soles <= MOST_SOLES:
@@ -222,14 +229,27 @@ class Standing:
     ahead: tuple[Next, ...]
 
 
-def comparisons(test: SoleTest, handed: Sequence[Handing], *, merged: bool) -> list[Judged]:
-    """The comparisons among the handings: each with the one before it at its place, and in the duel."""
-    found = []
+def comparisons(test: SoleTest, handed: Sequence[Handing], *, merged: bool, weighed: bool = False) -> list[Judged]:
+    """The comparisons among the handings: each with the one before it at its place, and in the duel; and with the best
+    there so far, where that is another one and was asked. weighed: each by what its lie weighs."""
+    found, best = [], 0
+
+    def weight(place: str) -> float:
+        return test.weights.get(place, 1.0) if weighed else 1.0
+
+    codes = [test.shown(each.code) if merged else each.code for each in handed]
     for at, (before, now) in enumerate(itertools.pairwise(handed)):
-        together = before.stage == now.stage
-        one, two = (test.shown(each.code) if merged else each.code for each in (now, before))
-        if together and now.said is not None and one != two:
-            found.append(Judged(one, two, now.said, cold=at == 0))
+        one, two = codes[at + 1], codes[at]
+        if before.stage != now.stage:
+            continue
+        if at == 0 or handed[at - 1].stage != before.stage:
+            best = two
+        if now.said is not None and one != two:
+            found.append(Judged(one, two, now.said, at == 0, weight(now.place)))
+        if now.best is not None and best not in (one, two):
+            found.append(Judged(one, best, now.best, weight=weight(now.place)))
+        if now.best == 1 or (best == two and now.said == 1):
+            best = one
     return found
 
 
@@ -237,14 +257,27 @@ def comparisons(test: SoleTest, handed: Sequence[Handing], *, merged: bool) -> l
 # that only the set-up knows: whoever looks on learns neither which two codes are one club nor which is the control.
 
 
-def _order(test: SoleTest, left: Sequence[int], at: int, last: int | None) -> list[int]:
-    """In which order the codes are handed at a place: by chance, not beginning with what was hit last."""
-    chance = np.random.default_rng([test.seed, at])
-    order = [int(each) for each in chance.permutation(list(left))]
-    if order[0] == last and len(order) > 1:
-        other = int(chance.integers(1, len(order)))
-        order[0], order[other] = order[other], order[0]
-    return order
+def _order(test: SoleTest, left: Sequence[int], at: int, last: int | None, met: Counter[tuple[int, int]]) -> list[int]:
+    """In which order the codes are handed at a place: by chance among those orders that hold together what met least so
+    far, and where it did the other way round, not beginning with what was hit last. met: how often a code followed
+    another."""
+    follows = tuple(sorted(met.items()))
+    return list(_balanced(test.seed, tuple(left), at, last, follows))
+
+
+@lru_cache(maxsize=512)
+def _balanced(
+    seed: int, left: tuple[int, ...], at: int, last: int | None, follows: tuple[tuple[tuple[int, int], int], ...]
+) -> tuple[int, ...]:
+    chance, met = np.random.default_rng([seed, at]), dict(follows)
+    orders = list(itertools.permutations(left))
+
+    def repeats(order: tuple[int, ...]) -> tuple[bool, int, int]:
+        two = list(itertools.pairwise(order))
+        again = sum(met.get((a, b), 0) + met.get((b, a), 0) for a, b in two)
+        return order[0] == last and len(order) > 1, again, sum(met.get(each, 0) for each in two)
+
+    return min((orders[at] for at in chance.permutation(len(orders))), key=repeats)
 
 
 def _keep(test: SoleTest, left: Sequence[int], handed: Sequence[Handing], count: int) -> list[int]:
@@ -304,6 +337,7 @@ def standing(test: SoleTest, handed: Sequence[Handing]) -> Standing:
     before: list[Handing] = []
     ahead: list[Next] = []
     more, last = 0, None
+    met: Counter[tuple[int, int]] = Counter()
     stages = _stages(test)
     unplayed: list[str] = []
     for at, stage in enumerate(stages):
@@ -313,7 +347,8 @@ def standing(test: SoleTest, handed: Sequence[Handing]) -> Standing:
             left = kept
         mine = [each for each in handed if each.stage == (stage.place, stage.visit, False)]
         there = {each.code for each in mine}
-        order = _order(test, left, at, last)
+        order = _order(test, left, at, last, met)
+        met.update(itertools.pairwise(order))
         missing = [code for code in order if code not in there]
         # Once something is missing, who will be left is not known yet, only how many.
         more += len(missing) if not more else max(min(stage.count, len(left)) - len(there), 0)

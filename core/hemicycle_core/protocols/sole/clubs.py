@@ -23,7 +23,7 @@ SAME_LENGTH_M = 0.25 * METRES_PER_INCH
 # The lies that a use brings, beside the two that all begin with.
 LIES_OF: Mapping[str, tuple[str, ...]] = {
     WedgeUse.FULL: ("slope",),
-    WedgeUse.PART: ("slope",),
+    WedgeUse.PART: ("slope", "downhill"),
     WedgeUse.PITCH: ("tight", "soft"),
     WedgeUse.CHIP: ("tight", "semi_rough"),
     WedgeUse.SAND: ("sand",),
@@ -134,6 +134,21 @@ def places_for(uses: Mapping[str, float]) -> tuple[str, ...]:
     often = sorted((use for use in uses if uses[use] > 0), key=lambda use: -uses[use])
     brought = [place for use in often for place in LIES_OF.get(use, ())]
     return USUAL if not brought else tuple(dict.fromkeys([*USUAL[:2], *brought]))
+
+
+MOST_WEIGHT = 2.0  # of a lie beside the others, and the least its inverse
+
+
+def weights_for(uses: Mapping[str, float], places: Sequence[str]) -> dict[str, float]:
+    """What each lie of a test weighs in its ranking: by how often a round the wedge is used for what is played from it,
+    1 on the whole; nothing where nobody said."""
+    often = {
+        place: sum(n for use, n in uses.items() if place in (*USUAL[:2], *LIES_OF.get(use, ()))) for place in places
+    }
+    mean = sum(often.values()) / max(len(often), 1)
+    if not mean:
+        return {}
+    return {place: min(max(n / mean, 1 / MOST_WEIGHT), MOST_WEIGHT) for place, n in often.items()}
 
 
 @dataclass(frozen=True)

@@ -53,13 +53,14 @@ class CodeMeasured:
 
 @dataclass(frozen=True)
 class SoleMeasured:
-    """lines by code; tightest: the code that repeats its distance best beyond chance, None where none does; floors:
-    spin by lie; sentences."""
+    """lines by code; tightest: the code that repeats its distance better than the others beyond chance, None where none
+    does, loosest: that repeats it worse; floors: spin by lie; sentences."""
 
     lines: Mapping[int, CodeMeasured]
     tightest: int | None
     floors: Mapping[str, float]
     sentences: tuple[Said, ...]
+    loosest: int | None = None
 
 
 def _mean(values: Sequence[float]) -> float | None:
@@ -112,8 +113,8 @@ def measured(
     floors = _floors(cells)
     variances = {code: _spread(_carries(shots.get(code, {}))) for code in codes}
     lines = {code: _line(cells[code], variances[code], floors) for code in codes}
-    tightest = _tightest({code: each for code, each in variances.items() if each is not None})
-    return SoleMeasured(lines, tightest, floors, tuple(_sentences(lines, tightest, name)))
+    tightest, loosest = _apart({code: each for code, each in variances.items() if each is not None})
+    return SoleMeasured(lines, tightest, floors, tuple(_sentences(lines, tightest, loosest, name)), loosest)
 
 
 def _carries(by_place: Mapping[str, Sequence[Shot]]) -> list[list[float]]:
@@ -148,23 +149,34 @@ def _line(
     return CodeMeasured(cells, value**0.5, float(low), float(high), left, under)
 
 
-def _tightest(variances: Mapping[int, tuple[float, int]]) -> int | None:
-    """The code whose spread is smaller than that of the next by more than chance."""
-    if len(variances) < 2:
-        return None
-    order = sorted(variances, key=lambda code: variances[code][0])
-    (one, free), (two, free_two) = (variances[code] for code in order[:2])
-    if two <= 0:
-        return None
-    return order[0] if float(fdtr(free, free_two, one / two)) < TOLD / 2 else None
+def _apart(variances: Mapping[int, tuple[float, int]]) -> tuple[int | None, int | None]:
+    """The code whose spread is smaller than that of all the others together by more than chance, and the one whose is
+    larger; each None where there is none."""
+    shares = {}
+    for code, (mine, free) in variances.items():
+        rest = [each for other, each in variances.items() if other != code]
+        freedom = sum(each for _, each in rest)
+        pooled = sum(value * each for value, each in rest) / freedom if freedom else 0.0
+        if pooled > 0:
+            shares[code] = float(fdtr(free, freedom, mine / pooled))
+    sure = TOLD / max(len(shares), 1)  # so many are looked at
+    tight, loose = (pick(shares, key=lambda code: shares[code], default=None) for pick in (min, max))
+    return (
+        tight if tight is not None and shares[tight] < sure else None,
+        loose if loose is not None and 1 - shares[loose] < sure else None,
+    )
 
 
-def _sentences(lines: Mapping[int, CodeMeasured], tightest: int | None, name: Callable[[int], Sayable]) -> list[Said]:
+def _sentences(
+    lines: Mapping[int, CodeMeasured], tightest: int | None, loosest: int | None, name: Callable[[int], Sayable]
+) -> list[Said]:
     known = {code: each.spread_m for code, each in lines.items() if each.spread_m is not None}
     said = []
     if tightest is not None:
         said.append(say("sole-repeats-best", name=name(tightest), by=far(known[tightest], 1)))
-    elif len(known) > 1:
+    if loosest is not None:
+        said.append(say("sole-repeats-worst", name=name(loosest), by=far(known[loosest], 1)))
+    if not said and len(known) > 1:
         said.append(say("sole-repeating-not-told-apart"))
     for code, each in lines.items():
         if each.under:
@@ -180,6 +192,8 @@ def at_odds(liked: int | None, found: SoleMeasured, name: Callable[[int], Sayabl
     said = []
     if found.tightest is not None and found.tightest != liked:
         said.append(say("sole-at-odds-spread", name=name(found.tightest)))
+    if found.loosest == liked:
+        said.append(say("sole-at-odds-loosest"))
     mine = found.lines.get(liked)
     if mine is not None and mine.under:
         said.append(say("sole-at-odds-floor"))

@@ -8,7 +8,7 @@ from __future__ import annotations
 
 import itertools
 from collections.abc import Mapping, Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 import numpy as np
 from scipy.special import expit, logit
@@ -60,15 +60,15 @@ def result(test: SoleTest, handed: Sequence[Handing], names: Sequence[Sayable], 
     codes = [code for code in range(test.count) if not merged or test.shown(code) == code]
     at = {code: index for index, code in enumerate(codes)}
     judged = [
-        Judged(at[each.later], at[each.before], each.said, each.cold)
-        for each in comparisons(test, handed, merged=merged)
+        replace(each, later=at[each.later], before=at[each.before])
+        for each in comparisons(test, handed, merged=merged, weighed=True)
     ]
     ranked = rank(len(codes), judged)
     order = tuple(codes[each] for each in ranked.order)
     best = ranked.order[0]
     named = codes[best] if judged and ranked.best[best] >= NAMED[min(len(codes), MOST_SOLES)] else None
     likely = tuple(codes[each] for each in ranked.likely())
-    same = named is None and ranked.same >= SAME
+    same = named is None and ranked.same >= SAME and not _agrees(judged)
     shift, factor = SAID[min(len(codes), MOST_SOLES)]
     sure = float(expit(shift + factor * logit(np.clip(ranked.first[best], 1e-6, 1 - 1e-6))))
     return SoleResult(
@@ -79,11 +79,28 @@ def result(test: SoleTest, handed: Sequence[Handing], names: Sequence[Sayable], 
         likely=likely,
         sure=sure,
         same=same,
-        sentences=(*_sentences(named, same, likely, sure, names, judged), *_hangs(ranked, named)),
+        sentences=(
+            *_sentences(named, same, likely, sure, names, judged),
+            *_known_already(test, likely, names, told=merged and bool(judged)),
+            *_once_more(test, handed, likely, names, merged=merged),
+            *_hangs(ranked, named),
+        ),
         flagged=_flagged(test, handed, merged=merged),
         repeats=_repeats(test, handed, names) if merged else NOTHING,
         deciding=_deciding(test, handed, names),
     )
+
+
+def _agrees(judged: Sequence[Judged]) -> bool:
+    """Whether anything told soles apart, and every two always the same way round: who finds no difference says so, or
+    says now this and now that."""
+    told: dict[tuple[int, int], int] = {}
+    for each in judged:
+        low, high = sorted((each.later, each.before))
+        way = each.said if each.later == high else -each.said
+        if way and told.setdefault((low, high), way) != way:
+            return False
+    return bool(told)
 
 
 def _placed(ranked: RankedByPairs) -> tuple[int, ...]:
@@ -113,6 +130,36 @@ def _sentences(
     if len(likely) == 1:
         return [say("protocol-leads-not-sure", name=names[likely[0]], in_100=_in_100(sure))]
     return [say("sole-not-told-apart", names=with_or(names[code] for code in likely))]
+
+
+def _known_already(test: SoleTest, likely: Sequence[int], names: Sequence[Sayable], *, told: bool) -> list[Said]:
+    """That the sole which is played now is among those that hold the best: it asks for nothing to be learned. told:
+    before that nobody may know which it is."""
+    if not told or test.control is None or (control := test.shown(test.control)) not in likely:
+        return []
+    return [say("sole-known-already", name=names[control], alone=len(likely) == 1)]
+
+
+def _once_more(
+    test: SoleTest, handed: Sequence[Handing], likely: Sequence[int], names: Sequence[Sayable], *, merged: bool
+) -> list[Said]:
+    """Where one leads that met a lie badly and was not taken back there: the test of the favourite."""
+    if len(likely) != 1 or test.open:
+        return []
+    sums: dict[str, int] = {}
+    for place in test.places:
+        there = [each for each in handed if each.place == place and not each.duel]
+        two = comparisons(test, there, merged=merged)
+        mine = sum(e.said if e.later == likely[0] else -e.said for e in two if likely[0] in (e.later, e.before))
+        codes = [test.shown(each.code) if merged else each.code for each in there]
+        bad = [
+            e for e, code in zip(there, codes, strict=True) if code == likely[0] and e.turf not in (None, *GOOD_TURF)
+        ]
+        sums[place] = mine - 2 * len(bad)  # liked there all the same it met the ground badly
+    worst = min(sums, key=lambda place: sums[place])
+    if sums[worst] >= 0 or worst in test.returns:
+        return []
+    return [say("sole-worst-lie-once-more", name=names[likely[0]], lie=say("sole-inside", place=PLACES[worst].name))]
 
 
 def _hangs(ranked: RankedByPairs, named: int | None) -> list[Said]:

@@ -673,3 +673,10 @@ wedges-more-even = { $letter } { $what ->
     [carry] carries
    *[spin] spins
 } more evenly (within { $mine }, { $other } within { $theirs })
+sole-known-already = { $name } is the sole that is played now{ $alone ->
+    [yes] : nothing is to be learned anew.
+   *[no] , and as good as any here: with it nothing is to be learned anew.
+}
+sole-worst-lie-once-more = { $name } met one lie badly ({ $lie }): try it there once more.
+sole-repeats-worst = { $name } repeats its distance worse than the others: carries scatter by { $by }.
+sole-at-odds-loosest = it repeats its distance worse than the others
