@@ -1,6 +1,7 @@
 """Old grooves against new: what can be seen on the green, dry and wet, and whether that is more than noise."""
 
 from collections import Counter
+from dataclasses import replace
 
 import pytest
 from hemicycle_core.brief import Job, JobKind
@@ -11,7 +12,7 @@ from hemicycle_core.protocols.found import Outcome
 from hemicycle_core.protocols.grooves.ask import Asked, standing
 from hemicycle_core.protocols.grooves.read import GrooveWedge, as_claim, compared, pairs
 from hemicycle_core.runs import Ball
-from hemicycle_core.shots import Shot
+from hemicycle_core.shots import LAUNCH, Shot
 from hemicycle_core.simulation.golfer import Ground, Player, Swinging, SwungClub
 from hemicycle_core.units import metres, mps, yards
 
@@ -116,3 +117,24 @@ def test_what_was_set_aside_is_no_part_of_it(aside):
     wild = Shot({**old.shots[0].values, "spin_rpm": 500.0}, protocol="grooves", aside=aside, swing="half", part=True)
     moved = compared(GrooveWedge(1, "old", 56, [*old.shots, wild], False), fresh).lies[0].figures["spin_rpm"].old
     assert (moved == compared(old, fresh).lies[0].figures["spin_rpm"].old) is aside
+
+
+def test_a_club_that_is_leaned_into_is_said_from_launch_where_no_more_is_read():
+    def shots(key, up):
+        values = [{"spin_rpm": 5000 + 20 * i, "launch_deg": up + 0.1 * i, "ball_speed_mps": mps(50)} for i in range(5)]
+        return GrooveWedge(key, "w", 56, [Shot(each, protocol="grooves") for each in values], key == 2)
+
+    leaned = compared(shots(1, 32), shots(2, 29))
+    assert (
+        "Dry, the fresh one was delivered otherwise (3.0° less loft at impact): part of the difference is the swing."
+        in [str(each) for each in leaned.remarks]
+    )
+    assert not any("delivered otherwise" in each for each in compared(shots(1, 32), shots(2, 32)).remarks)
+    # A ball that slides off worn grooves leaves higher with less spin, and was met with the same loft.
+    worn, fresh = wedge(1, 1.0, 5, lies=(Lie.WET,)), wedge(2, 0.0, 5, lies=(Lie.WET,))
+    bare = [
+        replace(each, shots=[Shot({k: v for k, v in s.values.items() if k in LAUNCH}, protocol="grooves", lie=s.lie)
+                             for s in each.shots])
+        for each in (worn, fresh)
+    ]  # fmt: skip
+    assert not any("loft at impact" in each for each in compared(*bare).remarks)

@@ -23,11 +23,12 @@ from ..shots import Shot, Strike
 from ..wedges.flight import WedgeFlight
 from ..wedges.words import COMPLAINT_WORDS, Complaint
 from .landings import landings
+from .whatif import delivered_lofts
 
 SAME_LOFT_DEG = 1.6  # two wedges this near are of one loft
 LEAST_SHOTS = 3
 SEEN_M = 0.9  # on a green a player sees a yard
-SEEN_RPM, SEEN_SIDE_DEG, SEEN_MPS = 400.0, 1.0, 0.4
+SEEN_RPM, SEEN_SIDE_DEG, SEEN_MPS, SEEN_LOFT_DEG = 400.0, 1.0, 0.4, 1.0
 FRESH_ROUNDS = 10
 VARIES_SHARE, WIDER = 0.05, 1.4  # carries spread as a share: beyond it, or so much more than the other wedges'
 SURE = 0.9  # one side
@@ -197,9 +198,12 @@ def _spins(wedge: Wedge, fresh: Wedge, made: Says) -> Claimed:
     if spin is None:
         return made(Claim.OPEN, say("claim-see-where-it-stops"))
     by, chance = spin
+    leant = _apart(average(delivered_lofts(_kept(wedge))), average(delivered_lofts(_kept(fresh))))
     swung = NOTHING
     if speed is not None and abs(speed[0]) > max(speed[1], SEEN_MPS):
         swung = say("claim-not-swung-alike")
+    elif leant is not None and abs(leant[0]) > max(leant[1], SEEN_LOFT_DEG):
+        swung = say("claim-leaned-into", by=angle(abs(leant[0]), 1), name=fresh.name, more=leant[0] > 0)
     figure = {"by": rpm(abs(by), -2), "name": fresh.name}
     if by <= -SEEN_RPM:
         less = say("claim-spins-less", **figure)

@@ -342,6 +342,20 @@ def _start(change: Change, closed_deg: float, club: HitClub) -> tuple[float, flo
     return (own_side if club.left_handed else -own_side), error
 
 
+def delivered_lofts(shots: Sequence[Shot]) -> list[float]:
+    """Dynamic loft of the shots that tell it, degrees: as it was read, else as launch and spin say; lofts so told of a
+    ball that slid are those it left with."""
+    found = []
+    for shot in shots:
+        read, left = shot.get("dynamic_loft_deg"), [shot.get(key) for key in LAUNCH]
+        if read is not None:
+            found.append(read)
+        elif None not in left:
+            speed, up, spin = (np.array([value], dtype=float) for value in left)
+            found.append(float(up[0] + np.degrees(np.arctan(_along_over_across(speed, spin)))[0]))
+    return found
+
+
 def with_loft(shots: Sequence[Shot], by_deg: float, head_type: HeadType) -> list[Shot]:
     """Shots as they would have left with so much more loft, by impact, of their readings the launch and what swung it;
     those without a launch are left out. Raises BadInput for more than is still the same swing."""

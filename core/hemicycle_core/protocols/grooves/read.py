@@ -20,7 +20,7 @@ from ...impact import Lie
 from ...judge.claims import SAME_LOFT_DEG, SEEN_M, Claim, Claimed
 from ...judge.landings import landings
 from ...judge.strokes import running_on
-from ...judge.whatif import with_loft
+from ...judge.whatif import delivered_lofts, with_loft
 from ...runs import Ball
 from ...said import NOTHING, Said, angle, far, listed, say, speed, with_and
 from ...said import spin as rpm
@@ -200,6 +200,8 @@ def _from_lie(
     figures = {}
     for key in READ:
         both = [_mean(shots, key) for shots in (mine, read)]
+        if key == "dynamic_loft_deg":
+            both = [average(delivered_lofts(shots)) for shots in (mine, read)]
         if both[0] is not None and both[1] is not None:
             figures[key] = _beside(both[0], both[1], _of_loft(both[1], _mean(theirs, key)))
     runs = [_run(wedge, shots, green, anchored) for wedge, shots in ((old, mine), (fresh, read), (fresh, theirs))]

@@ -680,3 +680,7 @@ sole-known-already = { $name } is the sole that is played now{ $alone ->
 sole-worst-lie-once-more = { $name } met one lie badly ({ $lie }): try it there once more.
 sole-repeats-worst = { $name } repeats its distance worse than the others: carries scatter by { $by }.
 sole-at-odds-loosest = it repeats its distance worse than the others
+claim-leaned-into = { $name } was met with { $by } { $more ->
+    [yes] less
+   *[no] more
+} loft, by launch and spin: part of the difference is the swing.
