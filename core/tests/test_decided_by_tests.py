@@ -180,3 +180,31 @@ def test_the_wedge_that_is_eased_within_three_yards_wins_against_one_within_nine
         other = "AB".replace(best, "")
         said = f"Eased to 60 yd {best} repeats give or take 2 yd, {other} 6 yd."
         assert found.choice.because is Because.SAVES_MOST and said in str(found.choice.sentence)
+
+
+@pytest.mark.parametrize(
+    ("own", "tried", "letters", "goes"),
+    [
+        # The new set wedge is strong: both under it stand wrong, and one alone leaves a step of 20.
+        (((50, 106), (56, 92)), ((48, 112), (54, 98)), ("A", "B"), ("50", "56")),
+        # The 54 is in its place: only what is under the set wedge changes.
+        (((50, 106), (54, 98)), ((48, 112), (54, 97)), ("A",), ("50",)),
+    ],
+)
+def test_two_wedges_come_for_two_where_one_alone_leaves_a_wrong_step(own, tried, letters, goes):
+    clubs = [
+        Club(90, "9i", HeadType.IRON, typed_carry_m=metres(138), typed_total_m=metres(142), set_loft_deg=38),
+        wedge(1, "PW", 43, 126, of_set=True),
+        *(wedge(2 + at, str(loft), loft, carry) for at, (loft, carry) in enumerate(own)),
+        wedge(4, "60", 60, 84),
+        *(
+            wedge(20 + at, f"Brackholm {loft}", loft, None, full(carry), letter="AB"[at], price=150.0)
+            for at, (loft, carry) in enumerate(tried)
+        ),
+    ]
+    hit = tuple(HitShot(club.key, shot, Air()) for club in clubs for shot in club.shots)
+    space = Space(clubs_to_place=2)
+    found = answers_of(Facts(Visit(), Brief(end=BagEnd.SHORT), space, RunAsked(), clubs=tuple(clubs), hit=hit)).decision
+    assert (found.choice.letters, found.bag.dropped) == (letters, goes)
+    if len(letters) > 1:
+        assert "The 50 and the 56 go for it. 2 yardages are to be learned anew" in str(found.choice.sentence)

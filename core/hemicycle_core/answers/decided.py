@@ -9,7 +9,7 @@ from typing import Any
 from ..brief import Target
 from ..decision import Bag, Decision, Plan, SwapPair, decide_session, exchanged
 from ..decision.schools import school_plan
-from ..decision.sentences import beside
+from ..decision.sentences import NAUGHT, beside
 from ..facts import Club, Facts, TargetThen
 from ..facts.session import liking_of
 from ..judge import Case, Judgement, Kind, Liking, Verdict
@@ -219,7 +219,7 @@ def expected_plan(found: Decided) -> Bag | None:
     unhit = {option.key for option in new if not option.hit}
     plans = [plan for plan in weigher.plans(new) if plan.keys & unhit]
     best = max(plans, key=lambda plan: (weigher.worth(plan).net, sorted(plan.keys)), default=None)
-    if best is None or weigher.worth(best).net <= max(found.decision.bag.worth.net, 0.0):
+    if best is None or weigher.worth(best).net < max(found.decision.bag.worth.net, 0.0) + NAUGHT:
         return None
     return weigher.weigh(best)
 

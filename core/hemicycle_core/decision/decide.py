@@ -29,6 +29,7 @@ from ..thresholds import DEFAULT, Thresholds
 from .asked import Asked, asked_of
 from .bags import Bag, Weigher
 from .choice import Because, Choice, Contender, broken, by_control, level
+from .earned import each_earns
 from .first import measured_first, not_seen, opens_a_hole
 from .gather import build_options, drive_of, own_clubs, own_options, tested_options, turned_options, unhit_options
 from .options import BagClub, Demand, Limits, Option, Plan, TestedClub
@@ -139,7 +140,8 @@ def decide_session(
         tested=tested,
     )
     may = not_instead(stand.may, stand)
-    stand = replace(stand, may=may, plans=weigher.ranked(weigher.plans(may, swaps=swaps)))
+    stand = replace(stand, may=may)
+    stand = replace(stand, plans=each_earns(weigher.ranked(weigher.plans(may, swaps=swaps)), stand))
     choice, plan = after_tests(*_choice(stand, nothing_open=nothing_open), stand)
     empty = places_empty(choice, [each.name for each in own if each.out_of_favour])
     made = _decided(stand, replace(choice, sentence=joined([choice.sentence, empty])), plan)

@@ -94,12 +94,19 @@ def proposing(
     feared_for = NOTHING
     if second is not None and feared.shots and _but_for_fear(first, second):
         feared_for = say("saves-more-but-for-misses", letter=second.letter, miss=feared.miss)
-    return joined([words, _goes(bag), feared_for])
+    return joined([words, _goes(bag), _relearned(bag), feared_for])
 
 
 def _goes(bag: Bag) -> Said:
     """Which own clubs leave."""
     return say("goes-for-it", clubs=_the(bag.dropped), n=len(bag.dropped)) if bag.dropped else NOTHING
+
+
+def _relearned(bag: Bag) -> Said:
+    """What the player has to learn anew, where several come in at once."""
+    if len(bag.added) < 2:
+        return NOTHING
+    return say("yardages-to-relearn", n=len(bag.relearn), clubs=with_and(bag.relearn))
 
 
 def _the(names: Sequence[str]) -> Said:

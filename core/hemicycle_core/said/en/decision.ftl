@@ -167,3 +167,8 @@ awaited-question = One question remains: does the { $awaited } do more than { $c
 }? It is not here yet: hit it when it is.
 turn-bent = bent { $by }
 turn-turned = turned { $by }
+yardages-to-relearn = { $n ->
+    [0] No yardage is to be learned anew.
+    [one] One yardage is to be learned anew: { $clubs }.
+   *[other] { $n } yardages are to be learned anew: { $clubs }.
+}
