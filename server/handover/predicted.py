@@ -1,12 +1,14 @@
-"""A build that is to be ordered and was not hit in that setting: what it should do, from the build it was made of."""
+"""A build that is to be ordered and was not hit in that setting: what it should do, from the build it was made of, or
+of a wedge from the player's other clubs."""
 
 from __future__ import annotations
 
 import math
-from collections.abc import Mapping
+from collections.abc import Collection, Mapping
 from dataclasses import dataclass, replace
 
 from fitting.domain.session import JudgedSession
+from hemicycle_core.answers.stand import unhit_builds
 from hemicycle_core.bag import Carried
 from hemicycle_core.facts import Club
 from hemicycle_core.facts.session import air_of
@@ -26,11 +28,12 @@ class Predicted:
 
 
 def predicted_of(judged: JudgedSession, verdicts: Mapping[str, Verdict]) -> dict[int, Predicted]:
-    """Builds of the stand that nobody hit, made of one that was, with what the change should do. verdicts: of those
-    that were hit, by letter."""
+    """Builds of the stand that nobody hit: made of one that was, with what the change should do; a wedge as it should
+    do by its loft, length and kind beside the player's others. verdicts: of those that were hit, by letter."""
     if judged.rows.session.agreed_at is not None:
         return {}
-    found = {}
+    there = judged.facts.by_key
+    found = {key: _expected(judged, there[key], club) for key, club in _unhit_wedges(judged, verdicts).items()}
     for build in judged.facts.candidates:
         parent = judged.facts.by_key.get(build.turned_from or 0)
         if parent is None or build.shots or (parent.letter and parent.letter not in verdicts):
@@ -39,6 +42,31 @@ def predicted_of(judged: JudgedSession, verdicts: Mapping[str, Verdict]) -> dict
         if made is not None:
             found[build.key] = made
     return found
+
+
+def _unhit_wedges(judged: JudgedSession, told: Collection[str]) -> dict[int, Carried]:
+    """The wedges of the stand that nobody hit and that were made of none, as far as the player's clubs tell. told:
+    letters of those of which a test told enough."""
+    there = {
+        str(build.key)
+        for build in judged.facts.candidates
+        if build.is_wedge and build.turned_from is None and build.letter not in told
+    }
+    return {int(each.key): each.club for each in unhit_builds(judged.stand) if each.key in there}
+
+
+def _expected(judged: JudgedSession, build: Club, club: Carried) -> Predicted:
+    verdict = Verdict(
+        letter=build.letter,
+        kind=Kind.NEEDS_SHOTS,
+        headline=say("predicted-not-hit"),
+        why=say("predicted-from-others", carry=far(club.carry_m), give=far(ninety(club.carry_sd_m or 0.0))),
+        chance=None,
+        settled=False,
+        more=judged.thresholds.least_shots,
+        half_width_m=None,
+    )
+    return Predicted(verdict, club)
 
 
 def _changes(build: Club, parent: Club) -> list[Change]:

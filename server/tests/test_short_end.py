@@ -378,6 +378,24 @@ def test_an_old_wedge_that_tests_found_worn_out_is_handed_over_for_the_fresh_one
     assert ask("POST", f"sessions/{session.pk}/handover", body, 201)["agreed"]
 
 
+def test_a_wedge_that_nobody_hit_can_be_ordered_as_a_prediction_to_check(ask, session, wedges):
+    head, shaft = Head.objects.filter(label__startswith="50").first(), Shaft.objects.get(fits__contains="wedge")
+    ask("POST", f"sessions/{session.pk}/candidates", {"candidates": [{"head": head.pk, "shaft": shaft.pk}]}, 201)
+    unhit = Build.objects.get(session=session, head=head, archived=False)
+    gone = ask("GET", f"sessions/{session.pk}/handover")
+    (told,) = gone["tested"]
+    assert (told["headline"], told["prediction"][:12]) == ("Not hit: check at delivery", "A prediction")
+    between = [each["carry_m"] for each in gone["before"]["clubs"] if each["name"] in ("54°", "PW")]
+    draft = ask("GET", f"sessions/{session.pk}/handover/draft?builds={unhit.pk}")
+    carry = next(each["carry_m"] for each in draft["after"]["clubs"] if each["id"] == unhit.pk)
+    assert (
+        min(between) < carry < max(between) and f"should carry {round(carry / 0.9144)} yd, give or take" in told["why"]
+    )
+    body = {"builds": [unhit.pk], "dropped": [], "reasons": draft["reasons"], "lost": []}
+    agreed = ask("POST", f"sessions/{session.pk}/handover", body, 201)["agreed"]
+    assert "A prediction" in json.dumps(agreed)
+
+
 def test_a_stop_test_is_tapped_and_paced_to_one_green_and_what_is_set_aside_is_no_part_of_it(ask, session, wedges):
     green = {
         "target_m": 22.86, "firmness": "medium", "green_ft": 10.5, "slope_percent": -1, "wind_mps": 4.0,

@@ -92,3 +92,5 @@ act-done-already = That was done already.
 aside-in-the-file = set aside in the file
 aside-as-unlike = unlike the others, at import
 aside-on-the-pad = on the pad
+predicted-not-hit = Not hit: check at delivery
+predicted-from-others = Not hit. By its loft, its length and the player’s other clubs it should carry { $carry }, give or take { BARE($give) }: hit it when it comes.
