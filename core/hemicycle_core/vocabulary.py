@@ -5,6 +5,7 @@ from __future__ import annotations
 from typing import Any
 
 from .answers.short_tests import TESTS
+from .bag.clubs import USUAL_SETS
 from .bag.gaps import LEAST_STEP_M, MOST_STEP_M, RULE_WORDS, GapRule
 from .bag.slots import MOST_OFFERED
 from .brief.jobs import JobKind, Miss
@@ -84,6 +85,7 @@ def vocabulary() -> dict[str, Any]:
                 "soles": [LEAST_SOLES, MOST_SOLES],
             },
             "columns": [each.value for each in BenchColumn],
+            "usualSets": {end: list(names) for end, names in USUAL_SETS.items()},
             "usualColumns": [each.value for each in USUAL],
             "lengths": {each: swing_words(each) for each in OFFERED},
             "balls": [each.value for each in Ball],

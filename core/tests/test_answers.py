@@ -5,7 +5,9 @@ from dataclasses import replace
 
 import pytest
 from hemicycle_core.answers import answers_of
+from hemicycle_core.answers.day import planned
 from hemicycle_core.answers.decided import exchange, school_plans
+from hemicycle_core.answers.short_tests import standings
 from hemicycle_core.answers.space import held_against, targets, wider_elsewhere
 from hemicycle_core.answers.wedges import bend_room, is_fresh
 from hemicycle_core.bag import BagEnd, GapRule, HeadType
@@ -254,3 +256,26 @@ def test_the_short_end_is_cut_between_its_ends_once_it_is_worked_at():
     (step,) = short.ends.short_end.steps[:1]
     assert (short.ends.widest_step, step.lower.name, step.upper.name) == (0, "58", "PW")
     assert long.ends.widest_step is None
+
+
+def test_a_visit_to_the_wedges_is_planned_in_minutes_and_says_what_to_leave_out():
+    wedges = [
+        replace(typed(key, name, HeadType.WEDGE, carry, carry + 1), set_loft_deg=loft)
+        for key, name, carry, loft in ((11, "PW", 126, 46), (12, "52", 106, 52), (13, "58", 84, 58))
+    ]
+    short = {"brief": Brief(end=BagEnd.SHORT), "space": Space(clubs_to_place=1)}
+
+    def plan(clubs, sole_left=None, **more):
+        found = answers_of(facts((*OWN[1:], *clubs), **{**short, **more}))
+        return planned(found.ends, standings(found.facts, {}), sole_left=sole_left)
+
+    first = plan(wedges)
+    assert [each.key for each in first.parts] == ["sole", "ends", "cut", "part_swing", "stop"]
+    minutes = {each.key: each.minutes for each in first.parts}
+    assert minutes["ends"] == 5 and minutes["cut"] == 3  # six shots and two clubs; three shots and one
+    assert str(first.sentence).startswith(f"Left, in minutes: sole {minutes['sole']}, ends 5, cut 3")
+    assert ("leave out" in str(first.sentence)) is (sum(minutes.values()) > 45)
+    # What is left of a test that is under way, and nothing of a sole that is chosen.
+    assert {each.key: each.minutes for each in plan(wedges, 7).parts}["sole"] == 7
+    chosen = plan(wedges, brief=Brief(end=BagEnd.SHORT, sole="wide"))
+    assert "sole" not in {each.key for each in chosen.parts}

@@ -10,7 +10,7 @@ from hemicycle_core.impact import Lie
 from hemicycle_core.judge.claims import Claim
 from hemicycle_core.protocols.found import Outcome
 from hemicycle_core.protocols.grooves.ask import Asked, standing
-from hemicycle_core.protocols.grooves.read import GrooveWedge, as_claim, compared, pairs
+from hemicycle_core.protocols.grooves.read import GrooveWedge, as_claim, as_tested, compared, pairs
 from hemicycle_core.runs import Ball
 from hemicycle_core.shots import LAUNCH, Shot
 from hemicycle_core.simulation.golfer import Ground, Player, Swinging, SwungClub
@@ -97,9 +97,9 @@ def test_the_test_goes_by_turns_dry_then_wet_and_says_what_comes_next():
     two = [Asked(1, "54 old", {None: 5, Lie.WET: 2}), Asked(2, "54 new", {None: 3})]
     wet = standing([two], 1, Lie.WET, [Ball.OWN])
     assert [(str(each.name), [(task.club, task.left) for task in each.tasks]) for each in wet.columns] == [
-        ("dry", [(1, 0), (2, 2)]), ("wet", [(1, 3), (2, 5)]),
+        ("dry", [(1, 0), (2, 1)]), ("wet", [(1, 2), (2, 4)]),
     ]  # fmt: skip
-    assert wet.words == "54 old, wet, half swing: 3 more shots." and wet.minutes == 6 and not wet.warning
+    assert wet.words == "54 old, wet, half swing: 2 more shots." and wet.minutes == 4 and not wet.warning
     dry = standing([two], 9, None, [Ball.RANGE])
     assert (dry.next.club, dry.next.lie) == (2, None) and "Range balls" in dry.warning
     hit = standing([[Asked(key, "", {None: 5, Lie.WET: 5}) for key in (1, 2)]], 1, None, [])
@@ -138,3 +138,22 @@ def test_a_club_that_is_leaned_into_is_said_from_launch_where_no_more_is_read():
         for each in (worn, fresh)
     ]  # fmt: skip
     assert not any("loft at impact" in each for each in compared(*bare).remarks)
+
+
+def test_without_a_monitor_runs_are_typed_as_they_were_seen():
+    def paced(key, dry, wet):
+        shots = [
+            Shot({"carry_m": metres(25), "total_m": metres(25 + run)}, protocol="grooves", lie=lie)
+            for lie, runs in ((None, dry), (Lie.WET, wet))
+            for run in runs
+        ]
+        return GrooveWedge(key, "56 old" if key == 1 else "56 new", 56, shots, key == 2)
+
+    found = compared(paced(1, (3, 3.2, 2.9), (7, 7.3, 6.8)), paced(2, (3, 3.1, 2.9), (4, 4.2, 3.9)))
+    assert (
+        found.worth is Outcome.REPLACE
+        and found.sentence == "Worth replacing: wet, 56 old runs 3.0 yd further than 56 new."
+    )
+    assert "on the green, as it was seen" in found.lies[1].sentence
+    told = as_tested(found)
+    assert told.seen and told.saves > 0.05

@@ -198,7 +198,7 @@ WORDS: dict[str, Words] = {
     "BagOut": Words("stand moved headline", "rule_words short_rule_words"),
     "GapInWork": Words("sentence"),
     "TargetOut": Words("why sure out_of_reach", "quantity"),
-    "ShortEndOut": Words("why sentence unhit open_under recheck"),
+    "ShortEndOut": Words("minutes why sentence unhit open_under recheck"),
     "EndOut": Words("missing", "swing"),
     "StepOut": Words("sentence"),
     "Stage": Words("name words", "key"),

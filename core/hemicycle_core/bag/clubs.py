@@ -22,6 +22,12 @@ USUAL_LOFT_AND_INCHES: dict[str, tuple[float, float]] = {
 
 WEDGE_INCHES = 35.25
 WEDGE_LOFTS = (44, 64)
+# What a bag is laid out from where nobody typed it yet, by the end that is worked at; then corrected.
+USUAL_SETS = {
+    "short": ("7i", "8i", "9i", "PW", "50", "54", "58"),
+    "long": ("Dr", "3W", "5W", "4H", "5i", "6i", "7i"),
+    "whole": ("Dr", "3W", "5W", "4H", "5i", "6i", "7i", "8i", "9i", "PW", "50", "54", "58"),
+}
 # What heads of a kind are built to: inches at a loft, and how much shorter for a degree more.
 BUILT_INCHES = {
     HeadType.DRIVER: (45.5, 10.5, 0.0), HeadType.WEDGE: (WEDGE_INCHES, 50.0, 0.0),

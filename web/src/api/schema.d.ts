@@ -4002,6 +4002,7 @@ export interface components {
             steps: components["schemas"]["StepOut"][];
             widest: number | null;
             stages: components["schemas"]["Stage"][];
+            minutes: components["schemas"]["Sentence"];
             school: components["schemas"]["School"];
             why: components["schemas"]["Sentence"];
             sentence: components["schemas"]["Sentence"];

@@ -474,6 +474,41 @@ export const VOCABULARY = read({
   "dynamic_loft_deg",
   "hang_s"
  ],
+ "usualSets": {
+  "short": [
+   "7i",
+   "8i",
+   "9i",
+   "PW",
+   "50",
+   "54",
+   "58"
+  ],
+  "long": [
+   "Dr",
+   "3W",
+   "5W",
+   "4H",
+   "5i",
+   "6i",
+   "7i"
+  ],
+  "whole": [
+   "Dr",
+   "3W",
+   "5W",
+   "4H",
+   "5i",
+   "6i",
+   "7i",
+   "8i",
+   "9i",
+   "PW",
+   "50",
+   "54",
+   "58"
+  ]
+ },
  "usualColumns": [
   "carry_m",
   "total_m",

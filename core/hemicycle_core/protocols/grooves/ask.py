@@ -18,7 +18,7 @@ from ..kept import Kept
 from ..protocol import Protocol
 
 KEY = "grooves"
-SHOTS = 5
+SHOTS = 4
 LENGTH = HALF  # a short swing: where grooves speak, and a player repeats
 LIES: tuple[Lie | None, ...] = (None, Lie.WET)  # dry as the bay is, and wet
 SECONDS_A_SHOT, SECONDS_A_CHANGE = 25, 20

@@ -34,6 +34,7 @@ from ..short import LOFT_PART_DEG, LOFT_PART_SD, SHORT_A_ROUND
 from .ask import KEY, LIES, PROMPT_ROUNDS, lie_words
 
 LEAST_SHOTS = 3
+LEAST_PACED = 2  # balls of each that were seen to stop, from which on nothing is computed beside them
 NEXT_LOFT_DEG = 4.0  # a fresh wedge this near is held beside an old one where none of its loft is there
 DRY_SHARE, OTHER_SHARE = 0.6, 0.3  # of short shots, those from where it is dry, and from any other lie, by judgement
 READ = ("spin_rpm", "launch_deg", "ball_speed_mps", "club_speed_mps", "attack_deg", "dynamic_loft_deg")
@@ -89,13 +90,15 @@ class Beside:
 
 @dataclass(frozen=True)
 class FromLieBeside:
-    """Both wedges from one lie, None for dry. figures: by reading, and `run_m`; sentence."""
+    """Both wedges from one lie, None for dry. figures: by reading, and `run_m`; sentence; seen: the runs were, by eyes
+    on the ground, and are not computed from how the balls left."""
 
     lie: Lie | None
     n_old: int
     n_fresh: int
     figures: Mapping[str, Beside]
     sentence: Said
+    seen: bool = False
 
 
 @dataclass(frozen=True)
@@ -204,10 +207,29 @@ def _from_lie(
             both = [average(delivered_lofts(shots)) for shots in (mine, read)]
         if both[0] is not None and both[1] is not None:
             figures[key] = _beside(both[0], both[1], _of_loft(both[1], _mean(theirs, key)))
+    paced = [seen_runs(shots) for shots in (mine, theirs)]
+    seen = old_is_of_one_loft(old, fresh) and all(run is not None and run.n >= LEAST_PACED for run in paced)
     runs = [_run(wedge, shots, green, anchored) for wedge, shots in ((old, mine), (fresh, read), (fresh, theirs))]
+    if seen:
+        runs = [*paced, paced[1]]
     if runs[0] is not None and runs[1] is not None:
         figures["run_m"] = _beside(runs[0], runs[1], _of_loft(runs[1], runs[2]))
-    return FromLieBeside(lie, len(mine), len(theirs), figures, _words(lie, figures, where))
+    words = _words(lie, figures, say("grooves-seen-on-the-green") if seen else where)
+    return FromLieBeside(lie, len(mine), len(theirs), figures, words, seen)
+
+
+def old_is_of_one_loft(old: GrooveWedge, fresh: GrooveWedge) -> bool:
+    return _apart(old, fresh) <= LOFT_PART_DEG
+
+
+def seen_runs(shots: Sequence[Shot]) -> Average | None:
+    """How far balls were seen to run whose launch nobody read: where they stopped less where they landed, metres."""
+    runs = []
+    for shot in shots:
+        landed, stopped = shot.get("carry_m"), shot.get("total_m")
+        if shot.get("launch_deg") is None and landed is not None and stopped is not None:
+            runs.append(stopped - landed)
+    return average(runs)
 
 
 def at_one_loft(old: GrooveWedge, fresh: GrooveWedge, theirs: Sequence[Shot]) -> Sequence[Shot]:
@@ -325,7 +347,8 @@ def as_result(grooves: Grooves, blind: Said = NOTHING) -> found.Result:
 
 def as_tested(grooves: Grooves) -> Tested:
     """The same for the decision."""
-    return Tested(grooves.old, grooves.fresh, grooves.worth, grooves.why or grooves.sentence, grooves.saves)
+    seen = any(each.seen for each in grooves.lies)
+    return Tested(grooves.old, grooves.fresh, grooves.worth, grooves.why or grooves.sentence, grooves.saves, seen)
 
 
 OF_WORTH = {Outcome.REPLACE: Claim.TRUE, Outcome.KEEP: Claim.NOT_SO, Outcome.OPEN: Claim.OPEN}

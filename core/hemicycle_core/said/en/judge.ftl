@@ -684,3 +684,4 @@ claim-leaned-into = { $name } was met with { $by } { $more ->
     [yes] less
    *[no] more
 } loft, by launch and spin: part of the difference is the swing.
+grooves-seen-on-the-green = the green, as it was seen

@@ -5,6 +5,8 @@ from __future__ import annotations
 from collections.abc import Collection
 
 from hemicycle_core.answers.clubs import mean_of
+from hemicycle_core.answers.day import planned
+from hemicycle_core.answers.short_tests import standings
 from hemicycle_core.answers.short_tests.part_swing import card_of, on_the_card
 from hemicycle_core.bag import nearest_slot
 from hemicycle_core.facts import Club
@@ -15,7 +17,7 @@ from hemicycle_core.rack.eligible import goes_into
 from hemicycle_core.rack.sole_search import nearest_bent
 from hemicycle_core.rack.stock import check_loft
 from hemicycle_core.runs import swing_words
-from hemicycle_core.said import NOTHING, Form, angle, joined, say, term
+from hemicycle_core.said import NOTHING, Form, Said, angle, joined, say, term
 from hemicycle_core.wedges import End, Step
 from hemicycle_core.wedges.flight import SOURCE
 from rack.models import Shaft
@@ -51,6 +53,7 @@ def present_short_end(judged: JudgedSession) -> ShortEndOut | None:
         steps=[_step(judged, step, ids) for step in found.steps],
         widest=judged.ends.widest_step,
         stages=list(found.stages),
+        minutes=_minutes(judged),
         school=judged.facts.brief.school,
         why=found.why,
         sentence=found.sentence,
@@ -62,6 +65,13 @@ def present_short_end(judged: JudgedSession) -> ShortEndOut | None:
         card=present_card(judged),
         stops=present_stops(judged),
     )
+
+
+def _minutes(judged: JudgedSession) -> Said:
+    """What the visit still takes."""
+    running = [each.standing.minutes for each in judged.soles if not each.told]
+    blind = {key: pair.kept for key, pair in judged.rows.blind_now.items()}
+    return planned(judged.ends, standings(judged.facts, blind), sole_left=sum(running) if running else None).sentence
 
 
 def present_card(judged: JudgedSession) -> CardOut | None:

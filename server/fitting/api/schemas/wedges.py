@@ -105,14 +105,15 @@ class CardOut:
 
 @dataclass
 class ShortEndOut:
-    """widest: which of the steps between the ends is. why: of the order of work. unhit: wedges never hit, by name.
-    card: as the distance card stands, None before a part swing was hit."""
+    """widest: which of the steps between the ends is. minutes: what is left, and what to leave out; why: of the order
+    of work. unhit: wedges never hit, by name. card: the distance card, None before a part swing was hit."""
 
     low: EndOut | None
     high: EndOut | None
     steps: list[StepOut]
     widest: int | None
     stages: list[Stage]
+    minutes: Said
     school: School
     why: Said
     sentence: Said

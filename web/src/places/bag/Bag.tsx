@@ -4,6 +4,7 @@ import { memo, useCallback, useMemo, useState } from "react";
 import { change } from "../../acts";
 import type { Session } from "../../api/client";
 import { usePlans } from "../../api/session";
+import { VOCABULARY } from "../../api/vocabulary";
 import { useCommands } from "../../commands/commands";
 import { inGroup, type Row } from "../../commands/rows";
 import { CarryMap } from "../../instruments/carry-map/CarryMap";
@@ -221,6 +222,7 @@ function Beside({ session, act, busy, chosen, onChoose, importing, summing }: Be
 			)}
 			<Remarks session={session} />
 			{!agreed && <AddClub session={session} act={act} busy={busy} />}
+			{!agreed && ownOf(session).length === 0 && <UsualSet session={session} act={act} />}
 			<button type="button" className="no-print btn h-11" onClick={importing} disabled={agreed}>
 				<span className="key">I</span> {t("bag-import-shots")}
 			</button>
@@ -350,6 +352,24 @@ function NoBaseline({ session, onImport }: { session: Session; onImport: () => v
 	);
 }
 
+/** An empty bag laid out with the clubs that are usual at the end that is worked at, to be corrected. */
+function UsualSet({ session, act }: Pick<PlaceProps, "session" | "act">) {
+	const names = VOCABULARY.usualSets[session.brief.end];
+	return (
+		<button
+			type="button"
+			className="no-print btn h-auto min-h-14 flex-col items-start gap-0 py-2 text-left"
+			onClick={() => {
+				for (const name of names)
+					act(() => change.addClub(session.id, { name, typed_carry_m: null, typed_total_m: null }));
+			}}
+		>
+			<span>{t("bag-usual-set", { n: names.length })}</span>
+			<span className="quiet text-sm font-normal">{names.join(", ")}</span>
+		</button>
+	);
+}
+
 function AddClub({ session, act, busy }: Pick<PlaceProps, "session" | "act" | "busy">) {
 	const form = `add:${session.id}`;
 	const [name, setName] = useDrafted(form, "name", "");
@@ -373,7 +393,7 @@ function AddClub({ session, act, busy }: Pick<PlaceProps, "session" | "act" | "b
 			}}
 		>
 			<input
-				className="input h-10 min-w-0 flex-1 px-2"
+				className="input h-11 min-w-0 flex-1 px-2"
 				placeholder={t("bag-club-5i")}
 				aria-label={t("bag-club-add")}
 				value={name}
@@ -381,7 +401,7 @@ function AddClub({ session, act, busy }: Pick<PlaceProps, "session" | "act" | "b
 				required
 			/>
 			<input
-				className="input h-10 w-18 px-2"
+				className="input h-11 w-18 px-2"
 				placeholder={t("label-carry-3")}
 				aria-label={t("bag-carry-in", { unit: unitName("far") })}
 				inputMode="decimal"
@@ -389,14 +409,14 @@ function AddClub({ session, act, busy }: Pick<PlaceProps, "session" | "act" | "b
 				onChange={(e) => setCarry(e.target.value)}
 			/>
 			<input
-				className="input h-10 w-18 px-2"
+				className="input h-11 w-18 px-2"
 				placeholder={t("label-total-2")}
 				aria-label={t("bag-total-in", { unit: unitName("far") })}
 				inputMode="decimal"
 				value={total}
 				onChange={(e) => setTotal(e.target.value)}
 			/>
-			<button type="submit" className="btn btn-sm h-10" disabled={busy}>
+			<button type="submit" className="btn h-11" disabled={busy}>
 				{t("label-add")}
 			</button>
 		</form>

@@ -52,6 +52,7 @@ const short: Short = {
 		step(61, 63, 22, { ball_step_mps: null }),
 	],
 	widest: 1,
+	minutes: "Left, in minutes: sole 14, ends 3; 17 in all.",
 	stages: [
 		{ key: "sole", name: "Sole of 58", done: false, words: "Not chosen yet for 58." },
 		{ key: "ends", name: "Both ends", done: true, words: "84 with 58, 126 with PW." },

@@ -313,3 +313,4 @@ bag-uncovered-2 = Uncovered
 bag-crowded = Crowded
 bag-carries-relearn = Carries to relearn
 bag-leaves-bag = Leaves the bag
+bag-usual-set = Start from a usual set of { $n }, then correct it
