@@ -259,3 +259,12 @@ def test_delivery_is_measured_else_called_and_says_which():
 
 
 # Part swings
+
+
+def test_while_no_wedge_was_hit_the_ends_that_come_first_are_named():
+    found = short_end([], STEP, unknown=[("PW", 46.0), ("54", 54.0), ("58", 58.0)])
+    assert (found.low, found.high, found.steps, found.unhit) == (None, None, (), ("PW", "54", "58"))
+    assert found.sentence == (
+        "First both ends: hit 58 3 times at the most you would hit it on the course and hit PW 3 more times."
+    )
+    assert [each.key for each in found.stages] == ["sole", "ends"] and short_end([], STEP) is None

@@ -65,10 +65,18 @@ def _sole(ends: WedgeEnds, sole_left: int | None) -> int:
 
 def _ends(ends: WedgeEnds) -> int:
     found = ends.short_end
-    missing = [] if found is None else [each.club for each in (found.low, found.high) if each and each.missing]
-    missing = [club for club in missing if not club.on_order]
-    shots = sum(max(END_SHOTS - club.shots, 0) for club in missing) + END_SHOTS * len(ends.unknown)
-    return minutes_for(shots, SECONDS_A_SHOT, len(missing) + len(ends.unknown), SECONDS_A_CLUB)
+    known = [] if found is None else [each.club for each in (found.low, found.high) if each is not None]
+    left = [END_SHOTS - club.shots for club in known if club.shots < END_SHOTS and not club.on_order]
+    left += [END_SHOTS] * _unknown_ends(ends)
+    return minutes_for(sum(left), SECONDS_A_SHOT, len(left), SECONDS_A_CLUB)
+
+
+def _unknown_ends(ends: WedgeEnds) -> int:
+    """How many of the ends are wedges that nobody hit and of which nothing is known."""
+    if ends.short_end is None or ends.short_end.low is None:
+        return min(len(ends.unknown), 2)
+    low = ends.short_end.low.club
+    return int(any(loft is not None and loft > (low.loft_deg or 90) for _, loft in ends.unknown))
 
 
 def _cut(ends: WedgeEnds) -> int:
@@ -76,6 +84,7 @@ def _cut(ends: WedgeEnds) -> int:
     facts = ends.bag.facts
     there = [*ends.between(), *(club for club in facts.candidates if club.is_wedge and not club.accepted)]
     left = [max(END_SHOTS - sum(shot.kept for shot in club.shots), 0) for club in there]
+    left += [END_SHOTS] * (len(ends.unknown) - _unknown_ends(ends))
     return minutes_for(sum(left), SECONDS_A_SHOT, sum(each > 0 for each in left), SECONDS_A_CLUB)
 
 

@@ -43,6 +43,15 @@ class WedgeEnds:
         return self.facts.brief.end is BagEnd.SHORT or any(club.is_wedge for club in self.facts.candidates)
 
     @property
+    def still_to_hit(self) -> Said:
+        """That the ends come first, where wedges are what the session is about and one is not known; empty else."""
+        found = self.short_end
+        known = found is not None and all(end and not end.missing for end in (found.low, found.high))
+        if found is None or not self.asked or known:
+            return NOTHING
+        return found.sentence
+
+    @property
     def cut_between(self) -> tuple[Carried, Carried] | None:
         """The clubs that the cut lies between."""
         wedges = [club for club in wedges_of(self.bag.clubs) if not club.kept_for]

@@ -162,12 +162,14 @@ def short_end(
     sole: str = "",
     unknown: Sequence[tuple[str, float | None]] = (),
 ) -> ShortEnd | None:
-    """The short end of a bag; None without a wedge. wish: the step wanted; sole: the one chosen for the most lofted
-    wedge, empty while it is not. unknown: names and lofts of wedges whose carry nobody knows; one with more loft than
-    the others is the end that is still to be hit."""
+    """The short end of a bag; None without a wedge. While none was hit it has no ends, and says which they will be.
+
+    wish: the step wanted; sole: the one chosen for the most lofted wedge, empty while it is not. unknown: names and
+    lofts of wedges whose carry nobody knows; one with more loft than the others is the end that is still to be hit.
+    """
     wedges = wedges_of(clubs)
     if not wedges:
-        return None
+        return _none_hit(unknown, school, sole) if unknown else None
     stepping = [club for club in wedges if not club.kept_for] or list(wedges)
     high = set_wedge_of(clubs)
     assert high is not None
@@ -183,6 +185,23 @@ def short_end(
     stages = _stages(ends, steps, school, sole)
     sentence, under = _sentence(ends, steps, wish), _open_under(low, wedges)
     return ShortEnd(*ends, steps, stages, SCHOOL_WHY[school], sentence, unhit, under)
+
+
+def _none_hit(unknown: Sequence[tuple[str, float | None]], school: School, sole: str) -> ShortEnd:
+    """The short end of a bag of whose wedges none is known."""
+    by_loft = sorted(unknown, key=lambda each: (each[1] is None, each[1] or 0.0))
+    lowest, highest = by_loft[-1][0], by_loft[0][0]
+    missing = [say("wedges-hit-at-the-most", name=lowest, n=END_SHOTS)]
+    if len(by_loft) > 1:
+        missing.append(say("wedges-hit-more", name=highest, n=END_SHOTS, at_most=False))
+    hit = Stage("ends", say("wedges-both-ends"), False, say("capital-sentence", said=listed(missing)))
+    chosen = say("wedges-chosen", sole=sole) if sole else say("wedges-not-chosen-yet", name=lowest)
+    stages = Stage("sole", say("wedges-sole", name=lowest), bool(sole), chosen), hit
+    if school is School.SET_WEDGE:
+        stages = stages[::-1]
+    sentence = say("wedges-first-both-ends", missing=with_and(missing))
+    names = tuple(name for name, _ in unknown)
+    return ShortEnd(None, None, (), stages, SCHOOL_WHY[school], sentence, names)
 
 
 def _open_under(low: Carried, wedges: Sequence[Carried]) -> Said:

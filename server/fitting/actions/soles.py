@@ -84,7 +84,9 @@ def _check_turn(found: PlayedSole, code: int, place: str, visit: int, duel: bool
     """What was said twice is refused; without a line codes come that nobody could say were dropped."""
     coming = found.standing.next
     if duel:
-        if coming is None or not coming.duel or coming.code != code:
+        # Without a line a tablet tells by itself who is liked best: any two that take turns are heard.
+        again = bool(found.handed) and found.handed[-1].duel and found.handed[-1].code == code
+        if coming is None or not found.standing.duels or again:
             raise Refused(say("act-duel-two-take-turns"), kind="said_already")
         return
     if not is_asked(found.core, place, visit):

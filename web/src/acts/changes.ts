@@ -60,6 +60,7 @@ const CHANGES: Record<Change, "kept" | "now"> = {
 	"POST /api/trials/{trial_id}/give-up": "kept",
 	"PUT /api/trials/{trial_id}/in-hand": "kept",
 	"POST /api/trials/{trial_id}/returns": "kept",
+	"POST /api/trials/{trial_id}/reveal": "kept",
 	// What is wanted by somebody who waits for it: what comes onto the stand, agreeing, people, the rack.
 	"POST /api/bays": "now",
 	"PUT /api/bays/{bay_id}": "now",
@@ -123,7 +124,6 @@ const CHANGES: Record<Change, "kept" | "now"> = {
 	"POST /api/trials/{trial_id}/course": "now",
 	"POST /api/trials/{trial_id}/hand-out": "now",
 	"POST /api/trials/{trial_id}/lofts": "now",
-	"POST /api/trials/{trial_id}/reveal": "now",
 	"POST /api/try-outs": "now",
 	"DELETE /api/try-outs/{customer_id}": "now",
 };

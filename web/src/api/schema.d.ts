@@ -4218,6 +4218,8 @@ export interface components {
             minutes: number;
             complete: boolean;
             unplayed: string[];
+            duels: number;
+            finalists: number;
             result: components["schemas"]["SoleResultOut"];
             warnings: components["schemas"]["Sentence"][];
             guess: number | null;

@@ -10,6 +10,7 @@ import {
 } from "@tanstack/react-query";
 import { useEffect, useRef, useState } from "react";
 import { inWords } from "../said/words";
+import type { InUnits } from "../ui/units";
 import { client, got, type Plans, type Seen, type Session } from "./client";
 import { alsoSeen, held, isTold, newer, nowAt, sessionKey, useTold } from "./held";
 import type { components } from "./schema";
@@ -333,7 +334,15 @@ export const useSoleCheck = (session: Session, body: Schemas["SoleTestInRequest"
 		retry: false,
 	});
 
-/** Which code is which club, for whoever may know: never kept. */
-export const codeLink = (trial: number) => got(client.GET("/api/trials/{trial_id}/link", trialPath(trial)));
+type Link = InUnits<components["schemas"]["LinkOut"]>;
+const looked = new Map<number, Link>();
+/** Which code is which club, for whoever may know: kept by this page alone, for where there is no line later. */
+export async function codeLink(trial: number): Promise<Link> {
+	const read = await got(client.GET("/api/trials/{trial_id}/link", trialPath(trial)));
+	looked.set(trial, read);
+	return read;
+}
+/** The same, where it was looked up on this page. */
+export const lookedUp = (trial: number): Link | undefined => looked.get(trial);
 export const openHandOut = (trial: number) =>
 	got(client.POST("/api/trials/{trial_id}/hand-out", trialPath(trial)));

@@ -379,7 +379,7 @@ export const VOCABULARY = read({
    "intents": [
     "stock"
    ],
-   "shots": 5,
+   "shots": 4,
    "short": true,
    "tasks": true
   },

@@ -216,7 +216,8 @@ class Standing:
     """Where a test stands. next: None when all is done; left: codes still in; dropped: by code, after how many places;
     handings: done, and about how many are left; minutes: these take; complete: the finalists were on every lie, so that
     a reveal leaves nothing open; unplayed: the lies they were not on. ahead: what can be handed from now on if nobody
-    can be asked who is dropped: then nobody is."""
+    can be asked who is dropped: then nobody is. duels: handings of the duel that are left, in which so many `finalists`
+    take turns, whoever they are."""
 
     next: Next | None
     left: tuple[int, ...]
@@ -227,6 +228,8 @@ class Standing:
     complete: bool
     unplayed: tuple[str, ...]
     ahead: tuple[Next, ...]
+    duels: int = 0
+    finalists: int = 2
 
 
 def comparisons(test: SoleTest, handed: Sequence[Handing], *, merged: bool, weighed: bool = False) -> list[Judged]:
@@ -367,8 +370,9 @@ def standing(test: SoleTest, handed: Sequence[Handing]) -> Standing:
     more = more + left_of_duel if ahead else 0
     following = ahead[0] if ahead else None
     return Standing(
-        following, tuple(left), dropped, len(handed), more, minutes_of(more), complete, tuple(unplayed), tuple(ahead)
-    )
+        following, tuple(left), dropped, len(handed), more, minutes_of(more), complete, tuple(unplayed), tuple(ahead),
+        left_of_duel, _last(test),
+    )  # fmt: skip
 
 
 def next_words(coming: Next | None, word: str, before: str) -> Said:

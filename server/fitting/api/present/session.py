@@ -114,6 +114,8 @@ def _next(judged: JudgedSession) -> Said:
     in_hand = next((club for club in facts.candidates if club.key == facts.in_hand), None)
     decided = judged.decided
     letter = in_hand.letter if in_hand else ""
+    if not decided.verdicts and judged.ends.still_to_hit:
+        return judged.ends.still_to_hit
     return next_step(decided.verdicts, letter, decided.decision.choice, thresholds=judged.thresholds)
 
 

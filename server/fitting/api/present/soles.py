@@ -79,6 +79,8 @@ def _test(found: SessionSole) -> SoleTestOut:
         minutes=where.minutes if test.is_on else 0,
         complete=where.complete,
         unplayed=list(where.unplayed),
+        duels=where.duels if test.is_on else 0,
+        finalists=where.finalists,
         result=_result(found),
         warnings=found.warnings if found.told else [],
         guess=kept.guess,

@@ -273,6 +273,8 @@ class SoleTestOut:
     minutes: int
     complete: bool
     unplayed: list[str]
+    duels: int
+    finalists: int
     result: SoleResultOut
     warnings: list[Said]
     guess: int | None

@@ -32,7 +32,7 @@ export function ShortEnd({ session, act, busy }: Props) {
 			<div className="min-w-0 space-y-4">
 				{short.recheck && <p className="hole-text font-semibold">{short.recheck}</p>}
 				{short.open_under && <p className="hole-text font-semibold">{short.open_under}</p>}
-				<Steps short={short} session={session} />
+				{short.steps.length > 0 && <Steps short={short} session={session} />}
 				<Cut short={short} session={session} act={act} busy={busy} />
 				{short.schools && <p className="text-[15px] font-semibold">{short.schools.sentence}</p>}
 				{short.unhit.length > 0 && (

@@ -36,21 +36,7 @@ const moreOf = ({ more, more_with, more_in_vain }: BenchAnswer["choice"]) =>
 
 export function Bench({ session, act, busy }: PlaceProps) {
 	const bench = useBench(session);
-	if (candidatesOf(session).length === 0) {
-		return (
-			<div className="grid min-h-full place-items-center p-10 text-center">
-				<div className="max-w-md space-y-4">
-					<p className="text-2xl font-semibold">{t("bench-nothing-compare-yet")}</p>
-					<p className="quiet">
-						{t("bench-put-candidates-stand-hit-least", { leastShots: inWords(session.least_shots) })}
-					</p>
-					<Link className="btn btn-primary h-12 px-8" to={`/sessions/${session.id}/bag`}>
-						{t("bench-to-the-bag")}
-					</Link>
-				</div>
-			</div>
-		);
-	}
+	if (candidatesOf(session).length === 0) return <NothingOnTheStand session={session} act={act} />;
 	return (
 		<div className="grid min-h-full lg:grid-cols-[1fr_23rem]">
 			<section className="min-w-0 p-4">
@@ -68,18 +54,7 @@ export function Bench({ session, act, busy }: PlaceProps) {
 				{bench.data && <Findings session={session} bench={bench.data} />}
 				{bench.data?.eases && <p className="mt-1 text-[14.5px]">{bench.data.eases}</p>}
 				{bench.data && <Flights session={session} flights={bench.data.flights} />}
-				{Object.entries(PANELS).map(
-					([key, { Result }]) =>
-						Result && (
-							<Result
-								key={key}
-								protocol={key as ProtocolKey}
-								session={session}
-								bench={bench.data}
-								act={act}
-							/>
-						),
-				)}
+				<Tested session={session} bench={bench.data} act={act} />
 				{bench.data && <Claims claims={bench.data.claims} />}
 				{bench.data &&
 					Object.entries(bench.data.lies).map(([letter, said]) => (
@@ -96,20 +71,7 @@ export function Bench({ session, act, busy }: PlaceProps) {
 				<WhatIf session={session} act={act} busy={busy} />
 			</section>
 			<aside className="flex flex-col gap-4 border-l border-base-300 bg-base-100 p-4">
-				{bench.data && session.verdicts.length > 0 && (
-					<p
-						className="border-l-4 py-1 pl-3 text-[15.5px] font-semibold"
-						style={{ borderColor: "var(--window-line)" }}
-						data-testid="choice"
-					>
-						{bench.data.choice.sentence}
-						{!bench.data.choice.settled && bench.data.choice.more_with && (
-							<span className="quiet block text-[14px] font-normal">
-								{t("bench-not-settled", { choice: moreOf(bench.data.choice) })}
-							</span>
-						)}
-					</p>
-				)}
+				{bench.data && <Chosen session={session} choice={bench.data.choice} />}
 				{bench.data && bench.data.choice.worths.length > 0 && <Worths choice={bench.data.choice} />}
 				{[session.day_words, session.monitor].filter(Boolean).map((words) => (
 					<p key={words} className="hole-text text-[14.5px] font-semibold">
@@ -142,6 +104,59 @@ export function Bench({ session, act, busy }: PlaceProps) {
 					{t("bench-decide")}
 				</Link>
 			</aside>
+		</div>
+	);
+}
+
+/** The decision, where builds were judged or a test decided. */
+function Chosen({ session, choice }: { session: Session; choice: BenchAnswer["choice"] }) {
+	if (session.verdicts.length === 0 && choice.because !== "tested") return null;
+	return (
+		<p
+			className="border-l-4 py-1 pl-3 text-[15.5px] font-semibold"
+			style={{ borderColor: "var(--window-line)" }}
+			data-testid="choice"
+		>
+			{choice.sentence}
+			{!choice.settled && choice.more_with && (
+				<span className="quiet block text-[14px] font-normal">
+					{t("bench-not-settled", { choice: moreOf(choice) })}
+				</span>
+			)}
+		</p>
+	);
+}
+
+/** What came of the tests, a panel each. */
+function Tested({
+	session,
+	bench,
+	act,
+}: Pick<PlaceProps, "session" | "act"> & { bench: BenchAnswer | undefined }) {
+	return Object.entries(PANELS).map(
+		([key, { Result }]) =>
+			Result && <Result key={key} protocol={key as ProtocolKey} session={session} bench={bench} act={act} />,
+	);
+}
+
+/** Without a build of the stand only tests have something to say. */
+function NothingOnTheStand({ session, act }: Pick<PlaceProps, "session" | "act">) {
+	const bench = useBench(session);
+	return (
+		<div className="mx-auto max-w-3xl space-y-6 p-6">
+			<div className="space-y-4 py-6 text-center">
+				<p className="text-2xl font-semibold">{t("bench-nothing-compare-yet")}</p>
+				<p className="quiet">
+					{t("bench-put-candidates-stand-hit-least", { leastShots: inWords(session.least_shots) })}
+				</p>
+				<Link className="btn btn-primary h-12 px-8" to={`/sessions/${session.id}/bag`}>
+					{t("bench-to-the-bag")}
+				</Link>
+			</div>
+			<Said error={bench.error} />
+			{bench.data && <Chosen session={session} choice={bench.data.choice} />}
+			<Tested session={session} bench={bench.data} act={act} />
+			{bench.data && <Claims claims={bench.data.claims} />}
 		</div>
 	);
 }

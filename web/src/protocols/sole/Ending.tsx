@@ -4,14 +4,23 @@ import { useState } from "react";
 import { useNavigate } from "react-router";
 import { change } from "../../acts";
 import type { Session, SoleTest } from "../../api/client";
+import { codeLink, lookedUp } from "../../api/session";
 import { t } from "../../said/words";
 import { isClosed } from "../../session/closed";
 import type { Act } from "../../session/place";
 import { Sheet } from "../../ui/Sheet";
 import { placeOf, wordOf } from "./coming";
+import { LinkSheet } from "./Link";
 import { codesOf, Guess } from "./Marks";
 
-export function Ending({ session, act, test }: { session: Session; act: Act; test: SoleTest }) {
+interface Props {
+	session: Session;
+	act: Act;
+	test: SoleTest;
+}
+
+/** lost: what was said has no line yet, so that nobody can tell what came of it. */
+export function Ending({ session, act, test, lost }: Props & { lost: boolean }) {
 	const guess = (code: number, confidence: string) => act(() => change.guessCode(test.id, code, confidence));
 	const open = test.blind === "open";
 	return (
@@ -22,25 +31,28 @@ export function Ending({ session, act, test }: { session: Session; act: Act; tes
 			{!open && (
 				<Guess codes={codesOf(test)} guess={test.guess} confidence={test.confidence} onGuess={guess} />
 			)}
-			<p>{test.result.sentences.join(" ")}</p>
+			<p>{lost ? t("sole-told-with-the-line") : test.result.sentences.join(" ")}</p>
 			<div className="flex flex-wrap items-center gap-2">
-				<Reveal session={session} act={act} test={test} />
-				{!open && <GoBack act={act} test={test} />}
+				<Reveal session={session} act={act} test={test} lost={lost} />
+				{!open && !lost && <GoBack act={act} test={test} />}
 			</div>
 		</div>
 	);
 }
 
 /** Ends the blindness; where lies are left, or nobody guessed, that is said first. */
-export function Reveal({ session, act, test }: { session: Session; act: Act; test: SoleTest }) {
+export function Reveal({ session, act, test, lost = false }: Props & { lost?: boolean }) {
 	const go = useNavigate();
 	const [asked, setAsked] = useState(false);
-	const left = test.unplayed.map((key) => placeOf(test, key)?.name.toLowerCase()).join(", ");
+	const [told, setTold] = useState(false);
+	const unplayed = lost ? [] : test.unplayed;
+	const left = unplayed.map((key) => placeOf(test, key)?.name.toLowerCase()).join(", ");
 	const open = test.blind === "open";
 	const reveal = () => {
 		act(() => change.reveal(test.id, left !== ""));
-		go(`/sessions/${session.id}/bench`);
 		setAsked(false);
+		if (lost && lookedUp(test.id)) setTold(true);
+		else go(`/sessions/${session.id}/bench`);
 	};
 	return (
 		<>
@@ -52,6 +64,9 @@ export function Reveal({ session, act, test }: { session: Session; act: Act; tes
 			>
 				{open ? t("label-done") : t("label-reveal")}
 			</button>
+			{told && (
+				<LinkSheet read={() => codeLink(test.id)} known={lookedUp(test.id)} onClose={() => setTold(false)} />
+			)}
 			{asked && (
 				<Sheet title={open ? t("sole-end-now") : t("sole-reveal-now")} onClose={() => setAsked(false)}>
 					<div className="space-y-3 text-[17px]">

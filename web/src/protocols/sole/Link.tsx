@@ -51,14 +51,24 @@ export function TapeList({ lines }: { lines: Line[] }) {
 
 type Links = InUnits<components["schemas"]["LinkOut"]>;
 
-export function LinkSheet({ read, onClose }: { read: () => Promise<Links>; onClose: () => void }) {
+/** known: once it may be told. */
+export function LinkSheet({
+	read,
+	known,
+	onClose,
+}: {
+	read: () => Promise<Links>;
+	known?: Links | undefined;
+	onClose: () => void;
+}) {
 	const link = useMutation({ mutationFn: read });
+	const lines = (known ?? link.data)?.lines;
 	return (
 		<Sheet title={t("label-which-code-which-club")} onClose={onClose}>
 			<div className="space-y-3 text-[16px]">
 				<p>{t("sole-word-tape-each-shaft-marks")}</p>
-				{link.data ? (
-					<TapeList lines={link.data.lines} />
+				{lines ? (
+					<TapeList lines={lines} />
 				) : (
 					<button type="button" className="btn btn-primary h-14" onClick={() => link.mutate()}>
 						{t("sole-show-player-does-not-see")}

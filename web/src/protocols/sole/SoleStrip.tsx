@@ -41,22 +41,16 @@ export function SoleStrip({ session, act, agreed }: StripProps) {
 					next={coming.next}
 					waiting={waiting.length}
 				/>
-			) : waiting.length > 0 ? (
-				<WaitsForLine lost={line.lost} />
+			) : waiting.length > 0 && !line.lost ? (
+				<p className="hole-text text-lg font-semibold" role="status">
+					{t("sole-reading-who-comes-next")}
+				</p>
 			) : (
-				<Ending session={session} act={act} test={test} />
+				<Ending session={session} act={act} test={test} lost={waiting.length > 0} />
 			)}
 			<HandingList act={act} test={test} waiting={waiting} agreed={agreed} />
 			{!agreed && <TestMenu act={act} test={test} />}
 		</section>
-	);
-}
-
-function WaitsForLine({ lost }: { lost: boolean }) {
-	return (
-		<p className="hole-text text-lg font-semibold" role="status">
-			{lost ? t("sole-all-can-handed-without-line") : t("sole-reading-who-comes-next")}
-		</p>
 	);
 }
 

@@ -51,10 +51,30 @@ export function comingOf(test: SoleTest, waiting: Handing[], lost: boolean): Com
 		if (at >= 0) left.splice(at, 1);
 	}
 	const last = waiting.at(-1) ?? test.handings.at(-1);
-	const coming = left[0] ?? null;
+	const coming = left[0] ?? (lost && waiting.length > 0 ? duelOf(test, waiting) : null);
 	const together = coming !== null && last !== undefined && sameStage(coming, stageOf(last));
 	const next = together || lost || waiting.length === 0 ? coming : null;
 	return { next, first: !together, before: together ? last.code : null };
+}
+
+/** Who meets whom next in the duel, told without a line: those take turns that were liked best by what was answered. */
+function duelOf(test: SoleTest, waiting: Handing[]): NextCode | null {
+	const fought = waiting.filter((each) => each.duel).length;
+	const place = test.places[0]?.key;
+	if (fought >= test.duels || place === undefined) return null;
+	const said = [...test.handings, ...waiting].filter((each) => !each.duel);
+	const liked = test.codes.map(() => 0);
+	said.forEach((now, at) => {
+		const before = said[at - 1];
+		if (!before || !sameStage(stageOf(now), stageOf(before))) return;
+		liked[now.code] = (liked[now.code] ?? 0) + (now.said ?? 0);
+		liked[before.code] = (liked[before.code] ?? 0) - (now.said ?? 0);
+	});
+	const codes = test.codes.map((each) => each.code);
+	const order = codes.sort((a, b) => (liked[b] ?? 0) - (liked[a] ?? 0)).slice(0, test.finalists);
+	const already = test.handings.filter((each) => each.duel).length;
+	const code = order[(already + fought) % order.length];
+	return code === undefined ? null : { code, place, visit: 0, duel: true };
 }
 
 /** What a test by codes that is in hand is called; empty where none is. */

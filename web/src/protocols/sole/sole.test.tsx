@@ -73,6 +73,8 @@ const begun: SoleTest = {
 	setter_name: "Rowan Ashby",
 	loft_deg: 58,
 	wedge: null,
+	duels: 4,
+	finalists: 2,
 	short: false,
 	on: true,
 	revealed: false,
