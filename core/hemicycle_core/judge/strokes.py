@@ -47,8 +47,7 @@ NOT_CARRIED = 0.8  # what must be carried and is not, on top of the distance: wa
 INTO_TROUBLE = 0.8  # a lay-up that runs into what it was to stay short of
 EDGE_YD, GRAIN_M = 1.5, 2.5  # a green's edge, and how finely a stop is told
 LEFT_OFF_THE_TEE, LEFT_OF_A_LAYUP = 0.72, 0.38  # of the drive: what is left to the green after it
-# A short shot of usual players is left so far from the hole; half of what a ball runs on is allowed for.
-SHORT_LEFT_YD, ALLOWED_FOR = 4.0, 0.5
+SHORT_LEFT_YD = 4.0  # how far a short shot of usual players is left from the hole
 STEP_YD, SHORT_YD, LONG_YD = 2.0, -240.0, 140.0
 SIDES_M = np.array([1.0, 2, 3, 4.5, 6, 8, 10.5, 13.5, 17, 22, 30, 45])
 ACROSS = 15
@@ -75,8 +74,9 @@ def from_rough(yd: ArrayLike, level: float) -> Floats:
 
 
 def running_on(by_m: float, level: float = 1.0) -> float:
-    """What a short shot costs that runs so much further than another, strokes; negative for less."""
-    left = np.array([SHORT_LEFT_YD, SHORT_LEFT_YD + (1 - ALLOWED_FOR) * yards(abs(by_m))])
+    """What a short shot costs that runs so much further than another, strokes; negative for less. How far a ball runs
+    changes with lie and shot, so that nobody allows for it: it adds to what is left as one spread to another."""
+    left = np.array([SHORT_LEFT_YD, np.hypot(SHORT_LEFT_YD, yards(by_m))])
     near, far = _along(PUTTS, left, level)
     return float(np.sign(by_m) * (far - near))
 
