@@ -130,6 +130,11 @@ def full(carry, spin=9500):
     ]  # fmt: skip
 
 
+def hit_as(carry, read):
+    """The same, as a monitor read them or as somebody typed the carries."""
+    return full(carry) if read else [Shot({"carry_m": each.values["carry_m"]}) for each in full(carry)]
+
+
 def eased(mean, offs):
     """Half swings about a carry."""
     return [
@@ -191,14 +196,16 @@ def test_the_wedge_that_is_eased_within_three_yards_wins_against_one_within_nine
         (((50, 106), (54, 98)), ((48, 112), (54, 97)), ("A",), ("50",)),
     ],
 )
-def test_two_wedges_come_for_two_where_one_alone_leaves_a_wrong_step(own, tried, letters, goes):
+@pytest.mark.parametrize("read", [True, False])
+def test_two_wedges_come_for_two_where_one_alone_leaves_a_wrong_step(own, tried, letters, goes, read):
+    """Typed as carries alone they are judged as fairly: nobody read the line of what is in the bag either."""
     clubs = [
         Club(90, "9i", HeadType.IRON, typed_carry_m=metres(138), typed_total_m=metres(142), set_loft_deg=38),
         wedge(1, "PW", 43, 126, of_set=True),
         *(wedge(2 + at, str(loft), loft, carry) for at, (loft, carry) in enumerate(own)),
         wedge(4, "60", 60, 84),
         *(
-            wedge(20 + at, f"Brackholm {loft}", loft, None, full(carry), letter="AB"[at], price=150.0)
+            wedge(20 + at, f"Brackholm {loft}", loft, None, hit_as(carry, read), letter="AB"[at], price=150.0)
             for at, (loft, carry) in enumerate(tried)
         ),
     ]

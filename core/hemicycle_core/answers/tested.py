@@ -8,7 +8,7 @@ from ..decision import TestedClub
 from ..facts.session import liking_of
 from ..judge.claims import SAME_LOFT_DEG
 from ..protocols.found import Outcome, Tested
-from ..said import listed
+from ..said import joined
 from .short_tests import told
 from .stand import OnStand
 
@@ -34,7 +34,7 @@ def tested_clubs(stand: OnStand) -> list[TestedClub]:
                 name=build.called,
                 fresh=str(fresh),
                 outcome=outcome,
-                why=listed(each.sentence for each in say_so),
+                why=joined([each.sentence for each in say_so], "; "),
                 saves=max(each.saves for each in say_so),
                 liking=liking_of(stand.facts, build),
                 price=build.price,

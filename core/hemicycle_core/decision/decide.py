@@ -29,7 +29,7 @@ from ..thresholds import DEFAULT, Thresholds
 from .asked import Asked, asked_of
 from .bags import Bag, Weigher
 from .choice import Because, Choice, Contender, broken, by_control, level
-from .earned import each_earns
+from .earned import each_earns, floor_of
 from .first import measured_first, not_seen, opens_a_hole
 from .gather import build_options, drive_of, own_clubs, own_options, tested_options, turned_options, unhit_options
 from .options import BagClub, Demand, Limits, Option, Plan, TestedClub
@@ -200,7 +200,7 @@ def _choice(stand: Stand, *, nothing_open: bool) -> tuple[Choice, Plan | None]:
     unseen = not_seen(plan, first, stand)
     if unseen is not None:
         return looking_first(first.letter, unseen, stand.worth(plan), letter_of_own(unseen)), None
-    if stand.known and (stand.worth(plan).net <= stand.floor or opens_a_hole(plan, stand)):
+    if stand.known and (stand.worth(plan).net <= floor_of(plan, stand) or opens_a_hole(plan, stand)):
         settled = keep_settled(list(stand.single()), weighed, stand.thresholds) and stand.waiting is None
         more = None if settled else more_to_keep(first.letter, weighed, stand.thresholds)
         made = keeping(stand.asked, first.letter, stand.worth(plan), stand.floor, done=True, settled=settled)

@@ -8,6 +8,7 @@ import itertools
 from collections.abc import Sequence
 
 from ..bag.gaps import StepWish
+from ..brief import Wish
 from ..heads import HeadType
 from ..units import metres
 from .options import Plan
@@ -49,6 +50,14 @@ def _evens(plan: Plan, without: Plan, stand: Stand) -> bool:
     """Whether a bag has its wedges nearer to the steps that are wanted."""
     wish = stand.weigher.rules.wedge_step
     return outside(plan, stand, wish) < outside(without, stand, wish) - LESS_M
+
+
+def floor_of(plan: Plan, stand: Stand) -> float:
+    """What a bag must save beyond its price: nothing more where it brings steps of the wedges that lie outside what is
+    wanted nearer to it, as that is what was asked for."""
+    wedges = any(option.club.head_type is HeadType.WEDGE for option in stand.new_in(plan))
+    evens = wedges and stand.asked.wanted.wish is Wish.GAP and _evens(plan, stand.weigher.today, stand)
+    return min(stand.floor, 0.0) if evens else stand.floor
 
 
 def outside(plan: Plan, stand: Stand, wish: StepWish) -> float:

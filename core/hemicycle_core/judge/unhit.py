@@ -10,6 +10,7 @@ import numpy as np
 from ..brief import Job
 from ..estimate import Estimate
 from ..flight import Air
+from ..heads import HeadType
 from ..rack.expected import Expected
 from ..samples.mixture import CARRY_SPREAD
 from ..samples.pool import Centre, Pool
@@ -88,12 +89,17 @@ def _swing(name: str, expected: Expected, pooled: Pool, eases: Eases, run: RollO
     kind = expected.head.head_type
     hit = [centre for centre in pooled.centres if centre is not None]
     side = float(np.mean([centre.side_deg for centre in hit])) if hit else 0.0
+    # Wedges are typed by their carries at a green: where nobody read a line, it is known no better of one that was not
+    # hit than of those that were.
+    unread = [centre.side_shared_deg for centre in hit if not centre.side_read]
+    shared = float(np.mean(unread)) if kind is HeadType.WEDGE and unread and len(unread) == len(hit) else 0.0
     wide = float(np.mean([centre.side_spread_deg for centre in hit])) if hit else USUAL_SIDE_DEG
     centre = Centre(
         carry=Estimate(expected.carry_m, expected.carry_sd_m, UNHIT_DF, shots=0.5),
         spread_share=pooled.spread_share * CARRY_SPREAD[kind],
         side_deg=side,
         side_se_deg=UNHIT_SIDE_SE_DEG,
+        side_shared_deg=shared,
         side_spread_deg=wide,
         side_df=UNHIT_DF,
         n=0.5,
