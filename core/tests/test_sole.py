@@ -159,6 +159,17 @@ def test_the_sole_that_is_known_and_the_worst_lie_of_the_favourite_are_said():
     assert not any("played now" in each for each in result(test, worse_in_sand, NAMES, merged=False).sentences)
 
 
+def test_the_sole_that_needs_the_face_opened_less_is_said():
+    test = SoleTest(3, ("pitch", "fuller", "sand", "lob"))
+    rows = [("sand", 0, None), ("sand", 1, -1), ("sand", 2, 1), ("lob", 2, None), ("lob", 1, -1), ("lob", 0, 0)]
+    handed = [Handing(code, place, 0 if opened is not None else None, opened=opened) for place, code, opened in rows]
+    assert "With Lamp the face is opened less than with the others." in result(test, handed, NAMES).sentences
+    once = result(test, handed[:2], NAMES)
+    assert not any("opened less" in each for each in once.sentences)
+    with pytest.raises(BadInput):
+        AfterShots(opened=2).check(Lie.SAND)
+
+
 def test_a_club_with_two_codes_is_ranked_once_and_says_how_well_the_preference_repeats():
     test = SoleTest(4, USUAL, twice=(1, 3), seed=5)
     handed = answered(test, [0, 1, 2, 1])

@@ -180,7 +180,7 @@ WORDS: dict[str, Words] = {
     "HandingOut": Words("sound", "place"),
     "NextCode": Words(figures="place"),
     "SoleResultOut": Words("sentences deciding repeats measured at_odds belief blindness loft_needed"),
-    "CourseNoteOut": Words("word", "place"),
+    "CourseNoteOut": Words("word ruled_out", "place"),
     "BriefOut": Words("lies notes sole maker_likes wish_leads", shops="makers"),
     "Course": Words("name"),
     "BriefJob": Words("name course", "lie"),

@@ -398,6 +398,10 @@ def test_notes_of_the_course_are_kept_beside_the_test_by_the_players_code_and_by
     assert ask("POST", f"{url}/notes", {**mine, "played_on": "2020-01-01"}, 400)["field"] == "played_on"
     (both,) = ask("POST", f"{url}/notes", {**mine, "place": "", "word": "", "first": True}, 201)["soles"]
     assert len(both["notes"]) == 2
+    out = {"played_on": today, "code": code, "ruled_out": "Links"}
+    assert ask("POST", f"{url}/notes", out, 400)["field"] == "word"
+    (ruled,) = ask("POST", f"{url}/notes", {**out, "word": "bounces off firm turf"}, 201)["soles"]
+    assert ruled["result"]["sentences"][-1].endswith("is ruled out for Links: bounces off firm turf.")
     ask("GET", "course/AAAAAAAA", status=404, client=player)
     # Told, the winner is on the page by its club, whichever of its two codes went on.
     ask("POST", f"{url}/reveal", {"early": True})

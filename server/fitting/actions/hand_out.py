@@ -27,6 +27,7 @@ from .trials import trial
 SIGNS_OF_A_CODE = 8
 COURSE_LASTS = timedelta(days=60)
 MOST_WORD = 200
+MOST_GROUND = 60
 MOST_NOTES = 60
 NO_PAGE = say("act-no-page-has-code")
 OVER = say("act-code-opens-nothing-any")
@@ -142,11 +143,16 @@ def note_by_code(code: str, played_on: date, number: int, place: str, word: str,
 
 @action("fit")
 def note_of_course(
-    actor: User, test_id: int, *, played_on: date, code: int, place: str, word: str, first: bool
+    actor: User, test_id: int, *, played_on: date, code: int, place: str, word: str, first: bool, ruled_out: str = ""
 ) -> FittingSession:
-    """What the player told of the course, as the fitter writes it down."""
+    """What the player told of the course, as the fitter writes it down; or that a sole is ruled out for a course, and
+    why."""
     test, session = trial(actor, SOLE, test_id)
-    _write(session, test, actor, played_on, code, place, word, first=first)
+    if ruled_out.strip() and not word.strip():
+        raise BadInput(say("act-say-why-ruled-out"), field="word")
+    if len(ruled_out.strip()) > MOST_GROUND:
+        raise BadInput(say("act-note-has-characters-most", most_word=MOST_GROUND), field="ruled_out")
+    _write(session, test, actor, played_on, code, place, word, first=first, ruled_out=ruled_out.strip())
     return session
 
 
@@ -160,6 +166,7 @@ def _write(
     word: str,
     *,
     first: bool,
+    ruled_out: str = "",
 ) -> None:
     found = sole_of(test)
     if not 0 <= number < len(found.codes):
@@ -172,7 +179,10 @@ def _write(
         raise BadInput(say("act-note-has-characters-most", most_word=MOST_WORD), field="word")
     if not timezone.localdate(test.at) <= played_on <= timezone.localdate():
         raise BadInput(say("act-day-lies-between-test"), field="played_on")
-    noted = CourseKept(played_on.isoformat(), number, place, word.strip(), first, by_player=actor is None)
+    by_player = actor is None
+    noted = CourseKept(
+        played_on.isoformat(), number, place, word.strip(), first, by_player=by_player, ruled_out=ruled_out
+    )
     if any(replace(each, by_player=noted.by_player) == noted for each in found.notes):
         return
     if len(found.notes) >= MOST_NOTES:

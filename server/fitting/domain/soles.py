@@ -87,7 +87,9 @@ class Handed:
     @property
     def for_core(self) -> Handing:
         known = self.known
-        return Handing(known.code, known.place, known.said, known.turf, known.duel, known.visit, known.best)
+        return Handing(
+            known.code, known.place, known.said, known.turf, known.duel, known.visit, known.best, known.opened
+        )
 
 
 @dataclass(frozen=True)
@@ -220,6 +222,15 @@ class PlayedSole:
         before = self.word(last.code) if last is not None and together else ""
         return next_words(coming, self.word(coming.code) if coming else "", before)
 
+    @property
+    def ruled_out(self) -> list[Said]:
+        """Soles that are ruled out for a course, and why."""
+        return [
+            say("sole-ruled-out", name=self.name(note.code), course=note.ruled_out, why=note.word)
+            for note in self.notes
+            if note.ruled_out
+        ]
+
     @lazily
     def notes(self) -> list[CourseKept]:
         """What each did on the course, by day."""
@@ -285,7 +296,8 @@ class SessionSole(PlayedSole):
         if abs((club.set_loft_deg or 0.0) - chosen.head.loft_deg - chosen.bend_deg) > 0.05:
             return NOTHING
         first = any(note.first and self.core.shown(note.code) == self.core.shown(chosen.number) for note in self.notes)
-        return joined([*self.result.sentences, say("sole-picked-up-first") if first else NOTHING])
+        told = [say("sole-picked-up-first") if first else NOTHING, *self.ruled_out]
+        return joined([*self.result.sentences, *told])
 
     @property
     def loft_needed(self) -> Said:

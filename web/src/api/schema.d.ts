@@ -2719,6 +2719,7 @@ export interface components {
             place?: string;
             word?: string;
             first?: boolean;
+            ruled_out?: string;
         };
         CourseNoteOut: {
             /** Format: date */
@@ -2728,6 +2729,7 @@ export interface components {
             word: string;
             first: boolean;
             by_player: boolean;
+            ruled_out: string;
         };
         CourseRequest: {
             name: string;
@@ -2952,6 +2954,7 @@ export interface components {
             sound?: string;
             /** Format: double */
             left_m?: number | null;
+            opened?: number | null;
             code: number;
             place: string;
             visit?: number;
@@ -2970,6 +2973,7 @@ export interface components {
             sound: string;
             /** Format: double */
             left_m: number | null;
+            opened: number | null;
         };
         HandoverOut: {
             session: number;
@@ -3816,6 +3820,7 @@ export interface components {
             sound?: string;
             /** Format: double */
             left_m?: number | null;
+            opened?: number | null;
         };
         /** @enum {string} */
         SandEnum: "soft" | "firm";
@@ -4164,6 +4169,7 @@ export interface components {
             sand: boolean;
             /** Format: double */
             target_m: number;
+            open_face: boolean;
         };
         SoleResultOut: {
             order: number[];

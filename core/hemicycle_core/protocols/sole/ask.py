@@ -103,6 +103,7 @@ class Handing:
     duel: bool = False
     visit: int = 0
     best: int | None = None
+    opened: int | None = None
 
     @property
     def stage(self) -> tuple[str, int, bool]:
@@ -118,7 +119,8 @@ MOST_SOUND = 40
 @dataclass(frozen=True)
 class AfterShots:
     """What is said of a code after its shots. said: better 1, level 0, worse -1 than the one before it; best: the same
-    against the best so far; groove: where it struck, from the lowest; left_m: from the hole."""
+    against the best so far; opened: the face was opened more 1, as much 0, less -1 than with the one before it; groove:
+    where it struck, from the lowest; left_m: from the hole."""
 
     said: int | None = None
     turf: TurfSaid | None = None
@@ -126,10 +128,11 @@ class AfterShots:
     groove: int | None = None
     sound: str = ""
     left_m: float | None = None
+    opened: int | None = None
 
     def check(self, lie: Lie) -> None:
         """Raises BadInput for what cannot be said from this lie."""
-        if {self.said, self.best} - {None, -1, 0, 1}:
+        if {self.said, self.best, self.opened} - {None, -1, 0, 1}:
             raise BadInput(say("protocol-say-better-level-worse"), field="said")
         if self.turf is not None and (self.turf in IN_SAND) != (lie is Lie.SAND):
             where = say("sole-turf-in-sand") if lie is Lie.SAND else say("sole-turf-not-sand")

@@ -97,12 +97,13 @@ class HandingKept:
     groove: int | None = None
     sound: str = ""
     left_m: float | None = None
+    opened: int | None = None
 
 
 @dataclass(frozen=True)
 class CourseKept:
     """What a code did on the course, days later. played_on: an ISO date. place: the lie, empty for none. first: it was
-    the one picked up first."""
+    the one picked up first. ruled_out: for which course or ground the fitter rules it out, for the reason in `word`."""
 
     played_on: str
     code: int
@@ -110,7 +111,8 @@ class CourseKept:
     word: str = ""
     first: bool = False
     by_player: bool = False
+    ruled_out: str = ""
 
 
 HANDING, COURSE = "handing", "course"
-KEPT = Kept(SoleKept, {HANDING: HandingKept, COURSE: CourseKept}, words=("sound", "word"))
+KEPT = Kept(SoleKept, {HANDING: HandingKept, COURSE: CourseKept}, words=("sound", "word", "ruled_out"))

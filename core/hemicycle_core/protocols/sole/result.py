@@ -29,6 +29,7 @@ SAID = {2: (0.1, 1.2), 3: (0.38, 0.92), 4: (0.31, 0.90), 5: (0.28, 0.88)}
 HANGS = 0.4  # chance that a judge stands by what he liked first, from which on that is said
 SAME = 0.5  # chance that none can be told from another, from which on that is said
 RETURNS = 3  # a lie decides only after so many returns to it
+OPENED_LESS = 2  # answers more that the face was opened less, from which on that is said
 PATCHY = 0.5  # share of a code's turf marks on a lie that are bad, from which on the lie is flagged
 
 
@@ -83,6 +84,7 @@ def result(test: SoleTest, handed: Sequence[Handing], names: Sequence[Sayable], 
             *_sentences(named, same, likely, sure, names, judged),
             *_known_already(test, likely, names, told=merged and bool(judged)),
             *_once_more(test, handed, likely, names, merged=merged),
+            *_opens_less(test, handed, names, merged=merged),
             *_hangs(ranked, named),
         ),
         flagged=_flagged(test, handed, merged=merged),
@@ -160,6 +162,20 @@ def _once_more(
     if sums[worst] >= 0 or worst in test.returns:
         return []
     return [say("sole-worst-lie-once-more", name=names[likely[0]], lie=say("sole-inside", place=PLACES[worst].name))]
+
+
+def _opens_less(test: SoleTest, handed: Sequence[Handing], names: Sequence[Sayable], *, merged: bool) -> list[Said]:
+    """The sole with which the face is opened less than with any other, where that was said often enough."""
+    sums: dict[int, int] = {}
+    for before, now in itertools.pairwise(handed):
+        one, two = (test.shown(each.code) if merged else each.code for each in (now, before))
+        if now.opened is not None and before.stage == now.stage and one != two:
+            sums[one] = sums.get(one, 0) + now.opened
+            sums[two] = sums.get(two, 0) - now.opened
+    order = sorted(sums, key=lambda code: sums[code])
+    if len(order) < 2 or sums[order[0]] > -OPENED_LESS or sums[order[0]] == sums[order[1]]:
+        return []
+    return [say("sole-opens-less", name=names[order[0]])]
 
 
 def _hangs(ranked: RankedByPairs, named: int | None) -> list[Said]:

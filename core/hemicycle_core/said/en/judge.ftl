@@ -685,3 +685,4 @@ claim-leaned-into = { $name } was met with { $by } { $more ->
    *[no] more
 } loft, by launch and spin: part of the difference is the swing.
 grooves-seen-on-the-green = the green, as it was seen
+sole-opens-less = With { $name } the face is opened less than with the others.

@@ -94,3 +94,5 @@ aside-as-unlike = unlike the others, at import
 aside-on-the-pad = on the pad
 predicted-not-hit = Not hit: check at delivery
 predicted-from-others = Not hit. By its loft, its length and the player’s other clubs it should carry { $carry }, give or take { BARE($give) }: hit it when it comes.
+sole-ruled-out = { $name } is ruled out for { $course }: { $why }.
+act-say-why-ruled-out = Say why it is ruled out.

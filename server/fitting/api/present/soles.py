@@ -106,7 +106,9 @@ def _next(coming: Next | None) -> NextCode | None:
 
 def places(keys: Sequence[str], *, left_handed: bool) -> list[SolePlace]:
     return [
-        SolePlace(key, place.name, place.told(left_handed=left_handed), place.key == "sand", place.target_m)
+        SolePlace(
+            key, place.name, place.told(left_handed=left_handed), place.key == "sand", place.target_m, place.open_face
+        )
         for key in keys
         if (place := PLACES[key])
     ]
@@ -152,7 +154,7 @@ def _handing(handed: Handed) -> HandingOut:
     known = handed.known
     return HandingOut(
         handed.row.pk, known.code, known.place, known.visit, known.duel, known.said, known.best, known.turf,
-        known.groove, known.sound, known.left_m,
+        known.groove, known.sound, known.left_m, known.opened,
     )  # fmt: skip
 
 
@@ -165,7 +167,7 @@ def _result(found: SessionSole) -> SoleResultOut:
         likely=list(made.likely) if made.ranked.n else [],
         sure=made.sure,
         same=made.same,
-        sentences=list(made.sentences),
+        sentences=[*made.sentences, *found.ruled_out],
         deciding=made.deciding,
         repeats=made.repeats,
         measured=list(found.measured.sentences),
@@ -191,7 +193,7 @@ def _blindness(found: SessionSole) -> Said:
 
 def _note(kept: CourseKept) -> CourseNoteOut:
     played_on = date.fromisoformat(kept.played_on)
-    return CourseNoteOut(played_on, kept.code, kept.place, kept.word, kept.first, kept.by_player)
+    return CourseNoteOut(played_on, kept.code, kept.place, kept.word, kept.first, kept.by_player, kept.ruled_out)
 
 
 # Setting up

@@ -67,6 +67,7 @@ class SolePlace:
     told: Said
     sand: bool
     target_m: float
+    open_face: bool
 
 
 @dataclass
@@ -87,7 +88,8 @@ class SoleChoicesOut:
 @dataclass
 class SaidIn:
     """said: better 1, level 0, worse -1 than the one before, null for the first at a lie; best: the same against the
-    best so far; groove: where it struck, from the lowest; left_m: from the hole."""
+    best so far; groove: where it struck, from the lowest; left_m: from the hole; opened: the face more 1, as much 0,
+    less -1 than with the one before."""
 
     said: int | None = None
     turf: TurfSaid | None = None
@@ -95,6 +97,7 @@ class SaidIn:
     groove: int | None = None
     sound: str = ""
     left_m: float | None = None
+    opened: int | None = None
 
 
 @dataclass(kw_only=True)
@@ -138,11 +141,14 @@ class ChooseIn:
 
 @dataclass
 class CourseNoteIn:
+    """ruled_out: for which course or ground the sole is ruled out, with the reason in `word`."""
+
     played_on: date
     code: int
     place: str = ""
     word: str = ""
     first: bool = False
+    ruled_out: str = ""
 
 
 @dataclass
@@ -211,6 +217,7 @@ class HandingOut:
     groove: int | None
     sound: str
     left_m: float | None
+    opened: int | None
 
 
 @dataclass
@@ -243,6 +250,7 @@ class CourseNoteOut:
     word: str
     first: bool
     by_player: bool
+    ruled_out: str
 
 
 @dataclass

@@ -35,7 +35,7 @@ def _set_up(actor: User, session_id: int, new: SoleTestIn) -> Trial:
 
 
 def _after(new: SaidIn) -> AfterShots:
-    return AfterShots(new.said, new.turf, new.best, new.groove, new.sound, new.left_m)
+    return AfterShots(new.said, new.turf, new.best, new.groove, new.sound, new.left_m, new.opened)
 
 
 def _say(actor: User, trial_id: int, new: HandingIn) -> FittingSession:

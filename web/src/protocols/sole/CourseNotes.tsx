@@ -31,6 +31,7 @@ export function Notes({
 					<span className="font-semibold">{name(note.code)}</span>
 					{note.place ? `, ${place(note.place)}` : ""}
 					{note.first ? t("sole-picked-up-first-2") : ""}
+					{note.ruled_out ? t("sole-ruled-out-for", { course: note.ruled_out }) : ""}
 					{note.word ? `: ${note.word}` : ""}
 					{note.by_player ? "" : <span className="quiet"> {t("sole-told-fitter")}</span>}
 				</li>
@@ -89,6 +90,7 @@ export function CourseNotes({ session, act, test }: { session: Session; act: Act
 					codes={left.map((each) => ({ code: each.code, name: nameOfCode(test, each.code) }))}
 					places={test.places}
 					since={null}
+					grounds={groundsOf(session)}
 					onNote={(note) => {
 						act(() => change.noteOfCourse(test.id, note));
 						setOpen(false);
@@ -99,18 +101,27 @@ export function CourseNotes({ session, act, test }: { session: Session; act: Act
 	);
 }
 
+/** The courses of the brief, else the ground by its word. */
+const groundsOf = (session: Session) => {
+	const courses = session.brief.courses.map((each) => each.name);
+	return courses.length > 0 ? courses : [t("sole-firm-ground"), t("sole-soft-ground")];
+};
+
 export type Note = Parameters<typeof change.noteOfCourse>[1];
 
 export function NoteForm({
 	codes,
 	places,
 	since,
+	grounds = [],
 	large = false,
 	onNote,
 }: {
 	codes: { code: number; name: string }[];
 	places: { key: string; name: string }[];
 	since: string | null;
+	/** What a sole may be ruled out for; nothing where the player writes. */
+	grounds?: string[];
 	large?: boolean;
 	onNote: (note: Note) => void;
 }) {
@@ -119,6 +130,7 @@ export function NoteForm({
 	const [word, setWord] = useDrafted(`course:${codes.map((each) => each.name).join()}`, "word", "");
 	const [first, setFirst] = useState(false);
 	const [day, setDay] = useState(today());
+	const [out, setOut] = useState("");
 	const tall = large ? "h-16 text-xl" : "h-12";
 	return (
 		<form
@@ -126,7 +138,8 @@ export function NoteForm({
 			onSubmit={(event) => {
 				event.preventDefault();
 				if (code === null) return;
-				onNote({ played_on: day, code, place, word: word.trim(), first });
+				onNote({ played_on: day, code, place, word: word.trim(), first, ...(out && { ruled_out: out }) });
+				setOut("");
 				setWord("");
 				setFirst(false);
 			}}
@@ -166,6 +179,19 @@ export function NoteForm({
 						</option>
 					))}
 				</select>
+				{grounds.length > 0 && (
+					<select
+						className={`select w-56 ${tall}`}
+						aria-label={t("sole-rule-out-for")}
+						value={out}
+						onChange={(event) => setOut(event.target.value)}
+					>
+						<option value="">{t("sole-rule-out-for")}</option>
+						{grounds.map((each) => (
+							<option key={each}>{each}</option>
+						))}
+					</select>
+				)}
 				<input
 					type="date"
 					className={`input w-44 ${tall}`}

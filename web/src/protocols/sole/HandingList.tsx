@@ -18,6 +18,7 @@ const asRow = (each: Handing, index: number): Row => ({
 	duel: each.duel ?? false,
 	said: each.said ?? null,
 	best: each.best ?? null,
+	opened: each.opened ?? null,
 	turf: each.turf ?? null,
 	groove: each.groove ?? null,
 	sound: each.sound ?? "",
@@ -97,8 +98,8 @@ function Correct({ act, test, row, onClose }: { act: Act; test: SoleTest; row: R
 					type="button"
 					className="btn btn-primary h-12"
 					onClick={() => {
-						const { best, groove, sound, left_m } = row;
-						act(() => change.changeSaid(row.id, { said, turf, best, groove, sound, left_m }));
+						const { best, opened, groove, sound, left_m } = row;
+						act(() => change.changeSaid(row.id, { said, turf, best, opened, groove, sound, left_m }));
 						onClose();
 					}}
 				>

@@ -54,6 +54,12 @@ export function SoleStrip({ session, act, agreed }: StripProps) {
 	);
 }
 
+const OPENED = [
+	{ value: -1, name: t("sole-opened-less") },
+	{ value: 0, name: t("sole-opened-as-much") },
+	{ value: 1, name: t("sole-opened-more") },
+];
+
 const THIRD = ["first", "second", "third"];
 
 function Handed({
@@ -72,7 +78,13 @@ function Handed({
 }) {
 	const [said, setSaid] = useState<number | null>(null);
 	const [turf, setTurf] = useState<Turf | null>(null);
-	const [more, setMore] = useState({ best: null as number | null, groove: "", sound: "", left: "" });
+	const [more, setMore] = useState({
+		best: null as number | null,
+		opened: null as number | null,
+		groove: "",
+		sound: "",
+		left: "",
+	});
 	const [wrong, setWrong] = useState<unknown>(null);
 	const sent = useRef(false); // a key that bounces says nothing twice
 	const place = placeOf(test, next.place);
@@ -89,6 +101,7 @@ function Handed({
 				...next,
 				...now,
 				best: more.best,
+				opened: more.opened,
 				sound: more.sound,
 				groove: groove === null ? null : Math.round(groove),
 				left_m: left === null ? null : fromFar(left),
@@ -191,6 +204,18 @@ function Handed({
 						onChoose={say}
 					/>
 				</div>
+				{place?.open_face && !coming.first && (
+					<div>
+						<p className="quiet mb-1 text-sm">{t("sole-face-opened")}</p>
+						<Choice
+							label={t("sole-face-opened")}
+							all={OPENED}
+							chosen={more.opened}
+							disabled={agreed}
+							onChoose={(opened) => setMore({ ...more, opened })}
+						/>
+					</div>
+				)}
 				<div>
 					<p className="quiet mb-1 text-sm">{sand ? t("sole-in-the-sand") : t("sole-the-turf-2")}</p>
 					<Choice

@@ -32,6 +32,7 @@ const place = (key: string, name: string) => ({
 	told: "Face square.",
 	sand: key === "sand",
 	target_m: m(36),
+	open_face: key === "sand",
 });
 const next = (number: number, key = "pitch", more = {}) => ({
 	code: number,
@@ -49,6 +50,7 @@ const handing = (id: number, number: number, said: number | null, key = "pitch")
 	groove: null,
 	sound: "",
 	left_m: null,
+	opened: null,
 });
 const result: SoleTest["result"] = {
 	order: [],
@@ -176,7 +178,7 @@ test("what was said is put right by a touch, and that another club is in hand is
 	await waitFor(() => expect(changes(sent)).toHaveLength(2));
 	expect(changes(sent).map((each) => each.body)).toEqual([
 		{ code: 2, place: "pitch" },
-		{ said: 0, turf: "slid", best: null, groove: null, sound: "", left_m: null },
+		{ said: 0, turf: "slid", best: null, opened: null, groove: null, sound: "", left_m: null },
 	]);
 });
 

@@ -229,3 +229,11 @@ test-shots-left-about-minutes = { $shots } { $shots ->
    *[other] minutes
 }.
 stop-wedge-stop-test = Wedge of the stop test
+sole-face-opened = The face, beside the one before
+sole-opened-less = Opened less
+sole-opened-as-much = As much
+sole-opened-more = Opened more
+sole-rule-out-for = Rule it out for …
+sole-ruled-out-for = {" "}ruled out for { $course }
+sole-firm-ground = firm ground
+sole-soft-ground = soft ground
