@@ -23,7 +23,7 @@ SAME_LENGTH_M = 0.25 * METRES_PER_INCH
 # The lies that a use brings, beside the two that all begin with.
 LIES_OF: Mapping[str, tuple[str, ...]] = {
     WedgeUse.FULL: ("slope",),
-    WedgeUse.PART: ("slope", "downhill"),
+    WedgeUse.PART: ("slope",),
     WedgeUse.PITCH: ("tight", "soft"),
     WedgeUse.CHIP: ("tight", "semi_rough"),
     WedgeUse.SAND: ("sand",),

@@ -167,7 +167,7 @@ function PartTabs({ part, onPart }: { part: Part; onPart: (part: Part) => void }
 					type="button"
 					role="tab"
 					aria-selected={part === each.id}
-					className={`flex min-h-10 cursor-pointer items-center gap-1.5 px-3 font-semibold ${part === each.id ? "bg-primary text-primary-content" : "hover:bg-base-100"}`}
+					className={`flex min-h-11 cursor-pointer items-center gap-1.5 px-3 font-semibold ${part === each.id ? "bg-primary text-primary-content" : "hover:bg-base-100"}`}
 					onClick={() => onPart(each.id)}
 				>
 					<span className={`text-[12px] font-medium ${part === each.id ? "" : "quiet"}`}>
@@ -199,7 +199,7 @@ function Beside({ session, act, busy, chosen, onChoose, importing, summing }: Be
 				<h2 className="text-lg">{t("bag-ladder")}</h2>
 				<button
 					type="button"
-					className="no-print btn btn-sm h-9 border-base-300 bg-base-100"
+					className="no-print btn btn-sm h-11 border-base-300 bg-base-100"
 					aria-pressed={flight}
 					onClick={() => setFlight(!flight)}
 				>
@@ -248,7 +248,7 @@ function EndSwitch({ end, onEnd }: { end: End; onEnd: (end: End) => void }) {
 					key={each.id}
 					type="button"
 					aria-pressed={end === each.id}
-					className={`btn btn-sm h-9 ${end === each.id ? "btn-primary" : "border-base-300 bg-base-100"}`}
+					className={`btn btn-sm h-11 ${end === each.id ? "btn-primary" : "border-base-300 bg-base-100"}`}
 					onClick={() => onEnd(each.id)}
 				>
 					{each.name}
@@ -276,7 +276,7 @@ function Imports({ session, act, busy }: Pick<PlaceProps, "session" | "act" | "b
 					</span>
 					<button
 						type="button"
-						className="min-h-9 shrink-0 cursor-pointer underline"
+						className="min-h-11 shrink-0 cursor-pointer underline"
 						disabled={busy}
 						onClick={() => act(() => change.undoImport(file.id, !file.undone))}
 					>
@@ -314,7 +314,7 @@ function OutOfFavour({ session, onChoose }: { session: Session; onChoose: (id: n
 				<li key={build.id}>
 					<button
 						type="button"
-						className="min-h-9 cursor-pointer text-left underline"
+						className="min-h-11 cursor-pointer text-left underline"
 						onClick={() => onChoose(build.id)}
 					>
 						{t("bag-out-favour-2", { name: build.name, outOfFavour: build.out_of_favour })}

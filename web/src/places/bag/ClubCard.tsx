@@ -85,7 +85,7 @@ export function ClubCard({
 						<label className="flex items-center gap-1">
 							<span className="quiet text-sm">{t("label-carry-3")}</span>
 							<input
-								className="input h-10 w-18 px-2"
+								className="input h-11 w-18 px-2"
 								aria-label={t("bag-carry-of-in", { name: build.name, unit: unitName("far") })}
 								value={carry}
 								onChange={(e) => setCarry(e.target.value)}
@@ -95,7 +95,7 @@ export function ClubCard({
 						<label className="flex items-center gap-1">
 							<span className="quiet text-sm">{t("label-total-2")}</span>
 							<input
-								className="input h-10 w-18 px-2"
+								className="input h-11 w-18 px-2"
 								aria-label={t("bag-total-of-in", { name: build.name, unit: unitName("far") })}
 								value={total}
 								onChange={(e) => setTotal(e.target.value)}
@@ -105,14 +105,14 @@ export function ClubCard({
 						<label className="flex items-center gap-1">
 							<span className="quiet text-sm">±</span>
 							<input
-								className="input h-10 w-14 px-2"
+								className="input h-11 w-14 px-2"
 								aria-label={t("bag-give-or-take-2", { name: build.name, unit: unitName("far") })}
 								value={doubt}
 								onChange={(e) => setDoubt(e.target.value)}
 								inputMode="decimal"
 							/>
 						</label>
-						<button type="submit" className="btn btn-sm h-10">
+						<button type="submit" className="btn btn-sm h-11">
 							{t("label-set")}
 						</button>
 					</form>
@@ -147,7 +147,7 @@ export function ClubCard({
 				{build.carry_m !== null && (
 					<button
 						type="button"
-						className="btn btn-sm h-10 w-full border-base-300 bg-base-100"
+						className="btn btn-sm h-11 w-full border-base-300 bg-base-100"
 						aria-pressed={like}
 						onClick={() =>
 							act(
@@ -175,20 +175,20 @@ export function ClubCard({
 					}}
 				>
 					<input
-						className="input h-10 min-w-0 flex-1 px-2"
+						className="input h-11 min-w-0 flex-1 px-2"
 						aria-label={t("bag-why-out-favour", { name: build.name })}
 						placeholder={t("bag-out-favour-why")}
 						maxLength={80}
 						value={why}
 						onChange={(event) => setWhy(event.target.value)}
 					/>
-					<button type="submit" className="btn btn-sm h-10 border-base-300 bg-base-100">
+					<button type="submit" className="btn btn-sm h-11 border-base-300 bg-base-100">
 						{build.out_of_favour && why === build.out_of_favour ? t("bag-back-favour") : t("bag-out-favour")}
 					</button>
 				</form>
 				<Stated build={build} act={act} />
 				<div className="flex items-center justify-between">
-					<label className="flex min-h-9 items-center gap-2 text-sm">
+					<label className="flex min-h-11 items-center gap-2 text-sm">
 						<input
 							type="checkbox"
 							className="checkbox checkbox-sm"
@@ -202,7 +202,7 @@ export function ClubCard({
 					</label>
 					<button
 						type="button"
-						className="min-h-9 cursor-pointer text-sm underline"
+						className="min-h-11 cursor-pointer text-sm underline"
 						onClick={() => act(() => change.drop(build.id))}
 					>
 						{t("bag-take-out-bag")}

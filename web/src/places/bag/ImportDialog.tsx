@@ -137,7 +137,7 @@ function ColumnRow({ index, shown, request, onAgain, busy }: Shown & { index: nu
 				<td>{example || t("bag-blank")}</td>
 				<td>
 					<select
-						className="select select-sm h-9 w-36"
+						className="select select-sm h-11 w-36"
 						aria-label={t("bag-is", { header })}
 						value={key}
 						disabled={busy}
@@ -155,7 +155,7 @@ function ColumnRow({ index, shown, request, onAgain, busy }: Shown & { index: nu
 				<td>
 					{units.length > 0 && sure && (
 						<select
-							className="select select-sm h-9 w-24"
+							className="select select-sm h-11 w-24"
 							aria-label={t("bag-unit-of", { header })}
 							value={unit}
 							disabled={busy}
@@ -287,7 +287,7 @@ function Clubs({ letters, shown, request, onChange, onAgain, busy }: MappingProp
 							{written || t("bag-no-club-named")}
 						</span>
 						<input
-							className="input h-9 w-20 px-2"
+							className="input h-11 w-20 px-2"
 							aria-label={t("bag-goes-to", { written })}
 							placeholder={t("bag-left-out")}
 							value={request.clubs[written] ?? ""}

@@ -84,7 +84,7 @@ export function Plans({ session, plans, shown, onShow }: Props) {
 									<button
 										type="button"
 										aria-pressed={shown === keyOf(plan, index)}
-										className={`btn btn-sm h-10 ${shown === keyOf(plan, index) ? "btn-primary" : "border-base-300 bg-base-100"}`}
+										className={`btn btn-sm h-11 ${shown === keyOf(plan, index) ? "btn-primary" : "border-base-300 bg-base-100"}`}
 										onClick={() => onShow(keyOf(plan, index))}
 									>
 										{plan.name}
@@ -186,7 +186,7 @@ export function Plans({ session, plans, shown, onShow }: Props) {
 										{plan.id === null ? (
 											<button
 												type="button"
-												className="btn btn-sm h-9 border-base-300 bg-base-100"
+												className="btn btn-sm h-11 border-base-300 bg-base-100"
 												disabled={!room || change.isPending}
 												onClick={() => keep(plan, t("bag-plan", { plans: plans.plans.length + 1 }))}
 											>
@@ -196,7 +196,7 @@ export function Plans({ session, plans, shown, onShow }: Props) {
 											<span className="inline-flex gap-1">
 												<button
 													type="button"
-													className="btn btn-sm h-9 border-base-300 bg-base-100"
+													className="btn btn-sm h-11 border-base-300 bg-base-100"
 													aria-pressed={editing === plan.id}
 													onClick={() => {
 														setEditing(editing === plan.id ? null : plan.id);
@@ -207,7 +207,7 @@ export function Plans({ session, plans, shown, onShow }: Props) {
 												</button>
 												<button
 													type="button"
-													className="btn btn-ghost btn-sm h-9"
+													className="btn btn-ghost btn-sm h-11"
 													aria-label={t("bag-take-away", { name: plan.name })}
 													onClick={() => change.mutate(() => planChange.drop(plan.id ?? 0))}
 												>
@@ -338,7 +338,7 @@ function Editor({
 							type="button"
 							aria-pressed={inside.has(build.id)}
 							disabled={build.fixed}
-							className={`btn btn-sm h-10 ${inside.has(build.id) ? "btn-primary" : "border-base-300 bg-base-100"}`}
+							className={`btn btn-sm h-11 ${inside.has(build.id) ? "btn-primary" : "border-base-300 bg-base-100"}`}
 							onClick={() => turn(build.id)}
 						>
 							{build.letter && <Letter letter={build.letter} size={18} />} {build.name}
@@ -352,7 +352,7 @@ function Editor({
 					<label className="flex items-center gap-2 whitespace-nowrap">
 						{t("bag-swap-pair")}
 						<select
-							className="select h-10"
+							className="select h-11"
 							value={plan.swap_course}
 							onChange={(event) => {
 								const course = event.target.value;
@@ -376,7 +376,7 @@ function Editor({
 					{plan.swap_course && (
 						<button
 							type="button"
-							className="btn btn-sm h-10"
+							className="btn btn-sm h-11"
 							onClick={() => onChange({ ...body, swap_home: plan.swap_away, swap_away: plan.swap_home })}
 						>
 							{t("bag-place-turn-round", {

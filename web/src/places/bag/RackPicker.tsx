@@ -100,7 +100,7 @@ function HeadRow({ head, rack, session, act, busy }: RowProps) {
 				))}
 			</span>
 			<select
-				className="select h-10"
+				className="select h-11"
 				aria-label={t("bag-shaft-for", { label: head.label })}
 				value={shaft}
 				onChange={(e) => setShaft(e.target.value)}
@@ -113,7 +113,7 @@ function HeadRow({ head, rack, session, act, busy }: RowProps) {
 			</select>
 			<label className="flex items-center gap-1">
 				<input
-					className="input h-10 w-20 px-2 text-right"
+					className="input h-11 w-20 px-2 text-right"
 					inputMode="decimal"
 					aria-label={t("bag-length-of-in", { label: head.label, unit: unitName("club_length") })}
 					value={inches}
@@ -124,7 +124,7 @@ function HeadRow({ head, rack, session, act, busy }: RowProps) {
 			<span className="quiet text-right text-sm">{money(head.price)}</span>
 			<button
 				type="button"
-				className="btn btn-sm h-10"
+				className="btn btn-sm h-11"
 				disabled={busy || !shaft || head.stock === 0}
 				onClick={() => {
 					try {

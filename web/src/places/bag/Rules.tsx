@@ -91,7 +91,7 @@ export function RuleBar({ session, act, busy }: Props) {
 							type="button"
 							aria-pressed={session.rule === rule.id}
 							disabled={off}
-							className={`btn join-item btn-sm h-10 ${session.rule === rule.id ? "btn-primary" : "border-base-300 bg-base-100"}`}
+							className={`btn join-item btn-sm h-11 ${session.rule === rule.id ? "btn-primary" : "border-base-300 bg-base-100"}`}
 							onClick={() => act(gapChange(session, { rule: rule.id }))}
 						>
 							{rule.name}
@@ -100,7 +100,7 @@ export function RuleBar({ session, act, busy }: Props) {
 				</div>
 				<button
 					type="button"
-					className="no-print btn btn-sm h-10 border-base-300 bg-base-100"
+					className="no-print btn btn-sm h-11 border-base-300 bg-base-100"
 					aria-expanded={more}
 					onClick={() => setMore(!more)}
 				>
@@ -114,7 +114,7 @@ export function RuleBar({ session, act, busy }: Props) {
 							aria-pressed={session.clubs_to_place === count}
 							disabled={off || session.bag.wanted.wish !== "gap"}
 							title={count === proposed ? t("bag-as-many-as-belong-here") : undefined}
-							className={`btn join-item btn-sm h-10 ${session.clubs_to_place === count ? "btn-primary" : "border-base-300 bg-base-100"}`}
+							className={`btn join-item btn-sm h-11 ${session.clubs_to_place === count ? "btn-primary" : "border-base-300 bg-base-100"}`}
 							onClick={() => act(gapChange(session, { clubs_to_place: count }))}
 						>
 							{count} {count === 1 ? t("label-club-2") : t("label-clubs")}
@@ -124,7 +124,7 @@ export function RuleBar({ session, act, busy }: Props) {
 				{proposed !== null && proposed > 0 && proposed !== session.clubs_to_place && (
 					<button
 						type="button"
-						className="no-print min-h-10 cursor-pointer text-sm underline"
+						className="no-print min-h-11 cursor-pointer text-sm underline"
 						disabled={off}
 						onClick={() => act(gapChange(session, { clubs_to_place: Math.min(proposed, COUNTS.length) }))}
 					>
@@ -173,18 +173,18 @@ function Steps({ session, act, busy }: Props) {
 		>
 			<StepEnds label={t("bag-step-long-end")} value={long} onChange={setLong} />
 			<StepEnds label={t("bag-step-irons-wedges")} value={short} onChange={setShort} />
-			<button type="submit" className="btn btn-sm h-10" disabled={busy}>
+			<button type="submit" className="btn btn-sm h-11" disabled={busy}>
 				{t("bag-set-steps")}
 			</button>
 			{bag.step_is_own && (
-				<button type="button" className="btn btn-ghost btn-sm h-10" disabled={busy} onClick={() => put(null)}>
+				<button type="button" className="btn btn-ghost btn-sm h-11" disabled={busy} onClick={() => put(null)}>
 					{t("bag-usual-steps")}
 				</button>
 			)}
 			<label>
 				<span className="quiet block">{t("bag-first-work")}</span>
 				<select
-					className="select h-10"
+					className="select h-11"
 					value={bag.gap_order}
 					disabled={busy}
 					onChange={(event) =>
@@ -201,7 +201,7 @@ function Steps({ session, act, busy }: Props) {
 			<label>
 				<span className="quiet block">{t("bag-irons-wedges-by")}</span>
 				<select
-					className="select h-10"
+					className="select h-11"
 					value={bag.short_rule}
 					disabled={busy}
 					onChange={(event) => put(asItIs, { short_rule: event.target.value as GapRule })}
@@ -216,7 +216,7 @@ function Steps({ session, act, busy }: Props) {
 			<label>
 				<span className="quiet block">{t("bag-roll-out")}</span>
 				<select
-					className="select h-10"
+					className="select h-11"
 					value={bag.turf ?? ""}
 					disabled={busy}
 					onChange={(event) => put(asItIs, { turf: (event.target.value || null) as Firmness | null })}
@@ -248,7 +248,7 @@ function StepEnds({
 			</legend>
 			<span className="flex items-center gap-1.5">
 				<input
-					className="input h-10 w-14 px-2 text-right"
+					className="input h-11 w-14 px-2 text-right"
 					inputMode="decimal"
 					aria-label={t("bag-least", { label })}
 					value={value[0]}
@@ -256,7 +256,7 @@ function StepEnds({
 				/>
 				{t("label-to")}
 				<input
-					className="input h-10 w-14 px-2 text-right"
+					className="input h-11 w-14 px-2 text-right"
 					inputMode="decimal"
 					aria-label={t("bag-most", { label })}
 					value={value[1]}

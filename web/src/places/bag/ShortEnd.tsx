@@ -53,7 +53,7 @@ function PartSwings({ short, session }: { short: Short; session: Session }) {
 			<div className="mb-1 flex flex-wrap items-center gap-3">
 				<h3>{t("label-distance-card")}</h3>
 				{short.card && (
-					<Link className="no-print btn btn-sm h-10" to={`/sessions/${session.id}/card`}>
+					<Link className="no-print btn btn-sm h-11" to={`/sessions/${session.id}/card`}>
 						{t("bag-to-print")}
 					</Link>
 				)}
@@ -100,7 +100,7 @@ function Order({ short, session, act, busy }: Props & { short: Short }) {
 			<p className="quiet mt-1 text-sm">{short.why}</p>
 			<button
 				type="button"
-				className="mt-1 min-h-9 cursor-pointer text-sm underline"
+				className="mt-1 min-h-11 cursor-pointer text-sm underline"
 				disabled={busy || isClosed(session)}
 				onClick={() => write({ school: short.school === "shortest" ? "set_wedge" : "shortest" })}
 			>
@@ -125,7 +125,7 @@ function Sole({ session, act, busy }: Props) {
 			<div className="flex flex-wrap items-center gap-1.5">
 				<input
 					key={session.brief.sole}
-					className="input h-10 min-w-0 flex-1 px-2"
+					className="input h-11 min-w-0 flex-1 px-2"
 					aria-label={t("bag-sole-chosen")}
 					placeholder={t("bag-not-chosen-yet")}
 					maxLength={60}
@@ -144,14 +144,14 @@ function Sole({ session, act, busy }: Props) {
 				</datalist>
 			</div>
 			{!agreed && (
-				<Link className="btn mt-1 h-10 border-base-300 bg-base-100" to={`/sessions/${session.id}/soles`}>
+				<Link className="btn mt-1 h-11 border-base-300 bg-base-100" to={`/sessions/${session.id}/soles`}>
 					{t("bag-set-up-blind-sole-test")}
 				</Link>
 			)}
 			<div className="mt-2 flex flex-wrap items-center gap-1.5 text-sm">
 				<span className="quiet">{t("bag-sole-loft")}</span>
 				<select
-					className="select h-10 w-26"
+					className="select h-11 w-26"
 					aria-label={t("bag-sole-looked-for")}
 					value={sole}
 					onChange={(event) => setSole(event.target.value)}
@@ -163,7 +163,7 @@ function Sole({ session, act, busy }: Props) {
 					))}
 				</select>
 				<input
-					className="input h-10 w-16 px-2 text-right"
+					className="input h-11 w-16 px-2 text-right"
 					inputMode="decimal"
 					aria-label={t("bag-loft-looked-for-degrees")}
 					placeholder={t("label-loft-2")}
@@ -178,7 +178,7 @@ function Sole({ session, act, busy }: Props) {
 					{found.data.head !== null && !agreed && (
 						<button
 							type="button"
-							className="min-h-9 cursor-pointer font-semibold underline"
+							className="min-h-11 cursor-pointer font-semibold underline"
 							disabled={busy}
 							onClick={() => {
 								const { head, shaft, bend_deg } = found.data;
@@ -252,7 +252,7 @@ function Cut({ short, session, act, busy }: Props & { short: Short }) {
 			low && (
 				<button
 					type="button"
-					className="btn btn-sm h-10"
+					className="btn btn-sm h-11"
 					disabled={busy || agreed}
 					onClick={() => act(gapChange(session, { gap_above: null }))}
 				>
@@ -272,7 +272,7 @@ function Cut({ short, session, act, busy }: Props & { short: Short }) {
 							key={count}
 							type="button"
 							aria-pressed={session.clubs_to_place === count}
-							className={`btn join-item btn-sm h-10 px-4 ${session.clubs_to_place === count ? "btn-primary" : "border-base-300 bg-base-100"}`}
+							className={`btn join-item btn-sm h-11 px-4 ${session.clubs_to_place === count ? "btn-primary" : "border-base-300 bg-base-100"}`}
 							disabled={busy || agreed}
 							onClick={() => act(gapChange(session, { clubs_to_place: count }))}
 						>
@@ -288,7 +288,7 @@ function Cut({ short, session, act, busy }: Props & { short: Short }) {
 						{place.bend_deg !== null && place.build !== null && !agreed && (
 							<button
 								type="button"
-								className="btn btn-sm h-10"
+								className="btn btn-sm h-11"
 								disabled={busy}
 								onClick={() => {
 									const { build, bend_deg } = place;

@@ -167,7 +167,7 @@ function Row({
 	return (
 		<tr className={row.supported ? "" : "quiet"}>
 			<td>
-				<label htmlFor={id} className="flex min-h-10 cursor-pointer items-center gap-2.5">
+				<label htmlFor={id} className="flex min-h-11 cursor-pointer items-center gap-2.5">
 					{row.letter ? (
 						<Letter letter={row.letter} />
 					) : (

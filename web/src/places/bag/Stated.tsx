@@ -100,7 +100,7 @@ export function Stated({ build, act }: { build: Build } & Pick<PlaceProps, "act"
 		!(field in typed) && <span className="hole-text"> {t("label-assumed")}</span>;
 	return (
 		<details className="border-t border-base-300 pt-2">
-			<summary className="min-h-9 cursor-pointer text-sm underline">
+			<summary className="min-h-11 cursor-pointer text-sm underline">
 				{t("bag-what-it-is")}
 				{build.assumed.length > 0 && <span className="hole-text"> {t("bag-some-assumed")}</span>}
 			</summary>
@@ -120,7 +120,7 @@ export function Stated({ build, act }: { build: Build } & Pick<PlaceProps, "act"
 								{mark("head_type")}
 							</span>
 							<select
-								className="select h-10 w-full"
+								className="select h-11 w-full"
 								value={typed.head_type ?? build.head_type}
 								onChange={(event) => set("head_type", event.target.value as HeadType)}
 							>
@@ -139,7 +139,7 @@ export function Stated({ build, act }: { build: Build } & Pick<PlaceProps, "act"
 								{mark(field)}
 							</span>
 							<input
-								className="input h-10 w-full px-2"
+								className="input h-11 w-full px-2"
 								inputMode="decimal"
 								value={typed[field] ?? shown(now(build))}
 								onChange={(event) => set(field, event.target.value)}
@@ -149,7 +149,7 @@ export function Stated({ build, act }: { build: Build } & Pick<PlaceProps, "act"
 					<label className="text-sm">
 						<span className="quiet block">{t("label-shaft")}</span>
 						<input
-							className="input h-10 w-full px-2"
+							className="input h-11 w-full px-2"
 							maxLength={60}
 							value={typed.own_shaft ?? (build.own_shaft || build.shaft)}
 							onChange={(event) => set("own_shaft", event.target.value)}
@@ -158,7 +158,7 @@ export function Stated({ build, act }: { build: Build } & Pick<PlaceProps, "act"
 					<label className="text-sm">
 						<span className="quiet block">{t("label-grooves")}</span>
 						<select
-							className="select h-10 w-full"
+							className="select h-11 w-full"
 							value={typed.wear ?? build.wear ?? ""}
 							onChange={(event) => set("wear", event.target.value as Wear)}
 						>
@@ -173,7 +173,7 @@ export function Stated({ build, act }: { build: Build } & Pick<PlaceProps, "act"
 					<label className="text-sm">
 						<span className="quiet block">{t("bag-stock-swing")}</span>
 						<select
-							className="select h-10 w-full"
+							className="select h-11 w-full"
 							value={typed.stock_swing ?? build.stock_swing}
 							onChange={(event) => set("stock_swing", event.target.value)}
 						>
@@ -188,7 +188,7 @@ export function Stated({ build, act }: { build: Build } & Pick<PlaceProps, "act"
 						<label key={field} className="text-sm">
 							<span className="quiet block">{label}</span>
 							<input
-								className="input h-10 w-full px-2"
+								className="input h-11 w-full px-2"
 								maxLength={field === "grip" ? 60 : 40}
 								value={typed[field] ?? build[field]}
 								onChange={(event) => set(field, event.target.value)}
@@ -200,7 +200,7 @@ export function Stated({ build, act }: { build: Build } & Pick<PlaceProps, "act"
 							<label className="text-sm">
 								<span className="quiet block">{t("label-finish")}</span>
 								<select
-									className="select h-10 w-full"
+									className="select h-11 w-full"
 									value={build.finish ?? ""}
 									onChange={(event) => event.target.value && said("finish", event.target.value)}
 								>
@@ -213,7 +213,7 @@ export function Stated({ build, act }: { build: Build } & Pick<PlaceProps, "act"
 								</select>
 							</label>
 							{TICKS.map(({ field, name }) => (
-								<label key={field} className="flex min-h-10 items-center gap-2 text-sm">
+								<label key={field} className="flex min-h-11 items-center gap-2 text-sm">
 									<input
 										type="checkbox"
 										className="checkbox"
@@ -227,7 +227,7 @@ export function Stated({ build, act }: { build: Build } & Pick<PlaceProps, "act"
 					)}
 				</div>
 				<Said error={wrong} />
-				<button type="submit" className="btn btn-sm h-10" disabled={Object.keys(typed).length === 0}>
+				<button type="submit" className="btn btn-sm h-11" disabled={Object.keys(typed).length === 0}>
 					{t("bag-state-it")}
 				</button>
 			</form>

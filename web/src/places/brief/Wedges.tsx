@@ -36,7 +36,7 @@ export function EndPick({ form }: { form: UseFormReturn<Fields> }) {
 					key={each}
 					type="button"
 					aria-pressed={end === each}
-					className={`btn btn-sm h-10 ${end === each ? "btn-primary" : "border-base-300 bg-base-100"}`}
+					className={`btn btn-sm h-11 ${end === each ? "btn-primary" : "border-base-300 bg-base-100"}`}
 					onClick={() => form.setValue("end", each)}
 				>
 					{ENDS[each]}
@@ -65,7 +65,7 @@ export function Wedges({ form, session, act }: Props) {
 						key={wish}
 						type="button"
 						aria-pressed={wishes.includes(wish)}
-						className={`btn btn-sm h-10 ${wishes.includes(wish) ? "btn-primary" : "border-base-300 bg-base-100"}`}
+						className={`btn btn-sm h-11 ${wishes.includes(wish) ? "btn-primary" : "border-base-300 bg-base-100"}`}
 						onClick={() => flip(wish)}
 					>
 						{words}
@@ -129,7 +129,7 @@ function Cell({
 			</span>
 			<input
 				key={shown}
-				className={`input h-9 px-1.5 text-right ${wide}`}
+				className={`input h-11 px-1.5 text-right ${wide}`}
 				inputMode="decimal"
 				defaultValue={shown}
 				onBlur={(event) => {
@@ -179,7 +179,7 @@ function Wedge({ build, act }: { build: Build; act: PlaceProps["act"] }) {
 					<span className="quiet block text-[12.5px]">{t("label-sole")}</span>
 					<input
 						key={build.sole}
-						className="input h-9 w-20 px-1.5"
+						className="input h-11 w-20 px-1.5"
 						maxLength={40}
 						defaultValue={build.sole}
 						onBlur={(event) => event.target.value !== build.sole && state({ sole: event.target.value })}
@@ -188,7 +188,7 @@ function Wedge({ build, act }: { build: Build; act: PlaceProps["act"] }) {
 				<label className="text-sm">
 					<span className="quiet block text-[12.5px]">{t("label-finish")}</span>
 					<select
-						className="select h-9 w-24 ps-1.5 pe-5"
+						className="select h-11 w-24 ps-1.5 pe-5"
 						value={build.finish ?? ""}
 						onChange={(event) =>
 							event.target.value && state({ finish: event.target.value as NonNullable<Build["finish"]> })
