@@ -275,6 +275,9 @@ def test_a_visit_to_the_wedges_is_planned_in_minutes_and_says_what_to_leave_out(
     assert minutes["ends"] == 5 and minutes["cut"] == 3  # six shots and two clubs; three shots and one
     assert str(first.sentence).startswith(f"Left, in minutes: sole {minutes['sole']}, ends 5, cut 3")
     assert ("leave out" in str(first.sentence)) is (sum(minutes.values()) > 45)
+    nobody = [replace(each, typed_carry_m=None, typed_total_m=None) for each in wedges]
+    unhit = {each.key: each.minutes for each in plan(nobody).parts}
+    assert (unhit["ends"], unhit["cut"]) == (5, 3)
     # What is left of a test that is under way, and nothing of a sole that is chosen.
     assert {each.key: each.minutes for each in plan(wedges, 7).parts}["sole"] == 7
     chosen = plan(wedges, brief=Brief(end=BagEnd.SHORT, sole="wide"))

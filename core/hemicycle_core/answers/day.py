@@ -53,7 +53,8 @@ def planned(ends: WedgeEnds, standings: Mapping[str, Standing], *, sole_left: in
 def _in_order(ends: WedgeEnds) -> Sequence[str]:
     """As the school of the brief has it, tests after it."""
     stages = [] if ends.short_end is None else [stage.key for stage in ends.short_end.stages]
-    return [*(key for key in stages if key in PARTS), GROOVES, PART_SWING, STOP]
+    # While no wedge was hit the cut is no stage yet.
+    return [key for key in dict.fromkeys([*stages, "cut", GROOVES, PART_SWING, STOP]) if key in PARTS]
 
 
 def _sole(ends: WedgeEnds, sole_left: int | None) -> int:
