@@ -183,7 +183,7 @@ def test_the_wedge_that_is_eased_within_three_yards_wins_against_one_within_nine
         worths = {letter: worth.saves for letter, worth in found.worths.items()}
         assert max(worths, key=worths.get) == best
         other = "AB".replace(best, "")
-        said = f"Eased to 60 yd {best} repeats give or take 2 yd, {other} 6 yd."
+        said = f"Eased to 60 yd {best} carries within 6 yd, {other} within 18 yd."
         assert found.choice.because is Because.SAVES_MOST and said in str(found.choice.sentence)
 
 

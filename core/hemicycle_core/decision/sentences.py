@@ -135,7 +135,7 @@ def control(first: Contender, second: Contender) -> Said:
     swings = within(first, second)
     if swings is None:
         return NOTHING
-    mine, theirs = (far(each.carry_m * (each.sd_share or 0.0)) for each in swings)
+    mine, theirs = (far(each.range_m) for each in swings)
     figures = {"carry": far(swings[0].carry_m), "mine": mine, "theirs": theirs, "other": second.letter}
     return say("control-told", letter=first.letter, **figures)
 

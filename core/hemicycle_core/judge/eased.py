@@ -103,7 +103,7 @@ def plays(carry_m: float, spread_m: float) -> bool:
 @dataclass(frozen=True)
 class PartSwing:
     """A swing under the stock one that was measured. carry_m: its mean; sd_share: of its carries as a share, None
-    under three shots."""
+    under three shots; range_m: from the shortest to the longest of them."""
 
     swing: str
     carry_m: float
@@ -111,6 +111,7 @@ class PartSwing:
     sd_share: float | None
     spin_rpm: float | None = None
     launch_deg: float | None = None
+    range_m: float = 0.0
 
     @property
     def is_number(self) -> bool:
@@ -135,7 +136,7 @@ def part_swings(shots: Sequence[Shot]) -> list[PartSwing]:
         spin, launch = (
             float(np.nanmean(seen[key])) if np.isfinite(seen[key]).any() else None for key in ("spin_rpm", "launch_deg")
         )
-        made.append(PartSwing(swing, float(carry.mean()), carry.size, sd, spin, launch))
+        made.append(PartSwing(swing, float(carry.mean()), carry.size, sd, spin, launch, float(np.ptp(carry))))
     return sorted(made, key=lambda each: (each.carry_m, each.swing))
 
 

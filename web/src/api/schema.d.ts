@@ -3465,6 +3465,8 @@ export interface components {
             spin_rpm: number | null;
             /** Format: double */
             launch_deg: number | null;
+            /** Format: double */
+            range_m: number;
         };
         PartnerInRequest: {
             session?: number | null;

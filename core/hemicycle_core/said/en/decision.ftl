@@ -64,7 +64,7 @@ because-lower-by = { $letter } leaves { $by } { $lower ->
    *[no] less
 }
 because-control-within = { $words } ({ $told })
-control-told = eased to { $carry } { $letter } repeats give or take { $mine }, { $other } { $theirs }
+control-told = eased to { $carry } { $letter } carries within { $mine }, { $other } within { $theirs }
 control-told-too = { CAPITAL($told) }.
 because-even-within = { $words } (within { $mine }, { $letter } within { $theirs })
 does-as-far-as-told = { $does }, as far as can be told yet
