@@ -5,6 +5,7 @@ from dataclasses import replace
 import pytest
 from hemicycle_core.answers import answers_of
 from hemicycle_core.answers.claims import claims_of
+from hemicycle_core.answers.decided import expected_plan
 from hemicycle_core.bag import BagEnd, HeadType
 from hemicycle_core.decision import Because
 from hemicycle_core.facts import Brief, Club, Facts, HitShot, RunAsked, Space, Visit
@@ -95,6 +96,14 @@ def test_what_was_seen_on_the_green_counts_before_what_is_computed():
     assert alike.decision.choice.sentence == "Keep the 56, after tests: seen on the green, 56 stops as soon as A."
     few = visit(1.0, hit=False, seen=[*seen_to(2, (7.0,)), *seen_to(3, (5.0,))])
     assert few.decision.choice.because is Because.NOTHING
+    # Another hole that is played to now takes nothing back.
+    moved = visit(
+        0.0, seen=[*seen_to(2, (7.0, 7.2, 6.8)), *seen_to(3, (5.0, 5.2, 4.8))], stop_green=StopGreen(metres(40))
+    )
+    assert moved.decision.choice.letter == "A"
+    # Dry it stops as soon and wet it runs on: complaint and decision are answered by both.
+    wet = visit(1.0, seen=[*seen_to(2, (5.0, 5.2, 4.9)), *seen_to(3, (4.9, 5.0, 5.2))])
+    assert wet.decision.choice.letter == "A" and {each.claim for each in claims_of(wet.stand)} == {Claim.TRUE}
 
 
 @pytest.mark.parametrize(
@@ -118,6 +127,24 @@ def test_a_fresh_wedge_of_the_next_loft_is_read_as_if_it_had_that_of_the_old_one
     assert (found.letter, found.because, found.settled, other.because) == (None, Because.TESTED, False, Because.TESTED)
     assert "is worth replacing, after tests: wet, 56 runs" in str(found.sentence) and str(other.sentence)[:4] == "Keep"
     assert "Hit A with full swings first" in str(found.sentence)
+
+
+@pytest.mark.parametrize(("carry", "goes"), [(99, ("54",)), (104, ())])
+def test_a_kept_club_that_leaves_for_another_build_is_not_said_to_stay(carry, goes):
+    """A was no better on the green than the 54, and is not offered again; C takes its place, or stands beside it."""
+    answers = visit(0.0, hit=False, seen=[*seen_to(2, (5.0, 5.2, 4.9)), *seen_to(3, (4.9, 5.0, 5.2))])
+    facts = answers.facts
+    better = wedge(4, "Tarnvik 52", 52, None, full(carry), letter="C", price=150.0)
+    old = replace(facts.by_key[2], name="54", set_loft_deg=54, typed_carry_m=metres(95))
+    fresh = replace(facts.by_key[3], set_loft_deg=54)
+    lob = wedge(5, "60", 60, 85)
+    clubs = (facts.by_key[1], old, fresh, better, lob)
+    hit = tuple(HitShot(club.key, shot, Air()) for club in clubs for shot in club.shots)
+    found = answers_of(replace(facts, clubs=clubs, hit=hit))
+    choice = found.decision.choice
+    assert (choice.letters, found.decision.bag.dropped) == (("C",), goes)
+    assert ("The 54 stays, after tests" in str(choice.sentence)) is (not goes)
+    assert expected_plan(found.decided) is None
 
 
 def full(carry, spin=9500):

@@ -2,12 +2,10 @@
 
 from __future__ import annotations
 
-from collections import defaultdict
-
 from ..facts import Club
 from ..facts.session import air_of
 from ..judge.claims import Claimed, Wedge, answered
-from ..protocols.found import Tested
+from ..protocols.found import Outcome
 from ..protocols.grooves.read import as_claim, by_test
 from ..wedges import Complaint, WedgeFlight
 from .bag import BagNow
@@ -24,20 +22,19 @@ def claims_of(stand: OnStand) -> list[Claimed]:
     if not complaining:
         return []
     seen = {club.key: _as_claimed(bag, club, stand.flights.get(club.key)) for club in facts.wedges}
-    tests: dict[int, list[Tested]] = defaultdict(list)
-    for each in told(bag):
-        tests[each.old].append(each)
+    tests = {each.old: each for each in told(bag)}
     grooves = {each.old: each for each in grooves_of(bag)}
     made = []
     for club in complaining:
         others = [each for key, each in seen.items() if key != club.key]
+        tested, worn = tests.get(club.key), grooves.get(club.key)
         for complaint in club.complaints:
-            if complaint is Complaint.WORN and club.key in grooves:
-                made.append(as_claim(club.called, grooves[club.key]))
+            if complaint is Complaint.WORN and worn is not None and (tested is None or tested.outcome is Outcome.OPEN):
+                made.append(as_claim(club.called, worn))
                 continue
             computed = answered(seen[club.key], complaint, others, bag.rules.wedge_step, bag.known.anchored)
             on_the_ground = complaint in (Complaint.RUNS_OUT, Complaint.WORN)
-            made.append(by_test(computed, tests[club.key]) if on_the_ground else computed)
+            made.append(by_test(computed, tested) if on_the_ground else computed)
     return made
 
 

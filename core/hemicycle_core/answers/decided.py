@@ -7,7 +7,7 @@ from dataclasses import dataclass, replace
 from typing import Any
 
 from ..brief import Target
-from ..decision import Bag, Decision, Plan, SwapPair, decide_session, exchanged
+from ..decision import Bag, Decision, Plan, SwapPair, TestedClub, decide_session, exchanged
 from ..decision.schools import school_plan
 from ..decision.sentences import NAUGHT, beside
 from ..facts import Club, Facts, TargetThen
@@ -16,6 +16,7 @@ from ..judge import Case, Judgement, Kind, Liking, Verdict
 from ..judge.recommended import may_be_recommended, overruled, passed_over, why_it_lost
 from ..judge.verdict import accepted, verdict_of
 from ..kept import key_of, lazily, new_store, remembered
+from ..protocols.found import Outcome
 from ..said import NOTHING, Said, as_data, as_said, far, joined, say
 from ..samples import Average
 from ..samples.alike import AlikeStep, step_at_one_swing
@@ -31,10 +32,11 @@ FILLING = {Kind.FILLS, Kind.FILLS_NOT_SETTLED}
 @dataclass(frozen=True, eq=False)
 class Decided:
     """decision: every candidate against its slot, read together with the player's own clubs; its verdicts in the order
-    of the stand, with what was taken in."""
+    of the stand, with what was taken in; tested: what tests found of own wedges."""
 
     stand: OnStand
     decision: Decision
+    tested: Sequence[TestedClub] = ()
 
     @property
     def facts(self) -> Facts:
@@ -77,13 +79,14 @@ class Decided:
 
 def decided(stand: OnStand) -> Decided:
     """Kept by what goes into it, and by nothing else."""
-    asked = given(stand) | {"tested": tested_clubs(stand)}
+    tested = tested_clubs(stand)
+    asked = given(stand) | {"tested": tested}
     made = remembered(DECISIONS, key_of(asked), lambda: decide_session(**asked))
     said = {each.letter: each for each in made.verdicts}
     said |= {club.letter: accepted(stand.candidates[club.key]) for club in stand.facts.accepted}
     in_order = (said.get(club.letter) for club in stand.facts.candidates)
     verdicts = tuple(each for each in in_order if each is not None)
-    return Decided(stand, made if verdicts == made.verdicts else replace(made, verdicts=verdicts))
+    return Decided(stand, made if verdicts == made.verdicts else replace(made, verdicts=verdicts), tested)
 
 
 def _at_first(found: Decided, club: Club, verdict: Verdict) -> Said:
@@ -215,7 +218,9 @@ def expected_plan(found: Decided) -> Bag | None:
     weigher, facts = found.decision.weigher, found.facts
     vetoed = {str(club.key) for club in facts.candidates if liking_of(facts, club) is Liking.VETOED}
     # A turn that is left is the headline's to propose: it is no build yet.
-    new = [each for each in weigher.options if not (each.own or each.turned or each.key in vetoed)]
+    # Nor is one offered again that a test found no better than what is played.
+    kept = {each.fresh for each in found.tested if each.outcome is Outcome.KEEP}
+    new = [each for each in weigher.options if not (each.own or each.turned or each.key in vetoed | kept)]
     unhit = {option.key for option in new if not option.hit}
     plans = [plan for plan in weigher.plans(new) if plan.keys & unhit]
     best = max(plans, key=lambda plan: (weigher.worth(plan).net, sorted(plan.keys)), default=None)

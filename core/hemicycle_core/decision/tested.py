@@ -13,8 +13,7 @@ from ..judge import Kind
 from ..judge.stopping import More
 from ..judge.verdict import DOING
 from ..protocols.found import Outcome
-from ..said import Said, joined, money, say
-from ..said.quantity import Form
+from ..said import Form, Said, joined, money, say
 from .choice import Because, Choice
 from .options import Option, Plan, TestedClub
 from .stand import LIKELY, Stand
@@ -23,7 +22,7 @@ from .stand import LIKELY, Stand
 def not_instead(may: Sequence[Option], stand: Stand) -> list[Option]:
     """The builds that may be proposed, without those that a test found no better than the club whose place they would
     take, where nothing else is asked that they do."""
-    kept = {each.letter: each for each in stand.tested if each.outcome is Outcome.KEEP}
+    kept = {each.letter for each in stand.tested if each.outcome is Outcome.KEEP}
     return [option for option in may if option.letter not in kept or _does_more(option, stand)]
 
 
@@ -37,92 +36,68 @@ def after_tests(choice: Choice, plan: Plan | None, stand: Stand) -> tuple[Choice
     """The headline and the bag with what the tests found in them."""
     for each in stand.tested:
         if each.replaces:
-            choice, plan = _with_new(choice, plan, each, stand)
-        elif each.outcome is Outcome.KEEP:
-            choice = _with_old(choice, each, stand)
+            choice, plan = _replaced(choice, plan, each, stand)
+        elif each.outcome is Outcome.KEEP and _carried(plan, each, stand):
+            choice = _kept(choice, each, stand)
     return choice, plan
 
 
-def _with_old(choice: Choice, tested: TestedClub, stand: Stand) -> Choice:
-    """The old one stays. Where nothing else is proposed that is the recommendation, and it is told."""
+def _carried(plan: Plan | None, tested: TestedClub, stand: Stand) -> bool:
+    """Whether the bag that is proposed still has the club."""
+    return tested.key in (stand.weigher.today if plan is None else plan).keys
+
+
+def _kept(choice: Choice, tested: TestedClub, stand: Stand) -> Choice:
     if tested.letter in choice.letters:
         return choice
     if choice.letters:
-        return replace(choice, sentence=joined([choice.sentence, _stays(tested)]))
-    if choice.because is Because.TESTED:
-        return replace(choice, sentence=joined([choice.sentence, _kept(tested)]))
-    open_ = {each.letter for each in stand.judgement.verdicts if each.kind is not Kind.VETOED} - _tested_letters(stand)
-    rest = [choice.sentence] if open_ else []
-    return replace(
-        choice,
-        because=Because.TESTED,
-        sentence=joined([_kept(tested), *rest]),
-        settled=choice.settled if open_ else True,
-        gain_price=0.0,
-        more=choice.more if open_ else None,
-    )
+        return _told(choice, say("stays-after-tests", old=tested.old, why=tested.why), stand)
+    return replace(_told(choice, say("keep-after-tests", old=tested.old, why=tested.why), stand), gain_price=0.0)
 
 
-def _hit_first(choice: Choice, tested: TestedClub, stand: Stand) -> Choice:
-    """The old one is worth replacing, and where the new one carries is not known."""
-    said = say("hit-before-it-replaces", letter=tested.letter, old=tested.old, why=tested.why)
-    if choice.letters:
-        return replace(choice, sentence=joined([choice.sentence, said]))
-    more = More(((tested.letter, stand.thresholds.least_shots),))
-    return replace(choice, because=Because.TESTED, sentence=said, settled=False, more=more)
-
-
-def _tested_letters(stand: Stand) -> set[str]:
-    return {each.letter for each in stand.tested if each.outcome is not Outcome.OPEN}
-
-
-def _kept(tested: TestedClub) -> Said:
-    return say("keep-after-tests", old=tested.old, why=tested.why)
-
-
-def _stays(tested: TestedClub) -> Said:
-    return say("stays-after-tests", old=tested.old, why=tested.why)
-
-
-def _with_new(choice: Choice, plan: Plan | None, tested: TestedClub, stand: Stand) -> tuple[Choice, Plan | None]:
+def _replaced(choice: Choice, plan: Plan | None, tested: TestedClub, stand: Stand) -> tuple[Choice, Plan | None]:
     """The old one leaves: for the build that was proposed in its place, else for the one it was tested beside."""
-    weigher = stand.weigher
-    today = weigher.today if plan is None else plan
-    own = next((each for each in weigher.options if each.own and each.key == tested.key), None)
-    why = say("replace-why-after-tests", old=tested.old, why=tested.why)
-    there = tested.fresh in {each.key for each in weigher.options}
-    if not tested.letter:
-        said = say("replace-by-a-new-one", old=tested.old, why=tested.why)
-        rest = [choice.sentence] if choice.letters or choice.because is Because.TESTED else []
-        because = choice.because if choice.letters else Because.TESTED
-        return replace(choice, because=because, sentence=joined([said, *rest]), settled=True, more=None), plan
-    if own is not None and tested.key not in today.keys:
-        return replace(choice, sentence=joined([choice.sentence, why])), plan
-    if own is None or not there:
-        return _hit_first(choice, tested, stand), plan
-    if own.fixed:
-        return replace(choice, sentence=joined([choice.sentence, say("fixed-all-the-same", why=why)])), plan
+    options = {option.key: option for option in stand.weigher.options}
+    own, new = options.get(tested.key), options.get(tested.fresh)
+    names = {"letter": tested.letter, "old": tested.old, "why": tested.why}
+    worth_it = say("replace-why-after-tests", old=tested.old, why=tested.why)
+    if own is not None and not _carried(plan, tested, stand):
+        return replace(choice, sentence=joined([choice.sentence, worth_it])), plan
+    if own is not None and own.fixed:
+        return _told(choice, say("fixed-all-the-same", why=worth_it), stand), plan
+    if not tested.letter or (plan is not None and tested.fresh in plan.keys):
+        return _told(choice, say("replace-by-a-new-one", old=tested.old, why=tested.why), stand), plan
+    if own is None or new is None or not (new.hit or tested.same_loft):
+        more = More(((tested.letter, stand.thresholds.least_shots),))
+        told = _told(choice, say("hit-before-it-replaces", **names), stand)
+        return told if choice.letters else replace(told, settled=False, more=more), plan
+    today = stand.weigher.today if plan is None else plan
     with_it = Plan(today.keys - {tested.key} | {tested.fresh}, today.swap)
-    budget = weigher.limits.budget
-    if budget is not None and weigher.price(with_it) > budget:
-        over = say("worth-replacing-over-the-budget", why=why, budget=money(budget, form=Form.SHORT))
-        return replace(choice, sentence=joined([over, choice.sentence])), plan
-    bag = weigher.weigh(with_it)
-    letters = tuple(sorted({*choice.letters, tested.letter}))
-    said = say("replace-after-tests", letter=tested.letter, old=tested.old, why=tested.why)
-    further = bool(choice.letters) or choice.because is Because.TESTED
+    budget = stand.weigher.limits.budget
+    if budget is not None and stand.weigher.price(with_it) > budget:
+        over = say("worth-replacing-over-the-budget", why=worth_it, budget=money(budget, form=Form.SHORT))
+        return _told(choice, over, stand), plan
+    bag, told = stand.weigher.weigh(with_it), _told(choice, say("replace-after-tests", **names), stand, first=True)
     return (
         replace(
-            choice,
+            told,
             letter=choice.letter or tested.letter,
-            because=choice.because if choice.letters else Because.TESTED,
-            sentence=joined([said, choice.sentence] if further else [said]),
-            settled=choice.settled if choice.letters else True,
-            chance_best=choice.chance_best if choice.letters else None,
+            letters=tuple(sorted({*choice.letters, tested.letter})),
             gain_strokes=bag.worth.saves if stand.known else None,
             gain_price=bag.price,
-            more=choice.more if choice.letters else None,
-            letters=letters,
         ),
         with_it,
     )
+
+
+def _told(choice: Choice, said: Said, stand: Stand, *, first: bool = False) -> Choice:
+    """The headline with what a test says. Where nothing is proposed, that is the decision, beside what is said of the
+    builds that no test told of. first: before what is proposed."""
+    if choice.letters or choice.because is Because.TESTED:
+        both = [said, choice.sentence] if first else [choice.sentence, said]
+        return replace(choice, sentence=joined(both))
+    told = {each.letter for each in stand.tested if each.outcome is not Outcome.OPEN}
+    others = any(each.letter not in told and each.kind is not Kind.VETOED for each in stand.judgement.verdicts)
+    if not others:
+        return replace(choice, because=Because.TESTED, sentence=said, settled=True, chance_best=None, more=None)
+    return replace(choice, because=Because.TESTED, sentence=joined([said, choice.sentence]))

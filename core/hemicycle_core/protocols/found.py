@@ -2,11 +2,11 @@
 
 from __future__ import annotations
 
-from collections.abc import Mapping
-from dataclasses import dataclass
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass, replace
 from enum import StrEnum
 
-from ..said import NOTHING, Said
+from ..said import NOTHING, Said, joined
 
 
 class Outcome(StrEnum):
@@ -29,6 +29,16 @@ class Tested:
     sentence: Said
     saves: float = 0.0
     seen: bool = False
+
+
+def together(tests: Sequence[Tested]) -> Tested:
+    """What several tests of one pair say: one that finds the club worth replacing is enough, and one that tells nothing
+    yet leaves it open."""
+    outcomes = {each.outcome for each in tests}
+    outcome = next(each for each in (Outcome.REPLACE, Outcome.OPEN, Outcome.KEEP) if each in outcomes)
+    say_so = [each for each in tests if each.outcome is outcome]
+    why = joined([each.sentence for each in say_so], "; ")
+    return replace(say_so[0], sentence=why, saves=max(each.saves for each in say_so))
 
 
 @dataclass(frozen=True)

@@ -7,7 +7,6 @@ from typing import Any
 
 from hemicycle_core.answers.space import targets
 from hemicycle_core.answers.stand import limits_of, own_clubs, tried_builds
-from hemicycle_core.answers.tested import tested_clubs
 from hemicycle_core.answers.wedges import bend_room
 from hemicycle_core.brief import Job, Wish
 from hemicycle_core.decision import BagClub
@@ -155,7 +154,7 @@ def _tests(judged: JudgedSession) -> dict[str, Any]:
     soles = [_sole(judged, found) for found in judged.soles]
     told = [
         {"saves": each.saves, "same_loft": each.same_loft, **{key: getattr(each, key) for key in TOLD["required"]}}
-        for each in tested_clubs(judged.stand)
+        for each in judged.decided.tested
     ]
     made = {"told": told, "stops": seen, "soles": soles}
     return {"tests": found} if (found := {key: value for key, value in made.items() if value}) else {}

@@ -23,6 +23,13 @@ function ofAll({ shots: _, aside, reason, ...said }: OfShots): Partial<Session["
 }
 const asideNow = (aside: boolean, reason: string) => ({ aside, aside_reason: reason, counts: !aside });
 
+/** A test that was given up. */
+const over = (seen: Session, id: number): Session => ({
+	...seen,
+	soles: seen.soles.map((each) => (each.id === id ? { ...each, on: false } : each)),
+	tests: seen.tests.map((each) => (each.blind?.id === id ? { ...each, blind: null } : each)),
+});
+
 const SHOWN: Shows = {
 	"PUT /api/shots/{shot_id}/strike": (seen, id, { strike }) => shots(seen, [id], { strike }),
 	"PUT /api/shots/{shot_id}/aside": (seen, id, { aside, reason }) =>
@@ -72,6 +79,11 @@ const SHOWN: Shows = {
 					},
 		),
 	}),
+	"PUT /api/trials/{trial_id}/in-hand": (seen, id, { code }) => {
+		const build = seen.soles.find((each) => each.id === id)?.codes[code]?.build;
+		return build === undefined ? seen : { ...seen, in_hand: build, protocol: "sole", intent: "stock" };
+	},
+	"POST /api/trials/{trial_id}/give-up": over,
 	"PUT /api/trials/{trial_id}/guess": (seen, id, { code, confidence }) => ({
 		...seen,
 		soles: seen.soles.map((each) => (each.id === id ? { ...each, guess: code, confidence } : each)),

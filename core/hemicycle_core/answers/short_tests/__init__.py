@@ -10,7 +10,7 @@ from collections.abc import Mapping
 
 from ...facts import Facts
 from ...protocols.asked import Standing
-from ...protocols.found import Result, Tested
+from ...protocols.found import Result, Tested, together
 from ..bag import BagNow
 from ..ends import worked_at
 from . import grooves, part_swing, stop
@@ -41,11 +41,14 @@ def results(bag: BagNow, told: Mapping[str, list[Blind]]) -> list[Result]:
 
 
 def told(bag: BagNow) -> list[Tested]:
-    """What every test says of clubs that are played beside new ones, what was seen before what was computed."""
+    """What the tests together say of each club that is played beside a new one, what was seen before what was
+    computed."""
     if not worked_at(bag.facts):
         return []
-    found = [each for test in TESTS.values() for each in test.tells(bag)]
-    return sorted(found, key=lambda each: not each.seen)
+    found: dict[tuple[int, int], list[Tested]] = {}
+    for each in sorted((each for test in TESTS.values() for each in test.tells(bag)), key=lambda each: not each.seen):
+        found.setdefault((each.old, each.fresh), []).append(each)
+    return [together(each) for each in found.values()]
 
 
 __all__ = ["TESTS", "Blind", "ShortTest", "pairs_of", "results", "standings", "told"]

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
+from dataclasses import replace
 
 from ...facts import Facts
 from ...facts.session import air_of
@@ -42,14 +43,18 @@ def wedges_of(bag: BagNow) -> list[StopWedge]:
 
 
 def told_of(bag: BagNow) -> list[Tested]:
-    """What was seen of each old wedge beside a new one."""
-    found = stops_of(bag)
-    if found is None:
-        return []
-    wedges, green = {wedge.key: wedge for wedge in wedges_of(bag)}, stop_green(bag.facts)
-    pairs = [(wedges[old], wedges[fresh]) for old, fresh in keys_of(bag.facts)]
-    seen = [(beside(found, old, fresh, green, bag.known.anchored), old, fresh) for old, fresh in pairs]
-    return [as_tested(pair, old.name, fresh.name) for pair, old, fresh in seen if pair is not None]
+    """What was seen of each old wedge beside a new one, to every hole that was played to: another one that is played to
+    now takes nothing back."""
+    facts, anchored = bag.facts, bag.known.anchored
+    wedges, green = {wedge.key: wedge for wedge in wedges_of(bag)}, stop_green(facts)
+    pairs = [(wedges[old], wedges[fresh]) for old, fresh in keys_of(facts)]
+    told = []
+    for target_m in sorted({each.target_m for each in facts.seen}) if pairs else ():
+        played = replace(green, target_m=target_m)
+        found = stops(list(wedges.values()), list(facts.seen), played, anchored=anchored)
+        seen = [(beside(found, *two, played, anchored), two) for two in pairs if found is not None]
+        told += [as_tested(pair, old.name, fresh.name) for pair, (old, fresh) in seen if pair is not None]
+    return told
 
 
 def standing_of(facts: Facts, _blind: Blind | None = None) -> Standing:

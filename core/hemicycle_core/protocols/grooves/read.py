@@ -38,7 +38,8 @@ LEAST_PACED = 2  # balls of each that were seen to stop, from which on nothing i
 NEXT_LOFT_DEG = 4.0  # a fresh wedge this near is held beside an old one where none of its loft is there
 DRY_SHARE, OTHER_SHARE = 0.6, 0.3  # of short shots, those from where it is dry, and from any other lie, by judgement
 READ = ("spin_rpm", "launch_deg", "ball_speed_mps", "club_speed_mps", "attack_deg", "dynamic_loft_deg")
-DELIVERY = ("club_speed_mps", "attack_deg", "dynamic_loft_deg")
+TOLD_LOFT = "told_loft_deg"  # loft at impact as launch and spin tell it, where nobody read it
+DELIVERY = ("club_speed_mps", "attack_deg", "dynamic_loft_deg", TOLD_LOFT)
 
 
 @dataclass(frozen=True)
@@ -199,16 +200,17 @@ def _from_lie(
     where: Said,
     anchored: Anchor | None,
 ) -> FromLieBeside:
-    read = at_one_loft(old, fresh, theirs)
+    read = _at_one_loft(old, fresh, theirs)
     figures = {}
     for key in READ:
         both = [_mean(shots, key) for shots in (mine, read)]
-        if key == "dynamic_loft_deg":
-            both = [average(delivered_lofts(shots)) for shots in (mine, read)]
         if both[0] is not None and both[1] is not None:
             figures[key] = _beside(both[0], both[1], _of_loft(both[1], _mean(theirs, key)))
-    paced = [seen_runs(shots) for shots in (mine, theirs)]
-    seen = old_is_of_one_loft(old, fresh) and all(run is not None and run.n >= LEAST_PACED for run in paced)
+    leant = [average(delivered_lofts(shots)) for shots in (mine, read)]
+    if "dynamic_loft_deg" not in figures and leant[0] is not None and leant[1] is not None:
+        figures[TOLD_LOFT] = _beside(leant[0], leant[1])
+    paced = [_seen_runs(shots) for shots in (mine, theirs)]
+    seen = _apart(old, fresh) <= LOFT_PART_DEG and all(run is not None and run.n >= LEAST_PACED for run in paced)
     runs = [_run(wedge, shots, green, anchored) for wedge, shots in ((old, mine), (fresh, read), (fresh, theirs))]
     if seen:
         runs = [*paced, paced[1]]
@@ -218,21 +220,18 @@ def _from_lie(
     return FromLieBeside(lie, len(mine), len(theirs), figures, words, seen)
 
 
-def old_is_of_one_loft(old: GrooveWedge, fresh: GrooveWedge) -> bool:
-    return _apart(old, fresh) <= LOFT_PART_DEG
-
-
-def seen_runs(shots: Sequence[Shot]) -> Average | None:
-    """How far balls were seen to run whose launch nobody read: where they stopped less where they landed, metres."""
+def _seen_runs(shots: Sequence[Shot]) -> Average | None:
+    """How far balls were seen to run, metres: where they stopped less where they landed, as somebody wrote it down and
+    no launch was read. What a monitor sends of itself is its own model of the ground."""
     runs = []
     for shot in shots:
         landed, stopped = shot.get("carry_m"), shot.get("total_m")
-        if shot.get("launch_deg") is None and landed is not None and stopped is not None:
+        if shot.order is None and shot.get("launch_deg") is None and landed is not None and stopped is not None:
             runs.append(stopped - landed)
     return average(runs)
 
 
-def at_one_loft(old: GrooveWedge, fresh: GrooveWedge, theirs: Sequence[Shot]) -> Sequence[Shot]:
+def _at_one_loft(old: GrooveWedge, fresh: GrooveWedge, theirs: Sequence[Shot]) -> Sequence[Shot]:
     """The shots of the fresh one, as they would have left with the loft of the old one."""
     if _apart(old, fresh) <= LOFT_PART_DEG or old.loft_deg is None or fresh.loft_deg is None:
         return theirs
@@ -361,11 +360,10 @@ def as_claim(club: str, found: Grooves) -> Claimed:
     return Claimed(club, Complaint.WORN, OF_WORTH[found.worth], words)
 
 
-def by_test(computed: Claimed, tests: Sequence[Tested]) -> Claimed:
-    """A claim about where balls stop, answered by the first test that tells; what is computed of full swings is said
-    beside it where it says otherwise. As it was computed where none tells."""
-    test = next((each for each in tests if each.outcome is not Outcome.OPEN), None)
-    if test is None:
+def by_test(computed: Claimed, test: Tested | None) -> Claimed:
+    """A claim about where balls stop, answered by what tests told; what is computed of full swings is said beside it
+    where it says otherwise. As it was computed where nothing was told."""
+    if test is None or test.outcome is Outcome.OPEN:
         return computed
     claim = OF_WORTH[test.outcome]
     words = say("claim-by-test", why=test.sentence, otherwise=computed.claim not in (claim, Claim.OPEN))
@@ -395,4 +393,4 @@ def _moved(key: str, by: float) -> Said:
         return say("delivered-faster", by=speed(abs(by), 1), faster=by > 0)
     if key == "attack_deg":
         return say("delivered-flatter", by=angle(abs(by), 1), flatter=by > 0)
-    return say("delivered-with-loft", by=angle(abs(by), 1), more=by > 0)
+    return say("delivered-with-loft", by=angle(abs(by), 1), more=by > 0, told=key == TOLD_LOFT)

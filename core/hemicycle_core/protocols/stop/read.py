@@ -232,24 +232,26 @@ def _apart(lines: Sequence[StopLine], names: Mapping[int, str]) -> list[Said]:
 @dataclass(frozen=True)
 class Beside:
     """A wedge that is played and a new one, as both were seen to stop. by_m: how much further the old one releases,
-    what their lofts make of it taken out; half_m: half of its 90% interval; n: balls of the fewer; computed_m: the same
-    from how the shots came down that a monitor saw, None without any."""
+    what their lofts make of it taken out; half_m: half of its 90% interval; computed_m: the same from how the shots
+    came down that a monitor saw, None without any."""
 
     old: int
     fresh: int
     by_m: float
     half_m: float
-    n: int
     computed_m: float | None = None
 
 
 def beside(
     found_: Stops, old: StopWedge, fresh: StopWedge, played: StopGreen, anchored: Anchor | None = None
 ) -> Beside | None:
-    """Both with the player's own ball; None where either was not seen with it, or their lofts differ and what that
-    makes is not known."""
+    """Both with the player's own ball; None where either was seen with it too seldom to tell anything, or their lofts
+    differ and what that makes is not known."""
     mine, theirs = (
-        next((line for line in found_.lines if line.club == each.key and line.ball is Ball.OWN), None)
+        next(
+            (line for line in found_.lines if line.club == each.key and line.ball is Ball.OWN and line.n >= LEAST_TOLD),
+            None,
+        )
         for each in (old, fresh)
     )
     part = None if mine is None or theirs is None else _loft_part(old, fresh, theirs.lands_m, played, anchored)
@@ -260,7 +262,7 @@ def beside(
     if mine.computed_m is not None and theirs.computed_m is not None:
         computed = mine.computed_m - theirs.computed_m - part
     by, half = mine.releases_m - theirs.releases_m - part, math.hypot(*halves, 1.645 * LOFT_PART_SD * part)
-    return Beside(old.key, fresh.key, by, half, min(mine.n, theirs.n), computed)
+    return Beside(old.key, fresh.key, by, half, computed)
 
 
 def _loft_part(
@@ -294,13 +296,10 @@ def as_tested(pair: Beside, old: str, fresh: str) -> Tested:
     shown = {"by": far(abs(by), 1), "old": old, "fresh": fresh}
     computed = pair.computed_m is not None and abs(pair.computed_m - by) >= SEEN_M
     beside = {"computed": computed, "model": far(pair.computed_m or 0.0, 1)}
-    if pair.n >= LEAST_TOLD and by >= SEEN_M and by > half:
+    if by >= SEEN_M and by > half:
         why = say("stop-seen-to-run-further", **shown, **beside)
         return Tested(pair.old, pair.fresh, Outcome.REPLACE, why, SHORT_A_ROUND * running_on(by), seen=True)
-    if pair.n >= LEAST_TOLD and by < SEEN_M and by + half < 2 * SEEN_M:
+    if by < SEEN_M and by + half < 2 * SEEN_M:
         why = say("stop-seen-to-stop-as-soon", sooner=by <= -SEEN_M, **shown, **beside)
         return Tested(pair.old, pair.fresh, Outcome.KEEP, why, seen=True)
-    more = say(
-        "stop-not-told-between", give=far(half, 1), further=by > 0, few=pair.n < LEAST_TOLD, n=LEAST_TOLD, **shown
-    )
-    return Tested(pair.old, pair.fresh, Outcome.OPEN, more, seen=True)
+    return Tested(pair.old, pair.fresh, Outcome.OPEN, NOTHING, seen=True)

@@ -587,13 +587,6 @@ stop-seen-to-stop-as-soon = seen on the green, { $old } stops { $sooner ->
     [yes] , where { $model } is computed
    *[no] {""}
 }
-stop-not-told-between = { $few ->
-    [yes] { $n } balls with each tell whether { $old } runs further than { $fresh }
-   *[no] seen on the green, { $old } runs { $by } { $further ->
-        [yes] further
-       *[no] less far
-    } than { $fresh }, give or take { BARE($give) }: not told yet
-}
 grooves-spins = the fresh one spins { $by } { $more ->
     [yes] more
    *[no] less
@@ -641,7 +634,10 @@ delivered-flatter = { $by } { $flatter ->
 delivered-with-loft = { $by } { $more ->
     [yes] more
    *[no] less
-} loft at impact
+} loft at impact{ $told ->
+    [yes] , by launch and spin
+   *[no] {""}
+}
 verdict-look-at-single-shots = Look at single shots first
 blind-guessed-wrong = Blind, the player took the old one for the new one: what he believes of it is not the grooves.
 blind-guessed-certain = Blind, the player told the new one from the old, and was certain of it.

@@ -355,11 +355,14 @@ function NoBaseline({ session, onImport }: { session: Session; onImport: () => v
 /** An empty bag laid out with the clubs that are usual at the end that is worked at, to be corrected. */
 function UsualSet({ session, act }: Pick<PlaceProps, "session" | "act">) {
 	const names = VOCABULARY.usualSets[session.brief.end];
+	const [laidOut, setLaidOut] = useState(false); // without a line they are not in the bag yet
 	return (
 		<button
 			type="button"
 			className="no-print btn h-auto min-h-14 flex-col items-start gap-0 py-2 text-left"
+			disabled={laidOut}
 			onClick={() => {
+				setLaidOut(true);
 				for (const name of names)
 					act(() => change.addClub(session.id, { name, typed_carry_m: null, typed_total_m: null }));
 			}}

@@ -96,7 +96,7 @@ function Order({ short, session, act, busy }: Props & { short: Short }) {
 					</li>
 				))}
 			</ol>
-			{short.minutes && <p className="mt-1">{short.minutes}</p>}
+			{short.minutes && !isClosed(session) && <p className="mt-1">{short.minutes}</p>}
 			<p className="quiet mt-1 text-sm">{short.why}</p>
 			<button
 				type="button"

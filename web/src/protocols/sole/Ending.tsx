@@ -45,12 +45,14 @@ export function Reveal({ session, act, test, lost = false }: Props & { lost?: bo
 	const go = useNavigate();
 	const [asked, setAsked] = useState(false);
 	const [told, setTold] = useState(false);
+	const [sent, setSent] = useState(false); // without a line the button stays on the screen
 	const unplayed = lost ? [] : test.unplayed;
 	const left = unplayed.map((key) => placeOf(test, key)?.name.toLowerCase()).join(", ");
 	const open = test.blind === "open";
 	const reveal = () => {
 		act(() => change.reveal(test.id, left !== ""));
 		setAsked(false);
+		setSent(lost);
 		if (lost && lookedUp(test.id)) setTold(true);
 		else go(`/sessions/${session.id}/bench`);
 	};
@@ -59,7 +61,7 @@ export function Reveal({ session, act, test, lost = false }: Props & { lost?: bo
 			<button
 				type="button"
 				className="btn btn-primary h-14 px-6 text-lg"
-				disabled={isClosed(session)}
+				disabled={isClosed(session) || sent}
 				onClick={() => (left || (!open && test.guess === null) ? setAsked(true) : reveal())}
 			>
 				{open ? t("label-done") : t("label-reveal")}

@@ -70,10 +70,9 @@ function duelOf(test: SoleTest, waiting: Handing[]): NextCode | null {
 		liked[now.code] = (liked[now.code] ?? 0) + (now.said ?? 0);
 		liked[before.code] = (liked[before.code] ?? 0) - (now.said ?? 0);
 	});
-	const codes = test.codes.map((each) => each.code);
+	const codes = test.codes.filter((each) => each.dropped === null).map((each) => each.code);
 	const order = codes.sort((a, b) => (liked[b] ?? 0) - (liked[a] ?? 0)).slice(0, test.finalists);
-	const already = test.handings.filter((each) => each.duel).length;
-	const code = order[(already + fought) % order.length];
+	const code = order[fought % order.length];
 	return code === undefined ? null : { code, place, visit: 0, duel: true };
 }
 
